@@ -1,0 +1,161 @@
+import { type Static, Type } from '@sinclair/typebox'
+import type { Form } from '#core/form/form'
+import type { Outcome, Requirement } from '#core/requirements/requirement'
+import { Claim } from './claims'
+import { endpoint } from './endpoint'
+import { Day, Done, Id, listOfCore, Moment, ofCore, oneOf, orNull, Version } from './shapes'
+
+export const stages = ['being written', 'sent', 'shortlisted', 'offered', 'cleared', 'withdrawn', 'declined'] as const
+export type Stage = (typeof stages)[number]
+
+export const Answers = Type.Record(Type.String({ maxLength: 80 }), Type.String({ maxLength: 4000 }))
+
+const candidate = ['candidate'] as const
+const byId = Type.Object({ id: Id })
+
+export const Left = Type.Object({ section: orNull(Type.String()), title: Type.String(), why: Type.String() })
+
+const Draft = Type.Object({
+  id: Id,
+  version: Version,
+  stage: oneOf(stages),
+  reference: orNull(Type.String()),
+  vacancy: Type.Object({ slug: Type.String(), title: Type.String(), closesAt: Moment, timeZone: Type.String(), targetStart: Day, open: Type.Boolean() }),
+  form: ofCore<Form>(Type.Array(Type.Object({}))),
+  requirements: listOfCore<Requirement>(),
+  answers: Answers,
+  claims: Type.Array(Claim),
+  permission: orNull(Type.Object({ signedAt: Moment, fullName: Type.String() })),
+  permissionText: Type.String(),
+  outcomes: listOfCore<Outcome>(),
+  left: Type.Array(Left),
+  lastSection: orNull(Type.String()),
+  savedAt: Moment,
+  today: Day,
+})
+export type Draft = Static<typeof Draft>
+
+export const beginApplication = endpoint({
+  method: 'POST',
+  path: '/api/vacancies/:slug/applications',
+  summary: 'Begin an application, or come back to the one already begun',
+  who: candidate,
+  params: Type.Object({ slug: Type.String() }),
+  reply: Type.Object({ id: Id }),
+  tells: ['draft', 'status'],
+})
+
+export const myApplications = endpoint({
+  method: 'GET',
+  path: '/api/my/applications',
+  summary: 'One’s own applications',
+  who: candidate,
+  reply: Type.Array(
+    Type.Object({ id: Id, reference: orNull(Type.String()), title: Type.String(), place: Type.String(), stage: oneOf(stages), left: Type.Integer(), ball: Type.String(), closesAt: Moment, timeZone: Type.String() }),
+  ),
+  tells: ['status'],
+})
+
+export const readDraft = endpoint({ method: 'GET', path: '/api/my/applications/:id', summary: 'An application as it stands', who: candidate, params: byId, reply: Draft, tells: ['draft'] })
+
+export const saveAnswers = endpoint({
+  method: 'PATCH',
+  path: '/api/my/applications/:id/answers',
+  summary: 'Save changed answers. An old version is refused with 409 and the answers as they are now',
+  who: candidate,
+  params: byId,
+  body: Type.Object({ version: Version, changes: Answers, section: Type.Optional(Type.String()) }),
+  reply: Type.Object({ version: Version, savedAt: Moment, answers: Answers, left: Type.Array(Left) }),
+})
+
+export const signPermission = endpoint({
+  method: 'POST',
+  path: '/api/my/applications/:id/permission',
+  summary: 'Sign the permission to check by typing one’s full name',
+  who: candidate,
+  params: byId,
+  body: Type.Object({ fullName: Type.String({ minLength: 3, maxLength: 120 }), agreed: Type.Literal(true) }),
+  reply: Done,
+  once: true,
+  tells: ['draft', 'status'],
+})
+
+export const sendApplication = endpoint({
+  method: 'POST',
+  path: '/api/my/applications/:id/send',
+  summary: 'Send the application. Refused with 409 while something is missing',
+  who: candidate,
+  params: byId,
+  body: Type.Object({ version: Version }),
+  reply: Type.Object({ reference: Type.String(), sentAt: Moment }),
+  once: true,
+  tells: ['draft', 'status'],
+})
+
+const Happening = Type.Object({ at: Moment, text: Type.String() })
+
+const Status = Type.Object({
+  id: Id,
+  reference: orNull(Type.String()),
+  title: Type.String(),
+  stage: oneOf(stages),
+  targetStart: Day,
+  ball: Type.String(),
+  likely: orNull(Type.Object({ early: Day, likely: Day, late: Day })),
+  gates: Type.Array(Type.Object({ gate: Type.String(), name: Type.String(), state: oneOf(['passed', 'next', 'later'] as const), passedAt: orNull(Moment) })),
+  toDo: Type.Array(
+    Type.Object({
+      key: Type.String(),
+      title: Type.String(),
+      why: Type.String(),
+      act: oneOf(['upload', 'renew', 'sit check', 'answer offer', 'do task', 'explain', 'finish'] as const),
+      target: Type.String(),
+      minutes: orNull(Type.Integer()),
+    }),
+  ),
+  withOthers: Type.Array(Type.Object({ title: Type.String(), why: Type.String(), who: Type.String() })),
+  done: Type.Array(Type.Object({ title: Type.String(), why: Type.String() })),
+  claims: Type.Array(Claim),
+  offer: orNull(Type.Object({ salary: Type.Integer(), startsOn: Day, answerBy: Day, answer: orNull(oneOf(['accepted', 'declined'] as const)) })),
+  tasks: Type.Array(Type.Object({ key: Type.String(), title: Type.String(), text: Type.String(), doneAt: orNull(Moment) })),
+  happenings: Type.Array(Happening),
+  today: Day,
+})
+export type Status = Static<typeof Status>
+
+export const readStatus = endpoint({ method: 'GET', path: '/api/my/applications/:id/status', summary: 'What happened, who has the ball, what to do next', who: candidate, params: byId, reply: Status, tells: ['status'] })
+
+export const answerOffer = endpoint({
+  method: 'POST',
+  path: '/api/my/applications/:id/offer',
+  summary: 'Accept or decline the offer',
+  who: candidate,
+  params: byId,
+  body: Type.Object({ answer: oneOf(['accepted', 'declined'] as const) }),
+  reply: Done,
+  once: true,
+  tells: ['status'],
+})
+
+export const doOnboardingTask = endpoint({
+  method: 'POST',
+  path: '/api/my/applications/:id/tasks/:task',
+  summary: 'Acknowledge an onboarding task as read and understood',
+  who: candidate,
+  params: Type.Object({ id: Id, task: Type.String() }),
+  body: Type.Object({ acknowledged: Type.Literal(true) }),
+  reply: Done,
+  once: true,
+  tells: ['status'],
+})
+
+export const withdraw = endpoint({
+  method: 'POST',
+  path: '/api/my/applications/:id/withdrawal',
+  summary: 'Withdraw the application',
+  who: candidate,
+  params: byId,
+  reply: Done,
+  once: true,
+  tells: ['draft', 'status'],
+})

@@ -1,0 +1,145 @@
+import { type Static, Type } from '@sinclair/typebox'
+import { rungs } from '#core/requirements/requirement'
+import { endpoint } from './endpoint'
+import { Done, Id, Moment, oneOf, orNull, PartialDay, ShortText, Version } from './shapes'
+
+const SourceChoice = { sourceId: orNull(Id), sourceName: ShortText }
+const End = Type.Union([PartialDay, Type.Literal('present')])
+
+export const StudyDetails = Type.Object({
+  kind: Type.Literal('study'),
+  ...SourceChoice,
+  award: ShortText,
+  subject: ShortText,
+  level: Type.Integer({ minimum: 0, maximum: 8, description: 'ISCED 2011' }),
+  field: Type.String({ pattern: '^\\d{4}$', description: 'ISCED-F 2013' }),
+  number: ShortText,
+  from: PartialDay,
+  to: End,
+})
+
+export const activities = ['employment', 'self-employment', 'study or training', 'military or civilian service', 'care', 'travel', 'without work'] as const
+
+export const WorkDetails = Type.Object({
+  kind: Type.Literal('work'),
+  ...SourceChoice,
+  activity: oneOf(activities),
+  position: ShortText,
+  from: PartialDay,
+  to: End,
+  fullTimeShare: Type.Integer({ minimum: 0, maximum: 100, description: 'Per cent of full time' }),
+  tags: Type.Array(Type.String({ maxLength: 40 }), { maxItems: 8 }),
+  confirmBy: ShortText,
+  mayAsk: oneOf(['now', 'after an offer', 'never'] as const),
+})
+
+export const CredentialDetails = Type.Object({
+  kind: oneOf(['licence', 'certificate'] as const),
+  ...SourceChoice,
+  credential: Type.String({ maxLength: 40 }),
+  number: ShortText,
+  issued: Type.Union([PartialDay, Type.Literal('')]),
+  through: Type.Union([PartialDay, Type.Literal('does not expire'), Type.Literal('unknown')]),
+})
+
+export const ClaimDetails = Type.Union([StudyDetails, WorkDetails, CredentialDetails])
+export type ClaimDetails = Static<typeof ClaimDetails>
+
+export const documentStates = ['to look at', 'seen', 'sent back', 'replaced'] as const
+
+export const DocumentLine = Type.Object({
+  id: Id,
+  fileName: Type.String(),
+  mediaType: Type.String(),
+  size: Type.Integer(),
+  pages: Type.Integer(),
+  state: oneOf(documentStates),
+  sentBackBecause: orNull(Type.String()),
+  reads: Type.Record(Type.String(), Type.String(), { description: 'What the paper says, field by field' }),
+  uploadedAt: Moment,
+  seenBy: orNull(Type.String()),
+  seenAt: orNull(Moment),
+  version: Version,
+})
+
+export const Claim = Type.Object({
+  id: Id,
+  version: Version,
+  credentialVersion: Type.Integer({ minimum: 1, description: 'Grows with every renewal' }),
+  details: ClaimDetails,
+  label: Type.String(),
+  rung: oneOf(rungs),
+  documents: Type.Array(DocumentLine),
+  earlier: Type.Array(Type.Object({ credentialVersion: Type.Integer(), details: ClaimDetails, rung: oneOf(rungs), replacedAt: Moment, documents: Type.Array(DocumentLine) })),
+})
+export type Claim = Static<typeof Claim>
+
+const candidate = ['candidate'] as const
+
+export const addClaim = endpoint({
+  method: 'POST',
+  path: '/api/my/claims',
+  summary: 'Add a claim to one’s own file',
+  who: candidate,
+  body: Type.Object({ details: ClaimDetails }),
+  reply: Claim,
+  once: true,
+  tells: ['draft', 'status'],
+})
+
+export const changeClaim = endpoint({
+  method: 'PUT',
+  path: '/api/my/claims/:id',
+  summary: 'Correct a claim that nobody has confirmed yet',
+  who: candidate,
+  params: Type.Object({ id: Id }),
+  body: Type.Object({ version: Version, details: ClaimDetails }),
+  reply: Claim,
+  tells: ['draft', 'status'],
+})
+
+export const removeClaim = endpoint({
+  method: 'DELETE',
+  path: '/api/my/claims/:id',
+  summary: 'Take a claim out of the file; what was sent before keeps it',
+  who: candidate,
+  params: Type.Object({ id: Id }),
+  query: Type.Object({ version: Type.String({ pattern: '^\\d+$' }) }),
+  reply: Done,
+  tells: ['draft', 'status'],
+})
+
+export const renewCredential = endpoint({
+  method: 'POST',
+  path: '/api/my/claims/:id/renewal',
+  summary: 'Give a licence or certificate its renewal: a new version of the same credential, with its history kept',
+  who: candidate,
+  params: Type.Object({ id: Id }),
+  body: Type.Object({ version: Version, number: ShortText, issued: PartialDay, through: Type.Union([PartialDay, Type.Literal('does not expire')]) }),
+  reply: Claim,
+  once: true,
+  tells: ['draft', 'status'],
+})
+
+export const uploadDocument = endpoint({
+  method: 'POST',
+  path: '/api/my/claims/:id/documents',
+  summary: 'Put a document behind a claim: PDF, JPEG or PNG, up to 10 MB and 20 pages',
+  who: candidate,
+  params: Type.Object({ id: Id }),
+  query: Type.Object({ fileName: Type.String({ minLength: 1, maxLength: 200 }) }),
+  body: Type.Any(),
+  bytes: true,
+  reply: DocumentLine,
+  tells: ['draft', 'status'],
+})
+
+export const removeDocument = endpoint({
+  method: 'DELETE',
+  path: '/api/my/documents/:id',
+  summary: 'Take back a document nobody has looked at yet',
+  who: candidate,
+  params: Type.Object({ id: Id }),
+  reply: Done,
+  tells: ['draft', 'status'],
+})

@@ -1,0 +1,148 @@
+import { type Static, Type } from '@sinclair/typebox'
+import { gates, type Outcome, type Requirement } from '#core/requirements/requirement'
+import { stages } from './applications'
+import { Claim } from './claims'
+import { endpoint } from './endpoint'
+import { Day, Done, Id, listOfCore, Moment, oneOf, orNull, Reason, Version } from './shapes'
+import { Proof } from './verification'
+
+const staff = ['coordinator', 'assessor', 'hiring manager', 'administrator'] as const
+export const queues = ['today', 'applications', 'verification', 'skills', 'validity', 'hiring'] as const
+export type Queue = (typeof queues)[number]
+
+export const QueueLine = Type.Object({
+  id: Id,
+  candidate: Type.String(),
+  vacancy: Type.String(),
+  slack: Type.Integer(),
+  why: Type.String(),
+  marks: Type.Array(Type.String()),
+})
+export type QueueLine = Static<typeof QueueLine>
+
+export const readQueue = endpoint({
+  method: 'GET',
+  path: '/api/desk/queues/:queue',
+  summary: 'The people in a queue, least slack first, a page at a time',
+  who: staff,
+  params: Type.Object({ queue: oneOf(queues) }),
+  query: Type.Object({ after: Type.Optional(Type.String({ pattern: '^-?\\d+_[0-9a-f-]{36}$' })), vacancy: Type.Optional(Type.String()) }),
+  reply: Type.Object({ people: Type.Array(QueueLine), next: orNull(Type.String()), late: Type.Integer() }),
+  tells: ['desk'],
+})
+
+export const readCounts = endpoint({
+  method: 'GET',
+  path: '/api/desk/counts',
+  summary: 'How many people are in each queue',
+  who: staff,
+  reply: Type.Object({ counts: Type.Record(Type.String(), Type.Integer()), today: Day }),
+  tells: ['desk', 'clock'],
+})
+
+export const find = endpoint({
+  method: 'GET',
+  path: '/api/desk/find',
+  summary: 'Find a person by name, reference or a number on a paper',
+  who: staff,
+  query: Type.Object({ text: Type.String({ minLength: 1, maxLength: 80 }) }),
+  reply: Type.Object({ people: Type.Array(Type.Object({ id: Id, candidate: Type.String(), vacancy: Type.String(), reference: orNull(Type.String()), because: Type.String() })), likely: orNull(Type.String()) }),
+})
+
+export const File = Type.Object({
+  id: Id,
+  version: Version,
+  candidate: Type.Object({ id: Id, name: Type.String(), mail: Type.String(), born: orNull(Type.String()) }),
+  reference: orNull(Type.String()),
+  vacancy: Type.Object({ id: Id, slug: Type.String(), title: Type.String(), place: Type.String() }),
+  stage: oneOf(stages),
+  today: Day,
+  targetStart: Day,
+  likely: Type.Object({ early: Day, likely: Day, late: Day }),
+  slack: Type.Integer(),
+  heldUpBy: orNull(Type.String()),
+  nextGate: orNull(oneOf(gates)),
+  met: Type.Object({ done: Type.Integer(), of: Type.Integer() }),
+  claims: Type.Array(Type.Intersect([Claim, Type.Object({ proof: Proof, wants: Type.String(), by: Type.String() })])),
+  answers: Type.Array(Type.Object({ section: Type.String(), label: Type.String(), answer: Type.String() })),
+  requirements: listOfCore<Requirement>(),
+  outcomes: listOfCore<Outcome>(),
+  words: Type.Record(Type.String(), Type.Object({ why: Type.String(), ball: Type.String() })),
+  historyYears: Type.Integer(),
+  toleratedGapDays: Type.Integer(),
+  checks: Type.Array(
+    Type.Object({
+      check: Type.String(),
+      title: Type.String(),
+      state: oneOf(['not begun', 'under way', 'marked'] as const),
+      percent: orNull(Type.Integer()),
+      passed: orNull(Type.Boolean()),
+      passPercent: Type.Integer(),
+      finishedAt: orNull(Moment),
+      wrong: Type.Array(Type.Object({ topic: Type.String(), text: Type.String(), given: Type.String(), right: Type.String() })),
+    }),
+  ),
+  waivers: Type.Array(Type.Object({ requirement: Type.String(), by: Type.String(), reason: Type.String(), at: Moment })),
+  offer: orNull(Type.Object({ salary: Type.Integer(), startsOn: Day, answerBy: Day, answer: orNull(Type.String()) })),
+  gatesPassed: Type.Array(Type.Object({ gate: Type.String(), by: Type.String(), at: Moment })),
+  trail: Type.Array(Type.Object({ at: Moment, who: Type.String(), what: Type.String() })),
+})
+export type File = Static<typeof File>
+
+export const readFile = endpoint({
+  method: 'GET',
+  path: '/api/desk/applications/:id',
+  summary: 'Everything known about an application and its candidate',
+  who: staff,
+  params: Type.Object({ id: Id }),
+  reply: File,
+  tells: ['desk'],
+})
+
+export const passGate = endpoint({
+  method: 'POST',
+  path: '/api/desk/applications/:id/gates/:gate',
+  summary: 'Move an application through a gate. Refused with 409 while a requirement is open',
+  who: ['coordinator', 'hiring manager', 'administrator'],
+  params: Type.Object({ id: Id, gate: oneOf(gates) }),
+  body: Type.Object({ version: Version, salary: Type.Optional(Type.Integer({ minimum: 0, description: 'Cents a year, with an offer' })), answerBy: Type.Optional(Day) }),
+  reply: Type.Object({ stage: oneOf(stages) }),
+  once: true,
+  tells: ['desk'],
+})
+
+export const waive = endpoint({
+  method: 'POST',
+  path: '/api/desk/applications/:id/waivers',
+  summary: 'Waive a requirement, with a reason, by somebody who has that right',
+  who: staff,
+  params: Type.Object({ id: Id }),
+  body: Type.Object({ requirement: Type.String({ maxLength: 80 }), reason: Reason }),
+  reply: Done,
+  once: true,
+  tells: ['desk'],
+})
+
+export const readTrail = endpoint({
+  method: 'GET',
+  path: '/api/desk/trail',
+  summary: 'The audit trail, newest first, a page at a time',
+  who: ['coordinator', 'administrator'],
+  query: Type.Object({ before: Type.Optional(Id), text: Type.Optional(Type.String({ maxLength: 80 })) }),
+  reply: Type.Object({
+    events: Type.Array(Type.Object({ id: Id, at: Moment, who: Type.String(), what: Type.String(), about: orNull(Type.String()), applicationId: orNull(Id) })),
+    next: orNull(Id),
+  }),
+  tells: ['desk'],
+})
+
+export const deskVacancies = endpoint({
+  method: 'GET',
+  path: '/api/desk/vacancies',
+  summary: 'All vacancies with how many people stand where',
+  who: staff,
+  reply: Type.Array(
+    Type.Object({ id: Id, slug: Type.String(), title: Type.String(), place: Type.String(), closesAt: Moment, timeZone: Type.String(), targetStart: Day, open: Type.Boolean(), headcount: Type.Integer(), byStage: Type.Record(Type.String(), Type.Integer()) }),
+  ),
+  tells: ['desk', 'vacancies'],
+})

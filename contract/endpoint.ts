@@ -1,0 +1,69 @@
+import { type Static, type TObject, type TSchema, Type } from '@sinclair/typebox'
+
+export const roles = ['candidate', 'coordinator', 'assessor', 'hiring manager', 'administrator'] as const
+export type Role = (typeof roles)[number]
+
+/** Who may call an endpoint. Records are checked again by the use case. */
+export type Who = 'anyone' | 'signed-in' | 'bearer-of-link' | readonly Role[]
+
+/** What a change makes out of date, so that a client reads it again. */
+export const topics = ['session', 'vacancies', 'draft', 'status', 'desk', 'sitting', 'enquiry', 'clock'] as const
+export type Topic = (typeof topics)[number]
+
+export type Endpoint<Params extends TSchema = TSchema, Query extends TSchema = TSchema, Body extends TSchema = TSchema, Reply extends TSchema = TSchema> = {
+  method: 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE'
+  path: string
+  summary: string
+  who: Who
+  params: Params
+  query: Query
+  body: Body
+  reply: Reply
+  /** The body is a file's bytes, not JSON. */
+  bytes: boolean
+  /** The caller sends an Idempotency-Key; the same key gives the first reply again. */
+  once: boolean
+  tells: readonly Topic[]
+}
+
+const nothing = Type.Object({}, { additionalProperties: false })
+type Nothing = typeof nothing
+
+type Described<P extends TObject, Q extends TObject, B extends TSchema, R extends TSchema> = {
+  method: Endpoint['method']
+  path: string
+  summary: string
+  who: Who
+  params?: P
+  query?: Q
+  body?: B
+  reply: R
+  bytes?: boolean
+  once?: boolean
+  /** Topics this endpoint reads (GET) or changes (others). */
+  tells?: readonly Topic[]
+}
+
+/** Describes an endpoint once, for the server, the web client and the OpenAPI document alike. */
+export function endpoint<P extends TObject = Nothing, Q extends TObject = Nothing, B extends TSchema = Nothing, R extends TSchema = TSchema>(
+  described: Described<P, Q, B, R>,
+): Endpoint<P, Q, B, R> {
+  return {
+    bytes: false,
+    once: false,
+    tells: [],
+    ...described,
+    params: described.params ?? (nothing as unknown as P),
+    query: described.query ?? (nothing as unknown as Q),
+    body: described.body ?? (nothing as unknown as B),
+  }
+}
+
+/** What a caller gives: path parameters, query and body fields of an endpoint, by their places. */
+export type Input<E extends Endpoint> = {
+  params: Static<E['params']>
+  query: Static<E['query']>
+  body: Static<E['body']>
+}
+
+export type Reply<E extends Endpoint> = Static<E['reply']>

@@ -1,0 +1,53 @@
+import { Type } from '@sinclair/typebox'
+import { endpoint } from './endpoint'
+import { Done, Id, Moment, oneOf, orNull } from './shapes'
+
+const candidate = ['candidate'] as const
+const byId = Type.Object({ id: Id })
+
+export const Sitting = Type.Object({
+  id: Id,
+  title: Type.String(),
+  applicationId: Id,
+  state: oneOf(['under way', 'marked'] as const),
+  dueAt: Moment,
+  secondsLeft: Type.Integer({ description: 'By the server’s clock; 0 once time is up' }),
+  questions: Type.Array(Type.Object({ id: Id, text: Type.String(), options: Type.Array(Type.Object({ id: Type.String(), text: Type.String() })) })),
+  answers: Type.Record(Type.String(), Type.Array(Type.String())),
+  result: orNull(Type.Object({ right: Type.Integer(), of: Type.Integer(), percent: Type.Integer(), passed: Type.Boolean(), passPercent: Type.Integer() })),
+})
+
+export const describeCheck = endpoint({
+  method: 'GET',
+  path: '/api/my/applications/:id/checks/:check',
+  summary: 'What a skills check is like, before it is begun',
+  who: candidate,
+  params: Type.Object({ id: Id, check: Type.String() }),
+  reply: Type.Object({ title: Type.String(), minutes: Type.Integer(), questions: Type.Integer(), passPercent: Type.Integer(), topics: Type.Array(Type.String()), sitting: orNull(Id) }),
+  tells: ['sitting'],
+})
+
+export const beginSitting = endpoint({
+  method: 'POST',
+  path: '/api/my/applications/:id/checks/:check',
+  summary: 'Begin a skills check, or come back to the one under way',
+  who: candidate,
+  params: Type.Object({ id: Id, check: Type.String() }),
+  reply: Type.Object({ id: Id }),
+  once: true,
+  tells: ['sitting', 'status'],
+})
+
+export const readSitting = endpoint({ method: 'GET', path: '/api/my/sittings/:id', summary: 'A paper with the answers given so far', who: candidate, params: byId, reply: Sitting, tells: ['sitting'] })
+
+export const saveSittingAnswer = endpoint({
+  method: 'PUT',
+  path: '/api/my/sittings/:id/answers/:question',
+  summary: 'Save the answer to one question',
+  who: candidate,
+  params: Type.Object({ id: Id, question: Id }),
+  body: Type.Object({ given: Type.Array(Type.String({ maxLength: 8 }), { maxItems: 8 }) }),
+  reply: Done,
+})
+
+export const handInSitting = endpoint({ method: 'POST', path: '/api/my/sittings/:id/hand-in', summary: 'Hand the paper in; it is marked at once', who: candidate, params: byId, reply: Sitting, once: true, tells: ['sitting', 'status'] })

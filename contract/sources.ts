@@ -1,0 +1,37 @@
+import { Type } from '@sinclair/typebox'
+import { endpoint } from './endpoint'
+import { Id, oneOf } from './shapes'
+
+export const sourceKinds = ['university', 'school', 'licensing body', 'certifier', 'employer'] as const
+
+export const SourceLine = Type.Object({
+  id: Id,
+  name: Type.String(),
+  aliases: Type.Array(Type.String()),
+  kind: oneOf(sourceKinds),
+  town: Type.String(),
+  country: Type.String(),
+})
+
+export const findSources = endpoint({
+  method: 'GET',
+  path: '/api/sources',
+  summary: 'Issuing sources by any name they go by, in any spelling',
+  who: 'signed-in',
+  query: Type.Object({ text: Type.Optional(Type.String({ maxLength: 100 })), kind: Type.Optional(Type.String()) }),
+  reply: Type.Array(SourceLine),
+})
+
+export const sourceDirectory = endpoint({
+  method: 'GET',
+  path: '/api/desk/sources',
+  summary: 'The source directory with how each answers',
+  who: ['coordinator', 'administrator'],
+  reply: Type.Array(
+    Type.Intersect([
+      SourceLine,
+      Type.Object({ mail: Type.String(), register: Type.Boolean(), asked: Type.Integer(), open: Type.Integer(), medianDays: Type.Union([Type.Number(), Type.Null()]) }),
+    ]),
+  ),
+  tells: ['desk'],
+})

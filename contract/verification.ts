@@ -1,0 +1,170 @@
+import { type Static, Type } from '@sinclair/typebox'
+import type { ClaimComparison, Field } from '#core/comparison/compareClaim'
+import { endpoint } from './endpoint'
+import { Day, Done, Id, LinkToken, LongText, listOfCore, Moment, ofCore, oneOf, orNull, Reason, Version } from './shapes'
+
+const desk = ['coordinator', 'administrator'] as const
+
+export const seeDocument = endpoint({
+  method: 'POST',
+  path: '/api/desk/documents/:id/seen',
+  summary: 'Mark a document as seen, with what it says: the claim is evidenced',
+  who: desk,
+  params: Type.Object({ id: Id }),
+  body: Type.Object({ version: Version, reads: Type.Record(Type.String(), Type.String({ maxLength: 300 })) }),
+  reply: Done,
+  tells: ['desk'],
+})
+
+export const unseeDocument = endpoint({
+  method: 'DELETE',
+  path: '/api/desk/documents/:id/seen',
+  summary: 'Undo having seen a document, while nobody has been asked on its strength',
+  who: desk,
+  params: Type.Object({ id: Id }),
+  reply: Done,
+  tells: ['desk'],
+})
+
+export const sendDocumentBack = endpoint({
+  method: 'POST',
+  path: '/api/desk/documents/:id/sent-back',
+  summary: 'Send a document back with a reason; the candidate gets a mail and a task',
+  who: desk,
+  params: Type.Object({ id: Id }),
+  body: Type.Object({ version: Version, reason: Reason }),
+  reply: Done,
+  once: true,
+  tells: ['desk'],
+})
+
+export const previewEnquiry = endpoint({
+  method: 'GET',
+  path: '/api/desk/claims/:id/enquiry',
+  summary: 'The mail an enquiry would send, and what keeps it from being sent',
+  who: desk,
+  params: Type.Object({ id: Id }),
+  query: Type.Object({ applicationId: Id }),
+  reply: Type.Object({ to: orNull(Type.String()), source: Type.String(), subject: Type.String(), text: Type.String(), encloses: Type.Array(Type.String()), answerBy: Day, obstacles: Type.Array(Type.String()) }),
+  tells: ['desk'],
+})
+
+export const raiseEnquiry = endpoint({
+  method: 'POST',
+  path: '/api/desk/claims/:id/enquiries',
+  summary: 'Ask the source about a claim: a mail with a single-use link and the signed permission',
+  who: desk,
+  params: Type.Object({ id: Id }),
+  body: Type.Object({ applicationId: Id }),
+  reply: Type.Object({ id: Id, answerBy: Day }),
+  once: true,
+  tells: ['desk'],
+})
+
+export const askRegister = endpoint({
+  method: 'POST',
+  path: '/api/desk/claims/:id/register',
+  summary: 'Look a licence or certificate up in its issuer’s register; the answer is kept as a reply',
+  who: desk,
+  params: Type.Object({ id: Id }),
+  body: Type.Object({ applicationId: Id }),
+  reply: Type.Object({ found: Type.Boolean() }),
+  once: true,
+  tells: ['desk'],
+})
+
+export const decisions = ['confirmed', 'confirmed with a note', 'contradicted', 'unconfirmable'] as const
+
+export const decideClaim = endpoint({
+  method: 'POST',
+  path: '/api/desk/claims/:id/decision',
+  summary: 'Decide on a claim after comparing it with the reply',
+  who: desk,
+  params: Type.Object({ id: Id }),
+  body: Type.Object({ version: Version, decision: oneOf(decisions), note: Type.String({ maxLength: 1000 }) }),
+  reply: Type.Object({ findingId: Id }),
+  once: true,
+  tells: ['desk'],
+})
+
+export const undoDecision = endpoint({
+  method: 'DELETE',
+  path: '/api/desk/findings/:id',
+  summary: 'Undo a decision just made; both stay on record',
+  who: desk,
+  params: Type.Object({ id: Id }),
+  reply: Done,
+  tells: ['desk'],
+})
+
+const byToken = Type.Object({ token: LinkToken })
+
+export const Question = Type.Object({
+  state: oneOf(['open', 'answered', 'expired', 'withdrawn'] as const),
+  operator: Type.String(),
+  source: Type.String(),
+  candidate: Type.String(),
+  kind: Type.String(),
+  answerBy: Day,
+  claimed: Type.Record(Type.String(), Type.String()),
+  fields: ofCore<Field[]>(Type.Array(Type.Object({}))),
+  answeredAt: orNull(Moment),
+  contact: Type.String(),
+})
+
+export const readEnquiry = endpoint({ method: 'GET', path: '/api/enquiries/:token', summary: 'The question behind a link', who: 'bearer-of-link', params: byToken, reply: Question, tells: ['enquiry'] })
+
+/** Per field: the source agrees, gives the right value, or cannot say. */
+export const FieldReply = Type.Union([
+  Type.Object({ says: Type.Literal('agrees') }),
+  Type.Object({ says: Type.Literal('differs'), value: Type.String({ minLength: 1, maxLength: 300 }) }),
+  Type.Object({ says: Type.Literal('cannot say') }),
+])
+export type FieldReply = Static<typeof FieldReply>
+
+export const EnquiryReply = Type.Object({
+  known: Type.Boolean({ description: 'Whether the source knows of the person and the thing at all' }),
+  fields: Type.Record(Type.String(), FieldReply),
+  note: LongText,
+  respondent: Type.String({ minLength: 2, maxLength: 120 }),
+  capacity: Type.String({ maxLength: 120 }),
+})
+export type EnquiryReply = Static<typeof EnquiryReply>
+
+export const replyToEnquiry = endpoint({
+  method: 'POST',
+  path: '/api/enquiries/:token/reply',
+  summary: 'Answer the question; the link is used up',
+  who: 'bearer-of-link',
+  params: byToken,
+  body: EnquiryReply,
+  reply: Type.Object({ receivedAt: Moment, receipt: Type.String() }),
+  once: true,
+  tells: ['enquiry'],
+})
+
+export const EnquiryLine = Type.Object({
+  id: Id,
+  round: Type.Integer(),
+  channel: oneOf(['link', 'register'] as const),
+  state: oneOf(['open', 'answered', 'expired', 'withdrawn'] as const),
+  source: Type.String(),
+  askedAt: Moment,
+  askedBy: Type.String(),
+  answerBy: Day,
+  answeredAt: orNull(Moment),
+  respondent: orNull(Type.String()),
+  note: orNull(Type.String()),
+})
+
+export const FindingLine = Type.Object({ id: Id, decision: Type.String(), note: Type.String(), by: Type.String(), at: Moment, undone: Type.Boolean() })
+
+export const Proof = Type.Object({
+  fields: listOfCore<Field>(),
+  claimed: Type.Record(Type.String(), Type.String()),
+  comparison: ofCore<ClaimComparison>(Type.Object({})),
+  sentence: Type.Object({ head: Type.String(), detail: Type.String() }),
+  enquiries: Type.Array(EnquiryLine),
+  findings: Type.Array(FindingLine),
+  register: Type.Boolean({ description: 'The source keeps a register that can be asked' }),
+})

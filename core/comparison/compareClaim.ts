@@ -1,0 +1,105 @@
+import { compareDates } from './dates'
+import { compareNames, type KnownName } from './names'
+import { compareNumbers } from './numbers'
+import { type FieldVerdict, gravest, type Reason, type Verdict, verdictOf } from './verdict'
+import { compareWords } from './words'
+
+export type FieldKind = 'name' | 'number' | 'date' | 'words'
+
+/** One thing that is compared. A field that matters has to agree for the claim to be confirmed. */
+export type Field = { key: string; label: string; kind: FieldKind; matters: boolean }
+
+/** What one side says: text by field key. `'cannot say'` is an answer of its own. */
+export type Statement = Readonly<Record<string, string | { cannotSay: true } | undefined>>
+
+export type FieldFinding = {
+  key: string
+  label: string
+  matters: boolean
+  claimed: string
+  document?: string
+  source?: string
+  sourceCannotSay: boolean
+  /** Document against claim, and source against claim. */
+  byDocument: FieldVerdict
+  bySource: FieldVerdict
+  /** The graver of the two. */
+  verdict: Verdict
+}
+
+export type ClaimComparison = {
+  fields: FieldFinding[]
+  /**
+   * `agrees`: every field that matters is same or equivalent at the source. `look`: something is close or not stated.
+   * `contradicts`: a field that matters is different. `no reply`: the source has said nothing yet.
+   */
+  outcome: 'agrees' | 'look' | 'contradicts' | 'no reply'
+  /** What the difference most likely is, gravest first. */
+  explanations: { key: string; label: string; side: 'document' | 'source'; verdict: Verdict; reasons: Reason[] }[]
+}
+
+const comparers: Record<FieldKind, (ours: string, theirs: string, known: readonly KnownName[]) => FieldVerdict> = {
+  name: compareNames,
+  number: compareNumbers,
+  date: compareDates,
+  words: compareWords,
+}
+
+/**
+ * Compares claim, document and reply field by field.
+ *
+ * @param known other names of the person with the papers that evidence them
+ * @param reply what the source said; absent before it has
+ */
+export function compareClaim(
+  fields: readonly Field[],
+  claimed: Statement,
+  document: Statement | undefined,
+  reply: Statement | undefined,
+  known: readonly KnownName[] = [],
+): ClaimComparison {
+  const findings = fields.map((field): FieldFinding => {
+    const ours = textOf(claimed[field.key]) ?? ''
+    const onDocument = textOf(document?.[field.key])
+    const fromSource = textOf(reply?.[field.key])
+    const against = (theirs: string | undefined) => (theirs === undefined ? verdictOf('not stated') : comparers[field.kind](ours, theirs, known))
+    const byDocument = against(onDocument)
+    const bySource = against(fromSource)
+    return {
+      key: field.key,
+      label: field.label,
+      matters: field.matters,
+      claimed: ours,
+      document: onDocument,
+      source: fromSource,
+      sourceCannotSay: typeof reply?.[field.key] === 'object',
+      byDocument,
+      bySource,
+      verdict: gravest([byDocument.verdict, bySource.verdict]),
+    }
+  })
+  return { fields: findings, outcome: outcomeOf(findings, reply), explanations: explanationsOf(findings) }
+}
+
+function outcomeOf(findings: readonly FieldFinding[], reply: Statement | undefined): ClaimComparison['outcome'] {
+  const mattering = findings.filter(({ matters, claimed }) => matters && claimed !== '')
+  if (mattering.some(({ byDocument, bySource }) => gravest([byDocument.verdict, bySource.verdict]) === 'different')) return 'contradicts'
+  if (!reply) return 'no reply'
+  const agreed = mattering.every(({ bySource }) => bySource.verdict === 'same' || bySource.verdict === 'equivalent')
+  const documentsFine = mattering.every(({ byDocument }) => byDocument.verdict !== 'close')
+  return agreed && documentsFine ? 'agrees' : 'look'
+}
+
+function explanationsOf(findings: readonly FieldFinding[]): ClaimComparison['explanations'] {
+  const sides = findings.flatMap(({ key, label, byDocument, bySource }) => [
+    { key, label, side: 'source' as const, ...bySource },
+    { key, label, side: 'document' as const, ...byDocument },
+  ])
+  const weight = { different: 0, close: 1, equivalent: 2, same: 3, 'not stated': 4 }
+  return sides
+    .filter(({ verdict }) => verdict === 'different' || verdict === 'close' || verdict === 'equivalent')
+    .sort((a, b) => weight[a.verdict] - weight[b.verdict])
+    .map(({ key, label, side, verdict, reasons }) => ({ key, label, side, verdict, reasons }))
+}
+
+const textOf = (value: Statement[string]) => (typeof value === 'string' && value.trim() !== '' ? value : undefined)

@@ -1,0 +1,28 @@
+/** How two statements of one thing relate. */
+export type Verdict = 'same' | 'equivalent' | 'close' | 'different' | 'not stated'
+
+/** Why: what a person would say. `places` are positions of characters in the second text as it was written. */
+export type Reason =
+  | { code: 'case' | 'accents' | 'separators' | 'word-order' | 'transliteration' | 'particles' | 'hyphens' }
+  | { code: 'initials'; initial: string; name: string }
+  | { code: 'known-name'; name: string; evidencedBy: string }
+  | { code: 'part-missing'; parts: string[] }
+  | { code: 'spelling'; ours: string; theirs: string }
+  | { code: 'misread'; pairs: { ours: string; theirs: string }[] }
+  | { code: 'swapped'; ours: string; theirs: string }
+  | { code: 'less-exact'; said: string }
+  | { code: 'day-and-month-swapped' }
+  | { code: 'off-by'; unit: 'day' | 'month' | 'year'; count: number }
+  | { code: 'abbreviation'; short: string; long: string }
+  | { code: 'nothing-alike' }
+
+export type FieldVerdict = { verdict: Verdict; reasons: Reason[]; places: number[] }
+
+export const verdictOf = (verdict: Verdict, reasons: Reason[] = [], places: number[] = []): FieldVerdict => ({ verdict, reasons, places })
+
+const order: Verdict[] = ['same', 'equivalent', 'not stated', 'close', 'different']
+
+/** The verdict that needs a person most. */
+export function gravest(verdicts: readonly Verdict[]): Verdict {
+  return verdicts.reduce((worst, verdict) => (order.indexOf(verdict) > order.indexOf(worst) ? verdict : worst), 'same')
+}

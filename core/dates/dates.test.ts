@@ -1,0 +1,74 @@
+import fc from 'fast-check'
+import { comparePartial, liesWithin, partialDate, readPartialDate, spanOf, writePartialDate } from './partialDate'
+import { readTyped, writeDay, writeLength, writeWhen } from './write'
+import { Temporal } from 'temporal-polyfill'
+
+const span = (text: string) => {
+  const { earliest, latest } = spanOf(partialDate(text))
+  return `${earliest} ${latest}`
+}
+
+describe('a partial date', () => {
+  test.each([
+    ['2021', '2021-01-01 2021-12-31'],
+    ['2021-03', '2021-03-01 2021-03-31'],
+    ['2024-02', '2024-02-01 2024-02-29'],
+    ['2023-02', '2023-02-01 2023-02-28'],
+    ['2024-02-29', '2024-02-29 2024-02-29'],
+    ['2021-03-09~', '2021-03-06 2021-03-12'],
+    ['2021-03~', '2021-02-01 2021-04-30'],
+    ['2021~', '2020-01-01 2022-12-31'],
+  ])('%s can mean the days %s', (text, days) => expect(span(text)).toBe(days))
+
+  test.each([
+    ['', 'empty'],
+    ['2021-13', 'no-such-day'],
+    ['2023-02-29', 'no-such-day'],
+    ['0999', 'no-such-day'],
+    ['21-03', 'not-a-date'],
+    ['2021-3-9', 'not-a-date'],
+  ])('"%s" is refused as %s', (text, code) => expect(readPartialDate(text)).toEqual({ ok: false, code }))
+
+  test('is written as it was read', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1000, max: 9999 }), fc.integer({ min: 1, max: 12 }), fc.integer({ min: 1, max: 28 }), fc.integer({ min: 0, max: 2 }), fc.boolean(), (year, month, day, parts, about) => {
+        const text = [String(year), String(month).padStart(2, '0'), String(day).padStart(2, '0')].slice(0, parts + 1).join('-') + (about ? '~' : '')
+        expect(writePartialDate(partialDate(text))).toBe(text)
+      }),
+    )
+  })
+})
+
+describe('order of partial dates', () => {
+  test.each([
+    ['2021', '2022', 'before'],
+    ['2021-04', '2021-03-31', 'after'],
+    ['2021', '2021-06', 'possible'],
+    ['2021-06-01', '2021-06-01', 'same'],
+    ['2021-03~', '2021-04', 'possible'],
+  ] as const)('%s against %s is %s', (a, b, expected) => expect(comparePartial(partialDate(a), partialDate(b))).toBe(expected))
+
+  test('a day lies within its month and not the other way round', () => {
+    expect(liesWithin(partialDate('2021-07-09'), partialDate('2021-07'))).toBe(true)
+    expect(liesWithin(partialDate('2021-07'), partialDate('2021-07-09'))).toBe(false)
+  })
+})
+
+describe('dates as people write them', () => {
+  test.each([
+    ['9 Jul 2021', '2021-07-09'],
+    ['July 2021', '2021-07'],
+    ['about 2021', '2021~'],
+    ['09.07.2021', '2021-07-09'],
+    ['7/2021', '2021-07'],
+    ['2021-07', '2021-07'],
+    ['31 Feb 2021', undefined],
+    ['soon', undefined],
+  ])('"%s" is read as %s', (text, expected) => expect(readTyped(text)).toBe(expected))
+
+  test('are written in words', () => {
+    expect(writeWhen('2021-07~')).toBe('about Jul 2021')
+    expect(writeDay(Temporal.PlainDate.from('2026-11-24'))).toBe('24 Nov 2026')
+    expect(writeLength(Temporal.PlainDate.from('2023-06-01'), Temporal.PlainDate.from('2026-10-31'))).toBe('3 y 5 m')
+  })
+})

@@ -1,0 +1,58 @@
+import { Temporal } from 'temporal-polyfill'
+import { readPartialDate } from './partialDate'
+
+const months = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec']
+
+/** A day as people read it: `24 Nov 2026`. */
+export function writeDay(date: Temporal.PlainDate): string {
+  return `${date.day} ${months[date.month - 1]} ${date.year}`
+}
+
+/** An ISO day or partial date as people read it: `9 Jul 2021`, `Jul 2021`, `about 2021`. Other text comes back as it is. */
+export function writeWhen(text: string): string {
+  const reading = readPartialDate(text)
+  if (!reading.ok) return text
+  const { year, month, day, about } = reading.value
+  const words = [day, month === undefined ? undefined : months[month - 1], year].filter((part) => part !== undefined)
+  return (about ? 'about ' : '') + words.join(' ')
+}
+
+/**
+ * Reads a day, month or year as people type it: `9 Jul 2021`, `July 2021`, `2021`, `09.07.2021`, `9/7/2021` (day first),
+ * `2021-07-09`, with `about`, `ca.` or `~` for "about".
+ *
+ * @returns the partial date in its ISO form, or `undefined` where the text is no date
+ */
+export function readTyped(text: string): string | undefined {
+  let rest = text.trim().toLowerCase()
+  let about = ''
+  const stripped = rest.replace(/^(about|around|circa|ca\.?|c\.|~)\s*/, '').replace(/\s*~$/, '')
+  if (stripped !== rest) about = '~'
+  rest = stripped
+  const iso = checked(rest + about)
+  if (iso) return iso
+  const named = /^(?:(\d{1,2})\.?\s+)?([a-z]{3,9})\.?,?\s+(\d{4})$/.exec(rest)
+  if (named) {
+    const month = months.findIndex((name) => named[2]!.startsWith(name.toLowerCase())) + 1
+    if (month === 0) return undefined
+    return checked(`${named[3]}-${two(month)}${named[1] ? `-${two(Number(named[1]))}` : ''}${about}`)
+  }
+  const figures = /^(?:(\d{1,2})[./])?(\d{1,2})[./](\d{4})$/.exec(rest)
+  if (figures) return checked(`${figures[3]}-${two(Number(figures[2]))}${figures[1] ? `-${two(Number(figures[1]))}` : ''}${about}`)
+  return undefined
+}
+
+const two = (value: number) => String(value).padStart(2, '0')
+const checked = (iso: string) => (readPartialDate(iso).ok ? iso : undefined)
+
+/** A length of time from one day to another, both worked: `3 y 5 m`, `5 m`, `12 days`. */
+export function writeLength(from: Temporal.PlainDate, through: Temporal.PlainDate): string {
+  const length = from.until(through.add({ days: 1 }), { largestUnit: 'year' })
+  if (length.years === 0 && length.months === 0) return writeDays(length.days)
+  return [length.years ? `${length.years} y` : '', length.months ? `${length.months} m` : ''].filter(Boolean).join(' ')
+}
+
+/** A number of days: `1 day`, `118 days`. */
+export function writeDays(days: number): string {
+  return Math.abs(days) === 1 ? `${days} day` : `${days} days`
+}

@@ -1,0 +1,146 @@
+import { Temporal } from 'temporal-polyfill'
+import { type PartialDate, spanOf } from '../dates/partialDate'
+
+/** One stretch of a history. `to: 'present'` has not ended. */
+export type HistoryEntry = { id: string; from: PartialDate; to: PartialDate | 'present' }
+
+/** Days from first to last, both inclusive. */
+export type Stretch = { from: Temporal.PlainDate; through: Temporal.PlainDate; days: number }
+
+export type Overlap = Stretch & { between: [string, string] }
+
+export type Coverage = {
+  window: Stretch
+  /** Days covered under every reading of the dates. */
+  coveredDays: number
+  /** Gaps longer than the tolerance: uncovered under every reading. */
+  certainGaps: Stretch[]
+  /** Gaps longer than the tolerance that exist under some reading and are not certain. */
+  possibleGaps: Stretch[]
+  /** Days that two entries share under every reading. */
+  certainOverlaps: Overlap[]
+  /** Days that two entries share only under some reading. */
+  possibleOverlaps: Overlap[]
+  /** Entries that end before they begin under every reading; they cover nothing. */
+  backwards: string[]
+}
+
+/** Day numbers, so that the sweep below is plain arithmetic. */
+type Range = { from: number; through: number }
+
+const epoch = Temporal.PlainDate.from('1970-01-01')
+const dayNumber = (date: Temporal.PlainDate) => epoch.until(date, { largestUnit: 'day' }).days
+const dayOf = (number: number) => epoch.add({ days: number })
+const stretch = ({ from, through }: Range): Stretch => ({ from: dayOf(from), through: dayOf(through), days: through - from + 1 })
+
+/**
+ * How far a history covers a window of time, and where it has gaps and overlaps.
+ *
+ * A partial date has an earliest and a latest day. An entry therefore covers some days **certainly** (from its latest
+ * beginning to its earliest end) and some only **possibly** (from its earliest beginning to its latest end). A day is in a
+ * certain gap if no entry covers it even possibly; in a possible gap if no entry covers it certainly and it is not in a
+ * certain gap. Days that adjoin are no gap.
+ *
+ * @param entries any order; `present` runs to the end of the window
+ * @param window first and last day to be covered, both inclusive; the first must not be after the last (`RangeError`)
+ * @param toleratedGapDays gaps of up to this many days are not reported; 0 reports every missing day
+ */
+export function coverage(
+  entries: readonly HistoryEntry[],
+  window: { from: Temporal.PlainDate; through: Temporal.PlainDate },
+  toleratedGapDays: number,
+): Coverage {
+  const whole: Range = { from: dayNumber(window.from), through: dayNumber(window.through) }
+  if (whole.from > whole.through) throw new RangeError('the window ends before it begins')
+  if (toleratedGapDays < 0) throw new RangeError('a tolerated gap cannot be negative')
+
+  const readings = entries.map((entry) => readingsOf(entry, whole.through))
+  const backwards = readings.filter(({ possible }) => possible.from > possible.through).map(({ id }) => id)
+  const usable = readings.filter(({ possible }) => possible.from <= possible.through)
+
+  const certain = union(usable.map(({ certain }) => certain).filter(isRange))
+  const possible = union(usable.map(({ possible }) => possible))
+
+  const coveredCertainly = clip(certain, whole)
+  const coveredPossibly = clip(possible, whole)
+  const certainGaps = without(whole, coveredPossibly).filter((gap) => lengthOf(gap) > toleratedGapDays)
+  const uncertain = without(whole, coveredCertainly).filter((gap) => lengthOf(gap) > toleratedGapDays)
+
+  return {
+    window: stretch(whole),
+    coveredDays: coveredCertainly.reduce((sum, range) => sum + lengthOf(range), 0),
+    certainGaps: certainGaps.map(stretch),
+    possibleGaps: uncertain
+      .flatMap((gap) => without(gap, certainGaps))
+      .filter((gap) => lengthOf(gap) > 0 && !touchesOnly(gap, certainGaps, toleratedGapDays))
+      .map(stretch),
+    ...overlapsOf(usable, whole),
+    backwards,
+  }
+}
+
+type Readings = { id: string; certain: Range; possible: Range }
+
+function readingsOf(entry: HistoryEntry, presentDay: number): Readings {
+  const begin = spanOf(entry.from)
+  const end = entry.to === 'present' ? undefined : spanOf(entry.to)
+  const begins = { from: dayNumber(begin.earliest), through: dayNumber(begin.latest) }
+  const ends = end
+    ? { from: dayNumber(end.earliest), through: dayNumber(end.latest) }
+    : { from: Math.max(presentDay, begins.from), through: Math.max(presentDay, begins.from) }
+  return {
+    id: entry.id,
+    certain: { from: begins.through, through: ends.from },
+    possible: { from: begins.from, through: ends.through },
+  }
+}
+
+/** A sliver beside a certain gap that is itself within the tolerance is not worth a second line. */
+function touchesOnly(gap: Range, certainGaps: readonly Range[], tolerated: number): boolean {
+  const beside = certainGaps.some((other) => other.through + 1 === gap.from || gap.through + 1 === other.from)
+  return beside && lengthOf(gap) <= tolerated
+}
+
+function overlapsOf(readings: readonly Readings[], window: Range) {
+  const certainOverlaps: Overlap[] = []
+  const possibleOverlaps: Overlap[] = []
+  readings.forEach((a, index) => {
+    for (const b of readings.slice(index + 1)) {
+      const between: [string, string] = [a.id, b.id]
+      const certain = intersect(intersect(a.certain, b.certain), window)
+      const possible = intersect(intersect(a.possible, b.possible), window)
+      if (isRange(certain)) certainOverlaps.push({ ...stretch(certain), between })
+      else if (isRange(possible)) possibleOverlaps.push({ ...stretch(possible), between })
+    }
+  })
+  return { certainOverlaps, possibleOverlaps }
+}
+
+const isRange = (range: Range) => range.from <= range.through
+const lengthOf = (range: Range) => range.through - range.from + 1
+const intersect = (a: Range, b: Range): Range => ({ from: Math.max(a.from, b.from), through: Math.min(a.through, b.through) })
+const clip = (ranges: readonly Range[], to: Range) => ranges.map((range) => intersect(range, to)).filter(isRange)
+
+/** The same days as few ranges in order; ranges that adjoin are joined. */
+function union(ranges: readonly Range[]): Range[] {
+  const joined: Range[] = []
+  for (const range of [...ranges].sort((a, b) => a.from - b.from)) {
+    const last = joined.at(-1)
+    if (last && range.from <= last.through + 1) last.through = Math.max(last.through, range.through)
+    else joined.push({ ...range })
+  }
+  return joined
+}
+
+/** What remains of `whole` without `taken`, which must be in order and apart. */
+function without(whole: Range, taken: readonly Range[]): Range[] {
+  const left: Range[] = []
+  let next = whole.from
+  for (const range of taken) {
+    if (range.through < whole.from || range.from > whole.through) continue
+    if (range.from > next) left.push({ from: next, through: range.from - 1 })
+    next = Math.max(next, range.through + 1)
+  }
+  if (next <= whole.through) left.push({ from: next, through: whole.through })
+  return left
+}

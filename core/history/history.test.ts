@@ -1,0 +1,97 @@
+import fc from 'fast-check'
+import { Temporal } from 'temporal-polyfill'
+import { partialDate } from '../dates/partialDate'
+import { coverage, type HistoryEntry } from './coverage'
+import { monthsOfExperience } from './experience'
+import { yearsUpTo } from './window'
+
+const day = (text: string) => Temporal.PlainDate.from(text)
+const entry = (id: string, from: string, to: string): HistoryEntry => ({ id, from: partialDate(from), to: to === 'present' ? to : partialDate(to) })
+const year2021 = { from: day('2021-01-01'), through: day('2021-12-31') }
+const said = (stretches: { from: Temporal.PlainDate; through: Temporal.PlainDate; days: number }[]) => stretches.map(({ from, through, days }) => `${from}/${through} ${days}`)
+
+describe('coverage of a history', () => {
+  test('adjoining days are no gap', () => {
+    const found = coverage([entry('a', '2021-01-01', '2021-06-30'), entry('b', '2021-07-01', '2021-12-31')], year2021, 0)
+    expect(found).toMatchObject({ coveredDays: 365, certainGaps: [], possibleGaps: [], certainOverlaps: [] })
+  })
+
+  test('one missing day is a gap, unless it is tolerated', () => {
+    const entries = [entry('a', '2021-01-01', '2021-06-30'), entry('b', '2021-07-02', '2021-12-31')]
+    expect(said(coverage(entries, year2021, 0).certainGaps)).toEqual(['2021-07-01/2021-07-01 1'])
+    expect(coverage(entries, year2021, 1).certainGaps).toEqual([])
+  })
+
+  test('29 February is missed only in a leap year', () => {
+    const around = [entry('a', '2023-02-01', '2023-02-28'), entry('b', '2023-03-01', '2023-03-31')]
+    expect(coverage(around, { from: day('2023-02-01'), through: day('2023-03-31') }, 0).certainGaps).toEqual([])
+    const leap = [entry('a', '2024-02-01', '2024-02-28'), entry('b', '2024-03-01', '2024-03-31')]
+    expect(said(coverage(leap, { from: day('2024-02-01'), through: day('2024-03-31') }, 0).certainGaps)).toEqual(['2024-02-29/2024-02-29 1'])
+  })
+
+  test('months leave certain and possible gaps apart', () => {
+    const found = coverage([entry('a', '2021-01-01', '2021-03'), entry('b', '2021-05', '2021-12-31')], year2021, 0)
+    expect(said(found.certainGaps)).toEqual(['2021-04-01/2021-04-30 30'])
+    expect(said(found.possibleGaps)).toEqual(['2021-03-02/2021-03-31 30', '2021-05-01/2021-05-30 30'])
+  })
+
+  test('a gap that only some readings have is possible, not certain', () => {
+    const found = coverage([entry('a', '2021-01-01', '2021-03'), entry('b', '2021-04', '2021-12-31')], year2021, 30)
+    expect(found.certainGaps).toEqual([])
+    expect(said(found.possibleGaps)).toEqual(['2021-03-02/2021-04-29 59'])
+  })
+
+  test('overlaps are certain or possible and name both entries', () => {
+    const found = coverage([entry('a', '2021-01-01', '2021-06-30'), entry('b', '2021-06-01', '2021-12-31'), entry('c', '2021-12', 'present')], year2021, 0)
+    expect(found.certainOverlaps).toEqual([expect.objectContaining({ days: 30, between: ['a', 'b'] }), expect.objectContaining({ days: 1, between: ['b', 'c'] })])
+    expect(found.possibleOverlaps).toEqual([])
+  })
+
+  test('present runs to the end of the window, and an entry that ends before it begins covers nothing', () => {
+    const found = coverage([entry('a', '2020-01', 'present'), entry('b', '2021-05-02', '2021-05-01')], year2021, 0)
+    expect(found.coveredDays).toBe(365)
+    expect(found.backwards).toEqual(['b'])
+  })
+
+  test('the window of a 29 February begins on 1 March', () => {
+    expect(String(yearsUpTo(day('2024-02-29'), 5).from)).toBe('2019-03-01')
+    expect(String(yearsUpTo(day('2026-11-24'), 5).from)).toBe('2021-11-25')
+  })
+
+  const dates = fc.integer({ min: 0, max: 900 }).map((offset) => day('2020-06-01').add({ days: offset }))
+  const partials = fc.tuple(dates, fc.constantFrom(4, 7, 10)).map(([date, length]) => date.toString().slice(0, length))
+  const histories = fc.array(
+    fc.tuple(partials, partials).map(([a, b], index) => entry(String(index), ...([a, b].sort() as [string, string]))),
+    { maxLength: 6 },
+  )
+  const days = (stretches: { days: number }[]) => stretches.reduce((sum, { days }) => sum + days, 0)
+
+  test('every day of the window is covered, possibly missing or certainly missing', () => {
+    fc.assert(
+      fc.property(histories, (entries) => {
+        const found = coverage(entries, year2021, 0)
+        expect(found.coveredDays + days(found.certainGaps) + days(found.possibleGaps)).toBe(365)
+      }),
+    )
+  })
+
+  test('another entry never makes a certain gap larger', () => {
+    fc.assert(
+      fc.property(histories, partials, (entries, from) => {
+        const more = [...entries, entry('more', from, 'present')]
+        expect(days(coverage(more, year2021, 0).certainGaps)).toBeLessThanOrEqual(days(coverage(entries, year2021, 0).certainGaps))
+      }),
+    )
+  })
+})
+
+test('overlapping experience is counted once and cut at the day asked for', () => {
+  const jobs = [
+    { ...entry('a', '2020-01-01', '2021-12-31'), tags: ['electrical'] },
+    { ...entry('b', '2021-01-01', '2022-12-31'), tags: ['electrical'] },
+    { ...entry('c', '2023-01-01', 'present'), tags: ['kitchen'] },
+  ]
+  expect(monthsOfExperience(jobs, ['electrical'], day('2026-01-01'))).toBe(36)
+  expect(monthsOfExperience(jobs, ['electrical'], day('2021-06-29'))).toBe(17)
+  expect(monthsOfExperience(jobs, [], day('2024-01-01'))).toBe(48)
+})

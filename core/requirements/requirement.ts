@@ -1,0 +1,120 @@
+import type { Temporal } from 'temporal-polyfill'
+import type { Condition, Facts } from '../conditions/condition'
+import type { HistoryEntry } from '../history/coverage'
+import type { Term } from '../validity/validity'
+
+export const gates = ['send', 'shortlist', 'offer', 'start'] as const
+export type Gate = (typeof gates)[number]
+
+export const rungs = ['claimed', 'evidenced', 'asked', 'confirmed', 'contradicted', 'unconfirmable', 'waived'] as const
+export type Rung = (typeof rungs)[number]
+
+/** What a requirement asks for. */
+export type Ask =
+  | { kind: 'answer'; question: string }
+  | { kind: 'study'; levelAtLeast: number; fields?: readonly string[] }
+  | { kind: 'credential'; credential: string }
+  | { kind: 'history'; years: number; toleratedGapDays: number }
+  | { kind: 'experience'; months: number; tags: readonly string[] }
+  | { kind: 'every work entry' }
+  | { kind: 'skills check'; check: string }
+  | { kind: 'permission' }
+  | { kind: 'offer accepted' }
+  | { kind: 'onboarding task'; task: string }
+
+export type Requirement = {
+  key: string
+  /** What it is called in lists: a short noun phrase. */
+  title: string
+  /** Why this post asks for it, in a sentence. */
+  why: string
+  gate: Gate
+  asks: Ask
+  /** Any of these does instead. */
+  alternatives?: readonly Ask[]
+  /** How well a claim has to be proven by the gate; `claimed` where it is not a claim. */
+  rung: 'claimed' | 'evidenced' | 'confirmed'
+  /** A document has to be attached, even if nobody has looked at it yet. */
+  paper?: boolean
+  /** Valid through the target start and this many days. */
+  validStartPlusDays?: number
+  /** Needed only while this holds. */
+  when?: Condition
+  /** Not needed while this holds, by rule. */
+  exempt?: { when: Condition; because: string }
+  /** Who may waive it; empty means nobody. */
+  waivableBy: readonly string[]
+}
+
+export type ClaimKind = 'study' | 'licence' | 'certificate' | 'work' | 'residence' | 'identity'
+
+/** What is known of one claim, as far as requirements look at it. */
+export type ClaimFacts = {
+  id: string
+  kind: ClaimKind
+  label: string
+  rung: Rung
+  paper: 'none' | 'to look at' | 'seen' | 'sent back'
+  enquiry: 'none' | 'open' | 'answered'
+  /** Who would have to be asked, for words. */
+  source?: string
+  level?: number
+  field?: string
+  credential?: string
+  term?: Term
+  standing?: 'good' | 'suspended' | 'revoked'
+  entry?: HistoryEntry & { tags: readonly string[] }
+}
+
+export type SkillsFact = { check: string; state: 'not begun' | 'under way' | 'marked'; percent?: number; passed?: boolean }
+
+export type FileFacts = {
+  today: Temporal.PlainDate
+  targetStart: Temporal.PlainDate
+  claims: readonly ClaimFacts[]
+  answers: Facts
+  skills: readonly SkillsFact[]
+  permissionSigned: boolean
+  offer: 'none' | 'open' | 'accepted' | 'declined'
+  onboarding: readonly { task: string; done: boolean }[]
+  waivers: readonly { requirement: string; by: string; reason: string }[]
+}
+
+export type Who = 'candidate' | 'desk' | 'source' | 'hiring manager'
+
+/** One thing still to do, in order; the first one's holder has the ball. */
+export type Step = { who: Who; what: 'answer' | 'renew' | 'upload' | 'look' | 'ask' | 'reply' | 'compare' | 'decide' | 'sit check' | 'sign' | 'do task' | 'explain' | 'make offer' }
+
+export type OutcomeReason =
+  | { code: 'met'; claim?: string }
+  | { code: 'waived'; by: string; reason: string }
+  | { code: 'exempt'; because: string }
+  | { code: 'condition-false' }
+  | { code: 'condition-undecided'; deciding: string[] }
+  | { code: 'answer-missing'; question: string }
+  | { code: 'nothing-claimed' }
+  | { code: 'paper-missing' | 'paper-to-look-at' | 'paper-sent-back' | 'to-ask' | 'asked' | 'reply-in' | 'contradicted' | 'unconfirmable'; claim: string; source?: string }
+  | { code: 'lapses-early'; claim: string; lastDay: string; needed: string; shortBy: number }
+  | { code: 'validity-unknown'; claim: string }
+  | { code: 'standing'; claim: string; standing: 'suspended' | 'revoked' }
+  | { code: 'gaps'; days: number; first: { from: string; through: string }; count: number }
+  | { code: 'possible-gaps'; days: number }
+  | { code: 'too-little-experience'; months: number; needed: number }
+  | { code: 'no-work-entries' }
+  | { code: 'work-open'; open: number; of: number; claim: string }
+  | { code: 'check-not-sat' | 'check-under-way' }
+  | { code: 'check-failed'; percent: number }
+  | { code: 'check-passed'; percent: number }
+  | { code: 'not-signed' | 'no-offer' | 'offer-open' | 'offer-declined' | 'task-open' }
+
+export type Outcome = {
+  requirement: string
+  title: string
+  gate: Gate
+  state: 'met' | 'unmet' | 'not needed' | 'undecided'
+  reason: OutcomeReason
+  /** Open steps in order; empty unless unmet or undecided. */
+  steps: Step[]
+  /** The claims it rests on or waits for. */
+  claims: string[]
+}

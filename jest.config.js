@@ -1,0 +1,9 @@
+const transform = { '^.+\\.tsx?$': ['@swc/jest', { jsc: { parser: { syntax: 'typescript', tsx: true }, transform: { react: { runtime: 'automatic' } }, target: 'es2022' } }] }
+const common = { transform, extensionsToTreatAsEsm: ['.ts', '.tsx'], testEnvironment: 'node' }
+
+export default {
+  projects: [
+    { ...common, displayName: 'unit', testMatch: ['<rootDir>/{core,contract,web,test}/**/*.test.{ts,tsx}'] },
+    { ...common, displayName: 'server', testMatch: ['<rootDir>/{server,standins,scenario}/**/*.test.ts'] },
+  ],
+}
