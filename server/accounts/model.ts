@@ -1,0 +1,47 @@
+import { type CreationOptional, DataTypes, type InferAttributes, type InferCreationAttributes, Model, type Sequelize } from 'sequelize'
+import type { Role } from '#contract/endpoint'
+import { id, json, longText, moment, momentOrNull, text, textOrNull, uuid } from '../database/columns'
+
+export class Account extends Model<InferAttributes<Account>, InferCreationAttributes<Account>> {
+  declare id: string
+  declare mail: string
+  declare name: string
+  declare passwordHash: string
+  declare roles: Role[]
+  declare confirmedAt: Date | null
+  declare createdAt: Date
+}
+
+export class AccountLink extends Model<InferAttributes<AccountLink>, InferCreationAttributes<AccountLink>> {
+  declare tokenHash: string
+  declare accountId: string
+  declare next: string | null
+  declare expiresAt: Date
+  declare usedAt: CreationOptional<Date | null>
+}
+
+export class Session extends Model<InferAttributes<Session>, InferCreationAttributes<Session>> {
+  declare tokenHash: string
+  declare accountId: string
+  declare createdAt: Date
+  declare expiresAt: Date
+}
+
+/** The person behind an account who has a file. */
+export class Candidate extends Model<InferAttributes<Candidate>, InferCreationAttributes<Candidate>> {
+  declare id: string
+  declare accountId: string
+  declare name: string
+  declare born: string | null
+  /** Names the person went by before, as they say. */
+  declare otherNames: string[]
+  declare createdAt: Date
+}
+
+export function defineAccounts(sequelize: Sequelize) {
+  const tokenHash = { type: DataTypes.STRING(64), primaryKey: true }
+  Account.init({ id, mail: text, name: text, passwordHash: text, roles: json, confirmedAt: momentOrNull, createdAt: moment }, { sequelize, tableName: 'accounts' })
+  AccountLink.init({ tokenHash, accountId: uuid, next: textOrNull, expiresAt: moment, usedAt: momentOrNull }, { sequelize, tableName: 'account_links' })
+  Session.init({ tokenHash, accountId: uuid, createdAt: moment, expiresAt: moment }, { sequelize, tableName: 'sessions' })
+  Candidate.init({ id, accountId: uuid, name: longText, born: textOrNull, otherNames: json, createdAt: moment }, { sequelize, tableName: 'candidates' })
+}

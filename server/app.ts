@@ -1,0 +1,93 @@
+import Koa, { type Context, type Next } from 'koa'
+import compress from 'koa-compress'
+import helmet from 'koa-helmet'
+import send from 'koa-send'
+import serveStatic from 'koa-static'
+import { openApi } from '#contract/openapi'
+import { accountRoutes } from './accounts/routes'
+import { applicationRoutes } from './applications/routes'
+import { auditRoutes } from './audit/routes'
+import { claimRoutes } from './claims/routes'
+import { demoRoutes } from './demo/routes'
+import type { Deps } from './deps'
+import { deskRoutes } from './desk/routes'
+import { serveDocuments } from './documents/serveBytes'
+import { hiringRoutes } from './hiring/routes'
+import { Problem } from './http/problems'
+import { serve } from './http/serve'
+import { skillsRoutes } from './skills/routes'
+import { sourceRoutes } from './sources/routes'
+import { vacancyRoutes } from './vacancies/routes'
+import { verificationRoutes } from './verification/routes'
+
+export const routes = [
+  ...accountRoutes,
+  ...vacancyRoutes,
+  ...applicationRoutes,
+  ...claimRoutes,
+  ...sourceRoutes,
+  ...skillsRoutes,
+  ...verificationRoutes,
+  ...hiringRoutes,
+  ...deskRoutes,
+  ...auditRoutes,
+  ...demoRoutes,
+]
+
+/** The whole application as one Koa app. */
+export function makeApp(deps: Omit<Deps, 'clock'>): Koa {
+  const app = new Koa()
+  app.use(problems(deps))
+  app.use(helmet({ contentSecurityPolicy: { directives: policy }, strictTransportSecurity: deps.config.publicUrl.startsWith('https:') }))
+  app.use(compress({ threshold: 2048, br: false }))
+  const router = serve(routes, deps)
+  serveDocuments(router, deps)
+  router.get('/api/openapi.json', (ctx: Context) => {
+    ctx.body = openApi(`Probatum for ${deps.config.operator}`, '1.0.0')
+  })
+  router.all('/api/(.*)', () => {
+    throw new Problem(404, 'no-such-endpoint', 'There is no such endpoint.')
+  })
+  app.use(router.routes())
+  app.use(serveStatic(deps.config.webFolder, { maxage: 0, setHeaders: (response, path) => void (path.includes('/assets/') && response.setHeader('Cache-Control', 'public, max-age=31536000, immutable')) }))
+  // Every other address is a place in the web client.
+  app.use(async (ctx) => {
+    if (ctx.method === 'GET' && ctx.accepts('html')) await send(ctx, 'index.html', { root: deps.config.webFolder })
+  })
+  return app
+}
+
+/** Only ourselves; pdf.js draws fonts from data, and pictures of documents are blobs. */
+const policy = {
+  defaultSrc: ["'self'"],
+  imgSrc: ["'self'", 'data:', 'blob:'],
+  fontSrc: ["'self'", 'data:'],
+  styleSrc: ["'self'", "'unsafe-inline'"],
+  scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
+  workerSrc: ["'self'", 'blob:'],
+  frameAncestors: ["'none'"],
+  formAction: ["'self'"],
+  upgradeInsecureRequests: null,
+}
+
+/** Turns errors into problem details; what is nobody's fault but ours is logged and says nothing of the inside. */
+function problems(deps: Omit<Deps, 'clock'>) {
+  return async (ctx: Context, next: Next) => {
+    try {
+      await next()
+    } catch (error) {
+      const problem = error instanceof Problem ? error : problemOf(error)
+      if (problem.status >= 500) deps.log.error({ error: error instanceof Error ? error.stack : error, path: ctx.path }, 'a request failed')
+      ctx.status = problem.status
+      ctx.type = 'application/problem+json'
+      ctx.body = JSON.stringify(problem.body())
+    }
+  }
+}
+
+function problemOf(error: unknown): Problem {
+  const status = (error as { status?: number }).status
+  if (status === 404) return new Problem(404, 'not-found', 'There is nothing here.')
+  if (status && status >= 400 && status < 500) return new Problem(status, 'bad-request', 'The request cannot be read.')
+  return new Problem(500, 'our-fault', 'Something went wrong on our side. What you typed is kept; try again in a minute.')
+}

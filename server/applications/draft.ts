@@ -1,0 +1,41 @@
+import { claimFaces, claimsOf } from '../claims/face'
+import type { Account, Deps } from '../deps'
+import { readinessOf } from '../hiring/readiness'
+import { permissionText } from '../permissions/text'
+import { permissionOf } from '../permissions/permissions'
+import { isOpen, requirementsOf, vacancyById } from '../vacancies/vacancies'
+import { ownApplication } from './find'
+import { leftOf } from './left'
+
+/** An application as its candidate writes it. */
+export async function readDraft(deps: Deps, actor: Account, id: string) {
+  const application = await ownApplication(deps, actor, id)
+  const vacancy = await vacancyById(application.vacancyId)
+  const { outcomes } = await readinessOf(deps, application)
+  const permission = await permissionOf(id)
+  return {
+    id,
+    version: application.version,
+    stage: application.stage,
+    reference: application.reference ?? null,
+    vacancy: {
+      slug: vacancy.slug,
+      title: vacancy.title,
+      closesAt: vacancy.closesAt.toISOString(),
+      timeZone: vacancy.timeZone,
+      targetStart: vacancy.targetStart,
+      open: isOpen(vacancy, deps.clock.now()),
+    },
+    form: vacancy.form,
+    requirements: requirementsOf(vacancy),
+    answers: application.answers,
+    claims: await claimFaces(await claimsOf(application.candidateId)),
+    permission: permission && { signedAt: permission.signedAt.toISOString(), fullName: permission.fullName },
+    permissionText: permissionText(deps.config.operator),
+    outcomes,
+    left: await leftOf(vacancy, outcomes),
+    lastSection: application.lastSection ?? null,
+    savedAt: application.savedAt.toISOString(),
+    today: deps.clock.today().toString(),
+  }
+}

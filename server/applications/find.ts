@@ -1,0 +1,49 @@
+import { Op } from 'sequelize'
+import type { Stage } from '#contract/applications'
+import { candidateOf } from '../accounts/candidate'
+import { Candidate } from '../accounts/model'
+import { lockOf } from '../database/connection'
+import type { Account, Deps } from '../deps'
+import { notFound } from '../http/problems'
+import { Application } from './model'
+
+/** Stages in which the desk still works on an application. */
+export const activeStages = ['sent', 'shortlisted', 'offered'] as const satisfies readonly Stage[]
+
+export const applicationById = (id: string): Promise<Application> => Application.findByPk(id, { rejectOnEmpty: true })
+
+/** An application of the person's own; somebody else's is not there. */
+export async function ownApplication(deps: Deps, actor: Account, id: string, options: { lock?: boolean } = {}): Promise<Application> {
+  const candidate = await candidateOf(deps, actor)
+  const application = await Application.findOne({ where: { id, candidateId: candidate.id }, ...(options.lock ? lockOf() : {}) })
+  if (!application) throw notFound()
+  return application
+}
+
+export async function ownApplicationFor(actor: Account, vacancyId: string) {
+  const candidate = await Candidate.findOne({ where: { accountId: actor.id } })
+  const application = candidate && (await Application.findOne({ where: { candidateId: candidate.id, vacancyId } }))
+  return application ? { id: application.id, stage: application.stage } : null
+}
+
+/** An application the desk may see: one that has been sent. What is still being written is nobody else's. */
+export async function sentApplication(id: string, options: { lock?: boolean } = {}): Promise<Application> {
+  const application = await Application.findOne({ where: { id, stage: { [Op.ne]: 'being written' } }, ...(options.lock ? lockOf() : {}) })
+  if (!application) throw notFound()
+  return application
+}
+
+export const applicationsOf = (candidateId: string): Promise<Application[]> => Application.findAll({ where: { candidateId }, order: ['createdAt', 'id'] })
+
+export const activeApplications = (after: string | undefined, most: number): Promise<Application[]> =>
+  Application.findAll({ where: { stage: [...activeStages], ...(after ? { id: { [Op.gt]: after } } : {}) }, order: ['id'], limit: most })
+
+export async function countsByStage(): Promise<Map<string, Record<string, number>>> {
+  const rows = await Application.count({ group: ['vacancyId', 'stage'] })
+  const counts = new Map<string, Record<string, number>>()
+  for (const row of rows) {
+    const vacancy = String(row.vacancyId)
+    counts.set(vacancy, { ...counts.get(vacancy), [String(row.stage)]: row.count })
+  }
+  return counts
+}

@@ -1,0 +1,69 @@
+import { createHash } from 'node:crypto'
+import { openAt } from '#core/requirements/evaluate'
+import { writeReference } from '#core/references/reference'
+import { candidateWithMail } from '../accounts/candidate'
+import { recordEvent } from '../audit/record'
+import { claimFaces, claimsOf } from '../claims/face'
+import { nextNumber } from '../database/counter'
+import type { Account, Deps } from '../deps'
+import { readinessOf } from '../hiring/readiness'
+import { refreshStanding } from '../hiring/standing'
+import { conflict, insistOnVersion } from '../http/problems'
+import { queueMail } from '../messages/queueMail'
+import { permissionOf } from '../permissions/permissions'
+import { isOpen, vacancyById } from '../vacancies/vacancies'
+import { ownApplication } from './find'
+import { leftOf } from './left'
+import { Snapshot } from './model'
+
+const referencePrefix = 'VM'
+
+/**
+ * Sends an application: refuses while anything is missing by the vacancy's own requirements, gives it its reference, keeps
+ * an unchanged snapshot, and mails a confirmation.
+ */
+export async function sendApplication(deps: Deps, actor: Account, id: string, version: number) {
+  const application = await ownApplication(deps, actor, id, { lock: true })
+  if (application.stage !== 'being written') throw conflict('already-sent', `This application has been sent, as ${application.reference}.`)
+  insistOnVersion(version, application.version, { answers: application.answers })
+  const vacancy = await vacancyById(application.vacancyId)
+  const now = deps.clock.now()
+  if (!isOpen(vacancy, now)) throw conflict('closed', 'This vacancy is closed. What you wrote is kept, and cannot be sent any more.')
+  const { outcomes } = await readinessOf(deps, application)
+  if (openAt(outcomes, 'send').length > 0) throw conflict('not-complete', 'Something is still missing.', { left: await leftOf(vacancy, outcomes) })
+
+  const number = await nextNumber(deps, 'applications')
+  const reference = writeReference(referencePrefix, number)
+  await application.update({ stage: 'sent', number, reference, sentAt: now, version: version + 1 })
+  const permission = await permissionOf(id)
+  const content = {
+    reference,
+    sentAt: now.toISOString(),
+    vacancy: { id: vacancy.id, title: vacancy.title, requirements: vacancy.requirements, form: vacancy.form },
+    answers: application.answers,
+    claims: await claimFaces(await claimsOf(application.candidateId)),
+    permission: permission && { fullName: permission.fullName, textVersion: permission.textVersion, sha256: permission.sha256, signedAt: permission.signedAt.toISOString() },
+  }
+  const sha256 = createHash('sha256').update(JSON.stringify(content)).digest('hex')
+  await Snapshot.create({ applicationId: id, content, sha256, createdAt: now })
+
+  const person = await candidateWithMail(application.candidateId)
+  await queueMail(deps, {
+    to: { name: person.name, mail: actor.mail },
+    subject: `We have your application ${reference}`,
+    text: `Your application for ${vacancy.title} has arrived. Its reference is ${reference}.\n\nWhat happens next, and what we still need from you, is on your status page:\n${deps.config.publicUrl}/applications/${id}`,
+    attachments: permission ? [{ fileName: `Permission to check, ${reference}.pdf`, sha256: permission.sha256 }] : [],
+    applicationId: id,
+  })
+  await recordEvent(deps, actor, {
+    code: 'application-sent',
+    what: `Sent the application for ${vacancy.title}`,
+    forCandidate: `You sent your application; its reference is ${reference}.`,
+    about: reference,
+    candidateId: application.candidateId,
+    applicationId: id,
+    details: { snapshot: sha256 },
+  })
+  await refreshStanding(deps, application)
+  return { reference, sentAt: now.toISOString() }
+}

@@ -1,0 +1,125 @@
+import type { Status } from '#contract/applications'
+import { openAt } from '#core/requirements/evaluate'
+import { type Gate, gates, type Outcome, type Requirement, type Step } from '#core/requirements/requirement'
+import { outcomeWords } from '#core/words/requirements'
+import { trailOf } from '../audit/trail'
+import { claimFaces } from '../claims/face'
+import type { Account, Deps } from '../deps'
+import { GatePassage, Offer, OnboardingTask } from '../hiring/model'
+import { nextGate, readinessOf } from '../hiring/readiness'
+import { checkByKey } from '../skills/checks'
+import { allVacancies, namesFor } from '../vacancies/vacancies'
+import { applicationsOf, ownApplication } from './find'
+import { leftOf } from './left'
+import { candidateOf } from '../accounts/candidate'
+import type { Application } from './model'
+
+const gateNames: Record<Gate, string> = { send: 'Application', shortlist: 'Shortlist', offer: 'Offer', start: 'Cleared to start' }
+
+/** Whose step it is, said to the candidate. */
+const holders: Record<Step['who'], string> = { candidate: 'you', desk: 'us', source: 'the source', 'hiring manager': 'us' }
+
+const acts: Partial<Record<Step['what'], Status['toDo'][number]['act']>> = {
+  upload: 'upload',
+  renew: 'renew',
+  'sit check': 'sit check',
+  'do task': 'do task',
+  explain: 'explain',
+}
+
+/** What happened, who has the ball, what to do next: the page a candidate comes back to. */
+export async function readStatus(deps: Deps, actor: Account, id: string): Promise<Status> {
+  const application = await ownApplication(deps, actor, id)
+  const readiness = await readinessOf(deps, application)
+  const { vacancy, outcomes, forecast, requirements } = readiness
+  const names = await namesFor(vacancy)
+  const nameOf = (key: string) => names[key] ?? key
+  const [passages, offer, tasks, trail] = await Promise.all([
+    GatePassage.findAll({ where: { applicationId: id } }),
+    Offer.findByPk(id),
+    OnboardingTask.findAll({ where: { applicationId: id } }),
+    trailOf({ candidateId: application.candidateId, applicationId: id }),
+  ])
+  const ended = application.stage === 'withdrawn' || application.stage === 'declined' || application.stage === 'cleared'
+  const afterSending = outcomes.filter(({ gate }) => gate !== 'send')
+  const line = (outcome: Outcome) => ({ title: outcome.title, why: outcomeWords(outcome, nameOf) })
+  const theirs = ended ? [] : afterSending.filter((outcome) => outcome.steps[0]?.who === 'candidate' && isDue(outcome, offer !== null))
+  const toDo = await Promise.all(theirs.map((outcome) => toDoOf(outcome, requirements, line(outcome).why)))
+  return {
+    id,
+    reference: application.reference ?? null,
+    title: vacancy.title,
+    stage: application.stage,
+    targetStart: application.targetStart,
+    ball: ballOf(application, toDo.length, outcomes),
+    likely: ended || application.stage === 'being written' ? null : { early: forecast.early.toString(), likely: forecast.likely.toString(), late: forecast.late.toString() },
+    gates: gates.map((gate) => {
+      const passedAt = gate === 'send' ? application.sentAt : passages.find((passage) => passage.gate === gate)?.passedAt
+      return { gate, name: gateNames[gate], state: passedAt ? 'passed' : nextGate[application.stage] === gate ? 'next' : 'later', passedAt: passedAt?.toISOString() ?? null }
+    }),
+    toDo: application.stage === 'being written' ? [{ key: 'finish', title: 'Finish and send your application', why: `${(await leftOf(vacancy, outcomes)).length} things are left.`, act: 'finish', target: id, minutes: null }] : toDo,
+    withOthers: ended || application.stage === 'being written' ? [] : afterSending.filter(({ steps }) => steps[0] && steps[0].who !== 'candidate').map((outcome) => ({ ...line(outcome), who: holders[outcome.steps[0]!.who] })),
+    done: afterSending.filter(({ state }) => state === 'met').map(line),
+    claims: await claimFaces(readiness.claims, readiness.documents),
+    offer: offer && { salary: offer.salary, startsOn: offer.startsOn, answerBy: offer.answerBy, answer: offer.answer ?? null },
+    tasks: tasks.map(({ key, title, text, doneAt }) => ({ key, title, text, doneAt: doneAt?.toISOString() ?? null })),
+    happenings: trail.flatMap(({ at, forCandidate }) => (forCandidate ? [{ at: at.toISOString(), text: forCandidate }] : [])),
+    today: deps.clock.today().toString(),
+  }
+}
+
+/** Onboarding tasks and the offer come up only once there is an offer. */
+function isDue(outcome: Outcome, hasOffer: boolean): boolean {
+  return outcome.reason.code === 'task-open' || outcome.reason.code === 'offer-open' ? hasOffer : true
+}
+
+async function toDoOf(outcome: Outcome, requirements: readonly Requirement[], why: string): Promise<Status['toDo'][number]> {
+  const { asks } = requirements.find(({ key }) => key === outcome.requirement)!
+  const step = outcome.steps[0]!
+  if (asks.kind === 'skills check') {
+    const check = await checkByKey(asks.check)
+    return { key: outcome.requirement, title: check.title, why, act: 'sit check', target: asks.check, minutes: check.minutes }
+  }
+  if (asks.kind === 'onboarding task') return { key: outcome.requirement, title: outcome.title, why, act: 'do task', target: asks.task, minutes: null }
+  if (asks.kind === 'offer accepted') return { key: outcome.requirement, title: 'Answer the offer', why, act: 'answer offer', target: '', minutes: null }
+  return { key: outcome.requirement, title: outcome.title, why, act: acts[step.what] ?? 'upload', target: outcome.claims[0] ?? '', minutes: null }
+}
+
+function ballOf({ stage }: Application, toDo: number, outcomes: readonly Outcome[]): string {
+  if (stage === 'being written') return 'With you: the application has not been sent yet.'
+  if (stage === 'withdrawn') return 'Nobody: you withdrew this application.'
+  if (stage === 'declined') return 'Nobody: you declined the offer.'
+  if (stage === 'cleared') return 'All done. See you on the first day.'
+  if (toDo > 0) return toDo === 1 ? 'With you: one thing to do.' : `With you: ${toDo} things to do.`
+  const gate = nextGate[stage]
+  const open = gate ? openAt(outcomes, gate) : []
+  const source = open.find(({ steps }) => steps[0]?.who === 'source')
+  if (source && open.every(({ steps }) => steps[0]?.who === 'source')) return 'With a source we have asked. Nothing is needed from you.'
+  return 'With us. Nothing is needed from you.'
+}
+
+/** One's own applications, with what is left in each. */
+export async function myApplications(deps: Deps, actor: Account) {
+  const candidate = await candidateOf(deps, actor)
+  const vacancies = new Map((await allVacancies()).map((vacancy) => [vacancy.id, vacancy]))
+  const own = await applicationsOf(candidate.id)
+  return Promise.all(
+    own.map(async (application) => {
+      const vacancy = vacancies.get(application.vacancyId)!
+      const { outcomes } = await readinessOf(deps, application)
+      const left = application.stage === 'being written' ? openAt(outcomes, 'send').length : 0
+      const toDo = outcomes.filter((outcome) => outcome.gate !== 'send' && outcome.steps[0]?.who === 'candidate').length
+      return {
+        id: application.id,
+        reference: application.reference ?? null,
+        title: vacancy.title,
+        place: vacancy.place,
+        stage: application.stage,
+        left,
+        ball: ballOf(application, toDo, outcomes),
+        closesAt: vacancy.closesAt.toISOString(),
+        timeZone: vacancy.timeZone,
+      }
+    }),
+  )
+}

@@ -1,0 +1,34 @@
+import { v7 as uuid } from 'uuid'
+import { type Actor, type Deps, nameOfActor } from '../deps'
+import { Event } from './model'
+
+export type Happening = {
+  code: string
+  /** What was done, for the desk: "Marked Degree.pdf as seen". */
+  what: string
+  /** The same for the candidate's status page; left out where it is none of their concern. */
+  forCandidate?: string
+  about?: string
+  candidateId?: string
+  applicationId?: string
+  claimId?: string
+  details?: Record<string, unknown>
+}
+
+/** Leaves an audit event, in the transaction of what happened. */
+export async function recordEvent(deps: Deps, actor: Actor, { code, what, forCandidate, about, candidateId, applicationId, claimId, details }: Happening) {
+  await Event.create({
+    id: uuid({ msecs: deps.clock.now().getTime() }),
+    at: deps.clock.now(),
+    actorId: actor.kind === 'account' ? actor.id : null,
+    who: nameOfActor(actor),
+    code,
+    what,
+    forCandidate: forCandidate ?? null,
+    about: about ?? null,
+    candidateId: candidateId ?? null,
+    applicationId: applicationId ?? null,
+    claimId: claimId ?? null,
+    details: details ?? {},
+  })
+}

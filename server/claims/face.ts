@@ -1,0 +1,34 @@
+import { Op } from 'sequelize'
+import type { Claim as ClaimFace } from '#contract/claims'
+import type { Document } from '../documents/model'
+import { documentLine, documentsOf } from '../documents/documents'
+import { labelOf } from './label'
+import { Claim, EarlierCredential } from './model'
+
+/** The claims of a file in the order they were given, without those taken back. */
+export const claimsOf = (candidateId: string): Promise<Claim[]> =>
+  Claim.findAll({ where: { candidateId, removedAt: { [Op.is]: null } }, order: ['createdAt', 'id'] })
+
+/** Claims as they are shown, with their documents and earlier versions. */
+export async function claimFaces(claims: readonly Claim[], documents?: readonly Document[]): Promise<ClaimFace[]> {
+  const ids = claims.map(({ id }) => id)
+  const papers = documents ?? (await documentsOf(ids))
+  const earlier = ids.length === 0 ? [] : await EarlierCredential.findAll({ where: { claimId: ids }, order: [['credentialVersion', 'DESC']] })
+  return claims.map((claim) => {
+    const lines = (version: number) => papers.filter(({ claimId, credentialVersion }) => claimId === claim.id && credentialVersion === version).map(documentLine)
+    return {
+      id: claim.id,
+      version: claim.version,
+      credentialVersion: claim.credentialVersion,
+      details: claim.details,
+      label: labelOf(claim.details),
+      rung: claim.rung,
+      documents: lines(claim.credentialVersion),
+      earlier: earlier
+        .filter(({ claimId }) => claimId === claim.id)
+        .map(({ credentialVersion, details, rung, replacedAt }) => ({ credentialVersion, details, rung, replacedAt: replacedAt.toISOString(), documents: lines(credentialVersion) })),
+    }
+  })
+}
+
+export const claimFace = async (claim: Claim): Promise<ClaimFace> => (await claimFaces([claim]))[0]!

@@ -1,0 +1,11 @@
+import type { ClaimDetails } from '#contract/claims'
+import { credentialKind } from '#core/requirements/catalogue'
+
+/** What a claim is called on screens and in sentences. */
+export function labelOf(details: ClaimDetails): string {
+  if (details.kind === 'study') return [details.award, details.subject].filter(Boolean).join(' ') || 'Study'
+  if (details.kind === 'work') return details.activity === 'employment' ? details.sourceName || details.position || 'Work' : capital(details.position || details.activity)
+  return credentialKind(details.credential)?.name ?? details.credential
+}
+
+const capital = (text: string) => text.replace(/^./, (letter) => letter.toUpperCase())

@@ -1,0 +1,38 @@
+import { type CreationOptional, DataTypes, type InferAttributes, type InferCreationAttributes, Model, type Sequelize } from 'sequelize'
+import type { ClaimDetails } from '#contract/claims'
+import type { Rung } from '#core/requirements/requirement'
+import { id, json, moment, momentOrNull, text, textOrNull, uuid, uuidOrNull, whole } from '../database/columns'
+
+export class Claim extends Model<InferAttributes<Claim>, InferCreationAttributes<Claim>> {
+  declare id: string
+  declare candidateId: string
+  declare kind: ClaimDetails['kind']
+  declare details: ClaimDetails
+  /** The number on the paper, for finding. */
+  declare number: string | null
+  declare rung: Rung
+  declare sourceId: string | null
+  declare credentialVersion: number
+  declare version: number
+  declare createdAt: Date
+  declare removedAt: CreationOptional<Date | null>
+}
+
+export class EarlierCredential extends Model<InferAttributes<EarlierCredential>, InferCreationAttributes<EarlierCredential>> {
+  declare claimId: string
+  declare credentialVersion: number
+  declare details: ClaimDetails
+  declare rung: Rung
+  declare replacedAt: Date
+}
+
+export function defineClaims(sequelize: Sequelize) {
+  Claim.init(
+    { id, candidateId: uuid, kind: text, details: json, number: textOrNull, rung: text, sourceId: uuidOrNull, credentialVersion: whole, version: whole, createdAt: moment, removedAt: momentOrNull },
+    { sequelize, tableName: 'claims' },
+  )
+  EarlierCredential.init(
+    { claimId: { type: DataTypes.UUID, primaryKey: true }, credentialVersion: { type: DataTypes.INTEGER, primaryKey: true }, details: json, rung: text, replacedAt: moment },
+    { sequelize, tableName: 'earlier_credentials' },
+  )
+}

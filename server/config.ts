@@ -1,0 +1,45 @@
+/** What can be set from outside, each by an environment variable with a working default for one machine. */
+export type Config = {
+  port: number
+  host: string
+  databaseUrl: string
+  /** Where people reach the application; the start of every link in a mail. */
+  publicUrl: string
+  smtpUrl: string
+  mailFrom: string
+  /** The register service: `GET {registerUrl}/{register}/{number}`. */
+  registerUrl: string
+  operator: string
+  contact: string
+  timeZone: string
+  /** The demo's clock may be moved and its accounts are shown at sign-in. Never in real use. */
+  demo: boolean
+  /** Where the built web client lies. */
+  webFolder: string
+  logLevel: string
+}
+
+export function readConfig(env: NodeJS.ProcessEnv = process.env): Config {
+  const port = numberOf('PORT', env.PORT ?? '4100')
+  return {
+    port,
+    host: env.HOST ?? '127.0.0.1',
+    databaseUrl: env.DATABASE_URL ?? 'mariadb://root@127.0.0.1:4106/probatum',
+    publicUrl: env.PUBLIC_URL ?? `http://127.0.0.1:${port}`,
+    smtpUrl: env.SMTP_URL ?? 'smtp://127.0.0.1:4102',
+    mailFrom: env.MAIL_FROM ?? 'Vallorne Mountain Lines <applications@vallorne.example>',
+    registerUrl: env.REGISTER_URL ?? 'http://127.0.0.1:4103/registers',
+    operator: env.OPERATOR ?? 'Vallorne Mountain Lines',
+    contact: env.CONTACT ?? 'applications@vallorne.example',
+    timeZone: env.TIME_ZONE ?? 'Europe/Vienna',
+    demo: env.DEMO === 'yes',
+    webFolder: env.WEB_FOLDER ?? 'dist/web',
+    logLevel: env.LOG_LEVEL ?? 'info',
+  }
+}
+
+function numberOf(name: string, text: string): number {
+  const value = Number(text)
+  if (!Number.isInteger(value) || value < 0 || value > 65535) throw new Error(`${name} must be a port number, not "${text}"`)
+  return value
+}

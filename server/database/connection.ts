@@ -1,0 +1,55 @@
+import { AsyncLocalStorage } from 'node:async_hooks'
+import { setTimeout as wait } from 'node:timers/promises'
+import { type ModelStatic, Sequelize, type Transaction } from 'sequelize'
+
+/**
+ * Every query inside `inTransaction` belongs to its transaction: Sequelize asks this namespace for the current one, and
+ * `AsyncLocalStorage` carries it along, so that no use case has to pass it on.
+ */
+const current = new AsyncLocalStorage<Map<string, unknown>>()
+Sequelize.useCLS({
+  bind: <F extends (...given: never[]) => unknown>(callback: F) => callback,
+  get: (key: string) => current.getStore()?.get(key),
+  set: (key: string, value: unknown) => current.getStore()?.set(key, value),
+  run: (callback: (context: unknown) => unknown) => current.run(new Map(), () => callback(current.getStore())),
+} as never)
+
+export function connect(url: string): Sequelize {
+  return new Sequelize(url, {
+    logging: false,
+    timezone: '+00:00',
+    pool: { max: 12, min: 1, acquire: 20_000, idle: 30_000 },
+    define: { timestamps: false },
+    dialectOptions: { timezone: 'Z' },
+  })
+}
+
+/** Deadlock, lock wait timeout, snapshot conflict, and a Galera node that failed certification: the work is done again. */
+const retryable = new Set([1213, 1205, 1020])
+const mostAttempts = 4
+
+/**
+ * Runs `work` in one transaction, joined if there is one already. Retries when the database says that somebody else was
+ * in the way; `work` must therefore leave nothing outside the database.
+ */
+export async function inTransaction<T>(sequelize: Sequelize, work: () => Promise<T>): Promise<T> {
+  if (current.getStore()?.get('transaction')) return work()
+  for (let attempt = 1; ; attempt += 1) {
+    try {
+      return await sequelize.transaction(work)
+    } catch (error) {
+      const code = (error as { original?: { errno?: number } }).original?.errno
+      if (!code || !retryable.has(code) || attempt >= mostAttempts) throw error
+      await wait(20 * attempt + Math.random() * 30)
+    }
+  }
+}
+
+/** The transaction under way, for the few places that must lock a row. */
+export function lockOf(): { lock: Transaction['LOCK']['UPDATE'] } | undefined {
+  const transaction = current.getStore()?.get('transaction') as Transaction | undefined
+  return transaction && { lock: transaction.LOCK.UPDATE }
+}
+
+// biome-ignore lint/suspicious/noExplicitAny: a list of models of any shape
+export type AnyModel = ModelStatic<any>

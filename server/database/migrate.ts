@@ -1,0 +1,21 @@
+import type { Sequelize } from 'sequelize'
+import { SequelizeStorage, Umzug } from 'umzug'
+import { up as first } from './migrations/001-first'
+
+const migrations = [{ name: '001-first', statements: first }]
+
+/** Brings the database to the newest shape; safe to call from several copies, since each step is recorded. */
+export async function migrate(sequelize: Sequelize): Promise<string[]> {
+  const umzug = new Umzug({
+    migrations: migrations.map(({ name, statements }) => ({
+      name,
+      up: async () => {
+        for (const statement of statements) await sequelize.query(statement)
+      },
+    })),
+    context: sequelize,
+    storage: new SequelizeStorage({ sequelize, tableName: 'migrations' }),
+    logger: undefined,
+  })
+  return (await umzug.up()).map(({ name }) => name)
+}

@@ -1,0 +1,22 @@
+import type { Sequelize } from 'sequelize'
+import { defineAccounts } from '../accounts/model'
+import { defineApplications } from '../applications/model'
+import { defineEvents } from '../audit/model'
+import { defineClaims } from '../claims/model'
+import { defineSettings } from '../demo/settings'
+import { defineDocuments } from '../documents/model'
+import { defineHiring } from '../hiring/model'
+import { defineJobs } from '../jobs/model'
+import { defineMessages } from '../messages/model'
+import { definePermissions } from '../permissions/model'
+import { defineSkills } from '../skills/model'
+import { defineSources } from '../sources/model'
+import { defineVacancies } from '../vacancies/model'
+import { defineVerification } from '../verification/model'
+
+/** Ties every model to its database. Once a process. */
+export function defineModels(sequelize: Sequelize) {
+  for (const define of [defineAccounts, defineApplications, defineEvents, defineClaims, defineSettings, defineDocuments, defineHiring, defineJobs, defineMessages, definePermissions, defineSkills, defineSources, defineVacancies, defineVerification]) {
+    define(sequelize)
+  }
+}

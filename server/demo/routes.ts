@@ -1,0 +1,23 @@
+import { moveClock, readClock } from '#contract/demo'
+import { bind } from '../http/bind'
+import { notFound } from '../http/problems'
+import { queueSweep } from '../jobs/sweep'
+import { clockAhead, daysAhead, moveClockAhead } from './clock'
+
+export const demoRoutes = [
+  bind(readClock, async ({ deps }) => faceOf(deps.clock, deps.config.demo ? await daysAhead() : 0)),
+  bind(moveClock, async ({ deps, input }) => {
+    if (!deps.config.demo) throw notFound()
+    await moveClockAhead(input.body.days)
+    const ahead = await daysAhead()
+    const clock = clockAhead(ahead * 86_400_000, deps.config.timeZone)
+    await queueSweep({ ...deps, clock })
+    return faceOf(clock, ahead)
+  }),
+]
+
+const faceOf = (clock: { now: () => Date; today: () => { toString(): string } }, daysAhead: number) => ({
+  now: clock.now().toISOString(),
+  today: clock.today().toString(),
+  daysAhead,
+})

@@ -1,0 +1,33 @@
+import type { Logger } from 'pino'
+import type { Sequelize } from 'sequelize'
+import type { Temporal } from 'temporal-polyfill'
+import type { Role } from '#contract/endpoint'
+import type { Config } from './config'
+import type { Mailer } from './outside/mail'
+import type { Registers } from './outside/registers'
+
+export type Clock = { now: () => Date; today: () => Temporal.PlainDate }
+
+/** What a use case may use: the clock, the ports, the settings. The transaction is around it (see database/connection). */
+export type Deps = {
+  clock: Clock
+  config: Config
+  sequelize: Sequelize
+  log: Logger
+  mailer: Mailer
+  registers: Registers
+}
+
+/** Who acts. A link's bearer has no account; the system acts in jobs. */
+export type Actor =
+  | { kind: 'account'; id: string; name: string; mail: string; roles: readonly Role[] }
+  | { kind: 'nobody' }
+  | { kind: 'bearer'; name: string }
+  | { kind: 'system' }
+
+export type Account = Extract<Actor, { kind: 'account' }>
+
+export const nameOfActor = (actor: Actor): string => {
+  if (actor.kind === 'account' || actor.kind === 'bearer') return actor.name
+  return actor.kind === 'system' ? 'Probatum' : 'Somebody not signed in'
+}

@@ -1,0 +1,110 @@
+import type { File } from '#contract/desk'
+import { questionsOf } from '#core/form/form'
+import { openAt, upToGate } from '#core/requirements/evaluate'
+import type { Gate, Outcome } from '#core/requirements/requirement'
+import { writeWhen } from '#core/dates/write'
+import { ballWords, outcomeWords } from '#core/words/requirements'
+import { candidateWithMail } from '../accounts/candidate'
+import { sentApplication } from '../applications/find'
+import { trailOf } from '../audit/trail'
+import { claimFaces } from '../claims/face'
+import type { Deps } from '../deps'
+import { GatePassage, Offer, Waiver } from '../hiring/model'
+import { nextGate, readinessOf } from '../hiring/readiness'
+import { heldUpWords } from '../hiring/standing'
+import { bankOf, checkByKey, sittingsOf } from '../skills/checks'
+import { namesFor } from '../vacancies/vacancies'
+import { fileForProof } from '../verification/load'
+import { proofOf } from '../verification/proof'
+
+/** Everything the desk sees about an application, in one reply. */
+export async function readFile(deps: Deps, id: string): Promise<File> {
+  const application = await sentApplication(id)
+  const readiness = await readinessOf(deps, application)
+  const { vacancy, claims, outcomes, forecast, requirements } = readiness
+  const [person, proofs, names, waivers, offer, passages, trail] = await Promise.all([
+    candidateWithMail(application.candidateId),
+    fileForProof(application.candidateId),
+    namesFor(vacancy),
+    Waiver.findAll({ where: { applicationId: id }, order: ['givenAt'] }),
+    Offer.findByPk(id),
+    GatePassage.findAll({ where: { applicationId: id }, order: ['passedAt'] }),
+    trailOf({ candidateId: application.candidateId, applicationId: id }),
+  ])
+  const gate = nextGate[application.stage]
+  const forGate = gate ? upToGate(outcomes, gate).filter(({ state, gate: own }) => state !== 'not needed' && own !== 'send') : []
+  const nameOf = (key: string) => names[key] ?? key
+  const history = requirements.flatMap(({ asks }) => (asks.kind === 'history' ? [asks] : []))[0]
+  const faces = await claimFaces(claims, readiness.documents)
+  const contactMail = application.answers['contact.mail'] ?? person.mail
+  return {
+    id,
+    version: application.version,
+    candidate: { id: person.id, name: person.name, mail: contactMail, born: person.born },
+    reference: application.reference ?? null,
+    vacancy: { id: vacancy.id, slug: vacancy.slug, title: vacancy.title, place: vacancy.place },
+    stage: application.stage,
+    today: deps.clock.today().toString(),
+    targetStart: application.targetStart,
+    likely: { early: forecast.early.toString(), likely: forecast.likely.toString(), late: forecast.late.toString() },
+    slack: readiness.slack,
+    heldUpBy: forecast.heldUpBy ? heldUpWords(forecast.heldUpBy) : null,
+    nextGate: gate,
+    met: { done: forGate.length - (gate ? openAt(forGate, gate).length : 0), of: forGate.length },
+    claims: faces.map((face, index) => ({ ...face, proof: proofOf(claims[index]!, proofs), ...wantsOf(face.id, outcomes, gate) })),
+    answers: vacancy.form.flatMap((section) =>
+      questionsOf([section]).flatMap(({ key, label, kind }) => {
+        const answer = application.answers[key]
+        if (answer === undefined) return []
+        const because = application.answers[`${key}.because`]
+        const shown = kind === 'date' ? writeWhen(answer) : answer
+        return [{ section: section.title, label, answer: because ? `${shown}: ${because}` : shown }]
+      }),
+    ),
+    requirements: requirements.filter(({ gate: own }) => own !== 'send'),
+    outcomes: outcomes.filter(({ gate: own }) => own !== 'send'),
+    words: Object.fromEntries(outcomes.map((outcome) => [outcome.requirement, { why: outcomeWords(outcome, nameOf), ball: outcome.steps[0] ? ballWords(outcome.steps[0]) : '' }])),
+    historyYears: history?.years ?? 5,
+    toleratedGapDays: history?.toleratedGapDays ?? 30,
+    checks: await checksOf(id, requirements),
+    waivers: waivers.map(({ requirement, givenBy, reason, givenAt }) => ({ requirement, by: givenBy, reason, at: givenAt.toISOString() })),
+    offer: offer && { salary: offer.salary, startsOn: offer.startsOn, answerBy: offer.answerBy, answer: offer.answer ?? null },
+    gatesPassed: passages.map(({ gate: passed, passedBy, passedAt }) => ({ gate: passed, by: passedBy, at: passedAt.toISOString() })),
+    trail: trail.map(({ at, who, what }) => ({ at: at.toISOString(), who, what })),
+  }
+}
+
+/** What a claim waits for and by which gate, from the requirement with most left to do. */
+function wantsOf(claimId: string, outcomes: readonly Outcome[], gate: Gate | null): { wants: string; by: string } {
+  const about = outcomes.filter(({ claims, steps }) => claims.includes(claimId) && steps.length > 0).sort((a, b) => b.steps.length - a.steps.length)[0]
+  if (!about || !gate) return { wants: '', by: '' }
+  return { wants: ballWords(about.steps[0]!), by: about.gate }
+}
+
+async function checksOf(applicationId: string, requirements: readonly { asks: { kind: string; check?: string } }[]): Promise<File['checks']> {
+  const wanted = [...new Set(requirements.flatMap(({ asks }) => (asks.kind === 'skills check' && asks.check ? [asks.check] : [])))]
+  const sittings = await sittingsOf(applicationId)
+  return Promise.all(
+    wanted.map(async (key) => {
+      const check = await checkByKey(key)
+      const sitting = sittings.filter((given) => given.check === key).at(-1)
+      const bank = sitting?.mark ? new Map((await bankOf(key)).map((question) => [question.id, question])) : undefined
+      const wrong = (sitting?.mark?.answers ?? []).filter(({ right }) => !right)
+      const textOf = (options: readonly { text: string }[]) => options.map(({ text }) => text).join('; ') || 'no answer'
+      return {
+        check: key,
+        title: check.title,
+        state: sitting?.state ?? 'not begun',
+        percent: sitting?.percent ?? null,
+        passed: sitting?.passed ?? null,
+        passPercent: check.passPercent,
+        finishedAt: sitting?.finishedAt?.toISOString() ?? null,
+        wrong: wrong.flatMap(({ question: id, given }) => {
+          const question = bank?.get(id)
+          if (!question) return []
+          return [{ topic: question.topic, text: question.text, given: textOf(question.options.filter((option) => given.includes(option.id))), right: textOf(question.options.filter(({ right }) => right)) }]
+        }),
+      }
+    }),
+  )
+}

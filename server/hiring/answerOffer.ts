@@ -1,0 +1,20 @@
+import { ownApplication } from '../applications/find'
+import { recordEvent } from '../audit/record'
+import type { Account, Deps } from '../deps'
+import { conflict, notFound } from '../http/problems'
+import { Offer } from './model'
+import { refreshStanding } from './standing'
+
+/** The candidate accepts or declines the offer, once and in time. */
+export async function answerOffer(deps: Deps, actor: Account, id: string, answer: 'accepted' | 'declined') {
+  const application = await ownApplication(deps, actor, id, { lock: true })
+  const offer = await Offer.findByPk(id)
+  if (!offer) throw notFound()
+  if (offer.answer) throw conflict('answered', `You have ${offer.answer} this offer already.`)
+  if (deps.clock.today().toString() > offer.answerBy) throw conflict('too-late', 'The day to answer by has passed. Write to us; the offer may still stand.')
+  await offer.update({ answer, answeredAt: deps.clock.now() })
+  await application.update({ version: application.version + 1, ...(answer === 'declined' ? { stage: 'declined' as const } : {}) })
+  await recordEvent(deps, actor, { code: `offer-${answer}`, what: `${answer === 'accepted' ? 'Accepted' : 'Declined'} the offer`, forCandidate: `You ${answer} the offer.`, candidateId: application.candidateId, applicationId: id })
+  await refreshStanding(deps, application)
+  return { done: true as const }
+}

@@ -1,0 +1,78 @@
+import { type CreationOptional, DataTypes, type InferAttributes, type InferCreationAttributes, Model, type Sequelize } from 'sequelize'
+import type { Queue } from '#contract/desk'
+import { day, flag, id, json, longText, moment, momentOrNull, text, textOrNull, uuid, whole } from '../database/columns'
+
+export class Waiver extends Model<InferAttributes<Waiver>, InferCreationAttributes<Waiver>> {
+  declare id: string
+  declare applicationId: string
+  declare requirement: string
+  declare reason: string
+  declare givenBy: string
+  declare givenAt: Date
+}
+
+export class GatePassage extends Model<InferAttributes<GatePassage>, InferCreationAttributes<GatePassage>> {
+  declare applicationId: string
+  declare gate: string
+  declare passedBy: string
+  declare passedAt: Date
+  /** The outcomes as they stood. */
+  declare readiness: unknown
+}
+
+export class Offer extends Model<InferAttributes<Offer>, InferCreationAttributes<Offer>> {
+  declare applicationId: string
+  declare salary: number
+  declare startsOn: string
+  declare answerBy: string
+  declare madeBy: string
+  declare madeAt: Date
+  declare answer: CreationOptional<'accepted' | 'declined' | null>
+  declare answeredAt: CreationOptional<Date | null>
+}
+
+export class OnboardingTask extends Model<InferAttributes<OnboardingTask>, InferCreationAttributes<OnboardingTask>> {
+  declare applicationId: string
+  declare key: string
+  declare title: string
+  declare text: string
+  declare doneAt: CreationOptional<Date | null>
+}
+
+/**
+ * How an application stands, computed and kept so that queues can be sorted and paged in SQL. Everything here can be
+ * computed again at any time; nobody writes it but `refreshStanding`.
+ */
+export class Standing extends Model<InferAttributes<Standing>, InferCreationAttributes<Standing>> {
+  declare applicationId: string
+  declare vacancyId: string
+  declare candidate: string
+  declare vacancy: string
+  declare slack: number
+  declare early: string
+  declare likely: string
+  declare late: string
+  declare heldUpBy: string | null
+  declare marks: string[]
+  declare reasons: Partial<Record<Queue, string>>
+  declare today: boolean
+  declare applications: boolean
+  declare verification: boolean
+  declare skills: boolean
+  declare validity: boolean
+  declare hiring: boolean
+  declare computedAt: Date
+}
+
+export function defineHiring(sequelize: Sequelize) {
+  const applicationId = { type: DataTypes.UUID, primaryKey: true }
+  const partOfKey = { type: DataTypes.STRING(40), primaryKey: true }
+  Waiver.init({ id, applicationId: uuid, requirement: text, reason: longText, givenBy: text, givenAt: moment }, { sequelize, tableName: 'waivers' })
+  GatePassage.init({ applicationId, gate: partOfKey, passedBy: text, passedAt: moment, readiness: json }, { sequelize, tableName: 'gate_passages' })
+  Offer.init({ applicationId, salary: whole, startsOn: day, answerBy: day, madeBy: text, madeAt: moment, answer: textOrNull, answeredAt: momentOrNull }, { sequelize, tableName: 'offers' })
+  OnboardingTask.init({ applicationId, key: partOfKey, title: text, text: longText, doneAt: momentOrNull }, { sequelize, tableName: 'onboarding_tasks' })
+  Standing.init(
+    { applicationId, vacancyId: uuid, candidate: text, vacancy: text, slack: whole, early: day, likely: day, late: day, heldUpBy: textOrNull, marks: json, reasons: json, today: flag, applications: flag, verification: flag, skills: flag, validity: flag, hiring: flag, computedAt: moment },
+    { sequelize, tableName: 'standings' },
+  )
+}

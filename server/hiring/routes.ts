@@ -1,0 +1,15 @@
+import * as applications from '#contract/applications'
+import * as desk from '#contract/desk'
+import type { Account } from '../deps'
+import { bind } from '../http/bind'
+import { answerOffer } from './answerOffer'
+import { doTask } from './doTask'
+import { passGate } from './passGate'
+import { waive } from './waive'
+
+export const hiringRoutes = [
+  bind(desk.passGate, ({ deps, actor, input }) => passGate(deps, actor as Account, input.params.id, { gate: input.params.gate, ...input.body })),
+  bind(desk.waive, ({ deps, actor, input }) => waive(deps, actor as Account, input.params.id, input.body)),
+  bind(applications.answerOffer, ({ deps, actor, input }) => answerOffer(deps, actor as Account, input.params.id, input.body.answer)),
+  bind(applications.doOnboardingTask, ({ deps, actor, input }) => doTask(deps, actor as Account, input.params.id, input.params.task)),
+]

@@ -1,0 +1,140 @@
+import { Temporal } from 'temporal-polyfill'
+import { type Queue, queues } from '#contract/desk'
+import { credentialKind } from '#core/requirements/catalogue'
+import { openAt } from '#core/requirements/evaluate'
+import type { Outcome, Step } from '#core/requirements/requirement'
+import { validityOn } from '#core/validity/validity'
+import { writeWhen } from '#core/dates/write'
+import { candidateWithMail } from '../accounts/candidate'
+import { activeStages, applicationsOf } from '../applications/find'
+import type { Application } from '../applications/model'
+import type { Deps } from '../deps'
+import { Standing } from './model'
+import { nextGate, type Readiness, readinessOf } from './readiness'
+
+const mostMarks = 6
+
+/** Computes how an application stands and keeps it for the queues. Called after every change to what it rests on. */
+export async function refreshStanding(deps: Deps, application: Application) {
+  if (!activeStages.some((stage) => stage === application.stage)) {
+    await Standing.destroy({ where: { applicationId: application.id } })
+    return
+  }
+  const readiness = await readinessOf(deps, application)
+  const { forecast, slack, vacancy } = readiness
+  const reasons = queueReasons(application, readiness)
+  const { name } = await candidateWithMail(application.candidateId)
+  await Standing.upsert({
+    applicationId: application.id,
+    vacancyId: vacancy.id,
+    candidate: name,
+    vacancy: vacancy.title,
+    slack,
+    early: forecast.early.toString(),
+    likely: forecast.likely.toString(),
+    late: forecast.late.toString(),
+    heldUpBy: forecast.heldUpBy ? heldUpWords(forecast.heldUpBy) : null,
+    marks: marksOf(readiness),
+    reasons,
+    ...(Object.fromEntries(queues.map((queue) => [queue, reasons[queue] !== undefined])) as Record<Queue, boolean>),
+    computedAt: deps.clock.now(),
+  })
+}
+
+/** Does so for every application of a candidate, since they share the file. */
+export async function refreshStandingsOf(deps: Deps, candidateId: string) {
+  for (const application of await applicationsOf(candidateId)) await refreshStanding(deps, application)
+}
+
+/** Who holds a person up, as briefly as a headline. */
+export function heldUpWords(outcome: Outcome): string {
+  const source = 'source' in outcome.reason ? outcome.reason.source : undefined
+  return source ? `${outcome.title}, ${source}` : outcome.title
+}
+
+/** In which queues a person is, each with why. */
+function queueReasons(application: Application, readiness: Readiness): Partial<Record<Queue, string>> {
+  const { outcomes, slack } = readiness
+  const gate = nextGate[application.stage]
+  const open = gate ? openAt(outcomes, gate) : []
+  const first = (which: (step: Step, outcome: Outcome) => boolean, among = outcomes) =>
+    [...among].sort((a, b) => b.steps.length - a.steps.length).find((outcome) => outcome.steps[0] && which(outcome.steps[0], outcome))
+  const deskHas = first(({ who }) => who === 'desk')
+  const verifying = first(({ what }) => ['look', 'ask', 'compare', 'reply'].includes(what)) ?? first((_, { reason }) => reason.code === 'contradicted' || reason.code === 'unconfirmable')
+  const deskVerifies = first(({ who, what }) => who === 'desk' && ['look', 'ask', 'compare', 'decide'].includes(what))
+  const checking = first((_, { reason }) => reason.code.startsWith('check-') && reason.code !== 'check-passed')
+  const fading = fadingCredential(readiness)
+  const passable = gate !== null && open.length === 0
+  const waiting = outcomes.find(({ requirement }) => requirement === readiness.forecast.heldUpBy?.requirement)
+
+  const passWords = { shortlist: 'Ready for the shortlist', offer: 'Ready for an offer', start: 'Ready to be cleared', send: '' }[gate ?? 'send']
+  const today = passable ? passWords : deskHas ? briefly(deskHas) : slack < 0 && waiting ? briefly(waiting) : undefined
+  return {
+    ...(today ? { today } : {}),
+    ...(application.stage === 'sent' ? { applications: passable ? passWords : open[0] ? briefly(open[0]) : 'New' } : {}),
+    ...(verifying ? { verification: briefly(deskVerifies ?? verifying) } : {}),
+    ...(checking ? { skills: briefly(checking) } : {}),
+    ...(fading ? { validity: fading } : {}),
+    ...(application.stage === 'shortlisted' || application.stage === 'offered' ? { hiring: passable ? passWords : open[0] ? briefly(open[0]) : 'In hand' } : {}),
+  }
+}
+
+/** An open requirement in a few words: what it is and what is to be done. */
+function briefly({ title, reason, steps }: Outcome): string {
+  const act: Partial<Record<typeof reason.code, string>> = {
+    'paper-missing': 'document missing',
+    'paper-to-look-at': 'look at the document',
+    'paper-sent-back': 'better document awaited',
+    'to-ask': 'ask the source',
+    asked: 'source is asked',
+    'reply-in': 'compare the reply',
+    contradicted: 'contradicted, decide',
+    unconfirmable: 'cannot be confirmed, decide',
+    'lapses-early': 'lapses too early',
+    'validity-unknown': 'validity unknown',
+    gaps: 'gap to explain',
+    'work-open': 'jobs to confirm',
+    'check-not-sat': 'not sat yet',
+    'check-under-way': 'under way',
+    'check-failed': 'not passed, decide',
+    'no-offer': 'to be made',
+    'offer-open': 'awaits an answer',
+    'task-open': 'not done yet',
+    'not-signed': 'not signed',
+    'nothing-claimed': 'nothing given yet',
+    'too-little-experience': 'too little',
+  }
+  return `${title}: ${act[reason.code] ?? steps[0]?.what ?? 'open'}`
+}
+
+function fadingCredential({ claims, facts, outcomes }: Readiness): string | undefined {
+  const early = outcomes.find(({ reason }) => reason.code === 'lapses-early' || reason.code === 'validity-unknown')
+  if (early?.reason.code === 'lapses-early') {
+    const { claim, lastDay } = early.reason
+    const after = facts.targetStart.until(Temporal.PlainDate.from(lastDay), { largestUnit: 'day' }).days
+    return `${claim} lapses ${after < 0 ? 'before' : after === 0 ? 'on' : `${after} d after`} start`
+  }
+  if (early) return `${early.title}: validity unknown`
+  for (const claim of claims) {
+    const fact = facts.claims.find(({ id }) => id === claim.id)
+    if (!fact?.term) continue
+    const { state, lastDay } = validityOn(facts.today, fact.term, credentialKind(fact.credential ?? '')?.leadDays ?? 30)
+    if ((state === 'expiring' || state === 'lapsed') && lastDay) return `${fact.label} ${state === 'lapsed' ? 'lapsed' : 'lapses'} ${writeWhen(lastDay.toString())}`
+  }
+  return undefined
+}
+
+/** The marks beside a name: the claims that requirements rest on, those that need care first. */
+function marksOf({ facts, outcomes }: Readiness): string[] {
+  const wanted = new Set(outcomes.flatMap(({ claims }) => claims))
+  const marks = facts.claims
+    .filter(({ id, kind }) => wanted.has(id) || kind === 'study' || kind === 'licence')
+    .map((claim) => {
+      if (!claim.term || claim.rung === 'contradicted') return claim.rung
+      const { state } = validityOn(facts.today, claim.term, credentialKind(claim.credential ?? '')?.leadDays ?? 30)
+      if (state === 'lapsed') return 'lapsed'
+      const early = outcomes.some(({ reason, claims }) => reason.code === 'lapses-early' && claims.includes(claim.id))
+      return state === 'expiring' || early ? 'expiring' : claim.rung
+    })
+  return marks.slice(0, mostMarks)
+}

@@ -1,0 +1,20 @@
+import { type CreationOptional, DataTypes, type InferAttributes, type InferCreationAttributes, Model, type Sequelize } from 'sequelize'
+import { id, json, longTextOrNull, moment, momentOrNull, text, whole } from '../database/columns'
+
+export class Job extends Model<InferAttributes<Job>, InferCreationAttributes<Job>> {
+  declare id: string
+  declare kind: string
+  declare uniqueKey: string | null
+  declare payload: Record<string, unknown>
+  declare runAt: Date
+  declare attempts: number
+  declare leasedUntil: CreationOptional<Date | null>
+  declare doneAt: CreationOptional<Date | null>
+  declare lastError: CreationOptional<string | null>
+}
+
+export const defineJobs = (sequelize: Sequelize) =>
+  Job.init(
+    { id, kind: text, uniqueKey: { type: DataTypes.STRING(120), allowNull: true }, payload: json, runAt: moment, attempts: whole, leasedUntil: momentOrNull, doneAt: momentOrNull, lastError: longTextOrNull },
+    { sequelize, tableName: 'jobs' },
+  )

@@ -1,0 +1,101 @@
+import { Op } from 'sequelize'
+import { writeWhen } from '#core/dates/write'
+import { candidateWithMail } from '../accounts/candidate'
+import { activeApplications } from '../applications/find'
+import { Application } from '../applications/model'
+import { recordEvent } from '../audit/record'
+import { labelOf } from '../claims/label'
+import { inTransaction } from '../database/connection'
+import type { Deps } from '../deps'
+import { readinessOf } from '../hiring/readiness'
+import { refreshStanding } from '../hiring/standing'
+import { queueMail } from '../messages/queueMail'
+import { markOverdue } from '../skills/sit'
+import { sourceById } from '../sources/sources'
+import { allVacancies, isOpen } from '../vacancies/vacancies'
+import { openAt } from '#core/requirements/evaluate'
+import { Enquiry } from '../verification/model'
+import { claimById } from '../verification/load'
+import { linkFor } from '../verification/raiseEnquiry'
+import { queueJob } from './queue'
+
+const closingSoonDays = 3
+const page = 100
+
+/** What happens by itself as days go by, once for each day: reminders, expiries, and every standing computed anew. */
+export async function sweep(deps: Deps) {
+  await remindSources(deps)
+  await expireLinks(deps)
+  await remindOfClosing(deps)
+  await inTransaction(deps.sequelize, () => markOverdue(deps))
+  for (let after: string | undefined; ; ) {
+    const applications = await activeApplications(after, page)
+    for (const application of applications) await inTransaction(deps.sequelize, () => refreshStanding(deps, application))
+    after = applications.at(-1)?.id
+    if (applications.length < page) return
+  }
+}
+
+/** Queues today's sweep; if it is there already, nothing happens. */
+export async function queueSweep(deps: Deps) {
+  const today = deps.clock.today().toString()
+  if (lastQueued.get(deps.sequelize) === today) return
+  await queueJob('sweep', {}, { uniqueKey: `sweep ${today}` })
+  lastQueued.set(deps.sequelize, today)
+}
+
+/** Only spares the database the asking; what counts is the unique key there. */
+const lastQueued = new WeakMap<object, string>()
+
+async function remindSources(deps: Deps) {
+  const due = await Enquiry.findAll({ where: { state: 'open', remindedAt: null, answerBy: { [Op.lt]: deps.clock.today().toString() } }, limit: 500 })
+  for (const enquiry of due) {
+    await inTransaction(deps.sequelize, async () => {
+      const source = await sourceById(enquiry.sourceId)
+      const claim = await claimById(enquiry.claimId)
+      const person = await candidateWithMail(claim.candidateId)
+      await enquiry.update({ remindedAt: deps.clock.now() })
+      await queueMail(deps, {
+        to: { name: source.name, mail: source.mail },
+        subject: `A reminder: please confirm ${labelOf(claim.details)}, ${person.name}`,
+        text: `On ${writeWhen(enquiry.askedAt.toISOString().slice(0, 10))} we asked you about ${person.name}. The answer decides when they can start. It takes about two minutes:\n${await linkFor(deps, enquiry)}`,
+        applicationId: enquiry.applicationId,
+      })
+      await recordEvent(deps, { kind: 'system' }, { code: 'source-reminded', what: `Reminded ${source.name} about ${labelOf(claim.details)}`, forCandidate: `We reminded ${source.name}.`, about: source.name, candidateId: claim.candidateId, applicationId: enquiry.applicationId, claimId: claim.id })
+    })
+  }
+}
+
+async function expireLinks(deps: Deps) {
+  const old = await Enquiry.findAll({ where: { state: 'open', expiresAt: { [Op.lt]: deps.clock.now() } }, limit: 500 })
+  for (const enquiry of old) {
+    await inTransaction(deps.sequelize, async () => {
+      const claim = await claimById(enquiry.claimId)
+      const source = await sourceById(enquiry.sourceId)
+      await enquiry.update({ state: 'expired' })
+      await recordEvent(deps, { kind: 'system' }, { code: 'enquiry-expired', what: `${source.name} did not answer about ${labelOf(claim.details)}; the link has expired`, about: source.name, candidateId: claim.candidateId, applicationId: enquiry.applicationId, claimId: claim.id })
+    })
+  }
+}
+
+async function remindOfClosing(deps: Deps) {
+  const now = deps.clock.now()
+  const soon = new Date(now.getTime() + closingSoonDays * 86_400_000)
+  const closing = (await allVacancies()).filter((vacancy) => isOpen(vacancy, now) && vacancy.closesAt <= soon)
+  const drafts = await Application.findAll({ where: { stage: 'being written', remindedAt: null, vacancyId: closing.map(({ id }) => id) }, limit: 1000 })
+  for (const draft of drafts) {
+    await inTransaction(deps.sequelize, async () => {
+      const vacancy = closing.find(({ id }) => id === draft.vacancyId)!
+      const person = await candidateWithMail(draft.candidateId)
+      const left = openAt((await readinessOf(deps, draft)).outcomes, 'send').length
+      const closes = vacancy.closesAt.toLocaleString('en-GB', { timeZone: vacancy.timeZone, day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
+      await draft.update({ remindedAt: now })
+      await queueMail(deps, {
+        to: { name: person.name, mail: person.mail },
+        subject: `Not sent yet: ${vacancy.title} closes ${closes}`,
+        text: `Your application for ${vacancy.title} has not been sent. ${left === 0 ? 'It is complete.' : `${left === 1 ? 'One thing is' : `${left} things are`} left.`} It closes on ${closes} (${vacancy.timeZone}).\n\n${deps.config.publicUrl}/apply/${draft.id}`,
+        applicationId: draft.id,
+      })
+    })
+  }
+}

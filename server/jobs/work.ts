@@ -1,0 +1,91 @@
+import { Op } from 'sequelize'
+import { inTransaction } from '../database/connection'
+import { currentClock } from '../demo/clock'
+import type { Deps } from '../deps'
+import { sendMail } from '../messages/sendMail'
+import { Job } from './model'
+import { queueSweep, sweep } from './sweep'
+
+const leaseSeconds = 60
+const mostAttempts = 8
+const idleMs = 400
+
+type Doer = (deps: Deps, payload: never) => Promise<void>
+
+const doers: Record<string, Doer> = {
+  mail: sendMail,
+  sweep,
+}
+
+/**
+ * Works through the queue until stopped. Several copies may do so at once: a job is leased by one of them, and given
+ * free again if that one dies. A job that fails is tried again, later each time.
+ */
+export function startWorking(fixed: Omit<Deps, 'clock'>): { stop: () => Promise<void> } {
+  let stopping = false
+  let wake = () => {}
+  const loop = (async () => {
+    while (!stopping) {
+      const worked = await workOnce(fixed).catch((error: unknown) => {
+        if (!stopping) fixed.log.error({ error }, 'the job queue could not be read')
+        return false
+      })
+      if (worked || stopping) continue
+      await new Promise<void>((done) => {
+        const timer = setTimeout(done, idleMs)
+        wake = () => {
+          clearTimeout(timer)
+          done()
+        }
+      })
+    }
+  })()
+  return {
+    stop: async () => {
+      stopping = true
+      wake()
+      await loop
+    },
+  }
+}
+
+/** Does one job that is due. Gives whether there was one. */
+export async function workOnce(fixed: Omit<Deps, 'clock'>): Promise<boolean> {
+  const deps: Deps = { ...fixed, clock: await currentClock(fixed.config) }
+  await queueSweep(deps)
+  const job = await lease(deps)
+  if (!job) return false
+  const doer = doers[job.kind]
+  try {
+    if (!doer) throw new Error(`nobody does jobs of kind ${job.kind}`)
+    await doer(deps, job.payload as never)
+    await job.update({ doneAt: new Date(), leasedUntil: null, lastError: null })
+  } catch (error) {
+    const attempts = job.attempts + 1
+    const delaySeconds = Math.min(3600, 2 ** attempts)
+    deps.log.warn({ job: job.id, kind: job.kind, attempts, error: String(error) }, 'a job failed')
+    await job.update({
+      attempts,
+      leasedUntil: null,
+      lastError: String(error).slice(0, 2000),
+      runAt: new Date(Date.now() + delaySeconds * 1000),
+      // What keeps failing stays on record with its error, for a person to look at.
+      doneAt: attempts >= mostAttempts ? new Date() : null,
+    })
+  }
+  return true
+}
+
+async function lease({ sequelize }: Deps): Promise<Job | undefined> {
+  return inTransaction(sequelize, async () => {
+    const now = new Date()
+    const job = await Job.findOne({
+      where: { doneAt: null, runAt: { [Op.lte]: now }, [Op.or]: [{ leasedUntil: null }, { leasedUntil: { [Op.lt]: now } }] },
+      order: [['runAt', 'ASC'], ['id', 'ASC']],
+      lock: true,
+      skipLocked: true,
+    })
+    await job?.update({ leasedUntil: new Date(now.getTime() + leaseSeconds * 1000) })
+    return job ?? undefined
+  })
+}

@@ -1,0 +1,16 @@
+import { type InferAttributes, type InferCreationAttributes, Model, type Sequelize } from 'sequelize'
+import { id, moment, text, uuid } from '../database/columns'
+
+/** A candidate's permission to check what they said, as they signed it. */
+export class Permission extends Model<InferAttributes<Permission>, InferCreationAttributes<Permission>> {
+  declare id: string
+  declare applicationId: string
+  declare fullName: string
+  declare textVersion: string
+  /** The signed PDF. */
+  declare sha256: string
+  declare signedAt: Date
+}
+
+export const definePermissions = (sequelize: Sequelize) =>
+  Permission.init({ id, applicationId: uuid, fullName: text, textVersion: text, sha256: text, signedAt: moment }, { sequelize, tableName: 'permissions' })

@@ -1,0 +1,33 @@
+import { v7 as uuid } from 'uuid'
+import { compareNames } from '#core/comparison/names'
+import type { Deps } from '../deps'
+import { keepBytes } from '../documents/bytes'
+import { conflict, invalidField } from '../http/problems'
+import { Permission } from './model'
+import { sheetPdf } from './pdf'
+import { permissionText, permissionVersion } from './text'
+
+export const permissionOf = (applicationId: string): Promise<Permission | null> => Permission.findOne({ where: { applicationId } })
+
+/** Signs the permission to check by typing one's name; makes and keeps the signed PDF. */
+export async function signPermission(deps: Deps, applicationId: string, person: { name: string; reference: string }, fullName: string): Promise<Permission> {
+  if (await permissionOf(applicationId)) throw conflict('already-signed', 'This is signed already.')
+  const likeness = compareNames(person.name, fullName)
+  if (likeness.verdict === 'different') throw invalidField('/body/fullName', `Type your full name as you gave it: ${person.name}.`)
+  const signedAt = deps.clock.now()
+  const pdf = await sheetPdf(
+    {
+      title: 'Permission to check statements',
+      paragraphs: permissionText(deps.config.operator).split('\n\n'),
+      facts: [
+        ['Given to', deps.config.operator],
+        ['Application', person.reference],
+        ['Signed by typing', fullName],
+        ['Signed at', `${signedAt.toISOString().slice(0, 16).replace('T', ' ')} UTC`],
+        ['Text', permissionVersion],
+      ],
+    },
+    signedAt,
+  )
+  return Permission.create({ id: uuid(), applicationId, fullName, textVersion: permissionVersion, sha256: await keepBytes(pdf, 'application/pdf', signedAt), signedAt })
+}

@@ -1,0 +1,135 @@
+import { v7 as uuid } from 'uuid'
+import { assemble, mark } from '#core/skills/paper'
+import { applicationById, ownApplication } from '../applications/find'
+import { recordEvent } from '../audit/record'
+import type { Account, Actor, Deps } from '../deps'
+import { refreshStanding } from '../hiring/standing'
+import { conflict, notFound, Problem } from '../http/problems'
+import { vacancyById } from '../vacancies/vacancies'
+import { bankOf, checkByKey } from './checks'
+import { Sitting, SittingAnswer } from './model'
+
+/** Seconds after the end in which an answer that was under way is still taken. */
+const graceSeconds = 5
+
+export async function describeCheck(deps: Deps, actor: Account, applicationId: string, key: string) {
+  await insistOnAsked(deps, actor, applicationId, key)
+  const check = await checkByKey(key)
+  const sitting = await Sitting.findOne({ where: { applicationId, check: key }, order: [['begunAt', 'DESC']] })
+  return {
+    title: check.title,
+    minutes: check.minutes,
+    questions: check.blueprint.reduce((sum, { count }) => sum + count, 0),
+    passPercent: check.passPercent,
+    topics: [...new Set(check.blueprint.map(({ topic }) => topic))],
+    sitting: sitting?.id ?? null,
+  }
+}
+
+/** Begins a sitting: draws the paper by its seed and starts the server's clock. A sitting under way is come back to. */
+export async function beginSitting(deps: Deps, actor: Account, applicationId: string, key: string) {
+  await insistOnAsked(deps, actor, applicationId, key)
+  const earlier = await Sitting.findOne({ where: { applicationId, check: key } })
+  if (earlier) return { id: earlier.id }
+  const check = await checkByKey(key)
+  const id = uuid()
+  const drawn = assemble((await bankOf(key)).map(plain), check.blueprint, id)
+  if (!drawn.ok) throw new Problem(503, 'bank-short', 'The question bank is too small for this check at the moment. We have been told.', { short: drawn.short })
+  const now = deps.clock.now()
+  await Sitting.create({ id, applicationId, check: key, seed: id, paper: drawn.paper, state: 'under way', begunAt: now, dueAt: new Date(now.getTime() + check.minutes * 60_000) })
+  const application = await applicationById(applicationId)
+  await recordEvent(deps, actor, { code: 'check-begun', what: `Began the skills check ${check.title}`, forCandidate: `You began the skills check “${check.title}”.`, candidateId: application.candidateId, applicationId })
+  await refreshStanding(deps, application)
+  return { id }
+}
+
+export async function readSitting(deps: Deps, actor: Account, id: string) {
+  return faceOf(deps, await ownSitting(deps, actor, id))
+}
+
+export async function saveSittingAnswer(deps: Deps, actor: Account, id: string, questionId: string, given: string[]) {
+  const sitting = await ownSitting(deps, actor, id)
+  if (sitting.state === 'marked') throw conflict('handed-in', 'This paper has been handed in.')
+  if (deps.clock.now().getTime() > sitting.dueAt.getTime() + graceSeconds * 1000) throw conflict('time-up', 'Time is up. What you answered before counts.')
+  const asked = sitting.paper.find(({ question }) => question === questionId)
+  if (!asked || given.some((option) => !asked.options.includes(option))) throw notFound()
+  await SittingAnswer.upsert({ sittingId: id, questionId, given, savedAt: deps.clock.now() })
+  return { done: true as const }
+}
+
+/** Hands a paper in and marks it. Handing in again gives the same mark. */
+export async function handInSitting(deps: Deps, actor: Account, id: string) {
+  const sitting = await ownSitting(deps, actor, id)
+  if (sitting.state === 'under way') await markSitting(deps, actor, sitting)
+  return faceOf(deps, sitting)
+}
+
+/** Marks every paper whose time is up and that nobody handed in. */
+export async function markOverdue(deps: Deps) {
+  const underWay = await Sitting.findAll({ where: { state: 'under way' } })
+  for (const sitting of underWay) {
+    if (deps.clock.now().getTime() > sitting.dueAt.getTime() + graceSeconds * 1000) await markSitting(deps, { kind: 'system' }, sitting)
+  }
+}
+
+async function markSitting(deps: Deps, actor: Actor, sitting: Sitting) {
+  const check = await checkByKey(sitting.check)
+  const result = mark((await bankOf(sitting.check)).map(plain), sitting.paper, await answersOf(sitting.id), check.passPercent)
+  await sitting.update({ state: 'marked', finishedAt: deps.clock.now(), mark: result, percent: result.percent, passed: result.passed })
+  const application = await applicationById(sitting.applicationId)
+  await recordEvent(deps, actor, {
+    code: 'check-marked',
+    what: `Skills check ${check.title} marked: ${result.right} of ${result.of} right, ${result.percent} %`,
+    forCandidate: `Your skills check “${check.title}” was marked: ${result.percent} %.`,
+    candidateId: application.candidateId,
+    applicationId: sitting.applicationId,
+  })
+  await refreshStanding(deps, application)
+}
+
+async function faceOf(deps: Deps, sitting: Sitting) {
+  const check = await checkByKey(sitting.check)
+  const bank = new Map((await bankOf(sitting.check)).map((question) => [question.id, question]))
+  return {
+    id: sitting.id,
+    title: check.title,
+    applicationId: sitting.applicationId,
+    state: sitting.state,
+    dueAt: sitting.dueAt.toISOString(),
+    secondsLeft: Math.max(0, Math.round((sitting.dueAt.getTime() - deps.clock.now().getTime()) / 1000)),
+    // Which options are right never leaves the server.
+    questions: sitting.paper.map(({ question: id, options }) => {
+      const question = bank.get(id)!
+      return { id, text: question.text, options: options.map((option) => ({ id: option, text: question.options.find((candidate) => candidate.id === option)!.text })) }
+    }),
+    answers: await answersOf(sitting.id),
+    result: sitting.mark ? { right: sitting.mark.right, of: sitting.mark.of, percent: sitting.mark.percent, passed: sitting.mark.passed, passPercent: check.passPercent } : null,
+  }
+}
+
+const answersOf = async (sittingId: string): Promise<Record<string, string[]>> =>
+  Object.fromEntries((await SittingAnswer.findAll({ where: { sittingId } })).map(({ questionId, given }) => [questionId, given]))
+
+async function ownSitting(deps: Deps, actor: Account, id: string): Promise<Sitting> {
+  const sitting = await Sitting.findByPk(id)
+  if (!sitting) throw notFound()
+  await ownApplication(deps, actor, sitting.applicationId)
+  return sitting
+}
+
+/** A check can be sat once the application is sent and while its vacancy asks for it. */
+async function insistOnAsked(deps: Deps, actor: Account, applicationId: string, key: string) {
+  const application = await ownApplication(deps, actor, applicationId)
+  const vacancy = await vacancyById(application.vacancyId)
+  const asked = vacancy.requirements.some(({ asks }) => asks.kind === 'skills check' && asks.check === key)
+  if (!asked) throw notFound()
+  if (application.stage === 'being written') throw conflict('send-first', 'Send the application first.')
+  if (application.stage === 'withdrawn' || application.stage === 'declined') throw conflict('ended', 'This application has ended.')
+}
+
+const plain = ({ id, topic, difficulty, options }: { id: string; topic: string; difficulty: 1 | 2 | 3; options: { id: string; right: boolean }[] }) => ({
+  id,
+  topic,
+  difficulty,
+  options: options.map((option) => ({ id: option.id, right: option.right })),
+})

@@ -1,0 +1,23 @@
+import { type InferAttributes, type InferCreationAttributes, Model, type Sequelize } from 'sequelize'
+import type { sourceKinds } from '#contract/sources'
+import { id, json, longText, text, textOrNull, whole } from '../database/columns'
+
+export class Source extends Model<InferAttributes<Source>, InferCreationAttributes<Source>> {
+  declare id: string
+  declare name: string
+  declare aliases: string[]
+  /** Name, aliases and town without accents and case, for searching. */
+  declare searchText: string
+  declare kind: (typeof sourceKinds)[number]
+  declare town: string
+  declare country: string
+  declare mail: string
+  declare register: string | null
+  declare answerWorkingDays: number
+}
+
+export const defineSources = (sequelize: Sequelize) =>
+  Source.init(
+    { id, name: text, aliases: json, searchText: longText, kind: text, town: text, country: text, mail: text, register: textOrNull, answerWorkingDays: whole },
+    { sequelize, tableName: 'sources' },
+  )

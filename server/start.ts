@@ -1,0 +1,49 @@
+import type { Server } from 'node:http'
+import type { AddressInfo } from 'node:net'
+import { type Logger, pino } from 'pino'
+import { makeApp } from './app'
+import type { Config } from './config'
+import { connect } from './database/connection'
+import { migrate } from './database/migrate'
+import { defineModels } from './database/models'
+import type { Deps } from './deps'
+import { startWorking } from './jobs/work'
+import { smtpMailer } from './outside/mail'
+import { httpRegisters } from './outside/registers'
+
+export type Fixed = Omit<Deps, 'clock'>
+
+/** Connects to the database, brings it to the newest shape, and gives what use cases need. */
+export async function prepare(config: Config, log: Logger = pino({ level: config.logLevel })): Promise<Fixed> {
+  const sequelize = connect(config.databaseUrl)
+  defineModels(sequelize)
+  await migrate(sequelize)
+  return { config, sequelize, log, mailer: smtpMailer(config.smtpUrl, config.mailFrom), registers: httpRegisters(config.registerUrl) }
+}
+
+/** Serves the application and works through its jobs until stopped. */
+export async function start(fixed: Fixed): Promise<{ port: number; stop: () => Promise<void> }> {
+  const server = await listen(fixed)
+  const worker = startWorking(fixed)
+  const port = (server.address() as AddressInfo).port
+  fixed.log.info({ port }, 'Probatum is up')
+  return {
+    port,
+    stop: async () => {
+      server.closeAllConnections()
+      await new Promise((done) => server.close(done))
+      await worker.stop()
+      fixed.mailer.close()
+      await fixed.sequelize.close()
+    },
+  }
+}
+
+const listen = (fixed: Fixed): Promise<Server> =>
+  new Promise((done, fail) => {
+    const server = makeApp(fixed).listen(fixed.config.port, fixed.config.host)
+    server.once('listening', () => done(server))
+    server.once('error', (error: NodeJS.ErrnoException) =>
+      fail(error.code === 'EADDRINUSE' ? new Error(`Port ${fixed.config.port} is taken. Set PORT to another.`) : error),
+    )
+  })

@@ -1,0 +1,74 @@
+import { v7 as uuid } from 'uuid'
+import { candidateWithMail } from '../accounts/candidate'
+import { sentApplication } from '../applications/find'
+import { recordEvent } from '../audit/record'
+import { labelOf } from '../claims/label'
+import { inTransaction } from '../database/connection'
+import type { Account, Deps } from '../deps'
+import { refreshStandingsOf } from '../hiring/standing'
+import { conflict, notFound, Problem } from '../http/problems'
+import { type RegisterEntry, RegisterSilent } from '../outside/registers'
+import { Source } from '../sources/model'
+import { claimById } from './load'
+import { Enquiry } from './model'
+import { claimedStatement } from './statement'
+
+/** Looks a licence or certificate up in its issuer's register. What it says is kept as a reply, to be compared and decided on. */
+export async function askRegister(deps: Deps, actor: Account, claimId: string, applicationId: string) {
+  const claim = await claimById(claimId)
+  const application = await sentApplication(applicationId)
+  if (application.candidateId !== claim.candidateId) throw notFound()
+  const source = claim.sourceId ? await Source.findByPk(claim.sourceId) : null
+  if (!source?.register || !claim.number) throw conflict('no-register', 'There is no register to look this up in.')
+  // The register is asked before the transaction begins: nobody waits in the database for somebody outside.
+  const entry = await ask(deps, source.register, claim.number)
+  await inTransaction(deps.sequelize, () => keepEntry(deps, actor, { claimId, applicationId, source, entry }))
+  return { found: entry.found }
+}
+
+async function ask(deps: Deps, register: string, number: string): Promise<RegisterEntry> {
+  try {
+    return await deps.registers.lookUp(register, number)
+  } catch (error) {
+    if (error instanceof RegisterSilent) throw new Problem(502, 'register-silent', 'The register does not answer. Try again later, or ask the source by mail.')
+    throw error
+  }
+}
+
+type Looked = { claimId: string; applicationId: string; source: Source; entry: RegisterEntry }
+
+async function keepEntry(deps: Deps, actor: Account, { claimId, applicationId, source, entry }: Looked) {
+  const claim = await claimById(claimId)
+  const person = await candidateWithMail(claim.candidateId)
+  const now = deps.clock.now()
+  await Enquiry.create({
+    id: uuid(),
+    claimId,
+    credentialVersion: claim.credentialVersion,
+    applicationId,
+    sourceId: source.id,
+    round: 1,
+    channel: 'register',
+    state: 'answered',
+    claimed: claimedStatement(claim.details, person),
+    askedAt: now,
+    askedBy: actor.name,
+    answerBy: deps.clock.today().toString(),
+    expiresAt: now,
+    answeredAt: now,
+    statement: entry.found ? entry.fields : null,
+    respondent: 'Register',
+    note: entry.found ? (entry.standing === 'good' ? null : `The register says: ${entry.standing}.`) : `The register has no entry with the number ${claim.number}.`,
+  })
+  if (claim.rung === 'claimed' || claim.rung === 'evidenced') await claim.update({ rung: 'asked', version: claim.version + 1 })
+  await recordEvent(deps, actor, {
+    code: 'register-asked',
+    what: `Looked ${labelOf(claim.details)} up in the register of ${source.name}: ${entry.found ? 'found' : 'no entry'}`,
+    forCandidate: `We looked ${labelOf(claim.details)} up with ${source.name}.`,
+    about: source.name,
+    candidateId: claim.candidateId,
+    applicationId,
+    claimId,
+  })
+  await refreshStandingsOf(deps, claim.candidateId)
+}

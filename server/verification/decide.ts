@@ -1,0 +1,76 @@
+import { v7 as uuid } from 'uuid'
+import type { Rung } from '#core/requirements/requirement'
+import type { decisions } from '#contract/verification'
+import { recordEvent } from '../audit/record'
+import { labelOf } from '../claims/label'
+import type { Account, Deps } from '../deps'
+import { refreshStandingsOf } from '../hiring/standing'
+import { conflict, insistOnVersion, invalidField, notFound } from '../http/problems'
+import { claimById, fileForProof } from './load'
+import { Finding } from './model'
+import { type Weighed, weigh } from './proof'
+
+type Decision = (typeof decisions)[number]
+
+const rungAfter: Record<Decision, Rung> = { confirmed: 'confirmed', 'confirmed with a note': 'confirmed', contradicted: 'contradicted', unconfirmable: 'unconfirmable' }
+const undoMinutes = 15
+
+/** Decides on a claim. The comparison it rests on is kept with the decision. */
+export async function decideClaim(deps: Deps, actor: Account, id: string, { version, decision, note }: { version: number; decision: Decision; note: string }) {
+  const claim = await claimById(id)
+  insistOnVersion(version, claim.version)
+  const file = await fileForProof(claim.candidateId)
+  const weighed = weigh(claim, file)
+  const asked = file.enquiries.some(({ claimId, credentialVersion }) => claimId === id && credentialVersion === claim.credentialVersion)
+  insistOnGrounds(decision, note.trim(), weighed, asked)
+  const finding = await Finding.create({
+    id: uuid(),
+    claimId: id,
+    credentialVersion: claim.credentialVersion,
+    enquiryId: weighed.latest?.id ?? null,
+    decision,
+    note: note.trim(),
+    comparison: weighed.comparison,
+    rungBefore: claim.rung,
+    decidedBy: actor.name,
+    decidedAt: deps.clock.now(),
+  })
+  await claim.update({ rung: rungAfter[decision], version: version + 1 })
+  const label = labelOf(claim.details)
+  await recordEvent(deps, actor, {
+    code: 'claim-decided',
+    what: `${{ confirmed: 'Confirmed', 'confirmed with a note': 'Confirmed with a note', contradicted: 'Recorded a contradiction', unconfirmable: 'Recorded as unconfirmable' }[decision]}: ${label}${note.trim() ? `. ${note.trim()}` : ''}`,
+    forCandidate: rungAfter[decision] === 'confirmed' ? `${label} is confirmed.` : undefined,
+    candidateId: claim.candidateId,
+    claimId: id,
+    details: { outcome: weighed.comparison.outcome },
+  })
+  await refreshStandingsOf(deps, claim.candidateId)
+  return { findingId: finding.id }
+}
+
+function insistOnGrounds(decision: Decision, note: string, { comparison, latest }: Weighed, asked: boolean) {
+  if (decision === 'confirmed' && comparison.outcome !== 'agrees') {
+    throw conflict('not-the-same', 'The source does not agree in every field that matters. Confirm with a note that says why it is the same, or ask again.')
+  }
+  if (decision === 'confirmed with a note' && !latest) throw conflict('no-reply', 'The source has not answered; there is nothing to confirm with.')
+  if (decision === 'unconfirmable' && !asked) throw conflict('not-asked', 'Nobody has been asked yet; ask the source first.')
+  if (decision !== 'confirmed' && note.length < 3) throw invalidField('/body/note', 'Say why, for whoever reads this in two years.')
+}
+
+/** Undoes the newest decision on a claim while it is fresh. Both stay on record. */
+export async function undoDecision(deps: Deps, actor: Account, findingId: string) {
+  const finding = await Finding.findByPk(findingId)
+  if (!finding || finding.undoneAt) throw notFound()
+  const claim = await claimById(finding.claimId)
+  const newest = await Finding.findOne({ where: { claimId: claim.id }, order: [['decidedAt', 'DESC'], ['id', 'DESC']] })
+  const age = deps.clock.now().getTime() - finding.decidedAt.getTime()
+  if (newest?.id !== findingId || age > undoMinutes * 60_000 || claim.credentialVersion !== finding.credentialVersion) {
+    throw conflict('too-late', 'This can no longer be undone. Decide anew instead.')
+  }
+  await finding.update({ undoneAt: deps.clock.now() })
+  await claim.update({ rung: finding.rungBefore, version: claim.version + 1 })
+  await recordEvent(deps, actor, { code: 'decision-undone', what: `Undid the decision on ${labelOf(claim.details)}`, candidateId: claim.candidateId, claimId: claim.id })
+  await refreshStandingsOf(deps, claim.candidateId)
+  return { done: true as const }
+}
