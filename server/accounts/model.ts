@@ -1,6 +1,6 @@
 import { type CreationOptional, DataTypes, type InferAttributes, type InferCreationAttributes, Model, type Sequelize } from 'sequelize'
 import type { Role } from '#contract/endpoint'
-import { id, json, longText, moment, momentOrNull, text, textOrNull, uuid } from '../database/columns'
+import { define, id, json, longText, moment, momentOrNull, text, textOrNull, uuid } from '../database/columns'
 
 export class Account extends Model<InferAttributes<Account>, InferCreationAttributes<Account>> {
   declare id: string
@@ -40,8 +40,8 @@ export class Candidate extends Model<InferAttributes<Candidate>, InferCreationAt
 
 export function defineAccounts(sequelize: Sequelize) {
   const tokenHash = { type: DataTypes.STRING(64), primaryKey: true }
-  Account.init({ id, mail: text, name: text, passwordHash: text, roles: json, confirmedAt: momentOrNull, createdAt: moment }, { sequelize, tableName: 'accounts' })
-  AccountLink.init({ tokenHash, accountId: uuid, next: textOrNull, expiresAt: moment, usedAt: momentOrNull }, { sequelize, tableName: 'account_links' })
-  Session.init({ tokenHash, accountId: uuid, createdAt: moment, expiresAt: moment }, { sequelize, tableName: 'sessions' })
-  Candidate.init({ id, accountId: uuid, name: longText, born: textOrNull, otherNames: json, createdAt: moment }, { sequelize, tableName: 'candidates' })
+  define(Account, sequelize, 'accounts', { id, mail: text, name: text, passwordHash: text, roles: json, confirmedAt: momentOrNull, createdAt: moment })
+  define(AccountLink, sequelize, 'account_links', { tokenHash, accountId: uuid, next: textOrNull, expiresAt: moment, usedAt: momentOrNull })
+  define(Session, sequelize, 'sessions', { tokenHash, accountId: uuid, createdAt: moment, expiresAt: moment })
+  define(Candidate, sequelize, 'candidates', { id, accountId: uuid, name: longText, born: textOrNull, otherNames: json, createdAt: moment })
 }

@@ -41,7 +41,7 @@ export async function readStatus(deps: Deps, actor: Account, id: string): Promis
     trailOf({ candidateId: application.candidateId, applicationId: id }),
   ])
   const ended = application.stage === 'withdrawn' || application.stage === 'declined' || application.stage === 'cleared'
-  const afterSending = outcomes.filter(({ gate }) => gate !== 'send')
+  const afterSending = outcomes.filter(({ gate, steps }) => gate !== 'send' || steps.length > 0)
   const line = (outcome: Outcome) => ({ title: outcome.title, why: outcomeWords(outcome, nameOf) })
   const theirs = ended ? [] : afterSending.filter((outcome) => outcome.steps[0]?.who === 'candidate' && isDue(outcome, offer !== null))
   const toDo = await Promise.all(theirs.map((outcome) => toDoOf(outcome, requirements, line(outcome).why)))

@@ -1,5 +1,5 @@
 import { type InferAttributes, type InferCreationAttributes, Model, type Sequelize } from 'sequelize'
-import { id, json, longText, longTextOrNull, moment, text, textOrNull, uuidOrNull } from '../database/columns'
+import { define, id, json, longText, longTextOrNull, moment, text, textOrNull, uuidOrNull } from '../database/columns'
 
 export class Event extends Model<InferAttributes<Event>, InferCreationAttributes<Event>> {
   declare id: string
@@ -17,7 +17,4 @@ export class Event extends Model<InferAttributes<Event>, InferCreationAttributes
 }
 
 export const defineEvents = (sequelize: Sequelize) =>
-  Event.init(
-    { id, at: moment, actorId: uuidOrNull, who: text, code: text, what: longText, forCandidate: longTextOrNull, about: textOrNull, candidateId: uuidOrNull, applicationId: uuidOrNull, claimId: uuidOrNull, details: json },
-    { sequelize, tableName: 'events' },
-  )
+  define(Event, sequelize, 'events', { id, at: moment, actorId: uuidOrNull, who: text, code: text, what: longText, forCandidate: longTextOrNull, about: textOrNull, candidateId: uuidOrNull, applicationId: uuidOrNull, claimId: uuidOrNull, details: json })

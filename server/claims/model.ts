@@ -1,7 +1,7 @@
 import { type CreationOptional, DataTypes, type InferAttributes, type InferCreationAttributes, Model, type Sequelize } from 'sequelize'
 import type { ClaimDetails } from '#contract/claims'
 import type { Rung } from '#core/requirements/requirement'
-import { id, json, moment, momentOrNull, text, textOrNull, uuid, uuidOrNull, whole } from '../database/columns'
+import { define, id, json, moment, momentOrNull, text, textOrNull, uuid, uuidOrNull, whole } from '../database/columns'
 
 export class Claim extends Model<InferAttributes<Claim>, InferCreationAttributes<Claim>> {
   declare id: string
@@ -27,12 +27,6 @@ export class EarlierCredential extends Model<InferAttributes<EarlierCredential>,
 }
 
 export function defineClaims(sequelize: Sequelize) {
-  Claim.init(
-    { id, candidateId: uuid, kind: text, details: json, number: textOrNull, rung: text, sourceId: uuidOrNull, credentialVersion: whole, version: whole, createdAt: moment, removedAt: momentOrNull },
-    { sequelize, tableName: 'claims' },
-  )
-  EarlierCredential.init(
-    { claimId: { type: DataTypes.UUID, primaryKey: true }, credentialVersion: { type: DataTypes.INTEGER, primaryKey: true }, details: json, rung: text, replacedAt: moment },
-    { sequelize, tableName: 'earlier_credentials' },
-  )
+  define(Claim, sequelize, 'claims', { id, candidateId: uuid, kind: text, details: json, number: textOrNull, rung: text, sourceId: uuidOrNull, credentialVersion: whole, version: whole, createdAt: moment, removedAt: momentOrNull })
+  define(EarlierCredential, sequelize, 'earlier_credentials', { claimId: { type: DataTypes.UUID, primaryKey: true }, credentialVersion: { type: DataTypes.INTEGER, primaryKey: true }, details: json, rung: text, replacedAt: moment })
 }

@@ -1,5 +1,5 @@
 import { DataTypes, Model, type Sequelize } from 'sequelize'
-import { json } from '../database/columns'
+import { define, json } from '../database/columns'
 
 class Setting extends Model {
   declare name: string
@@ -7,7 +7,7 @@ class Setting extends Model {
 }
 
 export const defineSettings = (sequelize: Sequelize) =>
-  Setting.init({ name: { type: DataTypes.STRING(60), primaryKey: true }, value: json }, { sequelize, tableName: 'settings' })
+  define(Setting, sequelize, 'settings', { name: { type: DataTypes.STRING(60), primaryKey: true }, value: json })
 
 export async function readSetting<T>(name: string): Promise<T | undefined> {
   return (await Setting.findByPk(name))?.value as T | undefined

@@ -32,7 +32,9 @@ export async function readFile(deps: Deps, id: string): Promise<File> {
     trailOf({ candidateId: application.candidateId, applicationId: id }),
   ])
   const gate = nextGate[application.stage]
-  const forGate = gate ? upToGate(outcomes, gate).filter(({ state, gate: own }) => state !== 'not needed' && own !== 'send') : []
+  const forGate = gate ? upToGate(outcomes, gate).filter(({ state, gate: own, steps }) => state !== 'not needed' && (own !== 'send' || steps.length > 0)) : []
+  // What was settled by sending needs no line; what has come open again since does.
+  const shown = outcomes.filter(({ gate: own, steps }) => own !== 'send' || steps.length > 0)
   const nameOf = (key: string) => names[key] ?? key
   const history = requirements.flatMap(({ asks }) => (asks.kind === 'history' ? [asks] : []))[0]
   const faces = await claimFaces(claims, readiness.documents)
@@ -61,8 +63,8 @@ export async function readFile(deps: Deps, id: string): Promise<File> {
         return [{ section: section.title, label, answer: because ? `${shown}: ${because}` : shown }]
       }),
     ),
-    requirements: requirements.filter(({ gate: own }) => own !== 'send'),
-    outcomes: outcomes.filter(({ gate: own }) => own !== 'send'),
+    requirements: requirements.filter(({ key }) => shown.some(({ requirement }) => requirement === key)),
+    outcomes: shown,
     words: Object.fromEntries(outcomes.map((outcome) => [outcome.requirement, { why: outcomeWords(outcome, nameOf), ball: outcome.steps[0] ? ballWords(outcome.steps[0]) : '' }])),
     historyYears: history?.years ?? 5,
     toleratedGapDays: history?.toleratedGapDays ?? 30,

@@ -57,8 +57,7 @@ function queueReasons(application: Application, readiness: Readiness): Partial<R
   const { outcomes, slack } = readiness
   const gate = nextGate[application.stage]
   const open = gate ? openAt(outcomes, gate) : []
-  const first = (which: (step: Step, outcome: Outcome) => boolean, among = outcomes) =>
-    [...among].sort((a, b) => b.steps.length - a.steps.length).find((outcome) => outcome.steps[0] && which(outcome.steps[0], outcome))
+  const first = (which: (step: Step, outcome: Outcome) => boolean) => [...outcomes].sort(byUrgency).find((outcome) => outcome.steps[0] && which(outcome.steps[0], outcome))
   const deskHas = first(({ who }) => who === 'desk')
   const verifying = first(({ what }) => ['look', 'ask', 'compare', 'reply'].includes(what)) ?? first((_, { reason }) => reason.code === 'contradicted' || reason.code === 'unconfirmable')
   const deskVerifies = first(({ who, what }) => who === 'desk' && ['look', 'ask', 'compare', 'decide'].includes(what))
@@ -77,6 +76,12 @@ function queueReasons(application: Application, readiness: Readiness): Partial<R
     ...(fading ? { validity: fading } : {}),
     ...(application.stage === 'shortlisted' || application.stage === 'offered' ? { hiring: passable ? passWords : open[0] ? briefly(open[0]) : 'In hand' } : {}),
   }
+}
+
+/** What somebody has answered or contradicted comes first, then what has most left to do. */
+function byUrgency(a: Outcome, b: Outcome): number {
+  const settled = ({ reason }: Outcome) => Number(['reply-in', 'contradicted', 'unconfirmable', 'check-failed'].includes(reason.code))
+  return settled(b) - settled(a) || b.steps.length - a.steps.length
 }
 
 /** An open requirement in a few words: what it is and what is to be done. */

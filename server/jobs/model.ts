@@ -1,5 +1,5 @@
 import { type CreationOptional, DataTypes, type InferAttributes, type InferCreationAttributes, Model, type Sequelize } from 'sequelize'
-import { id, json, longTextOrNull, moment, momentOrNull, text, whole } from '../database/columns'
+import { define, id, json, longTextOrNull, moment, momentOrNull, text, whole } from '../database/columns'
 
 export class Job extends Model<InferAttributes<Job>, InferCreationAttributes<Job>> {
   declare id: string
@@ -14,7 +14,4 @@ export class Job extends Model<InferAttributes<Job>, InferCreationAttributes<Job
 }
 
 export const defineJobs = (sequelize: Sequelize) =>
-  Job.init(
-    { id, kind: text, uniqueKey: { type: DataTypes.STRING(120), allowNull: true }, payload: json, runAt: moment, attempts: whole, leasedUntil: momentOrNull, doneAt: momentOrNull, lastError: longTextOrNull },
-    { sequelize, tableName: 'jobs' },
-  )
+  define(Job, sequelize, 'jobs', { id, kind: text, uniqueKey: { type: DataTypes.STRING(120), allowNull: true }, payload: json, runAt: moment, attempts: whole, leasedUntil: momentOrNull, doneAt: momentOrNull, lastError: longTextOrNull })

@@ -1,5 +1,5 @@
 import { type CreationOptional, type InferAttributes, type InferCreationAttributes, Model, type Sequelize } from 'sequelize'
-import { id, json, longText, moment, momentOrNull, text, uuidOrNull } from '../database/columns'
+import { define, id, json, longText, moment, momentOrNull, text, uuidOrNull } from '../database/columns'
 
 export class Message extends Model<InferAttributes<Message>, InferCreationAttributes<Message>> {
   declare id: string
@@ -14,7 +14,4 @@ export class Message extends Model<InferAttributes<Message>, InferCreationAttrib
 }
 
 export const defineMessages = (sequelize: Sequelize) =>
-  Message.init(
-    { id, toName: text, toMail: text, subject: text, text: longText, attachments: json, applicationId: uuidOrNull, createdAt: moment, sentAt: momentOrNull },
-    { sequelize, tableName: 'messages' },
-  )
+  define(Message, sequelize, 'messages', { id, toName: text, toMail: text, subject: text, text: longText, attachments: json, applicationId: uuidOrNull, createdAt: moment, sentAt: momentOrNull })

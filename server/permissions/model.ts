@@ -1,5 +1,5 @@
 import { type InferAttributes, type InferCreationAttributes, Model, type Sequelize } from 'sequelize'
-import { id, moment, text, uuid } from '../database/columns'
+import { define, id, moment, text, uuid } from '../database/columns'
 
 /** A candidate's permission to check what they said, as they signed it. */
 export class Permission extends Model<InferAttributes<Permission>, InferCreationAttributes<Permission>> {
@@ -13,4 +13,4 @@ export class Permission extends Model<InferAttributes<Permission>, InferCreation
 }
 
 export const definePermissions = (sequelize: Sequelize) =>
-  Permission.init({ id, applicationId: uuid, fullName: text, textVersion: text, sha256: text, signedAt: moment }, { sequelize, tableName: 'permissions' })
+  define(Permission, sequelize, 'permissions', { id, applicationId: uuid, fullName: text, textVersion: text, sha256: text, signedAt: moment })

@@ -1,6 +1,6 @@
 import { type InferAttributes, type InferCreationAttributes, Model, type Sequelize } from 'sequelize'
 import type { sourceKinds } from '#contract/sources'
-import { id, json, longText, text, textOrNull, whole } from '../database/columns'
+import { define, id, json, longText, text, textOrNull, whole } from '../database/columns'
 
 export class Source extends Model<InferAttributes<Source>, InferCreationAttributes<Source>> {
   declare id: string
@@ -17,7 +17,4 @@ export class Source extends Model<InferAttributes<Source>, InferCreationAttribut
 }
 
 export const defineSources = (sequelize: Sequelize) =>
-  Source.init(
-    { id, name: text, aliases: json, searchText: longText, kind: text, town: text, country: text, mail: text, register: textOrNull, answerWorkingDays: whole },
-    { sequelize, tableName: 'sources' },
-  )
+  define(Source, sequelize, 'sources', { id, name: text, aliases: json, searchText: longText, kind: text, town: text, country: text, mail: text, register: textOrNull, answerWorkingDays: whole })

@@ -1,7 +1,7 @@
 import { type InferAttributes, type InferCreationAttributes, Model, type Sequelize } from 'sequelize'
 import type { Form } from '#core/form/form'
 import type { Requirement } from '#core/requirements/requirement'
-import { day, id, json, longText, moment, text, whole } from '../database/columns'
+import { day, define, id, json, longText, moment, text, whole } from '../database/columns'
 
 export type OnboardingTask = { key: string; title: string; text: string }
 
@@ -30,7 +30,4 @@ export class Vacancy extends Model<InferAttributes<Vacancy>, InferCreationAttrib
 }
 
 export const defineVacancies = (sequelize: Sequelize) =>
-  Vacancy.init(
-    { id, slug: text, title: text, family: text, place: text, payFrom: whole, payTo: whole, payBand: text, contract: text, hours: text, headcount: whole, summary: longText, duties: json, opensAt: moment, closesAt: moment, timeZone: text, targetStart: day, form: json, requirements: json, onboarding: json },
-    { sequelize, tableName: 'vacancies' },
-  )
+  define(Vacancy, sequelize, 'vacancies', { id, slug: text, title: text, family: text, place: text, payFrom: whole, payTo: whole, payBand: text, contract: text, hours: text, headcount: whole, summary: longText, duties: json, opensAt: moment, closesAt: moment, timeZone: text, targetStart: day, form: json, requirements: json, onboarding: json })

@@ -1,0 +1,219 @@
+import type { Requirement } from '#core/requirements/requirement'
+import type { NewVacancy } from '#server/vacancies/vacancies'
+import { form } from './form'
+
+const boss = ['hiring manager', 'administrator']
+
+const permission: Requirement = { key: 'permission', title: 'Permission to check', why: 'We ask your schools, licensing bodies and employers, and need your word for it.', gate: 'send', asks: { kind: 'permission' }, rung: 'claimed', waivableBy: [] }
+const history = (years: number): Requirement => ({
+  key: 'history',
+  title: `${years} years without a gap`,
+  why: 'The transport authority asks us to know where safety staff have been.',
+  gate: 'send',
+  asks: { kind: 'history', years, toleratedGapDays: 30 },
+  rung: 'claimed',
+  waivableBy: boss,
+})
+const studySent = (levelAtLeast: number, fields?: string[]): Requirement => ({
+  key: 'study-sent',
+  title: 'Degree or diploma, with its certificate',
+  why: 'So that we can ask whoever awarded it.',
+  gate: 'send',
+  asks: { kind: 'study', levelAtLeast, fields },
+  rung: 'claimed',
+  paper: true,
+  waivableBy: [],
+})
+const study = (title: string, levelAtLeast: number, fields?: string[]): Requirement => ({
+  key: 'study',
+  title,
+  why: 'The post needs this training by law or by the nature of the work.',
+  gate: 'offer',
+  asks: { kind: 'study', levelAtLeast, fields },
+  rung: 'confirmed',
+  waivableBy: boss,
+})
+const studySeen: Requirement = { ...study('Degree or diploma seen', 3), key: 'study-seen', gate: 'shortlist', rung: 'evidenced', why: 'Somebody has to have looked at it before the shortlist.' }
+const credential = (key: string, title: string, more: Partial<Requirement> = {}): Requirement => ({
+  key,
+  title,
+  why: 'The work may not be done without it.',
+  gate: 'start',
+  asks: { kind: 'credential', credential: key },
+  rung: 'confirmed',
+  validStartPlusDays: 30,
+  waivableBy: boss,
+  ...more,
+})
+const firstAid = credential('first-aid', 'First aid at work', { rung: 'evidenced', validStartPlusDays: 0, why: 'On the mountain, help takes longer to arrive.', waivableBy: ['coordinator', ...boss] })
+const medical = credential('medical', 'Medical fitness', { rung: 'evidenced', why: 'The insurer asks for it, and so do we. Only the statement, never the findings.' })
+const work: Requirement = { key: 'work', title: 'Jobs confirmed', why: 'We hear from every employer you allow us to ask.', gate: 'start', asks: { kind: 'every work entry' }, rung: 'confirmed', waivableBy: ['coordinator', ...boss] }
+const isolationCheck: Requirement = {
+  key: 'isolation',
+  title: 'Isolation and lock-off',
+  why: 'Nobody works on our installations who has not shown that they can make them safe.',
+  gate: 'offer',
+  asks: { kind: 'skills check', check: 'isolation' },
+  rung: 'claimed',
+  waivableBy: boss,
+}
+const offer: Requirement = { key: 'offer', title: 'Offer accepted', why: 'It takes both sides.', gate: 'start', asks: { kind: 'offer accepted' }, rung: 'claimed', waivableBy: [] }
+const handbook: Requirement = { key: 'handbook', title: 'Safety handbook acknowledged', why: 'Everyone has read it before the first day.', gate: 'start', asks: { kind: 'onboarding task', task: 'handbook' }, rung: 'claimed', waivableBy: [] }
+const experience = (years: number, tags: string[]): Requirement => ({
+  key: 'experience',
+  title: `${years} years in ${tags.join(' or ')}`,
+  why: 'The post leads others in this work.',
+  gate: 'shortlist',
+  asks: { kind: 'experience', months: years * 12, tags },
+  rung: 'claimed',
+  waivableBy: ['coordinator', ...boss],
+})
+
+const onboarding = [
+  {
+    key: 'handbook',
+    title: 'The safety handbook, edition 14',
+    text: 'Stop the work when something is not as it should be; nobody will ever be blamed for it.\n\nIsolate, lock, tag, prove dead, earth. Your own lock, your own key, your own life.\n\nNobody goes out alone above the upper station in winter. Sign out, sign in.\n\nWind above 60 km/h, lightning within 8 km, or an avalanche bulletin of level 4 stops the installation. The dispatcher decides and is not overruled.\n\nReport what nearly happened. It is how the next person gets home.',
+  },
+]
+
+type Post = Omit<NewVacancy, 'form' | 'onboarding' | 'timeZone' | 'opensAt' | 'closesAt' | 'targetStart' | 'payBand'> & { opened: number; closesIn: number; startsIn: number }
+
+const posts: Post[] = [
+  {
+    slug: 'cableway-electrical-supervisor',
+    title: 'Cableway electrical supervisor',
+    family: 'Electrical',
+    place: 'Oberfeld',
+    payFrom: 5_800_000,
+    payTo: 7_100_000,
+    contract: 'Permanent',
+    hours: 'Full time, shifts',
+    headcount: 2,
+    summary: 'Lead the electrical crew of three cableways between 900 and 2,850 metres, and answer for the high-voltage supply of two stations.',
+    duties: ['Plan and supervise maintenance of drives, controls and the 20 kV supply', 'Issue and withdraw switching authorisations', 'Investigate faults with the control room, on the line if needed', 'Train and assess technicians in isolation and lock-off'],
+    requirements: [
+      permission,
+      history(5),
+      studySent(6, ['0713', '0714']),
+      studySeen,
+      experience(3, ['electrical']),
+      study('Degree in electricity or electronics', 6, ['0713', '0714']),
+      isolationCheck,
+      credential('hv-switching', 'High-voltage switching authority'),
+      credential('work-at-height', 'Work at height', { rung: 'evidenced' }),
+      firstAid,
+      work,
+      offer,
+      handbook,
+    ],
+    opened: -60,
+    closesIn: 14,
+    startsIn: 34,
+  },
+  {
+    slug: 'rack-railway-driver',
+    title: 'Rack-railway driver',
+    family: 'Operations',
+    place: 'Oberfeld depot',
+    payFrom: 4_600_000,
+    payTo: 5_400_000,
+    contract: 'Permanent',
+    hours: 'Full time, shifts',
+    headcount: 4,
+    summary: 'Drive the rack railway from the valley to the glacier, in every season, with up to 240 people behind you.',
+    duties: ['Drive to timetable and to the rule book', 'Test brakes and rack engagement before each descent', 'Inform passengers calmly when things stop'],
+    requirements: [permission, history(5), studySent(3), studySeen, study('Apprenticeship or higher', 3), credential('train-driving', 'Rack-railway driving licence', { gate: 'offer' }), medical, firstAid, work, offer, handbook],
+    opened: -50,
+    closesIn: 12,
+    startsIn: 22,
+  },
+  {
+    slug: 'rope-access-inspector',
+    title: 'Rope-access inspector',
+    family: 'Inspection',
+    place: 'Vallorne valley station',
+    payFrom: 5_200_000,
+    payTo: 6_300_000,
+    contract: 'Permanent',
+    hours: 'Full time',
+    headcount: 1,
+    summary: 'Inspect towers, track ropes and grips on the rope, write what you find, and stop what is not safe.',
+    duties: ['Inspect 41 towers twice a year', 'Test track ropes magnetically', 'Write findings that a court could read'],
+    requirements: [permission, history(5), studySent(4), studySeen, study('Technical training', 4, ['0715', '0732', '0713']), credential('rope-access', 'Rope access card', { gate: 'offer' }), credential('work-at-height', 'Work at height', { rung: 'evidenced' }), medical, work, offer, handbook],
+    opened: -45,
+    closesIn: 10,
+    startsIn: 28,
+  },
+  {
+    slug: 'control-room-dispatcher',
+    title: 'Control-room dispatcher',
+    family: 'Operations',
+    place: 'Vallorne valley station',
+    payFrom: 4_800_000,
+    payTo: 5_700_000,
+    contract: 'Permanent',
+    hours: 'Full time, nights',
+    headcount: 2,
+    summary: 'Watch every installation of the valley at once, decide when to stop, and say so clearly.',
+    duties: ['Run the day’s service with drivers and stations', 'Decide on stops for wind, lightning and avalanche', 'Lead the first hour of an evacuation'],
+    requirements: [permission, history(5), studySent(3), studySeen, study('Apprenticeship or higher', 3), credential('dispatcher', 'Control-room dispatcher licence', { gate: 'offer' }), isolationCheck, medical, work, offer, handbook],
+    opened: -45,
+    closesIn: 8,
+    startsIn: 15,
+  },
+  {
+    slug: 'track-engineer',
+    title: 'Track engineer',
+    family: 'Engineering',
+    place: 'Oberfeld',
+    payFrom: 6_000_000,
+    payTo: 7_400_000,
+    contract: 'Fixed term, three years',
+    hours: 'Full time or 80 %',
+    headcount: 1,
+    summary: 'Renew nine kilometres of rack and rail between two winters, with the trains running.',
+    duties: ['Design and supervise rack and track renewal', 'Survey slopes and drainage after the thaw', 'Sign off works trains'],
+    requirements: [permission, history(3), studySent(6, ['0732', '0715']), studySeen, study('Degree in civil or mechanical engineering', 6, ['0732', '0715']), experience(2, ['track']), credential('signalling', 'Signalling works authority', { alternatives: [{ kind: 'credential', credential: 'train-driving' }] }), firstAid, work, offer, handbook],
+    opened: -40,
+    closesIn: 20,
+    startsIn: 40,
+  },
+  {
+    slug: 'cableway-mechanic',
+    title: 'Cableway mechanic',
+    family: 'Workshop',
+    place: 'Hochsattel',
+    payFrom: 4_300_000,
+    payTo: 5_100_000,
+    contract: 'Permanent',
+    hours: 'Full time',
+    headcount: 3,
+    summary: 'Keep grips, sheaves and brakes in order, in the workshop in summer and on the line in winter.',
+    duties: ['Overhaul grips and carriers to schedule', 'Replace sheave linings on the line', 'Shorten and splice haul ropes'],
+    requirements: [permission, history(3), studySent(3, ['0715', '0713', '0716']), studySeen, study('Apprenticeship in a metal or electrical trade', 3, ['0715', '0713', '0716']), isolationCheck, credential('work-at-height', 'Work at height', { rung: 'evidenced' }), credential('welding', 'Welding qualification', { rung: 'evidenced', waivableBy: ['coordinator', ...boss] }), work, offer, handbook],
+    opened: -40,
+    closesIn: 14,
+    startsIn: 30,
+  },
+]
+
+const bands: [number, string][] = [
+  [5_000_000, 'to 50,000'],
+  [6_000_000, '50,000 to 60,000'],
+  [Number.POSITIVE_INFINITY, 'over 60,000'],
+]
+
+/** The vacancies as they stand on the day the demo is loaded; closing is at 17:00 of the time zone. */
+export function vacanciesOn(dayAt: (offset: number, hour: number) => Date, isoDay: (offset: number) => string, timeZone: string): NewVacancy[] {
+  return posts.map(({ opened, closesIn, startsIn, ...post }) => ({
+    ...post,
+    payBand: bands.find(([below]) => (post.payFrom + post.payTo) / 2 < below)![1],
+    form,
+    onboarding,
+    timeZone,
+    opensAt: dayAt(opened, 8),
+    closesAt: dayAt(closesIn, 17),
+    targetStart: isoDay(startsIn),
+  }))
+}

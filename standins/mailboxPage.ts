@@ -1,0 +1,47 @@
+import type { ServerResponse } from 'node:http'
+import type { Mailbox, ReceivedMail } from './mailbox'
+
+/** The mailbox as pages for people (`/`, `/mail/ID`) and as JSON for tests (`/mailbox.json?to=`). */
+export async function answerMailbox({ mails }: Mailbox, url: URL, response: ServerResponse) {
+  const [, place, id, attachment] = url.pathname.split('/')
+  const to = url.searchParams.get('to')?.toLowerCase()
+  const newestFirst = mails.filter((mail) => !to || mail.to.toLowerCase() === to).reverse()
+  if (place === 'mailbox.json') {
+    const listed = newestFirst.map(({ attachments, ...mail }) => ({ ...mail, attachments: attachments.map(({ fileName, mediaType, bytes }) => ({ fileName, mediaType, size: bytes.length })) }))
+    response.writeHead(200, { 'Content-Type': 'application/json' }).end(JSON.stringify(listed))
+    return
+  }
+  if (place === 'mail' && id) {
+    const mail = mails.find((candidate) => candidate.id === id)
+    if (!mail) return notThere(response)
+    const file = attachment === undefined ? undefined : mail.attachments[Number(attachment)]
+    if (file) return void response.writeHead(200, { 'Content-Type': file.mediaType }).end(file.bytes)
+    return html(response, mail.subject, onePage(mail))
+  }
+  if (url.pathname === '/') return html(response, 'Mailbox', listPage(newestFirst.slice(0, 300), to))
+  return notThere(response)
+}
+
+const listPage = (mails: readonly ReceivedMail[], to: string | undefined) => `
+  <h1>Mailbox</h1>
+  <p>Every mail the application sends arrives here${to ? `. Showing ${escaped(to)} only: <a href="/">show all</a>` : ''}.</p>
+  ${mails.length === 0 ? '<p>No mail has arrived yet.</p>' : `<table><thead><tr><th>Arrived</th><th>To</th><th>Subject</th></tr></thead><tbody>${mails.map(row).join('')}</tbody></table>`}`
+
+const row = ({ id, to, subject, receivedAt, attachments }: ReceivedMail) => `<tr>
+  <td>${receivedAt.slice(0, 16).replace('T', ' ')}</td><td><a href="/?to=${encodeURIComponent(to)}">${escaped(to)}</a></td>
+  <td><a href="/mail/${id}">${escaped(subject)}</a>${attachments.length > 0 ? ` · ${attachments.length} enclosed` : ''}</td></tr>`
+
+const onePage = ({ id, from, to, subject, text, attachments }: ReceivedMail) => `
+  <p><a href="/">All mail</a></p><h1>${escaped(subject)}</h1><p>From ${escaped(from)}<br>To ${escaped(to)}</p>
+  <pre>${linked(text)}</pre>
+  ${attachments.map(({ fileName, bytes }, index) => `<p><a href="/mail/${id}/${index}">${escaped(fileName)}</a>, ${Math.ceil(bytes.length / 1024)} kB</p>`).join('')}`
+
+const escaped = (text: string) => text.replace(/[&<>"']/g, (character) => `&#${character.charCodeAt(0)};`)
+const linked = (text: string) => escaped(text).replace(/https?:&?[^\s&]*(?:\/[^\s&]*)+/g, (address) => `<a href="${address}">${address}</a>`)
+
+function html(response: ServerResponse, title: string, body: string) {
+  const style = 'body{font:15px/1.5 system-ui,sans-serif;max-width:60rem;margin:2rem auto;padding:0 1rem;color:#18211f}table{border-collapse:collapse;width:100%}td,th{text-align:left;padding:.4rem .8rem .4rem 0;border-bottom:1px solid #d9dfdc}pre{white-space:pre-wrap;font:inherit;background:#f7f9f8;padding:1rem;border:1px solid #d9dfdc}a{color:#17493f}'
+  response.writeHead(200, { 'Content-Type': 'text/html; charset=utf-8' }).end(`<!doctype html><html lang="en"><title>${escaped(title)}</title><meta name="viewport" content="width=device-width"><style>${style}</style>${body}</html>`)
+}
+
+const notThere = (response: ServerResponse) => void response.writeHead(404, { 'Content-Type': 'text/plain' }).end('There is nothing here.')

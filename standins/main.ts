@@ -1,0 +1,29 @@
+import { createServer } from 'node:http'
+import { answerMailbox } from './mailboxPage'
+import { openMailbox } from './mailbox'
+import { answerRegisters, openRegisters } from './registers'
+
+/** The outside world in one process: a mail server with a mailbox page, and registers over HTTP. */
+const smtpPort = Number(process.env.SMTP_PORT ?? 4102)
+const httpPort = Number(process.env.STANDINS_PORT ?? 4103)
+
+const mailbox = await openMailbox(process.env.MAILBOX_FOLDER ?? '.data/mailbox', smtpPort)
+const registers = openRegisters(process.env.REGISTERS_FILE)
+
+const server = createServer((request, response) => {
+  const url = new URL(request.url ?? '/', 'http://standins')
+  const answered = url.pathname.startsWith('/registers') ? answerRegisters(registers, request, url, response) : answerMailbox(mailbox, url, response)
+  answered.catch((error: unknown) => {
+    response.writeHead(500, { 'Content-Type': 'text/plain; charset=utf-8' }).end(String(error))
+  })
+})
+server.listen(httpPort, '127.0.0.1', () => process.stdout.write(`stand-ins: mail on ${smtpPort}, mailbox and registers on ${httpPort}\n`))
+
+for (const signal of ['SIGINT', 'SIGTERM'] as const) {
+  process.once(signal, () => {
+    server.closeAllConnections()
+    server.close()
+    mailbox.close()
+    setTimeout(() => process.exit(0), 200).unref()
+  })
+}
