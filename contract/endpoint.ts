@@ -10,8 +10,16 @@ export type Who = 'anyone' | 'signed-in' | 'bearer-of-link' | readonly Role[]
 export const topics = ['session', 'vacancies', 'draft', 'status', 'desk', 'sitting', 'enquiry', 'clock'] as const
 export type Topic = (typeof topics)[number]
 
-export type Endpoint<Params extends TSchema = TSchema, Query extends TSchema = TSchema, Body extends TSchema = TSchema, Reply extends TSchema = TSchema> = {
-  method: 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE'
+type Method = 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE'
+
+export type Endpoint<
+  Params extends TSchema = TSchema,
+  Query extends TSchema = TSchema,
+  Body extends TSchema = TSchema,
+  Reply extends TSchema = TSchema,
+  M extends Method = Method,
+> = {
+  method: M
   path: string
   summary: string
   who: Who
@@ -29,8 +37,8 @@ export type Endpoint<Params extends TSchema = TSchema, Query extends TSchema = T
 const nothing = Type.Object({}, { additionalProperties: false })
 type Nothing = typeof nothing
 
-type Described<P extends TObject, Q extends TObject, B extends TSchema, R extends TSchema> = {
-  method: Endpoint['method']
+type Described<P extends TObject, Q extends TObject, B extends TSchema, R extends TSchema, M extends Method> = {
+  method: M
   path: string
   summary: string
   who: Who
@@ -45,9 +53,9 @@ type Described<P extends TObject, Q extends TObject, B extends TSchema, R extend
 }
 
 /** Describes an endpoint once, for the server, the web client and the OpenAPI document alike. */
-export function endpoint<P extends TObject = Nothing, Q extends TObject = Nothing, B extends TSchema = Nothing, R extends TSchema = TSchema>(
-  described: Described<P, Q, B, R>,
-): Endpoint<P, Q, B, R> {
+export function endpoint<P extends TObject = Nothing, Q extends TObject = Nothing, B extends TSchema = Nothing, R extends TSchema = TSchema, const M extends Method = Method>(
+  described: Described<P, Q, B, R, M>,
+): Endpoint<P, Q, B, R, M> {
   return {
     bytes: false,
     once: false,

@@ -1,0 +1,15 @@
+import type { ReactNode } from 'react'
+import { Sheet } from '../ui/Sheet'
+
+/** The narrow page of everything about the account. */
+export function AccountSheet({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <main className="mx-auto max-w-[440px] px-4 py-10">
+      <h1 className="mb-4 text-[1.9em]">{title}</h1>
+      <Sheet>{children}</Sheet>
+    </main>
+  )
+}
+
+/** Where to go on after signing in: an address of ours, never another site’s. */
+export const placeAfter = (next: string | null | undefined, otherwise: string) => (next?.startsWith('/') && !next.startsWith('//') ? next : otherwise)

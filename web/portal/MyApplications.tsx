@@ -1,0 +1,40 @@
+import { Link } from 'react-router'
+import { api } from '../api'
+import { Waiting } from '../ui/Waiting'
+import { writeMoment } from '../ui/write'
+
+export function MyApplications() {
+  const { data, error, refetch } = api.endpoints.myApplications.useQuery({}, { refetchOnMountOrArgChange: true })
+  if (!data) return <Waiting error={error} onRetry={refetch} />
+  return (
+    <main className="mx-auto max-w-[820px] px-4 py-8">
+      <h1 className="mb-4 text-[2em]">My applications</h1>
+      {data.length === 0 && (
+        <p>
+          You have not begun one yet.{' '}
+          <Link to="/" className="font-semibold text-confirmed">
+            See the open vacancies
+          </Link>
+        </p>
+      )}
+      <ul className="divide-y divide-line rounded-sheet border border-line bg-sheet empty:hidden">
+        {data.map(({ id, title, place, stage, reference, ball, left, closesAt, timeZone }) => {
+          const writing = stage === 'being written'
+          return (
+            <li key={id} className="relative grid gap-1 p-4 hover:bg-sheet-2 sm:grid-cols-[1fr_auto]">
+              <div>
+                <h2 className="text-[1.25em]">
+                  <Link to={writing ? `/apply/${id}` : `/applications/${id}`} className="after:absolute after:inset-0">
+                    {title}, {place}
+                  </Link>
+                </h2>
+                <p className="text-ink-2">{writing ? `Not sent yet, ${left === 1 ? 'one thing is' : `${left} things are`} left. Closes ${writeMoment(closesAt, timeZone)}.` : ball}</p>
+              </div>
+              <p className="font-mono text-ink-2">{reference ?? ''}</p>
+            </li>
+          )
+        })}
+      </ul>
+    </main>
+  )
+}

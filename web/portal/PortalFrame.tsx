@@ -1,0 +1,44 @@
+import { Link, Outlet, useLocation, useNavigate } from 'react-router'
+import { useAct } from '../useAct'
+import { useSession } from '../useSession'
+import { Waiting } from '../ui/Waiting'
+
+/** The candidate’s side: a white masthead and one calm column beneath it. */
+export function PortalFrame() {
+  const { ready, account, staff } = useSession()
+  const { pathname } = useLocation()
+  const navigate = useNavigate()
+  const { act } = useAct('signOut')
+  const leave = async () => {
+    await act({})
+    navigate('/')
+  }
+  return (
+    <div className="min-h-dvh text-[15px]">
+      <header className="no-print flex flex-wrap items-center gap-x-4 gap-y-1 border-line border-b bg-sheet px-4 py-2.5 sm:px-7">
+        <Link to="/" className="font-title text-[1.5em] leading-none">
+          Probatum
+        </Link>
+        <span className="hidden text-ink-2 sm:inline">Vallorne Mountain Lines</span>
+        <nav className="ml-auto flex items-center gap-4" aria-label="Your account">
+          {account ? (
+            <>
+              {staff ? <Link to="/desk" className="font-semibold text-confirmed">To the desk</Link> : <Link to="/me" className="font-semibold text-confirmed">My applications</Link>}
+              <span className="hidden font-semibold sm:inline">{account.name}</span>
+              <button type="button" onClick={leave} className="text-ink-2 hover:underline">
+                Sign out
+              </button>
+            </>
+          ) : (
+            <>
+              <Link to={`/sign-in?next=${encodeURIComponent(pathname)}`} className="font-semibold text-confirmed">
+                Sign in
+              </Link>
+            </>
+          )}
+        </nav>
+      </header>
+      {ready ? <Outlet /> : <Waiting />}
+    </div>
+  )
+}

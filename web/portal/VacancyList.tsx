@@ -1,0 +1,89 @@
+import { Link, useSearchParams } from 'react-router'
+import { api } from '../api'
+import { TextField } from '../ui/Field'
+import { Waiting } from '../ui/Waiting'
+import { writeMoment, writeMoney } from '../ui/write'
+
+const facets = [
+  { key: 'family', name: 'Kind of work' },
+  { key: 'place', name: 'Place' },
+  { key: 'payBand', name: 'Pay, euros a year' },
+  { key: 'contract', name: 'Contract' },
+] as const
+
+/** The public list: open vacancies only, with filters that say how many each would leave. */
+export function VacancyList() {
+  const [search, setSearch] = useSearchParams()
+  const query = Object.fromEntries(['text', ...facets.map(({ key }) => key)].map((key) => [key, search.get(key) ?? undefined]))
+  const { data, error, refetch } = api.endpoints.listVacancies.useQuery({ query })
+  const choose = (key: string, value: string | undefined) => {
+    const next = new URLSearchParams(search)
+    if (value) next.set(key, value)
+    else next.delete(key)
+    setSearch(next, { replace: key === 'text' })
+  }
+  const narrowed = [...search.keys()].length > 0
+  return (
+    <main className="mx-auto grid max-w-[1180px] gap-x-10 gap-y-6 px-4 py-7 sm:px-7 lg:grid-cols-[230px_1fr]">
+      <div className="lg:col-start-2">
+        <h1 className="text-[2.1em]">Work on the mountain</h1>
+        <p className="text-ink-2">Every vacancy says what it asks, why, and which papers you will need, before you begin.</p>
+      </div>
+      <aside className="grid content-start gap-5 max-lg:grid-cols-2 max-sm:grid-cols-1" aria-label="Narrow the list">
+        <TextField label="Search" type="search" value={search.get('text') ?? ''} onChange={(event) => choose('text', event.target.value)} placeholder="A post, a place, a word" />
+        {facets.map(({ key, name }) => (
+          <fieldset key={key}>
+            <legend className="mb-1 font-semibold text-[0.93em]">{name}</legend>
+            {(data?.facets[key] ?? []).map(({ value, count }) => (
+              <label key={value} className="flex items-center gap-2 py-0.5">
+                <input type="checkbox" className="accent-confirmed" checked={query[key] === value} onChange={(event) => choose(key, event.target.checked ? value : undefined)} />
+                <span className="min-w-0 flex-1">{value}</span>
+                <span className="font-mono text-[0.87em] text-ink-3">{count}</span>
+              </label>
+            ))}
+          </fieldset>
+        ))}
+      </aside>
+      <section aria-label="Vacancies" className="min-w-0">
+        {!data ? (
+          <Waiting error={error} onRetry={refetch} />
+        ) : (
+          <>
+            <p className="mb-2 text-ink-2" aria-live="polite">
+              {data.vacancies.length === 1 ? 'One open vacancy' : `${data.vacancies.length} open vacancies`}
+              {narrowed && (
+                <button type="button" onClick={() => setSearch({})} className="ml-3 font-semibold text-confirmed">
+                  Show all
+                </button>
+              )}
+            </p>
+            <ul className="divide-y divide-line rounded-sheet border border-line bg-sheet">
+              {data.vacancies.map((vacancy) => (
+                <li key={vacancy.id} className="relative grid gap-x-6 gap-y-1 p-4 hover:bg-sheet-2 sm:grid-cols-[1fr_200px]">
+                  <div className="min-w-0">
+                    <h2 className="text-[1.3em]">
+                      <Link to={`/vacancies/${vacancy.slug}`} className="after:absolute after:inset-0">
+                        {vacancy.title}
+                      </Link>
+                    </h2>
+                    <p className="text-ink-2">{vacancy.summary}</p>
+                  </div>
+                  <dl className="text-[0.92em] sm:text-right">
+                    <dt className="sr-only">Place and contract</dt>
+                    <dd className="font-semibold">{vacancy.place}</dd>
+                    <dd>{vacancy.hours}</dd>
+                    <dt className="sr-only">Pay</dt>
+                    <dd>{`${writeMoney(vacancy.payFrom)} to ${writeMoney(vacancy.payTo)}`}</dd>
+                    <dt className="sr-only">Closes</dt>
+                    <dd className="text-ink-2">{`Closes ${writeMoment(vacancy.closesAt, vacancy.timeZone)}`}</dd>
+                  </dl>
+                </li>
+              ))}
+              {data.vacancies.length === 0 && <li className="p-5">Nothing open fits this at the moment. Take a filter away, or look again later.</li>}
+            </ul>
+          </>
+        )}
+      </section>
+    </main>
+  )
+}

@@ -1,0 +1,137 @@
+import { Link, useNavigate, useParams } from 'react-router'
+import { writeWhen } from '#core/dates/write'
+import { type Gate, gates } from '#core/requirements/requirement'
+import { paperWords, requirementSentence } from '#core/words/requirements'
+import { api } from '../api'
+import { useAct } from '../useAct'
+import { useSession } from '../useSession'
+import { Button } from '../ui/Button'
+import { ProblemNote } from '../ui/ProblemNote'
+import { Sheet } from '../ui/Sheet'
+import { Waiting } from '../ui/Waiting'
+import { writeMoment, writeMoney } from '../ui/write'
+
+const gateTitles: Record<Gate, string> = { send: 'When you apply', shortlist: 'Before the shortlist', offer: 'Before an offer', start: 'Before the first day' }
+
+/** One vacancy: what the work is, and everything it asks, made from the rules that will judge the application. */
+export function VacancyPage() {
+  const { slug = '' } = useParams()
+  const { data: vacancy, error, refetch } = api.endpoints.readVacancy.useQuery({ params: { slug } })
+  if (!vacancy) return <Waiting error={error} onRetry={refetch} />
+  const nameOf = (key: string) => vacancy.names[key] ?? key
+  const papers = [...new Set(vacancy.requirements.flatMap((requirement) => paperWords(requirement) ?? []))]
+  return (
+    <main className="mx-auto grid max-w-[1120px] gap-8 px-4 py-7 sm:px-7 lg:grid-cols-[1fr_280px]">
+      <div className="min-w-0">
+        <p className="no-print mb-2">
+          <Link to="/" className="text-confirmed">
+            All vacancies
+          </Link>
+        </p>
+        <h1 className="text-[2.2em]">{vacancy.title}</h1>
+        <p className="mt-1 max-w-[62ch] text-[1.07em] text-ink-2">{vacancy.summary}</p>
+        <h2 className="mt-7 mb-2 text-[1.4em]">What you would do</h2>
+        <ul className="list-disc pl-5">
+          {vacancy.duties.map((duty) => (
+            <li key={duty}>{duty}</li>
+          ))}
+        </ul>
+        <h2 className="mt-7 text-[1.4em]">What is asked, and why</h2>
+        <p className="mb-3 text-ink-2">These are the rules your application is judged by, no more and no fewer.</p>
+        <Sheet className="!p-0">
+          {gates.map((gate) => {
+            const asked = vacancy.requirements.filter((requirement) => requirement.gate === gate)
+            if (asked.length === 0) return null
+            return (
+              <section key={gate} className="border-line border-b last:border-b-0">
+                <h3 className="bg-sheet-2 px-4 py-2 font-semibold">{gateTitles[gate]}</h3>
+                <dl className="divide-y divide-line">
+                  {asked.map((requirement) => (
+                    <div key={requirement.key} className="px-4 py-2.5">
+                      <dt className="font-semibold">{requirement.title}</dt>
+                      <dd>{requirementSentence(requirement, nameOf)}</dd>
+                      <dd className="text-[0.93em] text-ink-2">{requirement.why}</dd>
+                    </div>
+                  ))}
+                </dl>
+              </section>
+            )
+          })}
+        </Sheet>
+        <h2 className="mt-7 mb-2 text-[1.4em]">Papers to have at hand</h2>
+        <ul className="list-disc pl-5">
+          {papers.map((words) => (
+            <li key={words}>{words}</li>
+          ))}
+        </ul>
+      </div>
+      <aside className="lg:sticky lg:top-6 lg:self-start">
+        <Sheet>
+          <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1.5">
+            <Fact name="Place" value={vacancy.place} />
+            <Fact name="Pay" value={`${writeMoney(vacancy.payFrom)} to ${writeMoney(vacancy.payTo)} a year`} />
+            <Fact name="Contract" value={vacancy.contract} />
+            <Fact name="Hours" value={vacancy.hours} />
+            <Fact name="Posts" value={String(vacancy.headcount)} />
+            <Fact name="First day" value={writeWhen(vacancy.targetStart)} />
+            <Fact name="Closes" value={`${writeMoment(vacancy.closesAt, vacancy.timeZone)} (${vacancy.timeZone.replace('_', ' ')})`} />
+          </dl>
+          <div className="no-print mt-4">
+            <Begin slug={slug} open={vacancy.open} mine={vacancy.mine} />
+          </div>
+        </Sheet>
+      </aside>
+    </main>
+  )
+}
+
+const Fact = ({ name, value }: { name: string; value: string }) => (
+  <>
+    <dt className="text-ink-2">{name}</dt>
+    <dd className="font-semibold">{value}</dd>
+  </>
+)
+
+function Begin({ slug, open, mine }: { slug: string; open: boolean; mine: { id: string; stage: string } | null }) {
+  const navigate = useNavigate()
+  const { account, staff } = useSession()
+  const { act, busy, problem } = useAct('beginApplication')
+  if (mine) {
+    const writing = mine.stage === 'being written'
+    return (
+      <Link to={writing ? `/apply/${mine.id}` : `/applications/${mine.id}`} className="block rounded-sheet bg-confirmed px-3 py-2 text-center font-semibold text-on-confirmed">
+        {writing ? 'Go on with your application' : 'See where it stands'}
+      </Link>
+    )
+  }
+  if (!open) return <p className="font-semibold text-soon-ink">This vacancy is closed.</p>
+  if (staff) return <p className="text-ink-2">You are signed in at the desk. Candidates apply from their own account.</p>
+  if (!account) {
+    return (
+      <>
+        <Link to={`/sign-up?next=${encodeURIComponent(`/vacancies/${slug}`)}`} className="block rounded-sheet bg-confirmed px-3 py-2 text-center font-semibold text-on-confirmed">
+          Make an account to apply
+        </Link>
+        <p className="mt-2 text-center text-[0.93em]">
+          You have one?{' '}
+          <Link to={`/sign-in?next=${encodeURIComponent(`/vacancies/${slug}`)}`} className="font-semibold text-confirmed">
+            Sign in
+          </Link>
+        </p>
+      </>
+    )
+  }
+  const begin = async () => {
+    const begun = await act({ params: { slug } })
+    if (begun) navigate(`/apply/${begun.id}`)
+  }
+  return (
+    <>
+      <Button kind="main" className="w-full" busy={busy} onClick={begin}>
+        Apply
+      </Button>
+      <p className="mt-2 text-[0.93em] text-ink-2">It saves by itself. You can leave and come back until it closes.</p>
+      <ProblemNote problem={problem} />
+    </>
+  )
+}

@@ -1,0 +1,133 @@
+import { useEffect } from 'react'
+import { Link, Navigate, useParams } from 'react-router'
+import type { Draft } from '#contract/applications'
+import type { Section } from '#core/form/form'
+import { api } from '../../api'
+import { Waiting } from '../../ui/Waiting'
+import { writeMoment } from '../../ui/write'
+import { CredentialsSection } from './CredentialsSection'
+import { PermissionSection } from './PermissionSection'
+import { QuestionsSection } from './QuestionsSection'
+import { SendSection } from './SendSection'
+import { StudySection } from './StudySection'
+import { type Autosave, useAutosave } from './useAutosave'
+import { WorkSection } from './WorkSection'
+
+/** The application being written: sections on the left, one section in the middle, what is left on the right. */
+export function Apply() {
+  const { id = '', section: key } = useParams()
+  const { data: draft, error, refetch } = api.endpoints.readDraft.useQuery({ params: { id } })
+  if (!draft) return <Waiting error={error} onRetry={refetch} />
+  const section = draft.form.find((candidate) => candidate.key === key)
+  if (!section) return <Navigate to={`/apply/${id}/${draft.lastSection ?? draft.form[0]!.key}`} replace />
+  // What was sent stays as it was; afterwards only the file's own claims can be added to.
+  const afterSending = draft.stage !== 'being written'
+  if (afterSending && section.holds !== 'work' && section.holds !== 'study' && section.holds !== 'credentials') return <Navigate to={`/applications/${id}`} replace />
+  return <Writing key={id} draft={draft} section={section} afterSending={afterSending} />
+}
+
+function Writing({ draft, section, afterSending }: { draft: Draft; section: Section; afterSending: boolean }) {
+  const autosave = useAutosave(draft)
+  useEffect(() => {
+    window.scrollTo({ top: 0 })
+    document.title = `${section.title}, ${draft.vacancy.title}`
+  }, [section, draft.vacancy.title])
+  const index = draft.form.indexOf(section)
+  const next = draft.form[index + 1]
+  return (
+    <main className="mx-auto grid max-w-[1240px] gap-x-9 gap-y-6 px-4 py-6 sm:px-7 lg:grid-cols-[200px_minmax(0,1fr)] xl:grid-cols-[200px_minmax(0,1fr)_270px]">
+      <nav aria-label="Your application" className="max-lg:order-first">
+        <p className="mb-2 px-2 font-semibold text-ink-2">{draft.vacancy.title}</p>
+        {!afterSending && (
+          <p className="mb-3 rounded-sheet bg-soon-wash px-2 py-1.5 font-semibold text-[0.9em] text-soon-ink">
+            Not sent yet · closes {writeMoment(draft.vacancy.closesAt, draft.vacancy.timeZone)}
+          </p>
+        )}
+        <ol className="grid gap-0.5 max-lg:grid-cols-2 max-sm:grid-cols-1">
+          {draft.form.map((candidate) => (
+            <li key={candidate.key}>
+              <SectionLink id={draft.id} section={candidate} current={candidate === section} left={draft.left} />
+            </li>
+          ))}
+        </ol>
+        <SavedNote autosave={autosave} />
+      </nav>
+      <div className="min-w-0">
+        <h1 className="text-[1.95em]">{section.heading}</h1>
+        <p className="mb-4 max-w-[60ch] text-ink-2">{section.intro}</p>
+        <SectionBody draft={draft} section={section} autosave={autosave} />
+        {next && !afterSending && (
+          <p className="mt-6">
+            <Link to={`/apply/${draft.id}/${next.key}`} className="inline-block rounded-sheet border border-line-strong bg-sheet px-4 py-2 font-semibold hover:border-ink-3">
+              Next: {next.title}
+            </Link>
+          </p>
+        )}
+        {afterSending && (
+          <p className="mt-6">
+            <Link to={`/applications/${draft.id}`} className="font-semibold text-confirmed">
+              Back to where it stands
+            </Link>
+          </p>
+        )}
+      </div>
+      <aside className="max-xl:lg:col-start-2" aria-label="What is left">
+        <h2 className="mb-2 text-[1.25em]" aria-live="polite">
+          {draft.left.length === 0 ? 'Nothing is left' : `What is left: ${draft.left.length === 1 ? 'one thing' : `${draft.left.length} things`}`}
+        </h2>
+        {draft.left.length === 0 && !afterSending && <p className="text-ink-2">Read it through and send it.</p>}
+        <ol className="divide-y divide-line border-line border-y empty:hidden">
+          {draft.left.map(({ title, why, section: where }, place) => (
+            <li key={`${title}-${place}`} className="grid grid-cols-[1.5em_1fr] py-2">
+              <span className="font-mono text-ink-3">{place + 1}</span>
+              <span>
+                {where ? (
+                  <Link to={`/apply/${draft.id}/${where}`} className="font-semibold hover:underline">
+                    {title}
+                  </Link>
+                ) : (
+                  <strong>{title}</strong>
+                )}
+                <span className="block text-[0.88em] text-ink-2">{why}</span>
+              </span>
+            </li>
+          ))}
+        </ol>
+        <p className="mt-3 text-[0.9em] text-ink-2">
+          <Link to={`/vacancies/${draft.vacancy.slug}`} className="font-semibold text-confirmed">
+            Why each thing is asked
+          </Link>
+        </p>
+      </aside>
+    </main>
+  )
+}
+
+function SectionLink({ id, section, current, left }: { id: string; section: Section; current: boolean; left: Draft['left'] }) {
+  const open = left.filter((item) => item.section === section.key).length
+  const words = section.holds === 'send' ? '' : open > 0 ? `${open} left` : 'done'
+  return (
+    <Link to={`/apply/${id}/${section.key}`} aria-current={current ? 'page' : undefined} className={`flex items-baseline justify-between gap-2 rounded-sheet border px-2 py-1.5 ${current ? 'border-line bg-sheet font-semibold' : 'border-transparent hover:bg-sheet'}`}>
+      <span>{section.title}</span>
+      <span className="whitespace-nowrap font-mono font-normal text-[0.82em] text-ink-3">{words}</span>
+    </Link>
+  )
+}
+
+function SectionBody({ draft, section, autosave }: { draft: Draft; section: Section; autosave: Autosave }) {
+  if (section.holds === 'study') return <StudySection draft={draft} />
+  if (section.holds === 'work') return <WorkSection draft={draft} />
+  if (section.holds === 'credentials') return <CredentialsSection draft={draft} />
+  if (section.holds === 'permission') return <PermissionSection draft={draft} />
+  if (section.holds === 'send') return <SendSection draft={draft} autosave={autosave} />
+  return <QuestionsSection section={section} autosave={autosave} />
+}
+
+function SavedNote({ autosave: { state, problem } }: { autosave: Autosave }) {
+  const words = { saved: 'Everything is saved.', waiting: 'Saving…', 'no connection': 'No connection. What you typed is kept on this device and saved when it is back.', refused: problem?.title ?? 'Not saved yet.' }
+  return (
+    <p role="status" className={`mt-4 px-2 text-[0.88em] ${state === 'refused' || state === 'no connection' ? 'font-semibold text-soon-ink' : 'text-ink-2'}`}>
+      {words[state]} {state === 'saved' && 'Leave whenever you like, nothing is lost.'}
+    </p>
+  )
+}

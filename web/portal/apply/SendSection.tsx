@@ -1,0 +1,92 @@
+import { Link } from 'react-router'
+import type { Draft } from '#contract/applications'
+import { becauseKey, type Section } from '#core/form/form'
+import { writeWhen } from '#core/dates/write'
+import { useAct } from '../../useAct'
+import { Button } from '../../ui/Button'
+import { ProblemNote } from '../../ui/ProblemNote'
+import { Sheet } from '../../ui/Sheet'
+import { writeMoment } from '../../ui/write'
+import type { Autosave } from './useAutosave'
+
+/** Everything on one page with a way back to each place; sending is one act. */
+export function SendSection({ draft, autosave }: { draft: Draft; autosave: Autosave }) {
+  const { act, busy, problem } = useAct('sendApplication')
+  const ready = draft.left.length === 0 && autosave.version !== undefined
+  const send = () => autosave.version !== undefined && act({ params: { id: draft.id }, body: { version: autosave.version } })
+  return (
+    <div className="grid max-w-[760px] gap-3">
+      {draft.form
+        .filter(({ holds }) => holds !== 'send')
+        .map((section) => (
+          <Sheet key={section.key}>
+            <div className="mb-1 flex items-baseline justify-between gap-3">
+              <h2 className="text-[1.2em]">{section.title}</h2>
+              <Link to={`/apply/${draft.id}/${section.key}`} className="font-semibold text-confirmed" aria-label={`Change ${section.title}`}>
+                Change
+              </Link>
+            </div>
+            <Summary draft={draft} section={section} autosave={autosave} />
+            {draft.left
+              .filter((item) => item.section === section.key)
+              .map(({ title, why }) => (
+                <p key={title} className="mt-1 font-semibold text-soon-ink">
+                  {title}: {why}
+                </p>
+              ))}
+          </Sheet>
+        ))}
+      <Sheet>
+        <p className="mb-3">
+          {draft.left.length > 0
+            ? `Sending opens when nothing is left: ${draft.left.length === 1 ? 'one thing' : `${draft.left.length} things`} to go.`
+            : `Everything is here. It can be sent until ${writeMoment(draft.vacancy.closesAt, draft.vacancy.timeZone)}.`}
+        </p>
+        <ProblemNote problem={problem} />
+        <div className="mt-2">
+          <Button kind="main" busy={busy} disabled={!ready} onClick={() => void send()}>
+            Send my application
+          </Button>
+        </div>
+      </Sheet>
+    </div>
+  )
+}
+
+function Summary({ draft, section, autosave }: { draft: Draft; section: Section; autosave: Autosave }) {
+  if (section.holds === 'permission') return <p>{draft.permission ? `Signed by ${draft.permission.fullName}.` : 'Not signed yet.'}</p>
+  if (section.holds !== 'questions') {
+    const claims = draft.claims.filter(({ details }) => (section.holds === 'credentials' ? 'credential' in details : details.kind === section.holds))
+    if (claims.length === 0) return <p className="text-ink-2">Nothing given.</p>
+    return (
+      <ul className="divide-y divide-line">
+        {claims.map((claim) => (
+          <li key={claim.id} className="py-1.5">
+            <span className="font-semibold">{claim.label}</span>
+            <span className="block text-[0.93em] text-ink-2">
+              {'from' in claim.details ? `${writeWhen(claim.details.from)} to ${claim.details.to === 'present' ? 'now' : writeWhen(claim.details.to)}` : claim.details.number}
+              {claim.documents.length > 0 && `, with ${claim.documents.map(({ fileName }) => fileName).join(', ')}`}
+            </span>
+          </li>
+        ))}
+      </ul>
+    )
+  }
+  return (
+    <dl className="grid gap-x-4 gap-y-1 sm:grid-cols-[240px_1fr]">
+      {section.questions.map(({ key, label, kind }) => {
+        const answer = autosave.answer(key)
+        const because = autosave.answer(becauseKey(key))
+        return (
+          <div key={key} className="contents">
+            <dt className="text-ink-2">{label}</dt>
+            <dd className="mb-1">
+              {answer === '' ? '—' : kind === 'date' ? writeWhen(answer) : answer}
+              {because && <span className="block text-[0.93em] text-ink-2">{because}</span>}
+            </dd>
+          </div>
+        )
+      })}
+    </dl>
+  )
+}

@@ -1,0 +1,67 @@
+import { Command } from 'cmdk'
+import { useEffect, useId, useState } from 'react'
+import { api } from '../../api'
+
+type Chosen = { sourceId: string | null; sourceName: string }
+type Props = { label: string; kinds: string; value: Chosen; onChange: (value: Chosen) => void; error?: string }
+
+/** Finds who issued it by any name they go by; somebody who is not in the list is a value too. */
+export function SourcePicker({ label, kinds, value, onChange, error }: Props) {
+  const id = useId()
+  const [text, setText] = useState(value.sourceName)
+  const [open, setOpen] = useState(false)
+  useEffect(() => setText(value.sourceName), [value.sourceName])
+  const { data: found = [] } = api.endpoints.findSources.useQuery({ query: { text, kind: kinds } }, { skip: !open || text.trim().length < 2 })
+  const choose = (chosen: Chosen) => {
+    onChange(chosen)
+    setText(chosen.sourceName)
+    setOpen(false)
+  }
+  const shown = open && text.trim().length >= 2
+  return (
+    <div className="relative">
+      <label htmlFor={id} className="mb-1 block font-semibold text-[0.93em]">
+        {label}
+      </label>
+      <Command shouldFilter={false} label={label}>
+        <Command.Input
+          id={id}
+          value={text}
+          onValueChange={(next) => {
+            setText(next)
+            setOpen(true)
+            // A changed name is another source until one is chosen.
+            if (next !== value.sourceName) onChange({ sourceId: null, sourceName: next })
+          }}
+          onFocus={() => setOpen(true)}
+          onBlur={() => setTimeout(() => setOpen(false), 150)}
+          onKeyDown={(event) => event.key === 'Escape' && setOpen(false)}
+          aria-invalid={Boolean(error)}
+          className={`w-full rounded-sheet border bg-sheet px-2.5 py-1.5 ${error ? 'border-contradicted' : 'border-line-strong'}`}
+          placeholder="Any name it goes by"
+          autoComplete="off"
+        />
+        <Command.List className={shown ? 'absolute z-20 mt-1 max-h-[280px] w-full overflow-auto rounded-sheet border border-line-strong bg-sheet p-1 shadow-[0_8px_24px_rgb(0_0_0/0.15)]' : 'hidden'}>
+          {found.map((source) => (
+            <Command.Item key={source.id} value={source.id} onSelect={() => choose({ sourceId: source.id, sourceName: source.name })} className="cursor-pointer rounded-[4px] px-2 py-1.5 data-[selected=true]:bg-confirmed-wash">
+              <span className="font-semibold">{source.name}</span>
+              <span className="block text-[0.88em] text-ink-2">
+                {source.town}, {source.country}
+                {source.aliases.length > 0 && ` · also ${source.aliases.join(', ')}`}
+              </span>
+            </Command.Item>
+          ))}
+          <Command.Item value="not-in-list" onSelect={() => choose({ sourceId: null, sourceName: text.trim() })} className="cursor-pointer rounded-[4px] px-2 py-1.5 data-[selected=true]:bg-confirmed-wash">
+            “{text.trim()}” is not in the list: go on with this name
+          </Command.Item>
+        </Command.List>
+      </Command>
+      {!open && value.sourceName && !value.sourceId && <p className="mt-1 text-[0.87em] text-ink-2">Not in our directory yet. Go on; we look it up before anyone writes to them.</p>}
+      {error && (
+        <p role="alert" className="mt-1 font-semibold text-[0.9em] text-contradicted">
+          {error}
+        </p>
+      )}
+    </div>
+  )
+}

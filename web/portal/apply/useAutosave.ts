@@ -1,0 +1,107 @@
+import { useCallback, useEffect, useRef, useState } from 'react'
+import { useDispatch } from 'react-redux'
+import type { Draft } from '#contract/applications'
+import { api, type Problem } from '../../api'
+import type { store } from '../../store'
+
+export type Autosave = {
+  /** An answer as it is typed, or else as it is saved. */
+  answer: (key: string) => string
+  change: (key: string, value: string) => void
+  fault: (key: string) => string | undefined
+  /** Answers changed in another place since: theirs, for the person to choose. */
+  clashes: Record<string, string>
+  settle: (key: string, keep: 'mine' | 'theirs') => void
+  state: 'saved' | 'waiting' | 'no connection' | 'refused'
+  problem?: Problem
+  /** The version to send with; absent while something is not saved. */
+  version: number | undefined
+}
+
+const pauseMs = 500
+const retryMs = 4000
+const keptUnder = (id: string) => `probatum-answers-${id}`
+
+/**
+ * Saves answers as they are typed: a small versioned patch after a short pause. What is not saved yet is kept on this
+ * device and sent when it can be. Where another tab or device changed the same answer, both values are kept and shown.
+ */
+export function useAutosave(draft: Draft): Autosave {
+  const dispatch = useDispatch<typeof store.dispatch>()
+  const { id } = draft
+  const [typed, setTyped] = useState<Record<string, string>>(() => JSON.parse(localStorage.getItem(keptUnder(id)) ?? '{}') as Record<string, string>)
+  const [clashes, setClashes] = useState<Record<string, string>>({})
+  const [state, setState] = useState<Autosave['state']>(Object.keys(typed).length > 0 ? 'waiting' : 'saved')
+  const [problem, setProblem] = useState<Problem>()
+  const latest = useRef({ typed, version: draft.version, answers: draft.answers, clashes })
+  latest.current = { ...latest.current, typed, clashes, version: Math.max(latest.current.version, draft.version), answers: draft.answers }
+  const busy = useRef(false)
+
+  useEffect(() => {
+    if (Object.keys(typed).length === 0) localStorage.removeItem(keptUnder(id))
+    else localStorage.setItem(keptUnder(id), JSON.stringify(typed))
+  }, [id, typed])
+
+  const save = useCallback(async () => {
+    const { typed: before, version, clashes: open } = latest.current
+    const changes = Object.fromEntries(Object.entries(before).filter(([key]) => !(key in open)))
+    if (busy.current || Object.keys(changes).length === 0) return
+    busy.current = true
+    setState('waiting')
+    const result = (await dispatch(api.endpoints.saveAnswers.initiate({ params: { id }, body: { version, changes, section: Object.keys(changes)[0]!.split('.')[0]! } }))) as { data?: { version: number; savedAt: string; answers: Record<string, string>; left: Draft['left'] }; error?: Problem }
+    busy.current = false
+    setProblem(result.error)
+    if (result.data) {
+      const { version: saved, answers, left, savedAt } = result.data
+      latest.current.version = saved
+      dispatch(api.util.updateQueryData('readDraft', { params: { id } }, (cached) => void Object.assign(cached, { version: saved, answers, left, savedAt })))
+      setTyped((now) => Object.fromEntries(Object.entries(now).filter(([key, value]) => changes[key] !== value)))
+      setState('saved')
+      return
+    }
+    if (result.error?.code === 'changed-meanwhile') {
+      const theirs = (result.error.current as { answers: Record<string, string> }).answers
+      const now = Number(result.error.version)
+      const differing = Object.keys(changes).filter((key) => (theirs[key] ?? '') !== changes[key] && (theirs[key] ?? '') !== (latest.current.answers[key] ?? ''))
+      latest.current.version = now
+      dispatch(api.util.updateQueryData('readDraft', { params: { id } }, (cached) => void Object.assign(cached, { version: now, answers: theirs })))
+      setClashes((open) => ({ ...open, ...Object.fromEntries(differing.map((key) => [key, theirs[key] ?? ''])) }))
+      setTimeout(() => void save(), 0)
+      return
+    }
+    setState(result.error?.code === 'no-connection' ? 'no connection' : 'refused')
+  }, [dispatch, id])
+
+  useEffect(() => {
+    if (Object.keys(typed).some((key) => !(key in clashes)) && state !== 'refused') {
+      const timer = setTimeout(() => void save(), state === 'no connection' ? retryMs : pauseMs)
+      return () => clearTimeout(timer)
+    }
+  }, [typed, clashes, save, state])
+
+  useEffect(() => {
+    const online = () => void save()
+    window.addEventListener('online', online)
+    return () => {
+      window.removeEventListener('online', online)
+      void save()
+    }
+  }, [save])
+
+  return {
+    answer: (key) => typed[key] ?? draft.answers[key] ?? '',
+    change: (key, value) => {
+      setTyped((before) => ({ ...before, [key]: value }))
+      setState('waiting')
+    },
+    fault: (key) => (key in typed ? problem?.faults?.find(({ pointer }) => pointer === `/body/changes/${key}`)?.message : undefined),
+    clashes,
+    settle: (key, keep) => {
+      setClashes(({ [key]: _settled, ...others }) => others)
+      if (keep === 'theirs') setTyped(({ [key]: _mine, ...others }) => others)
+    },
+    state,
+    problem,
+    version: Object.keys(typed).length === 0 ? latest.current.version : undefined,
+  }
+}

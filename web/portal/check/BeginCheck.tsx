@@ -1,0 +1,40 @@
+import { useNavigate, useParams } from 'react-router'
+import { api } from '../../api'
+import { useAct } from '../../useAct'
+import { Button } from '../../ui/Button'
+import { ProblemNote } from '../../ui/ProblemNote'
+import { Sheet } from '../../ui/Sheet'
+import { Waiting } from '../../ui/Waiting'
+
+/** What a skills check is like, before its clock starts. */
+export function BeginCheck() {
+  const { id = '', check = '' } = useParams()
+  const navigate = useNavigate()
+  const { data, error, refetch } = api.endpoints.describeCheck.useQuery({ params: { id, check } }, { refetchOnMountOrArgChange: true })
+  const { act, busy, problem } = useAct('beginSitting')
+  if (!data) return <Waiting error={error} onRetry={refetch} />
+  const begin = async () => {
+    const begun = await act({ params: { id, check } })
+    if (begun) navigate(`/sittings/${begun.id}`)
+  }
+  return (
+    <main className="mx-auto max-w-[640px] px-4 py-8">
+      <h1 className="mb-3 text-[2em]">{data.title}</h1>
+      <Sheet>
+        <ul className="list-disc space-y-1 pl-5">
+          <li>{data.questions} questions, one right answer each.</li>
+          <li>{data.minutes} minutes from the moment you begin. The clock runs on, even if you close the page.</li>
+          <li>Every answer is saved as you give it. After a lost connection you come back to where you were.</li>
+          <li>{data.passPercent} % are needed to pass. You see your mark at once.</li>
+          <li>It covers: {data.topics.join(', ').toLowerCase()}.</li>
+        </ul>
+        <div className="mt-4">
+          <ProblemNote problem={problem} />
+          <Button kind="main" busy={busy} onClick={() => void begin()}>
+            {data.sitting ? 'Go on where you were' : 'Begin now'}
+          </Button>
+        </div>
+      </Sheet>
+    </main>
+  )
+}

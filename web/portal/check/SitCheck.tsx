@@ -1,0 +1,126 @@
+import { useEffect, useState } from 'react'
+import { Link, useParams } from 'react-router'
+import type { Reply } from '#contract/endpoint'
+import type { readSitting } from '#contract/skills'
+import { api } from '../../api'
+import { useAct } from '../../useAct'
+import { Button } from '../../ui/Button'
+import { Choice } from '../../ui/Field'
+import { ProblemNote } from '../../ui/ProblemNote'
+import { Sheet } from '../../ui/Sheet'
+import { Waiting } from '../../ui/Waiting'
+
+type Sitting = Reply<typeof readSitting>
+
+/** A paper, one question a page; answers are saved as given, time runs on the server. */
+export function SitCheck() {
+  const { id = '' } = useParams()
+  const { data: sitting, error, refetch } = api.endpoints.readSitting.useQuery({ params: { id } }, { refetchOnMountOrArgChange: true })
+  if (!sitting) return <Waiting error={error} onRetry={refetch} />
+  return sitting.result ? <Result sitting={sitting} result={sitting.result} /> : <Sheets sitting={sitting} />
+}
+
+function Sheets({ sitting }: { sitting: Sitting }) {
+  const saving = useAct('saveSittingAnswer')
+  const handing = useAct('handInSitting')
+  const [given, setGiven] = useState(sitting.answers)
+  const firstOpen = sitting.questions.findIndex(({ id }) => !sitting.answers[id]?.length)
+  const [at, setAt] = useState(firstOpen === -1 ? 0 : firstOpen)
+  const left = useSecondsLeft(sitting.secondsLeft)
+  const question = sitting.questions[at]!
+  const answered = sitting.questions.filter(({ id }) => given[id]?.length).length
+  const handIn = () => void handing.act({ params: { id: sitting.id } })
+  useEffect(() => {
+    if (left === 0) void handing.act({ params: { id: sitting.id } })
+  }, [left, handing.act, sitting.id])
+  const choose = async (option: string) => {
+    setGiven((before) => ({ ...before, [question.id]: [option] }))
+    await saving.act({ params: { id: sitting.id, question: question.id }, body: { given: [option] } })
+  }
+  return (
+    <main className="mx-auto max-w-[720px] px-4 py-7">
+      <div className="mb-3 flex items-baseline justify-between gap-4">
+        <h1 className="text-[1.7em]">{sitting.title}</h1>
+        <p role="timer" className={`font-mono text-[1.1em] ${left < 120 ? 'text-contradicted' : ''}`} aria-label={`${Math.ceil(left / 60)} minutes left`}>
+          {Math.floor(left / 60)}:{String(left % 60).padStart(2, '0')}
+        </p>
+      </div>
+      <nav aria-label="Questions" className="mb-3 flex flex-wrap gap-1.5">
+        {sitting.questions.map(({ id }, index) => (
+          <button
+            key={id}
+            type="button"
+            onClick={() => setAt(index)}
+            aria-current={index === at ? 'step' : undefined}
+            aria-label={`Question ${index + 1}, ${given[id]?.length ? 'answered' : 'open'}`}
+            className={`min-w-9 rounded-sheet border px-2 py-1 font-mono ${index === at ? 'border-ink font-semibold' : 'border-line-strong'} ${given[id]?.length ? 'bg-confirmed-wash' : 'bg-sheet'}`}
+          >
+            {index + 1}
+          </button>
+        ))}
+      </nav>
+      <Sheet>
+        <Choice
+          key={question.id}
+          name={question.id}
+          inline={false}
+          label={`${at + 1}. ${question.text}`}
+          value={given[question.id]?.[0] ?? ''}
+          onChange={(option) => void choose(option)}
+          options={question.options.map(({ id, text }) => ({ value: id, label: text }))}
+        />
+        <div className="mt-3">
+          <ProblemNote problem={saving.problem} />
+        </div>
+      </Sheet>
+      <div className="mt-4 flex flex-wrap items-center gap-3">
+        <Button disabled={at === 0} onClick={() => setAt(at - 1)}>
+          Back
+        </Button>
+        <Button kind={at < sitting.questions.length - 1 ? 'main' : 'plain'} disabled={at === sitting.questions.length - 1} onClick={() => setAt(at + 1)}>
+          Next question
+        </Button>
+        <span className="ml-auto text-ink-2">
+          {answered} of {sitting.questions.length} answered
+        </span>
+        <Button kind={answered === sitting.questions.length ? 'main' : 'plain'} busy={handing.busy} onClick={handIn}>
+          Hand in
+        </Button>
+      </div>
+      <div className="mt-3">
+        <ProblemNote problem={handing.problem} />
+      </div>
+    </main>
+  )
+}
+
+function useSecondsLeft(atLoading: number): number {
+  const [left, setLeft] = useState(atLoading)
+  useEffect(() => {
+    const end = Date.now() + atLoading * 1000
+    const timer = setInterval(() => setLeft(Math.max(0, Math.round((end - Date.now()) / 1000))), 500)
+    return () => clearInterval(timer)
+  }, [atLoading])
+  return left
+}
+
+function Result({ sitting, result }: { sitting: Sitting; result: NonNullable<Sitting['result']> }) {
+  return (
+    <main className="mx-auto max-w-[640px] px-4 py-8">
+      <h1 className="mb-3 text-[2em]">{sitting.title}</h1>
+      <Sheet>
+        <p className="text-[1.2em]">
+          <strong>
+            {result.right} of {result.of} right, {result.percent} %.
+          </strong>{' '}
+          {result.passed ? 'You have passed.' : `${result.passPercent} % were needed. Somebody will be in touch about what follows.`}
+        </p>
+        <p className="mt-4">
+          <Link to={`/applications/${sitting.applicationId}`} className="font-semibold text-confirmed">
+            Back to where your application stands
+          </Link>
+        </p>
+      </Sheet>
+    </main>
+  )
+}

@@ -1,0 +1,146 @@
+import { Link, useParams } from 'react-router'
+import type { Status } from '#contract/applications'
+import { writeWhen } from '#core/dates/write'
+import { api } from '../../api'
+import { useAct } from '../../useAct'
+import { Button } from '../../ui/Button'
+import { ProblemNote } from '../../ui/ProblemNote'
+import { Sheet } from '../../ui/Sheet'
+import { Waiting } from '../../ui/Waiting'
+import { writeDayOf } from '../../ui/write'
+import { Documents } from '../apply/Documents'
+import { OfferCard } from './OfferCard'
+import { RenewalForm } from './RenewalForm'
+import { TaskCard } from './TaskCard'
+
+/** Where an application stands: who has the ball, what to do next, what others are doing, what happened. */
+export function StatusPage() {
+  const { id = '' } = useParams()
+  const { data: status, error, refetch } = api.endpoints.readStatus.useQuery({ params: { id } }, { refetchOnMountOrArgChange: true, refetchOnFocus: true })
+  if (!status) return <Waiting error={error} onRetry={refetch} />
+  return (
+    <main className="mx-auto grid max-w-[1120px] gap-x-9 gap-y-6 px-4 py-7 sm:px-7 lg:grid-cols-[minmax(0,1fr)_300px]">
+      <div className="min-w-0">
+        <p className="text-ink-2">
+          {status.reference ? (
+            <>
+              Reference <span className="font-mono text-ink">{status.reference}</span>
+            </>
+          ) : (
+            'Not sent yet'
+          )}
+        </p>
+        <h1 className="text-[2.1em]">{status.title}</h1>
+        <p className={`mt-2 rounded-sheet px-3 py-2 text-[1.1em] ${status.toDo.length > 0 ? 'bg-soon-wash font-semibold text-soon-ink' : 'bg-confirmed-wash text-confirmed'}`} data-testid="ball">
+          {status.ball}
+        </p>
+        {status.likely && (
+          <p className="mt-2 text-ink-2">
+            Likely ready to start on <strong className="text-ink">{writeWhen(status.likely.likely)}</strong>, between {writeWhen(status.likely.early)} and {writeWhen(status.likely.late)}. The first day of this post is {writeWhen(status.targetStart)}.
+          </p>
+        )}
+        {status.toDo.length > 0 && (
+          <section className="mt-6">
+            <h2 className="mb-2 text-[1.4em]">What to do next</h2>
+            <div className="grid gap-3">
+              {status.toDo.map((item) => (
+                <ToDo key={item.key} item={item} status={status} />
+              ))}
+            </div>
+          </section>
+        )}
+        {status.withOthers.length > 0 && (
+          <section className="mt-7">
+            <h2 className="mb-2 text-[1.4em]">What others are doing</h2>
+            <Lines rows={status.withOthers.map(({ title, why, who }) => ({ title, why, aside: `with ${who}` }))} />
+          </section>
+        )}
+        {status.done.length > 0 && (
+          <section className="mt-7">
+            <h2 className="mb-2 text-[1.4em]">Done</h2>
+            <Lines rows={status.done.map(({ title, why }) => ({ title, why }))} />
+          </section>
+        )}
+      </div>
+      <aside className="grid content-start gap-5">
+        <Sheet>
+          <h2 className="mb-2 text-[1.2em]">The way to the first day</h2>
+          <ol className="grid gap-2">
+            {status.gates.map(({ gate, name, state, passedAt }) => (
+              <li key={gate} className="flex justify-between gap-3">
+                <span className={state === 'later' ? 'text-ink-3' : 'font-semibold'}>{name}</span>
+                <span className="text-[0.93em] text-ink-2">{passedAt ? writeDayOf(passedAt) : state === 'next' ? 'next' : ''}</span>
+              </li>
+            ))}
+          </ol>
+        </Sheet>
+        <Sheet>
+          <h2 className="mb-2 text-[1.2em]">What happened</h2>
+          <ol className="grid gap-2">
+            {status.happenings.slice(0, 14).map(({ at, text }) => (
+              <li key={`${at}${text}`} className="grid grid-cols-[58px_1fr] gap-2 text-[0.93em]">
+                <span className="font-mono text-[0.93em] text-ink-3">{writeDayOf(at).replace(/ \d{4}$/, '')}</span>
+                <span>{text}</span>
+              </li>
+            ))}
+          </ol>
+        </Sheet>
+        <Withdraw status={status} />
+      </aside>
+    </main>
+  )
+}
+
+function ToDo({ item, status }: { item: Status['toDo'][number]; status: Status }) {
+  const claim = status.claims.find(({ id }) => id === item.target)
+  const task = status.tasks.find(({ key }) => key === item.target)
+  return (
+    <Sheet>
+      <h3 className="font-semibold text-[1.07em]">{item.title}</h3>
+      <p className="mb-2 text-ink-2">{item.why}</p>
+      {item.act === 'finish' && <Go to={`/apply/${status.id}`}>Go on with the application</Go>}
+      {item.act === 'explain' && <Go to={`/apply/${status.id}/work`}>Complete your history</Go>}
+      {item.act === 'sit check' && <Go to={`/applications/${status.id}/checks/${item.target}`}>{`Sit the check, ${item.minutes} minutes`}</Go>}
+      {item.act === 'answer offer' && status.offer && <OfferCard id={status.id} title={status.title} offer={status.offer} />}
+      {item.act === 'do task' && task && <TaskCard id={status.id} task={task} ready={status.offer?.answer === 'accepted'} />}
+      {item.act === 'renew' && claim && <RenewalForm claim={claim} />}
+      {item.act === 'upload' && (claim ? <Documents claim={claim} prompt={claim.documents.some(({ state }) => state === 'sent back') ? 'Add a better copy' : 'Add the document'} /> : <Go to={`/apply/${status.id}/papers`}>Add it to your papers</Go>)}
+    </Sheet>
+  )
+}
+
+const Go = ({ to, children }: { to: string; children: string }) => (
+  <Link to={to} className="inline-block rounded-sheet bg-confirmed px-3 py-1.5 font-semibold text-on-confirmed">
+    {children}
+  </Link>
+)
+
+function Lines({ rows }: { rows: { title: string; why: string; aside?: string }[] }) {
+  return (
+    <ul className="divide-y divide-line rounded-sheet border border-line bg-sheet">
+      {rows.map(({ title, why, aside }) => (
+        <li key={title} className="flex flex-wrap justify-between gap-x-4 px-4 py-2.5">
+          <span className="min-w-0">
+            <span className="font-semibold">{title}</span> <span className="text-ink-2">{why}</span>
+          </span>
+          {aside && <span className="text-[0.93em] text-ink-2">{aside}</span>}
+        </li>
+      ))}
+    </ul>
+  )
+}
+
+function Withdraw({ status }: { status: Status }) {
+  const { act, busy, problem } = useAct('withdraw')
+  if (!['sent', 'shortlisted', 'offered'].includes(status.stage)) return null
+  return (
+    <details className="text-[0.93em] text-ink-2">
+      <summary className="cursor-pointer">Withdraw this application</summary>
+      <p className="my-2">Nobody will be asked anything more about you for it, and it cannot be taken up again. What was checked stays on record.</p>
+      <Button kind="grave" busy={busy} onClick={() => void act({ params: { id: status.id } })}>
+        Withdraw
+      </Button>
+      <ProblemNote problem={problem} />
+    </details>
+  )
+}

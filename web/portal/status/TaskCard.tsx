@@ -1,0 +1,31 @@
+import { useState } from 'react'
+import type { Status } from '#contract/applications'
+import { useAct } from '../../useAct'
+import { Button } from '../../ui/Button'
+import { ProblemNote } from '../../ui/ProblemNote'
+
+/** Something to read and acknowledge before the first day. */
+export function TaskCard({ id, task, ready }: { id: string; task: Status['tasks'][number]; ready: boolean }) {
+  const { act, busy, problem } = useAct('doOnboardingTask')
+  const [read, setRead] = useState(false)
+  if (!ready) return <p className="text-ink-2">This opens once you have accepted the offer.</p>
+  return (
+    <div>
+      <h4 className="font-title text-[1.15em]">{task.title}</h4>
+      <div className="my-2 max-h-[260px] overflow-auto rounded-sheet border border-line bg-sheet-2 p-3" tabIndex={0} role="region" aria-label={task.title}>
+        {task.text.split('\n\n').map((paragraph) => (
+          <p key={paragraph} className="mb-2">
+            {paragraph}
+          </p>
+        ))}
+      </div>
+      <label className="mb-3 flex items-center gap-2">
+        <input type="checkbox" className="accent-confirmed" checked={read} onChange={(event) => setRead(event.target.checked)} />I have read and understood it.
+      </label>
+      <ProblemNote problem={problem} />
+      <Button kind="main" busy={busy} disabled={!read} onClick={() => void act({ params: { id, task: task.key }, body: { acknowledged: true } })}>
+        Acknowledge
+      </Button>
+    </div>
+  )
+}

@@ -1,0 +1,29 @@
+import { Dialog as Radix } from 'radix-ui'
+import { X } from 'lucide-react'
+import type { ReactNode } from 'react'
+
+type Props = { open: boolean; onClose: () => void; title: string; description?: string; children: ReactNode; wide?: boolean }
+
+/** A question in front of the page; Escape and the cross leave things as they are. */
+export function Dialog({ open, onClose, title, description, children, wide = false }: Props) {
+  return (
+    <Radix.Root open={open} onOpenChange={(next) => !next && onClose()}>
+      <Radix.Portal>
+        <Radix.Overlay className="fixed inset-0 z-40 bg-ink/35" />
+        <Radix.Content
+          {...(description ? {} : { 'aria-describedby': undefined })}
+          className={`fixed top-1/2 left-1/2 z-50 max-h-[90dvh] w-[calc(100vw-2rem)] -translate-x-1/2 -translate-y-1/2 overflow-auto rounded-sheet border border-line-strong bg-sheet p-5 shadow-[0_12px_40px_rgb(0_0_0/0.25)] ${wide ? 'max-w-[860px]' : 'max-w-[520px]'}`}
+        >
+          <div className="mb-3 flex items-start justify-between gap-4">
+            <Radix.Title className="text-[1.4em]">{title}</Radix.Title>
+            <Radix.Close aria-label="Close" className="rounded-sheet p-1 text-ink-2 hover:bg-ground">
+              <X size={18} />
+            </Radix.Close>
+          </div>
+          {description && <Radix.Description className="mb-3 text-ink-2">{description}</Radix.Description>}
+          {children}
+        </Radix.Content>
+      </Radix.Portal>
+    </Radix.Root>
+  )
+}

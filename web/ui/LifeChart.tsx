@@ -1,0 +1,207 @@
+import { useEffect, useId, useMemo, useRef, useState } from 'react'
+import { writeDays, writeWhen } from '#core/dates/write'
+import { type LifeBar, type LifePaper, layOutLife } from './lifeChartLayout'
+
+const fills: Record<string, string> = {
+  confirmed: 'var(--confirmed)',
+  waived: 'var(--claimed)',
+  asked: 'var(--asked)',
+  evidenced: 'var(--evidenced)',
+  contradicted: 'var(--contradicted)',
+  claimed: 'var(--bar-claimed)',
+  unconfirmable: 'var(--bar-claimed)',
+  expiring: 'var(--soon)',
+  lapsed: 'var(--contradicted)',
+}
+const darkText = new Set(['claimed', 'unconfirmable'])
+
+type Props = {
+  bars: readonly LifeBar[]
+  papers?: readonly LifePaper[]
+  today: string
+  start?: string
+  years: number
+  toleratedGapDays: number
+  /** What a bar or gap leads to, where it leads anywhere. */
+  onChoose?: (id: string) => void
+  onGap?: (from: string, through: string) => void
+}
+
+const labelWidth = 44
+const laneHeight = 21
+const top = 18
+
+/** A person’s years on one axis: work, study, home and papers, gaps hatched, today and the start as lines. */
+export function LifeChart({ bars, papers = [], today, start, years, toleratedGapDays, onChoose, onGap }: Props) {
+  const holder = useRef<HTMLDivElement>(null)
+  const pattern = useId()
+  const [width, setWidth] = useState(480)
+  const [asTable, setAsTable] = useState(false)
+  useEffect(() => {
+    const element = holder.current
+    if (!element) return
+    const observer = new ResizeObserver(([entry]) => setWidth(Math.max(220, Math.floor(entry!.contentRect.width))))
+    observer.observe(element)
+    return () => observer.disconnect()
+  }, [])
+  const plotWidth = width - labelWidth - 6
+  const life = useMemo(() => layOutLife({ bars, papers, today, start, years, toleratedGapDays, width: plotWidth }), [bars, papers, today, start, years, toleratedGapDays, plotWidth])
+  const lanes = (['Work', 'Study', 'Home'] as const).filter((lane) => lane === 'Work' || bars.some((bar) => bar.lane === lane))
+  const rowsOf = (lane: string) => Math.max(1, ...life.bars.filter((bar) => bar.lane === lane).map(({ row }) => row + 1))
+  const laneTop = new Map<string, number>()
+  let y = top
+  for (const lane of lanes) {
+    laneTop.set(lane, y)
+    y += rowsOf(lane) * laneHeight + 3
+  }
+  const papersTop = y
+  const height = papersTop + (life.papers.length > 0 ? life.papers.length * 8 + 8 : 0) + 16
+
+  return (
+    <figure ref={holder} className="text-[12px]">
+      <svg width={width} height={height} aria-label={summaryOf(life)} role="group" className="block font-sans">
+        <defs>
+          <pattern id={`${pattern}-gap`} width="5" height="5" patternTransform="rotate(45)" patternUnits="userSpaceOnUse">
+            <rect width="5" height="5" fill="var(--contradicted-wash)" />
+            <rect width="1.8" height="5" fill="var(--contradicted)" />
+          </pattern>
+          <pattern id={`${pattern}-maybe`} width="6" height="6" patternTransform="rotate(45)" patternUnits="userSpaceOnUse">
+            <rect width="1.1" height="6" fill="var(--ink-3)" opacity="0.65" />
+          </pattern>
+        </defs>
+        {lanes.map((lane) => (
+          <text key={lane} x={0} y={laneTop.get(lane)! + 14} fill="var(--ink-2)">
+            {lane}
+          </text>
+        ))}
+        {life.papers.length > 0 && (
+          <text x={0} y={papersTop + 9} fill="var(--ink-2)">
+            Papers
+          </text>
+        )}
+        <g transform={`translate(${labelWidth} 0)`}>
+          {life.years.map(({ x, year }) => (
+            <g key={year}>
+              <line x1={x} x2={x} y1={top - 2} y2={height - 14} stroke="var(--line)" />
+              <text x={x} y={11} textAnchor="middle" fill="var(--ink-3)" className="font-mono text-[11px]">
+                {x > 12 && x < plotWidth - 12 ? year : ''}
+              </text>
+            </g>
+          ))}
+          {life.bars.map((bar) => (
+            <Bar key={bar.id} x={bar.x} y={laneTop.get(bar.lane)! + bar.row * laneHeight} width={bar.width} height={17} fill={fills[bar.rung] ?? fills.claimed!} dark={darkText.has(bar.rung)} label={bar.label} title={`${bar.label}, ${writeWhen(bar.from)} to ${bar.to === 'present' ? 'now' : writeWhen(bar.to)}, ${bar.rung}`} onChoose={onChoose && (() => onChoose(bar.id))} />
+          ))}
+          {life.gaps.map((gap) => (
+            <Gap key={gap.from} gap={gap} y={laneTop.get('Work')!} fill={`url(#${pattern}-${gap.certain ? 'gap' : 'maybe'})`} onChoose={onGap && gap.certain ? () => onGap(gap.from, gap.through) : undefined} plotWidth={plotWidth} />
+          ))}
+          {life.papers.map((paper) => (
+            <g key={paper.id}>
+              <Bar x={paper.x} y={papersTop + paper.row * 8 + 2} width={paper.width} height={5} fill={fills[paper.state] ?? fills.claimed!} dark label="" title={`${paper.label}, ${paper.from ? `${writeWhen(paper.from)} ` : ''}to ${writeWhen(paper.through)}`} onChoose={onChoose && (() => onChoose(paper.id))} />
+            </g>
+          ))}
+          <line x1={life.today} x2={life.today} y1={top - 4} y2={height - 14} stroke="var(--ink)" strokeWidth="1.4" />
+          <text x={life.today} y={height - 3} textAnchor={life.start !== undefined && life.start - life.today < 44 ? 'end' : 'middle'} fill="var(--ink)" className="font-semibold">
+            today
+          </text>
+          {life.start !== undefined && (
+            <>
+              <line x1={life.start} x2={life.start} y1={top - 4} y2={height - 14} stroke="var(--confirmed)" strokeWidth="1.6" strokeDasharray="3 2.5" />
+              <text x={life.start + (life.start - life.today < 44 ? 2 : 0)} y={height - 3} textAnchor={life.start - life.today < 44 ? 'start' : 'middle'} fill="var(--confirmed)" className="font-semibold">
+                start
+              </text>
+            </>
+          )}
+        </g>
+      </svg>
+      <button type="button" onClick={() => setAsTable(!asTable)} aria-expanded={asTable} className={asTable ? 'text-confirmed underline' : 'sr-only focus:not-sr-only'}>
+        {asTable ? 'Hide the table' : 'Show as a table'}
+      </button>
+      <table className={asTable ? 'mt-1 w-full text-left' : 'sr-only'}>
+        <caption className="sr-only">The same as a table</caption>
+        <thead>
+          <tr>
+            <th>What</th>
+            <th>From</th>
+            <th>To</th>
+            <th>State</th>
+          </tr>
+        </thead>
+        <tbody>
+          {bars.map(({ id, label, lane, from, to, rung }) => (
+            <tr key={id}>
+              <td>{`${lane}: ${label}`}</td>
+              <td>{writeWhen(from)}</td>
+              <td>{to === 'present' ? 'now' : writeWhen(to)}</td>
+              <td>{rung}</td>
+            </tr>
+          ))}
+          {papers.map(({ id, label, from, through, state }) => (
+            <tr key={id}>
+              <td>{label}</td>
+              <td>{writeWhen(from)}</td>
+              <td>{writeWhen(through)}</td>
+              <td>{state}</td>
+            </tr>
+          ))}
+          {life.gaps.map(({ from, through, days, certain }) => (
+            <tr key={from}>
+              <td>{certain ? 'Gap' : 'Possible gap'}</td>
+              <td>{writeWhen(from)}</td>
+              <td>{writeWhen(through)}</td>
+              <td>{writeDays(days)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </figure>
+  )
+}
+
+function summaryOf({ gaps, bars, papers }: ReturnType<typeof layOutLife>): string {
+  const certain = gaps.filter((gap) => gap.certain)
+  const gapWords = certain.length === 0 ? 'no gap' : certain.map(({ days }) => `a gap of ${writeDays(days)}`).join(', ')
+  return `Life chart: ${bars.length} entries, ${papers.length} papers, ${gapWords}`
+}
+
+type Box = { x: number; y: number; width: number; height: number; fill: string; dark: boolean; label: string; title: string; onChoose?: () => void }
+
+function Bar({ x, y, width, height, fill, dark, label, title, onChoose }: Box) {
+  const room = Math.floor((width - 10) / 6.1)
+  const shown = label.length <= room ? label : room > 4 ? `${label.slice(0, room - 1)}…` : ''
+  const acts = onChoose
+    ? { role: 'button', tabIndex: 0, onClick: onChoose, onKeyDown: (event: React.KeyboardEvent) => (event.key === 'Enter' || event.key === ' ') && onChoose(), className: 'cursor-pointer' }
+    : { role: 'img' }
+  return (
+    <g aria-label={title} {...acts}>
+      <title>{title}</title>
+      <rect x={x} y={y} width={width} height={height} rx={height > 8 ? 2.5 : 1.5} fill={fill} />
+      {shown && (
+        <text x={x + 5} y={y + 12.5} fill={dark ? 'var(--ink)' : 'var(--on-bar)'} className="pointer-events-none text-[11.5px]">
+          {shown}
+        </text>
+      )}
+    </g>
+  )
+}
+
+type GapProps = { gap: ReturnType<typeof layOutLife>['gaps'][number]; y: number; fill: string; plotWidth: number; onChoose?: () => void }
+
+function Gap({ gap, y, fill, plotWidth, onChoose }: GapProps) {
+  const title = `${gap.certain ? 'Gap' : 'Possible gap'} of ${writeDays(gap.days)}, ${writeWhen(gap.from)} to ${writeWhen(gap.through)}`
+  const acts = onChoose
+    ? { role: 'button', tabIndex: 0, onClick: onChoose, onKeyDown: (event: React.KeyboardEvent) => (event.key === 'Enter' || event.key === ' ') && onChoose(), className: 'cursor-pointer' }
+    : { role: 'img' }
+  const middle = gap.x + gap.width / 2
+  const edge = Math.min(plotWidth - 18, Math.max(18, middle))
+  return (
+    <g aria-label={title} {...acts}>
+      <title>{title}</title>
+      <rect x={gap.x} y={y} width={gap.width} height={17} fill={fill} stroke={gap.certain ? 'var(--contradicted)' : 'none'} strokeWidth="0.8" />
+      {gap.certain && (
+        <text x={edge} y={y + 28} textAnchor="middle" fill="var(--contradicted)" className="pointer-events-none font-semibold text-[11.5px]" style={{ paintOrder: 'stroke', stroke: 'var(--sheet)', strokeWidth: 3 }}>
+          {gap.days} d
+        </text>
+      )}
+    </g>
+  )
+}

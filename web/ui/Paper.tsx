@@ -1,0 +1,68 @@
+import type { PDFDocumentProxy } from 'pdfjs-dist'
+import { useEffect, useRef, useState } from 'react'
+
+type Props = { documentId: string; mediaType: string; name: string; width: number; firstPageOnly?: boolean }
+
+/** A document as it was sent: PDF pages drawn by pdf.js, pictures as they are. */
+export function Paper({ documentId, mediaType, name, width, firstPageOnly = false }: Props) {
+  const address = `/api/documents/${documentId}/bytes`
+  if (mediaType !== 'application/pdf') return <img src={address} alt={`The document ${name}`} style={{ width }} className="block border border-line bg-white" />
+  return <PdfPages key={documentId} address={address} name={name} width={width} firstPageOnly={firstPageOnly} />
+}
+
+function PdfPages({ address, name, width, firstPageOnly }: { address: string; name: string; width: number; firstPageOnly: boolean }) {
+  const [pdf, setPdf] = useState<PDFDocumentProxy>()
+  const [failed, setFailed] = useState(false)
+  useEffect(() => {
+    let gone = false
+    let opened: PDFDocumentProxy | undefined
+    openPdf(address).then(
+      (document) => {
+        opened = document
+        if (gone) void document.loadingTask.destroy()
+        else setPdf(document)
+      },
+      () => !gone && setFailed(true),
+    )
+    return () => {
+      gone = true
+      void opened?.loadingTask.destroy()
+    }
+  }, [address])
+  if (failed) return <p className="p-3 text-contradicted">The document cannot be shown. Open it in a new tab instead.</p>
+  if (!pdf) return <p className="p-3 text-ink-3">Opening {name}…</p>
+  const pages = firstPageOnly ? 1 : pdf.numPages
+  return (
+    <div className="grid gap-3">
+      {Array.from({ length: pages }, (_, index) => (
+        <PdfPage key={index} pdf={pdf} number={index + 1} width={width} label={`${name}, page ${index + 1} of ${pdf.numPages}`} />
+      ))}
+    </div>
+  )
+}
+
+async function openPdf(address: string): Promise<PDFDocumentProxy> {
+  const [pdfjs, worker] = await Promise.all([import('pdfjs-dist'), import('pdfjs-dist/build/pdf.worker.min.mjs?url')])
+  pdfjs.GlobalWorkerOptions.workerSrc = worker.default
+  return pdfjs.getDocument({ url: address, isEvalSupported: false }).promise
+}
+
+function PdfPage({ pdf, number, width, label }: { pdf: PDFDocumentProxy; number: number; width: number; label: string }) {
+  const canvas = useRef<HTMLCanvasElement>(null)
+  useEffect(() => {
+    let stop = () => {}
+    void pdf.getPage(number).then((page) => {
+      const target = canvas.current
+      if (!target) return
+      const natural = page.getViewport({ scale: 1 })
+      const viewport = page.getViewport({ scale: (width / natural.width) * (window.devicePixelRatio || 1) })
+      target.width = Math.floor(viewport.width)
+      target.height = Math.floor(viewport.height)
+      const task = page.render({ canvas: target, viewport })
+      stop = () => task.cancel()
+      task.promise.catch(() => {})
+    })
+    return () => stop()
+  }, [pdf, number, width])
+  return <canvas ref={canvas} role="img" aria-label={label} style={{ width }} className="block border border-line bg-white" />
+}

@@ -1,0 +1,23 @@
+import type { Problem } from '../api'
+import { ProblemNote } from './ProblemNote'
+
+/** While something is read, and where it could not be. */
+export function Waiting({ error, onRetry }: { error?: unknown; onRetry?: () => void }) {
+  if (!error) {
+    return (
+      <p role="status" className="p-6 text-ink-3">
+        One moment…
+      </p>
+    )
+  }
+  return (
+    <div className="mx-auto max-w-[560px] p-6">
+      <ProblemNote problem={error as Problem} />
+      {onRetry && (
+        <button type="button" onClick={onRetry} className="mt-3 font-semibold text-confirmed underline">
+          Try again
+        </button>
+      )}
+    </div>
+  )
+}

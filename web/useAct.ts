@@ -1,0 +1,38 @@
+import { useCallback, useRef, useState } from 'react'
+import { useDispatch } from 'react-redux'
+import type { Contract } from '#contract/index'
+import type { Reply } from '#contract/endpoint'
+import { type Argument, api, type Problem } from './api'
+import type { store } from './store'
+
+type Writes = { [Name in keyof Contract]: Contract[Name]['method'] extends 'GET' ? never : Name }[keyof Contract]
+
+/**
+ * One act of a person: a second click while it is under way does nothing, and trying again after a lost connection
+ * carries the same key, so that the server does it once.
+ */
+export function useAct<Name extends Writes>(name: Name) {
+  const dispatch = useDispatch<typeof store.dispatch>()
+  const [state, setState] = useState<{ busy: boolean; problem?: Problem }>({ busy: false })
+  const underWay = useRef(false)
+  const key = useRef<string | undefined>(undefined)
+
+  const act = useCallback(
+    async (argument: Argument<Contract[Name]>): Promise<Reply<Contract[Name]> | undefined> => {
+      if (underWay.current) return undefined
+      underWay.current = true
+      setState({ busy: true })
+      key.current ??= crypto.randomUUID()
+      const endpoint = api.endpoints[name] as unknown as { initiate: (given: unknown) => (d: unknown) => Promise<{ data?: Reply<Contract[Name]>; error?: Problem }> }
+      const result = await dispatch(endpoint.initiate({ ...argument, key: key.current }) as never) as { data?: Reply<Contract[Name]>; error?: Problem }
+      underWay.current = false
+      // Without an answer nobody knows whether it was done: the key stays for the next try.
+      if (result.error?.code !== 'no-connection') key.current = undefined
+      setState({ busy: false, problem: result.error })
+      return result.error ? undefined : result.data
+    },
+    [dispatch, name],
+  )
+  const clear = useCallback(() => setState({ busy: false }), [])
+  return { act, busy: state.busy, problem: state.problem, clear }
+}

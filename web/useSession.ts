@@ -1,0 +1,9 @@
+import { api } from './api'
+
+/** Who is signed in; nothing is drawn that needs to know before this has answered. */
+export function useSession() {
+  const { data } = api.endpoints.readSession.useQuery({})
+  const roles = data?.account?.roles ?? []
+  const staff = roles.some((role) => role !== 'candidate')
+  return { ready: data !== undefined, account: data?.account ?? null, demo: data?.demo ?? false, roles, staff }
+}
