@@ -1,0 +1,54 @@
+import type { ReactNode } from 'react'
+import type { File } from '#contract/desk'
+import { writeMoment } from '../../ui/write'
+
+/** What is looked up now and then: what was answered, waivers and gates, and everything that was done. */
+export function FileMore({ file }: { file: File }) {
+  return (
+    <div className="grid gap-1 px-4 py-3">
+      <More title="Answers">
+        <dl className="grid grid-cols-[210px_1fr] gap-x-4 gap-y-0.5">
+          {file.answers.map(({ section, label, answer }) => (
+            <div key={`${section}${label}`} className="contents">
+              <dt className="text-ink-2">{label}</dt>
+              <dd>{answer}</dd>
+            </div>
+          ))}
+        </dl>
+      </More>
+      <More title={`Gates passed and waivers, ${file.gatesPassed.length + file.waivers.length}`}>
+        <ul>
+          {file.gatesPassed.map(({ gate, by, at }) => (
+            <li key={gate}>
+              Gate {gate}: {by}, {writeMoment(at)}
+            </li>
+          ))}
+          {file.waivers.map(({ requirement, by, reason, at }) => (
+            <li key={requirement}>
+              Waived “{file.requirements.find(({ key }) => key === requirement)?.title ?? requirement}”: {reason} ({by}, {writeMoment(at)})
+            </li>
+          ))}
+        </ul>
+      </More>
+      <More title="Everything that was done">
+        <ol className="grid gap-1">
+          {file.trail.map(({ at, who, what }) => (
+            <li key={`${at}${what}`} className="grid grid-cols-[132px_1fr] gap-2">
+              <span className="font-mono text-[12px] text-ink-2">{writeMoment(at).replace(/^\w+ /, '')}</span>
+              <span>
+                {what} <span className="text-ink-2">· {who}</span>
+              </span>
+            </li>
+          ))}
+        </ol>
+      </More>
+    </div>
+  )
+}
+
+const More = ({ title, children }: { title: string; children: ReactNode }) => (
+  <details>
+    <summary className="cursor-pointer py-0.5 font-semibold text-ink-2">{title}</summary>
+    <div className="py-1.5">{children}</div>
+  </details>
+)

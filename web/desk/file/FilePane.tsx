@@ -1,0 +1,109 @@
+import { useState } from 'react'
+import { Link, useNavigate } from 'react-router'
+import type { File, Queue } from '#contract/desk'
+import { writeWhen } from '#core/dates/write'
+import { api } from '../../api'
+import { Button } from '../../ui/Button'
+import { barsOf, papersOf } from '../../ui/lifeOfClaims'
+import { LifeChart } from '../../ui/LifeChart'
+import { Waiting } from '../../ui/Waiting'
+import { ProofPane } from '../proof/ProofPane'
+import { useKeys } from '../useKeys'
+import { FileRows } from './FileRows'
+import { MoveOn } from './MoveOn'
+import { rowsOf } from './rows'
+import { FileMore } from './FileMore'
+
+const stageWords: Record<File['stage'], string> = { 'being written': 'being written', sent: 'sent', shortlisted: 'on the shortlist', offered: 'offered', cleared: 'cleared to start', withdrawn: 'withdrawn', declined: 'offer declined' }
+
+/** The file in the middle and the proof on the right. */
+export function FilePane({ id, queue, chosen }: { id: string; queue: Queue; chosen?: string }) {
+  const navigate = useNavigate()
+  const { data: file, error, refetch } = api.endpoints.readFile.useQuery({ params: { id } }, { refetchOnMountOrArgChange: true })
+  const [moving, setMoving] = useState(false)
+  const groups = file ? rowsOf(file) : []
+  const rows = groups.flatMap(({ rows: own }) => own)
+  const current = rows.find(({ key }) => key === chosen) ?? mostPressing(rows)
+  const choose = (key: string) => navigate(`/desk/${queue}/${id}/${key}`, { replace: true })
+  const step = (by: number) => {
+    const at = rows.findIndex(({ key }) => key === current?.key)
+    const next = rows[Math.min(rows.length - 1, Math.max(0, at + by))]
+    if (!next) return
+    choose(next.key)
+    document.querySelector<HTMLElement>(`[data-claim="${next.key}"]`)?.focus()
+  }
+  useKeys({ ArrowDown: () => step(1), ArrowUp: () => step(-1), m: () => setMoving(true) })
+  if (!file) return <Waiting error={error} onRetry={refetch} />
+  return (
+    <div className="grid min-h-0 min-w-0 xl:grid-cols-[minmax(0,1fr)_372px] lg:max-xl:grid-rows-[auto_auto] lg:max-xl:overflow-auto">
+      <section aria-label={`File of ${file.candidate.name}`} className="min-h-0 min-w-0 overflow-auto border-line border-r bg-sheet">
+        <div className="px-4 pt-2.5 pb-2">
+          <Link to={`/desk/${queue}`} className="text-confirmed lg:hidden">
+            Back to the queue
+          </Link>
+          <div className="flex items-start justify-between gap-3">
+            <div className="min-w-0">
+              <h2 className="truncate text-[24px]">{file.candidate.name}</h2>
+              <p className="text-ink-2">
+                {file.vacancy.title} · <span className="font-mono">{file.reference}</span> · {stageWords[file.stage]}
+              </p>
+            </div>
+            {file.nextGate && (
+              <Button letter="M" onClick={() => setMoving(true)}>
+                Move on
+              </Button>
+            )}
+          </div>
+          <Facts file={file} />
+        </div>
+        <div className="border-line border-y px-4 pt-1.5">
+          <LifeChart bars={barsOf(file.claims)} papers={papersWithNeeds(file)} today={file.today} start={file.targetStart} years={file.historyYears} toleratedGapDays={file.toleratedGapDays} onChoose={choose} />
+        </div>
+        <FileRows groups={groups} current={current?.key} onChoose={choose} />
+        <FileMore file={file} />
+      </section>
+      <ProofPane file={file} row={current} />
+      <MoveOn file={file} open={moving} onClose={() => setMoving(false)} />
+    </div>
+  )
+}
+
+/** What is shown first: what waits for the desk, with a decision before a look. */
+function mostPressing<T extends { wants: string }>(rows: readonly T[]): T | undefined {
+  const pressing = ['You: compare', 'You: decide', 'You: look', 'You: ask']
+  for (const start of pressing) {
+    const found = rows.find(({ wants }) => wants.startsWith(start))
+    if (found) return found
+  }
+  return rows[0]
+}
+
+/** A paper that lapses before it has to is drawn as one that fades, even if that is months away. */
+function papersWithNeeds(file: File) {
+  const early = new Set(file.outcomes.flatMap(({ reason, claims }) => (reason.code === 'lapses-early' ? claims : [])))
+  return papersOf(file.claims, file.today).map((paper) => (early.has(paper.id) && paper.state !== 'lapsed' ? { ...paper, state: 'expiring' } : paper))
+}
+
+function Facts({ file }: { file: File }) {
+  const late = file.slack < 0
+  return (
+    <dl className="mt-2 grid grid-cols-[auto_auto_minmax(0,1fr)_auto] gap-x-5">
+      <Fact name="Target start" value={writeWhen(file.targetStart)} />
+      <Fact name="Likely ready" value={writeWhen(file.likely.likely).replace(/ \d{4}$/, '')} aside={`${writeWhen(file.likely.early).replace(/ \d{4}$/, '')} to ${writeWhen(file.likely.late).replace(/ \d{4}$/, '')}`} grave={late} />
+      <Fact name="Held up by" value={file.heldUpBy ?? 'nothing'} />
+      <Fact name="For this gate" value={file.nextGate ? `${file.met.done} of ${file.met.of}` : 'passed'} />
+    </dl>
+  )
+}
+
+function Fact({ name, value, aside, grave = false }: { name: string; value: string; aside?: string; grave?: boolean }) {
+  return (
+    <div className="min-w-0">
+      <dt className="text-[12px] text-ink-2">{name}</dt>
+      <dd className="truncate" title={value}>
+        <span className={`font-semibold ${grave ? 'text-contradicted' : ''}`}>{value}</span>
+        {aside && <span className="ml-1 text-[12px] text-ink-2">({aside})</span>}
+      </dd>
+    </div>
+  )
+}

@@ -1,0 +1,42 @@
+import { Mark } from '../../ui/Mark'
+import type { Group, Row } from './rows'
+
+/** The claims by group; the chosen one has its proof on the right. */
+export function FileRows({ groups, current, onChoose }: { groups: readonly Group[]; current?: string; onChoose: (key: string) => void }) {
+  return (
+    <div>
+      {groups.map(({ title, note, rows }) => (
+        <section key={title} aria-label={title}>
+          <div className="flex justify-between border-line border-b bg-sheet-2 px-4 py-[3px] text-[12.5px]">
+            <h3 className="font-semibold">{title}</h3>
+            <span className="text-ink-2">{note}</span>
+          </div>
+          {rows.map((row) => (
+            <Line key={row.key} row={row} chosen={row.key === current} onChoose={() => onChoose(row.key)} />
+          ))}
+        </section>
+      ))}
+    </div>
+  )
+}
+
+const tones = { plain: '', care: 'text-soon-ink font-semibold', grave: 'text-contradicted font-semibold' }
+
+function Line({ row, chosen, onChoose }: { row: Row; chosen: boolean; onChoose: () => void }) {
+  return (
+    <div className={`border-line border-b ${chosen ? 'bg-confirmed-wash' : 'hover:bg-sheet-2'}`}>
+      <button type="button" data-claim={row.key} onClick={onChoose} aria-current={chosen ? 'true' : undefined} className="grid w-full grid-cols-[20px_minmax(0,1fr)_128px_92px] items-baseline gap-x-1.5 px-4 py-[5px] text-left">
+        <span className="self-center">
+          <Mark name={row.mark} />
+        </span>
+        <span className="min-w-0 truncate" title={`${row.title}, ${row.detail}`}>
+          {row.title} <span className="text-[12.5px] text-ink-2">{row.detail}</span>
+        </span>
+        <span className="truncate text-[12.5px] text-ink-2" title={row.wants}>
+          {row.wants}
+        </span>
+        <span className={`whitespace-nowrap text-right text-[12.5px] ${tones[row.tone]}`}>{row.when}</span>
+      </button>
+    </div>
+  )
+}

@@ -1,0 +1,101 @@
+import type { File } from '#contract/desk'
+import { credentialKind } from '#core/requirements/catalogue'
+import { writeWhen } from '#core/dates/write'
+import { fading } from '../../ui/lifeOfClaims'
+
+type FileClaim = File['claims'][number]
+
+/** One line of the file: a claim, a skills check, or a requirement that no claim carries. */
+export type Row = {
+  key: string
+  mark: string
+  title: string
+  detail: string
+  wants: string
+  when: string
+  tone: 'plain' | 'care' | 'grave'
+} & ({ of: 'claim'; claim: FileClaim } | { of: 'check'; check: File['checks'][number] } | { of: 'requirement'; outcome: File['outcomes'][number] })
+
+export type Group = { title: string; note: string; rows: Row[] }
+
+/** The file as groups of lines, in the order of a life: study, papers, work, checks, and what is asked beside them. */
+export function rowsOf(file: File): Group[] {
+  const of = (...kinds: string[]) => file.claims.filter(({ details }) => kinds.includes(details.kind)).map((claim) => rowOfClaim(file, claim))
+  const asked = (test: (kind: string) => boolean) => file.requirements.filter(({ asks, key }) => test(asks.kind) && file.outcomes.some((outcome) => outcome.requirement === key && outcome.state !== 'not needed'))
+  const neededBy = (test: (kind: string) => boolean) => {
+    const gate = asked(test).at(-1)?.gate
+    return gate ? `needed by ${gate}` : ''
+  }
+  const carried = new Set(['study', 'credential', 'every work entry', 'skills check'])
+  const others = file.outcomes.flatMap((outcome) => {
+    const requirement = file.requirements.find(({ key }) => key === outcome.requirement)
+    if (!requirement || (carried.has(requirement.asks.kind) && (outcome.claims.length > 0 || outcome.state !== 'unmet')) || requirement.asks.kind === 'skills check') return []
+    return [rowOfOutcome(file, outcome)]
+  })
+  const groups: Group[] = [
+    { title: 'Study', note: neededBy((kind) => kind === 'study'), rows: of('study') },
+    { title: 'Licences and certificates', note: neededBy((kind) => kind === 'credential'), rows: of('licence', 'certificate') },
+    { title: 'Work', note: `${file.historyYears} years without a gap`, rows: of('work') },
+    { title: 'Skills checks', note: neededBy((kind) => kind === 'skills check'), rows: file.checks.map((check) => rowOfCheck(file, check)) },
+    { title: 'Also asked', note: '', rows: others },
+  ]
+  return groups.filter(({ rows }) => rows.length > 0)
+}
+
+function rowOfClaim(file: File, claim: FileClaim): Row {
+  const { details } = claim
+  const early = file.outcomes.find(({ reason, claims }) => reason.code === 'lapses-early' && claims.includes(claim.id))
+  const faded = fading(claim, file.today)
+  const detail =
+    details.kind === 'study'
+      ? `${details.sourceName}, ${details.to === 'present' ? 'still studying' : details.to.slice(0, 4)}`
+      : details.kind === 'work'
+        ? `${details.activity === 'employment' ? details.position : details.activity}, ${writeWhen(details.from)} to ${details.to === 'present' ? 'now' : writeWhen(details.to)}`
+        : (credentialKind(details.credential)?.name === claim.label ? details.sourceName : claim.label)
+  const waiting = claim.proof.enquiries.filter(({ state }) => state === 'open').at(-1)
+  const when = 'through' in details && /^\d/.test(details.through) ? `to ${writeWhen(details.through)}` : 'through' in details && details.through === 'does not expire' ? 'does not expire' : waiting ? `by ${writeWhen(waiting.answerBy).replace(/ \d{4}$/, '')}` : ''
+  const overdue = waiting && waiting.answerBy < file.today
+  return {
+    of: 'claim',
+    key: claim.id,
+    claim,
+    mark: claim.rung === 'contradicted' ? 'contradicted' : (faded ?? (early ? 'expiring' : claim.rung)),
+    title: claim.label,
+    detail,
+    wants: overdue ? `Source silent since ${writeWhen(waiting.askedAt.slice(0, 10)).replace(/ \d{4}$/, '')}` : claim.wants,
+    when,
+    tone: claim.rung === 'contradicted' || faded === 'lapsed' || overdue ? 'grave' : early || faded ? 'care' : 'plain',
+  }
+}
+
+function rowOfCheck(file: File, check: File['checks'][number]): Row {
+  const outcome = file.outcomes.find((candidate) => file.requirements.some(({ key, asks }) => key === candidate.requirement && asks.kind === 'skills check' && asks.check === check.check))
+  const marked = check.percent !== null
+  return {
+    of: 'check',
+    key: `check-${check.check}`,
+    check,
+    mark: check.passed ? 'confirmed' : marked ? 'contradicted' : check.state === 'under way' ? 'asked' : 'claimed',
+    title: check.title,
+    detail: marked ? `${check.percent} %, pass ${check.passPercent} %` : check.state,
+    wants: marked && check.passed ? 'marked by system' : outcome ? (file.words[outcome.requirement]?.ball ?? '') : '',
+    when: check.finishedAt ? writeWhen(check.finishedAt.slice(0, 10)).replace(/ \d{4}$/, '') : '',
+    tone: marked && !check.passed ? 'grave' : 'plain',
+  }
+}
+
+function rowOfOutcome(file: File, outcome: File['outcomes'][number]): Row {
+  const words = file.words[outcome.requirement]
+  const waived = outcome.reason.code === 'waived'
+  return {
+    of: 'requirement',
+    key: `asked-${outcome.requirement}`,
+    outcome,
+    mark: waived ? 'waived' : outcome.state === 'met' ? 'confirmed' : 'claimed',
+    title: outcome.title,
+    detail: waived || outcome.state !== 'met' ? (words?.why ?? '') : '',
+    wants: words?.ball ?? '',
+    when: outcome.state === 'met' ? 'met' : waived ? 'waived' : '',
+    tone: outcome.reason.code === 'gaps' ? 'grave' : 'plain',
+  }
+}

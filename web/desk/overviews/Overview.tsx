@@ -1,0 +1,42 @@
+import type { ReactNode } from 'react'
+
+/** A place that needs the whole width: a title, what it is for, and a table. */
+export function Overview({ title, about, children }: { title: string; about: string; children: ReactNode }) {
+  return (
+    <main className="h-full overflow-auto bg-sheet px-5 py-3">
+      <h1 className="text-[22px]">{title}</h1>
+      <p className="mb-3 text-ink-2">{about}</p>
+      {children}
+    </main>
+  )
+}
+
+type Column<T> = { name: string; of: (row: T) => ReactNode; right?: boolean }
+
+export function Table<T>({ rows, columns, keyOf, empty }: { rows: readonly T[]; columns: readonly Column<T>[]; keyOf: (row: T) => string; empty: string }) {
+  if (rows.length === 0) return <p className="py-4 text-ink-2">{empty}</p>
+  return (
+    <table className="w-full text-left">
+      <thead>
+        <tr className="border-line-strong border-b text-[12.5px] text-ink-2">
+          {columns.map(({ name, right }) => (
+            <th key={name} scope="col" className={`py-1 pr-4 font-semibold ${right ? 'text-right' : ''}`}>
+              {name}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map((row) => (
+          <tr key={keyOf(row)} className="border-line border-b align-baseline hover:bg-sheet-2">
+            {columns.map(({ name, of, right }) => (
+              <td key={name} className={`py-1.5 pr-4 ${right ? 'text-right font-mono' : ''}`}>
+                {of(row)}
+              </td>
+            ))}
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  )
+}
