@@ -48,7 +48,7 @@ export const people: PersonPlan[] = [
     given: 'Maëlle', family: 'Dréau-Okafor', former: 'Maëlle Dréau', born: '1997-02-03', town: '6100 Arvelle', country: 'France', phone: '+33 4 50 55 01 12', vacancy: 'cableway-electrical-supervisor',
     studies: [
       study('arvelle', 'MSc', 'Electrical Power Systems', 7, '0713', 'AR-2021-08417', '2019-09', '2021-07', { printedName: 'Maëlle Dréau' }),
-      study('arlac', 'BSc', 'Electrical Engineering', 6, '0713', 'UA-19-2254', '2016-09', '2019-06', { printedName: 'Maëlle Dréau' }),
+      study('arlac', 'BSc', 'Mechanical Engineering', 6, '0715', 'UA-19-2254', '2016-09', '2019-06', { printedName: 'Maëlle Dréau' }),
     ],
     jobs: [
       job('trasse', 'Technician', '2021-08-01', '2023-05-31', ['electrical'], { letter: true }),

@@ -199,9 +199,9 @@ const posts: Post[] = [
 ]
 
 const bands: [number, string][] = [
-  [5_000_000, 'to 50,000'],
+  [5_000_000, '40,000 to 50,000'],
   [6_000_000, '50,000 to 60,000'],
-  [Number.POSITIVE_INFINITY, 'over 60,000'],
+  [Number.POSITIVE_INFINITY, '60,000 to 75,000'],
 ]
 
 /** The vacancies as they stand on the day the demo is loaded; closing is at 17:00 of the time zone. */

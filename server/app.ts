@@ -45,7 +45,7 @@ export function makeApp(deps: Omit<Deps, 'clock'>): Koa {
   router.get('/api/openapi.json', (ctx: Context) => {
     ctx.body = openApi(`Probatum for ${deps.config.operator}`, '1.0.0')
   })
-  router.all('/api/(.*)', () => {
+  router.all('/api/{*rest}', () => {
     throw new Problem(404, 'no-such-endpoint', 'There is no such endpoint.')
   })
   app.use(router.routes())

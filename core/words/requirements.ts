@@ -76,7 +76,7 @@ function reasonWords(reason: OutcomeReason, nameOf: (key: string) => string): st
     case 'condition-undecided':
       return `Depends on an answer not given yet: ${reason.deciding.map(nameOf).join(', ')}.`
     case 'answer-missing':
-      return `Not answered yet: ${nameOf(reason.question)}.`
+      return 'Not answered yet.'
     case 'nothing-claimed':
       return 'Nothing of this kind has been given yet.'
     case 'paper-missing':

@@ -9,7 +9,11 @@ import type { Vacancy } from '../vacancies/model'
 export async function leftOf(vacancy: Vacancy, outcomes: readonly Outcome[]) {
   const names = await namesFor(vacancy)
   const requirements = requirementsOf(vacancy)
-  return openAt(outcomes, 'send').map((outcome) => {
+  const open = openAt(outcomes, 'send')
+  const unanswered = new Set(open.flatMap(({ reason }) => (reason.code === 'answer-missing' ? [reason.question] : [])))
+  // What only hangs on an answer that is itself on the list is not a second thing to do.
+  const counted = open.filter(({ reason }) => reason.code !== 'condition-undecided' || !reason.deciding.every((question) => unanswered.has(question)))
+  return counted.map((outcome) => {
     const requirement = requirements.find(({ key }) => key === outcome.requirement)!
     return {
       section: sectionOf(vacancy.form, requirement)?.key ?? null,

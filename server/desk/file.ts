@@ -1,7 +1,7 @@
 import type { File } from '#contract/desk'
 import { questionsOf } from '#core/form/form'
 import { openAt, upToGate } from '#core/requirements/evaluate'
-import type { Gate, Outcome } from '#core/requirements/requirement'
+import type { ClaimFacts, Gate, Outcome } from '#core/requirements/requirement'
 import { writeWhen } from '#core/dates/write'
 import { ballWords, outcomeWords } from '#core/words/requirements'
 import { candidateWithMail } from '../accounts/candidate'
@@ -21,7 +21,7 @@ import { proofOf } from '../verification/proof'
 export async function readFile(deps: Deps, id: string): Promise<File> {
   const application = await sentApplication(id)
   const readiness = await readinessOf(deps, application)
-  const { vacancy, claims, outcomes, forecast, requirements } = readiness
+  const { vacancy, claims, outcomes, forecast, requirements, facts } = readiness
   const [person, proofs, names, waivers, offer, passages, trail] = await Promise.all([
     candidateWithMail(application.candidateId),
     fileForProof(application.candidateId),
@@ -53,7 +53,7 @@ export async function readFile(deps: Deps, id: string): Promise<File> {
     heldUpBy: forecast.heldUpBy ? heldUpWords(forecast.heldUpBy) : null,
     nextGate: gate,
     met: { done: forGate.length - (gate ? openAt(forGate, gate).length : 0), of: forGate.length },
-    claims: faces.map((face, index) => ({ ...face, proof: proofOf(claims[index]!, proofs), ...wantsOf(face.id, outcomes, gate) })),
+    claims: faces.map((face, index) => ({ ...face, proof: proofOf(claims[index]!, proofs), ...wantsOf(facts.claims[index]!, outcomes, gate) })),
     answers: vacancy.form.flatMap((section) =>
       questionsOf([section]).flatMap(({ key, label, kind }) => {
         const answer = application.answers[key]
@@ -77,10 +77,12 @@ export async function readFile(deps: Deps, id: string): Promise<File> {
 }
 
 /** What a claim waits for and by which gate, from the requirement with most left to do. */
-function wantsOf(claimId: string, outcomes: readonly Outcome[], gate: Gate | null): { wants: string; by: string } {
-  const about = outcomes.filter(({ claims, steps }) => claims.includes(claimId) && steps.length > 0).sort((a, b) => b.steps.length - a.steps.length)[0]
-  if (!about || !gate) return { wants: '', by: '' }
-  return { wants: ballWords(about.steps[0]!), by: about.gate }
+function wantsOf(claim: ClaimFacts, outcomes: readonly Outcome[], gate: Gate | null): { wants: string; by: string } {
+  const about = outcomes.filter(({ claims, steps }) => claims.includes(claim.id) && steps.length > 0).sort((a, b) => b.steps.length - a.steps.length)[0]
+  if (about && gate) return { wants: ballWords(about.steps[0]!), by: about.gate }
+  // Nothing asked here rests on it, and still somebody sent or answered something.
+  if (claim.enquiry === 'answered' && claim.rung === 'asked') return { wants: ballWords({ who: 'desk', what: 'compare' }), by: '' }
+  return claim.paper === 'to look at' ? { wants: ballWords({ who: 'desk', what: 'look' }), by: '' } : { wants: '', by: '' }
 }
 
 async function checksOf(applicationId: string, requirements: readonly { asks: { kind: string; check?: string } }[]): Promise<File['checks']> {

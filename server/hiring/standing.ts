@@ -54,24 +54,26 @@ export function heldUpWords(outcome: Outcome): string {
 
 /** In which queues a person is, each with why. */
 function queueReasons(application: Application, readiness: Readiness): Partial<Record<Queue, string>> {
-  const { outcomes, slack } = readiness
+  const { outcomes, slack, facts } = readiness
   const gate = nextGate[application.stage]
   const open = gate ? openAt(outcomes, gate) : []
   const first = (which: (step: Step, outcome: Outcome) => boolean) => [...outcomes].sort(byUrgency).find((outcome) => outcome.steps[0] && which(outcome.steps[0], outcome))
   const deskHas = first(({ who }) => who === 'desk')
   const verifying = first(({ what }) => ['look', 'ask', 'compare', 'reply'].includes(what)) ?? first((_, { reason }) => reason.code === 'contradicted' || reason.code === 'unconfirmable')
   const deskVerifies = first(({ who, what }) => who === 'desk' && ['look', 'ask', 'compare', 'decide'].includes(what))
+  const unread = facts.claims.find(({ enquiry, rung }) => enquiry === 'answered' && rung === 'asked')
+  const reply = unread && !outcomes.some(({ reason }) => reason.code === 'reply-in') ? `${unread.label}: compare the reply` : undefined
   const checking = first((_, { reason }) => reason.code.startsWith('check-') && reason.code !== 'check-passed')
   const fading = fadingCredential(readiness)
   const passable = gate !== null && open.length === 0
   const waiting = outcomes.find(({ requirement }) => requirement === readiness.forecast.heldUpBy?.requirement)
 
   const passWords = { shortlist: 'Ready for the shortlist', offer: 'Ready for an offer', start: 'Ready to be cleared', send: '' }[gate ?? 'send']
-  const today = passable ? passWords : deskHas ? briefly(deskHas) : slack < 0 && waiting ? briefly(waiting) : undefined
+  const today = reply ?? (passable ? passWords : undefined) ?? (deskHas ? briefly(deskHas) : slack < 0 && waiting ? briefly(waiting) : undefined)
   return {
     ...(today ? { today } : {}),
     ...(application.stage === 'sent' ? { applications: passable ? passWords : open[0] ? briefly(open[0]) : 'New' } : {}),
-    ...(verifying ? { verification: briefly(deskVerifies ?? verifying) } : {}),
+    ...(verifying || reply ? { verification: reply ?? briefly((deskVerifies ?? verifying)!) } : {}),
     ...(checking ? { skills: briefly(checking) } : {}),
     ...(fading ? { validity: fading } : {}),
     ...(application.stage === 'shortlisted' || application.stage === 'offered' ? { hiring: passable ? passWords : open[0] ? briefly(open[0]) : 'In hand' } : {}),

@@ -11,6 +11,13 @@ export function Dialog({ open, onClose, title, description, children, wide = fal
       <Radix.Portal>
         <Radix.Overlay className="fixed inset-0 z-40 bg-ink/35" />
         <Radix.Content
+          onOpenAutoFocus={(event) => {
+            // What answers the question comes first under the hands, not the cross.
+            const first = (event.currentTarget as HTMLElement).querySelector<HTMLElement>('[data-first]:not(:disabled)')
+            if (!first) return
+            event.preventDefault()
+            first.focus()
+          }}
           {...(description ? {} : { 'aria-describedby': undefined })}
           className={`fixed top-1/2 left-1/2 z-50 max-h-[90dvh] w-[calc(100vw-2rem)] -translate-x-1/2 -translate-y-1/2 overflow-auto rounded-sheet border border-line-strong bg-sheet p-5 shadow-[0_12px_40px_rgb(0_0_0/0.25)] ${wide ? 'max-w-[860px]' : 'max-w-[520px]'}`}
         >

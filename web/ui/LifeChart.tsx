@@ -35,7 +35,7 @@ const top = 18
 export function LifeChart({ bars, papers = [], today, start, years, toleratedGapDays, onChoose, onGap }: Props) {
   const holder = useRef<HTMLDivElement>(null)
   const pattern = useId()
-  const [width, setWidth] = useState(480)
+  const [width, setWidth] = useState(300)
   const [asTable, setAsTable] = useState(false)
   useEffect(() => {
     const element = holder.current
@@ -58,7 +58,7 @@ export function LifeChart({ bars, papers = [], today, start, years, toleratedGap
   const height = papersTop + (life.papers.length > 0 ? life.papers.length * 8 + 8 : 0) + 16
 
   return (
-    <figure ref={holder} className="text-[12px]">
+    <figure ref={holder} className="w-full min-w-0 overflow-hidden text-[12px]">
       <svg width={width} height={height} aria-label={summaryOf(life)} role="group" className="block font-sans">
         <defs>
           <pattern id={`${pattern}-gap`} width="5" height="5" patternTransform="rotate(45)" patternUnits="userSpaceOnUse">

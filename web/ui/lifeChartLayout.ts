@@ -37,12 +37,12 @@ export function layOutLife({ bars, papers, today, start, years, toleratedGapDays
   const now = Temporal.PlainDate.from(today)
   const beginning = start ? Temporal.PlainDate.from(start) : undefined
   const window = { from: now.subtract({ years }).add({ days: 1 }), through: now }
-  const from = window.from.subtract({ months: 2 })
+  const readable = bars.filter(({ from: begin, to }) => isDate(begin) && (to === 'present' || isDate(to)))
+  const from = axisStart(readable, window.from)
   const latest = beginning && Temporal.PlainDate.compare(beginning, now) > 0 ? beginning : now
   const through = latest.add({ months: papers.length > 0 ? 5 : 2 })
   const whole = daysBetween(from, through)
   const at = (day: Temporal.PlainDate) => Math.min(width, Math.max(0, (daysBetween(from, day) / whole) * width))
-  const readable = bars.filter(({ from: begin, to }) => isDate(begin) && (to === 'present' || isDate(to)))
   const found = coverage(readable.map(entryOf), window, toleratedGapDays)
   const stretch = (begin: Temporal.PlainDate, end: Temporal.PlainDate) => ({ x: at(begin), width: Math.max(2, at(end.add({ days: 1 })) - at(begin)) })
   const gaps = [...found.certainGaps.map((gap) => ({ ...gap, certain: true })), ...found.possibleGaps.map((gap) => ({ ...gap, certain: false }))]
@@ -53,7 +53,7 @@ export function layOutLife({ bars, papers, today, start, years, toleratedGapDays
     bars: inRows(
       readable
         .map((bar) => ({ ...bar, ...stretch(spanOf(partialDate(bar.from)).earliest, bar.to === 'present' ? now : spanOf(partialDate(bar.to)).latest) }))
-        .filter(({ x, width: own }) => x + own > 0 && x < width),
+        .filter(({ x, width: own }) => x + own > 4 && x < width),
       ({ lane }) => lane,
     ),
     papers: inRows(
@@ -72,6 +72,13 @@ export function layOutLife({ bars, papers, today, start, years, toleratedGapDays
     through,
     coverage: found,
   }
+}
+
+/** A little before the window, or the beginning of what led into it, up to three years earlier. */
+function axisStart(bars: readonly LifeBar[], windowStart: Temporal.PlainDate): Temporal.PlainDate {
+  const furthest = windowStart.subtract({ years: 3 })
+  const starts = bars.map(({ from }) => spanOf(partialDate(from)).earliest).filter((day) => Temporal.PlainDate.compare(day, furthest) >= 0 && Temporal.PlainDate.compare(day, windowStart) < 0)
+  return [...starts, windowStart].sort(Temporal.PlainDate.compare)[0]!.subtract({ months: 2 })
 }
 
 const isDate = (text: string) => /^\d{4}(-\d{2}(-\d{2})?)?~?$/.test(text)

@@ -14,7 +14,7 @@ import { MoveOn } from './MoveOn'
 import { rowsOf } from './rows'
 import { FileMore } from './FileMore'
 
-const stageWords: Record<File['stage'], string> = { 'being written': 'being written', sent: 'sent', shortlisted: 'on the shortlist', offered: 'offered', cleared: 'cleared to start', withdrawn: 'withdrawn', declined: 'offer declined' }
+const stageWords: Record<File['stage'], string> = { 'being written': 'being written', sent: 'sent', shortlisted: 'shortlisted', offered: 'offered', cleared: 'cleared to start', withdrawn: 'withdrawn', declined: 'offer declined' }
 
 /** The file in the middle and the proof on the right. */
 export function FilePane({ id, queue, chosen }: { id: string; queue: Queue; chosen?: string }) {

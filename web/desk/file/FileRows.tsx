@@ -25,11 +25,11 @@ const tones = { plain: '', care: 'text-soon-ink font-semibold', grave: 'text-con
 function Line({ row, chosen, onChoose }: { row: Row; chosen: boolean; onChoose: () => void }) {
   return (
     <div className={`border-line border-b ${chosen ? 'bg-confirmed-wash' : 'hover:bg-sheet-2'}`}>
-      <button type="button" data-claim={row.key} onClick={onChoose} aria-current={chosen ? 'true' : undefined} className="grid w-full grid-cols-[20px_minmax(0,1fr)_128px_92px] items-baseline gap-x-1.5 px-4 py-[5px] text-left">
+      <button type="button" data-claim={row.key} onClick={onChoose} aria-current={chosen ? 'true' : undefined} className="grid w-full grid-cols-[20px_minmax(0,1fr)_118px_auto] items-baseline gap-x-1.5 px-4 py-[5px] text-left">
         <span className="self-center">
           <Mark name={row.mark} />
         </span>
-        <span className="min-w-0 truncate" title={`${row.title}, ${row.detail}`}>
+        <span className="line-clamp-2 min-w-0" title={`${row.title}, ${row.detail}`}>
           {row.title} <span className="text-[12.5px] text-ink-2">{row.detail}</span>
         </span>
         <span className="truncate text-[12.5px] text-ink-2" title={row.wants}>

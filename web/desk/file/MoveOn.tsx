@@ -119,7 +119,7 @@ function Pass({ file, gate, shut, onDone }: PassProps) {
       )}
       <ProblemNote problem={problem?.faults ? undefined : problem} />
       <div className="flex items-center gap-3">
-        <Button kind="main" busy={busy} disabled={shut || (gate === 'offer' && pay.trim() === '')} onClick={() => void pass()}>
+        <Button kind="main" data-first busy={busy} disabled={shut || (gate === 'offer' && pay.trim() === '')} onClick={() => void pass()}>
           {acts[gate]}
         </Button>
         {!shut && <span className="text-ink-2">{gate === 'start' ? `First day ${writeWhen(file.targetStart)}. ` : ''}The candidate is told by mail; this cannot be undone.</span>}

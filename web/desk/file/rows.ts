@@ -30,14 +30,14 @@ export function rowsOf(file: File): Group[] {
   const others = file.outcomes.flatMap((outcome) => {
     const requirement = file.requirements.find(({ key }) => key === outcome.requirement)
     if (!requirement || (carried.has(requirement.asks.kind) && (outcome.claims.length > 0 || outcome.state !== 'unmet')) || requirement.asks.kind === 'skills check') return []
-    return [rowOfOutcome(file, outcome)]
+    return [{ row: rowOfOutcome(file, outcome), ofHistory: requirement.asks.kind === 'history' || requirement.asks.kind === 'experience' }]
   })
   const groups: Group[] = [
     { title: 'Study', note: neededBy((kind) => kind === 'study'), rows: of('study') },
     { title: 'Licences and certificates', note: neededBy((kind) => kind === 'credential'), rows: of('licence', 'certificate') },
-    { title: 'Work', note: `${file.historyYears} years without a gap`, rows: of('work') },
+    { title: 'Work', note: `${file.historyYears} years without a gap`, rows: [...of('work'), ...others.flatMap(({ row, ofHistory }) => (ofHistory ? [row] : []))] },
     { title: 'Skills checks', note: neededBy((kind) => kind === 'skills check'), rows: file.checks.map((check) => rowOfCheck(file, check)) },
-    { title: 'Also asked', note: '', rows: others },
+    { title: 'Also asked', note: '', rows: others.flatMap(({ row, ofHistory }) => (ofHistory ? [] : [row])) },
   ]
   return groups.filter(({ rows }) => rows.length > 0)
 }

@@ -30,7 +30,7 @@ export function Decide({ claim, decision, onClose }: { claim: File['claims'][num
       <p className="mb-3">
         <strong>{claim.proof.sentence.head}</strong> {claim.proof.sentence.detail}
       </p>
-      <LongField label={say.ask} limit={1000} value={note} onChange={(event) => setNote(event.target.value)} error={faultAt(problem, 'note')} autoFocus />
+      <LongField label={say.ask} limit={1000} value={note} onChange={(event) => setNote(event.target.value)} error={faultAt(problem, 'note')} data-first />
       <div className="mt-3 grid gap-2">
         <ProblemNote problem={problem?.faults ? undefined : problem} />
         <div>

@@ -69,7 +69,7 @@ export function LookAt({ file, claim, documentId, onClose }: { file: File; claim
               <>
                 <ProblemNote problem={seeing.problem} />
                 <div className="mt-1 flex flex-wrap gap-2">
-                  <Button kind="main" busy={seeing.busy} onClick={() => void see()}>
+                  <Button kind="main" data-first busy={seeing.busy} onClick={() => void see()}>
                     Readable and right
                   </Button>
                   <Button onClick={() => setSending(true)}>Send back</Button>

@@ -28,11 +28,11 @@ export function Apply() {
 
 function Writing({ draft, section, afterSending }: { draft: Draft; section: Section; afterSending: boolean }) {
   const autosave = useAutosave(draft)
+  const index = draft.form.indexOf(section)
   useEffect(() => {
     window.scrollTo({ top: 0 })
     document.title = `${section.title}, ${draft.vacancy.title}`
   }, [section, draft.vacancy.title])
-  const index = draft.form.indexOf(section)
   const next = draft.form[index + 1]
   return (
     <main className="mx-auto grid max-w-[1240px] gap-x-9 gap-y-6 px-4 py-6 sm:px-7 lg:grid-cols-[200px_minmax(0,1fr)] xl:grid-cols-[200px_minmax(0,1fr)_270px]">
@@ -43,13 +43,15 @@ function Writing({ draft, section, afterSending }: { draft: Draft; section: Sect
             Not sent yet · closes {writeMoment(draft.vacancy.closesAt, draft.vacancy.timeZone)}
           </p>
         )}
-        <ol className="grid gap-0.5 max-lg:grid-cols-2 max-sm:grid-cols-1">
-          {draft.form.map((candidate) => (
-            <li key={candidate.key}>
-              <SectionLink id={draft.id} section={candidate} current={candidate === section} left={draft.left} />
-            </li>
-          ))}
-        </ol>
+        <details key={section.key} className="lg:hidden">
+          <summary className="cursor-pointer rounded-sheet border border-line bg-sheet px-3 py-2 font-semibold">
+            Part {index + 1} of {draft.form.length}: {section.title}
+          </summary>
+          <SectionList draft={draft} section={section} />
+        </details>
+        <div className="max-lg:hidden">
+          <SectionList draft={draft} section={section} />
+        </div>
         <SavedNote autosave={autosave} />
       </nav>
       <div className="min-w-0">
@@ -100,6 +102,18 @@ function Writing({ draft, section, afterSending }: { draft: Draft; section: Sect
         </p>
       </aside>
     </main>
+  )
+}
+
+function SectionList({ draft, section }: { draft: Draft; section: Section }) {
+  return (
+    <ol className="grid gap-0.5">
+      {draft.form.map((candidate) => (
+        <li key={candidate.key}>
+          <SectionLink id={draft.id} section={candidate} current={candidate === section} left={draft.left} />
+        </li>
+      ))}
+    </ol>
   )
 }
 

@@ -44,7 +44,7 @@ export function WorkSection({ draft }: { draft: Draft }) {
     ...coverage.certainGaps.map((gap) => ({ at: gap.from.toString(), gap: { from: gap.from.toString(), through: gap.through.toString(), days: gap.days } })),
   ].sort((a, b) => (a.at < b.at ? 1 : -1))
   return (
-    <div className="grid gap-3">
+    <div className="grid gap-3 [&>*]:min-w-0">
       <Sheet>
         <LifeChart {...chart} onGap={(from, through) => fill({ from, through })} onChoose={(id) => jobs.some((job) => job.id === id) && setEditing(id)} />
         {coverage.possibleGaps.length > 0 && (

@@ -1,0 +1,100 @@
+import { type ChildProcess, spawn } from 'node:child_process'
+import { existsSync, mkdirSync, rmSync, statSync } from 'node:fs'
+import { resolve } from 'node:path'
+import { parseArgs } from 'node:util'
+import { build } from 'vite'
+import { loadScenario } from '#scenario/load'
+import { demoPassword, staff } from '#scenario/people'
+import { readConfig } from '#server/config'
+import { readSetting, writeSetting } from '#server/demo/settings'
+import { prepare, start } from '#server/start'
+import { insistOnFree, startOwnDatabase } from './ownDatabase'
+import { newestUnder } from './newest'
+
+const help = `./demo [--fresh] [--port N] [--data FOLDER]
+
+  --fresh        throws the demo's data away and loads it anew
+  --port N       the application's port (4100); the stand-ins and the database take N+2, N+3 and N+6
+  --data FOLDER  where the data lies (.data)`
+
+const { values } = parseArgs({ options: { fresh: { type: 'boolean' }, port: { type: 'string', default: '4100' }, data: { type: 'string', default: '.data' }, help: { type: 'boolean' } } })
+if (values.help) {
+  console.log(help)
+  process.exit(0)
+}
+
+const port = Number(values.port)
+const ports = { app: port, smtp: port + 2, standins: port + 3, database: port + 6 }
+const folder = resolve(values.data)
+const registersFile = resolve(folder, 'registers.json')
+const stops: (() => Promise<void> | void)[] = []
+const begun = Date.now()
+
+/** Ends everything that was started, last first, and nothing else. */
+async function stopAll(code: number) {
+  for (const stop of stops.splice(0).reverse()) await stop()
+  process.exit(code)
+}
+for (const signal of ['SIGINT', 'SIGTERM'] as const) process.once(signal, () => void stopAll(0))
+
+try {
+  if (values.fresh) rmSync(folder, { recursive: true, force: true })
+  mkdirSync(folder, { recursive: true })
+  await insistOnFree(ports.app, 'the application')
+  await insistOnFree(ports.smtp, 'the stand-in mail server')
+  await insistOnFree(ports.standins, 'the stand-in mailbox')
+  await buildIfOlder()
+  const database = await startOwnDatabase(folder, ports.database)
+  stops.push(database.stop)
+  stops.push(await startStandins())
+  const config = readConfig({ ...process.env, PORT: String(ports.app), DATABASE_URL: database.url, SMTP_URL: `smtp://127.0.0.1:${ports.smtp}`, REGISTER_URL: `http://127.0.0.1:${ports.standins}/registers`, DEMO: 'yes', LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn' })
+  const fixed = await prepare(config)
+  if (!(await readSetting('scenario-loaded'))) {
+    console.log('Loading the demo, once: about a minute.')
+    await loadScenario(fixed, registersFile)
+    await writeSetting('scenario-loaded', true)
+  }
+  const running = await start(fixed)
+  stops.push(running.stop)
+  console.log(`
+Probatum is up after ${Math.round((Date.now() - begun) / 1000)} seconds.
+
+  Vacancies   http://127.0.0.1:${ports.app}
+  Desk        http://127.0.0.1:${ports.app}/desk
+  Mailbox     http://127.0.0.1:${ports.standins}   (every mail that is sent arrives here)
+
+  Sign in with the password ${demoPassword} as
+${staff.map(({ name, mail, roles }) => `    ${mail.padEnd(28)} ${name}, ${roles.join(', ')}`).join('\n')}
+    maelle.dreau-okafor@mail.example   a candidate
+
+  Ctrl-C stops everything this started.`)
+} catch (error) {
+  console.error(`\n${error instanceof Error ? error.message : error}`)
+  if (process.env.DEBUG) console.error(error)
+  await stopAll(1)
+}
+
+async function buildIfOlder() {
+  const page = resolve('dist/web/index.html')
+  const sources = Math.max(...['web', 'core', 'contract'].map(newestUnder), statSync('package-lock.json').mtimeMs)
+  if (existsSync(page) && statSync(page).mtimeMs > sources) return
+  console.log('Building the web client.')
+  await build({ logLevel: 'error' })
+}
+
+async function startStandins(): Promise<() => Promise<void>> {
+  const child: ChildProcess = spawn(process.execPath, ['--import', 'tsx', 'standins/main.ts'], {
+    stdio: ['ignore', 'pipe', 'inherit'],
+    env: { ...process.env, SMTP_PORT: String(ports.smtp), STANDINS_PORT: String(ports.standins), MAILBOX_FOLDER: resolve(folder, 'mailbox'), REGISTERS_FILE: registersFile },
+  })
+  await new Promise<void>((ready, fail) => {
+    child.stdout!.once('data', () => ready())
+    child.once('exit', () => fail(new Error('The stand-ins ended at once.')))
+  })
+  return () =>
+    new Promise((done) => {
+      if (child.exitCode !== null) return done()
+      child.once('exit', () => done())
+      child.kill('SIGTERM')
+    })
+}
