@@ -4,6 +4,6 @@ const common = { transform, extensionsToTreatAsEsm: ['.ts', '.tsx'], testEnviron
 export default {
   projects: [
     { ...common, displayName: 'unit', testMatch: ['<rootDir>/{core,contract,web,test}/**/*.test.{ts,tsx}'] },
-    { ...common, displayName: 'server', testMatch: ['<rootDir>/{server,standins,scenario}/**/*.test.ts'] },
+    { ...common, displayName: 'server', globalSetup: '<rootDir>/test/database.setup.ts', globalTeardown: '<rootDir>/test/database.teardown.ts', testMatch: ['<rootDir>/{server,standins,scenario}/**/*.test.ts'] },
   ],
 }

@@ -9,6 +9,8 @@ export type Config = {
   mailFrom: string
   /** The register service: `GET {registerUrl}/{register}/{number}`. */
   registerUrl: string
+  /** Milliseconds after which a register counts as silent. */
+  registerPatienceMs: number
   operator: string
   contact: string
   timeZone: string
@@ -29,6 +31,7 @@ export function readConfig(env: NodeJS.ProcessEnv = process.env): Config {
     smtpUrl: env.SMTP_URL ?? 'smtp://127.0.0.1:4102',
     mailFrom: env.MAIL_FROM ?? 'Vallorne Mountain Lines <applications@vallorne.example>',
     registerUrl: env.REGISTER_URL ?? 'http://127.0.0.1:4103/registers',
+    registerPatienceMs: Number(env.REGISTER_PATIENCE_MS ?? 8000),
     operator: env.OPERATOR ?? 'Vallorne Mountain Lines',
     contact: env.CONTACT ?? 'applications@vallorne.example',
     timeZone: env.TIME_ZONE ?? 'Europe/Vienna',

@@ -5,10 +5,8 @@ export type Registers = { lookUp: (register: string, number: string) => Promise<
 
 export class RegisterSilent extends Error {}
 
-const patienceMs = 8000
-
 /** Asks registers over HTTP: `GET {base}/{register}/{number}` answers JSON, 404 where the number is unknown. */
-export function httpRegisters(base: string): Registers {
+export function httpRegisters(base: string, patienceMs: number): Registers {
   return {
     lookUp: async (register, number) => {
       const url = `${base}/${encodeURIComponent(register)}/${encodeURIComponent(number)}`

@@ -1,0 +1,63 @@
+import { applied, type House, look, openHouse } from '../../test/house'
+import { v7 as uuid } from 'uuid'
+import { Message } from '../messages/model'
+import { Enquiry } from '../verification/model'
+import { Job } from './model'
+import { queueJob } from './queue'
+import { workOnce } from './work'
+
+let house: House
+beforeAll(async () => {
+  house = await openHouse('jobs')
+}, 60_000)
+afterAll(() => house.close())
+
+test('a mail that cannot be sent is tried again later, and its error is kept', async () => {
+  const broken = { ...house.fixed, mailer: { send: () => Promise.reject(new Error('mailbox full')), close: () => {} } }
+  const message = await Message.create({ id: uuid(), toName: 'X', toMail: 'x@mail.test', subject: 'S', text: 'T', attachments: [], applicationId: null, createdAt: new Date() })
+  // Far in the past, so that no other worker’s turn comes first; the house’s own worker may take it once it is due again.
+  await queueJob('mail', { messageId: message.id }, { uniqueKey: 'broken-once', runAt: new Date(Date.now() + 3_600_000) })
+  await Job.update({ runAt: new Date(0), leasedUntil: new Date(0) }, { where: { uniqueKey: 'broken-once' } })
+  let failed: Job | null = null
+  for (let attempt = 0; attempt < 20 && !failed?.attempts; attempt += 1) {
+    await workOnce(broken)
+    failed = await Job.findOne({ where: { uniqueKey: 'broken-once' } })
+    if (failed?.doneAt) break
+  }
+  if (failed!.attempts > 0) {
+    expect(failed!.lastError).toContain('mailbox full')
+    expect(failed!.runAt.getTime()).toBeGreaterThan(Date.now())
+    await failed!.update({ runAt: new Date() })
+  }
+  await house.workOff()
+  expect((await house.mailTo('x@mail.test')).subject).toBe('S')
+})
+
+test('the same unique key is queued once', async () => {
+  await queueJob('sweep', {}, { uniqueKey: 'only one' })
+  await queueJob('sweep', {}, { uniqueKey: 'only one' })
+  expect(await Job.count({ where: { uniqueKey: 'only one' } })).toBe(1)
+})
+
+test('moving the demo’s clock reminds a silent source, lets its link expire, and makes people later', async () => {
+  const candidate = await house.candidate('Tim Time')
+  const { id, degreeId } = await applied(house, candidate, ['Tim', 'Time'])
+  const desk = await house.staff('coordinator')
+  await look(desk, id, degreeId)
+  await desk.done('raiseEnquiry', { params: { id: degreeId }, body: { applicationId: id } })
+  const slack = async () => (await desk.done('readFile', { params: { id } })).slack
+  const before = await slack()
+  const move = async (days: number) => {
+    const clock = await desk.done('moveClock', { body: { days } })
+    await house.workOff()
+    for (let attempt = 0; attempt < 100 && (await Job.count({ where: { kind: 'sweep', doneAt: null } })) > 0; attempt += 1) await new Promise((done) => setTimeout(done, 50))
+    return clock
+  }
+  expect((await move(16)).daysAhead).toBe(16)
+  expect((await house.mailTo('pruefungsamt@tannberg.example', 'A reminder')).text).toContain('/reply/')
+  expect(await slack()).toBeLessThan(before - 10)
+  const queue = await desk.done('readQueue', { params: { queue: 'today' } })
+  expect(queue.late).toBeGreaterThan(0)
+  await move(20)
+  expect((await Enquiry.findOne({ where: { claimId: degreeId } }))?.state).toBe('expired')
+}, 30_000)

@@ -1,0 +1,14 @@
+import { mkdirSync } from 'node:fs'
+import { type OwnDatabase, startOwnDatabase } from '../scripts/ownDatabase'
+
+declare global {
+  var probatumTestDatabase: OwnDatabase | undefined
+}
+
+/** One database server for all server tests; each test file makes its own database in it. */
+export default async function setup() {
+  mkdirSync('.check', { recursive: true })
+  const port = Number(process.env.CHECK_PORT ?? 4200) + 6
+  globalThis.probatumTestDatabase = await startOwnDatabase('.check/server-tests', port)
+  process.env.TEST_DATABASE_URL = globalThis.probatumTestDatabase.url
+}

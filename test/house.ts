@@ -1,0 +1,175 @@
+import { mkdtempSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { hash } from '@node-rs/argon2'
+import { createConnection } from 'mariadb'
+import { pino } from 'pino'
+import { v7 as uuid } from 'uuid'
+import type { ClaimDetails } from '#contract/claims'
+import type { Role } from '#contract/endpoint'
+import { isolationCheck } from '#scenario/isolationCheck'
+import { drawPdf } from '#scenario/papers'
+import { sources } from '#scenario/sources'
+import { vacanciesOn } from '#scenario/vacancies'
+import { Account } from '#server/accounts/model'
+import { readConfig } from '#server/config'
+import { clockAhead } from '#server/demo/clock'
+import { workOnce } from '#server/jobs/work'
+import { addCheck } from '#server/skills/checks'
+import { addSource } from '#server/sources/sources'
+import { prepare, start } from '#server/start'
+import { addVacancy } from '#server/vacancies/vacancies'
+import { Temporal } from 'temporal-polyfill'
+import { createServer } from 'node:http'
+import type { AddressInfo } from 'node:net'
+import { type Mailbox, openMailbox } from '../standins/mailbox'
+import { answerRegisters, openRegisters } from '../standins/registers'
+import { visitor, type Visitor } from './client'
+
+const password = 'a-long-enough-secret'
+
+/** The whole application on a database of its own, with a real mail server, sources and vacancies, and nobody in it yet. */
+export async function openHouse(name: string) {
+  const server = process.env.TEST_DATABASE_URL!
+  const database = `test_${name}`
+  const { hostname, port } = new URL(server)
+  const connection = await createConnection({ host: hostname, port: Number(port), user: 'root' })
+  await connection.query(`DROP DATABASE IF EXISTS ${database}`)
+  await connection.query(`CREATE DATABASE ${database}`)
+  await connection.end()
+
+  const folder = mkdtempSync(join(tmpdir(), 'probatum-test-'))
+  const smtpPort = Number(process.env.CHECK_PORT ?? 4200) + 30 + Number(process.env.JEST_WORKER_ID ?? 1)
+  const mailbox = await openMailbox(join(folder, 'mailbox'), smtpPort)
+  const registersFile = join(folder, 'registers.json')
+  writeFileSync(registersFile, '{}')
+  const registers = openRegisters(registersFile)
+  const registerServer = createServer((request, response) => void answerRegisters(registers, request, new URL(request.url!, 'http://registers'), response)).listen(0, '127.0.0.1')
+  await new Promise((ready) => registerServer.once('listening', ready))
+  const registerUrl = `http://127.0.0.1:${(registerServer.address() as AddressInfo).port}/registers`
+  const config = { ...readConfig({}), registerUrl, registerPatienceMs: 400, port: 0, databaseUrl: server.replace(/\/[^/]*$/, `/${database}`), smtpUrl: `smtp://127.0.0.1:${smtpPort}`, demo: true, logLevel: 'silent', webFolder: folder, publicUrl: 'http://house.test' }
+  writeFileSync(join(folder, 'index.html'), '<!doctype html>')
+  const fixed = await prepare(config, pino({ level: process.env.LOG_LEVEL ?? 'silent' }))
+  const deps = { ...fixed, clock: clockAhead(0, config.timeZone) }
+
+  const sourceIds = new Map<string, string>()
+  for (const { key, ...source } of sources) sourceIds.set(key, (await addSource(source)).id)
+  await addCheck(isolationCheck)
+  const today = deps.clock.today()
+  const at = (offset: number, hour: number) => new Date(today.add({ days: offset }).toZonedDateTime({ timeZone: config.timeZone, plainTime: Temporal.PlainTime.from({ hour }) }).epochMilliseconds)
+  for (const vacancy of vacanciesOn(at, (offset) => today.add({ days: offset }).toString(), config.timeZone)) await addVacancy(vacancy)
+  const running = await start(fixed)
+  const address = `http://127.0.0.1:${running.port}`
+
+  const house = {
+    fixed,
+    deps,
+    mailbox,
+    address,
+    today,
+    source: (key: string) => ({ sourceId: sourceIds.get(key)!, sourceName: sources.find((source) => source.key === key)!.name }),
+    visitor: () => visitor(address),
+    day: (offset: number) => today.add({ days: offset }).toString(),
+    registers,
+    /** What the registers hold, by register and number without separators. */
+    enter: (entries: object) => writeFileSync(registersFile, JSON.stringify(entries)),
+    close: async () => {
+      registerServer.closeAllConnections()
+      registerServer.close()
+      await running.stop()
+      mailbox.close()
+    },
+    /** The newest mail to an address, once it is there; with words its subject has to hold, where given. */
+    mailTo: (to: string, about = '') => waitForMail(mailbox, to, about),
+    /** Somebody who works at the desk, signed in. */
+    staff: async (...roles: Role[]): Promise<Visitor> => {
+      const mail = `${roles.join('-').replace(/ /g, '')}-${uuid().slice(-8)}@desk.test`
+      await Account.create({ id: uuid(), mail, name: `The ${roles[0]}`, passwordHash: await hash(password), roles, confirmedAt: new Date(), createdAt: new Date() })
+      const somebody = visitor(address)
+      await somebody.done('signIn', { body: { mail, password } })
+      return somebody
+    },
+    /** A candidate with a confirmed address, signed in. */
+    candidate: async (name: string): Promise<Visitor & { mail: string }> => {
+      const mail = `${name.toLowerCase().replace(/[^a-z]/g, '')}-${uuid().slice(-8)}@mail.test`
+      const somebody = visitor(address)
+      await somebody.done('signUp', { body: { name, mail, password } })
+      await somebody.done('confirmMail', { body: { token: tokenIn((await waitForMail(mailbox, mail)).text, 'confirm') } })
+      return { ...somebody, mail }
+    },
+    /** Does what is queued until nothing is due. */
+    workOff: async () => {
+      while (await workOnce(fixed)) {
+        // one job after another
+      }
+    },
+  }
+  return house
+}
+
+export type House = Awaited<ReturnType<typeof openHouse>>
+
+export const tokenIn = (text: string, place: 'confirm' | 'reply') => new RegExp(`/${place}/([\\w-]+)`).exec(text)![1]!
+
+async function waitForMail({ mails }: Mailbox, to: string, about = '') {
+  for (let attempt = 0; attempt < 200; attempt += 1) {
+    const newest = mails.filter((mail) => mail.to === to && mail.subject.includes(about)).at(-1)
+    if (newest) return newest
+    await new Promise((done) => setTimeout(done, 50))
+  }
+  throw new Error(`no mail to ${to} about "${about}"`)
+}
+
+export const aPaper = (line = 'Master of Science') => drawPdf({ issuer: 'An issuer', place: 'Tannberg, AT', heading: 'Certificate', lines: ['awarded to', 'Somebody', line], signedBy: 'The registrar', on: '2018' })
+
+export const personAnswers = (given: string, family: string): Record<string, string> => ({
+  'about.givenNames': given,
+  'about.familyName': family,
+  'about.born': '1994-08-21',
+  'contact.phone': '+43 512 555 0100',
+  'contact.street': 'Dorfstrasse 4',
+  'contact.town': '6800 Vallorne',
+  'contact.country': 'Austria',
+  'declare.dismissed': 'no',
+  'declare.withdrawn': 'no',
+  'declare.heights': 'yes',
+  'declare.permit': 'yes',
+})
+
+export const aDegree = (house: House, over: Partial<Extract<ClaimDetails, { kind: 'study' }>> = {}): ClaimDetails => ({
+  kind: 'study', ...house.source('tannberg'), award: 'MSc', subject: 'Electrical Engineering', level: 7, field: '0713', number: 'TB-2018-9034', from: '2015-10', to: '2018-03', ...over,
+})
+
+export const aJob = (house: House, over: Partial<Extract<ClaimDetails, { kind: 'work' }>> = {}): ClaimDetails => ({
+  kind: 'work', ...house.source('nordrampe'), activity: 'employment', position: 'Electrical engineer', from: '2018-05-01', to: 'present', fullTimeShare: 100, tags: ['electrical'], confirmBy: '', mayAsk: 'now', ...over,
+})
+
+export const aPermit = (house: House, credential: string, source: string, number: string, through: string): ClaimDetails => ({
+  kind: credential === 'hv-switching' ? 'licence' : 'certificate', ...house.source(source), credential, number, issued: '2025-01-10', through,
+})
+
+/** Writes and sends an application for the electrical supervisor’s post; gives its identifiers. */
+export async function applied(house: House, candidate: Visitor, [given, family]: [string, string] = ['Ilse', 'Vandermeer']) {
+  const { id } = await candidate.done('beginApplication', { params: { slug: 'cableway-electrical-supervisor' } })
+  await candidate.done('saveAnswers', { params: { id }, body: { version: 0, changes: personAnswers(given, family) } })
+  const degree = await candidate.done('addClaim', { body: { details: aDegree(house) } })
+  await candidate.done('uploadDocument', { params: { id: degree.id }, query: { fileName: 'Degree.pdf' }, body: await aPaper() })
+  const job = await candidate.done('addClaim', { body: { details: aJob(house) } })
+  await candidate.done('signPermission', { params: { id }, body: { fullName: `${given} ${family}`, agreed: true } })
+  const { reference } = await candidate.done('sendApplication', { params: { id }, body: { version: 1 } })
+  return { id, degreeId: degree.id, jobId: job.id, reference }
+}
+
+/** Looks at the first document of a claim, reading what was claimed off it. */
+export async function look(desk: Visitor, applicationId: string, claimId: string, reads: Record<string, string> = {}) {
+  const file = await desk.done('readFile', { params: { id: applicationId } })
+  const claim = file.claims.find(({ id }) => id === claimId)!
+  const document = claim.documents.find(({ state }) => state === 'to look at')!
+  await desk.done('seeDocument', { params: { id: document.id }, body: { version: document.version, reads: { ...claim.proof.claimed, ...reads } } })
+  return document.id
+}
+
+export async function claimOf(desk: Visitor, applicationId: string, claimId: string) {
+  const file = await desk.done('readFile', { params: { id: applicationId } })
+  return file.claims.find(({ id }) => id === claimId)!
+}
