@@ -1,9 +1,26 @@
-const transform = { '^.+\\.tsx?$': ['@swc/jest', { jsc: { parser: { syntax: 'typescript', tsx: true }, transform: { react: { runtime: 'automatic' } }, target: 'es2022' } }] }
+const transform = {
+  '^.+\\.tsx?$': [
+    '@swc/jest',
+    {
+      jsc: {
+        parser: { syntax: 'typescript', tsx: true },
+        transform: { react: { runtime: 'automatic' } },
+        target: 'es2022',
+      },
+    },
+  ],
+}
 const common = { transform, extensionsToTreatAsEsm: ['.ts', '.tsx'], testEnvironment: 'node' }
 
 export default {
   projects: [
     { ...common, displayName: 'unit', testMatch: ['<rootDir>/{core,contract,web,test}/**/*.test.{ts,tsx}'] },
-    { ...common, displayName: 'server', globalSetup: '<rootDir>/test/database.setup.ts', globalTeardown: '<rootDir>/test/database.teardown.ts', testMatch: ['<rootDir>/{server,standins,scenario}/**/*.test.ts'] },
+    {
+      ...common,
+      displayName: 'server',
+      globalSetup: '<rootDir>/test/database.setup.ts',
+      globalTeardown: '<rootDir>/test/database.teardown.ts',
+      testMatch: ['<rootDir>/{server,standins,scenario}/**/*.test.ts'],
+    },
   ],
 }

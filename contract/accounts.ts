@@ -11,14 +11,27 @@ const Session = Type.Object({
   demo: Type.Boolean(),
 })
 
-export const readSession = endpoint({ method: 'GET', path: '/api/session', summary: 'Who is signed in', who: 'anyone', reply: Session, tells: ['session'] })
+export const readSession = endpoint({
+  method: 'GET',
+  path: '/api/session',
+  summary: 'Who is signed in',
+  who: 'anyone',
+  reply: Session,
+  tells: ['session'],
+})
 
 export const signUp = endpoint({
   method: 'POST',
   path: '/api/accounts',
-  summary: 'Make an account; a link is mailed to confirm the address. The reply is the same whether the address is known or not',
+  summary:
+    'Make an account; a link is mailed to confirm the address. The reply is the same whether the address is known or not',
   who: 'anyone',
-  body: Type.Object({ name: Type.String({ minLength: 1, maxLength: 120 }), mail: Mail, password: Password, next: Type.Optional(Type.String({ maxLength: 200 })) }),
+  body: Type.Object({
+    name: Type.String({ minLength: 1, maxLength: 120 }),
+    mail: Mail,
+    password: Password,
+    next: Type.Optional(Type.String({ maxLength: 200 })),
+  }),
   reply: Done,
 })
 
@@ -42,4 +55,11 @@ export const signIn = endpoint({
   tells: ['session'],
 })
 
-export const signOut = endpoint({ method: 'DELETE', path: '/api/session', summary: 'Sign out', who: 'signed-in', reply: Done, tells: ['session'] })
+export const signOut = endpoint({
+  method: 'DELETE',
+  path: '/api/session',
+  summary: 'Sign out',
+  who: 'signed-in',
+  reply: Done,
+  tells: ['session'],
+})

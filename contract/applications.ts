@@ -20,7 +20,14 @@ const Draft = Type.Object({
   version: Version,
   stage: oneOf(stages),
   reference: orNull(Type.String()),
-  vacancy: Type.Object({ slug: Type.String(), title: Type.String(), closesAt: Moment, timeZone: Type.String(), targetStart: Day, open: Type.Boolean() }),
+  vacancy: Type.Object({
+    slug: Type.String(),
+    title: Type.String(),
+    closesAt: Moment,
+    timeZone: Type.String(),
+    targetStart: Day,
+    open: Type.Boolean(),
+  }),
   form: ofCore<Form>(Type.Array(Type.Object({}))),
   requirements: listOfCore<Requirement>(),
   answers: Answers,
@@ -51,12 +58,30 @@ export const myApplications = endpoint({
   summary: 'One’s own applications',
   who: candidate,
   reply: Type.Array(
-    Type.Object({ id: Id, reference: orNull(Type.String()), title: Type.String(), place: Type.String(), stage: oneOf(stages), left: Type.Integer(), ball: Type.String(), closesAt: Moment, timeZone: Type.String() }),
+    Type.Object({
+      id: Id,
+      reference: orNull(Type.String()),
+      title: Type.String(),
+      place: Type.String(),
+      stage: oneOf(stages),
+      left: Type.Integer(),
+      ball: Type.String(),
+      closesAt: Moment,
+      timeZone: Type.String(),
+    }),
   ),
   tells: ['status'],
 })
 
-export const readDraft = endpoint({ method: 'GET', path: '/api/my/applications/:id', summary: 'An application as it stands', who: candidate, params: byId, reply: Draft, tells: ['draft'] })
+export const readDraft = endpoint({
+  method: 'GET',
+  path: '/api/my/applications/:id',
+  summary: 'An application as it stands',
+  who: candidate,
+  params: byId,
+  reply: Draft,
+  tells: ['draft'],
+})
 
 export const saveAnswers = endpoint({
   method: 'PATCH',
@@ -102,7 +127,14 @@ const Status = Type.Object({
   targetStart: Day,
   ball: Type.String(),
   likely: orNull(Type.Object({ early: Day, likely: Day, late: Day })),
-  gates: Type.Array(Type.Object({ gate: Type.String(), name: Type.String(), state: oneOf(['passed', 'next', 'later'] as const), passedAt: orNull(Moment) })),
+  gates: Type.Array(
+    Type.Object({
+      gate: Type.String(),
+      name: Type.String(),
+      state: oneOf(['passed', 'next', 'later'] as const),
+      passedAt: orNull(Moment),
+    }),
+  ),
   toDo: Type.Array(
     Type.Object({
       key: Type.String(),
@@ -116,14 +148,31 @@ const Status = Type.Object({
   withOthers: Type.Array(Type.Object({ title: Type.String(), why: Type.String(), who: Type.String() })),
   done: Type.Array(Type.Object({ title: Type.String(), why: Type.String() })),
   claims: Type.Array(Claim),
-  offer: orNull(Type.Object({ salary: Type.Integer(), startsOn: Day, answerBy: Day, answer: orNull(oneOf(['accepted', 'declined'] as const)) })),
-  tasks: Type.Array(Type.Object({ key: Type.String(), title: Type.String(), text: Type.String(), doneAt: orNull(Moment) })),
+  offer: orNull(
+    Type.Object({
+      salary: Type.Integer(),
+      startsOn: Day,
+      answerBy: Day,
+      answer: orNull(oneOf(['accepted', 'declined'] as const)),
+    }),
+  ),
+  tasks: Type.Array(
+    Type.Object({ key: Type.String(), title: Type.String(), text: Type.String(), doneAt: orNull(Moment) }),
+  ),
   happenings: Type.Array(Happening),
   today: Day,
 })
 export type Status = Static<typeof Status>
 
-export const readStatus = endpoint({ method: 'GET', path: '/api/my/applications/:id/status', summary: 'What happened, who has the ball, what to do next', who: candidate, params: byId, reply: Status, tells: ['status'] })
+export const readStatus = endpoint({
+  method: 'GET',
+  path: '/api/my/applications/:id/status',
+  summary: 'What happened, who has the ball, what to do next',
+  who: candidate,
+  params: byId,
+  reply: Status,
+  tells: ['status'],
+})
 
 export const answerOffer = endpoint({
   method: 'POST',

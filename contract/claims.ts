@@ -18,7 +18,15 @@ export const StudyDetails = Type.Object({
   to: End,
 })
 
-export const activities = ['employment', 'self-employment', 'study or training', 'military or civilian service', 'care', 'travel', 'without work'] as const
+export const activities = [
+  'employment',
+  'self-employment',
+  'study or training',
+  'military or civilian service',
+  'care',
+  'travel',
+  'without work',
+] as const
 
 export const WorkDetails = Type.Object({
   kind: Type.Literal('work'),
@@ -70,7 +78,15 @@ export const Claim = Type.Object({
   label: Type.String(),
   rung: oneOf(rungs),
   documents: Type.Array(DocumentLine),
-  earlier: Type.Array(Type.Object({ credentialVersion: Type.Integer(), details: ClaimDetails, rung: oneOf(rungs), replacedAt: Moment, documents: Type.Array(DocumentLine) })),
+  earlier: Type.Array(
+    Type.Object({
+      credentialVersion: Type.Integer(),
+      details: ClaimDetails,
+      rung: oneOf(rungs),
+      replacedAt: Moment,
+      documents: Type.Array(DocumentLine),
+    }),
+  ),
 })
 export type Claim = Static<typeof Claim>
 
@@ -115,7 +131,12 @@ export const renewCredential = endpoint({
   summary: 'Give a licence or certificate its renewal: a new version of the same credential, with its history kept',
   who: candidate,
   params: Type.Object({ id: Id }),
-  body: Type.Object({ version: Version, number: ShortText, issued: PartialDay, through: Type.Union([PartialDay, Type.Literal('does not expire')]) }),
+  body: Type.Object({
+    version: Version,
+    number: ShortText,
+    issued: PartialDay,
+    through: Type.Union([PartialDay, Type.Literal('does not expire')]),
+  }),
   reply: Claim,
   once: true,
   tells: ['draft', 'status'],

@@ -4,7 +4,14 @@ import { Day, Moment } from './shapes'
 
 const Clock = Type.Object({ now: Moment, today: Day, daysAhead: Type.Integer() })
 
-export const readClock = endpoint({ method: 'GET', path: '/api/demo/clock', summary: 'The time the application goes by', who: 'anyone', reply: Clock, tells: ['clock'] })
+export const readClock = endpoint({
+  method: 'GET',
+  path: '/api/demo/clock',
+  summary: 'The time the application goes by',
+  who: 'anyone',
+  reply: Clock,
+  tells: ['clock'],
+})
 
 export const moveClock = endpoint({
   method: 'POST',

@@ -26,7 +26,10 @@ export const readQueue = endpoint({
   summary: 'The people in a queue, least slack first, a page at a time',
   who: staff,
   params: Type.Object({ queue: oneOf(queues) }),
-  query: Type.Object({ after: Type.Optional(Type.String({ pattern: '^-?\\d+_[0-9a-f-]{36}$' })), vacancy: Type.Optional(Type.String()) }),
+  query: Type.Object({
+    after: Type.Optional(Type.String({ pattern: '^-?\\d+_[0-9a-f-]{36}$' })),
+    vacancy: Type.Optional(Type.String()),
+  }),
   reply: Type.Object({ people: Type.Array(QueueLine), next: orNull(Type.String()), late: Type.Integer() }),
   tells: ['desk'],
 })
@@ -46,7 +49,18 @@ export const find = endpoint({
   summary: 'Find a person by name, reference or a number on a paper',
   who: staff,
   query: Type.Object({ text: Type.String({ minLength: 1, maxLength: 80 }) }),
-  reply: Type.Object({ people: Type.Array(Type.Object({ id: Id, candidate: Type.String(), vacancy: Type.String(), reference: orNull(Type.String()), because: Type.String() })), likely: orNull(Type.String()) }),
+  reply: Type.Object({
+    people: Type.Array(
+      Type.Object({
+        id: Id,
+        candidate: Type.String(),
+        vacancy: Type.String(),
+        reference: orNull(Type.String()),
+        because: Type.String(),
+      }),
+    ),
+    likely: orNull(Type.String()),
+  }),
 })
 
 export const File = Type.Object({
@@ -79,10 +93,14 @@ export const File = Type.Object({
       passed: orNull(Type.Boolean()),
       passPercent: Type.Integer(),
       finishedAt: orNull(Moment),
-      wrong: Type.Array(Type.Object({ topic: Type.String(), text: Type.String(), given: Type.String(), right: Type.String() })),
+      wrong: Type.Array(
+        Type.Object({ topic: Type.String(), text: Type.String(), given: Type.String(), right: Type.String() }),
+      ),
     }),
   ),
-  waivers: Type.Array(Type.Object({ requirement: Type.String(), by: Type.String(), reason: Type.String(), at: Moment })),
+  waivers: Type.Array(
+    Type.Object({ requirement: Type.String(), by: Type.String(), reason: Type.String(), at: Moment }),
+  ),
   offer: orNull(Type.Object({ salary: Type.Integer(), startsOn: Day, answerBy: Day, answer: orNull(Type.String()) })),
   gatesPassed: Type.Array(Type.Object({ gate: Type.String(), by: Type.String(), at: Moment })),
   trail: Type.Array(Type.Object({ at: Moment, who: Type.String(), what: Type.String() })),
@@ -105,7 +123,11 @@ export const passGate = endpoint({
   summary: 'Move an application through a gate. Refused with 409 while a requirement is open',
   who: ['coordinator', 'hiring manager', 'administrator'],
   params: Type.Object({ id: Id, gate: oneOf(gates) }),
-  body: Type.Object({ version: Version, salary: Type.Optional(Type.Integer({ minimum: 0, description: 'Cents a year, with an offer' })), answerBy: Type.Optional(Day) }),
+  body: Type.Object({
+    version: Version,
+    salary: Type.Optional(Type.Integer({ minimum: 0, description: 'Cents a year, with an offer' })),
+    answerBy: Type.Optional(Day),
+  }),
   reply: Type.Object({ stage: oneOf(stages) }),
   once: true,
   tells: ['desk'],
@@ -130,7 +152,16 @@ export const readTrail = endpoint({
   who: ['coordinator', 'administrator'],
   query: Type.Object({ before: Type.Optional(Id), text: Type.Optional(Type.String({ maxLength: 80 })) }),
   reply: Type.Object({
-    events: Type.Array(Type.Object({ id: Id, at: Moment, who: Type.String(), what: Type.String(), about: orNull(Type.String()), applicationId: orNull(Id) })),
+    events: Type.Array(
+      Type.Object({
+        id: Id,
+        at: Moment,
+        who: Type.String(),
+        what: Type.String(),
+        about: orNull(Type.String()),
+        applicationId: orNull(Id),
+      }),
+    ),
     next: orNull(Id),
   }),
   tells: ['desk'],
@@ -142,7 +173,18 @@ export const deskVacancies = endpoint({
   summary: 'All vacancies with how many people stand where',
   who: staff,
   reply: Type.Array(
-    Type.Object({ id: Id, slug: Type.String(), title: Type.String(), place: Type.String(), closesAt: Moment, timeZone: Type.String(), targetStart: Day, open: Type.Boolean(), headcount: Type.Integer(), byStage: Type.Record(Type.String(), Type.Integer()) }),
+    Type.Object({
+      id: Id,
+      slug: Type.String(),
+      title: Type.String(),
+      place: Type.String(),
+      closesAt: Moment,
+      timeZone: Type.String(),
+      targetStart: Day,
+      open: Type.Boolean(),
+      headcount: Type.Integer(),
+      byStage: Type.Record(Type.String(), Type.Integer()),
+    }),
   ),
   tells: ['desk', 'vacancies'],
 })

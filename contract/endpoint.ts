@@ -53,9 +53,13 @@ type Described<P extends TObject, Q extends TObject, B extends TSchema, R extend
 }
 
 /** Describes an endpoint once, for the server, the web client and the OpenAPI document alike. */
-export function endpoint<P extends TObject = Nothing, Q extends TObject = Nothing, B extends TSchema = Nothing, R extends TSchema = TSchema, const M extends Method = Method>(
-  described: Described<P, Q, B, R, M>,
-): Endpoint<P, Q, B, R, M> {
+export function endpoint<
+  P extends TObject = Nothing,
+  Q extends TObject = Nothing,
+  B extends TSchema = Nothing,
+  R extends TSchema = TSchema,
+  const M extends Method = Method,
+>(described: Described<P, Q, B, R, M>): Endpoint<P, Q, B, R, M> {
   return {
     bytes: false,
     once: false,

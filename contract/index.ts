@@ -9,14 +9,27 @@ import * as sources from './sources'
 import * as vacancies from './vacancies'
 import * as verification from './verification'
 
-const everything = { ...accounts, ...vacancies, ...claims, ...applications, ...sources, ...skills, ...verification, ...desk, ...demo }
+const everything = {
+  ...accounts,
+  ...vacancies,
+  ...claims,
+  ...applications,
+  ...sources,
+  ...skills,
+  ...verification,
+  ...desk,
+  ...demo,
+}
 
 type Everything = typeof everything
 type EndpointNames = { [K in keyof Everything]: Everything[K] extends Endpoint ? K : never }[keyof Everything]
 
 export type Contract = Pick<Everything, EndpointNames>
 
-const isEndpoint = (value: unknown): value is Endpoint => typeof value === 'object' && value !== null && 'method' in value && 'path' in value
+const isEndpoint = (value: unknown): value is Endpoint =>
+  typeof value === 'object' && value !== null && 'method' in value && 'path' in value
 
 /** Every endpoint by its name. */
-export const contract = Object.fromEntries(Object.entries(everything).filter(([, value]) => isEndpoint(value))) as unknown as Contract
+export const contract = Object.fromEntries(
+  Object.entries(everything).filter(([, value]) => isEndpoint(value)),
+) as unknown as Contract

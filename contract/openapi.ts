@@ -22,17 +22,35 @@ export function openApi(title: string, version: string) {
 
 function operation(name: string, described: Endpoint) {
   const needsSession = described.who !== 'anyone' && described.who !== 'bearer-of-link'
-  const key = described.once ? [{ name: 'Idempotency-Key', in: 'header', required: true, schema: { type: 'string', minLength: 8, maxLength: 80 } }] : []
+  const key = described.once
+    ? [
+        {
+          name: 'Idempotency-Key',
+          in: 'header',
+          required: true,
+          schema: { type: 'string', minLength: 8, maxLength: 80 },
+        },
+      ]
+    : []
   return {
     operationId: name,
     summary: described.summary,
     parameters: [...parametersOf(described.params, 'path'), ...parametersOf(described.query, 'query'), ...key],
     ...(described.method === 'GET' || described.method === 'DELETE'
       ? {}
-      : { requestBody: { content: described.bytes ? { 'application/octet-stream': {} } : { 'application/json': { schema: described.body } } } }),
+      : {
+          requestBody: {
+            content: described.bytes
+              ? { 'application/octet-stream': {} }
+              : { 'application/json': { schema: described.body } },
+          },
+        }),
     responses: {
       200: { description: 'As asked', content: { 'application/json': { schema: described.reply } } },
-      default: { description: 'What is wrong', content: { 'application/problem+json': { schema: { $ref: '#/components/schemas/Problem' } } } },
+      default: {
+        description: 'What is wrong',
+        content: { 'application/problem+json': { schema: { $ref: '#/components/schemas/Problem' } } },
+      },
     },
     ...(needsSession ? { security: [{ session: [] }] } : {}),
   }
@@ -57,6 +75,9 @@ const problem = {
     status: { type: 'integer' },
     detail: { type: 'string' },
     code: { type: 'string' },
-    faults: { type: 'array', items: { type: 'object', properties: { pointer: { type: 'string' }, message: { type: 'string' } } } },
+    faults: {
+      type: 'array',
+      items: { type: 'object', properties: { pointer: { type: 'string' }, message: { type: 'string' } } },
+    },
   },
 }

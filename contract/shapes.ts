@@ -15,7 +15,8 @@ export const Reason = Type.String({ minLength: 3, maxLength: 1000 })
 export const Done = Type.Object({ done: Type.Literal(true) })
 
 export const orNull = <S extends TSchema>(schema: S) => Type.Union([schema, Type.Null()])
-export const oneOf = <const T extends readonly string[]>(values: T) => Type.Unsafe<T[number]>({ type: 'string', enum: [...values] })
+export const oneOf = <const T extends readonly string[]>(values: T) =>
+  Type.Unsafe<T[number]>({ type: 'string', enum: [...values] })
 /** A shape that core owns: its TypeScript type is the contract, its outline is checked. */
 export const ofCore = <T>(outline: TSchema) => Type.Unsafe<T>(outline)
 export const listOfCore = <T>() => ofCore<T[]>(Type.Array(Type.Object({})))

@@ -12,9 +12,23 @@ export const Sitting = Type.Object({
   state: oneOf(['under way', 'marked'] as const),
   dueAt: Moment,
   secondsLeft: Type.Integer({ description: 'By the server’s clock; 0 once time is up' }),
-  questions: Type.Array(Type.Object({ id: Id, text: Type.String(), options: Type.Array(Type.Object({ id: Type.String(), text: Type.String() })) })),
+  questions: Type.Array(
+    Type.Object({
+      id: Id,
+      text: Type.String(),
+      options: Type.Array(Type.Object({ id: Type.String(), text: Type.String() })),
+    }),
+  ),
   answers: Type.Record(Type.String(), Type.Array(Type.String())),
-  result: orNull(Type.Object({ right: Type.Integer(), of: Type.Integer(), percent: Type.Integer(), passed: Type.Boolean(), passPercent: Type.Integer() })),
+  result: orNull(
+    Type.Object({
+      right: Type.Integer(),
+      of: Type.Integer(),
+      percent: Type.Integer(),
+      passed: Type.Boolean(),
+      passPercent: Type.Integer(),
+    }),
+  ),
 })
 
 export const describeCheck = endpoint({
@@ -23,7 +37,14 @@ export const describeCheck = endpoint({
   summary: 'What a skills check is like, before it is begun',
   who: candidate,
   params: Type.Object({ id: Id, check: Type.String() }),
-  reply: Type.Object({ title: Type.String(), minutes: Type.Integer(), questions: Type.Integer(), passPercent: Type.Integer(), topics: Type.Array(Type.String()), sitting: orNull(Id) }),
+  reply: Type.Object({
+    title: Type.String(),
+    minutes: Type.Integer(),
+    questions: Type.Integer(),
+    passPercent: Type.Integer(),
+    topics: Type.Array(Type.String()),
+    sitting: orNull(Id),
+  }),
   tells: ['sitting'],
 })
 
@@ -38,7 +59,15 @@ export const beginSitting = endpoint({
   tells: ['sitting', 'status'],
 })
 
-export const readSitting = endpoint({ method: 'GET', path: '/api/my/sittings/:id', summary: 'A paper with the answers given so far', who: candidate, params: byId, reply: Sitting, tells: ['sitting'] })
+export const readSitting = endpoint({
+  method: 'GET',
+  path: '/api/my/sittings/:id',
+  summary: 'A paper with the answers given so far',
+  who: candidate,
+  params: byId,
+  reply: Sitting,
+  tells: ['sitting'],
+})
 
 export const saveSittingAnswer = endpoint({
   method: 'PUT',
@@ -50,4 +79,13 @@ export const saveSittingAnswer = endpoint({
   reply: Done,
 })
 
-export const handInSitting = endpoint({ method: 'POST', path: '/api/my/sittings/:id/hand-in', summary: 'Hand the paper in; it is marked at once', who: candidate, params: byId, reply: Sitting, once: true, tells: ['sitting', 'status'] })
+export const handInSitting = endpoint({
+  method: 'POST',
+  path: '/api/my/sittings/:id/hand-in',
+  summary: 'Hand the paper in; it is marked at once',
+  who: candidate,
+  params: byId,
+  reply: Sitting,
+  once: true,
+  tells: ['sitting', 'status'],
+})

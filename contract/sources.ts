@@ -30,7 +30,13 @@ export const sourceDirectory = endpoint({
   reply: Type.Array(
     Type.Intersect([
       SourceLine,
-      Type.Object({ mail: Type.String(), register: Type.Boolean(), asked: Type.Integer(), open: Type.Integer(), medianDays: Type.Union([Type.Number(), Type.Null()]) }),
+      Type.Object({
+        mail: Type.String(),
+        register: Type.Boolean(),
+        asked: Type.Integer(),
+        open: Type.Integer(),
+        medianDays: Type.Union([Type.Number(), Type.Null()]),
+      }),
     ]),
   ),
   tells: ['desk'],

@@ -36,7 +36,10 @@ export const listVacancies = endpoint({
     payBand: Type.Optional(Type.String()),
     contract: Type.Optional(Type.String()),
   }),
-  reply: Type.Object({ vacancies: Type.Array(VacancyLine), facets: Type.Object({ family: Facet, place: Facet, payBand: Facet, contract: Facet }) }),
+  reply: Type.Object({
+    vacancies: Type.Array(VacancyLine),
+    facets: Type.Object({ family: Facet, place: Facet, payBand: Facet, contract: Facet }),
+  }),
   tells: ['vacancies'],
 })
 

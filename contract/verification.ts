@@ -1,7 +1,20 @@
 import { type Static, Type } from '@sinclair/typebox'
 import type { ClaimComparison, Field } from '#core/comparison/compareClaim'
 import { endpoint } from './endpoint'
-import { Day, Done, Id, LinkToken, LongText, listOfCore, Moment, ofCore, oneOf, orNull, Reason, Version } from './shapes'
+import {
+  Day,
+  Done,
+  Id,
+  LinkToken,
+  LongText,
+  listOfCore,
+  Moment,
+  ofCore,
+  oneOf,
+  orNull,
+  Reason,
+  Version,
+} from './shapes'
 
 const desk = ['coordinator', 'administrator'] as const
 
@@ -45,7 +58,15 @@ export const previewEnquiry = endpoint({
   who: desk,
   params: Type.Object({ id: Id }),
   query: Type.Object({ applicationId: Id }),
-  reply: Type.Object({ to: orNull(Type.String()), source: Type.String(), subject: Type.String(), text: Type.String(), encloses: Type.Array(Type.String()), answerBy: Day, obstacles: Type.Array(Type.String()) }),
+  reply: Type.Object({
+    to: orNull(Type.String()),
+    source: Type.String(),
+    subject: Type.String(),
+    text: Type.String(),
+    encloses: Type.Array(Type.String()),
+    answerBy: Day,
+    obstacles: Type.Array(Type.String()),
+  }),
   tells: ['desk'],
 })
 
@@ -112,7 +133,15 @@ export const Question = Type.Object({
   contact: Type.String(),
 })
 
-export const readEnquiry = endpoint({ method: 'GET', path: '/api/enquiries/:token', summary: 'The question behind a link', who: 'bearer-of-link', params: byToken, reply: Question, tells: ['enquiry'] })
+export const readEnquiry = endpoint({
+  method: 'GET',
+  path: '/api/enquiries/:token',
+  summary: 'The question behind a link',
+  who: 'bearer-of-link',
+  params: byToken,
+  reply: Question,
+  tells: ['enquiry'],
+})
 
 /** Per field: the source agrees, gives the right value, or cannot say. */
 export const FieldReply = Type.Union([
@@ -157,7 +186,14 @@ export const EnquiryLine = Type.Object({
   note: orNull(Type.String()),
 })
 
-export const FindingLine = Type.Object({ id: Id, decision: Type.String(), note: Type.String(), by: Type.String(), at: Moment, undone: Type.Boolean() })
+export const FindingLine = Type.Object({
+  id: Id,
+  decision: Type.String(),
+  note: Type.String(),
+  by: Type.String(),
+  at: Moment,
+  undone: Type.Boolean(),
+})
 
 export const Proof = Type.Object({
   fields: listOfCore<Field>(),

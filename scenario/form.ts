@@ -9,7 +9,14 @@ const about: Section = {
   questions: [
     { key: 'about.givenNames', label: 'Given names', kind: 'text', required: true, limit: 100, fill: 'given-name' },
     { key: 'about.familyName', label: 'Family name', kind: 'text', required: true, limit: 100, fill: 'family-name' },
-    { key: 'about.formerName', label: 'Full name you went by before', kind: 'text', required: false, limit: 120, help: 'If any of your papers shows another name. Leave it empty if none does.' },
+    {
+      key: 'about.formerName',
+      label: 'Full name you went by before',
+      kind: 'text',
+      required: false,
+      limit: 120,
+      help: 'If any of your papers shows another name. Leave it empty if none does.',
+    },
     { key: 'about.born', label: 'Date of birth', kind: 'date', required: true, fill: 'bday' },
   ],
 }
@@ -22,14 +29,28 @@ const contact: Section = {
   holds: 'questions',
   questions: [
     { key: 'contact.mail', label: 'Mail address', kind: 'mail', required: true, fill: 'email' },
-    { key: 'contact.phone', label: 'Phone', kind: 'phone', required: true, help: 'With the country, such as +43 512 555 0100.', fill: 'tel' },
+    {
+      key: 'contact.phone',
+      label: 'Phone',
+      kind: 'phone',
+      required: true,
+      help: 'With the country, such as +43 512 555 0100.',
+      fill: 'tel',
+    },
     { key: 'contact.street', label: 'Street and number', kind: 'text', required: true, fill: 'street-address' },
     { key: 'contact.town', label: 'Postcode and town', kind: 'text', required: true, fill: 'address-level2' },
     { key: 'contact.country', label: 'Country', kind: 'country', required: true, fill: 'country-name' },
   ],
 }
 
-const study: Section = { key: 'study', title: 'Study', heading: 'What have you studied or learnt?', intro: 'Degrees, diplomas, apprenticeships. Begin with the one that fits this post best.', holds: 'study', questions: [] }
+const study: Section = {
+  key: 'study',
+  title: 'Study',
+  heading: 'What have you studied or learnt?',
+  intro: 'Degrees, diplomas, apprenticeships. Begin with the one that fits this post best.',
+  holds: 'study',
+  questions: [],
+}
 
 const work: Section = {
   key: 'work',
@@ -40,7 +61,14 @@ const work: Section = {
   questions: [],
 }
 
-const papers: Section = { key: 'papers', title: 'Licences and certificates', heading: 'Which licences and certificates do you hold?', intro: 'Give the number as it is printed. A photo of both sides will do.', holds: 'credentials', questions: [] }
+const papers: Section = {
+  key: 'papers',
+  title: 'Licences and certificates',
+  heading: 'Which licences and certificates do you hold?',
+  intro: 'Give the number as it is printed. A photo of both sides will do.',
+  holds: 'credentials',
+  questions: [],
+}
 
 const declarations: Section = {
   key: 'declarations',
@@ -49,16 +77,54 @@ const declarations: Section = {
   intro: 'A yes does not rule you out. It asks you to explain, and a person reads what you write.',
   holds: 'questions',
   questions: [
-    { key: 'declare.dismissed', label: 'Were you ever dismissed for a breach of safety rules?', kind: 'yes or no', required: true, explain: 'yes' },
-    { key: 'declare.withdrawn', label: 'Was a licence of yours ever suspended or withdrawn?', kind: 'yes or no', required: true, explain: 'yes' },
-    { key: 'declare.heights', label: 'Can you work at heights and in winter weather?', kind: 'yes or no', required: true, explain: 'no' },
-    { key: 'declare.permit', label: 'May you work in this country without a further permit?', kind: 'yes or no', required: true, explain: 'no' },
+    {
+      key: 'declare.dismissed',
+      label: 'Were you ever dismissed for a breach of safety rules?',
+      kind: 'yes or no',
+      required: true,
+      explain: 'yes',
+    },
+    {
+      key: 'declare.withdrawn',
+      label: 'Was a licence of yours ever suspended or withdrawn?',
+      kind: 'yes or no',
+      required: true,
+      explain: 'yes',
+    },
+    {
+      key: 'declare.heights',
+      label: 'Can you work at heights and in winter weather?',
+      kind: 'yes or no',
+      required: true,
+      explain: 'no',
+    },
+    {
+      key: 'declare.permit',
+      label: 'May you work in this country without a further permit?',
+      kind: 'yes or no',
+      required: true,
+      explain: 'no',
+    },
   ],
 }
 
-const permission: Section = { key: 'permission', title: 'Permission to check', heading: 'May we check what you have told us?', intro: 'Without your permission nobody is asked. You can read all of it here.', holds: 'permission', questions: [] }
+const permission: Section = {
+  key: 'permission',
+  title: 'Permission to check',
+  heading: 'May we check what you have told us?',
+  intro: 'Without your permission nobody is asked. You can read all of it here.',
+  holds: 'permission',
+  questions: [],
+}
 
-const send: Section = { key: 'send', title: 'Read through and send', heading: 'Read through and send', intro: 'This is what will be sent. Nothing can be changed afterwards except what is asked for again.', holds: 'send', questions: [] }
+const send: Section = {
+  key: 'send',
+  title: 'Read through and send',
+  heading: 'Read through and send',
+  intro: 'This is what will be sent. Nothing can be changed afterwards except what is asked for again.',
+  holds: 'send',
+  questions: [],
+}
 
 /** The form every post of the demo asks with. */
 export const form: Form = [about, contact, study, work, papers, declarations, permission, send]

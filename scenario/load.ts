@@ -17,13 +17,13 @@ import { addClaim, changeClaim, uploadDocument } from '#server/claims/change'
 import { claimFaces } from '#server/claims/face'
 import { Claim } from '#server/claims/model'
 import { inTransaction } from '#server/database/connection'
-import { hashOf } from '#server/http/tokens'
 import { clockAt } from '#server/demo/clock'
 import type { Account, Deps } from '#server/deps'
 import { answerOffer } from '#server/hiring/answerOffer'
 import { doTask } from '#server/hiring/doTask'
 import { passGate } from '#server/hiring/passGate'
 import { waive } from '#server/hiring/waive'
+import { hashOf } from '#server/http/tokens'
 import { Message } from '#server/messages/model'
 import { addCheck, bankOf } from '#server/skills/checks'
 import { Sitting } from '#server/skills/model'
@@ -40,7 +40,16 @@ import { replyToEnquiry } from '#server/verification/reply'
 import { claimedStatement } from '#server/verification/statement'
 import { isolationCheck } from './isolationCheck'
 import { drawPdf, drawPhoto, type Paper } from './papers'
-import { type Act, type CredentialPlan, demoPassword, type JobPlan, people, type PersonPlan, type StudyPlan, staff } from './people'
+import {
+  type Act,
+  type CredentialPlan,
+  demoPassword,
+  type JobPlan,
+  type PersonPlan,
+  people,
+  type StudyPlan,
+  staff,
+} from './people'
 import { sources } from './sources'
 import { vacanciesOn } from './vacancies'
 
@@ -59,7 +68,15 @@ export type World = {
 
 /** Loads Vallorne Mountain Lines through the server's own use cases, each at its moment in the past. */
 export async function loadScenario(fixed: Fixed, registersFile: string, loadedAt = new Date()): Promise<World> {
-  const world: World = { fixed, loadedAt, sourceIds: new Map(), sourceNames: new Map(), registers: {}, registersFile, desk: {} }
+  const world: World = {
+    fixed,
+    loadedAt,
+    sourceIds: new Map(),
+    sourceNames: new Map(),
+    registers: {},
+    registersFile,
+    desk: {},
+  }
   const start = depsAt(world, -61)
   await inTransaction(fixed.sequelize, async () => {
     for (const { key, ...source } of sources) {
@@ -70,11 +87,24 @@ export async function loadScenario(fixed: Fixed, registersFile: string, loadedAt
     await addCheck(isolationCheck)
     const isoDay = (offset: number) => depsAt(world, offset).clock.today().toString()
     const dayAt = (offset: number, hour: number) =>
-      new Date(depsAt(world, offset).clock.today().toZonedDateTime({ timeZone: fixed.config.timeZone, plainTime: `${String(hour).padStart(2, '0')}:00` }).epochMilliseconds)
+      new Date(
+        depsAt(world, offset)
+          .clock.today()
+          .toZonedDateTime({ timeZone: fixed.config.timeZone, plainTime: `${String(hour).padStart(2, '0')}:00` })
+          .epochMilliseconds,
+      )
     for (const vacancy of vacanciesOn(dayAt, isoDay, fixed.config.timeZone)) await addVacancy(vacancy)
     const passwordHash = await hash(demoPassword)
     for (const { name, mail, roles } of staff) {
-      const account = await AccountRow.create({ id: uuid(), mail, name, passwordHash, roles: [...roles] as Role[], confirmedAt: start.clock.now(), createdAt: start.clock.now() })
+      const account = await AccountRow.create({
+        id: uuid(),
+        mail,
+        name,
+        passwordHash,
+        roles: [...roles] as Role[],
+        confirmedAt: start.clock.now(),
+        createdAt: start.clock.now(),
+      })
       world.desk[roles[0]] = { kind: 'account', id: account.id, name, mail, roles: [...roles] as Role[] }
     }
   })
@@ -93,7 +123,13 @@ function depsAt({ fixed, loadedAt }: Pick<World, 'fixed' | 'loadedAt'>, day: num
 }
 
 const mailOf = ({ given, family }: Pick<PersonPlan, 'given' | 'family'>) =>
-  `${given}.${family}`.normalize('NFD').replace(/\p{M}/gu, '').replace(/[øØ]/g, 'o').replace(/[łŁ]/g, 'l').toLowerCase().replace(/[^a-z.-]/g, '') + '@mail.example'
+  `${`${given}.${family}`
+    .normalize('NFD')
+    .replace(/\p{M}/gu, '')
+    .replace(/[øØ]/g, 'o')
+    .replace(/[łŁ]/g, 'l')
+    .toLowerCase()
+    .replace(/[^a-z.-]/g, '')}@mail.example`
 
 /** Plays what a person and the desk did, in the order of days. */
 async function play(world: World, plan: PersonPlan) {
@@ -118,7 +154,13 @@ async function play(world: World, plan: PersonPlan) {
   }
 }
 
-async function writeFile(world: World, plan: PersonPlan, actor: Account, applicationId: string, day: number): Promise<Map<string, string>> {
+async function writeFile(
+  world: World,
+  plan: PersonPlan,
+  actor: Account,
+  applicationId: string,
+  day: number,
+): Promise<Map<string, string>> {
   const { sequelize } = world.fixed
   const deps = depsAt(world, day, 10)
   const complete = plan.sent !== undefined
@@ -131,31 +173,69 @@ async function writeFile(world: World, plan: PersonPlan, actor: Account, applica
     'contact.street': 'Dorfstrasse 4',
     'contact.town': plan.town,
     'contact.country': plan.country,
-    ...(complete ? { 'declare.dismissed': 'no', 'declare.withdrawn': 'no', 'declare.heights': 'yes', 'declare.permit': 'yes', ...plan.declares } : {}),
+    ...(complete
+      ? {
+          'declare.dismissed': 'no',
+          'declare.withdrawn': 'no',
+          'declare.heights': 'yes',
+          'declare.permit': 'yes',
+          ...plan.declares,
+        }
+      : {}),
   }
-  await inTransaction(sequelize, () => saveAnswers(deps, actor, applicationId, { version: 0, changes: answers, section: 'about' }))
+  await inTransaction(sequelize, () =>
+    saveAnswers(deps, actor, applicationId, { version: 0, changes: answers, section: 'about' }),
+  )
   const ids = new Map<string, string>()
   const keep = async (key: string, details: ClaimDetails, paper: { fileName: string; bytes: Buffer } | undefined) => {
     const claim = await inTransaction(sequelize, () => addClaim(depsAt(world, day, 11 + ids.size), actor, details))
     ids.set(key, claim.id)
-    if (paper) await inTransaction(sequelize, () => uploadDocument(depsAt(world, day, 12 + ids.size), actor, claim.id, paper.fileName, paper.bytes))
+    if (paper)
+      await inTransaction(sequelize, () =>
+        uploadDocument(depsAt(world, day, 12 + ids.size), actor, claim.id, paper.fileName, paper.bytes),
+      )
   }
   for (const [index, study] of plan.studies.entries()) {
-    await keep(`study ${index + 1}`, studyDetails(world, study), study.paper === false ? undefined : { fileName: `${study.award} ${plan.family}.pdf`, bytes: await drawPdf(studyPaper(world, plan, study)) })
+    await keep(
+      `study ${index + 1}`,
+      studyDetails(world, study),
+      study.paper === false
+        ? undefined
+        : { fileName: `${study.award} ${plan.family}.pdf`, bytes: await drawPdf(studyPaper(world, plan, study)) },
+    )
   }
   for (const [index, job] of plan.jobs.entries()) {
-    await keep(`job ${index + 1}`, jobDetails(world, job), job.letter ? { fileName: `Letter ${nameOfSource(world, job)}.pdf`, bytes: await drawPdf(jobPaper(world, plan, job)) } : undefined)
+    await keep(
+      `job ${index + 1}`,
+      jobDetails(world, job),
+      job.letter
+        ? { fileName: `Letter ${nameOfSource(world, job)}.pdf`, bytes: await drawPdf(jobPaper(world, plan, job)) }
+        : undefined,
+    )
   }
   for (const credential of plan.credentials) {
     const cutOff = plan.acts.some((act) => 'sendBack' in act && act.sendBack === credential.credential)
-    const bytes = credential.credential === 'first-aid' ? drawPhoto(credentialPaper(world, plan, credential), { cutOff }) : await drawPdf(credentialPaper(world, plan, credential))
+    const bytes =
+      credential.credential === 'first-aid'
+        ? drawPhoto(credentialPaper(world, plan, credential), { cutOff })
+        : await drawPdf(credentialPaper(world, plan, credential))
     const extension = credential.credential === 'first-aid' ? 'png' : 'pdf'
-    await keep(credential.credential, credentialDetails(world, credential), { fileName: `${credentialKind(credential.credential)!.name} ${plan.family}.${extension}`, bytes })
+    await keep(credential.credential, credentialDetails(world, credential), {
+      fileName: `${credentialKind(credential.credential)!.name} ${plan.family}.${extension}`,
+      bytes,
+    })
   }
   return ids
 }
 
-type Scene = { world: World; plan: PersonPlan; actor: Account; applicationId: string; claimIds: Map<string, string>; deps: Deps }
+type Scene = {
+  world: World
+  plan: PersonPlan
+  actor: Account
+  applicationId: string
+  claimIds: Map<string, string>
+  deps: Deps
+}
 
 async function perform(scene: Scene, act: Act) {
   const { world, actor, applicationId, deps } = scene
@@ -170,10 +250,17 @@ async function perform(scene: Scene, act: Act) {
     const face = await faceOf(scene, claimId(act.see))
     const document = face.documents.find(({ state }) => state === 'to look at')
     if (!document) throw new Error(`${scene.plan.family}: nothing to look at for ${act.see}`)
-    await within(() => seeDocument(deps, coordinator, document.id, { version: document.version, reads: printedOn(scene, act.see, face.details) }))
+    await within(() =>
+      seeDocument(deps, coordinator, document.id, {
+        version: document.version,
+        reads: printedOn(scene, act.see, face.details),
+      }),
+    )
   } else if ('sendBack' in act) {
     const document = (await faceOf(scene, claimId(act.sendBack))).documents[0]!
-    await within(() => sendDocumentBack(deps, coordinator, document.id, { version: document.version, reason: act.reason }))
+    await within(() =>
+      sendDocumentBack(deps, coordinator, document.id, { version: document.version, reason: act.reason }),
+    )
   } else if ('ask' in act) {
     await within(() => raiseEnquiry(deps, coordinator, claimId(act.ask), applicationId))
   } else if ('answer' in act) {
@@ -182,17 +269,27 @@ async function perform(scene: Scene, act: Act) {
     await askRegister({ ...deps, registers: registersOf(world) }, coordinator, claimId(act.register), applicationId)
   } else if ('decide' in act) {
     const { version } = await faceOf(scene, claimId(act.decide))
-    await within(() => decideClaim(deps, coordinator, claimId(act.decide), { version, decision: act.as, note: act.note ?? '' }))
+    await within(() =>
+      decideClaim(deps, coordinator, claimId(act.decide), { version, decision: act.as, note: act.note ?? '' }),
+    )
   } else if ('check' in act) {
     await sit(scene, act.check)
   } else if ('pass' in act) {
     const application = await applicationById(applicationId)
     const { payFrom, payTo } = await vacancyById(application.vacancyId)
-    const terms = act.pass === 'offer' ? { salary: Math.round((payFrom + payTo) / 200_000) * 100_000, answerBy: deps.clock.today().add({ days: 9 }).toString() } : {}
+    const terms =
+      act.pass === 'offer'
+        ? {
+            salary: Math.round((payFrom + payTo) / 200_000) * 100_000,
+            answerBy: deps.clock.today().add({ days: 9 }).toString(),
+          }
+        : {}
     const by = act.pass === 'offer' ? world.desk['hiring manager']! : coordinator
     await within(() => passGate(deps, by, applicationId, { gate: act.pass, version: application.version, ...terms }))
   } else if ('waive' in act) {
-    await within(() => waive(deps, world.desk['hiring manager']!, applicationId, { requirement: act.waive, reason: act.reason }))
+    await within(() =>
+      waive(deps, world.desk['hiring manager']!, applicationId, { requirement: act.waive, reason: act.reason }),
+    )
   } else if ('accept' in act) {
     await within(() => answerOffer(deps, actor, applicationId, 'accepted'))
   } else if ('acknowledge' in act) {
@@ -220,11 +317,20 @@ async function answer({ world, deps }: Scene, claimId: string, act: Extract<Act,
   const fields = Object.fromEntries(
     Object.keys(enquiry.claimed).map((key) => {
       const value = act.differs?.[key]
-      if (value !== undefined) return [key, { says: 'differs' as const, value: /^\d{4}-/.test(value) ? shifted(world, value) : value }]
+      if (value !== undefined)
+        return [key, { says: 'differs' as const, value: /^\d{4}-/.test(value) ? shifted(world, value) : value }]
       return [key, act.cannotSay?.includes(key) ? { says: 'cannot say' as const } : { says: 'agrees' as const }]
     }),
   )
-  await inTransaction(world.fixed.sequelize, () => replyToEnquiry(deps, token, { known: !act.unknown, fields, note: act.note ?? '', respondent: act.by ?? 'Registrar’s office', capacity: '' }))
+  await inTransaction(world.fixed.sequelize, () =>
+    replyToEnquiry(deps, token, {
+      known: !act.unknown,
+      fields,
+      note: act.note ?? '',
+      respondent: act.by ?? 'Registrar’s office',
+      capacity: '',
+    }),
+  )
 }
 
 async function sit({ world, actor, applicationId, deps }: Scene, right: number) {
@@ -255,21 +361,51 @@ function shifted({ loadedAt }: Pick<World, 'loadedAt'>, text: string): string {
   return `${Number(text.slice(0, 4)) + loadedAt.getUTCFullYear() - writtenFor}${text.slice(4)}`
 }
 
-const nameOfSource = ({ sourceNames }: World, { source, name }: JobPlan) => (source ? sourceNames.get(source)! : (name ?? ''))
+const nameOfSource = ({ sourceNames }: World, { source, name }: JobPlan) =>
+  source ? sourceNames.get(source)! : (name ?? '')
 const isoIn = (world: World, days: number) => depsAt(world, days).clock.today().toString()
 
-const studyDetails = (world: World, { source, award, subject, level, field, number, from, to }: StudyPlan): ClaimDetails => ({
-  kind: 'study', sourceId: world.sourceIds.get(source)!, sourceName: world.sourceNames.get(source)!, award, subject, level, field, number, from: shifted(world, from), to: shifted(world, to),
+const studyDetails = (
+  world: World,
+  { source, award, subject, level, field, number, from, to }: StudyPlan,
+): ClaimDetails => ({
+  kind: 'study',
+  sourceId: world.sourceIds.get(source)!,
+  sourceName: world.sourceNames.get(source)!,
+  award,
+  subject,
+  level,
+  field,
+  number,
+  from: shifted(world, from),
+  to: shifted(world, to),
 })
 
 const jobDetails = (world: World, job: JobPlan): ClaimDetails => ({
-  kind: 'work', sourceId: job.source ? world.sourceIds.get(job.source)! : null, sourceName: nameOfSource(world, job), activity: job.activity ?? 'employment', position: job.position,
-  from: shifted(world, job.from), to: shifted(world, job.to), fullTimeShare: 100, tags: job.tags, confirmBy: '', mayAsk: job.mayAsk ?? 'now',
+  kind: 'work',
+  sourceId: job.source ? world.sourceIds.get(job.source)! : null,
+  sourceName: nameOfSource(world, job),
+  activity: job.activity ?? 'employment',
+  position: job.position,
+  from: shifted(world, job.from),
+  to: shifted(world, job.to),
+  fullTimeShare: 100,
+  tags: job.tags,
+  confirmBy: '',
+  mayAsk: job.mayAsk ?? 'now',
 })
 
-const credentialDetails = (world: World, { credential, source, number, issuedDays, throughDays }: CredentialPlan): ClaimDetails => ({
-  kind: credentialKind(credential)!.claim, sourceId: world.sourceIds.get(source)!, sourceName: world.sourceNames.get(source)!, credential, number,
-  issued: isoIn(world, issuedDays), through: typeof throughDays === 'number' ? isoIn(world, throughDays) : throughDays,
+const credentialDetails = (
+  world: World,
+  { credential, source, number, issuedDays, throughDays }: CredentialPlan,
+): ClaimDetails => ({
+  kind: credentialKind(credential)!.claim,
+  sourceId: world.sourceIds.get(source)!,
+  sourceName: world.sourceNames.get(source)!,
+  credential,
+  number,
+  issued: isoIn(world, issuedDays),
+  through: typeof throughDays === 'number' ? isoIn(world, throughDays) : throughDays,
 })
 
 const townOf = (key: string) => {
@@ -280,18 +416,51 @@ const fullName = (plan: PersonPlan) => `${plan.given} ${plan.family}`
 const longAward: Record<string, string> = { MSc: 'Master of Science', BSc: 'Bachelor of Science' }
 
 const studyPaper = (world: World, plan: PersonPlan, study: StudyPlan): Paper => ({
-  issuer: world.sourceNames.get(study.source)!, place: townOf(study.source), heading: 'This is to certify that', number: study.printedNumber ?? study.number, signedBy: 'The registrar', on: writeWhen(shifted(world, study.to)),
-  lines: ['the award named below has been conferred on', study.printedName ?? fullName(plan), `born ${writeWhen(plan.born)}`, longAward[study.award] ?? study.award, study.subject],
+  issuer: world.sourceNames.get(study.source)!,
+  place: townOf(study.source),
+  heading: 'This is to certify that',
+  number: study.printedNumber ?? study.number,
+  signedBy: 'The registrar',
+  on: writeWhen(shifted(world, study.to)),
+  lines: [
+    'the award named below has been conferred on',
+    study.printedName ?? fullName(plan),
+    `born ${writeWhen(plan.born)}`,
+    longAward[study.award] ?? study.award,
+    study.subject,
+  ],
 })
 
 const jobPaper = (world: World, plan: PersonPlan, job: JobPlan): Paper => ({
-  issuer: nameOfSource(world, job), place: townOf(job.source!), heading: 'Certificate of employment', signedBy: 'Human resources', on: writeWhen(isoIn(world, -40)),
-  lines: ['We confirm that', fullName(plan), `has worked for us as ${job.position}`, `from ${writeWhen(shifted(world, job.from))}`, job.to === 'present' ? 'and still does.' : `to ${writeWhen(shifted(world, job.to))}.`],
+  issuer: nameOfSource(world, job),
+  place: townOf(job.source!),
+  heading: 'Certificate of employment',
+  signedBy: 'Human resources',
+  on: writeWhen(isoIn(world, -40)),
+  lines: [
+    'We confirm that',
+    fullName(plan),
+    `has worked for us as ${job.position}`,
+    `from ${writeWhen(shifted(world, job.from))}`,
+    job.to === 'present' ? 'and still does.' : `to ${writeWhen(shifted(world, job.to))}.`,
+  ],
 })
 
 const credentialPaper = (world: World, plan: PersonPlan, credential: CredentialPlan): Paper => ({
-  issuer: world.sourceNames.get(credential.source)!, place: townOf(credential.source), heading: credentialKind(credential.credential)!.name, number: credential.number, signedBy: 'For the issuing office', on: `Issued ${writeWhen(isoIn(world, credential.issuedDays))}`,
-  lines: ['issued to', fullName(plan), `born ${writeWhen(plan.born)}`, typeof credential.throughDays === 'number' ? `valid through ${writeWhen(isoIn(world, credential.throughDays))}` : 'does not expire'],
+  issuer: world.sourceNames.get(credential.source)!,
+  place: townOf(credential.source),
+  heading: credentialKind(credential.credential)!.name,
+  number: credential.number,
+  signedBy: 'For the issuing office',
+  on: `Issued ${writeWhen(isoIn(world, credential.issuedDays))}`,
+  lines: [
+    'issued to',
+    fullName(plan),
+    `born ${writeWhen(plan.born)}`,
+    typeof credential.throughDays === 'number'
+      ? `valid through ${writeWhen(isoIn(world, credential.throughDays))}`
+      : 'does not expire',
+  ],
 })
 
 /** What the coordinator reads off a paper: what is printed, which is mostly what was claimed. */
@@ -299,7 +468,12 @@ function printedOn({ plan }: Scene, key: string, details: ClaimDetails): Record<
   const claimed = claimedStatement(details, { name: fullName(plan), born: plan.born })
   const study = key.startsWith('study') ? plan.studies[Number(key.split(' ')[1]) - 1] : undefined
   if (!study) return claimed
-  return { ...claimed, award: longAward[study.award] ?? study.award, name: study.printedName ?? claimed.name!, number: study.printedNumber ?? claimed.number! }
+  return {
+    ...claimed,
+    award: longAward[study.award] ?? study.award,
+    name: study.printedName ?? claimed.name!,
+    number: study.printedNumber ?? claimed.number!,
+  }
 }
 
 /** Fills the registers of licensing bodies and universities with what they hold. */
@@ -307,14 +481,22 @@ function registerOf(world: World, plan: PersonPlan) {
   const enter = (sourceKey: string, number: string, fields: Record<string, string>) => {
     const register = sources.find(({ key }) => key === sourceKey)?.register
     if (!register) return
-    world.registers[register] = { ...world.registers[register], [number.replace(/[\s.-]/g, '').toUpperCase()]: { fields } }
+    world.registers[register] = {
+      ...world.registers[register],
+      [number.replace(/[\s.-]/g, '').toUpperCase()]: { fields },
+    }
   }
   const person = { name: fullName(plan), born: plan.born }
-  for (const study of plan.studies) enter(study.source, study.number, claimedStatement(studyDetails(world, study), person))
+  for (const study of plan.studies)
+    enter(study.source, study.number, claimedStatement(studyDetails(world, study), person))
   for (const credential of plan.credentials) {
     if (credential.registered === 'absent') continue
     const fields = claimedStatement(credentialDetails(world, credential), person)
-    enter(credential.source, credential.number, credential.registered === 'other name' ? { ...fields, name: 'Tadeusz Wrona', born: '1979-01-02' } : fields)
+    enter(
+      credential.source,
+      credential.number,
+      credential.registered === 'other name' ? { ...fields, name: 'Tadeusz Wrona', born: '1979-01-02' } : fields,
+    )
   }
 }
 

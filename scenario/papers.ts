@@ -5,7 +5,15 @@ import { rgb } from 'pdf-lib'
 import { draw, faceOf, newPdf, widthOf } from '#server/documents/pdfText'
 
 /** What stands on a certificate or a letter. */
-export type Paper = { issuer: string; place: string; heading: string; lines: string[]; number?: string; signedBy: string; on: string }
+export type Paper = {
+  issuer: string
+  place: string
+  heading: string
+  lines: string[]
+  number?: string
+  signedBy: string
+  on: string
+}
 
 const ink = rgb(0.1, 0.13, 0.16)
 
@@ -17,7 +25,8 @@ export async function drawPdf({ issuer, place, heading, lines, number, signedBy,
   const page = pdf.addPage([595, 842])
   page.drawRectangle({ x: 36, y: 36, width: 523, height: 770, borderColor: ink, borderWidth: 1.2 })
   page.drawRectangle({ x: 42, y: 42, width: 511, height: 758, borderColor: ink, borderWidth: 0.4 })
-  const centred = (face: typeof serif, text: string, y: number, size: number) => draw(page, face, text, (595 - widthOf(face, text, size)) / 2, y, size)
+  const centred = (face: typeof serif, text: string, y: number, size: number) =>
+    draw(page, face, text, (595 - widthOf(face, text, size)) / 2, y, size)
   centred(bold, issuer.toUpperCase(), 720, issuer.length > 28 ? 19 : 24)
   centred(serif, place, 696, 12)
   page.drawLine({ start: { x: 200, y: 676 }, end: { x: 395, y: 676 }, thickness: 0.6, color: ink })
@@ -40,14 +49,21 @@ let registered = false
 function registerFonts() {
   if (registered) return
   const folder = join(dirname(require.resolve('@fontsource/newsreader/package.json')), 'files')
-  for (const [name, part] of [['Paper', 'latin-400'], ['Paper', 'latin-ext-400'], ['Paper Bold', 'latin-700']] as const) {
+  for (const [name, part] of [
+    ['Paper', 'latin-400'],
+    ['Paper', 'latin-ext-400'],
+    ['Paper Bold', 'latin-700'],
+  ] as const) {
     GlobalFonts.registerFromPath(join(folder, `newsreader-${part}-normal.woff2`), name)
   }
   registered = true
 }
 
 /** Draws a card or certificate as a photographed PNG: slightly turned, on a table. `cutOff` loses its lower third. */
-export function drawPhoto({ issuer, place, heading, lines, number, on }: Paper, options: { cutOff?: boolean } = {}): Buffer {
+export function drawPhoto(
+  { issuer, place, heading, lines, number, on }: Paper,
+  options: { cutOff?: boolean } = {},
+): Buffer {
   registerFonts()
   const canvas = createCanvas(1000, options.cutOff ? 430 : 680)
   const page = canvas.getContext('2d')

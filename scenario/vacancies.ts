@@ -4,7 +4,15 @@ import { form } from './form'
 
 const boss = ['hiring manager', 'administrator']
 
-const permission: Requirement = { key: 'permission', title: 'Permission to check', why: 'We ask your schools, licensing bodies and employers, and need your word for it.', gate: 'send', asks: { kind: 'permission' }, rung: 'claimed', waivableBy: [] }
+const permission: Requirement = {
+  key: 'permission',
+  title: 'Permission to check',
+  why: 'We ask your schools, licensing bodies and employers, and need your word for it.',
+  gate: 'send',
+  asks: { kind: 'permission' },
+  rung: 'claimed',
+  waivableBy: [],
+}
 const history = (years: number): Requirement => ({
   key: 'history',
   title: `${years} years without a gap`,
@@ -33,7 +41,13 @@ const study = (title: string, levelAtLeast: number, fields?: string[]): Requirem
   rung: 'confirmed',
   waivableBy: boss,
 })
-const studySeen: Requirement = { ...study('Degree or diploma seen', 3), key: 'study-seen', gate: 'shortlist', rung: 'evidenced', why: 'Somebody has to have looked at it before the shortlist.' }
+const studySeen: Requirement = {
+  ...study('Degree or diploma seen', 3),
+  key: 'study-seen',
+  gate: 'shortlist',
+  rung: 'evidenced',
+  why: 'Somebody has to have looked at it before the shortlist.',
+}
 const credential = (key: string, title: string, more: Partial<Requirement> = {}): Requirement => ({
   key,
   title,
@@ -45,9 +59,25 @@ const credential = (key: string, title: string, more: Partial<Requirement> = {})
   waivableBy: boss,
   ...more,
 })
-const firstAid = credential('first-aid', 'First aid at work', { rung: 'evidenced', validStartPlusDays: 0, why: 'On the mountain, help takes longer to arrive.', waivableBy: ['coordinator', ...boss] })
-const medical = credential('medical', 'Medical fitness', { rung: 'evidenced', why: 'The insurer asks for it, and so do we. Only the statement, never the findings.' })
-const work: Requirement = { key: 'work', title: 'Jobs confirmed', why: 'We hear from every employer you allow us to ask.', gate: 'start', asks: { kind: 'every work entry' }, rung: 'confirmed', waivableBy: ['coordinator', ...boss] }
+const firstAid = credential('first-aid', 'First aid at work', {
+  rung: 'evidenced',
+  validStartPlusDays: 0,
+  why: 'On the mountain, help takes longer to arrive.',
+  waivableBy: ['coordinator', ...boss],
+})
+const medical = credential('medical', 'Medical fitness', {
+  rung: 'evidenced',
+  why: 'The insurer asks for it, and so do we. Only the statement, never the findings.',
+})
+const work: Requirement = {
+  key: 'work',
+  title: 'Jobs confirmed',
+  why: 'We hear from every employer you allow us to ask.',
+  gate: 'start',
+  asks: { kind: 'every work entry' },
+  rung: 'confirmed',
+  waivableBy: ['coordinator', ...boss],
+}
 const isolationCheck: Requirement = {
   key: 'isolation',
   title: 'Isolation and lock-off',
@@ -57,8 +87,24 @@ const isolationCheck: Requirement = {
   rung: 'claimed',
   waivableBy: boss,
 }
-const offer: Requirement = { key: 'offer', title: 'Offer accepted', why: 'It takes both sides.', gate: 'start', asks: { kind: 'offer accepted' }, rung: 'claimed', waivableBy: [] }
-const handbook: Requirement = { key: 'handbook', title: 'Safety handbook acknowledged', why: 'Everyone has read it before the first day.', gate: 'start', asks: { kind: 'onboarding task', task: 'handbook' }, rung: 'claimed', waivableBy: [] }
+const offer: Requirement = {
+  key: 'offer',
+  title: 'Offer accepted',
+  why: 'It takes both sides.',
+  gate: 'start',
+  asks: { kind: 'offer accepted' },
+  rung: 'claimed',
+  waivableBy: [],
+}
+const handbook: Requirement = {
+  key: 'handbook',
+  title: 'Safety handbook acknowledged',
+  why: 'Everyone has read it before the first day.',
+  gate: 'start',
+  asks: { kind: 'onboarding task', task: 'handbook' },
+  rung: 'claimed',
+  waivableBy: [],
+}
 const experience = (years: number, tags: string[]): Requirement => ({
   key: 'experience',
   title: `${years} years in ${tags.join(' or ')}`,
@@ -77,7 +123,10 @@ const onboarding = [
   },
 ]
 
-type Post = Omit<NewVacancy, 'form' | 'onboarding' | 'timeZone' | 'opensAt' | 'closesAt' | 'targetStart' | 'payBand'> & { opened: number; closesIn: number; startsIn: number }
+type Post = Omit<
+  NewVacancy,
+  'form' | 'onboarding' | 'timeZone' | 'opensAt' | 'closesAt' | 'targetStart' | 'payBand'
+> & { opened: number; closesIn: number; startsIn: number }
 
 const posts: Post[] = [
   {
@@ -90,8 +139,14 @@ const posts: Post[] = [
     contract: 'Permanent',
     hours: 'Full time, shifts',
     headcount: 2,
-    summary: 'Lead the electrical crew of three cableways between 900 and 2,850 metres, and answer for the high-voltage supply of two stations.',
-    duties: ['Plan and supervise maintenance of drives, controls and the 20 kV supply', 'Issue and withdraw switching authorisations', 'Investigate faults with the control room, on the line if needed', 'Train and assess technicians in isolation and lock-off'],
+    summary:
+      'Lead the electrical crew of three cableways between 900 and 2,850 metres, and answer for the high-voltage supply of two stations.',
+    duties: [
+      'Plan and supervise maintenance of drives, controls and the 20 kV supply',
+      'Issue and withdraw switching authorisations',
+      'Investigate faults with the control room, on the line if needed',
+      'Train and assess technicians in isolation and lock-off',
+    ],
     requirements: [
       permission,
       history(5),
@@ -121,9 +176,26 @@ const posts: Post[] = [
     contract: 'Permanent',
     hours: 'Full time, shifts',
     headcount: 4,
-    summary: 'Drive the rack railway from the valley to the glacier, in every season, with up to 240 people behind you.',
-    duties: ['Drive to timetable and to the rule book', 'Test brakes and rack engagement before each descent', 'Inform passengers calmly when things stop'],
-    requirements: [permission, history(5), studySent(3), studySeen, study('Apprenticeship or higher', 3), credential('train-driving', 'Rack-railway driving licence', { gate: 'offer' }), medical, firstAid, work, offer, handbook],
+    summary:
+      'Drive the rack railway from the valley to the glacier, in every season, with up to 240 people behind you.',
+    duties: [
+      'Drive to timetable and to the rule book',
+      'Test brakes and rack engagement before each descent',
+      'Inform passengers calmly when things stop',
+    ],
+    requirements: [
+      permission,
+      history(5),
+      studySent(3),
+      studySeen,
+      study('Apprenticeship or higher', 3),
+      credential('train-driving', 'Rack-railway driving licence', { gate: 'offer' }),
+      medical,
+      firstAid,
+      work,
+      offer,
+      handbook,
+    ],
     opened: -50,
     closesIn: 12,
     startsIn: 22,
@@ -139,8 +211,24 @@ const posts: Post[] = [
     hours: 'Full time',
     headcount: 1,
     summary: 'Inspect towers, track ropes and grips on the rope, write what you find, and stop what is not safe.',
-    duties: ['Inspect 41 towers twice a year', 'Test track ropes magnetically', 'Write findings that a court could read'],
-    requirements: [permission, history(5), studySent(4), studySeen, study('Technical training', 4, ['0715', '0732', '0713']), credential('rope-access', 'Rope access card', { gate: 'offer' }), credential('work-at-height', 'Work at height', { rung: 'evidenced' }), medical, work, offer, handbook],
+    duties: [
+      'Inspect 41 towers twice a year',
+      'Test track ropes magnetically',
+      'Write findings that a court could read',
+    ],
+    requirements: [
+      permission,
+      history(5),
+      studySent(4),
+      studySeen,
+      study('Technical training', 4, ['0715', '0732', '0713']),
+      credential('rope-access', 'Rope access card', { gate: 'offer' }),
+      credential('work-at-height', 'Work at height', { rung: 'evidenced' }),
+      medical,
+      work,
+      offer,
+      handbook,
+    ],
     opened: -45,
     closesIn: 10,
     startsIn: 28,
@@ -156,8 +244,24 @@ const posts: Post[] = [
     hours: 'Full time, nights',
     headcount: 2,
     summary: 'Watch every installation of the valley at once, decide when to stop, and say so clearly.',
-    duties: ['Run the day’s service with drivers and stations', 'Decide on stops for wind, lightning and avalanche', 'Lead the first hour of an evacuation'],
-    requirements: [permission, history(5), studySent(3), studySeen, study('Apprenticeship or higher', 3), credential('dispatcher', 'Control-room dispatcher licence', { gate: 'offer' }), isolationCheck, medical, work, offer, handbook],
+    duties: [
+      'Run the day’s service with drivers and stations',
+      'Decide on stops for wind, lightning and avalanche',
+      'Lead the first hour of an evacuation',
+    ],
+    requirements: [
+      permission,
+      history(5),
+      studySent(3),
+      studySeen,
+      study('Apprenticeship or higher', 3),
+      credential('dispatcher', 'Control-room dispatcher licence', { gate: 'offer' }),
+      isolationCheck,
+      medical,
+      work,
+      offer,
+      handbook,
+    ],
     opened: -45,
     closesIn: 8,
     startsIn: 15,
@@ -173,8 +277,26 @@ const posts: Post[] = [
     hours: 'Full time or 80 %',
     headcount: 1,
     summary: 'Renew nine kilometres of rack and rail between two winters, with the trains running.',
-    duties: ['Design and supervise rack and track renewal', 'Survey slopes and drainage after the thaw', 'Sign off works trains'],
-    requirements: [permission, history(3), studySent(6, ['0732', '0715']), studySeen, study('Degree in civil or mechanical engineering', 6, ['0732', '0715']), experience(2, ['track']), credential('signalling', 'Signalling works authority', { alternatives: [{ kind: 'credential', credential: 'train-driving' }] }), firstAid, work, offer, handbook],
+    duties: [
+      'Design and supervise rack and track renewal',
+      'Survey slopes and drainage after the thaw',
+      'Sign off works trains',
+    ],
+    requirements: [
+      permission,
+      history(3),
+      studySent(6, ['0732', '0715']),
+      studySeen,
+      study('Degree in civil or mechanical engineering', 6, ['0732', '0715']),
+      experience(2, ['track']),
+      credential('signalling', 'Signalling works authority', {
+        alternatives: [{ kind: 'credential', credential: 'train-driving' }],
+      }),
+      firstAid,
+      work,
+      offer,
+      handbook,
+    ],
     opened: -40,
     closesIn: 20,
     startsIn: 40,
@@ -190,8 +312,24 @@ const posts: Post[] = [
     hours: 'Full time',
     headcount: 3,
     summary: 'Keep grips, sheaves and brakes in order, in the workshop in summer and on the line in winter.',
-    duties: ['Overhaul grips and carriers to schedule', 'Replace sheave linings on the line', 'Shorten and splice haul ropes'],
-    requirements: [permission, history(3), studySent(3, ['0715', '0713', '0716']), studySeen, study('Apprenticeship in a metal or electrical trade', 3, ['0715', '0713', '0716']), isolationCheck, credential('work-at-height', 'Work at height', { rung: 'evidenced' }), credential('welding', 'Welding qualification', { rung: 'evidenced', waivableBy: ['coordinator', ...boss] }), work, offer, handbook],
+    duties: [
+      'Overhaul grips and carriers to schedule',
+      'Replace sheave linings on the line',
+      'Shorten and splice haul ropes',
+    ],
+    requirements: [
+      permission,
+      history(3),
+      studySent(3, ['0715', '0713', '0716']),
+      studySeen,
+      study('Apprenticeship in a metal or electrical trade', 3, ['0715', '0713', '0716']),
+      isolationCheck,
+      credential('work-at-height', 'Work at height', { rung: 'evidenced' }),
+      credential('welding', 'Welding qualification', { rung: 'evidenced', waivableBy: ['coordinator', ...boss] }),
+      work,
+      offer,
+      handbook,
+    ],
     opened: -40,
     closesIn: 14,
     startsIn: 30,
@@ -205,7 +343,11 @@ const bands: [number, string][] = [
 ]
 
 /** The vacancies as they stand on the day the demo is loaded; closing is at 17:00 of the time zone. */
-export function vacanciesOn(dayAt: (offset: number, hour: number) => Date, isoDay: (offset: number) => string, timeZone: string): NewVacancy[] {
+export function vacanciesOn(
+  dayAt: (offset: number, hour: number) => Date,
+  isoDay: (offset: number) => string,
+  timeZone: string,
+): NewVacancy[] {
   return posts.map(({ opened, closesIn, startsIn, ...post }) => ({
     ...post,
     payBand: bands.find(([below]) => (post.payFrom + post.payTo) / 2 < below)![1],

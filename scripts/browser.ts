@@ -1,9 +1,17 @@
-import { chromium, type Browser, type Page } from '@playwright/test'
+import { type Browser, chromium, type Page } from '@playwright/test'
 
-const flags = ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run']
+const flags = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+  '--no-first-run',
+]
 
 /** Debian's Chromium without a window. */
-export const openBrowser = (): Promise<Browser> => chromium.launch({ executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium', args: flags })
+export const openBrowser = (): Promise<Browser> =>
+  chromium.launch({ executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium', args: flags })
 
 /** Signs in through the page, as a person does. */
 export async function signIn(page: Page, address: string, mail: string, password: string) {

@@ -8,8 +8,8 @@ import { demoPassword, staff } from '#scenario/people'
 import { readConfig } from '#server/config'
 import { readSetting, writeSetting } from '#server/demo/settings'
 import { prepare, start } from '#server/start'
-import { insistOnFree, startOwnDatabase } from './ownDatabase'
 import { newestUnder } from './newest'
+import { insistOnFree, startOwnDatabase } from './ownDatabase'
 
 const help = `./demo [--fresh] [--port N] [--data FOLDER]
 
@@ -17,7 +17,14 @@ const help = `./demo [--fresh] [--port N] [--data FOLDER]
   --port N       the application's port (4100); the stand-ins and the database take N+2, N+3 and N+6
   --data FOLDER  where the data lies (.data)`
 
-const { values } = parseArgs({ options: { fresh: { type: 'boolean' }, port: { type: 'string', default: '4100' }, data: { type: 'string', default: '.data' }, help: { type: 'boolean' } } })
+const { values } = parseArgs({
+  options: {
+    fresh: { type: 'boolean' },
+    port: { type: 'string', default: '4100' },
+    data: { type: 'string', default: '.data' },
+    help: { type: 'boolean' },
+  },
+})
 if (values.help) {
   console.log(help)
   process.exit(0)
@@ -47,7 +54,15 @@ try {
   const database = await startOwnDatabase(folder, ports.database)
   stops.push(database.stop)
   stops.push(await startStandins())
-  const config = readConfig({ ...process.env, PORT: String(ports.app), DATABASE_URL: database.url, SMTP_URL: `smtp://127.0.0.1:${ports.smtp}`, REGISTER_URL: `http://127.0.0.1:${ports.standins}/registers`, DEMO: 'yes', LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn' })
+  const config = readConfig({
+    ...process.env,
+    PORT: String(ports.app),
+    DATABASE_URL: database.url,
+    SMTP_URL: `smtp://127.0.0.1:${ports.smtp}`,
+    REGISTER_URL: `http://127.0.0.1:${ports.standins}/registers`,
+    DEMO: 'yes',
+    LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn',
+  })
   const fixed = await prepare(config)
   if (!(await readSetting('scenario-loaded'))) {
     console.log('Loading the demo, once: about a minute.')
@@ -85,7 +100,13 @@ async function buildIfOlder() {
 async function startStandins(): Promise<() => Promise<void>> {
   const child: ChildProcess = spawn(process.execPath, ['--import', 'tsx', 'standins/main.ts'], {
     stdio: ['ignore', 'pipe', 'inherit'],
-    env: { ...process.env, SMTP_PORT: String(ports.smtp), STANDINS_PORT: String(ports.standins), MAILBOX_FOLDER: resolve(folder, 'mailbox'), REGISTERS_FILE: registersFile },
+    env: {
+      ...process.env,
+      SMTP_PORT: String(ports.smtp),
+      STANDINS_PORT: String(ports.standins),
+      MAILBOX_FOLDER: resolve(folder, 'mailbox'),
+      REGISTERS_FILE: registersFile,
+    },
   })
   await new Promise<void>((ready, fail) => {
     child.stdout!.once('data', () => ready())

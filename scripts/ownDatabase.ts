@@ -20,12 +20,36 @@ export async function startOwnDatabase(folder: string, port: number): Promise<Ow
   mkdirSync(base, { recursive: true })
   const user = process.getuid?.() === 0 ? ['--user=root'] : []
   if (!existsSync(resolve(dataFolder, 'mysql'))) {
-    const made = spawnSync('mariadb-install-db', ['--no-defaults', `--datadir=${dataFolder}`, '--auth-root-authentication-method=normal', '--skip-test-db', ...user], { encoding: 'utf8' })
+    const made = spawnSync(
+      'mariadb-install-db',
+      [
+        '--no-defaults',
+        `--datadir=${dataFolder}`,
+        '--auth-root-authentication-method=normal',
+        '--skip-test-db',
+        ...user,
+      ],
+      { encoding: 'utf8' },
+    )
     if (made.status !== 0) throw new Error(`mariadb-install-db failed:\n${made.stderr ?? made.error}`)
   }
   const server = spawn(
     daemon(),
-    ['--no-defaults', ...user, `--datadir=${dataFolder}`, `--port=${port}`, '--bind-address=127.0.0.1', `--socket=${resolve(base, 'db.sock')}`, `--pid-file=${resolve(base, 'db.pid')}`, `--log-error=${resolve(base, 'db.log')}`, '--character-set-server=utf8mb4', '--collation-server=utf8mb4_unicode_520_ci', '--innodb-flush-log-at-trx-commit=2', '--max-allowed-packet=32M', '--skip-name-resolve'],
+    [
+      '--no-defaults',
+      ...user,
+      `--datadir=${dataFolder}`,
+      `--port=${port}`,
+      '--bind-address=127.0.0.1',
+      `--socket=${resolve(base, 'db.sock')}`,
+      `--pid-file=${resolve(base, 'db.pid')}`,
+      `--log-error=${resolve(base, 'db.log')}`,
+      '--character-set-server=utf8mb4',
+      '--collation-server=utf8mb4_unicode_520_ci',
+      '--innodb-flush-log-at-trx-commit=2',
+      '--max-allowed-packet=32M',
+      '--skip-name-resolve',
+    ],
     { stdio: 'ignore' },
   )
   let ended = false
@@ -44,14 +68,17 @@ export async function startOwnDatabase(folder: string, port: number): Promise<Ow
   }
 }
 
-const daemon = () => ['/usr/sbin/mariadbd', '/usr/bin/mariadbd', '/usr/local/bin/mariadbd'].find((path) => existsSync(path)) ?? 'mariadbd'
+const daemon = () =>
+  ['/usr/sbin/mariadbd', '/usr/bin/mariadbd', '/usr/local/bin/mariadbd'].find((path) => existsSync(path)) ?? 'mariadbd'
 
 async function untilItAnswers(port: number, ended: () => boolean, log: string) {
   for (let attempt = 0; attempt < 300; attempt += 1) {
     if (ended()) throw new Error(`the database server ended at once; see ${log}`)
     try {
       const connection = await createConnection({ host: '127.0.0.1', port, user: 'root', connectTimeout: 1000 })
-      await connection.query('CREATE DATABASE IF NOT EXISTS probatum CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_520_ci')
+      await connection.query(
+        'CREATE DATABASE IF NOT EXISTS probatum CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_520_ci',
+      )
       await connection.end()
       return
     } catch {
@@ -65,7 +92,13 @@ async function untilItAnswers(port: number, ended: () => boolean, log: string) {
 export async function insistOnFree(port: number, what: string) {
   await new Promise<void>((done, fail) => {
     const probe = createServer()
-    probe.once('error', () => fail(new Error(`Port ${port}, wanted for ${what}, is taken. Stop what uses it, or choose other ports (see ./demo --help).`)))
+    probe.once('error', () =>
+      fail(
+        new Error(
+          `Port ${port}, wanted for ${what}, is taken. Stop what uses it, or choose other ports (see ./demo --help).`,
+        ),
+      ),
+    )
     probe.listen(port, '127.0.0.1', () => probe.close(() => done()))
   })
 }

@@ -6,12 +6,26 @@ import { demoPassword } from '#scenario/people'
 import { openBrowser, signIn } from './browser'
 
 /** Pictures of the main views at 1280x800, from a demo that is running and freshly loaded: `npm run screenshots`. */
-const { values } = parseArgs({ options: { address: { type: 'string', default: 'http://127.0.0.1:4100' }, mailbox: { type: 'string', default: 'http://127.0.0.1:4103' }, out: { type: 'string', default: 'docs/screenshots' }, only: { type: 'string' } } })
+const { values } = parseArgs({
+  options: {
+    address: { type: 'string', default: 'http://127.0.0.1:4100' },
+    mailbox: { type: 'string', default: 'http://127.0.0.1:4103' },
+    out: { type: 'string', default: 'docs/screenshots' },
+    only: { type: 'string' },
+  },
+})
 const { address } = values
 const out = resolve(values.out)
 mkdirSync(out, { recursive: true })
 
-type View = { name: string; as?: string; width?: number; height?: number; dark?: boolean; go: (page: Page) => Promise<unknown> }
+type View = {
+  name: string
+  as?: string
+  width?: number
+  height?: number
+  dark?: boolean
+  go: (page: Page) => Promise<unknown>
+}
 
 const find = async (page: Page, queue: string, person: string) => {
   await page.goto(`${address}/desk/${queue}`)
@@ -22,10 +36,15 @@ const ines = 'ines@vallorne.example'
 const myApplication = async (page: Page) => {
   await page.goto(`${address}/me`)
   await page.locator('main li a').first().click()
-  await page.locator('main h1').waitFor()
+  await page.waitForURL(/\/(apply|applications)\/[^/]+/)
+  await page.waitForLoadState('networkidle')
 }
 const openEnquiry = async (page: Page) => {
-  const mails = (await (await page.request.get(`${values.mailbox}/mailbox.json`)).json()) as { to: string; text: string; subject: string }[]
+  const mails = (await (await page.request.get(`${values.mailbox}/mailbox.json`)).json()) as {
+    to: string
+    text: string
+    subject: string
+  }[]
   for (const { text } of mails.filter(({ subject }) => /Please confirm: .*(Diploma|MSc|certificate)/.test(subject))) {
     const token = /\/reply\/([\w-]+)/.exec(text)?.[1]
     const { state } = (await (await page.request.get(`${address}/api/enquiries/${token}`)).json()) as { state: string }
@@ -39,18 +58,63 @@ const openEnquiry = async (page: Page) => {
 const views: View[] = [
   { name: 'vacancies', go: (page) => page.goto(address) },
   { name: 'vacancy', go: (page) => page.goto(`${address}/vacancies/cableway-electrical-supervisor`) },
-  { name: 'apply-work', as: 'felix.rautner@mail.example', go: async (page) => { await myApplication(page); await page.goto(page.url().replace(/[^/]+$/, 'work')) } },
-  { name: 'apply-send', as: 'felix.rautner@mail.example', go: async (page) => { await myApplication(page); await page.getByRole('link', { name: 'Read through and send' }).click() } },
-  { name: 'apply-phone', as: 'felix.rautner@mail.example', width: 390, height: 844, go: async (page) => { await myApplication(page); await page.goto(page.url().replace(/[^/]+$/, 'work')) } },
+  {
+    name: 'apply-work',
+    as: 'felix.rautner@mail.example',
+    go: async (page) => {
+      await myApplication(page)
+      await page.goto(page.url().replace(/[^/]+$/, 'work'))
+    },
+  },
+  {
+    name: 'apply-send',
+    as: 'felix.rautner@mail.example',
+    go: async (page) => {
+      await myApplication(page)
+      await page.getByRole('link', { name: 'Read through and send' }).click()
+    },
+  },
+  {
+    name: 'apply-phone',
+    as: 'felix.rautner@mail.example',
+    width: 390,
+    height: 844,
+    go: async (page) => {
+      await myApplication(page)
+      await page.goto(page.url().replace(/[^/]+$/, 'work'))
+    },
+  },
   { name: 'status', as: 'maelle.dreau-okafor@mail.example', go: myApplication },
   { name: 'reply', go: openEnquiry },
   { name: 'reply-phone', width: 390, height: 844, go: openEnquiry },
   { name: 'desk-today', as: ines, go: (page) => find(page, 'today', 'Maëlle Dréau-Okafor') },
   { name: 'desk-verification', as: ines, go: (page) => find(page, 'verification', 'Tomasz Wierzbicki') },
-  { name: 'desk-document', as: ines, go: async (page) => { await find(page, 'today', 'Adaeze Nwosu'); await page.getByRole('button', { name: /Look at the document/ }).click(); await page.waitForTimeout(900) } },
+  {
+    name: 'desk-document',
+    as: ines,
+    go: async (page) => {
+      await find(page, 'today', 'Adaeze Nwosu')
+      await page.getByRole('button', { name: /Look at the document/ }).click()
+      await page.waitForTimeout(900)
+    },
+  },
   { name: 'desk-validity', as: ines, go: (page) => find(page, 'validity', 'Sana Mirzaei') },
-  { name: 'desk-gate', as: ines, go: async (page) => { await find(page, 'hiring', 'Clara Montserrat'); await page.keyboard.press('m') } },
-  { name: 'desk-skills', as: ines, go: async (page) => { await find(page, 'skills', 'Rui Alcântara'); await page.locator('[data-claim="check-isolation"]').click() } },
+  {
+    name: 'desk-gate',
+    as: ines,
+    go: async (page) => {
+      await find(page, 'hiring', 'Clara Montserrat')
+      await page.keyboard.press('m')
+    },
+  },
+  {
+    name: 'desk-skills',
+    as: ines,
+    go: async (page) => {
+      await find(page, 'skills', 'Rui Alcântara')
+      await page.locator('[data-claim="check-isolation"]').click()
+    },
+  },
   { name: 'desk-dark', as: ines, dark: true, go: (page) => find(page, 'today', 'Maëlle Dréau-Okafor') },
   { name: 'sources', as: ines, go: (page) => page.goto(`${address}/desk/sources`) },
   { name: 'trail', as: ines, go: (page) => page.goto(`${address}/desk/trail`) },
@@ -59,7 +123,11 @@ const views: View[] = [
 const browser = await openBrowser()
 for (const { name, as, go, width = 1280, height = 800, dark } of views) {
   if (values.only && !values.only.split(',').includes(name)) continue
-  const context = await browser.newContext({ viewport: { width, height }, colorScheme: dark ? 'dark' : 'light', reducedMotion: 'reduce' })
+  const context = await browser.newContext({
+    viewport: { width, height },
+    colorScheme: dark ? 'dark' : 'light',
+    reducedMotion: 'reduce',
+  })
   const page = await context.newPage()
   page.on('pageerror', (error) => console.error(name, error.message))
   page.on('console', (message) => message.type() === 'error' && console.error(name, message.text()))

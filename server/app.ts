@@ -38,7 +38,12 @@ export const routes = [
 export function makeApp(deps: Omit<Deps, 'clock'>): Koa {
   const app = new Koa()
   app.use(problems(deps))
-  app.use(helmet({ contentSecurityPolicy: { directives: policy }, strictTransportSecurity: deps.config.publicUrl.startsWith('https:') }))
+  app.use(
+    helmet({
+      contentSecurityPolicy: { directives: policy },
+      strictTransportSecurity: deps.config.publicUrl.startsWith('https:'),
+    }),
+  )
   app.use(compress({ threshold: 2048, br: false }))
   const router = serve(routes, deps)
   serveDocuments(router, deps)
@@ -49,7 +54,13 @@ export function makeApp(deps: Omit<Deps, 'clock'>): Koa {
     throw new Problem(404, 'no-such-endpoint', 'There is no such endpoint.')
   })
   app.use(router.routes())
-  app.use(serveStatic(deps.config.webFolder, { maxage: 0, setHeaders: (response, path) => void (path.includes('/assets/') && response.setHeader('Cache-Control', 'public, max-age=31536000, immutable')) }))
+  app.use(
+    serveStatic(deps.config.webFolder, {
+      maxage: 0,
+      setHeaders: (response, path) =>
+        void (path.includes('/assets/') && response.setHeader('Cache-Control', 'public, max-age=31536000, immutable')),
+    }),
+  )
   // Every other address is a place in the web client.
   app.use(async (ctx) => {
     if (ctx.method === 'GET' && ctx.accepts('html')) await send(ctx, 'index.html', { root: deps.config.webFolder })
@@ -77,7 +88,8 @@ function problems(deps: Omit<Deps, 'clock'>) {
       await next()
     } catch (error) {
       const problem = error instanceof Problem ? error : problemOf(error)
-      if (problem.status >= 500) deps.log.error({ error: error instanceof Error ? error.stack : error, path: ctx.path }, 'a request failed')
+      if (problem.status >= 500)
+        deps.log.error({ error: error instanceof Error ? error.stack : error, path: ctx.path }, 'a request failed')
       ctx.status = problem.status
       ctx.type = 'application/problem+json'
       ctx.body = JSON.stringify(problem.body())
@@ -89,5 +101,9 @@ function problemOf(error: unknown): Problem {
   const status = (error as { status?: number }).status
   if (status === 404) return new Problem(404, 'not-found', 'There is nothing here.')
   if (status && status >= 400 && status < 500) return new Problem(status, 'bad-request', 'The request cannot be read.')
-  return new Problem(500, 'our-fault', 'Something went wrong on our side. What you typed is kept; try again in a minute.')
+  return new Problem(
+    500,
+    'our-fault',
+    'Something went wrong on our side. What you typed is kept; try again in a minute.',
+  )
 }

@@ -43,6 +43,7 @@ export function readConfig(env: NodeJS.ProcessEnv = process.env): Config {
 
 function numberOf(name: string, text: string): number {
   const value = Number(text)
-  if (!Number.isInteger(value) || value < 0 || value > 65535) throw new Error(`${name} must be a port number, not "${text}"`)
+  if (!Number.isInteger(value) || value < 0 || value > 65535)
+    throw new Error(`${name} must be a port number, not "${text}"`)
   return value
 }

@@ -18,7 +18,13 @@ export async function prepare(config: Config, log: Logger = pino({ level: config
   const sequelize = connect(config.databaseUrl)
   defineModels(sequelize)
   await migrate(sequelize)
-  return { config, sequelize, log, mailer: smtpMailer(config.smtpUrl, config.mailFrom), registers: httpRegisters(config.registerUrl, config.registerPatienceMs) }
+  return {
+    config,
+    sequelize,
+    log,
+    mailer: smtpMailer(config.smtpUrl, config.mailFrom),
+    registers: httpRegisters(config.registerUrl, config.registerPatienceMs),
+  }
 }
 
 /** Serves the application and works through its jobs until stopped. */

@@ -19,7 +19,9 @@ export type Mailbox = { mails: ReceivedMail[]; close: () => void }
 export async function openMailbox(folder: string, port: number): Promise<Mailbox> {
   mkdirSync(folder, { recursive: true })
   const mails: ReceivedMail[] = []
-  for (const name of readdirSync(folder).filter((file) => file.endsWith('.eml')).sort()) {
+  for (const name of readdirSync(folder)
+    .filter((file) => file.endsWith('.eml'))
+    .sort()) {
     mails.push(await parsed(name.replace('.eml', ''), readFileSync(join(folder, name))))
   }
   let received = 0
@@ -62,6 +64,10 @@ async function parsed(id: string, bytes: Buffer): Promise<ReceivedMail> {
     subject: mail.subject ?? '',
     text: mail.text ?? '',
     receivedAt: new Date(Number(id.split('-')[0])).toISOString(),
-    attachments: mail.attachments.map(({ filename, contentType, content }) => ({ fileName: filename ?? 'attachment', mediaType: contentType, bytes: content })),
+    attachments: mail.attachments.map(({ filename, contentType, content }) => ({
+      fileName: filename ?? 'attachment',
+      mediaType: contentType,
+      bytes: content,
+    })),
   }
 }

@@ -1,6 +1,6 @@
 import { createServer } from 'node:http'
-import { answerMailbox } from './mailboxPage'
 import { openMailbox } from './mailbox'
+import { answerMailbox } from './mailboxPage'
 import { answerRegisters, openRegisters } from './registers'
 
 /** The outside world in one process: a mail server with a mailbox page, and registers over HTTP. */
@@ -12,12 +12,16 @@ const registers = openRegisters(process.env.REGISTERS_FILE)
 
 const server = createServer((request, response) => {
   const url = new URL(request.url ?? '/', 'http://standins')
-  const answered = url.pathname.startsWith('/registers') ? answerRegisters(registers, request, url, response) : answerMailbox(mailbox, url, response)
+  const answered = url.pathname.startsWith('/registers')
+    ? answerRegisters(registers, request, url, response)
+    : answerMailbox(mailbox, url, response)
   answered.catch((error: unknown) => {
     response.writeHead(500, { 'Content-Type': 'text/plain; charset=utf-8' }).end(String(error))
   })
 })
-server.listen(httpPort, '127.0.0.1', () => process.stdout.write(`stand-ins: mail on ${smtpPort}, mailbox and registers on ${httpPort}\n`))
+server.listen(httpPort, '127.0.0.1', () =>
+  process.stdout.write(`stand-ins: mail on ${smtpPort}, mailbox and registers on ${httpPort}\n`),
+)
 
 for (const signal of ['SIGINT', 'SIGTERM'] as const) {
   process.once(signal, () => {

@@ -10,13 +10,25 @@ export type Registers = {
   behaviour: { slowMs: number; silent: boolean; wrong: boolean }
 }
 
-export const openRegisters = (file: string | undefined): Registers => ({ file, behaviour: { slowMs: 0, silent: false, wrong: false } })
+export const openRegisters = (file: string | undefined): Registers => ({
+  file,
+  behaviour: { slowMs: 0, silent: false, wrong: false },
+})
 
 /** `GET /registers/NAME/NUMBER` answers an entry or 404. `PUT /registers/behaviour` changes how they behave. */
-export async function answerRegisters(registers: Registers, request: IncomingMessage, url: URL, response: ServerResponse) {
+export async function answerRegisters(
+  registers: Registers,
+  request: IncomingMessage,
+  url: URL,
+  response: ServerResponse,
+) {
   const [, , name = '', number = ''] = url.pathname.split('/').map(decodeURIComponent)
   if (name === 'behaviour') {
-    if (request.method === 'PUT') registers.behaviour = { ...registers.behaviour, ...(JSON.parse(await bodyOf(request)) as Partial<Registers['behaviour']>) }
+    if (request.method === 'PUT')
+      registers.behaviour = {
+        ...registers.behaviour,
+        ...(JSON.parse(await bodyOf(request)) as Partial<Registers['behaviour']>),
+      }
     return json(response, 200, registers.behaviour)
   }
   const { slowMs, silent, wrong } = registers.behaviour

@@ -1,10 +1,19 @@
 import { randomUUID } from 'node:crypto'
-import { type Contract, contract } from '#contract/index'
 import type { Endpoint, Reply } from '#contract/endpoint'
+import { type Contract, contract } from '#contract/index'
 
-export type Answer<T> = { status: number; body: T & { code?: string; title?: string; faults?: { pointer: string; message: string }[]; [more: string]: unknown } }
+export type Answer<T> = {
+  status: number
+  body: T & { code?: string; title?: string; faults?: { pointer: string; message: string }[]; [more: string]: unknown }
+}
 
-type Argument = { params?: Record<string, string>; query?: Record<string, string>; body?: unknown; key?: string; formToken?: string }
+type Argument = {
+  params?: Record<string, string>
+  query?: Record<string, string>
+  body?: unknown
+  key?: string
+  formToken?: string
+}
 
 /** Somebody with a browser of their own: keeps cookies and repeats the form value, as a page of ours does. */
 export function visitor(address: string) {
@@ -23,10 +32,15 @@ export function visitor(address: string) {
     return response
   }
 
-  async function call<Name extends keyof Contract>(name: Name, argument: Argument = {}): Promise<Answer<Reply<Contract[Name]>>> {
+  async function call<Name extends keyof Contract>(
+    name: Name,
+    argument: Argument = {},
+  ): Promise<Answer<Reply<Contract[Name]>>> {
     const endpoint = contract[name] as unknown as Endpoint
     if (endpoint.method !== 'GET' && formToken === '') await call('readSession')
-    const path = endpoint.path.replace(/:(\w+)/g, (_, part: string) => encodeURIComponent(argument.params?.[part] ?? ''))
+    const path = endpoint.path.replace(/:(\w+)/g, (_, part: string) =>
+      encodeURIComponent(argument.params?.[part] ?? ''),
+    )
     const query = argument.query ? `?${new URLSearchParams(argument.query)}` : ''
     const response = await request(path + query, {
       method: endpoint.method,
@@ -34,7 +48,12 @@ export function visitor(address: string) {
         ...(endpoint.method === 'GET' ? {} : { 'X-Probatum-Form': argument.formToken ?? formToken }),
         ...(endpoint.once ? { 'Idempotency-Key': argument.key ?? randomUUID() } : {}),
       },
-      body: endpoint.method === 'GET' || endpoint.method === 'DELETE' ? undefined : endpoint.bytes ? (argument.body as Buffer<ArrayBuffer>) : JSON.stringify(argument.body ?? {}),
+      body:
+        endpoint.method === 'GET' || endpoint.method === 'DELETE'
+          ? undefined
+          : endpoint.bytes
+            ? (argument.body as Buffer<ArrayBuffer>)
+            : JSON.stringify(argument.body ?? {}),
     })
     const body = (await response.json()) as Answer<Reply<Contract[Name]>>['body']
     const csrf = (body as { csrf?: unknown }).csrf
@@ -43,7 +62,10 @@ export function visitor(address: string) {
   }
 
   /** Calls and insists on success. */
-  async function done<Name extends keyof Contract>(name: Name, argument: Argument = {}): Promise<Reply<Contract[Name]>> {
+  async function done<Name extends keyof Contract>(
+    name: Name,
+    argument: Argument = {},
+  ): Promise<Reply<Contract[Name]>> {
     const { status, body } = await call(name, argument)
     if (status !== 200) throw new Error(`${name} answered ${status}: ${JSON.stringify(body)}`)
     return body

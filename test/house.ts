@@ -1,9 +1,12 @@
 import { mkdtempSync, writeFileSync } from 'node:fs'
+import { createServer } from 'node:http'
+import type { AddressInfo } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { hash } from '@node-rs/argon2'
 import { createConnection } from 'mariadb'
 import { pino } from 'pino'
+import { Temporal } from 'temporal-polyfill'
 import { v7 as uuid } from 'uuid'
 import type { ClaimDetails } from '#contract/claims'
 import type { Role } from '#contract/endpoint'
@@ -19,12 +22,9 @@ import { addCheck } from '#server/skills/checks'
 import { addSource } from '#server/sources/sources'
 import { prepare, start } from '#server/start'
 import { addVacancy } from '#server/vacancies/vacancies'
-import { Temporal } from 'temporal-polyfill'
-import { createServer } from 'node:http'
-import type { AddressInfo } from 'node:net'
 import { type Mailbox, openMailbox } from '../standins/mailbox'
 import { answerRegisters, openRegisters } from '../standins/registers'
-import { visitor, type Visitor } from './client'
+import { type Visitor, visitor } from './client'
 
 const password = 'a-long-enough-secret'
 
@@ -44,10 +44,24 @@ export async function openHouse(name: string) {
   const registersFile = join(folder, 'registers.json')
   writeFileSync(registersFile, '{}')
   const registers = openRegisters(registersFile)
-  const registerServer = createServer((request, response) => void answerRegisters(registers, request, new URL(request.url!, 'http://registers'), response)).listen(0, '127.0.0.1')
+  const registerServer = createServer(
+    (request, response) =>
+      void answerRegisters(registers, request, new URL(request.url!, 'http://registers'), response),
+  ).listen(0, '127.0.0.1')
   await new Promise((ready) => registerServer.once('listening', ready))
   const registerUrl = `http://127.0.0.1:${(registerServer.address() as AddressInfo).port}/registers`
-  const config = { ...readConfig({}), registerUrl, registerPatienceMs: 400, port: 0, databaseUrl: server.replace(/\/[^/]*$/, `/${database}`), smtpUrl: `smtp://127.0.0.1:${smtpPort}`, demo: true, logLevel: 'silent', webFolder: folder, publicUrl: 'http://house.test' }
+  const config = {
+    ...readConfig({}),
+    registerUrl,
+    registerPatienceMs: 400,
+    port: 0,
+    databaseUrl: server.replace(/\/[^/]*$/, `/${database}`),
+    smtpUrl: `smtp://127.0.0.1:${smtpPort}`,
+    demo: true,
+    logLevel: 'silent',
+    webFolder: folder,
+    publicUrl: 'http://house.test',
+  }
   writeFileSync(join(folder, 'index.html'), '<!doctype html>')
   const fixed = await prepare(config, pino({ level: process.env.LOG_LEVEL ?? 'silent' }))
   const deps = { ...fixed, clock: clockAhead(0, config.timeZone) }
@@ -56,8 +70,14 @@ export async function openHouse(name: string) {
   for (const { key, ...source } of sources) sourceIds.set(key, (await addSource(source)).id)
   await addCheck(isolationCheck)
   const today = deps.clock.today()
-  const at = (offset: number, hour: number) => new Date(today.add({ days: offset }).toZonedDateTime({ timeZone: config.timeZone, plainTime: Temporal.PlainTime.from({ hour }) }).epochMilliseconds)
-  for (const vacancy of vacanciesOn(at, (offset) => today.add({ days: offset }).toString(), config.timeZone)) await addVacancy(vacancy)
+  const at = (offset: number, hour: number) =>
+    new Date(
+      today
+        .add({ days: offset })
+        .toZonedDateTime({ timeZone: config.timeZone, plainTime: Temporal.PlainTime.from({ hour }) }).epochMilliseconds,
+    )
+  for (const vacancy of vacanciesOn(at, (offset) => today.add({ days: offset }).toString(), config.timeZone))
+    await addVacancy(vacancy)
   const running = await start(fixed)
   const address = `http://127.0.0.1:${running.port}`
 
@@ -67,7 +87,10 @@ export async function openHouse(name: string) {
     mailbox,
     address,
     today,
-    source: (key: string) => ({ sourceId: sourceIds.get(key)!, sourceName: sources.find((source) => source.key === key)!.name }),
+    source: (key: string) => ({
+      sourceId: sourceIds.get(key)!,
+      sourceName: sources.find((source) => source.key === key)!.name,
+    }),
     visitor: () => visitor(address),
     day: (offset: number) => today.add({ days: offset }).toString(),
     registers,
@@ -84,7 +107,15 @@ export async function openHouse(name: string) {
     /** Somebody who works at the desk, signed in. */
     staff: async (...roles: Role[]): Promise<Visitor> => {
       const mail = `${roles.join('-').replace(/ /g, '')}-${uuid().slice(-8)}@desk.test`
-      await Account.create({ id: uuid(), mail, name: `The ${roles[0]}`, passwordHash: await hash(password), roles, confirmedAt: new Date(), createdAt: new Date() })
+      await Account.create({
+        id: uuid(),
+        mail,
+        name: `The ${roles[0]}`,
+        passwordHash: await hash(password),
+        roles,
+        confirmedAt: new Date(),
+        createdAt: new Date(),
+      })
       const somebody = visitor(address)
       await somebody.done('signIn', { body: { mail, password } })
       return somebody
@@ -94,7 +125,9 @@ export async function openHouse(name: string) {
       const mail = `${name.toLowerCase().replace(/[^a-z]/g, '')}-${uuid().slice(-8)}@mail.test`
       const somebody = visitor(address)
       await somebody.done('signUp', { body: { name, mail, password } })
-      await somebody.done('confirmMail', { body: { token: tokenIn((await waitForMail(mailbox, mail)).text, 'confirm') } })
+      await somebody.done('confirmMail', {
+        body: { token: tokenIn((await waitForMail(mailbox, mail)).text, 'confirm') },
+      })
       return { ...somebody, mail }
     },
     /** Does what is queued until nothing is due. */
@@ -120,7 +153,15 @@ async function waitForMail({ mails }: Mailbox, to: string, about = '') {
   throw new Error(`no mail to ${to} about "${about}"`)
 }
 
-export const aPaper = (line = 'Master of Science') => drawPdf({ issuer: 'An issuer', place: 'Tannberg, AT', heading: 'Certificate', lines: ['awarded to', 'Somebody', line], signedBy: 'The registrar', on: '2018' })
+export const aPaper = (line = 'Master of Science') =>
+  drawPdf({
+    issuer: 'An issuer',
+    place: 'Tannberg, AT',
+    heading: 'Certificate',
+    lines: ['awarded to', 'Somebody', line],
+    signedBy: 'The registrar',
+    on: '2018',
+  })
 
 export const personAnswers = (given: string, family: string): Record<string, string> => ({
   'about.givenNames': given,
@@ -137,23 +178,61 @@ export const personAnswers = (given: string, family: string): Record<string, str
 })
 
 export const aDegree = (house: House, over: Partial<Extract<ClaimDetails, { kind: 'study' }>> = {}): ClaimDetails => ({
-  kind: 'study', ...house.source('tannberg'), award: 'MSc', subject: 'Electrical Engineering', level: 7, field: '0713', number: 'TB-2018-9034', from: '2015-10', to: '2018-03', ...over,
+  kind: 'study',
+  ...house.source('tannberg'),
+  award: 'MSc',
+  subject: 'Electrical Engineering',
+  level: 7,
+  field: '0713',
+  number: 'TB-2018-9034',
+  from: '2015-10',
+  to: '2018-03',
+  ...over,
 })
 
 export const aJob = (house: House, over: Partial<Extract<ClaimDetails, { kind: 'work' }>> = {}): ClaimDetails => ({
-  kind: 'work', ...house.source('nordrampe'), activity: 'employment', position: 'Electrical engineer', from: '2018-05-01', to: 'present', fullTimeShare: 100, tags: ['electrical'], confirmBy: '', mayAsk: 'now', ...over,
+  kind: 'work',
+  ...house.source('nordrampe'),
+  activity: 'employment',
+  position: 'Electrical engineer',
+  from: '2018-05-01',
+  to: 'present',
+  fullTimeShare: 100,
+  tags: ['electrical'],
+  confirmBy: '',
+  mayAsk: 'now',
+  ...over,
 })
 
-export const aPermit = (house: House, credential: string, source: string, number: string, through: string): ClaimDetails => ({
-  kind: credential === 'hv-switching' ? 'licence' : 'certificate', ...house.source(source), credential, number, issued: '2025-01-10', through,
+export const aPermit = (
+  house: House,
+  credential: string,
+  source: string,
+  number: string,
+  through: string,
+): ClaimDetails => ({
+  kind: credential === 'hv-switching' ? 'licence' : 'certificate',
+  ...house.source(source),
+  credential,
+  number,
+  issued: '2025-01-10',
+  through,
 })
 
 /** Writes and sends an application for the electrical supervisor’s post; gives its identifiers. */
-export async function applied(house: House, candidate: Visitor, [given, family]: [string, string] = ['Ilse', 'Vandermeer']) {
+export async function applied(
+  house: House,
+  candidate: Visitor,
+  [given, family]: [string, string] = ['Ilse', 'Vandermeer'],
+) {
   const { id } = await candidate.done('beginApplication', { params: { slug: 'cableway-electrical-supervisor' } })
   await candidate.done('saveAnswers', { params: { id }, body: { version: 0, changes: personAnswers(given, family) } })
   const degree = await candidate.done('addClaim', { body: { details: aDegree(house) } })
-  await candidate.done('uploadDocument', { params: { id: degree.id }, query: { fileName: 'Degree.pdf' }, body: await aPaper() })
+  await candidate.done('uploadDocument', {
+    params: { id: degree.id },
+    query: { fileName: 'Degree.pdf' },
+    body: await aPaper(),
+  })
   const job = await candidate.done('addClaim', { body: { details: aJob(house) } })
   await candidate.done('signPermission', { params: { id }, body: { fullName: `${given} ${family}`, agreed: true } })
   const { reference } = await candidate.done('sendApplication', { params: { id }, body: { version: 1 } })
@@ -165,7 +244,10 @@ export async function look(desk: Visitor, applicationId: string, claimId: string
   const file = await desk.done('readFile', { params: { id: applicationId } })
   const claim = file.claims.find(({ id }) => id === claimId)!
   const document = claim.documents.find(({ state }) => state === 'to look at')!
-  await desk.done('seeDocument', { params: { id: document.id }, body: { version: document.version, reads: { ...claim.proof.claimed, ...reads } } })
+  await desk.done('seeDocument', {
+    params: { id: document.id },
+    body: { version: document.version, reads: { ...claim.proof.claimed, ...reads } },
+  })
   return document.id
 }
 

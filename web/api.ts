@@ -1,7 +1,12 @@
-import { type Static, type TSchema } from '@sinclair/typebox'
-import { createApi, type BaseQueryFn, type MutationDefinition, type QueryDefinition } from '@reduxjs/toolkit/query/react'
-import { type Contract, contract } from '#contract/index'
+import {
+  type BaseQueryFn,
+  createApi,
+  type MutationDefinition,
+  type QueryDefinition,
+} from '@reduxjs/toolkit/query/react'
+import type { Static, TSchema } from '@sinclair/typebox'
 import { type Endpoint, type Reply, type Topic, topics } from '#contract/endpoint'
+import { type Contract, contract } from '#contract/index'
 
 export type Problem = {
   status: number
@@ -12,10 +17,13 @@ export type Problem = {
   [extension: string]: unknown
 }
 
-type Part<Name extends string, S extends TSchema> = {} extends Static<S> ? { [K in Name]?: Static<S> } : { [K in Name]: Static<S> }
+type Part<Name extends string, S extends TSchema> =
+  Record<never, never> extends Static<S> ? { [K in Name]?: Static<S> } : { [K in Name]: Static<S> }
 
 /** What a call of an endpoint needs: the parts that are not empty. `key` makes a call idempotent. */
-export type Argument<E extends Endpoint> = Part<'params', E['params']> & Part<'query', E['query']> & Part<'body', E['body']> & { key?: string }
+export type Argument<E extends Endpoint> = Part<'params', E['params']> &
+  Part<'query', E['query']> &
+  Part<'body', E['body']> & { key?: string }
 
 type Sent = { endpoint: Endpoint; argument: { params?: object; query?: object; body?: unknown; key?: string } }
 
@@ -25,7 +33,11 @@ let formToken = ''
 const send: BaseQueryFn<Sent, unknown, Problem> = async ({ endpoint, argument }, { signal }) => {
   const params = (argument.params ?? {}) as Record<string, string>
   const path = endpoint.path.replace(/:(\w+)/g, (_, name: string) => encodeURIComponent(String(params[name])))
-  const query = new URLSearchParams(Object.entries(argument.query ?? {}).flatMap(([name, value]) => (value === undefined || value === '' ? [] : [[name, String(value)]])))
+  const query = new URLSearchParams(
+    Object.entries(argument.query ?? {}).flatMap(([name, value]) =>
+      value === undefined || value === '' ? [] : [[name, String(value)]],
+    ),
+  )
   const writes = endpoint.method !== 'GET'
   const headers = {
     Accept: 'application/json',
@@ -33,9 +45,19 @@ const send: BaseQueryFn<Sent, unknown, Problem> = async ({ endpoint, argument },
     ...(endpoint.once ? { 'Idempotency-Key': argument.key ?? crypto.randomUUID() } : {}),
     ...(writes && !endpoint.bytes ? { 'Content-Type': 'application/json' } : {}),
   }
-  const body = !writes || endpoint.method === 'DELETE' ? undefined : endpoint.bytes ? (argument.body as Blob) : JSON.stringify(argument.body ?? {})
+  const body =
+    !writes || endpoint.method === 'DELETE'
+      ? undefined
+      : endpoint.bytes
+        ? (argument.body as Blob)
+        : JSON.stringify(argument.body ?? {})
   try {
-    const response = await fetch(query.size > 0 ? `${path}?${query}` : path, { method: endpoint.method, headers, body, signal })
+    const response = await fetch(query.size > 0 ? `${path}?${query}` : path, {
+      method: endpoint.method,
+      headers,
+      body,
+      signal,
+    })
     const content: unknown = await response.json()
     if (!response.ok) return { error: content as Problem }
     const csrf = (content as { csrf?: unknown } | null)?.csrf
@@ -43,7 +65,13 @@ const send: BaseQueryFn<Sent, unknown, Problem> = async ({ endpoint, argument },
     return { data: content }
   } catch (error) {
     if (signal.aborted) throw error
-    return { error: { status: 0, code: 'no-connection', title: 'There is no connection at the moment. Nothing you typed is lost; try again.' } }
+    return {
+      error: {
+        status: 0,
+        code: 'no-connection',
+        title: 'There is no connection at the moment. Nothing you typed is lost; try again.',
+      },
+    }
   }
 }
 
@@ -64,8 +92,14 @@ export const api = createApi({
       Object.entries(contract as unknown as Record<string, Endpoint>).map(([name, endpoint]) => [
         name,
         endpoint.method === 'GET'
-          ? build.query({ query: (argument: Sent['argument']) => ({ endpoint, argument }), providesTags: [...endpoint.tells] })
-          : build.mutation({ query: (argument: Sent['argument']) => ({ endpoint, argument }), invalidatesTags: (_reply, error) => (error ? [] : [...endpoint.tells]) }),
+          ? build.query({
+              query: (argument: Sent['argument']) => ({ endpoint, argument }),
+              providesTags: [...endpoint.tells],
+            })
+          : build.mutation({
+              query: (argument: Sent['argument']) => ({ endpoint, argument }),
+              invalidatesTags: (_reply, error) => (error ? [] : [...endpoint.tells]),
+            }),
       ]),
     ) as unknown as Definitions,
 })

@@ -9,28 +9,64 @@ export const router = createBrowserRouter([
       {
         lazy: () => import('./portal/PortalFrame').then(({ PortalFrame }) => ({ Component: PortalFrame })),
         children: [
-          { path: '/', lazy: () => import('./portal/VacancyList').then(({ VacancyList }) => ({ Component: VacancyList })) },
-          { path: '/vacancies/:slug', lazy: () => import('./portal/VacancyPage').then(({ VacancyPage }) => ({ Component: VacancyPage })) },
+          {
+            path: '/',
+            lazy: () => import('./portal/VacancyList').then(({ VacancyList }) => ({ Component: VacancyList })),
+          },
+          {
+            path: '/vacancies/:slug',
+            lazy: () => import('./portal/VacancyPage').then(({ VacancyPage }) => ({ Component: VacancyPage })),
+          },
           { path: '/sign-in', lazy: () => import('./portal/SignIn').then(({ SignIn }) => ({ Component: SignIn })) },
           { path: '/sign-up', lazy: () => import('./portal/SignUp').then(({ SignUp }) => ({ Component: SignUp })) },
-          { path: '/confirm/:token', lazy: () => import('./portal/Confirm').then(({ Confirm }) => ({ Component: Confirm })) },
-          { path: '/me', lazy: () => import('./portal/MyApplications').then(({ MyApplications }) => ({ Component: MyApplications })) },
-          { path: '/apply/:id/:section?', lazy: () => import('./portal/apply/Apply').then(({ Apply }) => ({ Component: Apply })) },
-          { path: '/applications/:id', lazy: () => import('./portal/status/StatusPage').then(({ StatusPage }) => ({ Component: StatusPage })) },
-          { path: '/applications/:id/checks/:check', lazy: () => import('./portal/check/BeginCheck').then(({ BeginCheck }) => ({ Component: BeginCheck })) },
-          { path: '/sittings/:id', lazy: () => import('./portal/check/SitCheck').then(({ SitCheck }) => ({ Component: SitCheck })) },
+          {
+            path: '/confirm/:token',
+            lazy: () => import('./portal/Confirm').then(({ Confirm }) => ({ Component: Confirm })),
+          },
+          {
+            path: '/me',
+            lazy: () => import('./portal/MyApplications').then(({ MyApplications }) => ({ Component: MyApplications })),
+          },
+          {
+            path: '/apply/:id/:section?',
+            lazy: () => import('./portal/apply/Apply').then(({ Apply }) => ({ Component: Apply })),
+          },
+          {
+            path: '/applications/:id',
+            lazy: () => import('./portal/status/StatusPage').then(({ StatusPage }) => ({ Component: StatusPage })),
+          },
+          {
+            path: '/applications/:id/checks/:check',
+            lazy: () => import('./portal/check/BeginCheck').then(({ BeginCheck }) => ({ Component: BeginCheck })),
+          },
+          {
+            path: '/sittings/:id',
+            lazy: () => import('./portal/check/SitCheck').then(({ SitCheck }) => ({ Component: SitCheck })),
+          },
         ],
       },
-      { path: '/reply/:token', lazy: () => import('./reply/ReplyPage').then(({ ReplyPage }) => ({ Component: ReplyPage })) },
+      {
+        path: '/reply/:token',
+        lazy: () => import('./reply/ReplyPage').then(({ ReplyPage }) => ({ Component: ReplyPage })),
+      },
       { path: '/desk', element: <Navigate to="/desk/today" replace /> },
       {
         path: '/desk',
         lazy: () => import('./desk/DeskFrame').then(({ DeskFrame }) => ({ Component: DeskFrame })),
         children: [
-          { path: 'vacancies', lazy: () => import('./desk/overviews/Vacancies').then(({ Vacancies }) => ({ Component: Vacancies })) },
-          { path: 'sources', lazy: () => import('./desk/overviews/Sources').then(({ Sources }) => ({ Component: Sources })) },
+          {
+            path: 'vacancies',
+            lazy: () => import('./desk/overviews/Vacancies').then(({ Vacancies }) => ({ Component: Vacancies })),
+          },
+          {
+            path: 'sources',
+            lazy: () => import('./desk/overviews/Sources').then(({ Sources }) => ({ Component: Sources })),
+          },
           { path: 'trail', lazy: () => import('./desk/overviews/Trail').then(({ Trail }) => ({ Component: Trail })) },
-          { path: ':queue/:id?/:chosen?', lazy: () => import('./desk/queue/QueueDesk').then(({ QueueDesk }) => ({ Component: QueueDesk })) },
+          {
+            path: ':queue/:id?/:chosen?',
+            lazy: () => import('./desk/queue/QueueDesk').then(({ QueueDesk }) => ({ Component: QueueDesk })),
+          },
         ],
       },
       { path: '*', element: <Failed /> },

@@ -1,7 +1,7 @@
 import { useCallback, useRef, useState } from 'react'
 import { useDispatch } from 'react-redux'
-import type { Contract } from '#contract/index'
 import type { Reply } from '#contract/endpoint'
+import type { Contract } from '#contract/index'
 import { type Argument, api, type Problem } from './api'
 import type { store } from './store'
 
@@ -23,8 +23,13 @@ export function useAct<Name extends Writes>(name: Name) {
       underWay.current = true
       setState({ busy: true })
       key.current ??= crypto.randomUUID()
-      const endpoint = api.endpoints[name] as unknown as { initiate: (given: unknown) => (d: unknown) => Promise<{ data?: Reply<Contract[Name]>; error?: Problem }> }
-      const result = await dispatch(endpoint.initiate({ ...argument, key: key.current }) as never) as { data?: Reply<Contract[Name]>; error?: Problem }
+      const endpoint = api.endpoints[name] as unknown as {
+        initiate: (given: unknown) => (d: unknown) => Promise<{ data?: Reply<Contract[Name]>; error?: Problem }>
+      }
+      const result = (await dispatch(endpoint.initiate({ ...argument, key: key.current }) as never)) as {
+        data?: Reply<Contract[Name]>
+        error?: Problem
+      }
       underWay.current = false
       // Without an answer nobody knows whether it was done: the key stays for the next try.
       if (result.error?.code !== 'no-connection') key.current = undefined

@@ -14,6 +14,10 @@ test.each([
 })
 
 test('holidays are passed over, and a calendar without a working day is refused', () => {
-  expect(String(addWorkingDays(day('2026-12-24'), 1, { ...mondayToFriday, holidays: ['2026-12-25'] }))).toBe('2026-12-28')
-  expect(() => addWorkingDays(day('2026-12-24'), 1, { weekend: [1, 2, 3, 4, 5, 6, 7], holidays: [] })).toThrow(RangeError)
+  expect(String(addWorkingDays(day('2026-12-24'), 1, { ...mondayToFriday, holidays: ['2026-12-25'] }))).toBe(
+    '2026-12-28',
+  )
+  expect(() => addWorkingDays(day('2026-12-24'), 1, { weekend: [1, 2, 3, 4, 5, 6, 7], holidays: [] })).toThrow(
+    RangeError,
+  )
 })

@@ -62,7 +62,8 @@ export function compareClaim(
     const ours = textOf(claimed[field.key]) ?? ''
     const onDocument = textOf(document?.[field.key])
     const fromSource = textOf(reply?.[field.key])
-    const against = (theirs: string | undefined) => (theirs === undefined ? verdictOf('not stated') : comparers[field.kind](ours, theirs, known))
+    const against = (theirs: string | undefined) =>
+      theirs === undefined ? verdictOf('not stated') : comparers[field.kind](ours, theirs, known)
     const byDocument = against(onDocument)
     const bySource = against(fromSource)
     return {
@@ -83,7 +84,8 @@ export function compareClaim(
 
 function outcomeOf(findings: readonly FieldFinding[], reply: Statement | undefined): ClaimComparison['outcome'] {
   const mattering = findings.filter(({ matters, claimed }) => matters && claimed !== '')
-  if (mattering.some(({ byDocument, bySource }) => gravest([byDocument.verdict, bySource.verdict]) === 'different')) return 'contradicts'
+  if (mattering.some(({ byDocument, bySource }) => gravest([byDocument.verdict, bySource.verdict]) === 'different'))
+    return 'contradicts'
   if (!reply) return 'no reply'
   const agreed = mattering.every(({ bySource }) => bySource.verdict === 'same' || bySource.verdict === 'equivalent')
   const documentsFine = mattering.every(({ byDocument }) => byDocument.verdict !== 'close')

@@ -73,7 +73,11 @@ describe('names', () => {
     expect(compareNames('Maëlle Okafor', 'DREAU Maelle').verdict).toBe('different')
     const explained = compareNames('Maëlle Okafor', 'DREAU Maelle', known)
     expect(explained.verdict).toBe('equivalent')
-    expect(explained.reasons[0]).toEqual({ code: 'known-name', name: 'Maëlle Dréau', evidencedBy: 'marriage certificate' })
+    expect(explained.reasons[0]).toEqual({
+      code: 'known-name',
+      name: 'Maëlle Dréau',
+      evidencedBy: 'marriage certificate',
+    })
   })
 
   test('the letters that differ are pointed at in their spelling', () => {
@@ -143,7 +147,13 @@ describe('a whole claim', () => {
     { key: 'awarded', label: 'Awarded', kind: 'date', matters: true },
     { key: 'born', label: 'Born', kind: 'date', matters: false },
   ]
-  const claimed = { name: 'Maëlle Dréau', award: 'MSc', number: 'AR-2021-08417', awarded: '2021-07', born: '1997-02-03' }
+  const claimed = {
+    name: 'Maëlle Dréau',
+    award: 'MSc',
+    number: 'AR-2021-08417',
+    awarded: '2021-07',
+    born: '1997-02-03',
+  }
 
   test('agrees when the source says the same thing in other words', () => {
     const reply = { name: 'DREAU Maelle', award: 'Master of Science', number: 'AR 2021 08417', awarded: '2021-07-09' }
@@ -159,14 +169,19 @@ describe('a whole claim', () => {
   })
 
   test('a different award contradicts; a field that does not matter cannot', () => {
-    expect(compareClaim(fields, claimed, undefined, { ...claimed, award: 'Certificate of attendance' }).outcome).toBe('contradicts')
+    expect(compareClaim(fields, claimed, undefined, { ...claimed, award: 'Certificate of attendance' }).outcome).toBe(
+      'contradicts',
+    )
     expect(compareClaim(fields, claimed, undefined, { ...claimed, born: '1950-01-01' }).outcome).toBe('agrees')
   })
 
   test('a source that cannot say leaves the field unsaid', () => {
     const found = compareClaim(fields, claimed, undefined, { ...claimed, number: { cannotSay: true } })
     expect(found.outcome).toBe('look')
-    expect(found.fields.find(({ key }) => key === 'number')).toMatchObject({ sourceCannotSay: true, verdict: 'not stated' })
+    expect(found.fields.find(({ key }) => key === 'number')).toMatchObject({
+      sourceCannotSay: true,
+      verdict: 'not stated',
+    })
     expect(comparisonSentence(found).head).toBe('The source left one field unsaid.')
   })
 })

@@ -1,5 +1,12 @@
 import { Temporal } from 'temporal-polyfill'
-import { comparePartial, liesWithin, type PartialDate, precisionOf, readPartialDate, spanOf } from '../dates/partialDate'
+import {
+  comparePartial,
+  liesWithin,
+  type PartialDate,
+  precisionOf,
+  readPartialDate,
+  spanOf,
+} from '../dates/partialDate'
 import { type FieldVerdict, verdictOf } from './verdict'
 
 /**
@@ -15,7 +22,8 @@ export function compareDates(ours: string, theirs: string): FieldVerdict {
   if (samePartial(a, b)) return verdictOf('same')
   if (liesWithin(a, b)) return verdictOf('equivalent', [{ code: 'less-exact', said: theirs.trim() }])
   if (liesWithin(b, a)) return verdictOf('equivalent', [{ code: 'less-exact', said: ours.trim() }])
-  if (comparePartial(a, b) === 'possible') return verdictOf('close', [{ code: 'less-exact', said: a.about ? ours : theirs }])
+  if (comparePartial(a, b) === 'possible')
+    return verdictOf('close', [{ code: 'less-exact', said: a.about ? ours : theirs }])
   if (a.day && b.day && a.year === b.year && a.month === b.day && a.day === b.month) {
     return verdictOf('close', [{ code: 'day-and-month-swapped' }])
   }
@@ -30,4 +38,5 @@ export function compareDates(ours: string, theirs: string): FieldVerdict {
   return verdictOf('different', [])
 }
 
-const samePartial = (a: PartialDate, b: PartialDate) => a.year === b.year && a.month === b.month && a.day === b.day && a.about === b.about
+const samePartial = (a: PartialDate, b: PartialDate) =>
+  a.year === b.year && a.month === b.month && a.day === b.day && a.about === b.about

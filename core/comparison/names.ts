@@ -7,11 +7,24 @@ export type KnownName = { name: string; evidencedBy: string }
 
 /** Words that come and go in front of family names in many languages. */
 const particles = new Set(
-  'af al auf av bin bint da das de del della den der des di do dos du el ibn la las le los of ten ter van vom von y zu zum zur'.split(' '),
+  'af al auf av bin bint da das de del della den der des di do dos du el ibn la las le los of ten ter van vom von y zu zum zur'.split(
+    ' ',
+  ),
 )
 
 /** Letters that two conventions turn into Latin differently: ü as u or ue, ø as o or oe, å as a or aa, ß as ss. */
-const widened: Record<string, string> = { ä: 'ae', ö: 'oe', ü: 'ue', ø: 'oe', å: 'aa', æ: 'ae', œ: 'oe', ß: 'ss', þ: 'th', ð: 'd' }
+const widened: Record<string, string> = {
+  ä: 'ae',
+  ö: 'oe',
+  ü: 'ue',
+  ø: 'oe',
+  å: 'aa',
+  æ: 'ae',
+  œ: 'oe',
+  ß: 'ss',
+  þ: 'th',
+  ð: 'd',
+}
 
 /**
  * Compares two names as a person would: case, accents, hyphens, the order of the parts, particles, transliteration,
@@ -48,9 +61,16 @@ function compareTwo(ours: string, theirs: string): FieldVerdict {
   if (sameList(left.wide, right.wide) || sameList(left.plain, right.wide) || sameList(left.wide, right.plain)) {
     return verdictOf('equivalent', [...writing, { code: 'transliteration' }])
   }
-  for (const [ourParts, theirParts] of [[left.plain, right.plain], [left.wide, right.wide], [left.plain, right.wide], [left.wide, right.plain]] as const) {
-    if (sameList(sorted(ourParts), sorted(theirParts))) return verdictOf('equivalent', [...writing, { code: 'word-order' }])
-    if (sameList(sorted(bare(ourParts)), sorted(bare(theirParts)))) return verdictOf('equivalent', [...writing, { code: 'particles' }])
+  for (const [ourParts, theirParts] of [
+    [left.plain, right.plain],
+    [left.wide, right.wide],
+    [left.plain, right.wide],
+    [left.wide, right.plain],
+  ] as const) {
+    if (sameList(sorted(ourParts), sorted(theirParts)))
+      return verdictOf('equivalent', [...writing, { code: 'word-order' }])
+    if (sameList(sorted(bare(ourParts)), sorted(bare(theirParts))))
+      return verdictOf('equivalent', [...writing, { code: 'particles' }])
     // Parts run together: "Dreau Okafor", "Dreauokafor".
     if (ourParts.join('') === theirParts.join('')) return verdictOf('equivalent', writing)
   }
@@ -58,7 +78,12 @@ function compareTwo(ours: string, theirs: string): FieldVerdict {
 }
 
 /** Pairs the parts off: equal parts first, then initials, then near spellings; what is left over is missing. */
-function likeness(ours: readonly string[], theirs: readonly string[], theirText: string, writing: Reason[]): FieldVerdict {
+function likeness(
+  ours: readonly string[],
+  theirs: readonly string[],
+  theirText: string,
+  writing: Reason[],
+): FieldVerdict {
   const left = [...ours]
   const right = [...theirs]
   const reasons: Reason[] = []
@@ -66,7 +91,11 @@ function likeness(ours: readonly string[], theirs: readonly string[], theirText:
   for (const [a, b] of take(left, right, (a, b) => (a.length === 1) !== (b.length === 1) && a[0] === b[0])) {
     reasons.push({ code: 'initials', initial: a.length === 1 ? a : b, name: a.length === 1 ? b : a })
   }
-  const near = take(left, right, (a, b) => Math.min(a.length, b.length) >= 3 && (editDistance(a, b) <= 1 || jaroWinkler(a, b) >= 0.9))
+  const near = take(
+    left,
+    right,
+    (a, b) => Math.min(a.length, b.length) >= 3 && (editDistance(a, b) <= 1 || jaroWinkler(a, b) >= 0.9),
+  )
   const places: number[] = []
   for (const [a, b] of near) {
     reasons.push({ code: 'spelling', ours: a, theirs: b })
@@ -77,7 +106,8 @@ function likeness(ours: readonly string[], theirs: readonly string[], theirText:
   if (!missing || whole < 1) return verdictOf('different', [{ code: 'nothing-alike' }])
   if (missing.length > 0) reasons.push({ code: 'part-missing', parts: missing })
   // One shared part alone is not enough: "Maria" and "Maria Grau" may be anyone.
-  if (whole + 0.5 * reasons.filter(({ code }) => code === 'initials').length < 1.5) return verdictOf('different', [{ code: 'nothing-alike' }])
+  if (whole + 0.5 * reasons.filter(({ code }) => code === 'initials').length < 1.5)
+    return verdictOf('different', [{ code: 'nothing-alike' }])
   return verdictOf('close', [...reasons, ...writing], places)
 }
 
@@ -109,14 +139,16 @@ function differencesOfWriting(a: string, b: string): Reason[] {
   const unaccented = (text: string) => text.normalize('NFD').replace(/\p{M}/gu, '')
   const unhyphened = (text: string) => text.replace(/[-‐–'’.]/g, ' ').replace(/\s+/g, ' ')
   const [lowA, lowB] = [lower(a), lower(b)]
-  if (same(lower) || (isShouted(a) !== isShouted(b))) reasons.push({ code: 'case' })
-  if (lowA !== lowB && unaccented(lowA) !== lowA !== (unaccented(lowB) !== lowB)) reasons.push({ code: 'accents' })
-  if (/[-‐–]/.test(a) !== /[-‐–]/.test(b) && unhyphened(lowA) !== lowA !== (unhyphened(lowB) !== lowB)) reasons.push({ code: 'hyphens' })
+  if (same(lower) || isShouted(a) !== isShouted(b)) reasons.push({ code: 'case' })
+  if (lowA !== lowB && (unaccented(lowA) !== lowA) !== (unaccented(lowB) !== lowB)) reasons.push({ code: 'accents' })
+  if (/[-‐–]/.test(a) !== /[-‐–]/.test(b) && (unhyphened(lowA) !== lowA) !== (unhyphened(lowB) !== lowB))
+    reasons.push({ code: 'hyphens' })
   if (isLatin(a) !== isLatin(b)) reasons.push({ code: 'transliteration' })
   return reasons
 }
 
-const isShouted = (text: string) => text.split(/\s+/).some((part) => part.length > 1 && part === part.toUpperCase() && part !== part.toLowerCase())
+const isShouted = (text: string) =>
+  text.split(/\s+/).some((part) => part.length > 1 && part === part.toUpperCase() && part !== part.toLowerCase())
 const isLatin = (text: string) => !/[^\p{Script=Latin}\P{L}]/u.test(text)
 const tidy = (text: string) => text.normalize('NFC').replace(/\s+/g, ' ').trim()
 const fold = (text: string) => anyAscii(text.normalize('NFC')).toLowerCase()
@@ -131,4 +163,5 @@ function partsOf(text: string) {
 
 const bare = (parts: readonly string[]) => parts.filter((part) => !particles.has(part))
 const sorted = (parts: readonly string[]) => [...parts].sort()
-const sameList = (a: readonly string[], b: readonly string[]) => a.length === b.length && a.every((part, index) => part === b[index])
+const sameList = (a: readonly string[], b: readonly string[]) =>
+  a.length === b.length && a.every((part, index) => part === b[index])

@@ -1,7 +1,9 @@
 import { type FieldVerdict, verdictOf } from './verdict'
 
 /** Characters that scanners and tired eyes take for each other. */
-const misread = ['0O', '0D', '0Q', 'OQ', 'OD', '1I', '1L', 'IL', '5S', '8B', '86', '6G', '2Z', '17', '38', 'UV'].map((pair) => new Set(pair))
+const misread = ['0O', '0D', '0Q', 'OQ', 'OD', '1I', '1L', 'IL', '5S', '8B', '86', '6G', '2Z', '17', '38', 'UV'].map(
+  (pair) => new Set(pair),
+)
 
 /**
  * Compares two numbers of papers (certificate, licence, register numbers).
@@ -32,7 +34,12 @@ export function compareNumbers(ours: string, theirs: string): FieldVerdict {
   const pairs = differing.map((index) => ({ ours: leftText[index]!, theirs: rightText[index]! }))
   if (differing.length <= 3 && pairs.every(isMisread)) return verdictOf('close', [{ code: 'misread', pairs }], places)
   const [first, second] = differing
-  if (differing.length === 2 && second === first! + 1 && leftText[first!] === rightText[second] && leftText[second] === rightText[first!]) {
+  if (
+    differing.length === 2 &&
+    second === first! + 1 &&
+    leftText[first!] === rightText[second] &&
+    leftText[second] === rightText[first!]
+  ) {
     const swapped = { ours: leftText.slice(first, second + 1), theirs: rightText.slice(first, second + 1) }
     return verdictOf('close', [{ code: 'swapped', ...swapped }], places)
   }
@@ -45,4 +52,5 @@ const significant = (text: string): Placed[] =>
   [...text].map((character, at) => ({ character, at })).filter(({ character }) => /[\p{L}\p{N}]/u.test(character))
 const textOf = (placed: readonly Placed[]) => placed.map(({ character }) => character).join('')
 const separatorsOf = (text: string) => text.replace(/[\p{L}\p{N}]/gu, '·')
-const isMisread = ({ ours, theirs }: { ours: string; theirs: string }) => misread.some((pair) => pair.has(ours) && pair.has(theirs))
+const isMisread = ({ ours, theirs }: { ours: string; theirs: string }) =>
+  misread.some((pair) => pair.has(ours) && pair.has(theirs))

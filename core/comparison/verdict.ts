@@ -18,7 +18,11 @@ export type Reason =
 
 export type FieldVerdict = { verdict: Verdict; reasons: Reason[]; places: number[] }
 
-export const verdictOf = (verdict: Verdict, reasons: Reason[] = [], places: number[] = []): FieldVerdict => ({ verdict, reasons, places })
+export const verdictOf = (verdict: Verdict, reasons: Reason[] = [], places: number[] = []): FieldVerdict => ({
+  verdict,
+  reasons,
+  places,
+})
 
 const order: Verdict[] = ['same', 'equivalent', 'not stated', 'close', 'different']
 

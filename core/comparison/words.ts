@@ -23,7 +23,8 @@ export function compareWords(ours: string, theirs: string): FieldVerdict {
   if (a === b) return verdictOf('same')
   const left = plain(a)
   const right = plain(b)
-  if (left === right) return verdictOf('equivalent', [{ code: a.toLowerCase() === b.toLowerCase() ? 'case' : 'separators' }])
+  if (left === right)
+    return verdictOf('equivalent', [{ code: a.toLowerCase() === b.toLowerCase() ? 'case' : 'separators' }])
   if (longForm(left) === longForm(right)) {
     const [short, long] = a.length < b.length ? [a, b] : [b, a]
     return verdictOf('equivalent', [{ code: 'abbreviation', short, long }])
@@ -32,13 +33,19 @@ export function compareWords(ours: string, theirs: string): FieldVerdict {
   const rightWords = longForm(right).split(' ')
   if (sorted(leftWords) === sorted(rightWords)) return verdictOf('equivalent', [{ code: 'word-order' }])
   const missing = symmetricDifference(leftWords, rightWords)
-  const contained = leftWords.every((word) => rightWords.includes(word)) || rightWords.every((word) => leftWords.includes(word))
+  const contained =
+    leftWords.every((word) => rightWords.includes(word)) || rightWords.every((word) => leftWords.includes(word))
   if (contained) return verdictOf('close', [{ code: 'part-missing', parts: missing }])
-  if (editDistance(left, right) <= 2 && jaroWinkler(left, right) >= 0.9) return verdictOf('close', [{ code: 'spelling', ours: a, theirs: b }])
+  if (editDistance(left, right) <= 2 && jaroWinkler(left, right) >= 0.9)
+    return verdictOf('close', [{ code: 'spelling', ours: a, theirs: b }])
   return verdictOf('different', [])
 }
 
-const plain = (text: string) => anyAscii(text).toLowerCase().replace(/[^a-z0-9]+/g, ' ').trim()
+const plain = (text: string) =>
+  anyAscii(text)
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, ' ')
+    .trim()
 
 function longForm(text: string): string {
   const whole = equivalents.find((forms) => forms.includes(text))

@@ -42,7 +42,9 @@ describe('conditions', () => {
   test('De Morgan: none of the parts is all of their negations', () => {
     fc.assert(
       fc.property(fc.array(conditions, { maxLength: 3 }), facts, (parts, known) => {
-        expect(judge({ none: parts }, known).truth).toBe(judge({ all: parts.map((part) => ({ none: [part] })) }, known).truth)
+        expect(judge({ none: parts }, known).truth).toBe(
+          judge({ all: parts.map((part) => ({ none: [part] })) }, known).truth,
+        )
       }),
     )
   })
@@ -56,7 +58,15 @@ describe('conditions', () => {
   })
 
   test('one false part settles all of them, and is the reason', () => {
-    const found = judge({ all: [{ fact: 'ropes', is: 'yes' }, { fact: 'night', is: 'yes' }] }, { night: 'no' })
+    const found = judge(
+      {
+        all: [
+          { fact: 'ropes', is: 'yes' },
+          { fact: 'night', is: 'yes' },
+        ],
+      },
+      { night: 'no' },
+    )
     expect(found).toMatchObject({ truth: false, deciding: [], because: [{ value: 'no', truth: false }] })
   })
 

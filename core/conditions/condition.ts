@@ -11,7 +11,11 @@ export type Comparison =
   | { fact: string; holds: string }
 
 /** A condition over answers and facts. An empty `all` holds; an empty `any` does not; `none` holds if no part does. */
-export type Condition = { all: readonly Condition[] } | { any: readonly Condition[] } | { none: readonly Condition[] } | Comparison
+export type Condition =
+  | { all: readonly Condition[] }
+  | { any: readonly Condition[] }
+  | { none: readonly Condition[] }
+  | Comparison
 
 export type Truth = true | false | 'undecided'
 
@@ -48,9 +52,11 @@ export function judge(condition: Condition, facts: Facts): Judgement {
 function combine(parts: readonly Condition[], facts: Facts, settledBy: boolean): Judgement {
   const judgements = parts.map((part) => judge(part, facts))
   const settling = judgements.filter(({ truth }) => truth === settledBy)
-  if (settling.length > 0) return { truth: settledBy, because: settling.flatMap(({ because }) => because), deciding: [] }
+  if (settling.length > 0)
+    return { truth: settledBy, because: settling.flatMap(({ because }) => because), deciding: [] }
   const open = judgements.filter(({ truth }) => truth === 'undecided')
-  if (open.length === 0) return { truth: !settledBy, because: judgements.flatMap(({ because }) => because), deciding: [] }
+  if (open.length === 0)
+    return { truth: !settledBy, because: judgements.flatMap(({ because }) => because), deciding: [] }
   return {
     truth: 'undecided',
     because: open.flatMap(({ because }) => because),
@@ -64,7 +70,8 @@ function inverted({ truth, because, deciding }: Judgement): Judgement {
 
 function compare(comparison: Comparison, value: FactValue): boolean {
   if ('is' in comparison) return value === comparison.is
-  if ('oneOf' in comparison) return (typeof value === 'string' || typeof value === 'number') && comparison.oneOf.includes(value)
+  if ('oneOf' in comparison)
+    return (typeof value === 'string' || typeof value === 'number') && comparison.oneOf.includes(value)
   if ('atLeast' in comparison) return typeof value === 'number' && value >= comparison.atLeast
   if ('atMost' in comparison) return typeof value === 'number' && value <= comparison.atMost
   return Array.isArray(value) && value.includes(comparison.holds)

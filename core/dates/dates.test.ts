@@ -1,7 +1,7 @@
 import fc from 'fast-check'
+import { Temporal } from 'temporal-polyfill'
 import { comparePartial, liesWithin, partialDate, readPartialDate, spanOf, writePartialDate } from './partialDate'
 import { readTyped, writeDay, writeLength, writeWhen } from './write'
-import { Temporal } from 'temporal-polyfill'
 
 const span = (text: string) => {
   const { earliest, latest } = spanOf(partialDate(text))
@@ -31,10 +31,19 @@ describe('a partial date', () => {
 
   test('is written as it was read', () => {
     fc.assert(
-      fc.property(fc.integer({ min: 1000, max: 9999 }), fc.integer({ min: 1, max: 12 }), fc.integer({ min: 1, max: 28 }), fc.integer({ min: 0, max: 2 }), fc.boolean(), (year, month, day, parts, about) => {
-        const text = [String(year), String(month).padStart(2, '0'), String(day).padStart(2, '0')].slice(0, parts + 1).join('-') + (about ? '~' : '')
-        expect(writePartialDate(partialDate(text))).toBe(text)
-      }),
+      fc.property(
+        fc.integer({ min: 1000, max: 9999 }),
+        fc.integer({ min: 1, max: 12 }),
+        fc.integer({ min: 1, max: 28 }),
+        fc.integer({ min: 0, max: 2 }),
+        fc.boolean(),
+        (year, month, day, parts, about) => {
+          const text =
+            [String(year), String(month).padStart(2, '0'), String(day).padStart(2, '0')].slice(0, parts + 1).join('-') +
+            (about ? '~' : '')
+          expect(writePartialDate(partialDate(text))).toBe(text)
+        },
+      ),
     )
   })
 })
@@ -46,7 +55,9 @@ describe('order of partial dates', () => {
     ['2021', '2021-06', 'possible'],
     ['2021-06-01', '2021-06-01', 'same'],
     ['2021-03~', '2021-04', 'possible'],
-  ] as const)('%s against %s is %s', (a, b, expected) => expect(comparePartial(partialDate(a), partialDate(b))).toBe(expected))
+  ] as const)('%s against %s is %s', (a, b, expected) =>
+    expect(comparePartial(partialDate(a), partialDate(b))).toBe(expected),
+  )
 
   test('a day lies within its month and not the other way round', () => {
     expect(liesWithin(partialDate('2021-07-09'), partialDate('2021-07'))).toBe(true)

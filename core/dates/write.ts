@@ -1,4 +1,4 @@
-import { Temporal } from 'temporal-polyfill'
+import type { Temporal } from 'temporal-polyfill'
 import { readPartialDate } from './partialDate'
 
 const months = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec']
@@ -38,7 +38,8 @@ export function readTyped(text: string): string | undefined {
     return checked(`${named[3]}-${two(month)}${named[1] ? `-${two(Number(named[1]))}` : ''}${about}`)
   }
   const figures = /^(?:(\d{1,2})[./])?(\d{1,2})[./](\d{4})$/.exec(rest)
-  if (figures) return checked(`${figures[3]}-${two(Number(figures[2]))}${figures[1] ? `-${two(Number(figures[1]))}` : ''}${about}`)
+  if (figures)
+    return checked(`${figures[3]}-${two(Number(figures[2]))}${figures[1] ? `-${two(Number(figures[1]))}` : ''}${about}`)
   return undefined
 }
 

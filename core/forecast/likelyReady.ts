@@ -39,7 +39,8 @@ export type Forecast = {
  */
 export function likelyReady(outcomes: readonly Outcome[], today: Temporal.PlainDate, calendar: WorkCalendar): Forecast {
   const open = outcomes.filter(({ steps }) => steps.length > 0)
-  const total = (outcome: Outcome, which: 0 | 1 | 2) => outcome.steps.reduce((sum, { what }) => sum + usual[what][which], 0)
+  const total = (outcome: Outcome, which: 0 | 1 | 2) =>
+    outcome.steps.reduce((sum, { what }) => sum + usual[what][which], 0)
   const longest = (which: 0 | 1 | 2) => Math.max(0, ...open.map((outcome) => total(outcome, which)))
   const dayAfter = (days: number) => (days === 0 ? today : addWorkingDays(today, days, calendar))
   return {

@@ -54,7 +54,12 @@ export const questionsOf = (form: Form): Question[] => form.flatMap(({ questions
 
 export const becauseKey = (question: string) => `${question}.because`
 
-export type AnswerFault = { code: 'too-long'; limit: number } | { code: 'not-a-mail-address' } | { code: 'not-a-phone-number' } | { code: 'not-a-date' } | { code: 'not-an-option' }
+export type AnswerFault =
+  | { code: 'too-long'; limit: number }
+  | { code: 'not-a-mail-address' }
+  | { code: 'not-a-phone-number' }
+  | { code: 'not-a-date' }
+  | { code: 'not-an-option' }
 
 const dateShape = /^\d{4}-\d{2}-\d{2}$/
 
@@ -82,6 +87,15 @@ export function sectionOf(form: Form, requirement: Requirement): Section | undef
     const key = asks.question.replace(/\.because$/, '')
     return form.find(({ questions }) => questions.some((question) => question.key === key))
   }
-  const holds = ({ study: 'study', credential: 'credentials', history: 'work', experience: 'work', 'every work entry': 'work', permission: 'permission' } as Partial<Record<typeof asks.kind, Section['holds']>>)[asks.kind]
+  const holds = (
+    {
+      study: 'study',
+      credential: 'credentials',
+      history: 'work',
+      experience: 'work',
+      'every work entry': 'work',
+      permission: 'permission',
+    } as Partial<Record<typeof asks.kind, Section['holds']>>
+  )[asks.kind]
   return form.find((section) => section.holds === holds)
 }

@@ -31,7 +31,11 @@ type Range = { from: number; through: number }
 const epoch = Temporal.PlainDate.from('1970-01-01')
 const dayNumber = (date: Temporal.PlainDate) => epoch.until(date, { largestUnit: 'day' }).days
 const dayOf = (number: number) => epoch.add({ days: number })
-const stretch = ({ from, through }: Range): Stretch => ({ from: dayOf(from), through: dayOf(through), days: through - from + 1 })
+const stretch = ({ from, through }: Range): Stretch => ({
+  from: dayOf(from),
+  through: dayOf(through),
+  days: through - from + 1,
+})
 
 /**
  * How far a history covers a window of time, and where it has gaps and overlaps.
@@ -118,7 +122,10 @@ function overlapsOf(readings: readonly Readings[], window: Range) {
 
 const isRange = (range: Range) => range.from <= range.through
 const lengthOf = (range: Range) => range.through - range.from + 1
-const intersect = (a: Range, b: Range): Range => ({ from: Math.max(a.from, b.from), through: Math.min(a.through, b.through) })
+const intersect = (a: Range, b: Range): Range => ({
+  from: Math.max(a.from, b.from),
+  through: Math.min(a.through, b.through),
+})
 const clip = (ranges: readonly Range[], to: Range) => ranges.map((range) => intersect(range, to)).filter(isRange)
 
 /** The same days as few ranges in order; ranges that adjoin are joined. */

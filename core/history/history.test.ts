@@ -6,13 +6,22 @@ import { monthsOfExperience } from './experience'
 import { yearsUpTo } from './window'
 
 const day = (text: string) => Temporal.PlainDate.from(text)
-const entry = (id: string, from: string, to: string): HistoryEntry => ({ id, from: partialDate(from), to: to === 'present' ? to : partialDate(to) })
+const entry = (id: string, from: string, to: string): HistoryEntry => ({
+  id,
+  from: partialDate(from),
+  to: to === 'present' ? to : partialDate(to),
+})
 const year2021 = { from: day('2021-01-01'), through: day('2021-12-31') }
-const said = (stretches: { from: Temporal.PlainDate; through: Temporal.PlainDate; days: number }[]) => stretches.map(({ from, through, days }) => `${from}/${through} ${days}`)
+const said = (stretches: { from: Temporal.PlainDate; through: Temporal.PlainDate; days: number }[]) =>
+  stretches.map(({ from, through, days }) => `${from}/${through} ${days}`)
 
 describe('coverage of a history', () => {
   test('adjoining days are no gap', () => {
-    const found = coverage([entry('a', '2021-01-01', '2021-06-30'), entry('b', '2021-07-01', '2021-12-31')], year2021, 0)
+    const found = coverage(
+      [entry('a', '2021-01-01', '2021-06-30'), entry('b', '2021-07-01', '2021-12-31')],
+      year2021,
+      0,
+    )
     expect(found).toMatchObject({ coveredDays: 365, certainGaps: [], possibleGaps: [], certainOverlaps: [] })
   })
 
@@ -26,7 +35,9 @@ describe('coverage of a history', () => {
     const around = [entry('a', '2023-02-01', '2023-02-28'), entry('b', '2023-03-01', '2023-03-31')]
     expect(coverage(around, { from: day('2023-02-01'), through: day('2023-03-31') }, 0).certainGaps).toEqual([])
     const leap = [entry('a', '2024-02-01', '2024-02-28'), entry('b', '2024-03-01', '2024-03-31')]
-    expect(said(coverage(leap, { from: day('2024-02-01'), through: day('2024-03-31') }, 0).certainGaps)).toEqual(['2024-02-29/2024-02-29 1'])
+    expect(said(coverage(leap, { from: day('2024-02-01'), through: day('2024-03-31') }, 0).certainGaps)).toEqual([
+      '2024-02-29/2024-02-29 1',
+    ])
   })
 
   test('months leave certain and possible gaps apart', () => {
@@ -42,8 +53,19 @@ describe('coverage of a history', () => {
   })
 
   test('overlaps are certain or possible and name both entries', () => {
-    const found = coverage([entry('a', '2021-01-01', '2021-06-30'), entry('b', '2021-06-01', '2021-12-31'), entry('c', '2021-12', 'present')], year2021, 0)
-    expect(found.certainOverlaps).toEqual([expect.objectContaining({ days: 30, between: ['a', 'b'] }), expect.objectContaining({ days: 1, between: ['b', 'c'] })])
+    const found = coverage(
+      [
+        entry('a', '2021-01-01', '2021-06-30'),
+        entry('b', '2021-06-01', '2021-12-31'),
+        entry('c', '2021-12', 'present'),
+      ],
+      year2021,
+      0,
+    )
+    expect(found.certainOverlaps).toEqual([
+      expect.objectContaining({ days: 30, between: ['a', 'b'] }),
+      expect.objectContaining({ days: 1, between: ['b', 'c'] }),
+    ])
     expect(found.possibleOverlaps).toEqual([])
   })
 
@@ -60,9 +82,9 @@ describe('coverage of a history', () => {
 
   const dates = fc.integer({ min: 0, max: 900 }).map((offset) => day('2020-06-01').add({ days: offset }))
   const partials = fc.tuple(dates, fc.constantFrom(4, 7, 10)).map(([date, length]) => date.toString().slice(0, length))
-  const histories = fc.array(fc.tuple(partials, partials), { maxLength: 6 }).map((pairs) =>
-    pairs.map(([a, b], index) => (a < b ? entry(String(index), a, b) : entry(String(index), b, a))),
-  )
+  const histories = fc
+    .array(fc.tuple(partials, partials), { maxLength: 6 })
+    .map((pairs) => pairs.map(([a, b], index) => (a < b ? entry(String(index), a, b) : entry(String(index), b, a))))
   const days = (stretches: { days: number }[]) => stretches.reduce((sum, { days }) => sum + days, 0)
 
   test('every day of the window is covered, possibly missing or certainly missing', () => {
@@ -78,7 +100,9 @@ describe('coverage of a history', () => {
     fc.assert(
       fc.property(histories, partials, (entries, from) => {
         const more = [...entries, entry('more', from, 'present')]
-        expect(days(coverage(more, year2021, 0).certainGaps)).toBeLessThanOrEqual(days(coverage(entries, year2021, 0).certainGaps))
+        expect(days(coverage(more, year2021, 0).certainGaps)).toBeLessThanOrEqual(
+          days(coverage(entries, year2021, 0).certainGaps),
+        )
       }),
     )
   })

@@ -19,14 +19,19 @@ describe('references', () => {
     fc.assert(
       fc.property(numbers, fc.nat(), fc.integer({ min: 1, max: 30 }), (number, place, shift) => {
         const written = writeReference('', number)
-        const at = [...written].flatMap((character, index) => (character === '-' ? [] : [index]))[place % (written.length - 2)]!
+        const at = [...written].flatMap((character, index) => (character === '-' ? [] : [index]))[
+          place % (written.length - 2)
+        ]!
         const wrong = alphabet[(alphabet.indexOf(written[at]!) + shift) % 31]!
         const reading = readReference('', written.slice(0, at) + wrong + written.slice(at + 1))
         expect(reading.ok).toBe(false)
         expect(reading).toHaveProperty('code', 'check-failed')
       }),
     )
-    const slip = readReference('VM', writeReference('VM', 4711).replace(/.$/, (last) => (last === '7' ? '8' : '7')))
+    const slip = readReference(
+      'VM',
+      writeReference('VM', 4711).replace(/.$/, (last) => (last === '7' ? '8' : '7')),
+    )
     expect(slip).toEqual({ ok: false, code: 'check-failed', likely: writeReference('VM', 4711) })
   })
 

@@ -42,7 +42,8 @@ function resultOf(requirement: Requirement, file: FileFacts): Result {
   if (requirement.when) {
     const { truth, deciding } = judge(requirement.when, file.answers)
     if (truth === false) return notNeeded({ code: 'condition-false' })
-    if (truth === 'undecided') return undecided({ code: 'condition-undecided', deciding }, [{ who: 'candidate', what: 'answer' }])
+    if (truth === 'undecided')
+      return undecided({ code: 'condition-undecided', deciding }, [{ who: 'candidate', what: 'answer' }])
   }
   if (requirement.exempt && judge(requirement.exempt.when, file.answers).truth === true) {
     return notNeeded({ code: 'exempt', because: requirement.exempt.because })
@@ -61,7 +62,9 @@ function resultOfAsk(ask: Ask, requirement: Requirement, file: FileFacts): Resul
   switch (ask.kind) {
     case 'answer': {
       const answered = file.answers[ask.question] !== undefined && file.answers[ask.question] !== ''
-      return answered ? met() : unmet({ code: 'answer-missing', question: ask.question }, [{ who: 'candidate', what: 'answer' }])
+      return answered
+        ? met()
+        : unmet({ code: 'answer-missing', question: ask.question }, [{ who: 'candidate', what: 'answer' }])
     }
     case 'study':
       return claimResult(
@@ -83,7 +86,9 @@ function resultOfAsk(ask: Ask, requirement: Requirement, file: FileFacts): Resul
     case 'experience': {
       const months = monthsOfExperience(workEntries(file), ask.tags, file.today)
       if (months >= ask.months) return met()
-      return unmet({ code: 'too-little-experience', months, needed: ask.months }, [{ who: 'candidate', what: 'explain' }])
+      return unmet({ code: 'too-little-experience', months, needed: ask.months }, [
+        { who: 'candidate', what: 'explain' },
+      ])
     }
     case 'every work entry':
       return everyWorkEntry(requirement, file)
@@ -109,7 +114,11 @@ const afterLooking: Step[] = [
 
 function claimResult(claims: readonly ClaimFacts[], requirement: Requirement, file: FileFacts): Result {
   if (claims.length === 0) {
-    const steps: Step[] = [{ who: 'candidate', what: 'answer' }, ...stepsToEvidence('none', requirement), ...stepsToConfirm(requirement)]
+    const steps: Step[] = [
+      { who: 'candidate', what: 'answer' },
+      ...stepsToEvidence('none', requirement),
+      ...stepsToConfirm(requirement),
+    ]
     return unmet({ code: 'nothing-claimed' }, steps)
   }
   return nearest(claims.map((claim) => oneClaim(claim, requirement, file)))
@@ -119,17 +128,35 @@ function oneClaim(claim: ClaimFacts, requirement: Requirement, file: FileFacts):
   const proof = proofResult(claim, requirement)
   const about = [claim.id]
   if (claim.standing === 'suspended' || claim.standing === 'revoked') {
-    return { ...unmet({ code: 'standing', claim: claim.label, standing: claim.standing }, [{ who: 'desk', what: 'decide' }]), claims: about }
+    return {
+      ...unmet({ code: 'standing', claim: claim.label, standing: claim.standing }, [{ who: 'desk', what: 'decide' }]),
+      claims: about,
+    }
   }
   if (requirement.validStartPlusDays === undefined) return { ...proof, claims: about }
-  if (!claim.term) return { ...undecided({ code: 'validity-unknown', claim: claim.label }, [{ who: 'candidate', what: 'answer' }, ...proof.steps]), claims: about }
+  if (!claim.term)
+    return {
+      ...undecided({ code: 'validity-unknown', claim: claim.label }, [
+        { who: 'candidate', what: 'answer' },
+        ...proof.steps,
+      ]),
+      claims: about,
+    }
   const through = validThrough(claim.term, file.targetStart, requirement.validStartPlusDays)
   if (through.holds === true) return { ...proof, claims: about }
-  const renewal: Step[] = [{ who: 'candidate', what: 'renew' }, ...stepsToEvidence('to look at', requirement), ...stepsToConfirm(requirement)]
-  if (through.holds === 'undecided') return { ...undecided({ code: 'validity-unknown', claim: claim.label }, renewal), claims: about }
+  const renewal: Step[] = [
+    { who: 'candidate', what: 'renew' },
+    ...stepsToEvidence('to look at', requirement),
+    ...stepsToConfirm(requirement),
+  ]
+  if (through.holds === 'undecided')
+    return { ...undecided({ code: 'validity-unknown', claim: claim.label }, renewal), claims: about }
   const { lastDay, needed, shortBy } = through
   return {
-    ...unmet({ code: 'lapses-early', claim: claim.label, lastDay: lastDay.toString(), needed: needed.toString(), shortBy }, renewal),
+    ...unmet(
+      { code: 'lapses-early', claim: claim.label, lastDay: lastDay.toString(), needed: needed.toString(), shortBy },
+      renewal,
+    ),
     claims: about,
   }
 }
@@ -137,7 +164,8 @@ function oneClaim(claim: ClaimFacts, requirement: Requirement, file: FileFacts):
 function proofResult(claim: ClaimFacts, requirement: Requirement): Result {
   const { rung, label, source } = claim
   if (rung === 'waived' || rung === 'confirmed') return met(label)
-  if (rung === 'contradicted') return unmet({ code: 'contradicted', claim: label, source }, [{ who: 'desk', what: 'decide' }])
+  if (rung === 'contradicted')
+    return unmet({ code: 'contradicted', claim: label, source }, [{ who: 'desk', what: 'decide' }])
   const needsPaper = requirement.rung !== 'claimed'
   if (!needsPaper && !requirement.paper) return met(label)
   if (!needsPaper) {
@@ -158,7 +186,10 @@ function proofResult(claim: ClaimFacts, requirement: Requirement): Result {
   }
   if (claim.paper !== 'seen') {
     const code = { none: 'paper-missing', 'to look at': 'paper-to-look-at', 'sent back': 'paper-sent-back' } as const
-    return unmet({ code: code[claim.paper], claim: label }, [...stepsToEvidence(claim.paper, requirement), ...stepsToConfirm(requirement)])
+    return unmet({ code: code[claim.paper], claim: label }, [
+      ...stepsToEvidence(claim.paper, requirement),
+      ...stepsToConfirm(requirement),
+    ])
   }
   if (requirement.rung === 'evidenced') return met(label)
   return unmet({ code: 'to-ask', claim: label, source }, afterLooking)
@@ -172,7 +203,8 @@ function stepsToEvidence(paper: ClaimFacts['paper'], requirement: Requirement): 
 
 const stepsToConfirm = (requirement: Requirement): Step[] => (requirement.rung === 'confirmed' ? afterLooking : [])
 
-const workEntries = (file: FileFacts) => file.claims.flatMap(({ kind, entry }) => (entry && kind === 'work' ? [entry] : []))
+const workEntries = (file: FileFacts) =>
+  file.claims.flatMap(({ kind, entry }) => (entry && kind === 'work' ? [entry] : []))
 
 function historyResult(ask: Extract<Ask, { kind: 'history' }>, file: FileFacts): Result {
   const entries = file.claims.flatMap(({ entry }) => (entry ? [entry] : []))
@@ -180,7 +212,12 @@ function historyResult(ask: Extract<Ask, { kind: 'history' }>, file: FileFacts):
   const first = found.certainGaps[0]
   if (first) {
     const days = found.certainGaps.reduce((sum, gap) => sum + gap.days, 0)
-    const reason = { code: 'gaps' as const, days, count: found.certainGaps.length, first: { from: first.from.toString(), through: first.through.toString() } }
+    const reason = {
+      code: 'gaps' as const,
+      days,
+      count: found.certainGaps.length,
+      first: { from: first.from.toString(), through: first.through.toString() },
+    }
     return unmet(reason, [{ who: 'candidate', what: 'explain' }])
   }
   const possibleDays = found.possibleGaps.reduce((sum, gap) => sum + gap.days, 0)
@@ -190,13 +227,16 @@ function historyResult(ask: Extract<Ask, { kind: 'history' }>, file: FileFacts):
 function everyWorkEntry(requirement: Requirement, file: FileFacts): Result {
   const jobs = file.claims.filter(({ kind, entry }) => kind === 'work' && entry?.tags.includes('employment'))
   if (jobs.length === 0) return { ...met(), reason: { code: 'no-work-entries' } }
-  const open = jobs.map((job) => ({ job, result: proofResult(job, requirement) })).filter(({ result }) => result.state !== 'met')
+  const open = jobs
+    .map((job) => ({ job, result: proofResult(job, requirement) }))
+    .filter(({ result }) => result.state !== 'met')
   const longest = [...open].sort((a, b) => b.result.steps.length - a.result.steps.length)[0]
   if (!longest) return { ...met(), claims: jobs.map(({ id }) => id) }
   const { job, result } = longest
   return {
     state: 'unmet',
-    reason: open.length === 1 ? result.reason : { code: 'work-open', open: open.length, of: jobs.length, claim: job.label },
+    reason:
+      open.length === 1 ? result.reason : { code: 'work-open', open: open.length, of: jobs.length, claim: job.label },
     steps: result.steps,
     claims: open.map((entry) => entry.job.id),
   }
@@ -207,8 +247,11 @@ function skillsResult(check: string, file: FileFacts): Result {
   const passed = sat.find((sitting) => sitting.passed)
   if (passed) return { ...met(), reason: { code: 'check-passed', percent: passed.percent ?? 0 } }
   const latest = sat.at(-1)
-  if (latest?.state === 'marked') return unmet({ code: 'check-failed', percent: latest.percent ?? 0 }, [{ who: 'desk', what: 'decide' }])
-  return unmet({ code: latest?.state === 'under way' ? 'check-under-way' : 'check-not-sat' }, [{ who: 'candidate', what: 'sit check' }])
+  if (latest?.state === 'marked')
+    return unmet({ code: 'check-failed', percent: latest.percent ?? 0 }, [{ who: 'desk', what: 'decide' }])
+  return unmet({ code: latest?.state === 'under way' ? 'check-under-way' : 'check-not-sat' }, [
+    { who: 'candidate', what: 'sit check' },
+  ])
 }
 
 function offerResult(file: FileFacts): Result {

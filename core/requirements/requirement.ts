@@ -66,7 +66,12 @@ export type ClaimFacts = {
   entry?: HistoryEntry & { tags: readonly string[] }
 }
 
-export type SkillsFact = { check: string; state: 'not begun' | 'under way' | 'marked'; percent?: number; passed?: boolean }
+export type SkillsFact = {
+  check: string
+  state: 'not begun' | 'under way' | 'marked'
+  percent?: number
+  passed?: boolean
+}
 
 export type FileFacts = {
   today: Temporal.PlainDate
@@ -83,7 +88,23 @@ export type FileFacts = {
 export type Who = 'candidate' | 'desk' | 'source' | 'hiring manager'
 
 /** One thing still to do, in order; the first one's holder has the ball. */
-export type Step = { who: Who; what: 'answer' | 'renew' | 'upload' | 'look' | 'ask' | 'reply' | 'compare' | 'decide' | 'sit check' | 'sign' | 'do task' | 'explain' | 'make offer' }
+export type Step = {
+  who: Who
+  what:
+    | 'answer'
+    | 'renew'
+    | 'upload'
+    | 'look'
+    | 'ask'
+    | 'reply'
+    | 'compare'
+    | 'decide'
+    | 'sit check'
+    | 'sign'
+    | 'do task'
+    | 'explain'
+    | 'make offer'
+}
 
 export type OutcomeReason =
   | { code: 'met'; claim?: string }
@@ -93,7 +114,19 @@ export type OutcomeReason =
   | { code: 'condition-undecided'; deciding: string[] }
   | { code: 'answer-missing'; question: string }
   | { code: 'nothing-claimed' }
-  | { code: 'paper-missing' | 'paper-to-look-at' | 'paper-sent-back' | 'to-ask' | 'asked' | 'reply-in' | 'contradicted' | 'unconfirmable'; claim: string; source?: string }
+  | {
+      code:
+        | 'paper-missing'
+        | 'paper-to-look-at'
+        | 'paper-sent-back'
+        | 'to-ask'
+        | 'asked'
+        | 'reply-in'
+        | 'contradicted'
+        | 'unconfirmable'
+      claim: string
+      source?: string
+    }
   | { code: 'lapses-early'; claim: string; lastDay: string; needed: string; shortBy: number }
   | { code: 'validity-unknown'; claim: string }
   | { code: 'standing'; claim: string; standing: 'suspended' | 'revoked' }

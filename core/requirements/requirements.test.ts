@@ -10,13 +10,38 @@ import type { ClaimFacts, FileFacts, Requirement } from './requirement'
 const today = Temporal.PlainDate.from('2026-11-24')
 const targetStart = Temporal.PlainDate.from('2027-01-11')
 const file = (over: Partial<FileFacts> = {}): FileFacts => ({
-  today, targetStart, claims: [], answers: {}, skills: [], permissionSigned: false, offer: 'none', onboarding: [], waivers: [], ...over,
+  today,
+  targetStart,
+  claims: [],
+  answers: {},
+  skills: [],
+  permissionSigned: false,
+  offer: 'none',
+  onboarding: [],
+  waivers: [],
+  ...over,
 })
 const requirement = (over: Partial<Requirement> = {}): Requirement => ({
-  key: 'degree', title: 'Degree', why: '', gate: 'offer', asks: { kind: 'study', levelAtLeast: 6, fields: ['0713'] }, rung: 'confirmed', waivableBy: [], ...over,
+  key: 'degree',
+  title: 'Degree',
+  why: '',
+  gate: 'offer',
+  asks: { kind: 'study', levelAtLeast: 6, fields: ['0713'] },
+  rung: 'confirmed',
+  waivableBy: [],
+  ...over,
 })
 const degree = (over: Partial<ClaimFacts> = {}): ClaimFacts => ({
-  id: 'c1', kind: 'study', label: 'MSc', rung: 'claimed', paper: 'none', enquiry: 'none', level: 7, field: '0713', source: 'Institut', ...over,
+  id: 'c1',
+  kind: 'study',
+  label: 'MSc',
+  rung: 'claimed',
+  paper: 'none',
+  enquiry: 'none',
+  level: 7,
+  field: '0713',
+  source: 'Institut',
+  ...over,
 })
 const one = (rule: Requirement, facts: FileFacts) => evaluate([rule], facts)[0]!
 const stepsOf = (over: Partial<ClaimFacts>) => {
@@ -40,7 +65,9 @@ describe('a claim on its way up the ladder', () => {
 
   test('a degree of another field or too low a level does not count', () => {
     for (const over of [{ field: '1041' }, { level: 5 }]) {
-      expect(one(requirement(), file({ claims: [degree({ rung: 'confirmed', ...over })] })).reason.code).toBe('nothing-claimed')
+      expect(one(requirement(), file({ claims: [degree({ rung: 'confirmed', ...over })] })).reason.code).toBe(
+        'nothing-claimed',
+      )
     }
   })
 
@@ -51,8 +78,18 @@ describe('a claim on its way up the ladder', () => {
 })
 
 describe('validity', () => {
-  const height = requirement({ key: 'height', asks: { kind: 'credential', credential: 'work-at-height' }, gate: 'start', validStartPlusDays: 30 })
-  const certificate = degree({ kind: 'certificate', credential: 'work-at-height', rung: 'confirmed', label: 'Work at height' })
+  const height = requirement({
+    key: 'height',
+    asks: { kind: 'credential', credential: 'work-at-height' },
+    gate: 'start',
+    validStartPlusDays: 30,
+  })
+  const certificate = degree({
+    kind: 'certificate',
+    credential: 'work-at-height',
+    rung: 'confirmed',
+    label: 'Work at height',
+  })
 
   test('a certificate that lapses four days after the start is confirmed, and still unmet', () => {
     const outcome = one(height, file({ claims: [{ ...certificate, term: { through: partialDate('2027-01-15') } }] }))
@@ -77,26 +114,49 @@ describe('conditions, exemptions, waivers and alternatives', () => {
   })
 
   test('an exemption is a rule, a waiver a person; both are said', () => {
-    const exempt = requirement({ exempt: { when: { fact: 'returning', is: 'yes' }, because: 'you left less than a year ago' } })
+    const exempt = requirement({
+      exempt: { when: { fact: 'returning', is: 'yes' }, because: 'you left less than a year ago' },
+    })
     expect(one(exempt, file({ answers: { returning: 'yes' } })).reason.code).toBe('exempt')
-    const waived = one(requirement(), file({ waivers: [{ requirement: 'degree', by: 'Ada', reason: 'Taught the subject' }] }))
+    const waived = one(
+      requirement(),
+      file({ waivers: [{ requirement: 'degree', by: 'Ada', reason: 'Taught the subject' }] }),
+    )
     expect([waived.state, outcomeWords(waived)]).toEqual(['not needed', 'Waived by Ada: Taught the subject'])
   })
 
   const rules = [
     requirement(),
-    requirement({ key: 'aid', asks: { kind: 'credential', credential: 'first-aid' }, alternatives: [{ kind: 'credential', credential: 'medical' }], rung: 'evidenced', gate: 'start' }),
-    requirement({ key: 'history', asks: { kind: 'history', years: 5, toleratedGapDays: 30 }, rung: 'claimed', gate: 'send' }),
+    requirement({
+      key: 'aid',
+      asks: { kind: 'credential', credential: 'first-aid' },
+      alternatives: [{ kind: 'credential', credential: 'medical' }],
+      rung: 'evidenced',
+      gate: 'start',
+    }),
+    requirement({
+      key: 'history',
+      asks: { kind: 'history', years: 5, toleratedGapDays: 30 },
+      rung: 'claimed',
+      gate: 'send',
+    }),
     requirement({ key: 'sign', asks: { kind: 'permission' }, rung: 'claimed', gate: 'send' }),
   ]
 
   test('a waiver changes no other requirement', () => {
     fc.assert(
-      fc.property(fc.subarray(rules.map(({ key }) => key)), fc.constantFrom(...rules.map(({ key }) => key)), (given, more) => {
-        const waived = (keys: string[]) => file({ waivers: keys.map((key) => ({ requirement: key, by: 'x', reason: 'y' })) })
-        const before = evaluate(rules, waived(given)).filter((outcome) => outcome.requirement !== more)
-        expect(evaluate(rules, waived([...given, more])).filter((outcome) => outcome.requirement !== more)).toEqual(before)
-      }),
+      fc.property(
+        fc.subarray(rules.map(({ key }) => key)),
+        fc.constantFrom(...rules.map(({ key }) => key)),
+        (given, more) => {
+          const waived = (keys: string[]) =>
+            file({ waivers: keys.map((key) => ({ requirement: key, by: 'x', reason: 'y' })) })
+          const before = evaluate(rules, waived(given)).filter((outcome) => outcome.requirement !== more)
+          expect(evaluate(rules, waived([...given, more])).filter((outcome) => outcome.requirement !== more)).toEqual(
+            before,
+          )
+        },
+      ),
     )
   })
 
@@ -117,21 +177,39 @@ test('a gate is shut by its own and every earlier open requirement', () => {
 
 test('a gap in the history is unmet with its days', () => {
   const rule = requirement({ asks: { kind: 'history', years: 5, toleratedGapDays: 30 } })
-  const job = (from: string, to: string) => degree({ kind: 'work', entry: { id: from, from: partialDate(from), to: to === 'present' ? to : partialDate(to), tags: [] } })
+  const job = (from: string, to: string) =>
+    degree({
+      kind: 'work',
+      entry: { id: from, from: partialDate(from), to: to === 'present' ? to : partialDate(to), tags: [] },
+    })
   const outcome = one(rule, file({ claims: [job('2019-01-01', '2023-01-31'), job('2023-05-30', 'present')] }))
-  expect(outcome.reason).toEqual({ code: 'gaps', days: 118, count: 1, first: { from: '2023-02-01', through: '2023-05-29' } })
+  expect(outcome.reason).toEqual({
+    code: 'gaps',
+    days: 118,
+    count: 1,
+    first: { from: '2023-02-01', through: '2023-05-29' },
+  })
 })
 
 test('the likely ready date follows the longest chain, and names it', () => {
-  const outcomes = evaluate([requirement(), requirement({ key: 'sign', asks: { kind: 'permission' } })], file({ claims: [degree({ paper: 'seen', rung: 'asked', enquiry: 'open' })] }))
+  const outcomes = evaluate(
+    [requirement(), requirement({ key: 'sign', asks: { kind: 'permission' } })],
+    file({ claims: [degree({ paper: 'seen', rung: 'asked', enquiry: 'open' })] }),
+  )
   const forecast = likelyReady(outcomes, today, mondayToFriday)
   // Eight working days for the reply and one to compare it, from Tuesday 24 November.
-  expect([String(forecast.likely), forecast.heldUpBy?.requirement, slackOf(forecast, targetStart)]).toEqual(['2026-12-07', 'degree', 35])
+  expect([String(forecast.likely), forecast.heldUpBy?.requirement, slackOf(forecast, targetStart)]).toEqual([
+    '2026-12-07',
+    'degree',
+    35,
+  ])
   expect(String(likelyReady([], today, mondayToFriday).likely)).toBe('2026-11-24')
 })
 
 test('a requirement reads as a sentence, and names its paper', () => {
-  expect(requirementSentence(requirement())).toBe('A degree or diploma at the level of bachelor or above in electricity and energy, confirmed by whoever issued it, before an offer.')
+  expect(requirementSentence(requirement())).toBe(
+    'A degree or diploma at the level of bachelor or above in electricity and energy, confirmed by whoever issued it, before an offer.',
+  )
   expect(paperWords(requirement())).toMatch(/^The degree certificate: PDF/)
   expect(paperWords(requirement({ asks: { kind: 'permission' }, rung: 'claimed' }))).toBeUndefined()
 })

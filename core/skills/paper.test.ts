@@ -24,7 +24,9 @@ test('a paper follows its blueprint, holds no question twice, and depends on its
       const paper = paperOf(seed)
       const questions = paper.map(({ question }) => bank.find(({ id }) => id === question)!)
       expect(new Set(questions).size).toBe(10)
-      expect(questions.filter(({ topic }) => topic === 'prove dead').every(({ difficulty }) => difficulty === 2)).toBe(true)
+      expect(questions.filter(({ topic }) => topic === 'prove dead').every(({ difficulty }) => difficulty === 2)).toBe(
+        true,
+      )
       expect(questions.filter(({ topic }) => topic === 'isolate')).toHaveLength(4)
       expect(paperOf(seed, [...bank].reverse())).toEqual(paper)
     }),
@@ -33,18 +35,30 @@ test('a paper follows its blueprint, holds no question twice, and depends on its
 })
 
 test('every question of the bank is drawn in the long run', () => {
-  const seen = new Set(Array.from({ length: 400 }, (_, seed) => paperOf(String(seed))).flatMap((paper) => paper.map(({ question }) => question)))
+  const seen = new Set(
+    Array.from({ length: 400 }, (_, seed) => paperOf(String(seed))).flatMap((paper) =>
+      paper.map(({ question }) => question),
+    ),
+  )
   const possible = bank.filter(({ topic, difficulty }) => topic !== 'prove dead' || difficulty === 2)
   expect(seen.size).toBe(possible.length)
 })
 
 test('a bank that is too small says what is short', () => {
-  expect(assemble(bank, [{ topic: 'earth', count: 11 }], 'x')).toEqual({ ok: false, short: [{ topic: 'earth', wanted: 11, found: 10 }] })
+  expect(assemble(bank, [{ topic: 'earth', count: 11 }], 'x')).toEqual({
+    ok: false,
+    short: [{ topic: 'earth', wanted: 11, found: 10 }],
+  })
 })
 
 test('marks count exact answers, and a missing answer is wrong', () => {
   const paper = paperOf('one')
-  const right = Object.fromEntries(paper.map(({ question }) => [question, [bank.find(({ id }) => id === question)!.options.find((option) => option.right)!.id]]))
+  const right = Object.fromEntries(
+    paper.map(({ question }) => [
+      question,
+      [bank.find(({ id }) => id === question)!.options.find((option) => option.right)!.id],
+    ]),
+  )
   expect(mark(bank, paper, right, 80)).toMatchObject({ right: 10, percent: 100, passed: true })
   const [first, second, third] = paper.map(({ question }) => question)
   const some = { ...right, [first!]: [], [second!]: ['a', 'b', 'c', 'd'], [third!]: [] }

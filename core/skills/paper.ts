@@ -14,7 +14,9 @@ export type Blueprint = readonly { topic: string; count: number; difficulty?: 1 
 /** The questions of one sitting in their order, and the order of each one's options. Holds no right answers. */
 export type Paper = readonly { question: string; options: readonly string[] }[]
 
-export type Assembly = { ok: true; paper: Paper } | { ok: false; short: { topic: string; wanted: number; found: number }[] }
+export type Assembly =
+  | { ok: true; paper: Paper }
+  | { ok: false; short: { topic: string; wanted: number; found: number }[] }
 
 /**
  * Draws a paper from a bank by a blueprint. The same bank, blueprint and seed always give the same paper, whatever the
@@ -32,7 +34,9 @@ export function assemble(bank: readonly Question[], blueprint: Blueprint, seed: 
   for (const line of lines) {
     const fitting = inOrder.filter(
       (question) =>
-        question.topic === line.topic && !drawn.has(question) && (line.difficulty ?? question.difficulty) === question.difficulty,
+        question.topic === line.topic &&
+        !drawn.has(question) &&
+        (line.difficulty ?? question.difficulty) === question.difficulty,
     )
     if (fitting.length < line.count) short.push({ topic: line.topic, wanted: line.count, found: fitting.length })
     for (const question of shuffled(fitting, random).slice(0, line.count)) drawn.add(question)

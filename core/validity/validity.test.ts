@@ -19,7 +19,9 @@ test.each([
 test('what does not expire has no last day, and what nobody said is unknown', () => {
   expect(validityOn(day('2026-11-24'), { through: 'does not expire' }, 30)).toEqual({ state: 'does not expire' })
   expect(validityOn(day('2026-11-24'), { through: 'unknown' }, 30).state).toBe('unknown')
-  expect(validityOn(day('2026-11-24'), { from: partialDate('2026-12'), through: partialDate('2028') }, 30).state).toBe('not yet valid')
+  expect(validityOn(day('2026-11-24'), { from: partialDate('2026-12'), through: partialDate('2028') }, 30).state).toBe(
+    'not yet valid',
+  )
   expect(validityOn(day('2026-11-24'), until('2028'), 30, 'revoked').state).toBe('revoked')
 })
 

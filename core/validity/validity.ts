@@ -4,7 +4,15 @@ import { type PartialDate, spanOf } from '../dates/partialDate'
 /** How long a thing holds, as its paper or its issuer says. */
 export type Term = { from?: PartialDate; through: PartialDate | 'does not expire' | 'unknown' }
 
-export type ValidityState = 'not yet valid' | 'valid' | 'expiring' | 'lapsed' | 'does not expire' | 'suspended' | 'revoked' | 'unknown'
+export type ValidityState =
+  | 'not yet valid'
+  | 'valid'
+  | 'expiring'
+  | 'lapsed'
+  | 'does not expire'
+  | 'suspended'
+  | 'revoked'
+  | 'unknown'
 
 export type Validity = {
   state: ValidityState

@@ -57,13 +57,26 @@ export const verdictWord = (verdict: Verdict): string => verdictWords[verdict]
 export function comparisonSentence(comparison: ClaimComparison): { head: string; detail: string } {
   const different = comparison.fields.filter(({ verdict, matters }) => verdict === 'different' && matters).length
   const close = comparison.fields.filter(({ verdict }) => verdict === 'close').length
-  const unsaid = comparison.fields.filter(({ bySource, matters, claimed }) => matters && claimed !== '' && bySource.verdict === 'not stated').length
-  const detail = unique(comparison.explanations.map(({ label, reasons, verdict }) => `${label}: ${explained(verdict, reasons)}.`)).slice(0, 3).join(' ')
+  const unsaid = comparison.fields.filter(
+    ({ bySource, matters, claimed }) => matters && claimed !== '' && bySource.verdict === 'not stated',
+  ).length
+  const oneAField = comparison.explanations.filter(
+    ({ key }, index, all) => all.findIndex((other) => other.key === key) === index,
+  )
+  const detail = unique(oneAField.map(({ label, reasons, verdict }) => `${label}: ${explained(verdict, reasons)}.`))
+    .slice(0, 3)
+    .join(' ')
   const head = {
-    'no reply': close > 0 ? `${count(close)} ${close === 1 ? "is" : "are"} close between claim and document.` : 'The source has not answered yet.',
+    'no reply':
+      close > 0
+        ? `${count(close)} ${close === 1 ? 'is' : 'are'} close between claim and document.`
+        : 'The source has not answered yet.',
     agrees: 'The source agrees in every field that matters.',
     contradicts: `${count(different)} contradict${different === 1 ? 's' : ''}.`,
-    look: close > 0 ? `${count(close)} ${close === 1 ? "is" : "are"} close, not the same.` : `The source left ${unsaid === 1 ? 'one field' : `${unsaid} fields`} unsaid.`,
+    look:
+      close > 0
+        ? `${count(close)} ${close === 1 ? 'is' : 'are'} close, not the same.`
+        : `The source left ${unsaid === 1 ? 'one field' : `${unsaid} fields`} unsaid.`,
   }[comparison.outcome]
   return { head, detail }
 }

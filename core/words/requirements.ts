@@ -11,9 +11,18 @@ const byGate: Record<Gate, string> = {
 
 /** A requirement as a sentence for a person who considers applying. */
 export function requirementSentence(requirement: Requirement, nameOf: (key: string) => string = (key) => key): string {
-  const asked = [requirement.asks, ...(requirement.alternatives ?? [])].map((ask) => askWords(ask, nameOf)).join(', or ')
-  const proof = { claimed: requirement.paper ? ', with the paper attached' : '', evidenced: ', shown by a document', confirmed: ', confirmed by whoever issued it' }
-  const valid = requirement.validStartPlusDays === undefined ? '' : `, valid through the start and ${writeDays(requirement.validStartPlusDays)} more`
+  const asked = [requirement.asks, ...(requirement.alternatives ?? [])]
+    .map((ask) => askWords(ask, nameOf))
+    .join(', or ')
+  const proof = {
+    claimed: requirement.paper ? ', with the paper attached' : '',
+    evidenced: ', shown by a document',
+    confirmed: ', confirmed by whoever issued it',
+  }
+  const valid =
+    requirement.validStartPlusDays === undefined
+      ? ''
+      : `, valid through the start and ${writeDays(requirement.validStartPlusDays)} more`
   const exempt = requirement.exempt ? ` Not needed if ${requirement.exempt.because}.` : ''
   return `${capital(asked)}${proof[requirement.rung]}${valid}, ${byGate[requirement.gate]}.${exempt}`
 }
@@ -54,11 +63,16 @@ export function paperWords(requirement: Requirement): string | undefined {
     if (ask.kind === 'every work entry') return ['a letter or certificate of each job']
     return []
   })
-  return papers.length === 0 ? undefined : `${capital(papers.join(', or '))}: PDF, JPEG or PNG, up to 10 MB and 20 pages`
+  return papers.length === 0
+    ? undefined
+    : `${capital(papers.join(', or '))}: PDF, JPEG or PNG, up to 10 MB and 20 pages`
 }
 
 /** Why an outcome is as it is, as a sentence for the desk. */
-export function outcomeWords(outcome: Pick<Outcome, 'reason' | 'title'>, nameOf: (key: string) => string = (key) => key): string {
+export function outcomeWords(
+  outcome: Pick<Outcome, 'reason' | 'title'>,
+  nameOf: (key: string) => string = (key) => key,
+): string {
   return reasonWords(outcome.reason, nameOf)
 }
 
@@ -152,4 +166,5 @@ const deskActs: Record<Step['what'], string> = {
 export const ballWords = (step: Step): string => deskActs[step.what]
 
 const capital = (text: string) => text.replace(/^./, (letter) => letter.toUpperCase())
-const monthsWords = (months: number) => (months < 12 ? `${months} m` : `${Math.floor(months / 12)} y${months % 12 ? ` ${months % 12} m` : ''}`)
+const monthsWords = (months: number) =>
+  months < 12 ? `${months} m` : `${Math.floor(months / 12)} y${months % 12 ? ` ${months % 12} m` : ''}`

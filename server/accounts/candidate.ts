@@ -8,7 +8,14 @@ import { Account, Candidate } from './model'
 export async function candidateOf(deps: Deps, actor: AccountActor): Promise<Candidate> {
   const [candidate] = await Candidate.findOrCreate({
     where: { accountId: actor.id },
-    defaults: { id: uuid(), accountId: actor.id, name: actor.name, born: null, otherNames: [], createdAt: deps.clock.now() },
+    defaults: {
+      id: uuid(),
+      accountId: actor.id,
+      name: actor.name,
+      born: null,
+      otherNames: [],
+      createdAt: deps.clock.now(),
+    },
   })
   return candidate
 }
@@ -22,11 +29,16 @@ export async function candidateWithMail(id: string) {
 }
 
 /** Takes over name and birth date from the answers about the person. */
-export async function rememberPerson(id: string, person: { name?: string; born?: string | null; otherNames?: Candidate['otherNames'] }) {
+export async function rememberPerson(
+  id: string,
+  person: { name?: string; born?: string | null; otherNames?: Candidate['otherNames'] },
+) {
   await Candidate.update(person, { where: { id } })
 }
 
 export async function candidatesNamed(text: string, most: number): Promise<{ id: string; name: string }[]> {
   const like = `%${text.replace(/[\\%_]/g, '\\$&')}%`
-  return (await Candidate.findAll({ where: { name: { [Op.like]: like } }, order: ['name', 'id'], limit: most })).map(({ id, name }) => ({ id, name }))
+  return (await Candidate.findAll({ where: { name: { [Op.like]: like } }, order: ['name', 'id'], limit: most })).map(
+    ({ id, name }) => ({ id, name }),
+  )
 }

@@ -10,7 +10,11 @@ import { actorOf, openSession } from './session'
 export async function confirmMail(deps: Deps, _actor: Actor, input: { token: string }) {
   const link = await AccountLink.findByPk(hashOf(input.token))
   if (!link || link.usedAt || link.expiresAt < deps.clock.now()) {
-    throw new Problem(410, 'link-used', 'This link has been used or is too old. Sign in, or make the account again to get a new link.')
+    throw new Problem(
+      410,
+      'link-used',
+      'This link has been used or is too old. Sign in, or make the account again to get a new link.',
+    )
   }
   const account = await Account.findByPk(link.accountId, { rejectOnEmpty: true })
   await link.update({ usedAt: deps.clock.now() })
@@ -18,5 +22,5 @@ export async function confirmMail(deps: Deps, _actor: Actor, input: { token: str
   const self = actorOf(account)
   await candidateOf(deps, self)
   await recordEvent(deps, self, { code: 'address-confirmed', what: 'Confirmed the mail address', about: account.mail })
-  return { token: await openSession(deps, account.id), next: link.next }
+  return { token: await openSession(account.id), next: link.next }
 }

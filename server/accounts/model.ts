@@ -1,4 +1,11 @@
-import { type CreationOptional, DataTypes, type InferAttributes, type InferCreationAttributes, Model, type Sequelize } from 'sequelize'
+import {
+  type CreationOptional,
+  DataTypes,
+  type InferAttributes,
+  type InferCreationAttributes,
+  Model,
+  type Sequelize,
+} from 'sequelize'
 import type { Role } from '#contract/endpoint'
 import { define, id, json, longText, moment, momentOrNull, text, textOrNull, uuid } from '../database/columns'
 
@@ -40,8 +47,29 @@ export class Candidate extends Model<InferAttributes<Candidate>, InferCreationAt
 
 export function defineAccounts(sequelize: Sequelize) {
   const tokenHash = { type: DataTypes.STRING(64), primaryKey: true }
-  define(Account, sequelize, 'accounts', { id, mail: text, name: text, passwordHash: text, roles: json, confirmedAt: momentOrNull, createdAt: moment })
-  define(AccountLink, sequelize, 'account_links', { tokenHash, accountId: uuid, next: textOrNull, expiresAt: moment, usedAt: momentOrNull })
+  define(Account, sequelize, 'accounts', {
+    id,
+    mail: text,
+    name: text,
+    passwordHash: text,
+    roles: json,
+    confirmedAt: momentOrNull,
+    createdAt: moment,
+  })
+  define(AccountLink, sequelize, 'account_links', {
+    tokenHash,
+    accountId: uuid,
+    next: textOrNull,
+    expiresAt: moment,
+    usedAt: momentOrNull,
+  })
   define(Session, sequelize, 'sessions', { tokenHash, accountId: uuid, createdAt: moment, expiresAt: moment })
-  define(Candidate, sequelize, 'candidates', { id, accountId: uuid, name: longText, born: textOrNull, otherNames: json, createdAt: moment })
+  define(Candidate, sequelize, 'candidates', {
+    id,
+    accountId: uuid,
+    name: longText,
+    born: textOrNull,
+    otherNames: json,
+    createdAt: moment,
+  })
 }

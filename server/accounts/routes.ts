@@ -41,6 +41,7 @@ export const accountRoutes = [
 
 const faceOf = ({ config }: Deps, actor: Actor, csrf: string) => ({
   csrf,
-  account: actor.kind === 'account' ? { id: actor.id, name: actor.name, mail: actor.mail, roles: [...actor.roles] } : null,
+  account:
+    actor.kind === 'account' ? { id: actor.id, name: actor.name, mail: actor.mail, roles: [...actor.roles] } : null,
   demo: config.demo,
 })

@@ -1,15 +1,20 @@
+import type { Account as AccountActor } from '../deps'
 import { hashOf, newToken } from '../http/tokens'
-import type { Account as AccountActor, Deps } from '../deps'
 import { Account, Session } from './model'
 
 const sessionDays = 14
 
 /** Opens a session and gives the secret for its cookie; only the hash is kept. */
-export async function openSession(deps: Deps, accountId: string): Promise<string> {
+export async function openSession(accountId: string): Promise<string> {
   const { token, tokenHash } = newToken()
   // Sessions go by the machine's clock: moving the demo's clock forward signs nobody out.
   const now = new Date()
-  await Session.create({ tokenHash, accountId, createdAt: now, expiresAt: new Date(now.getTime() + sessionDays * 86_400_000) })
+  await Session.create({
+    tokenHash,
+    accountId,
+    createdAt: now,
+    expiresAt: new Date(now.getTime() + sessionDays * 86_400_000),
+  })
   return token
 }
 
@@ -24,4 +29,10 @@ export async function accountOfSession(token: string): Promise<AccountActor | un
   return account ? actorOf(account) : undefined
 }
 
-export const actorOf = ({ id, name, mail, roles }: Account): AccountActor => ({ kind: 'account', id, name, mail, roles })
+export const actorOf = ({ id, name, mail, roles }: Account): AccountActor => ({
+  kind: 'account',
+  id,
+  name,
+  mail,
+  roles,
+})

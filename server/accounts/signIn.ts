@@ -15,9 +15,15 @@ export async function signIn(deps: Deps, input: { mail: string; password: string
   await countAttempt(deps, `sign-in from ${from}`, 50, 900)
   const account = await Account.findOne({ where: { mail } })
   const right = await verify(account?.passwordHash ?? (await nobodysHash), input.password)
-  if (!account || !right) throw new Problem(401, 'wrong-mail-or-password', 'Mail address and password do not belong together.')
-  if (!account.confirmedAt) throw new Problem(403, 'not-confirmed', 'Open the link in the mail we sent you first. To get a new one, make the account again.')
+  if (!account || !right)
+    throw new Problem(401, 'wrong-mail-or-password', 'Mail address and password do not belong together.')
+  if (!account.confirmedAt)
+    throw new Problem(
+      403,
+      'not-confirmed',
+      'Open the link in the mail we sent you first. To get a new one, make the account again.',
+    )
   await forgetAttempts(deps, `sign-in ${mail}`)
   await forgetAttempts(deps, `sign-in from ${from}`)
-  return { actor: actorOf(account), token: await openSession(deps, account.id) }
+  return { actor: actorOf(account), token: await openSession(account.id) }
 }

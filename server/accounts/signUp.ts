@@ -19,7 +19,8 @@ export async function signUp(deps: Deps, actor: Actor, input: Input<typeof contr
   const mail = input.mail.trim().toLowerCase()
   const name = input.name.trim()
   if (name === '') throw invalidField('/body/name', 'Give the name you go by.')
-  if (input.password.toLowerCase().includes(mail.split('@')[0]!)) throw invalidField('/body/password', 'The password holds your mail address. Choose another.')
+  if (input.password.toLowerCase().includes(mail.split('@')[0]!))
+    throw invalidField('/body/password', 'The password holds your mail address. Choose another.')
   const known = await Account.findOne({ where: { mail } })
   // Hash in both cases, so that the time taken says nothing either.
   const passwordHash = await hash(input.password)
@@ -33,10 +34,23 @@ export async function signUp(deps: Deps, actor: Actor, input: Input<typeof contr
   }
   const account = known
     ? await known.update({ name, passwordHash })
-    : await Account.create({ id: uuid(), mail, name, passwordHash, roles: ['candidate'], confirmedAt: null, createdAt: deps.clock.now() })
+    : await Account.create({
+        id: uuid(),
+        mail,
+        name,
+        passwordHash,
+        roles: ['candidate'],
+        confirmedAt: null,
+        createdAt: deps.clock.now(),
+      })
   const { token, tokenHash } = newToken()
   const next = input.next?.startsWith('/') && !input.next.startsWith('//') ? input.next : null
-  await AccountLink.create({ tokenHash, accountId: account.id, next, expiresAt: new Date(deps.clock.now().getTime() + linkHours * 3_600_000) })
+  await AccountLink.create({
+    tokenHash,
+    accountId: account.id,
+    next,
+    expiresAt: new Date(deps.clock.now().getTime() + linkHours * 3_600_000),
+  })
   await queueMail(deps, {
     to: { name, mail },
     subject: 'Confirm your address',

@@ -1,4 +1,4 @@
-import { aDegree, aJob, applied, aPaper, type House, openHouse, personAnswers } from '../../test/house'
+import { aDegree, aJob, aPaper, applied, type House, openHouse, personAnswers } from '../../test/house'
 import { Snapshot } from './model'
 
 let house: House
@@ -12,18 +12,40 @@ describe('an application being written', () => {
     const candidate = await house.candidate('Nadia Left')
     const { id } = await candidate.done('beginApplication', { params: { slug: 'cableway-electrical-supervisor' } })
     const left = async () => (await candidate.done('readDraft', { params: { id } })).left
-    expect((await left()).map(({ section }) => section)).toEqual(expect.arrayContaining(['about', 'contact', 'study', 'work', 'declarations', 'permission']))
+    expect((await left()).map(({ section }) => section)).toEqual(
+      expect.arrayContaining(['about', 'contact', 'study', 'work', 'declarations', 'permission']),
+    )
 
     const early = await candidate.call('sendApplication', { params: { id }, body: { version: 0 } })
     expect([early.status, early.body.code]).toEqual([409, 'not-complete'])
 
-    await candidate.done('saveAnswers', { params: { id }, body: { version: 0, changes: personAnswers('Nadia', 'Left') } })
+    await candidate.done('saveAnswers', {
+      params: { id },
+      body: { version: 0, changes: personAnswers('Nadia', 'Left') },
+    })
     const degree = await candidate.done('addClaim', { body: { details: aDegree(house) } })
-    expect((await left()).map(({ title, why }) => `${title}: ${why}`)).toContain('Degree or diploma, with its certificate: MSc Electrical Engineering: no document yet.')
-    await candidate.done('uploadDocument', { params: { id: degree.id }, query: { fileName: 'Degree.pdf' }, body: await aPaper() })
+    expect((await left()).map(({ title, why }) => `${title}: ${why}`)).toContain(
+      'Degree or diploma, with its certificate: MSc Electrical Engineering: no document yet.',
+    )
+    await candidate.done('uploadDocument', {
+      params: { id: degree.id },
+      query: { fileName: 'Degree.pdf' },
+      body: await aPaper(),
+    })
     await candidate.done('addClaim', { body: { details: aJob(house, { from: '2024-06-01' }) } })
     expect((await left()).find(({ section }) => section === 'work')?.why).toMatch(/days to account for/)
-    await candidate.done('addClaim', { body: { details: aJob(house, { activity: 'care', sourceId: null, sourceName: '', position: 'Cared for my mother', from: '2018-04-01', to: '2024-05-31' }) } })
+    await candidate.done('addClaim', {
+      body: {
+        details: aJob(house, {
+          activity: 'care',
+          sourceId: null,
+          sourceName: '',
+          position: 'Cared for my mother',
+          from: '2018-04-01',
+          to: '2024-05-31',
+        }),
+      },
+    })
     await candidate.done('signPermission', { params: { id }, body: { fullName: 'Nadia Left', agreed: true } })
     expect(await left()).toEqual([])
   })
@@ -31,32 +53,60 @@ describe('an application being written', () => {
   test('a yes asks for an explanation before it can be sent', async () => {
     const candidate = await house.candidate('Yes Sayer')
     const { id } = await candidate.done('beginApplication', { params: { slug: 'cableway-electrical-supervisor' } })
-    const { left } = await candidate.done('saveAnswers', { params: { id }, body: { version: 0, changes: { 'declare.dismissed': 'yes' } } })
-    expect(left.some(({ title }) => title.startsWith('Were you ever dismissed') && title.endsWith('what happened'))).toBe(true)
+    const { left } = await candidate.done('saveAnswers', {
+      params: { id },
+      body: { version: 0, changes: { 'declare.dismissed': 'yes' } },
+    })
+    expect(
+      left.some(({ title }) => title.startsWith('Were you ever dismissed') && title.endsWith('what happened')),
+    ).toBe(true)
   })
 
   test('an old version is refused with what stands now, and loses nothing', async () => {
     const candidate = await house.candidate('Two Tabs')
     const { id } = await candidate.done('beginApplication', { params: { slug: 'track-engineer' } })
-    await candidate.done('saveAnswers', { params: { id }, body: { version: 0, changes: { 'about.givenNames': 'Here' } } })
-    const late = await candidate.call('saveAnswers', { params: { id }, body: { version: 0, changes: { 'about.givenNames': 'There' } } })
+    await candidate.done('saveAnswers', {
+      params: { id },
+      body: { version: 0, changes: { 'about.givenNames': 'Here' } },
+    })
+    const late = await candidate.call('saveAnswers', {
+      params: { id },
+      body: { version: 0, changes: { 'about.givenNames': 'There' } },
+    })
     expect(late.status).toBe(409)
-    expect(late.body).toMatchObject({ code: 'changed-meanwhile', version: 1, current: { answers: { 'about.givenNames': 'Here' } } })
-    await candidate.done('saveAnswers', { params: { id }, body: { version: 1, changes: { 'about.givenNames': 'There' } } })
+    expect(late.body).toMatchObject({
+      code: 'changed-meanwhile',
+      version: 1,
+      current: { answers: { 'about.givenNames': 'Here' } },
+    })
+    await candidate.done('saveAnswers', {
+      params: { id },
+      body: { version: 1, changes: { 'about.givenNames': 'There' } },
+    })
   })
 
   test('bad answers are refused field by field', async () => {
     const candidate = await house.candidate('Bad Answers')
     const { id } = await candidate.done('beginApplication', { params: { slug: 'track-engineer' } })
-    const refused = await candidate.call('saveAnswers', { params: { id }, body: { version: 0, changes: { 'contact.phone': '12', 'about.born': 'May', nonsense: 'x' } } })
+    const refused = await candidate.call('saveAnswers', {
+      params: { id },
+      body: { version: 0, changes: { 'contact.phone': '12', 'about.born': 'May', nonsense: 'x' } },
+    })
     expect(refused.status).toBe(422)
-    expect(refused.body.faults?.map(({ pointer }) => pointer)).toEqual(['/body/changes/contact.phone', '/body/changes/about.born', '/body/changes/nonsense'])
+    expect(refused.body.faults?.map(({ pointer }) => pointer)).toEqual([
+      '/body/changes/contact.phone',
+      '/body/changes/about.born',
+      '/body/changes/nonsense',
+    ])
   })
 
   test('the permission is signed with one’s own name', async () => {
     const candidate = await house.candidate('Anna Petrova')
     const { id } = await candidate.done('beginApplication', { params: { slug: 'track-engineer' } })
-    expect((await candidate.call('signPermission', { params: { id }, body: { fullName: 'Somebody Else', agreed: true } })).status).toBe(422)
+    expect(
+      (await candidate.call('signPermission', { params: { id }, body: { fullName: 'Somebody Else', agreed: true } }))
+        .status,
+    ).toBe(422)
     await candidate.done('signPermission', { params: { id }, body: { fullName: 'PETROVA Anna', agreed: true } })
   })
 })
@@ -65,12 +115,20 @@ describe('sending', () => {
   test('a double click sends once, and gives the same reference', async () => {
     const candidate = await house.candidate('Double Click')
     const { id } = await candidate.done('beginApplication', { params: { slug: 'cableway-electrical-supervisor' } })
-    await candidate.done('saveAnswers', { params: { id }, body: { version: 0, changes: personAnswers('Double', 'Click') } })
+    await candidate.done('saveAnswers', {
+      params: { id },
+      body: { version: 0, changes: personAnswers('Double', 'Click') },
+    })
     const degree = await candidate.done('addClaim', { body: { details: aDegree(house) } })
-    await candidate.done('uploadDocument', { params: { id: degree.id }, query: { fileName: 'Degree.pdf' }, body: await aPaper() })
+    await candidate.done('uploadDocument', {
+      params: { id: degree.id },
+      query: { fileName: 'Degree.pdf' },
+      body: await aPaper(),
+    })
     await candidate.done('addClaim', { body: { details: aJob(house) } })
     await candidate.done('signPermission', { params: { id }, body: { fullName: 'Double Click', agreed: true } })
-    const send = () => candidate.call('sendApplication', { params: { id }, body: { version: 1 }, key: 'one-and-the-same-key' })
+    const send = () =>
+      candidate.call('sendApplication', { params: { id }, body: { version: 1 }, key: 'one-and-the-same-key' })
     const [first, second] = await Promise.all([send(), send()])
     expect([first.status, second.status]).toEqual([200, 200])
     expect(first.body.reference).toBe(second.body.reference)
@@ -78,7 +136,9 @@ describe('sending', () => {
     const again = await candidate.call('sendApplication', { params: { id }, body: { version: 2 } })
     expect([again.status, again.body.code]).toEqual([409, 'already-sent'])
     await house.mailTo(candidate.mail, first.body.reference)
-    const mails = house.mailbox.mails.filter(({ to, subject }) => to === candidate.mail && subject.includes(first.body.reference))
+    const mails = house.mailbox.mails.filter(
+      ({ to, subject }) => to === candidate.mail && subject.includes(first.body.reference),
+    )
     expect(mails).toHaveLength(1)
     expect(mails[0]!.attachments[0]!.bytes.subarray(0, 5).toString()).toBe('%PDF-')
   })
@@ -89,11 +149,21 @@ describe('sending', () => {
     const before = await Snapshot.findByPk(id, { rejectOnEmpty: true })
     const draft = await candidate.done('readDraft', { params: { id } })
     const job = draft.claims.find((claim) => claim.id === jobId)!
-    await candidate.done('changeClaim', { params: { id: jobId }, body: { version: job.version, details: { ...job.details, position: 'Chief engineer' } } })
+    await candidate.done('changeClaim', {
+      params: { id: jobId },
+      body: { version: job.version, details: { ...job.details, position: 'Chief engineer' } },
+    })
     const after = await Snapshot.findByPk(id, { rejectOnEmpty: true })
     expect(after.sha256).toBe(before.sha256)
     expect(JSON.stringify(after.content)).not.toContain('Chief engineer')
-    expect((await candidate.call('saveAnswers', { params: { id }, body: { version: 2, changes: { 'about.givenNames': 'Else' } } })).body.code).toBe('already-sent')
+    expect(
+      (
+        await candidate.call('saveAnswers', {
+          params: { id },
+          body: { version: 2, changes: { 'about.givenNames': 'Else' } },
+        })
+      ).body.code,
+    ).toBe('already-sent')
   })
 
   test('the next application knows the person already', async () => {
@@ -113,15 +183,21 @@ describe('vacancies', () => {
     const all = await visitor.done('listVacancies')
     expect(all.vacancies).toHaveLength(6)
     const narrowed = await visitor.done('listVacancies', { query: { family: 'Operations' } })
-    expect(narrowed.vacancies.map(({ slug }) => slug).sort()).toEqual(['control-room-dispatcher', 'rack-railway-driver'])
+    expect(narrowed.vacancies.map(({ slug }) => slug).sort()).toEqual([
+      'control-room-dispatcher',
+      'rack-railway-driver',
+    ])
     expect(narrowed.facets.family.reduce((sum, { count }) => sum + count, 0)).toBe(6)
     expect(narrowed.facets.contract).toEqual([{ value: 'Permanent', count: 2 }])
-    expect((await visitor.done('listVacancies', { query: { text: 'grips rope' } })).vacancies.map(({ slug }) => slug)).toEqual(['rope-access-inspector'])
+    expect(
+      (await visitor.done('listVacancies', { query: { text: 'grips rope' } })).vacancies.map(({ slug }) => slug),
+    ).toEqual(['rope-access-inspector'])
   })
 
   test('institutions are found by any name, in any spelling', async () => {
     const candidate = await house.candidate('Name Finder')
-    const names = async (text: string) => (await candidate.done('findSources', { query: { text, kind: 'university,school' } })).map(({ name }) => name)
+    const names = async (text: string) =>
+      (await candidate.done('findSources', { query: { text, kind: 'university,school' } })).map(({ name }) => name)
     expect(await names('universite arlac')).toEqual(['Université d’Arlac'])
     expect(await names('Arvelle Polytechnic')).toEqual(['Institut polytechnique d’Arvelle'])
     expect((await names('Arvele Politechnic'))[0]).toBe('Institut polytechnique d’Arvelle')

@@ -4,8 +4,8 @@ import { recordEvent } from '../audit/record'
 import type { Account, Deps } from '../deps'
 import { conflict } from '../http/problems'
 import { isOpen, vacancyBySlug } from '../vacancies/vacancies'
-import { Application } from './model'
 import { applicationsOf } from './find'
+import { Application } from './model'
 
 /** Begins an application, or comes back to the one already begun. Answers about the person are taken over from the last one. */
 export async function beginApplication(deps: Deps, actor: Account, slug: string) {
@@ -13,10 +13,13 @@ export async function beginApplication(deps: Deps, actor: Account, slug: string)
   const candidate = await candidateOf(deps, actor)
   const existing = await Application.findOne({ where: { candidateId: candidate.id, vacancyId: vacancy.id } })
   if (existing) return { id: existing.id }
-  if (!isOpen(vacancy, deps.clock.now())) throw conflict('closed', 'This vacancy is closed. Nothing can be begun for it any more.')
+  if (!isOpen(vacancy, deps.clock.now()))
+    throw conflict('closed', 'This vacancy is closed. Nothing can be begun for it any more.')
   const earlier = (await applicationsOf(candidate.id)).at(-1)
   const now = deps.clock.now()
-  const reused = Object.entries(earlier?.answers ?? {}).filter(([key]) => key.startsWith('about.') || key.startsWith('contact.'))
+  const reused = Object.entries(earlier?.answers ?? {}).filter(
+    ([key]) => key.startsWith('about.') || key.startsWith('contact.'),
+  )
   const application = await Application.create({
     id: uuid(),
     candidateId: candidate.id,

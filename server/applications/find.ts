@@ -13,9 +13,17 @@ export const activeStages = ['sent', 'shortlisted', 'offered'] as const satisfie
 export const applicationById = (id: string): Promise<Application> => Application.findByPk(id, { rejectOnEmpty: true })
 
 /** An application of the person's own; somebody else's is not there. */
-export async function ownApplication(deps: Deps, actor: Account, id: string, options: { lock?: boolean } = {}): Promise<Application> {
+export async function ownApplication(
+  deps: Deps,
+  actor: Account,
+  id: string,
+  options: { lock?: boolean } = {},
+): Promise<Application> {
   const candidate = await candidateOf(deps, actor)
-  const application = await Application.findOne({ where: { id, candidateId: candidate.id }, ...(options.lock ? lockOf() : {}) })
+  const application = await Application.findOne({
+    where: { id, candidateId: candidate.id },
+    ...(options.lock ? lockOf() : {}),
+  })
   if (!application) throw notFound()
   return application
 }
@@ -28,15 +36,23 @@ export async function ownApplicationFor(actor: Account, vacancyId: string) {
 
 /** An application the desk may see: one that has been sent. What is still being written is nobody else's. */
 export async function sentApplication(id: string, options: { lock?: boolean } = {}): Promise<Application> {
-  const application = await Application.findOne({ where: { id, stage: { [Op.ne]: 'being written' } }, ...(options.lock ? lockOf() : {}) })
+  const application = await Application.findOne({
+    where: { id, stage: { [Op.ne]: 'being written' } },
+    ...(options.lock ? lockOf() : {}),
+  })
   if (!application) throw notFound()
   return application
 }
 
-export const applicationsOf = (candidateId: string): Promise<Application[]> => Application.findAll({ where: { candidateId }, order: ['createdAt', 'id'] })
+export const applicationsOf = (candidateId: string): Promise<Application[]> =>
+  Application.findAll({ where: { candidateId }, order: ['createdAt', 'id'] })
 
 export const activeApplications = (after: string | undefined, most: number): Promise<Application[]> =>
-  Application.findAll({ where: { stage: [...activeStages], ...(after ? { id: { [Op.gt]: after } } : {}) }, order: ['id'], limit: most })
+  Application.findAll({
+    where: { stage: [...activeStages], ...(after ? { id: { [Op.gt]: after } } : {}) },
+    order: ['id'],
+    limit: most,
+  })
 
 export async function countsByStage(): Promise<Map<string, Record<string, number>>> {
   const rows = await Application.count({ group: ['vacancyId', 'stage'] })

@@ -2,8 +2,8 @@ import { sectionOf } from '#core/form/form'
 import { openAt } from '#core/requirements/evaluate'
 import type { Outcome } from '#core/requirements/requirement'
 import { outcomeWords } from '#core/words/requirements'
-import { namesFor, requirementsOf } from '../vacancies/vacancies'
 import type { Vacancy } from '../vacancies/model'
+import { namesFor, requirementsOf } from '../vacancies/vacancies'
 
 /** What still keeps an application from being sent, each with the section where it is settled. */
 export async function leftOf(vacancy: Vacancy, outcomes: readonly Outcome[]) {
@@ -12,7 +12,10 @@ export async function leftOf(vacancy: Vacancy, outcomes: readonly Outcome[]) {
   const open = openAt(outcomes, 'send')
   const unanswered = new Set(open.flatMap(({ reason }) => (reason.code === 'answer-missing' ? [reason.question] : [])))
   // What only hangs on an answer that is itself on the list is not a second thing to do.
-  const counted = open.filter(({ reason }) => reason.code !== 'condition-undecided' || !reason.deciding.every((question) => unanswered.has(question)))
+  const counted = open.filter(
+    ({ reason }) =>
+      reason.code !== 'condition-undecided' || !reason.deciding.every((question) => unanswered.has(question)),
+  )
   return counted.map((outcome) => {
     const requirement = requirements.find(({ key }) => key === outcome.requirement)!
     return {

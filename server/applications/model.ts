@@ -1,6 +1,25 @@
-import { type CreationOptional, DataTypes, type InferAttributes, type InferCreationAttributes, Model, type Sequelize } from 'sequelize'
+import {
+  type CreationOptional,
+  DataTypes,
+  type InferAttributes,
+  type InferCreationAttributes,
+  Model,
+  type Sequelize,
+} from 'sequelize'
 import type { Stage } from '#contract/applications'
-import { day, define, id, json, moment, momentOrNull, text, textOrNull, uuid, whole, wholeOrNull } from '../database/columns'
+import {
+  day,
+  define,
+  id,
+  json,
+  moment,
+  momentOrNull,
+  text,
+  textOrNull,
+  uuid,
+  whole,
+  wholeOrNull,
+} from '../database/columns'
 
 export class Application extends Model<InferAttributes<Application>, InferCreationAttributes<Application>> {
   declare id: string
@@ -28,6 +47,26 @@ export class Snapshot extends Model<InferAttributes<Snapshot>, InferCreationAttr
 }
 
 export function defineApplications(sequelize: Sequelize) {
-  define(Application, sequelize, 'applications', { id, candidateId: uuid, vacancyId: uuid, number: wholeOrNull, reference: textOrNull, stage: text, answers: json, version: whole, lastSection: textOrNull, targetStart: day, createdAt: moment, savedAt: moment, sentAt: momentOrNull, remindedAt: momentOrNull })
-  define(Snapshot, sequelize, 'snapshots', { applicationId: { type: DataTypes.UUID, primaryKey: true }, content: json, sha256: text, createdAt: moment })
+  define(Application, sequelize, 'applications', {
+    id,
+    candidateId: uuid,
+    vacancyId: uuid,
+    number: wholeOrNull,
+    reference: textOrNull,
+    stage: text,
+    answers: json,
+    version: whole,
+    lastSection: textOrNull,
+    targetStart: day,
+    createdAt: moment,
+    savedAt: moment,
+    sentAt: momentOrNull,
+    remindedAt: momentOrNull,
+  })
+  define(Snapshot, sequelize, 'snapshots', {
+    applicationId: { type: DataTypes.UUID, primaryKey: true },
+    content: json,
+    sha256: text,
+    createdAt: moment,
+  })
 }

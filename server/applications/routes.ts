@@ -10,12 +10,20 @@ import { myApplications, readStatus } from './status'
 import { withdraw } from './withdraw'
 
 export const applicationRoutes = [
-  bind(contract.beginApplication, ({ deps, actor, input }) => beginApplication(deps, actor as Account, input.params.slug)),
+  bind(contract.beginApplication, ({ deps, actor, input }) =>
+    beginApplication(deps, actor as Account, input.params.slug),
+  ),
   bind(contract.myApplications, ({ deps, actor }) => myApplications(deps, actor as Account)),
   bind(contract.readDraft, ({ deps, actor, input }) => readDraft(deps, actor as Account, input.params.id)),
-  bind(contract.saveAnswers, ({ deps, actor, input }) => saveAnswers(deps, actor as Account, input.params.id, input.body)),
-  bind(contract.signPermission, ({ deps, actor, input }) => signForApplication(deps, actor as Account, input.params.id, input.body.fullName)),
-  bind(contract.sendApplication, ({ deps, actor, input }) => sendApplication(deps, actor as Account, input.params.id, input.body.version)),
+  bind(contract.saveAnswers, ({ deps, actor, input }) =>
+    saveAnswers(deps, actor as Account, input.params.id, input.body),
+  ),
+  bind(contract.signPermission, ({ deps, actor, input }) =>
+    signForApplication(deps, actor as Account, input.params.id, input.body.fullName),
+  ),
+  bind(contract.sendApplication, ({ deps, actor, input }) =>
+    sendApplication(deps, actor as Account, input.params.id, input.body.version),
+  ),
   bind(contract.readStatus, ({ deps, actor, input }) => readStatus(deps, actor as Account, input.params.id)),
   bind(contract.withdraw, ({ deps, actor, input }) => withdraw(deps, actor as Account, input.params.id)),
 ]

@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto'
-import { openAt } from '#core/requirements/evaluate'
 import { writeReference } from '#core/references/reference'
+import { openAt } from '#core/requirements/evaluate'
 import { candidateWithMail } from '../accounts/candidate'
 import { recordEvent } from '../audit/record'
 import { claimFaces, claimsOf } from '../claims/face'
@@ -24,13 +24,16 @@ const referencePrefix = 'VM'
  */
 export async function sendApplication(deps: Deps, actor: Account, id: string, version: number) {
   const application = await ownApplication(deps, actor, id, { lock: true })
-  if (application.stage !== 'being written') throw conflict('already-sent', `This application has been sent, as ${application.reference}.`)
+  if (application.stage !== 'being written')
+    throw conflict('already-sent', `This application has been sent, as ${application.reference}.`)
   insistOnVersion(version, application.version, { answers: application.answers })
   const vacancy = await vacancyById(application.vacancyId)
   const now = deps.clock.now()
-  if (!isOpen(vacancy, now)) throw conflict('closed', 'This vacancy is closed. What you wrote is kept, and cannot be sent any more.')
+  if (!isOpen(vacancy, now))
+    throw conflict('closed', 'This vacancy is closed. What you wrote is kept, and cannot be sent any more.')
   const { outcomes } = await readinessOf(deps, application)
-  if (openAt(outcomes, 'send').length > 0) throw conflict('not-complete', 'Something is still missing.', { left: await leftOf(vacancy, outcomes) })
+  if (openAt(outcomes, 'send').length > 0)
+    throw conflict('not-complete', 'Something is still missing.', { left: await leftOf(vacancy, outcomes) })
 
   const number = await nextNumber(deps, 'applications')
   const reference = writeReference(referencePrefix, number)
@@ -42,7 +45,12 @@ export async function sendApplication(deps: Deps, actor: Account, id: string, ve
     vacancy: { id: vacancy.id, title: vacancy.title, requirements: vacancy.requirements, form: vacancy.form },
     answers: application.answers,
     claims: await claimFaces(await claimsOf(application.candidateId)),
-    permission: permission && { fullName: permission.fullName, textVersion: permission.textVersion, sha256: permission.sha256, signedAt: permission.signedAt.toISOString() },
+    permission: permission && {
+      fullName: permission.fullName,
+      textVersion: permission.textVersion,
+      sha256: permission.sha256,
+      signedAt: permission.signedAt.toISOString(),
+    },
   }
   const sha256 = createHash('sha256').update(JSON.stringify(content)).digest('hex')
   await Snapshot.create({ applicationId: id, content, sha256, createdAt: now })

@@ -10,7 +10,14 @@ export async function signForApplication(deps: Deps, actor: Account, id: string,
   const application = await ownApplication(deps, actor, id, { lock: true })
   const person = await candidateWithMail(application.candidateId)
   const vacancy = await vacancyById(application.vacancyId)
-  if (!(await permissionOf(id))) await signPermission(deps, id, { name: person.name, reference: vacancy.title }, fullName.trim())
-  await recordEvent(deps, actor, { code: 'permission-signed', what: 'Signed the permission to check', forCandidate: 'You signed the permission to check.', candidateId: application.candidateId, applicationId: id })
+  if (!(await permissionOf(id)))
+    await signPermission(deps, id, { name: person.name, reference: vacancy.title }, fullName.trim())
+  await recordEvent(deps, actor, {
+    code: 'permission-signed',
+    what: 'Signed the permission to check',
+    forCandidate: 'You signed the permission to check.',
+    candidateId: application.candidateId,
+    applicationId: id,
+  })
   return { done: true as const }
 }

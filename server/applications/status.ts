@@ -2,6 +2,7 @@ import type { Status } from '#contract/applications'
 import { openAt } from '#core/requirements/evaluate'
 import { type Gate, gates, type Outcome, type Requirement, type Step } from '#core/requirements/requirement'
 import { outcomeWords } from '#core/words/requirements'
+import { candidateOf } from '../accounts/candidate'
 import { trailOf } from '../audit/trail'
 import { claimFaces } from '../claims/face'
 import type { Account, Deps } from '../deps'
@@ -11,13 +12,22 @@ import { checkByKey } from '../skills/checks'
 import { allVacancies, namesFor } from '../vacancies/vacancies'
 import { applicationsOf, ownApplication } from './find'
 import { leftOf } from './left'
-import { candidateOf } from '../accounts/candidate'
 import type { Application } from './model'
 
-const gateNames: Record<Gate, string> = { send: 'Application', shortlist: 'Shortlist', offer: 'Offer', start: 'Cleared to start' }
+const gateNames: Record<Gate, string> = {
+  send: 'Application',
+  shortlist: 'Shortlist',
+  offer: 'Offer',
+  start: 'Cleared to start',
+}
 
 /** Whose step it is, said to the candidate. */
-const holders: Record<Step['who'], string> = { candidate: 'you', desk: 'us', source: 'the source', 'hiring manager': 'us' }
+const holders: Record<Step['who'], string> = {
+  candidate: 'you',
+  desk: 'us',
+  source: 'the source',
+  'hiring manager': 'us',
+}
 
 const acts: Partial<Record<Step['what'], Status['toDo'][number]['act']>> = {
   upload: 'upload',
@@ -43,7 +53,9 @@ export async function readStatus(deps: Deps, actor: Account, id: string): Promis
   const ended = application.stage === 'withdrawn' || application.stage === 'declined' || application.stage === 'cleared'
   const afterSending = outcomes.filter(({ gate, steps }) => gate !== 'send' || steps.length > 0)
   const line = (outcome: Outcome) => ({ title: outcome.title, why: outcomeWords(outcome, nameOf) })
-  const theirs = ended ? [] : afterSending.filter((outcome) => outcome.steps[0]?.who === 'candidate' && isDue(outcome, offer !== null))
+  const theirs = ended
+    ? []
+    : afterSending.filter((outcome) => outcome.steps[0]?.who === 'candidate' && isDue(outcome, offer !== null))
   const toDo = await Promise.all(theirs.map((outcome) => toDoOf(outcome, requirements, line(outcome).why)))
   return {
     id,
@@ -52,18 +64,51 @@ export async function readStatus(deps: Deps, actor: Account, id: string): Promis
     stage: application.stage,
     targetStart: application.targetStart,
     ball: ballOf(application, toDo.length, outcomes),
-    likely: ended || application.stage === 'being written' ? null : { early: forecast.early.toString(), likely: forecast.likely.toString(), late: forecast.late.toString() },
+    likely:
+      ended || application.stage === 'being written'
+        ? null
+        : { early: forecast.early.toString(), likely: forecast.likely.toString(), late: forecast.late.toString() },
     gates: gates.map((gate) => {
-      const passedAt = gate === 'send' ? application.sentAt : passages.find((passage) => passage.gate === gate)?.passedAt
-      return { gate, name: gateNames[gate], state: passedAt ? 'passed' : nextGate[application.stage] === gate ? 'next' : 'later', passedAt: passedAt?.toISOString() ?? null }
+      const passedAt =
+        gate === 'send' ? application.sentAt : passages.find((passage) => passage.gate === gate)?.passedAt
+      return {
+        gate,
+        name: gateNames[gate],
+        state: passedAt ? 'passed' : nextGate[application.stage] === gate ? 'next' : 'later',
+        passedAt: passedAt?.toISOString() ?? null,
+      }
     }),
-    toDo: application.stage === 'being written' ? [{ key: 'finish', title: 'Finish and send your application', why: `${(await leftOf(vacancy, outcomes)).length} things are left.`, act: 'finish', target: id, minutes: null }] : toDo,
-    withOthers: ended || application.stage === 'being written' ? [] : afterSending.filter(({ steps }) => steps[0] && steps[0].who !== 'candidate').map((outcome) => ({ ...line(outcome), who: holders[outcome.steps[0]!.who] })),
+    toDo:
+      application.stage === 'being written'
+        ? [
+            {
+              key: 'finish',
+              title: 'Finish and send your application',
+              why: `${(await leftOf(vacancy, outcomes)).length} things are left.`,
+              act: 'finish',
+              target: id,
+              minutes: null,
+            },
+          ]
+        : toDo,
+    withOthers:
+      ended || application.stage === 'being written'
+        ? []
+        : afterSending
+            .filter(({ steps }) => steps[0] && steps[0].who !== 'candidate')
+            .map((outcome) => ({ ...line(outcome), who: holders[outcome.steps[0]!.who] })),
     done: afterSending.filter(({ state }) => state === 'met').map(line),
     claims: await claimFaces(readiness.claims, readiness.documents),
-    offer: offer && { salary: offer.salary, startsOn: offer.startsOn, answerBy: offer.answerBy, answer: offer.answer ?? null },
+    offer: offer && {
+      salary: offer.salary,
+      startsOn: offer.startsOn,
+      answerBy: offer.answerBy,
+      answer: offer.answer ?? null,
+    },
     tasks: tasks.map(({ key, title, text, doneAt }) => ({ key, title, text, doneAt: doneAt?.toISOString() ?? null })),
-    happenings: trail.flatMap(({ at, forCandidate }) => (forCandidate ? [{ at: at.toISOString(), text: forCandidate }] : [])),
+    happenings: trail.flatMap(({ at, forCandidate }) =>
+      forCandidate ? [{ at: at.toISOString(), text: forCandidate }] : [],
+    ),
     today: deps.clock.today().toString(),
   }
 }
@@ -73,16 +118,36 @@ function isDue(outcome: Outcome, hasOffer: boolean): boolean {
   return outcome.reason.code === 'task-open' || outcome.reason.code === 'offer-open' ? hasOffer : true
 }
 
-async function toDoOf(outcome: Outcome, requirements: readonly Requirement[], why: string): Promise<Status['toDo'][number]> {
+async function toDoOf(
+  outcome: Outcome,
+  requirements: readonly Requirement[],
+  why: string,
+): Promise<Status['toDo'][number]> {
   const { asks } = requirements.find(({ key }) => key === outcome.requirement)!
   const step = outcome.steps[0]!
   if (asks.kind === 'skills check') {
     const check = await checkByKey(asks.check)
-    return { key: outcome.requirement, title: check.title, why, act: 'sit check', target: asks.check, minutes: check.minutes }
+    return {
+      key: outcome.requirement,
+      title: check.title,
+      why,
+      act: 'sit check',
+      target: asks.check,
+      minutes: check.minutes,
+    }
   }
-  if (asks.kind === 'onboarding task') return { key: outcome.requirement, title: outcome.title, why, act: 'do task', target: asks.task, minutes: null }
-  if (asks.kind === 'offer accepted') return { key: outcome.requirement, title: 'Answer the offer', why, act: 'answer offer', target: '', minutes: null }
-  return { key: outcome.requirement, title: outcome.title, why, act: acts[step.what] ?? 'upload', target: outcome.claims[0] ?? '', minutes: null }
+  if (asks.kind === 'onboarding task')
+    return { key: outcome.requirement, title: outcome.title, why, act: 'do task', target: asks.task, minutes: null }
+  if (asks.kind === 'offer accepted')
+    return { key: outcome.requirement, title: 'Answer the offer', why, act: 'answer offer', target: '', minutes: null }
+  return {
+    key: outcome.requirement,
+    title: outcome.title,
+    why,
+    act: acts[step.what] ?? 'upload',
+    target: outcome.claims[0] ?? '',
+    minutes: null,
+  }
 }
 
 function ballOf({ stage }: Application, toDo: number, outcomes: readonly Outcome[]): string {
@@ -94,7 +159,8 @@ function ballOf({ stage }: Application, toDo: number, outcomes: readonly Outcome
   const gate = nextGate[stage]
   const open = gate ? openAt(outcomes, gate) : []
   const source = open.find(({ steps }) => steps[0]?.who === 'source')
-  if (source && open.every(({ steps }) => steps[0]?.who === 'source')) return 'With a source we have asked. Nothing is needed from you.'
+  if (source && open.every(({ steps }) => steps[0]?.who === 'source'))
+    return 'With a source we have asked. Nothing is needed from you.'
   return 'With us. Nothing is needed from you.'
 }
 

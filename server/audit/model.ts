@@ -17,4 +17,17 @@ export class Event extends Model<InferAttributes<Event>, InferCreationAttributes
 }
 
 export const defineEvents = (sequelize: Sequelize) =>
-  define(Event, sequelize, 'events', { id, at: moment, actorId: uuidOrNull, who: text, code: text, what: longText, forCandidate: longTextOrNull, about: textOrNull, candidateId: uuidOrNull, applicationId: uuidOrNull, claimId: uuidOrNull, details: json })
+  define(Event, sequelize, 'events', {
+    id,
+    at: moment,
+    actorId: uuidOrNull,
+    who: text,
+    code: text,
+    what: longText,
+    forCandidate: longTextOrNull,
+    about: textOrNull,
+    candidateId: uuidOrNull,
+    applicationId: uuidOrNull,
+    claimId: uuidOrNull,
+    details: json,
+  })

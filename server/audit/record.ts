@@ -16,7 +16,11 @@ export type Happening = {
 }
 
 /** Leaves an audit event, in the transaction of what happened. */
-export async function recordEvent(deps: Deps, actor: Actor, { code, what, forCandidate, about, candidateId, applicationId, claimId, details }: Happening) {
+export async function recordEvent(
+  deps: Deps,
+  actor: Actor,
+  { code, what, forCandidate, about, candidateId, applicationId, claimId, details }: Happening,
+) {
   await Event.create({
     id: uuid({ msecs: deps.clock.now().getTime() }),
     at: deps.clock.now(),

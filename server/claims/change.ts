@@ -1,8 +1,8 @@
 import { Op } from 'sequelize'
+import { Temporal } from 'temporal-polyfill'
 import { v7 as uuid } from 'uuid'
 import type { ClaimDetails } from '#contract/claims'
 import { partialDate, readPartialDate, spanOf } from '#core/dates/partialDate'
-import { Temporal } from 'temporal-polyfill'
 import { candidateOf } from '../accounts/candidate'
 import { recordEvent } from '../audit/record'
 import type { Account, Deps } from '../deps'
@@ -31,7 +31,12 @@ export async function addClaim(deps: Deps, actor: Account, details: ClaimDetails
     version: 0,
     createdAt: deps.clock.now(),
   })
-  await recordEvent(deps, actor, { code: 'claim-added', what: `Gave ${labelOf(details)}`, candidateId: candidate.id, claimId: claim.id })
+  await recordEvent(deps, actor, {
+    code: 'claim-added',
+    what: `Gave ${labelOf(details)}`,
+    candidateId: candidate.id,
+    claimId: claim.id,
+  })
   await refreshStandingsOf(deps, candidate.id)
   return claimFace(claim)
 }
@@ -39,11 +44,17 @@ export async function addClaim(deps: Deps, actor: Account, details: ClaimDetails
 export async function changeClaim(deps: Deps, actor: Account, id: string, version: number, details: ClaimDetails) {
   const claim = await ownClaim(deps, actor, id)
   insistOnVersion(version, claim.version, { details: claim.details })
-  if (claim.rung !== 'claimed' && claim.rung !== 'evidenced') throw conflict('already-asked', 'The source has been asked about this already. Write to us if it is wrong.')
+  if (claim.rung !== 'claimed' && claim.rung !== 'evidenced')
+    throw conflict('already-asked', 'The source has been asked about this already. Write to us if it is wrong.')
   if (details.kind !== claim.kind) throw invalidField('/body/details/kind', 'A claim stays of its kind.')
   await insistOnSense(deps, details)
   await claim.update({ details, number: numberOf(details), sourceId: details.sourceId, version: version + 1 })
-  await recordEvent(deps, actor, { code: 'claim-changed', what: `Corrected ${labelOf(details)}`, candidateId: claim.candidateId, claimId: id })
+  await recordEvent(deps, actor, {
+    code: 'claim-changed',
+    what: `Corrected ${labelOf(details)}`,
+    candidateId: claim.candidateId,
+    claimId: id,
+  })
   await refreshStandingsOf(deps, claim.candidateId)
   return claimFace(claim)
 }
@@ -53,7 +64,12 @@ export async function removeClaim(deps: Deps, actor: Account, id: string, versio
   insistOnVersion(version, claim.version, { details: claim.details })
   if (claim.rung !== 'claimed') throw conflict('in-use', 'Somebody has worked on this already; it stays on file.')
   await claim.update({ removedAt: deps.clock.now(), version: version + 1 })
-  await recordEvent(deps, actor, { code: 'claim-removed', what: `Took back ${labelOf(claim.details)}`, candidateId: claim.candidateId, claimId: id })
+  await recordEvent(deps, actor, {
+    code: 'claim-removed',
+    what: `Took back ${labelOf(claim.details)}`,
+    candidateId: claim.candidateId,
+    claimId: id,
+  })
   await refreshStandingsOf(deps, claim.candidateId)
   return { done: true as const }
 }
@@ -64,15 +80,37 @@ type Renewal = { version: number; number: string; issued: string; through: strin
 export async function renewCredential(deps: Deps, actor: Account, id: string, renewal: Renewal) {
   const claim = await ownClaim(deps, actor, id)
   insistOnVersion(renewal.version, claim.version, { details: claim.details })
-  if (claim.details.kind !== 'licence' && claim.details.kind !== 'certificate') throw conflict('not-a-credential', 'Only licences and certificates are renewed.')
+  if (claim.details.kind !== 'licence' && claim.details.kind !== 'certificate')
+    throw conflict('not-a-credential', 'Only licences and certificates are renewed.')
   const before = claim.details
   const details = { ...before, number: renewal.number, issued: renewal.issued, through: renewal.through }
   await insistOnSense(deps, details)
-  const later = (text: string) => (text === 'does not expire' ? Number.POSITIVE_INFINITY : readPartialDate(text).ok ? dayNumber(text) : 0)
-  if (later(details.through) <= later(before.through)) throw invalidField('/body/through', 'A renewal runs longer than what it renews.')
-  await EarlierCredential.create({ claimId: id, credentialVersion: claim.credentialVersion, details: before, rung: claim.rung, replacedAt: deps.clock.now() })
-  await claim.update({ details, number: numberOf(details), rung: 'claimed', credentialVersion: claim.credentialVersion + 1, version: claim.version + 1 })
-  await recordEvent(deps, actor, { code: 'credential-renewed', what: `Renewed ${labelOf(details)}`, forCandidate: `You gave the renewal of ${labelOf(details)}.`, candidateId: claim.candidateId, claimId: id, details: { before } })
+  const later = (text: string) =>
+    text === 'does not expire' ? Number.POSITIVE_INFINITY : readPartialDate(text).ok ? dayNumber(text) : 0
+  if (later(details.through) <= later(before.through))
+    throw invalidField('/body/through', 'A renewal runs longer than what it renews.')
+  await EarlierCredential.create({
+    claimId: id,
+    credentialVersion: claim.credentialVersion,
+    details: before,
+    rung: claim.rung,
+    replacedAt: deps.clock.now(),
+  })
+  await claim.update({
+    details,
+    number: numberOf(details),
+    rung: 'claimed',
+    credentialVersion: claim.credentialVersion + 1,
+    version: claim.version + 1,
+  })
+  await recordEvent(deps, actor, {
+    code: 'credential-renewed',
+    what: `Renewed ${labelOf(details)}`,
+    forCandidate: `You gave the renewal of ${labelOf(details)}.`,
+    candidateId: claim.candidateId,
+    claimId: id,
+    details: { before },
+  })
   await refreshStandingsOf(deps, claim.candidateId)
   return claimFace(claim)
 }
@@ -99,7 +137,12 @@ export async function removeDocument(deps: Deps, actor: Account, id: string) {
   const document = await documentById(id)
   const claim = await ownClaim(deps, actor, document.claimId)
   await removeUnseen(id)
-  await recordEvent(deps, actor, { code: 'document-removed', what: `Took back ${document.fileName}`, candidateId: claim.candidateId, claimId: claim.id })
+  await recordEvent(deps, actor, {
+    code: 'document-removed',
+    what: `Took back ${document.fileName}`,
+    candidateId: claim.candidateId,
+    claimId: claim.id,
+  })
   await refreshStandingsOf(deps, claim.candidateId)
   return { done: true as const }
 }
@@ -117,16 +160,24 @@ const numberOf = (details: ClaimDetails) => ('number' in details && details.numb
 /** What a schema cannot say: real days, an order in time, a source that exists. */
 async function insistOnSense(deps: Deps, details: ClaimDetails) {
   const faults: { pointer: string; message: string }[] = []
-  const dates = details.kind === 'study' || details.kind === 'work' ? { from: details.from, to: details.to } : { issued: details.issued, through: details.through }
+  const dates =
+    details.kind === 'study' || details.kind === 'work'
+      ? { from: details.from, to: details.to }
+      : { issued: details.issued, through: details.through }
   for (const [field, text] of Object.entries(dates)) {
-    if (/^\d/.test(text) && !readPartialDate(text).ok) faults.push({ pointer: `/body/details/${field}`, message: 'There is no such day.' })
+    if (/^\d/.test(text) && !readPartialDate(text).ok)
+      faults.push({ pointer: `/body/details/${field}`, message: 'There is no such day.' })
   }
   if (faults.length === 0 && (details.kind === 'study' || details.kind === 'work')) {
     const from = spanOf(partialDate(details.from))
-    if (details.to !== 'present' && Temporal.PlainDate.compare(spanOf(partialDate(details.to)).latest, from.earliest) < 0) {
+    if (
+      details.to !== 'present' &&
+      Temporal.PlainDate.compare(spanOf(partialDate(details.to)).latest, from.earliest) < 0
+    ) {
       faults.push({ pointer: '/body/details/to', message: 'This ends before it begins.' })
     }
-    if (Temporal.PlainDate.compare(from.earliest, deps.clock.today()) > 0) faults.push({ pointer: '/body/details/from', message: 'This begins in the future.' })
+    if (Temporal.PlainDate.compare(from.earliest, deps.clock.today()) > 0)
+      faults.push({ pointer: '/body/details/from', message: 'This begins in the future.' })
   }
   if (faults.length > 0) throw invalid(faults)
   if (details.sourceId) await sourceById(details.sourceId)

@@ -1,7 +1,7 @@
 import { Op } from 'sequelize'
 import type { Claim as ClaimFace } from '#contract/claims'
-import type { Document } from '../documents/model'
 import { documentLine, documentsOf } from '../documents/documents'
+import type { Document } from '../documents/model'
 import { labelOf } from './label'
 import { Claim, EarlierCredential } from './model'
 
@@ -13,9 +13,15 @@ export const claimsOf = (candidateId: string): Promise<Claim[]> =>
 export async function claimFaces(claims: readonly Claim[], documents?: readonly Document[]): Promise<ClaimFace[]> {
   const ids = claims.map(({ id }) => id)
   const papers = documents ?? (await documentsOf(ids))
-  const earlier = ids.length === 0 ? [] : await EarlierCredential.findAll({ where: { claimId: ids }, order: [['credentialVersion', 'DESC']] })
+  const earlier =
+    ids.length === 0
+      ? []
+      : await EarlierCredential.findAll({ where: { claimId: ids }, order: [['credentialVersion', 'DESC']] })
   return claims.map((claim) => {
-    const lines = (version: number) => papers.filter(({ claimId, credentialVersion }) => claimId === claim.id && credentialVersion === version).map(documentLine)
+    const lines = (version: number) =>
+      papers
+        .filter(({ claimId, credentialVersion }) => claimId === claim.id && credentialVersion === version)
+        .map(documentLine)
     return {
       id: claim.id,
       version: claim.version,
@@ -26,7 +32,13 @@ export async function claimFaces(claims: readonly Claim[], documents?: readonly 
       documents: lines(claim.credentialVersion),
       earlier: earlier
         .filter(({ claimId }) => claimId === claim.id)
-        .map(({ credentialVersion, details, rung, replacedAt }) => ({ credentialVersion, details, rung, replacedAt: replacedAt.toISOString(), documents: lines(credentialVersion) })),
+        .map(({ credentialVersion, details, rung, replacedAt }) => ({
+          credentialVersion,
+          details,
+          rung,
+          replacedAt: replacedAt.toISOString(),
+          documents: lines(credentialVersion),
+        })),
     }
   })
 }

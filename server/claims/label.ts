@@ -4,7 +4,10 @@ import { credentialKind } from '#core/requirements/catalogue'
 /** What a claim is called on screens and in sentences. */
 export function labelOf(details: ClaimDetails): string {
   if (details.kind === 'study') return [details.award, details.subject].filter(Boolean).join(' ') || 'Study'
-  if (details.kind === 'work') return details.activity === 'employment' ? details.sourceName || details.position || 'Work' : capital(details.position || details.activity)
+  if (details.kind === 'work')
+    return details.activity === 'employment'
+      ? details.sourceName || details.position || 'Work'
+      : capital(details.position || details.activity)
   return credentialKind(details.credential)?.name ?? details.credential
 }
 

@@ -1,4 +1,11 @@
-import { type CreationOptional, DataTypes, type InferAttributes, type InferCreationAttributes, Model, type Sequelize } from 'sequelize'
+import {
+  type CreationOptional,
+  DataTypes,
+  type InferAttributes,
+  type InferCreationAttributes,
+  Model,
+  type Sequelize,
+} from 'sequelize'
 import type { ClaimDetails } from '#contract/claims'
 import type { Rung } from '#core/requirements/requirement'
 import { define, id, json, moment, momentOrNull, text, textOrNull, uuid, uuidOrNull, whole } from '../database/columns'
@@ -18,7 +25,10 @@ export class Claim extends Model<InferAttributes<Claim>, InferCreationAttributes
   declare removedAt: CreationOptional<Date | null>
 }
 
-export class EarlierCredential extends Model<InferAttributes<EarlierCredential>, InferCreationAttributes<EarlierCredential>> {
+export class EarlierCredential extends Model<
+  InferAttributes<EarlierCredential>,
+  InferCreationAttributes<EarlierCredential>
+> {
   declare claimId: string
   declare credentialVersion: number
   declare details: ClaimDetails
@@ -27,6 +37,24 @@ export class EarlierCredential extends Model<InferAttributes<EarlierCredential>,
 }
 
 export function defineClaims(sequelize: Sequelize) {
-  define(Claim, sequelize, 'claims', { id, candidateId: uuid, kind: text, details: json, number: textOrNull, rung: text, sourceId: uuidOrNull, credentialVersion: whole, version: whole, createdAt: moment, removedAt: momentOrNull })
-  define(EarlierCredential, sequelize, 'earlier_credentials', { claimId: { type: DataTypes.UUID, primaryKey: true }, credentialVersion: { type: DataTypes.INTEGER, primaryKey: true }, details: json, rung: text, replacedAt: moment })
+  define(Claim, sequelize, 'claims', {
+    id,
+    candidateId: uuid,
+    kind: text,
+    details: json,
+    number: textOrNull,
+    rung: text,
+    sourceId: uuidOrNull,
+    credentialVersion: whole,
+    version: whole,
+    createdAt: moment,
+    removedAt: momentOrNull,
+  })
+  define(EarlierCredential, sequelize, 'earlier_credentials', {
+    claimId: { type: DataTypes.UUID, primaryKey: true },
+    credentialVersion: { type: DataTypes.INTEGER, primaryKey: true },
+    details: json,
+    rung: text,
+    replacedAt: moment,
+  })
 }

@@ -1,4 +1,11 @@
-import { type Attributes, DataTypes, type Model, type ModelAttributes, type ModelStatic, type Sequelize } from 'sequelize'
+import {
+  type Attributes,
+  DataTypes,
+  type Model,
+  type ModelAttributes,
+  type ModelStatic,
+  type Sequelize,
+} from 'sequelize'
 
 /** The few kinds of column that every model is made of. */
 export const id = { type: DataTypes.UUID, primaryKey: true }
@@ -19,7 +26,12 @@ export const day = { type: DataTypes.DATEONLY, allowNull: false }
 export const dayOrNull = { type: DataTypes.DATEONLY, allowNull: true }
 
 /** Ties a model to its table. Columns are copied, since Sequelize writes into what it is given. */
-export function define<M extends Model>(model: ModelStatic<M>, sequelize: Sequelize, tableName: string, columns: ModelAttributes<M, Attributes<M>>) {
+export function define<M extends Model>(
+  model: ModelStatic<M>,
+  sequelize: Sequelize,
+  tableName: string,
+  columns: ModelAttributes<M, Attributes<M>>,
+) {
   const own = Object.fromEntries(Object.entries(columns).map(([name, column]) => [name, { ...(column as object) }]))
   // biome-ignore lint/suspicious/noExplicitAny: the abstract Model has no public init in its type
   return (model as any).init(own, { sequelize, tableName })

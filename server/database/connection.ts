@@ -7,6 +7,7 @@ import { type ModelStatic, Sequelize, type Transaction } from 'sequelize'
  * `AsyncLocalStorage` carries it along, so that no use case has to pass it on.
  */
 const current = new AsyncLocalStorage<Map<string, unknown>>()
+// biome-ignore lint/correctness/useHookAtTopLevel: Sequelize's name for it; no hook
 Sequelize.useCLS({
   bind: <F extends (...given: never[]) => unknown>(callback: F) => callback,
   get: (key: string) => current.getStore()?.get(key),

@@ -16,7 +16,22 @@ import { defineVerification } from '../verification/model'
 
 /** Ties every model to its database. Once a process. */
 export function defineModels(sequelize: Sequelize) {
-  for (const define of [defineAccounts, defineApplications, defineEvents, defineClaims, defineSettings, defineDocuments, defineHiring, defineJobs, defineMessages, definePermissions, defineSkills, defineSources, defineVacancies, defineVerification]) {
+  for (const define of [
+    defineAccounts,
+    defineApplications,
+    defineEvents,
+    defineClaims,
+    defineSettings,
+    defineDocuments,
+    defineHiring,
+    defineJobs,
+    defineMessages,
+    definePermissions,
+    defineSkills,
+    defineSources,
+    defineVacancies,
+    defineVerification,
+  ]) {
     define(sequelize)
   }
 }

@@ -16,11 +16,12 @@ export function clockAt(moment: Date, timeZone: string): Clock {
   return { now: () => moment, today: () => dayAt(moment, timeZone) }
 }
 
-export const dayAt = (moment: Date, timeZone: string) => Temporal.Instant.fromEpochMilliseconds(moment.getTime()).toZonedDateTimeISO(timeZone).toPlainDate()
+export const dayAt = (moment: Date, timeZone: string) =>
+  Temporal.Instant.fromEpochMilliseconds(moment.getTime()).toZonedDateTimeISO(timeZone).toPlainDate()
 
 /** The clock the application goes by now. Only the demo can be ahead; the offset is in the database, so every copy agrees. */
 export async function currentClock(config: Config): Promise<Clock> {
-  return clockAhead(config.demo ? await daysAhead() * dayInMs : 0, config.timeZone)
+  return clockAhead(config.demo ? (await daysAhead()) * dayInMs : 0, config.timeZone)
 }
 
 export const daysAhead = async () => (await readSetting<number>('demo-days-ahead')) ?? 0

@@ -1,8 +1,8 @@
 import type { File } from '#contract/desk'
+import { writeWhen } from '#core/dates/write'
 import { questionsOf } from '#core/form/form'
 import { openAt, upToGate } from '#core/requirements/evaluate'
 import type { ClaimFacts, Gate, Outcome } from '#core/requirements/requirement'
-import { writeWhen } from '#core/dates/write'
 import { ballWords, outcomeWords } from '#core/words/requirements'
 import { candidateWithMail } from '../accounts/candidate'
 import { sentApplication } from '../applications/find'
@@ -32,7 +32,11 @@ export async function readFile(deps: Deps, id: string): Promise<File> {
     trailOf({ candidateId: application.candidateId, applicationId: id }),
   ])
   const gate = nextGate[application.stage]
-  const forGate = gate ? upToGate(outcomes, gate).filter(({ state, gate: own, steps }) => state !== 'not needed' && (own !== 'send' || steps.length > 0)) : []
+  const forGate = gate
+    ? upToGate(outcomes, gate).filter(
+        ({ state, gate: own, steps }) => state !== 'not needed' && (own !== 'send' || steps.length > 0),
+      )
+    : []
   // What was settled by sending needs no line; what has come open again since does.
   const shown = outcomes.filter(({ gate: own, steps }) => own !== 'send' || steps.length > 0)
   const nameOf = (key: string) => names[key] ?? key
@@ -53,7 +57,11 @@ export async function readFile(deps: Deps, id: string): Promise<File> {
     heldUpBy: forecast.heldUpBy ? heldUpWords(forecast.heldUpBy) : null,
     nextGate: gate,
     met: { done: forGate.length - (gate ? openAt(forGate, gate).length : 0), of: forGate.length },
-    claims: faces.map((face, index) => ({ ...face, proof: proofOf(claims[index]!, proofs), ...wantsOf(facts.claims[index]!, outcomes, gate) })),
+    claims: faces.map((face, index) => ({
+      ...face,
+      proof: proofOf(claims[index]!, proofs),
+      ...wantsOf(facts.claims[index]!, outcomes, gate),
+    })),
     answers: vacancy.form.flatMap((section) =>
       questionsOf([section]).flatMap(({ key, label, kind }) => {
         const answer = application.answers[key]
@@ -65,28 +73,57 @@ export async function readFile(deps: Deps, id: string): Promise<File> {
     ),
     requirements: requirements.filter(({ key }) => shown.some(({ requirement }) => requirement === key)),
     outcomes: shown,
-    words: Object.fromEntries(outcomes.map((outcome) => [outcome.requirement, { why: outcomeWords(outcome, nameOf), ball: outcome.steps[0] ? ballWords(outcome.steps[0]) : '' }])),
+    words: Object.fromEntries(
+      outcomes.map((outcome) => [
+        outcome.requirement,
+        { why: outcomeWords(outcome, nameOf), ball: outcome.steps[0] ? ballWords(outcome.steps[0]) : '' },
+      ]),
+    ),
     historyYears: history?.years ?? 5,
     toleratedGapDays: history?.toleratedGapDays ?? 30,
     checks: await checksOf(id, requirements),
-    waivers: waivers.map(({ requirement, givenBy, reason, givenAt }) => ({ requirement, by: givenBy, reason, at: givenAt.toISOString() })),
-    offer: offer && { salary: offer.salary, startsOn: offer.startsOn, answerBy: offer.answerBy, answer: offer.answer ?? null },
-    gatesPassed: passages.map(({ gate: passed, passedBy, passedAt }) => ({ gate: passed, by: passedBy, at: passedAt.toISOString() })),
+    waivers: waivers.map(({ requirement, givenBy, reason, givenAt }) => ({
+      requirement,
+      by: givenBy,
+      reason,
+      at: givenAt.toISOString(),
+    })),
+    offer: offer && {
+      salary: offer.salary,
+      startsOn: offer.startsOn,
+      answerBy: offer.answerBy,
+      answer: offer.answer ?? null,
+    },
+    gatesPassed: passages.map(({ gate: passed, passedBy, passedAt }) => ({
+      gate: passed,
+      by: passedBy,
+      at: passedAt.toISOString(),
+    })),
     trail: trail.map(({ at, who, what }) => ({ at: at.toISOString(), who, what })),
   }
 }
 
 /** What a claim waits for and by which gate, from the requirement with most left to do. */
 function wantsOf(claim: ClaimFacts, outcomes: readonly Outcome[], gate: Gate | null): { wants: string; by: string } {
-  const about = outcomes.filter(({ claims, steps }) => claims.includes(claim.id) && steps.length > 0).sort((a, b) => b.steps.length - a.steps.length)[0]
+  const about = outcomes
+    .filter(({ claims, steps }) => claims.includes(claim.id) && steps.length > 0)
+    .sort((a, b) => b.steps.length - a.steps.length)[0]
   if (about && gate) return { wants: ballWords(about.steps[0]!), by: about.gate }
   // Nothing asked here rests on it, and still somebody sent or answered something.
-  if (claim.enquiry === 'answered' && claim.rung === 'asked') return { wants: ballWords({ who: 'desk', what: 'compare' }), by: '' }
-  return claim.paper === 'to look at' ? { wants: ballWords({ who: 'desk', what: 'look' }), by: '' } : { wants: '', by: '' }
+  if (claim.enquiry === 'answered' && claim.rung === 'asked')
+    return { wants: ballWords({ who: 'desk', what: 'compare' }), by: '' }
+  return claim.paper === 'to look at'
+    ? { wants: ballWords({ who: 'desk', what: 'look' }), by: '' }
+    : { wants: '', by: '' }
 }
 
-async function checksOf(applicationId: string, requirements: readonly { asks: { kind: string; check?: string } }[]): Promise<File['checks']> {
-  const wanted = [...new Set(requirements.flatMap(({ asks }) => (asks.kind === 'skills check' && asks.check ? [asks.check] : [])))]
+async function checksOf(
+  applicationId: string,
+  requirements: readonly { asks: { kind: string; check?: string } }[],
+): Promise<File['checks']> {
+  const wanted = [
+    ...new Set(requirements.flatMap(({ asks }) => (asks.kind === 'skills check' && asks.check ? [asks.check] : []))),
+  ]
   const sittings = await sittingsOf(applicationId)
   return Promise.all(
     wanted.map(async (key) => {
@@ -106,7 +143,14 @@ async function checksOf(applicationId: string, requirements: readonly { asks: { 
         wrong: wrong.flatMap(({ question: id, given }) => {
           const question = bank?.get(id)
           if (!question) return []
-          return [{ topic: question.topic, text: question.text, given: textOf(question.options.filter((option) => given.includes(option.id))), right: textOf(question.options.filter(({ right }) => right)) }]
+          return [
+            {
+              topic: question.topic,
+              text: question.text,
+              given: textOf(question.options.filter((option) => given.includes(option.id))),
+              right: textOf(question.options.filter(({ right }) => right)),
+            },
+          ]
         }),
       }
     }),

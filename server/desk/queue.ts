@@ -7,10 +7,21 @@ const page = 40
 /** A page of a queue, least slack first. `after` is the `next` of the page before. */
 export async function readQueue(queue: Queue, { after, vacancy }: { after?: string; vacancy?: string }) {
   const chosen = { [queue]: true, ...(vacancy ? { vacancyId: vacancy } : {}) }
-  const rows = await Standing.findAll({ where: { ...chosen, ...beyond(after) } as WhereOptions, order: ['slack', 'applicationId'], limit: page + 1 })
+  const rows = await Standing.findAll({
+    where: { ...chosen, ...beyond(after) } as WhereOptions,
+    order: ['slack', 'applicationId'],
+    limit: page + 1,
+  })
   const last = rows.length > page ? rows[page - 1] : undefined
   return {
-    people: rows.slice(0, page).map(({ applicationId, candidate, vacancy, slack, reasons, marks }) => ({ id: applicationId, candidate, vacancy, slack, why: reasons[queue] ?? '', marks })),
+    people: rows.slice(0, page).map(({ applicationId, candidate, vacancy, slack, reasons, marks }) => ({
+      id: applicationId,
+      candidate,
+      vacancy,
+      slack,
+      why: reasons[queue] ?? '',
+      marks,
+    })),
     next: last ? `${last.slack}_${last.applicationId}` : null,
     late: await Standing.count({ where: { ...chosen, slack: { [Op.lt]: 0 } } as WhereOptions }),
   }

@@ -12,7 +12,9 @@ type About = { candidateId: string; claimId: string; credentialVersion: number }
 export async function addDocument(deps: Deps, about: About, fileName: string, bytes: Buffer): Promise<Document> {
   const { mediaType, pages } = await inspect(bytes)
   const sha256 = await keepBytes(bytes, mediaType, deps.clock.now())
-  const twin = await Document.findOne({ where: { candidateId: about.candidateId, claimId: about.claimId, sha256, state: ['to look at', 'seen'] } })
+  const twin = await Document.findOne({
+    where: { candidateId: about.candidateId, claimId: about.claimId, sha256, state: ['to look at', 'seen'] },
+  })
   if (twin) throw conflict('same-bytes', `This file is already here, as “${twin.fileName}”. Nothing was added.`)
   return Document.create({
     id: uuid(),
@@ -29,7 +31,12 @@ export async function addDocument(deps: Deps, about: About, fileName: string, by
   })
 }
 
-const tidyName = (name: string) => name.replace(/[\p{Cc}/\\:*?"<>|]/gu, ' ').replace(/\s+/g, ' ').trim().slice(0, 200) || 'document'
+const tidyName = (name: string) =>
+  name
+    .replace(/[\p{Cc}/\\:*?"<>|]/gu, ' ')
+    .replace(/\s+/g, ' ')
+    .trim()
+    .slice(0, 200) || 'document'
 
 export async function documentById(id: string): Promise<Document> {
   const document = await Document.findByPk(id)
@@ -39,14 +46,30 @@ export async function documentById(id: string): Promise<Document> {
 
 /** The documents behind claims, oldest first. */
 export async function documentsOf(claimIds: readonly string[]): Promise<Document[]> {
-  return claimIds.length === 0 ? [] : Document.findAll({ where: { claimId: [...claimIds] }, order: ['uploadedAt', 'id'] })
+  return claimIds.length === 0
+    ? []
+    : Document.findAll({ where: { claimId: [...claimIds] }, order: ['uploadedAt', 'id'] })
 }
 
-export async function markSeen(deps: Deps, id: string, version: number, by: string, reads: Record<string, string>): Promise<Document> {
+export async function markSeen(
+  deps: Deps,
+  id: string,
+  version: number,
+  by: string,
+  reads: Record<string, string>,
+): Promise<Document> {
   const document = await documentById(id)
   insistOnVersion(version, document.version)
-  if (document.state !== 'to look at' && document.state !== 'sent back') throw conflict('already-seen', 'This document has been looked at already.')
-  return document.update({ state: 'seen', reads, seenBy: by, seenAt: deps.clock.now(), sentBackBecause: null, version: version + 1 })
+  if (document.state !== 'to look at' && document.state !== 'sent back')
+    throw conflict('already-seen', 'This document has been looked at already.')
+  return document.update({
+    state: 'seen',
+    reads,
+    seenBy: by,
+    seenAt: deps.clock.now(),
+    sentBackBecause: null,
+    version: version + 1,
+  })
 }
 
 export async function markUnseen(id: string): Promise<Document> {
@@ -58,7 +81,13 @@ export async function markUnseen(id: string): Promise<Document> {
 export async function markSentBack(id: string, version: number, reason: string): Promise<Document> {
   const document = await documentById(id)
   insistOnVersion(version, document.version)
-  return document.update({ state: 'sent back', sentBackBecause: reason, seenBy: null, seenAt: null, version: version + 1 })
+  return document.update({
+    state: 'sent back',
+    sentBackBecause: reason,
+    seenBy: null,
+    seenAt: null,
+    version: version + 1,
+  })
 }
 
 /** A better document takes the place of those that were sent back. */
@@ -68,7 +97,11 @@ export async function replaceSentBack(claimId: string) {
 
 export async function removeUnseen(id: string) {
   const document = await documentById(id)
-  if (document.state !== 'to look at') throw conflict('already-seen', 'Somebody has looked at this document already; it stays on file. Add a better one beside it.')
+  if (document.state !== 'to look at')
+    throw conflict(
+      'already-seen',
+      'Somebody has looked at this document already; it stays on file. Add a better one beside it.',
+    )
   await document.destroy()
 }
 

@@ -1,4 +1,11 @@
-import { type CreationOptional, DataTypes, type InferAttributes, type InferCreationAttributes, Model, type Sequelize } from 'sequelize'
+import {
+  type CreationOptional,
+  DataTypes,
+  type InferAttributes,
+  type InferCreationAttributes,
+  Model,
+  type Sequelize,
+} from 'sequelize'
 import type { documentStates } from '#contract/claims'
 import { define, id, json, moment, momentOrNull, text, textOrNull, uuid, whole } from '../database/columns'
 
@@ -37,6 +44,27 @@ export class Document extends Model<InferAttributes<Document>, InferCreationAttr
 export function defineDocuments(sequelize: Sequelize) {
   const sha256 = { type: DataTypes.STRING(64), primaryKey: true }
   define(Blob, sequelize, 'blobs', { sha256, size: whole, mediaType: text, createdAt: moment })
-  define(BlobChunk, sequelize, 'blob_chunks', { sha256, nth: { type: DataTypes.INTEGER, primaryKey: true }, bytes: { type: DataTypes.BLOB('medium'), allowNull: false } })
-  define(Document, sequelize, 'documents', { id, candidateId: uuid, claimId: uuid, credentialVersion: whole, fileName: text, mediaType: text, size: whole, pages: whole, sha256: text, state: text, sentBackBecause: textOrNull, reads: json, uploadedAt: moment, seenBy: textOrNull, seenAt: momentOrNull, version: whole })
+  define(BlobChunk, sequelize, 'blob_chunks', {
+    sha256,
+    nth: { type: DataTypes.INTEGER, primaryKey: true },
+    bytes: { type: DataTypes.BLOB('medium'), allowNull: false },
+  })
+  define(Document, sequelize, 'documents', {
+    id,
+    candidateId: uuid,
+    claimId: uuid,
+    credentialVersion: whole,
+    fileName: text,
+    mediaType: text,
+    size: whole,
+    pages: whole,
+    sha256: text,
+    state: text,
+    sentBackBecause: textOrNull,
+    reads: json,
+    uploadedAt: moment,
+    seenBy: textOrNull,
+    seenAt: momentOrNull,
+    version: whole,
+  })
 }

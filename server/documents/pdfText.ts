@@ -9,7 +9,10 @@ const require = createRequire(import.meta.url)
 /** The families that are shipped with the application. */
 export type Family = 'atkinson-hyperlegible-next' | 'newsreader'
 
-const fontFile = (family: Family, part: string) => readFile(join(dirname(require.resolve(`@fontsource/${family}/package.json`)), 'files', `${family}-${part}-normal.woff`))
+const fontFile = (family: Family, part: string) =>
+  readFile(
+    join(dirname(require.resolve(`@fontsource/${family}/package.json`)), 'files', `${family}-${part}-normal.woff`),
+  )
 
 /** A font in two parts, as it is shipped: what the first cannot write, the second does. */
 export type Face = readonly PDFFont[]
@@ -25,7 +28,11 @@ export async function newPdf(title: string, madeAt: Date): Promise<PDFDocument> 
 }
 
 export const faceOf = (document: PDFDocument, family: Family, weight: 400 | 700): Promise<Face> =>
-  Promise.all([`latin-${weight}`, `latin-ext-${weight}`].map(async (part) => document.embedFont(await fontFile(family, part), { subset: true })))
+  Promise.all(
+    [`latin-${weight}`, `latin-ext-${weight}`].map(async (part) =>
+      document.embedFont(await fontFile(family, part), { subset: true }),
+    ),
+  )
 
 function runsOf(face: Face, text: string): { font: PDFFont; text: string }[] {
   const runs: { font: PDFFont; text: string }[] = []
@@ -38,7 +45,8 @@ function runsOf(face: Face, text: string): { font: PDFFont; text: string }[] {
   return runs
 }
 
-export const widthOf = (face: Face, text: string, size: number) => runsOf(face, text).reduce((sum, run) => sum + run.font.widthOfTextAtSize(run.text, size), 0)
+export const widthOf = (face: Face, text: string, size: number) =>
+  runsOf(face, text).reduce((sum, run) => sum + run.font.widthOfTextAtSize(run.text, size), 0)
 
 /** Writes one line with its left end at x and its baseline at y, in points. */
 export function draw(page: PDFPage, face: Face, text: string, x: number, y: number, size: number) {

@@ -11,10 +11,20 @@ export async function answerOffer(deps: Deps, actor: Account, id: string, answer
   const offer = await Offer.findByPk(id)
   if (!offer) throw notFound()
   if (offer.answer) throw conflict('answered', `You have ${offer.answer} this offer already.`)
-  if (deps.clock.today().toString() > offer.answerBy) throw conflict('too-late', 'The day to answer by has passed. Write to us; the offer may still stand.')
+  if (deps.clock.today().toString() > offer.answerBy)
+    throw conflict('too-late', 'The day to answer by has passed. Write to us; the offer may still stand.')
   await offer.update({ answer, answeredAt: deps.clock.now() })
-  await application.update({ version: application.version + 1, ...(answer === 'declined' ? { stage: 'declined' as const } : {}) })
-  await recordEvent(deps, actor, { code: `offer-${answer}`, what: `${answer === 'accepted' ? 'Accepted' : 'Declined'} the offer`, forCandidate: `You ${answer} the offer.`, candidateId: application.candidateId, applicationId: id })
+  await application.update({
+    version: application.version + 1,
+    ...(answer === 'declined' ? { stage: 'declined' as const } : {}),
+  })
+  await recordEvent(deps, actor, {
+    code: `offer-${answer}`,
+    what: `${answer === 'accepted' ? 'Accepted' : 'Declined'} the offer`,
+    forCandidate: `You ${answer} the offer.`,
+    candidateId: application.candidateId,
+    applicationId: id,
+  })
   await refreshStanding(deps, application)
   return { done: true as const }
 }

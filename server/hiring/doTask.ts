@@ -13,7 +13,13 @@ export async function doTask(deps: Deps, actor: Account, id: string, key: string
   if (task.doneAt) return { done: true as const }
   if ((await Offer.findByPk(id))?.answer !== 'accepted') throw conflict('offer-first', 'Answer the offer first.')
   await task.update({ doneAt: deps.clock.now() })
-  await recordEvent(deps, actor, { code: 'task-done', what: `Acknowledged: ${task.title}`, forCandidate: `You acknowledged “${task.title}”.`, candidateId: application.candidateId, applicationId: id })
+  await recordEvent(deps, actor, {
+    code: 'task-done',
+    what: `Acknowledged: ${task.title}`,
+    forCandidate: `You acknowledged “${task.title}”.`,
+    candidateId: application.candidateId,
+    applicationId: id,
+  })
   await refreshStanding(deps, application)
   return { done: true as const }
 }

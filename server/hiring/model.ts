@@ -1,6 +1,26 @@
-import { type CreationOptional, DataTypes, type InferAttributes, type InferCreationAttributes, Model, type Sequelize } from 'sequelize'
+import {
+  type CreationOptional,
+  DataTypes,
+  type InferAttributes,
+  type InferCreationAttributes,
+  Model,
+  type Sequelize,
+} from 'sequelize'
 import type { Queue } from '#contract/desk'
-import { day, define, flag, id, json, longText, moment, momentOrNull, text, textOrNull, uuid, whole } from '../database/columns'
+import {
+  day,
+  define,
+  flag,
+  id,
+  json,
+  longText,
+  moment,
+  momentOrNull,
+  text,
+  textOrNull,
+  uuid,
+  whole,
+} from '../database/columns'
 
 export class Waiver extends Model<InferAttributes<Waiver>, InferCreationAttributes<Waiver>> {
   declare id: string
@@ -67,9 +87,56 @@ export class Standing extends Model<InferAttributes<Standing>, InferCreationAttr
 export function defineHiring(sequelize: Sequelize) {
   const applicationId = { type: DataTypes.UUID, primaryKey: true }
   const partOfKey = { type: DataTypes.STRING(40), primaryKey: true }
-  define(Waiver, sequelize, 'waivers', { id, applicationId: uuid, requirement: text, reason: longText, givenBy: text, givenAt: moment })
-  define(GatePassage, sequelize, 'gate_passages', { applicationId, gate: partOfKey, passedBy: text, passedAt: moment, readiness: json })
-  define(Offer, sequelize, 'offers', { applicationId, salary: whole, startsOn: day, answerBy: day, madeBy: text, madeAt: moment, answer: textOrNull, answeredAt: momentOrNull })
-  define(OnboardingTask, sequelize, 'onboarding_tasks', { applicationId, key: partOfKey, title: text, text: longText, doneAt: momentOrNull })
-  define(Standing, sequelize, 'standings', { applicationId, vacancyId: uuid, candidate: text, vacancy: text, slack: whole, early: day, likely: day, late: day, heldUpBy: textOrNull, marks: json, reasons: json, today: flag, applications: flag, verification: flag, skills: flag, validity: flag, hiring: flag, computedAt: moment })
+  define(Waiver, sequelize, 'waivers', {
+    id,
+    applicationId: uuid,
+    requirement: text,
+    reason: longText,
+    givenBy: text,
+    givenAt: moment,
+  })
+  define(GatePassage, sequelize, 'gate_passages', {
+    applicationId,
+    gate: partOfKey,
+    passedBy: text,
+    passedAt: moment,
+    readiness: json,
+  })
+  define(Offer, sequelize, 'offers', {
+    applicationId,
+    salary: whole,
+    startsOn: day,
+    answerBy: day,
+    madeBy: text,
+    madeAt: moment,
+    answer: textOrNull,
+    answeredAt: momentOrNull,
+  })
+  define(OnboardingTask, sequelize, 'onboarding_tasks', {
+    applicationId,
+    key: partOfKey,
+    title: text,
+    text: longText,
+    doneAt: momentOrNull,
+  })
+  define(Standing, sequelize, 'standings', {
+    applicationId,
+    vacancyId: uuid,
+    candidate: text,
+    vacancy: text,
+    slack: whole,
+    early: day,
+    likely: day,
+    late: day,
+    heldUpBy: textOrNull,
+    marks: json,
+    reasons: json,
+    today: flag,
+    applications: flag,
+    verification: flag,
+    skills: flag,
+    validity: flag,
+    hiring: flag,
+    computedAt: moment,
+  })
 }

@@ -1,8 +1,8 @@
 import { Temporal } from 'temporal-polyfill'
 import type { Stage } from '#contract/applications'
+import { writeWhen } from '#core/dates/write'
 import { openAt } from '#core/requirements/evaluate'
 import type { Gate } from '#core/requirements/requirement'
-import { writeWhen } from '#core/dates/write'
 import { outcomeWords } from '#core/words/requirements'
 import { candidateWithMail } from '../accounts/candidate'
 import { sentApplication } from '../applications/find'
@@ -26,7 +26,8 @@ type Passing = { gate: Gate; version: number; salary?: number; answerBy?: string
 export async function passGate(deps: Deps, actor: Account, id: string, { gate, version, salary, answerBy }: Passing) {
   const application = await sentApplication(id, { lock: true })
   insistOnVersion(version, application.version)
-  if (nextGate[application.stage] !== gate) throw conflict('not-this-gate', `This application is ${application.stage}; that is not its next gate.`)
+  if (nextGate[application.stage] !== gate)
+    throw conflict('not-this-gate', `This application is ${application.stage}; that is not its next gate.`)
   if (gate === 'offer' && !actor.roles.includes('hiring manager') && !actor.roles.includes('administrator')) {
     throw notAllowed('An offer is made by a hiring manager.')
   }
@@ -38,17 +39,41 @@ export async function passGate(deps: Deps, actor: Account, id: string, { gate, v
   const title = readiness.vacancy.title
   if (gate === 'offer') {
     await makeOffer(deps, actor, id, readiness, { salary, answerBy, startsOn: application.targetStart })
-    await queueMail(deps, { to, subject: `An offer: ${title}`, text: `We would like you to join us as ${title} from ${writeWhen(application.targetStart)}. Read the offer and answer it by ${writeWhen(answerBy!)}:\n${page}`, applicationId: id })
+    await queueMail(deps, {
+      to,
+      subject: `An offer: ${title}`,
+      text: `We would like you to join us as ${title} from ${writeWhen(application.targetStart)}. Read the offer and answer it by ${writeWhen(answerBy!)}:\n${page}`,
+      applicationId: id,
+    })
   } else {
-    const news = gate === 'shortlist' ? `You are on the shortlist for ${title}.` : `You are cleared to start as ${title} on ${writeWhen(application.targetStart)}.`
-    await queueMail(deps, { to, subject: news.replace(/\.$/, ''), text: `${news} What happens next is on your status page:\n${page}`, applicationId: id })
+    const news =
+      gate === 'shortlist'
+        ? `You are on the shortlist for ${title}.`
+        : `You are cleared to start as ${title} on ${writeWhen(application.targetStart)}.`
+    await queueMail(deps, {
+      to,
+      subject: news.replace(/\.$/, ''),
+      text: `${news} What happens next is on your status page:\n${page}`,
+      applicationId: id,
+    })
   }
   await application.update({ stage: stageAfter[gate], version: version + 1 })
-  await GatePassage.create({ applicationId: id, gate, passedBy: actor.name, passedAt: deps.clock.now(), readiness: readiness.outcomes })
+  await GatePassage.create({
+    applicationId: id,
+    gate,
+    passedBy: actor.name,
+    passedAt: deps.clock.now(),
+    readiness: readiness.outcomes,
+  })
   await recordEvent(deps, actor, {
     code: `gate-${gate}`,
     what: { shortlist: 'Put on the shortlist', offer: 'Made an offer', start: 'Cleared to start', send: 'Sent' }[gate],
-    forCandidate: { shortlist: 'You were put on the shortlist.', offer: 'We made you an offer.', start: 'You are cleared to start.', send: '' }[gate],
+    forCandidate: {
+      shortlist: 'You were put on the shortlist.',
+      offer: 'We made you an offer.',
+      start: 'You are cleared to start.',
+      send: '',
+    }[gate],
     about: application.reference ?? undefined,
     candidateId: application.candidateId,
     applicationId: id,
@@ -61,15 +86,31 @@ async function insistOnReadiness({ outcomes, vacancy }: Readiness, gate: Gate) {
   const open = openAt(outcomes, gate)
   if (open.length === 0) return
   const names = await namesFor(vacancy)
-  const missing = open.map((outcome) => ({ requirement: outcome.requirement, title: outcome.title, why: outcomeWords(outcome, (key) => names[key] ?? key) }))
-  throw conflict('gate-shut', `${open.length === 1 ? 'One requirement is' : `${open.length} requirements are`} still open.`, { missing })
+  const missing = open.map((outcome) => ({
+    requirement: outcome.requirement,
+    title: outcome.title,
+    why: outcomeWords(outcome, (key) => names[key] ?? key),
+  }))
+  throw conflict(
+    'gate-shut',
+    `${open.length === 1 ? 'One requirement is' : `${open.length} requirements are`} still open.`,
+    { missing },
+  )
 }
 
 type Terms = { salary?: number; answerBy?: string; startsOn: string }
 
-async function makeOffer(deps: Deps, actor: Account, applicationId: string, { vacancy }: Readiness, { salary, answerBy, startsOn }: Terms) {
-  if (salary === undefined || salary < vacancy.payFrom || salary > vacancy.payTo) throw invalidField('/body/salary', 'The pay has to lie within the band of the vacancy.')
-  if (!answerBy || Temporal.PlainDate.compare(Temporal.PlainDate.from(answerBy), deps.clock.today()) <= 0) throw invalidField('/body/answerBy', 'Give a day after today.')
+async function makeOffer(
+  deps: Deps,
+  actor: Account,
+  applicationId: string,
+  { vacancy }: Readiness,
+  { salary, answerBy, startsOn }: Terms,
+) {
+  if (salary === undefined || salary < vacancy.payFrom || salary > vacancy.payTo)
+    throw invalidField('/body/salary', 'The pay has to lie within the band of the vacancy.')
+  if (!answerBy || Temporal.PlainDate.compare(Temporal.PlainDate.from(answerBy), deps.clock.today()) <= 0)
+    throw invalidField('/body/answerBy', 'Give a day after today.')
   await Offer.create({ applicationId, salary, startsOn, answerBy, madeBy: actor.name, madeAt: deps.clock.now() })
   await OnboardingTask.bulkCreate(vacancy.onboarding.map((task) => ({ applicationId, ...task })))
 }

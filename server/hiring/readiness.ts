@@ -1,4 +1,5 @@
 import { Temporal } from 'temporal-polyfill'
+import type { Stage } from '#contract/applications'
 import type { ClaimDetails } from '#contract/claims'
 import { mondayToFriday } from '#core/calendar/workingDays'
 import { partialDate } from '#core/dates/partialDate'
@@ -6,7 +7,6 @@ import { type Forecast, likelyReady, slackOf } from '#core/forecast/likelyReady'
 import { evaluate } from '#core/requirements/evaluate'
 import type { ClaimFacts, FileFacts, Gate, Outcome, Requirement } from '#core/requirements/requirement'
 import type { Term } from '#core/validity/validity'
-import type { Stage } from '#contract/applications'
 import type { Application } from '../applications/model'
 import { claimsOf } from '../claims/face'
 import { labelOf } from '../claims/label'
@@ -16,8 +16,8 @@ import { documentsOf } from '../documents/documents'
 import type { Document } from '../documents/model'
 import { permissionOf } from '../permissions/permissions'
 import { sittingsOf } from '../skills/checks'
-import { requirementsOf, vacancyById } from '../vacancies/vacancies'
 import type { Vacancy } from '../vacancies/model'
+import { requirementsOf, vacancyById } from '../vacancies/vacancies'
 import { enquiriesOf } from '../verification/enquiries'
 import type { Enquiry } from '../verification/model'
 import { Offer, OnboardingTask, Waiver } from './model'
@@ -53,7 +53,12 @@ export async function readinessOf(deps: Deps, application: Application): Promise
     targetStart: Temporal.PlainDate.from(application.targetStart),
     claims: claims.map((claim) => factsOfClaim(claim, documents, enquiries)),
     answers: application.answers,
-    skills: sittings.map(({ check, state, percent, passed }) => ({ check, state, percent: percent ?? undefined, passed: passed ?? undefined })),
+    skills: sittings.map(({ check, state, percent, passed }) => ({
+      check,
+      state,
+      percent: percent ?? undefined,
+      passed: passed ?? undefined,
+    })),
     permissionSigned: permission !== null,
     offer: !offer ? 'none' : (offer.answer ?? 'open'),
     onboarding: tasks.map(({ key, doneAt }) => ({ task: key, done: Boolean(doneAt) })),
@@ -62,7 +67,17 @@ export async function readinessOf(deps: Deps, application: Application): Promise
   const requirements = requirementsOf(vacancy)
   const outcomes = evaluate(requirements, facts)
   const forecast = likelyReady(outcomes, facts.today, mondayToFriday)
-  return { vacancy, claims, documents, enquiries, facts, requirements, outcomes, forecast, slack: slackOf(forecast, facts.targetStart) }
+  return {
+    vacancy,
+    claims,
+    documents,
+    enquiries,
+    facts,
+    requirements,
+    outcomes,
+    forecast,
+    slack: slackOf(forecast, facts.targetStart),
+  }
 }
 
 export function factsOfClaim(claim: Claim, documents: readonly Document[], enquiries: readonly Enquiry[]): ClaimFacts {
@@ -92,7 +107,10 @@ function paperOf(documents: readonly Document[]): ClaimFacts['paper'] {
 }
 
 export function termOf(details: Extract<ClaimDetails, { credential: string }>): Term {
-  const through = details.through === 'does not expire' || details.through === 'unknown' ? details.through : partialDate(details.through)
+  const through =
+    details.through === 'does not expire' || details.through === 'unknown'
+      ? details.through
+      : partialDate(details.through)
   return { from: details.issued ? partialDate(details.issued) : undefined, through }
 }
 

@@ -8,8 +8,14 @@ import { passGate } from './passGate'
 import { waive } from './waive'
 
 export const hiringRoutes = [
-  bind(desk.passGate, ({ deps, actor, input }) => passGate(deps, actor as Account, input.params.id, { gate: input.params.gate, ...input.body })),
+  bind(desk.passGate, ({ deps, actor, input }) =>
+    passGate(deps, actor as Account, input.params.id, { gate: input.params.gate, ...input.body }),
+  ),
   bind(desk.waive, ({ deps, actor, input }) => waive(deps, actor as Account, input.params.id, input.body)),
-  bind(applications.answerOffer, ({ deps, actor, input }) => answerOffer(deps, actor as Account, input.params.id, input.body.answer)),
-  bind(applications.doOnboardingTask, ({ deps, actor, input }) => doTask(deps, actor as Account, input.params.id, input.params.task)),
+  bind(applications.answerOffer, ({ deps, actor, input }) =>
+    answerOffer(deps, actor as Account, input.params.id, input.body.answer),
+  ),
+  bind(applications.doOnboardingTask, ({ deps, actor, input }) =>
+    doTask(deps, actor as Account, input.params.id, input.params.task),
+  ),
 ]

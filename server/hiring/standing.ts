@@ -1,10 +1,10 @@
 import { Temporal } from 'temporal-polyfill'
 import { type Queue, queues } from '#contract/desk'
+import { writeWhen } from '#core/dates/write'
 import { credentialKind } from '#core/requirements/catalogue'
 import { openAt } from '#core/requirements/evaluate'
 import type { Outcome, Step } from '#core/requirements/requirement'
 import { validityOn } from '#core/validity/validity'
-import { writeWhen } from '#core/dates/write'
 import { candidateWithMail } from '../accounts/candidate'
 import { activeStages, applicationsOf } from '../applications/find'
 import type { Application } from '../applications/model'
@@ -57,32 +57,51 @@ function queueReasons(application: Application, readiness: Readiness): Partial<R
   const { outcomes, slack, facts } = readiness
   const gate = nextGate[application.stage]
   const open = gate ? openAt(outcomes, gate) : []
-  const first = (which: (step: Step, outcome: Outcome) => boolean) => [...outcomes].sort(byUrgency).find((outcome) => outcome.steps[0] && which(outcome.steps[0], outcome))
+  const first = (which: (step: Step, outcome: Outcome) => boolean) =>
+    [...outcomes].sort(byUrgency).find((outcome) => outcome.steps[0] && which(outcome.steps[0], outcome))
   const deskHas = first(({ who }) => who === 'desk')
-  const verifying = first(({ what }) => ['look', 'ask', 'compare', 'reply'].includes(what)) ?? first((_, { reason }) => reason.code === 'contradicted' || reason.code === 'unconfirmable')
+  const verifying =
+    first(({ what }) => ['look', 'ask', 'compare', 'reply'].includes(what)) ??
+    first((_, { reason }) => reason.code === 'contradicted' || reason.code === 'unconfirmable')
   const deskVerifies = first(({ who, what }) => who === 'desk' && ['look', 'ask', 'compare', 'decide'].includes(what))
   const unread = facts.claims.find(({ enquiry, rung }) => enquiry === 'answered' && rung === 'asked')
-  const reply = unread && !outcomes.some(({ reason }) => reason.code === 'reply-in') ? `${unread.label}: compare the reply` : undefined
+  const reply =
+    unread && !outcomes.some(({ reason }) => reason.code === 'reply-in')
+      ? `${unread.label}: compare the reply`
+      : undefined
   const checking = first((_, { reason }) => reason.code.startsWith('check-') && reason.code !== 'check-passed')
   const fading = fadingCredential(readiness)
   const passable = gate !== null && open.length === 0
   const waiting = outcomes.find(({ requirement }) => requirement === readiness.forecast.heldUpBy?.requirement)
 
-  const passWords = { shortlist: 'Ready for the shortlist', offer: 'Ready for an offer', start: 'Ready to be cleared', send: '' }[gate ?? 'send']
-  const today = reply ?? (passable ? passWords : undefined) ?? (deskHas ? briefly(deskHas) : slack < 0 && waiting ? briefly(waiting) : undefined)
+  const passWords = {
+    shortlist: 'Ready for the shortlist',
+    offer: 'Ready for an offer',
+    start: 'Ready to be cleared',
+    send: '',
+  }[gate ?? 'send']
+  const today =
+    reply ??
+    (passable ? passWords : undefined) ??
+    (deskHas ? briefly(deskHas) : slack < 0 && waiting ? briefly(waiting) : undefined)
   return {
     ...(today ? { today } : {}),
-    ...(application.stage === 'sent' ? { applications: passable ? passWords : open[0] ? briefly(open[0]) : 'New' } : {}),
+    ...(application.stage === 'sent'
+      ? { applications: passable ? passWords : open[0] ? briefly(open[0]) : 'New' }
+      : {}),
     ...(verifying || reply ? { verification: reply ?? briefly((deskVerifies ?? verifying)!) } : {}),
     ...(checking ? { skills: briefly(checking) } : {}),
     ...(fading ? { validity: fading } : {}),
-    ...(application.stage === 'shortlisted' || application.stage === 'offered' ? { hiring: passable ? passWords : open[0] ? briefly(open[0]) : 'In hand' } : {}),
+    ...(application.stage === 'shortlisted' || application.stage === 'offered'
+      ? { hiring: passable ? passWords : open[0] ? briefly(open[0]) : 'In hand' }
+      : {}),
   }
 }
 
 /** What somebody has answered or contradicted comes first, then what has most left to do. */
 function byUrgency(a: Outcome, b: Outcome): number {
-  const settled = ({ reason }: Outcome) => Number(['reply-in', 'contradicted', 'unconfirmable', 'check-failed'].includes(reason.code))
+  const settled = ({ reason }: Outcome) =>
+    Number(['reply-in', 'contradicted', 'unconfirmable', 'check-failed'].includes(reason.code))
   return settled(b) - settled(a) || b.steps.length - a.steps.length
 }
 
@@ -126,7 +145,8 @@ function fadingCredential({ claims, facts, outcomes }: Readiness): string | unde
     const fact = facts.claims.find(({ id }) => id === claim.id)
     if (!fact?.term) continue
     const { state, lastDay } = validityOn(facts.today, fact.term, credentialKind(fact.credential ?? '')?.leadDays ?? 30)
-    if ((state === 'expiring' || state === 'lapsed') && lastDay) return `${fact.label} ${state === 'lapsed' ? 'lapsed' : 'lapses'} ${writeWhen(lastDay.toString())}`
+    if ((state === 'expiring' || state === 'lapsed') && lastDay)
+      return `${fact.label} ${state === 'lapsed' ? 'lapsed' : 'lapses'} ${writeWhen(lastDay.toString())}`
   }
   return undefined
 }

@@ -8,18 +8,34 @@ import { readinessOf } from './readiness'
 import { refreshStanding } from './standing'
 
 /** Waives a requirement for one application, by somebody the requirement names, with a reason that stays on record. */
-export async function waive(deps: Deps, actor: Account, id: string, { requirement: key, reason }: { requirement: string; reason: string }) {
+export async function waive(
+  deps: Deps,
+  actor: Account,
+  id: string,
+  { requirement: key, reason }: { requirement: string; reason: string },
+) {
   const application = await sentApplication(id, { lock: true })
   const { requirements, outcomes } = await readinessOf(deps, application)
   const requirement = requirements.find((candidate) => candidate.key === key)
   if (!requirement) throw notFound()
   if (!requirement.waivableBy.some((role) => actor.roles.some((own) => own === role))) {
-    const who = requirement.waivableBy.length === 0 ? 'Nobody may waive this.' : `This may be waived by: ${requirement.waivableBy.join(', ')}.`
+    const who =
+      requirement.waivableBy.length === 0
+        ? 'Nobody may waive this.'
+        : `This may be waived by: ${requirement.waivableBy.join(', ')}.`
     throw notAllowed(who)
   }
   const outcome = outcomes.find((candidate) => candidate.requirement === key)!
-  if (outcome.state === 'met' || outcome.state === 'not needed') throw conflict('not-open', 'This is not open; there is nothing to waive.')
-  await Waiver.create({ id: uuid(), applicationId: id, requirement: key, reason: reason.trim(), givenBy: actor.name, givenAt: deps.clock.now() })
+  if (outcome.state === 'met' || outcome.state === 'not needed')
+    throw conflict('not-open', 'This is not open; there is nothing to waive.')
+  await Waiver.create({
+    id: uuid(),
+    applicationId: id,
+    requirement: key,
+    reason: reason.trim(),
+    givenBy: actor.name,
+    givenAt: deps.clock.now(),
+  })
   await recordEvent(deps, actor, {
     code: 'waived',
     what: `Waived “${requirement.title}”: ${reason.trim()}`,

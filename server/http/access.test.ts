@@ -9,12 +9,21 @@ afterAll(() => house.close())
 test('what is somebody else’s is not there', async () => {
   const owner = await house.candidate('Olga Owner')
   const { id, degreeId } = await applied(house, owner, ['Olga', 'Owner'])
-  const documentId = (await owner.done('readDraft', { params: { id } })).claims.find((claim) => claim.id === degreeId)!.documents[0]!.id
+  const documentId = (await owner.done('readDraft', { params: { id } })).claims.find((claim) => claim.id === degreeId)!
+    .documents[0]!.id
   const other = await house.candidate('Otto Other')
   expect((await other.call('readDraft', { params: { id } })).status).toBe(404)
   expect((await other.call('readStatus', { params: { id } })).status).toBe(404)
   expect((await other.call('withdraw', { params: { id } })).status).toBe(404)
-  expect((await other.call('uploadDocument', { params: { id: degreeId }, query: { fileName: 'x.pdf' }, body: Buffer.from('%PDF-') })).status).toBe(404)
+  expect(
+    (
+      await other.call('uploadDocument', {
+        params: { id: degreeId },
+        query: { fileName: 'x.pdf' },
+        body: Buffer.from('%PDF-'),
+      })
+    ).status,
+  ).toBe(404)
   expect((await other.request(`/api/documents/${documentId}/bytes`)).status).toBe(404)
   expect((await house.visitor().request(`/api/documents/${documentId}/bytes`)).status).toBe(401)
 
@@ -43,8 +52,17 @@ test('each role does what is its own', async () => {
   expect((await house.visitor().call('readQueue', { params: { queue: 'today' } })).status).toBe(401)
   const assessor = await house.staff('assessor')
   expect((await assessor.call('readFile', { params: { id } })).status).toBe(200)
-  expect((await assessor.call('decideClaim', { params: { id: degreeId }, body: { version: 0, decision: 'confirmed', note: '' } })).status).toBe(403)
-  expect((await assessor.call('passGate', { params: { id, gate: 'shortlist' }, body: { version: 2 } })).status).toBe(403)
+  expect(
+    (
+      await assessor.call('decideClaim', {
+        params: { id: degreeId },
+        body: { version: 0, decision: 'confirmed', note: '' },
+      })
+    ).status,
+  ).toBe(403)
+  expect((await assessor.call('passGate', { params: { id, gate: 'shortlist' }, body: { version: 2 } })).status).toBe(
+    403,
+  )
   expect((await (await house.staff('hiring manager')).call('readTrail')).status).toBe(403)
 })
 
@@ -56,10 +74,42 @@ test('a change from another site’s page is refused', async () => {
 
 test('bad input is refused with the field that is wrong', async () => {
   const candidate = await house.candidate('Bad Input')
-  const refused = await candidate.call('addClaim', { body: { details: { kind: 'study', sourceId: null, sourceName: 'X', award: 'BSc', subject: 'Y', level: 12, field: '0713', number: '', from: '2019', to: 'soon' } } })
+  const refused = await candidate.call('addClaim', {
+    body: {
+      details: {
+        kind: 'study',
+        sourceId: null,
+        sourceName: 'X',
+        award: 'BSc',
+        subject: 'Y',
+        level: 12,
+        field: '0713',
+        number: '',
+        from: '2019',
+        to: 'soon',
+      },
+    },
+  })
   expect(refused.status).toBe(422)
-  expect(refused.body.faults?.map(({ pointer }) => pointer)).toEqual(expect.arrayContaining(['/body/details/level', '/body/details/to']))
-  const backwards = await candidate.call('addClaim', { body: { details: { kind: 'study', sourceId: null, sourceName: 'X', award: 'BSc', subject: 'Y', level: 6, field: '0713', number: '', from: '2019-09', to: '2017-06' } } })
+  expect(refused.body.faults?.map(({ pointer }) => pointer)).toEqual(
+    expect.arrayContaining(['/body/details/level', '/body/details/to']),
+  )
+  const backwards = await candidate.call('addClaim', {
+    body: {
+      details: {
+        kind: 'study',
+        sourceId: null,
+        sourceName: 'X',
+        award: 'BSc',
+        subject: 'Y',
+        level: 6,
+        field: '0713',
+        number: '',
+        from: '2019-09',
+        to: '2017-06',
+      },
+    },
+  })
   expect(backwards.body.faults).toEqual([{ pointer: '/body/details/to', message: 'This ends before it begins.' }])
   expect((await candidate.call('readVacancy', { params: { slug: 'nothing-here' } })).status).toBe(404)
   expect((await candidate.request('/api/my/applications/not-an-id')).status).toBe(422)
@@ -80,7 +130,9 @@ describe('accounts', () => {
   test('a link to confirm works once, and nobody signs in before', async () => {
     const visitor = house.visitor()
     await visitor.done('signUp', { body: { name: 'Once Only', mail: 'once@mail.test', password } })
-    expect((await visitor.call('signIn', { body: { mail: 'once@mail.test', password } })).body.code).toBe('not-confirmed')
+    expect((await visitor.call('signIn', { body: { mail: 'once@mail.test', password } })).body.code).toBe(
+      'not-confirmed',
+    )
     const token = /confirm\/([\w-]+)/.exec((await house.mailTo('once@mail.test')).text)![1]!
     await visitor.done('confirmMail', { body: { token } })
     expect((await visitor.done('readSession')).account?.mail).toBe('once@mail.test')
@@ -92,7 +144,10 @@ describe('accounts', () => {
   test('guessing is slowed down, for known and unknown addresses alike', async () => {
     const visitor = house.visitor()
     const tries = []
-    for (let attempt = 0; attempt < 11; attempt += 1) tries.push((await visitor.call('signIn', { body: { mail: 'guess@mail.test', password: `wrong-${attempt}` } })).status)
+    for (let attempt = 0; attempt < 11; attempt += 1)
+      tries.push(
+        (await visitor.call('signIn', { body: { mail: 'guess@mail.test', password: `wrong-${attempt}` } })).status,
+      )
     expect(tries).toEqual([...Array(10).fill(401), 429])
   })
 })

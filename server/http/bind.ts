@@ -20,6 +20,14 @@ export type Route = {
 }
 
 /** Ties an endpoint of the contract to the use case that serves it. */
-export function bind<E extends Endpoint>(endpoint: E, handle: (call: Call<E>) => Promise<Reply<E>>, options: { transaction?: boolean } = {}): Route {
-  return { endpoint, handle: handle as unknown as Route['handle'], transaction: options.transaction ?? endpoint.method !== 'GET' }
+export function bind<E extends Endpoint>(
+  endpoint: E,
+  handle: (call: Call<E>) => Promise<Reply<E>>,
+  options: { transaction?: boolean } = {},
+): Route {
+  return {
+    endpoint,
+    handle: handle as unknown as Route['handle'],
+    transaction: options.transaction ?? endpoint.method !== 'GET',
+  }
 }

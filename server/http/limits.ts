@@ -14,10 +14,20 @@ export async function countAttempt(deps: Deps, bucket: string, most: number, sec
      ON DUPLICATE KEY UPDATE count = IF(windowStart < :since, 1, count + 1), windowStart = IF(windowStart < :since, :now, windowStart)`,
     { replacements },
   )
-  const [row] = await deps.sequelize.query<{ count: number }>('SELECT count FROM attempts WHERE bucket = :bucket', { replacements, type: QueryTypes.SELECT })
-  if ((row?.count ?? 0) > most) throw new Problem(429, 'too-many-attempts', `That was tried too often. Wait ${Math.ceil(seconds / 60)} minutes and try again.`)
+  const [row] = await deps.sequelize.query<{ count: number }>('SELECT count FROM attempts WHERE bucket = :bucket', {
+    replacements,
+    type: QueryTypes.SELECT,
+  })
+  if ((row?.count ?? 0) > most)
+    throw new Problem(
+      429,
+      'too-many-attempts',
+      `That was tried too often. Wait ${Math.ceil(seconds / 60)} minutes and try again.`,
+    )
 }
 
 export async function forgetAttempts(deps: Deps, bucket: string) {
-  await deps.sequelize.query('DELETE FROM attempts WHERE bucket = :bucket', { replacements: { bucket: bucket.slice(0, 160) } })
+  await deps.sequelize.query('DELETE FROM attempts WHERE bucket = :bucket', {
+    replacements: { bucket: bucket.slice(0, 160) },
+  })
 }

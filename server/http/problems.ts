@@ -18,13 +18,26 @@ export class Problem extends Error {
 
 /** Also the answer for a record one may not see: that it exists is nobody's business. */
 export const notFound = () => new Problem(404, 'not-found', 'There is nothing here, or it is not yours to see.')
-export const notAllowed = (detail?: string) => new Problem(403, 'not-allowed', 'Your role does not include this.', { detail })
+export const notAllowed = (detail?: string) =>
+  new Problem(403, 'not-allowed', 'Your role does not include this.', { detail })
 export const signInFirst = () => new Problem(401, 'sign-in-first', 'Sign in to do this.')
-export const invalid = (faults: Fault[]) => new Problem(422, 'invalid', faults.length === 1 ? 'One thing is not right.' : `${faults.length} things are not right.`, { faults })
+export const invalid = (faults: Fault[]) =>
+  new Problem(
+    422,
+    'invalid',
+    faults.length === 1 ? 'One thing is not right.' : `${faults.length} things are not right.`,
+    { faults },
+  )
 export const invalidField = (pointer: string, message: string) => invalid([{ pointer, message }])
-export const conflict = (code: string, title: string, more: Record<string, unknown> = {}) => new Problem(409, code, title, more)
+export const conflict = (code: string, title: string, more: Record<string, unknown> = {}) =>
+  new Problem(409, code, title, more)
 
 /** Throws a conflict unless the caller saw the newest version. `current` is what stands now, so nothing typed is lost. */
 export function insistOnVersion(seen: number, now: number, current: Record<string, unknown> = {}) {
-  if (seen !== now) throw conflict('changed-meanwhile', 'Somebody changed this meanwhile. What you typed is still here; compare and save again.', { version: now, current })
+  if (seen !== now)
+    throw conflict(
+      'changed-meanwhile',
+      'Somebody changed this meanwhile. What you typed is still here; compare and save again.',
+      { version: now, current },
+    )
 }

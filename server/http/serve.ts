@@ -36,7 +36,11 @@ async function call(ctx: Context, { endpoint, handle, transaction }: Route, fixe
   const input = await inputOf(ctx, endpoint)
   const session = {
     token: ctx.cookies.get(sessionCookie),
-    set: (token: string | undefined) => void ctx.cookies.set(sessionCookie, token ?? '', { ...cookieOptions(deps), ...(token ? { maxAge: 14 * 86_400_000 } : { maxAge: 0 }) }),
+    set: (token: string | undefined) =>
+      void ctx.cookies.set(sessionCookie, token ?? '', {
+        ...cookieOptions(deps),
+        ...(token ? { maxAge: 14 * 86_400_000 } : { maxAge: 0 }),
+      }),
   }
   const run = () => handle({ deps, actor, input, session, address: ctx.ip, csrf: () => csrfOf(ctx, deps) })
   const key = endpoint.once ? onceKeyOf(ctx) : undefined
@@ -56,11 +60,18 @@ function csrfOf(ctx: Context, deps: Pick<Deps, 'config'>): string {
   return made
 }
 
-const cookieOptions = ({ config }: Pick<Deps, 'config'>) => ({ httpOnly: true, sameSite: 'lax' as const, secure: config.publicUrl.startsWith('https:'), signed: false, overwrite: true })
+const cookieOptions = ({ config }: Pick<Deps, 'config'>) => ({
+  httpOnly: true,
+  sameSite: 'lax' as const,
+  secure: config.publicUrl.startsWith('https:'),
+  signed: false,
+  overwrite: true,
+})
 
 function insistOnOurPage(ctx: Context) {
   const expected = ctx.cookies.get(csrfCookie)
-  if (!expected || ctx.get('X-Probatum-Form') !== expected) throw new Problem(403, 'stale-page', 'This page is out of date. Load it again; what you typed is kept.')
+  if (!expected || ctx.get('X-Probatum-Form') !== expected)
+    throw new Problem(403, 'stale-page', 'This page is out of date. Load it again; what you typed is kept.')
 }
 
 async function actorOf(ctx: Context): Promise<Actor> {
@@ -90,15 +101,23 @@ async function bytesOf(ctx: Context): Promise<Buffer> {
     return await rawBody(ctx.req, { limit: uploadLimit, length: ctx.request.length })
   } catch (error) {
     if ((error as { type?: string }).type !== 'entity.too.large') throw error
-    throw new Problem(413, 'file-too-large', 'The file is larger than 10 MB. Save it smaller, or send its pages as separate files.')
+    throw new Problem(
+      413,
+      'file-too-large',
+      'The file is larger than 10 MB. Save it smaller, or send its pages as separate files.',
+    )
   }
 }
 
 async function jsonOf(ctx: Context): Promise<unknown> {
   if (ctx.request.length === 0) return {}
-  const text = await rawBody(ctx.req, { limit: jsonLimit, length: ctx.request.length, encoding: 'utf8' }).catch((error: { type?: string }) => {
-    throw error.type === 'entity.too.large' ? new Problem(413, 'too-large', 'That is more than can be taken at once.') : error
-  })
+  const text = await rawBody(ctx.req, { limit: jsonLimit, length: ctx.request.length, encoding: 'utf8' }).catch(
+    (error: { type?: string }) => {
+      throw error.type === 'entity.too.large'
+        ? new Problem(413, 'too-large', 'That is more than can be taken at once.')
+        : error
+    },
+  )
   if (text === '') return {}
   try {
     return JSON.parse(text)
@@ -109,7 +128,8 @@ async function jsonOf(ctx: Context): Promise<unknown> {
 
 function onceKeyOf(ctx: Context): string {
   const key = ctx.get('Idempotency-Key')
-  if (key.length < 8 || key.length > 80) throw new Problem(400, 'key-missing', 'This needs an Idempotency-Key of 8 to 80 characters.')
+  if (key.length < 8 || key.length > 80)
+    throw new Problem(400, 'key-missing', 'This needs an Idempotency-Key of 8 to 80 characters.')
   return key
 }
 
@@ -117,7 +137,14 @@ function onceKeyOf(ctx: Context): string {
  * Does something once per key. The row is written first, so that of two calls at the same moment the second waits for
  * the first to commit and then gives its reply.
  */
-async function once(deps: Deps, actor: Actor, endpoint: Endpoint, key: string, input: unknown, run: () => Promise<unknown>): Promise<unknown> {
+async function once(
+  deps: Deps,
+  actor: Actor,
+  endpoint: Endpoint,
+  key: string,
+  input: unknown,
+  run: () => Promise<unknown>,
+): Promise<unknown> {
   const who = actor.kind === 'account' ? actor.id : actor.kind
   const bodyHash = createHash('sha256').update(JSON.stringify(input)).digest('hex')
   const replacements = { who, key, endpoint: `${endpoint.method} ${endpoint.path}`, bodyHash, now: deps.clock.now() }
@@ -137,7 +164,9 @@ async function once(deps: Deps, actor: Actor, endpoint: Endpoint, key: string, i
   }
   const reply = await run().catch(async (error: unknown) => {
     // Without a transaction around it, the key has to be given free by hand.
-    await deps.sequelize.query('DELETE FROM once_replies WHERE actor = :who AND idempotencyKey = :key', { replacements })
+    await deps.sequelize.query('DELETE FROM once_replies WHERE actor = :who AND idempotencyKey = :key', {
+      replacements,
+    })
     throw error
   })
   await deps.sequelize.query('UPDATE once_replies SET reply = :reply WHERE actor = :who AND idempotencyKey = :key', {

@@ -33,19 +33,29 @@ export function faultsOfReply(schema: TSchema, value: unknown): Fault[] {
 function faultsOf(errors: readonly ErrorObject[], place: string): Fault[] {
   // A union reports every branch that did not fit; the deepest complaints are the ones about what was meant.
   const deepest = Math.max(...errors.map(({ instancePath }) => instancePath.split('/').length))
-  const useful = errors.filter(({ keyword, instancePath }) => keyword !== 'anyOf' && keyword !== 'const' && (errors.length < 4 || instancePath.split('/').length === deepest))
+  const useful = errors.filter(
+    ({ keyword, instancePath }) =>
+      keyword !== 'anyOf' && keyword !== 'const' && (errors.length < 4 || instancePath.split('/').length === deepest),
+  )
   const chosen = useful.length > 0 ? useful : errors
   return chosen.map((error) => {
-    const missing = error.keyword === 'required' ? `/${(error.params as { missingProperty: string }).missingProperty}` : ''
+    const missing =
+      error.keyword === 'required' ? `/${(error.params as { missingProperty: string }).missingProperty}` : ''
     return { pointer: `/${place}${error.instancePath}${missing}`, message: wordsFor(error) }
   })
 }
 
-const formats: Record<string, string> = { email: 'This is not a mail address.', date: 'This is not a day, such as 2026-11-24.', uuid: 'This is not an identifier.', 'date-time': 'This is not a moment in time.' }
+const formats: Record<string, string> = {
+  email: 'This is not a mail address.',
+  date: 'This is not a day, such as 2026-11-24.',
+  uuid: 'This is not an identifier.',
+  'date-time': 'This is not a moment in time.',
+}
 
 function wordsFor({ keyword, params, message }: ErrorObject): string {
   if (keyword === 'required') return 'This is missing.'
-  if (keyword === 'minLength') return params.limit === 1 ? 'This is empty.' : `At least ${params.limit} characters are needed.`
+  if (keyword === 'minLength')
+    return params.limit === 1 ? 'This is empty.' : `At least ${params.limit} characters are needed.`
   if (keyword === 'maxLength') return `At most ${params.limit} characters fit here.`
   if (keyword === 'format') return formats[params.format] ?? 'This has another form than expected.'
   if (keyword === 'enum') return `This is none of: ${params.allowedValues.join(', ')}.`

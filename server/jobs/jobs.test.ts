@@ -1,5 +1,5 @@
-import { applied, type House, look, openHouse } from '../../test/house'
 import { v7 as uuid } from 'uuid'
+import { applied, type House, look, openHouse } from '../../test/house'
 import { Message } from '../messages/model'
 import { Enquiry } from '../verification/model'
 import { Job } from './model'
@@ -14,9 +14,22 @@ afterAll(() => house.close())
 
 test('a mail that cannot be sent is tried again later, and its error is kept', async () => {
   const broken = { ...house.fixed, mailer: { send: () => Promise.reject(new Error('mailbox full')), close: () => {} } }
-  const message = await Message.create({ id: uuid(), toName: 'X', toMail: 'x@mail.test', subject: 'S', text: 'T', attachments: [], applicationId: null, createdAt: new Date() })
+  const message = await Message.create({
+    id: uuid(),
+    toName: 'X',
+    toMail: 'x@mail.test',
+    subject: 'S',
+    text: 'T',
+    attachments: [],
+    applicationId: null,
+    createdAt: new Date(),
+  })
   // Far in the past, so that no other worker’s turn comes first; the house’s own worker may take it once it is due again.
-  await queueJob('mail', { messageId: message.id }, { uniqueKey: 'broken-once', runAt: new Date(Date.now() + 3_600_000) })
+  await queueJob(
+    'mail',
+    { messageId: message.id },
+    { uniqueKey: 'broken-once', runAt: new Date(Date.now() + 3_600_000) },
+  )
   await Job.update({ runAt: new Date(0), leasedUntil: new Date(0) }, { where: { uniqueKey: 'broken-once' } })
   let failed: Job | null = null
   for (let attempt = 0; attempt < 20 && !failed?.attempts; attempt += 1) {
@@ -50,7 +63,12 @@ test('moving the demo’s clock reminds a silent source, lets its link expire, a
   const move = async (days: number) => {
     const clock = await desk.done('moveClock', { body: { days } })
     await house.workOff()
-    for (let attempt = 0; attempt < 100 && (await Job.count({ where: { kind: 'sweep', doneAt: null } })) > 0; attempt += 1) await new Promise((done) => setTimeout(done, 50))
+    for (
+      let attempt = 0;
+      attempt < 100 && (await Job.count({ where: { kind: 'sweep', doneAt: null } })) > 0;
+      attempt += 1
+    )
+      await new Promise((done) => setTimeout(done, 50))
     return clock
   }
   expect((await move(16)).daysAhead).toBe(16)

@@ -1,4 +1,11 @@
-import { type CreationOptional, DataTypes, type InferAttributes, type InferCreationAttributes, Model, type Sequelize } from 'sequelize'
+import {
+  type CreationOptional,
+  DataTypes,
+  type InferAttributes,
+  type InferCreationAttributes,
+  Model,
+  type Sequelize,
+} from 'sequelize'
 import { define, id, json, longTextOrNull, moment, momentOrNull, text, whole } from '../database/columns'
 
 export class Job extends Model<InferAttributes<Job>, InferCreationAttributes<Job>> {
@@ -14,4 +21,14 @@ export class Job extends Model<InferAttributes<Job>, InferCreationAttributes<Job
 }
 
 export const defineJobs = (sequelize: Sequelize) =>
-  define(Job, sequelize, 'jobs', { id, kind: text, uniqueKey: { type: DataTypes.STRING(120), allowNull: true }, payload: json, runAt: moment, attempts: whole, leasedUntil: momentOrNull, doneAt: momentOrNull, lastError: longTextOrNull })
+  define(Job, sequelize, 'jobs', {
+    id,
+    kind: text,
+    uniqueKey: { type: DataTypes.STRING(120), allowNull: true },
+    payload: json,
+    runAt: moment,
+    attempts: whole,
+    leasedUntil: momentOrNull,
+    doneAt: momentOrNull,
+    lastError: longTextOrNull,
+  })

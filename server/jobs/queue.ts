@@ -2,7 +2,18 @@ import { v7 as uuid } from 'uuid'
 import { Job } from './model'
 
 /** Leaves a job in the queue, in the transaction under way. A `uniqueKey` that is already there leaves things as they are. */
-export async function queueJob(kind: string, payload: Record<string, unknown>, options: { uniqueKey?: string; runAt?: Date } = {}) {
-  const job = { id: uuid(), kind, payload, uniqueKey: options.uniqueKey ?? null, runAt: options.runAt ?? new Date(), attempts: 0 }
+export async function queueJob(
+  kind: string,
+  payload: Record<string, unknown>,
+  options: { uniqueKey?: string; runAt?: Date } = {},
+) {
+  const job = {
+    id: uuid(),
+    kind,
+    payload,
+    uniqueKey: options.uniqueKey ?? null,
+    runAt: options.runAt ?? new Date(),
+    attempts: 0,
+  }
   await Job.bulkCreate([job], { ignoreDuplicates: true })
 }

@@ -1,5 +1,6 @@
 import { Op } from 'sequelize'
 import { writeWhen } from '#core/dates/write'
+import { openAt } from '#core/requirements/evaluate'
 import { candidateWithMail } from '../accounts/candidate'
 import { activeApplications } from '../applications/find'
 import { Application } from '../applications/model'
@@ -13,9 +14,8 @@ import { queueMail } from '../messages/queueMail'
 import { markOverdue } from '../skills/sit'
 import { sourceById } from '../sources/sources'
 import { allVacancies, isOpen } from '../vacancies/vacancies'
-import { openAt } from '#core/requirements/evaluate'
-import { Enquiry } from '../verification/model'
 import { claimById } from '../verification/load'
+import { Enquiry } from '../verification/model'
 import { linkFor } from '../verification/raiseEnquiry'
 import { queueJob } from './queue'
 
@@ -30,7 +30,8 @@ export async function sweep(deps: Deps) {
   await inTransaction(deps.sequelize, () => markOverdue(deps))
   for (let after: string | undefined; ; ) {
     const applications = await activeApplications(after, page)
-    for (const application of applications) await inTransaction(deps.sequelize, () => refreshStanding(deps, application))
+    for (const application of applications)
+      await inTransaction(deps.sequelize, () => refreshStanding(deps, application))
     after = applications.at(-1)?.id
     if (applications.length < page) return
   }
@@ -48,7 +49,10 @@ export async function queueSweep(deps: Deps) {
 const lastQueued = new WeakMap<object, string>()
 
 async function remindSources(deps: Deps) {
-  const due = await Enquiry.findAll({ where: { state: 'open', remindedAt: null, answerBy: { [Op.lt]: deps.clock.today().toString() } }, limit: 500 })
+  const due = await Enquiry.findAll({
+    where: { state: 'open', remindedAt: null, answerBy: { [Op.lt]: deps.clock.today().toString() } },
+    limit: 500,
+  })
   for (const enquiry of due) {
     await inTransaction(deps.sequelize, async () => {
       const source = await sourceById(enquiry.sourceId)
@@ -61,7 +65,19 @@ async function remindSources(deps: Deps) {
         text: `On ${writeWhen(enquiry.askedAt.toISOString().slice(0, 10))} we asked you about ${person.name}. The answer decides when they can start. It takes about two minutes:\n${await linkFor(deps, enquiry)}`,
         applicationId: enquiry.applicationId,
       })
-      await recordEvent(deps, { kind: 'system' }, { code: 'source-reminded', what: `Reminded ${source.name} about ${labelOf(claim.details)}`, forCandidate: `We reminded ${source.name}.`, about: source.name, candidateId: claim.candidateId, applicationId: enquiry.applicationId, claimId: claim.id })
+      await recordEvent(
+        deps,
+        { kind: 'system' },
+        {
+          code: 'source-reminded',
+          what: `Reminded ${source.name} about ${labelOf(claim.details)}`,
+          forCandidate: `We reminded ${source.name}.`,
+          about: source.name,
+          candidateId: claim.candidateId,
+          applicationId: enquiry.applicationId,
+          claimId: claim.id,
+        },
+      )
     })
   }
 }
@@ -73,7 +89,18 @@ async function expireLinks(deps: Deps) {
       const claim = await claimById(enquiry.claimId)
       const source = await sourceById(enquiry.sourceId)
       await enquiry.update({ state: 'expired' })
-      await recordEvent(deps, { kind: 'system' }, { code: 'enquiry-expired', what: `${source.name} did not answer about ${labelOf(claim.details)}; the link has expired`, about: source.name, candidateId: claim.candidateId, applicationId: enquiry.applicationId, claimId: claim.id })
+      await recordEvent(
+        deps,
+        { kind: 'system' },
+        {
+          code: 'enquiry-expired',
+          what: `${source.name} did not answer about ${labelOf(claim.details)}; the link has expired`,
+          about: source.name,
+          candidateId: claim.candidateId,
+          applicationId: enquiry.applicationId,
+          claimId: claim.id,
+        },
+      )
     })
   }
 }
@@ -82,13 +109,22 @@ async function remindOfClosing(deps: Deps) {
   const now = deps.clock.now()
   const soon = new Date(now.getTime() + closingSoonDays * 86_400_000)
   const closing = (await allVacancies()).filter((vacancy) => isOpen(vacancy, now) && vacancy.closesAt <= soon)
-  const drafts = await Application.findAll({ where: { stage: 'being written', remindedAt: null, vacancyId: closing.map(({ id }) => id) }, limit: 1000 })
+  const drafts = await Application.findAll({
+    where: { stage: 'being written', remindedAt: null, vacancyId: closing.map(({ id }) => id) },
+    limit: 1000,
+  })
   for (const draft of drafts) {
     await inTransaction(deps.sequelize, async () => {
       const vacancy = closing.find(({ id }) => id === draft.vacancyId)!
       const person = await candidateWithMail(draft.candidateId)
       const left = openAt((await readinessOf(deps, draft)).outcomes, 'send').length
-      const closes = vacancy.closesAt.toLocaleString('en-GB', { timeZone: vacancy.timeZone, day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
+      const closes = vacancy.closesAt.toLocaleString('en-GB', {
+        timeZone: vacancy.timeZone,
+        day: 'numeric',
+        month: 'short',
+        hour: '2-digit',
+        minute: '2-digit',
+      })
       await draft.update({ remindedAt: now })
       await queueMail(deps, {
         to: { name: person.name, mail: person.mail },

@@ -80,8 +80,15 @@ async function lease({ sequelize }: Deps): Promise<Job | undefined> {
   return inTransaction(sequelize, async () => {
     const now = new Date()
     const job = await Job.findOne({
-      where: { doneAt: null, runAt: { [Op.lte]: now }, [Op.or]: [{ leasedUntil: null }, { leasedUntil: { [Op.lt]: now } }] },
-      order: [['runAt', 'ASC'], ['id', 'ASC']],
+      where: {
+        doneAt: null,
+        runAt: { [Op.lte]: now },
+        [Op.or]: [{ leasedUntil: null }, { leasedUntil: { [Op.lt]: now } }],
+      },
+      order: [
+        ['runAt', 'ASC'],
+        ['id', 'ASC'],
+      ],
       lock: true,
       skipLocked: true,
     })

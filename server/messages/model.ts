@@ -1,4 +1,10 @@
-import { type CreationOptional, type InferAttributes, type InferCreationAttributes, Model, type Sequelize } from 'sequelize'
+import {
+  type CreationOptional,
+  type InferAttributes,
+  type InferCreationAttributes,
+  Model,
+  type Sequelize,
+} from 'sequelize'
 import { define, id, json, longText, moment, momentOrNull, text, uuidOrNull } from '../database/columns'
 
 export class Message extends Model<InferAttributes<Message>, InferCreationAttributes<Message>> {
@@ -14,4 +20,14 @@ export class Message extends Model<InferAttributes<Message>, InferCreationAttrib
 }
 
 export const defineMessages = (sequelize: Sequelize) =>
-  define(Message, sequelize, 'messages', { id, toName: text, toMail: text, subject: text, text: longText, attachments: json, applicationId: uuidOrNull, createdAt: moment, sentAt: momentOrNull })
+  define(Message, sequelize, 'messages', {
+    id,
+    toName: text,
+    toMail: text,
+    subject: text,
+    text: longText,
+    attachments: json,
+    applicationId: uuidOrNull,
+    createdAt: moment,
+    sentAt: momentOrNull,
+  })

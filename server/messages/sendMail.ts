@@ -9,6 +9,12 @@ export async function sendMail(deps: Deps, { messageId }: { messageId: string })
   const attachments = await Promise.all(
     message.attachments.map(async ({ fileName, sha256 }) => ({ fileName, ...(await readBytes(sha256)) })),
   )
-  await deps.mailer.send({ id: message.id, to: { name: message.toName, mail: message.toMail }, subject: message.subject, text: message.text, attachments })
+  await deps.mailer.send({
+    id: message.id,
+    to: { name: message.toName, mail: message.toMail },
+    subject: message.subject,
+    text: message.text,
+    attachments,
+  })
   await message.update({ sentAt: deps.clock.now() })
 }

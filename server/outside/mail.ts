@@ -21,7 +21,11 @@ export function smtpMailer(smtpUrl: string, from: string): Mailer {
         to: { name: to.name, address: to.mail },
         subject,
         text,
-        attachments: attachments.map(({ fileName, mediaType, bytes }) => ({ filename: fileName, contentType: mediaType, content: bytes })),
+        attachments: attachments.map(({ fileName, mediaType, bytes }) => ({
+          filename: fileName,
+          contentType: mediaType,
+          content: bytes,
+        })),
       })
     },
     close: () => transport.close(),

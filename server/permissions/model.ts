@@ -13,4 +13,11 @@ export class Permission extends Model<InferAttributes<Permission>, InferCreation
 }
 
 export const definePermissions = (sequelize: Sequelize) =>
-  define(Permission, sequelize, 'permissions', { id, applicationId: uuid, fullName: text, textVersion: text, sha256: text, signedAt: moment })
+  define(Permission, sequelize, 'permissions', {
+    id,
+    applicationId: uuid,
+    fullName: text,
+    textVersion: text,
+    sha256: text,
+    signedAt: moment,
+  })

@@ -7,13 +7,20 @@ import { Permission } from './model'
 import { sheetPdf } from './pdf'
 import { permissionText, permissionVersion } from './text'
 
-export const permissionOf = (applicationId: string): Promise<Permission | null> => Permission.findOne({ where: { applicationId } })
+export const permissionOf = (applicationId: string): Promise<Permission | null> =>
+  Permission.findOne({ where: { applicationId } })
 
 /** Signs the permission to check by typing one's name; makes and keeps the signed PDF. */
-export async function signPermission(deps: Deps, applicationId: string, person: { name: string; reference: string }, fullName: string): Promise<Permission> {
+export async function signPermission(
+  deps: Deps,
+  applicationId: string,
+  person: { name: string; reference: string },
+  fullName: string,
+): Promise<Permission> {
   if (await permissionOf(applicationId)) throw conflict('already-signed', 'This is signed already.')
   const likeness = compareNames(person.name, fullName)
-  if (likeness.verdict === 'different') throw invalidField('/body/fullName', `Type your full name as you gave it: ${person.name}.`)
+  if (likeness.verdict === 'different')
+    throw invalidField('/body/fullName', `Type your full name as you gave it: ${person.name}.`)
   const signedAt = deps.clock.now()
   const pdf = await sheetPdf(
     {
@@ -29,5 +36,12 @@ export async function signPermission(deps: Deps, applicationId: string, person: 
     },
     signedAt,
   )
-  return Permission.create({ id: uuid(), applicationId, fullName, textVersion: permissionVersion, sha256: await keepBytes(pdf, 'application/pdf', signedAt), signedAt })
+  return Permission.create({
+    id: uuid(),
+    applicationId,
+    fullName,
+    textVersion: permissionVersion,
+    sha256: await keepBytes(pdf, 'application/pdf', signedAt),
+    signedAt,
+  })
 }

@@ -2,7 +2,9 @@ import { v7 as uuid } from 'uuid'
 import { notFound } from '../http/problems'
 import { BankQuestion, Check, Sitting } from './model'
 
-export type NewCheck = Check['_creationAttributes'] & { bank: Omit<BankQuestion['_creationAttributes'], 'id' | 'check'>[] }
+export type NewCheck = Check['_creationAttributes'] & {
+  bank: Omit<BankQuestion['_creationAttributes'], 'id' | 'check'>[]
+}
 
 /** Adds a skills check with its question bank. */
 export async function addCheck({ bank, ...check }: NewCheck) {
@@ -16,8 +18,11 @@ export async function checkByKey(key: string): Promise<Check> {
   return check
 }
 
-export const checkTitles = async (): Promise<Record<string, string>> => Object.fromEntries((await Check.findAll()).map(({ key, title }) => [key, title]))
+export const checkTitles = async (): Promise<Record<string, string>> =>
+  Object.fromEntries((await Check.findAll()).map(({ key, title }) => [key, title]))
 
-export const bankOf = (check: string): Promise<BankQuestion[]> => BankQuestion.findAll({ where: { check }, order: ['id'] })
+export const bankOf = (check: string): Promise<BankQuestion[]> =>
+  BankQuestion.findAll({ where: { check }, order: ['id'] })
 
-export const sittingsOf = (applicationId: string): Promise<Sitting[]> => Sitting.findAll({ where: { applicationId }, order: ['begunAt', 'id'] })
+export const sittingsOf = (applicationId: string): Promise<Sitting[]> =>
+  Sitting.findAll({ where: { applicationId }, order: ['begunAt', 'id'] })

@@ -1,6 +1,25 @@
-import { type CreationOptional, DataTypes, type InferAttributes, type InferCreationAttributes, Model, type Sequelize } from 'sequelize'
+import {
+  type CreationOptional,
+  DataTypes,
+  type InferAttributes,
+  type InferCreationAttributes,
+  Model,
+  type Sequelize,
+} from 'sequelize'
 import type { Blueprint, Mark, Paper } from '#core/skills/paper'
-import { define, id, json, jsonOrNull, longText, moment, momentOrNull, text, uuid, whole, wholeOrNull } from '../database/columns'
+import {
+  define,
+  id,
+  json,
+  jsonOrNull,
+  longText,
+  moment,
+  momentOrNull,
+  text,
+  uuid,
+  whole,
+  wholeOrNull,
+} from '../database/columns'
 
 export class Check extends Model<InferAttributes<Check>, InferCreationAttributes<Check>> {
   declare key: string
@@ -43,8 +62,39 @@ export class SittingAnswer extends Model<InferAttributes<SittingAnswer>, InferCr
 
 export function defineSkills(sequelize: Sequelize) {
   const partOfKey = { type: DataTypes.UUID, primaryKey: true }
-  define(Check, sequelize, 'checks', { key: { type: DataTypes.STRING(40), primaryKey: true }, title: text, minutes: whole, passPercent: whole, blueprint: json })
-  define(BankQuestion, sequelize, 'bank_questions', { id, check: text, topic: text, difficulty: whole, text: longText, options: json })
-  define(Sitting, sequelize, 'sittings', { id, applicationId: uuid, check: text, seed: text, paper: json, state: text, begunAt: moment, dueAt: moment, finishedAt: momentOrNull, mark: jsonOrNull, percent: wholeOrNull, passed: { type: DataTypes.BOOLEAN, allowNull: true } })
-  define(SittingAnswer, sequelize, 'sitting_answers', { sittingId: partOfKey, questionId: partOfKey, given: json, savedAt: moment })
+  define(Check, sequelize, 'checks', {
+    key: { type: DataTypes.STRING(40), primaryKey: true },
+    title: text,
+    minutes: whole,
+    passPercent: whole,
+    blueprint: json,
+  })
+  define(BankQuestion, sequelize, 'bank_questions', {
+    id,
+    check: text,
+    topic: text,
+    difficulty: whole,
+    text: longText,
+    options: json,
+  })
+  define(Sitting, sequelize, 'sittings', {
+    id,
+    applicationId: uuid,
+    check: text,
+    seed: text,
+    paper: json,
+    state: text,
+    begunAt: moment,
+    dueAt: moment,
+    finishedAt: momentOrNull,
+    mark: jsonOrNull,
+    percent: wholeOrNull,
+    passed: { type: DataTypes.BOOLEAN, allowNull: true },
+  })
+  define(SittingAnswer, sequelize, 'sitting_answers', {
+    sittingId: partOfKey,
+    questionId: partOfKey,
+    given: json,
+    savedAt: moment,
+  })
 }

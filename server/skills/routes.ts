@@ -4,9 +4,15 @@ import { bind } from '../http/bind'
 import { beginSitting, describeCheck, handInSitting, readSitting, saveSittingAnswer } from './sit'
 
 export const skillsRoutes = [
-  bind(contract.describeCheck, ({ deps, actor, input }) => describeCheck(deps, actor as Account, input.params.id, input.params.check)),
-  bind(contract.beginSitting, ({ deps, actor, input }) => beginSitting(deps, actor as Account, input.params.id, input.params.check)),
+  bind(contract.describeCheck, ({ deps, actor, input }) =>
+    describeCheck(deps, actor as Account, input.params.id, input.params.check),
+  ),
+  bind(contract.beginSitting, ({ deps, actor, input }) =>
+    beginSitting(deps, actor as Account, input.params.id, input.params.check),
+  ),
   bind(contract.readSitting, ({ deps, actor, input }) => readSitting(deps, actor as Account, input.params.id)),
-  bind(contract.saveSittingAnswer, ({ deps, actor, input }) => saveSittingAnswer(deps, actor as Account, input.params.id, input.params.question, input.body.given)),
+  bind(contract.saveSittingAnswer, ({ deps, actor, input }) =>
+    saveSittingAnswer(deps, actor as Account, input.params.id, input.params.question, input.body.given),
+  ),
   bind(contract.handInSitting, ({ deps, actor, input }) => handInSitting(deps, actor as Account, input.params.id)),
 ]

@@ -34,11 +34,32 @@ export async function beginSitting(deps: Deps, actor: Account, applicationId: st
   const check = await checkByKey(key)
   const id = uuid()
   const drawn = assemble((await bankOf(key)).map(plain), check.blueprint, id)
-  if (!drawn.ok) throw new Problem(503, 'bank-short', 'The question bank is too small for this check at the moment. We have been told.', { short: drawn.short })
+  if (!drawn.ok)
+    throw new Problem(
+      503,
+      'bank-short',
+      'The question bank is too small for this check at the moment. We have been told.',
+      { short: drawn.short },
+    )
   const now = deps.clock.now()
-  await Sitting.create({ id, applicationId, check: key, seed: id, paper: drawn.paper, state: 'under way', begunAt: now, dueAt: new Date(now.getTime() + check.minutes * 60_000) })
+  await Sitting.create({
+    id,
+    applicationId,
+    check: key,
+    seed: id,
+    paper: drawn.paper,
+    state: 'under way',
+    begunAt: now,
+    dueAt: new Date(now.getTime() + check.minutes * 60_000),
+  })
   const application = await applicationById(applicationId)
-  await recordEvent(deps, actor, { code: 'check-begun', what: `Began the skills check ${check.title}`, forCandidate: `You began the skills check “${check.title}”.`, candidateId: application.candidateId, applicationId })
+  await recordEvent(deps, actor, {
+    code: 'check-begun',
+    what: `Began the skills check ${check.title}`,
+    forCandidate: `You began the skills check “${check.title}”.`,
+    candidateId: application.candidateId,
+    applicationId,
+  })
   await refreshStanding(deps, application)
   return { id }
 }
@@ -50,7 +71,8 @@ export async function readSitting(deps: Deps, actor: Account, id: string) {
 export async function saveSittingAnswer(deps: Deps, actor: Account, id: string, questionId: string, given: string[]) {
   const sitting = await ownSitting(deps, actor, id)
   if (sitting.state === 'marked') throw conflict('handed-in', 'This paper has been handed in.')
-  if (deps.clock.now().getTime() > sitting.dueAt.getTime() + graceSeconds * 1000) throw conflict('time-up', 'Time is up. What you answered before counts.')
+  if (deps.clock.now().getTime() > sitting.dueAt.getTime() + graceSeconds * 1000)
+    throw conflict('time-up', 'Time is up. What you answered before counts.')
   const asked = sitting.paper.find(({ question }) => question === questionId)
   if (!asked || given.some((option) => !asked.options.includes(option))) throw notFound()
   await SittingAnswer.upsert({ sittingId: id, questionId, given, savedAt: deps.clock.now() })
@@ -68,14 +90,26 @@ export async function handInSitting(deps: Deps, actor: Account, id: string) {
 export async function markOverdue(deps: Deps) {
   const underWay = await Sitting.findAll({ where: { state: 'under way' } })
   for (const sitting of underWay) {
-    if (deps.clock.now().getTime() > sitting.dueAt.getTime() + graceSeconds * 1000) await markSitting(deps, { kind: 'system' }, sitting)
+    if (deps.clock.now().getTime() > sitting.dueAt.getTime() + graceSeconds * 1000)
+      await markSitting(deps, { kind: 'system' }, sitting)
   }
 }
 
 async function markSitting(deps: Deps, actor: Actor, sitting: Sitting) {
   const check = await checkByKey(sitting.check)
-  const result = mark((await bankOf(sitting.check)).map(plain), sitting.paper, await answersOf(sitting.id), check.passPercent)
-  await sitting.update({ state: 'marked', finishedAt: deps.clock.now(), mark: result, percent: result.percent, passed: result.passed })
+  const result = mark(
+    (await bankOf(sitting.check)).map(plain),
+    sitting.paper,
+    await answersOf(sitting.id),
+    check.passPercent,
+  )
+  await sitting.update({
+    state: 'marked',
+    finishedAt: deps.clock.now(),
+    mark: result,
+    percent: result.percent,
+    passed: result.passed,
+  })
   const application = await applicationById(sitting.applicationId)
   await recordEvent(deps, actor, {
     code: 'check-marked',
@@ -100,15 +134,32 @@ async function faceOf(deps: Deps, sitting: Sitting) {
     // Which options are right never leaves the server.
     questions: sitting.paper.map(({ question: id, options }) => {
       const question = bank.get(id)!
-      return { id, text: question.text, options: options.map((option) => ({ id: option, text: question.options.find((candidate) => candidate.id === option)!.text })) }
+      return {
+        id,
+        text: question.text,
+        options: options.map((option) => ({
+          id: option,
+          text: question.options.find((candidate) => candidate.id === option)!.text,
+        })),
+      }
     }),
     answers: await answersOf(sitting.id),
-    result: sitting.mark ? { right: sitting.mark.right, of: sitting.mark.of, percent: sitting.mark.percent, passed: sitting.mark.passed, passPercent: check.passPercent } : null,
+    result: sitting.mark
+      ? {
+          right: sitting.mark.right,
+          of: sitting.mark.of,
+          percent: sitting.mark.percent,
+          passed: sitting.mark.passed,
+          passPercent: check.passPercent,
+        }
+      : null,
   }
 }
 
 const answersOf = async (sittingId: string): Promise<Record<string, string[]>> =>
-  Object.fromEntries((await SittingAnswer.findAll({ where: { sittingId } })).map(({ questionId, given }) => [questionId, given]))
+  Object.fromEntries(
+    (await SittingAnswer.findAll({ where: { sittingId } })).map(({ questionId, given }) => [questionId, given]),
+  )
 
 async function ownSitting(deps: Deps, actor: Account, id: string): Promise<Sitting> {
   const sitting = await Sitting.findByPk(id)
@@ -124,10 +175,21 @@ async function insistOnAsked(deps: Deps, actor: Account, applicationId: string, 
   const asked = vacancy.requirements.some(({ asks }) => asks.kind === 'skills check' && asks.check === key)
   if (!asked) throw notFound()
   if (application.stage === 'being written') throw conflict('send-first', 'Send the application first.')
-  if (application.stage === 'withdrawn' || application.stage === 'declined') throw conflict('ended', 'This application has ended.')
+  if (application.stage === 'withdrawn' || application.stage === 'declined')
+    throw conflict('ended', 'This application has ended.')
 }
 
-const plain = ({ id, topic, difficulty, options }: { id: string; topic: string; difficulty: 1 | 2 | 3; options: { id: string; right: boolean }[] }) => ({
+const plain = ({
+  id,
+  topic,
+  difficulty,
+  options,
+}: {
+  id: string
+  topic: string
+  difficulty: 1 | 2 | 3
+  options: { id: string; right: boolean }[]
+}) => ({
   id,
   topic,
   difficulty,

@@ -17,4 +17,15 @@ export class Source extends Model<InferAttributes<Source>, InferCreationAttribut
 }
 
 export const defineSources = (sequelize: Sequelize) =>
-  define(Source, sequelize, 'sources', { id, name: text, aliases: json, searchText: longText, kind: text, town: text, country: text, mail: text, register: textOrNull, answerWorkingDays: whole })
+  define(Source, sequelize, 'sources', {
+    id,
+    name: text,
+    aliases: json,
+    searchText: longText,
+    kind: text,
+    town: text,
+    country: text,
+    mail: text,
+    register: textOrNull,
+    answerWorkingDays: whole,
+  })

@@ -6,12 +6,23 @@ import { notFound } from '../http/problems'
 import { Source } from './model'
 
 const most = 8
-const fold = (text: string) => anyAscii(text).toLowerCase().replace(/[^a-z0-9]+/g, ' ').trim()
+const fold = (text: string) =>
+  anyAscii(text)
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, ' ')
+    .trim()
 
-export type NewSource = Pick<Source, 'name' | 'aliases' | 'kind' | 'town' | 'country' | 'mail' | 'register' | 'answerWorkingDays'>
+export type NewSource = Pick<
+  Source,
+  'name' | 'aliases' | 'kind' | 'town' | 'country' | 'mail' | 'register' | 'answerWorkingDays'
+>
 
 export async function addSource(given: NewSource): Promise<Source> {
-  return Source.create({ id: uuid(), ...given, searchText: [given.name, ...given.aliases, given.town].map(fold).join(' · ') })
+  return Source.create({
+    id: uuid(),
+    ...given,
+    searchText: [given.name, ...given.aliases, given.town].map(fold).join(' · '),
+  })
 }
 
 export async function sourceById(id: string): Promise<Source> {
@@ -25,14 +36,17 @@ export const allSources = (): Promise<Source[]> => Source.findAll({ order: ['nam
 /** Finds sources by any name they go by. Every word has to occur; if none fits, near spellings are tried. */
 export async function findSources(input: { text?: string; kind?: string }) {
   const kind = input.kind ? { kind: input.kind.split(',') as Source['kind'][] } : {}
-  const words = fold(input.text ?? '').split(' ').filter(Boolean)
+  const words = fold(input.text ?? '')
+    .split(' ')
+    .filter(Boolean)
   const found = await Source.findAll({
     where: { ...kind, [Op.and]: words.map((word) => ({ searchText: { [Op.like]: `%${word}%` } })) },
     order: ['name'],
     limit: most,
   })
   if (found.length > 0 || words.length === 0) return found.map(sourceLine)
-  const near = (source: Source) => Math.max(...[source.name, ...source.aliases].map((name) => jaroWinkler(fold(name), words.join(' '))))
+  const near = (source: Source) =>
+    Math.max(...[source.name, ...source.aliases].map((name) => jaroWinkler(fold(name), words.join(' '))))
   const all = await Source.findAll({ where: kind, limit: 2000 })
   return all
     .map((source) => ({ source, likeness: near(source) }))
@@ -42,4 +56,11 @@ export async function findSources(input: { text?: string; kind?: string }) {
     .map(({ source }) => sourceLine(source))
 }
 
-export const sourceLine = ({ id, name, aliases, kind, town, country }: Source) => ({ id, name, aliases, kind, town, country })
+export const sourceLine = ({ id, name, aliases, kind, town, country }: Source) => ({
+  id,
+  name,
+  aliases,
+  kind,
+  town,
+  country,
+})

@@ -30,4 +30,25 @@ export class Vacancy extends Model<InferAttributes<Vacancy>, InferCreationAttrib
 }
 
 export const defineVacancies = (sequelize: Sequelize) =>
-  define(Vacancy, sequelize, 'vacancies', { id, slug: text, title: text, family: text, place: text, payFrom: whole, payTo: whole, payBand: text, contract: text, hours: text, headcount: whole, summary: longText, duties: json, opensAt: moment, closesAt: moment, timeZone: text, targetStart: day, form: json, requirements: json, onboarding: json })
+  define(Vacancy, sequelize, 'vacancies', {
+    id,
+    slug: text,
+    title: text,
+    family: text,
+    place: text,
+    payFrom: whole,
+    payTo: whole,
+    payBand: text,
+    contract: text,
+    hours: text,
+    headcount: whole,
+    summary: longText,
+    duties: json,
+    opensAt: moment,
+    closesAt: moment,
+    timeZone: text,
+    targetStart: day,
+    form: json,
+    requirements: json,
+    onboarding: json,
+  })

@@ -1,7 +1,7 @@
 import { Op, type WhereOptions } from 'sequelize'
 import { v7 as uuid } from 'uuid'
-import type { listVacancies as listContract } from '#contract/vacancies'
 import type { Input } from '#contract/endpoint'
+import type { listVacancies as listContract } from '#contract/vacancies'
 import { answerRequirements, questionsOf } from '#core/form/form'
 import type { Requirement } from '#core/requirements/requirement'
 import type { Deps } from '../deps'
@@ -28,17 +28,24 @@ export async function listVacancies(deps: Deps, query: Input<typeof listContract
   const where = (without?: Facet): WhereOptions => ({
     ...openNow,
     [Op.and]: matching,
-    ...Object.fromEntries(facets.filter((facet) => facet !== without && query[facet]).map((facet) => [facet, query[facet]])),
+    ...Object.fromEntries(
+      facets.filter((facet) => facet !== without && query[facet]).map((facet) => [facet, query[facet]]),
+    ),
   })
   const counted = async (facet: Facet) => {
     const rows = await Vacancy.count({ where: where(facet), group: [facet] })
-    return rows.map((row) => ({ value: String(row[facet]), count: row.count })).sort((a, b) => (a.value < b.value ? -1 : 1))
+    return rows
+      .map((row) => ({ value: String(row[facet]), count: row.count }))
+      .sort((a, b) => (a.value < b.value ? -1 : 1))
   }
   const [vacancies, family, place, payBand, contract] = await Promise.all([
     Vacancy.findAll({ where: where(), order: ['closesAt', 'id'], limit: 200 }),
     ...facets.map(counted),
   ])
-  return { vacancies: vacancies.map(vacancyLine), facets: { family: family!, place: place!, payBand: payBand!, contract: contract! } }
+  return {
+    vacancies: vacancies.map(vacancyLine),
+    facets: { family: family!, place: place!, payBand: payBand!, contract: contract! },
+  }
 }
 
 export async function vacancyBySlug(slug: string): Promise<Vacancy> {
@@ -54,13 +61,21 @@ export const allVacancies = (): Promise<Vacancy[]> => Vacancy.findAll({ order: [
 export const isOpen = (vacancy: Vacancy, now: Date) => vacancy.opensAt <= now && vacancy.closesAt > now
 
 /** All a vacancy asks: what its form requires, and its own requirements. */
-export const requirementsOf = (vacancy: Vacancy): Requirement[] => [...answerRequirements(vacancy.form), ...vacancy.requirements]
+export const requirementsOf = (vacancy: Vacancy): Requirement[] => [
+  ...answerRequirements(vacancy.form),
+  ...vacancy.requirements,
+]
 
 /** Names for keys that requirements mention: questions, checks, tasks. */
 export async function namesFor(vacancy: Vacancy): Promise<Record<string, string>> {
   return {
     ...(await checkTitles()),
-    ...Object.fromEntries(questionsOf(vacancy.form).flatMap(({ key, label }) => [[key, label], [`${key}.because`, `${label}, what happened`]])),
+    ...Object.fromEntries(
+      questionsOf(vacancy.form).flatMap(({ key, label }) => [
+        [key, label],
+        [`${key}.because`, `${label}, what happened`],
+      ]),
+    ),
     ...Object.fromEntries(vacancy.onboarding.map(({ key, title }) => [key, title])),
   }
 }

@@ -30,7 +30,12 @@ async function ask(deps: Deps, register: string, number: string): Promise<Regist
   try {
     return await deps.registers.lookUp(register, number)
   } catch (error) {
-    if (error instanceof RegisterSilent) throw new Problem(502, 'register-silent', 'The register does not answer. Try again later, or ask the source by mail.')
+    if (error instanceof RegisterSilent)
+      throw new Problem(
+        502,
+        'register-silent',
+        'The register does not answer. Try again later, or ask the source by mail.',
+      )
     throw error
   }
 }
@@ -58,9 +63,14 @@ async function keepEntry(deps: Deps, actor: Account, { claimId, applicationId, s
     answeredAt: now,
     statement: entry.found ? entry.fields : null,
     respondent: 'Register',
-    note: entry.found ? (entry.standing === 'good' ? null : `The register says: ${entry.standing}.`) : `The register has no entry with the number ${claim.number}.`,
+    note: entry.found
+      ? entry.standing === 'good'
+        ? null
+        : `The register says: ${entry.standing}.`
+      : `The register has no entry with the number ${claim.number}.`,
   })
-  if (claim.rung === 'claimed' || claim.rung === 'evidenced') await claim.update({ rung: 'asked', version: claim.version + 1 })
+  if (claim.rung === 'claimed' || claim.rung === 'evidenced')
+    await claim.update({ rung: 'asked', version: claim.version + 1 })
   await recordEvent(deps, actor, {
     code: 'register-asked',
     what: `Looked ${labelOf(claim.details)} up in the register of ${source.name}: ${entry.found ? 'found' : 'no entry'}`,

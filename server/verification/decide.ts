@@ -1,6 +1,6 @@
 import { v7 as uuid } from 'uuid'
-import type { Rung } from '#core/requirements/requirement'
 import type { decisions } from '#contract/verification'
+import type { Rung } from '#core/requirements/requirement'
 import { recordEvent } from '../audit/record'
 import { labelOf } from '../claims/label'
 import type { Account, Deps } from '../deps'
@@ -12,16 +12,28 @@ import { type Weighed, weigh } from './proof'
 
 type Decision = (typeof decisions)[number]
 
-const rungAfter: Record<Decision, Rung> = { confirmed: 'confirmed', 'confirmed with a note': 'confirmed', contradicted: 'contradicted', unconfirmable: 'unconfirmable' }
+const rungAfter: Record<Decision, Rung> = {
+  confirmed: 'confirmed',
+  'confirmed with a note': 'confirmed',
+  contradicted: 'contradicted',
+  unconfirmable: 'unconfirmable',
+}
 const undoMinutes = 15
 
 /** Decides on a claim. The comparison it rests on is kept with the decision. */
-export async function decideClaim(deps: Deps, actor: Account, id: string, { version, decision, note }: { version: number; decision: Decision; note: string }) {
+export async function decideClaim(
+  deps: Deps,
+  actor: Account,
+  id: string,
+  { version, decision, note }: { version: number; decision: Decision; note: string },
+) {
   const claim = await claimById(id)
   insistOnVersion(version, claim.version)
   const file = await fileForProof(claim.candidateId)
   const weighed = weigh(claim, file)
-  const asked = file.enquiries.some(({ claimId, credentialVersion }) => claimId === id && credentialVersion === claim.credentialVersion)
+  const asked = file.enquiries.some(
+    ({ claimId, credentialVersion }) => claimId === id && credentialVersion === claim.credentialVersion,
+  )
   insistOnGrounds(decision, note.trim(), weighed, asked)
   const finding = await Finding.create({
     id: uuid(),
@@ -51,11 +63,17 @@ export async function decideClaim(deps: Deps, actor: Account, id: string, { vers
 
 function insistOnGrounds(decision: Decision, note: string, { comparison, latest }: Weighed, asked: boolean) {
   if (decision === 'confirmed' && comparison.outcome !== 'agrees') {
-    throw conflict('not-the-same', 'The source does not agree in every field that matters. Confirm with a note that says why it is the same, or ask again.')
+    throw conflict(
+      'not-the-same',
+      'The source does not agree in every field that matters. Confirm with a note that says why it is the same, or ask again.',
+    )
   }
-  if (decision === 'confirmed with a note' && !latest) throw conflict('no-reply', 'The source has not answered; there is nothing to confirm with.')
-  if (decision === 'unconfirmable' && !asked) throw conflict('not-asked', 'Nobody has been asked yet; ask the source first.')
-  if (decision !== 'confirmed' && note.length < 3) throw invalidField('/body/note', 'Say why, for whoever reads this in two years.')
+  if (decision === 'confirmed with a note' && !latest)
+    throw conflict('no-reply', 'The source has not answered; there is nothing to confirm with.')
+  if (decision === 'unconfirmable' && !asked)
+    throw conflict('not-asked', 'Nobody has been asked yet; ask the source first.')
+  if (decision !== 'confirmed' && note.length < 3)
+    throw invalidField('/body/note', 'Say why, for whoever reads this in two years.')
 }
 
 /** Undoes the newest decision on a claim while it is fresh. Both stay on record. */
@@ -63,14 +81,25 @@ export async function undoDecision(deps: Deps, actor: Account, findingId: string
   const finding = await Finding.findByPk(findingId)
   if (!finding || finding.undoneAt) throw notFound()
   const claim = await claimById(finding.claimId)
-  const newest = await Finding.findOne({ where: { claimId: claim.id }, order: [['decidedAt', 'DESC'], ['id', 'DESC']] })
+  const newest = await Finding.findOne({
+    where: { claimId: claim.id },
+    order: [
+      ['decidedAt', 'DESC'],
+      ['id', 'DESC'],
+    ],
+  })
   const age = deps.clock.now().getTime() - finding.decidedAt.getTime()
   if (newest?.id !== findingId || age > undoMinutes * 60_000 || claim.credentialVersion !== finding.credentialVersion) {
     throw conflict('too-late', 'This can no longer be undone. Decide anew instead.')
   }
   await finding.update({ undoneAt: deps.clock.now() })
   await claim.update({ rung: finding.rungBefore, version: claim.version + 1 })
-  await recordEvent(deps, actor, { code: 'decision-undone', what: `Undid the decision on ${labelOf(claim.details)}`, candidateId: claim.candidateId, claimId: claim.id })
+  await recordEvent(deps, actor, {
+    code: 'decision-undone',
+    what: `Undid the decision on ${labelOf(claim.details)}`,
+    candidateId: claim.candidateId,
+    claimId: claim.id,
+  })
   await refreshStandingsOf(deps, claim.candidateId)
   return { done: true as const }
 }

@@ -10,8 +10,17 @@ import { queueMail } from '../messages/queueMail'
 import { claimById } from './load'
 
 /** Marks a document as seen, with what it says. A claim that was only claimed is now evidenced. */
-export async function seeDocument(deps: Deps, actor: Account, id: string, { version, reads }: { version: number; reads: Record<string, string> }) {
-  const said = Object.fromEntries(Object.entries(reads).map(([key, value]) => [key, value.trim()]).filter(([, value]) => value !== ''))
+export async function seeDocument(
+  deps: Deps,
+  actor: Account,
+  id: string,
+  { version, reads }: { version: number; reads: Record<string, string> },
+) {
+  const said = Object.fromEntries(
+    Object.entries(reads)
+      .map(([key, value]) => [key, value.trim()])
+      .filter(([, value]) => value !== ''),
+  )
   const document = await markSeen(deps, id, version, actor.name, said as Record<string, string>)
   const claim = await claimById(document.claimId)
   if (claim.rung === 'claimed') await claim.update({ rung: 'evidenced', version: claim.version + 1 })
@@ -29,22 +38,36 @@ export async function seeDocument(deps: Deps, actor: Account, id: string, { vers
 
 export async function unseeDocument(deps: Deps, actor: Account, id: string) {
   const claim = await claimById((await documentById(id)).claimId)
-  if (claim.rung !== 'evidenced' && claim.rung !== 'claimed') throw conflict('asked-since', 'The source has been asked since; this can no longer be undone.')
+  if (claim.rung !== 'evidenced' && claim.rung !== 'claimed')
+    throw conflict('asked-since', 'The source has been asked since; this can no longer be undone.')
   const document = await markUnseen(id)
   await claim.update({ rung: 'claimed', version: claim.version + 1 })
-  await recordEvent(deps, actor, { code: 'document-unseen', what: `Undid having looked at ${document.fileName}`, candidateId: claim.candidateId, claimId: claim.id })
+  await recordEvent(deps, actor, {
+    code: 'document-unseen',
+    what: `Undid having looked at ${document.fileName}`,
+    candidateId: claim.candidateId,
+    claimId: claim.id,
+  })
   await refreshStandingsOf(deps, claim.candidateId)
   return { done: true as const }
 }
 
 /** Sends a document back with a reason. The candidate gets a mail, and a task on the status page. */
-export async function sendDocumentBack(deps: Deps, actor: Account, id: string, { version, reason }: { version: number; reason: string }) {
+export async function sendDocumentBack(
+  deps: Deps,
+  actor: Account,
+  id: string,
+  { version, reason }: { version: number; reason: string },
+) {
   const claim = await claimById((await documentById(id)).claimId)
-  if (claim.rung !== 'evidenced' && claim.rung !== 'claimed') throw conflict('asked-since', 'The source has been asked since. Record what is wrong in your decision instead.')
+  if (claim.rung !== 'evidenced' && claim.rung !== 'claimed')
+    throw conflict('asked-since', 'The source has been asked since. Record what is wrong in your decision instead.')
   const document = await markSentBack(id, version, reason.trim())
   await claim.update({ rung: 'claimed', version: claim.version + 1 })
   const person = await candidateWithMail(claim.candidateId)
-  const about = (await applicationsOf(claim.candidateId)).find(({ stage }) => stage !== 'being written' && stage !== 'withdrawn')
+  const about = (await applicationsOf(claim.candidateId)).find(
+    ({ stage }) => stage !== 'being written' && stage !== 'withdrawn',
+  )
   await queueMail(deps, {
     to: { name: person.name, mail: person.mail },
     subject: `Please send a better copy: ${labelOf(claim.details)}`,

@@ -9,7 +9,12 @@ type Counts = { asked: number; open: number; medianDays: number | null }
 
 /** How many enquiries each source got, how many are open, and the median of days to answer. */
 export async function enquiryCounts(): Promise<Map<string, Counts>> {
-  const rows = await Enquiry.sequelize!.query<{ sourceId: string; asked: number | bigint; open: number | string; medianDays: string | number | null }>(
+  const rows = await Enquiry.sequelize!.query<{
+    sourceId: string
+    asked: number | bigint
+    open: number | string
+    medianDays: string | number | null
+  }>(
     `SELECT DISTINCT e.sourceId, c.asked, c.open, m.medianDays FROM enquiries e
      JOIN (SELECT sourceId, COUNT(*) AS asked, SUM(state = 'open') AS open FROM enquiries WHERE channel = 'link' GROUP BY sourceId) c ON c.sourceId = e.sourceId
      LEFT JOIN (SELECT DISTINCT sourceId, MEDIAN(TIMESTAMPDIFF(HOUR, askedAt, answeredAt) / 24) OVER (PARTITION BY sourceId) AS medianDays
@@ -19,7 +24,11 @@ export async function enquiryCounts(): Promise<Map<string, Counts>> {
   return new Map(
     rows.map(({ sourceId, asked, open, medianDays }) => [
       sourceId,
-      { asked: Number(asked), open: Number(open), medianDays: medianDays === null ? null : Math.round(Number(medianDays) * 10) / 10 },
+      {
+        asked: Number(asked),
+        open: Number(open),
+        medianDays: medianDays === null ? null : Math.round(Number(medianDays) * 10) / 10,
+      },
     ]),
   )
 }

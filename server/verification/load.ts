@@ -25,5 +25,12 @@ export async function fileForProof(candidateId: string): Promise<FileForProof> {
     ids.length === 0 ? [] : Finding.findAll({ where: { claimId: ids }, order: ['decidedAt', 'id'] }),
     Source.findAll({ where: { id: claims.flatMap(({ sourceId }) => sourceId ?? []) } }),
   ])
-  return { person, claims, documents, enquiries, findings, sources: new Map(sources.map((source) => [source.id, source])) }
+  return {
+    person,
+    claims,
+    documents,
+    enquiries,
+    findings,
+    sources: new Map(sources.map((source) => [source.id, source])),
+  }
 }

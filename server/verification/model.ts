@@ -1,8 +1,29 @@
-import { type CreationOptional, DataTypes, type InferAttributes, type InferCreationAttributes, Model, type Sequelize } from 'sequelize'
+import {
+  type CreationOptional,
+  DataTypes,
+  type InferAttributes,
+  type InferCreationAttributes,
+  Model,
+  type Sequelize,
+} from 'sequelize'
 import type { decisions, EnquiryReply } from '#contract/verification'
 import type { ClaimComparison, Statement } from '#core/comparison/compareClaim'
 import type { Rung } from '#core/requirements/requirement'
-import { day, define, id, json, jsonOrNull, longTextOrNull, moment, momentOrNull, text, textOrNull, uuid, uuidOrNull, whole } from '../database/columns'
+import {
+  day,
+  define,
+  id,
+  json,
+  jsonOrNull,
+  longTextOrNull,
+  moment,
+  momentOrNull,
+  text,
+  textOrNull,
+  uuid,
+  uuidOrNull,
+  whole,
+} from '../database/columns'
 
 export class Enquiry extends Model<InferAttributes<Enquiry>, InferCreationAttributes<Enquiry>> {
   declare id: string
@@ -50,7 +71,43 @@ export class Finding extends Model<InferAttributes<Finding>, InferCreationAttrib
 }
 
 export function defineVerification(sequelize: Sequelize) {
-  define(Enquiry, sequelize, 'enquiries', { id, claimId: uuid, credentialVersion: whole, applicationId: uuid, sourceId: uuid, round: whole, channel: text, state: text, claimed: json, askedAt: moment, askedBy: text, answerBy: day, expiresAt: moment, remindedAt: momentOrNull, answeredAt: momentOrNull, reply: jsonOrNull, statement: jsonOrNull, respondent: textOrNull, note: longTextOrNull })
-  define(EnquiryLink, sequelize, 'enquiry_links', { tokenHash: { type: DataTypes.STRING(64), primaryKey: true }, enquiryId: uuid, createdAt: moment })
-  define(Finding, sequelize, 'findings', { id, claimId: uuid, credentialVersion: whole, enquiryId: uuidOrNull, decision: text, note: longTextOrNull, comparison: json, rungBefore: text, decidedBy: text, decidedAt: moment, undoneAt: momentOrNull })
+  define(Enquiry, sequelize, 'enquiries', {
+    id,
+    claimId: uuid,
+    credentialVersion: whole,
+    applicationId: uuid,
+    sourceId: uuid,
+    round: whole,
+    channel: text,
+    state: text,
+    claimed: json,
+    askedAt: moment,
+    askedBy: text,
+    answerBy: day,
+    expiresAt: moment,
+    remindedAt: momentOrNull,
+    answeredAt: momentOrNull,
+    reply: jsonOrNull,
+    statement: jsonOrNull,
+    respondent: textOrNull,
+    note: longTextOrNull,
+  })
+  define(EnquiryLink, sequelize, 'enquiry_links', {
+    tokenHash: { type: DataTypes.STRING(64), primaryKey: true },
+    enquiryId: uuid,
+    createdAt: moment,
+  })
+  define(Finding, sequelize, 'findings', {
+    id,
+    claimId: uuid,
+    credentialVersion: whole,
+    enquiryId: uuidOrNull,
+    decision: text,
+    note: longTextOrNull,
+    comparison: json,
+    rungBefore: text,
+    decidedBy: text,
+    decidedAt: moment,
+    undoneAt: momentOrNull,
+  })
 }

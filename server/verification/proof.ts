@@ -1,9 +1,9 @@
+import type { Static } from '@sinclair/typebox'
 import type { FindingLine, Proof } from '#contract/verification'
 import { type ClaimComparison, compareClaim } from '#core/comparison/compareClaim'
 import { fieldsOf } from '#core/comparison/fields'
 import { compareNames, type KnownName } from '#core/comparison/names'
 import { comparisonSentence } from '#core/words/comparison'
-import type { Static } from '@sinclair/typebox'
 import { labelOf } from '../claims/label'
 import type { Claim } from '../claims/model'
 import type { Document } from '../documents/model'
@@ -26,8 +26,12 @@ export type Weighed = { claimed: Record<string, string>; comparison: ClaimCompar
 export function weigh(claim: Claim, file: FileForProof): Weighed {
   const own = <T extends { claimId: string; credentialVersion: number }>(rows: readonly T[]) =>
     rows.filter((row) => row.claimId === claim.id && row.credentialVersion === claim.credentialVersion)
-  const seen = own(file.documents).filter(({ state }) => state === 'seen').at(-1)
-  const latest = own(file.enquiries).filter(({ state }) => state === 'answered').at(-1)
+  const seen = own(file.documents)
+    .filter(({ state }) => state === 'seen')
+    .at(-1)
+  const latest = own(file.enquiries)
+    .filter(({ state }) => state === 'answered')
+    .at(-1)
   const claimed = latest?.claimed ?? claimedStatement(claim.details, file.person)
   const reply = latest ? (latest.statement ?? {}) : undefined
   const comparison = compareClaim(fieldsOf(claim.kind), claimed, seen?.reads, reply, knownNames(claim, file))
@@ -39,7 +43,11 @@ export function weigh(claim: Claim, file: FileForProof): Weighed {
 function knownNames(claim: Claim, { person, claims, documents }: FileForProof): KnownName[] {
   return person.otherNames.flatMap((former) => {
     const evidence = documents.find(
-      ({ claimId, state, reads }) => claimId !== claim.id && state === 'seen' && reads.name && ['same', 'equivalent'].includes(compareNames(former, reads.name).verdict),
+      ({ claimId, state, reads }) =>
+        claimId !== claim.id &&
+        state === 'seen' &&
+        reads.name &&
+        ['same', 'equivalent'].includes(compareNames(former, reads.name).verdict),
     )
     const about = evidence && claims.find(({ id }) => id === evidence.claimId)
     return about ? [{ name: former, evidencedBy: `the paper of ${labelOf(about.details)}` }] : []
@@ -54,7 +62,9 @@ export function proofOf(claim: Claim, file: FileForProof): Static<typeof Proof> 
     fields: [...fieldsOf(claim.kind)],
     claimed,
     comparison,
-    sentence: unknown ? { head: 'The source knows nothing of this.', detail: latest.note ?? '' } : comparisonSentence(comparison),
+    sentence: unknown
+      ? { head: 'The source knows nothing of this.', detail: latest.note ?? '' }
+      : comparisonSentence(comparison),
     enquiries: file.enquiries
       .filter(({ claimId }) => claimId === claim.id)
       .map((enquiry) => ({
@@ -75,4 +85,11 @@ export function proofOf(claim: Claim, file: FileForProof): Static<typeof Proof> 
   }
 }
 
-const findingLine = ({ id, decision, note, decidedBy, decidedAt, undoneAt }: Finding): Static<typeof FindingLine> => ({ id, decision, note, by: decidedBy, at: decidedAt.toISOString(), undone: Boolean(undoneAt) })
+const findingLine = ({ id, decision, note, decidedBy, decidedAt, undoneAt }: Finding): Static<typeof FindingLine> => ({
+  id,
+  decision,
+  note,
+  by: decidedBy,
+  at: decidedAt.toISOString(),
+  undone: Boolean(undoneAt),
+})

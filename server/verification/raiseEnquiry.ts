@@ -38,8 +38,13 @@ export async function previewEnquiry(deps: Deps, claimId: string, applicationId:
 
 /** Asks a source about a claim: a mail to the address in the directory, with a link that works once and expires. */
 export async function raiseEnquiry(deps: Deps, actor: Account, claimId: string, applicationId: string) {
-  const { claim, person, source, permission, obstacles, answerBy, earlier } = await prepare(deps, claimId, applicationId)
-  if (obstacles.length > 0 || !source || !permission) throw conflict('cannot-ask', obstacles[0] ?? 'The source cannot be asked.', { obstacles })
+  const { claim, person, source, permission, obstacles, answerBy, earlier } = await prepare(
+    deps,
+    claimId,
+    applicationId,
+  )
+  if (obstacles.length > 0 || !source || !permission)
+    throw conflict('cannot-ask', obstacles[0] ?? 'The source cannot be asked.', { obstacles })
   const now = deps.clock.now()
   const enquiry = await Enquiry.create({
     id: uuid(),
@@ -90,32 +95,54 @@ async function prepare(deps: Deps, claimId: string, applicationId: string) {
   if (application.candidateId !== claim.candidateId) throw notFound()
   const source = claim.sourceId ? await Source.findByPk(claim.sourceId) : null
   const permission = await permissionOf(applicationId)
-  const enquiries = (await enquiriesOf([claimId])).filter(({ credentialVersion }) => credentialVersion === claim.credentialVersion)
+  const enquiries = (await enquiriesOf([claimId])).filter(
+    ({ credentialVersion }) => credentialVersion === claim.credentialVersion,
+  )
   const person = await candidateWithMail(claim.candidateId)
   const obstacles = [
     ...(source ? [] : ['This source is not in the directory yet; it has to be vetted before anyone writes to it.']),
     ...(permission ? [] : ['The candidate has not signed the permission to check.']),
-    ...(enquiries.some(({ state, channel }) => state === 'open' && channel === 'link') ? ['This source has been asked and still has time to answer.'] : []),
+    ...(enquiries.some(({ state, channel }) => state === 'open' && channel === 'link')
+      ? ['This source has been asked and still has time to answer.']
+      : []),
     ...(await obstaclesOfClaim(claim, application)),
   ]
   const answerBy = addWorkingDays(deps.clock.today(), source?.answerWorkingDays ?? 10, mondayToFriday)
-  return { claim, source, permission, person, obstacles, answerBy, earlier: enquiries.filter(({ channel }) => channel === 'link').length }
+  return {
+    claim,
+    source,
+    permission,
+    person,
+    obstacles,
+    answerBy,
+    earlier: enquiries.filter(({ channel }) => channel === 'link').length,
+  }
 }
 
 async function obstaclesOfClaim(claim: Claim, application: Application): Promise<string[]> {
   const { details } = claim
   if (claim.rung === 'confirmed') return ['This is confirmed already.']
   if (details.kind === 'work') {
-    if (details.mayAsk === 'never') return ['The candidate does not want this employer to be asked. Ask for other evidence, or talk to them.']
+    if (details.mayAsk === 'never')
+      return ['The candidate does not want this employer to be asked. Ask for other evidence, or talk to them.']
     const beforeOffer = application.stage === 'sent' || application.stage === 'shortlisted'
     return details.mayAsk === 'after an offer' && beforeOffer ? ['This employer may be asked only after an offer.'] : []
   }
   const documents = await documentsOf([claim.id])
-  const seen = documents.some(({ state, credentialVersion }) => state === 'seen' && credentialVersion === claim.credentialVersion)
+  const seen = documents.some(
+    ({ state, credentialVersion }) => state === 'seen' && credentialVersion === claim.credentialVersion,
+  )
   return seen ? [] : ['Look at the document first: nobody has seen a readable one yet.']
 }
 
-function letter({ config }: Deps, claim: Claim, candidate: string, source: string, answerBy: Parameters<typeof writeDay>[0], link: string) {
+function letter(
+  { config }: Deps,
+  claim: Claim,
+  candidate: string,
+  source: string,
+  answerBy: Parameters<typeof writeDay>[0],
+  link: string,
+) {
   const label = labelOf(claim.details)
   const asked = fieldsOf(claim.kind).map((field) => field.label.toLowerCase())
   return {

@@ -1,3 +1,4 @@
+import type { EnquiryReply } from '#contract/verification'
 import { fieldsOf } from '#core/comparison/fields'
 import { writeReference } from '#core/references/reference'
 import { candidateWithMail } from '../accounts/candidate'
@@ -9,7 +10,6 @@ import { refreshStandingsOf } from '../hiring/standing'
 import { invalid, notFound, Problem } from '../http/problems'
 import { hashOf } from '../http/tokens'
 import { sourceById } from '../sources/sources'
-import type { EnquiryReply } from '#contract/verification'
 import { claimById } from './load'
 import { Enquiry, EnquiryLink } from './model'
 import { repliedStatement } from './statement'
@@ -39,23 +39,36 @@ export async function readEnquiry(deps: Deps, token: string) {
 export async function replyToEnquiry(deps: Deps, token: string, reply: EnquiryReply) {
   const enquiry = await enquiryBehind(token, { lock: true })
   const state = stateOf(deps, enquiry)
-  if (state === 'answered') throw new Problem(410, 'answered', 'This question has been answered already. Thank you; nothing more is needed.')
-  if (state !== 'open') throw new Problem(410, 'expired', 'This link has expired. Write to us and we will send a new one.')
+  if (state === 'answered')
+    throw new Problem(410, 'answered', 'This question has been answered already. Thank you; nothing more is needed.')
+  if (state !== 'open')
+    throw new Problem(410, 'expired', 'This link has expired. Write to us and we will send a new one.')
   insistOnEveryField(enquiry, reply)
   const claim = await claimById(enquiry.claimId)
   const source = await sourceById(enquiry.sourceId)
   const respondent = [reply.respondent.trim(), reply.capacity.trim()].filter(Boolean).join(', ')
   const now = deps.clock.now()
-  await enquiry.update({ state: 'answered', answeredAt: now, reply, statement: reply.known ? repliedStatement(enquiry.claimed, reply.fields) : null, respondent, note: reply.note.trim() || null })
-  await recordEvent(deps, { kind: 'bearer', name: `${respondent}, ${source.name}` }, {
-    code: 'enquiry-answered',
-    what: `Answered about ${labelOf(claim.details)}`,
-    forCandidate: `${source.name} answered about ${labelOf(claim.details)}.`,
-    about: source.name,
-    candidateId: claim.candidateId,
-    applicationId: enquiry.applicationId,
-    claimId: claim.id,
+  await enquiry.update({
+    state: 'answered',
+    answeredAt: now,
+    reply,
+    statement: reply.known ? repliedStatement(enquiry.claimed, reply.fields) : null,
+    respondent,
+    note: reply.note.trim() || null,
   })
+  await recordEvent(
+    deps,
+    { kind: 'bearer', name: `${respondent}, ${source.name}` },
+    {
+      code: 'enquiry-answered',
+      what: `Answered about ${labelOf(claim.details)}`,
+      forCandidate: `${source.name} answered about ${labelOf(claim.details)}.`,
+      about: source.name,
+      candidateId: claim.candidateId,
+      applicationId: enquiry.applicationId,
+      claimId: claim.id,
+    },
+  )
   await refreshStandingsOf(deps, claim.candidateId)
   return { receivedAt: now.toISOString(), receipt: writeReference('RC', await nextNumber(deps, 'receipts')) }
 }
@@ -63,7 +76,13 @@ export async function replyToEnquiry(deps: Deps, token: string, reply: EnquiryRe
 function insistOnEveryField({ claimed }: Enquiry, reply: EnquiryReply) {
   if (!reply.known) return
   const unanswered = Object.keys(claimed).filter((key) => reply.fields[key] === undefined)
-  if (unanswered.length > 0) throw invalid(unanswered.map((key) => ({ pointer: `/body/fields/${key}`, message: 'Say whether this is right, or that you cannot say.' })))
+  if (unanswered.length > 0)
+    throw invalid(
+      unanswered.map((key) => ({
+        pointer: `/body/fields/${key}`,
+        message: 'Say whether this is right, or that you cannot say.',
+      })),
+    )
 }
 
 async function enquiryBehind(token: string, options: { lock?: boolean } = {}): Promise<Enquiry> {

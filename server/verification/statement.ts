@@ -10,15 +10,35 @@ export function claimedStatement(details: ClaimDetails, person: Person): Record<
   const common = { name: person.name, ...(person.born ? { born: person.born } : {}) }
   const fields: Record<string, string> =
     details.kind === 'study'
-      ? { ...common, award: details.award, subject: details.subject, number: details.number, ...(details.to === 'present' ? {} : { awarded: details.to }) }
+      ? {
+          ...common,
+          award: details.award,
+          subject: details.subject,
+          number: details.number,
+          ...(details.to === 'present' ? {} : { awarded: details.to }),
+        }
       : details.kind === 'work'
-        ? { ...common, position: details.position, from: details.from, ...(details.to === 'present' ? {} : { to: details.to }) }
-        : { ...common, title: credentialKind(details.credential)?.name ?? details.credential, number: details.number, issued: details.issued, ...(/^\d/.test(details.through) ? { through: details.through } : {}) }
+        ? {
+            ...common,
+            position: details.position,
+            from: details.from,
+            ...(details.to === 'present' ? {} : { to: details.to }),
+          }
+        : {
+            ...common,
+            title: credentialKind(details.credential)?.name ?? details.credential,
+            number: details.number,
+            issued: details.issued,
+            ...(/^\d/.test(details.through) ? { through: details.through } : {}),
+          }
   return Object.fromEntries(Object.entries(fields).filter(([, value]) => value !== ''))
 }
 
 /** What a source said, as values: agreeing repeats what was claimed. */
-export function repliedStatement(claimed: Readonly<Record<string, string>>, fields: Readonly<Record<string, FieldReply>>): Statement {
+export function repliedStatement(
+  claimed: Readonly<Record<string, string>>,
+  fields: Readonly<Record<string, FieldReply>>,
+): Statement {
   return Object.fromEntries(
     Object.entries(fields).map(([key, reply]) => {
       if (reply.says === 'agrees') return [key, claimed[key]]

@@ -1,7 +1,7 @@
-import { applied, aPaper, aPermit, claimOf, type House, look, openHouse, tokenIn } from '../../test/house'
+import type { EnquiryReply } from '#contract/verification'
+import { aPaper, aPermit, applied, claimOf, type House, look, openHouse, tokenIn } from '../../test/house'
 import { Candidate } from '../accounts/model'
 import { Enquiry } from './model'
-import type { EnquiryReply } from '#contract/verification'
 
 let house: House
 beforeAll(async () => {
@@ -44,14 +44,25 @@ test('a degree climbs the ladder: claimed, evidenced, asked, confirmed', async (
   const claim = await claimOf(desk, id, degreeId)
   expect(claim.proof.comparison.outcome).toBe('agrees')
   expect(claim.proof.sentence.head).toBe('The source agrees in every field that matters.')
-  const { findingId } = await desk.done('decideClaim', { params: { id: degreeId }, body: { version: claim.version, decision: 'confirmed', note: '' } })
+  const { findingId } = await desk.done('decideClaim', {
+    params: { id: degreeId },
+    body: { version: claim.version, decision: 'confirmed', note: '' },
+  })
   expect((await claimOf(desk, id, degreeId)).rung).toBe('confirmed')
 
   await desk.done('undoDecision', { params: { id: findingId } })
   const undone = await claimOf(desk, id, degreeId)
   expect([undone.rung, undone.proof.findings[0]?.undone]).toEqual(['asked', true])
   const { trail } = await desk.done('readFile', { params: { id } })
-  expect(trail.map(({ what }) => what)).toEqual(expect.arrayContaining([expect.stringMatching(/^Looked at Degree.pdf/), expect.stringMatching(/^Asked Technische/), expect.stringMatching(/^Answered about/), expect.stringMatching(/^Confirmed:/), expect.stringMatching(/^Undid the decision/)]))
+  expect(trail.map(({ what }) => what)).toEqual(
+    expect.arrayContaining([
+      expect.stringMatching(/^Looked at Degree.pdf/),
+      expect.stringMatching(/^Asked Technische/),
+      expect.stringMatching(/^Answered about/),
+      expect.stringMatching(/^Confirmed:/),
+      expect.stringMatching(/^Undid the decision/),
+    ]),
+  )
 })
 
 test('a link is used up by its answer, and then tells nothing of the person', async () => {
@@ -59,9 +70,20 @@ test('a link is used up by its answer, and then tells nothing of the person', as
   const source = house.visitor()
   const { claimed } = await source.done('readEnquiry', { params: { token } })
   const reply = replyWith(claimed)
-  expect((await source.call('replyToEnquiry', { params: { token }, body: { ...reply, fields: { name: { says: 'agrees' } } } })).status).toBe(422)
+  expect(
+    (
+      await source.call('replyToEnquiry', {
+        params: { token },
+        body: { ...reply, fields: { name: { says: 'agrees' } } },
+      })
+    ).status,
+  ).toBe(422)
   await source.done('replyToEnquiry', { params: { token }, body: reply })
-  expect(await source.done('readEnquiry', { params: { token } })).toMatchObject({ state: 'answered', candidate: '', claimed: {} })
+  expect(await source.done('readEnquiry', { params: { token } })).toMatchObject({
+    state: 'answered',
+    candidate: '',
+    claimed: {},
+  })
   expect((await source.call('replyToEnquiry', { params: { token }, body: reply })).status).toBe(410)
   expect((await source.call('readEnquiry', { params: { token: 'x'.repeat(43) } })).status).toBe(404)
 })
@@ -71,17 +93,26 @@ test('an expired link says so and takes no answer', async () => {
   const { claimed } = await house.visitor().done('readEnquiry', { params: { token } })
   await Enquiry.update({ expiresAt: new Date(Date.now() - 1000) }, { where: { claimId: degreeId } })
   expect((await house.visitor().done('readEnquiry', { params: { token } })).state).toBe('expired')
-  expect((await house.visitor().call('replyToEnquiry', { params: { token }, body: replyWith(claimed) })).body.code).toBe('expired')
+  expect(
+    (await house.visitor().call('replyToEnquiry', { params: { token }, body: replyWith(claimed) })).body.code,
+  ).toBe('expired')
 })
 
 test('a misread number wants a note; a plain confirmation is refused', async () => {
   const { desk, id, degreeId, token } = await askedAboutDegree(['Mia', 'Misread'])
   const source = house.visitor()
   const { claimed } = await source.done('readEnquiry', { params: { token } })
-  await source.done('replyToEnquiry', { params: { token }, body: replyWith(claimed, { number: { says: 'differs', value: 'TB-2016-9034' } }) })
+  await source.done('replyToEnquiry', {
+    params: { token },
+    body: replyWith(claimed, { number: { says: 'differs', value: 'TB-2016-9034' } }),
+  })
   const claim = await claimOf(desk, id, degreeId)
-  expect(claim.proof.sentence).toEqual({ head: 'One field is close, not the same.', detail: 'Number: one character, 8 against 6, easily misread in a scan.' })
-  const decide = (decision: string, note: string) => desk.call('decideClaim', { params: { id: degreeId }, body: { version: claim.version, decision, note } })
+  expect(claim.proof.sentence).toEqual({
+    head: 'One field is close, not the same.',
+    detail: 'Number: one character, 8 against 6, easily misread in a scan.',
+  })
+  const decide = (decision: string, note: string) =>
+    desk.call('decideClaim', { params: { id: degreeId }, body: { version: claim.version, decision, note } })
   expect((await decide('confirmed', '')).body.code).toBe('not-the-same')
   expect((await decide('confirmed with a note', '')).status).toBe(422)
   expect((await decide('confirmed with a note', 'Scan checked: the paper says 6.')).status).toBe(200)
@@ -90,10 +121,16 @@ test('a misread number wants a note; a plain confirmation is refused', async () 
 
 test('a source that knows nothing of it contradicts', async () => {
   const { desk, id, degreeId, token } = await askedAboutDegree(['Fritz', 'Forged'])
-  await house.visitor().done('replyToEnquiry', { params: { token }, body: { known: false, fields: {}, note: 'No such student.', respondent: 'Renate Amt', capacity: '' } })
+  await house.visitor().done('replyToEnquiry', {
+    params: { token },
+    body: { known: false, fields: {}, note: 'No such student.', respondent: 'Renate Amt', capacity: '' },
+  })
   const claim = await claimOf(desk, id, degreeId)
   expect(claim.proof.sentence.head).toBe('The source knows nothing of this.')
-  await desk.done('decideClaim', { params: { id: degreeId }, body: { version: claim.version, decision: 'contradicted', note: 'Never a student there.' } })
+  await desk.done('decideClaim', {
+    params: { id: degreeId },
+    body: { version: claim.version, decision: 'contradicted', note: 'Never a student there.' },
+  })
   expect((await claimOf(desk, id, degreeId)).rung).toBe('contradicted')
 })
 
@@ -107,7 +144,10 @@ test('nobody is asked before a document was seen, twice at once, or against the 
   expect((await ask(degreeId)).status).toBe(200)
   expect((await ask(degreeId)).body.title).toMatch(/still has time to answer/)
   const job = await claimOf(desk, id, jobId)
-  await candidate.done('changeClaim', { params: { id: jobId }, body: { version: job.version, details: { ...job.details, mayAsk: 'never' } } })
+  await candidate.done('changeClaim', {
+    params: { id: jobId },
+    body: { version: job.version, details: { ...job.details, mayAsk: 'never' } },
+  })
   expect((await ask(jobId)).body.title).toMatch(/does not want this employer to be asked/)
 })
 
@@ -116,12 +156,19 @@ test('a document sent back comes with a mail and a task, and a better one takes 
   const { id, degreeId } = await applied(house, candidate, ['Bea', 'Back'])
   const desk = await house.staff('coordinator')
   const document = (await claimOf(desk, id, degreeId)).documents[0]!
-  await desk.done('sendDocumentBack', { params: { id: document.id }, body: { version: 0, reason: 'The lower third is cut off.' } })
+  await desk.done('sendDocumentBack', {
+    params: { id: document.id },
+    body: { version: 0, reason: 'The lower third is cut off.' },
+  })
   await house.workOff()
   expect((await house.mailTo(candidate.mail, 'better copy')).text).toContain('The lower third is cut off.')
   const status = await candidate.done('readStatus', { params: { id } })
   expect(status.toDo).toContainEqual(expect.objectContaining({ act: 'upload', target: degreeId }))
-  await candidate.done('uploadDocument', { params: { id: degreeId }, query: { fileName: 'Better.pdf' }, body: await aPaper('Better') })
+  await candidate.done('uploadDocument', {
+    params: { id: degreeId },
+    query: { fileName: 'Better.pdf' },
+    body: await aPaper('Better'),
+  })
   const states = (await claimOf(desk, id, degreeId)).documents.map(({ fileName, state }) => `${fileName} ${state}`)
   expect(states).toEqual(['Degree.pdf replaced', 'Better.pdf to look at'])
 })
@@ -136,8 +183,14 @@ test('a former name counts once a paper shows it', async () => {
   expect(await nameVerdict()).toBe('different')
   await Candidate.update({ otherNames: ['Maëlle Dréau'] }, { where: { name: 'Maëlle Okafor' } })
   expect(await nameVerdict()).toBe('different')
-  const permit = await candidate.done('addClaim', { body: { details: aPermit(house, 'first-aid', 'aid', 'FH-1', house.day(400)) } })
-  await candidate.done('uploadDocument', { params: { id: permit.id }, query: { fileName: 'Aid.pdf' }, body: await aPaper('Aid') })
+  const permit = await candidate.done('addClaim', {
+    body: { details: aPermit(house, 'first-aid', 'aid', 'FH-1', house.day(400)) },
+  })
+  await candidate.done('uploadDocument', {
+    params: { id: permit.id },
+    query: { fileName: 'Aid.pdf' },
+    body: await aPaper('Aid'),
+  })
   await look(desk, id, permit.id, { name: 'DREAU Maelle' })
   expect(await nameVerdict()).toBe('equivalent')
 })
@@ -148,16 +201,39 @@ test('a register that does not answer is said to be silent, and the claim stays 
   const desk = await house.staff('coordinator')
   await look(desk, id, degreeId)
   house.registers.behaviour.silent = true
-  const silent = await desk.call('askRegister', { params: { id: degreeId }, body: { applicationId: id }, key: 'register-key-1' })
+  const silent = await desk.call('askRegister', {
+    params: { id: degreeId },
+    body: { applicationId: id },
+    key: 'register-key-1',
+  })
   expect([silent.status, silent.body.code]).toEqual([502, 'register-silent'])
   expect((await claimOf(desk, id, degreeId)).rung).toBe('evidenced')
-  const again = await desk.call('askRegister', { params: { id: degreeId }, body: { applicationId: id }, key: 'register-key-1' })
+  const again = await desk.call('askRegister', {
+    params: { id: degreeId },
+    body: { applicationId: id },
+    key: 'register-key-1',
+  })
   expect(again.body.code).toBe('register-silent')
 
   house.registers.behaviour.silent = false
-  house.enter({ 'tannberg-degrees': { TB20189034: { fields: { name: 'SILENT Silja', award: 'Master of Science', subject: 'Electrical Engineering', number: 'TB-2018-9034', awarded: '2018-03-22' } } } })
+  house.enter({
+    'tannberg-degrees': {
+      TB20189034: {
+        fields: {
+          name: 'SILENT Silja',
+          award: 'Master of Science',
+          subject: 'Electrical Engineering',
+          number: 'TB-2018-9034',
+          awarded: '2018-03-22',
+        },
+      },
+    },
+  })
   await desk.done('askRegister', { params: { id: degreeId }, body: { applicationId: id } })
   const claim = await claimOf(desk, id, degreeId)
   expect([claim.rung, claim.proof.comparison.outcome]).toEqual(['asked', 'agrees'])
-  await desk.done('decideClaim', { params: { id: degreeId }, body: { version: claim.version, decision: 'confirmed', note: '' } })
+  await desk.done('decideClaim', {
+    params: { id: degreeId },
+    body: { version: claim.version, decision: 'confirmed', note: '' },
+  })
 })

@@ -1,9 +1,9 @@
 import { Popover } from 'radix-ui'
 import { writeWhen } from '#core/dates/write'
-import { useAct } from '../useAct'
-import { useSession } from '../useSession'
 import { Button } from '../ui/Button'
 import { ProblemNote } from '../ui/ProblemNote'
+import { useAct } from '../useAct'
+import { useSession } from '../useSession'
 
 /** Today’s date; in the demo it can be moved forward, so that reminders and expiries can be watched happening. */
 export function DeskClock({ today }: { today: string }) {
@@ -15,11 +15,20 @@ export function DeskClock({ today }: { today: string }) {
   if (!may) return <span className="whitespace-nowrap font-mono">{words}</span>
   return (
     <Popover.Root>
-      <Popover.Trigger className="whitespace-nowrap font-mono underline decoration-dotted underline-offset-4">{words}</Popover.Trigger>
+      <Popover.Trigger className="whitespace-nowrap font-mono underline decoration-dotted underline-offset-4">
+        {words}
+      </Popover.Trigger>
       <Popover.Portal>
-        <Popover.Content sideOffset={8} align="end" className="z-50 w-[270px] rounded-sheet border border-line-strong bg-sheet p-4 text-[13.5px] shadow-[0_8px_24px_rgb(0_0_0/0.2)]">
+        <Popover.Content
+          sideOffset={8}
+          align="end"
+          className="z-50 w-[270px] rounded-sheet border border-line-strong bg-sheet p-4 text-[13.5px] shadow-[0_8px_24px_rgb(0_0_0/0.2)]"
+        >
           <p className="mb-1 font-semibold">The demo’s clock</p>
-          <p className="mb-3 text-ink-2">Moved forward, deadlines pass, reminders go out and papers lapse. It cannot be moved back; ./demo --fresh starts over.</p>
+          <p className="mb-3 text-ink-2">
+            Moved forward, deadlines pass, reminders go out and papers lapse. It cannot be moved back; ./demo --fresh
+            starts over.
+          </p>
           <div className="flex gap-2">
             {[1, 7, 30].map((days) => (
               <Button key={days} busy={busy} onClick={() => void act({ body: { days } })}>

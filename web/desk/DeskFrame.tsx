@@ -1,10 +1,10 @@
 import { useState } from 'react'
 import { Link, Navigate, NavLink, Outlet, useLocation } from 'react-router'
 import { api } from '../api'
-import { useAct } from '../useAct'
-import { useSession } from '../useSession'
 import { Key } from '../ui/Button'
 import { Waiting } from '../ui/Waiting'
+import { useAct } from '../useAct'
+import { useSession } from '../useSession'
 import { DeskClock } from './DeskClock'
 import { Finder } from './Finder'
 import { KeyList } from './KeyList'
@@ -41,7 +41,11 @@ function Desk() {
           Probatum
         </Link>
         <span className="opacity-75 max-md:hidden">Vallorne Mountain Lines</span>
-        <button type="button" onClick={() => setFinding(true)} className="mx-auto flex w-full max-w-[430px] items-center justify-between gap-3 rounded-sheet border border-on-mast/35 bg-on-mast/10 px-2.5 py-1 text-left hover:border-on-mast/60">
+        <button
+          type="button"
+          onClick={() => setFinding(true)}
+          className="mx-auto flex w-full max-w-[430px] items-center justify-between gap-3 rounded-sheet border border-on-mast/35 bg-on-mast/10 px-2.5 py-1 text-left hover:border-on-mast/60"
+        >
           <span className="truncate opacity-85">Find a person, number or reference</span>
           <Key letter="Ctrl K" />
         </button>
@@ -57,7 +61,9 @@ function Desk() {
             <RailLink key={queue} to={`/desk/${queue}`} name={name} count={data?.counts[queue]} />
           ))}
           <p className="px-2 pt-4 pb-1 font-semibold text-[12px] text-ink-3 max-lg:hidden">Set up</p>
-          {overviews.map(({ path, name }) => (path === 'sources' && !mayRead ? null : <RailLink key={path} to={`/desk/${path}`} name={name} />))}
+          {overviews.map(({ path, name }) =>
+            path === 'sources' && !mayRead ? null : <RailLink key={path} to={`/desk/${path}`} name={name} />,
+          )}
           {mayRead && (
             <>
               <p className="px-2 pt-4 pb-1 font-semibold text-[12px] text-ink-3 max-lg:hidden">Keep</p>
@@ -78,7 +84,12 @@ function Desk() {
 
 function RailLink({ to, name, count }: { to: string; name: string; count?: number }) {
   return (
-    <NavLink to={to} className={({ isActive }) => `flex items-baseline justify-between gap-2 whitespace-nowrap rounded-sheet border px-2 py-[5px] ${isActive ? 'border-line bg-sheet font-semibold' : 'border-transparent text-ink-2 hover:bg-sheet'}`}>
+    <NavLink
+      to={to}
+      className={({ isActive }) =>
+        `flex items-baseline justify-between gap-2 whitespace-nowrap rounded-sheet border px-2 py-[5px] ${isActive ? 'border-line bg-sheet font-semibold' : 'border-transparent text-ink-2 hover:bg-sheet'}`
+      }
+    >
       {name}
       {count !== undefined && <span className="font-mono font-normal text-[12px] text-ink-2">{count}</span>}
     </NavLink>

@@ -14,7 +14,9 @@ export function Finder({ open, onClose }: { open: boolean; onClose: () => void }
     setText('')
     navigate(to)
   }
-  const places = Object.entries(queueNames).filter(([, { name }]) => name.toLowerCase().includes(text.trim().toLowerCase()))
+  const places = Object.entries(queueNames).filter(([, { name }]) =>
+    name.toLowerCase().includes(text.trim().toLowerCase()),
+  )
   const item = 'cursor-pointer rounded-[4px] px-3 py-2 data-[selected=true]:bg-confirmed-wash'
   return (
     <Command.Dialog
@@ -25,9 +27,18 @@ export function Finder({ open, onClose }: { open: boolean; onClose: () => void }
       overlayClassName="fixed inset-0 z-40 bg-ink/35"
       contentClassName="fixed top-[12vh] left-1/2 z-50 w-[min(560px,calc(100vw-2rem))] -translate-x-1/2 rounded-sheet border border-line-strong bg-sheet text-[14px] shadow-[0_12px_40px_rgb(0_0_0/0.25)]"
     >
-      <Command.Input value={text} onValueChange={setText} placeholder="A name, a reference, a number on a paper, a queue" className="w-full border-line border-b bg-transparent px-4 py-3 text-[15px] outline-none" />
+      <Command.Input
+        value={text}
+        onValueChange={setText}
+        placeholder="A name, a reference, a number on a paper, a queue"
+        className="w-full border-line border-b bg-transparent px-4 py-3 text-[15px] outline-none"
+      />
       <Command.List className="max-h-[50vh] overflow-auto p-1.5">
-        {text.trim() !== '' && data?.people.length === 0 && places.length === 0 && <p className="px-3 py-3 text-ink-2">Nobody fits. References and numbers may be typed with or without hyphens.</p>}
+        {text.trim() !== '' && data?.people.length === 0 && places.length === 0 && (
+          <p className="px-3 py-3 text-ink-2">
+            Nobody fits. References and numbers may be typed with or without hyphens.
+          </p>
+        )}
         {(text.trim() === '' ? [] : (data?.people ?? [])).map(({ id, candidate, vacancy, reference, because }) => (
           <Command.Item key={id} value={id} onSelect={() => go(`/desk/today/${id}`)} className={item}>
             <span className="flex justify-between gap-3">

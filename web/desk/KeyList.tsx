@@ -1,5 +1,5 @@
-import { Dialog } from '../ui/Dialog'
 import { Key } from '../ui/Button'
+import { Dialog } from '../ui/Dialog'
 
 const keys: [string, string][] = [
   ['J  K', 'next and previous person in the queue'],

@@ -1,9 +1,9 @@
 import { Toast } from 'radix-ui'
 import { useDispatch, useSelector } from 'react-redux'
 import type { State } from '../store'
-import { useAct } from '../useAct'
 import { Key } from '../ui/Button'
 import { type Notice, notices } from '../ui/notices'
+import { useAct } from '../useAct'
 import { useKeys } from './useKeys'
 
 const shownMs = 12_000
@@ -27,17 +27,28 @@ function Told({ notice }: { notice: Notice }) {
   const document = useAct('unseeDocument')
   const undo = async () => {
     const { findingId, documentId } = notice.undo ?? {}
-    const done = findingId ? await decision.act({ params: { id: findingId } }) : documentId ? await document.act({ params: { id: documentId } }) : undefined
+    const done = findingId
+      ? await decision.act({ params: { id: findingId } })
+      : documentId
+        ? await document.act({ params: { id: documentId } })
+        : undefined
     if (done) dispatch(notices.actions.told({ id: crypto.randomUUID(), text: 'Undone.' }))
   }
   useKeys({ z: notice.undo && (() => void undo()) })
   const problem = decision.problem ?? document.problem
   return (
-    <Toast.Root onOpenChange={(open) => !open && dispatch(notices.actions.gone(notice.id))} className="flex items-center gap-3 rounded-sheet bg-ink px-4 py-2.5 text-sheet shadow-[0_8px_24px_rgb(0_0_0/0.25)]">
+    <Toast.Root
+      onOpenChange={(open) => !open && dispatch(notices.actions.gone(notice.id))}
+      className="flex items-center gap-3 rounded-sheet bg-ink px-4 py-2.5 text-sheet shadow-[0_8px_24px_rgb(0_0_0/0.25)]"
+    >
       <Toast.Description className="flex-1">{problem?.title ?? notice.text}</Toast.Description>
       {notice.undo && !problem && (
         <Toast.Action altText="Undo with Z" asChild>
-          <button type="button" onClick={() => void undo()} className="flex items-center gap-1.5 font-semibold underline">
+          <button
+            type="button"
+            onClick={() => void undo()}
+            className="flex items-center gap-1.5 font-semibold underline"
+          >
             Undo <Key letter="Z" />
           </button>
         </Toast.Action>

@@ -5,5 +5,8 @@ import { type Notice, notices } from '../ui/notices'
 /** Tells in passing what was done. */
 export function useTold() {
   const dispatch = useDispatch()
-  return useCallback((text: string, undo?: Notice['undo']) => dispatch(notices.actions.told({ id: crypto.randomUUID(), text, undo })), [dispatch])
+  return useCallback(
+    (text: string, undo?: Notice['undo']) => dispatch(notices.actions.told({ id: crypto.randomUUID(), text, undo })),
+    [dispatch],
+  )
 }

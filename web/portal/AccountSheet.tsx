@@ -12,4 +12,5 @@ export function AccountSheet({ title, children }: { title: string; children: Rea
 }
 
 /** Where to go on after signing in: an address of ours, never another site’s. */
-export const placeAfter = (next: string | null | undefined, otherwise: string) => (next?.startsWith('/') && !next.startsWith('//') ? next : otherwise)
+export const placeAfter = (next: string | null | undefined, otherwise: string) =>
+  next?.startsWith('/') && !next.startsWith('//') ? next : otherwise

@@ -1,7 +1,7 @@
 import { useEffect, useRef } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
-import { useAct } from '../useAct'
 import { ProblemNote } from '../ui/ProblemNote'
+import { useAct } from '../useAct'
 import { AccountSheet, placeAfter } from './AccountSheet'
 
 /** Where the link in the mail leads: the address is confirmed, and the person goes on where they were. */
@@ -13,7 +13,9 @@ export function Confirm() {
   useEffect(() => {
     if (begun.current) return
     begun.current = true
-    void act({ body: { token } }).then((confirmed) => confirmed && navigate(placeAfter(confirmed.next, '/me'), { replace: true }))
+    void act({ body: { token } }).then(
+      (confirmed) => confirmed && navigate(placeAfter(confirmed.next, '/me'), { replace: true }),
+    )
   }, [act, token, navigate])
   return (
     <AccountSheet title={problem ? 'This link does not work any more' : 'Confirming your address'}>

@@ -28,7 +28,11 @@ export function MyApplications() {
                     {title}, {place}
                   </Link>
                 </h2>
-                <p className="text-ink-2">{writing ? `Not sent yet, ${left === 1 ? 'one thing is' : `${left} things are`} left. Closes ${writeMoment(closesAt, timeZone)}.` : ball}</p>
+                <p className="text-ink-2">
+                  {writing
+                    ? `Not sent yet, ${left === 1 ? 'one thing is' : `${left} things are`} left. Closes ${writeMoment(closesAt, timeZone)}.`
+                    : ball}
+                </p>
               </div>
               <p className="font-mono text-ink-2">{reference ?? ''}</p>
             </li>

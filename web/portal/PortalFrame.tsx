@@ -1,7 +1,7 @@
 import { Link, Outlet, useLocation, useNavigate } from 'react-router'
+import { Waiting } from '../ui/Waiting'
 import { useAct } from '../useAct'
 import { useSession } from '../useSession'
-import { Waiting } from '../ui/Waiting'
 
 /** The candidate’s side: a white masthead and one calm column beneath it. */
 export function PortalFrame() {
@@ -23,18 +23,24 @@ export function PortalFrame() {
         <nav className="ml-auto flex items-center gap-4" aria-label="Your account">
           {account ? (
             <>
-              {staff ? <Link to="/desk" className="font-semibold text-confirmed">To the desk</Link> : <Link to="/me" className="font-semibold text-confirmed">My applications</Link>}
+              {staff ? (
+                <Link to="/desk" className="font-semibold text-confirmed">
+                  To the desk
+                </Link>
+              ) : (
+                <Link to="/me" className="font-semibold text-confirmed">
+                  My applications
+                </Link>
+              )}
               <span className="hidden font-semibold sm:inline">{account.name}</span>
               <button type="button" onClick={leave} className="text-ink-2 hover:underline">
                 Sign out
               </button>
             </>
           ) : (
-            <>
-              <Link to={`/sign-in?next=${encodeURIComponent(pathname)}`} className="font-semibold text-confirmed">
-                Sign in
-              </Link>
-            </>
+            <Link to={`/sign-in?next=${encodeURIComponent(pathname)}`} className="font-semibold text-confirmed">
+              Sign in
+            </Link>
           )}
         </nav>
       </header>

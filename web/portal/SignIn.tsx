@@ -1,10 +1,10 @@
 import { useForm } from 'react-hook-form'
 import { Link, useNavigate, useSearchParams } from 'react-router'
-import { useAct } from '../useAct'
-import { useSession } from '../useSession'
 import { Button } from '../ui/Button'
 import { TextField } from '../ui/Field'
-import { ProblemNote, faultAt } from '../ui/ProblemNote'
+import { faultAt, ProblemNote } from '../ui/ProblemNote'
+import { useAct } from '../useAct'
+import { useSession } from '../useSession'
 import { AccountSheet, placeAfter } from './AccountSheet'
 
 export function SignIn() {
@@ -17,12 +17,22 @@ export function SignIn() {
     const session = await act({ body })
     if (!session) return
     const staff = session.account?.roles.some((role) => role !== 'candidate')
-    navigate(staff ? placeAfter(search.get('next')?.startsWith('/desk') ? search.get('next') : null, '/desk/today') : placeAfter(search.get('next'), '/me'))
+    navigate(
+      staff
+        ? placeAfter(search.get('next')?.startsWith('/desk') ? search.get('next') : null, '/desk/today')
+        : placeAfter(search.get('next'), '/me'),
+    )
   })
   return (
     <AccountSheet title="Sign in">
       <form onSubmit={enter} className="grid gap-4" noValidate>
-        <TextField label="Mail address" type="email" autoComplete="username" error={faultAt(problem, 'mail')} {...register('mail')} />
+        <TextField
+          label="Mail address"
+          type="email"
+          autoComplete="username"
+          error={faultAt(problem, 'mail')}
+          {...register('mail')}
+        />
         <TextField label="Password" type="password" autoComplete="current-password" {...register('password')} />
         <ProblemNote problem={problem} />
         <Button kind="main" type="submit" busy={busy}>
@@ -37,7 +47,9 @@ export function SignIn() {
       </p>
       {demo && (
         <p className="mt-4 border-line border-t pt-3 text-[0.9em] text-ink-2">
-          This is the demo: sign in as <span className="font-mono">ines@vallorne.example</span> (coordinator) or <span className="font-mono">bastian@vallorne.example</span> (hiring manager) with the password <span className="font-mono">glacier-lantern-42</span>.
+          This is the demo: sign in as <span className="font-mono">ines@vallorne.example</span> (coordinator) or{' '}
+          <span className="font-mono">bastian@vallorne.example</span> (hiring manager) with the password{' '}
+          <span className="font-mono">glacier-lantern-42</span>.
         </p>
       )}
     </AccountSheet>

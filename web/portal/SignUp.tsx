@@ -1,11 +1,11 @@
 import { useState } from 'react'
 import { useForm } from 'react-hook-form'
 import { Link, useSearchParams } from 'react-router'
-import { useAct } from '../useAct'
-import { useSession } from '../useSession'
 import { Button } from '../ui/Button'
 import { TextField } from '../ui/Field'
-import { ProblemNote, faultAt } from '../ui/ProblemNote'
+import { faultAt, ProblemNote } from '../ui/ProblemNote'
+import { useAct } from '../useAct'
+import { useSession } from '../useSession'
 import { AccountSheet } from './AccountSheet'
 
 export function SignUp() {
@@ -22,10 +22,17 @@ export function SignUp() {
     return (
       <AccountSheet title="Look into your mailbox">
         <p>
-          We have sent a link to <strong>{sentTo}</strong>. Open it to confirm the address; you will go on where you were.
+          We have sent a link to <strong>{sentTo}</strong>. Open it to confirm the address; you will go on where you
+          were.
         </p>
-        <p className="mt-3 text-ink-2">Nothing there after a few minutes? Look among the unwanted mail, or make the account again.</p>
-        {demo && <p className="mt-3 text-[0.9em] text-ink-2">In the demo, every mail arrives in the stand-in mailbox, whose address was printed when it was started.</p>}
+        <p className="mt-3 text-ink-2">
+          Nothing there after a few minutes? Look among the unwanted mail, or make the account again.
+        </p>
+        {demo && (
+          <p className="mt-3 text-[0.9em] text-ink-2">
+            In the demo, every mail arrives in the stand-in mailbox, whose address was printed when it was started.
+          </p>
+        )}
       </AccountSheet>
     )
   }
@@ -33,8 +40,21 @@ export function SignUp() {
     <AccountSheet title="Make an account">
       <form onSubmit={make} className="grid gap-4" noValidate>
         <TextField label="Your name" autoComplete="name" error={faultAt(problem, 'name')} {...register('name')} />
-        <TextField label="Mail address" type="email" autoComplete="email" error={faultAt(problem, 'mail')} {...register('mail')} />
-        <TextField label="Password" type="password" autoComplete="new-password" help="At least 12 characters. A few words are better than one with signs in it." error={faultAt(problem, 'password')} {...register('password')} />
+        <TextField
+          label="Mail address"
+          type="email"
+          autoComplete="email"
+          error={faultAt(problem, 'mail')}
+          {...register('mail')}
+        />
+        <TextField
+          label="Password"
+          type="password"
+          autoComplete="new-password"
+          help="At least 12 characters. A few words are better than one with signs in it."
+          error={faultAt(problem, 'password')}
+          {...register('password')}
+        />
         <ProblemNote problem={problem} />
         <Button kind="main" type="submit" busy={busy}>
           Make the account

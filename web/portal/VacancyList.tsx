@@ -14,7 +14,9 @@ const facets = [
 /** The public list: open vacancies only, with filters that say how many each would leave. */
 export function VacancyList() {
   const [search, setSearch] = useSearchParams()
-  const query = Object.fromEntries(['text', ...facets.map(({ key }) => key)].map((key) => [key, search.get(key) ?? undefined]))
+  const query = Object.fromEntries(
+    ['text', ...facets.map(({ key }) => key)].map((key) => [key, search.get(key) ?? undefined]),
+  )
   const { data, error, refetch } = api.endpoints.listVacancies.useQuery({ query })
   const choose = (key: string, value: string | undefined) => {
     const next = new URLSearchParams(search)
@@ -27,16 +29,29 @@ export function VacancyList() {
     <main className="mx-auto grid max-w-[1180px] gap-x-10 gap-y-6 px-4 py-7 sm:px-7 lg:grid-cols-[230px_1fr]">
       <div className="lg:col-start-2">
         <h1 className="text-[2.1em]">Work on the mountain</h1>
-        <p className="text-ink-2">Every vacancy says what it asks, why, and which papers you will need, before you begin.</p>
+        <p className="text-ink-2">
+          Every vacancy says what it asks, why, and which papers you will need, before you begin.
+        </p>
       </div>
       <aside className="grid content-start gap-5 max-lg:grid-cols-2 max-sm:grid-cols-1" aria-label="Narrow the list">
-        <TextField label="Search" type="search" value={search.get('text') ?? ''} onChange={(event) => choose('text', event.target.value)} placeholder="A post, a place, a word" />
+        <TextField
+          label="Search"
+          type="search"
+          value={search.get('text') ?? ''}
+          onChange={(event) => choose('text', event.target.value)}
+          placeholder="A post, a place, a word"
+        />
         {facets.map(({ key, name }) => (
           <fieldset key={key}>
             <legend className="mb-1 font-semibold text-[0.93em]">{name}</legend>
             {(data?.facets[key] ?? []).map(({ value, count }) => (
               <label key={value} className="flex items-center gap-2 py-0.5">
-                <input type="checkbox" className="accent-confirmed" checked={query[key] === value} onChange={(event) => choose(key, event.target.checked ? value : undefined)} />
+                <input
+                  type="checkbox"
+                  className="accent-confirmed"
+                  checked={query[key] === value}
+                  onChange={(event) => choose(key, event.target.checked ? value : undefined)}
+                />
                 <span className="min-w-0 flex-1">{value}</span>
                 <span className="font-mono text-[0.87em] text-ink-3">{count}</span>
               </label>
@@ -59,7 +74,10 @@ export function VacancyList() {
             </p>
             <ul className="divide-y divide-line rounded-sheet border border-line bg-sheet">
               {data.vacancies.map((vacancy) => (
-                <li key={vacancy.id} className="relative grid gap-x-6 gap-y-1 p-4 hover:bg-sheet-2 sm:grid-cols-[1fr_200px]">
+                <li
+                  key={vacancy.id}
+                  className="relative grid gap-x-6 gap-y-1 p-4 hover:bg-sheet-2 sm:grid-cols-[1fr_200px]"
+                >
                   <div className="min-w-0">
                     <h2 className="text-[1.3em]">
                       <Link to={`/vacancies/${vacancy.slug}`} className="after:absolute after:inset-0">
@@ -79,7 +97,9 @@ export function VacancyList() {
                   </dl>
                 </li>
               ))}
-              {data.vacancies.length === 0 && <li className="p-5">Nothing open fits this at the moment. Take a filter away, or look again later.</li>}
+              {data.vacancies.length === 0 && (
+                <li className="p-5">Nothing open fits this at the moment. Take a filter away, or look again later.</li>
+              )}
             </ul>
           </>
         )}

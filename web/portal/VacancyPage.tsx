@@ -3,15 +3,20 @@ import { writeWhen } from '#core/dates/write'
 import { type Gate, gates } from '#core/requirements/requirement'
 import { paperWords, requirementSentence } from '#core/words/requirements'
 import { api } from '../api'
-import { useAct } from '../useAct'
-import { useSession } from '../useSession'
 import { Button } from '../ui/Button'
 import { ProblemNote } from '../ui/ProblemNote'
 import { Sheet } from '../ui/Sheet'
 import { Waiting } from '../ui/Waiting'
 import { writeMoment, writeMoney } from '../ui/write'
+import { useAct } from '../useAct'
+import { useSession } from '../useSession'
 
-const gateTitles: Record<Gate, string> = { send: 'When you apply', shortlist: 'Before the shortlist', offer: 'Before an offer', start: 'Before the first day' }
+const gateTitles: Record<Gate, string> = {
+  send: 'When you apply',
+  shortlist: 'Before the shortlist',
+  offer: 'Before an offer',
+  start: 'Before the first day',
+}
 
 /** One vacancy: what the work is, and everything it asks, made from the rules that will judge the application. */
 export function VacancyPage() {
@@ -74,7 +79,10 @@ export function VacancyPage() {
             <Fact name="Hours" value={vacancy.hours} />
             <Fact name="Posts" value={String(vacancy.headcount)} />
             <Fact name="First day" value={writeWhen(vacancy.targetStart)} />
-            <Fact name="Closes" value={`${writeMoment(vacancy.closesAt, vacancy.timeZone)} (${vacancy.timeZone.replace('_', ' ')})`} />
+            <Fact
+              name="Closes"
+              value={`${writeMoment(vacancy.closesAt, vacancy.timeZone)} (${vacancy.timeZone.replace('_', ' ')})`}
+            />
           </dl>
           <div className="no-print mt-4">
             <Begin slug={slug} open={vacancy.open} mine={vacancy.mine} />
@@ -99,22 +107,32 @@ function Begin({ slug, open, mine }: { slug: string; open: boolean; mine: { id: 
   if (mine) {
     const writing = mine.stage === 'being written'
     return (
-      <Link to={writing ? `/apply/${mine.id}` : `/applications/${mine.id}`} className="block rounded-sheet bg-confirmed px-3 py-2 text-center font-semibold text-on-confirmed">
+      <Link
+        to={writing ? `/apply/${mine.id}` : `/applications/${mine.id}`}
+        className="block rounded-sheet bg-confirmed px-3 py-2 text-center font-semibold text-on-confirmed"
+      >
         {writing ? 'Go on with your application' : 'See where it stands'}
       </Link>
     )
   }
   if (!open) return <p className="font-semibold text-soon-ink">This vacancy is closed.</p>
-  if (staff) return <p className="text-ink-2">You are signed in at the desk. Candidates apply from their own account.</p>
+  if (staff)
+    return <p className="text-ink-2">You are signed in at the desk. Candidates apply from their own account.</p>
   if (!account) {
     return (
       <>
-        <Link to={`/sign-up?next=${encodeURIComponent(`/vacancies/${slug}`)}`} className="block rounded-sheet bg-confirmed px-3 py-2 text-center font-semibold text-on-confirmed">
+        <Link
+          to={`/sign-up?next=${encodeURIComponent(`/vacancies/${slug}`)}`}
+          className="block rounded-sheet bg-confirmed px-3 py-2 text-center font-semibold text-on-confirmed"
+        >
           Make an account to apply
         </Link>
         <p className="mt-2 text-center text-[0.93em]">
           You have one?{' '}
-          <Link to={`/sign-in?next=${encodeURIComponent(`/vacancies/${slug}`)}`} className="font-semibold text-confirmed">
+          <Link
+            to={`/sign-in?next=${encodeURIComponent(`/vacancies/${slug}`)}`}
+            className="font-semibold text-confirmed"
+          >
             Sign in
           </Link>
         </p>

@@ -4,13 +4,13 @@ import type { Reply } from '#contract/endpoint'
 import type { FieldReply, readEnquiry } from '#contract/verification'
 import { readTyped, writeWhen } from '#core/dates/write'
 import { api } from '../api'
-import { useAct } from '../useAct'
 import { Button } from '../ui/Button'
 import { LongField, TextField } from '../ui/Field'
 import { faultAt, ProblemNote } from '../ui/ProblemNote'
 import { Sheet } from '../ui/Sheet'
 import { Waiting } from '../ui/Waiting'
 import { writeDayOf, writeMoment } from '../ui/write'
+import { useAct } from '../useAct'
 
 type Question = Reply<typeof readEnquiry>
 
@@ -31,7 +31,8 @@ export function ReplyPage() {
     return (
       <Plain title="Thank you">
         <p>
-          Your answer arrived {writeMoment(receipt.receivedAt)}. If you ever need to refer to it: <span className="font-mono font-semibold">{receipt.receipt}</span>.
+          Your answer arrived {writeMoment(receipt.receivedAt)}. If you ever need to refer to it:{' '}
+          <span className="font-mono font-semibold">{receipt.receipt}</span>.
         </p>
         <p className="mt-2 text-ink-2">Nothing more is needed. You can close this page.</p>
       </Plain>
@@ -42,7 +43,8 @@ export function ReplyPage() {
     return (
       <Plain title="This has been answered already">
         <p>
-          {data.source} answered this question{data.answeredAt ? ` on ${writeDayOf(data.answeredAt)}` : ''}. Thank you; nothing more is needed. To correct the answer, write to <strong>{data.contact}</strong>.
+          {data.source} answered this question{data.answeredAt ? ` on ${writeDayOf(data.answeredAt)}` : ''}. Thank you;
+          nothing more is needed. To correct the answer, write to <strong>{data.contact}</strong>.
         </p>
       </Plain>
     )
@@ -51,7 +53,8 @@ export function ReplyPage() {
     return (
       <Plain title="This link has expired">
         <p>
-          Links work for thirty days, so that old ones cannot be misused. Write to <strong>{data.contact}</strong> and we will send a new one, or ask in another way.
+          Links work for thirty days, so that old ones cannot be misused. Write to <strong>{data.contact}</strong> and
+          we will send a new one, or ask in another way.
         </p>
       </Plain>
     )
@@ -68,11 +71,24 @@ function Plain({ title, children }: { title: string; children: React.ReactNode }
   )
 }
 
-const kindWords: Record<string, string> = { study: 'studied with you', work: 'worked for you', licence: 'holds a licence you issued', certificate: 'holds a certificate you issued' }
+const kindWords: Record<string, string> = {
+  study: 'studied with you',
+  work: 'worked for you',
+  licence: 'holds a licence you issued',
+  certificate: 'holds a certificate you issued',
+}
 
 type Answers = Record<string, { says?: FieldReply['says']; value: string }>
 
-function Asking({ token, question, onReceived }: { token: string; question: Question; onReceived: (receipt: { receivedAt: string; receipt: string }) => void }) {
+function Asking({
+  token,
+  question,
+  onReceived,
+}: {
+  token: string
+  question: Question
+  onReceived: (receipt: { receivedAt: string; receipt: string }) => void
+}) {
   const { act, busy, problem } = useAct('replyToEnquiry')
   const [answers, setAnswers] = useState<Answers>({})
   const [known, setKnown] = useState(true)
@@ -85,12 +101,19 @@ function Asking({ token, question, onReceived }: { token: string; question: Ques
   const send = async () => {
     setTried(true)
     if (open.length > 0 || respondent.trim().length < 2) return
-    const fields = Object.fromEntries(Object.entries(answers).map(([key, answer]) => [key, replyOf(answer, dateKeys.has(key))]))
-    const received = await act({ params: { token }, body: { known, fields: known ? fields : {}, note, respondent, capacity } })
+    const fields = Object.fromEntries(
+      Object.entries(answers).map(([key, answer]) => [key, replyOf(answer, dateKeys.has(key))]),
+    )
+    const received = await act({
+      params: { token },
+      body: { known, fields: known ? fields : {}, note, respondent, capacity },
+    })
     if (received) onReceived(received)
   }
-  const set = (key: string, change: Partial<Answers[string]>) => setAnswers((before) => ({ ...before, [key]: { ...(before[key] ?? { value: '' }), ...change } }))
-  const agreeAll = () => setAnswers(Object.fromEntries(question.fields.map(({ key }) => [key, { says: 'agrees' as const, value: '' }])))
+  const set = (key: string, change: Partial<Answers[string]>) =>
+    setAnswers((before) => ({ ...before, [key]: { ...(before[key] ?? { value: '' }), ...change } }))
+  const agreeAll = () =>
+    setAnswers(Object.fromEntries(question.fields.map(({ key }) => [key, { says: 'agrees' as const, value: '' }])))
   return (
     <main className="mx-auto max-w-[820px] px-4 py-7 text-[15.5px]">
       <p className="text-ink-2">
@@ -100,7 +123,8 @@ function Asking({ token, question, onReceived }: { token: string; question: Ques
         {question.candidate} {kindWords[question.kind] ?? 'names you as a source'}. Is this right?
       </h1>
       <p className="mb-4 text-ink-2">
-        {question.candidate} has signed a permission for this question; it was attached to the mail. Please answer by <strong className="text-ink">{writeWhen(question.answerBy)}</strong>.
+        {question.candidate} has signed a permission for this question; it was attached to the mail. Please answer by{' '}
+        <strong className="text-ink">{writeWhen(question.answerBy)}</strong>.
       </p>
       {known && (
         <Sheet className="!p-0">
@@ -112,7 +136,10 @@ function Asking({ token, question, onReceived }: { token: string; question: Ques
             const answer = answers[key]
             const claimed = kind === 'date' ? writeWhen(question.claimed[key] ?? '') : (question.claimed[key] ?? '')
             return (
-              <fieldset key={key} className="grid gap-x-4 gap-y-2 border-line border-b px-4 py-3 last:border-b-0 sm:grid-cols-[minmax(0,1fr)_auto]">
+              <fieldset
+                key={key}
+                className="grid gap-x-4 gap-y-2 border-line border-b px-4 py-3 last:border-b-0 sm:grid-cols-[minmax(0,1fr)_auto]"
+              >
                 <legend className="sr-only">
                   {label}: {claimed}
                 </legend>
@@ -122,20 +149,40 @@ function Asking({ token, question, onReceived }: { token: string; question: Ques
                 </p>
                 <div className="flex flex-wrap gap-1.5">
                   {(['agrees', 'differs', 'cannot say'] as const).map((says) => (
-                    <label key={says} className={`cursor-pointer rounded-sheet border px-2.5 py-1.5 focus-within:outline-2 focus-within:outline-asked ${answer?.says === says ? 'border-confirmed bg-confirmed-wash font-semibold' : 'border-line-strong'}`}>
-                      <input type="radio" name={key} className="sr-only" checked={answer?.says === says} onChange={() => set(key, { says })} />
+                    <label
+                      key={says}
+                      className={`cursor-pointer rounded-sheet border px-2.5 py-1.5 focus-within:outline-2 focus-within:outline-asked ${answer?.says === says ? 'border-confirmed bg-confirmed-wash font-semibold' : 'border-line-strong'}`}
+                    >
+                      <input
+                        type="radio"
+                        name={key}
+                        className="sr-only"
+                        checked={answer?.says === says}
+                        onChange={() => set(key, { says })}
+                      />
                       {{ agrees: 'Right', differs: 'Not so', 'cannot say': 'Cannot say' }[says]}
                     </label>
                   ))}
                 </div>
                 {answer?.says === 'differs' && (
                   <div className="sm:col-span-2">
-                    <TextField label={`${label} according to your records`} value={answer.value} onChange={(event) => set(key, { value: event.target.value })} error={dateKeys.has(key) && answer.value && !readTyped(answer.value) ? 'Write a date such as 9 Jul 2021, Jul 2021 or 2021.' : undefined} />
+                    <TextField
+                      label={`${label} according to your records`}
+                      value={answer.value}
+                      onChange={(event) => set(key, { value: event.target.value })}
+                      error={
+                        dateKeys.has(key) && answer.value && !readTyped(answer.value)
+                          ? 'Write a date such as 9 Jul 2021, Jul 2021 or 2021.'
+                          : undefined
+                      }
+                    />
                   </div>
                 )}
                 {tried && !isComplete(answer) && (
                   <p role="alert" className="font-semibold text-[0.9em] text-contradicted sm:col-span-2">
-                    {answer?.says === 'differs' ? 'Give the right value, or choose “Cannot say”.' : 'Still open: right, not so, or cannot say?'}
+                    {answer?.says === 'differs'
+                      ? 'Give the right value, or choose “Cannot say”.'
+                      : 'Still open: right, not so, or cannot say?'}
                   </p>
                 )}
               </fieldset>
@@ -144,28 +191,58 @@ function Asking({ token, question, onReceived }: { token: string; question: Ques
         </Sheet>
       )}
       <label className="my-3 flex items-center gap-2">
-        <input type="checkbox" className="accent-confirmed" checked={!known} onChange={(event) => setKnown(!event.target.checked)} />
+        <input
+          type="checkbox"
+          className="accent-confirmed"
+          checked={!known}
+          onChange={(event) => setKnown(!event.target.checked)}
+        />
         We know nothing of this person or this paper.
       </label>
       <Sheet className="grid gap-4 sm:grid-cols-2">
-        <TextField label="Your name" autoComplete="name" value={respondent} onChange={(event) => setRespondent(event.target.value)} error={tried && respondent.trim().length < 2 ? 'Give your name, so that the answer has an author.' : faultAt(problem, 'respondent')} />
-        <TextField label="Your office" optional value={capacity} onChange={(event) => setCapacity(event.target.value)} />
+        <TextField
+          label="Your name"
+          autoComplete="name"
+          value={respondent}
+          onChange={(event) => setRespondent(event.target.value)}
+          error={
+            tried && respondent.trim().length < 2
+              ? 'Give your name, so that the answer has an author.'
+              : faultAt(problem, 'respondent')
+          }
+        />
+        <TextField
+          label="Your office"
+          optional
+          value={capacity}
+          onChange={(event) => setCapacity(event.target.value)}
+        />
         <div className="sm:col-span-2">
-          <LongField label="Anything to add" optional limit={4000} value={note} onChange={(event) => setNote(event.target.value)} />
+          <LongField
+            label="Anything to add"
+            optional
+            limit={4000}
+            value={note}
+            onChange={(event) => setNote(event.target.value)}
+          />
         </div>
         <div className="sm:col-span-2">
           <ProblemNote problem={problem} />
           <Button kind="main" busy={busy} onClick={() => void send()}>
             Send the answer
           </Button>
-          <p className="mt-2 text-[0.9em] text-ink-2">The link is used up with that. Only {question.operator} sees your answer; the candidate sees that you have answered.</p>
+          <p className="mt-2 text-[0.9em] text-ink-2">
+            The link is used up with that. Only {question.operator} sees your answer; the candidate sees that you have
+            answered.
+          </p>
         </div>
       </Sheet>
     </main>
   )
 }
 
-const isComplete = (answer: Answers[string] | undefined) => Boolean(answer?.says) && (answer?.says !== 'differs' || answer.value.trim() !== '')
+const isComplete = (answer: Answers[string] | undefined) =>
+  Boolean(answer?.says) && (answer?.says !== 'differs' || answer.value.trim() !== '')
 
 /** Dates are sent in their ISO form where they can be read; anything else goes as it was written. */
 function replyOf({ says, value }: Answers[string], isDate: boolean): FieldReply {

@@ -9,10 +9,24 @@ const looks: Record<Kind, string> = {
   grave: 'bg-sheet text-contradicted border border-contradicted hover:bg-contradicted-wash',
 }
 
-type Props = ButtonHTMLAttributes<HTMLButtonElement> & { kind?: Kind; letter?: string; busy?: boolean; children: ReactNode }
+type Props = ButtonHTMLAttributes<HTMLButtonElement> & {
+  kind?: Kind
+  letter?: string
+  busy?: boolean
+  children: ReactNode
+}
 
 /** A button; `letter` is the key that presses it on the desk, shown on it. */
-export function Button({ kind = 'plain', letter, busy = false, children, className = '', disabled, type = 'button', ...rest }: Props) {
+export function Button({
+  kind = 'plain',
+  letter,
+  busy = false,
+  children,
+  className = '',
+  disabled,
+  type = 'button',
+  ...rest
+}: Props) {
   return (
     <button
       type={type}
@@ -30,7 +44,10 @@ export function Button({ kind = 'plain', letter, busy = false, children, classNa
 /** A key as it is shown beside what it does. */
 export function Key({ letter }: { letter: string }) {
   return (
-    <kbd aria-hidden className="rounded-[3px] border border-current px-1 font-mono font-normal text-[0.78em] leading-[1.35] opacity-75">
+    <kbd
+      aria-hidden
+      className="rounded-[3px] border border-current px-1 font-mono font-normal text-[0.78em] leading-[1.35] opacity-75"
+    >
       {letter}
     </kbd>
   )

@@ -1,8 +1,15 @@
-import { Dialog as Radix } from 'radix-ui'
 import { X } from 'lucide-react'
+import { Dialog as Radix } from 'radix-ui'
 import type { ReactNode } from 'react'
 
-type Props = { open: boolean; onClose: () => void; title: string; description?: string; children: ReactNode; wide?: boolean }
+type Props = {
+  open: boolean
+  onClose: () => void
+  title: string
+  description?: string
+  children: ReactNode
+  wide?: boolean
+}
 
 /** A question in front of the page; Escape and the cross leave things as they are. */
 export function Dialog({ open, onClose, title, description, children, wide = false }: Props) {

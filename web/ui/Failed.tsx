@@ -6,8 +6,14 @@ export function Failed() {
   const missing = !error || (isRouteErrorResponse(error) && error.status === 404)
   return (
     <main className="mx-auto max-w-[560px] p-8">
-      <h1 className="mb-2 text-[2em]">{missing ? 'There is nothing at this address' : 'This page could not be shown'}</h1>
-      <p className="mb-4 text-ink-2">{missing ? 'It may have been mistyped, or the thing may be gone.' : 'Nothing you saved is lost. Load the page again; if that does not help, write to us.'}</p>
+      <h1 className="mb-2 text-[2em]">
+        {missing ? 'There is nothing at this address' : 'This page could not be shown'}
+      </h1>
+      <p className="mb-4 text-ink-2">
+        {missing
+          ? 'It may have been mistyped, or the thing may be gone.'
+          : 'Nothing you saved is lost. Load the page again; if that does not help, write to us.'}
+      </p>
       <Link to="/" className="font-semibold text-confirmed underline">
         To the vacancies
       </Link>

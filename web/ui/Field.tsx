@@ -1,4 +1,10 @@
-import { type InputHTMLAttributes, type ReactNode, type SelectHTMLAttributes, type TextareaHTMLAttributes, useId } from 'react'
+import {
+  type InputHTMLAttributes,
+  type ReactNode,
+  type SelectHTMLAttributes,
+  type TextareaHTMLAttributes,
+  useId,
+} from 'react'
 
 type Around = { label: string; help?: ReactNode; error?: string; optional?: boolean; hidden?: boolean }
 type Slot = { id: string; describedBy: string | undefined; invalid: boolean }
@@ -30,27 +36,68 @@ function Frame({ label, help, error, optional, hidden, children }: Around & { ch
 const box = (invalid: boolean) =>
   `w-full rounded-sheet border bg-sheet px-2.5 py-1.5 text-ink placeholder:text-ink-3 ${invalid ? 'border-contradicted' : 'border-line-strong focus:border-asked'}`
 
-export function TextField({ label, help, error, optional, hidden, limit, ...rest }: Around & InputHTMLAttributes<HTMLInputElement> & { limit?: number }) {
+export function TextField({
+  label,
+  help,
+  error,
+  optional,
+  hidden,
+  limit,
+  ...rest
+}: Around & InputHTMLAttributes<HTMLInputElement> & { limit?: number }) {
   const length = typeof rest.value === 'string' ? [...rest.value].length : 0
   return (
-    <Frame {...{ label, error, optional, hidden }} help={limit && length > limit * 0.8 ? `${limit - length} characters left` : help}>
-      {({ id, describedBy, invalid }) => <input id={id} aria-describedby={describedBy} aria-invalid={invalid} className={box(invalid)} {...rest} />}
+    <Frame
+      {...{ label, error, optional, hidden }}
+      help={limit && length > limit * 0.8 ? `${limit - length} characters left` : help}
+    >
+      {({ id, describedBy, invalid }) => (
+        <input id={id} aria-describedby={describedBy} aria-invalid={invalid} className={box(invalid)} {...rest} />
+      )}
     </Frame>
   )
 }
 
-export function LongField({ label, help, error, optional, limit, ...rest }: Around & TextareaHTMLAttributes<HTMLTextAreaElement> & { limit?: number }) {
+export function LongField({
+  label,
+  help,
+  error,
+  optional,
+  limit,
+  ...rest
+}: Around & TextareaHTMLAttributes<HTMLTextAreaElement> & { limit?: number }) {
   const length = typeof rest.value === 'string' ? [...rest.value].length : 0
   return (
-    <Frame {...{ label, error, optional }} help={limit && length > limit * 0.6 ? `${limit - length} characters left` : help}>
-      {({ id, describedBy, invalid }) => <textarea id={id} rows={3} aria-describedby={describedBy} aria-invalid={invalid} className={box(invalid)} {...rest} />}
+    <Frame
+      {...{ label, error, optional }}
+      help={limit && length > limit * 0.6 ? `${limit - length} characters left` : help}
+    >
+      {({ id, describedBy, invalid }) => (
+        <textarea
+          id={id}
+          rows={3}
+          aria-describedby={describedBy}
+          aria-invalid={invalid}
+          className={box(invalid)}
+          {...rest}
+        />
+      )}
     </Frame>
   )
 }
 
 type Option = { value: string; label: string }
 
-export function SelectField({ label, help, error, optional, hidden, options, empty, ...rest }: Around & SelectHTMLAttributes<HTMLSelectElement> & { options: readonly Option[]; empty?: string }) {
+export function SelectField({
+  label,
+  help,
+  error,
+  optional,
+  hidden,
+  options,
+  empty,
+  ...rest
+}: Around & SelectHTMLAttributes<HTMLSelectElement> & { options: readonly Option[]; empty?: string }) {
   return (
     <Frame {...{ label, help, error, optional, hidden }}>
       {({ id, describedBy, invalid }) => (
@@ -67,7 +114,16 @@ export function SelectField({ label, help, error, optional, hidden, options, emp
   )
 }
 
-type ChoiceProps = { label: string; options: readonly Option[]; value: string; onChange: (value: string) => void; error?: string; name: string; inline?: boolean; hidden?: boolean }
+type ChoiceProps = {
+  label: string
+  options: readonly Option[]
+  value: string
+  onChange: (value: string) => void
+  error?: string
+  name: string
+  inline?: boolean
+  hidden?: boolean
+}
 
 /** One of a few, all in view. */
 export function Choice({ label, options, value, onChange, error, name, inline = true, hidden }: ChoiceProps) {
@@ -80,7 +136,14 @@ export function Choice({ label, options, value, onChange, error, name, inline = 
             key={option.value}
             className={`flex cursor-pointer items-center gap-2 rounded-sheet border px-3 py-1.5 ${value === option.value ? 'border-confirmed bg-confirmed-wash' : 'border-line-strong bg-sheet hover:border-ink-3'}`}
           >
-            <input type="radio" name={name} value={option.value} checked={value === option.value} onChange={() => onChange(option.value)} className="accent-confirmed" />
+            <input
+              type="radio"
+              name={name}
+              value={option.value}
+              checked={value === option.value}
+              onChange={() => onChange(option.value)}
+              className="accent-confirmed"
+            />
             {option.label}
           </label>
         ))}

@@ -45,9 +45,15 @@ export function LifeChart({ bars, papers = [], today, start, years, toleratedGap
     return () => observer.disconnect()
   }, [])
   const plotWidth = width - labelWidth - 6
-  const life = useMemo(() => layOutLife({ bars, papers, today, start, years, toleratedGapDays, width: plotWidth }), [bars, papers, today, start, years, toleratedGapDays, plotWidth])
-  const lanes = (['Work', 'Study', 'Home'] as const).filter((lane) => lane === 'Work' || bars.some((bar) => bar.lane === lane))
-  const rowsOf = (lane: string) => Math.max(1, ...life.bars.filter((bar) => bar.lane === lane).map(({ row }) => row + 1))
+  const life = useMemo(
+    () => layOutLife({ bars, papers, today, start, years, toleratedGapDays, width: plotWidth }),
+    [bars, papers, today, start, years, toleratedGapDays, plotWidth],
+  )
+  const lanes = (['Work', 'Study', 'Home'] as const).filter(
+    (lane) => lane === 'Work' || bars.some((bar) => bar.lane === lane),
+  )
+  const rowsOf = (lane: string) =>
+    Math.max(1, ...life.bars.filter((bar) => bar.lane === lane).map(({ row }) => row + 1))
   const laneTop = new Map<string, number>()
   let y = top
   for (const lane of lanes) {
@@ -59,13 +65,26 @@ export function LifeChart({ bars, papers = [], today, start, years, toleratedGap
 
   return (
     <figure ref={holder} className="w-full min-w-0 overflow-hidden text-[12px]">
+      {/* biome-ignore lint/a11y/useSemanticElements: a drawing is no fieldset */}
       <svg width={width} height={height} aria-label={summaryOf(life)} role="group" className="block font-sans">
         <defs>
-          <pattern id={`${pattern}-gap`} width="5" height="5" patternTransform="rotate(45)" patternUnits="userSpaceOnUse">
+          <pattern
+            id={`${pattern}-gap`}
+            width="5"
+            height="5"
+            patternTransform="rotate(45)"
+            patternUnits="userSpaceOnUse"
+          >
             <rect width="5" height="5" fill="var(--contradicted-wash)" />
             <rect width="1.8" height="5" fill="var(--contradicted)" />
           </pattern>
-          <pattern id={`${pattern}-maybe`} width="6" height="6" patternTransform="rotate(45)" patternUnits="userSpaceOnUse">
+          <pattern
+            id={`${pattern}-maybe`}
+            width="6"
+            height="6"
+            patternTransform="rotate(45)"
+            patternUnits="userSpaceOnUse"
+          >
             <rect width="1.1" height="6" fill="var(--ink-3)" opacity="0.65" />
           </pattern>
         </defs>
@@ -89,31 +108,84 @@ export function LifeChart({ bars, papers = [], today, start, years, toleratedGap
             </g>
           ))}
           {life.bars.map((bar) => (
-            <Bar key={bar.id} x={bar.x} y={laneTop.get(bar.lane)! + bar.row * laneHeight} width={bar.width} height={17} fill={fills[bar.rung] ?? fills.claimed!} dark={darkText.has(bar.rung)} label={bar.label} title={`${bar.label}, ${writeWhen(bar.from)} to ${bar.to === 'present' ? 'now' : writeWhen(bar.to)}, ${bar.rung}`} onChoose={onChoose && (() => onChoose(bar.id))} />
+            <Bar
+              key={bar.id}
+              x={bar.x}
+              y={laneTop.get(bar.lane)! + bar.row * laneHeight}
+              width={bar.width}
+              height={17}
+              fill={fills[bar.rung] ?? fills.claimed!}
+              dark={darkText.has(bar.rung)}
+              label={bar.label}
+              title={`${bar.label}, ${writeWhen(bar.from)} to ${bar.to === 'present' ? 'now' : writeWhen(bar.to)}, ${bar.rung}`}
+              onChoose={onChoose && (() => onChoose(bar.id))}
+            />
           ))}
           {life.gaps.map((gap) => (
-            <Gap key={gap.from} gap={gap} y={laneTop.get('Work')!} fill={`url(#${pattern}-${gap.certain ? 'gap' : 'maybe'})`} onChoose={onGap && gap.certain ? () => onGap(gap.from, gap.through) : undefined} plotWidth={plotWidth} />
+            <Gap
+              key={gap.from}
+              gap={gap}
+              y={laneTop.get('Work')!}
+              fill={`url(#${pattern}-${gap.certain ? 'gap' : 'maybe'})`}
+              onChoose={onGap && gap.certain ? () => onGap(gap.from, gap.through) : undefined}
+              plotWidth={plotWidth}
+            />
           ))}
           {life.papers.map((paper) => (
             <g key={paper.id}>
-              <Bar x={paper.x} y={papersTop + paper.row * 8 + 2} width={paper.width} height={5} fill={fills[paper.state] ?? fills.claimed!} dark label="" title={`${paper.label}, ${paper.from ? `${writeWhen(paper.from)} ` : ''}to ${writeWhen(paper.through)}`} onChoose={onChoose && (() => onChoose(paper.id))} />
+              <Bar
+                x={paper.x}
+                y={papersTop + paper.row * 8 + 2}
+                width={paper.width}
+                height={5}
+                fill={fills[paper.state] ?? fills.claimed!}
+                dark
+                label=""
+                title={`${paper.label}, ${paper.from ? `${writeWhen(paper.from)} ` : ''}to ${writeWhen(paper.through)}`}
+                onChoose={onChoose && (() => onChoose(paper.id))}
+              />
             </g>
           ))}
           <line x1={life.today} x2={life.today} y1={top - 4} y2={height - 14} stroke="var(--ink)" strokeWidth="1.4" />
-          <text x={life.today} y={height - 3} textAnchor={life.start !== undefined && life.start - life.today < 44 ? 'end' : 'middle'} fill="var(--ink)" className="font-semibold">
+          <text
+            x={life.today}
+            y={height - 3}
+            textAnchor={life.start !== undefined && life.start - life.today < 44 ? 'end' : 'middle'}
+            fill="var(--ink)"
+            className="font-semibold"
+          >
             today
           </text>
           {life.start !== undefined && (
             <>
-              <line x1={life.start} x2={life.start} y1={top - 4} y2={height - 14} stroke="var(--confirmed)" strokeWidth="1.6" strokeDasharray="3 2.5" />
-              <text x={life.start + (life.start - life.today < 44 ? 2 : 0)} y={height - 3} textAnchor={life.start - life.today < 44 ? 'start' : 'middle'} fill="var(--confirmed)" className="font-semibold">
+              <line
+                x1={life.start}
+                x2={life.start}
+                y1={top - 4}
+                y2={height - 14}
+                stroke="var(--confirmed)"
+                strokeWidth="1.6"
+                strokeDasharray="3 2.5"
+              />
+              <text
+                x={life.start + (life.start - life.today < 44 ? 2 : 0)}
+                y={height - 3}
+                textAnchor={life.start - life.today < 44 ? 'start' : 'middle'}
+                fill="var(--confirmed)"
+                className="font-semibold"
+              >
                 start
               </text>
             </>
           )}
         </g>
       </svg>
-      <button type="button" onClick={() => setAsTable(!asTable)} aria-expanded={asTable} className={asTable ? 'text-confirmed underline' : 'sr-only focus:not-sr-only'}>
+      <button
+        type="button"
+        onClick={() => setAsTable(!asTable)}
+        aria-expanded={asTable}
+        className={asTable ? 'text-confirmed underline' : 'sr-only focus:not-sr-only'}
+      >
         {asTable ? 'Hide the table' : 'Show as a table'}
       </button>
       <table className={asTable ? 'mt-1 w-full text-left' : 'sr-only'}>
@@ -163,20 +235,41 @@ function summaryOf({ gaps, bars, papers }: ReturnType<typeof layOutLife>): strin
   return `Life chart: ${bars.length} entries, ${papers.length} papers, ${gapWords}`
 }
 
-type Box = { x: number; y: number; width: number; height: number; fill: string; dark: boolean; label: string; title: string; onChoose?: () => void }
+type Box = {
+  x: number
+  y: number
+  width: number
+  height: number
+  fill: string
+  dark: boolean
+  label: string
+  title: string
+  onChoose?: () => void
+}
 
 function Bar({ x, y, width, height, fill, dark, label, title, onChoose }: Box) {
   const room = Math.floor((width - 10) / 6.1)
   const shown = label.length <= room ? label : room > 4 ? `${label.slice(0, room - 1)}…` : ''
   const acts = onChoose
-    ? { role: 'button', tabIndex: 0, onClick: onChoose, onKeyDown: (event: React.KeyboardEvent) => (event.key === 'Enter' || event.key === ' ') && onChoose(), className: 'cursor-pointer' }
+    ? {
+        role: 'button',
+        tabIndex: 0,
+        onClick: onChoose,
+        onKeyDown: (event: React.KeyboardEvent) => (event.key === 'Enter' || event.key === ' ') && onChoose(),
+        className: 'cursor-pointer',
+      }
     : { role: 'img' }
   return (
     <g aria-label={title} {...acts}>
       <title>{title}</title>
       <rect x={x} y={y} width={width} height={height} rx={height > 8 ? 2.5 : 1.5} fill={fill} />
       {shown && (
-        <text x={x + 5} y={y + 12.5} fill={dark ? 'var(--ink)' : 'var(--on-bar)'} className="pointer-events-none text-[11.5px]">
+        <text
+          x={x + 5}
+          y={y + 12.5}
+          fill={dark ? 'var(--ink)' : 'var(--on-bar)'}
+          className="pointer-events-none text-[11.5px]"
+        >
           {shown}
         </text>
       )}
@@ -184,21 +277,48 @@ function Bar({ x, y, width, height, fill, dark, label, title, onChoose }: Box) {
   )
 }
 
-type GapProps = { gap: ReturnType<typeof layOutLife>['gaps'][number]; y: number; fill: string; plotWidth: number; onChoose?: () => void }
+type GapProps = {
+  gap: ReturnType<typeof layOutLife>['gaps'][number]
+  y: number
+  fill: string
+  plotWidth: number
+  onChoose?: () => void
+}
 
 function Gap({ gap, y, fill, plotWidth, onChoose }: GapProps) {
   const title = `${gap.certain ? 'Gap' : 'Possible gap'} of ${writeDays(gap.days)}, ${writeWhen(gap.from)} to ${writeWhen(gap.through)}`
   const acts = onChoose
-    ? { role: 'button', tabIndex: 0, onClick: onChoose, onKeyDown: (event: React.KeyboardEvent) => (event.key === 'Enter' || event.key === ' ') && onChoose(), className: 'cursor-pointer' }
+    ? {
+        role: 'button',
+        tabIndex: 0,
+        onClick: onChoose,
+        onKeyDown: (event: React.KeyboardEvent) => (event.key === 'Enter' || event.key === ' ') && onChoose(),
+        className: 'cursor-pointer',
+      }
     : { role: 'img' }
   const middle = gap.x + gap.width / 2
   const edge = Math.min(plotWidth - 18, Math.max(18, middle))
   return (
     <g aria-label={title} {...acts}>
       <title>{title}</title>
-      <rect x={gap.x} y={y} width={gap.width} height={17} fill={fill} stroke={gap.certain ? 'var(--contradicted)' : 'none'} strokeWidth="0.8" />
+      <rect
+        x={gap.x}
+        y={y}
+        width={gap.width}
+        height={17}
+        fill={fill}
+        stroke={gap.certain ? 'var(--contradicted)' : 'none'}
+        strokeWidth="0.8"
+      />
       {gap.certain && (
-        <text x={edge} y={y + 28} textAnchor="middle" fill="var(--contradicted)" className="pointer-events-none font-semibold text-[11.5px]" style={{ paintOrder: 'stroke', stroke: 'var(--sheet)', strokeWidth: 3 }}>
+        <text
+          x={edge}
+          y={y + 28}
+          textAnchor="middle"
+          fill="var(--contradicted)"
+          className="pointer-events-none font-semibold text-[11.5px]"
+          style={{ paintOrder: 'stroke', stroke: 'var(--sheet)', strokeWidth: 3 }}
+        >
           {gap.days} d
         </text>
       )}

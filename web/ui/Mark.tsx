@@ -1,6 +1,15 @@
 import { Tooltip } from 'radix-ui'
 
-export type MarkName = 'claimed' | 'evidenced' | 'asked' | 'confirmed' | 'contradicted' | 'unconfirmable' | 'waived' | 'expiring' | 'lapsed'
+export type MarkName =
+  | 'claimed'
+  | 'evidenced'
+  | 'asked'
+  | 'confirmed'
+  | 'contradicted'
+  | 'unconfirmable'
+  | 'waived'
+  | 'expiring'
+  | 'lapsed'
 
 const words: Record<MarkName, string> = {
   claimed: 'Claimed: the candidate says so',
@@ -18,12 +27,26 @@ const ring = <circle cx="8" cy="8" r="5.6" fill="none" stroke="currentColor" str
 
 const drawings: Record<MarkName, { tone: string; shape: React.ReactNode }> = {
   claimed: { tone: 'text-claimed', shape: ring },
-  evidenced: { tone: 'text-evidenced', shape: <>{ring}<path d="M2.4 8a5.6 5.6 0 0 0 11.2 0z" fill="currentColor" /></> },
+  evidenced: {
+    tone: 'text-evidenced',
+    shape: (
+      <>
+        {ring}
+        <path d="M2.4 8a5.6 5.6 0 0 0 11.2 0z" fill="currentColor" />
+      </>
+    ),
+  },
   asked: {
     tone: 'text-asked',
     shape: (
       <>
-        <path d="M12.9 5.3A5.6 5.6 0 1 0 12.9 10.7" fill="none" stroke="currentColor" strokeWidth="1.6" strokeLinecap="round" />
+        <path
+          d="M12.9 5.3A5.6 5.6 0 1 0 12.9 10.7"
+          fill="none"
+          stroke="currentColor"
+          strokeWidth="1.6"
+          strokeLinecap="round"
+        />
         <circle cx="8" cy="8" r="2.1" fill="currentColor" />
         <circle cx="13.4" cy="8" r="1.2" fill="currentColor" />
       </>
@@ -39,11 +62,47 @@ const drawings: Record<MarkName, { tone: string; shape: React.ReactNode }> = {
       </>
     ),
   },
-  contradicted: { tone: 'text-contradicted', shape: <><path d="M8 1 15 8 8 15 1 8z" fill="currentColor" /><path d="M5 11 11 5" stroke="var(--sheet)" strokeWidth="1.7" /></> },
-  unconfirmable: { tone: 'text-claimed', shape: <>{ring}<path d="M4.8 8h6.4" stroke="currentColor" strokeWidth="1.8" /></> },
-  waived: { tone: 'text-claimed', shape: <circle cx="8" cy="8" r="5.6" fill="none" stroke="currentColor" strokeWidth="1.6" strokeDasharray="2.4 2" /> },
-  expiring: { tone: 'text-soon', shape: <><path d="M8 8V1A7 7 0 1 1 1 8z" fill="currentColor" /><path d="M6.5 6.5V1.2A7 7 0 0 0 1.2 6.5z" fill="none" stroke="currentColor" strokeWidth="1.1" /></> },
-  lapsed: { tone: 'text-contradicted', shape: <>{ring}<path d="M8 4.8V8l2.2 2" stroke="currentColor" strokeWidth="1.6" fill="none" strokeLinecap="round" /><path d="M2 14 14 2" stroke="currentColor" strokeWidth="1.6" /></> },
+  contradicted: {
+    tone: 'text-contradicted',
+    shape: (
+      <>
+        <path d="M8 1 15 8 8 15 1 8z" fill="currentColor" />
+        <path d="M5 11 11 5" stroke="var(--sheet)" strokeWidth="1.7" />
+      </>
+    ),
+  },
+  unconfirmable: {
+    tone: 'text-claimed',
+    shape: (
+      <>
+        {ring}
+        <path d="M4.8 8h6.4" stroke="currentColor" strokeWidth="1.8" />
+      </>
+    ),
+  },
+  waived: {
+    tone: 'text-claimed',
+    shape: <circle cx="8" cy="8" r="5.6" fill="none" stroke="currentColor" strokeWidth="1.6" strokeDasharray="2.4 2" />,
+  },
+  expiring: {
+    tone: 'text-soon',
+    shape: (
+      <>
+        <path d="M8 8V1A7 7 0 1 1 1 8z" fill="currentColor" />
+        <path d="M6.5 6.5V1.2A7 7 0 0 0 1.2 6.5z" fill="none" stroke="currentColor" strokeWidth="1.1" />
+      </>
+    ),
+  },
+  lapsed: {
+    tone: 'text-contradicted',
+    shape: (
+      <>
+        {ring}
+        <path d="M8 4.8V8l2.2 2" stroke="currentColor" strokeWidth="1.6" fill="none" strokeLinecap="round" />
+        <path d="M2 14 14 2" stroke="currentColor" strokeWidth="1.6" />
+      </>
+    ),
+  },
 }
 
 /** The drawing of a rung or of fading validity; the shape carries the meaning, the word is in the tooltip. */
@@ -53,7 +112,14 @@ export function Mark({ name, size = 15 }: { name: string; size?: number }) {
   return (
     <Tooltip.Root>
       <Tooltip.Trigger asChild>
-        <svg role="img" aria-label={words[known]} viewBox="0 0 16 16" width={size} height={size} className={`shrink-0 ${tone}`}>
+        <svg
+          role="img"
+          aria-label={words[known]}
+          viewBox="0 0 16 16"
+          width={size}
+          height={size}
+          className={`shrink-0 ${tone}`}
+        >
           {shape}
         </svg>
       </Tooltip.Trigger>

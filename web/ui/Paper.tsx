@@ -6,11 +6,24 @@ type Props = { documentId: string; mediaType: string; name: string; width: numbe
 /** A document as it was sent: PDF pages drawn by pdf.js, pictures as they are. */
 export function Paper({ documentId, mediaType, name, width, firstPageOnly = false }: Props) {
   const address = `/api/documents/${documentId}/bytes`
-  if (mediaType !== 'application/pdf') return <img src={address} alt={`The document ${name}`} style={{ width }} className="block border border-line bg-white" />
+  if (mediaType !== 'application/pdf')
+    return (
+      <img src={address} alt={`The document ${name}`} style={{ width }} className="block border border-line bg-white" />
+    )
   return <PdfPages key={documentId} address={address} name={name} width={width} firstPageOnly={firstPageOnly} />
 }
 
-function PdfPages({ address, name, width, firstPageOnly }: { address: string; name: string; width: number; firstPageOnly: boolean }) {
+function PdfPages({
+  address,
+  name,
+  width,
+  firstPageOnly,
+}: {
+  address: string
+  name: string
+  width: number
+  firstPageOnly: boolean
+}) {
   const [pdf, setPdf] = useState<PDFDocumentProxy>()
   const [failed, setFailed] = useState(false)
   useEffect(() => {
@@ -29,13 +42,20 @@ function PdfPages({ address, name, width, firstPageOnly }: { address: string; na
       void opened?.loadingTask.destroy()
     }
   }, [address])
-  if (failed) return <p className="p-3 text-contradicted">The document cannot be shown. Open it in a new tab instead.</p>
+  if (failed)
+    return <p className="p-3 text-contradicted">The document cannot be shown. Open it in a new tab instead.</p>
   if (!pdf) return <p className="p-3 text-ink-3">Opening {name}…</p>
   const pages = firstPageOnly ? 1 : pdf.numPages
   return (
     <div className="grid gap-3">
       {Array.from({ length: pages }, (_, index) => (
-        <PdfPage key={index} pdf={pdf} number={index + 1} width={width} label={`${name}, page ${index + 1} of ${pdf.numPages}`} />
+        <PdfPage
+          key={index}
+          pdf={pdf}
+          number={index + 1}
+          width={width}
+          label={`${name}, page ${index + 1} of ${pdf.numPages}`}
+        />
       ))}
     </div>
   )
@@ -47,7 +67,17 @@ async function openPdf(address: string): Promise<PDFDocumentProxy> {
   return pdfjs.getDocument({ url: address, isEvalSupported: false }).promise
 }
 
-function PdfPage({ pdf, number, width, label }: { pdf: PDFDocumentProxy; number: number; width: number; label: string }) {
+function PdfPage({
+  pdf,
+  number,
+  width,
+  label,
+}: {
+  pdf: PDFDocumentProxy
+  number: number
+  width: number
+  label: string
+}) {
   const canvas = useRef<HTMLCanvasElement>(null)
   useEffect(() => {
     let stop = () => {}
@@ -64,5 +94,13 @@ function PdfPage({ pdf, number, width, label }: { pdf: PDFDocumentProxy; number:
     })
     return () => stop()
   }, [pdf, number, width])
-  return <canvas ref={canvas} role="img" aria-label={label} style={{ width }} className="block border border-line bg-white" />
+  return (
+    <canvas
+      ref={canvas}
+      role="img"
+      aria-label={label}
+      style={{ width }}
+      className="block border border-line bg-white"
+    />
+  )
 }

@@ -1,6 +1,13 @@
-import { layOutLife, type LifeBar } from './lifeChartLayout'
+import { type LifeBar, layOutLife } from './lifeChartLayout'
 
-const bar = (id: string, from: string, to: string, lane: LifeBar['lane'] = 'Work'): LifeBar => ({ id, lane, label: id, from, to, rung: 'claimed' })
+const bar = (id: string, from: string, to: string, lane: LifeBar['lane'] = 'Work'): LifeBar => ({
+  id,
+  lane,
+  label: id,
+  from,
+  to,
+  rung: 'claimed',
+})
 const chart = { papers: [], today: '2026-11-24', start: '2027-01-11', years: 5, toleratedGapDays: 30, width: 600 }
 
 test('the gap between two jobs lies between their bars, and is as long as the days that miss', () => {
@@ -19,7 +26,15 @@ test('today comes before the start, both on the axis', () => {
 })
 
 test('what overlaps in a lane goes below, and what lies outside the axis is left out', () => {
-  const life = layOutLife({ ...chart, bars: [bar('old', '2001', '2009'), bar('a', '2022-01', '2024-01'), bar('b', '2023-01', 'present'), bar('odd', 'soon', 'later')] })
+  const life = layOutLife({
+    ...chart,
+    bars: [
+      bar('old', '2001', '2009'),
+      bar('a', '2022-01', '2024-01'),
+      bar('b', '2023-01', 'present'),
+      bar('odd', 'soon', 'later'),
+    ],
+  })
   expect(life.bars.map(({ id, row }) => `${id}${row}`)).toEqual(['a0', 'b1'])
 })
 

@@ -2,7 +2,14 @@ import { Temporal } from 'temporal-polyfill'
 import { partialDate, spanOf } from '#core/dates/partialDate'
 import { type Coverage, coverage, type HistoryEntry } from '#core/history/coverage'
 
-export type LifeBar = { id: string; lane: 'Work' | 'Study' | 'Home'; label: string; from: string; to: string; rung: string }
+export type LifeBar = {
+  id: string
+  lane: 'Work' | 'Study' | 'Home'
+  label: string
+  from: string
+  to: string
+  rung: string
+}
 export type LifePaper = { id: string; label: string; from: string; through: string; state: string }
 
 export type Placed<T> = T & { x: number; width: number; row: number }
@@ -44,28 +51,51 @@ export function layOutLife({ bars, papers, today, start, years, toleratedGapDays
   const whole = daysBetween(from, through)
   const at = (day: Temporal.PlainDate) => Math.min(width, Math.max(0, (daysBetween(from, day) / whole) * width))
   const found = coverage(readable.map(entryOf), window, toleratedGapDays)
-  const stretch = (begin: Temporal.PlainDate, end: Temporal.PlainDate) => ({ x: at(begin), width: Math.max(2, at(end.add({ days: 1 })) - at(begin)) })
-  const gaps = [...found.certainGaps.map((gap) => ({ ...gap, certain: true })), ...found.possibleGaps.map((gap) => ({ ...gap, certain: false }))]
+  const stretch = (begin: Temporal.PlainDate, end: Temporal.PlainDate) => ({
+    x: at(begin),
+    width: Math.max(2, at(end.add({ days: 1 })) - at(begin)),
+  })
+  const gaps = [
+    ...found.certainGaps.map((gap) => ({ ...gap, certain: true })),
+    ...found.possibleGaps.map((gap) => ({ ...gap, certain: false })),
+  ]
   return {
     years: Array.from({ length: through.year - from.year + 1 }, (_, index) => from.year + index)
       .filter((year) => year > from.year)
       .map((year) => ({ year, x: at(Temporal.PlainDate.from({ year, month: 1, day: 1 })) })),
     bars: inRows(
       readable
-        .map((bar) => ({ ...bar, ...stretch(spanOf(partialDate(bar.from)).earliest, bar.to === 'present' ? now : spanOf(partialDate(bar.to)).latest) }))
+        .map((bar) => ({
+          ...bar,
+          ...stretch(
+            spanOf(partialDate(bar.from)).earliest,
+            bar.to === 'present' ? now : spanOf(partialDate(bar.to)).latest,
+          ),
+        }))
         .filter(({ x, width: own }) => x + own > 4 && x < width),
       ({ lane }) => lane,
     ),
     papers: inRows(
       papers
-        .filter((paper) => paper.through !== 'unknown' && (isDate(paper.through) || paper.through === 'does not expire'))
+        .filter(
+          (paper) => paper.through !== 'unknown' && (isDate(paper.through) || paper.through === 'does not expire'),
+        )
         .map((paper) => ({
           ...paper,
-          ...stretch(isDate(paper.from) ? spanOf(partialDate(paper.from)).earliest : from, paper.through === 'does not expire' ? through : spanOf(partialDate(paper.through)).latest),
+          ...stretch(
+            isDate(paper.from) ? spanOf(partialDate(paper.from)).earliest : from,
+            paper.through === 'does not expire' ? through : spanOf(partialDate(paper.through)).latest,
+          ),
         })),
       ({ id }) => id,
     ).map((paper, row) => ({ ...paper, row })),
-    gaps: gaps.map((gap) => ({ ...stretch(gap.from, gap.through), days: gap.days, certain: gap.certain, from: gap.from.toString(), through: gap.through.toString() })),
+    gaps: gaps.map((gap) => ({
+      ...stretch(gap.from, gap.through),
+      days: gap.days,
+      certain: gap.certain,
+      from: gap.from.toString(),
+      through: gap.through.toString(),
+    })),
     today: at(now),
     start: beginning && at(beginning),
     from,
@@ -77,13 +107,19 @@ export function layOutLife({ bars, papers, today, start, years, toleratedGapDays
 /** A little before the window, or the beginning of what led into it, up to three years earlier. */
 function axisStart(bars: readonly LifeBar[], windowStart: Temporal.PlainDate): Temporal.PlainDate {
   const furthest = windowStart.subtract({ years: 3 })
-  const starts = bars.map(({ from }) => spanOf(partialDate(from)).earliest).filter((day) => Temporal.PlainDate.compare(day, furthest) >= 0 && Temporal.PlainDate.compare(day, windowStart) < 0)
+  const starts = bars
+    .map(({ from }) => spanOf(partialDate(from)).earliest)
+    .filter((day) => Temporal.PlainDate.compare(day, furthest) >= 0 && Temporal.PlainDate.compare(day, windowStart) < 0)
   return [...starts, windowStart].sort(Temporal.PlainDate.compare)[0]!.subtract({ months: 2 })
 }
 
 const isDate = (text: string) => /^\d{4}(-\d{2}(-\d{2})?)?~?$/.test(text)
 const daysBetween = (a: Temporal.PlainDate, b: Temporal.PlainDate) => a.until(b, { largestUnit: 'day' }).days
-const entryOf = ({ id, from, to }: LifeBar): HistoryEntry => ({ id, from: partialDate(from), to: to === 'present' ? to : partialDate(to) })
+const entryOf = ({ id, from, to }: LifeBar): HistoryEntry => ({
+  id,
+  from: partialDate(from),
+  to: to === 'present' ? to : partialDate(to),
+})
 
 /** Bars of one lane that overlap go below each other, at most two rows deep. */
 function inRows<T extends { x: number; width: number }>(bars: readonly T[], laneOf: (bar: T) => string): Placed<T>[] {

@@ -23,6 +23,10 @@ export const papersOf = (claims: readonly Claim[], today: string): LifePaper[] =
 /** Whether a licence or certificate is expiring or lapsed on a day; nothing where it is neither. */
 export function fading({ details }: Pick<Claim, 'details'>, today: string): 'expiring' | 'lapsed' | undefined {
   if ((details.kind !== 'licence' && details.kind !== 'certificate') || !/^\d/.test(details.through)) return undefined
-  const { state } = validityOn(Temporal.PlainDate.from(today), { through: partialDate(details.through) }, credentialKind(details.credential)?.leadDays ?? 30)
+  const { state } = validityOn(
+    Temporal.PlainDate.from(today),
+    { through: partialDate(details.through) },
+    credentialKind(details.credential)?.leadDays ?? 30,
+  )
   return state === 'expiring' || state === 'lapsed' ? state : undefined
 }

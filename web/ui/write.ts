@@ -1,11 +1,22 @@
 import { writeWhen } from '#core/dates/write'
 
 /** Cents as euros: 5 800 000 is `€58,000`. */
-export const writeMoney = (cents: number) => new Intl.NumberFormat('en-GB', { style: 'currency', currency: 'EUR', maximumFractionDigits: 0 }).format(cents / 100)
+export const writeMoney = (cents: number) =>
+  new Intl.NumberFormat('en-GB', { style: 'currency', currency: 'EUR', maximumFractionDigits: 0 }).format(cents / 100)
 
 /** A moment as day and time in a time zone: `Fri 4 Dec 2026, 17:00`. */
 export const writeMoment = (iso: string, timeZone?: string) =>
-  new Intl.DateTimeFormat('en-GB', { timeZone, weekday: 'short', day: 'numeric', month: 'short', year: 'numeric', hour: '2-digit', minute: '2-digit' }).format(new Date(iso)).replace(/,? at /, ', ')
+  new Intl.DateTimeFormat('en-GB', {
+    timeZone,
+    weekday: 'short',
+    day: 'numeric',
+    month: 'short',
+    year: 'numeric',
+    hour: '2-digit',
+    minute: '2-digit',
+  })
+    .format(new Date(iso))
+    .replace(/,? at /, ', ')
 
 /** The day of a moment: `24 Nov 2026`. */
 export const writeDayOf = (iso: string) => writeWhen(iso.slice(0, 10))
@@ -13,7 +24,8 @@ export const writeDayOf = (iso: string) => writeWhen(iso.slice(0, 10))
 /** A day without its year, for lists: `24 Nov`. */
 export const writeShortDay = (iso: string) => writeWhen(iso.slice(0, 10)).replace(/ \d{4}$/, '')
 
-export const writeSize = (bytes: number) => (bytes < 1_000_000 ? `${Math.max(1, Math.round(bytes / 1000))} kB` : `${(bytes / 1_000_000).toFixed(1)} MB`)
+export const writeSize = (bytes: number) =>
+  bytes < 1_000_000 ? `${Math.max(1, Math.round(bytes / 1000))} kB` : `${(bytes / 1_000_000).toFixed(1)} MB`
 
 /** Slack with its sign: `+9 d`, `−6 d`. */
 export const writeSlack = (days: number) => `${days < 0 ? '−' : '+'}${Math.abs(days)} d`

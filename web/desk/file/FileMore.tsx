@@ -25,7 +25,8 @@ export function FileMore({ file }: { file: File }) {
           ))}
           {file.waivers.map(({ requirement, by, reason, at }) => (
             <li key={requirement}>
-              Waived “{file.requirements.find(({ key }) => key === requirement)?.title ?? requirement}”: {reason} ({by}, {writeMoment(at)})
+              Waived “{file.requirements.find(({ key }) => key === requirement)?.title ?? requirement}”: {reason} ({by},{' '}
+              {writeMoment(at)})
             </li>
           ))}
         </ul>

@@ -4,22 +4,34 @@ import type { File, Queue } from '#contract/desk'
 import { writeWhen } from '#core/dates/write'
 import { api } from '../../api'
 import { Button } from '../../ui/Button'
-import { barsOf, papersOf } from '../../ui/lifeOfClaims'
 import { LifeChart } from '../../ui/LifeChart'
+import { barsOf, papersOf } from '../../ui/lifeOfClaims'
 import { Waiting } from '../../ui/Waiting'
 import { ProofPane } from '../proof/ProofPane'
 import { useKeys } from '../useKeys'
+import { FileMore } from './FileMore'
 import { FileRows } from './FileRows'
 import { MoveOn } from './MoveOn'
 import { rowsOf } from './rows'
-import { FileMore } from './FileMore'
 
-const stageWords: Record<File['stage'], string> = { 'being written': 'being written', sent: 'sent', shortlisted: 'shortlisted', offered: 'offered', cleared: 'cleared to start', withdrawn: 'withdrawn', declined: 'offer declined' }
+const stageWords: Record<File['stage'], string> = {
+  'being written': 'being written',
+  sent: 'sent',
+  shortlisted: 'shortlisted',
+  offered: 'offered',
+  cleared: 'cleared to start',
+  withdrawn: 'withdrawn',
+  declined: 'offer declined',
+}
 
 /** The file in the middle and the proof on the right. */
 export function FilePane({ id, queue, chosen }: { id: string; queue: Queue; chosen?: string }) {
   const navigate = useNavigate()
-  const { data: file, error, refetch } = api.endpoints.readFile.useQuery({ params: { id } }, { refetchOnMountOrArgChange: true })
+  const {
+    data: file,
+    error,
+    refetch,
+  } = api.endpoints.readFile.useQuery({ params: { id } }, { refetchOnMountOrArgChange: true })
   const [moving, setMoving] = useState(false)
   const groups = file ? rowsOf(file) : []
   const rows = groups.flatMap(({ rows: own }) => own)
@@ -36,7 +48,10 @@ export function FilePane({ id, queue, chosen }: { id: string; queue: Queue; chos
   if (!file) return <Waiting error={error} onRetry={refetch} />
   return (
     <div className="grid min-h-0 min-w-0 xl:grid-cols-[minmax(0,1fr)_372px] lg:max-xl:grid-rows-[auto_auto] lg:max-xl:overflow-auto">
-      <section aria-label={`File of ${file.candidate.name}`} className="min-h-0 min-w-0 overflow-auto border-line border-r bg-sheet">
+      <section
+        aria-label={`File of ${file.candidate.name}`}
+        className="min-h-0 min-w-0 overflow-auto border-line border-r bg-sheet"
+      >
         <div className="px-4 pt-2.5 pb-2">
           <Link to={`/desk/${queue}`} className="text-confirmed lg:hidden">
             Back to the queue
@@ -57,7 +72,15 @@ export function FilePane({ id, queue, chosen }: { id: string; queue: Queue; chos
           <Facts file={file} />
         </div>
         <div className="border-line border-y px-4 pt-1.5">
-          <LifeChart bars={barsOf(file.claims)} papers={papersWithNeeds(file)} today={file.today} start={file.targetStart} years={file.historyYears} toleratedGapDays={file.toleratedGapDays} onChoose={choose} />
+          <LifeChart
+            bars={barsOf(file.claims)}
+            papers={papersWithNeeds(file)}
+            today={file.today}
+            start={file.targetStart}
+            years={file.historyYears}
+            toleratedGapDays={file.toleratedGapDays}
+            onChoose={choose}
+          />
         </div>
         <FileRows groups={groups} current={current?.key} onChoose={choose} />
         <FileMore file={file} />
@@ -81,7 +104,9 @@ function mostPressing<T extends { wants: string }>(rows: readonly T[]): T | unde
 /** A paper that lapses before it has to is drawn as one that fades, even if that is months away. */
 function papersWithNeeds(file: File) {
   const early = new Set(file.outcomes.flatMap(({ reason, claims }) => (reason.code === 'lapses-early' ? claims : [])))
-  return papersOf(file.claims, file.today).map((paper) => (early.has(paper.id) && paper.state !== 'lapsed' ? { ...paper, state: 'expiring' } : paper))
+  return papersOf(file.claims, file.today).map((paper) =>
+    early.has(paper.id) && paper.state !== 'lapsed' ? { ...paper, state: 'expiring' } : paper,
+  )
 }
 
 function Facts({ file }: { file: File }) {
@@ -89,7 +114,12 @@ function Facts({ file }: { file: File }) {
   return (
     <dl className="mt-2 grid grid-cols-[auto_auto_minmax(0,1fr)_auto] gap-x-5">
       <Fact name="Target start" value={writeWhen(file.targetStart)} />
-      <Fact name="Likely ready" value={writeWhen(file.likely.likely).replace(/ \d{4}$/, '')} aside={`${writeWhen(file.likely.early).replace(/ \d{4}$/, '')} to ${writeWhen(file.likely.late).replace(/ \d{4}$/, '')}`} grave={late} />
+      <Fact
+        name="Likely ready"
+        value={writeWhen(file.likely.likely).replace(/ \d{4}$/, '')}
+        aside={`${writeWhen(file.likely.early).replace(/ \d{4}$/, '')} to ${writeWhen(file.likely.late).replace(/ \d{4}$/, '')}`}
+        grave={late}
+      />
       <Fact name="Held up by" value={file.heldUpBy ?? 'nothing'} />
       <Fact name="For this gate" value={file.nextGate ? `${file.met.done} of ${file.met.of}` : 'passed'} />
     </dl>

@@ -2,7 +2,15 @@ import { Mark } from '../../ui/Mark'
 import type { Group, Row } from './rows'
 
 /** The claims by group; the chosen one has its proof on the right. */
-export function FileRows({ groups, current, onChoose }: { groups: readonly Group[]; current?: string; onChoose: (key: string) => void }) {
+export function FileRows({
+  groups,
+  current,
+  onChoose,
+}: {
+  groups: readonly Group[]
+  current?: string
+  onChoose: (key: string) => void
+}) {
   return (
     <div>
       {groups.map(({ title, note, rows }) => (
@@ -25,7 +33,13 @@ const tones = { plain: '', care: 'text-soon-ink font-semibold', grave: 'text-con
 function Line({ row, chosen, onChoose }: { row: Row; chosen: boolean; onChoose: () => void }) {
   return (
     <div className={`border-line border-b ${chosen ? 'bg-confirmed-wash' : 'hover:bg-sheet-2'}`}>
-      <button type="button" data-claim={row.key} onClick={onChoose} aria-current={chosen ? 'true' : undefined} className="grid w-full grid-cols-[20px_minmax(0,1fr)_118px_auto] items-baseline gap-x-1.5 px-4 py-[5px] text-left">
+      <button
+        type="button"
+        data-claim={row.key}
+        onClick={onChoose}
+        aria-current={chosen ? 'true' : undefined}
+        className="grid w-full grid-cols-[20px_minmax(0,1fr)_124px_96px] items-baseline gap-x-1.5 px-4 py-[5px] text-left"
+      >
         <span className="self-center">
           <Mark name={row.mark} />
         </span>

@@ -1,16 +1,16 @@
 import { useState } from 'react'
-import type { File } from '#contract/desk'
-import { openAt, upToGate } from '#core/requirements/evaluate'
-import { writeWhen } from '#core/dates/write'
 import { Temporal } from 'temporal-polyfill'
+import type { File } from '#contract/desk'
+import { writeWhen } from '#core/dates/write'
+import { openAt, upToGate } from '#core/requirements/evaluate'
 import { api } from '../../api'
-import { useAct } from '../../useAct'
-import { useSession } from '../../useSession'
 import { Button } from '../../ui/Button'
 import { Dialog } from '../../ui/Dialog'
 import { LongField, TextField } from '../../ui/Field'
 import { Mark } from '../../ui/Mark'
 import { faultAt, ProblemNote } from '../../ui/ProblemNote'
+import { useAct } from '../../useAct'
+import { useSession } from '../../useSession'
 import { useTold } from '../useTold'
 
 const acts = { send: '', shortlist: 'Put on the shortlist', offer: 'Make the offer', start: 'Clear to start' } as const
@@ -26,7 +26,9 @@ export function MoveOn({ file, open, onClose }: { file: File; open: boolean; onC
     <Dialog open={open} onClose={onClose} title={`${titles[gate]}: ${file.candidate.name}`} wide>
       <div className="text-[13.5px]">
         <p className="mb-3 text-[14.5px]">
-          {missing.length === 0 ? `All ${counted.length} requirements up to this gate are settled.` : `${missing.length === 1 ? 'One requirement is' : `${missing.length} requirements are`} open. The gate stays shut until they are met or waived.`}
+          {missing.length === 0
+            ? `All ${counted.length} requirements up to this gate are settled.`
+            : `${missing.length === 1 ? 'One requirement is' : `${missing.length} requirements are`} open. The gate stays shut until they are met or waived.`}
         </p>
         <ul className="mb-4 max-h-[42vh] divide-y divide-line overflow-auto border-line border-y">
           {[...missing, ...counted.filter((outcome) => !missing.includes(outcome))].map((outcome) => (
@@ -63,19 +65,29 @@ function Requirement({ file, outcome }: { file: File; outcome: File['outcomes'][
           <Mark name={outcome.reason.code === 'waived' ? 'waived' : open ? 'claimed' : 'confirmed'} />
         </span>
         <span className="min-w-0 flex-1">
-          <span className="font-semibold">{outcome.title}</span> <span className="text-ink-2">{file.words[outcome.requirement]?.why}</span>
+          <span className="font-semibold">{outcome.title}</span>{' '}
+          <span className="text-ink-2">{file.words[outcome.requirement]?.why}</span>
         </span>
-        {open && <span className="whitespace-nowrap text-[12.5px] text-ink-2">{file.words[outcome.requirement]?.ball}</span>}
+        {open && (
+          <span className="whitespace-nowrap text-[12.5px] text-ink-2">{file.words[outcome.requirement]?.ball}</span>
+        )}
         {may && !waiving && (
           <Button kind="quiet" onClick={() => setWaiving(true)} aria-label={`Waive ${outcome.title}`} className="!py-0">
             Waive
           </Button>
         )}
       </div>
-      {open && !may && requirement && requirement.waivableBy.length > 0 && <p className="pl-6 text-[12.5px] text-ink-3">May be waived by: {requirement.waivableBy.join(', ')}.</p>}
+      {open && !may && requirement && requirement.waivableBy.length > 0 && (
+        <p className="pl-6 text-[12.5px] text-ink-3">May be waived by: {requirement.waivableBy.join(', ')}.</p>
+      )}
       {waiving && (
         <div className="mt-2 ml-6 grid gap-2">
-          <LongField label="Why is it not needed? This stays on record." value={reason} onChange={(event) => setReason(event.target.value)} error={faultAt(problem, 'reason')} />
+          <LongField
+            label="Why is it not needed? This stays on record."
+            value={reason}
+            onChange={(event) => setReason(event.target.value)}
+            error={faultAt(problem, 'reason')}
+          />
           <ProblemNote problem={problem?.faults ? undefined : problem} />
           <div className="flex gap-2">
             <Button kind="main" busy={busy} disabled={reason.trim().length < 3} onClick={() => void waive()}>
@@ -98,7 +110,10 @@ function Pass({ file, gate, shut, onDone }: PassProps) {
   const { act, busy, problem } = useAct('passGate')
   const told = useTold()
   const mayOffer = roles.includes('hiring manager') || roles.includes('administrator')
-  const { data: vacancy } = api.endpoints.readVacancy.useQuery({ params: { slug: file.vacancy.slug } }, { skip: gate !== 'offer' || !mayOffer })
+  const { data: vacancy } = api.endpoints.readVacancy.useQuery(
+    { params: { slug: file.vacancy.slug } },
+    { skip: gate !== 'offer' || !mayOffer },
+  )
   const [pay, setPay] = useState('')
   const [answerBy, setAnswerBy] = useState(Temporal.PlainDate.from(file.today).add({ days: 10 }).toString())
   if (gate === 'offer' && !mayOffer) return <p className="text-ink-2">An offer is made by a hiring manager.</p>
@@ -106,23 +121,53 @@ function Pass({ file, gate, shut, onDone }: PassProps) {
     const terms = gate === 'offer' ? { salary: Math.round(Number(pay.replace(/[^\d.]/g, '')) * 100), answerBy } : {}
     const done = await act({ params: { id: file.id, gate }, body: { version: file.version, ...terms } })
     if (!done) return
-    told({ shortlist: `${file.candidate.name} is on the shortlist.`, offer: `The offer is on its way to ${file.candidate.name}.`, start: `${file.candidate.name} is cleared to start.` }[gate])
+    told(
+      {
+        shortlist: `${file.candidate.name} is on the shortlist.`,
+        offer: `The offer is on its way to ${file.candidate.name}.`,
+        start: `${file.candidate.name} is cleared to start.`,
+      }[gate],
+    )
     onDone()
   }
   return (
     <div className="grid gap-3">
       {gate === 'offer' && (
         <div className="grid gap-3 sm:grid-cols-2">
-          <TextField label="Pay, euros a year" inputMode="numeric" value={pay} onChange={(event) => setPay(event.target.value)} help={vacancy ? `The band is ${vacancy.payFrom / 100} to ${vacancy.payTo / 100}.` : ''} error={faultAt(problem, 'salary')} />
-          <TextField label="To be answered by" type="date" value={answerBy} onChange={(event) => setAnswerBy(event.target.value)} error={faultAt(problem, 'answerBy')} />
+          <TextField
+            label="Pay, euros a year"
+            inputMode="numeric"
+            value={pay}
+            onChange={(event) => setPay(event.target.value)}
+            help={vacancy ? `The band is ${vacancy.payFrom / 100} to ${vacancy.payTo / 100}.` : ''}
+            error={faultAt(problem, 'salary')}
+          />
+          <TextField
+            label="To be answered by"
+            type="date"
+            value={answerBy}
+            onChange={(event) => setAnswerBy(event.target.value)}
+            error={faultAt(problem, 'answerBy')}
+          />
         </div>
       )}
       <ProblemNote problem={problem?.faults ? undefined : problem} />
       <div className="flex items-center gap-3">
-        <Button kind="main" data-first busy={busy} disabled={shut || (gate === 'offer' && pay.trim() === '')} onClick={() => void pass()}>
+        <Button
+          kind="main"
+          data-first
+          busy={busy}
+          disabled={shut || (gate === 'offer' && pay.trim() === '')}
+          onClick={() => void pass()}
+        >
           {acts[gate]}
         </Button>
-        {!shut && <span className="text-ink-2">{gate === 'start' ? `First day ${writeWhen(file.targetStart)}. ` : ''}The candidate is told by mail; this cannot be undone.</span>}
+        {!shut && (
+          <span className="text-ink-2">
+            {gate === 'start' ? `First day ${writeWhen(file.targetStart)}. ` : ''}The candidate is told by mail; this
+            cannot be undone.
+          </span>
+        )}
       </div>
     </div>
   )

@@ -1,6 +1,6 @@
 import type { File } from '#contract/desk'
-import { credentialKind } from '#core/requirements/catalogue'
 import { writeWhen } from '#core/dates/write'
+import { credentialKind } from '#core/requirements/catalogue'
 import { fading } from '../../ui/lifeOfClaims'
 
 type FileClaim = File['claims'][number]
@@ -14,14 +14,24 @@ export type Row = {
   wants: string
   when: string
   tone: 'plain' | 'care' | 'grave'
-} & ({ of: 'claim'; claim: FileClaim } | { of: 'check'; check: File['checks'][number] } | { of: 'requirement'; outcome: File['outcomes'][number] })
+} & (
+  | { of: 'claim'; claim: FileClaim }
+  | { of: 'check'; check: File['checks'][number] }
+  | { of: 'requirement'; outcome: File['outcomes'][number] }
+)
 
 export type Group = { title: string; note: string; rows: Row[] }
 
 /** The file as groups of lines, in the order of a life: study, papers, work, checks, and what is asked beside them. */
 export function rowsOf(file: File): Group[] {
-  const of = (...kinds: string[]) => file.claims.filter(({ details }) => kinds.includes(details.kind)).map((claim) => rowOfClaim(file, claim))
-  const asked = (test: (kind: string) => boolean) => file.requirements.filter(({ asks, key }) => test(asks.kind) && file.outcomes.some((outcome) => outcome.requirement === key && outcome.state !== 'not needed'))
+  const of = (...kinds: string[]) =>
+    file.claims.filter(({ details }) => kinds.includes(details.kind)).map((claim) => rowOfClaim(file, claim))
+  const asked = (test: (kind: string) => boolean) =>
+    file.requirements.filter(
+      ({ asks, key }) =>
+        test(asks.kind) &&
+        file.outcomes.some((outcome) => outcome.requirement === key && outcome.state !== 'not needed'),
+    )
   const neededBy = (test: (kind: string) => boolean) => {
     const gate = asked(test).at(-1)?.gate
     return gate ? `needed by ${gate}` : ''
@@ -29,14 +39,36 @@ export function rowsOf(file: File): Group[] {
   const carried = new Set(['study', 'credential', 'every work entry', 'skills check'])
   const others = file.outcomes.flatMap((outcome) => {
     const requirement = file.requirements.find(({ key }) => key === outcome.requirement)
-    if (!requirement || (carried.has(requirement.asks.kind) && (outcome.claims.length > 0 || outcome.state !== 'unmet')) || requirement.asks.kind === 'skills check') return []
-    return [{ row: rowOfOutcome(file, outcome), ofHistory: requirement.asks.kind === 'history' || requirement.asks.kind === 'experience' }]
+    if (
+      !requirement ||
+      (carried.has(requirement.asks.kind) && (outcome.claims.length > 0 || outcome.state !== 'unmet')) ||
+      requirement.asks.kind === 'skills check'
+    )
+      return []
+    return [
+      {
+        row: rowOfOutcome(file, outcome),
+        ofHistory: requirement.asks.kind === 'history' || requirement.asks.kind === 'experience',
+      },
+    ]
   })
   const groups: Group[] = [
     { title: 'Study', note: neededBy((kind) => kind === 'study'), rows: of('study') },
-    { title: 'Licences and certificates', note: neededBy((kind) => kind === 'credential'), rows: of('licence', 'certificate') },
-    { title: 'Work', note: `${file.historyYears} years without a gap`, rows: [...of('work'), ...others.flatMap(({ row, ofHistory }) => (ofHistory ? [row] : []))] },
-    { title: 'Skills checks', note: neededBy((kind) => kind === 'skills check'), rows: file.checks.map((check) => rowOfCheck(file, check)) },
+    {
+      title: 'Licences and certificates',
+      note: neededBy((kind) => kind === 'credential'),
+      rows: of('licence', 'certificate'),
+    },
+    {
+      title: 'Work',
+      note: `${file.historyYears} years without a gap`,
+      rows: [...of('work'), ...others.flatMap(({ row, ofHistory }) => (ofHistory ? [row] : []))],
+    },
+    {
+      title: 'Skills checks',
+      note: neededBy((kind) => kind === 'skills check'),
+      rows: file.checks.map((check) => rowOfCheck(file, check)),
+    },
     { title: 'Also asked', note: '', rows: others.flatMap(({ row, ofHistory }) => (ofHistory ? [] : [row])) },
   ]
   return groups.filter(({ rows }) => rows.length > 0)
@@ -51,9 +83,18 @@ function rowOfClaim(file: File, claim: FileClaim): Row {
       ? `${details.sourceName}, ${details.to === 'present' ? 'still studying' : details.to.slice(0, 4)}`
       : details.kind === 'work'
         ? `${details.activity === 'employment' ? details.position : details.activity}, ${writeWhen(details.from)} to ${details.to === 'present' ? 'now' : writeWhen(details.to)}`
-        : (credentialKind(details.credential)?.name === claim.label ? details.sourceName : claim.label)
+        : credentialKind(details.credential)?.name === claim.label
+          ? details.sourceName
+          : claim.label
   const waiting = claim.proof.enquiries.filter(({ state }) => state === 'open').at(-1)
-  const when = 'through' in details && /^\d/.test(details.through) ? `to ${writeWhen(details.through)}` : 'through' in details && details.through === 'does not expire' ? 'does not expire' : waiting ? `by ${writeWhen(waiting.answerBy).replace(/ \d{4}$/, '')}` : ''
+  const when =
+    'through' in details && /^\d/.test(details.through)
+      ? `to ${writeWhen(details.through)}`
+      : 'through' in details && details.through === 'does not expire'
+        ? 'does not expire'
+        : waiting
+          ? `by ${writeWhen(waiting.answerBy).replace(/ \d{4}$/, '')}`
+          : ''
   const overdue = waiting && waiting.answerBy < file.today
   return {
     of: 'claim',
@@ -62,14 +103,20 @@ function rowOfClaim(file: File, claim: FileClaim): Row {
     mark: claim.rung === 'contradicted' ? 'contradicted' : (faded ?? (early ? 'expiring' : claim.rung)),
     title: claim.label,
     detail,
-    wants: overdue ? `Source silent since ${writeWhen(waiting.askedAt.slice(0, 10)).replace(/ \d{4}$/, '')}` : claim.wants,
+    wants: overdue
+      ? `Source silent since ${writeWhen(waiting.askedAt.slice(0, 10)).replace(/ \d{4}$/, '')}`
+      : claim.wants,
     when,
     tone: claim.rung === 'contradicted' || faded === 'lapsed' || overdue ? 'grave' : early || faded ? 'care' : 'plain',
   }
 }
 
 function rowOfCheck(file: File, check: File['checks'][number]): Row {
-  const outcome = file.outcomes.find((candidate) => file.requirements.some(({ key, asks }) => key === candidate.requirement && asks.kind === 'skills check' && asks.check === check.check))
+  const outcome = file.outcomes.find((candidate) =>
+    file.requirements.some(
+      ({ key, asks }) => key === candidate.requirement && asks.kind === 'skills check' && asks.check === check.check,
+    ),
+  )
   const marked = check.percent !== null
   return {
     of: 'check',

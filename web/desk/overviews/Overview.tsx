@@ -3,7 +3,7 @@ import type { ReactNode } from 'react'
 /** A place that needs the whole width: a title, what it is for, and a table. */
 export function Overview({ title, about, children }: { title: string; about: string; children: ReactNode }) {
   return (
-    <main className="h-full overflow-auto bg-sheet px-5 py-3">
+    <main tabIndex={0} aria-label={title} className="h-full overflow-auto bg-sheet px-5 py-3">
       <h1 className="text-[22px]">{title}</h1>
       <p className="mb-3 text-ink-2">{about}</p>
       {children}
@@ -13,7 +13,17 @@ export function Overview({ title, about, children }: { title: string; about: str
 
 type Column<T> = { name: string; of: (row: T) => ReactNode; right?: boolean }
 
-export function Table<T>({ rows, columns, keyOf, empty }: { rows: readonly T[]; columns: readonly Column<T>[]; keyOf: (row: T) => string; empty: string }) {
+export function Table<T>({
+  rows,
+  columns,
+  keyOf,
+  empty,
+}: {
+  rows: readonly T[]
+  columns: readonly Column<T>[]
+  keyOf: (row: T) => string
+  empty: string
+}) {
   if (rows.length === 0) return <p className="py-4 text-ink-2">{empty}</p>
   return (
     <table className="w-full text-left">

@@ -9,9 +9,15 @@ import { Overview, Table } from './Overview'
 export function Trail() {
   const [text, setText] = useState('')
   const [before, setBefore] = useState<string>()
-  const { data, error, refetch } = api.endpoints.readTrail.useQuery({ query: { before, text: text || undefined } }, { refetchOnMountOrArgChange: true })
+  const { data, error, refetch } = api.endpoints.readTrail.useQuery(
+    { query: { before, text: text || undefined } },
+    { refetchOnMountOrArgChange: true },
+  )
   return (
-    <Overview title="Audit trail" about="Everything that was done, by whom and when, newest first. Nothing here can be changed or removed.">
+    <Overview
+      title="Audit trail"
+      about="Everything that was done, by whom and when, newest first. Nothing here can be changed or removed."
+    >
       <div className="mb-3 max-w-[320px]">
         <TextField
           label="Narrow to"
@@ -34,9 +40,26 @@ export function Trail() {
             keyOf={({ id }) => id}
             empty="Nothing fits."
             columns={[
-              { name: 'When', of: ({ at }) => <span className="whitespace-nowrap font-mono text-[12.5px]">{writeMoment(at).replace(/^\w+ /, '')}</span> },
+              {
+                name: 'When',
+                of: ({ at }) => (
+                  <span className="whitespace-nowrap font-mono text-[12.5px]">
+                    {writeMoment(at).replace(/^\w+ /, '')}
+                  </span>
+                ),
+              },
               { name: 'Who', of: ({ who }) => who },
-              { name: 'What', of: ({ what, applicationId }) => (applicationId ? <Link to={`/desk/today/${applicationId}`} className="hover:underline">{what}</Link> : what) },
+              {
+                name: 'What',
+                of: ({ what, applicationId }) =>
+                  applicationId ? (
+                    <Link to={`/desk/today/${applicationId}`} className="hover:underline">
+                      {what}
+                    </Link>
+                  ) : (
+                    what
+                  ),
+              },
               { name: 'About', of: ({ about }) => about ?? '' },
             ]}
           />

@@ -15,11 +15,25 @@ export function Vacancies() {
         keyOf={({ id }) => id}
         empty="No vacancy has been set up yet."
         columns={[
-          { name: 'Post', of: ({ slug, title, place }) => <><Link to={`/vacancies/${slug}`} className="font-semibold text-confirmed">{title}</Link> <span className="text-ink-2">{place}</span></> },
+          {
+            name: 'Post',
+            of: ({ slug, title, place }) => (
+              <>
+                <Link to={`/vacancies/${slug}`} className="font-semibold text-confirmed">
+                  {title}
+                </Link>{' '}
+                <span className="text-ink-2">{place}</span>
+              </>
+            ),
+          },
           { name: 'Closes', of: ({ closesAt, timeZone, open }) => (open ? writeMoment(closesAt, timeZone) : 'closed') },
           { name: 'Target start', of: ({ targetStart }) => writeWhen(targetStart) },
           { name: 'Posts', right: true, of: ({ headcount }) => headcount },
-          ...(['being written', 'sent', 'shortlisted', 'offered', 'cleared'] as const).map((stage) => ({ name: stage.replace(/^./, (letter) => letter.toUpperCase()), right: true, of: ({ byStage }: (typeof data)[number]) => byStage[stage] ?? 0 })),
+          ...(['being written', 'sent', 'shortlisted', 'offered', 'cleared'] as const).map((stage) => ({
+            name: stage.replace(/^./, (letter) => letter.toUpperCase()),
+            right: true,
+            of: ({ byStage }: (typeof data)[number]) => byStage[stage] ?? 0,
+          })),
         ]}
       />
     </Overview>

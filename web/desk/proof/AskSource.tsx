@@ -1,16 +1,27 @@
 import type { File } from '#contract/desk'
 import { writeWhen } from '#core/dates/write'
 import { api } from '../../api'
-import { useAct } from '../../useAct'
 import { Button } from '../../ui/Button'
 import { Dialog } from '../../ui/Dialog'
 import { ProblemNote } from '../../ui/ProblemNote'
 import { Waiting } from '../../ui/Waiting'
+import { useAct } from '../../useAct'
 import { useTold } from '../useTold'
 
 /** The mail as it will go out, and what keeps it from going. */
-export function AskSource({ file, claim, onClose }: { file: File; claim: File['claims'][number]; onClose: () => void }) {
-  const { data, error, refetch } = api.endpoints.previewEnquiry.useQuery({ params: { id: claim.id }, query: { applicationId: file.id } }, { refetchOnMountOrArgChange: true })
+export function AskSource({
+  file,
+  claim,
+  onClose,
+}: {
+  file: File
+  claim: File['claims'][number]
+  onClose: () => void
+}) {
+  const { data, error, refetch } = api.endpoints.previewEnquiry.useQuery(
+    { params: { id: claim.id }, query: { applicationId: file.id } },
+    { refetchOnMountOrArgChange: true },
+  )
   const { act, busy, problem } = useAct('raiseEnquiry')
   const told = useTold()
   const ask = async () => {
@@ -26,7 +37,11 @@ export function AskSource({ file, claim, onClose }: { file: File; claim: File['c
       ) : (
         <div className="text-[13.5px]">
           {data.obstacles.map((obstacle) => (
-            <p key={obstacle} role="alert" className="mb-2 rounded-sheet bg-soon-wash px-3 py-2 font-semibold text-soon-ink">
+            <p
+              key={obstacle}
+              role="alert"
+              className="mb-2 rounded-sheet bg-soon-wash px-3 py-2 font-semibold text-soon-ink"
+            >
               {obstacle}
             </p>
           ))}
@@ -43,7 +58,9 @@ export function AskSource({ file, claim, onClose }: { file: File; claim: File['c
             <dt className="text-ink-2">Due</dt>
             <dd>{writeWhen(data.answerBy)}</dd>
           </dl>
-          <div className="mb-3 max-h-[34vh] overflow-auto whitespace-pre-line rounded-sheet border border-line bg-sheet-2 p-3">{data.text}</div>
+          <div className="mb-3 max-h-[34vh] overflow-auto whitespace-pre-line rounded-sheet border border-line bg-sheet-2 p-3">
+            {data.text}
+          </div>
           <ProblemNote problem={problem} />
           <div className="flex items-center gap-3">
             <Button kind="main" busy={busy} disabled={data.obstacles.length > 0} onClick={() => void ask()}>

@@ -1,17 +1,17 @@
 import { useState } from 'react'
 import type { File } from '#contract/desk'
 import { writeWhen } from '#core/dates/write'
-import { useAct } from '../../useAct'
 import { Button } from '../../ui/Button'
+import { Paper } from '../../ui/Paper'
 import { ProblemNote } from '../../ui/ProblemNote'
 import { writeShortDay, writeSize } from '../../ui/write'
+import { useAct } from '../../useAct'
 import { useKeys } from '../useKeys'
 import { useTold } from '../useTold'
 import { AskSource } from './AskSource'
 import { ComparisonTable } from './ComparisonTable'
 import { Decide } from './Decide'
 import { LookAt } from './LookAt'
-import { Paper } from '../../ui/Paper'
 
 type FileClaim = File['claims'][number]
 type Decision = 'confirmed with a note' | 'contradicted' | 'unconfirmable'
@@ -32,12 +32,16 @@ export function ClaimProof({ file, claim }: { file: File; claim: FileClaim }) {
   const settled = claim.rung === 'confirmed' || claim.rung === 'waived'
   const asked = proof.enquiries.length > 0
   const confirm = async () => {
-    const done = await confirming.act({ params: { id: claim.id }, body: { version: claim.version, decision: 'confirmed', note: '' } })
+    const done = await confirming.act({
+      params: { id: claim.id },
+      body: { version: claim.version, decision: 'confirmed', note: '' },
+    })
     if (done) told(`Confirmed: ${claim.label}.`, { findingId: done.findingId })
   }
   const lookUp = async () => {
     const done = await register.act({ params: { id: claim.id }, body: { applicationId: file.id } })
-    if (done) told(done.found ? 'Found in the register; compare and decide.' : 'The register has no entry with this number.')
+    if (done)
+      told(done.found ? 'Found in the register; compare and decide.' : 'The register has no entry with this number.')
   }
   const may = {
     look: shown !== undefined,
@@ -68,7 +72,12 @@ export function ClaimProof({ file, claim }: { file: File; claim: FileClaim }) {
     x: may.contradict ? acts.contradict : undefined,
     u: may.unconfirmable ? acts.unconfirmable : undefined,
   })
-  const tone = { agrees: 'text-confirmed', contradicts: 'text-contradicted', look: 'text-soon-ink', 'no reply': 'text-ink-2' }[proof.comparison.outcome]
+  const tone = {
+    agrees: 'text-confirmed',
+    contradicts: 'text-contradicted',
+    look: 'text-soon-ink',
+    'no reply': 'text-ink-2',
+  }[proof.comparison.outcome]
   return (
     <>
       <div className="min-h-0 flex-1 overflow-auto">
@@ -82,15 +91,33 @@ export function ClaimProof({ file, claim }: { file: File; claim: FileClaim }) {
         </p>
         {shown ? (
           <div className="m-3.5 flex gap-3 rounded-sheet border border-line bg-ground p-2">
-            <button type="button" onClick={acts.look} className="h-[122px] w-[136px] shrink-0 overflow-hidden" aria-label={`Look at ${shown.fileName}`}>
-              <Paper key={shown.id} documentId={shown.id} mediaType={shown.mediaType} name={shown.fileName} width={136} firstPageOnly />
+            <button
+              type="button"
+              onClick={acts.look}
+              className="h-[122px] w-[136px] shrink-0 overflow-hidden"
+              aria-label={`Look at ${shown.fileName}`}
+            >
+              <Paper
+                key={shown.id}
+                documentId={shown.id}
+                mediaType={shown.mediaType}
+                name={shown.fileName}
+                width={136}
+                firstPageOnly
+              />
             </button>
             <div className="min-w-0 text-[12.5px]">
               <p className="break-words font-semibold">{shown.fileName}</p>
               <p className="text-ink-2">
                 {shown.pages === 1 ? '1 page' : `${shown.pages} pages`}, {writeSize(shown.size)}
               </p>
-              <p className={shown.state === 'seen' ? 'text-ink-2' : 'font-semibold text-soon-ink'}>{shown.state === 'seen' ? `Seen by ${shown.seenBy}, ${writeShortDay(shown.seenAt ?? shown.uploadedAt)}` : shown.state === 'sent back' ? `Sent back: ${shown.sentBackBecause}` : 'Nobody has looked at it yet'}</p>
+              <p className={shown.state === 'seen' ? 'text-ink-2' : 'font-semibold text-soon-ink'}>
+                {shown.state === 'seen'
+                  ? `Seen by ${shown.seenBy}, ${writeShortDay(shown.seenAt ?? shown.uploadedAt)}`
+                  : shown.state === 'sent back'
+                    ? `Sent back: ${shown.sentBackBecause}`
+                    : 'Nobody has looked at it yet'}
+              </p>
               <button type="button" onClick={acts.look} className="mt-1 font-semibold text-confirmed">
                 Open beside the claim
               </button>
@@ -158,8 +185,10 @@ function headline({ proof, details, credentialVersion }: FileClaim): string {
   const latest = proof.enquiries.at(-1)
   const version = credentialVersion > 1 ? ` Version ${credentialVersion} of this paper.` : ''
   if (!latest) return `${details.sourceName || 'No source given'}. Not asked yet.${version}`
-  if (latest.state === 'answered') return `${latest.channel === 'register' ? 'From the register of' : 'Reply from'} ${latest.source}, ${writeShortDay(latest.answeredAt ?? latest.askedAt)}.${version}`
-  if (latest.state === 'open') return `${latest.source} was asked ${writeShortDay(latest.askedAt)}, an answer is due ${writeWhen(latest.answerBy)}.${version}`
+  if (latest.state === 'answered')
+    return `${latest.channel === 'register' ? 'From the register of' : 'Reply from'} ${latest.source}, ${writeShortDay(latest.answeredAt ?? latest.askedAt)}.${version}`
+  if (latest.state === 'open')
+    return `${latest.source} was asked ${writeShortDay(latest.askedAt)}, an answer is due ${writeWhen(latest.answerBy)}.${version}`
   return `${latest.source} did not answer; the link has expired.${version}`
 }
 
@@ -167,18 +196,37 @@ function headline({ proof, details, credentialVersion }: FileClaim): string {
 function History({ claim }: { claim: FileClaim }) {
   const lines = [
     ...claim.proof.enquiries.flatMap((enquiry) => [
-      { at: enquiry.askedAt, text: enquiry.channel === 'register' ? `Looked up in the register by ${enquiry.askedBy}` : `Asked by ${enquiry.askedBy}, permission enclosed` },
-      ...(enquiry.answeredAt && enquiry.channel === 'link' ? [{ at: enquiry.answeredAt, text: `Reply by secure link, ${enquiry.respondent}${enquiry.note ? `: “${enquiry.note}”` : ''}` }] : []),
+      {
+        at: enquiry.askedAt,
+        text:
+          enquiry.channel === 'register'
+            ? `Looked up in the register by ${enquiry.askedBy}`
+            : `Asked by ${enquiry.askedBy}, permission enclosed`,
+      },
+      ...(enquiry.answeredAt && enquiry.channel === 'link'
+        ? [
+            {
+              at: enquiry.answeredAt,
+              text: `Reply by secure link, ${enquiry.respondent}${enquiry.note ? `: “${enquiry.note}”` : ''}`,
+            },
+          ]
+        : []),
       ...(enquiry.note && enquiry.channel === 'register' ? [{ at: enquiry.askedAt, text: enquiry.note }] : []),
     ]),
-    ...claim.proof.findings.map(({ at, decision, note, by, undone }) => ({ at, text: `${undone ? 'Undone: ' : ''}${decision} by ${by}${note ? `: “${note}”` : ''}` })),
-    ...claim.earlier.map(({ replacedAt, details, rung }) => ({ at: replacedAt, text: `Renewed. Before: ${'number' in details ? details.number : ''}, ${'through' in details ? `valid through ${writeWhen(details.through)}` : ''}, ${rung}` })),
+    ...claim.proof.findings.map(({ at, decision, note, by, undone }) => ({
+      at,
+      text: `${undone ? 'Undone: ' : ''}${decision} by ${by}${note ? `: “${note}”` : ''}`,
+    })),
+    ...claim.earlier.map(({ replacedAt, details, rung }) => ({
+      at: replacedAt,
+      text: `Renewed. Before: ${'number' in details ? details.number : ''}, ${'through' in details ? `valid through ${writeWhen(details.through)}` : ''}, ${rung}`,
+    })),
   ].sort((a, b) => (a.at < b.at ? 1 : -1))
   if (lines.length === 0) return null
   return (
     <ol className="grid gap-1.5 px-3.5 pb-3 text-[12.5px]" aria-label="What was done about this">
       {lines.map(({ at, text }) => (
-        <li key={`${at}${text}`} className="grid grid-cols-[48px_1fr]">
+        <li key={`${at}${text}`} className="grid grid-cols-[58px_1fr]">
           <span className="font-mono text-ink-2">{writeShortDay(at)}</span>
           <span>{text}</span>
         </li>

@@ -29,9 +29,23 @@ export function ComparisonTable({ comparison, asked }: { comparison: ClaimCompar
               <th scope="row" className="py-1 pl-3.5 font-normal text-ink-2">
                 {field.label}
               </th>
-              <td className={`break-words px-1.5 py-1 ${isNumber ? 'font-mono' : ''}`}>{field.claimed ? shown(field.claimed) : <Unsaid words="not given" />}</td>
-              <Side text={field.document} by={field.byDocument} mono={isNumber} shown={shown} none={<Unsaid words="—" />} />
-              <Side text={field.source} by={field.bySource} mono={isNumber} shown={shown} none={<Unsaid words={field.sourceCannotSay ? 'cannot say' : asked ? 'not said' : '—'} />} />
+              <td className={`break-words px-1.5 py-1 ${isNumber ? 'font-mono' : ''}`}>
+                {field.claimed ? shown(field.claimed) : <Unsaid words="not given" />}
+              </td>
+              <Side
+                text={field.document}
+                by={field.byDocument}
+                mono={isNumber}
+                shown={shown}
+                none={<Unsaid words="—" />}
+              />
+              <Side
+                text={field.source}
+                by={field.bySource}
+                mono={isNumber}
+                shown={shown}
+                none={<Unsaid words={field.sourceCannotSay ? 'cannot say' : asked ? 'not said' : '—'} />}
+              />
             </tr>
           )
         })}
@@ -42,15 +56,30 @@ export function ComparisonTable({ comparison, asked }: { comparison: ClaimCompar
 
 const Unsaid = ({ words }: { words: string }) => <span className="text-ink-3">{words}</span>
 
-const washes: Partial<Record<FieldVerdict['verdict'], string>> = { different: 'bg-contradicted-wash', close: 'bg-soon-wash' }
+const washes: Partial<Record<FieldVerdict['verdict'], string>> = {
+  different: 'bg-contradicted-wash',
+  close: 'bg-soon-wash',
+}
 
-type SideProps = { text?: string; by: FieldVerdict; mono: boolean; shown: (text: string) => string; none: React.ReactNode }
+type SideProps = {
+  text?: string
+  by: FieldVerdict
+  mono: boolean
+  shown: (text: string) => string
+  none: React.ReactNode
+}
 
 function Side({ text, by, mono, shown, none }: SideProps) {
   const wash = text === undefined ? '' : (washes[by.verdict] ?? '')
   return (
     <td className={`break-words px-1.5 py-1 ${mono ? 'font-mono' : ''} ${wash}`}>
-      {text === undefined ? none : by.places.length > 0 ? <Marked text={text} places={by.places} grave={by.verdict === 'different'} /> : shown(text)}
+      {text === undefined ? (
+        none
+      ) : by.places.length > 0 ? (
+        <Marked text={text} places={by.places} grave={by.verdict === 'different'} />
+      ) : (
+        shown(text)
+      )}
       {wash && <span className="sr-only"> ({verdictWord(by.verdict)})</span>}
     </td>
   )
@@ -59,7 +88,10 @@ function Side({ text, by, mono, shown, none }: SideProps) {
 function Marked({ text, places, grave }: { text: string; places: readonly number[]; grave: boolean }) {
   return [...text].map((character, index) =>
     places.includes(index) ? (
-      <mark key={index} className={`rounded-[2px] font-bold ${grave ? 'bg-contradicted text-sheet' : 'bg-soon text-sheet'}`}>
+      <mark
+        key={index}
+        className={`rounded-[2px] font-bold ${grave ? 'bg-contradicted text-sheet' : 'bg-soon text-sheet'}`}
+      >
         {character}
       </mark>
     ) : (

@@ -1,12 +1,12 @@
 import { useState } from 'react'
 import type { File } from '#contract/desk'
 import { readTyped, writeWhen } from '#core/dates/write'
-import { useAct } from '../../useAct'
 import { Button } from '../../ui/Button'
 import { Dialog } from '../../ui/Dialog'
 import { LongField, TextField } from '../../ui/Field'
 import { Paper } from '../../ui/Paper'
 import { ProblemNote } from '../../ui/ProblemNote'
+import { useAct } from '../../useAct'
 import { useTold } from '../useTold'
 
 type FileClaim = File['claims'][number]
@@ -15,10 +15,27 @@ type FileClaim = File['claims'][number]
  * A document opened beside the claim. What it says begins as what was claimed, and is corrected to what is printed;
  * then it is marked as seen, or sent back with a reason.
  */
-export function LookAt({ file, claim, documentId, onClose }: { file: File; claim: FileClaim; documentId: string; onClose: () => void }) {
+export function LookAt({
+  file,
+  claim,
+  documentId,
+  onClose,
+}: {
+  file: File
+  claim: FileClaim
+  documentId: string
+  onClose: () => void
+}) {
   const document = claim.documents.find(({ id }) => id === documentId)
   const seen = document?.state === 'seen'
-  const [reads, setReads] = useState<Record<string, string>>(() => Object.fromEntries(claim.proof.fields.map(({ key, kind }) => [key, shownAs(kind, (seen ? document?.reads[key] : claim.proof.claimed[key]) ?? '')])))
+  const [reads, setReads] = useState<Record<string, string>>(() =>
+    Object.fromEntries(
+      claim.proof.fields.map(({ key, kind }) => [
+        key,
+        shownAs(kind, (seen ? document?.reads[key] : claim.proof.claimed[key]) ?? ''),
+      ]),
+    ),
+  )
   const [sending, setSending] = useState(false)
   const [reason, setReason] = useState('')
   const seeing = useAct('seeDocument')
@@ -26,7 +43,12 @@ export function LookAt({ file, claim, documentId, onClose }: { file: File; claim
   const told = useTold()
   if (!document) return null
   const see = async () => {
-    const said = Object.fromEntries(claim.proof.fields.map(({ key, kind }) => [key, kind === 'date' ? (readTyped(reads[key] ?? '') ?? reads[key] ?? '') : (reads[key] ?? '')]))
+    const said = Object.fromEntries(
+      claim.proof.fields.map(({ key, kind }) => [
+        key,
+        kind === 'date' ? (readTyped(reads[key] ?? '') ?? reads[key] ?? '') : (reads[key] ?? ''),
+      ]),
+    )
     const done = await seeing.act({ params: { id: document.id }, body: { version: document.version, reads: said } })
     if (!done) return
     told(`Seen: ${document.fileName}.`, { documentId: document.id })
@@ -45,18 +67,43 @@ export function LookAt({ file, claim, documentId, onClose }: { file: File; claim
           <Paper documentId={document.id} mediaType={document.mediaType} name={document.fileName} width={490} />
         </div>
         <div className="grid content-start gap-2.5 text-[13.5px]">
-          <p className="text-ink-2">{seen ? 'What it says, as it was read:' : 'Correct each line to what is printed. Leave empty what the paper does not say.'}</p>
+          <p className="text-ink-2">
+            {seen
+              ? 'What it says, as it was read:'
+              : 'Correct each line to what is printed. Leave empty what the paper does not say.'}
+          </p>
           {claim.proof.fields.map(({ key, label, kind }) => {
             const claimed = shownAs(kind, claim.proof.claimed[key] ?? '')
             const differs = (reads[key] ?? '') !== claimed
-            return <TextField key={key} label={label} value={reads[key] ?? ''} disabled={seen} onChange={(event) => setReads((before) => ({ ...before, [key]: event.target.value }))} help={differs && claimed ? `Claimed: ${claimed}` : undefined} className="w-full rounded-sheet border border-line-strong bg-sheet px-2 py-1" />
+            return (
+              <TextField
+                key={key}
+                label={label}
+                value={reads[key] ?? ''}
+                disabled={seen}
+                onChange={(event) => setReads((before) => ({ ...before, [key]: event.target.value }))}
+                help={differs && claimed ? `Claimed: ${claimed}` : undefined}
+                className="w-full rounded-sheet border border-line-strong bg-sheet px-2 py-1"
+              />
+            )
           })}
           {sending ? (
             <>
-              <LongField label="What is wrong with it?" help="The candidate reads this. Say what to do." limit={1000} value={reason} onChange={(event) => setReason(event.target.value)} />
+              <LongField
+                label="What is wrong with it?"
+                help="The candidate reads this. Say what to do."
+                limit={1000}
+                value={reason}
+                onChange={(event) => setReason(event.target.value)}
+              />
               <ProblemNote problem={back.problem} />
               <div className="flex gap-2">
-                <Button kind="grave" busy={back.busy} disabled={reason.trim().length < 3} onClick={() => void sendBack()}>
+                <Button
+                  kind="grave"
+                  busy={back.busy}
+                  disabled={reason.trim().length < 3}
+                  onClick={() => void sendBack()}
+                >
                   Send it back
                 </Button>
                 <Button kind="quiet" onClick={() => setSending(false)}>

@@ -8,7 +8,9 @@ export function ProofPane({ file, row }: { file: File; row: Row | undefined }) {
   if (!row) return <section aria-label="Proof" className="bg-sheet-2" />
   return (
     <section aria-label={`Proof: ${row.title}`} className="flex min-h-0 min-w-0 flex-col bg-sheet-2">
-      {row.of === 'claim' && <ClaimProof key={`${row.key}-${row.claim.credentialVersion}`} file={file} claim={row.claim} />}
+      {row.of === 'claim' && (
+        <ClaimProof key={`${row.key}-${row.claim.credentialVersion}`} file={file} claim={row.claim} />
+      )}
       {row.of === 'check' && <CheckProof check={row.check} />}
       {row.of === 'requirement' && <RequirementProof file={file} row={row} />}
     </section>
@@ -20,11 +22,16 @@ function CheckProof({ check }: { check: File['checks'][number] }) {
     <div className="overflow-auto p-3.5">
       <h2 className="text-[18px]">{check.title}</h2>
       {check.percent === null ? (
-        <p className="mt-1 text-ink-2">{check.state === 'under way' ? 'The candidate has begun and not handed in yet. The clock runs on the server.' : 'The candidate has not begun yet. It is on their status page.'}</p>
+        <p className="mt-1 text-ink-2">
+          {check.state === 'under way'
+            ? 'The candidate has begun and not handed in yet. The clock runs on the server.'
+            : 'The candidate has not begun yet. It is on their status page.'}
+        </p>
       ) : (
         <>
           <p className="mt-1 text-[15px]">
-            <strong className={check.passed ? 'text-confirmed' : 'text-contradicted'}>{check.percent} %</strong>, {check.passPercent} % to pass. {check.wrong.length === 0 ? 'Nothing was wrong.' : 'What was wrong:'}
+            <strong className={check.passed ? 'text-confirmed' : 'text-contradicted'}>{check.percent} %</strong>,{' '}
+            {check.passPercent} % to pass. {check.wrong.length === 0 ? 'Nothing was wrong.' : 'What was wrong:'}
           </p>
           <ol className="mt-2 divide-y divide-line">
             {check.wrong.map(({ topic, text, given, right }) => (
@@ -51,8 +58,14 @@ function RequirementProof({ file, row }: { file: File; row: Extract<Row, { of: '
         {row.title}
       </h2>
       <p className="mt-1">{file.words[row.outcome.requirement]?.why}</p>
-      {requirement && <p className="mt-2 text-ink-2">{requirement.why} It is needed by the gate “{requirement.gate}”.</p>}
-      {row.outcome.steps.length > 0 && <p className="mt-2 text-ink-2">What is open can be waived, by those who may, under “Move on”.</p>}
+      {requirement && (
+        <p className="mt-2 text-ink-2">
+          {requirement.why} It is needed by the gate “{requirement.gate}”.
+        </p>
+      )}
+      {row.outcome.steps.length > 0 && (
+        <p className="mt-2 text-ink-2">What is open can be waived, by those who may, under “Move on”.</p>
+      )}
     </div>
   )
 }

@@ -19,7 +19,10 @@ export function QueueDesk() {
 function Columns({ queue, id, chosen }: { queue: Queue; id?: string; chosen?: string }) {
   const navigate = useNavigate()
   const [after, setAfter] = useState<string>()
-  const { data, error, refetch } = api.endpoints.readQueue.useQuery({ params: { queue }, query: { after } }, { pollingInterval: 30_000, refetchOnFocus: true })
+  const { data, error, refetch } = api.endpoints.readQueue.useQuery(
+    { params: { queue }, query: { after } },
+    { pollingInterval: 30_000, refetchOnFocus: true },
+  )
   const people = useGathered(queue, after, data?.people)
   const first = people[0]?.id
   const listed = people.findIndex((person) => person.id === id)
@@ -27,20 +30,33 @@ function Columns({ queue, id, chosen }: { queue: Queue; id?: string; chosen?: st
     const next = people[Math.min(people.length - 1, Math.max(0, listed + step))]
     if (next) navigate(`/desk/${queue}/${next.id}`)
   }
-  useKeys({ j: () => go(1), k: () => go(-1), Enter: () => document.querySelector<HTMLElement>('[data-claim]')?.focus() })
+  useKeys({
+    j: () => go(1),
+    k: () => go(-1),
+    Enter: () => document.querySelector<HTMLElement>('[data-claim]')?.focus(),
+  })
   useEffect(() => {
     document.title = `${queueNames[queue].name}, Probatum`
   }, [queue])
   useEffect(() => {
-    if (!id && first && window.matchMedia('(min-width: 1024px)').matches) navigate(`/desk/${queue}/${first}`, { replace: true })
+    if (!id && first && window.matchMedia('(min-width: 1024px)').matches)
+      navigate(`/desk/${queue}/${first}`, { replace: true })
   }, [id, first, navigate, queue])
   return (
     <div className="grid h-full min-h-0 lg:grid-cols-[258px_minmax(0,1fr)]">
-      <section aria-label={queueNames[queue].name} className={`min-h-0 overflow-auto border-line border-r bg-sheet-2 ${id ? 'max-lg:hidden' : ''}`}>
+      <section
+        aria-label={queueNames[queue].name}
+        className={`min-h-0 overflow-auto border-line border-r bg-sheet-2 ${id ? 'max-lg:hidden' : ''}`}
+      >
         <div className="border-line border-b px-3 py-2">
           <h1 className="text-[18px]">{queueNames[queue].name}</h1>
           <p className="text-[12.5px] text-ink-2">
-            {queueNames[queue].about} {data && data.late > 0 && <strong className="text-contradicted">{data.late === 1 ? 'One person is' : `${data.late} people are`} likely to miss the start.</strong>}
+            {queueNames[queue].about}{' '}
+            {data && data.late > 0 && (
+              <strong className="text-contradicted">
+                {data.late === 1 ? 'One person is' : `${data.late} people are`} likely to miss the start.
+              </strong>
+            )}
           </p>
         </div>
         {!data && people.length === 0 ? (
@@ -48,12 +64,21 @@ function Columns({ queue, id, chosen }: { queue: Queue; id?: string; chosen?: st
         ) : (
           <ol>
             {people.map((person) => (
-              <Line key={person.id} person={person} chosen={person.id === id} onChoose={() => navigate(`/desk/${queue}/${person.id}`)} />
+              <Line
+                key={person.id}
+                person={person}
+                chosen={person.id === id}
+                onChoose={() => navigate(`/desk/${queue}/${person.id}`)}
+              />
             ))}
             {people.length === 0 && <li className="p-3 text-ink-2">{queueNames[queue].empty}</li>}
             {data?.next && (
               <li className="p-2">
-                <button type="button" className="w-full rounded-sheet border border-line-strong py-1.5 font-semibold" onClick={() => setAfter(data.next ?? undefined)}>
+                <button
+                  type="button"
+                  className="w-full rounded-sheet border border-line-strong py-1.5 font-semibold"
+                  onClick={() => setAfter(data.next ?? undefined)}
+                >
                   Show more
                 </button>
               </li>
@@ -61,7 +86,11 @@ function Columns({ queue, id, chosen }: { queue: Queue; id?: string; chosen?: st
           </ol>
         )}
       </section>
-      {id ? <FilePane key={id} id={id} queue={queue} chosen={chosen} /> : <p className="p-6 text-ink-2 max-lg:hidden">Choose somebody on the left, or press J.</p>}
+      {id ? (
+        <FilePane key={id} id={id} queue={queue} chosen={chosen} />
+      ) : (
+        <p className="p-6 text-ink-2 max-lg:hidden">Choose somebody on the left, or press J.</p>
+      )}
     </div>
   )
 }
@@ -70,10 +99,16 @@ function Columns({ queue, id, chosen }: { queue: Queue; id?: string; chosen?: st
 function useGathered(queue: Queue, after: string | undefined, page: QueueLine[] | undefined): QueueLine[] {
   const [pages, setPages] = useState<{ queue: Queue; byCursor: Record<string, QueueLine[]> }>({ queue, byCursor: {} })
   useEffect(() => {
-    if (page) setPages((before) => ({ queue, byCursor: { ...(before.queue === queue ? before.byCursor : {}), [after ?? '']: page } }))
+    if (page)
+      setPages((before) => ({
+        queue,
+        byCursor: { ...(before.queue === queue ? before.byCursor : {}), [after ?? '']: page },
+      }))
   }, [queue, after, page])
   const gathered = pages.queue === queue ? pages.byCursor : {}
-  const unique = new Map(Object.entries(gathered).flatMap(([, people]) => people.map((person) => [person.id, person] as const)))
+  const unique = new Map(
+    Object.entries(gathered).flatMap(([, people]) => people.map((person) => [person.id, person] as const)),
+  )
   return [...unique.values()]
 }
 
@@ -82,10 +117,23 @@ function Line({ person, chosen, onChoose }: { person: QueueLine; chosen: boolean
   useEffect(() => {
     if (chosen) element.current?.scrollIntoView({ block: 'nearest' })
   }, [chosen])
-  const tone = person.slack < 0 ? 'bg-contradicted-wash text-contradicted' : person.slack <= 5 ? 'bg-soon-wash text-soon-ink' : 'text-ink-2'
+  const tone =
+    person.slack < 0
+      ? 'bg-contradicted-wash text-contradicted'
+      : person.slack <= 5
+        ? 'bg-soon-wash text-soon-ink'
+        : 'text-ink-2'
   return (
-    <li className={`border-line border-b ${chosen ? 'bg-confirmed-wash shadow-[inset_3px_0_0_var(--confirmed)]' : 'hover:bg-sheet'}`}>
-      <button ref={element} type="button" onClick={onChoose} aria-current={chosen ? 'true' : undefined} className="w-full px-3 pt-2 text-left">
+    <li
+      className={`border-line border-b ${chosen ? 'bg-confirmed-wash shadow-[inset_3px_0_0_var(--confirmed)]' : 'hover:bg-sheet'}`}
+    >
+      <button
+        ref={element}
+        type="button"
+        onClick={onChoose}
+        aria-current={chosen ? 'true' : undefined}
+        className="w-full px-3 pt-2 text-left"
+      >
         <span className="flex items-baseline justify-between gap-2">
           <span className="truncate font-semibold text-[14px]">{person.candidate}</span>
           <span className={`shrink-0 rounded-[3px] px-1.5 font-mono text-[12.5px] ${tone}`}>

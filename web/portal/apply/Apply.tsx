@@ -22,7 +22,8 @@ export function Apply() {
   if (!section) return <Navigate to={`/apply/${id}/${draft.lastSection ?? draft.form[0]!.key}`} replace />
   // What was sent stays as it was; afterwards only the file's own claims can be added to.
   const afterSending = draft.stage !== 'being written'
-  if (afterSending && section.holds !== 'work' && section.holds !== 'study' && section.holds !== 'credentials') return <Navigate to={`/applications/${id}`} replace />
+  if (afterSending && section.holds !== 'work' && section.holds !== 'study' && section.holds !== 'credentials')
+    return <Navigate to={`/applications/${id}`} replace />
   return <Writing key={id} draft={draft} section={section} afterSending={afterSending} />
 }
 
@@ -60,7 +61,10 @@ function Writing({ draft, section, afterSending }: { draft: Draft; section: Sect
         <SectionBody draft={draft} section={section} autosave={autosave} />
         {next && !afterSending && (
           <p className="mt-6">
-            <Link to={`/apply/${draft.id}/${next.key}`} className="inline-block rounded-sheet border border-line-strong bg-sheet px-4 py-2 font-semibold hover:border-ink-3">
+            <Link
+              to={`/apply/${draft.id}/${next.key}`}
+              className="inline-block rounded-sheet border border-line-strong bg-sheet px-4 py-2 font-semibold hover:border-ink-3"
+            >
               Next: {next.title}
             </Link>
           </p>
@@ -75,7 +79,9 @@ function Writing({ draft, section, afterSending }: { draft: Draft; section: Sect
       </div>
       <aside className="max-xl:lg:col-start-2" aria-label="What is left">
         <h2 className="mb-2 text-[1.25em]" aria-live="polite">
-          {draft.left.length === 0 ? 'Nothing is left' : `What is left: ${draft.left.length === 1 ? 'one thing' : `${draft.left.length} things`}`}
+          {draft.left.length === 0
+            ? 'Nothing is left'
+            : `What is left: ${draft.left.length === 1 ? 'one thing' : `${draft.left.length} things`}`}
         </h2>
         {draft.left.length === 0 && !afterSending && <p className="text-ink-2">Read it through and send it.</p>}
         <ol className="divide-y divide-line border-line border-y empty:hidden">
@@ -117,11 +123,25 @@ function SectionList({ draft, section }: { draft: Draft; section: Section }) {
   )
 }
 
-function SectionLink({ id, section, current, left }: { id: string; section: Section; current: boolean; left: Draft['left'] }) {
+function SectionLink({
+  id,
+  section,
+  current,
+  left,
+}: {
+  id: string
+  section: Section
+  current: boolean
+  left: Draft['left']
+}) {
   const open = left.filter((item) => item.section === section.key).length
   const words = section.holds === 'send' ? '' : open > 0 ? `${open} left` : 'done'
   return (
-    <Link to={`/apply/${id}/${section.key}`} aria-current={current ? 'page' : undefined} className={`flex items-baseline justify-between gap-2 rounded-sheet border px-2 py-1.5 ${current ? 'border-line bg-sheet font-semibold' : 'border-transparent hover:bg-sheet'}`}>
+    <Link
+      to={`/apply/${id}/${section.key}`}
+      aria-current={current ? 'page' : undefined}
+      className={`flex items-baseline justify-between gap-2 rounded-sheet border px-2 py-1.5 ${current ? 'border-line bg-sheet font-semibold' : 'border-transparent hover:bg-sheet'}`}
+    >
       <span>{section.title}</span>
       <span className="whitespace-nowrap font-mono font-normal text-[0.82em] text-ink-3">{words}</span>
     </Link>
@@ -138,9 +158,17 @@ function SectionBody({ draft, section, autosave }: { draft: Draft; section: Sect
 }
 
 function SavedNote({ autosave: { state, problem } }: { autosave: Autosave }) {
-  const words = { saved: 'Everything is saved.', waiting: 'Saving…', 'no connection': 'No connection. What you typed is kept on this device and saved when it is back.', refused: problem?.title ?? 'Not saved yet.' }
+  const words = {
+    saved: 'Everything is saved.',
+    waiting: 'Saving…',
+    'no connection': 'No connection. What you typed is kept on this device and saved when it is back.',
+    refused: problem?.title ?? 'Not saved yet.',
+  }
   return (
-    <p role="status" className={`mt-4 px-2 text-[0.88em] ${state === 'refused' || state === 'no connection' ? 'font-semibold text-soon-ink' : 'text-ink-2'}`}>
+    <p
+      role="status"
+      className={`mt-4 px-2 text-[0.88em] ${state === 'refused' || state === 'no connection' ? 'font-semibold text-soon-ink' : 'text-ink-2'}`}
+    >
       {words[state]} {state === 'saved' && 'Leave whenever you like, nothing is lost.'}
     </p>
   )

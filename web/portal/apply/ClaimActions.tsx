@@ -1,9 +1,14 @@
 import type { Claim } from '#contract/claims'
-import { useAct } from '../../useAct'
 import { Button } from '../../ui/Button'
 import { ProblemNote } from '../../ui/ProblemNote'
+import { useAct } from '../../useAct'
 
-const rungWords: Partial<Record<Claim['rung'], string>> = { asked: 'The source has been asked.', confirmed: 'Confirmed.', contradicted: 'The source says otherwise.', unconfirmable: 'The source cannot confirm it.' }
+const rungWords: Partial<Record<Claim['rung'], string>> = {
+  asked: 'The source has been asked.',
+  confirmed: 'Confirmed.',
+  contradicted: 'The source says otherwise.',
+  unconfirmable: 'The source cannot confirm it.',
+}
 
 /** Change or take back a claim while nobody has worked on it; otherwise why not. */
 export function ClaimActions({ claim, onChange }: { claim: Claim; onChange: () => void }) {
@@ -17,7 +22,12 @@ export function ClaimActions({ claim, onChange }: { claim: Claim; onChange: () =
           Change
         </Button>
         {claim.rung === 'claimed' && (
-          <Button kind="quiet" busy={busy} onClick={() => void act({ params: { id: claim.id }, query: { version: String(claim.version) } })} aria-label={`Take back ${claim.label}`}>
+          <Button
+            kind="quiet"
+            busy={busy}
+            onClick={() => void act({ params: { id: claim.id }, query: { version: String(claim.version) } })}
+            aria-label={`Take back ${claim.label}`}
+          >
             Take back
           </Button>
         )}

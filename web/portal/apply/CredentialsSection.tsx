@@ -18,8 +18,16 @@ type Credential = Extract<ClaimDetails, { credential: string }>
 /** Licences and certificates: those the post asks for come first, by name. */
 export function CredentialsSection({ draft }: { draft: Draft }) {
   const held = draft.claims.filter(({ details }) => 'credential' in details)
-  const wanted = [...new Set(draft.requirements.flatMap(({ asks, alternatives }) => [asks, ...(alternatives ?? [])]).flatMap((ask) => (ask.kind === 'credential' ? [ask.credential] : [])))]
-  const missing = wanted.filter((key) => !held.some(({ details }) => 'credential' in details && details.credential === key))
+  const wanted = [
+    ...new Set(
+      draft.requirements
+        .flatMap(({ asks, alternatives }) => [asks, ...(alternatives ?? [])])
+        .flatMap((ask) => (ask.kind === 'credential' ? [ask.credential] : [])),
+    ),
+  ]
+  const missing = wanted.filter(
+    (key) => !held.some(({ details }) => 'credential' in details && details.credential === key),
+  )
   const [editing, setEditing] = useState<string | undefined>()
   const [kind, setKind] = useState(missing[0] ?? wanted[0] ?? credentialKinds[0]!.key)
   const add = (key: string) => {
@@ -30,16 +38,33 @@ export function CredentialsSection({ draft }: { draft: Draft }) {
     <div className="grid gap-3">
       {held.map((claim) =>
         editing === claim.id ? (
-          <CredentialEditor key={claim.id} draftId={draft.id} claim={claim} kind={kind} wanted={wanted} onDone={() => setEditing(undefined)} />
+          <CredentialEditor
+            key={claim.id}
+            draftId={draft.id}
+            claim={claim}
+            kind={kind}
+            wanted={wanted}
+            onDone={() => setEditing(undefined)}
+          />
         ) : (
           <CredentialFace key={claim.id} claim={claim} onChange={() => setEditing(claim.id)} />
         ),
       )}
       {editing === 'new' ? (
-        <CredentialEditor key={`new-${kind}`} draftId={draft.id} kind={kind} wanted={wanted} onDone={() => setEditing(undefined)} />
+        <CredentialEditor
+          key={`new-${kind}`}
+          draftId={draft.id}
+          kind={kind}
+          wanted={wanted}
+          onDone={() => setEditing(undefined)}
+        />
       ) : (
         <Sheet>
-          {missing.length > 0 && <p className="mb-2">This post asks for these before the first day. If you have them, give them now; it saves days later.</p>}
+          {missing.length > 0 && (
+            <p className="mb-2">
+              This post asks for these before the first day. If you have them, give them now; it saves days later.
+            </p>
+          )}
           <div className="flex flex-wrap gap-2">
             {missing.map((key) => (
               <Button key={key} onClick={() => add(key)}>
@@ -59,7 +84,12 @@ export function CredentialsSection({ draft }: { draft: Draft }) {
 function CredentialFace({ claim, onChange }: { claim: Claim; onChange: () => void }) {
   if (!('credential' in claim.details)) return null
   const { sourceName, number, through, credential } = claim.details
-  const until = through === 'does not expire' ? 'does not expire' : through === 'unknown' ? 'validity not known' : `valid through ${writeWhen(through)}`
+  const until =
+    through === 'does not expire'
+      ? 'does not expire'
+      : through === 'unknown'
+        ? 'validity not known'
+        : `valid through ${writeWhen(through)}`
   return (
     <Sheet>
       <div className="flex flex-wrap items-start justify-between gap-2">
@@ -81,10 +111,25 @@ function CredentialFace({ claim, onChange }: { claim: Claim; onChange: () => voi
 type EditorProps = { draftId: string; claim?: Claim; kind: string; wanted: readonly string[]; onDone: () => void }
 
 function CredentialEditor({ draftId, claim, kind, wanted, onDone }: EditorProps) {
-  const blank: Credential = { kind: credentialKind(kind)?.claim ?? 'certificate', sourceId: null, sourceName: '', credential: kind, number: '', issued: '', through: '' }
+  const blank: Credential = {
+    kind: credentialKind(kind)?.claim ?? 'certificate',
+    sourceId: null,
+    sourceName: '',
+    credential: kind,
+    number: '',
+    issued: '',
+    through: '',
+  }
   const initial = claim && 'credential' in claim.details ? claim.details : blank
-  const { details, setDetails, set, save, giveUp, busy, problem, fault } = useClaimEditor<Credential>(`${draftId}-paper-${kind}`, initial, claim, onDone)
-  const options = [...credentialKinds].sort((a, b) => Number(wanted.includes(b.key)) - Number(wanted.includes(a.key))).map(({ key, name }) => ({ value: key, label: name }))
+  const { details, setDetails, set, save, giveUp, busy, problem, fault } = useClaimEditor<Credential>(
+    `${draftId}-paper-${kind}`,
+    initial,
+    claim,
+    onDone,
+  )
+  const options = [...credentialKinds]
+    .sort((a, b) => Number(wanted.includes(b.key)) - Number(wanted.includes(a.key)))
+    .map(({ key, name }) => ({ value: key, label: name }))
   return (
     <Sheet>
       <form
@@ -95,11 +140,50 @@ function CredentialEditor({ draftId, claim, kind, wanted, onDone }: EditorProps)
           void save()
         }}
       >
-        <SelectField label="Kind" options={options} value={details.credential} disabled={claim !== undefined} onChange={(event) => setDetails((before) => ({ ...before, credential: event.target.value, kind: credentialKind(event.target.value)?.claim ?? 'certificate' }))} />
-        <SourcePicker label="Who issued it?" kinds="licensing body,certifier" value={details} onChange={(source) => setDetails((before) => ({ ...before, ...source }))} error={fault('sourceName')} />
-        <TextField label="Number" value={details.number} onChange={(event) => set('number', event.target.value)} help="As printed, with letters and signs." error={fault('number')} />
-        <DateField label="Issued" optional value={details.issued} onChange={(value) => set('issued', value)} error={fault('issued')} />
-        <DateField label="Valid through" value={details.through} onChange={(value) => set('through', value)} error={fault('through')} blanks={[{ value: 'does not expire', label: 'It does not expire' }, { value: 'unknown', label: 'I don’t know' }]} />
+        <SelectField
+          label="Kind"
+          options={options}
+          value={details.credential}
+          disabled={claim !== undefined}
+          onChange={(event) =>
+            setDetails((before) => ({
+              ...before,
+              credential: event.target.value,
+              kind: credentialKind(event.target.value)?.claim ?? 'certificate',
+            }))
+          }
+        />
+        <SourcePicker
+          label="Who issued it?"
+          kinds="licensing body,certifier"
+          value={details}
+          onChange={(source) => setDetails((before) => ({ ...before, ...source }))}
+          error={fault('sourceName')}
+        />
+        <TextField
+          label="Number"
+          value={details.number}
+          onChange={(event) => set('number', event.target.value)}
+          help="As printed, with letters and signs."
+          error={fault('number')}
+        />
+        <DateField
+          label="Issued"
+          optional
+          value={details.issued}
+          onChange={(value) => set('issued', value)}
+          error={fault('issued')}
+        />
+        <DateField
+          label="Valid through"
+          value={details.through}
+          onChange={(value) => set('through', value)}
+          error={fault('through')}
+          blanks={[
+            { value: 'does not expire', label: 'It does not expire' },
+            { value: 'unknown', label: 'I don’t know' },
+          ]}
+        />
         <div className="sm:col-span-2">
           <ProblemNote problem={problem} />
           <div className="mt-1 flex gap-3">

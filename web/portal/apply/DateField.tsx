@@ -2,7 +2,15 @@ import { useEffect, useState } from 'react'
 import { readTyped, writeWhen } from '#core/dates/write'
 import { TextField } from '../../ui/Field'
 
-type Props = { label: string; value: string; onChange: (iso: string) => void; help?: string; error?: string; blanks?: readonly { value: string; label: string }[]; optional?: boolean }
+type Props = {
+  label: string
+  value: string
+  onChange: (iso: string) => void
+  help?: string
+  error?: string
+  blanks?: readonly { value: string; label: string }[]
+  optional?: boolean
+}
 
 /** A date as far as it is known, typed as people write it; honest blanks are values of their own. */
 export function DateField({ label, value, onChange, help, error, blanks = [], optional }: Props) {
@@ -10,10 +18,10 @@ export function DateField({ label, value, onChange, help, error, blanks = [], op
   const [text, setText] = useState(blank ? '' : writeWhen(value))
   const [unread, setUnread] = useState(false)
   useEffect(() => {
-    if (value !== '' || text === '') setText(blank ? '' : writeWhen(value))
-    // Only what comes from outside replaces what is typed.
-    // biome-ignore lint/correctness/useExhaustiveDependencies: typing must not be overwritten
-  }, [value])
+    // Only what comes from outside replaces what is typed: what is being typed already says the same.
+    if (value === '' || readTyped(text) === value) return
+    if (text !== (blank ? '' : writeWhen(value))) setText(blank ? '' : writeWhen(value))
+  }, [value, text, blank])
   const leave = () => {
     if (text.trim() === '') return onChange('')
     const iso = readTyped(text)
@@ -43,7 +51,12 @@ export function DateField({ label, value, onChange, help, error, blanks = [], op
       />
       {blanks.map((choice) => (
         <label key={choice.value} className="mt-1 flex items-center gap-2 text-[0.93em]">
-          <input type="checkbox" className="accent-confirmed" checked={value === choice.value} onChange={(event) => onChange(event.target.checked ? choice.value : '')} />
+          <input
+            type="checkbox"
+            className="accent-confirmed"
+            checked={value === choice.value}
+            onChange={(event) => onChange(event.target.checked ? choice.value : '')}
+          />
           {choice.label}
         </label>
       ))}

@@ -1,11 +1,11 @@
 import { useState } from 'react'
 import type { Draft } from '#contract/applications'
-import { useAct } from '../../useAct'
 import { Button } from '../../ui/Button'
 import { TextField } from '../../ui/Field'
 import { faultAt, ProblemNote } from '../../ui/ProblemNote'
 import { Sheet } from '../../ui/Sheet'
 import { writeMoment } from '../../ui/write'
+import { useAct } from '../../useAct'
 
 /** The permission to check: all of it to read, signed by typing one’s name. */
 export function PermissionSection({ draft }: { draft: Draft }) {
@@ -33,9 +33,21 @@ export function PermissionSection({ draft }: { draft: Draft }) {
           }}
         >
           <label className="flex items-start gap-2">
-            <input type="checkbox" className="mt-1 accent-confirmed" checked={agreed} onChange={(event) => setAgreed(event.target.checked)} />I have read this and agree to it.
+            <input
+              type="checkbox"
+              className="mt-1 accent-confirmed"
+              checked={agreed}
+              onChange={(event) => setAgreed(event.target.checked)}
+            />
+            I have read this and agree to it.
           </label>
-          <TextField label="Sign by typing your full name" autoComplete="off" value={fullName} onChange={(event) => setFullName(event.target.value)} error={faultAt(problem, 'fullName')} />
+          <TextField
+            label="Sign by typing your full name"
+            autoComplete="off"
+            value={fullName}
+            onChange={(event) => setFullName(event.target.value)}
+            error={faultAt(problem, 'fullName')}
+          />
           <ProblemNote problem={problem} />
           <div>
             <Button kind="main" type="submit" busy={busy} disabled={!agreed || fullName.trim().length < 3}>

@@ -36,12 +36,32 @@ function Answer({ question, autosave }: { question: Question; autosave: Autosave
   const value = autosave.answer(key)
   const error = autosave.fault(key)
   if (kind === 'yes or no') {
-    return <Choice label={label} name={key} value={value} onChange={(next) => autosave.change(key, next)} error={error} options={[{ value: 'yes', label: 'Yes' }, { value: 'no', label: 'No' }]} />
+    return (
+      <Choice
+        label={label}
+        name={key}
+        value={value}
+        onChange={(next) => autosave.change(key, next)}
+        error={error}
+        options={[
+          { value: 'yes', label: 'Yes' },
+          { value: 'no', label: 'No' },
+        ]}
+      />
+    )
   }
-  const common = { label, help, error, optional: !required, value, onChange: (event: { target: { value: string } }) => autosave.change(key, event.target.value) }
+  const common = {
+    label,
+    help,
+    error,
+    optional: !required,
+    value,
+    onChange: (event: { target: { value: string } }) => autosave.change(key, event.target.value),
+  }
   if (kind === 'long text') return <LongField {...common} limit={limit} />
   if (kind === 'one of' || kind === 'country') {
-    const options = kind === 'country' ? countries : (question.options ?? []).map((option) => ({ value: option, label: option }))
+    const options =
+      kind === 'country' ? countries : (question.options ?? []).map((option) => ({ value: option, label: option }))
     return <SelectField {...common} options={options} empty="Choose" autoComplete={fill} />
   }
   const types = { text: 'text', date: 'date', mail: 'email', phone: 'tel' } as const
@@ -55,7 +75,8 @@ function Clash({ question, autosave }: { question: Question; autosave: Autosave 
     <div role="alert" className="mt-2 rounded-sheet bg-soon-wash p-3 text-soon-ink">
       <p className="font-semibold">This was changed in another window meanwhile.</p>
       <p>
-        There: <strong>{theirs || 'nothing'}</strong>. Here: <strong>{autosave.answer(question.key) || 'nothing'}</strong>.
+        There: <strong>{theirs || 'nothing'}</strong>. Here:{' '}
+        <strong>{autosave.answer(question.key) || 'nothing'}</strong>.
       </p>
       <div className="mt-2 flex gap-2">
         <Button onClick={() => autosave.settle(question.key, 'mine')}>Keep what is here</Button>

@@ -1,19 +1,20 @@
 import { Link } from 'react-router'
 import type { Draft } from '#contract/applications'
-import { becauseKey, type Section } from '#core/form/form'
 import { writeWhen } from '#core/dates/write'
-import { useAct } from '../../useAct'
+import { becauseKey, type Section } from '#core/form/form'
 import { Button } from '../../ui/Button'
 import { ProblemNote } from '../../ui/ProblemNote'
 import { Sheet } from '../../ui/Sheet'
 import { writeMoment } from '../../ui/write'
+import { useAct } from '../../useAct'
 import type { Autosave } from './useAutosave'
 
 /** Everything on one page with a way back to each place; sending is one act. */
 export function SendSection({ draft, autosave }: { draft: Draft; autosave: Autosave }) {
   const { act, busy, problem } = useAct('sendApplication')
   const ready = draft.left.length === 0 && autosave.version !== undefined
-  const send = () => autosave.version !== undefined && act({ params: { id: draft.id }, body: { version: autosave.version } })
+  const send = () =>
+    autosave.version !== undefined && act({ params: { id: draft.id }, body: { version: autosave.version } })
   return (
     <div className="grid max-w-[760px] gap-3">
       {draft.form
@@ -22,7 +23,11 @@ export function SendSection({ draft, autosave }: { draft: Draft; autosave: Autos
           <Sheet key={section.key}>
             <div className="mb-1 flex items-baseline justify-between gap-3">
               <h2 className="text-[1.2em]">{section.title}</h2>
-              <Link to={`/apply/${draft.id}/${section.key}`} className="font-semibold text-confirmed" aria-label={`Change ${section.title}`}>
+              <Link
+                to={`/apply/${draft.id}/${section.key}`}
+                className="font-semibold text-confirmed"
+                aria-label={`Change ${section.title}`}
+              >
                 Change
               </Link>
             </div>
@@ -54,9 +59,12 @@ export function SendSection({ draft, autosave }: { draft: Draft; autosave: Autos
 }
 
 function Summary({ draft, section, autosave }: { draft: Draft; section: Section; autosave: Autosave }) {
-  if (section.holds === 'permission') return <p>{draft.permission ? `Signed by ${draft.permission.fullName}.` : 'Not signed yet.'}</p>
+  if (section.holds === 'permission')
+    return <p>{draft.permission ? `Signed by ${draft.permission.fullName}.` : 'Not signed yet.'}</p>
   if (section.holds !== 'questions') {
-    const claims = draft.claims.filter(({ details }) => (section.holds === 'credentials' ? 'credential' in details : details.kind === section.holds))
+    const claims = draft.claims.filter(({ details }) =>
+      section.holds === 'credentials' ? 'credential' in details : details.kind === section.holds,
+    )
     if (claims.length === 0) return <p className="text-ink-2">Nothing given.</p>
     return (
       <ul className="divide-y divide-line">
@@ -64,7 +72,9 @@ function Summary({ draft, section, autosave }: { draft: Draft; section: Section;
           <li key={claim.id} className="py-1.5">
             <span className="font-semibold">{claim.label}</span>
             <span className="block text-[0.93em] text-ink-2">
-              {'from' in claim.details ? `${writeWhen(claim.details.from)} to ${claim.details.to === 'present' ? 'now' : writeWhen(claim.details.to)}` : claim.details.number}
+              {'from' in claim.details
+                ? `${writeWhen(claim.details.from)} to ${claim.details.to === 'present' ? 'now' : writeWhen(claim.details.to)}`
+                : claim.details.number}
               {claim.documents.length > 0 && `, with ${claim.documents.map(({ fileName }) => fileName).join(', ')}`}
             </span>
           </li>

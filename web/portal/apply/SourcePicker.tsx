@@ -11,7 +11,10 @@ export function SourcePicker({ label, kinds, value, onChange, error }: Props) {
   const [text, setText] = useState(value.sourceName)
   const [open, setOpen] = useState(false)
   useEffect(() => setText(value.sourceName), [value.sourceName])
-  const { data: found = [] } = api.endpoints.findSources.useQuery({ query: { text, kind: kinds } }, { skip: !open || text.trim().length < 2 })
+  const { data: found = [] } = api.endpoints.findSources.useQuery(
+    { query: { text, kind: kinds } },
+    { skip: !open || text.trim().length < 2 },
+  )
   const choose = (chosen: Chosen) => {
     onChange(chosen)
     setText(chosen.sourceName)
@@ -41,9 +44,20 @@ export function SourcePicker({ label, kinds, value, onChange, error }: Props) {
           placeholder="Any name it goes by"
           autoComplete="off"
         />
-        <Command.List className={shown ? 'absolute z-20 mt-1 max-h-[280px] w-full overflow-auto rounded-sheet border border-line-strong bg-sheet p-1 shadow-[0_8px_24px_rgb(0_0_0/0.15)]' : 'hidden'}>
+        <Command.List
+          className={
+            shown
+              ? 'absolute z-20 mt-1 max-h-[280px] w-full overflow-auto rounded-sheet border border-line-strong bg-sheet p-1 shadow-[0_8px_24px_rgb(0_0_0/0.15)]'
+              : 'hidden'
+          }
+        >
           {found.map((source) => (
-            <Command.Item key={source.id} value={source.id} onSelect={() => choose({ sourceId: source.id, sourceName: source.name })} className="cursor-pointer rounded-[4px] px-2 py-1.5 data-[selected=true]:bg-confirmed-wash">
+            <Command.Item
+              key={source.id}
+              value={source.id}
+              onSelect={() => choose({ sourceId: source.id, sourceName: source.name })}
+              className="cursor-pointer rounded-[4px] px-2 py-1.5 data-[selected=true]:bg-confirmed-wash"
+            >
               <span className="font-semibold">{source.name}</span>
               <span className="block text-[0.88em] text-ink-2">
                 {source.town}, {source.country}
@@ -51,12 +65,20 @@ export function SourcePicker({ label, kinds, value, onChange, error }: Props) {
               </span>
             </Command.Item>
           ))}
-          <Command.Item value="not-in-list" onSelect={() => choose({ sourceId: null, sourceName: text.trim() })} className="cursor-pointer rounded-[4px] px-2 py-1.5 data-[selected=true]:bg-confirmed-wash">
+          <Command.Item
+            value="not-in-list"
+            onSelect={() => choose({ sourceId: null, sourceName: text.trim() })}
+            className="cursor-pointer rounded-[4px] px-2 py-1.5 data-[selected=true]:bg-confirmed-wash"
+          >
             “{text.trim()}” is not in the list: go on with this name
           </Command.Item>
         </Command.List>
       </Command>
-      {!open && value.sourceName && !value.sourceId && <p className="mt-1 text-[0.87em] text-ink-2">Not in our directory yet. Go on; we look it up before anyone writes to them.</p>}
+      {!open && value.sourceName && !value.sourceId && (
+        <p className="mt-1 text-[0.87em] text-ink-2">
+          Not in our directory yet. Go on; we look it up before anyone writes to them.
+        </p>
+      )}
       {error && (
         <p role="alert" className="mt-1 font-semibold text-[0.9em] text-contradicted">
           {error}

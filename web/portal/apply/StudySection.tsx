@@ -15,9 +15,23 @@ import { useClaimEditor } from './useClaimEditor'
 
 type Study = Extract<ClaimDetails, { kind: 'study' }>
 
-const levels = Object.entries(studyLevels).map(([value, label]) => ({ value, label: label.replace(/^./, (letter) => letter.toUpperCase()) }))
+const levels = Object.entries(studyLevels).map(([value, label]) => ({
+  value,
+  label: label.replace(/^./, (letter) => letter.toUpperCase()),
+}))
 const fields = Object.entries(studyFields).map(([value, label]) => ({ value, label }))
-const blank: Study = { kind: 'study', sourceId: null, sourceName: '', award: '', subject: '', level: 6, field: '0713', number: '', from: '', to: '' }
+const blank: Study = {
+  kind: 'study',
+  sourceId: null,
+  sourceName: '',
+  award: '',
+  subject: '',
+  level: 6,
+  field: '0713',
+  number: '',
+  from: '',
+  to: '',
+}
 
 /** Degrees, diplomas and apprenticeships, each with its certificate. */
 export function StudySection({ draft }: { draft: Draft }) {
@@ -71,7 +85,12 @@ function StudyFace({ claim }: { claim: Claim }) {
 
 function StudyEditor({ draftId, claim, onDone }: { draftId: string; claim?: Claim; onDone: () => void }) {
   const initial = claim?.details.kind === 'study' ? claim.details : blank
-  const { details, setDetails, set, save, giveUp, busy, problem, fault } = useClaimEditor<Study>(`${draftId}-study`, initial, claim, onDone)
+  const { details, setDetails, set, save, giveUp, busy, problem, fault } = useClaimEditor<Study>(
+    `${draftId}-study`,
+    initial,
+    claim,
+    onDone,
+  )
   return (
     <Sheet>
       <form
@@ -83,15 +102,60 @@ function StudyEditor({ draftId, claim, onDone }: { draftId: string; claim?: Clai
         }}
       >
         <div className="sm:col-span-2">
-          <SourcePicker label="Who awarded it?" kinds="university,school" value={details} onChange={(source) => setDetails((before) => ({ ...before, ...source }))} error={fault('sourceName')} />
+          <SourcePicker
+            label="Who awarded it?"
+            kinds="university,school"
+            value={details}
+            onChange={(source) => setDetails((before) => ({ ...before, ...source }))}
+            error={fault('sourceName')}
+          />
         </div>
-        <TextField label="Award" help="As printed, or short: MSc, BSc, Diploma" value={details.award} onChange={(event) => set('award', event.target.value)} error={fault('award')} />
-        <TextField label="Subject" value={details.subject} onChange={(event) => set('subject', event.target.value)} error={fault('subject')} />
-        <SelectField label="Level" options={levels} value={String(details.level)} onChange={(event) => set('level', Number(event.target.value))} />
-        <SelectField label="Field" options={fields} value={details.field} onChange={(event) => set('field', event.target.value)} />
-        <DateField label="Begun" value={details.from} onChange={(value) => set('from', value)} error={fault('from')} help="“2019” or “Sep 2019” will do." />
-        <DateField label="Awarded" value={details.to} onChange={(value) => set('to', value)} error={fault('to')} blanks={[{ value: 'present', label: 'Still studying' }]} />
-        <TextField label="Number of the certificate" optional value={details.number} onChange={(event) => set('number', event.target.value)} help="As printed on it, with letters and signs." />
+        <TextField
+          label="Award"
+          help="As printed, or short: MSc, BSc, Diploma"
+          value={details.award}
+          onChange={(event) => set('award', event.target.value)}
+          error={fault('award')}
+        />
+        <TextField
+          label="Subject"
+          value={details.subject}
+          onChange={(event) => set('subject', event.target.value)}
+          error={fault('subject')}
+        />
+        <SelectField
+          label="Level"
+          options={levels}
+          value={String(details.level)}
+          onChange={(event) => set('level', Number(event.target.value))}
+        />
+        <SelectField
+          label="Field"
+          options={fields}
+          value={details.field}
+          onChange={(event) => set('field', event.target.value)}
+        />
+        <DateField
+          label="Begun"
+          value={details.from}
+          onChange={(value) => set('from', value)}
+          error={fault('from')}
+          help="“2019” or “Sep 2019” will do."
+        />
+        <DateField
+          label="Awarded"
+          value={details.to}
+          onChange={(value) => set('to', value)}
+          error={fault('to')}
+          blanks={[{ value: 'present', label: 'Still studying' }]}
+        />
+        <TextField
+          label="Number of the certificate"
+          optional
+          value={details.number}
+          onChange={(event) => set('number', event.target.value)}
+          help="As printed on it, with letters and signs."
+        />
         <div className="sm:col-span-2">
           <ProblemNote problem={problem} />
           <div className="mt-1 flex gap-3">

@@ -6,9 +6,9 @@ import { partialDate, spanOf } from '#core/dates/partialDate'
 import { writeDays, writeWhen } from '#core/dates/write'
 import { Button } from '../../ui/Button'
 import { Choice, SelectField, TextField } from '../../ui/Field'
-import { barsOf } from '../../ui/lifeOfClaims'
 import { LifeChart } from '../../ui/LifeChart'
 import { layOutLife } from '../../ui/lifeChartLayout'
+import { barsOf } from '../../ui/lifeOfClaims'
 import { ProblemNote } from '../../ui/ProblemNote'
 import { Sheet } from '../../ui/Sheet'
 import { ClaimActions } from './ClaimActions'
@@ -20,16 +20,31 @@ import { useClaimEditor } from './useClaimEditor'
 type Work = Extract<ClaimDetails, { kind: 'work' }>
 type Gap = { from: string; through: string }
 
-const blank: Work = { kind: 'work', sourceId: null, sourceName: '', activity: 'employment', position: '', from: '', to: '', fullTimeShare: 100, tags: [], confirmBy: '', mayAsk: 'now' }
+const blank: Work = {
+  kind: 'work',
+  sourceId: null,
+  sourceName: '',
+  activity: 'employment',
+  position: '',
+  from: '',
+  to: '',
+  fullTimeShare: 100,
+  tags: [],
+  confirmBy: '',
+  mayAsk: 'now',
+}
 
 /** The history: the life chart, the entries newest first with the gaps between them, and the next entry. */
 export function WorkSection({ draft }: { draft: Draft }) {
   const [editing, setEditing] = useState<string | undefined>()
   const [begun, setBegun] = useState<Partial<Work>>({})
-  const history = draft.requirements.flatMap(({ asks }) => (asks.kind === 'history' ? [asks] : []))[0] ?? { years: 5, toleratedGapDays: 30 }
+  const history = draft.requirements.flatMap(({ asks }) => (asks.kind === 'history' ? [asks] : []))[0] ?? {
+    years: 5,
+    toleratedGapDays: 30,
+  }
   const bars = useMemo(() => barsOf(draft.claims), [draft.claims])
   const chart = { bars, today: draft.today, years: history.years, toleratedGapDays: history.toleratedGapDays }
-  const { coverage } = useMemo(() => layOutLife({ ...chart, papers: [], width: 100 }), [chart])
+  const { coverage } = layOutLife({ ...chart, papers: [], width: 100 })
   const jobs = draft.claims.filter(({ details }) => details.kind === 'work')
   const fill = ({ from, through }: Gap) => {
     setBegun({ from, to: through, activity: 'without work' })
@@ -41,20 +56,29 @@ export function WorkSection({ draft }: { draft: Draft }) {
   }
   const rows = [
     ...jobs.map((claim) => ({ at: startOf(claim), claim })),
-    ...coverage.certainGaps.map((gap) => ({ at: gap.from.toString(), gap: { from: gap.from.toString(), through: gap.through.toString(), days: gap.days } })),
+    ...coverage.certainGaps.map((gap) => ({
+      at: gap.from.toString(),
+      gap: { from: gap.from.toString(), through: gap.through.toString(), days: gap.days },
+    })),
   ].sort((a, b) => (a.at < b.at ? 1 : -1))
   return (
     <div className="grid gap-3 [&>*]:min-w-0">
       <Sheet>
-        <LifeChart {...chart} onGap={(from, through) => fill({ from, through })} onChoose={(id) => jobs.some((job) => job.id === id) && setEditing(id)} />
+        <LifeChart
+          {...chart}
+          onGap={(from, through) => fill({ from, through })}
+          onChoose={(id) => jobs.some((job) => job.id === id) && setEditing(id)}
+        />
         {coverage.possibleGaps.length > 0 && (
           <p className="mt-2 text-[0.93em] text-ink-2">
-            Lightly hatched: days that may be missing, since only months or years were given. Give days if you know them.
+            Lightly hatched: days that may be missing, since only months or years were given. Give days if you know
+            them.
           </p>
         )}
         {[...coverage.certainOverlaps].slice(0, 3).map(({ between, days, from }) => (
           <p key={`${between}-${from}`} className="mt-1 text-[0.93em] text-ink-2">
-            {labelOf(draft.claims, between[0])} and {labelOf(draft.claims, between[1])} overlap by {writeDays(days)}. That is fine if you did both.
+            {labelOf(draft.claims, between[0])} and {labelOf(draft.claims, between[1])} overlap by {writeDays(days)}.
+            That is fine if you did both.
           </p>
         ))}
       </Sheet>
@@ -69,7 +93,10 @@ export function WorkSection({ draft }: { draft: Draft }) {
       )}
       {rows.map((row) =>
         'gap' in row && row.gap ? (
-          <div key={row.gap.from} className="flex flex-wrap items-center gap-3 rounded-sheet border border-contradicted/50 bg-contradicted-wash px-4 py-2.5">
+          <div
+            key={row.gap.from}
+            className="flex flex-wrap items-center gap-3 rounded-sheet border border-contradicted/50 bg-contradicted-wash px-4 py-2.5"
+          >
             <p className="flex-1">
               <strong className="text-contradicted">
                 {writeWhen(row.gap.from)} to {writeWhen(row.gap.through)}: {writeDays(row.gap.days)} missing.
@@ -80,7 +107,13 @@ export function WorkSection({ draft }: { draft: Draft }) {
           </div>
         ) : 'claim' in row && row.claim ? (
           editing === row.claim.id ? (
-            <WorkEditor key={row.claim.id} draftId={draft.id} begun={{}} claim={row.claim} onDone={() => setEditing(undefined)} />
+            <WorkEditor
+              key={row.claim.id}
+              draftId={draft.id}
+              begun={{}}
+              claim={row.claim}
+              onDone={() => setEditing(undefined)}
+            />
           ) : (
             <WorkFace key={row.claim.id} claim={row.claim} onChange={() => setEditing(row.claim.id)} />
           )
@@ -95,7 +128,9 @@ const labelOf = (claims: readonly Claim[], id: string) => claims.find((claim) =>
 
 /** The next entry ends where the earliest one so far begins, the day before; the first runs to the present. */
 function nextEntry(jobs: readonly Claim[], today: string): Partial<Work> {
-  const starts = jobs.flatMap(({ details }) => (details.kind === 'work' && details.from ? [spanOf(partialDate(details.from)).earliest] : []))
+  const starts = jobs.flatMap(({ details }) =>
+    details.kind === 'work' && details.from ? [spanOf(partialDate(details.from)).earliest] : [],
+  )
   if (starts.length === 0) return { to: 'present' }
   const earliest = starts.sort(Temporal.PlainDate.compare)[0]!
   const fresh = Temporal.PlainDate.compare(earliest, Temporal.PlainDate.from(today)) <= 0
@@ -105,7 +140,11 @@ function nextEntry(jobs: readonly Claim[], today: string): Partial<Work> {
 function WorkFace({ claim, onChange }: { claim: Claim; onChange: () => void }) {
   if (claim.details.kind !== 'work') return null
   const { from, to, position, activity, mayAsk, fullTimeShare } = claim.details
-  const asking = { now: 'We may write to them.', 'after an offer': 'We may write to them after an offer.', never: 'We do not write to them.' }[mayAsk]
+  const asking = {
+    now: 'We may write to them.',
+    'after an offer': 'We may write to them after an offer.',
+    never: 'We do not write to them.',
+  }[mayAsk]
   const employed = activity === 'employment' || activity === 'self-employment'
   return (
     <Sheet>
@@ -115,7 +154,11 @@ function WorkFace({ claim, onChange }: { claim: Claim; onChange: () => void }) {
         </p>
         <div>
           <h2 className="font-sans font-semibold">{claim.label}</h2>
-          <p className="text-[0.95em] text-ink-2">{employed ? `${position}, ${fullTimeShare === 100 ? 'full time' : `${fullTimeShare} %`}. ${activity === 'employment' ? asking : ''}` : activity.replace(/^./, (letter) => letter.toUpperCase())}</p>
+          <p className="text-[0.95em] text-ink-2">
+            {employed
+              ? `${position}, ${fullTimeShare === 100 ? 'full time' : `${fullTimeShare} %`}. ${activity === 'employment' ? asking : ''}`
+              : activity.replace(/^./, (letter) => letter.toUpperCase())}
+          </p>
         </div>
         <ClaimActions claim={claim} onChange={onChange} />
       </div>
@@ -128,11 +171,29 @@ function WorkFace({ claim, onChange }: { claim: Claim; onChange: () => void }) {
   )
 }
 
-const activityOptions = activities.map((value) => ({ value, label: value.replace(/^./, (letter) => letter.toUpperCase()) }))
+const activityOptions = activities.map((value) => ({
+  value,
+  label: value.replace(/^./, (letter) => letter.toUpperCase()),
+}))
 
-function WorkEditor({ draftId, claim, begun, onDone }: { draftId: string; claim?: Claim; begun: Partial<Work>; onDone: () => void }) {
+function WorkEditor({
+  draftId,
+  claim,
+  begun,
+  onDone,
+}: {
+  draftId: string
+  claim?: Claim
+  begun: Partial<Work>
+  onDone: () => void
+}) {
   const initial = claim?.details.kind === 'work' ? claim.details : { ...blank, ...begun }
-  const { details, setDetails, set, save, giveUp, busy, problem, fault } = useClaimEditor<Work>(`${draftId}-work-${begun.from ?? ''}${begun.to ?? ''}`, initial, claim, onDone)
+  const { details, setDetails, set, save, giveUp, busy, problem, fault } = useClaimEditor<Work>(
+    `${draftId}-work-${begun.from ?? ''}${begun.to ?? ''}`,
+    initial,
+    claim,
+    onDone,
+  )
   const employed = details.activity === 'employment'
   return (
     <Sheet>
@@ -144,21 +205,82 @@ function WorkEditor({ draftId, claim, begun, onDone }: { draftId: string; claim?
           void save()
         }}
       >
-        <SelectField label="What were you doing?" options={activityOptions} value={details.activity} onChange={(event) => set('activity', event.target.value as Work['activity'])} />
-        <TextField label={employed ? 'Position' : 'In a few words'} value={details.position} onChange={(event) => set('position', event.target.value)} error={fault('position')} />
+        <SelectField
+          label="What were you doing?"
+          options={activityOptions}
+          value={details.activity}
+          onChange={(event) => set('activity', event.target.value as Work['activity'])}
+        />
+        <TextField
+          label={employed ? 'Position' : 'In a few words'}
+          value={details.position}
+          onChange={(event) => set('position', event.target.value)}
+          error={fault('position')}
+        />
         {employed && (
           <div className="sm:col-span-2">
-            <SourcePicker label="Employer" kinds="employer" value={details} onChange={(source) => setDetails((before) => ({ ...before, ...source }))} error={fault('sourceName')} />
+            <SourcePicker
+              label="Employer"
+              kinds="employer"
+              value={details}
+              onChange={(source) => setDetails((before) => ({ ...before, ...source }))}
+              error={fault('sourceName')}
+            />
           </div>
         )}
-        <DateField label="First day" value={details.from} onChange={(value) => set('from', value)} error={fault('from')} help="“2021”, “Aug 2021” or “1 Aug 2021” will do." />
-        <DateField label="Last day" value={details.to} onChange={(value) => set('to', value)} error={fault('to')} blanks={[{ value: 'present', label: 'I still do this' }]} />
+        <DateField
+          label="First day"
+          value={details.from}
+          onChange={(value) => set('from', value)}
+          error={fault('from')}
+          help="“2021”, “Aug 2021” or “1 Aug 2021” will do."
+        />
+        <DateField
+          label="Last day"
+          value={details.to}
+          onChange={(value) => set('to', value)}
+          error={fault('to')}
+          blanks={[{ value: 'present', label: 'I still do this' }]}
+        />
         {employed && (
           <>
-            <TextField label="Share of full time, per cent" type="number" min={1} max={100} value={String(details.fullTimeShare)} onChange={(event) => set('fullTimeShare', Math.round(Number(event.target.value)) || 0)} error={fault('fullTimeShare')} />
-            <TextField label="Kind of work" optional help="One or two words, such as electrical or track." value={details.tags.join(', ')} onChange={(event) => set('tags', event.target.value.split(',').map((tag) => tag.trimStart().toLowerCase()).slice(0, 8))} error={fault('tags')} />
+            <TextField
+              label="Share of full time, per cent"
+              type="number"
+              min={1}
+              max={100}
+              value={String(details.fullTimeShare)}
+              onChange={(event) => set('fullTimeShare', Math.round(Number(event.target.value)) || 0)}
+              error={fault('fullTimeShare')}
+            />
+            <TextField
+              label="Kind of work"
+              optional
+              help="One or two words, such as electrical or track."
+              value={details.tags.join(', ')}
+              onChange={(event) =>
+                set(
+                  'tags',
+                  event.target.value
+                    .split(',')
+                    .map((tag) => tag.trimStart().toLowerCase())
+                    .slice(0, 8),
+                )
+              }
+              error={fault('tags')}
+            />
             <div className="sm:col-span-2">
-              <Choice label="May we ask them about you?" name="mayAsk" value={details.mayAsk} onChange={(value) => set('mayAsk', value as Work['mayAsk'])} options={[{ value: 'now', label: 'Now' }, { value: 'after an offer', label: 'After an offer' }, { value: 'never', label: 'Not at all' }]} />
+              <Choice
+                label="May we ask them about you?"
+                name="mayAsk"
+                value={details.mayAsk}
+                onChange={(value) => set('mayAsk', value as Work['mayAsk'])}
+                options={[
+                  { value: 'now', label: 'Now' },
+                  { value: 'after an offer', label: 'After an offer' },
+                  { value: 'never', label: 'Not at all' },
+                ]}
+              />
             </div>
           </>
         )}

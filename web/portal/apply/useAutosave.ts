@@ -29,12 +29,20 @@ const keptUnder = (id: string) => `probatum-answers-${id}`
 export function useAutosave(draft: Draft): Autosave {
   const dispatch = useDispatch<typeof store.dispatch>()
   const { id } = draft
-  const [typed, setTyped] = useState<Record<string, string>>(() => JSON.parse(localStorage.getItem(keptUnder(id)) ?? '{}') as Record<string, string>)
+  const [typed, setTyped] = useState<Record<string, string>>(
+    () => JSON.parse(localStorage.getItem(keptUnder(id)) ?? '{}') as Record<string, string>,
+  )
   const [clashes, setClashes] = useState<Record<string, string>>({})
   const [state, setState] = useState<Autosave['state']>(Object.keys(typed).length > 0 ? 'waiting' : 'saved')
   const [problem, setProblem] = useState<Problem>()
   const latest = useRef({ typed, version: draft.version, answers: draft.answers, clashes })
-  latest.current = { ...latest.current, typed, clashes, version: Math.max(latest.current.version, draft.version), answers: draft.answers }
+  latest.current = {
+    ...latest.current,
+    typed,
+    clashes,
+    version: Math.max(latest.current.version, draft.version),
+    answers: draft.answers,
+  }
   const busy = useRef(false)
 
   useEffect(() => {
@@ -48,13 +56,27 @@ export function useAutosave(draft: Draft): Autosave {
     if (busy.current || Object.keys(changes).length === 0) return
     busy.current = true
     setState('waiting')
-    const result = (await dispatch(api.endpoints.saveAnswers.initiate({ params: { id }, body: { version, changes, section: Object.keys(changes)[0]!.split('.')[0]! } }))) as { data?: { version: number; savedAt: string; answers: Record<string, string>; left: Draft['left'] }; error?: Problem }
+    const result = (await dispatch(
+      api.endpoints.saveAnswers.initiate({
+        params: { id },
+        body: { version, changes, section: Object.keys(changes)[0]!.split('.')[0]! },
+      }),
+    )) as {
+      data?: { version: number; savedAt: string; answers: Record<string, string>; left: Draft['left'] }
+      error?: Problem
+    }
     busy.current = false
     setProblem(result.error)
     if (result.data) {
       const { version: saved, answers, left, savedAt } = result.data
       latest.current.version = saved
-      dispatch(api.util.updateQueryData('readDraft', { params: { id } }, (cached) => void Object.assign(cached, { version: saved, answers, left, savedAt })))
+      dispatch(
+        api.util.updateQueryData(
+          'readDraft',
+          { params: { id } },
+          (cached) => void Object.assign(cached, { version: saved, answers, left, savedAt }),
+        ),
+      )
       setTyped((now) => Object.fromEntries(Object.entries(now).filter(([key, value]) => changes[key] !== value)))
       setState('saved')
       return
@@ -62,9 +84,17 @@ export function useAutosave(draft: Draft): Autosave {
     if (result.error?.code === 'changed-meanwhile') {
       const theirs = (result.error.current as { answers: Record<string, string> }).answers
       const now = Number(result.error.version)
-      const differing = Object.keys(changes).filter((key) => (theirs[key] ?? '') !== changes[key] && (theirs[key] ?? '') !== (latest.current.answers[key] ?? ''))
+      const differing = Object.keys(changes).filter(
+        (key) => (theirs[key] ?? '') !== changes[key] && (theirs[key] ?? '') !== (latest.current.answers[key] ?? ''),
+      )
       latest.current.version = now
-      dispatch(api.util.updateQueryData('readDraft', { params: { id } }, (cached) => void Object.assign(cached, { version: now, answers: theirs })))
+      dispatch(
+        api.util.updateQueryData(
+          'readDraft',
+          { params: { id } },
+          (cached) => void Object.assign(cached, { version: now, answers: theirs }),
+        ),
+      )
       setClashes((open) => ({ ...open, ...Object.fromEntries(differing.map((key) => [key, theirs[key] ?? ''])) }))
       setTimeout(() => void save(), 0)
       return
@@ -94,7 +124,8 @@ export function useAutosave(draft: Draft): Autosave {
       setTyped((before) => ({ ...before, [key]: value }))
       setState('waiting')
     },
-    fault: (key) => (key in typed ? problem?.faults?.find(({ pointer }) => pointer === `/body/changes/${key}`)?.message : undefined),
+    fault: (key) =>
+      key in typed ? problem?.faults?.find(({ pointer }) => pointer === `/body/changes/${key}`)?.message : undefined,
     clashes,
     settle: (key, keep) => {
       setClashes(({ [key]: _settled, ...others }) => others)

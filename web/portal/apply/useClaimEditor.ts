@@ -3,13 +3,20 @@ import { useAct } from '../../useAct'
 import { useKept } from '../useKept'
 
 /** Editing one claim: what is typed is kept on this device until it is saved or given up. */
-export function useClaimEditor<D extends ClaimDetails>(key: string, initial: D, claim: Claim | undefined, onDone: () => void) {
+export function useClaimEditor<D extends ClaimDetails>(
+  key: string,
+  initial: D,
+  claim: Claim | undefined,
+  onDone: () => void,
+) {
   const [details, setDetails, forget] = useKept<D>(`probatum-claim-${key}-${claim?.id ?? 'new'}`, initial)
   const adding = useAct('addClaim')
   const changing = useAct('changeClaim')
   const set = <K extends keyof D>(field: K, value: D[K]) => setDetails((before) => ({ ...before, [field]: value }))
   const save = async () => {
-    const saved = claim ? await changing.act({ params: { id: claim.id }, body: { version: claim.version, details } }) : await adding.act({ body: { details } })
+    const saved = claim
+      ? await changing.act({ params: { id: claim.id }, body: { version: claim.version, details } })
+      : await adding.act({ body: { details } })
     if (!saved) return
     forget()
     onDone()

@@ -1,16 +1,19 @@
 import { useNavigate, useParams } from 'react-router'
 import { api } from '../../api'
-import { useAct } from '../../useAct'
 import { Button } from '../../ui/Button'
 import { ProblemNote } from '../../ui/ProblemNote'
 import { Sheet } from '../../ui/Sheet'
 import { Waiting } from '../../ui/Waiting'
+import { useAct } from '../../useAct'
 
 /** What a skills check is like, before its clock starts. */
 export function BeginCheck() {
   const { id = '', check = '' } = useParams()
   const navigate = useNavigate()
-  const { data, error, refetch } = api.endpoints.describeCheck.useQuery({ params: { id, check } }, { refetchOnMountOrArgChange: true })
+  const { data, error, refetch } = api.endpoints.describeCheck.useQuery(
+    { params: { id, check } },
+    { refetchOnMountOrArgChange: true },
+  )
   const { act, busy, problem } = useAct('beginSitting')
   if (!data) return <Waiting error={error} onRetry={refetch} />
   const begin = async () => {

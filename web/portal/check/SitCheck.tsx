@@ -3,19 +3,23 @@ import { Link, useParams } from 'react-router'
 import type { Reply } from '#contract/endpoint'
 import type { readSitting } from '#contract/skills'
 import { api } from '../../api'
-import { useAct } from '../../useAct'
 import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Field'
 import { ProblemNote } from '../../ui/ProblemNote'
 import { Sheet } from '../../ui/Sheet'
 import { Waiting } from '../../ui/Waiting'
+import { useAct } from '../../useAct'
 
 type Sitting = Reply<typeof readSitting>
 
 /** A paper, one question a page; answers are saved as given, time runs on the server. */
 export function SitCheck() {
   const { id = '' } = useParams()
-  const { data: sitting, error, refetch } = api.endpoints.readSitting.useQuery({ params: { id } }, { refetchOnMountOrArgChange: true })
+  const {
+    data: sitting,
+    error,
+    refetch,
+  } = api.endpoints.readSitting.useQuery({ params: { id } }, { refetchOnMountOrArgChange: true })
   if (!sitting) return <Waiting error={error} onRetry={refetch} />
   return sitting.result ? <Result sitting={sitting} result={sitting.result} /> : <Sheets sitting={sitting} />
 }
@@ -41,7 +45,11 @@ function Sheets({ sitting }: { sitting: Sitting }) {
     <main className="mx-auto max-w-[720px] px-4 py-7">
       <div className="mb-3 flex items-baseline justify-between gap-4">
         <h1 className="text-[1.7em]">{sitting.title}</h1>
-        <p role="timer" className={`font-mono text-[1.1em] ${left < 120 ? 'text-contradicted' : ''}`} aria-label={`${Math.ceil(left / 60)} minutes left`}>
+        <p
+          role="timer"
+          className={`font-mono text-[1.1em] ${left < 120 ? 'text-contradicted' : ''}`}
+          aria-label={`${Math.ceil(left / 60)} minutes left`}
+        >
           {Math.floor(left / 60)}:{String(left % 60).padStart(2, '0')}
         </p>
       </div>
@@ -77,7 +85,11 @@ function Sheets({ sitting }: { sitting: Sitting }) {
         <Button disabled={at === 0} onClick={() => setAt(at - 1)}>
           Back
         </Button>
-        <Button kind={at < sitting.questions.length - 1 ? 'main' : 'plain'} disabled={at === sitting.questions.length - 1} onClick={() => setAt(at + 1)}>
+        <Button
+          kind={at < sitting.questions.length - 1 ? 'main' : 'plain'}
+          disabled={at === sitting.questions.length - 1}
+          onClick={() => setAt(at + 1)}
+        >
           Next question
         </Button>
         <span className="ml-auto text-ink-2">
@@ -113,7 +125,9 @@ function Result({ sitting, result }: { sitting: Sitting; result: NonNullable<Sit
           <strong>
             {result.right} of {result.of} right, {result.percent} %.
           </strong>{' '}
-          {result.passed ? 'You have passed.' : `${result.passPercent} % were needed. Somebody will be in touch about what follows.`}
+          {result.passed
+            ? 'You have passed.'
+            : `${result.passPercent} % were needed. Somebody will be in touch about what follows.`}
         </p>
         <p className="mt-4">
           <Link to={`/applications/${sitting.applicationId}`} className="font-semibold text-confirmed">

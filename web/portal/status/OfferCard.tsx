@@ -1,11 +1,11 @@
 import { useState } from 'react'
 import type { Status } from '#contract/applications'
 import { writeWhen } from '#core/dates/write'
-import { useAct } from '../../useAct'
 import { Button } from '../../ui/Button'
 import { Dialog } from '../../ui/Dialog'
 import { ProblemNote } from '../../ui/ProblemNote'
 import { writeMoney } from '../../ui/write'
+import { useAct } from '../../useAct'
 
 /** The offer, and its answer. Declining is confirmed with what follows from it. */
 export function OfferCard({ id, title, offer }: { id: string; title: string; offer: NonNullable<Status['offer']> }) {
@@ -33,7 +33,12 @@ export function OfferCard({ id, title, offer }: { id: string; title: string; off
           Decline
         </Button>
       </div>
-      <Dialog open={declining} onClose={() => setDeclining(false)} title="Decline this offer?" description="The application ends with that. You can apply for other posts with everything that was confirmed.">
+      <Dialog
+        open={declining}
+        onClose={() => setDeclining(false)}
+        title="Decline this offer?"
+        description="The application ends with that. You can apply for other posts with everything that was confirmed."
+      >
         <Button kind="grave" busy={busy} onClick={() => void answer('declined')}>
           Decline the offer
         </Button>

@@ -1,16 +1,20 @@
 import type { Claim } from '#contract/claims'
 import { writeWhen } from '#core/dates/write'
-import { useAct } from '../../useAct'
 import { Button } from '../../ui/Button'
 import { TextField } from '../../ui/Field'
 import { faultAt, ProblemNote } from '../../ui/ProblemNote'
+import { useAct } from '../../useAct'
 import { DateField } from '../apply/DateField'
 import { useKept } from '../useKept'
 
 /** The renewal of a licence or certificate; what was there before stays as its history. */
 export function RenewalForm({ claim }: { claim: Claim }) {
   const { details } = claim
-  const [given, setGiven, forget] = useKept(`probatum-renewal-${claim.id}-${claim.credentialVersion}`, { number: '', issued: '', through: '' })
+  const [given, setGiven, forget] = useKept(`probatum-renewal-${claim.id}-${claim.credentialVersion}`, {
+    number: '',
+    issued: '',
+    through: '',
+  })
   const renewal = useAct('renewCredential')
   if (!('credential' in details)) return null
   const renew = async () => {
@@ -28,14 +32,35 @@ export function RenewalForm({ claim }: { claim: Claim }) {
       }}
     >
       <p className="sm:col-span-3">
-        You gave number <span className="font-mono">{details.number}</span>, valid through {writeWhen(details.through)}. Give what stands on the renewal, then add its document.
+        You gave number <span className="font-mono">{details.number}</span>, valid through {writeWhen(details.through)}.
+        Give what stands on the renewal, then add its document.
       </p>
-      <TextField label="Number on the renewal" value={given.number} onChange={(event) => set('number')(event.target.value)} error={faultAt(renewal.problem, 'number')} />
-      <DateField label="Issued" value={given.issued} onChange={set('issued')} error={faultAt(renewal.problem, 'issued')} />
-      <DateField label="Valid through" value={given.through} onChange={set('through')} error={faultAt(renewal.problem, 'through')} />
+      <TextField
+        label="Number on the renewal"
+        value={given.number}
+        onChange={(event) => set('number')(event.target.value)}
+        error={faultAt(renewal.problem, 'number')}
+      />
+      <DateField
+        label="Issued"
+        value={given.issued}
+        onChange={set('issued')}
+        error={faultAt(renewal.problem, 'issued')}
+      />
+      <DateField
+        label="Valid through"
+        value={given.through}
+        onChange={set('through')}
+        error={faultAt(renewal.problem, 'through')}
+      />
       <div className="sm:col-span-3">
         <ProblemNote problem={renewal.problem?.faults ? undefined : renewal.problem} />
-        <Button kind="main" type="submit" busy={renewal.busy} disabled={!given.number || !given.issued || !given.through}>
+        <Button
+          kind="main"
+          type="submit"
+          busy={renewal.busy}
+          disabled={!given.number || !given.issued || !given.through}
+        >
           Save the renewal
         </Button>
       </div>

@@ -2,12 +2,12 @@ import { Link, useParams } from 'react-router'
 import type { Status } from '#contract/applications'
 import { writeWhen } from '#core/dates/write'
 import { api } from '../../api'
-import { useAct } from '../../useAct'
 import { Button } from '../../ui/Button'
 import { ProblemNote } from '../../ui/ProblemNote'
 import { Sheet } from '../../ui/Sheet'
 import { Waiting } from '../../ui/Waiting'
 import { writeDayOf } from '../../ui/write'
+import { useAct } from '../../useAct'
 import { Documents } from '../apply/Documents'
 import { OfferCard } from './OfferCard'
 import { RenewalForm } from './RenewalForm'
@@ -16,7 +16,11 @@ import { TaskCard } from './TaskCard'
 /** Where an application stands: who has the ball, what to do next, what others are doing, what happened. */
 export function StatusPage() {
   const { id = '' } = useParams()
-  const { data: status, error, refetch } = api.endpoints.readStatus.useQuery({ params: { id } }, { refetchOnMountOrArgChange: true, refetchOnFocus: true })
+  const {
+    data: status,
+    error,
+    refetch,
+  } = api.endpoints.readStatus.useQuery({ params: { id } }, { refetchOnMountOrArgChange: true, refetchOnFocus: true })
   if (!status) return <Waiting error={error} onRetry={refetch} />
   return (
     <main className="mx-auto grid max-w-[1120px] gap-x-9 gap-y-6 px-4 py-7 sm:px-7 lg:grid-cols-[minmax(0,1fr)_300px]">
@@ -31,12 +35,17 @@ export function StatusPage() {
           )}
         </p>
         <h1 className="text-[2.1em]">{status.title}</h1>
-        <p className={`mt-2 rounded-sheet px-3 py-2 text-[1.1em] ${status.toDo.length > 0 ? 'bg-soon-wash font-semibold text-soon-ink' : 'bg-confirmed-wash text-confirmed'}`} data-testid="ball">
+        <p
+          className={`mt-2 rounded-sheet px-3 py-2 text-[1.1em] ${status.toDo.length > 0 ? 'bg-soon-wash font-semibold text-soon-ink' : 'bg-confirmed-wash text-confirmed'}`}
+          data-testid="ball"
+        >
           {status.ball}
         </p>
         {status.likely && (
           <p className="mt-2 text-ink-2">
-            Likely ready to start on <strong className="text-ink">{writeWhen(status.likely.likely)}</strong>, between {writeWhen(status.likely.early)} and {writeWhen(status.likely.late)}. The first day of this post is {writeWhen(status.targetStart)}.
+            Likely ready to start on <strong className="text-ink">{writeWhen(status.likely.likely)}</strong>, between{' '}
+            {writeWhen(status.likely.early)} and {writeWhen(status.likely.late)}. The first day of this post is{' '}
+            {writeWhen(status.targetStart)}.
           </p>
         )}
         {status.toDo.length > 0 && (
@@ -69,7 +78,9 @@ export function StatusPage() {
             {status.gates.map(({ gate, name, state, passedAt }) => (
               <li key={gate} className="flex justify-between gap-3">
                 <span className={state === 'later' ? 'text-ink-3' : 'font-semibold'}>{name}</span>
-                <span className="text-[0.93em] text-ink-2">{passedAt ? writeDayOf(passedAt) : state === 'next' ? 'next' : ''}</span>
+                <span className="text-[0.93em] text-ink-2">
+                  {passedAt ? writeDayOf(passedAt) : state === 'next' ? 'next' : ''}
+                </span>
               </li>
             ))}
           </ol>
@@ -100,11 +111,27 @@ function ToDo({ item, status }: { item: Status['toDo'][number]; status: Status }
       <p className="mb-2 text-ink-2">{item.why}</p>
       {item.act === 'finish' && <Go to={`/apply/${status.id}`}>Go on with the application</Go>}
       {item.act === 'explain' && <Go to={`/apply/${status.id}/work`}>Complete your history</Go>}
-      {item.act === 'sit check' && <Go to={`/applications/${status.id}/checks/${item.target}`}>{`Sit the check, ${item.minutes} minutes`}</Go>}
-      {item.act === 'answer offer' && status.offer && <OfferCard id={status.id} title={status.title} offer={status.offer} />}
-      {item.act === 'do task' && task && <TaskCard id={status.id} task={task} ready={status.offer?.answer === 'accepted'} />}
+      {item.act === 'sit check' && (
+        <Go to={`/applications/${status.id}/checks/${item.target}`}>{`Sit the check, ${item.minutes} minutes`}</Go>
+      )}
+      {item.act === 'answer offer' && status.offer && (
+        <OfferCard id={status.id} title={status.title} offer={status.offer} />
+      )}
+      {item.act === 'do task' && task && (
+        <TaskCard id={status.id} task={task} ready={status.offer?.answer === 'accepted'} />
+      )}
       {item.act === 'renew' && claim && <RenewalForm claim={claim} />}
-      {item.act === 'upload' && (claim ? <Documents claim={claim} prompt={claim.documents.some(({ state }) => state === 'sent back') ? 'Add a better copy' : 'Add the document'} /> : <Go to={`/apply/${status.id}/papers`}>Add it to your papers</Go>)}
+      {item.act === 'upload' &&
+        (claim ? (
+          <Documents
+            claim={claim}
+            prompt={
+              claim.documents.some(({ state }) => state === 'sent back') ? 'Add a better copy' : 'Add the document'
+            }
+          />
+        ) : (
+          <Go to={`/apply/${status.id}/papers`}>Add it to your papers</Go>
+        ))}
     </Sheet>
   )
 }
@@ -136,7 +163,10 @@ function Withdraw({ status }: { status: Status }) {
   return (
     <details className="text-[0.93em] text-ink-2">
       <summary className="cursor-pointer">Withdraw this application</summary>
-      <p className="my-2">Nobody will be asked anything more about you for it, and it cannot be taken up again. What was checked stays on record.</p>
+      <p className="my-2">
+        Nobody will be asked anything more about you for it, and it cannot be taken up again. What was checked stays on
+        record.
+      </p>
       <Button kind="grave" busy={busy} onClick={() => void act({ params: { id: status.id } })}>
         Withdraw
       </Button>

@@ -1,8 +1,8 @@
 import { useState } from 'react'
 import type { Status } from '#contract/applications'
-import { useAct } from '../../useAct'
 import { Button } from '../../ui/Button'
 import { ProblemNote } from '../../ui/ProblemNote'
+import { useAct } from '../../useAct'
 
 /** Something to read and acknowledge before the first day. */
 export function TaskCard({ id, task, ready }: { id: string; task: Status['tasks'][number]; ready: boolean }) {
@@ -12,18 +12,33 @@ export function TaskCard({ id, task, ready }: { id: string; task: Status['tasks'
   return (
     <div>
       <h4 className="font-title text-[1.15em]">{task.title}</h4>
-      <div className="my-2 max-h-[260px] overflow-auto rounded-sheet border border-line bg-sheet-2 p-3" tabIndex={0} role="region" aria-label={task.title}>
+      <section
+        className="my-2 max-h-[260px] overflow-auto rounded-sheet border border-line bg-sheet-2 p-3"
+        aria-label={task.title}
+        tabIndex={0}
+      >
         {task.text.split('\n\n').map((paragraph) => (
           <p key={paragraph} className="mb-2">
             {paragraph}
           </p>
         ))}
-      </div>
+      </section>
       <label className="mb-3 flex items-center gap-2">
-        <input type="checkbox" className="accent-confirmed" checked={read} onChange={(event) => setRead(event.target.checked)} />I have read and understood it.
+        <input
+          type="checkbox"
+          className="accent-confirmed"
+          checked={read}
+          onChange={(event) => setRead(event.target.checked)}
+        />
+        I have read and understood it.
       </label>
       <ProblemNote problem={problem} />
-      <Button kind="main" busy={busy} disabled={!read} onClick={() => void act({ params: { id, task: task.key }, body: { acknowledged: true } })}>
+      <Button
+        kind="main"
+        busy={busy}
+        disabled={!read}
+        onClick={() => void act({ params: { id, task: task.key }, body: { acknowledged: true } })}
+      >
         Acknowledge
       </Button>
     </div>

@@ -1,0 +1,30 @@
+import { defineConfig } from '@playwright/test'
+
+export const port = Number(process.env.CHECK_PORT ?? 4200) + 10
+
+export default defineConfig({
+  testDir: '.',
+  outputDir: '../test-results',
+  timeout: 240_000,
+  expect: { timeout: 12_000 },
+  workers: 1,
+  reporter: process.env.CI ? [['line']] : [['list']],
+  globalSetup: './start.ts',
+  use: {
+    baseURL: `http://127.0.0.1:${port}`,
+    viewport: { width: 1280, height: 800 },
+    actionTimeout: 15_000,
+    trace: 'retain-on-failure',
+    launchOptions: {
+      executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+        '--no-first-run',
+      ],
+    },
+  },
+})

@@ -1,0 +1,139 @@
+import AxeBuilder from '@axe-core/playwright'
+import { expect, type Page, test } from '@playwright/test'
+import { signIn, windowOf } from './people'
+
+/** No serious finding of axe, in light and dark. */
+async function expectAccessible(page: Page, name: string) {
+  for (const colorScheme of ['light', 'dark'] as const) {
+    await page.emulateMedia({ colorScheme, reducedMotion: 'reduce' })
+    const { violations } = await new AxeBuilder({ page })
+      .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+      .analyze()
+    const grave = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')
+    expect(
+      grave.map(
+        ({ id, nodes }) =>
+          `${name}, ${colorScheme}: ${id} at ${nodes
+            .slice(0, 3)
+            .map(({ target, failureSummary }) => `${target} ${failureSummary?.split('\n')[1] ?? ''}`)
+            .join(' | ')}`,
+      ),
+    ).toEqual([])
+  }
+}
+
+const fitsAcross = async (page: Page) =>
+  expect(
+    await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth),
+  ).toBeLessThanOrEqual(0)
+
+test('the public pages are accessible, and fit a phone', async ({ browser }) => {
+  const page = await windowOf(browser)
+  for (const place of ['/', '/vacancies/cableway-electrical-supervisor', '/sign-in', '/sign-up', '/nowhere-at-all']) {
+    await page.goto(place)
+    await page.locator('h1').first().waitFor()
+    await page.waitForLoadState('networkidle')
+    await expectAccessible(page, place)
+    await page.setViewportSize({ width: 390, height: 844 })
+    await fitsAcross(page)
+    await page.setViewportSize({ width: 1280, height: 800 })
+  }
+})
+
+test('the portal is accessible, and fits a phone', async ({ browser }) => {
+  const page = await windowOf(browser)
+  await signIn(page, 'felix.rautner@mail.example')
+  await page.getByRole('link', { name: /Cableway mechanic/ }).click()
+  await page.waitForURL(/\/apply\/[^/]+\/[^/]+/)
+  const base = page.url().replace(/\/[^/]+$/, '')
+  for (const section of ['about', 'contact', 'study', 'work', 'papers', 'declarations', 'permission', 'send']) {
+    await page.goto(`${base}/${section}`)
+    await page.locator('h1').waitFor()
+    await page.waitForLoadState('networkidle')
+    await expectAccessible(page, section)
+    await page.setViewportSize({ width: 390, height: 844 })
+    await fitsAcross(page)
+    await page.setViewportSize({ width: 1280, height: 800 })
+  }
+})
+
+test('the status page is accessible, and fits a phone', async ({ browser }) => {
+  const page = await windowOf(browser)
+  await signIn(page, 'maelle.dreau-okafor@mail.example')
+  await page.getByRole('link', { name: /Cableway electrical supervisor/ }).click()
+  await page.getByRole('heading', { name: 'What to do next' }).waitFor()
+  await expectAccessible(page, 'status')
+  await page.setViewportSize({ width: 390, height: 844 })
+  await fitsAcross(page)
+})
+
+test('the desk is accessible and can be worked from the keyboard', async ({ browser }) => {
+  const page = await windowOf(browser)
+  await signIn(page, 'ines@vallorne.example')
+  for (const queue of [
+    'today',
+    'applications',
+    'verification',
+    'skills',
+    'validity',
+    'hiring',
+    'vacancies',
+    'sources',
+    'trail',
+  ]) {
+    await page.goto(`/desk/${queue}`)
+    await page.locator('h1').first().waitFor()
+    await page.waitForLoadState('networkidle')
+    await expectAccessible(page, queue)
+  }
+  await page.goto('/desk/today')
+  await page.locator('h2').first().waitFor()
+  const person = () => page.locator('section[aria-label^="File of"] h2').textContent()
+  const first = await person()
+  await page.keyboard.press('j')
+  await expect(page.locator('section[aria-label^="File of"] h2')).not.toHaveText(first)
+  await page.keyboard.press('k')
+  await expect(page.locator('section[aria-label^="File of"] h2')).toHaveText(first)
+  await page.keyboard.press('Enter')
+  await expect(page.locator('[data-claim]').first()).toBeFocused()
+  await page.keyboard.press('?')
+  await expect(page.getByRole('dialog', { name: 'Keys of the desk' })).toBeVisible()
+  await expectAccessible(page, 'keys')
+  await page.keyboard.press('Escape')
+  await page.keyboard.press('Control+k')
+  await page.keyboard.type('wierz')
+  await page.getByRole('option', { name: /Tomasz Wierzbicki/ }).click()
+  await expect(page.getByRole('heading', { name: 'Tomasz Wierzbicki' })).toBeVisible()
+  await page.locator('button[data-claim]', { hasText: 'Rack-railway driving licence' }).click()
+  await expect(page.getByText(/contradict/).first()).toBeVisible()
+})
+
+test('a decision can be undone', async ({ browser }) => {
+  const page = await windowOf(browser)
+  await signIn(page, 'ines@vallorne.example')
+  await page.goto('/desk/today')
+  await page.getByRole('button', { name: /Kofi Brenninkmeyer/ }).click()
+  const claim = page.locator('button[data-claim]', { hasText: 'Transport Operations' })
+  await claim.click()
+  await expect(page.getByText('The source agrees in every field that matters.')).toBeVisible()
+  await page.keyboard.press('c')
+  await expect(claim.getByRole('img', { name: 'Confirmed by the source' })).toBeVisible()
+  await page.keyboard.press('z')
+  await expect(claim.getByRole('img', { name: /^Asked/ })).toBeVisible()
+})
+
+test('answers typed without a connection are kept and saved when it is back', async ({ browser }) => {
+  const page = await windowOf(browser)
+  await signIn(page, 'ingrid.haugland@mail.example')
+  await page.getByRole('link', { name: /Rope-access inspector/ }).click()
+  await page.waitForURL(/\/apply\/[^/]+\/[^/]+/)
+  await page.goto(page.url().replace(/\/[^/]+$/, '/contact'))
+  await page.getByLabel('Street and number').waitFor()
+  await page.context().setOffline(true)
+  await page.getByLabel('Street and number').fill('Hyttevegen 12')
+  await expect(page.getByText(/No connection. What you typed is kept/)).toBeVisible()
+  await page.context().setOffline(false)
+  await expect(page.getByText('Everything is saved.')).toBeVisible()
+  await page.reload()
+  await expect(page.getByLabel('Street and number')).toHaveValue('Hyttevegen 12')
+})
