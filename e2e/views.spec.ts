@@ -88,7 +88,7 @@ test('the desk is accessible and can be worked from the keyboard', async ({ brow
   }
   await page.goto('/desk/today')
   await page.locator('h2').first().waitFor()
-  const person = () => page.locator('section[aria-label^="File of"] h2').textContent()
+  const person = () => page.locator('section[aria-label^="File of"] h2').innerText()
   const first = await person()
   await page.keyboard.press('j')
   await expect(page.locator('section[aria-label^="File of"] h2')).not.toHaveText(first)

@@ -1,7 +1,5 @@
 /** The people of the demo, as data. Days are counted from the day the demo is loaded; negative is before. */
 
-export type Day = number | string
-
 export type StudyPlan = {
   source: string
   award: string

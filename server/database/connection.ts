@@ -1,6 +1,6 @@
 import { AsyncLocalStorage } from 'node:async_hooks'
 import { setTimeout as wait } from 'node:timers/promises'
-import { type ModelStatic, Sequelize, type Transaction } from 'sequelize'
+import { Sequelize, type Transaction } from 'sequelize'
 
 /**
  * Every query inside `inTransaction` belongs to its transaction: Sequelize asks this namespace for the current one, and
@@ -51,6 +51,3 @@ export function lockOf(): { lock: Transaction['LOCK']['UPDATE'] } | undefined {
   const transaction = current.getStore()?.get('transaction') as Transaction | undefined
   return transaction && { lock: transaction.LOCK.UPDATE }
 }
-
-// biome-ignore lint/suspicious/noExplicitAny: a list of models of any shape
-export type AnyModel = ModelStatic<any>

@@ -1,0 +1,124 @@
+import { spawnSync } from 'node:child_process'
+import { mkdirSync, readFileSync, rmSync } from 'node:fs'
+import { resolve } from 'node:path'
+
+/** Counts of one part; a part without a runner of tests counts as one. */
+type Counts = { passed: number; failed: number; skipped: number }
+
+type Part = { name: string; run: () => Counts }
+
+const reports = resolve('.check/reports')
+const bin = (name: string) => resolve('node_modules/.bin', name)
+
+function plain(name: string, ...commands: [string, ...string[]][]): Part {
+  return {
+    name,
+    run: () => {
+      const fine = commands.every(
+        ([command, ...given]) => spawnSync(bin(command), given, { stdio: 'inherit' }).status === 0,
+      )
+      return { passed: Number(fine), failed: Number(!fine), skipped: 0 }
+    },
+  }
+}
+
+function jest(name: 'unit' | 'server'): Part {
+  return {
+    name,
+    run: () => {
+      const report = resolve(reports, `${name}.json`)
+      const env = { ...process.env, NODE_OPTIONS: '--experimental-vm-modules --disable-warning=ExperimentalWarning' }
+      const { status } = spawnSync(
+        bin('jest'),
+        ['--selectProjects', name, '--testTimeout=30000', '--maxWorkers=2', '--json', `--outputFile=${report}`],
+        { stdio: ['ignore', 'ignore', 'inherit'], env },
+      )
+      const result = readJson(report) as
+        | { numPassedTests: number; numFailedTests: number; numPendingTests: number; numRuntimeErrorTestSuites: number }
+        | undefined
+      if (!result) return { passed: 0, failed: 1, skipped: 0 }
+      const failed = result.numFailedTests + result.numRuntimeErrorTestSuites
+      // A runner that fails without a failed test has failed all the same.
+      return {
+        passed: result.numPassedTests,
+        failed: failed === 0 && status !== 0 ? 1 : failed,
+        skipped: result.numPendingTests,
+      }
+    },
+  }
+}
+
+const browser: Part = {
+  name: 'browser',
+  run: () => {
+    const report = resolve(reports, 'browser.json')
+    const { status } = spawnSync(
+      bin('playwright'),
+      ['test', '-c', 'e2e/playwright.config.ts', '--reporter=list,json'],
+      { stdio: 'inherit', env: { ...process.env, PLAYWRIGHT_JSON_OUTPUT_NAME: report } },
+    )
+    const stats = (
+      readJson(report) as
+        | { stats?: { expected: number; unexpected: number; flaky: number; skipped: number } }
+        | undefined
+    )?.stats
+    if (!stats) return { passed: 0, failed: 1, skipped: 0 }
+    const failed = stats.unexpected + stats.flaky
+    return { passed: stats.expected, failed: failed === 0 && status !== 0 ? 1 : failed, skipped: stats.skipped }
+  },
+}
+
+const parts: Part[] = [
+  plain('form', ['biome', 'check', '.']),
+  plain(
+    'types',
+    ['tsc', '-p', 'core/tsconfig.json'],
+    ['tsc', '-p', 'tsconfig.json'],
+    ['tsc', '-p', 'web/tsconfig.json'],
+  ),
+  plain('floors', [
+    'depcruise',
+    '--config',
+    '.dependency-cruiser.cjs',
+    'core',
+    'contract',
+    'server',
+    'web',
+    'scenario',
+    'standins',
+  ]),
+  plain('unused', ['knip']),
+  jest('unit'),
+  jest('server'),
+  browser,
+]
+
+const wanted = process.argv[2] ?? 'all'
+const chosen = parts.filter(({ name }) => wanted === 'all' || wanted === name)
+if (chosen.length === 0) {
+  console.error(`There is no part "${wanted}". Parts: ${parts.map(({ name }) => name).join(', ')}.`)
+  process.exit(2)
+}
+rmSync(reports, { recursive: true, force: true })
+mkdirSync(reports, { recursive: true })
+
+const total: Counts = { passed: 0, failed: 0, skipped: 0 }
+for (const { name, run } of chosen) {
+  const begun = Date.now()
+  console.log(`\n── ${name}`)
+  const counts = run()
+  for (const key of ['passed', 'failed', 'skipped'] as const) total[key] += counts[key]
+  console.log(
+    `${name}: ${counts.passed} passed, ${counts.failed} failed, ${counts.skipped} skipped, ${Math.round((Date.now() - begun) / 1000)} s`,
+  )
+}
+console.log(`\n${total.passed} passed, ${total.failed} failed, ${total.skipped} skipped`)
+process.exit(total.failed > 0 || total.passed === 0 ? 1 : 0)
+
+function readJson(path: string): unknown {
+  try {
+    return JSON.parse(readFileSync(path, 'utf8'))
+  } catch {
+    return undefined
+  }
+}
