@@ -5,8 +5,10 @@ import { isolationCheck } from '#scenario/isolationCheck'
 import { drawPdf, drawPhoto, type Paper } from '#scenario/papers'
 import { linkIn, mailTo, signIn, windowOf } from './people'
 
+/** Run against a demo that is already up, each run is another person. */
+const family = `Halvorsen${process.env.E2E_RUNNING ?? ''}`
 const me = {
-  name: 'Runa Halvorsen',
+  name: `Runa ${family}`,
   mail: `runa.halvorsen.${Date.now()}@mail.example`,
   password: 'seven quiet marmots',
 }
@@ -93,12 +95,12 @@ test('from an open vacancy to the first day', async ({ browser }) => {
     await desk.getByRole('button', { name: new RegExp(me.name) }).click()
     await expect(desk.getByRole('heading', { name: me.name })).toBeVisible()
     await expect(desk.getByRole('group', { name: /^Life chart: 3 entries, 3 papers, no gap/ })).toBeVisible()
-    await desk.locator('button[data-claim]', { hasText: 'MSc Electrical Engineering' }).click()
+    await choose(desk, 'MSc Electrical Engineering')
     await desk.keyboard.press('l')
     await expect(desk.getByRole('dialog').getByRole('img', { name: /Degree.pdf, page 1 of 1/ })).toBeVisible()
     await desk.getByRole('button', { name: 'Readable and right' }).click()
     await expect(desk.getByRole('status').filter({ hasText: 'Seen: Degree.pdf.' }).first()).toBeVisible()
-    await desk.locator('button[data-claim]', { hasText: 'First aid at work' }).click()
+    await choose(desk, 'First aid at work')
     await desk.keyboard.press('l')
     await desk.getByRole('button', { name: 'Send back' }).click()
     await desk
@@ -121,8 +123,8 @@ test('from an open vacancy to the first day', async ({ browser }) => {
 
   let link = ''
   await test.step('4. the coordinator raises an enquiry for the degree', async () => {
-    await desk.reload()
-    await desk.locator('button[data-claim]', { hasText: 'MSc Electrical Engineering' }).click()
+    await reopen(desk)
+    await choose(desk, 'MSc Electrical Engineering')
     await desk.keyboard.press('e')
     await expect(desk.getByRole('dialog').getByText('Technische Hochschule Tannberg').first()).toBeVisible()
     await desk.getByRole('button', { name: 'Send the enquiry' }).click()
@@ -151,7 +153,7 @@ test('from an open vacancy to the first day', async ({ browser }) => {
   })
 
   await test.step('6. the desk compares, accepts with a note, and the claim is confirmed', async () => {
-    await desk.reload()
+    await reopen(desk)
     await expect(desk.getByText('One field is close, not the same.')).toBeVisible()
     await expect(desk.getByText('Number: one character, 8 against 6, easily misread in a scan.')).toBeVisible()
     await desk.keyboard.press('n')
@@ -180,7 +182,7 @@ test('from an open vacancy to the first day', async ({ browser }) => {
     await candidate.getByRole('button', { name: 'Begin now' }).click()
     await sitCheck(candidate)
     await expect(candidate.getByText('9 of 10 right, 90 %.')).toBeVisible()
-    await desk.reload()
+    await reopen(desk)
     await desk.locator('[data-claim="check-isolation"]').click()
     await expect(desk.getByText('90 %', { exact: true })).toBeVisible()
     await expect(desk.getByText(/^Right: /)).toHaveCount(1)
@@ -204,8 +206,8 @@ test('from an open vacancy to the first day', async ({ browser }) => {
     await candidate.getByRole('button', { name: 'Save the renewal' }).click()
     await candidate.getByLabel(/Add the document: Work at height/).setInputFiles(await pdfFile('Renewal', 'HW-27-0001'))
     await expect(candidate.getByText('nobody has looked at it yet').first()).toBeVisible()
-    await desk.reload()
-    await desk.locator('button[data-claim]', { hasText: 'Work at height' }).click()
+    await reopen(desk)
+    await choose(desk, 'Work at height')
     await expect(desk.getByText(/Version 2 of this paper/)).toBeVisible()
     await expect(desk.getByText(/Renewed. Before: HW-24-0001/)).toBeVisible()
     await see(desk)
@@ -217,6 +219,7 @@ test('from an open vacancy to the first day', async ({ browser }) => {
     await expect(desk.getByText(/· shortlisted/)).toBeVisible()
     await signIn(manager, 'bastian@vallorne.example')
     await manager.goto(desk.url())
+    await manager.getByRole('heading', { name: me.name }).waitFor()
     await manager.keyboard.press('m')
     await manager.getByLabel('Pay, euros a year').fill('62000')
     await manager.getByRole('button', { name: 'Make the offer' }).click()
@@ -227,7 +230,7 @@ test('from an open vacancy to the first day', async ({ browser }) => {
     await candidate.getByRole('button', { name: 'Acknowledge' }).click()
     await expect(candidate.getByText('You acknowledged “The safety handbook, edition 14”.')).toBeVisible()
 
-    await desk.reload()
+    await reopen(desk)
     await desk.keyboard.press('m')
     await expect(desk.getByText(/3 requirements are open/)).toBeVisible()
     await expect(desk.getByRole('button', { name: 'Clear to start' })).toBeDisabled()
@@ -238,9 +241,9 @@ test('from an open vacancy to the first day', async ({ browser }) => {
     await desk.getByRole('button', { name: 'Waive it' }).click()
     await expect(desk.getByText(/2 requirements are open/)).toBeVisible()
     await desk.keyboard.press('Escape')
-    await desk.locator('button[data-claim]', { hasText: 'First aid at work' }).click()
+    await choose(desk, 'First aid at work')
     await see(desk)
-    await manager.reload()
+    await reopen(manager)
     await manager.keyboard.press('m')
     await manager.getByRole('button', { name: 'Waive High-voltage switching authority' }).click()
     await manager
@@ -248,7 +251,7 @@ test('from an open vacancy to the first day', async ({ browser }) => {
       .fill('Will be issued by our own board on the first day.')
     await manager.getByRole('button', { name: 'Waive it' }).click()
     await expect(manager.getByText(/requirements up to this gate are settled/)).toBeVisible()
-    await desk.reload()
+    await reopen(desk)
     await desk.keyboard.press('m')
     await desk.getByRole('button', { name: 'Clear to start' }).click()
     await expect(desk.getByText(/· cleared to start/)).toBeVisible()
@@ -276,7 +279,7 @@ async function targetStart(page: Page): Promise<Temporal.PlainDate> {
 
 async function writeApplication(page: Page) {
   await page.getByLabel('Given names').fill('Runa')
-  await page.getByLabel('Family name').fill('Halvorsen')
+  await page.getByLabel('Family name').fill(family)
   await page.getByLabel('Date of birth').fill('1993-05-17')
   await expect(page.getByText('Everything is saved.')).toBeVisible()
   await page.reload()
@@ -372,6 +375,18 @@ async function addJob(
 async function chooseSource(page: Page, label: string, typed: string, name: string) {
   await page.getByRole('combobox', { name: label }).fill(typed)
   await page.getByRole('option', { name: new RegExp(name) }).click()
+}
+
+/** Loads the page of a file anew, and waits until it is there. */
+async function reopen(page: Page) {
+  await page.reload()
+  await page.getByRole('heading', { name: me.name }).waitFor()
+}
+
+/** Chooses a line of the file, and waits until its proof is there. */
+async function choose(desk: Page, title: string) {
+  await desk.locator('button[data-claim]', { hasText: title }).click()
+  await desk.locator(`section[aria-label^="Proof: ${title}"]`).waitFor()
 }
 
 /** Looks at the document of the chosen claim and finds it right. */
