@@ -103,7 +103,7 @@ const views: View[] = [
     name: 'desk-gate',
     as: ines,
     go: async (page) => {
-      await find(page, 'hiring', 'Clara Montserrat')
+      await find(page, 'hiring', 'Maëlle Dréau-Okafor')
       await page.keyboard.press('m')
     },
   },

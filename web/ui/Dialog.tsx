@@ -25,6 +25,12 @@ export function Dialog({ open, onClose, title, description, children, wide = fal
             event.preventDefault()
             first.focus()
           }}
+          onKeyDown={(event) => {
+            // A notice that came up meanwhile would take the key for itself.
+            if (event.key !== 'Escape' || event.defaultPrevented) return
+            event.stopPropagation()
+            onClose()
+          }}
           {...(description ? {} : { 'aria-describedby': undefined })}
           className={`fixed top-1/2 left-1/2 z-50 max-h-[90dvh] w-[calc(100vw-2rem)] -translate-x-1/2 -translate-y-1/2 overflow-auto rounded-sheet border border-line-strong bg-sheet p-5 shadow-[0_12px_40px_rgb(0_0_0/0.25)] ${wide ? 'max-w-[860px]' : 'max-w-[520px]'}`}
         >

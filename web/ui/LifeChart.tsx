@@ -188,43 +188,45 @@ export function LifeChart({ bars, papers = [], today, start, years, toleratedGap
       >
         {asTable ? 'Hide the table' : 'Show as a table'}
       </button>
-      <table className={asTable ? 'mt-1 w-full text-left' : 'sr-only'}>
-        <caption className="sr-only">The same as a table</caption>
-        <thead>
-          <tr>
-            <th>What</th>
-            <th>From</th>
-            <th>To</th>
-            <th>State</th>
-          </tr>
-        </thead>
-        <tbody>
-          {bars.map(({ id, label, lane, from, to, rung }) => (
-            <tr key={id}>
-              <td>{`${lane}: ${label}`}</td>
-              <td>{writeWhen(from)}</td>
-              <td>{to === 'present' ? 'now' : writeWhen(to)}</td>
-              <td>{rung}</td>
+      <div className={asTable ? 'mt-1 overflow-x-auto' : 'sr-only'}>
+        <table className="w-full text-left">
+          <caption className="sr-only">The same as a table</caption>
+          <thead>
+            <tr>
+              <th>What</th>
+              <th>From</th>
+              <th>To</th>
+              <th>State</th>
             </tr>
-          ))}
-          {papers.map(({ id, label, from, through, state }) => (
-            <tr key={id}>
-              <td>{label}</td>
-              <td>{writeWhen(from)}</td>
-              <td>{writeWhen(through)}</td>
-              <td>{state}</td>
-            </tr>
-          ))}
-          {life.gaps.map(({ from, through, days, certain }) => (
-            <tr key={from}>
-              <td>{certain ? 'Gap' : 'Possible gap'}</td>
-              <td>{writeWhen(from)}</td>
-              <td>{writeWhen(through)}</td>
-              <td>{writeDays(days)}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+          </thead>
+          <tbody>
+            {bars.map(({ id, label, lane, from, to, rung }) => (
+              <tr key={id}>
+                <td>{`${lane}: ${label}`}</td>
+                <td>{writeWhen(from)}</td>
+                <td>{to === 'present' ? 'now' : writeWhen(to)}</td>
+                <td>{rung}</td>
+              </tr>
+            ))}
+            {papers.map(({ id, label, from, through, state }) => (
+              <tr key={id}>
+                <td>{label}</td>
+                <td>{writeWhen(from)}</td>
+                <td>{writeWhen(through)}</td>
+                <td>{state}</td>
+              </tr>
+            ))}
+            {life.gaps.map(({ from, through, days, certain }) => (
+              <tr key={from}>
+                <td>{certain ? 'Gap' : 'Possible gap'}</td>
+                <td>{writeWhen(from)}</td>
+                <td>{writeWhen(through)}</td>
+                <td>{writeDays(days)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
     </figure>
   )
 }

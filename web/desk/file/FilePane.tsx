@@ -98,7 +98,7 @@ function mostPressing<T extends { wants: string }>(rows: readonly T[]): T | unde
     const found = rows.find(({ wants }) => wants.startsWith(start))
     if (found) return found
   }
-  return rows[0]
+  return rows.find(({ wants }) => wants !== '') ?? rows[0]
 }
 
 /** A paper that lapses before it has to is drawn as one that fades, even if that is months away. */
