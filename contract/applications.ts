@@ -1,14 +1,13 @@
 import { type Static, Type } from '@sinclair/typebox'
 import type { Form } from '#core/form/form'
 import type { Outcome, Requirement } from '#core/requirements/requirement'
+import { Answers } from './answers'
 import { Claim } from './claims'
 import { endpoint } from './endpoint'
 import { Day, Done, Id, listOfCore, Moment, ofCore, oneOf, orNull, Version } from './shapes'
 
 export const stages = ['being written', 'sent', 'shortlisted', 'offered', 'cleared', 'withdrawn', 'declined'] as const
 export type Stage = (typeof stages)[number]
-
-export const Answers = Type.Record(Type.String({ maxLength: 80 }), Type.String({ maxLength: 4000 }))
 
 const candidate = ['candidate'] as const
 const byId = Type.Object({ id: Id })

@@ -50,7 +50,14 @@ export const CredentialDetails = Type.Object({
   through: Type.Union([PartialDay, Type.Literal('does not expire'), Type.Literal('unknown')]),
 })
 
-export const ClaimDetails = Type.Union([StudyDetails, WorkDetails, CredentialDetails])
+/** A paper that a question of a form asks for; nobody is asked about it, somebody looks at it. */
+export const PaperDetails = Type.Object({
+  kind: Type.Literal('paper'),
+  ...SourceChoice,
+  question: Type.String({ maxLength: 80 }),
+  title: ShortText,
+})
+export const ClaimDetails = Type.Union([StudyDetails, WorkDetails, CredentialDetails, PaperDetails])
 export type ClaimDetails = Static<typeof ClaimDetails>
 
 export const documentStates = ['to look at', 'seen', 'sent back', 'replaced'] as const

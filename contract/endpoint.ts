@@ -7,7 +7,17 @@ export type Role = (typeof roles)[number]
 export type Who = 'anyone' | 'signed-in' | 'bearer-of-link' | readonly Role[]
 
 /** What a change makes out of date, so that a client reads it again. */
-export const topics = ['session', 'vacancies', 'draft', 'status', 'desk', 'sitting', 'enquiry', 'clock'] as const
+export const topics = [
+  'session',
+  'vacancies',
+  'rules',
+  'draft',
+  'status',
+  'desk',
+  'sitting',
+  'enquiry',
+  'clock',
+] as const
 export type Topic = (typeof topics)[number]
 
 type Method = 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE'

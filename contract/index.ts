@@ -4,6 +4,7 @@ import * as claims from './claims'
 import * as demo from './demo'
 import * as desk from './desk'
 import type { Endpoint } from './endpoint'
+import * as rules from './rules'
 import * as skills from './skills'
 import * as sources from './sources'
 import * as vacancies from './vacancies'
@@ -12,6 +13,7 @@ import * as verification from './verification'
 const everything = {
   ...accounts,
   ...vacancies,
+  ...rules,
   ...claims,
   ...applications,
   ...sources,

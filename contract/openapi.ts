@@ -1,6 +1,7 @@
 import type { TSchema } from '@sinclair/typebox'
 import type { Endpoint } from './endpoint'
 import { contract } from './index'
+import { ConditionSchema } from './rules'
 
 /** The OpenAPI 3.1 document of all endpoints, made from the same values that serve them. */
 export function openApi(title: string, version: string) {
@@ -15,7 +16,7 @@ export function openApi(title: string, version: string) {
     paths,
     components: {
       securitySchemes: { session: { type: 'apiKey', in: 'cookie', name: 'probatum' } },
-      schemas: { Problem: problem },
+      schemas: { Problem: problem, Condition: ConditionSchema },
     },
   }
 }

@@ -52,7 +52,16 @@ export const readVacancy = endpoint({
   reply: Type.Intersect([
     VacancyLine,
     Type.Object({
-      duties: Type.Array(Type.String()),
+      duties: Type.Object({ type: Type.Literal('doc'), content: Type.Optional(Type.Array(Type.Any())) }),
+      state: Type.String(),
+      opensAt: Moment,
+      intake: orNull(
+        Type.Object({
+          title: Type.String(),
+          rankUpTo: Type.Integer(),
+          others: Type.Array(Type.Object({ slug: Type.String(), title: Type.String(), place: Type.String() })),
+        }),
+      ),
       headcount: Type.Integer(),
       open: Type.Boolean(),
       requirements: listOfCore<Requirement>(),

@@ -260,6 +260,7 @@ test('from an open vacancy to the first day', async ({ browser }) => {
   await test.step('10. she sees all of it on her status page', async () => {
     await candidate.reload()
     await expect(candidate.getByTestId('ball')).toHaveText('All done. See you on the first day.')
+    await candidate.getByRole('button', { name: /^Show the \d+ before that/ }).click()
     for (const happened of [
       'You sent your application',
       'We asked Technische Hochschule Tannberg',

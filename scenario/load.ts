@@ -25,12 +25,15 @@ import { passGate } from '#server/hiring/passGate'
 import { waive } from '#server/hiring/waive'
 import { hashOf } from '#server/http/tokens'
 import { Message } from '#server/messages/model'
+import { saveSharedSection } from '#server/rules/library'
 import { addCheck, bankOf } from '#server/skills/checks'
 import { Sitting } from '#server/skills/model'
 import { beginSitting, handInSitting, saveSittingAnswer } from '#server/skills/sit'
 import { addSource } from '#server/sources/sources'
 import type { Fixed } from '#server/start'
-import { addVacancy, vacancyById } from '#server/vacancies/vacancies'
+import { saveIntake } from '#server/vacancies/intakes'
+import { createVacancy } from '#server/vacancies/setUp'
+import { addVacancy, vacancyById, vacancyBySlug } from '#server/vacancies/vacancies'
 import { askRegister } from '#server/verification/askRegister'
 import { decideClaim } from '#server/verification/decide'
 import { seeDocument, sendDocumentBack } from '#server/verification/documents'
@@ -38,6 +41,7 @@ import { Enquiry, EnquiryLink } from '#server/verification/model'
 import { raiseEnquiry } from '#server/verification/raiseEnquiry'
 import { replyToEnquiry } from '#server/verification/reply'
 import { claimedStatement } from '#server/verification/statement'
+import { betterContact, library } from './form'
 import { isolationCheck } from './isolationCheck'
 import { drawPdf, drawPhoto, type Paper } from './papers'
 import {
@@ -93,7 +97,8 @@ export async function loadScenario(fixed: Fixed, registersFile: string, loadedAt
           .toZonedDateTime({ timeZone: fixed.config.timeZone, plainTime: `${String(hour).padStart(2, '0')}:00` })
           .epochMilliseconds,
       )
-    for (const vacancy of vacanciesOn(dayAt, isoDay, fixed.config.timeZone)) await addVacancy(vacancy)
+    for (const vacancy of vacanciesOn(dayAt, isoDay, fixed.config.timeZone))
+      await addVacancy(depsAt(world, -60), vacancy)
     const passwordHash = await hash(demoPassword)
     for (const { name, mail, roles } of staff) {
       const account = await AccountRow.create({
@@ -108,6 +113,7 @@ export async function loadScenario(fixed: Fixed, registersFile: string, loadedAt
       world.desk[roles[0]] = { kind: 'account', id: account.id, name, mail, roles: [...roles] as Role[] }
     }
   })
+  await inTransaction(fixed.sequelize, () => setUpVacancies(world))
   for (const plan of people) registerOf(world, plan)
   writeFileSync(registersFile, JSON.stringify(world.registers, null, 2))
   for (const plan of people) await play(world, plan)
@@ -152,6 +158,30 @@ async function play(world: World, plan: PersonPlan) {
   for (const [index, act] of [...plan.acts].sort((a, b) => a.day - b.day).entries()) {
     await perform({ world, plan, actor, applicationId: id, claimIds, deps: depsAt(world, act.day, index * 4) }, act)
   }
+}
+
+/** What the coordinator has set up: the common library, a group of posts, and a vacancy that is still a draft. */
+async function setUpVacancies(world: World) {
+  const coordinator = world.desk.coordinator!
+  const deps = depsAt(world, -60)
+  for (const section of library)
+    await saveSharedSection(deps, coordinator, section.key, { basedOn: 0, section, note: 'First version' })
+  await saveSharedSection(depsAt(world, -6), coordinator, 'contact', {
+    basedOn: 1,
+    section: betterContact,
+    note: 'One address instead of three lines; a postcode finds its town',
+  })
+  const stations = await Promise.all(
+    ['station-lead-oberfeld', 'station-lead-hochsattel', 'rescue-lead'].map((slug) => vacancyBySlug(slug)),
+  )
+  await saveIntake(depsAt(world, -20), coordinator, {
+    version: 0,
+    title: 'Spring intake',
+    rankUpTo: 2,
+    vacancies: stations.map(({ id }) => id),
+  })
+  const { id } = await vacancyBySlug('rescue-lead')
+  await createVacancy(depsAt(world, -2), coordinator, { title: 'Avalanche-control specialist', copyOf: id })
 }
 
 async function writeFile(

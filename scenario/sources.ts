@@ -34,6 +34,7 @@ export const sources: (NewSource & { key: string })[] = [
     mail: 'pruefungsamt@tannberg.example',
     register: 'tannberg-degrees',
     answerWorkingDays: 8,
+    accreditedFields: ['0713', '0714'],
   },
   {
     key: 'lumira',

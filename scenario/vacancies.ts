@@ -1,6 +1,7 @@
+import type { Section } from '#core/form/form'
 import type { Requirement } from '#core/requirements/requirement'
 import type { NewVacancy } from '#server/vacancies/vacancies'
-import { form } from './form'
+import { form, formWith } from './form'
 
 const boss = ['hiring manager', 'administrator']
 
@@ -123,10 +124,58 @@ const onboarding = [
   },
 ]
 
-type Post = Omit<
-  NewVacancy,
-  'form' | 'onboarding' | 'timeZone' | 'opensAt' | 'closesAt' | 'targetStart' | 'payBand'
-> & { opened: number; closesIn: number; startsIn: number }
+type Post = Omit<NewVacancy, 'rules' | 'duties' | 'timeZone' | 'opensAt' | 'closesAt' | 'targetStart'> & {
+  duties: string[]
+  requirements: Requirement[]
+  /** Sections that only this post asks. */
+  asks?: Section
+  opened: number
+  closesIn: number
+  startsIn: number
+}
+
+const rescueDuty: Section = {
+  key: 'rescue',
+  title: 'Being called',
+  heading: 'When could you be called?',
+  intro: 'Rescue happens at night and in bad weather. Tell us what is possible for you.',
+  holds: 'questions',
+  questions: [
+    {
+      key: 'rescue.minutes',
+      label: 'How many minutes from your door to the valley station?',
+      kind: 'number',
+      unit: 'minutes',
+      least: 0,
+      most: 600,
+      required: true,
+      blanks: ['unknown'],
+      help: 'If you would move here, say that you do not know yet.',
+    },
+    { key: 'rescue.winter', label: 'Would you lead in winter?', kind: 'yes or no', required: true },
+    {
+      key: 'rescue.seasons',
+      label: 'How many winters have you led in the open?',
+      kind: 'number',
+      least: 0,
+      most: 50,
+      required: true,
+      when: { fact: 'rescue.winter', is: 'yes' },
+    },
+    {
+      key: 'rescue.dog',
+      label: 'Papers of your rescue dog',
+      kind: 'document',
+      required: false,
+      help: 'If you work with one.',
+    },
+  ],
+}
+
+const listItem = (text: string) => ({
+  type: 'listItem',
+  content: [{ type: 'paragraph', content: [{ type: 'text', text }] }],
+})
 
 const posts: Post[] = [
   {
@@ -334,12 +383,100 @@ const posts: Post[] = [
     closesIn: 14,
     startsIn: 30,
   },
-]
-
-const bands: [number, string][] = [
-  [5_000_000, '40,000 to 50,000'],
-  [6_000_000, '50,000 to 60,000'],
-  [Number.POSITIVE_INFINITY, '60,000 to 75,000'],
+  {
+    slug: 'station-lead-oberfeld',
+    title: 'Station lead',
+    family: 'Operations',
+    place: 'Oberfeld',
+    payFrom: 4_400_000,
+    payTo: 5_000_000,
+    contract: 'Permanent',
+    hours: 'Full time, weekends',
+    headcount: 1,
+    summary: 'Lead eight people at the middle station, and know every guest who comes twice.',
+    duties: [
+      'Plan shifts for eight people',
+      'Open and close the station safely',
+      'Speak for the valley when things stop',
+    ],
+    requirements: [permission, history(3), studySent(3), studySeen, firstAid, work, offer, handbook],
+    opened: -20,
+    closesIn: 22,
+    startsIn: 70,
+  },
+  {
+    slug: 'station-lead-hochsattel',
+    title: 'Station lead',
+    family: 'Operations',
+    place: 'Hochsattel',
+    payFrom: 4_600_000,
+    payTo: 5_200_000,
+    contract: 'Permanent',
+    hours: 'Full time, weekends',
+    headcount: 1,
+    summary: 'Lead the top station at 2,850 metres, where the weather decides and you decide with it.',
+    duties: [
+      'Plan shifts for five people',
+      'Decide with the control room on wind and visibility',
+      'Keep the shelter ready',
+    ],
+    requirements: [permission, history(3), studySent(3), studySeen, firstAid, medical, work, offer, handbook],
+    opened: -20,
+    closesIn: 22,
+    startsIn: 70,
+  },
+  {
+    slug: 'rescue-lead',
+    title: 'Rescue lead',
+    family: 'Rescue',
+    place: 'Vallorne valley station',
+    payFrom: 5_400_000,
+    payTo: 6_400_000,
+    contract: 'Permanent',
+    hours: 'Full time, on call',
+    headcount: 1,
+    summary: 'Lead evacuations of cabins and trains, train everyone for them, and be called at night.',
+    duties: [
+      'Keep evacuation plans and equipment ready',
+      'Lead two full exercises a year',
+      'Be on call one week in three',
+    ],
+    asks: rescueDuty,
+    requirements: [
+      permission,
+      history(5),
+      studySent(3),
+      studySeen,
+      credential('rope-access', 'Rope access or work at height', {
+        gate: 'offer',
+        alternatives: [{ kind: 'credential', credential: 'work-at-height' }],
+      }),
+      credential('blasting', 'Avalanche blasting permit', {
+        when: { fact: 'rescue.winter', is: 'yes' },
+        why: 'Who leads in winter clears slopes before the first train.',
+      }),
+      {
+        ...isolationCheck,
+        exempt: {
+          when: {
+            any: [
+              { fact: 'file.accreditedFields', holds: '0713' },
+              { fact: 'file.credentials', holds: 'hv-switching' },
+            ],
+          },
+          because: 'an accredited programme or a switching authority has taught it',
+        },
+      },
+      medical,
+      firstAid,
+      work,
+      offer,
+      handbook,
+    ],
+    opened: -10,
+    closesIn: 24,
+    startsIn: 80,
+  },
 ]
 
 /** The vacancies as they stand on the day the demo is loaded; closing is at 17:00 of the time zone. */
@@ -348,11 +485,11 @@ export function vacanciesOn(
   isoDay: (offset: number) => string,
   timeZone: string,
 ): NewVacancy[] {
-  return posts.map(({ opened, closesIn, startsIn, ...post }) => ({
+  return posts.map(({ opened, closesIn, startsIn, duties, requirements, asks, ...post }) => ({
     ...post,
-    payBand: bands.find(([below]) => (post.payFrom + post.payTo) / 2 < below)![1],
-    form,
-    onboarding,
+    duties: { type: 'doc', content: [{ type: 'bulletList', content: duties.map(listItem) }] },
+    decidedBy: 'bastian@vallorne.example',
+    rules: { form: asks ? formWith(asks) : form, requirements, onboarding },
     timeZone,
     opensAt: dayAt(opened, 8),
     closesAt: dayAt(closesIn, 17),

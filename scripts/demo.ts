@@ -60,6 +60,7 @@ try {
     DATABASE_URL: database.url,
     SMTP_URL: `smtp://127.0.0.1:${ports.smtp}`,
     REGISTER_URL: `http://127.0.0.1:${ports.standins}/registers`,
+    PLACES_URL: `http://127.0.0.1:${ports.standins}/places`,
     DEMO: 'yes',
     LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn',
   })

@@ -4,6 +4,7 @@ import helmet from 'koa-helmet'
 import send from 'koa-send'
 import serveStatic from 'koa-static'
 import { openApi } from '#contract/openapi'
+import { ConditionSchema, RulesFile } from '#contract/rules'
 import { accountRoutes } from './accounts/routes'
 import { applicationRoutes } from './applications/routes'
 import { auditRoutes } from './audit/routes'
@@ -15,6 +16,7 @@ import { serveDocuments } from './documents/serveBytes'
 import { hiringRoutes } from './hiring/routes'
 import { Problem } from './http/problems'
 import { serve } from './http/serve'
+import { rulesRoutes } from './rules/routes'
 import { skillsRoutes } from './skills/routes'
 import { sourceRoutes } from './sources/routes'
 import { vacancyRoutes } from './vacancies/routes'
@@ -23,6 +25,7 @@ import { verificationRoutes } from './verification/routes'
 export const routes = [
   ...accountRoutes,
   ...vacancyRoutes,
+  ...rulesRoutes,
   ...applicationRoutes,
   ...claimRoutes,
   ...sourceRoutes,
@@ -49,6 +52,14 @@ export function makeApp(deps: Omit<Deps, 'clock'>): Koa {
   serveDocuments(router, deps)
   router.get('/api/openapi.json', (ctx: Context) => {
     ctx.body = openApi(`Probatum for ${deps.config.operator}`, '1.0.0')
+  })
+  router.get('/api/schemas/rules.json', (ctx: Context) => {
+    ctx.type = 'application/schema+json'
+    ctx.body = JSON.stringify({
+      $schema: 'https://json-schema.org/draft/2020-12/schema',
+      ...RulesFile,
+      $defs: { condition: ConditionSchema },
+    })
   })
   router.all('/api/{*rest}', () => {
     throw new Problem(404, 'no-such-endpoint', 'There is no such endpoint.')

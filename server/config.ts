@@ -11,6 +11,8 @@ export type Config = {
   registerUrl: string
   /** Milliseconds after which a register counts as silent. */
   registerPatienceMs: number
+  /** The postcode directory: `GET {placesUrl}/{country}/{postcode}`. */
+  placesUrl: string
   operator: string
   contact: string
   timeZone: string
@@ -32,6 +34,7 @@ export function readConfig(env: NodeJS.ProcessEnv = process.env): Config {
     mailFrom: env.MAIL_FROM ?? 'Vallorne Mountain Lines <applications@vallorne.example>',
     registerUrl: env.REGISTER_URL ?? 'http://127.0.0.1:4103/registers',
     registerPatienceMs: Number(env.REGISTER_PATIENCE_MS ?? 8000),
+    placesUrl: env.PLACES_URL ?? 'http://127.0.0.1:4103/places',
     operator: env.OPERATOR ?? 'Vallorne Mountain Lines',
     contact: env.CONTACT ?? 'applications@vallorne.example',
     timeZone: env.TIME_ZONE ?? 'Europe/Vienna',

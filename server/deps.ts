@@ -4,6 +4,7 @@ import type { Temporal } from 'temporal-polyfill'
 import type { Role } from '#contract/endpoint'
 import type { Config } from './config'
 import type { Mailer } from './outside/mail'
+import type { Places } from './outside/places'
 import type { Registers } from './outside/registers'
 
 export type Clock = { now: () => Date; today: () => Temporal.PlainDate }
@@ -16,6 +17,7 @@ export type Deps = {
   log: Logger
   mailer: Mailer
   registers: Registers
+  places: Places
 }
 
 /** Who acts. A link's bearer has no account; the system acts in jobs. */

@@ -7,8 +7,10 @@ import { connect } from './database/connection'
 import { migrate } from './database/migrate'
 import { defineModels } from './database/models'
 import type { Deps } from './deps'
+import { stopThreads } from './jobs/threads'
 import { startWorking } from './jobs/work'
 import { smtpMailer } from './outside/mail'
+import { httpPlaces } from './outside/places'
 import { httpRegisters } from './outside/registers'
 
 export type Fixed = Omit<Deps, 'clock'>
@@ -24,6 +26,7 @@ export async function prepare(config: Config, log: Logger = pino({ level: config
     log,
     mailer: smtpMailer(config.smtpUrl, config.mailFrom),
     registers: httpRegisters(config.registerUrl, config.registerPatienceMs),
+    places: httpPlaces(config.placesUrl),
   }
 }
 
@@ -39,6 +42,7 @@ export async function start(fixed: Fixed): Promise<{ port: number; stop: () => P
       server.closeAllConnections()
       await new Promise((done) => server.close(done))
       await worker.stop()
+      await stopThreads()
       fixed.mailer.close()
       await fixed.sequelize.close()
     },

@@ -1,9 +1,10 @@
 import { createServer } from 'node:http'
 import { openMailbox } from './mailbox'
 import { answerMailbox } from './mailboxPage'
+import { answerPlaces } from './places'
 import { answerRegisters, openRegisters } from './registers'
 
-/** The outside world in one process: a mail server with a mailbox page, and registers over HTTP. */
+/** The outside world in one process: a mail server with a mailbox page, registers and a postcode directory over HTTP. */
 const smtpPort = Number(process.env.SMTP_PORT ?? 4102)
 const httpPort = Number(process.env.STANDINS_PORT ?? 4103)
 
@@ -14,7 +15,9 @@ const server = createServer((request, response) => {
   const url = new URL(request.url ?? '/', 'http://standins')
   const answered = url.pathname.startsWith('/registers')
     ? answerRegisters(registers, request, url, response)
-    : answerMailbox(mailbox, url, response)
+    : url.pathname.startsWith('/places')
+      ? answerPlaces(url, response)
+      : answerMailbox(mailbox, url, response)
   answered.catch((error: unknown) => {
     response.writeHead(500, { 'Content-Type': 'text/plain; charset=utf-8' }).end(String(error))
   })

@@ -77,7 +77,7 @@ export async function openHouse(name: string) {
         .toZonedDateTime({ timeZone: config.timeZone, plainTime: Temporal.PlainTime.from({ hour }) }).epochMilliseconds,
     )
   for (const vacancy of vacanciesOn(at, (offset) => today.add({ days: offset }).toString(), config.timeZone))
-    await addVacancy(vacancy)
+    await addVacancy(deps, vacancy)
   const running = await start(fixed)
   const address = `http://127.0.0.1:${running.port}`
 

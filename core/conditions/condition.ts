@@ -1,3 +1,5 @@
+import { partialDate, readPartialDate, spanOf } from '../dates/partialDate'
+
 /** What is known so far: answers and facts by name. A name that is absent has not been answered yet. */
 export type Facts = Readonly<Record<string, FactValue | undefined>>
 export type FactValue = string | number | boolean | readonly string[]
@@ -9,6 +11,9 @@ export type Comparison =
   | { fact: string; atMost: number }
   /** The fact is a list and holds this value. */
   | { fact: string; holds: string }
+  /** The fact is a partial date; `2021` against a day in 2021 is undecided. */
+  | { fact: string; onOrBefore: string }
+  | { fact: string; onOrAfter: string }
 
 /** A condition over answers and facts. An empty `all` holds; an empty `any` does not; `none` holds if no part does. */
 export type Condition =
@@ -68,13 +73,32 @@ function inverted({ truth, because, deciding }: Judgement): Judgement {
   return { truth: truth === 'undecided' ? truth : !truth, because, deciding }
 }
 
-function compare(comparison: Comparison, value: FactValue): boolean {
+function compare(comparison: Comparison, value: FactValue): Truth {
   if ('is' in comparison) return value === comparison.is
   if ('oneOf' in comparison)
     return (typeof value === 'string' || typeof value === 'number') && comparison.oneOf.includes(value)
   if ('atLeast' in comparison) return typeof value === 'number' && value >= comparison.atLeast
   if ('atMost' in comparison) return typeof value === 'number' && value <= comparison.atMost
-  return Array.isArray(value) && value.includes(comparison.holds)
+  if ('holds' in comparison) return Array.isArray(value) && value.includes(comparison.holds)
+  return 'onOrBefore' in comparison
+    ? reaches(value, comparison.onOrBefore, 'before')
+    : reaches(value, comparison.onOrAfter, 'after')
+}
+
+/** Whether every reading of a partial date lies on this side of a limit, none does, or it depends on the reading. */
+function reaches(value: FactValue, limit: string, side: 'before' | 'after'): Truth {
+  if (typeof value !== 'string') return false
+  const read = readPartialDate(value)
+  if (!read.ok) return false
+  const bound = spanOf(partialDate(limit))
+  const { earliest, latest } = spanOf(read.value)
+  const [first, last] = [String(earliest), String(latest)]
+  if (side === 'before') {
+    const end = String(bound.latest)
+    return last <= end ? true : first > end ? false : 'undecided'
+  }
+  const begin = String(bound.earliest)
+  return first >= begin ? true : last < begin ? false : 'undecided'
 }
 
 /** Every fact a condition looks at, once each. */

@@ -20,6 +20,7 @@ const usual: Record<Step['what'], Duration> = {
   sign: [1, 3, 7],
   'do task': [1, 2, 6],
   'make offer': [1, 3, 6],
+  pay: [1, 3, 7],
 }
 
 export type Forecast = {

@@ -1,7 +1,7 @@
 import { Temporal } from 'temporal-polyfill'
 import { evaluate } from '../requirements/evaluate'
 import type { FileFacts, Requirement } from '../requirements/requirement'
-import { answerRequirements, type Form, faultOf, type Question, sectionOf } from './form'
+import { answerRequirements, type Form, type Question, sectionOf } from './form'
 
 const question = (over: Partial<Question>): Question => ({
   key: 'q',
@@ -46,17 +46,53 @@ test('a yes asks for its explanation, a no does not, and what is optional is not
   expect(states({ dismissed: 'yes', 'dismissed.because': 'A misunderstanding.' })).toEqual(['met', 'met'])
 })
 
-test.each([
-  [question({ limit: 3 }), 'four', { code: 'too-long', limit: 3 }],
-  [question({ limit: 3 }), 'añ😀', undefined],
-  [question({ kind: 'mail' }), 'a@b', { code: 'not-a-mail-address' }],
-  [question({ kind: 'phone' }), '0512 555', { code: 'not-a-phone-number' }],
-  [question({ kind: 'phone' }), '+43 512 555 0100', undefined],
-  [question({ kind: 'date' }), '9.7.2021', { code: 'not-a-date' }],
-  [question({ kind: 'yes or no' }), 'perhaps', { code: 'not-an-option' }],
-  [question({ kind: 'one of', options: ['a', 'b'] }), 'c', { code: 'not-an-option' }],
-  [question({}), '', undefined],
-])('%j with the answer "%s" is %j', (asked, answer, fault) => expect(faultOf(asked, answer)).toEqual(fault))
+test('an answer can ask for a document, and a question is asked only while its condition and its section’s hold', () => {
+  const asked: Form = [
+    {
+      ...form[0]!,
+      when: { fact: 'file.studyLevel', atLeast: 6 },
+      questions: [
+        question({ key: 'abroad', kind: 'yes or no', paper: 'yes' }),
+        question({ key: 'where', kind: 'country', when: { fact: 'abroad', is: 'yes' } }),
+      ],
+    },
+  ]
+  const states = (level: number, answers: FileFacts['answers']) =>
+    evaluate(answerRequirements(asked), {
+      ...facts(answers),
+      claims: [
+        { id: 's', kind: 'study', label: 'S', rung: 'claimed', paper: 'none', enquiry: 'none', level },
+        ...(answers.paper
+          ? [
+              {
+                id: 'p',
+                kind: 'paper' as const,
+                label: 'P',
+                rung: 'claimed' as const,
+                paper: 'to look at' as const,
+                enquiry: 'none' as const,
+                question: 'abroad',
+              },
+            ]
+          : []),
+      ],
+    }).map(({ requirement, state }) => [requirement, state])
+  expect(states(5, {})).toEqual([
+    ['answer:abroad', 'not needed'],
+    ['paper:abroad', 'not needed'],
+    ['answer:where', 'not needed'],
+  ])
+  expect(states(6, { abroad: 'yes' })).toEqual([
+    ['answer:abroad', 'met'],
+    ['paper:abroad', 'unmet'],
+    ['answer:where', 'unmet'],
+  ])
+  expect(states(6, { abroad: 'yes', where: 'France', paper: 'x' }).map(([, state]) => state)).toEqual([
+    'met',
+    'met',
+    'met',
+  ])
+})
 
 test('each requirement is settled in its section, and some in none', () => {
   const asks = (ask: Requirement['asks']) => sectionOf(form, { ...answerRequirements(form)[0]!, asks: ask })?.key

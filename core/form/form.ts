@@ -1,19 +1,67 @@
+import type { Condition } from '../conditions/condition'
 import type { Requirement } from '../requirements/requirement'
+
+export const questionKinds = [
+  'text',
+  'long text',
+  'number',
+  'money',
+  'date',
+  'partial date',
+  'yes or no',
+  'one of',
+  'several of',
+  'ranked choice',
+  'country',
+  'country and region',
+  'address',
+  'phone',
+  'mail',
+  'identity number',
+  'document',
+  'declaration',
+  'records',
+] as const
+export type QuestionKind = (typeof questionKinds)[number]
+
+/** Answers that say honestly that there is none: nobody has to invent a value to get past a question. */
+export const blanks = ['unknown', 'does not apply', 'does not expire', 'present'] as const
+export type Blank = (typeof blanks)[number]
 
 export type Question = {
   key: string
   label: string
-  kind: 'text' | 'long text' | 'date' | 'mail' | 'phone' | 'yes or no' | 'one of' | 'country'
+  kind: QuestionKind
   required: boolean
   help?: string
+  /** Asked only while this holds. */
+  when?: Condition
+  /** What may be chosen: one of, several of, ranked choice. */
   options?: readonly string[]
+  /** How many may be ranked. */
+  rankUpTo?: number
   /** Longest answer in characters. */
   limit?: number
+  /** Smallest and largest number; in whole units of the currency for money. */
+  least?: number
+  most?: number
+  /** What a number counts, or the currency of money (ISO 4217). */
+  unit?: string
   /** The answer that asks for an explanation, kept under `${key}.because`. */
   explain?: 'yes' | 'no'
+  /** The answer that asks for a document. */
+  paper?: 'yes' | 'no'
+  /** The honest blanks that may stand instead of an answer. */
+  blanks?: readonly Blank[]
+  /** Roles that may read the answer; absent means everybody at the desk. */
+  seenBy?: readonly string[]
+  /** What each record of a list of records asks; plain kinds only. */
+  parts?: readonly Question[]
   /** What the browser may fill in (HTML autocomplete token). */
   fill?: string
 }
+
+export const sectionHolds = ['questions', 'study', 'work', 'credentials', 'permission', 'send'] as const
 
 export type Section = {
   key: string
@@ -21,70 +69,76 @@ export type Section = {
   /** The question the section puts, as its heading. */
   heading: string
   intro: string
-  holds: 'questions' | 'study' | 'work' | 'credentials' | 'permission' | 'send'
+  holds: (typeof sectionHolds)[number]
   questions: readonly Question[]
+  /** Asked only while this holds. */
+  when?: Condition
+  /** The section of the common library this one is a copy of, and which version of it. */
+  shared?: { key: string; version: number }
 }
 
 export type Form = readonly Section[]
 
-/** A form with a required question asks for its answer before sending; so does the explanation a given answer needs. */
+/** A question of a form asks for its answer before sending; so does the explanation or the document a given answer needs. */
 export function answerRequirements(form: Form): Requirement[] {
-  return questionsOf(form).flatMap((question) => {
-    const asked: Requirement = {
-      key: `answer:${question.key}`,
-      title: question.label,
-      why: 'The form asks for it.',
-      gate: 'send',
-      asks: { kind: 'answer', question: question.key },
-      rung: 'claimed',
-      waivableBy: [],
-    }
-    const because: Requirement = {
-      ...asked,
-      key: `answer:${becauseKey(question.key)}`,
-      title: `${question.label}: what happened`,
-      asks: { kind: 'answer', question: becauseKey(question.key) },
-      when: { fact: question.key, is: question.explain ?? '' },
-    }
-    return [...(question.required ? [asked] : []), ...(question.explain ? [because] : [])]
-  })
+  return form.flatMap((section) =>
+    section.questions.flatMap((question) => {
+      const while_ = (...conditions: (Condition | undefined)[]) => bothOf(section.when, question.when, ...conditions)
+      const asked: Requirement = {
+        key: `answer:${question.key}`,
+        title: question.label,
+        why: 'The form asks for it.',
+        gate: 'send',
+        asks:
+          question.kind === 'document'
+            ? { kind: 'document', question: question.key }
+            : { kind: 'answer', question: question.key },
+        rung: 'claimed',
+        ...(question.kind === 'document' ? { paper: true } : {}),
+        when: while_(),
+        waivableBy: [],
+      }
+      const because: Requirement = {
+        ...asked,
+        key: `answer:${becauseKey(question.key)}`,
+        title: `${question.label}: what happened`,
+        asks: { kind: 'answer', question: becauseKey(question.key) },
+        when: while_({ fact: question.key, is: question.explain ?? '' }),
+      }
+      const paper: Requirement = {
+        ...asked,
+        key: `paper:${question.key}`,
+        title: `${question.label}: the document`,
+        asks: { kind: 'document', question: question.key },
+        paper: true,
+        when: while_({ fact: question.key, is: question.paper ?? '' }),
+      }
+      return [
+        ...(question.required ? [asked] : []),
+        ...(question.explain ? [because] : []),
+        ...(question.paper ? [paper] : []),
+      ]
+    }),
+  )
+}
+
+function bothOf(...conditions: (Condition | undefined)[]): Condition | undefined {
+  const given = conditions.filter((condition) => condition !== undefined)
+  return given.length > 1 ? { all: given } : given[0]
 }
 
 export const questionsOf = (form: Form): Question[] => form.flatMap(({ questions }) => questions)
 
 export const becauseKey = (question: string) => `${question}.because`
 
-export type AnswerFault =
-  | { code: 'too-long'; limit: number }
-  | { code: 'not-a-mail-address' }
-  | { code: 'not-a-phone-number' }
-  | { code: 'not-a-date' }
-  | { code: 'not-an-option' }
-
-const dateShape = /^\d{4}-\d{2}-\d{2}$/
-
-/**
- * Whether an answer can be kept as an answer to a question. An empty text is always fine: it is no answer yet.
- *
- * @returns what is wrong, or `undefined`
- */
-export function faultOf(question: Question, answer: string): AnswerFault | undefined {
-  if (answer === '') return undefined
-  const limit = question.limit ?? 200
-  if ([...answer].length > limit) return { code: 'too-long', limit }
-  if (question.kind === 'mail' && !/^[^\s@]+@[^\s@]+\.[^\s@]+$/.test(answer)) return { code: 'not-a-mail-address' }
-  if (question.kind === 'phone' && !/^\+\d[\d ()/-]{5,24}$/.test(answer)) return { code: 'not-a-phone-number' }
-  if (question.kind === 'date' && !dateShape.test(answer)) return { code: 'not-a-date' }
-  if (question.kind === 'yes or no' && answer !== 'yes' && answer !== 'no') return { code: 'not-an-option' }
-  if (question.kind === 'one of' && !question.options?.includes(answer)) return { code: 'not-an-option' }
-  return undefined
-}
+/** The question a key belongs to, also where it is the key of an explanation. */
+export const questionKeyOf = (key: string) => key.replace(/\.because$/, '')
 
 /** The section where a requirement is settled, or `undefined` where that is not in the form (a check, an offer, a task). */
 export function sectionOf(form: Form, requirement: Requirement): Section | undefined {
   const { asks } = requirement
-  if (asks.kind === 'answer') {
-    const key = asks.question.replace(/\.because$/, '')
+  if (asks.kind === 'answer' || asks.kind === 'document' || asks.kind === 'declaration') {
+    const key = questionKeyOf(asks.question)
     return form.find(({ questions }) => questions.some((question) => question.key === key))
   }
   const holds = (

@@ -1,5 +1,6 @@
-import { Temporal } from 'temporal-polyfill'
+import type { Temporal } from 'temporal-polyfill'
 import { type PartialDate, spanOf } from '../dates/partialDate'
+import { clip, dayNumber, dayOf, intersect, isRange, lengthOf, type Range, union, without } from './ranges'
 
 /** One stretch of a history. `to: 'present'` has not ended. */
 export type HistoryEntry = { id: string; from: PartialDate; to: PartialDate | 'present' }
@@ -25,12 +26,6 @@ export type Coverage = {
   backwards: string[]
 }
 
-/** Day numbers, so that the sweep below is plain arithmetic. */
-type Range = { from: number; through: number }
-
-const epoch = Temporal.PlainDate.from('1970-01-01')
-const dayNumber = (date: Temporal.PlainDate) => epoch.until(date, { largestUnit: 'day' }).days
-const dayOf = (number: number) => epoch.add({ days: number })
 const stretch = ({ from, through }: Range): Stretch => ({
   from: dayOf(from),
   through: dayOf(through),
@@ -118,36 +113,4 @@ function overlapsOf(readings: readonly Readings[], window: Range) {
     }
   })
   return { certainOverlaps, possibleOverlaps }
-}
-
-const isRange = (range: Range) => range.from <= range.through
-const lengthOf = (range: Range) => range.through - range.from + 1
-const intersect = (a: Range, b: Range): Range => ({
-  from: Math.max(a.from, b.from),
-  through: Math.min(a.through, b.through),
-})
-const clip = (ranges: readonly Range[], to: Range) => ranges.map((range) => intersect(range, to)).filter(isRange)
-
-/** The same days as few ranges in order; ranges that adjoin are joined. */
-function union(ranges: readonly Range[]): Range[] {
-  const joined: Range[] = []
-  for (const range of [...ranges].sort((a, b) => a.from - b.from)) {
-    const last = joined.at(-1)
-    if (last && range.from <= last.through + 1) last.through = Math.max(last.through, range.through)
-    else joined.push({ ...range })
-  }
-  return joined
-}
-
-/** What remains of `whole` without `taken`, which must be in order and apart. */
-function without(whole: Range, taken: readonly Range[]): Range[] {
-  const left: Range[] = []
-  let next = whole.from
-  for (const range of taken) {
-    if (range.through < whole.from || range.from > whole.through) continue
-    if (range.from > next) left.push({ from: next, through: range.from - 1 })
-    next = Math.max(next, range.through + 1)
-  }
-  if (next <= whole.through) left.push({ from: next, through: whole.through })
-  return left
 }

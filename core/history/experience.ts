@@ -1,6 +1,7 @@
-import { Temporal } from 'temporal-polyfill'
+import type { Temporal } from 'temporal-polyfill'
 import { spanOf } from '../dates/partialDate'
 import type { HistoryEntry } from './coverage'
+import { dayNumber, isRange, lengthOf, union } from './ranges'
 
 /**
  * Whole months of experience that are certain: from each entry's latest beginning to its earliest end, overlapping time
@@ -14,18 +15,16 @@ export function monthsOfExperience(
   tags: readonly string[],
   asOf: Temporal.PlainDate,
 ): number {
-  const days = new Set<number>()
-  for (const entry of entries) {
-    if (tags.length > 0 && !tags.some((tag) => entry.tags.includes(tag))) continue
-    const from = spanOf(entry.from).latest
-    const end = entry.to === 'present' ? asOf : spanOf(entry.to).earliest
-    const through = Temporal.PlainDate.compare(end, asOf) > 0 ? asOf : end
-    const count = from.until(through, { largestUnit: 'day' }).days
-    const first = epoch.until(from, { largestUnit: 'day' }).days
-    for (let day = 0; day <= count; day += 1) days.add(first + day)
-  }
-  return Math.floor(days.size / averageMonth)
+  const today = dayNumber(asOf)
+  const worked = entries
+    .filter((entry) => tags.length === 0 || tags.some((tag) => entry.tags.includes(tag)))
+    .map((entry) => ({
+      from: dayNumber(spanOf(entry.from).latest),
+      through: entry.to === 'present' ? today : Math.min(today, dayNumber(spanOf(entry.to).earliest)),
+    }))
+    .filter(isRange)
+  const days = union(worked).reduce((sum, range) => sum + lengthOf(range), 0)
+  return Math.floor(days / averageMonth)
 }
 
-const epoch = Temporal.PlainDate.from('1970-01-01')
 const averageMonth = 365.2425 / 12

@@ -1,8 +1,9 @@
-import { judge } from '../conditions/condition'
-import { coverage } from '../history/coverage'
+import { type Facts, judge } from '../conditions/condition'
+import { type Coverage, coverage } from '../history/coverage'
 import { monthsOfExperience } from '../history/experience'
 import { yearsUpTo } from '../history/window'
 import { validThrough } from '../validity/validity'
+import { factsOfFile } from './fileFacts'
 import type { Ask, ClaimFacts, FileFacts, Gate, Outcome, OutcomeReason, Requirement, Step } from './requirement'
 import { gates } from './requirement'
 
@@ -17,13 +18,17 @@ type Result = Pick<Outcome, 'state' | 'reason' | 'steps' | 'claims'>
  *   undecided; the reason; the open steps, whose first holder has the ball
  */
 export function evaluate(requirements: readonly Requirement[], file: FileFacts): Outcome[] {
+  const known: Known = { ...file, facts: { ...factsOfFile(file), ...file.answers }, coverages: new Map() }
   return requirements.map((requirement) => ({
     requirement: requirement.key,
     title: requirement.title,
     gate: requirement.gate,
-    ...resultOf(requirement, file),
+    ...resultOf(requirement, known),
   }))
 }
+
+/** The file with what several requirements look at, computed once. */
+type Known = FileFacts & { facts: Facts; coverages: Map<string, Coverage> }
 
 /** The outcomes that count at a gate: its own and those of the gates before it. */
 export function upToGate(outcomes: readonly Outcome[], gate: Gate): Outcome[] {
@@ -36,36 +41,51 @@ export function openAt(outcomes: readonly Outcome[], gate: Gate): Outcome[] {
   return upToGate(outcomes, gate).filter(({ state }) => state === 'unmet' || state === 'undecided')
 }
 
-function resultOf(requirement: Requirement, file: FileFacts): Result {
+function resultOf(requirement: Requirement, file: Known): Result {
   const waiver = file.waivers.find((given) => given.requirement === requirement.key)
   if (waiver) return notNeeded({ code: 'waived', by: waiver.by, reason: waiver.reason })
   if (requirement.when) {
-    const { truth, deciding } = judge(requirement.when, file.answers)
+    const { truth, deciding } = judge(requirement.when, file.facts)
     if (truth === false) return notNeeded({ code: 'condition-false' })
     if (truth === 'undecided')
       return undecided({ code: 'condition-undecided', deciding }, [{ who: 'candidate', what: 'answer' }])
   }
-  if (requirement.exempt && judge(requirement.exempt.when, file.answers).truth === true) {
+  if (requirement.exempt && judge(requirement.exempt.when, file.facts).truth === true) {
     return notNeeded({ code: 'exempt', because: requirement.exempt.because })
   }
   const asks = [requirement.asks, ...(requirement.alternatives ?? [])]
   return nearest(asks.map((ask) => resultOfAsk(ask, requirement, file)))
 }
 
-/** Of several ways to the same end the one that is there, or else the one with the fewest steps left. */
+/** Of several ways to the same end the one that is there, or else the one with the fewest steps left; in any order. */
 function nearest(results: readonly Result[]): Result {
-  const rank = { met: 0, 'not needed': 0, undecided: 1, unmet: 1 }
-  return [...results].sort((a, b) => rank[a.state] - rank[b.state] || a.steps.length - b.steps.length)[0]!
+  const open = { met: 0, 'not needed': 0, undecided: 1, unmet: 1 }
+  const known = { met: 0, 'not needed': 0, undecided: 0, unmet: 1 }
+  return [...results].sort(
+    (a, b) =>
+      open[a.state] - open[b.state] || a.steps.length - b.steps.length || known[a.state] - known[b.state],
+  )[0]!
 }
 
-function resultOfAsk(ask: Ask, requirement: Requirement, file: FileFacts): Result {
+function resultOfAsk(ask: Ask, requirement: Requirement, file: Known): Result {
   switch (ask.kind) {
     case 'answer': {
-      const answered = file.answers[ask.question] !== undefined && file.answers[ask.question] !== ''
-      return answered
-        ? met()
-        : unmet({ code: 'answer-missing', question: ask.question }, [{ who: 'candidate', what: 'answer' }])
+      return isAnswered(ask.question, file) ? met() : unanswered(ask.question)
     }
+    case 'declaration':
+      return declarationResult(ask, file)
+    case 'document':
+      return claimResult(
+        file.claims.filter(({ question }) => question === ask.question),
+        requirement,
+        file,
+      )
+    case 'reference':
+      return referenceResult(ask.count, file)
+    case 'fee':
+      return file.feesReceived?.includes(requirement.key)
+        ? met()
+        : unmet({ code: 'fee-open', amount: ask.amount, currency: ask.currency }, [{ who: 'candidate', what: 'pay' }])
     case 'study':
       return claimResult(
         file.claims.filter(
@@ -206,9 +226,42 @@ const stepsToConfirm = (requirement: Requirement): Step[] => (requirement.rung =
 const workEntries = (file: FileFacts) =>
   file.claims.flatMap(({ kind, entry }) => (entry && kind === 'work' ? [entry] : []))
 
-function historyResult(ask: Extract<Ask, { kind: 'history' }>, file: FileFacts): Result {
-  const entries = file.claims.flatMap(({ entry }) => (entry ? [entry] : []))
-  const found = coverage(entries, yearsUpTo(file.today, ask.years), ask.toleratedGapDays)
+const isAnswered = (question: string, file: Known) => {
+  const answer = file.answers[question]
+  return (answer !== undefined && answer !== '') || Boolean(file.blankAnswers?.has(question))
+}
+const unanswered = (question: string) =>
+  unmet({ code: 'answer-missing', question }, [{ who: 'candidate', what: 'answer' }])
+
+function declarationResult({ question, mustBe }: Extract<Ask, { kind: 'declaration' }>, file: Known): Result {
+  if (!isAnswered(question, file)) return unanswered(question)
+  const answer = file.answers[question]
+  if (answer === mustBe) return met()
+  return unmet({ code: 'answer-other', question, answer: String(answer ?? 'unknown'), needed: mustBe }, [
+    { who: 'desk', what: 'decide' },
+  ])
+}
+
+function referenceResult(count: number, file: Known): Result {
+  const jobs = file.claims.filter(({ kind, entry }) => kind === 'work' && entry?.tags.includes('employment'))
+  const confirmed = jobs.filter(({ rung }) => rung === 'confirmed' || rung === 'waived')
+  if (confirmed.length >= count) return { ...met(), claims: confirmed.slice(0, count).map(({ id }) => id) }
+  const asked = jobs.filter(({ enquiry }) => enquiry === 'open').length
+  const reason = { code: 'too-few-references' as const, confirmed: confirmed.length, needed: count, asked }
+  if (jobs.length < count) return unmet(reason, [{ who: 'candidate', what: 'explain' }, ...afterLooking])
+  return unmet(reason, confirmed.length + asked >= count ? afterLooking.slice(1) : afterLooking)
+}
+
+function historyResult(ask: Extract<Ask, { kind: 'history' }>, file: Known): Result {
+  const asked = `${ask.years} ${ask.toleratedGapDays}`
+  const found =
+    file.coverages.get(asked) ??
+    coverage(
+      file.claims.flatMap(({ entry }) => (entry ? [entry] : [])),
+      yearsUpTo(file.today, ask.years),
+      ask.toleratedGapDays,
+    )
+  file.coverages.set(asked, found)
   const first = found.certainGaps[0]
   if (first) {
     const days = found.certainGaps.reduce((sum, gap) => sum + gap.days, 0)

@@ -19,6 +19,13 @@ export type Ask =
   | { kind: 'every work entry' }
   | { kind: 'skills check'; check: string }
   | { kind: 'permission' }
+  | { kind: 'document'; question: string }
+  /** A yes-or-no question or a declaration, and the answer that is needed; another one is for a person to decide. */
+  | { kind: 'declaration'; question: string; mustBe: string }
+  /** So many employers have confirmed a job. */
+  | { kind: 'reference'; count: number }
+  /** In minor units of the currency; received, as somebody at the desk has recorded. */
+  | { kind: 'fee'; amount: number; currency: string }
   | { kind: 'offer accepted' }
   | { kind: 'onboarding task'; task: string }
 
@@ -46,7 +53,7 @@ export type Requirement = {
   waivableBy: readonly string[]
 }
 
-export type ClaimKind = 'study' | 'licence' | 'certificate' | 'work' | 'residence' | 'identity'
+export type ClaimKind = 'study' | 'licence' | 'certificate' | 'work' | 'residence' | 'identity' | 'paper'
 
 /** What is known of one claim, as far as requirements look at it. */
 export type ClaimFacts = {
@@ -60,7 +67,11 @@ export type ClaimFacts = {
   source?: string
   level?: number
   field?: string
+  /** The programme is accredited for its field. */
+  accredited?: boolean
   credential?: string
+  /** The question that asked for this paper. */
+  question?: string
   term?: Term
   standing?: 'good' | 'suspended' | 'revoked'
   entry?: HistoryEntry & { tags: readonly string[] }
@@ -78,6 +89,10 @@ export type FileFacts = {
   targetStart: Temporal.PlainDate
   claims: readonly ClaimFacts[]
   answers: Facts
+  /** Keys that were answered with an honest blank that is no fact, such as "I don't know". */
+  blankAnswers?: ReadonlySet<string>
+  /** Requirements whose fee has been received. */
+  feesReceived?: readonly string[]
   skills: readonly SkillsFact[]
   permissionSigned: boolean
   offer: 'none' | 'open' | 'accepted' | 'declined'
@@ -104,6 +119,7 @@ export type Step = {
     | 'do task'
     | 'explain'
     | 'make offer'
+    | 'pay'
 }
 
 export type OutcomeReason =
@@ -138,6 +154,9 @@ export type OutcomeReason =
   | { code: 'check-not-sat' | 'check-under-way' }
   | { code: 'check-failed'; percent: number }
   | { code: 'check-passed'; percent: number }
+  | { code: 'answer-other'; question: string; answer: string; needed: string }
+  | { code: 'too-few-references'; confirmed: number; needed: number; asked: number }
+  | { code: 'fee-open'; amount: number; currency: string }
   | { code: 'not-signed' | 'no-offer' | 'offer-open' | 'offer-declined' | 'task-open' }
 
 export type Outcome = {

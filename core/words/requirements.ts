@@ -1,6 +1,8 @@
+import type { KnownFact } from '../conditions/vocabulary'
 import { writeDays, writeWhen } from '../dates/write'
 import { credentialKind, studyFields, studyLevels } from '../requirements/catalogue'
 import type { Ask, Gate, Outcome, OutcomeReason, Requirement, Step } from '../requirements/requirement'
+import { conditionWords } from './conditions'
 
 const byGate: Record<Gate, string> = {
   send: 'when you apply',
@@ -9,8 +11,17 @@ const byGate: Record<Gate, string> = {
   start: 'before the first day',
 }
 
-/** A requirement as a sentence for a person who considers applying. */
-export function requirementSentence(requirement: Requirement, nameOf: (key: string) => string = (key) => key): string {
+/**
+ * A requirement as a sentence for a person who considers applying.
+ *
+ * @param nameOf titles of questions, checks and tasks by key
+ * @param known what conditions look at, by name and label
+ */
+export function requirementSentence(
+  requirement: Requirement,
+  nameOf: (key: string) => string = (key) => key,
+  known: readonly KnownFact[] = [],
+): string {
   const asked = [requirement.asks, ...(requirement.alternatives ?? [])]
     .map((ask) => askWords(ask, nameOf))
     .join(', or ')
@@ -23,8 +34,11 @@ export function requirementSentence(requirement: Requirement, nameOf: (key: stri
     requirement.validStartPlusDays === undefined
       ? ''
       : `, valid through the start and ${writeDays(requirement.validStartPlusDays)} more`
-  const exempt = requirement.exempt ? ` Not needed if ${requirement.exempt.because}.` : ''
-  return `${capital(asked)}${proof[requirement.rung]}${valid}, ${byGate[requirement.gate]}.${exempt}`
+  const when = requirement.when ? ` Only if ${conditionWords(requirement.when, known)}.` : ''
+  const exempt = requirement.exempt
+    ? ` Not needed if ${conditionWords(requirement.exempt.when, known)}: ${requirement.exempt.because}.`
+    : ''
+  return `${capital(asked)}${proof[requirement.rung]}${valid}, ${byGate[requirement.gate]}.${when}${exempt}`
 }
 
 function askWords(ask: Ask, nameOf: (key: string) => string): string {
@@ -47,6 +61,14 @@ function askWords(ask: Ask, nameOf: (key: string) => string): string {
       return `the skills check “${nameOf(ask.check)}”`
     case 'permission':
       return 'your permission to check what you say, signed'
+    case 'document':
+      return `the document “${nameOf(ask.question)}”`
+    case 'declaration':
+      return `“${nameOf(ask.question)}” answered with ${ask.mustBe}`
+    case 'reference':
+      return ask.count === 1 ? 'a reference from an employer' : `references from ${ask.count} employers`
+    case 'fee':
+      return `a fee of ${writeAmount(ask.amount, ask.currency)}`
     case 'offer accepted':
       return 'your acceptance of the offer'
     case 'onboarding task':
@@ -60,6 +82,7 @@ export function paperWords(requirement: Requirement): string | undefined {
   const papers = [requirement.asks, ...(requirement.alternatives ?? [])].flatMap((ask) => {
     if (ask.kind === 'study') return ['the degree certificate']
     if (ask.kind === 'credential') return [credentialKind(ask.credential)?.papers ?? 'the certificate']
+    if (ask.kind === 'document') return ['the document it names']
     if (ask.kind === 'every work entry') return ['a letter or certificate of each job']
     return []
   })
@@ -133,6 +156,12 @@ function reasonWords(reason: OutcomeReason, nameOf: (key: string) => string): st
       return `${reason.percent} %, below the pass mark.`
     case 'check-passed':
       return `Passed with ${reason.percent} %.`
+    case 'answer-other':
+      return `Answered “${reason.answer}”; ${reason.needed} is needed.`
+    case 'too-few-references':
+      return `${reason.confirmed} of ${reason.needed} employers have confirmed${reason.asked > 0 ? `, ${reason.asked} asked` : ''}.`
+    case 'fee-open':
+      return `${writeAmount(reason.amount, reason.currency)} not received yet.`
     case 'not-signed':
       return 'Not signed yet.'
     case 'no-offer':
@@ -160,11 +189,14 @@ const deskActs: Record<Step['what'], string> = {
   sign: 'Candidate: sign',
   'do task': 'Candidate: do task',
   'make offer': 'Hiring manager: offer',
+  pay: 'Candidate: pay',
 }
 
 /** Who has the ball and for what, in a few words for a list on the desk. */
 export const ballWords = (step: Step): string => deskActs[step.what]
 
+/** An amount in minor units as people read it: `45.00 EUR`. */
+export const writeAmount = (minor: number, currency: string) => `${(minor / 100).toFixed(2)} ${currency}`
 const capital = (text: string) => text.replace(/^./, (letter) => letter.toUpperCase())
 const monthsWords = (months: number) =>
   months < 12 ? `${months} m` : `${Math.floor(months / 12)} y${months % 12 ? ` ${months % 12} m` : ''}`

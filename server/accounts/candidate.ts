@@ -36,6 +36,11 @@ export async function rememberPerson(
   await Candidate.update(person, { where: { id } })
 }
 
+export async function candidateNames(ids: readonly string[]): Promise<Map<string, string>> {
+  const candidates = await Candidate.findAll({ where: { id: [...ids] }, attributes: ['id', 'name'] })
+  return new Map(candidates.map(({ id, name }) => [id, name]))
+}
+
 export async function candidatesNamed(text: string, most: number): Promise<{ id: string; name: string }[]> {
   const like = `%${text.replace(/[\\%_]/g, '\\$&')}%`
   return (await Candidate.findAll({ where: { name: { [Op.like]: like } }, order: ['name', 'id'], limit: most })).map(

@@ -3,15 +3,14 @@ import type { Account, Deps } from '../deps'
 import { readinessOf } from '../hiring/readiness'
 import { permissionOf } from '../permissions/permissions'
 import { permissionText } from '../permissions/text'
-import { isOpen, requirementsOf, vacancyById } from '../vacancies/vacancies'
+import { isOpen } from '../vacancies/vacancies'
 import { ownApplication } from './find'
 import { leftOf } from './left'
 
 /** An application as its candidate writes it. */
 export async function readDraft(deps: Deps, actor: Account, id: string) {
   const application = await ownApplication(deps, actor, id)
-  const vacancy = await vacancyById(application.vacancyId)
-  const { outcomes } = await readinessOf(deps, application)
+  const { outcomes, vacancy, rules, requirements } = await readinessOf(deps, application)
   const permission = await permissionOf(id)
   return {
     id,
@@ -26,14 +25,14 @@ export async function readDraft(deps: Deps, actor: Account, id: string) {
       targetStart: vacancy.targetStart,
       open: isOpen(vacancy, deps.clock.now()),
     },
-    form: vacancy.form,
-    requirements: requirementsOf(vacancy),
+    form: rules.form,
+    requirements,
     answers: application.answers,
     claims: await claimFaces(await claimsOf(application.candidateId)),
     permission: permission && { signedAt: permission.signedAt.toISOString(), fullName: permission.fullName },
     permissionText: permissionText(deps.config.operator),
     outcomes,
-    left: await leftOf(vacancy, outcomes),
+    left: await leftOf(rules, outcomes),
     lastSection: application.lastSection ?? null,
     savedAt: application.savedAt.toISOString(),
     today: deps.clock.today().toString(),

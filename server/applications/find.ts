@@ -54,6 +54,25 @@ export const activeApplications = (after: string | undefined, most: number): Pro
     limit: most,
   })
 
+/** The applications of a vacancy that are being written or worked on, and a way through them by key. */
+export function inProgress(vacancyId: string) {
+  const where = { vacancyId, stage: ['being written', ...activeStages] }
+  return {
+    count: () => Application.count({ where }),
+    page: (after: string, most: number) =>
+      Application.findAll({ where: { ...where, id: { [Op.gt]: after } }, order: ['id'], limit: most }),
+  }
+}
+
+/** How many applications of a vacancy were sent under each version of its rules. */
+export async function sentByRulesVersion(vacancyId: string): Promise<Map<number, number>> {
+  const rows = await Application.count({
+    where: { vacancyId, stage: { [Op.ne]: 'being written' } },
+    group: ['rulesVersion'],
+  })
+  return new Map(rows.map(({ rulesVersion, count }) => [Number(rulesVersion), count]))
+}
+
 export async function countsByStage(): Promise<Map<string, Record<string, number>>> {
   const rows = await Application.count({ group: ['vacancyId', 'stage'] })
   const counts = new Map<string, Record<string, number>>()

@@ -1,14 +1,14 @@
 import { sectionOf } from '#core/form/form'
 import { openAt } from '#core/requirements/evaluate'
 import type { Outcome } from '#core/requirements/requirement'
+import { type Rules, requirementsIn } from '#core/rules/rules'
 import { outcomeWords } from '#core/words/requirements'
-import type { Vacancy } from '../vacancies/model'
-import { namesFor, requirementsOf } from '../vacancies/vacancies'
+import { namesFor } from '../rules/versions'
 
 /** What still keeps an application from being sent, each with the section where it is settled. */
-export async function leftOf(vacancy: Vacancy, outcomes: readonly Outcome[]) {
-  const names = await namesFor(vacancy)
-  const requirements = requirementsOf(vacancy)
+export async function leftOf(rules: Rules, outcomes: readonly Outcome[]) {
+  const names = await namesFor(rules)
+  const requirements = requirementsIn(rules)
   const open = openAt(outcomes, 'send')
   const unanswered = new Set(open.flatMap(({ reason }) => (reason.code === 'answer-missing' ? [reason.question] : [])))
   // What only hangs on an answer that is itself on the list is not a second thing to do.
@@ -19,7 +19,7 @@ export async function leftOf(vacancy: Vacancy, outcomes: readonly Outcome[]) {
   return counted.map((outcome) => {
     const requirement = requirements.find(({ key }) => key === outcome.requirement)!
     return {
-      section: sectionOf(vacancy.form, requirement)?.key ?? null,
+      section: sectionOf(rules.form, requirement)?.key ?? null,
       title: outcome.title,
       why: outcomeWords(outcome, (key) => names[key] ?? key),
     }

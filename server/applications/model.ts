@@ -7,6 +7,7 @@ import {
   type Sequelize,
 } from 'sequelize'
 import type { Stage } from '#contract/applications'
+import type { Answers } from '#core/form/answer'
 import {
   day,
   define,
@@ -28,7 +29,7 @@ export class Application extends Model<InferAttributes<Application>, InferCreati
   declare number: CreationOptional<number | null>
   declare reference: CreationOptional<string | null>
   declare stage: Stage
-  declare answers: Record<string, string>
+  declare answers: Answers
   declare version: number
   declare lastSection: CreationOptional<string | null>
   declare targetStart: string
@@ -36,6 +37,8 @@ export class Application extends Model<InferAttributes<Application>, InferCreati
   declare savedAt: Date
   declare sentAt: CreationOptional<Date | null>
   declare remindedAt: CreationOptional<Date | null>
+  /** The version of the vacancy's rules it was sent under. */
+  declare rulesVersion: CreationOptional<number>
 }
 
 /** What was sent, unchanged since. */
@@ -62,6 +65,7 @@ export function defineApplications(sequelize: Sequelize) {
     savedAt: moment,
     sentAt: momentOrNull,
     remindedAt: momentOrNull,
+    rulesVersion: { ...whole, defaultValue: 1 },
   })
   define(Snapshot, sequelize, 'snapshots', {
     applicationId: { type: DataTypes.UUID, primaryKey: true },

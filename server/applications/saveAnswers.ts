@@ -1,21 +1,17 @@
-import { faultOf, type Question, questionsOf } from '#core/form/form'
+import { type Answers, faultOf, isEmpty } from '#core/form/answer'
+import { type Question, questionKeyOf, questionsOf } from '#core/form/form'
+import { answerFaultWords } from '#core/words/form'
 import { rememberPerson } from '../accounts/candidate'
 import type { Account, Deps } from '../deps'
-import { readinessOf } from '../hiring/readiness'
+import { readinessOf, rulesOfApplication } from '../hiring/readiness'
 import { conflict, insistOnVersion, invalid } from '../http/problems'
 import { vacancyById } from '../vacancies/vacancies'
+import { textAnswer } from './answers'
 import { ownApplication } from './find'
 import { leftOf } from './left'
+import type { Application } from './model'
 
-const faultWords = {
-  'too-long': 'This is too long.',
-  'not-a-mail-address': 'This is not a mail address.',
-  'not-a-phone-number': 'Begin with + and the country, such as +43 512 555 0100.',
-  'not-a-date': 'This is not a day, such as 1997-02-03.',
-  'not-an-option': 'Choose one of those shown.',
-}
-
-type Changes = { version: number; changes: Record<string, string>; section?: string }
+type Changes = { version: number; changes: Answers; section?: string }
 
 /** Saves changed answers of an application that is still being written, and tells what is left. */
 export async function saveAnswers(deps: Deps, actor: Account, id: string, { version, changes, section }: Changes) {
@@ -23,10 +19,10 @@ export async function saveAnswers(deps: Deps, actor: Account, id: string, { vers
   if (application.stage !== 'being written')
     throw conflict('already-sent', 'This application has been sent; it can no longer be changed here.')
   insistOnVersion(version, application.version, { answers: application.answers })
-  const vacancy = await vacancyById(application.vacancyId)
-  insistOnAnswers(questionsOf(vacancy.form), changes)
+  const rules = await rulesOfApplication(application, await vacancyById(application.vacancyId))
+  insistOnAnswers(questionsOf(rules.form), changes)
   const answers = Object.fromEntries(
-    Object.entries({ ...application.answers, ...changes }).filter(([, answer]) => answer !== ''),
+    Object.entries({ ...application.answers, ...changes }).filter(([, answer]) => !isEmpty(answer)),
   )
   await application.update({
     answers,
@@ -34,40 +30,31 @@ export async function saveAnswers(deps: Deps, actor: Account, id: string, { vers
     savedAt: deps.clock.now(),
     lastSection: section ?? application.lastSection,
   })
-  await rememberPerson(application.candidateId, personIn(answers))
+  await rememberPerson(application.candidateId, personIn({ answers }))
   const { outcomes } = await readinessOf(deps, application)
   return {
     version: application.version,
     savedAt: application.savedAt.toISOString(),
     answers,
-    left: await leftOf(vacancy, outcomes),
+    left: await leftOf(rules, outcomes),
   }
 }
 
-function insistOnAnswers(questions: readonly Question[], changes: Record<string, string>) {
+function insistOnAnswers(questions: readonly Question[], changes: Answers) {
   const faults = Object.entries(changes).flatMap(([key, answer]) => {
     const pointer = `/body/changes/${key}`
-    const because = key.endsWith('.because')
-    const question = questions.find((candidate) => candidate.key === key.replace(/\.because$/, ''))
+    const question = questions.find((candidate) => candidate.key === questionKeyOf(key))
     if (!question) return [{ pointer, message: 'This form does not ask that.' }]
-    const fault = faultOf(because ? { ...question, kind: 'long text', limit: 2000 } : question, answer)
-    return fault
-      ? [
-          {
-            pointer,
-            message: fault.code === 'too-long' ? `At most ${fault.limit} characters fit here.` : faultWords[fault.code],
-          },
-        ]
-      : []
+    const because = key !== question.key
+    const fault = faultOf(because ? { ...question, kind: 'long text', limit: 2000, blanks: [] } : question, answer)
+    return fault ? [{ pointer, message: answerFaultWords(fault) }] : []
   })
   if (faults.length > 0) throw invalid(faults)
 }
 
-function personIn(answers: Record<string, string>) {
-  const name = [answers['about.givenNames'], answers['about.familyName']].filter(Boolean).join(' ')
-  return {
-    ...(name ? { name } : {}),
-    born: answers['about.born'] ?? null,
-    otherNames: answers['about.formerName'] ? [answers['about.formerName']] : [],
-  }
+function personIn(application: Pick<Application, 'answers'>) {
+  const text = (key: string) => textAnswer(application, key)
+  const name = [text('about.givenNames'), text('about.familyName')].filter(Boolean).join(' ')
+  const former = text('about.formerName')
+  return { ...(name ? { name } : {}), born: text('about.born') ?? null, otherNames: former ? [former] : [] }
 }

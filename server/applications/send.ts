@@ -31,18 +31,31 @@ export async function sendApplication(deps: Deps, actor: Account, id: string, ve
   const now = deps.clock.now()
   if (!isOpen(vacancy, now))
     throw conflict('closed', 'This vacancy is closed. What you wrote is kept, and cannot be sent any more.')
-  const { outcomes } = await readinessOf(deps, application)
+  const { outcomes, rules } = await readinessOf(deps, application)
   if (openAt(outcomes, 'send').length > 0)
-    throw conflict('not-complete', 'Something is still missing.', { left: await leftOf(vacancy, outcomes) })
+    throw conflict('not-complete', 'Something is still missing.', { left: await leftOf(rules, outcomes) })
 
   const number = await nextNumber(deps, 'applications')
   const reference = writeReference(referencePrefix, number)
-  await application.update({ stage: 'sent', number, reference, sentAt: now, version: version + 1 })
+  await application.update({
+    stage: 'sent',
+    number,
+    reference,
+    sentAt: now,
+    rulesVersion: vacancy.rulesVersion,
+    version: version + 1,
+  })
   const permission = await permissionOf(id)
   const content = {
     reference,
     sentAt: now.toISOString(),
-    vacancy: { id: vacancy.id, title: vacancy.title, requirements: vacancy.requirements, form: vacancy.form },
+    vacancy: {
+      id: vacancy.id,
+      title: vacancy.title,
+      rulesVersion: vacancy.rulesVersion,
+      requirements: rules.requirements,
+      form: rules.form,
+    },
     answers: application.answers,
     claims: await claimFaces(await claimsOf(application.candidateId)),
     permission: permission && {

@@ -8,8 +8,9 @@ import { claimFaces } from '../claims/face'
 import type { Account, Deps } from '../deps'
 import { GatePassage, Offer, OnboardingTask } from '../hiring/model'
 import { nextGate, readinessOf } from '../hiring/readiness'
+import { namesFor } from '../rules/versions'
 import { checkByKey } from '../skills/checks'
-import { allVacancies, namesFor } from '../vacancies/vacancies'
+import { allVacancies } from '../vacancies/vacancies'
 import { applicationsOf, ownApplication } from './find'
 import { leftOf } from './left'
 import type { Application } from './model'
@@ -35,14 +36,15 @@ const acts: Partial<Record<Step['what'], Status['toDo'][number]['act']>> = {
   'sit check': 'sit check',
   'do task': 'do task',
   explain: 'explain',
+  answer: 'explain',
 }
 
 /** What happened, who has the ball, what to do next: the page a candidate comes back to. */
 export async function readStatus(deps: Deps, actor: Account, id: string): Promise<Status> {
   const application = await ownApplication(deps, actor, id)
   const readiness = await readinessOf(deps, application)
-  const { vacancy, outcomes, forecast, requirements } = readiness
-  const names = await namesFor(vacancy)
+  const { vacancy, rules, outcomes, forecast, requirements } = readiness
+  const names = await namesFor(rules)
   const nameOf = (key: string) => names[key] ?? key
   const [passages, offer, tasks, trail] = await Promise.all([
     GatePassage.findAll({ where: { applicationId: id } }),
@@ -84,7 +86,7 @@ export async function readStatus(deps: Deps, actor: Account, id: string): Promis
             {
               key: 'finish',
               title: 'Finish and send your application',
-              why: `${(await leftOf(vacancy, outcomes)).length} things are left.`,
+              why: `${(await leftOf(rules, outcomes)).length} things are left.`,
               act: 'finish',
               target: id,
               minutes: null,

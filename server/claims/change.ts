@@ -163,7 +163,9 @@ async function insistOnSense(deps: Deps, details: ClaimDetails) {
   const dates =
     details.kind === 'study' || details.kind === 'work'
       ? { from: details.from, to: details.to }
-      : { issued: details.issued, through: details.through }
+      : details.kind === 'paper'
+        ? {}
+        : { issued: details.issued, through: details.through }
   for (const [field, text] of Object.entries(dates)) {
     if (/^\d/.test(text) && !readPartialDate(text).ok)
       faults.push({ pointer: `/body/details/${field}`, message: 'There is no such day.' })

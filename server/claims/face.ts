@@ -6,8 +6,13 @@ import { labelOf } from './label'
 import { Claim, EarlierCredential } from './model'
 
 /** The claims of a file in the order they were given, without those taken back. */
-export const claimsOf = (candidateId: string): Promise<Claim[]> =>
-  Claim.findAll({ where: { candidateId, removedAt: { [Op.is]: null } }, order: ['createdAt', 'id'] })
+export const claimsOf = (candidateId: string): Promise<Claim[]> => claimsOfAll([candidateId])
+
+export const claimsOfAll = (candidateIds: readonly string[]): Promise<Claim[]> =>
+  Claim.findAll({
+    where: { candidateId: [...candidateIds], removedAt: { [Op.is]: null } },
+    order: ['createdAt', 'id'],
+  })
 
 /** Claims as they are shown, with their documents and earlier versions. */
 export async function claimFaces(claims: readonly Claim[], documents?: readonly Document[]): Promise<ClaimFace[]> {

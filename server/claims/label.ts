@@ -8,6 +8,7 @@ export function labelOf(details: ClaimDetails): string {
     return details.activity === 'employment'
       ? details.sourceName || details.position || 'Work'
       : capital(details.position || details.activity)
+  if (details.kind === 'paper') return details.title
   return credentialKind(details.credential)?.name ?? details.credential
 }
 

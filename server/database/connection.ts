@@ -15,11 +15,11 @@ Sequelize.useCLS({
   run: (callback: (context: unknown) => unknown) => current.run(new Map(), () => callback(current.getStore())),
 } as never)
 
-export function connect(url: string): Sequelize {
+export function connect(url: string, { most = 12 }: { most?: number } = {}): Sequelize {
   return new Sequelize(url, {
     logging: false,
     timezone: '+00:00',
-    pool: { max: 12, min: 1, acquire: 20_000, idle: 30_000 },
+    pool: { max: most, min: 1, acquire: 20_000, idle: 30_000 },
     define: { timestamps: false },
     dialectOptions: { timezone: 'Z' },
   })

@@ -1,8 +1,12 @@
 import type { Sequelize } from 'sequelize'
 import { SequelizeStorage, Umzug } from 'umzug'
 import { up as first } from './migrations/001-first'
+import { up as rules } from './migrations/002-rules'
 
-const migrations = [{ name: '001-first', statements: first }]
+const migrations = [
+  { name: '001-first', statements: first },
+  { name: '002-rules', statements: rules },
+]
 
 /** Brings the database to the newest shape; safe to call from several copies, since each step is recorded. */
 export async function migrate(sequelize: Sequelize): Promise<string[]> {

@@ -9,6 +9,7 @@ import { defineHiring } from '../hiring/model'
 import { defineJobs } from '../jobs/model'
 import { defineMessages } from '../messages/model'
 import { definePermissions } from '../permissions/model'
+import { defineRules } from '../rules/model'
 import { defineSkills } from '../skills/model'
 import { defineSources } from '../sources/model'
 import { defineVacancies } from '../vacancies/model'
@@ -27,6 +28,7 @@ export function defineModels(sequelize: Sequelize) {
     defineJobs,
     defineMessages,
     definePermissions,
+    defineRules,
     defineSkills,
     defineSources,
     defineVacancies,

@@ -1,31 +1,30 @@
 import type { File } from '#contract/desk'
-import { writeWhen } from '#core/dates/write'
-import { questionsOf } from '#core/form/form'
 import { openAt, upToGate } from '#core/requirements/evaluate'
 import type { ClaimFacts, Gate, Outcome } from '#core/requirements/requirement'
 import { ballWords, outcomeWords } from '#core/words/requirements'
 import { candidateWithMail } from '../accounts/candidate'
+import { answersForDesk, contactMail } from '../applications/answers'
 import { sentApplication } from '../applications/find'
 import { trailOf } from '../audit/trail'
 import { claimFaces } from '../claims/face'
-import type { Deps } from '../deps'
+import type { Account, Deps } from '../deps'
 import { GatePassage, Offer, Waiver } from '../hiring/model'
 import { nextGate, readinessOf } from '../hiring/readiness'
 import { heldUpWords } from '../hiring/standing'
+import { namesFor } from '../rules/versions'
 import { bankOf, checkByKey, sittingsOf } from '../skills/checks'
-import { namesFor } from '../vacancies/vacancies'
 import { fileForProof } from '../verification/load'
 import { proofOf } from '../verification/proof'
 
 /** Everything the desk sees about an application, in one reply. */
-export async function readFile(deps: Deps, id: string): Promise<File> {
+export async function readFile(deps: Deps, actor: Account, id: string): Promise<File> {
   const application = await sentApplication(id)
   const readiness = await readinessOf(deps, application)
-  const { vacancy, claims, outcomes, forecast, requirements, facts } = readiness
+  const { vacancy, rules, claims, outcomes, forecast, requirements, facts } = readiness
   const [person, proofs, names, waivers, offer, passages, trail] = await Promise.all([
     candidateWithMail(application.candidateId),
     fileForProof(application.candidateId),
-    namesFor(vacancy),
+    namesFor(rules),
     Waiver.findAll({ where: { applicationId: id }, order: ['givenAt'] }),
     Offer.findByPk(id),
     GatePassage.findAll({ where: { applicationId: id }, order: ['passedAt'] }),
@@ -42,11 +41,10 @@ export async function readFile(deps: Deps, id: string): Promise<File> {
   const nameOf = (key: string) => names[key] ?? key
   const history = requirements.flatMap(({ asks }) => (asks.kind === 'history' ? [asks] : []))[0]
   const faces = await claimFaces(claims, readiness.documents)
-  const contactMail = application.answers['contact.mail'] ?? person.mail
   return {
     id,
     version: application.version,
-    candidate: { id: person.id, name: person.name, mail: contactMail, born: person.born },
+    candidate: { id: person.id, name: person.name, mail: contactMail(application) ?? person.mail, born: person.born },
     reference: application.reference ?? null,
     vacancy: { id: vacancy.id, slug: vacancy.slug, title: vacancy.title, place: vacancy.place },
     stage: application.stage,
@@ -62,15 +60,7 @@ export async function readFile(deps: Deps, id: string): Promise<File> {
       proof: proofOf(claims[index]!, proofs),
       ...wantsOf(facts.claims[index]!, outcomes, gate),
     })),
-    answers: vacancy.form.flatMap((section) =>
-      questionsOf([section]).flatMap(({ key, label, kind }) => {
-        const answer = application.answers[key]
-        if (answer === undefined) return []
-        const because = application.answers[`${key}.because`]
-        const shown = kind === 'date' ? writeWhen(answer) : answer
-        return [{ section: section.title, label, answer: because ? `${shown}: ${because}` : shown }]
-      }),
-    ),
+    answers: answersForDesk(rules.form, application, facts.answers, actor.roles),
     requirements: requirements.filter(({ key }) => shown.some(({ requirement }) => requirement === key)),
     outcomes: shown,
     words: Object.fromEntries(

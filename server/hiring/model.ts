@@ -59,6 +59,16 @@ export class OnboardingTask extends Model<InferAttributes<OnboardingTask>, Infer
   declare doneAt: CreationOptional<Date | null>
 }
 
+/** A fee that somebody at the desk has seen arrive. */
+export class FeeReceived extends Model<InferAttributes<FeeReceived>, InferCreationAttributes<FeeReceived>> {
+  declare applicationId: string
+  declare requirement: string
+  declare receivedOn: string
+  declare note: string
+  declare recordedBy: string
+  declare recordedAt: Date
+}
+
 /**
  * How an application stands, computed and kept so that queues can be sorted and paged in SQL. Everything here can be
  * computed again at any time; nobody writes it but `refreshStanding`.
@@ -118,6 +128,14 @@ export function defineHiring(sequelize: Sequelize) {
     title: text,
     text: longText,
     doneAt: momentOrNull,
+  })
+  define(FeeReceived, sequelize, 'fees_received', {
+    applicationId,
+    requirement: partOfKey,
+    receivedOn: day,
+    note: text,
+    recordedBy: text,
+    recordedAt: moment,
   })
   define(Standing, sequelize, 'standings', {
     applicationId,

@@ -5,12 +5,13 @@ import { openAt } from '#core/requirements/evaluate'
 import type { Gate } from '#core/requirements/requirement'
 import { outcomeWords } from '#core/words/requirements'
 import { candidateWithMail } from '../accounts/candidate'
+import { contactMail } from '../applications/answers'
 import { sentApplication } from '../applications/find'
 import { recordEvent } from '../audit/record'
 import type { Account, Deps } from '../deps'
 import { conflict, insistOnVersion, invalidField, notAllowed } from '../http/problems'
 import { queueMail } from '../messages/queueMail'
-import { namesFor } from '../vacancies/vacancies'
+import { namesFor } from '../rules/versions'
 import { GatePassage, Offer, OnboardingTask } from './model'
 import { nextGate, type Readiness, readinessOf } from './readiness'
 import { refreshStanding } from './standing'
@@ -34,7 +35,7 @@ export async function passGate(deps: Deps, actor: Account, id: string, { gate, v
   const readiness = await readinessOf(deps, application)
   await insistOnReadiness(readiness, gate)
   const person = await candidateWithMail(application.candidateId)
-  const to = { name: person.name, mail: application.answers['contact.mail'] ?? person.mail }
+  const to = { name: person.name, mail: contactMail(application) ?? person.mail }
   const page = `${deps.config.publicUrl}/applications/${id}`
   const title = readiness.vacancy.title
   if (gate === 'offer') {
@@ -82,10 +83,10 @@ export async function passGate(deps: Deps, actor: Account, id: string, { gate, v
   return { stage: application.stage }
 }
 
-async function insistOnReadiness({ outcomes, vacancy }: Readiness, gate: Gate) {
+async function insistOnReadiness({ outcomes, rules }: Readiness, gate: Gate) {
   const open = openAt(outcomes, gate)
   if (open.length === 0) return
-  const names = await namesFor(vacancy)
+  const names = await namesFor(rules)
   const missing = open.map((outcome) => ({
     requirement: outcome.requirement,
     title: outcome.title,
@@ -104,7 +105,7 @@ async function makeOffer(
   deps: Deps,
   actor: Account,
   applicationId: string,
-  { vacancy }: Readiness,
+  { vacancy, rules }: Readiness,
   { salary, answerBy, startsOn }: Terms,
 ) {
   if (salary === undefined || salary < vacancy.payFrom || salary > vacancy.payTo)
@@ -112,5 +113,5 @@ async function makeOffer(
   if (!answerBy || Temporal.PlainDate.compare(Temporal.PlainDate.from(answerBy), deps.clock.today()) <= 0)
     throw invalidField('/body/answerBy', 'Give a day after today.')
   await Offer.create({ applicationId, salary, startsOn, answerBy, madeBy: actor.name, madeAt: deps.clock.now() })
-  await OnboardingTask.bulkCreate(vacancy.onboarding.map((task) => ({ applicationId, ...task })))
+  await OnboardingTask.bulkCreate(rules.onboarding.map((task) => ({ applicationId, ...task })))
 }

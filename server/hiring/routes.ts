@@ -1,15 +1,20 @@
 import * as applications from '#contract/applications'
 import * as desk from '#contract/desk'
+import { recordFee as recordFeeContract } from '#contract/rules'
 import type { Account } from '../deps'
 import { bind } from '../http/bind'
 import { answerOffer } from './answerOffer'
 import { doTask } from './doTask'
 import { passGate } from './passGate'
+import { recordFee } from './recordFee'
 import { waive } from './waive'
 
 export const hiringRoutes = [
   bind(desk.passGate, ({ deps, actor, input }) =>
     passGate(deps, actor as Account, input.params.id, { gate: input.params.gate, ...input.body }),
+  ),
+  bind(recordFeeContract, ({ deps, actor, input }) =>
+    recordFee(deps, actor as Account, input.params.id, input.params.requirement, input.body),
   ),
   bind(desk.waive, ({ deps, actor, input }) => waive(deps, actor as Account, input.params.id, input.body)),
   bind(applications.answerOffer, ({ deps, actor, input }) =>

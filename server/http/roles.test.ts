@@ -34,7 +34,12 @@ const mayCall = ({ who }: Endpoint, role: Role | 'nobody') => {
   return who === 'signed-in' || who.includes(role)
 }
 
-describe.each(Object.entries(contract as unknown as Record<string, Endpoint>))('%s', (_name, endpoint) => {
+/** Signing out comes last: it works even without a body. */
+const endpoints = Object.entries(contract as unknown as Record<string, Endpoint>).sort(
+  ([a], [b]) => Number(a === 'signOut') - Number(b === 'signOut'),
+)
+
+describe.each(endpoints)('%s', (_name, endpoint) => {
   test.each([...roles, 'nobody'] as const)('%s', async (role) => {
     const status = await callNowhere(callers.get(role)!, endpoint)
     if (!mayCall(endpoint, role)) expect(status).toBe(role === 'nobody' ? 401 : 403)

@@ -1,9 +1,11 @@
 import type { TSchema } from '@sinclair/typebox'
 import { Ajv, type ErrorObject, type ValidateFunction } from 'ajv'
 import addFormats from 'ajv-formats'
+import { ConditionSchema } from '#contract/rules'
 import { type Fault, invalid } from './problems'
 
 const ajv = addFormats.default(new Ajv({ allErrors: true, coerceTypes: false, strict: false }))
+ajv.addSchema(ConditionSchema)
 const compiled = new WeakMap<object, ValidateFunction>()
 
 function validatorOf(schema: TSchema): ValidateFunction {
@@ -19,18 +21,20 @@ export const compile = (schema: TSchema) => void validatorOf(schema)
 
 /** Throws problem details that name every field at fault. */
 export function insistOnShape(schema: TSchema, value: unknown, place: 'params' | 'query' | 'body') {
-  const validator = validatorOf(schema)
-  if (validator(value)) return
-  throw invalid(faultsOf(validator.errors ?? [], place))
+  const faults = faultsOf(schema, value, `/${place}`)
+  if (faults.length > 0) throw invalid(faults)
 }
 
 /** What is wrong with a reply of our own, or nothing. */
-export function faultsOfReply(schema: TSchema, value: unknown): Fault[] {
+export const faultsOfReply = (schema: TSchema, value: unknown): Fault[] => faultsOf(schema, value, '/reply')
+
+/** What is wrong with a value, each fault with a JSON pointer that begins with `place`. */
+export function faultsOf(schema: TSchema, value: unknown, place: string): Fault[] {
   const validator = validatorOf(schema)
-  return validator(value) ? [] : faultsOf(validator.errors ?? [], 'reply')
+  return validator(value) ? [] : faultsIn(validator.errors ?? [], place)
 }
 
-function faultsOf(errors: readonly ErrorObject[], place: string): Fault[] {
+function faultsIn(errors: readonly ErrorObject[], place: string): Fault[] {
   // A union reports every branch that did not fit; the deepest complaints are the ones about what was meant.
   const deepest = Math.max(...errors.map(({ instancePath }) => instancePath.split('/').length))
   const useful = errors.filter(
@@ -41,7 +45,7 @@ function faultsOf(errors: readonly ErrorObject[], place: string): Fault[] {
   return chosen.map((error) => {
     const missing =
       error.keyword === 'required' ? `/${(error.params as { missingProperty: string }).missingProperty}` : ''
-    return { pointer: `/${place}${error.instancePath}${missing}`, message: wordsFor(error) }
+    return { pointer: `${place}${error.instancePath}${missing}`, message: wordsFor(error) }
   })
 }
 

@@ -11,6 +11,7 @@ import type { Deps } from '../deps'
 import { readinessOf } from '../hiring/readiness'
 import { refreshStanding } from '../hiring/standing'
 import { queueMail } from '../messages/queueMail'
+import { forgetOldDryRuns } from '../rules/dryRun'
 import { markOverdue } from '../skills/sit'
 import { sourceById } from '../sources/sources'
 import { allVacancies, isOpen } from '../vacancies/vacancies'
@@ -27,6 +28,7 @@ export async function sweep(deps: Deps) {
   await remindSources(deps)
   await expireLinks(deps)
   await remindOfClosing(deps)
+  await forgetOldDryRuns(deps)
   await inTransaction(deps.sequelize, () => markOverdue(deps))
   for (let after: string | undefined; ; ) {
     const applications = await activeApplications(after, page)

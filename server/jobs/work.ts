@@ -3,10 +3,11 @@ import { inTransaction } from '../database/connection'
 import { currentClock } from '../demo/clock'
 import type { Deps } from '../deps'
 import { sendMail } from '../messages/sendMail'
+import { runDryRun } from '../rules/runDryRun'
 import { Job } from './model'
 import { queueSweep, sweep } from './sweep'
 
-const leaseSeconds = 60
+const leaseSeconds: Record<Lane, number> = { quick: 60, long: 900 }
 const mostAttempts = 8
 const idleMs = 400
 
@@ -15,18 +16,28 @@ type Doer = (deps: Deps, payload: never) => Promise<void>
 const doers: Record<string, Doer> = {
   mail: sendMail,
   sweep,
+  'dry run': runDryRun,
 }
+
+/** What takes long has a lane of its own, so that mails do not wait behind it. */
+const lanes: Record<Lane, string[]> = { quick: ['mail', 'sweep'], long: ['dry run'] }
+type Lane = 'quick' | 'long'
 
 /**
  * Works through the queue until stopped. Several copies may do so at once: a job is leased by one of them, and given
  * free again if that one dies. A job that fails is tried again, later each time.
  */
 export function startWorking(fixed: Omit<Deps, 'clock'>): { stop: () => Promise<void> } {
+  const running = [workLane(fixed, 'quick'), workLane(fixed, 'long')]
+  return { stop: async () => void (await Promise.all(running.map(({ stop }) => stop()))) }
+}
+
+function workLane(fixed: Omit<Deps, 'clock'>, lane: Lane): { stop: () => Promise<void> } {
   let stopping = false
   let wake = () => {}
   const loop = (async () => {
     while (!stopping) {
-      const worked = await workOnce(fixed).catch((error: unknown) => {
+      const worked = await workOnce(fixed, lane).catch((error: unknown) => {
         if (!stopping) fixed.log.error({ error }, 'the job queue could not be read')
         return false
       })
@@ -50,10 +61,10 @@ export function startWorking(fixed: Omit<Deps, 'clock'>): { stop: () => Promise<
 }
 
 /** Does one job that is due. Gives whether there was one. */
-export async function workOnce(fixed: Omit<Deps, 'clock'>): Promise<boolean> {
+export async function workOnce(fixed: Omit<Deps, 'clock'>, lane: Lane = 'quick'): Promise<boolean> {
   const deps: Deps = { ...fixed, clock: await currentClock(fixed.config) }
-  await queueSweep(deps)
-  const job = await lease(deps)
+  if (lane === 'quick') await queueSweep(deps)
+  const job = await lease(deps, lane)
   if (!job) return false
   const doer = doers[job.kind]
   try {
@@ -76,11 +87,12 @@ export async function workOnce(fixed: Omit<Deps, 'clock'>): Promise<boolean> {
   return true
 }
 
-async function lease({ sequelize }: Deps): Promise<Job | undefined> {
+async function lease({ sequelize }: Deps, lane: Lane): Promise<Job | undefined> {
   return inTransaction(sequelize, async () => {
     const now = new Date()
     const job = await Job.findOne({
       where: {
+        kind: lanes[lane],
         doneAt: null,
         runAt: { [Op.lte]: now },
         [Op.or]: [{ leasedUntil: null }, { leasedUntil: { [Op.lt]: now } }],
@@ -92,7 +104,7 @@ async function lease({ sequelize }: Deps): Promise<Job | undefined> {
       lock: true,
       skipLocked: true,
     })
-    await job?.update({ leasedUntil: new Date(now.getTime() + leaseSeconds * 1000) })
+    await job?.update({ leasedUntil: new Date(now.getTime() + leaseSeconds[lane] * 1000) })
     return job ?? undefined
   })
 }

@@ -10,6 +10,9 @@ import { permissionText, permissionVersion } from './text'
 export const permissionOf = (applicationId: string): Promise<Permission | null> =>
   Permission.findOne({ where: { applicationId } })
 
+export const permissionsOf = (applicationIds: readonly string[]): Promise<Permission[]> =>
+  Permission.findAll({ where: { applicationId: [...applicationIds] } })
+
 /** Signs the permission to check by typing one's name; makes and keeps the signed PDF. */
 export async function signPermission(
   deps: Deps,

@@ -24,5 +24,7 @@ export const checkTitles = async (): Promise<Record<string, string>> =>
 export const bankOf = (check: string): Promise<BankQuestion[]> =>
   BankQuestion.findAll({ where: { check }, order: ['id'] })
 
-export const sittingsOf = (applicationId: string): Promise<Sitting[]> =>
-  Sitting.findAll({ where: { applicationId }, order: ['begunAt', 'id'] })
+export const sittingsOf = (applicationId: string): Promise<Sitting[]> => sittingsOfAll([applicationId])
+
+export const sittingsOfAll = (applicationIds: readonly string[]): Promise<Sitting[]> =>
+  Sitting.findAll({ where: { applicationId: [...applicationIds] }, order: ['begunAt', 'id'] })

@@ -3,6 +3,7 @@ import { assemble, mark } from '#core/skills/paper'
 import { applicationById, ownApplication } from '../applications/find'
 import { recordEvent } from '../audit/record'
 import type { Account, Actor, Deps } from '../deps'
+import { rulesOfApplication } from '../hiring/readiness'
 import { refreshStanding } from '../hiring/standing'
 import { conflict, notFound, Problem } from '../http/problems'
 import { vacancyById } from '../vacancies/vacancies'
@@ -171,8 +172,8 @@ async function ownSitting(deps: Deps, actor: Account, id: string): Promise<Sitti
 /** A check can be sat once the application is sent and while its vacancy asks for it. */
 async function insistOnAsked(deps: Deps, actor: Account, applicationId: string, key: string) {
   const application = await ownApplication(deps, actor, applicationId)
-  const vacancy = await vacancyById(application.vacancyId)
-  const asked = vacancy.requirements.some(({ asks }) => asks.kind === 'skills check' && asks.check === key)
+  const { requirements } = await rulesOfApplication(application, await vacancyById(application.vacancyId))
+  const asked = requirements.some(({ asks }) => asks.kind === 'skills check' && asks.check === key)
   if (!asked) throw notFound()
   if (application.stage === 'being written') throw conflict('send-first', 'Send the application first.')
   if (application.stage === 'withdrawn' || application.stage === 'declined')

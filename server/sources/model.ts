@@ -1,4 +1,10 @@
-import { type InferAttributes, type InferCreationAttributes, Model, type Sequelize } from 'sequelize'
+import {
+  type CreationOptional,
+  type InferAttributes,
+  type InferCreationAttributes,
+  Model,
+  type Sequelize,
+} from 'sequelize'
 import type { sourceKinds } from '#contract/sources'
 import { define, id, json, longText, text, textOrNull, whole } from '../database/columns'
 
@@ -14,6 +20,8 @@ export class Source extends Model<InferAttributes<Source>, InferCreationAttribut
   declare mail: string
   declare register: string | null
   declare answerWorkingDays: number
+  /** ISCED-F fields in which programmes of this institution are accredited. */
+  declare accreditedFields: CreationOptional<string[]>
 }
 
 export const defineSources = (sequelize: Sequelize) =>
@@ -28,4 +36,5 @@ export const defineSources = (sequelize: Sequelize) =>
     mail: text,
     register: textOrNull,
     answerWorkingDays: whole,
+    accreditedFields: { ...json, defaultValue: [] },
   })

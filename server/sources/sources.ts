@@ -1,5 +1,5 @@
 import anyAscii from 'any-ascii'
-import { Op } from 'sequelize'
+import { col, fn, Op, where } from 'sequelize'
 import { v7 as uuid } from 'uuid'
 import { jaroWinkler } from '#core/comparison/measures'
 import { notFound } from '../http/problems'
@@ -15,7 +15,7 @@ const fold = (text: string) =>
 export type NewSource = Pick<
   Source,
   'name' | 'aliases' | 'kind' | 'town' | 'country' | 'mail' | 'register' | 'answerWorkingDays'
->
+> & { accreditedFields?: string[] }
 
 export async function addSource(given: NewSource): Promise<Source> {
   return Source.create({
@@ -29,6 +29,15 @@ export async function sourceById(id: string): Promise<Source> {
   const source = await Source.findByPk(id)
   if (!source) throw notFound()
   return source
+}
+
+/** Accredited programmes as "source field" (ISCED-F). */
+export async function accreditations(): Promise<Set<string>> {
+  const sources = await Source.findAll({
+    where: where(fn('JSON_LENGTH', col('accreditedFields')), Op.gt, 0),
+    attributes: ['id', 'accreditedFields'],
+  })
+  return new Set(sources.flatMap(({ id, accreditedFields }) => accreditedFields.map((field) => `${id} ${field}`)))
 }
 
 export const allSources = (): Promise<Source[]> => Source.findAll({ order: ['name'] })

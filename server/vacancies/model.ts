@@ -1,9 +1,12 @@
-import { type InferAttributes, type InferCreationAttributes, Model, type Sequelize } from 'sequelize'
-import type { Form } from '#core/form/form'
-import type { Requirement } from '#core/requirements/requirement'
-import { day, define, id, json, longText, moment, text, whole } from '../database/columns'
-
-export type OnboardingTask = { key: string; title: string; text: string }
+import {
+  type CreationOptional,
+  type InferAttributes,
+  type InferCreationAttributes,
+  Model,
+  type Sequelize,
+} from 'sequelize'
+import type { VacancyFields, VacancyState } from '#contract/rules'
+import { day, define, id, json, longText, moment, text, uuidOrNull, whole } from '../database/columns'
 
 export class Vacancy extends Model<InferAttributes<Vacancy>, InferCreationAttributes<Vacancy>> {
   declare id: string
@@ -19,17 +22,31 @@ export class Vacancy extends Model<InferAttributes<Vacancy>, InferCreationAttrib
   declare hours: string
   declare headcount: number
   declare summary: string
-  declare duties: string[]
+  declare duties: VacancyFields['duties']
   declare opensAt: Date
   declare closesAt: Date
   declare timeZone: string
   declare targetStart: string
-  declare form: Form
-  declare requirements: Requirement[]
-  declare onboarding: OnboardingTask[]
+  declare state: VacancyState
+  /** Mail address of who decides. */
+  declare decidedBy: string
+  declare intakeId: CreationOptional<string | null>
+  /** The published version of its rules; 0 before the first. */
+  declare rulesVersion: number
+  declare version: number
+  declare createdAt: Date
 }
 
-export const defineVacancies = (sequelize: Sequelize) =>
+/** A group of vacancies for which one application ranks several posts. */
+export class Intake extends Model<InferAttributes<Intake>, InferCreationAttributes<Intake>> {
+  declare id: string
+  declare title: string
+  declare rankUpTo: number
+  declare version: number
+}
+
+export function defineVacancies(sequelize: Sequelize) {
+  define(Intake, sequelize, 'intakes', { id, title: text, rankUpTo: whole, version: whole })
   define(Vacancy, sequelize, 'vacancies', {
     id,
     slug: text,
@@ -48,7 +65,11 @@ export const defineVacancies = (sequelize: Sequelize) =>
     closesAt: moment,
     timeZone: text,
     targetStart: day,
-    form: json,
-    requirements: json,
-    onboarding: json,
+    state: text,
+    decidedBy: text,
+    intakeId: uuidOrNull,
+    rulesVersion: whole,
+    version: whole,
+    createdAt: moment,
   })
+}

@@ -1,31 +1,71 @@
 import { deskVacancies } from '#contract/desk'
+import * as rules from '#contract/rules'
 import * as contract from '#contract/vacancies'
 import { countsByStage, ownApplicationFor } from '../applications/find'
+import type { Account } from '../deps'
 import { bind } from '../http/bind'
-import { allVacancies, isOpen, listVacancies, namesFor, vacancyBySlug, vacancyLine } from './vacancies'
+import { namesFor, vacanciesBeingEdited } from '../rules/versions'
+import { listIntakes, saveIntake } from './intakes'
+import { Intake } from './model'
+import { createVacancy, publishRules, readDeskVacancy, saveVacancy, setVacancyState } from './setUp'
+import {
+  allVacancies,
+  isOpen,
+  listVacancies,
+  rulesOfVacancy,
+  vacanciesIn,
+  vacancyBySlug,
+  vacancyLine,
+} from './vacancies'
 
 export const vacancyRoutes = [
   bind(contract.listVacancies, ({ deps, input }) => listVacancies(deps, input.query)),
   bind(contract.readVacancy, async ({ deps, actor, input }) => {
-    const vacancy = await vacancyBySlug(input.params.slug)
+    const atTheDesk = actor.kind === 'account' && actor.roles.some((role) => role !== 'candidate')
+    const vacancy = await vacancyBySlug(input.params.slug, { drafts: atTheDesk })
+    const asked = await rulesOfVacancy(vacancy)
+    const intake = vacancy.intakeId ? await Intake.findByPk(vacancy.intakeId) : null
     return {
       ...vacancyLine(vacancy),
       duties: vacancy.duties,
       headcount: vacancy.headcount,
+      state: vacancy.state,
+      opensAt: vacancy.opensAt.toISOString(),
       open: isOpen(vacancy, deps.clock.now()),
-      requirements: vacancy.requirements,
-      names: await namesFor(vacancy),
-      form: vacancy.form,
+      intake: intake && {
+        title: intake.title,
+        rankUpTo: intake.rankUpTo,
+        others: (await vacanciesIn(intake.id))
+          .filter(({ id }) => id !== vacancy.id)
+          .map(({ slug, title, place }) => ({ slug, title, place })),
+      },
+      requirements: [...asked.requirements],
+      names: await namesFor(asked),
+      form: asked.form,
       mine: actor.kind === 'account' ? await ownApplicationFor(actor, vacancy.id) : null,
     }
   }),
   bind(deskVacancies, async ({ deps }) => {
-    const byStage = await countsByStage()
+    const [byStage, edited, intakes] = await Promise.all([countsByStage(), vacanciesBeingEdited(), Intake.findAll()])
     return (await allVacancies()).map((vacancy) => ({
       ...vacancyLine(vacancy),
       open: isOpen(vacancy, deps.clock.now()),
+      state: vacancy.state,
+      intake: intakes.find(({ id }) => id === vacancy.intakeId)?.title ?? null,
+      changed: edited.has(vacancy.id),
       headcount: vacancy.headcount,
       byStage: byStage.get(vacancy.id) ?? {},
     }))
   }),
+  bind(rules.readDeskVacancy, ({ deps, input }) => readDeskVacancy(deps, input.params.id)),
+  bind(rules.createVacancy, ({ deps, actor, input }) => createVacancy(deps, actor as Account, input.body)),
+  bind(rules.saveVacancy, ({ deps, actor, input }) => saveVacancy(deps, actor as Account, input.params.id, input.body)),
+  bind(rules.setVacancyState, ({ deps, actor, input }) =>
+    setVacancyState(deps, actor as Account, input.params.id, input.body),
+  ),
+  bind(rules.publishRules, ({ deps, actor, input }) =>
+    publishRules(deps, actor as Account, input.params.id, input.body),
+  ),
+  bind(rules.listIntakes, listIntakes),
+  bind(rules.saveIntake, ({ deps, actor, input }) => saveIntake(deps, actor as Account, input.body)),
 ]

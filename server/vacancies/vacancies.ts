@@ -2,16 +2,33 @@ import { Op, type WhereOptions } from 'sequelize'
 import { v7 as uuid } from 'uuid'
 import type { Input } from '#contract/endpoint'
 import type { listVacancies as listContract } from '#contract/vacancies'
-import { answerRequirements, questionsOf } from '#core/form/form'
-import type { Requirement } from '#core/requirements/requirement'
+import type { Rules } from '#core/rules/rules'
 import type { Deps } from '../deps'
 import { notFound } from '../http/problems'
-import { checkTitles } from '../skills/checks'
-import { Vacancy } from './model'
+import { addRulesVersion, publishedRules, withRanking } from '../rules/versions'
+import { Intake, Vacancy } from './model'
+import { payBandOf } from './payBand'
 
-export type NewVacancy = Omit<Vacancy['_creationAttributes'], 'id'>
+export type NewVacancy = Omit<
+  Vacancy['_creationAttributes'],
+  'id' | 'intakeId' | 'state' | 'version' | 'rulesVersion' | 'createdAt' | 'payBand' | 'decidedBy'
+> & { rules: Rules; decidedBy?: string }
 
-export const addVacancy = (given: NewVacancy): Promise<Vacancy> => Vacancy.create({ id: uuid(), ...given })
+/** Adds a vacancy that is open, with the first version of its rules. */
+export async function addVacancy(deps: Pick<Deps, 'clock'>, { rules, ...given }: NewVacancy): Promise<Vacancy> {
+  const vacancy = await Vacancy.create({
+    id: uuid(),
+    decidedBy: '',
+    ...given,
+    payBand: payBandOf(given.payFrom, given.payTo),
+    state: 'open',
+    version: 0,
+    rulesVersion: 1,
+    createdAt: deps.clock.now(),
+  })
+  await addRulesVersion(deps, vacancy.id, 1, rules, { note: 'The first version', savedBy: 'Probatum' })
+  return vacancy
+}
 
 const facets = ['family', 'place', 'payBand', 'contract'] as const
 type Facet = (typeof facets)[number]
@@ -19,7 +36,7 @@ type Facet = (typeof facets)[number]
 /** Open vacancies by text and filters. Each facet counts what the other filters leave. */
 export async function listVacancies(deps: Deps, query: Input<typeof listContract>['query']) {
   const now = deps.clock.now()
-  const openNow = { opensAt: { [Op.lte]: now }, closesAt: { [Op.gt]: now } }
+  const openNow = { state: 'open', opensAt: { [Op.lte]: now }, closesAt: { [Op.gt]: now } }
   const words = (query.text ?? '').split(/\s+/).filter(Boolean)
   const matching = words.map((word) => {
     const like = { [Op.like]: `%${word.replace(/[\\%_]/g, '\\$&')}%` }
@@ -48,37 +65,41 @@ export async function listVacancies(deps: Deps, query: Input<typeof listContract
   }
 }
 
-export async function vacancyBySlug(slug: string): Promise<Vacancy> {
+/** A vacancy by its address. A draft is only there for those who set it up. */
+export async function vacancyBySlug(slug: string, options: { drafts?: boolean } = {}): Promise<Vacancy> {
   const vacancy = await Vacancy.findOne({ where: { slug } })
+  if (!vacancy || (vacancy.state === 'draft' && !options.drafts)) throw notFound()
+  return vacancy
+}
+
+export async function vacancyById(id: string): Promise<Vacancy> {
+  const vacancy = await Vacancy.findByPk(id)
   if (!vacancy) throw notFound()
   return vacancy
 }
 
-export const vacancyById = (id: string): Promise<Vacancy> => Vacancy.findByPk(id, { rejectOnEmpty: true })
-
 export const allVacancies = (): Promise<Vacancy[]> => Vacancy.findAll({ order: ['closesAt', 'id'] })
 
-export const isOpen = (vacancy: Vacancy, now: Date) => vacancy.opensAt <= now && vacancy.closesAt > now
+export const isOpen = ({ state, opensAt, closesAt }: Vacancy, now: Date) =>
+  state === 'open' && opensAt <= now && closesAt > now
 
-/** All a vacancy asks: what its form requires, and its own requirements. */
-export const requirementsOf = (vacancy: Vacancy): Requirement[] => [
-  ...answerRequirements(vacancy.form),
-  ...vacancy.requirements,
-]
-
-/** Names for keys that requirements mention: questions, checks, tasks. */
-export async function namesFor(vacancy: Vacancy): Promise<Record<string, string>> {
-  return {
-    ...(await checkTitles()),
-    ...Object.fromEntries(
-      questionsOf(vacancy.form).flatMap(({ key, label }) => [
-        [key, label],
-        [`${key}.because`, `${label}, what happened`],
-      ]),
-    ),
-    ...Object.fromEntries(vacancy.onboarding.map(({ key, title }) => [key, title])),
-  }
+/** What a vacancy asks by one version of its rules; where it belongs to an intake, with the ranking of posts. */
+export async function rulesOfVacancy(
+  vacancy: Vacancy,
+  { version = vacancy.rulesVersion, ranking = true }: { version?: number; ranking?: boolean } = {},
+): Promise<Rules> {
+  const rules = await publishedRules(vacancy.id, version)
+  if (!vacancy.intakeId || !ranking) return rules
+  const intake = await Intake.findByPk(vacancy.intakeId, { rejectOnEmpty: true })
+  const posts = await vacanciesIn(intake.id)
+  return withRanking(rules, posts.map(postName), intake.rankUpTo)
 }
+
+/** The posts of an intake that can be ranked, in the order of their titles. */
+export const vacanciesIn = (intakeId: string): Promise<Vacancy[]> =>
+  Vacancy.findAll({ where: { intakeId, state: { [Op.ne]: 'draft' } }, order: ['title', 'place', 'id'] })
+
+export const postName = ({ title, place }: Vacancy) => (place ? `${title}, ${place}` : title)
 
 export const vacancyLine = (vacancy: Vacancy) => ({
   id: vacancy.id,

@@ -24,13 +24,15 @@ export function claimedStatement(details: ClaimDetails, person: Person): Record<
             from: details.from,
             ...(details.to === 'present' ? {} : { to: details.to }),
           }
-        : {
-            ...common,
-            title: credentialKind(details.credential)?.name ?? details.credential,
-            number: details.number,
-            issued: details.issued,
-            ...(/^\d/.test(details.through) ? { through: details.through } : {}),
-          }
+        : details.kind === 'paper'
+          ? { ...common, title: details.title }
+          : {
+              ...common,
+              title: credentialKind(details.credential)?.name ?? details.credential,
+              number: details.number,
+              issued: details.issued,
+              ...(/^\d/.test(details.through) ? { through: details.through } : {}),
+            }
   return Object.fromEntries(Object.entries(fields).filter(([, value]) => value !== ''))
 }
 

@@ -1,3 +1,4 @@
+import { useState } from 'react'
 import { Link, useParams } from 'react-router'
 import type { Status } from '#contract/applications'
 import { writeWhen } from '#core/dates/write'
@@ -13,8 +14,11 @@ import { OfferCard } from './OfferCard'
 import { RenewalForm } from './RenewalForm'
 import { TaskCard } from './TaskCard'
 
+const shownAtFirst = 12
+
 /** Where an application stands: who has the ball, what to do next, what others are doing, what happened. */
 export function StatusPage() {
+  const [all, setAll] = useState(false)
   const { id = '' } = useParams()
   const {
     data: status,
@@ -88,13 +92,18 @@ export function StatusPage() {
         <Sheet>
           <h2 className="mb-2 text-[1.2em]">What happened</h2>
           <ol className="grid gap-2">
-            {status.happenings.slice(0, 14).map(({ at, text }) => (
+            {status.happenings.slice(0, all ? undefined : shownAtFirst).map(({ at, text }) => (
               <li key={`${at}${text}`} className="grid grid-cols-[58px_1fr] gap-2 text-[0.93em]">
                 <span className="font-mono text-[0.93em] text-ink-3">{writeDayOf(at).replace(/ \d{4}$/, '')}</span>
                 <span>{text}</span>
               </li>
             ))}
           </ol>
+          {!all && status.happenings.length > shownAtFirst && (
+            <button type="button" onClick={() => setAll(true)} className="mt-2 font-semibold text-confirmed">
+              {`Show the ${status.happenings.length - shownAtFirst} before that`}
+            </button>
+          )}
         </Sheet>
         <Withdraw status={status} />
       </aside>

@@ -1,0 +1,112 @@
+import type { Form, Question } from '../form/form'
+import { credentialKinds, studyFields, studyLevels } from '../requirements/catalogue'
+import { fileFactNames } from '../requirements/fileFacts'
+import type { Comparison } from './condition'
+
+export type FactKind = 'yes or no' | 'choice' | 'choices' | 'number' | 'date' | 'text'
+
+/** Something a condition may look at, and what it can be compared with. */
+export type KnownFact = {
+  name: string
+  label: string
+  kind: FactKind
+  /** The values it can have, where that is known. */
+  options?: readonly { value: string; label: string }[]
+  /** The question of the form it comes from, and its place there; facts of the file come from none. */
+  question?: string
+  place: number
+}
+
+export type Operator = 'is' | 'oneOf' | 'atLeast' | 'atMost' | 'holds' | 'onOrBefore' | 'onOrAfter'
+
+/** Which comparisons fit which kind of fact; the first is the one to begin with. */
+export const operatorsOf: Record<FactKind, readonly Operator[]> = {
+  'yes or no': ['is'],
+  choice: ['is', 'oneOf'],
+  choices: ['holds'],
+  number: ['atLeast', 'atMost', 'is'],
+  date: ['onOrBefore', 'onOrAfter'],
+  text: ['is', 'oneOf'],
+}
+
+export const operatorOf = (comparison: Comparison): Operator =>
+  (['is', 'oneOf', 'atLeast', 'atMost', 'holds', 'onOrBefore', 'onOrAfter'] as const).find(
+    (operator) => operator in comparison,
+  )!
+
+const named = (names: readonly string[]) => names.map((value) => ({ value, label: value }))
+const yesOrNo = [
+  { value: 'yes', label: 'yes' },
+  { value: 'no', label: 'no' },
+]
+
+/** The facts of the file itself. `checks` are the skills checks there are, by key and title. */
+function factsOfTheFile(checks: Readonly<Record<string, string>>): KnownFact[] {
+  const fields = Object.entries(studyFields).map(([value, label]) => ({ value, label }))
+  const described: Record<(typeof fileFactNames)[number], Pick<KnownFact, 'label' | 'kind' | 'options'>> = {
+    'file.studyLevel': {
+      label: 'highest level of study',
+      kind: 'number',
+      options: Object.entries(studyLevels).map(([value, label]) => ({ value, label })),
+    },
+    'file.studyFields': { label: 'fields of study', kind: 'choices', options: fields },
+    'file.accreditedFields': { label: 'fields of accredited programmes', kind: 'choices', options: fields },
+    'file.credentials': {
+      label: 'licences and certificates',
+      kind: 'choices',
+      options: credentialKinds.map(({ key, name }) => ({ value: key, label: name })),
+    },
+    'file.workMonths': { label: 'months of work in all', kind: 'number' },
+    'file.workTags': { label: 'kinds of work done', kind: 'choices' },
+    'file.checksPassed': {
+      label: 'skills checks passed',
+      kind: 'choices',
+      options: Object.entries(checks).map(([value, label]) => ({ value, label })),
+    },
+  }
+  return fileFactNames.map((name) => ({ name, place: -1, ...described[name] }))
+}
+
+/** Everything conditions of a form and its requirements may look at: the answers in the order they are asked, and the file. */
+export function knownFacts(form: Form, checks: Readonly<Record<string, string>> = {}): KnownFact[] {
+  const questions = form.flatMap((section) => section.questions)
+  return [
+    ...questions.flatMap((question, place) =>
+      factsOfQuestion(question).map((fact) => ({ ...fact, question: question.key, place })),
+    ),
+    ...factsOfTheFile(checks),
+  ]
+}
+
+function factsOfQuestion({ key, kind, label, options = [] }: Question): Omit<KnownFact, 'place'>[] {
+  switch (kind) {
+    case 'yes or no':
+      return [{ name: key, label, kind: 'yes or no', options: yesOrNo }]
+    case 'declaration':
+      return [{ name: key, label, kind: 'choice', options: [{ value: 'agreed', label: 'agreed' }] }]
+    case 'one of':
+      return [{ name: key, label, kind: 'choice', options: named(options) }]
+    case 'several of':
+    case 'ranked choice':
+      return [{ name: key, label, kind: 'choices', options: named(options) }]
+    case 'number':
+    case 'money':
+      return [{ name: key, label, kind: 'number' }]
+    case 'records':
+      return [{ name: key, label: `${label}: how many`, kind: 'number' }]
+    case 'date':
+    case 'partial date':
+      return [{ name: key, label, kind: 'date' }]
+    case 'address':
+    case 'country and region':
+      return [
+        { name: `${key}.country`, label: `${label}: country`, kind: 'text' },
+        { name: `${key}.region`, label: `${label}: region`, kind: 'text' },
+      ]
+    case 'document':
+    case 'identity number':
+      return []
+    default:
+      return [{ name: key, label, kind: 'text' }]
+  }
+}

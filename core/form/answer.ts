@@ -1,0 +1,212 @@
+import type { Facts, FactValue } from '../conditions/condition'
+import { judge } from '../conditions/condition'
+import { readPartialDate } from '../dates/partialDate'
+import { type Blank, becauseKey, blanks, type Form, type Question } from './form'
+
+/** Several parts that are one answer, such as an address: `{ street, postcode, town, region, country }`. */
+export type Parts = Readonly<Record<string, string>>
+export type HonestBlank = { blank: Blank; because?: string }
+
+/**
+ * What was answered: text for most kinds (numbers in digits, money in cents, yes and no as such), a list for several of
+ * and ranked choice (in order), parts for an address or a country with its region, a list of parts for records, or an
+ * honest blank.
+ */
+export type AnswerValue = string | readonly string[] | Parts | readonly Parts[] | HonestBlank
+export type Answers = Readonly<Record<string, AnswerValue>>
+
+export const isBlank = (value: AnswerValue): value is HonestBlank =>
+  typeof value === 'object' && !Array.isArray(value) && 'blank' in value
+
+/** Nothing was said: an empty text, list, or parts that are all empty. An honest blank says something. */
+export function isEmpty(value: AnswerValue | undefined): boolean {
+  if (value === undefined) return true
+  if (typeof value === 'string') return value === ''
+  if (Array.isArray(value)) return value.length === 0
+  return Object.values(value).every((part) => part === '')
+}
+
+export const addressParts = ['street', 'postcode', 'town', 'region', 'country'] as const
+
+export type AnswerFault =
+  | { code: 'too-long'; limit: number }
+  | { code: 'not-a-mail-address' }
+  | { code: 'not-a-phone-number' }
+  | { code: 'not-a-date' }
+  | { code: 'not-an-option' }
+  | { code: 'not-a-number' }
+  | { code: 'too-small'; least: number }
+  | { code: 'too-large'; most: number }
+  | { code: 'too-many'; most: number }
+  | { code: 'named-twice' }
+  | { code: 'part-missing'; part: string }
+  | { code: 'blank-not-allowed' }
+  | { code: 'blank-needs-reason' }
+  | { code: 'wrong-shape' }
+
+const day = /^\d{4}-\d{2}-\d{2}$/
+const mostRecords = 60
+
+/**
+ * Whether an answer can be kept as an answer to a question. An empty answer is always fine: it is none yet.
+ *
+ * @returns what is wrong, or `undefined`
+ */
+export function faultOf(question: Question, answer: AnswerValue): AnswerFault | undefined {
+  if (isEmpty(answer)) return undefined
+  if (isBlank(answer)) return faultOfBlank(question, answer)
+  switch (question.kind) {
+    case 'several of':
+    case 'ranked choice':
+      return faultOfChoices(question, answer)
+    case 'address':
+    case 'country and region':
+      return faultOfParts(question, answer)
+    case 'records':
+      return faultOfRecords(question, answer)
+    default:
+      return typeof answer === 'string' ? faultOfText(question, answer) : { code: 'wrong-shape' }
+  }
+}
+
+function faultOfBlank({ blanks: allowed = [] }: Question, { blank, because }: HonestBlank): AnswerFault | undefined {
+  if (!blanks.includes(blank) || !allowed.includes(blank)) return { code: 'blank-not-allowed' }
+  return blank === 'unknown' && !because?.trim() ? { code: 'blank-needs-reason' } : undefined
+}
+
+function faultOfText(question: Question, answer: string): AnswerFault | undefined {
+  const limit = question.limit ?? 200
+  if ([...answer].length > limit) return { code: 'too-long', limit }
+  switch (question.kind) {
+    case 'mail':
+      return /^[^\s@]+@[^\s@]+\.[^\s@]+$/.test(answer) ? undefined : { code: 'not-a-mail-address' }
+    case 'phone':
+      return /^\+\d[\d ()/-]{5,24}$/.test(answer) ? undefined : { code: 'not-a-phone-number' }
+    case 'date':
+      return day.test(answer) && readPartialDate(answer).ok ? undefined : { code: 'not-a-date' }
+    case 'partial date':
+      return readPartialDate(answer).ok ? undefined : { code: 'not-a-date' }
+    case 'yes or no':
+      return answer === 'yes' || answer === 'no' ? undefined : { code: 'not-an-option' }
+    case 'declaration':
+      return answer === 'agreed' ? undefined : { code: 'not-an-option' }
+    case 'one of':
+      return question.options?.includes(answer) ? undefined : { code: 'not-an-option' }
+    case 'number':
+    case 'money':
+      return faultOfNumber(question, answer)
+    default:
+      return undefined
+  }
+}
+
+function faultOfNumber({ kind, least, most }: Question, answer: string): AnswerFault | undefined {
+  if (!/^-?\d+(\.\d+)?$/.test(answer)) return { code: 'not-a-number' }
+  if (kind === 'money' && !/^-?\d+$/.test(answer)) return { code: 'not-a-number' }
+  const value = kind === 'money' ? Number(answer) / 100 : Number(answer)
+  if (least !== undefined && value < least) return { code: 'too-small', least }
+  if (most !== undefined && value > most) return { code: 'too-large', most }
+  return undefined
+}
+
+function faultOfChoices(question: Question, answer: AnswerValue): AnswerFault | undefined {
+  if (!Array.isArray(answer) || answer.some((item) => typeof item !== 'string')) return { code: 'wrong-shape' }
+  const chosen = answer as readonly string[]
+  if (chosen.some((item) => !question.options?.includes(item))) return { code: 'not-an-option' }
+  if (new Set(chosen).size < chosen.length) return { code: 'named-twice' }
+  const most = question.kind === 'ranked choice' ? question.rankUpTo : undefined
+  return most !== undefined && chosen.length > most ? { code: 'too-many', most } : undefined
+}
+
+function faultOfParts(question: Question, answer: AnswerValue): AnswerFault | undefined {
+  if (typeof answer === 'string' || Array.isArray(answer)) return { code: 'wrong-shape' }
+  const parts = answer as Parts
+  const known: readonly string[] = question.kind === 'address' ? addressParts : ['country', 'region']
+  if (Object.keys(parts).some((part) => !known.includes(part))) return { code: 'wrong-shape' }
+  return Object.values(parts).some((part) => [...part].length > 200) ? { code: 'too-long', limit: 200 } : undefined
+}
+
+function faultOfRecords({ parts = [] }: Question, answer: AnswerValue): AnswerFault | undefined {
+  if (!Array.isArray(answer)) return { code: 'wrong-shape' }
+  if (answer.length > mostRecords) return { code: 'too-many', most: mostRecords }
+  for (const record of answer as readonly (Parts | string)[]) {
+    if (typeof record !== 'object') return { code: 'wrong-shape' }
+    for (const [key, value] of Object.entries(record)) {
+      const part = parts.find((candidate) => candidate.key === key)
+      const fault = part ? faultOf(part, value) : ({ code: 'wrong-shape' } as const)
+      if (fault) return fault
+    }
+  }
+  return undefined
+}
+
+/**
+ * What is still missing in an answer that has been begun: the parts of an address, the required parts of a record.
+ * `undefined` where it is whole.
+ */
+export function missingIn(question: Question, answer: AnswerValue): AnswerFault | undefined {
+  if (isBlank(answer)) return undefined
+  if (question.kind === 'address' || question.kind === 'country and region') {
+    const needed = question.kind === 'address' ? ['street', 'town', 'country'] : ['country']
+    const part = needed.find((name) => !(answer as Parts)[name])
+    return part ? { code: 'part-missing', part } : undefined
+  }
+  if (question.kind === 'records' && Array.isArray(answer)) {
+    const lacking = (question.parts ?? []).find(
+      ({ key, required }) => required && (answer as readonly Parts[]).some((record) => !record[key]),
+    )
+    return lacking ? { code: 'part-missing', part: lacking.label } : undefined
+  }
+  return undefined
+}
+
+/**
+ * Answers as facts that conditions can look at. An honest "I don't know" leaves its fact open; the other blanks are
+ * facts by their own name. Money counts in whole units; an address gives `key.country` and `key.region`; an answer that
+ * is begun and not whole is not yet a fact.
+ */
+export function factsOfAnswers(form: Form, answers: Answers): Facts {
+  const facts: Record<string, FactValue> = {}
+  for (const { questions } of form) {
+    for (const question of questions) {
+      const { key } = question
+      const because = answers[becauseKey(key)]
+      if (typeof because === 'string' && because !== '') facts[becauseKey(key)] = because
+      const answer = answers[key]
+      if (answer === undefined || isEmpty(answer)) continue
+      Object.assign(facts, factsOf(question, answer))
+    }
+  }
+  return facts
+}
+
+function factsOf(question: Question, answer: AnswerValue): Record<string, FactValue> {
+  const { key, kind } = question
+  if (isBlank(answer)) return answer.blank === 'unknown' ? {} : { [key]: answer.blank }
+  if (missingIn(question, answer)) return {}
+  if (kind === 'number') return { [key]: Number(answer) }
+  if (kind === 'money') return { [key]: Number(answer) / 100 }
+  if (kind === 'address' || kind === 'country and region') {
+    const { country = '', region = '' } = answer as Parts
+    return { [key]: country, [`${key}.country`]: country, [`${key}.region`]: region }
+  }
+  if (kind === 'records') return { [key]: (answer as readonly Parts[]).length }
+  return { [key]: answer as string | readonly string[] }
+}
+
+/** The keys that are answered for good: a whole answer or an honest blank. */
+export function answeredKeys(form: Form, answers: Answers): Set<string> {
+  const keys = new Set<string>()
+  for (const { questions } of form) {
+    for (const question of questions) {
+      const answer = answers[question.key]
+      if (answer !== undefined && !isEmpty(answer) && !missingIn(question, answer)) keys.add(question.key)
+      if (!isEmpty(answers[becauseKey(question.key)])) keys.add(becauseKey(question.key))
+    }
+  }
+  return keys
+}
+
+/** Whether something is asked as things stand. What is undecided is not asked yet. */
+export const isAsked = ({ when }: { when?: Question['when'] }, facts: Facts): boolean =>
+  when === undefined || judge(when, facts).truth === true

@@ -1,0 +1,34 @@
+import type { FactValue } from '../conditions/condition'
+import { monthsOfExperience } from '../history/experience'
+import type { FileFacts } from './requirement'
+
+/** What conditions may ask of a file beyond its answers, by name. They are known at any time, and never undecided. */
+export const fileFactNames = [
+  'file.studyLevel',
+  'file.studyFields',
+  'file.accreditedFields',
+  'file.credentials',
+  'file.workMonths',
+  'file.workTags',
+  'file.checksPassed',
+] as const
+export type FileFactName = (typeof fileFactNames)[number]
+
+/** The facts of a file: its highest level of study (ISCED 2011), fields (ISCED-F 2013), papers, months of work in all. */
+export function factsOfFile({ claims, skills, today }: FileFacts): Record<FileFactName, FactValue> {
+  const good = claims.filter(({ rung }) => rung !== 'contradicted')
+  const studies = good.filter(({ kind }) => kind === 'study')
+  const jobs = good.flatMap(({ kind, entry }) => (kind === 'work' && entry && isEmployment(entry.tags) ? [entry] : []))
+  return {
+    'file.studyLevel': Math.max(0, ...studies.map(({ level }) => level ?? 0)),
+    'file.studyFields': unique(studies.map(({ field }) => field)),
+    'file.accreditedFields': unique(studies.filter(({ accredited }) => accredited).map(({ field }) => field)),
+    'file.credentials': unique(good.map(({ credential }) => credential)),
+    'file.workMonths': jobs.length === 0 ? 0 : monthsOfExperience(jobs, [], today),
+    'file.workTags': unique(jobs.flatMap(({ tags }) => tags)),
+    'file.checksPassed': unique(skills.flatMap(({ check, passed }) => (passed ? [check] : []))),
+  }
+}
+
+const isEmployment = (tags: readonly string[]) => tags.includes('employment') || tags.includes('self-employment')
+const unique = (values: readonly (string | undefined)[]) => [...new Set(values.filter((value) => value !== undefined))]

@@ -1,0 +1,95 @@
+import type { Condition } from '../conditions/condition'
+import { type KnownFact, knownFacts } from '../conditions/vocabulary'
+import type { Question, Section } from '../form/form'
+import { conditionWords } from '../words/conditions'
+import { questionSentence } from '../words/form'
+import { requirementSentence } from '../words/requirements'
+import type { Rules } from './rules'
+
+/** One thing that two versions of rules say differently, each side as a sentence; the side where it is not there is absent. */
+export type Difference = {
+  of: 'section' | 'question' | 'requirement' | 'task' | 'order'
+  key: string
+  title: string
+  before?: string
+  after?: string
+}
+
+type Names = Readonly<Record<string, string>>
+
+/**
+ * What two versions of a vacancy's rules say differently, in the words people read.
+ *
+ * @param names titles of skills checks and tasks by key
+ */
+export function differencesOf(before: Rules, after: Rules, names: Names): Difference[] {
+  const sides = { before: saying(before, names), after: saying(after, names) }
+  const kinds = ['section', 'question', 'requirement', 'task'] as const
+  const changed = kinds.flatMap((of) => {
+    const old = sides.before[of]
+    const now = sides.after[of]
+    const gone = [...old].filter(([key]) => !now.has(key))
+    return [
+      ...[...now].flatMap(([key, { title, sentence }]): Difference[] => {
+        const was = old.get(key)
+        return was?.sentence === sentence ? [] : [{ of, key, title, before: was?.sentence, after: sentence }]
+      }),
+      ...gone.map(([key, { title, sentence }]): Difference => ({ of, key, title, before: sentence })),
+    ]
+  })
+  return [...changed, ...orderOf(before, after)]
+}
+
+type Said = Map<string, { title: string; sentence: string }>
+
+function saying(rules: Rules, names: Names): Record<'section' | 'question' | 'requirement' | 'task', Said> {
+  const known = knownFacts(rules.form, names)
+  const labels = new Map(rules.form.flatMap(({ questions }) => questions.map(({ key, label }) => [key, label])))
+  const tasks = new Map(rules.onboarding.map(({ key, title }) => [key, title]))
+  const nameOf = (key: string) => labels.get(key) ?? tasks.get(key) ?? names[key] ?? key
+  const entry = (key: string, title: string, sentence: string) => [key, { title, sentence }] as const
+  return {
+    section: new Map(rules.form.map((section) => entry(section.key, section.title, sectionSentence(section, known)))),
+    question: new Map(
+      rules.form.flatMap(({ title, questions }) =>
+        questions.map((question) => entry(question.key, question.label, `${title}: ${askedAs(question, known)}`)),
+      ),
+    ),
+    requirement: new Map(
+      rules.requirements.map((requirement) =>
+        entry(
+          requirement.key,
+          requirement.title,
+          `${requirementSentence(requirement, nameOf, known)} ${requirement.why} ${waivers(requirement.waivableBy)}`,
+        ),
+      ),
+    ),
+    task: new Map(rules.onboarding.map(({ key, title, text }) => entry(key, title, `${title}: ${text}`))),
+  }
+}
+
+const sectionSentence = ({ title, heading, intro, when }: Section, known: readonly KnownFact[]) =>
+  `“${title}” asks: ${heading} ${intro}${onlyIf(when, known)}`
+const askedAs = (question: Question, known: readonly KnownFact[]) =>
+  `${questionSentence(question)}${onlyIf(question.when, known)}`
+const onlyIf = (when: Condition | undefined, known: readonly KnownFact[]) =>
+  when ? ` Only if ${conditionWords(when, known)}.` : ''
+const waivers = (roles: readonly string[]) =>
+  roles.length === 0 ? 'Nobody may waive it.' : `May be waived by: ${roles.join(', ')}.`
+
+/** The order of sections and of questions, where the same ones stand in another. */
+function orderOf(before: Rules, after: Rules): Difference[] {
+  const order = (rules: Rules, shared: ReadonlySet<string>) =>
+    rules.form.flatMap(({ key, title, questions }) =>
+      [{ key, title }, ...questions.map((question) => ({ key: question.key, title: question.label }))].filter((item) =>
+        shared.has(item.key),
+      ),
+    )
+  const keys = (rules: Rules) =>
+    new Set(rules.form.flatMap(({ key, questions }) => [key, ...questions.map((question) => question.key)]))
+  const shared = new Set([...keys(before)].filter((key) => keys(after).has(key)))
+  const [old, now] = [order(before, shared), order(after, shared)]
+  if (old.every(({ key }, index) => key === now[index]?.key)) return []
+  const written = (items: readonly { title: string }[]) => items.map(({ title }) => title).join(' · ')
+  return [{ of: 'order', key: 'order', title: 'The order', before: written(old), after: written(now) }]
+}

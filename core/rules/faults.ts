@@ -1,0 +1,133 @@
+import { type Condition, factsOf } from '../conditions/condition'
+import { type ConditionFault, circlesIn, faultsOfCondition } from '../conditions/faults'
+import { type KnownFact, knownFacts } from '../conditions/vocabulary'
+import type { Question } from '../form/form'
+import { credentialKind } from '../requirements/catalogue'
+import type { Ask } from '../requirements/requirement'
+import type { Rules } from './rules'
+
+export type RulesFault = { pointer: string } & (
+  | ConditionFault
+  | { code: 'key-twice'; key: string }
+  | { code: 'no-options' }
+  | { code: 'no-parts' }
+  | { code: 'no-send-section' }
+  | { code: 'holds-twice'; holds: string }
+  | { code: 'unknown-question'; question: string }
+  | { code: 'unknown-check'; check: string }
+  | { code: 'unknown-task'; task: string }
+  | { code: 'unknown-credential'; credential: string }
+  | { code: 'no-section-for'; holds: string }
+  | { code: 'circle'; way: string[] }
+)
+
+/**
+ * What is wrong with a vacancy's rules beyond their shape: names used twice, references that lead nowhere, conditions
+ * that can never hold, look at what is asked too late, or go round in a circle.
+ *
+ * @param checks the skills checks there are, by key and title
+ * @returns one entry a fault, with a JSON pointer (RFC 6901) to its place; empty where the rules can be published
+ */
+export function faultsOfRules(rules: Rules, checks: Readonly<Record<string, string>>): RulesFault[] {
+  const known = knownFacts(rules.form, checks)
+  return [
+    ...twice(rules.form, '/form'),
+    ...twice(
+      rules.form.flatMap(({ questions }) => questions),
+      '/form',
+    ),
+    ...twice(rules.requirements, '/requirements'),
+    ...twice(rules.onboarding, '/onboarding'),
+    ...formFaults(rules, known),
+    ...requirementFaults(rules, known, checks),
+  ]
+}
+
+function twice(items: readonly { key: string }[], where: string): RulesFault[] {
+  return items.flatMap(({ key }, index) =>
+    items.findIndex((other) => other.key === key) < index
+      ? [{ pointer: `${where}/${index}/key`, code: 'key-twice', key }]
+      : [],
+  )
+}
+
+function formFaults({ form }: Rules, known: readonly KnownFact[]): RulesFault[] {
+  const faults: RulesFault[] = []
+  const held = new Set<string>()
+  const dependsOn = new Map<string, string[]>()
+  let place = 0
+  form.forEach((section, index) => {
+    const pointer = `/form/${index}`
+    if (section.holds !== 'questions' && held.has(section.holds))
+      faults.push({ pointer: `${pointer}/holds`, code: 'holds-twice', holds: section.holds })
+    held.add(section.holds)
+    if (section.when) faults.push(...conditionFaults(section.when, known, `${pointer}/when`, place))
+    section.questions.forEach((question, nth) => {
+      const at = `${pointer}/questions/${nth}`
+      if (question.when) faults.push(...conditionFaults(question.when, known, `${at}/when`, place))
+      faults.push(...questionFaults(question, at))
+      const conditions = [section.when, question.when].filter((condition) => condition !== undefined)
+      dependsOn.set(question.key, conditions.flatMap(factsOf).map(questionOf(known)))
+      place += 1
+    })
+  })
+  if (form.at(-1)?.holds !== 'send') faults.push({ pointer: '/form', code: 'no-send-section' })
+  return [...faults, ...circlesIn(dependsOn).map((way) => ({ pointer: '/form', code: 'circle' as const, way }))]
+}
+
+const questionOf = (known: readonly KnownFact[]) => (fact: string) =>
+  known.find(({ name }) => name === fact)?.question ?? fact
+
+function questionFaults({ kind, options = [], parts = [] }: Question, pointer: string): RulesFault[] {
+  if (['one of', 'several of', 'ranked choice'].includes(kind) && options.length === 0)
+    return [{ pointer: `${pointer}/options`, code: 'no-options' }]
+  if (kind === 'records' && parts.length === 0) return [{ pointer: `${pointer}/parts`, code: 'no-parts' }]
+  return []
+}
+
+const conditionFaults = (condition: Condition, known: readonly KnownFact[], pointer: string, place?: number) =>
+  faultsOfCondition(condition, known, place).map((fault): RulesFault => ({ pointer, ...fault }))
+
+function requirementFaults(
+  { form, requirements, onboarding }: Rules,
+  known: readonly KnownFact[],
+  checks: Readonly<Record<string, string>>,
+): RulesFault[] {
+  const questions = new Set(form.flatMap((section) => section.questions.map(({ key }) => key)))
+  const held = new Set<string>(form.map(({ holds }) => holds))
+  const faultsOfAsk = (ask: Ask, pointer: string): RulesFault[] => {
+    switch (ask.kind) {
+      case 'answer':
+      case 'document':
+      case 'declaration':
+        return questions.has(ask.question) ? [] : [{ pointer, code: 'unknown-question', question: ask.question }]
+      case 'skills check':
+        return checks[ask.check] ? [] : [{ pointer, code: 'unknown-check', check: ask.check }]
+      case 'onboarding task':
+        return onboarding.some(({ key }) => key === ask.task) ? [] : [{ pointer, code: 'unknown-task', task: ask.task }]
+      case 'credential':
+        if (!credentialKind(ask.credential))
+          return [{ pointer, code: 'unknown-credential', credential: ask.credential }]
+        return held.has('credentials') ? [] : [{ pointer, code: 'no-section-for', holds: 'credentials' }]
+      case 'study':
+      case 'permission':
+        return held.has(ask.kind) ? [] : [{ pointer, code: 'no-section-for', holds: ask.kind }]
+      case 'history':
+      case 'experience':
+      case 'every work entry':
+      case 'reference':
+        return held.has('work') ? [] : [{ pointer, code: 'no-section-for', holds: 'work' }]
+      default:
+        return []
+    }
+  }
+  return requirements.flatMap((requirement, index) => {
+    const pointer = `/requirements/${index}`
+    return [
+      ...faultsOfAsk(requirement.asks, `${pointer}/asks`),
+      ...(requirement.alternatives ?? []).flatMap((ask, nth) => faultsOfAsk(ask, `${pointer}/alternatives/${nth}`)),
+      ...(requirement.when ? conditionFaults(requirement.when, known, `${pointer}/when`) : []),
+      ...(requirement.exempt ? conditionFaults(requirement.exempt.when, known, `${pointer}/exempt/when`) : []),
+    ]
+  })
+}

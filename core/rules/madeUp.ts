@@ -1,0 +1,74 @@
+import type { Temporal } from 'temporal-polyfill'
+import { partialDate } from '../dates/partialDate'
+import { type Answers, answeredKeys, factsOfAnswers } from '../form/answer'
+import type { Form } from '../form/form'
+import type { ClaimFacts, FileFacts, Rung } from '../requirements/requirement'
+
+/** A person who does not exist, described in the few words that rules look at. */
+export type MadeUp = {
+  answers: Answers
+  study?: { level: number; field: string; accredited: boolean; rung: Rung }
+  credentials: readonly { credential: string; rung: Rung; through: string }[]
+  work?: { months: number; tags: readonly string[]; rung: Rung }
+  checksPassed: readonly string[]
+  permissionSigned: boolean
+}
+
+/** Nobody in particular: nothing answered, nothing claimed. */
+export const nobody: MadeUp = { answers: {}, credentials: [], checksPassed: [], permissionSigned: false }
+
+/** The file that somebody described so would have on a day. A claim that is more than claimed has its document seen. */
+export function fileOfMadeUp(
+  madeUp: MadeUp,
+  form: Form,
+  today: Temporal.PlainDate,
+  targetStart: Temporal.PlainDate,
+): FileFacts {
+  const facts = factsOfAnswers(form, madeUp.answers)
+  const { study, work } = madeUp
+  const claims: ClaimFacts[] = [
+    ...(study ? [claim('study', 'study', 'the study', study.rung, { ...study })] : []),
+    ...madeUp.credentials.map(({ credential, rung, through }, index) =>
+      claim('certificate', `paper ${index}`, 'the paper', rung, {
+        credential,
+        term: { through: through === 'does not expire' ? through : through ? partialDate(through) : 'unknown' },
+      }),
+    ),
+    ...(work
+      ? [
+          claim('work', 'work', 'the job', work.rung, {
+            entry: {
+              id: 'work',
+              from: partialDate(today.subtract({ months: work.months }).toString()),
+              to: 'present',
+              tags: ['employment', ...work.tags],
+            },
+          }),
+        ]
+      : []),
+  ]
+  return {
+    today,
+    targetStart,
+    claims,
+    answers: facts,
+    blankAnswers: answeredKeys(form, madeUp.answers),
+    skills: madeUp.checksPassed.map((check) => ({ check, state: 'marked', percent: 100, passed: true })),
+    permissionSigned: madeUp.permissionSigned,
+    offer: 'none',
+    onboarding: [],
+    waivers: [],
+  }
+}
+
+function claim(kind: ClaimFacts['kind'], id: string, label: string, rung: Rung, more: Partial<ClaimFacts>): ClaimFacts {
+  return {
+    kind,
+    id,
+    label,
+    paper: rung === 'claimed' ? 'none' : 'seen',
+    enquiry: rung === 'asked' ? 'open' : 'none',
+    ...more,
+    rung,
+  }
+}

@@ -1,0 +1,18 @@
+import { answerRequirements, type Form } from '../form/form'
+import type { Requirement } from '../requirements/requirement'
+
+/** What somebody reads, hands in or acknowledges after an offer. */
+export type OnboardingTask = { key: string; title: string; text: string }
+
+/** All that a vacancy asks and judges by: saved, published, compared and exported as one thing. */
+export type Rules = {
+  form: Form
+  requirements: readonly Requirement[]
+  onboarding: readonly OnboardingTask[]
+}
+
+/** Everything an application is judged by: what the form itself requires, and the vacancy's own requirements. */
+export const requirementsIn = (rules: Pick<Rules, 'form' | 'requirements'>): Requirement[] => [
+  ...answerRequirements(rules.form),
+  ...rules.requirements,
+]

@@ -1,0 +1,45 @@
+import { knownFacts } from '../conditions/vocabulary'
+import type { RulesFault } from '../rules/faults'
+import type { Rules } from '../rules/rules'
+import { conditionFaultWords } from './conditions'
+
+const sections: Record<string, string> = {
+  study: 'studies',
+  work: 'work',
+  credentials: 'licences and certificates',
+  permission: 'permission to check',
+  send: 'reading through and sending',
+}
+
+/** What is wrong with rules, and how to put it right. */
+export function rulesFaultWords(fault: RulesFault, rules: Pick<Rules, 'form'>): string {
+  switch (fault.code) {
+    case 'key-twice':
+      return `The short name “${fault.key}” is used twice. Give one of them another.`
+    case 'no-options':
+      return 'There is nothing to choose from. Add what can be chosen.'
+    case 'no-parts':
+      return 'A list of records needs at least one question a record.'
+    case 'no-send-section':
+      return 'The form has to end with reading through and sending.'
+    case 'holds-twice':
+      return `There are two sections for ${sections[fault.holds] ?? fault.holds}. Take one out.`
+    case 'unknown-question':
+      return `It rests on the question “${fault.question}”, which the form does not ask.`
+    case 'unknown-check':
+      return `There is no skills check “${fault.check}”.`
+    case 'unknown-task':
+      return `There is no onboarding task “${fault.task}” here. Add it, or choose another.`
+    case 'unknown-credential':
+      return `There is no licence or certificate “${fault.credential}” in the catalogue.`
+    case 'no-section-for':
+      return `The form has no section for ${sections[fault.holds] ?? fault.holds}, where this would be given.`
+    case 'circle': {
+      const labels = new Map(rules.form.flatMap(({ questions }) => questions.map(({ key, label }) => [key, label])))
+      const way = [...fault.way, fault.way[0]!].map((key) => `“${labels.get(key) ?? key}”`)
+      return `These are asked only if each other is answered, in a circle: ${way.join(', then ')}.`
+    }
+    default:
+      return conditionFaultWords(fault, knownFacts(rules.form))
+  }
+}

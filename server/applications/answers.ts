@@ -1,0 +1,44 @@
+import type { Role } from '#contract/endpoint'
+import type { Facts } from '#core/conditions/condition'
+import { type AnswerValue, isAsked, isEmpty } from '#core/form/answer'
+import { becauseKey, type Form } from '#core/form/form'
+import { answerWords } from '#core/words/form'
+import type { Application } from './model'
+
+/** An answer that is plain text, or nothing. */
+export function textAnswer({ answers }: Pick<Application, 'answers'>, key: string): string | undefined {
+  const answer = answers[key]
+  return typeof answer === 'string' && answer !== '' ? answer : undefined
+}
+
+/** The address somebody gave for this application. */
+export const contactMail = (application: Pick<Application, 'answers'>) => textAnswer(application, 'contact.mail')
+
+/** The answers as the desk reads them: those that are asked as things stand, and that the reader's roles may see. */
+export function answersForDesk(
+  form: Form,
+  { answers }: Pick<Application, 'answers'>,
+  facts: Facts,
+  roles: readonly Role[],
+) {
+  return form.flatMap((section) =>
+    section.questions.flatMap((question) => {
+      const answer: AnswerValue | undefined = answers[question.key]
+      if (isEmpty(answer) || !isAsked(section, facts) || !isAsked(question, facts)) return []
+      const may = !question.seenBy?.length || question.seenBy.some((role) => roles.some((own) => own === role))
+      if (!may)
+        return [
+          { section: section.title, label: question.label, answer: `Read only by: ${question.seenBy?.join(', ')}.` },
+        ]
+      const because = answers[becauseKey(question.key)]
+      const shown = answerWords(question, answer!)
+      return [
+        {
+          section: section.title,
+          label: question.label,
+          answer: typeof because === 'string' && because ? `${shown}: ${because}` : shown,
+        },
+      ]
+    }),
+  )
+}

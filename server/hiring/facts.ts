@@ -1,0 +1,163 @@
+import { Temporal } from 'temporal-polyfill'
+import type { ClaimDetails } from '#contract/claims'
+import { partialDate } from '#core/dates/partialDate'
+import { answeredKeys, factsOfAnswers } from '#core/form/answer'
+import type { ClaimFacts, FileFacts } from '#core/requirements/requirement'
+import type { Rules } from '#core/rules/rules'
+import type { Term } from '#core/validity/validity'
+import type { Application } from '../applications/model'
+import { claimsOfAll } from '../claims/face'
+import { labelOf } from '../claims/label'
+import type { Claim } from '../claims/model'
+import type { Deps } from '../deps'
+import { documentsOf } from '../documents/documents'
+import type { Document } from '../documents/model'
+import { permissionsOf } from '../permissions/permissions'
+import { sittingsOfAll } from '../skills/checks'
+import { accreditations } from '../sources/sources'
+import { enquiriesOf } from '../verification/enquiries'
+import type { Enquiry } from '../verification/model'
+import { FeeReceived, Offer, OnboardingTask, Waiver } from './model'
+
+/** What an application is judged by, with the rows it was made from. */
+export type LoadedFile = { claims: Claim[]; documents: Document[]; enquiries: Enquiry[]; facts: FileFacts }
+
+/**
+ * Loads what many applications are judged by in a handful of queries, however many they are.
+ *
+ * @param rulesOf the rules whose form reads an application's answers
+ */
+export async function loadFiles(
+  { clock }: Pick<Deps, 'clock'>,
+  applications: readonly Application[],
+  rulesOf: (application: Application) => Pick<Rules, 'form'>,
+): Promise<Map<string, LoadedFile>> {
+  const applicationIds = applications.map(({ id }) => id)
+  const where = { applicationId: applicationIds }
+  const claims = await claimsOfAll([...new Set(applications.map(({ candidateId }) => candidateId))])
+  const claimIds = claims.map(({ id }) => id)
+  const [documents, enquiries, sittings, waivers, permissions, offers, tasks, fees, accredited] = await Promise.all([
+    documentsOf(claimIds),
+    enquiriesOf(claimIds),
+    sittingsOfAll(applicationIds),
+    Waiver.findAll({ where }),
+    permissionsOf(applicationIds),
+    Offer.findAll({ where }),
+    OnboardingTask.findAll({ where }),
+    FeeReceived.findAll({ where }),
+    accreditations(),
+  ])
+  const claimsByCandidate = groupBy(claims, ({ candidateId }) => candidateId)
+  const documentsByClaim = groupBy(documents, ({ claimId }) => claimId)
+  const enquiriesByClaim = groupBy(enquiries, ({ claimId }) => claimId)
+  const byApplication = <T extends { applicationId: string }>(rows: readonly T[]) =>
+    groupBy(rows, ({ applicationId }) => applicationId)
+  const [sat, waived, signed, offered, given, paid] = [
+    byApplication(sittings),
+    byApplication(waivers),
+    byApplication(permissions),
+    byApplication(offers),
+    byApplication(tasks),
+    byApplication(fees),
+  ]
+  const today = clock.today()
+  return new Map(
+    applications.map((application) => {
+      const { id, candidateId, answers, targetStart } = application
+      const { form } = rulesOf(application)
+      const own = claimsByCandidate.get(candidateId) ?? []
+      const offer = offered.get(id)?.[0]
+      const facts: FileFacts = {
+        today,
+        targetStart: Temporal.PlainDate.from(targetStart),
+        claims: own.map((claim) =>
+          factsOfClaim(claim, documentsByClaim.get(claim.id) ?? [], enquiriesByClaim.get(claim.id) ?? [], accredited),
+        ),
+        answers: factsOfAnswers(form, answers),
+        blankAnswers: answeredKeys(form, answers),
+        skills: (sat.get(id) ?? []).map(({ check, state, percent, passed }) => ({
+          check,
+          state,
+          percent: percent ?? undefined,
+          passed: passed ?? undefined,
+        })),
+        permissionSigned: signed.has(id),
+        offer: !offer ? 'none' : (offer.answer ?? 'open'),
+        onboarding: (given.get(id) ?? []).map(({ key, doneAt }) => ({ task: key, done: Boolean(doneAt) })),
+        waivers: (waived.get(id) ?? []).map(({ requirement, givenBy, reason }) => ({
+          requirement,
+          by: givenBy,
+          reason,
+        })),
+        feesReceived: (paid.get(id) ?? []).map(({ requirement }) => requirement),
+      }
+      const of = <T>(rows: ReadonlyMap<string, T[]>) => own.flatMap((claim) => rows.get(claim.id) ?? [])
+      return [id, { claims: own, documents: of(documentsByClaim), enquiries: of(enquiriesByClaim), facts }]
+    }),
+  )
+}
+
+function groupBy<T>(rows: readonly T[], keyOf: (row: T) => string): Map<string, T[]> {
+  const groups = new Map<string, T[]>()
+  for (const row of rows) {
+    const key = keyOf(row)
+    const group = groups.get(key)
+    if (group) group.push(row)
+    else groups.set(key, [row])
+  }
+  return groups
+}
+
+/** `accredited` holds "source field" for every accredited programme. */
+function factsOfClaim(
+  claim: Claim,
+  documents: readonly Document[],
+  enquiries: readonly Enquiry[],
+  accredited: ReadonlySet<string>,
+): ClaimFacts {
+  const { details } = claim
+  const current = <T extends { credentialVersion: number }>(rows: readonly T[]) =>
+    rows.filter((row) => row.credentialVersion === claim.credentialVersion)
+  const asked = current(enquiries).at(-1)
+  return {
+    id: claim.id,
+    kind: claim.kind,
+    label: labelOf(details),
+    rung: claim.rung,
+    paper: paperOf(current(documents)),
+    enquiry: asked?.state === 'open' || asked?.state === 'answered' ? asked.state : 'none',
+    source: details.sourceName || undefined,
+    ...(details.kind === 'study'
+      ? {
+          level: details.level,
+          field: details.field,
+          accredited: accredited.has(`${details.sourceId} ${details.field}`),
+        }
+      : {}),
+    ...('credential' in details ? { credential: details.credential, term: termOf(details) } : {}),
+    ...(details.kind === 'paper' ? { question: details.question } : {}),
+    ...entryOf(claim.id, details),
+  }
+}
+
+function paperOf(documents: readonly Document[]): ClaimFacts['paper'] {
+  const states = documents.map(({ state }) => state)
+  if (states.includes('to look at')) return 'to look at'
+  if (states.includes('seen')) return 'seen'
+  return states.includes('sent back') ? 'sent back' : 'none'
+}
+
+function termOf(details: Extract<ClaimDetails, { credential: string }>): Term {
+  const through =
+    details.through === 'does not expire' || details.through === 'unknown'
+      ? details.through
+      : partialDate(details.through)
+  return { from: details.issued ? partialDate(details.issued) : undefined, through }
+}
+
+function entryOf(id: string, details: ClaimDetails): Pick<ClaimFacts, 'entry'> {
+  if (details.kind !== 'work' && details.kind !== 'study') return {}
+  const to = details.to === 'present' ? details.to : partialDate(details.to)
+  const tags = details.kind === 'work' ? [details.activity, ...details.tags] : ['study']
+  return { entry: { id, from: partialDate(details.from), to, tags } }
+}

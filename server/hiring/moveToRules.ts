@@ -1,0 +1,62 @@
+import { differencesOf } from '#core/rules/difference'
+import { candidateWithMail } from '../accounts/candidate'
+import { contactMail } from '../applications/answers'
+import { sentApplication } from '../applications/find'
+import { recordEvent } from '../audit/record'
+import type { Account, Deps } from '../deps'
+import { queueMail } from '../messages/queueMail'
+import { checkTitles } from '../skills/checks'
+import { rulesOfVacancy, vacancyById } from '../vacancies/vacancies'
+import { OnboardingTask } from './model'
+import { refreshStanding } from './standing'
+
+/**
+ * Judges applications that were sent by the newest version of their vacancy's rules. Each candidate is told what is asked
+ * differently and why. Applications that have it already, or belong to another vacancy, are left as they are.
+ */
+export async function moveToRules(
+  deps: Deps,
+  actor: Account,
+  vacancyId: string,
+  { applications, reason }: { applications: readonly string[]; reason: string },
+) {
+  const vacancy = await vacancyById(vacancyId)
+  const rules = await rulesOfVacancy(vacancy, { ranking: false })
+  let moved = 0
+  for (const id of applications) {
+    const application = await sentApplication(id, { lock: true })
+    const { rulesVersion } = vacancy
+    if (application.vacancyId !== vacancyId || application.rulesVersion === rulesVersion) continue
+    const before = await rulesOfVacancy(vacancy, { version: application.rulesVersion, ranking: false })
+    const differences = differencesOf(before, rules, await checkTitles()).filter(
+      ({ of }) => of === 'requirement' || of === 'question',
+    )
+    await application.update({ rulesVersion, version: application.version + 1 })
+    if (application.stage === 'offered')
+      await OnboardingTask.bulkCreate(
+        rules.onboarding.map((task) => ({ applicationId: id, ...task })),
+        { ignoreDuplicates: true },
+      )
+    const person = await candidateWithMail(application.candidateId)
+    const said = differences.map(({ title, before: was, after: is }) =>
+      is === undefined ? `- No longer asked: ${title}` : was === undefined ? `- Asked as well: ${is}` : `- Now: ${is}`,
+    )
+    await queueMail(deps, {
+      to: { name: person.name, mail: contactMail(application) ?? person.mail },
+      subject: `What we ask for ${vacancy.title} has changed`,
+      text: `What we ask of you for ${vacancy.title} has changed: ${reason.trim()}\n\n${said.join('\n')}\n\nWhat this means for you is on your status page:\n${deps.config.publicUrl}/applications/${id}`,
+      applicationId: id,
+    })
+    await recordEvent(deps, actor, {
+      code: 'moved-to-rules',
+      what: `Moved to version ${rulesVersion} of the rules: ${reason.trim()}`,
+      forCandidate: `What we ask of you has changed: ${reason.trim()}`,
+      about: application.reference ?? undefined,
+      candidateId: application.candidateId,
+      applicationId: id,
+    })
+    await refreshStanding(deps, application)
+    moved += 1
+  }
+  return { moved }
+}

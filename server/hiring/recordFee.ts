@@ -1,0 +1,40 @@
+import { sentApplication } from '../applications/find'
+import { recordEvent } from '../audit/record'
+import type { Account, Deps } from '../deps'
+import { conflict, notFound } from '../http/problems'
+import { FeeReceived } from './model'
+import { readinessOf } from './readiness'
+import { refreshStanding } from './standing'
+
+/** Records that a fee which an application owes has been received. */
+export async function recordFee(
+  deps: Deps,
+  actor: Account,
+  id: string,
+  key: string,
+  { receivedOn, note }: { receivedOn: string; note: string },
+) {
+  const application = await sentApplication(id, { lock: true })
+  const { requirements, facts } = await readinessOf(deps, application)
+  const requirement = requirements.find((candidate) => candidate.key === key && candidate.asks.kind === 'fee')
+  if (!requirement) throw notFound()
+  if (facts.feesReceived?.includes(key)) throw conflict('already-received', 'This fee is on record already.')
+  await FeeReceived.create({
+    applicationId: id,
+    requirement: key,
+    receivedOn,
+    note: note.trim(),
+    recordedBy: actor.name,
+    recordedAt: deps.clock.now(),
+  })
+  await recordEvent(deps, actor, {
+    code: 'fee-received',
+    what: `Received: ${requirement.title}`,
+    forCandidate: `We received your payment: ${requirement.title}.`,
+    about: requirement.title,
+    candidateId: application.candidateId,
+    applicationId: id,
+  })
+  await refreshStanding(deps, application)
+  return { done: true as const }
+}

@@ -1,0 +1,93 @@
+import { Temporal } from 'temporal-polyfill'
+import { answeredKeys, factsOfAnswers } from '#core/form/answer'
+import type { Gate, Requirement } from '#core/requirements/requirement'
+import { effectOf } from '#core/rules/effect'
+import { type Rules, requirementsIn } from '#core/rules/rules'
+import { candidateNames } from '../accounts/candidate'
+import { inProgress } from '../applications/find'
+import type { Application } from '../applications/model'
+import { loadFiles } from '../hiring/facts'
+import { DryRun, type DryRunCount, DryRunRow } from './model'
+import { publishedRules } from './versions'
+
+const page = 500
+const stillWriting = 'Somebody still writing'
+
+/**
+ * Judges every application in progress by the rules it has and by those of a dry run, page by page, and keeps who comes
+ * out differently. Meant for a thread of its own; progress is in the database, where anybody can read it.
+ *
+ * @param currentVersion the published version, by which drafts are judged
+ */
+export async function computeDryRun(id: string, currentVersion: number) {
+  const run = await DryRun.findByPk(id, { rejectOnEmpty: true })
+  await DryRunRow.destroy({ where: { dryRunId: id } })
+  const applications = inProgress(run.vacancyId)
+  await run.update({ state: 'running', done: 0, total: await applications.count() })
+  const today = Temporal.PlainDate.from(run.today)
+  const clock = { today: () => today, now: () => new Date() }
+  const after = { rules: run.rules, requirements: requirementsIn(run.rules) }
+  const before = new Map<number, { rules: Rules; requirements: Requirement[] }>()
+  const versionOf = ({ stage, rulesVersion }: Application) =>
+    stage === 'being written' ? currentVersion : rulesVersion
+  const counts = new Map<string, DryRunCount>()
+  let affected = 0
+  let done = 0
+  for (let last = ''; ; ) {
+    const rows = await applications.page(last, page)
+    for (const version of new Set(rows.map(versionOf)))
+      if (!before.has(version)) {
+        const rules = await publishedRules(run.vacancyId, version)
+        before.set(version, { rules, requirements: requirementsIn(rules) })
+      }
+    const rulesOf = (application: Application) => before.get(versionOf(application))!
+    const files = await loadFiles({ clock }, rows, (application) => rulesOf(application).rules)
+    const names = await candidateNames(rows.map(({ candidateId }) => candidateId))
+    const found = rows.flatMap((application) => {
+      const { facts } = files.get(application.id)!
+      const readAnew = {
+        ...facts,
+        answers: factsOfAnswers(after.rules.form, application.answers),
+        blankAnswers: answeredKeys(after.rules.form, application.answers),
+      }
+      const effect = effectOf(
+        { requirements: rulesOf(application).requirements, file: facts },
+        { requirements: after.requirements, file: readAnew },
+      )
+      if (effect.changes.length === 0) return []
+      for (const change of effect.changes) {
+        const count = counts.get(change.requirement) ?? newCount(change)
+        count[change.effect] += 1
+        counts.set(change.requirement, count)
+      }
+      const writing = application.stage === 'being written'
+      return [
+        {
+          dryRunId: id,
+          applicationId: application.id,
+          candidate: writing ? stillWriting : (names.get(application.candidateId) ?? ''),
+          reference: application.reference ?? null,
+          stage: application.stage,
+          rulesVersion: versionOf(application),
+          ...effect,
+        },
+      ]
+    })
+    await DryRunRow.bulkCreate(found)
+    affected += found.length
+    done += rows.length
+    await run.update({ done, affected })
+    if (rows.length < page) break
+    last = rows.at(-1)!.id
+  }
+  await run.update({ state: 'done', counts: [...counts.values()], finishedAt: new Date() })
+}
+
+const newCount = ({ requirement, title, gate }: { requirement: string; title: string; gate: Gate }): DryRunCount => ({
+  requirement,
+  title,
+  gate,
+  gains: 0,
+  loses: 0,
+  other: 0,
+})

@@ -1,0 +1,22 @@
+import { connect } from '../database/connection'
+import { defineModels } from '../database/models'
+import { computeDryRun } from './computeDryRun'
+
+/** What runs in the worker thread: it has a connection of its own, so that requests are answered meanwhile. */
+export default async function dryRunThread({
+  databaseUrl,
+  dryRunId,
+  currentVersion,
+}: {
+  databaseUrl: string
+  dryRunId: string
+  currentVersion: number
+}) {
+  const sequelize = connect(databaseUrl, { most: 3 })
+  try {
+    defineModels(sequelize)
+    await computeDryRun(dryRunId, currentVersion)
+  } finally {
+    await sequelize.close()
+  }
+}

@@ -1,0 +1,52 @@
+import { Temporal } from 'temporal-polyfill'
+import type { MadeUp } from '#contract/rules'
+import { evaluate } from '#core/requirements/evaluate'
+import { fileOfMadeUp } from '#core/rules/madeUp'
+import { type Rules, requirementsIn } from '#core/rules/rules'
+import { ballWords, outcomeWords } from '#core/words/requirements'
+import { candidateWithMail } from '../accounts/candidate'
+import { sentApplication } from '../applications/find'
+import type { Deps } from '../deps'
+import { loadFiles } from '../hiring/facts'
+import { notFound } from '../http/problems'
+import { namesFor } from './versions'
+
+type Who = { madeUp: MadeUp } | { application: string }
+
+/** How rules come out for somebody, with every reason in words. Nothing is kept. */
+export async function tryRules(
+  deps: Deps,
+  vacancy: { id: string; targetStart: string },
+  { rules, who }: { rules: Rules; who: Who },
+) {
+  const { name, file } =
+    'madeUp' in who
+      ? madeUpFile(deps, vacancy, rules, who.madeUp)
+      : await realFile(deps, vacancy, rules, who.application)
+  const names = await namesFor(rules)
+  const nameOf = (key: string) => names[key] ?? key
+  return {
+    name,
+    outcomes: evaluate(requirementsIn(rules), file).map((outcome) => ({
+      requirement: outcome.requirement,
+      title: outcome.title,
+      gate: outcome.gate,
+      state: outcome.state,
+      why: outcomeWords(outcome, nameOf),
+      ball: outcome.steps[0] ? ballWords(outcome.steps[0]) : '',
+      deciding: outcome.reason.code === 'condition-undecided' ? outcome.reason.deciding.map(nameOf) : [],
+    })),
+  }
+}
+
+const madeUpFile = ({ clock }: Deps, { targetStart }: { targetStart: string }, { form }: Rules, madeUp: MadeUp) => ({
+  name: 'Somebody made up',
+  file: fileOfMadeUp(madeUp, form, clock.today(), Temporal.PlainDate.from(targetStart)),
+})
+
+async function realFile(deps: Deps, vacancy: { id: string }, rules: Rules, applicationId: string) {
+  const application = await sentApplication(applicationId)
+  if (application.vacancyId !== vacancy.id) throw notFound()
+  const { facts } = (await loadFiles(deps, [application], () => rules)).get(applicationId)!
+  return { name: (await candidateWithMail(application.candidateId)).name, file: facts }
+}

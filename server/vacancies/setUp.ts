@@ -1,0 +1,254 @@
+import { Temporal } from 'temporal-polyfill'
+import { v7 as uuid } from 'uuid'
+import type { DeskVacancy, VacancyFields, VacancyState } from '#contract/rules'
+import { accountsWithRole } from '../accounts/staff'
+import { sentByRulesVersion } from '../applications/find'
+import { recordEvent } from '../audit/record'
+import type { Account, Deps } from '../deps'
+import { conflict, type Fault, insistOnVersion, invalid } from '../http/problems'
+import { draftFace, faultsFor } from '../rules/draft'
+import { latestDryRun } from '../rules/dryRun'
+import { addRulesVersion, draftOf, publishedRules, versionsOf, writeDraft } from '../rules/versions'
+import { checkTitles } from '../skills/checks'
+import { Intake, Vacancy } from './model'
+import { payBandOf } from './payBand'
+import { vacancyById } from './vacancies'
+
+/** A vacancy as it is set up at the desk. */
+export async function readDeskVacancy(_deps: Deps, id: string): Promise<DeskVacancy> {
+  const vacancy = await vacancyById(id)
+  const [intake, draft, versions, sent, checks, deciders, dryRun] = await Promise.all([
+    vacancy.intakeId ? Intake.findByPk(vacancy.intakeId) : null,
+    draftFace(vacancy),
+    versionsOf(id),
+    sentByRulesVersion(id),
+    checkTitles(),
+    accountsWithRole('hiring manager'),
+    latestDryRun(vacancy),
+  ])
+  return {
+    ...fieldsOf(vacancy),
+    id,
+    slug: vacancy.slug,
+    state: vacancy.state,
+    version: vacancy.version,
+    intake: intake && { id: intake.id, title: intake.title, rankUpTo: intake.rankUpTo },
+    rulesVersion: vacancy.rulesVersion,
+    draft,
+    versions: versions.map(({ version, note, savedBy, savedAt }) => ({
+      version,
+      note,
+      savedBy,
+      savedAt: savedAt.toISOString(),
+      applications: sent.get(version) ?? 0,
+    })),
+    checks,
+    deciders: deciders.map(({ mail, name }) => ({ mail, name })),
+    lacks: lacksOf(vacancy),
+    dryRun,
+  }
+}
+
+const fieldsOf = (vacancy: Vacancy): VacancyFields => ({
+  title: vacancy.title,
+  family: vacancy.family,
+  place: vacancy.place,
+  payFrom: vacancy.payFrom,
+  payTo: vacancy.payTo,
+  contract: vacancy.contract,
+  hours: vacancy.hours,
+  headcount: vacancy.headcount,
+  summary: vacancy.summary,
+  duties: vacancy.duties,
+  opensAt: vacancy.opensAt.toISOString(),
+  closesAt: vacancy.closesAt.toISOString(),
+  timeZone: vacancy.timeZone,
+  targetStart: vacancy.targetStart,
+  decidedBy: vacancy.decidedBy,
+})
+
+/** Begins a vacancy as a draft: from nothing, or with everything an earlier one says and asks. */
+export async function createVacancy(deps: Deps, actor: Account, { title, copyOf }: { title: string; copyOf?: string }) {
+  const earlier = copyOf ? await vacancyById(copyOf) : undefined
+  const today = deps.clock.today()
+  const { timeZone } = deps.config
+  const at = (offset: number, hour: number) =>
+    new Date(
+      today.add({ days: offset }).toZonedDateTime({ timeZone, plainTime: Temporal.PlainTime.from({ hour }) })
+        .epochMilliseconds,
+    )
+  const id = uuid()
+  const vacancy = await Vacancy.create({
+    id,
+    slug: await freeSlug(title),
+    title,
+    family: earlier?.family ?? '',
+    place: earlier?.place ?? '',
+    payFrom: earlier?.payFrom ?? 0,
+    payTo: earlier?.payTo ?? 0,
+    payBand: earlier?.payBand ?? payBandOf(0, 0),
+    contract: earlier?.contract ?? '',
+    hours: earlier?.hours ?? '',
+    headcount: earlier?.headcount ?? 1,
+    summary: earlier?.summary ?? '',
+    duties: earlier?.duties ?? { type: 'doc', content: [] },
+    opensAt: at(1, 8),
+    closesAt: at(29, 17),
+    timeZone: earlier?.timeZone ?? timeZone,
+    targetStart: today.add({ days: 90 }).toString(),
+    state: 'draft',
+    decidedBy: earlier?.decidedBy ?? '',
+    rulesVersion: 0,
+    version: 0,
+    createdAt: deps.clock.now(),
+  })
+  if (earlier) {
+    const { rules } = await draftOf(earlier.id, earlier.rulesVersion)
+    await writeDraft(deps, actor, id, { rules, basedOn: 0, version: 0 })
+  }
+  await recordEvent(deps, actor, {
+    code: 'vacancy-created',
+    what: earlier ? `Set up ${title} as a copy of ${earlier.title}` : `Set up ${title}`,
+    about: vacancy.title,
+  })
+  return { id }
+}
+
+/** A readable address of its own: the title, with a number where that is taken. */
+async function freeSlug(title: string): Promise<string> {
+  const plain =
+    title
+      .normalize('NFD')
+      .replace(/\p{M}/gu, '')
+      .toLowerCase()
+      .replace(/[^a-z0-9]+/g, '-')
+      .replace(/^-|-$/g, '')
+      .slice(0, 70) || 'vacancy'
+  for (let attempt = 1; ; attempt += 1) {
+    const slug = attempt === 1 ? plain : `${plain}-${attempt}`
+    if (!(await Vacancy.findOne({ where: { slug }, attributes: ['id'] }))) return slug
+  }
+}
+
+/** Saves what is said of a vacancy. */
+export async function saveVacancy(
+  deps: Deps,
+  actor: Account,
+  id: string,
+  { version, changes }: { version: number; changes: Partial<VacancyFields> },
+) {
+  const vacancy = await vacancyById(id)
+  insistOnVersion(version, vacancy.version, { fields: fieldsOf(vacancy) })
+  const next = { ...fieldsOf(vacancy), ...changes }
+  insistOnSense(next)
+  const { opensAt, closesAt, ...plain } = changes
+  await vacancy.update({
+    ...plain,
+    ...(opensAt ? { opensAt: new Date(opensAt) } : {}),
+    ...(closesAt ? { closesAt: new Date(closesAt) } : {}),
+    payBand: payBandOf(next.payFrom, next.payTo),
+    version: version + 1,
+  })
+  await recordEvent(deps, actor, {
+    code: 'vacancy-changed',
+    what: `Changed ${Object.keys(changes).map(fieldWords).join(', ')} of ${vacancy.title}`,
+    about: vacancy.title,
+    details: { changes },
+  })
+  return { version: vacancy.version }
+}
+
+const fieldWords = (field: string) => field.replace(/([A-Z])/g, (letter) => ` ${letter.toLowerCase()}`)
+
+function insistOnSense({ payFrom, payTo, opensAt, closesAt, timeZone }: VacancyFields) {
+  const faults: Fault[] = []
+  if (payTo < payFrom) faults.push({ pointer: '/body/changes/payTo', message: 'The band ends below its beginning.' })
+  if (closesAt <= opensAt)
+    faults.push({ pointer: '/body/changes/closesAt', message: 'It would close before it opens.' })
+  if (!Intl.supportedValuesOf('timeZone').includes(timeZone) && timeZone !== 'UTC')
+    faults.push({ pointer: '/body/changes/timeZone', message: 'There is no such time zone.' })
+  if (faults.length > 0) throw invalid(faults)
+}
+
+/** What is still missing before a vacancy can be opened, in words. */
+function lacksOf(vacancy: Vacancy): string[] {
+  const lacking = (
+    [
+      ['summary', 'a summary'],
+      ['family', 'the family of work'],
+      ['place', 'the place'],
+      ['contract', 'the kind of contract'],
+      ['hours', 'the hours'],
+      ['decidedBy', 'who decides'],
+    ] as const
+  ).flatMap(([field, words]) => (vacancy[field] === '' ? [words] : []))
+  return [
+    ...lacking,
+    ...(vacancy.payTo === 0 ? ['the pay band'] : []),
+    ...(!vacancy.duties.content?.length ? ['the duties'] : []),
+    ...(vacancy.rulesVersion === 0 ? ['a published form with its requirements'] : []),
+  ]
+}
+
+const stateActs: Record<VacancyState, string> = {
+  draft: 'Took back to a draft',
+  open: 'Opened',
+  closed: 'Closed',
+  filled: 'Marked as filled',
+}
+
+/** Opens, closes or fills a vacancy. Nothing is opened that lacks something; what was open does not become a draft again. */
+export async function setVacancyState(
+  deps: Deps,
+  actor: Account,
+  id: string,
+  { version, state }: { version: number; state: VacancyState },
+) {
+  const vacancy = await vacancyById(id)
+  insistOnVersion(version, vacancy.version, { state: vacancy.state })
+  if (state === 'draft' && vacancy.state !== 'draft')
+    throw conflict('was-public', 'People have seen this vacancy; close it instead.')
+  if (state === 'open') {
+    const lacks = lacksOf(vacancy)
+    if (lacks.length > 0) throw conflict('not-ready', `Before it can open it needs ${lacks.join(', ')}.`, { lacks })
+    const faults = await faultsFor(await publishedRules(id, vacancy.rulesVersion))
+    if (faults.length > 0)
+      throw conflict('faulty-rules', 'Its published rules have faults; publish a version without them first.', {
+        faults,
+      })
+    if (vacancy.closesAt <= deps.clock.now())
+      throw conflict('closing-past', 'The closing moment is past. Set a later one first.')
+  }
+  await vacancy.update({ state, version: version + 1 })
+  await recordEvent(deps, actor, {
+    code: `vacancy-${state}`,
+    what: `${stateActs[state]}: ${vacancy.title}`,
+    about: vacancy.title,
+  })
+  return { version: vacancy.version }
+}
+
+/** Publishes the rules being edited as the next version, for everybody who has not sent yet. */
+export async function publishRules(
+  deps: Deps,
+  actor: Account,
+  id: string,
+  { version, note }: { version: number; note: string },
+) {
+  const vacancy = await vacancyById(id)
+  const draft = await draftOf(id, vacancy.rulesVersion)
+  insistOnVersion(version, draft.version, {})
+  if (!draft.changed) throw conflict('nothing-changed', 'These rules say what is published already.')
+  const faults = await faultsFor(draft.rules)
+  if (faults.length > 0) throw conflict('faulty-rules', 'Put the faults right first.', { faults })
+  const rulesVersion = vacancy.rulesVersion + 1
+  await addRulesVersion(deps, id, rulesVersion, draft.rules, { note: note.trim(), savedBy: actor.name })
+  await vacancy.update({ rulesVersion, version: vacancy.version + 1 })
+  await writeDraft(deps, actor, id, { rules: draft.rules, basedOn: rulesVersion, version: draft.version })
+  await recordEvent(deps, actor, {
+    code: 'rules-published',
+    what: `Published version ${rulesVersion} of the rules of ${vacancy.title}${note.trim() ? `: ${note.trim()}` : ''}`,
+    about: vacancy.title,
+  })
+  return { rulesVersion }
+}
