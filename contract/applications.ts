@@ -30,6 +30,7 @@ const Draft = Type.Object({
   form: ofCore<Form>(Type.Array(Type.Object({}))),
   requirements: listOfCore<Requirement>(),
   answers: Answers,
+  fileFacts: Type.Record(Type.String(), Type.Any(), { description: 'What conditions may ask of the file itself' }),
   claims: Type.Array(Claim),
   permission: orNull(Type.Object({ signedAt: Moment, fullName: Type.String() })),
   permissionText: Type.String(),

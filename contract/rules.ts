@@ -1,7 +1,7 @@
 import { type Static, Type } from '@sinclair/typebox'
 import type { Condition } from '#core/conditions/condition'
 import { blanks, questionKinds, sectionHolds } from '#core/form/form'
-import { gates } from '#core/requirements/requirement'
+import { gates, rungs } from '#core/requirements/requirement'
 import type { Difference } from '#core/rules/difference'
 import type { Change, Effect } from '#core/rules/effect'
 import type { RulesFault } from '#core/rules/faults'
@@ -250,6 +250,9 @@ export const readDeskVacancy = endpoint({
       deciders: Type.Array(Type.Object({ mail: Type.String(), name: Type.String() })),
       lacks: Type.Array(Type.String(), { description: 'What is still missing before it can be opened' }),
       dryRun: orNull(DryRunState),
+      people: Type.Array(Type.Object({ id: Id, name: Type.String(), reference: Type.String() }), {
+        description: 'Up to a hundred who have sent, to try rules with',
+      }),
     }),
   ]),
   tells: ['vacancies', 'rules'],
@@ -366,13 +369,13 @@ const MadeUp = Type.Object({
       level: Type.Integer({ minimum: 0, maximum: 8 }),
       field: Type.String({ pattern: '^\\d{4}$' }),
       accredited: Type.Boolean(),
-      rung: oneOf(['claimed', 'evidenced', 'asked', 'confirmed', 'contradicted', 'unconfirmable'] as const),
+      rung: oneOf(rungs),
     }),
   ),
   credentials: Type.Array(
     Type.Object({
       credential: Key,
-      rung: oneOf(['claimed', 'evidenced', 'asked', 'confirmed', 'contradicted', 'unconfirmable'] as const),
+      rung: oneOf(rungs),
       through: Type.Union([Day, Type.Literal('does not expire'), Type.Literal('')]),
     }),
     { maxItems: 30 },
@@ -381,7 +384,7 @@ const MadeUp = Type.Object({
     Type.Object({
       months: Type.Integer({ minimum: 0, maximum: 600 }),
       tags: Type.Array(Type.String({ maxLength: 40 })),
-      rung: oneOf(['claimed', 'evidenced', 'asked', 'confirmed', 'contradicted', 'unconfirmable'] as const),
+      rung: oneOf(rungs),
     }),
   ),
   checksPassed: Type.Array(Key),

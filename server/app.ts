@@ -9,6 +9,7 @@ import { accountRoutes } from './accounts/routes'
 import { applicationRoutes } from './applications/routes'
 import { auditRoutes } from './audit/routes'
 import { claimRoutes } from './claims/routes'
+import { currentClock } from './demo/clock'
 import { demoRoutes } from './demo/routes'
 import type { Deps } from './deps'
 import { deskRoutes } from './desk/routes'
@@ -19,6 +20,7 @@ import { serve } from './http/serve'
 import { rulesRoutes } from './rules/routes'
 import { skillsRoutes } from './skills/routes'
 import { sourceRoutes } from './sources/routes'
+import { vacancyPage } from './vacancies/jobPosting'
 import { vacancyRoutes } from './vacancies/routes'
 import { verificationRoutes } from './verification/routes'
 
@@ -72,6 +74,13 @@ export function makeApp(deps: Omit<Deps, 'clock'>): Koa {
         void (path.includes('/assets/') && response.setHeader('Cache-Control', 'public, max-age=31536000, immutable')),
     }),
   )
+  // A vacancy's page carries its data for search engines.
+  app.use(async (ctx, next) => {
+    const slug = /^\/vacancies\/([\w-]+)$/.exec(ctx.path)?.[1]
+    if (!slug || ctx.method !== 'GET' || !ctx.accepts('html')) return next()
+    ctx.type = 'html'
+    ctx.body = await vacancyPage({ ...deps, clock: await currentClock(deps.config) }, slug)
+  })
   // Every other address is a place in the web client.
   app.use(async (ctx) => {
     if (ctx.method === 'GET' && ctx.accepts('html')) await send(ctx, 'index.html', { root: deps.config.webFolder })

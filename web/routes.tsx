@@ -56,7 +56,20 @@ export const router = createBrowserRouter([
         children: [
           {
             path: 'vacancies',
-            lazy: () => import('./desk/overviews/Vacancies').then(({ Vacancies }) => ({ Component: Vacancies })),
+            lazy: () => import('./desk/vacancies/VacancyList').then(({ VacancyList }) => ({ Component: VacancyList })),
+          },
+          {
+            path: 'vacancies/sections',
+            lazy: () =>
+              import('./desk/vacancies/SectionLibrary').then(({ SectionLibrary }) => ({ Component: SectionLibrary })),
+          },
+          {
+            path: 'vacancies/intakes',
+            lazy: () => import('./desk/vacancies/Intakes').then(({ Intakes }) => ({ Component: Intakes })),
+          },
+          {
+            path: 'vacancies/:id/:part?',
+            lazy: () => import('./desk/vacancies/VacancyDesk').then(({ VacancyDesk }) => ({ Component: VacancyDesk })),
           },
           {
             path: 'sources',

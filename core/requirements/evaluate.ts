@@ -62,8 +62,7 @@ function nearest(results: readonly Result[]): Result {
   const open = { met: 0, 'not needed': 0, undecided: 1, unmet: 1 }
   const known = { met: 0, 'not needed': 0, undecided: 0, unmet: 1 }
   return [...results].sort(
-    (a, b) =>
-      open[a.state] - open[b.state] || a.steps.length - b.steps.length || known[a.state] - known[b.state],
+    (a, b) => open[a.state] - open[b.state] || a.steps.length - b.steps.length || known[a.state] - known[b.state],
   )[0]!
 }
 

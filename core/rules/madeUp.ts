@@ -14,9 +14,6 @@ export type MadeUp = {
   permissionSigned: boolean
 }
 
-/** Nobody in particular: nothing answered, nothing claimed. */
-export const nobody: MadeUp = { answers: {}, credentials: [], checksPassed: [], permissionSigned: false }
-
 /** The file that somebody described so would have on a day. A claim that is more than claimed has its document seen. */
 export function fileOfMadeUp(
   madeUp: MadeUp,

@@ -7,7 +7,7 @@ import { rulesFaultWords } from '../words/rules'
 import { differencesOf } from './difference'
 import { effectOf } from './effect'
 import { faultsOfRules } from './faults'
-import { fileOfMadeUp, type MadeUp, nobody } from './madeUp'
+import { fileOfMadeUp, type MadeUp } from './madeUp'
 import { type Rules, requirementsIn } from './rules'
 
 const today = Temporal.PlainDate.from('2026-11-24')
@@ -197,6 +197,7 @@ test('two versions are compared as sentences', () => {
   expect(differencesOf(rules(), rules(), checks)).toEqual([])
 })
 
+const nobody: MadeUp = { answers: {}, credentials: [], checksPassed: [], permissionSigned: false }
 const madeUp = (over: Partial<MadeUp>): MadeUp => ({ ...nobody, ...over })
 const file = (over: Partial<MadeUp> = {}, form = rules().form) => fileOfMadeUp(madeUp(over), form, today, start)
 

@@ -1,3 +1,4 @@
+import { factsOfFile } from '#core/requirements/fileFacts'
 import { claimFaces, claimsOf } from '../claims/face'
 import type { Account, Deps } from '../deps'
 import { readinessOf } from '../hiring/readiness'
@@ -10,7 +11,7 @@ import { leftOf } from './left'
 /** An application as its candidate writes it. */
 export async function readDraft(deps: Deps, actor: Account, id: string) {
   const application = await ownApplication(deps, actor, id)
-  const { outcomes, vacancy, rules, requirements } = await readinessOf(deps, application)
+  const { outcomes, vacancy, rules, requirements, facts } = await readinessOf(deps, application)
   const permission = await permissionOf(id)
   return {
     id,
@@ -28,6 +29,7 @@ export async function readDraft(deps: Deps, actor: Account, id: string) {
     form: rules.form,
     requirements,
     answers: application.answers,
+    fileFacts: factsOfFile(facts),
     claims: await claimFaces(await claimsOf(application.candidateId)),
     permission: permission && { signedAt: permission.signedAt.toISOString(), fullName: permission.fullName },
     permissionText: permissionText(deps.config.operator),

@@ -64,6 +64,9 @@ export function inProgress(vacancyId: string) {
   }
 }
 
+export const sentApplicationsOf = (vacancyId: string, most: number): Promise<Application[]> =>
+  Application.findAll({ where: { vacancyId, stage: [...activeStages] }, order: ['id'], limit: most })
+
 /** How many applications of a vacancy were sent under each version of its rules. */
 export async function sentByRulesVersion(vacancyId: string): Promise<Map<number, number>> {
   const rows = await Application.count({

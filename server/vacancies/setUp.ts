@@ -1,8 +1,9 @@
 import { Temporal } from 'temporal-polyfill'
 import { v7 as uuid } from 'uuid'
 import type { DeskVacancy, VacancyFields, VacancyState } from '#contract/rules'
+import { candidateNames } from '../accounts/candidate'
 import { accountsWithRole } from '../accounts/staff'
-import { sentByRulesVersion } from '../applications/find'
+import { sentApplicationsOf, sentByRulesVersion } from '../applications/find'
 import { recordEvent } from '../audit/record'
 import type { Account, Deps } from '../deps'
 import { conflict, type Fault, insistOnVersion, invalid } from '../http/problems'
@@ -10,6 +11,7 @@ import { draftFace, faultsFor } from '../rules/draft'
 import { latestDryRun } from '../rules/dryRun'
 import { addRulesVersion, draftOf, publishedRules, versionsOf, writeDraft } from '../rules/versions'
 import { checkTitles } from '../skills/checks'
+import { isRichText } from './jobPosting'
 import { Intake, Vacancy } from './model'
 import { payBandOf } from './payBand'
 import { vacancyById } from './vacancies'
@@ -46,7 +48,19 @@ export async function readDeskVacancy(_deps: Deps, id: string): Promise<DeskVaca
     deciders: deciders.map(({ mail, name }) => ({ mail, name })),
     lacks: lacksOf(vacancy),
     dryRun,
+    people: await peopleToTry(id),
   }
+}
+
+const mostToTry = 100
+
+/** Some who have sent, by name. */
+async function peopleToTry(vacancyId: string) {
+  const applications = await sentApplicationsOf(vacancyId, mostToTry)
+  const names = await candidateNames(applications.map(({ candidateId }) => candidateId))
+  return applications
+    .map(({ id, candidateId, reference }) => ({ id, name: names.get(candidateId) ?? '', reference: reference ?? '' }))
+    .sort((a, b) => a.name.localeCompare(b.name))
 }
 
 const fieldsOf = (vacancy: Vacancy): VacancyFields => ({
@@ -160,8 +174,10 @@ export async function saveVacancy(
 
 const fieldWords = (field: string) => field.replace(/([A-Z])/g, (letter) => ` ${letter.toLowerCase()}`)
 
-function insistOnSense({ payFrom, payTo, opensAt, closesAt, timeZone }: VacancyFields) {
+function insistOnSense({ payFrom, payTo, opensAt, closesAt, timeZone, duties }: VacancyFields) {
   const faults: Fault[] = []
+  if (duties.content?.length && !isRichText(duties))
+    faults.push({ pointer: '/body/changes/duties', message: 'This text has parts that are not known here.' })
   if (payTo < payFrom) faults.push({ pointer: '/body/changes/payTo', message: 'The band ends below its beginning.' })
   if (closesAt <= opensAt)
     faults.push({ pointer: '/body/changes/closesAt', message: 'It would close before it opens.' })

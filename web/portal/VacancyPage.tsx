@@ -1,10 +1,12 @@
 import { Link, useNavigate, useParams } from 'react-router'
+import { knownFacts } from '#core/conditions/vocabulary'
 import { writeWhen } from '#core/dates/write'
 import { type Gate, gates } from '#core/requirements/requirement'
 import { paperWords, requirementSentence } from '#core/words/requirements'
 import { api } from '../api'
 import { Button } from '../ui/Button'
 import { ProblemNote } from '../ui/ProblemNote'
+import { RichText } from '../ui/RichText'
 import { Sheet } from '../ui/Sheet'
 import { Waiting } from '../ui/Waiting'
 import { writeMoment, writeMoney } from '../ui/write'
@@ -24,6 +26,7 @@ export function VacancyPage() {
   const { data: vacancy, error, refetch } = api.endpoints.readVacancy.useQuery({ params: { slug } })
   if (!vacancy) return <Waiting error={error} onRetry={refetch} />
   const nameOf = (key: string) => vacancy.names[key] ?? key
+  const known = knownFacts(vacancy.form, vacancy.names)
   const papers = [...new Set(vacancy.requirements.flatMap((requirement) => paperWords(requirement) ?? []))]
   return (
     <main className="mx-auto grid max-w-[1120px] gap-8 px-4 py-7 sm:px-7 lg:grid-cols-[1fr_280px]">
@@ -33,14 +36,34 @@ export function VacancyPage() {
             All vacancies
           </Link>
         </p>
+        {vacancy.state === 'draft' && (
+          <p className="no-print mb-3 rounded-sheet bg-soon-wash px-3 py-2 font-semibold text-soon-ink">
+            This is a draft, as a candidate will see it. Nobody else can open this page yet.
+          </p>
+        )}
         <h1 className="text-[2.2em]">{vacancy.title}</h1>
         <p className="mt-1 max-w-[62ch] text-[1.07em] text-ink-2">{vacancy.summary}</p>
         <h2 className="mt-7 mb-2 text-[1.4em]">What you would do</h2>
-        <ul className="list-disc pl-5">
-          {vacancy.duties.map((duty) => (
-            <li key={duty}>{duty}</li>
-          ))}
-        </ul>
+        <RichText content={vacancy.duties} />
+        {vacancy.intake && vacancy.intake.others.length > 0 && (
+          <>
+            <h2 className="mt-7 mb-1 text-[1.4em]">One application, several posts</h2>
+            <p className="mb-1 text-ink-2">
+              This vacancy belongs to the {vacancy.intake.title}. When you apply you put up to {vacancy.intake.rankUpTo}{' '}
+              of its posts in your order. The others are:
+            </p>
+            <ul className="list-disc pl-5">
+              {vacancy.intake.others.map(({ slug: other, title, place }) => (
+                <li key={other}>
+                  <Link to={`/vacancies/${other}`} className="font-semibold text-confirmed">
+                    {title}
+                  </Link>
+                  , {place}
+                </li>
+              ))}
+            </ul>
+          </>
+        )}
         <h2 className="mt-7 text-[1.4em]">What is asked, and why</h2>
         <p className="mb-3 text-ink-2">These are the rules your application is judged by, no more and no fewer.</p>
         <Sheet className="!p-0">
@@ -54,7 +77,7 @@ export function VacancyPage() {
                   {asked.map((requirement) => (
                     <div key={requirement.key} className="px-4 py-2.5">
                       <dt className="font-semibold">{requirement.title}</dt>
-                      <dd>{requirementSentence(requirement, nameOf)}</dd>
+                      <dd>{requirementSentence(requirement, nameOf, known)}</dd>
                       <dd className="text-[0.93em] text-ink-2">{requirement.why}</dd>
                     </div>
                   ))}

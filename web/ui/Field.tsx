@@ -156,3 +156,49 @@ export function Choice({ label, options, value, onChange, error, name, inline = 
     </fieldset>
   )
 }
+
+type CheckListProps = {
+  label: string
+  help?: string
+  error?: string
+  options: readonly Option[]
+  value: readonly string[]
+  onChange: (value: string[]) => void
+  hidden?: boolean
+}
+
+/** Any of several, all in view; kept in the order they are offered. */
+export function CheckList({ label, help, error, options, value, onChange, hidden }: CheckListProps) {
+  return (
+    <fieldset>
+      <legend className={hidden ? 'sr-only' : 'mb-1.5 font-semibold text-[0.93em]'}>{label}</legend>
+      <div className="flex flex-wrap gap-x-4 gap-y-1">
+        {options.map((option) => (
+          <label key={option.value} className="flex items-center gap-2">
+            <input
+              type="checkbox"
+              className="accent-confirmed"
+              checked={value.includes(option.value)}
+              onChange={(event) =>
+                onChange(
+                  options
+                    .map((candidate) => candidate.value)
+                    .filter((candidate) =>
+                      candidate === option.value ? event.target.checked : value.includes(candidate),
+                    ),
+                )
+              }
+            />
+            {option.label}
+          </label>
+        ))}
+      </div>
+      {help && <p className="mt-1 text-[0.87em] text-ink-2">{help}</p>}
+      {error && (
+        <p role="alert" className="mt-1 font-semibold text-[0.9em] text-contradicted">
+          {error}
+        </p>
+      )}
+    </fieldset>
+  )
+}

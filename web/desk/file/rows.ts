@@ -36,7 +36,7 @@ export function rowsOf(file: File): Group[] {
     const gate = asked(test).at(-1)?.gate
     return gate ? `needed by ${gate}` : ''
   }
-  const carried = new Set(['study', 'credential', 'every work entry', 'skills check'])
+  const carried = new Set(['study', 'credential', 'every work entry', 'skills check', 'document'])
   const others = file.outcomes.flatMap((outcome) => {
     const requirement = file.requirements.find(({ key }) => key === outcome.requirement)
     if (
@@ -69,6 +69,7 @@ export function rowsOf(file: File): Group[] {
       note: neededBy((kind) => kind === 'skills check'),
       rows: file.checks.map((check) => rowOfCheck(file, check)),
     },
+    { title: 'Other papers', note: '', rows: of('paper') },
     { title: 'Also asked', note: '', rows: others.flatMap(({ row, ofHistory }) => (ofHistory ? [] : [row])) },
   ]
   return groups.filter(({ rows }) => rows.length > 0)
@@ -83,9 +84,9 @@ function rowOfClaim(file: File, claim: FileClaim): Row {
       ? `${details.sourceName}, ${details.to === 'present' ? 'still studying' : details.to.slice(0, 4)}`
       : details.kind === 'work'
         ? `${details.activity === 'employment' ? details.position : details.activity}, ${writeWhen(details.from)} to ${details.to === 'present' ? 'now' : writeWhen(details.to)}`
-        : credentialKind(details.credential)?.name === claim.label
-          ? details.sourceName
-          : claim.label
+        : details.kind === 'paper' || credentialKind(details.credential)?.name !== claim.label
+          ? ''
+          : details.sourceName
   const waiting = claim.proof.enquiries.filter(({ state }) => state === 'open').at(-1)
   const when =
     'through' in details && /^\d/.test(details.through)

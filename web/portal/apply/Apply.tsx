@@ -1,6 +1,7 @@
 import { useEffect } from 'react'
 import { Link, Navigate, useParams } from 'react-router'
 import type { Draft } from '#contract/applications'
+import { isAsked } from '#core/form/answer'
 import type { Section } from '#core/form/form'
 import { api } from '../../api'
 import { Waiting } from '../../ui/Waiting'
@@ -29,12 +30,13 @@ export function Apply() {
 
 function Writing({ draft, section, afterSending }: { draft: Draft; section: Section; afterSending: boolean }) {
   const autosave = useAutosave(draft)
-  const index = draft.form.indexOf(section)
+  const asked = draft.form.filter((candidate) => isAsked(candidate, autosave.facts))
+  const index = asked.indexOf(section)
   useEffect(() => {
     window.scrollTo({ top: 0 })
     document.title = `${section.title}, ${draft.vacancy.title}`
   }, [section, draft.vacancy.title])
-  const next = draft.form[index + 1]
+  const next = asked[index + 1]
   return (
     <main className="mx-auto grid max-w-[1240px] gap-x-9 gap-y-6 px-4 py-6 sm:px-7 lg:grid-cols-[200px_minmax(0,1fr)] xl:grid-cols-[200px_minmax(0,1fr)_270px]">
       <nav aria-label="Your application" className="max-lg:order-first">
@@ -46,12 +48,12 @@ function Writing({ draft, section, afterSending }: { draft: Draft; section: Sect
         )}
         <details key={section.key} className="lg:hidden">
           <summary className="cursor-pointer rounded-sheet border border-line bg-sheet px-3 py-2 font-semibold">
-            Part {index + 1} of {draft.form.length}: {section.title}
+            Part {index + 1} of {asked.length}: {section.title}
           </summary>
-          <SectionList draft={draft} section={section} />
+          <SectionList draft={draft} section={section} autosave={autosave} />
         </details>
         <div className="max-lg:hidden">
-          <SectionList draft={draft} section={section} />
+          <SectionList draft={draft} section={section} autosave={autosave} />
         </div>
         <SavedNote autosave={autosave} />
       </nav>
@@ -111,12 +113,18 @@ function Writing({ draft, section, afterSending }: { draft: Draft; section: Sect
   )
 }
 
-function SectionList({ draft, section }: { draft: Draft; section: Section }) {
+function SectionList({ draft, section, autosave }: { draft: Draft; section: Section; autosave: Autosave }) {
   return (
     <ol className="grid gap-0.5">
       {draft.form.map((candidate) => (
         <li key={candidate.key}>
-          <SectionLink id={draft.id} section={candidate} current={candidate === section} left={draft.left} />
+          <SectionLink
+            id={draft.id}
+            section={candidate}
+            current={candidate === section}
+            left={draft.left}
+            asked={isAsked(candidate, autosave.facts)}
+          />
         </li>
       ))}
     </ol>
@@ -128,14 +136,16 @@ function SectionLink({
   section,
   current,
   left,
+  asked,
 }: {
   id: string
   section: Section
   current: boolean
   left: Draft['left']
+  asked: boolean
 }) {
   const open = left.filter((item) => item.section === section.key).length
-  const words = section.holds === 'send' ? '' : open > 0 ? `${open} left` : 'done'
+  const words = !asked ? 'not needed' : section.holds === 'send' ? '' : open > 0 ? `${open} left` : 'done'
   return (
     <Link
       to={`/apply/${id}/${section.key}`}
@@ -154,7 +164,7 @@ function SectionBody({ draft, section, autosave }: { draft: Draft; section: Sect
   if (section.holds === 'credentials') return <CredentialsSection draft={draft} />
   if (section.holds === 'permission') return <PermissionSection draft={draft} />
   if (section.holds === 'send') return <SendSection draft={draft} autosave={autosave} />
-  return <QuestionsSection section={section} autosave={autosave} />
+  return <QuestionsSection draft={draft} section={section} autosave={autosave} />
 }
 
 function SavedNote({ autosave: { state, problem } }: { autosave: Autosave }) {

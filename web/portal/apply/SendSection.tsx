@@ -1,7 +1,9 @@
 import { Link } from 'react-router'
 import type { Draft } from '#contract/applications'
 import { writeWhen } from '#core/dates/write'
+import { isAsked, isEmpty } from '#core/form/answer'
 import { becauseKey, type Section } from '#core/form/form'
+import { answerWords } from '#core/words/form'
 import { Button } from '../../ui/Button'
 import { ProblemNote } from '../../ui/ProblemNote'
 import { Sheet } from '../../ui/Sheet'
@@ -18,7 +20,7 @@ export function SendSection({ draft, autosave }: { draft: Draft; autosave: Autos
   return (
     <div className="grid max-w-[760px] gap-3">
       {draft.form
-        .filter(({ holds }) => holds !== 'send')
+        .filter((section) => section.holds !== 'send' && isAsked(section, autosave.facts))
         .map((section) => (
           <Sheet key={section.key}>
             <div className="mb-1 flex items-baseline justify-between gap-3">
@@ -74,7 +76,9 @@ function Summary({ draft, section, autosave }: { draft: Draft; section: Section;
             <span className="block text-[0.93em] text-ink-2">
               {'from' in claim.details
                 ? `${writeWhen(claim.details.from)} to ${claim.details.to === 'present' ? 'now' : writeWhen(claim.details.to)}`
-                : claim.details.number}
+                : 'number' in claim.details
+                  ? claim.details.number
+                  : ''}
               {claim.documents.length > 0 && `, with ${claim.documents.map(({ fileName }) => fileName).join(', ')}`}
             </span>
           </li>
@@ -84,19 +88,30 @@ function Summary({ draft, section, autosave }: { draft: Draft; section: Section;
   }
   return (
     <dl className="grid gap-x-4 gap-y-1 sm:grid-cols-[240px_1fr]">
-      {section.questions.map(({ key, label, kind }) => {
-        const answer = autosave.answer(key)
-        const because = autosave.answer(becauseKey(key))
-        return (
-          <div key={key} className="contents">
-            <dt className="text-ink-2">{label}</dt>
-            <dd className="mb-1">
-              {answer === '' ? '—' : kind === 'date' ? writeWhen(answer) : answer}
-              {because && <span className="block text-[0.93em] text-ink-2">{because}</span>}
-            </dd>
-          </div>
-        )
-      })}
+      {section.questions
+        .filter((question) => isAsked(question, autosave.facts))
+        .map((question) => {
+          const { key, label } = question
+          const answer = autosave.answer(key)
+          const because = autosave.text(becauseKey(key))
+          const papers = draft.claims.flatMap(({ details, documents }) =>
+            details.kind === 'paper' && details.question === key ? documents : [],
+          )
+          return (
+            <div key={key} className="contents">
+              <dt className="text-ink-2">{label}</dt>
+              <dd className="mb-1">
+                {isEmpty(answer) ? (papers.length > 0 ? '' : '—') : answerWords(question, answer)}
+                {because && <span className="block text-[0.93em] text-ink-2">{because}</span>}
+                {papers.map(({ id, fileName }) => (
+                  <span key={id} className="block text-[0.93em] text-ink-2">
+                    {fileName}
+                  </span>
+                ))}
+              </dd>
+            </div>
+          )
+        })}
     </dl>
   )
 }

@@ -1,22 +1,31 @@
 import { useCallback, useEffect, useRef, useState } from 'react'
 import { useDispatch } from 'react-redux'
 import type { Draft } from '#contract/applications'
+import type { Facts } from '#core/conditions/condition'
+import { type Answers, type AnswerValue, factsOfAnswers } from '#core/form/answer'
 import { api, type Problem } from '../../api'
 import type { store } from '../../store'
 
 export type Autosave = {
   /** An answer as it is typed, or else as it is saved. */
-  answer: (key: string) => string
-  change: (key: string, value: string) => void
+  answer: (key: string) => AnswerValue
+  /** The same where it is plain text. */
+  text: (key: string) => string
+  /** What conditions can look at, as things are typed. */
+  facts: Facts
+  change: (key: string, value: AnswerValue) => void
   fault: (key: string) => string | undefined
   /** Answers changed in another place since: theirs, for the person to choose. */
-  clashes: Record<string, string>
+  clashes: Record<string, AnswerValue>
   settle: (key: string, keep: 'mine' | 'theirs') => void
   state: 'saved' | 'waiting' | 'no connection' | 'refused'
   problem?: Problem
   /** The version to send with; absent while something is not saved. */
   version: number | undefined
 }
+
+const same = (a: AnswerValue | undefined, b: AnswerValue | undefined) =>
+  JSON.stringify(a ?? '') === JSON.stringify(b ?? '')
 
 const pauseMs = 500
 const retryMs = 4000
@@ -29,10 +38,10 @@ const keptUnder = (id: string) => `probatum-answers-${id}`
 export function useAutosave(draft: Draft): Autosave {
   const dispatch = useDispatch<typeof store.dispatch>()
   const { id } = draft
-  const [typed, setTyped] = useState<Record<string, string>>(
-    () => JSON.parse(localStorage.getItem(keptUnder(id)) ?? '{}') as Record<string, string>,
+  const [typed, setTyped] = useState<Record<string, AnswerValue>>(
+    () => JSON.parse(localStorage.getItem(keptUnder(id)) ?? '{}') as Record<string, AnswerValue>,
   )
-  const [clashes, setClashes] = useState<Record<string, string>>({})
+  const [clashes, setClashes] = useState<Record<string, AnswerValue>>({})
   const [state, setState] = useState<Autosave['state']>(Object.keys(typed).length > 0 ? 'waiting' : 'saved')
   const [problem, setProblem] = useState<Problem>()
   const latest = useRef({ typed, version: draft.version, answers: draft.answers, clashes })
@@ -62,7 +71,7 @@ export function useAutosave(draft: Draft): Autosave {
         body: { version, changes, section: Object.keys(changes)[0]!.split('.')[0]! },
       }),
     )) as {
-      data?: { version: number; savedAt: string; answers: Record<string, string>; left: Draft['left'] }
+      data?: { version: number; savedAt: string; answers: Answers; left: Draft['left'] }
       error?: Problem
     }
     busy.current = false
@@ -77,15 +86,15 @@ export function useAutosave(draft: Draft): Autosave {
           (cached) => void Object.assign(cached, { version: saved, answers, left, savedAt }),
         ),
       )
-      setTyped((now) => Object.fromEntries(Object.entries(now).filter(([key, value]) => changes[key] !== value)))
+      setTyped((now) => Object.fromEntries(Object.entries(now).filter(([key, value]) => !same(changes[key], value))))
       setState('saved')
       return
     }
     if (result.error?.code === 'changed-meanwhile') {
-      const theirs = (result.error.current as { answers: Record<string, string> }).answers
+      const theirs = (result.error.current as { answers: Answers }).answers
       const now = Number(result.error.version)
       const differing = Object.keys(changes).filter(
-        (key) => (theirs[key] ?? '') !== changes[key] && (theirs[key] ?? '') !== (latest.current.answers[key] ?? ''),
+        (key) => !same(theirs[key], changes[key]) && !same(theirs[key], latest.current.answers[key]),
       )
       latest.current.version = now
       dispatch(
@@ -118,8 +127,17 @@ export function useAutosave(draft: Draft): Autosave {
     }
   }, [save])
 
+  const answer = (key: string) => typed[key] ?? draft.answers[key] ?? ''
   return {
-    answer: (key) => typed[key] ?? draft.answers[key] ?? '',
+    answer,
+    text: (key) => {
+      const value = answer(key)
+      return typeof value === 'string' ? value : ''
+    },
+    facts: {
+      ...(draft.fileFacts as Facts),
+      ...factsOfAnswers(draft.form, { ...draft.answers, ...typed }),
+    },
     change: (key, value) => {
       setTyped((before) => ({ ...before, [key]: value }))
       setState('waiting')

@@ -1,10 +1,10 @@
 import type { Claim } from '#contract/claims'
 import { writeWhen } from '#core/dates/write'
 import { Button } from '../../ui/Button'
+import { DateField } from '../../ui/DateField'
 import { TextField } from '../../ui/Field'
 import { faultAt, ProblemNote } from '../../ui/ProblemNote'
 import { useAct } from '../../useAct'
-import { DateField } from '../apply/DateField'
 import { useKept } from '../useKept'
 
 /** The renewal of a licence or certificate; what was there before stays as its history. */

@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react'
 import { readTyped, writeWhen } from '#core/dates/write'
-import { TextField } from '../../ui/Field'
+import { TextField } from './Field'
 
 type Props = {
   label: string

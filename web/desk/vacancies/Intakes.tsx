@@ -1,0 +1,99 @@
+import { useState } from 'react'
+import { api } from '../../api'
+import { Button } from '../../ui/Button'
+import { CheckList, TextField } from '../../ui/Field'
+import { faultAt, ProblemNote } from '../../ui/ProblemNote'
+import { Waiting } from '../../ui/Waiting'
+import { useAct } from '../../useAct'
+import { Overview } from '../overviews/Overview'
+import { useTold } from '../useTold'
+
+type Intake = { id?: string; version: number; title: string; rankUpTo: number; vacancies: { id: string }[] }
+const fresh: Intake = { version: 0, title: '', rankUpTo: 3, vacancies: [] }
+
+/** Groups of vacancies: one application counts for all of a group, and ranks its posts. */
+export function Intakes() {
+  const { data, error, refetch } = api.endpoints.listIntakes.useQuery({}, { refetchOnMountOrArgChange: true })
+  const { data: vacancies } = api.endpoints.deskVacancies.useQuery({})
+  const [making, setMaking] = useState(false)
+  if (!data || !vacancies) return <Waiting error={error} onRetry={refetch} />
+  const taken = (own?: string) =>
+    new Set(data.flatMap(({ id, vacancies: posts }) => (id === own ? [] : posts.map((post) => post.id))))
+  const free = (own?: string) =>
+    vacancies
+      .filter(({ id }) => !taken(own).has(id))
+      .map(({ id, title, place }) => ({ value: id, label: place ? `${title}, ${place}` : title }))
+  return (
+    <Overview
+      title="Groups of vacancies"
+      about="Whoever applies for one post of a group puts several of its posts in order; one application counts for all of them."
+    >
+      <div className="grid max-w-[860px] gap-4">
+        {data.map((intake) => (
+          <IntakeForm key={`${intake.id} ${intake.version}`} intake={intake} options={free(intake.id)} />
+        ))}
+        {data.length === 0 && <p className="text-ink-2">There is no group yet.</p>}
+        {making ? (
+          <IntakeForm intake={fresh} options={free()} onDone={() => setMaking(false)} />
+        ) : (
+          <Button className="justify-self-start" onClick={() => setMaking(true)}>
+            Make a group
+          </Button>
+        )}
+      </div>
+    </Overview>
+  )
+}
+
+type FormProps = { intake: Intake; options: { value: string; label: string }[]; onDone?: () => void }
+
+function IntakeForm({ intake, options, onDone }: FormProps) {
+  const { act, busy, problem } = useAct('saveIntake')
+  const told = useTold()
+  const [title, setTitle] = useState(intake.title)
+  const [rankUpTo, setRankUpTo] = useState(intake.rankUpTo)
+  const [chosen, setChosen] = useState(intake.vacancies.map(({ id }) => id))
+  const save = async () => {
+    const done = await act({ body: { id: intake.id, version: intake.version, title, rankUpTo, vacancies: chosen } })
+    if (!done) return
+    told(`“${title}” is saved.`)
+    onDone?.()
+  }
+  return (
+    <form
+      className="grid gap-3 rounded-sheet border border-line p-3"
+      onSubmit={(event) => {
+        event.preventDefault()
+        void save()
+      }}
+    >
+      <div className="grid grid-cols-[2fr_1fr] gap-3">
+        <TextField
+          label="Name of the group"
+          value={title}
+          onChange={(event) => setTitle(event.target.value)}
+          error={faultAt(problem, 'title')}
+        />
+        <TextField
+          label="Posts a candidate may rank"
+          type="number"
+          min={1}
+          max={20}
+          value={rankUpTo}
+          onChange={(event) => setRankUpTo(Math.max(1, Math.round(Number(event.target.value))))}
+        />
+      </div>
+      <CheckList
+        label="Its posts"
+        options={options}
+        value={chosen}
+        onChange={setChosen}
+        error={faultAt(problem, 'vacancies')}
+      />
+      <ProblemNote problem={problem?.faults ? undefined : problem} />
+      <Button kind="main" type="submit" busy={busy} disabled={title.trim() === ''} className="justify-self-start">
+        Save the group
+      </Button>
+    </form>
+  )
+}

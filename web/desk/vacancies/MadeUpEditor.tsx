@@ -1,0 +1,215 @@
+import type { MadeUp } from '#contract/rules'
+import { comparisonsOf } from '#core/conditions/faults'
+import type { Question } from '#core/form/form'
+import { credentialKind, studyFields, studyLevels } from '#core/requirements/catalogue'
+import { type Ask, type Rung, rungs } from '#core/requirements/requirement'
+import type { Rules } from '#core/rules/rules'
+import { AnswerField } from '../../ui/answers/AnswerField'
+import { CheckList, SelectField, TextField } from '../../ui/Field'
+
+type Props = {
+  rules: Rules
+  checks: Readonly<Record<string, string>>
+  madeUp: MadeUp
+  onChange: (next: MadeUp) => void
+}
+
+const rungOptions = rungs.map((value) => ({ value, label: value }))
+
+/** Describes a person by the few things these rules look at. */
+export function MadeUpEditor({ rules, checks, madeUp, onChange }: Props) {
+  const set = (change: Partial<MadeUp>) => onChange({ ...madeUp, ...change })
+  const asks = rules.requirements.flatMap(({ asks: first, alternatives = [] }) => [first, ...alternatives])
+  const has = (kind: Ask['kind']) => asks.some((ask) => ask.kind === kind)
+  const credentials = [...new Set(asks.flatMap((ask) => (ask.kind === 'credential' ? [ask.credential] : [])))]
+  const wantedChecks = [...new Set(asks.flatMap((ask) => (ask.kind === 'skills check' ? [ask.check] : [])))]
+  const looksAt = lookedAt(rules)
+  const { study, work } = madeUp
+  return (
+    <div className="mt-2 grid gap-2.5 text-[12.5px]">
+      {questionsIn(rules)
+        .filter(({ key }) => looksAt.has(key))
+        .map((question) => (
+          <AnswerField
+            key={question.key}
+            question={question}
+            value={madeUp.answers[question.key] ?? ''}
+            onChange={(value) => set({ answers: { ...madeUp.answers, [question.key]: value } })}
+          />
+        ))}
+      {has('study') && (
+        <Line
+          name="Study"
+          on={study !== undefined}
+          onSwitch={(on) =>
+            set({ study: on ? { level: 6, field: '0713', accredited: false, rung: 'claimed' } : undefined })
+          }
+        >
+          {study && (
+            <>
+              <SelectField
+                label="Level"
+                hidden
+                value={String(study.level)}
+                options={Object.entries(studyLevels).map(([value, label]) => ({ value, label }))}
+                onChange={(event) => set({ study: { ...study, level: Number(event.target.value) } })}
+              />
+              <SelectField
+                label="Field"
+                hidden
+                value={study.field}
+                options={Object.entries(studyFields).map(([value, label]) => ({ value, label }))}
+                onChange={(event) => set({ study: { ...study, field: event.target.value } })}
+              />
+              <SelectField
+                label="How well proven"
+                hidden
+                value={study.rung}
+                options={rungOptions}
+                onChange={(event) => set({ study: { ...study, rung: event.target.value as Rung } })}
+              />
+              <label className="flex items-center gap-1.5">
+                <input
+                  type="checkbox"
+                  className="accent-confirmed"
+                  checked={study.accredited}
+                  onChange={(event) => set({ study: { ...study, accredited: event.target.checked } })}
+                />
+                accredited programme
+              </label>
+            </>
+          )}
+        </Line>
+      )}
+      {credentials.map((key) => {
+        const held = madeUp.credentials.find(({ credential }) => credential === key)
+        const others = madeUp.credentials.filter((other) => other !== held)
+        return (
+          <Line
+            key={key}
+            name={credentialKind(key)?.name ?? key}
+            on={held !== undefined}
+            onSwitch={(on) =>
+              set({ credentials: on ? [...others, { credential: key, rung: 'claimed', through: '' }] : others })
+            }
+          >
+            {held && (
+              <>
+                <SelectField
+                  label="How well proven"
+                  hidden
+                  value={held.rung}
+                  options={rungOptions}
+                  onChange={(event) => set({ credentials: [...others, { ...held, rung: event.target.value as Rung }] })}
+                />
+                <TextField
+                  label={`Last day of ${credentialKind(key)?.name ?? key}`}
+                  hidden
+                  type="date"
+                  value={held.through}
+                  onChange={(event) => set({ credentials: [...others, { ...held, through: event.target.value }] })}
+                />
+              </>
+            )}
+          </Line>
+        )
+      })}
+      {(has('experience') || has('history') || has('every work entry') || has('reference')) && (
+        <Line
+          name="Work"
+          on={work !== undefined}
+          onSwitch={(on) => set({ work: on ? { months: 36, tags: [], rung: 'claimed' } : undefined })}
+        >
+          {work && (
+            <>
+              <TextField
+                label="Months of work"
+                hidden
+                type="number"
+                min={0}
+                value={work.months}
+                onChange={(event) =>
+                  set({ work: { ...work, months: Math.max(0, Math.round(Number(event.target.value))) } })
+                }
+              />
+              <TextField
+                label="Kinds of work"
+                hidden
+                placeholder="kinds, with commas"
+                defaultValue={work.tags.join(', ')}
+                onBlur={(event) =>
+                  set({
+                    work: {
+                      ...work,
+                      tags: event.target.value
+                        .split(',')
+                        .map((tag) => tag.trim())
+                        .filter(Boolean),
+                    },
+                  })
+                }
+              />
+              <SelectField
+                label="How well proven"
+                hidden
+                value={work.rung}
+                options={rungOptions}
+                onChange={(event) => set({ work: { ...work, rung: event.target.value as Rung } })}
+              />
+            </>
+          )}
+        </Line>
+      )}
+      {wantedChecks.length > 0 && (
+        <CheckList
+          label="Skills checks passed"
+          options={wantedChecks.map((value) => ({ value, label: checks[value] ?? value }))}
+          value={madeUp.checksPassed}
+          onChange={(checksPassed) => set({ checksPassed })}
+        />
+      )}
+      {has('permission') && (
+        <label className="flex items-center gap-1.5">
+          <input
+            type="checkbox"
+            className="accent-confirmed"
+            checked={madeUp.permissionSigned}
+            onChange={(event) => set({ permissionSigned: event.target.checked })}
+          />
+          Permission signed
+        </label>
+      )}
+    </div>
+  )
+}
+
+type LineProps = { name: string; on: boolean; onSwitch: (on: boolean) => void; children: React.ReactNode }
+
+const Line = ({ name, on, onSwitch, children }: LineProps) => (
+  <div>
+    <label className="flex items-center gap-1.5 font-semibold">
+      <input
+        type="checkbox"
+        className="accent-confirmed"
+        checked={on}
+        onChange={(event) => onSwitch(event.target.checked)}
+      />
+      {name}
+    </label>
+    {on && <div className="mt-1 grid grid-cols-2 gap-1.5">{children}</div>}
+  </div>
+)
+
+const questionsIn = ({ form }: Rules): Question[] => form.flatMap(({ questions }) => questions)
+
+/** The questions that a condition looks at or a requirement rests on. */
+function lookedAt({ form, requirements }: Rules): Set<string> {
+  const conditions = [
+    ...form.flatMap(({ when, questions }) => [when, ...questions.map((question) => question.when)]),
+    ...requirements.flatMap(({ when, exempt }) => [when, exempt?.when]),
+  ].filter((condition) => condition !== undefined)
+  return new Set([
+    ...conditions.flatMap(comparisonsOf).map(({ fact }) => fact.replace(/\.(country|region)$/, '')),
+    ...requirements.flatMap(({ asks }) => ('question' in asks ? [asks.question] : [])),
+  ])
+}

@@ -1,0 +1,126 @@
+import { useEffect, useRef, useState } from 'react'
+import { Temporal } from 'temporal-polyfill'
+import type { DeskVacancy, VacancyFields } from '#contract/rules'
+import { LongField, SelectField, TextField } from '../../ui/Field'
+import { faultAt, ProblemNote } from '../../ui/ProblemNote'
+import { RichTextField } from '../../ui/RichTextField'
+import { useAct } from '../../useAct'
+
+const pauseMs = 700
+const zones = Intl.supportedValuesOf('timeZone').map((zone) => ({ value: zone, label: zone.replace(/_/g, ' ') }))
+
+/** What is said of the post. Each change is saved after a pause. */
+export function PostPart({ vacancy, mayEdit }: { vacancy: DeskVacancy; mayEdit: boolean }) {
+  const [typed, setTyped] = useState<Partial<VacancyFields>>({})
+  const { act, problem, busy } = useAct('saveVacancy')
+  const latest = useRef({ typed, version: vacancy.version })
+  latest.current = { typed, version: vacancy.version }
+  const { id } = vacancy
+  useEffect(() => {
+    if (Object.keys(typed).length === 0) return
+    const timer = setTimeout(async () => {
+      const sent = latest.current.typed
+      const saved = await act({ params: { id }, body: { version: latest.current.version, changes: sent } })
+      if (saved)
+        setTyped((now) =>
+          Object.fromEntries(Object.entries(now).filter(([key, value]) => sent[key as keyof VacancyFields] !== value)),
+        )
+    }, pauseMs)
+    return () => clearTimeout(timer)
+  }, [typed, act, id])
+  const fields = { ...vacancy, ...typed }
+  const set = (change: Partial<VacancyFields>) => setTyped((before) => ({ ...before, ...change }))
+  const text = (field: 'title' | 'family' | 'place' | 'contract' | 'hours') => ({
+    value: fields[field],
+    onChange: (event: { target: { value: string } }) => set({ [field]: event.target.value }),
+    error: faultAt(problem, field),
+  })
+  const money = (field: 'payFrom' | 'payTo') => ({
+    type: 'number',
+    min: 0,
+    value: fields[field] / 100 || '',
+    onChange: (event: { target: { value: string } }) => set({ [field]: Math.round(Number(event.target.value) * 100) }),
+    error: faultAt(problem, field),
+  })
+  const moment = (field: 'opensAt' | 'closesAt') => ({
+    type: 'datetime-local',
+    value: localOf(fields[field], fields.timeZone),
+    onChange: (event: { target: { value: string } }) =>
+      event.target.value && set({ [field]: utcOf(event.target.value, fields.timeZone) }),
+    error: faultAt(problem, field),
+  })
+  return (
+    <fieldset disabled={!mayEdit} className="min-h-0 flex-1 overflow-auto px-5 py-4">
+      <legend className="sr-only">The post</legend>
+      <div className="grid max-w-[1040px] grid-cols-4 gap-x-4 gap-y-3">
+        <div className="col-span-2">
+          <TextField label="Title" {...text('title')} />
+        </div>
+        <TextField label="Family of work" {...text('family')} />
+        <TextField label="Place" {...text('place')} />
+        <div className="col-span-4">
+          <LongField
+            label="In one or two sentences"
+            rows={2}
+            limit={2000}
+            value={fields.summary}
+            onChange={(event) => set({ summary: event.target.value })}
+          />
+        </div>
+        <div className="col-span-4">
+          <RichTextField
+            label="What one would do"
+            value={fields.duties}
+            onChange={(duties) => set({ duties: duties as VacancyFields['duties'] })}
+            error={faultAt(problem, 'duties')}
+          />
+        </div>
+        <TextField label="Pay from, euros a year" {...money('payFrom')} />
+        <TextField label="Pay to, euros a year" {...money('payTo')} />
+        <TextField label="Contract" {...text('contract')} />
+        <TextField label="Hours" {...text('hours')} />
+        <TextField label="Opens" {...moment('opensAt')} />
+        <TextField label="Closes" {...moment('closesAt')} />
+        <SelectField
+          label="Time zone of both"
+          value={fields.timeZone}
+          options={zones}
+          onChange={(event) => set({ timeZone: event.target.value })}
+          error={faultAt(problem, 'timeZone')}
+        />
+        <TextField
+          label="Target start"
+          type="date"
+          value={fields.targetStart}
+          onChange={(event) => event.target.value && set({ targetStart: event.target.value })}
+        />
+        <TextField
+          label="How many are wanted"
+          type="number"
+          min={1}
+          value={fields.headcount}
+          onChange={(event) => set({ headcount: Math.max(1, Math.round(Number(event.target.value))) })}
+        />
+        <SelectField
+          label="Who decides"
+          value={fields.decidedBy}
+          empty="Choose"
+          options={vacancy.deciders.map(({ mail, name }) => ({ value: mail, label: name }))}
+          onChange={(event) => set({ decidedBy: event.target.value })}
+        />
+      </div>
+      <div className="mt-3 max-w-[640px]">
+        <ProblemNote problem={problem?.faults ? undefined : problem} />
+        <p role="status" className="text-ink-2">
+          {busy || Object.keys(typed).length > 0 ? (problem ? 'Not saved yet.' : 'Saving…') : 'Everything is saved.'}
+        </p>
+      </div>
+    </fieldset>
+  )
+}
+
+/** A moment as a clock on the wall of a time zone shows it, and back. */
+const localOf = (iso: string, timeZone: string) =>
+  Temporal.Instant.from(iso).toZonedDateTimeISO(timeZone).toPlainDateTime().toString({ smallestUnit: 'minute' })
+const utcOf = (local: string, timeZone: string) =>
+  Temporal.PlainDateTime.from(local).toZonedDateTime(timeZone).toInstant().toString({ fractionalSecondDigits: 3 })

@@ -1,0 +1,279 @@
+import { roles } from '#contract/endpoint'
+import type { KnownFact } from '#core/conditions/vocabulary'
+import { type Blank, blanks, type Question, questionKinds } from '#core/form/form'
+import { blankWords, kindWords, questionSentence } from '#core/words/form'
+import { CheckList, LongField, SelectField, TextField } from '../../ui/Field'
+import { ConditionEditor } from './ConditionEditor'
+import { freshKey } from './freshKey'
+
+type Props = {
+  question: Question
+  /** What its condition may look at: what is asked before it, and the file. */
+  known: readonly KnownFact[]
+  onChange: (next: Question) => void
+}
+
+const withOptions = new Set<Question['kind']>(['one of', 'several of', 'ranked choice'])
+const withLimit = new Set<Question['kind']>(['text', 'long text'])
+const withRange = new Set<Question['kind']>(['number', 'money'])
+const desk = roles.filter((role) => role !== 'candidate')
+const unset = (text: string) => (text.trim() === '' ? undefined : text)
+const numeral = (text: string) => (text.trim() === '' ? undefined : Number(text))
+
+/** One question: what it asks, how it is answered, what an answer leads to, and who may read it. */
+export function QuestionEditor({ question, known, onChange }: Props) {
+  const set = (change: Partial<Question>) => onChange({ ...question, ...change })
+  return (
+    <div className="grid gap-3">
+      <p className="rounded-sheet bg-sheet-2 px-3 py-2 text-ink-2">{questionSentence(question)}</p>
+      <LongField
+        label="The question"
+        rows={2}
+        value={question.label}
+        onChange={(event) => set({ label: event.target.value })}
+      />
+      <div className="grid grid-cols-2 gap-3">
+        <SelectField
+          label="Answered with"
+          value={question.kind}
+          options={questionKinds.map((kind) => ({ value: kind, label: kindWords[kind] }))}
+          onChange={(event) => onChange(ofKind(question, event.target.value as Question['kind']))}
+        />
+        <label className="flex items-center gap-2 self-end pb-1.5">
+          <input
+            type="checkbox"
+            className="accent-confirmed"
+            checked={question.required}
+            onChange={(event) => set({ required: event.target.checked })}
+          />
+          Has to be answered
+        </label>
+      </div>
+      {withOptions.has(question.kind) && (
+        <LongField
+          label="What can be chosen, one a line"
+          rows={4}
+          defaultValue={(question.options ?? []).join('\n')}
+          onBlur={(event) => set({ options: lines(event.target.value) })}
+        />
+      )}
+      {question.kind === 'ranked choice' && (
+        <TextField
+          label="How many may be ranked"
+          type="number"
+          min={1}
+          value={question.rankUpTo ?? ''}
+          onChange={(event) => set({ rankUpTo: numeral(event.target.value) })}
+        />
+      )}
+      {withLimit.has(question.kind) && (
+        <TextField
+          label="Longest answer in characters"
+          type="number"
+          min={1}
+          max={4000}
+          value={question.limit ?? ''}
+          onChange={(event) => set({ limit: numeral(event.target.value) })}
+        />
+      )}
+      {withRange.has(question.kind) && (
+        <div className="grid grid-cols-3 gap-3">
+          <TextField
+            label="At least"
+            type="number"
+            value={question.least ?? ''}
+            onChange={(event) => set({ least: numeral(event.target.value) })}
+          />
+          <TextField
+            label="At most"
+            type="number"
+            value={question.most ?? ''}
+            onChange={(event) => set({ most: numeral(event.target.value) })}
+          />
+          <TextField
+            label={question.kind === 'money' ? 'Currency' : 'Unit'}
+            value={question.unit ?? ''}
+            onChange={(event) => set({ unit: unset(event.target.value) })}
+          />
+        </div>
+      )}
+      {question.kind === 'yes or no' && (
+        <div className="grid grid-cols-2 gap-3">
+          <Leads label="Asks what happened" value={question.explain} onChange={(explain) => set({ explain })} />
+          <Leads label="Asks for a document" value={question.paper} onChange={(paper) => set({ paper })} />
+        </div>
+      )}
+      {question.kind === 'records' && <Parts question={question} onChange={onChange} />}
+      <TextField
+        label="Help beneath it"
+        value={question.help ?? ''}
+        onChange={(event) => set({ help: unset(event.target.value) })}
+      />
+      {question.kind !== 'document' && question.kind !== 'declaration' && (
+        <CheckList
+          label="Honest blanks that will do"
+          options={blanks.map((value) => ({ value, label: blankWords[value] }))}
+          value={question.blanks ?? []}
+          onChange={(next) => set({ blanks: next.length > 0 ? (next as Blank[]) : undefined })}
+        />
+      )}
+      <CheckList
+        label="Who may read the answer"
+        help="Nobody chosen means everybody at the desk."
+        options={desk.map((value) => ({ value, label: value }))}
+        value={question.seenBy ?? []}
+        onChange={(next) => set({ seenBy: next.length > 0 ? next : undefined })}
+      />
+      <ConditionEditor
+        label="When it is asked"
+        condition={question.when}
+        known={known}
+        onChange={(when) => set({ when })}
+      />
+    </div>
+  )
+}
+
+const lines = (text: string) => [
+  ...new Set(
+    text
+      .split('\n')
+      .map((line) => line.trim())
+      .filter(Boolean),
+  ),
+]
+
+/** Another kind keeps what it has a use for. */
+function ofKind(question: Question, kind: Question['kind']): Question {
+  const {
+    key,
+    label,
+    required,
+    help,
+    when,
+    blanks: allowed,
+    seenBy,
+    options,
+    limit,
+    least,
+    most,
+    unit,
+    parts,
+    rankUpTo,
+    explain,
+    paper,
+  } = question
+  return {
+    key,
+    label,
+    kind,
+    required,
+    help,
+    when,
+    seenBy,
+    ...(kind === 'document' || kind === 'declaration' ? {} : { blanks: allowed }),
+    ...(withOptions.has(kind) ? { options: options ?? [] } : {}),
+    ...(kind === 'ranked choice' ? { rankUpTo: rankUpTo ?? 3 } : {}),
+    ...(withLimit.has(kind) ? { limit } : {}),
+    ...(withRange.has(kind) ? { least, most, unit: kind === 'money' ? 'EUR' : unit } : {}),
+    ...(kind === 'yes or no' ? { explain, paper } : {}),
+    ...(kind === 'records' ? { parts: parts ?? [{ key: 'name', label: 'Name', kind: 'text', required: true }] } : {}),
+  }
+}
+
+function Leads({
+  label,
+  value,
+  onChange,
+}: {
+  label: string
+  value: 'yes' | 'no' | undefined
+  onChange: (value: 'yes' | 'no' | undefined) => void
+}) {
+  return (
+    <SelectField
+      label={label}
+      value={value ?? ''}
+      empty="never"
+      options={[
+        { value: 'yes', label: 'after a yes' },
+        { value: 'no', label: 'after a no' },
+      ]}
+      onChange={(event) => onChange((event.target.value || undefined) as 'yes' | 'no' | undefined)}
+    />
+  )
+}
+
+const partKinds = ['text', 'date', 'partial date', 'number', 'country', 'phone', 'mail', 'yes or no'] as const
+
+function Parts({ question, onChange }: { question: Question; onChange: (next: Question) => void }) {
+  const parts = question.parts ?? []
+  const put = (next: Question[]) => onChange({ ...question, parts: next })
+  return (
+    <fieldset>
+      <legend className="mb-1 font-semibold text-[0.93em]">What each record says</legend>
+      <div className="grid gap-1.5">
+        {parts.map((part, index) => (
+          <div key={part.key} className="grid grid-cols-[minmax(0,1.4fr)_minmax(0,1fr)_auto_auto] items-center gap-2">
+            <TextField
+              label={`Part ${index + 1}`}
+              hidden
+              value={part.label}
+              onChange={(event) =>
+                put(parts.map((other) => (other === part ? { ...part, label: event.target.value } : other)))
+              }
+            />
+            <SelectField
+              label={`Kind of part ${index + 1}`}
+              hidden
+              value={part.kind}
+              options={partKinds.map((kind) => ({ value: kind, label: kindWords[kind] }))}
+              onChange={(event) =>
+                put(
+                  parts.map((other) =>
+                    other === part ? { ...part, kind: event.target.value as Question['kind'] } : other,
+                  ),
+                )
+              }
+            />
+            <label className="flex items-center gap-1 text-[0.9em]">
+              <input
+                type="checkbox"
+                className="accent-confirmed"
+                checked={part.required}
+                onChange={(event) =>
+                  put(parts.map((other) => (other === part ? { ...part, required: event.target.checked } : other)))
+                }
+              />
+              needed
+            </label>
+            <button
+              type="button"
+              className="text-[0.9em] text-ink-2 underline"
+              onClick={() => put(parts.filter((other) => other !== part))}
+            >
+              Take out
+            </button>
+          </div>
+        ))}
+        <button
+          type="button"
+          className="justify-self-start font-semibold text-confirmed"
+          onClick={() =>
+            put([
+              ...parts,
+              {
+                key: freshKey('part', new Set(parts.map(({ key }) => key))),
+                label: 'Part',
+                kind: 'text',
+                required: false,
+              },
+            ])
+          }
+        >
+          Add a part
+        </button>
+      </div>
+    </fieldset>
+  )
+}

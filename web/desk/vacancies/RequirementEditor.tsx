@@ -1,0 +1,156 @@
+import { roles } from '#contract/endpoint'
+import type { KnownFact } from '#core/conditions/vocabulary'
+import { type Gate, gates, type Requirement } from '#core/requirements/requirement'
+import type { Rules } from '#core/rules/rules'
+import { Button } from '../../ui/Button'
+import { CheckList, LongField, SelectField, TextField } from '../../ui/Field'
+import { AskEditor, newAsk } from './AskEditor'
+import { ConditionEditor } from './ConditionEditor'
+
+type Props = {
+  requirement: Requirement
+  rules: Rules
+  known: readonly KnownFact[]
+  checks: Readonly<Record<string, string>>
+  onChange: (next: Requirement) => void
+}
+
+export const gateWords: Record<Gate, string> = {
+  send: 'When applying',
+  shortlist: 'Before the shortlist',
+  offer: 'Before an offer',
+  start: 'Before the first day',
+}
+
+const rungWords = {
+  claimed: 'said by the candidate',
+  evidenced: 'shown by a document somebody has looked at',
+  confirmed: 'confirmed by whoever issued it',
+} as const
+
+const provable = new Set(['study', 'credential', 'every work entry', 'document'])
+const lasting = new Set(['credential'])
+const desk = roles.filter((role) => role !== 'candidate')
+
+/** One requirement, composed by choosing: what, by when, how well proven, under which condition, what does instead. */
+export function RequirementEditor({ requirement, rules, known, checks, onChange }: Props) {
+  const set = (change: Partial<Requirement>) => onChange({ ...requirement, ...change })
+  const { asks, alternatives = [], exempt } = requirement
+  const kinds = [asks, ...alternatives].map(({ kind }) => kind)
+  const isProvable = kinds.some((kind) => provable.has(kind))
+  return (
+    <div className="grid gap-3">
+      <TextField
+        label="What it is called in lists"
+        value={requirement.title}
+        onChange={(event) => set({ title: event.target.value })}
+      />
+      <AskEditor
+        label="What is asked"
+        ask={asks}
+        rules={rules}
+        checks={checks}
+        onChange={(next) => set({ asks: next })}
+      />
+      {alternatives.map((ask, index) => (
+        <div key={index} className="border-line-strong border-l-2 pl-3">
+          <AskEditor
+            label="Or instead"
+            ask={ask}
+            rules={rules}
+            checks={checks}
+            onChange={(next) => set({ alternatives: alternatives.map((other, at) => (at === index ? next : other)) })}
+          />
+          <Button
+            kind="quiet"
+            className="!px-0"
+            onClick={() => set({ alternatives: alternatives.filter((_other, at) => at !== index) })}
+          >
+            Take this way out
+          </Button>
+        </div>
+      ))}
+      <button
+        type="button"
+        className="justify-self-start font-semibold text-confirmed"
+        onClick={() => set({ alternatives: [...alternatives, newAsk('credential', rules, checks)] })}
+      >
+        Something else does as well
+      </button>
+      <div className="grid grid-cols-2 gap-3">
+        <SelectField
+          label="By which gate"
+          value={requirement.gate}
+          options={gates.map((value) => ({ value, label: gateWords[value] }))}
+          onChange={(event) => set({ gate: event.target.value as Gate })}
+        />
+        {isProvable && (
+          <SelectField
+            label="How well proven"
+            value={requirement.rung}
+            options={Object.entries(rungWords).map(([value, label]) => ({ value, label }))}
+            onChange={(event) => set({ rung: event.target.value as Requirement['rung'] })}
+          />
+        )}
+      </div>
+      {isProvable && requirement.rung === 'claimed' && (
+        <label className="flex items-center gap-2">
+          <input
+            type="checkbox"
+            className="accent-confirmed"
+            checked={requirement.paper ?? false}
+            onChange={(event) => set({ paper: event.target.checked || undefined })}
+          />
+          With the paper attached
+        </label>
+      )}
+      {kinds.some((kind) => lasting.has(kind)) && (
+        <TextField
+          label="Valid through the start and this many days more"
+          help="Empty means that its dates do not matter."
+          type="number"
+          min={0}
+          value={requirement.validStartPlusDays ?? ''}
+          onChange={(event) =>
+            set({
+              validStartPlusDays:
+                event.target.value === '' ? undefined : Math.max(0, Math.round(Number(event.target.value))),
+            })
+          }
+        />
+      )}
+      <ConditionEditor
+        label="Only under a condition"
+        condition={requirement.when}
+        known={known}
+        onChange={(when) => set({ when })}
+      />
+      <ConditionEditor
+        label="Exempt by rule"
+        condition={exempt?.when}
+        known={known}
+        onChange={(when) => set({ exempt: when && { when, because: exempt?.because ?? 'it is known already' } })}
+      />
+      {exempt && (
+        <TextField
+          label="Why that exempts"
+          value={exempt.because}
+          onChange={(event) => set({ exempt: { ...exempt, because: event.target.value } })}
+        />
+      )}
+      <LongField
+        label="Why this post asks for it"
+        rows={2}
+        value={requirement.why}
+        onChange={(event) => set({ why: event.target.value })}
+      />
+      <CheckList
+        label="Who may waive it"
+        help="Nobody chosen means nobody may."
+        options={desk.map((value) => ({ value, label: value }))}
+        value={requirement.waivableBy}
+        onChange={(waivableBy) => set({ waivableBy })}
+      />
+    </div>
+  )
+}

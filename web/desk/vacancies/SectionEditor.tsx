@@ -1,0 +1,106 @@
+import type { KnownFact } from '#core/conditions/vocabulary'
+import type { Section } from '#core/form/form'
+import { api } from '../../api'
+import { Button } from '../../ui/Button'
+import { LongField, TextField } from '../../ui/Field'
+import { ProblemNote } from '../../ui/ProblemNote'
+import { useAct } from '../../useAct'
+import { useSession } from '../../useSession'
+import { useTold } from '../useTold'
+import { ConditionEditor } from './ConditionEditor'
+
+type Props = { section: Section; known: readonly KnownFact[]; onChange: (next: Section) => void }
+
+/** A section: how it is called, what it asks as its heading, and how it stands to the common library. */
+export function SectionEditor({ section, known, onChange }: Props) {
+  const set = (change: Partial<Section>) => onChange({ ...section, ...change })
+  return (
+    <div className="grid gap-3">
+      <Shared section={section} onChange={onChange} />
+      <TextField
+        label="Name in the list of sections"
+        value={section.title}
+        onChange={(event) => set({ title: event.target.value })}
+      />
+      <TextField
+        label="Heading, as a question"
+        value={section.heading}
+        onChange={(event) => set({ heading: event.target.value })}
+      />
+      <LongField
+        label="What stands beneath it"
+        rows={2}
+        value={section.intro}
+        onChange={(event) => set({ intro: event.target.value })}
+      />
+      {section.holds !== 'send' && (
+        <ConditionEditor
+          label="When it is asked"
+          condition={section.when}
+          known={known}
+          onChange={(when) => set({ when })}
+        />
+      )}
+    </div>
+  )
+}
+
+function Shared({ section, onChange }: Pick<Props, 'section' | 'onChange'>) {
+  const { data: library = [] } = api.endpoints.sharedSections.useQuery({})
+  const { roles } = useSession()
+  const { act, busy, problem } = useAct('saveSharedSection')
+  const told = useTold()
+  const mayEdit = roles.includes('coordinator') || roles.includes('administrator')
+  const key = section.shared?.key ?? section.key
+  const newest = library.find((candidate) => candidate.key === key)
+  const plain = ({ shared: _shared, when: _when, ...rest }: Section) => JSON.stringify(rest)
+  const own = newest && plain(newest.section) !== plain(section)
+  const share = async () => {
+    const saved = await act({
+      params: { key },
+      body: { basedOn: newest?.version ?? 0, section: { ...section, key }, note: '' },
+    })
+    if (!saved) return
+    onChange({ ...section, shared: { key, version: saved.version } })
+    told(
+      `“${section.title}” is version ${saved.version} in the common library. Other vacancies keep theirs until you give it to them.`,
+    )
+  }
+  if (section.holds === 'send') return null
+  const newer = newest && section.shared && newest.version > section.shared.version
+  return (
+    <div className="rounded-sheet border border-line px-3 py-2">
+      <p>
+        {!section.shared
+          ? 'This section belongs to this vacancy alone.'
+          : newer
+            ? `A copy of version ${section.shared.version} of the common library. Version ${newest.version} says: ${newest.note || 'no note'}.`
+            : own
+              ? `Begun from version ${section.shared.version} of the common library, and changed here.`
+              : `The same as version ${section.shared.version} in the common library.`}
+      </p>
+      <div className="mt-1 flex flex-wrap gap-2">
+        {newest && section.shared && (newer || own) && (
+          <Button
+            onClick={() =>
+              onChange({
+                ...newest.section,
+                key: section.key,
+                when: section.when,
+                shared: { key, version: newest.version },
+              })
+            }
+          >
+            Take over version {newest.version}
+          </Button>
+        )}
+        {mayEdit && !newer && (!section.shared || own) && (
+          <Button busy={busy} onClick={() => void share()}>
+            {section.shared ? 'Save as its next version for all' : 'Put it into the common library'}
+          </Button>
+        )}
+      </div>
+      <ProblemNote problem={problem} />
+    </div>
+  )
+}

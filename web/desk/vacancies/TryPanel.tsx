@@ -1,0 +1,102 @@
+import { useEffect, useState } from 'react'
+import type { DeskVacancy, MadeUp } from '#contract/rules'
+import { gates } from '#core/requirements/requirement'
+import type { Rules } from '#core/rules/rules'
+import { SelectField } from '../../ui/Field'
+import { ProblemNote } from '../../ui/ProblemNote'
+import { useAct } from '../../useAct'
+import { MadeUpEditor } from './MadeUpEditor'
+import { gateWords } from './RequirementEditor'
+
+export type Tried = {
+  requirement: string
+  title: string
+  gate: (typeof gates)[number]
+  state: 'met' | 'unmet' | 'not needed' | 'undecided'
+  why: string
+  ball: string
+  deciding: string[]
+}
+
+const nobody: MadeUp = { answers: {}, credentials: [], checksPassed: [], permissionSigned: false }
+const pauseMs = 400
+const madeUpValue = 'made up'
+
+type Props = { vacancy: DeskVacancy; rules: Rules; onTried: (tried: ReadonlyMap<string, Tried>) => void }
+
+/** How the rules come out for somebody, made up or real, as they are edited: every state with its reason and whose ball it is. */
+export function TryPanel({ vacancy, rules, onTried }: Props) {
+  const [who, setWho] = useState(madeUpValue)
+  const [madeUp, setMadeUp] = useState<MadeUp>(nobody)
+  const [result, setResult] = useState<{ name: string; outcomes: Tried[] }>()
+  const { act, problem } = useAct('tryRules')
+  const { id } = vacancy
+  useEffect(() => {
+    const timer = setTimeout(async () => {
+      const tried = await act({
+        params: { id },
+        body: { rules, who: who === madeUpValue ? { madeUp } : { application: who } },
+      })
+      if (!tried) return
+      setResult(tried)
+      onTried(new Map(tried.outcomes.map((outcome) => [outcome.requirement, outcome])))
+    }, pauseMs)
+    return () => clearTimeout(timer)
+  }, [act, id, rules, who, madeUp, onTried])
+  const open = result?.outcomes.filter(({ state }) => state === 'unmet' || state === 'undecided') ?? []
+  return (
+    <aside aria-label="Try it" className="min-h-0 overflow-auto bg-sheet-2 px-3 py-3">
+      <h2 className="text-[18px]">Try it</h2>
+      <p className="mb-2 text-[12.5px] text-ink-2">
+        Nothing here is kept. Change the rules or the person and see what comes out.
+      </p>
+      <SelectField
+        label="With whom"
+        value={who}
+        options={[
+          { value: madeUpValue, label: 'Somebody made up' },
+          ...vacancy.people.map(({ id: person, name, reference }) => ({
+            value: person,
+            label: `${name}, ${reference}`,
+          })),
+        ]}
+        onChange={(event) => setWho(event.target.value)}
+      />
+      {who === madeUpValue && (
+        <MadeUpEditor rules={rules} checks={vacancy.checks} madeUp={madeUp} onChange={setMadeUp} />
+      )}
+      <ProblemNote problem={problem} />
+      {result && (
+        <div className="mt-3">
+          <p className="font-semibold" role="status">
+            {open.length === 0
+              ? `Nothing is open for ${result.name}.`
+              : `${open.length === 1 ? 'One thing is' : `${open.length} things are`} open for ${result.name}.`}
+          </p>
+          {gates.map((gate) => {
+            const own = open.filter((outcome) => outcome.gate === gate)
+            if (own.length === 0) return null
+            return (
+              <section key={gate} className="mt-2">
+                <h3 className="font-semibold text-[12.5px] text-ink-2">{gateWords[gate]}</h3>
+                <ul className="divide-y divide-line">
+                  {own.map(({ requirement, title, state, why, ball, deciding }) => (
+                    <li key={requirement} className="py-1">
+                      <span className="font-semibold">{title}</span>{' '}
+                      {state === 'undecided' && <span className="font-semibold text-soon-ink">undecided. </span>}
+                      <span className="text-ink-2">{why}</span>
+                      {deciding.length > 0 && (
+                        <span className="block text-[12.5px]">Would be decided by: {deciding.join(', ')}</span>
+                      )}
+                      {ball && <span className="block text-[12.5px] text-ink-3">{ball}</span>}
+                    </li>
+                  ))}
+                </ul>
+              </section>
+            )
+          })}
+        </div>
+      )}
+    </aside>
+  )
+}

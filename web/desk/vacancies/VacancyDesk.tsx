@@ -1,0 +1,228 @@
+import { useState } from 'react'
+import { Link, Navigate, NavLink, useNavigate, useParams } from 'react-router'
+import type { DeskVacancy, VacancyState } from '#contract/rules'
+import { api } from '../../api'
+import { Button } from '../../ui/Button'
+import { Dialog } from '../../ui/Dialog'
+import { TextField } from '../../ui/Field'
+import { ProblemNote } from '../../ui/ProblemNote'
+import { Waiting } from '../../ui/Waiting'
+import { useAct } from '../../useAct'
+import { useSession } from '../../useSession'
+import { useTold } from '../useTold'
+import { DryRunPart } from './DryRunPart'
+import { FormPart } from './FormPart'
+import { PostPart } from './PostPart'
+import { RequirementsPart } from './RequirementsPart'
+import { type RulesEditing, useRules } from './useRules'
+import { VersionsPart } from './VersionsPart'
+
+const parts = [
+  { key: 'post', name: 'The post' },
+  { key: 'form', name: 'Form' },
+  { key: 'requirements', name: 'Requirements' },
+  { key: 'dry-run', name: 'Dry run' },
+  { key: 'versions', name: 'Versions' },
+] as const
+
+/** A vacancy being set up: what is said of it, what it asks, and what a change would do. */
+export function VacancyDesk() {
+  const { id = '', part } = useParams()
+  const { roles } = useSession()
+  const {
+    data: vacancy,
+    error,
+    refetch,
+  } = api.endpoints.readDeskVacancy.useQuery({ params: { id } }, { refetchOnMountOrArgChange: true })
+  if (!vacancy) return <Waiting error={error} onRetry={refetch} />
+  if (!parts.some(({ key }) => key === part)) return <Navigate to={`/desk/vacancies/${id}/post`} replace />
+  const mayEdit = roles.includes('coordinator') || roles.includes('administrator')
+  return <Parts key={id} vacancy={vacancy} part={part as (typeof parts)[number]['key']} mayEdit={mayEdit} />
+}
+
+type PartsProps = { vacancy: DeskVacancy; part: (typeof parts)[number]['key']; mayEdit: boolean }
+
+function Parts({ vacancy, part, mayEdit }: PartsProps) {
+  const editing = useRules(vacancy.id, vacancy.draft, mayEdit)
+  return (
+    <main className="flex h-full min-h-0 flex-col bg-sheet" aria-label={vacancy.title}>
+      <div className="flex flex-wrap items-center gap-x-5 gap-y-1 border-line border-b px-5 pt-2">
+        <div className="min-w-0">
+          <h1 className="truncate text-[20px]">{vacancy.title}</h1>
+          <p className="text-[12.5px] text-ink-2">
+            {[
+              vacancy.place,
+              stateWords[vacancy.state],
+              vacancy.intake?.title,
+              vacancy.rulesVersion > 0 ? `rules version ${vacancy.rulesVersion}` : 'no rules published',
+            ]
+              .filter(Boolean)
+              .join(' · ')}
+          </p>
+        </div>
+        <div className="ml-auto flex flex-wrap items-center gap-2">
+          <Link to={`/vacancies/${vacancy.slug}`} className="font-semibold text-confirmed">
+            As a candidate sees it
+          </Link>
+          {mayEdit && <Acts vacancy={vacancy} editing={editing} />}
+        </div>
+        <nav aria-label="Parts of the vacancy" className="flex basis-full gap-1">
+          {parts.map(({ key, name }) => (
+            <NavLink
+              key={key}
+              to={`/desk/vacancies/${vacancy.id}/${key}`}
+              className={({ isActive }) =>
+                `border-b-2 px-2 py-1 ${isActive ? 'border-confirmed font-semibold' : 'border-transparent text-ink-2 hover:text-ink'}`
+              }
+            >
+              {name}
+            </NavLink>
+          ))}
+          {mayEdit && (part === 'form' || part === 'requirements') && <SavedNote editing={editing} />}
+        </nav>
+      </div>
+      {part === 'post' && <PostPart vacancy={vacancy} mayEdit={mayEdit} />}
+      {part === 'form' && <FormPart vacancy={vacancy} editing={editing} />}
+      {part === 'requirements' && <RequirementsPart vacancy={vacancy} editing={editing} />}
+      {part === 'dry-run' && <DryRunPart vacancy={vacancy} mayEdit={mayEdit} />}
+      {part === 'versions' && <VersionsPart vacancy={vacancy} mayEdit={mayEdit} />}
+    </main>
+  )
+}
+
+function SavedNote({ editing: { state, problem, faults, changed, undo } }: { editing: RulesEditing }) {
+  const count = faults.length === 1 ? 'one fault' : `${faults.length} faults`
+  const words =
+    state === 'waiting'
+      ? 'Saving…'
+      : state === 'refused'
+        ? (problem?.title ?? 'Not saved yet.')
+        : `${changed ? 'Saved, not published.' : 'As published.'}${faults.length > 0 ? ` ${count.replace(/^./, (letter) => letter.toUpperCase())} to put right.` : ''}`
+  return (
+    <p
+      role="status"
+      className={`ml-auto flex items-center gap-3 ${state === 'refused' || faults.length > 0 ? 'font-semibold text-soon-ink' : 'text-ink-2'}`}
+    >
+      {undo && (
+        <button type="button" className="font-semibold text-confirmed" onClick={undo}>
+          Undo
+        </button>
+      )}
+      {words}
+    </p>
+  )
+}
+
+export const stateWords: Record<VacancyState, string> = {
+  draft: 'draft',
+  open: 'open',
+  closed: 'closed',
+  filled: 'filled',
+}
+
+const acts: Record<VacancyState, readonly { to: VacancyState; name: string }[]> = {
+  draft: [{ to: 'open', name: 'Open it' }],
+  open: [
+    { to: 'closed', name: 'Close it' },
+    { to: 'filled', name: 'Filled' },
+  ],
+  closed: [
+    { to: 'open', name: 'Open it again' },
+    { to: 'filled', name: 'Filled' },
+  ],
+  filled: [{ to: 'open', name: 'Open it again' }],
+}
+
+function Acts({ vacancy, editing }: { vacancy: DeskVacancy; editing: RulesEditing }) {
+  const state = useAct('setVacancyState')
+  const copying = useAct('createVacancy')
+  const navigate = useNavigate()
+  const told = useTold()
+  const [publishing, setPublishing] = useState(false)
+  const turn = async (to: VacancyState) => {
+    const done = await state.act({ params: { id: vacancy.id }, body: { version: vacancy.version, state: to } })
+    if (done) told(`${vacancy.title} is ${stateWords[to]} now.`)
+  }
+  const copy = async () => {
+    const made = await copying.act({ body: { title: vacancy.title, copyOf: vacancy.id } })
+    if (made) navigate(`/desk/vacancies/${made.id}/post`)
+  }
+  return (
+    <>
+      <Button kind="quiet" busy={copying.busy} onClick={() => void copy()}>
+        Copy
+      </Button>
+      {acts[vacancy.state].map(({ to, name }) => (
+        <Button key={to} busy={state.busy} onClick={() => void turn(to)}>
+          {name}
+        </Button>
+      ))}
+      <Button
+        kind="main"
+        disabled={!editing.changed || editing.faults.length > 0 || editing.state !== 'saved'}
+        onClick={() => setPublishing(true)}
+      >
+        Publish the rules
+      </Button>
+      {state.problem && (
+        <div className="basis-full">
+          <ProblemNote problem={state.problem} />
+        </div>
+      )}
+      <Publish vacancy={vacancy} editing={editing} open={publishing} onClose={() => setPublishing(false)} />
+    </>
+  )
+}
+
+type PublishProps = { vacancy: DeskVacancy; editing: RulesEditing; open: boolean; onClose: () => void }
+
+/** Publishing says its consequence first. */
+function Publish({ vacancy, editing, open, onClose }: PublishProps) {
+  const { act, busy, problem } = useAct('publishRules')
+  const [note, setNote] = useState('')
+  const told = useTold()
+  const sent = vacancy.versions.reduce((sum, { applications }) => sum + applications, 0)
+  const publish = async () => {
+    const done = await act({ params: { id: vacancy.id }, body: { version: editing.version, note } })
+    if (!done) return
+    setNote('')
+    told(`Version ${done.rulesVersion} is published.`)
+    onClose()
+  }
+  return (
+    <Dialog open={open} onClose={onClose} title={`Publish version ${vacancy.rulesVersion + 1}`}>
+      <p>From now on it holds for everybody who has not sent yet, and for the public page.</p>
+      {sent > 0 && (
+        <p className="mt-1">
+          {sent === 1 ? 'One person who has sent keeps' : `${sent} people who have sent keep`} the version they sent
+          under, unless you move them.
+        </p>
+      )}
+      {sent > 0 && (!vacancy.dryRun || vacancy.dryRun.outdated || vacancy.dryRun.state !== 'done') && (
+        <p className="mt-2 rounded-sheet bg-soon-wash px-3 py-2 text-soon-ink">
+          No dry run shows yet what these rules would do.{' '}
+          <Link to={`/desk/vacancies/${vacancy.id}/dry-run`} onClick={onClose} className="font-semibold underline">
+            To the dry run
+          </Link>
+        </p>
+      )}
+      <div className="mt-3">
+        <TextField
+          label="What is new, for the list of versions"
+          value={note}
+          onChange={(event) => setNote(event.target.value)}
+          maxLength={500}
+        />
+      </div>
+      <ProblemNote problem={problem} />
+      <div className="mt-3 flex gap-2">
+        <Button kind="main" data-first busy={busy} onClick={() => void publish()}>
+          Publish it
+        </Button>
+        <Button kind="quiet" onClick={onClose}>
+          Not yet
+        </Button>
+      </div>
+    </Dialog>
+  )
+}

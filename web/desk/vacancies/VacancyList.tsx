@@ -1,0 +1,115 @@
+import { useState } from 'react'
+import { Link, useNavigate } from 'react-router'
+import { writeWhen } from '#core/dates/write'
+import { api } from '../../api'
+import { Button } from '../../ui/Button'
+import { Dialog } from '../../ui/Dialog'
+import { SelectField, TextField } from '../../ui/Field'
+import { ProblemNote } from '../../ui/ProblemNote'
+import { Waiting } from '../../ui/Waiting'
+import { writeMoment } from '../../ui/write'
+import { useAct } from '../../useAct'
+import { useSession } from '../../useSession'
+import { Overview, Table } from '../overviews/Overview'
+
+export function VacancyList() {
+  const { data, error, refetch } = api.endpoints.deskVacancies.useQuery({})
+  const { roles } = useSession()
+  const [making, setMaking] = useState(false)
+  if (!data) return <Waiting error={error} onRetry={refetch} />
+  const mayEdit = roles.includes('coordinator') || roles.includes('administrator')
+  const mayRead = mayEdit || roles.includes('hiring manager')
+  return (
+    <Overview title="Vacancies" about="What is open, until when, and how many people stand where.">
+      {mayEdit && (
+        <p className="mb-3 flex flex-wrap gap-4">
+          <Button kind="main" onClick={() => setMaking(true)}>
+            Set up a vacancy
+          </Button>
+          <Link to="/desk/vacancies/sections" className="self-center font-semibold text-confirmed">
+            The common library of sections
+          </Link>
+          <Link to="/desk/vacancies/intakes" className="self-center font-semibold text-confirmed">
+            Groups of vacancies
+          </Link>
+        </p>
+      )}
+      <Table
+        rows={data}
+        keyOf={({ id }) => id}
+        empty="No vacancy has been set up yet."
+        columns={[
+          {
+            name: 'Post',
+            of: ({ id, slug, title, place, intake }) => (
+              <>
+                <Link
+                  to={mayRead ? `/desk/vacancies/${id}/post` : `/vacancies/${slug}`}
+                  className="font-semibold text-confirmed"
+                >
+                  {title}
+                </Link>{' '}
+                <span className="text-ink-2">{[place, intake].filter(Boolean).join(', ')}</span>
+              </>
+            ),
+          },
+          { name: 'State', of: ({ state, changed }) => (changed ? `${state}, rules being edited` : state) },
+          { name: 'Closes', of: ({ closesAt, timeZone }) => writeMoment(closesAt, timeZone) },
+          { name: 'Target start', of: ({ targetStart }) => writeWhen(targetStart) },
+          { name: 'Posts', right: true, of: ({ headcount }) => headcount },
+          ...(['being written', 'sent', 'shortlisted', 'offered', 'cleared'] as const).map((stage) => ({
+            name: stage.replace(/^./, (letter) => letter.toUpperCase()),
+            right: true,
+            of: ({ byStage }: (typeof data)[number]) => byStage[stage] ?? 0,
+          })),
+        ]}
+      />
+      <New open={making} onClose={() => setMaking(false)} vacancies={data} />
+    </Overview>
+  )
+}
+
+type NewProps = {
+  open: boolean
+  onClose: () => void
+  vacancies: readonly { id: string; title: string; place: string }[]
+}
+
+function New({ open, onClose, vacancies }: NewProps) {
+  const { act, busy, problem } = useAct('createVacancy')
+  const navigate = useNavigate()
+  const [title, setTitle] = useState('')
+  const [copyOf, setCopyOf] = useState('')
+  const make = async () => {
+    const made = await act({ body: { title: title.trim(), ...(copyOf ? { copyOf } : {}) } })
+    if (made) navigate(`/desk/vacancies/${made.id}/post`)
+  }
+  return (
+    <Dialog open={open} onClose={onClose} title="Set up a vacancy">
+      <form
+        className="grid gap-3"
+        onSubmit={(event) => {
+          event.preventDefault()
+          void make()
+        }}
+      >
+        <TextField label="Title" data-first value={title} onChange={(event) => setTitle(event.target.value)} />
+        <SelectField
+          label="With everything an earlier one says and asks"
+          value={copyOf}
+          empty="No, begin with nothing"
+          options={vacancies.map(({ id, title: name, place }) => ({
+            value: id,
+            label: place ? `${name}, ${place}` : name,
+          }))}
+          onChange={(event) => setCopyOf(event.target.value)}
+        />
+        <p className="text-ink-2">It is a draft until you open it; nobody outside sees it before.</p>
+        <ProblemNote problem={problem} />
+        <Button kind="main" type="submit" busy={busy} disabled={title.trim() === ''} className="justify-self-start">
+          Set it up
+        </Button>
+      </form>
+    </Dialog>
+  )
+}

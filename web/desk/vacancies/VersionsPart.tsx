@@ -1,0 +1,165 @@
+import { useRef, useState } from 'react'
+import { useDispatch } from 'react-redux'
+import type { DeskVacancy } from '#contract/rules'
+import type { Difference } from '#core/rules/difference'
+import type { Rules } from '#core/rules/rules'
+import { api } from '../../api'
+import type { store } from '../../store'
+import { Button } from '../../ui/Button'
+import { SelectField } from '../../ui/Field'
+import { writeMoment } from '../../ui/write'
+import { useAct } from '../../useAct'
+import { Table } from '../overviews/Overview'
+import { useTold } from '../useTold'
+
+const ofWords: Record<Difference['of'], string> = {
+  section: 'Section',
+  question: 'Question',
+  requirement: 'Requirement',
+  task: 'Onboarding task',
+  order: 'Order',
+}
+
+/** The versions there are, what two of them say differently, and the way in and out as a file. */
+export function VersionsPart({ vacancy, mayEdit }: { vacancy: DeskVacancy; mayEdit: boolean }) {
+  const names = [
+    ...(vacancy.draft.changed || vacancy.rulesVersion === 0
+      ? [{ value: 'draft', label: 'The rules being edited' }]
+      : []),
+    ...vacancy.versions.map(({ version }) => ({ value: String(version), label: `Version ${version}` })),
+  ]
+  const [from, setFrom] = useState(
+    String(vacancy.draft.changed ? vacancy.rulesVersion : Math.max(0, vacancy.rulesVersion - 1)),
+  )
+  const [to, setTo] = useState(vacancy.draft.changed ? 'draft' : String(vacancy.rulesVersion))
+  const { data } = api.endpoints.compareRules.useQuery(
+    { params: { id: vacancy.id }, query: { from, to } },
+    { refetchOnMountOrArgChange: true },
+  )
+  return (
+    <div className="min-h-0 flex-1 overflow-auto px-5 py-4">
+      <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] gap-6">
+        <section>
+          <h2 className="mb-1 text-[16px]">Versions</h2>
+          <Table
+            rows={vacancy.versions}
+            keyOf={({ version }) => String(version)}
+            empty="None is published yet."
+            columns={[
+              { name: 'Version', of: ({ version }) => version },
+              {
+                name: 'Published',
+                of: ({ savedAt, savedBy }) => `${writeMoment(savedAt, vacancy.timeZone)}, ${savedBy}`,
+              },
+              { name: 'Why', of: ({ note }) => note },
+              { name: 'Sent under it', right: true, of: ({ applications }) => applications },
+            ]}
+          />
+        </section>
+        <Exchange vacancy={vacancy} mayEdit={mayEdit} versions={names} />
+      </div>
+      <section className="mt-5">
+        <h2 className="mb-1 text-[16px]">What two versions say differently</h2>
+        <div className="mb-2 flex gap-3">
+          <SelectField
+            label="Before"
+            value={from}
+            options={[...names, { value: '0', label: 'Nothing' }]}
+            onChange={(event) => setFrom(event.target.value)}
+          />
+          <SelectField label="After" value={to} options={names} onChange={(event) => setTo(event.target.value)} />
+        </div>
+        <Table
+          rows={data?.differences ?? []}
+          keyOf={({ of, key }) => `${of} ${key}`}
+          empty="They say the same."
+          columns={[
+            { name: 'What', of: ({ of, title }) => `${ofWords[of]}: ${title}` },
+            { name: 'Before', of: ({ before }) => before ?? <span className="text-ink-3">was not there</span> },
+            { name: 'After', of: ({ after }) => after ?? <span className="text-ink-3">is taken out</span> },
+          ]}
+        />
+      </section>
+    </div>
+  )
+}
+
+type ExchangeProps = { vacancy: DeskVacancy; mayEdit: boolean; versions: readonly { value: string; label: string }[] }
+
+/** Rules as a JSON file: out of any version, into the draft. */
+function Exchange({ vacancy, mayEdit, versions }: ExchangeProps) {
+  const dispatch = useDispatch<typeof store.dispatch>()
+  const { act, busy, problem } = useAct('importRules')
+  const told = useTold()
+  const input = useRef<HTMLInputElement>(null)
+  const [version, setVersion] = useState(versions[0]?.value ?? 'draft')
+  const save = async () => {
+    const result = (await dispatch(
+      api.endpoints.readRulesVersion.initiate({ params: { id: vacancy.id, version } }, { forceRefetch: true }),
+    )) as { data?: { rules: Rules } }
+    if (!result.data) return
+    const file = { format: 'probatum-rules', formatVersion: 1, title: vacancy.title, rules: result.data.rules }
+    const link = document.createElement('a')
+    link.href = URL.createObjectURL(new Blob([JSON.stringify(file, null, 2)], { type: 'application/json' }))
+    link.download = `${vacancy.slug}, ${version === 'draft' ? 'draft' : `version ${version}`}.json`
+    link.click()
+    URL.revokeObjectURL(link.href)
+  }
+  const take = async (file: File | undefined) => {
+    if (!file) return
+    const done = await act({
+      params: { id: vacancy.id },
+      body: { version: vacancy.draft.version, text: await file.text() },
+    })
+    if (input.current) input.current.value = ''
+    if (done) told(`The rules of ${file.name} are in the draft. Nothing is published yet.`)
+  }
+  return (
+    <section>
+      <h2 className="mb-1 text-[16px]">As a file</h2>
+      <div className="flex flex-wrap items-end gap-3">
+        <SelectField
+          label="Which"
+          value={version}
+          options={versions}
+          onChange={(event) => setVersion(event.target.value)}
+        />
+        <Button onClick={() => void save()}>Save as JSON</Button>
+        {mayEdit && (
+          <label className="cursor-pointer rounded-sheet border border-line-strong bg-sheet px-3 py-1.5 font-semibold focus-within:outline-2 focus-within:outline-asked hover:border-ink-3">
+            <input
+              ref={input}
+              type="file"
+              accept="application/json,.json"
+              className="sr-only"
+              disabled={busy}
+              onChange={(event) => void take(event.target.files?.[0])}
+            />
+            Take rules from a file
+          </label>
+        )}
+      </div>
+      <p className="mt-1 text-[12.5px] text-ink-2">
+        What a file may hold is described at{' '}
+        <a className="text-confirmed underline" href="/api/schemas/rules.json">
+          /api/schemas/rules.json
+        </a>
+        .
+      </p>
+      {problem && (
+        <div role="alert" className="mt-2 rounded-sheet bg-contradicted-wash px-3 py-2 text-contradicted">
+          <p className="font-semibold">
+            {problem.faults ? 'The file was not taken; nothing was changed.' : problem.title}
+          </p>
+          <ul>
+            {problem.faults?.slice(0, 20).map(({ pointer, message }) => (
+              <li key={pointer + message}>
+                {pointer && <code className="font-mono text-[12.5px]">{pointer}</code>} {message}
+              </li>
+            ))}
+          </ul>
+        </div>
+      )}
+    </section>
+  )
+}

@@ -1,0 +1,37 @@
+import type { Draft } from '#contract/applications'
+import type { Question } from '#core/form/form'
+import { Button } from '../../ui/Button'
+import { ProblemNote } from '../../ui/ProblemNote'
+import { useAct } from '../../useAct'
+import { Documents } from './Documents'
+
+/** A document that a question asks for. Its place in the file is made when it is first needed. */
+export function AskedPaper({ question, draft, titled }: { question: Question; draft: Draft; titled: boolean }) {
+  const claim = draft.claims.find(({ details }) => details.kind === 'paper' && details.question === question.key)
+  const { act, busy, problem } = useAct('addClaim')
+  const begin = () =>
+    act({
+      body: {
+        details: { kind: 'paper', sourceId: null, sourceName: '', question: question.key, title: question.label },
+      },
+    })
+  return (
+    <div>
+      {titled && (
+        <p className="mb-1 font-semibold text-[0.93em]">
+          {question.label}
+          {!question.required && <span className="font-normal text-ink-3"> (if any)</span>}
+        </p>
+      )}
+      {claim ? (
+        <Documents claim={claim} />
+      ) : (
+        <Button busy={busy} onClick={() => void begin()}>
+          Add a document
+        </Button>
+      )}
+      {titled && question.help && <p className="mt-1 text-[0.87em] text-ink-2">{question.help}</p>}
+      <ProblemNote problem={problem} />
+    </div>
+  )
+}

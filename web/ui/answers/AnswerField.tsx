@@ -1,0 +1,152 @@
+import { type AnswerValue, isBlank, type Parts } from '#core/form/answer'
+import type { Question } from '#core/form/form'
+import { masked } from '#core/words/form'
+import { DateField } from '../DateField'
+import { CheckList, Choice, LongField, SelectField, TextField } from '../Field'
+import { AddressAnswer, CountryAndRegion } from './AddressAnswer'
+import { BlankChoice } from './BlankChoice'
+import { countries } from './countries'
+import { RankedAnswer } from './RankedAnswer'
+import { RecordsAnswer } from './RecordsAnswer'
+
+export type AnswerProps = {
+  question: Question
+  value: AnswerValue
+  onChange: (value: AnswerValue) => void
+  error?: string
+}
+
+/** The place to answer one question, by its kind; with the honest blanks it allows beneath. */
+export function AnswerField(props: AnswerProps) {
+  const { question, value, onChange } = props
+  const blank = isBlank(value) ? value : undefined
+  return (
+    <div>
+      {!blank && <ByKind {...props} />}
+      {question.blanks && question.blanks.length > 0 && (
+        <BlankChoice question={question} blank={blank} onChange={onChange} error={blank && props.error} />
+      )}
+    </div>
+  )
+}
+
+const types = { text: 'text', mail: 'email', phone: 'tel', date: 'date' } as const
+
+function ByKind(props: AnswerProps) {
+  const { question, value, onChange, error } = props
+  const { key, label, kind, help, required, limit, fill, unit } = question
+  const text = typeof value === 'string' ? value : ''
+  const list = Array.isArray(value) ? (value as readonly string[]) : []
+  const around = { label, help, error, optional: !required }
+  const common = {
+    ...around,
+    value: text,
+    onChange: (event: { target: { value: string } }) => onChange(event.target.value),
+  }
+  switch (kind) {
+    case 'yes or no':
+      return (
+        <Choice
+          label={label}
+          name={key}
+          value={text}
+          onChange={onChange}
+          error={error}
+          options={[
+            { value: 'yes', label: 'Yes' },
+            { value: 'no', label: 'No' },
+          ]}
+        />
+      )
+    case 'long text':
+      return <LongField {...common} limit={limit} />
+    case 'one of':
+    case 'country':
+      return (
+        <SelectField
+          {...common}
+          options={kind === 'country' ? countries : named(question.options)}
+          empty="Choose"
+          autoComplete={fill}
+        />
+      )
+    case 'several of':
+      return (
+        <CheckList
+          label={label}
+          help={help}
+          error={error}
+          options={named(question.options)}
+          value={list}
+          onChange={onChange}
+        />
+      )
+    case 'ranked choice':
+      return <RankedAnswer {...props} value={list} />
+    case 'partial date':
+      return <DateField label={label} help={help} error={error} optional={!required} value={text} onChange={onChange} />
+    case 'number':
+      return <TextField {...common} inputMode="decimal" help={[unit, help].filter(Boolean).join('. ')} />
+    case 'money':
+      return <MoneyField {...around} unit={unit ?? 'EUR'} value={text} onChange={onChange} />
+    case 'address':
+      return <AddressAnswer {...props} value={partsOf(value)} />
+    case 'country and region':
+      return <CountryAndRegion {...props} value={partsOf(value)} />
+    case 'records':
+      return <RecordsAnswer {...props} value={Array.isArray(value) ? (value as readonly Parts[]) : []} />
+    case 'declaration':
+      return (
+        <label className="flex items-start gap-2">
+          <input
+            type="checkbox"
+            className="mt-1 accent-confirmed"
+            checked={text === 'agreed'}
+            onChange={(event) => onChange(event.target.checked ? 'agreed' : '')}
+          />
+          <span>
+            <span className="font-semibold">{label}</span>
+            {help && <span className="block text-[0.87em] text-ink-2">{help}</span>}
+          </span>
+        </label>
+      )
+    case 'identity number':
+      return <TextField {...common} autoComplete="off" help={text ? `Shown to others as ${masked(text)}.` : help} />
+    case 'document':
+      return null
+    default:
+      return <TextField {...common} type={types[kind]} autoComplete={fill} limit={limit} />
+  }
+}
+
+const named = (options: readonly string[] = []) => options.map((option) => ({ value: option, label: option }))
+const partsOf = (value: AnswerValue): Parts =>
+  typeof value === 'string' || Array.isArray(value) ? {} : (value as Parts)
+
+type MoneyProps = {
+  label: string
+  help?: string
+  error?: string
+  optional: boolean
+  unit: string
+  value: string
+  onChange: (cents: string) => void
+}
+
+/** Typed in whole units with decimals, kept in cents. */
+function MoneyField({ unit, value, onChange, help, ...around }: MoneyProps) {
+  const shown = value === '' ? '' : String(Number(value) / 100)
+  return (
+    <TextField
+      {...around}
+      key={shown === '' ? 'empty' : 'given'}
+      defaultValue={shown}
+      inputMode="decimal"
+      help={[unit, help].filter(Boolean).join('. ')}
+      onBlur={(event) => {
+        const amount = event.target.value.replace(/[\s']/g, '').replace(',', '.')
+        onChange(amount === '' ? '' : Number.isNaN(Number(amount)) ? amount : String(Math.round(Number(amount) * 100)))
+      }}
+    />
+  )
+}
