@@ -140,7 +140,7 @@ const Status = Type.Object({
       key: Type.String(),
       title: Type.String(),
       why: Type.String(),
-      act: oneOf(['upload', 'renew', 'sit check', 'answer offer', 'do task', 'explain', 'finish'] as const),
+      act: oneOf(['upload', 'renew', 'sit check', 'answer offer', 'do task', 'explain', 'pay', 'finish'] as const),
       target: Type.String(),
       minutes: orNull(Type.Integer()),
     }),

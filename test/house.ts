@@ -23,6 +23,7 @@ import { addSource } from '#server/sources/sources'
 import { prepare, start } from '#server/start'
 import { addVacancy } from '#server/vacancies/vacancies'
 import { type Mailbox, openMailbox } from '../standins/mailbox'
+import { answerPlaces } from '../standins/places'
 import { answerRegisters, openRegisters } from '../standins/registers'
 import { type Visitor, visitor } from './client'
 
@@ -44,15 +45,18 @@ export async function openHouse(name: string) {
   const registersFile = join(folder, 'registers.json')
   writeFileSync(registersFile, '{}')
   const registers = openRegisters(registersFile)
-  const registerServer = createServer(
-    (request, response) =>
-      void answerRegisters(registers, request, new URL(request.url!, 'http://registers'), response),
-  ).listen(0, '127.0.0.1')
+  const registerServer = createServer((request, response) => {
+    const url = new URL(request.url!, 'http://standins')
+    void (url.pathname.startsWith('/places')
+      ? answerPlaces(url, response)
+      : answerRegisters(registers, request, url, response))
+  }).listen(0, '127.0.0.1')
   await new Promise((ready) => registerServer.once('listening', ready))
-  const registerUrl = `http://127.0.0.1:${(registerServer.address() as AddressInfo).port}/registers`
+  const standins = `http://127.0.0.1:${(registerServer.address() as AddressInfo).port}`
   const config = {
     ...readConfig({}),
-    registerUrl,
+    registerUrl: `${standins}/registers`,
+    placesUrl: `${standins}/places`,
     registerPatienceMs: 400,
     port: 0,
     databaseUrl: server.replace(/\/[^/]*$/, `/${database}`),
@@ -62,7 +66,7 @@ export async function openHouse(name: string) {
     webFolder: folder,
     publicUrl: 'http://house.test',
   }
-  writeFileSync(join(folder, 'index.html'), '<!doctype html>')
+  writeFileSync(join(folder, 'index.html'), '<!doctype html><head></head>')
   const fixed = await prepare(config, pino({ level: process.env.LOG_LEVEL ?? 'silent' }))
   const deps = { ...fixed, clock: clockAhead(0, config.timeZone) }
 

@@ -1,4 +1,5 @@
-import { partialDate, readPartialDate, spanOf } from '../dates/partialDate'
+import { spanInDays } from '../dates/dayNumber'
+import { partialDate, readPartialDate } from '../dates/partialDate'
 
 /** What is known so far: answers and facts by name. A name that is absent has not been answered yet. */
 export type Facts = Readonly<Record<string, FactValue | undefined>>
@@ -90,15 +91,10 @@ function reaches(value: FactValue, limit: string, side: 'before' | 'after'): Tru
   if (typeof value !== 'string') return false
   const read = readPartialDate(value)
   if (!read.ok) return false
-  const bound = spanOf(partialDate(limit))
-  const { earliest, latest } = spanOf(read.value)
-  const [first, last] = [String(earliest), String(latest)]
-  if (side === 'before') {
-    const end = String(bound.latest)
-    return last <= end ? true : first > end ? false : 'undecided'
-  }
-  const begin = String(bound.earliest)
-  return first >= begin ? true : last < begin ? false : 'undecided'
+  const bound = spanInDays(partialDate(limit))
+  const { earliest, latest } = spanInDays(read.value)
+  if (side === 'before') return latest <= bound.latest ? true : earliest > bound.latest ? false : 'undecided'
+  return earliest >= bound.earliest ? true : latest < bound.earliest ? false : 'undecided'
 }
 
 /** Every fact a condition looks at, once each. */

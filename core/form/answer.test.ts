@@ -49,7 +49,7 @@ test.each<[Question, AnswerValue, ReturnType<typeof faultOf>]>([
   [records, [{ shoe: '38' }], { code: 'wrong-shape' }],
   [question({}), '', undefined],
   [question({}), { blank: 'unknown', because: 'lost' }, { code: 'blank-not-allowed' }],
-  [question({ blanks: ['unknown'] }), { blank: 'unknown', because: ' ' }, { code: 'blank-needs-reason' }],
+  [question({ blanks: ['unknown'] }), { blank: 'unknown', because: ' ' }, undefined],
   [question({ blanks: ['unknown'] }), { blank: 'unknown', because: 'lost in a flood' }, undefined],
   [question({ blanks: ['does not apply'] }), { blank: 'does not apply' }, undefined],
 ])('%j answered with %j has the fault %j', (asked, answer, fault) => expect(faultOf(asked, answer)).toEqual(fault))
@@ -100,6 +100,12 @@ test('an honest "I don’t know" is an answer and leaves its fact open', () => {
   expect(answeredKeys(form, answers)).toEqual(new Set(['number']))
   expect(factsOfAnswers(form, answers)).toEqual({})
   expect(judge({ fact: 'number', is: 'A1' }, factsOfAnswers(form, answers)).deciding).toEqual(['number'])
+})
+
+test('not knowing counts once it says why', () => {
+  const asked = question({ key: 'number', blanks: ['unknown'] })
+  expect(missingIn(asked, { blank: 'unknown' })).toEqual({ code: 'part-missing', part: 'why you do not know' })
+  expect(answeredKeys(form, { number: { blank: 'unknown' } }).size).toBe(0)
 })
 
 test('an answer that is begun and not whole is no fact yet, and not answered', () => {

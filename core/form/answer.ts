@@ -41,7 +41,6 @@ export type AnswerFault =
   | { code: 'named-twice' }
   | { code: 'part-missing'; part: string }
   | { code: 'blank-not-allowed' }
-  | { code: 'blank-needs-reason' }
   | { code: 'wrong-shape' }
 
 const day = /^\d{4}-\d{2}-\d{2}$/
@@ -69,9 +68,8 @@ export function faultOf(question: Question, answer: AnswerValue): AnswerFault | 
   }
 }
 
-function faultOfBlank({ blanks: allowed = [] }: Question, { blank, because }: HonestBlank): AnswerFault | undefined {
-  if (!blanks.includes(blank) || !allowed.includes(blank)) return { code: 'blank-not-allowed' }
-  return blank === 'unknown' && !because?.trim() ? { code: 'blank-needs-reason' } : undefined
+function faultOfBlank({ blanks: allowed = [] }: Question, { blank }: HonestBlank): AnswerFault | undefined {
+  return blanks.includes(blank) && allowed.includes(blank) ? undefined : { code: 'blank-not-allowed' }
 }
 
 function faultOfText(question: Question, answer: string): AnswerFault | undefined {
@@ -141,11 +139,15 @@ function faultOfRecords({ parts = [] }: Question, answer: AnswerValue): AnswerFa
 }
 
 /**
- * What is still missing in an answer that has been begun: the parts of an address, the required parts of a record.
+ * What is still missing in an answer that has been begun: the parts of an address, the required parts of a record, the
+ * reason why something is not known.
  * `undefined` where it is whole.
  */
 export function missingIn(question: Question, answer: AnswerValue): AnswerFault | undefined {
-  if (isBlank(answer)) return undefined
+  if (isBlank(answer))
+    return answer.blank === 'unknown' && !answer.because?.trim()
+      ? { code: 'part-missing', part: 'why you do not know' }
+      : undefined
   if (question.kind === 'address' || question.kind === 'country and region') {
     const needed = question.kind === 'address' ? ['street', 'town', 'country'] : ['country']
     const part = needed.find((name) => !(answer as Parts)[name])

@@ -1,6 +1,7 @@
 import type { Temporal } from 'temporal-polyfill'
-import { type PartialDate, spanOf } from '../dates/partialDate'
-import { clip, dayNumber, dayOf, intersect, isRange, lengthOf, type Range, union, without } from './ranges'
+import { dayNumber, dayOf, spanInDays } from '../dates/dayNumber'
+import type { PartialDate } from '../dates/partialDate'
+import { clip, intersect, isRange, lengthOf, type Range, union, without } from './ranges'
 
 /** One stretch of a history. `to: 'present'` has not ended. */
 export type HistoryEntry = { id: string; from: PartialDate; to: PartialDate | 'present' }
@@ -50,6 +51,32 @@ export function coverage(
   toleratedGapDays: number,
 ): Coverage {
   const whole: Range = { from: dayNumber(window.from), through: dayNumber(window.through) }
+  const { usable, backwards, covered, certainGaps, possibleGaps } = survey(entries, whole, toleratedGapDays)
+  return {
+    window: stretch(whole),
+    coveredDays: covered.reduce((sum, range) => sum + lengthOf(range), 0),
+    certainGaps: certainGaps.map(stretch),
+    possibleGaps: possibleGaps.map(stretch),
+    ...overlapsOf(usable, whole),
+    backwards,
+  }
+}
+
+/**
+ * The gaps of a history alone, as day numbers: without what takes longer to say, the overlaps and the dates.
+ *
+ * @param window first and last day to be covered, as day numbers
+ */
+export function gapsIn(
+  entries: readonly HistoryEntry[],
+  window: Range,
+  toleratedGapDays: number,
+): { certainGaps: Range[]; possibleGaps: Range[] } {
+  const { certainGaps, possibleGaps } = survey(entries, window, toleratedGapDays)
+  return { certainGaps, possibleGaps }
+}
+
+function survey(entries: readonly HistoryEntry[], whole: Range, toleratedGapDays: number) {
   if (whole.from > whole.through) throw new RangeError('the window ends before it begins')
   if (toleratedGapDays < 0) throw new RangeError('a tolerated gap cannot be negative')
 
@@ -60,32 +87,24 @@ export function coverage(
   const certain = union(usable.map(({ certain }) => certain).filter(isRange))
   const possible = union(usable.map(({ possible }) => possible))
 
-  const coveredCertainly = clip(certain, whole)
+  const covered = clip(certain, whole)
   const coveredPossibly = clip(possible, whole)
   const certainGaps = without(whole, coveredPossibly).filter((gap) => lengthOf(gap) > toleratedGapDays)
-  const uncertain = without(whole, coveredCertainly).filter((gap) => lengthOf(gap) > toleratedGapDays)
-
-  return {
-    window: stretch(whole),
-    coveredDays: coveredCertainly.reduce((sum, range) => sum + lengthOf(range), 0),
-    certainGaps: certainGaps.map(stretch),
-    possibleGaps: uncertain
-      .flatMap((gap) => without(gap, certainGaps))
-      .filter((gap) => lengthOf(gap) > 0 && !touchesOnly(gap, certainGaps, toleratedGapDays))
-      .map(stretch),
-    ...overlapsOf(usable, whole),
-    backwards,
-  }
+  const uncertain = without(whole, covered).filter((gap) => lengthOf(gap) > toleratedGapDays)
+  const possibleGaps = uncertain
+    .flatMap((gap) => without(gap, certainGaps))
+    .filter((gap) => lengthOf(gap) > 0 && !touchesOnly(gap, certainGaps, toleratedGapDays))
+  return { usable, backwards, covered, certainGaps, possibleGaps }
 }
 
 type Readings = { id: string; certain: Range; possible: Range }
 
 function readingsOf(entry: HistoryEntry, presentDay: number): Readings {
-  const begin = spanOf(entry.from)
-  const end = entry.to === 'present' ? undefined : spanOf(entry.to)
-  const begins = { from: dayNumber(begin.earliest), through: dayNumber(begin.latest) }
+  const begin = spanInDays(entry.from)
+  const end = entry.to === 'present' ? undefined : spanInDays(entry.to)
+  const begins = { from: begin.earliest, through: begin.latest }
   const ends = end
-    ? { from: dayNumber(end.earliest), through: dayNumber(end.latest) }
+    ? { from: end.earliest, through: end.latest }
     : { from: Math.max(presentDay, begins.from), through: Math.max(presentDay, begins.from) }
   return {
     id: entry.id,

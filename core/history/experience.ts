@@ -1,7 +1,7 @@
 import type { Temporal } from 'temporal-polyfill'
-import { spanOf } from '../dates/partialDate'
+import { dayNumber, spanInDays } from '../dates/dayNumber'
 import type { HistoryEntry } from './coverage'
-import { dayNumber, isRange, lengthOf, union } from './ranges'
+import { isRange, lengthOf, union } from './ranges'
 
 /**
  * Whole months of experience that are certain: from each entry's latest beginning to its earliest end, overlapping time
@@ -19,8 +19,8 @@ export function monthsOfExperience(
   const worked = entries
     .filter((entry) => tags.length === 0 || tags.some((tag) => entry.tags.includes(tag)))
     .map((entry) => ({
-      from: dayNumber(spanOf(entry.from).latest),
-      through: entry.to === 'present' ? today : Math.min(today, dayNumber(spanOf(entry.to).earliest)),
+      from: spanInDays(entry.from).latest,
+      through: entry.to === 'present' ? today : Math.min(today, spanInDays(entry.to).earliest),
     }))
     .filter(isRange)
   const days = union(worked).reduce((sum, range) => sum + lengthOf(range), 0)

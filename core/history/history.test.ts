@@ -1,9 +1,10 @@
 import fc from 'fast-check'
 import { Temporal } from 'temporal-polyfill'
+import { dayNumber } from '../dates/dayNumber'
 import { partialDate } from '../dates/partialDate'
 import { coverage, type HistoryEntry } from './coverage'
 import { monthsOfExperience } from './experience'
-import { yearsUpTo } from './window'
+import { daysUpTo, yearsUpTo } from './window'
 
 const day = (text: string) => Temporal.PlainDate.from(text)
 const entry = (id: string, from: string, to: string): HistoryEntry => ({
@@ -73,6 +74,18 @@ describe('coverage of a history', () => {
     const found = coverage([entry('a', '2020-01', 'present'), entry('b', '2021-05-02', '2021-05-01')], year2021, 0)
     expect(found.coveredDays).toBe(365)
     expect(found.backwards).toEqual(['b'])
+  })
+
+  test('a window in days is the window in dates, whatever the day', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 30_000 }), fc.integer({ min: 1, max: 12 }), (offset, years) => {
+        const upTo = Temporal.PlainDate.from('1970-01-01').add({ days: offset })
+        const { from, through } = yearsUpTo(upTo, years)
+        expect(daysUpTo(upTo, years)).toEqual({ from: dayNumber(from), through: dayNumber(through) })
+      }),
+    )
+    const leap = Temporal.PlainDate.from('2024-02-29')
+    expect(daysUpTo(leap, 1).from).toBe(dayNumber(yearsUpTo(leap, 1).from))
   })
 
   test('the window of a 29 February begins on 1 March', () => {

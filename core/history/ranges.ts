@@ -1,15 +1,5 @@
-import { Temporal } from 'temporal-polyfill'
-
 /** Days as numbers since 1970, first and last inclusive, so that histories are plain arithmetic. */
 export type Range = { from: number; through: number }
-
-const epoch = Temporal.PlainDate.from('1970-01-01')
-const msPerDay = 86_400_000
-
-/** The days from 1 January 1970 to a date. */
-export const dayNumber = ({ year, month, day }: Temporal.PlainDate) =>
-  Math.floor(Date.UTC(year, month - 1, day) / msPerDay)
-export const dayOf = (number: number) => epoch.add({ days: number })
 
 export const isRange = (range: Range) => range.from <= range.through
 export const lengthOf = (range: Range) => range.through - range.from + 1

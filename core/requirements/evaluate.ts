@@ -1,7 +1,9 @@
 import { type Facts, judge } from '../conditions/condition'
-import { type Coverage, coverage } from '../history/coverage'
+import { isoOfDay } from '../dates/dayNumber'
+import { gapsIn } from '../history/coverage'
 import { monthsOfExperience } from '../history/experience'
-import { yearsUpTo } from '../history/window'
+import { lengthOf } from '../history/ranges'
+import { daysUpTo } from '../history/window'
 import { validThrough } from '../validity/validity'
 import { factsOfFile } from './fileFacts'
 import type { Ask, ClaimFacts, FileFacts, Gate, Outcome, OutcomeReason, Requirement, Step } from './requirement'
@@ -28,7 +30,7 @@ export function evaluate(requirements: readonly Requirement[], file: FileFacts):
 }
 
 /** The file with what several requirements look at, computed once. */
-type Known = FileFacts & { facts: Facts; coverages: Map<string, Coverage> }
+type Known = FileFacts & { facts: Facts; coverages: Map<string, ReturnType<typeof gapsIn>> }
 
 /** The outcomes that count at a gate: its own and those of the gates before it. */
 export function upToGate(outcomes: readonly Outcome[], gate: Gate): Outcome[] {
@@ -172,10 +174,7 @@ function oneClaim(claim: ClaimFacts, requirement: Requirement, file: FileFacts):
     return { ...undecided({ code: 'validity-unknown', claim: claim.label }, renewal), claims: about }
   const { lastDay, needed, shortBy } = through
   return {
-    ...unmet(
-      { code: 'lapses-early', claim: claim.label, lastDay: lastDay.toString(), needed: needed.toString(), shortBy },
-      renewal,
-    ),
+    ...unmet({ code: 'lapses-early', claim: claim.label, lastDay, needed, shortBy }, renewal),
     claims: about,
   }
 }
@@ -255,24 +254,24 @@ function historyResult(ask: Extract<Ask, { kind: 'history' }>, file: Known): Res
   const asked = `${ask.years} ${ask.toleratedGapDays}`
   const found =
     file.coverages.get(asked) ??
-    coverage(
+    gapsIn(
       file.claims.flatMap(({ entry }) => (entry ? [entry] : [])),
-      yearsUpTo(file.today, ask.years),
+      daysUpTo(file.today, ask.years),
       ask.toleratedGapDays,
     )
   file.coverages.set(asked, found)
   const first = found.certainGaps[0]
   if (first) {
-    const days = found.certainGaps.reduce((sum, gap) => sum + gap.days, 0)
+    const days = found.certainGaps.reduce((sum, gap) => sum + lengthOf(gap), 0)
     const reason = {
       code: 'gaps' as const,
       days,
       count: found.certainGaps.length,
-      first: { from: first.from.toString(), through: first.through.toString() },
+      first: { from: isoOfDay(first.from), through: isoOfDay(first.through) },
     }
     return unmet(reason, [{ who: 'candidate', what: 'explain' }])
   }
-  const possibleDays = found.possibleGaps.reduce((sum, gap) => sum + gap.days, 0)
+  const possibleDays = found.possibleGaps.reduce((sum, gap) => sum + lengthOf(gap), 0)
   return possibleDays > 0 ? { ...met(), reason: { code: 'possible-gaps', days: possibleDays } } : met()
 }
 

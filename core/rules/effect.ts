@@ -8,6 +8,8 @@ export type Change = {
   gate: Gate
   before: Outcome['state'] | 'absent'
   after: Outcome['state'] | 'absent'
+  /** The gate it stood at before, where that is another. */
+  movedFrom?: Gate
   /** Whether it newly keeps its gate shut, no longer does, or neither. */
   effect: 'gains' | 'loses' | 'other'
 }
@@ -21,9 +23,21 @@ export type Effect = {
 /** What is required, and the file as the form that goes with it reads the answers. */
 export type Judged = { requirements: readonly Requirement[]; file: FileFacts }
 
-/** What a change of rules does to one application. Both empty where it makes no difference to it. */
-export function effectOf(before: Judged, after: Judged): Effect {
-  const [old, now] = [evaluate(before.requirements, before.file), evaluate(after.requirements, after.file)]
+/**
+ * What a change of rules does to one application. Both lists are empty where it makes no difference to it.
+ *
+ * @param unchanged keys of requirements that are word for word the same on both sides, where the file is the same too:
+ *   they are judged once. See `unchangedKeys`
+ */
+export function effectOf(before: Judged, after: Judged, unchanged: ReadonlySet<string> = new Set()): Effect {
+  const old = evaluate(before.requirements, before.file)
+  const now = [
+    ...old.filter(({ requirement }) => unchanged.has(requirement)),
+    ...evaluate(
+      after.requirements.filter(({ key }) => !unchanged.has(key)),
+      after.file,
+    ),
+  ]
   const byKey = (outcomes: readonly Outcome[]) => new Map(outcomes.map((outcome) => [outcome.requirement, outcome]))
   const [olds, nows] = [byKey(old), byKey(now)]
   const keys = [...new Set([...olds.keys(), ...nows.keys()])]
@@ -31,10 +45,20 @@ export function effectOf(before: Judged, after: Judged): Effect {
     const [was, is] = [olds.get(key), nows.get(key)]
     const states = { before: was?.state ?? ('absent' as const), after: is?.state ?? ('absent' as const) }
     const gate = (is ?? was)!.gate
-    if (states.before === states.after && was?.gate === is?.gate) return []
+    const moved = was !== undefined && is !== undefined && was.gate !== is.gate
+    if (states.before === states.after && !moved) return []
     const [shutBefore, shutAfter] = [isShut(states.before), isShut(states.after)]
-    const effect = shutAfter && !shutBefore ? 'gains' : shutBefore && !shutAfter ? 'loses' : 'other'
-    return [{ requirement: key, title: (is ?? was)!.title, gate, ...states, effect }]
+    const effect = shutAfter && (!shutBefore || moved) ? 'gains' : shutBefore && !shutAfter ? 'loses' : 'other'
+    return [
+      {
+        requirement: key,
+        title: (is ?? was)!.title,
+        gate,
+        ...states,
+        ...(moved ? { movedFrom: was.gate } : {}),
+        effect,
+      },
+    ]
   })
   const shut = (outcomes: readonly Outcome[], gate: Gate) => (openAt(outcomes, gate).length > 0 ? 'shut' : 'open')
   return {
@@ -44,6 +68,14 @@ export function effectOf(before: Judged, after: Judged): Effect {
       return was === is ? [] : [{ gate, before: was, after: is } as const]
     }),
   }
+}
+
+/** The keys of requirements that two versions ask for in the very same way. */
+export function unchangedKeys(before: readonly Requirement[], after: readonly Requirement[]): Set<string> {
+  const written = new Map(before.map((requirement) => [requirement.key, JSON.stringify(requirement)]))
+  return new Set(
+    after.filter((requirement) => written.get(requirement.key) === JSON.stringify(requirement)).map(({ key }) => key),
+  )
 }
 
 const isShut = (state: Change['before']) => state === 'unmet' || state === 'undecided'

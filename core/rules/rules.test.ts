@@ -5,7 +5,7 @@ import { evaluate } from '../requirements/evaluate'
 import type { Ask, FileFacts, Requirement } from '../requirements/requirement'
 import { rulesFaultWords } from '../words/rules'
 import { differencesOf } from './difference'
-import { effectOf } from './effect'
+import { effectOf, unchangedKeys } from './effect'
 import { faultsOfRules } from './faults'
 import { fileOfMadeUp, type MadeUp } from './madeUp'
 import { type Rules, requirementsIn } from './rules'
@@ -272,6 +272,10 @@ test('the effect of a change: who gains, who loses, and which gate opens or shut
     ['shortlist', 'open', 'shut'],
   ])
   expect(effectOf(before, before)).toEqual({ changes: [], gates: [] })
+  // What is the same on both sides is judged once, and comes out the same.
+  const unchanged = unchangedKeys(before.requirements, after.requirements)
+  expect([...unchanged]).toEqual(['answer:winter', 'answer:dog'])
+  expect(effectOf(before, after, unchanged)).toEqual({ changes, gates })
 })
 
 const asks: Ask[] = [

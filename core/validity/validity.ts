@@ -1,4 +1,5 @@
 import type { Temporal } from 'temporal-polyfill'
+import { dayNumber, dayOf, isoOfDay, spanInDays } from '../dates/dayNumber'
 import { type PartialDate, spanOf } from '../dates/partialDate'
 
 /** How long a thing holds, as its paper or its issuer says. */
@@ -51,25 +52,31 @@ export function validityOn(
 
 export type ThroughResult =
   | { holds: true }
-  | { holds: false; lastDay: Temporal.PlainDate; needed: Temporal.PlainDate; shortBy: number }
+  /** The days as ISO texts. */
+  | { holds: false; lastDay: string; needed: string; shortBy: number }
   | { holds: 'undecided' }
 
 /** Whether a thing is still valid on the last day of "start plus N days". The start itself is day 0. */
 export function validThrough(term: Term, start: Temporal.PlainDate, plusDays: number): ThroughResult {
   if (term.through === 'does not expire') return { holds: true }
-  const lastDay = lastDayOf(term)
-  if (!lastDay) return { holds: 'undecided' }
-  const needed = start.add({ days: plusDays })
-  const shortBy = daysBetween(lastDay, needed)
-  return shortBy <= 0 ? { holds: true } : { holds: false, lastDay, needed, shortBy }
+  const last = lastDayNumber(term)
+  if (last === undefined) return { holds: 'undecided' }
+  const needed = dayNumber(start) + plusDays
+  return last >= needed
+    ? { holds: true }
+    : { holds: false, lastDay: isoOfDay(last), needed: isoOfDay(needed), shortBy: needed - last }
+}
+
+/** The last day it certainly holds. "About" may be earlier than said: only the earliest day it can mean counts. */
+function lastDayNumber({ through }: Term): number | undefined {
+  if (typeof through === 'string') return undefined
+  const { earliest, latest } = spanInDays(through)
+  return through.about ? earliest : latest
 }
 
 function lastDayOf(term: Term): Temporal.PlainDate | undefined {
-  if (typeof term.through === 'string') return undefined
-  const { about, ...plain } = term.through
-  const last = spanOf({ ...plain, about: false }).latest
-  // "About" may be earlier than said: count only on the earliest day it can mean.
-  return about ? spanOf(term.through).earliest : last
+  const last = lastDayNumber(term)
+  return last === undefined ? undefined : dayOf(last)
 }
 
 const firstDayOf = (from: PartialDate) => spanOf(from).earliest

@@ -132,8 +132,6 @@ export function answerFaultWords(fault: AnswerFault): string {
       return `Still missing: ${fault.part}.`
     case 'blank-not-allowed':
       return 'This needs an answer.'
-    case 'blank-needs-reason':
-      return 'Say why you do not know.'
     case 'wrong-shape':
       return 'This answer has another form than the question asks for.'
   }

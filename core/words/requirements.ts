@@ -25,21 +25,27 @@ export function requirementSentence(
   const asked = [requirement.asks, ...(requirement.alternatives ?? [])]
     .map((ask) => askWords(ask, nameOf))
     .join(', or ')
+  const provable = [requirement.asks, ...(requirement.alternatives ?? [])].some(({ kind }) => hasProof.has(kind))
   const proof = {
     claimed: requirement.paper ? ', with the paper attached' : '',
-    evidenced: ', shown by a document',
-    confirmed: ', confirmed by whoever issued it',
+    evidenced: provable ? ', shown by a document' : '',
+    confirmed: provable ? ', confirmed by whoever issued it' : '',
   }
   const valid =
     requirement.validStartPlusDays === undefined
       ? ''
-      : `, valid through the start and ${writeDays(requirement.validStartPlusDays)} more`
+      : requirement.validStartPlusDays === 0
+        ? ', valid through the start'
+        : `, valid through the start and ${writeDays(requirement.validStartPlusDays)} more`
   const when = requirement.when ? ` Only if ${conditionWords(requirement.when, known)}.` : ''
   const exempt = requirement.exempt
     ? ` Not needed if ${conditionWords(requirement.exempt.when, known)}: ${requirement.exempt.because}.`
     : ''
   return `${capital(asked)}${proof[requirement.rung]}${valid}, ${byGate[requirement.gate]}.${when}${exempt}`
 }
+
+/** What stands on the ladder; an answer, a check or a fee does not. */
+const hasProof = new Set<Ask['kind']>(['study', 'credential', 'every work entry', 'document'])
 
 function askWords(ask: Ask, nameOf: (key: string) => string): string {
   switch (ask.kind) {

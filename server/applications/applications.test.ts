@@ -186,9 +186,11 @@ describe('vacancies', () => {
     expect(narrowed.vacancies.map(({ slug }) => slug).sort()).toEqual([
       'control-room-dispatcher',
       'rack-railway-driver',
+      'station-lead-hochsattel',
+      'station-lead-oberfeld',
     ])
     expect(narrowed.facets.family.reduce((sum, { count }) => sum + count, 0)).toBe(9)
-    expect(narrowed.facets.contract).toEqual([{ value: 'Permanent', count: 2 }])
+    expect(narrowed.facets.contract).toEqual([{ value: 'Permanent', count: 4 }])
     expect(
       (await visitor.done('listVacancies', { query: { text: 'grips rope' } })).vacancies.map(({ slug }) => slug),
     ).toEqual(['rope-access-inspector'])

@@ -36,6 +36,7 @@ const acts: Partial<Record<Step['what'], Status['toDo'][number]['act']>> = {
   'sit check': 'sit check',
   'do task': 'do task',
   explain: 'explain',
+  pay: 'pay',
   answer: 'explain',
 }
 

@@ -8,10 +8,15 @@ import { Claim, EarlierCredential } from './model'
 /** The claims of a file in the order they were given, without those taken back. */
 export const claimsOf = (candidateId: string): Promise<Claim[]> => claimsOfAll([candidateId])
 
-export const claimsOfAll = (candidateIds: readonly string[]): Promise<Claim[]> =>
+/** `raw` gives plain rows, which cannot be changed, and spares the making of models where there are many. */
+export const claimsOfAll = (
+  candidateIds: readonly string[],
+  { raw = false }: { raw?: boolean } = {},
+): Promise<Claim[]> =>
   Claim.findAll({
     where: { candidateId: [...candidateIds], removedAt: { [Op.is]: null } },
     order: ['createdAt', 'id'],
+    raw,
   })
 
 /** Claims as they are shown, with their documents and earlier versions. */

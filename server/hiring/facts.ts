@@ -34,7 +34,8 @@ export async function loadFiles(
 ): Promise<Map<string, LoadedFile>> {
   const applicationIds = applications.map(({ id }) => id)
   const where = { applicationId: applicationIds }
-  const claims = await claimsOfAll([...new Set(applications.map(({ candidateId }) => candidateId))])
+  const candidates = [...new Set(applications.map(({ candidateId }) => candidateId))]
+  const claims = await claimsOfAll(candidates, { raw: candidates.length > 1 })
   const claimIds = claims.map(({ id }) => id)
   const [documents, enquiries, sittings, waivers, permissions, offers, tasks, fees, accredited] = await Promise.all([
     documentsOf(claimIds),

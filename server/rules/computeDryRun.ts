@@ -1,16 +1,21 @@
+import { isDeepStrictEqual } from 'node:util'
 import { Temporal } from 'temporal-polyfill'
 import { answeredKeys, factsOfAnswers } from '#core/form/answer'
 import type { Gate, Requirement } from '#core/requirements/requirement'
-import { effectOf } from '#core/rules/effect'
+import { effectOf, unchangedKeys } from '#core/rules/effect'
 import { type Rules, requirementsIn } from '#core/rules/rules'
 import { candidateNames } from '../accounts/candidate'
 import { inProgress } from '../applications/find'
 import type { Application } from '../applications/model'
-import { loadFiles } from '../hiring/facts'
+import { type LoadedFile, loadFiles } from '../hiring/facts'
 import { DryRun, type DryRunCount, DryRunRow } from './model'
 import { publishedRules } from './versions'
 
 const page = 500
+
+/** A version that applications were sent under, and what it has in common with the new rules. */
+type Before = { rules: Rules; requirements: Requirement[]; sameForm: boolean; unchanged: ReadonlySet<string> }
+type Page = { rows: Application[]; files: Map<string, LoadedFile>; names: Map<string, string> }
 const stillWriting = 'Somebody still writing'
 
 /**
@@ -27,32 +32,47 @@ export async function computeDryRun(id: string, currentVersion: number) {
   const today = Temporal.PlainDate.from(run.today)
   const clock = { today: () => today, now: () => new Date() }
   const after = { rules: run.rules, requirements: requirementsIn(run.rules) }
-  const before = new Map<number, { rules: Rules; requirements: Requirement[] }>()
+  const before = new Map<number, Before>()
   const versionOf = ({ stage, rulesVersion }: Application) =>
     stage === 'being written' ? currentVersion : rulesVersion
   const counts = new Map<string, DryRunCount>()
   let affected = 0
   let done = 0
-  for (let last = ''; ; ) {
+  const load = async (last: string): Promise<Page> => {
     const rows = await applications.page(last, page)
     for (const version of new Set(rows.map(versionOf)))
       if (!before.has(version)) {
         const rules = await publishedRules(run.vacancyId, version)
-        before.set(version, { rules, requirements: requirementsIn(rules) })
+        const requirements = requirementsIn(rules)
+        const sameForm = isDeepStrictEqual(rules.form, after.rules.form)
+        const unchanged = sameForm ? unchangedKeys(requirements, after.requirements) : new Set<string>()
+        before.set(version, { rules, requirements, sameForm, unchanged })
       }
-    const rulesOf = (application: Application) => before.get(versionOf(application))!
-    const files = await loadFiles({ clock }, rows, (application) => rulesOf(application).rules)
-    const names = await candidateNames(rows.map(({ candidateId }) => candidateId))
+    const [files, names] = await Promise.all([
+      loadFiles({ clock }, rows, (application) => before.get(versionOf(application))!.rules),
+      candidateNames(rows.map(({ candidateId }) => candidateId)),
+    ])
+    return { rows, files, names }
+  }
+  const rulesOf = (application: Application) => before.get(versionOf(application))!
+  for (let next: Promise<Page> | undefined = load(''); next; ) {
+    const { rows, files, names }: Page = await next
+    // The database reads the next page while this one is judged.
+    next = rows.length < page ? undefined : load(rows.at(-1)!.id)
     const found = rows.flatMap((application) => {
       const { facts } = files.get(application.id)!
-      const readAnew = {
-        ...facts,
-        answers: factsOfAnswers(after.rules.form, application.answers),
-        blankAnswers: answeredKeys(after.rules.form, application.answers),
-      }
+      const own = rulesOf(application)
+      const readAnew = own.sameForm
+        ? facts
+        : {
+            ...facts,
+            answers: factsOfAnswers(after.rules.form, application.answers),
+            blankAnswers: answeredKeys(after.rules.form, application.answers),
+          }
       const effect = effectOf(
-        { requirements: rulesOf(application).requirements, file: facts },
+        { requirements: own.requirements, file: facts },
         { requirements: after.requirements, file: readAnew },
+        own.unchanged,
       )
       if (effect.changes.length === 0) return []
       for (const change of effect.changes) {
@@ -77,8 +97,6 @@ export async function computeDryRun(id: string, currentVersion: number) {
     affected += found.length
     done += rows.length
     await run.update({ done, affected })
-    if (rows.length < page) break
-    last = rows.at(-1)!.id
   }
   await run.update({ state: 'done', counts: [...counts.values()], finishedAt: new Date() })
 }

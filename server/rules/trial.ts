@@ -40,7 +40,7 @@ export async function tryRules(
 }
 
 const madeUpFile = ({ clock }: Deps, { targetStart }: { targetStart: string }, { form }: Rules, madeUp: MadeUp) => ({
-  name: 'Somebody made up',
+  name: 'somebody made up',
   file: fileOfMadeUp(madeUp, form, clock.today(), Temporal.PlainDate.from(targetStart)),
 })
 

@@ -11,7 +11,8 @@ export function Overview({ title, about, children }: { title: string; about: str
   )
 }
 
-type Column<T> = { name: string; of: (row: T) => ReactNode; right?: boolean }
+/** `whole` is never broken over two lines. */
+type Column<T> = { name: string; of: (row: T) => ReactNode; right?: boolean; whole?: boolean }
 
 export function Table<T>({
   rows,
@@ -39,8 +40,11 @@ export function Table<T>({
       <tbody>
         {rows.map((row) => (
           <tr key={keyOf(row)} className="border-line border-b align-baseline hover:bg-sheet-2">
-            {columns.map(({ name, of, right }) => (
-              <td key={name} className={`py-1.5 pr-4 ${right ? 'text-right font-mono' : ''}`}>
+            {columns.map(({ name, of, right, whole }) => (
+              <td
+                key={name}
+                className={`py-1.5 pr-4 ${right ? 'text-right font-mono' : ''} ${whole ? 'whitespace-nowrap' : ''}`}
+              >
                 {of(row)}
               </td>
             ))}

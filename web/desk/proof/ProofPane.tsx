@@ -2,6 +2,7 @@ import type { File } from '#contract/desk'
 import { Mark } from '../../ui/Mark'
 import type { Row } from '../file/rows'
 import { ClaimProof } from './ClaimProof'
+import { RecordFee } from './RecordFee'
 
 /** What stands behind the chosen line, and the decision. */
 export function ProofPane({ file, row }: { file: File; row: Row | undefined }) {
@@ -62,6 +63,9 @@ function RequirementProof({ file, row }: { file: File; row: Extract<Row, { of: '
         <p className="mt-2 text-ink-2">
           {requirement.why} It is needed by the gate “{requirement.gate}”.
         </p>
+      )}
+      {requirement?.asks.kind === 'fee' && row.outcome.state === 'unmet' && (
+        <RecordFee file={file} requirement={requirement.key} title={requirement.title} />
       )}
       {row.outcome.steps.length > 0 && (
         <p className="mt-2 text-ink-2">What is open can be waived, by those who may, under “Move on”.</p>

@@ -168,7 +168,7 @@ function ComparisonRow({ comparison, known, onChange }: RowProps) {
           : comparisonOf(fact ?? { name: comparison.fact, label: '', kind: 'text', place: 0 }, operator, value),
     )
   return (
-    <div className="grid grid-cols-[minmax(0,1.4fr)_minmax(0,1fr)_minmax(0,1fr)_auto] items-center gap-1.5">
+    <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1.4fr)_auto] items-center gap-1 [&>:first-child]:col-span-3">
       <SelectField
         label="What is looked at"
         hidden

@@ -1,9 +1,11 @@
 import { useEffect, useState } from 'react'
+import { useDispatch } from 'react-redux'
 import { Link, useSearchParams } from 'react-router'
 import type { DeskVacancy } from '#contract/rules'
 import { gates } from '#core/requirements/requirement'
 import type { Change } from '#core/rules/effect'
 import { api } from '../../api'
+import type { store } from '../../store'
 import { Button } from '../../ui/Button'
 import { LongField, SelectField, TextField } from '../../ui/Field'
 import { ProblemNote } from '../../ui/ProblemNote'
@@ -67,7 +69,12 @@ function Result({ id, vacancy, mayEdit }: { id: string; vacancy: DeskVacancy; ma
     { params: { id }, query: filter },
     { pollingInterval: poll, refetchOnMountOrArgChange: true },
   )
-  useEffect(() => setPoll(run && (run.state === 'done' || run.state === 'failed') ? 0 : 700), [run])
+  const dispatch = useDispatch<typeof store.dispatch>()
+  const ended = run?.state === 'done' || run?.state === 'failed'
+  useEffect(() => {
+    setPoll(ended ? 0 : 700)
+    if (ended && vacancy.dryRun?.state !== run.state) dispatch(api.util.invalidateTags(['rules']))
+  }, [ended, run, vacancy.dryRun, dispatch])
   if (!run) return <Waiting error={error} onRetry={refetch} />
   const set = (name: string, value: string) =>
     setSearch(
@@ -193,10 +200,9 @@ function Result({ id, vacancy, mayEdit }: { id: string; vacancy: DeskVacancy; ma
               {
                 name: 'What changes',
                 of: ({ changes }) =>
-                  changes.map(({ requirement, title, before, after }) => (
-                    <span key={requirement} className="block">
-                      {title}: {before === 'absent' ? 'not asked' : before} →{' '}
-                      <strong>{after === 'absent' ? 'not asked' : after}</strong>
+                  changes.map((change) => (
+                    <span key={change.requirement} className="block">
+                      {change.title}: {changeWords(change)}
                     </span>
                   )),
               },
@@ -223,6 +229,18 @@ function Result({ id, vacancy, mayEdit }: { id: string; vacancy: DeskVacancy; ma
         />
       )}
     </div>
+  )
+}
+
+function changeWords({ before, after, movedFrom, gate }: Change) {
+  const word = (state: Change['before']) => (state === 'absent' ? 'not asked' : state)
+  const moved = movedFrom && `, ${gateWords[gate].toLowerCase()} instead of ${gateWords[movedFrom].toLowerCase()}`
+  if (before === after) return `${word(after)}${moved}`
+  return (
+    <>
+      {word(before)} → <strong>{word(after)}</strong>
+      {moved}
+    </>
   )
 }
 

@@ -1,7 +1,8 @@
 import { useEffect, useRef, useState } from 'react'
-import { Temporal } from 'temporal-polyfill'
 import type { DeskVacancy, VacancyFields } from '#contract/rules'
+import { DateField } from '../../ui/DateField'
 import { LongField, SelectField, TextField } from '../../ui/Field'
+import { MomentField } from '../../ui/MomentField'
 import { faultAt, ProblemNote } from '../../ui/ProblemNote'
 import { RichTextField } from '../../ui/RichTextField'
 import { useAct } from '../../useAct'
@@ -43,10 +44,9 @@ export function PostPart({ vacancy, mayEdit }: { vacancy: DeskVacancy; mayEdit: 
     error: faultAt(problem, field),
   })
   const moment = (field: 'opensAt' | 'closesAt') => ({
-    type: 'datetime-local',
-    value: localOf(fields[field], fields.timeZone),
-    onChange: (event: { target: { value: string } }) =>
-      event.target.value && set({ [field]: utcOf(event.target.value, fields.timeZone) }),
+    value: fields[field],
+    timeZone: fields.timeZone,
+    onChange: (iso: string) => set({ [field]: iso }),
     error: faultAt(problem, field),
   })
   return (
@@ -79,8 +79,8 @@ export function PostPart({ vacancy, mayEdit }: { vacancy: DeskVacancy; mayEdit: 
         <TextField label="Pay to, euros a year" {...money('payTo')} />
         <TextField label="Contract" {...text('contract')} />
         <TextField label="Hours" {...text('hours')} />
-        <TextField label="Opens" {...moment('opensAt')} />
-        <TextField label="Closes" {...moment('closesAt')} />
+        <MomentField key={`opens ${fields.timeZone}`} label="Opens" {...moment('opensAt')} />
+        <MomentField key={`closes ${fields.timeZone}`} label="Closes" {...moment('closesAt')} />
         <SelectField
           label="Time zone of both"
           value={fields.timeZone}
@@ -88,11 +88,10 @@ export function PostPart({ vacancy, mayEdit }: { vacancy: DeskVacancy; mayEdit: 
           onChange={(event) => set({ timeZone: event.target.value })}
           error={faultAt(problem, 'timeZone')}
         />
-        <TextField
+        <DateField
           label="Target start"
-          type="date"
           value={fields.targetStart}
-          onChange={(event) => event.target.value && set({ targetStart: event.target.value })}
+          onChange={(day) => /^\d{4}-\d{2}-\d{2}$/.test(day) && set({ targetStart: day })}
         />
         <TextField
           label="How many are wanted"
@@ -118,9 +117,3 @@ export function PostPart({ vacancy, mayEdit }: { vacancy: DeskVacancy; mayEdit: 
     </fieldset>
   )
 }
-
-/** A moment as a clock on the wall of a time zone shows it, and back. */
-const localOf = (iso: string, timeZone: string) =>
-  Temporal.Instant.from(iso).toZonedDateTimeISO(timeZone).toPlainDateTime().toString({ smallestUnit: 'minute' })
-const utcOf = (local: string, timeZone: string) =>
-  Temporal.PlainDateTime.from(local).toZonedDateTime(timeZone).toInstant().toString({ fractionalSecondDigits: 3 })

@@ -43,7 +43,10 @@ export function TryPanel({ vacancy, rules, onTried }: Props) {
     }, pauseMs)
     return () => clearTimeout(timer)
   }, [act, id, rules, who, madeUp, onTried])
-  const open = result?.outcomes.filter(({ state }) => state === 'unmet' || state === 'undecided') ?? []
+  const all = result?.outcomes.filter(({ state }) => state === 'unmet' || state === 'undecided') ?? []
+  const own = new Set(rules.requirements.map(({ key }) => key))
+  const open = all.filter(({ requirement }) => own.has(requirement))
+  const answers = all.length - open.length
   return (
     <aside aria-label="Try it" className="min-h-0 overflow-auto bg-sheet-2 px-3 py-3">
       <h2 className="text-[18px]">Try it</h2>
@@ -71,16 +74,22 @@ export function TryPanel({ vacancy, rules, onTried }: Props) {
           <p className="font-semibold" role="status">
             {open.length === 0
               ? `Nothing is open for ${result.name}.`
-              : `${open.length === 1 ? 'One thing is' : `${open.length} things are`} open for ${result.name}.`}
+              : `${open.length === 1 ? 'One requirement is' : `${open.length} requirements are`} open for ${result.name}.`}
           </p>
+          {answers > 0 && (
+            <p className="text-[12.5px] text-ink-2">
+              {answers === 1 ? 'One answer' : `${answers} answers`} the form asks for {answers === 1 ? 'is' : 'are'}{' '}
+              still to be given.
+            </p>
+          )}
           {gates.map((gate) => {
-            const own = open.filter((outcome) => outcome.gate === gate)
-            if (own.length === 0) return null
+            const here = open.filter((outcome) => outcome.gate === gate)
+            if (here.length === 0) return null
             return (
               <section key={gate} className="mt-2">
                 <h3 className="font-semibold text-[12.5px] text-ink-2">{gateWords[gate]}</h3>
                 <ul className="divide-y divide-line">
-                  {own.map(({ requirement, title, state, why, ball, deciding }) => (
+                  {here.map(({ requirement, title, state, why, ball, deciding }) => (
                     <li key={requirement} className="py-1">
                       <span className="font-semibold">{title}</span>{' '}
                       {state === 'undecided' && <span className="font-semibold text-soon-ink">undecided. </span>}

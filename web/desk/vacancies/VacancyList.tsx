@@ -53,9 +53,9 @@ export function VacancyList() {
               </>
             ),
           },
-          { name: 'State', of: ({ state, changed }) => (changed ? `${state}, rules being edited` : state) },
-          { name: 'Closes', of: ({ closesAt, timeZone }) => writeMoment(closesAt, timeZone) },
-          { name: 'Target start', of: ({ targetStart }) => writeWhen(targetStart) },
+          { name: 'State', of: ({ state, changed }) => (changed ? `${state}, being edited` : state) },
+          { name: 'Closes', whole: true, of: ({ closesAt, timeZone }) => writeMoment(closesAt, timeZone) },
+          { name: 'Target start', whole: true, of: ({ targetStart }) => writeWhen(targetStart) },
           { name: 'Posts', right: true, of: ({ headcount }) => headcount },
           ...(['being written', 'sent', 'shortlisted', 'offered', 'cleared'] as const).map((stage) => ({
             name: stage.replace(/^./, (letter) => letter.toUpperCase()),

@@ -172,7 +172,7 @@ function SavedNote({ autosave: { state, problem } }: { autosave: Autosave }) {
     saved: 'Everything is saved.',
     waiting: 'Saving…',
     'no connection': 'No connection. What you typed is kept on this device and saved when it is back.',
-    refused: problem?.title ?? 'Not saved yet.',
+    refused: problem?.title ?? 'One answer cannot be kept as it is; see beside it. Everything else is saved.',
   }
   return (
     <p

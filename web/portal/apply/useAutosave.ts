@@ -2,7 +2,9 @@ import { useCallback, useEffect, useRef, useState } from 'react'
 import { useDispatch } from 'react-redux'
 import type { Draft } from '#contract/applications'
 import type { Facts } from '#core/conditions/condition'
-import { type Answers, type AnswerValue, factsOfAnswers } from '#core/form/answer'
+import { type AnswerFault, type Answers, type AnswerValue, factsOfAnswers, faultOf } from '#core/form/answer'
+import { type Form, questionsOf } from '#core/form/form'
+import { answerFaultWords } from '#core/words/form'
 import { api, type Problem } from '../../api'
 import type { store } from '../../store'
 
@@ -27,6 +29,18 @@ export type Autosave = {
 const same = (a: AnswerValue | undefined, b: AnswerValue | undefined) =>
   JSON.stringify(a ?? '') === JSON.stringify(b ?? '')
 
+/** What is wrong with answers as they are typed, by their keys. */
+function faultsIn(form: Form, typed: Answers): Record<string, AnswerFault> {
+  const questions = new Map(questionsOf(form).map((question) => [question.key, question]))
+  return Object.fromEntries(
+    Object.entries(typed).flatMap(([key, answer]) => {
+      const question = questions.get(key)
+      const fault = question && faultOf(question, answer)
+      return fault ? [[key, fault]] : []
+    }),
+  )
+}
+
 const pauseMs = 500
 const retryMs = 4000
 const keptUnder = (id: string) => `probatum-answers-${id}`
@@ -43,6 +57,7 @@ export function useAutosave(draft: Draft): Autosave {
   )
   const [clashes, setClashes] = useState<Record<string, AnswerValue>>({})
   const [state, setState] = useState<Autosave['state']>(Object.keys(typed).length > 0 ? 'waiting' : 'saved')
+  const [faults, setFaults] = useState<Record<string, AnswerFault>>({})
   const [problem, setProblem] = useState<Problem>()
   const latest = useRef({ typed, version: draft.version, answers: draft.answers, clashes })
   latest.current = {
@@ -61,8 +76,15 @@ export function useAutosave(draft: Draft): Autosave {
 
   const save = useCallback(async () => {
     const { typed: before, version, clashes: open } = latest.current
-    const changes = Object.fromEntries(Object.entries(before).filter(([key]) => !(key in open)))
-    if (busy.current || Object.keys(changes).length === 0) return
+    // What cannot be kept as it is stays here, and holds nothing else up.
+    const wrong = faultsIn(draft.form, before)
+    setFaults(wrong)
+    const changes = Object.fromEntries(Object.entries(before).filter(([key]) => !(key in open) && !(key in wrong)))
+    if (busy.current) return
+    if (Object.keys(changes).length === 0) {
+      if (Object.keys(wrong).length > 0) setState('refused')
+      return
+    }
     busy.current = true
     setState('waiting')
     const result = (await dispatch(
@@ -86,8 +108,9 @@ export function useAutosave(draft: Draft): Autosave {
           (cached) => void Object.assign(cached, { version: saved, answers, left, savedAt }),
         ),
       )
+      if (Object.keys(wrong).length === 0) setState('saved')
+      else setState('refused')
       setTyped((now) => Object.fromEntries(Object.entries(now).filter(([key, value]) => !same(changes[key], value))))
-      setState('saved')
       return
     }
     if (result.error?.code === 'changed-meanwhile') {
@@ -109,14 +132,15 @@ export function useAutosave(draft: Draft): Autosave {
       return
     }
     setState(result.error?.code === 'no-connection' ? 'no connection' : 'refused')
-  }, [dispatch, id])
+  }, [dispatch, id, draft.form])
 
   useEffect(() => {
-    if (Object.keys(typed).some((key) => !(key in clashes)) && state !== 'refused') {
+    const open = Object.keys(typed).some((key) => !(key in clashes) && !(key in faults))
+    if (open && (state !== 'refused' || !problem)) {
       const timer = setTimeout(() => void save(), state === 'no connection' ? retryMs : pauseMs)
       return () => clearTimeout(timer)
     }
-  }, [typed, clashes, save, state])
+  }, [typed, clashes, faults, problem, save, state])
 
   useEffect(() => {
     const online = () => void save()
@@ -140,10 +164,15 @@ export function useAutosave(draft: Draft): Autosave {
     },
     change: (key, value) => {
       setTyped((before) => ({ ...before, [key]: value }))
+      setFaults(({ [key]: _looked, ...others }) => others)
       setState('waiting')
     },
     fault: (key) =>
-      key in typed ? problem?.faults?.find(({ pointer }) => pointer === `/body/changes/${key}`)?.message : undefined,
+      key in typed && key in faults
+        ? answerFaultWords(faults[key]!)
+        : key in typed
+          ? problem?.faults?.find(({ pointer }) => pointer === `/body/changes/${key}`)?.message
+          : undefined,
     clashes,
     settle: (key, keep) => {
       setClashes(({ [key]: _settled, ...others }) => others)

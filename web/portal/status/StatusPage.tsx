@@ -119,6 +119,12 @@ function ToDo({ item, status }: { item: Status['toDo'][number]; status: Status }
       <h3 className="font-semibold text-[1.07em]">{item.title}</h3>
       <p className="mb-2 text-ink-2">{item.why}</p>
       {item.act === 'finish' && <Go to={`/apply/${status.id}`}>Go on with the application</Go>}
+      {item.act === 'pay' && (
+        <p>
+          Pay it by transfer and give <strong className="font-mono">{status.reference}</strong> as the reference. It is
+          marked here as received when it has arrived.
+        </p>
+      )}
       {item.act === 'explain' && <Go to={`/apply/${status.id}/work`}>Complete your history</Go>}
       {item.act === 'sit check' && (
         <Go to={`/applications/${status.id}/checks/${item.target}`}>{`Sit the check, ${item.minutes} minutes`}</Go>

@@ -1,0 +1,49 @@
+import { useState } from 'react'
+import type { File } from '#contract/desk'
+import { Button } from '../../ui/Button'
+import { DateField } from '../../ui/DateField'
+import { TextField } from '../../ui/Field'
+import { faultAt, ProblemNote } from '../../ui/ProblemNote'
+import { useAct } from '../../useAct'
+import { useSession } from '../../useSession'
+import { useTold } from '../useTold'
+
+/** Puts on record that a fee has arrived. */
+export function RecordFee({ file, requirement, title }: { file: File; requirement: string; title: string }) {
+  const { roles } = useSession()
+  const { act, busy, problem } = useAct('recordFee')
+  const [receivedOn, setReceivedOn] = useState(file.today)
+  const [note, setNote] = useState('')
+  const told = useTold()
+  if (!roles.includes('coordinator') && !roles.includes('administrator')) return null
+  const record = async () => {
+    const done = await act({ params: { id: file.id, requirement }, body: { receivedOn, note } })
+    if (done) told(`Received: ${title}.`)
+  }
+  return (
+    <div className="mt-3 grid gap-2">
+      <DateField
+        label="Received on"
+        value={receivedOn}
+        onChange={setReceivedOn}
+        error={faultAt(problem, 'receivedOn')}
+      />
+      <TextField
+        label="Where it can be found, such as the bank’s number"
+        value={note}
+        maxLength={200}
+        onChange={(event) => setNote(event.target.value)}
+      />
+      <ProblemNote problem={problem?.faults ? undefined : problem} />
+      <Button
+        kind="main"
+        busy={busy}
+        disabled={!/^\d{4}-\d{2}-\d{2}$/.test(receivedOn)}
+        onClick={() => void record()}
+        className="justify-self-start"
+      >
+        Record it as received
+      </Button>
+    </div>
+  )
+}
