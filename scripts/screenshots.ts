@@ -39,6 +39,11 @@ const myApplication = async (page: Page) => {
   await page.waitForURL(/\/(apply|applications)\/[^/]+/)
   await page.waitForLoadState('networkidle')
 }
+const vacancyPart = async (page: Page, title: string, part: string) => {
+  await page.goto(`${address}/desk/vacancies`)
+  await page.getByRole('link', { name: title }).first().click()
+  await page.getByRole('link', { name: part, exact: true }).click()
+}
 const openEnquiry = async (page: Page) => {
   const mails = (await (await page.request.get(`${values.mailbox}/mailbox.json`)).json()) as {
     to: string
@@ -116,7 +121,36 @@ const views: View[] = [
     },
   },
   { name: 'desk-dark', as: ines, dark: true, go: (page) => find(page, 'today', 'Maëlle Dréau-Okafor') },
-  { name: 'sources', as: ines, go: (page) => page.goto(`${address}/desk/sources`) },
+  {
+    name: 'vacancy-form',
+    as: ines,
+    go: async (page) => {
+      await vacancyPart(page, 'Rescue lead', 'Form')
+      await page.getByRole('button', { name: /^How many winters/ }).click()
+    },
+  },
+  {
+    name: 'vacancy-requirements',
+    as: ines,
+    go: async (page) => {
+      await vacancyPart(page, 'Rescue lead', 'Requirements')
+      await page.getByRole('button', { name: /^Avalanche blasting permit/ }).click()
+      await page.waitForTimeout(1200)
+    },
+  },
+  {
+    name: 'vacancy-dry-run',
+    as: ines,
+    go: async (page) => {
+      await vacancyPart(page, 'Cableway mechanic', 'Requirements')
+      await page.getByRole('button', { name: /^Welding qualification/ }).click()
+      await page.getByLabel('By which gate').selectOption('shortlist')
+      await page.getByText('Saved, not published.').waitFor()
+      await page.getByRole('link', { name: 'Dry run', exact: true }).click()
+      await page.getByRole('button', { name: /dry run|Run it again/ }).click()
+      await page.getByText(/come out differently/).waitFor()
+    },
+  },
   { name: 'trail', as: ines, go: (page) => page.goto(`${address}/desk/trail`) },
 ]
 

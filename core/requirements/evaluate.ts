@@ -55,18 +55,20 @@ function resultOf(requirement: Requirement, file: Known): Result {
   if (requirement.exempt && judge(requirement.exempt.when, file.facts).truth === true) {
     return notNeeded({ code: 'exempt', because: requirement.exempt.because })
   }
-  const asks = [requirement.asks, ...(requirement.alternatives ?? [])]
-  return nearest(asks.map((ask) => resultOfAsk(ask, requirement, file)))
+  const asked = resultOfAsk(requirement.asks, requirement, file)
+  if (!requirement.alternatives) return asked
+  return nearest([asked, ...requirement.alternatives.map((ask) => resultOfAsk(ask, requirement, file))])
 }
 
 /** Of several ways to the same end the one that is there, or else the one with the fewest steps left; in any order. */
 function nearest(results: readonly Result[]): Result {
-  const open = { met: 0, 'not needed': 0, undecided: 1, unmet: 1 }
-  const known = { met: 0, 'not needed': 0, undecided: 0, unmet: 1 }
-  return [...results].sort(
-    (a, b) => open[a.state] - open[b.state] || a.steps.length - b.steps.length || known[a.state] - known[b.state],
-  )[0]!
+  return results.reduce((best, result) => (byDistance(result, best) < 0 ? result : best))
 }
+
+const open = { met: 0, 'not needed': 0, undecided: 1, unmet: 1 }
+const known = { met: 0, 'not needed': 0, undecided: 0, unmet: 1 }
+const byDistance = (a: Result, b: Result) =>
+  open[a.state] - open[b.state] || a.steps.length - b.steps.length || known[a.state] - known[b.state]
 
 function resultOfAsk(ask: Ask, requirement: Requirement, file: Known): Result {
   switch (ask.kind) {

@@ -1,4 +1,4 @@
-import { evaluate, openAt } from '../requirements/evaluate'
+import { evaluate } from '../requirements/evaluate'
 import { type FileFacts, type Gate, gates, type Outcome, type Requirement } from '../requirements/requirement'
 
 /** How one requirement comes out for one application before and after a change of rules; `absent` where it is not asked. */
@@ -30,14 +30,9 @@ export type Judged = { requirements: readonly Requirement[]; file: FileFacts }
  *   they are judged once. See `unchangedKeys`
  */
 export function effectOf(before: Judged, after: Judged, unchanged: ReadonlySet<string> = new Set()): Effect {
-  const old = evaluate(before.requirements, before.file)
-  const now = [
-    ...old.filter(({ requirement }) => unchanged.has(requirement)),
-    ...evaluate(
-      after.requirements.filter(({ key }) => !unchanged.has(key)),
-      after.file,
-    ),
-  ]
+  const asked = after.requirements.filter(({ key }) => !unchanged.has(key))
+  const { old, changed } = outcomesOf(before, asked, after.file)
+  const now = [...old.filter(({ requirement }) => unchanged.has(requirement)), ...changed]
   const byKey = (outcomes: readonly Outcome[]) => new Map(outcomes.map((outcome) => [outcome.requirement, outcome]))
   const [olds, nows] = [byKey(old), byKey(now)]
   const keys = [...new Set([...olds.keys(), ...nows.keys()])]
@@ -60,15 +55,29 @@ export function effectOf(before: Judged, after: Judged, unchanged: ReadonlySet<s
       },
     ]
   })
-  const shut = (outcomes: readonly Outcome[], gate: Gate) => (openAt(outcomes, gate).length > 0 ? 'shut' : 'open')
+  const [shutBefore, shutAfter] = [firstShut(old), firstShut(now)]
   return {
     changes,
-    gates: gates.flatMap((gate) => {
-      const [was, is] = [shut(old, gate), shut(now, gate)] as const
-      return was === is ? [] : [{ gate, before: was, after: is } as const]
+    gates: gates.flatMap((gate, index) => {
+      const [was, is] = [index >= shutBefore ? 'shut' : 'open', index >= shutAfter ? 'shut' : 'open'] as const
+      return was === is ? [] : [{ gate, before: was, after: is }]
     }),
   }
 }
+
+/** Both sides, in one go where they look at the same file. */
+function outcomesOf({ requirements, file }: Judged, asked: readonly Requirement[], fileAfter: FileFacts) {
+  if (file !== fileAfter) return { old: evaluate(requirements, file), changed: evaluate(asked, fileAfter) }
+  const all = evaluate([...requirements, ...asked], file)
+  return { old: all.slice(0, requirements.length), changed: all.slice(requirements.length) }
+}
+
+/** The place of the first gate that is shut; the gates after it are shut as well. */
+const firstShut = (outcomes: readonly Outcome[]): number =>
+  outcomes.reduce(
+    (first, { state, gate }) => (isShut(state) ? Math.min(first, gates.indexOf(gate)) : first),
+    Number.POSITIVE_INFINITY,
+  )
 
 /** The keys of requirements that two versions ask for in the very same way. */
 export function unchangedKeys(before: readonly Requirement[], after: readonly Requirement[]): Set<string> {

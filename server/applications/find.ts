@@ -54,13 +54,21 @@ export const activeApplications = (after: string | undefined, most: number): Pro
     limit: most,
   })
 
-/** The applications of a vacancy that are being written or worked on, and a way through them by key. */
+const judged = ['id', 'candidateId', 'reference', 'stage', 'answers', 'targetStart', 'rulesVersion']
+
+/** The applications of a vacancy that are being written or worked on, and a way through them by key, as plain rows. */
 export function inProgress(vacancyId: string) {
   const where = { vacancyId, stage: ['being written', ...activeStages] }
   return {
     count: () => Application.count({ where }),
     page: (after: string, most: number) =>
-      Application.findAll({ where: { ...where, id: { [Op.gt]: after } }, order: ['id'], limit: most }),
+      Application.findAll({
+        where: { ...where, id: { [Op.gt]: after } },
+        order: ['id'],
+        limit: most,
+        attributes: judged,
+        raw: true,
+      }),
   }
 }
 

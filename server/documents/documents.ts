@@ -51,6 +51,10 @@ export async function documentsOf(claimIds: readonly string[]): Promise<Document
     : Document.findAll({ where: { claimId: [...claimIds] }, order: ['uploadedAt', 'id'] })
 }
 
+/** All documents of candidates, oldest first. */
+export const documentsOfCandidates = (candidateIds: readonly string[]): Promise<Document[]> =>
+  Document.findAll({ where: { candidateId: [...candidateIds] }, order: ['uploadedAt', 'id'] })
+
 export async function markSeen(
   deps: Deps,
   id: string,

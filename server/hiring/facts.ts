@@ -10,7 +10,7 @@ import { claimsOfAll } from '../claims/face'
 import { labelOf } from '../claims/label'
 import type { Claim } from '../claims/model'
 import type { Deps } from '../deps'
-import { documentsOf } from '../documents/documents'
+import { documentsOfCandidates } from '../documents/documents'
 import type { Document } from '../documents/model'
 import { permissionsOf } from '../permissions/permissions'
 import { sittingsOfAll } from '../skills/checks'
@@ -21,6 +21,9 @@ import { FeeReceived, Offer, OnboardingTask, Waiver } from './model'
 
 /** What an application is judged by, with the rows it was made from. */
 export type LoadedFile = { claims: Claim[]; documents: Document[]; enquiries: Enquiry[]; facts: FileFacts }
+
+/** What facts are made from, of a claim. */
+const judged: (keyof Claim['_attributes'])[] = ['id', 'candidateId', 'kind', 'details', 'rung', 'credentialVersion']
 
 /**
  * Loads what many applications are judged by in a handful of queries, however many they are.
@@ -35,10 +38,10 @@ export async function loadFiles(
   const applicationIds = applications.map(({ id }) => id)
   const where = { applicationId: applicationIds }
   const candidates = [...new Set(applications.map(({ candidateId }) => candidateId))]
-  const claims = await claimsOfAll(candidates, { raw: candidates.length > 1 })
+  const claims = await claimsOfAll(candidates, candidates.length > 1 ? judged : undefined)
   const claimIds = claims.map(({ id }) => id)
   const [documents, enquiries, sittings, waivers, permissions, offers, tasks, fees, accredited] = await Promise.all([
-    documentsOf(claimIds),
+    documentsOfCandidates(candidates),
     enquiriesOf(claimIds),
     sittingsOfAll(applicationIds),
     Waiver.findAll({ where }),

@@ -1,4 +1,6 @@
+import { setImmediate } from 'node:timers/promises'
 import { isDeepStrictEqual } from 'node:util'
+import type { InferCreationAttributes } from 'sequelize'
 import { Temporal } from 'temporal-polyfill'
 import { answeredKeys, factsOfAnswers } from '#core/form/answer'
 import type { Gate, Requirement } from '#core/requirements/requirement'
@@ -12,9 +14,11 @@ import { DryRun, type DryRunCount, DryRunRow } from './model'
 import { publishedRules } from './versions'
 
 const page = 500
+const breath = 50
 
 /** A version that applications were sent under, and what it has in common with the new rules. */
 type Before = { rules: Rules; requirements: Requirement[]; sameForm: boolean; unchanged: ReadonlySet<string> }
+type Found = InferCreationAttributes<DryRunRow>
 type Page = { rows: Application[]; files: Map<string, LoadedFile>; names: Map<string, string> }
 const stillWriting = 'Somebody still writing'
 
@@ -38,6 +42,7 @@ export async function computeDryRun(id: string, currentVersion: number) {
   const counts = new Map<string, DryRunCount>()
   let affected = 0
   let done = 0
+  let written: Promise<unknown> = Promise.resolve()
   const load = async (last: string): Promise<Page> => {
     const rows = await applications.page(last, page)
     for (const version of new Set(rows.map(versionOf)))
@@ -59,7 +64,7 @@ export async function computeDryRun(id: string, currentVersion: number) {
     const { rows, files, names }: Page = await next
     // The database reads the next page while this one is judged.
     next = rows.length < page ? undefined : load(rows.at(-1)!.id)
-    const found = rows.flatMap((application) => {
+    const judge = (application: Application) => {
       const { facts } = files.get(application.id)!
       const own = rulesOf(application)
       const readAnew = own.sameForm
@@ -92,12 +97,21 @@ export async function computeDryRun(id: string, currentVersion: number) {
           ...effect,
         },
       ]
-    })
-    await DryRunRow.bulkCreate(found)
+    }
+    const found: Found[] = []
+    for (let from = 0; from < rows.length; from += breath) {
+      found.push(...rows.slice(from, from + breath).flatMap(judge))
+      // What the database has sent meanwhile is taken in.
+      await setImmediate()
+    }
+    // The database writes this page while the next one is judged.
+    await written
+    written = DryRunRow.bulkCreate(found)
     affected += found.length
     done += rows.length
     await run.update({ done, affected })
   }
+  await written
   await run.update({ state: 'done', counts: [...counts.values()], finishedAt: new Date() })
 }
 

@@ -2,16 +2,12 @@ import { connect } from '../database/connection'
 import { defineModels } from '../database/models'
 import { computeDryRun } from './computeDryRun'
 
+export type DryRunAsked = { databaseUrl: string; dryRunId: string; currentVersion: number }
+
 /** What runs in the worker thread: it has a connection of its own, so that requests are answered meanwhile. */
-export default async function dryRunThread({
-  databaseUrl,
-  dryRunId,
-  currentVersion,
-}: {
-  databaseUrl: string
-  dryRunId: string
-  currentVersion: number
-}) {
+export default async function dryRunThread(asked: DryRunAsked | 'get ready') {
+  if (asked === 'get ready') return
+  const { databaseUrl, dryRunId, currentVersion } = asked
   const sequelize = connect(databaseUrl, { most: 3 })
   try {
     defineModels(sequelize)

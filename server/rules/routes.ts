@@ -7,12 +7,14 @@ import { dropRulesDraft, saveRulesDraft } from './draft'
 import { readDryRun, startDryRun } from './dryRun'
 import { compareRules, importRules, rulesNamed } from './exchange'
 import { saveSharedSection, sharedSections, spreadSharedSection } from './library'
+import { readyDryRun } from './runDryRun'
 import { tryRules } from './trial'
 
 export const rulesRoutes = [
-  bind(contract.saveRulesDraft, async ({ deps, actor, input }) =>
-    saveRulesDraft(deps, actor as Account, await vacancyById(input.params.id), input.body),
-  ),
+  bind(contract.saveRulesDraft, async ({ deps, actor, input }) => {
+    readyDryRun()
+    return saveRulesDraft(deps, actor as Account, await vacancyById(input.params.id), input.body)
+  }),
   bind(contract.dropRulesDraft, async ({ input }) => dropRulesDraft(await vacancyById(input.params.id))),
   bind(contract.readRulesVersion, async ({ input }) => ({
     rules: await rulesNamed(await vacancyById(input.params.id), input.params.version),

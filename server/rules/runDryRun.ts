@@ -1,7 +1,13 @@
 import type { Deps } from '../deps'
 import { inThread } from '../jobs/threads'
 import { vacancyById } from '../vacancies/vacancies'
+import type { DryRunAsked } from './dryRunThread'
 import { DryRun } from './model'
+
+const thread = new URL('./dryRunThread.ts', import.meta.url)
+
+/** Loads the thread ahead of time: whoever edits rules is likely to ask for a dry run next. */
+export const readyDryRun = () => void inThread<'get ready'>(thread, 'get ready').catch(() => undefined)
 
 /** The job that computes a dry run. One that fails says so and is not tried again by itself. */
 export async function runDryRun(deps: Deps, { dryRunId }: { dryRunId: string }) {
@@ -9,7 +15,7 @@ export async function runDryRun(deps: Deps, { dryRunId }: { dryRunId: string }) 
   if (!run || run.state === 'done') return
   const { rulesVersion } = await vacancyById(run.vacancyId)
   try {
-    await inThread(new URL('./dryRunThread.ts', import.meta.url), {
+    await inThread<DryRunAsked>(thread, {
       databaseUrl: deps.config.databaseUrl,
       dryRunId,
       currentVersion: rulesVersion,

@@ -36,5 +36,6 @@ export const up = [
     recordedBy VARCHAR(120) NOT NULL, recordedAt DATETIME(3) NOT NULL, PRIMARY KEY (applicationId, requirement),
     FOREIGN KEY (applicationId) REFERENCES applications (id))`,
   `ALTER TABLE applications ADD rulesVersion INT NOT NULL DEFAULT 1, ADD KEY byVacancy (vacancyId, id)`,
+  `ALTER TABLE documents ADD KEY byCandidate (candidateId, uploadedAt)`,
   `ALTER TABLE sources ADD accreditedFields JSON NOT NULL DEFAULT '[]'`,
 ]
