@@ -50,7 +50,11 @@ export const signIn = endpoint({
   path: '/api/session',
   summary: 'Sign in',
   who: 'anyone',
-  body: Type.Object({ mail: Mail, password: Type.String({ maxLength: 200 }) }),
+  body: Type.Object({
+    mail: Mail,
+    password: Type.String({ maxLength: 200 }),
+    code: Type.Optional(Type.String({ maxLength: 20, description: 'One-time or recovery code, where switched on' })),
+  }),
   reply: Session,
   tells: ['session'],
 })
@@ -60,6 +64,113 @@ export const signOut = endpoint({
   path: '/api/session',
   summary: 'Sign out',
   who: 'signed-in',
+  reply: Done,
+  tells: ['session'],
+})
+
+const GivenPassword = Type.String({ minLength: 1, maxLength: 200 })
+
+export const askReset = endpoint({
+  method: 'POST',
+  path: '/api/accounts/reset',
+  summary: 'Mail a link to set a new password. The reply is the same whether the address is known or not',
+  who: 'anyone',
+  body: Type.Object({ mail: Mail }),
+  reply: Done,
+})
+
+export const resetPassword = endpoint({
+  method: 'POST',
+  path: '/api/accounts/new-password',
+  summary: 'Set a new password by a link, and sign out everywhere',
+  who: 'bearer-of-link',
+  body: Type.Object({ token: LinkToken, password: Password }),
+  reply: Done,
+})
+
+export const confirmMailChange = endpoint({
+  method: 'POST',
+  path: '/api/accounts/mail',
+  summary: 'Agree to a change of mail address by a link; both addresses have to',
+  who: 'bearer-of-link',
+  body: Type.Object({ token: LinkToken }),
+  reply: Type.Object({ changed: Type.Boolean(), waitingFor: orNull(Type.String()) }),
+  tells: ['session'],
+})
+
+export const readAccount = endpoint({
+  method: 'GET',
+  path: '/api/account',
+  summary: 'One’s own account',
+  who: 'signed-in',
+  reply: Type.Object({
+    name: Type.String(),
+    mail: Type.String(),
+    codesOn: Type.Boolean(),
+    recoveryCodesLeft: Type.Integer(),
+    sessions: Type.Integer({ description: 'Places where it is signed in' }),
+    newMail: orNull(Type.String()),
+  }),
+  tells: ['session'],
+})
+
+export const changePassword = endpoint({
+  method: 'POST',
+  path: '/api/account/password',
+  summary: 'Change the password, and sign out everywhere else',
+  who: 'signed-in',
+  body: Type.Object({ password: GivenPassword, next: Password }),
+  reply: Done,
+  tells: ['session'],
+})
+
+export const changeMail = endpoint({
+  method: 'POST',
+  path: '/api/account/mail',
+  summary: 'Begin to change the mail address; both addresses are sent a link',
+  who: 'signed-in',
+  body: Type.Object({ password: GivenPassword, mail: Mail }),
+  reply: Done,
+  tells: ['session'],
+})
+
+export const signOutElsewhere = endpoint({
+  method: 'POST',
+  path: '/api/account/sessions/end',
+  summary: 'Sign out everywhere else',
+  who: 'signed-in',
+  reply: Type.Object({ ended: Type.Integer() }),
+  tells: ['session'],
+})
+
+export const beginOneTimeCodes = endpoint({
+  method: 'POST',
+  path: '/api/account/codes',
+  summary: 'Begin to set up one-time codes from an authenticator app (RFC 6238)',
+  who: 'signed-in',
+  body: Type.Object({ password: GivenPassword }),
+  reply: Type.Object({
+    secret: Type.String(),
+    address: Type.String({ description: 'otpauth: address for the QR code' }),
+  }),
+})
+
+export const confirmOneTimeCodes = endpoint({
+  method: 'POST',
+  path: '/api/account/codes/confirm',
+  summary: 'Switch one-time codes on with the first right code; the recovery codes are given this once',
+  who: 'signed-in',
+  body: Type.Object({ code: Type.String({ maxLength: 20 }) }),
+  reply: Type.Object({ recoveryCodes: Type.Array(Type.String()) }),
+  tells: ['session'],
+})
+
+export const dropOneTimeCodes = endpoint({
+  method: 'POST',
+  path: '/api/account/codes/drop',
+  summary: 'Switch one-time codes off',
+  who: 'signed-in',
+  body: Type.Object({ password: GivenPassword }),
   reply: Done,
   tells: ['session'],
 })

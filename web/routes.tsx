@@ -17,6 +17,26 @@ export const router = createBrowserRouter([
             path: '/vacancies/:slug',
             lazy: () => import('./portal/VacancyPage').then(({ VacancyPage }) => ({ Component: VacancyPage })),
           },
+          {
+            path: '/vacancies/:slug/fit',
+            lazy: () => import('./portal/WouldIFit').then(({ WouldIFit }) => ({ Component: WouldIFit })),
+          },
+          {
+            path: '/forgotten',
+            lazy: () => import('./portal/account/Forgotten').then(({ Forgotten }) => ({ Component: Forgotten })),
+          },
+          {
+            path: '/new-password/:token',
+            lazy: () => import('./portal/account/Forgotten').then(({ NewPassword }) => ({ Component: NewPassword })),
+          },
+          {
+            path: '/mail/:token',
+            lazy: () => import('./portal/account/Forgotten').then(({ MailChange }) => ({ Component: MailChange })),
+          },
+          {
+            path: '/account',
+            lazy: () => import('./portal/account/MyAccount').then(({ MyAccount }) => ({ Component: MyAccount })),
+          },
           { path: '/sign-in', lazy: () => import('./portal/SignIn').then(({ SignIn }) => ({ Component: SignIn })) },
           { path: '/sign-up', lazy: () => import('./portal/SignUp').then(({ SignUp }) => ({ Component: SignUp })) },
           {

@@ -17,12 +17,25 @@ export class Account extends Model<InferAttributes<Account>, InferCreationAttrib
   declare roles: Role[]
   declare confirmedAt: Date | null
   declare createdAt: Date
+  /** The secret of the authenticator app; it counts only since `otpOnSince`. */
+  declare otpSecret: CreationOptional<string | null>
+  declare otpOnSince: CreationOptional<Date | null>
+  /** The time step of the last code that was used; none is taken twice. */
+  declare otpStep: CreationOptional<number | null>
+}
+
+export class RecoveryCode extends Model<InferAttributes<RecoveryCode>, InferCreationAttributes<RecoveryCode>> {
+  declare accountId: string
+  declare codeHash: string
+  declare usedAt: CreationOptional<Date | null>
 }
 
 export class AccountLink extends Model<InferAttributes<AccountLink>, InferCreationAttributes<AccountLink>> {
   declare tokenHash: string
   declare accountId: string
+  declare purpose: 'confirm' | 'reset' | 'leave mail' | 'take mail'
   declare next: string | null
+  declare newMail: CreationOptional<string | null>
   declare expiresAt: Date
   declare usedAt: CreationOptional<Date | null>
 }
@@ -55,11 +68,21 @@ export function defineAccounts(sequelize: Sequelize) {
     roles: json,
     confirmedAt: momentOrNull,
     createdAt: moment,
+    otpSecret: textOrNull,
+    otpOnSince: momentOrNull,
+    otpStep: { type: DataTypes.BIGINT, allowNull: true },
+  })
+  define(RecoveryCode, sequelize, 'recovery_codes', {
+    accountId: { type: DataTypes.UUID, primaryKey: true },
+    codeHash: { type: DataTypes.STRING(64), primaryKey: true },
+    usedAt: momentOrNull,
   })
   define(AccountLink, sequelize, 'account_links', {
     tokenHash,
     accountId: uuid,
+    purpose: text,
     next: textOrNull,
+    newMail: textOrNull,
     expiresAt: moment,
     usedAt: momentOrNull,
   })

@@ -1,9 +1,23 @@
+import * as contract from '#contract/accounts'
 import { confirmMail, readSession, signIn, signOut, signUp } from '#contract/accounts'
+import type { Endpoint, Reply } from '#contract/endpoint'
 import { inTransaction } from '../database/connection'
-import type { Actor, Deps } from '../deps'
-import { bind } from '../http/bind'
-import { countAttempt } from '../http/limits'
+import type { Account, Actor, Deps } from '../deps'
+import { bind, type Call } from '../http/bind'
+import { countAttempt, forgetAttempts } from '../http/limits'
 import { confirmMail as confirm } from './confirmMail'
+import {
+  accountWithPassword,
+  askReset,
+  changeMail,
+  changePassword,
+  confirmMailChange,
+  ownAccount,
+  readAccount,
+  resetPassword,
+  signOutElsewhere,
+} from './lookAfter'
+import { beginOneTimeCodes, confirmOneTimeCodes, dropOneTimeCodes } from './oneTimeCodes'
 import { closeSession } from './session'
 import { signIn as enter } from './signIn'
 import { signUp as makeAccount } from './signUp'
@@ -37,7 +51,45 @@ export const accountRoutes = [
     session.set(undefined)
     return { done: true as const }
   }),
+  bind(
+    contract.askReset,
+    async ({ deps, input, address }) => {
+      await countAttempt(deps, `reset ${address}`, 20, 3600)
+      await countAttempt(deps, `reset ${input.body.mail.trim().toLowerCase()}`, 5, 3600)
+      return inTransaction(deps.sequelize, () => askReset(deps, input.body.mail))
+    },
+    { transaction: false },
+  ),
+  bind(contract.resetPassword, ({ deps, input }) => resetPassword(deps, input.body)),
+  bind(contract.confirmMailChange, ({ deps, input }) => confirmMailChange(deps, input.body.token)),
+  bind(contract.readAccount, ({ deps, actor }) => readAccount(deps, actor as Account)),
+  withPassword(contract.changePassword, ({ deps, actor, input, session }) =>
+    changePassword(deps, actor as Account, input.body, session.token),
+  ),
+  withPassword(contract.changeMail, ({ deps, actor, input }) => changeMail(deps, actor as Account, input.body)),
+  bind(contract.signOutElsewhere, ({ actor, session }) => signOutElsewhere(actor as Account, session.token)),
+  withPassword(contract.beginOneTimeCodes, async ({ deps, actor, input }) =>
+    beginOneTimeCodes(deps, await accountWithPassword(actor as Account, input.body.password)),
+  ),
+  bind(contract.confirmOneTimeCodes, async ({ deps, actor, input }) =>
+    confirmOneTimeCodes(deps, actor as Account, await ownAccount(actor as Account), input.body.code),
+  ),
+  withPassword(contract.dropOneTimeCodes, async ({ deps, actor, input }) =>
+    dropOneTimeCodes(deps, actor as Account, await accountWithPassword(actor as Account, input.body.password)),
+  ),
 ]
+
+/** An act for which the password is given again. Guessing is slowed down; the count stays when the act is refused. */
+function withPassword<E extends Endpoint>(endpoint: E, handle: (call: Call<E>) => Promise<Reply<E>>) {
+  const guarded = async (call: Call<E>) => {
+    const { deps, actor } = call
+    await countAttempt(deps, `password again ${(actor as Account).id}`, 10, 900)
+    const reply = await inTransaction(deps.sequelize, () => handle(call))
+    await forgetAttempts(deps, `password again ${(actor as Account).id}`)
+    return reply
+  }
+  return bind(endpoint, guarded, { transaction: false })
+}
 
 const faceOf = ({ config }: Deps, actor: Actor, csrf: string) => ({
   csrf,

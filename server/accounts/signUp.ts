@@ -1,13 +1,13 @@
-import { hash } from '@node-rs/argon2'
 import { v7 as uuid } from 'uuid'
 import type { signUp as contract } from '#contract/accounts'
 import type { Input } from '#contract/endpoint'
 import { recordEvent } from '../audit/record'
 import type { Actor, Deps } from '../deps'
 import { invalidField } from '../http/problems'
-import { newToken } from '../http/tokens'
 import { queueMail } from '../messages/queueMail'
-import { Account, AccountLink } from './model'
+import { newLink } from './links'
+import { Account } from './model'
+import { hashOfNewPassword } from './password'
 
 const linkHours = 48
 
@@ -19,11 +19,9 @@ export async function signUp(deps: Deps, actor: Actor, input: Input<typeof contr
   const mail = input.mail.trim().toLowerCase()
   const name = input.name.trim()
   if (name === '') throw invalidField('/body/name', 'Give the name you go by.')
-  if (input.password.toLowerCase().includes(mail.split('@')[0]!))
-    throw invalidField('/body/password', 'The password holds your mail address. Choose another.')
   const known = await Account.findOne({ where: { mail } })
   // Hash in both cases, so that the time taken says nothing either.
-  const passwordHash = await hash(input.password)
+  const passwordHash = await hashOfNewPassword(input.password, [name, mail])
   if (known?.confirmedAt) {
     await queueMail(deps, {
       to: { name: known.name, mail },
@@ -43,14 +41,8 @@ export async function signUp(deps: Deps, actor: Actor, input: Input<typeof contr
         confirmedAt: null,
         createdAt: deps.clock.now(),
       })
-  const { token, tokenHash } = newToken()
   const next = input.next?.startsWith('/') && !input.next.startsWith('//') ? input.next : null
-  await AccountLink.create({
-    tokenHash,
-    accountId: account.id,
-    next,
-    expiresAt: new Date(deps.clock.now().getTime() + linkHours * 3_600_000),
-  })
+  const token = await newLink(deps, account.id, 'confirm', { hours: linkHours, next })
   await queueMail(deps, {
     to: { name, mail },
     subject: 'Confirm your address',

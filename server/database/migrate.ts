@@ -2,10 +2,12 @@ import type { Sequelize } from 'sequelize'
 import { SequelizeStorage, Umzug } from 'umzug'
 import { up as first } from './migrations/001-first'
 import { up as rules } from './migrations/002-rules'
+import { up as accounts } from './migrations/003-accounts'
 
 const migrations = [
   { name: '001-first', statements: first },
   { name: '002-rules', statements: rules },
+  { name: '003-accounts', statements: accounts },
 ]
 
 /** Brings the database to the newest shape; safe to call from several copies, since each step is recorded. */

@@ -50,7 +50,9 @@ function Desk() {
           <Key letter="Ctrl K" />
         </button>
         {data && <DeskClock today={data.today} />}
-        <span className="font-semibold max-md:hidden">{account?.name}</span>
+        <Link to="/account" className="font-semibold hover:underline max-md:hidden">
+          {account?.name}
+        </Link>
         <button type="button" onClick={() => void signOut.act({})} className="opacity-80 hover:underline">
           Sign out
         </button>

@@ -32,7 +32,12 @@ export function PortalFrame() {
                   My applications
                 </Link>
               )}
-              <span className="hidden font-semibold sm:inline">{account.name}</span>
+              <Link to="/account" className="font-semibold hover:underline">
+                <span className="max-sm:sr-only">{account.name}</span>
+                <span className="sm:hidden" aria-hidden>
+                  Account
+                </span>
+              </Link>
               <button type="button" onClick={leave} className="text-ink-2 hover:underline">
                 Sign out
               </button>

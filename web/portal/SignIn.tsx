@@ -12,9 +12,10 @@ export function SignIn() {
   const navigate = useNavigate()
   const { demo } = useSession()
   const { act, busy, problem } = useAct('signIn')
-  const { register, handleSubmit } = useForm({ defaultValues: { mail: '', password: '' } })
-  const enter = handleSubmit(async (body) => {
-    const session = await act({ body })
+  const { register, handleSubmit } = useForm({ defaultValues: { mail: '', password: '', code: '' } })
+  const codeWanted = problem?.code === 'code-needed' || problem?.code === 'wrong-code'
+  const enter = handleSubmit(async ({ code, ...body }) => {
+    const session = await act({ body: code ? { ...body, code } : body })
     if (!session) return
     const staff = session.account?.roles.some((role) => role !== 'candidate')
     navigate(
@@ -34,12 +35,25 @@ export function SignIn() {
           {...register('mail')}
         />
         <TextField label="Password" type="password" autoComplete="current-password" {...register('password')} />
+        {codeWanted && (
+          <TextField
+            label="Code of your authenticator app, or a recovery code"
+            autoComplete="one-time-code"
+            inputMode="text"
+            {...register('code')}
+          />
+        )}
         <ProblemNote problem={problem} />
         <Button kind="main" type="submit" busy={busy}>
           Sign in
         </Button>
       </form>
-      <p className="mt-4 text-ink-2">
+      <p className="mt-4">
+        <Link to="/forgotten" className="font-semibold text-confirmed">
+          Password forgotten
+        </Link>
+      </p>
+      <p className="mt-2 text-ink-2">
         No account yet?{' '}
         <Link to={`/sign-up?${search}`} className="font-semibold text-confirmed">
           Make one

@@ -109,6 +109,15 @@ export function VacancyPage() {
           </dl>
           <div className="no-print mt-4">
             <Begin slug={slug} open={vacancy.open} mine={vacancy.mine} />
+            {!vacancy.mine && (
+              <p className="mt-3 border-line border-t pt-3 text-[0.93em]">
+                Not sure?{' '}
+                <Link to={`/vacancies/${slug}/fit`} className="font-semibold text-confirmed">
+                  Would I fit?
+                </Link>{' '}
+                A few questions, nothing is kept.
+              </p>
+            )}
           </div>
         </Sheet>
       </aside>

@@ -172,9 +172,9 @@ export function CheckList({ label, help, error, options, value, onChange, hidden
   return (
     <fieldset>
       <legend className={hidden ? 'sr-only' : 'mb-1.5 font-semibold text-[0.93em]'}>{label}</legend>
-      <div className="flex flex-wrap gap-x-4 gap-y-1">
+      <div className="flex flex-wrap gap-x-4 gap-y-1.5">
         {options.map((option) => (
-          <label key={option.value} className="flex items-center gap-2">
+          <label key={option.value} className="flex min-h-6 items-center gap-2">
             <input
               type="checkbox"
               className="accent-confirmed"

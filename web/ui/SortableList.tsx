@@ -82,7 +82,7 @@ function Item({ id, name, children }: { id: string; name: string; children: (gri
       {...attributes}
       {...listeners}
       aria-label={`Move ${name}`}
-      className="cursor-grab touch-none rounded-sheet p-0.5 text-ink-3 hover:text-ink"
+      className="grid size-6 shrink-0 cursor-grab touch-none place-items-center rounded-sheet text-ink-3 hover:text-ink"
     >
       <GripVertical size={15} aria-hidden />
     </button>

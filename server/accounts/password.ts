@@ -1,0 +1,38 @@
+import { hash } from '@node-rs/argon2'
+import { ZxcvbnFactory } from '@zxcvbn-ts/core'
+import * as common from '@zxcvbn-ts/language-common'
+import * as english from '@zxcvbn-ts/language-en'
+import { invalidField } from '../http/problems'
+
+const judge = new ZxcvbnFactory({
+  graphs: common.adjacencyGraphs,
+  dictionary: { ...common.dictionary, ...english.dictionary },
+  translations: english.translations,
+})
+
+/** Of 0 to 4; 3 stands against ten billion guesses. */
+const leastScore = 3
+
+/**
+ * The hash of a new password. Throws a problem where it is easily guessed: a common password, or one made of what is known
+ * of the person. How it is composed does not matter. Method: zxcvbn (Wheeler 2016).
+ */
+export async function hashOfNewPassword(
+  password: string,
+  known: readonly string[],
+  pointer = '/body/password',
+): Promise<string> {
+  const words = known.flatMap((text) => [text, ...text.split(/[\s@.-]+/)]).filter(({ length }) => length > 2)
+  const lower = password.toLowerCase()
+  if (words.some((word) => word.length > 4 && lower.includes(word.toLowerCase())))
+    throw invalidField(pointer, 'The password holds your name or mail address. Choose another.')
+  const { score, feedback } = judge.check(password.slice(0, 100), words)
+  if (score < leastScore) {
+    const why = feedback.warning ? `${feedback.warning} ` : ''
+    throw invalidField(
+      pointer,
+      `This password is easily guessed. ${why}A few unrelated words are hard to guess and easy to keep.`,
+    )
+  }
+  return hash(password)
+}

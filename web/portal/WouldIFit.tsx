@@ -1,0 +1,147 @@
+import { useState } from 'react'
+import { Link, useParams } from 'react-router'
+import { knownFacts } from '#core/conditions/vocabulary'
+import type { Requirement } from '#core/requirements/requirement'
+import { type FitLine, factsThatDecide, fitOf, type SelfCheck } from '#core/rules/fit'
+import { requirementSentence } from '#core/words/requirements'
+import { api } from '../api'
+import { AnswerField } from '../ui/answers/AnswerField'
+import { Choice } from '../ui/Field'
+import { Sheet } from '../ui/Sheet'
+import { Waiting } from '../ui/Waiting'
+
+const verdicts = {
+  fits: { words: 'Yes, this fits, as far as you have said.', look: 'bg-confirmed-wash text-confirmed' },
+  'does not fit': { words: 'As things stand, no.', look: 'bg-contradicted-wash text-contradicted' },
+  open: { words: 'That depends on what is still open below.', look: 'bg-soon-wash text-soon-ink' },
+} as const
+
+/** A self-check of the few facts that decide, by the vacancy's own conditions. It is computed here; nothing is sent or kept. */
+export function WouldIFit() {
+  const { slug = '' } = useParams()
+  const { data: vacancy, error, refetch } = api.endpoints.readVacancy.useQuery({ params: { slug } })
+  const [said, setSaid] = useState<SelfCheck>({ answers: {}, holds: {} })
+  if (!vacancy) return <Waiting error={error} onRetry={refetch} />
+  const { questions, held } = factsThatDecide(vacancy)
+  const { verdict, lines } = fitOf(vacancy, said)
+  const known = knownFacts(vacancy.form, vacancy.names)
+  const nameOf = (key: string) =>
+    vacancy.names[key] ?? lines.find(({ requirement }) => requirement.key === key)?.requirement.title ?? key
+  const against = lines.filter(({ state }) => state === 'does not fit')
+  const open = lines.filter(({ state }) => state === 'open')
+  const needless = new Set(
+    lines.filter(({ state }) => state === 'not needed').map(({ requirement }) => requirement.key),
+  )
+  return (
+    <main className="mx-auto grid max-w-[1000px] gap-x-8 gap-y-5 px-4 py-7 sm:px-7 lg:grid-cols-[minmax(0,1fr)_320px]">
+      <div className="min-w-0">
+        <p className="mb-2">
+          <Link to={`/vacancies/${slug}`} className="text-confirmed">
+            {vacancy.title}
+          </Link>
+        </p>
+        <h1 className="text-[2em]">Would I fit?</h1>
+        <p className="mb-4 max-w-[62ch] text-ink-2">
+          These few facts decide, by the same rules that judge an application. What you choose here stays on this page;
+          nothing is sent or kept.
+        </p>
+        {questions.length + held.length === 0 && <p>Nothing has to be known beforehand. Anybody may apply.</p>}
+        <Sheet className="grid gap-5">
+          {questions.map((question) => (
+            <AnswerField
+              key={question.key}
+              question={{ ...question, required: true, blanks: [], help: undefined }}
+              value={said.answers[question.key] ?? ''}
+              onChange={(value) => setSaid({ ...said, answers: { ...said.answers, [question.key]: value } })}
+            />
+          ))}
+          {held
+            .filter(({ key }) => !needless.has(key))
+            .map((requirement) => (
+              <Choice
+                key={requirement.key}
+                name={requirement.key}
+                label={`Do you have: ${heldWords(requirement, nameOf)}?`}
+                value={said.holds[requirement.key] ?? ''}
+                onChange={(value) =>
+                  setSaid({ ...said, holds: { ...said.holds, [requirement.key]: value as 'yes' | 'no' } })
+                }
+                options={[
+                  { value: 'yes', label: 'Yes' },
+                  { value: 'no', label: 'No' },
+                ]}
+              />
+            ))}
+        </Sheet>
+      </div>
+      <aside aria-live="polite" className="lg:sticky lg:top-6 lg:self-start">
+        <p className={`rounded-sheet px-3 py-2 font-semibold text-[1.1em] ${verdicts[verdict].look}`}>
+          {verdicts[verdict].words}
+        </p>
+        <Lines
+          title="What speaks against it"
+          lines={against}
+          words={({ requirement }) => requirementSentence(requirement, nameOf, known)}
+        />
+        <Lines
+          title="Still open"
+          lines={open}
+          words={({ missing }) => `Say first: ${missing.map(nameOf).join(', ')}.`}
+        />
+        {verdict !== 'does not fit' && (
+          <p className="mt-3 text-[0.93em] text-ink-2">
+            What you say has to be proven later: by documents, and by those who issued them. The vacancy says which and
+            when.
+          </p>
+        )}
+        <p className="mt-3">
+          <Link to={`/vacancies/${slug}`} className="font-semibold text-confirmed">
+            Back to the vacancy
+          </Link>
+        </p>
+      </aside>
+    </main>
+  )
+}
+
+/** What a requirement asks for, without its gate and proof. */
+function heldWords(requirement: Requirement, nameOf: (key: string) => string) {
+  const { validStartPlusDays } = requirement
+  const plain = {
+    ...requirement,
+    rung: 'claimed' as const,
+    paper: undefined,
+    when: undefined,
+    exempt: undefined,
+    validStartPlusDays: undefined,
+  }
+  const words = requirementSentence(plain, nameOf)
+    .replace(/, (when you apply|before .*)\.$/, '')
+    .replace(/^./, (letter) => letter.toLowerCase())
+  return validStartPlusDays === undefined ? words : `${words}, valid beyond the first day`
+}
+
+function Lines({
+  title,
+  lines,
+  words,
+}: {
+  title: string
+  lines: readonly FitLine[]
+  words: (line: FitLine) => string
+}) {
+  if (lines.length === 0) return null
+  return (
+    <section className="mt-3">
+      <h2 className="text-[1.15em]">{title}</h2>
+      <ul className="divide-y divide-line">
+        {lines.map((line) => (
+          <li key={line.requirement.key} className="py-1.5">
+            <span className="font-semibold">{line.requirement.title}</span>
+            <span className="block text-[0.93em] text-ink-2">{words(line)}</span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  )
+}

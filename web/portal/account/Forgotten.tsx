@@ -1,0 +1,113 @@
+import { useState } from 'react'
+import { useNavigate, useParams } from 'react-router'
+import { Button } from '../../ui/Button'
+import { TextField } from '../../ui/Field'
+import { faultAt, ProblemNote } from '../../ui/ProblemNote'
+import { useAct } from '../../useAct'
+import { AccountSheet } from '../AccountSheet'
+
+/** Asks for a link to set a new password. */
+export function Forgotten() {
+  const { act, busy, problem } = useAct('askReset')
+  const [mail, setMail] = useState('')
+  const [sent, setSent] = useState(false)
+  if (sent)
+    return (
+      <AccountSheet title="Look into your mailbox">
+        <p>
+          If <strong>{mail}</strong> belongs to an account, a link to set a new password is on its way. It works for two
+          hours.
+        </p>
+      </AccountSheet>
+    )
+  return (
+    <AccountSheet title="Password forgotten">
+      <form
+        className="grid gap-4"
+        noValidate
+        onSubmit={(event) => {
+          event.preventDefault()
+          void act({ body: { mail } }).then((done) => done && setSent(true))
+        }}
+      >
+        <TextField
+          label="Mail address"
+          type="email"
+          autoComplete="username"
+          value={mail}
+          onChange={(event) => setMail(event.target.value)}
+          error={faultAt(problem, 'mail')}
+        />
+        <ProblemNote problem={problem?.faults ? undefined : problem} />
+        <Button kind="main" type="submit" busy={busy}>
+          Send me a link
+        </Button>
+      </form>
+    </AccountSheet>
+  )
+}
+
+/** Sets a new password by the link of a mail. */
+export function NewPassword() {
+  const { token = '' } = useParams()
+  const { act, busy, problem } = useAct('resetPassword')
+  const [password, setPassword] = useState('')
+  const navigate = useNavigate()
+  return (
+    <AccountSheet title="Set a new password">
+      <form
+        className="grid gap-4"
+        noValidate
+        onSubmit={(event) => {
+          event.preventDefault()
+          void act({ body: { token, password } }).then((done) => done && navigate('/sign-in'))
+        }}
+      >
+        <TextField
+          label="New password"
+          type="password"
+          autoComplete="new-password"
+          help="At least 12 characters. A few unrelated words are hard to guess and easy to keep. You will be signed out everywhere."
+          value={password}
+          onChange={(event) => setPassword(event.target.value)}
+          error={faultAt(problem, 'password')}
+        />
+        <ProblemNote problem={problem?.faults ? undefined : problem} />
+        <Button kind="main" type="submit" busy={busy}>
+          Set it
+        </Button>
+      </form>
+    </AccountSheet>
+  )
+}
+
+/** One side of a change of mail address. */
+export function MailChange() {
+  const { token = '' } = useParams()
+  const { act, busy, problem } = useAct('confirmMailChange')
+  const [said, setSaid] = useState<string>()
+  const agree = async () => {
+    const done = await act({ body: { token } })
+    if (done)
+      setSaid(
+        done.changed
+          ? 'Your address is changed. Use it from now on to sign in.'
+          : `Thank you. We are still waiting for ${done.waitingFor}.`,
+      )
+  }
+  return (
+    <AccountSheet title="Change of your mail address">
+      {said ? (
+        <p role="status">{said}</p>
+      ) : (
+        <>
+          <p className="mb-4">It is changed once both the old and the new address have agreed.</p>
+          <ProblemNote problem={problem} />
+          <Button kind="main" busy={busy} onClick={() => void agree()}>
+            Agree
+          </Button>
+        </>
+      )}
+    </AccountSheet>
+  )
+}

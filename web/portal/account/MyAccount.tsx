@@ -1,0 +1,251 @@
+import QRCode from 'qrcode'
+import { type ReactNode, useEffect, useState } from 'react'
+import { Navigate } from 'react-router'
+import { api } from '../../api'
+import { Button } from '../../ui/Button'
+import { TextField } from '../../ui/Field'
+import { faultAt, ProblemNote } from '../../ui/ProblemNote'
+import { Sheet } from '../../ui/Sheet'
+import { Waiting } from '../../ui/Waiting'
+import { useAct } from '../../useAct'
+import { useSession } from '../../useSession'
+
+/** One's own account: password, address, one-time codes, and where it is signed in. */
+export function MyAccount() {
+  const { ready, account: signedIn } = useSession()
+  const {
+    data: account,
+    error,
+    refetch,
+  } = api.endpoints.readAccount.useQuery({}, { skip: !signedIn, refetchOnMountOrArgChange: true })
+  if (!ready) return <Waiting />
+  if (!signedIn) return <Navigate to="/sign-in?next=/account" replace />
+  if (!account) return <Waiting error={error} onRetry={refetch} />
+  return (
+    <main className="mx-auto grid max-w-[760px] gap-4 px-4 py-7 sm:px-7">
+      <div>
+        <h1 className="text-[2em]">Your account</h1>
+        <p className="text-ink-2">
+          {account.name}, {account.mail}
+        </p>
+      </div>
+      <Codes on={account.codesOn} left={account.recoveryCodesLeft} />
+      <Password />
+      <MailAddress now={account.mail} moving={account.newMail} />
+      <Elsewhere sessions={account.sessions} />
+    </main>
+  )
+}
+
+function Part({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <Sheet>
+      <h2 className="mb-2 text-[1.3em]">{title}</h2>
+      {children}
+    </Sheet>
+  )
+}
+
+type AgainProps = { act: string; busy: boolean; onGiven: (password: string) => void; fault?: string; grave?: boolean }
+
+/** The password once more, before something that matters. */
+function PasswordAgain({ act, busy, onGiven, fault, grave }: AgainProps) {
+  const [password, setPassword] = useState('')
+  return (
+    <form
+      className="grid gap-3 sm:grid-cols-[1fr_auto] sm:items-end"
+      onSubmit={(event) => {
+        event.preventDefault()
+        onGiven(password)
+      }}
+    >
+      <TextField
+        label="Your password"
+        type="password"
+        autoComplete="current-password"
+        value={password}
+        onChange={(event) => setPassword(event.target.value)}
+        error={fault}
+      />
+      <Button kind={grave ? 'grave' : 'main'} type="submit" busy={busy} disabled={password === ''}>
+        {act}
+      </Button>
+    </form>
+  )
+}
+
+function Codes({ on, left }: { on: boolean; left: number }) {
+  const begin = useAct('beginOneTimeCodes')
+  const confirm = useAct('confirmOneTimeCodes')
+  const drop = useAct('dropOneTimeCodes')
+  const [setUp, setSetUp] = useState<{ secret: string; address: string }>()
+  const [picture, setPicture] = useState<string>()
+  const [code, setCode] = useState('')
+  const [codes, setCodes] = useState<string[]>()
+  useEffect(() => {
+    if (setUp) void QRCode.toDataURL(setUp.address, { margin: 1, width: 176 }).then(setPicture)
+  }, [setUp])
+  if (codes)
+    return (
+      <Part title="Your recovery codes">
+        <p className="mb-2">
+          Each opens your account once, if your phone is lost. They are shown this once; write them down or print them.
+        </p>
+        <ul className="grid grid-cols-2 gap-x-6 gap-y-1 font-mono sm:grid-cols-3">
+          {codes.map((text) => (
+            <li key={text}>{text}</li>
+          ))}
+        </ul>
+        <Button className="mt-3" onClick={() => setCodes(undefined)}>
+          I have kept them
+        </Button>
+      </Part>
+    )
+  if (on)
+    return (
+      <Part title="One-time codes">
+        <p className="mb-2">Switched on. {left === 1 ? 'One recovery code is' : `${left} recovery codes are`} left.</p>
+        <PasswordAgain
+          act="Switch them off"
+          grave
+          busy={drop.busy}
+          fault={faultAt(drop.problem, 'password')}
+          onGiven={(password) => void drop.act({ body: { password } })}
+        />
+        <ProblemNote problem={drop.problem?.faults ? undefined : drop.problem} />
+      </Part>
+    )
+  if (setUp)
+    return (
+      <Part title="One-time codes">
+        <div className="grid gap-4 sm:grid-cols-[180px_1fr]">
+          {picture && <img src={picture} alt="The QR code for your authenticator app" width={176} height={176} />}
+          <div>
+            <p>Scan this with an authenticator app, or type this secret into it:</p>
+            <p className="my-1 break-all font-mono">{setUp.secret.replace(/(.{4})/g, '$1 ')}</p>
+            <form
+              className="mt-2 grid gap-3"
+              onSubmit={(event) => {
+                event.preventDefault()
+                void confirm.act({ body: { code } }).then((done) => {
+                  if (!done) return
+                  setCodes(done.recoveryCodes)
+                  setSetUp(undefined)
+                })
+              }}
+            >
+              <TextField
+                label="The code it shows now"
+                inputMode="numeric"
+                autoComplete="one-time-code"
+                value={code}
+                onChange={(event) => setCode(event.target.value)}
+                error={faultAt(confirm.problem, 'code')}
+              />
+              <ProblemNote problem={confirm.problem?.faults ? undefined : confirm.problem} />
+              <Button kind="main" type="submit" busy={confirm.busy} className="justify-self-start">
+                Switch them on
+              </Button>
+            </form>
+          </div>
+        </div>
+      </Part>
+    )
+  return (
+    <Part title="One-time codes">
+      <p className="mb-2">A code from an authenticator app on your phone, asked for beside the password. Optional.</p>
+      <PasswordAgain
+        act="Set them up"
+        busy={begin.busy}
+        fault={faultAt(begin.problem, 'password')}
+        onGiven={(password) => void begin.act({ body: { password } }).then((begun) => begun && setSetUp(begun))}
+      />
+      <ProblemNote problem={begin.problem?.faults ? undefined : begin.problem} />
+    </Part>
+  )
+}
+
+function Password() {
+  const { act, busy, problem } = useAct('changePassword')
+  const [next, setNext] = useState('')
+  const [done, setDone] = useState(false)
+  return (
+    <Part title="Password">
+      {done && (
+        <p role="status" className="mb-2 font-semibold text-confirmed">
+          It is changed, and you are signed out everywhere else.
+        </p>
+      )}
+      <div className="grid gap-3">
+        <TextField
+          label="New password"
+          type="password"
+          autoComplete="new-password"
+          help="At least 12 characters. A few unrelated words are hard to guess and easy to keep."
+          value={next}
+          onChange={(event) => setNext(event.target.value)}
+          error={faultAt(problem, 'next')}
+        />
+        <PasswordAgain
+          act="Change it"
+          busy={busy}
+          fault={faultAt(problem, 'password')}
+          onGiven={(password) =>
+            void act({ body: { password, next } }).then((changed) => {
+              if (!changed) return
+              setDone(true)
+              setNext('')
+            })
+          }
+        />
+        <ProblemNote problem={problem?.faults ? undefined : problem} />
+      </div>
+    </Part>
+  )
+}
+
+function MailAddress({ now, moving }: { now: string; moving: string | null }) {
+  const { act, busy, problem } = useAct('changeMail')
+  const [mail, setMail] = useState('')
+  return (
+    <Part title="Mail address">
+      {moving && (
+        <p role="status" className="mb-2 rounded-sheet bg-soon-wash px-3 py-2 text-soon-ink">
+          A link is on its way to {now} and to {moving}. The address changes once both have been opened.
+        </p>
+      )}
+      <div className="grid gap-3">
+        <TextField
+          label="New address"
+          type="email"
+          autoComplete="email"
+          value={mail}
+          onChange={(event) => setMail(event.target.value)}
+          error={faultAt(problem, 'mail')}
+        />
+        <PasswordAgain
+          act="Send the links"
+          busy={busy}
+          fault={faultAt(problem, 'password')}
+          onGiven={(password) => void act({ body: { password, mail } }).then((done) => done && setMail(''))}
+        />
+        <ProblemNote problem={problem?.faults ? undefined : problem} />
+      </div>
+    </Part>
+  )
+}
+
+function Elsewhere({ sessions }: { sessions: number }) {
+  const { act, busy, problem } = useAct('signOutElsewhere')
+  return (
+    <Part title="Where you are signed in">
+      <p className="mb-2">{sessions <= 1 ? 'Only here.' : `In ${sessions} places, this one among them.`}</p>
+      {sessions > 1 && (
+        <Button busy={busy} onClick={() => void act({})}>
+          Sign out everywhere else
+        </Button>
+      )}
+      <ProblemNote problem={problem} />
+    </Part>
+  )
+}
