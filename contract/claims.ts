@@ -16,6 +16,25 @@ export const StudyDetails = Type.Object({
   number: ShortText,
   from: PartialDay,
   to: End,
+  marks: Type.Optional(
+    Type.Object({
+      scale: Type.String({ maxLength: 40 }),
+      terms: Type.Array(
+        Type.Object({
+          name: ShortText,
+          courses: Type.Array(
+            Type.Object({
+              title: ShortText,
+              credits: Type.Number({ minimum: 0, maximum: 400 }),
+              mark: Type.String({ maxLength: 12 }),
+            }),
+            { maxItems: 60 },
+          ),
+        }),
+        { maxItems: 24 },
+      ),
+    }),
+  ),
 })
 
 export const activities = [

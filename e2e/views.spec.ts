@@ -9,7 +9,15 @@ const fitsAcross = async (page: Page) =>
 
 test('the public pages are accessible, and fit a phone', async ({ browser }) => {
   const page = await windowOf(browser)
-  for (const place of ['/', '/vacancies/cableway-electrical-supervisor', '/sign-in', '/sign-up', '/nowhere-at-all']) {
+  for (const place of [
+    '/',
+    '/vacancies/cableway-electrical-supervisor',
+    '/vacancies/rescue-lead/fit',
+    '/forgotten',
+    '/sign-in',
+    '/sign-up',
+    '/nowhere-at-all',
+  ]) {
     await page.goto(place)
     await page.locator('h1').first().waitFor()
     await page.waitForLoadState('networkidle')

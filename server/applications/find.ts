@@ -54,14 +54,22 @@ export const activeApplications = (after: string | undefined, most: number): Pro
     limit: most,
   })
 
-const judged = ['id', 'candidateId', 'reference', 'stage', 'answers', 'targetStart', 'rulesVersion']
+const judged: (keyof InProgress)[] = [
+  'id',
+  'candidateId',
+  'reference',
+  'stage',
+  'answers',
+  'targetStart',
+  'rulesVersion',
+]
 
 /** The applications of a vacancy that are being written or worked on, and a way through them by key, as plain rows. */
 export function inProgress(vacancyId: string) {
   const where = { vacancyId, stage: ['being written', ...activeStages] }
   return {
     count: () => Application.count({ where }),
-    page: (after: string, most: number) =>
+    page: (after: string, most: number): Promise<InProgress[]> =>
       Application.findAll({
         where: { ...where, id: { [Op.gt]: after } },
         order: ['id'],
@@ -74,6 +82,12 @@ export function inProgress(vacancyId: string) {
 
 export const sentApplicationsOf = (vacancyId: string, most: number): Promise<Application[]> =>
   Application.findAll({ where: { vacancyId, stage: [...activeStages] }, order: ['id'], limit: most })
+
+/** An application on its way, as far as it is judged by. */
+export type InProgress = Pick<
+  Application,
+  'id' | 'candidateId' | 'reference' | 'stage' | 'answers' | 'targetStart' | 'rulesVersion'
+>
 
 /** How many applications of a vacancy were sent under each version of its rules. */
 export async function sentByRulesVersion(vacancyId: string): Promise<Map<number, number>> {

@@ -5,7 +5,7 @@ import { answeredKeys, factsOfAnswers } from '#core/form/answer'
 import type { ClaimFacts, FileFacts } from '#core/requirements/requirement'
 import type { Rules } from '#core/rules/rules'
 import type { Term } from '#core/validity/validity'
-import type { Application } from '../applications/model'
+import type { InProgress } from '../applications/find'
 import { claimsOfAll } from '../claims/face'
 import { labelOf } from '../claims/label'
 import type { Claim } from '../claims/model'
@@ -32,8 +32,8 @@ const judged: (keyof Claim['_attributes'])[] = ['id', 'candidateId', 'kind', 'de
  */
 export async function loadFiles(
   { clock }: Pick<Deps, 'clock'>,
-  applications: readonly Application[],
-  rulesOf: (application: Application) => Pick<Rules, 'form'>,
+  applications: readonly InProgress[],
+  rulesOf: (application: InProgress) => Pick<Rules, 'form'>,
 ): Promise<Map<string, LoadedFile>> {
   const applicationIds = applications.map(({ id }) => id)
   const where = { applicationId: applicationIds }

@@ -7,8 +7,7 @@ import type { Gate, Requirement } from '#core/requirements/requirement'
 import { effectOf, unchangedKeys } from '#core/rules/effect'
 import { type Rules, requirementsIn } from '#core/rules/rules'
 import { candidateNames } from '../accounts/candidate'
-import { inProgress } from '../applications/find'
-import type { Application } from '../applications/model'
+import { type InProgress, inProgress } from '../applications/find'
 import { type LoadedFile, loadFiles } from '../hiring/facts'
 import { DryRun, type DryRunCount, DryRunRow } from './model'
 import { publishedRules } from './versions'
@@ -19,7 +18,7 @@ const breath = 50
 /** A version that applications were sent under, and what it has in common with the new rules. */
 type Before = { rules: Rules; requirements: Requirement[]; sameForm: boolean; unchanged: ReadonlySet<string> }
 type Found = InferCreationAttributes<DryRunRow>
-type Page = { rows: Application[]; files: Map<string, LoadedFile>; names: Map<string, string> }
+type Page = { rows: InProgress[]; files: Map<string, LoadedFile>; names: Map<string, string> }
 const stillWriting = 'Somebody still writing'
 
 /**
@@ -37,8 +36,7 @@ export async function computeDryRun(id: string, currentVersion: number) {
   const clock = { today: () => today, now: () => new Date() }
   const after = { rules: run.rules, requirements: requirementsIn(run.rules) }
   const before = new Map<number, Before>()
-  const versionOf = ({ stage, rulesVersion }: Application) =>
-    stage === 'being written' ? currentVersion : rulesVersion
+  const versionOf = ({ stage, rulesVersion }: InProgress) => (stage === 'being written' ? currentVersion : rulesVersion)
   const counts = new Map<string, DryRunCount>()
   let affected = 0
   let done = 0
@@ -59,12 +57,12 @@ export async function computeDryRun(id: string, currentVersion: number) {
     ])
     return { rows, files, names }
   }
-  const rulesOf = (application: Application) => before.get(versionOf(application))!
+  const rulesOf = (application: InProgress) => before.get(versionOf(application))!
   for (let next: Promise<Page> | undefined = load(''); next; ) {
     const { rows, files, names }: Page = await next
     // The database reads the next page while this one is judged.
     next = rows.length < page ? undefined : load(rows.at(-1)!.id)
-    const judge = (application: Application) => {
+    const judge = (application: InProgress) => {
       const { facts } = files.get(application.id)!
       const own = rulesOf(application)
       const readAnew = own.sameForm

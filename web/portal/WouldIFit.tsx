@@ -86,7 +86,9 @@ export function WouldIFit() {
         <Lines
           title="Still open"
           lines={open}
-          words={({ missing }) => `Say first: ${missing.map(nameOf).join(', ')}.`}
+          words={({ missing, requirement }) =>
+            missing[0] === requirement.key ? 'Not said yet.' : `Depends on: ${missing.map(nameOf).join(', ')}`
+          }
         />
         {verdict !== 'does not fit' && (
           <p className="mt-3 text-[0.93em] text-ink-2">

@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import type { File } from '#contract/desk'
 import { writeWhen } from '#core/dates/write'
+import { marksWords } from '#core/words/grades'
 import { Button } from '../../ui/Button'
 import { Paper } from '../../ui/Paper'
 import { ProblemNote } from '../../ui/ProblemNote'
@@ -84,6 +85,9 @@ export function ClaimProof({ file, claim }: { file: File; claim: FileClaim }) {
         <div className="px-3.5 pt-2.5 pb-2">
           <h2 className="text-[18px]">{claim.label}</h2>
           <p className="text-[12.5px] text-ink-2">{headline(claim)}</p>
+          {claim.details.kind === 'study' && claim.details.marks && (
+            <p className="text-[12.5px]">Marks as claimed: {marksWords(claim.details.marks)}</p>
+          )}
         </div>
         <ComparisonTable comparison={proof.comparison} asked={proof.enquiries.length > 0} />
         <p className="border-line border-b bg-sheet px-3.5 py-2">

@@ -3,6 +3,7 @@ import type { Draft } from '#contract/applications'
 import type { Claim, ClaimDetails } from '#contract/claims'
 import { writeWhen } from '#core/dates/write'
 import { studyFields, studyLevels } from '#core/requirements/catalogue'
+import { marksWords } from '#core/words/grades'
 import { Button } from '../../ui/Button'
 import { DateField } from '../../ui/DateField'
 import { SelectField, TextField } from '../../ui/Field'
@@ -10,6 +11,7 @@ import { ProblemNote } from '../../ui/ProblemNote'
 import { Sheet } from '../../ui/Sheet'
 import { ClaimActions } from './ClaimActions'
 import { Documents } from './Documents'
+import { MarksEditor } from './MarksEditor'
 import { SourcePicker } from './SourcePicker'
 import { useClaimEditor } from './useClaimEditor'
 
@@ -79,6 +81,7 @@ function StudyFace({ claim }: { claim: Claim }) {
           </>
         )}
       </p>
+      {claim.details.marks && <p className="text-ink-2">{marksWords(claim.details.marks)}</p>}
     </div>
   )
 }
@@ -156,6 +159,9 @@ function StudyEditor({ draftId, claim, onDone }: { draftId: string; claim?: Clai
           onChange={(event) => set('number', event.target.value)}
           help="As printed on it, with letters and signs."
         />
+        <div className="sm:col-span-2">
+          <MarksEditor marks={details.marks} onChange={(marks) => set('marks', marks)} />
+        </div>
         <div className="sm:col-span-2">
           <ProblemNote problem={problem} />
           <div className="mt-1 flex gap-3">

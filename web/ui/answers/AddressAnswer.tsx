@@ -1,7 +1,7 @@
 import type { Parts } from '#core/form/answer'
 import { api } from '../../api'
 import { SelectField, TextField } from '../Field'
-import type { AnswerProps } from './AnswerField'
+import type { AnswerProps } from './answerProps'
 import { countries } from './countries'
 
 type Props = Omit<AnswerProps, 'value'> & { value: Parts }

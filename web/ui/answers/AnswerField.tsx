@@ -1,20 +1,13 @@
 import { type AnswerValue, isBlank, type Parts } from '#core/form/answer'
-import type { Question } from '#core/form/form'
 import { masked } from '#core/words/form'
 import { DateField } from '../DateField'
 import { CheckList, Choice, LongField, SelectField, TextField } from '../Field'
 import { AddressAnswer, CountryAndRegion } from './AddressAnswer'
+import type { AnswerProps } from './answerProps'
 import { BlankChoice } from './BlankChoice'
 import { countries } from './countries'
 import { RankedAnswer } from './RankedAnswer'
 import { RecordsAnswer } from './RecordsAnswer'
-
-export type AnswerProps = {
-  question: Question
-  value: AnswerValue
-  onChange: (value: AnswerValue) => void
-  error?: string
-}
 
 /** The place to answer one question, by its kind; with the honest blanks it allows beneath. */
 export function AnswerField(props: AnswerProps) {
@@ -94,7 +87,13 @@ function ByKind(props: AnswerProps) {
     case 'country and region':
       return <CountryAndRegion {...props} value={partsOf(value)} />
     case 'records':
-      return <RecordsAnswer {...props} value={Array.isArray(value) ? (value as readonly Parts[]) : []} />
+      return (
+        <RecordsAnswer
+          {...props}
+          value={Array.isArray(value) ? (value as readonly Parts[]) : []}
+          partOf={(part) => <AnswerField {...part} />}
+        />
+      )
     case 'declaration':
       return (
         <label className="flex items-start gap-2">

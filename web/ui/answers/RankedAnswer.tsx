@@ -1,5 +1,5 @@
 import { SortableList } from '../SortableList'
-import type { AnswerProps } from './AnswerField'
+import type { AnswerProps } from './answerProps'
 
 /** Choices in order of preference: chosen ones are moved, the others are taken up by name. */
 export function RankedAnswer({

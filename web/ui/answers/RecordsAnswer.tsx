@@ -1,6 +1,7 @@
+import type { ReactNode } from 'react'
 import type { Parts } from '#core/form/answer'
 import { Button } from '../Button'
-import { AnswerField, type AnswerProps } from './AnswerField'
+import type { AnswerProps } from './answerProps'
 
 /** A list of similar records, each answered by the same few questions. */
 export function RecordsAnswer({
@@ -8,7 +9,8 @@ export function RecordsAnswer({
   value,
   onChange,
   error,
-}: Omit<AnswerProps, 'value'> & { value: readonly Parts[] }) {
+  partOf,
+}: Omit<AnswerProps, 'value'> & { value: readonly Parts[]; partOf: (part: AnswerProps) => ReactNode }) {
   const put = (index: number, record: Parts) => onChange(value.map((other, at) => (at === index ? record : other)))
   return (
     <fieldset>
@@ -19,12 +21,13 @@ export function RecordsAnswer({
           <li key={index} className="rounded-sheet border border-line p-3">
             <div className="grid gap-3 sm:grid-cols-2">
               {(question.parts ?? []).map((part) => (
-                <AnswerField
-                  key={part.key}
-                  question={{ ...part, blanks: [] }}
-                  value={record[part.key] ?? ''}
-                  onChange={(next) => typeof next === 'string' && put(index, { ...record, [part.key]: next })}
-                />
+                <div key={part.key}>
+                  {partOf({
+                    question: { ...part, blanks: [] },
+                    value: record[part.key] ?? '',
+                    onChange: (next) => typeof next === 'string' && put(index, { ...record, [part.key]: next }),
+                  })}
+                </div>
               ))}
             </div>
             <Button

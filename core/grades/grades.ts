@@ -1,0 +1,175 @@
+/** How an institution marks: from its worst to its best mark, or by letters. Class limits are in per cent, best first. */
+export type Scale = {
+  name: string
+  classes: readonly { from: number; name: string }[]
+} & (
+  | { kind: 'numbers'; worst: number; best: number; pass: number }
+  | { kind: 'letters'; letters: readonly { letter: string; percent: number; passes: boolean }[] }
+)
+
+/** One course of a term. A mark of `passed` was given without a grade: its credits count, and weigh nothing. */
+export type Course = { title: string; credits: number; mark: string }
+export type Term = { name: string; courses: readonly Course[] }
+
+export type MarkFault = { term: number; course: number } & (
+  | { code: 'not-a-mark'; mark: string }
+  | { code: 'outside-the-scale'; mark: string }
+  | { code: 'no-credits' }
+)
+
+/** One line of the working: a course's mark as per cent, and what it adds. */
+export type Worked = {
+  term: string
+  title: string
+  credits: number
+  mark: string
+  percent: number | null
+  passed: boolean
+}
+
+export type Grades = {
+  /** Of all graded courses, weighted by their credits; `null` where nothing is graded. */
+  percent: number | null
+  /** The class of the scale the percentage falls into; `null` where it reaches none. */
+  class: string | null
+  creditsEarned: number
+  creditsGraded: number
+  working: Worked[]
+  faults: MarkFault[]
+}
+
+/** Percentages are rounded half up to this many places, once, at the end. */
+const places = 1
+
+/**
+ * The overall result of a course of study from its marks by term.
+ *
+ * A number is turned into per cent on the straight line from the worst mark (0 %) to the best (100 %), which serves
+ * rising scales (0 to 100, 0 to 4, 1 to 6) and falling ones (5 to 1) alike; a letter by the scale's own table. The
+ * overall percentage is the mean weighted by credits over all graded courses, failed ones included:
+ * sum(credits x percent) / sum(credits). It is rounded half up to one place, once, and the class is that of the rounded
+ * percentage.
+ *
+ * @returns the result with its working; marks that cannot be read are in `faults` and count nowhere
+ */
+export function overallOf(terms: readonly Term[], scale: Scale): Grades {
+  const working: Worked[] = []
+  const faults: MarkFault[] = []
+  terms.forEach((term, termAt) => {
+    term.courses.forEach(({ title, credits, mark }, courseAt) => {
+      const at = { term: termAt, course: courseAt }
+      const read = readMark(mark, scale)
+      if (!(credits > 0)) faults.push({ ...at, code: 'no-credits' })
+      else if ('code' in read) faults.push({ ...at, ...read })
+      else working.push({ term: term.name, title, credits, mark, ...read })
+    })
+  })
+  const graded = working.filter(({ percent }) => percent !== null)
+  const creditsGraded = sum(graded.map(({ credits }) => credits))
+  const weighted = sum(graded.map(({ credits, percent }) => credits * percent!))
+  const percent = creditsGraded > 0 ? roundHalfUp(weighted / creditsGraded) : null
+  return {
+    percent,
+    class: percent === null ? null : (scale.classes.find(({ from }) => percent >= from)?.name ?? null),
+    creditsEarned: sum(working.filter(({ passed }) => passed).map(({ credits }) => credits)),
+    creditsGraded,
+    working,
+    faults,
+  }
+}
+
+type Read = { percent: number | null; passed: boolean } | { code: 'not-a-mark' | 'outside-the-scale'; mark: string }
+
+function readMark(text: string, scale: Scale): Read {
+  const mark = text.trim()
+  if (mark.toLowerCase() === 'passed') return { percent: null, passed: true }
+  if (scale.kind === 'letters') {
+    const found = scale.letters.find(({ letter }) => letter.toLowerCase() === mark.toLowerCase())
+    return found ? { percent: found.percent, passed: found.passes } : { code: 'not-a-mark', mark }
+  }
+  const value = Number(mark.replace(',', '.'))
+  if (mark === '' || Number.isNaN(value)) return { code: 'not-a-mark', mark }
+  const { worst, best, pass } = scale
+  if (value < Math.min(worst, best) || value > Math.max(worst, best)) return { code: 'outside-the-scale', mark }
+  const rising = best > worst
+  return { percent: ((value - worst) / (best - worst)) * 100, passed: rising ? value >= pass : value <= pass }
+}
+
+const sum = (values: readonly number[]) => values.reduce((total, value) => total + value, 0)
+
+/** Half up: 66.65 becomes 66.7. A hair is added, since 66.65 is a little less in binary. */
+function roundHalfUp(value: number): number {
+  const factor = 10 ** places
+  return Math.floor(value * factor + 0.5 + 1e-9) / factor
+}
+
+/** Scales that institutions of the directory mark by, by key. */
+export const scales: Readonly<Record<string, Scale>> = {
+  percentage: {
+    name: '0 to 100 per cent',
+    kind: 'numbers',
+    worst: 0,
+    best: 100,
+    pass: 40,
+    classes: [
+      { from: 70, name: 'first class' },
+      { from: 60, name: 'upper second class' },
+      { from: 50, name: 'lower second class' },
+      { from: 40, name: 'third class' },
+    ],
+  },
+  'five to one': {
+    name: '5 (failed) to 1 (best)',
+    kind: 'numbers',
+    worst: 5,
+    best: 1,
+    pass: 4,
+    classes: [
+      { from: 87.5, name: 'with distinction' },
+      { from: 62.5, name: 'with merit' },
+      { from: 25, name: 'passed' },
+    ],
+  },
+  'zero to twenty': {
+    name: '0 to 20',
+    kind: 'numbers',
+    worst: 0,
+    best: 20,
+    pass: 10,
+    classes: [
+      { from: 80, name: 'très bien' },
+      { from: 70, name: 'bien' },
+      { from: 60, name: 'assez bien' },
+      { from: 50, name: 'passable' },
+    ],
+  },
+  'zero to four': {
+    name: '0 to 4 points',
+    kind: 'numbers',
+    worst: 0,
+    best: 4,
+    pass: 2,
+    classes: [
+      { from: 92.5, name: 'summa cum laude' },
+      { from: 87.5, name: 'magna cum laude' },
+      { from: 80, name: 'cum laude' },
+    ],
+  },
+  letters: {
+    name: 'A to F',
+    kind: 'letters',
+    letters: [
+      { letter: 'A', percent: 95, passes: true },
+      { letter: 'B', percent: 85, passes: true },
+      { letter: 'C', percent: 75, passes: true },
+      { letter: 'D', percent: 65, passes: true },
+      { letter: 'E', percent: 55, passes: true },
+      { letter: 'F', percent: 25, passes: false },
+    ],
+    classes: [
+      { from: 90, name: 'excellent' },
+      { from: 75, name: 'good' },
+      { from: 55, name: 'sufficient' },
+    ],
+  },
+}
