@@ -96,11 +96,26 @@ export const saveAnswers = endpoint({
 export const signPermission = endpoint({
   method: 'POST',
   path: '/api/my/applications/:id/permission',
-  summary: 'Sign the permission to check by typing one’s full name',
+  summary: 'Sign the permission to check by typing one’s full name and giving the password again',
   who: candidate,
   params: byId,
-  body: Type.Object({ fullName: Type.String({ minLength: 3, maxLength: 120 }), agreed: Type.Literal(true) }),
+  body: Type.Object({
+    fullName: Type.String({ minLength: 3, maxLength: 120 }),
+    password: Type.String({ minLength: 1, maxLength: 200 }),
+    agreed: Type.Literal(true),
+  }),
   reply: Done,
+  once: true,
+  tells: ['draft', 'status'],
+})
+
+export const withdrawPermission = endpoint({
+  method: 'POST',
+  path: '/api/my/applications/:id/permission/withdrawal',
+  summary: 'Withdraw the permission to check: open questions are called off, nothing more is asked',
+  who: candidate,
+  params: byId,
+  reply: Type.Object({ calledOff: Type.Integer() }),
   once: true,
   tells: ['draft', 'status'],
 })
@@ -140,7 +155,17 @@ const Status = Type.Object({
       key: Type.String(),
       title: Type.String(),
       why: Type.String(),
-      act: oneOf(['upload', 'renew', 'sit check', 'answer offer', 'do task', 'explain', 'pay', 'finish'] as const),
+      act: oneOf([
+        'upload',
+        'renew',
+        'sit check',
+        'answer offer',
+        'do task',
+        'explain',
+        'pay',
+        'sign',
+        'finish',
+      ] as const),
       target: Type.String(),
       minutes: orNull(Type.Integer()),
     }),
@@ -148,6 +173,9 @@ const Status = Type.Object({
   withOthers: Type.Array(Type.Object({ title: Type.String(), why: Type.String(), who: Type.String() })),
   done: Type.Array(Type.Object({ title: Type.String(), why: Type.String() })),
   claims: Type.Array(Claim),
+  permission: orNull(
+    Type.Object({ signedAt: Moment, asked: Type.Integer({ description: 'Questions open with sources' }) }),
+  ),
   offer: orNull(
     Type.Object({
       salary: Type.Integer(),

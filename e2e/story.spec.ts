@@ -80,6 +80,7 @@ test('from an open vacancy to the first day', async ({ browser }) => {
     await candidate.getByRole('link', { name: 'Next: Permission to check' }).click()
     await candidate.getByRole('checkbox', { name: 'I have read this and agree to it.' }).check()
     await candidate.getByLabel('Sign by typing your full name').fill(me.name)
+    await candidate.getByLabel('Your password').fill(me.password)
     await candidate.getByRole('button', { name: 'Sign', exact: true }).click()
     await expect(candidate.getByText(`Signed by ${me.name}`)).toBeVisible()
     await candidate.getByRole('link', { name: 'Next: Read through and send' }).click()

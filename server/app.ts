@@ -1,3 +1,4 @@
+import Router from '@koa/router'
 import Koa, { type Context, type Next } from 'koa'
 import compress from 'koa-compress'
 import helmet from 'koa-helmet'
@@ -7,6 +8,7 @@ import { openApi } from '#contract/openapi'
 import { ConditionSchema, RulesFile } from '#contract/rules'
 import { accountRoutes } from './accounts/routes'
 import { applicationRoutes } from './applications/routes'
+import { servePdfs } from './applications/servePdfs'
 import { auditRoutes } from './audit/routes'
 import { claimRoutes } from './claims/routes'
 import { currentClock } from './demo/clock'
@@ -50,8 +52,10 @@ export function makeApp(deps: Omit<Deps, 'clock'>): Koa {
     }),
   )
   app.use(compress({ threshold: 2048, br: false }))
-  const router = serve(routes, deps)
+  const router = new Router()
+  servePdfs(router, deps)
   serveDocuments(router, deps)
+  serve(router, routes, deps)
   router.get('/api/openapi.json', (ctx: Context) => {
     ctx.body = openApi(`Probatum for ${deps.config.operator}`, '1.0.0')
   })

@@ -238,7 +238,10 @@ export async function applied(
     body: await aPaper(),
   })
   const job = await candidate.done('addClaim', { body: { details: aJob(house) } })
-  await candidate.done('signPermission', { params: { id }, body: { fullName: `${given} ${family}`, agreed: true } })
+  await candidate.done('signPermission', {
+    params: { id },
+    body: { fullName: `${given} ${family}`, password: 'a-long-enough-secret', agreed: true },
+  })
   const { reference } = await candidate.done('sendApplication', { params: { id }, body: { version: 1 } })
   return { id, degreeId: degree.id, jobId: job.id, reference }
 }

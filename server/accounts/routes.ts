@@ -1,10 +1,9 @@
 import * as contract from '#contract/accounts'
 import { confirmMail, readSession, signIn, signOut, signUp } from '#contract/accounts'
-import type { Endpoint, Reply } from '#contract/endpoint'
 import { inTransaction } from '../database/connection'
 import type { Account, Actor, Deps } from '../deps'
-import { bind, type Call } from '../http/bind'
-import { countAttempt, forgetAttempts } from '../http/limits'
+import { bind } from '../http/bind'
+import { countAttempt } from '../http/limits'
 import { confirmMail as confirm } from './confirmMail'
 import {
   accountWithPassword,
@@ -21,6 +20,7 @@ import { beginOneTimeCodes, confirmOneTimeCodes, dropOneTimeCodes } from './oneT
 import { closeSession } from './session'
 import { signIn as enter } from './signIn'
 import { signUp as makeAccount } from './signUp'
+import { withPassword } from './withPassword'
 
 export const accountRoutes = [
   bind(readSession, async ({ deps, actor, csrf }) => faceOf(deps, actor, csrf())),
@@ -78,18 +78,6 @@ export const accountRoutes = [
     dropOneTimeCodes(deps, actor as Account, await accountWithPassword(actor as Account, input.body.password)),
   ),
 ]
-
-/** An act for which the password is given again. Guessing is slowed down; the count stays when the act is refused. */
-function withPassword<E extends Endpoint>(endpoint: E, handle: (call: Call<E>) => Promise<Reply<E>>) {
-  const guarded = async (call: Call<E>) => {
-    const { deps, actor } = call
-    await countAttempt(deps, `password again ${(actor as Account).id}`, 10, 900)
-    const reply = await inTransaction(deps.sequelize, () => handle(call))
-    await forgetAttempts(deps, `password again ${(actor as Account).id}`)
-    return reply
-  }
-  return bind(endpoint, guarded, { transaction: false })
-}
 
 const faceOf = ({ config }: Deps, actor: Actor, csrf: string) => ({
   csrf,

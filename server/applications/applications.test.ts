@@ -1,4 +1,4 @@
-import { aDegree, aJob, aPaper, applied, type House, openHouse, personAnswers } from '../../test/house'
+import { aDegree, aJob, aPaper, applied, type House, look, openHouse, personAnswers } from '../../test/house'
 import { Snapshot } from './model'
 
 let house: House
@@ -46,7 +46,10 @@ describe('an application being written', () => {
         }),
       },
     })
-    await candidate.done('signPermission', { params: { id }, body: { fullName: 'Nadia Left', agreed: true } })
+    await candidate.done('signPermission', {
+      params: { id },
+      body: { fullName: 'Nadia Left', password: 'a-long-enough-secret', agreed: true },
+    })
     expect(await left()).toEqual([])
   })
 
@@ -104,10 +107,17 @@ describe('an application being written', () => {
     const candidate = await house.candidate('Anna Petrova')
     const { id } = await candidate.done('beginApplication', { params: { slug: 'track-engineer' } })
     expect(
-      (await candidate.call('signPermission', { params: { id }, body: { fullName: 'Somebody Else', agreed: true } }))
-        .status,
+      (
+        await candidate.call('signPermission', {
+          params: { id },
+          body: { fullName: 'Somebody Else', password: 'a-long-enough-secret', agreed: true },
+        })
+      ).status,
     ).toBe(422)
-    await candidate.done('signPermission', { params: { id }, body: { fullName: 'PETROVA Anna', agreed: true } })
+    await candidate.done('signPermission', {
+      params: { id },
+      body: { fullName: 'PETROVA Anna', password: 'a-long-enough-secret', agreed: true },
+    })
   })
 })
 
@@ -126,7 +136,10 @@ describe('sending', () => {
       body: await aPaper(),
     })
     await candidate.done('addClaim', { body: { details: aJob(house) } })
-    await candidate.done('signPermission', { params: { id }, body: { fullName: 'Double Click', agreed: true } })
+    await candidate.done('signPermission', {
+      params: { id },
+      body: { fullName: 'Double Click', password: 'a-long-enough-secret', agreed: true },
+    })
     const send = () =>
       candidate.call('sendApplication', { params: { id }, body: { version: 1 }, key: 'one-and-the-same-key' })
     const [first, second] = await Promise.all([send(), send()])
@@ -140,7 +153,38 @@ describe('sending', () => {
       ({ to, subject }) => to === candidate.mail && subject.includes(first.body.reference),
     )
     expect(mails).toHaveLength(1)
-    expect(mails[0]!.attachments[0]!.bytes.subarray(0, 5).toString()).toBe('%PDF-')
+    expect(mails[0]!.attachments.map(({ fileName }) => fileName)).toEqual([
+      `Application, ${first.body.reference}.pdf`,
+      `Permission to check, ${first.body.reference}.pdf`,
+    ])
+    const sent = await candidate.request(`/api/my/applications/${id}/application.pdf`)
+    expect(Buffer.from(await sent.arrayBuffer())).toEqual(mails[0]!.attachments[0]!.bytes)
+    expect(
+      (await (await house.candidate('Not Mine')).request(`/api/my/applications/${id}/application.pdf`)).status,
+    ).toBe(404)
+  })
+
+  test('a permission is withdrawn with its open questions, and can be given again', async () => {
+    const candidate = await house.candidate('Taken Back')
+    const { id, degreeId } = await applied(house, candidate, ['Taken', 'Back'])
+    const desk = await house.staff('coordinator')
+    await look(desk, id, degreeId)
+    await desk.done('raiseEnquiry', { params: { id: degreeId }, body: { applicationId: id } })
+    expect((await candidate.done('readStatus', { params: { id } })).permission).toMatchObject({ asked: 1 })
+    expect(await candidate.done('withdrawPermission', { params: { id } })).toEqual({ calledOff: 1 })
+    const status = await candidate.done('readStatus', { params: { id } })
+    expect(status.permission).toBeNull()
+    expect(status.toDo).toEqual(
+      expect.arrayContaining([expect.objectContaining({ act: 'sign', title: 'Permission to check' })]),
+    )
+    const again = await desk.call('raiseEnquiry', { params: { id: degreeId }, body: { applicationId: id } })
+    expect(again.status).toBe(409)
+    expect((await candidate.call('withdrawPermission', { params: { id } })).status).toBe(409)
+    await candidate.done('signPermission', {
+      params: { id },
+      body: { fullName: 'Taken Back', password: 'a-long-enough-secret', agreed: true },
+    })
+    await desk.done('raiseEnquiry', { params: { id: degreeId }, body: { applicationId: id } })
   })
 
   test('what was sent is kept unchanged, whatever is corrected later', async () => {

@@ -46,6 +46,8 @@ export class Snapshot extends Model<InferAttributes<Snapshot>, InferCreationAttr
   declare applicationId: string
   declare content: Record<string, unknown>
   declare sha256: string
+  /** The same to read, as PDF. */
+  declare pdfSha256: CreationOptional<string | null>
   declare createdAt: Date
 }
 
@@ -71,6 +73,7 @@ export function defineApplications(sequelize: Sequelize) {
     applicationId: { type: DataTypes.UUID, primaryKey: true },
     content: json,
     sha256: text,
+    pdfSha256: textOrNull,
     createdAt: moment,
   })
 }

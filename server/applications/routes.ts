@@ -1,4 +1,6 @@
 import * as contract from '#contract/applications'
+import { accountWithPassword } from '../accounts/lookAfter'
+import { withPassword } from '../accounts/withPassword'
 import type { Account } from '../deps'
 import { bind } from '../http/bind'
 import { beginApplication } from './begin'
@@ -8,6 +10,7 @@ import { sendApplication } from './send'
 import { signForApplication } from './sign'
 import { myApplications, readStatus } from './status'
 import { withdraw } from './withdraw'
+import { withdrawPermission } from './withdrawPermission'
 
 export const applicationRoutes = [
   bind(contract.beginApplication, ({ deps, actor, input }) =>
@@ -18,8 +21,12 @@ export const applicationRoutes = [
   bind(contract.saveAnswers, ({ deps, actor, input }) =>
     saveAnswers(deps, actor as Account, input.params.id, input.body),
   ),
-  bind(contract.signPermission, ({ deps, actor, input }) =>
-    signForApplication(deps, actor as Account, input.params.id, input.body.fullName),
+  withPassword(contract.signPermission, async ({ deps, actor, input }) => {
+    await accountWithPassword(actor as Account, input.body.password)
+    return signForApplication(deps, actor as Account, input.params.id, input.body.fullName)
+  }),
+  bind(contract.withdrawPermission, ({ deps, actor, input }) =>
+    withdrawPermission(deps, actor as Account, input.params.id),
   ),
   bind(contract.sendApplication, ({ deps, actor, input }) =>
     sendApplication(deps, actor as Account, input.params.id, input.body.version),

@@ -6,12 +6,14 @@ import { recordEvent } from '../audit/record'
 import { claimFaces, claimsOf } from '../claims/face'
 import { nextNumber } from '../database/counter'
 import type { Account, Deps } from '../deps'
+import { keepBytes } from '../documents/bytes'
 import { readinessOf } from '../hiring/readiness'
 import { refreshStanding } from '../hiring/standing'
 import { conflict, insistOnVersion } from '../http/problems'
 import { queueMail } from '../messages/queueMail'
 import { permissionOf } from '../permissions/permissions'
 import { isOpen, vacancyById } from '../vacancies/vacancies'
+import { applicationPdf } from './applicationPdf'
 import { ownApplication } from './find'
 import { leftOf } from './left'
 import { Snapshot } from './model'
@@ -31,7 +33,7 @@ export async function sendApplication(deps: Deps, actor: Account, id: string, ve
   const now = deps.clock.now()
   if (!isOpen(vacancy, now))
     throw conflict('closed', 'This vacancy is closed. What you wrote is kept, and cannot be sent any more.')
-  const { outcomes, rules } = await readinessOf(deps, application)
+  const { outcomes, rules, ...file } = await readinessOf(deps, application)
   if (openAt(outcomes, 'send').length > 0)
     throw conflict('not-complete', 'Something is still missing.', { left: await leftOf(rules, outcomes) })
 
@@ -66,14 +68,26 @@ export async function sendApplication(deps: Deps, actor: Account, id: string, ve
     },
   }
   const sha256 = createHash('sha256').update(JSON.stringify(content)).digest('hex')
-  await Snapshot.create({ applicationId: id, content, sha256, createdAt: now })
-
   const person = await candidateWithMail(application.candidateId)
+  const pdf = await applicationPdf({
+    application,
+    rules,
+    file,
+    title: vacancy.title,
+    reference,
+    name: person.name,
+    sentAt: now,
+  })
+  const pdfSha256 = await keepBytes(pdf, 'application/pdf', now)
+  await Snapshot.create({ applicationId: id, content, sha256, pdfSha256, createdAt: now })
   await queueMail(deps, {
     to: { name: person.name, mail: actor.mail },
     subject: `We have your application ${reference}`,
-    text: `Your application for ${vacancy.title} has arrived. Its reference is ${reference}.\n\nWhat happens next, and what we still need from you, is on your status page:\n${deps.config.publicUrl}/applications/${id}`,
-    attachments: permission ? [{ fileName: `Permission to check, ${reference}.pdf`, sha256: permission.sha256 }] : [],
+    text: `Your application for ${vacancy.title} has arrived. Its reference is ${reference}.\n\nWhat happens next, and what we still need from you, is on your status page. All you sent is attached.\n${deps.config.publicUrl}/applications/${id}`,
+    attachments: [
+      { fileName: `Application, ${reference}.pdf`, sha256: pdfSha256 },
+      ...(permission ? [{ fileName: `Permission to check, ${reference}.pdf`, sha256: permission.sha256 }] : []),
+    ],
     applicationId: id,
   })
   await recordEvent(deps, actor, {

@@ -8,6 +8,7 @@ import { claimFaces } from '../claims/face'
 import type { Account, Deps } from '../deps'
 import { GatePassage, Offer, OnboardingTask } from '../hiring/model'
 import { nextGate, readinessOf } from '../hiring/readiness'
+import { permissionOf } from '../permissions/permissions'
 import { namesFor } from '../rules/versions'
 import { checkByKey } from '../skills/checks'
 import { allVacancies } from '../vacancies/vacancies'
@@ -37,6 +38,7 @@ const acts: Partial<Record<Step['what'], Status['toDo'][number]['act']>> = {
   'do task': 'do task',
   explain: 'explain',
   pay: 'pay',
+  sign: 'sign',
   answer: 'explain',
 }
 
@@ -47,7 +49,8 @@ export async function readStatus(deps: Deps, actor: Account, id: string): Promis
   const { vacancy, rules, outcomes, forecast, requirements } = readiness
   const names = await namesFor(rules)
   const nameOf = (key: string) => names[key] ?? key
-  const [passages, offer, tasks, trail] = await Promise.all([
+  const [permission, passages, offer, tasks, trail] = await Promise.all([
+    permissionOf(id),
     GatePassage.findAll({ where: { applicationId: id } }),
     Offer.findByPk(id),
     OnboardingTask.findAll({ where: { applicationId: id } }),
@@ -102,6 +105,10 @@ export async function readStatus(deps: Deps, actor: Account, id: string): Promis
             .map((outcome) => ({ ...line(outcome), who: holders[outcome.steps[0]!.who] })),
     done: afterSending.filter(({ state }) => state === 'met').map(line),
     claims: await claimFaces(readiness.claims, readiness.documents),
+    permission: permission && {
+      signedAt: permission.signedAt.toISOString(),
+      asked: readiness.enquiries.filter(({ state, applicationId }) => state === 'open' && applicationId === id).length,
+    },
     offer: offer && {
       salary: offer.salary,
       startsOn: offer.startsOn,

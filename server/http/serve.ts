@@ -1,5 +1,5 @@
 import { createHash, randomBytes } from 'node:crypto'
-import Router from '@koa/router'
+import type Router from '@koa/router'
 import type { Context } from 'koa'
 import rawBody from 'raw-body'
 import { QueryTypes } from 'sequelize'
@@ -17,15 +17,13 @@ const uploadLimit = 10 * 1024 * 1024
 const sessionCookie = 'probatum'
 const csrfCookie = 'probatum-form'
 
-/** A router that serves every bound endpoint: who may call, what comes in, one transaction, what goes out. */
-export function serve(routes: readonly Route[], deps: Omit<Deps, 'clock'>): Router {
-  const router = new Router()
+/** Serves every bound endpoint: who may call, what comes in, one transaction, what goes out. */
+export function serve(router: Router, routes: readonly Route[], deps: Omit<Deps, 'clock'>) {
   for (const route of routes) {
     const { endpoint } = route
     for (const schema of [endpoint.params, endpoint.query, endpoint.body, endpoint.reply]) compile(schema)
     router.register(endpoint.path, [endpoint.method], (ctx) => call(ctx, route, deps))
   }
-  return router
 }
 
 async function call(ctx: Context, { endpoint, handle, transaction }: Route, fixed: Omit<Deps, 'clock'>) {

@@ -1,9 +1,11 @@
 import { v7 as uuid } from 'uuid'
 import { applied, type House, look, openHouse } from '../../test/house'
+import { clockAhead } from '../demo/clock'
 import { Message } from '../messages/model'
 import { Enquiry } from '../verification/model'
 import { Job } from './model'
 import { queueJob } from './queue'
+import { sweep } from './sweep'
 import { workOnce } from './work'
 
 let house: House
@@ -50,6 +52,22 @@ test('the same unique key is queued once', async () => {
   await queueJob('sweep', {}, { uniqueKey: 'only one' })
   await queueJob('sweep', {}, { uniqueKey: 'only one' })
   expect(await Job.count({ where: { uniqueKey: 'only one' } })).toBe(1)
+})
+
+test('who has been quiet for a week is reminded once, and not of what is closed', async () => {
+  const candidate = await house.candidate('Quiet Week')
+  await candidate.done('beginApplication', { params: { slug: 'rescue-lead' } })
+  const sweepIn = (days: number) =>
+    sweep({ ...house.deps, clock: clockAhead(days * 86_400_000, house.fixed.config.timeZone) })
+  await sweepIn(8)
+  expect((await house.mailTo(candidate.mail, 'Still to send')).text).toContain('have not been back for a week')
+  await sweepIn(12)
+  await sweepIn(60)
+  await house.workOff()
+  const reminders = house.mailbox.mails.filter(
+    ({ to, subject }) => to === candidate.mail && subject.startsWith('Still'),
+  )
+  expect(reminders).toHaveLength(1)
 })
 
 test('moving the demo’s clock reminds a silent source, lets its link expire, and makes people later', async () => {

@@ -1,4 +1,4 @@
-import { Op } from 'sequelize'
+import { col, Op } from 'sequelize'
 import { writeWhen } from '#core/dates/write'
 import { openAt } from '#core/requirements/evaluate'
 import { candidateWithMail } from '../accounts/candidate'
@@ -28,6 +28,7 @@ export async function sweep(deps: Deps) {
   await remindSources(deps)
   await expireLinks(deps)
   await remindOfClosing(deps)
+  await remindOfQuiet(deps)
   await forgetOldDryRuns(deps)
   await inTransaction(deps.sequelize, () => markOverdue(deps))
   for (let after: string | undefined; ; ) {
@@ -112,7 +113,15 @@ async function remindOfClosing(deps: Deps) {
   const soon = new Date(now.getTime() + closingSoonDays * 86_400_000)
   const closing = (await allVacancies()).filter((vacancy) => isOpen(vacancy, now) && vacancy.closesAt <= soon)
   const drafts = await Application.findAll({
-    where: { stage: 'being written', remindedAt: null, vacancyId: closing.map(({ id }) => id) },
+    where: {
+      stage: 'being written',
+      vacancyId: closing.map(({ id }) => id),
+      // A reminder of a quiet week does not take the place of this one.
+      [Op.or]: [
+        { remindedAt: null },
+        { remindedAt: { [Op.lt]: new Date(soon.getTime() - 2 * closingSoonDays * 86_400_000) } },
+      ],
+    },
     limit: 1000,
   })
   for (const draft of drafts) {
@@ -132,6 +141,38 @@ async function remindOfClosing(deps: Deps) {
         to: { name: person.name, mail: person.mail },
         subject: `Not sent yet: ${vacancy.title} closes ${closes}`,
         text: `Your application for ${vacancy.title} has not been sent. ${left === 0 ? 'It is complete.' : `${left === 1 ? 'One thing is' : `${left} things are`} left.`} It closes on ${closes} (${vacancy.timeZone}).\n\n${deps.config.publicUrl}/apply/${draft.id}`,
+        applicationId: draft.id,
+      })
+    })
+  }
+}
+
+const quietDays = 7
+
+/** A week without a change in an application that is not sent: one reminder, until it is changed again. */
+async function remindOfQuiet(deps: Deps) {
+  const now = deps.clock.now()
+  const open = new Map(
+    (await allVacancies()).filter((vacancy) => isOpen(vacancy, now)).map((vacancy) => [vacancy.id, vacancy]),
+  )
+  const drafts = await Application.findAll({
+    where: {
+      stage: 'being written',
+      vacancyId: [...open.keys()],
+      savedAt: { [Op.lt]: new Date(now.getTime() - quietDays * 86_400_000) },
+      [Op.or]: [{ remindedAt: null }, { remindedAt: { [Op.lt]: col('savedAt') } }],
+    },
+    limit: 1000,
+  })
+  for (const draft of drafts) {
+    await inTransaction(deps.sequelize, async () => {
+      const vacancy = open.get(draft.vacancyId)!
+      const person = await candidateWithMail(draft.candidateId)
+      await draft.update({ remindedAt: now })
+      await queueMail(deps, {
+        to: { name: person.name, mail: person.mail },
+        subject: `Still to send: ${vacancy.title}`,
+        text: `You began to apply for ${vacancy.title} and have not been back for a week. All you wrote is kept. It can be sent until ${writeWhen(vacancy.closesAt.toISOString().slice(0, 10))}:\n\n${deps.config.publicUrl}/apply/${draft.id}\n\nIf you have changed your mind, nothing is needed.`,
         applicationId: draft.id,
       })
     })

@@ -1,5 +1,11 @@
-import { type InferAttributes, type InferCreationAttributes, Model, type Sequelize } from 'sequelize'
-import { define, id, moment, text, uuid } from '../database/columns'
+import {
+  type CreationOptional,
+  type InferAttributes,
+  type InferCreationAttributes,
+  Model,
+  type Sequelize,
+} from 'sequelize'
+import { define, id, moment, momentOrNull, text, uuid } from '../database/columns'
 
 /** A candidate's permission to check what they said, as they signed it. */
 export class Permission extends Model<InferAttributes<Permission>, InferCreationAttributes<Permission>> {
@@ -10,6 +16,7 @@ export class Permission extends Model<InferAttributes<Permission>, InferCreation
   /** The signed PDF. */
   declare sha256: string
   declare signedAt: Date
+  declare withdrawnAt: CreationOptional<Date | null>
 }
 
 export const definePermissions = (sequelize: Sequelize) =>
@@ -20,4 +27,5 @@ export const definePermissions = (sequelize: Sequelize) =>
     textVersion: text,
     sha256: text,
     signedAt: moment,
+    withdrawnAt: momentOrNull,
   })

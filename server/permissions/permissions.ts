@@ -2,16 +2,26 @@ import { v7 as uuid } from 'uuid'
 import { compareNames } from '#core/comparison/names'
 import type { Deps } from '../deps'
 import { keepBytes } from '../documents/bytes'
+import { sheetPdf } from '../documents/sheetPdf'
 import { conflict, invalidField } from '../http/problems'
 import { Permission } from './model'
-import { sheetPdf } from './pdf'
 import { permissionText, permissionVersion } from './text'
 
+/** The permission that holds; one that was withdrawn does not. */
 export const permissionOf = (applicationId: string): Promise<Permission | null> =>
-  Permission.findOne({ where: { applicationId } })
+  Permission.findOne({ where: { applicationId, withdrawnAt: null } })
+
+/** Takes the permission back. Gives whether there was one. */
+export async function withdrawPermission({ clock }: Deps, applicationId: string): Promise<boolean> {
+  const [withdrawn] = await Permission.update(
+    { withdrawnAt: clock.now() },
+    { where: { applicationId, withdrawnAt: null } },
+  )
+  return withdrawn > 0
+}
 
 export const permissionsOf = (applicationIds: readonly string[]): Promise<Permission[]> =>
-  Permission.findAll({ where: { applicationId: [...applicationIds] } })
+  Permission.findAll({ where: { applicationId: [...applicationIds], withdrawnAt: null } })
 
 /** Signs the permission to check by typing one's name; makes and keeps the signed PDF. */
 export async function signPermission(

@@ -1,4 +1,4 @@
-export const permissionVersion = 'v1'
+export const permissionVersion = 'v2'
 
 /** What is signed, in its version. Paragraphs are separated by an empty line. */
 export const permissionText = (operator: string) =>
@@ -8,4 +8,4 @@ For each check, ${operator} may tell the source my name, my date of birth and th
 
 Employers I have marked “after an offer” or “never” are not asked before, or at all.
 
-I can withdraw this permission at any time by writing to ${operator}. What was checked until then stays on record; nothing more will be asked.`
+I can withdraw this permission at any time on my status page. What was checked until then stays on record; nothing more will be asked.`

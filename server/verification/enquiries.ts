@@ -5,6 +5,12 @@ import { Enquiry } from './model'
 export const enquiriesOf = async (claimIds: readonly string[]): Promise<Enquiry[]> =>
   claimIds.length === 0 ? [] : Enquiry.findAll({ where: { claimId: [...claimIds] }, order: ['askedAt', 'id'] })
 
+/** Calls off every open question of an application; its links tell nothing any more. Gives how many there were. */
+export async function callOffEnquiries(applicationId: string): Promise<number> {
+  const [calledOff] = await Enquiry.update({ state: 'withdrawn' }, { where: { applicationId, state: 'open' } })
+  return calledOff
+}
+
 type Counts = { asked: number; open: number; medianDays: number | null }
 
 /** How many enquiries each source got, how many are open, and the median of days to answer. */

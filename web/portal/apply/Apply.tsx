@@ -23,7 +23,7 @@ export function Apply() {
   if (!section) return <Navigate to={`/apply/${id}/${draft.lastSection ?? draft.form[0]!.key}`} replace />
   // What was sent stays as it was; afterwards only the file's own claims can be added to.
   const afterSending = draft.stage !== 'being written'
-  if (afterSending && section.holds !== 'work' && section.holds !== 'study' && section.holds !== 'credentials')
+  if (afterSending && !['work', 'study', 'credentials', 'permission'].includes(section.holds))
     return <Navigate to={`/applications/${id}`} replace />
   return <Writing key={id} draft={draft} section={section} afterSending={afterSending} />
 }

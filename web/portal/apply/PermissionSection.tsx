@@ -10,6 +10,7 @@ import { useAct } from '../../useAct'
 /** The permission to check: all of it to read, signed by typing one’s name. */
 export function PermissionSection({ draft }: { draft: Draft }) {
   const [fullName, setFullName] = useState('')
+  const [password, setPassword] = useState('')
   const [agreed, setAgreed] = useState(false)
   const { act, busy, problem } = useAct('signPermission')
   return (
@@ -21,7 +22,10 @@ export function PermissionSection({ draft }: { draft: Draft }) {
       ))}
       {draft.permission ? (
         <p className="border-line border-t pt-3 font-semibold">
-          Signed by {draft.permission.fullName}, {writeMoment(draft.permission.signedAt)}.
+          Signed by {draft.permission.fullName}, {writeMoment(draft.permission.signedAt)}.{' '}
+          <a href={`/api/my/applications/${draft.id}/permission.pdf`} className="text-confirmed underline">
+            Keep the signed PDF
+          </a>
         </p>
       ) : (
         <form
@@ -29,7 +33,7 @@ export function PermissionSection({ draft }: { draft: Draft }) {
           noValidate
           onSubmit={(event) => {
             event.preventDefault()
-            if (agreed) void act({ params: { id: draft.id }, body: { fullName, agreed: true } })
+            if (agreed) void act({ params: { id: draft.id }, body: { fullName, password, agreed: true } })
           }}
         >
           <label className="flex items-start gap-2">
@@ -48,9 +52,22 @@ export function PermissionSection({ draft }: { draft: Draft }) {
             onChange={(event) => setFullName(event.target.value)}
             error={faultAt(problem, 'fullName')}
           />
-          <ProblemNote problem={problem} />
+          <TextField
+            label="Your password"
+            type="password"
+            autoComplete="current-password"
+            value={password}
+            onChange={(event) => setPassword(event.target.value)}
+            error={faultAt(problem, 'password')}
+          />
+          <ProblemNote problem={problem?.faults ? undefined : problem} />
           <div>
-            <Button kind="main" type="submit" busy={busy} disabled={!agreed || fullName.trim().length < 3}>
+            <Button
+              kind="main"
+              type="submit"
+              busy={busy}
+              disabled={!agreed || fullName.trim().length < 3 || password === ''}
+            >
               Sign
             </Button>
           </div>

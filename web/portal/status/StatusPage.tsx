@@ -105,6 +105,7 @@ export function StatusPage() {
             </button>
           )}
         </Sheet>
+        <Keep status={status} />
         <Withdraw status={status} />
       </aside>
     </main>
@@ -125,6 +126,7 @@ function ToDo({ item, status }: { item: Status['toDo'][number]; status: Status }
           marked here as received when it has arrived.
         </p>
       )}
+      {item.act === 'sign' && <Go to={`/apply/${status.id}/permission`}>Read and sign it</Go>}
       {item.act === 'explain' && <Go to={`/apply/${status.id}/work`}>Complete your history</Go>}
       {item.act === 'sit check' && (
         <Go to={`/applications/${status.id}/checks/${item.target}`}>{`Sit the check, ${item.minutes} minutes`}</Go>
@@ -169,6 +171,46 @@ function Lines({ rows }: { rows: { title: string; why: string; aside?: string }[
         </li>
       ))}
     </ul>
+  )
+}
+
+/** What can be kept, and the permission with what taking it back means. */
+function Keep({ status }: { status: Status }) {
+  const { act, busy, problem } = useAct('withdrawPermission')
+  if (!status.reference) return null
+  const { permission } = status
+  const open = permission?.asked ?? 0
+  return (
+    <div className="grid gap-1.5 text-[0.93em]">
+      <p>
+        <a href={`/api/my/applications/${status.id}/application.pdf`} className="font-semibold text-confirmed">
+          Keep all you sent, as a PDF
+        </a>
+      </p>
+      {permission && (
+        <>
+          <p>
+            <a href={`/api/my/applications/${status.id}/permission.pdf`} className="font-semibold text-confirmed">
+              Keep the permission to check
+            </a>
+          </p>
+          <details className="text-ink-2">
+            <summary className="cursor-pointer">Withdraw the permission to check</summary>
+            <p className="my-2">
+              {open === 0
+                ? 'Nobody is being asked at the moment. '
+                : `${open === 1 ? 'One question is' : `${open} questions are`} open with those we have asked; ${open === 1 ? 'it is' : 'they are'} called off. `}
+              Nothing more will be asked, so what is not confirmed yet stays open and the next gate stays shut. What was
+              checked stays on record. You can sign again.
+            </p>
+            <ProblemNote problem={problem} />
+            <Button kind="grave" busy={busy} onClick={() => void act({ params: { id: status.id } })}>
+              Withdraw the permission
+            </Button>
+          </details>
+        </>
+      )}
+    </div>
   )
 }
 

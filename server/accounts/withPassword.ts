@@ -1,0 +1,17 @@
+import type { Endpoint, Reply } from '#contract/endpoint'
+import { inTransaction } from '../database/connection'
+import type { Account } from '../deps'
+import { bind, type Call } from '../http/bind'
+import { countAttempt, forgetAttempts } from '../http/limits'
+
+/** An act for which the password is given again. Guessing is slowed down; the count stays when the act is refused. */
+export function withPassword<E extends Endpoint>(endpoint: E, handle: (call: Call<E>) => Promise<Reply<E>>) {
+  const guarded = async (call: Call<E>) => {
+    const { deps, actor } = call
+    await countAttempt(deps, `password again ${(actor as Account).id}`, 10, 900)
+    const reply = await inTransaction(deps.sequelize, () => handle(call))
+    await forgetAttempts(deps, `password again ${(actor as Account).id}`)
+    return reply
+  }
+  return bind(endpoint, guarded, { transaction: false })
+}

@@ -1,0 +1,72 @@
+import type { ClaimDetails } from '#contract/claims'
+import { writeWhen } from '#core/dates/write'
+import { isAsked, isEmpty } from '#core/form/answer'
+import { becauseKey, type Section } from '#core/form/form'
+import type { Rules } from '#core/rules/rules'
+import { answerWords } from '#core/words/form'
+import { labelOf } from '../claims/label'
+import { sheetPdf } from '../documents/sheetPdf'
+import type { LoadedFile } from '../hiring/facts'
+import type { Application } from './model'
+
+type Sent = {
+  application: Pick<Application, 'answers'>
+  rules: Rules
+  file: LoadedFile
+  title: string
+  reference: string
+  name: string
+  sentAt: Date
+}
+
+/** The whole application as it was sent, to read and to keep. */
+export function applicationPdf({ application, rules, file, title, reference, name, sentAt }: Sent): Promise<Buffer> {
+  const asked = rules.form.filter((section) => isAsked(section, file.facts.answers))
+  return sheetPdf(
+    {
+      title: `Application ${reference}`,
+      paragraphs: [`${name} applies for ${title}. This is what was sent; it stays as it is.`],
+      facts: [['Sent', `${sentAt.toISOString().slice(0, 16).replace('T', ' ')} UTC`]],
+      sections: asked.map((section) => ({
+        heading: section.title,
+        facts: [...answered(section, application, file), ...claimed(section, file)],
+      })),
+    },
+    sentAt,
+  )
+}
+
+const answered = (section: Section, { answers }: Sent['application'], { facts }: LoadedFile) =>
+  section.questions
+    .filter((question) => isAsked(question, facts.answers))
+    .flatMap((question): [string, string][] => {
+      const answer = answers[question.key]
+      if (answer === undefined || isEmpty(answer)) return []
+      const because = answers[becauseKey(question.key)]
+      const words = answerWords(question, answer)
+      return [[question.label, typeof because === 'string' && because ? `${words}: ${because}` : words]]
+    })
+
+function claimed(section: Section, { claims, documents }: LoadedFile): [string, string][] {
+  const kinds: Partial<Record<Section['holds'], readonly ClaimDetails['kind'][]>> = {
+    study: ['study'],
+    work: ['work'],
+    credentials: ['licence', 'certificate'],
+  }
+  return claims
+    .filter(({ kind }) => kinds[section.holds]?.includes(kind))
+    .map(({ id, details }) => {
+      const papers = documents.filter(({ claimId }) => claimId === id).map(({ fileName }) => fileName)
+      return [labelOf(details), [...detailsWords(details), ...papers].filter(Boolean).join(', ')]
+    })
+}
+
+function detailsWords(details: ClaimDetails): string[] {
+  if (details.kind === 'study' || details.kind === 'work') {
+    const to = details.to === 'present' ? 'now' : writeWhen(details.to)
+    const what = details.kind === 'work' ? details.position : details.number
+    return [details.sourceName, what, `${writeWhen(details.from)} to ${to}`]
+  }
+  if (details.kind === 'paper') return []
+  return [details.sourceName, details.number, details.through ? `through ${writeWhen(details.through)}` : '']
+}
