@@ -6,14 +6,14 @@ export default defineConfig({
   testDir: '.',
   outputDir: '../test-results',
   timeout: 240_000,
-  expect: { timeout: 12_000 },
+  expect: { timeout: 20_000 },
   workers: 1,
   reporter: process.env.CI ? [['line']] : [['list']],
   globalSetup: './start.ts',
   use: {
     baseURL: `http://127.0.0.1:${port}`,
     viewport: { width: 1280, height: 800 },
-    actionTimeout: 15_000,
+    actionTimeout: 20_000,
     trace: 'retain-on-failure',
     launchOptions: {
       executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',

@@ -134,7 +134,7 @@ function Row({ sentence, requirement, grip, chosen, faulty, tried, onChoose }: R
       {grip}
       <button type="button" className="min-w-0 flex-1 text-left" onClick={onChoose} aria-pressed={chosen}>
         <span className="flex items-baseline justify-between gap-2">
-          <span className="font-semibold">{requirement.title}</span>
+          <span className="font-semibold">{requirement.title}</span>{' '}
           {tried && (
             <span className={`whitespace-nowrap font-semibold text-[12.5px] ${stateWords[tried.state]}`}>
               {tried.state}

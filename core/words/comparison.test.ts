@@ -1,0 +1,44 @@
+import { compareClaim } from '../comparison/compareClaim'
+import { fieldsOf } from '../comparison/fields'
+import type { Reason } from '../comparison/verdict'
+import { comparisonSentence, reasonOfDifference } from './comparison'
+
+test.each<[Reason, string]>([
+  [{ code: 'accents' }, 'only accents differ'],
+  [{ code: 'initials', initial: 'm', name: 'maria' }, '“M.” can stand for Maria'],
+  [
+    { code: 'known-name', name: 'Maëlle Dréau', evidencedBy: 'the paper of BSc' },
+    'also known as Maëlle Dréau, evidenced by the paper of BSc',
+  ],
+  [{ code: 'part-missing', parts: ['okafor'] }, 'Okafor appears on one side only'],
+  [{ code: 'misread', pairs: [{ ours: '8', theirs: '6' }] }, 'one character, 8 against 6, easily misread in a scan'],
+  [
+    {
+      code: 'misread',
+      pairs: [
+        { ours: '0', theirs: 'O' },
+        { ours: '1', theirs: 'I' },
+      ],
+    },
+    '2 characters, 0 against O, 1 against I, easily misread in a scan',
+  ],
+  [{ code: 'swapped', ours: '84', theirs: '48' }, 'two neighbours swapped, 84 against 48'],
+  [{ code: 'off-by', unit: 'day', count: 1 }, '1 day apart'],
+  [{ code: 'off-by', unit: 'month', count: 2 }, '2 months apart'],
+  [{ code: 'abbreviation', short: 'MSc', long: 'Master of Science' }, 'MSc is short for Master of Science'],
+])('%j reads “%s”', (reason, words) => expect(reasonOfDifference(reason)).toBe(words))
+
+const claimed = { name: 'Tomasz Wierzbicki', award: 'MSc', subject: 'Railways', number: 'TB-80', awarded: '2018-03' }
+const sentence = (reply?: Parameters<typeof compareClaim>[3]) =>
+  comparisonSentence(compareClaim(fieldsOf('study'), claimed, undefined, reply, []))
+
+test('the sentence above the decision says how it comes out and what a difference most likely is', () => {
+  expect(sentence().head).toBe('The source has not answered yet.')
+  expect(sentence(claimed)).toEqual({ head: 'The source agrees in every field that matters.', detail: '' })
+  expect(sentence({ ...claimed, number: 'TB-60' })).toEqual({
+    head: 'One field is close, not the same.',
+    detail: 'Number: one character, 8 against 6, easily misread in a scan.',
+  })
+  expect(sentence({ ...claimed, name: 'Tadeusz Wrona', subject: 'Botany' }).head).toBe('2 fields contradict.')
+  expect(sentence({ ...claimed, number: { cannotSay: true } }).head).toBe('The source left one field unsaid.')
+})
