@@ -111,7 +111,9 @@ test('a vacancy is composed, tried, run dry, published and seen as a candidate s
     await outside.goto(address)
     await expect(outside.getByRole('heading', { name: title })).toBeVisible()
     await expect(outside.getByText('Train every week')).toBeVisible()
-    await expect(outside.getByText(/shown by a document, before an offer. Only if “Would you lead in winter” is yes/)).toBeVisible()
+    await expect(
+      outside.getByText(/shown by a document, before an offer. Only if “Would you lead in winter” is yes/),
+    ).toBeVisible()
     expect(await outside.locator('script[type="application/ld+json"]').textContent()).toContain('"JobPosting"')
     await signIn(outside, 'felix.rautner@mail.example')
     await outside.goto(address)

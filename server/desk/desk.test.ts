@@ -2,6 +2,7 @@ import { v7 as uuid } from 'uuid'
 import type { Visitor } from '../../test/client'
 import { applied, type House, openHouse } from '../../test/house'
 import { Application } from '../applications/model'
+import { recordEvent } from '../audit/record'
 import { Standing } from '../hiring/model'
 
 let house: House
@@ -101,6 +102,8 @@ test('people are found by name, by reference however it is typed, and by a numbe
 })
 
 test('the trail is read newest first, page by page, and searched', async () => {
+  for (let nth = 0; nth < 60; nth += 1)
+    await recordEvent(house.deps, { kind: 'system' }, { code: 'test', what: `Event ${nth}` })
   const first = await desk.done('readTrail')
   expect(first.events).toHaveLength(50)
   const times = first.events.map(({ at }) => at)
