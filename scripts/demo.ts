@@ -42,7 +42,14 @@ async function stopAll(code: number) {
   for (const stop of stops.splice(0).reverse()) await stop()
   process.exit(code)
 }
-for (const signal of ['SIGINT', 'SIGTERM'] as const) process.once(signal, () => void stopAll(0))
+// A second signal on the way out must not leave behind what was started.
+let stopping = false
+for (const signal of ['SIGINT', 'SIGTERM'] as const)
+  process.on(signal, () => {
+    if (stopping) return
+    stopping = true
+    void stopAll(0)
+  })
 
 try {
   if (values.fresh) rmSync(folder, { recursive: true, force: true })
