@@ -1,9 +1,13 @@
 import { type Static, Type } from '@sinclair/typebox'
+import { videoLimits } from '#core/pages/limits'
+import { paperParts } from '#core/papers/papers'
 import { rungs } from '#core/requirements/requirement'
 import { endpoint } from './endpoint'
 import { Done, Id, Moment, oneOf, orNull, PartialDay, ShortText, Version } from './shapes'
 
 const SourceChoice = { sourceId: orNull(Id), sourceName: ShortText }
+const Country = Type.String({ pattern: '^([A-Z]{2})?$', description: 'ISO 3166-1' })
+export const studyOutcomes = ['finished', 'in progress', 'left'] as const
 const End = Type.Union([PartialDay, Type.Literal('present')])
 
 export const StudyDetails = Type.Object({
@@ -16,6 +20,15 @@ export const StudyDetails = Type.Object({
   number: ShortText,
   from: PartialDay,
   to: End,
+  /** The name of a programme known at the institution. */
+  programme: Type.Optional(ShortText),
+  country: Type.Optional(Country),
+  language: Type.Optional(Type.String({ pattern: '^[a-z]{2}$', description: 'Of instruction, ISO 639-1' })),
+  outcome: Type.Optional(oneOf(studyOutcomes)),
+  /** When something in progress is expected to be finished. */
+  expected: Type.Optional(Type.Union([PartialDay, Type.Literal('')])),
+  /** The programme's own page. */
+  link: Type.Optional(Type.String({ maxLength: 500, pattern: '^(https?://\\S+)?$' })),
   marks: Type.Optional(
     Type.Object({
       scale: Type.String({ maxLength: 40 }),
@@ -65,6 +78,8 @@ export const CredentialDetails = Type.Object({
   ...SourceChoice,
   credential: Type.String({ maxLength: 40 }),
   number: ShortText,
+  /** Where it holds, for kinds that are given for a region. */
+  region: Type.Optional(ShortText),
   issued: Type.Union([PartialDay, Type.Literal('')]),
   through: Type.Union([PartialDay, Type.Literal('does not expire'), Type.Literal('unknown')]),
 })
@@ -75,6 +90,8 @@ export const PaperDetails = Type.Object({
   ...SourceChoice,
   question: Type.String({ maxLength: 80 }),
   title: ShortText,
+  /** What is asked for is a video of at most so many seconds. */
+  videoSeconds: Type.Optional(Type.Integer({ minimum: 5, maximum: videoLimits.seconds })),
 })
 export const ClaimDetails = Type.Union([StudyDetails, WorkDetails, CredentialDetails, PaperDetails])
 export type ClaimDetails = Static<typeof ClaimDetails>
@@ -87,6 +104,9 @@ export const DocumentLine = Type.Object({
   mediaType: Type.String(),
   size: Type.Integer(),
   pages: Type.Integer(),
+  part: oneOf(paperParts),
+  translationOf: orNull(Id),
+  seconds: orNull(Type.Integer({ description: 'Length of a video' })),
   state: oneOf(documentStates),
   sentBackBecause: orNull(Type.String()),
   reads: Type.Record(Type.String(), Type.String(), { description: 'What the paper says, field by field' }),
@@ -103,6 +123,8 @@ export const Claim = Type.Object({
   details: ClaimDetails,
   label: Type.String(),
   rung: oneOf(rungs),
+  /** When the candidate last gave or confirmed it. */
+  saidAt: Moment,
   documents: Type.Array(DocumentLine),
   earlier: Type.Array(
     Type.Object({
@@ -168,16 +190,37 @@ export const renewCredential = endpoint({
   tells: ['draft', 'status'],
 })
 
+const WhatItIs = {
+  fileName: Type.String({ minLength: 1, maxLength: 200 }),
+  part: Type.Optional(oneOf(paperParts)),
+  translationOf: Type.Optional(Id),
+}
+const Uploaded = Type.Intersect([
+  DocumentLine,
+  Type.Object({ alsoBehind: orNull(Type.String({ description: 'Another claim with the same bytes' })) }),
+])
+
 export const uploadDocument = endpoint({
   method: 'POST',
   path: '/api/my/claims/:id/documents',
-  summary: 'Put a document behind a claim: PDF, JPEG or PNG, up to 10 MB and 20 pages',
+  summary: 'Put a document behind a claim, in one piece: PDF, JPEG or PNG, up to 10 MB and 20 pages',
   who: candidate,
   params: Type.Object({ id: Id }),
-  query: Type.Object({ fileName: Type.String({ minLength: 1, maxLength: 200 }) }),
+  query: Type.Object(WhatItIs),
   body: Type.Any(),
   bytes: true,
-  reply: DocumentLine,
+  reply: Uploaded,
+  tells: ['draft', 'status'],
+})
+
+export const attachUpload = endpoint({
+  method: 'POST',
+  path: '/api/my/claims/:id/documents/:upload',
+  summary: 'Put what was uploaded in pieces (tus 1.0 at /api/my/uploads) behind a claim',
+  who: candidate,
+  params: Type.Object({ id: Id, upload: Type.String({ pattern: '^[0-9a-f-]{36}\\.[0-9a-f]{32}$' }) }),
+  body: Type.Object(WhatItIs),
+  reply: Uploaded,
   tells: ['draft', 'status'],
 })
 

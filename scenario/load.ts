@@ -222,7 +222,7 @@ async function writeFile(
     ids.set(key, claim.id)
     if (paper)
       await inTransaction(sequelize, () =>
-        uploadDocument(depsAt(world, day, 12 + ids.size), actor, claim.id, paper.fileName, paper.bytes),
+        uploadDocument(depsAt(world, day, 12 + ids.size), actor, claim.id, { fileName: paper.fileName }, paper.bytes),
       )
   }
   for (const [index, study] of plan.studies.entries()) {

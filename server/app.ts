@@ -16,6 +16,7 @@ import { demoRoutes } from './demo/routes'
 import type { Deps } from './deps'
 import { deskRoutes } from './desk/routes'
 import { serveDocuments } from './documents/serveBytes'
+import { serveUploads } from './documents/uploads'
 import { hiringRoutes } from './hiring/routes'
 import { Problem } from './http/problems'
 import { serve } from './http/serve'
@@ -55,6 +56,7 @@ export function makeApp(deps: Omit<Deps, 'clock'>): Koa {
   const router = new Router()
   servePdfs(router, deps)
   serveDocuments(router, deps)
+  serveUploads(router, deps)
   serve(router, routes, deps)
   router.get('/api/openapi.json', (ctx: Context) => {
     ctx.body = openApi(`Probatum for ${deps.config.operator}`, '1.0.0')

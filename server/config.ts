@@ -1,3 +1,6 @@
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+
 /** What can be set from outside, each by an environment variable with a working default for one machine. */
 export type Config = {
   port: number
@@ -18,6 +21,8 @@ export type Config = {
   timeZone: string
   /** The demo's clock may be moved and its accounts are shown at sign-in. Never in real use. */
   demo: boolean
+  /** Where files lie that come in pieces, until they are whole. */
+  uploadFolder: string
   /** Where the built web client lies. */
   webFolder: string
   logLevel: string
@@ -39,6 +44,7 @@ export function readConfig(env: NodeJS.ProcessEnv = process.env): Config {
     contact: env.CONTACT ?? 'applications@vallorne.example',
     timeZone: env.TIME_ZONE ?? 'Europe/Vienna',
     demo: env.DEMO === 'yes',
+    uploadFolder: env.UPLOAD_FOLDER ?? join(tmpdir(), 'probatum-uploads'),
     webFolder: env.WEB_FOLDER ?? 'dist/web',
     logLevel: env.LOG_LEVEL ?? 'info',
   }

@@ -64,6 +64,7 @@ export async function openHouse(name: string) {
     demo: true,
     logLevel: 'silent',
     webFolder: folder,
+    uploadFolder: join(folder, 'uploads'),
     publicUrl: 'http://house.test',
   }
   writeFileSync(join(folder, 'index.html'), '<!doctype html><head></head>')

@@ -30,6 +30,9 @@ type Sent = { endpoint: Endpoint; argument: { params?: object; query?: object; b
 /** The value each change repeats in a header; the session's reply brings it. */
 let formToken = ''
 
+/** What a change outside these endpoints carries, such as the pieces of a file. */
+export const formHeaders = () => ({ 'X-Probatum-Form': formToken })
+
 const send: BaseQueryFn<Sent, unknown, Problem> = async ({ endpoint, argument }, { signal }) => {
   const params = (argument.params ?? {}) as Record<string, string>
   const path = endpoint.path.replace(/:(\w+)/g, (_, name: string) => encodeURIComponent(String(params[name])))
@@ -41,7 +44,7 @@ const send: BaseQueryFn<Sent, unknown, Problem> = async ({ endpoint, argument },
   const writes = endpoint.method !== 'GET'
   const headers = {
     Accept: 'application/json',
-    ...(writes ? { 'X-Probatum-Form': formToken } : {}),
+    ...(writes ? formHeaders() : {}),
     ...(endpoint.once ? { 'Idempotency-Key': argument.key ?? crypto.randomUUID() } : {}),
     ...(writes && !endpoint.bytes ? { 'Content-Type': 'application/json' } : {}),
   }

@@ -1,9 +1,9 @@
 import type Router from '@koa/router'
 import type { Context } from 'koa'
-import { accountOfSession } from '../accounts/session'
 import { currentClock } from '../demo/clock'
 import type { Deps } from '../deps'
 import { readBytes } from '../documents/bytes'
+import { accountOf } from '../http/caller'
 import { notFound, signInFirst } from '../http/problems'
 import { permissionOf } from '../permissions/permissions'
 import { ownApplication } from './find'
@@ -19,8 +19,7 @@ export function servePdfs(router: Router, fixed: Omit<Deps, 'clock'>) {
   router.get('/api/my/applications/:id/:paper', async (ctx: Context, next) => {
     const paper = papers[ctx.params.paper]
     if (!paper) return next()
-    const token = ctx.cookies.get('probatum')
-    const actor = token ? await accountOfSession(token) : undefined
+    const actor = await accountOf(ctx)
     if (!actor) throw signInFirst()
     const deps: Deps = { ...fixed, clock: await currentClock(fixed.config) }
     const application = await ownApplication(deps, actor, ctx.params.id)

@@ -6,7 +6,15 @@ import { partialDate, readPartialDate, spanOf } from '#core/dates/partialDate'
 import { candidateOf } from '../accounts/candidate'
 import { recordEvent } from '../audit/record'
 import type { Account, Deps } from '../deps'
-import { addDocument, documentById, removeUnseen, replaceSentBack } from '../documents/documents'
+import {
+  addDocument,
+  documentById,
+  documentLine,
+  removeUnseen,
+  replaceSentBack,
+  type WhatItIs,
+} from '../documents/documents'
+import { forgetUpload, wholeUpload } from '../documents/uploads'
 import { refreshStandingsOf } from '../hiring/standing'
 import { conflict, insistOnVersion, invalid, invalidField, notFound } from '../http/problems'
 import { sourceById } from '../sources/sources'
@@ -117,11 +125,18 @@ export async function renewCredential(deps: Deps, actor: Account, id: string, re
 
 const dayNumber = (text: string) => spanOf(partialDate(text)).latest.since('1970-01-01', { largestUnit: 'day' }).days
 
-export async function uploadDocument(deps: Deps, actor: Account, claimId: string, fileName: string, bytes: Buffer) {
+export async function uploadDocument(deps: Deps, actor: Account, claimId: string, what: WhatItIs, bytes: Buffer) {
   const claim = await ownClaim(deps, actor, claimId)
-  const { candidateId, credentialVersion } = claim
-  const document = await addDocument(deps, { candidateId, claimId, credentialVersion }, fileName, bytes)
-  await replaceSentBack(claimId)
+  const { candidateId, credentialVersion, details } = claim
+  const videoSeconds = details.kind === 'paper' ? details.videoSeconds : undefined
+  const { document, twin } = await addDocument(
+    deps,
+    { candidateId, claimId, credentialVersion, videoSeconds },
+    what,
+    bytes,
+  )
+  // A translation stands beside its original and does not take the place of one that was sent back.
+  if (!what.translationOf) await replaceSentBack(claimId, document.part)
   await recordEvent(deps, actor, {
     code: 'document-added',
     what: `Put ${document.fileName} behind ${labelOf(claim.details)}`,
@@ -130,7 +145,16 @@ export async function uploadDocument(deps: Deps, actor: Account, claimId: string
     claimId,
   })
   await refreshStandingsOf(deps, candidateId)
-  return document
+  const other = twin && (await Claim.findByPk(twin.claimId))
+  return { ...documentLine(document), alsoBehind: other ? labelOf(other.details) : null }
+}
+
+/** Takes what was uploaded in pieces, once it is whole. */
+export async function attachUpload(deps: Deps, actor: Account, claimId: string, upload: string, what: WhatItIs) {
+  const bytes = await wholeUpload(deps, actor, upload)
+  const line = await uploadDocument(deps, actor, claimId, what, bytes)
+  await forgetUpload(deps, upload)
+  return line
 }
 
 export async function removeDocument(deps: Deps, actor: Account, id: string) {

@@ -36,6 +36,7 @@ export async function claimFaces(claims: readonly Claim[], documents?: readonly 
       details: claim.details,
       label: labelOf(claim.details),
       rung: claim.rung,
+      saidAt: (claim.saidAt ?? claim.createdAt).toISOString(),
       documents: lines(claim.credentialVersion),
       earlier: earlier
         .filter(({ claimId }) => claimId === claim.id)

@@ -22,6 +22,8 @@ export class Claim extends Model<InferAttributes<Claim>, InferCreationAttributes
   declare credentialVersion: number
   declare version: number
   declare createdAt: Date
+  /** When its candidate last gave or confirmed it. */
+  declare saidAt: CreationOptional<Date | null>
   declare removedAt: CreationOptional<Date | null>
 }
 
@@ -48,6 +50,7 @@ export function defineClaims(sequelize: Sequelize) {
     credentialVersion: whole,
     version: whole,
     createdAt: moment,
+    saidAt: momentOrNull,
     removedAt: momentOrNull,
   })
   define(EarlierCredential, sequelize, 'earlier_credentials', {

@@ -1,8 +1,15 @@
 import * as contract from '#contract/claims'
 import type { Account } from '../deps'
-import { documentLine } from '../documents/documents'
 import { bind } from '../http/bind'
-import { addClaim, changeClaim, removeClaim, removeDocument, renewCredential, uploadDocument } from './change'
+import {
+  addClaim,
+  attachUpload,
+  changeClaim,
+  removeClaim,
+  removeDocument,
+  renewCredential,
+  uploadDocument,
+} from './change'
 
 export const claimRoutes = [
   bind(contract.addClaim, ({ deps, actor, input }) => addClaim(deps, actor as Account, input.body.details)),
@@ -15,10 +22,11 @@ export const claimRoutes = [
   bind(contract.renewCredential, ({ deps, actor, input }) =>
     renewCredential(deps, actor as Account, input.params.id, input.body),
   ),
-  bind(contract.uploadDocument, async ({ deps, actor, input }) =>
-    documentLine(
-      await uploadDocument(deps, actor as Account, input.params.id, input.query.fileName, input.body as Buffer),
-    ),
+  bind(contract.uploadDocument, ({ deps, actor, input }) =>
+    uploadDocument(deps, actor as Account, input.params.id, input.query, input.body as Buffer),
+  ),
+  bind(contract.attachUpload, ({ deps, actor, input }) =>
+    attachUpload(deps, actor as Account, input.params.id, input.params.upload, input.body),
   ),
   bind(contract.removeDocument, ({ deps, actor, input }) => removeDocument(deps, actor as Account, input.params.id)),
 ]

@@ -4,12 +4,14 @@ import { up as first } from './migrations/001-first'
 import { up as rules } from './migrations/002-rules'
 import { up as accounts } from './migrations/003-accounts'
 import { up as permissions } from './migrations/004-permissions'
+import { up as applying } from './migrations/005-applying'
 
 const migrations = [
   { name: '001-first', statements: first },
   { name: '002-rules', statements: rules },
   { name: '003-accounts', statements: accounts },
   { name: '004-permissions', statements: permissions },
+  { name: '005-applying', statements: applying },
 ]
 
 /** Brings the database to the newest shape; safe to call from several copies, since each step is recorded. */

@@ -1,23 +1,32 @@
 import { createCanvas } from '@napi-rs/canvas'
-import { PDFDocument } from 'pdf-lib'
+import { PDFDocument, PDFName, PDFString } from 'pdf-lib'
+import type { Visitor } from '../../test/client'
 import { aDegree, aPaper, type House, openHouse } from '../../test/house'
 import { keepBytes, readBytes } from './bytes'
 import { BlobChunk } from './model'
+import { forgetOldUploads } from './uploads'
 
 let house: House
-let upload: (
-  bytes: Buffer,
-  fileName?: string,
-) => Promise<{
+let candidate: Visitor
+let claimId: string
+type Answered = {
   status: number
-  body: { code?: string; title?: string; mediaType?: string; pages?: number; fileName?: string }
-}>
+  body: {
+    code?: string
+    title?: string
+    mediaType?: string
+    pages?: number
+    fileName?: string
+    alsoBehind?: string | null
+  }
+}
+let upload: (bytes: Buffer, fileName?: string) => Promise<Answered>
 beforeAll(async () => {
   house = await openHouse('documents')
-  const candidate = await house.candidate('Uma Upload')
-  const { id } = await candidate.done('addClaim', { body: { details: aDegree(house) } })
+  candidate = await house.candidate('Uma Upload')
+  claimId = (await candidate.done('addClaim', { body: { details: aDegree(house) } })).id
   upload = (body, fileName = 'Paper.pdf') =>
-    candidate.call('uploadDocument', { params: { id }, query: { fileName }, body })
+    candidate.call('uploadDocument', { params: { id: claimId }, query: { fileName }, body })
 }, 60_000)
 afterAll(() => house.close())
 
@@ -62,4 +71,179 @@ test('bytes come back as they were, in chunks; changed ones are noticed', async 
   expect((await readBytes(sha256)).bytes.equals(bytes)).toBe(true)
   await BlobChunk.update({ bytes: Buffer.from('other') }, { where: { sha256, nth: 1 } })
   await expect(readBytes(sha256)).rejects.toThrow('not what they were')
+})
+
+describe('files that do harm', () => {
+  const withObject = async (change: (pdf: PDFDocument) => void) => {
+    const pdf = await PDFDocument.create()
+    pdf.addPage()
+    change(pdf)
+    return Buffer.from(await pdf.save())
+  }
+  test.each<[string, (pdf: PDFDocument) => void, string]>([
+    [
+      'a program',
+      (pdf) => pdf.addJavaScript('greet', 'app.alert(1)'),
+      'The PDF holds a program, which a paper does not need.',
+    ],
+    [
+      'a command',
+      (pdf) => pdf.catalog.set(PDFName.of('OpenAction'), pdf.context.obj({ S: 'Launch', F: PDFString.of('a.exe') })),
+      'The PDF holds a command to start a program, which a paper does not need.',
+    ],
+    [
+      'an address a page sends itself to',
+      (pdf) =>
+        pdf.getPage(0).node.set(PDFName.of('AA'), pdf.context.obj({ O: { S: 'SubmitForm', F: PDFString.of('x') } })),
+      'The PDF holds a form that sends itself, which a paper does not need.',
+    ],
+  ])('a PDF that carries %s', async (_what, change, title) => {
+    expect((await upload(await withObject(change))).body).toMatchObject({ code: 'active-pdf', title })
+  })
+
+  test('a PDF that carries other files', async () => {
+    const pdf = await PDFDocument.create()
+    pdf.addPage()
+    await pdf.attach(Buffer.from('hidden'), 'hidden.txt')
+    expect((await upload(Buffer.from(await pdf.save()))).body.code).toBe('active-pdf')
+  })
+
+  test('a PDF locked with a password', async () => {
+    const plain = await PDFDocument.create()
+    plain.addPage()
+    const text = Buffer.from(await plain.save({ useObjectStreams: false })).toString('latin1')
+    const answer = await upload(
+      Buffer.from(text.replace('/Root', '/Encrypt << /Filter /Standard /V 1 /R 2 >> /Root'), 'latin1'),
+    )
+    expect(answer.body.code).toBe('locked-pdf')
+  })
+
+  test('five hundred pages', async () => {
+    expect((await upload(await pdfOf(500))).body).toMatchObject({
+      code: 'too-many-pages',
+      title: 'The file has 500 pages; at most 20 can be taken.',
+    })
+  })
+
+  test('half a picture', async () => {
+    const canvas = createCanvas(400, 300)
+    for (const kind of ['image/png', 'image/jpeg'] as const) {
+      const whole = kind === 'image/png' ? canvas.toBuffer('image/png') : canvas.toBuffer('image/jpeg')
+      expect((await upload(whole.subarray(0, Math.floor(whole.length * 0.6)))).body.code).toBe('broken-picture')
+    }
+  })
+
+  test('a picture that unfolds to more than can be opened', async () => {
+    const small = createCanvas(10, 10).toBuffer('image/png')
+    small.writeUInt32BE(60_000, 16)
+    small.writeUInt32BE(60_000, 20)
+    expect((await upload(small)).body).toMatchObject({
+      code: 'picture-too-large',
+      title: 'The picture measures 60000 by 60000, more than can be opened.',
+    })
+  })
+})
+
+test('the same bytes behind another claim are taken, and said', async () => {
+  const paper = await aPaper('For two')
+  expect((await upload(paper)).body.alsoBehind).toBeNull()
+  const other = await candidate.done('addClaim', { body: { details: { ...aDegree(house), award: 'BSc' } } })
+  const again = await candidate.done('uploadDocument', {
+    params: { id: other.id },
+    query: { fileName: 'Again.pdf' },
+    body: paper,
+  })
+  expect(again.alsoBehind).toContain('MSc')
+})
+
+test('a translation is tied to its original, and to no other paper', async () => {
+  const query = { fileName: 'Original.pdf', part: 'certificate' }
+  const original = await candidate.done('uploadDocument', {
+    params: { id: claimId },
+    query,
+    body: await aPaper('Original'),
+  })
+  const translated = {
+    params: { id: claimId },
+    query: { fileName: 'Translation.pdf', part: 'translation', translationOf: original.id },
+  }
+  expect(await candidate.done('uploadDocument', { ...translated, body: await aPaper('Translation') })).toMatchObject({
+    part: 'translation',
+    translationOf: original.id,
+  })
+  const other = await candidate.done('addClaim', { body: { details: { ...aDegree(house), award: 'PhD' } } })
+  const astray = await candidate.call('uploadDocument', {
+    ...translated,
+    params: { id: other.id },
+    body: await aPaper('Astray'),
+  })
+  expect(astray.status).toBe(404)
+})
+
+describe('uploads in pieces', () => {
+  const begin = async (who: Visitor, length: number) => {
+    const { csrf } = await who.done('readSession')
+    const headers = { 'Tus-Resumable': '1.0.0', 'X-Probatum-Form': csrf }
+    const made = await who.request('/api/my/uploads', {
+      method: 'POST',
+      headers: { ...headers, 'Upload-Length': String(length) },
+    })
+    const place = made.headers.get('Location') ?? ''
+    return {
+      status: made.status,
+      name: place.split('/').at(-1)!,
+      place,
+      offset: async (by = who) => (await by.request(place, { method: 'HEAD', headers })).headers.get('Upload-Offset'),
+      send: async (bytes: Buffer, offset: number, by = who, token = csrf) =>
+        (
+          await by.request(place, {
+            method: 'PATCH',
+            headers: {
+              ...headers,
+              'X-Probatum-Form': token,
+              'Upload-Offset': String(offset),
+              'Content-Type': 'application/offset+octet-stream',
+            },
+            body: bytes as Buffer<ArrayBuffer>,
+          })
+        ).status,
+    }
+  }
+
+  test('go on where they stopped, and are then put behind a claim', async () => {
+    const bytes = await aPaper('In pieces')
+    const half = Math.floor(bytes.length / 2)
+    const piecewise = await begin(candidate, bytes.length)
+    expect(piecewise.status).toBe(201)
+    expect(await piecewise.send(bytes.subarray(0, half), 0)).toBe(204)
+    const attach = { params: { id: claimId, upload: piecewise.name }, body: { fileName: 'In pieces.pdf' } }
+    expect((await candidate.call('attachUpload', attach)).body.code).toBe('not-whole')
+    expect(await piecewise.offset()).toBe(String(half))
+    expect(await piecewise.send(bytes.subarray(half), 0)).toBe(409)
+    expect(await piecewise.send(bytes.subarray(half), half)).toBe(204)
+    expect(await candidate.done('attachUpload', attach)).toMatchObject({
+      size: bytes.length,
+      fileName: 'In pieces.pdf',
+    })
+    expect((await candidate.call('attachUpload', attach)).status).toBe(404)
+  })
+
+  test('are their owner’s alone, and come from our own page', async () => {
+    const piecewise = await begin(candidate, 100)
+    const other = await house.candidate('Olga Other')
+    const { csrf } = await other.done('readSession')
+    expect(await piecewise.send(Buffer.alloc(100), 0, other, csrf)).toBe(404)
+    expect(await piecewise.send(Buffer.alloc(100), 0, candidate, 'x'.repeat(32))).toBe(403)
+    const claim = await other.done('addClaim', { body: { details: aDegree(house) } })
+    const taken = await other.call('attachUpload', {
+      params: { id: claim.id, upload: piecewise.name },
+      body: { fileName: 'Taken.pdf' },
+    })
+    expect(taken.status).toBe(404)
+    expect(await forgetOldUploads(house.fixed)).toBe(0)
+  })
+
+  test('of more than a video may be are refused at once', async () => {
+    expect((await begin(candidate, 61 * 1024 * 1024)).status).toBe(413)
+  })
 })

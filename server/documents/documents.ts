@@ -1,34 +1,48 @@
 import { v7 as uuid } from 'uuid'
 import type { DocumentLine } from '#contract/claims'
+import type { PaperPart } from '#core/papers/papers'
 import type { Deps } from '../deps'
 import { conflict, insistOnVersion, notFound } from '../http/problems'
 import { keepBytes } from './bytes'
 import { inspect } from './inspect'
 import { Document } from './model'
 
-type About = { candidateId: string; claimId: string; credentialVersion: number }
+type About = { candidateId: string; claimId: string; credentialVersion: number; videoSeconds?: number }
+export type WhatItIs = { fileName: string; part?: PaperPart; translationOf?: string }
 
-/** Keeps an uploaded file behind a claim. Throws a problem where it cannot be taken. */
-export async function addDocument(deps: Deps, about: About, fileName: string, bytes: Buffer): Promise<Document> {
-  const { mediaType, pages } = await inspect(bytes)
-  const sha256 = await keepBytes(bytes, mediaType, deps.clock.now())
-  const twin = await Document.findOne({
-    where: { candidateId: about.candidateId, claimId: about.claimId, sha256, state: ['to look at', 'seen'] },
+/**
+ * Keeps an uploaded file behind a claim. Throws a problem where it cannot be taken.
+ *
+ * @returns the document, and one with the same bytes behind another claim of the same person, if there is any
+ */
+export async function addDocument(deps: Deps, about: About, what: WhatItIs, bytes: Buffer) {
+  const { videoSeconds, ...owner } = about
+  const inspected = await inspect(bytes, videoSeconds)
+  const sha256 = await keepBytes(bytes, inspected.mediaType, deps.clock.now())
+  const twins = await Document.findAll({
+    where: { candidateId: about.candidateId, sha256, state: ['to look at', 'seen'] },
   })
-  if (twin) throw conflict('same-bytes', `This file is already here, as “${twin.fileName}”. Nothing was added.`)
-  return Document.create({
+  const here = twins.find(({ claimId }) => claimId === about.claimId)
+  if (here) throw conflict('same-bytes', `This file is already here, as “${here.fileName}”. Nothing was added.`)
+  if (what.translationOf) {
+    const original = await Document.findOne({ where: { id: what.translationOf, claimId: about.claimId } })
+    if (!original) throw notFound()
+  }
+  const document = await Document.create({
     id: uuid(),
-    ...about,
-    fileName: tidyName(fileName),
-    mediaType,
+    ...owner,
+    ...inspected,
+    fileName: tidyName(what.fileName),
+    part: what.part ?? 'certificate',
+    translationOf: what.translationOf ?? null,
     size: bytes.length,
-    pages,
     sha256,
     state: 'to look at',
     reads: {},
     uploadedAt: deps.clock.now(),
     version: 0,
   })
+  return { document, twin: twins[0] }
 }
 
 const tidyName = (name: string) =>
@@ -94,9 +108,9 @@ export async function markSentBack(id: string, version: number, reason: string):
   })
 }
 
-/** A better document takes the place of those that were sent back. */
-export async function replaceSentBack(claimId: string) {
-  await Document.update({ state: 'replaced' }, { where: { claimId, state: 'sent back' } })
+/** A better document takes the place of those of its part that were sent back. */
+export async function replaceSentBack(claimId: string, part: Document['part']) {
+  await Document.update({ state: 'replaced' }, { where: { claimId, state: 'sent back', part } })
 }
 
 export async function removeUnseen(id: string) {
@@ -115,6 +129,9 @@ export const documentLine = (document: Document): typeof DocumentLine.static => 
   mediaType: document.mediaType,
   size: document.size,
   pages: document.pages,
+  part: document.part,
+  translationOf: document.translationOf ?? null,
+  seconds: document.seconds ?? null,
   state: document.state,
   sentBackBecause: document.sentBackBecause ?? null,
   reads: document.reads,

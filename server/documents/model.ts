@@ -7,7 +7,20 @@ import {
   type Sequelize,
 } from 'sequelize'
 import type { documentStates } from '#contract/claims'
-import { define, id, json, moment, momentOrNull, text, textOrNull, uuid, whole } from '../database/columns'
+import type { PaperPart } from '#core/papers/papers'
+import {
+  define,
+  id,
+  json,
+  moment,
+  momentOrNull,
+  text,
+  textOrNull,
+  uuid,
+  uuidOrNull,
+  whole,
+  wholeOrNull,
+} from '../database/columns'
 
 export class Blob extends Model<InferAttributes<Blob>, InferCreationAttributes<Blob>> {
   declare sha256: string
@@ -31,6 +44,11 @@ export class Document extends Model<InferAttributes<Document>, InferCreationAttr
   declare mediaType: string
   declare size: number
   declare pages: number
+  /** What it is, of the papers a claim can need. */
+  declare part: CreationOptional<PaperPart>
+  declare translationOf: CreationOptional<string | null>
+  /** Length of a video. */
+  declare seconds: CreationOptional<number | null>
   declare sha256: string
   declare state: (typeof documentStates)[number]
   declare sentBackBecause: CreationOptional<string | null>
@@ -58,6 +76,9 @@ export function defineDocuments(sequelize: Sequelize) {
     mediaType: text,
     size: whole,
     pages: whole,
+    part: { ...text, defaultValue: 'certificate' },
+    translationOf: uuidOrNull,
+    seconds: wholeOrNull,
     sha256: text,
     state: text,
     sentBackBecause: textOrNull,

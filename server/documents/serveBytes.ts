@@ -1,10 +1,10 @@
 import type Router from '@koa/router'
 import type { Context } from 'koa'
 import { candidateOf } from '../accounts/candidate'
-import { accountOfSession } from '../accounts/session'
 import { applicationsOf } from '../applications/find'
 import { currentClock } from '../demo/clock'
 import type { Account, Deps } from '../deps'
+import { accountOf } from '../http/caller'
 import { notFound, signInFirst } from '../http/problems'
 import { readBytes } from './bytes'
 import { documentById } from './documents'
@@ -15,8 +15,7 @@ const readers = ['coordinator', 'hiring manager', 'administrator']
 /** Serves a document's bytes to its owner and to those at the desk who may see the file, with headers that keep it a picture. */
 export function serveDocuments(router: Router, fixed: Omit<Deps, 'clock'>) {
   router.get('/api/documents/:id/bytes', async (ctx: Context) => {
-    const token = ctx.cookies.get('probatum')
-    const actor = token ? await accountOfSession(token) : undefined
+    const actor = await accountOf(ctx)
     if (!actor) throw signInFirst()
     const deps: Deps = { ...fixed, clock: await currentClock(fixed.config) }
     const document = await documentById(ctx.params.id)

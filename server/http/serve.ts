@@ -4,18 +4,17 @@ import type { Context } from 'koa'
 import rawBody from 'raw-body'
 import { QueryTypes } from 'sequelize'
 import type { Endpoint } from '#contract/endpoint'
-import { accountOfSession } from '../accounts/session'
+import { documentLimits } from '#core/pages/limits'
 import { inTransaction } from '../database/connection'
 import { currentClock } from '../demo/clock'
 import type { Actor, Deps } from '../deps'
 import type { Route } from './bind'
+import { accountOf, csrfCookie, insistOnOurPage, sessionCookie } from './caller'
 import { conflict, notAllowed, Problem, signInFirst } from './problems'
 import { compile, faultsOfReply, insistOnShape } from './validate'
 
 const jsonLimit = 512 * 1024
-const uploadLimit = 10 * 1024 * 1024
-const sessionCookie = 'probatum'
-const csrfCookie = 'probatum-form'
+const uploadLimit = documentLimits.bytes
 
 /** Serves every bound endpoint: who may call, what comes in, one transaction, what goes out. */
 export function serve(router: Router, routes: readonly Route[], deps: Omit<Deps, 'clock'>) {
@@ -28,7 +27,7 @@ export function serve(router: Router, routes: readonly Route[], deps: Omit<Deps,
 
 async function call(ctx: Context, { endpoint, handle, transaction }: Route, fixed: Omit<Deps, 'clock'>) {
   const deps: Deps = { ...fixed, clock: await currentClock(fixed.config) }
-  const actor = await actorOf(ctx)
+  const actor: Actor = (await accountOf(ctx)) ?? { kind: 'nobody' }
   insistOnRole(endpoint, actor)
   if (endpoint.method !== 'GET') insistOnOurPage(ctx)
   const input = await inputOf(ctx, endpoint)
@@ -65,17 +64,6 @@ const cookieOptions = ({ config }: Pick<Deps, 'config'>) => ({
   signed: false,
   overwrite: true,
 })
-
-function insistOnOurPage(ctx: Context) {
-  const expected = ctx.cookies.get(csrfCookie)
-  if (!expected || ctx.get('X-Probatum-Form') !== expected)
-    throw new Problem(403, 'stale-page', 'This page is out of date. Load it again; what you typed is kept.')
-}
-
-async function actorOf(ctx: Context): Promise<Actor> {
-  const token = ctx.cookies.get(sessionCookie)
-  return (token && (await accountOfSession(token))) || { kind: 'nobody' }
-}
 
 function insistOnRole({ who }: Endpoint, actor: Actor) {
   if (who === 'anyone' || who === 'bearer-of-link') return

@@ -8,6 +8,7 @@ import { recordEvent } from '../audit/record'
 import { labelOf } from '../claims/label'
 import { inTransaction } from '../database/connection'
 import type { Deps } from '../deps'
+import { forgetOldUploads } from '../documents/uploads'
 import { readinessOf } from '../hiring/readiness'
 import { refreshStanding } from '../hiring/standing'
 import { queueMail } from '../messages/queueMail'
@@ -30,6 +31,7 @@ export async function sweep(deps: Deps) {
   await remindOfClosing(deps)
   await remindOfQuiet(deps)
   await forgetOldDryRuns(deps)
+  await forgetOldUploads(deps)
   await inTransaction(deps.sequelize, () => markOverdue(deps))
   for (let after: string | undefined; ; ) {
     const applications = await activeApplications(after, page)

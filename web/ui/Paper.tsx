@@ -1,11 +1,15 @@
 import type { PDFDocumentProxy } from 'pdfjs-dist'
 import { useEffect, useRef, useState } from 'react'
+import { drawPdfPage, openPdf } from './openPdf'
 
 type Props = { documentId: string; mediaType: string; name: string; width: number; firstPageOnly?: boolean }
 
 /** A document as it was sent: PDF pages drawn by pdf.js, pictures as they are. */
 export function Paper({ documentId, mediaType, name, width, firstPageOnly = false }: Props) {
   const address = `/api/documents/${documentId}/bytes`
+  if (mediaType.startsWith('video/'))
+    // biome-ignore lint/a11y/useMediaCaption: a candidate's own recording has no captions
+    return <video src={address} controls aria-label={`The video ${name}`} style={{ width }} className="block bg-ink" />
   if (mediaType !== 'application/pdf')
     return (
       <img src={address} alt={`The document ${name}`} style={{ width }} className="block border border-line bg-white" />
@@ -29,7 +33,7 @@ function PdfPages({
   useEffect(() => {
     let gone = false
     let opened: PDFDocumentProxy | undefined
-    openPdf(address).then(
+    openPdf({ url: address }).then(
       (document) => {
         opened = document
         if (gone) void document.loadingTask.destroy()
@@ -61,12 +65,6 @@ function PdfPages({
   )
 }
 
-async function openPdf(address: string): Promise<PDFDocumentProxy> {
-  const [pdfjs, worker] = await Promise.all([import('pdfjs-dist'), import('pdfjs-dist/build/pdf.worker.min.mjs?url')])
-  pdfjs.GlobalWorkerOptions.workerSrc = worker.default
-  return pdfjs.getDocument({ url: address, isEvalSupported: false }).promise
-}
-
 function PdfPage({
   pdf,
   number,
@@ -84,11 +82,7 @@ function PdfPage({
     void pdf.getPage(number).then((page) => {
       const target = canvas.current
       if (!target) return
-      const natural = page.getViewport({ scale: 1 })
-      const viewport = page.getViewport({ scale: (width / natural.width) * (window.devicePixelRatio || 1) })
-      target.width = Math.floor(viewport.width)
-      target.height = Math.floor(viewport.height)
-      const task = page.render({ canvas: target, viewport })
+      const task = drawPdfPage(page, target, width * (window.devicePixelRatio || 1))
       stop = () => task.cancel()
       task.promise.catch(() => {})
     })

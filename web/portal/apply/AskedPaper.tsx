@@ -3,7 +3,7 @@ import type { Question } from '#core/form/form'
 import { Button } from '../../ui/Button'
 import { ProblemNote } from '../../ui/ProblemNote'
 import { useAct } from '../../useAct'
-import { Documents } from './Documents'
+import { Documents } from '../documents/Documents'
 
 /** A document that a question asks for. Its place in the file is made when it is first needed. */
 export function AskedPaper({ question, draft, titled }: { question: Question; draft: Draft; titled: boolean }) {

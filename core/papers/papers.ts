@@ -1,0 +1,84 @@
+/** What a document is, of the papers a claim can need. */
+export const paperParts = [
+  'certificate',
+  'transcript',
+  'letter of award',
+  'proof of enrolment',
+  'front',
+  'back',
+  'translation',
+  'other',
+] as const
+export type PaperPart = (typeof paperParts)[number]
+
+/** One document behind a claim, as far as the list of papers looks at it. */
+export type GivenPaper = { part: PaperPart; pages: number; translated: boolean }
+
+export type PaperNeed = {
+  /** Any one of these sets does; the first is the usual one. */
+  sets: readonly (readonly PaperPart[])[]
+  /** What is missing of the set that is nearest to being whole. */
+  missing: readonly PaperPart[]
+  /** Originals that want a translation beside them. */
+  untranslated: readonly PaperPart[]
+  /** A link to the programme stands instead of papers. */
+  linkInstead: boolean
+}
+
+export type StudyForPapers = {
+  outcome?: 'finished' | 'in progress' | 'left'
+  /** ISO 639-1; absent where it was not said. */
+  language?: string
+  link?: string
+}
+
+const finished: PaperNeed['sets'] = [['certificate'], ['transcript', 'letter of award']]
+const underWay: PaperNeed['sets'] = [['proof of enrolment'], ['transcript']]
+const left: PaperNeed['sets'] = [['transcript']]
+
+/**
+ * The papers a study needs, and what of them is missing.
+ *
+ * Something finished is shown by its certificate, or by the transcript together with the letter of award. Something in
+ * progress needs no paper where there is a link to the programme. A paper in a language that is not accepted wants a
+ * translation; the original stays what counts.
+ *
+ * @param accepted ISO 639-1 codes of the languages in which papers are read; empty accepts all
+ */
+export function papersOfStudy(
+  study: StudyForPapers,
+  given: readonly GivenPaper[],
+  accepted: readonly string[],
+): PaperNeed {
+  const { outcome = 'finished', language, link } = study
+  const sets = outcome === 'finished' ? finished : outcome === 'in progress' ? underWay : left
+  const linkInstead = outcome === 'in progress' && Boolean(link)
+  const foreign = language !== undefined && accepted.length > 0 && !accepted.includes(language)
+  return {
+    sets,
+    missing: linkInstead ? [] : missingOf(sets, given),
+    untranslated: foreign
+      ? given.filter(({ part, translated }) => part !== 'translation' && !translated).map(({ part }) => part)
+      : [],
+    linkInstead,
+  }
+}
+
+/** The papers a licence or certificate needs: where its kind has two sides, both, on one scan or on two. */
+export function papersOfCredential(bothSides: boolean, given: readonly GivenPaper[]): PaperNeed {
+  const onOneScan = given.some(({ part, pages }) => pages >= 2 && part !== 'translation')
+  const sides = bothSides && !onOneScan
+  const sets: PaperNeed['sets'] = sides ? [['front', 'back']] : [['certificate']]
+  const seen = given.map((paper) => ({ ...paper, part: sides ? asFront(paper.part) : asWhole(paper.part) }))
+  return { sets, missing: missingOf(sets, seen), untranslated: [], linkInstead: false }
+}
+
+/** A single page that was not said to be a side is taken for the front. */
+const asFront = (part: PaperPart): PaperPart => (part === 'certificate' ? 'front' : part)
+const asWhole = (part: PaperPart): PaperPart => (part === 'front' || part === 'back' ? 'certificate' : part)
+
+function missingOf(sets: PaperNeed['sets'], given: readonly GivenPaper[]): readonly PaperPart[] {
+  const have = new Set(given.map(({ part }) => part))
+  const lacks = sets.map((set) => set.filter((part) => !have.has(part)))
+  return lacks.reduce((least, lack) => (lack.length < least.length ? lack : least))
+}

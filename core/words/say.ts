@@ -1,0 +1,45 @@
+import { createInstance } from 'i18next'
+import english from './english.json' with { type: 'json' }
+
+export const languages = ['en', 'de'] as const
+export type Language = (typeof languages)[number]
+
+/**
+ * The catalogue of what is said to people outside the desk. A text in English is its own key; `english.json` holds only
+ * the forms for one, and `german.json` everything in German.
+ */
+const catalogue = createInstance()
+void catalogue.init({
+  lng: 'en',
+  fallbackLng: false,
+  resources: { en: { translation: english } },
+  keySeparator: false,
+  nsSeparator: false,
+  initAsync: false,
+  interpolation: { escapeValue: false },
+})
+
+let languageNow: () => Language = () => 'en'
+
+/** Adds the texts of a language. */
+export const learn = (language: Language, texts: Record<string, string>) =>
+  void catalogue.addResourceBundle(language, 'translation', texts)
+
+/** Sets where the language is taken from, each time something is said: the page's choice, or the request's. */
+export function speakBy(language: () => Language) {
+  languageNow = language
+}
+
+export const spokenLanguage = (): Language => languageNow()
+
+/** The tag dates and numbers are written by. */
+export const spokenLocale = () => (languageNow() === 'de' ? 'de-AT' : 'en-GB')
+
+/**
+ * A text in the language spoken at the moment.
+ *
+ * @param text in English, with `{{names}}` where values go
+ * @param values `count` chooses between the forms for one and for several
+ */
+export const say = (text: string, values: Record<string, string | number> = {}): string =>
+  catalogue.t(text, { lng: languageNow(), ...values })

@@ -1,0 +1,67 @@
+import { readFile, rm } from 'node:fs/promises'
+import { join } from 'node:path'
+import type Router from '@koa/router'
+import { FileStore } from '@tus/file-store'
+import { Server } from '@tus/server'
+import type { Context } from 'koa'
+import { v4 as uuid } from 'uuid'
+import { videoLimits } from '#core/pages/limits'
+import type { Account, Deps } from '../deps'
+import { accountOf, insistOnOurPage } from '../http/caller'
+import { conflict, notFound, signInFirst } from '../http/problems'
+
+/**
+ * Files that come in pieces, so that a lost connection costs only the piece that was under way: the tus protocol 1.0.
+ * An upload's name begins with the account it belongs to; nobody else reaches it.
+ */
+const path = '/api/my/uploads'
+const keptForMs = 2 * 86_400_000
+
+/** The account behind a request on its way through the tus server. */
+const owners = new WeakMap<object, string>()
+
+const folderOf = ({ config }: Pick<Deps, 'config'>) => config.uploadFolder
+
+const makeServer = (deps: Pick<Deps, 'config'>) =>
+  new Server({
+    path,
+    relativeLocation: true,
+    maxSize: videoLimits.bytes,
+    datastore: new FileStore({ directory: folderOf(deps), expirationPeriodInMilliseconds: keptForMs }),
+    namingFunction: ({ runtime }) => `${owners.get(runtime!.node!.req)}.${uuid().replaceAll('-', '')}`,
+  })
+
+export function serveUploads(router: Router, deps: Omit<Deps, 'clock'>) {
+  const server = makeServer(deps)
+  const take = async (ctx: Context) => {
+    const actor = await accountOf(ctx)
+    if (!actor?.roles.includes('candidate')) throw signInFirst()
+    if (ctx.method !== 'HEAD' && ctx.method !== 'OPTIONS') insistOnOurPage(ctx)
+    const name = ctx.path.slice(path.length + 1)
+    if (name !== '' && !name.startsWith(`${actor.id}.`)) throw notFound()
+    owners.set(ctx.req, actor.id)
+    ctx.respond = false
+    await server.handle(ctx.req, ctx.res)
+  }
+  router.all(path, take)
+  router.all(`${path}/:name`, take)
+}
+
+/** The bytes of an upload of one's own. Throws a problem where it is not there or not whole yet. */
+export async function wholeUpload(deps: Pick<Deps, 'config'>, actor: Account, upload: string): Promise<Buffer> {
+  if (!upload.startsWith(`${actor.id}.`)) throw notFound()
+  const store = new FileStore({ directory: folderOf(deps) })
+  const { size, offset } = await store.getUpload(upload).catch(() => {
+    throw notFound()
+  })
+  if (size !== offset) throw conflict('not-whole', 'This upload is not complete yet.')
+  return readFile(join(folderOf(deps), upload))
+}
+
+export async function forgetUpload(deps: Pick<Deps, 'config'>, upload: string) {
+  for (const name of [upload, `${upload}.json`]) await rm(join(folderOf(deps), name), { force: true })
+}
+
+/** Takes away what nobody has gone on with for two days. */
+export const forgetOldUploads = (deps: Pick<Deps, 'config'>): Promise<number> =>
+  makeServer(deps).cleanUpExpiredUploads()

@@ -1,0 +1,251 @@
+import { Paperclip } from 'lucide-react'
+import { lazy, Suspense, useRef, useState } from 'react'
+import type { Claim } from '#contract/claims'
+import { documentLimits, videoLimits } from '#core/pages/limits'
+import type { PaperPart } from '#core/papers/papers'
+import { paperPartWords } from '#core/words/papers'
+import { say } from '#core/words/say'
+import { SelectField } from '../../ui/Field'
+import { ProblemNote } from '../../ui/ProblemNote'
+import { writeSize } from '../../ui/write'
+import { useAct } from '../../useAct'
+import { useSession } from '../../useSession'
+import type { Page, Refused } from './preparing'
+
+const PreparePages = lazy(() => import('./PreparePages').then((room) => ({ default: room.PreparePages })))
+
+const stateWords = (state: string) =>
+  ({
+    'to look at': say('arrived, not looked at yet'),
+    seen: say('looked at, fine'),
+    'sent back': say('a better copy is needed'),
+    replaced: say('replaced'),
+  })[state]
+
+type Paper = Claim['documents'][number]
+type Props = {
+  claim: Claim
+  prompt?: string
+  /** What a document may be here, the usual one first; without, there is nothing to choose. */
+  parts?: readonly PaperPart[]
+  /** Originals that want a translation beside them. */
+  untranslated?: readonly Paper[]
+}
+
+/** The documents behind a claim, and a place to put another: chosen, dropped or photographed. */
+export function Documents({
+  claim,
+  prompt = say('Add a PDF, photo or scan'),
+  parts = ['certificate'],
+  untranslated = [],
+}: Props) {
+  const removal = useAct('removeDocument')
+  const shown = claim.documents.filter(({ state }) => state !== 'replaced')
+  return (
+    <div>
+      <ul className="grid gap-1">
+        {shown.map((document) => (
+          <li
+            key={document.id}
+            className={`flex flex-wrap items-baseline gap-x-3 ${document.translationOf ? 'pl-5' : ''}`}
+          >
+            <Paperclip size={14} className="self-center text-ink-3" aria-hidden />
+            <a
+              href={`/api/documents/${document.id}/bytes`}
+              target="_blank"
+              rel="noreferrer"
+              className="font-semibold text-confirmed hover:underline"
+            >
+              {document.fileName}
+            </a>
+            <span className="text-[0.9em] text-ink-2">
+              {(parts.length > 1 || document.translationOf) && `${paperPartWords(document.part)}, `}
+              {document.seconds === null
+                ? say('{{count}} pages', { count: document.pages })
+                : say('{{count}} seconds', { count: document.seconds })}
+              , {writeSize(document.size)}, {stateWords(document.state)}
+            </span>
+            {document.state === 'to look at' && (
+              <button
+                type="button"
+                onClick={() => void removal.act({ params: { id: document.id } })}
+                className="text-[0.9em] text-ink-2 underline"
+                aria-label={say('Take back {{name}}', { name: document.fileName })}
+              >
+                {say('Take back')}
+              </button>
+            )}
+            {document.sentBackBecause && (
+              <span className="basis-full text-[0.93em] text-soon-ink">{document.sentBackBecause}</span>
+            )}
+          </li>
+        ))}
+      </ul>
+      <AddDocument claim={claim} prompt={prompt} parts={parts} />
+      {untranslated.map((original) => (
+        <AddDocument
+          key={original.id}
+          claim={claim}
+          prompt={say('Add the translation of {{name}}', { name: original.fileName })}
+          parts={['translation']}
+          translationOf={original.id}
+        />
+      ))}
+      <div className="mt-1 empty:hidden">
+        <ProblemNote problem={removal.problem} />
+      </div>
+    </div>
+  )
+}
+
+type AddProps = { claim: Claim; prompt: string; parts: readonly PaperPart[]; translationOf?: string }
+type Preparing = { files: File[]; opened?: { pages: Page[]; refused: Refused[] } }
+
+/** Takes files, prepares them where there is something to do, sends them in pieces and puts them behind the claim. */
+function AddDocument({ claim, prompt, parts, translationOf }: AddProps) {
+  const { act, problem, clear } = useAct('attachUpload')
+  const { account } = useSession()
+  const input = useRef<HTMLInputElement>(null)
+  const camera = useRef<HTMLInputElement>(null)
+  const [over, setOver] = useState(false)
+  const [part, setPart] = useState<PaperPart>(parts[0]!)
+  const [preparing, setPreparing] = useState<Preparing>()
+  const [sending, setSending] = useState<{ words: string; share: number }>()
+  const [note, setNote] = useState<string>()
+  const video = claim.details.kind === 'paper' ? claim.details.videoSeconds : undefined
+  const asked = parts.includes(part) ? part : parts[0]!
+  const name = nameOf(claim, asked, parts, account?.name)
+
+  const send = async (file: File) => {
+    setNote(undefined)
+    setSending({ words: say('Sending'), share: 0 })
+    try {
+      const { uploadFile } = await import('./upload')
+      const upload = await uploadFile(file, (share) => setSending({ words: say('Sending'), share }))
+      const done = await act({
+        params: { id: claim.id, upload },
+        body: { fileName: file.name, part: asked, ...(translationOf ? { translationOf } : {}) },
+      })
+      if (done?.alsoBehind) setNote(say('The same file is also behind {{claim}}.', { claim: done.alsoBehind }))
+    } catch {
+      setNote(say('The connection is lost. Choose the same file again later; it goes on where it stopped.'))
+    }
+    setSending(undefined)
+  }
+  /** One good PDF goes as it is; everything else is shown page by page first. */
+  const take = async (list: FileList | null) => {
+    clear()
+    setNote(undefined)
+    const files = [...(list ?? [])]
+    for (const field of [input, camera]) if (field.current) field.current.value = ''
+    if (files.length === 0) return
+    if (video !== undefined) {
+      if (files[0]!.size > videoLimits.bytes)
+        setNote(say('The video is larger than 60 MB. Record it with a smaller picture.'))
+      else await send(files[0]!)
+      return
+    }
+    const { isPdf, openFiles, letGo } = await import('./preparing')
+    const [only] = files
+    if (files.length > 1 || !isPdf(only!) || only!.size > documentLimits.bytes) return setPreparing({ files })
+    setSending({ words: say('Looking through'), share: 0 })
+    const opened = await openFiles(files, () => {})
+    setSending(undefined)
+    const fine = opened.refused.length === 0 && opened.pages.length <= documentLimits.pages
+    if (fine && opened.pages.every(({ faults }) => faults.length === 0)) {
+      letGo(opened.pages)
+      await send(new File([only!], `${name}.pdf`, { type: 'application/pdf' }))
+    } else setPreparing({ files, opened })
+  }
+  const accept = video === undefined ? 'application/pdf,image/*' : 'video/mp4,video/webm'
+  return (
+    <div className="mt-1">
+      <div className="flex flex-wrap items-end gap-2">
+        {parts.length > 1 && (
+          <SelectField
+            label={say('What it is')}
+            hidden
+            value={asked}
+            options={parts.map((value) => ({ value, label: paperPartWords(value) }))}
+            onChange={(event) => setPart(event.target.value as PaperPart)}
+          />
+        )}
+        <label
+          onDragOver={(event) => {
+            event.preventDefault()
+            setOver(true)
+          }}
+          onDragLeave={() => setOver(false)}
+          onDrop={(event) => {
+            event.preventDefault()
+            setOver(false)
+            void take(event.dataTransfer.files)
+          }}
+          className={`inline-flex cursor-pointer flex-wrap items-center gap-x-2 rounded-sheet border border-dashed px-3 py-1.5 focus-within:outline-2 focus-within:outline-asked ${over ? 'border-confirmed bg-confirmed-wash' : 'border-line-strong hover:border-ink-3'}`}
+        >
+          <input
+            ref={input}
+            type="file"
+            multiple={video === undefined}
+            accept={accept}
+            className="sr-only"
+            disabled={sending !== undefined}
+            onChange={(event) => void take(event.target.files)}
+            aria-label={`${prompt}: ${claim.label}`}
+          />
+          <span className="font-semibold">
+            {sending ? `${sending.words} ${Math.round(sending.share * 100)} %` : prompt}
+          </span>
+          <span className="text-[0.87em] text-ink-2">
+            {video === undefined
+              ? say('any size, several pages at once')
+              : say('MP4 or WebM, up to {{count}} seconds', { count: video })}
+          </span>
+        </label>
+        <label className="hidden cursor-pointer rounded-sheet border border-line-strong px-3 py-1.5 font-semibold focus-within:outline-2 focus-within:outline-asked pointer-coarse:inline-flex">
+          <input
+            ref={camera}
+            type="file"
+            accept={video === undefined ? 'image/*' : 'video/*'}
+            capture={video === undefined ? 'environment' : 'user'}
+            className="sr-only"
+            onChange={(event) => void take(event.target.files)}
+            aria-label={say('Use the camera for {{claim}}', { claim: claim.label })}
+          />
+          {video === undefined ? say('Photograph it') : say('Record it')}
+        </label>
+      </div>
+      {note && (
+        <p role="status" className="mt-1 text-[0.93em] text-soon-ink">
+          {note}
+        </p>
+      )}
+      <div className="mt-1 empty:hidden">
+        <ProblemNote problem={problem} />
+      </div>
+      {preparing && (
+        <Suspense fallback={null}>
+          <PreparePages
+            {...preparing}
+            name={name}
+            onClose={() => setPreparing(undefined)}
+            onDone={(file) => {
+              setPreparing(undefined)
+              void send(file)
+            }}
+          />
+        </Suspense>
+      )}
+    </div>
+  )
+}
+
+/** Files are named by what they are and whose they are, so that they can be told apart anywhere. */
+function nameOf(claim: Claim, part: PaperPart, parts: readonly PaperPart[], person = ''): string {
+  const what = parts.length > 1 || part === 'translation' ? `${claim.label}, ${paperPartWords(part)}` : claim.label
+  return [what, person]
+    .filter(Boolean)
+    .join(', ')
+    .replace(/[\\/:*?"<>|]/g, ' ')
+    .slice(0, 150)
+}
