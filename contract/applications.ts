@@ -1,16 +1,37 @@
 import { type Static, Type } from '@sinclair/typebox'
-import type { Form } from '#core/form/form'
+import type { Form, Question } from '#core/form/form'
 import type { Outcome, Requirement } from '#core/requirements/requirement'
 import { Answers } from './answers'
 import { Claim } from './claims'
 import { endpoint } from './endpoint'
-import { Day, Done, Id, listOfCore, Moment, ofCore, oneOf, orNull, Version } from './shapes'
+import { Day, Done, Id, listOfCore, Moment, ofCore, oneOf, orNull, Reason, Version } from './shapes'
 
 export const stages = ['being written', 'sent', 'shortlisted', 'offered', 'cleared', 'withdrawn', 'declined'] as const
 export type Stage = (typeof stages)[number]
 
 const candidate = ['candidate'] as const
 const byId = Type.Object({ id: Id })
+
+export const reopeningStates = ['open', 'changed', 'seen', 'called off'] as const
+export type ReopeningState = (typeof reopeningStates)[number]
+
+export const Difference = Type.Object({ label: Type.String(), before: Type.String(), after: Type.String() })
+
+/** What of a sent application may be changed again, why and until when. */
+export const ReopenedPart = Type.Object({
+  id: Id,
+  section: Type.String(),
+  question: orNull(Type.String()),
+  title: Type.String(),
+  reason: Type.String(),
+  dueOn: Day,
+  askedBy: Type.String(),
+  askedAt: Moment,
+  state: oneOf(reopeningStates),
+  doneAt: orNull(Moment),
+  differences: Type.Array(Difference),
+})
+export type ReopenedPart = Static<typeof ReopenedPart>
 
 export const Left = Type.Object({ section: orNull(Type.String()), title: Type.String(), why: Type.String() })
 
@@ -30,6 +51,11 @@ const Draft = Type.Object({
   form: ofCore<Form>(Type.Array(Type.Object({}))),
   requirements: listOfCore<Requirement>(),
   answers: Answers,
+  begunAt: Moment,
+  /** Answers taken over from before, with when each was last confirmed. */
+  takenOver: Type.Record(Type.String(), Moment),
+  /** After sending: the parts that may be changed again. */
+  reopened: Type.Array(ReopenedPart),
   fileFacts: Type.Record(Type.String(), Type.Any(), { description: 'What conditions may ask of the file itself' }),
   claims: Type.Array(Claim),
   permission: orNull(Type.Object({ signedAt: Moment, fullName: Type.String() })),
@@ -91,6 +117,55 @@ export const saveAnswers = endpoint({
   params: byId,
   body: Type.Object({ version: Version, changes: Answers, section: Type.Optional(Type.String()) }),
   reply: Type.Object({ version: Version, savedAt: Moment, answers: Answers, left: Type.Array(Left) }),
+})
+
+export const confirmSection = endpoint({
+  method: 'POST',
+  path: '/api/my/applications/:id/sections/:section/confirmation',
+  summary: 'Confirm that what a section took over from before is still right',
+  who: candidate,
+  params: Type.Object({ id: Id, section: Type.String({ maxLength: 80 }) }),
+  reply: Done,
+  tells: ['draft', 'status'],
+})
+
+export const finishReopened = endpoint({
+  method: 'POST',
+  path: '/api/my/applications/:id/reopenings/:reopening/done',
+  summary: 'Tell the desk that what it asked to change has been changed',
+  who: candidate,
+  params: Type.Object({ id: Id, reopening: Id }),
+  reply: Done,
+  tells: ['draft', 'status'],
+})
+
+const desk = ['coordinator', 'administrator'] as const
+
+export const reopenPart = endpoint({
+  method: 'POST',
+  path: '/api/desk/applications/:id/reopenings',
+  summary: 'Let the candidate of a sent application change one section or question again, with a reason and a due date',
+  who: desk,
+  params: byId,
+  body: Type.Object({
+    section: Type.String({ minLength: 1, maxLength: 80 }),
+    question: orNull(Type.String({ maxLength: 80 })),
+    reason: Reason,
+    dueOn: Day,
+  }),
+  reply: Done,
+  once: true,
+  tells: ['desk', 'draft', 'status'],
+})
+
+export const settleReopened = endpoint({
+  method: 'POST',
+  path: '/api/desk/applications/:id/reopenings/:reopening/settlement',
+  summary: 'Take note of what was changed, or call the question off while it is open',
+  who: desk,
+  params: Type.Object({ id: Id, reopening: Id }),
+  reply: Done,
+  tells: ['desk', 'draft', 'status'],
 })
 
 export const signPermission = endpoint({
@@ -165,6 +240,7 @@ const Status = Type.Object({
         'pay',
         'sign',
         'finish',
+        'change',
       ] as const),
       target: Type.String(),
       minutes: orNull(Type.Integer()),
@@ -173,6 +249,9 @@ const Status = Type.Object({
   withOthers: Type.Array(Type.Object({ title: Type.String(), why: Type.String(), who: Type.String() })),
   done: Type.Array(Type.Object({ title: Type.String(), why: Type.String() })),
   claims: Type.Array(Claim),
+  /** Contact details, which may be corrected at any time. */
+  contact: Type.Object({ version: Version, questions: listOfCore<Question>(), answers: Answers }),
+  reopened: Type.Array(ReopenedPart),
   permission: orNull(
     Type.Object({ signedAt: Moment, asked: Type.Integer({ description: 'Questions open with sources' }) }),
   ),

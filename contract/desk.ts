@@ -1,6 +1,6 @@
 import { type Static, Type } from '@sinclair/typebox'
 import { gates, type Outcome, type Requirement } from '#core/requirements/requirement'
-import { stages } from './applications'
+import { Difference, ReopenedPart, stages } from './applications'
 import { Claim } from './claims'
 import { endpoint } from './endpoint'
 import { Day, Done, Id, listOfCore, Moment, oneOf, orNull, Reason, Version } from './shapes'
@@ -79,6 +79,17 @@ export const File = Type.Object({
   met: Type.Object({ done: Type.Integer(), of: Type.Integer() }),
   claims: Type.Array(Type.Intersect([Claim, Type.Object({ proof: Proof, wants: Type.String(), by: Type.String() })])),
   answers: Type.Array(Type.Object({ section: Type.String(), label: Type.String(), answer: Type.String() })),
+  /** What was changed since the application was sent. */
+  changes: Type.Array(Difference),
+  reopened: Type.Array(ReopenedPart),
+  /** What can be opened again: sections of questions, with their questions. */
+  parts: Type.Array(
+    Type.Object({
+      section: Type.String(),
+      title: Type.String(),
+      questions: Type.Array(Type.Object({ key: Type.String(), label: Type.String() })),
+    }),
+  ),
   requirements: listOfCore<Requirement>(),
   outcomes: listOfCore<Outcome>(),
   words: Type.Record(Type.String(), Type.Object({ why: Type.String(), ball: Type.String() })),

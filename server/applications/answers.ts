@@ -1,7 +1,7 @@
 import type { Role } from '#contract/endpoint'
 import type { Facts } from '#core/conditions/condition'
 import { type AnswerValue, isAsked, isEmpty } from '#core/form/answer'
-import { becauseKey, type Form } from '#core/form/form'
+import { becauseKey, type Form, type Question } from '#core/form/form'
 import { answerWords } from '#core/words/form'
 import type { Application } from './model'
 
@@ -14,6 +14,14 @@ export function textAnswer({ answers }: Pick<Application, 'answers'>, key: strin
 /** The address somebody gave for this application. */
 export const contactMail = (application: Pick<Application, 'answers'>) => textAnswer(application, 'contact.mail')
 
+/** Whether somebody with these roles may read the answer to a question. */
+const mayRead = ({ seenBy }: Question, roles: readonly Role[]) =>
+  !seenBy?.length || seenBy.some((role) => roles.some((own) => own === role))
+
+/** A form with only the questions whose answers somebody with these roles may read. */
+export const readableForm = (form: Form, roles: readonly Role[]): Form =>
+  form.map((section) => ({ ...section, questions: section.questions.filter((question) => mayRead(question, roles)) }))
+
 /** The answers as the desk reads them: those that are asked as things stand, and that the reader's roles may see. */
 export function answersForDesk(
   form: Form,
@@ -25,8 +33,7 @@ export function answersForDesk(
     section.questions.flatMap((question) => {
       const answer: AnswerValue | undefined = answers[question.key]
       if (isEmpty(answer) || !isAsked(section, facts) || !isAsked(question, facts)) return []
-      const may = !question.seenBy?.length || question.seenBy.some((role) => roles.some((own) => own === role))
-      if (!may)
+      if (!mayRead(question, roles))
         return [
           { section: section.title, label: question.label, answer: `Read only by: ${question.seenBy?.join(', ')}.` },
         ]

@@ -209,16 +209,6 @@ describe('sending', () => {
       ).body.code,
     ).toBe('already-sent')
   })
-
-  test('the next application knows the person already', async () => {
-    const candidate = await house.candidate('Ilse Again')
-    await applied(house, candidate, ['Ilse', 'Again'])
-    const { id } = await candidate.done('beginApplication', { params: { slug: 'cableway-mechanic' } })
-    const draft = await candidate.done('readDraft', { params: { id } })
-    expect(draft.answers['about.familyName']).toBe('Again')
-    expect(draft.answers['declare.dismissed']).toBeUndefined()
-    expect(draft.claims).toHaveLength(2)
-  })
 })
 
 describe('vacancies', () => {

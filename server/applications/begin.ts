@@ -3,11 +3,12 @@ import { candidateOf } from '../accounts/candidate'
 import { recordEvent } from '../audit/record'
 import type { Account, Deps } from '../deps'
 import { conflict } from '../http/problems'
-import { isOpen, vacancyBySlug } from '../vacancies/vacancies'
+import { isOpen, rulesOfVacancy, vacancyBySlug } from '../vacancies/vacancies'
 import { applicationsOf } from './find'
 import { Application } from './model'
+import { takenOverFrom } from './takeOver'
 
-/** Begins an application, or comes back to the one already begun. Answers about the person are taken over from the last one. */
+/** Begins an application, or comes back to the one already begun. What is known already is taken over. */
 export async function beginApplication(deps: Deps, actor: Account, slug: string) {
   const vacancy = await vacancyBySlug(slug)
   const candidate = await candidateOf(deps, actor)
@@ -15,17 +16,16 @@ export async function beginApplication(deps: Deps, actor: Account, slug: string)
   if (existing) return { id: existing.id }
   if (!isOpen(vacancy, deps.clock.now()))
     throw conflict('closed', 'This vacancy is closed. Nothing can be begun for it any more.')
-  const earlier = (await applicationsOf(candidate.id)).at(-1)
   const now = deps.clock.now()
-  const reused = Object.entries(earlier?.answers ?? {}).filter(
-    ([key]) => key.startsWith('about.') || key.startsWith('contact.'),
-  )
+  const { form } = await rulesOfVacancy(vacancy)
+  const { answers, ...known } = takenOverFrom(await applicationsOf(candidate.id), form)
   const application = await Application.create({
     id: uuid(),
     candidateId: candidate.id,
     vacancyId: vacancy.id,
     stage: 'being written',
-    answers: { 'contact.mail': actor.mail, ...Object.fromEntries(reused) },
+    answers: { 'contact.mail': actor.mail, ...answers },
+    ...known,
     version: 0,
     targetStart: vacancy.targetStart,
     createdAt: now,

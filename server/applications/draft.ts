@@ -7,6 +7,7 @@ import { permissionText } from '../permissions/text'
 import { isOpen } from '../vacancies/vacancies'
 import { ownApplication } from './find'
 import { leftOf } from './left'
+import { reopenedParts } from './reopen'
 
 /** An application as its candidate writes it. */
 export async function readDraft(deps: Deps, actor: Account, id: string) {
@@ -29,12 +30,17 @@ export async function readDraft(deps: Deps, actor: Account, id: string) {
     form: rules.form,
     requirements,
     answers: application.answers,
+    begunAt: application.createdAt.toISOString(),
+    takenOver: Object.fromEntries(
+      application.takenOver.map((key) => [key, application.answeredAt[key] ?? application.createdAt.toISOString()]),
+    ),
+    reopened: (await reopenedParts(rules.form, application)).filter(({ state }) => state === 'open'),
     fileFacts: factsOfFile(facts),
     claims: await claimFaces(await claimsOf(application.candidateId)),
     permission: permission && { signedAt: permission.signedAt.toISOString(), fullName: permission.fullName },
     permissionText: permissionText(deps.config.operator),
     outcomes,
-    left: await leftOf(rules, outcomes),
+    left: await leftOf(rules, outcomes, application),
     lastSection: application.lastSection ?? null,
     savedAt: application.savedAt.toISOString(),
     today: deps.clock.today().toString(),

@@ -6,7 +6,7 @@ import {
   Model,
   type Sequelize,
 } from 'sequelize'
-import type { Stage } from '#contract/applications'
+import type { ReopeningState, Stage } from '#contract/applications'
 import type { Answers } from '#core/form/answer'
 import {
   day,
@@ -30,6 +30,10 @@ export class Application extends Model<InferAttributes<Application>, InferCreati
   declare reference: CreationOptional<string | null>
   declare stage: Stage
   declare answers: Answers
+  /** When each answer was last given or confirmed. */
+  declare answeredAt: CreationOptional<Record<string, string>>
+  /** Answers taken over from an earlier application that nobody has confirmed yet. */
+  declare takenOver: CreationOptional<string[]>
   declare version: number
   declare lastSection: CreationOptional<string | null>
   declare targetStart: string
@@ -51,6 +55,23 @@ export class Snapshot extends Model<InferAttributes<Snapshot>, InferCreationAttr
   declare createdAt: Date
 }
 
+/** A section or a question of a sent application that its candidate may change again. */
+export class Reopening extends Model<InferAttributes<Reopening>, InferCreationAttributes<Reopening>> {
+  declare id: string
+  declare applicationId: string
+  declare section: string
+  /** The only question of the section, or null for all of it. */
+  declare question: string | null
+  declare reason: string
+  declare dueOn: string
+  declare askedBy: string
+  declare askedAt: Date
+  declare state: ReopeningState
+  /** The answers as they were. */
+  declare before: Answers
+  declare doneAt: CreationOptional<Date | null>
+}
+
 export function defineApplications(sequelize: Sequelize) {
   define(Application, sequelize, 'applications', {
     id,
@@ -60,6 +81,8 @@ export function defineApplications(sequelize: Sequelize) {
     reference: textOrNull,
     stage: text,
     answers: json,
+    answeredAt: { ...json, defaultValue: {} },
+    takenOver: { ...json, defaultValue: [] },
     version: whole,
     lastSection: textOrNull,
     targetStart: day,
@@ -68,6 +91,19 @@ export function defineApplications(sequelize: Sequelize) {
     sentAt: momentOrNull,
     remindedAt: momentOrNull,
     rulesVersion: { ...whole, defaultValue: 1 },
+  })
+  define(Reopening, sequelize, 'reopenings', {
+    id,
+    applicationId: uuid,
+    section: text,
+    question: textOrNull,
+    reason: text,
+    dueOn: day,
+    askedBy: text,
+    askedAt: moment,
+    state: text,
+    before: { ...json, field: 'before_' },
+    doneAt: momentOrNull,
   })
   define(Snapshot, sequelize, 'snapshots', {
     applicationId: { type: DataTypes.UUID, primaryKey: true },

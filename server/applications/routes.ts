@@ -5,10 +5,12 @@ import type { Account } from '../deps'
 import { bind } from '../http/bind'
 import { beginApplication } from './begin'
 import { readDraft } from './draft'
+import { finishReopened, reopenPart, settleReopened } from './reopen'
 import { saveAnswers } from './saveAnswers'
 import { sendApplication } from './send'
 import { signForApplication } from './sign'
 import { myApplications, readStatus } from './status'
+import { confirmSection } from './takeOver'
 import { withdraw } from './withdraw'
 import { withdrawPermission } from './withdrawPermission'
 
@@ -20,6 +22,18 @@ export const applicationRoutes = [
   bind(contract.readDraft, ({ deps, actor, input }) => readDraft(deps, actor as Account, input.params.id)),
   bind(contract.saveAnswers, ({ deps, actor, input }) =>
     saveAnswers(deps, actor as Account, input.params.id, input.body),
+  ),
+  bind(contract.confirmSection, ({ deps, actor, input }) =>
+    confirmSection(deps, actor as Account, input.params.id, input.params.section),
+  ),
+  bind(contract.finishReopened, ({ deps, actor, input }) =>
+    finishReopened(deps, actor as Account, input.params.id, input.params.reopening),
+  ),
+  bind(contract.reopenPart, ({ deps, actor, input }) =>
+    reopenPart(deps, actor as Account, input.params.id, input.body),
+  ),
+  bind(contract.settleReopened, ({ deps, actor, input }) =>
+    settleReopened(deps, actor as Account, input.params.id, input.params.reopening),
   ),
   withPassword(contract.signPermission, async ({ deps, actor, input }) => {
     await accountWithPassword(actor as Account, input.body.password)

@@ -1,43 +1,78 @@
 import { type Answers, faultOf, isEmpty } from '#core/form/answer'
-import { type Question, questionKeyOf, questionsOf } from '#core/form/form'
+import { type Form, type Question, questionKeyOf, questionsOf } from '#core/form/form'
 import { answerFaultWords } from '#core/words/form'
 import { rememberPerson } from '../accounts/candidate'
+import { recordEvent } from '../audit/record'
 import type { Account, Deps } from '../deps'
 import { readinessOf, rulesOfApplication } from '../hiring/readiness'
+import { refreshStanding } from '../hiring/standing'
 import { conflict, insistOnVersion, invalid } from '../http/problems'
 import { vacancyById } from '../vacancies/vacancies'
 import { textAnswer } from './answers'
 import { ownApplication } from './find'
 import { leftOf } from './left'
 import type { Application } from './model'
+import { changeableKeys, differencesIn, isContact } from './reopen'
 
 type Changes = { version: number; changes: Answers; section?: string }
 
-/** Saves changed answers of an application that is still being written, and tells what is left. */
+/** Saves changed answers of an application, and tells what is left. */
 export async function saveAnswers(deps: Deps, actor: Account, id: string, { version, changes, section }: Changes) {
   const application = await ownApplication(deps, actor, id, { lock: true })
-  if (application.stage !== 'being written')
-    throw conflict('already-sent', 'This application has been sent; it can no longer be changed here.')
   insistOnVersion(version, application.version, { answers: application.answers })
   const rules = await rulesOfApplication(application, await vacancyById(application.vacancyId))
+  const before = application.answers
+  const sent = application.stage !== 'being written'
+  if (sent) await insistOnChangeable(rules.form, application, Object.keys(changes))
   insistOnAnswers(questionsOf(rules.form), changes)
   const answers = Object.fromEntries(
     Object.entries({ ...application.answers, ...changes }).filter(([, answer]) => !isEmpty(answer)),
   )
+  const now = deps.clock.now()
   await application.update({
     answers,
+    answeredAt: {
+      ...application.answeredAt,
+      ...Object.fromEntries(Object.keys(changes).map((key) => [key, now.toISOString()])),
+    },
+    takenOver: application.takenOver.filter((key) => !(key in changes)),
     version: version + 1,
-    savedAt: deps.clock.now(),
+    savedAt: now,
     lastSection: section ?? application.lastSection,
   })
   await rememberPerson(application.candidateId, personIn({ answers }))
   const { outcomes } = await readinessOf(deps, application)
+  if (sent) await tellOfContact(deps, actor, application, rules.form, before)
   return {
     version: application.version,
     savedAt: application.savedAt.toISOString(),
     answers,
-    left: await leftOf(rules, outcomes),
+    left: await leftOf(rules, outcomes, application),
   }
+}
+
+/** After sending only contact details can be changed, and what the desk has opened again. */
+async function insistOnChangeable(form: Form, application: Application, keys: readonly string[]) {
+  const open = await changeableKeys(form, application)
+  if (application.stage === 'withdrawn' || !keys.every((key) => open.has(key)))
+    throw conflict('already-sent', 'This application has been sent; it can no longer be changed here.')
+}
+
+/** Corrected contact details are told at once; what was opened again is told when it is done. */
+async function tellOfContact(deps: Deps, actor: Account, application: Application, form: Form, before: Answers) {
+  const contact = questionsOf(form).flatMap(({ key }) => (isContact(key) ? [key] : []))
+  const differences = differencesIn(form, contact, before, application.answers)
+  if (differences.length > 0)
+    await recordEvent(deps, actor, {
+      code: 'contact-corrected',
+      what: `Corrected contact details: ${differences.map(({ label }) => label).join(', ')}`,
+      forCandidate: 'You corrected your contact details.',
+      about: application.reference ?? undefined,
+      candidateId: application.candidateId,
+      applicationId: application.id,
+      details: { differences },
+    })
+  await refreshStanding(deps, application)
 }
 
 function insistOnAnswers(questions: readonly Question[], changes: Answers) {

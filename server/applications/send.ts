@@ -34,8 +34,9 @@ export async function sendApplication(deps: Deps, actor: Account, id: string, ve
   if (!isOpen(vacancy, now))
     throw conflict('closed', 'This vacancy is closed. What you wrote is kept, and cannot be sent any more.')
   const { outcomes, rules, ...file } = await readinessOf(deps, application)
-  if (openAt(outcomes, 'send').length > 0)
-    throw conflict('not-complete', 'Something is still missing.', { left: await leftOf(rules, outcomes) })
+  const left = await leftOf(rules, outcomes, application)
+  if (openAt(outcomes, 'send').length > 0 || left.length > 0)
+    throw conflict('not-complete', 'Something is still missing.', { left })
 
   const number = await nextNumber(deps, 'applications')
   const reference = writeReference(referencePrefix, number)

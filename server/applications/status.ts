@@ -1,4 +1,6 @@
 import type { Status } from '#contract/applications'
+import { writeWhen } from '#core/dates/write'
+import { questionsOf } from '#core/form/form'
 import { openAt } from '#core/requirements/evaluate'
 import { type Gate, gates, type Outcome, type Requirement, type Step } from '#core/requirements/requirement'
 import { outcomeWords } from '#core/words/requirements'
@@ -15,6 +17,7 @@ import { allVacancies } from '../vacancies/vacancies'
 import { applicationsOf, ownApplication } from './find'
 import { leftOf } from './left'
 import type { Application } from './model'
+import { isContact, reopenedParts } from './reopen'
 
 const gateNames: Record<Gate, string> = {
   send: 'Application',
@@ -62,6 +65,19 @@ export async function readStatus(deps: Deps, actor: Account, id: string): Promis
   const theirs = ended
     ? []
     : afterSending.filter((outcome) => outcome.steps[0]?.who === 'candidate' && isDue(outcome, offer !== null))
+  const reopened = await reopenedParts(rules.form, application)
+  const changesToMake = ended
+    ? []
+    : reopened
+        .filter(({ state }) => state === 'open')
+        .map(({ id: key, title, reason, dueOn, section }) => ({
+          key,
+          title: `Change “${title}”`,
+          why: `${reason} Please do so by ${writeWhen(dueOn)}.`,
+          act: 'change' as const,
+          target: section,
+          minutes: null,
+        }))
   const toDo = await Promise.all(theirs.map((outcome) => toDoOf(outcome, requirements, line(outcome).why)))
   return {
     id,
@@ -69,7 +85,7 @@ export async function readStatus(deps: Deps, actor: Account, id: string): Promis
     title: vacancy.title,
     stage: application.stage,
     targetStart: application.targetStart,
-    ball: ballOf(application, toDo.length, outcomes),
+    ball: ballOf(application, toDo.length + changesToMake.length, outcomes),
     likely:
       ended || application.stage === 'being written'
         ? null
@@ -90,13 +106,13 @@ export async function readStatus(deps: Deps, actor: Account, id: string): Promis
             {
               key: 'finish',
               title: 'Finish and send your application',
-              why: `${(await leftOf(rules, outcomes)).length} things are left.`,
+              why: `${(await leftOf(rules, outcomes, application)).length} things are left.`,
               act: 'finish',
               target: id,
               minutes: null,
             },
           ]
-        : toDo,
+        : [...changesToMake, ...toDo],
     withOthers:
       ended || application.stage === 'being written'
         ? []
@@ -105,6 +121,12 @@ export async function readStatus(deps: Deps, actor: Account, id: string): Promis
             .map((outcome) => ({ ...line(outcome), who: holders[outcome.steps[0]!.who] })),
     done: afterSending.filter(({ state }) => state === 'met').map(line),
     claims: await claimFaces(readiness.claims, readiness.documents),
+    contact: {
+      version: application.version,
+      questions: questionsOf(rules.form).filter(({ key }) => isContact(key)),
+      answers: Object.fromEntries(Object.entries(application.answers).filter(([key]) => isContact(key))),
+    },
+    reopened,
     permission: permission && {
       signedAt: permission.signedAt.toISOString(),
       asked: readiness.enquiries.filter(({ state, applicationId }) => state === 'open' && applicationId === id).length,

@@ -38,6 +38,7 @@ export async function addClaim(deps: Deps, actor: Account, details: ClaimDetails
     credentialVersion: 1,
     version: 0,
     createdAt: deps.clock.now(),
+    saidAt: deps.clock.now(),
   })
   await recordEvent(deps, actor, {
     code: 'claim-added',
@@ -56,7 +57,13 @@ export async function changeClaim(deps: Deps, actor: Account, id: string, versio
     throw conflict('already-asked', 'The source has been asked about this already. Write to us if it is wrong.')
   if (details.kind !== claim.kind) throw invalidField('/body/details/kind', 'A claim stays of its kind.')
   await insistOnSense(deps, details)
-  await claim.update({ details, number: numberOf(details), sourceId: details.sourceId, version: version + 1 })
+  await claim.update({
+    details,
+    number: numberOf(details),
+    sourceId: details.sourceId,
+    version: version + 1,
+    saidAt: deps.clock.now(),
+  })
   await recordEvent(deps, actor, {
     code: 'claim-changed',
     what: `Corrected ${labelOf(details)}`,
@@ -108,6 +115,7 @@ export async function renewCredential(deps: Deps, actor: Account, id: string, re
     details,
     number: numberOf(details),
     rung: 'claimed',
+    saidAt: deps.clock.now(),
     credentialVersion: claim.credentialVersion + 1,
     version: claim.version + 1,
   })

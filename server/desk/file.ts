@@ -1,10 +1,13 @@
 import type { File } from '#contract/desk'
+import type { Answers } from '#core/form/answer'
 import { openAt, upToGate } from '#core/requirements/evaluate'
 import type { ClaimFacts, Gate, Outcome } from '#core/requirements/requirement'
 import { ballWords, outcomeWords } from '#core/words/requirements'
 import { candidateWithMail } from '../accounts/candidate'
-import { answersForDesk, contactMail } from '../applications/answers'
+import { answersForDesk, contactMail, readableForm } from '../applications/answers'
 import { sentApplication } from '../applications/find'
+import { Snapshot } from '../applications/model'
+import { differencesIn, reopenedParts } from '../applications/reopen'
 import { trailOf } from '../audit/trail'
 import { claimFaces } from '../claims/face'
 import type { Account, Deps } from '../deps'
@@ -30,6 +33,8 @@ export async function readFile(deps: Deps, actor: Account, id: string): Promise<
     GatePassage.findAll({ where: { applicationId: id }, order: ['passedAt'] }),
     trailOf({ candidateId: application.candidateId, applicationId: id }),
   ])
+  const snapshot = await Snapshot.findByPk(id)
+  const sentAnswers = (snapshot?.content.answers ?? {}) as Answers
   const gate = nextGate[application.stage]
   const forGate = gate
     ? upToGate(outcomes, gate).filter(
@@ -61,6 +66,22 @@ export async function readFile(deps: Deps, actor: Account, id: string): Promise<
       ...wantsOf(facts.claims[index]!, outcomes, gate),
     })),
     answers: answersForDesk(rules.form, application, facts.answers, actor.roles),
+    changes: snapshot
+      ? differencesIn(
+          readableForm(rules.form, actor.roles),
+          Object.keys({ ...sentAnswers, ...application.answers }),
+          sentAnswers,
+          application.answers,
+        )
+      : [],
+    reopened: await reopenedParts(readableForm(rules.form, actor.roles), application),
+    parts: rules.form
+      .filter(({ holds, questions }) => holds === 'questions' && questions.length > 0)
+      .map(({ key, title, questions }) => ({
+        section: key,
+        title,
+        questions: questions.map((question) => ({ key: question.key, label: question.label })),
+      })),
     requirements: requirements.filter(({ key }) => shown.some(({ requirement }) => requirement === key)),
     outcomes: shown,
     words: Object.fromEntries(

@@ -7,7 +7,7 @@ import type { Outcome, Step } from '#core/requirements/requirement'
 import { validityOn } from '#core/validity/validity'
 import { candidateWithMail } from '../accounts/candidate'
 import { activeStages, applicationsOf } from '../applications/find'
-import type { Application } from '../applications/model'
+import { type Application, Reopening } from '../applications/model'
 import type { Deps } from '../deps'
 import { Standing } from './model'
 import { nextGate, type Readiness, readinessOf } from './readiness'
@@ -22,7 +22,8 @@ export async function refreshStanding(deps: Deps, application: Application) {
   }
   const readiness = await readinessOf(deps, application)
   const { forecast, slack, vacancy } = readiness
-  const reasons = queueReasons(application, readiness)
+  const changed = await Reopening.findOne({ where: { applicationId: application.id, state: 'changed' } })
+  const reasons = queueReasons(application, readiness, changed !== null)
   const { name } = await candidateWithMail(application.candidateId)
   await Standing.upsert({
     applicationId: application.id,
@@ -53,7 +54,11 @@ export function heldUpWords(outcome: Outcome): string {
 }
 
 /** In which queues a person is, each with why. */
-function queueReasons(application: Application, readiness: Readiness): Partial<Record<Queue, string>> {
+function queueReasons(
+  application: Application,
+  readiness: Readiness,
+  changed: boolean,
+): Partial<Record<Queue, string>> {
   const { outcomes, slack, facts } = readiness
   const gate = nextGate[application.stage]
   const open = gate ? openAt(outcomes, gate) : []
@@ -82,6 +87,7 @@ function queueReasons(application: Application, readiness: Readiness): Partial<R
   }[gate ?? 'send']
   const today =
     reply ??
+    (changed ? 'Has changed what you asked for' : undefined) ??
     (passable ? passWords : undefined) ??
     (deskHas ? briefly(deskHas) : slack < 0 && waiting ? briefly(waiting) : undefined)
   return {

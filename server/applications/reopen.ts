@@ -1,0 +1,168 @@
+import { v7 as uuid } from 'uuid'
+import type { ReopenedPart } from '#contract/applications'
+import { writeWhen } from '#core/dates/write'
+import { type Answers, isEmpty } from '#core/form/answer'
+import { becauseKey, type Form, questionsOf } from '#core/form/form'
+import { answerWords } from '#core/words/form'
+import { candidateWithMail } from '../accounts/candidate'
+import { recordEvent } from '../audit/record'
+import type { Account, Deps } from '../deps'
+import { readinessOf, rulesOfApplication } from '../hiring/readiness'
+import { refreshStanding } from '../hiring/standing'
+import { conflict, invalidField, notFound } from '../http/problems'
+import { queueMail } from '../messages/queueMail'
+import { vacancyById } from '../vacancies/vacancies'
+import { activeStages, ownApplication, sentApplication } from './find'
+import { type Application, Reopening } from './model'
+
+type Asked = { section: string; question: string | null; reason: string; dueOn: string }
+
+/** Lets a candidate change one section, or one question, of what they have sent. The snapshot stays as it is. */
+export async function reopenPart(deps: Deps, actor: Account, id: string, asked: Asked) {
+  const application = await sentApplication(id, { lock: true })
+  if (!activeStages.some((stage) => stage === application.stage))
+    throw conflict('ended', 'This application has ended. Nothing in it can be changed any more.')
+  const { rules, vacancy } = await readinessOf(deps, application)
+  const section = rules.form.find(({ key, holds }) => key === asked.section && holds === 'questions')
+  if (!section) throw invalidField('/body/section', 'There is no such section of questions.')
+  if (asked.question && !section.questions.some(({ key }) => key === asked.question))
+    throw invalidField('/body/question', 'This section does not ask that.')
+  if (asked.dueOn < deps.clock.today().toString()) throw invalidField('/body/dueOn', 'This day has passed.')
+  const keys = keysOf(rules.form, asked)
+  if ((await openOf(id)).some((other) => keysOf(rules.form, other).some((key) => keys.includes(key))))
+    throw conflict('already-open', 'They have been asked to change this already.')
+  const reopening = await Reopening.create({
+    id: uuid(),
+    applicationId: id,
+    ...asked,
+    askedBy: actor.name,
+    askedAt: deps.clock.now(),
+    state: 'open',
+    before: Object.fromEntries(
+      keys.flatMap((key) => (key in application.answers ? [[key, application.answers[key]!]] : [])),
+    ),
+  })
+  const title = titleOf(rules.form, reopening)
+  const person = await candidateWithMail(application.candidateId)
+  await queueMail(deps, {
+    to: { name: person.name, mail: person.mail },
+    subject: `Please change one thing in your application ${application.reference}`,
+    text: `About “${title}” in your application for ${vacancy.title}:\n\n${asked.reason}\n\nPlease do so by ${writeWhen(asked.dueOn)}. Everything else stays as you sent it.\n${deps.config.publicUrl}/applications/${id}`,
+    applicationId: id,
+  })
+  await recordEvent(deps, actor, {
+    code: 'part-reopened',
+    what: `Asked to change “${title}”: ${asked.reason}`,
+    forCandidate: `We asked you to change “${title}”.`,
+    about: application.reference ?? undefined,
+    candidateId: application.candidateId,
+    applicationId: id,
+  })
+  await refreshStanding(deps, application)
+  return { done: true as const }
+}
+
+/** The candidate says that it is done; the desk then sees what is different. */
+export async function finishReopened(deps: Deps, actor: Account, id: string, reopeningId: string) {
+  const application = await ownApplication(deps, actor, id, { lock: true })
+  const reopening = await byId(id, reopeningId)
+  if (reopening.state !== 'open') throw conflict('not-open', 'This has been settled already.')
+  const { form } = await rulesOfApplication(application, await vacancyById(application.vacancyId))
+  await reopening.update({ state: 'changed', doneAt: deps.clock.now() })
+  const title = titleOf(form, reopening)
+  await recordEvent(deps, actor, {
+    code: 'part-changed',
+    what: `Changed “${title}”`,
+    forCandidate: `You changed “${title}”.`,
+    about: application.reference ?? undefined,
+    candidateId: application.candidateId,
+    applicationId: id,
+    details: { differences: differencesIn(form, keysOf(form, reopening), reopening.before, application.answers) },
+  })
+  await refreshStanding(deps, application)
+  return { done: true as const }
+}
+
+/** The desk takes note of a change, or calls off what nobody has changed yet. */
+export async function settleReopened(deps: Deps, actor: Account, id: string, reopeningId: string) {
+  const application = await sentApplication(id, { lock: true })
+  const reopening = await byId(id, reopeningId)
+  if (reopening.state !== 'open' && reopening.state !== 'changed')
+    throw conflict('not-open', 'This has been settled already.')
+  const { form } = await rulesOfApplication(application, await vacancyById(application.vacancyId))
+  const calledOff = reopening.state === 'open'
+  await reopening.update({ state: calledOff ? 'called off' : 'seen' })
+  const title = titleOf(form, reopening)
+  await recordEvent(deps, actor, {
+    code: calledOff ? 'part-called-off' : 'change-seen',
+    what: calledOff ? `No longer asks to change “${title}”` : `Took note of the change of “${title}”`,
+    forCandidate: calledOff ? `“${title}” need not be changed any more.` : `We have seen your change of “${title}”.`,
+    about: application.reference ?? undefined,
+    candidateId: application.candidateId,
+    applicationId: id,
+  })
+  await refreshStanding(deps, application)
+  return { done: true as const }
+}
+
+async function byId(applicationId: string, id: string): Promise<Reopening> {
+  const reopening = await Reopening.findOne({ where: { id, applicationId } })
+  if (!reopening) throw notFound()
+  return reopening
+}
+
+const openOf = (applicationId: string) => Reopening.findAll({ where: { applicationId, state: 'open' } })
+
+/** The keys that a candidate may change in an application that was sent. */
+export async function changeableKeys(form: Form, application: Application): Promise<Set<string>> {
+  const reopened = await openOf(application.id)
+  const contact = questionsOf(form).flatMap(({ key }) => (isContact(key) ? [key, becauseKey(key)] : []))
+  return new Set([...contact, ...reopened.flatMap((part) => keysOf(form, part))])
+}
+
+export const isContact = (key: string) => key.startsWith('contact.')
+
+function keysOf(form: Form, { section, question }: Pick<Reopening, 'section' | 'question'>): string[] {
+  const questions = form.find(({ key }) => key === section)?.questions ?? []
+  return questions.flatMap(({ key }) => (question === null || key === question ? [key, becauseKey(key)] : []))
+}
+
+function titleOf(form: Form, { section, question }: Pick<Reopening, 'section' | 'question'>): string {
+  const found = form.find(({ key }) => key === section)
+  return (question && found?.questions.find(({ key }) => key === question)?.label) || (found?.title ?? section)
+}
+
+/** What was reopened in an application, newest first, each with what is different since. */
+export async function reopenedParts(form: Form, application: Application): Promise<ReopenedPart[]> {
+  const rows = await Reopening.findAll({ where: { applicationId: application.id }, order: [['askedAt', 'DESC']] })
+  return rows.map((row) => ({
+    id: row.id,
+    section: row.section,
+    question: row.question,
+    title: titleOf(form, row),
+    reason: row.reason,
+    dueOn: row.dueOn,
+    askedBy: row.askedBy,
+    askedAt: row.askedAt.toISOString(),
+    state: row.state,
+    doneAt: row.doneAt?.toISOString() ?? null,
+    differences: differencesIn(form, keysOf(form, row), row.before, application.answers),
+  }))
+}
+
+/** Answers that are not what they were, question by question, in words. */
+export function differencesIn(form: Form, keys: readonly string[], before: Answers, after: Answers) {
+  return questionsOf(form).flatMap((question) => {
+    const { key } = question
+    const own = [key, becauseKey(key)].filter((candidate) => keys.includes(candidate))
+    if (own.every((candidate) => JSON.stringify(before[candidate] ?? '') === JSON.stringify(after[candidate] ?? '')))
+      return []
+    const words = (answers: Answers) => {
+      const answer = answers[key]
+      const because = answers[becauseKey(key)]
+      const said = answer === undefined || isEmpty(answer) ? 'nothing' : answerWords(question, answer)
+      return typeof because === 'string' && because ? `${said}: ${because}` : said
+    }
+    return [{ label: question.label, before: words(before), after: words(after) }]
+  })
+}
