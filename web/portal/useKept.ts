@@ -1,29 +1,28 @@
-import { useCallback, useEffect, useState } from 'react'
+import { useCallback, useEffect, useRef, useState } from 'react'
+import { forgetEntry, keepEntry, keptEntry } from './keep'
 
 /** State that is also kept on this device while it is being typed, so that leaving the page loses nothing. */
 export function useKept<T>(key: string, initial: T): [T, (next: T | ((before: T) => T)) => void, () => void] {
-  const [value, setValue] = useState<T>(() => read(key) ?? initial)
+  const [value, setValue] = useState(initial)
   const [kept, setKept] = useState(false)
+  const touched = useRef(false)
   useEffect(() => {
-    if (kept) localStorage.setItem(key, JSON.stringify(value))
+    touched.current = false
+    void keptEntry(key).then((found) => {
+      if (found !== undefined && !touched.current) setValue(found as T)
+    })
+  }, [key])
+  useEffect(() => {
+    if (kept) void keepEntry(key, value)
   }, [key, value, kept])
   const change = useCallback((next: T | ((before: T) => T)) => {
+    touched.current = true
     setKept(true)
     setValue(next)
   }, [])
   const forget = useCallback(() => {
     setKept(false)
-    localStorage.removeItem(key)
+    void forgetEntry(key)
   }, [key])
   return [value, change, forget]
-}
-
-function read<T>(key: string): T | undefined {
-  const text = localStorage.getItem(key)
-  if (text === null) return undefined
-  try {
-    return JSON.parse(text) as T
-  } catch {
-    return undefined
-  }
 }

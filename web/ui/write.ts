@@ -1,4 +1,5 @@
 import { writeWhen } from '#core/dates/write'
+import { spokenLocale } from '#core/words/say'
 
 /** Cents as euros: 5 800 000 is `€58,000`. */
 export const writeMoney = (cents: number) =>
@@ -17,6 +18,10 @@ export const writeMoment = (iso: string, timeZone?: string) =>
   })
     .format(new Date(iso))
     .replace(/,? at /, ', ')
+
+/** The time of day of a moment, where the reader is: `08:42`. */
+export const writeTime = (iso: string) =>
+  new Intl.DateTimeFormat(spokenLocale(), { hour: '2-digit', minute: '2-digit' }).format(new Date(iso))
 
 /** The day of a moment: `24 Nov 2026`. */
 export const writeDayOf = (iso: string) => writeWhen(iso.slice(0, 10))

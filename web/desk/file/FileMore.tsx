@@ -1,6 +1,7 @@
-import type { ReactNode } from 'react'
 import type { File } from '#contract/desk'
 import { writeMoment } from '../../ui/write'
+import { More } from './More'
+import { Reopened } from './Reopened'
 
 /** What is looked up now and then: what was answered, waivers and gates, and everything that was done. */
 export function FileMore({ file }: { file: File }) {
@@ -16,6 +17,7 @@ export function FileMore({ file }: { file: File }) {
           ))}
         </dl>
       </More>
+      <Reopened file={file} />
       <More title={`Gates passed and waivers, ${file.gatesPassed.length + file.waivers.length}`}>
         <ul>
           {file.gatesPassed.map(({ gate, by, at }) => (
@@ -46,10 +48,3 @@ export function FileMore({ file }: { file: File }) {
     </div>
   )
 }
-
-const More = ({ title, children }: { title: string; children: ReactNode }) => (
-  <details>
-    <summary className="cursor-pointer py-0.5 font-semibold text-ink-2">{title}</summary>
-    <div className="py-1.5">{children}</div>
-  </details>
-)

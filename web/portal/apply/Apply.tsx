@@ -3,10 +3,13 @@ import { Link, Navigate, useParams } from 'react-router'
 import type { Draft } from '#contract/applications'
 import { isAsked } from '#core/form/answer'
 import type { Section } from '#core/form/form'
+import { say } from '#core/words/say'
 import { api } from '../../api'
 import { Waiting } from '../../ui/Waiting'
-import { writeMoment } from '../../ui/write'
+import { writeMoment, writeTime } from '../../ui/write'
 import { CredentialsSection } from './CredentialsSection'
+import { FinishReopened } from './FinishReopened'
+import { FromBefore } from './FromBefore'
 import { PermissionSection } from './PermissionSection'
 import { QuestionsSection } from './QuestionsSection'
 import { SendSection } from './SendSection'
@@ -21,10 +24,12 @@ export function Apply() {
   if (!draft) return <Waiting error={error} onRetry={refetch} />
   const section = draft.form.find((candidate) => candidate.key === key)
   if (!section) return <Navigate to={`/apply/${id}/${draft.lastSection ?? draft.form[0]!.key}`} replace />
-  // What was sent stays as it was; afterwards only the file's own claims can be added to.
+  // What was sent stays as it was; afterwards the file's own claims can be added to, and what is opened again is changed.
   const afterSending = draft.stage !== 'being written'
-  if (afterSending && !['work', 'study', 'credentials', 'permission'].includes(section.holds))
-    return <Navigate to={`/applications/${id}`} replace />
+  const open =
+    ['work', 'study', 'credentials', 'permission'].includes(section.holds) ||
+    draft.reopened.some((part) => part.section === section.key)
+  if (afterSending && !open) return <Navigate to={`/applications/${id}`} replace />
   return <Writing key={id} draft={draft} section={section} afterSending={afterSending} />
 }
 
@@ -60,6 +65,7 @@ function Writing({ draft, section, afterSending }: { draft: Draft; section: Sect
       <div className="min-w-0">
         <h1 className="text-[1.95em]">{section.heading}</h1>
         <p className="mb-4 max-w-[60ch] text-ink-2">{section.intro}</p>
+        {afterSending || <FromBefore draft={draft} section={section} autosave={autosave} />}
         <SectionBody draft={draft} section={section} autosave={autosave} />
         {next && !afterSending && (
           <p className="mt-6">
@@ -71,6 +77,10 @@ function Writing({ draft, section, afterSending }: { draft: Draft; section: Sect
             </Link>
           </p>
         )}
+        {afterSending &&
+          draft.reopened
+            .filter((part) => part.section === section.key)
+            .map((part) => <FinishReopened key={part.id} draft={draft} part={part} autosave={autosave} />)}
         {afterSending && (
           <p className="mt-6">
             <Link to={`/applications/${draft.id}`} className="font-semibold text-confirmed">
@@ -164,22 +174,31 @@ function SectionBody({ draft, section, autosave }: { draft: Draft; section: Sect
   if (section.holds === 'credentials') return <CredentialsSection draft={draft} />
   if (section.holds === 'permission') return <PermissionSection draft={draft} />
   if (section.holds === 'send') return <SendSection draft={draft} autosave={autosave} />
+  if (draft.stage !== 'being written')
+    return <QuestionsSection draft={draft} section={onlyReopened(section, draft.reopened)} autosave={autosave} />
   return <QuestionsSection draft={draft} section={section} autosave={autosave} />
 }
 
-function SavedNote({ autosave: { state, problem } }: { autosave: Autosave }) {
+/** The questions of a section that may be changed again after sending. */
+function onlyReopened(section: Section, reopened: Draft['reopened']): Section {
+  const parts = reopened.filter((part) => part.section === section.key)
+  const may = (key: string) => parts.some(({ question }) => question === null || question === key)
+  return { ...section, questions: section.questions.filter(({ key }) => may(key)) }
+}
+
+function SavedNote({ autosave: { state, problem, savedAt } }: { autosave: Autosave }) {
   const words = {
-    saved: 'Everything is saved.',
-    waiting: 'Saving…',
-    'no connection': 'No connection. What you typed is kept on this device and saved when it is back.',
-    refused: problem?.title ?? 'One answer cannot be kept as it is; see beside it. Everything else is saved.',
+    saved: `${say('Everything is saved.')} ${say('Last at {{time}}.', { time: writeTime(savedAt) })}`,
+    waiting: say('Saving…'),
+    'no connection': `${say('No connection. What you typed is kept on this device and saved when it is back.')} ${say('Last saved at {{time}}.', { time: writeTime(savedAt) })}`,
+    refused: problem?.title ?? say('One answer cannot be kept as it is; see beside it. Everything else is saved.'),
   }
   return (
     <p
       role="status"
       className={`mt-4 px-2 text-[0.88em] ${state === 'refused' || state === 'no connection' ? 'font-semibold text-soon-ink' : 'text-ink-2'}`}
     >
-      {words[state]} {state === 'saved' && 'Leave whenever you like, nothing is lost.'}
+      {words[state]} {state === 'saved' && say('Leave whenever you like, nothing is lost.')}
     </p>
   )
 }

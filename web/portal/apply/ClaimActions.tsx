@@ -1,23 +1,32 @@
 import type { Claim } from '#contract/claims'
+import { say } from '#core/words/say'
 import { Button } from '../../ui/Button'
 import { ProblemNote } from '../../ui/ProblemNote'
+import { writeDayOf } from '../../ui/write'
 import { useAct } from '../../useAct'
 
-const rungWords: Partial<Record<Claim['rung'], string>> = {
-  asked: 'The source has been asked.',
-  confirmed: 'Confirmed.',
-  contradicted: 'The source says otherwise.',
-  unconfirmable: 'The source cannot confirm it.',
-}
+const rungWords = (): Partial<Record<Claim['rung'], string>> => ({
+  asked: say('The source has been asked.'),
+  confirmed: say('Confirmed.'),
+  contradicted: say('The source says otherwise.'),
+  unconfirmable: say('The source cannot confirm it.'),
+})
 
 /** Change or take back a claim while nobody has worked on it; otherwise why not. */
 export function ClaimActions({ claim, onChange }: { claim: Claim; onChange: () => void }) {
   const { act, busy, problem } = useAct('removeClaim')
-  const settled = rungWords[claim.rung]
-  if (settled) return <p className="text-[0.93em] text-ink-2">{settled}</p>
+  const settled = rungWords()[claim.rung]
+  const given = say('Given or confirmed {{day}}.', { day: writeDayOf(claim.saidAt) })
+  if (settled)
+    return (
+      <p className="text-[0.93em] text-ink-2">
+        {settled} {given}
+      </p>
+    )
   return (
     <div>
-      <div className="flex">
+      <p className="text-right text-[0.88em] text-ink-3">{given}</p>
+      <div className="flex justify-end">
         <Button kind="quiet" onClick={onChange} aria-label={`Change ${claim.label}`}>
           Change
         </Button>

@@ -2,10 +2,12 @@ import type { Draft } from '#contract/applications'
 import { isAsked } from '#core/form/answer'
 import { becauseKey, type Question, type Section } from '#core/form/form'
 import { answerWords } from '#core/words/form'
+import { say } from '#core/words/say'
 import { AnswerField } from '../../ui/answers/AnswerField'
 import { Button } from '../../ui/Button'
 import { LongField } from '../../ui/Field'
 import { Sheet } from '../../ui/Sheet'
+import { writeDayOf } from '../../ui/write'
 import { AskedPaper } from './AskedPaper'
 import type { Autosave } from './useAutosave'
 
@@ -28,6 +30,11 @@ export function QuestionsSection({ draft, section, autosave }: Props) {
                 onChange={(next) => autosave.change(question.key, next)}
                 error={autosave.fault(question.key)}
               />
+            )}
+            {draft.takenOver[question.key] && (
+              <p className="mt-1 text-[0.87em] text-soon-ink">
+                {say('Last confirmed {{day}}', { day: writeDayOf(draft.takenOver[question.key]!) })}
+              </p>
             )}
             {question.explain && autosave.answer(question.key) === question.explain && (
               <div className="mt-3 border-line border-l-2 pl-4">

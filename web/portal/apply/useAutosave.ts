@@ -7,6 +7,8 @@ import { type Form, questionsOf } from '#core/form/form'
 import { answerFaultWords } from '#core/words/form'
 import { api, type Problem } from '../../api'
 import type { store } from '../../store'
+import { adoptAnswers, keepAnswers, type Waiting } from '../keep'
+import { openWindows, thisWindow } from '../thisWindow'
 
 export type Autosave = {
   /** An answer as it is typed, or else as it is saved. */
@@ -21,6 +23,8 @@ export type Autosave = {
   clashes: Record<string, AnswerValue>
   settle: (key: string, keep: 'mine' | 'theirs') => void
   state: 'saved' | 'waiting' | 'no connection' | 'refused'
+  /** When anything of it was last saved. */
+  savedAt: string
   problem?: Problem
   /** The version to send with; absent while something is not saved. */
   version: number | undefined
@@ -43,7 +47,21 @@ function faultsIn(form: Form, typed: Answers): Record<string, AnswerFault> {
 
 const pauseMs = 500
 const retryMs = 4000
-const keptUnder = (id: string) => `probatum-answers-${id}`
+
+type Typed = Record<string, Waiting>
+const valuesOf = (typed: Typed): Answers =>
+  Object.fromEntries(Object.entries(typed).map(([key, { value }]) => [key, value]))
+const without = <T>(record: Record<string, T>, gone: (key: string, value: T) => boolean): Record<string, T> =>
+  Object.fromEntries(Object.entries(record).filter(([key, value]) => !gone(key, value)))
+
+/** Answers that are not what they were when somebody began to type here, and not what is typed either. */
+function changedElsewhere(typed: Typed, saved: Answers): Record<string, AnswerValue> {
+  return Object.fromEntries(
+    Object.entries(typed).flatMap(([key, { value, basedOn }]) =>
+      same(saved[key], basedOn) || same(saved[key], value) ? [] : [[key, saved[key] ?? '']],
+    ),
+  )
+}
 
 /**
  * Saves answers as they are typed: a small versioned patch after a short pause. What is not saved yet is kept on this
@@ -52,16 +70,14 @@ const keptUnder = (id: string) => `probatum-answers-${id}`
 export function useAutosave(draft: Draft): Autosave {
   const dispatch = useDispatch<typeof store.dispatch>()
   const { id } = draft
-  const [typed, setTyped] = useState<Record<string, AnswerValue>>(
-    () => JSON.parse(localStorage.getItem(keptUnder(id)) ?? '{}') as Record<string, AnswerValue>,
-  )
+  const [typed, setTyped] = useState<Typed>({})
+  const [looked, setLooked] = useState(false)
   const [clashes, setClashes] = useState<Record<string, AnswerValue>>({})
-  const [state, setState] = useState<Autosave['state']>(Object.keys(typed).length > 0 ? 'waiting' : 'saved')
+  const [state, setState] = useState<Autosave['state']>('saved')
   const [faults, setFaults] = useState<Record<string, AnswerFault>>({})
   const [problem, setProblem] = useState<Problem>()
   const latest = useRef({ typed, version: draft.version, answers: draft.answers, clashes })
   latest.current = {
-    ...latest.current,
     typed,
     clashes,
     version: Math.max(latest.current.version, draft.version),
@@ -69,17 +85,35 @@ export function useAutosave(draft: Draft): Autosave {
   }
   const busy = useRef(false)
 
+  // What an earlier window left unsaved comes first, beneath what is typed meanwhile.
   useEffect(() => {
-    if (Object.keys(typed).length === 0) localStorage.removeItem(keptUnder(id))
-    else localStorage.setItem(keptUnder(id), JSON.stringify(typed))
-  }, [id, typed])
+    let gone = false
+    void (async () => {
+      const { waiting, older } = await adoptAnswers(id, thisWindow, await openWindows())
+      if (gone) return
+      setTyped((now) => ({ ...waiting, ...now }))
+      setClashes((open) => ({ ...older, ...open }))
+      if (Object.keys(waiting).length > 0) setState('waiting')
+      setLooked(true)
+    })()
+    return () => {
+      gone = true
+    }
+  }, [id])
+
+  useEffect(() => {
+    if (looked) void keepAnswers(id, thisWindow, typed)
+  }, [id, typed, looked])
 
   const save = useCallback(async () => {
-    const { typed: before, version, clashes: open } = latest.current
+    const { typed: before, version, clashes: settling, answers: known } = latest.current
+    const elsewhere = without(changedElsewhere(before, known), (key) => key in settling)
+    if (Object.keys(elsewhere).length > 0) setClashes((open) => ({ ...elsewhere, ...open }))
+    const open = { ...elsewhere, ...settling }
     // What cannot be kept as it is stays here, and holds nothing else up.
-    const wrong = faultsIn(draft.form, before)
+    const wrong = faultsIn(draft.form, valuesOf(before))
     setFaults(wrong)
-    const changes = Object.fromEntries(Object.entries(before).filter(([key]) => !(key in open) && !(key in wrong)))
+    const changes = without(valuesOf(before), (key) => key in open || key in wrong)
     if (busy.current) return
     if (Object.keys(changes).length === 0) {
       if (Object.keys(wrong).length > 0) setState('refused')
@@ -98,36 +132,31 @@ export function useAutosave(draft: Draft): Autosave {
     }
     busy.current = false
     setProblem(result.error)
+    const learn = (news: Partial<Draft>) =>
+      dispatch(
+        api.util.updateQueryData('readDraft', { params: { id } }, (cached) => {
+          Object.assign(cached, news)
+          cached.takenOver = without(cached.takenOver, (key) => same(cached.answers[key], changes[key]))
+        }),
+      )
     if (result.data) {
       const { version: saved, answers, left, savedAt } = result.data
       latest.current.version = saved
-      dispatch(
-        api.util.updateQueryData(
-          'readDraft',
-          { params: { id } },
-          (cached) => void Object.assign(cached, { version: saved, answers, left, savedAt }),
-        ),
-      )
-      if (Object.keys(wrong).length === 0) setState('saved')
-      else setState('refused')
-      setTyped((now) => Object.fromEntries(Object.entries(now).filter(([key, value]) => !same(changes[key], value))))
+      learn({ version: saved, answers, left, savedAt })
+      setState(Object.keys(wrong).length === 0 ? 'saved' : 'refused')
+      setTyped((now) => {
+        const rest = Object.entries(without(now, (key, { value }) => same(changes[key], value)))
+        return Object.fromEntries(
+          rest.map(([key, own]) => [key, key in changes ? { ...own, basedOn: answers[key] ?? '' } : own]),
+        )
+      })
       return
     }
     if (result.error?.code === 'changed-meanwhile') {
-      const theirs = (result.error.current as { answers: Answers }).answers
+      const { answers } = result.error.current as { answers: Answers }
       const now = Number(result.error.version)
-      const differing = Object.keys(changes).filter(
-        (key) => !same(theirs[key], changes[key]) && !same(theirs[key], latest.current.answers[key]),
-      )
-      latest.current.version = now
-      dispatch(
-        api.util.updateQueryData(
-          'readDraft',
-          { params: { id } },
-          (cached) => void Object.assign(cached, { version: now, answers: theirs }),
-        ),
-      )
-      setClashes((open) => ({ ...open, ...Object.fromEntries(differing.map((key) => [key, theirs[key] ?? ''])) }))
+      Object.assign(latest.current, { version: now, answers })
+      learn({ version: now, answers })
       setTimeout(() => void save(), 0)
       return
     }
@@ -142,16 +171,18 @@ export function useAutosave(draft: Draft): Autosave {
     }
   }, [typed, clashes, faults, problem, save, state])
 
+  const saveNow = useRef(save)
+  saveNow.current = save
   useEffect(() => {
-    const online = () => void save()
+    const online = () => void saveNow.current()
     window.addEventListener('online', online)
     return () => {
       window.removeEventListener('online', online)
-      void save()
+      void saveNow.current()
     }
-  }, [save])
+  }, [])
 
-  const answer = (key: string) => typed[key] ?? draft.answers[key] ?? ''
+  const answer = (key: string) => typed[key]?.value ?? draft.answers[key] ?? ''
   return {
     answer,
     text: (key) => {
@@ -160,10 +191,13 @@ export function useAutosave(draft: Draft): Autosave {
     },
     facts: {
       ...(draft.fileFacts as Facts),
-      ...factsOfAnswers(draft.form, { ...draft.answers, ...typed }),
+      ...factsOfAnswers(draft.form, { ...draft.answers, ...valuesOf(typed) }),
     },
     change: (key, value) => {
-      setTyped((before) => ({ ...before, [key]: value }))
+      setTyped((before) => ({
+        ...before,
+        [key]: { value, basedOn: before[key]?.basedOn ?? latest.current.answers[key] ?? '' },
+      }))
       setFaults(({ [key]: _looked, ...others }) => others)
       setState('waiting')
     },
@@ -175,11 +209,16 @@ export function useAutosave(draft: Draft): Autosave {
           : undefined,
     clashes,
     settle: (key, keep) => {
+      const theirs = latest.current.answers[key] ?? ''
       setClashes(({ [key]: _settled, ...others }) => others)
-      if (keep === 'theirs') setTyped(({ [key]: _mine, ...others }) => others)
+      if (keep === 'mine')
+        setTyped((before) => (before[key] ? { ...before, [key]: { ...before[key], basedOn: theirs } } : before))
+      else if (same(clashes[key], theirs)) setTyped(({ [key]: _mine, ...others }) => others)
+      else setTyped((before) => ({ ...before, [key]: { value: clashes[key]!, basedOn: theirs } }))
     },
     state,
+    savedAt: draft.savedAt,
     problem,
-    version: Object.keys(typed).length === 0 ? latest.current.version : undefined,
+    version: Object.keys(typed).length === 0 && looked ? latest.current.version : undefined,
   }
 }

@@ -1,6 +1,9 @@
+import { useEffect } from 'react'
 import type { Claim, ClaimDetails } from '#contract/claims'
 import { useAct } from '../../useAct'
 import { useKept } from '../useKept'
+
+const retryMs = 5000
 
 /** Editing one claim: what is typed is kept on this device until it is saved or given up. */
 export function useClaimEditor<D extends ClaimDetails>(
@@ -21,11 +24,22 @@ export function useClaimEditor<D extends ClaimDetails>(
     forget()
     onDone()
   }
+  const { busy, problem } = claim ? changing : adding
+  // Without a connection it goes by itself when the connection is back.
+  useEffect(() => {
+    if (problem?.code !== 'no-connection') return
+    const again = () => void save()
+    const timer = setInterval(again, retryMs)
+    window.addEventListener('online', again)
+    return () => {
+      clearInterval(timer)
+      window.removeEventListener('online', again)
+    }
+  })
   const giveUp = () => {
     forget()
     onDone()
   }
-  const { busy, problem } = claim ? changing : adding
   const fault = (field: string) => problem?.faults?.find(({ pointer }) => pointer === `/body/details/${field}`)?.message
   return { details, setDetails, set, save, giveUp, busy, problem, fault }
 }

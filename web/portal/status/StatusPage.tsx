@@ -2,6 +2,7 @@ import { useState } from 'react'
 import { Link, useParams } from 'react-router'
 import type { Status } from '#contract/applications'
 import { writeWhen } from '#core/dates/write'
+import { say } from '#core/words/say'
 import { api } from '../../api'
 import { Button } from '../../ui/Button'
 import { ProblemNote } from '../../ui/ProblemNote'
@@ -10,6 +11,7 @@ import { Waiting } from '../../ui/Waiting'
 import { writeDayOf } from '../../ui/write'
 import { useAct } from '../../useAct'
 import { Documents } from '../documents/Documents'
+import { CorrectContact } from './CorrectContact'
 import { OfferCard } from './OfferCard'
 import { RenewalForm } from './RenewalForm'
 import { TaskCard } from './TaskCard'
@@ -105,6 +107,7 @@ export function StatusPage() {
             </button>
           )}
         </Sheet>
+        <CorrectContact status={status} />
         <Keep status={status} />
         <Withdraw status={status} />
       </aside>
@@ -137,6 +140,7 @@ function ToDo({ item, status }: { item: Status['toDo'][number]; status: Status }
       {item.act === 'do task' && task && (
         <TaskCard id={status.id} task={task} ready={status.offer?.answer === 'accepted'} />
       )}
+      {item.act === 'change' && <Go to={`/apply/${status.id}/${item.target}`}>{say('Change it')}</Go>}
       {item.act === 'renew' && claim && <RenewalForm claim={claim} />}
       {item.act === 'upload' &&
         (claim ? (

@@ -1,0 +1,174 @@
+import { useState } from 'react'
+import { Temporal } from 'temporal-polyfill'
+import type { ReopenedPart } from '#contract/applications'
+import type { File } from '#contract/desk'
+import { writeWhen } from '#core/dates/write'
+import { Button } from '../../ui/Button'
+import { DateField } from '../../ui/DateField'
+import { Dialog } from '../../ui/Dialog'
+import { LongField, SelectField } from '../../ui/Field'
+import { faultAt, ProblemNote } from '../../ui/ProblemNote'
+import { writeShortDay } from '../../ui/write'
+import { useAct } from '../../useAct'
+import { useTold } from '../useTold'
+import { More } from './More'
+
+const stateWords: Record<ReopenedPart['state'], string> = {
+  open: 'not changed yet',
+  changed: 'changed',
+  seen: 'changed, noted',
+  'called off': 'called off',
+}
+
+/** What differs from what was sent, and the way to ask for one more change. */
+export function Reopened({ file }: { file: File }) {
+  const [asking, setAsking] = useState(false)
+  const pressing = file.reopened.some(({ state }) => state === 'changed')
+  if (file.stage === 'being written') return null
+  return (
+    <More
+      title={`Changed since it was sent, ${file.changes.length === 0 ? 'nothing' : file.changes.length}`}
+      open={pressing || undefined}
+    >
+      <div className="grid gap-2">
+        {file.changes.length > 0 && <Differences rows={file.changes} />}
+        {file.reopened.map((part) => (
+          <Part key={part.id} file={file} part={part} />
+        ))}
+        {['sent', 'shortlisted', 'offered'].includes(file.stage) && (
+          <p>
+            <Button onClick={() => setAsking(true)}>Ask them to change an answer</Button>
+          </p>
+        )}
+      </div>
+      {asking && <AskForChange file={file} onClose={() => setAsking(false)} />}
+    </More>
+  )
+}
+
+function Differences({ rows }: { rows: File['changes'] }) {
+  return (
+    <dl className="grid grid-cols-[210px_1fr] gap-x-4 gap-y-0.5">
+      {rows.map(({ label, before, after }) => (
+        <div key={label} className="contents">
+          <dt className="text-ink-2">{label}</dt>
+          <dd>
+            <del className="text-ink-2">{before}</del> <span className="sr-only">is now</span>{' '}
+            <ins className="font-semibold no-underline">{after}</ins>
+          </dd>
+        </div>
+      ))}
+    </dl>
+  )
+}
+
+function Part({ file, part }: { file: File; part: ReopenedPart }) {
+  const { act, busy, problem } = useAct('settleReopened')
+  const told = useTold()
+  const settle = async () => {
+    if (await act({ params: { id: file.id, reopening: part.id } }))
+      told(part.state === 'open' ? `Called off: ${part.title}.` : `Noted: ${part.title}.`)
+  }
+  return (
+    <div className="border-line border-t pt-1.5">
+      <div className="flex items-baseline gap-3">
+        <p className="flex-1">
+          <span className="font-semibold">{part.title}</span>{' '}
+          <span className={part.state === 'changed' ? 'text-soon-ink' : 'text-ink-2'}>
+            {stateWords[part.state]}
+            {part.doneAt && `, ${writeShortDay(part.doneAt)}`}
+          </span>
+        </p>
+        {part.state === 'changed' && (
+          <Button kind="main" busy={busy} onClick={() => void settle()}>
+            Noted
+          </Button>
+        )}
+        {part.state === 'open' && (
+          <Button kind="quiet" busy={busy} onClick={() => void settle()}>
+            Call it off
+          </Button>
+        )}
+      </div>
+      <p className="text-ink-2">
+        {part.askedBy}, {writeShortDay(part.askedAt)}: {part.reason} By {writeWhen(part.dueOn)}.
+      </p>
+      {part.state !== 'open' && part.differences.length > 0 && <Differences rows={part.differences} />}
+      {part.state === 'changed' && part.differences.length === 0 && <p>They left it as it was.</p>}
+      <ProblemNote problem={problem} />
+    </div>
+  )
+}
+
+const daysToChange = 7
+
+function AskForChange({ file, onClose }: { file: File; onClose: () => void }) {
+  const { act, busy, problem } = useAct('reopenPart')
+  const told = useTold()
+  const [section, setSection] = useState(file.parts[0]?.section ?? '')
+  const [question, setQuestion] = useState('')
+  const [reason, setReason] = useState('')
+  const [dueOn, setDueOn] = useState(Temporal.PlainDate.from(file.today).add({ days: daysToChange }).toString())
+  const questions = file.parts.find((part) => part.section === section)?.questions ?? []
+  const ask = async () => {
+    const done = await act({ params: { id: file.id }, body: { section, question: question || null, reason, dueOn } })
+    if (!done) return
+    told(`Asked ${file.candidate.name} by mail.`)
+    onClose()
+  }
+  return (
+    <Dialog
+      open
+      onClose={onClose}
+      title={`Ask ${file.candidate.name} to change an answer`}
+      description="Exactly this can be changed, by mail and on their page, until it is done. What was sent stays on record."
+    >
+      <form
+        className="grid gap-3"
+        noValidate
+        onSubmit={(event) => {
+          event.preventDefault()
+          void ask()
+        }}
+      >
+        <SelectField
+          label="Section"
+          value={section}
+          options={file.parts.map((part) => ({ value: part.section, label: part.title }))}
+          onChange={(event) => {
+            setSection(event.target.value)
+            setQuestion('')
+          }}
+          error={faultAt(problem, 'section')}
+        />
+        <SelectField
+          label="Question"
+          value={question}
+          options={[
+            { value: '', label: 'The whole section' },
+            ...questions.map(({ key, label }) => ({ value: key, label })),
+          ]}
+          onChange={(event) => setQuestion(event.target.value)}
+          error={faultAt(problem, 'question')}
+        />
+        <LongField
+          label="Why? They read this."
+          value={reason}
+          limit={500}
+          onChange={(event) => setReason(event.target.value)}
+          error={faultAt(problem, 'reason')}
+        />
+        <DateField label="By when" value={dueOn} onChange={setDueOn} error={faultAt(problem, 'dueOn')} />
+        <ProblemNote problem={problem?.faults ? undefined : problem} />
+        <div className="flex gap-2">
+          <Button kind="main" type="submit" busy={busy} disabled={reason.trim().length < 3}>
+            Ask them
+          </Button>
+          <Button kind="quiet" onClick={onClose}>
+            Cancel
+          </Button>
+        </div>
+      </form>
+    </Dialog>
+  )
+}

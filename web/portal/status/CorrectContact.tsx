@@ -1,0 +1,65 @@
+import { useState } from 'react'
+import type { Status } from '#contract/applications'
+import type { Answers } from '#core/form/answer'
+import { say } from '#core/words/say'
+import { AnswerField } from '../../ui/answers/AnswerField'
+import { Button } from '../../ui/Button'
+import { faultAt, ProblemNote } from '../../ui/ProblemNote'
+import { useAct } from '../../useAct'
+
+/** Contact details may be corrected at any time after sending; what was sent stays as it was. */
+export function CorrectContact({ status }: { status: Status }) {
+  const [changes, setChanges] = useState<Answers>()
+  const { act, busy, problem, clear } = useAct('saveAnswers')
+  const { version, questions, answers } = status.contact
+  if (!status.reference || status.stage === 'withdrawn' || questions.length === 0) return null
+  const close = () => {
+    clear()
+    setChanges(undefined)
+  }
+  const save = async (changed: Answers) => {
+    if (
+      Object.keys(changed).length === 0 ||
+      (await act({ params: { id: status.id }, body: { version, changes: changed } }))
+    )
+      close()
+  }
+  if (!changes)
+    return (
+      <p className="text-[0.93em]">
+        <button type="button" onClick={() => setChanges({})} className="font-semibold text-confirmed">
+          {say('Correct how we can reach you')}
+        </button>
+      </p>
+    )
+  return (
+    <form
+      className="grid gap-3 rounded-sheet border border-line bg-sheet p-4"
+      noValidate
+      onSubmit={(event) => {
+        event.preventDefault()
+        void save(changes)
+      }}
+    >
+      <h2 className="text-[1.2em]">{say('How we can reach you')}</h2>
+      {questions.map((question) => (
+        <AnswerField
+          key={question.key}
+          question={question}
+          value={changes[question.key] ?? answers[question.key] ?? ''}
+          onChange={(value) => setChanges((before) => ({ ...before, [question.key]: value }))}
+          error={faultAt(problem, question.key)}
+        />
+      ))}
+      <ProblemNote problem={problem?.faults ? undefined : problem} />
+      <div className="flex gap-3">
+        <Button kind="main" type="submit" busy={busy}>
+          {say('Save')}
+        </Button>
+        <Button kind="quiet" onClick={close}>
+          {say('Cancel')}
+        </Button>
+      </div>
+    </form>
+  )
+}
