@@ -46,6 +46,7 @@ const Draft = Type.Object({
     closesAt: Moment,
     timeZone: Type.String(),
     targetStart: Day,
+    paperLanguages: Type.Array(Type.String()),
     open: Type.Boolean(),
   }),
   form: ofCore<Form>(Type.Array(Type.Object({}))),

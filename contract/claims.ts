@@ -3,7 +3,7 @@ import { videoLimits } from '#core/pages/limits'
 import { paperParts } from '#core/papers/papers'
 import { rungs } from '#core/requirements/requirement'
 import { endpoint } from './endpoint'
-import { Done, Id, Moment, oneOf, orNull, PartialDay, ShortText, Version } from './shapes'
+import { Day, Done, Id, Moment, oneOf, orNull, PartialDay, ShortText, Version } from './shapes'
 
 const SourceChoice = { sourceId: orNull(Id), sourceName: ShortText }
 const Country = Type.String({ pattern: '^([A-Z]{2})?$', description: 'ISO 3166-1' })
@@ -93,7 +93,42 @@ export const PaperDetails = Type.Object({
   /** What is asked for is a video of at most so many seconds. */
   videoSeconds: Type.Optional(Type.Integer({ minimum: 5, maximum: videoLimits.seconds })),
 })
-export const ClaimDetails = Type.Union([StudyDetails, WorkDetails, CredentialDetails, PaperDetails])
+
+/** Where somebody lived. */
+const ResidenceDetails = Type.Object({
+  kind: Type.Literal('residence'),
+  ...SourceChoice,
+  address: ShortText,
+  country: Country,
+  from: PartialDay,
+  to: End,
+})
+
+export const identityPapers = ['passport', 'identity card', 'residence permit', 'two others'] as const
+
+/** The paper that shows who somebody is; `two others` is for those who have none: two other papers and a portrait. */
+const IdentityDetails = Type.Object({
+  kind: Type.Literal('identity'),
+  ...SourceChoice,
+  paper: oneOf(identityPapers),
+  number: ShortText,
+  issuer: Type.String({ pattern: '^([A-Z]{1,3})?$', description: 'As in the machine-readable zone' }),
+  familyName: ShortText,
+  givenNames: ShortText,
+  born: Type.Union([Day, Type.Literal('')]),
+  through: Type.Union([Day, Type.Literal('')]),
+  /** The machine-readable zone as it was captured; empty where the fields were typed. */
+  zone: Type.String({ maxLength: 140 }),
+})
+
+export const ClaimDetails = Type.Union([
+  StudyDetails,
+  WorkDetails,
+  ResidenceDetails,
+  CredentialDetails,
+  IdentityDetails,
+  PaperDetails,
+])
 export type ClaimDetails = Static<typeof ClaimDetails>
 
 export const documentStates = ['to look at', 'seen', 'sent back', 'replaced'] as const

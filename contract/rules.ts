@@ -1,6 +1,7 @@
 import { type Static, Type } from '@sinclair/typebox'
 import type { Condition } from '#core/conditions/condition'
 import { blanks, questionKinds, sectionHolds } from '#core/form/form'
+import { videoLimits } from '#core/pages/limits'
 import { gates, rungs } from '#core/requirements/requirement'
 import type { Difference } from '#core/rules/difference'
 import type { Change, Effect } from '#core/rules/effect'
@@ -58,6 +59,7 @@ const question = {
   unit: Type.Optional(Type.String({ maxLength: 20 })),
   explain: Type.Optional(YesNo),
   paper: Type.Optional(YesNo),
+  videoSeconds: Type.Optional(Type.Integer({ minimum: 5, maximum: videoLimits.seconds })),
   blanks: Type.Optional(Type.Array(oneOf(blanks), { uniqueItems: true })),
   seenBy: Type.Optional(Type.Array(oneOf(roles), { uniqueItems: true })),
   fill: Type.Optional(Type.String({ maxLength: 40 })),
@@ -96,6 +98,7 @@ const AskShape = Type.Union([
   ask('history', {
     years: Type.Integer({ minimum: 1, maximum: 30 }),
     toleratedGapDays: Type.Integer({ minimum: 0, maximum: 366 }),
+    of: Type.Optional(Type.Literal('home')),
   }),
   ask('experience', {
     months: Type.Integer({ minimum: 1, maximum: 600 }),
@@ -104,6 +107,8 @@ const AskShape = Type.Union([
   ask('every work entry', {}),
   ask('skills check', { check: Key }),
   ask('permission', {}),
+  ask('identity', {}),
+  ask('vouching', { count: Type.Integer({ minimum: 1, maximum: 6 }) }),
   ask('document', { question: Key }),
   ask('declaration', { question: Key, mustBe: Type.String({ minLength: 1, maxLength: 120 }) }),
   ask('reference', { count: Type.Integer({ minimum: 1, maximum: 6 }) }),
@@ -189,6 +194,11 @@ const vacancyFields = {
   closesAt: Moment,
   timeZone: Type.String({ maxLength: 60 }),
   targetStart: Day,
+  paperLanguages: Type.Array(Type.String({ pattern: '^[a-z]{2}$' }), {
+    maxItems: 12,
+    uniqueItems: true,
+    description: 'Languages papers are read in, ISO 639-1; none means any',
+  }),
   decidedBy: Type.String({ maxLength: 120, description: 'Mail address of who decides' }),
 }
 const VacancyFields = Type.Object(vacancyFields)

@@ -11,14 +11,29 @@ export const SourceLine = Type.Object({
   kind: oneOf(sourceKinds),
   town: Type.String(),
   country: Type.String(),
+  programmes: Type.Array(
+    Type.Object({
+      title: Type.String(),
+      award: Type.String(),
+      level: Type.Integer({ description: 'ISCED 2011' }),
+      field: Type.String({ description: 'ISCED-F 2013' }),
+      language: Type.String({ description: 'Of instruction, ISO 639-1' }),
+      link: Type.Optional(Type.String()),
+    }),
+  ),
 })
+export type SourceLine = typeof SourceLine.static
 
 export const findSources = endpoint({
   method: 'GET',
   path: '/api/sources',
   summary: 'Issuing sources by any name they go by, in any spelling',
   who: 'signed-in',
-  query: Type.Object({ text: Type.Optional(Type.String({ maxLength: 100 })), kind: Type.Optional(Type.String()) }),
+  query: Type.Object({
+    text: Type.Optional(Type.String({ maxLength: 100 })),
+    kind: Type.Optional(Type.String()),
+    country: Type.Optional(Type.String({ pattern: '^([A-Z]{2})?$' })),
+  }),
   reply: Type.Array(SourceLine),
 })
 

@@ -348,7 +348,7 @@ async function addPapers(page: Page, start: Temporal.PlainDate) {
     {
       kind: 'First aid at work',
       source: ['first hands', 'First Hands Association'],
-      number: 'FH-1',
+      number: 'FH-90001',
       through: start.add({ days: 400 }),
     },
   ]

@@ -126,6 +126,54 @@ const send: Section = {
   questions: [],
 }
 
+export const identity: Section = {
+  key: 'identity',
+  title: 'Identity',
+  heading: 'Which paper shows who you are?',
+  intro: 'It is captured here or on your phone. What it says is offered to you to confirm.',
+  holds: 'identity',
+  questions: [],
+}
+
+export const vouching: Section = {
+  key: 'vouching',
+  title: 'People who vouch for you',
+  heading: 'Who has seen you do this work?',
+  intro: 'A supervisor or instructor. They answer a few questions, by a link or with a code you give them.',
+  holds: 'vouching',
+  questions: [],
+}
+
+export const equality: Section = {
+  key: 'equality',
+  title: 'Voluntary questions',
+  heading: 'Questions you need not answer',
+  intro: 'They are counted, and never shown with your name or to anybody who decides about you.',
+  holds: 'equality',
+  questions: [
+    {
+      key: 'equality.gender',
+      label: 'How do you describe your gender?',
+      kind: 'one of',
+      required: false,
+      options: ['Woman', 'Man', 'Another'],
+    },
+    {
+      key: 'equality.disability',
+      label: 'Do you live with a disability or a lasting illness?',
+      kind: 'yes or no',
+      required: false,
+    },
+    {
+      key: 'equality.age',
+      label: 'How old are you?',
+      kind: 'one of',
+      required: false,
+      options: ['Under 25', '25 to 34', '35 to 44', '45 to 54', '55 or older'],
+    },
+  ],
+}
+
 /** The sections of the common library. */
 export const library: readonly Section[] = [about, contact, study, work, papers, declarations, permission]
 

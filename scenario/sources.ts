@@ -12,6 +12,16 @@ export const sources: (NewSource & { key: string })[] = [
     mail: 'registrar@arvelle.example',
     register: null,
     answerWorkingDays: 10,
+    programmes: [
+      {
+        title: 'Ingénieur en énergie électrique',
+        award: 'Diplôme d’ingénieur',
+        level: 7,
+        field: '0713',
+        language: 'fr',
+      },
+      { title: 'Génie mécanique', award: 'Licence', level: 6, field: '0715', language: 'fr' },
+    ],
   },
   {
     key: 'arlac',
@@ -23,6 +33,10 @@ export const sources: (NewSource & { key: string })[] = [
     mail: 'scolarite@arlac.example',
     register: null,
     answerWorkingDays: 10,
+    programmes: [
+      { title: 'Géosciences alpines', award: 'Master', level: 7, field: '0532', language: 'fr' },
+      { title: 'Informatique', award: 'Licence', level: 6, field: '0613', language: 'fr' },
+    ],
   },
   {
     key: 'tannberg',
@@ -34,6 +48,18 @@ export const sources: (NewSource & { key: string })[] = [
     mail: 'pruefungsamt@tannberg.example',
     register: 'tannberg-degrees',
     answerWorkingDays: 8,
+    programmes: [
+      {
+        title: 'Electrical Engineering',
+        award: 'MSc',
+        level: 7,
+        field: '0713',
+        language: 'de',
+        link: 'https://tannberg.example/studies/electrical-msc',
+      },
+      { title: 'Electrical Engineering', award: 'BSc', level: 6, field: '0713', language: 'de' },
+      { title: 'Automation', award: 'BSc', level: 6, field: '0714', language: 'de' },
+    ],
     accreditedFields: ['0713', '0714'],
   },
   {
@@ -46,6 +72,9 @@ export const sources: (NewSource & { key: string })[] = [
     mail: 'segreteria@lumira.example',
     register: null,
     answerWorkingDays: 15,
+    programmes: [
+      { title: 'Ingegneria meccanica', award: 'Laurea magistrale', level: 7, field: '0715', language: 'it' },
+    ],
   },
   {
     key: 'fjellvik',
@@ -57,6 +86,7 @@ export const sources: (NewSource & { key: string })[] = [
     mail: 'post@fjellvik.example',
     register: null,
     answerWorkingDays: 10,
+    programmes: [{ title: 'Elkraft', award: 'Fagskolegrad', level: 5, field: '0713', language: 'nb' }],
   },
   {
     key: 'steinach',

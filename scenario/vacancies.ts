@@ -1,7 +1,7 @@
 import type { Section } from '#core/form/form'
 import type { Requirement } from '#core/requirements/requirement'
 import type { NewVacancy } from '#server/vacancies/vacancies'
-import { form, formWith } from './form'
+import { equality, form, formWith, identity, vouching } from './form'
 
 const boss = ['hiring manager', 'administrator']
 
@@ -23,6 +23,31 @@ const history = (years: number): Requirement => ({
   rung: 'claimed',
   waivableBy: boss,
 })
+const homes = (years: number): Requirement => ({
+  ...history(years),
+  key: 'homes',
+  title: `Homes of ${years} years`,
+  why: 'The rescue authority looks people up where they lived.',
+  asks: { kind: 'history', years, toleratedGapDays: 60, of: 'home' },
+})
+const identitySeen: Requirement = {
+  key: 'identity',
+  title: 'Identity',
+  why: 'Who leads a rescue holds a badge of the authority, which is made out to a proven name.',
+  gate: 'shortlist',
+  asks: { kind: 'identity' },
+  rung: 'evidenced',
+  waivableBy: boss,
+}
+const vouchedFor: Requirement = {
+  key: 'vouched-for',
+  title: 'Vouched for by somebody who was there',
+  why: 'A supervisor or instructor has seen what no paper shows: how you act when it matters.',
+  gate: 'offer',
+  asks: { kind: 'vouching', count: 1 },
+  rung: 'claimed',
+  waivableBy: boss,
+}
 const studySent = (levelAtLeast: number, fields?: string[]): Requirement => ({
   key: 'study-sent',
   title: 'Degree or diploma, with its certificate',
@@ -127,6 +152,7 @@ const onboarding = [
 type Post = Omit<NewVacancy, 'rules' | 'duties' | 'timeZone' | 'opensAt' | 'closesAt' | 'targetStart'> & {
   duties: string[]
   requirements: Requirement[]
+  alsoAsks?: Section[]
   /** Sections that only this post asks. */
   asks?: Section
   opened: number
@@ -168,6 +194,14 @@ const rescueDuty: Section = {
       kind: 'document',
       required: false,
       help: 'If you work with one.',
+    },
+    {
+      key: 'rescue.video',
+      label: 'In less than a minute: how would you get twenty people out of a stopped cabin?',
+      kind: 'document',
+      required: false,
+      videoSeconds: 60,
+      help: 'Say it to the camera, as you would say it to your crew. It is about what you say, not how you look.',
     },
   ],
 }
@@ -442,9 +476,13 @@ const posts: Post[] = [
       'Be on call one week in three',
     ],
     asks: rescueDuty,
+    alsoAsks: [identity, vouching, equality],
     requirements: [
       permission,
       history(5),
+      homes(3),
+      identitySeen,
+      vouchedFor,
       studySent(3),
       studySeen,
       credential('rope-access', 'Rope access or work at height', {
@@ -485,11 +523,11 @@ export function vacanciesOn(
   isoDay: (offset: number) => string,
   timeZone: string,
 ): NewVacancy[] {
-  return posts.map(({ opened, closesIn, startsIn, duties, requirements, asks, ...post }) => ({
+  return posts.map(({ opened, closesIn, startsIn, duties, requirements, asks, alsoAsks = [], ...post }) => ({
     ...post,
     duties: { type: 'doc', content: [{ type: 'bulletList', content: duties.map(listItem) }] },
     decidedBy: 'bastian@vallorne.example',
-    rules: { form: asks ? formWith(asks) : form, requirements, onboarding },
+    rules: { form: asks ? formWith(asks, ...alsoAsks) : form, requirements, onboarding },
     timeZone,
     opensAt: dayAt(opened, 8),
     closesAt: dayAt(closesIn, 17),

@@ -22,6 +22,12 @@ const fields: Partial<Record<ClaimKind, readonly Field[]>> = {
     { key: 'awarded', label: 'Awarded', kind: 'date', matters: true },
     born,
   ],
+  identity: [
+    name,
+    { key: 'number', label: 'Number', kind: 'number', matters: true },
+    { key: 'born', label: 'Born', kind: 'date', matters: true },
+    { key: 'through', label: 'Valid through', kind: 'date', matters: true },
+  ],
   licence: credential,
   certificate: credential,
   work: [

@@ -21,6 +21,7 @@ const usual: Record<Step['what'], Duration> = {
   'do task': [1, 2, 6],
   'make offer': [1, 3, 6],
   pay: [1, 3, 7],
+  'name someone': [1, 2, 5],
 }
 
 export type Forecast = {

@@ -51,6 +51,8 @@ export type Question = {
   explain?: 'yes' | 'no'
   /** The answer that asks for a document. */
   paper?: 'yes' | 'no'
+  /** The document asked for is a video of at most so many seconds. */
+  videoSeconds?: number
   /** The honest blanks that may stand instead of an answer. */
   blanks?: readonly Blank[]
   /** Roles that may read the answer; absent means everybody at the desk. */
@@ -61,7 +63,17 @@ export type Question = {
   fill?: string
 }
 
-export const sectionHolds = ['questions', 'study', 'work', 'credentials', 'permission', 'send'] as const
+export const sectionHolds = [
+  'questions',
+  'study',
+  'work',
+  'credentials',
+  'identity',
+  'vouching',
+  'equality',
+  'permission',
+  'send',
+] as const
 
 export type Section = {
   key: string
@@ -82,7 +94,7 @@ export type Form = readonly Section[]
 /** A question of a form asks for its answer before sending; so does the explanation or the document a given answer needs. */
 export function answerRequirements(form: Form): Requirement[] {
   return form.flatMap((section) =>
-    section.questions.flatMap((question) => {
+    (section.holds === 'equality' ? [] : section.questions).flatMap((question) => {
       const while_ = (...conditions: (Condition | undefined)[]) => bothOf(section.when, question.when, ...conditions)
       const asked: Requirement = {
         key: `answer:${question.key}`,
@@ -127,7 +139,9 @@ function bothOf(...conditions: (Condition | undefined)[]): Condition | undefined
   return given.length > 1 ? { all: given } : given[0]
 }
 
-export const questionsOf = (form: Form): Question[] => form.flatMap(({ questions }) => questions)
+/** The questions whose answers belong to the application; the voluntary ones are answered apart from it. */
+export const questionsOf = (form: Form): Question[] =>
+  form.flatMap(({ holds, questions }) => (holds === 'equality' ? [] : questions))
 
 export const becauseKey = (question: string) => `${question}.because`
 
@@ -148,6 +162,8 @@ export function sectionOf(form: Form, requirement: Requirement): Section | undef
       history: 'work',
       experience: 'work',
       'every work entry': 'work',
+      identity: 'identity',
+      vouching: 'vouching',
       permission: 'permission',
     } as Partial<Record<typeof asks.kind, Section['holds']>>
   )[asks.kind]

@@ -1,3 +1,5 @@
+import { credentialKind } from '../requirements/catalogue'
+
 /** What a document is, of the papers a claim can need. */
 export const paperParts = [
   'certificate',
@@ -7,6 +9,9 @@ export const paperParts = [
   'front',
   'back',
   'translation',
+  'portrait',
+  'one other paper',
+  'second other paper',
   'other',
 ] as const
 export type PaperPart = (typeof paperParts)[number]
@@ -73,6 +78,16 @@ export function papersOfCredential(bothSides: boolean, given: readonly GivenPape
   return { sets, missing: missingOf(sets, seen), untranslated: [], linkInstead: false }
 }
 
+/** What shows who somebody is: a passport by its page of data, a card by both sides, or two other papers and a portrait. */
+export function papersOfIdentity(
+  paper: 'passport' | 'identity card' | 'residence permit' | 'two others',
+  given: readonly GivenPaper[],
+): PaperNeed {
+  if (paper !== 'two others') return papersOfCredential(paper !== 'passport', given)
+  const sets: PaperNeed['sets'] = [['one other paper', 'second other paper', 'portrait']]
+  return { sets, missing: missingOf(sets, given), untranslated: [], linkInstead: false }
+}
+
 /** A single page that was not said to be a side is taken for the front. */
 const asFront = (part: PaperPart): PaperPart => (part === 'certificate' ? 'front' : part)
 const asWhole = (part: PaperPart): PaperPart => (part === 'front' || part === 'back' ? 'certificate' : part)
@@ -81,4 +96,43 @@ function missingOf(sets: PaperNeed['sets'], given: readonly GivenPaper[]): reado
   const have = new Set(given.map(({ part }) => part))
   const lacks = sets.map((set) => set.filter((part) => !have.has(part)))
   return lacks.reduce((least, lack) => (lack.length < least.length ? lack : least))
+}
+
+/** A document as it is filed. */
+export type FiledPaper = {
+  id: string
+  part: PaperPart
+  pages: number
+  translationOf: string | null
+  state: 'to look at' | 'seen' | 'sent back' | 'replaced'
+}
+
+/** Documents that stand for something: one that was sent back or replaced does not. */
+export const counted = <P extends FiledPaper>(documents: readonly P[]): P[] =>
+  documents.filter(({ state }) => state === 'to look at' || state === 'seen')
+
+export const isTranslated = (documents: readonly FiledPaper[], id: string) =>
+  counted(documents).some(({ translationOf }) => translationOf === id)
+
+/** Filed documents as the list of papers looks at them. */
+export const givenPapers = (documents: readonly FiledPaper[]): GivenPaper[] =>
+  counted(documents).map(({ id, part, pages }) => ({ part, pages, translated: isTranslated(documents, id) }))
+
+type Claimed =
+  | ({ kind: 'study' } & StudyForPapers)
+  | { kind: 'identity'; paper: Parameters<typeof papersOfIdentity>[0] }
+  | { kind: 'licence' | 'certificate'; credential: string }
+  | { kind: 'work' | 'residence' | 'paper' }
+
+/** What papers a claim needs; nothing where its kind needs none in particular. */
+export function papersOfClaim(
+  claim: Claimed,
+  documents: readonly FiledPaper[],
+  accepted: readonly string[],
+): PaperNeed | undefined {
+  const given = givenPapers(documents)
+  if (claim.kind === 'study') return papersOfStudy(claim, given, accepted)
+  if (claim.kind === 'identity') return papersOfIdentity(claim.paper, given)
+  if ('credential' in claim) return papersOfCredential(credentialKind(claim.credential)?.bothSides ?? false, given)
+  return undefined
 }

@@ -7,6 +7,12 @@ export type CredentialKind = {
   /** Days a renewal usually takes; within them before its last day it counts as expiring. */
   leadDays: number
   papers: string
+  /** How the known issuer numbers it, as a regular expression over the whole number, with an example. */
+  number?: { pattern: string; example: string }
+  /** It is given for one of these regions. */
+  regions?: readonly string[]
+  /** It is a card or a licence whose back says something too. */
+  bothSides?: boolean
 }
 
 export const credentialKinds: readonly CredentialKind[] = [
@@ -17,6 +23,8 @@ export const credentialKinds: readonly CredentialKind[] = [
     expires: true,
     leadDays: 60,
     papers: 'both sides of the card',
+    bothSides: true,
+    number: { pattern: 'GSB-[1-4]-\\d{5}', example: 'GSB-2-57733' },
   },
   {
     key: 'work-at-height',
@@ -25,6 +33,7 @@ export const credentialKinds: readonly CredentialKind[] = [
     expires: true,
     leadDays: 45,
     papers: 'the certificate',
+    number: { pattern: 'HW-\\d{2}-\\d{4}', example: 'HW-24-0590' },
   },
   {
     key: 'first-aid',
@@ -33,6 +42,7 @@ export const credentialKinds: readonly CredentialKind[] = [
     expires: true,
     leadDays: 30,
     papers: 'the certificate',
+    number: { pattern: 'FH-\\d{5}', example: 'FH-90112' },
   },
   {
     key: 'medical',
@@ -41,6 +51,7 @@ export const credentialKinds: readonly CredentialKind[] = [
     expires: true,
     leadDays: 30,
     papers: 'the fitness statement, without findings',
+    number: { pattern: 'VOH-\\d{4}', example: 'VOH-5521' },
   },
   {
     key: 'rope-access',
@@ -49,6 +60,8 @@ export const credentialKinds: readonly CredentialKind[] = [
     expires: true,
     leadDays: 60,
     papers: 'both sides of the card',
+    bothSides: true,
+    number: { pattern: 'RG-[1-3]-\\d{5}', example: 'RG-3-21560' },
   },
   {
     key: 'train-driving',
@@ -57,6 +70,8 @@ export const credentialKinds: readonly CredentialKind[] = [
     expires: true,
     leadDays: 90,
     papers: 'both sides of the licence',
+    bothSides: true,
+    number: { pattern: 'MRA-D-\\d{5}', example: 'MRA-D-20019' },
   },
   {
     key: 'welding',
@@ -65,6 +80,7 @@ export const credentialKinds: readonly CredentialKind[] = [
     expires: true,
     leadDays: 60,
     papers: 'the certificate',
+    number: { pattern: 'HW-W-\\d{3}', example: 'HW-W-140' },
   },
   {
     key: 'dispatcher',
@@ -73,6 +89,8 @@ export const credentialKinds: readonly CredentialKind[] = [
     expires: true,
     leadDays: 60,
     papers: 'both sides of the licence',
+    bothSides: true,
+    number: { pattern: 'MRA-C-\\d{5}', example: 'MRA-C-10877' },
   },
   {
     key: 'blasting',
@@ -81,6 +99,7 @@ export const credentialKinds: readonly CredentialKind[] = [
     expires: true,
     leadDays: 90,
     papers: 'the permit',
+    regions: ['Vallorne', 'Hochsattel', 'Lower Arve valley'],
   },
   {
     key: 'signalling',
@@ -89,6 +108,7 @@ export const credentialKinds: readonly CredentialKind[] = [
     expires: true,
     leadDays: 60,
     papers: 'the authority card',
+    number: { pattern: 'MRA-S-\\d{5}', example: 'MRA-S-28817' },
   },
 ]
 
@@ -114,6 +134,12 @@ export const studyFields: Readonly<Record<string, string>> = {
   '0716': 'Motor vehicles, ships and aircraft',
   '0732': 'Building and civil engineering',
   '1041': 'Transport services',
+}
+
+/** Whether a number is one the known issuer of a kind could have given; a kind that says nothing takes any. */
+export function numberFits(kind: string, number: string): boolean {
+  const { pattern } = credentialKind(kind)?.number ?? {}
+  return pattern === undefined || new RegExp(`^(${pattern})$`, 'i').test(number.trim())
 }
 
 export const credentialKind = (key: string) => credentialKinds.find((kind) => kind.key === key)

@@ -117,6 +117,14 @@ function resultOfAsk(ask: Ask, requirement: Requirement, file: Known): Result {
       return everyWorkEntry(requirement, file)
     case 'skills check':
       return skillsResult(ask.check, file)
+    case 'identity':
+      return claimResult(
+        file.claims.filter(({ kind }) => kind === 'identity'),
+        requirement,
+        file,
+      )
+    case 'vouching':
+      return vouchingResult(ask.count, file)
     case 'permission':
       return file.permissionSigned ? met() : unmet({ code: 'not-signed' }, [{ who: 'candidate', what: 'sign' }])
     case 'offer accepted':
@@ -252,12 +260,24 @@ function referenceResult(count: number, file: Known): Result {
   return unmet(reason, confirmed.length + asked >= count ? afterLooking.slice(1) : afterLooking)
 }
 
+function vouchingResult(count: number, file: Known): Result {
+  const { done, asked } = file.vouching ?? { done: 0, asked: 0 }
+  if (done >= count) return met()
+  const reply: Step = { who: 'source', what: 'reply' }
+  return unmet(
+    { code: 'too-few-vouch', done, needed: count, asked },
+    asked >= count ? [reply] : [{ who: 'candidate', what: 'name someone' }, reply],
+  )
+}
+
 function historyResult(ask: Extract<Ask, { kind: 'history' }>, file: Known): Result {
-  const asked = `${ask.years} ${ask.toleratedGapDays}`
+  const asked = `${ask.of ?? 'all'} ${ask.years} ${ask.toleratedGapDays}`
   const found =
     file.coverages.get(asked) ??
     gapsIn(
-      file.claims.flatMap(({ entry }) => (entry ? [entry] : [])),
+      file.claims.flatMap(({ entry, kind }) =>
+        entry && (kind === 'residence') === (ask.of === 'home') ? [entry] : [],
+      ),
       daysUpTo(file.today, ask.years),
       ask.toleratedGapDays,
     )

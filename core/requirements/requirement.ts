@@ -14,11 +14,15 @@ export type Ask =
   | { kind: 'answer'; question: string }
   | { kind: 'study'; levelAtLeast: number; fields?: readonly string[] }
   | { kind: 'credential'; credential: string }
-  | { kind: 'history'; years: number; toleratedGapDays: number }
+  /** Without `of` what somebody did; with it where somebody lived. */
+  | { kind: 'history'; years: number; toleratedGapDays: number; of?: 'home' }
   | { kind: 'experience'; months: number; tags: readonly string[] }
   | { kind: 'every work entry' }
   | { kind: 'skills check'; check: string }
   | { kind: 'permission' }
+  | { kind: 'identity' }
+  /** So many people have vouched for the candidate. */
+  | { kind: 'vouching'; count: number }
   | { kind: 'document'; question: string }
   /** A yes-or-no question or a declaration, and the answer that is needed; another one is for a person to decide. */
   | { kind: 'declaration'; question: string; mustBe: string }
@@ -93,6 +97,8 @@ export type FileFacts = {
   blankAnswers?: ReadonlySet<string>
   /** Requirements whose fee has been received. */
   feesReceived?: readonly string[]
+  /** People the candidate has named to vouch for them, and how many of them have. */
+  vouching?: { asked: number; done: number }
   skills: readonly SkillsFact[]
   permissionSigned: boolean
   offer: 'none' | 'open' | 'accepted' | 'declined'
@@ -120,6 +126,7 @@ export type Step = {
     | 'explain'
     | 'make offer'
     | 'pay'
+    | 'name someone'
 }
 
 export type OutcomeReason =
@@ -156,6 +163,7 @@ export type OutcomeReason =
   | { code: 'check-passed'; percent: number }
   | { code: 'answer-other'; question: string; answer: string; needed: string }
   | { code: 'too-few-references'; confirmed: number; needed: number; asked: number }
+  | { code: 'too-few-vouch'; done: number; needed: number; asked: number }
   | { code: 'fee-open'; amount: number; currency: string }
   | { code: 'not-signed' | 'no-offer' | 'offer-open' | 'offer-declined' | 'task-open' }
 

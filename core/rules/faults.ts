@@ -111,6 +111,8 @@ function requirementFaults(
         return held.has('credentials') ? [] : [{ pointer, code: 'no-section-for', holds: 'credentials' }]
       case 'study':
       case 'permission':
+      case 'identity':
+      case 'vouching':
         return held.has(ask.kind) ? [] : [{ pointer, code: 'no-section-for', holds: ask.kind }]
       case 'history':
       case 'experience':

@@ -10,6 +10,9 @@ export const paperPartWords = (part: PaperPart): string =>
     front: say('front'),
     back: say('back'),
     translation: say('translation'),
+    portrait: say('portrait of yourself'),
+    'one other paper': say('one other paper'),
+    'second other paper': say('a second other paper'),
     other: say('something else'),
   })[part]
 

@@ -45,7 +45,7 @@ export function requirementSentence(
 }
 
 /** What stands on the ladder; an answer, a check or a fee does not. */
-const hasProof = new Set<Ask['kind']>(['study', 'credential', 'every work entry', 'document'])
+const hasProof = new Set<Ask['kind']>(['study', 'credential', 'every work entry', 'document', 'identity'])
 
 function askWords(ask: Ask, nameOf: (key: string) => string): string {
   switch (ask.kind) {
@@ -58,6 +58,8 @@ function askWords(ask: Ask, nameOf: (key: string) => string): string {
     case 'credential':
       return (credentialKind(ask.credential)?.name ?? ask.credential).replace(/^./, (letter) => letter.toLowerCase())
     case 'history':
+      if (ask.of === 'home')
+        return `where you lived in the last ${ask.years} years, with no gap longer than ${writeDays(ask.toleratedGapDays)}`
       return `what you did in the last ${ask.years} years, with no gap longer than ${writeDays(ask.toleratedGapDays)}`
     case 'experience':
       return `${Math.floor(ask.months / 12)} years of work in ${ask.tags.join(' or ')}`
@@ -65,6 +67,10 @@ function askWords(ask: Ask, nameOf: (key: string) => string): string {
       return 'every job you give'
     case 'skills check':
       return `the skills check “${nameOf(ask.check)}”`
+    case 'identity':
+      return 'a paper that shows who you are'
+    case 'vouching':
+      return ask.count === 1 ? 'somebody who vouches for you' : `${ask.count} people who vouch for you`
     case 'permission':
       return 'your permission to check what you say, signed'
     case 'document':
@@ -88,6 +94,7 @@ export function paperWords(requirement: Requirement): string | undefined {
   const papers = [requirement.asks, ...(requirement.alternatives ?? [])].flatMap((ask) => {
     if (ask.kind === 'study') return ['the degree certificate']
     if (ask.kind === 'credential') return [credentialKind(ask.credential)?.papers ?? 'the certificate']
+    if (ask.kind === 'identity') return ['the passport or identity card']
     if (ask.kind === 'document') return ['the document it names']
     if (ask.kind === 'every work entry') return ['a letter or certificate of each job']
     return []
@@ -166,6 +173,8 @@ function reasonWords(reason: OutcomeReason, nameOf: (key: string) => string): st
       return `Answered “${reason.answer}”; ${reason.needed} is needed.`
     case 'too-few-references':
       return `${reason.confirmed} of ${reason.needed} employers have confirmed${reason.asked > 0 ? `, ${reason.asked} asked` : ''}.`
+    case 'too-few-vouch':
+      return `${reason.done} of ${reason.needed} have vouched${reason.asked > reason.done ? `, ${reason.asked - reason.done} asked` : ''}.`
     case 'fee-open':
       return `${writeAmount(reason.amount, reason.currency)} not received yet.`
     case 'not-signed':
@@ -196,6 +205,7 @@ const deskActs: Record<Step['what'], string> = {
   'do task': 'Candidate: do task',
   'make offer': 'Hiring manager: offer',
   pay: 'Candidate: pay',
+  'name someone': 'Candidate: name somebody',
 }
 
 /** Who has the ball and for what, in a few words for a list on the desk. */

@@ -50,8 +50,9 @@ const answered = (section: Section, { answers }: Sent['application'], { facts }:
 function claimed(section: Section, { claims, documents }: LoadedFile): [string, string][] {
   const kinds: Partial<Record<Section['holds'], readonly ClaimDetails['kind'][]>> = {
     study: ['study'],
-    work: ['work'],
+    work: ['work', 'residence'],
     credentials: ['licence', 'certificate'],
+    identity: ['identity'],
   }
   return claims
     .filter(({ kind }) => kinds[section.holds]?.includes(kind))
@@ -62,9 +63,10 @@ function claimed(section: Section, { claims, documents }: LoadedFile): [string, 
 }
 
 function detailsWords(details: ClaimDetails): string[] {
-  if (details.kind === 'study' || details.kind === 'work') {
+  if ('from' in details) {
     const to = details.to === 'present' ? 'now' : writeWhen(details.to)
-    const what = details.kind === 'work' ? details.position : details.number
+    const what =
+      details.kind === 'work' ? details.position : details.kind === 'study' ? details.number : details.country
     return [details.sourceName, what, `${writeWhen(details.from)} to ${to}`]
   }
   if (details.kind === 'paper') return []

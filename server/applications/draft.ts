@@ -12,7 +12,8 @@ import { reopenedParts } from './reopen'
 /** An application as its candidate writes it. */
 export async function readDraft(deps: Deps, actor: Account, id: string) {
   const application = await ownApplication(deps, actor, id)
-  const { outcomes, vacancy, rules, requirements, facts } = await readinessOf(deps, application)
+  const readiness = await readinessOf(deps, application)
+  const { outcomes, vacancy, rules, requirements, facts } = readiness
   const permission = await permissionOf(id)
   return {
     id,
@@ -25,6 +26,7 @@ export async function readDraft(deps: Deps, actor: Account, id: string) {
       closesAt: vacancy.closesAt.toISOString(),
       timeZone: vacancy.timeZone,
       targetStart: vacancy.targetStart,
+      paperLanguages: vacancy.paperLanguages,
       open: isOpen(vacancy, deps.clock.now()),
     },
     form: rules.form,
@@ -40,7 +42,7 @@ export async function readDraft(deps: Deps, actor: Account, id: string) {
     permission: permission && { signedAt: permission.signedAt.toISOString(), fullName: permission.fullName },
     permissionText: permissionText(deps.config.operator),
     outcomes,
-    left: await leftOf(rules, outcomes, application),
+    left: await leftOf(readiness, application),
     lastSection: application.lastSection ?? null,
     savedAt: application.savedAt.toISOString(),
     today: deps.clock.today().toString(),

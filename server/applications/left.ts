@@ -1,14 +1,36 @@
 import { sectionOf } from '#core/form/form'
 import { openAt } from '#core/requirements/evaluate'
-import type { Outcome } from '#core/requirements/requirement'
 import { type Rules, requirementsIn } from '#core/rules/rules'
+import { papersOfClaim } from '#core/papers/papers'
+import { paperNeedWords } from '#core/words/papers'
 import { outcomeWords } from '#core/words/requirements'
 import { namesFor } from '../rules/versions'
+import { labelOf } from '../claims/label'
+import type { Claim } from '../claims/model'
+import { documentLine } from '../documents/documents'
+import type { Document } from '../documents/model'
+import type { Readiness } from '../hiring/readiness'
 import type { Application } from './model'
 import { unconfirmedSections } from './takeOver'
 
+type Filed = { claims: readonly Claim[]; documents: readonly Document[] }
+
+/** Studies whose papers are not whole, or not in a language that is read here. Without any paper the rules say it. */
+function papersLeft(form: Rules['form'], { claims, documents }: Filed, accepted: readonly string[]) {
+  const section = form.find(({ holds }) => holds === 'study')?.key ?? null
+  return claims.flatMap(({ id, details }) => {
+    const own = documents.filter(({ claimId }) => claimId === id).map(documentLine)
+    const need = details.kind === 'study' && own.length > 0 ? papersOfClaim(details, own, accepted) : undefined
+    const why = need && paperNeedWords(need, own.length)
+    return why ? [{ section, title: labelOf(details), why }] : []
+  })
+}
+
 /** What still keeps an application from being sent, each with the section where it is settled. */
-export async function leftOf(rules: Rules, outcomes: readonly Outcome[], application: Pick<Application, 'takenOver'>) {
+export async function leftOf(
+  { rules, outcomes, claims, documents, vacancy }: Readiness,
+  application: Pick<Application, 'takenOver'>,
+) {
   const names = await namesFor(rules)
   const requirements = requirementsIn(rules)
   const open = openAt(outcomes, 'send')
@@ -31,5 +53,5 @@ export async function leftOf(rules: Rules, outcomes: readonly Outcome[], applica
       why: outcomeWords(outcome, (key) => names[key] ?? key),
     }
   })
-  return [...toConfirm, ...toDo]
+  return [...toConfirm, ...toDo, ...papersLeft(rules.form, { claims, documents }, vacancy.paperLanguages)]
 }

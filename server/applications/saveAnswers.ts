@@ -41,13 +41,13 @@ export async function saveAnswers(deps: Deps, actor: Account, id: string, { vers
     lastSection: section ?? application.lastSection,
   })
   await rememberPerson(application.candidateId, personIn({ answers }))
-  const { outcomes } = await readinessOf(deps, application)
+  const readiness = await readinessOf(deps, application)
   if (sent) await tellOfContact(deps, actor, application, rules.form, before)
   return {
     version: application.version,
     savedAt: application.savedAt.toISOString(),
     answers,
-    left: await leftOf(rules, outcomes, application),
+    left: await leftOf(readiness, application),
   }
 }
 

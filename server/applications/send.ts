@@ -33,8 +33,9 @@ export async function sendApplication(deps: Deps, actor: Account, id: string, ve
   const now = deps.clock.now()
   if (!isOpen(vacancy, now))
     throw conflict('closed', 'This vacancy is closed. What you wrote is kept, and cannot be sent any more.')
-  const { outcomes, rules, ...file } = await readinessOf(deps, application)
-  const left = await leftOf(rules, outcomes, application)
+  const readiness = await readinessOf(deps, application)
+  const { outcomes, rules, ...file } = readiness
+  const left = await leftOf(readiness, application)
   if (openAt(outcomes, 'send').length > 0 || left.length > 0)
     throw conflict('not-complete', 'Something is still missing.', { left })
 

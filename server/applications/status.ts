@@ -106,7 +106,7 @@ export async function readStatus(deps: Deps, actor: Account, id: string): Promis
             {
               key: 'finish',
               title: 'Finish and send your application',
-              why: `${(await leftOf(rules, outcomes, application)).length} things are left.`,
+              why: `${(await leftOf(readiness, application)).length} things are left.`,
               act: 'finish',
               target: id,
               minutes: null,

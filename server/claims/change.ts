@@ -3,6 +3,7 @@ import { Temporal } from 'temporal-polyfill'
 import { v7 as uuid } from 'uuid'
 import type { ClaimDetails } from '#contract/claims'
 import { partialDate, readPartialDate, spanOf } from '#core/dates/partialDate'
+import { credentialKind, numberFits } from '#core/requirements/catalogue'
 import { candidateOf } from '../accounts/candidate'
 import { recordEvent } from '../audit/record'
 import type { Account, Deps } from '../deps'
@@ -27,6 +28,7 @@ import { Claim, EarlierCredential } from './model'
 export async function addClaim(deps: Deps, actor: Account, details: ClaimDetails) {
   const candidate = await candidateOf(deps, actor)
   await insistOnSense(deps, details)
+  await insistOnNew(candidate.id, details)
   const claim = await Claim.create({
     id: uuid(),
     candidateId: candidate.id,
@@ -179,6 +181,22 @@ export async function removeDocument(deps: Deps, actor: Account, id: string) {
   return { done: true as const }
 }
 
+/** The same licence or certificate stands in a file once: it is opened or renewed instead. */
+async function insistOnNew(candidateId: string, details: ClaimDetails) {
+  if (!('credential' in details) || details.number === '') return
+  const plain = (number: string) => number.replace(/[\s./-]/g, '').toUpperCase()
+  const held = await Claim.findAll({ where: { candidateId, kind: details.kind, removedAt: { [Op.is]: null } } })
+  const twin = held.find(
+    ({ details: other }) =>
+      'credential' in other &&
+      other.credential === details.credential &&
+      (other.sourceId ?? other.sourceName) === (details.sourceId ?? details.sourceName) &&
+      plain(other.number) === plain(details.number),
+  )
+  if (twin)
+    throw conflict('already-given', 'This is in your file already. Open it, or give its renewal.', { claimId: twin.id })
+}
+
 /** A claim of the person's own; somebody else's is not there. */
 async function ownClaim(deps: Deps, actor: Account, id: string): Promise<Claim> {
   const candidate = await candidateOf(deps, actor)
@@ -193,16 +211,16 @@ const numberOf = (details: ClaimDetails) => ('number' in details && details.numb
 async function insistOnSense(deps: Deps, details: ClaimDetails) {
   const faults: { pointer: string; message: string }[] = []
   const dates =
-    details.kind === 'study' || details.kind === 'work'
+    'from' in details
       ? { from: details.from, to: details.to }
-      : details.kind === 'paper'
+      : details.kind === 'paper' || details.kind === 'identity'
         ? {}
         : { issued: details.issued, through: details.through }
   for (const [field, text] of Object.entries(dates)) {
     if (/^\d/.test(text) && !readPartialDate(text).ok)
       faults.push({ pointer: `/body/details/${field}`, message: 'There is no such day.' })
   }
-  if (faults.length === 0 && (details.kind === 'study' || details.kind === 'work')) {
+  if (faults.length === 0 && 'from' in details) {
     const from = spanOf(partialDate(details.from))
     if (
       details.to !== 'present' &&
@@ -212,6 +230,16 @@ async function insistOnSense(deps: Deps, details: ClaimDetails) {
     }
     if (Temporal.PlainDate.compare(from.earliest, deps.clock.today()) > 0)
       faults.push({ pointer: '/body/details/from', message: 'This begins in the future.' })
+  }
+  if ('credential' in details) {
+    const { number, regions } = credentialKind(details.credential) ?? {}
+    if (number && details.sourceId && !numberFits(details.credential, details.number))
+      faults.push({
+        pointer: '/body/details/number',
+        message: `Numbers of this kind look like ${number.example}. Look at it once more.`,
+      })
+    if (regions && !regions.includes(details.region ?? ''))
+      faults.push({ pointer: '/body/details/region', message: 'Choose where it holds.' })
   }
   if (faults.length > 0) throw invalid(faults)
   if (details.sourceId) await sourceById(details.sourceId)

@@ -9,6 +9,9 @@ export function labelOf(details: ClaimDetails): string {
       ? details.sourceName || details.position || 'Work'
       : capital(details.position || details.activity)
   if (details.kind === 'paper') return details.title
+  if (details.kind === 'residence') return details.address || 'Home'
+  if (details.kind === 'identity')
+    return details.paper === 'two others' ? 'Two other papers and a portrait' : capital(details.paper)
   return credentialKind(details.credential)?.name ?? details.credential
 }
 

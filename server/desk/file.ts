@@ -44,7 +44,7 @@ export async function readFile(deps: Deps, actor: Account, id: string): Promise<
   // What was settled by sending needs no line; what has come open again since does.
   const shown = outcomes.filter(({ gate: own, steps }) => own !== 'send' || steps.length > 0)
   const nameOf = (key: string) => names[key] ?? key
-  const history = requirements.flatMap(({ asks }) => (asks.kind === 'history' ? [asks] : []))[0]
+  const history = requirements.flatMap(({ asks }) => (asks.kind === 'history' && !asks.of ? [asks] : []))[0]
   const faces = await claimFaces(claims, readiness.documents)
   return {
     id,

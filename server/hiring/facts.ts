@@ -160,8 +160,8 @@ function termOf(details: Extract<ClaimDetails, { credential: string }>): Term {
 }
 
 function entryOf(id: string, details: ClaimDetails): Pick<ClaimFacts, 'entry'> {
-  if (details.kind !== 'work' && details.kind !== 'study') return {}
+  if (!('from' in details)) return {}
   const to = details.to === 'present' ? details.to : partialDate(details.to)
-  const tags = details.kind === 'work' ? [details.activity, ...details.tags] : ['study']
+  const tags = details.kind === 'work' ? [details.activity, ...details.tags] : [details.kind]
   return { entry: { id, from: partialDate(details.from), to, tags } }
 }

@@ -112,7 +112,7 @@ test('a certificate that lapses four days after the start is in Validity, and it
   const after = (days: number) =>
     house.today.add({ days: house.today.until(start, { largestUnit: 'day' }).days + days }).toString()
   const height = await candidate.done('addClaim', {
-    body: { details: aPermit(house, 'work-at-height', 'heights', 'HW-1', after(4)) },
+    body: { details: aPermit(house, 'work-at-height', 'heights', 'HW-24-0001', after(4)) },
   })
   await candidate.done('uploadDocument', {
     params: { id: height.id },
@@ -136,7 +136,7 @@ test('a certificate that lapses four days after the start is in Validity, and it
       params: { id: height.id },
       body: {
         version: before.claims.find((claim) => claim.id === height.id)!.version,
-        number: 'HW-2',
+        number: 'HW-26-0002',
         issued: house.day(-1),
         through,
       },
@@ -148,7 +148,7 @@ test('a certificate that lapses four days after the start is in Validity, and it
     credentialVersion: 2,
     rung: 'claimed',
     documents: [],
-    earlier: [{ credentialVersion: 1, rung: 'evidenced', details: { number: 'HW-1' } }],
+    earlier: [{ credentialVersion: 1, rung: 'evidenced', details: { number: 'HW-24-0001' } }],
   })
   expect(renewed.body.earlier[0]!.documents.map(({ fileName }) => fileName)).toEqual(['Height.pdf'])
   await candidate.done('uploadDocument', {

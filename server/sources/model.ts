@@ -5,7 +5,7 @@ import {
   Model,
   type Sequelize,
 } from 'sequelize'
-import type { sourceKinds } from '#contract/sources'
+import type { SourceLine, sourceKinds } from '#contract/sources'
 import { define, id, json, longText, text, textOrNull, whole } from '../database/columns'
 
 export class Source extends Model<InferAttributes<Source>, InferCreationAttributes<Source>> {
@@ -20,6 +20,8 @@ export class Source extends Model<InferAttributes<Source>, InferCreationAttribut
   declare mail: string
   declare register: string | null
   declare answerWorkingDays: number
+  /** What can be studied here, as far as it is known. */
+  declare programmes: CreationOptional<SourceLine['programmes']>
   /** ISCED-F fields in which programmes of this institution are accredited. */
   declare accreditedFields: CreationOptional<string[]>
 }
@@ -36,5 +38,6 @@ export const defineSources = (sequelize: Sequelize) =>
     mail: text,
     register: textOrNull,
     answerWorkingDays: whole,
+    programmes: { ...json, defaultValue: [] },
     accreditedFields: { ...json, defaultValue: [] },
   })

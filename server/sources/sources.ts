@@ -15,7 +15,7 @@ const fold = (text: string) =>
 export type NewSource = Pick<
   Source,
   'name' | 'aliases' | 'kind' | 'town' | 'country' | 'mail' | 'register' | 'answerWorkingDays'
-> & { accreditedFields?: string[] }
+> & { accreditedFields?: string[]; programmes?: Source['programmes'] }
 
 export async function addSource(given: NewSource): Promise<Source> {
   return Source.create({
@@ -43,8 +43,11 @@ export async function accreditations(): Promise<Set<string>> {
 export const allSources = (): Promise<Source[]> => Source.findAll({ order: ['name'] })
 
 /** Finds sources by any name they go by. Every word has to occur; if none fits, near spellings are tried. */
-export async function findSources(input: { text?: string; kind?: string }) {
-  const kind = input.kind ? { kind: input.kind.split(',') as Source['kind'][] } : {}
+export async function findSources(input: { text?: string; kind?: string; country?: string }) {
+  const kind = {
+    ...(input.kind ? { kind: input.kind.split(',') as Source['kind'][] } : {}),
+    ...(input.country ? { country: input.country } : {}),
+  }
   const words = fold(input.text ?? '')
     .split(' ')
     .filter(Boolean)
@@ -65,11 +68,12 @@ export async function findSources(input: { text?: string; kind?: string }) {
     .map(({ source }) => sourceLine(source))
 }
 
-export const sourceLine = ({ id, name, aliases, kind, town, country }: Source) => ({
+export const sourceLine = ({ id, name, aliases, kind, town, country, programmes }: Source) => ({
   id,
   name,
   aliases,
   kind,
   town,
   country,
+  programmes,
 })

@@ -28,6 +28,8 @@ export class Vacancy extends Model<InferAttributes<Vacancy>, InferCreationAttrib
   declare timeZone: string
   declare targetStart: string
   declare state: VacancyState
+  /** Languages papers are read in, ISO 639-1; none means any. */
+  declare paperLanguages: CreationOptional<string[]>
   /** Mail address of who decides. */
   declare decidedBy: string
   declare intakeId: CreationOptional<string | null>
@@ -66,6 +68,7 @@ export function defineVacancies(sequelize: Sequelize) {
     timeZone: text,
     targetStart: day,
     state: text,
+    paperLanguages: { ...json, defaultValue: ['en', 'de'] },
     decidedBy: text,
     intakeId: uuidOrNull,
     rulesVersion: whole,

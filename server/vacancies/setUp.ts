@@ -78,6 +78,7 @@ const fieldsOf = (vacancy: Vacancy): VacancyFields => ({
   closesAt: vacancy.closesAt.toISOString(),
   timeZone: vacancy.timeZone,
   targetStart: vacancy.targetStart,
+  paperLanguages: vacancy.paperLanguages,
   decidedBy: vacancy.decidedBy,
 })
 
@@ -111,6 +112,7 @@ export async function createVacancy(deps: Deps, actor: Account, { title, copyOf 
     timeZone: earlier?.timeZone ?? timeZone,
     targetStart: today.add({ days: 90 }).toString(),
     state: 'draft',
+    ...(earlier ? { paperLanguages: earlier.paperLanguages } : {}),
     decidedBy: earlier?.decidedBy ?? '',
     rulesVersion: 0,
     version: 0,

@@ -11,8 +11,8 @@ import { payBandOf } from './payBand'
 
 export type NewVacancy = Omit<
   Vacancy['_creationAttributes'],
-  'id' | 'intakeId' | 'state' | 'version' | 'rulesVersion' | 'createdAt' | 'payBand' | 'decidedBy'
-> & { rules: Rules; decidedBy?: string }
+  'id' | 'intakeId' | 'state' | 'version' | 'rulesVersion' | 'createdAt' | 'payBand' | 'decidedBy' | 'paperLanguages'
+> & { rules: Rules; decidedBy?: string; paperLanguages?: string[] }
 
 /** Adds a vacancy that is open, with the first version of its rules. */
 export async function addVacancy(deps: Pick<Deps, 'clock'>, { rules, ...given }: NewVacancy): Promise<Vacancy> {

@@ -26,13 +26,23 @@ export function claimedStatement(details: ClaimDetails, person: Person): Record<
           }
         : details.kind === 'paper'
           ? { ...common, title: details.title }
-          : {
-              ...common,
-              title: credentialKind(details.credential)?.name ?? details.credential,
-              number: details.number,
-              issued: details.issued,
-              ...(/^\d/.test(details.through) ? { through: details.through } : {}),
-            }
+          : details.kind === 'residence'
+            ? { ...common, title: details.address }
+            : details.kind === 'identity'
+              ? {
+                  ...common,
+                  ...(details.familyName ? { name: `${details.givenNames} ${details.familyName}`.trim() } : {}),
+                  ...(details.born ? { born: details.born } : {}),
+                  number: details.number,
+                  through: details.through,
+                }
+              : {
+                  ...common,
+                  title: credentialKind(details.credential)?.name ?? details.credential,
+                  number: details.number,
+                  issued: details.issued,
+                  ...(/^\d/.test(details.through) ? { through: details.through } : {}),
+                }
   return Object.fromEntries(Object.entries(fields).filter(([, value]) => value !== ''))
 }
 

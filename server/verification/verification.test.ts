@@ -184,7 +184,7 @@ test('a former name counts once a paper shows it', async () => {
   await Candidate.update({ otherNames: ['Maëlle Dréau'] }, { where: { name: 'Maëlle Okafor' } })
   expect(await nameVerdict()).toBe('different')
   const permit = await candidate.done('addClaim', {
-    body: { details: aPermit(house, 'first-aid', 'aid', 'FH-1', house.day(400)) },
+    body: { details: aPermit(house, 'first-aid', 'aid', 'FH-90001', house.day(400)) },
   })
   await candidate.done('uploadDocument', {
     params: { id: permit.id },

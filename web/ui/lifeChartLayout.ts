@@ -50,7 +50,7 @@ export function layOutLife({ bars, papers, today, start, years, toleratedGapDays
   const through = latest.add({ months: papers.length > 0 ? 5 : 2 })
   const whole = daysBetween(from, through)
   const at = (day: Temporal.PlainDate) => Math.min(width, Math.max(0, (daysBetween(from, day) / whole) * width))
-  const found = coverage(readable.map(entryOf), window, toleratedGapDays)
+  const found = coverage(readable.filter(({ lane }) => lane !== 'Home').map(entryOf), window, toleratedGapDays)
   const stretch = (begin: Temporal.PlainDate, end: Temporal.PlainDate) => ({
     x: at(begin),
     width: Math.max(2, at(end.add({ days: 1 })) - at(begin)),

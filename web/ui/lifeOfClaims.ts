@@ -5,11 +5,13 @@ import { credentialKind } from '#core/requirements/catalogue'
 import { validityOn } from '#core/validity/validity'
 import type { LifeBar, LifePaper } from './lifeChartLayout'
 
+const lanes = { study: 'Study', work: 'Work', residence: 'Home' } as const
+
 /** The claims of a file that are stretches of a life, as bars. */
 export const barsOf = (claims: readonly Claim[]): LifeBar[] =>
   claims.flatMap(({ id, label, rung, details }): LifeBar[] => {
-    if (details.kind !== 'study' && details.kind !== 'work') return []
-    return [{ id, label, rung, lane: details.kind === 'study' ? 'Study' : 'Work', from: details.from, to: details.to }]
+    if (!('from' in details)) return []
+    return [{ id, label, rung, lane: lanes[details.kind], from: details.from, to: details.to }]
   })
 
 /** The licences and certificates of a file as bars of validity; one that fades takes the colour of that. */

@@ -36,7 +36,7 @@ export function rowsOf(file: File): Group[] {
     const gate = asked(test).at(-1)?.gate
     return gate ? `needed by ${gate}` : ''
   }
-  const carried = new Set(['study', 'credential', 'every work entry', 'skills check', 'document'])
+  const carried = new Set(['study', 'credential', 'every work entry', 'skills check', 'document', 'identity'])
   const others = file.outcomes.flatMap((outcome) => {
     const requirement = file.requirements.find(({ key }) => key === outcome.requirement)
     if (
@@ -69,6 +69,8 @@ export function rowsOf(file: File): Group[] {
       note: neededBy((kind) => kind === 'skills check'),
       rows: file.checks.map((check) => rowOfCheck(file, check)),
     },
+    { title: 'Identity', note: neededBy((kind) => kind === 'identity'), rows: of('identity') },
+    { title: 'Home', note: '', rows: of('residence') },
     { title: 'Other papers', note: '', rows: of('paper') },
     { title: 'Also asked', note: '', rows: others.flatMap(({ row, ofHistory }) => (ofHistory ? [] : [row])) },
   ]
@@ -84,9 +86,13 @@ function rowOfClaim(file: File, claim: FileClaim): Row {
       ? `${details.sourceName}, ${details.to === 'present' ? 'still studying' : details.to.slice(0, 4)}`
       : details.kind === 'work'
         ? `${details.activity === 'employment' ? details.position : details.activity}, ${writeWhen(details.from)} to ${details.to === 'present' ? 'now' : writeWhen(details.to)}`
-        : details.kind === 'paper' || credentialKind(details.credential)?.name !== claim.label
-          ? ''
-          : details.sourceName
+        : details.kind === 'residence'
+          ? `${writeWhen(details.from)} to ${details.to === 'present' ? 'now' : writeWhen(details.to)}`
+          : details.kind === 'identity'
+            ? details.number
+            : details.kind === 'paper' || credentialKind(details.credential)?.name !== claim.label
+              ? ''
+              : details.sourceName
   const waiting = claim.proof.enquiries.filter(({ state }) => state === 'open').at(-1)
   const when =
     'through' in details && /^\d/.test(details.through)

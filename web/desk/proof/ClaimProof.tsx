@@ -48,7 +48,7 @@ export function ClaimProof({ file, claim }: { file: File; claim: FileClaim }) {
     look: shown !== undefined,
     confirm: answered && !settled && proof.comparison.outcome === 'agrees',
     note: answered && !settled && proof.comparison.outcome !== 'agrees',
-    ask: !settled && !open && !answered && claim.details.kind !== 'paper',
+    ask: !settled && !open && !answered && !['paper', 'identity', 'residence'].includes(claim.details.kind),
     again: !settled && !open && answered,
     register: !settled && !open && proof.register && !answered,
     contradict: !settled && claim.rung !== 'contradicted' && asked,

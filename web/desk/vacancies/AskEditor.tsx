@@ -23,6 +23,8 @@ const kinds: Record<Ask['kind'], string> = {
   declaration: 'a question answered in a certain way',
   document: 'a document the form asks for',
   answer: 'an answer',
+  identity: 'a paper of identity',
+  vouching: 'people who vouch',
   permission: 'the permission to check',
   fee: 'a fee',
   'offer accepted': 'the offer accepted',
@@ -64,6 +66,8 @@ export function newAsk(kind: Ask['kind'], { form, onboarding }: Rules, checks: R
       return { kind, months: 24, tags: [] }
     case 'history':
       return { kind, years: 5, toleratedGapDays: 30 }
+    case 'vouching':
+      return { kind, count: 1 }
     case 'reference':
       return { kind, count: 2 }
     case 'skills check':
@@ -144,8 +148,21 @@ function Details({ ask, rules, checks, onChange }: Omit<Props, 'label'>) {
             value={ask.toleratedGapDays}
             onChange={(toleratedGapDays) => onChange({ ...ask, toleratedGapDays })}
           />
+          <SelectField
+            label="Of what"
+            value={ask.of ?? ''}
+            options={[
+              { value: '', label: 'what they did' },
+              { value: 'home', label: 'where they lived' },
+            ]}
+            onChange={(event) => {
+              const { of: _of, ...rest } = ask
+              onChange(event.target.value === 'home' ? { ...rest, of: 'home' } : rest)
+            }}
+          />
         </div>
       )
+    case 'vouching':
     case 'reference':
       return <Count label="How many" value={ask.count} onChange={(count) => onChange({ ...ask, count })} />
     case 'skills check':

@@ -20,6 +20,9 @@ const holdsWords: Record<Section['holds'], string> = {
   study: 'studies, one by one',
   work: 'the history of work, with the life chart',
   credentials: 'licences and certificates',
+  identity: 'a paper of identity',
+  vouching: 'people who vouch',
+  equality: 'voluntary questions, counted only',
   permission: 'the permission to check, signed',
   send: 'everything once more, and the sending',
 }

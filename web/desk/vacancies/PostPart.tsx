@@ -10,6 +10,15 @@ import { useAct } from '../../useAct'
 const pauseMs = 700
 const zones = Intl.supportedValuesOf('timeZone').map((zone) => ({ value: zone, label: zone.replace(/_/g, ' ') }))
 
+const codesIn = (text: string) => [
+  ...new Set(
+    text
+      .split(/[\s,]+/)
+      .map((code) => code.toLowerCase())
+      .filter((code) => code !== ''),
+  ),
+]
+
 /** What is said of the post. Each change is saved after a pause. */
 export function PostPart({ vacancy, mayEdit }: { vacancy: DeskVacancy; mayEdit: boolean }) {
   const [typed, setTyped] = useState<Partial<VacancyFields>>({})
@@ -107,6 +116,15 @@ export function PostPart({ vacancy, mayEdit }: { vacancy: DeskVacancy; mayEdit: 
           options={vacancy.deciders.map(({ mail, name }) => ({ value: mail, label: name }))}
           onChange={(event) => set({ decidedBy: event.target.value })}
         />
+        <div className="col-span-2">
+          <TextField
+            label="Languages papers are read in"
+            help="Two letters each, such as en, de; a paper in another asks for a translation. Empty takes any."
+            defaultValue={fields.paperLanguages.join(', ')}
+            onBlur={(event) => set({ paperLanguages: codesIn(event.target.value) })}
+            error={faultAt(problem, 'paperLanguages')}
+          />
+        </div>
       </div>
       <div className="mt-3 max-w-[640px]">
         <ProblemNote problem={problem?.faults ? undefined : problem} />

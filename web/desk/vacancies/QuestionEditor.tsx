@@ -1,6 +1,7 @@
 import { roles } from '#contract/endpoint'
 import type { KnownFact } from '#core/conditions/vocabulary'
 import { type Blank, blanks, type Question, questionKinds } from '#core/form/form'
+import { videoLimits } from '#core/pages/limits'
 import { blankWords, kindWords, questionSentence } from '#core/words/form'
 import { CheckList, LongField, SelectField, TextField } from '../../ui/Field'
 import { ConditionEditor } from './ConditionEditor'
@@ -103,6 +104,17 @@ export function QuestionEditor({ question, known, onChange }: Props) {
           <Leads label="Asks for a document" value={question.paper} onChange={(paper) => set({ paper })} />
         </div>
       )}
+      {(question.kind === 'document' || question.paper) && (
+        <TextField
+          label="A video of at most so many seconds"
+          help="Empty means a document."
+          type="number"
+          min={5}
+          max={videoLimits.seconds}
+          value={question.videoSeconds ?? ''}
+          onChange={(event) => set({ videoSeconds: numeral(event.target.value) })}
+        />
+      )}
       {question.kind === 'records' && <Parts question={question} onChange={onChange} />}
       <TextField
         label="Help beneath it"
@@ -162,6 +174,7 @@ function ofKind(question: Question, kind: Question['kind']): Question {
     rankUpTo,
     explain,
     paper,
+    videoSeconds,
   } = question
   return {
     key,
@@ -176,7 +189,8 @@ function ofKind(question: Question, kind: Question['kind']): Question {
     ...(kind === 'ranked choice' ? { rankUpTo: rankUpTo ?? 3 } : {}),
     ...(withLimit.has(kind) ? { limit } : {}),
     ...(withRange.has(kind) ? { least, most, unit: kind === 'money' ? 'EUR' : unit } : {}),
-    ...(kind === 'yes or no' ? { explain, paper } : {}),
+    ...(kind === 'yes or no' ? { explain, paper, videoSeconds } : {}),
+    ...(kind === 'document' ? { videoSeconds } : {}),
     ...(kind === 'records' ? { parts: parts ?? [{ key: 'name', label: 'Name', kind: 'text', required: true }] } : {}),
   }
 }

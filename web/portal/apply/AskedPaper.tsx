@@ -1,5 +1,6 @@
 import type { Draft } from '#contract/applications'
 import type { Question } from '#core/form/form'
+import { say } from '#core/words/say'
 import { Button } from '../../ui/Button'
 import { ProblemNote } from '../../ui/ProblemNote'
 import { useAct } from '../../useAct'
@@ -9,10 +10,18 @@ import { Documents } from '../documents/Documents'
 export function AskedPaper({ question, draft, titled }: { question: Question; draft: Draft; titled: boolean }) {
   const claim = draft.claims.find(({ details }) => details.kind === 'paper' && details.question === question.key)
   const { act, busy, problem } = useAct('addClaim')
+  const video = question.videoSeconds ? { videoSeconds: question.videoSeconds } : {}
   const begin = () =>
     act({
       body: {
-        details: { kind: 'paper', sourceId: null, sourceName: '', question: question.key, title: question.label },
+        details: {
+          kind: 'paper',
+          sourceId: null,
+          sourceName: '',
+          question: question.key,
+          title: question.label,
+          ...video,
+        },
       },
     })
   return (
@@ -27,7 +36,7 @@ export function AskedPaper({ question, draft, titled }: { question: Question; dr
         <Documents claim={claim} />
       ) : (
         <Button busy={busy} onClick={() => void begin()}>
-          Add a document
+          {question.videoSeconds ? say('Add a video') : say('Add a document')}
         </Button>
       )}
       {titled && question.help && <p className="mt-1 text-[0.87em] text-ink-2">{question.help}</p>}

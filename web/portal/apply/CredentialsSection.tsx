@@ -1,15 +1,17 @@
-import { useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import type { Draft } from '#contract/applications'
 import type { Claim, ClaimDetails } from '#contract/claims'
 import { writeWhen } from '#core/dates/write'
 import { credentialKind, credentialKinds } from '#core/requirements/catalogue'
+import { say } from '#core/words/say'
 import { Button } from '../../ui/Button'
 import { DateField } from '../../ui/DateField'
 import { SelectField, TextField } from '../../ui/Field'
 import { ProblemNote } from '../../ui/ProblemNote'
 import { Sheet } from '../../ui/Sheet'
-import { Documents } from '../documents/Documents'
+import { RenewalForm } from '../status/RenewalForm'
 import { ClaimActions } from './ClaimActions'
+import { ClaimPapers } from './ClaimPapers'
 import { SourcePicker } from './SourcePicker'
 import { useClaimEditor } from './useClaimEditor'
 
@@ -29,6 +31,7 @@ export function CredentialsSection({ draft }: { draft: Draft }) {
     (key) => !held.some(({ details }) => 'credential' in details && details.credential === key),
   )
   const [editing, setEditing] = useState<string | undefined>()
+  const [renewing, setRenewing] = useState<string | undefined>()
   const [kind, setKind] = useState(missing[0] ?? wanted[0] ?? credentialKinds[0]!.key)
   const add = (key: string) => {
     setKind(key)
@@ -45,9 +48,16 @@ export function CredentialsSection({ draft }: { draft: Draft }) {
             kind={kind}
             wanted={wanted}
             onDone={() => setEditing(undefined)}
+            onHeld={() => {}}
           />
         ) : (
-          <CredentialFace key={claim.id} claim={claim} onChange={() => setEditing(claim.id)} />
+          <CredentialFace
+            key={claim.id}
+            claim={claim}
+            accepted={draft.vacancy.paperLanguages}
+            renewing={renewing === claim.id}
+            onChange={() => setEditing(claim.id)}
+          />
         ),
       )}
       {editing === 'new' ? (
@@ -57,6 +67,12 @@ export function CredentialsSection({ draft }: { draft: Draft }) {
           kind={kind}
           wanted={wanted}
           onDone={() => setEditing(undefined)}
+          onHeld={(id, what) => {
+            setEditing(
+              what === 'open' && held.some((claim) => claim.id === id && claim.rung === 'claimed') ? id : undefined,
+            )
+            setRenewing(what === 'renew' ? id : undefined)
+          }}
         />
       ) : (
         <Sheet>
@@ -81,36 +97,52 @@ export function CredentialsSection({ draft }: { draft: Draft }) {
   )
 }
 
-function CredentialFace({ claim, onChange }: { claim: Claim; onChange: () => void }) {
+type FaceProps = { claim: Claim; accepted: readonly string[]; renewing: boolean; onChange: () => void }
+
+function CredentialFace({ claim, accepted, renewing, onChange }: FaceProps) {
+  const face = useRef<HTMLDivElement>(null)
+  useEffect(() => {
+    if (renewing) face.current?.scrollIntoView({ block: 'center' })
+  }, [renewing])
   if (!('credential' in claim.details)) return null
-  const { sourceName, number, through, credential } = claim.details
+  const { sourceName, number, through, region } = claim.details
   const until =
     through === 'does not expire'
-      ? 'does not expire'
+      ? say('does not expire')
       : through === 'unknown'
-        ? 'validity not known'
-        : `valid through ${writeWhen(through)}`
+        ? say('validity not known')
+        : say('valid through {{day}}', { day: writeWhen(through) })
   return (
     <Sheet>
       <div className="flex flex-wrap items-start justify-between gap-2">
         <div>
           <h2 className="font-sans font-semibold">{claim.label}</h2>
           <p className="text-ink-2">
-            {sourceName}, <span className="font-mono">{number}</span>, {until}
+            {sourceName}, <span className="font-mono">{number}</span>, {region && `${region}, `}
+            {until}
           </p>
         </div>
         <ClaimActions claim={claim} onChange={onChange} />
       </div>
-      <div className="mt-3">
-        <Documents claim={claim} prompt={`Add ${credentialKind(credential)?.papers ?? 'the certificate'}`} />
+      <div ref={face} className="mt-3 grid gap-4">
+        <ClaimPapers claim={claim} accepted={accepted} />
+        {renewing && <RenewalForm claim={claim} />}
       </div>
     </Sheet>
   )
 }
 
-type EditorProps = { draftId: string; claim?: Claim; kind: string; wanted: readonly string[]; onDone: () => void }
+type EditorProps = {
+  draftId: string
+  claim?: Claim
+  kind: string
+  wanted: readonly string[]
+  onDone: () => void
+  /** The same one stands in the file already. */
+  onHeld: (id: string, what: 'open' | 'renew') => void
+}
 
-function CredentialEditor({ draftId, claim, kind, wanted, onDone }: EditorProps) {
+function CredentialEditor({ draftId, claim, kind, wanted, onDone, onHeld }: EditorProps) {
   const blank: Credential = {
     kind: credentialKind(kind)?.claim ?? 'certificate',
     sourceId: null,
@@ -127,6 +159,8 @@ function CredentialEditor({ draftId, claim, kind, wanted, onDone }: EditorProps)
     claim,
     onDone,
   )
+  const about = credentialKind(details.credential)
+  const twin = problem?.code === 'already-given' ? String(problem.claimId) : undefined
   const options = [...credentialKinds]
     .sort((a, b) => Number(wanted.includes(b.key)) - Number(wanted.includes(a.key)))
     .map(({ key, name }) => ({ value: key, label: name }))
@@ -164,9 +198,23 @@ function CredentialEditor({ draftId, claim, kind, wanted, onDone }: EditorProps)
           label="Number"
           value={details.number}
           onChange={(event) => set('number', event.target.value)}
-          help="As printed, with letters and signs."
+          help={
+            about?.number
+              ? say('As printed, such as {{example}}.', { example: about.number.example })
+              : say('As printed, with letters and signs.')
+          }
           error={fault('number')}
         />
+        {about?.regions && (
+          <SelectField
+            label={say('Where it holds')}
+            empty={say('Choose')}
+            options={about.regions.map((region) => ({ value: region, label: region }))}
+            value={details.region ?? ''}
+            onChange={(event) => set('region', event.target.value)}
+            error={fault('region')}
+          />
+        )}
         <DateField
           label="Issued"
           optional
@@ -179,6 +227,13 @@ function CredentialEditor({ draftId, claim, kind, wanted, onDone }: EditorProps)
           value={details.through}
           onChange={(value) => set('through', value)}
           error={fault('through')}
+          help={
+            about && !about.expires
+              ? say('This kind usually does not expire.')
+              : about
+                ? say('A renewal usually takes {{count}} days.', { count: about.leadDays })
+                : undefined
+          }
           blanks={[
             { value: 'does not expire', label: 'It does not expire' },
             { value: 'unknown', label: 'I don’t know' },
@@ -186,6 +241,12 @@ function CredentialEditor({ draftId, claim, kind, wanted, onDone }: EditorProps)
         />
         <div className="sm:col-span-2">
           <ProblemNote problem={problem} />
+          {twin && (
+            <div className="mt-2 flex gap-3">
+              <Button onClick={() => onHeld(twin, 'open')}>{say('Open it')}</Button>
+              <Button onClick={() => onHeld(twin, 'renew')}>{say('Give its renewal')}</Button>
+            </div>
+          )}
           <div className="mt-1 flex gap-3">
             <Button kind="main" type="submit" busy={busy}>
               {claim ? 'Save' : 'Add to my papers'}

@@ -1,22 +1,31 @@
 import { Command } from 'cmdk'
 import { useEffect, useId, useState } from 'react'
+import type { SourceLine } from '#contract/sources'
 import { api } from '../../api'
 
 type Chosen = { sourceId: string | null; sourceName: string }
-type Props = { label: string; kinds: string; value: Chosen; onChange: (value: Chosen) => void; error?: string }
+type Props = {
+  label: string
+  kinds: string
+  /** Only sources of this country, ISO 3166-1. */
+  country?: string
+  value: Chosen
+  onChange: (value: Chosen, source?: SourceLine) => void
+  error?: string
+}
 
 /** Finds who issued it by any name they go by; somebody who is not in the list is a value too. */
-export function SourcePicker({ label, kinds, value, onChange, error }: Props) {
+export function SourcePicker({ label, kinds, country, value, onChange, error }: Props) {
   const id = useId()
   const [text, setText] = useState(value.sourceName)
   const [open, setOpen] = useState(false)
   useEffect(() => setText(value.sourceName), [value.sourceName])
   const { data: found = [] } = api.endpoints.findSources.useQuery(
-    { query: { text, kind: kinds } },
+    { query: { text, kind: kinds, country } },
     { skip: !open || text.trim().length < 2 },
   )
-  const choose = (chosen: Chosen) => {
-    onChange(chosen)
+  const choose = (chosen: Chosen, source?: SourceLine) => {
+    onChange(chosen, source)
     setText(chosen.sourceName)
     setOpen(false)
   }
@@ -55,7 +64,7 @@ export function SourcePicker({ label, kinds, value, onChange, error }: Props) {
             <Command.Item
               key={source.id}
               value={source.id}
-              onSelect={() => choose({ sourceId: source.id, sourceName: source.name })}
+              onSelect={() => choose({ sourceId: source.id, sourceName: source.name }, source)}
               className="cursor-pointer rounded-[4px] px-2 py-1.5 data-[selected=true]:bg-confirmed-wash"
             >
               <span className="font-semibold">{source.name}</span>

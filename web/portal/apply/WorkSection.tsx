@@ -4,6 +4,7 @@ import type { Draft } from '#contract/applications'
 import { activities, type Claim, type ClaimDetails } from '#contract/claims'
 import { partialDate, spanOf } from '#core/dates/partialDate'
 import { writeDays, writeWhen } from '#core/dates/write'
+import { say } from '#core/words/say'
 import { Button } from '../../ui/Button'
 import { DateField } from '../../ui/DateField'
 import { Choice, SelectField, TextField } from '../../ui/Field'
@@ -14,6 +15,8 @@ import { ProblemNote } from '../../ui/ProblemNote'
 import { Sheet } from '../../ui/Sheet'
 import { Documents } from '../documents/Documents'
 import { ClaimActions } from './ClaimActions'
+import { GapRow } from './GapRow'
+import { Homes } from './Homes'
 import { SourcePicker } from './SourcePicker'
 import { useClaimEditor } from './useClaimEditor'
 
@@ -38,7 +41,7 @@ const blank: Work = {
 export function WorkSection({ draft }: { draft: Draft }) {
   const [editing, setEditing] = useState<string | undefined>()
   const [begun, setBegun] = useState<Partial<Work>>({})
-  const history = draft.requirements.flatMap(({ asks }) => (asks.kind === 'history' ? [asks] : []))[0] ?? {
+  const history = draft.requirements.flatMap(({ asks }) => (asks.kind === 'history' && !asks.of ? [asks] : []))[0] ?? {
     years: 5,
     toleratedGapDays: 30,
   }
@@ -93,18 +96,7 @@ export function WorkSection({ draft }: { draft: Draft }) {
       )}
       {rows.map((row) =>
         'gap' in row && row.gap ? (
-          <div
-            key={row.gap.from}
-            className="flex flex-wrap items-center gap-3 rounded-sheet border border-contradicted/50 bg-contradicted-wash px-4 py-2.5"
-          >
-            <p className="flex-1">
-              <strong className="text-contradicted">
-                {writeWhen(row.gap.from)} to {writeWhen(row.gap.through)}: {writeDays(row.gap.days)} missing.
-              </strong>{' '}
-              What did you do?
-            </p>
-            <Button onClick={() => fill(row.gap)}>Fill this gap</Button>
-          </div>
+          <GapRow key={row.gap.from} gap={row.gap} question={say('What did you do?')} onFill={() => fill(row.gap)} />
         ) : 'claim' in row && row.claim ? (
           editing === row.claim.id ? (
             <WorkEditor
@@ -119,6 +111,7 @@ export function WorkSection({ draft }: { draft: Draft }) {
           )
         ) : null,
       )}
+      <Homes draft={draft} />
     </div>
   )
 }
@@ -139,7 +132,7 @@ function nextEntry(jobs: readonly Claim[], today: string): Partial<Work> {
 
 function WorkFace({ claim, onChange }: { claim: Claim; onChange: () => void }) {
   if (claim.details.kind !== 'work') return null
-  const { from, to, position, activity, mayAsk, fullTimeShare } = claim.details
+  const { from, to, position, activity, mayAsk, fullTimeShare, confirmBy } = claim.details
   const asking = {
     now: 'We may write to them.',
     'after an offer': 'We may write to them after an offer.',
@@ -159,6 +152,7 @@ function WorkFace({ claim, onChange }: { claim: Claim; onChange: () => void }) {
               ? `${position}, ${fullTimeShare === 100 ? 'full time' : `${fullTimeShare} %`}. ${activity === 'employment' ? asking : ''}`
               : activity.replace(/^./, (letter) => letter.toUpperCase())}
           </p>
+          {confirmBy && <p className="text-[0.95em] text-ink-2">Can confirm it: {confirmBy}</p>}
         </div>
         <ClaimActions claim={claim} onChange={onChange} />
       </div>
@@ -254,6 +248,14 @@ function WorkEditor({
               error={fault('fullTimeShare')}
             />
             <TextField
+              label="Who there can confirm it?"
+              optional
+              help="A person or an office, with a mail address if you know one."
+              value={details.confirmBy}
+              onChange={(event) => set('confirmBy', event.target.value)}
+              error={fault('confirmBy')}
+            />
+            <TextField
               label="Kind of work"
               optional
               help="One or two words, such as electrical or track."
@@ -283,6 +285,15 @@ function WorkEditor({
               />
             </div>
           </>
+        )}
+        {!employed && (
+          <TextField
+            label="Who could confirm it?"
+            optional
+            value={details.confirmBy}
+            onChange={(event) => set('confirmBy', event.target.value)}
+            error={fault('confirmBy')}
+          />
         )}
         <div className="sm:col-span-2">
           <ProblemNote problem={problem} />

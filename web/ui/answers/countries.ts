@@ -5,8 +5,10 @@ const codes =
 
 const names = new Intl.DisplayNames(['en'], { type: 'region' })
 
+/** Countries with their ISO 3166-1 codes, by name. */
+export const countryCodes = codes
+  .map((value) => ({ value, label: names.of(value) ?? value }))
+  .sort((a, b) => a.label.localeCompare(b.label))
+
 /** Countries by name; people choose by name and never see the code. */
-export const countries = codes
-  .map((code) => names.of(code) ?? code)
-  .sort((a, b) => a.localeCompare(b))
-  .map((name) => ({ value: name, label: name }))
+export const countries = countryCodes.map(({ label }) => ({ value: label, label }))

@@ -1,0 +1,187 @@
+import { useMemo, useState } from 'react'
+import { Temporal } from 'temporal-polyfill'
+import type { Draft } from '#contract/applications'
+import type { Claim, ClaimDetails } from '#contract/claims'
+import { partialDate } from '#core/dates/partialDate'
+import { writeWhen } from '#core/dates/write'
+import { coverage } from '#core/history/coverage'
+import { say } from '#core/words/say'
+import { countryCodes } from '../../ui/answers/countries'
+import { Button } from '../../ui/Button'
+import { DateField } from '../../ui/DateField'
+import { SelectField, TextField } from '../../ui/Field'
+import { ProblemNote } from '../../ui/ProblemNote'
+import { Sheet } from '../../ui/Sheet'
+import { ClaimActions } from './ClaimActions'
+import { GapRow } from './GapRow'
+import { useClaimEditor } from './useClaimEditor'
+
+type Home = Extract<ClaimDetails, { kind: 'residence' }>
+const blank: Home = {
+  kind: 'residence',
+  sourceId: null,
+  sourceName: '',
+  address: '',
+  country: '',
+  from: '',
+  to: 'present',
+}
+
+/** Where somebody lived over the years that are asked, newest first, with the gaps between. */
+export function Homes({ draft }: { draft: Draft }) {
+  const [editing, setEditing] = useState<string>()
+  const [begun, setBegun] = useState<Partial<Home>>({})
+  const asked = draft.requirements.flatMap(({ asks }) =>
+    asks.kind === 'history' && asks.of === 'home' ? [asks] : [],
+  )[0]
+  const homes = draft.claims.filter(({ details }) => details.kind === 'residence')
+  const gaps = useMemo(() => (asked ? gapsIn(homes, draft.today, asked) : []), [homes, draft.today, asked])
+  if (!asked && homes.length === 0) return null
+  const add = (over: Partial<Home>) => {
+    setBegun(over)
+    setEditing('new')
+  }
+  const rows = [
+    ...homes.map((claim) => ({ at: 'from' in claim.details ? claim.details.from : '', claim, gap: undefined })),
+    ...gaps.map((gap) => ({ at: gap.from, gap, claim: undefined })),
+  ].sort((a, b) => (a.at < b.at ? 1 : -1))
+  return (
+    <section className="mt-4 grid gap-3">
+      <div>
+        <h2 className="text-[1.45em]">{say('Where have you lived?')}</h2>
+        {asked && (
+          <p className="text-ink-2">{say('Over the last {{count}} years, newest first.', { count: asked.years })}</p>
+        )}
+      </div>
+      {editing === 'new' ? (
+        <HomeEditor key={JSON.stringify(begun)} draftId={draft.id} begun={begun} onDone={() => setEditing(undefined)} />
+      ) : (
+        <p>
+          <Button onClick={() => add(homes.length === 0 ? {} : { to: '' })}>
+            {homes.length === 0 ? say('Add where you live now') : say('Add another home')}
+          </Button>
+        </p>
+      )}
+      {rows.map(({ claim, gap }) =>
+        gap ? (
+          <GapRow
+            key={gap.from}
+            gap={gap}
+            question={say('Where did you live?')}
+            onFill={() => add({ from: gap.from, to: gap.through })}
+          />
+        ) : editing === claim?.id ? (
+          <HomeEditor key={claim.id} draftId={draft.id} claim={claim} begun={{}} onDone={() => setEditing(undefined)} />
+        ) : (
+          claim && <HomeFace key={claim.id} claim={claim} onChange={() => setEditing(claim.id)} />
+        ),
+      )}
+    </section>
+  )
+}
+
+function gapsIn(
+  homes: readonly Claim[],
+  today: string,
+  { years, toleratedGapDays }: { years: number; toleratedGapDays: number },
+) {
+  const now = Temporal.PlainDate.from(today)
+  const entries = homes.flatMap(({ id, details }) =>
+    details.kind === 'residence' && details.from
+      ? [
+          {
+            id,
+            from: partialDate(details.from),
+            to: details.to === 'present' ? ('present' as const) : partialDate(details.to),
+          },
+        ]
+      : [],
+  )
+  const window = { from: now.subtract({ years }).add({ days: 1 }), through: now }
+  return coverage(entries, window, toleratedGapDays).certainGaps.map(({ from, through, days }) => ({
+    from: from.toString(),
+    through: through.toString(),
+    days,
+  }))
+}
+
+function HomeFace({ claim, onChange }: { claim: Claim; onChange: () => void }) {
+  if (claim.details.kind !== 'residence') return null
+  const { from, to, address, country } = claim.details
+  return (
+    <Sheet>
+      <div className="grid gap-x-5 gap-y-1 sm:grid-cols-[170px_1fr_auto]">
+        <p>{say('{{from}} to {{to}}', { from: writeWhen(from), to: to === 'present' ? say('now') : writeWhen(to) })}</p>
+        <p>
+          <span className="font-semibold">{address}</span>{' '}
+          <span className="text-ink-2">{countryCodes.find(({ value }) => value === country)?.label}</span>
+        </p>
+        <ClaimActions claim={claim} onChange={onChange} />
+      </div>
+    </Sheet>
+  )
+}
+
+type EditorProps = { draftId: string; claim?: Claim; begun: Partial<Home>; onDone: () => void }
+
+function HomeEditor({ draftId, claim, begun, onDone }: EditorProps) {
+  const initial = claim?.details.kind === 'residence' ? claim.details : { ...blank, ...begun }
+  const { details, set, save, giveUp, busy, problem, fault } = useClaimEditor<Home>(
+    `${draftId}-home-${begun.from ?? ''}`,
+    initial,
+    claim,
+    onDone,
+  )
+  return (
+    <Sheet>
+      <form
+        className="grid gap-4 sm:grid-cols-2"
+        noValidate
+        onSubmit={(event) => {
+          event.preventDefault()
+          void save()
+        }}
+      >
+        <TextField
+          label={say('Street, postcode and town')}
+          value={details.address}
+          onChange={(event) => set('address', event.target.value)}
+          error={fault('address')}
+        />
+        <SelectField
+          label={say('Country')}
+          empty={say('Choose')}
+          options={countryCodes}
+          value={details.country ?? ''}
+          onChange={(event) => set('country', event.target.value)}
+          error={fault('country')}
+        />
+        <DateField
+          label={say('Moved in')}
+          value={details.from}
+          onChange={(value) => set('from', value)}
+          error={fault('from')}
+          help={say('“2021”, “Aug 2021” or “1 Aug 2021” will do.')}
+        />
+        <DateField
+          label={say('Moved out')}
+          value={details.to}
+          onChange={(value) => set('to', value)}
+          error={fault('to')}
+          blanks={[{ value: 'present', label: say('I still live there') }]}
+        />
+        <div className="sm:col-span-2">
+          <ProblemNote problem={problem} />
+          <div className="mt-1 flex gap-3">
+            <Button kind="main" type="submit" busy={busy} disabled={details.address.trim() === ''}>
+              {claim ? say('Save') : say('Add this home')}
+            </Button>
+            <Button kind="quiet" onClick={giveUp}>
+              {say('Cancel')}
+            </Button>
+          </div>
+        </div>
+      </form>
+    </Sheet>
+  )
+}
