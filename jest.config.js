@@ -6,6 +6,7 @@ const transform = {
         parser: { syntax: 'typescript', tsx: true },
         transform: { react: { runtime: 'automatic' } },
         target: 'es2022',
+        experimental: { keepImportAttributes: true },
       },
     },
   ],

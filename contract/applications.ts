@@ -5,6 +5,7 @@ import { Answers } from './answers'
 import { Claim } from './claims'
 import { endpoint } from './endpoint'
 import { Day, Done, Id, listOfCore, Moment, ofCore, oneOf, orNull, Reason, Version } from './shapes'
+import { OwnVouching } from './vouching'
 
 export const stages = ['being written', 'sent', 'shortlisted', 'offered', 'cleared', 'withdrawn', 'declined'] as const
 export type Stage = (typeof stages)[number]
@@ -59,6 +60,8 @@ const Draft = Type.Object({
   reopened: Type.Array(ReopenedPart),
   fileFacts: Type.Record(Type.String(), Type.Any(), { description: 'What conditions may ask of the file itself' }),
   claims: Type.Array(Claim),
+  vouchings: Type.Array(OwnVouching),
+  equalityGiven: Type.Boolean(),
   permission: orNull(Type.Object({ signedAt: Moment, fullName: Type.String() })),
   permissionText: Type.String(),
   outcomes: listOfCore<Outcome>(),
@@ -172,11 +175,19 @@ export const settleReopened = endpoint({
 export const signPermission = endpoint({
   method: 'POST',
   path: '/api/my/applications/:id/permission',
-  summary: 'Sign the permission to check by typing one’s full name and giving the password again',
+  summary: 'Sign the permission to check by typing one’s full name or drawing it, and giving the password again',
   who: candidate,
   params: byId,
   body: Type.Object({
-    fullName: Type.String({ minLength: 3, maxLength: 120 }),
+    /** Typed as one's signature; not needed where it is drawn. */
+    fullName: Type.String({ maxLength: 120 }),
+    drawing: Type.Optional(
+      Type.String({
+        maxLength: 300_000,
+        pattern: '^data:image/png;base64,[A-Za-z0-9+/]+=*$',
+        description: 'The signature as it was drawn, PNG',
+      }),
+    ),
     password: Type.String({ minLength: 1, maxLength: 200 }),
     agreed: Type.Literal(true),
   }),

@@ -5,6 +5,7 @@ import { Claim } from './claims'
 import { endpoint } from './endpoint'
 import { Day, Done, Id, listOfCore, Moment, oneOf, orNull, Reason, Version } from './shapes'
 import { Proof } from './verification'
+import { ReadVouching } from './vouching'
 
 const staff = ['coordinator', 'assessor', 'hiring manager', 'administrator'] as const
 export const queues = ['today', 'applications', 'verification', 'skills', 'validity', 'hiring'] as const
@@ -82,6 +83,7 @@ export const File = Type.Object({
   /** What was changed since the application was sent. */
   changes: Type.Array(Difference),
   reopened: Type.Array(ReopenedPart),
+  vouchings: Type.Array(ReadVouching),
   /** What can be opened again: sections of questions, with their questions. */
   parts: Type.Array(
     Type.Object({

@@ -4,11 +4,14 @@ import * as claims from './claims'
 import * as demo from './demo'
 import * as desk from './desk'
 import type { Endpoint } from './endpoint'
+import * as equality from './equality'
+import * as identity from './identity'
 import * as rules from './rules'
 import * as skills from './skills'
 import * as sources from './sources'
 import * as vacancies from './vacancies'
 import * as verification from './verification'
+import * as vouching from './vouching'
 
 const everything = {
   ...accounts,
@@ -19,6 +22,9 @@ const everything = {
   ...sources,
   ...skills,
   ...verification,
+  ...identity,
+  ...vouching,
+  ...equality,
   ...desk,
   ...demo,
 }

@@ -153,7 +153,7 @@ async function play(world: World, plan: PersonPlan) {
   const claimIds = await writeFile(world, plan, actor, id, written)
   if (plan.sent === undefined) return
   const sending = depsAt(world, plan.sent)
-  await inTransaction(sequelize, () => signForApplication(sending, actor, id, name))
+  await inTransaction(sequelize, () => signForApplication(sending, actor, id, { fullName: name }))
   await inTransaction(sequelize, async () => sendApplication(sending, actor, id, (await applicationById(id)).version))
   for (const [index, act] of [...plan.acts].sort((a, b) => a.day - b.day).entries()) {
     await perform({ world, plan, actor, applicationId: id, claimIds, deps: depsAt(world, act.day, index * 4) }, act)

@@ -67,6 +67,7 @@ try {
     DATABASE_URL: database.url,
     SMTP_URL: `smtp://127.0.0.1:${ports.smtp}`,
     REGISTER_URL: `http://127.0.0.1:${ports.standins}/registers`,
+    CAPTURE_URL: `http://127.0.0.1:${ports.standins}/capture`,
     PLACES_URL: `http://127.0.0.1:${ports.standins}/places`,
     DEMO: 'yes',
     LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn',

@@ -17,15 +17,18 @@ import type { Deps } from './deps'
 import { deskRoutes } from './desk/routes'
 import { serveDocuments } from './documents/serveBytes'
 import { serveUploads } from './documents/uploads'
+import { equalityRoutes } from './equality/routes'
 import { hiringRoutes } from './hiring/routes'
 import { Problem } from './http/problems'
 import { serve } from './http/serve'
+import { identityRoutes } from './identity/routes'
 import { rulesRoutes } from './rules/routes'
 import { skillsRoutes } from './skills/routes'
 import { sourceRoutes } from './sources/routes'
 import { vacancyPage } from './vacancies/jobPosting'
 import { vacancyRoutes } from './vacancies/routes'
 import { verificationRoutes } from './verification/routes'
+import { vouchingRoutes } from './vouching/routes'
 
 export const routes = [
   ...accountRoutes,
@@ -36,6 +39,9 @@ export const routes = [
   ...sourceRoutes,
   ...skillsRoutes,
   ...verificationRoutes,
+  ...identityRoutes,
+  ...vouchingRoutes,
+  ...equalityRoutes,
   ...hiringRoutes,
   ...deskRoutes,
   ...auditRoutes,

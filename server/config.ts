@@ -16,6 +16,8 @@ export type Config = {
   registerPatienceMs: number
   /** The postcode directory: `GET {placesUrl}/{country}/{postcode}`. */
   placesUrl: string
+  /** The capture device: `POST {captureUrl}/sessions`. */
+  captureUrl: string
   operator: string
   contact: string
   timeZone: string
@@ -40,6 +42,7 @@ export function readConfig(env: NodeJS.ProcessEnv = process.env): Config {
     registerUrl: env.REGISTER_URL ?? 'http://127.0.0.1:4103/registers',
     registerPatienceMs: Number(env.REGISTER_PATIENCE_MS ?? 8000),
     placesUrl: env.PLACES_URL ?? 'http://127.0.0.1:4103/places',
+    captureUrl: env.CAPTURE_URL ?? 'http://127.0.0.1:4103/capture',
     operator: env.OPERATOR ?? 'Vallorne Mountain Lines',
     contact: env.CONTACT ?? 'applications@vallorne.example',
     timeZone: env.TIME_ZONE ?? 'Europe/Vienna',

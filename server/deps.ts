@@ -3,6 +3,7 @@ import type { Sequelize } from 'sequelize'
 import type { Temporal } from 'temporal-polyfill'
 import type { Role } from '#contract/endpoint'
 import type { Config } from './config'
+import type { CaptureDevice } from './outside/capture'
 import type { Mailer } from './outside/mail'
 import type { Places } from './outside/places'
 import type { Registers } from './outside/registers'
@@ -18,6 +19,7 @@ export type Deps = {
   mailer: Mailer
   registers: Registers
   places: Places
+  captureDevice: CaptureDevice
 }
 
 /** Who acts. A link's bearer has no account; the system acts in jobs. */

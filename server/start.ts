@@ -9,6 +9,7 @@ import { defineModels } from './database/models'
 import type { Deps } from './deps'
 import { stopThreads } from './jobs/threads'
 import { startWorking } from './jobs/work'
+import { httpCaptureDevice } from './outside/capture'
 import { smtpMailer } from './outside/mail'
 import { httpPlaces } from './outside/places'
 import { httpRegisters } from './outside/registers'
@@ -27,6 +28,7 @@ export async function prepare(config: Config, log: Logger = pino({ level: config
     mailer: smtpMailer(config.smtpUrl, config.mailFrom),
     registers: httpRegisters(config.registerUrl, config.registerPatienceMs),
     places: httpPlaces(config.placesUrl),
+    captureDevice: httpCaptureDevice(config.captureUrl),
   }
 }
 

@@ -1,5 +1,6 @@
 import type { ServerResponse } from 'node:http'
 import type { Mailbox, ReceivedMail } from './mailbox'
+import { escaped, html, notThere } from './page'
 
 /** The mailbox as pages for people (`/`, `/mail/ID`) and as JSON for tests (`/mailbox.json?to=`). */
 export async function answerMailbox({ mails }: Mailbox, url: URL, response: ServerResponse) {
@@ -39,19 +40,5 @@ const onePage = ({ id, from, to, subject, text, attachments }: ReceivedMail) => 
   <pre>${linked(text)}</pre>
   ${attachments.map(({ fileName, bytes }, index) => `<p><a href="/mail/${id}/${index}">${escaped(fileName)}</a>, ${Math.ceil(bytes.length / 1024)} kB</p>`).join('')}`
 
-const escaped = (text: string) => text.replace(/[&<>"']/g, (character) => `&#${character.charCodeAt(0)};`)
 const linked = (text: string) =>
   escaped(text).replace(/https?:&?[^\s&]*(?:\/[^\s&]*)+/g, (address) => `<a href="${address}">${address}</a>`)
-
-function html(response: ServerResponse, title: string, body: string) {
-  const style =
-    'body{font:15px/1.5 system-ui,sans-serif;max-width:60rem;margin:2rem auto;padding:0 1rem;color:#18211f}table{border-collapse:collapse;width:100%}td,th{text-align:left;padding:.4rem .8rem .4rem 0;border-bottom:1px solid #d9dfdc}pre{white-space:pre-wrap;font:inherit;background:#f7f9f8;padding:1rem;border:1px solid #d9dfdc}a{color:#17493f}'
-  response
-    .writeHead(200, { 'Content-Type': 'text/html; charset=utf-8' })
-    .end(
-      `<!doctype html><html lang="en"><title>${escaped(title)}</title><meta name="viewport" content="width=device-width"><style>${style}</style>${body}</html>`,
-    )
-}
-
-const notThere = (response: ServerResponse) =>
-  void response.writeHead(404, { 'Content-Type': 'text/plain' }).end('There is nothing here.')

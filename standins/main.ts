@@ -1,4 +1,5 @@
 import { createServer } from 'node:http'
+import { answerCapture } from './capture'
 import { openMailbox } from './mailbox'
 import { answerMailbox } from './mailboxPage'
 import { answerPlaces } from './places'
@@ -15,9 +16,11 @@ const server = createServer((request, response) => {
   const url = new URL(request.url ?? '/', 'http://standins')
   const answered = url.pathname.startsWith('/registers')
     ? answerRegisters(registers, request, url, response)
-    : url.pathname.startsWith('/places')
-      ? answerPlaces(url, response)
-      : answerMailbox(mailbox, url, response)
+    : url.pathname.startsWith('/capture')
+      ? answerCapture(request, url, response)
+      : url.pathname.startsWith('/places')
+        ? answerPlaces(url, response)
+        : answerMailbox(mailbox, url, response)
   answered.catch((error: unknown) => {
     response.writeHead(500, { 'Content-Type': 'text/plain; charset=utf-8' }).end(String(error))
   })

@@ -22,6 +22,7 @@ import { addCheck } from '#server/skills/checks'
 import { addSource } from '#server/sources/sources'
 import { prepare, start } from '#server/start'
 import { addVacancy } from '#server/vacancies/vacancies'
+import { answerCapture } from '../standins/capture'
 import { type Mailbox, openMailbox } from '../standins/mailbox'
 import { answerPlaces } from '../standins/places'
 import { answerRegisters, openRegisters } from '../standins/registers'
@@ -47,15 +48,18 @@ export async function openHouse(name: string) {
   const registers = openRegisters(registersFile)
   const registerServer = createServer((request, response) => {
     const url = new URL(request.url!, 'http://standins')
-    void (url.pathname.startsWith('/places')
-      ? answerPlaces(url, response)
-      : answerRegisters(registers, request, url, response))
+    void (url.pathname.startsWith('/capture')
+      ? answerCapture(request, url, response)
+      : url.pathname.startsWith('/places')
+        ? answerPlaces(url, response)
+        : answerRegisters(registers, request, url, response))
   }).listen(0, '127.0.0.1')
   await new Promise((ready) => registerServer.once('listening', ready))
   const standins = `http://127.0.0.1:${(registerServer.address() as AddressInfo).port}`
   const config = {
     ...readConfig({}),
     registerUrl: `${standins}/registers`,
+    captureUrl: `${standins}/capture`,
     placesUrl: `${standins}/places`,
     registerPatienceMs: 400,
     port: 0,

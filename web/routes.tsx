@@ -69,6 +69,10 @@ export const router = createBrowserRouter([
         path: '/reply/:token',
         lazy: () => import('./reply/ReplyPage').then(({ ReplyPage }) => ({ Component: ReplyPage })),
       },
+      {
+        path: '/vouch/:token?',
+        lazy: () => import('./reply/VouchPage').then(({ VouchPage }) => ({ Component: VouchPage })),
+      },
       { path: '/desk', element: <Navigate to="/desk/today" replace /> },
       {
         path: '/desk',

@@ -5,6 +5,7 @@ import { readinessOf } from '../hiring/readiness'
 import { permissionOf } from '../permissions/permissions'
 import { permissionText } from '../permissions/text'
 import { isOpen } from '../vacancies/vacancies'
+import { ownVouching, vouchingsOf } from '../vouching/vouchings'
 import { ownApplication } from './find'
 import { leftOf } from './left'
 import { reopenedParts } from './reopen'
@@ -14,7 +15,7 @@ export async function readDraft(deps: Deps, actor: Account, id: string) {
   const application = await ownApplication(deps, actor, id)
   const readiness = await readinessOf(deps, application)
   const { outcomes, vacancy, rules, requirements, facts } = readiness
-  const permission = await permissionOf(id)
+  const [permission, vouchings] = await Promise.all([permissionOf(id), vouchingsOf([id])])
   return {
     id,
     version: application.version,
@@ -39,6 +40,8 @@ export async function readDraft(deps: Deps, actor: Account, id: string) {
     reopened: (await reopenedParts(rules.form, application)).filter(({ state }) => state === 'open'),
     fileFacts: factsOfFile(facts),
     claims: await claimFaces(await claimsOf(application.candidateId)),
+    vouchings: vouchings.map(ownVouching),
+    equalityGiven: application.equalityGiven,
     permission: permission && { signedAt: permission.signedAt.toISOString(), fullName: permission.fullName },
     permissionText: permissionText(deps.config.operator),
     outcomes,

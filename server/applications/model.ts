@@ -11,6 +11,7 @@ import type { Answers } from '#core/form/answer'
 import {
   day,
   define,
+  flag,
   id,
   json,
   moment,
@@ -34,6 +35,8 @@ export class Application extends Model<InferAttributes<Application>, InferCreati
   declare answeredAt: CreationOptional<Record<string, string>>
   /** Answers taken over from an earlier application that nobody has confirmed yet. */
   declare takenOver: CreationOptional<string[]>
+  /** Whether the voluntary questions were answered; what was answered is not here. */
+  declare equalityGiven: CreationOptional<boolean>
   declare version: number
   declare lastSection: CreationOptional<string | null>
   declare targetStart: string
@@ -83,6 +86,7 @@ export function defineApplications(sequelize: Sequelize) {
     answers: json,
     answeredAt: { ...json, defaultValue: {} },
     takenOver: { ...json, defaultValue: [] },
+    equalityGiven: { ...flag, defaultValue: false },
     version: whole,
     lastSection: textOrNull,
     targetStart: day,

@@ -37,7 +37,7 @@ export const applicationRoutes = [
   ),
   withPassword(contract.signPermission, async ({ deps, actor, input }) => {
     await accountWithPassword(actor as Account, input.body.password)
-    return signForApplication(deps, actor as Account, input.params.id, input.body.fullName)
+    return signForApplication(deps, actor as Account, input.params.id, input.body)
   }),
   bind(contract.withdrawPermission, ({ deps, actor, input }) =>
     withdrawPermission(deps, actor as Account, input.params.id),

@@ -1,17 +1,25 @@
 import { candidateWithMail } from '../accounts/candidate'
 import { recordEvent } from '../audit/record'
 import type { Account, Deps } from '../deps'
-import { permissionOf, signPermission } from '../permissions/permissions'
+import { permissionOf, type Signature, signPermission } from '../permissions/permissions'
 import { vacancyById } from '../vacancies/vacancies'
 import { ownApplication } from './find'
 
 /** Signs the permission to check for one application. */
-export async function signForApplication(deps: Deps, actor: Account, id: string, fullName: string) {
+export async function signForApplication(deps: Deps, actor: Account, id: string, signature: Signature) {
   const application = await ownApplication(deps, actor, id, { lock: true })
   const person = await candidateWithMail(application.candidateId)
   const vacancy = await vacancyById(application.vacancyId)
   if (!(await permissionOf(id)))
-    await signPermission(deps, id, { name: person.name, reference: vacancy.title }, fullName.trim())
+    await signPermission(
+      deps,
+      id,
+      { name: person.name, reference: vacancy.title },
+      {
+        ...signature,
+        fullName: signature.fullName.trim(),
+      },
+    )
   await recordEvent(deps, actor, {
     code: 'permission-signed',
     what: 'Signed the permission to check',

@@ -198,7 +198,7 @@ async function insistOnNew(candidateId: string, details: ClaimDetails) {
 }
 
 /** A claim of the person's own; somebody else's is not there. */
-async function ownClaim(deps: Deps, actor: Account, id: string): Promise<Claim> {
+export async function ownClaim(deps: Deps, actor: Account, id: string): Promise<Claim> {
   const candidate = await candidateOf(deps, actor)
   const claim = await Claim.findOne({ where: { id, candidateId: candidate.id, removedAt: { [Op.is]: null } } })
   if (!claim) throw notFound()

@@ -5,6 +5,7 @@ import { up as rules } from './migrations/002-rules'
 import { up as accounts } from './migrations/003-accounts'
 import { up as permissions } from './migrations/004-permissions'
 import { up as applying } from './migrations/005-applying'
+import { up as people } from './migrations/006-people'
 
 const migrations = [
   { name: '001-first', statements: first },
@@ -12,6 +13,7 @@ const migrations = [
   { name: '003-accounts', statements: accounts },
   { name: '004-permissions', statements: permissions },
   { name: '005-applying', statements: applying },
+  { name: '006-people', statements: people },
 ]
 
 /** Brings the database to the newest shape; safe to call from several copies, since each step is recorded. */

@@ -5,7 +5,9 @@ import { defineEvents } from '../audit/model'
 import { defineClaims } from '../claims/model'
 import { defineSettings } from '../demo/settings'
 import { defineDocuments } from '../documents/model'
+import { defineEquality } from '../equality/model'
 import { defineHiring } from '../hiring/model'
+import { defineIdentity } from '../identity/model'
 import { defineJobs } from '../jobs/model'
 import { defineMessages } from '../messages/model'
 import { definePermissions } from '../permissions/model'
@@ -14,6 +16,7 @@ import { defineSkills } from '../skills/model'
 import { defineSources } from '../sources/model'
 import { defineVacancies } from '../vacancies/model'
 import { defineVerification } from '../verification/model'
+import { defineVouching } from '../vouching/model'
 
 /** Ties every model to its database. Once a process. */
 export function defineModels(sequelize: Sequelize) {
@@ -33,6 +36,9 @@ export function defineModels(sequelize: Sequelize) {
     defineSources,
     defineVacancies,
     defineVerification,
+    defineIdentity,
+    defineVouching,
+    defineEquality,
   ]) {
     define(sequelize)
   }

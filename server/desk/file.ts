@@ -18,6 +18,7 @@ import { namesFor } from '../rules/versions'
 import { bankOf, checkByKey, sittingsOf } from '../skills/checks'
 import { fileForProof } from '../verification/load'
 import { proofOf } from '../verification/proof'
+import { readVouchingLine, vouchingsOf } from '../vouching/vouchings'
 
 /** Everything the desk sees about an application, in one reply. */
 export async function readFile(deps: Deps, actor: Account, id: string): Promise<File> {
@@ -74,6 +75,7 @@ export async function readFile(deps: Deps, actor: Account, id: string): Promise<
           application.answers,
         )
       : [],
+    vouchings: (await vouchingsOf([id])).map(readVouchingLine),
     reopened: await reopenedParts(readableForm(rules.form, actor.roles), application),
     parts: rules.form
       .filter(({ holds, questions }) => holds === 'questions' && questions.length > 0)

@@ -6,6 +6,8 @@ export type Sheet = {
   title: string
   paragraphs: readonly string[]
   facts: readonly Fact[]
+  /** A picture beneath the facts, PNG. */
+  picture?: Buffer
   /** Further facts under headings of their own. */
   sections?: readonly { heading: string; facts: readonly Fact[] }[]
 }
@@ -16,7 +18,10 @@ const nameWidth = 150
 const line = 16
 
 /** A4 sheets with a title, paragraphs and facts, as PDF bytes; as many pages as it takes. */
-export async function sheetPdf({ title, paragraphs, facts, sections = [] }: Sheet, madeAt: Date): Promise<Buffer> {
+export async function sheetPdf(
+  { title, paragraphs, facts, picture, sections = [] }: Sheet,
+  madeAt: Date,
+): Promise<Buffer> {
   const document = await newPdf(title, madeAt)
   const plain = await faceOf(document, 'atkinson-hyperlegible-next', 400)
   const bold = await faceOf(document, 'atkinson-hyperlegible-next', 700)
@@ -55,6 +60,13 @@ export async function sheetPdf({ title, paragraphs, facts, sections = [] }: Shee
   }
   y -= 8
   for (const each of facts) fact(each)
+  if (picture) {
+    const image = await document.embedPng(picture)
+    const { width, height } = image.scaleToFit(260, 110)
+    room(height + line)
+    page.drawImage(image, { x: margin + nameWidth, y: y - height, width, height })
+    y -= height + line
+  }
   for (const { heading, facts: own } of sections) {
     if (own.length === 0) continue
     room(60)

@@ -17,6 +17,7 @@ import { sittingsOfAll } from '../skills/checks'
 import { accreditations } from '../sources/sources'
 import { enquiriesOf } from '../verification/enquiries'
 import type { Enquiry } from '../verification/model'
+import { vouchingFacts, vouchingsOf } from '../vouching/vouchings'
 import { FeeReceived, Offer, OnboardingTask, Waiver } from './model'
 
 /** What an application is judged by, with the rows it was made from. */
@@ -40,29 +41,32 @@ export async function loadFiles(
   const candidates = [...new Set(applications.map(({ candidateId }) => candidateId))]
   const claims = await claimsOfAll(candidates, candidates.length > 1 ? judged : undefined)
   const claimIds = claims.map(({ id }) => id)
-  const [documents, enquiries, sittings, waivers, permissions, offers, tasks, fees, accredited] = await Promise.all([
-    documentsOfCandidates(candidates),
-    enquiriesOf(claimIds),
-    sittingsOfAll(applicationIds),
-    Waiver.findAll({ where }),
-    permissionsOf(applicationIds),
-    Offer.findAll({ where }),
-    OnboardingTask.findAll({ where }),
-    FeeReceived.findAll({ where }),
-    accreditations(),
-  ])
+  const [documents, enquiries, sittings, waivers, permissions, offers, tasks, fees, vouchings, accredited] =
+    await Promise.all([
+      documentsOfCandidates(candidates),
+      enquiriesOf(claimIds),
+      sittingsOfAll(applicationIds),
+      Waiver.findAll({ where }),
+      permissionsOf(applicationIds),
+      Offer.findAll({ where }),
+      OnboardingTask.findAll({ where }),
+      FeeReceived.findAll({ where }),
+      vouchingsOf(applicationIds),
+      accreditations(),
+    ])
   const claimsByCandidate = groupBy(claims, ({ candidateId }) => candidateId)
   const documentsByClaim = groupBy(documents, ({ claimId }) => claimId)
   const enquiriesByClaim = groupBy(enquiries, ({ claimId }) => claimId)
   const byApplication = <T extends { applicationId: string }>(rows: readonly T[]) =>
     groupBy(rows, ({ applicationId }) => applicationId)
-  const [sat, waived, signed, offered, given, paid] = [
+  const [sat, waived, signed, offered, given, paid, vouched] = [
     byApplication(sittings),
     byApplication(waivers),
     byApplication(permissions),
     byApplication(offers),
     byApplication(tasks),
     byApplication(fees),
+    byApplication(vouchings),
   ]
   const today = clock.today()
   return new Map(
@@ -93,6 +97,7 @@ export async function loadFiles(
           by: givenBy,
           reason,
         })),
+        vouching: vouchingFacts(vouched.get(id) ?? []),
         feesReceived: (paid.get(id) ?? []).map(({ requirement }) => requirement),
       }
       const of = <T>(rows: ReadonlyMap<string, T[]>) => own.flatMap((claim) => rows.get(claim.id) ?? [])

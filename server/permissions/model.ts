@@ -5,7 +5,7 @@ import {
   Model,
   type Sequelize,
 } from 'sequelize'
-import { define, id, moment, momentOrNull, text, uuid } from '../database/columns'
+import { define, flag, id, moment, momentOrNull, text, uuid } from '../database/columns'
 
 /** A candidate's permission to check what they said, as they signed it. */
 export class Permission extends Model<InferAttributes<Permission>, InferCreationAttributes<Permission>> {
@@ -15,6 +15,8 @@ export class Permission extends Model<InferAttributes<Permission>, InferCreation
   declare textVersion: string
   /** The signed PDF. */
   declare sha256: string
+  /** Drawn by hand, not typed. */
+  declare drawn: CreationOptional<boolean>
   declare signedAt: Date
   declare withdrawnAt: CreationOptional<Date | null>
 }
@@ -26,6 +28,7 @@ export const definePermissions = (sequelize: Sequelize) =>
     fullName: text,
     textVersion: text,
     sha256: text,
+    drawn: { ...flag, defaultValue: false },
     signedAt: moment,
     withdrawnAt: momentOrNull,
   })

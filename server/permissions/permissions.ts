@@ -1,3 +1,4 @@
+import { imageSize } from 'image-size'
 import { v7 as uuid } from 'uuid'
 import { compareNames } from '#core/comparison/names'
 import type { Deps } from '../deps'
@@ -23,16 +24,19 @@ export async function withdrawPermission({ clock }: Deps, applicationId: string)
 export const permissionsOf = (applicationIds: readonly string[]): Promise<Permission[]> =>
   Permission.findAll({ where: { applicationId: [...applicationIds], withdrawnAt: null } })
 
-/** Signs the permission to check by typing one's name; makes and keeps the signed PDF. */
+/** A signature: one's full name as it was typed, or as it was drawn (PNG). */
+export type Signature = { fullName: string; drawing?: string }
+
+/** Signs the permission to check; makes and keeps the signed PDF. */
 export async function signPermission(
   deps: Deps,
   applicationId: string,
   person: { name: string; reference: string },
-  fullName: string,
+  { fullName: typed, drawing }: Signature,
 ): Promise<Permission> {
   if (await permissionOf(applicationId)) throw conflict('already-signed', 'This is signed already.')
-  const likeness = compareNames(person.name, fullName)
-  if (likeness.verdict === 'different')
+  const fullName = drawing ? person.name : typed
+  if (!drawing && (typed.length < 3 || compareNames(person.name, typed).verdict === 'different'))
     throw invalidField('/body/fullName', `Type your full name as you gave it: ${person.name}.`)
   const signedAt = deps.clock.now()
   const pdf = await sheetPdf(
@@ -42,10 +46,11 @@ export async function signPermission(
       facts: [
         ['Given to', deps.config.operator],
         ['Application', person.reference],
-        ['Signed by typing', fullName],
+        [drawing ? 'Signed by drawing' : 'Signed by typing', fullName],
         ['Signed at', `${signedAt.toISOString().slice(0, 16).replace('T', ' ')} UTC`],
         ['Text', permissionVersion],
       ],
+      ...(drawing ? { picture: pictureIn(drawing) } : {}),
     },
     signedAt,
   )
@@ -54,7 +59,22 @@ export async function signPermission(
     applicationId,
     fullName,
     textVersion: permissionVersion,
+    drawn: drawing !== undefined,
     sha256: await keepBytes(pdf, 'application/pdf', signedAt),
     signedAt,
   })
+}
+
+const largest = { width: 3000, height: 1500 }
+
+/** The picture in a data URL. Throws where it is no PNG, or larger than anybody signs. */
+function pictureIn(drawing: string): Buffer {
+  const bytes = Buffer.from(drawing.slice(drawing.indexOf(',') + 1), 'base64')
+  try {
+    const { type, width, height } = imageSize(bytes)
+    if (type === 'png' && width <= largest.width && height <= largest.height) return bytes
+  } catch {
+    // said below
+  }
+  throw invalidField('/body/drawing', 'The drawing did not arrive whole. Draw it again, or type your name.')
 }

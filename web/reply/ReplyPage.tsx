@@ -11,6 +11,7 @@ import { Sheet } from '../ui/Sheet'
 import { Waiting } from '../ui/Waiting'
 import { writeDayOf, writeMoment } from '../ui/write'
 import { useAct } from '../useAct'
+import { Plain } from './Plain'
 
 type Question = Reply<typeof readEnquiry>
 
@@ -60,15 +61,6 @@ export function ReplyPage() {
     )
   }
   return <Asking token={token} question={data} onReceived={setReceipt} />
-}
-
-function Plain({ title, children }: { title: string; children: React.ReactNode }) {
-  return (
-    <main className="mx-auto max-w-[560px] px-4 py-10 text-[15.5px]">
-      <h1 className="mb-3 text-[1.9em]">{title}</h1>
-      <Sheet>{children}</Sheet>
-    </main>
-  )
 }
 
 const kindWords: Record<string, string> = {

@@ -2,6 +2,7 @@ import type { File } from '#contract/desk'
 import { writeMoment } from '../../ui/write'
 import { More } from './More'
 import { Reopened } from './Reopened'
+import { Vouchings } from './Vouchings'
 
 /** What is looked up now and then: what was answered, waivers and gates, and everything that was done. */
 export function FileMore({ file }: { file: File }) {
@@ -18,6 +19,7 @@ export function FileMore({ file }: { file: File }) {
         </dl>
       </More>
       <Reopened file={file} />
+      <Vouchings vouchings={file.vouchings} />
       <More title={`Gates passed and waivers, ${file.gatesPassed.length + file.waivers.length}`}>
         <ul>
           {file.gatesPassed.map(({ gate, by, at }) => (

@@ -11,6 +11,7 @@ import { useAct } from '../../useAct'
 import { useSession } from '../../useSession'
 import { useTold } from '../useTold'
 import { DryRunPart } from './DryRunPart'
+import { EqualityPart } from './EqualityPart'
 import { FormPart } from './FormPart'
 import { PostPart } from './PostPart'
 import { RequirementsPart } from './RequirementsPart'
@@ -23,6 +24,7 @@ const parts = [
   { key: 'requirements', name: 'Requirements' },
   { key: 'dry-run', name: 'Dry run' },
   { key: 'versions', name: 'Versions' },
+  { key: 'equality', name: 'Voluntary questions' },
 ] as const
 
 /** A vacancy being set up: what is said of it, what it asks, and what a change would do. */
@@ -43,6 +45,8 @@ export function VacancyDesk() {
 type PartsProps = { vacancy: DeskVacancy; part: (typeof parts)[number]['key']; mayEdit: boolean }
 
 function Parts({ vacancy, part, mayEdit }: PartsProps) {
+  const { roles } = useSession()
+  const shown = parts.filter(({ key }) => key !== 'equality' || roles.includes('administrator'))
   const editing = useRules(vacancy.id, vacancy.draft, mayEdit)
   return (
     <main className="flex h-full min-h-0 flex-col bg-sheet" aria-label={vacancy.title}>
@@ -67,7 +71,7 @@ function Parts({ vacancy, part, mayEdit }: PartsProps) {
           {mayEdit && <Acts vacancy={vacancy} editing={editing} />}
         </div>
         <nav aria-label="Parts of the vacancy" className="flex basis-full gap-1">
-          {parts.map(({ key, name }) => (
+          {shown.map(({ key, name }) => (
             <NavLink
               key={key}
               to={`/desk/vacancies/${vacancy.id}/${key}`}
@@ -85,6 +89,7 @@ function Parts({ vacancy, part, mayEdit }: PartsProps) {
       {part === 'form' && <FormPart vacancy={vacancy} editing={editing} />}
       {part === 'requirements' && <RequirementsPart vacancy={vacancy} editing={editing} />}
       {part === 'dry-run' && <DryRunPart vacancy={vacancy} mayEdit={mayEdit} />}
+      {part === 'equality' && <EqualityPart id={vacancy.id} />}
       {part === 'versions' && <VersionsPart vacancy={vacancy} mayEdit={mayEdit} />}
     </main>
   )

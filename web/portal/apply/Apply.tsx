@@ -8,13 +8,16 @@ import { api } from '../../api'
 import { Waiting } from '../../ui/Waiting'
 import { writeMoment, writeTime } from '../../ui/write'
 import { CredentialsSection } from './CredentialsSection'
+import { EqualitySection } from './EqualitySection'
 import { FinishReopened } from './FinishReopened'
 import { FromBefore } from './FromBefore'
+import { IdentitySection } from './IdentitySection'
 import { PermissionSection } from './PermissionSection'
 import { QuestionsSection } from './QuestionsSection'
 import { SendSection } from './SendSection'
 import { StudySection } from './StudySection'
 import { type Autosave, useAutosave } from './useAutosave'
+import { VouchingSection } from './VouchingSection'
 import { WorkSection } from './WorkSection'
 
 /** The application being written: sections on the left, one section in the middle, what is left on the right. */
@@ -27,7 +30,7 @@ export function Apply() {
   // What was sent stays as it was; afterwards the file's own claims can be added to, and what is opened again is changed.
   const afterSending = draft.stage !== 'being written'
   const open =
-    ['work', 'study', 'credentials', 'permission'].includes(section.holds) ||
+    ['work', 'study', 'credentials', 'identity', 'vouching', 'permission'].includes(section.holds) ||
     draft.reopened.some((part) => part.section === section.key)
   if (afterSending && !open) return <Navigate to={`/applications/${id}`} replace />
   return <Writing key={id} draft={draft} section={section} afterSending={afterSending} />
@@ -46,9 +49,12 @@ function Writing({ draft, section, afterSending }: { draft: Draft; section: Sect
     <main className="mx-auto grid max-w-[1240px] gap-x-9 gap-y-6 px-4 py-6 sm:px-7 lg:grid-cols-[200px_minmax(0,1fr)] xl:grid-cols-[200px_minmax(0,1fr)_270px]">
       <nav aria-label="Your application" className="max-lg:order-first">
         <p className="mb-2 px-2 font-semibold text-ink-2">{draft.vacancy.title}</p>
-        {!afterSending && (
+        {!afterSending && draft.vacancy.open && (
           <p className="mb-3 rounded-sheet bg-soon-wash px-2 py-1.5 font-semibold text-[0.9em] text-soon-ink">
-            Not sent yet · closes {writeMoment(draft.vacancy.closesAt, draft.vacancy.timeZone)}
+            {say('Not sent yet · closes {{when}}', {
+              when: writeMoment(draft.vacancy.closesAt, draft.vacancy.timeZone),
+            })}{' '}
+            <span className="font-normal">({draft.vacancy.timeZone.replace(/_/g, ' ')})</span>
           </p>
         )}
         <details key={section.key} className="lg:hidden">
@@ -63,6 +69,19 @@ function Writing({ draft, section, afterSending }: { draft: Draft; section: Sect
         <SavedNote autosave={autosave} />
       </nav>
       <div className="min-w-0">
+        {!afterSending && !draft.vacancy.open && (
+          <p
+            role="alert"
+            className="mb-4 rounded-sheet border border-contradicted bg-contradicted-wash px-4 py-3 text-contradicted"
+          >
+            <strong>
+              {say('This vacancy closed on {{when}}.', {
+                when: writeMoment(draft.vacancy.closesAt, draft.vacancy.timeZone),
+              })}
+            </strong>{' '}
+            {say('What you wrote is kept and cannot be sent any more. It is there for your next application.')}
+          </p>
+        )}
         <h1 className="text-[1.95em]">{section.heading}</h1>
         <p className="mb-4 max-w-[60ch] text-ink-2">{section.intro}</p>
         {afterSending || <FromBefore draft={draft} section={section} autosave={autosave} />}
@@ -155,7 +174,15 @@ function SectionLink({
   asked: boolean
 }) {
   const open = left.filter((item) => item.section === section.key).length
-  const words = !asked ? 'not needed' : section.holds === 'send' ? '' : open > 0 ? `${open} left` : 'done'
+  const words = !asked
+    ? say('not needed')
+    : section.holds === 'send'
+      ? ''
+      : section.holds === 'equality'
+        ? say('voluntary')
+        : open > 0
+          ? say('{{count}} left', { count: open })
+          : say('done')
   return (
     <Link
       to={`/apply/${id}/${section.key}`}
@@ -172,6 +199,9 @@ function SectionBody({ draft, section, autosave }: { draft: Draft; section: Sect
   if (section.holds === 'study') return <StudySection draft={draft} />
   if (section.holds === 'work') return <WorkSection draft={draft} />
   if (section.holds === 'credentials') return <CredentialsSection draft={draft} />
+  if (section.holds === 'identity') return <IdentitySection draft={draft} autosave={autosave} />
+  if (section.holds === 'vouching') return <VouchingSection draft={draft} />
+  if (section.holds === 'equality') return <EqualitySection draft={draft} section={section} />
   if (section.holds === 'permission') return <PermissionSection draft={draft} />
   if (section.holds === 'send') return <SendSection draft={draft} autosave={autosave} />
   if (draft.stage !== 'being written')

@@ -1,18 +1,24 @@
-import { useState } from 'react'
+import { lazy, Suspense, useState } from 'react'
 import type { Draft } from '#contract/applications'
+import { say } from '#core/words/say'
 import { Button } from '../../ui/Button'
-import { TextField } from '../../ui/Field'
+import { Choice, TextField } from '../../ui/Field'
 import { faultAt, ProblemNote } from '../../ui/ProblemNote'
 import { Sheet } from '../../ui/Sheet'
 import { writeMoment } from '../../ui/write'
 import { useAct } from '../../useAct'
 
-/** The permission to check: all of it to read, signed by typing one’s name. */
+const DrawName = lazy(() => import('./DrawName').then((room) => ({ default: room.DrawName })))
+
+/** The permission to check: all of it to read, signed by typing or drawing one’s name. */
 export function PermissionSection({ draft }: { draft: Draft }) {
+  const [way, setWay] = useState<'type' | 'draw'>('type')
   const [fullName, setFullName] = useState('')
+  const [drawing, setDrawing] = useState<string>()
   const [password, setPassword] = useState('')
   const [agreed, setAgreed] = useState(false)
   const { act, busy, problem } = useAct('signPermission')
+  const signed = way === 'draw' ? drawing !== undefined : fullName.trim().length >= 3
   return (
     <Sheet className="max-w-[720px]">
       {draft.permissionText.split('\n\n').map((paragraph) => (
@@ -33,7 +39,9 @@ export function PermissionSection({ draft }: { draft: Draft }) {
           noValidate
           onSubmit={(event) => {
             event.preventDefault()
-            if (agreed) void act({ params: { id: draft.id }, body: { fullName, password, agreed: true } })
+            if (!agreed) return
+            const signature = way === 'draw' && drawing ? { fullName: '', drawing } : { fullName }
+            void act({ params: { id: draft.id }, body: { ...signature, password, agreed: true } })
           }}
         >
           <label className="flex items-start gap-2">
@@ -45,13 +53,30 @@ export function PermissionSection({ draft }: { draft: Draft }) {
             />
             I have read this and agree to it.
           </label>
-          <TextField
-            label="Sign by typing your full name"
-            autoComplete="off"
-            value={fullName}
-            onChange={(event) => setFullName(event.target.value)}
-            error={faultAt(problem, 'fullName')}
+          <Choice
+            label={say('How would you like to sign?')}
+            name="signing"
+            inline
+            value={way}
+            onChange={(value) => setWay(value as 'type' | 'draw')}
+            options={[
+              { value: 'type', label: say('Type my name') },
+              { value: 'draw', label: say('Draw it') },
+            ]}
           />
+          {way === 'type' ? (
+            <TextField
+              label={say('Sign by typing your full name')}
+              autoComplete="off"
+              value={fullName}
+              onChange={(event) => setFullName(event.target.value)}
+              error={faultAt(problem, 'fullName')}
+            />
+          ) : (
+            <Suspense fallback={null}>
+              <DrawName onDrawn={setDrawing} error={faultAt(problem, 'drawing')} />
+            </Suspense>
+          )}
           <TextField
             label="Your password"
             type="password"
@@ -62,12 +87,7 @@ export function PermissionSection({ draft }: { draft: Draft }) {
           />
           <ProblemNote problem={problem?.faults ? undefined : problem} />
           <div>
-            <Button
-              kind="main"
-              type="submit"
-              busy={busy}
-              disabled={!agreed || fullName.trim().length < 3 || password === ''}
-            >
+            <Button kind="main" type="submit" busy={busy} disabled={!agreed || !signed || password === ''}>
               Sign
             </Button>
           </div>

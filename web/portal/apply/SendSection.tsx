@@ -4,6 +4,7 @@ import { writeWhen } from '#core/dates/write'
 import { isAsked, isEmpty } from '#core/form/answer'
 import { becauseKey, type Section } from '#core/form/form'
 import { answerWords } from '#core/words/form'
+import { say } from '#core/words/say'
 import { Button } from '../../ui/Button'
 import { ProblemNote } from '../../ui/ProblemNote'
 import { Sheet } from '../../ui/Sheet'
@@ -14,7 +15,7 @@ import type { Autosave } from './useAutosave'
 /** Everything on one page with a way back to each place; sending is one act. */
 export function SendSection({ draft, autosave }: { draft: Draft; autosave: Autosave }) {
   const { act, busy, problem } = useAct('sendApplication')
-  const ready = draft.left.length === 0 && autosave.version !== undefined
+  const ready = draft.vacancy.open && draft.left.length === 0 && autosave.version !== undefined
   const send = () =>
     autosave.version !== undefined && act({ params: { id: draft.id }, body: { version: autosave.version } })
   return (
@@ -45,9 +46,11 @@ export function SendSection({ draft, autosave }: { draft: Draft; autosave: Autos
         ))}
       <Sheet>
         <p className="mb-3">
-          {draft.left.length > 0
-            ? `Sending opens when nothing is left: ${draft.left.length === 1 ? 'one thing' : `${draft.left.length} things`} to go.`
-            : `Everything is here. It can be sent until ${writeMoment(draft.vacancy.closesAt, draft.vacancy.timeZone)}.`}
+          {!draft.vacancy.open
+            ? say('This vacancy is closed. What you wrote is kept, and cannot be sent any more.')
+            : draft.left.length > 0
+              ? `Sending opens when nothing is left: ${draft.left.length === 1 ? 'one thing' : `${draft.left.length} things`} to go.`
+              : `Everything is here. It can be sent until ${writeMoment(draft.vacancy.closesAt, draft.vacancy.timeZone)}.`}
         </p>
         <ProblemNote problem={problem} />
         <div className="mt-2">
@@ -63,9 +66,23 @@ export function SendSection({ draft, autosave }: { draft: Draft; autosave: Autos
 function Summary({ draft, section, autosave }: { draft: Draft; section: Section; autosave: Autosave }) {
   if (section.holds === 'permission')
     return <p>{draft.permission ? `Signed by ${draft.permission.fullName}.` : 'Not signed yet.'}</p>
+  if (section.holds === 'equality')
+    return <p className="text-ink-2">{say('Voluntary, and not part of what is sent.')}</p>
+  if (section.holds === 'vouching')
+    return (
+      <p>
+        {draft.vouchings.length === 0
+          ? say('Nobody named.')
+          : draft.vouchings
+              .map(({ name, state }) => (state === 'done' ? say('{{name}}, has answered', { name }) : name))
+              .join(', ')}
+      </p>
+    )
   if (section.holds !== 'questions') {
     const claims = draft.claims.filter(({ details }) =>
-      section.holds === 'credentials' ? 'credential' in details : details.kind === section.holds,
+      section.holds === 'credentials'
+        ? 'credential' in details
+        : details.kind === section.holds || (section.holds === 'work' && details.kind === 'residence'),
     )
     if (claims.length === 0) return <p className="text-ink-2">Nothing given.</p>
     return (

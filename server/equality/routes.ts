@@ -1,0 +1,11 @@
+import * as contract from '#contract/equality'
+import type { Account } from '../deps'
+import { bind } from '../http/bind'
+import { equalityCounts, giveEqualityAnswers } from './equality'
+
+export const equalityRoutes = [
+  bind(contract.giveEqualityAnswers, ({ deps, actor, input }) =>
+    giveEqualityAnswers(deps, actor as Account, input.params.id, input.body.answers),
+  ),
+  bind(contract.equalityCounts, ({ deps, input }) => equalityCounts(deps, input.params.id)),
+]

@@ -1,0 +1,84 @@
+import { randomInt } from 'node:crypto'
+import { v7 as uuid } from 'uuid'
+import type { vouchingRelations } from '#contract/vouching'
+import { writeReference } from '#core/references/reference'
+import { candidateWithMail } from '../accounts/candidate'
+import { activeStages, ownApplication } from '../applications/find'
+import { recordEvent } from '../audit/record'
+import { nextNumber } from '../database/counter'
+import type { Account, Deps } from '../deps'
+import { refreshStanding } from '../hiring/standing'
+import { conflict, notFound } from '../http/problems'
+import { newToken } from '../http/tokens'
+import { queueMail } from '../messages/queueMail'
+import { vacancyById } from '../vacancies/vacancies'
+import { Vouching, VouchingLink } from './model'
+import { ownVouching, vouchingsOf } from './vouchings'
+
+const referencePrefix = 'VO'
+const most = 6
+/** Without letters and digits that are taken for one another. */
+const symbols = '23456789ABCDEFGHJKMNPQRSTVWXY'
+const newCode = () => Array.from({ length: 6 }, () => symbols[randomInt(symbols.length)]).join('')
+
+type Named = { name: string; mail: string; relation: (typeof vouchingRelations)[number] }
+
+/** Names somebody who vouches. With a mail address they are written to; without, the candidate hands over the code. */
+export async function nameVoucher(deps: Deps, actor: Account, id: string, named: Named) {
+  const application = await ownApplication(deps, actor, id, { lock: true })
+  if (application.stage !== 'being written' && !activeStages.some((stage) => stage === application.stage))
+    throw conflict('ended', 'This application has ended.')
+  if ((await vouchingsOf([id])).length >= most) throw conflict('enough', `Not more than ${most} people are asked.`)
+  const vouching = await Vouching.create({
+    id: uuid(),
+    applicationId: id,
+    reference: writeReference(referencePrefix, await nextNumber(deps, 'vouchings')),
+    code: newCode(),
+    name: named.name.trim(),
+    mail: named.mail.trim(),
+    relation: named.relation,
+    state: 'asked',
+    askedAt: deps.clock.now(),
+  })
+  const vacancy = await vacancyById(application.vacancyId)
+  const person = await candidateWithMail(application.candidateId)
+  if (vouching.mail)
+    await queueMail(deps, {
+      to: { name: vouching.name, mail: vouching.mail },
+      subject: `${person.name} asks you to vouch for them`,
+      text: `${person.name} applies to us as ${vacancy.title} and has named you as their ${vouching.relation}.\n\nPlease tell us in a few minutes what you have seen of their work:\n${await freshLink(deps, vouching)}\n\nYou need no account. What you write is read by those who decide, and not by ${person.name}.`,
+      applicationId: id,
+    })
+  await recordEvent(deps, actor, {
+    code: 'voucher-named',
+    what: `Named ${vouching.name} (${vouching.relation}) to vouch`,
+    forCandidate: `You named ${vouching.name} to vouch for you.`,
+    candidateId: application.candidateId,
+    applicationId: id,
+  })
+  await refreshStanding(deps, application)
+  return ownVouching(vouching)
+}
+
+/** Another link to the same; every link works until somebody has answered. */
+export async function freshLink(deps: Deps, vouching: Vouching): Promise<string> {
+  const { token, tokenHash } = newToken()
+  await VouchingLink.create({ tokenHash, vouchingId: vouching.id, createdAt: deps.clock.now() })
+  return `${deps.config.publicUrl}/vouch/${token}`
+}
+
+export async function callOffVoucher(deps: Deps, actor: Account, id: string, vouchingId: string) {
+  const application = await ownApplication(deps, actor, id, { lock: true })
+  const vouching = await Vouching.findOne({ where: { id: vouchingId, applicationId: id } })
+  if (!vouching) throw notFound()
+  if (vouching.state !== 'asked') throw conflict('answered', 'They have answered already; it stays on record.')
+  await vouching.update({ state: 'called off' })
+  await recordEvent(deps, actor, {
+    code: 'voucher-called-off',
+    what: `No longer asks ${vouching.name} to vouch`,
+    candidateId: application.candidateId,
+    applicationId: id,
+  })
+  await refreshStanding(deps, application)
+  return { done: true as const }
+}

@@ -1,0 +1,26 @@
+import * as contract from '#contract/vouching'
+import type { Account } from '../deps'
+import { bind } from '../http/bind'
+import { countAttempt } from '../http/limits'
+import { callOffVoucher, nameVoucher } from './name'
+import { findVouching, readVouching, vouch } from './vouch'
+
+export const vouchingRoutes = [
+  bind(contract.nameVoucher, ({ deps, actor, input }) =>
+    nameVoucher(deps, actor as Account, input.params.id, input.body),
+  ),
+  bind(contract.callOffVoucher, ({ deps, actor, input }) =>
+    callOffVoucher(deps, actor as Account, input.params.id, input.params.vouching),
+  ),
+  bind(
+    contract.findVouching,
+    async ({ deps, address, input }) => {
+      await countAttempt(deps, `vouching ${address}`, 20, 900)
+      await countAttempt(deps, `vouching ${input.body.reference.trim().toUpperCase()}`, 10, 3600)
+      return findVouching(deps, input.body)
+    },
+    { transaction: false },
+  ),
+  bind(contract.readVouching, ({ deps, input }) => readVouching(deps, input.params.token)),
+  bind(contract.vouch, ({ deps, input }) => vouch(deps, input.params.token, input.body)),
+]

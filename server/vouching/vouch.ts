@@ -1,0 +1,87 @@
+import { Op } from 'sequelize'
+import type { VouchingAnswer } from '#contract/vouching'
+import { partialDate, readPartialDate, spanOf } from '#core/dates/partialDate'
+import { readReference, writeReference } from '#core/references/reference'
+import { candidateWithMail } from '../accounts/candidate'
+import { applicationById } from '../applications/find'
+import { recordEvent } from '../audit/record'
+import { nextNumber } from '../database/counter'
+import type { Deps } from '../deps'
+import { refreshStanding } from '../hiring/standing'
+import { invalidField, notFound, Problem } from '../http/problems'
+import { hashOf } from '../http/tokens'
+import { vacancyById } from '../vacancies/vacancies'
+import { Vouching, VouchingLink } from './model'
+import { freshLink } from './name'
+
+/** The link behind a reference and its code. A wrong one of either says the same. */
+export async function findVouching(deps: Deps, given: { reference: string; code: string }) {
+  const reading = readReference('VO', given.reference)
+  const code = given.code.replace(/\s/g, '').toUpperCase()
+  const vouching = reading.ok
+    ? await Vouching.findOne({ where: { reference: reading.reference, code, state: { [Op.ne]: 'called off' } } })
+    : null
+  if (!vouching)
+    throw invalidField(
+      '/body/code',
+      'The reference and the code do not belong together. Ask the candidate to read them to you once more.',
+    )
+  const link = await freshLink(deps, vouching)
+  return { token: link.split('/').at(-1)! }
+}
+
+/** What somebody is asked; once it is answered, nothing of the candidate any more. */
+export async function readVouching(deps: Deps, token: string) {
+  const vouching = await vouchingBehind(token)
+  const application = await applicationById(vouching.applicationId)
+  const open = vouching.state === 'asked'
+  return {
+    state: vouching.state,
+    operator: deps.config.operator,
+    contact: deps.config.contact,
+    candidate: open ? (await candidateWithMail(application.candidateId)).name : '',
+    vacancy: open ? (await vacancyById(application.vacancyId)).title : '',
+    name: vouching.name,
+    relation: vouching.relation,
+    doneAt: vouching.doneAt?.toISOString() ?? null,
+  }
+}
+
+/** Takes what somebody says, once. */
+export async function vouch(deps: Deps, token: string, answer: VouchingAnswer) {
+  const vouching = await vouchingBehind(token, { lock: true })
+  if (vouching.state === 'done') throw new Problem(410, 'answered', 'This has been answered already. Thank you.')
+  if (vouching.state !== 'asked') throw new Problem(410, 'called-off', 'This is no longer asked. Thank you.')
+  insistOnTimes(answer)
+  const now = deps.clock.now()
+  await vouching.update({ state: 'done', answer, doneAt: now })
+  const application = await applicationById(vouching.applicationId)
+  await recordEvent(
+    deps,
+    { kind: 'bearer', name: [answer.respondent, answer.capacity].filter(Boolean).join(', ') },
+    {
+      code: 'vouched',
+      what: `Said whether the candidate can be trusted with this work: ${answer.trust}`,
+      forCandidate: `${vouching.name} has answered about you.`,
+      candidateId: application.candidateId,
+      applicationId: application.id,
+    },
+  )
+  await refreshStanding(deps, application)
+  return { receivedAt: now.toISOString(), receipt: writeReference('RC', await nextNumber(deps, 'receipts')) }
+}
+
+function insistOnTimes({ knownFrom, knownTo }: VouchingAnswer) {
+  if (!readPartialDate(knownFrom).ok) throw invalidField('/body/knownFrom', 'There is no such day.')
+  if (knownTo === 'present') return
+  if (!readPartialDate(knownTo).ok) throw invalidField('/body/knownTo', 'There is no such day.')
+  const days = spanOf(partialDate(knownFrom)).earliest.until(spanOf(partialDate(knownTo)).latest).days
+  if (days < 0) throw invalidField('/body/knownTo', 'This ends before it begins.')
+}
+
+async function vouchingBehind(token: string, options: { lock?: boolean } = {}): Promise<Vouching> {
+  const link = await VouchingLink.findByPk(hashOf(token))
+  const vouching = link && (await Vouching.findByPk(link.vouchingId, options.lock ? { lock: true } : {}))
+  if (!vouching) throw notFound()
+  return vouching
+}

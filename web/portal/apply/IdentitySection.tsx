@@ -1,0 +1,286 @@
+import QRCode from 'qrcode'
+import { useEffect, useState } from 'react'
+import type { Draft } from '#contract/applications'
+import { type Claim, type ClaimDetails, identityPapers } from '#contract/claims'
+import type { Capture, Offered } from '#contract/identity'
+import { writeWhen } from '#core/dates/write'
+import { questionsOf } from '#core/form/form'
+import { say } from '#core/words/say'
+import { Button } from '../../ui/Button'
+import { DateField } from '../../ui/DateField'
+import { Choice, TextField } from '../../ui/Field'
+import { ProblemNote } from '../../ui/ProblemNote'
+import { Sheet } from '../../ui/Sheet'
+import { useAct } from '../../useAct'
+import { ClaimActions } from './ClaimActions'
+import { ClaimPapers } from './ClaimPapers'
+import type { Autosave } from './useAutosave'
+import { useClaimEditor } from './useClaimEditor'
+
+type Identity = Extract<ClaimDetails, { kind: 'identity' }>
+type Paper = Identity['paper']
+
+const paperNames = (): Record<Paper, string> => ({
+  passport: say('A passport'),
+  'identity card': say('An identity card'),
+  'residence permit': say('A residence permit'),
+  'two others': say('None of these'),
+})
+
+const blank: Identity = {
+  kind: 'identity',
+  sourceId: null,
+  sourceName: '',
+  paper: 'passport',
+  number: '',
+  issuer: '',
+  familyName: '',
+  givenNames: '',
+  born: '',
+  through: '',
+  zone: '',
+}
+
+/** The paper that shows who somebody is: chosen, captured here or on a phone, and what it says confirmed. */
+export function IdentitySection({ draft, autosave }: { draft: Draft; autosave: Autosave }) {
+  const claim = draft.claims.find(({ details }) => details.kind === 'identity')
+  if (!claim) return <ChoosePaper />
+  return <OnePaper key={claim.id} claim={claim} draft={draft} autosave={autosave} />
+}
+
+function ChoosePaper() {
+  const [paper, setPaper] = useState<Paper>('passport')
+  const { act, busy, problem } = useAct('addClaim')
+  return (
+    <Sheet className="grid max-w-[720px] gap-4">
+      <Choice
+        label={say('Which do you have at hand?')}
+        name="identity-paper"
+        value={paper}
+        onChange={(value) => setPaper(value as Paper)}
+        options={identityPapers.map((value) => ({ value, label: paperNames()[value] }))}
+      />
+      {paper === 'two others' && (
+        <p className="text-ink-2">
+          {say(
+            'Two other papers with your name will do, such as a birth certificate and a bank card, and a portrait of yourself. A person looks at them.',
+          )}
+        </p>
+      )}
+      <ProblemNote problem={problem} />
+      <p>
+        <Button kind="main" busy={busy} onClick={() => void act({ body: { details: { ...blank, paper } } })}>
+          {say('Go on with this')}
+        </Button>
+      </p>
+    </Sheet>
+  )
+}
+
+type OneProps = { claim: Claim; draft: Draft; autosave: Autosave }
+
+function OnePaper({ claim, draft, autosave }: OneProps) {
+  const [editing, setEditing] = useState<Offered | 'typing'>()
+  const details = claim.details as Identity
+  const isGiven = details.paper === 'two others' || details.number !== ''
+  return (
+    <div className="grid max-w-[760px] gap-3">
+      <Sheet className="grid gap-3">
+        <div className="flex flex-wrap items-start justify-between gap-2">
+          <div>
+            <h2 className="font-sans font-semibold">{claim.label}</h2>
+            {details.number !== '' && (
+              <p className="text-ink-2">
+                {details.givenNames} {details.familyName}, <span className="font-mono">{details.number}</span>
+                {details.through && `, ${say('valid through {{day}}', { day: writeWhen(details.through) })}`}
+              </p>
+            )}
+          </div>
+          <ClaimActions claim={claim} onChange={() => setEditing('typing')} />
+        </div>
+        {editing ? (
+          <ConfirmFields
+            key={editing === 'typing' ? 'typing' : editing.zone}
+            claim={claim}
+            draftId={draft.id}
+            offered={editing === 'typing' ? undefined : editing}
+            onDone={() => setEditing(undefined)}
+          />
+        ) : (
+          !isGiven && <CapturePaper claim={claim} onRead={setEditing} onType={() => setEditing('typing')} />
+        )}
+        {!editing && details.number !== '' && <TakeIntoAnswers details={details} draft={draft} autosave={autosave} />}
+        <ClaimPapers claim={claim} accepted={draft.vacancy.paperLanguages} />
+      </Sheet>
+    </div>
+  )
+}
+
+const lookAgainMs = 2000
+
+type CaptureProps = { claim: Claim; onRead: (offered: Offered) => void; onType: () => void }
+
+/** The device on this screen or on a phone; what it has read comes back here by itself. */
+function CapturePaper({ claim, onRead, onType }: CaptureProps) {
+  const beginning = useAct('beginCapture')
+  const { act: take, problem } = useAct('takeCapture')
+  const [capture, setCapture] = useState<Capture>()
+  const [picture, setPicture] = useState<string>()
+  const waiting = capture?.state === 'waiting' ? capture.id : undefined
+  useEffect(() => {
+    if (!waiting) return
+    const timer = setInterval(async () => {
+      const now = await take({ params: { id: waiting } })
+      if (!now || now.state === 'waiting') return
+      setCapture(now)
+      setPicture(undefined)
+      if (now.offered) onRead(now.offered)
+    }, lookAgainMs)
+    return () => clearInterval(timer)
+  }, [waiting, take, onRead])
+  const begin = async (where: 'here' | 'phone') => {
+    // The window is opened by the click itself, since browsers block one that comes later.
+    const device = where === 'here' ? window.open('', '_blank') : null
+    const begun = await beginning.act({ params: { id: claim.id } })
+    if (!begun) return device?.close()
+    setCapture(begun)
+    if (device) device.location.href = begun.address
+    else setPicture(await QRCode.toDataURL(begun.address, { margin: 1, width: 240 }))
+  }
+  return (
+    <div className="grid gap-3">
+      <p>
+        {say(
+          'Capture it with the camera; its machine-readable lines are read, so that you need not type what stands on it.',
+        )}
+      </p>
+      <div className="flex flex-wrap gap-2">
+        <Button kind="main" busy={beginning.busy} onClick={() => void begin('here')}>
+          {say('Capture it on this screen')}
+        </Button>
+        <Button busy={beginning.busy} onClick={() => void begin('phone')}>
+          {say('Hand it over to my phone')}
+        </Button>
+        <Button kind="quiet" onClick={onType}>
+          {say('Type it instead')}
+        </Button>
+      </div>
+      {picture && (
+        <div className="flex flex-wrap items-center gap-4">
+          <img src={picture} alt={say('QR code that opens the camera on a phone')} width={160} height={160} />
+          <p className="max-w-[36ch] text-ink-2">
+            {say('Point the camera of your phone at this. Capture the paper there; this page goes on by itself.')}
+          </p>
+        </div>
+      )}
+      <p role="status" className="text-soon-ink empty:hidden">
+        {capture?.state === 'waiting'
+          ? say('Waiting for the picture…')
+          : capture?.state === 'unclear'
+            ? `${say('That was not clear enough.')} ${capture.why ?? ''} ${say('Try again, or type it.')}`
+            : capture?.state === 'gone'
+              ? say('That took too long. Begin the capture again.')
+              : ''}
+      </p>
+      <ProblemNote problem={beginning.problem ?? problem} />
+    </div>
+  )
+}
+
+type ConfirmProps = { claim: Claim; draftId: string; offered?: Offered; onDone: () => void }
+
+function ConfirmFields({ claim, draftId, offered, onDone }: ConfirmProps) {
+  const { details, set, save, giveUp, busy, problem, fault } = useClaimEditor<Identity>(
+    `${draftId}-identity-${offered?.number ?? 'typed'}`,
+    { ...(claim.details as Identity), ...offered },
+    claim,
+    onDone,
+  )
+  const text = (field: 'familyName' | 'givenNames' | 'number' | 'issuer') => ({
+    value: details[field],
+    onChange: (event: { target: { value: string } }) =>
+      set(field, field === 'issuer' ? event.target.value.toUpperCase().slice(0, 3) : event.target.value),
+    error: fault(field),
+  })
+  return (
+    <form
+      className="grid gap-4 rounded-sheet border border-line bg-sheet-2 p-4 sm:grid-cols-2"
+      noValidate
+      onSubmit={(event) => {
+        event.preventDefault()
+        void save()
+      }}
+    >
+      <p className="font-semibold sm:col-span-2">
+        {offered ? say('This stands on your paper. Is it right?') : say('Type what stands on your paper.')}
+      </p>
+      <TextField label={say('Family name')} {...text('familyName')} />
+      <TextField label={say('Given names')} {...text('givenNames')} />
+      <TextField label={say('Number')} {...text('number')} />
+      <TextField label={say('Issued by, as the three letters on it')} optional {...text('issuer')} />
+      <DateField
+        label={say('Date of birth')}
+        value={details.born}
+        onChange={(value) => set('born', value)}
+        error={fault('born')}
+      />
+      <DateField
+        label={say('Valid through')}
+        value={details.through}
+        onChange={(value) => set('through', value)}
+        error={fault('through')}
+      />
+      <div className="sm:col-span-2">
+        <ProblemNote problem={problem} />
+        <div className="mt-1 flex gap-3">
+          <Button
+            kind="main"
+            type="submit"
+            busy={busy}
+            disabled={details.number.trim() === '' || details.familyName.trim() === ''}
+          >
+            {offered ? say('Yes, this is right') : say('Save')}
+          </Button>
+          <Button kind="quiet" onClick={giveUp}>
+            {say('Cancel')}
+          </Button>
+        </div>
+      </div>
+    </form>
+  )
+}
+
+/** Names are printed in capitals: HALDE becomes Halde. */
+const written = (name: string) =>
+  name === name.toUpperCase() ? name.toLowerCase().replace(/(^|[\s'’-])\p{L}/gu, (start) => start.toUpperCase()) : name
+
+/** What the paper says and the answers about the person do not: offered, never taken over unasked. */
+function TakeIntoAnswers({ details, draft, autosave }: { details: Identity; draft: Draft; autosave: Autosave }) {
+  const asked = new Set(questionsOf(draft.form).map(({ key }) => key))
+  const offers = [
+    ['about.givenNames', written(details.givenNames)],
+    ['about.familyName', written(details.familyName)],
+    ['about.born', details.born],
+  ].filter(([key, value]) => asked.has(key!) && value && autosave.text(key!).toLowerCase() !== value.toLowerCase()) as [
+    string,
+    string,
+  ][]
+  if (offers.length === 0 || draft.stage !== 'being written') return null
+  const label = (key: string) => say(questionsOf(draft.form).find((question) => question.key === key)?.label ?? key)
+  return (
+    <div className="rounded-sheet bg-soon-wash px-3 py-2 text-soon-ink">
+      <p>{say('Your answers say something else:')}</p>
+      <ul className="my-1">
+        {offers.map(([key, value]) => (
+          <li key={key}>
+            {label(key)}: {autosave.text(key) ? writeWhen(autosave.text(key)) : say('nothing')} →{' '}
+            <strong>{writeWhen(value)}</strong>
+          </li>
+        ))}
+      </ul>
+      <Button onClick={() => offers.forEach(([key, value]) => void autosave.change(key, value))}>
+        {say('Take it from the paper')}
+      </Button>
+    </div>
+  )
+}
