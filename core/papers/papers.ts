@@ -9,6 +9,7 @@ export const paperParts = [
   'front',
   'back',
   'translation',
+  'data page',
   'portrait',
   'one other paper',
   'second other paper',
@@ -83,10 +84,17 @@ export function papersOfIdentity(
   paper: 'passport' | 'identity card' | 'residence permit' | 'two others',
   given: readonly GivenPaper[],
 ): PaperNeed {
-  if (paper !== 'two others') return papersOfCredential(paper !== 'passport', given)
-  const sets: PaperNeed['sets'] = [['one other paper', 'second other paper', 'portrait']]
-  return { sets, missing: missingOf(sets, given), untranslated: [], linkInstead: false }
+  if (paper === 'passport') return needOfSets([['data page']], given)
+  if (paper !== 'two others') return papersOfCredential(true, given)
+  return needOfSets([['one other paper', 'second other paper', 'portrait']], given)
 }
+
+const needOfSets = (sets: PaperNeed['sets'], given: readonly GivenPaper[]): PaperNeed => ({
+  sets,
+  missing: missingOf(sets, given),
+  untranslated: [],
+  linkInstead: false,
+})
 
 /** A single page that was not said to be a side is taken for the front. */
 const asFront = (part: PaperPart): PaperPart => (part === 'certificate' ? 'front' : part)

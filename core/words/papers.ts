@@ -10,6 +10,7 @@ export const paperPartWords = (part: PaperPart): string =>
     front: say('front'),
     back: say('back'),
     translation: say('translation'),
+    'data page': say('page with your picture'),
     portrait: say('portrait of yourself'),
     'one other paper': say('one other paper'),
     'second other paper': say('a second other paper'),

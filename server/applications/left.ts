@@ -53,5 +53,8 @@ export async function leftOf(
       why: outcomeWords(outcome, (key) => names[key] ?? key),
     }
   })
-  return [...toConfirm, ...toDo, ...papersLeft(rules.form, { claims, documents }, vacancy.paperLanguages)]
+  const place = new Map<string | null, number>(rules.form.map(({ key }, nth) => [key, nth]))
+  return [...toConfirm, ...toDo, ...papersLeft(rules.form, { claims, documents }, vacancy.paperLanguages)].sort(
+    (a, b) => (place.get(a.section) ?? rules.form.length) - (place.get(b.section) ?? rules.form.length),
+  )
 }

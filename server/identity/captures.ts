@@ -49,7 +49,7 @@ export async function takeCapture(deps: Deps, actor: Account, id: string): Promi
     return faceOf(capture)
   }
   for (const [nth, { bytes }] of captured.pictures.entries()) {
-    const part: PaperPart = captured.pictures.length === 1 ? 'certificate' : nth === 0 ? 'front' : 'back'
+    const part: PaperPart = captured.pictures.length === 1 ? 'data page' : nth === 0 ? 'front' : 'back'
     await uploadDocument(deps, actor, claim.id, { fileName: `${paperOf(claim)}, ${part}.jpg`, part }, bytes)
   }
   await capture.update({

@@ -117,7 +117,7 @@ function Writing({ draft, section, afterSending }: { draft: Draft; section: Sect
         {draft.left.length === 0 && !afterSending && <p className="text-ink-2">Read it through and send it.</p>}
         <ol className="divide-y divide-line border-line border-y empty:hidden">
           {draft.left.map(({ title, why, section: where }, place) => (
-            <li key={`${title}-${place}`} className="grid grid-cols-[1.5em_1fr] py-2">
+            <li key={`${title}-${place}`} className="grid grid-cols-[2em_1fr] py-2">
               <span className="font-mono text-ink-3">{place + 1}</span>
               <span>
                 {where ? (
@@ -152,6 +152,7 @@ function SectionList({ draft, section, autosave }: { draft: Draft; section: Sect
             section={candidate}
             current={candidate === section}
             left={draft.left}
+            empty={isEmptySection(candidate, draft)}
             asked={isAsked(candidate, autosave.facts)}
           />
         </li>
@@ -160,17 +161,26 @@ function SectionList({ draft, section, autosave }: { draft: Draft; section: Sect
   )
 }
 
+/** A section of one's record in which nothing is given; it may still be fine to send. */
+function isEmptySection({ holds }: Section, { claims, vouchings }: Draft): boolean {
+  if (holds === 'vouching') return vouchings.length === 0
+  if (holds === 'credentials') return !claims.some(({ details }) => 'credential' in details)
+  return ['study', 'work', 'identity'].includes(holds) && !claims.some(({ details }) => details.kind === holds)
+}
+
 function SectionLink({
   id,
   section,
   current,
   left,
+  empty,
   asked,
 }: {
   id: string
   section: Section
   current: boolean
   left: Draft['left']
+  empty: boolean
   asked: boolean
 }) {
   const open = left.filter((item) => item.section === section.key).length
@@ -182,7 +192,9 @@ function SectionLink({
         ? say('voluntary')
         : open > 0
           ? say('{{count}} left', { count: open })
-          : say('done')
+          : empty
+            ? say('nothing yet')
+            : say('done')
   return (
     <Link
       to={`/apply/${id}/${section.key}`}
