@@ -1,3 +1,4 @@
+import { endpoints, topics } from 'virtual:endpoints'
 import {
   type BaseQueryFn,
   createApi,
@@ -5,8 +6,8 @@ import {
   type QueryDefinition,
 } from '@reduxjs/toolkit/query/react'
 import type { Static, TSchema } from '@sinclair/typebox'
-import { type Endpoint, type Reply, type Topic, topics } from '#contract/endpoint'
-import { type Contract, contract } from '#contract/index'
+import type { Endpoint, Reply, Topic } from '#contract/endpoint'
+import type { Contract } from '#contract/index'
 
 export type Problem = {
   status: number
@@ -25,7 +26,8 @@ export type Argument<E extends Endpoint> = Part<'params', E['params']> &
   Part<'query', E['query']> &
   Part<'body', E['body']> & { key?: string }
 
-type Sent = { endpoint: Endpoint; argument: { params?: object; query?: object; body?: unknown; key?: string } }
+type Called = Pick<Endpoint, 'method' | 'path' | 'once' | 'bytes' | 'tells'>
+type Sent = { endpoint: Called; argument: { params?: object; query?: object; body?: unknown; key?: string } }
 
 /** The value each change repeats in a header; the session's reply brings it. */
 let formToken = ''
@@ -92,7 +94,7 @@ export const api = createApi({
   refetchOnReconnect: true,
   endpoints: (build) =>
     Object.fromEntries(
-      Object.entries(contract as unknown as Record<string, Endpoint>).map(([name, endpoint]) => [
+      Object.entries(endpoints).map(([name, endpoint]) => [
         name,
         endpoint.method === 'GET'
           ? build.query({

@@ -1,4 +1,3 @@
-import { Tooltip } from 'radix-ui'
 import { StrictMode } from 'react'
 import { createRoot } from 'react-dom/client'
 import { Provider } from 'react-redux'
@@ -10,9 +9,7 @@ import './styles.css'
 createRoot(document.getElementById('root')!).render(
   <StrictMode>
     <Provider store={store}>
-      <Tooltip.Provider delayDuration={250}>
-        <RouterProvider router={router} />
-      </Tooltip.Provider>
+      <RouterProvider router={router} />
     </Provider>
   </StrictMode>,
 )

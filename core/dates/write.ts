@@ -1,5 +1,5 @@
 import type { Temporal } from 'temporal-polyfill'
-import { readPartialDate } from './partialDate'
+import { readPartialDate } from './readPartial'
 
 const months = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec']
 

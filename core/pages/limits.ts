@@ -3,7 +3,7 @@ export const documentLimits = {
   bytes: 10 * 1024 * 1024,
   pages: 20,
   /** What pages joined from pictures are brought below. */
-  joinedBytes: 5 * 1024 * 1024,
+  joinedBytes: 5_000_000,
   /** A picture of more than this is not opened: small files can unfold to any size. */
   pixels: 60_000_000,
 } as const

@@ -1,3 +1,4 @@
+import { Tooltip } from 'radix-ui'
 import { useState } from 'react'
 import { Link, Navigate, NavLink, Outlet, useLocation } from 'react-router'
 import { api } from '../api'
@@ -35,52 +36,57 @@ function Desk() {
   const mayRead = roles.includes('coordinator') || roles.includes('administrator')
   useKeys({ '?': () => setListing(true), 'ctrl+k': () => setFinding(true) })
   return (
-    <div className="grid min-h-dvh grid-rows-[44px_1fr] text-[13.5px] leading-[1.4] lg:h-dvh">
-      <header className="flex items-center gap-4 bg-mast px-3.5 text-on-mast">
-        <Link to="/desk/today" className="font-title text-[20px] leading-none">
-          Probatum
-        </Link>
-        <span className="opacity-75 max-md:hidden">Vallorne Mountain Lines</span>
-        <button
-          type="button"
-          onClick={() => setFinding(true)}
-          className="mx-auto flex w-full max-w-[430px] items-center justify-between gap-3 rounded-sheet border border-on-mast/35 bg-on-mast/10 px-2.5 py-1 text-left hover:border-on-mast/60"
-        >
-          <span className="truncate opacity-85">Find a person, number or reference</span>
-          <Key letter="Ctrl K" />
-        </button>
-        {data && <DeskClock today={data.today} />}
-        <Link to="/account" className="font-semibold hover:underline max-md:hidden">
-          {account?.name}
-        </Link>
-        <button type="button" onClick={() => void signOut.act({})} className="opacity-80 hover:underline">
-          Sign out
-        </button>
-      </header>
-      <div className="grid min-h-0 lg:grid-cols-[138px_minmax(0,1fr)]">
-        <nav aria-label="Queues" className="flex gap-x-1 overflow-auto border-line border-r bg-ground p-2 lg:flex-col">
-          {Object.entries(queueNames).map(([queue, { name }]) => (
-            <RailLink key={queue} to={`/desk/${queue}`} name={name} count={data?.counts[queue]} />
-          ))}
-          <p className="px-2 pt-4 pb-1 font-semibold text-[12px] text-ink-3 max-lg:hidden">Set up</p>
-          {overviews.map(({ path, name }) =>
-            path === 'sources' && !mayRead ? null : <RailLink key={path} to={`/desk/${path}`} name={name} />,
-          )}
-          {mayRead && (
-            <>
-              <p className="px-2 pt-4 pb-1 font-semibold text-[12px] text-ink-3 max-lg:hidden">Keep</p>
-              <RailLink to="/desk/trail" name="Audit trail" />
-            </>
-          )}
-        </nav>
-        <div className="min-h-0 min-w-0">
-          <Outlet />
+    <Tooltip.Provider delayDuration={250}>
+      <div className="grid min-h-dvh grid-rows-[44px_1fr] text-[13.5px] leading-[1.4] lg:h-dvh">
+        <header className="flex items-center gap-4 bg-mast px-3.5 text-on-mast">
+          <Link to="/desk/today" className="font-title text-[20px] leading-none">
+            Probatum
+          </Link>
+          <span className="opacity-75 max-md:hidden">Vallorne Mountain Lines</span>
+          <button
+            type="button"
+            onClick={() => setFinding(true)}
+            className="mx-auto flex w-full max-w-[430px] items-center justify-between gap-3 rounded-sheet border border-on-mast/35 bg-on-mast/10 px-2.5 py-1 text-left hover:border-on-mast/60"
+          >
+            <span className="truncate opacity-85">Find a person, number or reference</span>
+            <Key letter="Ctrl K" />
+          </button>
+          {data && <DeskClock today={data.today} />}
+          <Link to="/account" className="font-semibold hover:underline max-md:hidden">
+            {account?.name}
+          </Link>
+          <button type="button" onClick={() => void signOut.act({})} className="opacity-80 hover:underline">
+            Sign out
+          </button>
+        </header>
+        <div className="grid min-h-0 lg:grid-cols-[138px_minmax(0,1fr)]">
+          <nav
+            aria-label="Queues"
+            className="flex gap-x-1 overflow-auto border-line border-r bg-ground p-2 lg:flex-col"
+          >
+            {Object.entries(queueNames).map(([queue, { name }]) => (
+              <RailLink key={queue} to={`/desk/${queue}`} name={name} count={data?.counts[queue]} />
+            ))}
+            <p className="px-2 pt-4 pb-1 font-semibold text-[12px] text-ink-3 max-lg:hidden">Set up</p>
+            {overviews.map(({ path, name }) =>
+              path === 'sources' && !mayRead ? null : <RailLink key={path} to={`/desk/${path}`} name={name} />,
+            )}
+            {mayRead && (
+              <>
+                <p className="px-2 pt-4 pb-1 font-semibold text-[12px] text-ink-3 max-lg:hidden">Keep</p>
+                <RailLink to="/desk/trail" name="Audit trail" />
+              </>
+            )}
+          </nav>
+          <div className="min-h-0 min-w-0">
+            <Outlet />
+          </div>
         </div>
+        <Finder open={finding} onClose={() => setFinding(false)} />
+        <KeyList open={listing} onClose={() => setListing(false)} />
+        <Notices />
       </div>
-      <Finder open={finding} onClose={() => setFinding(false)} />
-      <KeyList open={listing} onClose={() => setListing(false)} />
-      <Notices />
-    </div>
+    </Tooltip.Provider>
   )
 }
 

@@ -293,8 +293,8 @@ function CropPage({
       )}
     >
       <div className="grid place-items-center bg-ground p-2">
-        <ReactCrop crop={crop} onChange={(_pixels, percent) => setCrop(percent)} ruleOfThirds>
-          <img src={page.preview} alt={say('The page to crop')} className="max-h-[58dvh] max-w-full" />
+        <ReactCrop className="max-h-[58dvh]" crop={crop} onChange={(_pixels, percent) => setCrop(percent)} ruleOfThirds>
+          <img src={page.preview} alt={say('The page to crop')} />
         </ReactCrop>
       </div>
       <div className="mt-3 flex gap-3">

@@ -1,0 +1,11 @@
+import { topics } from '#contract/endpoint'
+import { contract } from '#contract/index'
+
+/** Prints what a client needs to call every endpoint, as JSON: the shapes are checked by the server and stay there. */
+const endpoints = Object.fromEntries(
+  Object.entries(contract).map(([name, { method, path, once, bytes, tells }]) => [
+    name,
+    { method, path, once, bytes, tells },
+  ]),
+)
+process.stdout.write(JSON.stringify({ endpoints, topics }))
