@@ -36,7 +36,12 @@ module.exports = {
     },
     { name: 'no-circles-in-core', severity: 'error', from: { path: '^core/' }, to: { circular: true } },
     { name: 'no-circles-in-web', severity: 'error', from: { path: '^web/' }, to: { circular: true } },
-    { name: 'nothing-unresolved', severity: 'error', from: {}, to: { couldNotResolve: true, pathNot: '\\?url$' } },
+    {
+      name: 'nothing-unresolved',
+      severity: 'error',
+      from: {},
+      to: { couldNotResolve: true, pathNot: '\\?url$|^virtual:' },
+    },
   ],
   options: {
     doNotFollow: { path: 'node_modules' },

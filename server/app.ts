@@ -19,6 +19,7 @@ import { serveDocuments } from './documents/serveBytes'
 import { serveUploads } from './documents/uploads'
 import { equalityRoutes } from './equality/routes'
 import { hiringRoutes } from './hiring/routes'
+import { inLanguageOf } from './http/language'
 import { Problem } from './http/problems'
 import { serve } from './http/serve'
 import { identityRoutes } from './identity/routes'
@@ -51,6 +52,7 @@ export const routes = [
 /** The whole application as one Koa app. */
 export function makeApp(deps: Omit<Deps, 'clock'>): Koa {
   const app = new Koa()
+  app.use((ctx, next) => inLanguageOf(ctx, next))
   app.use(problems(deps))
   app.use(
     helmet({

@@ -8,6 +8,8 @@ import {
 import type { Static, TSchema } from '@sinclair/typebox'
 import type { Endpoint, Reply, Topic } from '#contract/endpoint'
 import type { Contract } from '#contract/index'
+import { say } from '#core/words/say'
+import { languageHere } from './language'
 
 export type Problem = {
   status: number
@@ -46,6 +48,7 @@ const send: BaseQueryFn<Sent, unknown, Problem> = async ({ endpoint, argument },
   const writes = endpoint.method !== 'GET'
   const headers = {
     Accept: 'application/json',
+    'Accept-Language': languageHere(),
     ...(writes ? formHeaders() : {}),
     ...(endpoint.once ? { 'Idempotency-Key': argument.key ?? crypto.randomUUID() } : {}),
     ...(writes && !endpoint.bytes ? { 'Content-Type': 'application/json' } : {}),
@@ -74,7 +77,7 @@ const send: BaseQueryFn<Sent, unknown, Problem> = async ({ endpoint, argument },
       error: {
         status: 0,
         code: 'no-connection',
-        title: 'There is no connection at the moment. Nothing you typed is lost; try again.',
+        title: say('There is no connection at the moment. Nothing you typed is lost; try again.'),
       },
     }
   }

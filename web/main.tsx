@@ -1,15 +1,12 @@
 import { StrictMode } from 'react'
 import { createRoot } from 'react-dom/client'
-import { Provider } from 'react-redux'
-import { RouterProvider } from 'react-router'
-import { router } from './routes'
-import { store } from './store'
+import { prepareLanguage } from './language'
 import './styles.css'
 
+await prepareLanguage()
+const { App } = await import('./App')
 createRoot(document.getElementById('root')!).render(
   <StrictMode>
-    <Provider store={store}>
-      <RouterProvider router={router} />
-    </Provider>
+    <App />
   </StrictMode>,
 )

@@ -1,11 +1,13 @@
 import type { Temporal } from 'temporal-polyfill'
+import { say, spokenLanguage } from '../words/say'
 import { readPartialDate } from './readPartial'
 
+const germanMonths = ['Jän', 'Feb', 'März', 'Apr', 'Mai', 'Juni', 'Juli', 'Aug', 'Sep', 'Okt', 'Nov', 'Dez']
 const months = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec']
 
 /** A day as people read it: `24 Nov 2026`. */
 export function writeDay(date: Temporal.PlainDate): string {
-  return `${date.day} ${months[date.month - 1]} ${date.year}`
+  return inOrder(date)
 }
 
 /** An ISO day or partial date as people read it: `9 Jul 2021`, `Jul 2021`, `about 2021`. Other text comes back as it is. */
@@ -13,8 +15,16 @@ export function writeWhen(text: string): string {
   const reading = readPartialDate(text)
   if (!reading.ok) return text
   const { year, month, day, about } = reading.value
-  const words = [day, month === undefined ? undefined : months[month - 1], year].filter((part) => part !== undefined)
-  return (about ? 'about ' : '') + words.join(' ')
+  return `${about ? say('about ') : ''}${inOrder({ year, month, day })}`
+}
+
+/** `9 Jul 2021`, in German `9. Juli 2021`. */
+function inOrder({ year, month, day }: { year: number; month?: number; day?: number }): string {
+  const german = spokenLanguage() === 'de'
+  const name = month === undefined ? undefined : (german ? germanMonths : months)[month - 1]
+  return [day === undefined ? undefined : german ? `${day}.` : day, name, year]
+    .filter((part) => part !== undefined)
+    .join(' ')
 }
 
 /**
@@ -26,20 +36,29 @@ export function writeWhen(text: string): string {
 export function readTyped(text: string): string | undefined {
   let rest = text.trim().toLowerCase()
   let about = ''
-  const stripped = rest.replace(/^(about|around|circa|ca\.?|c\.|~)\s*/, '').replace(/\s*~$/, '')
+  const stripped = rest.replace(/^(about|around|etwa|ungefähr|um|circa|ca\.?|c\.|~)\s*/, '').replace(/\s*~$/, '')
   if (stripped !== rest) about = '~'
   rest = stripped
   const iso = checked(rest + about)
   if (iso) return iso
-  const named = /^(?:(\d{1,2})\.?\s+)?([a-z]{3,9})\.?,?\s+(\d{4})$/.exec(rest)
+  const named = /^(?:(\d{1,2})\.?\s+)?([a-zä]{3,9})\.?,?\s+(\d{4})$/.exec(rest)
   if (named) {
-    const month = months.findIndex((name) => named[2]!.startsWith(name.toLowerCase())) + 1
-    if (month === 0) return undefined
+    const month = monthNamed(named[2]!)
+    if (month === undefined) return undefined
     return checked(`${named[3]}-${two(month)}${named[1] ? `-${two(Number(named[1]))}` : ''}${about}`)
   }
   const figures = /^(?:(\d{1,2})[./])?(\d{1,2})[./](\d{4})$/.exec(rest)
   if (figures)
     return checked(`${figures[3]}-${two(Number(figures[2]))}${figures[1] ? `-${two(Number(figures[1]))}` : ''}${about}`)
+  return undefined
+}
+
+/** The number of a month by its name in English or German, whole or shortened. */
+function monthNamed(text: string): number | undefined {
+  for (const names of [months, germanMonths, ['jan', 'feb', 'mär', 'apr', 'mai', 'jun', 'jul']]) {
+    const at = names.findIndex((name) => text.startsWith(name.toLowerCase()))
+    if (at >= 0) return at + 1
+  }
   return undefined
 }
 
@@ -50,10 +69,15 @@ const checked = (iso: string) => (readPartialDate(iso).ok ? iso : undefined)
 export function writeLength(from: Temporal.PlainDate, through: Temporal.PlainDate): string {
   const length = from.until(through.add({ days: 1 }), { largestUnit: 'year' })
   if (length.years === 0 && length.months === 0) return writeDays(length.days)
-  return [length.years ? `${length.years} y` : '', length.months ? `${length.months} m` : ''].filter(Boolean).join(' ')
+  return [
+    length.years ? say('{{years}} y', { years: length.years }) : '',
+    length.months ? say('{{months}} m', { months: length.months }) : '',
+  ]
+    .filter(Boolean)
+    .join(' ')
 }
 
 /** A number of days: `1 day`, `118 days`. */
 export function writeDays(days: number): string {
-  return Math.abs(days) === 1 ? `${days} day` : `${days} days`
+  return say('{{count}} days', { count: days })
 }

@@ -2,6 +2,7 @@ import type { Comparison, Condition } from '../conditions/condition'
 import type { ConditionFault } from '../conditions/faults'
 import type { KnownFact, Operator } from '../conditions/vocabulary'
 import { writeWhen } from '../dates/write'
+import { say } from './say'
 
 export const operatorWords: Record<Operator, string> = {
   is: 'is',
@@ -22,11 +23,11 @@ function words(condition: Condition, known: readonly KnownFact[], inner: boolean
   if ('fact' in condition) return comparisonWords(condition, known)
   const [parts, joint, lead] =
     'all' in condition
-      ? ([condition.all, ' and ', ''] as const)
+      ? ([condition.all, say(' and '), ''] as const)
       : 'any' in condition
-        ? ([condition.any, ' or ', ''] as const)
-        : ([condition.none, ' or ', 'neither holds: '] as const)
-  if (parts.length === 0) return 'all' in condition || 'none' in condition ? 'always' : 'never'
+        ? ([condition.any, say(' or '), ''] as const)
+        : ([condition.none, say(' or '), say('neither holds: ')] as const)
+  if (parts.length === 0) return 'all' in condition || 'none' in condition ? say('always') : say('never')
   const text = parts.map((part) => words(part, known, parts.length > 1)).join(joint)
   const plain = lead === '' && (parts.length === 1 || !inner)
   return plain ? text : `(${lead}${text})`
@@ -34,16 +35,19 @@ function words(condition: Condition, known: readonly KnownFact[], inner: boolean
 
 function comparisonWords(comparison: Comparison, known: readonly KnownFact[]): string {
   const fact = known.find(({ name }) => name === comparison.fact)
-  const label = fact ? `“${fact.label.replace(/[?:.]$/, '')}”` : `“${comparison.fact}”`
+  const label = fact ? `“${say(fact.label).replace(/[?:.]$/, '')}”` : `“${comparison.fact}”`
   const named = (value: string | number | boolean) =>
-    fact?.options?.find((option) => option.value === String(value))?.label ?? String(value)
-  if ('is' in comparison) return `${label} is ${named(comparison.is)}`
-  if ('oneOf' in comparison) return `${label} is ${comparison.oneOf.map(named).join(' or ')}`
-  if ('atLeast' in comparison) return `${label} is at least ${named(comparison.atLeast)}`
-  if ('atMost' in comparison) return `${label} is at most ${named(comparison.atMost)}`
-  if ('holds' in comparison) return `${label} include ${named(comparison.holds)}`
-  if ('onOrBefore' in comparison) return `${label} is on or before ${writeWhen(comparison.onOrBefore)}`
-  return `${label} is on or after ${writeWhen(comparison.onOrAfter)}`
+    say(fact?.options?.find((option) => option.value === String(value))?.label ?? String(value))
+  if ('is' in comparison) return say('{{label}} is {{is}}', { label, is: named(comparison.is) })
+  if ('oneOf' in comparison)
+    return say('{{label}} is {{or}}', { label, or: comparison.oneOf.map(named).join(say(' or ')) })
+  if ('atLeast' in comparison)
+    return say('{{label}} is at least {{atLeast}}', { label, atLeast: named(comparison.atLeast) })
+  if ('atMost' in comparison) return say('{{label}} is at most {{atMost}}', { label, atMost: named(comparison.atMost) })
+  if ('holds' in comparison) return say('{{label}} include {{holds}}', { label, holds: named(comparison.holds) })
+  if ('onOrBefore' in comparison)
+    return say('{{label}} is on or before {{onOrBefore}}', { label, onOrBefore: writeWhen(comparison.onOrBefore) })
+  return say('{{label}} is on or after {{onOrAfter}}', { label, onOrAfter: writeWhen(comparison.onOrAfter) })
 }
 
 /** What is wrong with a condition, and how to put it right. */

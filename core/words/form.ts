@@ -1,6 +1,7 @@
 import { writeWhen } from '../dates/write'
 import { type AnswerFault, type AnswerValue, addressParts, isBlank, type Parts } from '../form/answer'
 import type { Blank, Question, QuestionKind } from '../form/form'
+import { say, spokenLocale } from './say'
 
 export const blankWords: Record<Blank, string> = {
   unknown: 'I don’t know, because…',
@@ -59,15 +60,15 @@ export function questionSentence(question: Question): string {
 export function answerWords(question: Question | undefined, value: AnswerValue): string {
   if (typeof value === 'string') return textWords(question, value)
   if (isBlank(value)) {
-    if (value.blank === 'unknown') return `Not known: ${value.because ?? ''}`
-    return blankWords[value.blank]
+    if (value.blank === 'unknown') return say('Not known: {{because}}', { because: value.because ?? '' })
+    return say(blankWords[value.blank])
   }
   if (Array.isArray(value)) {
     const items = value as readonly (string | Parts)[]
     return question?.kind === 'ranked choice'
       ? items.map((item, index) => `${index + 1}. ${item}`).join(' ')
       : items
-          .map((item) => (typeof item === 'string' ? item : recordWords(question, item)))
+          .map((item) => (typeof item === 'string' ? say(item) : recordWords(question, item)))
           .join(question?.kind === 'records' ? '; ' : ', ')
   }
   const parts = value as Parts
@@ -77,19 +78,21 @@ export function answerWords(question: Question | undefined, value: AnswerValue):
 
 function textWords(question: Question | undefined, value: string): string {
   switch (question?.kind) {
+    case 'one of':
+      return say(value)
     case 'date':
     case 'partial date':
       return writeWhen(value)
     case 'money':
-      return `${(Number(value) / 100).toLocaleString('en', { minimumFractionDigits: 2 })} ${question.unit ?? 'EUR'}`
+      return `${(Number(value) / 100).toLocaleString(spokenLocale(), { minimumFractionDigits: 2 })} ${question.unit ?? 'EUR'}`
     case 'number':
-      return question.unit ? `${value} ${question.unit}` : value
+      return question.unit ? `${value} ${say(question.unit)}` : value
     case 'identity number':
       return masked(value)
     case 'yes or no':
-      return value === 'yes' ? 'Yes' : 'No'
+      return value === 'yes' ? say('Yes') : say('No')
     case 'declaration':
-      return 'Agreed'
+      return say('Agreed')
     default:
       return value
   }
@@ -109,30 +112,30 @@ const recordWords = (question: Question | undefined, record: Parts) =>
 export function answerFaultWords(fault: AnswerFault): string {
   switch (fault.code) {
     case 'too-long':
-      return `At most ${fault.limit} characters fit here.`
+      return say('At most {{limit}} characters fit here.', { limit: fault.limit })
     case 'not-a-mail-address':
-      return 'This is not a mail address.'
+      return say('This is not a mail address.')
     case 'not-a-phone-number':
-      return 'Begin with + and the country, such as +43 512 555 0100.'
+      return say('Begin with + and the country, such as +43 512 555 0100.')
     case 'not-a-date':
-      return 'This is not a day, such as 1997-02-03.'
+      return say('This is not a day, such as 1997-02-03.')
     case 'not-an-option':
-      return 'Choose one of those shown.'
+      return say('Choose one of those shown.')
     case 'not-a-number':
-      return 'This is not a number.'
+      return say('This is not a number.')
     case 'too-small':
-      return `This must be at least ${fault.least}.`
+      return say('This must be at least {{least}}.', { least: fault.least })
     case 'too-large':
-      return `This must be at most ${fault.most}.`
+      return say('This must be at most {{most}}.', { most: fault.most })
     case 'too-many':
-      return `At most ${fault.most} fit here.`
+      return say('At most {{most}} fit here.', { most: fault.most })
     case 'named-twice':
-      return 'One of them is named twice.'
+      return say('One of them is named twice.')
     case 'part-missing':
-      return `Still missing: ${fault.part}.`
+      return say('Still missing: {{part}}.', { part: fault.part })
     case 'blank-not-allowed':
-      return 'This needs an answer.'
+      return say('This needs an answer.')
     case 'wrong-shape':
-      return 'This answer has another form than the question asks for.'
+      return say('This answer has another form than the question asks for.')
   }
 }

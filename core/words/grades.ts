@@ -1,4 +1,5 @@
 import { type Grades, type MarkFault, overallOf, scales, type Term } from '../grades/grades'
+import { say } from './say'
 
 /** Marks as they are kept: by term, on one of the known scales. */
 export type Marks = { scale: string; terms: readonly Term[] }
@@ -12,21 +13,26 @@ export function resultOf({ scale, terms }: Marks): Grades | undefined {
 /** What marks come to, in one sentence. */
 export function marksWords(marks: Marks): string {
   const result = resultOf(marks)
-  if (!result || result.percent === null) return 'Marks are given, none of them graded.'
-  const name = result.class ? `, ${result.class}` : ''
-  return `${result.percent} % overall${name}, from ${result.creditsGraded} graded credits on the scale ${scales[marks.scale]!.name}.`
+  if (!result || result.percent === null) return say('Marks are given, none of them graded.')
+  const name = result.class ? `, ${say(result.class)}` : ''
+  return say('{{percent}} % overall{{class}}, from {{credits}} graded credits on the scale {{scale}}.', {
+    percent: result.percent,
+    class: name,
+    credits: result.creditsGraded,
+    scale: say(scales[marks.scale]!.name),
+  })
 }
 
 export function markFaultWords(fault: MarkFault): string {
   switch (fault.code) {
     case 'not-a-mark':
       return fault.mark === ''
-        ? 'A mark is missing. “passed” will do where there is no grade.'
-        : `“${fault.mark}” is no mark of this scale.`
+        ? say('A mark is missing. “passed” will do where there is no grade.')
+        : say('“{{mark}}” is no mark of this scale.', { mark: fault.mark })
     case 'outside-the-scale':
-      return `${fault.mark} lies outside of this scale.`
+      return say('{{mark}} lies outside of this scale.', { mark: fault.mark })
     case 'no-credits':
-      return 'The credits are missing.'
+      return say('The credits are missing.')
   }
 }
 

@@ -3,13 +3,15 @@ import { writeDays, writeWhen } from '../dates/write'
 import { credentialKind, studyFields, studyLevels } from '../requirements/catalogue'
 import type { Ask, Gate, Outcome, OutcomeReason, Requirement, Step } from '../requirements/requirement'
 import { conditionWords } from './conditions'
+import { say, spokenLanguage } from './say'
 
-const byGate: Record<Gate, string> = {
-  send: 'when you apply',
-  shortlist: 'before the shortlist',
-  offer: 'before an offer',
-  start: 'before the first day',
-}
+const byGate = (gate: Gate): string =>
+  ({
+    send: say('when you apply'),
+    shortlist: say('before the shortlist'),
+    offer: say('before an offer'),
+    start: say('before the first day'),
+  })[gate]
 
 /**
  * A requirement as a sentence for a person who considers applying.
@@ -24,24 +26,26 @@ export function requirementSentence(
 ): string {
   const asked = [requirement.asks, ...(requirement.alternatives ?? [])]
     .map((ask) => askWords(ask, nameOf))
-    .join(', or ')
+    .join(say(', or '))
   const provable = [requirement.asks, ...(requirement.alternatives ?? [])].some(({ kind }) => hasProof.has(kind))
   const proof = {
-    claimed: requirement.paper ? ', with the paper attached' : '',
-    evidenced: provable ? ', shown by a document' : '',
-    confirmed: provable ? ', confirmed by whoever issued it' : '',
+    claimed: requirement.paper ? say(', with the paper attached') : '',
+    evidenced: provable ? say(', shown by a document') : '',
+    confirmed: provable ? say(', confirmed by whoever issued it') : '',
   }
   const valid =
     requirement.validStartPlusDays === undefined
       ? ''
       : requirement.validStartPlusDays === 0
-        ? ', valid through the start'
-        : `, valid through the start and ${writeDays(requirement.validStartPlusDays)} more`
-  const when = requirement.when ? ` Only if ${conditionWords(requirement.when, known)}.` : ''
-  const exempt = requirement.exempt
-    ? ` Not needed if ${conditionWords(requirement.exempt.when, known)}: ${requirement.exempt.because}.`
+        ? say(', valid through the start')
+        : say(', valid through the start and {{days}} more', { days: writeDays(requirement.validStartPlusDays) })
+  const when = requirement.when
+    ? ` ${say('Only if {{condition}}.', { condition: conditionWords(requirement.when, known) })}`
     : ''
-  return `${capital(asked)}${proof[requirement.rung]}${valid}, ${byGate[requirement.gate]}.${when}${exempt}`
+  const exempt = requirement.exempt
+    ? ` ${say('Not needed if {{condition}}: {{because}}.', { condition: conditionWords(requirement.exempt.when, known), because: say(requirement.exempt.because) })}`
+    : ''
+  return `${capital(asked)}${proof[requirement.rung]}${valid}, ${byGate(requirement.gate)}.${when}${exempt}`
 }
 
 /** What stands on the ladder; an answer, a check or a fee does not. */
@@ -50,39 +54,57 @@ const hasProof = new Set<Ask['kind']>(['study', 'credential', 'every work entry'
 function askWords(ask: Ask, nameOf: (key: string) => string): string {
   switch (ask.kind) {
     case 'answer':
-      return `an answer about ${nameOf(ask.question)}`
+      return say('an answer about {{question}}', { question: nameOf(ask.question) })
     case 'study': {
-      const fields = ask.fields?.map((field) => (studyFields[field] ?? field).toLowerCase()).join(' or ')
-      return `a degree or diploma at the level of ${studyLevels[ask.levelAtLeast] ?? `ISCED ${ask.levelAtLeast}`} or above${fields ? ` in ${fields}` : ''}`
+      const fields = ask.fields?.map((field) => inSentence(say(studyFields[field] ?? field))).join(say(' or '))
+      return say('a degree or diploma at the level of {{levelAtLeast}} or above{{fields}}', {
+        levelAtLeast: studyLevels[ask.levelAtLeast]
+          ? say(studyLevels[ask.levelAtLeast]!)
+          : say('ISCED {{levelAtLeast}}', { levelAtLeast: ask.levelAtLeast }),
+        fields: fields ? say(' in {{fields}}', { fields }) : '',
+      })
     }
     case 'credential':
-      return (credentialKind(ask.credential)?.name ?? ask.credential).replace(/^./, (letter) => letter.toLowerCase())
+      return inSentence(say(credentialKind(ask.credential)?.name ?? ask.credential))
     case 'history':
       if (ask.of === 'home')
-        return `where you lived in the last ${ask.years} years, with no gap longer than ${writeDays(ask.toleratedGapDays)}`
-      return `what you did in the last ${ask.years} years, with no gap longer than ${writeDays(ask.toleratedGapDays)}`
+        return say('where you lived in the last {{years}} years, with no gap longer than {{toleratedGapDays}}', {
+          years: ask.years,
+          toleratedGapDays: writeDays(ask.toleratedGapDays),
+        })
+      return say('what you did in the last {{years}} years, with no gap longer than {{toleratedGapDays}}', {
+        years: ask.years,
+        toleratedGapDays: writeDays(ask.toleratedGapDays),
+      })
     case 'experience':
-      return `${Math.floor(ask.months / 12)} years of work in ${ask.tags.join(' or ')}`
+      return say('{{months}} years of work in {{or}}', {
+        months: Math.floor(ask.months / 12),
+        or: ask.tags.map((tag) => say(tag)).join(say(' or ')),
+      })
     case 'every work entry':
-      return 'every job you give'
+      return say('every job you give')
     case 'skills check':
-      return `the skills check “${nameOf(ask.check)}”`
+      return say('the skills check “{{check}}”', { check: nameOf(ask.check) })
     case 'identity':
-      return 'a paper that shows who you are'
+      return say('a paper that shows who you are')
     case 'vouching':
-      return ask.count === 1 ? 'somebody who vouches for you' : `${ask.count} people who vouch for you`
+      return ask.count === 1
+        ? say('somebody who vouches for you')
+        : say('{{count}} people who vouch for you', { count: ask.count })
     case 'permission':
-      return 'your permission to check what you say, signed'
+      return say('your permission to check what you say, signed')
     case 'document':
-      return `the document “${nameOf(ask.question)}”`
+      return say('the document “{{question}}”', { question: nameOf(ask.question) })
     case 'declaration':
-      return `“${nameOf(ask.question)}” answered with ${ask.mustBe}`
+      return say('“{{question}}” answered with {{mustBe}}', { question: nameOf(ask.question), mustBe: ask.mustBe })
     case 'reference':
-      return ask.count === 1 ? 'a reference from an employer' : `references from ${ask.count} employers`
+      return ask.count === 1
+        ? say('a reference from an employer')
+        : say('references from {{count}} employers', { count: ask.count })
     case 'fee':
-      return `a fee of ${writeAmount(ask.amount, ask.currency)}`
+      return say('a fee of {{amount}}', { amount: writeAmount(ask.amount, ask.currency) })
     case 'offer accepted':
-      return 'your acceptance of the offer'
+      return say('your acceptance of the offer')
     case 'onboarding task':
       return nameOf(ask.task)
   }
@@ -92,16 +114,16 @@ function askWords(ask: Ask, nameOf: (key: string) => string): string {
 export function paperWords(requirement: Requirement): string | undefined {
   if (!requirement.paper && requirement.rung === 'claimed') return undefined
   const papers = [requirement.asks, ...(requirement.alternatives ?? [])].flatMap((ask) => {
-    if (ask.kind === 'study') return ['the degree certificate']
-    if (ask.kind === 'credential') return [credentialKind(ask.credential)?.papers ?? 'the certificate']
-    if (ask.kind === 'identity') return ['the passport or identity card']
-    if (ask.kind === 'document') return ['the document it names']
-    if (ask.kind === 'every work entry') return ['a letter or certificate of each job']
+    if (ask.kind === 'study') return [say('the degree certificate')]
+    if (ask.kind === 'credential') return [say(credentialKind(ask.credential)?.papers ?? 'the certificate')]
+    if (ask.kind === 'identity') return [say('the passport or identity card')]
+    if (ask.kind === 'document') return [say('the document it names')]
+    if (ask.kind === 'every work entry') return [say('a letter or certificate of each job')]
     return []
   })
   return papers.length === 0
     ? undefined
-    : `${capital(papers.join(', or '))}: PDF, JPEG or PNG, up to 10 MB and 20 pages`
+    : say('{{or}}: PDF, JPEG or PNG, up to 10 MB and 20 pages', { or: capital(papers.join(say(', or '))) })
 }
 
 /** Why an outcome is as it is, as a sentence for the desk. */
@@ -113,80 +135,107 @@ export function outcomeWords(
 }
 
 function reasonWords(reason: OutcomeReason, nameOf: (key: string) => string): string {
-  const whom = 'source' in reason && reason.source ? reason.source : 'the source'
+  const whom = 'source' in reason && reason.source ? reason.source : say('the source')
   switch (reason.code) {
     case 'met':
-      return reason.claim ? `Met by ${reason.claim}.` : 'Met.'
+      return reason.claim ? say('Met by {{claim}}.', { claim: reason.claim }) : say('Met.')
     case 'waived':
-      return `Waived by ${reason.by}: ${reason.reason}`
+      return say('Waived by {{by}}: {{reason}}', { by: reason.by, reason: reason.reason })
     case 'exempt':
-      return `Exempt: ${reason.because}.`
+      return say('Exempt: {{because}}.', { because: reason.because })
     case 'condition-false':
-      return 'Not asked of this person.'
+      return say('Not asked of this person.')
     case 'condition-undecided':
-      return `Depends on an answer not given yet: ${reason.deciding.map(nameOf).join(', ')}.`
+      return say('Depends on an answer not given yet: {{nameOf}}.', { nameOf: reason.deciding.map(nameOf).join(', ') })
     case 'answer-missing':
-      return 'Not answered yet.'
+      return say('Not answered yet.')
     case 'nothing-claimed':
-      return 'Nothing of this kind has been given yet.'
+      return say('Nothing of this kind has been given yet.')
     case 'paper-missing':
-      return `${reason.claim}: no document yet.`
+      return say('{{claim}}: no document yet.', { claim: reason.claim })
     case 'paper-to-look-at':
-      return `${reason.claim}: a document is in, nobody has looked at it yet.`
+      return say('{{claim}}: a document is in, nobody has looked at it yet.', { claim: reason.claim })
     case 'paper-sent-back':
-      return `${reason.claim}: the document was sent back, a better one is awaited.`
+      return say('{{claim}}: the document was sent back, a better one is awaited.', { claim: reason.claim })
     case 'to-ask':
-      return `${reason.claim}: ${whom} has not been asked yet.`
+      return say('{{claim}}: {{whom}} has not been asked yet.', { claim: reason.claim, whom })
     case 'asked':
-      return `${reason.claim}: ${whom} has been asked and has not answered.`
+      return say('{{claim}}: {{whom}} has been asked and has not answered.', { claim: reason.claim, whom })
     case 'reply-in':
-      return `${reason.claim}: ${whom} has replied; compare and decide.`
+      return say('{{claim}}: {{whom}} has replied; compare and decide.', { claim: reason.claim, whom })
     case 'contradicted':
-      return `${reason.claim}: contradicted; decide what follows.`
+      return say('{{claim}}: contradicted; decide what follows.', { claim: reason.claim })
     case 'unconfirmable':
-      return `${reason.claim}: ${whom} cannot confirm it.`
+      return say('{{claim}}: {{whom}} cannot confirm it.', { claim: reason.claim, whom })
     case 'lapses-early':
-      return `${reason.claim} lapses ${writeWhen(reason.lastDay)}, ${writeDays(reason.shortBy)} short of ${writeWhen(reason.needed)}.`
+      return say('{{claim}} lapses {{lastDay}}, {{shortBy}} short of {{needed}}.', {
+        claim: reason.claim,
+        lastDay: writeWhen(reason.lastDay),
+        shortBy: writeDays(reason.shortBy),
+        needed: writeWhen(reason.needed),
+      })
     case 'validity-unknown':
-      return `${reason.claim}: nobody has said how long it is valid.`
+      return say('{{claim}}: nobody has said how long it is valid.', { claim: reason.claim })
     case 'standing':
-      return `${reason.claim} is ${reason.standing}.`
+      return say('{{claim}} is {{standing}}.', { claim: reason.claim, standing: reason.standing })
     case 'gaps':
-      return `${writeDays(reason.days)} to account for, ${writeWhen(reason.first.from)} to ${writeWhen(reason.first.through)}${reason.count > 1 ? ` and ${reason.count - 1} more` : ''}.`
+      return say('{{days}} to account for, {{from}} to {{through}}{{more}}.', {
+        days: writeDays(reason.days),
+        from: writeWhen(reason.first.from),
+        through: writeWhen(reason.first.through),
+        more: reason.count > 1 ? say(' and {{count}} more', { count: reason.count - 1 }) : '',
+      })
     case 'possible-gaps':
-      return `Met; up to ${writeDays(reason.days)} could be missing where only months or years were given.`
+      return say('Met; up to {{days}} could be missing where only months or years were given.', {
+        days: writeDays(reason.days),
+      })
     case 'too-little-experience':
-      return `${monthsWords(reason.months)} of ${monthsWords(reason.needed)} asked.`
+      return say('{{months}} of {{needed}} asked.', {
+        months: monthsWords(reason.months),
+        needed: monthsWords(reason.needed),
+      })
     case 'no-work-entries':
-      return 'No job to confirm.'
+      return say('No job to confirm.')
     case 'work-open':
-      return `${reason.open} of ${reason.of} jobs still to be confirmed, ${reason.claim} first.`
+      return say('{{open}} of {{of}} jobs still to be confirmed, {{claim}} first.', {
+        open: reason.open,
+        of: reason.of,
+        claim: reason.claim,
+      })
     case 'check-not-sat':
-      return 'Not sat yet.'
+      return say('Not sat yet.')
     case 'check-under-way':
-      return 'Begun, not handed in yet.'
+      return say('Begun, not handed in yet.')
     case 'check-failed':
-      return `${reason.percent} %, below the pass mark.`
+      return say('{{percent}} %, below the pass mark.', { percent: reason.percent })
     case 'check-passed':
-      return `Passed with ${reason.percent} %.`
+      return say('Passed with {{percent}} %.', { percent: reason.percent })
     case 'answer-other':
-      return `Answered “${reason.answer}”; ${reason.needed} is needed.`
+      return say('Answered “{{answer}}”; {{needed}} is needed.', { answer: reason.answer, needed: reason.needed })
     case 'too-few-references':
-      return `${reason.confirmed} of ${reason.needed} employers have confirmed${reason.asked > 0 ? `, ${reason.asked} asked` : ''}.`
+      return say('{{confirmed}} of {{needed}} employers have confirmed{{asked}}.', {
+        confirmed: reason.confirmed,
+        needed: reason.needed,
+        asked: reason.asked > 0 ? say(', {{asked}} asked', { asked: reason.asked }) : '',
+      })
     case 'too-few-vouch':
-      return `${reason.done} of ${reason.needed} have vouched${reason.asked > reason.done ? `, ${reason.asked - reason.done} asked` : ''}.`
+      return say('{{done}} of {{needed}} have vouched{{asked}}.', {
+        done: reason.done,
+        needed: reason.needed,
+        asked: reason.asked > reason.done ? say(', {{done}} asked', { done: reason.asked - reason.done }) : '',
+      })
     case 'fee-open':
-      return `${writeAmount(reason.amount, reason.currency)} not received yet.`
+      return say('{{amount}} not received yet.', { amount: writeAmount(reason.amount, reason.currency) })
     case 'not-signed':
-      return 'Not signed yet.'
+      return say('Not signed yet.')
     case 'no-offer':
-      return 'No offer has been made yet.'
+      return say('No offer has been made yet.')
     case 'offer-open':
-      return 'The offer awaits an answer.'
+      return say('The offer awaits an answer.')
     case 'offer-declined':
-      return 'The offer was declined.'
+      return say('The offer was declined.')
     case 'task-open':
-      return 'Not done yet.'
+      return say('Not done yet.')
   }
 }
 
@@ -213,6 +262,14 @@ export const ballWords = (step: Step): string => deskActs[step.what]
 
 /** An amount in minor units as people read it: `45.00 EUR`. */
 export const writeAmount = (minor: number, currency: string) => `${(minor / 100).toFixed(2)} ${currency}`
+/** A name within a sentence: small in English, as it is in a language that writes nouns large. */
+const inSentence = (text: string) =>
+  spokenLanguage() === 'en' ? text.replace(/^./, (letter) => letter.toLowerCase()) : text
 const capital = (text: string) => text.replace(/^./, (letter) => letter.toUpperCase())
 const monthsWords = (months: number) =>
-  months < 12 ? `${months} m` : `${Math.floor(months / 12)} y${months % 12 ? ` ${months % 12} m` : ''}`
+  [
+    months >= 12 ? say('{{years}} y', { years: Math.floor(months / 12) }) : '',
+    months % 12 || months < 12 ? say('{{months}} m', { months: months % 12 }) : '',
+  ]
+    .filter(Boolean)
+    .join(' ')

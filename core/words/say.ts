@@ -25,6 +25,10 @@ let languageNow: () => Language = () => 'en'
 export const learn = (language: Language, texts: Record<string, string>) =>
   void catalogue.addResourceBundle(language, 'translation', texts)
 
+/** The texts of a language, by their English. */
+export const textsOf = (language: Language): Record<string, string> =>
+  (catalogue.getResourceBundle(language, 'translation') ?? {}) as Record<string, string>
+
 /** Sets where the language is taken from, each time something is said: the page's choice, or the request's. */
 export function speakBy(language: () => Language) {
   languageNow = language

@@ -4,6 +4,8 @@ import { openAt } from '#core/requirements/evaluate'
 import { type Rules, requirementsIn } from '#core/rules/rules'
 import { paperNeedWords } from '#core/words/papers'
 import { outcomeWords } from '#core/words/requirements'
+import { retell } from '#core/words/retell'
+import { say } from '#core/words/say'
 import { labelOf } from '../claims/label'
 import type { Claim } from '../claims/model'
 import { documentLine } from '../documents/documents'
@@ -42,14 +44,14 @@ export async function leftOf(
   )
   const toConfirm = unconfirmedSections(rules.form, application).map(({ key, title }) => ({
     section: key,
-    title: `${title}: what we have from before`,
-    why: 'Look through it, and confirm or correct it.',
+    title: say('{{title}}: what we have from before', { title: say(title) }),
+    why: say('Look through it, and confirm or correct it.'),
   }))
   const toDo = counted.map((outcome) => {
     const requirement = requirements.find(({ key }) => key === outcome.requirement)!
     return {
       section: sectionOf(rules.form, requirement)?.key ?? null,
-      title: outcome.title,
+      title: retell(outcome.title),
       why: outcomeWords(outcome, (key) => names[key] ?? key),
     }
   })

@@ -4,11 +4,13 @@ import { writeWhen } from '#core/dates/write'
 import { type Answers, isEmpty } from '#core/form/answer'
 import { becauseKey, type Form, questionsOf } from '#core/form/form'
 import { answerWords } from '#core/words/form'
+import { say } from '#core/words/say'
 import { candidateWithMail } from '../accounts/candidate'
 import { recordEvent } from '../audit/record'
 import type { Account, Deps } from '../deps'
 import { readinessOf, rulesOfApplication } from '../hiring/readiness'
 import { refreshStanding } from '../hiring/standing'
+import { inEnglish } from '../http/language'
 import { conflict, invalidField, notFound } from '../http/problems'
 import { queueMail } from '../messages/queueMail'
 import { vacancyById } from '../vacancies/vacancies'
@@ -77,7 +79,9 @@ export async function finishReopened(deps: Deps, actor: Account, id: string, reo
     about: application.reference ?? undefined,
     candidateId: application.candidateId,
     applicationId: id,
-    details: { differences: differencesIn(form, keysOf(form, reopening), reopening.before, application.answers) },
+    details: {
+      differences: inEnglish(() => differencesIn(form, keysOf(form, reopening), reopening.before, application.answers)),
+    },
   })
   await refreshStanding(deps, application)
   return { done: true as const }
@@ -139,7 +143,7 @@ export async function reopenedParts(form: Form, application: Application): Promi
     id: row.id,
     section: row.section,
     question: row.question,
-    title: titleOf(form, row),
+    title: say(titleOf(form, row)),
     reason: row.reason,
     dueOn: row.dueOn,
     askedBy: row.askedBy,
@@ -160,7 +164,7 @@ export function differencesIn(form: Form, keys: readonly string[], before: Answe
     const words = (answers: Answers) => {
       const answer = answers[key]
       const because = answers[becauseKey(key)]
-      const said = answer === undefined || isEmpty(answer) ? 'nothing' : answerWords(question, answer)
+      const said = answer === undefined || isEmpty(answer) ? say('nothing') : answerWords(question, answer)
       return typeof because === 'string' && because ? `${said}: ${because}` : said
     }
     return [{ label: question.label, before: words(before), after: words(after) }]

@@ -6,6 +6,7 @@ import { recordEvent } from '../audit/record'
 import type { Account, Deps } from '../deps'
 import { readinessOf, rulesOfApplication } from '../hiring/readiness'
 import { refreshStanding } from '../hiring/standing'
+import { inEnglish } from '../http/language'
 import { conflict, insistOnVersion, invalid } from '../http/problems'
 import { vacancyById } from '../vacancies/vacancies'
 import { textAnswer } from './answers'
@@ -42,7 +43,7 @@ export async function saveAnswers(deps: Deps, actor: Account, id: string, { vers
   })
   await rememberPerson(application.candidateId, personIn({ answers }))
   const readiness = await readinessOf(deps, application)
-  if (sent) await tellOfContact(deps, actor, application, rules.form, before)
+  if (sent) await inEnglish(() => tellOfContact(deps, actor, application, rules.form, before))
   return {
     version: application.version,
     savedAt: application.savedAt.toISOString(),

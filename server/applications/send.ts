@@ -9,6 +9,7 @@ import type { Account, Deps } from '../deps'
 import { keepBytes } from '../documents/bytes'
 import { readinessOf } from '../hiring/readiness'
 import { refreshStanding } from '../hiring/standing'
+import { inEnglish } from '../http/language'
 import { conflict, insistOnVersion } from '../http/problems'
 import { queueMail } from '../messages/queueMail'
 import { permissionOf } from '../permissions/permissions'
@@ -24,7 +25,10 @@ const referencePrefix = 'VM'
  * Sends an application: refuses while anything is missing by the vacancy's own requirements, gives it its reference, keeps
  * an unchanged snapshot, and mails a confirmation.
  */
-export async function sendApplication(deps: Deps, actor: Account, id: string, version: number) {
+export const sendApplication = (deps: Deps, actor: Account, id: string, version: number) =>
+  inEnglish(() => send(deps, actor, id, version))
+
+async function send(deps: Deps, actor: Account, id: string, version: number) {
   const application = await ownApplication(deps, actor, id, { lock: true })
   if (application.stage !== 'being written')
     throw conflict('already-sent', `This application has been sent, as ${application.reference}.`)

@@ -4,6 +4,8 @@ import { questionsOf } from '#core/form/form'
 import { openAt } from '#core/requirements/evaluate'
 import { type Gate, gates, type Outcome, type Requirement, type Step } from '#core/requirements/requirement'
 import { outcomeWords } from '#core/words/requirements'
+import { retell } from '#core/words/retell'
+import { say } from '#core/words/say'
 import { candidateOf } from '../accounts/candidate'
 import { trailOf } from '../audit/trail'
 import { claimFaces } from '../claims/face'
@@ -19,20 +21,17 @@ import { leftOf } from './left'
 import type { Application } from './model'
 import { isContact, reopenedParts } from './reopen'
 
-const gateNames: Record<Gate, string> = {
-  send: 'Application',
-  shortlist: 'Shortlist',
-  offer: 'Offer',
-  start: 'Cleared to start',
-}
+const gateName = (gate: Gate): string =>
+  ({
+    send: say('Application'),
+    shortlist: say('Shortlist'),
+    offer: say('Offer'),
+    start: say('Cleared to start'),
+  })[gate]
 
 /** Whose step it is, said to the candidate. */
-const holders: Record<Step['who'], string> = {
-  candidate: 'you',
-  desk: 'us',
-  source: 'the source',
-  'hiring manager': 'us',
-}
+const holderOf = (who: Step['who']): string =>
+  ({ candidate: say('you'), desk: say('us'), source: say('the source'), 'hiring manager': say('us') })[who]
 
 const acts: Partial<Record<Step['what'], Status['toDo'][number]['act']>> = {
   upload: 'upload',
@@ -61,7 +60,7 @@ export async function readStatus(deps: Deps, actor: Account, id: string): Promis
   ])
   const ended = application.stage === 'withdrawn' || application.stage === 'declined' || application.stage === 'cleared'
   const afterSending = outcomes.filter(({ gate, steps }) => gate !== 'send' || steps.length > 0)
-  const line = (outcome: Outcome) => ({ title: outcome.title, why: outcomeWords(outcome, nameOf) })
+  const line = (outcome: Outcome) => ({ title: retell(outcome.title), why: outcomeWords(outcome, nameOf) })
   const theirs = ended
     ? []
     : afterSending.filter((outcome) => outcome.steps[0]?.who === 'candidate' && isDue(outcome, offer !== null))
@@ -72,8 +71,8 @@ export async function readStatus(deps: Deps, actor: Account, id: string): Promis
         .filter(({ state }) => state === 'open')
         .map(({ id: key, title, reason, dueOn, section }) => ({
           key,
-          title: `Change “${title}”`,
-          why: `${reason} Please do so by ${writeWhen(dueOn)}.`,
+          title: say('Change “{{title}}”', { title }),
+          why: `${reason} ${say('Please do so by {{day}}.', { day: writeWhen(dueOn) })}`,
           act: 'change' as const,
           target: section,
           minutes: null,
@@ -95,7 +94,7 @@ export async function readStatus(deps: Deps, actor: Account, id: string): Promis
         gate === 'send' ? application.sentAt : passages.find((passage) => passage.gate === gate)?.passedAt
       return {
         gate,
-        name: gateNames[gate],
+        name: gateName(gate),
         state: passedAt ? 'passed' : nextGate[application.stage] === gate ? 'next' : 'later',
         passedAt: passedAt?.toISOString() ?? null,
       }
@@ -105,8 +104,8 @@ export async function readStatus(deps: Deps, actor: Account, id: string): Promis
         ? [
             {
               key: 'finish',
-              title: 'Finish and send your application',
-              why: `${(await leftOf(readiness, application)).length} things are left.`,
+              title: say('Finish and send your application'),
+              why: say('{{count}} things are left.', { count: (await leftOf(readiness, application)).length }),
               act: 'finish',
               target: id,
               minutes: null,
@@ -118,7 +117,7 @@ export async function readStatus(deps: Deps, actor: Account, id: string): Promis
         ? []
         : afterSending
             .filter(({ steps }) => steps[0] && steps[0].who !== 'candidate')
-            .map((outcome) => ({ ...line(outcome), who: holders[outcome.steps[0]!.who] })),
+            .map((outcome) => ({ ...line(outcome), who: holderOf(outcome.steps[0]!.who) })),
     done: afterSending.filter(({ state }) => state === 'met').map(line),
     claims: await claimFaces(readiness.claims, readiness.documents),
     contact: {
@@ -139,7 +138,7 @@ export async function readStatus(deps: Deps, actor: Account, id: string): Promis
     },
     tasks: tasks.map(({ key, title, text, doneAt }) => ({ key, title, text, doneAt: doneAt?.toISOString() ?? null })),
     happenings: trail.flatMap(({ at, forCandidate }) =>
-      forCandidate ? [{ at: at.toISOString(), text: forCandidate }] : [],
+      forCandidate ? [{ at: at.toISOString(), text: retell(forCandidate) }] : [],
     ),
     today: deps.clock.today().toString(),
   }
@@ -161,7 +160,7 @@ async function toDoOf(
     const check = await checkByKey(asks.check)
     return {
       key: outcome.requirement,
-      title: check.title,
+      title: say(check.title),
       why,
       act: 'sit check',
       target: asks.check,
@@ -169,12 +168,26 @@ async function toDoOf(
     }
   }
   if (asks.kind === 'onboarding task')
-    return { key: outcome.requirement, title: outcome.title, why, act: 'do task', target: asks.task, minutes: null }
+    return {
+      key: outcome.requirement,
+      title: retell(outcome.title),
+      why,
+      act: 'do task',
+      target: asks.task,
+      minutes: null,
+    }
   if (asks.kind === 'offer accepted')
-    return { key: outcome.requirement, title: 'Answer the offer', why, act: 'answer offer', target: '', minutes: null }
+    return {
+      key: outcome.requirement,
+      title: say('Answer the offer'),
+      why,
+      act: 'answer offer',
+      target: '',
+      minutes: null,
+    }
   return {
     key: outcome.requirement,
-    title: outcome.title,
+    title: retell(outcome.title),
     why,
     act: acts[step.what] ?? 'upload',
     target: outcome.claims[0] ?? '',
@@ -183,17 +196,17 @@ async function toDoOf(
 }
 
 function ballOf({ stage }: Application, toDo: number, outcomes: readonly Outcome[]): string {
-  if (stage === 'being written') return 'With you: the application has not been sent yet.'
-  if (stage === 'withdrawn') return 'Nobody: you withdrew this application.'
-  if (stage === 'declined') return 'Nobody: you declined the offer.'
-  if (stage === 'cleared') return 'All done. See you on the first day.'
-  if (toDo > 0) return toDo === 1 ? 'With you: one thing to do.' : `With you: ${toDo} things to do.`
+  if (stage === 'being written') return say('With you: the application has not been sent yet.')
+  if (stage === 'withdrawn') return say('Nobody: you withdrew this application.')
+  if (stage === 'declined') return say('Nobody: you declined the offer.')
+  if (stage === 'cleared') return say('All done. See you on the first day.')
+  if (toDo > 0) return say('With you: {{count}} things to do.', { count: toDo })
   const gate = nextGate[stage]
   const open = gate ? openAt(outcomes, gate) : []
   const source = open.find(({ steps }) => steps[0]?.who === 'source')
   if (source && open.every(({ steps }) => steps[0]?.who === 'source'))
-    return 'With a source we have asked. Nothing is needed from you.'
-  return 'With us. Nothing is needed from you.'
+    return say('With a source we have asked. Nothing is needed from you.')
+  return say('With us. Nothing is needed from you.')
 }
 
 /** One's own applications, with what is left in each. */

@@ -1,5 +1,6 @@
 import { Op } from 'sequelize'
 import type { Claim as ClaimFace } from '#contract/claims'
+import { say } from '#core/words/say'
 import { documentLine, documentsOf } from '../documents/documents'
 import type { Document } from '../documents/model'
 import { labelOf } from './label'
@@ -34,7 +35,7 @@ export async function claimFaces(claims: readonly Claim[], documents?: readonly 
       version: claim.version,
       credentialVersion: claim.credentialVersion,
       details: claim.details,
-      label: labelOf(claim.details),
+      label: say(labelOf(claim.details)),
       rung: claim.rung,
       saidAt: (claim.saidAt ?? claim.createdAt).toISOString(),
       documents: lines(claim.credentialVersion),

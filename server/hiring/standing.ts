@@ -9,13 +9,16 @@ import { candidateWithMail } from '../accounts/candidate'
 import { activeStages, applicationsOf } from '../applications/find'
 import { type Application, Reopening } from '../applications/model'
 import type { Deps } from '../deps'
+import { inEnglish } from '../http/language'
 import { Standing } from './model'
 import { nextGate, type Readiness, readinessOf } from './readiness'
 
 const mostMarks = 6
 
 /** Computes how an application stands and keeps it for the queues. Called after every change to what it rests on. */
-export async function refreshStanding(deps: Deps, application: Application) {
+export const refreshStanding = (deps: Deps, application: Application) => inEnglish(() => refresh(deps, application))
+
+async function refresh(deps: Deps, application: Application) {
   if (!activeStages.some((stage) => stage === application.stage)) {
     await Standing.destroy({ where: { applicationId: application.id } })
     return

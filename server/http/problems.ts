@@ -1,3 +1,5 @@
+import { retell } from '#core/words/retell'
+
 export type Fault = { pointer: string; message: string }
 
 /** An error that is meant for the caller, as problem details (RFC 9457). */
@@ -12,7 +14,16 @@ export class Problem extends Error {
   }
 
   body() {
-    return { type: `/problems/${this.code}`, status: this.status, code: this.code, title: this.title, ...this.more }
+    const { detail, faults } = this.more
+    return {
+      type: `/problems/${this.code}`,
+      status: this.status,
+      code: this.code,
+      ...this.more,
+      title: retell(this.title),
+      ...(detail ? { detail: retell(detail) } : {}),
+      ...(faults ? { faults: faults.map((fault) => ({ ...fault, message: retell(fault.message) })) } : {}),
+    }
   }
 }
 

@@ -1,5 +1,6 @@
 import { useEffect, useRef } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
+import { say } from '#core/words/say'
 import { ProblemNote } from '../ui/ProblemNote'
 import { useAct } from '../useAct'
 import { AccountSheet, placeAfter } from './AccountSheet'
@@ -18,18 +19,18 @@ export function Confirm() {
     )
   }, [act, token, navigate])
   return (
-    <AccountSheet title={problem ? 'This link does not work any more' : 'Confirming your address'}>
+    <AccountSheet title={problem ? say('This link does not work any more') : say('Confirming your address')}>
       {problem ? (
         <>
           <ProblemNote problem={problem} />
           <p className="mt-3">
             <Link to="/sign-in" className="font-semibold text-confirmed">
-              Sign in
+              {say('Sign in')}
             </Link>
           </p>
         </>
       ) : (
-        <p role="status">One moment…</p>
+        <p role="status">{say('One moment…')}</p>
       )}
     </AccountSheet>
   )

@@ -1,4 +1,5 @@
 import { Link } from 'react-router'
+import { say } from '#core/words/say'
 import { api } from '../api'
 import { Waiting } from '../ui/Waiting'
 import { writeMoment } from '../ui/write'
@@ -8,12 +9,12 @@ export function MyApplications() {
   if (!data) return <Waiting error={error} onRetry={refetch} />
   return (
     <main className="mx-auto max-w-[820px] px-4 py-8">
-      <h1 className="mb-4 text-[2em]">My applications</h1>
+      <h1 className="mb-4 text-[2em]">{say('My applications')}</h1>
       {data.length === 0 && (
         <p>
-          You have not begun one yet.{' '}
+          {say('You have not begun one yet.')}{' '}
           <Link to="/" className="font-semibold text-confirmed">
-            See the open vacancies
+            {say('See the open vacancies')}
           </Link>
         </p>
       )}
@@ -30,7 +31,10 @@ export function MyApplications() {
                 </h2>
                 <p className="text-ink-2">
                   {writing
-                    ? `Not sent yet, ${left === 1 ? 'one thing is' : `${left} things are`} left. Closes ${writeMoment(closesAt, timeZone)}.`
+                    ? say('Not sent yet, {{count}} things are left. Closes {{when}}.', {
+                        count: left,
+                        when: writeMoment(closesAt, timeZone),
+                      })
                     : ball}
                 </p>
               </div>

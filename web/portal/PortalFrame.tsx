@@ -1,7 +1,9 @@
 import { Link, Outlet, useLocation, useNavigate } from 'react-router'
+import { say } from '#core/words/say'
 import { Waiting } from '../ui/Waiting'
 import { useAct } from '../useAct'
 import { useSession } from '../useSession'
+import { LanguageChoice } from './LanguageChoice'
 
 /** The candidate’s side: a white masthead and one calm column beneath it. */
 export function PortalFrame() {
@@ -20,36 +22,39 @@ export function PortalFrame() {
           Probatum
         </Link>
         <span className="hidden text-ink-2 sm:inline">Vallorne Mountain Lines</span>
-        <nav className="ml-auto flex items-center gap-4" aria-label="Your account">
+        <nav className="ml-auto flex items-center gap-4" aria-label={say('Your account')}>
           {account ? (
             <>
               {staff ? (
                 <Link to="/desk" className="font-semibold text-confirmed">
-                  To the desk
+                  {say('To the desk')}
                 </Link>
               ) : (
                 <Link to="/me" className="font-semibold text-confirmed">
-                  My applications
+                  {say('My applications')}
                 </Link>
               )}
               <Link to="/account" className="font-semibold hover:underline">
                 <span className="max-sm:sr-only">{account.name}</span>
                 <span className="sm:hidden" aria-hidden>
-                  Account
+                  {say('Account')}
                 </span>
               </Link>
               <button type="button" onClick={leave} className="text-ink-2 hover:underline">
-                Sign out
+                {say('Sign out')}
               </button>
             </>
           ) : (
             <Link to={`/sign-in?next=${encodeURIComponent(pathname)}`} className="font-semibold text-confirmed">
-              Sign in
+              {say('Sign in')}
             </Link>
           )}
         </nav>
       </header>
       {ready ? <Outlet /> : <Waiting />}
+      <footer className="no-print px-4 pb-6 text-center text-[0.93em] sm:px-7">
+        <LanguageChoice />
+      </footer>
     </div>
   )
 }

@@ -1,5 +1,6 @@
 import { useForm } from 'react-hook-form'
 import { Link, useNavigate, useSearchParams } from 'react-router'
+import { say } from '#core/words/say'
 import { Button } from '../ui/Button'
 import { TextField } from '../ui/Field'
 import { faultAt, ProblemNote } from '../ui/ProblemNote'
@@ -25,19 +26,19 @@ export function SignIn() {
     )
   })
   return (
-    <AccountSheet title="Sign in">
+    <AccountSheet title={say('Sign in')}>
       <form onSubmit={enter} className="grid gap-4" noValidate>
         <TextField
-          label="Mail address"
+          label={say('Mail address')}
           type="email"
           autoComplete="username"
           error={faultAt(problem, 'mail')}
           {...register('mail')}
         />
-        <TextField label="Password" type="password" autoComplete="current-password" {...register('password')} />
+        <TextField label={say('Password')} type="password" autoComplete="current-password" {...register('password')} />
         {codeWanted && (
           <TextField
-            label="Code of your authenticator app, or a recovery code"
+            label={say('Code of your authenticator app, or a recovery code')}
             autoComplete="one-time-code"
             inputMode="text"
             {...register('code')}
@@ -45,25 +46,25 @@ export function SignIn() {
         )}
         <ProblemNote problem={problem} />
         <Button kind="main" type="submit" busy={busy}>
-          Sign in
+          {say('Sign in')}
         </Button>
       </form>
       <p className="mt-4">
         <Link to="/forgotten" className="font-semibold text-confirmed">
-          Password forgotten
+          {say('Password forgotten')}
         </Link>
       </p>
       <p className="mt-2 text-ink-2">
-        No account yet?{' '}
+        {say('No account yet?')}{' '}
         <Link to={`/sign-up?${search}`} className="font-semibold text-confirmed">
-          Make one
+          {say('Make one')}
         </Link>
       </p>
       {demo && (
         <p className="mt-4 border-line border-t pt-3 text-[0.9em] text-ink-2">
-          This is the demo: sign in as <span className="font-mono">ines@vallorne.example</span> (coordinator) or{' '}
-          <span className="font-mono">bastian@vallorne.example</span> (hiring manager) with the password{' '}
-          <span className="font-mono">glacier-lantern-42</span>.
+          {say('This is the demo: sign in as')} <span className="font-mono">ines@vallorne.example</span>{' '}
+          {say('(coordinator) or')} <span className="font-mono">bastian@vallorne.example</span>{' '}
+          {say('(hiring manager) with the password')} <span className="font-mono">glacier-lantern-42</span>.
         </p>
       )}
     </AccountSheet>

@@ -1,14 +1,15 @@
 import { Link, useSearchParams } from 'react-router'
+import { say } from '#core/words/say'
 import { api } from '../api'
 import { TextField } from '../ui/Field'
 import { Waiting } from '../ui/Waiting'
 import { writeMoment, writeMoney } from '../ui/write'
 
 const facets = [
-  { key: 'family', name: 'Kind of work' },
-  { key: 'place', name: 'Place' },
-  { key: 'payBand', name: 'Pay, euros a year' },
-  { key: 'contract', name: 'Contract' },
+  { key: 'family', name: say('Kind of work') },
+  { key: 'place', name: say('Place') },
+  { key: 'payBand', name: say('Pay, euros a year') },
+  { key: 'contract', name: say('Contract') },
 ] as const
 
 /** The public list: open vacancies only, with filters that say how many each would leave. */
@@ -28,18 +29,21 @@ export function VacancyList() {
   return (
     <main className="mx-auto grid max-w-[1180px] gap-x-10 gap-y-6 px-4 py-7 sm:px-7 lg:grid-cols-[230px_1fr]">
       <div className="lg:col-start-2">
-        <h1 className="text-[2.1em]">Work on the mountain</h1>
+        <h1 className="text-[2.1em]">{say('Work on the mountain')}</h1>
         <p className="text-ink-2">
-          Every vacancy says what it asks, why, and which papers you will need, before you begin.
+          {say('Every vacancy says what it asks, why, and which papers you will need, before you begin.')}
         </p>
       </div>
-      <aside className="grid content-start gap-5 max-lg:grid-cols-2 max-sm:grid-cols-1" aria-label="Narrow the list">
+      <aside
+        className="grid content-start gap-5 max-lg:grid-cols-2 max-sm:grid-cols-1"
+        aria-label={say('Narrow the list')}
+      >
         <TextField
-          label="Search"
+          label={say('Search')}
           type="search"
           value={search.get('text') ?? ''}
           onChange={(event) => choose('text', event.target.value)}
-          placeholder="A post, a place, a word"
+          placeholder={say('A post, a place, a word')}
         />
         {facets.map(({ key, name }) => (
           <fieldset key={key}>
@@ -59,16 +63,18 @@ export function VacancyList() {
           </fieldset>
         ))}
       </aside>
-      <section aria-label="Vacancies" className="min-w-0">
+      <section aria-label={say('Vacancies')} className="min-w-0">
         {!data ? (
           <Waiting error={error} onRetry={refetch} />
         ) : (
           <>
             <p className="mb-2 text-ink-2" aria-live="polite">
-              {data.vacancies.length === 1 ? 'One open vacancy' : `${data.vacancies.length} open vacancies`}
+              {data.vacancies.length === 1
+                ? say('One open vacancy')
+                : say('{{count}} open vacancies', { count: data.vacancies.length })}
               {narrowed && (
                 <button type="button" onClick={() => setSearch({})} className="ml-3 font-semibold text-confirmed">
-                  Show all
+                  {say('Show all')}
                 </button>
               )}
             </p>
@@ -87,18 +93,27 @@ export function VacancyList() {
                     <p className="text-ink-2">{vacancy.summary}</p>
                   </div>
                   <dl className="text-[0.92em] sm:text-right">
-                    <dt className="sr-only">Place and contract</dt>
+                    <dt className="sr-only">{say('Place and contract')}</dt>
                     <dd className="font-semibold">{vacancy.place}</dd>
                     <dd>{vacancy.hours}</dd>
-                    <dt className="sr-only">Pay</dt>
-                    <dd>{`${writeMoney(vacancy.payFrom)} to ${writeMoney(vacancy.payTo)}`}</dd>
-                    <dt className="sr-only">Closes</dt>
-                    <dd className="text-ink-2">{`Closes ${writeMoment(vacancy.closesAt, vacancy.timeZone)}`}</dd>
+                    <dt className="sr-only">{say('Pay')}</dt>
+                    <dd>
+                      {say('{{payFrom}} to {{payTo}}', {
+                        payFrom: writeMoney(vacancy.payFrom),
+                        payTo: writeMoney(vacancy.payTo),
+                      })}
+                    </dd>
+                    <dt className="sr-only">{say('Closes')}</dt>
+                    <dd className="text-ink-2">
+                      {say('Closes {{when}}', { when: writeMoment(vacancy.closesAt, vacancy.timeZone) })}
+                    </dd>
                   </dl>
                 </li>
               ))}
               {data.vacancies.length === 0 && (
-                <li className="p-5">Nothing open fits this at the moment. Take a filter away, or look again later.</li>
+                <li className="p-5">
+                  {say('Nothing open fits this at the moment. Take a filter away, or look again later.')}
+                </li>
               )}
             </ul>
           </>

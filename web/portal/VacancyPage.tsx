@@ -3,6 +3,7 @@ import { knownFacts } from '#core/conditions/vocabulary'
 import { writeWhen } from '#core/dates/write'
 import { type Gate, gates } from '#core/requirements/requirement'
 import { paperWords, requirementSentence } from '#core/words/requirements'
+import { say } from '#core/words/say'
 import { api } from '../api'
 import { Button } from '../ui/Button'
 import { ProblemNote } from '../ui/ProblemNote'
@@ -14,10 +15,10 @@ import { useAct } from '../useAct'
 import { useSession } from '../useSession'
 
 const gateTitles: Record<Gate, string> = {
-  send: 'When you apply',
-  shortlist: 'Before the shortlist',
-  offer: 'Before an offer',
-  start: 'Before the first day',
+  send: say('When you apply'),
+  shortlist: say('Before the shortlist'),
+  offer: say('Before an offer'),
+  start: say('Before the first day'),
 }
 
 /** One vacancy: what the work is, and everything it asks, made from the rules that will judge the application. */
@@ -25,7 +26,7 @@ export function VacancyPage() {
   const { slug = '' } = useParams()
   const { data: vacancy, error, refetch } = api.endpoints.readVacancy.useQuery({ params: { slug } })
   if (!vacancy) return <Waiting error={error} onRetry={refetch} />
-  const nameOf = (key: string) => vacancy.names[key] ?? key
+  const nameOf = (key: string) => say(vacancy.names[key] ?? key)
   const known = knownFacts(vacancy.form, vacancy.names)
   const papers = [...new Set(vacancy.requirements.flatMap((requirement) => paperWords(requirement) ?? []))]
   return (
@@ -33,24 +34,26 @@ export function VacancyPage() {
       <div className="min-w-0">
         <p className="no-print mb-2">
           <Link to="/" className="text-confirmed">
-            All vacancies
+            {say('All vacancies')}
           </Link>
         </p>
         {vacancy.state === 'draft' && (
           <p className="no-print mb-3 rounded-sheet bg-soon-wash px-3 py-2 font-semibold text-soon-ink">
-            This is a draft, as a candidate will see it. Nobody else can open this page yet.
+            {say('This is a draft, as a candidate will see it. Nobody else can open this page yet.')}
           </p>
         )}
         <h1 className="text-[2.2em]">{vacancy.title}</h1>
         <p className="mt-1 max-w-[62ch] text-[1.07em] text-ink-2">{vacancy.summary}</p>
-        <h2 className="mt-7 mb-2 text-[1.4em]">What you would do</h2>
+        <h2 className="mt-7 mb-2 text-[1.4em]">{say('What you would do')}</h2>
         <RichText content={vacancy.duties} />
         {vacancy.intake && vacancy.intake.others.length > 0 && (
           <>
-            <h2 className="mt-7 mb-1 text-[1.4em]">One application, several posts</h2>
+            <h2 className="mt-7 mb-1 text-[1.4em]">{say('One application, several posts')}</h2>
             <p className="mb-1 text-ink-2">
-              This vacancy belongs to the {vacancy.intake.title}. When you apply you put up to {vacancy.intake.rankUpTo}{' '}
-              of its posts in your order. The others are:
+              {say(
+                'This vacancy belongs to the {{title}}. When you apply you put up to {{rankUpTo}} of its posts in your order. The others are:',
+                { title: vacancy.intake.title, rankUpTo: vacancy.intake.rankUpTo },
+              )}
             </p>
             <ul className="list-disc pl-5">
               {vacancy.intake.others.map(({ slug: other, title, place }) => (
@@ -64,8 +67,10 @@ export function VacancyPage() {
             </ul>
           </>
         )}
-        <h2 className="mt-7 text-[1.4em]">What is asked, and why</h2>
-        <p className="mb-3 text-ink-2">These are the rules your application is judged by, no more and no fewer.</p>
+        <h2 className="mt-7 text-[1.4em]">{say('What is asked, and why')}</h2>
+        <p className="mb-3 text-ink-2">
+          {say('These are the rules your application is judged by, no more and no fewer.')}
+        </p>
         <Sheet className="!p-0">
           {gates.map((gate) => {
             const asked = vacancy.requirements.filter((requirement) => requirement.gate === gate)
@@ -76,9 +81,9 @@ export function VacancyPage() {
                 <dl className="divide-y divide-line">
                   {asked.map((requirement) => (
                     <div key={requirement.key} className="px-4 py-2.5">
-                      <dt className="font-semibold">{requirement.title}</dt>
+                      <dt className="font-semibold">{say(requirement.title)}</dt>
                       <dd>{requirementSentence(requirement, nameOf, known)}</dd>
-                      <dd className="text-[0.93em] text-ink-2">{requirement.why}</dd>
+                      <dd className="text-[0.93em] text-ink-2">{say(requirement.why)}</dd>
                     </div>
                   ))}
                 </dl>
@@ -86,7 +91,7 @@ export function VacancyPage() {
             )
           })}
         </Sheet>
-        <h2 className="mt-7 mb-2 text-[1.4em]">Papers to have at hand</h2>
+        <h2 className="mt-7 mb-2 text-[1.4em]">{say('Papers to have at hand')}</h2>
         <ul className="list-disc pl-5">
           {papers.map((words) => (
             <li key={words}>{words}</li>
@@ -111,11 +116,11 @@ export function VacancyPage() {
             <Begin slug={slug} open={vacancy.open} mine={vacancy.mine} />
             {!vacancy.mine && (
               <p className="mt-3 border-line border-t pt-3 text-[0.93em]">
-                Not sure?{' '}
+                {say('Not sure?')}{' '}
                 <Link to={`/vacancies/${slug}/fit`} className="font-semibold text-confirmed">
-                  Would I fit?
+                  {say('Would I fit?')}
                 </Link>{' '}
-                A few questions, nothing is kept.
+                {say('A few questions, nothing is kept.')}
               </p>
             )}
           </div>
@@ -143,13 +148,15 @@ function Begin({ slug, open, mine }: { slug: string; open: boolean; mine: { id: 
         to={writing ? `/apply/${mine.id}` : `/applications/${mine.id}`}
         className="block rounded-sheet bg-confirmed px-3 py-2 text-center font-semibold text-on-confirmed"
       >
-        {writing ? 'Go on with your application' : 'See where it stands'}
+        {writing ? say('Go on with your application') : say('See where it stands')}
       </Link>
     )
   }
-  if (!open) return <p className="font-semibold text-soon-ink">This vacancy is closed.</p>
+  if (!open) return <p className="font-semibold text-soon-ink">{say('This vacancy is closed.')}</p>
   if (staff)
-    return <p className="text-ink-2">You are signed in at the desk. Candidates apply from their own account.</p>
+    return (
+      <p className="text-ink-2">{say('You are signed in at the desk. Candidates apply from their own account.')}</p>
+    )
   if (!account) {
     return (
       <>
@@ -157,15 +164,15 @@ function Begin({ slug, open, mine }: { slug: string; open: boolean; mine: { id: 
           to={`/sign-up?next=${encodeURIComponent(`/vacancies/${slug}`)}`}
           className="block rounded-sheet bg-confirmed px-3 py-2 text-center font-semibold text-on-confirmed"
         >
-          Make an account to apply
+          {say('Make an account to apply')}
         </Link>
         <p className="mt-2 text-center text-[0.93em]">
-          You have one?{' '}
+          {say('You have one?')}{' '}
           <Link
             to={`/sign-in?next=${encodeURIComponent(`/vacancies/${slug}`)}`}
             className="font-semibold text-confirmed"
           >
-            Sign in
+            {say('Sign in')}
           </Link>
         </p>
       </>
@@ -178,9 +185,11 @@ function Begin({ slug, open, mine }: { slug: string; open: boolean; mine: { id: 
   return (
     <>
       <Button kind="main" className="w-full" busy={busy} onClick={begin}>
-        Apply
+        {say('Apply')}
       </Button>
-      <p className="mt-2 text-[0.93em] text-ink-2">It saves by itself. You can leave and come back until it closes.</p>
+      <p className="mt-2 text-[0.93em] text-ink-2">
+        {say('It saves by itself. You can leave and come back until it closes.')}
+      </p>
       <ProblemNote problem={problem} />
     </>
   )

@@ -1,4 +1,5 @@
 import type { ButtonHTMLAttributes, ReactNode } from 'react'
+import { say } from '#core/words/say'
 
 type Kind = 'main' | 'plain' | 'quiet' | 'grave'
 
@@ -35,7 +36,7 @@ export function Button({
       className={`inline-flex items-center justify-center gap-2 rounded-sheet px-3 py-1.5 font-semibold text-[0.95em] whitespace-nowrap disabled:opacity-55 ${looks[kind]} ${className}`}
       {...rest}
     >
-      {busy ? 'One moment…' : children}
+      {busy ? say('One moment…') : children}
       {letter && !busy && <Key letter={letter} />}
     </button>
   )

@@ -1,4 +1,5 @@
 import { isRouteErrorResponse, Link, useRouteError } from 'react-router'
+import { say } from '#core/words/say'
 
 /** Where an address leads nowhere, or a page could not be drawn. */
 export function Failed() {
@@ -7,15 +8,15 @@ export function Failed() {
   return (
     <main className="mx-auto max-w-[560px] p-8">
       <h1 className="mb-2 text-[2em]">
-        {missing ? 'There is nothing at this address' : 'This page could not be shown'}
+        {missing ? say('There is nothing at this address') : say('This page could not be shown')}
       </h1>
       <p className="mb-4 text-ink-2">
         {missing
-          ? 'It may have been mistyped, or the thing may be gone.'
-          : 'Nothing you saved is lost. Load the page again; if that does not help, write to us.'}
+          ? say('It may have been mistyped, or the thing may be gone.')
+          : say('Nothing you saved is lost. Load the page again; if that does not help, write to us.')}
       </p>
       <Link to="/" className="font-semibold text-confirmed underline">
-        To the vacancies
+        {say('To the vacancies')}
       </Link>
     </main>
   )

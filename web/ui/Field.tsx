@@ -5,6 +5,7 @@ import {
   type TextareaHTMLAttributes,
   useId,
 } from 'react'
+import { say } from '#core/words/say'
 
 type Around = { label: string; help?: ReactNode; error?: string; optional?: boolean; hidden?: boolean }
 type Slot = { id: string; describedBy: string | undefined; invalid: boolean }
@@ -16,7 +17,7 @@ function Frame({ label, help, error, optional, hidden, children }: Around & { ch
     <div className="min-w-0">
       <label htmlFor={id} className={hidden ? 'sr-only' : 'mb-1 block font-semibold text-[0.93em]'}>
         {label}
-        {optional && <span className="font-normal text-ink-3"> (if any)</span>}
+        {optional && <span className="font-normal text-ink-3"> {say('(if any)')}</span>}
       </label>
       {children({ id, describedBy: described || undefined, invalid: Boolean(error) })}
       {help && (
@@ -49,7 +50,7 @@ export function TextField({
   return (
     <Frame
       {...{ label, error, optional, hidden }}
-      help={limit && length > limit * 0.8 ? `${limit - length} characters left` : help}
+      help={limit && length > limit * 0.8 ? say('{{count}} characters left', { count: limit - length }) : help}
     >
       {({ id, describedBy, invalid }) => (
         <input id={id} aria-describedby={describedBy} aria-invalid={invalid} className={box(invalid)} {...rest} />
@@ -70,7 +71,7 @@ export function LongField({
   return (
     <Frame
       {...{ label, error, optional }}
-      help={limit && length > limit * 0.6 ? `${limit - length} characters left` : help}
+      help={limit && length > limit * 0.6 ? say('{{count}} characters left', { count: limit - length }) : help}
     >
       {({ id, describedBy, invalid }) => (
         <textarea

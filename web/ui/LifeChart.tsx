@@ -1,5 +1,6 @@
 import { useEffect, useId, useMemo, useRef, useState } from 'react'
 import { writeDays, writeWhen } from '#core/dates/write'
+import { say } from '#core/words/say'
 import { type LifeBar, type LifePaper, layOutLife } from './lifeChartLayout'
 
 const fills: Record<string, string> = {
@@ -95,7 +96,7 @@ export function LifeChart({ bars, papers = [], today, start, years, toleratedGap
         ))}
         {life.papers.length > 0 && (
           <text x={0} y={papersTop + 9} fill="var(--ink-2)">
-            Papers
+            {say('Papers')}
           </text>
         )}
         <g transform={`translate(${labelWidth} 0)`}>
@@ -117,7 +118,12 @@ export function LifeChart({ bars, papers = [], today, start, years, toleratedGap
               fill={fills[bar.rung] ?? fills.claimed!}
               dark={darkText.has(bar.rung)}
               label={bar.label}
-              title={`${bar.label}, ${writeWhen(bar.from)} to ${bar.to === 'present' ? 'now' : writeWhen(bar.to)}, ${bar.rung}`}
+              title={say('{{label}}, {{from}} to {{to}}, {{rung}}', {
+                label: bar.label,
+                from: writeWhen(bar.from),
+                to: bar.to === 'present' ? say('now') : writeWhen(bar.to),
+                rung: bar.rung,
+              })}
               onChoose={onChoose && (() => onChoose(bar.id))}
             />
           ))}
@@ -141,7 +147,11 @@ export function LifeChart({ bars, papers = [], today, start, years, toleratedGap
                 fill={fills[paper.state] ?? fills.claimed!}
                 dark
                 label=""
-                title={`${paper.label}, ${paper.from ? `${writeWhen(paper.from)} ` : ''}to ${writeWhen(paper.through)}`}
+                title={say('{{label}}, {{from}}to {{through}}', {
+                  label: paper.label,
+                  from: paper.from ? `${writeWhen(paper.from)} ` : '',
+                  through: writeWhen(paper.through),
+                })}
                 onChoose={onChoose && (() => onChoose(paper.id))}
               />
             </g>
@@ -154,7 +164,7 @@ export function LifeChart({ bars, papers = [], today, start, years, toleratedGap
             fill="var(--ink)"
             className="font-semibold"
           >
-            today
+            {say('today')}
           </text>
           {life.start !== undefined && (
             <>
@@ -174,7 +184,7 @@ export function LifeChart({ bars, papers = [], today, start, years, toleratedGap
                 fill="var(--confirmed)"
                 className="font-semibold"
               >
-                start
+                {say('start')}
               </text>
             </>
           )}
@@ -186,17 +196,17 @@ export function LifeChart({ bars, papers = [], today, start, years, toleratedGap
         aria-expanded={asTable}
         className={asTable ? 'text-confirmed underline' : 'sr-only focus:not-sr-only'}
       >
-        {asTable ? 'Hide the table' : 'Show as a table'}
+        {asTable ? say('Hide the table') : say('Show as a table')}
       </button>
       <div className={asTable ? 'mt-1 overflow-x-auto' : 'sr-only'}>
         <table className="w-full text-left">
-          <caption className="sr-only">The same as a table</caption>
+          <caption className="sr-only">{say('The same as a table')}</caption>
           <thead>
             <tr>
-              <th>What</th>
-              <th>From</th>
-              <th>To</th>
-              <th>State</th>
+              <th>{say('What')}</th>
+              <th>{say('From')}</th>
+              <th>{say('To')}</th>
+              <th>{say('State')}</th>
             </tr>
           </thead>
           <tbody>
@@ -204,7 +214,7 @@ export function LifeChart({ bars, papers = [], today, start, years, toleratedGap
               <tr key={id}>
                 <td>{`${lane}: ${label}`}</td>
                 <td>{writeWhen(from)}</td>
-                <td>{to === 'present' ? 'now' : writeWhen(to)}</td>
+                <td>{to === 'present' ? say('now') : writeWhen(to)}</td>
                 <td>{rung}</td>
               </tr>
             ))}
@@ -218,7 +228,7 @@ export function LifeChart({ bars, papers = [], today, start, years, toleratedGap
             ))}
             {life.gaps.map(({ from, through, days, certain }) => (
               <tr key={from}>
-                <td>{certain ? 'Gap' : 'Possible gap'}</td>
+                <td>{certain ? say('Gap') : say('Possible gap')}</td>
                 <td>{writeWhen(from)}</td>
                 <td>{writeWhen(through)}</td>
                 <td>{writeDays(days)}</td>

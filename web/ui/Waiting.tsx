@@ -1,3 +1,4 @@
+import { say } from '#core/words/say'
 import type { Problem } from '../api'
 import { ProblemNote } from './ProblemNote'
 
@@ -6,7 +7,7 @@ export function Waiting({ error, onRetry }: { error?: unknown; onRetry?: () => v
   if (!error) {
     return (
       <p role="status" className="p-6 text-ink-3">
-        One moment…
+        {say('One moment…')}
       </p>
     )
   }
@@ -15,7 +16,7 @@ export function Waiting({ error, onRetry }: { error?: unknown; onRetry?: () => v
       <ProblemNote problem={error as Problem} />
       {onRetry && (
         <button type="button" onClick={onRetry} className="mt-3 font-semibold text-confirmed underline">
-          Try again
+          {say('Try again')}
         </button>
       )}
     </div>

@@ -3,11 +3,13 @@ import { spokenLocale } from '#core/words/say'
 
 /** Cents as euros: 5 800 000 is `€58,000`. */
 export const writeMoney = (cents: number) =>
-  new Intl.NumberFormat('en-GB', { style: 'currency', currency: 'EUR', maximumFractionDigits: 0 }).format(cents / 100)
+  new Intl.NumberFormat(spokenLocale(), { style: 'currency', currency: 'EUR', maximumFractionDigits: 0 }).format(
+    cents / 100,
+  )
 
 /** A moment as day and time in a time zone: `Fri 4 Dec 2026, 17:00`. */
 export const writeMoment = (iso: string, timeZone?: string) =>
-  new Intl.DateTimeFormat('en-GB', {
+  new Intl.DateTimeFormat(spokenLocale(), {
     timeZone,
     weekday: 'short',
     day: 'numeric',
@@ -17,7 +19,7 @@ export const writeMoment = (iso: string, timeZone?: string) =>
     minute: '2-digit',
   })
     .format(new Date(iso))
-    .replace(/,? at /, ', ')
+    .replace(/,? (at|um) /, ', ')
 
 /** The time of day of a moment, where the reader is: `08:42`. */
 export const writeTime = (iso: string) =>

@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import { useNavigate, useParams } from 'react-router'
+import { say } from '#core/words/say'
 import { Button } from '../../ui/Button'
 import { TextField } from '../../ui/Field'
 import { faultAt, ProblemNote } from '../../ui/ProblemNote'
@@ -13,15 +14,17 @@ export function Forgotten() {
   const [sent, setSent] = useState(false)
   if (sent)
     return (
-      <AccountSheet title="Look into your mailbox">
+      <AccountSheet title={say('Look into your mailbox')}>
         <p>
-          If <strong>{mail}</strong> belongs to an account, a link to set a new password is on its way. It works for two
-          hours.
+          {say(
+            'If {{mail}} belongs to an account, a link to set a new password is on its way. It works for two hours.',
+            { mail },
+          )}
         </p>
       </AccountSheet>
     )
   return (
-    <AccountSheet title="Password forgotten">
+    <AccountSheet title={say('Password forgotten')}>
       <form
         className="grid gap-4"
         noValidate
@@ -31,7 +34,7 @@ export function Forgotten() {
         }}
       >
         <TextField
-          label="Mail address"
+          label={say('Mail address')}
           type="email"
           autoComplete="username"
           value={mail}
@@ -40,7 +43,7 @@ export function Forgotten() {
         />
         <ProblemNote problem={problem?.faults ? undefined : problem} />
         <Button kind="main" type="submit" busy={busy}>
-          Send me a link
+          {say('Send me a link')}
         </Button>
       </form>
     </AccountSheet>
@@ -54,7 +57,7 @@ export function NewPassword() {
   const [password, setPassword] = useState('')
   const navigate = useNavigate()
   return (
-    <AccountSheet title="Set a new password">
+    <AccountSheet title={say('Set a new password')}>
       <form
         className="grid gap-4"
         noValidate
@@ -64,17 +67,19 @@ export function NewPassword() {
         }}
       >
         <TextField
-          label="New password"
+          label={say('New password')}
           type="password"
           autoComplete="new-password"
-          help="At least 12 characters. A few unrelated words are hard to guess and easy to keep. You will be signed out everywhere."
+          help={say(
+            'At least 12 characters. A few unrelated words are hard to guess and easy to keep. You will be signed out everywhere.',
+          )}
           value={password}
           onChange={(event) => setPassword(event.target.value)}
           error={faultAt(problem, 'password')}
         />
         <ProblemNote problem={problem?.faults ? undefined : problem} />
         <Button kind="main" type="submit" busy={busy}>
-          Set it
+          {say('Set it')}
         </Button>
       </form>
     </AccountSheet>
@@ -92,19 +97,19 @@ export function MailChange() {
       setSaid(
         done.changed
           ? 'Your address is changed. Use it from now on to sign in.'
-          : `Thank you. We are still waiting for ${done.waitingFor}.`,
+          : say('Thank you. We are still waiting for {{address}}.', { address: done.waitingFor ?? '' }),
       )
   }
   return (
-    <AccountSheet title="Change of your mail address">
+    <AccountSheet title={say('Change of your mail address')}>
       {said ? (
         <p role="status">{said}</p>
       ) : (
         <>
-          <p className="mb-4">It is changed once both the old and the new address have agreed.</p>
+          <p className="mb-4">{say('It is changed once both the old and the new address have agreed.')}</p>
           <ProblemNote problem={problem} />
           <Button kind="main" busy={busy} onClick={() => void agree()}>
-            Agree
+            {say('Agree')}
           </Button>
         </>
       )}

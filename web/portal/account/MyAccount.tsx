@@ -1,6 +1,7 @@
 import QRCode from 'qrcode'
 import { type ReactNode, useEffect, useState } from 'react'
 import { Navigate } from 'react-router'
+import { say } from '#core/words/say'
 import { api } from '../../api'
 import { Button } from '../../ui/Button'
 import { TextField } from '../../ui/Field'
@@ -24,7 +25,7 @@ export function MyAccount() {
   return (
     <main className="mx-auto grid max-w-[760px] gap-4 px-4 py-7 sm:px-7">
       <div>
-        <h1 className="text-[2em]">Your account</h1>
+        <h1 className="text-[2em]">{say('Your account')}</h1>
         <p className="text-ink-2">
           {account.name}, {account.mail}
         </p>
@@ -60,7 +61,7 @@ function PasswordAgain({ act, busy, onGiven, fault, grave }: AgainProps) {
       }}
     >
       <TextField
-        label="Your password"
+        label={say('Your password')}
         type="password"
         autoComplete="current-password"
         value={password}
@@ -87,9 +88,11 @@ function Codes({ on, left }: { on: boolean; left: number }) {
   }, [setUp])
   if (codes)
     return (
-      <Part title="Your recovery codes">
+      <Part title={say('Your recovery codes')}>
         <p className="mb-2">
-          Each opens your account once, if your phone is lost. They are shown this once; write them down or print them.
+          {say(
+            'Each opens your account once, if your phone is lost. They are shown this once; write them down or print them.',
+          )}
         </p>
         <ul className="grid grid-cols-2 gap-x-6 gap-y-1 font-mono sm:grid-cols-3">
           {codes.map((text) => (
@@ -97,14 +100,16 @@ function Codes({ on, left }: { on: boolean; left: number }) {
           ))}
         </ul>
         <Button className="mt-3" onClick={() => setCodes(undefined)}>
-          I have kept them
+          {say('I have kept them')}
         </Button>
       </Part>
     )
   if (on)
     return (
-      <Part title="One-time codes">
-        <p className="mb-2">Switched on. {left === 1 ? 'One recovery code is' : `${left} recovery codes are`} left.</p>
+      <Part title={say('One-time codes')}>
+        <p className="mb-2">
+          {say('Switched on.')} {say('{{count}} recovery codes are left.', { count: left })}
+        </p>
         <PasswordAgain
           act="Switch them off"
           grave
@@ -117,11 +122,13 @@ function Codes({ on, left }: { on: boolean; left: number }) {
     )
   if (setUp)
     return (
-      <Part title="One-time codes">
+      <Part title={say('One-time codes')}>
         <div className="grid gap-4 sm:grid-cols-[180px_1fr]">
-          {picture && <img src={picture} alt="The QR code for your authenticator app" width={176} height={176} />}
+          {picture && (
+            <img src={picture} alt={say('The QR code for your authenticator app')} width={176} height={176} />
+          )}
           <div>
-            <p>Scan this with an authenticator app, or type this secret into it:</p>
+            <p>{say('Scan this with an authenticator app, or type this secret into it:')}</p>
             <p className="my-1 break-all font-mono">{setUp.secret.replace(/(.{4})/g, '$1 ')}</p>
             <form
               className="mt-2 grid gap-3"
@@ -135,7 +142,7 @@ function Codes({ on, left }: { on: boolean; left: number }) {
               }}
             >
               <TextField
-                label="The code it shows now"
+                label={say('The code it shows now')}
                 inputMode="numeric"
                 autoComplete="one-time-code"
                 value={code}
@@ -144,7 +151,7 @@ function Codes({ on, left }: { on: boolean; left: number }) {
               />
               <ProblemNote problem={confirm.problem?.faults ? undefined : confirm.problem} />
               <Button kind="main" type="submit" busy={confirm.busy} className="justify-self-start">
-                Switch them on
+                {say('Switch them on')}
               </Button>
             </form>
           </div>
@@ -152,8 +159,10 @@ function Codes({ on, left }: { on: boolean; left: number }) {
       </Part>
     )
   return (
-    <Part title="One-time codes">
-      <p className="mb-2">A code from an authenticator app on your phone, asked for beside the password. Optional.</p>
+    <Part title={say('One-time codes')}>
+      <p className="mb-2">
+        {say('A code from an authenticator app on your phone, asked for beside the password. Optional.')}
+      </p>
       <PasswordAgain
         act="Set them up"
         busy={begin.busy}
@@ -170,18 +179,18 @@ function Password() {
   const [next, setNext] = useState('')
   const [done, setDone] = useState(false)
   return (
-    <Part title="Password">
+    <Part title={say('Password')}>
       {done && (
         <p role="status" className="mb-2 font-semibold text-confirmed">
-          It is changed, and you are signed out everywhere else.
+          {say('It is changed, and you are signed out everywhere else.')}
         </p>
       )}
       <div className="grid gap-3">
         <TextField
-          label="New password"
+          label={say('New password')}
           type="password"
           autoComplete="new-password"
-          help="At least 12 characters. A few unrelated words are hard to guess and easy to keep."
+          help={say('At least 12 characters. A few unrelated words are hard to guess and easy to keep.')}
           value={next}
           onChange={(event) => setNext(event.target.value)}
           error={faultAt(problem, 'next')}
@@ -208,15 +217,18 @@ function MailAddress({ now, moving }: { now: string; moving: string | null }) {
   const { act, busy, problem } = useAct('changeMail')
   const [mail, setMail] = useState('')
   return (
-    <Part title="Mail address">
+    <Part title={say('Mail address')}>
       {moving && (
         <p role="status" className="mb-2 rounded-sheet bg-soon-wash px-3 py-2 text-soon-ink">
-          A link is on its way to {now} and to {moving}. The address changes once both have been opened.
+          {say('A link is on its way to {{now}} and to {{moving}}. The address changes once both have been opened.', {
+            now,
+            moving,
+          })}
         </p>
       )}
       <div className="grid gap-3">
         <TextField
-          label="New address"
+          label={say('New address')}
           type="email"
           autoComplete="email"
           value={mail}
@@ -238,11 +250,13 @@ function MailAddress({ now, moving }: { now: string; moving: string | null }) {
 function Elsewhere({ sessions }: { sessions: number }) {
   const { act, busy, problem } = useAct('signOutElsewhere')
   return (
-    <Part title="Where you are signed in">
-      <p className="mb-2">{sessions <= 1 ? 'Only here.' : `In ${sessions} places, this one among them.`}</p>
+    <Part title={say('Where you are signed in')}>
+      <p className="mb-2">
+        {sessions <= 1 ? say('Only here.') : say('In {{sessions}} places, this one among them.', { sessions })}
+      </p>
       {sessions > 1 && (
         <Button busy={busy} onClick={() => void act({})}>
-          Sign out everywhere else
+          {say('Sign out everywhere else')}
         </Button>
       )}
       <ProblemNote problem={problem} />

@@ -42,12 +42,12 @@ function Writing({ draft, section, afterSending }: { draft: Draft; section: Sect
   const index = asked.indexOf(section)
   useEffect(() => {
     window.scrollTo({ top: 0 })
-    document.title = `${section.title}, ${draft.vacancy.title}`
+    document.title = `${say(section.title)}, ${draft.vacancy.title}`
   }, [section, draft.vacancy.title])
   const next = asked[index + 1]
   return (
     <main className="mx-auto grid max-w-[1240px] gap-x-9 gap-y-6 px-4 py-6 sm:px-7 lg:grid-cols-[200px_minmax(0,1fr)] xl:grid-cols-[200px_minmax(0,1fr)_270px]">
-      <nav aria-label="Your application" className="max-lg:order-first">
+      <nav aria-label={say('Your application')} className="max-lg:order-first">
         <p className="mb-2 px-2 font-semibold text-ink-2">{draft.vacancy.title}</p>
         {!afterSending && draft.vacancy.open && (
           <p className="mb-3 rounded-sheet bg-soon-wash px-2 py-1.5 font-semibold text-[0.9em] text-soon-ink">
@@ -59,7 +59,11 @@ function Writing({ draft, section, afterSending }: { draft: Draft; section: Sect
         )}
         <details key={section.key} className="lg:hidden">
           <summary className="cursor-pointer rounded-sheet border border-line bg-sheet px-3 py-2 font-semibold">
-            Part {index + 1} of {asked.length}: {section.title}
+            {say('Part {{index}} of {{count}}: {{title}}', {
+              index: index + 1,
+              count: asked.length,
+              title: say(section.title),
+            })}
           </summary>
           <SectionList draft={draft} section={section} autosave={autosave} />
         </details>
@@ -82,8 +86,8 @@ function Writing({ draft, section, afterSending }: { draft: Draft; section: Sect
             {say('What you wrote is kept and cannot be sent any more. It is there for your next application.')}
           </p>
         )}
-        <h1 className="text-[1.95em]">{section.heading}</h1>
-        <p className="mb-4 max-w-[60ch] text-ink-2">{section.intro}</p>
+        <h1 className="text-[1.95em]">{say(section.heading)}</h1>
+        <p className="mb-4 max-w-[60ch] text-ink-2">{say(section.intro)}</p>
         {afterSending || <FromBefore draft={draft} section={section} autosave={autosave} />}
         <SectionBody draft={draft} section={section} autosave={autosave} />
         {next && !afterSending && (
@@ -92,7 +96,7 @@ function Writing({ draft, section, afterSending }: { draft: Draft; section: Sect
               to={`/apply/${draft.id}/${next.key}`}
               className="inline-block rounded-sheet border border-line-strong bg-sheet px-4 py-2 font-semibold hover:border-ink-3"
             >
-              Next: {next.title}
+              {say('Next: {{title}}', { title: say(next.title) })}
             </Link>
           </p>
         )}
@@ -103,18 +107,20 @@ function Writing({ draft, section, afterSending }: { draft: Draft; section: Sect
         {afterSending && (
           <p className="mt-6">
             <Link to={`/applications/${draft.id}`} className="font-semibold text-confirmed">
-              Back to where it stands
+              {say('Back to where it stands')}
             </Link>
           </p>
         )}
       </div>
-      <aside className="max-xl:lg:col-start-2" aria-label="What is left">
+      <aside className="max-xl:lg:col-start-2" aria-label={say('What is left')}>
         <h2 className="mb-2 text-[1.25em]" aria-live="polite">
           {draft.left.length === 0
-            ? 'Nothing is left'
-            : `What is left: ${draft.left.length === 1 ? 'one thing' : `${draft.left.length} things`}`}
+            ? say('Nothing is left')
+            : say('What is left: {{count}} things', { count: draft.left.length })}
         </h2>
-        {draft.left.length === 0 && !afterSending && <p className="text-ink-2">Read it through and send it.</p>}
+        {draft.left.length === 0 && !afterSending && (
+          <p className="text-ink-2">{say('Read it through and send it.')}</p>
+        )}
         <ol className="divide-y divide-line border-line border-y empty:hidden">
           {draft.left.map(({ title, why, section: where }, place) => (
             <li key={`${title}-${place}`} className="grid grid-cols-[2em_1fr] py-2">
@@ -134,7 +140,7 @@ function Writing({ draft, section, afterSending }: { draft: Draft; section: Sect
         </ol>
         <p className="mt-3 text-[0.9em] text-ink-2">
           <Link to={`/vacancies/${draft.vacancy.slug}`} className="font-semibold text-confirmed">
-            Why each thing is asked
+            {say('Why each thing is asked')}
           </Link>
         </p>
       </aside>
@@ -201,7 +207,7 @@ function SectionLink({
       aria-current={current ? 'page' : undefined}
       className={`flex items-baseline justify-between gap-2 rounded-sheet border px-2 py-1.5 ${current ? 'border-line bg-sheet font-semibold' : 'border-transparent hover:bg-sheet'}`}
     >
-      <span>{section.title}</span>
+      <span>{say(section.title)}</span>
       <span className="whitespace-nowrap font-mono font-normal text-[0.82em] text-ink-3">{words}</span>
     </Link>
   )

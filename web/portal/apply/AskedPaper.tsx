@@ -28,8 +28,8 @@ export function AskedPaper({ question, draft, titled }: { question: Question; dr
     <div>
       {titled && (
         <p className="mb-1 font-semibold text-[0.93em]">
-          {question.label}
-          {!question.required && <span className="font-normal text-ink-3"> (if any)</span>}
+          {say(question.label)}
+          {!question.required && <span className="font-normal text-ink-3"> {say('(if any)')}</span>}
         </p>
       )}
       {claim ? (
@@ -39,7 +39,7 @@ export function AskedPaper({ question, draft, titled }: { question: Question; dr
           {question.videoSeconds ? say('Add a video') : say('Add a document')}
         </Button>
       )}
-      {titled && question.help && <p className="mt-1 text-[0.87em] text-ink-2">{question.help}</p>}
+      {titled && question.help && <p className="mt-1 text-[0.87em] text-ink-2">{say(question.help)}</p>}
       <ProblemNote problem={problem} />
     </div>
   )

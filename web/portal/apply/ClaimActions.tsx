@@ -27,17 +27,17 @@ export function ClaimActions({ claim, onChange }: { claim: Claim; onChange: () =
     <div>
       <p className="text-right text-[0.88em] text-ink-3">{given}</p>
       <div className="flex justify-end">
-        <Button kind="quiet" onClick={onChange} aria-label={`Change ${claim.label}`}>
-          Change
+        <Button kind="quiet" onClick={onChange} aria-label={say('Change {{label}}', { label: claim.label })}>
+          {say('Change')}
         </Button>
         {claim.rung === 'claimed' && (
           <Button
             kind="quiet"
             busy={busy}
             onClick={() => void act({ params: { id: claim.id }, query: { version: String(claim.version) } })}
-            aria-label={`Take back ${claim.label}`}
+            aria-label={say('Take back {{label}}', { label: claim.label })}
           >
-            Take back
+            {say('Take back')}
           </Button>
         )}
       </div>

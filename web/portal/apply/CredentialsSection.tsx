@@ -78,17 +78,19 @@ export function CredentialsSection({ draft }: { draft: Draft }) {
         <Sheet>
           {missing.length > 0 && (
             <p className="mb-2">
-              This post asks for these before the first day. If you have them, give them now; it saves days later.
+              {say(
+                'This post asks for these before the first day. If you have them, give them now; it saves days later.',
+              )}
             </p>
           )}
           <div className="flex flex-wrap gap-2">
             {missing.map((key) => (
               <Button key={key} onClick={() => add(key)}>
-                {`Add: ${credentialKind(key)?.name ?? key}`}
+                {say('Add: {{kind}}', { kind: say(credentialKind(key)?.name ?? key) })}
               </Button>
             ))}
             <Button kind="quiet" onClick={() => add(credentialKinds[0]!.key)}>
-              Add another kind
+              {say('Add another kind')}
             </Button>
           </div>
         </Sheet>
@@ -163,7 +165,7 @@ function CredentialEditor({ draftId, claim, kind, wanted, onDone, onHeld }: Edit
   const twin = problem?.code === 'already-given' ? String(problem.claimId) : undefined
   const options = [...credentialKinds]
     .sort((a, b) => Number(wanted.includes(b.key)) - Number(wanted.includes(a.key)))
-    .map(({ key, name }) => ({ value: key, label: name }))
+    .map(({ key, name }) => ({ value: key, label: say(name) }))
   return (
     <Sheet>
       <form
@@ -175,7 +177,7 @@ function CredentialEditor({ draftId, claim, kind, wanted, onDone, onHeld }: Edit
         }}
       >
         <SelectField
-          label="Kind"
+          label={say('Kind')}
           options={options}
           value={details.credential}
           disabled={claim !== undefined}
@@ -188,14 +190,14 @@ function CredentialEditor({ draftId, claim, kind, wanted, onDone, onHeld }: Edit
           }
         />
         <SourcePicker
-          label="Who issued it?"
+          label={say('Who issued it?')}
           kinds="licensing body,certifier"
           value={details}
           onChange={(source) => setDetails((before) => ({ ...before, ...source }))}
           error={fault('sourceName')}
         />
         <TextField
-          label="Number"
+          label={say('Number')}
           value={details.number}
           onChange={(event) => set('number', event.target.value)}
           help={
@@ -216,14 +218,14 @@ function CredentialEditor({ draftId, claim, kind, wanted, onDone, onHeld }: Edit
           />
         )}
         <DateField
-          label="Issued"
+          label={say('Issued')}
           optional
           value={details.issued}
           onChange={(value) => set('issued', value)}
           error={fault('issued')}
         />
         <DateField
-          label="Valid through"
+          label={say('Valid through')}
           value={details.through}
           onChange={(value) => set('through', value)}
           error={fault('through')}
@@ -235,8 +237,8 @@ function CredentialEditor({ draftId, claim, kind, wanted, onDone, onHeld }: Edit
                 : undefined
           }
           blanks={[
-            { value: 'does not expire', label: 'It does not expire' },
-            { value: 'unknown', label: 'I don’t know' },
+            { value: 'does not expire', label: say('It does not expire') },
+            { value: 'unknown', label: say('I don’t know') },
           ]}
         />
         <div className="sm:col-span-2">
@@ -249,10 +251,10 @@ function CredentialEditor({ draftId, claim, kind, wanted, onDone, onHeld }: Edit
           )}
           <div className="mt-1 flex gap-3">
             <Button kind="main" type="submit" busy={busy}>
-              {claim ? 'Save' : 'Add to my papers'}
+              {claim ? say('Save') : say('Add to my papers')}
             </Button>
             <Button kind="quiet" onClick={giveUp}>
-              Cancel
+              {say('Cancel')}
             </Button>
           </div>
         </div>

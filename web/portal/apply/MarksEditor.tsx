@@ -1,12 +1,13 @@
 import { scales } from '#core/grades/grades'
 import { howMarksAreCounted, type Marks, markFaultWords, marksWords, resultOf } from '#core/words/grades'
+import { say } from '#core/words/say'
 import { Button } from '../../ui/Button'
 import { SelectField, TextField } from '../../ui/Field'
 
 type Course = { title: string; credits: number; mark: string }
 type Kept = { scale: string; terms: { name: string; courses: Course[] }[] }
 
-const scaleOptions = Object.entries(scales).map(([value, { name }]) => ({ value, label: name }))
+const scaleOptions = Object.entries(scales).map(([value, { name }]) => ({ value, label: say(name) }))
 const newCourse: Course = { title: '', credits: 5, mark: '' }
 
 /** Marks by term with their credits; what they come to is computed as they are typed, with the working. */
@@ -22,9 +23,9 @@ export function MarksEditor({
       <Button
         kind="quiet"
         className="!px-0"
-        onClick={() => onChange({ scale: 'percentage', terms: [{ name: 'First term', courses: [newCourse] }] })}
+        onClick={() => onChange({ scale: 'percentage', terms: [{ name: say('First term'), courses: [newCourse] }] })}
       >
-        Add the marks by term (if asked for)
+        {say('Add the marks by term (if asked for)')}
       </Button>
     )
   const result = resultOf(marks as Marks)
@@ -32,9 +33,9 @@ export function MarksEditor({
     onChange({ ...marks, terms: marks.terms.map((other, index) => (index === at ? term : other)) })
   return (
     <fieldset className="grid gap-3 rounded-sheet border border-line p-3">
-      <legend className="px-1 font-semibold text-[0.93em]">Marks by term</legend>
+      <legend className="px-1 font-semibold text-[0.93em]">{say('Marks by term')}</legend>
       <SelectField
-        label="How the institution marks"
+        label={say('How the institution marks')}
         options={scaleOptions}
         value={marks.scale}
         onChange={(event) => onChange({ ...marks, scale: event.target.value })}
@@ -42,7 +43,7 @@ export function MarksEditor({
       {marks.terms.map((term, at) => (
         <div key={at} className="grid gap-1.5">
           <TextField
-            label={`Term ${at + 1}`}
+            label={say('Term {{at}}', { at: at + 1 })}
             value={term.name}
             onChange={(event) => putTerm(at, { ...term, name: event.target.value })}
           />
@@ -59,25 +60,25 @@ export function MarksEditor({
             return (
               <div key={nth} className="grid grid-cols-[minmax(0,1fr)_76px_76px_auto] items-start gap-2">
                 <TextField
-                  label={`Course ${nth + 1} of term ${at + 1}`}
+                  label={say('Course {{nth}} of term {{at}}', { nth: nth + 1, at: at + 1 })}
                   hidden
-                  placeholder="Course"
+                  placeholder={say('Course')}
                   value={course.title}
                   onChange={(event) => put({ title: event.target.value })}
                   error={fault && markFaultWords(fault)}
                 />
                 <TextField
-                  label={`Credits of course ${nth + 1} of term ${at + 1}`}
+                  label={say('Credits of course {{nth}} of term {{at}}', { nth: nth + 1, at: at + 1 })}
                   hidden
-                  placeholder="Credits"
+                  placeholder={say('Credits')}
                   inputMode="decimal"
                   value={course.credits || ''}
                   onChange={(event) => put({ credits: Number(event.target.value.replace(',', '.')) || 0 })}
                 />
                 <TextField
-                  label={`Mark of course ${nth + 1} of term ${at + 1}`}
+                  label={say('Mark of course {{nth}} of term {{at}}', { nth: nth + 1, at: at + 1 })}
                   hidden
-                  placeholder="Mark"
+                  placeholder={say('Mark')}
                   value={course.mark}
                   onChange={(event) => put({ mark: event.target.value })}
                 />
@@ -88,7 +89,7 @@ export function MarksEditor({
                     putTerm(at, { ...term, courses: term.courses.filter((_other, index) => index !== nth) })
                   }
                 >
-                  Take out
+                  {say('Take out')}
                 </button>
               </div>
             )
@@ -98,7 +99,7 @@ export function MarksEditor({
             className="justify-self-start !px-0"
             onClick={() => putTerm(at, { ...term, courses: [...term.courses, newCourse] })}
           >
-            {`Add a course to ${term.name || `term ${at + 1}`}`}
+            {say('Add a course to {{at}}', { at: term.name || say('term {{at}}', { at: at + 1 }) })}
           </Button>
         </div>
       ))}
@@ -111,10 +112,10 @@ export function MarksEditor({
             })
           }
         >
-          Add a term
+          {say('Add a term')}
         </Button>
         <Button kind="quiet" onClick={() => onChange(undefined)}>
-          Take all marks out
+          {say('Take all marks out')}
         </Button>
       </div>
       <div className="rounded-sheet bg-sheet-2 px-3 py-2">
@@ -122,7 +123,7 @@ export function MarksEditor({
           {marksWords(marks as Marks)}
         </p>
         <details className="mt-1 text-[0.93em]">
-          <summary className="cursor-pointer text-ink-2">How that is come by</summary>
+          <summary className="cursor-pointer text-ink-2">{say('How that is come by')}</summary>
           <p className="mt-1 text-ink-2">{howMarksAreCounted}</p>
           <MarksWorking marks={marks as Marks} />
         </details>
@@ -139,10 +140,10 @@ function MarksWorking({ marks }: { marks: Marks }) {
     <table className="mt-1 w-full text-left">
       <thead>
         <tr className="text-ink-2">
-          <th>Course</th>
-          <th className="text-right">Credits</th>
-          <th className="text-right">Mark</th>
-          <th className="text-right">Per cent</th>
+          <th>{say('Course')}</th>
+          <th className="text-right">{say('Credits')}</th>
+          <th className="text-right">{say('Mark')}</th>
+          <th className="text-right">{say('Per cent')}</th>
         </tr>
       </thead>
       <tbody>
@@ -151,7 +152,7 @@ function MarksWorking({ marks }: { marks: Marks }) {
             <td>{title}</td>
             <td className="text-right font-mono">{credits}</td>
             <td className="text-right font-mono">{mark}</td>
-            <td className="text-right font-mono">{percent === null ? 'no grade' : percent.toFixed(1)}</td>
+            <td className="text-right font-mono">{percent === null ? say('no grade') : percent.toFixed(1)}</td>
           </tr>
         ))}
       </tbody>

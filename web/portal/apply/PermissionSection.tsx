@@ -28,9 +28,12 @@ export function PermissionSection({ draft }: { draft: Draft }) {
       ))}
       {draft.permission ? (
         <p className="border-line border-t pt-3 font-semibold">
-          Signed by {draft.permission.fullName}, {writeMoment(draft.permission.signedAt)}.{' '}
+          {say('Signed by {{name}}, {{when}}.', {
+            name: draft.permission.fullName,
+            when: writeMoment(draft.permission.signedAt),
+          })}{' '}
           <a href={`/api/my/applications/${draft.id}/permission.pdf`} className="text-confirmed underline">
-            Keep the signed PDF
+            {say('Keep the signed PDF')}
           </a>
         </p>
       ) : (
@@ -51,7 +54,7 @@ export function PermissionSection({ draft }: { draft: Draft }) {
               checked={agreed}
               onChange={(event) => setAgreed(event.target.checked)}
             />
-            I have read this and agree to it.
+            {say('I have read this and agree to it.')}
           </label>
           <Choice
             label={say('How would you like to sign?')}
@@ -78,7 +81,7 @@ export function PermissionSection({ draft }: { draft: Draft }) {
             </Suspense>
           )}
           <TextField
-            label="Your password"
+            label={say('Your password')}
             type="password"
             autoComplete="current-password"
             value={password}
@@ -88,7 +91,7 @@ export function PermissionSection({ draft }: { draft: Draft }) {
           <ProblemNote problem={problem?.faults ? undefined : problem} />
           <div>
             <Button kind="main" type="submit" busy={busy} disabled={!agreed || !signed || password === ''}>
-              Sign
+              {say('Sign')}
             </Button>
           </div>
         </form>

@@ -39,8 +39,8 @@ export function QuestionsSection({ draft, section, autosave }: Props) {
             {question.explain && autosave.answer(question.key) === question.explain && (
               <div className="mt-3 border-line border-l-2 pl-4">
                 <LongField
-                  label="What happened?"
-                  help="In your own words. A person reads it; nothing follows by itself."
+                  label={say('What happened?')}
+                  help={say('In your own words. A person reads it; nothing follows by itself.')}
                   limit={2000}
                   value={autosave.text(becauseKey(question.key))}
                   onChange={(event) => autosave.change(becauseKey(question.key), event.target.value)}
@@ -63,17 +63,19 @@ export function QuestionsSection({ draft, section, autosave }: Props) {
 /** Two values for one answer: the person chooses, and neither is lost before. */
 function Clash({ question, autosave }: { question: Question; autosave: Autosave }) {
   const words = (value: Parameters<typeof answerWords>[1] | undefined) =>
-    (value !== undefined && answerWords(question, value)) || 'nothing'
+    (value !== undefined && answerWords(question, value)) || say('nothing')
   return (
     <div role="alert" className="mt-2 rounded-sheet bg-soon-wash p-3 text-soon-ink">
-      <p className="font-semibold">This was changed in another window meanwhile.</p>
+      <p className="font-semibold">{say('This was changed in another window meanwhile.')}</p>
       <p>
-        There: <strong>{words(autosave.clashes[question.key])}</strong>. Here:{' '}
-        <strong>{words(autosave.answer(question.key))}</strong>.
+        {say('There: {{theirs}}. Here: {{mine}}.', {
+          theirs: words(autosave.clashes[question.key]),
+          mine: words(autosave.answer(question.key)),
+        })}
       </p>
       <div className="mt-2 flex gap-2">
-        <Button onClick={() => autosave.settle(question.key, 'mine')}>Keep what is here</Button>
-        <Button onClick={() => autosave.settle(question.key, 'theirs')}>Take the other</Button>
+        <Button onClick={() => autosave.settle(question.key, 'mine')}>{say('Keep what is here')}</Button>
+        <Button onClick={() => autosave.settle(question.key, 'theirs')}>{say('Take the other')}</Button>
       </div>
     </div>
   )

@@ -25,13 +25,13 @@ export function SendSection({ draft, autosave }: { draft: Draft; autosave: Autos
         .map((section) => (
           <Sheet key={section.key}>
             <div className="mb-1 flex items-baseline justify-between gap-3">
-              <h2 className="text-[1.2em]">{section.title}</h2>
+              <h2 className="text-[1.2em]">{say(section.title)}</h2>
               <Link
                 to={`/apply/${draft.id}/${section.key}`}
                 className="font-semibold text-confirmed"
-                aria-label={`Change ${section.title}`}
+                aria-label={say('Change {{title}}', { title: say(section.title) })}
               >
-                Change
+                {say('Change')}
               </Link>
             </div>
             <Summary draft={draft} section={section} autosave={autosave} />
@@ -49,13 +49,15 @@ export function SendSection({ draft, autosave }: { draft: Draft; autosave: Autos
           {!draft.vacancy.open
             ? say('This vacancy is closed. What you wrote is kept, and cannot be sent any more.')
             : draft.left.length > 0
-              ? `Sending opens when nothing is left: ${draft.left.length === 1 ? 'one thing' : `${draft.left.length} things`} to go.`
-              : `Everything is here. It can be sent until ${writeMoment(draft.vacancy.closesAt, draft.vacancy.timeZone)}.`}
+              ? say('Sending opens when nothing is left: {{count}} things to go.', { count: draft.left.length })
+              : say('Everything is here. It can be sent until {{when}}.', {
+                  when: writeMoment(draft.vacancy.closesAt, draft.vacancy.timeZone),
+                })}
         </p>
         <ProblemNote problem={problem} />
         <div className="mt-2">
           <Button kind="main" busy={busy} disabled={!ready} onClick={() => void send()}>
-            Send my application
+            {say('Send my application')}
           </Button>
         </div>
       </Sheet>
@@ -65,7 +67,13 @@ export function SendSection({ draft, autosave }: { draft: Draft; autosave: Autos
 
 function Summary({ draft, section, autosave }: { draft: Draft; section: Section; autosave: Autosave }) {
   if (section.holds === 'permission')
-    return <p>{draft.permission ? `Signed by ${draft.permission.fullName}.` : 'Not signed yet.'}</p>
+    return (
+      <p>
+        {draft.permission
+          ? say('Signed by {{fullName}}.', { fullName: draft.permission.fullName })
+          : say('Not signed yet.')}
+      </p>
+    )
   if (section.holds === 'equality')
     return <p className="text-ink-2">{say('Voluntary, and not part of what is sent.')}</p>
   if (section.holds === 'vouching')
@@ -84,7 +92,7 @@ function Summary({ draft, section, autosave }: { draft: Draft; section: Section;
         ? 'credential' in details
         : details.kind === section.holds || (section.holds === 'work' && details.kind === 'residence'),
     )
-    if (claims.length === 0) return <p className="text-ink-2">Nothing given.</p>
+    if (claims.length === 0) return <p className="text-ink-2">{say('Nothing given.')}</p>
     return (
       <ul className="divide-y divide-line">
         {claims.map((claim) => (
@@ -92,11 +100,15 @@ function Summary({ draft, section, autosave }: { draft: Draft; section: Section;
             <span className="font-semibold">{claim.label}</span>
             <span className="block text-[0.93em] text-ink-2">
               {'from' in claim.details
-                ? `${writeWhen(claim.details.from)} to ${claim.details.to === 'present' ? 'now' : writeWhen(claim.details.to)}`
+                ? say('{{from}} to {{to}}', {
+                    from: writeWhen(claim.details.from),
+                    to: claim.details.to === 'present' ? say('now') : writeWhen(claim.details.to),
+                  })
                 : 'number' in claim.details
                   ? claim.details.number
                   : ''}
-              {claim.documents.length > 0 && `, with ${claim.documents.map(({ fileName }) => fileName).join(', ')}`}
+              {claim.documents.length > 0 &&
+                say(', with {{fileName}}', { fileName: claim.documents.map(({ fileName }) => fileName).join(', ') })}
             </span>
           </li>
         ))}
@@ -108,7 +120,8 @@ function Summary({ draft, section, autosave }: { draft: Draft; section: Section;
       {section.questions
         .filter((question) => isAsked(question, autosave.facts))
         .map((question) => {
-          const { key, label } = question
+          const { key } = question
+          const label = say(question.label)
           const answer = autosave.answer(key)
           const because = autosave.text(becauseKey(key))
           const papers = draft.claims.flatMap(({ details, documents }) =>

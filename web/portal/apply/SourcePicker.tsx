@@ -1,6 +1,7 @@
 import { Command } from 'cmdk'
 import { useEffect, useId, useState } from 'react'
 import type { SourceLine } from '#contract/sources'
+import { say } from '#core/words/say'
 import { api } from '../../api'
 
 type Chosen = { sourceId: string | null; sourceName: string }
@@ -50,7 +51,7 @@ export function SourcePicker({ label, kinds, country, value, onChange, error }: 
           onKeyDown={(event) => event.key === 'Escape' && setOpen(false)}
           aria-invalid={Boolean(error)}
           className={`w-full rounded-sheet border bg-sheet px-2.5 py-1.5 ${error ? 'border-contradicted' : 'border-line-strong'}`}
-          placeholder="Any name it goes by"
+          placeholder={say('Any name it goes by')}
           autoComplete="off"
         />
         <Command.List
@@ -70,7 +71,7 @@ export function SourcePicker({ label, kinds, country, value, onChange, error }: 
               <span className="font-semibold">{source.name}</span>
               <span className="block text-[0.88em] text-ink-2">
                 {source.town}, {source.country}
-                {source.aliases.length > 0 && ` · also ${source.aliases.join(', ')}`}
+                {source.aliases.length > 0 && say(' · also {{aliases}}', { aliases: source.aliases.join(', ') })}
               </span>
             </Command.Item>
           ))}
@@ -79,13 +80,13 @@ export function SourcePicker({ label, kinds, country, value, onChange, error }: 
             onSelect={() => choose({ sourceId: null, sourceName: text.trim() })}
             className="cursor-pointer rounded-[4px] px-2 py-1.5 data-[selected=true]:bg-confirmed-wash"
           >
-            “{text.trim()}” is not in the list: go on with this name
+            {say('“{{trim}}” is not in the list: go on with this name', { trim: text.trim() })}
           </Command.Item>
         </Command.List>
       </Command>
       {!open && value.sourceName && !value.sourceId && (
         <p className="mt-1 text-[0.87em] text-ink-2">
-          Not in our directory yet. Go on; we look it up before anyone writes to them.
+          {say('Not in our directory yet. Go on; we look it up before anyone writes to them.')}
         </p>
       )}
       {error && (

@@ -74,14 +74,18 @@ export function WorkSection({ draft }: { draft: Draft }) {
         />
         {coverage.possibleGaps.length > 0 && (
           <p className="mt-2 text-[0.93em] text-ink-2">
-            Lightly hatched: days that may be missing, since only months or years were given. Give days if you know
-            them.
+            {say(
+              'Lightly hatched: days that may be missing, since only months or years were given. Give days if you know them.',
+            )}
           </p>
         )}
         {[...coverage.certainOverlaps].slice(0, 3).map(({ between, days, from }) => (
           <p key={`${between}-${from}`} className="mt-1 text-[0.93em] text-ink-2">
-            {labelOf(draft.claims, between[0])} and {labelOf(draft.claims, between[1])} overlap by {writeDays(days)}.
-            That is fine if you did both.
+            {say('{{one}} and {{other}} overlap by {{days}}. That is fine if you did both.', {
+              one: labelOf(draft.claims, between[0]),
+              other: labelOf(draft.claims, between[1]),
+              days: writeDays(days),
+            })}
           </p>
         ))}
       </Sheet>
@@ -90,7 +94,7 @@ export function WorkSection({ draft }: { draft: Draft }) {
       ) : (
         <p>
           <Button kind={jobs.length === 0 ? 'main' : 'plain'} onClick={addNext}>
-            {jobs.length === 0 ? 'Add what you do now' : 'Add another entry'}
+            {jobs.length === 0 ? say('Add what you do now') : say('Add another entry')}
           </Button>
         </p>
       )}
@@ -134,31 +138,31 @@ function WorkFace({ claim, onChange }: { claim: Claim; onChange: () => void }) {
   if (claim.details.kind !== 'work') return null
   const { from, to, position, activity, mayAsk, fullTimeShare, confirmBy } = claim.details
   const asking = {
-    now: 'We may write to them.',
-    'after an offer': 'We may write to them after an offer.',
-    never: 'We do not write to them.',
+    now: say('We may write to them.'),
+    'after an offer': say('We may write to them after an offer.'),
+    never: say('We do not write to them.'),
   }[mayAsk]
   const employed = activity === 'employment' || activity === 'self-employment'
   return (
     <Sheet>
       <div className="grid gap-x-5 gap-y-1 sm:grid-cols-[170px_1fr_auto]">
-        <p>
-          {writeWhen(from)} to {to === 'present' ? 'now' : writeWhen(to)}
-        </p>
+        <p>{say('{{from}} to {{to}}', { from: writeWhen(from), to: to === 'present' ? say('now') : writeWhen(to) })}</p>
         <div>
           <h2 className="font-sans font-semibold">{claim.label}</h2>
           <p className="text-[0.95em] text-ink-2">
             {employed
-              ? `${position}, ${fullTimeShare === 100 ? 'full time' : `${fullTimeShare} %`}. ${activity === 'employment' ? asking : ''}`
-              : activity.replace(/^./, (letter) => letter.toUpperCase())}
+              ? `${position}, ${fullTimeShare === 100 ? say('full time') : `${fullTimeShare} %`}. ${activity === 'employment' ? asking : ''}`
+              : say(activity).replace(/^./, (letter) => letter.toUpperCase())}
           </p>
-          {confirmBy && <p className="text-[0.95em] text-ink-2">Can confirm it: {confirmBy}</p>}
+          {confirmBy && (
+            <p className="text-[0.95em] text-ink-2">{say('Can confirm it: {{confirmBy}}', { confirmBy })}</p>
+          )}
         </div>
         <ClaimActions claim={claim} onChange={onChange} />
       </div>
       {activity === 'employment' && (
         <div className="mt-2 sm:pl-[190px]">
-          <Documents claim={claim} prompt="Add a work certificate" />
+          <Documents claim={claim} prompt={say('Add a work certificate')} />
         </div>
       )}
     </Sheet>
@@ -167,7 +171,7 @@ function WorkFace({ claim, onChange }: { claim: Claim; onChange: () => void }) {
 
 const activityOptions = activities.map((value) => ({
   value,
-  label: value.replace(/^./, (letter) => letter.toUpperCase()),
+  label: say(value).replace(/^./, (letter) => letter.toUpperCase()),
 }))
 
 function WorkEditor({
@@ -200,13 +204,13 @@ function WorkEditor({
         }}
       >
         <SelectField
-          label="What were you doing?"
+          label={say('What were you doing?')}
           options={activityOptions}
           value={details.activity}
           onChange={(event) => set('activity', event.target.value as Work['activity'])}
         />
         <TextField
-          label={employed ? 'Position' : 'In a few words'}
+          label={employed ? say('Position') : say('In a few words')}
           value={details.position}
           onChange={(event) => set('position', event.target.value)}
           error={fault('position')}
@@ -214,7 +218,7 @@ function WorkEditor({
         {employed && (
           <div className="sm:col-span-2">
             <SourcePicker
-              label="Employer"
+              label={say('Employer')}
               kinds="employer"
               value={details}
               onChange={(source) => setDetails((before) => ({ ...before, ...source }))}
@@ -223,23 +227,23 @@ function WorkEditor({
           </div>
         )}
         <DateField
-          label="First day"
+          label={say('First day')}
           value={details.from}
           onChange={(value) => set('from', value)}
           error={fault('from')}
-          help="“2021”, “Aug 2021” or “1 Aug 2021” will do."
+          help={say('“2021”, “Aug 2021” or “1 Aug 2021” will do.')}
         />
         <DateField
-          label="Last day"
+          label={say('Last day')}
           value={details.to}
           onChange={(value) => set('to', value)}
           error={fault('to')}
-          blanks={[{ value: 'present', label: 'I still do this' }]}
+          blanks={[{ value: 'present', label: say('I still do this') }]}
         />
         {employed && (
           <>
             <TextField
-              label="Share of full time, per cent"
+              label={say('Share of full time, per cent')}
               type="number"
               min={1}
               max={100}
@@ -248,17 +252,17 @@ function WorkEditor({
               error={fault('fullTimeShare')}
             />
             <TextField
-              label="Who there can confirm it?"
+              label={say('Who there can confirm it?')}
               optional
-              help="A person or an office, with a mail address if you know one."
+              help={say('A person or an office, with a mail address if you know one.')}
               value={details.confirmBy}
               onChange={(event) => set('confirmBy', event.target.value)}
               error={fault('confirmBy')}
             />
             <TextField
-              label="Kind of work"
+              label={say('Kind of work')}
               optional
-              help="One or two words, such as electrical or track."
+              help={say('One or two words, such as electrical or track.')}
               value={details.tags.join(', ')}
               onChange={(event) =>
                 set(
@@ -273,14 +277,14 @@ function WorkEditor({
             />
             <div className="sm:col-span-2">
               <Choice
-                label="May we ask them about you?"
+                label={say('May we ask them about you?')}
                 name="mayAsk"
                 value={details.mayAsk}
                 onChange={(value) => set('mayAsk', value as Work['mayAsk'])}
                 options={[
-                  { value: 'now', label: 'Now' },
-                  { value: 'after an offer', label: 'After an offer' },
-                  { value: 'never', label: 'Not at all' },
+                  { value: 'now', label: say('Now') },
+                  { value: 'after an offer', label: say('After an offer') },
+                  { value: 'never', label: say('Not at all') },
                 ]}
               />
             </div>
@@ -288,7 +292,7 @@ function WorkEditor({
         )}
         {!employed && (
           <TextField
-            label="Who could confirm it?"
+            label={say('Who could confirm it?')}
             optional
             value={details.confirmBy}
             onChange={(event) => set('confirmBy', event.target.value)}
@@ -299,10 +303,10 @@ function WorkEditor({
           <ProblemNote problem={problem} />
           <div className="mt-1 flex gap-3">
             <Button kind="main" type="submit" busy={busy}>
-              {claim ? 'Save' : 'Add to my history'}
+              {claim ? say('Save') : say('Add to my history')}
             </Button>
             <Button kind="quiet" onClick={giveUp}>
-              Cancel
+              {say('Cancel')}
             </Button>
           </div>
         </div>

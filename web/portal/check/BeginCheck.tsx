@@ -1,4 +1,5 @@
 import { useNavigate, useParams } from 'react-router'
+import { say } from '#core/words/say'
 import { api } from '../../api'
 import { Button } from '../../ui/Button'
 import { ProblemNote } from '../../ui/ProblemNote'
@@ -25,16 +26,24 @@ export function BeginCheck() {
       <h1 className="mb-3 text-[2em]">{data.title}</h1>
       <Sheet>
         <ul className="list-disc space-y-1 pl-5">
-          <li>{data.questions} questions, one right answer each.</li>
-          <li>{data.minutes} minutes from the moment you begin. The clock runs on, even if you close the page.</li>
-          <li>Every answer is saved as you give it. After a lost connection you come back to where you were.</li>
-          <li>{data.passPercent} % are needed to pass. You see your mark at once.</li>
-          <li>It covers: {data.topics.join(', ').toLowerCase()}.</li>
+          <li>{say('{{questions}} questions, one right answer each.', { questions: data.questions })}</li>
+          <li>
+            {say('{{minutes}} minutes from the moment you begin. The clock runs on, even if you close the page.', {
+              minutes: data.minutes,
+            })}
+          </li>
+          <li>
+            {say('Every answer is saved as you give it. After a lost connection you come back to where you were.')}
+          </li>
+          <li>
+            {say('{{passPercent}} % are needed to pass. You see your mark at once.', { passPercent: data.passPercent })}
+          </li>
+          <li>{say('It covers: {{toLowerCase}}.', { toLowerCase: data.topics.join(', ').toLowerCase() })}</li>
         </ul>
         <div className="mt-4">
           <ProblemNote problem={problem} />
           <Button kind="main" busy={busy} onClick={() => void begin()}>
-            {data.sitting ? 'Go on where you were' : 'Begin now'}
+            {data.sitting ? say('Go on where you were') : say('Begin now')}
           </Button>
         </div>
       </Sheet>

@@ -2,6 +2,7 @@ import { useEffect, useState } from 'react'
 import { Link, useParams } from 'react-router'
 import type { Reply } from '#contract/endpoint'
 import type { readSitting } from '#contract/skills'
+import { say } from '#core/words/say'
 import { api } from '../../api'
 import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Field'
@@ -48,19 +49,22 @@ function Sheets({ sitting }: { sitting: Sitting }) {
         <p
           role="timer"
           className={`font-mono text-[1.1em] ${left < 120 ? 'text-contradicted' : ''}`}
-          aria-label={`${Math.ceil(left / 60)} minutes left`}
+          aria-label={say('{{left}} minutes left', { left: Math.ceil(left / 60) })}
         >
           {Math.floor(left / 60)}:{String(left % 60).padStart(2, '0')}
         </p>
       </div>
-      <nav aria-label="Questions" className="mb-3 flex flex-wrap gap-1.5">
+      <nav aria-label={say('Questions')} className="mb-3 flex flex-wrap gap-1.5">
         {sitting.questions.map(({ id }, index) => (
           <button
             key={id}
             type="button"
             onClick={() => setAt(index)}
             aria-current={index === at ? 'step' : undefined}
-            aria-label={`Question ${index + 1}, ${given[id]?.length ? 'answered' : 'open'}`}
+            aria-label={say('Question {{index}}, {{open}}', {
+              index: index + 1,
+              open: given[id]?.length ? say('answered') : say('open'),
+            })}
             className={`min-w-9 rounded-sheet border px-2 py-1 font-mono ${index === at ? 'border-ink font-semibold' : 'border-line-strong'} ${given[id]?.length ? 'bg-confirmed-wash' : 'bg-sheet'}`}
           >
             {index + 1}
@@ -83,20 +87,20 @@ function Sheets({ sitting }: { sitting: Sitting }) {
       </Sheet>
       <div className="mt-4 flex flex-wrap items-center gap-3">
         <Button disabled={at === 0} onClick={() => setAt(at - 1)}>
-          Back
+          {say('Back')}
         </Button>
         <Button
           kind={at < sitting.questions.length - 1 ? 'main' : 'plain'}
           disabled={at === sitting.questions.length - 1}
           onClick={() => setAt(at + 1)}
         >
-          Next question
+          {say('Next question')}
         </Button>
         <span className="ml-auto text-ink-2">
-          {answered} of {sitting.questions.length} answered
+          {say('{{answered}} of {{count}} answered', { answered, count: sitting.questions.length })}
         </span>
         <Button kind={answered === sitting.questions.length ? 'main' : 'plain'} busy={handing.busy} onClick={handIn}>
-          Hand in
+          {say('Hand in')}
         </Button>
       </div>
       <div className="mt-3">
@@ -123,15 +127,21 @@ function Result({ sitting, result }: { sitting: Sitting; result: NonNullable<Sit
       <Sheet>
         <p className="text-[1.2em]">
           <strong>
-            {result.right} of {result.of} right, {result.percent} %.
+            {say('{{right}} of {{of}} right, {{percent}} %.', {
+              right: result.right,
+              of: result.of,
+              percent: result.percent,
+            })}
           </strong>{' '}
           {result.passed
-            ? 'You have passed.'
-            : `${result.passPercent} % were needed. Somebody will be in touch about what follows.`}
+            ? say('You have passed.')
+            : say('{{passPercent}} % were needed. Somebody will be in touch about what follows.', {
+                passPercent: result.passPercent,
+              })}
         </p>
         <p className="mt-4">
           <Link to={`/applications/${sitting.applicationId}`} className="font-semibold text-confirmed">
-            Back to where your application stands
+            {say('Back to where your application stands')}
           </Link>
         </p>
       </Sheet>

@@ -1,5 +1,6 @@
 import type { Claim } from '#contract/claims'
 import { writeWhen } from '#core/dates/write'
+import { say } from '#core/words/say'
 import { Button } from '../../ui/Button'
 import { DateField } from '../../ui/DateField'
 import { TextField } from '../../ui/Field'
@@ -32,23 +33,25 @@ export function RenewalForm({ claim }: { claim: Claim }) {
       }}
     >
       <p className="sm:col-span-3">
-        You gave number <span className="font-mono">{details.number}</span>, valid through {writeWhen(details.through)}.
-        Give what stands on the renewal, then add its document.
+        {say(
+          'You gave number {{number}}, valid through {{day}}. Give what stands on the renewal, then add its document.',
+          { number: details.number, day: writeWhen(details.through) },
+        )}
       </p>
       <TextField
-        label="Number on the renewal"
+        label={say('Number on the renewal')}
         value={given.number}
         onChange={(event) => set('number')(event.target.value)}
         error={faultAt(renewal.problem, 'number')}
       />
       <DateField
-        label="Issued"
+        label={say('Issued')}
         value={given.issued}
         onChange={set('issued')}
         error={faultAt(renewal.problem, 'issued')}
       />
       <DateField
-        label="Valid through"
+        label={say('Valid through')}
         value={given.through}
         onChange={set('through')}
         error={faultAt(renewal.problem, 'through')}
@@ -61,7 +64,7 @@ export function RenewalForm({ claim }: { claim: Claim }) {
           busy={renewal.busy}
           disabled={!given.number || !given.issued || !given.through}
         >
-          Save the renewal
+          {say('Save the renewal')}
         </Button>
       </div>
     </form>

@@ -34,10 +34,10 @@ export function StatusPage() {
         <p className="text-ink-2">
           {status.reference ? (
             <>
-              Reference <span className="font-mono text-ink">{status.reference}</span>
+              {say('Reference')} <span className="font-mono text-ink">{status.reference}</span>
             </>
           ) : (
-            'Not sent yet'
+            say('Not sent yet')
           )}
         </p>
         <h1 className="text-[2.1em]">{status.title}</h1>
@@ -49,14 +49,20 @@ export function StatusPage() {
         </p>
         {status.likely && (
           <p className="mt-2 text-ink-2">
-            Likely ready to start on <strong className="text-ink">{writeWhen(status.likely.likely)}</strong>, between{' '}
-            {writeWhen(status.likely.early)} and {writeWhen(status.likely.late)}. The first day of this post is{' '}
-            {writeWhen(status.targetStart)}.
+            {say(
+              'Likely ready to start on {{likely}}, between {{early}} and {{late}}. The first day of this post is {{start}}.',
+              {
+                likely: writeWhen(status.likely.likely),
+                early: writeWhen(status.likely.early),
+                late: writeWhen(status.likely.late),
+                start: writeWhen(status.targetStart),
+              },
+            )}
           </p>
         )}
         {status.toDo.length > 0 && (
           <section className="mt-6">
-            <h2 className="mb-2 text-[1.4em]">What to do next</h2>
+            <h2 className="mb-2 text-[1.4em]">{say('What to do next')}</h2>
             <div className="grid gap-3">
               {status.toDo.map((item) => (
                 <ToDo key={item.key} item={item} status={status} />
@@ -66,33 +72,39 @@ export function StatusPage() {
         )}
         {status.withOthers.length > 0 && (
           <section className="mt-7">
-            <h2 className="mb-2 text-[1.4em]">What others are doing</h2>
-            <Lines rows={status.withOthers.map(({ title, why, who }) => ({ title, why, aside: `with ${who}` }))} />
+            <h2 className="mb-2 text-[1.4em]">{say('What others are doing')}</h2>
+            <Lines
+              rows={status.withOthers.map(({ title, why, who }) => ({
+                title,
+                why,
+                aside: say('with {{who}}', { who }),
+              }))}
+            />
           </section>
         )}
         {status.done.length > 0 && (
           <section className="mt-7">
-            <h2 className="mb-2 text-[1.4em]">Done</h2>
+            <h2 className="mb-2 text-[1.4em]">{say('Done')}</h2>
             <Lines rows={status.done.map(({ title, why }) => ({ title, why }))} />
           </section>
         )}
       </div>
       <aside className="grid content-start gap-5">
         <Sheet>
-          <h2 className="mb-2 text-[1.2em]">The way to the first day</h2>
+          <h2 className="mb-2 text-[1.2em]">{say('The way to the first day')}</h2>
           <ol className="grid gap-2">
             {status.gates.map(({ gate, name, state, passedAt }) => (
               <li key={gate} className="flex justify-between gap-3">
                 <span className={state === 'later' ? 'text-ink-3' : 'font-semibold'}>{name}</span>
                 <span className="text-[0.93em] text-ink-2">
-                  {passedAt ? writeDayOf(passedAt) : state === 'next' ? 'next' : ''}
+                  {passedAt ? writeDayOf(passedAt) : state === 'next' ? say('next') : ''}
                 </span>
               </li>
             ))}
           </ol>
         </Sheet>
         <Sheet>
-          <h2 className="mb-2 text-[1.2em]">What happened</h2>
+          <h2 className="mb-2 text-[1.2em]">{say('What happened')}</h2>
           <ol className="grid gap-2">
             {status.happenings.slice(0, all ? undefined : shownAtFirst).map(({ at, text }) => (
               <li key={`${at}${text}`} className="grid grid-cols-[58px_1fr] gap-2 text-[0.93em]">
@@ -103,7 +115,7 @@ export function StatusPage() {
           </ol>
           {!all && status.happenings.length > shownAtFirst && (
             <button type="button" onClick={() => setAll(true)} className="mt-2 font-semibold text-confirmed">
-              {`Show the ${status.happenings.length - shownAtFirst} before that`}
+              {say('Show the {{count}} before that', { count: status.happenings.length - shownAtFirst })}
             </button>
           )}
         </Sheet>
@@ -122,17 +134,21 @@ function ToDo({ item, status }: { item: Status['toDo'][number]; status: Status }
     <Sheet>
       <h3 className="font-semibold text-[1.07em]">{item.title}</h3>
       <p className="mb-2 text-ink-2">{item.why}</p>
-      {item.act === 'finish' && <Go to={`/apply/${status.id}`}>Go on with the application</Go>}
+      {item.act === 'finish' && <Go to={`/apply/${status.id}`}>{say('Go on with the application')}</Go>}
       {item.act === 'pay' && (
         <p>
-          Pay it by transfer and give <strong className="font-mono">{status.reference}</strong> as the reference. It is
-          marked here as received when it has arrived.
+          {say(
+            'Pay it by transfer and give {{reference}} as the reference. It is marked here as received when it has arrived.',
+            { reference: status.reference ?? '' },
+          )}
         </p>
       )}
-      {item.act === 'sign' && <Go to={`/apply/${status.id}/permission`}>Read and sign it</Go>}
-      {item.act === 'explain' && <Go to={`/apply/${status.id}/work`}>Complete your history</Go>}
+      {item.act === 'sign' && <Go to={`/apply/${status.id}/permission`}>{say('Read and sign it')}</Go>}
+      {item.act === 'explain' && <Go to={`/apply/${status.id}/work`}>{say('Complete your history')}</Go>}
       {item.act === 'sit check' && (
-        <Go to={`/applications/${status.id}/checks/${item.target}`}>{`Sit the check, ${item.minutes} minutes`}</Go>
+        <Go to={`/applications/${status.id}/checks/${item.target}`}>
+          {say('Sit the check, {{minutes}} minutes', { minutes: item.minutes ?? 0 })}
+        </Go>
       )}
       {item.act === 'answer offer' && status.offer && (
         <OfferCard id={status.id} title={status.title} offer={status.offer} />
@@ -147,11 +163,13 @@ function ToDo({ item, status }: { item: Status['toDo'][number]; status: Status }
           <Documents
             claim={claim}
             prompt={
-              claim.documents.some(({ state }) => state === 'sent back') ? 'Add a better copy' : 'Add the document'
+              claim.documents.some(({ state }) => state === 'sent back')
+                ? say('Add a better copy')
+                : say('Add the document')
             }
           />
         ) : (
-          <Go to={`/apply/${status.id}/papers`}>Add it to your papers</Go>
+          <Go to={`/apply/${status.id}/papers`}>{say('Add it to your papers')}</Go>
         ))}
     </Sheet>
   )
@@ -188,28 +206,31 @@ function Keep({ status }: { status: Status }) {
     <div className="grid gap-1.5 text-[0.93em]">
       <p>
         <a href={`/api/my/applications/${status.id}/application.pdf`} className="font-semibold text-confirmed">
-          Keep all you sent, as a PDF
+          {say('Keep all you sent, as a PDF')}
         </a>
       </p>
       {permission && (
         <>
           <p>
             <a href={`/api/my/applications/${status.id}/permission.pdf`} className="font-semibold text-confirmed">
-              Keep the permission to check
+              {say('Keep the permission to check')}
             </a>
           </p>
           <details className="text-ink-2">
-            <summary className="cursor-pointer">Withdraw the permission to check</summary>
+            <summary className="cursor-pointer">{say('Withdraw the permission to check')}</summary>
             <p className="my-2">
               {open === 0
-                ? 'Nobody is being asked at the moment. '
-                : `${open === 1 ? 'One question is' : `${open} questions are`} open with those we have asked; ${open === 1 ? 'it is' : 'they are'} called off. `}
-              Nothing more will be asked, so what is not confirmed yet stays open and the next gate stays shut. What was
-              checked stays on record. You can sign again.
+                ? say('Nobody is being asked at the moment.')
+                : say('{{count}} questions are open with those we have asked; they are called off.', {
+                    count: open,
+                  })}{' '}
+              {say(
+                'Nothing more will be asked, so what is not confirmed yet stays open and the next gate stays shut. What was checked stays on record. You can sign again.',
+              )}
             </p>
             <ProblemNote problem={problem} />
             <Button kind="grave" busy={busy} onClick={() => void act({ params: { id: status.id } })}>
-              Withdraw the permission
+              {say('Withdraw the permission')}
             </Button>
           </details>
         </>
@@ -223,13 +244,14 @@ function Withdraw({ status }: { status: Status }) {
   if (!['sent', 'shortlisted', 'offered'].includes(status.stage)) return null
   return (
     <details className="text-[0.93em] text-ink-2">
-      <summary className="cursor-pointer">Withdraw this application</summary>
+      <summary className="cursor-pointer">{say('Withdraw this application')}</summary>
       <p className="my-2">
-        Nobody will be asked anything more about you for it, and it cannot be taken up again. What was checked stays on
-        record.
+        {say(
+          'Nobody will be asked anything more about you for it, and it cannot be taken up again. What was checked stays on record.',
+        )}
       </p>
       <Button kind="grave" busy={busy} onClick={() => void act({ params: { id: status.id } })}>
-        Withdraw
+        {say('Withdraw')}
       </Button>
       <ProblemNote problem={problem} />
     </details>

@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import type { Status } from '#contract/applications'
+import { say } from '#core/words/say'
 import { Button } from '../../ui/Button'
 import { ProblemNote } from '../../ui/ProblemNote'
 import { useAct } from '../../useAct'
@@ -8,7 +9,7 @@ import { useAct } from '../../useAct'
 export function TaskCard({ id, task, ready }: { id: string; task: Status['tasks'][number]; ready: boolean }) {
   const { act, busy, problem } = useAct('doOnboardingTask')
   const [read, setRead] = useState(false)
-  if (!ready) return <p className="text-ink-2">This opens once you have accepted the offer.</p>
+  if (!ready) return <p className="text-ink-2">{say('This opens once you have accepted the offer.')}</p>
   return (
     <div>
       <h4 className="font-title text-[1.15em]">{task.title}</h4>
@@ -30,7 +31,7 @@ export function TaskCard({ id, task, ready }: { id: string; task: Status['tasks'
           checked={read}
           onChange={(event) => setRead(event.target.checked)}
         />
-        I have read and understood it.
+        {say('I have read and understood it.')}
       </label>
       <ProblemNote problem={problem} />
       <Button
@@ -39,7 +40,7 @@ export function TaskCard({ id, task, ready }: { id: string; task: Status['tasks'
         disabled={!read}
         onClick={() => void act({ params: { id, task: task.key }, body: { acknowledged: true } })}
       >
-        Acknowledge
+        {say('Acknowledge')}
       </Button>
     </div>
   )

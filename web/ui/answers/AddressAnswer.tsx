@@ -1,4 +1,5 @@
 import type { Parts } from '#core/form/answer'
+import { say } from '#core/words/say'
 import { api } from '../../api'
 import { SelectField, TextField } from '../Field'
 import type { AnswerProps } from './answerProps'
@@ -21,22 +22,22 @@ export function AddressAnswer({ question, value, onChange, error }: Props) {
       <legend className="mb-1.5 font-semibold text-[0.93em]">{question.label}</legend>
       <div className="grid gap-3 sm:grid-cols-2">
         <SelectField
-          label="Country"
+          label={say('Country')}
           options={countries}
-          empty="Choose"
+          empty={say('Choose')}
           value={value.country ?? ''}
           onChange={set('country')}
           autoComplete="country-name"
         />
         <TextField
-          label="Postcode"
+          label={say('Postcode')}
           value={value.postcode ?? ''}
           onChange={set('postcode')}
           autoComplete="postal-code"
         />
         {proposals.length > 0 && (
           <p className="flex flex-wrap items-baseline gap-2 text-[0.93em] sm:col-span-2">
-            {places.length === 1 ? 'That is' : 'That is one of'}
+            {places.length === 1 ? say('That is') : say('That is one of')}
             {proposals.map(({ town, region }) => (
               <button
                 key={town + region}
@@ -49,9 +50,9 @@ export function AddressAnswer({ question, value, onChange, error }: Props) {
             ))}
           </p>
         )}
-        <TextField label="Town" value={value.town ?? ''} onChange={set('town')} autoComplete="address-level2" />
+        <TextField label={say('Town')} value={value.town ?? ''} onChange={set('town')} autoComplete="address-level2" />
         <TextField
-          label="Region"
+          label={say('Region')}
           optional
           value={value.region ?? ''}
           onChange={set('region')}
@@ -59,7 +60,7 @@ export function AddressAnswer({ question, value, onChange, error }: Props) {
         />
         <div className="sm:col-span-2">
           <TextField
-            label="Street and number"
+            label={say('Street and number')}
             value={value.street ?? ''}
             onChange={set('street')}
             autoComplete="street-address"
@@ -79,13 +80,13 @@ export function CountryAndRegion({ question, value, onChange, error }: Props) {
       <legend className="mb-1.5 font-semibold text-[0.93em]">{question.label}</legend>
       <div className="grid gap-3 sm:grid-cols-2">
         <SelectField
-          label="Country"
+          label={say('Country')}
           options={countries}
-          empty="Choose"
+          empty={say('Choose')}
           value={value.country ?? ''}
           onChange={set('country')}
         />
-        <TextField label="Region" optional value={value.region ?? ''} onChange={set('region')} />
+        <TextField label={say('Region')} optional value={value.region ?? ''} onChange={set('region')} />
       </div>
       <Help question={question} error={error} />
     </fieldset>

@@ -1,5 +1,7 @@
 import { type AnswerValue, isBlank, type Parts } from '#core/form/answer'
+import type { Question } from '#core/form/form'
 import { masked } from '#core/words/form'
+import { say } from '#core/words/say'
 import { DateField } from '../DateField'
 import { CheckList, Choice, LongField, SelectField, TextField } from '../Field'
 import { AddressAnswer, CountryAndRegion } from './AddressAnswer'
@@ -11,16 +13,28 @@ import { RecordsAnswer } from './RecordsAnswer'
 
 /** The place to answer one question, by its kind; with the honest blanks it allows beneath. */
 export function AnswerField(props: AnswerProps) {
-  const { question, value, onChange } = props
+  const { value, onChange } = props
+  const question = spokenQuestion(props.question)
   const blank = isBlank(value) ? value : undefined
   return (
     <div>
-      {!blank && <ByKind {...props} />}
+      {!blank && <ByKind {...props} question={question} />}
       {question.blanks && question.blanks.length > 0 && (
         <BlankChoice question={question} blank={blank} onChange={onChange} error={blank && props.error} />
       )}
     </div>
   )
+}
+
+/** A question in the language of the page; what can be chosen is shown in it and kept as it is. */
+function spokenQuestion(question: Question): Question {
+  const { label, help, unit, kind } = question
+  return {
+    ...question,
+    label: say(label),
+    ...(help ? { help: say(help) } : {}),
+    ...(unit && kind !== 'money' ? { unit: say(unit) } : {}),
+  }
 }
 
 const types = { text: 'text', mail: 'email', phone: 'tel', date: 'date' } as const
@@ -46,8 +60,8 @@ function ByKind(props: AnswerProps) {
           onChange={onChange}
           error={error}
           options={[
-            { value: 'yes', label: 'Yes' },
-            { value: 'no', label: 'No' },
+            { value: 'yes', label: say('Yes') },
+            { value: 'no', label: say('No') },
           ]}
         />
       )
@@ -59,7 +73,7 @@ function ByKind(props: AnswerProps) {
         <SelectField
           {...common}
           options={kind === 'country' ? countries : named(question.options)}
-          empty="Choose"
+          empty={say('Choose')}
           autoComplete={fill}
         />
       )
@@ -110,7 +124,13 @@ function ByKind(props: AnswerProps) {
         </label>
       )
     case 'identity number':
-      return <TextField {...common} autoComplete="off" help={text ? `Shown to others as ${masked(text)}.` : help} />
+      return (
+        <TextField
+          {...common}
+          autoComplete="off"
+          help={text ? say('Shown to others as {{text}}.', { text: masked(text) }) : help}
+        />
+      )
     case 'document':
       return null
     default:
@@ -118,7 +138,7 @@ function ByKind(props: AnswerProps) {
   }
 }
 
-const named = (options: readonly string[] = []) => options.map((option) => ({ value: option, label: option }))
+const named = (options: readonly string[] = []) => options.map((option) => ({ value: option, label: say(option) }))
 const partsOf = (value: AnswerValue): Parts =>
   typeof value === 'string' || Array.isArray(value) ? {} : (value as Parts)
 

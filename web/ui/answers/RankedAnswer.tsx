@@ -1,3 +1,4 @@
+import { say } from '#core/words/say'
 import { SortableList } from '../SortableList'
 import type { AnswerProps } from './answerProps'
 
@@ -15,7 +16,7 @@ export function RankedAnswer({
     <fieldset>
       <legend className="mb-1.5 font-semibold text-[0.93em]">{question.label}</legend>
       <p className="mb-2 text-[0.9em] text-ink-2">
-        {question.help ?? `Up to ${most}, the one you would like most first.`}
+        {question.help ?? say('Up to {{most}}, the one you would like most first.', { most })}
       </p>
       <SortableList
         items={value}
@@ -33,9 +34,9 @@ export function RankedAnswer({
               type="button"
               className="text-[0.9em] text-ink-2 underline"
               onClick={() => onChange(value.filter((other) => other !== item))}
-              aria-label={`Take out ${item}`}
+              aria-label={say('Take out {{item}}', { item })}
             >
-              Take out
+              {say('Take out')}
             </button>
           </div>
         )}
@@ -49,7 +50,7 @@ export function RankedAnswer({
                 className="w-full rounded-sheet border border-line-strong border-dashed px-3 py-1.5 text-left hover:border-ink-3"
                 onClick={() => onChange([...value, option])}
               >
-                Add {option} as number {value.length + 1}
+                {say('Add {{option}} as number {{count}}', { option, count: value.length + 1 })}
               </button>
             </li>
           ))}

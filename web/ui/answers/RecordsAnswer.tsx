@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react'
 import type { Parts } from '#core/form/answer'
+import { say } from '#core/words/say'
 import { Button } from '../Button'
 import type { AnswerProps } from './answerProps'
 
@@ -35,13 +36,13 @@ export function RecordsAnswer({
               className="mt-2 !px-0"
               onClick={() => onChange(value.filter((_other, at) => at !== index))}
             >
-              {`Take out number ${index + 1}`}
+              {say('Take out number {{index}}', { index: index + 1 })}
             </Button>
           </li>
         ))}
       </ol>
       <Button className="mt-2" onClick={() => onChange([...value, {}])}>
-        {value.length === 0 ? 'Add one' : 'Add another'}
+        {value.length === 0 ? say('Add one') : say('Add another')}
       </Button>
       {error && (
         <p role="alert" className="mt-1 font-semibold text-[0.9em] text-contradicted">
