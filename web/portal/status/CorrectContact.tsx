@@ -1,7 +1,9 @@
 import { useState } from 'react'
+import { useDispatch } from 'react-redux'
 import type { Status } from '#contract/applications'
 import type { Answers } from '#core/form/answer'
 import { say } from '#core/words/say'
+import { api } from '../../api'
 import { AnswerField } from '../../ui/answers/AnswerField'
 import { Button } from '../../ui/Button'
 import { faultAt, ProblemNote } from '../../ui/ProblemNote'
@@ -11,6 +13,7 @@ import { useAct } from '../../useAct'
 export function CorrectContact({ status }: { status: Status }) {
   const [changes, setChanges] = useState<Answers>()
   const { act, busy, problem, clear } = useAct('saveAnswers')
+  const dispatch = useDispatch()
   const { version, questions, answers } = status.contact
   if (!status.reference || status.stage === 'withdrawn' || questions.length === 0) return null
   const close = () => {
@@ -18,11 +21,11 @@ export function CorrectContact({ status }: { status: Status }) {
     setChanges(undefined)
   }
   const save = async (changed: Answers) => {
-    if (
-      Object.keys(changed).length === 0 ||
-      (await act({ params: { id: status.id }, body: { version, changes: changed } }))
-    )
-      close()
+    if (Object.keys(changed).length > 0) {
+      if (!(await act({ params: { id: status.id }, body: { version, changes: changed } }))) return
+      dispatch(api.util.invalidateTags(['status', 'draft']))
+    }
+    close()
   }
   if (!changes)
     return (
