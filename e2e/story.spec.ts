@@ -98,9 +98,13 @@ test('from an open vacancy to the first day', async ({ browser }) => {
     await expect(desk.getByRole('group', { name: /^Life chart: 3 entries, 3 papers, no gap/ })).toBeVisible()
     await choose(desk, 'MSc Electrical Engineering')
     await desk.keyboard.press('l')
-    await expect(desk.getByRole('dialog').getByRole('img', { name: /Degree.pdf, page 1 of 1/ })).toBeVisible()
+    await expect(
+      desk
+        .getByRole('dialog')
+        .getByRole('img', { name: /MSc Electrical Engineering, certificate, .*pdf, page 1 of 1/ }),
+    ).toBeVisible()
     await desk.getByRole('button', { name: 'Readable and right' }).click()
-    await expect(desk.getByRole('status').filter({ hasText: 'Seen: Degree.pdf.' }).first()).toBeVisible()
+    await expect(desk.getByRole('status').filter({ hasText: 'Seen: MSc Electrical Engineering' }).first()).toBeVisible()
     await choose(desk, 'First aid at work')
     await desk.keyboard.press('l')
     await desk.getByRole('button', { name: 'Send back' }).click()
@@ -119,6 +123,7 @@ test('from an open vacancy to the first day', async ({ browser }) => {
       mimeType: 'image/png',
       buffer: drawPhoto(paper('First aid at work', 'whole', 'FH-1')),
     })
+    await candidate.getByRole('button', { name: 'Send 1 page' }).click()
     await expect(candidate.getByText('The lower third is cut off. Please photograph the whole page.')).toHaveCount(1)
   })
 
@@ -169,7 +174,7 @@ test('from an open vacancy to the first day', async ({ browser }) => {
     ).toBeVisible()
     await desk.getByText('Everything that was done').click()
     for (const done of [
-      'Looked at Degree.pdf',
+      `Looked at MSc Electrical Engineering, certificate, ${me.name}.pdf`,
       'Asked Technische Hochschule Tannberg',
       'Answered about MSc',
       'Confirmed with a note',
@@ -206,7 +211,7 @@ test('from an open vacancy to the first day', async ({ browser }) => {
     await candidate.getByLabel('Valid through').fill(writeDay(start.add({ days: 900 })))
     await candidate.getByRole('button', { name: 'Save the renewal' }).click()
     await candidate.getByLabel(/Add the document: Work at height/).setInputFiles(await pdfFile('Renewal', 'HW-27-0001'))
-    await expect(candidate.getByText('nobody has looked at it yet').first()).toBeVisible()
+    await expect(candidate.getByText(/Work at height certificate: a document is in/)).toBeVisible()
     await reopen(desk)
     await choose(desk, 'Work at height')
     await expect(desk.getByText(/Version 2 of this paper/)).toBeVisible()
@@ -305,7 +310,7 @@ async function writeApplication(page: Page) {
   await page.getByLabel('Number of the certificate').fill('TB-2018-7785')
   await page.getByRole('button', { name: 'Add to my studies' }).click()
   await page
-    .getByLabel('Add the certificate: MSc Electrical Engineering')
+    .getByLabel('Add a PDF, photo or scan: MSc Electrical Engineering')
     .setInputFiles(await pdfFile('Degree', 'TB-2016-7785'))
   await expect(page.getByText('arrived, not looked at yet')).toBeVisible()
   await page.getByRole('link', { name: 'Next: Work' }).click()
@@ -359,7 +364,7 @@ async function addPapers(page: Page, start: Temporal.PlainDate) {
     await page.getByLabel('Valid through').fill(writeDay(through))
     await page.getByRole('button', { name: 'Add to my papers' }).click()
     await page.getByLabel(new RegExp(`: ${kind}$`)).setInputFiles(await pdfFile(kind, number))
-    await expect(page.getByRole('link', { name: `${kind}.pdf` })).toBeVisible()
+    await expect(page.getByRole('link', { name: new RegExp(`^${kind}, .*pdf$`) })).toBeVisible()
   }
 }
 

@@ -43,7 +43,7 @@ export function Documents({
   const shown = claim.documents.filter(({ state }) => state !== 'replaced')
   return (
     <div>
-      <ul className="grid gap-1">
+      <ul className="mb-1.5 grid gap-1 empty:mb-0">
         {shown.map((document) => (
           <li
             key={document.id}
@@ -69,7 +69,7 @@ export function Documents({
               <button
                 type="button"
                 onClick={() => void removal.act({ params: { id: document.id } })}
-                className="text-[0.9em] text-ink-2 underline"
+                className="min-h-7 text-[0.9em] text-ink-2 underline"
                 aria-label={say('Take back {{name}}', { name: document.fileName })}
               >
                 {say('Take back')}
