@@ -2,25 +2,19 @@ import { mkdtempSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { createCanvas } from '@napi-rs/canvas'
-import { chromium, type Page } from '@playwright/test'
+import type { Page } from '@playwright/test'
 import { demoPassword } from '#scenario/people'
+import { openBrowser, signIn } from '../scripts/browser'
 import type { Result } from './result'
 
 const applicant = { mail: 'felix.rautner@mail.example', vacancy: 'rescue-lead' }
 
 /** The candidate's side in a browser against a demo that is running: first load, a change of section, ten photographs. */
 export async function portalIn(address: string): Promise<Result[]> {
-  const browser = await chromium.launch({
-    executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-    args: ['--no-sandbox', '--disable-gpu'],
-  })
+  const browser = await openBrowser()
   const page = await browser.newPage({ baseURL: address, viewport: { width: 1280, height: 800 } })
   const load = await firstLoad(page)
-  await page.goto('/sign-in')
-  await page.getByLabel('Mail address').fill(applicant.mail)
-  await page.getByLabel('Password').fill(demoPassword)
-  await page.getByRole('button', { name: 'Sign in' }).click()
-  await page.waitForURL((url) => !url.pathname.startsWith('/sign-in'))
+  await signIn(page, address, applicant.mail, demoPassword)
   await page.goto(`/vacancies/${applicant.vacancy}`)
   await page
     .getByRole('button', { name: 'Apply' })

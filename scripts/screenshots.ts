@@ -2,6 +2,7 @@ import { mkdirSync } from 'node:fs'
 import { resolve } from 'node:path'
 import { parseArgs } from 'node:util'
 import type { Page } from '@playwright/test'
+import { drawPhoto } from '#scenario/papers'
 import { demoPassword } from '#scenario/people'
 import { openBrowser, signIn } from './browser'
 
@@ -23,7 +24,6 @@ type View = {
   as?: string
   width?: number
   height?: number
-  dark?: boolean
   go: (page: Page) => Promise<unknown>
 }
 
@@ -60,6 +60,16 @@ const openEnquiry = async (page: Page) => {
   }
 }
 
+const certificate = {
+  issuer: 'Berufsschule Steinach',
+  place: 'Steinach, AT',
+  heading: 'Apprenticeship certificate',
+  lines: ['awarded to', 'Felix Rautner', 'Metal Engineering'],
+  number: 'BS-2019-12',
+  signedBy: 'The head of the school',
+  on: '5 Jul 2019',
+}
+
 const views: View[] = [
   { name: 'vacancies', go: (page) => page.goto(address) },
   { name: 'vacancy', go: (page) => page.goto(`${address}/vacancies/cableway-electrical-supervisor`) },
@@ -87,11 +97,49 @@ const views: View[] = [
     go: async (page) => {
       await myApplication(page)
       await page.goto(page.url().replace(/[^/]+$/, 'work'))
+      await page.getByRole('button', { name: 'Deutsch' }).click()
+      await page.getByText('Werdegang').first().waitFor()
+    },
+  },
+  {
+    name: 'apply-pages',
+    as: 'felix.rautner@mail.example',
+    go: async (page) => {
+      await myApplication(page)
+      await page.goto(page.url().replace(/[^/]+$/, 'study'))
+      const photo = (cutOff: boolean) => ({
+        name: cutOff ? 'second page.png' : 'first page.png',
+        mimeType: 'image/png',
+        buffer: drawPhoto(certificate, { cutOff }),
+      })
+      await page
+        .locator('input[type=file]')
+        .first()
+        .setInputFiles([photo(false), photo(true)])
+      await page.getByRole('button', { name: 'Send 2 pages' }).waitFor()
+    },
+  },
+  {
+    name: 'apply-identity',
+    as: 'felix.rautner@mail.example',
+    go: async (page) => {
+      await page.goto(`${address}/vacancies/rescue-lead`)
+      await page
+        .getByRole('button', { name: 'Apply' })
+        .or(page.getByRole('link', { name: /^Go on/ }))
+        .click()
+      await page.waitForURL('**/apply/**')
+      await page.goto(page.url().replace(/[^/]+$/, 'identity'))
+      const choose = page.getByRole('button', { name: 'Go on with this' })
+      const hand = page.getByRole('button', { name: 'Hand it over to my phone' })
+      await choose.or(hand).waitFor()
+      if (await choose.isVisible()) await choose.click()
+      await hand.click()
+      await page.getByAltText('QR code that opens the camera on a phone').waitFor()
     },
   },
   { name: 'status', as: 'maelle.dreau-okafor@mail.example', go: myApplication },
   { name: 'reply', go: openEnquiry },
-  { name: 'reply-phone', width: 390, height: 844, go: openEnquiry },
   { name: 'desk-today', as: ines, go: (page) => find(page, 'today', 'Maëlle Dréau-Okafor') },
   { name: 'desk-verification', as: ines, go: (page) => find(page, 'verification', 'Tomasz Wierzbicki') },
   {
@@ -120,7 +168,6 @@ const views: View[] = [
       await page.locator('[data-claim="check-isolation"]').click()
     },
   },
-  { name: 'desk-dark', as: ines, dark: true, go: (page) => find(page, 'today', 'Maëlle Dréau-Okafor') },
   {
     name: 'vacancy-form',
     as: ines,
@@ -155,11 +202,12 @@ const views: View[] = [
 ]
 
 const browser = await openBrowser()
-for (const { name, as, go, width = 1280, height = 800, dark } of views) {
+for (const { name, as, go, width = 1280, height = 800 } of views) {
   if (values.only && !values.only.split(',').includes(name)) continue
   const context = await browser.newContext({
     viewport: { width, height },
-    colorScheme: dark ? 'dark' : 'light',
+    colorScheme: 'light',
+    locale: 'en-GB',
     reducedMotion: 'reduce',
   })
   const page = await context.newPage()
