@@ -38,6 +38,8 @@ export type Question = {
   when?: Condition
   /** What may be chosen: one of, several of, ranked choice. */
   options?: readonly string[]
+  /** What there is to know of a choice, by the choice; shown where it is made. */
+  about?: Readonly<Record<string, string>>
   /** How many may be ranked. */
   rankUpTo?: number
   /** Longest answer in characters. */

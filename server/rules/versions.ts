@@ -109,8 +109,11 @@ export async function namesFor(rules: Rules): Promise<Record<string, string>> {
 
 export const rankingKey = 'ranking.posts'
 
+/** A post of an intake, by the name it is ranked by, and what there is to know of it. */
+type Post = { name: string; about: string }
+
 /** The rules of a vacancy in an intake ask, before the permission, for the posts in the order one would like them. */
-export function withRanking(rules: Rules, posts: readonly string[], rankUpTo: number): Rules {
+export function withRanking(rules: Rules, posts: readonly Post[], rankUpTo: number): Rules {
   const section: Section = {
     key: 'ranking',
     title: 'Your order',
@@ -123,7 +126,8 @@ export function withRanking(rules: Rules, posts: readonly string[], rankUpTo: nu
         label: 'Posts in your order',
         kind: 'ranked choice',
         required: true,
-        options: posts,
+        options: posts.map(({ name }) => name),
+        about: Object.fromEntries(posts.map(({ name, about }) => [name, about])),
         rankUpTo: Math.min(rankUpTo, Math.max(1, posts.length)),
       },
     ],

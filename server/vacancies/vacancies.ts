@@ -3,6 +3,7 @@ import { v7 as uuid } from 'uuid'
 import type { Input } from '#contract/endpoint'
 import type { listVacancies as listContract } from '#contract/vacancies'
 import type { Rules } from '#core/rules/rules'
+import { say } from '#core/words/say'
 import type { Deps } from '../deps'
 import { notFound } from '../http/problems'
 import { addRulesVersion, publishedRules, withRanking } from '../rules/versions'
@@ -92,12 +93,20 @@ export async function rulesOfVacancy(
   if (!vacancy.intakeId || !ranking) return rules
   const intake = await Intake.findByPk(vacancy.intakeId, { rejectOnEmpty: true })
   const posts = await vacanciesIn(intake.id)
-  return withRanking(rules, posts.map(postName), intake.rankUpTo)
+  return withRanking(
+    rules,
+    posts.map((post) => ({ name: postName(post), about: aboutPost(post) })),
+    intake.rankUpTo,
+  )
 }
 
 /** The posts of an intake that can be ranked, in the order of their titles. */
 export const vacanciesIn = (intakeId: string): Promise<Vacancy[]> =>
   Vacancy.findAll({ where: { intakeId, state: { [Op.ne]: 'draft' } }, order: ['title', 'place', 'id'] })
+
+/** What there is to know of a post where it is ranked: what it is and how many are wanted. */
+const aboutPost = ({ summary, headcount, hours }: Vacancy) =>
+  `${summary} ${say('{{count}} places, {{hours}}.', { count: headcount, hours })}`.trim()
 
 export const postName = ({ title, place }: Vacancy) => (place ? `${title}, ${place}` : title)
 

@@ -1,3 +1,4 @@
+import type { Question } from '#core/form/form'
 import { say } from '#core/words/say'
 import { SortableList } from '../SortableList'
 import type { AnswerProps } from './answerProps'
@@ -29,7 +30,10 @@ export function RankedAnswer({
           <div className="flex items-center gap-2 rounded-sheet border border-line-strong bg-sheet px-2 py-1.5">
             {grip}
             <span className="font-mono text-ink-3">{index + 1}.</span>
-            <span className="flex-1 font-semibold">{item}</span>
+            <span className="min-w-0 flex-1">
+              <span className="font-semibold">{item}</span>
+              <About question={question} option={item} />
+            </span>
             <button
               type="button"
               className="text-[0.9em] text-ink-2 underline"
@@ -51,6 +55,7 @@ export function RankedAnswer({
                 onClick={() => onChange([...value, option])}
               >
                 {say('Add {{option}} as number {{count}}', { option, count: value.length + 1 })}
+                <About question={question} option={option} />
               </button>
             </li>
           ))}
@@ -64,3 +69,6 @@ export function RankedAnswer({
     </fieldset>
   )
 }
+
+const About = ({ question, option }: { question: Question; option: string }) =>
+  question.about?.[option] ? <span className="block text-[0.9em] text-ink-2">{question.about[option]}</span> : null
