@@ -1,6 +1,7 @@
 import { imageSize } from 'image-size'
 import { v7 as uuid } from 'uuid'
 import { compareNames } from '#core/comparison/names'
+import { say } from '#core/words/say'
 import type { Deps } from '../deps'
 import { keepBytes } from '../documents/bytes'
 import { sheetPdf } from '../documents/sheetPdf'
@@ -41,14 +42,14 @@ export async function signPermission(
   const signedAt = deps.clock.now()
   const pdf = await sheetPdf(
     {
-      title: 'Permission to check statements',
+      title: say('Permission to check statements'),
       paragraphs: permissionText(deps.config.operator).split('\n\n'),
       facts: [
-        ['Given to', deps.config.operator],
-        ['Application', person.reference],
-        [drawing ? 'Signed by drawing' : 'Signed by typing', fullName],
-        ['Signed at', `${signedAt.toISOString().slice(0, 16).replace('T', ' ')} UTC`],
-        ['Text', permissionVersion],
+        [say('Given to'), deps.config.operator],
+        [say('Application'), person.reference],
+        [drawing ? say('Signed by drawing') : say('Signed by typing'), fullName],
+        [say('Signed at'), `${signedAt.toISOString().slice(0, 16).replace('T', ' ')} UTC`],
+        [say('Text'), permissionVersion()],
       ],
       ...(drawing ? { picture: pictureIn(drawing) } : {}),
     },
@@ -58,7 +59,7 @@ export async function signPermission(
     id: uuid(),
     applicationId,
     fullName,
-    textVersion: permissionVersion,
+    textVersion: permissionVersion(),
     drawn: drawing !== undefined,
     sha256: await keepBytes(pdf, 'application/pdf', signedAt),
     signedAt,

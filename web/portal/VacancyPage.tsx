@@ -101,14 +101,20 @@ export function VacancyPage() {
       <aside className="lg:sticky lg:top-6 lg:self-start">
         <Sheet>
           <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1.5">
-            <Fact name="Place" value={vacancy.place} />
-            <Fact name="Pay" value={`${writeMoney(vacancy.payFrom)} to ${writeMoney(vacancy.payTo)} a year`} />
-            <Fact name="Contract" value={vacancy.contract} />
-            <Fact name="Hours" value={vacancy.hours} />
-            <Fact name="Posts" value={String(vacancy.headcount)} />
-            <Fact name="First day" value={writeWhen(vacancy.targetStart)} />
+            <Fact name={say('Place')} value={vacancy.place} />
             <Fact
-              name="Closes"
+              name={say('Pay')}
+              value={say('{{from}} to {{to}} a year', {
+                from: writeMoney(vacancy.payFrom),
+                to: writeMoney(vacancy.payTo),
+              })}
+            />
+            <Fact name={say('Contract')} value={say(vacancy.contract)} />
+            <Fact name={say('Hours')} value={vacancy.hours} />
+            <Fact name={say('Posts')} value={String(vacancy.headcount)} />
+            <Fact name={say('First day')} value={writeWhen(vacancy.targetStart)} />
+            <Fact
+              name={say('Closes')}
               value={`${writeMoment(vacancy.closesAt, vacancy.timeZone)} (${vacancy.timeZone.replace('_', ' ')})`}
             />
           </dl>
