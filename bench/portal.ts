@@ -5,7 +5,7 @@ import { createCanvas } from '@napi-rs/canvas'
 import type { Page } from '@playwright/test'
 import { demoPassword } from '#scenario/people'
 import { openBrowser, signIn } from '../scripts/browser'
-import type { Result } from './result'
+import { percentile, type Result } from './result'
 
 const applicant = { mail: 'felix.rautner@mail.example', vacancy: 'rescue-lead' }
 
@@ -34,7 +34,8 @@ async function firstLoad(page: Page): Promise<Result> {
   const scripts = new Set<string>()
   let bytes = 0
   session.on('Network.responseReceived', ({ requestId, type }) => type === 'Script' && scripts.add(requestId))
-  session.on('Network.loadingFinished', ({ requestId, encodedDataLength }) => {
+  // Of the bodies, as they are compressed; what stands in the headers is not script.
+  session.on('Network.dataReceived', ({ requestId, encodedDataLength }) => {
     if (scripts.has(requestId)) bytes += encodedDataLength
   })
   await page.goto('/', { waitUntil: 'networkidle' })
@@ -61,7 +62,7 @@ async function sectionChange(page: Page): Promise<Result> {
     times.push(await change(name))
   return {
     what: 'Change of section',
-    measured: `${Math.max(...times).toFixed(0)} ms at most`,
+    measured: `${percentile(times, 0.5).toFixed(0)} ms, ${Math.max(...times).toFixed(0)} ms at most`,
     wanted: 'under 100 ms',
   }
 }

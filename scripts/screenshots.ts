@@ -128,7 +128,7 @@ const views: View[] = [
         .getByRole('button', { name: 'Apply' })
         .or(page.getByRole('link', { name: /^Go on/ }))
         .click()
-      await page.waitForURL('**/apply/**')
+      await page.waitForURL(/\/apply\/[^/]+\/[^/]+/)
       await page.goto(page.url().replace(/[^/]+$/, 'identity'))
       const choose = page.getByRole('button', { name: 'Go on with this' })
       const hand = page.getByRole('button', { name: 'Hand it over to my phone' })

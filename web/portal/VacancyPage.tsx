@@ -3,6 +3,7 @@ import { knownFacts } from '#core/conditions/vocabulary'
 import { writeWhen } from '#core/dates/write'
 import { type Gate, gates } from '#core/requirements/requirement'
 import { paperWords, requirementSentence } from '#core/words/requirements'
+import { retell } from '#core/words/retell'
 import { say } from '#core/words/say'
 import { api } from '../api'
 import { Button } from '../ui/Button'
@@ -81,7 +82,7 @@ export function VacancyPage() {
                 <dl className="divide-y divide-line">
                   {asked.map((requirement) => (
                     <div key={requirement.key} className="px-4 py-2.5">
-                      <dt className="font-semibold">{say(requirement.title)}</dt>
+                      <dt className="font-semibold">{retell(requirement.title)}</dt>
                       <dd>{requirementSentence(requirement, nameOf, known)}</dd>
                       <dd className="text-[0.93em] text-ink-2">{say(requirement.why)}</dd>
                     </div>

@@ -91,7 +91,7 @@ export function LifeChart({ bars, papers = [], today, start, years, toleratedGap
         </defs>
         {lanes.map((lane) => (
           <text key={lane} x={0} y={laneTop.get(lane)! + 14} fill="var(--ink-2)">
-            {lane}
+            {lane === 'Work' ? say('Work') : lane === 'Study' ? say('Study') : say('Home')}
           </text>
         ))}
         {life.papers.length > 0 && (
@@ -212,7 +212,7 @@ export function LifeChart({ bars, papers = [], today, start, years, toleratedGap
           <tbody>
             {bars.map(({ id, label, lane, from, to, rung }) => (
               <tr key={id}>
-                <td>{`${lane}: ${label}`}</td>
+                <td>{`${say(lane)}: ${label}`}</td>
                 <td>{writeWhen(from)}</td>
                 <td>{to === 'present' ? say('now') : writeWhen(to)}</td>
                 <td>{rung}</td>
