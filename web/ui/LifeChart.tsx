@@ -1,6 +1,6 @@
 import { useEffect, useId, useMemo, useRef, useState } from 'react'
 import { writeDays, writeWhen } from '#core/dates/write'
-import { say } from '#core/words/say'
+import { say, spokenLanguage } from '#core/words/say'
 import { type LifeBar, type LifePaper, layOutLife } from './lifeChartLayout'
 
 const fills: Record<string, string> = {
@@ -28,7 +28,8 @@ type Props = {
   onGap?: (from: string, through: string) => void
 }
 
-const labelWidth = 44
+/** Room for the longest name of a lane. */
+const labelWidths = { en: 44, de: 70 } as const
 const laneHeight = 21
 const top = 18
 
@@ -45,6 +46,7 @@ export function LifeChart({ bars, papers = [], today, start, years, toleratedGap
     observer.observe(element)
     return () => observer.disconnect()
   }, [])
+  const labelWidth = labelWidths[spokenLanguage()]
   const plotWidth = width - labelWidth - 6
   const life = useMemo(
     () => layOutLife({ bars, papers, today, start, years, toleratedGapDays, width: plotWidth }),
