@@ -40,7 +40,7 @@ function comparisonWords(comparison: Comparison, known: readonly KnownFact[]): s
     say(fact?.options?.find((option) => option.value === String(value))?.label ?? String(value))
   if ('is' in comparison) return say('{{label}} is {{is}}', { label, is: named(comparison.is) })
   if ('oneOf' in comparison)
-    return say('{{label}} is {{or}}', { label, or: comparison.oneOf.map(named).join(say(' or ')) })
+    return say('{{label}} is {{values}}', { label, values: comparison.oneOf.map(named).join(say(' or ')) })
   if ('atLeast' in comparison)
     return say('{{label}} is at least {{atLeast}}', { label, atLeast: named(comparison.atLeast) })
   if ('atMost' in comparison) return say('{{label}} is at most {{atMost}}', { label, atMost: named(comparison.atMost) })

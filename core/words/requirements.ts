@@ -77,9 +77,9 @@ function askWords(ask: Ask, nameOf: (key: string) => string): string {
         toleratedGapDays: writeDays(ask.toleratedGapDays),
       })
     case 'experience':
-      return say('{{months}} years of work in {{or}}', {
-        months: Math.floor(ask.months / 12),
-        or: ask.tags.map((tag) => say(tag)).join(say(' or ')),
+      return say('{{years}} years of work in {{kinds}}', {
+        years: Math.floor(ask.months / 12),
+        kinds: ask.tags.map((tag) => say(tag)).join(say(' or ')),
       })
     case 'every work entry':
       return say('every job you give')
@@ -123,7 +123,7 @@ export function paperWords(requirement: Requirement): string | undefined {
   })
   return papers.length === 0
     ? undefined
-    : say('{{or}}: PDF, JPEG or PNG, up to 10 MB and 20 pages', { or: capital(papers.join(say(', or '))) })
+    : say('{{papers}}: PDF, JPEG or PNG, up to 10 MB and 20 pages', { papers: capital(papers.join(say(', or '))) })
 }
 
 /** Why an outcome is as it is, as a sentence for the desk. */
@@ -146,7 +146,9 @@ function reasonWords(reason: OutcomeReason, nameOf: (key: string) => string): st
     case 'condition-false':
       return say('Not asked of this person.')
     case 'condition-undecided':
-      return say('Depends on an answer not given yet: {{nameOf}}.', { nameOf: reason.deciding.map(nameOf).join(', ') })
+      return say('Depends on an answer not given yet: {{questions}}.', {
+        questions: reason.deciding.map(nameOf).join(', '),
+      })
     case 'answer-missing':
       return say('Not answered yet.')
     case 'nothing-claimed':
@@ -222,7 +224,7 @@ function reasonWords(reason: OutcomeReason, nameOf: (key: string) => string): st
       return say('{{done}} of {{needed}} have vouched{{asked}}.', {
         done: reason.done,
         needed: reason.needed,
-        asked: reason.asked > reason.done ? say(', {{done}} asked', { done: reason.asked - reason.done }) : '',
+        asked: reason.asked > reason.done ? say(', {{asked}} asked', { asked: reason.asked - reason.done }) : '',
       })
     case 'fee-open':
       return say('{{amount}} not received yet.', { amount: writeAmount(reason.amount, reason.currency) })

@@ -80,7 +80,7 @@ export function SourcePicker({ label, kinds, country, value, onChange, error }: 
             onSelect={() => choose({ sourceId: null, sourceName: text.trim() })}
             className="cursor-pointer rounded-[4px] px-2 py-1.5 data-[selected=true]:bg-confirmed-wash"
           >
-            {say('“{{trim}}” is not in the list: go on with this name', { trim: text.trim() })}
+            {say('“{{name}}” is not in the list: go on with this name', { name: text.trim() })}
           </Command.Item>
         </Command.List>
       </Command>

@@ -38,7 +38,7 @@ export function BeginCheck() {
           <li>
             {say('{{passPercent}} % are needed to pass. You see your mark at once.', { passPercent: data.passPercent })}
           </li>
-          <li>{say('It covers: {{toLowerCase}}.', { toLowerCase: data.topics.join(', ').toLowerCase() })}</li>
+          <li>{say('It covers: {{topics}}.', { topics: data.topics.join(', ').toLowerCase() })}</li>
         </ul>
         <div className="mt-4">
           <ProblemNote problem={problem} />
