@@ -1,4 +1,5 @@
 import { imageSize } from 'image-size'
+import { PDFDocument } from 'pdf-lib'
 import { v7 as uuid } from 'uuid'
 import { compareNames } from '#core/comparison/names'
 import { say } from '#core/words/say'
@@ -51,7 +52,7 @@ export async function signPermission(
         [say('Signed at'), `${signedAt.toISOString().slice(0, 16).replace('T', ' ')} UTC`],
         [say('Text'), permissionVersion()],
       ],
-      ...(drawing ? { picture: pictureIn(drawing) } : {}),
+      ...(drawing ? { picture: await pictureIn(drawing) } : {}),
     },
     signedAt,
   )
@@ -69,11 +70,15 @@ export async function signPermission(
 const largest = { width: 3000, height: 1500 }
 
 /** The picture in a data URL. Throws where it is no PNG, or larger than anybody signs. */
-function pictureIn(drawing: string): Buffer {
+async function pictureIn(drawing: string): Promise<Buffer> {
   const bytes = Buffer.from(drawing.slice(drawing.indexOf(',') + 1), 'base64')
   try {
     const { type, width, height } = imageSize(bytes)
-    if (type === 'png' && width <= largest.width && height <= largest.height) return bytes
+    if (type === 'png' && width <= largest.width && height <= largest.height) {
+      // A picture that is not whole can still tell its size; what can be put into a PDF is whole.
+      await (await PDFDocument.create()).embedPng(bytes)
+      return bytes
+    }
   } catch {
     // said below
   }

@@ -171,7 +171,11 @@ function SectionList({ draft, section, autosave }: { draft: Draft; section: Sect
 function isEmptySection({ holds }: Section, { claims, vouchings }: Draft): boolean {
   if (holds === 'vouching') return vouchings.length === 0
   if (holds === 'credentials') return !claims.some(({ details }) => 'credential' in details)
-  return ['study', 'work', 'identity'].includes(holds) && !claims.some(({ details }) => details.kind === holds)
+  if (holds === 'identity')
+    return !claims.some(
+      ({ details, documents }) => details.kind === 'identity' && (details.number !== '' || documents.length > 0),
+    )
+  return (holds === 'study' || holds === 'work') && !claims.some(({ details }) => details.kind === holds)
 }
 
 function SectionLink({

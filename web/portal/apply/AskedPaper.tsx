@@ -33,7 +33,7 @@ export function AskedPaper({ question, draft, titled }: { question: Question; dr
         </p>
       )}
       {claim ? (
-        <Documents claim={claim} />
+        <Documents claim={claim} prompt={question.videoSeconds ? say('Choose a video') : undefined} />
       ) : (
         <Button busy={busy} onClick={() => void begin()}>
           {question.videoSeconds ? say('Add a video') : say('Add a document')}

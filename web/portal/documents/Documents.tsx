@@ -142,7 +142,7 @@ function AddDocument({ claim, prompt, parts, translationOf }: AddProps) {
     if (video !== undefined) {
       if (files[0]!.size > videoLimits.bytes)
         setNote(say('The video is larger than 60 MB. Record it with a smaller picture.'))
-      else await send(files[0]!)
+      else await send(new File([files[0]!], `${name}${endingOf(files[0]!)}`, { type: files[0]!.type }))
       return
     }
     const { isPdf, openFiles, letGo } = await import('./preparing')
@@ -239,6 +239,8 @@ function AddDocument({ claim, prompt, parts, translationOf }: AddProps) {
     </div>
   )
 }
+
+const endingOf = ({ name }: File) => /\.\w+$/.exec(name)?.[0].toLowerCase() ?? ''
 
 /** Files are named by what they are and whose they are, so that they can be told apart anywhere. */
 function nameOf(claim: Claim, part: PaperPart, parts: readonly PaperPart[], person = ''): string {
