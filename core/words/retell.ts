@@ -1,3 +1,4 @@
+import { readTyped, writeWhen } from '../dates/write'
 import { say, spokenLanguage, textsOf } from './say'
 
 type Template = { key: string; pattern: RegExp; names: string[] }
@@ -14,9 +15,15 @@ export function retell(text: string): string {
   if (plain !== text) return plain
   for (const { key, pattern, names } of templatesOf(language)) {
     const match = pattern.exec(text)
-    if (match) return say(key, Object.fromEntries(names.map((name, nth) => [name, say(match[nth + 1]!)])))
+    if (match) return say(key, Object.fromEntries(names.map((name, nth) => [name, retoldValue(match[nth + 1]!)])))
   }
   return text
+}
+
+/** A value in a text: a day is written anew, a name that is known is said, anything else stays. */
+function retoldValue(value: string): string {
+  const day = /[A-Z][a-z]{2} \d{4}$/.test(value) ? readTyped(value) : undefined
+  return day ? writeWhen(day) : say(value)
 }
 
 /** Texts with values, the most telling first: those with the most letters of their own. */

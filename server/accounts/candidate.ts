@@ -25,7 +25,14 @@ export async function candidateWithMail(id: string) {
   const candidate = await Candidate.findByPk(id)
   const account = candidate && (await Account.findByPk(candidate.accountId))
   if (!candidate || !account) throw notFound()
-  return { id, name: candidate.name, born: candidate.born, otherNames: candidate.otherNames, mail: account.mail }
+  return {
+    id,
+    name: candidate.name,
+    born: candidate.born,
+    otherNames: candidate.otherNames,
+    mail: account.mail,
+    language: account.language,
+  }
 }
 
 /** Takes over name and birth date from the answers about the person. */

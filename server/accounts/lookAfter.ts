@@ -44,7 +44,7 @@ export async function askReset(deps: Deps, mail: string) {
   if (account?.confirmedAt) {
     const token = await newLink(deps, account.id, 'reset', { hours: 2 })
     await queueMail(deps, {
-      to: { name: account.name, mail: account.mail },
+      to: { name: account.name, mail: account.mail, language: account.language },
       subject: 'Set a new password',
       text: `Open this link to set a new password:\n\n${deps.config.publicUrl}/new-password/${token}\n\nIt works once, for two hours. If you did not ask for it, do nothing; your password stays as it is.`,
     })
@@ -111,14 +111,14 @@ export async function changeMail(deps: Deps, actor: Actor, { password, mail }: {
   const page = `${deps.config.publicUrl}/mail`
   const leave = await newLink(deps, account.id, 'leave mail', { hours: 48, newMail })
   await queueMail(deps, {
-    to: { name: account.name, mail: account.mail },
+    to: { name: account.name, mail: account.mail, language: account.language },
     subject: 'Change of your mail address',
     text: `Your account is to move to ${newMail}. Open this link to agree:\n\n${page}/${leave}\n\nThe new address is asked as well. If it was not you, do nothing and change your password.`,
   })
   const taken = await Account.findOne({ where: { mail: newMail } })
   const take = await newLink(deps, account.id, 'take mail', { hours: 48, newMail })
   await queueMail(deps, {
-    to: { name: account.name, mail: newMail },
+    to: { name: account.name, mail: newMail, language: account.language },
     subject: 'Confirm your new mail address',
     text: taken
       ? 'Somebody wanted to use this address for another account. It belongs to an account already, so nothing was changed. Nothing is needed from you.'
@@ -149,7 +149,7 @@ export async function confirmMailChange(deps: Deps, token: string) {
 
 const tell = (deps: Deps, account: Account, subject: string, news: string) =>
   queueMail(deps, {
-    to: { name: account.name, mail: account.mail },
+    to: { name: account.name, mail: account.mail, language: account.language },
     subject,
     text: `${news}\n\nIf it was not you, set a new password at once: ${deps.config.publicUrl}/forgotten`,
   })

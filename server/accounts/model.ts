@@ -7,6 +7,7 @@ import {
   type Sequelize,
 } from 'sequelize'
 import type { Role } from '#contract/endpoint'
+import type { Language } from '#core/words/say'
 import { define, id, json, longText, moment, momentOrNull, text, textOrNull, uuid } from '../database/columns'
 
 export class Account extends Model<InferAttributes<Account>, InferCreationAttributes<Account>> {
@@ -16,6 +17,8 @@ export class Account extends Model<InferAttributes<Account>, InferCreationAttrib
   declare passwordHash: string
   declare roles: Role[]
   declare confirmedAt: Date | null
+  /** The language they last signed in with; mails are written in it. */
+  declare language: CreationOptional<Language>
   declare createdAt: Date
   /** The secret of the authenticator app; it counts only since `otpOnSince`. */
   declare otpSecret: CreationOptional<string | null>
@@ -67,6 +70,7 @@ export function defineAccounts(sequelize: Sequelize) {
     passwordHash: text,
     roles: json,
     confirmedAt: momentOrNull,
+    language: { ...text, defaultValue: 'en' },
     createdAt: moment,
     otpSecret: textOrNull,
     otpOnSince: momentOrNull,

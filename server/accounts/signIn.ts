@@ -1,4 +1,5 @@
 import { hash, verify } from '@node-rs/argon2'
+import { spokenLanguage } from '#core/words/say'
 import type { Deps } from '../deps'
 import { countAttempt, forgetAttempts } from '../http/limits'
 import { Problem } from '../http/problems'
@@ -35,6 +36,8 @@ export async function signIn(deps: Deps, input: { mail: string; password: string
       )
   }
   await forgetAttempts(deps, `sign-in ${mail}`)
+  if (account.roles.includes('candidate') && account.language !== spokenLanguage())
+    await account.update({ language: spokenLanguage() })
   await forgetAttempts(deps, `sign-in from ${from}`)
   return { actor: actorOf(account), token: await openSession(account.id) }
 }

@@ -1,6 +1,7 @@
 import { v7 as uuid } from 'uuid'
 import type { signUp as contract } from '#contract/accounts'
 import type { Input } from '#contract/endpoint'
+import { spokenLanguage } from '#core/words/say'
 import { recordEvent } from '../audit/record'
 import type { Actor, Deps } from '../deps'
 import { invalidField } from '../http/problems'
@@ -24,7 +25,7 @@ export async function signUp(deps: Deps, actor: Actor, input: Input<typeof contr
   const passwordHash = await hashOfNewPassword(input.password, [name, mail])
   if (known?.confirmedAt) {
     await queueMail(deps, {
-      to: { name: known.name, mail },
+      to: { name: known.name, mail, language: known.language },
       subject: 'You already have an account',
       text: `Somebody, most likely you, wanted to make an account with this address. You already have one.\n\nSign in: ${deps.config.publicUrl}/sign-in\n\nIf it was not you, nothing has happened and nothing is needed.`,
     })
@@ -38,13 +39,14 @@ export async function signUp(deps: Deps, actor: Actor, input: Input<typeof contr
         name,
         passwordHash,
         roles: ['candidate'],
+        language: spokenLanguage(),
         confirmedAt: null,
         createdAt: deps.clock.now(),
       })
   const next = input.next?.startsWith('/') && !input.next.startsWith('//') ? input.next : null
   const token = await newLink(deps, account.id, 'confirm', { hours: linkHours, next })
   await queueMail(deps, {
-    to: { name, mail },
+    to: { name, mail, language: spokenLanguage() },
     subject: 'Confirm your address',
     text: `Open this link to confirm your address and go on where you were:\n\n${deps.config.publicUrl}/confirm/${token}\n\nIt works for two days. If you did not ask for an account, do nothing.`,
   })

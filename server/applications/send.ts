@@ -87,7 +87,7 @@ async function send(deps: Deps, actor: Account, id: string, version: number) {
   const pdfSha256 = await keepBytes(pdf, 'application/pdf', now)
   await Snapshot.create({ applicationId: id, content, sha256, pdfSha256, createdAt: now })
   await queueMail(deps, {
-    to: { name: person.name, mail: actor.mail },
+    to: { name: person.name, mail: actor.mail, language: person.language },
     subject: `We have your application ${reference}`,
     text: `Your application for ${vacancy.title} has arrived. Its reference is ${reference}.\n\nWhat happens next, and what we still need from you, is on your status page. All you sent is attached.\n${deps.config.publicUrl}/applications/${id}`,
     attachments: [

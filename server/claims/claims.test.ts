@@ -1,4 +1,5 @@
-import { aDegree, aPaper, aPermit, type House, openHouse } from '../../test/house'
+import { aDegree, aPaper, aPermit, applied, type House, openHouse } from '../../test/house'
+import { Account } from '../accounts/model'
 
 let house: House
 beforeAll(async () => {
@@ -158,4 +159,20 @@ test('a candidate is spoken to in German, and the desk still in English', async 
     'Hier ist nichts, oder es ist nicht für Sie bestimmt.',
   )
   expect((await candidate.done('readStatus', { params: { id } })).ball).toMatch(/^With you/)
+})
+
+test('mails to a candidate are in the language they last signed in with', async () => {
+  const candidate = await house.candidate('Jutta Post')
+  const { id } = await applied(house, candidate, ['Jutta', 'Post'])
+  await Account.update({ language: 'de' }, { where: { mail: candidate.mail } })
+  const desk = await house.staff('coordinator')
+  await desk.done('reopenPart', {
+    params: { id },
+    body: { section: 'about', question: 'about.born', reason: 'Bitte noch einmal.', dueOn: '2031-05-09' },
+  })
+  const mail = await house.mailTo(candidate.mail, 'Bitte ändern Sie etwas in Ihrer Bewerbung VM-')
+  expect(mail.text).toContain('Guten Tag, Jutta Post!')
+  expect(mail.text).toContain('Zu „Geburtsdatum“ in Ihrer Bewerbung als')
+  expect(mail.text).toContain('Bitte noch einmal.')
+  expect(mail.text).toContain('Bitte bis 9. Mai 2031. Alles andere bleibt, wie Sie es abgeschickt haben.')
 })

@@ -42,7 +42,7 @@ export async function moveToRules(
       is === undefined ? `- No longer asked: ${title}` : was === undefined ? `- Asked as well: ${is}` : `- Now: ${is}`,
     )
     await queueMail(deps, {
-      to: { name: person.name, mail: contactMail(application) ?? person.mail },
+      to: { ...person, mail: contactMail(application) ?? person.mail },
       subject: `What we ask for ${vacancy.title} has changed`,
       text: `What we ask of you for ${vacancy.title} has changed: ${reason.trim()}\n\n${said.join('\n')}\n\nWhat this means for you is on your status page:\n${deps.config.publicUrl}/applications/${id}`,
       applicationId: id,

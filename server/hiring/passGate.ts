@@ -35,7 +35,7 @@ export async function passGate(deps: Deps, actor: Account, id: string, { gate, v
   const readiness = await readinessOf(deps, application)
   await insistOnReadiness(readiness, gate)
   const person = await candidateWithMail(application.candidateId)
-  const to = { name: person.name, mail: contactMail(application) ?? person.mail }
+  const to = { ...person, mail: contactMail(application) ?? person.mail }
   const page = `${deps.config.publicUrl}/applications/${id}`
   const title = readiness.vacancy.title
   if (gate === 'offer') {

@@ -11,5 +11,8 @@ speakBy(() => spoken.getStore() ?? 'en')
 export const inLanguageOf = <T>(ctx: Context, run: () => T): T =>
   spoken.run((ctx.acceptsLanguages(...languages) || 'en') as Language, run)
 
+/** Does something in a language, whoever asks. */
+export const inLanguage = <T>(language: Language, run: () => T): T => spoken.run(language, run)
+
 /** Does something in English: whatever is kept is kept in the language of the desk. */
-export const inEnglish = <T>(run: () => T): T => spoken.run('en', run)
+export const inEnglish = <T>(run: () => T): T => inLanguage('en', run)

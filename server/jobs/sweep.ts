@@ -140,7 +140,7 @@ async function remindOfClosing(deps: Deps) {
       })
       await draft.update({ remindedAt: now })
       await queueMail(deps, {
-        to: { name: person.name, mail: person.mail },
+        to: person,
         subject: `Not sent yet: ${vacancy.title} closes ${closes}`,
         text: `Your application for ${vacancy.title} has not been sent. ${left === 0 ? 'It is complete.' : `${left === 1 ? 'One thing is' : `${left} things are`} left.`} It closes on ${closes} (${vacancy.timeZone}).\n\n${deps.config.publicUrl}/apply/${draft.id}`,
         applicationId: draft.id,
@@ -172,7 +172,7 @@ async function remindOfQuiet(deps: Deps) {
       const person = await candidateWithMail(draft.candidateId)
       await draft.update({ remindedAt: now })
       await queueMail(deps, {
-        to: { name: person.name, mail: person.mail },
+        to: person,
         subject: `Still to send: ${vacancy.title}`,
         text: `You began to apply for ${vacancy.title} and have not been back for a week. All you wrote is kept. It can be sent until ${writeWhen(vacancy.closesAt.toISOString().slice(0, 10))}:\n\n${deps.config.publicUrl}/apply/${draft.id}\n\nIf you have changed your mind, nothing is needed.`,
         applicationId: draft.id,

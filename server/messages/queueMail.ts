@@ -1,10 +1,14 @@
 import { v7 as uuid } from 'uuid'
+import { retell } from '#core/words/retell'
+import { type Language, say } from '#core/words/say'
 import type { Deps } from '../deps'
+import { inLanguage } from '../http/language'
 import { queueJob } from '../jobs/queue'
 import { Message } from './model'
 
 export type Mail = {
-  to: { name: string; mail: string }
+  /** Whom it goes to, and the language they are written to in; without one, English. */
+  to: { name: string; mail: string; language?: Language }
   subject: string
   text: string
   attachments?: { fileName: string; sha256: string }[]
@@ -13,12 +17,20 @@ export type Mail = {
 
 /** Leaves a mail in the outbox, in the transaction of what it tells about; a job sends it. */
 export async function queueMail(deps: Deps, { to, subject, text, attachments, applicationId }: Mail) {
-  const signed = `Hello ${to.name},\n\n${text}\n\n${deps.config.operator}\n${deps.config.contact}\n`
+  const said = inLanguage(to.language ?? 'en', () => ({
+    subject: retell(subject),
+    hello: say('Hello {{name}},', { name: to.name }),
+    text: text
+      .split('\n')
+      .map((line) => (line === '' ? '' : retell(line)))
+      .join('\n'),
+  }))
+  const signed = `${said.hello}\n\n${said.text}\n\n${deps.config.operator}\n${deps.config.contact}\n`
   const message = await Message.create({
     id: uuid(),
     toName: to.name,
     toMail: to.mail,
-    subject,
+    subject: said.subject,
     text: signed,
     attachments: attachments ?? [],
     applicationId: applicationId ?? null,

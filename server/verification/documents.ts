@@ -69,7 +69,7 @@ export async function sendDocumentBack(
     ({ stage }) => stage !== 'being written' && stage !== 'withdrawn',
   )
   await queueMail(deps, {
-    to: { name: person.name, mail: person.mail },
+    to: person,
     subject: `Please send a better copy: ${labelOf(claim.details)}`,
     text: `We could not use “${document.fileName}”: ${reason.trim()}\n\nSend a better one here; nothing else is affected:\n${deps.config.publicUrl}/applications${about ? `/${about.id}` : ''}`,
     applicationId: about?.id,

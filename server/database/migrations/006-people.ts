@@ -16,5 +16,7 @@ export const up = [
     id CHAR(36) BINARY PRIMARY KEY, vacancyId CHAR(36) BINARY NOT NULL, question VARCHAR(80) NOT NULL, answer VARCHAR(120) NOT NULL,
     KEY (vacancyId, question), FOREIGN KEY (vacancyId) REFERENCES vacancies (id))`,
   `ALTER TABLE applications ADD equalityGiven BOOLEAN NOT NULL DEFAULT FALSE`,
+  // The language a candidate is written to in.
+  `ALTER TABLE accounts ADD language CHAR(2) NOT NULL DEFAULT 'en'`,
   `ALTER TABLE permissions ADD drawn BOOLEAN NOT NULL DEFAULT FALSE`,
 ]
