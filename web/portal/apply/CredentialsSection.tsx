@@ -7,10 +7,10 @@ import { say } from '#core/words/say'
 import { Button } from '../../ui/Button'
 import { DateField } from '../../ui/DateField'
 import { SelectField, TextField } from '../../ui/Field'
-import { ProblemNote } from '../../ui/ProblemNote'
 import { Sheet } from '../../ui/Sheet'
 import { RenewalForm } from '../status/RenewalForm'
 import { ClaimActions } from './ClaimActions'
+import { ClaimForm } from './ClaimForm'
 import { ClaimPapers } from './ClaimPapers'
 import { SourcePicker } from './SourcePicker'
 import { useClaimEditor } from './useClaimEditor'
@@ -155,12 +155,8 @@ function CredentialEditor({ draftId, claim, kind, wanted, onDone, onHeld }: Edit
     through: '',
   }
   const initial = claim && 'credential' in claim.details ? claim.details : blank
-  const { details, setDetails, set, save, giveUp, busy, problem, fault } = useClaimEditor<Credential>(
-    `${draftId}-paper-${kind}`,
-    initial,
-    claim,
-    onDone,
-  )
+  const editor = useClaimEditor<Credential>(`${draftId}-paper-${kind}`, initial, claim, onDone)
+  const { details, setDetails, set, problem, fault } = editor
   const about = credentialKind(details.credential)
   const twin = problem?.code === 'already-given' ? String(problem.claimId) : undefined
   const options = [...credentialKinds]
@@ -168,13 +164,17 @@ function CredentialEditor({ draftId, claim, kind, wanted, onDone, onHeld }: Edit
     .map(({ key, name }) => ({ value: key, label: say(name) }))
   return (
     <Sheet>
-      <form
-        className="grid gap-4 sm:grid-cols-2"
-        noValidate
-        onSubmit={(event) => {
-          event.preventDefault()
-          void save()
-        }}
+      <ClaimForm
+        editor={editor}
+        saving={claim ? say('Save') : say('Add to my papers')}
+        beside={
+          twin && (
+            <div className="mt-2 flex gap-3">
+              <Button onClick={() => onHeld(twin, 'open')}>{say('Open it')}</Button>
+              <Button onClick={() => onHeld(twin, 'renew')}>{say('Give its renewal')}</Button>
+            </div>
+          )
+        }
       >
         <SelectField
           label={say('Kind')}
@@ -241,24 +241,7 @@ function CredentialEditor({ draftId, claim, kind, wanted, onDone, onHeld }: Edit
             { value: 'unknown', label: say('I don’t know') },
           ]}
         />
-        <div className="sm:col-span-2">
-          <ProblemNote problem={problem} />
-          {twin && (
-            <div className="mt-2 flex gap-3">
-              <Button onClick={() => onHeld(twin, 'open')}>{say('Open it')}</Button>
-              <Button onClick={() => onHeld(twin, 'renew')}>{say('Give its renewal')}</Button>
-            </div>
-          )}
-          <div className="mt-1 flex gap-3">
-            <Button kind="main" type="submit" busy={busy}>
-              {claim ? say('Save') : say('Add to my papers')}
-            </Button>
-            <Button kind="quiet" onClick={giveUp}>
-              {say('Cancel')}
-            </Button>
-          </div>
-        </div>
-      </form>
+      </ClaimForm>
     </Sheet>
   )
 }

@@ -10,9 +10,9 @@ import { countryCodes } from '../../ui/answers/countries'
 import { Button } from '../../ui/Button'
 import { DateField } from '../../ui/DateField'
 import { SelectField, TextField } from '../../ui/Field'
-import { ProblemNote } from '../../ui/ProblemNote'
 import { Sheet } from '../../ui/Sheet'
 import { ClaimActions } from './ClaimActions'
+import { ClaimForm } from './ClaimForm'
 import { GapRow } from './GapRow'
 import { useClaimEditor } from './useClaimEditor'
 
@@ -126,21 +126,14 @@ type EditorProps = { draftId: string; claim?: Claim; begun: Partial<Home>; onDon
 
 function HomeEditor({ draftId, claim, begun, onDone }: EditorProps) {
   const initial = claim?.details.kind === 'residence' ? claim.details : { ...blank, ...begun }
-  const { details, set, save, giveUp, busy, problem, fault } = useClaimEditor<Home>(
-    `${draftId}-home-${begun.from ?? ''}`,
-    initial,
-    claim,
-    onDone,
-  )
+  const editor = useClaimEditor<Home>(`${draftId}-home-${begun.from ?? ''}`, initial, claim, onDone)
+  const { details, set, fault } = editor
   return (
     <Sheet>
-      <form
-        className="grid gap-4 sm:grid-cols-2"
-        noValidate
-        onSubmit={(event) => {
-          event.preventDefault()
-          void save()
-        }}
+      <ClaimForm
+        editor={editor}
+        saving={claim ? say('Save') : say('Add this home')}
+        ready={details.address.trim() !== ''}
       >
         <TextField
           label={say('Street, postcode and town')}
@@ -170,18 +163,7 @@ function HomeEditor({ draftId, claim, begun, onDone }: EditorProps) {
           error={fault('to')}
           blanks={[{ value: 'present', label: say('I still live there') }]}
         />
-        <div className="sm:col-span-2">
-          <ProblemNote problem={problem} />
-          <div className="mt-1 flex gap-3">
-            <Button kind="main" type="submit" busy={busy} disabled={details.address.trim() === ''}>
-              {claim ? say('Save') : say('Add this home')}
-            </Button>
-            <Button kind="quiet" onClick={giveUp}>
-              {say('Cancel')}
-            </Button>
-          </div>
-        </div>
-      </form>
+      </ClaimForm>
     </Sheet>
   )
 }

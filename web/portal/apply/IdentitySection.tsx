@@ -13,6 +13,7 @@ import { ProblemNote } from '../../ui/ProblemNote'
 import { Sheet } from '../../ui/Sheet'
 import { useAct } from '../../useAct'
 import { ClaimActions } from './ClaimActions'
+import { ClaimForm } from './ClaimForm'
 import { ClaimPapers } from './ClaimPapers'
 import type { Autosave } from './useAutosave'
 import { useClaimEditor } from './useClaimEditor'
@@ -190,12 +191,13 @@ function CapturePaper({ claim, onRead, onType }: CaptureProps) {
 type ConfirmProps = { claim: Claim; draftId: string; offered?: Offered; onDone: () => void }
 
 function ConfirmFields({ claim, draftId, offered, onDone }: ConfirmProps) {
-  const { details, set, save, giveUp, busy, problem, fault } = useClaimEditor<Identity>(
+  const editor = useClaimEditor<Identity>(
     `${draftId}-identity-${offered?.number ?? 'typed'}`,
     { ...(claim.details as Identity), ...offered },
     claim,
     onDone,
   )
+  const { details, set, fault } = editor
   const text = (field: 'familyName' | 'givenNames' | 'number' | 'issuer') => ({
     value: details[field],
     onChange: (event: { target: { value: string } }) =>
@@ -203,13 +205,11 @@ function ConfirmFields({ claim, draftId, offered, onDone }: ConfirmProps) {
     error: fault(field),
   })
   return (
-    <form
-      className="grid gap-4 rounded-sheet border border-line bg-sheet-2 p-4 sm:grid-cols-2"
-      noValidate
-      onSubmit={(event) => {
-        event.preventDefault()
-        void save()
-      }}
+    <ClaimForm
+      editor={editor}
+      saving={offered ? say('Yes, this is right') : say('Save')}
+      ready={details.number.trim() !== '' && details.familyName.trim() !== ''}
+      className="rounded-sheet border border-line bg-sheet-2 p-4"
     >
       <p className="font-semibold sm:col-span-2">
         {offered ? say('This stands on your paper. Is it right?') : say('Type what stands on your paper.')}
@@ -230,23 +230,7 @@ function ConfirmFields({ claim, draftId, offered, onDone }: ConfirmProps) {
         onChange={(value) => set('through', value)}
         error={fault('through')}
       />
-      <div className="sm:col-span-2">
-        <ProblemNote problem={problem} />
-        <div className="mt-1 flex gap-3">
-          <Button
-            kind="main"
-            type="submit"
-            busy={busy}
-            disabled={details.number.trim() === '' || details.familyName.trim() === ''}
-          >
-            {offered ? say('Yes, this is right') : say('Save')}
-          </Button>
-          <Button kind="quiet" onClick={giveUp}>
-            {say('Cancel')}
-          </Button>
-        </div>
-      </div>
-    </form>
+    </ClaimForm>
   )
 }
 

@@ -11,9 +11,9 @@ import { countryCodes } from '../../ui/answers/countries'
 import { Button } from '../../ui/Button'
 import { DateField } from '../../ui/DateField'
 import { SelectField, TextField } from '../../ui/Field'
-import { ProblemNote } from '../../ui/ProblemNote'
 import { Sheet } from '../../ui/Sheet'
 import { ClaimActions } from './ClaimActions'
+import { ClaimForm } from './ClaimForm'
 import { ClaimPapers } from './ClaimPapers'
 import { languageOptions } from './languages'
 import { MarksEditor } from './MarksEditor'
@@ -107,12 +107,8 @@ function StudyFace({ claim }: { claim: Claim }) {
 
 function StudyEditor({ draftId, claim, onDone }: { draftId: string; claim?: Claim; onDone: () => void }) {
   const initial = claim?.details.kind === 'study' ? claim.details : blank
-  const { details, setDetails, set, save, giveUp, busy, problem, fault } = useClaimEditor<Study>(
-    `${draftId}-study`,
-    initial,
-    claim,
-    onDone,
-  )
+  const editor = useClaimEditor<Study>(`${draftId}-study`, initial, claim, onDone)
+  const { details, setDetails, set, fault } = editor
   const { data: found = [] } = api.endpoints.findSources.useQuery(
     { query: { text: details.sourceName, kind: 'university,school' } },
     { skip: !details.sourceId },
@@ -137,14 +133,7 @@ function StudyEditor({ draftId, claim, onDone }: { draftId: string; claim?: Clai
   const outcome = details.outcome ?? 'finished'
   return (
     <Sheet>
-      <form
-        className="grid gap-4 sm:grid-cols-2"
-        noValidate
-        onSubmit={(event) => {
-          event.preventDefault()
-          void save()
-        }}
-      >
+      <ClaimForm editor={editor} saving={claim ? say('Save') : say('Add to my studies')}>
         <SelectField
           label={say('Country')}
           empty={say('Any')}
@@ -275,18 +264,7 @@ function StudyEditor({ draftId, claim, onDone }: { draftId: string; claim?: Clai
         <div className="sm:col-span-2">
           <MarksEditor marks={details.marks} onChange={(marks) => set('marks', marks)} />
         </div>
-        <div className="sm:col-span-2">
-          <ProblemNote problem={problem} />
-          <div className="mt-1 flex gap-3">
-            <Button kind="main" type="submit" busy={busy}>
-              {claim ? say('Save') : say('Add to my studies')}
-            </Button>
-            <Button kind="quiet" onClick={giveUp}>
-              {say('Cancel')}
-            </Button>
-          </div>
-        </div>
-      </form>
+      </ClaimForm>
     </Sheet>
   )
 }

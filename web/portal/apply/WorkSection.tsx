@@ -11,10 +11,10 @@ import { Choice, SelectField, TextField } from '../../ui/Field'
 import { LifeChart } from '../../ui/LifeChart'
 import { layOutLife } from '../../ui/lifeChartLayout'
 import { barsOf } from '../../ui/lifeOfClaims'
-import { ProblemNote } from '../../ui/ProblemNote'
 import { Sheet } from '../../ui/Sheet'
 import { Documents } from '../documents/Documents'
 import { ClaimActions } from './ClaimActions'
+import { ClaimForm } from './ClaimForm'
 import { GapRow } from './GapRow'
 import { Homes } from './Homes'
 import { SourcePicker } from './SourcePicker'
@@ -186,23 +186,12 @@ function WorkEditor({
   onDone: () => void
 }) {
   const initial = claim?.details.kind === 'work' ? claim.details : { ...blank, ...begun }
-  const { details, setDetails, set, save, giveUp, busy, problem, fault } = useClaimEditor<Work>(
-    `${draftId}-work-${begun.from ?? ''}${begun.to ?? ''}`,
-    initial,
-    claim,
-    onDone,
-  )
+  const editor = useClaimEditor<Work>(`${draftId}-work-${begun.from ?? ''}${begun.to ?? ''}`, initial, claim, onDone)
+  const { details, setDetails, set, fault } = editor
   const employed = details.activity === 'employment'
   return (
     <Sheet>
-      <form
-        className="grid gap-4 sm:grid-cols-2"
-        noValidate
-        onSubmit={(event) => {
-          event.preventDefault()
-          void save()
-        }}
-      >
+      <ClaimForm editor={editor} saving={claim ? say('Save') : say('Add to my history')}>
         <SelectField
           label={say('What were you doing?')}
           options={activityOptions}
@@ -299,18 +288,7 @@ function WorkEditor({
             error={fault('confirmBy')}
           />
         )}
-        <div className="sm:col-span-2">
-          <ProblemNote problem={problem} />
-          <div className="mt-1 flex gap-3">
-            <Button kind="main" type="submit" busy={busy}>
-              {claim ? say('Save') : say('Add to my history')}
-            </Button>
-            <Button kind="quiet" onClick={giveUp}>
-              {say('Cancel')}
-            </Button>
-          </div>
-        </div>
-      </form>
+      </ClaimForm>
     </Sheet>
   )
 }
