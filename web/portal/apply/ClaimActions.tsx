@@ -12,8 +12,8 @@ const rungWords = (): Partial<Record<Claim['rung'], string>> => ({
   unconfirmable: say('The source cannot confirm it.'),
 })
 
-/** Change or take back a claim while nobody has worked on it; otherwise why not. */
-export function ClaimActions({ claim, onChange }: { claim: Claim; onChange: () => void }) {
+/** Change (where there is something to change) or take back a claim while nobody has worked on it; otherwise why not. */
+export function ClaimActions({ claim, onChange }: { claim: Claim; onChange?: () => void }) {
   const { act, busy, problem } = useAct('removeClaim')
   const settled = rungWords()[claim.rung]
   const given = say('Given or confirmed {{day}}.', { day: writeDayOf(claim.saidAt) })
@@ -27,9 +27,11 @@ export function ClaimActions({ claim, onChange }: { claim: Claim; onChange: () =
     <div>
       <p className="text-right text-[0.88em] text-ink-3">{given}</p>
       <div className="flex justify-end">
-        <Button kind="quiet" onClick={onChange} aria-label={say('Change {{label}}', { label: claim.label })}>
-          {say('Change')}
-        </Button>
+        {onChange && (
+          <Button kind="quiet" onClick={onChange} aria-label={say('Change {{label}}', { label: claim.label })}>
+            {say('Change')}
+          </Button>
+        )}
         {claim.rung === 'claimed' && (
           <Button
             kind="quiet"

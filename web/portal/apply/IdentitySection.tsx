@@ -97,7 +97,10 @@ function OnePaper({ claim, draft, autosave }: OneProps) {
               </p>
             )}
           </div>
-          <ClaimActions claim={claim} onChange={() => setEditing('typing')} />
+          <ClaimActions
+            claim={claim}
+            onChange={details.paper === 'two others' ? undefined : () => setEditing('typing')}
+          />
         </div>
         {editing ? (
           <ConfirmFields
