@@ -7,7 +7,16 @@ import { endpoint } from './endpoint'
 import { Day, Done, Id, listOfCore, Moment, ofCore, oneOf, orNull, Reason, Version } from './shapes'
 import { OwnVouching } from './vouching'
 
-export const stages = ['being written', 'sent', 'shortlisted', 'offered', 'cleared', 'withdrawn', 'declined'] as const
+export const stages = [
+  'being written',
+  'sent',
+  'shortlisted',
+  'offered',
+  'cleared',
+  'withdrawn',
+  'declined',
+  'turned down',
+] as const
 export type Stage = (typeof stages)[number]
 
 const candidate = ['candidate'] as const

@@ -1,8 +1,10 @@
 import { type Static, Type } from '@sinclair/typebox'
 import { gates, type Outcome, type Requirement } from '#core/requirements/requirement'
+import { languages } from '#core/words/say'
 import { Difference, ReopenedPart, stages } from './applications'
 import { Claim } from './claims'
 import { endpoint } from './endpoint'
+import { HiddenPart } from './privacy'
 import { Day, Done, Id, listOfCore, Moment, oneOf, orNull, Reason, Version } from './shapes'
 import { Proof } from './verification'
 import { ReadVouching } from './vouching'
@@ -67,7 +69,28 @@ export const find = endpoint({
 export const File = Type.Object({
   id: Id,
   version: Version,
-  candidate: Type.Object({ id: Id, name: Type.String(), mail: Type.String(), born: orNull(Type.String()) }),
+  candidate: Type.Object({
+    id: Id,
+    name: Type.String(),
+    mail: Type.String(),
+    born: orNull(Type.String()),
+    language: oneOf(languages),
+  }),
+  /** What a first look asks; its requirements by their keys. */
+  firstLook: Type.Object({
+    eligible: oneOf(['yes', 'no', 'undecided'] as const),
+    because: Type.Array(Type.String()),
+    blanks: Type.Array(Type.Object({ label: Type.String(), words: Type.String(), because: Type.String() })),
+    settled: Type.Object({ done: Type.Integer(), of: Type.Integer() }),
+  }),
+  /** How many reviewers have scored, and what it comes to once enough have; null where nothing is scored. */
+  scoring: orNull(Type.Object({ handedIn: Type.Integer(), of: Type.Integer(), percent: orNull(Type.Integer()) })),
+  /** Other files that may be of the same person. */
+  doubles: Type.Array(Type.Object({ oneId: Id, otherId: Id, name: Type.String() })),
+  /** Begun at the desk for somebody who wrote on paper or rang. */
+  onBehalf: orNull(Type.Object({ how: Type.String(), by: Type.String(), confirmedAt: orNull(Moment) })),
+  /** What is hidden from the reader, and whether they may have it shown. */
+  hidden: Type.Array(HiddenPart),
   reference: orNull(Type.String()),
   vacancy: Type.Object({ id: Id, slug: Type.String(), title: Type.String(), place: Type.String() }),
   stage: oneOf(stages),
@@ -79,7 +102,14 @@ export const File = Type.Object({
   nextGate: orNull(oneOf(gates)),
   met: Type.Object({ done: Type.Integer(), of: Type.Integer() }),
   claims: Type.Array(Type.Intersect([Claim, Type.Object({ proof: Proof, wants: Type.String(), by: Type.String() })])),
-  answers: Type.Array(Type.Object({ section: Type.String(), label: Type.String(), answer: Type.String() })),
+  answers: Type.Array(
+    Type.Object({
+      section: Type.String(),
+      label: Type.String(),
+      answer: Type.String(),
+      hidden: orNull(Type.String({ description: 'The subject to have it shown by' })),
+    }),
+  ),
   /** What was changed since the application was sent. */
   changes: Type.Array(Difference),
   reopened: Type.Array(ReopenedPart),
@@ -155,28 +185,6 @@ export const waive = endpoint({
   body: Type.Object({ requirement: Type.String({ maxLength: 80 }), reason: Reason }),
   reply: Done,
   once: true,
-  tells: ['desk'],
-})
-
-export const readTrail = endpoint({
-  method: 'GET',
-  path: '/api/desk/trail',
-  summary: 'The audit trail, newest first, a page at a time',
-  who: ['coordinator', 'administrator'],
-  query: Type.Object({ before: Type.Optional(Id), text: Type.Optional(Type.String({ maxLength: 80 })) }),
-  reply: Type.Object({
-    events: Type.Array(
-      Type.Object({
-        id: Id,
-        at: Moment,
-        who: Type.String(),
-        what: Type.String(),
-        about: orNull(Type.String()),
-        applicationId: orNull(Id),
-      }),
-    ),
-    next: orNull(Id),
-  }),
   tells: ['desk'],
 })
 

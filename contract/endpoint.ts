@@ -17,6 +17,9 @@ export const topics = [
   'sitting',
   'enquiry',
   'clock',
+  'tray',
+  'imports',
+  'settings',
 ] as const
 export type Topic = (typeof topics)[number]
 
@@ -39,6 +42,8 @@ export type Endpoint<
   reply: Reply
   /** The body is a file's bytes, not JSON. */
   bytes: boolean
+  /** The reply is a file to keep, not JSON; `reply` says nothing of it. */
+  file: boolean
   /** The caller sends an Idempotency-Key; the same key gives the first reply again. */
   once: boolean
   tells: readonly Topic[]
@@ -57,6 +62,7 @@ type Described<P extends TObject, Q extends TObject, B extends TSchema, R extend
   body?: B
   reply: R
   bytes?: boolean
+  file?: boolean
   once?: boolean
   /** Topics this endpoint reads (GET) or changes (others). */
   tells?: readonly Topic[]
@@ -72,6 +78,7 @@ export function endpoint<
 >(described: Described<P, Q, B, R, M>): Endpoint<P, Q, B, R, M> {
   return {
     bytes: false,
+    file: false,
     once: false,
     tells: [],
     ...described,

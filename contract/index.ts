@@ -1,12 +1,20 @@
 import * as accounts from './accounts'
 import * as applications from './applications'
+import * as audit from './audit'
 import * as claims from './claims'
 import * as demo from './demo'
 import * as desk from './desk'
+import * as doubles from './doubles'
 import type { Endpoint } from './endpoint'
 import * as equality from './equality'
 import * as identity from './identity'
+import * as imports from './imports'
+import * as lists from './lists'
+import * as messages from './messages'
+import * as paper from './paper'
+import * as privacy from './privacy'
 import * as rules from './rules'
+import * as scoring from './scoring'
 import * as skills from './skills'
 import * as sources from './sources'
 import * as vacancies from './vacancies'
@@ -26,6 +34,14 @@ const everything = {
   ...vouching,
   ...equality,
   ...desk,
+  ...audit,
+  ...privacy,
+  ...messages,
+  ...lists,
+  ...paper,
+  ...imports,
+  ...scoring,
+  ...doubles,
   ...demo,
 }
 

@@ -47,7 +47,12 @@ function operation(name: string, described: Endpoint) {
           },
         }),
     responses: {
-      200: { description: 'As asked', content: { 'application/json': { schema: described.reply } } },
+      200: {
+        description: 'As asked',
+        content: described.file
+          ? { 'application/octet-stream': {} }
+          : { 'application/json': { schema: described.reply } },
+      },
       default: {
         description: 'What is wrong',
         content: { 'application/problem+json': { schema: { $ref: '#/components/schemas/Problem' } } },

@@ -143,9 +143,9 @@ test('every kind of question is answered; what cannot be right is said beside it
 
   await test.step('read through and sent', async () => {
     await page.getByRole('link', { name: 'Next: Read through and send' }).click()
+    await expect(page.getByRole('heading', { name: 'Nothing is left' })).toBeVisible()
     await expect(page.getByText('South')).toBeVisible()
     await expect(page.getByText('Not known: They had puppies.')).toBeVisible()
-    await expect(page.getByRole('heading', { name: 'Nothing is left' })).toBeVisible()
     await page.getByRole('button', { name: 'Send my application' }).click()
     await expect(page.getByText(/VM-[0-9A-Y]{4}-[0-9A-Y]{2}/).first()).toBeVisible()
   })

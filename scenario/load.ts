@@ -26,6 +26,7 @@ import { waive } from '#server/hiring/waive'
 import { hashOf } from '#server/http/tokens'
 import { Message } from '#server/messages/model'
 import { saveSharedSection } from '#server/rules/library'
+import { saveScoreSheet } from '#server/scoring/sheet'
 import { addCheck, bankOf } from '#server/skills/checks'
 import { Sitting } from '#server/skills/model'
 import { beginSitting, handInSitting, saveSittingAnswer } from '#server/skills/sit'
@@ -179,6 +180,29 @@ async function setUpVacancies(world: World) {
     title: 'Spring intake',
     rankUpTo: 2,
     vacancies: stations.map(({ id }) => id),
+  })
+  const mechanic = await vacancyBySlug('cableway-mechanic')
+  await saveScoreSheet(depsAt(world, -30), coordinator, mechanic.id, {
+    version: 0,
+    reviewers: 2,
+    hideNames: false,
+    criteria: [
+      {
+        key: 'craft',
+        title: 'Craft',
+        lookFor: 'Has worked on ropes, grips or drives, and says what, when and with whom.',
+        most: 5,
+        weight: 2,
+      },
+      { key: 'safety', title: 'Safety', lookFor: 'Names a danger they saw and what they did.', most: 5, weight: 2 },
+      {
+        key: 'winter',
+        title: 'Winter',
+        lookFor: 'Has worked outside in snow and wind, and would again.',
+        most: 5,
+        weight: 1,
+      },
+    ],
   })
   const { id } = await vacancyBySlug('rescue-lead')
   await createVacancy(depsAt(world, -2), coordinator, { title: 'Avalanche-control specialist', copyOf: id })
@@ -511,9 +535,10 @@ function registerOf(world: World, plan: PersonPlan) {
   const enter = (sourceKey: string, number: string, fields: Record<string, string>) => {
     const register = sources.find(({ key }) => key === sourceKey)?.register
     if (!register) return
+    // Whoever has two files is registered once.
     world.registers[register] = {
-      ...world.registers[register],
       [number.replace(/[\s.-]/g, '').toUpperCase()]: { fields },
+      ...world.registers[register],
     }
   }
   const person = { name: fullName(plan), born: plan.born }

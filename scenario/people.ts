@@ -1001,6 +1001,24 @@ export const people: PersonPlan[] = [
       { day: -5, decide: 'study 1', as: 'confirmed' },
     ],
   },
+  {
+    // The same person as the one before, under another mail and without the accent.
+    given: 'Pavel Jan',
+    family: 'Novotny',
+    born: '1990-05-23',
+    town: '57-300 Zarowa',
+    country: 'Poland',
+    phone: '+48 74 555 0199',
+    vacancy: 'rack-railway-driver',
+    studies: [study('zarova', 'Diploma', 'Railway Vehicle Operation', 3, '1041', 'ZST/09/118', '2006-09', '2009-06')],
+    jobs: [job('karwen', 'Train driver', '2013-01-01', 'present', ['driving'])],
+    credentials: [
+      paper('train-driving', 'rail', 'MRA-D-20019', -380, 700, { registered: 'same' }),
+      paper('medical', 'medical', 'VOH-5555', -120, 240),
+    ],
+    sent: -3,
+    acts: [],
+  },
 ]
 
 /** Who works at the desk. The password of everybody in the demo is in the README. */

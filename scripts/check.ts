@@ -48,6 +48,17 @@ function jest(name: 'unit' | 'server'): Part {
   }
 }
 
+/** Kills server and database a few times while people write; `npm run faults` is the long form. */
+const faults: Part = {
+  name: 'faults',
+  run: () => {
+    const given = ['--sessions', '24', '--kills', '3', '--data', '.check/faults']
+    const fine =
+      spawnSync(process.execPath, ['--import', 'tsx', 'scripts/faults.ts', ...given], { stdio: 'inherit' }).status === 0
+    return { passed: Number(fine), failed: Number(!fine), skipped: 0 }
+  },
+}
+
 const browser: Part = {
   name: 'browser',
   run: () => {
@@ -90,6 +101,7 @@ const parts: Part[] = [
   plain('unused', ['knip']),
   jest('unit'),
   jest('server'),
+  faults,
   browser,
 ]
 

@@ -68,6 +68,7 @@ try {
     SMTP_URL: `smtp://127.0.0.1:${ports.smtp}`,
     REGISTER_URL: `http://127.0.0.1:${ports.standins}/registers`,
     CAPTURE_URL: `http://127.0.0.1:${ports.standins}/capture`,
+    SCAN_FOLDER: resolve(folder, 'scans'),
     PLACES_URL: `http://127.0.0.1:${ports.standins}/places`,
     DEMO: 'yes',
     LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn',
@@ -115,6 +116,7 @@ async function startStandins(): Promise<() => Promise<void>> {
       STANDINS_PORT: String(ports.standins),
       MAILBOX_FOLDER: resolve(folder, 'mailbox'),
       REGISTERS_FILE: registersFile,
+      SCAN_FOLDER: resolve(folder, 'scans'),
     },
   })
   await new Promise<void>((ready, fail) => {

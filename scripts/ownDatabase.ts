@@ -5,7 +5,12 @@ import { resolve } from 'node:path'
 import { setTimeout as wait } from 'node:timers/promises'
 import { createConnection } from 'mariadb'
 
-export type OwnDatabase = { url: string; stop: () => Promise<void> }
+export type OwnDatabase = {
+  url: string
+  stop: () => Promise<void>
+  /** Ends it as a loss of power would, without a word. */
+  kill: () => Promise<void>
+}
 
 /**
  * Starts a MariaDB server of our own on loopback, with its data in `folder` (made on first use), and gives the address
@@ -57,14 +62,16 @@ export async function startOwnDatabase(folder: string, port: number): Promise<Ow
     ended = true
   })
   await untilItAnswers(port, () => ended, resolve(base, 'db.log'))
+  const end = async (signal: 'SIGTERM' | 'SIGKILL') => {
+    if (ended) return
+    const gone = new Promise((done) => server.once('exit', done))
+    server.kill(signal)
+    await gone
+  }
   return {
     url: `mariadb://root@127.0.0.1:${port}/probatum`,
-    stop: async () => {
-      if (ended) return
-      const gone = new Promise((done) => server.once('exit', done))
-      server.kill('SIGTERM')
-      await gone
-    },
+    stop: () => end('SIGTERM'),
+    kill: () => end('SIGKILL'),
   }
 }
 

@@ -2,7 +2,7 @@ import { mkdirSync } from 'node:fs'
 import { resolve } from 'node:path'
 import { parseArgs } from 'node:util'
 import type { Page } from '@playwright/test'
-import { drawPhoto } from '#scenario/papers'
+import { drawPdf } from '#scenario/papers'
 import { demoPassword } from '#scenario/people'
 import { openBrowser, signIn } from './browser'
 
@@ -60,16 +60,6 @@ const openEnquiry = async (page: Page) => {
   }
 }
 
-const certificate = {
-  issuer: 'Berufsschule Steinach',
-  place: 'Steinach, AT',
-  heading: 'Apprenticeship certificate',
-  lines: ['awarded to', 'Felix Rautner', 'Metal Engineering'],
-  number: 'BS-2019-12',
-  signedBy: 'The head of the school',
-  on: '5 Jul 2019',
-}
-
 const views: View[] = [
   { name: 'vacancies', go: (page) => page.goto(address) },
   { name: 'vacancy', go: (page) => page.goto(`${address}/vacancies/cableway-electrical-supervisor`) },
@@ -99,24 +89,6 @@ const views: View[] = [
       await page.goto(page.url().replace(/[^/]+$/, 'work'))
       await page.getByRole('button', { name: 'Deutsch' }).click()
       await page.getByText('Werdegang').first().waitFor()
-    },
-  },
-  {
-    name: 'apply-pages',
-    as: 'felix.rautner@mail.example',
-    go: async (page) => {
-      await myApplication(page)
-      await page.goto(page.url().replace(/[^/]+$/, 'study'))
-      const photo = (cutOff: boolean) => ({
-        name: cutOff ? 'second page.png' : 'first page.png',
-        mimeType: 'image/png',
-        buffer: drawPhoto(certificate, { cutOff }),
-      })
-      await page
-        .locator('input[type=file]')
-        .first()
-        .setInputFiles([photo(false), photo(true)])
-      await page.getByRole('button', { name: 'Send 2 pages' }).waitFor()
     },
   },
   {
@@ -151,21 +123,52 @@ const views: View[] = [
       await page.waitForTimeout(900)
     },
   },
-  { name: 'desk-validity', as: ines, go: (page) => find(page, 'validity', 'Sana Mirzaei') },
+  { name: 'desk-table', as: ines, go: (page) => page.goto(`${address}/desk/applications/table`) },
+  {
+    name: 'desk-doubles',
+    as: ines,
+    go: async (page) => {
+      await page.goto(`${address}/desk/doubles`)
+      await page
+        .getByRole('link', { name: /Novotny/ })
+        .first()
+        .click()
+    },
+  },
+  {
+    name: 'desk-scores',
+    as: ines,
+    go: async (page) => {
+      await find(page, 'applications', 'Emil Castagna')
+      await page.keyboard.press('s')
+      await page.getByRole('heading', { name: 'Score sheet' }).waitFor()
+    },
+  },
+  {
+    name: 'desk-paper',
+    as: ines,
+    go: async (page) => {
+      await page.goto(`${address}/desk/paper`)
+      const paper = await drawPdf({
+        issuer: 'Technische Hochschule Tannberg',
+        place: 'Tannberg, AT',
+        heading: 'Transcript of records',
+        lines: ['of', 'Noor Adeyemi', 'Electrical Engineering'],
+        signedBy: 'The registrar',
+        on: '2020',
+      })
+      await page
+        .getByLabel('Scans to put into the tray')
+        .setInputFiles({ name: 'From the post.pdf', mimeType: 'application/pdf', buffer: paper })
+      await page.getByText('It came without a cover sheet.').first().waitFor()
+    },
+  },
   {
     name: 'desk-gate',
     as: ines,
     go: async (page) => {
       await find(page, 'hiring', 'Maëlle Dréau-Okafor')
       await page.keyboard.press('m')
-    },
-  },
-  {
-    name: 'desk-skills',
-    as: ines,
-    go: async (page) => {
-      await find(page, 'skills', 'Rui Alcântara')
-      await page.locator('[data-claim="check-isolation"]').click()
     },
   },
   {
@@ -183,19 +186,6 @@ const views: View[] = [
       await vacancyPart(page, 'Rescue lead', 'Requirements')
       await page.getByRole('button', { name: /^Avalanche blasting permit/ }).click()
       await page.waitForTimeout(1200)
-    },
-  },
-  {
-    name: 'vacancy-dry-run',
-    as: ines,
-    go: async (page) => {
-      await vacancyPart(page, 'Cableway mechanic', 'Requirements')
-      await page.getByRole('button', { name: /^Welding qualification/ }).click()
-      await page.getByLabel('By which gate').selectOption('shortlist')
-      await page.getByText('Saved, not published.').waitFor()
-      await page.getByRole('link', { name: 'Dry run', exact: true }).click()
-      await page.getByRole('button', { name: /dry run|Run it again/ }).click()
-      await page.getByText(/come out differently/).waitFor()
     },
   },
   { name: 'trail', as: ines, go: (page) => page.goto(`${address}/desk/trail`) },

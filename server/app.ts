@@ -17,13 +17,19 @@ import type { Deps } from './deps'
 import { deskRoutes } from './desk/routes'
 import { serveDocuments } from './documents/serveBytes'
 import { serveUploads } from './documents/uploads'
+import { doublesRoutes } from './doubles/routes'
 import { equalityRoutes } from './equality/routes'
 import { hiringRoutes } from './hiring/routes'
 import { inLanguageOf } from './http/language'
 import { Problem } from './http/problems'
 import { serve } from './http/serve'
 import { identityRoutes } from './identity/routes'
+import { importRoutes } from './imports/routes'
+import { messageRoutes } from './messages/routes'
+import { paperRoutes } from './paper/routes'
+import { privacyRoutes } from './privacy/routes'
 import { rulesRoutes } from './rules/routes'
+import { scoringRoutes } from './scoring/routes'
 import { skillsRoutes } from './skills/routes'
 import { sourceRoutes } from './sources/routes'
 import { vacancyPage } from './vacancies/jobPosting'
@@ -46,6 +52,12 @@ export const routes = [
   ...hiringRoutes,
   ...deskRoutes,
   ...auditRoutes,
+  ...privacyRoutes,
+  ...scoringRoutes,
+  ...messageRoutes,
+  ...doublesRoutes,
+  ...paperRoutes,
+  ...importRoutes,
   ...demoRoutes,
 ]
 

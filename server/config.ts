@@ -25,6 +25,8 @@ export type Config = {
   demo: boolean
   /** Where files lie that come in pieces, until they are whole. */
   uploadFolder: string
+  /** Where the scanner saves what it has scanned. */
+  scanFolder: string
   /** Where the built web client lies. */
   webFolder: string
   logLevel: string
@@ -48,6 +50,7 @@ export function readConfig(env: NodeJS.ProcessEnv = process.env): Config {
     timeZone: env.TIME_ZONE ?? 'Europe/Vienna',
     demo: env.DEMO === 'yes',
     uploadFolder: env.UPLOAD_FOLDER ?? join(tmpdir(), 'probatum-uploads'),
+    scanFolder: env.SCAN_FOLDER ?? join(tmpdir(), 'probatum-scans'),
     webFolder: env.WEB_FOLDER ?? 'dist/web',
     logLevel: env.LOG_LEVEL ?? 'info',
   }

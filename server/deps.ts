@@ -7,6 +7,7 @@ import type { CaptureDevice } from './outside/capture'
 import type { Mailer } from './outside/mail'
 import type { Places } from './outside/places'
 import type { Registers } from './outside/registers'
+import type { Scanner } from './outside/scanner'
 
 export type Clock = { now: () => Date; today: () => Temporal.PlainDate }
 
@@ -20,6 +21,7 @@ export type Deps = {
   registers: Registers
   places: Places
   captureDevice: CaptureDevice
+  scanner: Scanner
 }
 
 /** Who acts. A link's bearer has no account; the system acts in jobs. */

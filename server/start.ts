@@ -13,6 +13,7 @@ import { httpCaptureDevice } from './outside/capture'
 import { smtpMailer } from './outside/mail'
 import { httpPlaces } from './outside/places'
 import { httpRegisters } from './outside/registers'
+import { folderScanner } from './outside/scanner'
 
 export type Fixed = Omit<Deps, 'clock'>
 
@@ -29,6 +30,7 @@ export async function prepare(config: Config, log: Logger = pino({ level: config
     registers: httpRegisters(config.registerUrl, config.registerPatienceMs),
     places: httpPlaces(config.placesUrl),
     captureDevice: httpCaptureDevice(config.captureUrl),
+    scanner: folderScanner(config.scanFolder),
   }
 }
 

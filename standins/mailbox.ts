@@ -24,16 +24,28 @@ export async function openMailbox(folder: string, port: number): Promise<Mailbox
     .sort()) {
     mails.push(await parsed(name.replace('.eml', ''), readFileSync(join(folder, name))))
   }
+  const taken = new Set<string>()
   let received = 0
   const smtp = new SMTPServer({
     authOptional: true,
     disabledCommands: ['STARTTLS'],
     size: 40 * 1024 * 1024,
+    // So that refusals can be watched: nobody at this domain is taken.
+    onRcptTo: ({ address }, _session, done) =>
+      done(
+        address.toLowerCase().endsWith('@refuses.example')
+          ? Object.assign(new Error('No such mailbox here'), { responseCode: 550 })
+          : undefined,
+      ),
     onData(stream, _session, done) {
       const chunks: Buffer[] = []
       stream.on('data', (chunk: Buffer) => chunks.push(chunk))
       stream.on('end', () => {
         const bytes = Buffer.concat(chunks)
+        // Whoever never heard that a message was taken hands it over again; it is the same message (RFC 5322, 3.6.4).
+        const messageId = /^message-id:\s*(<[^>]+>)/im.exec(bytes.subarray(0, 8192).toString('latin1'))?.[1]
+        if (messageId && taken.has(messageId)) return done()
+        if (messageId) taken.add(messageId)
         received += 1
         const id = `${Date.now()}-${String(received).padStart(5, '0')}`
         writeFileSync(join(folder, `${id}.eml`), bytes)

@@ -4,6 +4,7 @@ import { openMailbox } from './mailbox'
 import { answerMailbox } from './mailboxPage'
 import { answerPlaces } from './places'
 import { answerRegisters, openRegisters } from './registers'
+import { answerScanner } from './scanner'
 
 /** The outside world in one process: a mail server with a mailbox page, registers and a postcode directory over HTTP. */
 const smtpPort = Number(process.env.SMTP_PORT ?? 4102)
@@ -20,7 +21,9 @@ const server = createServer((request, response) => {
       ? answerCapture(request, url, response)
       : url.pathname.startsWith('/places')
         ? answerPlaces(url, response)
-        : answerMailbox(mailbox, url, response)
+        : url.pathname.startsWith('/scanner')
+          ? answerScanner(process.env.SCAN_FOLDER ?? '.data/scans', request, url, response)
+          : answerMailbox(mailbox, url, response)
   answered.catch((error: unknown) => {
     response.writeHead(500, { 'Content-Type': 'text/plain; charset=utf-8' }).end(String(error))
   })

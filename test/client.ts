@@ -16,8 +16,8 @@ type Argument = {
 }
 
 /** Somebody with a browser of their own: keeps cookies and repeats the form value, as a page of ours does. */
-export function visitor(address: string) {
-  const cookies = new Map<string, string>()
+export function visitor(address: string, held: Record<string, string> = {}) {
+  const cookies = new Map<string, string>(Object.entries(held))
   let formToken = ''
 
   async function request(path: string, init: RequestInit = {}): Promise<Response> {

@@ -26,6 +26,7 @@ import { answerCapture } from '../standins/capture'
 import { type Mailbox, openMailbox } from '../standins/mailbox'
 import { answerPlaces } from '../standins/places'
 import { answerRegisters, openRegisters } from '../standins/registers'
+import { answerScanner } from '../standins/scanner'
 import { type Visitor, visitor } from './client'
 
 const password = 'a-long-enough-secret'
@@ -52,7 +53,9 @@ export async function openHouse(name: string) {
       ? answerCapture(request, url, response)
       : url.pathname.startsWith('/places')
         ? answerPlaces(url, response)
-        : answerRegisters(registers, request, url, response))
+        : url.pathname.startsWith('/scanner')
+          ? answerScanner(join(folder, 'scans'), request, url, response)
+          : answerRegisters(registers, request, url, response))
   }).listen(0, '127.0.0.1')
   await new Promise((ready) => registerServer.once('listening', ready))
   const standins = `http://127.0.0.1:${(registerServer.address() as AddressInfo).port}`
@@ -69,6 +72,7 @@ export async function openHouse(name: string) {
     logLevel: 'silent',
     webFolder: folder,
     uploadFolder: join(folder, 'uploads'),
+    scanFolder: join(folder, 'scans'),
     publicUrl: 'http://house.test',
   }
   writeFileSync(join(folder, 'index.html'), '<!doctype html><head></head>')
@@ -103,6 +107,15 @@ export async function openHouse(name: string) {
     visitor: () => visitor(address),
     day: (offset: number) => today.add({ days: offset }).toString(),
     registers,
+    /** Lays pages into the scanner’s feeder. */
+    scan: async (pdf: Uint8Array, lying: { turned?: number; faint?: boolean } = {}) => {
+      const query = new URLSearchParams({ turned: String(lying.turned ?? 0), faint: lying.faint ? 'yes' : 'no' })
+      const reply = await fetch(`${standins}/scanner/scan?${query}`, {
+        method: 'POST',
+        body: pdf as Uint8Array<ArrayBuffer>,
+      })
+      if (!reply.ok) throw new Error(`the scanner answered ${reply.status}`)
+    },
     /** What the registers hold, by register and number without separators. */
     enter: (entries: object) => writeFileSync(registersFile, JSON.stringify(entries)),
     close: async () => {
@@ -172,11 +185,14 @@ export const aPaper = (line = 'Master of Science') =>
     on: '2018',
   })
 
+/** People of other given names are other people: they share neither birth date nor phone. */
+const sumOf = (text: string) => [...text].reduce((sum, letter) => (sum * 31 + letter.codePointAt(0)!) % 99_991, 7)
+
 export const personAnswers = (given: string, family: string): Record<string, string> => ({
   'about.givenNames': given,
   'about.familyName': family,
-  'about.born': '1994-08-21',
-  'contact.phone': '+43 512 555 0100',
+  'about.born': `19${70 + (sumOf(given) % 29)}-08-21`,
+  'contact.phone': `+43 512 555 ${String(1000 + (sumOf(given) % 8999))}`,
   'contact.street': 'Dorfstrasse 4',
   'contact.town': '6800 Vallorne',
   'contact.country': 'Austria',

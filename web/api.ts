@@ -89,6 +89,16 @@ type Definitions = {
     : MutationDefinition<Argument<Contract[Name]>, typeof send, Topic, Reply<Contract[Name]>, 'api'>
 }
 
+/** The address of a file to keep, for a link. */
+export function addressOf(name: keyof Contract, argument: { params?: object; query?: object } = {}): string {
+  const params = (argument.params ?? {}) as Record<string, string>
+  const path = endpoints[name]!.path.replace(/:(\w+)/g, (_, part: string) => encodeURIComponent(params[part] ?? ''))
+  const query = new URLSearchParams(
+    Object.entries(argument.query ?? {}).flatMap(([key, value]) => (value ? [[key, String(value)]] : [])),
+  )
+  return query.size > 0 ? `${path}?${query}` : path
+}
+
 /** Every endpoint of the contract as RTK Query: reads are queries, everything else a mutation. */
 export const api = createApi({
   reducerPath: 'api',

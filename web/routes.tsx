@@ -99,6 +99,34 @@ export const router = createBrowserRouter([
             path: 'sources',
             lazy: () => import('./desk/overviews/Sources').then(({ Sources }) => ({ Component: Sources })),
           },
+          {
+            path: 'applications/table',
+            lazy: () =>
+              import('./desk/applications/ApplicationsTable').then(({ ApplicationsTable }) => ({
+                Component: ApplicationsTable,
+              })),
+          },
+          {
+            path: 'doubles/:oneId?/:otherId?',
+            lazy: () => import('./desk/doubles/Doubles').then(({ Doubles }) => ({ Component: Doubles })),
+          },
+          {
+            path: 'paper/:id?',
+            lazy: () => import('./desk/paper/PaperTray').then(({ PaperTray }) => ({ Component: PaperTray })),
+          },
+          {
+            path: 'imports/:id?',
+            lazy: () => import('./desk/imports/Imports').then(({ Imports }) => ({ Component: Imports })),
+          },
+          {
+            path: 'words',
+            lazy: () =>
+              import('./desk/words/PreparedWords').then(({ PreparedWords }) => ({ Component: PreparedWords })),
+          },
+          {
+            path: 'people/:candidateId/sights',
+            lazy: () => import('./desk/overviews/Sights').then(({ Sights }) => ({ Component: Sights })),
+          },
           { path: 'trail', lazy: () => import('./desk/overviews/Trail').then(({ Trail }) => ({ Component: Trail })) },
           {
             path: ':queue/:id?/:chosen?',

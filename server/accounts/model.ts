@@ -8,7 +8,18 @@ import {
 } from 'sequelize'
 import type { Role } from '#contract/endpoint'
 import type { Language } from '#core/words/say'
-import { define, id, json, longText, moment, momentOrNull, text, textOrNull, uuid } from '../database/columns'
+import {
+  define,
+  id,
+  json,
+  longText,
+  moment,
+  momentOrNull,
+  text,
+  textOrNull,
+  uuid,
+  uuidOrNull,
+} from '../database/columns'
 
 export class Account extends Model<InferAttributes<Account>, InferCreationAttributes<Account>> {
   declare id: string
@@ -58,6 +69,13 @@ export class Candidate extends Model<InferAttributes<Candidate>, InferCreationAt
   declare born: string | null
   /** Names the person went by before, as they say. */
   declare otherNames: string[]
+  /** As last given in an application; the newest wins. */
+  declare phone: CreationOptional<string | null>
+  /** The file that this one was merged into. */
+  declare mergedInto: CreationOptional<string | null>
+  /** At whose wish or by which rule it is emptied on this day, or was. */
+  declare erasedAt: CreationOptional<Date | null>
+  declare eraseOn: CreationOptional<string | null>
   declare createdAt: Date
 }
 
@@ -97,6 +115,10 @@ export function defineAccounts(sequelize: Sequelize) {
     name: longText,
     born: textOrNull,
     otherNames: json,
+    phone: textOrNull,
+    mergedInto: uuidOrNull,
+    erasedAt: momentOrNull,
+    eraseOn: textOrNull,
     createdAt: moment,
   })
 }

@@ -50,6 +50,6 @@ export async function signUp(deps: Deps, actor: Actor, input: Input<typeof contr
     subject: 'Confirm your address',
     text: `Open this link to confirm your address and go on where you were:\n\n${deps.config.publicUrl}/confirm/${token}\n\nIt works for two days. If you did not ask for an account, do nothing.`,
   })
-  await recordEvent(deps, actor, { code: 'account-made', what: `Made an account for ${name}`, about: mail })
+  await recordEvent(deps, actor, { code: 'account-made', what: 'Made an account' })
   return { done: true as const }
 }

@@ -1,7 +1,8 @@
 import type { Role } from '#contract/endpoint'
 import type { Facts } from '#core/conditions/condition'
 import { type AnswerValue, isAsked, isEmpty } from '#core/form/answer'
-import { becauseKey, type Form, type Question } from '#core/form/form'
+import { becauseKey, type Form, type Question, type Section } from '#core/form/form'
+import { type HiddenKind, hiddenKindOfQuestion, sees } from '#core/privacy/hidden'
 import { answerWords } from '#core/words/form'
 import type { Application } from './model'
 
@@ -18,31 +19,46 @@ export const contactMail = (application: Pick<Application, 'answers'>) => textAn
 const mayRead = ({ seenBy }: Question, roles: readonly Role[]) =>
   !seenBy?.length || seenBy.some((role) => roles.some((own) => own === role))
 
-/** A form with only the questions whose answers somebody with these roles may read. */
-export const readableForm = (form: Form, roles: readonly Role[]): Form =>
-  form.map((section) => ({ ...section, questions: section.questions.filter((question) => mayRead(question, roles)) }))
+/** A form with only the questions whose answers a reader sees as things stand. */
+export const readableForm = (form: Form, covering: Covering): Form =>
+  form.map((section) => ({
+    ...section,
+    questions: section.questions.filter(
+      (question) => mayRead(question, covering.roles) && !coveredAs(section, question, covering),
+    ),
+  }))
+
+/** Which answers are covered for a reader: what their roles do not need and what is not shown to them at the moment. */
+export type Covering = { roles: readonly Role[]; shown: ReadonlySet<string> }
+
+const coveredAs = (section: Section, question: Question, { roles, shown }: Covering): HiddenKind | undefined => {
+  const kind = hiddenKindOfQuestion(section, question)
+  return kind && !sees(roles, kind) && !shown.has(kind) ? kind : undefined
+}
 
 /** The answers as the desk reads them: those that are asked as things stand, and that the reader's roles may see. */
 export function answersForDesk(
   form: Form,
   { answers }: Pick<Application, 'answers'>,
   facts: Facts,
-  roles: readonly Role[],
+  covering: Covering,
 ) {
   return form.flatMap((section) =>
     section.questions.flatMap((question) => {
       const answer: AnswerValue | undefined = answers[question.key]
       if (isEmpty(answer) || !isAsked(section, facts) || !isAsked(question, facts)) return []
-      if (!mayRead(question, roles))
-        return [
-          { section: section.title, label: question.label, answer: `Read only by: ${question.seenBy?.join(', ')}.` },
-        ]
+      const line = { section: section.title, label: question.label, hidden: null }
+      if (!mayRead(question, covering.roles))
+        return [{ ...line, answer: `Read only by: ${question.seenBy?.join(', ')}.` }]
+      const kind = coveredAs(section, question, covering)
+      if (kind) return [{ ...line, answer: 'Hidden', hidden: kind as string }]
       const because = answers[becauseKey(question.key)]
-      const shown = answerWords(question, answer!)
+      const open = question.kind === 'identity number' && typeof answer === 'string'
+      const shown = open ? answer : answerWords(question, answer!)
       return [
         {
-          section: section.title,
-          label: question.label,
+          ...line,
+          hidden: null as string | null,
           answer: typeof because === 'string' && because ? `${shown}: ${because}` : shown,
         },
       ]

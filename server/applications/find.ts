@@ -1,4 +1,4 @@
-import { Op } from 'sequelize'
+import { Op, type WhereOptions } from 'sequelize'
 import type { Stage } from '#contract/applications'
 import { candidateOf } from '../accounts/candidate'
 import { Candidate } from '../accounts/model'
@@ -11,6 +11,14 @@ import { Application } from './model'
 export const activeStages = ['sent', 'shortlisted', 'offered'] as const satisfies readonly Stage[]
 
 export const applicationById = (id: string): Promise<Application> => Application.findByPk(id, { rejectOnEmpty: true })
+
+/** Applications by their identifiers, in the order of their references. */
+export const applicationsById = (ids: readonly string[]): Promise<Application[]> =>
+  Application.findAll({ where: { id: [...new Set(ids)] }, order: ['reference'] })
+
+/** Whose an application is. */
+export const candidateOfApplication = async (id: string): Promise<string | null> =>
+  (await Application.findByPk(id, { attributes: ['candidateId'] }))?.candidateId ?? null
 
 /** An application of the person's own; somebody else's is not there. */
 export async function ownApplication(
@@ -41,8 +49,18 @@ export async function sentApplication(id: string, options: { lock?: boolean } = 
     ...(options.lock ? lockOf() : {}),
   })
   if (!application) throw notFound()
+  if (await isSealed(application.candidateId)) throw notFound()
   return application
 }
+
+/** A file that waits to be erased is nobody's any more. */
+const isSealed = async (candidateId: string) =>
+  (await Candidate.count({
+    where: {
+      id: candidateId,
+      [Op.or]: [{ eraseOn: { [Op.ne]: null } }, { erasedAt: { [Op.ne]: null } }],
+    } as WhereOptions,
+  })) > 0
 
 export const applicationsOf = (candidateId: string): Promise<Application[]> =>
   Application.findAll({ where: { candidateId }, order: ['createdAt', 'id'] })

@@ -14,6 +14,7 @@ import {
   flag,
   id,
   json,
+  jsonOrNull,
   moment,
   momentOrNull,
   text,
@@ -22,6 +23,9 @@ import {
   whole,
   wholeOrNull,
 } from '../database/columns'
+
+/** How an application came to the desk that its candidate has not written; `confirmedAt` once they have taken it over. */
+export type OnBehalf = { how: 'on paper' | 'by phone'; by: string; at: string; confirmedAt: string | null }
 
 export class Application extends Model<InferAttributes<Application>, InferCreationAttributes<Application>> {
   declare id: string
@@ -46,6 +50,12 @@ export class Application extends Model<InferAttributes<Application>, InferCreati
   declare remindedAt: CreationOptional<Date | null>
   /** The version of the vacancy's rules it was sent under. */
   declare rulesVersion: CreationOptional<number>
+  /** Whoever has applied twice for the same post, under two files since merged, has the second beside the first. */
+  declare besides: CreationOptional<number>
+  /** Begun at the desk for somebody who wrote on paper or rang. */
+  declare onBehalf: CreationOptional<OnBehalf | null>
+  /** When it was withdrawn, declined, turned down or cleared. */
+  declare endedAt: CreationOptional<Date | null>
 }
 
 /** What was sent, unchanged since. */
@@ -95,6 +105,9 @@ export function defineApplications(sequelize: Sequelize) {
     sentAt: momentOrNull,
     remindedAt: momentOrNull,
     rulesVersion: { ...whole, defaultValue: 1 },
+    besides: { ...whole, defaultValue: 0 },
+    onBehalf: jsonOrNull,
+    endedAt: momentOrNull,
   })
   define(Reopening, sequelize, 'reopenings', {
     id,

@@ -8,6 +8,7 @@ import { readinessOf, rulesOfApplication } from '../hiring/readiness'
 import { refreshStanding } from '../hiring/standing'
 import { inEnglish } from '../http/language'
 import { conflict, insistOnVersion, invalid } from '../http/problems'
+import { personChanged } from '../people/changed'
 import { vacancyById } from '../vacancies/vacancies'
 import { textAnswer } from './answers'
 import { ownApplication } from './find'
@@ -43,6 +44,7 @@ export async function saveAnswers(deps: Deps, actor: Account, id: string, { vers
   })
   await rememberPerson(application.candidateId, personIn({ answers }))
   const readiness = await readinessOf(deps, application)
+  if (sent) await personChanged(deps, application.candidateId)
   if (sent) await inEnglish(() => tellOfContact(deps, actor, application, rules.form, before))
   return {
     version: application.version,
@@ -92,5 +94,10 @@ function personIn(application: Pick<Application, 'answers'>) {
   const text = (key: string) => textAnswer(application, key)
   const name = [text('about.givenNames'), text('about.familyName')].filter(Boolean).join(' ')
   const former = text('about.formerName')
-  return { ...(name ? { name } : {}), born: text('about.born') ?? null, otherNames: former ? [former] : [] }
+  return {
+    ...(name ? { name } : {}),
+    born: text('about.born') ?? null,
+    otherNames: former ? [former] : [],
+    phone: text('contact.phone') ?? null,
+  }
 }

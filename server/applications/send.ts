@@ -12,6 +12,7 @@ import { refreshStanding } from '../hiring/standing'
 import { inEnglish } from '../http/language'
 import { conflict, insistOnVersion } from '../http/problems'
 import { queueMail } from '../messages/queueMail'
+import { personChanged } from '../people/changed'
 import { permissionOf } from '../permissions/permissions'
 import { isOpen, vacancyById } from '../vacancies/vacancies'
 import { applicationPdf } from './applicationPdf'
@@ -105,6 +106,7 @@ async function send(deps: Deps, actor: Account, id: string, version: number) {
     applicationId: id,
     details: { snapshot: sha256 },
   })
+  await personChanged(deps, application.candidateId)
   await refreshStanding(deps, application)
   return { reference, sentAt: now.toISOString() }
 }

@@ -6,7 +6,7 @@ import { type Gate, gates, type Outcome, type Requirement, type Step } from '#co
 import { outcomeWords } from '#core/words/requirements'
 import { retell } from '#core/words/retell'
 import { say } from '#core/words/say'
-import { candidateOf } from '../accounts/candidate'
+import { candidateOf, mergedWith } from '../accounts/candidate'
 import { trailOf } from '../audit/trail'
 import { claimFaces } from '../claims/face'
 import type { Account, Deps } from '../deps'
@@ -56,9 +56,9 @@ export async function readStatus(deps: Deps, actor: Account, id: string): Promis
     GatePassage.findAll({ where: { applicationId: id } }),
     Offer.findByPk(id),
     OnboardingTask.findAll({ where: { applicationId: id } }),
-    trailOf({ candidateId: application.candidateId, applicationId: id }),
+    trailOf({ candidateIds: await mergedWith(application.candidateId), applicationId: id }),
   ])
-  const ended = application.stage === 'withdrawn' || application.stage === 'declined' || application.stage === 'cleared'
+  const ended = ['withdrawn', 'declined', 'turned down', 'cleared'].includes(application.stage)
   const afterSending = outcomes.filter(({ gate, steps }) => gate !== 'send' || steps.length > 0)
   const line = (outcome: Outcome) => ({ title: retell(outcome.title), why: outcomeWords(outcome, nameOf) })
   const theirs = ended
@@ -199,6 +199,7 @@ function ballOf({ stage }: Application, toDo: number, outcomes: readonly Outcome
   if (stage === 'being written') return say('With you: the application has not been sent yet.')
   if (stage === 'withdrawn') return say('Nobody: you withdrew this application.')
   if (stage === 'declined') return say('Nobody: you declined the offer.')
+  if (stage === 'turned down') return say('Nobody: we decided to go on with others.')
   if (stage === 'cleared') return say('All done. See you on the first day.')
   if (toDo > 0) return say('With you: {{count}} things to do.', { count: toDo })
   const gate = nextGate[stage]

@@ -1,14 +1,14 @@
 import { recordEvent } from '../audit/record'
-import type { Account, Deps } from '../deps'
+import type { Account, Actor, Deps } from '../deps'
 import { refreshStanding } from '../hiring/standing'
 import { conflict } from '../http/problems'
-import { ownApplication } from './find'
+import { activeStages, applicationsOf, ownApplication } from './find'
 
 export async function withdraw(deps: Deps, actor: Account, id: string) {
   const application = await ownApplication(deps, actor, id, { lock: true })
   if (application.stage === 'cleared')
     throw conflict('already-cleared', 'You are cleared to start. Write to us instead.')
-  await application.update({ stage: 'withdrawn', version: application.version + 1 })
+  await application.update({ stage: 'withdrawn', endedAt: deps.clock.now(), version: application.version + 1 })
   await recordEvent(deps, actor, {
     code: 'withdrawn',
     what: 'Withdrew the application',
@@ -18,4 +18,19 @@ export async function withdraw(deps: Deps, actor: Account, id: string) {
   })
   await refreshStanding(deps, application)
   return { done: true as const }
+}
+
+/** Withdraws every application of a file that is under way. */
+export async function withdrawAll(deps: Deps, actor: Actor, candidateId: string) {
+  for (const application of await applicationsOf(candidateId)) {
+    if (!activeStages.some((stage) => stage === application.stage)) continue
+    await application.update({ stage: 'withdrawn', endedAt: deps.clock.now(), version: application.version + 1 })
+    await recordEvent(deps, actor, {
+      code: 'withdrawn',
+      what: 'Withdrew the application with the wish to be erased',
+      candidateId,
+      applicationId: application.id,
+    })
+    await refreshStanding(deps, application)
+  }
 }

@@ -1,6 +1,7 @@
 import { v7 as uuid } from 'uuid'
+import { inTransaction } from '../database/connection'
 import { type Actor, type Deps, nameOfActor } from '../deps'
-import { Event } from './model'
+import { addLink } from './addLink'
 
 export type Happening = {
   code: string
@@ -15,24 +16,29 @@ export type Happening = {
   details?: Record<string, unknown>
 }
 
-/** Leaves an audit event, in the transaction of what happened. */
+/** The chain of what is about no file: vacancies, accounts, settings. */
+const houseChain = 'house'
+
+/** Leaves an audit event, in the transaction of what happened, as the next link of its file's chain. */
 export async function recordEvent(
   deps: Deps,
   actor: Actor,
   { code, what, forCandidate, about, candidateId, applicationId, claimId, details }: Happening,
 ) {
-  await Event.create({
-    id: uuid({ msecs: deps.clock.now().getTime() }),
-    at: deps.clock.now(),
-    actorId: actor.kind === 'account' ? actor.id : null,
-    who: nameOfActor(actor),
-    code,
-    what,
-    forCandidate: forCandidate ?? null,
-    about: about ?? null,
-    candidateId: candidateId ?? null,
-    applicationId: applicationId ?? null,
-    claimId: claimId ?? null,
-    details: details ?? {},
-  })
+  await inTransaction(deps.sequelize, () =>
+    addLink(deps.sequelize, candidateId ?? houseChain, {
+      id: uuid({ msecs: deps.clock.now().getTime() }),
+      at: deps.clock.now(),
+      actorId: actor.kind === 'account' ? actor.id : null,
+      who: nameOfActor(actor),
+      code,
+      what,
+      forCandidate: forCandidate ?? null,
+      about: about ?? null,
+      candidateId: candidateId ?? null,
+      applicationId: applicationId ?? null,
+      claimId: claimId ?? null,
+      details: details ?? {},
+    }),
+  )
 }

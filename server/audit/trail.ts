@@ -4,9 +4,9 @@ import { Event } from './model'
 const page = 50
 
 /** Everything that was done about a candidate and one of their applications, newest first. */
-export async function trailOf(about: { candidateId: string; applicationId: string }, most = 60): Promise<Event[]> {
+export async function trailOf(about: { candidateIds: string[]; applicationId: string }, most = 60): Promise<Event[]> {
   const where = {
-    candidateId: about.candidateId,
+    candidateId: about.candidateIds,
     [Op.or]: [{ applicationId: about.applicationId }, { applicationId: null }],
   }
   return Event.findAll({ where: where as WhereOptions, order: [['id', 'DESC']], limit: most })

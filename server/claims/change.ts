@@ -18,6 +18,7 @@ import {
 import { forgetUpload, wholeUpload } from '../documents/uploads'
 import { refreshStandingsOf } from '../hiring/standing'
 import { conflict, insistOnVersion, invalid, invalidField, notFound } from '../http/problems'
+import { personChanged } from '../people/changed'
 import { sourceById } from '../sources/sources'
 import { claimFace } from './face'
 import { labelOf } from './label'
@@ -48,6 +49,7 @@ export async function addClaim(deps: Deps, actor: Account, details: ClaimDetails
     candidateId: candidate.id,
     claimId: claim.id,
   })
+  await personChanged(deps, candidate.id)
   await refreshStandingsOf(deps, candidate.id)
   return claimFace(claim)
 }
@@ -72,6 +74,7 @@ export async function changeClaim(deps: Deps, actor: Account, id: string, versio
     candidateId: claim.candidateId,
     claimId: id,
   })
+  await personChanged(deps, claim.candidateId)
   await refreshStandingsOf(deps, claim.candidateId)
   return claimFace(claim)
 }
@@ -87,6 +90,7 @@ export async function removeClaim(deps: Deps, actor: Account, id: string, versio
     candidateId: claim.candidateId,
     claimId: id,
   })
+  await personChanged(deps, claim.candidateId)
   await refreshStandingsOf(deps, claim.candidateId)
   return { done: true as const }
 }
@@ -129,6 +133,7 @@ export async function renewCredential(deps: Deps, actor: Account, id: string, re
     claimId: id,
     details: { before },
   })
+  await personChanged(deps, claim.candidateId)
   await refreshStandingsOf(deps, claim.candidateId)
   return claimFace(claim)
 }

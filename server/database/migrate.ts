@@ -1,28 +1,34 @@
 import type { Sequelize } from 'sequelize'
 import { SequelizeStorage, Umzug } from 'umzug'
+import { chainExisting } from '../audit/chainExisting'
 import { up as first } from './migrations/001-first'
 import { up as rules } from './migrations/002-rules'
 import { up as accounts } from './migrations/003-accounts'
 import { up as permissions } from './migrations/004-permissions'
 import { up as applying } from './migrations/005-applying'
 import { up as people } from './migrations/006-people'
+import { up as desk } from './migrations/007-desk'
 
-const migrations = [
+type Migration = { name: string; statements: readonly string[]; after?: (sequelize: Sequelize) => Promise<void> }
+
+const migrations: Migration[] = [
   { name: '001-first', statements: first },
   { name: '002-rules', statements: rules },
   { name: '003-accounts', statements: accounts },
   { name: '004-permissions', statements: permissions },
   { name: '005-applying', statements: applying },
   { name: '006-people', statements: people },
+  { name: '007-desk', statements: desk, after: chainExisting },
 ]
 
 /** Brings the database to the newest shape; safe to call from several copies, since each step is recorded. */
 export async function migrate(sequelize: Sequelize): Promise<string[]> {
   const umzug = new Umzug({
-    migrations: migrations.map(({ name, statements }) => ({
+    migrations: migrations.map(({ name, statements, after }) => ({
       name,
       up: async () => {
         for (const statement of statements) await sequelize.query(statement)
+        await after?.(sequelize)
       },
     })),
     context: sequelize,

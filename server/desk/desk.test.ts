@@ -59,6 +59,7 @@ async function crowd(count: number, slackOf: (nth: number) => number) {
       ...standing,
       applicationId: id,
       candidate,
+      candidateId: null,
       slack: slackOf(nth),
       today: true,
     })),

@@ -1,9 +1,11 @@
 import type { File } from '#contract/desk'
 import type { Answers } from '#core/form/answer'
 import { openAt, upToGate } from '#core/requirements/evaluate'
+import { firstLook } from '#core/requirements/firstLook'
 import type { ClaimFacts, Gate, Outcome } from '#core/requirements/requirement'
+import { blankWords } from '#core/words/form'
 import { ballWords, outcomeWords } from '#core/words/requirements'
-import { candidateWithMail } from '../accounts/candidate'
+import { candidateWithMail, mergedWith } from '../accounts/candidate'
 import { answersForDesk, contactMail, readableForm } from '../applications/answers'
 import { sentApplication } from '../applications/find'
 import { Snapshot } from '../applications/model'
@@ -11,10 +13,14 @@ import { differencesIn, reopenedParts } from '../applications/reopen'
 import { trailOf } from '../audit/trail'
 import { claimFaces } from '../claims/face'
 import type { Account, Deps } from '../deps'
+import { doublesOf } from '../doubles/find'
 import { GatePassage, Offer, Waiver } from '../hiring/model'
 import { nextGate, readinessOf } from '../hiring/readiness'
 import { heldUpWords } from '../hiring/standing'
+import { hideIn } from '../privacy/hide'
+import { rememberSight, shownTo } from '../privacy/sights'
 import { namesFor } from '../rules/versions'
+import { hidesName, scoringOf } from '../scoring/find'
 import { bankOf, checkByKey, sittingsOf } from '../skills/checks'
 import { fileForProof } from '../verification/load'
 import { proofOf } from '../verification/proof'
@@ -23,6 +29,16 @@ import { readVouchingLine, vouchingsOf } from '../vouching/vouchings'
 /** Everything the desk sees about an application, in one reply. */
 export async function readFile(deps: Deps, actor: Account, id: string): Promise<File> {
   const application = await sentApplication(id)
+  const [revealed] = await Promise.all([
+    shownTo(deps, actor, application.candidateId),
+    rememberSight(deps, actor, {
+      candidateId: application.candidateId,
+      applicationId: id,
+      subject: 'file',
+      what: 'the file',
+    }),
+  ])
+  const covering = { roles: actor.roles, shown: revealed }
   const readiness = await readinessOf(deps, application)
   const { vacancy, rules, claims, outcomes, forecast, requirements, facts } = readiness
   const [person, proofs, names, waivers, offer, passages, trail] = await Promise.all([
@@ -32,11 +48,12 @@ export async function readFile(deps: Deps, actor: Account, id: string): Promise<
     Waiver.findAll({ where: { applicationId: id }, order: ['givenAt'] }),
     Offer.findByPk(id),
     GatePassage.findAll({ where: { applicationId: id }, order: ['passedAt'] }),
-    trailOf({ candidateId: application.candidateId, applicationId: id }),
+    trailOf({ candidateIds: await mergedWith(application.candidateId), applicationId: id }),
   ])
   const snapshot = await Snapshot.findByPk(id)
   const sentAnswers = (snapshot?.content.answers ?? {}) as Answers
   const gate = nextGate[application.stage]
+  const look = firstLook(outcomes, readableForm(rules.form, covering), application.answers, facts.answers)
   const forGate = gate
     ? upToGate(outcomes, gate).filter(
         ({ state, gate: own, steps }) => state !== 'not needed' && (own !== 'send' || steps.length > 0),
@@ -47,10 +64,24 @@ export async function readFile(deps: Deps, actor: Account, id: string): Promise<
   const nameOf = (key: string) => names[key] ?? key
   const history = requirements.flatMap(({ asks }) => (asks.kind === 'history' && !asks.of ? [asks] : []))[0]
   const faces = await claimFaces(claims, readiness.documents)
-  return {
+  const file: File = {
     id,
     version: application.version,
-    candidate: { id: person.id, name: person.name, mail: contactMail(application) ?? person.mail, born: person.born },
+    candidate: {
+      id: person.id,
+      name: person.name,
+      mail: contactMail(application) ?? person.mail,
+      born: person.born,
+      language: person.language,
+    },
+    firstLook: {
+      ...look,
+      because: look.because.map(({ requirement }) => requirement),
+      blanks: look.blanks.map(({ label, blank, because }) => ({ label, words: blankWords[blank], because })),
+    },
+    scoring: await scoringOf(application),
+    doubles: await doublesOf(application.candidateId),
+    onBehalf: application.onBehalf ?? null,
     reference: application.reference ?? null,
     vacancy: { id: vacancy.id, slug: vacancy.slug, title: vacancy.title, place: vacancy.place },
     stage: application.stage,
@@ -66,17 +97,17 @@ export async function readFile(deps: Deps, actor: Account, id: string): Promise<
       proof: proofOf(claims[index]!, proofs),
       ...wantsOf(facts.claims[index]!, outcomes, gate),
     })),
-    answers: answersForDesk(rules.form, application, facts.answers, actor.roles),
+    answers: answersForDesk(rules.form, application, facts.answers, covering),
     changes: snapshot
       ? differencesIn(
-          readableForm(rules.form, actor.roles),
+          readableForm(rules.form, covering),
           Object.keys({ ...sentAnswers, ...application.answers }),
           sentAnswers,
           application.answers,
         )
       : [],
     vouchings: (await vouchingsOf([id])).map(readVouchingLine),
-    reopened: await reopenedParts(readableForm(rules.form, actor.roles), application),
+    reopened: await reopenedParts(readableForm(rules.form, covering), application),
     parts: rules.form
       .filter(({ holds, questions }) => holds === 'questions' && questions.length > 0)
       .map(({ key, title, questions }) => ({
@@ -113,7 +144,9 @@ export async function readFile(deps: Deps, actor: Account, id: string): Promise<
       at: passedAt.toISOString(),
     })),
     trail: trail.map(({ at, who, what }) => ({ at: at.toISOString(), who, what })),
+    hidden: [],
   }
+  return hideIn(file, { ...covering, hidesName: await hidesName(application) })
 }
 
 /** What a claim waits for and by which gate, from the requirement with most left to do. */

@@ -1,6 +1,8 @@
 import { Op, type WhereOptions } from 'sequelize'
 import { type Queue, queues } from '#contract/desk'
+import { mostCounted } from '#contract/lists'
 import { Standing } from '../hiring/model'
+import { countUpTo } from './table'
 
 const page = 40
 
@@ -14,16 +16,18 @@ export async function readQueue(queue: Queue, { after, vacancy }: { after?: stri
   })
   const last = rows.length > page ? rows[page - 1] : undefined
   return {
-    people: rows.slice(0, page).map(({ applicationId, candidate, vacancy, slack, reasons, marks }) => ({
-      id: applicationId,
-      candidate,
-      vacancy,
-      slack,
-      why: reasons[queue] ?? '',
-      marks,
-    })),
+    people: rows
+      .slice(0, page)
+      .map(({ applicationId, candidate, reference, hidesName, vacancy, slack, reasons, marks }) => ({
+        id: applicationId,
+        candidate: hidesName ? (reference ?? '') : candidate,
+        vacancy,
+        slack,
+        why: reasons[queue] ?? '',
+        marks,
+      })),
     next: last ? `${last.slack}_${last.applicationId}` : null,
-    late: await Standing.count({ where: { ...chosen, slack: { [Op.lt]: 0 } } as WhereOptions }),
+    late: await countUpTo(mostCounted, { ...chosen, slack: { [Op.lt]: 0 } } as WhereOptions),
   }
 }
 
@@ -34,6 +38,6 @@ function beyond(after: string | undefined) {
 }
 
 export async function readCounts(): Promise<Record<string, number>> {
-  const counts = await Promise.all(queues.map((queue) => Standing.count({ where: { [queue]: true } })))
+  const counts = await Promise.all(queues.map((queue) => countUpTo(mostCounted, { [queue]: true })))
   return Object.fromEntries(queues.map((queue, index) => [queue, counts[index]!]))
 }

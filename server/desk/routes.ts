@@ -1,13 +1,24 @@
 import * as contract from '#contract/desk'
+import * as lists from '#contract/lists'
 import type { Account } from '../deps'
-import { bind } from '../http/bind'
+import { bind, bindFile } from '../http/bind'
+import { find } from '../people/find'
+import { exportList } from './exportList'
 import { readFile } from './file'
-import { find } from './find'
 import { readCounts, readQueue } from './queue'
+import { readTable } from './table'
+import { listViews, removeView, saveView } from './views'
 
 export const deskRoutes = [
   bind(contract.readQueue, ({ input }) => readQueue(input.params.queue, input.query)),
   bind(contract.readCounts, async ({ deps }) => ({ counts: await readCounts(), today: deps.clock.today().toString() })),
-  bind(contract.find, ({ input }) => find(input.query.text.trim())),
+  bind(contract.find, ({ deps, input }) => find(deps, input.query.text.trim())),
+  bind(lists.readTable, ({ deps, input }) => readTable(deps, input.query)),
+  bindFile(lists.exportList, ({ deps, actor, input }) =>
+    exportList(deps, actor as Account, input.params.list, input.query),
+  ),
+  bind(lists.listViews, ({ actor }) => listViews(actor as Account)),
+  bind(lists.saveView, ({ deps, actor, input }) => saveView(deps, actor as Account, input.body)),
+  bind(lists.removeView, ({ actor, input }) => removeView(actor as Account, input.params.id)),
   bind(contract.readFile, ({ deps, actor, input }) => readFile(deps, actor as Account, input.params.id)),
 ]

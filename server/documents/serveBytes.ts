@@ -1,11 +1,14 @@
 import type Router from '@koa/router'
 import type { Context } from 'koa'
+import { hiddenKindOfClaim, sees, subjectOf } from '#core/privacy/hidden'
 import { candidateOf } from '../accounts/candidate'
 import { applicationsOf } from '../applications/find'
 import { currentClock } from '../demo/clock'
 import type { Account, Deps } from '../deps'
 import { accountOf } from '../http/caller'
-import { notFound, signInFirst } from '../http/problems'
+import { notAllowed, notFound, signInFirst } from '../http/problems'
+import { recordPaperSight, shownTo } from '../privacy/sights'
+import { claimById } from '../verification/load'
 import { readBytes } from './bytes'
 import { documentById } from './documents'
 import type { Document } from './model'
@@ -20,6 +23,7 @@ export function serveDocuments(router: Router, fixed: Omit<Deps, 'clock'>) {
     const deps: Deps = { ...fixed, clock: await currentClock(fixed.config) }
     const document = await documentById(ctx.params.id)
     if (!(await mayRead(deps, actor, document))) throw notFound()
+    await insistOnShown(deps, actor, document)
     const { bytes, mediaType } = await readBytes(document.sha256)
     ctx.set({
       'Content-Type': mediaType,
@@ -37,4 +41,16 @@ async function mayRead(deps: Deps, actor: Account, document: Document): Promise<
     return (await applicationsOf(document.candidateId)).some(({ stage }) => stage !== 'being written')
   }
   return (await candidateOf(deps, actor)).id === document.candidateId
+}
+
+/** A paper of identity or health is opened by whose work needs it, or after it was asked for; either is remembered. */
+async function insistOnShown(deps: Deps, actor: Account, document: Document) {
+  if (!actor.roles.some((role) => readers.includes(role))) return
+  const claim = await claimById(document.claimId)
+  const kind = hiddenKindOfClaim(claim.details)
+  if (!kind) return
+  const { candidateId, claimId } = document
+  if (!sees(actor.roles, kind) && !(await shownTo(deps, actor, candidateId)).has(subjectOf(kind, claimId)))
+    throw notAllowed('This paper is hidden. Have it shown in the file first, with a reason.')
+  await recordPaperSight(deps, actor, { candidateId, claimId, kind })
 }

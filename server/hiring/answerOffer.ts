@@ -16,7 +16,7 @@ export async function answerOffer(deps: Deps, actor: Account, id: string, answer
   await offer.update({ answer, answeredAt: deps.clock.now() })
   await application.update({
     version: application.version + 1,
-    ...(answer === 'declined' ? { stage: 'declined' as const } : {}),
+    ...(answer === 'declined' ? { stage: 'declined' as const, endedAt: deps.clock.now() } : {}),
   })
   await recordEvent(deps, actor, {
     code: `offer-${answer}`,

@@ -6,7 +6,9 @@ import {
   Model,
   type Sequelize,
 } from 'sequelize'
+import type { Stage } from '#contract/applications'
 import type { Queue } from '#contract/desk'
+import type { FirstLook } from '#core/requirements/firstLook'
 import {
   day,
   define,
@@ -19,6 +21,7 @@ import {
   text,
   textOrNull,
   uuid,
+  uuidOrNull,
   whole,
 } from '../database/columns'
 
@@ -92,6 +95,21 @@ export class Standing extends Model<InferAttributes<Standing>, InferCreationAttr
   declare validity: boolean
   declare hiring: boolean
   declare computedAt: Date
+  /** What the table of applications shows, sorts and is filtered by. */
+  declare candidateId: string | null
+  declare stage: Stage
+  declare reference: string | null
+  declare sentAt: Date | null
+  declare eligible: FirstLook['eligible']
+  declare metCount: number
+  declare ofCount: number
+  declare blanks: number
+  declare changes: number
+  /** Per cent of the score sheet once enough have handed in; −1 before. */
+  declare score: number
+  declare reviews: number
+  declare hidesName: boolean
+  declare doubles: boolean
 }
 
 export function defineHiring(sequelize: Sequelize) {
@@ -156,5 +174,18 @@ export function defineHiring(sequelize: Sequelize) {
     validity: flag,
     hiring: flag,
     computedAt: moment,
+    candidateId: uuidOrNull,
+    stage: text,
+    reference: textOrNull,
+    sentAt: momentOrNull,
+    eligible: text,
+    metCount: whole,
+    ofCount: whole,
+    blanks: whole,
+    changes: whole,
+    score: whole,
+    reviews: whole,
+    hidesName: flag,
+    doubles: flag,
   })
 }

@@ -58,7 +58,11 @@ export async function passGate(deps: Deps, actor: Account, id: string, { gate, v
       applicationId: id,
     })
   }
-  await application.update({ stage: stageAfter[gate], version: version + 1 })
+  await application.update({
+    stage: stageAfter[gate],
+    version: version + 1,
+    ...(gate === 'start' ? { endedAt: deps.clock.now() } : {}),
+  })
   await GatePassage.create({
     applicationId: id,
     gate,

@@ -52,4 +52,5 @@ export const nextGate: Record<Stage, Gate | null> = {
   cleared: null,
   withdrawn: null,
   declined: null,
+  'turned down': null,
 }

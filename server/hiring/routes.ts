@@ -1,5 +1,6 @@
 import * as applications from '#contract/applications'
 import * as desk from '#contract/desk'
+import * as lists from '#contract/lists'
 import { recordFee as recordFeeContract } from '#contract/rules'
 import type { Account } from '../deps'
 import { bind } from '../http/bind'
@@ -7,6 +8,7 @@ import { answerOffer } from './answerOffer'
 import { doTask } from './doTask'
 import { passGate } from './passGate'
 import { recordFee } from './recordFee'
+import { takeUpAgain, turnDown } from './turnDown'
 import { waive } from './waive'
 
 export const hiringRoutes = [
@@ -17,6 +19,10 @@ export const hiringRoutes = [
     recordFee(deps, actor as Account, input.params.id, input.params.requirement, input.body),
   ),
   bind(desk.waive, ({ deps, actor, input }) => waive(deps, actor as Account, input.params.id, input.body)),
+  bind(lists.turnDown, ({ deps, actor, input }) => turnDown(deps, actor as Account, input.body)),
+  bind(lists.takeUpAgain, ({ deps, actor, input }) =>
+    takeUpAgain(deps, actor as Account, input.params.id, input.body.reason),
+  ),
   bind(applications.answerOffer, ({ deps, actor, input }) =>
     answerOffer(deps, actor as Account, input.params.id, input.body.answer),
   ),

@@ -3,35 +3,55 @@ import { type Queue, queues } from '#contract/desk'
 import { writeWhen } from '#core/dates/write'
 import { credentialKind } from '#core/requirements/catalogue'
 import { openAt } from '#core/requirements/evaluate'
+import { firstLook } from '#core/requirements/firstLook'
 import type { Outcome, Step } from '#core/requirements/requirement'
 import { validityOn } from '#core/validity/validity'
-import { candidateWithMail } from '../accounts/candidate'
-import { activeStages, applicationsOf } from '../applications/find'
-import { type Application, Reopening } from '../applications/model'
+import { candidateById } from '../accounts/candidate'
+import { activeStages, applicationsOf, sentApplicationsOf } from '../applications/find'
+import { type Application, Reopening, Snapshot } from '../applications/model'
 import type { Deps } from '../deps'
+import { hasOpenDoubles } from '../doubles/find'
 import { inEnglish } from '../http/language'
+import { hasRefused } from '../messages/refused'
+import { scoreFor } from '../scoring/find'
 import { Standing } from './model'
 import { nextGate, type Readiness, readinessOf } from './readiness'
 
 const mostMarks = 6
+const mostOfVacancy = 5000
 
 /** Computes how an application stands and keeps it for the queues. Called after every change to what it rests on. */
 export const refreshStanding = (deps: Deps, application: Application) => inEnglish(() => refresh(deps, application))
 
 async function refresh(deps: Deps, application: Application) {
-  if (!activeStages.some((stage) => stage === application.stage)) {
+  const person = await candidateFor(application)
+  if (application.stage === 'being written' || !person) {
     await Standing.destroy({ where: { applicationId: application.id } })
     return
   }
   const readiness = await readinessOf(deps, application)
-  const { forecast, slack, vacancy } = readiness
-  const changed = await Reopening.findOne({ where: { applicationId: application.id, state: 'changed' } })
-  const reasons = queueReasons(application, readiness, changed !== null)
-  const { name } = await candidateWithMail(application.candidateId)
+  const { forecast, slack, vacancy, outcomes, rules, facts } = readiness
+  const active = activeStages.some((stage) => stage === application.stage)
+  const [changed, refused, scored, doubles, snapshot] = await Promise.all([
+    Reopening.findOne({ where: { applicationId: application.id, state: 'changed' } }),
+    hasRefused(application.id),
+    scoreFor(application),
+    hasOpenDoubles(application.candidateId),
+    Snapshot.findByPk(application.id, { attributes: ['content'] }),
+  ])
+  const look = firstLook(outcomes, rules.form, application.answers, facts.answers)
+  const reasons = active
+    ? queueReasons(application, readiness, {
+        changed: changed !== null,
+        refused,
+        scoresAwaited: scored.waiting,
+        doubles,
+      })
+    : {}
   await Standing.upsert({
     applicationId: application.id,
     vacancyId: vacancy.id,
-    candidate: name,
+    candidate: person.name,
     vacancy: vacancy.title,
     slack,
     early: forecast.early.toString(),
@@ -42,12 +62,43 @@ async function refresh(deps: Deps, application: Application) {
     reasons,
     ...(Object.fromEntries(queues.map((queue) => [queue, reasons[queue] !== undefined])) as Record<Queue, boolean>),
     computedAt: deps.clock.now(),
+    candidateId: application.candidateId,
+    stage: application.stage,
+    reference: application.reference ?? null,
+    sentAt: application.sentAt ?? null,
+    eligible: look.eligible,
+    metCount: look.settled.done,
+    ofCount: look.settled.of,
+    blanks: look.blanks.length,
+    changes: changesSince(snapshot?.content.answers, application.answers),
+    score: scored.percent ?? -1,
+    reviews: scored.reviews,
+    hidesName: scored.hideNames && application.stage === 'sent',
+    doubles,
   })
+}
+
+/** Whose an application is; nobody's once the file is sealed or erased. */
+async function candidateFor({ candidateId }: Application) {
+  const candidate = await candidateById(candidateId)
+  return candidate && !candidate.erasedAt && !candidate.eraseOn ? candidate : undefined
+}
+
+const changesSince = (sent: unknown, now: Application['answers']) => {
+  const before = (sent ?? {}) as Application['answers']
+  const keys = new Set([...Object.keys(before), ...Object.keys(now)])
+  return sent ? [...keys].filter((key) => JSON.stringify(before[key]) !== JSON.stringify(now[key])).length : 0
 }
 
 /** Does so for every application of a candidate, since they share the file. */
 export async function refreshStandingsOf(deps: Deps, candidateId: string) {
   for (const application of await applicationsOf(candidateId)) await refreshStanding(deps, application)
+}
+
+/** Does so for every application of a vacancy that is still to be decided on. */
+export async function refreshStandingsOfVacancy(deps: Deps, vacancyId: string) {
+  for (const application of await sentApplicationsOf(vacancyId, mostOfVacancy))
+    if (application.stage === 'sent') await refreshStanding(deps, application)
 }
 
 /** Who holds a person up, as briefly as a headline. */
@@ -56,11 +107,14 @@ export function heldUpWords(outcome: Outcome): string {
   return source ? `${outcome.title}, ${source}` : outcome.title
 }
 
+/** What besides requirements puts somebody into a queue. */
+type Pressing = { changed: boolean; refused: boolean; scoresAwaited: number; doubles: boolean }
+
 /** In which queues a person is, each with why. */
 function queueReasons(
   application: Application,
   readiness: Readiness,
-  changed: boolean,
+  { changed, refused, scoresAwaited, doubles }: Pressing,
 ): Partial<Record<Queue, string>> {
   const { outcomes, slack, facts } = readiness
   const gate = nextGate[application.stage]
@@ -90,13 +144,24 @@ function queueReasons(
   }[gate ?? 'send']
   const today =
     reply ??
+    (refused ? 'A mail was refused' : undefined) ??
     (changed ? 'Has changed what you asked for' : undefined) ??
     (passable ? passWords : undefined) ??
     (deskHas ? briefly(deskHas) : slack < 0 && waiting ? briefly(waiting) : undefined)
   return {
     ...(today ? { today } : {}),
     ...(application.stage === 'sent'
-      ? { applications: passable ? passWords : open[0] ? briefly(open[0]) : 'New' }
+      ? {
+          applications: doubles
+            ? 'May have a second file'
+            : scoresAwaited > 0
+              ? `${scoresAwaited === 1 ? 'One score' : `${scoresAwaited} scores`} awaited`
+              : passable
+                ? passWords
+                : open[0]
+                  ? briefly(open[0])
+                  : 'New',
+        }
       : {}),
     ...(verifying || reply ? { verification: reply ?? briefly((deskVerifies ?? verifying)!) } : {}),
     ...(checking ? { skills: briefly(checking) } : {}),

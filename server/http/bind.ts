@@ -1,5 +1,6 @@
 import type { Endpoint, Input, Reply } from '#contract/endpoint'
 import type { Actor, Deps } from '../deps'
+import type { FileToKeep } from './serve'
 
 export type Call<E extends Endpoint> = {
   deps: Deps
@@ -18,6 +19,13 @@ export type Route = {
   /** Whether the adapter puts one transaction around the call. Writes have one unless they say otherwise. */
   transaction: boolean
 }
+
+/** Ties an endpoint whose reply is a file to the use case that makes it. */
+export const bindFile = <E extends Endpoint>(endpoint: E, handle: (call: Call<E>) => Promise<FileToKeep>): Route => ({
+  endpoint,
+  handle: handle as unknown as Route['handle'],
+  transaction: false,
+})
 
 /** Ties an endpoint of the contract to the use case that serves it. */
 export function bind<E extends Endpoint>(

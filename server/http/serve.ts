@@ -1,4 +1,5 @@
 import { createHash, randomBytes } from 'node:crypto'
+import type { Readable } from 'node:stream'
 import type Router from '@koa/router'
 import type { Context } from 'koa'
 import rawBody from 'raw-body'
@@ -43,9 +44,23 @@ async function call(ctx: Context, { endpoint, handle, transaction }: Route, fixe
   const key = endpoint.once ? onceKeyOf(ctx) : undefined
   const guarded = key ? () => once(deps, actor, endpoint, key, input, run) : run
   const reply = transaction ? await inTransaction(deps.sequelize, guarded) : await guarded()
-  if (process.env.NODE_ENV !== 'production') warnOfOddReply(deps, endpoint, reply)
   ctx.set('Cache-Control', 'no-store')
+  if (endpoint.file) return giveFile(ctx, reply as FileToKeep)
+  if (process.env.NODE_ENV !== 'production') warnOfOddReply(deps, endpoint, reply)
   ctx.body = reply
+}
+
+/** What an endpoint gives whose reply is a file. */
+export type FileToKeep = { fileName: string; mediaType: string; body: Readable | Buffer }
+
+function giveFile(ctx: Context, { fileName, mediaType, body }: FileToKeep) {
+  ctx.set({
+    'Content-Type': mediaType,
+    'Content-Disposition': `attachment; filename*=UTF-8''${encodeURIComponent(fileName)}`,
+    'X-Content-Type-Options': 'nosniff',
+    'Cache-Control': 'private, no-store',
+  })
+  ctx.body = body
 }
 
 /** The cookie value a page of ours repeats in a header; a form of another site cannot. */

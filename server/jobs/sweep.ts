@@ -12,6 +12,7 @@ import { forgetOldUploads } from '../documents/uploads'
 import { readinessOf } from '../hiring/readiness'
 import { refreshStanding } from '../hiring/standing'
 import { queueMail } from '../messages/queueMail'
+import { retain } from '../privacy/retain'
 import { forgetOldDryRuns } from '../rules/dryRun'
 import { markOverdue } from '../skills/sit'
 import { sourceById } from '../sources/sources'
@@ -33,6 +34,7 @@ export async function sweep(deps: Deps) {
   await forgetOldDryRuns(deps)
   await forgetOldUploads(deps)
   await inTransaction(deps.sequelize, () => markOverdue(deps))
+  await retain(deps)
   for (let after: string | undefined; ; ) {
     const applications = await activeApplications(after, page)
     for (const application of applications)

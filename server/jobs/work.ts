@@ -2,7 +2,10 @@ import { Op } from 'sequelize'
 import { inTransaction } from '../database/connection'
 import { currentClock } from '../demo/clock'
 import type { Deps } from '../deps'
-import { sendMail } from '../messages/sendMail'
+import { runImportJob } from '../imports/run'
+import { giveUpMail, sendMail } from '../messages/sendMail'
+import { giveUpScan, readScan } from '../paper/readScan'
+import { takeFromScanner } from '../paper/tray'
 import { runDryRun } from '../rules/runDryRun'
 import { Job } from './model'
 import { queueSweep, sweep } from './sweep'
@@ -17,10 +20,18 @@ const doers: Record<string, Doer> = {
   mail: sendMail,
   sweep,
   'dry run': runDryRun,
+  'read scan': readScan,
+  import: runImportJob,
+}
+
+/** What is done about a job that failed for the last time. */
+const givingUp: Record<string, (deps: Deps, payload: never, error: string) => Promise<void>> = {
+  mail: giveUpMail,
+  'read scan': giveUpScan,
 }
 
 /** What takes long has a lane of its own, so that mails do not wait behind it. */
-const lanes: Record<Lane, string[]> = { quick: ['mail', 'sweep'], long: ['dry run'] }
+const lanes: Record<Lane, string[]> = { quick: ['mail', 'sweep'], long: ['dry run', 'read scan', 'import'] }
 type Lane = 'quick' | 'long'
 
 /**
@@ -64,6 +75,7 @@ function workLane(fixed: Omit<Deps, 'clock'>, lane: Lane): { stop: () => Promise
 export async function workOnce(fixed: Omit<Deps, 'clock'>, lane: Lane = 'quick'): Promise<boolean> {
   const deps: Deps = { ...fixed, clock: await currentClock(fixed.config) }
   if (lane === 'quick') await queueSweep(deps)
+  else await takeFromScanner(deps).catch((error: unknown) => deps.log.warn({ error: String(error) }, 'the scanner'))
   const job = await lease(deps, lane)
   if (!job) return false
   const doer = doers[job.kind]
@@ -83,6 +95,7 @@ export async function workOnce(fixed: Omit<Deps, 'clock'>, lane: Lane = 'quick')
       // What keeps failing stays on record with its error, for a person to look at.
       doneAt: attempts >= mostAttempts ? new Date() : null,
     })
+    if (attempts >= mostAttempts) await givingUp[job.kind]?.(deps, job.payload as never, String(error))
   }
   return true
 }

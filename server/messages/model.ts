@@ -5,7 +5,8 @@ import {
   Model,
   type Sequelize,
 } from 'sequelize'
-import { define, id, json, longText, moment, momentOrNull, text, uuidOrNull } from '../database/columns'
+import type { messageStates } from '#contract/messages'
+import { define, id, json, longText, longTextOrNull, moment, momentOrNull, text, uuidOrNull } from '../database/columns'
 
 export class Message extends Model<InferAttributes<Message>, InferCreationAttributes<Message>> {
   declare id: string
@@ -15,6 +16,12 @@ export class Message extends Model<InferAttributes<Message>, InferCreationAttrib
   declare text: string
   declare attachments: { fileName: string; sha256: string }[]
   declare applicationId: string | null
+  /** The file it belongs to. */
+  declare candidateId: CreationOptional<string | null>
+  declare state: CreationOptional<(typeof messageStates)[number]>
+  declare refusedBecause: CreationOptional<string | null>
+  /** The message to several people it is one of. */
+  declare batchId: CreationOptional<string | null>
   declare createdAt: Date
   declare sentAt: CreationOptional<Date | null>
 }
@@ -28,6 +35,10 @@ export const defineMessages = (sequelize: Sequelize) =>
     text: longText,
     attachments: json,
     applicationId: uuidOrNull,
+    candidateId: uuidOrNull,
+    state: { ...text, defaultValue: 'queued' },
+    refusedBecause: longTextOrNull,
+    batchId: uuidOrNull,
     createdAt: moment,
     sentAt: momentOrNull,
   })

@@ -1,6 +1,7 @@
 import { v7 as uuid } from 'uuid'
 import { retell } from '#core/words/retell'
 import { type Language, say } from '#core/words/say'
+import { candidateOfApplication } from '../applications/find'
 import type { Deps } from '../deps'
 import { inLanguage } from '../http/language'
 import { queueJob } from '../jobs/queue'
@@ -13,16 +14,23 @@ export type Mail = {
   text: string
   attachments?: { fileName: string; sha256: string }[]
   applicationId?: string
+  batchId?: string
+  /** The words are in the language of whoever gets them already. */
+  asWritten?: boolean
 }
 
 /** Leaves a mail in the outbox, in the transaction of what it tells about; a job sends it. */
-export async function queueMail(deps: Deps, { to, subject, text, attachments, applicationId }: Mail) {
+export async function queueMail(
+  deps: Deps,
+  { to, subject, text, attachments, applicationId, batchId, asWritten }: Mail,
+) {
+  const retold = asWritten ? (line: string) => line : retell
   const said = inLanguage(to.language ?? 'en', () => ({
-    subject: retell(subject),
+    subject: retold(subject),
     hello: say('Hello {{name}},', { name: to.name }),
     text: text
       .split('\n')
-      .map((line) => (line === '' ? '' : retell(line)))
+      .map((line) => (line === '' ? '' : retold(line)))
       .join('\n'),
   }))
   const signed = `${said.hello}\n\n${said.text}\n\n${deps.config.operator}\n${deps.config.contact}\n`
@@ -34,6 +42,8 @@ export async function queueMail(deps: Deps, { to, subject, text, attachments, ap
     text: signed,
     attachments: attachments ?? [],
     applicationId: applicationId ?? null,
+    candidateId: applicationId ? await candidateOfApplication(applicationId) : null,
+    batchId: batchId ?? null,
     createdAt: deps.clock.now(),
   })
   await queueJob('mail', { messageId: message.id })

@@ -176,7 +176,7 @@ async function insistOnAsked(deps: Deps, actor: Account, applicationId: string, 
   const asked = requirements.some(({ asks }) => asks.kind === 'skills check' && asks.check === key)
   if (!asked) throw notFound()
   if (application.stage === 'being written') throw conflict('send-first', 'Send the application first.')
-  if (application.stage === 'withdrawn' || application.stage === 'declined')
+  if (['withdrawn', 'declined', 'turned down'].includes(application.stage))
     throw conflict('ended', 'This application has ended.')
 }
 

@@ -77,3 +77,10 @@ export const sourceLine = ({ id, name, aliases, kind, town, country, programmes 
   country,
   programmes,
 })
+
+/** The source that goes by exactly this name, folded, or by one of its others. */
+export async function sourceNamed(name: string): Promise<Source | undefined> {
+  const wanted = fold(name)
+  const near = await Source.findAll({ where: { searchText: { [Op.like]: `%${wanted}%` } }, limit: most })
+  return near.find((source) => [source.name, ...source.aliases].some((own) => fold(own) === wanted))
+}

@@ -1,22 +1,15 @@
-import { deskVacancies } from '#contract/desk'
+import { deskVacancies as contractOfDesk } from '#contract/desk'
 import * as rules from '#contract/rules'
 import * as contract from '#contract/vacancies'
-import { countsByStage, ownApplicationFor } from '../applications/find'
+import { ownApplicationFor } from '../applications/find'
 import type { Account } from '../deps'
 import { bind } from '../http/bind'
-import { namesFor, vacanciesBeingEdited } from '../rules/versions'
+import { namesFor } from '../rules/versions'
+import { deskVacancies } from './directory'
 import { listIntakes, saveIntake } from './intakes'
 import { Intake } from './model'
 import { createVacancy, publishRules, readDeskVacancy, saveVacancy, setVacancyState } from './setUp'
-import {
-  allVacancies,
-  isOpen,
-  listVacancies,
-  rulesOfVacancy,
-  vacanciesIn,
-  vacancyBySlug,
-  vacancyLine,
-} from './vacancies'
+import { isOpen, listVacancies, rulesOfVacancy, vacanciesIn, vacancyBySlug, vacancyLine } from './vacancies'
 
 export const vacancyRoutes = [
   bind(contract.listVacancies, ({ deps, input }) => listVacancies(deps, input.query)),
@@ -45,18 +38,7 @@ export const vacancyRoutes = [
       mine: actor.kind === 'account' ? await ownApplicationFor(actor, vacancy.id) : null,
     }
   }),
-  bind(deskVacancies, async ({ deps }) => {
-    const [byStage, edited, intakes] = await Promise.all([countsByStage(), vacanciesBeingEdited(), Intake.findAll()])
-    return (await allVacancies()).map((vacancy) => ({
-      ...vacancyLine(vacancy),
-      open: isOpen(vacancy, deps.clock.now()),
-      state: vacancy.state,
-      intake: intakes.find(({ id }) => id === vacancy.intakeId)?.title ?? null,
-      changed: edited.has(vacancy.id),
-      headcount: vacancy.headcount,
-      byStage: byStage.get(vacancy.id) ?? {},
-    }))
-  }),
+  bind(contractOfDesk, ({ deps }) => deskVacancies(deps)),
   bind(rules.readDeskVacancy, ({ deps, input }) => readDeskVacancy(deps, input.params.id)),
   bind(rules.createVacancy, ({ deps, actor, input }) => createVacancy(deps, actor as Account, input.body)),
   bind(rules.saveVacancy, ({ deps, actor, input }) => saveVacancy(deps, actor as Account, input.params.id, input.body)),

@@ -79,6 +79,17 @@ export async function vacancyById(id: string): Promise<Vacancy> {
   return vacancy
 }
 
+export async function vacanciesById(ids: readonly string[]): Promise<Map<string, Vacancy>> {
+  const vacancies = await Vacancy.findAll({ where: { id: [...new Set(ids)] } })
+  return new Map(vacancies.map((vacancy) => [vacancy.id, vacancy]))
+}
+
+/** What vacancies are called, by their identifiers. */
+export async function titlesOfVacancies(ids: readonly string[]): Promise<Map<string, string>> {
+  const vacancies = await Vacancy.findAll({ where: { id: [...new Set(ids)] }, attributes: ['id', 'title'] })
+  return new Map(vacancies.map(({ id, title }) => [id, title]))
+}
+
 export const allVacancies = (): Promise<Vacancy[]> => Vacancy.findAll({ order: ['closesAt', 'id'] })
 
 export const isOpen = ({ state, opensAt, closesAt }: Vacancy, now: Date) =>

@@ -16,6 +16,7 @@ import { useKeys } from './useKeys'
 const overviews = [
   { path: 'vacancies', name: 'Vacancies' },
   { path: 'sources', name: 'Sources' },
+  { path: 'words', name: 'Prepared words' },
 ]
 
 /** The desk’s one layout: masthead, rail, and the place chosen. */
@@ -69,11 +70,14 @@ function Desk() {
             ))}
             <p className="px-2 pt-4 pb-1 font-semibold text-[12px] text-ink-3 max-lg:hidden">Set up</p>
             {overviews.map(({ path, name }) =>
-              path === 'sources' && !mayRead ? null : <RailLink key={path} to={`/desk/${path}`} name={name} />,
+              path !== 'vacancies' && !mayRead ? null : <RailLink key={path} to={`/desk/${path}`} name={name} />,
             )}
             {mayRead && (
               <>
                 <p className="px-2 pt-4 pb-1 font-semibold text-[12px] text-ink-3 max-lg:hidden">Keep</p>
+                <RailLink to="/desk/paper" name="Paper tray" />
+                <RailLink to="/desk/imports" name="Import" />
+                <RailLink to="/desk/doubles" name="Doubles" />
                 <RailLink to="/desk/trail" name="Audit trail" />
               </>
             )}

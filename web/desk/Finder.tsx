@@ -2,7 +2,8 @@ import { Command } from 'cmdk'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { api } from '../api'
-import { queueNames } from './queue/names'
+import { useSession } from '../useSession'
+import { commandsFor, type DeskCommand } from './commands'
 
 /** Finds a person, a number or a reference, and goes to any queue. */
 export function Finder({ open, onClose }: { open: boolean; onClose: () => void }) {
@@ -14,9 +15,14 @@ export function Finder({ open, onClose }: { open: boolean; onClose: () => void }
     setText('')
     navigate(to)
   }
-  const places = Object.entries(queueNames).filter(([, { name }]) =>
-    name.toLowerCase().includes(text.trim().toLowerCase()),
-  )
+  const { roles } = useSession()
+  const isKeeper = roles.includes('coordinator') || roles.includes('administrator')
+  const commands = commandsFor(text, isKeeper)
+  const run = ({ to, file }: DeskCommand) => {
+    if (!file) return go(to)
+    onClose()
+    window.location.assign(to)
+  }
   const item = 'cursor-pointer rounded-[4px] px-3 py-2 data-[selected=true]:bg-confirmed-wash'
   return (
     <Command.Dialog
@@ -30,13 +36,13 @@ export function Finder({ open, onClose }: { open: boolean; onClose: () => void }
       <Command.Input
         value={text}
         onValueChange={setText}
-        placeholder="A name, a reference, a number on a paper, a queue"
+        placeholder="A name in any spelling, a reference, a number, a mail, a command"
         className="w-full border-line border-b bg-transparent px-4 py-3 text-[15px] outline-none"
       />
       <Command.List className="max-h-[50vh] overflow-auto p-1.5">
-        {text.trim() !== '' && data?.people.length === 0 && places.length === 0 && (
+        {text.trim() !== '' && data?.people.length === 0 && commands.length === 0 && (
           <p className="px-3 py-3 text-ink-2">
-            Nobody fits. References and numbers may be typed with or without hyphens.
+            Nobody fits, and no command does. References and numbers may be typed with or without hyphens.
           </p>
         )}
         {(text.trim() === '' ? [] : (data?.people ?? [])).map(({ id, candidate, vacancy, reference, because }) => (
@@ -51,9 +57,14 @@ export function Finder({ open, onClose }: { open: boolean; onClose: () => void }
             </span>
           </Command.Item>
         ))}
-        {places.map(([queue, { name }]) => (
-          <Command.Item key={queue} value={`queue ${queue}`} onSelect={() => go(`/desk/${queue}`)} className={item}>
-            Go to {name}
+        {commands.map((command) => (
+          <Command.Item
+            key={command.name}
+            value={`command ${command.name}`}
+            onSelect={() => run(command)}
+            className={item}
+          >
+            {command.name}
           </Command.Item>
         ))}
       </Command.List>

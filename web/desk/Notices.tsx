@@ -25,17 +25,20 @@ function Told({ notice }: { notice: Notice }) {
   const dispatch = useDispatch()
   const decision = useAct('undoDecision')
   const document = useAct('unseeDocument')
+  const merge = useAct('undoMerge')
   const undo = async () => {
-    const { findingId, documentId } = notice.undo ?? {}
+    const { findingId, documentId, mergeId } = notice.undo ?? {}
     const done = findingId
       ? await decision.act({ params: { id: findingId } })
       : documentId
         ? await document.act({ params: { id: documentId } })
-        : undefined
+        : mergeId
+          ? await merge.act({ params: { id: mergeId } })
+          : undefined
     if (done) dispatch(notices.actions.told({ id: crypto.randomUUID(), text: 'Undone.' }))
   }
   useKeys({ z: notice.undo && (() => void undo()) })
-  const problem = decision.problem ?? document.problem
+  const problem = decision.problem ?? document.problem ?? merge.problem
   return (
     <Toast.Root
       onOpenChange={(open) => !open && dispatch(notices.actions.gone(notice.id))}

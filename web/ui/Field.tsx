@@ -64,13 +64,14 @@ export function LongField({
   help,
   error,
   optional,
+  hidden,
   limit,
   ...rest
 }: Around & TextareaHTMLAttributes<HTMLTextAreaElement> & { limit?: number }) {
   const length = typeof rest.value === 'string' ? [...rest.value].length : 0
   return (
     <Frame
-      {...{ label, error, optional }}
+      {...{ label, error, optional, hidden }}
       help={limit && length > limit * 0.6 ? say('{{count}} characters left', { count: limit - length }) : help}
     >
       {({ id, describedBy, invalid }) => (

@@ -17,7 +17,8 @@ export function Paper({ documentId, mediaType, name, width, firstPageOnly = fals
   return <PdfPages key={documentId} address={address} name={name} width={width} firstPageOnly={firstPageOnly} />
 }
 
-function PdfPages({
+/** The pages of a PDF at an address. */
+export function PdfPages({
   address,
   name,
   width,

@@ -1,24 +1,30 @@
+import { useState } from 'react'
+import { Link } from 'react-router'
 import type { File } from '#contract/desk'
 import { writeMoment } from '../../ui/write'
+import { CoverSheets } from './CoverSheets'
+import { Messages } from './Messages'
 import { More } from './More'
 import { Reopened } from './Reopened'
 import { Vouchings } from './Vouchings'
 
 /** What is looked up now and then: what was answered, waivers and gates, and everything that was done. */
 export function FileMore({ file }: { file: File }) {
+  const [printing, setPrinting] = useState(false)
   return (
     <div className="grid gap-1 px-4 py-3">
       <More title="Answers">
         <dl className="grid grid-cols-[210px_1fr] gap-x-4 gap-y-0.5">
-          {file.answers.map(({ section, label, answer }) => (
+          {file.answers.map(({ section, label, answer, hidden }) => (
             <div key={`${section}${label}`} className="contents">
               <dt className="text-ink-2">{label}</dt>
-              <dd>{answer}</dd>
+              <dd className={hidden ? 'text-ink-3' : ''}>{answer}</dd>
             </div>
           ))}
         </dl>
       </More>
       <Reopened file={file} />
+      <Messages id={file.id} />
       <Vouchings vouchings={file.vouchings} />
       <More title={`Gates passed and waivers, ${file.gatesPassed.length + file.waivers.length}`}>
         <ul>
@@ -35,11 +41,19 @@ export function FileMore({ file }: { file: File }) {
           ))}
         </ul>
       </More>
+      <p className="flex flex-wrap gap-x-4 py-0.5 font-semibold text-confirmed">
+        <Link to={`/desk/people/${file.candidate.id}/sights`}>Who saw what of this file</Link>
+        <Link to={`/desk/trail?person=${file.candidate.id}`}>Verify its record</Link>
+        <button type="button" onClick={() => setPrinting(true)}>
+          Print cover sheets
+        </button>
+      </p>
+      {printing && <CoverSheets file={file} onClose={() => setPrinting(false)} />}
       <More title="Everything that was done">
         <ol className="grid gap-1">
           {file.trail.map(({ at, who, what }) => (
             <li key={`${at}${what}`} className="grid grid-cols-[132px_1fr] gap-2">
-              <span className="font-mono text-[12px] text-ink-2">{writeMoment(at).replace(/^\w+ /, '')}</span>
+              <span className="font-mono text-[12px] text-ink-2">{writeMoment(at).replace(/^\w+,? /, '')}</span>
               <span>
                 {what} <span className="text-ink-2">· {who}</span>
               </span>

@@ -7,10 +7,14 @@ import { Button } from '../../ui/Button'
 import { LifeChart } from '../../ui/LifeChart'
 import { barsOf, papersOf } from '../../ui/lifeOfClaims'
 import { Waiting } from '../../ui/Waiting'
+import { useSession } from '../../useSession'
 import { ProofPane } from '../proof/ProofPane'
 import { useKeys } from '../useKeys'
+import { Correct } from './Correct'
 import { FileMore } from './FileMore'
 import { FileRows } from './FileRows'
+import { FirstLook } from './FirstLook'
+import { HiddenParts } from './HiddenParts'
 import { MoveOn } from './MoveOn'
 import { rowsOf } from './rows'
 
@@ -22,6 +26,7 @@ const stageWords: Record<File['stage'], string> = {
   cleared: 'cleared to start',
   withdrawn: 'withdrawn',
   declined: 'offer declined',
+  'turned down': 'turned down',
 }
 
 /** The file in the middle and the proof on the right. */
@@ -33,6 +38,7 @@ export function FilePane({ id, queue, chosen }: { id: string; queue: Queue; chos
     refetch,
   } = api.endpoints.readFile.useQuery({ params: { id } }, { refetchOnMountOrArgChange: true })
   const [moving, setMoving] = useState(false)
+  const [correcting, setCorrecting] = useState(false)
   const groups = file ? rowsOf(file) : []
   const rows = groups.flatMap(({ rows: own }) => own)
   const current = rows.find(({ key }) => key === chosen) ?? mostPressing(rows)
@@ -44,7 +50,18 @@ export function FilePane({ id, queue, chosen }: { id: string; queue: Queue; chos
     choose(next.key)
     document.querySelector<HTMLElement>(`[data-claim="${next.key}"]`)?.focus()
   }
-  useKeys({ ArrowDown: () => step(1), ArrowUp: () => step(-1), m: () => setMoving(true) })
+  const { roles } = useSession()
+  const mayCorrect =
+    file !== undefined &&
+    ['sent', 'shortlisted', 'offered'].includes(file.stage) &&
+    (roles.includes('coordinator') || roles.includes('administrator'))
+  useKeys({
+    ArrowDown: () => step(1),
+    ArrowUp: () => step(-1),
+    m: () => setMoving(true),
+    a: mayCorrect ? () => setCorrecting(true) : undefined,
+    s: file?.scoring ? () => choose('scores') : undefined,
+  })
   if (!file) return <Waiting error={error} onRetry={refetch} />
   return (
     <div className="grid min-h-0 min-w-0 xl:grid-cols-[minmax(0,1fr)_372px] lg:max-xl:grid-rows-[auto_auto] lg:max-xl:overflow-auto">
@@ -60,16 +77,26 @@ export function FilePane({ id, queue, chosen }: { id: string; queue: Queue; chos
             <div className="min-w-0">
               <h2 className="truncate text-[24px]">{file.candidate.name}</h2>
               <p className="text-ink-2">
-                {file.vacancy.title} · <span className="font-mono">{file.reference}</span> · {stageWords[file.stage]}
+                {file.vacancy.title} · <span className="whitespace-nowrap font-mono">{file.reference}</span> ·{' '}
+                {stageWords[file.stage]}
               </p>
             </div>
-            {file.nextGate && (
-              <Button letter="M" onClick={() => setMoving(true)}>
-                Move on
-              </Button>
-            )}
+            <div className="flex shrink-0 gap-2">
+              {mayCorrect && (
+                <Button letter="A" onClick={() => setCorrecting(true)}>
+                  Ask to correct
+                </Button>
+              )}
+              {file.nextGate && (
+                <Button letter="M" onClick={() => setMoving(true)}>
+                  Move on
+                </Button>
+              )}
+            </div>
           </div>
           <Facts file={file} />
+          <FirstLook file={file} />
+          <HiddenParts file={file} />
         </div>
         <div className="border-line border-y px-4 pt-1.5">
           <LifeChart
@@ -86,6 +113,7 @@ export function FilePane({ id, queue, chosen }: { id: string; queue: Queue; chos
         <FileMore file={file} />
       </section>
       <ProofPane file={file} row={current} />
+      {correcting && <Correct key={current?.key} file={file} row={current} onClose={() => setCorrecting(false)} />}
       <MoveOn file={file} open={moving} onClose={() => setMoving(false)} />
     </div>
   )

@@ -17,6 +17,7 @@ export type Row = {
 } & (
   | { of: 'claim'; claim: FileClaim }
   | { of: 'check'; check: File['checks'][number] }
+  | { of: 'scores'; scoring: NonNullable<File['scoring']> }
   | { of: 'requirement'; outcome: File['outcomes'][number] }
 )
 
@@ -53,6 +54,7 @@ export function rowsOf(file: File): Group[] {
     ]
   })
   const groups: Group[] = [
+    { title: 'Scores', note: '', rows: file.scoring ? [rowOfScores(file.scoring)] : [] },
     { title: 'Study', note: neededBy((kind) => kind === 'study'), rows: of('study') },
     {
       title: 'Licences and certificates',
@@ -151,5 +153,20 @@ function rowOfOutcome(file: File, outcome: File['outcomes'][number]): Row {
     wants: words?.ball ?? '',
     when: outcome.state === 'met' ? 'met' : waived ? 'waived' : '',
     tone: outcome.reason.code === 'gaps' ? 'grave' : 'plain',
+  }
+}
+
+function rowOfScores(scoring: NonNullable<File['scoring']>): Row {
+  const { handedIn, of, percent } = scoring
+  return {
+    of: 'scores',
+    key: 'scores',
+    scoring,
+    mark: percent === null ? 'claimed' : 'confirmed',
+    title: 'Score sheet',
+    detail: percent === null ? 'nobody sees another’s until all are in' : `${percent} % of the points`,
+    wants: handedIn >= of ? 'all are in' : `${handedIn} of ${of} in`,
+    when: '',
+    tone: 'plain',
   }
 }

@@ -1,10 +1,38 @@
 import type { ReactNode } from 'react'
+import type { lists, TableFilter } from '#contract/lists'
+import { addressOf } from '../../api'
+
+type List = (typeof lists)[number]
 
 /** A place that needs the whole width: a title, what it is for, and a table. */
-export function Overview({ title, about, children }: { title: string; about: string; children: ReactNode }) {
+export function Overview({
+  title,
+  about,
+  children,
+  list,
+  filter,
+}: {
+  title: string
+  about: string
+  children: ReactNode
+  /** The list it can be kept as, with the filters that are on. */
+  list?: List
+  filter?: TableFilter
+}) {
   return (
     <main tabIndex={0} aria-label={title} className="h-full overflow-auto bg-sheet px-5 py-3">
-      <h1 className="text-[22px]">{title}</h1>
+      <div className="flex items-baseline justify-between gap-4">
+        <h1 className="text-[22px]">{title}</h1>
+        {list && (
+          <a
+            href={addressOf('exportList', { params: { list }, query: filter })}
+            download
+            className="font-semibold text-confirmed"
+          >
+            As CSV
+          </a>
+        )}
+      </div>
       <p className="mb-3 text-ink-2">{about}</p>
       {children}
     </main>

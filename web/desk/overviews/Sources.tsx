@@ -8,6 +8,7 @@ export function Sources() {
   return (
     <Overview
       title="Sources"
+      list="sources"
       about="Everybody who issues what candidates claim, by every name they go by, and how they answer."
     >
       <Table

@@ -1,12 +1,15 @@
 import { useState } from 'react'
-import { Link } from 'react-router'
+import { Link, useSearchParams } from 'react-router'
 import { api } from '../../api'
 import { TextField } from '../../ui/Field'
 import { Waiting } from '../../ui/Waiting'
 import { writeMoment } from '../../ui/write'
 import { Overview, Table } from './Overview'
+import { VerifyTrail } from './VerifyTrail'
 
 export function Trail() {
+  const [params] = useSearchParams()
+  const person = params.get('person') ?? undefined
   const [text, setText] = useState('')
   const [before, setBefore] = useState<string>()
   const { data, error, refetch } = api.endpoints.readTrail.useQuery(
@@ -16,8 +19,11 @@ export function Trail() {
   return (
     <Overview
       title="Audit trail"
-      about="Everything that was done, by whom and when, newest first. Nothing here can be changed or removed."
+      about="Everything that was done, by whom and when, newest first, chained so that a later change is found."
+      list="trail"
+      filter={{ text: text || undefined }}
     >
+      <VerifyTrail candidateId={person} />
       <div className="mb-3 max-w-[320px]">
         <TextField
           label="Narrow to"
@@ -44,7 +50,7 @@ export function Trail() {
                 name: 'When',
                 of: ({ at }) => (
                   <span className="whitespace-nowrap font-mono text-[12.5px]">
-                    {writeMoment(at).replace(/^\w+ /, '')}
+                    {writeMoment(at).replace(/^\w+,? /, '')}
                   </span>
                 ),
               },

@@ -3,6 +3,7 @@ import { Mark } from '../../ui/Mark'
 import type { Row } from '../file/rows'
 import { ClaimProof } from './ClaimProof'
 import { RecordFee } from './RecordFee'
+import { ScoreProof } from './ScoreProof'
 
 /** What stands behind the chosen line, and the decision. */
 export function ProofPane({ file, row }: { file: File; row: Row | undefined }) {
@@ -12,6 +13,7 @@ export function ProofPane({ file, row }: { file: File; row: Row | undefined }) {
       {row.of === 'claim' && (
         <ClaimProof key={`${row.key}-${row.claim.credentialVersion}`} file={file} claim={row.claim} />
       )}
+      {row.of === 'scores' && <ScoreProof key={file.id} file={file} />}
       {row.of === 'check' && <CheckProof check={row.check} />}
       {row.of === 'requirement' && <RequirementProof file={file} row={row} />}
     </section>

@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react'
-import { Navigate, useNavigate, useParams } from 'react-router'
+import { Link, Navigate, useNavigate, useParams } from 'react-router'
 import { type Queue, type QueueLine, queues } from '#contract/desk'
 import { api } from '../../api'
 import { Mark } from '../../ui/Mark'
@@ -49,7 +49,14 @@ function Columns({ queue, id, chosen }: { queue: Queue; id?: string; chosen?: st
         className={`min-h-0 overflow-auto border-line border-r bg-sheet-2 ${id ? 'max-lg:hidden' : ''}`}
       >
         <div className="border-line border-b px-3 py-2">
-          <h1 className="text-[18px]">{queueNames[queue].name}</h1>
+          <div className="flex items-baseline justify-between">
+            <h1 className="text-[18px]">{queueNames[queue].name}</h1>
+            {queue === 'applications' && (
+              <Link to="/desk/applications/table" className="font-semibold text-[12.5px] text-confirmed">
+                As a table
+              </Link>
+            )}
+          </div>
           <p className="text-[12.5px] text-ink-2">
             {queueNames[queue].about}{' '}
             {data && data.late > 0 && (

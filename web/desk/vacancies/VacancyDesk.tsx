@@ -15,6 +15,7 @@ import { EqualityPart } from './EqualityPart'
 import { FormPart } from './FormPart'
 import { PostPart } from './PostPart'
 import { RequirementsPart } from './RequirementsPart'
+import { ScoreSheetPart } from './ScoreSheetPart'
 import { type RulesEditing, useRules } from './useRules'
 import { VersionsPart } from './VersionsPart'
 
@@ -23,6 +24,7 @@ const parts = [
   { key: 'form', name: 'Form' },
   { key: 'requirements', name: 'Requirements' },
   { key: 'dry-run', name: 'Dry run' },
+  { key: 'scores', name: 'Score sheet' },
   { key: 'versions', name: 'Versions' },
   { key: 'equality', name: 'Voluntary questions' },
 ] as const
@@ -90,6 +92,7 @@ function Parts({ vacancy, part, mayEdit }: PartsProps) {
       {part === 'requirements' && <RequirementsPart vacancy={vacancy} editing={editing} />}
       {part === 'dry-run' && <DryRunPart vacancy={vacancy} mayEdit={mayEdit} />}
       {part === 'equality' && <EqualityPart id={vacancy.id} />}
+      {part === 'scores' && <ScoreSheetPart id={vacancy.id} mayEdit={mayEdit} />}
       {part === 'versions' && <VersionsPart vacancy={vacancy} mayEdit={mayEdit} />}
     </main>
   )

@@ -20,7 +20,11 @@ export function VacancyList() {
   const mayEdit = roles.includes('coordinator') || roles.includes('administrator')
   const mayRead = mayEdit || roles.includes('hiring manager')
   return (
-    <Overview title="Vacancies" about="What is open, until when, and how many people stand where.">
+    <Overview
+      title="Vacancies"
+      about="What is open, until when, and how many people stand where."
+      list={mayEdit ? 'vacancies' : undefined}
+    >
       {mayEdit && (
         <p className="mb-3 flex flex-wrap gap-4">
           <Button kind="main" onClick={() => setMaking(true)}>

@@ -1,19 +1,21 @@
 import QRCode from 'qrcode'
-import { type ReactNode, useEffect, useState } from 'react'
+import { useEffect, useState } from 'react'
 import { Navigate } from 'react-router'
 import { say } from '#core/words/say'
 import { api } from '../../api'
 import { Button } from '../../ui/Button'
 import { TextField } from '../../ui/Field'
 import { faultAt, ProblemNote } from '../../ui/ProblemNote'
-import { Sheet } from '../../ui/Sheet'
 import { Waiting } from '../../ui/Waiting'
 import { useAct } from '../../useAct'
 import { useSession } from '../../useSession'
+import { MyData } from './MyData'
+import { Part, PasswordAgain } from './Part'
 
 /** One's own account: password, address, one-time codes, and where it is signed in. */
 export function MyAccount() {
-  const { ready, account: signedIn } = useSession()
+  const { ready, account: signedIn, roles } = useSession()
+  const candidate = roles.includes('candidate')
   const {
     data: account,
     error,
@@ -34,44 +36,8 @@ export function MyAccount() {
       <Password />
       <MailAddress now={account.mail} moving={account.newMail} />
       <Elsewhere sessions={account.sessions} />
+      {candidate && <MyData />}
     </main>
-  )
-}
-
-function Part({ title, children }: { title: string; children: ReactNode }) {
-  return (
-    <Sheet>
-      <h2 className="mb-2 text-[1.3em]">{title}</h2>
-      {children}
-    </Sheet>
-  )
-}
-
-type AgainProps = { act: string; busy: boolean; onGiven: (password: string) => void; fault?: string; grave?: boolean }
-
-/** The password once more, before something that matters. */
-function PasswordAgain({ act, busy, onGiven, fault, grave }: AgainProps) {
-  const [password, setPassword] = useState('')
-  return (
-    <form
-      className="grid gap-3 sm:grid-cols-[1fr_auto] sm:items-end"
-      onSubmit={(event) => {
-        event.preventDefault()
-        onGiven(password)
-      }}
-    >
-      <TextField
-        label={say('Your password')}
-        type="password"
-        autoComplete="current-password"
-        value={password}
-        onChange={(event) => setPassword(event.target.value)}
-        error={fault}
-      />
-      <Button kind={grave ? 'grave' : 'main'} type="submit" busy={busy} disabled={password === ''}>
-        {act}
-      </Button>
-    </form>
   )
 }
 

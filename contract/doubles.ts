@@ -1,0 +1,92 @@
+import { Type } from '@sinclair/typebox'
+import type { Agreement } from '#core/comparison/samePerson'
+import { endpoint } from './endpoint'
+import { Done, Id, listOfCore, Moment, oneOf, orNull, Reason } from './shapes'
+
+const desk = ['coordinator', 'administrator'] as const
+
+/** One side of a pair, as far as it is compared. */
+const Side = Type.Object({
+  candidateId: Id,
+  name: Type.String(),
+  otherNames: Type.Array(Type.String()),
+  born: orNull(Type.String()),
+  phone: orNull(Type.String()),
+  mails: Type.Array(Type.String()),
+  since: Moment,
+  applications: Type.Array(
+    Type.Object({ id: Id, reference: orNull(Type.String()), title: Type.String(), stage: Type.String() }),
+  ),
+  claims: Type.Array(Type.Object({ label: Type.String(), number: Type.String(), rung: Type.String() })),
+})
+
+export const listDoubles = endpoint({
+  method: 'GET',
+  path: '/api/desk/doubles',
+  summary: 'Files that may be of one person, the likeliest first, and merges of the last days',
+  who: desk,
+  reply: Type.Object({
+    pairs: Type.Array(
+      Type.Object({
+        oneId: Id,
+        otherId: Id,
+        names: Type.Tuple([Type.String(), Type.String()]),
+        likelihood: oneOf(['certain', 'likely', 'possible'] as const),
+        agreeing: Type.Array(Type.String()),
+      }),
+    ),
+    merged: Type.Array(
+      Type.Object({ id: Id, kept: Type.String(), merged: Type.String(), by: Type.String(), at: Moment }),
+    ),
+  }),
+  tells: ['desk'],
+})
+
+export const readDouble = endpoint({
+  method: 'GET',
+  path: '/api/desk/doubles/:oneId/:otherId',
+  summary: 'Two files side by side, with what agrees and what does not',
+  who: desk,
+  params: Type.Object({ oneId: Id, otherId: Id }),
+  reply: Type.Object({
+    sides: Type.Tuple([Side, Side]),
+    likelihood: oneOf(['certain', 'likely', 'possible', 'unlike'] as const),
+    agreements: listOfCore<Agreement & { words: string }>(),
+    state: oneOf(['open', 'apart'] as const),
+  }),
+  tells: ['desk'],
+})
+
+export const setApart = endpoint({
+  method: 'POST',
+  path: '/api/desk/doubles/:oneId/:otherId/apart',
+  summary: 'Record that two files are of two people; they are not shown together again',
+  who: desk,
+  params: Type.Object({ oneId: Id, otherId: Id }),
+  reply: Done,
+  once: true,
+  tells: ['desk'],
+})
+
+export const mergeFiles = endpoint({
+  method: 'POST',
+  path: '/api/desk/people/:keptId/merges',
+  summary: 'Merge another file into this one. Everything is kept; it can be undone',
+  who: desk,
+  params: Type.Object({ keptId: Id }),
+  body: Type.Object({ mergedId: Id, reason: Reason }),
+  reply: Type.Object({ id: Id }),
+  once: true,
+  tells: ['desk'],
+})
+
+export const undoMerge = endpoint({
+  method: 'POST',
+  path: '/api/desk/merges/:id/undone',
+  summary: 'Take two files apart again, each with what it brought',
+  who: desk,
+  params: Type.Object({ id: Id }),
+  reply: Done,
+  once: true,
+  tells: ['desk'],
+})

@@ -1,0 +1,105 @@
+import { Type } from '@sinclair/typebox'
+import { importFields } from '#core/importing/fields'
+import { endpoint } from './endpoint'
+import { Done, Id, Moment, oneOf, orNull } from './shapes'
+
+const desk = ['coordinator', 'administrator'] as const
+
+export const importStates = ['mapping', 'waiting', 'done', 'failed', 'undone'] as const
+
+const Mapping = Type.Record(Type.String({ maxLength: 200 }), oneOf(importFields))
+const Fault = Type.Object({
+  row: Type.Integer({ description: 'As a spreadsheet counts, the heading being row 1' }),
+  column: Type.String(),
+  message: Type.String(),
+})
+
+const Line = {
+  id: Id,
+  fileName: Type.String(),
+  format: oneOf(['csv', 'json resume'] as const),
+  state: oneOf(importStates),
+  total: Type.Integer(),
+  done: Type.Integer(),
+  by: Type.String(),
+  at: Moment,
+  finishedAt: orNull(Moment),
+}
+
+const Import = Type.Object({
+  ...Line,
+  columns: Type.Array(Type.String()),
+  sample: Type.Array(Type.Array(Type.String())),
+  mapping: Mapping,
+  /** What the dry run found; the first of them. */
+  faults: Type.Array(Fault),
+  faultCount: Type.Integer(),
+  people: Type.Object({ made: Type.Integer(), known: Type.Integer(), claims: Type.Integer() }),
+  note: orNull(Type.String()),
+})
+
+const byId = Type.Object({ id: Id })
+
+export const listImports = endpoint({
+  method: 'GET',
+  path: '/api/desk/imports',
+  summary: 'Imports of people, newest first',
+  who: desk,
+  reply: Type.Array(Type.Object(Line)),
+  tells: ['imports'],
+})
+
+export const beginImport = endpoint({
+  method: 'POST',
+  path: '/api/desk/imports',
+  summary: 'Take in a CSV or JSON Resume file, up to 10 MB; nothing is imported yet',
+  who: desk,
+  query: Type.Object({ fileName: Type.String({ minLength: 1, maxLength: 200 }) }),
+  body: Type.Any(),
+  bytes: true,
+  reply: Type.Object({ id: Id }),
+  tells: ['imports'],
+})
+
+export const readImport = endpoint({
+  method: 'GET',
+  path: '/api/desk/imports/:id',
+  summary: 'An import: its columns, what they are taken for, and what a dry run finds',
+  who: desk,
+  params: byId,
+  reply: Import,
+  tells: ['imports'],
+})
+
+export const mapImport = endpoint({
+  method: 'PUT',
+  path: '/api/desk/imports/:id/mapping',
+  summary: 'Say which column holds what',
+  who: desk,
+  params: byId,
+  body: Type.Object({ mapping: Mapping }),
+  reply: Done,
+  tells: ['imports'],
+})
+
+export const runImport = endpoint({
+  method: 'POST',
+  path: '/api/desk/imports/:id/run',
+  summary: 'Import all rows, or none: refused with 409 while any of them is wrong',
+  who: desk,
+  params: byId,
+  reply: Done,
+  once: true,
+  tells: ['imports'],
+})
+
+export const undoImport = endpoint({
+  method: 'POST',
+  path: '/api/desk/imports/:id/undone',
+  summary: 'Take back a whole import; refused where something of it has been used since',
+  who: desk,
+  params: byId,
+  reply: Done,
+  once: true,
+  tells: ['imports', 'desk'],
+})

@@ -1,0 +1,143 @@
+import { type Static, Type } from '@sinclair/typebox'
+import { stages } from './applications'
+import { endpoint } from './endpoint'
+import { InLanguages } from './messages'
+import { Day, Done, Id, Moment, oneOf, orNull } from './shapes'
+
+const staff = ['coordinator', 'assessor', 'hiring manager', 'administrator'] as const
+const desk = ['coordinator', 'administrator'] as const
+
+export const eligibilities = ['yes', 'no', 'undecided'] as const
+export const sentStages = stages.filter((stage) => stage !== 'being written')
+export const tableOrders = ['slack', 'sent', 'score', 'name'] as const
+const yes = oneOf(['yes'] as const)
+
+/** What the table of applications is narrowed to; the page's address carries the same. */
+export const TableFilter = {
+  vacancy: Type.Optional(Id),
+  stage: Type.Optional(oneOf(sentStages)),
+  eligible: Type.Optional(oneOf(eligibilities)),
+  sentFrom: Type.Optional(Day),
+  sentTo: Type.Optional(Day),
+  late: Type.Optional(yes),
+  blanks: Type.Optional(yes),
+  changed: Type.Optional(yes),
+  doubles: Type.Optional(yes),
+  unscored: Type.Optional(yes),
+  text: Type.Optional(Type.String({ maxLength: 80 })),
+  order: Type.Optional(oneOf(tableOrders)),
+}
+export type TableFilter = { [Name in keyof typeof TableFilter]?: Static<(typeof TableFilter)[Name]> }
+
+export const TableRow = Type.Object({
+  id: Id,
+  name: Type.String(),
+  reference: orNull(Type.String()),
+  vacancy: Type.String(),
+  stage: oneOf(stages),
+  sentAt: orNull(Moment),
+  met: Type.Object({ done: Type.Integer(), of: Type.Integer() }),
+  eligible: oneOf(eligibilities),
+  blanks: Type.Integer(),
+  changes: Type.Integer(),
+  reviews: Type.Integer(),
+  score: orNull(Type.Integer()),
+  slack: Type.Integer(),
+  likely: Day,
+  heldUpBy: orNull(Type.String()),
+  doubles: Type.Boolean(),
+})
+export type TableRow = Static<typeof TableRow>
+
+/** More rows than this are not counted one by one. */
+export const mostCounted = 10_000
+
+export const readTable = endpoint({
+  method: 'GET',
+  path: '/api/desk/applications',
+  summary: 'Applications as a table, narrowed and in an order, a page at a time, with how many there are',
+  who: staff,
+  query: Type.Object({ ...TableFilter, after: Type.Optional(Type.String({ maxLength: 300 })) }),
+  reply: Type.Object({
+    rows: Type.Array(TableRow),
+    next: orNull(Type.String()),
+    total: Type.Integer({ description: `Counted up to ${mostCounted}; one more says that there are more` }),
+  }),
+  tells: ['desk'],
+})
+
+export const lists = ['applications', 'sources', 'vacancies', 'trail', 'doubles'] as const
+
+export const exportList = endpoint({
+  method: 'GET',
+  path: '/api/desk/lists/:list',
+  summary: 'A list as CSV (RFC 4180, UTF-8), with the filters of its page, streamed',
+  who: desk,
+  params: Type.Object({ list: oneOf(lists) }),
+  query: Type.Object(TableFilter),
+  reply: Type.Any(),
+  file: true,
+})
+
+const SavedView = Type.Object({ id: Id, name: Type.String(), query: Type.String() })
+
+export const listViews = endpoint({
+  method: 'GET',
+  path: '/api/desk/views',
+  summary: 'One’s own saved views of the table',
+  who: staff,
+  reply: Type.Array(SavedView),
+  tells: ['settings'],
+})
+
+export const saveView = endpoint({
+  method: 'POST',
+  path: '/api/desk/views',
+  summary: 'Keep filters, order and columns under a name; the same name is kept anew',
+  who: staff,
+  body: Type.Object({
+    name: Type.String({ minLength: 1, maxLength: 80 }),
+    query: Type.String({ maxLength: 1000, pattern: '^[\\w%=&.,:+-]*$' }),
+  }),
+  reply: SavedView,
+  tells: ['settings'],
+})
+
+export const removeView = endpoint({
+  method: 'DELETE',
+  path: '/api/desk/views/:id',
+  summary: 'Forget a saved view',
+  who: staff,
+  params: Type.Object({ id: Id }),
+  reply: Done,
+  tells: ['settings'],
+})
+
+const Several = Type.Array(Id, { minItems: 1, maxItems: 500 })
+
+export const turnDown = endpoint({
+  method: 'POST',
+  path: '/api/desk/applications/turned-down',
+  summary: 'Go on without these people, and write to each of them. Only before an offer',
+  who: desk,
+  body: Type.Object({
+    applications: Several,
+    reason: Type.String({ minLength: 3, maxLength: 500, description: 'For the record; they do not read it' }),
+    written: InLanguages,
+  }),
+  reply: Type.Object({ turnedDown: Type.Integer(), left: Type.Integer() }),
+  once: true,
+  tells: ['desk'],
+})
+
+export const takeUpAgain = endpoint({
+  method: 'POST',
+  path: '/api/desk/applications/:id/taken-up',
+  summary: 'Take up again who was turned down, where they stood, with a reason',
+  who: desk,
+  params: Type.Object({ id: Id }),
+  body: Type.Object({ reason: Type.String({ minLength: 3, maxLength: 500 }) }),
+  reply: Done,
+  once: true,
+  tells: ['desk'],
+})

@@ -1,0 +1,159 @@
+import { type Static, Type } from '@sinclair/typebox'
+import { languages } from '#core/words/say'
+import { endpoint } from './endpoint'
+import { Done, Id, Moment, oneOf, orNull, Version } from './shapes'
+
+const desk = ['coordinator', 'administrator'] as const
+const staff = ['coordinator', 'assessor', 'hiring manager', 'administrator'] as const
+
+export const messageStates = ['queued', 'accepted', 'refused'] as const
+
+export const readMessages = endpoint({
+  method: 'GET',
+  path: '/api/desk/applications/:id/messages',
+  summary: 'Every mail that went out about an application, and what became of it',
+  who: staff,
+  params: Type.Object({ id: Id }),
+  reply: Type.Array(
+    Type.Object({
+      id: Id,
+      at: Moment,
+      to: Type.String(),
+      subject: Type.String(),
+      text: Type.String(),
+      encloses: Type.Array(Type.String()),
+      state: oneOf(messageStates),
+      settledAt: orNull(Moment),
+      refusedBecause: orNull(Type.String()),
+    }),
+  ),
+  tells: ['desk'],
+})
+
+export const resendMessage = endpoint({
+  method: 'POST',
+  path: '/api/desk/messages/:id/again',
+  summary: 'Queue a mail again that was refused, to the address as it is now',
+  who: desk,
+  params: Type.Object({ id: Id }),
+  reply: Done,
+  once: true,
+  tells: ['desk'],
+})
+
+/** What is written, in one language; `{{name}}` and its like are filled in for each person. */
+const Written = Type.Object({
+  subject: Type.String({ minLength: 1, maxLength: 150 }),
+  text: Type.String({ minLength: 1, maxLength: 4000 }),
+})
+/** In English, and in German where it was written; who reads German gets that. */
+export const InLanguages = Type.Object({ english: Written, german: orNull(Written) })
+export type InLanguages = Static<typeof InLanguages>
+
+export const listTemplates = endpoint({
+  method: 'GET',
+  path: '/api/desk/templates',
+  summary: 'Prepared messages, and the placeholders they may hold',
+  who: desk,
+  reply: Type.Object({
+    templates: Type.Array(
+      Type.Intersect([
+        InLanguages,
+        Type.Object({
+          id: Id,
+          name: Type.String(),
+          version: Version,
+          savedBy: Type.String(),
+          savedAt: Moment,
+        }),
+      ]),
+    ),
+    placeholders: Type.Array(Type.Object({ name: Type.String(), is: Type.String() })),
+  }),
+  tells: ['settings'],
+})
+
+export const saveTemplate = endpoint({
+  method: 'PUT',
+  path: '/api/desk/templates/:id',
+  summary: 'Keep a prepared message; a placeholder that is not known is refused',
+  who: desk,
+  params: Type.Object({ id: Id }),
+  body: Type.Intersect([
+    InLanguages,
+    Type.Object({ name: Type.String({ minLength: 1, maxLength: 120 }), version: Version }),
+  ]),
+  reply: Type.Object({ version: Version }),
+  tells: ['settings'],
+})
+
+export const removeTemplate = endpoint({
+  method: 'DELETE',
+  path: '/api/desk/templates/:id',
+  summary: 'Remove a prepared message; what was sent with it stays',
+  who: desk,
+  params: Type.Object({ id: Id }),
+  reply: Done,
+  tells: ['settings'],
+})
+
+const Recipients = Type.Array(Id, { minItems: 1, maxItems: 500 })
+
+export const previewMessages = endpoint({
+  method: 'POST',
+  path: '/api/desk/messages/preview',
+  summary: 'What each person would get, in their language, and who would get nothing and why',
+  who: desk,
+  body: Type.Object({ written: InLanguages, applications: Recipients }),
+  reply: Type.Array(
+    Type.Object({
+      application: Id,
+      name: Type.String(),
+      to: Type.String(),
+      language: oneOf(languages),
+      subject: Type.String(),
+      text: Type.String(),
+      obstacle: orNull(Type.String()),
+    }),
+  ),
+})
+
+export const sendMessages = endpoint({
+  method: 'POST',
+  path: '/api/desk/messages',
+  summary: 'Queue a message to each of several people, written to each by name and in their language',
+  who: desk,
+  body: Type.Object({ written: InLanguages, applications: Recipients }),
+  reply: Type.Object({ queued: Type.Integer(), left: Type.Integer() }),
+  once: true,
+  tells: ['desk'],
+})
+
+const Sentence = Type.Object({
+  id: Id,
+  about: oneOf(['document', 'answer'] as const),
+  title: Type.String({ minLength: 1, maxLength: 120 }),
+  english: Type.String({ minLength: 3, maxLength: 1000 }),
+  german: Type.String({ maxLength: 1000 }),
+  version: Version,
+})
+
+export const listSentences = endpoint({
+  method: 'GET',
+  path: '/api/desk/sentences',
+  summary: 'Prepared sentences that ask for a correction, in their order: the first nine have the keys 1 to 9',
+  who: staff,
+  reply: Type.Array(Sentence),
+  tells: ['settings'],
+})
+
+export const saveSentences = endpoint({
+  method: 'PUT',
+  path: '/api/desk/sentences/:about',
+  summary: 'Keep the prepared sentences of one kind, in this order',
+  who: desk,
+  params: Type.Object({ about: oneOf(['document', 'answer'] as const) }),
+  body: Type.Object({ sentences: Type.Array(Type.Omit(Sentence, ['about']), { maxItems: 30 }) }),
+  reply: Done,
+  tells: ['settings'],
+})

@@ -1,0 +1,97 @@
+import { Type } from '@sinclair/typebox'
+import { endpoint } from './endpoint'
+import { Day, Done, Id, Moment, orNull, Reason } from './shapes'
+
+const staff = ['coordinator', 'assessor', 'hiring manager', 'administrator'] as const
+const keepers = ['coordinator', 'administrator'] as const
+
+/** Something in a file that is hidden from the reader's role. */
+export const HiddenPart = Type.Object({
+  subject: Type.String({ description: 'Its kind, and the claim it is in: `identity number 0190…`' }),
+  label: Type.String(),
+  mayReveal: Type.Boolean(),
+})
+
+export const reveal = endpoint({
+  method: 'POST',
+  path: '/api/desk/applications/:id/sights',
+  summary: 'Have something hidden shown for a quarter of an hour, with a reason that stays on record',
+  who: staff,
+  params: Type.Object({ id: Id }),
+  body: Type.Object({ subject: Type.String({ maxLength: 80 }), reason: Reason }),
+  reply: Type.Object({ until: Moment }),
+  once: true,
+  tells: ['desk'],
+})
+
+export const readSights = endpoint({
+  method: 'GET',
+  path: '/api/desk/people/:candidateId/sights',
+  summary: 'Who saw what of a person, newest first',
+  who: keepers,
+  params: Type.Object({ candidateId: Id }),
+  query: Type.Object({ before: Type.Optional(Id) }),
+  reply: Type.Object({
+    name: Type.String(),
+    sights: Type.Array(
+      Type.Object({
+        id: Id,
+        at: Moment,
+        who: Type.String(),
+        what: Type.String(),
+        reason: orNull(Type.String()),
+        hidden: Type.Boolean(),
+      }),
+    ),
+    next: orNull(Id),
+  }),
+  tells: ['desk'],
+})
+
+/** Something of a file that is kept, by which rule and until when; `null` while an application is under way. */
+const Keeping = Type.Object({
+  what: Type.String(),
+  rule: Type.String(),
+  until: orNull(Day),
+})
+
+export const readKeeping = endpoint({
+  method: 'GET',
+  path: '/api/my/data/keeping',
+  summary: 'What is kept of one’s file, by which rule and for how long, and what erasing would leave',
+  who: ['candidate'],
+  reply: Type.Object({ kept: Type.Array(Keeping), left: Type.Array(Keeping) }),
+  tells: ['status'],
+})
+
+export const takeData = endpoint({
+  method: 'GET',
+  path: '/api/my/data.zip',
+  summary: 'All that is known of oneself: JSON and papers, as ZIP',
+  who: ['candidate'],
+  reply: Type.Any(),
+  file: true,
+})
+
+export const eraseMe = endpoint({
+  method: 'POST',
+  path: '/api/my/data/erasure',
+  summary: 'Have one’s file erased; what must be kept is kept until its day, and nothing else. Ends every session',
+  who: ['candidate'],
+  body: Type.Object({ password: Type.String({ minLength: 1, maxLength: 200 }), agreed: Type.Literal(true) }),
+  reply: Type.Object({ done: Type.Literal(true), left: Type.Array(Keeping) }),
+  once: true,
+  tells: ['session', 'status'],
+})
+
+export const erasePerson = endpoint({
+  method: 'POST',
+  path: '/api/desk/people/:candidateId/erasure',
+  summary: 'Erase a person’s file at their wish, as they could themselves',
+  who: ['administrator'],
+  params: Type.Object({ candidateId: Id }),
+  body: Type.Object({ reason: Reason }),
+  reply: Done,
+  once: true,
+  tells: ['desk'],
+})

@@ -1,0 +1,151 @@
+import { expect, test } from '@playwright/test'
+import { PDFDocument } from 'pdf-lib'
+import { drawPdf } from '#scenario/papers'
+import { deskVisitor } from './newPost'
+import { signIn } from './people'
+import { port } from './playwright.config'
+
+const coordinator = 'ines@vallorne.example'
+
+test('the table: filters in the address, a saved view, ticks by key, a message seen before it goes', async ({
+  page,
+}) => {
+  await signIn(page, coordinator)
+  await page.goto('/desk/applications/table')
+  await expect(page.getByRole('status').first()).toHaveText(/^\d+ people$/)
+  // The box follows the address, a moment after the click.
+  await page.getByLabel('Likely late').click()
+  await expect(page).toHaveURL(/late=yes/)
+  await page.getByRole('button', { name: /Save this view|Saved views|^View:/ }).click()
+  await page.getByLabel('Keep what is shown as').fill('Late ones')
+  await page.getByRole('button', { name: 'Save', exact: true }).click()
+  await expect(page.getByRole('button', { name: 'View: Late ones' })).toBeVisible()
+  await page.keyboard.press('Escape')
+  await page.getByRole('heading', { name: 'Applications' }).click()
+  await page.keyboard.press('Space')
+  await expect(page.getByText('1 ticked')).toBeVisible()
+  await page.keyboard.press('b')
+  const dialog = page.getByRole('dialog')
+  await dialog.getByLabel('Begin with').selectOption({ label: 'We are still looking' })
+  await dialog.getByRole('button', { name: 'See what each will get' }).click()
+  await expect(dialog.getByRole('article')).toContainText('is here and complete')
+  await dialog.getByRole('button', { name: 'Send to 1' }).click()
+  await expect(page.getByText('1 mail is on the way.').first()).toBeVisible()
+})
+
+test('two files of one person are merged, and the merge is undone with one key', async ({ page }) => {
+  await signIn(page, coordinator)
+  await page.goto('/desk/doubles')
+  const pair = page.getByRole('link', { name: /Pavel Novotný.*Pavel Jan Novotny|Pavel Jan Novotny.*Pavel Novotný/ })
+  await pair.click()
+  await expect(page.getByRole('heading', { name: 'As good as certainly one person' })).toBeVisible()
+  await expect(page.getByText('the same but for “jan”')).toBeVisible()
+  await page.keyboard.press('m')
+  await page.getByRole('dialog').getByRole('button', { name: 'Merge', exact: true }).click()
+  await expect(page.getByText(/^Merged\. Everything of/).first()).toBeVisible()
+  await expect(pair).toHaveCount(0)
+  await page.keyboard.press('z')
+  await expect(page.getByText('Undone.').first()).toBeVisible()
+  await expect(pair).toBeVisible()
+})
+
+test('scoring by digits, a correction in two keys, and what is hidden shown for a reason', async ({ page }) => {
+  await signIn(page, coordinator)
+  await page.goto('/desk/applications/table?text=castagna')
+  await page.getByRole('link', { name: 'Emil Castagna' }).click()
+  await expect(page.getByText('Could be chosen, as far as they say.')).toBeVisible()
+  await page.keyboard.press('s')
+  await expect(page.getByRole('heading', { name: 'Score sheet' })).toBeVisible()
+  for (const digit of ['4', '3', '5']) await page.keyboard.press(digit)
+  await expect(page.getByRole('radio', { name: '5' }).last()).toBeChecked()
+  await expect(page.getByRole('button', { name: 'Hand in' })).toBeEnabled()
+
+  await page.locator('[data-claim]', { hasText: 'Apprenticeship certificate' }).click()
+  await page.keyboard.press('a')
+  await expect(page.getByRole('dialog')).toContainText('The copy is too blurred to read.')
+  await page.keyboard.press('1')
+  await expect(page.getByText(/^Asked Emil Castagna about/).first()).toBeVisible()
+
+  await signIn(page, 'bastian@vallorne.example')
+  await page.goto('/desk/hiring')
+  await expect(page.getByText(/^Hidden: /)).toBeVisible()
+  await page.keyboard.press('h')
+  await page.getByRole('dialog').getByText('declarations').click()
+  await page.getByLabel('Why do you need it?').fill('Before I make an offer')
+  await page.getByRole('button', { name: 'Show it' }).click()
+  await expect(page.getByText('Shown to you for a quarter of an hour.').first()).toBeVisible()
+})
+
+test('paper fed on its head under a weak lamp finds its file; what has no sheet waits with a guess', async ({
+  page,
+}) => {
+  const desk = await deskVisitor()
+  const { rows } = await desk.done('readTable', { query: { text: 'adeyemi' } })
+  const file = await desk.done('readFile', { params: { id: rows[0]!.id } })
+  const claim = file.claims.find(({ details }) => details.kind === 'study')!
+  const { sheets } = await desk.done('printCoverSheets', {
+    params: { id: file.id },
+    body: { papers: [{ claimId: claim.id, part: 'transcript' }] },
+  })
+  const sheet = await desk.request(`/api/desk/applications/${file.id}/cover-sheets?numbers=${sheets[0]!.number}`)
+  const paper = await drawPdf({
+    issuer: 'A university',
+    place: 'Tannberg, AT',
+    heading: 'Transcript',
+    lines: ['of', file.candidate.name, 'Marks of all terms'],
+    signedBy: 'For the office',
+    on: '2020',
+  })
+  const feeder = await PDFDocument.create()
+  for (const part of [new Uint8Array(await sheet.arrayBuffer()), paper]) {
+    const from = await PDFDocument.load(part)
+    for (const one of await feeder.copyPages(from, from.getPageIndices())) feeder.addPage(one)
+  }
+  const scanned = await fetch(`http://127.0.0.1:${port + 3}/scanner/scan?turned=180&faint=yes&name=post`, {
+    method: 'POST',
+    body: (await feeder.save()) as Uint8Array<ArrayBuffer>,
+  })
+  expect(scanned.ok).toBe(true)
+  await signIn(page, coordinator)
+  await page.goto('/desk/paper')
+  await page
+    .getByLabel('Scans to put into the tray')
+    .setInputFiles({ name: 'loose.pdf', mimeType: 'application/pdf', buffer: paper })
+  await expect(page.getByText(/by its cover sheet/)).toBeVisible({ timeout: 60_000 })
+  await page.getByRole('link', { name: /loose\.pdf/ }).click({ timeout: 60_000 })
+  await expect(page.getByText('It came without a cover sheet.').first()).toBeVisible()
+  await expect(page.getByText(/the name is on it/).first()).toBeVisible()
+  await page.keyboard.press('1')
+  await expect(page.getByText(/^Filed to .*Adeyemi/).first()).toBeVisible()
+})
+
+test('a list with a wrong row is not imported until it is right, and is taken back whole', async ({ page }) => {
+  await signIn(page, coordinator)
+  await page.goto('/desk/imports')
+  const mail = `import-${Date.now()}@mail.example`
+  const file = (text: string) => ({ name: 'people.csv', mimeType: 'text/csv', buffer: Buffer.from(text) })
+  const choose = (text: string) => page.getByLabel('File to import').setInputFiles(file(text))
+  await choose(`Given name,Surname,E-mail\nIda,Listed,${mail}\nUdo,Listed,udo at mail`)
+  await expect(page.getByText('“udo at mail” is not a mail address.')).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Import 2 rows' })).toBeDisabled()
+  await page.getByRole('link', { name: 'All imports' }).click()
+  await choose(`Given name,Surname,E-mail\nIda,Listed,${mail}`)
+  await expect(page.getByText('Nothing is wrong.')).toBeVisible()
+  await page.getByRole('button', { name: 'Import one row' }).click()
+  await page.getByRole('button', { name: 'Take it back whole' }).click()
+  await expect(page.getByText('One row, taken back.')).toBeVisible()
+})
+
+test('the record is verified, and the finder knows sounds and commands', async ({ page }) => {
+  await signIn(page, coordinator)
+  await page.goto('/desk/trail')
+  await page.getByRole('button', { name: 'Verify the whole record' }).click()
+  await expect(page.getByText('Nothing was changed since it was recorded.')).toBeVisible()
+  await page.keyboard.press('Control+k')
+  await page.keyboard.type('piotrovski')
+  await expect(page.getByRole('option', { name: /Pietrowski/ })).toBeVisible()
+  await page.keyboard.press('Control+a')
+  await page.keyboard.type('paper tray')
+  await page.getByRole('option', { name: 'Paper tray' }).click()
+  await expect(page).toHaveURL(/desk\/paper/)
+})

@@ -1,0 +1,71 @@
+import { pino } from 'pino'
+import { v7 as uuid } from 'uuid'
+import { vacanciesOn } from '#scenario/vacancies'
+import { Account, Candidate } from '#server/accounts/model'
+import { openSession } from '#server/accounts/session'
+import { Application } from '#server/applications/model'
+import { readConfig } from '#server/config'
+import { clockAhead } from '#server/demo/clock'
+import { prepare } from '#server/start'
+import { addVacancy, vacancyBySlug } from '#server/vacancies/vacancies'
+
+/** People who are signed in and have begun an application, straight into the tables: the run is about what comes after. */
+export async function prepareFaults(databaseUrl: string, count: number) {
+  const config = { ...readConfig({}), databaseUrl }
+  const fixed = await prepare(config, pino({ level: 'silent' }))
+  const deps = { ...fixed, clock: clockAhead(0, config.timeZone) }
+  const day = (offset: number) => deps.clock.today().add({ days: offset })
+  const at = (offset: number, hour: number) =>
+    new Date(`${day(offset).toString()}T${String(hour).padStart(2, '0')}:00:00Z`)
+  const [first] = vacanciesOn(at, (offset) => day(offset).toString(), config.timeZone).filter(
+    ({ slug }) => slug === 'cableway-electrical-supervisor',
+  )
+  await addVacancy(deps, first!)
+  const vacancy = await vacancyBySlug(first!.slug)
+  const now = deps.clock.now()
+  const people = Array.from({ length: count }, (_, nth) => ({
+    accountId: uuid(),
+    candidateId: uuid(),
+    applicationId: uuid(),
+    mail: `person-${nth}@mail.test`,
+    name: `Person ${nth}`,
+  }))
+  await Account.bulkCreate(
+    people.map(({ accountId, mail, name }) => ({
+      id: accountId,
+      mail,
+      name,
+      passwordHash: 'none',
+      roles: ['candidate'],
+      confirmedAt: now,
+      createdAt: now,
+    })),
+  )
+  await Candidate.bulkCreate(
+    people.map(({ accountId, candidateId, name }) => ({
+      id: candidateId,
+      accountId,
+      name,
+      born: null,
+      otherNames: [],
+      createdAt: now,
+    })),
+  )
+  await Application.bulkCreate(
+    people.map(({ candidateId, applicationId }) => ({
+      id: applicationId,
+      candidateId,
+      vacancyId: vacancy.id,
+      stage: 'being written',
+      answers: {},
+      version: 0,
+      targetStart: vacancy.targetStart,
+      createdAt: now,
+      savedAt: now,
+    })),
+  )
+  const signedIn = []
+  for (const person of people) signedIn.push({ ...person, session: await openSession(person.accountId) })
+  await fixed.sequelize.close()
+  return signedIn
+}

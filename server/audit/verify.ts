@@ -1,0 +1,78 @@
+import { Op } from 'sequelize'
+import { type Break, type Content, chainWalker, type Link } from './chain'
+import { ChainHead, Event } from './model'
+
+const page = 2000
+
+export type Verification = {
+  chains: number
+  links: number
+  /** Links whose words were erased as the rules of retention want; their hashes still hold. */
+  erased: number
+  /** The first link of each chain that is broken. */
+  broken: (Break & { at: string | null; what: string | null })[]
+}
+
+/**
+ * Follows the chain of one file, or all of them, and tells which link is the first broken one of each. Reads a page at a
+ * time, in the order of the index.
+ */
+export async function verifyTrail(onlyChain?: string): Promise<Verification> {
+  const verification: Verification = { chains: 0, links: 0, erased: 0, broken: [] }
+  let at = { chain: onlyChain ?? '', seq: -1 }
+  let current: { chain: string; walker: ReturnType<typeof chainWalker>; broken: boolean } | undefined
+  const seen = new Set<string>()
+  const tell = (found: Break | undefined, link?: Event) => {
+    if (!found || !current || current.broken) return
+    current.broken = true
+    verification.broken.push({ ...found, at: link?.at.toISOString() ?? null, what: link?.what ?? null })
+  }
+  const finish = async () => {
+    if (!current) return
+    const head = await ChainHead.findByPk(current.chain)
+    tell(current.walker.end(head ? { seq: head.seq, hash: head.hash } : undefined))
+  }
+  for (;;) {
+    const rows = await Event.findAll({
+      where: onlyChain
+        ? { chain: onlyChain, seq: { [Op.gt]: at.seq } }
+        : { [Op.or]: [{ chain: { [Op.gt]: at.chain } }, { chain: at.chain, seq: { [Op.gt]: at.seq } }] },
+      order: ['chain', 'seq', 'id'],
+      limit: page,
+    })
+    for (const row of rows) {
+      if (current?.chain !== row.chain) {
+        await finish()
+        current = { chain: row.chain, walker: chainWalker(row.chain), broken: false }
+        seen.add(row.chain)
+        verification.chains += 1
+      }
+      verification.links += 1
+      if (row.erasedAt) verification.erased += 1
+      if (!current.broken) tell(current.walker.step(row as unknown as Link & Content), row)
+    }
+    const last = rows.at(-1)
+    if (!last || rows.length < page) break
+    // Two links with the same place would be cut apart by the page; the second is found as added all the same.
+    at = { chain: last.chain, seq: last.seq }
+  }
+  await finish()
+  await tellOfEmptied(verification, seen, onlyChain)
+  return verification
+}
+
+/** Chains of which an end is known and nothing else. */
+async function tellOfEmptied(verification: Verification, seen: ReadonlySet<string>, onlyChain?: string) {
+  for (let after = ''; ; ) {
+    const heads = await ChainHead.findAll({
+      where: onlyChain ? { chain: onlyChain } : { chain: { [Op.gt]: after } },
+      order: ['chain'],
+      limit: page,
+    })
+    for (const { chain, seq } of heads)
+      if (!seen.has(chain))
+        verification.broken.push({ chain, seq, id: null, fault: 'end cut off', at: null, what: null })
+    after = heads.at(-1)?.chain ?? ''
+    if (onlyChain || heads.length < page) return
+  }
+}

@@ -1,0 +1,104 @@
+import { Readable } from 'node:stream'
+import { stringify } from 'csv-stringify'
+import type { lists, TableFilter } from '#contract/lists'
+import { recordEvent } from '../audit/record'
+import { readTrail } from '../audit/trail'
+import type { Account, Deps } from '../deps'
+import { listDoubles } from '../doubles/find'
+import type { FileToKeep } from '../http/serve'
+import { sourceDirectory } from '../sources/directory'
+import { deskVacancies } from '../vacancies/directory'
+import { placeOf, tableRow, tableRows } from './table'
+
+const chunk = 2000
+
+type Row = Record<string, string | number | null>
+type List = (typeof lists)[number]
+
+/** A list as CSV with the filters of its page, row by row, so that a hundred thousand take no more memory than a hundred. */
+export async function exportList(deps: Deps, actor: Account, list: List, filter: TableFilter): Promise<FileToKeep> {
+  await recordEvent(deps, actor, { code: 'list-exported', what: `Exported the list ${list}`, details: { filter } })
+  const rows = rowsOf[list](deps, filter)
+  // A cell that begins like a formula is not one (CWE-1236).
+  const csv = stringify({ header: true, bom: true, record_delimiter: 'windows', escape_formulas: true })
+  return {
+    fileName: `${list} ${deps.clock.today()}.csv`,
+    mediaType: 'text/csv; charset=utf-8',
+    body: Readable.from(rows, { objectMode: true, highWaterMark: chunk }).pipe(csv),
+  }
+}
+
+const rowsOf: Record<List, (deps: Deps, filter: TableFilter) => AsyncGenerator<Row>> = {
+  async *applications(_deps, filter) {
+    for (let after: string | undefined; ; ) {
+      const rows = await tableRows(filter, after, chunk)
+      for (const row of rows) {
+        const shown = tableRow(row)
+        yield {
+          Name: shown.name,
+          Reference: shown.reference,
+          Vacancy: shown.vacancy,
+          Stage: shown.stage,
+          Sent: shown.sentAt,
+          Met: shown.met.done,
+          Of: shown.met.of,
+          Eligible: shown.eligible,
+          'Honest blanks': shown.blanks,
+          'Changed since': shown.changes,
+          Scores: shown.reviews,
+          'Score in per cent': shown.score,
+          'Slack in days': shown.slack,
+          'Likely ready': shown.likely,
+          'Held up by': shown.heldUpBy,
+        }
+      }
+      const last = rows.at(-1)
+      if (!last || rows.length < chunk) return
+      after = placeOf(last, filter)
+    }
+  },
+  async *sources() {
+    for (const source of await sourceDirectory())
+      yield {
+        Source: source.name,
+        'Also called': source.aliases.join('; '),
+        Kind: source.kind,
+        Town: source.town,
+        Country: source.country,
+        'Asked at': source.mail,
+        Register: source.register ? 'yes' : 'no',
+        Asked: source.asked,
+        Open: source.open,
+        'Median days': source.medianDays,
+      }
+  },
+  async *vacancies(deps) {
+    for (const vacancy of await deskVacancies(deps))
+      yield {
+        Vacancy: vacancy.title,
+        Place: vacancy.place,
+        State: vacancy.state,
+        Closes: vacancy.closesAt,
+        'Target start': vacancy.targetStart,
+        Posts: vacancy.headcount,
+        ...Object.fromEntries(
+          ['being written', 'sent', 'shortlisted', 'offered', 'cleared'].map((stage) => [
+            stage,
+            vacancy.byStage[stage] ?? 0,
+          ]),
+        ),
+      }
+  },
+  async *trail(_deps, { text }) {
+    for (let before: string | undefined; ; ) {
+      const { events, next } = await readTrail({ before, text })
+      for (const { at, who, what, about } of events) yield { When: at, Who: who, What: what, About: about }
+      if (!next) return
+      before = next
+    }
+  },
+  async *doubles(deps) {
+    for (const { names, likelihood, agreeing } of (await listDoubles(deps)).pairs)
+      yield { One: names[0], Other: names[1], Likelihood: likelihood, Agreeing: agreeing.join(', ') }
+  },
+}

@@ -1,0 +1,138 @@
+import { Op, type Order, QueryTypes, type WhereOptions } from 'sequelize'
+import { mostCounted, type TableFilter, type TableRow } from '#contract/lists'
+import { namePartsOf } from '#core/comparison/keys'
+import { readReference } from '#core/references/reference'
+import type { Deps } from '../deps'
+import { Standing } from '../hiring/model'
+import { Problem } from '../http/problems'
+
+const page = 50
+
+type Ordering = { column: 'slack' | 'sentAt' | 'score' | 'candidate'; direction: 'ASC' | 'DESC' }
+
+const orderings: Record<NonNullable<TableFilter['order']>, Ordering> = {
+  slack: { column: 'slack', direction: 'ASC' },
+  sent: { column: 'sentAt', direction: 'DESC' },
+  score: { column: 'score', direction: 'DESC' },
+  name: { column: 'candidate', direction: 'ASC' },
+}
+
+/** A page of the table. `after` is the `next` of the page before: where its last row stands in the order. */
+export async function readTable(_deps: Deps, { after, ...filter }: TableFilter & { after?: string }) {
+  const rows = await tableRows(filter, after, page + 1)
+  const last = rows.length > page ? rows[page - 1] : undefined
+  return {
+    rows: rows.slice(0, page).map(tableRow),
+    next: last ? placeOf(last, filter) : null,
+    total: await countUpTo(mostCounted + 1, whereOf(filter)),
+  }
+}
+
+/** Rows in their order, from behind a place in it. */
+export function tableRows(filter: TableFilter, after: string | undefined, most: number): Promise<Standing[]> {
+  const { column, direction } = orderings[filter.order ?? 'slack']
+  const beyond = after ? beyondPlace(after, column, direction) : {}
+  return Standing.findAll({
+    where: { [Op.and]: [whereOf(filter), beyond] } as WhereOptions,
+    order: [
+      [column, direction],
+      ['applicationId', direction],
+    ] as Order,
+    limit: most,
+    raw: true,
+  })
+}
+
+export function placeOf(row: Standing, { order }: TableFilter): string {
+  const value = row[orderings[order ?? 'slack'].column]
+  return JSON.stringify([value instanceof Date ? value.toISOString() : value, row.applicationId])
+}
+
+function beyondPlace(after: string, column: Ordering['column'], direction: Ordering['direction']) {
+  const [text, id] = readPlace(after)
+  const value = column === 'sentAt' && typeof text === 'string' ? new Date(text) : text
+  const further = direction === 'ASC' ? Op.gt : Op.lt
+  return {
+    [Op.or]: [{ [column]: { [further]: value } }, { [column]: value, applicationId: { [further]: id } }],
+  }
+}
+
+function readPlace(text: string): [string | number, string] {
+  try {
+    const place: unknown = JSON.parse(text)
+    if (Array.isArray(place) && place.length === 2 && typeof place[1] === 'string') return place as [string, string]
+  } catch {
+    // Said below.
+  }
+  throw new Problem(422, 'invalid', 'The page after which to go on is not one of ours.')
+}
+
+/** What a filter asks of a row. Hidden names are not searched. */
+export function whereOf(filter: TableFilter): WhereOptions {
+  const { vacancy, stage, eligible, sentFrom, sentTo, late, blanks, changed, doubles, unscored, text } = filter
+  const parts: object[] = []
+  if (vacancy) parts.push({ vacancyId: vacancy })
+  if (stage) parts.push({ stage })
+  if (eligible) parts.push({ eligible })
+  if (sentFrom) parts.push({ sentAt: { [Op.gte]: new Date(`${sentFrom}T00:00:00Z`) } })
+  if (sentTo) parts.push({ sentAt: { [Op.lt]: new Date(new Date(`${sentTo}T00:00:00Z`).getTime() + 86_400_000) } })
+  if (late) parts.push({ slack: { [Op.lt]: 0 } })
+  if (blanks) parts.push({ blanks: { [Op.gt]: 0 } })
+  if (changed) parts.push({ changes: { [Op.gt]: 0 } })
+  if (doubles) parts.push({ doubles: true })
+  if (unscored) parts.push({ score: -1 })
+  const words = text?.trim()
+  if (words) parts.push(whereText(words))
+  return { [Op.and]: parts } as WhereOptions
+}
+
+function whereText(words: string) {
+  const reading = readReference('VM', words)
+  if (reading.ok) return { reference: reading.reference }
+  const begins = namePartsOf(words)[0] ?? words
+  const safe = begins.replace(/[^a-z0-9]/g, '')
+  // A part of the name begins with it; the keys are folded, so any spelling does.
+  return {
+    hidesName: false,
+    candidateId: {
+      [Op.in]: Standing.sequelize!.literal(
+        `(SELECT candidateId FROM candidate_keys WHERE kind = 'n' AND value LIKE ${Standing.sequelize!.escape(`${safe}%`)})`,
+      ),
+    },
+  }
+}
+
+/** Counts rows, and stops at a number where nobody counts on. */
+export async function countUpTo(most: number, where: WhereOptions): Promise<number> {
+  const sequelize = Standing.sequelize!
+  const generator = sequelize.getQueryInterface().queryGenerator as {
+    selectQuery: (table: string, options: object, model: typeof Standing) => string
+  }
+  const inner = generator
+    .selectQuery('standings', { attributes: ['applicationId'], where, limit: most }, Standing)
+    .replace(/;$/, '')
+  const [row] = await sequelize.query<{ count: number | bigint }>(`SELECT COUNT(*) AS count FROM (${inner}) AS some`, {
+    type: QueryTypes.SELECT,
+  })
+  return Number(row!.count)
+}
+
+/** A row as it is shown: a hidden name is not. */
+export const tableRow = (row: Standing): TableRow => ({
+  id: row.applicationId,
+  name: row.hidesName ? (row.reference ?? '') : row.candidate,
+  reference: row.reference,
+  vacancy: row.vacancy,
+  stage: row.stage,
+  sentAt: row.sentAt ? new Date(row.sentAt).toISOString() : null,
+  met: { done: row.metCount, of: row.ofCount },
+  eligible: row.eligible,
+  blanks: row.blanks,
+  changes: row.changes,
+  reviews: row.reviews,
+  score: row.score < 0 ? null : row.score,
+  slack: row.slack,
+  likely: row.likely,
+  heldUpBy: row.heldUpBy,
+  doubles: Boolean(row.doubles),
+})

@@ -1,0 +1,62 @@
+import type { InLanguages } from '#contract/messages'
+import { sentApplication } from '../applications/find'
+import { recordEvent } from '../audit/record'
+import type { Account, Deps } from '../deps'
+import { conflict } from '../http/problems'
+import { sendMessages } from '../messages/bulk'
+import { GatePassage } from './model'
+import { refreshStanding } from './standing'
+
+const before = ['sent', 'shortlisted']
+
+/** Goes on without these people and writes to each. Those who have an offer, or have ended, are left out. */
+export async function turnDown(
+  deps: Deps,
+  actor: Account,
+  { applications, reason, written }: { applications: readonly string[]; reason: string; written: InLanguages },
+) {
+  const turned: string[] = []
+  for (const id of new Set(applications)) {
+    const application = await sentApplication(id, { lock: true })
+    if (!before.includes(application.stage)) continue
+    await application.update({
+      stage: 'turned down',
+      endedAt: deps.clock.now(),
+      version: application.version + 1,
+    })
+    await recordEvent(deps, actor, {
+      code: 'turned-down',
+      what: `Turned down: ${reason.trim()}`,
+      forCandidate: 'We decided to go on with others.',
+      about: application.reference ?? undefined,
+      candidateId: application.candidateId,
+      applicationId: id,
+    })
+    await refreshStanding(deps, application)
+    turned.push(id)
+  }
+  if (turned.length > 0) await sendMessages(deps, actor, written, turned)
+  return { turnedDown: turned.length, left: applications.length - turned.length }
+}
+
+/** Takes up again who was turned down, in the stage they stood in. */
+export async function takeUpAgain(deps: Deps, actor: Account, id: string, reason: string) {
+  const application = await sentApplication(id, { lock: true })
+  if (application.stage !== 'turned down') throw conflict('not-turned-down', 'This person was not turned down.')
+  const shortlisted = await GatePassage.findOne({ where: { applicationId: id, gate: 'shortlist' } })
+  await application.update({
+    stage: shortlisted ? 'shortlisted' : 'sent',
+    endedAt: null,
+    version: application.version + 1,
+  })
+  await recordEvent(deps, actor, {
+    code: 'taken-up-again',
+    what: `Took up again: ${reason.trim()}`,
+    forCandidate: 'We have taken up your application again.',
+    about: application.reference ?? undefined,
+    candidateId: application.candidateId,
+    applicationId: id,
+  })
+  await refreshStanding(deps, application)
+  return { done: true as const }
+}

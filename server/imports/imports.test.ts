@@ -1,0 +1,115 @@
+import type { Visitor } from '../../test/client'
+import { type House, openHouse } from '../../test/house'
+import { Account, Candidate } from '../accounts/model'
+import { Claim } from '../claims/model'
+import { ImportedPerson } from './model'
+
+let house: House
+let desk: Visitor
+beforeAll(async () => {
+  house = await openHouse('imports')
+  desk = await house.staff('coordinator')
+}, 60_000)
+afterAll(() => house.close())
+
+const begin = async (text: string, fileName = 'people.csv') =>
+  (await desk.done('beginImport', { query: { fileName }, body: Buffer.from(text) })).id
+
+async function ran(id: string) {
+  await desk.done('runImport', { params: { id } })
+  for (let tries = 0; tries < 200; tries += 1) {
+    const read = await desk.done('readImport', { params: { id } })
+    if (read.state !== 'waiting') return read
+    await new Promise((done) => setTimeout(done, 50))
+  }
+  throw new Error('it did not run')
+}
+
+const heading = 'Vorname;Nachname;E-Mail;Geburtsdatum;Degree;University;Study from;Study to;Employer;Job start;Job end'
+const rowFor = (name: string, mail: string) =>
+  `${name};Import;${mail};9 Mar 1991;MSc;Technische Hochschule Tannberg;2010;2015;Seilwerk;2015-09;present`
+
+test('a list is mapped by its heading, tried dry, imported whole, and taken back whole', async () => {
+  const id = await begin([heading, rowFor('Anna', 'anna@import.test'), rowFor('Ben', 'ben@import.test')].join('\r\n'))
+  const dry = await desk.done('readImport', { params: { id } })
+  expect(dry).toMatchObject({ total: 2, faultCount: 0, people: { made: 2, known: 0, claims: 4 } })
+  expect(dry.mapping).toMatchObject({ Vorname: 'givenNames', 'E-Mail': 'mail', Employer: 'work.source' })
+  expect(await Account.count({ where: { mail: 'anna@import.test' } })).toBe(0)
+
+  expect(await ran(id)).toMatchObject({ state: 'done', done: 2 })
+  const made = await ImportedPerson.findAll({ where: { importId: id } })
+  const candidates = await Candidate.findAll({ where: { id: made.map(({ candidateId }) => candidateId) } })
+  expect(candidates.map(({ name, born }) => [name, born])).toEqual(
+    expect.arrayContaining([['Anna Import', '1991-03-09']]),
+  )
+  const study = await Claim.findOne({ where: { candidateId: candidates[0]!.id, kind: 'study' }, rejectOnEmpty: true })
+  expect(study.details).toMatchObject({ ...house.source('tannberg'), level: 7, from: '2010', to: '2015' })
+  expect((await desk.call('runImport', { params: { id } })).body.code).toBe('ran')
+
+  await desk.done('undoImport', { params: { id } })
+  expect(await Account.count({ where: { mail: ['anna@import.test', 'ben@import.test'] } })).toBe(0)
+  expect(await Claim.count({ where: { candidateId: candidates.map((one) => one.id) } })).toBe(0)
+  expect((await desk.call('undoImport', { params: { id } })).body.code).toBe('not-done')
+})
+
+test('what is wrong is said by row and column, and nothing is imported before all is right', async () => {
+  const text = [
+    heading,
+    rowFor('Cara', 'cara@import.test'),
+    rowFor('Dora', 'dora at import'),
+    rowFor('Cara', 'cara@import.test'),
+    rowFor('Enno', 'enno@import.test').replace('2015;Seilwerk', '2009;Seilwerk'),
+  ].join('\n')
+  const id = await begin(text)
+  const { faults } = await desk.done('readImport', { params: { id } })
+  expect(faults).toEqual([
+    { row: 3, column: 'E-Mail', message: '“dora at import” is not a mail address.' },
+    { row: 4, column: 'The row', message: 'The same stands in row 2.' },
+    { row: 5, column: 'Study to', message: 'This ends before it begins.' },
+  ])
+  expect((await desk.call('runImport', { params: { id } })).body.code).toBe('faulty')
+  expect(await Account.count({ where: { mail: 'cara@import.test' } })).toBe(0)
+})
+
+test('a column is taken for another by hand; two for the same, and one that is not there, are refused', async () => {
+  const id = await begin('Who,Where,Electronic post\nFritz Import,Seilwerk,fritz@import.test')
+  const map = (mapping: Record<string, string>) => desk.call('mapImport', { params: { id }, body: { mapping } })
+  expect((await desk.done('readImport', { params: { id } })).faultCount).toBeGreaterThan(0)
+  expect((await map({ Who: 'mail', 'Electronic post': 'mail' })).status).toBe(422)
+  expect((await map({ Elsewhere: 'mail' })).status).toBe(422)
+  expect((await map({ Who: 'nonsense' })).status).toBe(422)
+  expect((await map({ Who: 'fullName', 'Electronic post': 'mail' })).status).toBe(200)
+  expect((await ran(id)).state).toBe('done')
+  // Whoever makes an account with this address finds what was taken in.
+  const fritz = house.visitor()
+  await fritz.done('signUp', { body: { name: 'Fritz', mail: 'fritz@import.test', password: 'seven quiet marmots' } })
+  expect((await house.mailTo('fritz@import.test', 'Confirm')).text).toContain('/confirm/')
+})
+
+test('an import of which somebody has used something is not taken back', async () => {
+  const id = await begin([heading, rowFor('Greta', 'greta@import.test')].join('\n'))
+  await ran(id)
+  const [person] = await ImportedPerson.findAll({ where: { importId: id } })
+  await Claim.update({ rung: 'evidenced' }, { where: { id: person!.claims[0]! } })
+  expect((await desk.call('undoImport', { params: { id } })).body.code).toBe('in-use')
+})
+
+test('résumés are read as well; what is neither is refused in words', async () => {
+  const resume = {
+    basics: { name: 'Hedda Import', email: 'hedda@import.test' },
+    education: [{ institution: 'Tannberg', studyType: 'Bachelor', startDate: '2010', endDate: '2013' }],
+  }
+  const id = await begin(JSON.stringify(resume), 'resume.json')
+  expect(await ran(id)).toMatchObject({ format: 'json resume', state: 'done', people: { known: 1 } })
+  const refused = (text: string) =>
+    desk.call('beginImport', { query: { fileName: 'x.csv' }, body: Buffer.from(text) }).then(({ body }) => body.title)
+  expect(await refused('{"a": 1}')).toBe('This is JSON, and no résumé.')
+  expect(await refused('Name,Mail\n"open')).toBe('The file cannot be read as CSV.')
+  expect(await refused('Name,Mail\n')).toBe('There is nobody in this file.')
+})
+
+test('umlauts survive a spreadsheet that saved in another encoding', async () => {
+  const bytes = Buffer.from('Name;Mail\nJ\u00fcrg M\u00fcller;juerg@import.test', 'latin1')
+  const { id } = await desk.done('beginImport', { query: { fileName: 'x.csv' }, body: bytes })
+  expect((await desk.done('readImport', { params: { id } })).sample[0]?.[0]).toBe('Jürg Müller')
+})

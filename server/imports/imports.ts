@@ -1,0 +1,162 @@
+import { Op } from 'sequelize'
+import { v7 as uuid } from 'uuid'
+import type { Mapping } from '#core/importing/fields'
+import { Account, Candidate } from '../accounts/model'
+import { applicationsOf } from '../applications/find'
+import { recordEvent } from '../audit/record'
+import { Claim } from '../claims/model'
+import { lockOf } from '../database/connection'
+import type { Account as Actor, Deps } from '../deps'
+import { keepBytes } from '../documents/bytes'
+import { Document } from '../documents/model'
+import { refreshStandingsOf } from '../hiring/standing'
+import { conflict, invalidField, notFound } from '../http/problems'
+import { queueJob } from '../jobs/queue'
+import { refreshKeys } from '../people/known'
+import { Import, ImportedPerson } from './model'
+import { progressOf } from './progress'
+import { readRows, readTable, tableOf } from './rows'
+
+const mostFaults = 200
+const sampleRows = 4
+
+const line = (job: Import) => ({
+  id: job.id,
+  fileName: job.fileName,
+  format: job.format,
+  state: job.state,
+  total: job.total,
+  done: job.done,
+  by: job.importedBy,
+  at: job.createdAt.toISOString(),
+  finishedAt: job.finishedAt?.toISOString() ?? null,
+})
+
+export const listImports = async () => (await Import.findAll({ order: [['createdAt', 'DESC']], limit: 50 })).map(line)
+
+/** Keeps a file, says what its columns most likely hold, and imports nothing. */
+export async function beginImport(deps: Deps, actor: Actor, fileName: string, bytes: Buffer) {
+  const { format, rows, mapping } = readTable(bytes)
+  const job = await Import.create({
+    id: uuid(),
+    fileName: fileName.slice(0, 200),
+    format,
+    sha256: await keepBytes(bytes, format === 'csv' ? 'text/csv' : 'application/json', deps.clock.now()),
+    mapping,
+    state: 'mapping',
+    total: rows.length,
+    done: 0,
+    faults: [],
+    importedBy: actor.name,
+    accountId: actor.id,
+    createdAt: deps.clock.now(),
+  })
+  return { id: job.id }
+}
+
+/** An import with what a dry run finds: the first faults by row and column, and who would be made. */
+export async function readImport(deps: Deps, id: string) {
+  const job = await byId(id)
+  const table = await tableOf(job)
+  const { read, faults } = readRows(table, job.mapping)
+  const mails = [...new Set(read.map(({ mail }) => mail).filter(Boolean))]
+  const known = await Account.count({ where: { mail: mails } })
+  return {
+    ...line(job),
+    ...(job.state === 'waiting' ? { done: await progressOf(deps, id) } : {}),
+    columns: table.columns,
+    sample: table.rows.slice(0, sampleRows).map((row) => table.columns.map((column) => row[column] ?? '')),
+    mapping: job.mapping as Record<string, Mapping[string]>,
+    faults: faults.slice(0, mostFaults),
+    faultCount: faults.length,
+    people: {
+      made: mails.length - known,
+      known,
+      claims: read.reduce(
+        (sum, { study, work, credential }) => sum + [study, work, credential].filter(Boolean).length,
+        0,
+      ),
+    },
+    note: job.faults[0] ?? table.note,
+  }
+}
+
+export async function mapImport(_deps: Deps, id: string, mapping: Mapping) {
+  const job = await byId(id)
+  if (job.state !== 'mapping' && job.state !== 'failed') throw conflict('ran', 'This has been imported already.')
+  const { columns } = await tableOf(job)
+  const strange = Object.keys(mapping).find((column) => !columns.includes(column))
+  if (strange) throw invalidField('/body/mapping', `The file has no column “${strange}”.`)
+  const fields = Object.values(mapping)
+  const twice = fields.find((field, nth) => fields.indexOf(field) !== nth)
+  if (twice) throw invalidField('/body/mapping', 'Two columns are taken for the same.')
+  await job.update({ mapping, state: 'mapping', faults: [] })
+  return { done: true as const }
+}
+
+/** Queues the import; a job does it whole or not at all. */
+export async function runImport(_deps: Deps, id: string) {
+  const job = await byId(id)
+  if (job.state !== 'mapping') throw conflict('ran', 'This has been imported already.')
+  const { faults } = readRows(await tableOf(job), job.mapping)
+  if (faults.length > 0)
+    throw conflict(
+      'faulty',
+      `${faults.length === 1 ? 'One thing is' : `${faults.length} things are`} wrong in the file.`,
+    )
+  await job.update({ state: 'waiting', done: 0 })
+  await queueJob('import', { importId: id })
+  return { done: true as const }
+}
+
+/** Takes back everything an import made. Refused where somebody has used any of it: an application, a paper, a decision. */
+export async function undoImport(deps: Deps, actor: Actor, id: string) {
+  const job = await byId(id)
+  if (job.state !== 'done') throw conflict('not-done', 'This has not been imported, or was taken back already.')
+  const people = await ImportedPerson.findAll({ where: { importId: id } })
+  const claimIds = people.flatMap(({ claims }) => claims)
+  const used =
+    (await Claim.count({
+      where: { id: claimIds, [Op.or]: [{ rung: { [Op.ne]: 'claimed' } }, { version: { [Op.gt]: 0 } }] },
+    })) + (await Document.count({ where: { claimId: claimIds } }))
+  if (used > 0)
+    throw conflict('in-use', 'Something of this import has been used since; it can no longer be taken back whole.')
+  const made = people.flatMap(({ made: isNew, candidateId }) => (isNew ? [candidateId] : []))
+  for (const candidateId of made)
+    if ((await applicationsOf(candidateId)).length > 0)
+      throw conflict('in-use', 'Somebody of this import has applied since; it can no longer be taken back whole.')
+  await Claim.destroy({ where: { id: claimIds } })
+  for (const { candidateId } of people) {
+    await recordEvent(deps, actor, {
+      code: 'import-undone',
+      what: `Took back what came from ${job.fileName}`,
+      candidateId,
+    })
+    if (made.includes(candidateId)) continue
+    await refreshKeys(candidateId)
+    await refreshStandingsOf(deps, candidateId)
+  }
+  await forgetPeople(made)
+  await job.update({ state: 'undone', undoneBy: actor.name, undoneAt: deps.clock.now() })
+  await recordEvent(deps, actor, { code: 'import-undone', what: `Took back the import of ${job.fileName}` })
+  return { done: true as const }
+}
+
+/** People nobody knew before, who have done nothing here since. */
+async function forgetPeople(candidateIds: readonly string[]) {
+  const candidates = await Candidate.findAll({ where: { id: [...candidateIds] } })
+  for (const candidate of candidates) {
+    const account = await Account.findByPk(candidate.accountId)
+    // Who has made the account their own keeps it, empty.
+    if (account?.confirmedAt) continue
+    await refreshKeys(candidate.id)
+    await candidate.destroy()
+    await account?.destroy()
+  }
+}
+
+async function byId(id: string): Promise<Import> {
+  const job = await Import.findByPk(id, lockOf())
+  if (!job) throw notFound()
+  return job
+}

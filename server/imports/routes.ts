@@ -1,0 +1,15 @@
+import * as contract from '#contract/imports'
+import type { Account } from '../deps'
+import { bind } from '../http/bind'
+import { beginImport, listImports, mapImport, readImport, runImport, undoImport } from './imports'
+
+export const importRoutes = [
+  bind(contract.listImports, () => listImports()),
+  bind(contract.beginImport, ({ deps, actor, input }) =>
+    beginImport(deps, actor as Account, input.query.fileName, input.body as Buffer),
+  ),
+  bind(contract.readImport, ({ deps, input }) => readImport(deps, input.params.id)),
+  bind(contract.mapImport, ({ deps, input }) => mapImport(deps, input.params.id, input.body.mapping)),
+  bind(contract.runImport, ({ deps, input }) => runImport(deps, input.params.id)),
+  bind(contract.undoImport, ({ deps, actor, input }) => undoImport(deps, actor as Account, input.params.id)),
+]

@@ -1,0 +1,124 @@
+import { v7 as uuid } from 'uuid'
+import { applied, type House, openHouse } from '../../test/house'
+import { Account } from '../accounts/model'
+import { Message } from './model'
+
+let house: House
+beforeAll(async () => {
+  house = await openHouse('messages')
+}, 60_000)
+afterAll(() => house.close())
+
+const written = {
+  english: { subject: 'About {{vacancy}}', text: '{{givenName}}, your reference is {{reference}}.\n\n{{link}}' },
+  german: { subject: 'Zu {{vacancy}}', text: '{{givenName}}, Ihr Zeichen ist {{reference}}.' },
+}
+
+test('a message to several is written to each by name and in their language, and stands in each file', async () => {
+  const [anna, bea] = [await house.candidate('Anna English'), await house.candidate('Bea Deutsch')]
+  await Account.update({ language: 'de' }, { where: { mail: bea.mail } })
+  const one = await applied(house, anna, ['Anna', 'English'])
+  const two = await applied(house, bea, ['Bea', 'Deutsch'])
+  const desk = await house.staff('coordinator')
+  const applications = [one.id, two.id]
+  const preview = await desk.done('previewMessages', { body: { written, applications } })
+  expect(preview.map(({ language, subject, obstacle }) => [language, subject, obstacle])).toEqual(
+    expect.arrayContaining([
+      ['en', 'About Cableway electrical supervisor', null],
+      ['de', 'Zu Cableway electrical supervisor', null],
+    ]),
+  )
+  expect(preview.find(({ language }) => language === 'de')?.text).toBe(`Bea, Ihr Zeichen ist ${two.reference}.`)
+  const key = 'the same key twice'
+  expect(await desk.done('sendMessages', { body: { written, applications }, key })).toEqual({ queued: 2, left: 0 })
+  await desk.done('sendMessages', { body: { written, applications }, key })
+  expect((await house.mailTo(bea.mail, 'Zu ')).text).toContain('Guten Tag')
+  expect((await house.mailTo(anna.mail, 'About ')).text).toContain(`/applications/${one.id}`)
+  await house.workOff()
+  const messages = await desk.done('readMessages', { params: { id: one.id } })
+  expect(messages.filter(({ subject }) => subject.startsWith('About'))).toMatchObject([{ state: 'accepted' }])
+})
+
+test('a placeholder nobody knows is refused before anything is sent', async () => {
+  const desk = await house.staff('coordinator')
+  const wrong = { english: { subject: 'Hello {{nmae}}', text: 'Text {{' }, german: null }
+  const refused = await desk.call('sendMessages', { body: { written: wrong, applications: [uuid()] } })
+  expect(refused.body.faults).toEqual([
+    { pointer: '/body/written/english/subject', message: 'Nobody knows what to put for {{nmae}}.' },
+    { pointer: '/body/written/english/text', message: 'Nobody knows what to put for {{.' },
+  ])
+  const id = uuid()
+  const body = { name: 'Mine', version: 0, ...wrong }
+  expect((await desk.call('saveTemplate', { params: { id }, body })).status).toBe(422)
+  await desk.done('saveTemplate', { params: { id }, body: { ...body, ...written } })
+  expect((await desk.call('saveTemplate', { params: { id }, body: { ...body, ...written } })).status).toBe(409)
+  const { templates } = await desk.done('listTemplates')
+  expect(templates.find((template) => template.id === id)).toMatchObject({ name: 'Mine', version: 1 })
+  await desk.done('removeTemplate', { params: { id } })
+})
+
+test('what the mail server refuses for good is not tried again, is said in the file, and goes to the corrected address', async () => {
+  const candidate = await house.candidate('Rita Refused')
+  const { id } = await applied(house, candidate, ['Rita', 'Refused'])
+  await candidate.done('saveAnswers', {
+    params: { id },
+    body: {
+      version: (await candidate.done('readDraft', { params: { id } })).version,
+      changes: { 'contact.mail': 'nobody@refuses.example' },
+    },
+  })
+  const desk = await house.staff('coordinator')
+  await desk.done('sendMessages', { body: { written, applications: [id] } })
+  let refused: Message | null = null
+  for (let tries = 0; tries < 100 && refused?.state !== 'refused'; tries += 1) {
+    await new Promise((done) => setTimeout(done, 50))
+    refused = await Message.findOne({ where: { applicationId: id, toMail: 'nobody@refuses.example' } })
+  }
+  const read = async () =>
+    (await desk.done('readMessages', { params: { id } })).find((line) => line.id === refused!.id)!
+  expect(await read()).toMatchObject({ state: 'refused', refusedBecause: expect.stringContaining('550') })
+  const why = (await desk.done('readQueue', { params: { queue: 'today' } })).people.find((row) => row.id === id)?.why
+  expect(why).toBe('A mail was refused')
+
+  await candidate.done('saveAnswers', {
+    params: { id },
+    body: {
+      version: (await candidate.done('readDraft', { params: { id } })).version,
+      changes: { 'contact.mail': candidate.mail },
+    },
+  })
+  await desk.done('resendMessage', { params: { id: refused!.id } })
+  expect((await house.mailTo(candidate.mail, 'About ')).text).toContain('Rita')
+  await house.workOff()
+  expect(await read()).toMatchObject({ state: 'accepted', to: candidate.mail })
+  expect((await desk.call('resendMessage', { params: { id: refused!.id } })).status).toBe(409)
+})
+
+test('links that let in whoever holds them are not shown to the desk', async () => {
+  const candidate = await house.candidate('Lena Link')
+  const { id } = await applied(house, candidate, ['Lena', 'Link'])
+  const token = 'x'.repeat(43)
+  await Message.create({
+    id: uuid(),
+    toName: 'A source',
+    toMail: 'source@mail.test',
+    subject: 'Please confirm',
+    text: `Reply here: http://house.test/reply/${token}`,
+    attachments: [],
+    applicationId: id,
+    createdAt: new Date(),
+  })
+  const messages = await (await house.staff('coordinator')).done('readMessages', { params: { id } })
+  expect(JSON.stringify(messages)).not.toContain(token)
+  expect(messages.find(({ to }) => to === 'source@mail.test')?.text).toContain('/reply/…')
+})
+
+test('prepared sentences are there from the start and are kept in the order they are given', async () => {
+  const desk = await house.staff('coordinator')
+  const documents = (await desk.done('listSentences')).filter(({ about }) => about === 'document')
+  expect(documents.length).toBeGreaterThan(3)
+  const sentences = [...documents].reverse().map(({ about: _, ...sentence }) => sentence)
+  await desk.done('saveSentences', { params: { about: 'document' }, body: { sentences } })
+  const again = (await desk.done('listSentences')).filter(({ about }) => about === 'document')
+  expect(again.map(({ id }) => id)).toEqual(sentences.map(({ id }) => id))
+})

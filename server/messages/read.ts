@@ -1,0 +1,52 @@
+import { candidateWithMail } from '../accounts/candidate'
+import { contactMail } from '../applications/answers'
+import { applicationById, sentApplication } from '../applications/find'
+import { recordEvent } from '../audit/record'
+import type { Account, Deps } from '../deps'
+import { refreshStanding } from '../hiring/standing'
+import { conflict, notFound } from '../http/problems'
+import { queueJob } from '../jobs/queue'
+import { hidesName } from '../scoring/find'
+import { Message } from './model'
+
+/** Links that let whoever holds them in are for whom they were sent to, not for the desk. */
+const withoutSecrets = (text: string) =>
+  text.replace(/\/(reply|vouch|confirm|new-password|mail|take-over)\/[\w-]{20,}/g, '/$1/…')
+
+/** Every mail about an application, newest first, and what became of it. */
+export async function readMessages(applicationId: string) {
+  const application = await sentApplication(applicationId)
+  if (await hidesName(application)) return []
+  const messages = await Message.findAll({ where: { applicationId }, order: [['createdAt', 'DESC']] })
+  return messages.map((message) => ({
+    id: message.id,
+    at: message.createdAt.toISOString(),
+    to: message.toMail,
+    subject: message.subject,
+    text: withoutSecrets(message.text),
+    encloses: message.attachments.map(({ fileName }) => fileName),
+    state: message.state,
+    settledAt: message.sentAt?.toISOString() ?? null,
+    refusedBecause: message.refusedBecause ?? null,
+  }))
+}
+
+/** Queues a refused mail again. One to the candidate goes to the address they have given since. */
+export async function resendMessage(deps: Deps, actor: Account, id: string) {
+  const message = await Message.findByPk(id)
+  if (!message?.applicationId) throw notFound()
+  if (message.state !== 'refused') throw conflict('not-refused', 'This mail was not refused.')
+  const application = await applicationById(message.applicationId)
+  const person = await candidateWithMail(application.candidateId)
+  const toMail = message.toName === person.name ? (contactMail(application) ?? person.mail) : message.toMail
+  await message.update({ state: 'queued', toMail, sentAt: null, refusedBecause: null })
+  await queueJob('mail', { messageId: id })
+  await recordEvent(deps, actor, {
+    code: 'mail-again',
+    what: `Sent “${message.subject}” again`,
+    candidateId: application.candidateId,
+    applicationId: application.id,
+  })
+  await refreshStanding(deps, application)
+  return { done: true as const }
+}

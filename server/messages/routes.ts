@@ -1,0 +1,26 @@
+import * as contract from '#contract/messages'
+import type { Account } from '../deps'
+import { bind } from '../http/bind'
+import { previewMessages, sendMessages } from './bulk'
+import { readMessages, resendMessage } from './read'
+import { listSentences, listTemplates, removeTemplate, saveSentences, saveTemplate } from './templates'
+
+export const messageRoutes = [
+  bind(contract.readMessages, ({ input }) => readMessages(input.params.id)),
+  bind(contract.resendMessage, ({ deps, actor, input }) => resendMessage(deps, actor as Account, input.params.id)),
+  bind(contract.listTemplates, () => listTemplates()),
+  bind(contract.saveTemplate, ({ deps, actor, input }) =>
+    saveTemplate(deps, actor as Account, input.params.id, input.body),
+  ),
+  bind(contract.removeTemplate, ({ deps, actor, input }) => removeTemplate(deps, actor as Account, input.params.id)),
+  bind(contract.previewMessages, ({ deps, input }) =>
+    previewMessages(deps, input.body.written, input.body.applications),
+  ),
+  bind(contract.sendMessages, ({ deps, actor, input }) =>
+    sendMessages(deps, actor as Account, input.body.written, input.body.applications),
+  ),
+  bind(contract.listSentences, () => listSentences()),
+  bind(contract.saveSentences, ({ deps, actor, input }) =>
+    saveSentences(deps, actor as Account, input.params.about, input.body),
+  ),
+]

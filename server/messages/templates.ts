@@ -1,0 +1,96 @@
+import type { Input } from '#contract/endpoint'
+import type { saveSentences as sentencesContract, saveTemplate as templateContract } from '#contract/messages'
+import { placeholders, unknownIn } from '#core/messages/fill'
+import { recordEvent } from '../audit/record'
+import type { Account, Deps } from '../deps'
+import { insistOnVersion, invalid, notFound } from '../http/problems'
+import { MessageTemplate, PreparedSentence } from './prepared'
+
+export async function listTemplates() {
+  const templates = await MessageTemplate.findAll({ order: ['name', 'id'] })
+  return {
+    templates: templates.map(({ id, name, english, german, version, savedBy, savedAt }) => ({
+      id,
+      name,
+      english,
+      german,
+      version,
+      savedBy,
+      savedAt: savedAt.toISOString(),
+    })),
+    placeholders: Object.entries(placeholders).map(([name, is]) => ({ name, is })),
+  }
+}
+
+/** Throws where a placeholder is not known, so that nobody gets a mail with braces in it. */
+export function insistOnPlaceholders(
+  written: Input<typeof templateContract>['body'] | { english: Written; german: Written | null },
+  at: string,
+) {
+  const faults = (['english', 'german'] as const).flatMap((language) =>
+    (['subject', 'text'] as const).flatMap((part) =>
+      unknownIn(written[language]?.[part] ?? '').map((unknown) => ({
+        pointer: `${at}/${language}/${part}`,
+        message: `Nobody knows what to put for ${unknown}.`,
+      })),
+    ),
+  )
+  if (faults.length > 0) throw invalid(faults)
+}
+type Written = { subject: string; text: string }
+
+export async function saveTemplate(
+  deps: Deps,
+  actor: Account,
+  id: string,
+  { version, ...written }: Input<typeof templateContract>['body'],
+) {
+  insistOnPlaceholders(written as never, '/body')
+  const before = await MessageTemplate.findByPk(id)
+  insistOnVersion(version, before?.version ?? 0, { name: before?.name })
+  await MessageTemplate.upsert({
+    id,
+    ...written,
+    version: version + 1,
+    savedBy: actor.name,
+    savedAt: deps.clock.now(),
+  })
+  await recordEvent(deps, actor, { code: 'template-saved', what: `Saved the prepared message “${written.name}”` })
+  return { version: version + 1 }
+}
+
+export async function removeTemplate(deps: Deps, actor: Account, id: string) {
+  const template = await MessageTemplate.findByPk(id)
+  if (!template) throw notFound()
+  await template.destroy()
+  await recordEvent(deps, actor, { code: 'template-removed', what: `Removed the prepared message “${template.name}”` })
+  return { done: true as const }
+}
+
+export async function listSentences() {
+  const sentences = await PreparedSentence.findAll({ order: ['about', 'place', 'id'] })
+  return sentences.map(({ id, about, title, english, german, version }) => ({
+    id,
+    about,
+    title,
+    english,
+    german,
+    version,
+  }))
+}
+
+/** Keeps the sentences of one kind in a new order; those that are not among them go. */
+export async function saveSentences(
+  deps: Deps,
+  actor: Account,
+  about: 'document' | 'answer',
+  { sentences }: Input<typeof sentencesContract>['body'],
+) {
+  await PreparedSentence.destroy({ where: { about } })
+  await PreparedSentence.bulkCreate(sentences.map((sentence, place) => ({ ...sentence, about, place })))
+  await recordEvent(deps, actor, {
+    code: 'sentences-saved',
+    what: `Saved ${sentences.length} prepared sentences about ${about === 'document' ? 'documents' : 'answers'}`,
+  })
+  return { done: true as const }
+}

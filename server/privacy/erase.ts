@@ -1,0 +1,147 @@
+import { randomUUID } from 'node:crypto'
+import { QueryTypes } from 'sequelize'
+import { boundBy } from '#core/privacy/retention'
+import { keepingWords } from '#core/words/retention'
+import { candidateOf, closeAccount, eraseCandidate, mergedWith, postponeErasing } from '../accounts/candidate'
+import { applicationsOf } from '../applications/find'
+import { withdrawAll } from '../applications/withdraw'
+import { eraseWords } from '../audit/eraseWords'
+import { recordEvent } from '../audit/record'
+import type { Account, Actor, Deps } from '../deps'
+import { refreshStandingsOf } from '../hiring/standing'
+import { keptApplications } from './keeping'
+
+/**
+ * Erases a person's file at their wish. What has to be kept is sealed: nobody signs in to it or finds it any more, and it
+ * goes by itself on its day. What has not, goes at once.
+ *
+ * @returns what is left, by which rule and until when
+ */
+export async function eraseAtWish(deps: Deps, actor: Actor, candidateId: string) {
+  await withdrawAll(deps, actor, candidateId)
+  const bound = boundBy(await keptApplications(candidateId), deps.clock.today())
+  const untilDays = bound.flatMap(({ code, until }) => (code === 'trail' || !until ? [] : [until]))
+  await forgetAccountMails(deps, candidateId)
+  await closeAccount(candidateId)
+  if (untilDays.length === 0) await eraseFile(deps, actor, candidateId, 'at the wish of the person')
+  else {
+    await eraseDrafts(deps, candidateId)
+    await postponeErasing(candidateId, untilDays.sort().at(-1)!)
+    await refreshStandingsOf(deps, candidateId)
+    await recordEvent(deps, actor, {
+      code: 'file-sealed',
+      what: 'Sealed the file at the wish of the person; it is erased when its terms have ended',
+      candidateId,
+    })
+  }
+  return bound.map((keeping) => ({ ...keepingWords(keeping), until: keeping.until }))
+}
+
+export async function eraseMe(deps: Deps, actor: Account) {
+  const { id } = await candidateOf(deps, actor)
+  return { done: true as const, left: await eraseAtWish(deps, actor, id) }
+}
+
+/** Everything that hangs on an application, and goes with it; skeletons of what was decided stay without words. */
+const ofApplications = [
+  'DELETE l FROM enquiry_links l JOIN enquiries e ON e.id = l.enquiryId WHERE e.applicationId IN (:applications)',
+  'DELETE FROM enquiries WHERE applicationId IN (:applications)',
+  'DELETE l FROM vouching_links l JOIN vouchings v ON v.id = l.vouchingId WHERE v.applicationId IN (:applications)',
+  'DELETE FROM vouchings WHERE applicationId IN (:applications)',
+  'DELETE FROM snapshots WHERE applicationId IN (:applications)',
+  'DELETE FROM permissions WHERE applicationId IN (:applications)',
+  'DELETE FROM reopenings WHERE applicationId IN (:applications)',
+  'DELETE FROM dry_run_rows WHERE applicationId IN (:applications)',
+  'DELETE FROM standings WHERE applicationId IN (:applications)',
+  'DELETE FROM cover_sheets WHERE applicationId IN (:applications)',
+  'DELETE a FROM sitting_answers a JOIN sittings s ON s.id = a.sittingId WHERE s.applicationId IN (:applications)',
+  "UPDATE waivers SET reason = 'erased' WHERE applicationId IN (:applications)",
+  "UPDATE scores SET note = '' WHERE applicationId IN (:applications)",
+  "UPDATE gate_passages SET readiness = '[]' WHERE applicationId IN (:applications)",
+  "UPDATE fees_received SET note = '' WHERE applicationId IN (:applications)",
+  `UPDATE applications SET answers = '{}', answeredAt = '{}', takenOver = '[]', lastSection = NULL, onBehalf = NULL
+    WHERE id IN (:applications)`,
+]
+const ofFile = [
+  'DELETE f FROM findings f JOIN claims c ON c.id = f.claimId WHERE c.candidateId = :candidateId',
+  'DELETE l FROM enquiry_links l JOIN enquiries e ON e.id = l.enquiryId JOIN claims c ON c.id = e.claimId WHERE c.candidateId = :candidateId',
+  'DELETE e FROM enquiries e JOIN claims c ON c.id = e.claimId WHERE c.candidateId = :candidateId',
+  'DELETE k FROM captures k JOIN claims c ON c.id = k.claimId WHERE c.candidateId = :candidateId',
+  'DELETE r FROM earlier_credentials r JOIN claims c ON c.id = r.claimId WHERE c.candidateId = :candidateId',
+  'DELETE FROM documents WHERE candidateId = :candidateId',
+  'DELETE FROM claims WHERE candidateId = :candidateId',
+  'DELETE FROM candidate_keys WHERE candidateId = :candidateId',
+  'DELETE FROM possible_doubles WHERE oneId = :candidateId OR otherId = :candidateId',
+  'DELETE FROM messages WHERE candidateId = :candidateId',
+  // Replies kept for a second call with the same key hold what was typed.
+  'DELETE o FROM once_replies o JOIN candidates c ON c.accountId = o.actor WHERE c.id IN (:files)',
+  'UPDATE sights SET reason = NULL WHERE candidateId = :candidateId',
+  "UPDATE imported_people SET claims = '[]' WHERE candidateId = :candidateId",
+]
+
+/** The rows that hold papers' bytes by their hash. */
+const holders = [
+  'SELECT sha256 FROM documents WHERE sha256 IN (:hashes)',
+  'SELECT pdfSha256 AS sha256 FROM snapshots WHERE pdfSha256 IN (:hashes)',
+  'SELECT sha256 FROM permissions WHERE sha256 IN (:hashes)',
+  'SELECT sha256 FROM tray_papers WHERE sha256 IN (:hashes)',
+  'SELECT sha256 FROM scans WHERE sha256 IN (:hashes)',
+  'SELECT sha256 FROM imports WHERE sha256 IN (:hashes)',
+]
+
+/** Empties a whole file: words, papers and their bytes go; that something was done, and when, stays in the chain. */
+export async function eraseFile(deps: Deps, actor: Actor, candidateId: string, because: string) {
+  const { sequelize } = deps
+  const ids = (await applicationsOf(candidateId)).map(({ id }) => id)
+  const files = await mergedWith(candidateId)
+  const replacements = { candidateId, files, applications: ids.length > 0 ? ids : [randomUUID()] }
+  const hashes = await sequelize.query<{ sha256: string }>(
+    `SELECT sha256 FROM documents WHERE candidateId = :candidateId
+     UNION SELECT pdfSha256 FROM snapshots WHERE applicationId IN (:applications) AND pdfSha256 IS NOT NULL
+     UNION SELECT sha256 FROM permissions WHERE applicationId IN (:applications)`,
+    { replacements, type: QueryTypes.SELECT },
+  )
+  for (const statement of [...ofApplications, ...ofFile]) await sequelize.query(statement, { replacements })
+  await forgetBytes(
+    deps,
+    hashes.map(({ sha256 }) => sha256),
+  )
+  await forgetAccountMails(deps, candidateId)
+  await eraseCandidate(deps, candidateId)
+  // Files that were merged into it have chains of their own.
+  for (const chain of files) {
+    await recordEvent(deps, actor, { code: 'file-erased', what: `Erased the file ${because}`, candidateId: chain })
+    await eraseWords(deps, chain)
+  }
+}
+
+/** Mails about the account, not about an application: links to confirm, to set a password. */
+const forgetAccountMails = async ({ sequelize }: Deps, candidateId: string) =>
+  sequelize.query(
+    `DELETE m FROM messages m JOIN accounts a ON a.mail = m.toMail JOIN candidates c ON c.accountId = a.id
+     WHERE c.id IN (:files) AND m.applicationId IS NULL`,
+    { replacements: { files: await mergedWith(candidateId) } },
+  )
+
+async function eraseDrafts({ sequelize }: Deps, candidateId: string) {
+  const drafts = (await applicationsOf(candidateId)).filter(({ stage }) => stage === 'being written')
+  if (drafts.length === 0) return
+  for (const statement of ofApplications)
+    await sequelize.query(statement, { replacements: { applications: drafts.map(({ id }) => id) } })
+}
+
+/** Deletes bytes that nobody holds any more. */
+async function forgetBytes({ sequelize }: Deps, hashes: readonly string[]) {
+  if (hashes.length === 0) return
+  const held = new Set<string>()
+  for (const holder of holders)
+    for (const { sha256 } of await sequelize.query<{ sha256: string }>(holder, {
+      replacements: { hashes },
+      type: QueryTypes.SELECT,
+    }))
+      held.add(sha256)
+  const free = hashes.filter((hash) => !held.has(hash))
+  if (free.length === 0) return
+  await sequelize.query('DELETE FROM blob_chunks WHERE sha256 IN (:free)', { replacements: { free } })
+  await sequelize.query('DELETE FROM blobs WHERE sha256 IN (:free)', { replacements: { free } })
+}

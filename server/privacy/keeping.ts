@@ -1,0 +1,44 @@
+import { boundBy, type KeptApplication, keepingsOf } from '#core/privacy/retention'
+import { keepingWords } from '#core/words/retention'
+import { candidateOf } from '../accounts/candidate'
+import { applicationsOf } from '../applications/find'
+import type { Application } from '../applications/model'
+import type { Account, Deps } from '../deps'
+import { titlesOfVacancies } from '../vacancies/vacancies'
+
+const dayOf = (moment: Date) => moment.toISOString().slice(0, 10)
+
+/** The applications of a file as retention knows them. */
+export async function keptApplications(candidateId: string): Promise<KeptApplication[]> {
+  const applications = await applicationsOf(candidateId)
+  const titles = await titlesOfVacancies(applications.map(({ vacancyId }) => vacancyId))
+  return applications.map((application) => ({
+    title: titles.get(application.vacancyId) ?? '',
+    ...stateOf(application),
+  }))
+}
+
+function stateOf({
+  stage,
+  savedAt,
+  sentAt,
+  endedAt,
+  targetStart,
+}: Application): Pick<KeptApplication, 'state' | 'day'> {
+  if (stage === 'being written') return { state: 'not sent', day: dayOf(savedAt) }
+  if (stage === 'cleared') return { state: 'cleared', day: targetStart }
+  if (['sent', 'shortlisted', 'offered'].includes(stage)) return { state: 'under way', day: dayOf(sentAt ?? savedAt) }
+  return { state: 'ended', day: dayOf(endedAt ?? savedAt) }
+}
+
+/** What is kept of one's own file, and what would be left of it after erasing. */
+export async function readKeeping(deps: Deps, actor: Account) {
+  const { id } = await candidateOf(deps, actor)
+  const applications = await keptApplications(id)
+  const shown = (keepings: ReturnType<typeof keepingsOf>) =>
+    keepings.map((keeping) => ({ ...keepingWords(keeping), until: keeping.until }))
+  return {
+    kept: shown(keepingsOf(applications, deps.clock.today())),
+    left: shown(boundBy(applications, deps.clock.today())),
+  }
+}

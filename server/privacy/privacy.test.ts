@@ -1,0 +1,202 @@
+import { QueryTypes } from 'sequelize'
+import type { ClaimDetails } from '#contract/claims'
+import { aPaper, applied, type House, openHouse, personAnswers } from '../../test/house'
+import { Candidate } from '../accounts/model'
+import { Application } from '../applications/model'
+import { Event } from '../audit/model'
+import { verifyTrail } from '../audit/verify'
+import { Claim } from '../claims/model'
+import { clockAhead } from '../demo/clock'
+import { Blob, Document } from '../documents/model'
+import { Message } from '../messages/model'
+import { retain } from './retain'
+
+let house: House
+beforeAll(async () => {
+  house = await openHouse('privacy')
+}, 60_000)
+afterAll(() => house.close())
+
+const passport: ClaimDetails = {
+  kind: 'identity',
+  sourceId: null,
+  sourceName: '',
+  paper: 'passport',
+  number: 'P7654321',
+  issuer: 'AUT',
+  familyName: 'Closed',
+  givenNames: 'Clara',
+  born: '1994-08-21',
+  through: '2031-01-01',
+  zone: '',
+}
+
+async function withPassport(name: [string, string]) {
+  const candidate = await house.candidate(name.join(' '))
+  const { id, reference } = await applied(house, candidate, name)
+  const claim = await candidate.done('addClaim', { body: { details: passport } })
+  const document = await candidate.done('uploadDocument', {
+    params: { id: claim.id },
+    query: { fileName: 'Passport.pdf' },
+    body: await aPaper(`Passport of ${name.join(' ')}`),
+  })
+  const { candidateId } = await Application.findByPk(id, { rejectOnEmpty: true })
+  return { candidate, id, reference, claimId: claim.id, documentId: document.id, candidateId }
+}
+
+describe('what not everybody needs', () => {
+  test('an identity number is covered for the coordinator until it is asked for with a reason, and that is on record', async () => {
+    const { id, claimId, documentId, candidateId } = await withPassport(['Clara', 'Closed'])
+    const desk = await house.staff('coordinator')
+    const read = () => desk.done('readFile', { params: { id } })
+    const before = await read()
+    expect(JSON.stringify(before)).not.toContain('P7654321')
+    expect(before.hidden).toContainEqual({
+      subject: `identity number ${claimId}`,
+      label: 'Passport: identity number',
+      mayReveal: true,
+    })
+    expect(before.candidate.born).toBe(personAnswers('Clara', 'Closed')['about.born'])
+    expect((await desk.request(`/api/documents/${documentId}/bytes`)).status).toBe(403)
+
+    const subject = `identity number ${claimId}`
+    expect((await desk.call('reveal', { params: { id }, body: { subject, reason: '' } })).status).toBe(422)
+    await desk.done('reveal', { params: { id }, body: { subject, reason: 'The issuer asks for it' } })
+    expect(JSON.stringify(await read())).toContain('P7654321')
+    expect((await desk.request(`/api/documents/${documentId}/bytes`)).status).toBe(200)
+    // To nobody else.
+    const other = await house.staff('coordinator')
+    expect(JSON.stringify(await other.done('readFile', { params: { id } }))).not.toContain('P7654321')
+
+    const { sights } = await desk.done('readSights', { params: { candidateId } })
+    expect(sights.map(({ what, reason, hidden }) => [what, reason, hidden])).toEqual(
+      expect.arrayContaining([
+        ['the file', null, false],
+        ['identity number', 'The issuer asks for it', true],
+        ['identity number, on the paper', null, true],
+      ]),
+    )
+    expect(await Event.count({ where: { candidateId, code: 'hidden-seen' } })).toBe(1)
+    expect((await verifyTrail(candidateId)).broken).toEqual([])
+  })
+
+  test('a hiring manager has declarations shown for a reason, and never health; an assessor nothing', async () => {
+    const { id } = await withPassport(['Delia', 'Declares'])
+    const manager = await house.staff('hiring manager')
+    const read = () => manager.done('readFile', { params: { id } })
+    const dismissed = async () => (await read()).answers.find(({ label }) => label.includes('dismissed'))
+    expect(await dismissed()).toMatchObject({ answer: 'Hidden', hidden: 'declarations' })
+    expect((await read()).candidate.born).toBeNull()
+    await manager.done('reveal', { params: { id }, body: { subject: 'declarations', reason: 'Before the offer' } })
+    expect(await dismissed()).toMatchObject({ answer: 'No', hidden: null })
+    const refused = await manager.call('reveal', { params: { id }, body: { subject: 'health x', reason: 'Curious' } })
+    expect(refused.status).toBe(403)
+    const assessor = await house.staff('assessor')
+    for (const subject of ['declarations', 'birth date', 'health x', 'identity number x'])
+      expect((await assessor.call('reveal', { params: { id }, body: { subject, reason: 'Wants to' } })).status).toBe(
+        403,
+      )
+    expect((await assessor.call('reveal', { params: { id }, body: { subject: 'pay', reason: 'What' } })).status).toBe(
+      422,
+    )
+  })
+
+  test('names hidden until the shortlist are hidden in queue, table, search and file', async () => {
+    const desk = await house.staff('coordinator')
+    const { id, reference } = await withPassport(['Nelly', 'Nameless'])
+    const { vacancyId } = await Application.findByPk(id, { rejectOnEmpty: true })
+    const sheet = await desk.done('readScoreSheet', { params: { id: vacancyId } })
+    const save = (version: number, hideNames: boolean) =>
+      desk.done('saveScoreSheet', {
+        params: { id: vacancyId },
+        body: { version, hideNames, reviewers: 2, criteria: [] },
+      })
+    const { version } = await save(sheet.version, true)
+    const queue = await desk.done('readQueue', { params: { queue: 'applications' } })
+    expect(queue.people.find((row) => row.id === id)?.candidate).toBe(reference)
+    const file = await desk.done('readFile', { params: { id } })
+    expect(JSON.stringify(file)).not.toMatch(/Nelly|Nameless/)
+    expect(file.candidate.name).toBe(reference)
+    const found = await desk.done('find', { query: { text: 'nameless' } })
+    expect(JSON.stringify(found)).not.toContain('Nameless')
+    expect((await desk.done('readTable', { query: { text: 'nameless' } })).rows).toEqual([])
+    await desk.done('reveal', { params: { id }, body: { subject: 'name', reason: 'They rang about their paper' } })
+    expect((await desk.done('readFile', { params: { id } })).candidate.name).toBe('Nelly Nameless')
+    await save(version, false)
+    expect((await desk.done('readTable', { query: { text: 'nameless' } })).rows).toHaveLength(1)
+  })
+})
+
+describe('one’s own data', () => {
+  test('comes as a ZIP of JSON and papers, and only one’s own', async () => {
+    const { candidate, documentId, reference } = await withPassport(['Zita', 'Zipped'])
+    const reply = await candidate.request('/api/my/data.zip')
+    expect([reply.status, reply.headers.get('content-type')]).toEqual([200, 'application/zip'])
+    const bytes = Buffer.from(await reply.arrayBuffer())
+    // The directory of a ZIP names its files in the clear (APPNOTE 4.3.12).
+    const directory = bytes.toString('latin1')
+    for (const name of [
+      'person.json',
+      'claims.json',
+      `applications/${reference}.json`,
+      `papers/${documentId.slice(-6)}`,
+    ])
+      expect(directory).toContain(name)
+    expect(bytes.readUInt32LE(0)).toBe(0x04034b50)
+    expect(bytes.subarray(-22).readUInt32LE(0)).toBe(0x06054b50)
+    expect((await house.visitor().request('/api/my/data.zip')).status).toBe(401)
+  })
+
+  test('erased while under way: nobody finds it any more, what must stay is sealed until its day, then goes by itself', async () => {
+    const { candidate, id, candidateId, documentId } = await withPassport(['Erna', 'Erased'])
+    const keeping = await candidate.done('readKeeping')
+    expect(keeping.kept[0]).toMatchObject({ until: null })
+    expect(keeping.left.map(({ until }) => until)).toEqual([house.day(183), expect.any(String)])
+    expect(
+      (await candidate.call('eraseMe', { body: { password: 'not-my-password-at-all', agreed: true } })).status,
+    ).toBe(422)
+    await candidate.done('eraseMe', { body: { password: 'a-long-enough-secret', agreed: true } })
+    expect((await candidate.call('readKeeping')).status).toBe(401)
+    const desk = await house.staff('coordinator')
+    expect((await desk.call('readFile', { params: { id } })).status).toBe(404)
+    expect((await desk.done('find', { query: { text: 'Erna Erased' } })).people).toEqual([])
+    expect(await Document.count({ where: { candidateId } })).toBeGreaterThan(0)
+    const { sha256 } = await Document.findByPk(documentId, { rejectOnEmpty: true })
+
+    const ahead = (days: number) => ({ ...house.deps, clock: clockAhead(days * 86_400_000, 'Europe/Vienna') })
+    await retain(ahead(180))
+    expect((await Candidate.findByPk(candidateId))?.erasedAt).toBeNull()
+    await retain(ahead(185))
+    expect(await Candidate.findByPk(candidateId)).toMatchObject({ name: 'Erased', born: null })
+    expect(await Document.count({ where: { candidateId } })).toBe(0)
+    expect(await Claim.count({ where: { candidateId } })).toBe(0)
+    expect(await Message.count({ where: { candidateId } })).toBe(0)
+    expect(await Message.count({ where: { toMail: candidate.mail } })).toBe(0)
+    const [row] = await house.fixed.sequelize.query<{ kept: number | bigint }>(
+      'SELECT COUNT(*) AS kept FROM once_replies o JOIN candidates c ON c.accountId = o.actor WHERE c.id = :candidateId',
+      { replacements: { candidateId }, type: QueryTypes.SELECT },
+    )
+    expect(Number(row!.kept)).toBe(0)
+    expect(await Blob.findByPk(sha256)).toBeNull()
+    const words = await Event.findAll({ where: { chain: candidateId } })
+    expect(JSON.stringify(words)).not.toMatch(/Erna/)
+    const verified = await verifyTrail(candidateId)
+    expect(verified.broken).toEqual([])
+    expect(verified.erased).toBe(verified.links - 1)
+    expect((await Application.findByPk(id))?.answers).toEqual({})
+  })
+
+  test('who has sent nothing is erased at once; only an administrator may do it for somebody', async () => {
+    const drafter = await house.candidate('Dora Draft')
+    const { id } = await drafter.done('beginApplication', { params: { slug: 'track-engineer' } })
+    const { candidateId } = await Application.findByPk(id, { rejectOnEmpty: true })
+    const erase = (role: 'coordinator' | 'administrator') =>
+      house
+        .staff(role)
+        .then((desk) => desk.call('erasePerson', { params: { candidateId }, body: { reason: 'They wrote a letter' } }))
+    expect((await erase('coordinator')).status).toBe(403)
+    expect((await erase('administrator')).status).toBe(200)
+    expect((await Candidate.findByPk(candidateId))?.name).toBe('Erased')
+    expect((await verifyTrail(candidateId)).broken).toEqual([])
+  })
+})

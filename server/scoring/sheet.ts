@@ -1,0 +1,43 @@
+import { QueryTypes } from 'sequelize'
+import { recordEvent } from '../audit/record'
+import type { Account, Deps } from '../deps'
+import { refreshStandingsOfVacancy } from '../hiring/standing'
+import { conflict, insistOnVersion, invalidField } from '../http/problems'
+import { vacancyById } from '../vacancies/vacancies'
+import { type Sheet, sheetOf } from './find'
+import { ScoreSheet } from './model'
+
+const usedBy = async ({ sequelize }: Deps, vacancyId: string) => {
+  const [row] = await sequelize.query<{ used: number | bigint }>(
+    'SELECT COUNT(*) AS used FROM scores s JOIN applications a ON a.id = s.applicationId WHERE a.vacancyId = :vacancyId AND s.handedInAt IS NOT NULL',
+    { replacements: { vacancyId }, type: QueryTypes.SELECT },
+  )
+  return Number(row!.used)
+}
+
+export async function readScoreSheet(deps: Deps, vacancyId: string) {
+  await vacancyById(vacancyId)
+  return { ...(await sheetOf(vacancyId)), used: await usedBy(deps, vacancyId) }
+}
+
+export async function saveScoreSheet(deps: Deps, actor: Account, vacancyId: string, { version, ...agreed }: Sheet) {
+  const vacancy = await vacancyById(vacancyId)
+  const before = await sheetOf(vacancyId)
+  insistOnVersion(version, before.version, before)
+  const keys = agreed.criteria.map(({ key }) => key)
+  if (new Set(keys).size < keys.length) throw invalidField('/body/criteria', 'Two criteria have the same key.')
+  if (agreed.criteria.some(({ title }) => title.trim() === ''))
+    throw invalidField('/body/criteria', 'Every criterion needs a name.')
+  const used = await usedBy(deps, vacancyId)
+  if (used > 0 && JSON.stringify(agreed.criteria) !== JSON.stringify(before.criteria))
+    throw conflict('sheet-used', 'Scores were handed in on these criteria; they stay as they are.')
+  await ScoreSheet.upsert({ vacancyId, ...agreed, version: version + 1 })
+  await recordEvent(deps, actor, {
+    code: 'score-sheet-saved',
+    what: `Agreed on ${agreed.criteria.length} criteria for ${vacancy.title}, ${agreed.reviewers} reviewers${agreed.hideNames ? ', names hidden until the shortlist' : ''}`,
+    about: vacancy.title,
+    details: agreed,
+  })
+  await refreshStandingsOfVacancy(deps, vacancyId)
+  return { ...agreed, version: version + 1, used }
+}

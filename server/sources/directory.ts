@@ -1,0 +1,13 @@
+import { enquiryCounts } from '../verification/enquiries'
+import { allSources, sourceLine } from './sources'
+
+/** Every source, with how often it was asked and how long it takes. */
+export async function sourceDirectory() {
+  const counts = await enquiryCounts()
+  return (await allSources()).map((source) => ({
+    ...sourceLine(source),
+    mail: source.mail,
+    register: source.register !== null,
+    ...(counts.get(source.id) ?? { asked: 0, open: 0, medianDays: null }),
+  }))
+}

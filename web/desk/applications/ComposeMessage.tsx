@@ -1,0 +1,163 @@
+import { useState } from 'react'
+import type { Reply } from '#contract/endpoint'
+import type { InLanguages, previewMessages } from '#contract/messages'
+import { api } from '../../api'
+import { Button } from '../../ui/Button'
+import { Dialog } from '../../ui/Dialog'
+import { LongField, SelectField } from '../../ui/Field'
+import { ProblemNote } from '../../ui/ProblemNote'
+import { useAct } from '../../useAct'
+import { useTold } from '../useTold'
+import { WrittenFields } from '../words/WrittenFields'
+
+type Previews = Reply<typeof previewMessages>
+type Props = { applications: string[]; turningDown: boolean; onClose: () => void; onDone: () => void }
+const nothing: InLanguages = { english: { subject: '', text: '' }, german: null }
+
+/** Writes to several people at once: from a prepared message or anew, seen as each will get it before it goes. */
+export function ComposeMessage({ applications, turningDown, onClose, onDone }: Props) {
+  const [written, setWritten] = useState<InLanguages>(nothing)
+  const [reason, setReason] = useState('')
+  const [previews, setPreviews] = useState<Previews>()
+  const { data } = api.endpoints.listTemplates.useQuery({})
+  const preview = useAct('previewMessages')
+  const many = applications.length === 1 ? 'one person' : `${applications.length} people`
+  const look = async () => {
+    const shown = await preview.act({ body: { written, applications } })
+    if (shown) setPreviews(shown)
+  }
+  return (
+    <Dialog open onClose={onClose} title={turningDown ? `Turn down ${many}` : `Write to ${many}`} wide>
+      {previews ? (
+        <Check
+          {...{ previews, written, reason, turningDown, applications, onDone }}
+          onBack={() => setPreviews(undefined)}
+        />
+      ) : (
+        <form
+          className="grid gap-3"
+          noValidate
+          onSubmit={(event) => {
+            event.preventDefault()
+            void look()
+          }}
+        >
+          {turningDown && (
+            <LongField
+              label="Why? This stays on record; they do not read it."
+              rows={2}
+              value={reason}
+              limit={500}
+              data-first
+              onChange={(event) => setReason(event.target.value)}
+            />
+          )}
+          <SelectField
+            label="Begin with"
+            value=""
+            empty="a prepared message…"
+            options={(data?.templates ?? []).map(({ id, name }) => ({ value: id, label: name }))}
+            onChange={(event) => {
+              const template = data?.templates.find(({ id }) => id === event.target.value)
+              if (template) setWritten({ english: template.english, german: template.german })
+            }}
+          />
+          <WrittenFields written={written} onChange={setWritten} problem={preview.problem} />
+          <ProblemNote problem={preview.problem?.faults ? undefined : preview.problem} />
+          <div>
+            <Button
+              kind="main"
+              type="submit"
+              busy={preview.busy}
+              disabled={
+                written.english.subject.trim() === '' ||
+                written.english.text.trim() === '' ||
+                (turningDown && reason.trim().length < 3)
+              }
+            >
+              See what each will get
+            </Button>
+          </div>
+        </form>
+      )}
+    </Dialog>
+  )
+}
+
+type CheckProps = {
+  previews: Previews
+  written: InLanguages
+  reason: string
+  turningDown: boolean
+  applications: string[]
+  onBack: () => void
+  onDone: () => void
+}
+
+function Check({ previews, written, reason, turningDown, applications, onBack, onDone }: CheckProps) {
+  const [nth, setNth] = useState(0)
+  const sending = useAct('sendMessages')
+  const turning = useAct('turnDown')
+  const told = useTold()
+  const shown = previews[nth]
+  const reached = previews.filter(({ obstacle }) => !obstacle).length
+  const send = async () => {
+    if (turningDown) {
+      const done = await turning.act({ body: { applications, reason, written } })
+      if (!done) return
+      told(
+        `${done.turnedDown} turned down and written to.${done.left > 0 ? ` ${done.left} were past that already.` : ''}`,
+      )
+    } else {
+      const done = await sending.act({ body: { written, applications } })
+      if (!done) return
+      told(`${done.queued} ${done.queued === 1 ? 'mail is' : 'mails are'} on the way.`)
+    }
+    onDone()
+  }
+  return (
+    <div className="grid gap-3">
+      <div className="grid grid-cols-[240px_minmax(0,1fr)] gap-4">
+        <ol className="max-h-[46vh] overflow-auto border-line border-y" aria-label="Those who get it">
+          {previews.map(({ application, name, to, obstacle }, at) => (
+            <li key={application} className={`border-line border-b ${at === nth ? 'bg-confirmed-wash' : ''}`}>
+              <button type="button" className="w-full px-2 py-1 text-left" onClick={() => setNth(at)}>
+                <span className="block truncate font-semibold">{name}</span>
+                <span className={`block truncate text-[12.5px] ${obstacle ? 'text-contradicted' : 'text-ink-2'}`}>
+                  {obstacle ?? to}
+                </span>
+              </button>
+            </li>
+          ))}
+        </ol>
+        {shown && (
+          <article
+            className="max-h-[46vh] overflow-auto rounded-sheet border border-line bg-ground p-3"
+            lang={shown.language}
+          >
+            <h3 className="mb-2 font-semibold">{shown.subject}</h3>
+            <p className="whitespace-pre-line">{shown.text}</p>
+          </article>
+        )}
+      </div>
+      <ProblemNote problem={sending.problem ?? turning.problem} />
+      <div className="flex items-center gap-2">
+        <Button
+          kind={turningDown ? 'grave' : 'main'}
+          data-first
+          busy={sending.busy || turning.busy}
+          disabled={reached === 0}
+          onClick={() => void send()}
+        >
+          {turningDown ? `Turn down and write to ${reached}` : `Send to ${reached}`}
+        </Button>
+        <Button kind="quiet" onClick={onBack}>
+          Change the words
+        </Button>
+        <span className="text-ink-2">
+          A mail cannot be called back.{turningDown && ' Somebody turned down can be taken up again.'}
+        </span>
+      </div>
+    </div>
+  )
+}

@@ -1,0 +1,67 @@
+import { X } from 'lucide-react'
+import { Popover } from 'radix-ui'
+import { useState } from 'react'
+import { api } from '../../api'
+import { Button } from '../../ui/Button'
+import { TextField } from '../../ui/Field'
+import { ProblemNote } from '../../ui/ProblemNote'
+import { useAct } from '../../useAct'
+
+/** Filters, order and columns kept under a name, and the way back to them. */
+export function SavedViews({ query, onChoose }: { query: string; onChoose: (query: string) => void }) {
+  const { data: views = [] } = api.endpoints.listViews.useQuery({})
+  const saving = useAct('saveView')
+  const removing = useAct('removeView')
+  const [name, setName] = useState('')
+  const now = views.find((view) => view.query === query)
+  return (
+    <Popover.Root>
+      <Popover.Trigger className="font-semibold text-confirmed">
+        {now ? `View: ${now.name}` : views.length > 0 ? `Saved views, ${views.length}` : 'Save this view'}
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          sideOffset={6}
+          align="start"
+          className="z-50 grid w-[320px] gap-2 rounded-sheet border border-line-strong bg-sheet p-3 text-[13.5px] shadow-[0_8px_24px_rgb(0_0_0/0.2)]"
+        >
+          <ul>
+            {views.map((view) => (
+              <li key={view.id} className="flex items-baseline justify-between gap-2 border-line border-b py-1">
+                <Popover.Close className="flex-1 text-left hover:underline" onClick={() => onChoose(view.query)}>
+                  {view.name}
+                </Popover.Close>
+                <button
+                  type="button"
+                  aria-label={`Forget the view ${view.name}`}
+                  className="p-1 text-ink-2 hover:text-contradicted"
+                  onClick={() => void removing.act({ params: { id: view.id } })}
+                >
+                  <X size={14} />
+                </button>
+              </li>
+            ))}
+          </ul>
+          <form
+            className="grid grid-cols-[1fr_auto] items-end gap-2"
+            onSubmit={(event) => {
+              event.preventDefault()
+              void saving.act({ body: { name, query } }).then((saved) => saved && setName(''))
+            }}
+          >
+            <TextField
+              label="Keep what is shown as"
+              value={name}
+              limit={80}
+              onChange={(event) => setName(event.target.value)}
+            />
+            <Button type="submit" kind="main" busy={saving.busy} disabled={name.trim() === ''}>
+              Save
+            </Button>
+          </form>
+          <ProblemNote problem={saving.problem ?? removing.problem} />
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  )
+}

@@ -1,0 +1,286 @@
+import { useState } from 'react'
+import { Link, useNavigate, useParams } from 'react-router'
+import type { readDouble } from '#contract/doubles'
+import type { Reply } from '#contract/endpoint'
+import { writeWhen } from '#core/dates/write'
+import { addressOf, api } from '../../api'
+import { Button } from '../../ui/Button'
+import { Dialog } from '../../ui/Dialog'
+import { Choice, LongField } from '../../ui/Field'
+import { ProblemNote } from '../../ui/ProblemNote'
+import { Waiting } from '../../ui/Waiting'
+import { writeDayOf, writeShortDay } from '../../ui/write'
+import { useAct } from '../../useAct'
+import { useKeys } from '../useKeys'
+import { useTold } from '../useTold'
+
+type Pair = Reply<typeof readDouble>
+
+/** Files that may be of one person: the pairs on the left, the chosen two side by side. */
+export function Doubles() {
+  const { oneId, otherId } = useParams()
+  const navigate = useNavigate()
+  const { data, error, refetch } = api.endpoints.listDoubles.useQuery({}, { refetchOnMountOrArgChange: true })
+  const undo = useAct('undoMerge')
+  const told = useTold()
+  const pairs = data?.pairs ?? []
+  const at = pairs.findIndex((pair) => pair.oneId === oneId && pair.otherId === otherId)
+  const go = (by: number) => {
+    const next = pairs[Math.min(pairs.length - 1, Math.max(0, at + by))]
+    if (next) navigate(`/desk/doubles/${next.oneId}/${next.otherId}`, { replace: true })
+  }
+  useKeys({ j: () => go(1), k: () => go(-1) })
+  if (!data) return <Waiting error={error} onRetry={refetch} />
+  return (
+    <main className="grid h-full min-h-0 grid-cols-[258px_minmax(0,1fr)]" aria-label="Possible doubles">
+      <section aria-label="Pairs" className="min-h-0 overflow-auto border-line border-r bg-sheet-2">
+        <div className="border-line border-b px-3 py-2">
+          <div className="flex items-baseline justify-between">
+            <h1 className="text-[18px]">Doubles</h1>
+            <a
+              href={addressOf('exportList', { params: { list: 'doubles' } })}
+              download
+              className="font-semibold text-[12.5px] text-confirmed"
+            >
+              As CSV
+            </a>
+          </div>
+          <p className="text-[12.5px] text-ink-2">Files that may be of one person, the likeliest first.</p>
+        </div>
+        <ol>
+          {pairs.map((pair) => (
+            <li
+              key={pair.oneId + pair.otherId}
+              className={`border-line border-b ${pair.oneId === oneId && pair.otherId === otherId ? 'bg-confirmed-wash shadow-[inset_3px_0_0_var(--confirmed)]' : 'hover:bg-sheet'}`}
+            >
+              <Link to={`/desk/doubles/${pair.oneId}/${pair.otherId}`} className="block px-3 py-2">
+                <span className="block truncate font-semibold text-[14px]">{pair.names[0]}</span>
+                <span className="block truncate">{pair.names[1]}</span>
+                <span className="block text-[12.5px] text-ink-2">
+                  {likelihoodWords[pair.likelihood]}: {pair.agreeing.join(', ')}
+                </span>
+              </Link>
+            </li>
+          ))}
+          {pairs.length === 0 && (
+            <li className="p-3 text-ink-2">
+              No two files look like one person. They are compared when an application is sent, and when somebody
+              changes who they are.
+            </li>
+          )}
+        </ol>
+        {data.merged.length > 0 && (
+          <section aria-label="Merged lately" className="border-line border-t p-3">
+            <h2 className="mb-1 font-semibold text-[13.5px]">Merged lately</h2>
+            <ProblemNote problem={undo.problem} />
+            {data.merged.map(({ id, kept, merged, by, at: when }) => (
+              <div key={id} className="mb-1.5">
+                {merged} into {kept}{' '}
+                <span className="text-ink-2">
+                  {by}, {writeShortDay(when)}
+                </span>
+                <button
+                  type="button"
+                  className="block font-semibold text-confirmed"
+                  onClick={() =>
+                    void undo.act({ params: { id } }).then((done) => done && told('The two files are apart again.'))
+                  }
+                >
+                  Take apart again
+                </button>
+              </div>
+            ))}
+          </section>
+        )}
+      </section>
+      {oneId && otherId ? (
+        <Compare key={oneId + otherId} oneId={oneId} otherId={otherId} onSettled={() => navigate('/desk/doubles')} />
+      ) : (
+        <p className="p-6 text-ink-2">Choose a pair on the left, or press J.</p>
+      )}
+    </main>
+  )
+}
+
+const headings = {
+  certain: 'As good as certainly one person',
+  likely: 'Likely one person',
+  possible: 'Possibly one person',
+  unlike: 'Hardly one person',
+}
+const likelihoodWords = { certain: 'As good as certain', likely: 'Likely', possible: 'Possible', unlike: 'Unlike' }
+
+function Compare({ oneId, otherId, onSettled }: { oneId: string; otherId: string; onSettled: () => void }) {
+  const {
+    data: pair,
+    error,
+    refetch,
+  } = api.endpoints.readDouble.useQuery({ params: { oneId, otherId } }, { refetchOnMountOrArgChange: true })
+  const [merging, setMerging] = useState(false)
+  const apart = useAct('setApart')
+  const told = useTold()
+  const setApart = async () => {
+    if (!(await apart.act({ params: { oneId, otherId } }))) return
+    told('Two people. They will not be shown together again.')
+    onSettled()
+  }
+  useKeys({ m: () => setMerging(true), x: () => void setApart() })
+  if (!pair) return <Waiting error={error} onRetry={refetch} />
+  return (
+    <section aria-label="Side by side" className="flex min-h-0 flex-col bg-sheet">
+      <div className="min-h-0 flex-1 overflow-auto px-5 py-3">
+        <h2 className="text-[20px]">{headings[pair.likelihood]}</h2>
+        <table className="mt-2 w-full max-w-[980px] table-fixed text-left">
+          <thead>
+            <tr className="border-line-strong border-b">
+              <th scope="col" className="w-[130px] py-1" />
+              {pair.sides.map((side) => (
+                <th key={side.candidateId} scope="col" className="py-1 pr-4 text-[15px]">
+                  {side.name}
+                  <span className="block font-normal text-[12.5px] text-ink-2">
+                    here since {writeDayOf(side.since)}
+                  </span>
+                </th>
+              ))}
+              <th scope="col" className="w-[230px] py-1 text-[12.5px] text-ink-2">
+                Compared
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            <Row
+              name="Name"
+              pair={pair}
+              field="name"
+              of={(side) => [side.name, ...side.otherNames].join(', before: ')}
+            />
+            <Row name="Born" pair={pair} field="birth date" of={({ born }) => (born ? writeWhen(born) : 'not given')} />
+            <Row name="Phone" pair={pair} field="phone" of={({ phone }) => phone ?? 'not given'} mono />
+            <Row name="Mail" pair={pair} field="mail" of={({ mails }) => mails.join(', ')} />
+            <Row
+              name="Papers"
+              pair={pair}
+              field="paper number"
+              of={({ claims }) =>
+                claims.map(({ label, number }) => `${label}${number ? ` ${number}` : ''}`).join('\n') || 'none'
+              }
+            />
+            <Row name="Identity paper" pair={pair} field="identity number" of={() => 'hidden here'} />
+            <tr className="border-line border-b align-baseline">
+              <th scope="row" className="py-2 font-normal text-ink-2">
+                Applications
+              </th>
+              {pair.sides.map((side) => (
+                <td key={side.candidateId} className="py-2 pr-4">
+                  {side.applications.map(({ id, reference, title, stage }) => (
+                    <Link key={id} to={`/desk/applications/${id}`} className="block hover:underline">
+                      {title} <span className="font-mono text-ink-2 text-[12.5px]">{reference}</span>, {stage}
+                    </Link>
+                  ))}
+                </td>
+              ))}
+              <td />
+            </tr>
+          </tbody>
+        </table>
+      </div>
+      <div className="border-line border-t bg-sheet p-3">
+        <ProblemNote problem={apart.problem} />
+        <div className="flex gap-2">
+          <Button kind="main" letter="M" onClick={() => setMerging(true)}>
+            One person: merge the files
+          </Button>
+          <Button letter="X" busy={apart.busy} onClick={() => void setApart()}>
+            Two people
+          </Button>
+        </div>
+      </div>
+      {merging && <Merge pair={pair} onClose={() => setMerging(false)} onMerged={onSettled} />}
+    </section>
+  )
+}
+
+type RowProps = {
+  name: string
+  pair: Pair
+  field: string
+  of: (side: Pair['sides'][number]) => string
+  mono?: boolean
+}
+
+function Row({ name, pair, field, of, mono }: RowProps) {
+  const agreement = pair.agreements.find((one) => one.field === field)
+  const tone = !agreement
+    ? 'text-ink-3'
+    : agreement.verdict === 'different'
+      ? 'text-contradicted'
+      : agreement.verdict === 'close'
+        ? 'text-soon-ink'
+        : 'text-confirmed'
+  return (
+    <tr className="border-line border-b align-baseline">
+      <th scope="row" className="py-2 font-normal text-ink-2">
+        {name}
+      </th>
+      {pair.sides.map((side) => (
+        <td key={side.candidateId} className={`whitespace-pre-line break-words py-2 pr-4 ${mono ? 'font-mono' : ''}`}>
+          {of(side)}
+        </td>
+      ))}
+      <td className={`py-2 ${tone}`}>
+        {agreement?.words ?? (field === 'mail' ? 'another address' : 'nothing to compare')}
+      </td>
+    </tr>
+  )
+}
+
+function Merge({ pair, onClose, onMerged }: { pair: Pair; onClose: () => void; onMerged: () => void }) {
+  const [kept, setKept] = useState(pair.sides[0].candidateId)
+  const [reason, setReason] = useState(
+    `Agree: ${pair.agreements
+      .filter(({ verdict }) => verdict === 'same' || verdict === 'equivalent')
+      .map(({ field }) => field)
+      .join(', ')}`,
+  )
+  const { act, busy, problem } = useAct('mergeFiles')
+  const told = useTold()
+  const merge = async () => {
+    const other = pair.sides.find(({ candidateId }) => candidateId !== kept)!
+    const done = await act({ params: { keptId: kept }, body: { mergedId: other.candidateId, reason } })
+    if (!done) return
+    told(`Merged. Everything of ${other.name} is in one file now.`, { mergeId: done.id })
+    onMerged()
+  }
+  return (
+    <Dialog
+      open
+      onClose={onClose}
+      title="Merge two files"
+      description="Applications, claims, papers and mails move into one file, and both accounts lead to it. Nothing is thrown away, and it can be taken apart again."
+    >
+      <div className="grid gap-3">
+        <Choice
+          label="Which file stays?"
+          name="kept"
+          inline={false}
+          value={kept}
+          onChange={setKept}
+          options={pair.sides.map(({ candidateId, name, since, mails }) => ({
+            value: candidateId,
+            label: `${name}, since ${writeDayOf(since)}, ${mails[0] ?? ''}`,
+          }))}
+        />
+        <LongField label="Why?" value={reason} limit={500} onChange={(event) => setReason(event.target.value)} />
+        <ProblemNote problem={problem} />
+        <div className="flex gap-2">
+          <Button kind="main" data-first busy={busy} disabled={reason.trim().length < 3} onClick={() => void merge()}>
+            Merge
+          </Button>
+          <Button kind="quiet" onClick={onClose}>
+            Cancel
+          </Button>
+        </div>
+      </div>
+    </Dialog>
+  )
+}

@@ -1,0 +1,66 @@
+import { useState } from 'react'
+import type { File } from '#contract/desk'
+import { paperPartWords } from '#core/words/papers'
+import { addressOf, api } from '../../api'
+import { Button } from '../../ui/Button'
+import { Dialog } from '../../ui/Dialog'
+import { CheckList } from '../../ui/Field'
+import { ProblemNote } from '../../ui/ProblemNote'
+import { useAct } from '../../useAct'
+
+/** Cover sheets for papers that will come by post: each finds its place in this file by itself. */
+export function CoverSheets({ file, onClose }: { file: File; onClose: () => void }) {
+  const { data: places = [] } = api.endpoints.placesFor.useQuery({ params: { id: file.id } })
+  const [chosen, setChosen] = useState<string[]>([])
+  const [made, setMade] = useState<number[]>()
+  const { act, busy, problem } = useAct('printCoverSheets')
+  const print = async () => {
+    const papers = chosen.map((key) => {
+      const [claimId = '', part = ''] = key.split('|')
+      return { claimId, part: part as never }
+    })
+    const done = await act({ params: { id: file.id }, body: { papers } })
+    if (done) setMade(done.sheets.map(({ number }) => number))
+  }
+  return (
+    <Dialog
+      open
+      onClose={onClose}
+      title="Print cover sheets"
+      description="For papers that come by post or over the counter. Laid on top of its paper, a sheet takes it to this file and this place, however it lies in the scanner. Each works once."
+      wide
+    >
+      {made ? (
+        <p className="text-[15px]">
+          <a
+            href={addressOf('readCoverSheets', { params: { id: file.id }, query: { numbers: made.join(',') } })}
+            download
+            className="font-semibold text-confirmed underline"
+          >
+            {made.length === 1 ? 'The cover sheet, as PDF' : `${made.length} cover sheets, as PDF`}
+          </a>
+        </p>
+      ) : (
+        <div className="grid gap-3">
+          <div className="grid max-h-[50vh] gap-2 overflow-auto">
+            {places.map(({ claimId, label, parts }) => (
+              <CheckList
+                key={claimId}
+                label={label}
+                options={parts.map((part) => ({ value: `${claimId}|${part}`, label: paperPartWords(part) }))}
+                value={chosen.filter((key) => key.startsWith(claimId))}
+                onChange={(keys) => setChosen([...chosen.filter((key) => !key.startsWith(claimId)), ...keys])}
+              />
+            ))}
+          </div>
+          <ProblemNote problem={problem} />
+          <div>
+            <Button kind="main" busy={busy} disabled={chosen.length === 0} onClick={() => void print()}>
+              {chosen.length < 2 ? 'Make the sheet' : `Make ${chosen.length} sheets`}
+            </Button>
+          </div>
+        </div>
+      )}
+    </Dialog>
+  )
+}

@@ -1,0 +1,65 @@
+import { Link, useNavigate } from 'react-router'
+import type { File } from '#contract/desk'
+import { useKeys } from '../useKeys'
+
+const eligibleWords = {
+  yes: 'Could be chosen, as far as they say.',
+  no: 'Does not meet what was asked:',
+  undecided: 'Not to be said yet:',
+}
+
+/** What a first look asks of what came in: could they be chosen, what is blank, what changed, who else might it be. */
+export function FirstLook({ file }: { file: File }) {
+  const navigate = useNavigate()
+  const [double] = file.doubles
+  useKeys({ d: double ? () => navigate(`/desk/doubles/${double.oneId}/${double.otherId}`) : undefined })
+  const { eligible, because, blanks, settled } = file.firstLook
+  if (file.stage !== 'sent' && !double) return null
+  const tone = eligible === 'no' ? 'text-contradicted' : eligible === 'undecided' ? 'text-soon-ink' : 'text-confirmed'
+  return (
+    <section className="mt-2 grid gap-0.5 border-line border-t pt-1.5" aria-label="First look">
+      {file.stage === 'sent' && (
+        <>
+          <p>
+            <strong className={tone}>{eligibleWords[eligible]}</strong>{' '}
+            {because.map((key) => (
+              <span key={key}>
+                <span className="font-semibold">{file.requirements.find((one) => one.key === key)?.title ?? key}</span>{' '}
+                <span className="text-ink-2">{file.words[key]?.why}</span>{' '}
+              </span>
+            ))}
+          </p>
+          <p className="text-ink-2">
+            {settled.done} of {settled.of} settled for the shortlist
+            {' · '}
+            {blanks.length === 0
+              ? 'nothing left blank'
+              : blanks
+                  .map(
+                    ({ label, words, because: why }) =>
+                      `${label}: ${words.replace(/, because…$/, '').toLowerCase()}${why ? `, “${why}”` : ''}`,
+                  )
+                  .join('; ')}
+            {' · '}
+            {file.changes.length === 0
+              ? 'nothing changed since'
+              : `changed since: ${file.changes.map(({ label }) => label).join(', ')}`}
+          </p>
+        </>
+      )}
+      {file.onBehalf && (
+        <p className="text-ink-2">
+          Taken down {file.onBehalf.how} by {file.onBehalf.by}.
+        </p>
+      )}
+      {double && (
+        <p>
+          <strong className="text-soon-ink">{double.name} may be the same person.</strong>{' '}
+          <Link to={`/desk/doubles/${double.oneId}/${double.otherId}`} className="font-semibold text-confirmed">
+            Compare the two files (D)
+          </Link>
+        </p>
+      )}
+    </section>
+  )
+}

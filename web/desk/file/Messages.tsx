@@ -1,0 +1,66 @@
+import { useState } from 'react'
+import { api } from '../../api'
+import { Button } from '../../ui/Button'
+import { ProblemNote } from '../../ui/ProblemNote'
+import { writeMoment } from '../../ui/write'
+import { useAct } from '../../useAct'
+import { useTold } from '../useTold'
+import { More } from './More'
+
+const stateWords = { queued: 'waiting to go out', accepted: 'taken by the mail server', refused: 'refused' }
+
+/** Every mail about this application, and what became of it. */
+export function Messages({ id }: { id: string }) {
+  const { data: messages = [] } = api.endpoints.readMessages.useQuery({ params: { id } })
+  const [open, setOpen] = useState<string>()
+  const again = useAct('resendMessage')
+  const told = useTold()
+  const refused = messages.filter(({ state }) => state === 'refused').length
+  const resend = async (message: string) => {
+    if (await again.act({ params: { id: message } })) told('Queued again, to the address as it is now.')
+  }
+  return (
+    <More
+      title={`Mails, ${messages.length}${refused > 0 ? `, ${refused} refused` : ''}`}
+      open={refused > 0 || undefined}
+    >
+      <ProblemNote problem={again.problem} />
+      <ul className="grid gap-1.5">
+        {messages.map((message) => (
+          <li key={message.id}>
+            <div className="flex items-baseline gap-3">
+              <span className="w-[118px] shrink-0 font-mono text-[12px] text-ink-2">
+                {writeMoment(message.at).replace(/^\w+,? /, '')}
+              </span>
+              <button
+                type="button"
+                aria-expanded={open === message.id}
+                className="min-w-0 flex-1 text-left hover:underline"
+                onClick={() => setOpen(open === message.id ? undefined : message.id)}
+              >
+                {message.subject} <span className="text-ink-2">to {message.to}</span>
+              </button>
+              <span className={message.state === 'refused' ? 'font-semibold text-contradicted' : 'text-ink-2'}>
+                {stateWords[message.state]}
+              </span>
+            </div>
+            {message.refusedBecause && (
+              <p className="flex items-baseline gap-3 pl-[130px] text-contradicted">
+                <span className="flex-1">The mail server said: {message.refusedBecause}</span>
+                <Button className="!py-0" busy={again.busy} onClick={() => void resend(message.id)}>
+                  Send again
+                </Button>
+              </p>
+            )}
+            {open === message.id && (
+              <p className="mt-1 ml-[130px] whitespace-pre-line border-line border-l-2 pl-3">
+                {message.text}
+                {message.encloses.length > 0 && `\nEncloses: ${message.encloses.join(', ')}`}
+              </p>
+            )}
+          </li>
+        ))}
+      </ul>
+    </More>
+  )
+}

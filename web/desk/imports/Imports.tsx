@@ -1,0 +1,240 @@
+import { useRef } from 'react'
+import { Link, useNavigate, useParams } from 'react-router'
+import type { Reply } from '#contract/endpoint'
+import type { readImport } from '#contract/imports'
+import { type ImportField, importFields } from '#core/importing/fields'
+import { api } from '../../api'
+import { Button } from '../../ui/Button'
+import { SelectField } from '../../ui/Field'
+import { ProblemNote } from '../../ui/ProblemNote'
+import { Waiting } from '../../ui/Waiting'
+import { writeMoment } from '../../ui/write'
+import { useAct } from '../../useAct'
+import { Overview, Table } from '../overviews/Overview'
+import { useTold } from '../useTold'
+
+type Import = Reply<typeof readImport>
+
+const stateWords = {
+  mapping: 'not imported yet',
+  waiting: 'being imported',
+  done: 'imported',
+  failed: 'failed, nothing was imported',
+  undone: 'taken back',
+}
+const fieldWords: Record<ImportField, string> = {
+  givenNames: 'given names',
+  familyName: 'family name',
+  fullName: 'whole name',
+  mail: 'mail address',
+  phone: 'phone',
+  born: 'date of birth',
+  'study.award': 'study: award',
+  'study.subject': 'study: subject',
+  'study.level': 'study: level, 0 to 8',
+  'study.source': 'study: institution',
+  'study.number': 'study: number',
+  'study.from': 'study: from',
+  'study.to': 'study: to',
+  'work.position': 'work: position',
+  'work.source': 'work: employer',
+  'work.from': 'work: from',
+  'work.to': 'work: to',
+  'credential.kind': 'licence or certificate: kind',
+  'credential.number': 'licence or certificate: number',
+  'credential.source': 'licence or certificate: issuer',
+  'credential.issued': 'licence or certificate: issued',
+  'credential.through': 'licence or certificate: valid through',
+}
+
+/** Lists of people that come as a file: one chosen, or all of them. */
+export function Imports() {
+  const { id } = useParams()
+  return id ? <OneImport id={id} /> : <AllImports />
+}
+
+function AllImports() {
+  const navigate = useNavigate()
+  const input = useRef<HTMLInputElement>(null)
+  const { data, error, refetch } = api.endpoints.listImports.useQuery({}, { refetchOnMountOrArgChange: true })
+  const { act, busy, problem } = useAct('beginImport')
+  const begin = async (file: File | undefined) => {
+    if (!file) return
+    const begun = await act({ query: { fileName: file.name }, body: file as never })
+    if (begun) navigate(`/desk/imports/${begun.id}`)
+  }
+  if (!data) return <Waiting error={error} onRetry={refetch} />
+  return (
+    <Overview
+      title="Import"
+      about="People and what they claim, from a CSV of any spreadsheet or from JSON Resume. It is tried first, and imported whole or not at all."
+    >
+      <input
+        ref={input}
+        type="file"
+        accept=".csv,.txt,.json"
+        className="sr-only"
+        tabIndex={-1}
+        aria-label="File to import"
+        onChange={(event) => void begin(event.target.files?.[0])}
+      />
+      <p className="mb-3">
+        <Button kind="main" busy={busy} onClick={() => input.current?.click()}>
+          Choose a file
+        </Button>
+      </p>
+      <ProblemNote problem={problem} />
+      <Table
+        rows={data}
+        keyOf={(one) => one.id}
+        empty="Nothing has been imported yet."
+        columns={[
+          {
+            name: 'File',
+            of: (one) => (
+              <Link to={`/desk/imports/${one.id}`} className="font-semibold hover:underline">
+                {one.fileName}
+              </Link>
+            ),
+          },
+          { name: 'Rows', right: true, of: ({ total }) => total },
+          { name: 'State', of: ({ state }) => stateWords[state] },
+          { name: 'By', of: ({ by }) => by },
+          { name: 'When', whole: true, of: ({ at }) => writeMoment(at).replace(/^\w+,? /, '') },
+        ]}
+      />
+    </Overview>
+  )
+}
+
+function OneImport({ id }: { id: string }) {
+  const { data, error, refetch } = api.endpoints.readImport.useQuery(
+    { params: { id } },
+    { refetchOnMountOrArgChange: true },
+  )
+  const waiting = data?.state === 'waiting'
+  api.endpoints.readImport.useQuery({ params: { id } }, { pollingInterval: waiting ? 1000 : 0, skip: !waiting })
+  const mapping = useAct('mapImport')
+  const running = useAct('runImport')
+  const undoing = useAct('undoImport')
+  const told = useTold()
+  if (!data) return <Waiting error={error} onRetry={refetch} />
+  const open = data.state === 'mapping' || data.state === 'failed'
+  const take = (column: string, field: string) => {
+    const kept = Object.entries(data.mapping).filter(([other, own]) => other !== column && own !== field)
+    void mapping.act({
+      params: { id },
+      body: { mapping: Object.fromEntries([...kept, ...(field ? [[column, field as ImportField]] : [])]) },
+    })
+  }
+  const run = async () => {
+    if (await running.act({ params: { id } })) told('It is being imported. You can go on with something else.')
+  }
+  const undo = async () => {
+    if (await undoing.act({ params: { id } })) told('Taken back whole.')
+  }
+  return (
+    <Overview
+      title={data.fileName}
+      about={`${data.total === 1 ? 'One row' : `${data.total} rows`}, ${stateWords[data.state]}.`}
+    >
+      <div className="grid gap-4">
+        <ProblemNote problem={mapping.problem ?? running.problem ?? undoing.problem} />
+        {data.note && <p className="text-soon-ink">{data.note}</p>}
+        {waiting && (
+          <p role="status">
+            <progress max={data.total} value={data.done} className="mr-2 align-middle" />
+            {data.done} of {data.total} rows
+          </p>
+        )}
+        {open && <Columns data={data} onTake={take} />}
+        {open && <Found data={data} />}
+        <div className="flex gap-2">
+          {data.state === 'mapping' && (
+            <Button kind="main" busy={running.busy} disabled={data.faultCount > 0} onClick={() => void run()}>
+              {data.total === 1 ? 'Import one row' : `Import ${data.total} rows`}
+            </Button>
+          )}
+          {data.state === 'done' && (
+            <Button kind="grave" busy={undoing.busy} onClick={() => void undo()}>
+              Take it back whole
+            </Button>
+          )}
+          <Link to="/desk/imports" className="self-center font-semibold text-confirmed">
+            All imports
+          </Link>
+        </div>
+      </div>
+    </Overview>
+  )
+}
+
+/** Which column holds what, with the first rows beneath. */
+function Columns({ data, onTake }: { data: Import; onTake: (column: string, field: string) => void }) {
+  return (
+    <div className="overflow-x-auto">
+      <table className="text-left">
+        <thead>
+          <tr>
+            {data.columns.map((column) => (
+              <th key={column} scope="col" className="min-w-[150px] pr-3 pb-1 align-bottom font-normal">
+                <SelectField
+                  label={column}
+                  value={data.mapping[column] ?? ''}
+                  empty="left out"
+                  options={importFields.map((field) => ({ value: field, label: fieldWords[field] }))}
+                  onChange={(event) => onTake(column, event.target.value)}
+                />
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {data.sample.map((row, nth) => (
+            <tr key={nth} className="border-line border-b">
+              {row.map((cell, at) => (
+                <td
+                  key={data.columns[at]}
+                  className={`max-w-[220px] truncate py-1 pr-3 ${data.mapping[data.columns[at]!] ? '' : 'text-ink-3'}`}
+                >
+                  {cell}
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  )
+}
+
+/** What trying it found. */
+function Found({ data: { faultCount, faults, people } }: { data: Import }) {
+  if (faultCount === 0)
+    return (
+      <p>
+        <strong className="text-confirmed">Nothing is wrong.</strong> {people.made} people would be new, {people.known}{' '}
+        are known by their mail address, and {people.claims} claims would be added.
+      </p>
+    )
+  return (
+    <section aria-label="What is wrong">
+      <p className="mb-1">
+        <strong className="text-contradicted">
+          {faultCount === 1 ? 'One thing is wrong.' : `${faultCount} things are wrong.`}
+        </strong>{' '}
+        Nothing is imported before all is right: take a column for another here, or mend the file and choose it again.
+      </p>
+      <Table
+        rows={faults}
+        keyOf={({ row, column, message }) => `${row} ${column} ${message}`}
+        empty=""
+        columns={[
+          { name: 'Row', right: true, of: ({ row }) => row },
+          { name: 'Column', of: ({ column }) => column },
+          { name: 'What is wrong', of: ({ message }) => message },
+        ]}
+      />
+    </section>
+  )
+}

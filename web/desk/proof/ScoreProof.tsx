@@ -1,0 +1,171 @@
+import { useState } from 'react'
+import type { File } from '#contract/desk'
+import type { Reply } from '#contract/endpoint'
+import type { readScores } from '#contract/scoring'
+import { isComplete } from '#core/scoring/score'
+import { api } from '../../api'
+import { Button } from '../../ui/Button'
+import { LongField } from '../../ui/Field'
+import { ProblemNote } from '../../ui/ProblemNote'
+import { Waiting } from '../../ui/Waiting'
+import { useAct } from '../../useAct'
+import { useKeys } from '../useKeys'
+import { useTold } from '../useTold'
+
+type Scores = Reply<typeof readScores>
+
+/** One's own score, criterion by criterion; the others' once enough are in. Digits give points, and the next comes up. */
+export function ScoreProof({ file }: { file: File }) {
+  const {
+    data: scores,
+    error,
+    refetch,
+  } = api.endpoints.readScores.useQuery({ params: { id: file.id } }, { refetchOnMountOrArgChange: true })
+  if (!scores) return <Waiting error={error} onRetry={refetch} />
+  const given = scores.own?.handedInAt
+  return (
+    <div className="min-h-0 flex-1 overflow-auto p-3.5">
+      <h2 className="text-[18px]">Score sheet</h2>
+      <p className="mb-2 text-ink-2">
+        {scores.handedIn} of {scores.reviewers} have handed in.{' '}
+        {scores.summary ? '' : 'Nobody sees another’s score until all are in.'}
+      </p>
+      {given || !scores.open ? <Compared scores={scores} /> : <Sheet key={file.id} file={file} scores={scores} />}
+    </div>
+  )
+}
+
+function Sheet({ file, scores }: { file: File; scores: Scores }) {
+  const [points, setPoints] = useState<Record<string, number>>(scores.own?.points ?? {})
+  const [note, setNote] = useState(scores.own?.note ?? '')
+  const [at, setAt] = useState(() =>
+    Math.max(
+      0,
+      scores.criteria.findIndex(({ key }) => points[key] === undefined),
+    ),
+  )
+  const { act, busy, problem } = useAct('saveScore')
+  const told = useTold()
+  const { criteria } = scores
+  const give = (key: string, value: number) => {
+    const next = { ...points, [key]: value }
+    setPoints(next)
+    setAt(Math.min(criteria.length - 1, criteria.findIndex((one) => one.key === key) + 1))
+    void act({ params: { id: file.id }, body: { points: next, note, handIn: false } })
+  }
+  const handIn = async () => {
+    if (await act({ params: { id: file.id }, body: { points, note, handIn: true } })) told('Your score is in.')
+  }
+  const current = criteria[at]
+  useKeys(
+    Object.fromEntries(
+      Array.from({ length: 10 }, (_, digit) => [
+        String(digit),
+        current && digit <= current.most ? () => give(current.key, digit) : undefined,
+      ]),
+    ),
+  )
+  return (
+    <form
+      className="grid gap-3"
+      onSubmit={(event) => {
+        event.preventDefault()
+        void handIn()
+      }}
+    >
+      {criteria.map(({ key, title, lookFor, most, weight }, nth) => (
+        <fieldset key={key} className={`border-l-2 pl-2.5 ${nth === at ? 'border-confirmed' : 'border-line'}`}>
+          <legend className="float-left w-full font-semibold">
+            {title} {weight > 1 && <span className="font-normal text-ink-2">counts {weight} times</span>}
+          </legend>
+          {lookFor && <p className="clear-both text-[12.5px] text-ink-2">{lookFor}</p>}
+          <div className="clear-both flex flex-wrap gap-1 pt-1">
+            {Array.from({ length: most + 1 }, (_, value) => (
+              <label
+                key={value}
+                className={`flex h-7 min-w-7 cursor-pointer items-center justify-center rounded-sheet border font-mono ${points[key] === value ? 'border-confirmed bg-confirmed text-on-confirmed' : 'border-line-strong bg-sheet'}`}
+              >
+                <input
+                  type="radio"
+                  name={key}
+                  value={value}
+                  checked={points[key] === value}
+                  onChange={() => give(key, value)}
+                  onFocus={() => setAt(nth)}
+                  className="sr-only"
+                />
+                {value}
+              </label>
+            ))}
+          </div>
+        </fieldset>
+      ))}
+      <LongField
+        label="Why, for those who decide"
+        optional
+        value={note}
+        limit={2000}
+        onChange={(event) => setNote(event.target.value)}
+      />
+      <ProblemNote problem={problem} />
+      <div className="flex items-center gap-3">
+        <Button kind="main" type="submit" busy={busy} disabled={!isComplete(criteria, points)}>
+          Hand in
+        </Button>
+        <p className="text-[12.5px] text-ink-2">It cannot be changed afterwards.</p>
+      </div>
+    </form>
+  )
+}
+
+function Compared({ scores }: { scores: Scores }) {
+  const all = [...(scores.own ? [scores.own] : []), ...scores.others]
+  return (
+    <>
+      {scores.summary && (
+        <p className="mb-2 text-[15px]">
+          <strong>{scores.summary.percent} %</strong> of the points.
+        </p>
+      )}
+      <table className="w-full text-left">
+        <thead>
+          <tr className="border-line-strong border-b text-[12.5px] text-ink-2">
+            <th scope="col" className="py-1 font-semibold">
+              Criterion
+            </th>
+            {all.map(({ reviewer }) => (
+              <th key={reviewer} scope="col" className="px-1 py-1 text-right font-semibold">
+                {reviewer}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {scores.criteria.map(({ key, title, most }) => {
+            const apart = scores.summary?.criteria.find((one) => one.key === key)?.apart
+            return (
+              <tr key={key} className="border-line border-b">
+                <th scope="row" className="py-1 font-normal">
+                  {title} <span className="text-ink-2">of {most}</span>
+                  {apart && <span className="block text-[12.5px] text-soon-ink">You see this differently; talk.</span>}
+                </th>
+                {all.map(({ reviewer, points }) => (
+                  <td key={reviewer} className={`px-1 text-right font-mono ${apart ? 'text-soon-ink' : ''}`}>
+                    {points[key] ?? '—'}
+                  </td>
+                ))}
+              </tr>
+            )
+          })}
+        </tbody>
+      </table>
+      {all
+        .filter(({ note }) => note !== '')
+        .map(({ reviewer, note }) => (
+          <p key={reviewer} className="mt-2">
+            <span className="font-semibold">{reviewer}:</span> {note}
+          </p>
+        ))}
+    </>
+  )
+}

@@ -1,0 +1,156 @@
+import { Trash2 } from 'lucide-react'
+import { useState } from 'react'
+import type { Reply } from '#contract/endpoint'
+import type { readScoreSheet } from '#contract/scoring'
+import { api } from '../../api'
+import { Button } from '../../ui/Button'
+import { LongField, SelectField, TextField } from '../../ui/Field'
+import { ProblemNote } from '../../ui/ProblemNote'
+import { Waiting } from '../../ui/Waiting'
+import { useAct } from '../../useAct'
+import { useTold } from '../useTold'
+import { freshKey } from './freshKey'
+
+type Sheet = Reply<typeof readScoreSheet>
+
+/** What reviewers score applications by: agreed before anybody reads one. */
+export function ScoreSheetPart({ id, mayEdit }: { id: string; mayEdit: boolean }) {
+  const { data, error, refetch } = api.endpoints.readScoreSheet.useQuery({ params: { id } })
+  if (!data) return <Waiting error={error} onRetry={refetch} />
+  return <Editing key={data.version} id={id} sheet={data} mayEdit={mayEdit} />
+}
+
+const counting = (from: number, to: number) =>
+  Array.from({ length: to - from + 1 }, (_, nth) => ({ value: String(from + nth), label: String(from + nth) }))
+
+function Editing({ id, sheet, mayEdit }: { id: string; sheet: Sheet; mayEdit: boolean }) {
+  const [criteria, setCriteria] = useState(sheet.criteria)
+  const [reviewers, setReviewers] = useState(sheet.reviewers)
+  const [hideNames, setHideNames] = useState(sheet.hideNames)
+  const { act, busy, problem } = useAct('saveScoreSheet')
+  const told = useTold()
+  const fixed = sheet.used > 0 || !mayEdit
+  const change = (nth: number, over: Partial<Sheet['criteria'][number]>) =>
+    setCriteria(criteria.map((criterion, at) => (at === nth ? { ...criterion, ...over } : criterion)))
+  const save = async () => {
+    const done = await act({ params: { id }, body: { version: sheet.version, criteria, reviewers, hideNames } })
+    if (done) told('The score sheet is agreed.')
+  }
+  return (
+    <form
+      className="min-h-0 flex-1 overflow-auto px-5 py-4"
+      onSubmit={(event) => {
+        event.preventDefault()
+        void save()
+      }}
+    >
+      <p className="mb-3 max-w-[75ch] text-ink-2">
+        Agree on what counts before anybody reads an application. Each reviewer scores alone; what the others gave is
+        shown once all are in.
+        {sheet.used > 0 &&
+          ` ${sheet.used === 1 ? 'One score was' : `${sheet.used} scores were`} handed in on these criteria; they stay as they are.`}
+      </p>
+      <div className="mb-3 flex flex-wrap items-end gap-5">
+        <SelectField
+          label="Reviewers for each application"
+          value={String(reviewers)}
+          disabled={!mayEdit}
+          onChange={(event) => setReviewers(Number(event.target.value))}
+          options={counting(1, 5)}
+        />
+        <label className="flex min-h-8 items-center gap-2">
+          <input
+            type="checkbox"
+            className="accent-confirmed"
+            checked={hideNames}
+            disabled={!mayEdit}
+            onChange={(event) => setHideNames(event.target.checked)}
+          />
+          Hide names, photographs and papers until the shortlist
+        </label>
+      </div>
+      {criteria.length === 0 && (
+        <p className="py-2">No criteria yet. Three to five that can be told apart are enough.</p>
+      )}
+      <ol className="grid max-w-[980px] gap-3">
+        {criteria.map((criterion, nth) => (
+          <li
+            key={criterion.key}
+            className="grid grid-cols-[minmax(0,1fr)_minmax(0,1.4fr)_90px_90px_36px] items-start gap-3 border-line border-b pb-3"
+          >
+            <TextField
+              label="Criterion"
+              value={criterion.title}
+              limit={120}
+              disabled={fixed}
+              onChange={(event) => change(nth, { title: event.target.value })}
+            />
+            <LongField
+              label="What to look for"
+              rows={2}
+              value={criterion.lookFor}
+              limit={500}
+              disabled={fixed}
+              onChange={(event) => change(nth, { lookFor: event.target.value })}
+            />
+            <SelectField
+              label="Points"
+              value={String(criterion.most)}
+              disabled={fixed}
+              onChange={(event) => change(nth, { most: Number(event.target.value) })}
+              options={counting(1, 10)}
+            />
+            <SelectField
+              label="Counts"
+              value={String(criterion.weight)}
+              disabled={fixed}
+              onChange={(event) => change(nth, { weight: Number(event.target.value) })}
+              options={[1, 2, 3, 4, 5].map((times) => ({
+                value: String(times),
+                label: times === 1 ? 'once' : `${times} times`,
+              }))}
+            />
+            {!fixed && (
+              <button
+                type="button"
+                aria-label={`Remove ${criterion.title || 'this criterion'}`}
+                className="mt-6 p-1.5 text-ink-2 hover:text-contradicted"
+                onClick={() => setCriteria(criteria.filter((_, at) => at !== nth))}
+              >
+                <Trash2 size={16} />
+              </button>
+            )}
+          </li>
+        ))}
+      </ol>
+      {mayEdit && (
+        <div className="mt-3 flex gap-2">
+          <Button kind="main" type="submit" busy={busy}>
+            Agree on this sheet
+          </Button>
+          {!fixed && criteria.length < 9 && (
+            <Button
+              onClick={() =>
+                setCriteria([
+                  ...criteria,
+                  {
+                    key: freshKey('criterion', new Set(criteria.map(({ key }) => key))),
+                    title: '',
+                    lookFor: '',
+                    most: 5,
+                    weight: 1,
+                  },
+                ])
+              }
+            >
+              Add a criterion
+            </Button>
+          )}
+        </div>
+      )}
+      <div className="mt-2 max-w-[600px]">
+        <ProblemNote problem={problem} />
+      </div>
+    </form>
+  )
+}

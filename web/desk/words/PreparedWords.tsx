@@ -1,0 +1,203 @@
+import { Trash2 } from 'lucide-react'
+import { useState } from 'react'
+import type { Reply } from '#contract/endpoint'
+import type { listSentences, listTemplates } from '#contract/messages'
+import { api } from '../../api'
+import { Button, Key } from '../../ui/Button'
+import { Dialog } from '../../ui/Dialog'
+import { LongField, TextField } from '../../ui/Field'
+import { ProblemNote } from '../../ui/ProblemNote'
+import { SortableList } from '../../ui/SortableList'
+import { Waiting } from '../../ui/Waiting'
+import { useAct } from '../../useAct'
+import { Overview } from '../overviews/Overview'
+import { useTold } from '../useTold'
+import { WrittenFields } from './WrittenFields'
+
+type Template = Reply<typeof listTemplates>['templates'][number]
+type Sentence = Reply<typeof listSentences>[number]
+
+/** What is written again and again: sentences that ask for a correction, and whole messages. */
+export function PreparedWords() {
+  const { data: prepared, error, refetch } = api.endpoints.listTemplates.useQuery({})
+  const { data: sentences } = api.endpoints.listSentences.useQuery({})
+  const [editing, setEditing] = useState<Template>()
+  if (!prepared || !sentences) return <Waiting error={error} onRetry={refetch} />
+  const fresh: Template = {
+    id: crypto.randomUUID(),
+    name: '',
+    english: { subject: '', text: '' },
+    german: null,
+    version: 0,
+    savedBy: '',
+    savedAt: new Date().toISOString(),
+  }
+  return (
+    <Overview
+      title="Prepared words"
+      about="Sentences for the key A in a file, where the first nine have the keys 1 to 9, and messages for writing to several. Each reader gets their own language."
+    >
+      <div className="grid max-w-[1080px] gap-6">
+        <Sentences
+          key={`document ${versionOf(sentences, 'document')}`}
+          about="document"
+          title="About a paper"
+          given={sentences}
+        />
+        <Sentences
+          key={`answer ${versionOf(sentences, 'answer')}`}
+          about="answer"
+          title="About an answer"
+          given={sentences}
+        />
+        <section aria-label="Messages">
+          <h2 className="mb-1 font-semibold text-[15px]">Messages</h2>
+          <ul className="mb-2 border-line border-t">
+            {prepared.templates.map((template) => (
+              <li key={template.id} className="flex items-baseline gap-4 border-line border-b py-1.5">
+                <button type="button" className="font-semibold hover:underline" onClick={() => setEditing(template)}>
+                  {template.name}
+                </button>
+                <span className="min-w-0 flex-1 truncate text-ink-2">{template.english.subject}</span>
+                <span className="text-ink-2">{template.german ? 'English and German' : 'English only'}</span>
+              </li>
+            ))}
+          </ul>
+          <Button onClick={() => setEditing(fresh)}>Prepare a message</Button>
+        </section>
+      </div>
+      {editing && <EditTemplate template={editing} onClose={() => setEditing(undefined)} />}
+    </Overview>
+  )
+}
+
+const versionOf = (sentences: readonly Sentence[], about: Sentence['about']) =>
+  sentences
+    .filter((sentence) => sentence.about === about)
+    .map(({ id, title, english, german }) => id + title + english + german)
+    .join()
+
+function Sentences({ about, title, given }: { about: Sentence['about']; title: string; given: readonly Sentence[] }) {
+  const [sentences, setSentences] = useState(given.filter((sentence) => sentence.about === about))
+  const { act, busy, problem } = useAct('saveSentences')
+  const told = useTold()
+  const change = (id: string, over: Partial<Sentence>) =>
+    setSentences(sentences.map((sentence) => (sentence.id === id ? { ...sentence, ...over } : sentence)))
+  const save = async () => {
+    const body = { sentences: sentences.map(({ about: _, ...sentence }) => sentence) }
+    if (await act({ params: { about }, body })) told('The sentences are saved.')
+  }
+  return (
+    <section aria-label={title}>
+      <h2 className="mb-1 font-semibold text-[15px]">{title}</h2>
+      <SortableList
+        items={sentences}
+        keyOf={({ id }) => id}
+        nameOf={({ title: own }) => own || 'a sentence'}
+        onOrder={setSentences}
+      >
+        {(sentence, grip, nth) => (
+          <div className="grid flex-1 grid-cols-[22px_24px_150px_minmax(0,1fr)_minmax(0,1fr)_30px] items-start gap-2 py-1">
+            {grip}
+            <span className="pt-1">{nth < 9 && <Key letter={String(nth + 1)} />}</span>
+            <TextField
+              label="Short"
+              hidden
+              value={sentence.title}
+              onChange={(event) => change(sentence.id, { title: event.target.value })}
+            />
+            <LongField
+              label="English"
+              hidden
+              rows={3}
+              value={sentence.english}
+              onChange={(event) => change(sentence.id, { english: event.target.value })}
+            />
+            <LongField
+              label="German"
+              hidden
+              rows={3}
+              lang="de"
+              value={sentence.german}
+              onChange={(event) => change(sentence.id, { german: event.target.value })}
+            />
+            <button
+              type="button"
+              aria-label={`Remove ${sentence.title || 'this sentence'}`}
+              className="p-1 text-ink-2 hover:text-contradicted"
+              onClick={() => setSentences(sentences.filter(({ id }) => id !== sentence.id))}
+            >
+              <Trash2 size={15} />
+            </button>
+          </div>
+        )}
+      </SortableList>
+      <ProblemNote problem={problem} />
+      <div className="mt-1 flex gap-2">
+        <Button kind="main" busy={busy} onClick={() => void save()}>
+          Save these sentences
+        </Button>
+        <Button
+          onClick={() =>
+            setSentences([
+              ...sentences,
+              { id: crypto.randomUUID(), about, title: '', english: '', german: '', version: 0 },
+            ])
+          }
+        >
+          Add one
+        </Button>
+      </div>
+    </section>
+  )
+}
+
+function EditTemplate({ template, onClose }: { template: Template; onClose: () => void }) {
+  const [name, setName] = useState(template.name)
+  const [written, setWritten] = useState({ english: template.english, german: template.german })
+  const saving = useAct('saveTemplate')
+  const removing = useAct('removeTemplate')
+  const told = useTold()
+  const save = async () => {
+    const body = { name, version: template.version, ...written }
+    if (!(await saving.act({ params: { id: template.id }, body }))) return
+    told(`Saved: ${name}.`)
+    onClose()
+  }
+  const remove = async () => {
+    if (!(await removing.act({ params: { id: template.id } }))) return
+    told(`Removed: ${template.name}.`)
+    onClose()
+  }
+  return (
+    <Dialog open onClose={onClose} title={template.version === 0 ? 'Prepare a message' : template.name} wide>
+      <form
+        className="grid gap-3"
+        noValidate
+        onSubmit={(event) => {
+          event.preventDefault()
+          void save()
+        }}
+      >
+        <TextField
+          label="What it is called here"
+          value={name}
+          limit={120}
+          onChange={(event) => setName(event.target.value)}
+        />
+        <WrittenFields written={written} onChange={setWritten} problem={saving.problem} />
+        <ProblemNote problem={removing.problem ?? (saving.problem?.faults ? undefined : saving.problem)} />
+        <div className="flex gap-2">
+          <Button kind="main" type="submit" busy={saving.busy} disabled={name.trim() === ''}>
+            Save
+          </Button>
+          {template.version > 0 && (
+            <Button kind="grave" busy={removing.busy} onClick={() => void remove()}>
+              Remove
+            </Button>
+          )}
+        </div>
+      </form>
+    </Dialog>
+  )
+}
