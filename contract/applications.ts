@@ -63,6 +63,8 @@ const Draft = Type.Object({
   requirements: listOfCore<Requirement>(),
   answers: Answers,
   begunAt: Moment,
+  /** Who at the desk wrote it down for its candidate; null once it is sent. */
+  behalf: orNull(Type.Object({ how: Type.String(), by: Type.String(), at: Moment, person: Type.String() })),
   /** Answers taken over from before, with when each was last confirmed. */
   takenOver: Type.Record(Type.String(), Moment),
   /** After sending: the parts that may be changed again. */
@@ -117,6 +119,7 @@ export const readDraft = endpoint({
   path: '/api/my/applications/:id',
   summary: 'An application as it stands',
   who: candidate,
+  behalf: true,
   params: byId,
   reply: Draft,
   tells: ['draft'],
@@ -127,6 +130,7 @@ export const saveAnswers = endpoint({
   path: '/api/my/applications/:id/answers',
   summary: 'Save changed answers. An old version is refused with 409 and the answers as they are now',
   who: candidate,
+  behalf: true,
   params: byId,
   body: Type.Object({ version: Version, changes: Answers, section: Type.Optional(Type.String()) }),
   reply: Type.Object({ version: Version, savedAt: Moment, answers: Answers, left: Type.Array(Left) }),

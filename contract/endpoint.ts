@@ -20,8 +20,12 @@ export const topics = [
   'tray',
   'imports',
   'settings',
+  'behalf',
 ] as const
 export type Topic = (typeof topics)[number]
+
+/** The header in which the desk names the application it writes for somebody. */
+export const behalfHeader = 'X-Probatum-For'
 
 type Method = 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE'
 
@@ -46,6 +50,8 @@ export type Endpoint<
   file: boolean
   /** The caller sends an Idempotency-Key; the same key gives the first reply again. */
   once: boolean
+  /** Whether the desk may call it for somebody who wrote on paper or rang (header X-Probatum-For). */
+  behalf: boolean
   tells: readonly Topic[]
 }
 
@@ -64,6 +70,7 @@ type Described<P extends TObject, Q extends TObject, B extends TSchema, R extend
   bytes?: boolean
   file?: boolean
   once?: boolean
+  behalf?: boolean
   /** Topics this endpoint reads (GET) or changes (others). */
   tells?: readonly Topic[]
 }
@@ -80,6 +87,7 @@ export function endpoint<
     bytes: false,
     file: false,
     once: false,
+    behalf: false,
     tells: [],
     ...described,
     params: described.params ?? (nothing as unknown as P),

@@ -1,6 +1,7 @@
 import * as accounts from './accounts'
 import * as applications from './applications'
 import * as audit from './audit'
+import * as behalf from './behalf'
 import * as claims from './claims'
 import * as demo from './demo'
 import * as desk from './desk'
@@ -27,6 +28,7 @@ const everything = {
   ...rules,
   ...claims,
   ...applications,
+  ...behalf,
   ...sources,
   ...skills,
   ...verification,

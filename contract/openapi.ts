@@ -1,5 +1,5 @@
 import type { TSchema } from '@sinclair/typebox'
-import type { Endpoint } from './endpoint'
+import { behalfHeader, type Endpoint } from './endpoint'
 import { contract } from './index'
 import { ConditionSchema } from './rules'
 
@@ -33,10 +33,26 @@ function operation(name: string, described: Endpoint) {
         },
       ]
     : []
+  const behalf = described.behalf
+    ? [
+        {
+          name: behalfHeader,
+          in: 'header',
+          required: false,
+          description: 'The application the desk writes for somebody who wrote on paper or rang',
+          schema: { type: 'string', format: 'uuid' },
+        },
+      ]
+    : []
   return {
     operationId: name,
     summary: described.summary,
-    parameters: [...parametersOf(described.params, 'path'), ...parametersOf(described.query, 'query'), ...key],
+    parameters: [
+      ...parametersOf(described.params, 'path'),
+      ...parametersOf(described.query, 'query'),
+      ...key,
+      ...behalf,
+    ],
     ...(described.method === 'GET' || described.method === 'DELETE'
       ? {}
       : {

@@ -48,7 +48,11 @@ test('a password is forgotten, set anew, and guarded by one-time codes', async (
   const secret = (await page.locator('p.font-mono').innerText()).replace(/\s/g, '')
   await page.getByLabel('The code it shows now').fill(generateSync({ secret }))
   await page.getByRole('button', { name: 'Switch them on' }).click()
-  const recovery = await page.locator('main').getByRole('listitem').first().innerText()
+  const recovery = await page
+    .getByRole('list', { name: 'Your recovery codes' })
+    .getByRole('listitem')
+    .first()
+    .innerText()
   await page.getByRole('button', { name: 'I have kept them' }).click()
   await expect(page.getByText('10 recovery codes are left.')).toBeVisible()
 

@@ -1,8 +1,9 @@
 import { expect, test } from '@playwright/test'
 import { PDFDocument } from 'pdf-lib'
 import { drawPdf } from '#scenario/papers'
+import { expectAccessible } from './accessible'
 import { deskVisitor } from './newPost'
-import { signIn } from './people'
+import { linkIn, mailTo, signIn, windowOf } from './people'
 import { port } from './playwright.config'
 
 const coordinator = 'ines@vallorne.example'
@@ -148,4 +149,42 @@ test('the record is verified, and the finder knows sounds and commands', async (
   await page.keyboard.type('paper tray')
   await page.getByRole('option', { name: 'Paper tray' }).click()
   await expect(page).toHaveURL(/desk\/paper/)
+})
+
+test('what somebody said by phone is written down, taken over by link, and read through by themselves', async ({
+  browser,
+}) => {
+  const page = await windowOf(browser)
+  await signIn(page, 'ines@vallorne.example')
+  await page.goto('/desk/behalf')
+  await page.getByRole('button', { name: 'Begin', exact: true }).click()
+  await expect(page.getByText('This is not a mail address.')).toBeVisible()
+  await page.getByLabel('Given names').fill('Jonna')
+  await page.getByLabel('Family name').fill('Reiter')
+  await page.getByLabel('Mail address').fill('jonna.reiter@mail.example')
+  await page.getByLabel('Vacancy').selectOption('cableway-mechanic')
+  await page.getByLabel('It came').selectOption('by phone')
+  await expectAccessible(page, 'on behalf')
+  await page.getByRole('button', { name: 'Begin', exact: true }).click()
+  await page.getByLabel('Date of birth').fill('1991-02-03')
+  await expect(page.getByText('Everything is saved.').first()).toBeVisible()
+  await page
+    .getByRole('link', { name: /^Permission to check/ })
+    .first()
+    .click()
+  await expect(page.getByText('This part is left to Jonna Reiter')).toBeVisible()
+  await expectAccessible(page, 'writing for somebody')
+  await page.getByRole('button', { name: 'Ask Jonna Reiter to take it over' }).click()
+  await expect(page.getByText('A link is on its way').first()).toBeVisible()
+
+  const hers = await windowOf(browser)
+  await hers.goto(linkIn((await mailTo(hers, 'jonna.reiter@mail.example', 'Read it through')).text))
+  await expectAccessible(hers, 'taking over')
+  await hers.getByLabel('Choose a password').fill(`six slow herons ${Date.now()}`)
+  await hers.getByRole('button', { name: 'Take it over and read it through' }).click()
+  await expect(hers.getByText('We wrote this down for you')).toBeVisible()
+  await expect(hers.getByLabel('Date of birth')).toHaveValue('1991-02-03')
+
+  await page.goto('/desk/behalf')
+  await expect(page.getByRole('row', { name: /Jonna Reiter/ })).toContainText('Taken over on')
 })

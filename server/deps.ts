@@ -26,7 +26,15 @@ export type Deps = {
 
 /** Who acts. A link's bearer has no account; the system acts in jobs. */
 export type Actor =
-  | { kind: 'account'; id: string; name: string; mail: string; roles: readonly Role[] }
+  | {
+      kind: 'account'
+      id: string
+      name: string
+      mail: string
+      roles: readonly Role[]
+      /** Who of the desk writes for this person. */
+      by?: { id: string; name: string }
+    }
   | { kind: 'nobody' }
   | { kind: 'bearer'; name: string }
   | { kind: 'system' }
@@ -34,6 +42,7 @@ export type Actor =
 export type Account = Extract<Actor, { kind: 'account' }>
 
 export const nameOfActor = (actor: Actor): string => {
+  if (actor.kind === 'account' && actor.by) return `${actor.by.name} for ${actor.name}`
   if (actor.kind === 'account' || actor.kind === 'bearer') return actor.name
   return actor.kind === 'system' ? 'Probatum' : 'Somebody not signed in'
 }

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto'
-import type { Endpoint, Reply } from '#contract/endpoint'
+import { behalfHeader, type Endpoint, type Reply } from '#contract/endpoint'
 import { type Contract, contract } from '#contract/index'
 
 export type Answer<T> = {
@@ -13,6 +13,8 @@ type Argument = {
   body?: unknown
   key?: string
   formToken?: string
+  /** The application it is done for somebody in. */
+  behalf?: string
 }
 
 /** Somebody with a browser of their own: keeps cookies and repeats the form value, as a page of ours does. */
@@ -46,6 +48,7 @@ export function visitor(address: string, held: Record<string, string> = {}) {
       method: endpoint.method,
       headers: {
         ...(endpoint.method === 'GET' ? {} : { 'X-Probatum-Form': argument.formToken ?? formToken }),
+        ...(argument.behalf ? { [behalfHeader]: argument.behalf } : {}),
         ...(endpoint.once ? { 'Idempotency-Key': argument.key ?? randomUUID() } : {}),
       },
       body:

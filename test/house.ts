@@ -164,7 +164,8 @@ export async function openHouse(name: string) {
 
 export type House = Awaited<ReturnType<typeof openHouse>>
 
-export const tokenIn = (text: string, place: 'confirm' | 'reply') => new RegExp(`/${place}/([\\w-]+)`).exec(text)![1]!
+export const tokenIn = (text: string, place: 'confirm' | 'reply' | 'take-over') =>
+  new RegExp(`/${place}/([\\w-]+)`).exec(text)![1]!
 
 async function waitForMail({ mails }: Mailbox, to: string, about = '') {
   for (let attempt = 0; attempt < 200; attempt += 1) {

@@ -28,14 +28,21 @@ export type Argument<E extends Endpoint> = Part<'params', E['params']> &
   Part<'query', E['query']> &
   Part<'body', E['body']> & { key?: string }
 
-type Called = Pick<Endpoint, 'method' | 'path' | 'once' | 'bytes' | 'tells'>
+type Called = Pick<Endpoint, 'method' | 'path' | 'once' | 'bytes' | 'behalf' | 'tells'>
 type Sent = { endpoint: Called; argument: { params?: object; query?: object; body?: unknown; key?: string } }
 
 /** The value each change repeats in a header; the session's reply brings it. */
 let formToken = ''
 
+/** The application the desk writes for somebody at the moment. */
+let writtenFor: string | undefined
+export const writeFor = (application: string | undefined) => {
+  writtenFor = application
+}
+const behalfHeaders = (): Record<string, string> => (writtenFor ? { 'X-Probatum-For': writtenFor } : {})
+
 /** What a change outside these endpoints carries, such as the pieces of a file. */
-export const formHeaders = () => ({ 'X-Probatum-Form': formToken })
+export const formHeaders = () => ({ 'X-Probatum-Form': formToken, ...behalfHeaders() })
 
 const send: BaseQueryFn<Sent, unknown, Problem> = async ({ endpoint, argument }, { signal }) => {
   const params = (argument.params ?? {}) as Record<string, string>
@@ -49,7 +56,7 @@ const send: BaseQueryFn<Sent, unknown, Problem> = async ({ endpoint, argument },
   const headers = {
     Accept: 'application/json',
     'Accept-Language': languageHere(),
-    ...(writes ? formHeaders() : {}),
+    ...(writes ? formHeaders() : endpoint.behalf ? behalfHeaders() : {}),
     ...(endpoint.once ? { 'Idempotency-Key': argument.key ?? crypto.randomUUID() } : {}),
     ...(writes && !endpoint.bytes ? { 'Content-Type': 'application/json' } : {}),
   }

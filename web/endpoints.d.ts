@@ -2,6 +2,6 @@
 declare module 'virtual:endpoints' {
   import type { Endpoint, Topic } from '#contract/endpoint'
 
-  export const endpoints: Record<string, Pick<Endpoint, 'method' | 'path' | 'once' | 'bytes' | 'tells'>>
+  export const endpoints: Record<string, Pick<Endpoint, 'method' | 'path' | 'once' | 'bytes' | 'behalf' | 'tells'>>
   export const topics: readonly Topic[]
 }

@@ -44,6 +44,10 @@ export const router = createBrowserRouter([
             lazy: () => import('./portal/Confirm').then(({ Confirm }) => ({ Component: Confirm })),
           },
           {
+            path: '/take-over/:token',
+            lazy: () => import('./portal/TakeOver').then(({ TakeOver }) => ({ Component: TakeOver })),
+          },
+          {
             path: '/me',
             lazy: () => import('./portal/MyApplications').then(({ MyApplications }) => ({ Component: MyApplications })),
           },
@@ -113,6 +117,14 @@ export const router = createBrowserRouter([
           {
             path: 'paper/:id?',
             lazy: () => import('./desk/paper/PaperTray').then(({ PaperTray }) => ({ Component: PaperTray })),
+          },
+          {
+            path: 'behalf',
+            lazy: () => import('./desk/behalf/Behalf').then(({ Behalf }) => ({ Component: Behalf })),
+          },
+          {
+            path: 'behalf/:id/:section?',
+            lazy: () => import('./desk/behalf/WriteFor').then(({ WriteFor }) => ({ Component: WriteFor })),
           },
           {
             path: 'imports/:id?',

@@ -21,10 +21,15 @@ export async function newLink({ clock }: Deps, accountId: string, purpose: Purpo
   return token
 }
 
-/** Uses a link up. Throws where it was used before, is too old, or is for something else. */
-export async function takeLink({ clock }: Deps, token: string, purposes: readonly Purpose[]): Promise<AccountLink> {
+/** A link that can still be used. Throws where it was used before, is too old, or is for something else. */
+export async function readLink({ clock }: Deps, token: string, purposes: readonly Purpose[]): Promise<AccountLink> {
   const link = await AccountLink.findByPk(hashOf(token))
   if (!link || link.usedAt || link.expiresAt < clock.now() || !purposes.includes(link.purpose))
     throw new Problem(410, 'link-used', 'This link has been used or is too old. Ask for a new one.')
-  return link.update({ usedAt: clock.now() })
+  return link
+}
+
+/** Uses a link up. Throws where it cannot be used. */
+export async function takeLink(deps: Deps, token: string, purposes: readonly Purpose[]): Promise<AccountLink> {
+  return (await readLink(deps, token, purposes)).update({ usedAt: deps.clock.now() })
 }

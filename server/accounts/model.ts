@@ -47,7 +47,7 @@ export class RecoveryCode extends Model<InferAttributes<RecoveryCode>, InferCrea
 export class AccountLink extends Model<InferAttributes<AccountLink>, InferCreationAttributes<AccountLink>> {
   declare tokenHash: string
   declare accountId: string
-  declare purpose: 'confirm' | 'reset' | 'leave mail' | 'take mail'
+  declare purpose: 'confirm' | 'reset' | 'leave mail' | 'take mail' | 'take over'
   declare next: string | null
   declare newMail: CreationOptional<string | null>
   declare expiresAt: Date

@@ -6,6 +6,7 @@ import { permissionOf } from '../permissions/permissions'
 import { permissionText } from '../permissions/text'
 import { isOpen } from '../vacancies/vacancies'
 import { ownVouching, vouchingsOf } from '../vouching/vouchings'
+import { behalfOf } from './behalf'
 import { ownApplication } from './find'
 import { leftOf } from './left'
 import { reopenedParts } from './reopen'
@@ -34,6 +35,7 @@ export async function readDraft(deps: Deps, actor: Account, id: string) {
     requirements,
     answers: application.answers,
     begunAt: application.createdAt.toISOString(),
+    behalf: await behalfOf(application),
     takenOver: Object.fromEntries(
       application.takenOver.map((key) => [key, application.answeredAt[key] ?? application.createdAt.toISOString()]),
     ),

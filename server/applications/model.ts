@@ -7,6 +7,7 @@ import {
   type Sequelize,
 } from 'sequelize'
 import type { ReopeningState, Stage } from '#contract/applications'
+import type { waysToTell } from '#contract/behalf'
 import type { Answers } from '#core/form/answer'
 import {
   day,
@@ -25,7 +26,13 @@ import {
 } from '../database/columns'
 
 /** How an application came to the desk that its candidate has not written; `confirmedAt` once they have taken it over. */
-export type OnBehalf = { how: 'on paper' | 'by phone'; by: string; at: string; confirmedAt: string | null }
+export type OnBehalf = {
+  how: (typeof waysToTell)[number]
+  by: string
+  at: string
+  askedAt: string | null
+  confirmedAt: string | null
+}
 
 export class Application extends Model<InferAttributes<Application>, InferCreationAttributes<Application>> {
   declare id: string

@@ -1,9 +1,11 @@
 import * as contract from '#contract/applications'
+import * as behalf from '#contract/behalf'
 import { accountWithPassword } from '../accounts/lookAfter'
 import { withPassword } from '../accounts/withPassword'
 import type { Account } from '../deps'
 import { bind } from '../http/bind'
 import { beginApplication } from './begin'
+import { askToTakeOver, beginFor, listBehalf, readTakenDown, setAsideBehalf, takeOverBehalf } from './behalf'
 import { readDraft } from './draft'
 import { finishReopened, reopenPart, settleReopened } from './reopen'
 import { saveAnswers } from './saveAnswers'
@@ -47,4 +49,14 @@ export const applicationRoutes = [
   ),
   bind(contract.readStatus, ({ deps, actor, input }) => readStatus(deps, actor as Account, input.params.id)),
   bind(contract.withdraw, ({ deps, actor, input }) => withdraw(deps, actor as Account, input.params.id)),
+  bind(behalf.beginFor, ({ deps, actor, input }) => beginFor(deps, actor as Account, input.body)),
+  bind(behalf.listBehalf, () => listBehalf()),
+  bind(behalf.askToTakeOver, ({ deps, actor, input }) => askToTakeOver(deps, actor as Account, input.params.id)),
+  bind(behalf.setAsideBehalf, ({ deps, actor, input }) => setAsideBehalf(deps, actor as Account, input.params.id)),
+  bind(behalf.readTakenDown, ({ deps, input }) => readTakenDown(deps, input.params.token)),
+  bind(behalf.takeOverBehalf, async ({ deps, input, session }) => {
+    const taken = await takeOverBehalf(deps, { token: input.params.token, ...input.body })
+    session.set(taken.session)
+    return { id: taken.id }
+  }),
 ]

@@ -16,6 +16,7 @@ import { personChanged } from '../people/changed'
 import { permissionOf } from '../permissions/permissions'
 import { isOpen, vacancyById } from '../vacancies/vacancies'
 import { applicationPdf } from './applicationPdf'
+import { confirmedNow } from './behalf'
 import { ownApplication } from './find'
 import { leftOf } from './left'
 import { Snapshot } from './model'
@@ -53,6 +54,7 @@ async function send(deps: Deps, actor: Account, id: string, version: number) {
     sentAt: now,
     rulesVersion: vacancy.rulesVersion,
     version: version + 1,
+    ...confirmedNow(application, now),
   })
   const permission = await permissionOf(id)
   const content = {

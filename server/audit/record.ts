@@ -29,11 +29,12 @@ export async function recordEvent(
     addLink(deps.sequelize, candidateId ?? houseChain, {
       id: uuid({ msecs: deps.clock.now().getTime() }),
       at: deps.clock.now(),
-      actorId: actor.kind === 'account' ? actor.id : null,
+      actorId: actor.kind === 'account' ? (actor.by?.id ?? actor.id) : null,
       who: nameOfActor(actor),
       code,
       what,
-      forCandidate: forCandidate ?? null,
+      // What the desk writes for somebody is theirs to read through, not something they did.
+      forCandidate: (actor.kind === 'account' && actor.by ? undefined : forCandidate) ?? null,
       about: about ?? null,
       candidateId: candidateId ?? null,
       applicationId: applicationId ?? null,

@@ -2,6 +2,7 @@ import type Router from '@koa/router'
 import type { Context } from 'koa'
 import { hiddenKindOfClaim, sees, subjectOf } from '#core/privacy/hidden'
 import { candidateOf } from '../accounts/candidate'
+import { personWrittenFor } from '../applications/behalf'
 import { applicationsOf } from '../applications/find'
 import { currentClock } from '../demo/clock'
 import type { Account, Deps } from '../deps'
@@ -38,7 +39,9 @@ export function serveDocuments(router: Router, fixed: Omit<Deps, 'clock'>) {
 
 async function mayRead(deps: Deps, actor: Account, document: Document): Promise<boolean> {
   if (actor.roles.some((role) => readers.includes(role))) {
-    return (await applicationsOf(document.candidateId)).some(({ stage }) => stage !== 'being written')
+    const applications = await applicationsOf(document.candidateId)
+    if (applications.some(({ stage }) => stage !== 'being written')) return true
+    return (await Promise.all(applications.map(({ id }) => personWrittenFor(actor, id)))).some(Boolean)
   }
   return (await candidateOf(deps, actor)).id === document.candidateId
 }

@@ -7,7 +7,7 @@ import type { Context } from 'koa'
 import { v4 as uuid } from 'uuid'
 import { videoLimits } from '#core/pages/limits'
 import type { Account, Deps } from '../deps'
-import { accountOf, insistOnOurPage } from '../http/caller'
+import { accountOf, actingFor, insistOnOurPage } from '../http/caller'
 import { conflict, notFound, signInFirst } from '../http/problems'
 
 /**
@@ -34,7 +34,7 @@ const makeServer = (deps: Pick<Deps, 'config'>) =>
 export function serveUploads(router: Router, deps: Omit<Deps, 'clock'>) {
   const server = makeServer(deps)
   const take = async (ctx: Context) => {
-    const actor = await accountOf(ctx)
+    const actor = (await actingFor(ctx)) ?? (await accountOf(ctx))
     if (!actor?.roles.includes('candidate')) throw signInFirst()
     if (ctx.method !== 'HEAD' && ctx.method !== 'OPTIONS') insistOnOurPage(ctx)
     const name = ctx.path.slice(path.length + 1)

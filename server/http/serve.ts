@@ -10,7 +10,7 @@ import { inTransaction } from '../database/connection'
 import { currentClock } from '../demo/clock'
 import type { Actor, Deps } from '../deps'
 import type { Route } from './bind'
-import { accountOf, csrfCookie, insistOnOurPage, sessionCookie } from './caller'
+import { accountOf, actingFor, csrfCookie, insistOnOurPage, sessionCookie } from './caller'
 import { conflict, notAllowed, Problem, signInFirst } from './problems'
 import { compile, faultsOfReply, insistOnShape } from './validate'
 
@@ -28,7 +28,8 @@ export function serve(router: Router, routes: readonly Route[], deps: Omit<Deps,
 
 async function call(ctx: Context, { endpoint, handle, transaction }: Route, fixed: Omit<Deps, 'clock'>) {
   const deps: Deps = { ...fixed, clock: await currentClock(fixed.config) }
-  const actor: Actor = (await accountOf(ctx)) ?? { kind: 'nobody' }
+  const caller = (endpoint.behalf && (await actingFor(ctx))) || (await accountOf(ctx))
+  const actor: Actor = caller ?? { kind: 'nobody' }
   insistOnRole(endpoint, actor)
   if (endpoint.method !== 'GET') insistOnOurPage(ctx)
   const input = await inputOf(ctx, endpoint)

@@ -2,6 +2,7 @@ import { col, Op } from 'sequelize'
 import { writeWhen } from '#core/dates/write'
 import { openAt } from '#core/requirements/evaluate'
 import { candidateWithMail } from '../accounts/candidate'
+import { askToTakeOver, isTheirs } from '../applications/behalf'
 import { activeApplications } from '../applications/find'
 import { Application } from '../applications/model'
 import { recordEvent } from '../audit/record'
@@ -131,6 +132,12 @@ async function remindOfClosing(deps: Deps) {
   for (const draft of drafts) {
     await inTransaction(deps.sequelize, async () => {
       const vacancy = closing.find(({ id }) => id === draft.vacancyId)!
+      if (!(await isTheirs(draft))) {
+        await draft.update({ remindedAt: now })
+        // Who was asked to take an application over and has not is asked once more; what is still written here is not theirs yet.
+        if (draft.onBehalf?.askedAt) await askToTakeOver(deps, { kind: 'system' }, draft.id)
+        return
+      }
       const person = await candidateWithMail(draft.candidateId)
       const left = openAt((await readinessOf(deps, draft)).outcomes, 'send').length
       const closes = vacancy.closesAt.toLocaleString('en-GB', {
@@ -170,6 +177,7 @@ async function remindOfQuiet(deps: Deps) {
   })
   for (const draft of drafts) {
     await inTransaction(deps.sequelize, async () => {
+      if (!(await isTheirs(draft))) return
       const vacancy = open.get(draft.vacancyId)!
       const person = await candidateWithMail(draft.candidateId)
       await draft.update({ remindedAt: now })

@@ -1,35 +1,63 @@
-import { spawn } from 'node:child_process'
+import { type ChildProcess, fork } from 'node:child_process'
 import { fileURLToPath } from 'node:url'
-import { deserialize } from 'node:v8'
 import type { ReadPage } from './readPages'
 
 const program = fileURLToPath(new URL('./readPagesProgram.ts', import.meta.url))
 const patienceMs = 240_000
+/** Loading the libraries takes seconds, so the process waits for another scan before it goes. */
+const idleMs = 60_000
 
-/** What the program says at its end. */
+/** What the program says of one scan. */
 export type Said = { pages: ReadPage[] } | { fault: string }
 
+let reader: ChildProcess | undefined
+let idle: NodeJS.Timeout | undefined
+let inTurn: Promise<unknown> = Promise.resolve()
+
 /**
- * Reads the pages of a scan in a process of its own: what comes through the post is opened by large libraries in C, and
- * one that falls over must not take anybody's work with it.
+ * Reads the pages of a scan in a process of its own, one scan after another: what comes through the post is opened by
+ * large libraries in C, and one that falls over must not take anybody's work with it.
  *
  * @throws Error in words for a person where the scan cannot be read
  */
-export async function readPagesApart(bytes: Buffer): Promise<ReadPage[]> {
-  const { NODE_OPTIONS: _, ...env } = process.env
-  const child = spawn(process.execPath, ['--import', 'tsx', program], { env, stdio: ['pipe', 'pipe', 'ignore'] })
+export function readPagesApart(bytes: Buffer): Promise<ReadPage[]> {
+  const turn = inTurn.then(() => readOne(bytes))
+  inTurn = turn.catch(() => undefined)
+  return turn
+}
+
+async function readOne(bytes: Buffer): Promise<ReadPage[]> {
+  clearTimeout(idle)
+  const child = reader ?? startReader()
+  child.channel?.ref()
   const timer = setTimeout(() => child.kill('SIGKILL'), patienceMs)
-  const chunks: Buffer[] = []
-  child.stdout.on('data', (chunk: Buffer) => chunks.push(chunk))
-  child.stdin.on('error', () => undefined)
-  child.stdin.end(bytes)
-  const code = await new Promise<number | null>((done, fail) => {
-    child.once('error', fail)
-    child.once('close', done)
+  const said = await new Promise<Said | undefined>((done) => {
+    child.once('message', (message) => done(message as Said))
+    child.once('exit', () => done(undefined))
+    child.send(bytes, (error) => error && done(undefined))
   })
   clearTimeout(timer)
-  if (code !== 0) throw new Error('The scan could not be read. Scan it again, or in parts.')
-  const said = deserialize(Buffer.concat(chunks)) as Said
+  child.removeAllListeners('message')
+  if (!said) {
+    child.kill('SIGKILL')
+    reader = undefined
+    throw new Error('The scan could not be read. Scan it again, or in parts.')
+  }
+  // The timer does not hold up our own end; the process ends with its channel.
+  idle = setTimeout(() => child.disconnect(), idleMs).unref()
+  child.channel?.unref()
   if ('fault' in said) throw new Error(said.fault)
   return said.pages
+}
+
+function startReader(): ChildProcess {
+  const { NODE_OPTIONS: _, ...env } = process.env
+  const child = fork(program, { env, execArgv: ['--import', 'tsx'], serialization: 'advanced', stdio: 'ignore' })
+  child.on('error', () => undefined)
+  child.once('exit', () => {
+    if (reader === child) reader = undefined
+  })
+  child.unref()
+  reader = child
+  return child
 }

@@ -1,11 +1,11 @@
-import { serialize } from 'node:v8'
 import { readPages } from './readPages'
 import type { Said } from './readPagesApart'
 
-const chunks: Buffer[] = []
-for await (const chunk of process.stdin) chunks.push(chunk as Buffer)
-const said: Said = await readPages(new Uint8Array(Buffer.concat(chunks))).then(
-  (pages) => ({ pages }),
-  (error: Error) => ({ fault: error.message }),
-)
-process.stdout.write(serialize(said), () => process.exit(0))
+/** Reads one scan after another, as they are sent, until nobody listens any more. */
+process.on('message', async (bytes: Uint8Array) => {
+  const said: Said = await readPages(new Uint8Array(bytes)).then(
+    (pages) => ({ pages }),
+    (error: Error) => ({ fault: error.message }),
+  )
+  process.send!(said)
+})

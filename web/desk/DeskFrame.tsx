@@ -75,6 +75,7 @@ function Desk() {
             {mayRead && (
               <>
                 <p className="px-2 pt-4 pb-1 font-semibold text-[12px] text-ink-3 max-lg:hidden">Keep</p>
+                <RailLink to="/desk/behalf" name="On behalf" />
                 <RailLink to="/desk/paper" name="Paper tray" />
                 <RailLink to="/desk/imports" name="Import" />
                 <RailLink to="/desk/doubles" name="Doubles" />

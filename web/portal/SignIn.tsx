@@ -14,7 +14,8 @@ export function SignIn() {
   const { demo } = useSession()
   const { act, busy, problem } = useAct('signIn')
   const { register, handleSubmit } = useForm({ defaultValues: { mail: '', password: '', code: '' } })
-  const codeWanted = problem?.code === 'code-needed' || problem?.code === 'wrong-code'
+  const codeWanted =
+    problem?.code === 'code-needed' || problem?.code === 'wrong-code' || faultAt(problem, 'code') !== undefined
   const enter = handleSubmit(async ({ code, ...body }) => {
     const session = await act({ body: code ? { ...body, code } : body })
     if (!session) return
@@ -41,6 +42,7 @@ export function SignIn() {
             label={say('Code of your authenticator app, or a recovery code')}
             autoComplete="one-time-code"
             inputMode="text"
+            error={faultAt(problem, 'code')}
             {...register('code')}
           />
         )}

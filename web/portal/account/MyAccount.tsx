@@ -60,7 +60,10 @@ function Codes({ on, left }: { on: boolean; left: number }) {
             'Each opens your account once, if your phone is lost. They are shown this once; write them down or print them.',
           )}
         </p>
-        <ul className="grid grid-cols-2 gap-x-6 gap-y-1 font-mono sm:grid-cols-3">
+        <ul
+          aria-label={say('Your recovery codes')}
+          className="grid grid-cols-2 gap-x-6 gap-y-1 font-mono sm:grid-cols-3"
+        >
           {codes.map((text) => (
             <li key={text}>{text}</li>
           ))}

@@ -1,10 +1,10 @@
-import { useEffect } from 'react'
+import { useEffect, useLayoutEffect } from 'react'
 import { Link, Navigate, useParams } from 'react-router'
 import type { Draft } from '#contract/applications'
 import { isAsked } from '#core/form/answer'
 import type { Section } from '#core/form/form'
 import { say } from '#core/words/say'
-import { api } from '../../api'
+import { api, writeFor } from '../../api'
 import { Waiting } from '../../ui/Waiting'
 import { writeMoment, writeTime } from '../../ui/write'
 import { CredentialsSection } from './CredentialsSection'
@@ -13,6 +13,7 @@ import { FinishReopened } from './FinishReopened'
 import { FromBefore } from './FromBefore'
 import { IdentitySection } from './IdentitySection'
 import { PermissionSection } from './PermissionSection'
+import { ownPlace, useApplyPlace } from './place'
 import { QuestionsSection } from './QuestionsSection'
 import { SendSection } from './SendSection'
 import { StudySection } from './StudySection'
@@ -20,13 +21,20 @@ import { type Autosave, useAutosave } from './useAutosave'
 import { VouchingSection } from './VouchingSection'
 import { WorkSection } from './WorkSection'
 
+/** What nobody else can say, show or sign for a candidate. */
+const leftToThem = new Set<Section['holds']>(['identity', 'vouching', 'equality', 'permission', 'send'])
+
 /** The application being written: sections on the left, one section in the middle, what is left on the right. */
 export function Apply() {
   const { id = '', section: key } = useParams()
+  const place = useApplyPlace()
+  const forSomebody = place !== ownPlace
+  // Before the first request of this page; what is written elsewhere is one’s own again.
+  useLayoutEffect(() => writeFor(forSomebody ? id : undefined), [forSomebody, id])
   const { data: draft, error, refetch } = api.endpoints.readDraft.useQuery({ params: { id } })
   if (!draft) return <Waiting error={error} onRetry={refetch} />
   const section = draft.form.find((candidate) => candidate.key === key)
-  if (!section) return <Navigate to={`/apply/${id}/${draft.lastSection ?? draft.form[0]!.key}`} replace />
+  if (!section) return <Navigate to={`${place}/${id}/${draft.lastSection ?? draft.form[0]!.key}`} replace />
   // What was sent stays as it was; afterwards the file's own claims can be added to, and what is opened again is changed.
   const afterSending = draft.stage !== 'being written'
   const open =
@@ -38,6 +46,7 @@ export function Apply() {
 
 function Writing({ draft, section, afterSending }: { draft: Draft; section: Section; afterSending: boolean }) {
   const autosave = useAutosave(draft)
+  const place = useApplyPlace()
   const asked = draft.form.filter((candidate) => isAsked(candidate, autosave.facts))
   const index = asked.indexOf(section)
   useEffect(() => {
@@ -88,12 +97,17 @@ function Writing({ draft, section, afterSending }: { draft: Draft; section: Sect
         )}
         <h1 className="text-[1.95em]">{say(section.heading)}</h1>
         <p className="mb-4 max-w-[60ch] text-ink-2">{say(section.intro)}</p>
+        {place === ownPlace && draft.behalf && (
+          <p className="mb-4 rounded-sheet bg-soon-wash px-4 py-3 text-soon-ink">
+            {say('We wrote this down for you from what you told us. Read it through and change whatever is not right.')}
+          </p>
+        )}
         {afterSending || <FromBefore draft={draft} section={section} autosave={autosave} />}
         <SectionBody draft={draft} section={section} autosave={autosave} />
         {next && !afterSending && (
           <p className="mt-6">
             <Link
-              to={`/apply/${draft.id}/${next.key}`}
+              to={`${place}/${draft.id}/${next.key}`}
               className="inline-block rounded-sheet border border-line-strong bg-sheet px-4 py-2 font-semibold hover:border-ink-3"
             >
               {say('Next: {{title}}', { title: say(next.title) })}
@@ -127,7 +141,7 @@ function Writing({ draft, section, afterSending }: { draft: Draft; section: Sect
               <span className="font-mono text-ink-3">{place + 1}</span>
               <span>
                 {where ? (
-                  <Link to={`/apply/${draft.id}/${where}`} className="font-semibold hover:underline">
+                  <Link to={`${place}/${draft.id}/${where}`} className="font-semibold hover:underline">
                     {title}
                   </Link>
                 ) : (
@@ -193,6 +207,7 @@ function SectionLink({
   empty: boolean
   asked: boolean
 }) {
+  const place = useApplyPlace()
   const open = left.filter((item) => item.section === section.key).length
   const words = !asked
     ? say('not needed')
@@ -207,7 +222,7 @@ function SectionLink({
             : say('done')
   return (
     <Link
-      to={`/apply/${id}/${section.key}`}
+      to={`${place}/${id}/${section.key}`}
       aria-current={current ? 'page' : undefined}
       className={`flex items-baseline justify-between gap-2 rounded-sheet border px-2 py-1.5 ${current ? 'border-line bg-sheet font-semibold' : 'border-transparent hover:bg-sheet'}`}
     >
@@ -218,6 +233,13 @@ function SectionLink({
 }
 
 function SectionBody({ draft, section, autosave }: { draft: Draft; section: Section; autosave: Autosave }) {
+  const place = useApplyPlace()
+  if (place !== ownPlace && leftToThem.has(section.holds))
+    return (
+      <p className="text-ink-2">
+        This part is left to {draft.behalf?.person}, once they have taken the application over.
+      </p>
+    )
   if (section.holds === 'study') return <StudySection draft={draft} />
   if (section.holds === 'work') return <WorkSection draft={draft} />
   if (section.holds === 'credentials') return <CredentialsSection draft={draft} />

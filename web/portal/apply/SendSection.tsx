@@ -10,6 +10,7 @@ import { ProblemNote } from '../../ui/ProblemNote'
 import { Sheet } from '../../ui/Sheet'
 import { writeMoment } from '../../ui/write'
 import { useAct } from '../../useAct'
+import { ownPlace } from './place'
 import type { Autosave } from './useAutosave'
 
 /** Everything on one page with a way back to each place; sending is one act. */
@@ -27,7 +28,7 @@ export function SendSection({ draft, autosave }: { draft: Draft; autosave: Autos
             <div className="mb-1 flex items-baseline justify-between gap-3">
               <h2 className="text-[1.2em]">{say(section.title)}</h2>
               <Link
-                to={`/apply/${draft.id}/${section.key}`}
+                to={`${ownPlace}/${draft.id}/${section.key}`}
                 className="font-semibold text-confirmed"
                 aria-label={say('Change {{title}}', { title: say(section.title) })}
               >
