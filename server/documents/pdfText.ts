@@ -3,16 +3,34 @@ import { createRequire } from 'node:module'
 import { dirname, join } from 'node:path'
 import fontkit from '@pdf-lib/fontkit'
 import { PDFDocument, type PDFFont, type PDFPage, rgb } from 'pdf-lib'
+import decompress from 'wawoff2/decompress.js'
 
 const require = createRequire(import.meta.url)
 
 /** The families that are shipped with the application. */
 export type Family = 'atkinson-hyperlegible-next' | 'newsreader'
 
-const fontFile = (family: Family, part: string) =>
-  readFile(
-    join(dirname(require.resolve(`@fontsource/${family}/package.json`)), 'files', `${family}-${part}-normal.woff`),
+const unpacked = new Map<string, Promise<Uint8Array>>()
+let unpacking: Promise<unknown> = Promise.resolve()
+
+/** What the library gives lies in memory it uses again, so one font is unpacked after another, and copied. */
+function unpack(path: string): Promise<Uint8Array> {
+  const font = unpacking.then(async () => Uint8Array.from(await decompress(await readFile(path))))
+  unpacking = font
+  return font
+}
+
+/** A shipped font as OpenType, unpacked once: taking single glyphs out of a packed font unpacks all of it each time. */
+function fontFile(family: Family, part: string): Promise<Uint8Array> {
+  const path = join(
+    dirname(require.resolve(`@fontsource/${family}/package.json`)),
+    'files',
+    `${family}-${part}-normal.woff2`,
   )
+  const font = unpacked.get(path) ?? unpack(path)
+  unpacked.set(path, font)
+  return font
+}
 
 /** A font in two parts, as it is shipped: what the first cannot write, the second does. */
 export type Face = readonly PDFFont[]
@@ -34,10 +52,17 @@ export const faceOf = (document: PDFDocument, family: Family, weight: 400 | 700)
     ),
   )
 
+const characters = new WeakMap<PDFFont, ReadonlySet<number>>()
+function writes(font: PDFFont, character: string): boolean {
+  const known = characters.get(font) ?? new Set(font.getCharacterSet())
+  characters.set(font, known)
+  return known.has(character.codePointAt(0)!)
+}
+
 function runsOf(face: Face, text: string): { font: PDFFont; text: string }[] {
   const runs: { font: PDFFont; text: string }[] = []
   for (const character of text) {
-    const font = face.find((candidate) => candidate.getCharacterSet().includes(character.codePointAt(0)!)) ?? face[0]!
+    const font = face.find((candidate) => writes(candidate, character)) ?? face[0]!
     const last = runs.at(-1)
     if (last?.font === font) last.text += character
     else runs.push({ font, text: character })

@@ -2,6 +2,7 @@ import { type Endpoint, type Role, roles } from '#contract/endpoint'
 import { contract } from '#contract/index'
 import type { Visitor } from '../../test/client'
 import { type House, openHouse } from '../../test/house'
+import { compile } from './validate'
 
 let house: House
 const callers = new Map<Role | 'nobody', Visitor>()
@@ -33,6 +34,11 @@ const mayCall = ({ who }: Endpoint, role: Role | 'nobody') => {
   if (role === 'nobody') return false
   return who === 'signed-in' || who.includes(role)
 }
+
+test('every shape of the contract can be compiled', () => {
+  for (const { params, query, body, reply } of Object.values(contract))
+    for (const schema of [params, query, body, reply]) expect(() => compile(schema)).not.toThrow()
+})
 
 /** Signing out comes last: it works even without a body. */
 const endpoints = Object.entries(contract as unknown as Record<string, Endpoint>).sort(

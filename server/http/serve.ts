@@ -12,18 +12,15 @@ import type { Actor, Deps } from '../deps'
 import type { Route } from './bind'
 import { accountOf, actingFor, csrfCookie, insistOnOurPage, sessionCookie } from './caller'
 import { conflict, notAllowed, Problem, signInFirst } from './problems'
-import { compile, faultsOfReply, insistOnShape } from './validate'
+import { faultsOfReply, insistOnShape } from './validate'
 
 const jsonLimit = 512 * 1024
 const uploadLimit = documentLimits.bytes
 
 /** Serves every bound endpoint: who may call, what comes in, one transaction, what goes out. */
 export function serve(router: Router, routes: readonly Route[], deps: Omit<Deps, 'clock'>) {
-  for (const route of routes) {
-    const { endpoint } = route
-    for (const schema of [endpoint.params, endpoint.query, endpoint.body, endpoint.reply]) compile(schema)
-    router.register(endpoint.path, [endpoint.method], (ctx) => call(ctx, route, deps))
-  }
+  for (const route of routes)
+    router.register(route.endpoint.path, [route.endpoint.method], (ctx) => call(ctx, route, deps))
 }
 
 async function call(ctx: Context, { endpoint, handle, transaction }: Route, fixed: Omit<Deps, 'clock'>) {

@@ -16,7 +16,7 @@ function validatorOf(schema: TSchema): ValidateFunction {
   return made
 }
 
-/** Compiles ahead of time, so that a broken schema stops the start and not a request. */
+/** Compiles a shape, which is otherwise done when it is first needed. Throws where it is broken. */
 export const compile = (schema: TSchema) => void validatorOf(schema)
 
 /** Throws problem details that name every field at fault. */
