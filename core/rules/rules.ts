@@ -11,6 +11,15 @@ export type Rules = {
   onboarding: readonly OnboardingTask[]
 }
 
+/** The keys of the skills checks that requirements ask for, also as an alternative. */
+export const checksIn = (requirements: readonly Requirement[]): string[] => [
+  ...new Set(
+    requirements
+      .flatMap(({ asks, alternatives = [] }) => [asks, ...alternatives])
+      .flatMap((ask) => (ask.kind === 'skills check' ? [ask.check] : [])),
+  ),
+]
+
 /** Everything an application is judged by: what the form itself requires, and the vacancy's own requirements. */
 export const requirementsIn = (rules: Pick<Rules, 'form' | 'requirements'>): Requirement[] => [
   ...answerRequirements(rules.form),

@@ -6,17 +6,23 @@ import { Account, AccountLink, Candidate, RecoveryCode, Session } from './model'
 
 /** The file of the person signed in; made the first time it is needed. One that was merged leads to the one that was kept. */
 export async function candidateOf(deps: Deps, actor: AccountActor): Promise<Candidate> {
-  const [candidate] = await Candidate.findOrCreate({
-    where: { accountId: actor.id },
-    defaults: {
-      id: uuid(),
-      accountId: actor.id,
-      name: actor.name,
-      born: null,
-      otherNames: [],
-      createdAt: deps.clock.now(),
-    },
-  })
+  const where = { accountId: actor.id }
+  // Looked for first, because finding or making opens a transaction of its own.
+  const candidate =
+    (await Candidate.findOne({ where })) ??
+    (
+      await Candidate.findOrCreate({
+        where,
+        defaults: {
+          id: uuid(),
+          accountId: actor.id,
+          name: actor.name,
+          born: null,
+          otherNames: [],
+          createdAt: deps.clock.now(),
+        },
+      })
+    )[0]
   return candidate.mergedInto ? Candidate.findByPk(candidate.mergedInto, { rejectOnEmpty: true }) : candidate
 }
 
@@ -41,7 +47,8 @@ export async function accountOfCandidate(id: string): Promise<Account> {
 export async function candidateWithMail(id: string) {
   const candidate = await Candidate.findByPk(id)
   if (!candidate) throw notFound()
-  const account = await accountOfCandidate(id)
+  const account = await Account.findByPk(candidate.accountId)
+  if (!account) throw notFound()
   return {
     id,
     name: candidate.name,

@@ -1,3 +1,4 @@
+import { literal, Op } from 'sequelize'
 import type { Account as AccountActor } from '../deps'
 import { hashOf, newToken } from '../http/tokens'
 import { Account, Session } from './model'
@@ -23,9 +24,9 @@ export async function closeSession(token: string) {
 }
 
 export async function accountOfSession(token: string): Promise<AccountActor | undefined> {
-  const session = await Session.findByPk(hashOf(token))
-  if (!session || session.expiresAt.getTime() < Date.now()) return undefined
-  const account = await Account.findByPk(session.accountId)
+  const { sequelize } = Session
+  const open = `(SELECT accountId FROM sessions WHERE tokenHash = ${sequelize!.escape(hashOf(token))} AND expiresAt > ${sequelize!.escape(new Date())})`
+  const account = await Account.findOne({ where: { id: { [Op.in]: literal(open) } } })
   return account ? actorOf(account) : undefined
 }
 

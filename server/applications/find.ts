@@ -1,11 +1,12 @@
-import { Op, type WhereOptions } from 'sequelize'
+import { Op, QueryTypes, type WhereOptions } from 'sequelize'
 import type { Stage } from '#contract/applications'
+import type { Answers } from '#core/form/answer'
 import { candidateOf } from '../accounts/candidate'
 import { Candidate } from '../accounts/model'
 import { lockOf } from '../database/connection'
 import type { Account, Deps } from '../deps'
 import { notFound } from '../http/problems'
-import { Application } from './model'
+import { Application, Snapshot } from './model'
 
 /** Stages in which the desk still works on an application. */
 export const activeStages = ['sent', 'shortlisted', 'offered'] as const satisfies readonly Stage[]
@@ -71,6 +72,15 @@ export const activeApplications = (after: string | undefined, most: number): Pro
     order: ['id'],
     limit: most,
   })
+
+/** What was answered when an application was sent; the rest of the snapshot stays where it is. */
+export async function answersSent(applicationId: string): Promise<Answers | undefined> {
+  const [row] = await Snapshot.sequelize!.query<{ answers: Answers | string }>(
+    "SELECT JSON_EXTRACT(content, '$.answers') AS answers FROM snapshots WHERE applicationId = :applicationId",
+    { replacements: { applicationId }, type: QueryTypes.SELECT },
+  )
+  return typeof row?.answers === 'string' ? (JSON.parse(row.answers) as Answers) : row?.answers
+}
 
 const judged: (keyof InProgress)[] = [
   'id',

@@ -28,12 +28,17 @@ function papersLeft(form: Rules['form'], { claims, documents }: Filed, accepted:
   })
 }
 
-/** What still keeps an application from being sent, each with the section where it is settled. */
+/**
+ * What still keeps an application from being sent, each with the section where it is settled.
+ *
+ * @param known the names of keys in its rules, where they have been read
+ */
 export async function leftOf(
   { rules, outcomes, claims, documents, vacancy }: Readiness,
   application: Pick<Application, 'takenOver'>,
+  known?: Record<string, string>,
 ) {
-  const names = await namesFor(rules)
+  const names = known ?? (await namesFor(rules))
   const requirements = requirementsIn(rules)
   const open = openAt(outcomes, 'send')
   const unanswered = new Set(open.flatMap(({ reason }) => (reason.code === 'answer-missing' ? [reason.question] : [])))

@@ -9,6 +9,7 @@ import { refreshStanding } from '../hiring/standing'
 import { inEnglish } from '../http/language'
 import { conflict, insistOnVersion, invalid } from '../http/problems'
 import { personChanged } from '../people/changed'
+import { namesFor } from '../rules/versions'
 import { vacancyById } from '../vacancies/vacancies'
 import { textAnswer } from './answers'
 import { ownApplication } from './find'
@@ -22,7 +23,8 @@ type Changes = { version: number; changes: Answers; section?: string }
 export async function saveAnswers(deps: Deps, actor: Account, id: string, { version, changes, section }: Changes) {
   const application = await ownApplication(deps, actor, id, { lock: true })
   insistOnVersion(version, application.version, { answers: application.answers })
-  const rules = await rulesOfApplication(application, await vacancyById(application.vacancyId))
+  const vacancy = await vacancyById(application.vacancyId)
+  const rules = await rulesOfApplication(application, vacancy)
   const before = application.answers
   const sent = application.stage !== 'being written'
   if (sent) await insistOnChangeable(rules.form, application, Object.keys(changes))
@@ -31,7 +33,7 @@ export async function saveAnswers(deps: Deps, actor: Account, id: string, { vers
     Object.entries({ ...application.answers, ...changes }).filter(([, answer]) => !isEmpty(answer)),
   )
   const now = deps.clock.now()
-  await application.update({
+  application.set({
     answers,
     answeredAt: {
       ...application.answeredAt,
@@ -42,15 +44,19 @@ export async function saveAnswers(deps: Deps, actor: Account, id: string, { vers
     savedAt: now,
     lastSection: section ?? application.lastSection,
   })
-  await rememberPerson(application.candidateId, personIn({ answers }))
-  const readiness = await readinessOf(deps, application)
+  const [readiness, names] = await Promise.all([
+    readinessOf(deps, application, { vacancy, rules }),
+    namesFor(rules),
+    application.save(),
+    Object.keys(changes).some(isOfPerson) && rememberPerson(application.candidateId, personIn({ answers })),
+  ])
   if (sent) await personChanged(deps, application.candidateId)
   if (sent) await inEnglish(() => tellOfContact(deps, actor, application, rules.form, before))
   return {
     version: application.version,
     savedAt: application.savedAt.toISOString(),
     answers,
-    left: await leftOf(readiness, application),
+    left: await leftOf(readiness, application, names),
   }
 }
 
@@ -89,6 +95,9 @@ function insistOnAnswers(questions: readonly Question[], changes: Answers) {
   })
   if (faults.length > 0) throw invalid(faults)
 }
+
+const ofPerson = ['about.givenNames', 'about.familyName', 'about.formerName', 'about.born', 'contact.phone']
+const isOfPerson = (key: string) => ofPerson.includes(key)
 
 function personIn(application: Pick<Application, 'answers'>) {
   const text = (key: string) => textAnswer(application, key)

@@ -39,7 +39,7 @@ async function send(deps: Deps, actor: Account, id: string, version: number) {
   const now = deps.clock.now()
   if (!isOpen(vacancy, now))
     throw conflict('closed', 'This vacancy is closed. What you wrote is kept, and cannot be sent any more.')
-  const readiness = await readinessOf(deps, application)
+  const readiness = await readinessOf(deps, application, { vacancy })
   const { outcomes, rules, ...file } = readiness
   const left = await leftOf(readiness, application)
   if (openAt(outcomes, 'send').length > 0 || left.length > 0)

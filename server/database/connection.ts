@@ -46,6 +46,13 @@ export async function inTransaction<T>(sequelize: Sequelize, work: () => Promise
   }
 }
 
+/** Does something once what is under way is committed, or at once where nothing is. */
+export function afterCommit(work: () => void) {
+  const transaction = current.getStore()?.get('transaction') as Transaction | undefined
+  if (transaction) transaction.afterCommit(work)
+  else work()
+}
+
 /** The transaction under way, for the few places that must lock a row. */
 export function lockOf(): { lock: Transaction['LOCK']['UPDATE'] } | undefined {
   const transaction = current.getStore()?.get('transaction') as Transaction | undefined

@@ -1,30 +1,30 @@
 import type { File } from '#contract/desk'
-import type { Answers } from '#core/form/answer'
 import { openAt, upToGate } from '#core/requirements/evaluate'
 import { firstLook } from '#core/requirements/firstLook'
-import type { ClaimFacts, Gate, Outcome } from '#core/requirements/requirement'
+import type { ClaimFacts, Gate, Outcome, Requirement } from '#core/requirements/requirement'
+import { checksIn } from '#core/rules/rules'
 import { blankWords } from '#core/words/form'
 import { ballWords, outcomeWords } from '#core/words/requirements'
 import { candidateWithMail, mergedWith } from '../accounts/candidate'
 import { answersForDesk, contactMail, readableForm } from '../applications/answers'
-import { sentApplication } from '../applications/find'
-import { Snapshot } from '../applications/model'
+import { answersSent, sentApplication } from '../applications/find'
 import { differencesIn, reopenedParts } from '../applications/reopen'
 import { trailOf } from '../audit/trail'
 import { claimFaces } from '../claims/face'
 import type { Account, Deps } from '../deps'
 import { doublesOf } from '../doubles/find'
-import { GatePassage, Offer, Waiver } from '../hiring/model'
+import { GatePassage } from '../hiring/model'
 import { nextGate, readinessOf } from '../hiring/readiness'
 import { heldUpWords } from '../hiring/standing'
 import { hideIn } from '../privacy/hide'
 import { rememberSight, shownTo } from '../privacy/sights'
 import { namesFor } from '../rules/versions'
-import { hidesName, scoringOf } from '../scoring/find'
-import { bankOf, checkByKey, sittingsOf } from '../skills/checks'
+import { scoreFor, scoringIn } from '../scoring/find'
+import { bankOf, checkByKey } from '../skills/checks'
+import type { Sitting } from '../skills/model'
 import { fileForProof } from '../verification/load'
 import { proofOf } from '../verification/proof'
-import { readVouchingLine, vouchingsOf } from '../vouching/vouchings'
+import { readVouchingLine } from '../vouching/vouchings'
 
 /** Everything the desk sees about an application, in one reply. */
 export async function readFile(deps: Deps, actor: Account, id: string): Promise<File> {
@@ -39,19 +39,24 @@ export async function readFile(deps: Deps, actor: Account, id: string): Promise<
     }),
   ])
   const covering = { roles: actor.roles, shown: revealed }
-  const readiness = await readinessOf(deps, application)
-  const { vacancy, rules, claims, outcomes, forecast, requirements, facts } = readiness
-  const [person, proofs, names, waivers, offer, passages, trail] = await Promise.all([
+  const [readiness, person, files] = await Promise.all([
+    readinessOf(deps, application),
     candidateWithMail(application.candidateId),
-    fileForProof(application.candidateId),
-    namesFor(rules),
-    Waiver.findAll({ where: { applicationId: id }, order: ['givenAt'] }),
-    Offer.findByPk(id),
-    GatePassage.findAll({ where: { applicationId: id }, order: ['passedAt'] }),
-    trailOf({ candidateIds: await mergedWith(application.candidateId), applicationId: id }),
+    mergedWith(application.candidateId),
   ])
-  const snapshot = await Snapshot.findByPk(id)
-  const sentAnswers = (snapshot?.content.answers ?? {}) as Answers
+  const { vacancy, rules, claims, documents, enquiries, outcomes, forecast, requirements, facts } = readiness
+  const [proofs, names, passages, trail, sentAnswers, score, doubles, reopened, checks, faces] = await Promise.all([
+    fileForProof(application.candidateId, { person, claims, documents, enquiries }),
+    namesFor(rules),
+    GatePassage.findAll({ where: { applicationId: id }, order: ['passedAt'] }),
+    trailOf({ candidateIds: files, applicationId: id }),
+    answersSent(id),
+    scoreFor(application),
+    doublesOf(application.candidateId),
+    reopenedParts(readableForm(rules.form, covering), application),
+    checksOf(readiness.sittings, requirements),
+    claimFaces(claims, documents),
+  ])
   const gate = nextGate[application.stage]
   const look = firstLook(outcomes, readableForm(rules.form, covering), application.answers, facts.answers)
   const forGate = gate
@@ -63,7 +68,6 @@ export async function readFile(deps: Deps, actor: Account, id: string): Promise<
   const shown = outcomes.filter(({ gate: own, steps }) => own !== 'send' || steps.length > 0)
   const nameOf = (key: string) => names[key] ?? key
   const history = requirements.flatMap(({ asks }) => (asks.kind === 'history' && !asks.of ? [asks] : []))[0]
-  const faces = await claimFaces(claims, readiness.documents)
   const file: File = {
     id,
     version: application.version,
@@ -79,8 +83,8 @@ export async function readFile(deps: Deps, actor: Account, id: string): Promise<
       because: look.because.map(({ requirement }) => requirement),
       blanks: look.blanks.map(({ label, blank, because }) => ({ label, words: blankWords[blank], because })),
     },
-    scoring: await scoringOf(application),
-    doubles: await doublesOf(application.candidateId),
+    scoring: scoringIn(score),
+    doubles,
     onBehalf: application.onBehalf ?? null,
     reference: application.reference ?? null,
     vacancy: { id: vacancy.id, slug: vacancy.slug, title: vacancy.title, place: vacancy.place },
@@ -98,7 +102,7 @@ export async function readFile(deps: Deps, actor: Account, id: string): Promise<
       ...wantsOf(facts.claims[index]!, outcomes, gate),
     })),
     answers: answersForDesk(rules.form, application, facts.answers, covering),
-    changes: snapshot
+    changes: sentAnswers
       ? differencesIn(
           readableForm(rules.form, covering),
           Object.keys({ ...sentAnswers, ...application.answers }),
@@ -106,8 +110,8 @@ export async function readFile(deps: Deps, actor: Account, id: string): Promise<
           application.answers,
         )
       : [],
-    vouchings: (await vouchingsOf([id])).map(readVouchingLine),
-    reopened: await reopenedParts(readableForm(rules.form, covering), application),
+    vouchings: readiness.vouchings.map(readVouchingLine),
+    reopened,
     parts: rules.form
       .filter(({ holds, questions }) => holds === 'questions' && questions.length > 0)
       .map(({ key, title, questions }) => ({
@@ -125,19 +129,21 @@ export async function readFile(deps: Deps, actor: Account, id: string): Promise<
     ),
     historyYears: history?.years ?? 5,
     toleratedGapDays: history?.toleratedGapDays ?? 30,
-    checks: await checksOf(id, requirements),
-    waivers: waivers.map(({ requirement, givenBy, reason, givenAt }) => ({
+    checks,
+    waivers: readiness.waivers.map(({ requirement, givenBy, reason, givenAt }) => ({
       requirement,
       by: givenBy,
       reason,
       at: givenAt.toISOString(),
     })),
-    offer: offer && {
-      salary: offer.salary,
-      startsOn: offer.startsOn,
-      answerBy: offer.answerBy,
-      answer: offer.answer ?? null,
-    },
+    offer: readiness.offer
+      ? {
+          salary: readiness.offer.salary,
+          startsOn: readiness.offer.startsOn,
+          answerBy: readiness.offer.answerBy,
+          answer: readiness.offer.answer ?? null,
+        }
+      : null,
     gatesPassed: passages.map(({ gate: passed, passedBy, passedAt }) => ({
       gate: passed,
       by: passedBy,
@@ -146,7 +152,7 @@ export async function readFile(deps: Deps, actor: Account, id: string): Promise<
     trail: trail.map(({ at, who, what }) => ({ at: at.toISOString(), who, what })),
     hidden: [],
   }
-  return hideIn(file, { ...covering, hidesName: await hidesName(application) })
+  return hideIn(file, { ...covering, hidesName: score.hideNames && application.stage === 'sent' })
 }
 
 /** What a claim waits for and by which gate, from the requirement with most left to do. */
@@ -163,16 +169,9 @@ function wantsOf(claim: ClaimFacts, outcomes: readonly Outcome[], gate: Gate | n
     : { wants: '', by: '' }
 }
 
-async function checksOf(
-  applicationId: string,
-  requirements: readonly { asks: { kind: string; check?: string } }[],
-): Promise<File['checks']> {
-  const wanted = [
-    ...new Set(requirements.flatMap(({ asks }) => (asks.kind === 'skills check' && asks.check ? [asks.check] : []))),
-  ]
-  const sittings = await sittingsOf(applicationId)
+async function checksOf(sittings: readonly Sitting[], requirements: readonly Requirement[]): Promise<File['checks']> {
   return Promise.all(
-    wanted.map(async (key) => {
+    checksIn(requirements).map(async (key) => {
       const check = await checkByKey(key)
       const sitting = sittings.filter((given) => given.check === key).at(-1)
       const bank = sitting?.mark ? new Map((await bankOf(key)).map((question) => [question.id, question])) : undefined

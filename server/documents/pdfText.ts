@@ -32,8 +32,15 @@ function fontFile(family: Family, part: string): Promise<Uint8Array> {
   return font
 }
 
+/** One part of a shipped font in a document; the widths of its words are the same in every document. */
+type Part = { font: PDFFont; characters: ReadonlySet<number>; widths: Map<string, number> }
+
 /** A font in two parts, as it is shipped: what the first cannot write, the second does. */
-export type Face = readonly PDFFont[]
+export type Face = readonly Part[]
+
+/** Widths of words at a size of 1, by the part of a font. Laying letters out is the dear part of a page. */
+const widths = new Map<string, Map<string, number>>()
+const mostWidths = 20_000
 
 /** A new document that can embed the shipped fonts. Its dates are `madeAt`, so the same content gives the same bytes. */
 export async function newPdf(title: string, madeAt: Date): Promise<PDFDocument> {
@@ -47,48 +54,59 @@ export async function newPdf(title: string, madeAt: Date): Promise<PDFDocument> 
 
 export const faceOf = (document: PDFDocument, family: Family, weight: 400 | 700): Promise<Face> =>
   Promise.all(
-    [`latin-${weight}`, `latin-ext-${weight}`].map(async (part) =>
-      document.embedFont(await fontFile(family, part), { subset: true }),
-    ),
+    [`latin-${weight}`, `latin-ext-${weight}`].map(async (part) => {
+      const font = await document.embedFont(await fontFile(family, part), { subset: true })
+      const name = `${family}-${part}`
+      const known = widths.get(name) ?? new Map<string, number>()
+      widths.set(name, known)
+      return { font, characters: new Set(font.getCharacterSet()), widths: known }
+    }),
   )
 
-const characters = new WeakMap<PDFFont, ReadonlySet<number>>()
-function writes(font: PDFFont, character: string): boolean {
-  const known = characters.get(font) ?? new Set(font.getCharacterSet())
-  characters.set(font, known)
-  return known.has(character.codePointAt(0)!)
-}
-
-function runsOf(face: Face, text: string): { font: PDFFont; text: string }[] {
-  const runs: { font: PDFFont; text: string }[] = []
+function runsOf(face: Face, text: string): { part: Part; text: string }[] {
+  const runs: { part: Part; text: string }[] = []
   for (const character of text) {
-    const font = face.find((candidate) => writes(candidate, character)) ?? face[0]!
+    const part = face.find(({ characters }) => characters.has(character.codePointAt(0)!)) ?? face[0]!
     const last = runs.at(-1)
-    if (last?.font === font) last.text += character
-    else runs.push({ font, text: character })
+    if (last?.part === part) last.text += character
+    else runs.push({ part, text: character })
   }
   return runs
 }
 
+function widthOfRun({ font, widths: known }: Part, text: string, size: number): number {
+  const width = known.get(text) ?? font.widthOfTextAtSize(text, 1)
+  if (known.size < mostWidths) known.set(text, width)
+  return width * size
+}
+
 export const widthOf = (face: Face, text: string, size: number) =>
-  runsOf(face, text).reduce((sum, run) => sum + run.font.widthOfTextAtSize(run.text, size), 0)
+  runsOf(face, text).reduce((sum, run) => sum + widthOfRun(run.part, run.text, size), 0)
 
 /** Writes one line with its left end at x and its baseline at y, in points. */
 export function draw(page: PDFPage, face: Face, text: string, x: number, y: number, size: number) {
   let at = x
-  for (const run of runsOf(face, text)) {
-    page.drawText(run.text, { x: at, y, size, font: run.font, color: rgb(0.09, 0.13, 0.12) })
-    at += run.font.widthOfTextAtSize(run.text, size)
+  const runs = runsOf(face, text)
+  for (const [nth, { part, text: own }] of runs.entries()) {
+    page.drawText(own, { x: at, y, size, font: part.font, color: rgb(0.09, 0.13, 0.12) })
+    if (nth < runs.length - 1) at += widthOfRun(part, own, size)
   }
 }
 
-/** The lines of a paragraph that fit a width in points. */
+/** The lines of a paragraph that fit a width in points. Words are measured one by one, as they stand between spaces. */
 export function wrapped(face: Face, paragraph: string, size: number, width: number): string[] {
   const lines: string[] = []
+  const space = widthOf(face, ' ', size)
+  let taken = 0
   for (const word of paragraph.split(/\s+/)) {
-    const longer = lines.length === 0 ? word : `${lines.at(-1)} ${word}`
-    if (lines.length > 0 && widthOf(face, longer, size) <= width) lines[lines.length - 1] = longer
-    else lines.push(word)
+    const own = widthOf(face, word, size)
+    if (lines.length > 0 && taken + space + own <= width) {
+      lines[lines.length - 1] += ` ${word}`
+      taken += space + own
+    } else {
+      lines.push(word)
+      taken = own
+    }
   }
   return lines
 }

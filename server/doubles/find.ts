@@ -28,6 +28,7 @@ export async function doublesOf(candidateId: string) {
     where: { state: 'open', [Op.or]: [{ oneId: candidateId }, { otherId: candidateId }] },
     order: [['weight', 'DESC']],
   })
+  if (pairs.length === 0) return []
   const others = await Candidate.findAll({
     where: { id: pairs.map(({ oneId, otherId }) => (oneId === candidateId ? otherId : oneId)) },
     attributes: ['id', 'name'],

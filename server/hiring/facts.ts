@@ -14,14 +14,25 @@ import { documentsOfCandidates } from '../documents/documents'
 import type { Document } from '../documents/model'
 import { permissionsOf } from '../permissions/permissions'
 import { sittingsOfAll } from '../skills/checks'
+import type { Sitting } from '../skills/model'
 import { accreditations } from '../sources/sources'
-import { enquiriesOf } from '../verification/enquiries'
+import { enquiriesOfCandidates } from '../verification/enquiries'
 import type { Enquiry } from '../verification/model'
+import type { Vouching } from '../vouching/model'
 import { vouchingFacts, vouchingsOf } from '../vouching/vouchings'
 import { FeeReceived, Offer, OnboardingTask, Waiver } from './model'
 
 /** What an application is judged by, with the rows it was made from. */
-export type LoadedFile = { claims: Claim[]; documents: Document[]; enquiries: Enquiry[]; facts: FileFacts }
+export type LoadedFile = {
+  claims: Claim[]
+  documents: Document[]
+  enquiries: Enquiry[]
+  sittings: Sitting[]
+  waivers: Waiver[]
+  offer: Offer | undefined
+  vouchings: Vouching[]
+  facts: FileFacts
+}
 
 /** What facts are made from, of a claim. */
 const judged: (keyof Claim['_attributes'])[] = ['id', 'candidateId', 'kind', 'details', 'rung', 'credentialVersion']
@@ -37,22 +48,23 @@ export async function loadFiles(
   rulesOf: (application: InProgress) => Pick<Rules, 'form'>,
 ): Promise<Map<string, LoadedFile>> {
   const applicationIds = applications.map(({ id }) => id)
-  const where = { applicationId: applicationIds }
   const candidates = [...new Set(applications.map(({ candidateId }) => candidateId))]
-  const claims = await claimsOfAll(candidates, candidates.length > 1 ? judged : undefined)
-  const claimIds = claims.map(({ id }) => id)
-  const [documents, enquiries, sittings, waivers, permissions, offers, tasks, fees, vouchings, accredited] =
+  // What only the desk does begins when an application is sent.
+  const sent = applications.flatMap(({ id, stage }) => (stage === 'being written' ? [] : [id]))
+  const ofSent = <T>(read: (applicationId: string[]) => Promise<T[]>) => (sent.length === 0 ? [] : read(sent))
+  const [claims, documents, enquiries, sittings, waivers, permissions, offers, tasks, fees, vouchings, accredited] =
     await Promise.all([
+      claimsOfAll(candidates, candidates.length > 1 ? judged : undefined),
       documentsOfCandidates(candidates),
-      enquiriesOf(claimIds),
-      sittingsOfAll(applicationIds),
-      Waiver.findAll({ where }),
+      enquiriesOfCandidates(candidates),
+      ofSent(sittingsOfAll),
+      ofSent((applicationId) => Waiver.findAll({ where: { applicationId }, order: ['givenAt'] })),
       permissionsOf(applicationIds),
-      Offer.findAll({ where }),
-      OnboardingTask.findAll({ where }),
-      FeeReceived.findAll({ where }),
+      ofSent((applicationId) => Offer.findAll({ where: { applicationId } })),
+      ofSent((applicationId) => OnboardingTask.findAll({ where: { applicationId } })),
+      ofSent((applicationId) => FeeReceived.findAll({ where: { applicationId } })),
       vouchingsOf(applicationIds),
-      accreditations(),
+      accreditations(candidates),
     ])
   const claimsByCandidate = groupBy(claims, ({ candidateId }) => candidateId)
   const documentsByClaim = groupBy(documents, ({ claimId }) => claimId)
@@ -101,7 +113,19 @@ export async function loadFiles(
         feesReceived: (paid.get(id) ?? []).map(({ requirement }) => requirement),
       }
       const of = <T>(rows: ReadonlyMap<string, T[]>) => own.flatMap((claim) => rows.get(claim.id) ?? [])
-      return [id, { claims: own, documents: of(documentsByClaim), enquiries: of(enquiriesByClaim), facts }]
+      return [
+        id,
+        {
+          claims: own,
+          documents: of(documentsByClaim),
+          enquiries: of(enquiriesByClaim),
+          sittings: sat.get(id) ?? [],
+          waivers: waived.get(id) ?? [],
+          offer,
+          vouchings: vouched.get(id) ?? [],
+          facts,
+        },
+      ]
     }),
   )
 }

@@ -33,9 +33,14 @@ export function rulesOfApplication(application: Application, vacancy: Vacancy): 
   })
 }
 
-export async function readinessOf(deps: Deps, application: Application): Promise<Readiness> {
-  const vacancy = await vacancyById(application.vacancyId)
-  const rules = await rulesOfApplication(application, vacancy)
+/** `known` spares the reading of what the caller has read already. */
+export async function readinessOf(
+  deps: Deps,
+  application: Application,
+  known: Partial<Pick<Readiness, 'vacancy' | 'rules'>> = {},
+): Promise<Readiness> {
+  const vacancy = known.vacancy ?? (await vacancyById(application.vacancyId))
+  const rules = known.rules ?? (await rulesOfApplication(application, vacancy))
   const file = (await loadFiles(deps, [application], () => rules)).get(application.id)!
   const requirements = requirementsIn(rules)
   const outcomes = evaluate(requirements, file.facts)

@@ -7,8 +7,8 @@ import { firstLook } from '#core/requirements/firstLook'
 import type { Outcome, Step } from '#core/requirements/requirement'
 import { validityOn } from '#core/validity/validity'
 import { candidateById } from '../accounts/candidate'
-import { activeStages, applicationsOf, sentApplicationsOf } from '../applications/find'
-import { type Application, Reopening, Snapshot } from '../applications/model'
+import { activeStages, answersSent, applicationsOf, sentApplicationsOf } from '../applications/find'
+import { type Application, Reopening } from '../applications/model'
 import type { Deps } from '../deps'
 import { hasOpenDoubles } from '../doubles/find'
 import { inEnglish } from '../http/language'
@@ -32,12 +32,12 @@ async function refresh(deps: Deps, application: Application) {
   const readiness = await readinessOf(deps, application)
   const { forecast, slack, vacancy, outcomes, rules, facts } = readiness
   const active = activeStages.some((stage) => stage === application.stage)
-  const [changed, refused, scored, doubles, snapshot] = await Promise.all([
+  const [changed, refused, scored, doubles, sentAnswers] = await Promise.all([
     Reopening.findOne({ where: { applicationId: application.id, state: 'changed' } }),
     hasRefused(application.id),
     scoreFor(application),
     hasOpenDoubles(application.candidateId),
-    Snapshot.findByPk(application.id, { attributes: ['content'] }),
+    answersSent(application.id),
   ])
   const look = firstLook(outcomes, rules.form, application.answers, facts.answers)
   const reasons = active
@@ -70,7 +70,7 @@ async function refresh(deps: Deps, application: Application) {
     metCount: look.settled.done,
     ofCount: look.settled.of,
     blanks: look.blanks.length,
-    changes: changesSince(snapshot?.content.answers, application.answers),
+    changes: changesSince(sentAnswers, application.answers),
     score: scored.percent ?? -1,
     reviews: scored.reviews,
     hidesName: scored.hideNames && application.stage === 'sent',
@@ -84,8 +84,8 @@ async function candidateFor({ candidateId }: Application) {
   return candidate && !candidate.erasedAt && !candidate.eraseOn ? candidate : undefined
 }
 
-const changesSince = (sent: unknown, now: Application['answers']) => {
-  const before = (sent ?? {}) as Application['answers']
+const changesSince = (sent: Application['answers'] | undefined, now: Application['answers']) => {
+  const before = sent ?? {}
   const keys = new Set([...Object.keys(before), ...Object.keys(now)])
   return sent ? [...keys].filter((key) => JSON.stringify(before[key]) !== JSON.stringify(now[key])).length : 0
 }

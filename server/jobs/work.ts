@@ -8,6 +8,7 @@ import { giveUpScan, readScan } from '../paper/readScan'
 import { takeFromScanner } from '../paper/tray'
 import { runDryRun } from '../rules/runDryRun'
 import { Job } from './model'
+import { onQueued } from './queue'
 import { queueSweep, sweep } from './sweep'
 
 const leaseSeconds: Record<Lane, number> = { quick: 60, long: 900 }
@@ -45,14 +46,20 @@ export function startWorking(fixed: Omit<Deps, 'clock'>): { stop: () => Promise<
 
 function workLane(fixed: Omit<Deps, 'clock'>, lane: Lane): { stop: () => Promise<void> } {
   let stopping = false
+  let queued = false
   let wake = () => {}
+  const deaf = onQueued(() => {
+    queued = true
+    wake()
+  })
   const loop = (async () => {
     while (!stopping) {
+      queued = false
       const worked = await workOnce(fixed, lane).catch((error: unknown) => {
         if (!stopping) fixed.log.error({ error }, 'the job queue could not be read')
         return false
       })
-      if (worked || stopping) continue
+      if (worked || stopping || queued) continue
       await new Promise<void>((done) => {
         const timer = setTimeout(done, idleMs)
         wake = () => {
@@ -65,6 +72,7 @@ function workLane(fixed: Omit<Deps, 'clock'>, lane: Lane): { stop: () => Promise
   return {
     stop: async () => {
       stopping = true
+      deaf()
       wake()
       await loop
     },

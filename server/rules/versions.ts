@@ -1,7 +1,8 @@
 import { isDeepStrictEqual } from 'node:util'
 import type { Section } from '#core/form/form'
 import { questionsOf } from '#core/form/form'
-import type { Rules } from '#core/rules/rules'
+import { checksIn, type Rules } from '#core/rules/rules'
+import { afterCommit } from '../database/connection'
 import type { Account, Deps } from '../deps'
 import { checkTitles } from '../skills/checks'
 import { RulesDraft, RulesVersion } from './model'
@@ -22,14 +23,27 @@ export const emptyRules: Rules = {
   onboarding: [],
 }
 
-/** The rules of one published version; those of version 0, before the first, are empty. */
+/** Published versions never change, so those read last are kept: every page of an application needs one. */
+const lately = new Map<string, Rules>()
+const mostKept = 200
+
+/** The rules of one published version; those of version 0, before the first, are empty. Nobody may change what is given. */
 export async function publishedRules(vacancyId: string, version: number): Promise<Rules> {
   if (version === 0) return emptyRules
+  const key = `${vacancyId} ${version}`
+  const known = lately.get(key)
+  if (known) return known
   const { form, requirements, onboarding } = await RulesVersion.findOne({
     where: { vacancyId, version },
     rejectOnEmpty: true,
   })
-  return { form, requirements, onboarding }
+  const rules = { form, requirements, onboarding }
+  // What is read in the transaction that publishes it may yet be undone.
+  afterCommit(() => {
+    if (lately.size >= mostKept) lately.delete(lately.keys().next().value!)
+    lately.set(key, rules)
+  })
+  return rules
 }
 
 /** Keeps rules as the next published version. */
@@ -94,7 +108,7 @@ export async function writeDraft(
 /** Names for keys that requirements mention: questions, checks, tasks. */
 export async function namesFor(rules: Rules): Promise<Record<string, string>> {
   return {
-    ...(await checkTitles()),
+    ...(await checkTitles(checksIn(rules.requirements))),
     ...Object.fromEntries(
       questionsOf(rules.form).flatMap(({ key, label }) => [
         [key, label],

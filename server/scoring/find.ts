@@ -43,7 +43,5 @@ export async function scoreFor({ id, vacancyId }: { id: string; vacancyId: strin
 }
 
 /** How far an application is scored; nothing where its vacancy has no criteria. */
-export async function scoringOf(application: { id: string; vacancyId: string }) {
-  const { reviews, waiting, percent, criteria } = await scoreFor(application)
-  return criteria === 0 ? null : { handedIn: reviews, of: reviews + waiting, percent }
-}
+export const scoringIn = ({ reviews, waiting, percent, criteria }: Awaited<ReturnType<typeof scoreFor>>) =>
+  criteria === 0 ? null : { handedIn: reviews, of: reviews + waiting, percent }

@@ -18,13 +18,15 @@ export async function checkByKey(key: string): Promise<Check> {
   return check
 }
 
-export const checkTitles = async (): Promise<Record<string, string>> =>
-  Object.fromEntries((await Check.findAll()).map(({ key, title }) => [key, title]))
+/** What checks are called, by their keys: those asked for, or all. */
+export async function checkTitles(keys?: readonly string[]): Promise<Record<string, string>> {
+  if (keys?.length === 0) return {}
+  const checks = await Check.findAll({ where: keys ? { key: [...keys] } : {}, attributes: ['key', 'title'] })
+  return Object.fromEntries(checks.map(({ key, title }) => [key, title]))
+}
 
 export const bankOf = (check: string): Promise<BankQuestion[]> =>
   BankQuestion.findAll({ where: { check }, order: ['id'] })
-
-export const sittingsOf = (applicationId: string): Promise<Sitting[]> => sittingsOfAll([applicationId])
 
 export const sittingsOfAll = (applicationIds: readonly string[]): Promise<Sitting[]> =>
   Sitting.findAll({ where: { applicationId: [...applicationIds] }, order: ['begunAt', 'id'] })

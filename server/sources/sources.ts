@@ -1,7 +1,8 @@
 import anyAscii from 'any-ascii'
-import { col, fn, Op, where } from 'sequelize'
+import { Op } from 'sequelize'
 import { v7 as uuid } from 'uuid'
 import { jaroWinkler } from '#core/comparison/measures'
+import { ofClaims } from '../claims/subquery'
 import { notFound } from '../http/problems'
 import { Source } from './model'
 
@@ -31,10 +32,10 @@ export async function sourceById(id: string): Promise<Source> {
   return source
 }
 
-/** Accredited programmes as "source field" (ISCED-F). */
-export async function accreditations(): Promise<Set<string>> {
+/** Accredited programmes of the sources that candidates name, as "source field" (ISCED-F). */
+export async function accreditations(candidateIds: readonly string[]): Promise<Set<string>> {
   const sources = await Source.findAll({
-    where: where(fn('JSON_LENGTH', col('accreditedFields')), Op.gt, 0),
+    where: { id: { [Op.in]: ofClaims('sourceId', candidateIds) } },
     attributes: ['id', 'accreditedFields'],
   })
   return new Set(sources.flatMap(({ id, accreditedFields }) => accreditedFields.map((field) => `${id} ${field}`)))

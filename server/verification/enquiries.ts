@@ -1,9 +1,14 @@
-import { QueryTypes } from 'sequelize'
+import { Op, QueryTypes } from 'sequelize'
+import { ofClaims } from '../claims/subquery'
 import { Enquiry } from './model'
 
 /** The enquiries about claims, oldest first. */
 export const enquiriesOf = async (claimIds: readonly string[]): Promise<Enquiry[]> =>
   claimIds.length === 0 ? [] : Enquiry.findAll({ where: { claimId: [...claimIds] }, order: ['askedAt', 'id'] })
+
+/** Those about any claim of candidates, also about claims taken back since. */
+export const enquiriesOfCandidates = (candidateIds: readonly string[]): Promise<Enquiry[]> =>
+  Enquiry.findAll({ where: { claimId: { [Op.in]: ofClaims('id', candidateIds) } }, order: ['askedAt', 'id'] })
 
 /** Calls off every open question of an application; its links tell nothing any more. Gives how many there were. */
 export async function callOffEnquiries(applicationId: string): Promise<number> {

@@ -14,14 +14,21 @@ export async function claimById(id: string): Promise<Claim> {
   return claim
 }
 
-/** Everything that comparing the claims of a candidate needs, in a few queries. */
-export async function fileForProof(candidateId: string): Promise<FileForProof> {
-  const claims = await claimsOf(candidateId)
+/**
+ * Everything that comparing the claims of a candidate needs, in a few queries.
+ *
+ * @param known what the caller has read of them already
+ */
+export async function fileForProof(
+  candidateId: string,
+  known?: Pick<FileForProof, 'person' | 'claims' | 'documents' | 'enquiries'>,
+): Promise<FileForProof> {
+  const claims = known?.claims ?? (await claimsOf(candidateId))
   const ids = claims.map(({ id }) => id)
   const [person, documents, enquiries, findings, sources] = await Promise.all([
-    candidateWithMail(candidateId),
-    documentsOf(ids),
-    enquiriesOf(ids),
+    known?.person ?? candidateWithMail(candidateId),
+    known?.documents ?? documentsOf(ids),
+    known?.enquiries ?? enquiriesOf(ids),
     ids.length === 0 ? [] : Finding.findAll({ where: { claimId: ids }, order: ['decidedAt', 'id'] }),
     Source.findAll({ where: { id: claims.flatMap(({ sourceId }) => sourceId ?? []) } }),
   ])
