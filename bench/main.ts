@@ -1,3 +1,4 @@
+import { manyAtOnce } from './atOnce'
 import { deskOf } from './desk'
 import { dryRunOverMany } from './dryRun'
 import { evaluateOnce } from './evaluate'
@@ -6,7 +7,7 @@ import { portalIn } from './portal'
 /**
  * `npm run bench`: how long the heavy computations take on this machine. `npm run bench -- portal [address]`: the
  * candidate's side in a browser, against a demo that is running. `npm run bench -- desk [1000,10000,100000]`: the desk on ever larger
- * crowds, in a database of its own. Benchmarks, not tests: they only print.
+ * crowds, in a database of its own. `npm run bench -- at-once`: 500 people who write and send within two minutes. Benchmarks, not tests: they only print.
  */
 const [what, given] = process.argv.slice(2)
 const results =
@@ -14,6 +15,8 @@ const results =
     ? await portalIn(given ?? 'http://127.0.0.1:4100')
     : what === 'desk'
       ? await deskOf((given ?? '1000,10000,100000').split(',').map(Number))
-      : [...evaluateOnce(), ...(await dryRunOverMany(10_000))]
+      : what === 'at-once'
+        ? await manyAtOnce()
+        : [...evaluateOnce(), ...(await dryRunOverMany(10_000))]
 console.table(Object.fromEntries(results.map(({ what: name, ...numbers }) => [name, numbers])))
 process.exit(0)

@@ -32,6 +32,15 @@ function fontFile(family: Family, part: string): Promise<Uint8Array> {
   return font
 }
 
+const read = new WeakMap<Uint8Array, ReturnType<typeof fontkit.create>>()
+
+/** A font that has been read serves every document; each takes the glyphs it needs. */
+function readFont(bytes: Uint8Array) {
+  const font = read.get(bytes) ?? fontkit.create(bytes)
+  read.set(bytes, font)
+  return font
+}
+
 /** One part of a shipped font in a document; the widths of its words are the same in every document. */
 type Part = { font: PDFFont; characters: ReadonlySet<number>; widths: Map<string, number> }
 
@@ -45,7 +54,7 @@ const mostWidths = 20_000
 /** A new document that can embed the shipped fonts. Its dates are `madeAt`, so the same content gives the same bytes. */
 export async function newPdf(title: string, madeAt: Date): Promise<PDFDocument> {
   const document = await PDFDocument.create()
-  document.registerFontkit(fontkit)
+  document.registerFontkit({ create: readFont })
   document.setTitle(title)
   document.setCreationDate(madeAt)
   document.setModificationDate(madeAt)
