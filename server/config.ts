@@ -30,6 +30,8 @@ export type Config = {
   /** Where the built web client lies. */
   webFolder: string
   logLevel: string
+  /** Copies of the application that answer on the same port; one for each core of the machine is a good number. */
+  processes: number
 }
 
 export function readConfig(env: NodeJS.ProcessEnv = process.env): Config {
@@ -53,6 +55,7 @@ export function readConfig(env: NodeJS.ProcessEnv = process.env): Config {
     scanFolder: env.SCAN_FOLDER ?? join(tmpdir(), 'probatum-scans'),
     webFolder: env.WEB_FOLDER ?? 'dist/web',
     logLevel: env.LOG_LEVEL ?? 'info',
+    processes: numberOf('PROCESSES', env.PROCESSES ?? '1'),
   }
 }
 

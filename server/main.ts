@@ -1,7 +1,28 @@
+import cluster from 'node:cluster'
 import { readConfig } from './config'
 import { prepare, start } from './start'
 
-const running = await start(await prepare(readConfig()))
-for (const signal of ['SIGINT', 'SIGTERM'] as const) {
-  process.once(signal, () => void running.stop().then(() => process.exit(0)))
+const config = readConfig()
+if (config.processes > 1 && cluster.isPrimary) await watchOver(config.processes)
+else {
+  const running = await start(await prepare(config))
+  onEnd(() => void running.stop().then(() => process.exit(0)))
+}
+
+/** Keeps so many copies running. The database is brought to its newest shape once, before the first of them begins. */
+async function watchOver(copies: number) {
+  await (await prepare(config)).sequelize.close()
+  let ending = false
+  cluster.on('exit', () => {
+    if (!ending) cluster.fork()
+  })
+  for (let copy = 0; copy < copies; copy += 1) cluster.fork()
+  onEnd(() => {
+    ending = true
+    for (const worker of Object.values(cluster.workers ?? {})) worker?.process.kill('SIGTERM')
+  })
+}
+
+function onEnd(stop: () => void) {
+  for (const signal of ['SIGINT', 'SIGTERM'] as const) process.once(signal, stop)
 }

@@ -1,11 +1,11 @@
 import { factsOfFile } from '#core/requirements/fileFacts'
-import { claimFaces, claimsOf } from '../claims/face'
+import { claimFaces } from '../claims/face'
 import type { Account, Deps } from '../deps'
 import { readinessOf } from '../hiring/readiness'
 import { permissionOf } from '../permissions/permissions'
 import { permissionText } from '../permissions/text'
 import { isOpen } from '../vacancies/vacancies'
-import { ownVouching, vouchingsOf } from '../vouching/vouchings'
+import { ownVouching } from '../vouching/vouchings'
 import { behalfOf } from './behalf'
 import { ownApplication } from './find'
 import { leftOf } from './left'
@@ -13,10 +13,10 @@ import { reopenedParts } from './reopen'
 
 /** An application as its candidate writes it. */
 export async function readDraft(deps: Deps, actor: Account, id: string) {
-  const application = await ownApplication(deps, actor, id)
+  const application = await ownApplication(actor, id)
   const readiness = await readinessOf(deps, application)
   const { outcomes, vacancy, rules, requirements, facts } = readiness
-  const [permission, vouchings] = await Promise.all([permissionOf(id), vouchingsOf([id])])
+  const permission = await permissionOf(id)
   return {
     id,
     version: application.version,
@@ -41,8 +41,8 @@ export async function readDraft(deps: Deps, actor: Account, id: string) {
     ),
     reopened: (await reopenedParts(rules.form, application)).filter(({ state }) => state === 'open'),
     fileFacts: factsOfFile(facts),
-    claims: await claimFaces(await claimsOf(application.candidateId)),
-    vouchings: vouchings.map(ownVouching),
+    claims: await claimFaces(readiness.claims, readiness.documents),
+    vouchings: readiness.vouchings.map(ownVouching),
     equalityGiven: application.equalityGiven,
     permission: permission && { signedAt: permission.signedAt.toISOString(), fullName: permission.fullName },
     permissionText: permissionText(deps.config.operator),

@@ -1,10 +1,9 @@
-import { Op, QueryTypes, type WhereOptions } from 'sequelize'
+import { literal, Op, QueryTypes, type WhereOptions } from 'sequelize'
 import type { Stage } from '#contract/applications'
 import type { Answers } from '#core/form/answer'
-import { candidateOf } from '../accounts/candidate'
 import { Candidate } from '../accounts/model'
 import { lockOf } from '../database/connection'
-import type { Account, Deps } from '../deps'
+import type { Account } from '../deps'
 import { notFound } from '../http/problems'
 import { Application, Snapshot } from './model'
 
@@ -23,14 +22,15 @@ export const candidateOfApplication = async (id: string): Promise<string | null>
 
 /** An application of the person's own; somebody else's is not there. */
 export async function ownApplication(
-  deps: Deps,
   actor: Account,
   id: string,
   options: { lock?: boolean } = {},
 ): Promise<Application> {
-  const candidate = await candidateOf(deps, actor)
+  const account = Candidate.sequelize!.escape(actor.id)
+  // A file that was merged leads to the one that was kept.
+  const own = `(SELECT COALESCE(mergedInto, id) FROM candidates WHERE accountId = ${account})`
   const application = await Application.findOne({
-    where: { id, candidateId: candidate.id },
+    where: { id, candidateId: { [Op.in]: literal(own) } },
     ...(options.lock ? lockOf() : {}),
   })
   if (!application) throw notFound()

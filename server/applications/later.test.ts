@@ -1,5 +1,5 @@
 import type { Visitor } from '../../test/client'
-import { applied, type House, openHouse, personAnswers } from '../../test/house'
+import { aDegree, applied, type House, look, openHouse, personAnswers } from '../../test/house'
 import { Snapshot } from './model'
 
 let house: House
@@ -82,7 +82,7 @@ describe('after sending', () => {
           ...over,
         },
       })
-    expect((await reopen({ section: 'work', question: null })).body.faults?.[0]?.pointer).toBe('/body/section')
+    expect((await reopen({ section: 'permission', question: null })).body.faults?.[0]?.pointer).toBe('/body/section')
     expect((await reopen({ question: 'about.born' })).body.faults?.[0]?.pointer).toBe('/body/question')
     expect((await reopen({ dueOn: house.day(-1) })).body.faults?.[0]?.pointer).toBe('/body/dueOn')
     expect((await reopen()).status).toBe(200)
@@ -109,5 +109,40 @@ describe('after sending', () => {
     expect((await desk.call('settleReopened', { params: { id, reopening: part!.id } })).status).toBe(409)
     const other = await house.candidate('Some Body')
     expect((await other.call('finishReopened', { params: { id, reopening: part!.id } })).status).toBe(404)
+  })
+
+  test('a section of claims is opened again: also what a source was asked about can be corrected, and what differs is seen', async () => {
+    const candidate = await house.candidate('Wrong Number')
+    const { id, degreeId } = await applied(house, candidate, ['Wrong', 'Number'])
+    const desk = await house.staff('coordinator')
+    await look(desk, id, degreeId, { number: 'TB-2018-9034' })
+    await desk.done('raiseEnquiry', { params: { id: degreeId }, body: { applicationId: id } })
+    const draft = async () => candidate.done('readDraft', { params: { id } })
+    const claim = async () => (await draft()).claims.find((own) => own.id === degreeId)!
+    const correct = async () => {
+      const { version } = await claim()
+      return candidate.call('changeClaim', {
+        params: { id: degreeId },
+        body: { version, details: aDegree(house, { number: 'TB-2018-9043' }) },
+      })
+    }
+    expect((await correct()).body.code).toBe('already-asked')
+
+    const body = { section: 'study', question: null, reason: 'The number is not known there.', dueOn: house.day(5) }
+    await desk.done('reopenPart', { params: { id }, body })
+    expect((await desk.call('reopenPart', { params: { id }, body })).body.code).toBe('already-open')
+    expect((await correct()).status).toBe(200)
+    expect(await claim()).toMatchObject({ rung: 'claimed', credentialVersion: 2, documents: [{ state: 'to look at' }] })
+    expect((await claim()).earlier).toMatchObject([{ rung: 'asked', details: { number: 'TB-2018-9034' } }])
+    const another = await candidate.done('addClaim', {
+      body: { details: aDegree(house, { award: 'BSc', number: 'TB-2015-1', from: '2012-10', to: '2015-07' }) },
+    })
+    const [part] = (await draft()).reopened
+    await candidate.done('finishReopened', { params: { id, reopening: part!.id } })
+    const seen = (await desk.done('readFile', { params: { id } })).reopened[0]!
+    expect(seen.differences).toEqual([
+      { label: 'MSc Electrical Engineering: Number', before: 'TB-2018-9034', after: 'TB-2018-9043' },
+      { label: another.label, before: 'nothing', after: expect.stringContaining('TB-2015-1') },
+    ])
   })
 })

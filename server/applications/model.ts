@@ -9,6 +9,7 @@ import {
 import type { ReopeningState, Stage } from '#contract/applications'
 import type { waysToTell } from '#contract/behalf'
 import type { Answers } from '#core/form/answer'
+import type { ClaimsThen } from '../claims/differences'
 import {
   day,
   define,
@@ -89,6 +90,8 @@ export class Reopening extends Model<InferAttributes<Reopening>, InferCreationAt
   declare state: ReopeningState
   /** The answers as they were. */
   declare before: Answers
+  /** The claims as they were, where the section holds claims. */
+  declare claims: CreationOptional<ClaimsThen | null>
   declare doneAt: CreationOptional<Date | null>
 }
 
@@ -127,6 +130,7 @@ export function defineApplications(sequelize: Sequelize) {
     askedAt: moment,
     state: text,
     before: { ...json, field: 'before_' },
+    claims: jsonOrNull,
     doneAt: momentOrNull,
   })
   define(Snapshot, sequelize, 'snapshots', {

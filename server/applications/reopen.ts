@@ -1,20 +1,24 @@
 import { v7 as uuid } from 'uuid'
 import type { ReopenedPart } from '#contract/applications'
+import type { ClaimDetails } from '#contract/claims'
 import { writeWhen } from '#core/dates/write'
 import { type Answers, isEmpty } from '#core/form/answer'
-import { becauseKey, type Form, questionsOf } from '#core/form/form'
+import { becauseKey, type Form, questionsOf, type Section } from '#core/form/form'
 import { answerWords } from '#core/words/form'
 import { say } from '#core/words/say'
 import { candidateWithMail } from '../accounts/candidate'
 import { recordEvent } from '../audit/record'
+import { type ClaimsThen, differencesOfClaims } from '../claims/differences'
+import { claimsOf } from '../claims/face'
 import type { Account, Deps } from '../deps'
+import { documentsOf } from '../documents/documents'
 import { readinessOf, rulesOfApplication } from '../hiring/readiness'
 import { refreshStanding } from '../hiring/standing'
 import { inEnglish } from '../http/language'
 import { conflict, invalidField, notFound } from '../http/problems'
 import { queueMail } from '../messages/queueMail'
 import { vacancyById } from '../vacancies/vacancies'
-import { activeStages, ownApplication, sentApplication } from './find'
+import { activeStages, applicationsOf, ownApplication, sentApplication } from './find'
 import { type Application, Reopening } from './model'
 
 type Asked = { section: string; question: string | null; reason: string; dueOn: string }
@@ -25,14 +29,17 @@ export async function reopenPart(deps: Deps, actor: Account, id: string, asked: 
   if (!activeStages.some((stage) => stage === application.stage))
     throw conflict('ended', 'This application has ended. Nothing in it can be changed any more.')
   const { rules, vacancy } = await readinessOf(deps, application)
-  const section = rules.form.find(({ key, holds }) => key === asked.section && holds === 'questions')
-  if (!section) throw invalidField('/body/section', 'There is no such section of questions.')
+  const section = rules.form.find(({ key, holds }) => key === asked.section && isReopenable(holds))
+  if (!section) throw invalidField('/body/section', 'There is no such section that could be opened again.')
   if (asked.question && !section.questions.some(({ key }) => key === asked.question))
     throw invalidField('/body/question', 'This section does not ask that.')
   if (asked.dueOn < deps.clock.today().toString()) throw invalidField('/body/dueOn', 'This day has passed.')
   const keys = keysOf(rules.form, asked)
-  if ((await openOf(id)).some((other) => keysOf(rules.form, other).some((key) => keys.includes(key))))
-    throw conflict('already-open', 'They have been asked to change this already.')
+  const overlaps = (other: Reopening) =>
+    section.holds === 'questions'
+      ? keysOf(rules.form, other).some((key) => keys.includes(key))
+      : other.section === section.key
+  if ((await openOf(id)).some(overlaps)) throw conflict('already-open', 'They have been asked to change this already.')
   const reopening = await Reopening.create({
     id: uuid(),
     applicationId: id,
@@ -43,6 +50,7 @@ export async function reopenPart(deps: Deps, actor: Account, id: string, asked: 
     before: Object.fromEntries(
       keys.flatMap((key) => (key in application.answers ? [[key, application.answers[key]!]] : [])),
     ),
+    claims: section.holds === 'questions' ? null : await claimsOfSection(section, application.candidateId),
   })
   const title = titleOf(rules.form, reopening)
   const person = await candidateWithMail(application.candidateId)
@@ -66,7 +74,7 @@ export async function reopenPart(deps: Deps, actor: Account, id: string, asked: 
 
 /** The candidate says that it is done; the desk then sees what is different. */
 export async function finishReopened(deps: Deps, actor: Account, id: string, reopeningId: string) {
-  const application = await ownApplication(deps, actor, id, { lock: true })
+  const application = await ownApplication(actor, id, { lock: true })
   const reopening = await byId(id, reopeningId)
   if (reopening.state !== 'open') throw conflict('not-open', 'This has been settled already.')
   const { form } = await rulesOfApplication(application, await vacancyById(application.vacancyId))
@@ -80,7 +88,7 @@ export async function finishReopened(deps: Deps, actor: Account, id: string, reo
     candidateId: application.candidateId,
     applicationId: id,
     details: {
-      differences: inEnglish(() => differencesIn(form, keysOf(form, reopening), reopening.before, application.answers)),
+      differences: await inEnglish(() => differencesSince(form, reopening, application)),
     },
   })
   await refreshStanding(deps, application)
@@ -139,19 +147,60 @@ function titleOf(form: Form, { section, question }: Pick<Reopening, 'section' | 
 /** What was reopened in an application, newest first, each with what is different since. */
 export async function reopenedParts(form: Form, application: Application): Promise<ReopenedPart[]> {
   const rows = await Reopening.findAll({ where: { applicationId: application.id }, order: [['askedAt', 'DESC']] })
-  return rows.map((row) => ({
-    id: row.id,
-    section: row.section,
-    question: row.question,
-    title: say(titleOf(form, row)),
-    reason: row.reason,
-    dueOn: row.dueOn,
-    askedBy: row.askedBy,
-    askedAt: row.askedAt.toISOString(),
-    state: row.state,
-    doneAt: row.doneAt?.toISOString() ?? null,
-    differences: differencesIn(form, keysOf(form, row), row.before, application.answers),
-  }))
+  return Promise.all(
+    rows.map(async (row) => ({
+      id: row.id,
+      section: row.section,
+      question: row.question,
+      title: say(titleOf(form, row)),
+      reason: row.reason,
+      dueOn: row.dueOn,
+      askedBy: row.askedBy,
+      askedAt: row.askedAt.toISOString(),
+      state: row.state,
+      doneAt: row.doneAt?.toISOString() ?? null,
+      differences: await differencesSince(form, row, application),
+    })),
+  )
+}
+
+async function differencesSince(form: Form, reopening: Reopening, application: Application) {
+  const section = form.find(({ key }) => key === reopening.section)
+  if (reopening.claims && section)
+    return differencesOfClaims(reopening.claims, await claimsOfSection(section, application.candidateId))
+  return differencesIn(form, keysOf(form, reopening), reopening.before, application.answers)
+}
+
+const claimKinds: Partial<Record<Section['holds'], readonly ClaimDetails['kind'][]>> = {
+  study: ['study'],
+  work: ['work'],
+  credentials: ['licence', 'certificate'],
+}
+
+/** Sections that can be opened again: questions, and what one claims of study, work, licences and certificates. */
+export const isReopenable = (holds: Section['holds']) => holds === 'questions' || holds in claimKinds
+
+async function claimsOfSection({ holds }: Section, candidateId: string): Promise<ClaimsThen> {
+  const claims = (await claimsOf(candidateId)).filter(({ kind }) => claimKinds[holds]?.includes(kind))
+  const papers = await documentsOf(claims.map(({ id }) => id))
+  return Object.fromEntries(
+    claims.map(({ id, details }) => [
+      id,
+      { details, papers: papers.flatMap(({ claimId, fileName }) => (claimId === id ? [fileName] : [])) },
+    ]),
+  )
+}
+
+/** Whether the desk has opened the section again in which a claim stands, in any application of its file. */
+export async function isClaimReopened(candidateId: string, kind: ClaimDetails['kind']): Promise<boolean> {
+  for (const application of await applicationsOf(candidateId)) {
+    const open = await openOf(application.id)
+    if (open.length === 0) continue
+    const { form } = await rulesOfApplication(application, await vacancyById(application.vacancyId))
+    const holds = open.flatMap(({ section }) => form.find(({ key }) => key === section)?.holds ?? [])
+    if (holds.some((held) => claimKinds[held]?.includes(kind))) return true
+  }
+  return false
 }
 
 /** Answers that are not what they were, question by question, in words. */

@@ -21,7 +21,7 @@ type Changes = { version: number; changes: Answers; section?: string }
 
 /** Saves changed answers of an application, and tells what is left. */
 export async function saveAnswers(deps: Deps, actor: Account, id: string, { version, changes, section }: Changes) {
-  const application = await ownApplication(deps, actor, id, { lock: true })
+  const application = await ownApplication(actor, id, { lock: true })
   insistOnVersion(version, application.version, { answers: application.answers })
   const vacancy = await vacancyById(application.vacancyId)
   const rules = await rulesOfApplication(application, vacancy)

@@ -3,7 +3,7 @@ import { writeReference } from '#core/references/reference'
 import { openAt } from '#core/requirements/evaluate'
 import { candidateWithMail } from '../accounts/candidate'
 import { recordEvent } from '../audit/record'
-import { claimFaces, claimsOf } from '../claims/face'
+import { claimFaces } from '../claims/face'
 import { nextNumber } from '../database/counter'
 import type { Account, Deps } from '../deps'
 import { keepBytes } from '../documents/bytes'
@@ -31,7 +31,7 @@ export const sendApplication = (deps: Deps, actor: Account, id: string, version:
   inEnglish(() => send(deps, actor, id, version))
 
 async function send(deps: Deps, actor: Account, id: string, version: number) {
-  const application = await ownApplication(deps, actor, id, { lock: true })
+  const application = await ownApplication(actor, id, { lock: true })
   if (application.stage !== 'being written')
     throw conflict('already-sent', `This application has been sent, as ${application.reference}.`)
   insistOnVersion(version, application.version, { answers: application.answers })
@@ -68,7 +68,7 @@ async function send(deps: Deps, actor: Account, id: string, version: number) {
       form: rules.form,
     },
     answers: application.answers,
-    claims: await claimFaces(await claimsOf(application.candidateId)),
+    claims: await claimFaces(file.claims, file.documents),
     permission: permission && {
       fullName: permission.fullName,
       textVersion: permission.textVersion,
@@ -109,6 +109,6 @@ async function send(deps: Deps, actor: Account, id: string, version: number) {
     details: { snapshot: sha256 },
   })
   await personChanged(deps, application.candidateId)
-  await refreshStanding(deps, application)
+  await refreshStanding(deps, application, readiness)
   return { reference, sentAt: now.toISOString() }
 }

@@ -22,7 +22,7 @@ export function servePdfs(router: Router, fixed: Omit<Deps, 'clock'>) {
     const actor = await accountOf(ctx)
     if (!actor) throw signInFirst()
     const deps: Deps = { ...fixed, clock: await currentClock(fixed.config) }
-    const application = await ownApplication(deps, actor, ctx.params.id)
+    const application = await ownApplication(actor, ctx.params.id)
     const sha256 = await paper.sha256Of(application.id)
     if (!sha256) throw notFound()
     const { bytes, mediaType } = await readBytes(sha256)

@@ -7,7 +7,7 @@ import { ownApplication } from './find'
 
 /** Signs the permission to check for one application. */
 export async function signForApplication(deps: Deps, actor: Account, id: string, signature: Signature) {
-  const application = await ownApplication(deps, actor, id, { lock: true })
+  const application = await ownApplication(actor, id, { lock: true })
   const person = await candidateWithMail(application.candidateId)
   const vacancy = await vacancyById(application.vacancyId)
   if (!(await permissionOf(id)))

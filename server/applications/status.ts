@@ -46,7 +46,7 @@ const acts: Partial<Record<Step['what'], Status['toDo'][number]['act']>> = {
 
 /** What happened, who has the ball, what to do next: the page a candidate comes back to. */
 export async function readStatus(deps: Deps, actor: Account, id: string): Promise<Status> {
-  const application = await ownApplication(deps, actor, id)
+  const application = await ownApplication(actor, id)
   const readiness = await readinessOf(deps, application)
   const { vacancy, rules, outcomes, forecast, requirements } = readiness
   const names = await namesFor(rules)

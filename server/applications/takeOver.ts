@@ -40,7 +40,7 @@ export function takenOverFrom(earlier: readonly Application[], form: Form) {
 
 /** The candidate confirms all that a section took over: its answers, or the claims it shows. */
 export async function confirmSection(deps: Deps, actor: Account, id: string, key: string) {
-  const application = await ownApplication(deps, actor, id, { lock: true })
+  const application = await ownApplication(actor, id, { lock: true })
   if (application.stage !== 'being written')
     throw conflict('already-sent', 'This application has been sent; it can no longer be changed here.')
   const { form } = await rulesOfApplication(application, await vacancyById(application.vacancyId))

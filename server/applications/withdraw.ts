@@ -5,7 +5,7 @@ import { conflict } from '../http/problems'
 import { activeStages, applicationsOf, ownApplication } from './find'
 
 export async function withdraw(deps: Deps, actor: Account, id: string) {
-  const application = await ownApplication(deps, actor, id, { lock: true })
+  const application = await ownApplication(actor, id, { lock: true })
   if (application.stage === 'cleared')
     throw conflict('already-cleared', 'You are cleared to start. Write to us instead.')
   await application.update({ stage: 'withdrawn', endedAt: deps.clock.now(), version: application.version + 1 })

@@ -8,7 +8,7 @@ import { ownApplication } from './find'
 
 /** Takes the permission to check back: open questions are called off, nothing more is asked, what was found stays on record. */
 export async function withdrawPermission(deps: Deps, actor: Account, id: string) {
-  const application = await ownApplication(deps, actor, id, { lock: true })
+  const application = await ownApplication(actor, id, { lock: true })
   if (!(await takeBack(deps, id))) throw conflict('not-signed', 'There is no permission to withdraw.')
   const calledOff = await callOffEnquiries(id)
   await recordEvent(deps, actor, {

@@ -5,6 +5,7 @@ import type { ClaimDetails } from '#contract/claims'
 import { partialDate, readPartialDate, spanOf } from '#core/dates/partialDate'
 import { credentialKind, numberFits } from '#core/requirements/catalogue'
 import { candidateOf } from '../accounts/candidate'
+import { isClaimReopened } from '../applications/reopen'
 import { recordEvent } from '../audit/record'
 import type { Account, Deps } from '../deps'
 import {
@@ -13,6 +14,7 @@ import {
   documentLine,
   removeUnseen,
   replaceSentBack,
+  takeAlong,
   type WhatItIs,
 } from '../documents/documents'
 import { forgetUpload, wholeUpload } from '../documents/uploads'
@@ -20,6 +22,7 @@ import { refreshStandingsOf } from '../hiring/standing'
 import { conflict, insistOnVersion, invalid, invalidField, notFound } from '../http/problems'
 import { personChanged } from '../people/changed'
 import { sourceById } from '../sources/sources'
+import { callOffEnquiriesAbout } from '../verification/enquiries'
 import { claimFace } from './face'
 import { labelOf } from './label'
 import { Claim, EarlierCredential } from './model'
@@ -57,26 +60,41 @@ export async function addClaim(deps: Deps, actor: Account, details: ClaimDetails
 export async function changeClaim(deps: Deps, actor: Account, id: string, version: number, details: ClaimDetails) {
   const claim = await ownClaim(deps, actor, id)
   insistOnVersion(version, claim.version, { details: claim.details })
-  if (claim.rung !== 'claimed' && claim.rung !== 'evidenced')
+  const asked = claim.rung !== 'claimed' && claim.rung !== 'evidenced'
+  if (asked && !(await isClaimReopened(claim.candidateId, claim.kind)))
     throw conflict('already-asked', 'The source has been asked about this already. Write to us if it is wrong.')
   if (details.kind !== claim.kind) throw invalidField('/body/details/kind', 'A claim stays of its kind.')
   await insistOnSense(deps, details)
+  const before = claim.details
+  if (asked) await keepAsItWas(deps, claim)
   await claim.update({
     details,
     number: numberOf(details),
     sourceId: details.sourceId,
     version: version + 1,
     saidAt: deps.clock.now(),
+    ...(asked ? { rung: 'claimed', credentialVersion: claim.credentialVersion + 1 } : {}),
   })
   await recordEvent(deps, actor, {
     code: 'claim-changed',
     what: `Corrected ${labelOf(details)}`,
     candidateId: claim.candidateId,
     claimId: id,
+    ...(asked ? { details: { before } } : {}),
   })
   await personChanged(deps, claim.candidateId)
   await refreshStandingsOf(deps, claim.candidateId)
   return claimFace(claim)
+}
+
+/**
+ * What a source was asked about stays as it was, with what it said: the corrected claim begins at the foot of the ladder,
+ * its papers are looked at anew, and a question that is still open is called off.
+ */
+async function keepAsItWas(deps: Deps, { id: claimId, credentialVersion, details, rung }: Claim) {
+  await EarlierCredential.create({ claimId, credentialVersion, details, rung, replacedAt: deps.clock.now() })
+  await takeAlong(claimId, credentialVersion)
+  await callOffEnquiriesAbout(claimId)
 }
 
 export async function removeClaim(deps: Deps, actor: Account, id: string, version: number) {

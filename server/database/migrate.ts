@@ -1,6 +1,7 @@
 import type { Sequelize } from 'sequelize'
 import { SequelizeStorage, Umzug } from 'umzug'
 import { chainExisting } from '../audit/chainExisting'
+import { beginSeries } from './counter'
 import { up as first } from './migrations/001-first'
 import { up as rules } from './migrations/002-rules'
 import { up as accounts } from './migrations/003-accounts'
@@ -18,7 +19,14 @@ const migrations: Migration[] = [
   { name: '004-permissions', statements: permissions },
   { name: '005-applying', statements: applying },
   { name: '006-people', statements: people },
-  { name: '007-desk', statements: desk, after: chainExisting },
+  {
+    name: '007-desk',
+    statements: desk,
+    after: async (sequelize) => {
+      await chainExisting(sequelize)
+      await beginSeries(sequelize)
+    },
+  },
 ]
 
 /** Brings the database to the newest shape; safe to call from several copies, since each step is recorded. */

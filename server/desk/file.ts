@@ -8,7 +8,7 @@ import { ballWords, outcomeWords } from '#core/words/requirements'
 import { candidateWithMail, mergedWith } from '../accounts/candidate'
 import { answersForDesk, contactMail, readableForm } from '../applications/answers'
 import { answersSent, sentApplication } from '../applications/find'
-import { differencesIn, reopenedParts } from '../applications/reopen'
+import { differencesIn, isReopenable, reopenedParts } from '../applications/reopen'
 import { trailOf } from '../audit/trail'
 import { claimFaces } from '../claims/face'
 import type { Account, Deps } from '../deps'
@@ -113,11 +113,11 @@ export async function readFile(deps: Deps, actor: Account, id: string): Promise<
     vouchings: readiness.vouchings.map(readVouchingLine),
     reopened,
     parts: rules.form
-      .filter(({ holds, questions }) => holds === 'questions' && questions.length > 0)
-      .map(({ key, title, questions }) => ({
+      .filter(({ holds, questions }) => isReopenable(holds) && (holds !== 'questions' || questions.length > 0))
+      .map(({ key, title, holds, questions }) => ({
         section: key,
         title,
-        questions: questions.map((question) => ({ key: question.key, label: question.label })),
+        questions: holds === 'questions' ? questions.map(({ key: own, label }) => ({ key: own, label })) : [],
       })),
     requirements: requirements.filter(({ key }) => shown.some(({ requirement }) => requirement === key)),
     outcomes: shown,

@@ -90,6 +90,13 @@ export async function markSeen(
   })
 }
 
+/** Papers behind a claim go along to its next version, to be looked at with what is claimed then. */
+export async function takeAlong(claimId: string, credentialVersion: number) {
+  const where = { claimId, credentialVersion }
+  await Document.update({ state: 'to look at', seenBy: null, seenAt: null }, { where: { ...where, state: 'seen' } })
+  await Document.update({ credentialVersion: credentialVersion + 1 }, { where })
+}
+
 export async function markUnseen(id: string): Promise<Document> {
   const document = await documentById(id)
   if (document.state !== 'seen') throw conflict('not-seen', 'This document has not been looked at.')

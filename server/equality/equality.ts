@@ -18,7 +18,7 @@ const questionsIn = (form: Form): Question[] =>
  * order in time. The application only remembers that they were given, so that nobody is counted twice.
  */
 export async function giveEqualityAnswers(deps: Deps, actor: Account, id: string, answers: Record<string, string>) {
-  const application = await ownApplication(deps, actor, id, { lock: true })
+  const application = await ownApplication(actor, id, { lock: true })
   if (application.equalityGiven) throw conflict('already-given', 'These questions have been answered already.')
   const { vacancyId } = application
   const questions = questionsIn((await rulesOfApplication(application, await vacancyById(vacancyId))).form)

@@ -7,7 +7,7 @@ import { refreshStanding } from './standing'
 
 /** The candidate accepts or declines the offer, once and in time. */
 export async function answerOffer(deps: Deps, actor: Account, id: string, answer: 'accepted' | 'declined') {
-  const application = await ownApplication(deps, actor, id, { lock: true })
+  const application = await ownApplication(actor, id, { lock: true })
   const offer = await Offer.findByPk(id)
   if (!offer) throw notFound()
   if (offer.answer) throw conflict('answered', `You have ${offer.answer} this offer already.`)

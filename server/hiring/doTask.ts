@@ -7,7 +7,7 @@ import { refreshStanding } from './standing'
 
 /** The candidate acknowledges an onboarding task. Doing it again changes nothing. */
 export async function doTask(deps: Deps, actor: Account, id: string, key: string) {
-  const application = await ownApplication(deps, actor, id, { lock: true })
+  const application = await ownApplication(actor, id, { lock: true })
   const task = await OnboardingTask.findOne({ where: { applicationId: id, key } })
   if (!task) throw notFound()
   if (task.doneAt) return { done: true as const }

@@ -20,16 +20,21 @@ import { nextGate, type Readiness, readinessOf } from './readiness'
 const mostMarks = 6
 const mostOfVacancy = 5000
 
-/** Computes how an application stands and keeps it for the queues. Called after every change to what it rests on. */
-export const refreshStanding = (deps: Deps, application: Application) => inEnglish(() => refresh(deps, application))
+/**
+ * Computes how an application stands and keeps it for the queues. Called after every change to what it rests on.
+ *
+ * @param known the judgement, where nothing it rests on has changed since
+ */
+export const refreshStanding = (deps: Deps, application: Application, known?: Readiness) =>
+  inEnglish(() => refresh(deps, application, known))
 
-async function refresh(deps: Deps, application: Application) {
+async function refresh(deps: Deps, application: Application, known?: Readiness) {
   const person = await candidateFor(application)
   if (application.stage === 'being written' || !person) {
     await Standing.destroy({ where: { applicationId: application.id } })
     return
   }
-  const readiness = await readinessOf(deps, application)
+  const readiness = known ?? (await readinessOf(deps, application))
   const { forecast, slack, vacancy, outcomes, rules, facts } = readiness
   const active = activeStages.some((stage) => stage === application.stage)
   const [changed, refused, scored, doubles, sentAnswers] = await Promise.all([

@@ -90,19 +90,22 @@ export async function workOnce(fixed: Omit<Deps, 'clock'>, lane: Lane = 'quick')
   try {
     if (!doer) throw new Error(`nobody does jobs of kind ${job.kind}`)
     await doer(deps, job.payload as never)
-    await job.update({ doneAt: new Date(), leasedUntil: null, lastError: null })
+    // In a transaction, because that is tried again when another copy’s look at the queue was in the way.
+    await inTransaction(deps.sequelize, () => job.update({ doneAt: new Date(), leasedUntil: null, lastError: null }))
   } catch (error) {
     const attempts = job.attempts + 1
     const delaySeconds = Math.min(3600, 2 ** attempts)
     deps.log.warn({ job: job.id, kind: job.kind, attempts, error: String(error) }, 'a job failed')
-    await job.update({
-      attempts,
-      leasedUntil: null,
-      lastError: String(error).slice(0, 2000),
-      runAt: new Date(Date.now() + delaySeconds * 1000),
-      // What keeps failing stays on record with its error, for a person to look at.
-      doneAt: attempts >= mostAttempts ? new Date() : null,
-    })
+    await inTransaction(deps.sequelize, () =>
+      job.update({
+        attempts,
+        leasedUntil: null,
+        lastError: String(error).slice(0, 2000),
+        runAt: new Date(Date.now() + delaySeconds * 1000),
+        // What keeps failing stays on record with its error, for a person to look at.
+        doneAt: attempts >= mostAttempts ? new Date() : null,
+      }),
+    )
     if (attempts >= mostAttempts) await givingUp[job.kind]?.(deps, job.payload as never, String(error))
   }
   return true

@@ -165,13 +165,13 @@ const answersOf = async (sittingId: string): Promise<Record<string, string[]>> =
 async function ownSitting(deps: Deps, actor: Account, id: string): Promise<Sitting> {
   const sitting = await Sitting.findByPk(id)
   if (!sitting) throw notFound()
-  await ownApplication(deps, actor, sitting.applicationId)
+  await ownApplication(actor, sitting.applicationId)
   return sitting
 }
 
 /** A check can be sat once the application is sent and while its vacancy asks for it. */
 async function insistOnAsked(deps: Deps, actor: Account, applicationId: string, key: string) {
-  const application = await ownApplication(deps, actor, applicationId)
+  const application = await ownApplication(actor, applicationId)
   const { requirements } = await rulesOfApplication(application, await vacancyById(application.vacancyId))
   const asked = requirements.some(({ asks }) => asks.kind === 'skills check' && asks.check === key)
   if (!asked) throw notFound()

@@ -16,6 +16,10 @@ export async function callOffEnquiries(applicationId: string): Promise<number> {
   return calledOff
 }
 
+/** Calls off the open questions about a claim. */
+export const callOffEnquiriesAbout = async (claimId: string) =>
+  void (await Enquiry.update({ state: 'withdrawn' }, { where: { claimId, state: 'open' } }))
+
 type Counts = { asked: number; open: number; medianDays: number | null }
 
 /** How many enquiries each source got, how many are open, and the median of days to answer. */

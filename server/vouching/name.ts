@@ -25,7 +25,7 @@ type Named = { name: string; mail: string; relation: (typeof vouchingRelations)[
 
 /** Names somebody who vouches. With a mail address they are written to; without, the candidate hands over the code. */
 export async function nameVoucher(deps: Deps, actor: Account, id: string, named: Named) {
-  const application = await ownApplication(deps, actor, id, { lock: true })
+  const application = await ownApplication(actor, id, { lock: true })
   if (application.stage !== 'being written' && !activeStages.some((stage) => stage === application.stage))
     throw conflict('ended', 'This application has ended.')
   if ((await vouchingsOf([id])).length >= most) throw conflict('enough', `Not more than ${most} people are asked.`)
@@ -68,7 +68,7 @@ export async function freshLink(deps: Deps, vouching: Vouching): Promise<string>
 }
 
 export async function callOffVoucher(deps: Deps, actor: Account, id: string, vouchingId: string) {
-  const application = await ownApplication(deps, actor, id, { lock: true })
+  const application = await ownApplication(actor, id, { lock: true })
   const vouching = await Vouching.findOne({ where: { id: vouchingId, applicationId: id } })
   if (!vouching) throw notFound()
   if (vouching.state !== 'asked') throw conflict('answered', 'They have answered already; it stays on record.')

@@ -49,6 +49,7 @@ export const up = [
     mergedAt DATETIME(3) NOT NULL, undoneBy VARCHAR(120), undoneAt DATETIME(3), KEY (keptId), KEY (mergedId))`,
   `ALTER TABLE applications ADD besides INT NOT NULL DEFAULT 0, ADD onBehalf JSON, ADD endedAt DATETIME(3)`,
   `ALTER TABLE applications ADD begunHere TINYINT(1) AS (IF(onBehalf IS NULL OR onBehalf = 'null', 0, 1)) PERSISTENT, ADD KEY byBegunHere (begunHere, stage)`,
+  `ALTER TABLE reopenings ADD claims JSON`,
   `ALTER TABLE applications ADD UNIQUE KEY oneOfEach (candidateId, vacancyId, besides), DROP KEY oneEach`,
   `CREATE TABLE cover_sheets (
     number INT PRIMARY KEY, reference VARCHAR(24) NOT NULL UNIQUE, applicationId CHAR(36) BINARY NOT NULL, claimId CHAR(36) BINARY NOT NULL, part VARCHAR(40) NOT NULL,

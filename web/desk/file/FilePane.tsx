@@ -17,6 +17,7 @@ import { FirstLook } from './FirstLook'
 import { HiddenParts } from './HiddenParts'
 import { MoveOn } from './MoveOn'
 import { rowsOf } from './rows'
+import { TakeUpAgain } from './TakeUpAgain'
 
 const stageWords: Record<File['stage'], string> = {
   'being written': 'being written',
@@ -39,6 +40,7 @@ export function FilePane({ id, queue, chosen }: { id: string; queue: Queue; chos
   } = api.endpoints.readFile.useQuery({ params: { id } }, { refetchOnMountOrArgChange: true })
   const [moving, setMoving] = useState(false)
   const [correcting, setCorrecting] = useState(false)
+  const [takingUp, setTakingUp] = useState(false)
   const groups = file ? rowsOf(file) : []
   const rows = groups.flatMap(({ rows: own }) => own)
   const current = rows.find(({ key }) => key === chosen) ?? mostPressing(rows)
@@ -51,15 +53,14 @@ export function FilePane({ id, queue, chosen }: { id: string; queue: Queue; chos
     document.querySelector<HTMLElement>(`[data-claim="${next.key}"]`)?.focus()
   }
   const { roles } = useSession()
-  const mayCorrect =
-    file !== undefined &&
-    ['sent', 'shortlisted', 'offered'].includes(file.stage) &&
-    (roles.includes('coordinator') || roles.includes('administrator'))
+  const isKeeper = roles.includes('coordinator') || roles.includes('administrator')
+  const mayCorrect = isKeeper && file !== undefined && ['sent', 'shortlisted', 'offered'].includes(file.stage)
+  const mayTakeUp = isKeeper && file?.stage === 'turned down'
   useKeys({
     ArrowDown: () => step(1),
     ArrowUp: () => step(-1),
     m: () => setMoving(true),
-    a: mayCorrect ? () => setCorrecting(true) : undefined,
+    a: mayCorrect ? () => setCorrecting(true) : mayTakeUp ? () => setTakingUp(true) : undefined,
     s: file?.scoring ? () => choose('scores') : undefined,
   })
   if (!file) return <Waiting error={error} onRetry={refetch} />
@@ -85,6 +86,11 @@ export function FilePane({ id, queue, chosen }: { id: string; queue: Queue; chos
               {mayCorrect && (
                 <Button letter="A" onClick={() => setCorrecting(true)}>
                   Ask to correct
+                </Button>
+              )}
+              {mayTakeUp && (
+                <Button letter="A" onClick={() => setTakingUp(true)}>
+                  Take up again
                 </Button>
               )}
               {file.nextGate && (
@@ -114,6 +120,7 @@ export function FilePane({ id, queue, chosen }: { id: string; queue: Queue; chos
       </section>
       <ProofPane file={file} row={current} />
       {correcting && <Correct key={current?.key} file={file} row={current} onClose={() => setCorrecting(false)} />}
+      {takingUp && <TakeUpAgain file={file} onClose={() => setTakingUp(false)} />}
       <MoveOn file={file} open={moving} onClose={() => setMoving(false)} />
     </div>
   )

@@ -37,7 +37,7 @@ export function Reopened({ file }: { file: File }) {
         ))}
         {['sent', 'shortlisted', 'offered'].includes(file.stage) && (
           <p>
-            <Button onClick={() => setAsking(true)}>Ask them to change an answer</Button>
+            <Button onClick={() => setAsking(true)}>Ask them to change something</Button>
           </p>
         )}
       </div>
@@ -120,7 +120,7 @@ function AskForChange({ file, onClose }: { file: File; onClose: () => void }) {
     <Dialog
       open
       onClose={onClose}
-      title={`Ask ${file.candidate.name} to change an answer`}
+      title={`Ask ${file.candidate.name} to change something`}
       description="Exactly this can be changed, by mail and on their page, until it is done. What was sent stays on record."
     >
       <form
@@ -141,16 +141,18 @@ function AskForChange({ file, onClose }: { file: File; onClose: () => void }) {
           }}
           error={faultAt(problem, 'section')}
         />
-        <SelectField
-          label="Question"
-          value={question}
-          options={[
-            { value: '', label: 'The whole section' },
-            ...questions.map(({ key, label }) => ({ value: key, label })),
-          ]}
-          onChange={(event) => setQuestion(event.target.value)}
-          error={faultAt(problem, 'question')}
-        />
+        {questions.length > 0 && (
+          <SelectField
+            label="Question"
+            value={question}
+            options={[
+              { value: '', label: 'The whole section' },
+              ...questions.map(({ key, label }) => ({ value: key, label })),
+            ]}
+            onChange={(event) => setQuestion(event.target.value)}
+            error={faultAt(problem, 'question')}
+          />
+        )}
         <LongField
           label="Why? They read this."
           value={reason}

@@ -1,4 +1,6 @@
+import type { Draft } from '#contract/applications'
 import type { Claim } from '#contract/claims'
+import type { Section } from '#core/form/form'
 import { say } from '#core/words/say'
 import { Button } from '../../ui/Button'
 import { ProblemNote } from '../../ui/ProblemNote'
@@ -12,12 +14,25 @@ const rungWords = (): Partial<Record<Claim['rung'], string>> => ({
   unconfirmable: say('The source cannot confirm it.'),
 })
 
+/** Whether the desk has opened a section again that holds this. */
+export const isOpenedAgain = ({ form, reopened }: Draft, holds: Section['holds']) =>
+  reopened.some(({ section }) => form.find(({ key }) => key === section)?.holds === holds)
+
 /** Change (where there is something to change) or take back a claim while nobody has worked on it; otherwise why not. */
-export function ClaimActions({ claim, onChange }: { claim: Claim; onChange?: () => void }) {
+export function ClaimActions({
+  claim,
+  onChange,
+  reopened,
+}: {
+  claim: Claim
+  onChange?: () => void
+  /** The desk asks to change something here, also what a source has been asked about. */
+  reopened?: boolean
+}) {
   const { act, busy, problem } = useAct('removeClaim')
   const settled = rungWords()[claim.rung]
   const given = say('Given or confirmed {{day}}.', { day: writeDayOf(claim.saidAt) })
-  if (settled)
+  if (settled && !reopened)
     return (
       <p className="text-[0.93em] text-ink-2">
         {settled} {given}

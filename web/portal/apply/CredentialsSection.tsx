@@ -9,7 +9,7 @@ import { DateField } from '../../ui/DateField'
 import { SelectField, TextField } from '../../ui/Field'
 import { Sheet } from '../../ui/Sheet'
 import { RenewalForm } from '../status/RenewalForm'
-import { ClaimActions } from './ClaimActions'
+import { ClaimActions, isOpenedAgain } from './ClaimActions'
 import { ClaimForm } from './ClaimForm'
 import { ClaimPapers } from './ClaimPapers'
 import { SourcePicker } from './SourcePicker'
@@ -56,6 +56,7 @@ export function CredentialsSection({ draft }: { draft: Draft }) {
             claim={claim}
             accepted={draft.vacancy.paperLanguages}
             renewing={renewing === claim.id}
+            reopened={isOpenedAgain(draft, 'credentials')}
             onChange={() => setEditing(claim.id)}
           />
         ),
@@ -99,9 +100,15 @@ export function CredentialsSection({ draft }: { draft: Draft }) {
   )
 }
 
-type FaceProps = { claim: Claim; accepted: readonly string[]; renewing: boolean; onChange: () => void }
+type FaceProps = {
+  claim: Claim
+  accepted: readonly string[]
+  renewing: boolean
+  reopened: boolean
+  onChange: () => void
+}
 
-function CredentialFace({ claim, accepted, renewing, onChange }: FaceProps) {
+function CredentialFace({ claim, accepted, renewing, reopened, onChange }: FaceProps) {
   const face = useRef<HTMLDivElement>(null)
   useEffect(() => {
     if (renewing) face.current?.scrollIntoView({ block: 'center' })
@@ -124,7 +131,7 @@ function CredentialFace({ claim, accepted, renewing, onChange }: FaceProps) {
             {until}
           </p>
         </div>
-        <ClaimActions claim={claim} onChange={onChange} />
+        <ClaimActions claim={claim} onChange={onChange} reopened={reopened} />
       </div>
       <div ref={face} className="mt-3 grid gap-4">
         <ClaimPapers claim={claim} accepted={accepted} />

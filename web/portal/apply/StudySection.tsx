@@ -12,7 +12,7 @@ import { Button } from '../../ui/Button'
 import { DateField } from '../../ui/DateField'
 import { SelectField, TextField } from '../../ui/Field'
 import { Sheet } from '../../ui/Sheet'
-import { ClaimActions } from './ClaimActions'
+import { ClaimActions, isOpenedAgain } from './ClaimActions'
 import { ClaimForm } from './ClaimForm'
 import { ClaimPapers } from './ClaimPapers'
 import { languageOptions } from './languages'
@@ -59,7 +59,11 @@ export function StudySection({ draft }: { draft: Draft }) {
           <Sheet key={claim.id}>
             <div className="flex flex-wrap items-start justify-between gap-2">
               <StudyFace claim={claim} />
-              <ClaimActions claim={claim} onChange={() => setEditing(claim.id)} />
+              <ClaimActions
+                claim={claim}
+                onChange={() => setEditing(claim.id)}
+                reopened={isOpenedAgain(draft, 'study')}
+              />
             </div>
             <div className="mt-3">
               <ClaimPapers claim={claim} accepted={draft.vacancy.paperLanguages} />

@@ -13,7 +13,7 @@ import { layOutLife } from '../../ui/lifeChartLayout'
 import { barsOf } from '../../ui/lifeOfClaims'
 import { Sheet } from '../../ui/Sheet'
 import { Documents } from '../documents/Documents'
-import { ClaimActions } from './ClaimActions'
+import { ClaimActions, isOpenedAgain } from './ClaimActions'
 import { ClaimForm } from './ClaimForm'
 import { GapRow } from './GapRow'
 import { Homes } from './Homes'
@@ -111,7 +111,12 @@ export function WorkSection({ draft }: { draft: Draft }) {
               onDone={() => setEditing(undefined)}
             />
           ) : (
-            <WorkFace key={row.claim.id} claim={row.claim} onChange={() => setEditing(row.claim.id)} />
+            <WorkFace
+              key={row.claim.id}
+              claim={row.claim}
+              reopened={isOpenedAgain(draft, 'work')}
+              onChange={() => setEditing(row.claim.id)}
+            />
           )
         ) : null,
       )}
@@ -134,7 +139,9 @@ function nextEntry(jobs: readonly Claim[], today: string): Partial<Work> {
   return fresh ? { to: earliest.subtract({ days: 1 }).toString() } : {}
 }
 
-function WorkFace({ claim, onChange }: { claim: Claim; onChange: () => void }) {
+type FaceProps = { claim: Claim; reopened: boolean; onChange: () => void }
+
+function WorkFace({ claim, reopened, onChange }: FaceProps) {
   if (claim.details.kind !== 'work') return null
   const { from, to, position, activity, mayAsk, fullTimeShare, confirmBy } = claim.details
   const asking = {
@@ -158,7 +165,7 @@ function WorkFace({ claim, onChange }: { claim: Claim; onChange: () => void }) {
             <p className="text-[0.95em] text-ink-2">{say('Can confirm it: {{confirmBy}}', { confirmBy })}</p>
           )}
         </div>
-        <ClaimActions claim={claim} onChange={onChange} />
+        <ClaimActions claim={claim} onChange={onChange} reopened={reopened} />
       </div>
       {activity === 'employment' && (
         <div className="mt-2 sm:pl-[190px]">

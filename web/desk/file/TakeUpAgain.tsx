@@ -1,0 +1,54 @@
+import { useState } from 'react'
+import type { File } from '#contract/desk'
+import { Button } from '../../ui/Button'
+import { Dialog } from '../../ui/Dialog'
+import { LongField } from '../../ui/Field'
+import { faultAt, ProblemNote } from '../../ui/ProblemNote'
+import { useAct } from '../../useAct'
+import { useTold } from '../useTold'
+
+/** Somebody who was turned down goes on where they stood, for a reason that stays on record. */
+export function TakeUpAgain({ file, onClose }: { file: File; onClose: () => void }) {
+  const { act, busy, problem } = useAct('takeUpAgain')
+  const told = useTold()
+  const [reason, setReason] = useState('')
+  const take = async () => {
+    if (!(await act({ params: { id: file.id }, body: { reason } }))) return
+    told(`${file.candidate.name} is taken up again.`)
+    onClose()
+  }
+  return (
+    <Dialog
+      open
+      onClose={onClose}
+      title={`Take up ${file.candidate.name} again`}
+      description="They go on where they stood before. They see it on their page; no mail is sent."
+    >
+      <form
+        className="grid gap-3"
+        noValidate
+        onSubmit={(event) => {
+          event.preventDefault()
+          void take()
+        }}
+      >
+        <LongField
+          label="Why? This stays on record."
+          value={reason}
+          limit={500}
+          onChange={(event) => setReason(event.target.value)}
+          error={faultAt(problem, 'reason')}
+        />
+        <ProblemNote problem={problem?.faults ? undefined : problem} />
+        <div className="flex gap-2">
+          <Button kind="main" type="submit" busy={busy} disabled={reason.trim().length < 3}>
+            Take them up again
+          </Button>
+          <Button kind="quiet" onClick={onClose}>
+            Cancel
+          </Button>
+        </div>
+      </form>
+    </Dialog>
+  )
+}
