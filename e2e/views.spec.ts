@@ -68,6 +68,11 @@ test('the desk is accessible and can be worked from the keyboard', async ({ brow
     'vacancies',
     'sources',
     'trail',
+    'applications/table',
+    'doubles',
+    'paper',
+    'imports',
+    'words',
   ]) {
     await page.goto(`/desk/${queue}`)
     await page.locator('h1').first().waitFor()
