@@ -192,7 +192,7 @@ test('what somebody said by phone is written down, taken over by link, and read 
 test('somebody is turned down with a mail and a reason, and taken up again', async ({ page }) => {
   await signIn(page, coordinator)
   await page.goto('/desk/applications/table?text=okonedo')
-  await expect(page.getByRole('status').first()).toHaveText('1 person')
+  await expect(page.getByRole('status').first()).toHaveText('one person')
   await page.getByRole('heading', { name: 'Applications' }).click()
   await page.keyboard.press('Space')
   await page.keyboard.press('t')
@@ -203,7 +203,7 @@ test('somebody is turned down with a mail and a reason, and taken up again', asy
   await dialog.getByRole('button', { name: 'Turn down and write to 1' }).click()
   await expect(page.getByText('1 turned down and written to.').first()).toBeVisible()
   await page.getByRole('link', { name: 'Samir Okonedo' }).click()
-  await expect(page.getByText('turned down').first()).toBeVisible()
+  await expect(page.getByRole('button', { name: /Take up again/ })).toBeVisible()
   await page.keyboard.press('a')
   await page.getByRole('dialog').getByLabel('Why? This stays on record.').fill('The other has declined.')
   await page.getByRole('dialog').getByRole('button', { name: 'Take them up again' }).click()
@@ -226,7 +226,8 @@ test('a section is opened again with a reason, corrected, and the difference is 
   const hers = await windowOf(browser)
   await signIn(hers, 'maelle.dreau-okafor@mail.example')
   await hers.goto(linkIn((await mailTo(hers, 'maelle.dreau-okafor@mail.example', 'Please change')).text))
-  await hers.getByRole('link', { name: /Study/ }).first().click()
+  await hers.getByRole('link', { name: 'Change it' }).click()
+  await hers.getByRole('heading', { level: 1 }).waitFor()
   await hers
     .getByRole('button', { name: /^Change / })
     .first()

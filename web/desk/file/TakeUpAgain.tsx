@@ -36,6 +36,7 @@ export function TakeUpAgain({ file, onClose }: { file: File; onClose: () => void
           label="Why? This stays on record."
           value={reason}
           limit={500}
+          data-first
           onChange={(event) => setReason(event.target.value)}
           error={faultAt(problem, 'reason')}
         />
