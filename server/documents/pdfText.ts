@@ -34,9 +34,24 @@ function fontFile(family: Family, part: string): Promise<Uint8Array> {
 
 const read = new WeakMap<Uint8Array, ReturnType<typeof fontkit.create>>()
 
-/** A font that has been read serves every document; each takes the glyphs it needs. */
+const mostLaidOut = 10_000
+
+/**
+ * A font that has been read serves every document; each takes the glyphs it needs. Lines that are in every document,
+ * such as those of the permission, are laid out once.
+ */
 function readFont(bytes: Uint8Array) {
-  const font = read.get(bytes) ?? fontkit.create(bytes)
+  const known = read.get(bytes)
+  if (known) return known
+  const font = fontkit.create(bytes)
+  const layOut = font.layout.bind(font)
+  const laidOut = new Map<string, ReturnType<typeof layOut>>()
+  font.layout = (text, features) => {
+    const key = JSON.stringify([text, features])
+    const line = laidOut.get(key) ?? layOut(text, features)
+    if (laidOut.size < mostLaidOut) laidOut.set(key, line)
+    return line
+  }
   read.set(bytes, font)
   return font
 }
