@@ -231,7 +231,7 @@ test('a second application reuses the first; a sent one is opened again and chan
     await signIn(desk, 'ines@vallorne.example')
     await desk.goto(`/desk/today/${id}`)
     await desk.getByText('Changed since it was sent, nothing').click()
-    await desk.getByRole('button', { name: 'Ask them to change an answer' }).click()
+    await desk.getByRole('button', { name: 'Ask them to change something' }).click()
     await desk.getByLabel('Section').selectOption({ label: 'About you' })
     await desk.getByLabel('Question').selectOption({ label: 'Family name' })
     await desk.getByLabel('Why? They read this.').fill('Your passport says Sommer-Lind.')
