@@ -47,7 +47,7 @@ export function Key({ letter }: { letter: string }) {
   return (
     <kbd
       aria-hidden
-      className="rounded-[3px] border border-current px-1 font-mono font-normal text-[0.78em] leading-[1.35] opacity-75"
+      className="rounded-[3px] border border-current px-1 font-mono font-normal text-[0.78em] leading-[1.35]"
     >
       {letter}
     </kbd>
