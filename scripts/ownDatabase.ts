@@ -16,9 +16,10 @@ export type OwnDatabase = {
  * Starts a MariaDB server of our own on loopback, with its data in `folder` (made on first use), and gives the address
  * of the database `probatum` in it. Never touches a server that is already there.
  *
+ * @param options.memory how much of its data it keeps in memory
  * @throws Error where the port is taken or the server does not come up within 30 seconds
  */
-export async function startOwnDatabase(folder: string, port: number): Promise<OwnDatabase> {
+export async function startOwnDatabase(folder: string, port: number, { memory = '256M' } = {}): Promise<OwnDatabase> {
   const base = resolve(folder)
   const dataFolder = resolve(base, 'mariadb')
   await insistOnFree(port, 'the database')
@@ -54,6 +55,7 @@ export async function startOwnDatabase(folder: string, port: number): Promise<Ow
       '--innodb-flush-log-at-trx-commit=2',
       '--max-allowed-packet=32M',
       '--skip-name-resolve',
+      `--innodb-buffer-pool-size=${memory}`,
     ],
     { stdio: 'ignore' },
   )

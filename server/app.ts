@@ -72,9 +72,9 @@ export function makeApp(deps: Omit<Deps, 'clock'>): Koa {
       strictTransportSecurity: deps.config.publicUrl.startsWith('https:'),
     }),
   )
-  app.use(compress({ threshold: 2048, br: false }))
+  app.use(compress({ threshold: 2048, br: false, gzip: { level: 2 } }))
   const router = new Router()
-  servePdfs(router, deps)
+  servePdfs(router)
   serveDocuments(router, deps)
   serveUploads(router, deps)
   serve(router, routes, deps)

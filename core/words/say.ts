@@ -22,8 +22,10 @@ void catalogue.init({
 let languageNow: () => Language = () => 'en'
 
 /** Adds the texts of a language. */
-export const learn = (language: Language, texts: Record<string, string>) =>
-  void catalogue.addResourceBundle(language, 'translation', texts)
+export function learn(language: Language, texts: Record<string, string>) {
+  catalogue.addResourceBundle(language, 'translation', texts)
+  saidBefore.clear()
+}
 
 /** The texts of a language, by their English. */
 export const textsOf = (language: Language): Record<string, string> =>
@@ -45,5 +47,16 @@ export const spokenLocale = () => (languageNow() === 'de' ? 'de-AT' : 'en-GB')
  * @param text in English, with `{{names}}` where values go
  * @param values `count` chooses between the forms for one and for several
  */
-export const say = (text: string, values: Record<string, string | number> = {}): string =>
-  catalogue.t(text, { lng: languageNow(), ...values })
+export function say(text: string, values?: Record<string, string | number>): string {
+  if (values) return catalogue.t(text, { lng: languageNow(), ...values })
+  const key = `${languageNow()} ${text}`
+  const known = saidBefore.get(key)
+  if (known !== undefined) return known
+  const said = catalogue.t(text, { lng: languageNow() })
+  if (saidBefore.size < mostRemembered) saidBefore.set(key, said)
+  return said
+}
+
+/** Texts without values, which are most and always the same. */
+const saidBefore = new Map<string, string>()
+const mostRemembered = 5000

@@ -1,5 +1,6 @@
 import { Op } from 'sequelize'
 import { v7 as uuid } from 'uuid'
+import { rowOf, rowsOf } from '../database/rows'
 import type { Account as AccountActor, Deps } from '../deps'
 import { notFound } from '../http/problems'
 import { Account, AccountLink, Candidate, RecoveryCode, Session } from './model'
@@ -26,37 +27,39 @@ export async function candidateOf(deps: Deps, actor: AccountActor): Promise<Cand
   return candidate.mergedInto ? Candidate.findByPk(candidate.mergedInto, { rejectOnEmpty: true }) : candidate
 }
 
-export const candidateById = async (id: string): Promise<Candidate | undefined> =>
-  (await Candidate.findByPk(id)) ?? undefined
+export const candidateById = (id: string): Promise<Candidate | undefined> => rowOf(Candidate, { id })
 
 /** A file and those that were merged into it. */
-export const mergedWith = async (id: string): Promise<string[]> => [
-  id,
-  ...(await Candidate.findAll({ where: { mergedInto: id }, attributes: ['id'] })).map((merged) => merged.id),
-]
+export const mergedWith = async (id: string): Promise<string[]> => (await candidatesOf(id)).map((one) => one.id)
 
-/** The account a file is written to at. Throws not-found. */
-export async function accountOfCandidate(id: string): Promise<Account> {
-  const candidate = await Candidate.findByPk(id)
-  const account = candidate && (await Account.findByPk(candidate.accountId))
+/** The row of a file, and after it those of the files merged into it. Throws not-found. */
+async function candidatesOf(id: string): Promise<Candidate[]> {
+  const candidates = await rowsOf(Candidate, { [Op.or]: [{ id }, { mergedInto: id }] })
+  const own = candidates.find((one) => one.id === id)
+  if (!own) throw notFound()
+  return [own, ...candidates.filter((one) => one !== own)]
+}
+
+/**
+ * The account a file is written to at: its own, or, where nobody can sign in to that, the one of a file merged into it.
+ * Throws not-found.
+ */
+export const accountOfCandidate = async (id: string): Promise<Account> => accountOfAll(await candidatesOf(id))
+
+async function accountOfAll(candidates: readonly Candidate[]): Promise<Account> {
+  const accounts = await rowsOf(Account, { id: candidates.map(({ accountId }) => accountId) })
+  const inOrder = candidates.flatMap(({ accountId }) => accounts.find(({ id }) => id === accountId) ?? [])
+  const account = inOrder.find(({ confirmedAt }) => confirmedAt !== null) ?? inOrder[0]
   if (!account) throw notFound()
   return account
 }
 
-/** A candidate with the mail address to write to. Throws not-found. */
+/** A candidate with the mail address to write to, and the files that belong to them. Throws not-found. */
 export async function candidateWithMail(id: string) {
-  const candidate = await Candidate.findByPk(id)
-  if (!candidate) throw notFound()
-  const account = await Account.findByPk(candidate.accountId)
-  if (!account) throw notFound()
-  return {
-    id,
-    name: candidate.name,
-    born: candidate.born,
-    otherNames: candidate.otherNames,
-    mail: account.mail,
-    language: account.language,
-  }
+  const candidates = await candidatesOf(id)
+  const { mail, language } = await accountOfAll(candidates)
+  const { name, born, otherNames } = candidates[0]!
+  return { id, name, born, otherNames, mail, language, files: candidates.map((one) => one.id) }
 }
 
 /** Takes over name and birth date from the answers about the person. */

@@ -1,9 +1,10 @@
 import type { Endpoint } from '#contract/endpoint'
 import { contract } from '#contract/index'
 import type { Visitor } from '../../test/client'
-import { aDegree, aPaper, type House, openHouse, personAnswers, tokenIn } from '../../test/house'
+import { aDegree, aPaper, applied, type House, openHouse, personAnswers, tokenIn } from '../../test/house'
 import { Account } from '../accounts/model'
 import { Event } from '../audit/model'
+import { Application } from './model'
 
 let house: House
 let ines: Visitor
@@ -173,4 +174,31 @@ test('what nobody wants is set aside, and the person forgotten with it', async (
   expect((await ines.done('listBehalf')).some((line) => line.id === id)).toBe(false)
   expect(await Account.count({ where: { mail: 'not@mail.test' } })).toBe(0)
   expect((await house.visitor().call('takeOverBehalf', { params: { token }, body: { password } })).status).toBe(410)
+})
+
+test('whoever turns out to have an account under another address goes on with it there, until the files are taken apart', async () => {
+  const known = await house.candidate('Twice Known')
+  const kept = await applied(house, known, ['Twice', 'Known'])
+  const { id } = await ines.done('beginFor', somebody('second@mail.test', { givenNames: 'Twice', familyName: 'Known' }))
+  const fileOf = async (application: string) => (await Application.findByPk(application))!.candidateId
+  const [theirs, second] = [await fileOf(kept.id), await fileOf(id)]
+  const reads = async () => (await ines.call('readDraft', { params: { id }, behalf: id })).status
+  expect(await reads()).toBe(200)
+  const reason = 'The same voice on the phone'
+  const { id: merge } = await ines.done('mergeFiles', {
+    params: { keptId: second },
+    body: { mergedId: theirs, reason },
+  })
+  expect(await reads()).toBe(403)
+  expect((await ines.call('askToTakeOver', { params: { id } })).body.code).toBe('theirs')
+  expect((await ines.done('listBehalf')).find((line) => line.id === id)).toMatchObject({
+    mail: known.mail,
+    theirs: true,
+  })
+  expect((await known.done('readDraft', { params: { id } })).answers).toMatchObject({ 'about.givenNames': 'Twice' })
+  const again = await ines.done('beginFor', somebody('second@mail.test', { slug: 'cableway-mechanic' }))
+  expect(again.theirs).toBe(true)
+  expect((await house.mailTo(known.mail, 'Your application for')).text).toContain(`/apply/${again.id}`)
+  await ines.done('undoMerge', { params: { id: merge } })
+  expect(await reads()).toBe(200)
 })

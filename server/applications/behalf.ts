@@ -59,9 +59,10 @@ export async function beginFor(deps: Deps, actor: Actor, given: Input<typeof con
   if (!isOpen(vacancy, deps.clock.now())) throw conflict('closed', 'This vacancy is closed.')
   const mail = given.mail.trim().toLowerCase()
   const [givenNames, familyName] = [given.givenNames.trim(), given.familyName.trim()]
-  const account = await accountFor(deps, { mail, name: `${givenNames} ${familyName}`, language: given.language })
+  const addressed = await accountFor(deps, { mail, name: `${givenNames} ${familyName}`, language: given.language })
+  const candidate = await candidateOf(deps, actorOf(addressed))
+  const account = await accountOfCandidate(candidate.id)
   const theirs = account.confirmedAt !== null
-  const candidate = await candidateOf(deps, actorOf(account))
   if ((await applicationsOf(candidate.id)).some(({ vacancyId }) => vacancyId === vacancy.id))
     throw conflict('applied-already', `${account.name} has an application for this vacancy already.`)
   const { id } = await beginApplication(
@@ -91,7 +92,7 @@ export async function beginFor(deps: Deps, actor: Actor, given: Input<typeof con
   await personChanged(deps, candidate.id)
   if (theirs)
     await queueMail(deps, {
-      to: { name: account.name, mail, language: account.language },
+      to: { name: account.name, mail: account.mail, language: account.language },
       subject: `Your application for ${vacancy.title}`,
       text: `As you told us ${given.how}, we have begun your application for ${vacancy.title}. You have an account with this address, so the rest is yours to write:\n\n${deps.config.publicUrl}/apply/${id}`,
       applicationId: id,

@@ -39,9 +39,11 @@ export async function readDraft(deps: Deps, actor: Account, id: string) {
     takenOver: Object.fromEntries(
       application.takenOver.map((key) => [key, application.answeredAt[key] ?? application.createdAt.toISOString()]),
     ),
-    reopened: (await reopenedParts(rules.form, application)).filter(({ state }) => state === 'open'),
+    reopened: (await reopenedParts(rules.form, application, readiness.reopenings)).filter(
+      ({ state }) => state === 'open',
+    ),
     fileFacts: factsOfFile(facts),
-    claims: await claimFaces(readiness.claims, readiness.documents),
+    claims: await claimFaces(readiness.claims, readiness),
     vouchings: readiness.vouchings.map(ownVouching),
     equalityGiven: application.equalityGiven,
     permission: permission && { signedAt: permission.signedAt.toISOString(), fullName: permission.fullName },

@@ -1,4 +1,4 @@
-import { literal, Op, QueryTypes, type WhereOptions } from 'sequelize'
+import { literal, Op, QueryTypes } from 'sequelize'
 import type { Stage } from '#contract/applications'
 import type { Answers } from '#core/form/answer'
 import { Candidate } from '../accounts/model'
@@ -43,25 +43,21 @@ export async function ownApplicationFor(actor: Account, vacancyId: string) {
   return application ? { id: application.id, stage: application.stage } : null
 }
 
-/** An application the desk may see: one that has been sent. What is still being written is nobody else's. */
+/**
+ * An application the desk may see: one that has been sent. What is still being written is nobody else's, and a file that
+ * waits to be erased is nobody's any more.
+ */
 export async function sentApplication(id: string, options: { lock?: boolean } = {}): Promise<Application> {
   const application = await Application.findOne({
-    where: { id, stage: { [Op.ne]: 'being written' } },
+    where: { id, stage: { [Op.ne]: 'being written' }, candidateId: { [Op.notIn]: literal(sealedFile) } },
     ...(options.lock ? lockOf() : {}),
   })
   if (!application) throw notFound()
-  if (await isSealed(application.candidateId)) throw notFound()
   return application
 }
 
-/** A file that waits to be erased is nobody's any more. */
-const isSealed = async (candidateId: string) =>
-  (await Candidate.count({
-    where: {
-      id: candidateId,
-      [Op.or]: [{ eraseOn: { [Op.ne]: null } }, { erasedAt: { [Op.ne]: null } }],
-    } as WhereOptions,
-  })) > 0
+const sealedFile =
+  '(SELECT id FROM candidates WHERE id = candidateId AND (eraseOn IS NOT NULL OR erasedAt IS NOT NULL))'
 
 export const applicationsOf = (candidateId: string): Promise<Application[]> =>
   Application.findAll({ where: { candidateId }, order: ['createdAt', 'id'] })

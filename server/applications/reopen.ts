@@ -145,10 +145,13 @@ function titleOf(form: Form, { section, question }: Pick<Reopening, 'section' | 
 }
 
 /** What was reopened in an application, newest first, each with what is different since. */
-export async function reopenedParts(form: Form, application: Application): Promise<ReopenedPart[]> {
-  const rows = await Reopening.findAll({ where: { applicationId: application.id }, order: [['askedAt', 'DESC']] })
+export function reopenedParts(
+  form: Form,
+  application: Application,
+  reopenings: readonly Reopening[],
+): Promise<ReopenedPart[]> {
   return Promise.all(
-    rows.map(async (row) => ({
+    reopenings.toReversed().map(async (row) => ({
       id: row.id,
       section: row.section,
       question: row.question,

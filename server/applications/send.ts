@@ -68,7 +68,7 @@ async function send(deps: Deps, actor: Account, id: string, version: number) {
       form: rules.form,
     },
     answers: application.answers,
-    claims: await claimFaces(file.claims, file.documents),
+    claims: await claimFaces(file.claims, file),
     permission: permission && {
       fullName: permission.fullName,
       textVersion: permission.textVersion,

@@ -1,7 +1,5 @@
 import type Router from '@koa/router'
 import type { Context } from 'koa'
-import { currentClock } from '../demo/clock'
-import type { Deps } from '../deps'
 import { readBytes } from '../documents/bytes'
 import { accountOf } from '../http/caller'
 import { notFound, signInFirst } from '../http/problems'
@@ -15,13 +13,12 @@ const papers: Record<string, { name: string; sha256Of: (id: string) => Promise<s
   'permission.pdf': { name: 'Permission to check', sha256Of: async (id) => (await permissionOf(id))?.sha256 },
 }
 
-export function servePdfs(router: Router, fixed: Omit<Deps, 'clock'>) {
+export function servePdfs(router: Router) {
   router.get('/api/my/applications/:id/:paper', async (ctx: Context, next) => {
     const paper = papers[ctx.params.paper]
     if (!paper) return next()
     const actor = await accountOf(ctx)
     if (!actor) throw signInFirst()
-    const deps: Deps = { ...fixed, clock: await currentClock(fixed.config) }
     const application = await ownApplication(actor, ctx.params.id)
     const sha256 = await paper.sha256Of(application.id)
     if (!sha256) throw notFound()

@@ -10,9 +10,7 @@ import { candidateOf, mergedWith } from '../accounts/candidate'
 import { trailOf } from '../audit/trail'
 import { claimFaces } from '../claims/face'
 import type { Account, Deps } from '../deps'
-import { GatePassage, Offer, OnboardingTask } from '../hiring/model'
 import { nextGate, readinessOf } from '../hiring/readiness'
-import { permissionOf } from '../permissions/permissions'
 import { namesFor } from '../rules/versions'
 import { checkByKey } from '../skills/checks'
 import { allVacancies } from '../vacancies/vacancies'
@@ -48,23 +46,17 @@ const acts: Partial<Record<Step['what'], Status['toDo'][number]['act']>> = {
 export async function readStatus(deps: Deps, actor: Account, id: string): Promise<Status> {
   const application = await ownApplication(actor, id)
   const readiness = await readinessOf(deps, application)
-  const { vacancy, rules, outcomes, forecast, requirements } = readiness
+  const { vacancy, rules, outcomes, forecast, requirements, permission, passages, offer, tasks } = readiness
   const names = await namesFor(rules)
   const nameOf = (key: string) => names[key] ?? key
-  const [permission, passages, offer, tasks, trail] = await Promise.all([
-    permissionOf(id),
-    GatePassage.findAll({ where: { applicationId: id } }),
-    Offer.findByPk(id),
-    OnboardingTask.findAll({ where: { applicationId: id } }),
-    trailOf({ candidateIds: await mergedWith(application.candidateId), applicationId: id }),
-  ])
+  const trail = await trailOf({ candidateIds: await mergedWith(application.candidateId), applicationId: id })
   const ended = ['withdrawn', 'declined', 'turned down', 'cleared'].includes(application.stage)
   const afterSending = outcomes.filter(({ gate, steps }) => gate !== 'send' || steps.length > 0)
   const line = (outcome: Outcome) => ({ title: retell(outcome.title), why: outcomeWords(outcome, nameOf) })
   const theirs = ended
     ? []
-    : afterSending.filter((outcome) => outcome.steps[0]?.who === 'candidate' && isDue(outcome, offer !== null))
-  const reopened = await reopenedParts(rules.form, application)
+    : afterSending.filter((outcome) => outcome.steps[0]?.who === 'candidate' && isDue(outcome, offer !== undefined))
+  const reopened = await reopenedParts(rules.form, application, readiness.reopenings)
   const changesToMake = ended
     ? []
     : reopened
@@ -119,23 +111,28 @@ export async function readStatus(deps: Deps, actor: Account, id: string): Promis
             .filter(({ steps }) => steps[0] && steps[0].who !== 'candidate')
             .map((outcome) => ({ ...line(outcome), who: holderOf(outcome.steps[0]!.who) })),
     done: afterSending.filter(({ state }) => state === 'met').map(line),
-    claims: await claimFaces(readiness.claims, readiness.documents),
+    claims: await claimFaces(readiness.claims, readiness),
     contact: {
       version: application.version,
       questions: questionsOf(rules.form).filter(({ key }) => isContact(key)),
       answers: Object.fromEntries(Object.entries(application.answers).filter(([key]) => isContact(key))),
     },
     reopened,
-    permission: permission && {
-      signedAt: permission.signedAt.toISOString(),
-      asked: readiness.enquiries.filter(({ state, applicationId }) => state === 'open' && applicationId === id).length,
-    },
-    offer: offer && {
-      salary: offer.salary,
-      startsOn: offer.startsOn,
-      answerBy: offer.answerBy,
-      answer: offer.answer ?? null,
-    },
+    permission: permission
+      ? {
+          signedAt: permission.signedAt.toISOString(),
+          asked: readiness.enquiries.filter(({ state, applicationId }) => state === 'open' && applicationId === id)
+            .length,
+        }
+      : null,
+    offer: offer
+      ? {
+          salary: offer.salary,
+          startsOn: offer.startsOn,
+          answerBy: offer.answerBy,
+          answer: offer.answer ?? null,
+        }
+      : null,
     tasks: tasks.map(({ key, title, text, doneAt }) => ({ key, title, text, doneAt: doneAt?.toISOString() ?? null })),
     happenings: trail.flatMap(({ at, forCandidate }) =>
       forCandidate ? [{ at: at.toISOString(), text: retell(forCandidate) }] : [],

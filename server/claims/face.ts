@@ -1,33 +1,39 @@
 import { Op } from 'sequelize'
 import type { Claim as ClaimFace } from '#contract/claims'
 import { say } from '#core/words/say'
-import { documentLine, documentsOf } from '../documents/documents'
+import { rowsOf } from '../database/rows'
+import { documentLine, documentsOfCandidates } from '../documents/documents'
 import type { Document } from '../documents/model'
 import { labelOf } from './label'
 import { Claim, EarlierCredential } from './model'
+import { ofClaims } from './subquery'
 
 /** The claims of a file in the order they were given, without those taken back. */
 export const claimsOf = (candidateId: string): Promise<Claim[]> => claimsOfAll([candidateId])
 
 /** `only` gives plain rows with these columns, and spares the making of models where there are many. */
-export const claimsOfAll = (candidateIds: readonly string[], only?: (keyof Claim['_attributes'])[]): Promise<Claim[]> =>
-  Claim.findAll({
-    ...(only ? { attributes: only, raw: true } : {}),
-    where: { candidateId: [...candidateIds], removedAt: { [Op.is]: null } },
-    order: ['createdAt', 'id'],
-  })
+export function claimsOfAll(candidateIds: readonly string[], only?: (keyof Claim['_attributes'])[]): Promise<Claim[]> {
+  const where = { candidateId: [...candidateIds], removedAt: { [Op.is]: null } }
+  const order = ['createdAt', 'id'] as const
+  return only ? Claim.findAll({ attributes: only, raw: true, where, order: [...order] }) : rowsOf(Claim, where, order)
+}
 
-/** Claims as they are shown, with their documents and earlier versions. */
-export async function claimFaces(claims: readonly Claim[], documents?: readonly Document[]): Promise<ClaimFace[]> {
-  const ids = claims.map(({ id }) => id)
-  const papers = documents ?? (await documentsOf(ids))
-  const earlier =
-    ids.length === 0
-      ? []
-      : await EarlierCredential.findAll({ where: { claimId: ids }, order: [['credentialVersion', 'DESC']] })
+/** What credentials of candidates were before they were renewed, oldest first. */
+export const earlierOfCandidates = (candidateIds: readonly string[]): Promise<EarlierCredential[]> =>
+  rowsOf(EarlierCredential, { claimId: { [Op.in]: ofClaims('id', candidateIds) } }, ['credentialVersion'])
+
+type Beside = { documents: readonly Document[]; earlier: readonly EarlierCredential[] }
+
+/**
+ * Claims as they are shown, with their documents and earlier versions, newest first.
+ *
+ * @param known what the caller has read already
+ */
+export async function claimFaces(claims: readonly Claim[], known?: Beside): Promise<ClaimFace[]> {
+  const { documents, earlier } = known ?? (await besideOf([...new Set(claims.map(({ candidateId }) => candidateId))]))
   return claims.map((claim) => {
     const lines = (version: number) =>
-      papers
+      documents
         .filter(({ claimId, credentialVersion }) => claimId === claim.id && credentialVersion === version)
         .map(documentLine)
     return {
@@ -41,6 +47,7 @@ export async function claimFaces(claims: readonly Claim[], documents?: readonly 
       documents: lines(claim.credentialVersion),
       earlier: earlier
         .filter(({ claimId }) => claimId === claim.id)
+        .reverse()
         .map(({ credentialVersion, details, rung, replacedAt }) => ({
           credentialVersion,
           details,
@@ -50,6 +57,14 @@ export async function claimFaces(claims: readonly Claim[], documents?: readonly 
         })),
     }
   })
+}
+
+async function besideOf(candidateIds: string[]): Promise<Beside> {
+  const [documents, earlier] = await Promise.all([
+    documentsOfCandidates(candidateIds),
+    earlierOfCandidates(candidateIds),
+  ])
+  return { documents, earlier }
 }
 
 export const claimFace = async (claim: Claim): Promise<ClaimFace> => (await claimFaces([claim]))[0]!

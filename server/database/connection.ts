@@ -46,15 +46,18 @@ export async function inTransaction<T>(sequelize: Sequelize, work: () => Promise
   }
 }
 
+/** The transaction under way, if there is one. */
+export const transactionNow = () => current.getStore()?.get('transaction') as Transaction | undefined
+
 /** Does something once what is under way is committed, or at once where nothing is. */
 export function afterCommit(work: () => void) {
-  const transaction = current.getStore()?.get('transaction') as Transaction | undefined
+  const transaction = transactionNow()
   if (transaction) transaction.afterCommit(work)
   else work()
 }
 
 /** The transaction under way, for the few places that must lock a row. */
 export function lockOf(): { lock: Transaction['LOCK']['UPDATE'] } | undefined {
-  const transaction = current.getStore()?.get('transaction') as Transaction | undefined
+  const transaction = transactionNow()
   return transaction && { lock: transaction.LOCK.UPDATE }
 }

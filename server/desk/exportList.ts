@@ -18,7 +18,7 @@ type List = (typeof lists)[number]
 /** A list as CSV with the filters of its page, row by row, so that a hundred thousand take no more memory than a hundred. */
 export async function exportList(deps: Deps, actor: Account, list: List, filter: TableFilter): Promise<FileToKeep> {
   await recordEvent(deps, actor, { code: 'list-exported', what: `Exported the list ${list}`, details: { filter } })
-  const rows = rowsOf[list](deps, filter)
+  const rows = linesOf[list](deps, filter)
   // A cell that begins like a formula is not one (CWE-1236).
   const csv = stringify({ header: true, bom: true, record_delimiter: 'windows', escape_formulas: true })
   return {
@@ -28,7 +28,7 @@ export async function exportList(deps: Deps, actor: Account, list: List, filter:
   }
 }
 
-const rowsOf: Record<List, (deps: Deps, filter: TableFilter) => AsyncGenerator<Row>> = {
+const linesOf: Record<List, (deps: Deps, filter: TableFilter) => AsyncGenerator<Row>> = {
   async *applications(_deps, filter) {
     for (let after: string | undefined; ; ) {
       const rows = await tableRows(filter, after, chunk)

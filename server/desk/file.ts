@@ -5,7 +5,7 @@ import type { ClaimFacts, Gate, Outcome, Requirement } from '#core/requirements/
 import { checksIn } from '#core/rules/rules'
 import { blankWords } from '#core/words/form'
 import { ballWords, outcomeWords } from '#core/words/requirements'
-import { candidateWithMail, mergedWith } from '../accounts/candidate'
+import { candidateWithMail } from '../accounts/candidate'
 import { answersForDesk, contactMail, readableForm } from '../applications/answers'
 import { answersSent, sentApplication } from '../applications/find'
 import { differencesIn, isReopenable, reopenedParts } from '../applications/reopen'
@@ -13,7 +13,6 @@ import { trailOf } from '../audit/trail'
 import { claimFaces } from '../claims/face'
 import type { Account, Deps } from '../deps'
 import { doublesOf } from '../doubles/find'
-import { GatePassage } from '../hiring/model'
 import { nextGate, readinessOf } from '../hiring/readiness'
 import { heldUpWords } from '../hiring/standing'
 import { hideIn } from '../privacy/hide'
@@ -22,41 +21,34 @@ import { namesFor } from '../rules/versions'
 import { scoreFor, scoringIn } from '../scoring/find'
 import { bankOf, checkByKey } from '../skills/checks'
 import type { Sitting } from '../skills/model'
-import { fileForProof } from '../verification/load'
+import { bySourceId, findingsOf } from '../verification/load'
 import { proofOf } from '../verification/proof'
 import { readVouchingLine } from '../vouching/vouchings'
 
 /** Everything the desk sees about an application, in one reply. */
 export async function readFile(deps: Deps, actor: Account, id: string): Promise<File> {
   const application = await sentApplication(id)
-  const [revealed] = await Promise.all([
-    shownTo(deps, actor, application.candidateId),
-    rememberSight(deps, actor, {
-      candidateId: application.candidateId,
-      applicationId: id,
-      subject: 'file',
-      what: 'the file',
-    }),
-  ])
-  const covering = { roles: actor.roles, shown: revealed }
-  const [readiness, person, files] = await Promise.all([
+  const { candidateId } = application
+  const [readiness, person, findings, sentAnswers, score, doubles, revealed] = await Promise.all([
     readinessOf(deps, application),
-    candidateWithMail(application.candidateId),
-    mergedWith(application.candidateId),
-  ])
-  const { vacancy, rules, claims, documents, enquiries, outcomes, forecast, requirements, facts } = readiness
-  const [proofs, names, passages, trail, sentAnswers, score, doubles, reopened, checks, faces] = await Promise.all([
-    fileForProof(application.candidateId, { person, claims, documents, enquiries }),
-    namesFor(rules),
-    GatePassage.findAll({ where: { applicationId: id }, order: ['passedAt'] }),
-    trailOf({ candidateIds: files, applicationId: id }),
+    candidateWithMail(candidateId),
+    findingsOf(candidateId),
     answersSent(id),
     scoreFor(application),
-    doublesOf(application.candidateId),
-    reopenedParts(readableForm(rules.form, covering), application),
-    checksOf(readiness.sittings, requirements),
-    claimFaces(claims, documents),
+    doublesOf(candidateId),
+    shownTo(deps, actor, candidateId),
+    rememberSight(deps, actor, { candidateId, applicationId: id, subject: 'file', what: 'the file' }),
   ])
+  const covering = { roles: actor.roles, shown: revealed }
+  const { vacancy, rules, claims, documents, enquiries, outcomes, forecast, requirements, facts } = readiness
+  const [names, trail, reopened, checks, faces] = await Promise.all([
+    namesFor(rules),
+    trailOf({ candidateIds: person.files, applicationId: id }),
+    reopenedParts(readableForm(rules.form, covering), application, readiness.reopenings),
+    checksOf(readiness.sittings, requirements),
+    claimFaces(claims, readiness),
+  ])
+  const proofs = { person, claims, documents, enquiries, findings, sources: bySourceId(readiness.sources) }
   const gate = nextGate[application.stage]
   const look = firstLook(outcomes, readableForm(rules.form, covering), application.answers, facts.answers)
   const forGate = gate
@@ -144,7 +136,7 @@ export async function readFile(deps: Deps, actor: Account, id: string): Promise<
           answer: readiness.offer.answer ?? null,
         }
       : null,
-    gatesPassed: passages.map(({ gate: passed, passedBy, passedAt }) => ({
+    gatesPassed: readiness.passages.map(({ gate: passed, passedBy, passedAt }) => ({
       gate: passed,
       by: passedBy,
       at: passedAt.toISOString(),

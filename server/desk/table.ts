@@ -2,7 +2,6 @@ import { Op, type Order, QueryTypes, type WhereOptions } from 'sequelize'
 import { mostCounted, type TableFilter, type TableRow } from '#contract/lists'
 import { namePartsOf } from '#core/comparison/keys'
 import { readReference } from '#core/references/reference'
-import type { Deps } from '../deps'
 import { Standing } from '../hiring/model'
 import { Problem } from '../http/problems'
 
@@ -18,7 +17,7 @@ const orderings: Record<NonNullable<TableFilter['order']>, Ordering> = {
 }
 
 /** A page of the table. `after` is the `next` of the page before: where its last row stands in the order. */
-export async function readTable(_deps: Deps, { after, ...filter }: TableFilter & { after?: string }) {
+export async function readTable({ after, ...filter }: TableFilter & { after?: string }) {
   const rows = await tableRows(filter, after, page + 1)
   const last = rows.length > page ? rows[page - 1] : undefined
   return {
@@ -33,6 +32,8 @@ export function tableRows(filter: TableFilter, after: string | undefined, most: 
   const { column, direction } = orderings[filter.order ?? 'slack']
   const beyond = after ? beyondPlace(after, column, direction) : {}
   return Standing.findAll({
+    // Lists of what each claim came to are not in the table.
+    attributes: { exclude: ['marks', 'reasons'] },
     where: { [Op.and]: [whereOf(filter), beyond] } as WhereOptions,
     order: [
       [column, direction],

@@ -1,6 +1,7 @@
 import { v7 as uuid } from 'uuid'
 import type { DocumentLine } from '#contract/claims'
 import type { PaperPart } from '#core/papers/papers'
+import { rowsOf } from '../database/rows'
 import type { Deps } from '../deps'
 import { conflict, insistOnVersion, notFound } from '../http/problems'
 import { keepBytes } from './bytes'
@@ -66,8 +67,8 @@ export async function documentsOf(claimIds: readonly string[]): Promise<Document
 }
 
 /** All documents of candidates, oldest first. */
-export const documentsOfCandidates = (candidateIds: readonly string[]): Promise<Document[]> =>
-  Document.findAll({ where: { candidateId: [...candidateIds] }, order: ['uploadedAt', 'id'] })
+export const documentsOfCandidates = (candidateId: string[]): Promise<Document[]> =>
+  rowsOf(Document, { candidateId }, ['uploadedAt', 'id'])
 
 export async function markSeen(
   deps: Deps,

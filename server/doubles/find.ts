@@ -5,6 +5,7 @@ import { Candidate } from '../accounts/model'
 import { applicationsOf } from '../applications/find'
 import { claimsOf } from '../claims/face'
 import { labelOf } from '../claims/label'
+import { rowsOf } from '../database/rows'
 import type { Deps } from '../deps'
 import { notFound } from '../http/problems'
 import { knownPeople } from '../people/known'
@@ -18,22 +19,22 @@ const undoableDays = 30
 export const inOrder = (a: string, b: string): [string, string] => (a < b ? [a, b] : [b, a])
 
 export const hasOpenDoubles = async (candidateId: string): Promise<boolean> =>
-  (await PossibleDouble.count({
-    where: { state: 'open', [Op.or]: [{ oneId: candidateId }, { otherId: candidateId }] },
-  })) > 0
+  (await PossibleDouble.count({ where: isOpenDouble(candidateId) })) > 0
+
+const isOpenDouble = (candidateId: string) => ({
+  state: 'open',
+  [Op.or]: [{ oneId: candidateId }, { otherId: candidateId }],
+})
 
 /** The pairs somebody is in that nobody has decided, with the other's name. */
 export async function doublesOf(candidateId: string) {
-  const pairs = await PossibleDouble.findAll({
-    where: { state: 'open', [Op.or]: [{ oneId: candidateId }, { otherId: candidateId }] },
-    order: [['weight', 'DESC']],
-  })
+  const pairs = await rowsOf(PossibleDouble, isOpenDouble(candidateId), ['weight'])
   if (pairs.length === 0) return []
   const others = await Candidate.findAll({
     where: { id: pairs.map(({ oneId, otherId }) => (oneId === candidateId ? otherId : oneId)) },
     attributes: ['id', 'name'],
   })
-  return pairs.map(({ oneId, otherId }) => ({
+  return pairs.reverse().map(({ oneId, otherId }) => ({
     oneId,
     otherId,
     name: others.find(({ id }) => id !== candidateId && (id === oneId || id === otherId))?.name ?? '',
@@ -85,7 +86,7 @@ export async function listDoubles(deps: Deps) {
 }
 
 /** Two files side by side, compared as they stand now. */
-export async function readDouble(_deps: Deps, one: string, other: string) {
+export async function readDouble(one: string, other: string) {
   const [oneId, otherId] = inOrder(one, other)
   const pair = await PossibleDouble.findOne({ where: { oneId, otherId, state: ['open', 'apart'] } })
   if (!pair) throw notFound()

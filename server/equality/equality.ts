@@ -4,7 +4,7 @@ import { faultOf } from '#core/form/answer'
 import type { Form, Question } from '#core/form/form'
 import { answerFaultWords } from '#core/words/form'
 import { ownApplication } from '../applications/find'
-import type { Account, Deps } from '../deps'
+import type { Account } from '../deps'
 import { rulesOfApplication } from '../hiring/readiness'
 import { conflict, invalid } from '../http/problems'
 import { rulesOfVacancy, vacancyById } from '../vacancies/vacancies'
@@ -17,7 +17,7 @@ const questionsIn = (form: Form): Question[] =>
  * Keeps voluntary answers apart from everything else: no name, no application, no moment, and an identifier without an
  * order in time. The application only remembers that they were given, so that nobody is counted twice.
  */
-export async function giveEqualityAnswers(deps: Deps, actor: Account, id: string, answers: Record<string, string>) {
+export async function giveEqualityAnswers(actor: Account, id: string, answers: Record<string, string>) {
   const application = await ownApplication(actor, id, { lock: true })
   if (application.equalityGiven) throw conflict('already-given', 'These questions have been answered already.')
   const { vacancyId } = application
@@ -39,7 +39,7 @@ export async function giveEqualityAnswers(deps: Deps, actor: Account, id: string
 }
 
 /** The voluntary answers of a vacancy as counts, small groups left out. */
-export async function equalityCounts(_deps: Deps, vacancyId: string) {
+export async function equalityCounts(vacancyId: string) {
   const { form } = await rulesOfVacancy(await vacancyById(vacancyId))
   const rows = await EqualityAnswer.findAll({ where: { vacancyId }, attributes: ['question', 'answer'], raw: true })
   return {

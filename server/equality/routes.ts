@@ -4,8 +4,8 @@ import { bind } from '../http/bind'
 import { equalityCounts, giveEqualityAnswers } from './equality'
 
 export const equalityRoutes = [
-  bind(contract.giveEqualityAnswers, ({ deps, actor, input }) =>
-    giveEqualityAnswers(deps, actor as Account, input.params.id, input.body.answers),
+  bind(contract.giveEqualityAnswers, ({ actor, input }) =>
+    giveEqualityAnswers(actor as Account, input.params.id, input.body.answers),
   ),
-  bind(contract.equalityCounts, ({ deps, input }) => equalityCounts(deps, input.params.id)),
+  bind(contract.equalityCounts, ({ input }) => equalityCounts(input.params.id)),
 ]

@@ -1,3 +1,4 @@
+import type { Attributes, Model, ModelStatic, WhereOptions } from 'sequelize'
 import { Temporal } from 'temporal-polyfill'
 import type { ClaimDetails } from '#contract/claims'
 import { partialDate } from '#core/dates/partialDate'
@@ -6,36 +7,50 @@ import type { ClaimFacts, FileFacts } from '#core/requirements/requirement'
 import type { Rules } from '#core/rules/rules'
 import type { Term } from '#core/validity/validity'
 import type { InProgress } from '../applications/find'
-import { claimsOfAll } from '../claims/face'
+import { Reopening } from '../applications/model'
+import { claimsOfAll, earlierOfCandidates } from '../claims/face'
 import { labelOf } from '../claims/label'
-import type { Claim } from '../claims/model'
+import type { Claim, EarlierCredential } from '../claims/model'
+import { rowsOf } from '../database/rows'
 import type { Deps } from '../deps'
 import { documentsOfCandidates } from '../documents/documents'
 import type { Document } from '../documents/model'
+import type { Permission } from '../permissions/model'
 import { permissionsOf } from '../permissions/permissions'
-import { sittingsOfAll } from '../skills/checks'
+import { sittingsOf } from '../skills/checks'
 import type { Sitting } from '../skills/model'
-import { accreditations } from '../sources/sources'
+import type { Source } from '../sources/model'
+import { accreditedIn, sourcesOfCandidates } from '../sources/sources'
 import { enquiriesOfCandidates } from '../verification/enquiries'
 import type { Enquiry } from '../verification/model'
 import type { Vouching } from '../vouching/model'
 import { vouchingFacts, vouchingsOf } from '../vouching/vouchings'
-import { FeeReceived, Offer, OnboardingTask, Waiver } from './model'
+import { FeeReceived, GatePassage, Offer, OnboardingTask, Waiver } from './model'
 
 /** What an application is judged by, with the rows it was made from. */
 export type LoadedFile = {
   claims: Claim[]
   documents: Document[]
+  earlier: EarlierCredential[]
   enquiries: Enquiry[]
   sittings: Sitting[]
   waivers: Waiver[]
   offer: Offer | undefined
+  tasks: OnboardingTask[]
+  /** The permission that holds. */
+  permission: Permission | undefined
   vouchings: Vouching[]
+  passages: GatePassage[]
+  reopenings: Reopening[]
+  /** The sources its candidate names, and no fewer. */
+  sources: Source[]
   facts: FileFacts
 }
 
 /** What facts are made from, of a claim. */
 const judged: (keyof Claim['_attributes'])[] = ['id', 'candidateId', 'kind', 'details', 'rung', 'credentialVersion']
+
+type RulesOf = (application: InProgress) => Pick<Rules, 'form'>
 
 /**
  * Loads what many applications are judged by in a handful of queries, however many they are.
@@ -45,46 +60,59 @@ const judged: (keyof Claim['_attributes'])[] = ['id', 'candidateId', 'kind', 'de
 export async function loadFiles(
   { clock }: Pick<Deps, 'clock'>,
   applications: readonly InProgress[],
-  rulesOf: (application: InProgress) => Pick<Rules, 'form'>,
+  rulesOf: RulesOf | Promise<RulesOf>,
 ): Promise<Map<string, LoadedFile>> {
   const applicationIds = applications.map(({ id }) => id)
   const candidates = [...new Set(applications.map(({ candidateId }) => candidateId))]
   // What only the desk does begins when an application is sent.
   const sent = applications.flatMap(({ id, stage }) => (stage === 'being written' ? [] : [id]))
-  const ofSent = <T>(read: (applicationId: string[]) => Promise<T[]>) => (sent.length === 0 ? [] : read(sent))
-  const [claims, documents, enquiries, sittings, waivers, permissions, offers, tasks, fees, vouchings, accredited] =
-    await Promise.all([
-      claimsOfAll(candidates, candidates.length > 1 ? judged : undefined),
-      documentsOfCandidates(candidates),
-      enquiriesOfCandidates(candidates),
-      ofSent(sittingsOfAll),
-      ofSent((applicationId) => Waiver.findAll({ where: { applicationId }, order: ['givenAt'] })),
-      permissionsOf(applicationIds),
-      ofSent((applicationId) => Offer.findAll({ where: { applicationId } })),
-      ofSent((applicationId) => OnboardingTask.findAll({ where: { applicationId } })),
-      ofSent((applicationId) => FeeReceived.findAll({ where: { applicationId } })),
-      vouchingsOf(applicationIds),
-      accreditations(candidates),
-    ])
+  const ofSent = <M extends Model & { applicationId: string }>(
+    model: ModelStatic<M>,
+    ...order: (keyof Attributes<M> & string)[]
+  ) => (sent.length === 0 ? [] : rowsOf(model, { applicationId: sent } as WhereOptions, order))
+  const [claims, documents, earlier, enquiries, sources, asking, ...rows] = await Promise.all([
+    claimsOfAll(candidates, candidates.length > 1 ? judged : undefined),
+    documentsOfCandidates(candidates),
+    earlierOfCandidates(candidates),
+    enquiriesOfCandidates(candidates),
+    sourcesOfCandidates(candidates),
+    rulesOf,
+    permissionsOf(applicationIds),
+    vouchingsOf(applicationIds),
+    sittingsOf(sent),
+    ofSent(Waiver, 'givenAt'),
+    ofSent(Offer),
+    ofSent(OnboardingTask, 'key'),
+    ofSent(FeeReceived),
+    ofSent(GatePassage, 'passedAt'),
+    ofSent(Reopening, 'askedAt'),
+  ])
+  const accredited = accreditedIn(sources)
   const claimsByCandidate = groupBy(claims, ({ candidateId }) => candidateId)
   const documentsByClaim = groupBy(documents, ({ claimId }) => claimId)
   const enquiriesByClaim = groupBy(enquiries, ({ claimId }) => claimId)
+  const earlierByClaim = groupBy(earlier, ({ claimId }) => claimId)
   const byApplication = <T extends { applicationId: string }>(rows: readonly T[]) =>
     groupBy(rows, ({ applicationId }) => applicationId)
-  const [sat, waived, signed, offered, given, paid, vouched] = [
+  const [permissions, vouchings, sittings, waivers, offers, tasks, fees, passages, reopenings] = rows
+  const [signed, vouched, sat, waived] = [
+    byApplication(permissions),
+    byApplication(vouchings),
     byApplication(sittings),
     byApplication(waivers),
-    byApplication(permissions),
+  ]
+  const [offered, given, paid, passed, reopened] = [
     byApplication(offers),
     byApplication(tasks),
     byApplication(fees),
-    byApplication(vouchings),
+    byApplication(passages),
+    byApplication(reopenings),
   ]
   const today = clock.today()
   return new Map(
     applications.map((application) => {
       const { id, candidateId, answers, targetStart } = application
-      const { form } = rulesOf(application)
+      const { form } = asking(application)
       const own = claimsByCandidate.get(candidateId) ?? []
       const offer = offered.get(id)?.[0]
       const facts: FileFacts = {
@@ -118,11 +146,17 @@ export async function loadFiles(
         {
           claims: own,
           documents: of(documentsByClaim),
+          earlier: of(earlierByClaim),
           enquiries: of(enquiriesByClaim),
           sittings: sat.get(id) ?? [],
           waivers: waived.get(id) ?? [],
           offer,
+          tasks: given.get(id) ?? [],
+          permission: signed.get(id)?.[0],
           vouchings: vouched.get(id) ?? [],
+          passages: passed.get(id) ?? [],
+          reopenings: reopened.get(id) ?? [],
+          sources,
           facts,
         },
       ]

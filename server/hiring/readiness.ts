@@ -39,9 +39,20 @@ export async function readinessOf(
   application: Application,
   known: Partial<Pick<Readiness, 'vacancy' | 'rules'>> = {},
 ): Promise<Readiness> {
-  const vacancy = known.vacancy ?? (await vacancyById(application.vacancyId))
-  const rules = known.rules ?? (await rulesOfApplication(application, vacancy))
-  const file = (await loadFiles(deps, [application], () => rules)).get(application.id)!
+  const asking = rulesAndVacancy(application, known)
+  const [files, { vacancy, rules }] = await Promise.all([
+    loadFiles(
+      deps,
+      [application],
+      asking.then(
+        ({ rules }) =>
+          () =>
+            rules,
+      ),
+    ),
+    asking,
+  ])
+  const file = files.get(application.id)!
   const requirements = requirementsIn(rules)
   const outcomes = evaluate(requirements, file.facts)
   const forecast = likelyReady(outcomes, file.facts.today, mondayToFriday)
@@ -58,4 +69,9 @@ export const nextGate: Record<Stage, Gate | null> = {
   withdrawn: null,
   declined: null,
   'turned down': null,
+}
+
+async function rulesAndVacancy(application: Application, known: Partial<Pick<Readiness, 'vacancy' | 'rules'>>) {
+  const vacancy = known.vacancy ?? (await vacancyById(application.vacancyId))
+  return { vacancy, rules: known.rules ?? (await rulesOfApplication(application, vacancy)) }
 }

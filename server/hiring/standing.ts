@@ -8,7 +8,7 @@ import type { Outcome, Step } from '#core/requirements/requirement'
 import { validityOn } from '#core/validity/validity'
 import { candidateById } from '../accounts/candidate'
 import { activeStages, answersSent, applicationsOf, sentApplicationsOf } from '../applications/find'
-import { type Application, Reopening } from '../applications/model'
+import type { Application } from '../applications/model'
 import type { Deps } from '../deps'
 import { hasOpenDoubles } from '../doubles/find'
 import { inEnglish } from '../http/language'
@@ -37,8 +37,7 @@ async function refresh(deps: Deps, application: Application, known?: Readiness) 
   const readiness = known ?? (await readinessOf(deps, application))
   const { forecast, slack, vacancy, outcomes, rules, facts } = readiness
   const active = activeStages.some((stage) => stage === application.stage)
-  const [changed, refused, scored, doubles, sentAnswers] = await Promise.all([
-    Reopening.findOne({ where: { applicationId: application.id, state: 'changed' } }),
+  const [refused, scored, doubles, sentAnswers] = await Promise.all([
     hasRefused(application.id),
     scoreFor(application),
     hasOpenDoubles(application.candidateId),
@@ -47,7 +46,7 @@ async function refresh(deps: Deps, application: Application, known?: Readiness) 
   const look = firstLook(outcomes, rules.form, application.answers, facts.answers)
   const reasons = active
     ? queueReasons(application, readiness, {
-        changed: changed !== null,
+        changed: readiness.reopenings.some(({ state }) => state === 'changed'),
         refused,
         scoresAwaited: scored.waiting,
         doubles,

@@ -45,7 +45,9 @@ async function call(ctx: Context, { endpoint, handle, transaction }: Route, fixe
   ctx.set('Cache-Control', 'no-store')
   if (endpoint.file) return giveFile(ctx, reply as FileToKeep)
   if (process.env.NODE_ENV !== 'production') warnOfOddReply(deps, endpoint, reply)
-  ctx.body = reply
+  // Written out once: the length of an object would be found by writing it out as well.
+  ctx.body = reply === undefined ? undefined : JSON.stringify(reply)
+  ctx.type = 'json'
 }
 
 /** What an endpoint gives whose reply is a file. */

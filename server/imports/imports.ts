@@ -81,7 +81,7 @@ export async function readImport(deps: Deps, id: string) {
   }
 }
 
-export async function mapImport(_deps: Deps, id: string, mapping: Mapping) {
+export async function mapImport(id: string, mapping: Mapping) {
   const job = await byId(id)
   if (job.state !== 'mapping' && job.state !== 'failed') throw conflict('ran', 'This has been imported already.')
   const { columns } = await tableOf(job)
@@ -95,7 +95,7 @@ export async function mapImport(_deps: Deps, id: string, mapping: Mapping) {
 }
 
 /** Queues the import; a job does it whole or not at all. */
-export async function runImport(_deps: Deps, id: string) {
+export async function runImport(id: string) {
   const job = await byId(id)
   if (job.state !== 'mapping') throw conflict('ran', 'This has been imported already.')
   const { faults } = readRows(await tableOf(job), job.mapping)

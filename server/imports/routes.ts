@@ -9,7 +9,7 @@ export const importRoutes = [
     beginImport(deps, actor as Account, input.query.fileName, input.body as Buffer),
   ),
   bind(contract.readImport, ({ deps, input }) => readImport(deps, input.params.id)),
-  bind(contract.mapImport, ({ deps, input }) => mapImport(deps, input.params.id, input.body.mapping)),
-  bind(contract.runImport, ({ deps, input }) => runImport(deps, input.params.id)),
+  bind(contract.mapImport, ({ input }) => mapImport(input.params.id, input.body.mapping)),
+  bind(contract.runImport, ({ input }) => runImport(input.params.id)),
   bind(contract.undoImport, ({ deps, actor, input }) => undoImport(deps, actor as Account, input.params.id)),
 ]

@@ -71,7 +71,7 @@ async function placesOf(candidateIds: readonly string[], neighbour: string | und
     Candidate.findAll({ where: { id: [...candidateIds] }, attributes: ['id', 'name'] }),
     Application.findAll({ where: { candidateId: [...candidateIds], stage: [...activeStages] }, order: ['sentAt'] }),
     claimsOfAll(candidateIds),
-    documentsOfCandidates(candidateIds),
+    documentsOfCandidates([...candidateIds]),
   ])
   return claims.flatMap((claim): Place[] => {
     const application = applications.find(({ candidateId }) => candidateId === claim.candidateId)

@@ -3,6 +3,7 @@ import { PDFDocument } from 'pdf-lib'
 import { v7 as uuid } from 'uuid'
 import { compareNames } from '#core/comparison/names'
 import { say } from '#core/words/say'
+import { rowsOf } from '../database/rows'
 import type { Deps } from '../deps'
 import { keepBytes } from '../documents/bytes'
 import { sheetPdf } from '../documents/sheetPdf'
@@ -23,8 +24,9 @@ export async function withdrawPermission({ clock }: Deps, applicationId: string)
   return withdrawn > 0
 }
 
-export const permissionsOf = (applicationIds: readonly string[]): Promise<Permission[]> =>
-  Permission.findAll({ where: { applicationId: [...applicationIds], withdrawnAt: null } })
+/** The permissions that hold, of applications. */
+export const permissionsOf = (applicationId: string[]): Promise<Permission[]> =>
+  rowsOf(Permission, { applicationId, withdrawnAt: null }, ['signedAt'])
 
 /** A signature: one's full name as it was typed, or as it was drawn (PNG). */
 export type Signature = { fullName: string; drawing?: string }

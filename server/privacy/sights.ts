@@ -1,4 +1,4 @@
-import { Op, type WhereOptions } from 'sequelize'
+import { Op } from 'sequelize'
 import { v7 as uuid } from 'uuid'
 import { type HiddenKind, kindOfSubject, mayReveal } from '#core/privacy/hidden'
 import { candidateWithMail } from '../accounts/candidate'
@@ -6,6 +6,7 @@ import { sentApplication } from '../applications/find'
 import { Sight } from '../audit/model'
 import { recordEvent } from '../audit/record'
 import { inTransaction } from '../database/connection'
+import { rowOf, rowsOf } from '../database/rows'
 import type { Account, Deps } from '../deps'
 import { invalidField, notAllowed } from '../http/problems'
 
@@ -58,9 +59,11 @@ export async function reveal(
 /** The subjects that are shown to somebody at the moment. */
 export async function shownTo(deps: Deps, actor: Account, candidateId: string): Promise<ReadonlySet<string>> {
   const since = new Date(deps.clock.now().getTime() - shownMinutes * 60_000)
-  const sights = await Sight.findAll({
-    where: { actorId: actor.id, candidateId, at: { [Op.gt]: since }, reason: { [Op.ne]: null } } as WhereOptions,
-    attributes: ['subject'],
+  const sights = await rowsOf(Sight, {
+    actorId: actor.id,
+    candidateId,
+    at: { [Op.gt]: since },
+    reason: { [Op.not]: null },
   })
   return new Set(sights.map(({ subject }) => subject))
 }
@@ -74,10 +77,7 @@ export async function rememberSight(
   const at = deps.clock.now()
   const dawn = new Date(`${at.toISOString().slice(0, 10)}T00:00:00Z`)
   const { candidateId, subject } = seen
-  const already = await Sight.findOne({
-    where: { actorId: actor.id, candidateId, subject, at: { [Op.gte]: dawn } },
-    attributes: ['id'],
-  })
+  const already = await rowOf(Sight, { actorId: actor.id, candidateId, subject, at: { [Op.gte]: dawn } })
   if (!already)
     await Sight.create({
       id: uuid({ msecs: at.getTime() }),

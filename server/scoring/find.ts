@@ -1,12 +1,13 @@
 import type { Stage } from '#contract/applications'
 import { type Criterion, summarise } from '#core/scoring/score'
+import { rowOf, rowsOf } from '../database/rows'
 import { Score, ScoreSheet } from './model'
 
 export type Sheet = { version: number; criteria: Criterion[]; reviewers: number; hideNames: boolean }
 
 /** The score sheet of a vacancy; one that asks nothing where none was agreed. */
 export async function sheetOf(vacancyId: string): Promise<Sheet> {
-  const sheet = await ScoreSheet.findByPk(vacancyId)
+  const sheet = await rowOf(ScoreSheet, { vacancyId })
   if (!sheet) return { version: 0, criteria: [], reviewers: 2, hideNames: false }
   const { version, criteria, reviewers, hideNames } = sheet
   return { version, criteria, reviewers, hideNames }
@@ -18,7 +19,7 @@ export const hidesName = async ({ stage, vacancyId }: { stage: Stage; vacancyId:
 
 /** The scores of an application, those handed in first among them. */
 export async function scoresOf(applicationId: string) {
-  const scores = await Score.findAll({ where: { applicationId }, order: ['handedInAt', 'reviewer'] })
+  const scores = await rowsOf(Score, { applicationId }, ['handedInAt', 'reviewer'])
   return scores.map((score) => ({
     score,
     reviewerId: score.reviewerId,

@@ -1,4 +1,5 @@
 import { v7 as uuid } from 'uuid'
+import { rowsOf } from '../database/rows'
 import { notFound } from '../http/problems'
 import { BankQuestion, Check, Sitting } from './model'
 
@@ -21,12 +22,12 @@ export async function checkByKey(key: string): Promise<Check> {
 /** What checks are called, by their keys: those asked for, or all. */
 export async function checkTitles(keys?: readonly string[]): Promise<Record<string, string>> {
   if (keys?.length === 0) return {}
-  const checks = await Check.findAll({ where: keys ? { key: [...keys] } : {}, attributes: ['key', 'title'] })
+  const checks = await rowsOf(Check, keys ? { key: [...keys] } : {})
   return Object.fromEntries(checks.map(({ key, title }) => [key, title]))
 }
 
 export const bankOf = (check: string): Promise<BankQuestion[]> =>
   BankQuestion.findAll({ where: { check }, order: ['id'] })
 
-export const sittingsOfAll = (applicationIds: readonly string[]): Promise<Sitting[]> =>
-  Sitting.findAll({ where: { applicationId: [...applicationIds] }, order: ['begunAt', 'id'] })
+export const sittingsOf = (applicationId: string[]): Promise<Sitting[]> =>
+  rowsOf(Sitting, { applicationId }, ['begunAt', 'id'])

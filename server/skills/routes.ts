@@ -4,8 +4,8 @@ import { bind } from '../http/bind'
 import { beginSitting, describeCheck, handInSitting, readSitting, saveSittingAnswer } from './sit'
 
 export const skillsRoutes = [
-  bind(contract.describeCheck, ({ deps, actor, input }) =>
-    describeCheck(deps, actor as Account, input.params.id, input.params.check),
+  bind(contract.describeCheck, ({ actor, input }) =>
+    describeCheck(actor as Account, input.params.id, input.params.check),
   ),
   bind(contract.beginSitting, ({ deps, actor, input }) =>
     beginSitting(deps, actor as Account, input.params.id, input.params.check),

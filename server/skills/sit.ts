@@ -13,8 +13,8 @@ import { Sitting, SittingAnswer } from './model'
 /** Seconds after the end in which an answer that was under way is still taken. */
 const graceSeconds = 5
 
-export async function describeCheck(deps: Deps, actor: Account, applicationId: string, key: string) {
-  await insistOnAsked(deps, actor, applicationId, key)
+export async function describeCheck(actor: Account, applicationId: string, key: string) {
+  await insistOnAsked(actor, applicationId, key)
   const check = await checkByKey(key)
   const sitting = await Sitting.findOne({ where: { applicationId, check: key }, order: [['begunAt', 'DESC']] })
   return {
@@ -29,7 +29,7 @@ export async function describeCheck(deps: Deps, actor: Account, applicationId: s
 
 /** Begins a sitting: draws the paper by its seed and starts the server's clock. A sitting under way is come back to. */
 export async function beginSitting(deps: Deps, actor: Account, applicationId: string, key: string) {
-  await insistOnAsked(deps, actor, applicationId, key)
+  await insistOnAsked(actor, applicationId, key)
   const earlier = await Sitting.findOne({ where: { applicationId, check: key } })
   if (earlier) return { id: earlier.id }
   const check = await checkByKey(key)
@@ -66,11 +66,11 @@ export async function beginSitting(deps: Deps, actor: Account, applicationId: st
 }
 
 export async function readSitting(deps: Deps, actor: Account, id: string) {
-  return faceOf(deps, await ownSitting(deps, actor, id))
+  return faceOf(deps, await ownSitting(actor, id))
 }
 
 export async function saveSittingAnswer(deps: Deps, actor: Account, id: string, questionId: string, given: string[]) {
-  const sitting = await ownSitting(deps, actor, id)
+  const sitting = await ownSitting(actor, id)
   if (sitting.state === 'marked') throw conflict('handed-in', 'This paper has been handed in.')
   if (deps.clock.now().getTime() > sitting.dueAt.getTime() + graceSeconds * 1000)
     throw conflict('time-up', 'Time is up. What you answered before counts.')
@@ -82,7 +82,7 @@ export async function saveSittingAnswer(deps: Deps, actor: Account, id: string, 
 
 /** Hands a paper in and marks it. Handing in again gives the same mark. */
 export async function handInSitting(deps: Deps, actor: Account, id: string) {
-  const sitting = await ownSitting(deps, actor, id)
+  const sitting = await ownSitting(actor, id)
   if (sitting.state === 'under way') await markSitting(deps, actor, sitting)
   return faceOf(deps, sitting)
 }
@@ -162,7 +162,7 @@ const answersOf = async (sittingId: string): Promise<Record<string, string[]>> =
     (await SittingAnswer.findAll({ where: { sittingId } })).map(({ questionId, given }) => [questionId, given]),
   )
 
-async function ownSitting(deps: Deps, actor: Account, id: string): Promise<Sitting> {
+async function ownSitting(actor: Account, id: string): Promise<Sitting> {
   const sitting = await Sitting.findByPk(id)
   if (!sitting) throw notFound()
   await ownApplication(actor, sitting.applicationId)
@@ -170,7 +170,7 @@ async function ownSitting(deps: Deps, actor: Account, id: string): Promise<Sitti
 }
 
 /** A check can be sat once the application is sent and while its vacancy asks for it. */
-async function insistOnAsked(deps: Deps, actor: Account, applicationId: string, key: string) {
+async function insistOnAsked(actor: Account, applicationId: string, key: string) {
   const application = await ownApplication(actor, applicationId)
   const { requirements } = await rulesOfApplication(application, await vacancyById(application.vacancyId))
   const asked = requirements.some(({ asks }) => asks.kind === 'skills check' && asks.check === key)

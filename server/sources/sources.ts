@@ -3,6 +3,7 @@ import { Op } from 'sequelize'
 import { v7 as uuid } from 'uuid'
 import { jaroWinkler } from '#core/comparison/measures'
 import { ofClaims } from '../claims/subquery'
+import { rowsOf } from '../database/rows'
 import { notFound } from '../http/problems'
 import { Source } from './model'
 
@@ -32,14 +33,13 @@ export async function sourceById(id: string): Promise<Source> {
   return source
 }
 
-/** Accredited programmes of the sources that candidates name, as "source field" (ISCED-F). */
-export async function accreditations(candidateIds: readonly string[]): Promise<Set<string>> {
-  const sources = await Source.findAll({
-    where: { id: { [Op.in]: ofClaims('sourceId', candidateIds) } },
-    attributes: ['id', 'accreditedFields'],
-  })
-  return new Set(sources.flatMap(({ id, accreditedFields }) => accreditedFields.map((field) => `${id} ${field}`)))
-}
+/** The sources that candidates name in their claims. */
+export const sourcesOfCandidates = (candidateIds: readonly string[]): Promise<Source[]> =>
+  rowsOf(Source, { id: { [Op.in]: ofClaims('sourceId', candidateIds) } }, ['name'])
+
+/** Accredited programmes of sources, as "source field" (ISCED-F). */
+export const accreditedIn = (sources: readonly Source[]): Set<string> =>
+  new Set(sources.flatMap(({ id, accreditedFields }) => accreditedFields.map((field) => `${id} ${field}`)))
 
 export const allSources = (): Promise<Source[]> => Source.findAll({ order: ['name'] })
 

@@ -39,7 +39,7 @@ export const vacancyRoutes = [
     }
   }),
   bind(contractOfDesk, ({ deps }) => deskVacancies(deps)),
-  bind(rules.readDeskVacancy, ({ deps, input }) => readDeskVacancy(deps, input.params.id)),
+  bind(rules.readDeskVacancy, ({ input }) => readDeskVacancy(input.params.id)),
   bind(rules.createVacancy, ({ deps, actor, input }) => createVacancy(deps, actor as Account, input.body)),
   bind(rules.saveVacancy, ({ deps, actor, input }) => saveVacancy(deps, actor as Account, input.params.id, input.body)),
   bind(rules.setVacancyState, ({ deps, actor, input }) =>

@@ -17,7 +17,7 @@ import { payBandOf } from './payBand'
 import { vacancyById } from './vacancies'
 
 /** A vacancy as it is set up at the desk. */
-export async function readDeskVacancy(_deps: Deps, id: string): Promise<DeskVacancy> {
+export async function readDeskVacancy(id: string): Promise<DeskVacancy> {
   const vacancy = await vacancyById(id)
   const [intake, draft, versions, sent, checks, deciders, dryRun] = await Promise.all([
     vacancy.intakeId ? Intake.findByPk(vacancy.intakeId) : null,

@@ -4,6 +4,7 @@ import type { Input } from '#contract/endpoint'
 import type { listVacancies as listContract } from '#contract/vacancies'
 import type { Rules } from '#core/rules/rules'
 import { say } from '#core/words/say'
+import { rowOf } from '../database/rows'
 import type { Deps } from '../deps'
 import { notFound } from '../http/problems'
 import { addRulesVersion, publishedRules, withRanking } from '../rules/versions'
@@ -74,7 +75,7 @@ export async function vacancyBySlug(slug: string, options: { drafts?: boolean } 
 }
 
 export async function vacancyById(id: string): Promise<Vacancy> {
-  const vacancy = await Vacancy.findByPk(id)
+  const vacancy = await rowOf(Vacancy, { id })
   if (!vacancy) throw notFound()
   return vacancy
 }

@@ -1,5 +1,6 @@
 import { Op, QueryTypes } from 'sequelize'
 import { ofClaims } from '../claims/subquery'
+import { rowsOf } from '../database/rows'
 import { Enquiry } from './model'
 
 /** The enquiries about claims, oldest first. */
@@ -8,7 +9,7 @@ export const enquiriesOf = async (claimIds: readonly string[]): Promise<Enquiry[
 
 /** Those about any claim of candidates, also about claims taken back since. */
 export const enquiriesOfCandidates = (candidateIds: readonly string[]): Promise<Enquiry[]> =>
-  Enquiry.findAll({ where: { claimId: { [Op.in]: ofClaims('id', candidateIds) } }, order: ['askedAt', 'id'] })
+  rowsOf(Enquiry, { claimId: { [Op.in]: ofClaims('id', candidateIds) } }, ['askedAt', 'id'])
 
 /** Calls off every open question of an application; its links tell nothing any more. Gives how many there were. */
 export async function callOffEnquiries(applicationId: string): Promise<number> {

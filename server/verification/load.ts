@@ -1,10 +1,14 @@
+import { Op } from 'sequelize'
 import { candidateWithMail } from '../accounts/candidate'
 import { claimsOf } from '../claims/face'
 import { Claim } from '../claims/model'
-import { documentsOf } from '../documents/documents'
+import { ofClaims } from '../claims/subquery'
+import { rowsOf } from '../database/rows'
+import { documentsOfCandidates } from '../documents/documents'
 import { notFound } from '../http/problems'
-import { Source } from '../sources/model'
-import { enquiriesOf } from './enquiries'
+import type { Source } from '../sources/model'
+import { sourcesOfCandidates } from '../sources/sources'
+import { enquiriesOfCandidates } from './enquiries'
 import { Finding } from './model'
 import type { FileForProof } from './proof'
 
@@ -14,30 +18,21 @@ export async function claimById(id: string): Promise<Claim> {
   return claim
 }
 
-/**
- * Everything that comparing the claims of a candidate needs, in a few queries.
- *
- * @param known what the caller has read of them already
- */
-export async function fileForProof(
-  candidateId: string,
-  known?: Pick<FileForProof, 'person' | 'claims' | 'documents' | 'enquiries'>,
-): Promise<FileForProof> {
-  const claims = known?.claims ?? (await claimsOf(candidateId))
-  const ids = claims.map(({ id }) => id)
-  const [person, documents, enquiries, findings, sources] = await Promise.all([
-    known?.person ?? candidateWithMail(candidateId),
-    known?.documents ?? documentsOf(ids),
-    known?.enquiries ?? enquiriesOf(ids),
-    ids.length === 0 ? [] : Finding.findAll({ where: { claimId: ids }, order: ['decidedAt', 'id'] }),
-    Source.findAll({ where: { id: claims.flatMap(({ sourceId }) => sourceId ?? []) } }),
+/** What was decided about any claim of a candidate, oldest first. */
+export const findingsOf = (candidateId: string): Promise<Finding[]> =>
+  rowsOf(Finding, { claimId: { [Op.in]: ofClaims('id', [candidateId]) } }, ['decidedAt', 'id'])
+
+/** Everything that comparing the claims of a candidate needs, in a few queries. */
+export async function fileForProof(candidateId: string): Promise<FileForProof> {
+  const [claims, person, documents, enquiries, findings, sources] = await Promise.all([
+    claimsOf(candidateId),
+    candidateWithMail(candidateId),
+    documentsOfCandidates([candidateId]),
+    enquiriesOfCandidates([candidateId]),
+    findingsOf(candidateId),
+    sourcesOfCandidates([candidateId]),
   ])
-  return {
-    person,
-    claims,
-    documents,
-    enquiries,
-    findings,
-    sources: new Map(sources.map((source) => [source.id, source])),
-  }
+  return { person, claims, documents, enquiries, findings, sources: bySourceId(sources) }
 }
+
+export const bySourceId = (sources: readonly Source[]) => new Map(sources.map((source) => [source.id, source]))

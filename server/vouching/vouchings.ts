@@ -1,11 +1,9 @@
+import { rowsOf } from '../database/rows'
 import { Vouching } from './model'
 
 /** Those named for applications, in the order they were named, without those called off. */
-export const vouchingsOf = (applicationIds: readonly string[]): Promise<Vouching[]> =>
-  Vouching.findAll({
-    where: { applicationId: [...applicationIds], state: ['asked', 'done'] },
-    order: ['askedAt', 'id'],
-  })
+export const vouchingsOf = (applicationId: string[]): Promise<Vouching[]> =>
+  rowsOf(Vouching, { applicationId, state: ['asked', 'done'] }, ['askedAt', 'id'])
 
 const line = ({ id, name, relation, state, askedAt, doneAt }: Vouching) => ({
   id,
