@@ -2,7 +2,7 @@ import { rmSync } from 'node:fs'
 import { setTimeout as wait } from 'node:timers/promises'
 import { hash } from '@node-rs/argon2'
 import { pino } from 'pino'
-import type { Sequelize } from 'sequelize'
+import { QueryTypes, type Sequelize } from 'sequelize'
 import { v7 as uuid } from 'uuid'
 import { form } from '#scenario/form'
 import { isolationCheck } from '#scenario/isolationCheck'
@@ -175,7 +175,7 @@ async function fill({ sequelize, ...deps }: Deps & { sequelize: Sequelize }, cou
     )
   }
   // As a database that has been in use: statistics gathered, nothing left to write out.
-  await sequelize.query('ANALYZE TABLE accounts, candidates, claims, applications')
+  await sequelize.query('ANALYZE TABLE accounts, candidates, claims, applications', { type: QueryTypes.SELECT })
   await wait(5000)
   return vacancy.id
 }

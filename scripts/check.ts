@@ -80,7 +80,7 @@ const browser: Part = {
 }
 
 const parts: Part[] = [
-  plain('form', ['biome', 'check', '.']),
+  plain('form', ['biome', 'check', '--error-on-warnings', '.']),
   plain(
     'types',
     ['tsc', '-p', 'core/tsconfig.json'],

@@ -1,7 +1,7 @@
 import { Op } from 'sequelize'
 import type { Claim as ClaimFace } from '#contract/claims'
 import { say } from '#core/words/say'
-import { rowsOf } from '../database/rows'
+import { plainRowsOf, rowsOf } from '../database/rows'
 import { documentLine, documentsOfCandidates } from '../documents/documents'
 import type { Document } from '../documents/model'
 import { labelOf } from './label'
@@ -14,8 +14,12 @@ export const claimsOf = (candidateId: string): Promise<Claim[]> => claimsOfAll([
 /** `only` gives plain rows with these columns, and spares the making of models where there are many. */
 export function claimsOfAll(candidateIds: readonly string[], only?: (keyof Claim['_attributes'])[]): Promise<Claim[]> {
   const where = { candidateId: [...candidateIds], removedAt: { [Op.is]: null } }
-  const order = ['createdAt', 'id'] as const
-  return only ? Claim.findAll({ attributes: only, raw: true, where, order: [...order] }) : rowsOf(Claim, where, order)
+  if (!only) return rowsOf(Claim, where, ['createdAt', 'id'])
+  const order: [string, 'ASC'][] = [
+    ['createdAt', 'ASC'],
+    ['id', 'ASC'],
+  ]
+  return plainRowsOf(Claim, only, { where, order }) as Promise<Claim[]>
 }
 
 /** What credentials of candidates were before they were renewed, oldest first. */

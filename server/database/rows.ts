@@ -2,6 +2,7 @@ import DataLoader from 'dataloader'
 import {
   type Attributes,
   DataTypes,
+  literal,
   type Model,
   type ModelAttributeColumnOptions,
   type ModelStatic,
@@ -52,37 +53,72 @@ async function readAll(parts: readonly Rows[]): Promise<Model[][]> {
     parts.map(selectOf).join(' UNION ALL '),
     { type: QueryTypes.SELECT },
   )
-  const made = parts.map((): Record<string, unknown>[] => [])
-  for (const { part, columns } of found) made[part]!.push(valuesOf(parts[part]!.model, columns))
+  const readers = parts.map(({ model }) => reader(model))
+  const made = parts.map((): Values[] => [])
+  for (const { part, columns } of found) made[part]!.push(readers[part]!(columns))
   return parts.map(({ model, order }, part) =>
     model.bulkBuild(made[part]!, { raw: true, isNewRecord: false }).sort((a, b) => compare(a, b, order)),
   )
 }
 
-const columnsOf = (model: ModelStatic<Model>): [attribute: string, ModelAttributeColumnOptions][] =>
-  Object.entries(model.getAttributes() as Record<string, ModelAttributeColumnOptions>)
-
-function selectOf({ model, where }: Rows, part: number): string {
-  const generator = model.sequelize!.getQueryInterface().queryGenerator as {
-    quoteIdentifier: (name: string) => string
-    whereQuery: (where: unknown, options: { model: unknown }) => string
-  }
-  const columns = columnsOf(model).map(
-    ([attribute, { field }]) => `'${attribute}', ${generator.quoteIdentifier(field ?? attribute)}`,
+/**
+ * A stretch of rows in an order, as plain values of some of their columns: for lists of any length, where making a model
+ * of each row would cost more than reading it.
+ */
+export async function plainRowsOf<M extends Model, Name extends keyof Attributes<M> & string>(
+  model: ModelStatic<M>,
+  only: readonly Name[],
+  { where, order, most }: { where: WhereOptions; order: [string, 'ASC' | 'DESC'][]; most?: number },
+): Promise<Pick<Attributes<M>, Name>[]> {
+  const sql = generatorOf(model).selectQuery(
+    model.getTableName() as string,
+    { attributes: [[literal(jsonOf(model, only)), 'columns']], where, order, limit: most },
+    model,
   )
-  const table = generator.quoteIdentifier(model.getTableName() as string)
-  return `SELECT ${part} AS part, JSON_OBJECT(${columns.join(', ')}) AS columns FROM ${table} ${generator.whereQuery(where, { model })}`
+  const rows = await model.sequelize!.query<{ columns: string | object }>(sql, { type: QueryTypes.SELECT })
+  const read = reader(model, only)
+  return rows.map(({ columns }) => read(columns) as Pick<Attributes<M>, Name>)
 }
 
-function valuesOf(model: ModelStatic<Model>, given: string | object): Record<string, unknown> {
-  const values = (typeof given === 'string' ? JSON.parse(given) : given) as Record<string, unknown>
-  for (const [attribute, { type }] of columnsOf(model)) {
-    const value = values[attribute]
-    if (value === null) continue
-    if (type instanceof DataTypes.BOOLEAN) values[attribute] = value === 1
-    else if (type instanceof DataTypes.DATE) values[attribute] = new Date(`${String(value).replace(' ', 'T')}Z`)
+type Generator = {
+  quoteIdentifier: (name: string) => string
+  selectQuery: (table: string, options: object, model: unknown) => string
+}
+const generatorOf = (model: ModelStatic<Model>) => model.sequelize!.getQueryInterface().queryGenerator as Generator
+
+function selectOf({ model, where }: Rows, part: number): string {
+  const attributes = [
+    [literal(String(part)), 'part'],
+    [literal(jsonOf(model)), 'columns'],
+  ]
+  const table = model.getTableName() as string
+  return generatorOf(model).selectQuery(table, { attributes, where }, model).replace(/;$/, '')
+}
+
+const namesOf = (model: ModelStatic<Model>) => Object.keys(model.getAttributes())
+const columnOf = (model: ModelStatic<Model>, name: string): ModelAttributeColumnOptions =>
+  (model.getAttributes() as Record<string, ModelAttributeColumnOptions>)[name]!
+
+function jsonOf(model: ModelStatic<Model>, only: readonly string[] = namesOf(model)): string {
+  const generator = generatorOf(model)
+  const columns = only.map((name) => `'${name}', ${generator.quoteIdentifier(columnOf(model, name).field ?? name)}`)
+  return `JSON_OBJECT(${columns.join(', ')})`
+}
+
+type Values = Record<string, unknown>
+
+/** Makes values of a model from JSON; only moments and flags look different there. */
+function reader(model: ModelStatic<Model>, only: readonly string[] = namesOf(model)) {
+  const ofType = (wanted: typeof DataTypes.DATE | typeof DataTypes.BOOLEAN) =>
+    only.filter((name) => (columnOf(model, name).type as unknown) instanceof wanted)
+  const [moments, flags] = [ofType(DataTypes.DATE), ofType(DataTypes.BOOLEAN)]
+  return (given: string | object): Values => {
+    const values = (typeof given === 'string' ? JSON.parse(given) : given) as Values
+    for (const name of moments)
+      if (values[name] !== null) values[name] = new Date(`${String(values[name]).replace(' ', 'T')}Z`)
+    for (const name of flags) if (values[name] !== null) values[name] = values[name] === 1
+    return values
   }
-  return values
 }
 
 function compare(a: Model, b: Model, order: readonly string[]): number {

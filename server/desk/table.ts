@@ -1,7 +1,8 @@
-import { Op, type Order, QueryTypes, type WhereOptions } from 'sequelize'
+import { Op, QueryTypes, type WhereOptions } from 'sequelize'
 import { mostCounted, type TableFilter, type TableRow } from '#contract/lists'
 import { namePartsOf } from '#core/comparison/keys'
 import { readReference } from '#core/references/reference'
+import { plainRowsOf } from '../database/rows'
 import { Standing } from '../hiring/model'
 import { Problem } from '../http/problems'
 
@@ -28,23 +29,42 @@ export async function readTable({ after, ...filter }: TableFilter & { after?: st
 }
 
 /** Rows in their order, from behind a place in it. */
-export function tableRows(filter: TableFilter, after: string | undefined, most: number): Promise<Standing[]> {
+export function tableRows(filter: TableFilter, after: string | undefined, most: number): Promise<Row[]> {
   const { column, direction } = orderings[filter.order ?? 'slack']
   const beyond = after ? beyondPlace(after, column, direction) : {}
-  return Standing.findAll({
-    // Lists of what each claim came to are not in the table.
-    attributes: { exclude: ['marks', 'reasons'] },
+  return plainRowsOf(Standing, shown, {
     where: { [Op.and]: [whereOf(filter), beyond] } as WhereOptions,
     order: [
       [column, direction],
       ['applicationId', direction],
-    ] as Order,
-    limit: most,
-    raw: true,
+    ],
+    most,
   })
 }
 
-export function placeOf(row: Standing, { order }: TableFilter): string {
+const shown = [
+  'applicationId',
+  'candidate',
+  'hidesName',
+  'reference',
+  'vacancy',
+  'stage',
+  'sentAt',
+  'metCount',
+  'ofCount',
+  'eligible',
+  'blanks',
+  'changes',
+  'reviews',
+  'score',
+  'slack',
+  'likely',
+  'heldUpBy',
+  'doubles',
+] as const
+type Row = Pick<Standing, (typeof shown)[number]>
+
+export function placeOf(row: Row, { order }: TableFilter): string {
   const value = row[orderings[order ?? 'slack'].column]
   return JSON.stringify([value instanceof Date ? value.toISOString() : value, row.applicationId])
 }
@@ -119,13 +139,13 @@ export async function countUpTo(most: number, where: WhereOptions): Promise<numb
 }
 
 /** A row as it is shown: a hidden name is not. */
-export const tableRow = (row: Standing): TableRow => ({
+export const tableRow = (row: Row): TableRow => ({
   id: row.applicationId,
   name: row.hidesName ? (row.reference ?? '') : row.candidate,
   reference: row.reference,
   vacancy: row.vacancy,
   stage: row.stage,
-  sentAt: row.sentAt ? new Date(row.sentAt).toISOString() : null,
+  sentAt: row.sentAt?.toISOString() ?? null,
   met: { done: row.metCount, of: row.ofCount },
   eligible: row.eligible,
   blanks: row.blanks,
@@ -135,5 +155,5 @@ export const tableRow = (row: Standing): TableRow => ({
   slack: row.slack,
   likely: row.likely,
   heldUpBy: row.heldUpBy,
-  doubles: Boolean(row.doubles),
+  doubles: row.doubles,
 })
