@@ -306,6 +306,26 @@ export const readStatus = endpoint({
   tells: ['status'],
 })
 
+export const readApplicationPdf = endpoint({
+  method: 'GET',
+  path: '/api/my/applications/:id/application.pdf',
+  summary: 'One’s application as it was sent, as PDF',
+  who: candidate,
+  params: byId,
+  reply: Type.Any(),
+  file: true,
+})
+
+export const readPermissionPdf = endpoint({
+  method: 'GET',
+  path: '/api/my/applications/:id/permission.pdf',
+  summary: 'The permission to check as one signed it, as PDF',
+  who: candidate,
+  params: byId,
+  reply: Type.Any(),
+  file: true,
+})
+
 export const answerOffer = endpoint({
   method: 'POST',
   path: '/api/my/applications/:id/offer',

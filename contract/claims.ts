@@ -264,6 +264,16 @@ export const attachUpload = endpoint({
   tells: ['draft', 'status'],
 })
 
+export const readDocument = endpoint({
+  method: 'GET',
+  path: '/api/documents/:id/bytes',
+  summary: 'A document as it was sent, for its owner and for those at the desk who may see the file',
+  who: 'signed-in',
+  params: Type.Object({ id: Id }),
+  reply: Type.Any(),
+  file: true,
+})
+
 export const removeDocument = endpoint({
   method: 'DELETE',
   path: '/api/my/documents/:id',

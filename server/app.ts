@@ -8,14 +8,12 @@ import { openApi } from '#contract/openapi'
 import { ConditionSchema, RulesFile } from '#contract/rules'
 import { accountRoutes } from './accounts/routes'
 import { applicationRoutes } from './applications/routes'
-import { servePdfs } from './applications/servePdfs'
 import { auditRoutes } from './audit/routes'
 import { claimRoutes } from './claims/routes'
 import { currentClock } from './demo/clock'
 import { demoRoutes } from './demo/routes'
 import type { Deps } from './deps'
 import { deskRoutes } from './desk/routes'
-import { serveDocuments } from './documents/serveBytes'
 import { serveUploads } from './documents/uploads'
 import { doublesRoutes } from './doubles/routes'
 import { equalityRoutes } from './equality/routes'
@@ -74,8 +72,6 @@ export function makeApp(deps: Omit<Deps, 'clock'>): Koa {
   )
   app.use(compress({ threshold: 2048, br: false, gzip: { level: 2 } }))
   const router = new Router()
-  servePdfs(router)
-  serveDocuments(router, deps)
   serveUploads(router, deps)
   serve(router, routes, deps)
   router.get('/api/openapi.json', (ctx: Context) => {

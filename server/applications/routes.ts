@@ -3,10 +3,11 @@ import * as behalf from '#contract/behalf'
 import { accountWithPassword } from '../accounts/lookAfter'
 import { withPassword } from '../accounts/withPassword'
 import type { Account } from '../deps'
-import { bind } from '../http/bind'
+import { bind, bindFile } from '../http/bind'
 import { beginApplication } from './begin'
 import { askToTakeOver, beginFor, listBehalf, readTakenDown, setAsideBehalf, takeOverBehalf } from './behalf'
 import { readDraft } from './draft'
+import { readApplicationPdf, readPermissionPdf } from './ownPdfs'
 import { finishReopened, reopenPart, settleReopened } from './reopen'
 import { saveAnswers } from './saveAnswers'
 import { sendApplication } from './send'
@@ -22,6 +23,8 @@ export const applicationRoutes = [
   ),
   bind(contract.myApplications, ({ deps, actor }) => myApplications(deps, actor as Account)),
   bind(contract.readDraft, ({ deps, actor, input }) => readDraft(deps, actor as Account, input.params.id)),
+  bindFile(contract.readApplicationPdf, ({ actor, input }) => readApplicationPdf(actor as Account, input.params.id)),
+  bindFile(contract.readPermissionPdf, ({ actor, input }) => readPermissionPdf(actor as Account, input.params.id)),
   bind(contract.saveAnswers, ({ deps, actor, input }) =>
     saveAnswers(deps, actor as Account, input.params.id, input.body),
   ),

@@ -1,6 +1,7 @@
 import * as contract from '#contract/claims'
 import type { Account } from '../deps'
-import { bind } from '../http/bind'
+import { readDocument } from '../documents/readDocument'
+import { bind, bindFile } from '../http/bind'
 import {
   addClaim,
   attachUpload,
@@ -28,5 +29,6 @@ export const claimRoutes = [
   bind(contract.attachUpload, ({ deps, actor, input }) =>
     attachUpload(deps, actor as Account, input.params.id, input.params.upload, input.body),
   ),
+  bindFile(contract.readDocument, ({ deps, actor, input }) => readDocument(deps, actor as Account, input.params.id)),
   bind(contract.removeDocument, ({ deps, actor, input }) => removeDocument(deps, actor as Account, input.params.id)),
 ]

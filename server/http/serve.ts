@@ -51,12 +51,20 @@ async function call(ctx: Context, { endpoint, handle, transaction }: Route, fixe
 }
 
 /** What an endpoint gives whose reply is a file. */
-export type FileToKeep = { fileName: string; mediaType: string; body: Readable | Buffer }
+export type FileToKeep = {
+  fileName: string
+  mediaType: string
+  body: Readable | Buffer
+  /** Shown in the page and not kept. */
+  inline?: boolean
+}
 
-function giveFile(ctx: Context, { fileName, mediaType, body }: FileToKeep) {
+function giveFile(ctx: Context, { fileName, mediaType, body, inline }: FileToKeep) {
   ctx.set({
     'Content-Type': mediaType,
-    'Content-Disposition': `attachment; filename*=UTF-8''${encodeURIComponent(fileName)}`,
+    'Content-Disposition': `${inline ? 'inline' : 'attachment'}; filename*=UTF-8''${encodeURIComponent(fileName)}`,
+    // Whatever somebody has sent stays a picture and does nothing.
+    ...(inline ? { 'Content-Security-Policy': "default-src 'none'; sandbox" } : {}),
     'X-Content-Type-Options': 'nosniff',
     'Cache-Control': 'private, no-store',
   })

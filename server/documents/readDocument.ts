@@ -1,13 +1,10 @@
-import type Router from '@koa/router'
-import type { Context } from 'koa'
 import { hiddenKindOfClaim, sees, subjectOf } from '#core/privacy/hidden'
 import { candidateOf } from '../accounts/candidate'
 import { personWrittenFor } from '../applications/behalf'
 import { applicationsOf } from '../applications/find'
-import { currentClock } from '../demo/clock'
 import type { Account, Deps } from '../deps'
-import { accountOf } from '../http/caller'
-import { notAllowed, notFound, signInFirst } from '../http/problems'
+import { notAllowed, notFound } from '../http/problems'
+import type { FileToKeep } from '../http/serve'
 import { recordPaperSight, shownTo } from '../privacy/sights'
 import { claimById } from '../verification/load'
 import { readBytes } from './bytes'
@@ -16,25 +13,13 @@ import type { Document } from './model'
 
 const readers = ['coordinator', 'hiring manager', 'administrator']
 
-/** Serves a document's bytes to its owner and to those at the desk who may see the file, with headers that keep it a picture. */
-export function serveDocuments(router: Router, fixed: Omit<Deps, 'clock'>) {
-  router.get('/api/documents/:id/bytes', async (ctx: Context) => {
-    const actor = await accountOf(ctx)
-    if (!actor) throw signInFirst()
-    const deps: Deps = { ...fixed, clock: await currentClock(fixed.config) }
-    const document = await documentById(ctx.params.id)
-    if (!(await mayRead(deps, actor, document))) throw notFound()
-    await insistOnShown(deps, actor, document)
-    const { bytes, mediaType } = await readBytes(document.sha256)
-    ctx.set({
-      'Content-Type': mediaType,
-      'Content-Disposition': `inline; filename*=UTF-8''${encodeURIComponent(document.fileName)}`,
-      'X-Content-Type-Options': 'nosniff',
-      'Content-Security-Policy': "default-src 'none'; sandbox",
-      'Cache-Control': 'private, no-store',
-    })
-    ctx.body = bytes
-  })
+/** A document for its owner and for those at the desk who may see the file; for others it is not there. */
+export async function readDocument(deps: Deps, actor: Account, id: string): Promise<FileToKeep> {
+  const document = await documentById(id)
+  if (!(await mayRead(deps, actor, document))) throw notFound()
+  await insistOnShown(deps, actor, document)
+  const { bytes, mediaType } = await readBytes(document.sha256)
+  return { fileName: document.fileName, mediaType, body: bytes, inline: true }
 }
 
 async function mayRead(deps: Deps, actor: Account, document: Document): Promise<boolean> {

@@ -1,0 +1,28 @@
+import type { Account } from '../deps'
+import { readBytes } from '../documents/bytes'
+import { notFound } from '../http/problems'
+import type { FileToKeep } from '../http/serve'
+import { permissionOf } from '../permissions/permissions'
+import { ownApplication } from './find'
+import { Snapshot } from './model'
+
+/** What a candidate can keep of an application: all of it as it was sent, and the permission as it was signed. */
+
+export const readApplicationPdf = (actor: Account, id: string) =>
+  readOwn(actor, id, 'Application', async () => (await Snapshot.findByPk(id))?.pdfSha256)
+
+export const readPermissionPdf = (actor: Account, id: string) =>
+  readOwn(actor, id, 'Permission to check', async () => (await permissionOf(id))?.sha256)
+
+async function readOwn(
+  actor: Account,
+  id: string,
+  name: string,
+  sha256Of: () => Promise<string | null | undefined>,
+): Promise<FileToKeep> {
+  const { reference } = await ownApplication(actor, id)
+  const sha256 = await sha256Of()
+  if (!sha256) throw notFound()
+  const { bytes, mediaType } = await readBytes(sha256)
+  return { fileName: `${name}${reference ? `, ${reference}` : ''}.pdf`, mediaType, body: bytes }
+}
