@@ -1,5 +1,6 @@
 import { type Static, Type } from '@sinclair/typebox'
 import { stages } from './applications'
+import { queues } from './desk'
 import { endpoint } from './endpoint'
 import { InLanguages } from './messages'
 import { Day, Done, Id, Moment, oneOf, orNull } from './shapes'
@@ -66,7 +67,22 @@ export const readTable = endpoint({
   tells: ['desk'],
 })
 
-export const lists = ['applications', 'sources', 'vacancies', 'trail', 'doubles'] as const
+export const lists = [
+  'applications',
+  'queue',
+  'behalf',
+  'tray',
+  'imports',
+  'doubles',
+  'sources',
+  'vacancies',
+  'trail',
+  'sights',
+] as const
+
+/** What a list is narrowed to: as its page is, and for `queue` which, for `sights` whose. */
+const ListFilter = { ...TableFilter, queue: Type.Optional(oneOf(queues)), candidate: Type.Optional(Id) }
+export type ListFilter = { [Name in keyof typeof ListFilter]?: Static<(typeof ListFilter)[Name]> }
 
 export const exportList = endpoint({
   method: 'GET',
@@ -74,7 +90,7 @@ export const exportList = endpoint({
   summary: 'A list as CSV (RFC 4180, UTF-8), with the filters of its page, streamed',
   who: desk,
   params: Type.Object({ list: oneOf(lists) }),
-  query: Type.Object(TableFilter),
+  query: Type.Object(ListFilter),
   reply: Type.Any(),
   file: true,
 })

@@ -5,5 +5,14 @@ export function useSession() {
   const { data } = api.endpoints.readSession.useQuery({})
   const roles = data?.account?.roles ?? []
   const staff = roles.some((role) => role !== 'candidate')
-  return { ready: data !== undefined, account: data?.account ?? null, demo: data?.demo ?? false, roles, staff }
+  /** Whose work it is to keep the files: they write, decide and take lists along. */
+  const isKeeper = roles.includes('coordinator') || roles.includes('administrator')
+  return {
+    ready: data !== undefined,
+    account: data?.account ?? null,
+    demo: data?.demo ?? false,
+    roles,
+    staff,
+    isKeeper,
+  }
 }

@@ -1,13 +1,20 @@
 import { pipeline, Readable } from 'node:stream'
 import { stringify } from 'csv-stringify'
-import type { lists, TableFilter } from '#contract/lists'
+import type { ListFilter, lists } from '#contract/lists'
+import { candidateById } from '../accounts/candidate'
+import { listBehalf } from '../applications/behalf'
 import { recordEvent } from '../audit/record'
 import { readTrail } from '../audit/trail'
 import type { Account, Deps } from '../deps'
 import { listDoubles } from '../doubles/find'
+import { notFound } from '../http/problems'
 import type { FileToKeep } from '../http/serve'
+import { listImports } from '../imports/imports'
+import { readTray } from '../paper/tray'
+import { readSights } from '../privacy/sights'
 import { sourceDirectory } from '../sources/directory'
 import { deskVacancies } from '../vacancies/directory'
+import { queueStretch } from './queue'
 import { placeOf, tableRow, tableRows } from './table'
 
 const chunk = 1000
@@ -16,7 +23,8 @@ type Row = Record<string, string | number | null>
 type List = (typeof lists)[number]
 
 /** A list as CSV with the filters of its page, row by row, so that a hundred thousand take no more memory than a hundred. */
-export async function exportList(deps: Deps, actor: Account, list: List, filter: TableFilter): Promise<FileToKeep> {
+export async function exportList(deps: Deps, actor: Account, list: List, filter: ListFilter): Promise<FileToKeep> {
+  if (list === 'sights' && !(await candidateById(filter.candidate ?? ''))) throw notFound()
   await recordEvent(deps, actor, { code: 'list-exported', what: `Exported the list ${list}`, details: { filter } })
   // A cell that begins like a formula is not one (CWE-1236).
   const csv = stringify({ header: true, bom: true, record_delimiter: 'windows', escape_formulas: true })
@@ -28,7 +36,7 @@ export async function exportList(deps: Deps, actor: Account, list: List, filter:
   }
 }
 
-const linesOf: Record<List, (deps: Deps, filter: TableFilter) => AsyncGenerator<Row>> = {
+const linesOf: Record<List, (deps: Deps, filter: ListFilter) => AsyncGenerator<Row>> = {
   async *applications(_deps, filter) {
     let coming = tableRows(filter, undefined, chunk)
     for (;;) {
@@ -58,6 +66,61 @@ const linesOf: Record<List, (deps: Deps, filter: TableFilter) => AsyncGenerator<
         }
       }
       if (!last) return
+    }
+  },
+  async *queue(_deps, { queue = 'today', vacancy }) {
+    for (let after: string | undefined; ; ) {
+      const { people, next } = await queueStretch(queue, { after, vacancy }, chunk)
+      for (const { candidate, vacancy: title, slack, why } of people)
+        yield { Name: candidate, Vacancy: title, 'Slack in days': slack, Waiting: why }
+      if (!next) return
+      after = next
+    }
+  },
+  async *behalf() {
+    for (const { name, mail, title, how, by, at, askedAt, theirs, closesAt } of await listBehalf())
+      yield {
+        Name: name,
+        Mail: mail,
+        Vacancy: title,
+        'Told us': how,
+        'Written down by': by,
+        Begun: at,
+        'Asked to take over': askedAt,
+        'Theirs to write': theirs ? 'yes' : 'no',
+        Closes: closesAt,
+      }
+  },
+  async *tray(deps) {
+    for (const { fileName, came, cameAt, pages, why, guesses } of (await readTray(deps)).waiting)
+      yield {
+        Paper: fileName,
+        Came: came,
+        'Came at': cameAt,
+        Pages: pages,
+        'Waits because': why,
+        'May belong to': guesses.map((guess) => `${guess.name}: ${guess.label}`).join('; '),
+      }
+  },
+  async *imports() {
+    for (const { fileName, format, state, total, done, by, at, finishedAt } of await listImports())
+      yield {
+        File: fileName,
+        Format: format,
+        State: state,
+        Rows: total,
+        Done: done,
+        By: by,
+        At: at,
+        Finished: finishedAt,
+      }
+  },
+  async *sights(_deps, { candidate = '' }) {
+    for (let before: string | undefined; ; ) {
+      const { name, sights, next } = await readSights(candidate, before)
+      for (const { at, who, what, reason } of sights) yield { Person: name, When: at, Who: who, Saw: what, Why: reason }
+      if (!next) return
+      before = next
     }
   },
   async *sources() {

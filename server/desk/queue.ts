@@ -8,26 +8,40 @@ const page = 40
 
 /** A page of a queue, least slack first. `after` is the `next` of the page before. */
 export async function readQueue(queue: Queue, { after, vacancy }: { after?: string; vacancy?: string }) {
-  const chosen = { [queue]: true, ...(vacancy ? { vacancyId: vacancy } : {}) }
+  const { people, next } = await queueStretch(queue, { after, vacancy }, page)
+  const late = { ...chosenIn(queue, vacancy), slack: { [Op.lt]: 0 } } as WhereOptions
+  return { people, next, late: await countUpTo(mostCounted, late) }
+}
+
+const chosenIn = (queue: Queue, vacancy: string | undefined) => ({
+  [queue]: true,
+  ...(vacancy ? { vacancyId: vacancy } : {}),
+})
+
+/** Some people of a queue from behind a place in it, and the place of the last where there are more. */
+export async function queueStretch(
+  queue: Queue,
+  { after, vacancy }: { after?: string | undefined; vacancy?: string | undefined },
+  most: number,
+) {
   const rows = await Standing.findAll({
-    where: { ...chosen, ...beyond(after) } as WhereOptions,
+    where: { ...chosenIn(queue, vacancy), ...beyond(after) } as WhereOptions,
     order: ['slack', 'applicationId'],
-    limit: page + 1,
+    limit: most + 1,
   })
-  const last = rows.length > page ? rows[page - 1] : undefined
+  const last = rows.length > most ? rows[most - 1] : undefined
   return {
     people: rows
-      .slice(0, page)
-      .map(({ applicationId, candidate, reference, hidesName, vacancy, slack, reasons, marks }) => ({
+      .slice(0, most)
+      .map(({ applicationId, candidate, reference, hidesName, vacancy: title, slack, reasons, marks }) => ({
         id: applicationId,
         candidate: hidesName ? (reference ?? '') : candidate,
-        vacancy,
+        vacancy: title,
         slack,
         why: reasons[queue] ?? '',
         marks,
       })),
     next: last ? `${last.slack}_${last.applicationId}` : null,
-    late: await countUpTo(mostCounted, { ...chosen, slack: { [Op.lt]: 0 } } as WhereOptions),
   }
 }
 

@@ -29,12 +29,11 @@ export function DeskFrame() {
 }
 
 function Desk() {
-  const { account, roles } = useSession()
+  const { account, isKeeper: mayRead } = useSession()
   const [finding, setFinding] = useState(false)
   const [listing, setListing] = useState(false)
   const { data } = api.endpoints.readCounts.useQuery({}, { pollingInterval: 30_000, refetchOnFocus: true })
   const signOut = useAct('signOut')
-  const mayRead = roles.includes('coordinator') || roles.includes('administrator')
   useKeys({ '?': () => setListing(true), 'ctrl+k': () => setFinding(true) })
   return (
     <Tooltip.Provider delayDuration={250}>

@@ -15,8 +15,7 @@ export function Finder({ open, onClose }: { open: boolean; onClose: () => void }
     setText('')
     navigate(to)
   }
-  const { roles } = useSession()
-  const isKeeper = roles.includes('coordinator') || roles.includes('administrator')
+  const { isKeeper } = useSession()
   const commands = commandsFor(text, isKeeper)
   const run = ({ to, file }: DeskCommand) => {
     if (!file) return go(to)

@@ -3,12 +3,13 @@ import { Popover } from 'radix-ui'
 import { useEffect, useState } from 'react'
 import { Link, useNavigate, useSearchParams } from 'react-router'
 import { mostCounted, sentStages, type TableFilter } from '#contract/lists'
-import { addressOf, api } from '../../api'
+import { api } from '../../api'
 import { Button, Key } from '../../ui/Button'
 import { DateField } from '../../ui/DateField'
 import { CheckList, SelectField, TextField } from '../../ui/Field'
 import { Waiting } from '../../ui/Waiting'
 import { useSession } from '../../useSession'
+import { AsCsv } from '../AsCsv'
 import { useKeys } from '../useKeys'
 import { ComposeMessage } from './ComposeMessage'
 import { columnKeys, columns, shownAtFirst } from './columns'
@@ -32,8 +33,7 @@ const filters = [
 /** What came in as a table: narrowed, ordered and with the columns that the address says; all of it by keyboard. */
 export function ApplicationsTable() {
   const navigate = useNavigate()
-  const { roles } = useSession()
-  const mayAct = roles.includes('coordinator') || roles.includes('administrator')
+  const { isKeeper: mayAct } = useSession()
   const [params, setParams] = useSearchParams()
   const filter = Object.fromEntries(
     filters.flatMap((name) => (params.get(name) ? [[name, params.get(name)]] : [])),
@@ -109,11 +109,7 @@ export function ApplicationsTable() {
           />
           <div className="ml-auto flex items-baseline gap-4 font-semibold text-confirmed">
             <Columns shown={shown} onChange={(keys) => set({ columns: keys.join(',') })} />
-            {mayAct && (
-              <a href={addressOf('exportList', { params: { list: 'applications' }, query: filter })} download>
-                As CSV
-              </a>
-            )}
+            <AsCsv list="applications" filter={filter} />
             <Link to="/desk/applications">One by one</Link>
           </div>
         </div>

@@ -22,6 +22,7 @@ export function Behalf() {
   if (!data) return <Waiting error={error} onRetry={refetch} />
   return (
     <Overview
+      list="behalf"
       title="On behalf"
       about="For somebody who wrote on paper or rang: write down what they told you, then mail them a link. They read it through, sign it and send it; nobody else can."
     >

@@ -3,7 +3,7 @@ import { Link, useNavigate, useParams } from 'react-router'
 import type { readDouble } from '#contract/doubles'
 import type { Reply } from '#contract/endpoint'
 import { writeWhen } from '#core/dates/write'
-import { addressOf, api } from '../../api'
+import { api } from '../../api'
 import { Button } from '../../ui/Button'
 import { Dialog } from '../../ui/Dialog'
 import { Choice, LongField } from '../../ui/Field'
@@ -11,6 +11,7 @@ import { ProblemNote } from '../../ui/ProblemNote'
 import { Waiting } from '../../ui/Waiting'
 import { writeDayOf, writeShortDay } from '../../ui/write'
 import { useAct } from '../../useAct'
+import { AsCsv } from '../AsCsv'
 import { useKeys } from '../useKeys'
 import { useTold } from '../useTold'
 
@@ -35,15 +36,9 @@ export function Doubles() {
     <main className="grid h-full min-h-0 grid-cols-[258px_minmax(0,1fr)]" aria-label="Possible doubles">
       <section aria-label="Pairs" className="min-h-0 overflow-auto border-line border-r bg-sheet-2">
         <div className="border-line border-b px-3 py-2">
-          <div className="flex items-baseline justify-between">
+          <div className="flex items-baseline justify-between text-[12.5px]">
             <h1 className="text-[18px]">Doubles</h1>
-            <a
-              href={addressOf('exportList', { params: { list: 'doubles' } })}
-              download
-              className="font-semibold text-[12.5px] text-confirmed"
-            >
-              As CSV
-            </a>
+            <AsCsv list="doubles" />
           </div>
           <p className="text-[12.5px] text-ink-2">Files that may be of one person, the likeliest first.</p>
         </div>

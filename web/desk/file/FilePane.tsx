@@ -52,8 +52,7 @@ export function FilePane({ id, queue, chosen }: { id: string; queue: Queue; chos
     choose(next.key)
     document.querySelector<HTMLElement>(`[data-claim="${next.key}"]`)?.focus()
   }
-  const { roles } = useSession()
-  const isKeeper = roles.includes('coordinator') || roles.includes('administrator')
+  const { isKeeper } = useSession()
   const mayCorrect = isKeeper && file !== undefined && ['sent', 'shortlisted', 'offered'].includes(file.stage)
   const mayTakeUp = isKeeper && file?.stage === 'turned down'
   useKeys({

@@ -66,6 +66,7 @@ function AllImports() {
   if (!data) return <Waiting error={error} onRetry={refetch} />
   return (
     <Overview
+      list="imports"
       title="Import"
       about="People and what they claim, from a CSV of any spreadsheet or from JSON Resume. It is tried first, and imported whole or not at all."
     >

@@ -1,8 +1,6 @@
 import type { ReactNode } from 'react'
-import type { lists, TableFilter } from '#contract/lists'
-import { addressOf } from '../../api'
-
-type List = (typeof lists)[number]
+import type { ListFilter } from '#contract/lists'
+import { AsCsv, type List } from '../AsCsv'
 
 /** A place that needs the whole width: a title, what it is for, and a table. */
 export function Overview({
@@ -17,21 +15,13 @@ export function Overview({
   children: ReactNode
   /** The list it can be kept as, with the filters that are on. */
   list?: List
-  filter?: TableFilter
+  filter?: ListFilter
 }) {
   return (
     <main tabIndex={0} aria-label={title} className="h-full overflow-auto bg-sheet px-5 py-3">
       <div className="flex items-baseline justify-between gap-4">
         <h1 className="text-[22px]">{title}</h1>
-        {list && (
-          <a
-            href={addressOf('exportList', { params: { list }, query: filter })}
-            download
-            className="font-semibold text-confirmed"
-          >
-            As CSV
-          </a>
-        )}
+        {list && <AsCsv list={list} filter={filter} />}
       </div>
       <p className="mb-3 text-ink-2">{about}</p>
       {children}

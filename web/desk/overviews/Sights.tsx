@@ -16,6 +16,8 @@ export function Sights() {
   if (!data) return <Waiting error={error} onRetry={refetch} />
   return (
     <Overview
+      list="sights"
+      filter={{ candidate: candidateId }}
       title={`Who saw what: ${data.name}`}
       about="Every day on which somebody opened the file, and everything hidden that was shown, newest first. The person can read the same."
     >

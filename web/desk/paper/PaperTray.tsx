@@ -11,6 +11,7 @@ import { ProblemNote } from '../../ui/ProblemNote'
 import { Waiting } from '../../ui/Waiting'
 import { writeMoment } from '../../ui/write'
 import { useAct } from '../../useAct'
+import { AsCsv } from '../AsCsv'
 import { useKeys } from '../useKeys'
 import { useTold } from '../useTold'
 
@@ -50,7 +51,10 @@ export function PaperTray() {
     <main className="grid h-full min-h-0 grid-cols-[258px_minmax(0,1fr)]" aria-label="Paper tray">
       <section aria-label="Papers" className="min-h-0 overflow-auto border-line border-r bg-sheet-2">
         <div className="border-line border-b px-3 py-2">
-          <h1 className="text-[18px]">Paper tray</h1>
+          <div className="flex items-baseline justify-between gap-2 text-[12.5px]">
+            <h1 className="text-[18px]">Paper tray</h1>
+            {waiting.length > 0 && <AsCsv list="tray" />}
+          </div>
           <p className="text-[12.5px] text-ink-2">Paper that came in and has not found its file by itself.</p>
           <DropIn />
         </div>

@@ -5,6 +5,7 @@ import { api } from '../../api'
 import { Mark } from '../../ui/Mark'
 import { Waiting } from '../../ui/Waiting'
 import { writeSlack } from '../../ui/write'
+import { AsCsv } from '../AsCsv'
 import { FilePane } from '../file/FilePane'
 import { useKeys } from '../useKeys'
 import { queueNames } from './names'
@@ -49,10 +50,11 @@ function Columns({ queue, id, chosen }: { queue: Queue; id?: string; chosen?: st
         className={`min-h-0 overflow-auto border-line border-r bg-sheet-2 ${id ? 'max-lg:hidden' : ''}`}
       >
         <div className="border-line border-b px-3 py-2">
-          <div className="flex items-baseline justify-between">
-            <h1 className="text-[18px]">{queueNames[queue].name}</h1>
+          <div className="flex items-baseline justify-between gap-2 text-[12.5px]">
+            <h1 className="flex-1 text-[18px]">{queueNames[queue].name}</h1>
+            <AsCsv list="queue" filter={{ queue }} />
             {queue === 'applications' && (
-              <Link to="/desk/applications/table" className="font-semibold text-[12.5px] text-confirmed">
+              <Link to="/desk/applications/table" className="font-semibold text-confirmed">
                 As a table
               </Link>
             )}

@@ -47,10 +47,9 @@ export function SectionEditor({ section, known, onChange }: Props) {
 
 function Shared({ section, onChange }: Pick<Props, 'section' | 'onChange'>) {
   const { data: library = [] } = api.endpoints.sharedSections.useQuery({})
-  const { roles } = useSession()
+  const { isKeeper: mayEdit } = useSession()
   const { act, busy, problem } = useAct('saveSharedSection')
   const told = useTold()
-  const mayEdit = roles.includes('coordinator') || roles.includes('administrator')
   const key = section.shared?.key ?? section.key
   const newest = library.find((candidate) => candidate.key === key)
   const plain = ({ shared: _shared, when: _when, ...rest }: Section) => JSON.stringify(rest)

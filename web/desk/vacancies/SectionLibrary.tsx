@@ -12,10 +12,9 @@ import { useTold } from '../useTold'
 export function SectionLibrary() {
   const { data, error, refetch } = api.endpoints.sharedSections.useQuery({}, { refetchOnMountOrArgChange: true })
   const { act, busy, problem } = useAct('spreadSharedSection')
-  const { roles } = useSession()
+  const { isKeeper: mayEdit } = useSession()
   const told = useTold()
   if (!data) return <Waiting error={error} onRetry={refetch} />
-  const mayEdit = roles.includes('coordinator') || roles.includes('administrator')
   const spread = async (key: string, title: string, vacancies: string[]) => {
     const done = await act({ params: { key }, body: { vacancies } })
     if (done)

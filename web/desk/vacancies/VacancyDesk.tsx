@@ -32,7 +32,7 @@ const parts = [
 /** A vacancy being set up: what is said of it, what it asks, and what a change would do. */
 export function VacancyDesk() {
   const { id = '', part } = useParams()
-  const { roles } = useSession()
+  const { isKeeper: mayEdit } = useSession()
   const {
     data: vacancy,
     error,
@@ -40,7 +40,6 @@ export function VacancyDesk() {
   } = api.endpoints.readDeskVacancy.useQuery({ params: { id } }, { refetchOnMountOrArgChange: true })
   if (!vacancy) return <Waiting error={error} onRetry={refetch} />
   if (!parts.some(({ key }) => key === part)) return <Navigate to={`/desk/vacancies/${id}/post`} replace />
-  const mayEdit = roles.includes('coordinator') || roles.includes('administrator')
   return <Parts key={id} vacancy={vacancy} part={part as (typeof parts)[number]['key']} mayEdit={mayEdit} />
 }
 

@@ -14,10 +14,9 @@ import { Overview, Table } from '../overviews/Overview'
 
 export function VacancyList() {
   const { data, error, refetch } = api.endpoints.deskVacancies.useQuery({})
-  const { roles } = useSession()
+  const { roles, isKeeper: mayEdit } = useSession()
   const [making, setMaking] = useState(false)
   if (!data) return <Waiting error={error} onRetry={refetch} />
-  const mayEdit = roles.includes('coordinator') || roles.includes('administrator')
   const mayRead = mayEdit || roles.includes('hiring manager')
   return (
     <Overview
