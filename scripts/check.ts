@@ -1,22 +1,28 @@
-import { spawnSync } from 'node:child_process'
+import { spawn, spawnSync } from 'node:child_process'
+import { once } from 'node:events'
 import { mkdirSync, readFileSync, rmSync } from 'node:fs'
 import { resolve } from 'node:path'
 
 /** Counts of one part; a part without a runner of tests counts as one. */
 type Counts = { passed: number; failed: number; skipped: number }
 
-type Part = { name: string; run: () => Counts }
+type Part = { name: string; run: () => Counts | Promise<Counts> }
 
 const reports = resolve('.check/reports')
 const bin = (name: string) => resolve('node_modules/.bin', name)
 
+/** Commands that do not touch one another, side by side. */
 function plain(name: string, ...commands: [string, ...string[]][]): Part {
   return {
     name,
-    run: () => {
-      const fine = commands.every(
-        ([command, ...given]) => spawnSync(bin(command), given, { stdio: 'inherit' }).status === 0,
+    run: async () => {
+      const ended = await Promise.all(
+        commands.map(async ([command, ...given]) => {
+          const [code] = await once(spawn(bin(command), given, { stdio: 'inherit' }), 'exit')
+          return code
+        }),
       )
+      const fine = ended.every((code) => code === 0)
       return { passed: Number(fine), failed: Number(!fine), skipped: 0 }
     },
   }
@@ -118,7 +124,7 @@ const total: Counts = { passed: 0, failed: 0, skipped: 0 }
 for (const { name, run } of chosen) {
   const begun = Date.now()
   console.log(`\n── ${name}`)
-  const counts = run()
+  const counts = await run()
   for (const key of ['passed', 'failed', 'skipped'] as const) total[key] += counts[key]
   console.log(
     `${name}: ${counts.passed} passed, ${counts.failed} failed, ${counts.skipped} skipped, ${Math.round((Date.now() - begun) / 1000)} s`,

@@ -66,20 +66,41 @@ export async function loadFiles(
   const candidates = [...new Set(applications.map(({ candidateId }) => candidateId))]
   // What only the desk does begins when an application is sent.
   const sent = applications.flatMap(({ id, stage }) => (stage === 'being written' ? [] : [id]))
+  const byApplication = async <T extends { applicationId: string }>(rows: Promise<T[]>) =>
+    groupBy(await rows, ({ applicationId }) => applicationId)
   const ofSent = <M extends Model & { applicationId: string }>(
     model: ModelStatic<M>,
     ...order: (keyof Attributes<M> & string)[]
-  ) => (sent.length === 0 ? [] : rowsOf(model, { applicationId: sent } as WhereOptions, order))
-  const [claims, documents, earlier, enquiries, sources, asking, ...rows] = await Promise.all([
+  ) =>
+    byApplication(
+      sent.length === 0 ? Promise.resolve([]) : rowsOf(model, { applicationId: sent } as WhereOptions, order),
+    )
+  const [
+    claims,
+    documents,
+    earlier,
+    enquiries,
+    sources,
+    asking,
+    signed,
+    vouched,
+    sat,
+    waived,
+    offered,
+    given,
+    paid,
+    passed,
+    reopened,
+  ] = await Promise.all([
     claimsOfAll(candidates, candidates.length > 1 ? judged : undefined),
     documentsOfCandidates(candidates),
     earlierOfCandidates(candidates),
     enquiriesOfCandidates(candidates),
     sourcesOfCandidates(candidates),
     rulesOf,
-    permissionsOf(applicationIds),
-    vouchingsOf(applicationIds),
-    sittingsOf(sent),
+    byApplication(permissionsOf(applicationIds)),
+    byApplication(vouchingsOf(applicationIds)),
+    byApplication(sittingsOf(sent)),
     ofSent(Waiver, 'givenAt'),
     ofSent(Offer),
     ofSent(OnboardingTask, 'key'),
@@ -92,22 +113,6 @@ export async function loadFiles(
   const documentsByClaim = groupBy(documents, ({ claimId }) => claimId)
   const enquiriesByClaim = groupBy(enquiries, ({ claimId }) => claimId)
   const earlierByClaim = groupBy(earlier, ({ claimId }) => claimId)
-  const byApplication = <T extends { applicationId: string }>(rows: readonly T[]) =>
-    groupBy(rows, ({ applicationId }) => applicationId)
-  const [permissions, vouchings, sittings, waivers, offers, tasks, fees, passages, reopenings] = rows
-  const [signed, vouched, sat, waived] = [
-    byApplication(permissions),
-    byApplication(vouchings),
-    byApplication(sittings),
-    byApplication(waivers),
-  ]
-  const [offered, given, paid, passed, reopened] = [
-    byApplication(offers),
-    byApplication(tasks),
-    byApplication(fees),
-    byApplication(passages),
-    byApplication(reopenings),
-  ]
   const today = clock.today()
   return new Map(
     applications.map((application) => {

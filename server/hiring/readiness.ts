@@ -40,18 +40,11 @@ export async function readinessOf(
   known: Partial<Pick<Readiness, 'vacancy' | 'rules'>> = {},
 ): Promise<Readiness> {
   const asking = rulesAndVacancy(application, known)
-  const [files, { vacancy, rules }] = await Promise.all([
-    loadFiles(
-      deps,
-      [application],
-      asking.then(
-        ({ rules }) =>
-          () =>
-            rules,
-      ),
-    ),
-    asking,
-  ])
+  const rulesOf = async () => {
+    const { rules } = await asking
+    return () => rules
+  }
+  const [files, { vacancy, rules }] = await Promise.all([loadFiles(deps, [application], rulesOf()), asking])
   const file = files.get(application.id)!
   const requirements = requirementsIn(rules)
   const outcomes = evaluate(requirements, file.facts)

@@ -21,10 +21,16 @@ export type Row = {
   | { of: 'requirement'; outcome: File['outcomes'][number] }
 )
 
+/** What of a file its lines are made from. */
+export type Listed = Pick<
+  File,
+  'claims' | 'requirements' | 'outcomes' | 'words' | 'checks' | 'scoring' | 'historyYears' | 'today'
+>
+
 export type Group = { title: string; note: string; rows: Row[] }
 
 /** The file as groups of lines, in the order of a life: study, papers, work, checks, and what is asked beside them. */
-export function rowsOf(file: File): Group[] {
+export function rowsOf(file: Listed): Group[] {
   const of = (...kinds: string[]) =>
     file.claims.filter(({ details }) => kinds.includes(details.kind)).map((claim) => rowOfClaim(file, claim))
   const asked = (test: (kind: string) => boolean) =>
@@ -79,7 +85,7 @@ export function rowsOf(file: File): Group[] {
   return groups.filter(({ rows }) => rows.length > 0)
 }
 
-function rowOfClaim(file: File, claim: FileClaim): Row {
+function rowOfClaim(file: Listed, claim: FileClaim): Row {
   const { details } = claim
   const early = file.outcomes.find(({ reason, claims }) => reason.code === 'lapses-early' && claims.includes(claim.id))
   const faded = fading(claim, file.today)
@@ -120,7 +126,7 @@ function rowOfClaim(file: File, claim: FileClaim): Row {
   }
 }
 
-function rowOfCheck(file: File, check: File['checks'][number]): Row {
+function rowOfCheck(file: Listed, check: File['checks'][number]): Row {
   const outcome = file.outcomes.find((candidate) =>
     file.requirements.some(
       ({ key, asks }) => key === candidate.requirement && asks.kind === 'skills check' && asks.check === check.check,
@@ -140,7 +146,7 @@ function rowOfCheck(file: File, check: File['checks'][number]): Row {
   }
 }
 
-function rowOfOutcome(file: File, outcome: File['outcomes'][number]): Row {
+function rowOfOutcome(file: Listed, outcome: File['outcomes'][number]): Row {
   const words = file.words[outcome.requirement]
   const waived = outcome.reason.code === 'waived'
   return {
