@@ -113,3 +113,12 @@ test('umlauts survive a spreadsheet that saved in another encoding', async () =>
   const { id } = await desk.done('beginImport', { query: { fileName: 'x.csv' }, body: bytes })
   expect((await desk.done('readImport', { params: { id } })).sample[0]?.[0]).toBe('Jürg Müller')
 })
+
+test('the address of somebody who works here is a fault of its row, and nobody is imported with it', async () => {
+  const { account } = await desk.done('readSession')
+  const id = await begin([heading, rowFor('Emil', 'emil@import.test'), rowFor('Ines', account!.mail)].join('\r\n'))
+  const { faults } = await desk.done('readImport', { params: { id } })
+  expect(faults).toEqual([{ row: 3, column: 'E-Mail', message: 'This is the address of somebody who works here.' }])
+  expect((await desk.call('runImport', { params: { id } })).body.code).toBe('faulty')
+  expect(await Account.count({ where: { mail: 'emil@import.test' } })).toBe(0)
+})

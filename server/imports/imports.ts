@@ -15,7 +15,7 @@ import { queueJob } from '../jobs/queue'
 import { refreshKeys } from '../people/known'
 import { Import, ImportedPerson } from './model'
 import { progressOf } from './progress'
-import { readRows, readTable, tableOf } from './rows'
+import { firstRow, readRows, readTable, type Table, tableOf } from './rows'
 
 const mostFaults = 200
 const sampleRows = 4
@@ -58,9 +58,7 @@ export async function beginImport(deps: Deps, actor: Actor, fileName: string, by
 export async function readImport(deps: Deps, id: string) {
   const job = await byId(id)
   const table = await tableOf(job)
-  const { read, faults } = readRows(table, job.mapping)
-  const mails = [...new Set(read.map(({ mail }) => mail).filter(Boolean))]
-  const known = await Account.count({ where: { mail: mails } })
+  const { read, faults, mails, known } = await tryRows(table, job.mapping)
   return {
     ...line(job),
     ...(job.state === 'waiting' ? { done: await progressOf(deps, id) } : {}),
@@ -81,6 +79,20 @@ export async function readImport(deps: Deps, id: string) {
   }
 }
 
+/** Reads every row, and finds who is known; whoever works here is not imported as a candidate. */
+async function tryRows(table: Table, mapping: Mapping) {
+  const { read, faults } = readRows(table, mapping)
+  const mails = [...new Set(read.map(({ mail }) => mail).filter(Boolean))]
+  const accounts = await Account.findAll({ where: { mail: mails }, attributes: ['mail', 'roles'] })
+  const staff = new Set(accounts.flatMap(({ mail, roles }) => (roles.includes('candidate') ? [] : [mail])))
+  const column = Object.keys(mapping).find((name) => mapping[name] === 'mail') ?? 'The row'
+  const message = 'This is the address of somebody who works here.'
+  const ofStaff = read.flatMap(({ mail }, nth) =>
+    staff.has(mail) ? [{ row: nth + firstRow[table.format], column, message }] : [],
+  )
+  return { read, mails, known: accounts.length, faults: [...faults, ...ofStaff].sort((a, b) => a.row - b.row) }
+}
+
 export async function mapImport(id: string, mapping: Mapping) {
   const job = await byId(id)
   if (job.state !== 'mapping' && job.state !== 'failed') throw conflict('ran', 'This has been imported already.')
@@ -98,7 +110,7 @@ export async function mapImport(id: string, mapping: Mapping) {
 export async function runImport(id: string) {
   const job = await byId(id)
   if (job.state !== 'mapping') throw conflict('ran', 'This has been imported already.')
-  const { faults } = readRows(await tableOf(job), job.mapping)
+  const { faults } = await tryRows(await tableOf(job), job.mapping)
   if (faults.length > 0)
     throw conflict(
       'faulty',

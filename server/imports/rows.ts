@@ -76,11 +76,14 @@ const refused = (title: string, detail: string) => new Problem(422, 'unreadable'
 export const tableOf = async ({ sha256 }: Pick<Import, 'sha256'>): Promise<Table> =>
   readTable((await readBytes(sha256)).bytes)
 
+/** The number of the first row, as a spreadsheet counts; a list of résumés has no heading. */
+export const firstRow = { csv: 2, 'json resume': 1 } as const
+
 /** Reads every row by the mapping; faults count rows as a spreadsheet does. */
 export function readRows({ rows, format }: Table, mapping: Mapping) {
   const read: ImportedRow[] = []
   const faults: RowFault[] = []
-  const first = format === 'csv' ? 2 : 1
+  const first = firstRow[format]
   const claimed = new Map<string, number>()
   rows.forEach((cells, nth) => {
     const { row, faults: own } = readRow(cells, mapping)
