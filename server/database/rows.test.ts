@@ -4,7 +4,7 @@ import { Application } from '../applications/model'
 import { Claim } from '../claims/model'
 import { Vacancy } from '../vacancies/model'
 import { inTransaction } from './connection'
-import { plainRowsOf, rowOf, rowsOf } from './rows'
+import { plainRowsOf, readingApart, rowOf, rowsOf } from './rows'
 
 let house: House
 beforeAll(async () => {
@@ -57,6 +57,17 @@ test('what is asked for at the same moment is one statement, and what comes late
   })
   expect(said).toHaveLength(2)
   expect(said[0]).toContain('UNION ALL')
+})
+
+test('two requests share no statement: what one asks wrongly does not fail the other', async () => {
+  const said = await statementsOf(async () => {
+    const [wrong, right] = await Promise.allSettled([
+      readingApart(() => rowsOf(Vacancy, { nowhere: 1 } as WhereOptions)),
+      readingApart(() => rowsOf(Vacancy, {})),
+    ])
+    expect([wrong.status, right.status]).toEqual(['rejected', 'fulfilled'])
+  })
+  expect(said).toHaveLength(2)
 })
 
 test('inside a transaction its own changes are read, and nobody else reads them', async () => {

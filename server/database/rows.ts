@@ -1,3 +1,4 @@
+import { AsyncLocalStorage } from 'node:async_hooks'
 import DataLoader from 'dataloader'
 import {
   type Attributes,
@@ -35,12 +36,16 @@ export const rowOf = async <M extends Model>(
   where: WhereOptions<Attributes<M>>,
 ): Promise<M | undefined> => (await rowsOf(model, where))[0]
 
-/** One for each transaction, and one for what is read outside of any. */
-const loaders = new WeakMap<Transaction | typeof outside, DataLoader<Rows, Model[]>>()
-const outside = {}
+/** One for each transaction, one for each request outside of any, and one for what belongs to neither. */
+const loaders = new WeakMap<Transaction | object, DataLoader<Rows, Model[]>>()
+const elsewhere = {}
+const request = new AsyncLocalStorage<object>()
+
+/** What is read in `work` shares no statement with what others read, so nobody waits for, or fails by, another's rows. */
+export const readingApart = <T>(work: () => T): T => request.run({}, work)
 
 function loader(): DataLoader<Rows, Model[]> {
-  const key = transactionNow() ?? outside
+  const key = transactionNow() ?? request.getStore() ?? elsewhere
   const known = loaders.get(key)
   if (known) return known
   const made = new DataLoader<Rows, Model[]>(readAll, { cache: false, maxBatchSize: 40 })

@@ -7,6 +7,7 @@ import { QueryTypes } from 'sequelize'
 import type { Endpoint } from '#contract/endpoint'
 import { documentLimits } from '#core/pages/limits'
 import { inTransaction } from '../database/connection'
+import { readingApart } from '../database/rows'
 import { currentClock } from '../demo/clock'
 import type { Actor, Deps } from '../deps'
 import type { Route } from './bind'
@@ -20,7 +21,7 @@ const uploadLimit = documentLimits.bytes
 /** Serves every bound endpoint: who may call, what comes in, one transaction, what goes out. */
 export function serve(router: Router, routes: readonly Route[], deps: Omit<Deps, 'clock'>) {
   for (const route of routes)
-    router.register(route.endpoint.path, [route.endpoint.method], (ctx) => call(ctx, route, deps))
+    router.register(route.endpoint.path, [route.endpoint.method], (ctx) => readingApart(() => call(ctx, route, deps)))
 }
 
 async function call(ctx: Context, { endpoint, handle, transaction }: Route, fixed: Omit<Deps, 'clock'>) {
