@@ -29,6 +29,8 @@ export async function candidateOf(deps: Deps, actor: AccountActor): Promise<Cand
 
 export const candidateById = (id: string): Promise<Candidate | undefined> => rowOf(Candidate, { id })
 
+export const candidatesById = (ids: readonly string[]): Promise<Candidate[]> => rowsOf(Candidate, { id: [...ids] })
+
 /** A file and those that were merged into it. */
 export const mergedWith = async (id: string): Promise<string[]> => (await candidatesOf(id)).map((one) => one.id)
 

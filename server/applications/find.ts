@@ -70,12 +70,21 @@ export const activeApplications = (after: string | undefined, most: number): Pro
   })
 
 /** What was answered when an application was sent; the rest of the snapshot stays where it is. */
-export async function answersSent(applicationId: string): Promise<Answers | undefined> {
-  const [row] = await Snapshot.sequelize!.query<{ answers: Answers | string }>(
-    "SELECT JSON_EXTRACT(content, '$.answers') AS answers FROM snapshots WHERE applicationId = :applicationId",
-    { replacements: { applicationId }, type: QueryTypes.SELECT },
+export const answersSent = async (applicationId: string): Promise<Answers | undefined> =>
+  (await answersSentOf([applicationId])).get(applicationId)
+
+/** The same for many applications; those that were not sent are left out. */
+export async function answersSentOf(applicationIds: readonly string[]): Promise<Map<string, Answers>> {
+  const rows = await Snapshot.sequelize!.query<{ applicationId: string; answers: Answers | string }>(
+    "SELECT applicationId, JSON_EXTRACT(content, '$.answers') AS answers FROM snapshots WHERE applicationId IN (:ids)",
+    { replacements: { ids: [...applicationIds] }, type: QueryTypes.SELECT },
   )
-  return typeof row?.answers === 'string' ? (JSON.parse(row.answers) as Answers) : row?.answers
+  return new Map(
+    rows.map(({ applicationId, answers }) => [
+      applicationId,
+      typeof answers === 'string' ? (JSON.parse(answers) as Answers) : answers,
+    ]),
+  )
 }
 
 const judged: (keyof InProgress)[] = [

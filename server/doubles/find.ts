@@ -18,17 +18,20 @@ const undoableDays = 30
 /** A pair is kept once, whoever is looked at first. */
 export const inOrder = (a: string, b: string): [string, string] => (a < b ? [a, b] : [b, a])
 
-export const hasOpenDoubles = async (candidateId: string): Promise<boolean> =>
-  (await PossibleDouble.count({ where: isOpenDouble(candidateId) })) > 0
+/** Those of some candidates who are in a pair that nobody has decided. */
+export async function withOpenDoubles(candidateIds: readonly string[]): Promise<Set<string>> {
+  const pairs = await PossibleDouble.findAll({ where: isOpenDouble(candidateIds), attributes: ['oneId', 'otherId'] })
+  return new Set(pairs.flatMap(({ oneId, otherId }) => [oneId, otherId]))
+}
 
-const isOpenDouble = (candidateId: string) => ({
+const isOpenDouble = (candidateIds: readonly string[]) => ({
   state: 'open',
-  [Op.or]: [{ oneId: candidateId }, { otherId: candidateId }],
+  [Op.or]: [{ oneId: [...candidateIds] }, { otherId: [...candidateIds] }],
 })
 
 /** The pairs somebody is in that nobody has decided, with the other's name. */
 export async function doublesOf(candidateId: string) {
-  const pairs = await rowsOf(PossibleDouble, isOpenDouble(candidateId), ['weight'])
+  const pairs = await rowsOf(PossibleDouble, isOpenDouble([candidateId]), ['weight'])
   if (pairs.length === 0) return []
   const others = await Candidate.findAll({
     where: { id: pairs.map(({ oneId, otherId }) => (oneId === candidateId ? otherId : oneId)) },

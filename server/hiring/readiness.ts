@@ -33,23 +33,34 @@ export function rulesOfApplication(application: Application, vacancy: Vacancy): 
   })
 }
 
+type Known = Partial<Pick<Readiness, 'vacancy' | 'rules'>>
+
 /** `known` spares the reading of what the caller has read already. */
-export async function readinessOf(
+export const readinessOf = async (deps: Deps, application: Application, known: Known = {}): Promise<Readiness> =>
+  (await readinessOfAll(deps, [application], known)).get(application.id)!
+
+/** The same for many applications, in as many statements as for one. */
+export async function readinessOfAll(
   deps: Deps,
-  application: Application,
-  known: Partial<Pick<Readiness, 'vacancy' | 'rules'>> = {},
-): Promise<Readiness> {
-  const asking = rulesAndVacancy(application, known)
+  applications: readonly Application[],
+  known: Known = {},
+): Promise<Map<string, Readiness>> {
+  const asking = judgedBy(applications, known)
   const rulesOf = async () => {
-    const { rules } = await asking
-    return () => rules
+    const found = await asking
+    return ({ id }: { id: string }) => found.get(id)!.rules
   }
-  const [files, { vacancy, rules }] = await Promise.all([loadFiles(deps, [application], rulesOf()), asking])
-  const file = files.get(application.id)!
-  const requirements = requirementsIn(rules)
-  const outcomes = evaluate(requirements, file.facts)
-  const forecast = likelyReady(outcomes, file.facts.today, mondayToFriday)
-  return { ...file, vacancy, rules, requirements, outcomes, forecast, slack: slackOf(forecast, file.facts.targetStart) }
+  const [files, found] = await Promise.all([loadFiles(deps, applications, rulesOf()), asking])
+  return new Map(
+    applications.map(({ id }) => {
+      const [file, { vacancy, rules }] = [files.get(id)!, found.get(id)!]
+      const requirements = requirementsIn(rules)
+      const outcomes = evaluate(requirements, file.facts)
+      const forecast = likelyReady(outcomes, file.facts.today, mondayToFriday)
+      const slack = slackOf(forecast, file.facts.targetStart)
+      return [id, { ...file, vacancy, rules, requirements, outcomes, forecast, slack }]
+    }),
+  )
 }
 
 /** The gate an application in a stage stands before. */
@@ -64,7 +75,22 @@ export const nextGate: Record<Stage, Gate | null> = {
   'turned down': null,
 }
 
-async function rulesAndVacancy(application: Application, known: Partial<Pick<Readiness, 'vacancy' | 'rules'>>) {
-  const vacancy = known.vacancy ?? (await vacancyById(application.vacancyId))
-  return { vacancy, rules: known.rules ?? (await rulesOfApplication(application, vacancy)) }
+/** The vacancy of each application and the rules it is judged by, each read once however many share it. */
+async function judgedBy(applications: readonly Application[], known: Known) {
+  const reading = new Map<string, Promise<unknown>>()
+  const once = <T>(key: string, read: () => Promise<T>): Promise<T> => {
+    const before = reading.get(key) as Promise<T> | undefined
+    if (before) return before
+    const now = read()
+    reading.set(key, now)
+    return now
+  }
+  const found = applications.map(async (application) => {
+    const { id, vacancyId, stage, rulesVersion, answers } = application
+    const vacancy = known.vacancy ?? (await once(vacancyId, () => vacancyById(vacancyId)))
+    const version = stage === 'being written' ? 'newest' : `${rulesVersion} ${answers[rankingKey] !== undefined}`
+    const rules = known.rules ?? (await once(`${vacancyId} ${version}`, () => rulesOfApplication(application, vacancy)))
+    return [id, { vacancy, rules }] as const
+  })
+  return new Map(await Promise.all(found))
 }

@@ -6,19 +6,21 @@ import { openAt } from '#core/requirements/evaluate'
 import { firstLook } from '#core/requirements/firstLook'
 import type { Outcome, Step } from '#core/requirements/requirement'
 import { validityOn } from '#core/validity/validity'
-import { candidateById } from '../accounts/candidate'
-import { activeStages, answersSent, applicationsOf, sentApplicationsOf } from '../applications/find'
+import { candidatesById } from '../accounts/candidate'
+import { activeStages, answersSentOf, applicationsOf, sentApplicationsOf } from '../applications/find'
 import type { Application } from '../applications/model'
 import type { Deps } from '../deps'
-import { hasOpenDoubles } from '../doubles/find'
+import { withOpenDoubles } from '../doubles/find'
 import { inEnglish } from '../http/language'
-import { hasRefused } from '../messages/refused'
-import { scoreFor } from '../scoring/find'
+import { refusedAmong } from '../messages/refused'
+import { type scoreFor, scoresFor } from '../scoring/find'
 import { Standing } from './model'
-import { nextGate, type Readiness, readinessOf } from './readiness'
+import { nextGate, type Readiness, readinessOfAll } from './readiness'
 
 const mostMarks = 6
 const mostOfVacancy = 5000
+/** How many are worth computing side by side. */
+export const atOnce = 100
 
 /**
  * Computes how an application stands and keeps it for the queues. Called after every change to what it rests on.
@@ -26,23 +28,64 @@ const mostOfVacancy = 5000
  * @param known the judgement, where nothing it rests on has changed since
  */
 export const refreshStanding = (deps: Deps, application: Application, known?: Readiness) =>
-  inEnglish(() => refresh(deps, application, known))
+  refreshStandings(deps, [application], known && new Map([[application.id, known]]))
 
-async function refresh(deps: Deps, application: Application, known?: Readiness) {
-  const person = await candidateFor(application)
-  if (application.stage === 'being written' || !person) {
-    await Standing.destroy({ where: { applicationId: application.id } })
-    return
-  }
-  const readiness = known ?? (await readinessOf(deps, application))
-  const { forecast, slack, vacancy, outcomes, rules, facts } = readiness
-  const active = activeStages.some((stage) => stage === application.stage)
-  const [refused, scored, doubles, sentAnswers] = await Promise.all([
-    hasRefused(application.id),
-    scoreFor(application),
-    hasOpenDoubles(application.candidateId),
-    answersSent(application.id),
+/** The same for several applications, which costs little more than for one. */
+export const refreshStandings = (
+  deps: Deps,
+  applications: readonly Application[],
+  known?: ReadonlyMap<string, Readiness>,
+) => inEnglish(() => refresh(deps, applications, known))
+
+async function refresh(deps: Deps, applications: readonly Application[], known?: ReadonlyMap<string, Readiness>) {
+  const people = await peopleOf(applications)
+  const [standing, gone] = partition(
+    applications,
+    (one) => one.stage !== 'being written' && people.has(one.candidateId),
+  )
+  if (gone.length > 0) await Standing.destroy({ where: { applicationId: gone.map(({ id }) => id) } })
+  if (standing.length === 0) return
+  const [judged, refused, scored, doubles, sent] = await Promise.all([
+    known ?? readinessOfAll(deps, standing),
+    refusedAmong(standing.map(({ id }) => id)),
+    scoresFor(standing),
+    withOpenDoubles(standing.map(({ candidateId }) => candidateId)),
+    answersSentOf(standing.map(({ id }) => id)),
   ])
+  const rows = standing.map((application) =>
+    rowOf(deps, application, judged.get(application.id)!, {
+      name: people.get(application.candidateId)!,
+      refused: refused.has(application.id),
+      scored: scored.get(application.id)!,
+      doubles: doubles.has(application.candidateId),
+      sentAnswers: sent.get(application.id),
+    }),
+  )
+  await Standing.bulkCreate(rows, { updateOnDuplicate: columns() })
+}
+
+const columns = () =>
+  (Object.keys(Standing.getAttributes()) as (keyof Standing['_attributes'])[]).filter(
+    (name) => name !== 'applicationId',
+  )
+
+type Beside = {
+  name: string
+  refused: boolean
+  scored: Awaited<ReturnType<typeof scoreFor>>
+  doubles: boolean
+  sentAnswers: Application['answers'] | undefined
+}
+
+function rowOf(
+  deps: Deps,
+  application: Application,
+  readiness: Readiness,
+  beside: Beside,
+): Standing['_creationAttributes'] {
+  const { forecast, slack, vacancy, outcomes, rules, facts } = readiness
+  const { name, refused, scored, doubles, sentAnswers } = beside
+  const active = activeStages.some((stage) => stage === application.stage)
   const look = firstLook(outcomes, rules.form, application.answers, facts.answers)
   const reasons = active
     ? queueReasons(application, readiness, {
@@ -52,10 +95,10 @@ async function refresh(deps: Deps, application: Application, known?: Readiness) 
         doubles,
       })
     : {}
-  await Standing.upsert({
+  return {
     applicationId: application.id,
     vacancyId: vacancy.id,
-    candidate: person.name,
+    candidate: name,
     vacancy: vacancy.title,
     slack,
     early: forecast.early.toString(),
@@ -79,13 +122,17 @@ async function refresh(deps: Deps, application: Application, known?: Readiness) 
     reviews: scored.reviews,
     hidesName: scored.hideNames && application.stage === 'sent',
     doubles,
-  })
+  }
 }
 
-/** Whose an application is; nobody's once the file is sealed or erased. */
-async function candidateFor({ candidateId }: Application) {
-  const candidate = await candidateById(candidateId)
-  return candidate && !candidate.erasedAt && !candidate.eraseOn ? candidate : undefined
+function partition<T>(all: readonly T[], fits: (one: T) => boolean): [T[], T[]] {
+  return [all.filter(fits), all.filter((one) => !fits(one))]
+}
+
+/** The names of those whose applications these are, without files that are sealed or erased. */
+async function peopleOf(applications: readonly Application[]): Promise<Map<string, string>> {
+  const people = await candidatesById([...new Set(applications.map(({ candidateId }) => candidateId))])
+  return new Map(people.flatMap(({ id, name, erasedAt, eraseOn }) => (erasedAt || eraseOn ? [] : [[id, name]])))
 }
 
 const changesSince = (sent: Application['answers'] | undefined, now: Application['answers']) => {
@@ -96,13 +143,13 @@ const changesSince = (sent: Application['answers'] | undefined, now: Application
 
 /** Does so for every application of a candidate, since they share the file. */
 export async function refreshStandingsOf(deps: Deps, candidateId: string) {
-  for (const application of await applicationsOf(candidateId)) await refreshStanding(deps, application)
+  await refreshStandings(deps, await applicationsOf(candidateId))
 }
 
 /** Does so for every application of a vacancy that is still to be decided on. */
 export async function refreshStandingsOfVacancy(deps: Deps, vacancyId: string) {
-  for (const application of await sentApplicationsOf(vacancyId, mostOfVacancy))
-    if (application.stage === 'sent') await refreshStanding(deps, application)
+  const sent = (await sentApplicationsOf(vacancyId, mostOfVacancy)).filter(({ stage }) => stage === 'sent')
+  for (let from = 0; from < sent.length; from += atOnce) await refreshStandings(deps, sent.slice(from, from + atOnce))
 }
 
 /** Who holds a person up, as briefly as a headline. */

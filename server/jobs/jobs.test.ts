@@ -1,10 +1,16 @@
+import { setTimeout as wait } from 'node:timers/promises'
+import { Op } from 'sequelize'
 import { v7 as uuid } from 'uuid'
 import { applied, type House, look, openHouse } from '../../test/house'
+import { Claim } from '../claims/model'
 import { clockAhead } from '../demo/clock'
+import { Standing } from '../hiring/model'
 import { Message } from '../messages/model'
 import { Enquiry } from '../verification/model'
+import { holding, leaseOf } from './lease'
 import { Job } from './model'
 import { queueJob } from './queue'
+import { refreshForDay } from './standings'
 import { sweep } from './sweep'
 import { workOnce } from './work'
 
@@ -54,6 +60,54 @@ test('the same unique key is queued once', async () => {
   expect(await Job.count({ where: { uniqueKey: 'only one' } })).toBe(1)
 })
 
+test('a job that takes longer than its lease stays with whoever does it; one whose copy died is free again', async () => {
+  await queueJob('of this test', {}, {})
+  const lease = () => leaseOf(house.deps, ['of this test'], 300)
+  const job = (await lease())!
+  expect(await lease()).toBeUndefined()
+  await holding(job, () => wait(900), 300)
+  expect(await lease()).toBeUndefined()
+  await wait(350)
+  expect((await lease())?.id).toBe(job.id)
+})
+
+test('two copies at the same sweep remind once, and what fails for one keeps nobody waiting', async () => {
+  const days = 16 * 86_400_000
+  const [asked, broken] = [await house.candidate('Ada Asked'), await house.candidate('Bea Broken')]
+  const desk = await house.staff('coordinator')
+  for (const candidate of [asked, broken]) {
+    const { id, degreeId } = await applied(house, candidate, [candidate === asked ? 'Ada' : 'Bea', 'Somebody'])
+    await look(desk, id, degreeId)
+    await desk.done('raiseEnquiry', { params: { id: degreeId }, body: { applicationId: id } })
+    if (candidate === broken) await Claim.update({ removedAt: new Date() }, { where: { id: degreeId } })
+  }
+  const ahead = { ...house.deps, clock: clockAhead(days, house.fixed.config.timeZone) }
+  const ended = await Promise.allSettled([sweep(ahead), sweep(ahead)])
+  expect(ended.map(({ status }) => status)).toEqual(['rejected', 'rejected'])
+  expect(String((ended[0] as PromiseRejectedResult).reason)).toContain('1 of what was due today')
+  const reminders = (name: string) =>
+    Message.count({ where: { subject: { [Op.like]: `A reminder%${name} Somebody` } } })
+  expect([await reminders('Ada'), await reminders('Bea')]).toEqual([1, 0])
+  expect(await Job.count({ where: { kind: 'standings', uniqueKey: `standings ${ahead.clock.today()}` } })).toBe(1)
+  await Claim.update({ removedAt: null }, { where: {} })
+  await sweep(ahead)
+  expect([await reminders('Ada'), await reminders('Bea')]).toEqual([1, 1])
+})
+
+test('standings are computed a stretch at a time, and a day that is over ends by itself', async () => {
+  const candidate = await house.candidate('Stella Standing')
+  const { id } = await applied(house, candidate, ['Stella', 'Standing'])
+  const slackOf = async () => (await Standing.findByPk(id, { rejectOnEmpty: true })).slack
+  const before = await slackOf()
+  const ahead = { ...house.deps, clock: clockAhead(20 * 86_400_000, house.fixed.config.timeZone) }
+  await refreshForDay(ahead, { day: house.day(0) })
+  expect(await slackOf()).toBe(before)
+  await refreshForDay(ahead, { day: house.day(20), after: id })
+  expect(await slackOf()).toBe(before)
+  await refreshForDay(ahead, { day: house.day(20) })
+  expect(await slackOf()).toBeLessThan(before - 10)
+})
+
 test('who has been quiet for a week is reminded once, and not of what is closed', async () => {
   const candidate = await house.candidate('Quiet Week')
   await candidate.done('beginApplication', { params: { slug: 'rescue-lead' } })
@@ -83,7 +137,7 @@ test('moving the demo’s clock reminds a silent source, lets its link expire, a
     await house.workOff()
     for (
       let attempt = 0;
-      attempt < 100 && (await Job.count({ where: { kind: 'sweep', doneAt: null } })) > 0;
+      attempt < 100 && (await Job.count({ where: { kind: ['sweep', 'standings'], doneAt: null } })) > 0;
       attempt += 1
     )
       await new Promise((done) => setTimeout(done, 50))

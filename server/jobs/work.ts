@@ -1,4 +1,3 @@
-import { Op } from 'sequelize'
 import { inTransaction } from '../database/connection'
 import { currentClock } from '../demo/clock'
 import type { Deps } from '../deps'
@@ -7,11 +6,11 @@ import { giveUpMail, sendMail } from '../messages/sendMail'
 import { giveUpScan, readScan } from '../paper/readScan'
 import { takeFromScanner } from '../paper/tray'
 import { runDryRun } from '../rules/runDryRun'
-import { Job } from './model'
+import { holding, leaseOf } from './lease'
 import { onQueued } from './queue'
+import { refreshForDay } from './standings'
 import { queueSweep, sweep } from './sweep'
 
-const leaseSeconds: Record<Lane, number> = { quick: 60, long: 900 }
 const mostAttempts = 8
 const idleMs = 400
 
@@ -20,6 +19,7 @@ type Doer = (deps: Deps, payload: never) => Promise<void>
 const doers: Record<string, Doer> = {
   mail: sendMail,
   sweep,
+  standings: refreshForDay,
   'dry run': runDryRun,
   'read scan': readScan,
   import: runImportJob,
@@ -32,7 +32,10 @@ const givingUp: Record<string, (deps: Deps, payload: never, error: string) => Pr
 }
 
 /** What takes long has a lane of its own, so that mails do not wait behind it. */
-const lanes: Record<Lane, string[]> = { quick: ['mail', 'sweep'], long: ['dry run', 'read scan', 'import'] }
+const lanes: Record<Lane, string[]> = {
+  quick: ['mail'],
+  long: ['sweep', 'standings', 'dry run', 'read scan', 'import'],
+}
 type Lane = 'quick' | 'long'
 
 /**
@@ -82,14 +85,15 @@ function workLane(fixed: Omit<Deps, 'clock'>, lane: Lane): { stop: () => Promise
 /** Does one job that is due. Gives whether there was one. */
 export async function workOnce(fixed: Omit<Deps, 'clock'>, lane: Lane = 'quick'): Promise<boolean> {
   const deps: Deps = { ...fixed, clock: await currentClock(fixed.config) }
-  if (lane === 'quick') await queueSweep(deps)
-  else await takeFromScanner(deps).catch((error: unknown) => deps.log.warn({ error: String(error) }, 'the scanner'))
-  const job = await lease(deps, lane)
+  if (lane === 'long') await queueSweep(deps)
+  if (lane === 'long')
+    await takeFromScanner(deps).catch((error: unknown) => deps.log.warn({ error: String(error) }, 'the scanner'))
+  const job = await leaseOf(deps, lanes[lane])
   if (!job) return false
   const doer = doers[job.kind]
   try {
     if (!doer) throw new Error(`nobody does jobs of kind ${job.kind}`)
-    await doer(deps, job.payload as never)
+    await holding(job, () => doer(deps, job.payload as never))
     // In a transaction, because that is tried again when another copy’s look at the queue was in the way.
     await inTransaction(deps.sequelize, () => job.update({ doneAt: new Date(), leasedUntil: null, lastError: null }))
   } catch (error) {
@@ -109,26 +113,4 @@ export async function workOnce(fixed: Omit<Deps, 'clock'>, lane: Lane = 'quick')
     if (attempts >= mostAttempts) await givingUp[job.kind]?.(deps, job.payload as never, String(error))
   }
   return true
-}
-
-async function lease({ sequelize }: Deps, lane: Lane): Promise<Job | undefined> {
-  return inTransaction(sequelize, async () => {
-    const now = new Date()
-    const job = await Job.findOne({
-      where: {
-        kind: lanes[lane],
-        doneAt: null,
-        runAt: { [Op.lte]: now },
-        [Op.or]: [{ leasedUntil: null }, { leasedUntil: { [Op.lt]: now } }],
-      },
-      order: [
-        ['runAt', 'ASC'],
-        ['id', 'ASC'],
-      ],
-      lock: true,
-      skipLocked: true,
-    })
-    await job?.update({ leasedUntil: new Date(now.getTime() + leaseSeconds[lane] * 1000) })
-    return job ?? undefined
-  })
 }

@@ -5,32 +5,51 @@ import type { Deps } from '../deps'
 import { eraseFile } from './erase'
 import { keptApplications } from './keeping'
 
-const most = 500
+const page = 500
 
-/** Erases by itself what need not be kept any more: sealed files on their day, and those whose terms have all ended. */
+/**
+ * Erases by itself what need not be kept any more: sealed files on their day, and those whose terms have all ended. Gives
+ * how many could not be erased; those are logged and passed over.
+ */
 export async function retain(deps: Deps): Promise<number> {
   const today = deps.clock.today()
-  const due = await deps.sequelize.query<{ id: string }>(
+  let failed = 0
+  for (let after = ''; ; ) {
+    const due = await mayBeDue(deps, after)
+    for (const { id } of due)
+      await inTransaction(deps.sequelize, async () => {
+        const kept = await keptApplications(id)
+        const on = erasableOn(kept)
+        if (!kept.some(({ state }) => state === 'under way') && (on === null || on <= today.toString()))
+          await eraseFile(deps, { kind: 'system' }, id, 'because its terms have ended')
+      }).catch((error: unknown) => {
+        failed += 1
+        deps.log.error({ candidate: id, error: String(error) }, 'a file could not be erased')
+      })
+    after = due.at(-1)?.id ?? ''
+    if (due.length < page) return failed
+  }
+}
+
+/** Files nothing is under way in and nobody has touched for as long as the shortest term; the rules then say for certain. */
+function mayBeDue(deps: Deps, after: string) {
+  const today = deps.clock.today()
+  return deps.sequelize.query<{ id: string }>(
     `SELECT c.id FROM candidates c LEFT JOIN applications a ON a.candidateId = c.id
-     WHERE c.erasedAt IS NULL AND c.mergedInto IS NULL AND c.createdAt < :quiet
+     WHERE c.id > :after AND c.erasedAt IS NULL AND c.mergedInto IS NULL AND c.createdAt < :quiet
      GROUP BY c.id, c.eraseOn
-     HAVING c.eraseOn < :today OR (COUNT(a.id) > 0 AND SUM(a.stage IN ('sent', 'shortlisted', 'offered', 'cleared')) = 0
+     HAVING c.eraseOn < :today OR (COUNT(a.id) > 0
+       AND SUM(a.stage IN ('sent', 'shortlisted', 'offered') OR (a.stage = 'cleared' AND a.targetStart >= :cleared)) = 0
        AND MAX(COALESCE(a.endedAt, a.savedAt)) < :quiet)
-     LIMIT ${most}`,
+     ORDER BY c.id LIMIT ${page}`,
     {
       replacements: {
+        after,
         today: today.toString(),
+        cleared: today.subtract({ years: retention.clearedYears }).toString(),
         quiet: `${today.subtract({ days: retention.notSentDays }).toString()} 00:00:00`,
       },
       type: QueryTypes.SELECT,
     },
   )
-  let erased = 0
-  for (const { id } of due) {
-    const on = erasableOn(await keptApplications(id))
-    if (on !== null && on > today.toString()) continue
-    await inTransaction(deps.sequelize, () => eraseFile(deps, { kind: 'system' }, id, 'because its terms have ended'))
-    erased += 1
-  }
-  return erased
 }

@@ -1,7 +1,9 @@
+import { Op } from 'sequelize'
 import { v7 as uuid } from 'uuid'
 import { assemble, mark } from '#core/skills/paper'
 import { applicationById, ownApplication } from '../applications/find'
 import { recordEvent } from '../audit/record'
+import { forEachRow } from '../database/forEachRow'
 import type { Account, Actor, Deps } from '../deps'
 import { rulesOfApplication } from '../hiring/readiness'
 import { refreshStanding } from '../hiring/standing'
@@ -87,13 +89,11 @@ export async function handInSitting(deps: Deps, actor: Account, id: string) {
   return faceOf(deps, sitting)
 }
 
-/** Marks every paper whose time is up and that nobody handed in. */
-export async function markOverdue(deps: Deps) {
-  const underWay = await Sitting.findAll({ where: { state: 'under way' } })
-  for (const sitting of underWay) {
-    if (deps.clock.now().getTime() > sitting.dueAt.getTime() + graceSeconds * 1000)
-      await markSitting(deps, { kind: 'system' }, sitting)
-  }
+/** Marks every paper whose time is up and that nobody handed in. Gives how many could not be marked. */
+export async function markOverdue(deps: Deps): Promise<number> {
+  const handedInBy = new Date(deps.clock.now().getTime() - graceSeconds * 1000)
+  const overdue = { state: 'under way' as const, dueAt: { [Op.lt]: handedInBy } }
+  return forEachRow(deps, Sitting, overdue, (sitting) => markSitting(deps, { kind: 'system' }, sitting))
 }
 
 async function markSitting(deps: Deps, actor: Actor, sitting: Sitting) {
