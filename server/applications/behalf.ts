@@ -15,10 +15,10 @@ import type { Account as Actor, Actor as AnyActor, Deps } from '../deps'
 import { conflict, invalidField, notFound } from '../http/problems'
 import { queueMail } from '../messages/queueMail'
 import { personChanged } from '../people/changed'
-import { eraseFile } from '../privacy/erase'
+import { eraseDraft, eraseFile } from '../privacy/erase'
 import { isOpen, rulesOfVacancy, vacanciesById, vacancyById, vacancyBySlug } from '../vacancies/vacancies'
 import { beginApplication } from './begin'
-import { applicationById, applicationsOf } from './find'
+import { applicationById, applicationsOf, sentApplication } from './find'
 import { Application, type OnBehalf } from './model'
 
 /**
@@ -149,6 +149,25 @@ export async function listBehalf() {
 export const isTheirs = async ({ onBehalf, candidateId }: Application): Promise<boolean> =>
   !onBehalf || (await accountOfCandidate(candidateId)).confirmedAt !== null
 
+/** The applications of candidates that the desk still writes for them. */
+export async function writtenFor(candidateIds: readonly string[]): Promise<Application[]> {
+  const where = { candidateId: [...candidateIds], stage: 'being written', begunHere: true } as WhereOptions
+  const begun = await Application.findAll({ where, order: ['createdAt', 'id'] })
+  const theirs = await Promise.all(begun.map(isTheirs))
+  return begun.filter((_, nth) => !theirs[nth])
+}
+
+/**
+ * An application the desk takes papers for: one that was sent, or one it still writes for somebody. A cover sheet that was
+ * printed before the person took it over still finds its place. Throws not-found for others.
+ */
+export async function applicationForPapers(id: string, { bySheet = false } = {}): Promise<Application> {
+  const application = await Application.findByPk(id)
+  if (application?.stage !== 'being written') return sentApplication(id)
+  if (!application.onBehalf || (!bySheet && (await isTheirs(application)))) throw notFound()
+  return application
+}
+
 /** An application the desk may still write in. Throws not-found for others. */
 async function takenDown(id: string) {
   const application = await Application.findByPk(id)
@@ -192,7 +211,7 @@ export async function setAsideBehalf(deps: Deps, actor: Actor, id: string) {
     applicationId: id,
   })
   const others = (await applicationsOf(candidateId)).filter((other) => other.id !== id)
-  if (others.length > 0) await application.destroy()
+  if (others.length > 0) await eraseDraft(deps, application)
   else await eraseFile(deps, actor, candidateId, 'because the person did not take the application over')
   return { done: true as const }
 }

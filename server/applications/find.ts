@@ -10,6 +10,10 @@ import { Application, Snapshot } from './model'
 /** Stages in which the desk still works on an application. */
 export const activeStages = ['sent', 'shortlisted', 'offered'] as const satisfies readonly Stage[]
 
+/** Whether papers are still put into an application: it is worked on, or was begun for somebody and is not sent yet. */
+export const awaitsPapers = ({ stage, onBehalf }: Application): boolean =>
+  activeStages.some((active) => active === stage) || (stage === 'being written' && Boolean(onBehalf))
+
 export const applicationById = (id: string): Promise<Application> => Application.findByPk(id, { rejectOnEmpty: true })
 
 /** Applications by their identifiers, in the order of their references. */

@@ -4,7 +4,8 @@ import type { PaperPart } from '#core/papers/papers'
 import { sheetCode, sheetReference } from '#core/tray/coverSheet'
 import { paperPartWords } from '#core/words/papers'
 import { candidateWithMail } from '../accounts/candidate'
-import { activeStages, sentApplication } from '../applications/find'
+import { applicationForPapers } from '../applications/behalf'
+import { awaitsPapers } from '../applications/find'
 import { recordEvent } from '../audit/record'
 import { claimsOf } from '../claims/face'
 import { labelOf } from '../claims/label'
@@ -23,8 +24,8 @@ export async function printCoverSheets(
   applicationId: string,
   papers: readonly { claimId: string; part: PaperPart }[],
 ) {
-  const application = await sentApplication(applicationId)
-  if (!activeStages.some((stage) => stage === application.stage))
+  const application = await applicationForPapers(applicationId)
+  if (!awaitsPapers(application))
     throw conflict('ended', 'This application has ended; nothing is awaited for it any more.')
   const claims = await claimsOf(application.candidateId)
   const sheets: { number: number; reference: string }[] = []
@@ -61,15 +62,16 @@ export async function coverSheetsPdf(
   applicationId: string,
   numbers: readonly number[],
 ): Promise<FileToKeep> {
-  const application = await sentApplication(applicationId)
+  const application = await applicationForPapers(applicationId)
   const sheets = await CoverSheet.findAll({ where: { applicationId, number: [...numbers] }, order: ['number'] })
   if (sheets.length === 0) throw notFound()
   const person = await candidateWithMail(application.candidateId)
   const name = (await hidesName(application)) ? '' : person.name
-  const pdf = await newPdf(`Cover sheets, ${application.reference}`, deps.clock.now())
+  const about = `Cover sheets ${application.reference ?? name}`
+  const pdf = await newPdf(about, deps.clock.now())
   for (const sheet of sheets) await drawSheet(pdf, sheet, { name, reference: application.reference ?? '', deps })
   return {
-    fileName: `Cover sheets ${application.reference}.pdf`,
+    fileName: `${about}.pdf`,
     mediaType: 'application/pdf',
     body: Buffer.from(await pdf.save()),
   }

@@ -1,5 +1,5 @@
 import type { PaperPart } from '#core/papers/papers'
-import { sentApplication } from '../applications/find'
+import { applicationForPapers } from '../applications/behalf'
 import { recordEvent } from '../audit/record'
 import { labelOf } from '../claims/label'
 import { Claim } from '../claims/model'
@@ -16,7 +16,7 @@ type Where = { applicationId: string; claimId: string; part?: PaperPart }
 
 /** Puts a paper of the tray behind a claim: from there on it is a document like any other, waiting to be looked at. */
 export async function putBehind(deps: Deps, actor: Actor, paper: TrayPaper, { applicationId, claimId, part }: Where) {
-  const { candidateId } = await sentApplication(applicationId)
+  const { candidateId } = await applicationForPapers(applicationId, { bySheet: actor.kind === 'system' })
   const claim = await Claim.findOne({ where: { id: claimId, candidateId, removedAt: null } })
   if (!claim) throw notFound()
   const kind = part ?? partsFor(claim.kind)[0]!

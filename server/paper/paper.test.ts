@@ -2,7 +2,7 @@ import { execFileSync } from 'node:child_process'
 import { PDFDocument } from 'pdf-lib'
 import { sheetReference } from '#core/tray/coverSheet'
 import type { Visitor } from '../../test/client'
-import { aPaper, applied, type House, openHouse } from '../../test/house'
+import { aDegree, aPaper, applied, type House, openHouse, tokenIn } from '../../test/house'
 import { readBytes } from '../documents/bytes'
 import { Document } from '../documents/model'
 import { CoverSheet, TrayPaper } from './model'
@@ -36,7 +36,6 @@ async function blankPage() {
   return pdf.save()
 }
 
-/** Somebody who has applied, with a printed sheet for their degree and one for their job. */
 /** A slip with a word on it: a scan of many is read in little time. */
 async function smallPage() {
   const pdf = await PDFDocument.create()
@@ -44,6 +43,12 @@ async function smallPage() {
   return pdf.save()
 }
 
+async function sheetsPdf(id: string, ...numbers: number[]) {
+  const reply = await desk.request(`/api/desk/applications/${id}/cover-sheets?numbers=${numbers}`)
+  return new Uint8Array(await reply.arrayBuffer())
+}
+
+/** Somebody who has applied, with a printed sheet for their degree and one for their job. */
 async function withSheets(name: [string, string]) {
   const candidate = await house.candidate(name.join(' '))
   const { id, degreeId, jobId } = await applied(house, candidate, name)
@@ -56,12 +61,7 @@ async function withSheets(name: [string, string]) {
       ],
     },
   })
-  const pdf = async (nth: number) =>
-    new Uint8Array(
-      await (
-        await desk.request(`/api/desk/applications/${id}/cover-sheets?numbers=${sheets[nth]!.number}`)
-      ).arrayBuffer(),
-    )
+  const pdf = (nth: number) => sheetsPdf(id, sheets[nth]!.number)
   return { candidate, id, degreeId, jobId, sheets, first: await pdf(0), second: await pdf(1) }
 }
 
@@ -110,8 +110,7 @@ test('a sheet that was used before, and one of a withdrawn application, are said
     params: { id },
     body: { papers: [{ claimId: degreeId, part: 'transcript' }] },
   })
-  const third = await desk.request(`/api/desk/applications/${id}/cover-sheets?numbers=${again[0]!.number}`)
-  await put(await joined(new Uint8Array(await third.arrayBuffer()), ...Array(21).fill(await smallPage())))
+  await put(await joined(await sheetsPdf(id, again[0]!.number), ...Array(21).fill(await smallPage())))
   await waitingWith('has 21 pages')
   await candidate.done('withdraw', { params: { id } })
   await put(await joined(second, await aPaper('Late')))
@@ -142,6 +141,47 @@ test('a paper without a sheet waits with the best guess, and one step files it',
   const again = await desk.call('filePaper', { params, body: { applicationId: id, claimId: degreeId } })
   expect(again.body.code).toBe('settled')
   expect((await desk.done('readTray')).filed.map(({ by }) => by)).toContain('The coordinator')
+}, 60_000)
+
+test('papers of somebody who wrote on paper find the application begun for them, until it is theirs', async () => {
+  const mail = 'berta@mail.test'
+  const { id } = await desk.done('beginFor', {
+    body: { slug: 'track-engineer', givenNames: 'Berta', familyName: 'Behalf', mail, language: 'en', how: 'on paper' },
+  })
+  const claim = await desk.done('addClaim', { behalf: id, body: { details: aDegree(house) } })
+  const papers = (part: 'certificate' | 'transcript') => ({ claimId: claim.id, part })
+  const { sheets } = await desk.done('printCoverSheets', {
+    params: { id },
+    body: { papers: [papers('certificate'), papers('transcript')] },
+  })
+  const [first, second] = [await sheetsPdf(id, sheets[0]!.number), await sheetsPdf(id, sheets[1]!.number)]
+  const pdf = await PDFDocument.create()
+  pdf.addPage([595, 842]).drawText('awarded to Berta Behalf, N. TB-2018-9034', { x: 60, y: 700, size: 12 })
+  await put(await joined(first, await aPaper('Master of Science')))
+  await paperOf(sheets[0]!.number)
+  await put(await pdf.save(), 'a loose page.pdf')
+  const waiting = await until(async () =>
+    (await desk.done('readTray')).waiting.find(({ fileName }) => fileName === 'a loose page.pdf'),
+  )
+  expect(waiting.guesses[0]).toMatchObject({
+    applicationId: id,
+    claimId: claim.id,
+    name: 'Berta Behalf',
+    reference: '',
+  })
+
+  await desk.done('askToTakeOver', { params: { id } })
+  const token = tokenIn((await house.mailTo(mail, 'Read it through')).text, 'take-over')
+  const berta = house.visitor()
+  await berta.done('takeOverBehalf', { params: { token }, body: { password: 'three quiet herons by the lake' } })
+  // What was printed before still finds its place; otherwise it is nobody else's any more.
+  await put(await joined(second, await aPaper('Transcript of records')))
+  await paperOf(sheets[1]!.number)
+  const where = { applicationId: id, claimId: claim.id }
+  expect((await desk.call('filePaper', { params: { id: waiting.id }, body: where })).status).toBe(404)
+  expect((await desk.call('placesFor', { params: { id } })).status).toBe(404)
+  const { claims } = await berta.done('readDraft', { params: { id } })
+  expect(claims[0]!.documents.map(({ part }) => part)).toEqual(['certificate', 'transcript'])
 }, 60_000)
 
 test('pages of a TIFF and a photograph are read as well; what is no scan is refused', async () => {

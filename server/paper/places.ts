@@ -3,7 +3,8 @@ import { namePartsOf, plainNumber } from '#core/comparison/keys'
 import type { PaperPart } from '#core/papers/papers'
 import { type Guess, guessPlaces, type Place } from '#core/tray/guess'
 import { Candidate } from '../accounts/model'
-import { activeStages, sentApplication } from '../applications/find'
+import { applicationForPapers, writtenFor } from '../applications/behalf'
+import { activeStages } from '../applications/find'
 import { Application } from '../applications/model'
 import { claimsOf, claimsOfAll } from '../claims/face'
 import { labelOf } from '../claims/label'
@@ -25,7 +26,7 @@ export const partsFor = (kind: Claim['kind']) => [...partsOf[kind]]
 
 /** What of a file a paper may be put behind. */
 export async function placesFor(applicationId: string) {
-  const { candidateId } = await sentApplication(applicationId)
+  const { candidateId } = await applicationForPapers(applicationId)
   return (await claimsOf(candidateId)).map(({ id, details, kind }) => ({
     claimId: id,
     label: labelOf(details),
@@ -67,12 +68,14 @@ export async function guessesFor(words: string, neighbour: string | undefined): 
 
 async function placesOf(candidateIds: readonly string[], neighbour: string | undefined): Promise<Place[]> {
   if (candidateIds.length === 0) return []
-  const [candidates, applications, claims, documents] = await Promise.all([
+  const [candidates, sent, written, claims, documents] = await Promise.all([
     Candidate.findAll({ where: { id: [...candidateIds] }, attributes: ['id', 'name'] }),
     Application.findAll({ where: { candidateId: [...candidateIds], stage: [...activeStages] }, order: ['sentAt'] }),
+    writtenFor(candidateIds),
     claimsOfAll(candidateIds),
     documentsOfCandidates([...candidateIds]),
   ])
+  const applications = [...sent, ...written]
   return claims.flatMap((claim): Place[] => {
     const application = applications.find(({ candidateId }) => candidateId === claim.candidateId)
     // Travel, care and the like leave no paper.

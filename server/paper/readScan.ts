@@ -1,7 +1,7 @@
 import { degrees, PDFDocument } from 'pdf-lib'
 import { v7 as uuid } from 'uuid'
 import { type SplitPaper, splitScan } from '#core/tray/split'
-import { activeStages } from '../applications/find'
+import { awaitsPapers } from '../applications/find'
 import { Application } from '../applications/model'
 import { Claim } from '../claims/model'
 import { inTransaction, lockOf } from '../database/connection'
@@ -119,7 +119,7 @@ async function judge({ sheet: number, doubtful }: SplitPaper) {
     }
   if (application?.stage === 'withdrawn')
     return { candidateId, why: `Its cover sheet ${sheet.reference} belongs to an application that was withdrawn.` }
-  if (!application || !activeStages.some((stage) => stage === application.stage))
+  if (!application || !awaitsPapers(application))
     return { candidateId, why: `Its cover sheet ${sheet.reference} belongs to an application that has ended.` }
   if (!claim || claim.removedAt)
     return { candidateId, why: `What its cover sheet ${sheet.reference} is for has been taken out of the file.` }

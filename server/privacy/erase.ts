@@ -4,6 +4,7 @@ import { boundBy } from '#core/privacy/retention'
 import { keepingWords } from '#core/words/retention'
 import { candidateOf, closeAccount, eraseCandidate, mergedWith, postponeErasing } from '../accounts/candidate'
 import { applicationsOf } from '../applications/find'
+import type { Application } from '../applications/model'
 import { withdrawAll } from '../applications/withdraw'
 import { eraseWords } from '../audit/eraseWords'
 import { recordEvent } from '../audit/record'
@@ -123,11 +124,19 @@ const forgetAccountMails = async ({ sequelize }: Deps, candidateId: string) =>
     { replacements: { files: await mergedWith(candidateId) } },
   )
 
-async function eraseDrafts({ sequelize }: Deps, candidateId: string) {
-  const drafts = (await applicationsOf(candidateId)).filter(({ stage }) => stage === 'being written')
-  if (drafts.length === 0) return
-  for (const statement of ofApplications)
-    await sequelize.query(statement, { replacements: { applications: drafts.map(({ id }) => id) } })
+async function eraseDrafts(deps: Deps, candidateId: string) {
+  for (const application of await applicationsOf(candidateId))
+    if (application.stage === 'being written') await emptyApplication(deps, application)
+}
+
+async function emptyApplication({ sequelize }: Deps, { id }: Application) {
+  for (const statement of ofApplications) await sequelize.query(statement, { replacements: { applications: [id] } })
+}
+
+/** Takes an application that was never sent out of a file. */
+export async function eraseDraft(deps: Deps, application: Application) {
+  await emptyApplication(deps, application)
+  await application.destroy()
 }
 
 /** Deletes bytes that nobody holds any more. */

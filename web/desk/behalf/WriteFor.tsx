@@ -1,3 +1,4 @@
+import { useState } from 'react'
 import { Link, useParams } from 'react-router'
 import { api } from '../../api'
 import { Apply } from '../../portal/apply/Apply'
@@ -5,6 +6,7 @@ import { Button } from '../../ui/Button'
 import { ProblemNote } from '../../ui/ProblemNote'
 import { writeMoment } from '../../ui/write'
 import { useAct } from '../../useAct'
+import { CoverSheets } from '../paper/CoverSheets'
 import { useTold } from '../useTold'
 
 /** An application written at the desk for somebody who wrote on paper or rang. */
@@ -14,6 +16,7 @@ export function WriteFor() {
   const one = data?.find((line) => line.id === id)
   const { act, busy, problem } = useAct('askToTakeOver')
   const told = useTold()
+  const [printing, setPrinting] = useState(false)
   if (data && (!one || one.theirs))
     return (
       <main className="p-5">
@@ -47,11 +50,13 @@ export function WriteFor() {
           </p>
         )}
         <ProblemNote problem={problem} />
+        <Button onClick={() => setPrinting(true)}>Cover sheets</Button>
         <Button kind="main" busy={busy} onClick={() => void ask()}>
           {one?.askedAt ? 'Send the link again' : `Ask ${one?.name ?? 'them'} to take it over`}
         </Button>
       </div>
       <Apply />
+      {printing && <CoverSheets applicationId={id} onClose={() => setPrinting(false)} />}
     </div>
   )
 }

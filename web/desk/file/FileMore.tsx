@@ -2,7 +2,7 @@ import { useState } from 'react'
 import { Link } from 'react-router'
 import type { File } from '#contract/desk'
 import { writeMoment } from '../../ui/write'
-import { CoverSheets } from './CoverSheets'
+import { CoverSheets } from '../paper/CoverSheets'
 import { Messages } from './Messages'
 import { More } from './More'
 import { Reopened } from './Reopened'
@@ -48,7 +48,7 @@ export function FileMore({ file }: { file: File }) {
           Print cover sheets
         </button>
       </p>
-      {printing && <CoverSheets file={file} onClose={() => setPrinting(false)} />}
+      {printing && <CoverSheets applicationId={file.id} onClose={() => setPrinting(false)} />}
       <More title="Everything that was done">
         <ol className="grid gap-1">
           {file.trail.map(({ at, who, what }) => (

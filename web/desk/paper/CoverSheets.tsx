@@ -1,16 +1,20 @@
 import { useState } from 'react'
-import type { File } from '#contract/desk'
 import { paperPartWords } from '#core/words/papers'
 import { addressOf, api } from '../../api'
 import { Button } from '../../ui/Button'
 import { Dialog } from '../../ui/Dialog'
 import { CheckList } from '../../ui/Field'
 import { ProblemNote } from '../../ui/ProblemNote'
+import { Waiting } from '../../ui/Waiting'
 import { useAct } from '../../useAct'
 
 /** Cover sheets for papers that will come by post: each finds its place in this file by itself. */
-export function CoverSheets({ file, onClose }: { file: File; onClose: () => void }) {
-  const { data: places = [] } = api.endpoints.placesFor.useQuery({ params: { id: file.id } })
+export function CoverSheets({ applicationId: id, onClose }: { applicationId: string; onClose: () => void }) {
+  const {
+    data: places,
+    error,
+    refetch,
+  } = api.endpoints.placesFor.useQuery({ params: { id } }, { refetchOnMountOrArgChange: true })
   const [chosen, setChosen] = useState<string[]>([])
   const [made, setMade] = useState<number[]>()
   const { act, busy, problem } = useAct('printCoverSheets')
@@ -19,7 +23,7 @@ export function CoverSheets({ file, onClose }: { file: File; onClose: () => void
       const [claimId = '', part = ''] = key.split('|')
       return { claimId, part: part as never }
     })
-    const done = await act({ params: { id: file.id }, body: { papers } })
+    const done = await act({ params: { id }, body: { papers } })
     if (done) setMade(done.sheets.map(({ number }) => number))
   }
   return (
@@ -33,12 +37,18 @@ export function CoverSheets({ file, onClose }: { file: File; onClose: () => void
       {made ? (
         <p className="text-[15px]">
           <a
-            href={addressOf('readCoverSheets', { params: { id: file.id }, query: { numbers: made.join(',') } })}
+            href={addressOf('readCoverSheets', { params: { id }, query: { numbers: made.join(',') } })}
             download
             className="font-semibold text-confirmed underline"
           >
             {made.length === 1 ? 'The cover sheet, as PDF' : `${made.length} cover sheets, as PDF`}
           </a>
+        </p>
+      ) : !places ? (
+        <Waiting error={error} onRetry={refetch} />
+      ) : places.length === 0 ? (
+        <p className="text-[15px]">
+          Nothing is claimed yet. Once a degree, a job or a licence is written down, its paper gets a sheet.
         </p>
       ) : (
         <div className="grid gap-3">
