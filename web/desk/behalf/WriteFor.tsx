@@ -52,7 +52,7 @@ export function WriteFor() {
         <ProblemNote problem={problem} />
         <Button onClick={() => setPrinting(true)}>Cover sheets</Button>
         <Button kind="main" busy={busy} onClick={() => void ask()}>
-          {one?.askedAt ? 'Send the link again' : `Ask ${one?.name ?? 'them'} to take it over`}
+          {one?.askedAt ? 'Send the link again' : 'Ask to take it over'}
         </Button>
       </div>
       <Apply />
