@@ -26,7 +26,24 @@ export const readTrail = endpoint({
   tells: ['desk'],
 })
 
-const breaks = ['changed', 'missing', 'added', 'erased without a record', 'end cut off'] as const
+const breaks = ['changed', 'missing', 'added', 'erased without a record', 'end cut off', 'written anew'] as const
+
+const Verification = Type.Object({
+  chains: Type.Integer(),
+  links: Type.Integer(),
+  erased: Type.Integer({ description: 'Links whose words were erased; their hashes still hold' }),
+  broken: Type.Array(
+    Type.Object({
+      chain: Type.String(),
+      person: orNull(Type.String()),
+      seq: Type.Integer(),
+      id: orNull(Id),
+      fault: oneOf(breaks),
+      at: orNull(Moment),
+      what: orNull(Type.String()),
+    }),
+  ),
+})
 
 export const verifyTrail = endpoint({
   method: 'POST',
@@ -34,20 +51,16 @@ export const verifyTrail = endpoint({
   summary: 'Follow the chain of one file, or of all, and name the first broken link of each',
   who: keepers,
   body: Type.Object({ candidateId: Type.Optional(Id) }),
-  reply: Type.Object({
-    chains: Type.Integer(),
-    links: Type.Integer(),
-    erased: Type.Integer({ description: 'Links whose words were erased; their hashes still hold' }),
-    broken: Type.Array(
-      Type.Object({
-        chain: Type.String(),
-        person: orNull(Type.String()),
-        seq: Type.Integer(),
-        id: orNull(Id),
-        fault: oneOf(breaks),
-        at: orNull(Moment),
-        what: orNull(Type.String()),
-      }),
-    ),
-  }),
+  reply: Verification,
+})
+
+export const verifySince = endpoint({
+  method: 'POST',
+  path: '/api/desk/trail/verification/since',
+  summary:
+    'The same for all, and that nothing was written anew since a fingerprint was kept: that list as CSV, up to 10 MB',
+  who: keepers,
+  body: Type.Any(),
+  bytes: true,
+  reply: Verification,
 })

@@ -77,6 +77,7 @@ export const lists = [
   'sources',
   'vacancies',
   'trail',
+  'fingerprint',
   'sights',
 ] as const
 

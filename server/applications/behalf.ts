@@ -200,13 +200,13 @@ export async function askToTakeOver(deps: Deps, actor: AnyActor, id: string) {
   return { done: true as const }
 }
 
-/** Forgets what was taken down for somebody who does not want it. Whoever has nothing else is forgotten whole. */
+/** Forgets what was written down for somebody who does not want it. Whoever has nothing else is forgotten whole. */
 export async function setAsideBehalf(deps: Deps, actor: Actor, id: string) {
   const { application } = await takenDown(id)
   const { candidateId } = application
   await recordEvent(deps, actor, {
     code: 'behalf-set-aside',
-    what: 'Set aside an application that was taken down for somebody',
+    what: 'Set aside an application that was written down for somebody',
     candidateId,
     applicationId: id,
   })

@@ -25,7 +25,7 @@ async function aChain(name: string) {
 test('what was done is chained without a gap, and holds', async () => {
   const { chain, links } = await aChain('Chana Whole')
   expect((await links()).map(({ seq }) => seq)).toEqual((await links()).map((_, nth) => nth + 1))
-  const verified = await verifyTrail(chain)
+  const verified = await verifyTrail({ chain })
   expect(verified).toMatchObject({ chains: 1, broken: [] })
   expect(verified.links).toBeGreaterThan(3)
 })
@@ -34,24 +34,24 @@ test('a changed word is found, and named as the first broken link', async () => 
   const { chain, links } = await aChain('Edda Edited')
   const third = (await links())[2]!
   await Event.update({ what: 'Nothing to see here' }, { where: { id: third.id } })
-  expect((await verifyTrail(chain)).broken).toMatchObject([{ seq: 3, id: third.id, fault: 'changed' }])
+  expect((await verifyTrail({ chain })).broken).toMatchObject([{ seq: 3, id: third.id, fault: 'changed' }])
 })
 
 test('a link taken out, one put in, and a cut end are found', async () => {
   const out = await aChain('Olga Out')
   await Event.destroy({ where: { id: (await out.links())[1]!.id } })
-  expect((await verifyTrail(out.chain)).broken).toMatchObject([{ seq: 2, fault: 'missing' }])
+  expect((await verifyTrail({ chain: out.chain })).broken).toMatchObject([{ seq: 2, fault: 'missing' }])
 
   const put = await aChain('Petra Put')
   const copied = (await put.links())[1]!
   await Event.create({ ...copied.get({ plain: true }), id: '018f0000-0000-7000-8000-00000000abcd' })
-  expect((await verifyTrail(put.chain)).broken[0]?.fault).toMatch(/added|changed/)
+  expect((await verifyTrail({ chain: put.chain })).broken[0]?.fault).toMatch(/added|changed/)
 
   const cut = await aChain('Cara Cut')
   await Event.destroy({ where: { id: (await cut.links()).at(-1)!.id } })
-  expect((await verifyTrail(cut.chain)).broken[0]?.fault).toBe('end cut off')
+  expect((await verifyTrail({ chain: cut.chain })).broken[0]?.fault).toBe('end cut off')
   await Event.destroy({ where: { chain: cut.chain } })
-  expect((await verifyTrail(cut.chain)).broken[0]?.fault).toBe('end cut off')
+  expect((await verifyTrail({ chain: cut.chain })).broken[0]?.fault).toBe('end cut off')
 })
 
 test('even who knows the method and writes one link anew is found by the next', async () => {
@@ -61,14 +61,48 @@ test('even who knows the method and writes one link anew is found by the next', 
   const previous = (await links())[0]!.hash
   const hash = linkHashOf({ ...second!.get({ plain: true }), contentHash }, previous)
   await second!.update({ what: 'Something else', contentHash, hash })
-  expect((await verifyTrail(chain)).broken).toMatchObject([{ seq: 3, fault: 'changed' }])
+  expect((await verifyTrail({ chain })).broken).toMatchObject([{ seq: 3, fault: 'changed' }])
 })
 
 test('words may not be hidden as erased without a record of it', async () => {
   const { chain, links } = await aChain('Hilda Hidden')
   const second = (await links())[1]!
   await second.update({ what: 'Erased', salt: '', erasedAt: new Date() })
-  expect((await verifyTrail(chain)).broken).toMatchObject([{ seq: 2, fault: 'erased without a record' }])
+  expect((await verifyTrail({ chain })).broken).toMatchObject([{ seq: 2, fault: 'erased without a record' }])
+})
+
+test('who writes a whole chain anew is found by a fingerprint kept elsewhere, and by nothing else', async () => {
+  const [{ chain, links }, cut] = [await aChain('Wanda Anew'), await aChain('Corin Cut')]
+  const desk = await house.staff('administrator')
+  const kept = Buffer.from(await (await desk.request('/api/desk/lists/fingerprint')).arrayBuffer())
+  const honest = await desk.done('verifySince', { body: kept })
+  expect(honest.broken.filter(({ chain: one }) => one === chain || one === cut.chain)).toEqual([])
+  await recordEvent(house.deps, { kind: 'system' }, { code: 'test', what: 'Later', candidateId: chain })
+
+  let previous = firstHash
+  for (const link of await links()) {
+    const said = { ...link.get({ plain: true }), ...(link.seq === 2 ? { what: 'Something else' } : {}) }
+    const contentHash = contentHashOf(link.salt, said)
+    previous = linkHashOf({ ...said, contentHash }, previous)
+    await link.update({ what: said.what, contentHash, hash: previous })
+  }
+  await ChainHead.update({ hash: previous }, { where: { chain } })
+  const shorter = (await cut.links()).at(-2)!
+  await Event.destroy({ where: { chain: cut.chain, seq: shorter.seq + 1 } })
+  await ChainHead.update({ seq: shorter.seq, hash: shorter.hash }, { where: { chain: cut.chain } })
+  expect((await verifyTrail({ chain })).broken).toEqual([])
+  expect((await verifyTrail({ chain: cut.chain })).broken).toEqual([])
+
+  const { broken } = await desk.done('verifySince', { body: kept })
+  const faults = new Map(broken.map(({ chain: one, fault, seq }) => [one, { fault, seq }]))
+  expect(faults.get(chain)).toEqual({ fault: 'written anew', seq: (await links()).length - 1 })
+  expect(faults.get(cut.chain)).toEqual({ fault: 'end cut off', seq: shorter.seq + 1 })
+  const nonsense = await desk.call('verifySince', { body: Buffer.from('Chain,Link,Hash\nhouse,1,abc\n') })
+  expect(nonsense.body).toMatchObject({
+    status: 422,
+    code: 'not-a-fingerprint',
+    detail: 'Row 1 is not a chain, a link and a hash.',
+  })
 })
 
 test('many at once make one chain, not several', async () => {
@@ -81,7 +115,7 @@ test('many at once make one chain, not several', async () => {
   const head = await ChainHead.findByPk(chain, { rejectOnEmpty: true })
   expect(head.seq).toBe(12)
   expect(head.hash).not.toBe(firstHash)
-  expect((await verifyTrail(chain)).broken).toEqual([])
+  expect((await verifyTrail({ chain })).broken).toEqual([])
 })
 
 test('the page names the person, and only those who keep the record may ask', async () => {

@@ -63,15 +63,19 @@ export type Break = {
   seq: number
   id: string | null
   /** What is wrong with the first broken link. */
-  fault: 'changed' | 'missing' | 'added' | 'erased without a record' | 'end cut off'
+  fault: 'changed' | 'missing' | 'added' | 'erased without a record' | 'end cut off' | 'written anew'
 }
+
+/** Where a chain ended at some time: its last link and that link's hash. */
+export type End = { seq: number; hash: string }
 
 /**
  * Follows a chain link by link, in order, and stops at the first that is broken.
  *
- * @param head what is known of the chain's end; checked by `end`
+ * @param kept where it ended when somebody wrote that down elsewhere. Who may write to the whole database can write a chain
+ *   anew with all its hashes, but not what was kept outside of it
  */
-export function chainWalker(chain: string) {
+export function chainWalker(chain: string, kept?: End) {
   let seq = 0
   let previous = firstHash
   let firstErased: { seq: number; id: string } | undefined
@@ -83,17 +87,20 @@ export function chainWalker(chain: string) {
       const said = link.erasedAt ? link.contentHash : contentHashOf(link.salt, link)
       if (said !== link.contentHash || linkHashOf(link, previous) !== link.hash)
         return { chain, seq: link.seq, id: link.id, fault: 'changed' }
+      if (link.seq === kept?.seq && link.hash !== kept.hash)
+        return { chain, seq: link.seq, id: link.id, fault: 'written anew' }
       if (link.erasedAt) firstErased ??= { seq: link.seq, id: link.id }
       if (erasureCodes.has(link.code)) erasureRecorded = link.seq
       seq = link.seq
       previous = link.hash
       return undefined
     },
-    end(head: { seq: number; hash: string } | undefined): Break | undefined {
+    /** @param head where the chain ends as far as the database knows */
+    end(head: End | undefined): Break | undefined {
       if (firstErased && erasureRecorded < firstErased.seq)
         return { chain, ...firstErased, fault: 'erased without a record' }
-      if (!head || head.seq !== seq || head.hash !== previous)
-        return { chain, seq: Math.max(seq, head?.seq ?? 0), id: null, fault: 'end cut off' }
+      if (!head || head.seq !== seq || head.hash !== previous || seq < (kept?.seq ?? 0))
+        return { chain, seq: Math.max(seq, head?.seq ?? 0, kept?.seq ?? 0), id: null, fault: 'end cut off' }
       return undefined
     },
   }

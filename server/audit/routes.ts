@@ -1,18 +1,23 @@
 import * as contract from '#contract/audit'
 import { candidateNames } from '../accounts/candidate'
 import { bind } from '../http/bind'
+import { readFingerprint } from './fingerprint'
 import { readTrail } from './trail'
-import { verifyTrail } from './verify'
+import { type Verification, verifyTrail } from './verify'
 
 export const auditRoutes = [
   bind(contract.readTrail, ({ input }) => readTrail(input.query)),
+  bind(contract.verifyTrail, async ({ input }) => withNames(await verifyTrail({ chain: input.body.candidateId })), {
+    transaction: false,
+  }),
   bind(
-    contract.verifyTrail,
-    async ({ input }) => {
-      const found = await verifyTrail(input.body.candidateId)
-      const names = await candidateNames(found.broken.map(({ chain }) => chain))
-      return { ...found, broken: found.broken.map((link) => ({ ...link, person: names.get(link.chain) ?? null })) }
-    },
+    contract.verifySince,
+    async ({ input }) => withNames(await verifyTrail({ kept: readFingerprint(input.body as Buffer) })),
     { transaction: false },
   ),
 ]
+
+async function withNames(found: Verification) {
+  const names = await candidateNames(found.broken.map(({ chain }) => chain))
+  return { ...found, broken: found.broken.map((link) => ({ ...link, person: names.get(link.chain) ?? null })) }
+}

@@ -1,8 +1,10 @@
 import { Op } from 'sequelize'
-import { type Break, type Content, chainWalker, type Link } from './chain'
+import { type Break, type Content, chainWalker, type End, type Link } from './chain'
 import { ChainHead, Event } from './model'
 
 const page = 2000
+
+type Asked = { chain?: string; kept?: ReadonlyMap<string, End> }
 
 export type Verification = {
   chains: number
@@ -16,8 +18,10 @@ export type Verification = {
 /**
  * Follows the chain of one file, or all of them, and tells which link is the first broken one of each. Reads a page at a
  * time, in the order of the index.
+ *
+ * @param kept where chains ended when somebody kept that outside of the database
  */
-export async function verifyTrail(onlyChain?: string): Promise<Verification> {
+export async function verifyTrail({ chain: onlyChain, kept }: Asked = {}): Promise<Verification> {
   const verification: Verification = { chains: 0, links: 0, erased: 0, broken: [] }
   let at = { chain: onlyChain ?? '', seq: -1 }
   let current: { chain: string; walker: ReturnType<typeof chainWalker>; broken: boolean } | undefined
@@ -43,7 +47,7 @@ export async function verifyTrail(onlyChain?: string): Promise<Verification> {
     for (const row of rows) {
       if (current?.chain !== row.chain) {
         await finish()
-        current = { chain: row.chain, walker: chainWalker(row.chain), broken: false }
+        current = { chain: row.chain, walker: chainWalker(row.chain, kept?.get(row.chain)), broken: false }
         seen.add(row.chain)
         verification.chains += 1
       }
@@ -58,6 +62,13 @@ export async function verifyTrail(onlyChain?: string): Promise<Verification> {
   }
   await finish()
   await tellOfEmptied(verification, seen, onlyChain)
+  for (const [chain, { seq }] of kept ?? [])
+    if (
+      (onlyChain ?? chain) === chain &&
+      !seen.has(chain) &&
+      !verification.broken.some((broken) => broken.chain === chain)
+    )
+      verification.broken.push({ chain, seq, id: null, fault: 'end cut off', at: null, what: null })
   return verification
 }
 

@@ -3,6 +3,7 @@ import { stringify } from 'csv-stringify'
 import type { ListFilter, lists } from '#contract/lists'
 import { candidateById } from '../accounts/candidate'
 import { listBehalf } from '../applications/behalf'
+import { fingerprint } from '../audit/fingerprint'
 import { recordEvent } from '../audit/record'
 import { readTrail } from '../audit/trail'
 import type { Account, Deps } from '../deps'
@@ -163,6 +164,7 @@ const linesOf: Record<List, (deps: Deps, filter: ListFilter) => AsyncGenerator<R
       before = next
     }
   },
+  fingerprint,
   async *doubles(deps) {
     for (const { names, likelihood, agreeing } of (await listDoubles(deps)).pairs)
       yield { One: names[0], Other: names[1], Likelihood: likelihood, Agreeing: agreeing.join(', ') }

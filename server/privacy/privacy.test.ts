@@ -77,7 +77,7 @@ describe('what not everybody needs', () => {
       ]),
     )
     expect(await Event.count({ where: { candidateId, code: 'hidden-seen' } })).toBe(1)
-    expect((await verifyTrail(candidateId)).broken).toEqual([])
+    expect((await verifyTrail({ chain: candidateId })).broken).toEqual([])
   })
 
   test('a hiring manager has declarations shown for a reason, and never health; an assessor nothing', async () => {
@@ -180,7 +180,7 @@ describe('one’s own data', () => {
     expect(await Blob.findByPk(sha256)).toBeNull()
     const words = await Event.findAll({ where: { chain: candidateId } })
     expect(JSON.stringify(words)).not.toMatch(/Erna/)
-    const verified = await verifyTrail(candidateId)
+    const verified = await verifyTrail({ chain: candidateId })
     expect(verified.broken).toEqual([])
     expect(verified.erased).toBe(verified.links - 1)
     expect((await Application.findByPk(id))?.answers).toEqual({})
@@ -197,6 +197,6 @@ describe('one’s own data', () => {
     expect((await erase('coordinator')).status).toBe(403)
     expect((await erase('administrator')).status).toBe(200)
     expect((await Candidate.findByPk(candidateId))?.name).toBe('Erased')
-    expect((await verifyTrail(candidateId)).broken).toEqual([])
+    expect((await verifyTrail({ chain: candidateId })).broken).toEqual([])
   })
 })

@@ -49,7 +49,7 @@ export function FirstLook({ file }: { file: File }) {
       )}
       {file.onBehalf && (
         <p className="text-ink-2">
-          Taken down {file.onBehalf.how} by {file.onBehalf.by}.
+          Written down {file.onBehalf.how} by {file.onBehalf.by}.
         </p>
       )}
       {double && (

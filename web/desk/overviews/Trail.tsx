@@ -19,7 +19,7 @@ export function Trail() {
   return (
     <Overview
       title="Audit trail"
-      about="Everything that was done, by whom and when, newest first, chained so that a later change is found."
+      about="Everything that was done, by whom and when, newest first, chained so that a later change is found. A fingerprint of it, kept away from here, finds even what was written anew."
       list="trail"
       filter={{ text: text || undefined }}
     >

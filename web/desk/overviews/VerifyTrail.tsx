@@ -1,6 +1,7 @@
-import { useState } from 'react'
+import { useRef, useState } from 'react'
 import type { verifyTrail } from '#contract/audit'
 import type { Reply } from '#contract/endpoint'
+import { addressOf } from '../../api'
 import { Button } from '../../ui/Button'
 import { ProblemNote } from '../../ui/ProblemNote'
 import { writeMoment } from '../../ui/write'
@@ -12,24 +13,70 @@ const faultWords = {
   added: 'was put in afterwards',
   'erased without a record': 'was emptied without a record of it',
   'end cut off': 'is missing, with all after it',
+  'written anew': 'or one before it was written anew since then',
 }
 
 /** Follows the chains and says whether anything was changed since it was recorded, and where first. */
 export function VerifyTrail({ candidateId }: { candidateId: string | undefined }) {
   const { act, busy, problem } = useAct('verifyTrail')
+  const comparing = useAct('verifySince')
   const [found, setFound] = useState<Reply<typeof verifyTrail>>()
+  const [since, setSince] = useState<string>()
+  const input = useRef<HTMLInputElement>(null)
+  const compare = async (file: File | undefined) => {
+    if (!file) return
+    setFound(await comparing.act({ body: file as never }))
+    setSince(file.name)
+  }
   return (
     <div className="mb-3 flex flex-wrap items-baseline gap-x-4 gap-y-1">
-      <Button busy={busy} onClick={() => void act({ body: { candidateId } }).then(setFound)}>
+      <Button
+        busy={busy}
+        onClick={() => {
+          setSince(undefined)
+          void act({ body: { candidateId } }).then(setFound)
+        }}
+      >
         {candidateId ? 'Verify this file’s record' : 'Verify the whole record'}
       </Button>
-      <ProblemNote problem={problem} />
+      {!candidateId && (
+        <>
+          <input
+            ref={input}
+            type="file"
+            accept=".csv"
+            className="sr-only"
+            tabIndex={-1}
+            aria-label="A fingerprint kept before"
+            onChange={(event) => {
+              void compare(event.target.files?.[0])
+              event.target.value = ''
+            }}
+          />
+          <Button busy={comparing.busy} onClick={() => input.current?.click()}>
+            Compare with a fingerprint
+          </Button>
+          <a
+            href={addressOf('exportList', { params: { list: 'fingerprint' } })}
+            download
+            title="Where every chain ends today. Kept away from here, it proves later that nothing was written anew."
+            className="font-semibold text-confirmed"
+          >
+            Keep today’s fingerprint
+          </a>
+        </>
+      )}
+      <ProblemNote problem={comparing.problem ?? problem} />
       {found && (
         <div role="status">
           {found.broken.length === 0 ? (
             <p>
-              <strong className="text-confirmed">Nothing was changed since it was recorded.</strong> {found.links} links
-              in {found.chains === 1 ? 'one chain' : `${found.chains} chains`}
+              <strong className="text-confirmed">
+                {since
+                  ? `Nothing was changed or written anew since ${since}.`
+                  : 'Nothing was changed since it was recorded.'}
+              </strong>{' '}
+              {found.links} links in {found.chains === 1 ? 'one chain' : `${found.chains} chains`}
               {found.erased > 0 && `; the words of ${found.erased} were erased as the rules want`}.
             </p>
           ) : (
