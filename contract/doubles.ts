@@ -1,6 +1,7 @@
 import { Type } from '@sinclair/typebox'
 import type { Agreement } from '#core/comparison/samePerson'
 import { endpoint } from './endpoint'
+import { HiddenPart } from './privacy'
 import { Done, Id, listOfCore, Moment, oneOf, orNull, Reason } from './shapes'
 
 const desk = ['coordinator', 'administrator'] as const
@@ -13,6 +14,8 @@ const Side = Type.Object({
   born: orNull(Type.String()),
   phone: orNull(Type.String()),
   mails: Type.Array(Type.String()),
+  /** What is hidden from the reader, to be had shown by one of the applications. */
+  hidden: Type.Array(HiddenPart),
   since: Moment,
   applications: Type.Array(
     Type.Object({ id: Id, reference: orNull(Type.String()), title: Type.String(), stage: Type.String() }),

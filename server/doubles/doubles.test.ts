@@ -1,3 +1,4 @@
+import type { Visitor } from '../../test/client'
 import { applied, type House, openHouse } from '../../test/house'
 import { Application } from '../applications/model'
 import { Claim } from '../claims/model'
@@ -32,6 +33,33 @@ test('the same person under another mail is found, and shown side by side with w
   expect(queue.people.find((row) => row.id === a.id)?.why).toBe('May have a second file')
   const { doubles } = await desk.done('readFile', { params: { id: a.id } })
   expect(doubles.map(({ name }) => name)).toContain('Jürg Mueller')
+})
+
+test('a name that is hidden until the shortlist, and a birth date the role does not need, are hidden here too', async () => {
+  const { a, one, other } = await twice('Nora', ['Nameless', 'Nameles'])
+  const [desk, administrator] = [await house.staff('coordinator'), await house.staff('administrator')]
+  const { vacancyId } = await Application.findByPk(a.id, { rejectOnEmpty: true })
+  const { version } = await desk.done('readScoreSheet', { params: { id: vacancyId } })
+  const criteria = [{ key: 'care', title: 'Care', lookFor: '', most: 5, weight: 1 }]
+  const params = { oneId: one, otherId: other }
+  const sides = async (reader: Visitor) => (await reader.done('readDouble', { params })).sides
+  expect((await sides(administrator)).map(({ born }) => born)).toEqual([null, null])
+  await desk.done('saveScoreSheet', {
+    params: { id: vacancyId },
+    body: { version, criteria, reviewers: 2, hideNames: true },
+  })
+  const [first] = await sides(desk)
+  expect(first).toMatchObject({ name: expect.stringMatching(/^VM-/), otherNames: [], mails: [] })
+  expect(first!.born).not.toBeNull()
+  const whole = JSON.stringify([await desk.done('readDouble', { params }), await desk.done('listDoubles')])
+  expect(whole).not.toMatch(/Nora|Namele/)
+  await desk.done('reveal', { params: { id: a.id }, body: { subject: 'name', reason: 'To see whether they are one' } })
+  expect((await sides(desk)).map(({ name }) => name)).toContain('Nora Nameless')
+  const { version: now } = await desk.done('readScoreSheet', { params: { id: vacancyId } })
+  await desk.done('saveScoreSheet', {
+    params: { id: vacancyId },
+    body: { version: now, criteria, reviewers: 2, hideNames: false },
+  })
 })
 
 test('a merge keeps everything, leads both accounts to one file, and is undone whole', async () => {

@@ -1,14 +1,17 @@
 import { Op } from 'sequelize'
 import { compareFiles } from '#core/comparison/samePerson'
+import { type HiddenKind, hiddenKindOfClaim, mayReveal, sees } from '#core/privacy/hidden'
 import { agreementWords } from '#core/words/samePerson'
-import { Candidate } from '../accounts/model'
+import { candidateById } from '../accounts/candidate'
 import { applicationsOf } from '../applications/find'
 import { claimsOf } from '../claims/face'
 import { labelOf } from '../claims/label'
 import { rowsOf } from '../database/rows'
-import type { Deps } from '../deps'
+import type { Account, Deps } from '../deps'
 import { notFound } from '../http/problems'
 import { knownPeople } from '../people/known'
+import { namesHiddenIn, shownNames } from '../people/shownNames'
+import { hiddenWords, shownTo } from '../privacy/sights'
 import { titlesOfVacancies } from '../vacancies/vacancies'
 import { Merge, PossibleDouble } from './model'
 
@@ -33,14 +36,11 @@ const isOpenDouble = (candidateIds: readonly string[]) => ({
 export async function doublesOf(candidateId: string) {
   const pairs = await rowsOf(PossibleDouble, isOpenDouble([candidateId]), ['weight'])
   if (pairs.length === 0) return []
-  const others = await Candidate.findAll({
-    where: { id: pairs.map(({ oneId, otherId }) => (oneId === candidateId ? otherId : oneId)) },
-    attributes: ['id', 'name'],
-  })
+  const names = await shownNames(pairs.flatMap(({ oneId, otherId }) => [oneId, otherId]))
   return pairs.reverse().map(({ oneId, otherId }) => ({
     oneId,
     otherId,
-    name: others.find(({ id }) => id !== candidateId && (id === oneId || id === otherId))?.name ?? '',
+    name: names.get(oneId === candidateId ? otherId : oneId) ?? '',
   }))
 }
 
@@ -65,9 +65,7 @@ export async function listDoubles(deps: Deps) {
     ...pairs.flatMap(({ oneId, otherId }) => [oneId, otherId]),
     ...merges.flatMap((m) => [m.keptId, m.mergedId]),
   ]
-  const names = new Map(
-    (await Candidate.findAll({ where: { id: ids }, attributes: ['id', 'name'] })).map(({ id, name }) => [id, name]),
-  )
+  const names = await shownNames(ids)
   return {
     pairs: pairs.map(({ oneId, otherId, likelihood, agreements }) => ({
       oneId,
@@ -88,52 +86,80 @@ export async function listDoubles(deps: Deps) {
   }
 }
 
-/** Two files side by side, compared as they stand now. */
-export async function readDouble(one: string, other: string) {
+/** Two files side by side, compared as they stand now, without what the reader's roles do not need. */
+export async function readDouble(deps: Deps, actor: Account, one: string, other: string) {
   const [oneId, otherId] = inOrder(one, other)
   const pair = await PossibleDouble.findOne({ where: { oneId, otherId, state: ['open', 'apart'] } })
   if (!pair) throw notFound()
   const known = await knownPeople([oneId, otherId])
   const { likelihood, agreements } = compareFiles(known.get(oneId)!, known.get(otherId)!)
-  const side = async (id: string) => {
-    const candidate = await Candidate.findByPk(id, { rejectOnEmpty: true })
-    const applications = await applicationsOf(id)
-    const titles = await titlesOfVacancies(applications.map(({ vacancyId }) => vacancyId))
-    return {
-      candidateId: id,
-      name: candidate.name,
-      otherNames: candidate.otherNames,
-      born: candidate.born,
-      phone: candidate.phone ?? null,
-      mails: [...known.get(id)!.mails],
-      since: candidate.createdAt.toISOString(),
-      applications: applications
-        .filter(({ stage }) => stage !== 'being written')
-        .map(({ id: application, reference, stage, vacancyId }) => ({
-          id: application,
-          reference: reference ?? null,
-          title: titles.get(vacancyId) ?? '',
-          stage,
-        })),
-      // Numbers of identity papers stay hidden; whether they agree is said.
-      claims: (await claimsOf(id)).map(({ details, number, rung, kind }) => ({
-        label: labelOf(details),
-        number: kind === 'identity' ? '' : (number ?? ''),
-        rung,
-      })),
-    }
-  }
+  const sides = [
+    await sideOf(deps, actor, oneId, known.get(oneId)!.mails),
+    await sideOf(deps, actor, otherId, known.get(otherId)!.mails),
+  ] as const
+  const covered = new Set<string>(
+    sides.flatMap(({ hidden }) => hidden.flatMap(({ subject }) => telling[subject] ?? [])),
+  )
   return {
-    sides: [await side(oneId), await side(otherId)] as [
-      Awaited<ReturnType<typeof side>>,
-      Awaited<ReturnType<typeof side>>,
-    ],
+    sides: [sides[0], sides[1]] as [Side, Side],
     likelihood,
     agreements: agreements.map((agreement) => ({
       ...agreement,
-      ...(agreement.field === 'identity number' ? { ours: '', theirs: '' } : {}),
+      // Whether they agree is said all the same.
+      ...(agreement.field === 'identity number' || covered.has(agreement.field) ? { ours: '', theirs: '' } : {}),
       words: agreementWords(agreement),
     })),
     state: pair.state as 'open' | 'apart',
+  }
+}
+
+/** The fields that tell what is hidden. */
+const telling: Record<string, string[]> = { name: ['name', 'mail'], 'birth date': ['birth date'] }
+
+type Side = Awaited<ReturnType<typeof sideOf>>
+
+async function sideOf(deps: Deps, actor: Account, id: string, mails: readonly string[]) {
+  const [person, shown, all, hiding, claims] = await Promise.all([
+    candidateById(id),
+    shownTo(deps, actor, id),
+    applicationsOf(id),
+    namesHiddenIn([id]),
+    claimsOf(id),
+  ])
+  const titles = await titlesOfVacancies(all.map(({ vacancyId }) => vacancyId))
+  const applications = all.filter(({ stage }) => stage !== 'being written')
+  const hidden: { subject: string; label: string; mayReveal: boolean }[] = []
+  const covers = (kind: HiddenKind) => {
+    if (sees(actor.roles, kind) || shown.has(kind)) return false
+    hidden.push({
+      subject: kind,
+      label: hiddenWords(kind),
+      mayReveal: mayReveal(actor.roles, kind) && applications.length > 0,
+    })
+    return true
+  }
+  const reference = hiding.get(id)?.reference ?? 'This person'
+  const named = !(hiding.has(id) && covers('name'))
+  return {
+    candidateId: id,
+    name: named ? person!.name : reference,
+    otherNames: named ? person!.otherNames : [],
+    born: person!.born !== null && covers('birth date') ? null : person!.born,
+    phone: person!.phone ?? null,
+    mails: named ? [...mails] : [],
+    hidden,
+    since: person!.createdAt.toISOString(),
+    applications: applications.map(({ id: application, reference: own, stage, vacancyId }) => ({
+      id: application,
+      reference: own ?? null,
+      title: titles.get(vacancyId) ?? '',
+      stage,
+    })),
+    // Numbers of identity papers stay hidden, and what is about health; whether they agree is said.
+    claims: claims.map(({ details, number, rung }) => ({
+      label: labelOf(details),
+      number: hiddenKindOfClaim(details) ? '' : (number ?? ''),
+      rung,
+    })),
   }
 }

@@ -6,7 +6,9 @@ import { mergeFiles, setApart, undoMerge } from './merge'
 
 export const doublesRoutes = [
   bind(contract.listDoubles, ({ deps }) => listDoubles(deps)),
-  bind(contract.readDouble, ({ input }) => readDouble(input.params.oneId, input.params.otherId)),
+  bind(contract.readDouble, ({ deps, actor, input }) =>
+    readDouble(deps, actor as Account, input.params.oneId, input.params.otherId),
+  ),
   bind(contract.setApart, ({ deps, actor, input }) =>
     setApart(deps, actor as Account, input.params.oneId, input.params.otherId),
   ),

@@ -12,6 +12,7 @@ import { Waiting } from '../../ui/Waiting'
 import { writeDayOf, writeShortDay } from '../../ui/write'
 import { useAct } from '../../useAct'
 import { AsCsv } from '../AsCsv'
+import { HiddenParts } from '../file/HiddenParts'
 import { useKeys } from '../useKeys'
 import { useTold } from '../useTold'
 
@@ -135,6 +136,9 @@ function Compare({ oneId, otherId, onSettled }: { oneId: string; otherId: string
                   <span className="block font-normal text-[12.5px] text-ink-2">
                     here since {writeDayOf(side.since)}
                   </span>
+                  <div className="font-normal">
+                    <HiddenParts applicationId={side.applications[0]?.id ?? ''} hidden={side.hidden} />
+                  </div>
                 </th>
               ))}
               <th scope="col" className="w-[230px] py-1 text-[12.5px] text-ink-2">
@@ -149,9 +153,21 @@ function Compare({ oneId, otherId, onSettled }: { oneId: string; otherId: string
               field="name"
               of={(side) => [side.name, ...side.otherNames].join(', before: ')}
             />
-            <Row name="Born" pair={pair} field="birth date" of={({ born }) => (born ? writeWhen(born) : 'not given')} />
+            <Row
+              name="Born"
+              pair={pair}
+              field="birth date"
+              of={({ born, hidden }) =>
+                born ? writeWhen(born) : covers(hidden, 'birth date') ? 'hidden' : 'not given'
+              }
+            />
             <Row name="Phone" pair={pair} field="phone" of={({ phone }) => phone ?? 'not given'} mono />
-            <Row name="Mail" pair={pair} field="mail" of={({ mails }) => mails.join(', ')} />
+            <Row
+              name="Mail"
+              pair={pair}
+              field="mail"
+              of={({ mails, hidden }) => (covers(hidden, 'name') ? 'hidden' : mails.join(', '))}
+            />
             <Row
               name="Papers"
               pair={pair}
@@ -194,6 +210,8 @@ function Compare({ oneId, otherId, onSettled }: { oneId: string; otherId: string
     </section>
   )
 }
+
+const covers = (hidden: Pair['sides'][number]['hidden'], kind: string) => hidden.some(({ subject }) => subject === kind)
 
 type RowProps = {
   name: string

@@ -101,7 +101,7 @@ export function FilePane({ id, queue, chosen }: { id: string; queue: Queue; chos
           </div>
           <Facts file={file} />
           <FirstLook file={file} />
-          <HiddenParts file={file} />
+          <HiddenParts applicationId={file.id} hidden={file.hidden} letter="H" />
         </div>
         <div className="border-line border-y px-4 pt-1.5">
           <LifeChart

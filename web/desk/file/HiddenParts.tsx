@@ -8,32 +8,36 @@ import { useAct } from '../../useAct'
 import { useKeys } from '../useKeys'
 import { useTold } from '../useTold'
 
-/** What is hidden from the reader's role, and the way to have it shown. */
-export function HiddenParts({ file }: { file: File }) {
+type Props = { applicationId: string; hidden: File['hidden']; letter?: string }
+
+/** What is hidden from the reader's role, and the way to have it shown; `letter` is its key, where it has one. */
+export function HiddenParts({ applicationId, hidden, letter }: Props) {
   const [asking, setAsking] = useState(false)
-  const revealable = file.hidden.filter(({ mayReveal }) => mayReveal)
-  useKeys({ h: revealable.length > 0 ? () => setAsking(true) : undefined })
-  if (file.hidden.length === 0) return null
+  const revealable = hidden.filter(({ mayReveal }) => mayReveal)
+  useKeys(letter && revealable.length > 0 ? { [letter.toLowerCase()]: () => setAsking(true) } : {})
+  if (hidden.length === 0) return null
   return (
     <p className="mt-1 text-[12.5px] text-ink-2">
-      Hidden: {file.hidden.map(({ label }) => label).join('; ')}.{' '}
+      Hidden: {hidden.map(({ label }) => label).join('; ')}.{' '}
       {revealable.length > 0 && (
         <button type="button" className="font-semibold text-confirmed" onClick={() => setAsking(true)}>
-          Have it shown <Key letter="H" />
+          Have it shown {letter && <Key letter={letter} />}
         </button>
       )}
-      {asking && <AskToSee file={file} parts={revealable} onClose={() => setAsking(false)} />}
+      {asking && <AskToSee applicationId={applicationId} parts={revealable} onClose={() => setAsking(false)} />}
     </p>
   )
 }
 
-function AskToSee({ file, parts, onClose }: { file: File; parts: File['hidden']; onClose: () => void }) {
+type Asking = { applicationId: string; parts: File['hidden']; onClose: () => void }
+
+function AskToSee({ applicationId, parts, onClose }: Asking) {
   const [subject, setSubject] = useState(parts[0]!.subject)
   const [reason, setReason] = useState('')
   const { act, busy, problem } = useAct('reveal')
   const told = useTold()
   const show = async () => {
-    if (!(await act({ params: { id: file.id }, body: { subject, reason } }))) return
+    if (!(await act({ params: { id: applicationId }, body: { subject, reason } }))) return
     told('Shown to you for a quarter of an hour. Your reason is on record.')
     onClose()
   }
