@@ -31,6 +31,12 @@ export const candidateById = (id: string): Promise<Candidate | undefined> => row
 
 export const candidatesById = (ids: readonly string[]): Promise<Candidate[]> => rowsOf(Candidate, { id: [...ids] })
 
+/** The files that accounts lead to, by the account. */
+export async function filesOfAccounts(accountIds: readonly string[]): Promise<Map<string, string>> {
+  const candidates = await rowsOf(Candidate, { accountId: [...new Set(accountIds)] })
+  return new Map(candidates.map(({ id, accountId, mergedInto }) => [accountId, mergedInto ?? id]))
+}
+
 /** A file and those that were merged into it. */
 export const mergedWith = async (id: string): Promise<string[]> => (await candidatesOf(id)).map((one) => one.id)
 

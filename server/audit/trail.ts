@@ -1,4 +1,7 @@
 import { Op, type WhereOptions } from 'sequelize'
+import { covered, coverIn } from '#core/privacy/hidden'
+import { filesOfAccounts } from '../accounts/candidate'
+import { namesHiddenIn } from '../people/shownNames'
 import { Event } from './model'
 
 const page = 50
@@ -12,6 +15,28 @@ export async function trailOf(about: { candidateIds: string[]; applicationId: st
   return Event.findAll({ where: where as WhereOptions, order: [['id', 'DESC']], limit: most })
 }
 
+/** Names that a vacancy hides until its shortlist are not told here either, nor the mail addresses beside them. */
+async function withoutHiddenNames(events: readonly Event[]) {
+  const files = await filesOfAccounts(events.flatMap(({ actorId }) => actorId ?? []))
+  const fileOf = ({ candidateId, actorId }: Event) => candidateId ?? files.get(actorId ?? '') ?? ''
+  const hiding = await namesHiddenIn([...new Set(events.map(fileOf))])
+  return events.map((event) => {
+    const { id, at, applicationId, who, what, about } = event
+    const standing = hiding.get(fileOf(event))
+    if (!standing) return { id, at, applicationId, who, what, about }
+    const { candidate, reference } = standing
+    const told = coverIn({ who, what, about }, new Set(), [candidate, ...candidate.split(/\s+/)])
+    return {
+      id,
+      at,
+      applicationId,
+      who: who === candidate ? (reference ?? told.who) : told.who,
+      what: told.what,
+      about: told.about?.includes('@') ? covered(told.about) : told.about,
+    }
+  })
+}
+
 /** The whole trail a page at a time, newest first. */
 export async function readTrail(input: { before?: string; text?: string }) {
   const like = input.text && `%${input.text.replace(/[\\%_]/g, '\\$&')}%`
@@ -22,15 +47,9 @@ export async function readTrail(input: { before?: string; text?: string }) {
       : {}),
   }
   const events = await Event.findAll({ where: where as WhereOptions, order: [['id', 'DESC']], limit: page + 1 })
+  const shown = await withoutHiddenNames(events.slice(0, page))
   return {
-    events: events.slice(0, page).map(({ id, at, who, what, about, applicationId }) => ({
-      id,
-      at: at.toISOString(),
-      who,
-      what,
-      about,
-      applicationId,
-    })),
+    events: shown.map((event) => ({ ...event, at: event.at.toISOString() })),
     next: events.length > page ? events[page - 1]!.id : null,
   }
 }

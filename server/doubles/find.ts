@@ -103,12 +103,12 @@ export async function readDouble(deps: Deps, actor: Account, one: string, other:
   return {
     sides: [sides[0], sides[1]] as [Side, Side],
     likelihood,
-    agreements: agreements.map((agreement) => ({
-      ...agreement,
-      // Whether they agree is said all the same.
-      ...(agreement.field === 'identity number' || covered.has(agreement.field) ? { ours: '', theirs: '' } : {}),
-      words: agreementWords(agreement),
-    })),
+    agreements: agreements.map((agreement) => {
+      const hides = agreement.field === 'identity number' || covered.has(agreement.field)
+      // Whether they agree is said all the same; by which letters they differ would tell what is hidden.
+      const told = hides ? { ...agreement, ours: '', theirs: '', reasons: [] } : agreement
+      return { ...told, words: agreementWords(told) }
+    }),
     state: pair.state as 'open' | 'apart',
   }
 }
