@@ -62,6 +62,8 @@ export const find = endpoint({
         because: Type.String(),
       }),
     ),
+    /** Who came with an import and has not applied. */
+    imported: Type.Array(Type.Object({ candidateId: Id, name: Type.String(), because: Type.String() })),
     likely: orNull(Type.String()),
   }),
 })

@@ -1,5 +1,7 @@
 import { Type } from '@sinclair/typebox'
 import { importFields } from '#core/importing/fields'
+import { rungs } from '#core/requirements/requirement'
+import { stages } from './applications'
 import { endpoint } from './endpoint'
 import { Done, Id, Moment, oneOf, orNull } from './shapes'
 
@@ -36,6 +38,8 @@ const Import = Type.Object({
   faultCount: Type.Integer(),
   people: Type.Object({ made: Type.Integer(), known: Type.Integer(), claims: Type.Integer() }),
   note: orNull(Type.String()),
+  /** Who came with it, once it is imported; the first of them by name. */
+  brought: Type.Array(Type.Object({ candidateId: Id, name: Type.String(), claims: Type.Integer() })),
 })
 
 const byId = Type.Object({ id: Id })
@@ -47,6 +51,30 @@ export const listImports = endpoint({
   who: desk,
   reply: Type.Array(Type.Object(Line)),
   tells: ['imports'],
+})
+
+export const readImportedPerson = endpoint({
+  method: 'GET',
+  path: '/api/desk/people/:candidateId',
+  summary: 'A person who came with an import, and what it brought; they need not have applied',
+  who: desk,
+  params: Type.Object({ candidateId: Id }),
+  reply: Type.Object({
+    candidateId: Id,
+    name: Type.String(),
+    mail: Type.String(),
+    phone: orNull(Type.String()),
+    born: orNull(Type.String()),
+    hasAccount: Type.Boolean({ description: 'They can sign in; until then the desk may write for them' }),
+    came: Type.Array(Type.Object({ importId: Id, fileName: Type.String(), at: Moment, by: Type.String() })),
+    claims: Type.Array(
+      Type.Object({ id: Id, label: Type.String(), source: Type.String(), number: Type.String(), rung: oneOf(rungs) }),
+    ),
+    applications: Type.Array(
+      Type.Object({ id: Id, reference: orNull(Type.String()), title: Type.String(), stage: oneOf(stages) }),
+    ),
+  }),
+  tells: ['imports', 'desk'],
 })
 
 export const beginImport = endpoint({

@@ -167,6 +167,16 @@ export type House = Awaited<ReturnType<typeof openHouse>>
 export const tokenIn = (text: string, place: 'confirm' | 'reply' | 'take-over') =>
   new RegExp(`/${place}/([\\w-]+)`).exec(text)![1]!
 
+/** What is read once it is there; for what a job does meanwhile. */
+export async function until<T>(read: () => Promise<T | undefined | false>): Promise<T> {
+  for (let tries = 0; tries < 300; tries += 1) {
+    const found = await read()
+    if (found) return found
+    await new Promise((done) => setTimeout(done, 100))
+  }
+  throw new Error('it did not come')
+}
+
 async function waitForMail({ mails }: Mailbox, to: string, about = '') {
   for (let attempt = 0; attempt < 200; attempt += 1) {
     const newest = mails.filter((mail) => mail.to === to && mail.subject.includes(about)).at(-1)

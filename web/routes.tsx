@@ -131,6 +131,11 @@ export const router = createBrowserRouter([
             lazy: () => import('./desk/imports/Imports').then(({ Imports }) => ({ Component: Imports })),
           },
           {
+            path: 'people/:candidateId',
+            lazy: () =>
+              import('./desk/imports/ImportedPerson').then(({ ImportedPerson }) => ({ Component: ImportedPerson })),
+          },
+          {
             path: 'words',
             lazy: () =>
               import('./desk/words/PreparedWords').then(({ PreparedWords }) => ({ Component: PreparedWords })),

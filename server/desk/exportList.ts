@@ -72,8 +72,8 @@ const linesOf: Record<List, (deps: Deps, filter: ListFilter) => AsyncGenerator<R
   async *queue(_deps, { queue = 'today', vacancy }) {
     for (let after: string | undefined; ; ) {
       const { people, next } = await queueStretch(queue, { after, vacancy }, chunk)
-      for (const { candidate, vacancy: title, slack, why } of people)
-        yield { Name: candidate, Vacancy: title, 'Slack in days': slack, Waiting: why }
+      for (const { candidate, vacancy: title, slack, why, marks } of people)
+        yield { Name: candidate, Vacancy: title, 'Slack in days': slack, Waiting: why, Marks: marks.join('; ') }
       if (!next) return
       after = next
     }

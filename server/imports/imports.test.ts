@@ -1,7 +1,9 @@
 import type { Visitor } from '../../test/client'
-import { type House, openHouse } from '../../test/house'
+import { applied, type House, openHouse, personAnswers, until } from '../../test/house'
 import { Account, Candidate } from '../accounts/model'
 import { Claim } from '../claims/model'
+import { clockAhead } from '../demo/clock'
+import { retain } from '../privacy/retain'
 import { ImportedPerson } from './model'
 
 let house: House
@@ -17,12 +19,10 @@ const begin = async (text: string, fileName = 'people.csv') =>
 
 async function ran(id: string) {
   await desk.done('runImport', { params: { id } })
-  for (let tries = 0; tries < 200; tries += 1) {
+  return until(async () => {
     const read = await desk.done('readImport', { params: { id } })
-    if (read.state !== 'waiting') return read
-    await new Promise((done) => setTimeout(done, 50))
-  }
-  throw new Error('it did not run')
+    return read.state !== 'waiting' && read
+  })
 }
 
 const heading = 'Vorname;Nachname;E-Mail;Geburtsdatum;Degree;University;Study from;Study to;Employer;Job start;Job end'
@@ -46,7 +46,12 @@ test('a list is mapped by its heading, tried dry, imported whole, and taken back
   expect(study.details).toMatchObject({ ...house.source('tannberg'), level: 7, from: '2010', to: '2015' })
   expect((await desk.call('runImport', { params: { id } })).body.code).toBe('ran')
 
+  expect((await desk.done('readImport', { params: { id } })).brought.map(({ name }) => name)).toEqual([
+    'Anna Import',
+    'Ben Import',
+  ])
   await desk.done('undoImport', { params: { id } })
+  expect((await desk.done('find', { query: { text: 'anna import' } })).imported).toEqual([])
   expect(await Account.count({ where: { mail: ['anna@import.test', 'ben@import.test'] } })).toBe(0)
   expect(await Claim.count({ where: { candidateId: candidates.map((one) => one.id) } })).toBe(0)
   expect((await desk.call('undoImport', { params: { id } })).body.code).toBe('not-done')
@@ -121,4 +126,59 @@ test('the address of somebody who works here is a fault of its row, and nobody i
   expect(faults).toEqual([{ row: 3, column: 'E-Mail', message: 'This is the address of somebody who works here.' }])
   expect((await desk.call('runImport', { params: { id } })).body.code).toBe('faulty')
   expect(await Account.count({ where: { mail: 'emil@import.test' } })).toBe(0)
+})
+
+test('who came with an import and has not applied is found, seen as far as it brought, and goes by itself in time', async () => {
+  const id = await begin([heading, rowFor('Gisela', 'gisela@import.test')].join('\r\n'))
+  await ran(id)
+  const [found] = (await desk.done('find', { query: { text: 'gisela imp' } })).imported
+  expect(found).toMatchObject({ name: 'Gisela Import', because: 'from people.csv' })
+  const params = { candidateId: found!.candidateId }
+  const person = await desk.done('readImportedPerson', { params })
+  expect(person).toMatchObject({ mail: 'gisela@import.test', born: '1991-03-09', hasAccount: false, applications: [] })
+  expect(person.claims.map(({ label, rung }) => [label, rung])).toEqual([
+    ['MSc', 'claimed'],
+    ['Seilwerk', 'claimed'],
+  ])
+  expect((await desk.done('readSights', { params })).sights.map(({ what }) => what)).toEqual(['what was imported'])
+  const administrator = await house.staff('administrator')
+  expect((await administrator.done('readImportedPerson', { params })).born).toBeNull()
+  const manager = await house.staff('hiring manager')
+  expect((await manager.done('find', { query: { text: 'gisela imp' } })).imported).toEqual([])
+  const twin = await house.candidate('Gisela Import')
+  await applied(house, twin, ['Gisela', 'Import'])
+  const sameDay = rowFor('Gisela', 'gisela.two@import.test').replace(
+    '9 Mar 1991',
+    personAnswers('Gisela', 'Import')['about.born']!,
+  )
+  await ran(await begin([heading, sameDay].join('\r\n')))
+  const pairs = async () => (await desk.done('listDoubles')).pairs.map(({ names }) => [...names].sort())
+  await until(async () => (await pairs()).some((names) => names.every((name) => name === 'Gisela Import')))
+  const stranger = await house.candidate('Sonja Stranger')
+  await stranger.done('beginApplication', { params: { slug: 'track-engineer' } })
+  const { id: strangers } = await Candidate.findOne({ where: { name: 'Sonja Stranger' }, rejectOnEmpty: true })
+  expect((await desk.call('readImportedPerson', { params: { candidateId: strangers } })).status).toBe(404)
+
+  const begun = await desk.done('beginFor', {
+    body: {
+      slug: 'track-engineer',
+      givenNames: 'Gisela',
+      familyName: 'Import',
+      mail: person.mail,
+      language: 'en',
+      how: 'by phone',
+    },
+  })
+  expect(begun.theirs).toBe(false)
+  expect((await desk.done('readDraft', { params: { id: begun.id }, behalf: begun.id })).claims).toHaveLength(2)
+  await desk.done('setAsideBehalf', { params: { id: begun.id } })
+  expect((await desk.call('readImportedPerson', { params })).status).toBe(404)
+
+  await ran(await begin([heading, rowFor('Ottilie', 'ottilie@import.test')].join('\r\n')))
+  const [kept] = (await desk.done('find', { query: { text: 'ottilie' } })).imported
+  const ahead = (days: number) => ({ ...house.deps, clock: clockAhead(days * 86_400_000, house.fixed.config.timeZone) })
+  await retain(ahead(179))
+  expect((await Candidate.findByPk(kept!.candidateId))?.erasedAt).toBeNull()
+  await retain(ahead(182))
+  expect((await Candidate.findByPk(kept!.candidateId))?.erasedAt).not.toBeNull()
 })

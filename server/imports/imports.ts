@@ -9,11 +9,13 @@ import { lockOf } from '../database/connection'
 import type { Account as Actor, Deps } from '../deps'
 import { keepBytes } from '../documents/bytes'
 import { Document } from '../documents/model'
+import { PossibleDouble } from '../doubles/model'
 import { refreshStandingsOf } from '../hiring/standing'
 import { conflict, invalidField, notFound } from '../http/problems'
 import { queueJob } from '../jobs/queue'
 import { refreshKeys } from '../people/known'
 import { Import, ImportedPerson } from './model'
+import { peopleOfImport } from './people'
 import { progressOf } from './progress'
 import { firstRow, readRows, readTable, type Table, tableOf } from './rows'
 
@@ -32,7 +34,7 @@ const line = (job: Import) => ({
   finishedAt: job.finishedAt?.toISOString() ?? null,
 })
 
-export const listImports = async () => (await Import.findAll({ order: [['createdAt', 'DESC']], limit: 50 })).map(line)
+export const listImports = async () => (await Import.findAll({ order: [['createdAt', 'DESC']], limit: 500 })).map(line)
 
 /** Keeps a file, says what its columns most likely hold, and imports nothing. */
 export async function beginImport(deps: Deps, actor: Actor, fileName: string, bytes: Buffer) {
@@ -76,6 +78,7 @@ export async function readImport(deps: Deps, id: string) {
       ),
     },
     note: job.faults[0] ?? table.note,
+    brought: job.state === 'done' ? await peopleOfImport(id) : [],
   }
 }
 
@@ -138,6 +141,8 @@ export async function undoImport(deps: Deps, actor: Actor, id: string) {
     if ((await applicationsOf(candidateId)).length > 0)
       throw conflict('in-use', 'Somebody of this import has applied since; it can no longer be taken back whole.')
   await Claim.destroy({ where: { id: claimIds } })
+  // First, so that nobody is known by it any more.
+  await job.update({ state: 'undone', undoneBy: actor.name, undoneAt: deps.clock.now() })
   for (const { candidateId } of people) {
     await recordEvent(deps, actor, {
       code: 'import-undone',
@@ -149,7 +154,6 @@ export async function undoImport(deps: Deps, actor: Actor, id: string) {
     await refreshStandingsOf(deps, candidateId)
   }
   await forgetPeople(made)
-  await job.update({ state: 'undone', undoneBy: actor.name, undoneAt: deps.clock.now() })
   await recordEvent(deps, actor, { code: 'import-undone', what: `Took back the import of ${job.fileName}` })
   return { done: true as const }
 }
@@ -162,6 +166,7 @@ async function forgetPeople(candidateIds: readonly string[]) {
     // Who has made the account their own keeps it, empty.
     if (account?.confirmedAt) continue
     await refreshKeys(candidate.id)
+    await PossibleDouble.destroy({ where: { [Op.or]: [{ oneId: candidate.id }, { otherId: candidate.id }] } })
     await candidate.destroy()
     await account?.destroy()
   }

@@ -2,11 +2,15 @@ import * as contract from '#contract/imports'
 import type { Account } from '../deps'
 import { bind } from '../http/bind'
 import { beginImport, listImports, mapImport, readImport, runImport, undoImport } from './imports'
+import { readImportedPerson } from './people'
 
 export const importRoutes = [
   bind(contract.listImports, () => listImports()),
   bind(contract.beginImport, ({ deps, actor, input }) =>
     beginImport(deps, actor as Account, input.query.fileName, input.body as Buffer),
+  ),
+  bind(contract.readImportedPerson, ({ deps, actor, input }) =>
+    readImportedPerson(deps, actor as Account, input.params.candidateId),
   ),
   bind(contract.readImport, ({ deps, input }) => readImport(deps, input.params.id)),
   bind(contract.mapImport, ({ input }) => mapImport(input.params.id, input.body.mapping)),

@@ -1,3 +1,4 @@
+import { Op } from 'sequelize'
 import { v7 as uuid } from 'uuid'
 import type { ClaimDetails } from '#contract/claims'
 import type { ImportedRow } from '#core/importing/readRow'
@@ -7,8 +8,10 @@ import { recordEvent } from '../audit/record'
 import { Claim } from '../claims/model'
 import { inTransaction } from '../database/connection'
 import type { Actor, Deps } from '../deps'
+import { detectDoubles } from '../doubles/detect'
 import { refreshStandingsOf } from '../hiring/standing'
-import { personChanged } from '../people/changed'
+import { queueJob } from '../jobs/queue'
+import { refreshKeys } from '../people/known'
 import { sourceNamed } from '../sources/sources'
 import { Import, ImportedPerson } from './model'
 import { forgetProgress, tellProgress } from './progress'
@@ -35,6 +38,7 @@ export async function runImportJob(deps: Deps, { importId }: { importId: string 
       }
       await forgetProgress(deps, importId)
       await locked.update({ state: 'done', done, finishedAt: deps.clock.now() })
+      await queueJob('compare imported', { importId })
       await recordEvent(deps, importer(job), {
         code: 'people-imported',
         what: `Imported ${people.length} people from ${job.fileName}`,
@@ -48,6 +52,21 @@ export async function runImportJob(deps: Deps, { importId }: { importId: string 
       { where: { id: importId } },
     )
   }
+}
+
+const comparedPerJob = 200
+
+/** The job that looks for doubles of who was imported, a stretch at a time, so that the import itself does not wait for it. */
+export async function compareImported(deps: Deps, { importId, after = '' }: { importId: string; after?: string }) {
+  const people = await ImportedPerson.findAll({
+    where: { importId, candidateId: { [Op.gt]: after } },
+    order: ['candidateId'],
+    limit: comparedPerJob,
+  })
+  for (const { candidateId } of people) await inTransaction(deps.sequelize, () => detectDoubles(deps, candidateId))
+  const last = people.at(-1)?.candidateId
+  if (people.length === comparedPerJob)
+    await queueJob('compare imported', { importId, after: last }, { uniqueKey: `compare ${importId} ${last}` })
 }
 
 const importer = (job: Import): Actor => ({
@@ -118,7 +137,7 @@ async function takeInPerson(deps: Deps, job: Import, rows: readonly ImportedRow[
     candidateId: candidate.id,
     details: { import: job.id },
   })
-  await personChanged(deps, candidate.id)
+  await refreshKeys(candidate.id)
   await refreshStandingsOf(deps, candidate.id)
 }
 

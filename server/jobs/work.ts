@@ -1,7 +1,7 @@
 import { inTransaction } from '../database/connection'
 import { currentClock } from '../demo/clock'
 import type { Deps } from '../deps'
-import { runImportJob } from '../imports/run'
+import { compareImported, runImportJob } from '../imports/run'
 import { giveUpMail, sendMail } from '../messages/sendMail'
 import { giveUpScan, readScan } from '../paper/readScan'
 import { takeFromScanner } from '../paper/tray'
@@ -23,6 +23,7 @@ const doers: Record<string, Doer> = {
   'dry run': runDryRun,
   'read scan': readScan,
   import: runImportJob,
+  'compare imported': compareImported,
 }
 
 /** What is done about a job that failed for the last time. */
@@ -34,7 +35,7 @@ const givingUp: Record<string, (deps: Deps, payload: never, error: string) => Pr
 /** What takes long has a lane of its own, so that mails do not wait behind it. */
 const lanes: Record<Lane, string[]> = {
   quick: ['mail'],
-  long: ['sweep', 'standings', 'dry run', 'read scan', 'import'],
+  long: ['sweep', 'standings', 'dry run', 'read scan', 'import', 'compare imported'],
 }
 type Lane = 'quick' | 'long'
 

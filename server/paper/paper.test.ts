@@ -2,7 +2,7 @@ import { execFileSync } from 'node:child_process'
 import { PDFDocument } from 'pdf-lib'
 import { sheetReference } from '#core/tray/coverSheet'
 import type { Visitor } from '../../test/client'
-import { aDegree, aPaper, applied, type House, openHouse, tokenIn } from '../../test/house'
+import { aDegree, aPaper, applied, type House, openHouse, tokenIn, until } from '../../test/house'
 import { readBytes } from '../documents/bytes'
 import { Document } from '../documents/model'
 import { CoverSheet, TrayPaper } from './model'
@@ -63,15 +63,6 @@ async function withSheets(name: [string, string]) {
   })
   const pdf = (nth: number) => sheetsPdf(id, sheets[nth]!.number)
   return { candidate, id, degreeId, jobId, sheets, first: await pdf(0), second: await pdf(1) }
-}
-
-async function until<T>(read: () => Promise<T | undefined | false>): Promise<T> {
-  for (let tries = 0; tries < 300; tries += 1) {
-    const found = await read()
-    if (found) return found
-    await new Promise((done) => setTimeout(done, 100))
-  }
-  throw new Error('it did not come')
 }
 
 const put = (bytes: Uint8Array, fileName = 'scan.pdf') =>

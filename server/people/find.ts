@@ -4,8 +4,9 @@ import { readReference } from '#core/references/reference'
 import { Application } from '../applications/model'
 import { labelOf } from '../claims/label'
 import { Claim } from '../claims/model'
-import type { Deps } from '../deps'
+import type { Account, Deps } from '../deps'
 import { Standing } from '../hiring/model'
+import { importedAmong } from '../imports/people'
 
 const most = 12
 /** Enough people to choose the shown ones from, however common a name is. */
@@ -18,7 +19,7 @@ type Found = Map<string, string>
  * any spelling, by how a name sounds, by mail, or by the beginning of a number on a paper. Every search is a range of an
  * index, so that it takes the same time among a hundred thousand.
  */
-export async function find(deps: Deps, text: string) {
+export async function find(deps: Deps, actor: Account, text: string) {
   const reading = readReference('VM', text)
   const reference = reading.ok ? reading.reference : undefined
   const likely = !reading.ok && reading.code === 'check-failed' ? (reading.likely ?? null) : null
@@ -40,7 +41,16 @@ export async function find(deps: Deps, text: string) {
   })
   const order = [...found.keys()]
   const sorted = rows.sort((a, b) => order.indexOf(a.candidateId ?? '') - order.indexOf(b.candidateId ?? ''))
+  const keeps = actor.roles.some((role) => role === 'coordinator' || role === 'administrator')
+  const without = order.filter((id) => !rows.some(({ candidateId }) => candidateId === id))
   return {
+    imported: (keeps ? await importedAmong(deps, without) : [])
+      .slice(0, most)
+      .map(({ candidateId, name, fileName }) => ({
+        candidateId,
+        name,
+        because: found.get(candidateId) || `from ${fileName}`,
+      })),
     people: sorted
       .slice(0, most)
       .map(({ applicationId, candidateId, candidate, vacancy, reference: own, hidesName }) => ({

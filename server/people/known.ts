@@ -5,6 +5,7 @@ import { textAnswer } from '../applications/answers'
 import { applicationsOf } from '../applications/find'
 import { Application } from '../applications/model'
 import { claimsOfAll } from '../claims/face'
+import { importedAmong } from '../imports/people'
 import { CandidateKey } from './model'
 
 /** What is known of people for finding and comparing them, files merged into one together. */
@@ -52,13 +53,14 @@ export async function knownPeople(candidateIds: readonly string[]): Promise<Map<
 }
 
 /**
- * Writes anew what somebody is found by. Only who has sent something is found.
+ * Writes anew what somebody is found by. Only who has sent something, or was brought by the desk, is found.
  *
  * @returns whether anything of it has changed
  */
 export async function refreshKeys(candidateId: string): Promise<boolean> {
   const sent = (await applicationsOf(candidateId)).some(({ stage, onBehalf }) => stage !== 'being written' || onBehalf)
-  const person = sent ? (await knownPeople([candidateId])).get(candidateId) : undefined
+  const known = sent || (await importedAmong({ sequelize: CandidateKey.sequelize! }, [candidateId])).length > 0
+  const person = known ? (await knownPeople([candidateId])).get(candidateId) : undefined
   const wanted = new Map((person ? keysOfPerson(person) : []).map((key) => [`${key.kind} ${key.value}`, key]))
   const held = await CandidateKey.findAll({ where: { candidateId } })
   const gone = held.filter(({ kind, value }) => !wanted.delete(`${kind} ${value}`))

@@ -31,14 +31,17 @@ export async function retain(deps: Deps): Promise<number> {
   }
 }
 
-/** Files nothing is under way in and nobody has touched for as long as the shortest term; the rules then say for certain. */
+/**
+ * Files nothing is under way in and nobody has touched for as long as the shortest term; the rules then say for certain. Who
+ * was only imported, and never signed in nor applied, goes after that term too.
+ */
 function mayBeDue(deps: Deps, after: string) {
   const today = deps.clock.today()
   return deps.sequelize.query<{ id: string }>(
-    `SELECT c.id FROM candidates c LEFT JOIN applications a ON a.candidateId = c.id
+    `SELECT c.id FROM candidates c JOIN accounts o ON o.id = c.accountId LEFT JOIN applications a ON a.candidateId = c.id
      WHERE c.id > :after AND c.erasedAt IS NULL AND c.mergedInto IS NULL AND c.createdAt < :quiet
      GROUP BY c.id, c.eraseOn
-     HAVING c.eraseOn < :today OR (COUNT(a.id) > 0
+     HAVING c.eraseOn < :today OR (COUNT(a.id) = 0 AND MAX(o.confirmedAt) IS NULL) OR (COUNT(a.id) > 0
        AND SUM(a.stage IN ('sent', 'shortlisted', 'offered') OR (a.stage = 'cleared' AND a.targetStart >= :cleared)) = 0
        AND MAX(COALESCE(a.endedAt, a.savedAt)) < :quiet)
      ORDER BY c.id LIMIT ${page}`,

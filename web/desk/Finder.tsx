@@ -39,7 +39,7 @@ export function Finder({ open, onClose }: { open: boolean; onClose: () => void }
         className="w-full border-line border-b bg-transparent px-4 py-3 text-[15px] outline-none"
       />
       <Command.List className="max-h-[50vh] overflow-auto p-1.5">
-        {text.trim() !== '' && data?.people.length === 0 && commands.length === 0 && (
+        {text.trim() !== '' && data?.people.length === 0 && data.imported.length === 0 && commands.length === 0 && (
           <p className="px-3 py-3 text-ink-2">
             Nobody fits, and no command does. References and numbers may be typed with or without hyphens.
           </p>
@@ -52,8 +52,19 @@ export function Finder({ open, onClose }: { open: boolean; onClose: () => void }
             </span>
             <span className="block text-ink-2">
               {vacancy}
-              {because !== candidate && because !== reference && ` · ${because}`}
+              {because && because !== candidate && because !== reference && ` · ${because}`}
             </span>
+          </Command.Item>
+        ))}
+        {(text.trim() === '' ? [] : (data?.imported ?? [])).map(({ candidateId, name, because }) => (
+          <Command.Item
+            key={candidateId}
+            value={candidateId}
+            onSelect={() => go(`/desk/people/${candidateId}`)}
+            className={item}
+          >
+            <span className="font-semibold">{name}</span>
+            <span className="block text-ink-2">Imported, has not applied · {because}</span>
           </Command.Item>
         ))}
         {commands.map((command) => (

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { useForm } from 'react-hook-form'
-import { Link, useNavigate } from 'react-router'
+import { Link, useNavigate, useSearchParams } from 'react-router'
 import type { listBehalf } from '#contract/behalf'
 import { type beginFor, waysToTell } from '#contract/behalf'
 import type { Input, Reply } from '#contract/endpoint'
@@ -108,9 +108,17 @@ function Acts({ line }: { line: Line }) {
 
 function Begin() {
   const { data: vacancies } = api.endpoints.listVacancies.useQuery({})
+  const [known] = useSearchParams()
   const { act, busy, problem } = useAct('beginFor')
   const { register, handleSubmit, reset } = useForm<Input<typeof beginFor>['body']>({
-    defaultValues: { slug: '', givenNames: '', familyName: '', mail: '', language: 'en', how: 'on paper' },
+    defaultValues: {
+      slug: '',
+      givenNames: known.get('givenNames') ?? '',
+      familyName: known.get('familyName') ?? '',
+      mail: known.get('mail') ?? '',
+      language: 'en',
+      how: 'on paper',
+    },
   })
   const navigate = useNavigate()
   const told = useTold()

@@ -150,6 +150,7 @@ function OneImport({ id }: { id: string }) {
         )}
         {open && <Columns data={data} onTake={take} />}
         {open && <Found data={data} />}
+        {data.brought.length > 0 && <Brought data={data} />}
         <div className="flex gap-2">
           {data.state === 'mapping' && (
             <Button kind="main" busy={running.busy} disabled={data.faultCount > 0} onClick={() => void run()}>
@@ -206,6 +207,33 @@ function Columns({ data, onTake }: { data: Import; onTake: (column: string, fiel
         </tbody>
       </table>
     </div>
+  )
+}
+
+/** Who came with it, each with a page of their own until they have applied. */
+function Brought({ data: { brought, people } }: { data: Import }) {
+  return (
+    <section aria-label="Who came with it">
+      <Table
+        rows={brought}
+        keyOf={({ candidateId }) => candidateId}
+        empty=""
+        columns={[
+          {
+            name: 'Who',
+            of: ({ candidateId, name }) => (
+              <Link to={`/desk/people/${candidateId}`} className="font-semibold hover:underline">
+                {name}
+              </Link>
+            ),
+          },
+          { name: 'Claims', right: true, of: ({ claims }) => claims },
+        ]}
+      />
+      {people.made + people.known > brought.length && (
+        <p className="py-2 text-ink-2">The first {brought.length}; anybody is found by name with Ctrl K.</p>
+      )}
+    </section>
   )
 }
 

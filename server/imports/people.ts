@@ -1,0 +1,115 @@
+import { Op, QueryTypes } from 'sequelize'
+import { hiddenKindOfClaim, sees } from '#core/privacy/hidden'
+import { accountOfCandidate, candidateById, candidatesById } from '../accounts/candidate'
+import { applicationsOf } from '../applications/find'
+import { labelOf } from '../claims/label'
+import { Claim } from '../claims/model'
+import type { Account, Deps } from '../deps'
+import { notFound } from '../http/problems'
+import { namesHiddenIn } from '../people/shownNames'
+import { rememberSight } from '../privacy/sights'
+import { titlesOfVacancies } from '../vacancies/vacancies'
+import { ImportedPerson } from './model'
+
+/**
+ * People the desk knows by an import. Before they have applied there is no file of an application to open; what the import
+ * brought can be seen all the same, and nothing else: what they write themselves is theirs until they send it.
+ */
+
+const mostListed = 200
+
+type Came = {
+  candidateId: string
+  importId: string
+  fileName: string
+  at: Date
+  by: string
+  claims: string[]
+  hasAccount: boolean
+}
+
+/** By which imports people came, the newest first, also by one under way, without those that were taken back. */
+async function importsOf({ sequelize }: Pick<Deps, 'sequelize'>, candidateIds: readonly string[]): Promise<Came[]> {
+  if (candidateIds.length === 0) return []
+  const rows = await sequelize.query<
+    Omit<Came, 'claims' | 'hasAccount'> & { claims: string | string[]; confirmedAt: Date | null }
+  >(
+    `SELECT p.candidateId, p.importId, p.claims, i.fileName, i.createdAt AS at, i.importedBy AS \`by\`, a.confirmedAt
+     FROM imported_people p JOIN imports i ON i.id = p.importId
+     JOIN candidates c ON c.id = p.candidateId JOIN accounts a ON a.id = c.accountId
+     WHERE p.candidateId IN (:ids) AND i.state IN ('waiting', 'done') ORDER BY i.createdAt DESC`,
+    { replacements: { ids: [...candidateIds] }, type: QueryTypes.SELECT },
+  )
+  return rows.map(({ confirmedAt, ...row }) => ({
+    ...row,
+    hasAccount: confirmedAt !== null,
+    claims: typeof row.claims === 'string' ? (JSON.parse(row.claims) as string[]) : row.claims,
+  }))
+}
+
+/**
+ * Those of some people who came with an import and have not made their account their own: their names, and with what they
+ * came.
+ */
+export async function importedAmong(deps: Pick<Deps, 'sequelize'>, candidateIds: readonly string[]) {
+  const came = (await importsOf(deps, candidateIds)).filter(({ hasAccount }) => !hasAccount)
+  const people = await candidatesById([...new Set(came.map(({ candidateId }) => candidateId))])
+  return people.flatMap(({ id, name, erasedAt, eraseOn }) =>
+    erasedAt || eraseOn
+      ? []
+      : [{ candidateId: id, name, fileName: came.find(({ candidateId }) => candidateId === id)!.fileName }],
+  )
+}
+
+/** The first people of an import, by name, with how many claims it brought of each. */
+export async function peopleOfImport(importId: string) {
+  const rows = await ImportedPerson.findAll({ where: { importId } })
+  const brought = new Map(rows.map(({ candidateId, claims }) => [candidateId, claims.length]))
+  const people = await candidatesById([...brought.keys()])
+  return people
+    .filter(({ erasedAt, eraseOn }) => !erasedAt && !eraseOn)
+    .map(({ id, name }) => ({ candidateId: id, name, claims: brought.get(id) ?? 0 }))
+    .sort((a, b) => a.name.localeCompare(b.name))
+    .slice(0, mostListed)
+}
+
+/** A person who came with an import, and what it brought. Throws not-found for others. */
+export async function readImportedPerson(deps: Deps, actor: Account, candidateId: string) {
+  const [person, came] = await Promise.all([candidateById(candidateId), importsOf(deps, [candidateId])])
+  if (!person || came.length === 0 || person.erasedAt || person.eraseOn) throw notFound()
+  const [account, hiding, applications, claims] = await Promise.all([
+    accountOfCandidate(candidateId),
+    namesHiddenIn([candidateId]),
+    applicationsOf(candidateId),
+    Claim.findAll({
+      where: { id: came.flatMap((one) => one.claims), removedAt: { [Op.is]: null } },
+      order: ['createdAt', 'id'],
+    }),
+  ])
+  const sent = applications.filter(({ stage }) => stage !== 'being written')
+  const titles = await titlesOfVacancies(sent.map(({ vacancyId }) => vacancyId))
+  await rememberSight(deps, actor, { candidateId, applicationId: null, subject: 'file', what: 'what was imported' })
+  return {
+    candidateId,
+    ...(hiding.has(candidateId)
+      ? { name: hiding.get(candidateId)!.reference ?? '', mail: '' }
+      : { name: person.name, mail: account.mail }),
+    phone: person.phone ?? null,
+    born: sees(actor.roles, 'birth date') ? person.born : null,
+    hasAccount: account.confirmedAt !== null,
+    came: came.map(({ importId, fileName, at, by }) => ({ importId, fileName, at: new Date(at).toISOString(), by })),
+    claims: claims.map(({ id, details, number, rung }) => ({
+      id,
+      label: labelOf(details),
+      source: details.sourceName,
+      number: hiddenKindOfClaim(details) ? '' : (number ?? ''),
+      rung,
+    })),
+    applications: sent.map(({ id, reference, stage, vacancyId }) => ({
+      id,
+      reference: reference ?? null,
+      title: titles.get(vacancyId) ?? '',
+      stage,
+    })),
+  }
+}
