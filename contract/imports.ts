@@ -68,7 +68,15 @@ export const readImportedPerson = endpoint({
     hasAccount: Type.Boolean({ description: 'They can sign in; until then the desk may write for them' }),
     came: Type.Array(Type.Object({ importId: Id, fileName: Type.String(), at: Moment, by: Type.String() })),
     claims: Type.Array(
-      Type.Object({ id: Id, label: Type.String(), source: Type.String(), number: Type.String(), rung: oneOf(rungs) }),
+      Type.Object({
+        id: Id,
+        label: Type.String(),
+        source: Type.String(),
+        number: Type.String(),
+        from: orNull(Type.String({ description: 'As exact as it was given: a year, a month or a day' })),
+        to: orNull(Type.String({ description: 'The same, `present`, or the last day a credential is valid' })),
+        rung: oneOf(rungs),
+      }),
     ),
     applications: Type.Array(
       Type.Object({ id: Id, reference: orNull(Type.String()), title: Type.String(), stage: oneOf(stages) }),

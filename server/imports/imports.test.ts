@@ -136,9 +136,9 @@ test('who came with an import and has not applied is found, seen as far as it br
   const params = { candidateId: found!.candidateId }
   const person = await desk.done('readImportedPerson', { params })
   expect(person).toMatchObject({ mail: 'gisela@import.test', born: '1991-03-09', hasAccount: false, applications: [] })
-  expect(person.claims.map(({ label, rung }) => [label, rung])).toEqual([
-    ['MSc', 'claimed'],
-    ['Seilwerk', 'claimed'],
+  expect(person.claims.map(({ label, rung, from, to }) => [label, rung, from, to])).toEqual([
+    ['MSc', 'claimed', '2010', '2015'],
+    ['Seilwerk', 'claimed', '2015-09', 'present'],
   ])
   expect((await desk.done('readSights', { params })).sights.map(({ what }) => what)).toEqual(['what was imported'])
   const administrator = await house.staff('administrator')

@@ -73,6 +73,12 @@ export async function peopleOfImport(importId: string) {
     .slice(0, mostListed)
 }
 
+function lastingOf(details: Claim['details']): { from: string | null; to: string | null } {
+  if ('from' in details) return { from: details.from || null, to: details.to || null }
+  if (!('credential' in details)) return { from: null, to: null }
+  return { from: details.issued || null, to: /^\d/.test(details.through) ? details.through : null }
+}
+
 /** A person who came with an import, and what it brought. Throws not-found for others. */
 export async function readImportedPerson(deps: Deps, actor: Account, candidateId: string) {
   const [person, came] = await Promise.all([candidateById(candidateId), importsOf(deps, [candidateId])])
@@ -103,6 +109,7 @@ export async function readImportedPerson(deps: Deps, actor: Account, candidateId
       label: labelOf(details),
       source: details.sourceName,
       number: hiddenKindOfClaim(details) ? '' : (number ?? ''),
+      ...lastingOf(details),
       rung,
     })),
     applications: sent.map(({ id, reference, stage, vacancyId }) => ({

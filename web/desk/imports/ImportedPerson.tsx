@@ -61,6 +61,13 @@ export function ImportedPerson() {
           { name: '', of: ({ rung }) => <Mark name={rung} /> },
           { name: 'Claim', of: ({ label }) => <strong>{label}</strong> },
           { name: 'Source', of: ({ source }) => source },
+          {
+            name: 'From, to',
+            of: ({ from, to }) =>
+              [from ? writeWhen(from) : '', to === 'present' ? 'now' : to ? writeWhen(to) : '']
+                .filter(Boolean)
+                .join(' to '),
+          },
           { name: 'Number', of: ({ number }) => <span className="font-mono text-[12.5px]">{number}</span> },
         ]}
       />

@@ -150,7 +150,6 @@ function OneImport({ id }: { id: string }) {
         )}
         {open && <Columns data={data} onTake={take} />}
         {open && <Found data={data} />}
-        {data.brought.length > 0 && <Brought data={data} />}
         <div className="flex gap-2">
           {data.state === 'mapping' && (
             <Button kind="main" busy={running.busy} disabled={data.faultCount > 0} onClick={() => void run()}>
@@ -166,6 +165,7 @@ function OneImport({ id }: { id: string }) {
             All imports
           </Link>
         </div>
+        {data.brought.length > 0 && <Brought data={data} />}
       </div>
     </Overview>
   )
