@@ -2,13 +2,13 @@ import { useCallback, useEffect, useRef, useState } from 'react'
 import { useDispatch } from 'react-redux'
 import type { Draft } from '#contract/applications'
 import type { Facts } from '#core/conditions/condition'
-import { type AnswerFault, type Answers, type AnswerValue, factsOfAnswers, faultOf } from '#core/form/answer'
-import { type Form, questionsOf } from '#core/form/form'
+import { type AnswerFault, type Answers, type AnswerValue, factsOfAnswers } from '#core/form/answer'
 import { answerFaultWords } from '#core/words/form'
 import { api, type Problem } from '../../api'
 import type { store } from '../../store'
-import { adoptAnswers, keepAnswers, type Waiting } from '../keep'
+import { adoptAnswers, keepAnswers } from '../keep'
 import { openWindows, thisWindow } from '../thisWindow'
+import { afterSaving, changed, same, settled, type Typed, toSave, valuesOf, without } from './typed'
 
 export type Autosave = {
   /** An answer as it is typed, or else as it is saved. */
@@ -30,38 +30,8 @@ export type Autosave = {
   version: number | undefined
 }
 
-const same = (a: AnswerValue | undefined, b: AnswerValue | undefined) =>
-  JSON.stringify(a ?? '') === JSON.stringify(b ?? '')
-
-/** What is wrong with answers as they are typed, by their keys. */
-function faultsIn(form: Form, typed: Answers): Record<string, AnswerFault> {
-  const questions = new Map(questionsOf(form).map((question) => [question.key, question]))
-  return Object.fromEntries(
-    Object.entries(typed).flatMap(([key, answer]) => {
-      const question = questions.get(key)
-      const fault = question && faultOf(question, answer)
-      return fault ? [[key, fault]] : []
-    }),
-  )
-}
-
 const pauseMs = 500
 const retryMs = 4000
-
-type Typed = Record<string, Waiting>
-const valuesOf = (typed: Typed): Answers =>
-  Object.fromEntries(Object.entries(typed).map(([key, { value }]) => [key, value]))
-const without = <T>(record: Record<string, T>, gone: (key: string, value: T) => boolean): Record<string, T> =>
-  Object.fromEntries(Object.entries(record).filter(([key, value]) => !gone(key, value)))
-
-/** Answers that are not what they were when somebody began to type here, and not what is typed either. */
-function changedElsewhere(typed: Typed, saved: Answers): Record<string, AnswerValue> {
-  return Object.fromEntries(
-    Object.entries(typed).flatMap(([key, { value, basedOn }]) =>
-      same(saved[key], basedOn) || same(saved[key], value) ? [] : [[key, saved[key] ?? '']],
-    ),
-  )
-}
 
 /**
  * Saves answers as they are typed: a small versioned patch after a short pause. What is not saved yet is kept on this
@@ -107,13 +77,9 @@ export function useAutosave(draft: Draft): Autosave {
 
   const save = useCallback(async () => {
     const { typed: before, version, clashes: settling, answers: known } = latest.current
-    const elsewhere = without(changedElsewhere(before, known), (key) => key in settling)
+    const { changes, elsewhere, wrong } = toSave(draft.form, before, known, settling)
     if (Object.keys(elsewhere).length > 0) setClashes((open) => ({ ...elsewhere, ...open }))
-    const open = { ...elsewhere, ...settling }
-    // What cannot be kept as it is stays here, and holds nothing else up.
-    const wrong = faultsIn(draft.form, valuesOf(before))
     setFaults(wrong)
-    const changes = without(valuesOf(before), (key) => key in open || key in wrong)
     if (busy.current) return
     if (Object.keys(changes).length === 0) {
       if (Object.keys(wrong).length > 0) setState('refused')
@@ -144,12 +110,7 @@ export function useAutosave(draft: Draft): Autosave {
       latest.current.version = saved
       learn({ version: saved, answers, left, savedAt })
       setState(Object.keys(wrong).length === 0 ? 'saved' : 'refused')
-      setTyped((now) => {
-        const rest = Object.entries(without(now, (key, { value }) => same(changes[key], value)))
-        return Object.fromEntries(
-          rest.map(([key, own]) => [key, key in changes ? { ...own, basedOn: answers[key] ?? '' } : own]),
-        )
-      })
+      setTyped((now) => afterSaving(now, changes, answers))
       return
     }
     if (result.error?.code === 'changed-meanwhile') {
@@ -194,10 +155,7 @@ export function useAutosave(draft: Draft): Autosave {
       ...factsOfAnswers(draft.form, { ...draft.answers, ...valuesOf(typed) }),
     },
     change: (key, value) => {
-      setTyped((before) => ({
-        ...before,
-        [key]: { value, basedOn: before[key]?.basedOn ?? latest.current.answers[key] ?? '' },
-      }))
+      setTyped((before) => changed(before, key, value, latest.current.answers))
       setFaults(({ [key]: _looked, ...others }) => others)
       setState('waiting')
     },
@@ -211,10 +169,7 @@ export function useAutosave(draft: Draft): Autosave {
     settle: (key, keep) => {
       const theirs = latest.current.answers[key] ?? ''
       setClashes(({ [key]: _settled, ...others }) => others)
-      if (keep === 'mine')
-        setTyped((before) => (before[key] ? { ...before, [key]: { ...before[key], basedOn: theirs } } : before))
-      else if (same(clashes[key], theirs)) setTyped(({ [key]: _mine, ...others }) => others)
-      else setTyped((before) => ({ ...before, [key]: { value: clashes[key]!, basedOn: theirs } }))
+      setTyped((before) => settled(before, key, { keep, clash: clashes[key] ?? '', theirs }))
     },
     state,
     savedAt: draft.savedAt,
