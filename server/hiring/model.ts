@@ -74,7 +74,7 @@ export class FeeReceived extends Model<InferAttributes<FeeReceived>, InferCreati
 
 /**
  * How an application stands, computed and kept so that queues can be sorted and paged in SQL. Everything here can be
- * computed again at any time; nobody writes it but `refreshStanding`.
+ * computed again at any time; nobody writes it but `refreshStandings`.
  */
 export class Standing extends Model<InferAttributes<Standing>, InferCreationAttributes<Standing>> {
   declare applicationId: string

@@ -9,6 +9,7 @@ import { validityOn } from '#core/validity/validity'
 import { candidatesById } from '../accounts/candidate'
 import { activeStages, answersSentOf, applicationsOf, sentApplicationsOf } from '../applications/find'
 import type { Application } from '../applications/model'
+import { lockOf } from '../database/connection'
 import type { Deps } from '../deps'
 import { withOpenDoubles } from '../doubles/find'
 import { inEnglish } from '../http/language'
@@ -38,6 +39,7 @@ export const refreshStandings = (
 ) => inEnglish(() => refresh(deps, applications, known))
 
 async function refresh(deps: Deps, applications: readonly Application[], known?: ReadonlyMap<string, Readiness>) {
+  const began = deps.clock.now()
   const people = await peopleOf(applications)
   const [standing, gone] = partition(
     applications,
@@ -53,7 +55,7 @@ async function refresh(deps: Deps, applications: readonly Application[], known?:
     answersSentOf(standing.map(({ id }) => id)),
   ])
   const rows = standing.map((application) =>
-    rowOf(deps, application, judged.get(application.id)!, {
+    standingRow(deps, application, judged.get(application.id)!, {
       name: people.get(application.candidateId)!,
       refused: refused.has(application.id),
       scored: scored.get(application.id)!,
@@ -61,7 +63,24 @@ async function refresh(deps: Deps, applications: readonly Application[], known?:
       sentAnswers: sent.get(application.id),
     }),
   )
-  await Standing.bulkCreate(rows, { updateOnDuplicate: columns() })
+  const newer = standing.length > 1 ? await computedSince(began, standing) : new Set<string>()
+  await Standing.bulkCreate(
+    rows.filter(({ applicationId }) => !newer.has(applicationId)),
+    { updateOnDuplicate: columns() },
+  )
+}
+
+/**
+ * The applications whose standing somebody has computed since, with what has changed meanwhile: many at once take a moment,
+ * and must not write over it. Their rows stay locked until the transaction is through.
+ */
+async function computedSince(began: Date, applications: readonly Application[]): Promise<Set<string>> {
+  const rows = await Standing.findAll({
+    where: { applicationId: applications.map(({ id }) => id) },
+    attributes: ['applicationId', 'computedAt'],
+    ...lockOf(),
+  })
+  return new Set(rows.flatMap(({ applicationId, computedAt }) => (computedAt > began ? [applicationId] : [])))
 }
 
 const columns = () =>
@@ -77,7 +96,7 @@ type Beside = {
   sentAnswers: Application['answers'] | undefined
 }
 
-function rowOf(
+function standingRow(
   deps: Deps,
   application: Application,
   readiness: Readiness,

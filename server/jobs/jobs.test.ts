@@ -104,6 +104,12 @@ test('standings are computed a stretch at a time, and a day that is over ends by
   expect(await slackOf()).toBe(before)
   await refreshForDay(ahead, { day: house.day(20), after: id })
   expect(await slackOf()).toBe(before)
+  // What somebody has computed since the stretch was begun is newer, and stays.
+  const later = new Date(ahead.clock.now().getTime() + 60_000)
+  await Standing.update({ computedAt: later }, { where: { applicationId: id } })
+  await refreshForDay(ahead, { day: house.day(20) })
+  expect(await slackOf()).toBe(before)
+  await Standing.update({ computedAt: new Date() }, { where: { applicationId: id } })
   await refreshForDay(ahead, { day: house.day(20) })
   expect(await slackOf()).toBeLessThan(before - 10)
 })

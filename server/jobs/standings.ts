@@ -15,8 +15,11 @@ export async function refreshForDay(deps: Deps, { day, after }: { day: string; a
   if (deps.clock.today().toString() !== day) return
   let last = after
   for (let done = 0; done < mostPerJob; done += atOnce) {
-    const applications = await activeApplications(last, atOnce)
-    await inTransaction(deps.sequelize, () => refreshStandings(deps, applications))
+    const applications = await inTransaction(deps.sequelize, async () => {
+      const stretch = await activeApplications(last, atOnce)
+      await refreshStandings(deps, stretch)
+      return stretch
+    })
     last = applications.at(-1)?.id
     if (applications.length < atOnce) return
   }
