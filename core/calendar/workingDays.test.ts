@@ -1,5 +1,6 @@
+import fc from 'fast-check'
 import { Temporal } from 'temporal-polyfill'
-import { addWorkingDays, mondayToFriday } from './workingDays'
+import { addWorkingDays, isWorkingDay, mondayToFriday } from './workingDays'
 
 const day = (text: string) => Temporal.PlainDate.from(text)
 
@@ -21,3 +22,24 @@ test('holidays are passed over, and a calendar without a working day is refused'
     RangeError,
   )
 })
+
+test('so many days of work lie between, and the last is one of them, whatever the week looks like', () =>
+  fc.assert(
+    fc.property(
+      fc.integer({ min: 0, max: 800 }),
+      fc.integer({ min: 0, max: 60 }),
+      fc.uniqueArray(fc.integer({ min: 1, max: 7 }), { maxLength: 6 }),
+      (offset, count, weekend) => {
+        const calendar = { weekend, holidays: [] }
+        const from = day('2026-01-01').add({ days: offset })
+        const reached = addWorkingDays(from, count, calendar)
+        expect(isWorkingDay(reached, calendar)).toBe(true)
+        let first = from
+        while (!isWorkingDay(first, calendar)) first = first.add({ days: 1 })
+        let worked = 0
+        for (let at = first; Temporal.PlainDate.compare(at, reached) < 0; at = at.add({ days: 1 }))
+          if (isWorkingDay(at.add({ days: 1 }), calendar)) worked += 1
+        expect(worked).toBe(count)
+      },
+    ),
+  ))

@@ -18,7 +18,11 @@ export function addWorkingDays(day: Temporal.PlainDate, count: number, calendar:
   if (new Set(calendar.weekend).size >= 7) throw new RangeError('a calendar needs a working day')
   let reached = day
   while (!isWorkingDay(reached, calendar)) reached = reached.add({ days: 1 })
-  for (let left = count; left > 0; left -= 1) {
+  // Where every week is alike, whole weeks are passed at once.
+  const inAWeek = 7 - new Set(calendar.weekend).size
+  const weeks = calendar.holidays.length === 0 ? Math.floor(count / inAWeek) : 0
+  if (weeks > 0) reached = reached.add({ days: 7 * weeks })
+  for (let left = count - weeks * inAWeek; left > 0; left -= 1) {
     do reached = reached.add({ days: 1 })
     while (!isWorkingDay(reached, calendar))
   }

@@ -48,6 +48,8 @@ export const spokenLocale = () => (languageNow() === 'de' ? 'de-AT' : 'en-GB')
  * @param values `count` chooses between the forms for one and for several
  */
 export function say(text: string, values?: Record<string, string | number>): string {
+  // In English only a count chooses between forms; everything else stands as it is written.
+  if (values && languageNow() === 'en' && !('count' in values)) return filled(text, values)
   if (values) return catalogue.t(text, { lng: languageNow(), ...values })
   const key = `${languageNow()} ${text}`
   const known = saidBefore.get(key)
@@ -56,6 +58,9 @@ export function say(text: string, values?: Record<string, string | number>): str
   if (saidBefore.size < mostRemembered) saidBefore.set(key, said)
   return said
 }
+
+const filled = (text: string, values: Record<string, string | number>) =>
+  text.replace(/\{\{(\w+)\}\}/g, (_, name: string) => String(values[name] ?? ''))
 
 /** Texts without values, which are most and always the same. */
 const saidBefore = new Map<string, string>()

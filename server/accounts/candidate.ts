@@ -1,4 +1,4 @@
-import { Op } from 'sequelize'
+import { literal, Op } from 'sequelize'
 import { v7 as uuid } from 'uuid'
 import { rowOf, rowsOf } from '../database/rows'
 import type { Account as AccountActor, Deps } from '../deps'
@@ -52,20 +52,25 @@ async function candidatesOf(id: string): Promise<Candidate[]> {
  * The account a file is written to at: its own, or, where nobody can sign in to that, the one of a file merged into it.
  * Throws not-found.
  */
-export const accountOfCandidate = async (id: string): Promise<Account> => accountOfAll(await candidatesOf(id))
+export const accountOfCandidate = async (id: string): Promise<Account> => (await withAccount(id)).account
 
-async function accountOfAll(candidates: readonly Candidate[]): Promise<Account> {
-  const accounts = await rowsOf(Account, { id: candidates.map(({ accountId }) => accountId) })
-  const inOrder = candidates.flatMap(({ accountId }) => accounts.find(({ id }) => id === accountId) ?? [])
+/** A file with those merged into it, and beside them the account they are written to at. Throws not-found. */
+async function withAccount(id: string) {
+  const escaped = Candidate.sequelize!.escape(id)
+  const theirs = literal(`(SELECT accountId FROM candidates WHERE id = ${escaped} OR mergedInto = ${escaped})`)
+  const [candidates, accounts] = await Promise.all([candidatesOf(id), rowsOf(Account, { id: { [Op.in]: theirs } })])
+  const inOrder = candidates.flatMap(({ accountId }) => accounts.find((one) => one.id === accountId) ?? [])
   const account = inOrder.find(({ confirmedAt }) => confirmedAt !== null) ?? inOrder[0]
   if (!account) throw notFound()
-  return account
+  return { candidates, account }
 }
 
 /** A candidate with the mail address to write to, and the files that belong to them. Throws not-found. */
 export async function candidateWithMail(id: string) {
-  const candidates = await candidatesOf(id)
-  const { mail, language } = await accountOfAll(candidates)
+  const {
+    candidates,
+    account: { mail, language },
+  } = await withAccount(id)
   const { name, born, otherNames } = candidates[0]!
   return { id, name, born, otherNames, mail, language, files: candidates.map((one) => one.id) }
 }
@@ -85,10 +90,7 @@ export async function candidateNames(ids: readonly string[]): Promise<Map<string
 
 /** Nobody signs in to this account any more, and no mail goes to its address. */
 export async function closeAccount(candidateId: string) {
-  const candidates = await Candidate.findAll({
-    where: { [Op.or]: [{ id: candidateId }, { mergedInto: candidateId }] },
-  })
-  const ids = candidates.map(({ accountId }) => accountId)
+  const ids = (await candidatesOf(candidateId)).map(({ accountId }) => accountId)
   for (const accountId of ids)
     await Account.update(
       {

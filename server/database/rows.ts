@@ -58,7 +58,7 @@ async function readAll(parts: readonly Rows[]): Promise<Model[][]> {
     parts.map(selectOf).join(' UNION ALL '),
     { type: QueryTypes.SELECT },
   )
-  const readers = parts.map(({ model }) => reader(model))
+  const readers = parts.map(({ model }) => wholeOf(model).read)
   const made = parts.map((): Values[] => [])
   for (const { part, columns } of found) made[part]!.push(readers[part]!(columns))
   return parts.map(({ model, order }, part) =>
@@ -87,17 +87,26 @@ export async function plainRowsOf<M extends Model, Name extends keyof Attributes
 
 type Generator = {
   quoteIdentifier: (name: string) => string
+  getWhereConditions: (where: WhereOptions, table: string, model: unknown) => string
   selectQuery: (table: string, options: object, model: unknown) => string
 }
 const generatorOf = (model: ModelStatic<Model>) => model.sequelize!.getQueryInterface().queryGenerator as Generator
 
+/** The same of a model each time it is read, so it is put together once. */
+const whole = new WeakMap<ModelStatic<Model>, { columns: string; read: (given: string | object) => Values }>()
+function wholeOf(model: ModelStatic<Model>) {
+  const known = whole.get(model)
+  if (known) return known
+  const made = { columns: jsonOf(model), read: reader(model) }
+  whole.set(model, made)
+  return made
+}
+
 function selectOf({ model, where }: Rows, part: number): string {
-  const attributes = [
-    [literal(String(part)), 'part'],
-    [literal(jsonOf(model)), 'columns'],
-  ]
+  const generator = generatorOf(model)
   const table = model.getTableName() as string
-  return generatorOf(model).selectQuery(table, { attributes, where }, model).replace(/;$/, '')
+  const conditions = generator.getWhereConditions(where, table, model)
+  return `SELECT ${part} AS part, ${wholeOf(model).columns} AS columns FROM ${generator.quoteIdentifier(table)}${conditions ? ` WHERE ${conditions}` : ''}`
 }
 
 const namesOf = (model: ModelStatic<Model>) => Object.keys(model.getAttributes())

@@ -29,7 +29,7 @@ import { readVouchingLine } from '../vouching/vouchings'
 export async function readFile(deps: Deps, actor: Account, id: string): Promise<File> {
   const application = await sentApplication(id)
   const { candidateId } = application
-  const [readiness, person, findings, sentAnswers, score, doubles, revealed] = await Promise.all([
+  const [readiness, person, findings, sentAnswers, score, doubles, revealed, ownTrail] = await Promise.all([
     readinessOf(deps, application),
     candidateWithMail(candidateId),
     findingsOf(candidateId),
@@ -37,13 +37,14 @@ export async function readFile(deps: Deps, actor: Account, id: string): Promise<
     scoreFor(application),
     doublesOf(candidateId),
     shownTo(deps, actor, candidateId),
+    trailOf({ candidateIds: [candidateId], applicationId: id }),
     rememberSight(deps, actor, { candidateId, applicationId: id, subject: 'file', what: 'the file' }),
   ])
   const covering = { roles: actor.roles, shown: revealed }
   const { vacancy, rules, claims, documents, enquiries, outcomes, forecast, requirements, facts } = readiness
   const [names, trail, reopened, checks, faces] = await Promise.all([
     namesFor(rules),
-    trailOf({ candidateIds: person.files, applicationId: id }),
+    person.files.length > 1 ? trailOf({ candidateIds: person.files, applicationId: id }) : ownTrail,
     reopenedParts(readableForm(rules.form, covering), application, readiness.reopenings),
     checksOf(readiness.sittings, requirements),
     claimFaces(claims, readiness),

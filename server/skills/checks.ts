@@ -1,5 +1,5 @@
 import { v7 as uuid } from 'uuid'
-import { rowsOf } from '../database/rows'
+import { rowOf, rowsOf } from '../database/rows'
 import { notFound } from '../http/problems'
 import { BankQuestion, Check, Sitting } from './model'
 
@@ -14,7 +14,7 @@ export async function addCheck({ bank, ...check }: NewCheck) {
 }
 
 export async function checkByKey(key: string): Promise<Check> {
-  const check = await Check.findByPk(key)
+  const check = await rowOf(Check, { key })
   if (!check) throw notFound()
   return check
 }
