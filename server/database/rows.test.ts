@@ -1,7 +1,8 @@
 import type { Model, ModelStatic, WhereOptions } from 'sequelize'
-import { applied, type House, openHouse } from '../../test/house'
+import { applied, type House, openHouse, until } from '../../test/house'
 import { Application } from '../applications/model'
 import { Claim } from '../claims/model'
+import { Job } from '../jobs/model'
 import { Vacancy } from '../vacancies/model'
 import { inTransaction } from './connection'
 import { plainRowsOf, readingApart, rowOf, rowsOf } from './rows'
@@ -10,6 +11,8 @@ let house: House
 beforeAll(async () => {
   house = await openHouse('rows')
   await applied(house, await house.candidate('Rosa Zeilinger'), ['Rosa', 'Zeilinger'])
+  // What the day brings by itself reads as well.
+  await until(async () => (await Job.count({ where: { kind: ['sweep', 'standings'], doneAt: null } })) === 0)
 }, 60_000)
 afterAll(() => house.close())
 
@@ -21,7 +24,7 @@ async function statementsOf(work: () => Promise<unknown>): Promise<string[]> {
   await work().finally(() => {
     options.logging = false
   })
-  return said.filter((line) => !line.includes('`jobs`'))
+  return said.filter((line) => line.includes(' AS part'))
 }
 
 test('rows come out of every model as findAll gives them', async () => {

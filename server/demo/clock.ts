@@ -16,6 +16,10 @@ export function clockAt(moment: Date, timeZone: string): Clock {
   return { now: () => moment, today: () => dayAt(moment, timeZone) }
 }
 
+/** The moment a day begins in a time zone. */
+export const beginOf = (day: Temporal.PlainDate, timeZone: string) =>
+  new Date(day.toZonedDateTime(timeZone).epochMilliseconds)
+
 export const dayAt = (moment: Date, timeZone: string) =>
   Temporal.Instant.fromEpochMilliseconds(moment.getTime()).toZonedDateTimeISO(timeZone).toPlainDate()
 

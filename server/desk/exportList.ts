@@ -38,13 +38,13 @@ export async function exportList(deps: Deps, actor: Account, list: List, filter:
 }
 
 const linesOf: Record<List, (deps: Deps, filter: ListFilter) => AsyncGenerator<Row>> = {
-  async *applications(_deps, filter) {
-    let coming = tableRows(filter, undefined, chunk)
+  async *applications({ config: { timeZone } }, filter) {
+    let coming = tableRows(timeZone, filter, undefined, chunk)
     for (;;) {
       const rows = await coming
       const last = rows.length < chunk ? undefined : rows.at(-1)
       // The next are on their way while these are written.
-      if (last) coming = tableRows(filter, placeOf(last, filter), chunk)
+      if (last) coming = tableRows(timeZone, filter, placeOf(last, filter), chunk)
       coming.catch(() => undefined)
       for (const row of rows) {
         const shown = tableRow(row)

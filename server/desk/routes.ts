@@ -13,7 +13,7 @@ export const deskRoutes = [
   bind(contract.readQueue, ({ input }) => readQueue(input.params.queue, input.query)),
   bind(contract.readCounts, async ({ deps }) => ({ counts: await readCounts(), today: deps.clock.today().toString() })),
   bind(contract.find, ({ deps, actor, input }) => find(deps, actor as Account, input.query.text.trim())),
-  bind(lists.readTable, ({ input }) => readTable(input.query)),
+  bind(lists.readTable, ({ deps, input }) => readTable(deps.config.timeZone, input.query)),
   bindFile(lists.exportList, ({ deps, actor, input }) =>
     exportList(deps, actor as Account, input.params.list, input.query),
   ),

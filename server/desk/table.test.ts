@@ -31,6 +31,12 @@ test('filters narrow, any spelling is found, and the count is of what is shown',
   expect(byReference.rows.map(({ id }) => id)).toEqual([ids[0]])
   expect((await desk.done('readTable', { query: { sentTo: house.day(-1) } })).total).toBe(0)
   expect((await desk.done('readTable', { query: { sentFrom: house.day(-1), stage: 'sent' } })).total).toBe(3)
+  // Half an hour into the day there, while it is the day before in Greenwich.
+  const sentAt = new Date(`${house.day(-4)}T23:30:00Z`)
+  await Standing.update({ sentAt }, { where: { applicationId: ids[0] } })
+  const sentOn = async (day: string) =>
+    (await desk.done('readTable', { query: { sentFrom: day, sentTo: day } })).rows.map(({ id }) => id)
+  expect([await sentOn(house.day(-4)), await sentOn(house.day(-3))]).toEqual([[], [ids[0]]])
   expect((await desk.call('readTable', { query: { stage: 'asleep' } })).status).toBe(422)
   expect((await desk.call('readTable', { query: { after: 'elsewhere' } })).status).toBe(422)
 })

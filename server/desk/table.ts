@@ -1,8 +1,10 @@
 import { Op, QueryTypes, type WhereOptions } from 'sequelize'
+import { Temporal } from 'temporal-polyfill'
 import { mostCounted, type TableFilter, type TableRow } from '#contract/lists'
 import { namePartsOf } from '#core/comparison/keys'
 import { readReference } from '#core/references/reference'
 import { plainRowsOf } from '../database/rows'
+import { beginOf } from '../demo/clock'
 import { Standing } from '../hiring/model'
 import { Problem } from '../http/problems'
 
@@ -18,22 +20,27 @@ const orderings: Record<NonNullable<TableFilter['order']>, Ordering> = {
 }
 
 /** A page of the table. `after` is the `next` of the page before: where its last row stands in the order. */
-export async function readTable({ after, ...filter }: TableFilter & { after?: string }) {
-  const rows = await tableRows(filter, after, page + 1)
+export async function readTable(timeZone: string, { after, ...filter }: TableFilter & { after?: string }) {
+  const rows = await tableRows(timeZone, filter, after, page + 1)
   const last = rows.length > page ? rows[page - 1] : undefined
   return {
     rows: rows.slice(0, page).map(tableRow),
     next: last ? placeOf(last, filter) : null,
-    total: await countUpTo(mostCounted + 1, whereOf(filter)),
+    total: await countUpTo(mostCounted + 1, whereOf(timeZone, filter)),
   }
 }
 
 /** Rows in their order, from behind a place in it. */
-export function tableRows(filter: TableFilter, after: string | undefined, most: number): Promise<Row[]> {
+export function tableRows(
+  timeZone: string,
+  filter: TableFilter,
+  after: string | undefined,
+  most: number,
+): Promise<Row[]> {
   const { column, direction } = orderings[filter.order ?? 'slack']
   const beyond = after ? beyondPlace(after, column, direction) : {}
   return plainRowsOf(Standing, shown, {
-    where: { [Op.and]: [whereOf(filter), beyond] } as WhereOptions,
+    where: { [Op.and]: [whereOf(timeZone, filter), beyond] } as WhereOptions,
     order: [
       [column, direction],
       ['applicationId', direction],
@@ -88,15 +95,16 @@ function readPlace(text: string): [string | number, string] {
   throw new Problem(422, 'invalid', 'The page after which to go on is not one of ours.')
 }
 
-/** What a filter asks of a row. Hidden names are not searched. */
-export function whereOf(filter: TableFilter): WhereOptions {
+/** What a filter asks of a row, its days being those of a time zone. Hidden names are not searched. */
+export function whereOf(timeZone: string, filter: TableFilter): WhereOptions {
   const { vacancy, stage, eligible, sentFrom, sentTo, late, blanks, changed, doubles, unscored, text } = filter
   const parts: object[] = []
   if (vacancy) parts.push({ vacancyId: vacancy })
   if (stage) parts.push({ stage })
   if (eligible) parts.push({ eligible })
-  if (sentFrom) parts.push({ sentAt: { [Op.gte]: new Date(`${sentFrom}T00:00:00Z`) } })
-  if (sentTo) parts.push({ sentAt: { [Op.lt]: new Date(new Date(`${sentTo}T00:00:00Z`).getTime() + 86_400_000) } })
+  const beginning = (day: string, later = 0) => beginOf(Temporal.PlainDate.from(day).add({ days: later }), timeZone)
+  if (sentFrom) parts.push({ sentAt: { [Op.gte]: beginning(sentFrom) } })
+  if (sentTo) parts.push({ sentAt: { [Op.lt]: beginning(sentTo, 1) } })
   if (late) parts.push({ slack: { [Op.lt]: 0 } })
   if (blanks) parts.push({ blanks: { [Op.gt]: 0 } })
   if (changed) parts.push({ changes: { [Op.gt]: 0 } })

@@ -7,6 +7,7 @@ import { Application } from '../applications/model'
 import { recordEvent } from '../audit/record'
 import { labelOf } from '../claims/label'
 import { forEachRow } from '../database/forEachRow'
+import { dayAt } from '../demo/clock'
 import type { Deps } from '../deps'
 import { forgetOldUploads } from '../documents/uploads'
 import { readinessOf } from '../hiring/readiness'
@@ -59,7 +60,7 @@ function remindSources(deps: Deps) {
     await queueMail(deps, {
       to: { name: source.name, mail: source.mail },
       subject: `A reminder: please confirm ${labelOf(claim.details)}, ${person.name}`,
-      text: `On ${writeWhen(enquiry.askedAt.toISOString().slice(0, 10))} we asked you about ${person.name}. The answer decides when they can start. It takes about two minutes:\n${await linkFor(deps, enquiry)}`,
+      text: `On ${writeWhen(dayAt(enquiry.askedAt, deps.config.timeZone).toString())} we asked you about ${person.name}. The answer decides when they can start. It takes about two minutes:\n${await linkFor(deps, enquiry)}`,
       applicationId: enquiry.applicationId,
     })
     await recordEvent(
@@ -161,7 +162,7 @@ async function remindOfQuiet(deps: Deps) {
     await queueMail(deps, {
       to: person,
       subject: `Still to send: ${vacancy.title}`,
-      text: `You began to apply for ${vacancy.title} and have not been back for a week. All you wrote is kept. It can be sent until ${writeWhen(vacancy.closesAt.toISOString().slice(0, 10))}:\n\n${deps.config.publicUrl}/apply/${draft.id}\n\nIf you have changed your mind, nothing is needed.`,
+      text: `You began to apply for ${vacancy.title} and have not been back for a week. All you wrote is kept. It can be sent until ${writeWhen(dayAt(vacancy.closesAt, vacancy.timeZone).toString())}:\n\n${deps.config.publicUrl}/apply/${draft.id}\n\nIf you have changed your mind, nothing is needed.`,
       applicationId: draft.id,
     })
   })

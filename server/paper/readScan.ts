@@ -5,6 +5,7 @@ import { awaitsPapers } from '../applications/find'
 import { Application } from '../applications/model'
 import { Claim } from '../claims/model'
 import { inTransaction, lockOf } from '../database/connection'
+import { dayAt } from '../demo/clock'
 import type { Deps } from '../deps'
 import { keepBytes, readBytes } from '../documents/bytes'
 import { Problem } from '../http/problems'
@@ -66,7 +67,7 @@ async function place(
   words: string,
   neighbour: string | undefined,
 ): Promise<string | undefined> {
-  const { sheet, why, candidateId } = await judge(paper)
+  const { sheet, why, candidateId } = await judge(deps, paper)
   const now = deps.clock.now()
   // A cover sheet alone has no paper to keep; the sheet itself is what a person looks at.
   const sha256 = pdf ? await keepBytes(pdf, 'application/pdf', now) : scan.sha256
@@ -99,7 +100,7 @@ async function place(
 }
 
 /** Whether a paper's cover sheet may file it, and why not. */
-async function judge({ sheet: number, doubtful }: SplitPaper) {
+async function judge({ config }: Deps, { sheet: number, doubtful }: SplitPaper) {
   if (doubtful)
     return {
       why: doubtful.likely
@@ -115,7 +116,7 @@ async function judge({ sheet: number, doubtful }: SplitPaper) {
   if (sheet.usedAt)
     return {
       candidateId,
-      why: `Its cover sheet ${sheet.reference} was used before, on ${sheet.usedAt.toISOString().slice(0, 10)}.`,
+      why: `Its cover sheet ${sheet.reference} was used before, on ${dayAt(sheet.usedAt, config.timeZone)}.`,
     }
   if (application?.stage === 'withdrawn')
     return { candidateId, why: `Its cover sheet ${sheet.reference} belongs to an application that was withdrawn.` }

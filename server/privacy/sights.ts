@@ -7,6 +7,7 @@ import { Sight } from '../audit/model'
 import { recordEvent } from '../audit/record'
 import { inTransaction } from '../database/connection'
 import { rowOf, rowsOf } from '../database/rows'
+import { beginOf } from '../demo/clock'
 import type { Account, Deps } from '../deps'
 import { invalidField, notAllowed } from '../http/problems'
 
@@ -75,7 +76,7 @@ export async function rememberSight(
   seen: { candidateId: string; applicationId: string | null; subject: string; what: string },
 ) {
   const at = deps.clock.now()
-  const dawn = new Date(`${at.toISOString().slice(0, 10)}T00:00:00Z`)
+  const dawn = beginOf(deps.clock.today(), deps.config.timeZone)
   const { candidateId, subject } = seen
   const already = await rowOf(Sight, { actorId: actor.id, candidateId, subject, at: { [Op.gte]: dawn } })
   if (!already)

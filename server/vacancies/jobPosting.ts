@@ -3,6 +3,7 @@ import { resolve } from 'node:path'
 import { getSchema } from '@tiptap/core'
 import { renderToHTMLString } from '@tiptap/static-renderer/pm/html-string'
 import { richTextParts } from '#contract/richText'
+import { dayAt } from '../demo/clock'
 import type { Deps } from '../deps'
 import type { Vacancy } from './model'
 import { isOpen, vacancyBySlug } from './vacancies'
@@ -28,7 +29,7 @@ export function jobPosting(vacancy: Vacancy, operator: string, publicUrl: string
     '@type': 'JobPosting',
     title: vacancy.title,
     description: `<p>${escaped}</p>${duties}`,
-    datePosted: vacancy.opensAt.toISOString().slice(0, 10),
+    datePosted: dayAt(vacancy.opensAt, vacancy.timeZone).toString(),
     validThrough: vacancy.closesAt.toISOString(),
     jobStartDate: vacancy.targetStart,
     totalJobOpenings: vacancy.headcount,
