@@ -3,7 +3,7 @@ import type { saveSentences as sentencesContract, saveTemplate as templateContra
 import { placeholders, unknownIn } from '#core/messages/fill'
 import { recordEvent } from '../audit/record'
 import type { Account, Deps } from '../deps'
-import { insistOnVersion, invalid, notFound } from '../http/problems'
+import { insistOnVersion, invalid, invalidField, notFound } from '../http/problems'
 import { MessageTemplate, PreparedSentence } from './prepared'
 
 export async function listTemplates() {
@@ -87,6 +87,10 @@ export async function saveSentences(
   { sentences }: Input<typeof sentencesContract>['body'],
 ) {
   await PreparedSentence.destroy({ where: { about } })
+  const ids = sentences.map(({ id }) => id)
+  const elsewhere = new Set((await PreparedSentence.findAll({ where: { id: ids } })).map(({ id }) => id))
+  const taken = ids.findIndex((id, nth) => elsewhere.has(id) || ids.indexOf(id) < nth)
+  if (taken >= 0) throw invalidField(`/body/sentences/${taken}/id`, 'Another sentence has this identifier.')
   await PreparedSentence.bulkCreate(sentences.map((sentence, place) => ({ ...sentence, about, place })))
   await recordEvent(deps, actor, {
     code: 'sentences-saved',

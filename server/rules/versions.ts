@@ -4,6 +4,7 @@ import { questionsOf } from '#core/form/form'
 import { checksIn, type Rules } from '#core/rules/rules'
 import { afterCommit } from '../database/connection'
 import type { Account, Deps } from '../deps'
+import { notFound } from '../http/problems'
 import { checkTitles } from '../skills/checks'
 import { RulesDraft, RulesVersion } from './model'
 
@@ -27,16 +28,15 @@ export const emptyRules: Rules = {
 const lately = new Map<string, Rules>()
 const mostKept = 200
 
-/** The rules of one published version; those of version 0, before the first, are empty. Nobody may change what is given. */
+/** The rules of one published version; those of version 0, before the first, are empty. Nobody may change what is given. Throws not-found. */
 export async function publishedRules(vacancyId: string, version: number): Promise<Rules> {
   if (version === 0) return emptyRules
   const key = `${vacancyId} ${version}`
   const known = lately.get(key)
   if (known) return known
-  const { form, requirements, onboarding } = await RulesVersion.findOne({
-    where: { vacancyId, version },
-    rejectOnEmpty: true,
-  })
+  const published = await RulesVersion.findOne({ where: { vacancyId, version } })
+  if (!published) throw notFound()
+  const { form, requirements, onboarding } = published
   const rules = { form, requirements, onboarding }
   // What is read in the transaction that publishes it may yet be undone.
   afterCommit(() => {
