@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { Temporal } from 'temporal-polyfill'
 import { comparePartial, liesWithin, partialDate, readPartialDate, spanOf, writePartialDate } from './partialDate'
 import { readTyped, writeDay, writeLength, writeWhen } from './write'
+import { beginOf, dayAt } from './zoned'
 
 const span = (text: string) => {
   const { earliest, latest } = spanOf(partialDate(text))
@@ -82,4 +83,12 @@ describe('dates as people write them', () => {
     expect(writeDay(Temporal.PlainDate.from('2026-11-24'))).toBe('24 Nov 2026')
     expect(writeLength(Temporal.PlainDate.from('2023-06-01'), Temporal.PlainDate.from('2026-10-31'))).toBe('3 y 5 m')
   })
+})
+
+test('a day begins and ends by its time zone, also where the clocks are changed', () => {
+  const begin = (day: string) => beginOf(Temporal.PlainDate.from(day), 'Europe/Vienna').toISOString()
+  expect([begin('2026-11-25'), begin('2026-07-01')]).toEqual(['2026-11-24T23:00:00.000Z', '2026-06-30T22:00:00.000Z'])
+  const hours = (day: string, next: string) => (Date.parse(begin(next)) - Date.parse(begin(day))) / 3_600_000
+  expect([hours('2026-03-29', '2026-03-30'), hours('2026-10-25', '2026-10-26')]).toEqual([23, 25])
+  expect(String(dayAt(new Date('2026-11-25T23:30:00Z'), 'Europe/Vienna'))).toBe('2026-11-26')
 })

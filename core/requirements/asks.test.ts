@@ -1,21 +1,10 @@
-import { Temporal } from 'temporal-polyfill'
+import { anEmptyFile, aRequirement } from '../../test/requirements'
 import { partialDate } from '../dates/partialDate'
 import type { Term } from '../validity/validity'
 import { evaluate } from './evaluate'
 import type { Ask, ClaimFacts, FileFacts, Requirement, Step } from './requirement'
 
 /** What each kind of ask makes of each state a file can be in: the state, why, and who has to do what, in order. */
-const empty: FileFacts = {
-  today: Temporal.PlainDate.from('2026-11-24'),
-  targetStart: Temporal.PlainDate.from('2027-01-11'),
-  claims: [],
-  answers: {},
-  skills: [],
-  permissionSigned: false,
-  offer: 'none',
-  onboarding: [],
-  waivers: [],
-}
 const job = (over: Partial<ClaimFacts> = {}): ClaimFacts => ({
   id: 'job',
   kind: 'work',
@@ -36,19 +25,9 @@ const card = (over: Partial<ClaimFacts> = {}): ClaimFacts => ({
   credential: 'rope-access',
   ...over,
 })
-const requirement = (asks: Ask, over: Partial<Requirement> = {}): Requirement => ({
-  key: 'k',
-  title: 'T',
-  why: '',
-  gate: 'offer',
-  asks,
-  rung: 'claimed',
-  waivableBy: [],
-  ...over,
-})
 const acts = (steps: readonly Step[]) => steps.map(({ who, what }) => `${who} ${what}`).join(', ')
 const judged = (rule: Requirement, over: Partial<FileFacts>) => {
-  const { state, reason, steps } = evaluate([rule], { ...empty, ...over })[0]!
+  const { state, reason, steps } = evaluate([rule], anEmptyFile(over))[0]!
   return `${state}: ${reason.code}${steps.length > 0 ? `: ${acts(steps)}` : ''}`
 }
 
@@ -207,11 +186,11 @@ describe.each<[Ask, Case[]]>([
     ],
   ],
 ])('%j', (asks, cases) => {
-  test.each(cases)('of %s', (_, over, expected) => expect(judged(requirement(asks), over)).toBe(expected))
+  test.each(cases)('of %s', (_, over, expected) => expect(judged(aRequirement(asks), over)).toBe(expected))
 })
 
 describe('every job', () => {
-  const rule = requirement({ kind: 'every work entry' }, { rung: 'confirmed' })
+  const rule = aRequirement({ kind: 'every work entry' }, { rung: 'confirmed' })
   test('nobody who had none has one to confirm', () => expect(judged(rule, {})).toBe('met: no-work-entries'))
   test('one that is open says what is open', () =>
     expect(
@@ -222,17 +201,21 @@ describe('every job', () => {
     expect(judged(rule, { claims })).toBe(
       'unmet: work-open: candidate upload, desk look, desk ask, source reply, desk compare',
     )
-    expect(evaluate([rule], { ...empty, claims })[0]!.reason).toMatchObject({ open: 2, of: 2, claim: 'Karwen Linie' })
+    expect(evaluate([rule], anEmptyFile({ claims }))[0]!.reason).toMatchObject({
+      open: 2,
+      of: 2,
+      claim: 'Karwen Linie',
+    })
   })
   test('all confirmed rests on all of them', () => {
     const claims = [job({ rung: 'confirmed' }), job({ id: 'b', rung: 'waived' })]
-    expect(evaluate([rule], { ...empty, claims })[0]).toMatchObject({ state: 'met', claims: ['job', 'b'] })
+    expect(evaluate([rule], anEmptyFile({ claims }))[0]).toMatchObject({ state: 'met', claims: ['job', 'b'] })
   })
 })
 
 describe('a credential', () => {
   const rule = (over: Partial<Requirement>) =>
-    requirement({ kind: 'credential', credential: 'rope-access' }, { rung: 'confirmed', ...over })
+    aRequirement({ kind: 'credential', credential: 'rope-access' }, { rung: 'confirmed', ...over })
 
   test.each(['suspended', 'revoked'] as const)('that is %s does not count, however well it is proven', (standing) =>
     expect(judged(rule({}), { claims: [card({ standing })] })).toBe('unmet: standing: desk decide'),
@@ -263,7 +246,7 @@ describe('a credential', () => {
   })
 
   test('of an identity is any paper that shows who somebody is', () => {
-    const identity = requirement({ kind: 'identity' }, { rung: 'evidenced' })
+    const identity = aRequirement({ kind: 'identity' }, { rung: 'evidenced' })
     expect(judged(identity, { claims: [card({ kind: 'identity', rung: 'evidenced' })] })).toBe('met: met')
     expect(judged(identity, { claims: [card()] })).toBe(
       'unmet: nothing-claimed: candidate answer, candidate upload, desk look',

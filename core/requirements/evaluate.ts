@@ -4,12 +4,11 @@ import { gapsIn } from '../history/coverage'
 import { monthsOfExperience } from '../history/experience'
 import { lengthOf } from '../history/ranges'
 import { daysUpTo } from '../history/window'
-import { validThrough } from '../validity/validity'
 import { factsOfFile } from './fileFacts'
-import type { Ask, ClaimFacts, FileFacts, Gate, Outcome, OutcomeReason, Requirement, Step } from './requirement'
+import { afterLooking, claimResult, proofResult } from './provenClaim'
+import type { Ask, FileFacts, Gate, Outcome, Requirement, Step } from './requirement'
 import { gates } from './requirement'
-
-type Result = Pick<Outcome, 'state' | 'reason' | 'steps' | 'claims'>
+import { met, nearest, notNeeded, type Result, undecided, unmet } from './result'
 
 /**
  * Judges every requirement against a file.
@@ -59,16 +58,6 @@ function resultOf(requirement: Requirement, file: Known): Result {
   if (!requirement.alternatives) return asked
   return nearest([asked, ...requirement.alternatives.map((ask) => resultOfAsk(ask, requirement, file))])
 }
-
-/** Of several ways to the same end the one that is there, or else the one with the fewest steps left; in any order. */
-function nearest(results: readonly Result[]): Result {
-  return results.reduce((best, result) => (byDistance(result, best) < 0 ? result : best))
-}
-
-const open = { met: 0, 'not needed': 0, undecided: 1, unmet: 1 }
-const known = { met: 0, 'not needed': 0, undecided: 0, unmet: 1 }
-const byDistance = (a: Result, b: Result) =>
-  open[a.state] - open[b.state] || a.steps.length - b.steps.length || known[a.state] - known[b.state]
 
 function resultOfAsk(ask: Ask, requirement: Requirement, file: Known): Result {
   switch (ask.kind) {
@@ -135,101 +124,6 @@ function resultOfAsk(ask: Ask, requirement: Requirement, file: Known): Result {
     }
   }
 }
-
-/** The steps from each place on the ladder; `confirmed` needs all, `evidenced` stops after looking. */
-const afterLooking: Step[] = [
-  { who: 'desk', what: 'ask' },
-  { who: 'source', what: 'reply' },
-  { who: 'desk', what: 'compare' },
-]
-
-function claimResult(claims: readonly ClaimFacts[], requirement: Requirement, file: FileFacts): Result {
-  if (claims.length === 0) {
-    const steps: Step[] = [
-      { who: 'candidate', what: 'answer' },
-      ...stepsToEvidence('none', requirement),
-      ...stepsToConfirm(requirement),
-    ]
-    return unmet({ code: 'nothing-claimed' }, steps)
-  }
-  return nearest(claims.map((claim) => oneClaim(claim, requirement, file)))
-}
-
-function oneClaim(claim: ClaimFacts, requirement: Requirement, file: FileFacts): Result {
-  const proof = proofResult(claim, requirement)
-  const about = [claim.id]
-  if (claim.standing === 'suspended' || claim.standing === 'revoked') {
-    return {
-      ...unmet({ code: 'standing', claim: claim.label, standing: claim.standing }, [{ who: 'desk', what: 'decide' }]),
-      claims: about,
-    }
-  }
-  if (requirement.validStartPlusDays === undefined) return { ...proof, claims: about }
-  if (!claim.term)
-    return {
-      ...undecided({ code: 'validity-unknown', claim: claim.label }, [
-        { who: 'candidate', what: 'answer' },
-        ...proof.steps,
-      ]),
-      claims: about,
-    }
-  const through = validThrough(claim.term, file.targetStart, requirement.validStartPlusDays)
-  if (through.holds === true) return { ...proof, claims: about }
-  const renewal: Step[] = [
-    { who: 'candidate', what: 'renew' },
-    ...stepsToEvidence('to look at', requirement),
-    ...stepsToConfirm(requirement),
-  ]
-  if (through.holds === 'undecided')
-    return { ...undecided({ code: 'validity-unknown', claim: claim.label }, renewal), claims: about }
-  const { lastDay, needed, shortBy } = through
-  return {
-    ...unmet({ code: 'lapses-early', claim: claim.label, lastDay, needed, shortBy }, renewal),
-    claims: about,
-  }
-}
-
-function proofResult(claim: ClaimFacts, requirement: Requirement): Result {
-  const { rung, label, source } = claim
-  if (rung === 'waived' || rung === 'confirmed') return met(label)
-  if (rung === 'contradicted')
-    return unmet({ code: 'contradicted', claim: label, source }, [{ who: 'desk', what: 'decide' }])
-  const needsPaper = requirement.rung !== 'claimed'
-  if (!needsPaper && !requirement.paper) return met(label)
-  if (!needsPaper) {
-    if (claim.paper === 'none' || claim.paper === 'sent back') {
-      const code = claim.paper === 'none' ? 'paper-missing' : 'paper-sent-back'
-      return unmet({ code, claim: label }, [{ who: 'candidate', what: 'upload' }])
-    }
-    return met(label)
-  }
-  if (claim.enquiry === 'answered' && requirement.rung === 'confirmed') {
-    return unmet({ code: 'reply-in', claim: label, source }, [{ who: 'desk', what: 'compare' }])
-  }
-  if (claim.enquiry === 'open' && requirement.rung === 'confirmed') {
-    return unmet({ code: 'asked', claim: label, source }, afterLooking.slice(1))
-  }
-  if (rung === 'unconfirmable' && requirement.rung === 'confirmed') {
-    return unmet({ code: 'unconfirmable', claim: label, source }, [{ who: 'desk', what: 'decide' }])
-  }
-  if (claim.paper !== 'seen') {
-    const code = { none: 'paper-missing', 'to look at': 'paper-to-look-at', 'sent back': 'paper-sent-back' } as const
-    return unmet({ code: code[claim.paper], claim: label }, [
-      ...stepsToEvidence(claim.paper, requirement),
-      ...stepsToConfirm(requirement),
-    ])
-  }
-  if (requirement.rung === 'evidenced') return met(label)
-  return unmet({ code: 'to-ask', claim: label, source }, afterLooking)
-}
-
-function stepsToEvidence(paper: ClaimFacts['paper'], requirement: Requirement): Step[] {
-  const look: Step[] = requirement.rung === 'claimed' ? [] : [{ who: 'desk', what: 'look' }]
-  if (paper === 'to look at') return look
-  return requirement.paper || requirement.rung !== 'claimed' ? [{ who: 'candidate', what: 'upload' }, ...look] : look
-}
-
-const stepsToConfirm = (requirement: Requirement): Step[] => (requirement.rung === 'confirmed' ? afterLooking : [])
 
 const workEntries = (file: FileFacts) =>
   file.claims.flatMap(({ kind, entry }) => (entry && kind === 'work' ? [entry] : []))
@@ -336,8 +230,3 @@ function offerResult(file: FileFacts): Result {
     { who: 'candidate', what: 'sign' },
   ])
 }
-
-const met = (claim?: string): Result => ({ state: 'met', reason: { code: 'met', claim }, steps: [], claims: [] })
-const notNeeded = (reason: OutcomeReason): Result => ({ state: 'not needed', reason, steps: [], claims: [] })
-const unmet = (reason: OutcomeReason, steps: Step[]): Result => ({ state: 'unmet', reason, steps, claims: [] })
-const undecided = (reason: OutcomeReason, steps: Step[]): Result => ({ state: 'undecided', reason, steps, claims: [] })

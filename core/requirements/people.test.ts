@@ -1,32 +1,14 @@
 import { Temporal } from 'temporal-polyfill'
+import { anEmptyFile, aRequirement } from '../../test/requirements'
 import { partialDate } from '../dates/partialDate'
 import { ballWords, outcomeWords, paperWords, requirementSentence } from '../words/requirements'
 import { evaluate } from './evaluate'
 import type { ClaimFacts, FileFacts, Requirement } from './requirement'
 
 const today = Temporal.PlainDate.from('2026-11-24')
-const file = (over: Partial<FileFacts> = {}): FileFacts => ({
-  today,
-  targetStart: today.add({ days: 60 }),
-  claims: [],
-  answers: {},
-  skills: [],
-  permissionSigned: false,
-  offer: 'none',
-  onboarding: [],
-  waivers: [],
-  ...over,
-})
-const asking = (asks: Requirement['asks'], over: Partial<Requirement> = {}): Requirement => ({
-  key: 'asked',
-  title: 'What is asked',
-  why: '',
-  gate: 'shortlist',
-  asks,
-  rung: 'claimed',
-  waivableBy: [],
-  ...over,
-})
+const file = (over: Partial<FileFacts> = {}) => anEmptyFile({ targetStart: today.add({ days: 60 }), ...over })
+const asking = (asks: Requirement['asks'], over: Partial<Requirement> = {}) =>
+  aRequirement(asks, { key: 'asked', title: 'What is asked', gate: 'shortlist', ...over })
 const one = (rule: Requirement, facts: FileFacts) => evaluate([rule], facts)[0]!
 const stretch = (
   kind: 'work' | 'residence' | 'study',

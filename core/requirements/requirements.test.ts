@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { Temporal } from 'temporal-polyfill'
+import { anEmptyFile } from '../../test/requirements'
 import { mondayToFriday } from '../calendar/workingDays'
 import { partialDate } from '../dates/partialDate'
 import { likelyReady, slackOf } from '../forecast/likelyReady'
@@ -9,18 +10,7 @@ import type { ClaimFacts, FileFacts, Requirement } from './requirement'
 
 const today = Temporal.PlainDate.from('2026-11-24')
 const targetStart = Temporal.PlainDate.from('2027-01-11')
-const file = (over: Partial<FileFacts> = {}): FileFacts => ({
-  today,
-  targetStart,
-  claims: [],
-  answers: {},
-  skills: [],
-  permissionSigned: false,
-  offer: 'none',
-  onboarding: [],
-  waivers: [],
-  ...over,
-})
+const file = anEmptyFile
 const requirement = (over: Partial<Requirement> = {}): Requirement => ({
   key: 'degree',
   title: 'Degree',

@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { Temporal } from 'temporal-polyfill'
+import { aRequirement } from '../../test/requirements'
 import type { Question, Section } from '../form/form'
 import { evaluate } from '../requirements/evaluate'
 import type { Ask, FileFacts, Requirement } from '../requirements/requirement'
@@ -30,16 +31,8 @@ const section = (key: string, over: Partial<Section> = {}): Section => ({
   questions: [],
   ...over,
 })
-const requirement = (key: string, asks: Ask, over: Partial<Requirement> = {}): Requirement => ({
-  key,
-  title: key,
-  why: '',
-  gate: 'offer',
-  asks,
-  rung: 'claimed',
-  waivableBy: [],
-  ...over,
-})
+const requirement = (key: string, asks: Ask, over: Partial<Requirement> = {}): Requirement =>
+  aRequirement(asks, { key, title: key, ...over })
 const rules = (over: Partial<Rules> = {}): Rules => ({
   form: [
     section('about', { questions: [ask('winter'), ask('dog', { when: { fact: 'winter', is: 'yes' } })] }),

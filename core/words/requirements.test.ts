@@ -1,3 +1,4 @@
+import { aRequirement } from '../../test/requirements'
 import { knownFacts } from '../conditions/vocabulary'
 import type { Ask, OutcomeReason, Requirement, Step } from '../requirements/requirement'
 import { ballWords, outcomeWords, paperWords, requirementSentence } from './requirements'
@@ -9,16 +10,6 @@ const names: Record<string, string> = {
   dog: 'Papers of your dog',
 }
 const nameOf = (key: string) => names[key] ?? key
-const requirement = (asks: Ask, over: Partial<Requirement> = {}): Requirement => ({
-  key: 'k',
-  title: 'T',
-  why: '',
-  gate: 'offer',
-  asks,
-  rung: 'claimed',
-  waivableBy: [],
-  ...over,
-})
 
 test.each<[Ask, string]>([
   [{ kind: 'answer', question: 'winter' }, 'An answer about Would you lead in winter?, before an offer.'],
@@ -46,7 +37,7 @@ test.each<[Ask, string]>([
   [{ kind: 'fee', amount: 4550, currency: 'EUR' }, 'A fee of 45.50 EUR, before an offer.'],
   [{ kind: 'offer accepted' }, 'Your acceptance of the offer, before an offer.'],
   [{ kind: 'onboarding task', task: 'handbook' }, 'The safety handbook, before an offer.'],
-])('%j reads “%s”', (asks, sentence) => expect(requirementSentence(requirement(asks), nameOf)).toBe(sentence))
+])('%j reads “%s”', (asks, sentence) => expect(requirementSentence(aRequirement(asks), nameOf)).toBe(sentence))
 
 test('gate, proof, validity, alternatives, condition and exemption all stand in the sentence', () => {
   const known = knownFacts(
@@ -62,7 +53,7 @@ test('gate, proof, validity, alternatives, condition and exemption all stand in 
     ],
     {},
   )
-  const full = requirement(
+  const full = aRequirement(
     { kind: 'credential', credential: 'rope-access' },
     {
       gate: 'start',
@@ -91,7 +82,7 @@ test.each<[Ask, Partial<Requirement>, string | undefined]>([
   ],
   [{ kind: 'study', levelAtLeast: 6 }, {}, undefined],
   [{ kind: 'skills check', check: 'isolation' }, { rung: 'confirmed' }, undefined],
-])('the paper of %j, %j is “%s”', (asks, over, words) => expect(paperWords(requirement(asks, over))).toBe(words))
+])('the paper of %j, %j is “%s”', (asks, over, words) => expect(paperWords(aRequirement(asks, over))).toBe(words))
 
 test.each<[OutcomeReason, string]>([
   [{ code: 'met', claim: 'MSc' }, 'Met by MSc.'],

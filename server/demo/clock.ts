@@ -1,4 +1,4 @@
-import { Temporal } from 'temporal-polyfill'
+import { dayAt } from '#core/dates/zoned'
 import type { Config } from '../config'
 import type { Clock } from '../deps'
 import { readSetting, writeSetting } from './settings'
@@ -15,13 +15,6 @@ export function clockAhead(offset: number, timeZone: string): Clock {
 export function clockAt(moment: Date, timeZone: string): Clock {
   return { now: () => moment, today: () => dayAt(moment, timeZone) }
 }
-
-/** The moment a day begins in a time zone. */
-export const beginOf = (day: Temporal.PlainDate, timeZone: string) =>
-  new Date(day.toZonedDateTime(timeZone).epochMilliseconds)
-
-export const dayAt = (moment: Date, timeZone: string) =>
-  Temporal.Instant.fromEpochMilliseconds(moment.getTime()).toZonedDateTimeISO(timeZone).toPlainDate()
 
 /** The clock the application goes by now. Only the demo can be ahead; the offset is in the database, so every copy agrees. */
 export async function currentClock(config: Config): Promise<Clock> {

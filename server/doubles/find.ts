@@ -1,6 +1,6 @@
 import { Op } from 'sequelize'
 import { compareFiles } from '#core/comparison/samePerson'
-import { type HiddenKind, hiddenKindOfClaim, mayReveal, sees } from '#core/privacy/hidden'
+import { hiddenKindOfClaim } from '#core/privacy/hidden'
 import { agreementWords } from '#core/words/samePerson'
 import { candidateById } from '../accounts/candidate'
 import { applicationsOf } from '../applications/find'
@@ -11,7 +11,8 @@ import type { Account, Deps } from '../deps'
 import { notFound } from '../http/problems'
 import { knownPeople } from '../people/known'
 import { namesHiddenIn, shownNames } from '../people/shownNames'
-import { hiddenWords, shownTo } from '../privacy/sights'
+import { coverFor } from '../privacy/cover'
+import { shownTo } from '../privacy/sights'
 import { titlesOfVacancies } from '../vacancies/vacancies'
 import { Merge, PossibleDouble } from './model'
 
@@ -128,26 +129,19 @@ async function sideOf(deps: Deps, actor: Account, id: string, mails: readonly st
   ])
   const titles = await titlesOfVacancies(all.map(({ vacancyId }) => vacancyId))
   const applications = all.filter(({ stage }) => stage !== 'being written')
-  const hidden: { subject: string; label: string; mayReveal: boolean }[] = []
-  const covers = (kind: HiddenKind) => {
-    if (sees(actor.roles, kind) || shown.has(kind)) return false
-    hidden.push({
-      subject: kind,
-      label: hiddenWords(kind),
-      mayReveal: mayReveal(actor.roles, kind) && applications.length > 0,
-    })
-    return true
-  }
+  const { hidden, covers } = coverFor({ roles: actor.roles, shown })
   const reference = hiding.get(id)?.reference ?? 'This person'
   const named = !(hiding.has(id) && covers('name'))
+  const born = person!.born !== null && covers('birth date') ? null : person!.born
   return {
     candidateId: id,
     name: named ? person!.name : reference,
     otherNames: named ? person!.otherNames : [],
-    born: person!.born !== null && covers('birth date') ? null : person!.born,
+    born,
     phone: person!.phone ?? null,
     mails: named ? [...mails] : [],
-    hidden,
+    // It is had shown by an application.
+    hidden: hidden.map((part) => ({ ...part, mayReveal: part.mayReveal && applications.length > 0 })),
     since: person!.createdAt.toISOString(),
     applications: applications.map(({ id: application, reference: own, stage, vacancyId }) => ({
       id: application,

@@ -1,6 +1,6 @@
 import type { File } from '#contract/desk'
-import type { Role } from '#contract/endpoint'
-import { coverIn, type HiddenKind, hiddenKindOfClaim, mayReveal, sees, subjectOf } from '#core/privacy/hidden'
+import { coverIn, type HiddenKind, hiddenKindOfClaim, mayReveal } from '#core/privacy/hidden'
+import { coverFor, type Reader } from './cover'
 import { hiddenWords } from './sights'
 
 /** What is covered of a claim of each kind. */
@@ -16,20 +16,9 @@ const bornFields = new Set(['born'])
  * @param shown the subjects shown to the reader at the moment
  * @param hidesName whether the vacancy hides names in this stage
  */
-export function hideIn(
-  file: File,
-  { roles, shown, hidesName }: { roles: readonly Role[]; shown: ReadonlySet<string>; hidesName: boolean },
-): File {
-  const hidden: File['hidden'] = []
-  const covers = (kind: HiddenKind, label: string, claimId?: string) => {
-    const subject = subjectOf(kind, claimId)
-    if (sees(roles, kind)) return false
-    // What was asked for stays in the list, so that the page can say for how long; the rest is covered.
-    const part = { subject, label, mayReveal: mayReveal(roles, kind) }
-    if (!shown.has(subject)) hidden.push(part)
-    return !shown.has(subject)
-  }
-  const born = file.candidate.born !== null && covers('birth date', hiddenWords('birth date'))
+export function hideIn(file: File, { roles, shown, hidesName }: Reader & { hidesName: boolean }): File {
+  const { hidden, covers } = coverFor({ roles, shown })
+  const born = file.candidate.born !== null && covers('birth date')
   let claims = file.claims.map((claim) => {
     const kind = hiddenKindOfClaim(claim.details)
     if (!kind || !covers(kind, `${claim.label}: ${hiddenWords(kind)}`, claim.id)) return claim
@@ -42,7 +31,7 @@ export function hideIn(
   for (const subject of closed)
     if (!hidden.some((part) => part.subject === subject) && !shown.has(subject))
       hidden.push({ subject, label: subject, mayReveal: mayReveal(roles, subject as HiddenKind) })
-  const named = hidesName && covers('name', hiddenWords('name'))
+  const named = hidesName && covers('name')
   const person = { ...file.candidate, born: born ? null : file.candidate.born }
   if (!named) return { ...file, candidate: person, claims, hidden }
   const reference = file.reference ?? 'This person'

@@ -1,4 +1,3 @@
-import { useRef } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
 import type { Reply } from '#contract/endpoint'
 import type { readImport } from '#contract/imports'
@@ -6,6 +5,7 @@ import { type ImportField, importFields } from '#core/importing/fields'
 import { api } from '../../api'
 import { Button } from '../../ui/Button'
 import { SelectField } from '../../ui/Field'
+import { FileButton } from '../../ui/FileButton'
 import { ProblemNote } from '../../ui/ProblemNote'
 import { Waiting } from '../../ui/Waiting'
 import { writeMoment } from '../../ui/write'
@@ -55,11 +55,9 @@ export function Imports() {
 
 function AllImports() {
   const navigate = useNavigate()
-  const input = useRef<HTMLInputElement>(null)
   const { data, error, refetch } = api.endpoints.listImports.useQuery({}, { refetchOnMountOrArgChange: true })
   const { act, busy, problem } = useAct('beginImport')
-  const begin = async (file: File | undefined) => {
-    if (!file) return
+  const begin = async (file: File) => {
     const begun = await act({ query: { fileName: file.name }, body: file as never })
     if (begun) navigate(`/desk/imports/${begun.id}`)
   }
@@ -70,19 +68,16 @@ function AllImports() {
       title="Import"
       about="People and what they claim, from a CSV of any spreadsheet or from JSON Resume. It is tried first, and imported whole or not at all."
     >
-      <input
-        ref={input}
-        type="file"
-        accept=".csv,.txt,.json"
-        className="sr-only"
-        tabIndex={-1}
-        aria-label="File to import"
-        onChange={(event) => void begin(event.target.files?.[0])}
-      />
       <p className="mb-3">
-        <Button kind="main" busy={busy} onClick={() => input.current?.click()}>
+        <FileButton
+          kind="main"
+          name="File to import"
+          accept=".csv,.txt,.json"
+          busy={busy}
+          onFile={(file) => void begin(file)}
+        >
           Choose a file
-        </Button>
+        </FileButton>
       </p>
       <ProblemNote problem={problem} />
       <Table

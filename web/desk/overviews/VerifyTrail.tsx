@@ -1,8 +1,9 @@
-import { useRef, useState } from 'react'
+import { useState } from 'react'
 import type { verifyTrail } from '#contract/audit'
 import type { Reply } from '#contract/endpoint'
 import { addressOf } from '../../api'
 import { Button } from '../../ui/Button'
+import { FileButton } from '../../ui/FileButton'
 import { ProblemNote } from '../../ui/ProblemNote'
 import { writeMoment } from '../../ui/write'
 import { useAct } from '../../useAct'
@@ -22,9 +23,7 @@ export function VerifyTrail({ candidateId }: { candidateId: string | undefined }
   const comparing = useAct('verifySince')
   const [found, setFound] = useState<Reply<typeof verifyTrail>>()
   const [since, setSince] = useState<string>()
-  const input = useRef<HTMLInputElement>(null)
-  const compare = async (file: File | undefined) => {
-    if (!file) return
+  const compare = async (file: File) => {
     setFound(await comparing.act({ body: file as never }))
     setSince(file.name)
   }
@@ -41,21 +40,14 @@ export function VerifyTrail({ candidateId }: { candidateId: string | undefined }
       </Button>
       {!candidateId && (
         <>
-          <input
-            ref={input}
-            type="file"
+          <FileButton
+            name="A fingerprint kept before"
             accept=".csv"
-            className="sr-only"
-            tabIndex={-1}
-            aria-label="A fingerprint kept before"
-            onChange={(event) => {
-              void compare(event.target.files?.[0])
-              event.target.value = ''
-            }}
-          />
-          <Button busy={comparing.busy} onClick={() => input.current?.click()}>
+            busy={comparing.busy}
+            onFile={(file) => void compare(file)}
+          >
             Compare with a fingerprint
-          </Button>
+          </FileButton>
           <a
             href={addressOf('exportList', { params: { list: 'fingerprint' } })}
             download

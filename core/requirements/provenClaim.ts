@@ -1,0 +1,100 @@
+import { validThrough } from '../validity/validity'
+import type { ClaimFacts, FileFacts, Requirement, Step } from './requirement'
+import { met, nearest, type Result, undecided, unmet } from './result'
+
+/** How far a claim has come up the ladder a requirement asks for, and what is left of the way. */
+
+/** The steps from each place on the ladder; `confirmed` needs all, `evidenced` stops after looking. */
+export const afterLooking: Step[] = [
+  { who: 'desk', what: 'ask' },
+  { who: 'source', what: 'reply' },
+  { who: 'desk', what: 'compare' },
+]
+
+export function claimResult(claims: readonly ClaimFacts[], requirement: Requirement, file: FileFacts): Result {
+  if (claims.length === 0) {
+    const steps: Step[] = [
+      { who: 'candidate', what: 'answer' },
+      ...stepsToEvidence('none', requirement),
+      ...stepsToConfirm(requirement),
+    ]
+    return unmet({ code: 'nothing-claimed' }, steps)
+  }
+  return nearest(claims.map((claim) => oneClaim(claim, requirement, file)))
+}
+
+function oneClaim(claim: ClaimFacts, requirement: Requirement, file: FileFacts): Result {
+  const proof = proofResult(claim, requirement)
+  const about = [claim.id]
+  if (claim.standing === 'suspended' || claim.standing === 'revoked') {
+    return {
+      ...unmet({ code: 'standing', claim: claim.label, standing: claim.standing }, [{ who: 'desk', what: 'decide' }]),
+      claims: about,
+    }
+  }
+  if (requirement.validStartPlusDays === undefined) return { ...proof, claims: about }
+  if (!claim.term)
+    return {
+      ...undecided({ code: 'validity-unknown', claim: claim.label }, [
+        { who: 'candidate', what: 'answer' },
+        ...proof.steps,
+      ]),
+      claims: about,
+    }
+  const through = validThrough(claim.term, file.targetStart, requirement.validStartPlusDays)
+  if (through.holds === true) return { ...proof, claims: about }
+  const renewal: Step[] = [
+    { who: 'candidate', what: 'renew' },
+    ...stepsToEvidence('to look at', requirement),
+    ...stepsToConfirm(requirement),
+  ]
+  if (through.holds === 'undecided')
+    return { ...undecided({ code: 'validity-unknown', claim: claim.label }, renewal), claims: about }
+  const { lastDay, needed, shortBy } = through
+  return {
+    ...unmet({ code: 'lapses-early', claim: claim.label, lastDay, needed, shortBy }, renewal),
+    claims: about,
+  }
+}
+
+export function proofResult(claim: ClaimFacts, requirement: Requirement): Result {
+  const { rung, label, source } = claim
+  if (rung === 'waived' || rung === 'confirmed') return met(label)
+  if (rung === 'contradicted')
+    return unmet({ code: 'contradicted', claim: label, source }, [{ who: 'desk', what: 'decide' }])
+  const needsPaper = requirement.rung !== 'claimed'
+  if (!needsPaper && !requirement.paper) return met(label)
+  if (!needsPaper) {
+    if (claim.paper === 'none' || claim.paper === 'sent back') {
+      const code = claim.paper === 'none' ? 'paper-missing' : 'paper-sent-back'
+      return unmet({ code, claim: label }, [{ who: 'candidate', what: 'upload' }])
+    }
+    return met(label)
+  }
+  if (claim.enquiry === 'answered' && requirement.rung === 'confirmed') {
+    return unmet({ code: 'reply-in', claim: label, source }, [{ who: 'desk', what: 'compare' }])
+  }
+  if (claim.enquiry === 'open' && requirement.rung === 'confirmed') {
+    return unmet({ code: 'asked', claim: label, source }, afterLooking.slice(1))
+  }
+  if (rung === 'unconfirmable' && requirement.rung === 'confirmed') {
+    return unmet({ code: 'unconfirmable', claim: label, source }, [{ who: 'desk', what: 'decide' }])
+  }
+  if (claim.paper !== 'seen') {
+    const code = { none: 'paper-missing', 'to look at': 'paper-to-look-at', 'sent back': 'paper-sent-back' } as const
+    return unmet({ code: code[claim.paper], claim: label }, [
+      ...stepsToEvidence(claim.paper, requirement),
+      ...stepsToConfirm(requirement),
+    ])
+  }
+  if (requirement.rung === 'evidenced') return met(label)
+  return unmet({ code: 'to-ask', claim: label, source }, afterLooking)
+}
+
+function stepsToEvidence(paper: ClaimFacts['paper'], requirement: Requirement): Step[] {
+  const look: Step[] = requirement.rung === 'claimed' ? [] : [{ who: 'desk', what: 'look' }]
+  if (paper === 'to look at') return look
+  return requirement.paper || requirement.rung !== 'claimed' ? [{ who: 'candidate', what: 'upload' }, ...look] : look
+}
+
+const stepsToConfirm = (requirement: Requirement): Step[] => (requirement.rung === 'confirmed' ? afterLooking : [])
