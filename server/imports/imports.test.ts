@@ -154,6 +154,16 @@ test('who came with an import and has not applied is found, seen as far as it br
   await ran(await begin([heading, sameDay].join('\r\n')))
   const pairs = async () => (await desk.done('listDoubles')).pairs.map(({ names }) => [...names].sort())
   await until(async () => (await pairs()).some((names) => names.every((name) => name === 'Gisela Import')))
+  // Merged into the file of who has applied, they are found there only, and their import cannot be taken back.
+  const second = await desk.done('find', { query: { text: 'gisela.two@import.test' } })
+  const secondId = second.imported[0]!.candidateId
+  const pair = (await desk.done('listDoubles')).pairs.find((one) => [one.oneId, one.otherId].includes(secondId))!
+  const keptId = pair.oneId === secondId ? pair.otherId : pair.oneId
+  await desk.done('mergeFiles', { params: { keptId }, body: { mergedId: secondId, reason: 'The same birth date' } })
+  expect((await desk.done('find', { query: { text: 'gisela.two@import.test' } })).imported).toEqual([])
+  expect((await desk.call('readImportedPerson', { params: { candidateId: secondId } })).status).toBe(404)
+  const imports = await desk.done('listImports')
+  expect((await desk.call('undoImport', { params: { id: imports[0]!.id } })).body.code).toBe('in-use')
   const stranger = await house.candidate('Sonja Stranger')
   await stranger.done('beginApplication', { params: { slug: 'track-engineer' } })
   const { id: strangers } = await Candidate.findOne({ where: { name: 'Sonja Stranger' }, rejectOnEmpty: true })

@@ -140,6 +140,12 @@ export async function undoImport(deps: Deps, actor: Actor, id: string) {
   for (const candidateId of made)
     if ((await applicationsOf(candidateId)).length > 0)
       throw conflict('in-use', 'Somebody of this import has applied since; it can no longer be taken back whole.')
+  if (
+    (await Candidate.count({
+      where: { [Op.or]: [{ id: made, mergedInto: { [Op.not]: null } }, { mergedInto: made }] },
+    })) > 0
+  )
+    throw conflict('in-use', 'Somebody of this import is merged with another file; take those apart first.')
   await Claim.destroy({ where: { id: claimIds } })
   // First, so that nobody is known by it any more.
   await job.update({ state: 'undone', undoneBy: actor.name, undoneAt: deps.clock.now() })

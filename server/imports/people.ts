@@ -1,6 +1,7 @@
 import { Op, QueryTypes } from 'sequelize'
 import { hiddenKindOfClaim, sees } from '#core/privacy/hidden'
 import { accountOfCandidate, candidateById, candidatesById } from '../accounts/candidate'
+import type { Candidate } from '../accounts/model'
 import { applicationsOf } from '../applications/find'
 import { labelOf } from '../claims/label'
 import { Claim } from '../claims/model'
@@ -28,6 +29,9 @@ type Came = {
   hasAccount: boolean
 }
 
+/** A file of its own: neither erased nor merged into another. */
+const isThere = ({ erasedAt, eraseOn, mergedInto }: Candidate) => !erasedAt && !eraseOn && !mergedInto
+
 /** By which imports people came, the newest first, also by one under way, without those that were taken back. */
 async function importsOf({ sequelize }: Pick<Deps, 'sequelize'>, candidateIds: readonly string[]): Promise<Came[]> {
   if (candidateIds.length === 0) return []
@@ -54,11 +58,11 @@ async function importsOf({ sequelize }: Pick<Deps, 'sequelize'>, candidateIds: r
 export async function importedAmong(deps: Pick<Deps, 'sequelize'>, candidateIds: readonly string[]) {
   const came = (await importsOf(deps, candidateIds)).filter(({ hasAccount }) => !hasAccount)
   const people = await candidatesById([...new Set(came.map(({ candidateId }) => candidateId))])
-  return people.flatMap(({ id, name, erasedAt, eraseOn }) =>
-    erasedAt || eraseOn
-      ? []
-      : [{ candidateId: id, name, fileName: came.find(({ candidateId }) => candidateId === id)!.fileName }],
-  )
+  return people.filter(isThere).map(({ id, name }) => ({
+    candidateId: id,
+    name,
+    fileName: came.find(({ candidateId }) => candidateId === id)!.fileName,
+  }))
 }
 
 /** The first people of an import, by name, with how many claims it brought of each. */
@@ -67,7 +71,7 @@ export async function peopleOfImport(importId: string) {
   const brought = new Map(rows.map(({ candidateId, claims }) => [candidateId, claims.length]))
   const people = await candidatesById([...brought.keys()])
   return people
-    .filter(({ erasedAt, eraseOn }) => !erasedAt && !eraseOn)
+    .filter(isThere)
     .map(({ id, name }) => ({ candidateId: id, name, claims: brought.get(id) ?? 0 }))
     .sort((a, b) => a.name.localeCompare(b.name))
     .slice(0, mostListed)
@@ -82,7 +86,7 @@ function lastingOf(details: Claim['details']): { from: string | null; to: string
 /** A person who came with an import, and what it brought. Throws not-found for others. */
 export async function readImportedPerson(deps: Deps, actor: Account, candidateId: string) {
   const [person, came] = await Promise.all([candidateById(candidateId), importsOf(deps, [candidateId])])
-  if (!person || came.length === 0 || person.erasedAt || person.eraseOn) throw notFound()
+  if (!person || came.length === 0 || !isThere(person)) throw notFound()
   const [account, hiding, applications, claims] = await Promise.all([
     accountOfCandidate(candidateId),
     namesHiddenIn([candidateId]),
