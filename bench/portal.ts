@@ -5,6 +5,7 @@ import { createCanvas } from '@napi-rs/canvas'
 import type { Page } from '@playwright/test'
 import { demoPassword } from '#scenario/people'
 import { openBrowser, signIn } from '../scripts/browser'
+import { useShippedFonts } from '../test/fonts'
 import { percentile, type Result } from './result'
 
 const applicant = { mail: 'felix.rautner@mail.example', vacancy: 'rescue-lead' }
@@ -114,13 +115,14 @@ function photographs(count: number): string[] {
   const [width, height] = [4000, 3000]
   const canvas = createCanvas(width, height)
   const page = canvas.getContext('2d')
+  const { serif } = useShippedFonts()
   return Array.from({ length: count }, (_, nth) => {
     page.fillStyle = '#6d6459'
     page.fillRect(0, 0, width, height)
     page.fillStyle = '#f4f1e8'
     page.fillRect(300, 200, width - 600, height - 400)
     page.fillStyle = '#24201c'
-    page.font = '72px serif'
+    page.font = `72px "${serif}"`
     for (let line = 0; line < 22; line += 1)
       page.fillText(`Page ${nth + 1}, line ${line + 1}: what was learnt, and when`, 420, 360 + line * 105)
     const pixels = page.getImageData(0, 0, width, height)

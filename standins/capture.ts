@@ -1,7 +1,8 @@
 import { randomUUID } from 'node:crypto'
 import type { IncomingMessage, ServerResponse } from 'node:http'
+import { createRequire } from 'node:module'
 import { text } from 'node:stream/consumers'
-import { createCanvas } from '@napi-rs/canvas'
+import { createCanvas, GlobalFonts } from '@napi-rs/canvas'
 import { escaped, html, notThere } from './page'
 
 /**
@@ -79,7 +80,19 @@ function misread(zone: string): string {
   return zone.slice(0, digits.index) + wrong + zone.slice(digits.index + 6)
 }
 
+/** The paper is printed in fonts that ship with the application, so that it looks the same on every machine. */
+function registerFonts() {
+  const require = createRequire(import.meta.url)
+  for (const [name, file] of [
+    ['Device Bold', 'next/files/atkinson-hyperlegible-next-latin-600-normal.woff2'],
+    ['Device Mono', 'mono/files/atkinson-hyperlegible-mono-latin-400-normal.woff2'],
+  ] as const)
+    if (!GlobalFonts.has(name))
+      GlobalFonts.registerFromPath(require.resolve(`@fontsource/atkinson-hyperlegible-${file}`), name)
+}
+
 function drawSide(title: string, lines: readonly string[]): Buffer {
+  registerFonts()
   const canvas = createCanvas(1240, 860)
   const page = canvas.getContext('2d')
   page.fillStyle = '#6f7a72'
@@ -89,9 +102,9 @@ function drawSide(title: string, lines: readonly string[]): Buffer {
   page.fillStyle = '#c4ccbf'
   page.fillRect(110, 190, 260, 340)
   page.fillStyle = '#1b2622'
-  page.font = '600 40px sans-serif'
+  page.font = '40px "Device Bold"'
   page.fillText(title, 110, 140)
-  page.font = '34px monospace'
+  page.font = '34px "Device Mono"'
   lines.forEach((line, nth) => {
     page.fillText(line, 100, 800 - (lines.length - nth) * 56)
   })

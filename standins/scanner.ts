@@ -1,6 +1,7 @@
 import { mkdirSync, renameSync, writeFileSync } from 'node:fs'
 import type { IncomingMessage, ServerResponse } from 'node:http'
-import { join } from 'node:path'
+import { createRequire } from 'node:module'
+import { dirname, join } from 'node:path'
 import { createCanvas, DOMMatrix, ImageData, loadImage, Path2D } from '@napi-rs/canvas'
 import { PDFDocument } from 'pdf-lib'
 import { html, notThere } from './page'
@@ -8,6 +9,8 @@ import { html, notThere } from './page'
 Object.assign(globalThis, { Path2D, DOMMatrix, ImageData })
 
 const dotsPerInch = 120
+/** Fonts a PDF may leave out, as they ship with pdf.js: those of the machine are never looked at. */
+const standardFonts = `${dirname(createRequire(import.meta.url).resolve('pdfjs-dist/package.json'))}/standard_fonts/`
 
 /**
  * A scanner that saves to a folder. `GET /scanner` is its glass and buttons; `POST /scanner/scan?turned=&faint=&name=`
@@ -65,6 +68,8 @@ async function picturesOf(bytes: Buffer) {
   const pdf = await getDocument({
     data: new Uint8Array(bytes),
     isEvalSupported: false,
+    useSystemFonts: false,
+    standardFontDataUrl: standardFonts,
     disableFontFace: true,
     verbosity: 0,
     CanvasFactory: Canvases,

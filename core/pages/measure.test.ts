@@ -1,8 +1,14 @@
 import { type Canvas, createCanvas } from '@napi-rs/canvas'
+import { useShippedFonts } from '../../test/fonts'
 import { faultsOfPage, greyOf, measuredSide, measurePage } from './measure'
 
+const fonts = useShippedFonts()
 const height = measuredSide
 const width = Math.round(height / Math.SQRT2)
+
+const margin = 110
+const lineOf = (line: number) =>
+  `Line ${line + 1}: the holder has passed all parts of the examination with ${60 + line} points`
 
 /** A typed page with a heading, paragraphs and a table, as a good scan gives it. */
 function page(paper = '#f7f5ef', ink = '#1d1d1b'): Canvas {
@@ -11,21 +17,21 @@ function page(paper = '#f7f5ef', ink = '#1d1d1b'): Canvas {
   pen.fillStyle = paper
   pen.fillRect(0, 0, width, height)
   pen.fillStyle = ink
-  pen.font = 'bold 34px sans-serif'
+  pen.font = `34px "${fonts.sansBold}"`
   pen.fillText('Certificate of Qualification', 110, 150)
-  pen.font = '19px serif'
-  for (let line = 0; line < 34; line++)
-    pen.fillText(
-      `Line ${line + 1}: the holder has passed all parts of the examination with ${60 + line} points`,
-      110,
-      220 + line * 30,
-    )
+  pen.font = `19px "${fonts.serif}"`
+  for (let line = 0; line < 34; line++) pen.fillText(lineOf(line), margin, 220 + line * 30)
   pen.strokeStyle = ink
   pen.strokeRect(110, 1270, width - 220, 60)
   return canvas
 }
 
 const typed = page()
+const widestLine = (() => {
+  const pen = createCanvas(1, 1).getContext('2d')
+  pen.font = `19px "${fonts.serif}"`
+  return Math.max(...Array.from({ length: 34 }, (_, line) => pen.measureText(lineOf(line)).width))
+})()
 
 function copy(of: Canvas, change: (pen: ReturnType<Canvas['getContext']>, source: Canvas) => void): Canvas {
   const canvas = createCanvas(of.width, of.height)
@@ -70,9 +76,9 @@ describe('a page that is fine', () => {
       pen.fillStyle = '#fff'
       pen.fillRect(0, 0, width, height)
       pen.fillStyle = '#111'
-      pen.font = 'bold 44px serif'
+      pen.font = `44px "${fonts.serifBold}"`
       pen.fillText('Diploma', 390, 400)
-      pen.font = '24px serif'
+      pen.font = `24px "${fonts.serif}"`
       pen.fillText('awarded to Ilka Vantongeren on 3 March 2019', 270, 520)
       pen.fillText('for the completion of four years of study', 280, 570)
     })
@@ -94,7 +100,7 @@ describe('degraded copies', () => {
   test.each([0.62, 0.75, 0.9])('darkened by %s', (share) => expect(faultsOf(darkened(share))).toEqual(['too dark']))
   test.each([
     ['left', -220, 0],
-    ['right', 240, 0],
+    ['right', Math.round(width - margin - widestLine) + 90, 0],
     ['top', 0, -242],
     ['bottom', 0, 230],
   ])('cut off at the %s', (_side, x, y) => expect(faultsOf(shifted(x, y))).toEqual(['cut off']))

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { createRequire } from 'node:module'
+import { dirname } from 'node:path'
 import { createCanvas, DOMMatrix, ImageData, Path2D } from '@napi-rs/canvas'
 import sharp, { type Sharp } from 'sharp'
 import { prepareZXingModule, readBarcodes } from 'zxing-wasm/reader'
@@ -17,6 +18,8 @@ const mostPages = 200
 const leastInk = 0.0006
 
 const require = createRequire(import.meta.url)
+/** Fonts a PDF may leave out, as they ship with pdf.js: those of the machine are never looked at. */
+const standardFonts = `${dirname(require.resolve('pdfjs-dist/package.json'))}/standard_fonts/`
 const wasm = readFileSync(require.resolve('zxing-wasm/reader/zxing_reader.wasm'))
 prepareZXingModule({
   overrides: { wasmBinary: wasm.buffer.slice(wasm.byteOffset, wasm.byteOffset + wasm.byteLength) as ArrayBuffer },
@@ -42,6 +45,7 @@ async function readPdf(bytes: Uint8Array): Promise<ReadPage[]> {
     data: new Uint8Array(bytes),
     isEvalSupported: false,
     useSystemFonts: false,
+    standardFontDataUrl: standardFonts,
     disableFontFace: true,
     verbosity: 0,
     CanvasFactory: Canvases,
