@@ -5,7 +5,7 @@ import { createCanvas } from '@napi-rs/canvas'
 import type { Page } from '@playwright/test'
 import { demoPassword } from '#scenario/people'
 import { openBrowser, signIn } from '../scripts/browser'
-import { useShippedFonts } from '../test/fonts'
+import { registerShippedFonts } from '../test/fonts'
 import { percentile, type Result } from './result'
 
 const applicant = { mail: 'felix.rautner@mail.example', vacancy: 'rescue-lead' }
@@ -115,7 +115,7 @@ function photographs(count: number): string[] {
   const [width, height] = [4000, 3000]
   const canvas = createCanvas(width, height)
   const page = canvas.getContext('2d')
-  const { serif } = useShippedFonts()
+  const { serif } = registerShippedFonts()
   return Array.from({ length: count }, (_, nth) => {
     page.fillStyle = '#6d6459'
     page.fillRect(0, 0, width, height)

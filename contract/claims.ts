@@ -264,6 +264,9 @@ export const attachUpload = endpoint({
   tells: ['draft', 'status'],
 })
 
+/** Who at the desk opens the documents of a file. */
+export const documentReaders = ['coordinator', 'hiring manager', 'administrator'] as const
+
 export const readDocument = endpoint({
   method: 'GET',
   path: '/api/documents/:id/bytes',

@@ -55,6 +55,10 @@ export type Endpoint<
   tells: readonly Topic[]
 }
 
+/** Whether somebody with these roles may call an endpoint that asks who calls. */
+export const mayCall = ({ who }: Pick<Endpoint, 'who'>, roles: readonly Role[]): boolean =>
+  typeof who === 'string' || who.some((role) => roles.includes(role))
+
 const nothing = Type.Object({}, { additionalProperties: false })
 type Nothing = typeof nothing
 

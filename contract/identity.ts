@@ -16,6 +16,14 @@ const Offered = Type.Object({
 })
 export type Offered = Static<typeof Offered>
 
+/** A field of which characters were taken for others that look the same; a person has to look at it. */
+const Mended = Type.Object({
+  field: oneOf(['issuer', 'nationality', 'names', 'number', 'born', 'through', 'check digits'] as const),
+  read: Type.String({ description: 'What the camera made out' }),
+  as: Type.String({ description: 'What it was taken for' }),
+})
+export type Mended = Static<typeof Mended>
+
 export const captureStates = ['waiting', 'read', 'unclear', 'gone'] as const
 
 export const Capture = Type.Object({
@@ -24,6 +32,7 @@ export const Capture = Type.Object({
   /** Where the device is used: on this screen, or on a phone that reads it as a QR code. */
   address: Type.String(),
   offered: orNull(Offered),
+  mended: Type.Array(Mended),
   why: orNull(Type.String()),
 })
 export type Capture = Static<typeof Capture>

@@ -1,5 +1,7 @@
 import { type Static, Type } from '@sinclair/typebox'
 import type { ClaimComparison, Field } from '#core/comparison/compareClaim'
+import type { Decision } from '#core/comparison/proposeDecision'
+import { standingStates } from '#core/validity/validity'
 import { endpoint } from './endpoint'
 import {
   Day,
@@ -94,7 +96,12 @@ export const askRegister = endpoint({
   tells: ['desk'],
 })
 
-export const decisions = ['confirmed', 'confirmed with a note', 'contradicted', 'unconfirmable'] as const
+export const decisions = [
+  'confirmed',
+  'confirmed with a note',
+  'contradicted',
+  'unconfirmable',
+] as const satisfies Decision[]
 
 export const decideClaim = endpoint({
   method: 'POST',
@@ -151,9 +158,17 @@ export const FieldReply = Type.Union([
 ])
 export type FieldReply = Static<typeof FieldReply>
 
+/** What a licensing body says of a licence beyond its dates. */
+const StandingSchema = Type.Object(
+  { state: oneOf(standingStates), from: Type.Optional(Day), through: Type.Optional(Day) },
+  { additionalProperties: false },
+)
+
 export const EnquiryReply = Type.Object({
   known: Type.Boolean({ description: 'Whether the source knows of the person and the thing at all' }),
   fields: Type.Record(Type.String(), FieldReply),
+  /** Asked of licences and certificates. */
+  standing: Type.Optional(StandingSchema),
   note: LongText,
   respondent: Type.String({ minLength: 2, maxLength: 120 }),
   capacity: Type.String({ maxLength: 120 }),
@@ -198,9 +213,12 @@ export const FindingLine = Type.Object({
 export const Proof = Type.Object({
   fields: listOfCore<Field>(),
   claimed: Type.Record(Type.String(), Type.String()),
+  standing: orNull(StandingSchema),
   comparison: ofCore<ClaimComparison>(Type.Object({})),
   sentence: Type.Object({ head: Type.String(), detail: Type.String() }),
   enquiries: Type.Array(EnquiryLine),
   findings: Type.Array(FindingLine),
+  /** The decision the evidence proposes; none where there is nothing to decide on. */
+  proposed: orNull(oneOf(decisions)),
   register: Type.Boolean({ description: 'The source keeps a register that can be asked' }),
 })

@@ -85,7 +85,7 @@ export const readVouching = endpoint({
     candidate: Type.String(),
     vacancy: Type.String(),
     name: Type.String(),
-    relation: oneOf(vouchingRelations),
+    relation: orNull(oneOf(vouchingRelations)),
     doneAt: orNull(Moment),
   }),
 })

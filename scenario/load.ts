@@ -559,6 +559,6 @@ function registerOf(world: World, plan: PersonPlan) {
 const registersOf = (world: World): Deps['registers'] => ({
   lookUp: async (register, number) => {
     const entry = world.registers[register]?.[number.replace(/[\s.-]/g, '').toUpperCase()]
-    return entry ? { found: true, fields: entry.fields, standing: 'good' } : { found: false }
+    return entry ? { found: true, fields: entry.fields, standing: { state: 'good' } } : { found: false }
   },
 })

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs'
 import type { IncomingMessage, ServerResponse } from 'node:http'
 import { setTimeout as wait } from 'node:timers/promises'
 
-type Entry = { fields: Record<string, string>; standing?: string }
+type Entry = { fields: Record<string, string>; standing?: string; standingFrom?: string; standingThrough?: string }
 
 export type Registers = {
   file: string | undefined
@@ -37,7 +37,7 @@ export async function answerRegisters(
   const entry = entriesOf(registers)[name]?.[number.replace(/[\s.-]/g, '').toUpperCase()]
   if (!entry) return json(response, 404, { title: 'No such entry' })
   const fields = wrong ? { ...entry.fields, name: 'Somebody Else' } : entry.fields
-  return json(response, 200, { fields, standing: entry.standing ?? 'good' })
+  return json(response, 200, { standing: 'good', ...entry, fields })
 }
 
 /** Read anew each time, so that the demo can be loaded while this runs. */

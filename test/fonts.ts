@@ -10,7 +10,7 @@ const require = createRequire(import.meta.url)
  *
  * @returns names for `context.font`: `sans` and `serif`, each with its bold
  */
-export function useShippedFonts() {
+export function registerShippedFonts() {
   const names = {
     sans: 'Shipped Sans',
     sansBold: 'Shipped Sans Bold',

@@ -6,7 +6,7 @@ import {
   type QueryDefinition,
 } from '@reduxjs/toolkit/query/react'
 import type { Static, TSchema } from '@sinclair/typebox'
-import type { Endpoint, Reply, Topic } from '#contract/endpoint'
+import { type Endpoint, mayCall, type Reply, type Role, type Topic } from '#contract/endpoint'
 import type { Contract } from '#contract/index'
 import { say } from '#core/words/say'
 import { languageHere } from './language'
@@ -105,6 +105,9 @@ export function addressOf(name: keyof Contract, argument: { params?: object; que
   )
   return query.size > 0 ? `${path}?${query}` : path
 }
+
+/** Whether somebody with these roles may call an endpoint: what nobody here may do is not offered. */
+export const mayCallNamed = (name: keyof Contract, roles: readonly Role[]): boolean => mayCall(endpoints[name]!, roles)
 
 /** Every endpoint of the contract as RTK Query: reads are queries, everything else a mutation. */
 export const api = createApi({

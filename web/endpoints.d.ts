@@ -2,6 +2,9 @@
 declare module 'virtual:endpoints' {
   import type { Endpoint, Topic } from '#contract/endpoint'
 
-  export const endpoints: Record<string, Pick<Endpoint, 'method' | 'path' | 'once' | 'bytes' | 'behalf' | 'tells'>>
+  export const endpoints: Record<
+    string,
+    Pick<Endpoint, 'method' | 'path' | 'who' | 'once' | 'bytes' | 'behalf' | 'tells'>
+  >
   export const topics: readonly Topic[]
 }

@@ -1,4 +1,5 @@
-import { api } from './api'
+import type { Contract } from '#contract/index'
+import { api, mayCallNamed } from './api'
 
 /** Who is signed in; nothing is drawn that needs to know before this has answered. */
 export function useSession() {
@@ -14,5 +15,7 @@ export function useSession() {
     roles,
     staff,
     isKeeper,
+    /** Whether their roles allow an act, by the contract itself. */
+    may: (name: keyof Contract) => mayCallNamed(name, roles),
   }
 }

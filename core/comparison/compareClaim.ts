@@ -30,7 +30,8 @@ export type FieldFinding = {
 export type ClaimComparison = {
   fields: FieldFinding[]
   /**
-   * `agrees`: every field that matters is same or equivalent at the source. `look`: something is close or not stated.
+   * `agrees`: every field that matters is same or equivalent at the source, and no other is different. `look`: something
+   * is close or not stated, or a field that does not decide is different.
    * `contradicts`: a field that matters is different. `no reply`: the source has said nothing yet.
    */
   outcome: 'agrees' | 'look' | 'contradicts' | 'no reply'
@@ -89,7 +90,8 @@ function outcomeOf(findings: readonly FieldFinding[], reply: Statement | undefin
   if (!reply) return 'no reply'
   const agreed = mattering.every(({ bySource }) => bySource.verdict === 'same' || bySource.verdict === 'equivalent')
   const documentsFine = mattering.every(({ byDocument }) => byDocument.verdict !== 'close')
-  return agreed && documentsFine ? 'agrees' : 'look'
+  const nothingDiffers = findings.every(({ verdict }) => verdict !== 'different')
+  return agreed && documentsFine && nothingDiffers ? 'agrees' : 'look'
 }
 
 function explanationsOf(findings: readonly FieldFinding[]): ClaimComparison['explanations'] {

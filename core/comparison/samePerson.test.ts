@@ -41,6 +41,19 @@ test('one passport is one person, whatever the name says', () => {
   expect(found.likelihood).toBe('certain')
 })
 
+test.each(['Lena Keller', 'Hanna Keller'])(
+  'Anna Keller and her twin %s, of one household, are never one person for certain',
+  (twin) => {
+    const shared = { born: '1998-04-02', phone: '+43 512 555 0100', mails: ['family@mail.test'] }
+    const anna = person({ names: ['Anna Keller'], ...shared })
+    expect(['possible', 'likely']).toContain(compareFiles(anna, person({ names: [twin], ...shared })).likelihood)
+    const passport = { identityNumbers: ['P7766554'] }
+    expect(compareFiles({ ...anna, ...passport }, person({ names: [twin], ...shared, ...passport })).likelihood).toBe(
+      'certain',
+    )
+  },
+)
+
 test('other numbers and what is not stated say nothing', () => {
   const bare = alike({ born: null, phone: null })
   expect(alike({ born: null, phone: null, otherNumbers: ['TB-1'] }, { otherNumbers: ['TB-9999'] }).weight).toBe(

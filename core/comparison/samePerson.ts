@@ -50,9 +50,27 @@ export function compareFiles(ours: KnownPerson, theirs: KnownPerson): Likeness {
     mailAgreement(ours, theirs),
   ].filter((agreement) => agreement !== undefined)
   const weight = agreements.reduce((sum, { field, verdict }) => sum + (weights[field][verdict] ?? 0), 0)
-  const likelihood =
+  const byWeight =
     weight >= certainFrom ? 'certain' : weight >= likelyFrom ? 'likely' : weight >= possibleFrom ? 'possible' : 'unlike'
-  return { weight, likelihood, agreements }
+  const most = mostLikely(agreements)
+  return { weight, likelihood: ranks[Math.min(ranks.indexOf(byWeight), ranks.indexOf(most))]!, agreements }
+}
+
+const ranks = ['unlike', 'possible', 'likely', 'certain'] as const
+
+/**
+ * How sure one can be at most. Twins share a birth date, a telephone and a family name, and often a mail address and
+ * given names that are close: what a household shares adds up to nothing where the names differ. Only a number of a paper
+ * of identity belongs to one person alone.
+ */
+function mostLikely(agreements: readonly Agreement[]): Likeness['likelihood'] {
+  const of = (field: Agreement['field']) => agreements.find((agreement) => agreement.field === field)
+  const identity = of('identity number')?.verdict
+  if (identity === 'same' || identity === 'equivalent') return 'certain'
+  const name = of('name')
+  if (name?.verdict === 'different') return 'possible'
+  const otherSpelling = name?.verdict === 'close' && name.reasons.some(({ code }) => code === 'spelling')
+  return otherSpelling ? 'likely' : 'certain'
 }
 
 const order: Verdict[] = ['same', 'equivalent', 'close', 'different', 'not stated']

@@ -1,8 +1,9 @@
 import fc from 'fast-check'
 import type { Form, Question } from '../form/form'
 import { conditionFaultWords, conditionWords } from '../words/conditions'
-import { type Condition, type Facts, factsOf, judge } from './condition'
+import { type Condition, type Facts, factsOf } from './condition'
 import { circlesIn, faultsOfCondition } from './faults'
+import { judge } from './judge'
 import { knownFacts } from './vocabulary'
 
 const ask = (key: string, over: Partial<Question>): Question => ({
@@ -158,7 +159,7 @@ test('what is said never to hold is false for every answer, and what is said alw
 
 test('what is not said to be impossible can be met, and can be missed', () => {
   const all = (['yes', 'no'] as const).flatMap((drives) =>
-    [-1, 0, 1, 2, 3, 4].flatMap((years) =>
+    [-1, 0, 0.5, 1, 1.5, 2, 2.5, 3, 4].flatMap((years) =>
       [[], ['German'], ['French'], ['German', 'French']].map((languages) => ({ drives, years, languages })),
     ),
   )

@@ -1,5 +1,6 @@
-import { type Comparison, type Condition, type Facts, type FactValue, factsOf, judge } from './condition'
-import { type KnownFact, operatorOf, operatorsOf } from './vocabulary'
+import type { Comparison, Condition } from './condition'
+import { outcomesOf } from './outcomes'
+import { domainsOf, type KnownFact, operatorOf, operatorsOf } from './vocabulary'
 
 export type ConditionFault =
   | { code: 'unknown-fact'; fact: string }
@@ -27,12 +28,12 @@ export function faultsOfCondition(condition: Condition, known: readonly KnownFac
     return [...later, ...unknownOptions(comparison, fact)]
   })
   if (faults.length > 0) return unique(faults)
-  if (canBe(condition, true, byName) === false) return [{ code: 'never-holds' }]
-  if (canBe(condition, false, byName) === false) return [{ code: 'always-holds' }]
-  return []
+  const outcomes = outcomesOf(condition, {}, domainsOf(known))
+  if (outcomes?.canHold === false) return [{ code: 'never-holds' }]
+  return outcomes?.canFail === false ? [{ code: 'always-holds' }] : []
 }
 
-function unknownOptions(comparison: Comparison, { name, kind, options }: KnownFact): ConditionFault[] {
+function unknownOptions(comparison: Comparison, { name, kind, options, blanks = [] }: KnownFact): ConditionFault[] {
   if (!options || kind === 'number') return []
   const named =
     'is' in comparison
@@ -43,7 +44,7 @@ function unknownOptions(comparison: Comparison, { name, kind, options }: KnownFa
           ? [comparison.holds]
           : []
   return named
-    .filter((value) => !options.some((option) => option.value === value))
+    .filter((value) => !blanks.includes(value) && !options.some((option) => option.value === value))
     .map((option) => ({ code: 'unknown-option', fact: name, option }))
 }
 
@@ -51,87 +52,6 @@ export function comparisonsOf(condition: Condition): Comparison[] {
   if ('fact' in condition) return [condition]
   const parts = 'all' in condition ? condition.all : 'any' in condition ? condition.any : condition.none
   return parts.flatMap(comparisonsOf)
-}
-
-/** Beyond this many looks the question is left open: better no verdict than a slow one. */
-const mostLooks = 20_000
-
-/**
- * Whether any answers make a condition true (or false): a search over one representative of every range of values the
- * comparisons tell apart, cut short wherever the three-valued logic already settles it.
- *
- * @returns `true` or `false`, or `undefined` where it would take too long to say
- */
-function canBe(condition: Condition, wanted: boolean, known: ReadonlyMap<string, KnownFact>): boolean | undefined {
-  const names = factsOf(condition)
-  const comparisons = comparisonsOf(condition)
-  const domains = names.map((name) =>
-    representatives(
-      comparisons.filter(({ fact }) => fact === name),
-      known.get(name),
-    ),
-  )
-  let looks = 0
-  const search = (facts: Facts, depth: number): boolean | undefined => {
-    looks += 1
-    if (looks > mostLooks) return undefined
-    const { truth } = judge(condition, facts)
-    if (truth !== 'undecided') return truth === wanted
-    if (depth === names.length) return false
-    let open = false
-    for (const value of domains[depth]!) {
-      const found = search({ ...facts, [names[depth]!]: value }, depth + 1)
-      if (found) return true
-      if (found === undefined) open = true
-    }
-    return open ? undefined : false
-  }
-  return search({}, 0)
-}
-
-/** A text nobody would choose: stands for every value that no comparison names. */
-const anythingElse = '\u0000else'
-
-function representatives(comparisons: readonly Comparison[], fact: KnownFact | undefined): FactValue[] {
-  if (fact?.kind === 'number') {
-    const bounds = comparisons.flatMap((comparison) =>
-      'atLeast' in comparison
-        ? [comparison.atLeast]
-        : 'atMost' in comparison
-          ? [comparison.atMost]
-          : 'is' in comparison
-            ? [Number(comparison.is)]
-            : [],
-    )
-    return unique(bounds.flatMap((bound) => [bound - 1, bound, bound + 1]))
-  }
-  if (fact?.kind === 'date') {
-    const bounds = comparisons.flatMap((comparison) =>
-      'onOrBefore' in comparison ? [comparison.onOrBefore] : 'onOrAfter' in comparison ? [comparison.onOrAfter] : [],
-    )
-    return unique(['1000-01-01', '9999-12-31', ...bounds])
-  }
-  const named = unique(
-    comparisons.flatMap((comparison) =>
-      'is' in comparison
-        ? [String(comparison.is)]
-        : 'oneOf' in comparison
-          ? comparison.oneOf.map(String)
-          : 'holds' in comparison
-            ? [comparison.holds]
-            : [],
-    ),
-  )
-  if (fact?.kind === 'choices') return subsets(named)
-  const all = fact?.options?.map(({ value }) => value)
-  const others = all ? all.filter((value) => !named.includes(value)).slice(0, 1) : [anythingElse]
-  return [...named, ...others]
-}
-
-/** Every combination of up to six values; of more, each alone, none, and all. */
-function subsets(values: readonly string[]): string[][] {
-  if (values.length > 6) return [[], [...values], ...values.map((value) => [value])]
-  return Array.from({ length: 2 ** values.length }, (_, bits) => values.filter((_value, index) => (bits >> index) & 1))
 }
 
 /**

@@ -2,6 +2,7 @@ import type { Form, Question } from '../form/form'
 import { credentialKinds, studyFields, studyLevels } from '../requirements/catalogue'
 import { fileFactNames } from '../requirements/fileFacts'
 import type { Comparison } from './condition'
+import type { Domains } from './outcomes'
 
 export type FactKind = 'yes or no' | 'choice' | 'choices' | 'number' | 'date' | 'text'
 
@@ -12,6 +13,10 @@ export type KnownFact = {
   kind: FactKind
   /** The values it can have, where that is known. */
   options?: readonly { value: string; label: string }[]
+  /** A number without fractions. */
+  whole?: boolean
+  /** Honest blanks that may stand instead and are facts of their own. */
+  blanks?: readonly string[]
   /** The question of the form it comes from, and its place there; facts of the file come from none. */
   question?: string
   place: number
@@ -43,10 +48,11 @@ const yesOrNo = [
 /** The facts of the file itself. `checks` are the skills checks there are, by key and title. */
 function factsOfTheFile(checks: Readonly<Record<string, string>>): KnownFact[] {
   const fields = Object.entries(studyFields).map(([value, label]) => ({ value, label }))
-  const described: Record<(typeof fileFactNames)[number], Pick<KnownFact, 'label' | 'kind' | 'options'>> = {
+  const described: Record<(typeof fileFactNames)[number], Pick<KnownFact, 'label' | 'kind' | 'options' | 'whole'>> = {
     'file.studyLevel': {
       label: 'highest level of study',
       kind: 'number',
+      whole: true,
       options: Object.entries(studyLevels).map(([value, label]) => ({ value, label })),
     },
     'file.studyFields': { label: 'fields of study', kind: 'choices', options: fields },
@@ -56,7 +62,7 @@ function factsOfTheFile(checks: Readonly<Record<string, string>>): KnownFact[] {
       kind: 'choices',
       options: credentialKinds.map(({ key, name }) => ({ value: key, label: name })),
     },
-    'file.workMonths': { label: 'months of work in all', kind: 'number' },
+    'file.workMonths': { label: 'months of work in all', kind: 'number', whole: true },
     'file.workTags': { label: 'kinds of work done', kind: 'choices' },
     'file.checksPassed': {
       label: 'skills checks passed',
@@ -72,10 +78,32 @@ export function knownFacts(form: Form, checks: Readonly<Record<string, string>> 
   const questions = form.flatMap((section) => section.questions)
   return [
     ...questions.flatMap((question, place) =>
-      factsOfQuestion(question).map((fact) => ({ ...fact, question: question.key, place })),
+      factsOfQuestion(question).map((fact) => ({ ...fact, ...blanksOf(question), question: question.key, place })),
     ),
     ...factsOfTheFile(checks),
   ]
+}
+
+/** "I don't know" leaves a fact open; the other blanks are facts by their own name. */
+const blanksOf = ({ blanks = [] }: Question) => {
+  const said = blanks.filter((blank) => blank !== 'unknown')
+  return said.length > 0 ? { blanks: said } : {}
+}
+
+/** What each fact can be, for conditions to be judged by. */
+export function domainsOf(known: readonly KnownFact[]): Domains {
+  return new Map(
+    known.map(({ name, kind, options, whole, blanks }) => [
+      name,
+      {
+        ...(options && (kind === 'choice' || kind === 'yes or no')
+          ? { values: options.map(({ value }) => value) }
+          : {}),
+        ...(whole ? { whole } : {}),
+        ...(blanks ? { blanks } : {}),
+      },
+    ]),
+  )
 }
 
 function factsOfQuestion({ key, kind, label, options = [] }: Question): Omit<KnownFact, 'place'>[] {
@@ -93,7 +121,7 @@ function factsOfQuestion({ key, kind, label, options = [] }: Question): Omit<Kno
     case 'money':
       return [{ name: key, label, kind: 'number' }]
     case 'records':
-      return [{ name: key, label: `${label}: how many`, kind: 'number' }]
+      return [{ name: key, label: `${label}: how many`, kind: 'number', whole: true }]
     case 'date':
     case 'partial date':
       return [{ name: key, label, kind: 'date' }]

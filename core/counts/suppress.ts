@@ -11,9 +11,10 @@ export type ShownCounts = {
 /**
  * Counts with small groups left out.
  *
- * A count from 1 to `least - 1` is not shown (primary suppression). Where what is left out would follow from the total, or
- * adds up to less than `least`, the next smallest is left out as well, until it does not (secondary suppression, as in
- * Hundepool and others, "Statistical Disclosure Control", 2012, chapter 4). Fewer than `least` in all show nothing.
+ * A count from 1 to `least - 1` is not shown (primary suppression). Where what is left out would follow from the total, as
+ * one count alone does, and several that can only all be small or all be large, the next smallest is left out as well,
+ * until it does not (secondary suppression, as in Hundepool and others, "Statistical Disclosure Control", 2012, chapter 4).
+ * Where there is nothing more to leave out, the total is not shown. Fewer than `least` in all show nothing.
  *
  * @param counts people by answer; none is shown as 0
  */
@@ -24,11 +25,32 @@ export function suppressSmall(counts: Readonly<Record<string, number>>, least = 
   const rest = Object.keys(counts)
     .filter((key) => !hidden.has(key) && counts[key]! > 0)
     .sort((a, b) => counts[a]! - counts[b]!)
-  const hiddenSum = () => [...hidden].reduce((sum, key) => sum + counts[key]!, 0)
-  while (hidden.size > 0 && (hidden.size === 1 || hiddenSum() < least) && rest.length > 0) hidden.add(rest.shift()!)
-  const known = hidden.size !== 1 && (hidden.size === 0 || hiddenSum() >= least)
+  const safe = () =>
+    cannotBeWorkedOut(
+      hidden.size,
+      [...hidden].reduce((sum, key) => sum + counts[key]!, 0),
+      least,
+    )
+  while (!safe() && rest.length > 0) hidden.add(rest.shift()!)
   return {
     counts: Object.fromEntries(Object.entries(counts).map(([key, count]) => [key, hidden.has(key) ? null : count])),
-    total: known ? total : null,
+    total: safe() ? total : null,
   }
+}
+
+/** Each count left out could be at least so many different numbers. */
+const leastChoices = 3
+
+/**
+ * Whether the sum of so many counts leaves each of them open, also for somebody who takes all of them to be small.
+ * Where the sum is more than small counts can come to, one of them is large, and nobody can tell which.
+ */
+function cannotBeWorkedOut(hidden: number, sum: number, least: number): boolean {
+  if (hidden === 0) return true
+  if (hidden === 1 || sum < least) return false
+  const largest = least - 1
+  if (sum > hidden * largest) return true
+  const lowest = Math.max(1, sum - (hidden - 1) * largest)
+  const highest = Math.min(largest, sum - (hidden - 1))
+  return highest - lowest + 1 >= leastChoices
 }

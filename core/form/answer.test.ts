@@ -1,4 +1,4 @@
-import { judge } from '../conditions/condition'
+import { judge } from '../conditions/judge'
 import { answerWords, questionSentence } from '../words/form'
 import { type AnswerValue, answeredKeys, factsOfAnswers, faultOf, isAsked, isEmpty, missingIn } from './answer'
 import type { Form, Question } from './form'

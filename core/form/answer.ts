@@ -1,5 +1,5 @@
 import type { Facts, FactValue } from '../conditions/condition'
-import { judge } from '../conditions/condition'
+import { judge } from '../conditions/judge'
 import { readPartialDate } from '../dates/partialDate'
 import { type Blank, becauseKey, blanks, type Form, type Question } from './form'
 

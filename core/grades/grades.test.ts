@@ -85,7 +85,7 @@ const numbers = Object.values(scales).filter(
   (scale): scale is Extract<Scale, { kind: 'numbers' }> => scale.kind === 'numbers',
 )
 const markOn = ({ worst, best }: { worst: number; best: number }, share: number) =>
-  String(worst + (best - worst) * share)
+  (worst + (best - worst) * share).toFixed(12)
 
 test('the overall result lies between the worst and the best mark, and a better mark never lowers it', () => {
   const share = fc.double({ min: 0, max: 1, noNaN: true })
@@ -108,3 +108,9 @@ test('the overall result lies between the worst and the best mark, and a better 
     ),
   )
 })
+
+test.each(['1e1', '0x10', '1.2.3', '7 5', 'Infinity', '.5', '5.', '+5'])('%s is no mark', (mark) =>
+  expect(overallOf(term([mark, 10]), scales.percentage!).faults).toEqual([
+    { term: 0, course: 0, code: 'not-a-mark', mark },
+  ]),
+)

@@ -87,8 +87,9 @@ function readMark(text: string, scale: Scale): Read {
     const found = scale.letters.find(({ letter }) => letter.toLowerCase() === mark.toLowerCase())
     return found ? { percent: found.percent, passed: found.passes } : { code: 'not-a-mark', mark }
   }
+  // Digits with at most one decimal mark, as on a transcript: `1e1` and `0x10` are numbers to a program only.
+  if (!/^-?\d+(?:[.,]\d+)?$/.test(mark)) return { code: 'not-a-mark', mark }
   const value = Number(mark.replace(',', '.'))
-  if (mark === '' || Number.isNaN(value)) return { code: 'not-a-mark', mark }
   const { worst, best, pass } = scale
   if (value < Math.min(worst, best) || value > Math.max(worst, best)) return { code: 'outside-the-scale', mark }
   const rising = best > worst

@@ -99,7 +99,12 @@ function survey(entries: readonly HistoryEntry[], whole: Range, toleratedGapDays
 
 type Readings = { id: string; certain: Range; possible: Range }
 
-function readingsOf(entry: HistoryEntry, presentDay: number): Readings {
+/**
+ * The days an entry covers under every reading, and under some, as day numbers. A reading that ends before it begins is
+ * none: what begins exactly on a day surely covers that day, however vague its end. `certain` may be no range (its end
+ * before its beginning); `possible` is none only where every reading is backwards.
+ */
+export function readingsOf(entry: HistoryEntry, presentDay: number): Readings {
   const begin = spanInDays(entry.from)
   const end = entry.to === 'present' ? undefined : spanInDays(entry.to)
   const begins = { from: begin.earliest, through: begin.latest }
@@ -108,7 +113,10 @@ function readingsOf(entry: HistoryEntry, presentDay: number): Readings {
     : { from: Math.max(presentDay, begins.from), through: Math.max(presentDay, begins.from) }
   return {
     id: entry.id,
-    certain: { from: begins.through, through: ends.from },
+    certain: {
+      from: Math.min(begins.through, Math.max(ends.through, begins.from)),
+      through: Math.max(ends.from, Math.min(begins.from, ends.through)),
+    },
     possible: { from: begins.from, through: ends.through },
   }
 }

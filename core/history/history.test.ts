@@ -127,7 +127,78 @@ test('overlapping experience is counted once and cut at the day asked for', () =
     { ...entry('b', '2021-01-01', '2022-12-31'), tags: ['electrical'] },
     { ...entry('c', '2023-01-01', 'present'), tags: ['kitchen'] },
   ]
-  expect(monthsOfExperience(jobs, ['electrical'], day('2026-01-01'))).toBe(36)
-  expect(monthsOfExperience(jobs, ['electrical'], day('2021-06-29'))).toBe(17)
-  expect(monthsOfExperience(jobs, [], day('2024-01-01'))).toBe(48)
+  const months = (tags: string[], asOf: string) => monthsOfExperience(jobs, tags, day(asOf)).least
+  expect(months(['electrical'], '2026-01-01')).toBe(36)
+  expect(months(['electrical'], '2021-06-29')).toBe(17)
+  expect(months(['electrical'], '2021-06-30')).toBe(18)
+  expect(months([], '2024-01-01')).toBe(48)
+})
+
+describe('experience in calendar months', () => {
+  const job = (from: string, to: string) => ({ ...entry(`${from} ${to}`, from, to), tags: ['rack'] })
+  const monthsOf = (...jobs: ReturnType<typeof job>[]) => monthsOfExperience(jobs, [], day('2026-11-24'))
+
+  test('whole years are whole years, whatever day they begin on', () => {
+    expect(monthsOf(job('2021-01-01', '2023-12-31')).least).toBe(36)
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 5000 }), fc.integer({ min: 1, max: 8 }), (offset, years) => {
+        const from = day('2003-01-01').add({ days: offset })
+        const through = from.add({ years }).subtract({ days: 1 })
+        // From 29 February a common year later is 28 February: the day after its last is not the same day again.
+        fc.pre(!(from.month === 2 && from.day === 29))
+        const jobs = [job(from.toString(), through.toString())]
+        expect(monthsOfExperience(jobs, [], day('2026-11-24'))).toEqual({
+          least: 12 * years,
+          most: 12 * years,
+          inexact: [],
+        })
+        const short = [job(from.toString(), through.subtract({ days: 1 }).toString())]
+        expect(monthsOfExperience(short, [], day('2026-11-24')).most).toBe(12 * years - 1)
+      }),
+    )
+  })
+
+  test('adjoining jobs count as one stretch, and days left over from several make a month of thirty', () => {
+    expect(monthsOf(job('2021-01-01', '2021-06-15'), job('2021-06-16', '2021-12-31')).least).toBe(12)
+    expect(monthsOf(job('2021-01-01', '2021-01-20'), job('2022-01-01', '2022-01-09')).least).toBe(0)
+    expect(monthsOf(job('2021-01-01', '2021-01-20'), job('2022-01-01', '2022-01-10')).least).toBe(1)
+  })
+
+  test('months and years give a range, and say whose days would narrow it', () => {
+    expect(monthsOf(job('2021-01', '2023-12'))).toEqual({ least: 34, most: 36, inexact: ['2021-01 2023-12'] })
+    expect(monthsOf(job('2021', '2023'))).toEqual({ least: 12, most: 36, inexact: ['2021 2023'] })
+    expect(monthsOf(job('2021-03-05', '2021-03-31'), job('2021-04', '2021-06-30')).inexact).toEqual([
+      '2021-04 2021-06-30',
+    ])
+  })
+
+  test('a day never lies outside the range, whichever days were meant', () => {
+    const months = fc.integer({ min: 0, max: 60 })
+    fc.assert(
+      fc.property(
+        months,
+        months,
+        fc.integer({ min: 1, max: 28 }),
+        fc.integer({ min: 1, max: 28 }),
+        (a, b, one, other) => {
+          const first = day('2020-01-01').add({ months: Math.min(a, b) })
+          const last = day('2020-01-01').add({ months: Math.max(a, b) })
+          fc.pre(a !== b || one <= other)
+          const vague = monthsOf(job(first.toString().slice(0, 7), last.toString().slice(0, 7)))
+          const exact = monthsOf(job(first.with({ day: one }).toString(), last.with({ day: other }).toString())).least
+          expect(exact).toBeGreaterThanOrEqual(vague.least)
+          expect(exact).toBeLessThanOrEqual(vague.most)
+        },
+      ),
+    )
+  })
+})
+
+test('an entry surely covers the day on which it exactly begins or ends', () => {
+  const covered = (from: string, to: string) => coverage([entry('a', from, to)], year2021, 0).coveredDays
+  expect(covered('2021-03-05', '2021-03')).toBe(1)
+  expect(covered('2021-03', '2021-03-05')).toBe(1)
+  expect(covered('2021-03', '2021-03')).toBe(0)
+  expect(covered('2021-03-05', '2021-03-05')).toBe(1)
+  expect(covered('2021-03-05', '2021-02')).toBe(0)
 })

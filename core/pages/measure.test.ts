@@ -1,8 +1,8 @@
 import { type Canvas, createCanvas } from '@napi-rs/canvas'
-import { useShippedFonts } from '../../test/fonts'
+import { registerShippedFonts } from '../../test/fonts'
 import { faultsOfPage, greyOf, measuredSide, measurePage } from './measure'
 
-const fonts = useShippedFonts()
+const fonts = registerShippedFonts()
 const height = measuredSide
 const width = Math.round(height / Math.SQRT2)
 

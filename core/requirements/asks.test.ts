@@ -217,9 +217,33 @@ describe('a credential', () => {
   const rule = (over: Partial<Requirement>) =>
     aRequirement({ kind: 'credential', credential: 'rope-access' }, { rung: 'confirmed', ...over })
 
-  test.each(['suspended', 'revoked'] as const)('that is %s does not count, however well it is proven', (standing) =>
-    expect(judged(rule({}), { claims: [card({ standing })] })).toBe('unmet: standing: desk decide'),
+  const withStanding = (standing: Partial<NonNullable<ClaimFacts['standing']>>) =>
+    judged(rule({}), { claims: [card({ standing: { state: 'good', decided: false, ...standing } })] })
+
+  test.each(['suspended', 'revoked', 'restricted'] as const)(
+    'that is %s does not count, however well it is proven',
+    (state) => expect(withStanding({ state })).toBe('unmet: standing: desk decide'),
   )
+
+  test('that is restricted counts once somebody has decided knowing it; no decision makes a suspended one count', () => {
+    expect(withStanding({ state: 'restricted', decided: true })).toBe('met: met')
+    expect(withStanding({ state: 'suspended', decided: true })).toBe('unmet: standing: desk decide')
+  })
+
+  test('counts again the day after its suspension ends, and not on any day before the start on which it is suspended', () => {
+    const suspended = (from?: string, through?: string) => withStanding({ state: 'suspended', from, through })
+    expect(suspended(undefined, '2026-11-23')).toBe('met: met')
+    expect(suspended(undefined, '2026-11-24')).toContain('unmet')
+    expect(suspended('2027-01-11')).toContain('unmet')
+    expect(suspended('2027-01-12')).toBe('met: met')
+  })
+
+  test('that was contradicted counts only once it is confirmed, whatever number its renewal bears', () => {
+    const renewed = (over: Partial<ClaimFacts>) =>
+      judged(rule({ rung: 'evidenced' }), { claims: [card({ contradictedBefore: true, ...over })] })
+    expect(renewed({ rung: 'evidenced', paper: 'seen' })).toBe('unmet: contradicted: desk decide')
+    expect(renewed({ rung: 'confirmed' })).toBe('met: met')
+  })
 
   test.each<[Partial<ClaimFacts>, Partial<Requirement>, string]>([
     [{ rung: 'claimed', paper: 'none' }, { rung: 'claimed' }, 'met: met'],

@@ -1,4 +1,5 @@
-import { type Facts, judge } from '../conditions/condition'
+import type { Facts } from '../conditions/condition'
+import { judge } from '../conditions/judge'
 import { isoOfDay } from '../dates/dayNumber'
 import { gapsIn } from '../history/coverage'
 import { monthsOfExperience } from '../history/experience'
@@ -46,12 +47,12 @@ function resultOf(requirement: Requirement, file: Known): Result {
   const waiver = file.waivers.find((given) => given.requirement === requirement.key)
   if (waiver) return notNeeded({ code: 'waived', by: waiver.by, reason: waiver.reason })
   if (requirement.when) {
-    const { truth, deciding } = judge(requirement.when, file.facts)
+    const { truth, deciding } = judge(requirement.when, file.facts, file.domains)
     if (truth === false) return notNeeded({ code: 'condition-false' })
     if (truth === 'undecided')
       return undecided({ code: 'condition-undecided', deciding }, [{ who: 'candidate', what: 'answer' }])
   }
-  if (requirement.exempt && judge(requirement.exempt.when, file.facts).truth === true) {
+  if (requirement.exempt && judge(requirement.exempt.when, file.facts, file.domains).truth === true) {
     return notNeeded({ code: 'exempt', because: requirement.exempt.because })
   }
   const asked = resultOfAsk(requirement.asks, requirement, file)
@@ -95,13 +96,8 @@ function resultOfAsk(ask: Ask, requirement: Requirement, file: Known): Result {
       )
     case 'history':
       return historyResult(ask, file)
-    case 'experience': {
-      const months = monthsOfExperience(workEntries(file), ask.tags, file.today)
-      if (months >= ask.months) return met()
-      return unmet({ code: 'too-little-experience', months, needed: ask.months }, [
-        { who: 'candidate', what: 'explain' },
-      ])
-    }
+    case 'experience':
+      return experienceResult(ask, file)
     case 'every work entry':
       return everyWorkEntry(requirement, file)
     case 'skills check':
@@ -189,6 +185,16 @@ function historyResult(ask: Extract<Ask, { kind: 'history' }>, file: Known): Res
   }
   const possibleDays = found.possibleGaps.reduce((sum, gap) => sum + lengthOf(gap), 0)
   return possibleDays > 0 ? { ...met(), reason: { code: 'possible-gaps', days: possibleDays } } : met()
+}
+
+function experienceResult(ask: Extract<Ask, { kind: 'experience' }>, file: Known): Result {
+  const { least, most, inexact } = monthsOfExperience(workEntries(file), ask.tags, file.today)
+  if (least >= ask.months) return met()
+  const explain: Step[] = [{ who: 'candidate', what: 'explain' }]
+  if (most < ask.months) return unmet({ code: 'too-little-experience', months: most, needed: ask.months }, explain)
+  const labels = file.claims.filter(({ id }) => inexact.includes(id)).map(({ label }) => label)
+  const reason = { code: 'experience-unclear' as const, least, most, needed: ask.months, inexact: labels }
+  return { ...undecided(reason, explain), claims: inexact }
 }
 
 function everyWorkEntry(requirement: Requirement, file: FileFacts): Result {

@@ -2,7 +2,7 @@ import type { FactValue } from '../conditions/condition'
 import { monthsOfExperience } from '../history/experience'
 import type { FileFacts } from './requirement'
 
-/** What conditions may ask of a file beyond its answers, by name. They are known at any time, and never undecided. */
+/** What conditions may ask of a file beyond its answers, by name. They are known at any time, months of work within bounds. */
 export const fileFactNames = [
   'file.studyLevel',
   'file.studyFields',
@@ -16,7 +16,9 @@ export type FileFactName = (typeof fileFactNames)[number]
 
 /** The facts of a file: its highest level of study (ISCED 2011), fields (ISCED-F 2013), papers, months of work in all. */
 export function factsOfFile({ claims, skills, today }: FileFacts): Record<FileFactName, FactValue> {
-  const good = claims.filter(({ rung }) => rung !== 'contradicted')
+  const good = claims.filter(
+    ({ rung, contradictedBefore }) => rung !== 'contradicted' && (rung === 'confirmed' || !contradictedBefore),
+  )
   const studies = good.filter(({ kind }) => kind === 'study')
   const jobs = good.flatMap(({ kind, entry }) => (kind === 'work' && entry && isEmployment(entry.tags) ? [entry] : []))
   return {
@@ -24,10 +26,15 @@ export function factsOfFile({ claims, skills, today }: FileFacts): Record<FileFa
     'file.studyFields': unique(studies.map(({ field }) => field)),
     'file.accreditedFields': unique(studies.filter(({ accredited }) => accredited).map(({ field }) => field)),
     'file.credentials': unique(good.map(({ credential }) => credential)),
-    'file.workMonths': jobs.length === 0 ? 0 : monthsOfExperience(jobs, [], today),
+    'file.workMonths': jobs.length === 0 ? 0 : monthsOfWork(jobs, today),
     'file.workTags': unique(jobs.flatMap(({ tags }) => tags)),
     'file.checksPassed': unique(skills.flatMap(({ check, passed }) => (passed ? [check] : []))),
   }
+}
+
+function monthsOfWork(jobs: Parameters<typeof monthsOfExperience>[0], today: FileFacts['today']): FactValue {
+  const { least, most } = monthsOfExperience(jobs, [], today)
+  return least === most ? least : { least, most }
 }
 
 const isEmployment = (tags: readonly string[]) => tags.includes('employment') || tags.includes('self-employment')

@@ -19,7 +19,12 @@ export type FirstLook = {
 const against = new Set<OutcomeReason['code']>(['answer-other', 'too-little-experience', 'contradicted', 'standing'])
 /** The same where it is asked for before the shortlist; by a later gate it may still be given. */
 const againstEarly = new Set<OutcomeReason['code']>(['nothing-claimed', 'no-work-entries'])
-const open = new Set<OutcomeReason['code']>(['unconfirmable', 'condition-undecided', 'validity-unknown'])
+const open = new Set<OutcomeReason['code']>([
+  'unconfirmable',
+  'condition-undecided',
+  'validity-unknown',
+  'experience-unclear',
+])
 
 /** Looks at what came in, before any proof is asked for. */
 export function firstLook(

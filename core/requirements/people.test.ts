@@ -42,7 +42,7 @@ describe('people who vouch', () => {
   test('is said to whoever considers applying, and to the desk', () => {
     expect(requirementSentence(rule)).toBe('2 people who vouch for you, before the shortlist.')
     expect(requirementSentence(asking({ kind: 'vouching', count: 1 }))).toMatch(/^Somebody who vouches for you/)
-    expect(ballWords({ who: 'candidate', what: 'name someone' })).toBe('Candidate: name somebody')
+    expect(ballWords({ who: 'candidate', what: 'name someone' }, ['coordinator'])).toBe('Candidate: name somebody')
   })
 })
 

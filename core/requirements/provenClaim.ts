@@ -1,4 +1,4 @@
-import { validThrough } from '../validity/validity'
+import { standingAgainst, validThrough } from '../validity/validity'
 import type { ClaimFacts, FileFacts, Requirement, Step } from './requirement'
 import { met, nearest, type Result, undecided, unmet } from './result'
 
@@ -26,11 +26,11 @@ export function claimResult(claims: readonly ClaimFacts[], requirement: Requirem
 function oneClaim(claim: ClaimFacts, requirement: Requirement, file: FileFacts): Result {
   const proof = proofResult(claim, requirement)
   const about = [claim.id]
-  if (claim.standing === 'suspended' || claim.standing === 'revoked') {
-    return {
-      ...unmet({ code: 'standing', claim: claim.label, standing: claim.standing }, [{ who: 'desk', what: 'decide' }]),
-      claims: about,
-    }
+  const against = standingAgainst(claim.standing, file.today, file.targetStart)
+  // A restriction may leave the post open: that is for a person to say, who confirms it knowing the restriction.
+  if (against && !(against === 'restricted' && claim.standing?.decided)) {
+    const reason = { code: 'standing' as const, claim: claim.label, standing: against }
+    return { ...unmet(reason, [{ who: 'desk', what: 'decide' }]), claims: about }
   }
   if (requirement.validStartPlusDays === undefined) return { ...proof, claims: about }
   if (!claim.term)
@@ -41,7 +41,7 @@ function oneClaim(claim: ClaimFacts, requirement: Requirement, file: FileFacts):
       ]),
       claims: about,
     }
-  const through = validThrough(claim.term, file.targetStart, requirement.validStartPlusDays)
+  const through = validThrough(claim.term, file.targetStart, requirement.validStartPlusDays, file.today)
   if (through.holds === true) return { ...proof, claims: about }
   const renewal: Step[] = [
     { who: 'candidate', what: 'renew' },
@@ -50,6 +50,11 @@ function oneClaim(claim: ClaimFacts, requirement: Requirement, file: FileFacts):
   ]
   if (through.holds === 'undecided')
     return { ...undecided({ code: 'validity-unknown', claim: claim.label }, renewal), claims: about }
+  if (through.why === 'begins late') {
+    const { firstDay, needed, lateBy } = through
+    const reason = { code: 'begins-late' as const, claim: claim.label, firstDay, needed, lateBy }
+    return { ...unmet(reason, [{ who: 'desk', what: 'decide' }, ...proof.steps]), claims: about }
+  }
   const { lastDay, needed, shortBy } = through
   return {
     ...unmet({ code: 'lapses-early', claim: claim.label, lastDay, needed, shortBy }, renewal),
@@ -60,7 +65,7 @@ function oneClaim(claim: ClaimFacts, requirement: Requirement, file: FileFacts):
 export function proofResult(claim: ClaimFacts, requirement: Requirement): Result {
   const { rung, label, source } = claim
   if (rung === 'waived' || rung === 'confirmed') return met(label)
-  if (rung === 'contradicted')
+  if (rung === 'contradicted' || claim.contradictedBefore)
     return unmet({ code: 'contradicted', claim: label, source }, [{ who: 'desk', what: 'decide' }])
   const needsPaper = requirement.rung !== 'claimed'
   if (!needsPaper && !requirement.paper) return met(label)

@@ -1,7 +1,8 @@
 import type { Temporal } from 'temporal-polyfill'
 import type { Condition, Facts } from '../conditions/condition'
+import type { Domains } from '../conditions/outcomes'
 import type { HistoryEntry } from '../history/coverage'
-import type { Term } from '../validity/validity'
+import type { Standing, Term } from '../validity/validity'
 
 export const gates = ['send', 'shortlist', 'offer', 'start'] as const
 export type Gate = (typeof gates)[number]
@@ -77,7 +78,10 @@ export type ClaimFacts = {
   /** The question that asked for this paper. */
   question?: string
   term?: Term
-  standing?: 'good' | 'suspended' | 'revoked'
+  /** What its issuer says of it, by the newest answer; `decided` where somebody has decided knowing it. */
+  standing?: Standing & { decided: boolean }
+  /** It, or another claim for the same thing, was contradicted, and nothing has been confirmed since. */
+  contradictedBefore?: boolean
   entry?: HistoryEntry & { tags: readonly string[] }
 }
 
@@ -93,6 +97,8 @@ export type FileFacts = {
   targetStart: Temporal.PlainDate
   claims: readonly ClaimFacts[]
   answers: Facts
+  /** What the questions can be answered with. */
+  domains?: Domains
   /** Keys that were answered with an honest blank that is no fact, such as "I don't know". */
   blankAnswers?: ReadonlySet<string>
   /** Requirements whose fee has been received. */
@@ -152,10 +158,13 @@ export type OutcomeReason =
     }
   | { code: 'lapses-early'; claim: string; lastDay: string; needed: string; shortBy: number }
   | { code: 'validity-unknown'; claim: string }
-  | { code: 'standing'; claim: string; standing: 'suspended' | 'revoked' }
+  | { code: 'begins-late'; claim: string; firstDay: string; needed: string; lateBy: number }
+  | { code: 'standing'; claim: string; standing: Exclude<Standing['state'], 'good'> }
   | { code: 'gaps'; days: number; first: { from: string; through: string }; count: number }
   | { code: 'possible-gaps'; days: number }
   | { code: 'too-little-experience'; months: number; needed: number }
+  /** Enough or not, by what the days were; `inexact` are the jobs whose days would decide it. */
+  | { code: 'experience-unclear'; least: number; most: number; needed: number; inexact: string[] }
   | { code: 'no-work-entries' }
   | { code: 'work-open'; open: number; of: number; claim: string }
   | { code: 'check-not-sat' | 'check-under-way' }

@@ -1,5 +1,6 @@
-import { type Facts, type FactValue, judge } from '../conditions/condition'
+import type { Facts, FactValue } from '../conditions/condition'
 import { comparisonsOf } from '../conditions/faults'
+import { judge } from '../conditions/judge'
 import { type Answers, factsOfAnswers } from '../form/answer'
 import { type Question, questionsOf } from '../form/form'
 import type { Ask, Requirement } from '../requirements/requirement'

@@ -35,3 +35,28 @@ test('the day that is needed is included in valid through start plus days', () =
   expect(validThrough(until('2027-01-11'), day('2027-01-11'), 0)).toEqual({ holds: true })
   expect(validThrough({ through: 'unknown' }, day('2027-01-11'), 30)).toEqual({ holds: 'undecided' })
 })
+
+describe('against a start that lies in the past', () => {
+  const today = day('2026-11-24')
+  const through = (term: Term, plusDays = 0) => validThrough(term, day('2026-10-01'), plusDays, today)
+  test('today counts: what lapsed yesterday holds no more, though it held on the start', () => {
+    expect(through(until('2026-11-24'))).toEqual({ holds: true })
+    expect(through(until('2026-11-23'))).toMatchObject({ holds: false, why: 'ends early', needed: '2026-11-24' })
+    expect(through(until('2026-12-20'), 30)).toMatchObject({ holds: false, shortBy: 4 })
+  })
+})
+
+test('what begins after the start does not hold; what may is undecided; what begins on it does', () => {
+  const from = (text: string) =>
+    validThrough({ from: partialDate(text), through: partialDate('2030') }, day('2027-01-11'), 30)
+  expect(from('2027-01-11')).toEqual({ holds: true })
+  expect(from('2027-01-12')).toEqual({
+    holds: false,
+    why: 'begins late',
+    firstDay: '2027-01-12',
+    needed: '2027-01-11',
+    lateBy: 1,
+  })
+  expect(from('2027-01')).toEqual({ holds: 'undecided' })
+  expect(from('2026')).toEqual({ holds: true })
+})

@@ -1,5 +1,7 @@
 import type { ClaimComparison } from '../comparison/compareClaim'
 import type { Reason, Verdict } from '../comparison/verdict'
+import { writeWhen } from '../dates/write'
+import type { Standing } from '../validity/validity'
 
 /** A reason as half a sentence. */
 export function reasonOfDifference(reason: Reason): string {
@@ -55,7 +57,7 @@ export const verdictWord = (verdict: Verdict): string => verdictWords[verdict]
 
 /** The sentence above the decision: how it comes out, and what the difference most likely is. */
 export function comparisonSentence(comparison: ClaimComparison): { head: string; detail: string } {
-  const different = comparison.fields.filter(({ verdict, matters }) => verdict === 'different' && matters).length
+  const different = comparison.fields.filter(({ verdict }) => verdict === 'different').length
   const close = comparison.fields.filter(({ verdict }) => verdict === 'close').length
   const unsaid = comparison.fields.filter(
     ({ bySource, matters, claimed }) => matters && claimed !== '' && bySource.verdict === 'not stated',
@@ -76,9 +78,21 @@ export function comparisonSentence(comparison: ClaimComparison): { head: string;
     look:
       close > 0
         ? `${count(close)} ${close === 1 ? 'is' : 'are'} close, not the same.`
-        : `The source left ${unsaid === 1 ? 'one field' : `${unsaid} fields`} unsaid.`,
+        : different > 0
+          ? `${count(different)} differ${different === 1 ? 's' : ''}, which by itself decides nothing.`
+          : unsaid > 0
+            ? `The source left ${unsaid === 1 ? 'one field' : `${unsaid} fields`} unsaid.`
+            : 'The source agrees in every field that matters.',
   }[comparison.outcome]
   return { head, detail }
+}
+
+/** What the issuer says of a licence beyond its dates, as a sentence; nothing where it is good. */
+export function standingSentence({ state, from, through }: Standing): string {
+  if (state === 'good') return ''
+  const since = from ? ` from ${writeWhen(from)}` : ''
+  const until = through ? ` through ${writeWhen(through)}` : ''
+  return `Its issuer says that it is ${state}${since}${until}.`
 }
 
 const explained = (verdict: Verdict, reasons: readonly Reason[]) =>

@@ -61,10 +61,11 @@ const reason: fc.Arbitrary<OutcomeReason> = fc.oneof(
   }),
   fc.record({ code: fc.constant('lapses-early' as const), claim: name, lastDay: day, needed: day, shortBy: number }),
   fc.record({ code: fc.constant('validity-unknown' as const), claim: name }),
+  fc.record({ code: fc.constant('begins-late' as const), claim: name, firstDay: day, needed: day, lateBy: number }),
   fc.record({
     code: fc.constant('standing' as const),
     claim: name,
-    standing: fc.constantFrom('suspended' as const, 'revoked' as const),
+    standing: fc.constantFrom('restricted' as const, 'suspended' as const, 'revoked' as const),
   }),
   fc.record({
     code: fc.constant('gaps' as const),
@@ -74,6 +75,13 @@ const reason: fc.Arbitrary<OutcomeReason> = fc.oneof(
   }),
   fc.record({ code: fc.constant('possible-gaps' as const), days: number }),
   fc.record({ code: fc.constant('too-little-experience' as const), months: number, needed: number }),
+  fc.record({
+    code: fc.constant('experience-unclear' as const),
+    least: number,
+    most: number,
+    needed: number,
+    inexact: fc.array(name, { minLength: 1 }),
+  }),
   fc.record({ code: fc.constant('work-open' as const), open: number, of: number, claim: name }),
   fc.record({ code: fc.constantFrom('check-failed' as const, 'check-passed' as const), percent: number }),
   fc.record({ code: fc.constant('answer-other' as const), question: name, answer: name, needed: name }),

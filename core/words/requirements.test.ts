@@ -117,7 +117,13 @@ test.each<[OutcomeReason, string]>([
 test.each<[Step, string]>([
   [{ who: 'candidate', what: 'renew' }, 'Candidate: renew'],
   [{ who: 'desk', what: 'compare' }, 'You: compare reply'],
+  [{ who: 'desk', what: 'look' }, 'You: look at document'],
   [{ who: 'source', what: 'reply' }, 'Source: answer'],
   [{ who: 'candidate', what: 'pay' }, 'Candidate: pay'],
   [{ who: 'hiring manager', what: 'make offer' }, 'Hiring manager: offer'],
-])('the ball of %j is “%s”', (step, words) => expect(ballWords(step)).toBe(words))
+])('the ball of %j is “%s”', (step, words) => expect(ballWords(step, ['coordinator'])).toBe(words))
+
+test('it is not “you” for whose role it is not', () => {
+  expect(ballWords({ who: 'desk', what: 'compare' }, ['assessor'])).toBe('Coordinator: compare reply')
+  expect(ballWords({ who: 'hiring manager', what: 'make offer' }, ['hiring manager'])).toBe('You: offer')
+})

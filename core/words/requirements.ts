@@ -1,7 +1,7 @@
 import type { KnownFact } from '../conditions/vocabulary'
 import { writeDays, writeWhen } from '../dates/write'
 import { credentialKind, studyFields, studyLevels } from '../requirements/catalogue'
-import type { Ask, Gate, Outcome, OutcomeReason, Requirement, Step } from '../requirements/requirement'
+import type { Ask, Gate, Outcome, OutcomeReason, Requirement, Step, Who } from '../requirements/requirement'
 import { conditionWords } from './conditions'
 import { say, spokenLanguage } from './say'
 
@@ -176,10 +176,17 @@ function reasonWords(reason: OutcomeReason, nameOf: (key: string) => string): st
         shortBy: writeDays(reason.shortBy),
         needed: writeWhen(reason.needed),
       })
+    case 'begins-late':
+      return say('{{claim}} is valid only from {{firstDay}}, {{lateBy}} after {{needed}}.', {
+        claim: reason.claim,
+        firstDay: writeWhen(reason.firstDay),
+        lateBy: writeDays(reason.lateBy),
+        needed: writeWhen(reason.needed),
+      })
     case 'validity-unknown':
       return say('{{claim}}: nobody has said how long it is valid.', { claim: reason.claim })
     case 'standing':
-      return say('{{claim}} is {{standing}}.', { claim: reason.claim, standing: reason.standing })
+      return say('{{claim}} is {{standing}}.', { claim: reason.claim, standing: say(reason.standing) })
     case 'gaps':
       return say('{{days}} to account for, {{from}} to {{through}}{{more}}.', {
         days: writeDays(reason.days),
@@ -195,6 +202,13 @@ function reasonWords(reason: OutcomeReason, nameOf: (key: string) => string): st
       return say('{{months}} of {{needed}} asked.', {
         months: monthsWords(reason.months),
         needed: monthsWords(reason.needed),
+      })
+    case 'experience-unclear':
+      return say('{{least}} to {{most}}; {{needed}} are asked. The days of {{jobs}} would decide it.', {
+        least: monthsWords(reason.least),
+        most: monthsWords(reason.most),
+        needed: monthsWords(reason.needed),
+        jobs: reason.inexact.join(', '),
       })
     case 'no-work-entries':
       return say('No job to confirm.')
@@ -241,26 +255,42 @@ function reasonWords(reason: OutcomeReason, nameOf: (key: string) => string): st
   }
 }
 
-const deskActs: Record<Step['what'], string> = {
-  answer: 'Candidate: answer',
-  explain: 'Candidate: explain',
-  upload: 'Candidate: send document',
-  renew: 'Candidate: renew',
-  look: 'You: look at document',
-  ask: 'You: ask source',
-  reply: 'Source: answer',
-  compare: 'You: compare reply',
-  decide: 'You: decide',
-  'sit check': 'Candidate: sit check',
-  sign: 'Candidate: sign',
-  'do task': 'Candidate: do task',
-  'make offer': 'Hiring manager: offer',
-  pay: 'Candidate: pay',
-  'name someone': 'Candidate: name somebody',
+const stepWords: Record<Step['what'], string> = {
+  answer: 'answer',
+  explain: 'explain',
+  upload: 'send document',
+  renew: 'renew',
+  look: 'look at document',
+  ask: 'ask source',
+  reply: 'answer',
+  compare: 'compare reply',
+  decide: 'decide',
+  'sit check': 'sit check',
+  sign: 'sign',
+  'do task': 'do task',
+  'make offer': 'offer',
+  pay: 'pay',
+  'name someone': 'name somebody',
+}
+const whoWords: Record<Who, string> = {
+  candidate: 'Candidate',
+  desk: 'Coordinator',
+  source: 'Source',
+  'hiring manager': 'Hiring manager',
+}
+/** The roles that take a step for somebody; candidates and sources have none at the desk. */
+const rolesOf: Record<Who, readonly string[]> = {
+  candidate: [],
+  desk: ['coordinator', 'administrator'],
+  source: [],
+  'hiring manager': ['hiring manager', 'administrator'],
 }
 
-/** Who has the ball and for what, in a few words for a list on the desk. */
-export const ballWords = (step: Step): string => deskActs[step.what]
+/** Whose turn it is and for what, in a few words for a list on the desk: "You" only where it is the reader. */
+export function ballWords({ who, what }: Step, roles: readonly string[]): string {
+  const isReader = rolesOf[who].some((role) => roles.includes(role))
+  return `${isReader ? 'You' : whoWords[who]}: ${stepWords[what]}`
+}
 
 /** An amount in minor units as people read it: `45.00 EUR`. */
 export const writeAmount = (minor: number, currency: string) => `${(minor / 100).toFixed(2)} ${currency}`

@@ -9,6 +9,8 @@ export function zoneFaultWords(reading: ZoneReading | ZoneFault): string | undef
           'No machine-readable lines were found. Lay the paper flat, with its two or three lines of letters in sight.',
         )
       : say('The machine-readable lines were not whole. Take care that no finger or light covers them.')
+  if (reading.paper === 'visa')
+    return say('This is a visa. It does not show who you are; capture your passport or identity card.')
   if (reading.wrong.length === 0) return undefined
   const names = {
     number: say('the number'),

@@ -10,9 +10,12 @@ import { Application, Snapshot } from './model'
 /** Stages in which the desk still works on an application. */
 export const activeStages = ['sent', 'shortlisted', 'offered'] as const satisfies readonly Stage[]
 
+/** Whether an application is under way. */
+export const isActive = ({ stage }: Pick<Application, 'stage'>) => activeStages.some((active) => active === stage)
+
 /** Whether papers are still put into an application: it is worked on, or was begun for somebody and is not sent yet. */
 export const awaitsPapers = ({ stage, onBehalf }: Application): boolean =>
-  activeStages.some((active) => active === stage) || (stage === 'being written' && Boolean(onBehalf))
+  isActive({ stage }) || (stage === 'being written' && Boolean(onBehalf))
 
 export const applicationById = (id: string): Promise<Application> => Application.findByPk(id, { rejectOnEmpty: true })
 

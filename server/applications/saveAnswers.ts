@@ -3,6 +3,7 @@ import { type Form, type Question, questionKeyOf, questionsOf } from '#core/form
 import { answerFaultWords } from '#core/words/form'
 import { rememberPerson } from '../accounts/candidate'
 import { recordEvent } from '../audit/record'
+import { compareAndSet } from '../database/compareAndSet'
 import type { Account, Deps } from '../deps'
 import { readinessOf, rulesOfApplication } from '../hiring/readiness'
 import { refreshStanding } from '../hiring/standing'
@@ -33,21 +34,21 @@ export async function saveAnswers(deps: Deps, actor: Account, id: string, { vers
     Object.entries({ ...application.answers, ...changes }).filter(([, answer]) => !isEmpty(answer)),
   )
   const now = deps.clock.now()
-  application.set({
+  const changed = {
     answers,
     answeredAt: {
       ...application.answeredAt,
       ...Object.fromEntries(Object.keys(changes).map((key) => [key, now.toISOString()])),
     },
     takenOver: application.takenOver.filter((key) => !(key in changes)),
-    version: version + 1,
     savedAt: now,
     lastSection: section ?? application.lastSection,
-  })
+  }
+  application.set(changed)
   const [readiness, names] = await Promise.all([
     readinessOf(deps, application, { vacancy, rules }),
     namesFor(rules),
-    application.save(),
+    compareAndSet(application, version, changed),
     Object.keys(changes).some(isOfPerson) && rememberPerson(application.candidateId, personIn({ answers })),
   ])
   if (sent) await personChanged(deps, application.candidateId)

@@ -4,6 +4,7 @@ import { openAt } from '#core/requirements/evaluate'
 import { candidateWithMail } from '../accounts/candidate'
 import { recordEvent } from '../audit/record'
 import { claimFaces } from '../claims/face'
+import { compareAndSet } from '../database/compareAndSet'
 import { nextNumber } from '../database/counter'
 import type { Account, Deps } from '../deps'
 import { keepBytes } from '../documents/bytes'
@@ -47,13 +48,12 @@ async function send(deps: Deps, actor: Account, id: string, version: number) {
 
   const number = await nextNumber(deps, 'applications')
   const reference = writeReference(referencePrefix, number)
-  await application.update({
+  await compareAndSet(application, version, {
     stage: 'sent',
     number,
     reference,
     sentAt: now,
     rulesVersion: vacancy.rulesVersion,
-    version: version + 1,
     ...confirmedNow(application, now),
   })
   const permission = await permissionOf(id)

@@ -1,14 +1,16 @@
 import { recordEvent } from '../audit/record'
+import { compareAndSet } from '../database/compareAndSet'
 import type { Account, Actor, Deps } from '../deps'
 import { refreshStanding } from '../hiring/standing'
 import { conflict } from '../http/problems'
+import { endWhatIsAsked } from './endApplication'
 import { activeStages, applicationsOf, ownApplication } from './find'
 
 export async function withdraw(deps: Deps, actor: Account, id: string) {
   const application = await ownApplication(actor, id, { lock: true })
   if (application.stage === 'cleared')
     throw conflict('already-cleared', 'You are cleared to start. Write to us instead.')
-  await application.update({ stage: 'withdrawn', endedAt: deps.clock.now(), version: application.version + 1 })
+  await compareAndSet(application, application.version, { stage: 'withdrawn', endedAt: deps.clock.now() })
   await recordEvent(deps, actor, {
     code: 'withdrawn',
     what: 'Withdrew the application',
@@ -16,6 +18,7 @@ export async function withdraw(deps: Deps, actor: Account, id: string) {
     candidateId: application.candidateId,
     applicationId: id,
   })
+  await endWhatIsAsked(deps, actor, application)
   await refreshStanding(deps, application)
   return { done: true as const }
 }
@@ -24,13 +27,14 @@ export async function withdraw(deps: Deps, actor: Account, id: string) {
 export async function withdrawAll(deps: Deps, actor: Actor, candidateId: string) {
   for (const application of await applicationsOf(candidateId)) {
     if (!activeStages.some((stage) => stage === application.stage)) continue
-    await application.update({ stage: 'withdrawn', endedAt: deps.clock.now(), version: application.version + 1 })
+    await compareAndSet(application, application.version, { stage: 'withdrawn', endedAt: deps.clock.now() })
     await recordEvent(deps, actor, {
       code: 'withdrawn',
       what: 'Withdrew the application with the wish to be erased',
       candidateId,
       applicationId: application.id,
     })
+    await endWhatIsAsked(deps, actor, application)
     await refreshStanding(deps, application)
   }
 }

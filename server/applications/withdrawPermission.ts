@@ -3,14 +3,14 @@ import type { Account, Deps } from '../deps'
 import { refreshStanding } from '../hiring/standing'
 import { conflict } from '../http/problems'
 import { withdrawPermission as takeBack } from '../permissions/permissions'
-import { callOffEnquiries } from '../verification/enquiries'
+import { callOffEnquiries } from '../verification/callOff'
 import { ownApplication } from './find'
 
 /** Takes the permission to check back: open questions are called off, nothing more is asked, what was found stays on record. */
 export async function withdrawPermission(deps: Deps, actor: Account, id: string) {
   const application = await ownApplication(actor, id, { lock: true })
   if (!(await takeBack(deps, id))) throw conflict('not-signed', 'There is no permission to withdraw.')
-  const calledOff = await callOffEnquiries(id)
+  const calledOff = await callOffEnquiries(deps, actor, id)
   await recordEvent(deps, actor, {
     code: 'permission-withdrawn',
     what: `Withdrew the permission to check; ${calledOff} open ${calledOff === 1 ? 'question was' : 'questions were'} called off`,

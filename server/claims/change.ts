@@ -7,6 +7,7 @@ import { credentialKind, numberFits } from '#core/requirements/catalogue'
 import { candidateOf } from '../accounts/candidate'
 import { isClaimReopened } from '../applications/reopen'
 import { recordEvent } from '../audit/record'
+import { compareAndSet } from '../database/compareAndSet'
 import type { Account, Deps } from '../deps'
 import {
   addDocument,
@@ -67,11 +68,10 @@ export async function changeClaim(deps: Deps, actor: Account, id: string, versio
   await insistOnSense(deps, details)
   const before = claim.details
   if (asked) await keepAsItWas(deps, claim)
-  await claim.update({
+  await compareAndSet(claim, version, {
     details,
     number: numberOf(details),
     sourceId: details.sourceId,
-    version: version + 1,
     saidAt: deps.clock.now(),
     ...(asked ? { rung: 'claimed', credentialVersion: claim.credentialVersion + 1 } : {}),
   })
@@ -100,8 +100,11 @@ async function keepAsItWas(deps: Deps, { id: claimId, credentialVersion, details
 export async function removeClaim(deps: Deps, actor: Account, id: string, version: number) {
   const claim = await ownClaim(deps, actor, id)
   insistOnVersion(version, claim.version, { details: claim.details })
-  if (claim.rung !== 'claimed') throw conflict('in-use', 'Somebody has worked on this already; it stays on file.')
-  await claim.update({ removedAt: deps.clock.now(), version: version + 1 })
+  const before = await EarlierCredential.findAll({ where: { claimId: id } })
+  // What somebody has worked on before a renewal stays on file with it.
+  if ([claim, ...before].some(({ rung }) => rung !== 'claimed'))
+    throw conflict('in-use', 'Somebody has worked on this already; it stays on file.')
+  await compareAndSet(claim, version, { removedAt: deps.clock.now() })
   await recordEvent(deps, actor, {
     code: 'claim-removed',
     what: `Took back ${labelOf(claim.details)}`,
@@ -135,13 +138,12 @@ export async function renewCredential(deps: Deps, actor: Account, id: string, re
     rung: claim.rung,
     replacedAt: deps.clock.now(),
   })
-  await claim.update({
+  await compareAndSet(claim, renewal.version, {
     details,
     number: numberOf(details),
     rung: 'claimed',
     saidAt: deps.clock.now(),
     credentialVersion: claim.credentialVersion + 1,
-    version: claim.version + 1,
   })
   await recordEvent(deps, actor, {
     code: 'credential-renewed',

@@ -9,6 +9,7 @@ import { up as permissions } from './migrations/004-permissions'
 import { up as applying } from './migrations/005-applying'
 import { up as people } from './migrations/006-people'
 import { up as desk } from './migrations/007-desk'
+import { up as standingAndDoors } from './migrations/008-standing-and-doors'
 
 type Migration = { name: string; statements: readonly string[]; after?: (sequelize: Sequelize) => Promise<void> }
 
@@ -27,6 +28,7 @@ const migrations: Migration[] = [
       await beginSeries(sequelize)
     },
   },
+  { name: '008-standing-and-doors', statements: standingAndDoors },
 ]
 
 /** Brings the database to the newest shape; safe to call from several copies, since each step is recorded. */

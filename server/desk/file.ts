@@ -49,7 +49,15 @@ export async function readFile(deps: Deps, actor: Account, id: string): Promise<
     checksOf(readiness.sittings, requirements),
     claimFaces(claims, readiness),
   ])
-  const proofs = { person, claims, documents, enquiries, findings, sources: bySourceId(readiness.sources) }
+  const proofs = {
+    person,
+    claims,
+    documents,
+    enquiries,
+    findings,
+    sources: bySourceId(readiness.sources),
+    today: facts.today,
+  }
   const gate = nextGate[application.stage]
   const look = firstLook(outcomes, readableForm(rules.form, covering), application.answers, facts.answers)
   const forGate = gate
@@ -92,7 +100,7 @@ export async function readFile(deps: Deps, actor: Account, id: string): Promise<
     claims: faces.map((face, index) => ({
       ...face,
       proof: proofOf(claims[index]!, proofs),
-      ...wantsOf(facts.claims[index]!, outcomes, gate),
+      ...wantsOf(facts.claims[index]!, outcomes, gate, actor.roles),
     })),
     answers: answersForDesk(rules.form, application, facts.answers, covering),
     changes: sentAnswers
@@ -117,7 +125,7 @@ export async function readFile(deps: Deps, actor: Account, id: string): Promise<
     words: Object.fromEntries(
       outcomes.map((outcome) => [
         outcome.requirement,
-        { why: outcomeWords(outcome, nameOf), ball: outcome.steps[0] ? ballWords(outcome.steps[0]) : '' },
+        { why: outcomeWords(outcome, nameOf), ball: outcome.steps[0] ? ballWords(outcome.steps[0], actor.roles) : '' },
       ]),
     ),
     historyYears: history?.years ?? 5,
@@ -149,16 +157,21 @@ export async function readFile(deps: Deps, actor: Account, id: string): Promise<
 }
 
 /** What a claim waits for and by which gate, from the requirement with most left to do. */
-function wantsOf(claim: ClaimFacts, outcomes: readonly Outcome[], gate: Gate | null): { wants: string; by: string } {
+function wantsOf(
+  claim: ClaimFacts,
+  outcomes: readonly Outcome[],
+  gate: Gate | null,
+  roles: readonly string[],
+): { wants: string; by: string } {
   const about = outcomes
     .filter(({ claims, steps }) => claims.includes(claim.id) && steps.length > 0)
     .sort((a, b) => b.steps.length - a.steps.length)[0]
-  if (about && gate) return { wants: ballWords(about.steps[0]!), by: about.gate }
+  if (about && gate) return { wants: ballWords(about.steps[0]!, roles), by: about.gate }
   // Nothing asked here rests on it, and still somebody sent or answered something.
   if (claim.enquiry === 'answered' && claim.rung === 'asked')
-    return { wants: ballWords({ who: 'desk', what: 'compare' }), by: '' }
+    return { wants: ballWords({ who: 'desk', what: 'compare' }, roles), by: '' }
   return claim.paper === 'to look at'
-    ? { wants: ballWords({ who: 'desk', what: 'look' }), by: '' }
+    ? { wants: ballWords({ who: 'desk', what: 'look' }, roles), by: '' }
     : { wants: '', by: '' }
 }
 

@@ -1,9 +1,10 @@
 import { v7 as uuid } from 'uuid'
 import type { DocumentLine } from '#contract/claims'
 import type { PaperPart } from '#core/papers/papers'
+import { compareAndSet } from '../database/compareAndSet'
 import { rowsOf } from '../database/rows'
 import type { Deps } from '../deps'
-import { conflict, insistOnVersion, notFound } from '../http/problems'
+import { changedMeanwhile, conflict, insistOnVersion, notFound } from '../http/problems'
 import { keepBytes } from './bytes'
 import { inspect } from './inspect'
 import { Document } from './model'
@@ -81,13 +82,12 @@ export async function markSeen(
   insistOnVersion(version, document.version)
   if (document.state !== 'to look at' && document.state !== 'sent back')
     throw conflict('already-seen', 'This document has been looked at already.')
-  return document.update({
+  return compareAndSet(document, version, {
     state: 'seen',
     reads,
     seenBy: by,
     seenAt: deps.clock.now(),
     sentBackBecause: null,
-    version: version + 1,
   })
 }
 
@@ -101,19 +101,13 @@ export async function takeAlong(claimId: string, credentialVersion: number) {
 export async function markUnseen(id: string): Promise<Document> {
   const document = await documentById(id)
   if (document.state !== 'seen') throw conflict('not-seen', 'This document has not been looked at.')
-  return document.update({ state: 'to look at', seenBy: null, seenAt: null, version: document.version + 1 })
+  return compareAndSet(document, document.version, { state: 'to look at', seenBy: null, seenAt: null })
 }
 
 export async function markSentBack(id: string, version: number, reason: string): Promise<Document> {
   const document = await documentById(id)
   insistOnVersion(version, document.version)
-  return document.update({
-    state: 'sent back',
-    sentBackBecause: reason,
-    seenBy: null,
-    seenAt: null,
-    version: version + 1,
-  })
+  return compareAndSet(document, version, { state: 'sent back', sentBackBecause: reason, seenBy: null, seenAt: null })
 }
 
 /** A better document takes the place of those of its part that were sent back. */
@@ -128,7 +122,8 @@ export async function removeUnseen(id: string) {
       'already-seen',
       'Somebody has looked at this document already; it stays on file. Add a better one beside it.',
     )
-  await document.destroy()
+  const gone = await Document.destroy({ where: { id, version: document.version, state: 'to look at' } })
+  if (gone === 0) throw changedMeanwhile()
 }
 
 export const documentLine = (document: Document): typeof DocumentLine.static => ({

@@ -1,3 +1,4 @@
+import { documentReaders } from '#contract/claims'
 import { hiddenKindOfClaim, sees, subjectOf } from '#core/privacy/hidden'
 import { candidateOf } from '../accounts/candidate'
 import { personWrittenFor } from '../applications/behalf'
@@ -11,7 +12,7 @@ import { readBytes } from './bytes'
 import { documentById } from './documents'
 import type { Document } from './model'
 
-const readers = ['coordinator', 'hiring manager', 'administrator']
+const readers: readonly string[] = documentReaders
 
 /** A document for its owner and for those at the desk who may see the file; for others it is not there. */
 export async function readDocument(deps: Deps, actor: Account, id: string): Promise<FileToKeep> {

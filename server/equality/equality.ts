@@ -4,6 +4,7 @@ import { faultOf } from '#core/form/answer'
 import type { Form, Question } from '#core/form/form'
 import { answerFaultWords } from '#core/words/form'
 import { ownApplication } from '../applications/find'
+import { changeWhere } from '../database/compareAndSet'
 import type { Account } from '../deps'
 import { rulesOfApplication } from '../hiring/readiness'
 import { conflict, invalid } from '../http/problems'
@@ -34,7 +35,9 @@ export async function giveEqualityAnswers(actor: Account, id: string, answers: R
   await EqualityAnswer.bulkCreate(
     Object.entries(answers).map(([question, answer]) => ({ id: uuid(), vacancyId, question, answer })),
   )
-  await application.update({ equalityGiven: true })
+  // Before the answers: nobody is counted twice, also not from two windows at once.
+  if (!(await changeWhere(application, { equalityGiven: false }, { equalityGiven: true })))
+    throw conflict('already-given', 'These questions have been answered already.')
   return { done: true as const }
 }
 

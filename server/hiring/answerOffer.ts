@@ -1,7 +1,9 @@
+import { endWhatIsAsked } from '../applications/endApplication'
 import { ownApplication } from '../applications/find'
 import { recordEvent } from '../audit/record'
+import { changeWhere, compareAndSet } from '../database/compareAndSet'
 import type { Account, Deps } from '../deps'
-import { conflict, notFound } from '../http/problems'
+import { changedMeanwhile, conflict, notFound } from '../http/problems'
 import { Offer } from './model'
 import { refreshStanding } from './standing'
 
@@ -13,11 +15,12 @@ export async function answerOffer(deps: Deps, actor: Account, id: string, answer
   if (offer.answer) throw conflict('answered', `You have ${offer.answer} this offer already.`)
   if (deps.clock.today().toString() > offer.answerBy)
     throw conflict('too-late', 'The day to answer by has passed. Write to us; the offer may still stand.')
-  await offer.update({ answer, answeredAt: deps.clock.now() })
-  await application.update({
-    version: application.version + 1,
-    ...(answer === 'declined' ? { stage: 'declined' as const, endedAt: deps.clock.now() } : {}),
-  })
+  if (!(await changeWhere(offer, { answer: null }, { answer, answeredAt: deps.clock.now() }))) throw changedMeanwhile()
+  await compareAndSet(
+    application,
+    application.version,
+    answer === 'declined' ? { stage: 'declined', endedAt: deps.clock.now() } : {},
+  )
   await recordEvent(deps, actor, {
     code: `offer-${answer}`,
     what: `${answer === 'accepted' ? 'Accepted' : 'Declined'} the offer`,
@@ -25,6 +28,7 @@ export async function answerOffer(deps: Deps, actor: Account, id: string, answer
     candidateId: application.candidateId,
     applicationId: id,
   })
+  if (answer === 'declined') await endWhatIsAsked(deps, actor, application)
   await refreshStanding(deps, application)
   return { done: true as const }
 }

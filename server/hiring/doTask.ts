@@ -1,5 +1,6 @@
 import { ownApplication } from '../applications/find'
 import { recordEvent } from '../audit/record'
+import { changeWhere } from '../database/compareAndSet'
 import type { Account, Deps } from '../deps'
 import { conflict, notFound } from '../http/problems'
 import { Offer, OnboardingTask } from './model'
@@ -12,7 +13,8 @@ export async function doTask(deps: Deps, actor: Account, id: string, key: string
   if (!task) throw notFound()
   if (task.doneAt) return { done: true as const }
   if ((await Offer.findByPk(id))?.answer !== 'accepted') throw conflict('offer-first', 'Answer the offer first.')
-  await task.update({ doneAt: deps.clock.now() })
+  // Done at the same moment in two windows, it is done, and told, once.
+  if (!(await changeWhere(task, { doneAt: null }, { doneAt: deps.clock.now() }))) return { done: true as const }
   await recordEvent(deps, actor, {
     code: 'task-done',
     what: `Acknowledged: ${task.title}`,

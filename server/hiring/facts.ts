@@ -1,8 +1,11 @@
 import type { Attributes, Model, ModelStatic, WhereOptions } from 'sequelize'
 import { Temporal } from 'temporal-polyfill'
 import type { ClaimDetails } from '#contract/claims'
+import type { Domains } from '#core/conditions/outcomes'
+import { domainsOf, knownFacts } from '#core/conditions/vocabulary'
 import { partialDate } from '#core/dates/partialDate'
 import { answeredKeys, factsOfAnswers } from '#core/form/answer'
+import type { Form } from '#core/form/form'
 import type { ClaimFacts, FileFacts } from '#core/requirements/requirement'
 import type { Rules } from '#core/rules/rules'
 import type { Term } from '#core/validity/validity'
@@ -22,7 +25,8 @@ import type { Sitting } from '../skills/model'
 import type { Source } from '../sources/model'
 import { accreditedIn, sourcesOfCandidates } from '../sources/sources'
 import { enquiriesOfCandidates } from '../verification/enquiries'
-import type { Enquiry } from '../verification/model'
+import { type Enquiry, Finding } from '../verification/model'
+import { sayingSo } from '../verification/standing'
 import type { Vouching } from '../vouching/model'
 import { vouchingFacts, vouchingsOf } from '../vouching/vouchings'
 import { FeeReceived, GatePassage, Offer, OnboardingTask, Waiver } from './model'
@@ -109,6 +113,7 @@ export async function loadFiles(
     ofSent(Reopening, 'askedAt'),
   ])
   const accredited = accreditedIn(sources)
+  const deciders = await decisionsOnRestricted(enquiries)
   const claimsByCandidate = groupBy(claims, ({ candidateId }) => candidateId)
   const documentsByClaim = groupBy(documents, ({ claimId }) => claimId)
   const enquiriesByClaim = groupBy(enquiries, ({ claimId }) => claimId)
@@ -120,12 +125,20 @@ export async function loadFiles(
       const { form } = asking(application)
       const own = claimsByCandidate.get(candidateId) ?? []
       const offer = offered.get(id)?.[0]
+      const contradicted = contradictedThings(own, earlierByClaim)
       const facts: FileFacts = {
         today,
         targetStart: Temporal.PlainDate.from(targetStart),
         claims: own.map((claim) =>
-          factsOfClaim(claim, documentsByClaim.get(claim.id) ?? [], enquiriesByClaim.get(claim.id) ?? [], accredited),
+          factsOfClaim(claim, {
+            documents: documentsByClaim.get(claim.id) ?? [],
+            enquiries: enquiriesByClaim.get(claim.id) ?? [],
+            findings: deciders.get(claim.id) ?? [],
+            accredited,
+            contradicted,
+          }),
         ),
+        domains: domainsOfForm(form),
         answers: factsOfAnswers(form, answers),
         blankAnswers: answeredKeys(form, answers),
         skills: (sat.get(id) ?? []).map(({ check, state, percent, passed }) => ({
@@ -169,6 +182,16 @@ export async function loadFiles(
   )
 }
 
+/** What the questions of a form can be answered with; the same each time, since published forms never change. */
+const domains = new WeakMap<Form, Domains>()
+function domainsOfForm(form: Form): Domains {
+  const known = domains.get(form)
+  if (known) return known
+  const made = domainsOf(knownFacts(form))
+  domains.set(form, made)
+  return made
+}
+
 function groupBy<T>(rows: readonly T[], keyOf: (row: T) => string): Map<string, T[]> {
   const groups = new Map<string, T[]>()
   for (const row of rows) {
@@ -180,13 +203,17 @@ function groupBy<T>(rows: readonly T[], keyOf: (row: T) => string): Map<string, 
   return groups
 }
 
-/** `accredited` holds "source field" for every accredited programme. */
-function factsOfClaim(
-  claim: Claim,
-  documents: readonly Document[],
-  enquiries: readonly Enquiry[],
-  accredited: ReadonlySet<string>,
-): ClaimFacts {
+type Behind = {
+  documents: readonly Document[]
+  enquiries: readonly Enquiry[]
+  findings: readonly Decided[]
+  /** "source field" for every accredited programme. */
+  accredited: ReadonlySet<string>
+  contradicted: ReadonlySet<string>
+}
+
+function factsOfClaim(claim: Claim, behind: Behind): ClaimFacts {
+  const { documents, enquiries, findings, accredited, contradicted } = behind
   const { details } = claim
   const current = <T extends { credentialVersion: number }>(rows: readonly T[]) =>
     rows.filter((row) => row.credentialVersion === claim.credentialVersion)
@@ -208,8 +235,72 @@ function factsOfClaim(
       : {}),
     ...('credential' in details ? { credential: details.credential, term: termOf(details) } : {}),
     ...(details.kind === 'paper' ? { question: details.question } : {}),
+    ...standingFact(current(enquiries), findings),
+    ...(contradicted.has(thingOf(details) ?? '') ? { contradictedBefore: true } : {}),
     ...entryOf(claim.id, details),
   }
+}
+
+type Decided = Pick<Finding, 'claimId' | 'decision' | 'decidedAt' | 'undoneAt'>
+
+/** What was decided about claims of which a body says that they are restricted: only there it makes a difference. */
+async function decisionsOnRestricted(enquiries: readonly Enquiry[]): Promise<Map<string, Decided[]>> {
+  const claimId = enquiries.flatMap(({ standing, claimId: id }) => (standing?.state === 'restricted' ? [id] : []))
+  if (claimId.length === 0) return new Map()
+  const found = await Finding.findAll({
+    where: { claimId },
+    attributes: ['claimId', 'decision', 'decidedAt', 'undoneAt'],
+    raw: true,
+  })
+  return groupBy<Decided>(found, (one) => one.claimId)
+}
+
+/**
+ * What claims of one file are about the same thing by: the same kind of licence, a degree of the same level and field, a job
+ * at the same place. A number or a source that is written otherwise makes it no other thing.
+ */
+function thingOf(details: ClaimDetails): string | undefined {
+  switch (details.kind) {
+    case 'licence':
+    case 'certificate':
+      return `credential ${details.credential}`
+    case 'study':
+      return `study ${details.level} ${details.field}`
+    case 'work':
+      return `work ${details.sourceId ?? details.sourceName.trim().toLowerCase()}`
+    case 'identity':
+      return 'identity'
+    case 'paper':
+      return `paper ${details.question}`
+    case 'residence':
+      return undefined
+  }
+}
+
+/** The things of a file that somebody has found contradicted and nobody has confirmed since, also before a renewal. */
+function contradictedThings(
+  claims: readonly Pick<Claim, 'id' | 'details' | 'rung'>[],
+  earlier: ReadonlyMap<string, readonly EarlierCredential[]>,
+): Set<string> {
+  return new Set(
+    claims.flatMap((claim) => {
+      const versions = [...(earlier.get(claim.id) ?? []), claim]
+      const last = versions.findLastIndex(({ rung }) => rung === 'contradicted')
+      const since = versions.slice(last + 1).some(({ rung }) => rung === 'confirmed' || rung === 'waived')
+      return last < 0 || since ? [] : (thingOf(versions[last]!.details) ?? [])
+    }),
+  )
+}
+
+/** A standing counts as decided where somebody has confirmed the claim after it was known. */
+function standingFact(enquiries: readonly Enquiry[], findings: readonly Decided[]): Pick<ClaimFacts, 'standing'> {
+  const said = sayingSo(enquiries)
+  if (!said?.standing) return {}
+  const decided = findings.some(
+    ({ decision, decidedAt, undoneAt }) =>
+      !undoneAt && decision.startsWith('confirmed') && decidedAt >= said.answeredAt!,
+  )
+  return { standing: { ...said.standing, decided } }
 }
 
 function paperOf(documents: readonly Document[]): ClaimFacts['paper'] {

@@ -3,6 +3,7 @@ import { candidateWithMail } from '../accounts/candidate'
 import { contactMail } from '../applications/answers'
 import { sentApplication } from '../applications/find'
 import { recordEvent } from '../audit/record'
+import { compareAndSet } from '../database/compareAndSet'
 import type { Account, Deps } from '../deps'
 import { queueMail } from '../messages/queueMail'
 import { checkTitles } from '../skills/checks'
@@ -31,7 +32,7 @@ export async function moveToRules(
     const differences = differencesOf(before, rules, await checkTitles()).filter(
       ({ of }) => of === 'requirement' || of === 'question',
     )
-    await application.update({ rulesVersion, version: application.version + 1 })
+    await compareAndSet(application, application.version, { rulesVersion })
     if (application.stage === 'offered')
       await OnboardingTask.bulkCreate(
         rules.onboarding.map((task) => ({ applicationId: id, ...task })),

@@ -8,6 +8,7 @@ import { candidateWithMail } from '../accounts/candidate'
 import { contactMail } from '../applications/answers'
 import { sentApplication } from '../applications/find'
 import { recordEvent } from '../audit/record'
+import { compareAndSet } from '../database/compareAndSet'
 import type { Account, Deps } from '../deps'
 import { conflict, insistOnVersion, invalidField, notAllowed } from '../http/problems'
 import { queueMail } from '../messages/queueMail'
@@ -58,9 +59,8 @@ export async function passGate(deps: Deps, actor: Account, id: string, { gate, v
       applicationId: id,
     })
   }
-  await application.update({
+  await compareAndSet(application, version, {
     stage: stageAfter[gate],
-    version: version + 1,
     ...(gate === 'start' ? { endedAt: deps.clock.now() } : {}),
   })
   await GatePassage.create({

@@ -1,6 +1,8 @@
 import type { InLanguages } from '#contract/messages'
+import { endWhatIsAsked } from '../applications/endApplication'
 import { sentApplication } from '../applications/find'
 import { recordEvent } from '../audit/record'
+import { compareAndSet } from '../database/compareAndSet'
 import type { Account, Deps } from '../deps'
 import { conflict } from '../http/problems'
 import { sendMessages } from '../messages/bulk'
@@ -19,11 +21,7 @@ export async function turnDown(
   for (const id of new Set(applications)) {
     const application = await sentApplication(id, { lock: true })
     if (!before.includes(application.stage)) continue
-    await application.update({
-      stage: 'turned down',
-      endedAt: deps.clock.now(),
-      version: application.version + 1,
-    })
+    await compareAndSet(application, application.version, { stage: 'turned down', endedAt: deps.clock.now() })
     await recordEvent(deps, actor, {
       code: 'turned-down',
       what: `Turned down: ${reason.trim()}`,
@@ -32,6 +30,7 @@ export async function turnDown(
       candidateId: application.candidateId,
       applicationId: id,
     })
+    await endWhatIsAsked(deps, actor, application)
     await refreshStanding(deps, application)
     turned.push(id)
   }
@@ -44,11 +43,7 @@ export async function takeUpAgain(deps: Deps, actor: Account, id: string, reason
   const application = await sentApplication(id, { lock: true })
   if (application.stage !== 'turned down') throw conflict('not-turned-down', 'This person was not turned down.')
   const shortlisted = await GatePassage.findOne({ where: { applicationId: id, gate: 'shortlist' } })
-  await application.update({
-    stage: shortlisted ? 'shortlisted' : 'sent',
-    endedAt: null,
-    version: application.version + 1,
-  })
+  await compareAndSet(application, application.version, { stage: shortlisted ? 'shortlisted' : 'sent', endedAt: null })
   await recordEvent(deps, actor, {
     code: 'taken-up-again',
     what: `Took up again: ${reason.trim()}`,

@@ -45,10 +45,13 @@ export const conflict = (code: string, title: string, more: Record<string, unkno
 
 /** Throws a conflict unless the caller saw the newest version. `current` is what stands now, so nothing typed is lost. */
 export function insistOnVersion(seen: number, now: number, current: Record<string, unknown> = {}) {
-  if (seen !== now)
-    throw conflict(
-      'changed-meanwhile',
-      'Somebody changed this meanwhile. What you typed is still here; compare and save again.',
-      { version: now, current },
-    )
+  if (seen !== now) throw changedMeanwhile({ version: now, current })
 }
+
+/** Somebody else was first. `more` says what stands now, where it is known. */
+export const changedMeanwhile = (more: Record<string, unknown> = {}) =>
+  conflict(
+    'changed-meanwhile',
+    'Somebody changed this meanwhile. What you typed is still here; compare and save again.',
+    more,
+  )

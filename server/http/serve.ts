@@ -4,7 +4,7 @@ import type Router from '@koa/router'
 import type { Context } from 'koa'
 import rawBody from 'raw-body'
 import { QueryTypes } from 'sequelize'
-import type { Endpoint } from '#contract/endpoint'
+import { type Endpoint, mayCall } from '#contract/endpoint'
 import { documentLimits } from '#core/pages/limits'
 import { inTransaction } from '../database/connection'
 import { readingApart } from '../database/rows'
@@ -89,10 +89,10 @@ const cookieOptions = ({ config }: Pick<Deps, 'config'>) => ({
   overwrite: true,
 })
 
-function insistOnRole({ who }: Endpoint, actor: Actor) {
-  if (who === 'anyone' || who === 'bearer-of-link') return
+function insistOnRole(endpoint: Endpoint, actor: Actor) {
+  if (endpoint.who === 'anyone' || endpoint.who === 'bearer-of-link') return
   if (actor.kind !== 'account') throw signInFirst()
-  if (who !== 'signed-in' && !who.some((role) => actor.roles.includes(role))) throw notAllowed()
+  if (!mayCall(endpoint, actor.roles)) throw notAllowed()
 }
 
 async function inputOf(ctx: Context, endpoint: Endpoint) {

@@ -54,14 +54,14 @@ export async function takeCapture(deps: Deps, actor: Account, id: string): Promi
   }
   await capture.update({
     state: 'read',
-    reading: { address, offered: offeredBy(reading, captured.zone, paperOf(claim)) },
+    reading: { address, offered: offeredBy(reading, captured.zone, paperOf(claim)), mended: reading.mended },
   })
   return faceOf(capture)
 }
 
 function offeredBy(reading: ZoneReading, zone: string, asked: Paper): Offered {
   return {
-    paper: reading.paper === 'other' ? asked : reading.paper,
+    paper: reading.paper === 'other' || reading.paper === 'visa' ? asked : reading.paper,
     number: reading.number,
     issuer: reading.issuer,
     familyName: reading.familyName,
@@ -77,6 +77,7 @@ const faceOf = ({ id, state, reading }: Capture): CaptureFace => ({
   state,
   address: reading?.address ?? '',
   offered: reading?.offered ?? null,
+  mended: reading?.mended ?? [],
   why: reading?.why ?? null,
 })
 

@@ -82,6 +82,23 @@ test('what the light spoils is said, keeps nothing, and can be tried again', asy
   expect((await capture({ light: 'good' })).offered).toMatchObject({ paper: 'passport', familyName: 'VANDERMEER' })
 })
 
+test('what the camera took for something else comes with what it read, and a visa is refused with a sentence', async () => {
+  const candidate = await house.candidate('Mended Lines')
+  const claim = await candidate.done('addClaim', { body: { details: anIdentity('identity card') } })
+  const capture = async (lines: string) => {
+    const { id, address } = await candidate.done('beginCapture', { params: { id: claim.id } })
+    await lay(address, { lines, light: 'good' })
+    return candidate.done('takeCapture', { params: { id } })
+  }
+  expect(await capture(zone.replace('910203', '91O2O3'))).toMatchObject({
+    state: 'read',
+    offered: { born: '1991-02-03' },
+    mended: [{ field: 'born', read: '91O2O3', as: '910203' }],
+  })
+  const visa = 'V<UTOERIKSSON<<ANNA<MARIA<<<<<<<<<<<<<<<<<<<\nL8988901C4XXX4009078F96121096ZE184226B<<<<<<'
+  expect(await capture(visa)).toMatchObject({ state: 'unclear', offered: null, why: expect.stringMatching(/visa/) })
+})
+
 test('only the person it is about captures, and papers without a zone are added as documents', async () => {
   const candidate = await house.candidate('Two Others')
   const claim = await candidate.done('addClaim', { body: { details: anIdentity('two others') } })

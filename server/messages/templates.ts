@@ -2,6 +2,7 @@ import type { Input } from '#contract/endpoint'
 import type { saveSentences as sentencesContract, saveTemplate as templateContract } from '#contract/messages'
 import { placeholders, unknownIn } from '#core/messages/fill'
 import { recordEvent } from '../audit/record'
+import { putVersion } from '../database/compareAndSet'
 import type { Account, Deps } from '../deps'
 import { insistOnVersion, invalid, invalidField, notFound } from '../http/problems'
 import { MessageTemplate, PreparedSentence } from './prepared'
@@ -48,13 +49,7 @@ export async function saveTemplate(
   insistOnPlaceholders(written as never, '/body')
   const before = await MessageTemplate.findByPk(id)
   insistOnVersion(version, before?.version ?? 0, { name: before?.name })
-  await MessageTemplate.upsert({
-    id,
-    ...written,
-    version: version + 1,
-    savedBy: actor.name,
-    savedAt: deps.clock.now(),
-  })
+  await putVersion(MessageTemplate, { id }, version, { ...written, savedBy: actor.name, savedAt: deps.clock.now() })
   await recordEvent(deps, actor, { code: 'template-saved', what: `Saved the prepared message “${written.name}”` })
   return { version: version + 1 }
 }

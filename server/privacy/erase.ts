@@ -45,9 +45,8 @@ export async function eraseMe(deps: Deps, actor: Account) {
 
 /** Everything that hangs on an application, and goes with it; skeletons of what was decided stay without words. */
 const ofApplications = [
-  'DELETE l FROM enquiry_links l JOIN enquiries e ON e.id = l.enquiryId WHERE e.applicationId IN (:applications)',
+  // Links stay, as hashes that lead to nothing: who opens one is told kindly that no answer is needed any more.
   'DELETE FROM enquiries WHERE applicationId IN (:applications)',
-  'DELETE l FROM vouching_links l JOIN vouchings v ON v.id = l.vouchingId WHERE v.applicationId IN (:applications)',
   'DELETE FROM vouchings WHERE applicationId IN (:applications)',
   'DELETE FROM snapshots WHERE applicationId IN (:applications)',
   'DELETE FROM permissions WHERE applicationId IN (:applications)',
@@ -65,7 +64,6 @@ const ofApplications = [
 ]
 const ofFile = [
   'DELETE f FROM findings f JOIN claims c ON c.id = f.claimId WHERE c.candidateId = :candidateId',
-  'DELETE l FROM enquiry_links l JOIN enquiries e ON e.id = l.enquiryId JOIN claims c ON c.id = e.claimId WHERE c.candidateId = :candidateId',
   'DELETE e FROM enquiries e JOIN claims c ON c.id = e.claimId WHERE c.candidateId = :candidateId',
   'DELETE k FROM captures k JOIN claims c ON c.id = k.claimId WHERE c.candidateId = :candidateId',
   'DELETE r FROM earlier_credentials r JOIN claims c ON c.id = r.claimId WHERE c.candidateId = :candidateId',

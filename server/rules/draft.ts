@@ -26,9 +26,9 @@ export async function saveRulesDraft(
 ) {
   const before = await draftOf(id, rulesVersion)
   insistOnVersion(version, before.version, { rules: before.rules, savedBy: before.savedBy })
-  const saved = await writeDraft(deps, actor, id, { rules, basedOn: before.basedOn, version })
+  const savedAt = await writeDraft(deps, actor, id, { rules, basedOn: before.basedOn, version })
   const { changed } = await draftOf(id, rulesVersion)
-  return { version: version + 1, savedAt: saved.savedAt.toISOString(), faults: await faultsFor(rules), changed }
+  return { version: version + 1, savedAt: savedAt.toISOString(), faults: await faultsFor(rules), changed }
 }
 
 /** Goes back to the rules as they are published. */

@@ -33,7 +33,7 @@ export async function tryRules(
       gate: outcome.gate,
       state: outcome.state,
       why: outcomeWords(outcome, nameOf),
-      ball: outcome.steps[0] ? ballWords(outcome.steps[0]) : '',
+      ball: outcome.steps[0] ? ballWords(outcome.steps[0], ['coordinator']) : '',
       deciding: outcome.reason.code === 'condition-undecided' ? outcome.reason.deciding.map(nameOf) : [],
     })),
   }

@@ -2,6 +2,7 @@ import { isDeepStrictEqual } from 'node:util'
 import type { Section } from '#core/form/form'
 import { questionsOf } from '#core/form/form'
 import { checksIn, type Rules } from '#core/rules/rules'
+import { putVersion } from '../database/compareAndSet'
 import { afterCommit } from '../database/connection'
 import type { Account, Deps } from '../deps'
 import { notFound } from '../http/problems'
@@ -87,22 +88,16 @@ export async function vacanciesBeingEdited(): Promise<Set<string>> {
   return new Set(changed.flat())
 }
 
-/** Writes the rules being edited. `version` is that of the draft before. */
+/** Writes the rules being edited, and gives when. `version` is that of the draft before, 0 where there was none. */
 export async function writeDraft(
   deps: Deps,
   actor: Account,
   vacancyId: string,
   { rules, basedOn, version }: Pick<Draft, 'rules' | 'basedOn' | 'version'>,
-): Promise<RulesDraft> {
-  const [draft] = await RulesDraft.upsert({
-    vacancyId,
-    rules,
-    basedOn,
-    version: version + 1,
-    savedBy: actor.name,
-    savedAt: deps.clock.now(),
-  })
-  return draft
+): Promise<Date> {
+  const savedAt = deps.clock.now()
+  await putVersion(RulesDraft, { vacancyId }, version, { rules, basedOn, savedBy: actor.name, savedAt })
+  return savedAt
 }
 
 /** Names for keys that requirements mention: questions, checks, tasks. */

@@ -1,5 +1,6 @@
 import { QueryTypes } from 'sequelize'
 import { recordEvent } from '../audit/record'
+import { putVersion } from '../database/compareAndSet'
 import type { Account, Deps } from '../deps'
 import { refreshStandingsOfVacancy } from '../hiring/standing'
 import { conflict, insistOnVersion, invalidField } from '../http/problems'
@@ -31,7 +32,7 @@ export async function saveScoreSheet(deps: Deps, actor: Account, vacancyId: stri
   const used = await usedBy(deps, vacancyId)
   if (used > 0 && JSON.stringify(agreed.criteria) !== JSON.stringify(before.criteria))
     throw conflict('sheet-used', 'Scores were handed in on these criteria; they stay as they are.')
-  await ScoreSheet.upsert({ vacancyId, ...agreed, version: version + 1 })
+  await putVersion(ScoreSheet, { vacancyId }, version, agreed)
   await recordEvent(deps, actor, {
     code: 'score-sheet-saved',
     what: `Agreed on ${agreed.criteria.length} criteria for ${vacancy.title}, ${agreed.reviewers} reviewers${agreed.hideNames ? ', names hidden until the shortlist' : ''}`,

@@ -1,5 +1,6 @@
 import { v7 as uuid } from 'uuid'
 import { recordEvent } from '../audit/record'
+import { compareAndSet } from '../database/compareAndSet'
 import type { Account, Deps } from '../deps'
 import { insistOnVersion, invalidField, notFound } from '../http/problems'
 import { Intake, Vacancy } from './model'
@@ -34,7 +35,7 @@ export async function saveIntake(deps: Deps, actor: Account, { id, version, titl
   if (elsewhere)
     throw invalidField('/body/vacancies', `${elsewhere.title} belongs to another group; take it out there first.`)
   const own = existing ?? (await Intake.create({ id: uuid(), title, rankUpTo, version: 0 }))
-  await own.update({ title, rankUpTo, version: own.version + 1 })
+  await compareAndSet(own, own.version, { title, rankUpTo })
   await Vacancy.update({ intakeId: null }, { where: { intakeId: own.id } })
   await Vacancy.update({ intakeId: own.id }, { where: { id: vacancies } })
   await recordEvent(deps, actor, {

@@ -5,6 +5,7 @@ import { candidateNames } from '../accounts/candidate'
 import { accountsWithRole } from '../accounts/staff'
 import { sentApplicationsOf, sentByRulesVersion } from '../applications/find'
 import { recordEvent } from '../audit/record'
+import { compareAndSet } from '../database/compareAndSet'
 import type { Account, Deps } from '../deps'
 import { conflict, type Fault, insistOnVersion, invalid } from '../http/problems'
 import { draftFace, faultsFor } from '../rules/draft'
@@ -158,12 +159,11 @@ export async function saveVacancy(
   const next = { ...fieldsOf(vacancy), ...changes }
   insistOnSense(next)
   const { opensAt, closesAt, ...plain } = changes
-  await vacancy.update({
+  await compareAndSet(vacancy, version, {
     ...plain,
     ...(opensAt ? { opensAt: new Date(opensAt) } : {}),
     ...(closesAt ? { closesAt: new Date(closesAt) } : {}),
     payBand: payBandOf(next.payFrom, next.payTo),
-    version: version + 1,
   })
   await recordEvent(deps, actor, {
     code: 'vacancy-changed',
@@ -237,7 +237,7 @@ export async function setVacancyState(
     if (vacancy.closesAt <= deps.clock.now())
       throw conflict('closing-past', 'The closing moment is past. Set a later one first.')
   }
-  await vacancy.update({ state, version: version + 1 })
+  await compareAndSet(vacancy, version, { state })
   await recordEvent(deps, actor, {
     code: `vacancy-${state}`,
     what: `${stateActs[state]}: ${vacancy.title}`,
@@ -261,7 +261,7 @@ export async function publishRules(
   if (faults.length > 0) throw conflict('faulty-rules', 'Put the faults right first.', { faults })
   const rulesVersion = vacancy.rulesVersion + 1
   await addRulesVersion(deps, id, rulesVersion, draft.rules, { note: note.trim(), savedBy: actor.name })
-  await vacancy.update({ rulesVersion, version: vacancy.version + 1 })
+  await compareAndSet(vacancy, vacancy.version, { rulesVersion })
   await writeDraft(deps, actor, id, { rules: draft.rules, basedOn: rulesVersion, version: draft.version })
   await recordEvent(deps, actor, {
     code: 'rules-published',

@@ -1,8 +1,9 @@
 import { v7 as uuid } from 'uuid'
 import { candidateWithMail } from '../accounts/candidate'
-import { sentApplication } from '../applications/find'
+import { isActive, sentApplication } from '../applications/find'
 import { recordEvent } from '../audit/record'
 import { labelOf } from '../claims/label'
+import { compareAndSet } from '../database/compareAndSet'
 import { inTransaction } from '../database/connection'
 import type { Account, Deps } from '../deps'
 import { refreshStandingsOf } from '../hiring/standing'
@@ -18,6 +19,7 @@ export async function askRegister(deps: Deps, actor: Account, claimId: string, a
   const claim = await claimById(claimId)
   const application = await sentApplication(applicationId)
   if (application.candidateId !== claim.candidateId) throw notFound()
+  if (!isActive(application)) throw conflict('ended', 'This application has ended; nobody is asked for it any more.')
   const source = claim.sourceId ? await Source.findByPk(claim.sourceId) : null
   if (!source?.register || !claim.number) throw conflict('no-register', 'There is no register to look this up in.')
   // The register is asked before the transaction begins: nobody waits in the database for somebody outside.
@@ -62,15 +64,12 @@ async function keepEntry(deps: Deps, actor: Account, { claimId, applicationId, s
     expiresAt: now,
     answeredAt: now,
     statement: entry.found ? entry.fields : null,
+    standing: (entry.found && entry.standing) || null,
     respondent: 'Register',
-    note: entry.found
-      ? entry.standing === 'good'
-        ? null
-        : `The register says: ${entry.standing}.`
-      : `The register has no entry with the number ${claim.number}.`,
+    note: entry.found ? null : `The register has no entry with the number ${claim.number}.`,
   })
   if (claim.rung === 'claimed' || claim.rung === 'evidenced')
-    await claim.update({ rung: 'asked', version: claim.version + 1 })
+    await compareAndSet(claim, claim.version, { rung: 'asked' })
   await recordEvent(deps, actor, {
     code: 'register-asked',
     what: `Looked ${labelOf(claim.details)} up in the register of ${source.name}: ${entry.found ? 'found' : 'no entry'}`,

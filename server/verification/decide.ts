@@ -3,6 +3,7 @@ import type { decisions } from '#contract/verification'
 import type { Rung } from '#core/requirements/requirement'
 import { recordEvent } from '../audit/record'
 import { labelOf } from '../claims/label'
+import { compareAndSet } from '../database/compareAndSet'
 import type { Account, Deps } from '../deps'
 import { refreshStandingsOf } from '../hiring/standing'
 import { conflict, insistOnVersion, invalidField, notFound } from '../http/problems'
@@ -29,12 +30,14 @@ export async function decideClaim(
 ) {
   const claim = await claimById(id)
   insistOnVersion(version, claim.version)
-  const file = await fileForProof(claim.candidateId)
+  const file = await fileForProof(deps, claim.candidateId)
   const weighed = weigh(claim, file)
   const asked = file.enquiries.some(
     ({ claimId, credentialVersion }) => claimId === id && credentialVersion === claim.credentialVersion,
   )
   insistOnGrounds(decision, note.trim(), weighed, asked)
+  const rungBefore = claim.rung
+  await compareAndSet(claim, version, { rung: rungAfter[decision] })
   const finding = await Finding.create({
     id: uuid(),
     claimId: id,
@@ -43,11 +46,10 @@ export async function decideClaim(
     decision,
     note: note.trim(),
     comparison: weighed.comparison,
-    rungBefore: claim.rung,
+    rungBefore,
     decidedBy: actor.name,
     decidedAt: deps.clock.now(),
   })
-  await claim.update({ rung: rungAfter[decision], version: version + 1 })
   const label = labelOf(claim.details)
   await recordEvent(deps, actor, {
     code: 'claim-decided',
@@ -92,8 +94,8 @@ export async function undoDecision(deps: Deps, actor: Account, findingId: string
   if (newest?.id !== findingId || age > undoMinutes * 60_000 || claim.credentialVersion !== finding.credentialVersion) {
     throw conflict('too-late', 'This can no longer be undone. Decide anew instead.')
   }
+  await compareAndSet(claim, claim.version, { rung: finding.rungBefore })
   await finding.update({ undoneAt: deps.clock.now() })
-  await claim.update({ rung: finding.rungBefore, version: claim.version + 1 })
   await recordEvent(deps, actor, {
     code: 'decision-undone',
     what: `Undid the decision on ${labelOf(claim.details)}`,

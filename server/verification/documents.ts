@@ -2,6 +2,7 @@ import { candidateWithMail } from '../accounts/candidate'
 import { applicationsOf } from '../applications/find'
 import { recordEvent } from '../audit/record'
 import { labelOf } from '../claims/label'
+import { compareAndSet } from '../database/compareAndSet'
 import type { Account, Deps } from '../deps'
 import { documentById, markSeen, markSentBack, markUnseen } from '../documents/documents'
 import { refreshStandingsOf } from '../hiring/standing'
@@ -23,7 +24,7 @@ export async function seeDocument(
   )
   const document = await markSeen(deps, id, version, actor.name, said as Record<string, string>)
   const claim = await claimById(document.claimId)
-  if (claim.rung === 'claimed') await claim.update({ rung: 'evidenced', version: claim.version + 1 })
+  if (claim.rung === 'claimed') await compareAndSet(claim, claim.version, { rung: 'evidenced' })
   await recordEvent(deps, actor, {
     code: 'document-seen',
     what: `Looked at ${document.fileName} for ${labelOf(claim.details)}`,
@@ -41,7 +42,7 @@ export async function unseeDocument(deps: Deps, actor: Account, id: string) {
   if (claim.rung !== 'evidenced' && claim.rung !== 'claimed')
     throw conflict('asked-since', 'The source has been asked since; this can no longer be undone.')
   const document = await markUnseen(id)
-  await claim.update({ rung: 'claimed', version: claim.version + 1 })
+  await compareAndSet(claim, claim.version, { rung: 'claimed' })
   await recordEvent(deps, actor, {
     code: 'document-unseen',
     what: `Undid having looked at ${document.fileName}`,
@@ -63,7 +64,7 @@ export async function sendDocumentBack(
   if (claim.rung !== 'evidenced' && claim.rung !== 'claimed')
     throw conflict('asked-since', 'The source has been asked since. Record what is wrong in your decision instead.')
   const document = await markSentBack(id, version, reason.trim())
-  await claim.update({ rung: 'claimed', version: claim.version + 1 })
+  await compareAndSet(claim, claim.version, { rung: 'claimed' })
   const person = await candidateWithMail(claim.candidateId)
   const about = (await applicationsOf(claim.candidateId)).find(
     ({ stage }) => stage !== 'being written' && stage !== 'withdrawn',

@@ -11,12 +11,6 @@ export const enquiriesOf = async (claimIds: readonly string[]): Promise<Enquiry[
 export const enquiriesOfCandidates = (candidateIds: readonly string[]): Promise<Enquiry[]> =>
   rowsOf(Enquiry, { claimId: { [Op.in]: ofClaims('id', candidateIds) } }, ['askedAt', 'id'])
 
-/** Calls off every open question of an application; its links tell nothing any more. Gives how many there were. */
-export async function callOffEnquiries(applicationId: string): Promise<number> {
-  const [calledOff] = await Enquiry.update({ state: 'withdrawn' }, { where: { applicationId, state: 'open' } })
-  return calledOff
-}
-
 /** Calls off the open questions about a claim. */
 export const callOffEnquiriesAbout = async (claimId: string) =>
   void (await Enquiry.update({ state: 'withdrawn' }, { where: { claimId, state: 'open' } }))

@@ -4,6 +4,7 @@ import { claimsOf } from '../claims/face'
 import { Claim } from '../claims/model'
 import { ofClaims } from '../claims/subquery'
 import { rowsOf } from '../database/rows'
+import type { Deps } from '../deps'
 import { documentsOfCandidates } from '../documents/documents'
 import { notFound } from '../http/problems'
 import type { Source } from '../sources/model'
@@ -23,7 +24,7 @@ export const findingsOf = (candidateId: string): Promise<Finding[]> =>
   rowsOf(Finding, { claimId: { [Op.in]: ofClaims('id', [candidateId]) } }, ['decidedAt', 'id'])
 
 /** Everything that comparing the claims of a candidate needs, in a few queries. */
-export async function fileForProof(candidateId: string): Promise<FileForProof> {
+export async function fileForProof({ clock }: Pick<Deps, 'clock'>, candidateId: string): Promise<FileForProof> {
   const [claims, person, documents, enquiries, findings, sources] = await Promise.all([
     claimsOf(candidateId),
     candidateWithMail(candidateId),
@@ -32,7 +33,7 @@ export async function fileForProof(candidateId: string): Promise<FileForProof> {
     findingsOf(candidateId),
     sourcesOfCandidates([candidateId]),
   ])
-  return { person, claims, documents, enquiries, findings, sources: bySourceId(sources) }
+  return { person, claims, documents, enquiries, findings, sources: bySourceId(sources), today: clock.today() }
 }
 
 export const bySourceId = (sources: readonly Source[]) => new Map(sources.map((source) => [source.id, source]))

@@ -9,6 +9,7 @@ import {
 import type { decisions, EnquiryReply } from '#contract/verification'
 import type { ClaimComparison, Statement } from '#core/comparison/compareClaim'
 import type { Rung } from '#core/requirements/requirement'
+import type { Standing } from '#core/validity/validity'
 import {
   day,
   define,
@@ -46,6 +47,8 @@ export class Enquiry extends Model<InferAttributes<Enquiry>, InferCreationAttrib
   declare reply: CreationOptional<EnquiryReply | null>
   /** The reply as values to compare; null where the source does not know the person or the thing. */
   declare statement: CreationOptional<Statement | null>
+  /** What it says of a licence beyond its dates; null where it said nothing of that. */
+  declare standing: CreationOptional<Standing | null>
   declare respondent: CreationOptional<string | null>
   declare note: CreationOptional<string | null>
 }
@@ -89,6 +92,7 @@ export function defineVerification(sequelize: Sequelize) {
     answeredAt: momentOrNull,
     reply: jsonOrNull,
     statement: jsonOrNull,
+    standing: jsonOrNull,
     respondent: textOrNull,
     note: longTextOrNull,
   })

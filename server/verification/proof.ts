@@ -1,14 +1,18 @@
 import type { Static } from '@sinclair/typebox'
+import type { Temporal } from 'temporal-polyfill'
 import type { FindingLine, Proof } from '#contract/verification'
 import { type ClaimComparison, compareClaim } from '#core/comparison/compareClaim'
 import { fieldsOf } from '#core/comparison/fields'
 import { compareNames, type KnownName } from '#core/comparison/names'
-import { comparisonSentence } from '#core/words/comparison'
+import { type Decision, proposeDecision } from '#core/comparison/proposeDecision'
+import { type Standing, standingAgainst } from '#core/validity/validity'
+import { comparisonSentence, standingSentence } from '#core/words/comparison'
 import { labelOf } from '../claims/label'
 import type { Claim } from '../claims/model'
 import type { Document } from '../documents/model'
 import type { Source } from '../sources/model'
 import type { Enquiry, Finding } from './model'
+import { standingOf } from './standing'
 import { claimedStatement } from './statement'
 
 export type FileForProof = {
@@ -18,9 +22,18 @@ export type FileForProof = {
   enquiries: readonly Enquiry[]
   findings: readonly Finding[]
   sources: ReadonlyMap<string, Source>
+  today: Temporal.PlainDate
 }
 
-export type Weighed = { claimed: Record<string, string>; comparison: ClaimComparison; latest: Enquiry | undefined }
+export type Weighed = {
+  claimed: Record<string, string>
+  comparison: ClaimComparison
+  /** The newest answer. */
+  latest: Enquiry | undefined
+  /** What the newest answer that says anything of it says of the licence beyond its dates. */
+  standing: Standing | undefined
+  proposed: Decision | undefined
+}
 
 /** Compares a claim with its latest seen document and its latest reply. */
 export function weigh(claim: Claim, file: FileForProof): Weighed {
@@ -35,8 +48,12 @@ export function weigh(claim: Claim, file: FileForProof): Weighed {
   const claimed = latest?.claimed ?? claimedStatement(claim.details, file.person)
   const reply = latest ? (latest.statement ?? {}) : undefined
   const comparison = compareClaim(fieldsOf(claim.kind), claimed, seen?.reads, reply, knownNames(claim, file))
-  const unknownToSource = latest && latest.statement === null
-  return { claimed, latest, comparison: unknownToSource ? { ...comparison, outcome: 'contradicts' } : comparison }
+  const known = !latest || latest.statement !== null
+  const standing = standingOf(own(file.enquiries))
+  const against = standingAgainst(standing, file.today, file.today)
+  const outcome = !known ? 'contradicts' : against && comparison.outcome === 'agrees' ? 'look' : comparison.outcome
+  const proposed = proposeDecision({ outcome, known, against })
+  return { claimed, latest, standing, proposed, comparison: { ...comparison, outcome } }
 }
 
 /** Former names that a seen document of another claim shows. A name nobody has evidenced explains nothing. */
@@ -56,15 +73,14 @@ function knownNames(claim: Claim, { person, claims, documents }: FileForProof): 
 
 /** What the desk sees behind a claim. */
 export function proofOf(claim: Claim, file: FileForProof): Static<typeof Proof> {
-  const { claimed, comparison, latest } = weigh(claim, file)
-  const unknown = latest && latest.statement === null
+  const { claimed, comparison, latest, standing, proposed } = weigh(claim, file)
   return {
     fields: [...fieldsOf(claim.kind)],
     claimed,
     comparison,
-    sentence: unknown
-      ? { head: 'The source knows nothing of this.', detail: latest.note ?? '' }
-      : comparisonSentence(comparison),
+    standing: standing ?? null,
+    proposed: proposed ?? null,
+    sentence: sentenceOf(comparison, latest, standingAgainst(standing, file.today, file.today) && standing),
     enquiries: file.enquiries
       .filter(({ claimId }) => claimId === claim.id)
       .map((enquiry) => ({
@@ -83,6 +99,13 @@ export function proofOf(claim: Claim, file: FileForProof): Static<typeof Proof> 
     findings: file.findings.filter(({ claimId }) => claimId === claim.id).map(findingLine),
     register: Boolean(claim.sourceId && file.sources.get(claim.sourceId)?.register),
   }
+}
+
+function sentenceOf(comparison: ClaimComparison, latest: Enquiry | undefined, against: Standing | undefined) {
+  if (latest && latest.statement === null)
+    return { head: 'The source knows nothing of this.', detail: latest.note ?? '' }
+  const { head, detail } = comparisonSentence(comparison)
+  return against ? { head: standingSentence(against), detail: `${head} ${detail}`.trim() } : { head, detail }
 }
 
 const findingLine = ({ id, decision, note, decidedBy, decidedAt, undoneAt }: Finding): Static<typeof FindingLine> => ({

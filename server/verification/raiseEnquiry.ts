@@ -3,11 +3,12 @@ import { addWorkingDays, mondayToFriday } from '#core/calendar/workingDays'
 import { fieldsOf } from '#core/comparison/fields'
 import { writeDay } from '#core/dates/write'
 import { candidateWithMail } from '../accounts/candidate'
-import { sentApplication } from '../applications/find'
+import { isActive, sentApplication } from '../applications/find'
 import type { Application } from '../applications/model'
 import { recordEvent } from '../audit/record'
 import { labelOf } from '../claims/label'
 import type { Claim } from '../claims/model'
+import { compareAndSet } from '../database/compareAndSet'
 import type { Account, Deps } from '../deps'
 import { documentsOf } from '../documents/documents'
 import { refreshStandingsOf } from '../hiring/standing'
@@ -68,7 +69,7 @@ export async function raiseEnquiry(deps: Deps, actor: Account, claimId: string, 
     attachments: [{ fileName: `Permission to check, ${person.name}.pdf`, sha256: permission.sha256 }],
     applicationId,
   })
-  await claim.update({ rung: 'asked', version: claim.version + 1 })
+  await compareAndSet(claim, claim.version, { rung: 'asked' })
   await recordEvent(deps, actor, {
     code: 'enquiry-raised',
     what: `Asked ${source.name} about ${labelOf(claim.details)}${earlier > 0 ? ` again (round ${earlier + 1})` : ''}`,
@@ -100,6 +101,7 @@ async function prepare(deps: Deps, claimId: string, applicationId: string) {
   )
   const person = await candidateWithMail(claim.candidateId)
   const obstacles = [
+    ...(isActive(application) ? [] : ['This application has ended; nobody is asked for it any more.']),
     ...(source ? [] : ['This source is not in the directory yet; it has to be vetted before anyone writes to it.']),
     ...(permission ? [] : ['The candidate has not signed the permission to check.']),
     ...(enquiries.some(({ state, channel }) => state === 'open' && channel === 'link')
@@ -121,7 +123,9 @@ async function prepare(deps: Deps, claimId: string, applicationId: string) {
 
 async function obstaclesOfClaim(claim: Claim, application: Application): Promise<string[]> {
   const { details } = claim
-  if (claim.rung === 'confirmed') return ['This is confirmed already.']
+  const { standing } = (await enquiriesOf([claim.id])).findLast((enquiry) => enquiry.standing) ?? {}
+  // A licence that was not in good standing may be asked about anew, however well it is proven.
+  if (claim.rung === 'confirmed' && (!standing || standing.state === 'good')) return ['This is confirmed already.']
   if (details.kind === 'work') {
     if (details.mayAsk === 'never')
       return ['The candidate does not want this employer to be asked. Ask for other evidence, or talk to them.']

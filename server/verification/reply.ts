@@ -4,6 +4,7 @@ import { writeReference } from '#core/references/reference'
 import { candidateWithMail } from '../accounts/candidate'
 import { recordEvent } from '../audit/record'
 import { labelOf } from '../claims/label'
+import { changeWhere } from '../database/compareAndSet'
 import { nextNumber } from '../database/counter'
 import type { Deps } from '../deps'
 import { refreshStandingsOf } from '../hiring/standing'
@@ -17,30 +18,42 @@ import { repliedStatement } from './statement'
 /** The question behind a link. Says what was claimed and nothing else of the file; once it is used up, not even that. */
 export async function readEnquiry(deps: Deps, token: string) {
   const enquiry = await enquiryBehind(token)
+  const { operator, contact } = deps.config
+  const state = enquiry ? stateOf(deps, enquiry) : 'withdrawn'
+  const settled = {
+    state,
+    operator,
+    contact,
+    source: '',
+    candidate: '',
+    kind: '',
+    answerBy: enquiry?.answerBy ?? deps.clock.today().toString(),
+    claimed: {},
+    fields: [],
+    answeredAt: enquiry?.answeredAt?.toISOString() ?? null,
+  }
+  if (!enquiry || state === 'withdrawn') return settled
+  const source = await sourceById(enquiry.sourceId)
+  if (state !== 'open') return { ...settled, source: source.name }
   const claim = await claimById(enquiry.claimId)
   const person = await candidateWithMail(claim.candidateId)
-  const source = await sourceById(enquiry.sourceId)
-  const state = stateOf(deps, enquiry)
   return {
-    state,
-    operator: deps.config.operator,
+    ...settled,
     source: source.name,
-    candidate: state === 'open' ? person.name : '',
+    candidate: person.name,
     kind: claim.kind,
-    answerBy: enquiry.answerBy,
-    claimed: state === 'open' ? enquiry.claimed : {},
-    fields: state === 'open' ? fieldsOf(claim.kind).filter(({ key }) => enquiry.claimed[key] !== undefined) : [],
-    answeredAt: enquiry.answeredAt?.toISOString() ?? null,
-    contact: deps.config.contact,
+    claimed: enquiry.claimed,
+    fields: fieldsOf(claim.kind).filter(({ key }) => enquiry.claimed[key] !== undefined),
   }
 }
 
 /** Takes the source's answer. The link and every other link to the same question are used up. */
 export async function replyToEnquiry(deps: Deps, token: string, reply: EnquiryReply) {
-  const enquiry = await enquiryBehind(token, { lock: true })
-  const state = stateOf(deps, enquiry)
-  if (state === 'answered')
-    throw new Problem(410, 'answered', 'This question has been answered already. Thank you; nothing more is needed.')
+  const enquiry = await enquiryBehind(token)
+  const state = enquiry ? stateOf(deps, enquiry) : 'withdrawn'
+  if (!enquiry || state === 'withdrawn')
+    throw new Problem(410, 'called-off', 'This is no longer asked. Thank you; nothing more is needed.')
+  if (state === 'answered') throw answered()
   if (state !== 'open')
     throw new Problem(410, 'expired', 'This link has expired. Write to us and we will send a new one.')
   insistOnEveryField(enquiry, reply)
@@ -48,14 +61,20 @@ export async function replyToEnquiry(deps: Deps, token: string, reply: EnquiryRe
   const source = await sourceById(enquiry.sourceId)
   const respondent = [reply.respondent.trim(), reply.capacity.trim()].filter(Boolean).join(', ')
   const now = deps.clock.now()
-  await enquiry.update({
-    state: 'answered',
-    answeredAt: now,
-    reply,
-    statement: reply.known ? repliedStatement(enquiry.claimed, reply.fields) : null,
-    respondent,
-    note: reply.note.trim() || null,
-  })
+  const first = await changeWhere(
+    enquiry,
+    { state: 'open' },
+    {
+      state: 'answered',
+      answeredAt: now,
+      reply,
+      statement: reply.known ? repliedStatement(enquiry.claimed, reply.fields) : null,
+      standing: (reply.known && asksStanding(claim.kind) && reply.standing) || null,
+      respondent,
+      note: reply.note.trim() || null,
+    },
+  )
+  if (!first) throw answered()
   await recordEvent(
     deps,
     { kind: 'bearer', name: `${respondent}, ${source.name}` },
@@ -73,6 +92,9 @@ export async function replyToEnquiry(deps: Deps, token: string, reply: EnquiryRe
   return { receivedAt: now.toISOString(), receipt: writeReference('RC', await nextNumber(deps, 'receipts')) }
 }
 
+/** Only what is licensed can be restricted, suspended or revoked. */
+const asksStanding = (kind: string) => kind === 'licence' || kind === 'certificate'
+
 function insistOnEveryField({ claimed }: Enquiry, reply: EnquiryReply) {
   if (!reply.known) return
   const unanswered = Object.keys(claimed).filter((key) => reply.fields[key] === undefined)
@@ -85,11 +107,14 @@ function insistOnEveryField({ claimed }: Enquiry, reply: EnquiryReply) {
     )
 }
 
-async function enquiryBehind(token: string, options: { lock?: boolean } = {}): Promise<Enquiry> {
+const answered = () =>
+  new Problem(410, 'answered', 'This question has been answered already. Thank you; nothing more is needed.')
+
+/** The question of a link; none where it was erased with the file of its person. Throws not-found for a link of nobody's. */
+async function enquiryBehind(token: string): Promise<Enquiry | null> {
   const link = await EnquiryLink.findByPk(hashOf(token))
-  const enquiry = link && (await Enquiry.findByPk(link.enquiryId, options.lock ? { lock: true } : {}))
-  if (!enquiry) throw notFound()
-  return enquiry
+  if (!link) throw notFound()
+  return Enquiry.findByPk(link.enquiryId)
 }
 
 function stateOf(deps: Deps, { state, expiresAt }: Enquiry) {

@@ -5,10 +5,11 @@ import { writeReference } from '#core/references/reference'
 import { candidateWithMail } from '../accounts/candidate'
 import { activeStages, ownApplication } from '../applications/find'
 import { recordEvent } from '../audit/record'
+import { changeWhere } from '../database/compareAndSet'
 import { nextNumber } from '../database/counter'
 import type { Account, Deps } from '../deps'
 import { refreshStanding } from '../hiring/standing'
-import { conflict, notFound } from '../http/problems'
+import { changedMeanwhile, conflict, notFound } from '../http/problems'
 import { newToken } from '../http/tokens'
 import { queueMail } from '../messages/queueMail'
 import { vacancyById } from '../vacancies/vacancies'
@@ -67,12 +68,16 @@ export async function freshLink(deps: Deps, vouching: Vouching): Promise<string>
   return `${deps.config.publicUrl}/vouch/${token}`
 }
 
+/** Calls off all who have not answered: the application has ended. */
+export const callOffVouchings = async (applicationId: string) =>
+  void (await Vouching.update({ state: 'called off' }, { where: { applicationId, state: 'asked' } }))
+
 export async function callOffVoucher(deps: Deps, actor: Account, id: string, vouchingId: string) {
   const application = await ownApplication(actor, id, { lock: true })
   const vouching = await Vouching.findOne({ where: { id: vouchingId, applicationId: id } })
   if (!vouching) throw notFound()
   if (vouching.state !== 'asked') throw conflict('answered', 'They have answered already; it stays on record.')
-  await vouching.update({ state: 'called off' })
+  if (!(await changeWhere(vouching, { state: 'asked' }, { state: 'called off' }))) throw changedMeanwhile()
   await recordEvent(deps, actor, {
     code: 'voucher-called-off',
     what: `No longer asks ${vouching.name} to vouch`,

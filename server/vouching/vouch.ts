@@ -5,6 +5,7 @@ import { readReference, writeReference } from '#core/references/reference'
 import { candidateWithMail } from '../accounts/candidate'
 import { applicationById } from '../applications/find'
 import { recordEvent } from '../audit/record'
+import { changeWhere } from '../database/compareAndSet'
 import { nextNumber } from '../database/counter'
 import type { Deps } from '../deps'
 import { refreshStanding } from '../hiring/standing'
@@ -33,12 +34,24 @@ export async function findVouching(deps: Deps, given: { reference: string; code:
 /** What somebody is asked; once it is answered, nothing of the candidate any more. */
 export async function readVouching(deps: Deps, token: string) {
   const vouching = await vouchingBehind(token)
+  const { operator, contact } = deps.config
+  if (!vouching || vouching.state === 'called off')
+    return {
+      state: 'called off' as const,
+      operator,
+      contact,
+      candidate: '',
+      vacancy: '',
+      name: '',
+      relation: null,
+      doneAt: null,
+    }
   const application = await applicationById(vouching.applicationId)
   const open = vouching.state === 'asked'
   return {
     state: vouching.state,
-    operator: deps.config.operator,
-    contact: deps.config.contact,
+    operator,
+    contact,
     candidate: open ? (await candidateWithMail(application.candidateId)).name : '',
     vacancy: open ? (await vacancyById(application.vacancyId)).title : '',
     name: vouching.name,
@@ -49,12 +62,12 @@ export async function readVouching(deps: Deps, token: string) {
 
 /** Takes what somebody says, once. */
 export async function vouch(deps: Deps, token: string, answer: VouchingAnswer) {
-  const vouching = await vouchingBehind(token, { lock: true })
-  if (vouching.state === 'done') throw new Problem(410, 'answered', 'This has been answered already. Thank you.')
-  if (vouching.state !== 'asked') throw new Problem(410, 'called-off', 'This is no longer asked. Thank you.')
+  const vouching = await vouchingBehind(token)
+  if (vouching?.state === 'done') throw answered()
+  if (vouching?.state !== 'asked') throw new Problem(410, 'called-off', 'This is no longer asked. Thank you.')
   insistOnTimes(answer)
   const now = deps.clock.now()
-  await vouching.update({ state: 'done', answer, doneAt: now })
+  if (!(await changeWhere(vouching, { state: 'asked' }, { state: 'done', answer, doneAt: now }))) throw answered()
   const application = await applicationById(vouching.applicationId)
   await recordEvent(
     deps,
@@ -79,9 +92,11 @@ function insistOnTimes({ knownFrom, knownTo }: VouchingAnswer) {
   if (days < 0) throw invalidField('/body/knownTo', 'This ends before it begins.')
 }
 
-async function vouchingBehind(token: string, options: { lock?: boolean } = {}): Promise<Vouching> {
+const answered = () => new Problem(410, 'answered', 'This has been answered already. Thank you.')
+
+/** What a link asks; nothing where it was erased with the file of its person. Throws not-found for a link of nobody's. */
+async function vouchingBehind(token: string): Promise<Vouching | null> {
   const link = await VouchingLink.findByPk(hashOf(token))
-  const vouching = link && (await Vouching.findByPk(link.vouchingId, options.lock ? { lock: true } : {}))
-  if (!vouching) throw notFound()
-  return vouching
+  if (!link) throw notFound()
+  return Vouching.findByPk(link.vouchingId)
 }

@@ -1,10 +1,11 @@
 import { useState } from 'react'
 import { useParams } from 'react-router'
 import type { Reply } from '#contract/endpoint'
-import type { FieldReply, readEnquiry } from '#contract/verification'
+import type { EnquiryReply, FieldReply, readEnquiry } from '#contract/verification'
 import { readTyped, writeWhen } from '#core/dates/write'
 import { api } from '../api'
 import { Button } from '../ui/Button'
+import { DateField } from '../ui/DateField'
 import { LongField, TextField } from '../ui/Field'
 import { faultAt, ProblemNote } from '../ui/ProblemNote'
 import { Sheet } from '../ui/Sheet'
@@ -50,6 +51,16 @@ export function ReplyPage() {
       </Plain>
     )
   }
+  if (data.state === 'withdrawn') {
+    return (
+      <Plain title="No answer is needed any more">
+        <p>
+          {data.operator} no longer asks this. Thank you for opening it; there is nothing to do, and you can close this
+          page.
+        </p>
+      </Plain>
+    )
+  }
   if (data.state !== 'open') {
     return (
       <Plain title="This link has expired">
@@ -84,21 +95,23 @@ function Asking({
   const { act, busy, problem } = useAct('replyToEnquiry')
   const [answers, setAnswers] = useState<Answers>({})
   const [known, setKnown] = useState(true)
+  const [standing, setStanding] = useState<StandingAnswer>({ from: '', through: '' })
   const [note, setNote] = useState('')
   const [respondent, setRespondent] = useState('')
   const [capacity, setCapacity] = useState('')
   const [tried, setTried] = useState(false)
   const open = known ? question.fields.filter(({ key }) => !isComplete(answers[key])) : []
+  const asksStanding = known && (question.kind === 'licence' || question.kind === 'certificate')
   const dateKeys = new Set(question.fields.filter(({ kind }) => kind === 'date').map(({ key }) => key))
   const send = async () => {
     setTried(true)
-    if (open.length > 0 || respondent.trim().length < 2) return
+    if (open.length > 0 || (asksStanding && !standing.state) || respondent.trim().length < 2) return
     const fields = Object.fromEntries(
       Object.entries(answers).map(([key, answer]) => [key, replyOf(answer, dateKeys.has(key))]),
     )
     const received = await act({
       params: { token },
-      body: { known, fields: known ? fields : {}, note, respondent, capacity },
+      body: { known, fields: known ? fields : {}, ...standingOf(asksStanding, standing), note, respondent, capacity },
     })
     if (received) onReceived(received)
   }
@@ -182,6 +195,7 @@ function Asking({
           })}
         </Sheet>
       )}
+      {asksStanding && <AskStanding value={standing} onChange={setStanding} tried={tried} />}
       <label className="my-3 flex items-center gap-2">
         <input
           type="checkbox"
@@ -230,6 +244,65 @@ function Asking({
         </div>
       </Sheet>
     </main>
+  )
+}
+
+type Standing = NonNullable<EnquiryReply['standing']>
+type StandingAnswer = { state?: Standing['state']; from: string; through: string }
+
+const standingWords: Record<Standing['state'], string> = {
+  good: 'In force',
+  restricted: 'Restricted',
+  suspended: 'Suspended',
+  revoked: 'Revoked',
+}
+
+const standingOf = (asked: boolean, { state, from, through }: StandingAnswer): { standing?: Standing } =>
+  asked && state ? { standing: { state, ...(from ? { from } : {}), ...(through ? { through } : {}) } } : {}
+
+type AskStandingProps = { value: StandingAnswer; onChange: (value: StandingAnswer) => void; tried: boolean }
+
+/** What an issuer says of a licence beyond its dates. */
+function AskStanding({ value, onChange, tried }: AskStandingProps) {
+  return (
+    <Sheet className="mt-3 grid gap-2">
+      <fieldset>
+        <legend className="float-left mb-1.5 w-full text-ink-2">Is it in force today?</legend>
+        <div className="clear-both flex flex-wrap gap-1.5">
+          {(Object.keys(standingWords) as Standing['state'][]).map((state) => (
+            <label
+              key={state}
+              className={`cursor-pointer rounded-sheet border px-2.5 py-1.5 focus-within:outline-2 focus-within:outline-asked ${value.state === state ? 'border-confirmed bg-confirmed-wash font-semibold' : 'border-line-strong'}`}
+            >
+              <input
+                type="radio"
+                name="standing"
+                className="sr-only"
+                checked={value.state === state}
+                onChange={() => onChange({ ...value, state })}
+              />
+              {standingWords[state]}
+            </label>
+          ))}
+        </div>
+      </fieldset>
+      {value.state && value.state !== 'good' && (
+        <div className="grid gap-3 sm:grid-cols-2">
+          <DateField label="Since" optional value={value.from} onChange={(from) => onChange({ ...value, from })} />
+          <DateField
+            label="Through"
+            optional
+            value={value.through}
+            onChange={(through) => onChange({ ...value, through })}
+          />
+        </div>
+      )}
+      {tried && !value.state && (
+        <p role="alert" className="font-semibold text-[0.9em] text-contradicted">
+          Still open: in force, restricted, suspended or revoked?
+        </p>
+      )}
+    </Sheet>
   )
 }
 

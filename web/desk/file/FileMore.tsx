@@ -2,6 +2,7 @@ import { useState } from 'react'
 import { Link } from 'react-router'
 import type { File } from '#contract/desk'
 import { writeMoment } from '../../ui/write'
+import { useSession } from '../../useSession'
 import { CoverSheets } from '../paper/CoverSheets'
 import { Messages } from './Messages'
 import { More } from './More'
@@ -11,6 +12,7 @@ import { Vouchings } from './Vouchings'
 /** What is looked up now and then: what was answered, waivers and gates, and everything that was done. */
 export function FileMore({ file }: { file: File }) {
   const [printing, setPrinting] = useState(false)
+  const { may } = useSession()
   return (
     <div className="grid gap-1 px-4 py-3">
       <More title="Answers">
@@ -42,11 +44,13 @@ export function FileMore({ file }: { file: File }) {
         </ul>
       </More>
       <p className="flex flex-wrap gap-x-4 py-0.5 font-semibold text-confirmed">
-        <Link to={`/desk/people/${file.candidate.id}/sights`}>Who saw what of this file</Link>
-        <Link to={`/desk/trail?person=${file.candidate.id}`}>Verify its record</Link>
-        <button type="button" onClick={() => setPrinting(true)}>
-          Print cover sheets
-        </button>
+        {may('readSights') && <Link to={`/desk/people/${file.candidate.id}/sights`}>Who saw what of this file</Link>}
+        {may('verifyTrail') && <Link to={`/desk/trail?person=${file.candidate.id}`}>Verify its record</Link>}
+        {may('printCoverSheets') && (
+          <button type="button" onClick={() => setPrinting(true)}>
+            Print cover sheets
+          </button>
+        )}
       </p>
       {printing && <CoverSheets applicationId={file.id} onClose={() => setPrinting(false)} />}
       <More title="Everything that was done">

@@ -52,13 +52,17 @@ export function FilePane({ id, queue, chosen }: { id: string; queue: Queue; chos
     choose(next.key)
     document.querySelector<HTMLElement>(`[data-claim="${next.key}"]`)?.focus()
   }
-  const { isKeeper } = useSession()
+  const { isKeeper, roles, may } = useSession()
   const mayCorrect = isKeeper && file !== undefined && ['sent', 'shortlisted', 'offered'].includes(file.stage)
   const mayTakeUp = isKeeper && file?.stage === 'turned down'
+  // Whoever may pass the gate, or waive something that keeps it shut.
+  const mayMove =
+    file?.nextGate != null &&
+    (may('passGate') || file.requirements.some(({ waivableBy }) => roles.some((role) => waivableBy.includes(role))))
   useKeys({
     ArrowDown: () => step(1),
     ArrowUp: () => step(-1),
-    m: () => setMoving(true),
+    m: mayMove ? () => setMoving(true) : undefined,
     a: mayCorrect ? () => setCorrecting(true) : mayTakeUp ? () => setTakingUp(true) : undefined,
     s: file?.scoring ? () => choose('scores') : undefined,
   })
@@ -92,7 +96,7 @@ export function FilePane({ id, queue, chosen }: { id: string; queue: Queue; chos
                   Take up again
                 </Button>
               )}
-              {file.nextGate && (
+              {mayMove && (
                 <Button letter="M" onClick={() => setMoving(true)}>
                   Move on
                 </Button>

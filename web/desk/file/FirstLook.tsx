@@ -1,5 +1,6 @@
 import { Link, useNavigate } from 'react-router'
 import type { File } from '#contract/desk'
+import { useSession } from '../../useSession'
 import { useKeys } from '../useKeys'
 
 const eligibleWords = {
@@ -11,7 +12,8 @@ const eligibleWords = {
 /** What a first look asks of what came in: could they be chosen, what is blank, what changed, who else might it be. */
 export function FirstLook({ file }: { file: File }) {
   const navigate = useNavigate()
-  const [double] = file.doubles
+  const { may } = useSession()
+  const [double] = may('readDouble') ? file.doubles : []
   useKeys({ d: double ? () => navigate(`/desk/doubles/${double.oneId}/${double.otherId}`) : undefined })
   const { eligible, because, blanks, settled } = file.firstLook
   if (file.stage !== 'sent' && !double) return null

@@ -4,6 +4,7 @@ import { Button } from '../../ui/Button'
 import { ProblemNote } from '../../ui/ProblemNote'
 import { writeMoment } from '../../ui/write'
 import { useAct } from '../../useAct'
+import { useSession } from '../../useSession'
 import { useTold } from '../useTold'
 import { More } from './More'
 
@@ -15,6 +16,7 @@ export function Messages({ id }: { id: string }) {
   const [open, setOpen] = useState<string>()
   const again = useAct('resendMessage')
   const told = useTold()
+  const { may } = useSession()
   const refused = messages.filter(({ state }) => state === 'refused').length
   const resend = async (message: string) => {
     if (await again.act({ params: { id: message } })) told('Queued again, to the address as it is now.')
@@ -47,9 +49,11 @@ export function Messages({ id }: { id: string }) {
             {message.refusedBecause && (
               <p className="flex items-baseline gap-3 pl-[130px] text-contradicted">
                 <span className="flex-1">The mail server said: {message.refusedBecause}</span>
-                <Button className="!py-0" busy={again.busy} onClick={() => void resend(message.id)}>
-                  Send again
-                </Button>
+                {may('resendMessage') && (
+                  <Button className="!py-0" busy={again.busy} onClick={() => void resend(message.id)}>
+                    Send again
+                  </Button>
+                )}
               </p>
             )}
             {open === message.id && (

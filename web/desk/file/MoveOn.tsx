@@ -106,7 +106,7 @@ function Requirement({ file, outcome }: { file: File; outcome: File['outcomes'][
 type PassProps = { file: File; gate: 'shortlist' | 'offer' | 'start'; shut: boolean; onDone: () => void }
 
 function Pass({ file, gate, shut, onDone }: PassProps) {
-  const { roles } = useSession()
+  const { roles, may } = useSession()
   const { act, busy, problem } = useAct('passGate')
   const told = useTold()
   const mayOffer = roles.includes('hiring manager') || roles.includes('administrator')
@@ -117,6 +117,7 @@ function Pass({ file, gate, shut, onDone }: PassProps) {
   const [pay, setPay] = useState('')
   const [answerBy, setAnswerBy] = useState(Temporal.PlainDate.from(file.today).add({ days: 10 }).toString())
   if (gate === 'offer' && !mayOffer) return <p className="text-ink-2">An offer is made by a hiring manager.</p>
+  if (!may('passGate')) return <p className="text-ink-2">This gate is passed by a coordinator or a hiring manager.</p>
   const pass = async () => {
     const terms = gate === 'offer' ? { salary: Math.round(Number(pay.replace(/[^\d.]/g, '')) * 100), answerBy } : {}
     const done = await act({ params: { id: file.id, gate }, body: { version: file.version, ...terms } })

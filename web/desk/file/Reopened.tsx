@@ -10,6 +10,7 @@ import { LongField, SelectField } from '../../ui/Field'
 import { faultAt, ProblemNote } from '../../ui/ProblemNote'
 import { writeShortDay } from '../../ui/write'
 import { useAct } from '../../useAct'
+import { useSession } from '../../useSession'
 import { useTold } from '../useTold'
 import { More } from './More'
 
@@ -23,6 +24,7 @@ const stateWords: Record<ReopenedPart['state'], string> = {
 /** What differs from what was sent, and the way to ask for one more change. */
 export function Reopened({ file }: { file: File }) {
   const [asking, setAsking] = useState(false)
+  const { may } = useSession()
   const pressing = file.reopened.some(({ state }) => state === 'changed')
   if (file.stage === 'being written') return null
   return (
@@ -35,7 +37,7 @@ export function Reopened({ file }: { file: File }) {
         {file.reopened.map((part) => (
           <Part key={part.id} file={file} part={part} />
         ))}
-        {['sent', 'shortlisted', 'offered'].includes(file.stage) && (
+        {may('reopenPart') && ['sent', 'shortlisted', 'offered'].includes(file.stage) && (
           <p>
             <Button onClick={() => setAsking(true)}>Ask them to change something</Button>
           </p>
@@ -65,6 +67,7 @@ function Differences({ rows }: { rows: File['changes'] }) {
 function Part({ file, part }: { file: File; part: ReopenedPart }) {
   const { act, busy, problem } = useAct('settleReopened')
   const told = useTold()
+  const { may } = useSession()
   const settle = async () => {
     if (await act({ params: { id: file.id, reopening: part.id } }))
       told(part.state === 'open' ? `Called off: ${part.title}.` : `Noted: ${part.title}.`)
@@ -79,12 +82,12 @@ function Part({ file, part }: { file: File; part: ReopenedPart }) {
             {part.doneAt && `, ${writeShortDay(part.doneAt)}`}
           </span>
         </p>
-        {part.state === 'changed' && (
+        {may('settleReopened') && part.state === 'changed' && (
           <Button kind="main" busy={busy} onClick={() => void settle()}>
             Noted
           </Button>
         )}
-        {part.state === 'open' && (
+        {may('settleReopened') && part.state === 'open' && (
           <Button kind="quiet" busy={busy} onClick={() => void settle()}>
             Call it off
           </Button>

@@ -42,6 +42,8 @@ const claim = (id: string, details: Details, over: Partial<FileClaim> = {}): Fil
     fields: [],
     claimed: {},
     comparison: { fields: [], verdict: 'same' } as unknown as FileClaim['proof']['comparison'],
+    standing: null,
+    proposed: null,
     sentence: { head: '', detail: '' },
     enquiries: [],
     findings: [],

@@ -7,9 +7,11 @@ import { Paper } from '../../ui/Paper'
 import { ProblemNote } from '../../ui/ProblemNote'
 import { writeShortDay, writeSize } from '../../ui/write'
 import { useAct } from '../../useAct'
+import { useSession } from '../../useSession'
 import { useKeys } from '../useKeys'
 import { useTold } from '../useTold'
 import { AskSource } from './AskSource'
+import { type Act, actsFor, mayLook } from './acts'
 import { ComparisonTable } from './ComparisonTable'
 import { Decide } from './Decide'
 import { LookAt } from './LookAt'
@@ -28,10 +30,10 @@ export function ClaimProof({ file, claim }: { file: File; claim: FileClaim }) {
   const told = useTold()
   const toLook = claim.documents.find(({ state }) => state === 'to look at')
   const shown = toLook ?? claim.documents.find(({ state }) => state === 'seen') ?? claim.documents.at(-1)
-  const open = proof.enquiries.find(({ state, channel }) => state === 'open' && channel === 'link')
-  const answered = proof.comparison.outcome !== 'no reply' && !open
   const settled = claim.rung === 'confirmed' || claim.rung === 'waived'
-  const asked = proof.enquiries.length > 0
+  const { roles, may } = useSession()
+  const { acts, main } = actsFor(claim, { roles, may })
+  const readable = mayLook(roles)
   const confirm = async () => {
     const done = await confirming.act({
       params: { id: claim.id },
@@ -44,34 +46,20 @@ export function ClaimProof({ file, claim }: { file: File; claim: FileClaim }) {
     if (done)
       told(done.found ? 'Found in the register; compare and decide.' : 'The register has no entry with this number.')
   }
-  const may = {
-    look: shown !== undefined,
-    confirm: answered && !settled && proof.comparison.outcome === 'agrees',
-    note: answered && !settled && proof.comparison.outcome !== 'agrees',
-    ask: !settled && !open && !answered && !['paper', 'identity', 'residence'].includes(claim.details.kind),
-    again: !settled && !open && answered,
-    register: !settled && !open && proof.register && !answered,
-    contradict: !settled && claim.rung !== 'contradicted' && asked,
-    unconfirmable: !settled && claim.rung !== 'unconfirmable' && asked && !answered,
-  }
-  const acts = {
-    look: () => setLooking(shown?.id),
-    confirm: () => void confirm(),
-    note: () => setDeciding('confirmed with a note'),
-    ask: () => setAsking(true),
-    register: () => void lookUp(),
-    contradict: () => setDeciding('contradicted'),
-    unconfirmable: () => setDeciding('unconfirmable'),
+  const look = () => setLooking(shown?.id)
+  const buttons: Record<Act, { letter: string; words: string; press: () => void; busy?: boolean }> = {
+    look: { letter: 'L', words: 'Look at the document', press: look },
+    confirm: { letter: 'C', words: 'Confirm', press: () => void confirm(), busy: confirming.busy },
+    note: { letter: 'N', words: 'Confirm with a note', press: () => setDeciding('confirmed with a note') },
+    register: { letter: 'G', words: 'Look up in the register', press: () => void lookUp(), busy: register.busy },
+    ask: { letter: 'E', words: 'Ask the source', press: () => setAsking(true) },
+    again: { letter: 'R', words: 'Ask again', press: () => setAsking(true) },
+    contradict: { letter: 'X', words: 'Record contradiction', press: () => setDeciding('contradicted') },
+    unconfirmable: { letter: 'U', words: 'Cannot be confirmed', press: () => setDeciding('unconfirmable') },
   }
   useKeys({
-    l: may.look ? acts.look : undefined,
-    c: may.confirm ? acts.confirm : undefined,
-    n: may.note ? acts.note : undefined,
-    e: may.ask ? acts.ask : undefined,
-    r: may.again ? acts.ask : undefined,
-    g: may.register ? acts.register : undefined,
-    x: may.contradict ? acts.contradict : undefined,
-    u: may.unconfirmable ? acts.unconfirmable : undefined,
+    ...(shown && readable ? { l: look } : {}),
+    ...Object.fromEntries(acts.map((act) => [buttons[act].letter.toLowerCase(), buttons[act].press])),
   })
   const tone = {
     agrees: 'text-confirmed',
@@ -93,11 +81,15 @@ export function ClaimProof({ file, claim }: { file: File; claim: FileClaim }) {
         <p className="border-line border-b bg-sheet px-3.5 py-2">
           <strong className={tone}>{proof.sentence.head}</strong> {proof.sentence.detail}
         </p>
-        {shown ? (
+        {shown && !readable ? (
+          <p className="m-3.5 text-ink-2">
+            {shown.fileName}. Documents are opened by coordinators and hiring managers.
+          </p>
+        ) : shown ? (
           <div className="m-3.5 flex gap-3 rounded-sheet border border-line bg-ground p-2">
             <button
               type="button"
-              onClick={acts.look}
+              onClick={look}
               className="h-[122px] w-[136px] shrink-0 overflow-hidden"
               aria-label={`Look at ${shown.fileName}`}
             >
@@ -122,7 +114,7 @@ export function ClaimProof({ file, claim }: { file: File; claim: FileClaim }) {
                     ? `Sent back: ${shown.sentBackBecause}`
                     : 'Nobody has looked at it yet'}
               </p>
-              <button type="button" onClick={acts.look} className="mt-1 font-semibold text-confirmed">
+              <button type="button" onClick={look} className="mt-1 font-semibold text-confirmed">
                 Open beside the claim
               </button>
             </div>
@@ -135,47 +127,19 @@ export function ClaimProof({ file, claim }: { file: File; claim: FileClaim }) {
       <div className="border-line border-t bg-sheet p-3">
         <ProblemNote problem={confirming.problem ?? register.problem} />
         <div className="flex flex-wrap gap-2">
-          {toLook && (
-            <Button kind="main" letter="L" onClick={acts.look}>
-              Look at the document
-            </Button>
+          {acts.map((act) => {
+            const { letter, words, press, busy } = buttons[act]
+            const kind = act === main ? 'main' : act === 'contradict' ? 'grave' : 'plain'
+            return (
+              <Button key={act} kind={kind} letter={letter} busy={busy} onClick={press}>
+                {words}
+              </Button>
+            )
+          })}
+          {settled && acts.length === 0 && <p className="text-ink-2">This is settled. Nothing is needed.</p>}
+          {acts.length === 0 && !settled && (
+            <p className="text-ink-2">{claim.wants ? `${claim.wants}.` : 'Nothing is needed from you.'}</p>
           )}
-          {may.confirm && (
-            <Button kind="main" letter="C" busy={confirming.busy} onClick={acts.confirm}>
-              Confirm
-            </Button>
-          )}
-          {may.note && (
-            <Button kind={toLook ? 'plain' : 'main'} letter="N" onClick={acts.note}>
-              Confirm with a note
-            </Button>
-          )}
-          {may.register && (
-            <Button kind={toLook ? 'plain' : 'main'} letter="G" busy={register.busy} onClick={acts.register}>
-              Look up in the register
-            </Button>
-          )}
-          {may.ask && (
-            <Button kind={toLook || may.register ? 'plain' : 'main'} letter="E" onClick={acts.ask}>
-              Ask the source
-            </Button>
-          )}
-          {may.again && (
-            <Button letter="R" onClick={acts.ask}>
-              Ask again
-            </Button>
-          )}
-          {may.contradict && (
-            <Button kind="grave" letter="X" onClick={acts.contradict}>
-              Record contradiction
-            </Button>
-          )}
-          {may.unconfirmable && (
-            <Button letter="U" onClick={acts.unconfirmable}>
-              Cannot be confirmed
-            </Button>
-          )}
-          {settled && !toLook && <p className="text-ink-2">This is settled. Nothing is needed.</p>}
         </div>
       </div>
       {looking && <LookAt file={file} claim={claim} documentId={looking} onClose={() => setLooking(undefined)} />}

@@ -7,13 +7,14 @@ import { LongField, TextField } from '../../ui/Field'
 import { Paper } from '../../ui/Paper'
 import { ProblemNote } from '../../ui/ProblemNote'
 import { useAct } from '../../useAct'
+import { useSession } from '../../useSession'
 import { useTold } from '../useTold'
 
 type FileClaim = File['claims'][number]
 
 /**
- * A document opened beside the claim. What it says begins as what was claimed, and is corrected to what is printed;
- * then it is marked as seen, or sent back with a reason.
+ * A document opened beside the claim. What it says is typed from the paper, never begun with what was claimed: a value
+ * that was copied has not been read. Then it is marked as seen, or sent back with a reason.
  */
 export function LookAt({
   file,
@@ -29,18 +30,14 @@ export function LookAt({
   const document = claim.documents.find(({ id }) => id === documentId)
   const seen = document?.state === 'seen'
   const [reads, setReads] = useState<Record<string, string>>(() =>
-    Object.fromEntries(
-      claim.proof.fields.map(({ key, kind }) => [
-        key,
-        shownAs(kind, (seen ? document?.reads[key] : claim.proof.claimed[key]) ?? ''),
-      ]),
-    ),
+    Object.fromEntries(claim.proof.fields.map(({ key, kind }) => [key, shownAs(kind, document?.reads[key] ?? '')])),
   )
   const [sending, setSending] = useState(false)
   const [reason, setReason] = useState('')
   const seeing = useAct('seeDocument')
   const back = useAct('sendDocumentBack')
   const told = useTold()
+  const { may } = useSession()
   if (!document) return null
   const see = async () => {
     const said = Object.fromEntries(
@@ -68,9 +65,7 @@ export function LookAt({
         </div>
         <div className="grid content-start gap-2.5 text-[13.5px]">
           <p className="text-ink-2">
-            {seen
-              ? 'What it says, as it was read:'
-              : 'Correct each line to what is printed. Leave empty what the paper does not say.'}
+            {seen ? 'What it says, as it was read:' : 'Type what is printed. Leave empty what the paper does not say.'}
           </p>
           {claim.proof.fields.map(({ key, label, kind }) => {
             const claimed = shownAs(kind, claim.proof.claimed[key] ?? '')
@@ -80,9 +75,13 @@ export function LookAt({
                 key={key}
                 label={label}
                 value={reads[key] ?? ''}
-                disabled={seen}
+                disabled={seen || !may('seeDocument')}
                 onChange={(event) => setReads((before) => ({ ...before, [key]: event.target.value }))}
-                help={differs && claimed ? `Claimed: ${claimed}` : undefined}
+                help={
+                  claimed
+                    ? `Claimed: ${claimed}${reads[key] && differs ? '; the paper says something else' : ''}`
+                    : undefined
+                }
                 className="w-full rounded-sheet border border-line-strong bg-sheet px-2 py-1"
               />
             )
@@ -112,7 +111,8 @@ export function LookAt({
               </div>
             </>
           ) : (
-            document.state === 'to look at' && (
+            document.state === 'to look at' &&
+            may('seeDocument') && (
               <>
                 <ProblemNote problem={seeing.problem} />
                 <div className="mt-1 flex flex-wrap gap-2">

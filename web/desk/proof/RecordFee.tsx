@@ -10,12 +10,12 @@ import { useTold } from '../useTold'
 
 /** Puts on record that a fee has arrived. */
 export function RecordFee({ file, requirement, title }: { file: File; requirement: string; title: string }) {
-  const { roles } = useSession()
+  const { may } = useSession()
   const { act, busy, problem } = useAct('recordFee')
   const [receivedOn, setReceivedOn] = useState(file.today)
   const [note, setNote] = useState('')
   const told = useTold()
-  if (!roles.includes('coordinator') && !roles.includes('administrator')) return null
+  if (!may('recordFee')) return null
   const record = async () => {
     const done = await act({ params: { id: file.id, requirement }, body: { receivedOn, note } })
     if (done) told(`Received: ${title}.`)

@@ -2,7 +2,7 @@ import QRCode from 'qrcode'
 import { useEffect, useState } from 'react'
 import type { Draft } from '#contract/applications'
 import { type Claim, type ClaimDetails, identityPapers } from '#contract/claims'
-import type { Capture, Offered } from '#contract/identity'
+import type { Capture, Mended, Offered } from '#contract/identity'
 import { writeWhen } from '#core/dates/write'
 import { questionsOf } from '#core/form/form'
 import { say } from '#core/words/say'
@@ -81,7 +81,7 @@ function ChoosePaper() {
 type OneProps = { claim: Claim; draft: Draft; autosave: Autosave }
 
 function OnePaper({ claim, draft, autosave }: OneProps) {
-  const [editing, setEditing] = useState<Offered | 'typing'>()
+  const [editing, setEditing] = useState<Read | 'typing'>()
   const details = claim.details as Identity
   const isGiven = details.paper === 'two others' || details.number !== ''
   return (
@@ -104,10 +104,10 @@ function OnePaper({ claim, draft, autosave }: OneProps) {
         </div>
         {editing ? (
           <ConfirmFields
-            key={editing === 'typing' ? 'typing' : editing.zone}
+            key={editing === 'typing' ? 'typing' : editing.offered.zone}
             claim={claim}
             draftId={draft.id}
-            offered={editing === 'typing' ? undefined : editing}
+            read={editing === 'typing' ? undefined : editing}
             onDone={() => setEditing(undefined)}
           />
         ) : (
@@ -122,7 +122,8 @@ function OnePaper({ claim, draft, autosave }: OneProps) {
 
 const lookAgainMs = 2000
 
-type CaptureProps = { claim: Claim; onRead: (offered: Offered) => void; onType: () => void }
+type Read = { offered: Offered; mended: readonly Mended[] }
+type CaptureProps = { claim: Claim; onRead: (read: Read) => void; onType: () => void }
 
 /** The device on this screen or on a phone; what it has read comes back here by itself. */
 function CapturePaper({ claim, onRead, onType }: CaptureProps) {
@@ -138,7 +139,7 @@ function CapturePaper({ claim, onRead, onType }: CaptureProps) {
       if (!now || now.state === 'waiting') return
       setCapture(now)
       setPicture(undefined)
-      if (now.offered) onRead(now.offered)
+      if (now.offered) onRead({ offered: now.offered, mended: now.mended })
     }, lookAgainMs)
     return () => clearInterval(timer)
   }, [waiting, take, onRead])
@@ -191,9 +192,12 @@ function CapturePaper({ claim, onRead, onType }: CaptureProps) {
   )
 }
 
-type ConfirmProps = { claim: Claim; draftId: string; offered?: Offered; onDone: () => void }
+type ConfirmProps = { claim: Claim; draftId: string; read?: Read; onDone: () => void }
 
-function ConfirmFields({ claim, draftId, offered, onDone }: ConfirmProps) {
+function ConfirmFields({ claim, draftId, read, onDone }: ConfirmProps) {
+  const offered = read?.offered
+  const doubtful = read?.mended ?? []
+  const [lookedAt, setLookedAt] = useState(false)
   const editor = useClaimEditor<Identity>(
     `${draftId}-identity-${offered?.number ?? 'typed'}`,
     { ...(claim.details as Identity), ...offered },
@@ -211,12 +215,13 @@ function ConfirmFields({ claim, draftId, offered, onDone }: ConfirmProps) {
     <ClaimForm
       editor={editor}
       saving={offered ? say('Yes, this is right') : say('Save')}
-      ready={details.number.trim() !== '' && details.familyName.trim() !== ''}
+      ready={details.number.trim() !== '' && details.familyName.trim() !== '' && (doubtful.length === 0 || lookedAt)}
       className="rounded-sheet border border-line bg-sheet-2 p-4"
     >
       <p className="font-semibold sm:col-span-2">
         {offered ? say('This stands on your paper. Is it right?') : say('Type what stands on your paper.')}
       </p>
+      {doubtful.length > 0 && <Doubtful mended={doubtful} lookedAt={lookedAt} onLook={setLookedAt} />}
       <TextField label={say('Family name')} {...text('familyName')} />
       <TextField label={say('Given names')} {...text('givenNames')} />
       <TextField label={say('Number')} {...text('number')} />
@@ -234,6 +239,39 @@ function ConfirmFields({ claim, draftId, offered, onDone }: ConfirmProps) {
         error={fault('through')}
       />
     </ClaimForm>
+  )
+}
+
+const fieldNames = (): Record<Mended['field'], string> => ({
+  issuer: say('Issuer'),
+  nationality: say('Nationality'),
+  names: say('Names'),
+  number: say('Number'),
+  born: say('Date of birth'),
+  through: say('Valid through'),
+  'check digits': say('Check digits'),
+})
+
+type DoubtfulProps = { mended: readonly Mended[]; lookedAt: boolean; onLook: (looked: boolean) => void }
+
+/** What the camera took for something else: to be compared with the paper before it is said to be right. */
+function Doubtful({ mended, lookedAt, onLook }: DoubtfulProps) {
+  return (
+    <div className="rounded-sheet bg-soon-wash px-3 py-2 text-soon-ink sm:col-span-2">
+      <p>{say('The camera was not sure of these characters. Compare them with your paper:')}</p>
+      <ul className="my-1">
+        {mended.map(({ field, read, as }) => (
+          <li key={`${field} ${read}`}>
+            {fieldNames()[field]}: <span className="font-mono">{read}</span> →{' '}
+            <strong className="font-mono">{as}</strong>
+          </li>
+        ))}
+      </ul>
+      <label className="flex items-center gap-2">
+        <input type="checkbox" checked={lookedAt} onChange={(event) => onLook(event.target.checked)} />
+        {say('I have compared them, and put right what was wrong.')}
+      </label>
+    </div>
   )
 }
 

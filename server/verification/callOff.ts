@@ -1,0 +1,73 @@
+import { Op } from 'sequelize'
+import { applicationsOf, isActive } from '../applications/find'
+import { recordEvent } from '../audit/record'
+import { labelOf } from '../claims/label'
+import { Claim } from '../claims/model'
+import { ofClaims } from '../claims/subquery'
+import { changeWhere, compareAndSet } from '../database/compareAndSet'
+import type { Actor, Deps } from '../deps'
+import { documentsOf } from '../documents/documents'
+import { readinessOfAll } from '../hiring/readiness'
+import { Source } from '../sources/model'
+import { enquiriesOf } from './enquiries'
+import { Enquiry } from './model'
+
+/**
+ * Calls off the open questions about a person that no application of theirs needs any more; their links then tell nothing.
+ * A question that another application under way waits for goes on, as that one's. Called when an application ends.
+ *
+ * @returns how many were called off
+ */
+export async function callOffUnneeded(deps: Deps, actor: Actor, candidateId: string): Promise<number> {
+  const open = await Enquiry.findAll({ where: { claimId: { [Op.in]: ofClaims('id', [candidateId]) }, state: 'open' } })
+  if (open.length === 0) return 0
+  const active = (await applicationsOf(candidateId)).filter(isActive)
+  const judged = await readinessOfAll(deps, active)
+  const needs = (applicationId: string, claimId: string) =>
+    judged
+      .get(applicationId)!
+      .outcomes.some(({ claims, steps }) => claims.includes(claimId) && steps.some(({ what }) => what === 'reply'))
+  let calledOff = 0
+  for (const enquiry of open) {
+    if (active.some(({ id }) => id === enquiry.applicationId)) continue
+    const heir = active.find(({ id }) => needs(id, enquiry.claimId))
+    if (heir) await enquiry.update({ applicationId: heir.id })
+    else if (await callOff(deps, actor, enquiry)) calledOff += 1
+  }
+  return calledOff
+}
+
+/** Calls off every open question of an application, whoever else might need it. Gives how many there were. */
+export async function callOffEnquiries(deps: Deps, actor: Actor, applicationId: string): Promise<number> {
+  let calledOff = 0
+  for (const enquiry of await Enquiry.findAll({ where: { applicationId, state: 'open' } }))
+    if (await callOff(deps, actor, enquiry)) calledOff += 1
+  return calledOff
+}
+
+async function callOff(deps: Deps, actor: Actor, enquiry: Enquiry): Promise<boolean> {
+  if (!(await changeWhere(enquiry, { state: 'open' }, { state: 'withdrawn' }))) return false
+  const claim = await Claim.findByPk(enquiry.claimId, { rejectOnEmpty: true })
+  await backFromAsked(claim)
+  const source = await Source.findByPk(enquiry.sourceId, { rejectOnEmpty: true })
+  await recordEvent(deps, actor, {
+    code: 'enquiry-called-off',
+    what: `Called off the question to ${source.name} about ${labelOf(claim.details)}`,
+    about: source.name,
+    candidateId: claim.candidateId,
+    applicationId: enquiry.applicationId,
+    claimId: claim.id,
+  })
+  return true
+}
+
+/** Nobody is asked any more: the claim stands where its papers put it. */
+async function backFromAsked(claim: Claim) {
+  if (claim.rung !== 'asked') return
+  const own = <T extends { credentialVersion: number }>(rows: readonly T[]) =>
+    rows.filter(({ credentialVersion }) => credentialVersion === claim.credentialVersion)
+  const still = own(await enquiriesOf([claim.id])).some(({ state }) => state === 'open' || state === 'answered')
+  if (still) return
+  const seen = own(await documentsOf([claim.id])).some(({ state }) => state === 'seen')
+  await compareAndSet(claim, claim.version, { rung: seen ? 'evidenced' : 'claimed' })
+}

@@ -1,0 +1,50 @@
+import { documentReaders } from '#contract/claims'
+import type { File } from '#contract/desk'
+import type { Role } from '#contract/endpoint'
+import type { Contract } from '#contract/index'
+
+export type Act = 'look' | 'confirm' | 'note' | 'register' | 'ask' | 'again' | 'contradict' | 'unconfirmable'
+
+type FileClaim = Pick<File['claims'][number], 'rung' | 'details' | 'documents' | 'proof'>
+type Reader = { roles: readonly Role[]; may: (name: keyof Contract) => boolean }
+
+const actOf = { confirmed: 'confirm', 'confirmed with a note': 'note', contradicted: 'contradict' } as const
+
+/**
+ * What somebody may do about a claim, in the order the buttons stand, and which of them is the main one: to look at a
+ * document nobody has seen, then what the evidence proposes, then whatever brings evidence. Where an answer proposes no
+ * decision, no button is the main one, and asking again comes before deciding.
+ */
+export function actsFor(claim: FileClaim, { roles, may }: Reader): { acts: Act[]; main: Act | undefined } {
+  const { proof } = claim
+  const settled = claim.rung === 'confirmed' || claim.rung === 'waived'
+  const open = proof.enquiries.some(({ state, channel }) => state === 'open' && channel === 'link')
+  const answered = proof.comparison.outcome !== 'no reply' && !open
+  const asked = proof.enquiries.length > 0
+  // What a body says of a licence may have changed since: one that is not good can be asked about anew, settled or not.
+  const standsAgainst = proof.standing !== null && proof.standing.state !== 'good'
+  const decides = may('decideClaim') && !settled
+  const asks = may('raiseEnquiry') && !open
+  const issued = !['paper', 'identity', 'residence'].includes(claim.details.kind)
+  const allowed: Record<Act, boolean> = {
+    look: mayLook(roles) && claim.documents.some(({ state }) => state === 'to look at'),
+    confirm: decides && answered && proof.comparison.outcome === 'agrees',
+    note: decides && answered && proof.comparison.outcome !== 'agrees',
+    register: asks && proof.register && (standsAgainst || (!settled && !answered)),
+    ask: asks && issued && !settled && !answered,
+    again: asks && answered && (standsAgainst || !settled),
+    contradict: decides && claim.rung !== 'contradicted' && asked,
+    unconfirmable: decides && claim.rung !== 'unconfirmable' && asked && !answered,
+  }
+  const acts = (Object.keys(allowed) as Act[]).filter((act) => allowed[act])
+  const proposed = proof.proposed && proof.proposed !== 'unconfirmable' ? actOf[proof.proposed] : undefined
+  if (allowed.look) return { acts, main: 'look' }
+  if (!answered || settled) return { acts, main: acts.find((act) => act === 'register' || act === 'ask') }
+  if (proposed && allowed[proposed])
+    return { acts: [proposed, ...acts.filter((act) => act !== proposed)], main: proposed }
+  const asking = (act: Act) => act === 'register' || act === 'again'
+  return { acts: [...acts.filter(asking), ...acts.filter((act) => !asking(act))], main: undefined }
+}
+
+/** Whether somebody may open the documents of a file. */
+export const mayLook = (roles: readonly Role[]) => documentReaders.some((role) => roles.includes(role))
