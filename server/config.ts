@@ -21,6 +21,9 @@ export type Config = {
   operator: string
   contact: string
   timeZone: string
+  /** Where we work: ISO 3166-1, and the region of ISO 3166-2 without it; whose holidays are ours. */
+  country: string
+  region: string | undefined
   /** The demo's clock may be moved and its accounts are shown at sign-in. Never in real use. */
   demo: boolean
   /** Where files lie that come in pieces, until they are whole. */
@@ -50,6 +53,8 @@ export function readConfig(env: NodeJS.ProcessEnv = process.env): Config {
     operator: env.OPERATOR ?? 'Vallorne Mountain Lines',
     contact: env.CONTACT ?? 'applications@vallorne.example',
     timeZone: env.TIME_ZONE ?? 'Europe/Vienna',
+    country: env.COUNTRY ?? 'AT',
+    region: env.REGION,
     demo: env.DEMO === 'yes',
     uploadFolder: env.UPLOAD_FOLDER ?? join(tmpdir(), 'probatum-uploads'),
     scanFolder: env.SCAN_FOLDER ?? join(tmpdir(), 'probatum-scans'),

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { Temporal } from 'temporal-polyfill'
-import { addWorkingDays, isWorkingDay, mondayToFriday } from './workingDays'
+import { addWorkingDays, bothWork, isWorkingDay, mondayToFriday } from './workingDays'
 
 const day = (text: string) => Temporal.PlainDate.from(text)
 
@@ -15,10 +15,10 @@ test.each([
 })
 
 test('holidays are passed over, and a calendar without a working day is refused', () => {
-  expect(String(addWorkingDays(day('2026-12-24'), 1, { ...mondayToFriday, holidays: ['2026-12-25'] }))).toBe(
+  expect(String(addWorkingDays(day('2026-12-24'), 1, { ...mondayToFriday, holidays: new Set(['2026-12-25']) }))).toBe(
     '2026-12-28',
   )
-  expect(() => addWorkingDays(day('2026-12-24'), 1, { weekend: [1, 2, 3, 4, 5, 6, 7], holidays: [] })).toThrow(
+  expect(() => addWorkingDays(day('2026-12-24'), 1, { weekend: [1, 2, 3, 4, 5, 6, 7], holidays: new Set() })).toThrow(
     RangeError,
   )
 })
@@ -30,7 +30,7 @@ test('so many days of work lie between, and the last is one of them, whatever th
       fc.integer({ min: 0, max: 60 }),
       fc.uniqueArray(fc.integer({ min: 1, max: 7 }), { maxLength: 6 }),
       (offset, count, weekend) => {
-        const calendar = { weekend, holidays: [] }
+        const calendar = { weekend, holidays: new Set<string>() }
         const from = day('2026-01-01').add({ days: offset })
         const reached = addWorkingDays(from, count, calendar)
         expect(isWorkingDay(reached, calendar)).toBe(true)
@@ -43,3 +43,9 @@ test('so many days of work lie between, and the last is one of them, whatever th
       },
     ),
   ))
+
+test('where both have to work, the days off of either are passed over', () => {
+  const fridays = { weekend: [5, 6], holidays: new Set(['2026-11-25']) }
+  expect(String(addWorkingDays(day('2026-11-24'), 1, bothWork(mondayToFriday, fridays)))).toBe('2026-11-26')
+  expect(String(addWorkingDays(day('2026-11-26'), 1, bothWork(mondayToFriday, fridays)))).toBe('2026-11-30')
+})

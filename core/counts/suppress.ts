@@ -39,7 +39,7 @@ export function suppressSmall(counts: Readonly<Record<string, number>>, least = 
 }
 
 /** Each count left out could be at least so many different numbers. */
-const leastChoices = 3
+const leastChoices = 2
 
 /**
  * Whether the sum of so many counts leaves each of them open, also for somebody who takes all of them to be small.

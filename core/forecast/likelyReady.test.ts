@@ -53,7 +53,7 @@ test('requirements are worked on side by side: the longest counts and is named',
 })
 
 test('a free day is not worked', () => {
-  const holidays = { ...mondayToFriday, holidays: ['2026-11-25'] }
+  const holidays = { ...mondayToFriday, holidays: new Set(['2026-11-25']) }
   expect(String(likelyReady([outcome('height', 'look')], today, holidays).likely)).toBe('2026-11-26')
 })
 

@@ -1,9 +1,10 @@
 import { type Condition, factsOf } from '../conditions/condition'
 import { type ConditionFault, circlesIn, faultsOfCondition } from '../conditions/faults'
 import { type KnownFact, knownFacts } from '../conditions/vocabulary'
-import type { Question } from '../form/form'
+import type { Form, Question } from '../form/form'
 import { credentialKind } from '../requirements/catalogue'
-import type { Ask } from '../requirements/requirement'
+import { gatesFor, isProven, reachOf, rungsFor } from '../requirements/reach'
+import type { Ask, Gate, Requirement } from '../requirements/requirement'
 import type { Rules } from './rules'
 
 export type RulesFault = { pointer: string } & (
@@ -19,11 +20,17 @@ export type RulesFault = { pointer: string } & (
   | { code: 'unknown-credential'; credential: string }
   | { code: 'no-section-for'; holds: string }
   | { code: 'circle'; way: string[] }
+  /** Nobody can meet it by this gate. */
+  | { code: 'gate-too-early'; kind: Ask['kind']; from: Gate }
+  /** Nobody can prove it that well by this gate. */
+  | { code: 'rung-out-of-reach'; kind: Ask['kind']; rung: Requirement['rung']; gate: Gate }
+  | { code: 'does-not-last'; kind: Ask['kind'] }
+  | { code: 'never-answered-so'; question: string; answer: string }
 )
 
 /**
  * What is wrong with a vacancy's rules beyond their shape: names used twice, references that lead nowhere, conditions
- * that can never hold, look at what is asked too late, or go round in a circle.
+ * that can never hold, look at what is asked too late, or go round in a circle, and what nobody can ever meet.
  *
  * @param checks the skills checks there are, by key and title
  * @returns one entry a fault, with a JSON pointer (RFC 6901) to its place; empty where the rules can be published
@@ -97,9 +104,15 @@ function requirementFaults(
   const held = new Set<string>(form.map(({ holds }) => holds))
   const faultsOfAsk = (ask: Ask, pointer: string): RulesFault[] => {
     switch (ask.kind) {
+      case 'declaration': {
+        const options = answersTo(form, ask.question)
+        if (!options) return [{ pointer, code: 'unknown-question', question: ask.question }]
+        return options.includes(ask.mustBe)
+          ? []
+          : [{ pointer, code: 'never-answered-so', question: ask.question, answer: ask.mustBe }]
+      }
       case 'answer':
       case 'document':
-      case 'declaration':
         return questions.has(ask.question) ? [] : [{ pointer, code: 'unknown-question', question: ask.question }]
       case 'skills check':
         return checks[ask.check] ? [] : [{ pointer, code: 'unknown-check', check: ask.check }]
@@ -128,8 +141,44 @@ function requirementFaults(
     return [
       ...faultsOfAsk(requirement.asks, `${pointer}/asks`),
       ...(requirement.alternatives ?? []).flatMap((ask, nth) => faultsOfAsk(ask, `${pointer}/alternatives/${nth}`)),
+      ...reachFaults(requirement, pointer),
       ...(requirement.when ? conditionFaults(requirement.when, known, `${pointer}/when`) : []),
       ...(requirement.exempt ? conditionFaults(requirement.exempt.when, known, `${pointer}/exempt/when`) : []),
     ]
   })
+}
+
+/** What a question can be answered with; nothing where the form does not ask it. */
+function answersTo(form: Form, key: string): readonly string[] | undefined {
+  const question = form.flatMap(({ questions }) => questions).find((one) => one.key === key)
+  if (!question) return undefined
+  if (question.kind === 'declaration') return ['agreed']
+  return question.kind === 'one of' ? (question.options ?? []) : ['yes', 'no']
+}
+
+/** What nobody can ever meet: a gate before it can be, a proof that no screen leads to, a last day of what has none. */
+function reachFaults(requirement: Requirement, pointer: string): RulesFault[] {
+  const asks = [requirement.asks, ...(requirement.alternatives ?? [])]
+  const { gate, rung } = requirement
+  const places = asks.map((ask, nth) => ({
+    ask,
+    at: nth === 0 ? `${pointer}/asks` : `${pointer}/alternatives/${nth - 1}`,
+  }))
+  return [
+    ...places.flatMap(({ ask, at }): RulesFault[] =>
+      gatesFor([ask]).includes(gate)
+        ? []
+        : [{ pointer: at, code: 'gate-too-early', kind: ask.kind, from: reachOf[ask.kind].from }],
+    ),
+    ...places.flatMap(({ ask, at }): RulesFault[] =>
+      rungsFor([ask], gate).includes(rung) || (!isProven(ask.kind) && asks.some(({ kind }) => isProven(kind)))
+        ? []
+        : [{ pointer: at, code: 'rung-out-of-reach', kind: ask.kind, rung, gate }],
+    ),
+    ...(requirement.validStartPlusDays === undefined
+      ? []
+      : places.flatMap(({ ask, at }): RulesFault[] =>
+          !isProven(ask.kind) || reachOf[ask.kind].lasts ? [] : [{ pointer: at, code: 'does-not-last', kind: ask.kind }],
+        )),
+  ]
 }

@@ -100,6 +100,7 @@ describe('faults of rules', () => {
         '/requirements/0/asks unknown-question',
         '/requirements/1/asks unknown-check',
         '/requirements/2/asks unknown-task',
+        '/requirements/2/asks gate-too-early',
         '/requirements/3/asks unknown-credential',
         '/requirements/4/asks no-section-for',
       ],

@@ -1,4 +1,5 @@
 import { knownFacts } from '../conditions/vocabulary'
+import { type Ask, type Gate, gates } from '../requirements/requirement'
 import type { RulesFault } from '../rules/faults'
 import type { Rules } from '../rules/rules'
 import { conditionFaultWords } from './conditions'
@@ -10,6 +11,34 @@ const sections: Record<string, string> = {
   permission: 'permission to check',
   send: 'reading through and sending',
 }
+
+const byGate: Record<Gate, string> = {
+  send: 'before sending',
+  shortlist: 'before the shortlist',
+  offer: 'before an offer',
+  start: 'before the first day',
+}
+const earlier = (gate: Gate): Gate => gates[Math.max(0, gates.indexOf(gate) - 1)]!
+
+const asks: Record<Ask['kind'], string> = {
+  answer: 'An answer',
+  study: 'A study',
+  credential: 'A licence or certificate',
+  history: 'A history',
+  experience: 'Experience',
+  'every work entry': 'A job',
+  'skills check': 'A skills check',
+  permission: 'The permission to check',
+  identity: 'A paper of identity',
+  vouching: 'Vouching',
+  document: 'A document',
+  declaration: 'A declaration',
+  reference: 'A reference',
+  fee: 'A fee',
+  'offer accepted': 'The acceptance of an offer',
+  'onboarding task': 'An onboarding task',
+}
+const asked = (kind: Ask['kind']) => asks[kind]
 
 /** What is wrong with rules, and how to put it right. */
 export function rulesFaultWords(fault: RulesFault, rules: Pick<Rules, 'form'>): string {
@@ -39,6 +68,16 @@ export function rulesFaultWords(fault: RulesFault, rules: Pick<Rules, 'form'>): 
       const way = [...fault.way, fault.way[0]!].map((key) => `“${labels.get(key) ?? key}”`)
       return `These are asked only if each other is answered, in a circle: ${way.join(', then ')}.`
     }
+    case 'gate-too-early':
+      return `${asked(fault.kind)} cannot be settled ${byGate[earlier(fault.from)]}: nobody could ever pass. Choose “${byGate[fault.from]}” or later.`
+    case 'rung-out-of-reach':
+      return fault.gate === 'send'
+        ? `${asked(fault.kind)} cannot be ${fault.rung} before it was sent: nobody could ever send. Ask for the paper, and for the proof by a later gate.`
+        : `${asked(fault.kind)} can never be ${fault.rung}: there is nobody to ask and nothing to look at. Ask for less proof.`
+    case 'does-not-last':
+      return `${asked(fault.kind)} has no last day. Take the days of validity out.`
+    case 'never-answered-so':
+      return `The question “${fault.question}” can never be answered with “${fault.answer}”. Choose an answer it has.`
     default:
       return conditionFaultWords(fault, knownFacts(rules.form))
   }

@@ -234,6 +234,9 @@ function factsOfClaim(claim: Claim, behind: Behind): ClaimFacts {
         }
       : {}),
     ...('credential' in details ? { credential: details.credential, term: termOf(details) } : {}),
+    ...(details.kind === 'identity' && details.through
+      ? { term: { through: partialDate(details.through) } }
+      : {}),
     ...(details.kind === 'paper' ? { question: details.question } : {}),
     ...standingFact(current(enquiries), findings),
     ...(contradicted.has(thingOf(details) ?? '') ? { contradictedBefore: true } : {}),

@@ -1,5 +1,4 @@
 import type { Stage } from '#contract/applications'
-import { mondayToFriday } from '#core/calendar/workingDays'
 import { type Forecast, likelyReady, slackOf } from '#core/forecast/likelyReady'
 import { evaluate } from '#core/requirements/evaluate'
 import type { Gate, Outcome, Requirement } from '#core/requirements/requirement'
@@ -9,6 +8,7 @@ import type { Deps } from '../deps'
 import { rankingKey } from '../rules/versions'
 import type { Vacancy } from '../vacancies/model'
 import { rulesOfVacancy, vacancyById } from '../vacancies/vacancies'
+import { ownCalendar } from '../workCalendar'
 import { type LoadedFile, loadFiles } from './facts'
 
 /** Everything an application is judged by, loaded once, and the judgement. */
@@ -56,7 +56,7 @@ export async function readinessOfAll(
       const [file, { vacancy, rules }] = [files.get(id)!, found.get(id)!]
       const requirements = requirementsIn(rules)
       const outcomes = evaluate(requirements, file.facts)
-      const forecast = likelyReady(outcomes, file.facts.today, mondayToFriday)
+      const forecast = likelyReady(outcomes, file.facts.today, ownCalendar(deps))
       const slack = slackOf(forecast, file.facts.targetStart)
       return [id, { ...file, vacancy, rules, requirements, outcomes, forecast, slack }]
     }),

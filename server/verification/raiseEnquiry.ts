@@ -1,5 +1,5 @@
 import { v7 as uuid } from 'uuid'
-import { addWorkingDays, mondayToFriday } from '#core/calendar/workingDays'
+import { addWorkingDays } from '#core/calendar/workingDays'
 import { fieldsOf } from '#core/comparison/fields'
 import { writeDay } from '#core/dates/write'
 import { candidateWithMail } from '../accounts/candidate'
@@ -17,6 +17,7 @@ import { newToken } from '../http/tokens'
 import { queueMail } from '../messages/queueMail'
 import { permissionOf } from '../permissions/permissions'
 import { Source } from '../sources/model'
+import { ownCalendar, sharedCalendar } from '../workCalendar'
 import { enquiriesOf } from './enquiries'
 import { claimById } from './load'
 import { Enquiry, EnquiryLink } from './model'
@@ -109,7 +110,11 @@ async function prepare(deps: Deps, claimId: string, applicationId: string) {
       : []),
     ...(await obstaclesOfClaim(claim, application)),
   ]
-  const answerBy = addWorkingDays(deps.clock.today(), source?.answerWorkingDays ?? 10, mondayToFriday)
+  const answerBy = addWorkingDays(
+    deps.clock.today(),
+    source?.answerWorkingDays ?? 10,
+    source ? sharedCalendar(deps, source.country) : ownCalendar(deps),
+  )
   return {
     claim,
     source,

@@ -1,6 +1,7 @@
 import { roles } from '#contract/endpoint'
 import type { KnownFact } from '#core/conditions/vocabulary'
-import { type Gate, gates, type Requirement } from '#core/requirements/requirement'
+import { canLast, gatesFor, isProven, rungsFor, withinReach } from '#core/requirements/reach'
+import type { Gate, Requirement } from '#core/requirements/requirement'
 import type { Rules } from '#core/rules/rules'
 import { Button } from '../../ui/Button'
 import { CheckList, LongField, SelectField, TextField } from '../../ui/Field'
@@ -28,16 +29,16 @@ const rungWords = {
   confirmed: 'confirmed by whoever issued it',
 } as const
 
-const provable = new Set(['study', 'credential', 'every work entry', 'document'])
-const lasting = new Set(['credential'])
 const desk = roles.filter((role) => role !== 'candidate')
 
 /** One requirement, composed by choosing: what, by when, how well proven, under which condition, what does instead. */
 export function RequirementEditor({ requirement, rules, known, checks, onChange }: Props) {
-  const set = (change: Partial<Requirement>) => onChange({ ...requirement, ...change })
+  // What the asks cannot reach is never kept behind the screen.
+  const set = (change: Partial<Requirement>) => onChange(withinReach({ ...requirement, ...change }))
   const { asks, alternatives = [], exempt } = requirement
-  const kinds = [asks, ...alternatives].map(({ kind }) => kind)
-  const isProvable = kinds.some((kind) => provable.has(kind))
+  const all = [asks, ...alternatives]
+  const rungs = rungsFor(all, requirement.gate)
+  const isProvable = all.some(({ kind }) => isProven(kind))
   return (
     <div className="grid gap-3">
       <TextField
@@ -81,14 +82,14 @@ export function RequirementEditor({ requirement, rules, known, checks, onChange 
         <SelectField
           label="By which gate"
           value={requirement.gate}
-          options={gates.map((value) => ({ value, label: gateWords[value] }))}
+          options={gatesFor(all).map((value) => ({ value, label: gateWords[value] }))}
           onChange={(event) => set({ gate: event.target.value as Gate })}
         />
-        {isProvable && (
+        {rungs.length > 1 && (
           <SelectField
             label="How well proven"
             value={requirement.rung}
-            options={Object.entries(rungWords).map(([value, label]) => ({ value, label }))}
+            options={rungs.map((value) => ({ value, label: rungWords[value] }))}
             onChange={(event) => set({ rung: event.target.value as Requirement['rung'] })}
           />
         )}
@@ -104,7 +105,7 @@ export function RequirementEditor({ requirement, rules, known, checks, onChange 
           With the paper attached
         </label>
       )}
-      {kinds.some((kind) => lasting.has(kind)) && (
+      {canLast(all) && (
         <TextField
           label="Valid through the start and this many days more"
           help="Empty means that its dates do not matter."

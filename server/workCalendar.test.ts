@@ -1,0 +1,28 @@
+import { Temporal } from 'temporal-polyfill'
+import { addWorkingDays } from '#core/calendar/workingDays'
+import { workCalendar } from './workCalendar'
+
+const deps = { clock: { now: () => new Date(), today: () => Temporal.PlainDate.from('2026-12-22') } }
+const after = (country: string, days: number, region?: string, from = '2026-12-22') =>
+  addWorkingDays(Temporal.PlainDate.from(from), days, workCalendar(deps, country, region)).toString()
+
+test('no answer is due on Christmas, nor on New Year', () => {
+  expect(after('AT', 3)).toBe('2026-12-28')
+  // 25 and 26 December, which is a Saturday, and 1 January, a Friday.
+  expect(after('AT', 7)).toBe('2027-01-04')
+})
+
+test('each country has its own holidays, and a region more than its country', () => {
+  const tillTheSixth = (country: string, region?: string) => after(country, 1, region, '2027-01-05')
+  expect(tillTheSixth('AT')).toBe('2027-01-07')
+  expect(tillTheSixth('FR')).toBe('2027-01-06')
+  expect(tillTheSixth('DE')).toBe('2027-01-06')
+  expect(tillTheSixth('DE', 'BY')).toBe('2027-01-07')
+})
+
+test('where the weekend is another one, Friday or Sunday is worked or not', () => {
+  // Thursday 31 December: Israel rests on Friday and Saturday, and works on Sunday.
+  expect(after('IL', 1, undefined, '2026-12-31')).toBe('2027-01-03')
+})
+
+test('a country nobody knows has weekends and no holidays', () => expect(after('XX', 3)).toBe('2026-12-25'))
