@@ -78,6 +78,8 @@ const Draft = Type.Object({
   outcomes: listOfCore<Outcome>(),
   left: Type.Array(Left),
   lastSection: orNull(Type.String()),
+  /** Questions a later gate still waits for, which may be answered after sending. */
+  stillAsked: Type.Array(Type.String()),
   savedAt: Moment,
   today: Day,
 })
@@ -255,19 +257,9 @@ const Status = Type.Object({
       key: Type.String(),
       title: Type.String(),
       why: Type.String(),
-      act: oneOf([
-        'upload',
-        'renew',
-        'sit check',
-        'answer offer',
-        'do task',
-        'explain',
-        'pay',
-        'sign',
-        'finish',
-        'change',
-      ] as const),
-      target: Type.String(),
+      act: oneOf(['upload', 'renew', 'sit check', 'answer offer', 'do task', 'pay', 'finish', 'go'] as const),
+      target: Type.String({ description: 'The claim, check, task or section it is about' }),
+      label: Type.String({ description: 'What the button says' }),
       minutes: orNull(Type.Integer()),
     }),
   ),
@@ -292,6 +284,8 @@ const Status = Type.Object({
     Type.Object({ key: Type.String(), title: Type.String(), text: Type.String(), doneAt: orNull(Moment) }),
   ),
   happenings: Type.Array(Happening),
+  /** The vacancy, where it was withdrawn and can be applied for again. */
+  again: orNull(Type.String()),
   today: Day,
 })
 export type Status = Static<typeof Status>
@@ -348,6 +342,16 @@ export const doOnboardingTask = endpoint({
   reply: Done,
   once: true,
   tells: ['status'],
+})
+
+export const deleteDraft = endpoint({
+  method: 'DELETE',
+  path: '/api/my/applications/:id',
+  summary: 'Delete an application that was not sent; what the file holds stays',
+  who: candidate,
+  params: byId,
+  reply: Done,
+  tells: ['draft', 'status', 'vacancies'],
 })
 
 export const withdraw = endpoint({

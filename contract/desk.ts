@@ -138,6 +138,13 @@ export const File = Type.Object({
       passed: orNull(Type.Boolean()),
       passPercent: Type.Integer(),
       finishedAt: orNull(Moment),
+      /** The latest attempt, how many there may be, and earlier results. */
+      attempt: Type.Integer(),
+      attempts: Type.Integer(),
+      waitDays: Type.Integer(),
+      earlier: Type.Array(Type.Object({ percent: Type.Integer(), finishedAt: Moment })),
+      /** Leave to sit it again that has not been used. */
+      resit: orNull(Type.Object({ notBefore: Day, by: Type.String() })),
       wrong: Type.Array(
         Type.Object({ topic: Type.String(), text: Type.String(), given: Type.String(), right: Type.String() }),
       ),
@@ -174,6 +181,44 @@ export const passGate = endpoint({
     answerBy: Type.Optional(Day),
   }),
   reply: Type.Object({ stage: oneOf(stages) }),
+  once: true,
+  tells: ['desk'],
+})
+
+const makesOffers = ['hiring manager', 'administrator'] as const
+
+export const changeStart = endpoint({
+  method: 'PUT',
+  path: '/api/desk/applications/:id/target-start',
+  summary: 'Change the target start of one application, also in its offer; the candidate is told by mail',
+  who: ['coordinator', 'hiring manager', 'administrator'],
+  params: Type.Object({ id: Id }),
+  body: Type.Object({ version: Version, targetStart: Day, reason: Reason }),
+  reply: Type.Object({ version: Version }),
+  once: true,
+  tells: ['desk'],
+})
+
+export const extendOffer = endpoint({
+  method: 'PATCH',
+  path: '/api/desk/applications/:id/offer',
+  summary: 'Give more time to answer an offer; one that has expired stands again',
+  who: makesOffers,
+  params: Type.Object({ id: Id }),
+  body: Type.Object({ answerBy: Day }),
+  reply: Done,
+  once: true,
+  tells: ['desk'],
+})
+
+export const withdrawOffer = endpoint({
+  method: 'POST',
+  path: '/api/desk/applications/:id/offer/withdrawal',
+  summary: 'Take back an offer nobody has answered; another can be made',
+  who: makesOffers,
+  params: Type.Object({ id: Id }),
+  body: Type.Object({ reason: Reason }),
+  reply: Done,
   once: true,
   tells: ['desk'],
 })

@@ -1,6 +1,6 @@
 import { Type } from '@sinclair/typebox'
 import { endpoint } from './endpoint'
-import { Done, Id, Moment, oneOf, orNull } from './shapes'
+import { Day, Done, Id, Moment, oneOf, orNull, Reason } from './shapes'
 
 const candidate = ['candidate'] as const
 const byId = Type.Object({ id: Id })
@@ -44,6 +44,8 @@ export const describeCheck = endpoint({
     passPercent: Type.Integer(),
     topics: Type.Array(Type.String()),
     sitting: orNull(Id),
+    notBefore: orNull(Day),
+    today: Day,
   }),
   tells: ['sitting'],
 })
@@ -57,6 +59,18 @@ export const beginSitting = endpoint({
   reply: Type.Object({ id: Id }),
   once: true,
   tells: ['sitting', 'status'],
+})
+
+export const allowResit = endpoint({
+  method: 'POST',
+  path: '/api/desk/applications/:id/resits',
+  summary: 'Give leave to sit a failed skills check again, with another paper, after its waiting time',
+  who: ['coordinator', 'administrator'],
+  params: byId,
+  body: Type.Object({ check: Type.String({ maxLength: 40 }), reason: Reason }),
+  reply: Type.Object({ notBefore: Day }),
+  once: true,
+  tells: ['desk', 'status'],
 })
 
 export const readSitting = endpoint({

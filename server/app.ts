@@ -4,6 +4,7 @@ import compress from 'koa-compress'
 import helmet from 'koa-helmet'
 import send from 'koa-send'
 import serveStatic from 'koa-static'
+import { UniqueConstraintError } from 'sequelize'
 import { openApi } from '#contract/openapi'
 import { ConditionSchema, RulesFile } from '#contract/rules'
 import { accountRoutes } from './accounts/routes'
@@ -19,7 +20,7 @@ import { doublesRoutes } from './doubles/routes'
 import { equalityRoutes } from './equality/routes'
 import { hiringRoutes } from './hiring/routes'
 import { inLanguageOf } from './http/language'
-import { Problem } from './http/problems'
+import { changedMeanwhile, Problem } from './http/problems'
 import { serve } from './http/serve'
 import { identityRoutes } from './identity/routes'
 import { importRoutes } from './imports/routes'
@@ -146,6 +147,8 @@ function problems(deps: Omit<Deps, 'clock'>) {
 }
 
 function problemOf(error: unknown): Problem {
+  // What exists once is unique in the database: of two who make it at the same moment the second is told.
+  if (error instanceof UniqueConstraintError) return changedMeanwhile()
   const status = (error as { status?: number }).status
   if (status === 404) return new Problem(404, 'not-found', 'There is nothing here.')
   if (status && status >= 400 && status < 500) return new Problem(status, 'bad-request', 'The request cannot be read.')

@@ -164,6 +164,7 @@ export function sectionOf(form: Form, requirement: Requirement): Section | undef
       history: 'work',
       experience: 'work',
       'every work entry': 'work',
+      reference: 'work',
       identity: 'identity',
       vouching: 'vouching',
       permission: 'permission',

@@ -230,6 +230,11 @@ function skillsResult(check: string, file: FileFacts): Result {
 function offerResult(file: FileFacts): Result {
   if (file.offer === 'accepted') return met()
   if (file.offer === 'open') return unmet({ code: 'offer-open' }, [{ who: 'candidate', what: 'sign' }])
+  if (file.offer === 'expired')
+    return unmet({ code: 'offer-expired' }, [
+      { who: 'hiring manager', what: 'make offer' },
+      { who: 'candidate', what: 'sign' },
+    ])
   if (file.offer === 'declined') return unmet({ code: 'offer-declined' }, [{ who: 'hiring manager', what: 'decide' }])
   return unmet({ code: 'no-offer' }, [
     { who: 'hiring manager', what: 'make offer' },

@@ -107,7 +107,7 @@ export type FileFacts = {
   vouching?: { asked: number; done: number }
   skills: readonly SkillsFact[]
   permissionSigned: boolean
-  offer: 'none' | 'open' | 'accepted' | 'declined'
+  offer: 'none' | 'open' | 'expired' | 'accepted' | 'declined'
   onboarding: readonly { task: string; done: boolean }[]
   waivers: readonly { requirement: string; by: string; reason: string }[]
 }
@@ -174,7 +174,7 @@ export type OutcomeReason =
   | { code: 'too-few-references'; confirmed: number; needed: number; asked: number }
   | { code: 'too-few-vouch'; done: number; needed: number; asked: number }
   | { code: 'fee-open'; amount: number; currency: string }
-  | { code: 'not-signed' | 'no-offer' | 'offer-open' | 'offer-declined' | 'task-open' }
+  | { code: 'not-signed' | 'no-offer' | 'offer-open' | 'offer-expired' | 'offer-declined' | 'task-open' }
 
 export type Outcome = {
   requirement: string

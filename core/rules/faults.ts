@@ -178,7 +178,9 @@ function reachFaults(requirement: Requirement, pointer: string): RulesFault[] {
     ...(requirement.validStartPlusDays === undefined
       ? []
       : places.flatMap(({ ask, at }): RulesFault[] =>
-          !isProven(ask.kind) || reachOf[ask.kind].lasts ? [] : [{ pointer: at, code: 'does-not-last', kind: ask.kind }],
+          !isProven(ask.kind) || reachOf[ask.kind].lasts
+            ? []
+            : [{ pointer: at, code: 'does-not-last', kind: ask.kind }],
         )),
   ]
 }

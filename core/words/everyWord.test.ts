@@ -37,6 +37,7 @@ const reason: fc.Arbitrary<OutcomeReason> = fc.oneof(
     'not-signed',
     'no-offer',
     'offer-open',
+    'offer-expired',
     'offer-declined',
     'task-open',
   ) as fc.Arbitrary<OutcomeReason>,

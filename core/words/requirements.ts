@@ -248,6 +248,8 @@ function reasonWords(reason: OutcomeReason, nameOf: (key: string) => string): st
       return say('No offer has been made yet.')
     case 'offer-open':
       return say('The offer awaits an answer.')
+    case 'offer-expired':
+      return say('The day to answer the offer by has passed.')
     case 'offer-declined':
       return say('The offer was declined.')
     case 'task-open':

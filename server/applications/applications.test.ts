@@ -175,7 +175,9 @@ describe('sending', () => {
     const status = await candidate.done('readStatus', { params: { id } })
     expect(status.permission).toBeNull()
     expect(status.toDo).toEqual(
-      expect.arrayContaining([expect.objectContaining({ act: 'sign', title: 'Permission to check' })]),
+      expect.arrayContaining([
+        expect.objectContaining({ act: 'go', target: 'permission', title: 'Permission to check' }),
+      ]),
     )
     const again = await desk.call('raiseEnquiry', { params: { id: degreeId }, body: { applicationId: id } })
     expect(again.status).toBe(409)

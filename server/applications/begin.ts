@@ -1,6 +1,8 @@
+import { UniqueConstraintError } from 'sequelize'
 import { v7 as uuid } from 'uuid'
 import { candidateOf } from '../accounts/candidate'
 import { recordEvent } from '../audit/record'
+import { lockOf } from '../database/connection'
 import type { Account, Deps } from '../deps'
 import { conflict } from '../http/problems'
 import { isOpen, rulesOfVacancy, vacancyBySlug } from '../vacancies/vacancies'
@@ -8,12 +10,15 @@ import { applicationsOf } from './find'
 import { Application } from './model'
 import { takenOverFrom } from './takeOver'
 
-/** Begins an application, or comes back to the one already begun. What is known already is taken over. */
+/**
+ * Begins an application, or comes back to the one already begun; after a withdrawn one another is begun. What is known
+ * already is taken over.
+ */
 export async function beginApplication(deps: Deps, actor: Account, slug: string) {
   const vacancy = await vacancyBySlug(slug)
   const candidate = await candidateOf(deps, actor)
-  const existing = await Application.findOne({ where: { candidateId: candidate.id, vacancyId: vacancy.id } })
-  if (existing) return { id: existing.id }
+  const earlier = await newestFor(candidate.id, vacancy.id)
+  if (earlier && earlier.stage !== 'withdrawn') return { id: earlier.id }
   if (!isOpen(vacancy, deps.clock.now()))
     throw conflict('closed', 'This vacancy is closed. Nothing can be begun for it any more.')
   const now = deps.clock.now()
@@ -23,6 +28,7 @@ export async function beginApplication(deps: Deps, actor: Account, slug: string)
     id: uuid(),
     candidateId: candidate.id,
     vacancyId: vacancy.id,
+    besides: earlier ? earlier.besides + 1 : 0,
     stage: 'being written',
     answers: { 'contact.mail': actor.mail, ...answers },
     ...known,
@@ -30,7 +36,12 @@ export async function beginApplication(deps: Deps, actor: Account, slug: string)
     targetStart: vacancy.targetStart,
     createdAt: now,
     savedAt: now,
+  }).catch((error: unknown) => {
+    if (error instanceof UniqueConstraintError) return undefined
+    throw error
   })
+  // Begun in another window at the same moment.
+  if (!application) return { id: (await newestFor(candidate.id, vacancy.id, lockOf()))!.id }
   await recordEvent(deps, actor, {
     code: 'application-begun',
     what: `Began to apply for ${vacancy.title}`,
@@ -40,3 +51,6 @@ export async function beginApplication(deps: Deps, actor: Account, slug: string)
   })
   return { id: application.id }
 }
+
+const newestFor = (candidateId: string, vacancyId: string, lock = {}) =>
+  Application.findOne({ where: { candidateId, vacancyId }, order: [['besides', 'DESC']], ...lock })

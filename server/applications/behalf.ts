@@ -63,7 +63,8 @@ export async function beginFor(deps: Deps, actor: Actor, given: Input<typeof con
   const candidate = await candidateOf(deps, actorOf(addressed))
   const account = await accountOfCandidate(candidate.id)
   const theirs = account.confirmedAt !== null
-  if ((await applicationsOf(candidate.id)).some(({ vacancyId }) => vacancyId === vacancy.id))
+  const applied = await applicationsOf(candidate.id)
+  if (applied.some(({ vacancyId, stage }) => vacancyId === vacancy.id && stage !== 'withdrawn'))
     throw conflict('applied-already', `${account.name} has an application for this vacancy already.`)
   const { id } = await beginApplication(
     deps,

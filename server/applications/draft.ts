@@ -10,6 +10,7 @@ import { behalfOf } from './behalf'
 import { ownApplication } from './find'
 import { leftOf } from './left'
 import { reopenedParts } from './reopen'
+import { stillAsked } from './stillAsked'
 
 /** An application as its candidate writes it. */
 export async function readDraft(deps: Deps, actor: Account, id: string) {
@@ -51,6 +52,7 @@ export async function readDraft(deps: Deps, actor: Account, id: string) {
     outcomes,
     left: await leftOf(readiness, application),
     lastSection: application.lastSection ?? null,
+    stillAsked: [...(await stillAsked(application, readiness))],
     savedAt: application.savedAt.toISOString(),
     today: deps.clock.today().toString(),
   }

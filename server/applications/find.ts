@@ -46,7 +46,8 @@ export async function ownApplication(
 
 export async function ownApplicationFor(actor: Account, vacancyId: string) {
   const candidate = await Candidate.findOne({ where: { accountId: actor.id } })
-  const application = candidate && (await Application.findOne({ where: { candidateId: candidate.id, vacancyId } }))
+  const where = candidate && { candidateId: candidate.id, vacancyId }
+  const application = where && (await Application.findOne({ where, order: [['besides', 'DESC']] }))
   return application ? { id: application.id, stage: application.stage } : null
 }
 
@@ -69,9 +70,10 @@ const sealedFile =
 export const applicationsOf = (candidateId: string): Promise<Application[]> =>
   Application.findAll({ where: { candidateId }, order: ['createdAt', 'id'] })
 
-export const activeApplications = (after: string | undefined, most: number): Promise<Application[]> =>
+/** Applications under way and of people cleared to start, a stretch at a time: those whose state the days change. */
+export const watchedApplications = (after: string | undefined, most: number): Promise<Application[]> =>
   Application.findAll({
-    where: { stage: [...activeStages], ...(after ? { id: { [Op.gt]: after } } : {}) },
+    where: { stage: [...activeStages, 'cleared'], ...(after ? { id: { [Op.gt]: after } } : {}) },
     order: ['id'],
     limit: most,
   })

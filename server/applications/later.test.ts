@@ -91,7 +91,10 @@ describe('after sending', () => {
 
     const [part] = (await candidate.done('readDraft', { params: { id } })).reopened
     expect(part).toMatchObject({ section: 'declarations', question: 'declare.withdrawn', state: 'open' })
-    expect((await candidate.done('readStatus', { params: { id } })).toDo[0]).toMatchObject({ act: 'change' })
+    expect((await candidate.done('readStatus', { params: { id } })).toDo[0]).toMatchObject({
+      act: 'go',
+      target: 'declarations',
+    })
     expect((await save(candidate, id, { 'declare.dismissed': 'yes' })).body.code).toBe('already-sent')
     expect((await save(candidate, id, { 'declare.withdrawn': 'yes' })).status).toBe(200)
     expect((await save(candidate, id, { 'declare.withdrawn.because': 'One month in 2021.' })).status).toBe(200)

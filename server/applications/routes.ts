@@ -6,6 +6,7 @@ import type { Account } from '../deps'
 import { bind, bindFile } from '../http/bind'
 import { beginApplication } from './begin'
 import { askToTakeOver, beginFor, listBehalf, readTakenDown, setAsideBehalf, takeOverBehalf } from './behalf'
+import { deleteDraft } from './deleteDraft'
 import { readDraft } from './draft'
 import { readApplicationPdf, readPermissionPdf } from './ownPdfs'
 import { finishReopened, reopenPart, settleReopened } from './reopen'
@@ -51,6 +52,7 @@ export const applicationRoutes = [
     sendApplication(deps, actor as Account, input.params.id, input.body.version),
   ),
   bind(contract.readStatus, ({ deps, actor, input }) => readStatus(deps, actor as Account, input.params.id)),
+  bind(contract.deleteDraft, ({ deps, actor, input }) => deleteDraft(deps, actor as Account, input.params.id)),
   bind(contract.withdraw, ({ deps, actor, input }) => withdraw(deps, actor as Account, input.params.id)),
   bind(behalf.beginFor, ({ deps, actor, input }) => beginFor(deps, actor as Account, input.body)),
   bind(behalf.listBehalf, () => listBehalf()),

@@ -1,5 +1,6 @@
 import { type Answers, faultOf, isEmpty } from '#core/form/answer'
 import { type Form, type Question, questionKeyOf, questionsOf } from '#core/form/form'
+import { type Rules, requirementsIn } from '#core/rules/rules'
 import { answerFaultWords } from '#core/words/form'
 import { rememberPerson } from '../accounts/candidate'
 import { recordEvent } from '../audit/record'
@@ -17,6 +18,7 @@ import { ownApplication } from './find'
 import { leftOf } from './left'
 import type { Application } from './model'
 import { changeableKeys, differencesIn, isContact } from './reopen'
+import { stillAsked } from './stillAsked'
 
 type Changes = { version: number; changes: Answers; section?: string }
 
@@ -28,7 +30,7 @@ export async function saveAnswers(deps: Deps, actor: Account, id: string, { vers
   const rules = await rulesOfApplication(application, vacancy)
   const before = application.answers
   const sent = application.stage !== 'being written'
-  if (sent) await insistOnChangeable(rules.form, application, Object.keys(changes))
+  if (sent) await insistOnChangeable(application, rules, Object.keys(changes))
   insistOnAnswers(questionsOf(rules.form), changes)
   const answers = Object.fromEntries(
     Object.entries({ ...application.answers, ...changes }).filter(([, answer]) => !isEmpty(answer)),
@@ -61,10 +63,12 @@ export async function saveAnswers(deps: Deps, actor: Account, id: string, { vers
   }
 }
 
-/** After sending only contact details can be changed, and what the desk has opened again. */
-async function insistOnChangeable(form: Form, application: Application, keys: readonly string[]) {
-  const open = await changeableKeys(form, application)
-  if (application.stage === 'withdrawn' || !keys.every((key) => open.has(key)))
+/** After sending only contact details can be changed, what the desk has opened again, and what a later gate still asks. */
+async function insistOnChangeable(application: Application, rules: Rules, keys: readonly string[]) {
+  const open = await changeableKeys(rules.form, application)
+  if (application.stage !== 'withdrawn' && keys.every((key) => open.has(key))) return
+  const asked = await stillAsked(application, { rules, requirements: requirementsIn(rules) })
+  if (!keys.every((key) => open.has(key) || asked.has(questionKeyOf(key))))
     throw conflict('already-sent', 'This application has been sent; it can no longer be changed here.')
 }
 

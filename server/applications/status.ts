@@ -2,7 +2,7 @@ import type { Status } from '#contract/applications'
 import { writeWhen } from '#core/dates/write'
 import { questionsOf } from '#core/form/form'
 import { openAt } from '#core/requirements/evaluate'
-import { type Gate, gates, type Outcome, type Requirement, type Step } from '#core/requirements/requirement'
+import { type Gate, gates, type Outcome, type Step } from '#core/requirements/requirement'
 import { outcomeWords } from '#core/words/requirements'
 import { retell } from '#core/words/retell'
 import { say } from '#core/words/say'
@@ -12,12 +12,13 @@ import { claimFaces } from '../claims/face'
 import type { Account, Deps } from '../deps'
 import { nextGate, readinessOf } from '../hiring/readiness'
 import { namesFor } from '../rules/versions'
-import { checkByKey } from '../skills/checks'
-import { allVacancies } from '../vacancies/vacancies'
-import { applicationsOf, ownApplication } from './find'
+import { allVacancies, isOpen } from '../vacancies/vacancies'
+import { dueFromCandidate } from './due'
+import { applicationsOf, isActive, ownApplication } from './find'
 import { leftOf } from './left'
 import type { Application } from './model'
 import { isContact, reopenedParts } from './reopen'
+import { toDoOf } from './toDo'
 
 const gateName = (gate: Gate): string =>
   ({
@@ -31,17 +32,6 @@ const gateName = (gate: Gate): string =>
 const holderOf = (who: Step['who']): string =>
   ({ candidate: say('you'), desk: say('us'), source: say('the source'), 'hiring manager': say('us') })[who]
 
-const acts: Partial<Record<Step['what'], Status['toDo'][number]['act']>> = {
-  upload: 'upload',
-  renew: 'renew',
-  'sit check': 'sit check',
-  'do task': 'do task',
-  explain: 'explain',
-  pay: 'pay',
-  sign: 'sign',
-  answer: 'explain',
-}
-
 /** What happened, who has the ball, what to do next: the page a candidate comes back to. */
 export async function readStatus(deps: Deps, actor: Account, id: string): Promise<Status> {
   const application = await ownApplication(actor, id)
@@ -53,9 +43,7 @@ export async function readStatus(deps: Deps, actor: Account, id: string): Promis
   const ended = ['withdrawn', 'declined', 'turned down', 'cleared'].includes(application.stage)
   const afterSending = outcomes.filter(({ gate, steps }) => gate !== 'send' || steps.length > 0)
   const line = (outcome: Outcome) => ({ title: retell(outcome.title), why: outcomeWords(outcome, nameOf) })
-  const theirs = ended
-    ? []
-    : afterSending.filter((outcome) => outcome.steps[0]?.who === 'candidate' && isDue(outcome, offer !== undefined))
+  const theirs = ended ? [] : dueFromCandidate(readiness)
   const reopened = await reopenedParts(rules.form, application, readiness.reopenings)
   const changesToMake = ended
     ? []
@@ -65,11 +53,17 @@ export async function readStatus(deps: Deps, actor: Account, id: string): Promis
           key,
           title: say('Change “{{title}}”', { title }),
           why: `${reason} ${say('Please do so by {{day}}.', { day: writeWhen(dueOn) })}`,
-          act: 'change' as const,
+          act: 'go' as const,
           target: section,
+          label: say('Change it'),
           minutes: null,
         }))
-  const toDo = await Promise.all(theirs.map((outcome) => toDoOf(outcome, requirements, line(outcome).why)))
+  const toDo = await Promise.all(
+    theirs.map((outcome) => {
+      const requirement = requirements.find(({ key }) => key === outcome.requirement)!
+      return toDoOf(outcome, requirement, rules.form, line(outcome).why)
+    }),
+  )
   return {
     id,
     reference: application.reference ?? null,
@@ -100,6 +94,7 @@ export async function readStatus(deps: Deps, actor: Account, id: string): Promis
               why: say('{{count}} things are left.', { count: (await leftOf(readiness, application)).length }),
               act: 'finish',
               target: id,
+              label: say('Go on with the application'),
               minutes: null,
             },
           ]
@@ -137,58 +132,8 @@ export async function readStatus(deps: Deps, actor: Account, id: string): Promis
     happenings: trail.flatMap(({ at, forCandidate }) =>
       forCandidate ? [{ at: at.toISOString(), text: retell(forCandidate) }] : [],
     ),
+    again: application.stage === 'withdrawn' && isOpen(vacancy, deps.clock.now()) ? vacancy.slug : null,
     today: deps.clock.today().toString(),
-  }
-}
-
-/** Onboarding tasks and the offer come up only once there is an offer. */
-function isDue(outcome: Outcome, hasOffer: boolean): boolean {
-  return outcome.reason.code === 'task-open' || outcome.reason.code === 'offer-open' ? hasOffer : true
-}
-
-async function toDoOf(
-  outcome: Outcome,
-  requirements: readonly Requirement[],
-  why: string,
-): Promise<Status['toDo'][number]> {
-  const { asks } = requirements.find(({ key }) => key === outcome.requirement)!
-  const step = outcome.steps[0]!
-  if (asks.kind === 'skills check') {
-    const check = await checkByKey(asks.check)
-    return {
-      key: outcome.requirement,
-      title: say(check.title),
-      why,
-      act: 'sit check',
-      target: asks.check,
-      minutes: check.minutes,
-    }
-  }
-  if (asks.kind === 'onboarding task')
-    return {
-      key: outcome.requirement,
-      title: retell(outcome.title),
-      why,
-      act: 'do task',
-      target: asks.task,
-      minutes: null,
-    }
-  if (asks.kind === 'offer accepted')
-    return {
-      key: outcome.requirement,
-      title: say('Answer the offer'),
-      why,
-      act: 'answer offer',
-      target: '',
-      minutes: null,
-    }
-  return {
-    key: outcome.requirement,
-    title: retell(outcome.title),
-    why,
-    act: acts[step.what] ?? 'upload',
-    target: outcome.claims[0] ?? '',
-    minutes: null,
   }
 }
 
@@ -215,9 +160,11 @@ export async function myApplications(deps: Deps, actor: Account) {
   return Promise.all(
     own.map(async (application) => {
       const vacancy = vacancies.get(application.vacancyId)!
-      const { outcomes } = await readinessOf(deps, application)
-      const left = application.stage === 'being written' ? openAt(outcomes, 'send').length : 0
-      const toDo = outcomes.filter((outcome) => outcome.gate !== 'send' && outcome.steps[0]?.who === 'candidate').length
+      const readiness = await readinessOf(deps, application)
+      const writing = application.stage === 'being written'
+      const left = writing ? (await leftOf(readiness, application)).length : 0
+      const reopened = readiness.reopenings.filter(({ state }) => state === 'open').length
+      const toDo = isActive(application) ? dueFromCandidate(readiness).length + reopened : 0
       return {
         id: application.id,
         reference: application.reference ?? null,
@@ -225,7 +172,7 @@ export async function myApplications(deps: Deps, actor: Account) {
         place: vacancy.place,
         stage: application.stage,
         left,
-        ball: ballOf(application, toDo, outcomes),
+        ball: ballOf(application, toDo, readiness.outcomes),
         closesAt: vacancy.closesAt.toISOString(),
         timeZone: vacancy.timeZone,
       }

@@ -4,12 +4,15 @@ import type { Account, Actor, Deps } from '../deps'
 import { refreshStanding } from '../hiring/standing'
 import { conflict } from '../http/problems'
 import { endWhatIsAsked } from './endApplication'
-import { activeStages, applicationsOf, ownApplication } from './find'
+import { applicationsOf, isActive, ownApplication } from './find'
 
 export async function withdraw(deps: Deps, actor: Account, id: string) {
   const application = await ownApplication(actor, id, { lock: true })
   if (application.stage === 'cleared')
     throw conflict('already-cleared', 'You are cleared to start. Write to us instead.')
+  if (application.stage === 'being written')
+    throw conflict('not-sent', 'This application has not been sent; delete it instead.')
+  if (!isActive(application)) throw conflict('ended', 'This application has ended already.')
   await compareAndSet(application, application.version, { stage: 'withdrawn', endedAt: deps.clock.now() })
   await recordEvent(deps, actor, {
     code: 'withdrawn',
@@ -26,7 +29,7 @@ export async function withdraw(deps: Deps, actor: Account, id: string) {
 /** Withdraws every application of a file that is under way. */
 export async function withdrawAll(deps: Deps, actor: Actor, candidateId: string) {
   for (const application of await applicationsOf(candidateId)) {
-    if (!activeStages.some((stage) => stage === application.stage)) continue
+    if (!isActive(application)) continue
     await compareAndSet(application, application.version, { stage: 'withdrawn', endedAt: deps.clock.now() })
     await recordEvent(deps, actor, {
       code: 'withdrawn',

@@ -13,14 +13,13 @@ import { trailOf } from '../audit/trail'
 import { claimFaces } from '../claims/face'
 import type { Account, Deps } from '../deps'
 import { doublesOf } from '../doubles/find'
-import { nextGate, readinessOf } from '../hiring/readiness'
+import { nextGate, type Readiness, readinessOf } from '../hiring/readiness'
 import { heldUpWords } from '../hiring/standing'
 import { hideIn } from '../privacy/hide'
 import { rememberSight, shownTo } from '../privacy/sights'
 import { namesFor } from '../rules/versions'
 import { scoreFor, scoringIn } from '../scoring/find'
 import { bankOf, checkByKey } from '../skills/checks'
-import type { Sitting } from '../skills/model'
 import { bySourceId, findingsOf } from '../verification/load'
 import { proofOf } from '../verification/proof'
 import { readVouchingLine } from '../vouching/vouchings'
@@ -46,7 +45,7 @@ export async function readFile(deps: Deps, actor: Account, id: string): Promise<
     namesFor(rules),
     person.files.length > 1 ? trailOf({ candidateIds: person.files, applicationId: id }) : ownTrail,
     reopenedParts(readableForm(rules.form, covering), application, readiness.reopenings),
-    checksOf(readiness.sittings, requirements),
+    checksOf(readiness, requirements),
     claimFaces(claims, readiness),
   ])
   const proofs = {
@@ -175,11 +174,16 @@ function wantsOf(
     : { wants: '', by: '' }
 }
 
-async function checksOf(sittings: readonly Sitting[], requirements: readonly Requirement[]): Promise<File['checks']> {
+async function checksOf(
+  { sittings, resits }: Pick<Readiness, 'sittings' | 'resits'>,
+  requirements: readonly Requirement[],
+): Promise<File['checks']> {
   return Promise.all(
     checksIn(requirements).map(async (key) => {
       const check = await checkByKey(key)
-      const sitting = sittings.filter((given) => given.check === key).at(-1)
+      const own = sittings.filter((given) => given.check === key)
+      const sitting = own.at(-1)
+      const leave = resits.find((given) => given.check === key && given.attempt > (sitting?.attempt ?? 0))
       const bank = sitting?.mark ? new Map((await bankOf(key)).map((question) => [question.id, question])) : undefined
       const wrong = (sitting?.mark?.answers ?? []).filter(({ right }) => !right)
       const textOf = (options: readonly { text: string }[]) => options.map(({ text }) => text).join('; ') || 'no answer'
@@ -191,6 +195,14 @@ async function checksOf(sittings: readonly Sitting[], requirements: readonly Req
         passed: sitting?.passed ?? null,
         passPercent: check.passPercent,
         finishedAt: sitting?.finishedAt?.toISOString() ?? null,
+        attempt: sitting?.attempt ?? 1,
+        attempts: check.attempts,
+        waitDays: check.waitDays,
+        earlier: own.slice(0, -1).map(({ percent, finishedAt, dueAt }) => ({
+          percent: percent ?? 0,
+          finishedAt: (finishedAt ?? dueAt).toISOString(),
+        })),
+        resit: leave ? { notBefore: leave.notBefore, by: leave.givenBy } : null,
         wrong: wrong.flatMap(({ question: id, given }) => {
           const question = bank?.get(id)
           if (!question) return []

@@ -14,8 +14,9 @@ export async function answerOffer(deps: Deps, actor: Account, id: string, answer
   if (!offer) throw notFound()
   if (offer.answer) throw conflict('answered', `You have ${offer.answer} this offer already.`)
   if (deps.clock.today().toString() > offer.answerBy)
-    throw conflict('too-late', 'The day to answer by has passed. Write to us; the offer may still stand.')
-  if (!(await changeWhere(offer, { answer: null }, { answer, answeredAt: deps.clock.now() }))) throw changedMeanwhile()
+    throw conflict('too-late', 'The day to answer by has passed. We have been told, and can give you more time.')
+  if (!(await changeWhere(offer, { answer: null, answerBy: offer.answerBy }, { answer, answeredAt: deps.clock.now() })))
+    throw changedMeanwhile()
   await compareAndSet(
     application,
     application.version,

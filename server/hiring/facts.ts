@@ -20,8 +20,8 @@ import { documentsOfCandidates } from '../documents/documents'
 import type { Document } from '../documents/model'
 import type { Permission } from '../permissions/model'
 import { permissionsOf } from '../permissions/permissions'
-import { sittingsOf } from '../skills/checks'
-import type { Sitting } from '../skills/model'
+import { resitsOf, sittingsOf } from '../skills/checks'
+import type { Resit, Sitting } from '../skills/model'
 import type { Source } from '../sources/model'
 import { accreditedIn, sourcesOfCandidates } from '../sources/sources'
 import { enquiriesOfCandidates } from '../verification/enquiries'
@@ -38,6 +38,7 @@ export type LoadedFile = {
   earlier: EarlierCredential[]
   enquiries: Enquiry[]
   sittings: Sitting[]
+  resits: Resit[]
   waivers: Waiver[]
   offer: Offer | undefined
   tasks: OnboardingTask[]
@@ -89,6 +90,7 @@ export async function loadFiles(
     signed,
     vouched,
     sat,
+    leave,
     waived,
     offered,
     given,
@@ -105,6 +107,7 @@ export async function loadFiles(
     byApplication(permissionsOf(applicationIds)),
     byApplication(vouchingsOf(applicationIds)),
     byApplication(sittingsOf(sent)),
+    byApplication(resitsOf(sent)),
     ofSent(Waiver, 'givenAt'),
     ofSent(Offer),
     ofSent(OnboardingTask, 'key'),
@@ -141,14 +144,9 @@ export async function loadFiles(
         domains: domainsOfForm(form),
         answers: factsOfAnswers(form, answers),
         blankAnswers: answeredKeys(form, answers),
-        skills: (sat.get(id) ?? []).map(({ check, state, percent, passed }) => ({
-          check,
-          state,
-          percent: percent ?? undefined,
-          passed: passed ?? undefined,
-        })),
+        skills: skillsOf(sat.get(id) ?? [], leave.get(id) ?? []),
         permissionSigned: signed.has(id),
-        offer: !offer ? 'none' : (offer.answer ?? 'open'),
+        offer: offerState(offer, today.toString()),
         onboarding: (given.get(id) ?? []).map(({ key, doneAt }) => ({ task: key, done: Boolean(doneAt) })),
         waivers: (waived.get(id) ?? []).map(({ requirement, givenBy, reason }) => ({
           requirement,
@@ -167,6 +165,7 @@ export async function loadFiles(
           earlier: of(earlierByClaim),
           enquiries: of(enquiriesByClaim),
           sittings: sat.get(id) ?? [],
+          resits: leave.get(id) ?? [],
           waivers: waived.get(id) ?? [],
           offer,
           tasks: given.get(id) ?? [],
@@ -234,14 +233,28 @@ function factsOfClaim(claim: Claim, behind: Behind): ClaimFacts {
         }
       : {}),
     ...('credential' in details ? { credential: details.credential, term: termOf(details) } : {}),
-    ...(details.kind === 'identity' && details.through
-      ? { term: { through: partialDate(details.through) } }
-      : {}),
+    ...(details.kind === 'identity' && details.through ? { term: { through: partialDate(details.through) } } : {}),
     ...(details.kind === 'paper' ? { question: details.question } : {}),
     ...standingFact(current(enquiries), findings),
     ...(contradicted.has(thingOf(details) ?? '') ? { contradictedBefore: true } : {}),
     ...entryOf(claim.id, details),
   }
+}
+
+/** Sittings in their order; leave that has not been used is one not begun. */
+function skillsOf(sittings: readonly Sitting[], resits: readonly Resit[]): FileFacts['skills'] {
+  const unused = resits.filter(({ check, attempt }) =>
+    sittings.every((sitting) => sitting.check !== check || sitting.attempt < attempt),
+  )
+  return [
+    ...sittings.map(({ check, state, percent, passed }) => ({
+      check,
+      state,
+      percent: percent ?? undefined,
+      passed: passed ?? undefined,
+    })),
+    ...unused.map(({ check }) => ({ check, state: 'not begun' as const })),
+  ]
 }
 
 type Decided = Pick<Finding, 'claimId' | 'decision' | 'decidedAt' | 'undoneAt'>
@@ -293,6 +306,12 @@ function contradictedThings(
       return last < 0 || since ? [] : (thingOf(versions[last]!.details) ?? [])
     }),
   )
+}
+
+/** An offer that nobody answered in time is no longer open, until it is renewed. */
+function offerState(offer: Offer | undefined, today: string): FileFacts['offer'] {
+  if (!offer) return 'none'
+  return offer.answer ?? (offer.answerBy < today ? 'expired' : 'open')
 }
 
 /** A standing counts as decided where somebody has confirmed the claim after it was known. */

@@ -52,6 +52,9 @@ export class Offer extends Model<InferAttributes<Offer>, InferCreationAttributes
   declare madeAt: Date
   declare answer: CreationOptional<'accepted' | 'declined' | null>
   declare answeredAt: CreationOptional<Date | null>
+  /** When the candidate was reminded of the day, and told that it has passed. */
+  declare remindedAt: CreationOptional<Date | null>
+  declare expiryToldAt: CreationOptional<Date | null>
 }
 
 export class OnboardingTask extends Model<InferAttributes<OnboardingTask>, InferCreationAttributes<OnboardingTask>> {
@@ -139,6 +142,8 @@ export function defineHiring(sequelize: Sequelize) {
     madeAt: moment,
     answer: textOrNull,
     answeredAt: momentOrNull,
+    remindedAt: momentOrNull,
+    expiryToldAt: momentOrNull,
   })
   define(OnboardingTask, sequelize, 'onboarding_tasks', {
     applicationId,

@@ -13,6 +13,7 @@ import type { Account, Deps } from '../deps'
 import { conflict, insistOnVersion, invalidField, notAllowed } from '../http/problems'
 import { queueMail } from '../messages/queueMail'
 import { namesFor } from '../rules/versions'
+import { insistOnStartAhead } from './changeOffer'
 import { GatePassage, Offer, OnboardingTask } from './model'
 import { nextGate, type Readiness, readinessOf } from './readiness'
 import { refreshStanding } from './standing'
@@ -39,6 +40,7 @@ export async function passGate(deps: Deps, actor: Account, id: string, { gate, v
   const to = { ...person, mail: contactMail(application) ?? person.mail }
   const page = `${deps.config.publicUrl}/applications/${id}`
   const title = readiness.vacancy.title
+  if (gate === 'offer' || gate === 'start') insistOnStartAhead(deps, application.targetStart)
   if (gate === 'offer') {
     await makeOffer(deps, actor, id, readiness, { salary, answerBy, startsOn: application.targetStart })
     await queueMail(deps, {

@@ -5,6 +5,8 @@ import { recordFee as recordFeeContract } from '#contract/rules'
 import type { Account } from '../deps'
 import { bind } from '../http/bind'
 import { answerOffer } from './answerOffer'
+import { extendOffer, withdrawOffer } from './changeOffer'
+import { changeStart } from './changeStart'
 import { doTask } from './doTask'
 import { passGate } from './passGate'
 import { recordFee } from './recordFee'
@@ -14,6 +16,13 @@ import { waive } from './waive'
 export const hiringRoutes = [
   bind(desk.passGate, ({ deps, actor, input }) =>
     passGate(deps, actor as Account, input.params.id, { gate: input.params.gate, ...input.body }),
+  ),
+  bind(desk.changeStart, ({ deps, actor, input }) => changeStart(deps, actor as Account, input.params.id, input.body)),
+  bind(desk.extendOffer, ({ deps, actor, input }) =>
+    extendOffer(deps, actor as Account, input.params.id, input.body.answerBy),
+  ),
+  bind(desk.withdrawOffer, ({ deps, actor, input }) =>
+    withdrawOffer(deps, actor as Account, input.params.id, input.body.reason),
   ),
   bind(recordFeeContract, ({ deps, actor, input }) =>
     recordFee(deps, actor as Account, input.params.id, input.params.requirement, input.body),

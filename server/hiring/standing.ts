@@ -7,7 +7,7 @@ import { firstLook } from '#core/requirements/firstLook'
 import type { Outcome, Step } from '#core/requirements/requirement'
 import { validityOn } from '#core/validity/validity'
 import { candidatesById } from '../accounts/candidate'
-import { activeStages, answersSentOf, applicationsOf, sentApplicationsOf } from '../applications/find'
+import { answersSentOf, applicationsOf, isActive, sentApplicationsOf } from '../applications/find'
 import type { Application } from '../applications/model'
 import { lockOf } from '../database/connection'
 import type { Deps } from '../deps'
@@ -104,7 +104,7 @@ function standingRow(
 ): Standing['_creationAttributes'] {
   const { forecast, slack, vacancy, outcomes, rules, facts } = readiness
   const { name, refused, scored, doubles, sentAnswers } = beside
-  const active = activeStages.some((stage) => stage === application.stage)
+  const active = isActive(application)
   const look = firstLook(outcomes, rules.form, application.answers, facts.answers)
   const reasons = active
     ? queueReasons(application, readiness, {
@@ -113,7 +113,9 @@ function standingRow(
         scoresAwaited: scored.waiting,
         doubles,
       })
-    : {}
+    : application.stage === 'cleared'
+      ? fadingOfCleared(readiness)
+      : {}
   return {
     applicationId: application.id,
     vacancyId: vacancy.id,
@@ -191,7 +193,7 @@ function queueReasons(
   const open = gate ? openAt(outcomes, gate) : []
   const first = (which: (step: Step, outcome: Outcome) => boolean) =>
     [...outcomes].sort(byUrgency).find((outcome) => outcome.steps[0] && which(outcome.steps[0], outcome))
-  const deskHas = first(({ who }) => who === 'desk')
+  const deskHas = first(({ who }, { reason }) => who === 'desk' || reason.code === 'offer-expired')
   const verifying =
     first(({ what }) => ['look', 'ask', 'compare', 'reply'].includes(what)) ??
     first((_, { reason }) => reason.code === 'contradicted' || reason.code === 'unconfirmable')
@@ -242,10 +244,23 @@ function queueReasons(
   }
 }
 
+/** Who is cleared to start stays in sight: what lapses before, on or after the first day is still somebody's to see to. */
+function fadingOfCleared(readiness: Readiness): Partial<Record<Queue, string>> {
+  const fading = fadingCredential(readiness)
+  if (!fading) return {}
+  const lapsed = readiness.facts.claims.some(
+    ({ term, credential }) =>
+      term && validityOn(readiness.facts.today, term, leadDaysOf(credential)).state === 'lapsed',
+  )
+  return { validity: fading, ...(lapsed ? { today: fading } : {}) }
+}
+
+const leadDaysOf = (credential: string | undefined) => credentialKind(credential ?? '')?.leadDays ?? 30
+
 /** What somebody has answered or contradicted comes first, then what has most left to do. */
 function byUrgency(a: Outcome, b: Outcome): number {
   const settled = ({ reason }: Outcome) =>
-    Number(['reply-in', 'contradicted', 'unconfirmable', 'check-failed'].includes(reason.code))
+    Number(['reply-in', 'contradicted', 'unconfirmable', 'check-failed', 'offer-expired'].includes(reason.code))
   return settled(b) - settled(a) || b.steps.length - a.steps.length
 }
 
@@ -269,6 +284,10 @@ function briefly({ title, reason, steps }: Outcome): string {
     'check-failed': 'not passed, decide',
     'no-offer': 'to be made',
     'offer-open': 'awaits an answer',
+    'offer-expired': 'not answered in time',
+    'begins-late': 'valid too late',
+    standing: 'not in good standing',
+    'experience-unclear': 'days would decide it',
     'task-open': 'not done yet',
     'not-signed': 'not signed',
     'nothing-claimed': 'nothing given yet',
@@ -281,6 +300,8 @@ function fadingCredential({ claims, facts, outcomes }: Readiness): string | unde
   const early = outcomes.find(({ reason }) => reason.code === 'lapses-early' || reason.code === 'validity-unknown')
   if (early?.reason.code === 'lapses-early') {
     const { claim, lastDay } = early.reason
+    if (Temporal.PlainDate.compare(facts.targetStart, facts.today) <= 0)
+      return `${claim} ${lastDay < facts.today.toString() ? 'lapsed' : 'lapses'} ${writeWhen(lastDay)}`
     const after = facts.targetStart.until(Temporal.PlainDate.from(lastDay), { largestUnit: 'day' }).days
     return `${claim} lapses ${after < 0 ? 'before' : after === 0 ? 'on' : `${after} d after`} start`
   }
@@ -288,7 +309,7 @@ function fadingCredential({ claims, facts, outcomes }: Readiness): string | unde
   for (const claim of claims) {
     const fact = facts.claims.find(({ id }) => id === claim.id)
     if (!fact?.term) continue
-    const { state, lastDay } = validityOn(facts.today, fact.term, credentialKind(fact.credential ?? '')?.leadDays ?? 30)
+    const { state, lastDay } = validityOn(facts.today, fact.term, leadDaysOf(fact.credential))
     if ((state === 'expiring' || state === 'lapsed') && lastDay)
       return `${fact.label} ${state === 'lapsed' ? 'lapsed' : 'lapses'} ${writeWhen(lastDay.toString())}`
   }
@@ -302,7 +323,7 @@ function marksOf({ facts, outcomes }: Readiness): string[] {
     .filter(({ id, kind }) => wanted.has(id) || kind === 'study' || kind === 'licence')
     .map((claim) => {
       if (!claim.term || claim.rung === 'contradicted') return claim.rung
-      const { state } = validityOn(facts.today, claim.term, credentialKind(claim.credential ?? '')?.leadDays ?? 30)
+      const { state } = validityOn(facts.today, claim.term, leadDaysOf(claim.credential))
       if (state === 'lapsed') return 'lapsed'
       const early = outcomes.some(({ reason, claims }) => reason.code === 'lapses-early' && claims.includes(claim.id))
       return state === 'expiring' || early ? 'expiring' : claim.rung

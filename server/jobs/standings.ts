@@ -1,4 +1,4 @@
-import { activeApplications } from '../applications/find'
+import { watchedApplications } from '../applications/find'
 import { inTransaction } from '../database/connection'
 import type { Deps } from '../deps'
 import { atOnce, refreshStandings } from '../hiring/standing'
@@ -16,7 +16,7 @@ export async function refreshForDay(deps: Deps, { day, after }: { day: string; a
   let last = after
   for (let done = 0; done < mostPerJob; done += atOnce) {
     const applications = await inTransaction(deps.sequelize, async () => {
-      const stretch = await activeApplications(last, atOnce)
+      const stretch = await watchedApplications(last, atOnce)
       await refreshStandings(deps, stretch)
       return stretch
     })

@@ -1,15 +1,16 @@
 import { col, Op } from 'sequelize'
 import { writeWhen } from '#core/dates/write'
 import { dayAt } from '#core/dates/zoned'
-import { openAt } from '#core/requirements/evaluate'
 import { candidateWithMail } from '../accounts/candidate'
 import { askToTakeOver, isTheirs } from '../applications/behalf'
+import { leftOf } from '../applications/left'
 import { Application } from '../applications/model'
 import { recordEvent } from '../audit/record'
 import { labelOf } from '../claims/label'
 import { forEachRow } from '../database/forEachRow'
 import type { Deps } from '../deps'
 import { forgetOldUploads } from '../documents/uploads'
+import { remindOfOffers, tellOfExpiredOffers } from '../hiring/offerReminders'
 import { readinessOf } from '../hiring/readiness'
 import { queueMail } from '../messages/queueMail'
 import { retain } from '../privacy/retain'
@@ -29,7 +30,16 @@ const closingSoonDays = 3
  * anew, as a job of its own. What fails for one row keeps no other waiting; the sweep is then tried again for what is left.
  */
 export async function sweep(deps: Deps) {
-  const parts = [remindSources, expireLinks, remindOfClosing, remindOfQuiet, markOverdue, retain]
+  const parts = [
+    remindSources,
+    expireLinks,
+    remindOfClosing,
+    remindOfQuiet,
+    remindOfOffers,
+    tellOfExpiredOffers,
+    markOverdue,
+    retain,
+  ]
   let failed = 0
   for (const part of parts) failed += await part(deps)
   await forgetOldDryRuns(deps)
@@ -122,7 +132,7 @@ async function remindOfClosing(deps: Deps) {
       return
     }
     const person = await candidateWithMail(draft.candidateId)
-    const left = openAt((await readinessOf(deps, draft)).outcomes, 'send').length
+    const left = (await leftOf(await readinessOf(deps, draft), draft)).length
     const closes = vacancy.closesAt.toLocaleString('en-GB', {
       timeZone: vacancy.timeZone,
       day: 'numeric',

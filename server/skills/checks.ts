@@ -1,9 +1,12 @@
 import { v7 as uuid } from 'uuid'
 import { rowOf, rowsOf } from '../database/rows'
 import { notFound } from '../http/problems'
-import { BankQuestion, Check, Sitting } from './model'
+import { BankQuestion, Check, Resit, Sitting } from './model'
 
-export type NewCheck = Check['_creationAttributes'] & {
+export type NewCheck = Pick<Check, 'key' | 'title' | 'minutes' | 'passPercent' | 'blueprint'> & {
+  attempts?: number
+  waitDays?: number
+
   bank: Omit<BankQuestion['_creationAttributes'], 'id' | 'check'>[]
 }
 
@@ -30,4 +33,7 @@ export const bankOf = (check: string): Promise<BankQuestion[]> =>
   BankQuestion.findAll({ where: { check }, order: ['id'] })
 
 export const sittingsOf = (applicationId: string[]): Promise<Sitting[]> =>
-  rowsOf(Sitting, { applicationId }, ['begunAt', 'id'])
+  rowsOf(Sitting, { applicationId }, ['attempt', 'begunAt', 'id'])
+
+/** Leave that was given to sit checks again. */
+export const resitsOf = (applicationId: string[]): Promise<Resit[]> => rowsOf(Resit, { applicationId }, ['attempt'])

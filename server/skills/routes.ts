@@ -1,14 +1,18 @@
 import * as contract from '#contract/skills'
 import type { Account } from '../deps'
 import { bind } from '../http/bind'
+import { allowResit } from './allowResit'
 import { beginSitting, describeCheck, handInSitting, readSitting, saveSittingAnswer } from './sit'
 
 export const skillsRoutes = [
-  bind(contract.describeCheck, ({ actor, input }) =>
-    describeCheck(actor as Account, input.params.id, input.params.check),
+  bind(contract.describeCheck, ({ deps, actor, input }) =>
+    describeCheck(deps, actor as Account, input.params.id, input.params.check),
   ),
   bind(contract.beginSitting, ({ deps, actor, input }) =>
     beginSitting(deps, actor as Account, input.params.id, input.params.check),
+  ),
+  bind(contract.allowResit, ({ deps, actor, input }) =>
+    allowResit(deps, actor as Account, input.params.id, input.body),
   ),
   bind(contract.readSitting, ({ deps, actor, input }) => readSitting(deps, actor as Account, input.params.id)),
   bind(contract.saveSittingAnswer, ({ deps, actor, input }) =>

@@ -1,8 +1,11 @@
-import { Op } from 'sequelize'
+import { Op, UniqueConstraintError } from 'sequelize'
 import { v7 as uuid } from 'uuid'
+import { writeWhen } from '#core/dates/write'
 import { assemble, mark } from '#core/skills/paper'
 import { applicationById, ownApplication } from '../applications/find'
 import { recordEvent } from '../audit/record'
+import { changeWhere } from '../database/compareAndSet'
+import { lockOf } from '../database/connection'
 import { forEachRow } from '../database/forEachRow'
 import type { Account, Actor, Deps } from '../deps'
 import { rulesOfApplication } from '../hiring/readiness'
@@ -10,30 +13,47 @@ import { refreshStanding } from '../hiring/standing'
 import { conflict, notFound, Problem } from '../http/problems'
 import { vacancyById } from '../vacancies/vacancies'
 import { bankOf, checkByKey } from './checks'
-import { Sitting, SittingAnswer } from './model'
+import { Resit, Sitting, SittingAnswer } from './model'
 
 /** Seconds after the end in which an answer that was under way is still taken. */
 const graceSeconds = 5
 
-export async function describeCheck(actor: Account, applicationId: string, key: string) {
+export async function describeCheck(deps: Deps, actor: Account, applicationId: string, key: string) {
   await insistOnAsked(actor, applicationId, key)
   const check = await checkByKey(key)
-  const sitting = await Sitting.findOne({ where: { applicationId, check: key }, order: [['begunAt', 'DESC']] })
+  const { latest, resit } = await standOf(applicationId, key)
   return {
     title: check.title,
     minutes: check.minutes,
     questions: check.blueprint.reduce((sum, { count }) => sum + count, 0),
     passPercent: check.passPercent,
     topics: [...new Set(check.blueprint.map(({ topic }) => topic))],
-    sitting: sitting?.id ?? null,
+    // A paper that was marked is come back to, unless there is leave for another.
+    sitting: resit ? null : (latest?.id ?? null),
+    notBefore: resit?.notBefore ?? null,
+    today: deps.clock.today().toString(),
   }
 }
 
-/** Begins a sitting: draws the paper by its seed and starts the server's clock. A sitting under way is come back to. */
+/** The latest sitting of a check, and the leave to sit it again that has not been used. */
+async function standOf(applicationId: string, check: string) {
+  const latest = await Sitting.findOne({ where: { applicationId, check }, order: [['attempt', 'DESC']] })
+  const failed = latest?.state === 'marked' && !latest.passed
+  const resit = failed ? await Resit.findOne({ where: { applicationId, check, attempt: latest.attempt + 1 } }) : null
+  return { latest, resit }
+}
+
+/**
+ * Begins a sitting: draws the paper by its seed and starts the server's clock. A sitting under way is come back to, and so
+ * is one that was begun in another window at the same moment.
+ */
 export async function beginSitting(deps: Deps, actor: Account, applicationId: string, key: string) {
   await insistOnAsked(actor, applicationId, key)
-  const earlier = await Sitting.findOne({ where: { applicationId, check: key } })
-  if (earlier) return { id: earlier.id }
+  const { latest, resit } = await standOf(applicationId, key)
+  if (latest && !resit) return { id: latest.id }
+  if (resit && deps.clock.today().toString() < resit.notBefore)
+    throw conflict('too-early', `You can sit this check again from ${writeWhen(resit.notBefore)}.`)
+  const attempt = (latest?.attempt ?? 0) + 1
   const check = await checkByKey(key)
   const id = uuid()
   const drawn = assemble((await bankOf(key)).map(plain), check.blueprint, id)
@@ -45,16 +65,28 @@ export async function beginSitting(deps: Deps, actor: Account, applicationId: st
       { short: drawn.short },
     )
   const now = deps.clock.now()
-  await Sitting.create({
+  const begun = await Sitting.create({
     id,
     applicationId,
     check: key,
+    attempt,
     seed: id,
     paper: drawn.paper,
     state: 'under way',
     begunAt: now,
     dueAt: new Date(now.getTime() + check.minutes * 60_000),
+  }).catch((error: unknown) => {
+    if (error instanceof UniqueConstraintError) return undefined
+    throw error
   })
+  if (!begun) {
+    const first = await Sitting.findOne({
+      where: { applicationId, check: key, attempt },
+      rejectOnEmpty: true,
+      ...lockOf(),
+    })
+    return { id: first.id }
+  }
   const application = await applicationById(applicationId)
   await recordEvent(deps, actor, {
     code: 'check-begun',
@@ -73,11 +105,12 @@ export async function readSitting(deps: Deps, actor: Account, id: string) {
 
 export async function saveSittingAnswer(deps: Deps, actor: Account, id: string, questionId: string, given: string[]) {
   const sitting = await ownSitting(actor, id)
-  if (sitting.state === 'marked') throw conflict('handed-in', 'This paper has been handed in.')
   if (deps.clock.now().getTime() > sitting.dueAt.getTime() + graceSeconds * 1000)
     throw conflict('time-up', 'Time is up. What you answered before counts.')
   const asked = sitting.paper.find(({ question }) => question === questionId)
   if (!asked || given.some((option) => !asked.options.includes(option))) throw notFound()
+  if (!(await changeWhere(sitting, { state: 'under way' }, { savedAt: deps.clock.now() })))
+    throw conflict('handed-in', 'This paper has been handed in.')
   await SittingAnswer.upsert({ sittingId: id, questionId, given, savedAt: deps.clock.now() })
   return { done: true as const }
 }
@@ -85,7 +118,7 @@ export async function saveSittingAnswer(deps: Deps, actor: Account, id: string, 
 /** Hands a paper in and marks it. Handing in again gives the same mark. */
 export async function handInSitting(deps: Deps, actor: Account, id: string) {
   const sitting = await ownSitting(actor, id)
-  if (sitting.state === 'under way') await markSitting(deps, actor, sitting)
+  if (sitting.state === 'under way' && !(await markSitting(deps, actor, sitting))) await sitting.reload(lockOf())
   return faceOf(deps, sitting)
 }
 
@@ -96,21 +129,19 @@ export async function markOverdue(deps: Deps): Promise<number> {
   return forEachRow(deps, Sitting, overdue, (sitting) => markSitting(deps, { kind: 'system' }, sitting))
 }
 
-async function markSitting(deps: Deps, actor: Actor, sitting: Sitting) {
+/** Marks a paper, once: handed in twice at the same moment, the second finds it marked and does nothing. */
+async function markSitting(deps: Deps, actor: Actor, sitting: Sitting): Promise<boolean> {
+  // From here on no answer is saved any more.
+  const closed = { state: 'marked' as const, finishedAt: deps.clock.now() }
+  if (!(await changeWhere(sitting, { state: 'under way' }, closed))) return false
   const check = await checkByKey(sitting.check)
   const result = mark(
     (await bankOf(sitting.check)).map(plain),
     sitting.paper,
-    await answersOf(sitting.id),
+    await answersOf(sitting.id, lockOf()),
     check.passPercent,
   )
-  await sitting.update({
-    state: 'marked',
-    finishedAt: deps.clock.now(),
-    mark: result,
-    percent: result.percent,
-    passed: result.passed,
-  })
+  await sitting.update({ mark: result, percent: result.percent, passed: result.passed })
   const application = await applicationById(sitting.applicationId)
   await recordEvent(deps, actor, {
     code: 'check-marked',
@@ -120,6 +151,7 @@ async function markSitting(deps: Deps, actor: Actor, sitting: Sitting) {
     applicationId: sitting.applicationId,
   })
   await refreshStanding(deps, application)
+  return true
 }
 
 async function faceOf(deps: Deps, sitting: Sitting) {
@@ -157,9 +189,12 @@ async function faceOf(deps: Deps, sitting: Sitting) {
   }
 }
 
-const answersOf = async (sittingId: string): Promise<Record<string, string[]>> =>
+const answersOf = async (sittingId: string, lock = {}): Promise<Record<string, string[]>> =>
   Object.fromEntries(
-    (await SittingAnswer.findAll({ where: { sittingId } })).map(({ questionId, given }) => [questionId, given]),
+    (await SittingAnswer.findAll({ where: { sittingId }, ...lock })).map(({ questionId, given }) => [
+      questionId,
+      given,
+    ]),
   )
 
 async function ownSitting(actor: Account, id: string): Promise<Sitting> {

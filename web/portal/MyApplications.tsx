@@ -1,8 +1,13 @@
+import { useState } from 'react'
 import { Link } from 'react-router'
 import { say } from '#core/words/say'
 import { api } from '../api'
+import { Button } from '../ui/Button'
+import { Dialog } from '../ui/Dialog'
+import { ProblemNote } from '../ui/ProblemNote'
 import { Waiting } from '../ui/Waiting'
 import { writeMoment } from '../ui/write'
+import { useAct } from '../useAct'
 
 export function MyApplications() {
   const { data, error, refetch } = api.endpoints.myApplications.useQuery({}, { refetchOnMountOrArgChange: true })
@@ -38,11 +43,43 @@ export function MyApplications() {
                     : ball}
                 </p>
               </div>
-              <p className="font-mono text-ink-2">{reference ?? ''}</p>
+              <div className="relative sm:text-right">
+                {writing ? (
+                  <DeleteDraft id={id} title={title} />
+                ) : (
+                  <p className="font-mono text-ink-2">{reference ?? ''}</p>
+                )}
+              </div>
             </li>
           )
         })}
       </ul>
     </main>
+  )
+}
+
+/** A draft is kept until its candidate deletes it, also after the vacancy has closed. */
+function DeleteDraft({ id, title }: { id: string; title: string }) {
+  const [asking, setAsking] = useState(false)
+  const { act, busy, problem } = useAct('deleteDraft')
+  return (
+    <>
+      <Button kind="quiet" className="!px-0" onClick={() => setAsking(true)}>
+        {say('Delete the draft')}
+      </Button>
+      <Dialog
+        open={asking}
+        onClose={() => setAsking(false)}
+        title={say('Delete your application for {{title}}?', { title })}
+        description={say(
+          'Its answers are deleted and cannot be brought back. Your studies, jobs and papers stay in your file for other applications.',
+        )}
+      >
+        <ProblemNote problem={problem} />
+        <Button kind="grave" busy={busy} onClick={() => void act({ params: { id } })}>
+          {say('Delete the draft')}
+        </Button>
+      </Dialog>
+    </>
   )
 }

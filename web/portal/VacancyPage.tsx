@@ -145,18 +145,20 @@ const Fact = ({ name, value }: { name: string; value: string }) => (
 )
 
 function Begin({ slug, open, mine }: { slug: string; open: boolean; mine: { id: string; stage: string } | null }) {
-  const navigate = useNavigate()
   const { account, staff } = useSession()
-  const { act, busy, problem } = useAct('beginApplication')
   if (mine) {
     const writing = mine.stage === 'being written'
+    const again = mine.stage === 'withdrawn' && open
     return (
-      <Link
-        to={writing ? `/apply/${mine.id}` : `/applications/${mine.id}`}
-        className="block rounded-sheet bg-confirmed px-3 py-2 text-center font-semibold text-on-confirmed"
-      >
-        {writing ? say('Go on with your application') : say('See where it stands')}
-      </Link>
+      <>
+        <Link
+          to={writing ? `/apply/${mine.id}` : `/applications/${mine.id}`}
+          className={`block px-3 py-2 text-center font-semibold ${again ? 'text-confirmed' : 'rounded-sheet bg-confirmed text-on-confirmed'}`}
+        >
+          {writing ? say('Go on with your application') : say('See where it stands')}
+        </Link>
+        {again && <ApplyButton slug={slug} label={say('Apply again')} />}
+      </>
     )
   }
   if (!open) return <p className="font-semibold text-soon-ink">{say('This vacancy is closed.')}</p>
@@ -185,6 +187,12 @@ function Begin({ slug, open, mine }: { slug: string; open: boolean; mine: { id: 
       </>
     )
   }
+  return <ApplyButton slug={slug} label={say('Apply')} />
+}
+
+function ApplyButton({ slug, label }: { slug: string; label: string }) {
+  const navigate = useNavigate()
+  const { act, busy, problem } = useAct('beginApplication')
   const begin = async () => {
     const begun = await act({ params: { slug } })
     if (begun) navigate(`/apply/${begun.id}`)
@@ -192,7 +200,7 @@ function Begin({ slug, open, mine }: { slug: string; open: boolean; mine: { id: 
   return (
     <>
       <Button kind="main" className="w-full" busy={busy} onClick={begin}>
-        {say('Apply')}
+        {label}
       </Button>
       <p className="mt-2 text-[0.93em] text-ink-2">
         {say('It saves by itself. You can leave and come back until it closes.')}

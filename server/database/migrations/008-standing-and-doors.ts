@@ -4,4 +4,15 @@ export const up = [
   // Links outlive what they led to, so that they can say that nothing is asked any more.
   'ALTER TABLE enquiry_links DROP FOREIGN KEY enquiry_links_ibfk_1, ADD KEY byEnquiry (enquiryId), ADD KEY byAge (createdAt)',
   'ALTER TABLE vouching_links DROP FOREIGN KEY vouching_links_ibfk_1, ADD KEY byVouching (vouchingId), ADD KEY byAge (createdAt)',
+  // A check is sat once for each attempt, whatever windows it is begun in.
+  'ALTER TABLE sittings ADD attempt INT NOT NULL DEFAULT 1, ADD savedAt DATETIME(3)',
+  `UPDATE sittings s JOIN (SELECT id, ROW_NUMBER() OVER (PARTITION BY applicationId, \`check\` ORDER BY begunAt, id) AS nth FROM sittings) n ON n.id = s.id
+     SET s.attempt = n.nth`,
+  'ALTER TABLE sittings ADD UNIQUE KEY oneEach (applicationId, `check`, attempt)',
+  'ALTER TABLE checks ADD attempts INT NOT NULL DEFAULT 3, ADD waitDays INT NOT NULL DEFAULT 7',
+  `CREATE TABLE resits (
+    applicationId CHAR(36) BINARY NOT NULL, \`check\` VARCHAR(40) NOT NULL, attempt INT NOT NULL, notBefore DATE NOT NULL, reason VARCHAR(1000) NOT NULL,
+    givenBy VARCHAR(120) NOT NULL, givenAt DATETIME(3) NOT NULL, PRIMARY KEY (applicationId, \`check\`, attempt),
+    FOREIGN KEY (applicationId) REFERENCES applications (id))`,
+  'ALTER TABLE offers ADD remindedAt DATETIME(3), ADD expiryToldAt DATETIME(3), ADD KEY byAnswerDay (answerBy)',
 ]

@@ -10,6 +10,7 @@ import { Waiting } from '../../ui/Waiting'
 import { useSession } from '../../useSession'
 import { ProofPane } from '../proof/ProofPane'
 import { useKeys } from '../useKeys'
+import { ChangeStart } from './ChangeStart'
 import { Correct } from './Correct'
 import { FileMore } from './FileMore'
 import { FileRows } from './FileRows'
@@ -149,9 +150,17 @@ function papersWithNeeds(file: File) {
 
 function Facts({ file }: { file: File }) {
   const late = file.slack < 0
+  const { may } = useSession()
+  const [changing, setChanging] = useState(false)
+  const active = ['sent', 'shortlisted', 'offered'].includes(file.stage)
   return (
     <dl className="mt-2 grid grid-cols-[auto_auto_minmax(0,1fr)_auto] gap-x-5">
-      <Fact name="Target start" value={writeWhen(file.targetStart)} />
+      <Fact
+        name="Target start"
+        value={writeWhen(file.targetStart)}
+        grave={file.targetStart < file.today && active}
+        onChange={active && may('changeStart') ? () => setChanging(true) : undefined}
+      />
       <Fact
         name="Likely ready"
         value={writeWhen(file.likely.likely).replace(/ \d{4}$/, '')}
@@ -160,14 +169,24 @@ function Facts({ file }: { file: File }) {
       />
       <Fact name="Held up by" value={file.heldUpBy ?? 'nothing'} />
       <Fact name="For this gate" value={file.nextGate ? `${file.met.done} of ${file.met.of}` : 'passed'} />
+      {changing && <ChangeStart file={file} onClose={() => setChanging(false)} />}
     </dl>
   )
 }
 
-function Fact({ name, value, aside, grave = false }: { name: string; value: string; aside?: string; grave?: boolean }) {
+type FactProps = { name: string; value: string; aside?: string; grave?: boolean; onChange?: () => void }
+
+function Fact({ name, value, aside, grave = false, onChange }: FactProps) {
   return (
     <div className="min-w-0">
-      <dt className="text-[12px] text-ink-2">{name}</dt>
+      <dt className="text-[12px] text-ink-2">
+        {name}
+        {onChange && (
+          <button type="button" className="ml-1.5 font-semibold text-confirmed" onClick={onChange}>
+            Change
+          </button>
+        )}
+      </dt>
       <dd className="truncate" title={value}>
         <span className={`font-semibold ${grave ? 'text-contradicted' : ''}`}>{value}</span>
         {aside && <span className="ml-1 text-[12px] text-ink-2">({aside})</span>}

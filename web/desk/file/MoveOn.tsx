@@ -5,13 +5,16 @@ import { writeWhen } from '#core/dates/write'
 import { openAt, upToGate } from '#core/requirements/evaluate'
 import { api } from '../../api'
 import { Button } from '../../ui/Button'
+import { DateField } from '../../ui/DateField'
 import { Dialog } from '../../ui/Dialog'
 import { LongField, TextField } from '../../ui/Field'
 import { Mark } from '../../ui/Mark'
 import { faultAt, ProblemNote } from '../../ui/ProblemNote'
+import { writeMoney } from '../../ui/write'
 import { useAct } from '../../useAct'
 import { useSession } from '../../useSession'
 import { useTold } from '../useTold'
+import { UnansweredOffer } from './UnansweredOffer'
 
 const acts = { send: '', shortlist: 'Put on the shortlist', offer: 'Make the offer', start: 'Clear to start' } as const
 const titles = { send: '', shortlist: 'To the shortlist', offer: 'To an offer', start: 'To the first day' } as const
@@ -25,6 +28,7 @@ export function MoveOn({ file, open, onClose }: { file: File; open: boolean; onC
   return (
     <Dialog open={open} onClose={onClose} title={`${titles[gate]}: ${file.candidate.name}`} wide>
       <div className="text-[13.5px]">
+        <UnansweredOffer file={file} onDone={onClose} />
         <p className="mb-3 text-[14.5px]">
           {missing.length === 0
             ? `All ${counted.length} requirements up to this gate are settled.`
@@ -140,14 +144,13 @@ function Pass({ file, gate, shut, onDone }: PassProps) {
             inputMode="numeric"
             value={pay}
             onChange={(event) => setPay(event.target.value)}
-            help={vacancy ? `The band is ${vacancy.payFrom / 100} to ${vacancy.payTo / 100}.` : ''}
+            help={vacancy ? `The band is ${writeMoney(vacancy.payFrom)} to ${writeMoney(vacancy.payTo)}.` : ''}
             error={faultAt(problem, 'salary')}
           />
-          <TextField
+          <DateField
             label="To be answered by"
-            type="date"
             value={answerBy}
-            onChange={(event) => setAnswerBy(event.target.value)}
+            onChange={setAnswerBy}
             error={faultAt(problem, 'answerBy')}
           />
         </div>

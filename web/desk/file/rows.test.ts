@@ -237,6 +237,11 @@ describe('a skills check', () => {
     passed: null,
     passPercent: 80,
     finishedAt: null,
+    attempt: 1,
+    attempts: 3,
+    waitDays: 7,
+    earlier: [],
+    resit: null,
     wrong: [],
     ...over,
   })

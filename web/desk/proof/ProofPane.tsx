@@ -3,6 +3,7 @@ import { Mark } from '../../ui/Mark'
 import type { Row } from '../file/rows'
 import { ClaimProof } from './ClaimProof'
 import { RecordFee } from './RecordFee'
+import { Resit } from './Resit'
 import { ScoreProof } from './ScoreProof'
 
 /** What stands behind the chosen line, and the decision. */
@@ -14,16 +15,17 @@ export function ProofPane({ file, row }: { file: File; row: Row | undefined }) {
         <ClaimProof key={`${row.key}-${row.claim.credentialVersion}`} file={file} claim={row.claim} />
       )}
       {row.of === 'scores' && <ScoreProof key={file.id} file={file} />}
-      {row.of === 'check' && <CheckProof check={row.check} />}
+      {row.of === 'check' && <CheckProof file={file} check={row.check} />}
       {row.of === 'requirement' && <RequirementProof file={file} row={row} />}
     </section>
   )
 }
 
-function CheckProof({ check }: { check: File['checks'][number] }) {
+function CheckProof({ file, check }: { file: File; check: File['checks'][number] }) {
   return (
     <div className="overflow-auto p-3.5">
       <h2 className="text-[18px]">{check.title}</h2>
+      <Resit file={file} check={check} />
       {check.percent === null ? (
         <p className="mt-1 text-ink-2">
           {check.state === 'under way'

@@ -39,7 +39,8 @@ export function Apply() {
   const afterSending = draft.stage !== 'being written'
   const open =
     ['work', 'study', 'credentials', 'identity', 'vouching', 'permission'].includes(section.holds) ||
-    draft.reopened.some((part) => part.section === section.key)
+    draft.reopened.some((part) => part.section === section.key) ||
+    section.questions.some((question) => draft.stillAsked.includes(question.key))
   if (afterSending && !open) return <Navigate to={`/applications/${id}`} replace />
   return <Writing key={id} draft={draft} section={section} afterSending={afterSending} />
 }
@@ -136,9 +137,9 @@ function Writing({ draft, section, afterSending }: { draft: Draft; section: Sect
           <p className="text-ink-2">{say('Read it through and send it.')}</p>
         )}
         <ol className="divide-y divide-line border-line border-y empty:hidden">
-          {draft.left.map(({ title, why, section: where }, place) => (
-            <li key={`${title}-${place}`} className="grid grid-cols-[2em_1fr] py-2">
-              <span className="font-mono text-ink-3">{place + 1}</span>
+          {draft.left.map(({ title, why, section: where }, nth) => (
+            <li key={`${title}-${nth}`} className="grid grid-cols-[2em_1fr] py-2">
+              <span className="font-mono text-ink-3">{nth + 1}</span>
               <span>
                 {where ? (
                   <Link to={`${place}/${draft.id}/${where}`} className="font-semibold hover:underline">
@@ -249,14 +250,15 @@ function SectionBody({ draft, section, autosave }: { draft: Draft; section: Sect
   if (section.holds === 'permission') return <PermissionSection draft={draft} />
   if (section.holds === 'send') return <SendSection draft={draft} autosave={autosave} />
   if (draft.stage !== 'being written')
-    return <QuestionsSection draft={draft} section={onlyReopened(section, draft.reopened)} autosave={autosave} />
+    return <QuestionsSection draft={draft} section={onlyOpen(section, draft)} autosave={autosave} />
   return <QuestionsSection draft={draft} section={section} autosave={autosave} />
 }
 
-/** The questions of a section that may be changed again after sending. */
-function onlyReopened(section: Section, reopened: Draft['reopened']): Section {
+/** The questions of a section that may be answered after sending: opened again, or still asked by a later gate. */
+function onlyOpen(section: Section, { reopened, stillAsked }: Draft): Section {
   const parts = reopened.filter((part) => part.section === section.key)
-  const may = (key: string) => parts.some(({ question }) => question === null || question === key)
+  const may = (key: string) =>
+    stillAsked.includes(key) || parts.some(({ question }) => question === null || question === key)
   return { ...section, questions: section.questions.filter(({ key }) => may(key)) }
 }
 

@@ -1,4 +1,5 @@
 import { useNavigate, useParams } from 'react-router'
+import { writeWhen } from '#core/dates/write'
 import { say } from '#core/words/say'
 import { api } from '../../api'
 import { Button } from '../../ui/Button'
@@ -15,6 +16,7 @@ export function BeginCheck() {
     { params: { id, check } },
     { refetchOnMountOrArgChange: true },
   )
+  const today = data?.today ?? ''
   const { act, busy, problem } = useAct('beginSitting')
   if (!data) return <Waiting error={error} onRetry={refetch} />
   const begin = async () => {
@@ -42,9 +44,15 @@ export function BeginCheck() {
         </ul>
         <div className="mt-4">
           <ProblemNote problem={problem} />
-          <Button kind="main" busy={busy} onClick={() => void begin()}>
-            {data.sitting ? say('Go on where you were') : say('Begin now')}
-          </Button>
+          {data.notBefore && data.notBefore > today ? (
+            <p className="text-ink-2">
+              {say('You can sit it again from {{day}}, with other questions.', { day: writeWhen(data.notBefore) })}
+            </p>
+          ) : (
+            <Button kind="main" busy={busy} onClick={() => void begin()}>
+              {data.sitting ? say('Go on where you were') : say('Begin now')}
+            </Button>
+          )}
         </div>
       </Sheet>
     </main>

@@ -47,6 +47,11 @@ export function StatusPage() {
         >
           {status.ball}
         </p>
+        {status.again && (
+          <p className="mt-3">
+            <Go to={`/vacancies/${status.again}`}>{say('Apply again')}</Go>
+          </p>
+        )}
         {status.likely && (
           <p className="mt-2 text-ink-2">
             {say(
@@ -134,7 +139,7 @@ function ToDo({ item, status }: { item: Status['toDo'][number]; status: Status }
     <Sheet>
       <h3 className="font-semibold text-[1.07em]">{item.title}</h3>
       <p className="mb-2 text-ink-2">{item.why}</p>
-      {item.act === 'finish' && <Go to={`/apply/${status.id}`}>{say('Go on with the application')}</Go>}
+      {item.act === 'finish' && <Go to={`/apply/${status.id}`}>{item.label}</Go>}
       {item.act === 'pay' && (
         <p>
           {say(
@@ -143,8 +148,7 @@ function ToDo({ item, status }: { item: Status['toDo'][number]; status: Status }
           )}
         </p>
       )}
-      {item.act === 'sign' && <Go to={`/apply/${status.id}/permission`}>{say('Read and sign it')}</Go>}
-      {item.act === 'explain' && <Go to={`/apply/${status.id}/work`}>{say('Complete your history')}</Go>}
+      {item.act === 'go' && <Go to={`/apply/${status.id}/${item.target}`}>{item.label}</Go>}
       {item.act === 'sit check' && (
         <Go to={`/applications/${status.id}/checks/${item.target}`}>
           {say('Sit the check, {{minutes}} minutes', { minutes: item.minutes ?? 0 })}
@@ -156,21 +160,17 @@ function ToDo({ item, status }: { item: Status['toDo'][number]; status: Status }
       {item.act === 'do task' && task && (
         <TaskCard id={status.id} task={task} ready={status.offer?.answer === 'accepted'} />
       )}
-      {item.act === 'change' && <Go to={`/apply/${status.id}/${item.target}`}>{say('Change it')}</Go>}
       {item.act === 'renew' && claim && <RenewalForm claim={claim} />}
-      {item.act === 'upload' &&
-        (claim ? (
-          <Documents
-            claim={claim}
-            prompt={
-              claim.documents.some(({ state }) => state === 'sent back')
-                ? say('Add a better copy')
-                : say('Add the document')
-            }
-          />
-        ) : (
-          <Go to={`/apply/${status.id}/papers`}>{say('Add it to your papers')}</Go>
-        ))}
+      {item.act === 'upload' && claim && (
+        <Documents
+          claim={claim}
+          prompt={
+            claim.documents.some(({ state }) => state === 'sent back')
+              ? say('Add a better copy')
+              : say('Add the document')
+          }
+        />
+      )}
     </Sheet>
   )
 }
@@ -247,7 +247,7 @@ function Withdraw({ status }: { status: Status }) {
       <summary className="cursor-pointer">{say('Withdraw this application')}</summary>
       <p className="my-2">
         {say(
-          'Nobody will be asked anything more about you for it, and it cannot be taken up again. What was checked stays on record.',
+          'Nobody will be asked anything more about you for it. What was checked stays on record, and you can apply again while the vacancy is open.',
         )}
       </p>
       <Button kind="grave" busy={busy} onClick={() => void act({ params: { id: status.id } })}>

@@ -1,0 +1,13 @@
+import type { Outcome } from '#core/requirements/requirement'
+import type { Readiness } from '../hiring/readiness'
+
+/**
+ * What of a sent application is the candidate's to do now, in one place for every page and list that counts it. Onboarding
+ * tasks come up once the offer is accepted, and an offer while it can be answered.
+ */
+export function dueFromCandidate({ outcomes, offer }: Pick<Readiness, 'outcomes' | 'offer'>): Outcome[] {
+  return outcomes.filter(
+    ({ steps, reason }) =>
+      steps[0]?.who === 'candidate' && (reason.code !== 'task-open' || offer?.answer === 'accepted'),
+  )
+}

@@ -1,0 +1,32 @@
+import { factsOf } from '#core/conditions/condition'
+import type { Answers } from '#core/form/answer'
+import { questionKeyOf, questionsOf } from '#core/form/form'
+import { gates } from '#core/requirements/requirement'
+import { nextGate, type Readiness } from '../hiring/readiness'
+import { answersSent } from './find'
+import type { Application } from './model'
+
+/**
+ * The questions that a gate ahead of a sent application rests on and that were blank when it was sent: an answer, the
+ * answer that decides a condition, a document. They may be answered after sending, and corrected until the gate is passed;
+ * whatever was sent stays as it was sent.
+ *
+ * @returns keys of questions
+ */
+export async function stillAsked(
+  application: Application,
+  { requirements, rules }: Pick<Readiness, 'requirements' | 'rules'>,
+): Promise<Set<string>> {
+  const gate = nextGate[application.stage]
+  if (application.stage === 'being written' || !gate) return new Set()
+  const sent: Answers = (await answersSent(application.id)) ?? {}
+  const asked = requirements
+    .filter((requirement) => gates.indexOf(requirement.gate) >= gates.indexOf(gate))
+    .flatMap(({ asks, alternatives = [], when, exempt }) => [
+      ...[asks, ...alternatives].flatMap((ask) => ('question' in ask ? [ask.question] : [])),
+      ...[when, exempt?.when].flatMap((condition) => (condition ? factsOf(condition) : [])),
+    ])
+    .map((fact) => questionKeyOf(fact).replace(/\.(country|region)$/, ''))
+  const questions = new Set(questionsOf(rules.form).map(({ key }) => key))
+  return new Set(asked.filter((key) => questions.has(key) && sent[key] === undefined))
+}

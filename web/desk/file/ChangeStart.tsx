@@ -1,0 +1,62 @@
+import { useState } from 'react'
+import type { File } from '#contract/desk'
+import { writeWhen } from '#core/dates/write'
+import { Button } from '../../ui/Button'
+import { DateField } from '../../ui/DateField'
+import { Dialog } from '../../ui/Dialog'
+import { LongField } from '../../ui/Field'
+import { faultAt, ProblemNote } from '../../ui/ProblemNote'
+import { useAct } from '../../useAct'
+import { useTold } from '../useTold'
+
+/** Another target start for one application; what is judged by it follows. */
+export function ChangeStart({ file, onClose }: { file: File; onClose: () => void }) {
+  const { act, busy, problem } = useAct('changeStart')
+  const told = useTold()
+  const [targetStart, setTargetStart] = useState(file.targetStart)
+  const [reason, setReason] = useState('')
+  const change = async () => {
+    const done = await act({ params: { id: file.id }, body: { version: file.version, targetStart, reason } })
+    if (!done) return
+    told(`The target start is now ${writeWhen(targetStart)}.`)
+    onClose()
+  }
+  return (
+    <Dialog
+      open
+      onClose={onClose}
+      title={`Another first day for ${file.candidate.name}`}
+      description="Validity and slack are judged by it from now on, and an offer carries it. The candidate is told by mail, with your reason."
+    >
+      <div className="grid gap-3">
+        <DateField
+          label="Target start"
+          value={targetStart}
+          onChange={setTargetStart}
+          error={faultAt(problem, 'targetStart')}
+        />
+        <LongField
+          label="Why? They read this."
+          limit={1000}
+          value={reason}
+          onChange={(event) => setReason(event.target.value)}
+          error={faultAt(problem, 'reason')}
+        />
+        <ProblemNote problem={problem?.faults ? undefined : problem} />
+        <div className="flex gap-2">
+          <Button
+            kind="main"
+            busy={busy}
+            disabled={reason.trim().length < 3 || targetStart === '' || targetStart === file.targetStart}
+            onClick={() => void change()}
+          >
+            Change the start
+          </Button>
+          <Button kind="quiet" onClick={onClose}>
+            Cancel
+          </Button>
+        </div>
+      </div>
+    </Dialog>
+  )
+}

@@ -1,0 +1,111 @@
+import { useState } from 'react'
+import { Temporal } from 'temporal-polyfill'
+import type { File } from '#contract/desk'
+import { writeWhen } from '#core/dates/write'
+import { Button } from '../../ui/Button'
+import { DateField } from '../../ui/DateField'
+import { LongField } from '../../ui/Field'
+import { faultAt, ProblemNote } from '../../ui/ProblemNote'
+import { writeMoney } from '../../ui/write'
+import { useAct } from '../../useAct'
+import { useSession } from '../../useSession'
+import { useTold } from '../useTold'
+
+const daysMore = 7
+
+/** An offer that nobody has answered yet, in time or not: more time can be given, or it is taken back. */
+export function UnansweredOffer({ file, onDone }: { file: File; onDone: () => void }) {
+  const { may } = useSession()
+  const [doing, setDoing] = useState<'extend' | 'withdraw'>()
+  const { offer } = file
+  if (!offer || offer.answer !== null) return null
+  const expired = offer.answerBy < file.today
+  return (
+    <section className="mb-4 rounded-sheet border border-line bg-sheet-2 p-3" aria-label="The offer">
+      <p className={expired ? 'text-contradicted' : ''}>
+        {writeMoney(offer.salary)} a year from {writeWhen(offer.startsOn)}.{' '}
+        <strong>
+          {expired
+            ? `It was to be answered by ${writeWhen(offer.answerBy)} and was not.`
+            : `It awaits an answer until ${writeWhen(offer.answerBy)}.`}
+        </strong>
+      </p>
+      {!doing && may('extendOffer') && (
+        <p className="mt-2 flex gap-2">
+          <Button kind={expired ? 'main' : 'plain'} onClick={() => setDoing('extend')}>
+            Give more time
+          </Button>
+          <Button kind="grave" onClick={() => setDoing('withdraw')}>
+            Withdraw the offer
+          </Button>
+        </p>
+      )}
+      {!may('extendOffer') && expired && (
+        <p className="mt-1 text-ink-2">A hiring manager can give more time, or withdraw it.</p>
+      )}
+      {doing === 'extend' && <Extend file={file} onClose={() => setDoing(undefined)} />}
+      {doing === 'withdraw' && <Withdraw file={file} onClose={() => setDoing(undefined)} onDone={onDone} />}
+    </section>
+  )
+}
+
+function Extend({ file, onClose }: { file: File; onClose: () => void }) {
+  const { act, busy, problem } = useAct('extendOffer')
+  const told = useTold()
+  const [answerBy, setAnswerBy] = useState(Temporal.PlainDate.from(file.today).add({ days: daysMore }).toString())
+  const extend = async () => {
+    if (!(await act({ params: { id: file.id }, body: { answerBy } }))) return
+    told(`${file.candidate.name} has until ${writeWhen(answerBy)}.`)
+    onClose()
+  }
+  return (
+    <div className="mt-2 grid gap-2">
+      <DateField
+        label="To be answered by"
+        value={answerBy}
+        onChange={setAnswerBy}
+        error={faultAt(problem, 'answerBy')}
+      />
+      <ProblemNote problem={problem?.faults ? undefined : problem} />
+      <div className="flex gap-2">
+        <Button kind="main" busy={busy} disabled={answerBy === ''} onClick={() => void extend()}>
+          Give more time
+        </Button>
+        <Button kind="quiet" onClick={onClose}>
+          Cancel
+        </Button>
+      </div>
+    </div>
+  )
+}
+
+function Withdraw({ file, onClose, onDone }: { file: File; onClose: () => void; onDone: () => void }) {
+  const { act, busy, problem } = useAct('withdrawOffer')
+  const told = useTold()
+  const [reason, setReason] = useState('')
+  const withdraw = async () => {
+    if (!(await act({ params: { id: file.id }, body: { reason } }))) return
+    told('The offer is withdrawn. Another can be made.')
+    onDone()
+  }
+  return (
+    <div className="mt-2 grid gap-2">
+      <LongField
+        label="Why? This stays on record; the candidate is told that it is withdrawn."
+        value={reason}
+        limit={1000}
+        onChange={(event) => setReason(event.target.value)}
+        error={faultAt(problem, 'reason')}
+      />
+      <ProblemNote problem={problem?.faults ? undefined : problem} />
+      <div className="flex gap-2">
+        <Button kind="grave" busy={busy} disabled={reason.trim().length < 3} onClick={() => void withdraw()}>
+          Withdraw the offer
+        </Button>
+        <Button kind="quiet" onClick={onClose}>
+          Cancel
+        </Button>
+      </div>
+    </div>
+  )
+}

@@ -1,0 +1,87 @@
+import { useState } from 'react'
+import type { File } from '#contract/desk'
+import { writeWhen } from '#core/dates/write'
+import { Button } from '../../ui/Button'
+import { Dialog } from '../../ui/Dialog'
+import { LongField } from '../../ui/Field'
+import { faultAt, ProblemNote } from '../../ui/ProblemNote'
+import { writeDayOf } from '../../ui/write'
+import { useAct } from '../../useAct'
+import { useSession } from '../../useSession'
+import { useKeys } from '../useKeys'
+import { useTold } from '../useTold'
+
+type Props = { file: File; check: File['checks'][number] }
+
+/** Earlier results of a check, and leave to sit it again after it was not passed. */
+export function Resit({ file, check }: Props) {
+  const { may } = useSession()
+  const [asking, setAsking] = useState(false)
+  const failed = check.state === 'marked' && !check.passed
+  const active = ['sent', 'shortlisted', 'offered'].includes(file.stage)
+  const mayAllow = failed && !check.resit && check.attempt < check.attempts && active && may('allowResit')
+  useKeys({ r: mayAllow ? () => setAsking(true) : undefined })
+  return (
+    <>
+      {check.earlier.length > 0 && (
+        <p className="mt-1 text-ink-2">
+          Before:{' '}
+          {check.earlier.map(({ percent, finishedAt }) => `${percent} % on ${writeDayOf(finishedAt)}`).join(', ')}.
+        </p>
+      )}
+      {check.resit && (
+        <p className="mt-1">
+          May be sat again from {writeWhen(check.resit.notBefore)}, by leave of {check.resit.by}.
+        </p>
+      )}
+      {failed && !check.resit && check.attempt >= check.attempts && (
+        <p className="mt-1 text-ink-2">Sat {check.attempts} times, as often as it can be.</p>
+      )}
+      {mayAllow && (
+        <p className="mt-2">
+          <Button letter="R" onClick={() => setAsking(true)}>
+            Let them sit it again
+          </Button>
+        </p>
+      )}
+      {asking && <Allow file={file} check={check} onClose={() => setAsking(false)} />}
+    </>
+  )
+}
+
+function Allow({ file, check, onClose }: Props & { onClose: () => void }) {
+  const [reason, setReason] = useState('')
+  const { act, busy, problem } = useAct('allowResit')
+  const told = useTold()
+  const allow = async () => {
+    const done = await act({ params: { id: file.id }, body: { check: check.check, reason } })
+    if (!done) return
+    told(`${file.candidate.name} may sit it again from ${writeWhen(done.notBefore)}.`)
+    onClose()
+  }
+  return (
+    <Dialog
+      open
+      onClose={onClose}
+      title={`Let ${file.candidate.name} sit it again`}
+      description={`Attempt ${check.attempt + 1} of ${check.attempts}, with other questions, ${check.waitDays} days after the last at the earliest. The result so far stays; they are told by mail.`}
+    >
+      <LongField
+        label="Why? This stays on record."
+        limit={1000}
+        value={reason}
+        onChange={(event) => setReason(event.target.value)}
+        error={faultAt(problem, 'reason')}
+        data-first
+      />
+      <div className="mt-3 grid gap-2">
+        <ProblemNote problem={problem?.faults ? undefined : problem} />
+        <div>
+          <Button kind="main" busy={busy} disabled={reason.trim().length < 3} onClick={() => void allow()}>
+            Give leave
+          </Button>
+        </div>
+      </div>
+    </Dialog>
+  )
+}
