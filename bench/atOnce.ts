@@ -43,7 +43,8 @@ export async function manyAtOnce(): Promise<Result[]> {
     SMTP_URL: `smtp://127.0.0.1:${port + 2}`,
     DATABASE_URL: `mariadb://root@127.0.0.1:${port + 6}/probatum`,
     MAILBOX_FOLDER: resolve(folder, 'mailbox'),
-    UPLOAD_FOLDER: resolve(folder, 'uploads'),
+    DATA_FOLDER: folder,
+    SECOND_FACTOR: '',
     SCAN_FOLDER: resolve(folder, 'scans'),
     LOG_LEVEL: 'error',
   }

@@ -64,7 +64,12 @@ async function measure(people: number) {
   const folder = resolve(`.check/bench-${people}`)
   rmSync(folder, { recursive: true, force: true })
   const database = await startOwnDatabase(folder, port + 6, { memory })
-  const config = { ...readConfig({}), port, databaseUrl: database.url, logLevel: 'silent' }
+  const config = {
+    ...readConfig({ SECOND_FACTOR: '', DATA_FOLDER: '.check/own' }),
+    port,
+    databaseUrl: database.url,
+    logLevel: 'silent',
+  }
   const fixed = await prepare(config, pino({ level: 'silent' }))
   const begun = Date.now()
   await makeCrowd(fixed, people)

@@ -30,7 +30,12 @@ export async function dryRunOverMany(count: number): Promise<Result[]> {
   const keep = process.env.BENCH_KEEP === 'yes'
   if (!keep) rmSync('.check/bench', { recursive: true, force: true })
   const database = await startOwnDatabase('.check/bench', port + 6)
-  const config = { ...readConfig({}), port: port, databaseUrl: database.url, smtpUrl: `smtp://127.0.0.1:${port + 2}` }
+  const config = {
+    ...readConfig({ SECOND_FACTOR: '', DATA_FOLDER: '.check/own' }),
+    port: port,
+    databaseUrl: database.url,
+    smtpUrl: `smtp://127.0.0.1:${port + 2}`,
+  }
   const fixed = await prepare(config, pino({ level: 'silent' }))
   const deps = { ...fixed, clock: clockAhead(0, config.timeZone) }
   const id = keep ? (await allVacancies())[0]!.id : await fill(deps, count)

@@ -1,6 +1,6 @@
 import { Type } from '@sinclair/typebox'
 import { endpoint, roles } from './endpoint'
-import { Done, Id, LinkToken, oneOf, orNull } from './shapes'
+import { Done, Id, LinkToken, oneOf, orNull, singleLine } from './shapes'
 
 export const Mail = Type.String({ format: 'email', maxLength: 200 })
 const Password = Type.String({ minLength: 12, maxLength: 200 })
@@ -9,6 +9,7 @@ const Session = Type.Object({
   csrf: Type.String(),
   account: orNull(Type.Object({ id: Id, name: Type.String(), mail: Type.String(), roles: Type.Array(oneOf(roles)) })),
   demo: Type.Boolean(),
+  codesFirst: Type.Boolean({ description: 'The role has to set up one-time codes before anything else' }),
 })
 
 export const readSession = endpoint({
@@ -16,6 +17,7 @@ export const readSession = endpoint({
   path: '/api/session',
   summary: 'Who is signed in',
   who: 'anyone',
+  beforeCodes: true,
   reply: Session,
   tells: ['session'],
 })
@@ -27,7 +29,7 @@ export const signUp = endpoint({
     'Make an account; a link is mailed to confirm the address. The reply is the same whether the address is known or not',
   who: 'anyone',
   body: Type.Object({
-    name: Type.String({ minLength: 1, maxLength: 120 }),
+    name: Type.String({ minLength: 1, maxLength: 120, pattern: singleLine }),
     mail: Mail,
     password: Password,
     next: Type.Optional(Type.String({ maxLength: 200 })),
@@ -38,10 +40,10 @@ export const signUp = endpoint({
 export const confirmMail = endpoint({
   method: 'POST',
   path: '/api/accounts/confirm',
-  summary: 'Confirm a mail address with the link that was sent to it, and sign in',
+  summary: 'Confirm a mail address with the link that was sent to it; signs in only the browser it was asked for in',
   who: 'bearer-of-link',
   body: Type.Object({ token: LinkToken }),
-  reply: Type.Object({ next: orNull(Type.String()) }),
+  reply: Type.Intersect([Session, Type.Object({ next: orNull(Type.String()), signedIn: Type.Boolean() })]),
   tells: ['session'],
 })
 
@@ -64,11 +66,31 @@ export const signOut = endpoint({
   path: '/api/session',
   summary: 'Sign out',
   who: 'signed-in',
+  beforeCodes: true,
   reply: Done,
   tells: ['session'],
 })
 
 const GivenPassword = Type.String({ minLength: 1, maxLength: 200 })
+const GivenCode = Type.String({ maxLength: 20, description: 'One-time or recovery code' })
+
+export const confirmSession = endpoint({
+  method: 'POST',
+  path: '/api/session/confirmation',
+  summary: 'Give the password again, and a code where they are switched on, for what asks for it',
+  who: 'signed-in',
+  body: Type.Object({ password: GivenPassword, code: Type.Optional(GivenCode) }),
+  reply: Done,
+})
+
+export const readConfirmed = endpoint({
+  method: 'GET',
+  path: '/api/session/confirmation',
+  summary: 'Whether the password was given a moment ago; refused with 403 where it was not',
+  who: 'signed-in',
+  passwordAgain: true,
+  reply: Done,
+})
 
 export const askReset = endpoint({
   method: 'POST',
@@ -103,6 +125,7 @@ export const readAccount = endpoint({
   path: '/api/account',
   summary: 'One’s own account',
   who: 'signed-in',
+  beforeCodes: true,
   reply: Type.Object({
     name: Type.String(),
     mail: Type.String(),
@@ -119,6 +142,7 @@ export const changePassword = endpoint({
   path: '/api/account/password',
   summary: 'Change the password, and sign out everywhere else',
   who: 'signed-in',
+  beforeCodes: true,
   body: Type.Object({ password: GivenPassword, next: Password }),
   reply: Done,
   tells: ['session'],
@@ -148,6 +172,7 @@ export const beginOneTimeCodes = endpoint({
   path: '/api/account/codes',
   summary: 'Begin to set up one-time codes from an authenticator app (RFC 6238)',
   who: 'signed-in',
+  beforeCodes: true,
   body: Type.Object({ password: GivenPassword }),
   reply: Type.Object({
     secret: Type.String(),
@@ -160,6 +185,7 @@ export const confirmOneTimeCodes = endpoint({
   path: '/api/account/codes/confirm',
   summary: 'Switch one-time codes on with the first right code; the recovery codes are given this once',
   who: 'signed-in',
+  beforeCodes: true,
   body: Type.Object({ code: Type.String({ maxLength: 20 }) }),
   reply: Type.Object({ recoveryCodes: Type.Array(Type.String()) }),
   tells: ['session'],
@@ -170,7 +196,7 @@ export const dropOneTimeCodes = endpoint({
   path: '/api/account/codes/drop',
   summary: 'Switch one-time codes off',
   who: 'signed-in',
-  body: Type.Object({ password: GivenPassword }),
+  body: Type.Object({ password: GivenPassword, code: GivenCode }),
   reply: Done,
   tells: ['session'],
 })

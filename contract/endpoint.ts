@@ -52,6 +52,10 @@ export type Endpoint<
   once: boolean
   /** Whether the desk may call it for somebody who wrote on paper or rang (header X-Probatum-For). */
   behalf: boolean
+  /** Staff gives the password again for it, if that was a while ago. */
+  passwordAgain: boolean
+  /** Open to those who have to set up a second factor first. */
+  beforeCodes: boolean
   tells: readonly Topic[]
 }
 
@@ -75,6 +79,8 @@ type Described<P extends TObject, Q extends TObject, B extends TSchema, R extend
   file?: boolean
   once?: boolean
   behalf?: boolean
+  passwordAgain?: boolean
+  beforeCodes?: boolean
   /** Topics this endpoint reads (GET) or changes (others). */
   tells?: readonly Topic[]
 }
@@ -92,6 +98,8 @@ export function endpoint<
     file: false,
     once: false,
     behalf: false,
+    passwordAgain: false,
+    beforeCodes: false,
     tells: [],
     ...described,
     params: described.params ?? (nothing as unknown as P),

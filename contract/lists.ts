@@ -90,6 +90,7 @@ export const exportList = endpoint({
   path: '/api/desk/lists/:list',
   summary: 'A list as CSV (RFC 4180, UTF-8), with the filters of its page, streamed',
   who: desk,
+  passwordAgain: true,
   params: Type.Object({ list: oneOf(lists) }),
   query: Type.Object(ListFilter),
   reply: Type.Any(),

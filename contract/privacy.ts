@@ -89,6 +89,7 @@ export const erasePerson = endpoint({
   path: '/api/desk/people/:candidateId/erasure',
   summary: 'Erase a person’s file at their wish, as they could themselves',
   who: ['administrator'],
+  passwordAgain: true,
   params: Type.Object({ candidateId: Id }),
   body: Type.Object({ reason: Reason }),
   reply: Done,

@@ -604,6 +604,7 @@ export const recordFee = endpoint({
   path: '/api/desk/applications/:id/fees/:requirement',
   summary: 'Record that a fee has been received',
   who: desk,
+  passwordAgain: true,
   params: Type.Object({ id: Id, requirement: Key }),
   body: Type.Object({ receivedOn: Day, note: ShortText }),
   reply: Done,

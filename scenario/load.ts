@@ -7,7 +7,7 @@ import { writeWhen } from '#core/dates/write'
 import { credentialKind } from '#core/requirements/catalogue'
 import { confirmMail } from '#server/accounts/confirmMail'
 import { Account as AccountRow } from '#server/accounts/model'
-import { signUp } from '#server/accounts/signUp'
+import { answerSignUp } from '#server/accounts/signUp'
 import { beginApplication } from '#server/applications/begin'
 import { applicationById } from '#server/applications/find'
 import { saveAnswers } from '#server/applications/saveAnswers'
@@ -138,6 +138,9 @@ const mailOf = ({ given, family }: Pick<PersonPlan, 'given' | 'family'>) =>
     .toLowerCase()
     .replace(/[^a-z.-]/g, '')}@mail.example`
 
+/** Everybody here has the same password, so it is hashed once. */
+let passwordHash: Promise<string> | undefined
+
 /** Plays what a person and the desk did, in the order of days. */
 async function play(world: World, plan: PersonPlan) {
   const { sequelize } = world.fixed
@@ -145,9 +148,11 @@ async function play(world: World, plan: PersonPlan) {
   const deps = depsAt(world, written)
   const name = `${plan.given} ${plan.family}`
   const mail = mailOf(plan)
-  await inTransaction(sequelize, () => signUp(deps, { kind: 'nobody' }, { name, mail, password: demoPassword }))
+  passwordHash ??= hash(demoPassword)
+  const asked = { name, mail, passwordHash: await passwordHash, next: null, browserHash: '', language: 'en' as const }
+  await inTransaction(sequelize, () => answerSignUp(deps, asked))
   const token = (await newestLink(mail, 'confirm'))!
-  await inTransaction(sequelize, () => confirmMail(deps, { kind: 'nobody' }, { token }))
+  await inTransaction(sequelize, () => confirmMail(deps, { token, browser: undefined }))
   const row = await AccountRow.findOne({ where: { mail }, rejectOnEmpty: true })
   const actor: Account = { kind: 'account', id: row.id, name, mail, roles: ['candidate'] }
   const { id } = await inTransaction(sequelize, () => beginApplication(deps, actor, plan.vacancy))

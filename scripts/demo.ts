@@ -68,6 +68,7 @@ try {
     SMTP_URL: `smtp://127.0.0.1:${ports.smtp}`,
     REGISTER_URL: `http://127.0.0.1:${ports.standins}/registers`,
     CAPTURE_URL: `http://127.0.0.1:${ports.standins}/capture`,
+    DATA_FOLDER: folder,
     SCAN_FOLDER: resolve(folder, 'scans'),
     PLACES_URL: `http://127.0.0.1:${ports.standins}/places`,
     DEMO: 'yes',

@@ -11,7 +11,7 @@ import { addVacancy, vacancyBySlug } from '#server/vacancies/vacancies'
 
 /** People who are signed in and have begun an application, straight into the tables: the run is about what comes after. */
 export async function prepareFaults(databaseUrl: string, count: number) {
-  const config = { ...readConfig({}), databaseUrl }
+  const config = { ...readConfig({ SECOND_FACTOR: '', DATA_FOLDER: '.check/own' }), databaseUrl }
   const fixed = await prepare(config, pino({ level: 'silent' }))
   const deps = { ...fixed, clock: clockAhead(0, config.timeZone) }
   const day = (offset: number) => deps.clock.today().add({ days: offset })

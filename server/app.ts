@@ -64,7 +64,8 @@ const whoLeft = new Set(['ERR_STREAM_PREMATURE_CLOSE', 'ECONNRESET', 'EPIPE'])
 
 /** The whole application as one Koa app. */
 export function makeApp(deps: Omit<Deps, 'clock'>): Koa {
-  const app = new Koa()
+  const { trustProxy } = deps.config
+  const app = new Koa({ proxy: trustProxy > 0, maxIpsCount: trustProxy })
   // While a reply is on its way; that somebody reads it no further is no fault.
   app.on('error', (error: Error & { code?: string }) =>
     deps.log[whoLeft.has(error.code ?? '') ? 'debug' : 'error']({ error: error.stack }, 'a reply broke off'),

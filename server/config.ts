@@ -1,5 +1,5 @@
-import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { type Role, roles } from '#contract/endpoint'
 
 /** What can be set from outside, each by an environment variable with a working default for one machine. */
 export type Config = {
@@ -26,6 +26,13 @@ export type Config = {
   region: string | undefined
   /** The demo's clock may be moved and its accounts are shown at sign-in. Never in real use. */
   demo: boolean
+  /** Proxies in front of us whose word on the client's address is taken; none believes what anybody sends. */
+  trustProxy: number
+  /** The key of the installation as base64, where several machines share one; otherwise it lies in `secretFile`. */
+  secretKey: string | undefined
+  secretFile: string
+  /** Roles that sign in with a second factor. */
+  secondFactorRoles: readonly Role[]
   /** Where files lie that come in pieces, until they are whole. */
   uploadFolder: string
   /** Where the scanner saves what it has scanned. */
@@ -39,6 +46,8 @@ export type Config = {
 
 export function readConfig(env: NodeJS.ProcessEnv = process.env): Config {
   const port = numberOf('PORT', env.PORT ?? '4100')
+  // Never a folder of the machine that others share: what lies there is people's.
+  const folder = env.DATA_FOLDER ?? 'data'
   return {
     port,
     host: env.HOST ?? '127.0.0.1',
@@ -56,17 +65,31 @@ export function readConfig(env: NodeJS.ProcessEnv = process.env): Config {
     country: env.COUNTRY ?? 'AT',
     region: env.REGION,
     demo: env.DEMO === 'yes',
-    uploadFolder: env.UPLOAD_FOLDER ?? join(tmpdir(), 'probatum-uploads'),
-    scanFolder: env.SCAN_FOLDER ?? join(tmpdir(), 'probatum-scans'),
+    trustProxy: numberOf('TRUST_PROXY', env.TRUST_PROXY ?? '0'),
+    secretKey: env.SECRET_KEY,
+    secretFile: env.SECRET_FILE ?? join(folder, 'secret.key'),
+    secondFactorRoles: rolesIn(env.SECOND_FACTOR ?? (env.DEMO === 'yes' ? '' : staffRoles.join(','))),
+    uploadFolder: env.UPLOAD_FOLDER ?? join(folder, 'uploads'),
+    scanFolder: env.SCAN_FOLDER ?? join(folder, 'scans'),
     webFolder: env.WEB_FOLDER ?? 'dist/web',
     logLevel: env.LOG_LEVEL ?? 'info',
     processes: numberOf('PROCESSES', env.PROCESSES ?? '1'),
   }
 }
 
+const staffRoles = roles.filter((role) => role !== 'candidate')
+
+function rolesIn(text: string): Role[] {
+  const named = text.split(',').map((name) => name.trim())
+  const unknown = named.filter((name) => name !== '' && !staffRoles.some((role) => role === name))
+  if (unknown.length > 0)
+    throw new Error(`SECOND_FACTOR names ${unknown.join(', ')}; roles are ${staffRoles.join(', ')}.`)
+  return staffRoles.filter((role) => named.includes(role))
+}
+
 function numberOf(name: string, text: string): number {
   const value = Number(text)
   if (!Number.isInteger(value) || value < 0 || value > 65535)
-    throw new Error(`${name} must be a port number, not "${text}"`)
+    throw new Error(`${name} must be a whole number up to 65535, not "${text}"`)
   return value
 }

@@ -8,6 +8,7 @@ import type { Mailer } from './outside/mail'
 import type { Places } from './outside/places'
 import type { Registers } from './outside/registers'
 import type { Scanner } from './outside/scanner'
+import type { Vault } from './vault'
 
 export type Clock = { now: () => Date; today: () => Temporal.PlainDate }
 
@@ -17,6 +18,7 @@ export type Deps = {
   config: Config
   sequelize: Sequelize
   log: Logger
+  vault: Vault
   mailer: Mailer
   registers: Registers
   places: Places

@@ -14,6 +14,7 @@ import { smtpMailer } from './outside/mail'
 import { httpPlaces } from './outside/places'
 import { httpRegisters } from './outside/registers'
 import { folderScanner } from './outside/scanner'
+import { openVault } from './vault'
 
 export type Fixed = Omit<Deps, 'clock'>
 
@@ -26,6 +27,7 @@ export async function prepare(config: Config, log: Logger = pino({ level: config
     config,
     sequelize,
     log,
+    vault: openVault({ key: config.secretKey, file: config.secretFile }),
     mailer: smtpMailer(config.smtpUrl, config.mailFrom),
     registers: httpRegisters(config.registerUrl, config.registerPatienceMs),
     places: httpPlaces(config.placesUrl),

@@ -59,8 +59,10 @@ export function visitor(address: string, held: Record<string, string> = {}) {
             : JSON.stringify(argument.body ?? {}),
     })
     const body = (await response.json()) as Answer<Reply<Contract[Name]>>['body']
-    const csrf = (body as { csrf?: unknown }).csrf
+    const csrf = (body as { csrf?: unknown } | null)?.csrf
     if (typeof csrf === 'string') formToken = csrf
+    // The session is another one: a page asks for its value again, and so do we.
+    if (['signOut', 'takeOverBehalf', 'eraseMe'].includes(name)) formToken = ''
     return { status: response.status, body }
   }
 

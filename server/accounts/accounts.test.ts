@@ -80,7 +80,10 @@ test('one-time codes: asked for once on, no code twice, recovery codes once each
   expect((await enter(recoveryCodes[0])).body.code).toBe('wrong-code')
   expect((await enter(generateSync({ secret, epoch: Math.floor(Date.now() / 1000) + 30 }))).status).toBe(200)
   expect(await candidate.done('readAccount')).toMatchObject({ codesOn: true, recoveryCodesLeft: 9 })
-  await candidate.done('dropOneTimeCodes', { body: { password } })
+  const drop = (given: string) => candidate.call('dropOneTimeCodes', { body: { password, code: given } })
+  expect((await drop('000000')).body.faults?.[0]?.pointer).toBe('/body/code')
+  expect((await drop(recoveryCodes[1]!)).status).toBe(200)
+  await house.mailTo(mail, 'switched off')
   expect((await enter()).status).toBe(200)
 })
 

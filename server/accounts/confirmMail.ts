@@ -1,17 +1,36 @@
 import { recordEvent } from '../audit/record'
-import type { Actor, Deps } from '../deps'
+import { changeWhere } from '../database/compareAndSet'
+import type { Account as AccountActor, Deps } from '../deps'
+import { Problem } from '../http/problems'
+import { hashOf } from '../http/tokens'
 import { candidateOf } from './candidate'
-import { takeLink } from './links'
+import { takeLink, voidLinks } from './links'
 import { Account } from './model'
 import { actorOf, openSession } from './session'
 
-/** Confirms an address with the link that was sent to it and opens a session. A link works once. */
-export async function confirmMail(deps: Deps, _actor: Actor, input: { token: string }) {
-  const link = await takeLink(deps, input.token, ['confirm'])
+/**
+ * Confirms an address with a link that was sent to it: the name and the password it was asked for with count, and every
+ * other link ends. Only the browser the account was asked for in is signed in by it.
+ */
+export async function confirmMail(
+  deps: Deps,
+  { token, browser }: { token: string; browser: string | undefined },
+): Promise<{ session: string | undefined; actor: AccountActor; next: string | null }> {
+  const link = await takeLink(deps, token, ['confirm'])
   const account = await Account.findByPk(link.accountId, { rejectOnEmpty: true })
-  if (!account.confirmedAt) await account.update({ confirmedAt: deps.clock.now() })
-  const self = actorOf(account)
-  await candidateOf(deps, self)
-  await recordEvent(deps, self, { code: 'address-confirmed', what: 'Confirmed the mail address', about: account.mail })
-  return { token: await openSession(account.id), next: link.next }
+  const confirmed = await changeWhere(
+    account,
+    { confirmedAt: null },
+    {
+      confirmedAt: deps.clock.now(),
+      ...(link.name && link.passwordHash ? { name: link.name, passwordHash: link.passwordHash } : {}),
+    },
+  )
+  if (!confirmed) throw new Problem(410, 'link-used', 'This address is confirmed already. Sign in with your password.')
+  await voidLinks(account.id)
+  const actor = actorOf(account)
+  await candidateOf(deps, actor)
+  await recordEvent(deps, actor, { code: 'address-confirmed', what: 'Confirmed the mail address', about: account.mail })
+  const own = browser !== undefined && link.browserHash === hashOf(browser)
+  return { session: own ? await openSession(account.id) : undefined, actor, next: link.next }
 }

@@ -1,3 +1,4 @@
+import { changeWhere } from '../database/compareAndSet'
 import type { Deps } from '../deps'
 import { Problem } from '../http/problems'
 import { hashOf, newToken } from '../http/tokens'
@@ -5,17 +6,17 @@ import { AccountLink } from './model'
 
 export type Purpose = AccountLink['purpose']
 
-type More = { hours: number; next?: string | null; newMail?: string }
+type More = { hours: number } & Partial<Pick<AccountLink, 'next' | 'newMail' | 'name' | 'passwordHash' | 'browserHash'>>
 
 /** Makes a link's secret for one purpose; only its hash is kept. */
-export async function newLink({ clock }: Deps, accountId: string, purpose: Purpose, { hours, next, newMail }: More) {
+export async function newLink({ clock }: Deps, accountId: string, purpose: Purpose, { hours, ...more }: More) {
   const { token, tokenHash } = newToken()
   await AccountLink.create({
     tokenHash,
     accountId,
     purpose,
-    next: next ?? null,
-    newMail: newMail ?? null,
+    next: null,
+    ...more,
     expiresAt: new Date(clock.now().getTime() + hours * 3_600_000),
   })
   return token
@@ -24,12 +25,19 @@ export async function newLink({ clock }: Deps, accountId: string, purpose: Purpo
 /** A link that can still be used. Throws where it was used before, is too old, or is for something else. */
 export async function readLink({ clock }: Deps, token: string, purposes: readonly Purpose[]): Promise<AccountLink> {
   const link = await AccountLink.findByPk(hashOf(token))
-  if (!link || link.usedAt || link.expiresAt < clock.now() || !purposes.includes(link.purpose))
-    throw new Problem(410, 'link-used', 'This link has been used or is too old. Ask for a new one.')
+  if (!link || link.usedAt || link.expiresAt < clock.now() || !purposes.includes(link.purpose)) throw linkUsed()
   return link
 }
 
-/** Uses a link up. Throws where it cannot be used. */
+/** Uses a link up, once, however many open it at the same moment. Throws where it cannot be used. */
 export async function takeLink(deps: Deps, token: string, purposes: readonly Purpose[]): Promise<AccountLink> {
-  return (await readLink(deps, token, purposes)).update({ usedAt: deps.clock.now() })
+  const link = await readLink(deps, token, purposes)
+  if (!(await changeWhere(link, { usedAt: null }, { usedAt: deps.clock.now() }))) throw linkUsed()
+  return link
 }
+
+/** Every link of an account ends: its password has changed, or its address is confirmed. */
+export const voidLinks = async (accountId: string, purposes?: readonly Purpose[]) =>
+  void (await AccountLink.destroy({ where: { accountId, ...(purposes ? { purpose: [...purposes] } : {}) } }))
+
+const linkUsed = () => new Problem(410, 'link-used', 'This link has been used or is too old. Ask for a new one.')

@@ -4,11 +4,13 @@ import { recordEvent } from '../audit/record'
 import type { Account as Actor, Deps } from '../deps'
 import { invalidField } from '../http/problems'
 import { hashOf } from '../http/tokens'
+import { queueJob } from '../jobs/queue'
 import { queueMail } from '../messages/queueMail'
-import { newLink, takeLink } from './links'
+import { newLink, takeLink, voidLinks } from './links'
 import { Account, AccountLink, Session } from './model'
 import { recoveryCodesLeft } from './oneTimeCodes'
-import { hashOfNewPassword } from './password'
+import { hashOfNewPassword, wordsOfHouse } from './password'
+import { tellOwner } from './tell'
 
 /** What people do to look after their own account. */
 
@@ -38,9 +40,15 @@ export async function readAccount(deps: Deps, actor: Actor) {
   }
 }
 
-/** Mails a link to set a new password. The reply says nothing of whether the address is known. */
-export async function askReset(deps: Deps, mail: string) {
-  const account = await Account.findOne({ where: { mail: mail.trim().toLowerCase() } })
+/** Asks for a link to set a new password. What follows is a job, so that the time it takes says nothing of the address. */
+export async function askReset(mail: string) {
+  await queueJob('reset', { mail: mail.trim().toLowerCase() })
+  return { done: true as const }
+}
+
+/** Mails the link, where the address is known. */
+export async function answerReset(deps: Deps, { mail }: { mail: string }) {
+  const account = await Account.findOne({ where: { mail } })
   if (account?.confirmedAt) {
     const token = await newLink(deps, account.id, 'reset', { hours: 2 })
     await queueMail(deps, {
@@ -49,17 +57,17 @@ export async function askReset(deps: Deps, mail: string) {
       text: `Open this link to set a new password:\n\n${deps.config.publicUrl}/new-password/${token}\n\nIt works once, for two hours. If you did not ask for it, do nothing; your password stays as it is.`,
     })
   }
-  return { done: true as const }
 }
 
 /** Sets a new password by a link, and signs the account out everywhere. */
 export async function resetPassword(deps: Deps, { token, password }: { token: string; password: string }) {
   const link = await takeLink(deps, token, ['reset'])
   const account = await Account.findByPk(link.accountId, { rejectOnEmpty: true })
-  const passwordHash = await hashOfNewPassword(password, [account.name, account.mail])
+  const passwordHash = await hashOfNewPassword(password, [account.name, account.mail, ...wordsOfHouse(deps)])
   await account.update({ passwordHash })
+  await voidLinks(account.id)
   await Session.destroy({ where: { accountId: account.id } })
-  await tell(
+  await tellOwner(
     deps,
     account,
     'Your password was changed',
@@ -81,9 +89,12 @@ export async function changePassword(
   token: string | undefined,
 ) {
   const account = await accountWithPassword(actor, password)
-  await account.update({ passwordHash: await hashOfNewPassword(next, [account.name, account.mail], '/body/next') })
+  const known = [account.name, account.mail, ...wordsOfHouse(deps)]
+  await account.update({ passwordHash: await hashOfNewPassword(next, known, '/body/next') })
+  // A link that was asked for before is as good as the old password.
+  await voidLinks(account.id)
   await signOutElsewhere(actor, token)
-  await tell(
+  await tellOwner(
     deps,
     account,
     'Your password was changed',
@@ -139,6 +150,12 @@ export async function confirmMailChange(deps: Deps, token: string) {
   if (await Account.findOne({ where: { mail: newMail } })) return { changed: false, waitingFor: newMail }
   const before = account.mail
   await account.update({ mail: newMail })
+  await tellOwner(
+    deps,
+    account,
+    'Your mail address was changed',
+    `The mail address of your account was changed from ${before}.`,
+  )
   await recordEvent(
     deps,
     { kind: 'system' },
@@ -146,10 +163,3 @@ export async function confirmMailChange(deps: Deps, token: string) {
   )
   return { changed: true, waitingFor: null }
 }
-
-const tell = (deps: Deps, account: Account, subject: string, news: string) =>
-  queueMail(deps, {
-    to: { name: account.name, mail: account.mail, language: account.language },
-    subject,
-    text: `${news}\n\nIf it was not you, set a new password at once: ${deps.config.publicUrl}/forgotten`,
-  })

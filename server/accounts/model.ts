@@ -31,7 +31,7 @@ export class Account extends Model<InferAttributes<Account>, InferCreationAttrib
   /** The language they last signed in with; mails are written in it. */
   declare language: CreationOptional<Language>
   declare createdAt: Date
-  /** The secret of the authenticator app; it counts only since `otpOnSince`. */
+  /** The secret of the authenticator app, sealed; it counts only since `otpOnSince`. */
   declare otpSecret: CreationOptional<string | null>
   declare otpOnSince: CreationOptional<Date | null>
   /** The time step of the last code that was used; none is taken twice. */
@@ -50,6 +50,11 @@ export class AccountLink extends Model<InferAttributes<AccountLink>, InferCreati
   declare purpose: 'confirm' | 'reset' | 'leave mail' | 'take mail' | 'take over'
   declare next: string | null
   declare newMail: CreationOptional<string | null>
+  /** What was asked for with a link to confirm: nobody else's wish counts when it is opened. */
+  declare name: CreationOptional<string | null>
+  declare passwordHash: CreationOptional<string | null>
+  /** The browser it was asked in. */
+  declare browserHash: CreationOptional<string | null>
   declare expiresAt: Date
   declare usedAt: CreationOptional<Date | null>
 }
@@ -58,6 +63,10 @@ export class Session extends Model<InferAttributes<Session>, InferCreationAttrib
   declare tokenHash: string
   declare accountId: string
   declare createdAt: Date
+  /** When somebody was last at it, to the minute. */
+  declare seenAt: Date
+  /** When the password was last given. */
+  declare confirmedAt: Date
   declare expiresAt: Date
 }
 
@@ -105,10 +114,20 @@ export function defineAccounts(sequelize: Sequelize) {
     purpose: text,
     next: textOrNull,
     newMail: textOrNull,
+    name: textOrNull,
+    passwordHash: textOrNull,
+    browserHash: textOrNull,
     expiresAt: moment,
     usedAt: momentOrNull,
   })
-  define(Session, sequelize, 'sessions', { tokenHash, accountId: uuid, createdAt: moment, expiresAt: moment })
+  define(Session, sequelize, 'sessions', {
+    tokenHash,
+    accountId: uuid,
+    createdAt: moment,
+    seenAt: moment,
+    confirmedAt: moment,
+    expiresAt: moment,
+  })
   define(Candidate, sequelize, 'candidates', {
     id,
     accountId: uuid,

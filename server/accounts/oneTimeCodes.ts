@@ -1,39 +1,59 @@
 import { randomInt } from 'node:crypto'
 import { generateSecret, generateURI, verifySync } from 'otplib'
+import { Op } from 'sequelize'
 import { recordEvent } from '../audit/record'
+import { changeWhere } from '../database/compareAndSet'
 import type { Account as Actor, Deps } from '../deps'
 import { conflict, invalidField } from '../http/problems'
 import { hashOf } from '../http/tokens'
 import { type Account, RecoveryCode } from './model'
+import { tellOwner } from './tell'
 
 const recoveryCodes = 10
+const purpose = 'one-time secret'
 const letters = '23456789ABCDEFGHJKLMNPQRSTUVWXYZ'
 
 /** Begins to set up one-time codes: a secret for an authenticator app. It counts once a code has proven that it arrived. */
-export async function beginOneTimeCodes({ config }: Deps, account: Account) {
+export async function beginOneTimeCodes({ config, vault }: Deps, account: Account) {
   if (account.otpOnSince) throw conflict('codes-on', 'One-time codes are switched on already.')
   const secret = generateSecret()
-  await account.update({ otpSecret: secret })
+  await account.update({ otpSecret: vault.seal(purpose, secret) })
   return { secret, address: generateURI({ secret, issuer: config.operator, label: account.mail }) }
 }
+
+/** Whether somebody's role has to sign in with a second factor. */
+export const needsCodes = ({ config }: Pick<Deps, 'config'>, { roles }: Pick<Actor, 'roles'>) =>
+  roles.some((role) => config.secondFactorRoles.includes(role))
 
 /** Switches one-time codes on with the first right code, and gives the recovery codes, this once. */
 export async function confirmOneTimeCodes(deps: Deps, actor: Actor, account: Account, code: string) {
   if (account.otpOnSince) throw conflict('codes-on', 'One-time codes are switched on already.')
-  const step = stepOf(account, code)
+  const step = stepOf(deps, account, code)
   if (step === undefined)
     throw invalidField('/body/code', 'This is not the code of this moment. Wait for the next one and type it.')
   await account.update({ otpOnSince: new Date(), otpStep: step })
   const codes = Array.from({ length: recoveryCodes }, newRecoveryCode)
   await RecoveryCode.destroy({ where: { accountId: account.id } })
   await RecoveryCode.bulkCreate(codes.map((text) => ({ accountId: account.id, codeHash: hashOf(plain(text)) })))
+  await tellOwner(deps, account, 'One-time codes are switched on', 'One-time codes were switched on for your account.')
   await recordEvent(deps, actor, { code: 'codes-on', what: 'Switched one-time codes on', about: account.mail })
   return { recoveryCodes: codes }
 }
 
-export async function dropOneTimeCodes(deps: Deps, actor: Actor, account: Account) {
+/** Switches one-time codes off, with a code: a password that was found out is not enough. */
+export async function dropOneTimeCodes(deps: Deps, actor: Actor, account: Account, code: string) {
+  if (needsCodes(deps, actor)) throw conflict('codes-needed', 'Your role signs in with one-time codes.')
+  if (!account.otpOnSince) return { done: true as const }
+  if (!(await takeCode(deps, account, code)))
+    throw invalidField('/body/code', 'This code does not fit or was used before. Wait for the next one.')
   await account.update({ otpSecret: null, otpOnSince: null, otpStep: null })
   await RecoveryCode.destroy({ where: { accountId: account.id } })
+  await tellOwner(
+    deps,
+    account,
+    'One-time codes are switched off',
+    'One-time codes were switched off for your account.',
+  )
   await recordEvent(deps, actor, { code: 'codes-off', what: 'Switched one-time codes off', about: account.mail })
   return { done: true as const }
 }
@@ -42,13 +62,11 @@ export const recoveryCodesLeft = (accountId: string): Promise<number> =>
   RecoveryCode.count({ where: { accountId, usedAt: null } })
 
 /** Whether a code opens an account: the one of this moment, not used before, or a recovery code, which is used up. */
-export async function takeCode(account: Account, code: string): Promise<boolean> {
-  const step = stepOf(account, code)
-  if (step !== undefined) {
-    if (account.otpStep !== null && step <= Number(account.otpStep)) return false
-    await account.update({ otpStep: step })
-    return true
-  }
+export async function takeCode(deps: Pick<Deps, 'vault'>, account: Account, code: string): Promise<boolean> {
+  const step = stepOf(deps, account, code)
+  // Each step is taken once, in the UPDATE itself: the same code at the same moment opens nothing a second time.
+  if (step !== undefined)
+    return changeWhere(account, { otpStep: { [Op.or]: [null, { [Op.lt]: step }] } } as never, { otpStep: step })
   const [used] = await RecoveryCode.update(
     { usedAt: new Date() },
     { where: { accountId: account.id, codeHash: hashOf(plain(code)), usedAt: null } },
@@ -57,10 +75,12 @@ export async function takeCode(account: Account, code: string): Promise<boolean>
 }
 
 /** The time step a six-figure code belongs to, half a minute to either side (RFC 6238). Codes go by the machine's clock. */
-function stepOf({ otpSecret }: Account, code: string): number | undefined {
+function stepOf({ vault }: Pick<Deps, 'vault'>, { otpSecret }: Account, code: string): number | undefined {
   const token = code.replace(/\s/g, '')
   if (!otpSecret || !/^\d{6}$/.test(token)) return undefined
-  const result = verifySync({ secret: otpSecret, token, epochTolerance: 30 })
+  // Secrets of before were not sealed.
+  const secret = vault.unseal(purpose, otpSecret) ?? otpSecret
+  const result = verifySync({ secret, token, epochTolerance: 30 })
   return result.valid && 'timeStep' in result ? result.timeStep : undefined
 }
 

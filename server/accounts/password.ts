@@ -2,6 +2,7 @@ import { hash } from '@node-rs/argon2'
 import { ZxcvbnFactory } from '@zxcvbn-ts/core'
 import * as common from '@zxcvbn-ts/language-common'
 import * as english from '@zxcvbn-ts/language-en'
+import type { Deps } from '../deps'
 import { invalidField } from '../http/problems'
 
 const judge = new ZxcvbnFactory({
@@ -9,6 +10,9 @@ const judge = new ZxcvbnFactory({
   dictionary: { ...common.dictionary, ...english.dictionary },
   translations: english.translations,
 })
+
+/** Words everybody here knows, which make a password easy to guess. */
+export const wordsOfHouse = ({ config }: Pick<Deps, 'config'>) => ['Probatum', config.operator]
 
 /** Of 0 to 4; 3 stands against ten billion guesses. */
 const leastScore = 3

@@ -3,8 +3,11 @@ import { confirmMail, readSession, signIn, signOut, signUp } from '#contract/acc
 import { inTransaction } from '../database/connection'
 import type { Account, Actor, Deps } from '../deps'
 import { bind } from '../http/bind'
-import { countAttempt } from '../http/limits'
+import { countAttempt, networkOf } from '../http/limits'
+import { invalidField } from '../http/problems'
+import { newToken } from '../http/tokens'
 import { confirmMail as confirm } from './confirmMail'
+import { deviceDays, rememberAccount } from './devices'
 import {
   accountWithPassword,
   askReset,
@@ -16,36 +19,57 @@ import {
   resetPassword,
   signOutElsewhere,
 } from './lookAfter'
-import { beginOneTimeCodes, confirmOneTimeCodes, dropOneTimeCodes } from './oneTimeCodes'
-import { closeSession } from './session'
+import { beginOneTimeCodes, confirmOneTimeCodes, dropOneTimeCodes, needsCodes, takeCode } from './oneTimeCodes'
+import { closeSession, confirmSession } from './session'
 import { signIn as enter } from './signIn'
 import { signUp as makeAccount } from './signUp'
 import { withPassword } from './withPassword'
+
+const signUpHours = 48
+const signUpLimits = { address: { most: 30, seconds: 3600 }, mail: { most: 5, seconds: 3600 } }
+const resetLimits = { address: { most: 20, seconds: 3600 }, mail: { most: 5, seconds: 3600 } }
 
 export const accountRoutes = [
   bind(readSession, async ({ deps, actor, csrf }) => faceOf(deps, actor, csrf())),
   bind(
     signUp,
-    async ({ deps, actor, input, address }) => {
-      await countAttempt(deps, `sign-up ${address}`, 30, 3600)
-      return inTransaction(deps.sequelize, () => makeAccount(deps, actor, input.body))
+    async ({ deps, input, address, browser }) => {
+      await countAttempt(deps, `sign-up ${networkOf(address)}`, signUpLimits.address)
+      await countAttempt(deps, `sign-up ${input.body.mail.trim().toLowerCase()}`, signUpLimits.mail)
+      const secret = browser.read('signUp') ?? newToken().token
+      browser.write('signUp', secret, signUpHours / 24)
+      return inTransaction(deps.sequelize, () => makeAccount(deps, input.body, secret))
     },
     { transaction: false },
   ),
-  bind(confirmMail, async ({ deps, actor, input, session }) => {
-    const { token, next } = await confirm(deps, actor, input.body)
-    session.set(token)
-    return { next }
+  bind(confirmMail, async ({ deps, actor: before, input, session, browser, csrf }) => {
+    const confirmed = await confirm(deps, { token: input.body.token, browser: browser.read('signUp') })
+    if (confirmed.session) {
+      session.set(confirmed.session)
+      browser.write('device', rememberAccount(deps, browser.read('device'), confirmed.actor.id), deviceDays)
+    }
+    const actor = confirmed.session ? confirmed.actor : before
+    return { ...(await faceOf(deps, actor, csrf())), next: confirmed.next, signedIn: confirmed.session !== undefined }
   }),
   bind(
     signIn,
-    async ({ deps, input, session, address, csrf }) => {
-      const { actor, token } = await enter(deps, input.body, address)
+    async ({ deps, input, session, address, browser, csrf }) => {
+      const device = browser.read('device')
+      const { actor, token } = await enter(deps, input.body, { address, device })
       session.set(token)
+      browser.write('device', rememberAccount(deps, device, actor.id), deviceDays)
       return faceOf(deps, actor, csrf())
     },
     { transaction: false },
   ),
+  withPassword(contract.confirmSession, async ({ deps, actor, input, session }) => {
+    const account = await accountWithPassword(actor as Account, input.body.password)
+    if (account.otpOnSince && !(await takeCode(deps, account, input.body.code ?? '')))
+      throw invalidField('/body/code', 'This code does not fit or was used before. Wait for the next one.')
+    await confirmSession(session.token ?? '')
+    return { done: true as const }
+  }),
+  bind(contract.readConfirmed, async () => ({ done: true as const })),
   bind(signOut, async ({ session }) => {
     if (session.token) await closeSession(session.token)
     session.set(undefined)
@@ -54,9 +78,9 @@ export const accountRoutes = [
   bind(
     contract.askReset,
     async ({ deps, input, address }) => {
-      await countAttempt(deps, `reset ${address}`, 20, 3600)
-      await countAttempt(deps, `reset ${input.body.mail.trim().toLowerCase()}`, 5, 3600)
-      return inTransaction(deps.sequelize, () => askReset(deps, input.body.mail))
+      await countAttempt(deps, `reset ${networkOf(address)}`, resetLimits.address)
+      await countAttempt(deps, `reset ${input.body.mail.trim().toLowerCase()}`, resetLimits.mail)
+      return askReset(input.body.mail)
     },
     { transaction: false },
   ),
@@ -75,13 +99,20 @@ export const accountRoutes = [
     confirmOneTimeCodes(deps, actor as Account, await ownAccount(actor as Account), input.body.code),
   ),
   withPassword(contract.dropOneTimeCodes, async ({ deps, actor, input }) =>
-    dropOneTimeCodes(deps, actor as Account, await accountWithPassword(actor as Account, input.body.password)),
+    dropOneTimeCodes(
+      deps,
+      actor as Account,
+      await accountWithPassword(actor as Account, input.body.password),
+      input.body.code,
+    ),
   ),
 ]
 
-const faceOf = ({ config }: Deps, actor: Actor, csrf: string) => ({
-  csrf,
-  account:
-    actor.kind === 'account' ? { id: actor.id, name: actor.name, mail: actor.mail, roles: [...actor.roles] } : null,
-  demo: config.demo,
-})
+/** Who is signed in, and whether their role has to set up one-time codes before anything else. */
+async function faceOf(deps: Deps, actor: Actor, csrf: string) {
+  const { demo } = deps.config
+  if (actor.kind !== 'account') return { csrf, account: null, demo, codesFirst: false }
+  const { id, name, mail, roles } = actor
+  const codesFirst = needsCodes(deps, actor) && (await ownAccount(actor)).otpOnSince === null
+  return { csrf, account: { id, name, mail, roles: [...roles] }, demo, codesFirst }
+}

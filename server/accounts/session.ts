@@ -1,9 +1,26 @@
-import { literal, Op } from 'sequelize'
+import { QueryTypes } from 'sequelize'
 import type { Account as AccountActor } from '../deps'
 import { hashOf, newToken } from '../http/tokens'
-import { Account, Session } from './model'
+import { type Account, Session } from './model'
 
-const sessionDays = 14
+const hourMs = 3_600_000
+const candidateDays = 14
+/** People who see the files of others sign in each day, and again after half an hour away. */
+const staffHours = 12
+const staffIdleMs = hourMs / 2
+/** How exactly it is known when a session was last used. */
+const touchEveryMs = 60_000
+/** For so long after the password was given nobody asks for it again. */
+const confirmedMs = 10 * 60_000
+
+/** A session that holds, with whose it is. */
+export type OpenSession = {
+  account: AccountActor
+  /** The password was given a moment ago. */
+  confirmed: boolean
+  /** One-time codes are switched on. */
+  codesOn: boolean
+}
 
 /** Opens a session and gives the secret for its cookie; only the hash is kept. */
 export async function openSession(accountId: string): Promise<string> {
@@ -14,7 +31,9 @@ export async function openSession(accountId: string): Promise<string> {
     tokenHash,
     accountId,
     createdAt: now,
-    expiresAt: new Date(now.getTime() + sessionDays * 86_400_000),
+    seenAt: now,
+    confirmedAt: now,
+    expiresAt: new Date(now.getTime() + candidateDays * 24 * hourMs),
   })
   return token
 }
@@ -23,14 +42,51 @@ export async function closeSession(token: string) {
   await Session.destroy({ where: { tokenHash: hashOf(token) } })
 }
 
-export async function accountOfSession(token: string): Promise<AccountActor | undefined> {
-  const { sequelize } = Session
-  const open = `(SELECT accountId FROM sessions WHERE tokenHash = ${sequelize!.escape(hashOf(token))} AND expiresAt > ${sequelize!.escape(new Date())})`
-  const account = await Account.findOne({ where: { id: { [Op.in]: literal(open) } } })
-  return account ? actorOf(account) : undefined
+/** Notes that the password was given again. */
+export async function confirmSession(token: string) {
+  await Session.update({ confirmedAt: new Date() }, { where: { tokenHash: hashOf(token) } })
 }
 
-export const actorOf = ({ id, name, mail, roles }: Account): AccountActor => ({
+type Row = Pick<Account, 'id' | 'name' | 'mail'> & {
+  roles: string | AccountActor['roles']
+  codesOn: number | boolean
+  createdAt: Date
+  seenAt: Date
+  confirmedAt: Date
+}
+
+/**
+ * The session behind a secret, where it still holds.
+ *
+ * @param active whether a person is at it; what a page asks by itself keeps no session alive
+ */
+export async function openedSession(token: string, { active }: { active: boolean }): Promise<OpenSession | undefined> {
+  const tokenHash = hashOf(token)
+  const now = new Date()
+  const [row] = await Session.sequelize!.query<Row>(
+    `SELECT a.id, a.name, a.mail, a.roles, a.otpOnSince IS NOT NULL AS codesOn, s.createdAt, s.seenAt, s.confirmedAt
+     FROM sessions s JOIN accounts a ON a.id = s.accountId WHERE s.tokenHash = :tokenHash AND s.expiresAt > :now`,
+    { replacements: { tokenHash, now }, type: QueryTypes.SELECT },
+  )
+  if (!row) return undefined
+  const account = actorOf({ ...row, roles: typeof row.roles === 'string' ? JSON.parse(row.roles) : row.roles })
+  const since = (moment: Date) => now.getTime() - moment.getTime()
+  if (isStaff(account) && (since(row.createdAt) > staffHours * hourMs || since(row.seenAt) > staffIdleMs)) {
+    await closeSession(token)
+    return undefined
+  }
+  if (active && since(row.seenAt) > touchEveryMs) await Session.update({ seenAt: now }, { where: { tokenHash } })
+  return { account, confirmed: since(row.confirmedAt) < confirmedMs, codesOn: Boolean(row.codesOn) }
+}
+
+export const isStaff = ({ roles }: Pick<AccountActor, 'roles'>) => roles.some((role) => role !== 'candidate')
+
+export const actorOf = ({
+  id,
+  name,
+  mail,
+  roles,
+}: Pick<Account, 'id' | 'name' | 'mail'> & Pick<AccountActor, 'roles'>): AccountActor => ({
   kind: 'account',
   id,
   name,

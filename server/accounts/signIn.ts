@@ -1,22 +1,42 @@
 import { hash, verify } from '@node-rs/argon2'
 import { spokenLanguage } from '#core/words/say'
 import type { Deps } from '../deps'
-import { countAttempt, forgetAttempts } from '../http/limits'
+import { countAttempt, forgetAttempts, networkOf, uncountAttempt } from '../http/limits'
 import { Problem } from '../http/problems'
-import { Account } from './model'
+import { knownDevice } from './devices'
+import { Account, AccountLink } from './model'
 import { takeCode } from './oneTimeCodes'
 import { actorOf, openSession } from './session'
+import { tellOwner } from './tell'
 
 /** Compared against where there is no account, so that both cases take the same time. */
 const nobodysHash = hash('nobody has this password')
 
-/** Checks mail and password. Ten wrong tries for an address or fifty from one place in a quarter of an hour close the door. */
-export async function signIn(deps: Deps, input: { mail: string; password: string; code?: string }, from: string) {
-  const mail = input.mail.trim().toLowerCase()
-  await countAttempt(deps, `sign-in ${mail}`, 10, 900)
-  await countAttempt(deps, `sign-in from ${from}`, 50, 900)
+const quarterHour = 900
+const limits = {
+  account: { most: 10, seconds: quarterHour },
+  address: { most: 50, seconds: quarterHour },
+  everywhere: { most: 1000, seconds: quarterHour },
+}
+
+type Given = { mail: string; password: string; code?: string }
+type From = { address: string; device: string | undefined }
+
+/**
+ * Checks mail and password. Wrong tries are counted by account, by address and over all, and leak away; signing in takes
+ * back one's own and no others. A browser that has signed in to the account before is counted by itself, so that nobody
+ * can lock its owner out.
+ */
+export async function signIn(deps: Deps, { mail: typed, password, code }: Given, from: From) {
+  const mail = typed.trim().toLowerCase()
   const account = await Account.findOne({ where: { mail } })
-  const right = await verify(account?.passwordHash ?? (await nobodysHash), input.password)
+  const device = account ? knownDevice(deps, from.device, account.id) : undefined
+  const own = device ? `sign-in device ${device.id} ${mail}` : `sign-in ${mail}`
+  const shared = device ? [] : [`sign-in from ${networkOf(from.address)}`, 'sign-in everywhere']
+  await countAttempt(deps, own, limits.account)
+  if (shared[0]) await countAttempt(deps, shared[0], limits.address)
+  if (shared[1]) await countAttempt(deps, shared[1], limits.everywhere)
+  const right = await verify(await hashToCheck(account), password)
   if (!account || !right)
     throw new Problem(401, 'wrong-mail-or-password', 'Mail address and password do not belong together.')
   if (!account.confirmedAt)
@@ -26,18 +46,37 @@ export async function signIn(deps: Deps, input: { mail: string; password: string
       'Open the link in the mail we sent you first. To get a new one, make the account again.',
     )
   if (account.otpOnSince) {
-    if (!input.code)
+    if (!code)
       throw new Problem(401, 'code-needed', 'Now the code that your authenticator app shows, or a recovery code.')
-    if (!(await takeCode(account, input.code)))
+    if (!(await takeCode(deps, account, code)))
       throw new Problem(
         401,
         'wrong-code',
         'This code does not fit or was used before. Wait for the next one, or use a recovery code.',
       )
   }
-  await forgetAttempts(deps, `sign-in ${mail}`)
+  await forgetAttempts(deps, own)
+  for (const bucket of shared) await uncountAttempt(deps, bucket)
   if (account.roles.includes('candidate') && account.language !== spokenLanguage())
     await account.update({ language: spokenLanguage() })
-  await forgetAttempts(deps, `sign-in from ${from}`)
+  if (!device)
+    await tellOwner(
+      deps,
+      account,
+      'A new sign-in',
+      'Somebody, most likely you, signed in to your account with a browser we have not seen before.',
+    )
   return { actor: actorOf(account), token: await openSession(account.id) }
+}
+
+/** Before the address is confirmed the password is with the link it was given with. */
+async function hashToCheck(account: Account | null): Promise<string> {
+  if (account?.confirmedAt) return account.passwordHash
+  const asked =
+    account &&
+    (await AccountLink.findOne({
+      where: { accountId: account.id, purpose: 'confirm' },
+      order: [['expiresAt', 'DESC']],
+    }))
+  return asked?.passwordHash ?? (await nobodysHash)
 }

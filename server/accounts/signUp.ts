@@ -1,55 +1,83 @@
+import { UniqueConstraintError } from 'sequelize'
 import { v7 as uuid } from 'uuid'
-import type { signUp as contract } from '#contract/accounts'
-import type { Input } from '#contract/endpoint'
-import { spokenLanguage } from '#core/words/say'
+import { type Language, spokenLanguage } from '#core/words/say'
 import { recordEvent } from '../audit/record'
-import type { Actor, Deps } from '../deps'
+import type { Deps } from '../deps'
 import { invalidField } from '../http/problems'
+import { hashOf } from '../http/tokens'
+import { queueJob } from '../jobs/queue'
 import { queueMail } from '../messages/queueMail'
 import { newLink } from './links'
 import { Account } from './model'
-import { hashOfNewPassword } from './password'
+import { hashOfNewPassword, wordsOfHouse } from './password'
 
 const linkHours = 48
 
+type Wish = { name: string; mail: string; password: string; next?: string }
+
 /**
- * Makes an account for a candidate and mails a link to confirm the address. Whether the address is known shows only in
- * that mail, never in the reply.
+ * Asks for an account for a candidate. What follows is a job: the reply, and the time it takes, say nothing of whether the
+ * address is known; only the mail does.
+ *
+ * @param browser a secret that stays in the browser it is asked in
  */
-export async function signUp(deps: Deps, actor: Actor, input: Input<typeof contract>['body']) {
-  const mail = input.mail.trim().toLowerCase()
-  const name = input.name.trim()
+export async function signUp(deps: Deps, wish: Wish, browser: string) {
+  const mail = wish.mail.trim().toLowerCase()
+  const name = wish.name.trim()
   if (name === '') throw invalidField('/body/name', 'Give the name you go by.')
+  const passwordHash = await hashOfNewPassword(wish.password, [name, mail, ...wordsOfHouse(deps)])
+  const next = wish.next?.startsWith('/') && !wish.next.startsWith('//') ? wish.next : null
+  const asked: Asked = { name, mail, passwordHash, next, browserHash: hashOf(browser), language: spokenLanguage() }
+  await queueJob('sign up', asked)
+  return { done: true as const }
+}
+
+export type Asked = {
+  name: string
+  mail: string
+  passwordHash: string
+  next: string | null
+  browserHash: string
+  language: Language
+}
+
+/**
+ * Mails a link to confirm the address. Name and password stay with the link they were given with: whoever asks for an
+ * account with somebody else's address changes nothing of what that person asked for.
+ */
+export async function answerSignUp(deps: Deps, { mail, language, ...asked }: Asked) {
   const known = await Account.findOne({ where: { mail } })
-  // Hash in both cases, so that the time taken says nothing either.
-  const passwordHash = await hashOfNewPassword(input.password, [name, mail])
   if (known?.confirmedAt) {
     await queueMail(deps, {
       to: { name: known.name, mail, language: known.language },
       subject: 'You already have an account',
       text: `Somebody, most likely you, wanted to make an account with this address. You already have one.\n\nSign in: ${deps.config.publicUrl}/sign-in\n\nIf it was not you, nothing has happened and nothing is needed.`,
     })
-    return { done: true as const }
+    return
   }
-  const account = known
-    ? await known.update({ name, passwordHash })
-    : await Account.create({
-        id: uuid(),
-        mail,
-        name,
-        passwordHash,
-        roles: ['candidate'],
-        language: spokenLanguage(),
-        confirmedAt: null,
-        createdAt: deps.clock.now(),
-      })
-  const next = input.next?.startsWith('/') && !input.next.startsWith('//') ? input.next : null
-  const token = await newLink(deps, account.id, 'confirm', { hours: linkHours, next })
+  const account = known ?? (await unconfirmedAccount(deps, { mail, language, name: asked.name }))
+  const token = await newLink(deps, account.id, 'confirm', { hours: linkHours, ...asked })
   await queueMail(deps, {
-    to: { name, mail, language: spokenLanguage() },
+    to: { name: asked.name, mail, language },
     subject: 'Confirm your address',
     text: `Open this link to confirm your address and go on where you were:\n\n${deps.config.publicUrl}/confirm/${token}\n\nIt works for two days. If you did not ask for an account, do nothing.`,
   })
-  await recordEvent(deps, actor, { code: 'account-made', what: 'Made an account' })
-  return { done: true as const }
+  await recordEvent(deps, { kind: 'system' }, { code: 'account-made', what: 'Made an account' })
+}
+
+/** An account nobody can sign in to before a link is opened; of two at once the first is taken. */
+async function unconfirmedAccount(deps: Deps, { mail, language, name }: Pick<Account, 'mail' | 'language' | 'name'>) {
+  return Account.create({
+    id: uuid(),
+    mail,
+    name,
+    passwordHash: 'none',
+    roles: ['candidate'],
+    language,
+    confirmedAt: null,
+    createdAt: deps.clock.now(),
+  }).catch((error: unknown) => {
+    if (!(error instanceof UniqueConstraintError)) throw error
+    return Account.findOne({ where: { mail }, rejectOnEmpty: true, lock: true })
+  })
 }

@@ -8,7 +8,7 @@ import { countAttempt, forgetAttempts } from '../http/limits'
 export function withPassword<E extends Endpoint>(endpoint: E, handle: (call: Call<E>) => Promise<Reply<E>>) {
   const guarded = async (call: Call<E>) => {
     const { deps, actor } = call
-    await countAttempt(deps, `password again ${(actor as Account).id}`, 10, 900)
+    await countAttempt(deps, `password again ${(actor as Account).id}`, { most: 10, seconds: 900 })
     const reply = await inTransaction(deps.sequelize, () => handle(call))
     await forgetAttempts(deps, `password again ${(actor as Account).id}`)
     return reply

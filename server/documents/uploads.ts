@@ -34,9 +34,10 @@ const makeServer = (deps: Pick<Deps, 'config'>) =>
 export function serveUploads(router: Router, deps: Omit<Deps, 'clock'>) {
   const server = makeServer(deps)
   const take = async (ctx: Context) => {
-    const actor = (await actingFor(ctx)) ?? (await accountOf(ctx))
+    const writer = await accountOf(ctx, deps)
+    const actor = (await actingFor(ctx, writer)) ?? writer
     if (!actor?.roles.includes('candidate')) throw signInFirst()
-    if (ctx.method !== 'HEAD' && ctx.method !== 'OPTIONS') insistOnOurPage(ctx)
+    if (ctx.method !== 'HEAD' && ctx.method !== 'OPTIONS') insistOnOurPage(ctx, deps)
     const name = ctx.path.slice(path.length + 1)
     if (name !== '' && !name.startsWith(`${actor.id}.`)) throw notFound()
     owners.set(ctx.req, actor.id)

@@ -130,6 +130,7 @@ describe('accounts', () => {
   test('a link to confirm works once, and nobody signs in before', async () => {
     const visitor = house.visitor()
     await visitor.done('signUp', { body: { name: 'Once Only', mail: 'once@mail.test', password } })
+    await house.mailTo('once@mail.test')
     expect((await visitor.call('signIn', { body: { mail: 'once@mail.test', password } })).body.code).toBe(
       'not-confirmed',
     )

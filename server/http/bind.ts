@@ -1,5 +1,6 @@
 import type { Endpoint, Input, Reply } from '#contract/endpoint'
 import type { Actor, Deps } from '../deps'
+import type { CookieName } from './caller'
 import type { FileToKeep } from './serve'
 
 export type Call<E extends Endpoint> = {
@@ -8,8 +9,13 @@ export type Call<E extends Endpoint> = {
   input: Input<E>
   /** Sets or clears the session cookie. */
   session: { token: string | undefined; set: (token: string | undefined) => void }
+  /** Cookies of the browser beside the session. */
+  browser: {
+    read: (name: CookieName) => string | undefined
+    write: (name: CookieName, value: string, days: number) => void
+  }
   address: string
-  /** The value a page repeats in a header with every change. */
+  /** The value a page repeats in a header with every change, also in the session this call has opened. */
   csrf: () => string
 }
 

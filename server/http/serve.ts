@@ -1,4 +1,4 @@
-import { createHash, randomBytes } from 'node:crypto'
+import { createHash, randomUUID } from 'node:crypto'
 import type { Readable } from 'node:stream'
 import type Router from '@koa/router'
 import type { Context } from 'koa'
@@ -6,12 +6,14 @@ import rawBody from 'raw-body'
 import { QueryTypes } from 'sequelize'
 import { type Endpoint, mayCall } from '#contract/endpoint'
 import { documentLimits } from '#core/pages/limits'
+import { needsCodes } from '../accounts/oneTimeCodes'
+import { isStaff, type OpenSession } from '../accounts/session'
 import { inTransaction } from '../database/connection'
 import { readingApart } from '../database/rows'
 import { currentClock } from '../demo/clock'
 import type { Actor, Deps } from '../deps'
 import type { Route } from './bind'
-import { accountOf, actingFor, csrfCookie, insistOnOurPage, sessionCookie } from './caller'
+import { actingFor, type CookieName, formValue, insistOnOurPage, readCookie, sessionOf, writeCookie } from './caller'
 import { conflict, notAllowed, Problem, signInFirst } from './problems'
 import { faultsOfReply, insistOnShape } from './validate'
 
@@ -26,29 +28,48 @@ export function serve(router: Router, routes: readonly Route[], deps: Omit<Deps,
 
 async function call(ctx: Context, { endpoint, handle, transaction }: Route, fixed: Omit<Deps, 'clock'>) {
   const deps: Deps = { ...fixed, clock: await currentClock(fixed.config) }
-  const caller = (endpoint.behalf && (await actingFor(ctx))) || (await accountOf(ctx))
+  const opened = await sessionOf(ctx, deps)
+  const caller = (endpoint.behalf && (await actingFor(ctx, opened?.account))) || opened?.account
   const actor: Actor = caller ?? { kind: 'nobody' }
   insistOnRole(endpoint, actor)
-  if (endpoint.method !== 'GET') insistOnOurPage(ctx)
+  if (opened) insistOnFactors(deps, endpoint, opened)
+  if (endpoint.method !== 'GET') insistOnOurPage(ctx, deps)
   const input = await inputOf(ctx, endpoint)
+  let token = readCookie(ctx, deps, 'session')
   const session = {
-    token: ctx.cookies.get(sessionCookie),
-    set: (token: string | undefined) =>
-      void ctx.cookies.set(sessionCookie, token ?? '', {
-        ...cookieOptions(deps),
-        ...(token ? { maxAge: 14 * 86_400_000 } : { maxAge: 0 }),
-      }),
+    token,
+    set: (next: string | undefined) => {
+      token = next
+      writeCookie(ctx, deps, 'session', next, sessionMs)
+    },
   }
-  const run = () => handle({ deps, actor, input, session, address: ctx.ip, csrf: () => csrfOf(ctx, deps) })
+  const browser = {
+    read: (name: CookieName) => readCookie(ctx, deps, name),
+    write: (name: CookieName, value: string, days: number) => writeCookie(ctx, deps, name, value, days * dayMs),
+  }
+  const csrf = () => formValue(ctx, deps, token)
+  const run = () => handle({ deps, actor, input, session, browser, address: ctx.ip, csrf })
   const key = endpoint.once ? onceKeyOf(ctx) : undefined
-  const guarded = key ? () => once(deps, actor, endpoint, key, input, run) : run
+  const guarded = key ? () => once(deps, actor, endpoint, key, input, { transaction, run }) : run
   const reply = transaction ? await inTransaction(deps.sequelize, guarded) : await guarded()
   ctx.set('Cache-Control', 'no-store')
   if (endpoint.file) return giveFile(ctx, reply as FileToKeep)
-  if (process.env.NODE_ENV !== 'production') warnOfOddReply(deps, endpoint, reply)
   // Written out once: the length of an object would be found by writing it out as well.
-  ctx.body = reply === undefined ? undefined : JSON.stringify(reply)
+  const text = reply === undefined ? undefined : JSON.stringify(reply)
+  if (process.env.NODE_ENV !== 'production') warnOfOddReply(deps, endpoint, text)
+  ctx.body = text
   ctx.type = 'json'
+}
+
+const dayMs = 86_400_000
+const sessionMs = 14 * dayMs
+
+/** A role that signs in with a second factor does nothing before it is set up; some acts want the password once more. */
+function insistOnFactors(deps: Deps, endpoint: Endpoint, { account, codesOn, confirmed }: OpenSession) {
+  if (!codesOn && !endpoint.beforeCodes && needsCodes(deps, account))
+    throw new Problem(403, 'codes-first', 'Your role signs in with one-time codes. Set them up in your account first.')
+  if (endpoint.passwordAgain && !confirmed && isStaff(account))
+    throw new Problem(403, 'password-again', 'Give your password once more to do this.')
 }
 
 /** What an endpoint gives whose reply is a file. */
@@ -71,23 +92,6 @@ function giveFile(ctx: Context, { fileName, mediaType, body, inline }: FileToKee
   })
   ctx.body = body
 }
-
-/** The cookie value a page of ours repeats in a header; a form of another site cannot. */
-function csrfOf(ctx: Context, deps: Pick<Deps, 'config'>): string {
-  const known = ctx.cookies.get(csrfCookie)
-  if (known && known.length >= 32) return known
-  const made = randomBytes(24).toString('base64url')
-  ctx.cookies.set(csrfCookie, made, cookieOptions(deps))
-  return made
-}
-
-const cookieOptions = ({ config }: Pick<Deps, 'config'>) => ({
-  httpOnly: true,
-  sameSite: 'lax' as const,
-  secure: config.publicUrl.startsWith('https:'),
-  signed: false,
-  overwrite: true,
-})
 
 function insistOnRole(endpoint: Endpoint, actor: Actor) {
   if (endpoint.who === 'anyone' || endpoint.who === 'bearer-of-link') return
@@ -143,9 +147,15 @@ function onceKeyOf(ctx: Context): string {
   return key
 }
 
+/** Somebody who held a key for so long has died with it. */
+const heldMs = 120_000
+
+type Work = { transaction: boolean; run: () => Promise<unknown> }
+
 /**
  * Does something once per key. The row is written first, so that of two calls at the same moment the second waits for
- * the first to commit and then gives its reply.
+ * the first to commit and then gives its reply. In a transaction the key goes with whatever is rolled back; without one it
+ * is given free by whoever holds it, and by nobody else.
  */
 async function once(
   deps: Deps,
@@ -153,13 +163,17 @@ async function once(
   endpoint: Endpoint,
   key: string,
   input: unknown,
-  run: () => Promise<unknown>,
+  { transaction, run }: Work,
 ): Promise<unknown> {
   const who = actor.kind === 'account' ? actor.id : actor.kind
   const bodyHash = createHash('sha256').update(JSON.stringify(input)).digest('hex')
-  const replacements = { who, key, endpoint: `${endpoint.method} ${endpoint.path}`, bodyHash, now: deps.clock.now() }
+  const now = new Date()
+  const holder = randomUUID()
+  const replacements = { who, key, endpoint: `${endpoint.method} ${endpoint.path}`, bodyHash, holder, now }
+  const mine = 'actor = :who AND idempotencyKey = :key AND holder = :holder'
   const [, written] = await deps.sequelize.query(
-    'INSERT IGNORE INTO once_replies (actor, idempotencyKey, endpoint, bodyHash, reply, createdAt) VALUES (:who, :key, :endpoint, :bodyHash, NULL, :now)',
+    `INSERT IGNORE INTO once_replies (actor, idempotencyKey, endpoint, bodyHash, holder, reply, createdAt)
+     VALUES (:who, :key, :endpoint, :bodyHash, :holder, NULL, :now)`,
     { replacements, type: QueryTypes.INSERT },
   )
   if (written === 0) {
@@ -167,27 +181,29 @@ async function once(
       'SELECT reply, bodyHash, endpoint FROM once_replies WHERE actor = :who AND idempotencyKey = :key FOR UPDATE',
       { replacements, type: QueryTypes.SELECT },
     )
-    if (earlier?.reply && earlier.bodyHash === bodyHash && earlier.endpoint === replacements.endpoint) {
-      return typeof earlier.reply === 'string' ? JSON.parse(earlier.reply) : earlier.reply
-    }
-    throw conflict('key-used', 'This key was used for something else.')
+    if (earlier && (earlier.bodyHash !== bodyHash || earlier.endpoint !== replacements.endpoint))
+      throw conflict('key-used', 'This key was used for something else.')
+    if (earlier?.reply) return typeof earlier.reply === 'string' ? JSON.parse(earlier.reply) : earlier.reply
+    const [, taken] = await deps.sequelize.query(
+      `UPDATE once_replies SET holder = :holder, createdAt = :now
+       WHERE actor = :who AND idempotencyKey = :key AND reply IS NULL AND createdAt < :long`,
+      { replacements: { ...replacements, long: new Date(now.getTime() - heldMs) }, type: QueryTypes.UPDATE },
+    )
+    if (taken === 0) throw conflict('under-way', 'This is being done already. Look again in a moment.')
   }
   const reply = await run().catch(async (error: unknown) => {
-    // Without a transaction around it, the key has to be given free by hand.
-    await deps.sequelize.query('DELETE FROM once_replies WHERE actor = :who AND idempotencyKey = :key', {
-      replacements,
-    })
+    if (!transaction) await deps.sequelize.query(`DELETE FROM once_replies WHERE ${mine}`, { replacements })
     throw error
   })
-  await deps.sequelize.query('UPDATE once_replies SET reply = :reply WHERE actor = :who AND idempotencyKey = :key', {
-    replacements: { ...replacements, reply: JSON.stringify(reply) },
+  await deps.sequelize.query(`UPDATE once_replies SET reply = :reply WHERE ${mine}`, {
+    replacements: { ...replacements, reply: JSON.stringify(reply ?? null) },
   })
   return reply
 }
 
-function warnOfOddReply(deps: Deps, endpoint: Endpoint, reply: unknown) {
-  const faults = faultsOfReply(endpoint.reply, JSON.parse(JSON.stringify(reply ?? null)))
-  if (faults.length === 0) return
-  deps.log.error({ endpoint: endpoint.path, faults }, 'a reply does not have the shape its contract says')
-  throw new Problem(500, 'odd-reply', 'The reply does not have the shape its contract says.', { faults })
+/** Says in the log that a reply is not what its contract says. What is done is done: the reply goes out all the same. */
+function warnOfOddReply(deps: Deps, endpoint: Endpoint, text: string | undefined) {
+  const faults = faultsOfReply(endpoint.reply, JSON.parse(text ?? 'null'))
+  if (faults.length > 0)
+    deps.log.error({ endpoint: endpoint.path, faults }, 'a reply does not have the shape its contract says')
 }

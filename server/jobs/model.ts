@@ -18,6 +18,7 @@ export class Job extends Model<InferAttributes<Job>, InferCreationAttributes<Job
   declare leasedUntil: CreationOptional<Date | null>
   declare doneAt: CreationOptional<Date | null>
   declare lastError: CreationOptional<string | null>
+  declare queuedAt: CreationOptional<Date>
 }
 
 export const defineJobs = (sequelize: Sequelize) =>
@@ -31,4 +32,5 @@ export const defineJobs = (sequelize: Sequelize) =>
     leasedUntil: momentOrNull,
     doneAt: momentOrNull,
     lastError: longTextOrNull,
+    queuedAt: { ...moment, defaultValue: DataTypes.NOW },
   })

@@ -1,3 +1,5 @@
+import { answerReset } from '../accounts/lookAfter'
+import { answerSignUp } from '../accounts/signUp'
 import { inTransaction } from '../database/connection'
 import { currentClock } from '../demo/clock'
 import type { Deps } from '../deps'
@@ -11,19 +13,35 @@ import { onQueued } from './queue'
 import { refreshForDay } from './standings'
 import { queueSweep, sweep } from './sweep'
 
-const mostAttempts = 8
 const idleMs = 400
+
+/** How often and how long a job that fails is tried again. */
+type Patience = { attempts: number; days: number; longestPauseSeconds: number }
+const usual: Patience = { attempts: 8, days: 30, longestPauseSeconds: 3600 }
+/** Somebody's mail server may be down for days; what it has not refused is not given up before (RFC 5321, 4.5.4.1). */
+const untilDelivered: Patience = { attempts: 1000, days: 4, longestPauseSeconds: 3 * 3600 }
+const patienceWith = (kind: string) => (kind === 'mail' ? untilDelivered : usual)
+
+/** Kinds whose payload holds what nobody has to keep, such as the hash of a password. */
+const forgetful = new Set(['sign up', 'reset'])
 
 type Doer = (deps: Deps, payload: never) => Promise<void>
 
 const doers: Record<string, Doer> = {
   mail: sendMail,
+  'sign up': inOne(answerSignUp),
+  reset: inOne(answerReset),
   sweep,
   standings: refreshForDay,
   'dry run': runDryRun,
   'read scan': readScan,
   import: runImportJob,
   'compare imported': compareImported,
+}
+
+/** A job that is done in one transaction. */
+function inOne<P>(work: (deps: Deps, payload: P) => Promise<void>) {
+  return (deps: Deps, payload: P) => inTransaction(deps.sequelize, () => work(deps, payload))
 }
 
 /** What is done about a job that failed for the last time. */
@@ -34,7 +52,7 @@ const givingUp: Record<string, (deps: Deps, payload: never, error: string) => Pr
 
 /** What takes long has a lane of its own, so that mails do not wait behind it. */
 const lanes: Record<Lane, string[]> = {
-  quick: ['mail'],
+  quick: ['mail', 'sign up', 'reset'],
   long: ['sweep', 'standings', 'dry run', 'read scan', 'import', 'compare imported'],
 }
 type Lane = 'quick' | 'long'
@@ -96,22 +114,32 @@ export async function workOnce(fixed: Omit<Deps, 'clock'>, lane: Lane = 'quick')
     if (!doer) throw new Error(`nobody does jobs of kind ${job.kind}`)
     await holding(job, () => doer(deps, job.payload as never))
     // In a transaction, because that is tried again when another copy’s look at the queue was in the way.
-    await inTransaction(deps.sequelize, () => job.update({ doneAt: new Date(), leasedUntil: null, lastError: null }))
+    await inTransaction(deps.sequelize, () =>
+      job.update({
+        doneAt: new Date(),
+        leasedUntil: null,
+        lastError: null,
+        ...(forgetful.has(job.kind) ? { payload: {} } : {}),
+      }),
+    )
   } catch (error) {
     const attempts = job.attempts + 1
-    const delaySeconds = Math.min(3600, 2 ** attempts)
+    const { attempts: most, days, longestPauseSeconds } = patienceWith(job.kind)
+    const delaySeconds = Math.min(longestPauseSeconds, 2 ** attempts)
+    const runAt = new Date(Date.now() + delaySeconds * 1000)
+    const over = attempts >= most || runAt.getTime() - job.queuedAt.getTime() > days * 86_400_000
     deps.log.warn({ job: job.id, kind: job.kind, attempts, error: String(error) }, 'a job failed')
     await inTransaction(deps.sequelize, () =>
       job.update({
         attempts,
         leasedUntil: null,
         lastError: String(error).slice(0, 2000),
-        runAt: new Date(Date.now() + delaySeconds * 1000),
+        runAt,
         // What keeps failing stays on record with its error, for a person to look at.
-        doneAt: attempts >= mostAttempts ? new Date() : null,
+        doneAt: over ? new Date() : null,
       }),
     )
-    if (attempts >= mostAttempts) await givingUp[job.kind]?.(deps, job.payload as never, String(error))
+    if (over) await givingUp[job.kind]?.(deps, job.payload as never, String(error))
   }
   return true
 }

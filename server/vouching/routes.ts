@@ -1,7 +1,7 @@
 import * as contract from '#contract/vouching'
 import type { Account } from '../deps'
 import { bind } from '../http/bind'
-import { countAttempt } from '../http/limits'
+import { countAttempt, networkOf } from '../http/limits'
 import { callOffVoucher, nameVoucher } from './name'
 import { findVouching, readVouching, vouch } from './vouch'
 
@@ -15,8 +15,8 @@ export const vouchingRoutes = [
   bind(
     contract.findVouching,
     async ({ deps, address, input }) => {
-      await countAttempt(deps, `vouching ${address}`, 20, 900)
-      await countAttempt(deps, `vouching ${input.body.reference.trim().toUpperCase()}`, 10, 3600)
+      await countAttempt(deps, `vouching ${networkOf(address)}`, { most: 20, seconds: 900 })
+      await countAttempt(deps, `vouching ${input.body.reference.trim().toUpperCase()}`, { most: 10, seconds: 3600 })
       return findVouching(deps, input.body)
     },
     { transaction: false },

@@ -14,5 +14,15 @@ export const up = [
     applicationId CHAR(36) BINARY NOT NULL, \`check\` VARCHAR(40) NOT NULL, attempt INT NOT NULL, notBefore DATE NOT NULL, reason VARCHAR(1000) NOT NULL,
     givenBy VARCHAR(120) NOT NULL, givenAt DATETIME(3) NOT NULL, PRIMARY KEY (applicationId, \`check\`, attempt),
     FOREIGN KEY (applicationId) REFERENCES applications (id))`,
+  // A link to confirm brings the name and password it was asked for with, and signs in the browser it was asked in.
+  'ALTER TABLE account_links ADD name VARCHAR(120), ADD passwordHash VARCHAR(255), ADD browserHash CHAR(64)',
+  'ALTER TABLE sessions ADD seenAt DATETIME(3), ADD confirmedAt DATETIME(3)',
+  'UPDATE sessions SET seenAt = createdAt, confirmedAt = createdAt',
+  'ALTER TABLE sessions MODIFY seenAt DATETIME(3) NOT NULL, MODIFY confirmedAt DATETIME(3) NOT NULL',
+  'ALTER TABLE accounts MODIFY otpSecret VARCHAR(255)',
+  `ALTER TABLE once_replies ADD holder CHAR(36) NOT NULL DEFAULT ''`,
+  'ALTER TABLE jobs ADD queuedAt DATETIME(3) NOT NULL DEFAULT CURRENT_TIMESTAMP(3)',
+  'DROP TABLE attempts',
+  'CREATE TABLE attempts (bucket VARCHAR(160) PRIMARY KEY, level DOUBLE NOT NULL, countedAt DATETIME(3) NOT NULL, KEY (countedAt))',
   'ALTER TABLE offers ADD remindedAt DATETIME(3), ADD expiryToldAt DATETIME(3), ADD KEY byAnswerDay (answerBy)',
 ]
