@@ -9,6 +9,7 @@ import type { Static, TSchema } from '@sinclair/typebox'
 import { type Endpoint, mayCall, type Reply, type Role, type Topic } from '#contract/endpoint'
 import type { Contract } from '#contract/index'
 import { say } from '#core/words/say'
+import { askAgain, idleHeader } from './askAgain'
 import { languageHere } from './language'
 
 export type Problem = {
@@ -44,7 +45,31 @@ const behalfHeaders = (): Record<string, string> => (writtenFor ? { 'X-Probatum-
 /** What a change outside these endpoints carries, such as the pieces of a file. */
 export const formHeaders = () => ({ 'X-Probatum-Form': formToken, ...behalfHeaders() })
 
-const send: BaseQueryFn<Sent, unknown, Problem> = async ({ endpoint, argument }, { signal }) => {
+const sessionAddress = '/api/session'
+
+/** Calls an endpoint; where a door has closed meanwhile it is opened again first, so that nothing typed is lost. */
+const send: BaseQueryFn<Sent, unknown, Problem> = async (sent, calling) => {
+  const { endpoint } = sent
+  const answer = await sendOnce(sent, calling)
+  const code = answer.error?.code
+  if (!code) return answer
+  if (code === 'stale-page' && (await renewFormToken())) return sendOnce(sent, calling)
+  // Whoever is just signing in is not asked to.
+  return endpoint.path !== sessionAddress && (await askAgain(code)) ? sendOnce(sent, calling) : answer
+}
+
+/** Somebody else, or the same person anew, has signed in beside this page. */
+async function renewFormToken(): Promise<boolean> {
+  const session = await fetch(sessionAddress, { headers: { Accept: 'application/json' } })
+  const { csrf } = (await session.json()) as { csrf?: string }
+  const changed = typeof csrf === 'string' && csrf !== formToken
+  if (changed) formToken = csrf
+  return changed
+}
+
+type Answer = { data: unknown; error?: undefined } | { error: Problem; data?: undefined }
+
+async function sendOnce({ endpoint, argument }: Sent, { signal }: { signal: AbortSignal }): Promise<Answer> {
   const params = (argument.params ?? {}) as Record<string, string>
   const path = endpoint.path.replace(/:(\w+)/g, (_, name: string) => encodeURIComponent(String(params[name])))
   const query = new URLSearchParams(
@@ -56,6 +81,7 @@ const send: BaseQueryFn<Sent, unknown, Problem> = async ({ endpoint, argument },
   const headers = {
     Accept: 'application/json',
     'Accept-Language': languageHere(),
+    ...idleHeader(),
     ...(writes ? formHeaders() : endpoint.behalf ? behalfHeaders() : {}),
     ...(endpoint.once ? { 'Idempotency-Key': argument.key ?? crypto.randomUUID() } : {}),
     ...(writes && !endpoint.bytes ? { 'Content-Type': 'application/json' } : {}),

@@ -12,6 +12,7 @@ export function useSession() {
     ready: data !== undefined,
     account: data?.account ?? null,
     demo: data?.demo ?? false,
+    codesFirst: data?.codesFirst ?? false,
     roles,
     staff,
     isKeeper,

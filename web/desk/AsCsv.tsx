@@ -1,6 +1,7 @@
 import type { ListFilter, lists } from '#contract/lists'
 import { addressOf } from '../api'
 import { useSession } from '../useSession'
+import { FileLink } from './FileLink'
 
 export type List = (typeof lists)[number]
 
@@ -8,13 +9,5 @@ export type List = (typeof lists)[number]
 export function AsCsv({ list, filter }: { list: List; filter?: ListFilter }) {
   const { isKeeper } = useSession()
   if (!isKeeper) return null
-  return (
-    <a
-      href={addressOf('exportList', { params: { list }, query: filter })}
-      download
-      className="font-semibold text-confirmed"
-    >
-      As CSV
-    </a>
-  )
+  return <FileLink address={addressOf('exportList', { params: { list }, query: filter })}>As CSV</FileLink>
 }

@@ -6,6 +6,7 @@ import { Key } from '../ui/Button'
 import { Waiting } from '../ui/Waiting'
 import { useAct } from '../useAct'
 import { useSession } from '../useSession'
+import { AskAgain } from './AskAgain'
 import { DeskClock } from './DeskClock'
 import { Finder } from './Finder'
 import { KeyList } from './KeyList'
@@ -21,10 +22,11 @@ const overviews = [
 
 /** The desk’s one layout: masthead, rail, and the place chosen. */
 export function DeskFrame() {
-  const { ready, staff } = useSession()
+  const { ready, staff, codesFirst } = useSession()
   const { pathname } = useLocation()
   if (!ready) return <Waiting />
   if (!staff) return <Navigate to={`/sign-in?next=${encodeURIComponent(pathname)}`} replace />
+  if (codesFirst) return <Navigate to="/account" replace />
   return <Desk />
 }
 
@@ -89,6 +91,7 @@ function Desk() {
         <Finder open={finding} onClose={() => setFinding(false)} />
         <KeyList open={listing} onClose={() => setListing(false)} />
         <Notices />
+        <AskAgain />
       </div>
     </Tooltip.Provider>
   )

@@ -4,6 +4,7 @@ import { useNavigate } from 'react-router'
 import { api } from '../api'
 import { useSession } from '../useSession'
 import { commandsFor, type DeskCommand } from './commands'
+import { useKeepFile } from './useKeepFile'
 
 /** Finds a person, a number or a reference, and goes to any queue. */
 export function Finder({ open, onClose }: { open: boolean; onClose: () => void }) {
@@ -16,11 +17,12 @@ export function Finder({ open, onClose }: { open: boolean; onClose: () => void }
     navigate(to)
   }
   const { isKeeper } = useSession()
+  const keepFile = useKeepFile()
   const commands = commandsFor(text, isKeeper)
   const run = ({ to, file }: DeskCommand) => {
     if (!file) return go(to)
     onClose()
-    window.location.assign(to)
+    void keepFile(to)
   }
   const item = 'cursor-pointer rounded-[4px] px-3 py-2 data-[selected=true]:bg-confirmed-wash'
   return (

@@ -9,14 +9,16 @@ type Props = {
   description?: string
   children: ReactNode
   wide?: boolean
+  /** Hides the page behind it. */
+  covers?: boolean
 }
 
 /** A question in front of the page; Escape and the cross leave things as they are. */
-export function Dialog({ open, onClose, title, description, children, wide = false }: Props) {
+export function Dialog({ open, onClose, title, description, children, wide = false, covers = false }: Props) {
   return (
     <Radix.Root open={open} onOpenChange={(next) => !next && onClose()}>
       <Radix.Portal>
-        <Radix.Overlay className="fixed inset-0 z-40 bg-ink/35" />
+        <Radix.Overlay className={`fixed inset-0 z-40 ${covers ? 'bg-mast' : 'bg-ink/35'}`} />
         <Radix.Content
           onOpenAutoFocus={(event) => {
             // What answers the question comes first under the hands, not the cross.

@@ -7,6 +7,7 @@ import { FileButton } from '../../ui/FileButton'
 import { ProblemNote } from '../../ui/ProblemNote'
 import { writeMoment } from '../../ui/write'
 import { useAct } from '../../useAct'
+import { FileLink } from '../FileLink'
 
 const faultWords = {
   changed: 'was changed after it was recorded',
@@ -48,14 +49,12 @@ export function VerifyTrail({ candidateId }: { candidateId: string | undefined }
           >
             Compare with a fingerprint
           </FileButton>
-          <a
-            href={addressOf('exportList', { params: { list: 'fingerprint' } })}
-            download
+          <FileLink
+            address={addressOf('exportList', { params: { list: 'fingerprint' } })}
             title="Where every chain ends today. Kept away from here, it proves later that nothing was written anew."
-            className="font-semibold text-confirmed"
           >
             Keep today’s fingerprint
-          </a>
+          </FileLink>
         </>
       )}
       <ProblemNote problem={comparing.problem ?? problem} />

@@ -96,7 +96,7 @@ export function MailChange() {
     if (done)
       setSaid(
         done.changed
-          ? 'Your address is changed. Use it from now on to sign in.'
+          ? say('Your address is changed. Use it from now on to sign in.')
           : say('Thank you. We are still waiting for {{address}}.', { address: done.waitingFor ?? '' }),
       )
   }

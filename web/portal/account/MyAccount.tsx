@@ -14,7 +14,7 @@ import { Part, PasswordAgain } from './Part'
 
 /** One's own account: password, address, one-time codes, and where it is signed in. */
 export function MyAccount() {
-  const { ready, account: signedIn, roles } = useSession()
+  const { ready, account: signedIn, roles, codesFirst } = useSession()
   const candidate = roles.includes('candidate')
   const {
     data: account,
@@ -32,6 +32,11 @@ export function MyAccount() {
           {account.name}, {account.mail}
         </p>
       </div>
+      {codesFirst && (
+        <p role="status" className="rounded-sheet bg-soon-wash px-3 py-2 text-soon-ink">
+          {say('Your role signs in with one-time codes as well. Set them up here, then the desk opens.')}
+        </p>
+      )}
       <Codes on={account.codesOn} left={account.recoveryCodesLeft} />
       <Password />
       <MailAddress now={account.mail} moving={account.newMail} />
@@ -79,13 +84,22 @@ function Codes({ on, left }: { on: boolean; left: number }) {
         <p className="mb-2">
           {say('Switched on.')} {say('{{count}} recovery codes are left.', { count: left })}
         </p>
-        <PasswordAgain
-          act="Switch them off"
-          grave
-          busy={drop.busy}
-          fault={faultAt(drop.problem, 'password')}
-          onGiven={(password) => void drop.act({ body: { password } })}
-        />
+        <div className="grid gap-3">
+          <TextField
+            label={say('Code of your authenticator app, or a recovery code')}
+            autoComplete="one-time-code"
+            value={code}
+            onChange={(event) => setCode(event.target.value)}
+            error={faultAt(drop.problem, 'code')}
+          />
+          <PasswordAgain
+            act={say('Switch them off')}
+            grave
+            busy={drop.busy}
+            fault={faultAt(drop.problem, 'password')}
+            onGiven={(password) => void drop.act({ body: { password, code } }).then((done) => done && setCode(''))}
+          />
+        </div>
         <ProblemNote problem={drop.problem?.faults ? undefined : drop.problem} />
       </Part>
     )
@@ -133,7 +147,7 @@ function Codes({ on, left }: { on: boolean; left: number }) {
         {say('A code from an authenticator app on your phone, asked for beside the password. Optional.')}
       </p>
       <PasswordAgain
-        act="Set them up"
+        act={say('Set them up')}
         busy={begin.busy}
         fault={faultAt(begin.problem, 'password')}
         onGiven={(password) => void begin.act({ body: { password } }).then((begun) => begun && setSetUp(begun))}
@@ -165,7 +179,7 @@ function Password() {
           error={faultAt(problem, 'next')}
         />
         <PasswordAgain
-          act="Change it"
+          act={say('Change it')}
           busy={busy}
           fault={faultAt(problem, 'password')}
           onGiven={(password) =>
@@ -205,7 +219,7 @@ function MailAddress({ now, moving }: { now: string; moving: string | null }) {
           error={faultAt(problem, 'mail')}
         />
         <PasswordAgain
-          act="Send the links"
+          act={say('Send the links')}
           busy={busy}
           fault={faultAt(problem, 'password')}
           onGiven={(password) => void act({ body: { password, mail } }).then((done) => done && setMail(''))}
