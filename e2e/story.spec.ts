@@ -53,6 +53,7 @@ test('from an open vacancy to the first day', async ({ browser }) => {
     await candidate.getByRole('button', { name: 'Make the account' }).click()
     await expect(candidate.getByText('We have sent a link to')).toBeVisible()
     await candidate.goto(linkIn((await mailTo(candidate, me.mail, 'Confirm your address')).text))
+    await candidate.getByRole('button', { name: 'Confirm my address' }).click()
     await candidate.getByRole('button', { name: 'Apply' }).click()
     await expect(candidate.getByRole('heading', { name: 'Who are you?' })).toBeVisible()
   })

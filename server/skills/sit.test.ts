@@ -1,4 +1,5 @@
 import { applied, type House, openHouse } from '../../test/house'
+import { changeWhere } from '../database/compareAndSet'
 import { bankOf } from './checks'
 import { Sitting } from './model'
 
@@ -45,6 +46,16 @@ test('begun in four windows it is one paper, and handed in three times at once i
     body: { given: [paper[0]!.options[0]!] },
   })
   expect(after.body.code).toBe('handed-in')
+})
+
+test('two answers within the same moment are both saved', async () => {
+  const { begin } = await sitter(['Tilda', 'Twoatonce'])
+  const sitting = await Sitting.findByPk((await begin()).body.id, { rejectOnEmpty: true })
+  const saved = { savedAt: new Date('2026-11-20T08:00:00Z') }
+  // The row already says what is written; it was found all the same.
+  expect(await changeWhere(sitting, { state: 'under way' }, saved)).toBe(true)
+  expect(await changeWhere(sitting, { state: 'under way' }, saved)).toBe(true)
+  expect(await changeWhere(sitting, { state: 'marked' }, saved)).toBe(false)
 })
 
 test('a check that was not passed is sat again by leave, after the waiting time, with another paper', async () => {
