@@ -2,7 +2,7 @@ import { expect, type Page, test } from '@playwright/test'
 import { signIn, windowOf } from './people'
 
 /** Of places that differ only in whose they are, so many are gone to. */
-const mostOfOneKind = 2
+const mostOfOneKind = 1
 
 /** An address without whose it is. */
 const kindOf = (address: string): string =>
@@ -35,7 +35,10 @@ for (const { who, mail, from, atLeast } of people)
     if (mail) await signIn(page, mail)
     const wrong: string[] = []
     let at = ''
-    page.on('console', (message) => message.type() === 'error' && wrong.push(`${at}: the console says ${message.text()}`))
+    page.on(
+      'console',
+      (message) => message.type() === 'error' && wrong.push(`${at}: the console says ${message.text()}`),
+    )
     page.on('pageerror', (error) => wrong.push(`${at}: ${error.message}`))
     page.on('response', (response) => {
       if (response.status() >= 400) wrong.push(`${at}: ${response.status()} for ${new URL(response.url()).pathname}`)

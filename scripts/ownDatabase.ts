@@ -53,7 +53,6 @@ export async function startOwnDatabase(folder: string, port: number, { memory = 
       '--character-set-server=utf8mb4',
       '--collation-server=utf8mb4_unicode_520_ci',
       '--innodb-flush-log-at-trx-commit=2',
-      '--max-allowed-packet=32M',
       '--skip-name-resolve',
       `--innodb-buffer-pool-size=${memory}`,
     ],

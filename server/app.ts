@@ -147,9 +147,21 @@ function problems(deps: Omit<Deps, 'clock'>) {
   }
 }
 
+/** No space left: of the machine (ENOSPC), or as the database says it (1021, 1114). */
+function isDiskFull(error: unknown): boolean {
+  const { code, original } = error as { code?: string; original?: { errno?: number } }
+  return code === 'ENOSPC' || original?.errno === 1021 || original?.errno === 1114
+}
+
 function problemOf(error: unknown): Problem {
   // What exists once is unique in the database: of two who make it at the same moment the second is told.
   if (error instanceof UniqueConstraintError) return changedMeanwhile()
+  if (isDiskFull(error))
+    return new Problem(
+      507,
+      'no-room',
+      'There is no room for this at the moment. Nothing of it was kept; try again later.',
+    )
   const status = (error as { status?: number }).status
   if (status === 404) return new Problem(404, 'not-found', 'There is nothing here.')
   if (status && status >= 400 && status < 500) return new Problem(status, 'bad-request', 'The request cannot be read.')

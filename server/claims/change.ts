@@ -8,6 +8,7 @@ import { candidateOf } from '../accounts/candidate'
 import { isClaimReopened } from '../applications/reopen'
 import { recordEvent } from '../audit/record'
 import { compareAndSet } from '../database/compareAndSet'
+import { inTransaction } from '../database/connection'
 import type { Account, Deps } from '../deps'
 import {
   addDocument,
@@ -18,8 +19,10 @@ import {
   takeAlong,
   type WhatItIs,
 } from '../documents/documents'
+import { type GivenFile, type KeptFile, takeFile } from '../documents/inspect'
 import { forgetUpload, wholeUpload } from '../documents/uploads'
 import { refreshStandingsOf } from '../hiring/standing'
+import { countAttempt } from '../http/limits'
 import { conflict, insistOnVersion, invalid, invalidField, notFound } from '../http/problems'
 import { personChanged } from '../people/changed'
 import { sourceById } from '../sources/sources'
@@ -160,16 +163,21 @@ export async function renewCredential(deps: Deps, actor: Account, id: string, re
 
 const dayNumber = (text: string) => spanOf(partialDate(text)).latest.since('1970-01-01', { largestUnit: 'day' }).days
 
-export async function uploadDocument(deps: Deps, actor: Account, claimId: string, what: WhatItIs, bytes: Buffer) {
+/** Files of one person; a long application has some thirty. */
+const uploadLimit = { most: 120, seconds: 3600 }
+
+/** Takes a file, and puts it behind a claim of one's own in a transaction that does not wait for the bytes. */
+export async function uploadDocument(deps: Deps, actor: Account, claimId: string, what: WhatItIs, file: GivenFile) {
+  const { details } = await ownClaim(deps, actor, claimId)
+  await countAttempt(deps, `upload ${actor.id}`, uploadLimit)
+  const kept = await takeFile(deps, file, details.kind === 'paper' ? details.videoSeconds : undefined)
+  return inTransaction(deps.sequelize, () => putBehind(deps, actor, claimId, what, kept))
+}
+
+async function putBehind(deps: Deps, actor: Account, claimId: string, what: WhatItIs, file: KeptFile) {
   const claim = await ownClaim(deps, actor, claimId)
-  const { candidateId, credentialVersion, details } = claim
-  const videoSeconds = details.kind === 'paper' ? details.videoSeconds : undefined
-  const { document, twin } = await addDocument(
-    deps,
-    { candidateId, claimId, credentialVersion, videoSeconds },
-    what,
-    bytes,
-  )
+  const { candidateId, credentialVersion } = claim
+  const { document, twin } = await addDocument(deps, { candidateId, claimId, credentialVersion }, what, file)
   // A translation stands beside its original and does not take the place of one that was sent back.
   if (!what.translationOf) await replaceSentBack(claimId, document.part)
   await recordEvent(deps, actor, {
@@ -186,8 +194,7 @@ export async function uploadDocument(deps: Deps, actor: Account, claimId: string
 
 /** Takes what was uploaded in pieces, once it is whole. */
 export async function attachUpload(deps: Deps, actor: Account, claimId: string, upload: string, what: WhatItIs) {
-  const bytes = await wholeUpload(deps, actor, upload)
-  const line = await uploadDocument(deps, actor, claimId, what, bytes)
+  const line = await uploadDocument(deps, actor, claimId, what, await wholeUpload(deps, actor, upload))
   await forgetUpload(deps, upload)
   return line
 }

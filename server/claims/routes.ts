@@ -23,11 +23,16 @@ export const claimRoutes = [
   bind(contract.renewCredential, ({ deps, actor, input }) =>
     renewCredential(deps, actor as Account, input.params.id, input.body),
   ),
-  bind(contract.uploadDocument, ({ deps, actor, input }) =>
-    uploadDocument(deps, actor as Account, input.params.id, input.query, input.body as Buffer),
+  bind(
+    contract.uploadDocument,
+    ({ deps, actor, input }) =>
+      uploadDocument(deps, actor as Account, input.params.id, input.query, input.body as Buffer),
+    { transaction: false },
   ),
-  bind(contract.attachUpload, ({ deps, actor, input }) =>
-    attachUpload(deps, actor as Account, input.params.id, input.params.upload, input.body),
+  bind(
+    contract.attachUpload,
+    ({ deps, actor, input }) => attachUpload(deps, actor as Account, input.params.id, input.params.upload, input.body),
+    { transaction: false },
   ),
   bindFile(contract.readDocument, ({ deps, actor, input }) => readDocument(deps, actor as Account, input.params.id)),
   bind(contract.removeDocument, ({ deps, actor, input }) => removeDocument(deps, actor as Account, input.params.id)),

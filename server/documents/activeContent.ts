@@ -6,6 +6,7 @@ const activeKeys: Record<string, string> = {
   JavaScript: 'a program',
   XFA: 'a form that runs programs',
   EmbeddedFiles: 'other files',
+  EF: 'other files',
   RichMedia: 'moving content',
 }
 const activeActions: Record<string, string> = {
@@ -14,37 +15,57 @@ const activeActions: Record<string, string> = {
   SubmitForm: 'a form that sends itself',
   ImportData: 'a command to fetch data',
   Rendition: 'moving content',
+  GoToR: 'a way to another file',
+  GoToE: 'a way to another file',
 }
-const deepest = 40
+const [action, address] = [PDFName.of('S'), PDFName.of('URI')]
 
 /** What in a PDF is more than pages to look at, in words that follow "holds", or `undefined`. */
 export function activeContentIn(document: PDFDocument): string | undefined {
+  for (const dictionary of dictionariesOf(document)) {
+    const does = dictionary.get(action)
+    const found =
+      (does instanceof PDFName && activeActions[does.decodeText()]) ||
+      dictionary
+        .keys()
+        .map((key) => activeKeys[key.decodeText()])
+        .find(Boolean)
+    if (found) return found
+  }
+  return undefined
+}
+
+/**
+ * Takes out where links lead: many a certificate carries the address of its issuer, and nothing here follows it.
+ *
+ * @returns whether there were any
+ */
+export function takeLinksOut(document: PDFDocument): boolean {
+  let taken = false
+  for (const dictionary of dictionariesOf(document))
+    if (dictionary.delete(address)) {
+      dictionary.delete(action)
+      taken = true
+    }
+  return taken
+}
+
+/**
+ * Every dictionary of a PDF, however deep it lies. References are not followed: what they lead to is an object of its own
+ * and comes by itself.
+ */
+function* dictionariesOf(document: PDFDocument): Generator<PDFDict> {
   for (const [, object] of document.context.enumerateIndirectObjects()) {
-    const found = lookThrough(object, 0)
-    if (found) return found
+    const waiting: PDFObject[] = [object]
+    for (let next = waiting.pop(); next; next = waiting.pop()) {
+      const within = next instanceof PDFStream ? next.dict : next
+      if (within instanceof PDFArray) for (const part of within.asArray()) waiting.push(part)
+      if (!(within instanceof PDFDict)) continue
+      yield within
+      for (const part of within.values()) waiting.push(part)
+    }
   }
-  return undefined
-}
-
-/** References are not followed: what they lead to is an object of its own and is looked at there. */
-function lookThrough(object: PDFObject, depth: number): string | undefined {
-  if (depth > deepest) return undefined
-  if (object instanceof PDFStream) return lookThrough(object.dict, depth)
-  if (object instanceof PDFArray) return firstOf(object.asArray(), depth)
-  if (!(object instanceof PDFDict)) return undefined
-  for (const [key, value] of object.entries()) {
-    const name = key.decodeText()
-    if (activeKeys[name]) return activeKeys[name]
-    if (name === 'S' && value instanceof PDFName && activeActions[value.decodeText()])
-      return activeActions[value.decodeText()]
-  }
-  return firstOf(object.values(), depth)
-}
-
-function firstOf(objects: readonly PDFObject[], depth: number): string | undefined {
-  for (const object of objects) {
-    const found = lookThrough(object, depth + 1)
-    if (found) return found
-  }
-  return undefined
+  // The trailer is no object of its own.
+  const { Root, Info } = document.context.trailerInfo
+  for (const part of [Root, Info]) if (part instanceof PDFDict) yield part
 }

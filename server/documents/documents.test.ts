@@ -1,7 +1,11 @@
+import { setTimeout as wait } from 'node:timers/promises'
+import { deflateSync } from 'node:zlib'
 import { createCanvas } from '@napi-rs/canvas'
 import { PDFDocument, PDFName, PDFString } from 'pdf-lib'
+import { QueryTypes } from 'sequelize'
 import type { Visitor } from '../../test/client'
 import { aDegree, aPaper, type House, openHouse } from '../../test/house'
+import { forgetUnheldBytes } from '../privacy/erase'
 import { keepBytes, readBytes } from './bytes'
 import { BlobChunk } from './model'
 import { forgetOldUploads } from './uploads'
@@ -29,6 +33,21 @@ beforeAll(async () => {
     candidate.call('uploadDocument', { params: { id: claimId }, query: { fileName }, body })
 }, 60_000)
 afterAll(() => house.close())
+
+/** A WebM (RFC 9559) that says how long it runs, and is otherwise empty. */
+function webmOf(size: number, seconds: number): Buffer {
+  const element = (id: string, ...parts: Buffer[]) => {
+    const content = Buffer.concat(parts)
+    const length = Buffer.alloc(8)
+    length.writeBigUInt64BE(2n ** 56n + BigInt(content.length))
+    return Buffer.concat([Buffer.from(id, 'hex'), length, content])
+  }
+  const milliseconds = Buffer.alloc(8)
+  milliseconds.writeDoubleBE(seconds * 1000)
+  const head = element('1a45dfa3', element('4282', Buffer.from('webm')))
+  const info = element('1549a966', element('2ad7b1', Buffer.from([15, 66, 64])), element('4489', milliseconds))
+  return Buffer.concat([head, element('18538067', info, element('ec', Buffer.alloc(size, 7)))])
+}
 
 const pdfOf = async (pages: number) => {
   const pdf = await PDFDocument.create()
@@ -99,6 +118,92 @@ describe('files that do harm', () => {
     ],
   ])('a PDF that carries %s', async (_what, change, title) => {
     expect((await upload(await withObject(change))).body).toMatchObject({ code: 'active-pdf', title })
+  })
+
+  test('a program forty-five arrays down, and under the trailer', async () => {
+    const nested = await withObject((pdf) => {
+      let within = pdf.context.obj([{ S: 'JavaScript', JS: PDFString.of('app.alert(1)') }])
+      for (let depth = 0; depth < 45; depth += 1) within = pdf.context.obj([within])
+      pdf.catalog.set(PDFName.of('PieceInfo'), within)
+    })
+    expect((await upload(nested)).body.code).toBe('active-pdf')
+  })
+
+  test('a way to another file, and a file in a file specification', async () => {
+    const remote = await withObject((pdf) =>
+      pdf.catalog.set(PDFName.of('OpenAction'), pdf.context.obj({ S: 'GoToR', F: PDFString.of('//far/away.pdf') })),
+    )
+    expect((await upload(remote)).body.title).toContain('a way to another file')
+    const carried = await withObject((pdf) =>
+      pdf.catalog.set(PDFName.of('PieceInfo'), pdf.context.obj({ Type: 'Filespec', EF: { F: 1 } })),
+    )
+    expect((await upload(carried)).body.title).toContain('other files')
+  })
+
+  test('where links lead is taken out, and the paper is taken', async () => {
+    const linked = await withObject((pdf) => {
+      const link = {
+        Type: 'Annot',
+        Subtype: 'Link',
+        Rect: [0, 0, 90, 20],
+        A: { S: 'URI', URI: PDFString.of('https://far.example/') },
+      }
+      pdf.getPage(0).node.set(PDFName.of('Annots'), pdf.context.obj([link]))
+    })
+    const { id, ...line } = await candidate.done('uploadDocument', {
+      params: { id: claimId },
+      query: { fileName: 'Linked.pdf' },
+      body: linked,
+    })
+    const kept = await candidate.request(`/api/documents/${id}/bytes`)
+    const bytes = Buffer.from(await kept.arrayBuffer())
+    expect([line.pages, line.size]).toEqual([1, bytes.length])
+    const read = await PDFDocument.load(bytes)
+    expect(
+      read.context
+        .enumerateIndirectObjects()
+        .map(([, object]) => object.toString())
+        .join(),
+    ).not.toContain('far.example')
+  })
+
+  test('two kilobytes that unfold to gigabytes are refused, and nobody else waits', async () => {
+    const zeros = deflateSync(Buffer.alloc(400 * 1024 * 1024), { level: 9 })
+    const twice = deflateSync(zeros, { level: 9 })
+    const bomb = Buffer.concat([
+      Buffer.from(
+        `%PDF-1.7\n1 0 obj\n<< /Type /ObjStm /N 1 /First 4 /Filter [/FlateDecode /FlateDecode] /Length ${twice.length} >>\nstream\n`,
+      ),
+      twice,
+      Buffer.from('\nendstream\nendobj\ntrailer\n<< /Root 2 0 R >>\n%%EOF\n'),
+    ])
+    expect(bomb.length).toBeLessThan(4096)
+    const sent = upload(bomb, 'Bomb.pdf')
+    let longest = 0
+    for (let done = false; !done; ) {
+      const asked = performance.now()
+      await candidate.done('readSession')
+      longest = Math.max(longest, performance.now() - asked)
+      done = await Promise.race([sent.then(() => true), wait(20).then(() => false)])
+    }
+    expect((await sent).body.code).toBe('too-much-inside')
+    expect(longest).toBeLessThan(500)
+  })
+
+  test('a PNG whose data unfold to more than its pixels', async () => {
+    const small = createCanvas(10, 10).toBuffer('image/png')
+    const data = deflateSync(Buffer.alloc(1_000_000))
+    const length = Buffer.alloc(4)
+    length.writeUInt32BE(data.length)
+    const bomb = Buffer.concat([
+      small.subarray(0, 33),
+      length,
+      Buffer.from('IDAT'),
+      data,
+      Buffer.alloc(4),
+      small.subarray(-12),
+    ])
+    expect((await upload(bomb)).body.code).toBe('broken-picture')
   })
 
   test('a PDF that carries other files', async () => {
@@ -241,6 +346,52 @@ describe('uploads in pieces', () => {
     })
     expect(taken.status).toBe(404)
     expect(await forgetOldUploads(house.fixed)).toBe(0)
+  })
+
+  test('a video of 55 MB is kept piece by piece, whatever a packet may hold, and comes back as it was', async () => {
+    const [{ packet }] = (await house.fixed.sequelize.query<{ packet: number }>(
+      'SELECT @@max_allowed_packet AS packet',
+      { type: QueryTypes.SELECT },
+    )) as [{ packet: number }]
+    expect(packet).toBe(16 * 1024 * 1024)
+    const { id } = await candidate.done('addClaim', {
+      body: {
+        details: {
+          kind: 'paper',
+          sourceId: null,
+          sourceName: 'Myself',
+          question: 'hello',
+          title: 'Say hello',
+          videoSeconds: 60,
+        },
+      },
+    })
+    const video = webmOf(55 * 1024 * 1024, 30)
+    const piecewise = await begin(candidate, video.length)
+    expect(await piecewise.send(video, 0)).toBe(204)
+    const line = await candidate.done('attachUpload', {
+      params: { id, upload: piecewise.name },
+      body: { fileName: 'Hello.webm' },
+    })
+    expect(line).toMatchObject({ mediaType: 'video/webm', seconds: 30, size: video.length })
+    const kept = await candidate.request(`/api/documents/${line.id}/bytes`)
+    expect(kept.headers.get('Content-Length')).toBe(String(video.length))
+    expect(Buffer.from(await kept.arrayBuffer()).equals(video)).toBe(true)
+  }, 60_000)
+
+  test('nobody begins more than can wait', async () => {
+    const eager = await house.candidate('Edda Eager')
+    const begun = []
+    for (let nth = 0; nth < 4; nth += 1) begun.push((await begin(eager, 60 * 1024 * 1024)).status)
+    expect(begun).toEqual([201, 201, 201, 429])
+  })
+
+  test('what was sent and put behind nothing goes after two days', async () => {
+    const bytes = await aPaper('Behind nothing')
+    const sha256 = await keepBytes(bytes, 'application/pdf', new Date(Date.now() - 3 * 86_400_000))
+    await forgetUnheldBytes(house.deps)
+    await expect(readBytes(sha256)).rejects.toThrow()
+    expect(await BlobChunk.count({ where: { sha256 } })).toBe(0)
   })
 
   test('of more than a video may be are refused at once', async () => {

@@ -5,22 +5,19 @@ import { compareAndSet } from '../database/compareAndSet'
 import { rowsOf } from '../database/rows'
 import type { Deps } from '../deps'
 import { changedMeanwhile, conflict, insistOnVersion, notFound } from '../http/problems'
-import { keepBytes } from './bytes'
-import { inspect } from './inspect'
+import type { KeptFile } from './inspect'
 import { Document } from './model'
 
-type About = { candidateId: string; claimId: string; credentialVersion: number; videoSeconds?: number }
+type About = { candidateId: string; claimId: string; credentialVersion: number }
 export type WhatItIs = { fileName: string; part?: PaperPart; translationOf?: string }
 
 /**
- * Keeps an uploaded file behind a claim. Throws a problem where it cannot be taken.
+ * Puts a file that is kept behind a claim.
  *
  * @returns the document, and one with the same bytes behind another claim of the same person, if there is any
  */
-export async function addDocument(deps: Deps, about: About, what: WhatItIs, bytes: Buffer) {
-  const { videoSeconds, ...owner } = about
-  const inspected = await inspect(bytes, videoSeconds)
-  const sha256 = await keepBytes(bytes, inspected.mediaType, deps.clock.now())
+export async function addDocument(deps: Deps, about: About, what: WhatItIs, file: KeptFile) {
+  const { sha256 } = file
   const twins = await Document.findAll({
     where: { candidateId: about.candidateId, sha256, state: ['to look at', 'seen'] },
   })
@@ -32,13 +29,11 @@ export async function addDocument(deps: Deps, about: About, what: WhatItIs, byte
   }
   const document = await Document.create({
     id: uuid(),
-    ...owner,
-    ...inspected,
+    ...about,
+    ...file,
     fileName: tidyName(what.fileName),
     part: what.part ?? 'certificate',
     translationOf: what.translationOf ?? null,
-    size: bytes.length,
-    sha256,
     state: 'to look at',
     reads: {},
     uploadedAt: deps.clock.now(),

@@ -27,6 +27,8 @@ export class Blob extends Model<InferAttributes<Blob>, InferCreationAttributes<B
   declare size: number
   declare mediaType: string
   declare createdAt: Date
+  /** When the last of its chunks was there; before, nobody sees any. */
+  declare wholeAt: Date | null
 }
 
 export class BlobChunk extends Model<InferAttributes<BlobChunk>, InferCreationAttributes<BlobChunk>> {
@@ -61,7 +63,7 @@ export class Document extends Model<InferAttributes<Document>, InferCreationAttr
 
 export function defineDocuments(sequelize: Sequelize) {
   const sha256 = { type: DataTypes.STRING(64), primaryKey: true }
-  define(Blob, sequelize, 'blobs', { sha256, size: whole, mediaType: text, createdAt: moment })
+  define(Blob, sequelize, 'blobs', { sha256, size: whole, mediaType: text, createdAt: moment, wholeAt: momentOrNull })
   define(BlobChunk, sequelize, 'blob_chunks', {
     sha256,
     nth: { type: DataTypes.INTEGER, primaryKey: true },

@@ -8,7 +8,7 @@ import { notAllowed, notFound } from '../http/problems'
 import type { FileToKeep } from '../http/serve'
 import { recordPaperSight, shownTo } from '../privacy/sights'
 import { claimById } from '../verification/load'
-import { readBytes } from './bytes'
+import { streamBytes } from './bytes'
 import { documentById } from './documents'
 import type { Document } from './model'
 
@@ -19,8 +19,7 @@ export async function readDocument(deps: Deps, actor: Account, id: string): Prom
   const document = await documentById(id)
   if (!(await mayRead(deps, actor, document))) throw notFound()
   await insistOnShown(deps, actor, document)
-  const { bytes, mediaType } = await readBytes(document.sha256)
-  return { fileName: document.fileName, mediaType, body: bytes, inline: true }
+  return { fileName: document.fileName, ...(await streamBytes(document.sha256)), inline: true }
 }
 
 async function mayRead(deps: Deps, actor: Account, document: Document): Promise<boolean> {

@@ -1,14 +1,16 @@
-import { readFile, rm } from 'node:fs/promises'
+import { readdir, rm } from 'node:fs/promises'
 import { join } from 'node:path'
 import type Router from '@koa/router'
 import { FileStore } from '@tus/file-store'
-import { Server } from '@tus/server'
+import { ERRORS, Server } from '@tus/server'
 import type { Context } from 'koa'
 import { v4 as uuid } from 'uuid'
 import { videoLimits } from '#core/pages/limits'
+import { currentClock } from '../demo/clock'
 import type { Account, Deps } from '../deps'
 import { accountOf, actingFor, insistOnOurPage } from '../http/caller'
-import { conflict, notFound, signInFirst } from '../http/problems'
+import { countAttempt } from '../http/limits'
+import { conflict, notFound, Problem, signInFirst } from '../http/problems'
 
 /**
  * Files that come in pieces, so that a lost connection costs only the piece that was under way: the tus protocol 1.0.
@@ -22,12 +24,20 @@ const owners = new WeakMap<object, string>()
 
 const folderOf = ({ config }: Pick<Deps, 'config'>) => config.uploadFolder
 
+/** What one person may have begun and not brought to an end, in bytes. */
+const mostBegun = 3 * videoLimits.bytes
+const beginLimit = { most: 60, seconds: 3600 }
+
 const makeServer = (deps: Pick<Deps, 'config'>) =>
   new Server({
     path,
     relativeLocation: true,
     maxSize: videoLimits.bytes,
     datastore: new FileStore({ directory: folderOf(deps), expirationPeriodInMilliseconds: keptForMs }),
+    onResponseError: (_request, error) =>
+      error === ERRORS.FILE_WRITE_ERROR || (error as { code?: string }).code === 'ENOSPC'
+        ? { status_code: 507, body: 'There is no room for this at the moment. Try again later.' }
+        : undefined,
     namingFunction: ({ runtime }) => `${owners.get(runtime!.node!.req)}.${uuid().replaceAll('-', '')}`,
   })
 
@@ -40,6 +50,8 @@ export function serveUploads(router: Router, deps: Omit<Deps, 'clock'>) {
     if (ctx.method !== 'HEAD' && ctx.method !== 'OPTIONS') insistOnOurPage(ctx, deps)
     const name = ctx.path.slice(path.length + 1)
     if (name !== '' && !name.startsWith(`${actor.id}.`)) throw notFound()
+    if (ctx.method === 'POST')
+      await insistOnQuota({ ...deps, clock: await currentClock(deps.config) }, actor, Number(ctx.get('Upload-Length')))
     owners.set(ctx.req, actor.id)
     ctx.respond = false
     await server.handle(ctx.req, ctx.res)
@@ -48,15 +60,31 @@ export function serveUploads(router: Router, deps: Omit<Deps, 'clock'>) {
   router.all(`${path}/:name`, take)
 }
 
-/** The bytes of an upload of one's own. Throws a problem where it is not there or not whole yet. */
-export async function wholeUpload(deps: Pick<Deps, 'config'>, actor: Account, upload: string): Promise<Buffer> {
+/** Nobody fills the disk with what they begin. */
+async function insistOnQuota(deps: Deps, { id }: Account, size: number) {
+  await countAttempt(deps, `upload begun ${id}`, beginLimit)
+  const store = new FileStore({ directory: folderOf(deps) })
+  let begun = size
+  for (const name of await readdir(folderOf(deps)))
+    if (name.startsWith(`${id}.`) && !name.endsWith('.json'))
+      begun += (await store.getUpload(name).catch(() => undefined))?.size ?? 0
+  if (begun > mostBegun)
+    throw new Problem(
+      429,
+      'too-much-begun',
+      'You have begun to send more than can wait here. Finish it, or try again in two days.',
+    )
+}
+
+/** Where an upload of one's own lies. Throws a problem where it is not there or not whole yet. */
+export async function wholeUpload(deps: Pick<Deps, 'config'>, actor: Account, upload: string): Promise<string> {
   if (!upload.startsWith(`${actor.id}.`)) throw notFound()
   const store = new FileStore({ directory: folderOf(deps) })
   const { size, offset } = await store.getUpload(upload).catch(() => {
     throw notFound()
   })
   if (size !== offset) throw conflict('not-whole', 'This upload is not complete yet.')
-  return readFile(join(folderOf(deps), upload))
+  return join(folderOf(deps), upload)
 }
 
 export async function forgetUpload(deps: Pick<Deps, 'config'>, upload: string) {

@@ -45,6 +45,13 @@ export async function forgetAttempts(deps: Deps, bucket: string) {
   })
 }
 
+/** Takes away what has leaked out long ago. */
+export async function forgetOldAttempts({ sequelize }: Deps) {
+  await sequelize.query('DELETE FROM attempts WHERE countedAt < :before', {
+    replacements: { before: new Date(Date.now() - 86_400_000) },
+  })
+}
+
 /** Who shares an address: an IPv6 network of 64 bits is one household, an IPv4 address that came as IPv6 is itself. */
 export function networkOf(address: string): string {
   const plain = address.replace(/^::ffff:/i, '')

@@ -77,11 +77,13 @@ export type FileToKeep = {
   fileName: string
   mediaType: string
   body: Readable | Buffer
+  /** Length of a stream, where it is known, in bytes. */
+  size?: number
   /** Shown in the page and not kept. */
   inline?: boolean
 }
 
-function giveFile(ctx: Context, { fileName, mediaType, body, inline }: FileToKeep) {
+function giveFile(ctx: Context, { fileName, mediaType, body, size, inline }: FileToKeep) {
   ctx.set({
     'Content-Type': mediaType,
     'Content-Disposition': `${inline ? 'inline' : 'attachment'}; filename*=UTF-8''${encodeURIComponent(fileName)}`,
@@ -91,6 +93,7 @@ function giveFile(ctx: Context, { fileName, mediaType, body, inline }: FileToKee
     'Cache-Control': 'private, no-store',
   })
   ctx.body = body
+  if (size !== undefined) ctx.length = size
 }
 
 function insistOnRole(endpoint: Endpoint, actor: Actor) {

@@ -12,7 +12,9 @@ import type { Deps } from '../deps'
 import { forgetOldUploads } from '../documents/uploads'
 import { remindOfOffers, tellOfExpiredOffers } from '../hiring/offerReminders'
 import { readinessOf } from '../hiring/readiness'
+import { forgetOldAttempts } from '../http/limits'
 import { queueMail } from '../messages/queueMail'
+import { forgetUnheldBytes } from '../privacy/erase'
 import { retain } from '../privacy/retain'
 import { forgetOldDryRuns } from '../rules/dryRun'
 import { markOverdue } from '../skills/sit'
@@ -44,6 +46,8 @@ export async function sweep(deps: Deps) {
   for (const part of parts) failed += await part(deps)
   await forgetOldDryRuns(deps)
   await forgetOldUploads(deps)
+  await forgetUnheldBytes(deps)
+  await forgetOldAttempts(deps)
   const day = deps.clock.today().toString()
   await queueJob('standings', { day }, { uniqueKey: `standings ${day}` })
   if (failed > 0) throw new Error(`${failed} of what was due today could not be done`)

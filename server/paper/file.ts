@@ -7,6 +7,7 @@ import { lockOf } from '../database/connection'
 import type { Account, Actor, Deps } from '../deps'
 import { readBytes } from '../documents/bytes'
 import { addDocument, replaceSentBack } from '../documents/documents'
+import { takeFile } from '../documents/inspect'
 import { refreshStandingsOf } from '../hiring/standing'
 import { conflict, notFound } from '../http/problems'
 import { CoverSheet, TrayPaper } from './model'
@@ -21,11 +22,12 @@ export async function putBehind(deps: Deps, actor: Actor, paper: TrayPaper, { ap
   if (!claim) throw notFound()
   const kind = part ?? partsFor(claim.kind)[0]!
   const { bytes } = await readBytes(paper.sha256)
+  const file = await takeFile(deps, bytes)
   const { document } = await addDocument(
     deps,
     { candidateId, claimId, credentialVersion: claim.credentialVersion },
     { fileName: `${labelOf(claim.details)}, scanned.pdf`, part: kind },
-    bytes,
+    file,
   )
   await replaceSentBack(claimId, document.part)
   await paper.update({

@@ -8,6 +8,7 @@ import type { Application } from '../applications/model'
 import { withdrawAll } from '../applications/withdraw'
 import { eraseWords } from '../audit/eraseWords'
 import { recordEvent } from '../audit/record'
+import { inTransaction } from '../database/connection'
 import type { Account, Actor, Deps } from '../deps'
 import { refreshStandingsOf } from '../hiring/standing'
 import { keptApplications } from './keeping'
@@ -135,6 +136,22 @@ async function emptyApplication({ sequelize }: Deps, { id }: Application) {
 export async function eraseDraft(deps: Deps, application: Application) {
   await emptyApplication(deps, application)
   await application.destroy()
+}
+
+/** Deletes bytes that were sent and then put behind nothing, once two days have gone. */
+export async function forgetUnheldBytes(deps: Deps) {
+  const before = new Date(Date.now() - 2 * 86_400_000)
+  for (let after = ''; ; ) {
+    const rows = await deps.sequelize.query<{ sha256: string }>(
+      'SELECT sha256 FROM blobs WHERE createdAt < :before AND sha256 > :after ORDER BY sha256 LIMIT 500',
+      { replacements: { before, after }, type: QueryTypes.SELECT },
+    )
+    const hashes = rows.map(({ sha256 }) => sha256)
+    await inTransaction(deps.sequelize, () => forgetBytes(deps, hashes))
+    const last = hashes.at(-1)
+    if (!last) return
+    after = last
+  }
 }
 
 /** Deletes bytes that nobody holds any more. */

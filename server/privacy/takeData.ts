@@ -1,4 +1,5 @@
 import type { Readable } from 'node:stream'
+import { finished } from 'node:stream/promises'
 import { ZipFile } from 'yazl'
 import { accountOfCandidate, candidateOf } from '../accounts/candidate'
 import { applicationsOf } from '../applications/find'
@@ -6,7 +7,7 @@ import { Reopening, Snapshot } from '../applications/model'
 import { Event, Sight } from '../audit/model'
 import { claimFaces, claimsOf } from '../claims/face'
 import type { Account, Deps } from '../deps'
-import { readBytes } from '../documents/bytes'
+import { streamBytes } from '../documents/bytes'
 import { documentsOfCandidates } from '../documents/documents'
 import type { FileToKeep } from '../http/serve'
 import { Message } from '../messages/model'
@@ -94,7 +95,11 @@ export async function takeData(deps: Deps, actor: Account): Promise<FileToKeep> 
 /** One paper after the other, so that never more than one is in memory beyond what the reader has not taken yet. */
 async function addPapers(zip: ZipFile, papers: readonly { path: string; sha256: string }[]) {
   try {
-    for (const { path, sha256 } of papers) zip.addBuffer((await readBytes(sha256)).bytes, path, { compress: false })
+    for (const { path, sha256 } of papers) {
+      const { body, size } = await streamBytes(sha256)
+      zip.addReadStream(body, path, { compress: false, size })
+      await finished(body)
+    }
     zip.end()
   } catch (error) {
     ;(zip.outputStream as Readable).destroy(error as Error)

@@ -10,6 +10,8 @@ export const up = [
      SET s.attempt = n.nth`,
   'ALTER TABLE sittings ADD UNIQUE KEY oneEach (applicationId, `check`, attempt)',
   'ALTER TABLE checks ADD attempts INT NOT NULL DEFAULT 3, ADD waitDays INT NOT NULL DEFAULT 7',
+  'ALTER TABLE blobs ADD wholeAt DATETIME(3), ADD KEY byAge (createdAt)',
+  'UPDATE blobs SET wholeAt = createdAt',
   `CREATE TABLE resits (
     applicationId CHAR(36) BINARY NOT NULL, \`check\` VARCHAR(40) NOT NULL, attempt INT NOT NULL, notBefore DATE NOT NULL, reason VARCHAR(1000) NOT NULL,
     givenBy VARCHAR(120) NOT NULL, givenAt DATETIME(3) NOT NULL, PRIMARY KEY (applicationId, \`check\`, attempt),

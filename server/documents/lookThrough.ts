@@ -1,0 +1,128 @@
+import { inflateSync } from 'node:zlib'
+import { imageSize } from 'image-size'
+import { PDFDocument } from 'pdf-lib'
+import { documentLimits } from '#core/pages/limits'
+import { activeContentIn, takeLinksOut } from './activeContent'
+import { beginCounting, wentOver } from './limitInflation'
+
+/** A paper as it came in. */
+export type Given = { bytes: Uint8Array; mediaType: 'application/pdf' | 'image/jpeg' | 'image/png' }
+
+/** What a paper turned out to be, or why it cannot be taken. `bytes` are there where something was taken out of it. */
+export type Found =
+  | { pages: number; bytes?: Uint8Array }
+  | { refused: string; title: string; detail: string }
+  | 'too much'
+
+/** Looks a paper through, in a thread of its own: whoever made it may have meant to hold the server up. */
+export default async function lookThrough(given: Given | 'get ready'): Promise<Found | undefined> {
+  if (given === 'get ready') return undefined
+  const { bytes, mediaType } = given
+  return mediaType === 'application/pdf' ? pdf(bytes) : picture(Buffer.from(bytes), mediaType)
+}
+
+async function pdf(bytes: Uint8Array): Promise<Found> {
+  beginCounting()
+  let document: PDFDocument
+  try {
+    document = await PDFDocument.load(bytes, { updateMetadata: false, throwOnInvalidObject: true })
+  } catch (error) {
+    if (wentOver()) return 'too much'
+    return String(error).includes('encrypted')
+      ? refused('locked-pdf', 'The PDF is locked with a password.', 'Save a copy without a password and choose that.')
+      : brokenPdf
+  }
+  if (wentOver()) return 'too much'
+  const pages = countPages(document)
+  if (pages === 0) return brokenPdf
+  if (pages > documentLimits.pages)
+    return refused(
+      'too-many-pages',
+      `The file has ${pages} pages; at most ${documentLimits.pages} can be taken.`,
+      'Send only the pages that show the award, the marks and the signatures.',
+    )
+  const active = activeContentIn(document)
+  if (active)
+    return refused(
+      'active-pdf',
+      `The PDF holds ${active}, which a paper does not need.`,
+      'Print it to a new PDF and choose that, or photograph its pages.',
+    )
+  return takeLinksOut(document) ? { pages, bytes: await document.save() } : { pages }
+}
+
+/** A catalogue without pages is as good as none. */
+function countPages(document: PDFDocument): number {
+  try {
+    return document.getPageCount()
+  } catch {
+    return 0
+  }
+}
+
+function picture(bytes: Buffer, mediaType: 'image/jpeg' | 'image/png'): Found {
+  const size = sizeOf(bytes)
+  if (!size || !endsWhole(bytes, mediaType)) return brokenPicture
+  if (size.width * size.height > documentLimits.pixels)
+    return refused(
+      'picture-too-large',
+      `The picture measures ${size.width} by ${size.height}, more than can be opened.`,
+      'Save it with fewer pixels, or photograph the page.',
+    )
+  if (mediaType === 'image/png' && !holdsItsPixels(bytes)) return brokenPicture
+  return { pages: 1 }
+}
+
+function sizeOf(bytes: Buffer) {
+  try {
+    return imageSize(bytes)
+  } catch {
+    return undefined
+  }
+}
+
+/** Whether the end mark is there: IEND of a PNG, or the end of image after the last scan of a JPEG. */
+function endsWhole(bytes: Buffer, mediaType: 'image/jpeg' | 'image/png'): boolean {
+  if (mediaType === 'image/png') return bytes.subarray(-64 * 1024).includes('IEND')
+  const lastScan = bytes.lastIndexOf(Buffer.from([0xff, 0xda]))
+  return lastScan > 0 && bytes.indexOf(Buffer.from([0xff, 0xd9]), lastScan) > 0
+}
+
+const channels: Record<number, number> = { 0: 1, 2: 3, 3: 1, 4: 2, 6: 4 }
+
+/**
+ * Whether the data of a PNG unfold to its pixels and no further (W3C PNG, third edition, 5, 10 and 11.2): a row is a filter
+ * byte and its pixels; interlaced, the seven passes add at most their own filter bytes and what a row is rounded up by.
+ */
+function holdsItsPixels(bytes: Buffer): boolean {
+  const width = bytes.readUInt32BE(16)
+  const height = bytes.readUInt32BE(20)
+  const bits = bytes.readUInt8(24) * (channels[bytes.readUInt8(25)] ?? 4)
+  const interlaced = bytes.readUInt8(28) !== 0
+  const plain = height * (1 + Math.ceil((width * bits) / 8))
+  const most = interlaced ? plain + 7 * 2 * (height + 1) : plain
+  const parts: Buffer[] = []
+  for (let at = 8; at + 8 <= bytes.length; ) {
+    const length = bytes.readUInt32BE(at)
+    if (bytes.toString('latin1', at + 4, at + 8) === 'IDAT') parts.push(bytes.subarray(at + 8, at + 8 + length))
+    at += length + 12
+  }
+  try {
+    return inflateSync(Buffer.concat(parts), { maxOutputLength: most }).length > 0
+  } catch {
+    return false
+  }
+}
+
+const refused = (code: string, title: string, detail: string): Found => ({ refused: code, title, detail })
+
+const brokenPdf = refused(
+  'broken-pdf',
+  'The PDF cannot be opened.',
+  'It may be damaged. Open it, print it to a new PDF and choose that.',
+)
+const brokenPicture = refused(
+  'broken-picture',
+  'The picture is not whole.',
+  'It may not have been saved or copied completely. Take or choose it again.',
+)
