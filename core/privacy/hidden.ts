@@ -39,6 +39,10 @@ export function hiddenKindOfQuestion(section: Section, question: Question): Hidd
   return undefined
 }
 
+/** Whether somebody could be known by the answer to a question: who they are, how they are reached, where they live. */
+export const tellsWho = (section: Section, question: Question): boolean =>
+  section.key === 'about' || section.key === 'contact' || question.fill !== undefined
+
 /** As what a claim is hidden, if it is: papers of identity by their number, papers of health whole. */
 export function hiddenKindOfClaim(details: { kind: string; credential?: string }): HiddenKind | undefined {
   if (details.kind === 'identity') return 'identity number'

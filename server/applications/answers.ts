@@ -2,7 +2,7 @@ import type { Role } from '#contract/endpoint'
 import type { Facts } from '#core/conditions/condition'
 import { type AnswerValue, isAsked, isEmpty } from '#core/form/answer'
 import { becauseKey, type Form, type Question, type Section } from '#core/form/form'
-import { type HiddenKind, hiddenKindOfQuestion, sees } from '#core/privacy/hidden'
+import { type HiddenKind, hiddenKindOfQuestion, sees, tellsWho } from '#core/privacy/hidden'
 import { answerWords } from '#core/words/form'
 import type { Application } from './model'
 
@@ -29,9 +29,19 @@ export const readableForm = (form: Form, covering: Covering): Form =>
   }))
 
 /** Which answers are covered for a reader: what their roles do not need and what is not shown to them at the moment. */
-export type Covering = { roles: readonly Role[]; shown: ReadonlySet<string> }
+export type Covering = {
+  roles: readonly Role[]
+  shown: ReadonlySet<string>
+  /** The vacancy hides names in this stage, and with them whatever somebody could be known by. */
+  hidesName?: boolean
+}
 
-const coveredAs = (section: Section, question: Question, { roles, shown }: Covering): HiddenKind | undefined => {
+const coveredAs = (
+  section: Section,
+  question: Question,
+  { roles, shown, hidesName }: Covering,
+): HiddenKind | undefined => {
+  if (hidesName && !shown.has('name') && tellsWho(section, question)) return 'name'
   const kind = hiddenKindOfQuestion(section, question)
   return kind && !sees(roles, kind) && !shown.has(kind) ? kind : undefined
 }

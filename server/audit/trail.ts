@@ -1,6 +1,6 @@
 import { Op, type WhereOptions } from 'sequelize'
 import { covered, coverIn } from '#core/privacy/hidden'
-import { filesOfAccounts } from '../accounts/candidate'
+import { candidateNames, filesOfAccounts } from '../accounts/candidate'
 import { namesHiddenIn } from '../people/shownNames'
 import { Event } from './model'
 
@@ -20,11 +20,13 @@ async function withoutHiddenNames(events: readonly Event[]) {
   const files = await filesOfAccounts(events.flatMap(({ actorId }) => actorId ?? []))
   const fileOf = ({ candidateId, actorId }: Event) => candidateId ?? files.get(actorId ?? '') ?? ''
   const hiding = await namesHiddenIn([...new Set(events.map(fileOf))])
+  const names = await candidateNames([...hiding.keys()])
   return events.map((event) => {
     const { id, at, applicationId, who, what, about } = event
     const standing = hiding.get(fileOf(event))
     if (!standing) return { id, at, applicationId, who, what, about }
-    const { candidate, reference } = standing
+    const { reference } = standing
+    const candidate = names.get(standing.candidateId ?? '') ?? ''
     const told = coverIn({ who, what, about }, new Set(), [candidate, ...candidate.split(/\s+/)])
     return {
       id,
@@ -47,7 +49,11 @@ export async function readTrail(input: { before?: string; text?: string }) {
       : {}),
   }
   const events = await Event.findAll({ where: where as WhereOptions, order: [['id', 'DESC']], limit: page + 1 })
-  const shown = await withoutHiddenNames(events.slice(0, page))
+  // What is hidden is not searched either: that a word was found would tell it.
+  const wanted = input.text?.toLowerCase()
+  const shown = (await withoutHiddenNames(events.slice(0, page))).filter(
+    ({ what, who, about }) => !wanted || [what, who, about].some((told) => told?.toLowerCase().includes(wanted)),
+  )
   return {
     events: shown.map((event) => ({ ...event, at: event.at.toISOString() })),
     next: events.length > page ? events[page - 1]!.id : null,

@@ -39,7 +39,11 @@ export async function readFile(deps: Deps, actor: Account, id: string): Promise<
     trailOf({ candidateIds: [candidateId], applicationId: id }),
     rememberSight(deps, actor, { candidateId, applicationId: id, subject: 'file', what: 'the file' }),
   ])
-  const covering = { roles: actor.roles, shown: revealed }
+  const covering = {
+    roles: actor.roles,
+    shown: revealed,
+    hidesName: score.hideNames && application.stage === 'sent',
+  }
   const { vacancy, rules, claims, documents, enquiries, outcomes, forecast, requirements, facts } = readiness
   const [names, trail, reopened, checks, faces] = await Promise.all([
     namesFor(rules),
@@ -152,7 +156,7 @@ export async function readFile(deps: Deps, actor: Account, id: string): Promise<
     trail: trail.map(({ at, who, what }) => ({ at: at.toISOString(), who, what })),
     hidden: [],
   }
-  return hideIn(file, { ...covering, hidesName: score.hideNames && application.stage === 'sent' })
+  return hideIn(file, covering)
 }
 
 /** What a claim waits for and by which gate, from the requirement with most left to do. */

@@ -31,16 +31,14 @@ export async function queueStretch(
   })
   const last = rows.length > most ? rows[most - 1] : undefined
   return {
-    people: rows
-      .slice(0, most)
-      .map(({ applicationId, candidate, reference, hidesName, vacancy: title, slack, reasons, marks }) => ({
-        id: applicationId,
-        candidate: hidesName ? (reference ?? '') : candidate,
-        vacancy: title,
-        slack,
-        why: reasons[queue] ?? '',
-        marks,
-      })),
+    people: rows.slice(0, most).map(({ applicationId, candidate, vacancy: title, slack, reasons, marks }) => ({
+      id: applicationId,
+      candidate,
+      vacancy: title,
+      slack,
+      why: reasons[queue] ?? '',
+      marks,
+    })),
     next: last ? `${last.slack}_${last.applicationId}` : null,
   }
 }

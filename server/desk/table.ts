@@ -52,7 +52,6 @@ export function tableRows(
 const shown = [
   'applicationId',
   'candidate',
-  'hidesName',
   'reference',
   'vacancy',
   'stage',
@@ -146,10 +145,10 @@ export async function countUpTo(most: number, where: WhereOptions): Promise<numb
   return Number(row!.count)
 }
 
-/** A row as it is shown: a hidden name is not. */
+/** A row as it is shown. */
 export const tableRow = (row: Row): TableRow => ({
   id: row.applicationId,
-  name: row.hidesName ? (row.reference ?? '') : row.candidate,
+  name: row.candidate,
   reference: row.reference,
   vacancy: row.vacancy,
   stage: row.stage,

@@ -6,6 +6,7 @@ import { applicationsOf } from '../applications/find'
 import type { Account, Deps } from '../deps'
 import { notAllowed, notFound } from '../http/problems'
 import type { FileToKeep } from '../http/serve'
+import { namesHiddenIn } from '../people/shownNames'
 import { recordPaperSight, shownTo } from '../privacy/sights'
 import { claimById } from '../verification/load'
 import { streamBytes } from './bytes'
@@ -34,11 +35,16 @@ async function mayRead(deps: Deps, actor: Account, document: Document): Promise<
 /** A paper of identity or health is opened by whose work needs it, or after it was asked for; either is remembered. */
 async function insistOnShown(deps: Deps, actor: Account, document: Document) {
   if (!actor.roles.some((role) => readers.includes(role))) return
+  const shown = await shownTo(deps, actor, document.candidateId)
+  if ((await namesHiddenIn([document.candidateId])).size > 0 && !shown.has('name'))
+    throw notAllowed(
+      'Names and papers are hidden here until the shortlist. Have them shown in the file, with a reason.',
+    )
   const claim = await claimById(document.claimId)
   const kind = hiddenKindOfClaim(claim.details)
   if (!kind) return
   const { candidateId, claimId } = document
-  if (!sees(actor.roles, kind) && !(await shownTo(deps, actor, candidateId)).has(subjectOf(kind, claimId)))
+  if (!sees(actor.roles, kind) && !shown.has(subjectOf(kind, claimId)))
     throw notAllowed('This paper is hidden. Have it shown in the file first, with a reason.')
   await recordPaperSight(deps, actor, { candidateId, claimId, kind })
 }

@@ -105,6 +105,7 @@ function standingRow(
   const { forecast, slack, vacancy, outcomes, rules, facts } = readiness
   const { name, refused, scored, doubles, sentAnswers } = beside
   const active = isActive(application)
+  const hidesName = scored.hideNames && application.stage === 'sent'
   const look = firstLook(outcomes, rules.form, application.answers, facts.answers)
   const reasons = active
     ? queueReasons(application, readiness, {
@@ -119,7 +120,7 @@ function standingRow(
   return {
     applicationId: application.id,
     vacancyId: vacancy.id,
-    candidate: name,
+    candidate: hidesName ? (application.reference ?? '') : name,
     vacancy: vacancy.title,
     slack,
     early: forecast.early.toString(),
@@ -141,7 +142,7 @@ function standingRow(
     changes: changesSince(sentAnswers, application.answers),
     score: scored.percent ?? -1,
     reviews: scored.reviews,
-    hidesName: scored.hideNames && application.stage === 'sent',
+    hidesName,
     doubles,
   }
 }

@@ -104,8 +104,8 @@ export async function readImportedPerson(deps: Deps, actor: Account, candidateId
     ...(hiding.has(candidateId)
       ? { name: hiding.get(candidateId)!.reference ?? '', mail: '' }
       : { name: person.name, mail: account.mail }),
-    phone: person.phone ?? null,
-    born: sees(actor.roles, 'birth date') ? person.born : null,
+    phone: hiding.has(candidateId) ? null : (person.phone ?? null),
+    born: sees(actor.roles, 'birth date') && !hiding.has(candidateId) ? person.born : null,
     hasAccount: account.confirmedAt !== null,
     came: came.map(({ importId, fileName, at, by }) => ({ importId, fileName, at: new Date(at).toISOString(), by })),
     claims: claims.map(({ id, details, number, rung }) => ({

@@ -7,6 +7,7 @@ import { Claim } from '../claims/model'
 import type { Account, Deps } from '../deps'
 import { Standing } from '../hiring/model'
 import { importedAmong } from '../imports/people'
+import { namesHiddenIn } from './shownNames'
 
 const most = 12
 /** Enough people to choose the shown ones from, however common a name is. */
@@ -34,7 +35,11 @@ export async function find(deps: Deps, actor: Account, text: string) {
   }
   const rows = await Standing.findAll({
     where: {
-      [Op.or]: [{ applicationId: byReference.map(({ id }) => id) }, { candidateId: [...found.keys()] }],
+      // Whose name is hidden is found by reference alone: an answer to a name would tell whose it is.
+      [Op.or]: [
+        { applicationId: byReference.map(({ id }) => id) },
+        { candidateId: [...found.keys()], hidesName: false },
+      ],
     },
     order: ['candidate', 'applicationId'],
     limit: pool,
@@ -42,7 +47,8 @@ export async function find(deps: Deps, actor: Account, text: string) {
   const order = [...found.keys()]
   const sorted = rows.sort((a, b) => order.indexOf(a.candidateId ?? '') - order.indexOf(b.candidateId ?? ''))
   const keeps = actor.roles.some((role) => role === 'coordinator' || role === 'administrator')
-  const without = order.filter((id) => !rows.some(({ candidateId }) => candidateId === id))
+  const hiding = await namesHiddenIn(order)
+  const without = order.filter((id) => !hiding.has(id) && !rows.some(({ candidateId }) => candidateId === id))
   return {
     imported: (keeps ? await importedAmong(deps, without) : [])
       .slice(0, most)
@@ -51,16 +57,13 @@ export async function find(deps: Deps, actor: Account, text: string) {
         name,
         because: found.get(candidateId) || `from ${fileName}`,
       })),
-    people: sorted
-      .slice(0, most)
-      .map(({ applicationId, candidateId, candidate, vacancy, reference: own, hidesName }) => ({
-        id: applicationId,
-        candidate: hidesName ? (own ?? '') : candidate,
-        vacancy,
-        reference: own ?? null,
-        because:
-          own && own === likely ? `Likely meant: ${own}` : hidesName ? '' : (found.get(candidateId ?? '') ?? own ?? ''),
-      })),
+    people: sorted.slice(0, most).map(({ applicationId, candidateId, candidate, vacancy, reference: own }) => ({
+      id: applicationId,
+      candidate,
+      vacancy,
+      reference: own ?? null,
+      because: own && own === likely ? `Likely meant: ${own}` : (found.get(candidateId ?? '') ?? own ?? ''),
+    })),
     likely,
   }
 }

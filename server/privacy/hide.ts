@@ -1,5 +1,5 @@
 import type { File } from '#contract/desk'
-import { coverIn, type HiddenKind, hiddenKindOfClaim, mayReveal } from '#core/privacy/hidden'
+import { covered, coverIn, type HiddenKind, hiddenKindOfClaim, mayReveal } from '#core/privacy/hidden'
 import { coverFor, type Reader } from './cover'
 import { hiddenWords } from './sights'
 
@@ -27,26 +27,78 @@ export function hideIn(file: File, { roles, shown, hidesName }: Reader & { hides
   })
   if (born)
     claims = claims.map((claim) => ({ ...withoutBirth(coverIn(claim, bornFields, [], () => 'hidden')), id: claim.id }))
+  const named = hidesName && covers('name')
   const closed = new Set(file.answers.flatMap(({ hidden: subject }) => (subject ? [subject] : [])))
   for (const subject of closed)
     if (!hidden.some((part) => part.subject === subject) && !shown.has(subject))
       hidden.push({ subject, label: subject, mayReveal: mayReveal(roles, subject as HiddenKind) })
-  const named = hidesName && covers('name')
   const person = { ...file.candidate, born: born ? null : file.candidate.born }
-  if (!named) return { ...file, candidate: person, claims, hidden }
-  const reference = file.reference ?? 'This person'
-  const names = file.candidate.name.split(/\s+/).filter(({ length }) => length > 2)
-  const nameless = coverIn({ ...file, claims, trail: [], vouchings: [] }, new Set(['name']), [
-    file.candidate.name,
-    ...names,
-  ])
+  const covered = { ...file, candidate: person, claims, hidden }
+  return named ? nameless(covered) : covered
+}
+
+/** What of a file tells nobody whose it is. Whatever is new in a file stays hidden until it is named here. */
+const namelessParts = [
+  'id',
+  'version',
+  'firstLook',
+  'scoring',
+  'hidden',
+  'reference',
+  'vacancy',
+  'stage',
+  'today',
+  'targetStart',
+  'likely',
+  'slack',
+  'heldUpBy',
+  'nextGate',
+  'met',
+  'claims',
+  'answers',
+  'changes',
+  'reopened',
+  'parts',
+  'requirements',
+  'outcomes',
+  'words',
+  'historyYears',
+  'toleratedGapDays',
+  'checks',
+  'waivers',
+  'offer',
+  'gatesPassed',
+] as const satisfies readonly (keyof File)[]
+
+/** A file without whose it is: no papers, no words of others about them, and the name covered wherever it was written. */
+function nameless(file: File): File {
+  const { name, mail, born } = file.candidate
+  const open = Object.fromEntries(namelessParts.map((part) => [part, file[part]])) as Pick<
+    File,
+    (typeof namelessParts)[number]
+  >
+  const claims = open.claims.map((claim) => ({ ...withoutBirth(claim), documents: [] }))
+  const withoutNames = coverIn({ ...open, claims }, namelessFields, [name, mail])
   return {
-    ...nameless,
-    claims: nameless.claims.map((claim) => ({ ...claim, documents: [] })),
-    candidate: { ...file.candidate, name: reference, mail: '', born: null },
+    ...coverWords(withoutNames, [...name.split(/\s+/), ...(born ? [born] : [])]),
+    candidate: { ...file.candidate, name: file.reference ?? 'This person', mail: '', born: null },
+    onBehalf: null,
     doubles: [],
-    hidden,
+    trail: [],
+    vouchings: [],
   }
+}
+
+const namelessFields = new Set(['name', 'born'])
+
+/** Covers words wherever they stand by themselves, in any case. Identifiers and states are no words of a text. */
+function coverWords<T>(value: T, words: readonly string[]): T {
+  const parts = words.filter(({ length }) => length > 1).map((word) => word.replace(/[.*+?^${}()|[\]\\]/g, '\\$&'))
+  if (parts.length === 0) return value
+  const pattern = new RegExp(`(?<![\\p{L}\\p{N}])(${parts.join('|')})(?![\\p{L}\\p{N}])`, 'giu')
+  return JSON.parse(JSON.stringify(value), (_key, part) =>
+    typeof part === 'string' && /\s/.test(part) ? part.replace(pattern, (word) => covered(word)) : part,
+  )
 }
 
 /** A day that is covered is no day; the details leave it out instead. */

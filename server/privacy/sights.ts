@@ -2,14 +2,14 @@ import { Op } from 'sequelize'
 import { v7 as uuid } from 'uuid'
 import { beginOf } from '#core/dates/zoned'
 import { type HiddenKind, kindOfSubject, mayReveal } from '#core/privacy/hidden'
-import { candidateWithMail } from '../accounts/candidate'
 import { sentApplication } from '../applications/find'
 import { Sight } from '../audit/model'
 import { recordEvent } from '../audit/record'
 import { inTransaction } from '../database/connection'
 import { rowOf, rowsOf } from '../database/rows'
 import type { Account, Deps } from '../deps'
-import { invalidField, notAllowed } from '../http/problems'
+import { invalidField, notAllowed, notFound } from '../http/problems'
+import { shownNames } from '../people/shownNames'
 
 const shownMinutes = 15
 const page = 50
@@ -92,7 +92,8 @@ export async function rememberSight(
 
 /** Who saw what of a person, newest first. */
 export async function readSights(candidateId: string, before: string | undefined) {
-  const { name } = await candidateWithMail(candidateId)
+  const name = (await shownNames([candidateId])).get(candidateId)
+  if (name === undefined) throw notFound()
   const rows = await Sight.findAll({
     where: { candidateId, ...(before ? { id: { [Op.lt]: before } } : {}) },
     order: [['id', 'DESC']],

@@ -1,13 +1,13 @@
 import { Temporal } from 'temporal-polyfill'
 import { v7 as uuid } from 'uuid'
 import type { DeskVacancy, VacancyFields, VacancyState } from '#contract/rules'
-import { candidateNames } from '../accounts/candidate'
 import { accountsWithRole } from '../accounts/staff'
 import { sentApplicationsOf, sentByRulesVersion } from '../applications/find'
 import { recordEvent } from '../audit/record'
 import { compareAndSet } from '../database/compareAndSet'
 import type { Account, Deps } from '../deps'
 import { conflict, type Fault, insistOnVersion, invalid } from '../http/problems'
+import { shownNames } from '../people/shownNames'
 import { draftFace, faultsFor } from '../rules/draft'
 import { latestDryRun } from '../rules/dryRun'
 import { addRulesVersion, draftOf, publishedRules, versionsOf, writeDraft } from '../rules/versions'
@@ -58,7 +58,7 @@ const mostToTry = 100
 /** Some who have sent, by name. */
 async function peopleToTry(vacancyId: string) {
   const applications = await sentApplicationsOf(vacancyId, mostToTry)
-  const names = await candidateNames(applications.map(({ candidateId }) => candidateId))
+  const names = await shownNames(applications.map(({ candidateId }) => candidateId))
   return applications
     .map(({ id, candidateId, reference }) => ({ id, name: names.get(candidateId) ?? '', reference: reference ?? '' }))
     .sort((a, b) => a.name.localeCompare(b.name))

@@ -10,6 +10,8 @@ export const up = [
      SET s.attempt = n.nth`,
   'ALTER TABLE sittings ADD UNIQUE KEY oneEach (applicationId, `check`, attempt)',
   'ALTER TABLE checks ADD attempts INT NOT NULL DEFAULT 3, ADD waitDays INT NOT NULL DEFAULT 7',
+  // The row of a list says what people are called there: who sorts or searches by it learns no hidden name.
+  `UPDATE standings SET candidate = COALESCE(reference, '') WHERE hidesName`,
   'ALTER TABLE blobs ADD wholeAt DATETIME(3), ADD KEY byAge (createdAt)',
   'UPDATE blobs SET wholeAt = createdAt',
   `CREATE TABLE resits (
