@@ -40,9 +40,9 @@ export const readQueue = endpoint({
 export const readCounts = endpoint({
   method: 'GET',
   path: '/api/desk/counts',
-  summary: 'How many people are in each queue',
+  summary: 'How many people are in each queue, and how many mails were refused',
   who: staff,
-  reply: Type.Object({ counts: Type.Record(Type.String(), Type.Integer()), today: Day }),
+  reply: Type.Object({ counts: Type.Record(Type.String(), Type.Integer()), refusedMails: Type.Integer(), today: Day }),
   tells: ['desk', 'clock'],
 })
 

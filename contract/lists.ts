@@ -76,6 +76,7 @@ export const lists = [
   'doubles',
   'sources',
   'vacancies',
+  'outbox',
   'trail',
   'fingerprint',
   'sights',

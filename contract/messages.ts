@@ -6,7 +6,7 @@ import { Done, Id, Moment, oneOf, orNull, Version } from './shapes'
 const desk = ['coordinator', 'administrator'] as const
 const staff = ['coordinator', 'assessor', 'hiring manager', 'administrator'] as const
 
-export const messageStates = ['queued', 'accepted', 'refused'] as const
+export const messageStates = ['queued', 'accepted', 'refused', 'let be'] as const
 
 export const readMessages = endpoint({
   method: 'GET',
@@ -38,6 +38,35 @@ export const resendMessage = endpoint({
   params: Type.Object({ id: Id }),
   reply: Done,
   once: true,
+  tells: ['desk'],
+})
+
+export const readOutbox = endpoint({
+  method: 'GET',
+  path: '/api/desk/outbox',
+  summary: 'Mails that wait for a mail server and that were refused, also those about no application',
+  who: desk,
+  reply: Type.Array(
+    Type.Object({
+      id: Id,
+      at: Moment,
+      to: Type.String(),
+      subject: Type.String(),
+      state: oneOf(['queued', 'refused'] as const),
+      because: orNull(Type.String({ description: 'What the mail server said last' })),
+      application: orNull(Type.Object({ id: Id, reference: Type.String() })),
+    }),
+  ),
+  tells: ['desk'],
+})
+
+export const letMessageBe = endpoint({
+  method: 'DELETE',
+  path: '/api/desk/outbox/:id',
+  summary: 'Let a refused mail be; nobody is reminded of it any more',
+  who: desk,
+  params: Type.Object({ id: Id }),
+  reply: Done,
   tells: ['desk'],
 })
 

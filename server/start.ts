@@ -28,7 +28,7 @@ export async function prepare(config: Config, log: Logger = pino({ level: config
     sequelize,
     log,
     vault: openVault({ key: config.secretKey, file: config.secretFile }),
-    mailer: smtpMailer(config.smtpUrl, config.mailFrom),
+    mailer: smtpMailer(config),
     registers: httpRegisters(config.registerUrl, config.registerPatienceMs),
     places: httpPlaces(config.placesUrl),
     captureDevice: httpCaptureDevice(config.captureUrl),

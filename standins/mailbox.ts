@@ -9,6 +9,10 @@ export type ReceivedMail = {
   from: string
   subject: string
   text: string
+  html: string
+  headers: Record<string, string>
+  /** How often it was handed over. */
+  copies: number
   receivedAt: string
   attachments: { fileName: string; mediaType: string; bytes: Buffer }[]
 }
@@ -24,7 +28,6 @@ export async function openMailbox(folder: string, port: number): Promise<Mailbox
     .sort()) {
     mails.push(await parsed(name.replace('.eml', ''), readFileSync(join(folder, name))))
   }
-  const taken = new Set<string>()
   let received = 0
   const smtp = new SMTPServer({
     authOptional: true,
@@ -44,8 +47,11 @@ export async function openMailbox(folder: string, port: number): Promise<Mailbox
         const bytes = Buffer.concat(chunks)
         // Whoever never heard that a message was taken hands it over again; it is the same message (RFC 5322, 3.6.4).
         const messageId = /^message-id:\s*(<[^>]+>)/im.exec(bytes.subarray(0, 8192).toString('latin1'))?.[1]
-        if (messageId && taken.has(messageId)) return done()
-        if (messageId) taken.add(messageId)
+        const again = messageId && mails.find(({ headers }) => headers['message-id'] === messageId)
+        if (again) {
+          again.copies += 1
+          return done()
+        }
         received += 1
         const id = `${Date.now()}-${String(received).padStart(5, '0')}`
         writeFileSync(join(folder, `${id}.eml`), bytes)
@@ -75,6 +81,11 @@ async function parsed(id: string, bytes: Buffer): Promise<ReceivedMail> {
     from: mail.from?.text ?? '',
     subject: mail.subject ?? '',
     text: mail.text ?? '',
+    html: mail.html || '',
+    headers: Object.fromEntries(
+      mail.headerLines.map(({ key, line }) => [key, line.slice(line.indexOf(':') + 1).trim()]),
+    ),
+    copies: 1,
     receivedAt: new Date(Number(id.split('-')[0])).toISOString(),
     attachments: mail.attachments.map(({ filename, contentType, content }) => ({
       fileName: filename ?? 'attachment',

@@ -144,6 +144,10 @@ export const router = createBrowserRouter([
             path: 'people/:candidateId/sights',
             lazy: () => import('./desk/overviews/Sights').then(({ Sights }) => ({ Component: Sights })),
           },
+          {
+            path: 'outbox',
+            lazy: () => import('./desk/overviews/Outbox').then(({ Outbox }) => ({ Component: Outbox })),
+          },
           { path: 'trail', lazy: () => import('./desk/overviews/Trail').then(({ Trail }) => ({ Component: Trail })) },
           {
             path: ':queue/:id?/:chosen?',

@@ -11,6 +11,7 @@ import { listDoubles } from '../doubles/find'
 import { notFound } from '../http/problems'
 import type { FileToKeep } from '../http/serve'
 import { listImports } from '../imports/imports'
+import { readOutbox } from '../messages/outbox'
 import { readTray } from '../paper/tray'
 import { readSights } from '../privacy/sights'
 import { sourceDirectory } from '../sources/directory'
@@ -137,6 +138,17 @@ const linesOf: Record<List, (deps: Deps, filter: ListFilter) => AsyncGenerator<R
         Asked: source.asked,
         Open: source.open,
         'Median days': source.medianDays,
+      }
+  },
+  async *outbox(deps) {
+    for (const { at, to, subject, state, because, application } of await readOutbox(deps))
+      yield {
+        Written: at,
+        To: to,
+        Subject: subject,
+        State: state,
+        'Last said': because,
+        Reference: application?.reference ?? null,
       }
   },
   async *vacancies(deps) {

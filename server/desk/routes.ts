@@ -2,6 +2,7 @@ import * as contract from '#contract/desk'
 import * as lists from '#contract/lists'
 import type { Account } from '../deps'
 import { bind, bindFile } from '../http/bind'
+import { countRefused } from '../messages/outbox'
 import { find } from '../people/find'
 import { exportList } from './exportList'
 import { readFile } from './file'
@@ -11,7 +12,11 @@ import { listViews, removeView, saveView } from './views'
 
 export const deskRoutes = [
   bind(contract.readQueue, ({ input }) => readQueue(input.params.queue, input.query)),
-  bind(contract.readCounts, async ({ deps }) => ({ counts: await readCounts(), today: deps.clock.today().toString() })),
+  bind(contract.readCounts, async ({ deps }) => ({
+    counts: await readCounts(),
+    refusedMails: await countRefused(),
+    today: deps.clock.today().toString(),
+  })),
   bind(contract.find, ({ deps, actor, input }) => find(deps, actor as Account, input.query.text.trim())),
   bind(lists.readTable, ({ deps, input }) => readTable(deps.config.timeZone, input.query)),
   bindFile(lists.exportList, ({ deps, actor, input }) =>

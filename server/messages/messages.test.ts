@@ -1,7 +1,9 @@
 import { v7 as uuid } from 'uuid'
-import { applied, type House, openHouse } from '../../test/house'
+import { applied, type House, openHouse, until } from '../../test/house'
 import { Account } from '../accounts/model'
+import { inTransaction } from '../database/connection'
 import { Message } from './model'
+import { queueMail } from './queueMail'
 
 let house: House
 beforeAll(async () => {
@@ -121,4 +123,53 @@ test('prepared sentences are there from the start and are kept in the order they
   await desk.done('saveSentences', { params: { about: 'document' }, body: { sentences } })
   const again = (await desk.done('listSentences')).filter(({ about }) => about === 'document')
   expect(again.map(({ id }) => id)).toEqual(sentences.map(({ id }) => id))
+})
+
+test('a mail that no server takes waits in sight; one that is refused is sent again or let be, also without an application', async () => {
+  const desk = await house.staff('coordinator')
+  const mail = `nobody-${uuid().slice(-8)}@refuses.example`
+  const to = { name: 'Nobody There', mail }
+  await inTransaction(house.fixed.sequelize, () => queueMail(house.deps, { to, subject: 'A first', text: 'Come in.' }))
+  const outbox = () => desk.done('readOutbox').then((rows) => rows.filter((row) => row.to === mail))
+  const refused = await until(async () => (await outbox())[0])
+  expect(refused).toMatchObject({
+    state: 'refused',
+    application: null,
+    because: expect.stringContaining('No such mailbox'),
+  })
+  expect((await desk.done('readCounts')).refusedMails).toBeGreaterThan(0)
+  // Of two who press at once, one is told that it is no longer refused.
+  const pressed = await Promise.all([1, 2].map(() => desk.call('resendMessage', { params: { id: refused.id } })))
+  expect(pressed.map(({ status }) => status).sort()).toEqual([200, 409])
+  await until(async () => (await outbox())[0]?.state === 'refused')
+  await desk.done('letMessageBe', { params: { id: refused.id } })
+  expect(await outbox()).toEqual([])
+
+  const waiting = await Message.create({
+    id: uuid(),
+    toName: 'Later',
+    toMail: mail,
+    subject: 'Later',
+    text: 'Later',
+    attachments: [],
+    applicationId: null,
+    createdAt: new Date(Date.now() - 600_000),
+  })
+  expect(await outbox()).toMatchObject([{ id: waiting.id, state: 'queued' }])
+  expect((await desk.call('letMessageBe', { params: { id: waiting.id } })).body.code).toBe('not-refused')
+  await waiting.destroy()
+})
+
+test('a mail comes as text and as HTML, says that a machine wrote it, and is answered to a person', async () => {
+  const mail = `reader-${uuid().slice(-8)}@mail.test`
+  const text = 'Look at <this> & that:\nhttp://house.test/reply/abc.\n\nThank you.'
+  await inTransaction(house.fixed.sequelize, () =>
+    queueMail(house.deps, { to: { name: 'A Reader', mail }, subject: 'Both', text, asWritten: true }),
+  )
+  const { html, headers } = await house.mailTo(mail, 'Both')
+  expect(html).toContain('Look at &lt;this&gt; &amp; that:<br>')
+  expect(html).toContain('<a href="http://house.test/reply/abc">http://house.test/reply/abc</a>.')
+  expect(headers['auto-submitted']).toBe('auto-generated')
+  expect(headers['message-id']).toMatch(/^<[0-9a-f-]{36}@vallorne\.example>$/)
+  expect(headers['reply-to']).toContain(house.fixed.config.contact)
 })

@@ -1,7 +1,9 @@
 import { candidateWithMail } from '../accounts/candidate'
 import { contactMail } from '../applications/answers'
 import { applicationById, sentApplication } from '../applications/find'
+import type { Application } from '../applications/model'
 import { recordEvent } from '../audit/record'
+import { changeWhere } from '../database/compareAndSet'
 import type { Account, Deps } from '../deps'
 import { refreshStanding } from '../hiring/standing'
 import { conflict, notFound } from '../http/problems'
@@ -31,22 +33,26 @@ export async function readMessages(applicationId: string) {
   }))
 }
 
+async function addressNow({ toName, toMail }: Message, application: Application): Promise<string> {
+  const person = await candidateWithMail(application.candidateId)
+  return toName === person.name ? (contactMail(application) ?? person.mail) : toMail
+}
+
 /** Queues a refused mail again. One to the candidate goes to the address they have given since. */
 export async function resendMessage(deps: Deps, actor: Account, id: string) {
   const message = await Message.findByPk(id)
-  if (!message?.applicationId) throw notFound()
-  if (message.state !== 'refused') throw conflict('not-refused', 'This mail was not refused.')
-  const application = await applicationById(message.applicationId)
-  const person = await candidateWithMail(application.candidateId)
-  const toMail = message.toName === person.name ? (contactMail(application) ?? person.mail) : message.toMail
-  await message.update({ state: 'queued', toMail, sentAt: null, refusedBecause: null })
+  if (!message) throw notFound()
+  const application = message.applicationId ? await applicationById(message.applicationId) : undefined
+  const toMail = application ? await addressNow(message, application) : message.toMail
+  const queued = { state: 'queued' as const, toMail, sentAt: null, refusedBecause: null }
+  if (!(await changeWhere(message, { state: 'refused' }, queued)))
+    throw conflict('not-refused', 'This mail was not refused.')
   await queueJob('mail', { messageId: id })
   await recordEvent(deps, actor, {
     code: 'mail-again',
     what: `Sent “${message.subject}” again`,
-    candidateId: application.candidateId,
-    applicationId: application.id,
+    ...(application ? { candidateId: application.candidateId, applicationId: application.id } : {}),
   })
-  await refreshStanding(deps, application)
+  if (application) await refreshStanding(deps, application)
   return { done: true as const }
 }

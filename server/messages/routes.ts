@@ -2,12 +2,15 @@ import * as contract from '#contract/messages'
 import type { Account } from '../deps'
 import { bind } from '../http/bind'
 import { previewMessages, sendMessages } from './bulk'
+import { letMessageBe, readOutbox } from './outbox'
 import { readMessages, resendMessage } from './read'
 import { listSentences, listTemplates, removeTemplate, saveSentences, saveTemplate } from './templates'
 
 export const messageRoutes = [
   bind(contract.readMessages, ({ input }) => readMessages(input.params.id)),
   bind(contract.resendMessage, ({ deps, actor, input }) => resendMessage(deps, actor as Account, input.params.id)),
+  bind(contract.readOutbox, ({ deps }) => readOutbox(deps)),
+  bind(contract.letMessageBe, ({ deps, actor, input }) => letMessageBe(deps, actor as Account, input.params.id)),
   bind(contract.listTemplates, () => listTemplates()),
   bind(contract.saveTemplate, ({ deps, actor, input }) =>
     saveTemplate(deps, actor as Account, input.params.id, input.body),

@@ -24,10 +24,13 @@ export async function sendMail(deps: Deps, { messageId }: { messageId: string })
     })
   } catch (error) {
     const { responseCode, response } = error as { responseCode?: number; response?: string }
-    if (!responseCode || responseCode < 500) throw error
+    if (!responseCode || responseCode < 500) {
+      await message.update({ refusedBecause: `Not taken yet: ${response ?? String(error)}`.slice(0, 500) })
+      throw error
+    }
     return refuse(deps, message, response ?? String(error))
   }
-  await message.update({ state: 'accepted', sentAt: deps.clock.now() })
+  await message.update({ state: 'accepted', sentAt: deps.clock.now(), refusedBecause: null })
 }
 
 /** No mail server took it, however often it was tried. */

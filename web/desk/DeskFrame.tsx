@@ -80,6 +80,7 @@ function Desk() {
                 <RailLink to="/desk/paper" name="Paper tray" />
                 <RailLink to="/desk/imports" name="Import" />
                 <RailLink to="/desk/doubles" name="Doubles" />
+                <RailLink to="/desk/outbox" name="Mails not taken" count={data?.refusedMails || undefined} />
                 <RailLink to="/desk/trail" name="Audit trail" />
               </>
             )}

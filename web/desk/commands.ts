@@ -20,6 +20,7 @@ export const deskCommands: readonly DeskCommand[] = [
   { name: 'Vacancies', words: 'posts set up rules form', to: '/desk/vacancies' },
   { name: 'Sources', words: 'universities employers boards', to: '/desk/sources', keepersOnly: true },
   { name: 'Prepared words', words: 'sentences messages templates', to: '/desk/words', keepersOnly: true },
+  { name: 'Mails not taken', words: 'outbox refused waiting post smtp', to: '/desk/outbox', keepersOnly: true },
   { name: 'Audit trail', words: 'verify record chain history', to: '/desk/trail', keepersOnly: true },
   {
     name: 'Keep all applications as CSV',

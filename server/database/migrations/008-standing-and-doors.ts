@@ -12,6 +12,7 @@ export const up = [
   'ALTER TABLE checks ADD attempts INT NOT NULL DEFAULT 3, ADD waitDays INT NOT NULL DEFAULT 7',
   // The row of a list says what people are called there: who sorts or searches by it learns no hidden name.
   `UPDATE standings SET candidate = COALESCE(reference, '') WHERE hidesName`,
+  'ALTER TABLE messages ADD KEY byState (state, createdAt)',
   'ALTER TABLE blobs ADD wholeAt DATETIME(3), ADD KEY byAge (createdAt)',
   'UPDATE blobs SET wholeAt = createdAt',
   `CREATE TABLE resits (

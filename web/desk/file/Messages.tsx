@@ -8,7 +8,12 @@ import { useSession } from '../../useSession'
 import { useTold } from '../useTold'
 import { More } from './More'
 
-const stateWords = { queued: 'waiting to go out', accepted: 'taken by the mail server', refused: 'refused' }
+const stateWords = {
+  queued: 'waiting to go out',
+  accepted: 'taken by the mail server',
+  refused: 'refused',
+  'let be': 'refused, let be',
+}
 
 /** Every mail about this application, and what became of it. */
 export function Messages({ id }: { id: string }) {

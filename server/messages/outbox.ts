@@ -1,0 +1,60 @@
+import { Op } from 'sequelize'
+import { applicationById, applicationsById } from '../applications/find'
+import { recordEvent } from '../audit/record'
+import { changeWhere } from '../database/compareAndSet'
+import type { Account, Deps } from '../deps'
+import { refreshStanding } from '../hiring/standing'
+import { conflict, notFound } from '../http/problems'
+import { hidesName } from '../scoring/find'
+import { Message } from './model'
+
+/** A mail usually goes out within seconds; one that waits longer has met with something. */
+const waitsAfterMs = 2 * 60_000
+const most = 300
+
+const troubled = (deps: Deps) => ({
+  [Op.or]: [
+    { state: 'refused' as const },
+    { state: 'queued' as const, createdAt: { [Op.lt]: new Date(deps.clock.now().getTime() - waitsAfterMs) } },
+  ],
+})
+
+/** Mails that wait to be taken and that were refused, also those that belong to no application, newest first. */
+export async function readOutbox(deps: Deps) {
+  const messages = await Message.findAll({ where: troubled(deps), order: [['createdAt', 'DESC']], limit: most })
+  const applications = await applicationsById(messages.flatMap(({ applicationId }) => applicationId ?? []))
+  return Promise.all(
+    messages.map(async ({ id, createdAt, toMail, subject, state, refusedBecause, applicationId }) => {
+      const application = applications.find((one) => one.id === applicationId)
+      const hides = application !== undefined && (await hidesName(application))
+      return {
+        id,
+        at: createdAt.toISOString(),
+        to: hides ? (application.reference ?? '') : toMail,
+        subject: hides ? '' : subject,
+        state: state as 'queued' | 'refused',
+        because: hides ? null : (refusedBecause ?? null),
+        application: application?.reference ? { id: application.id, reference: application.reference } : null,
+      }
+    }),
+  )
+}
+
+/** How many mails need somebody, for the rail. */
+export const countRefused = (): Promise<number> => Message.count({ where: { state: 'refused' } })
+
+/** Lets a refused mail be: it is told another way, or no longer needed. */
+export async function letMessageBe(deps: Deps, actor: Account, id: string) {
+  const message = await Message.findByPk(id)
+  if (!message) throw notFound()
+  if (!(await changeWhere(message, { state: 'refused' }, { state: 'let be' })))
+    throw conflict('not-refused', 'This mail was not refused.')
+  const application = message.applicationId ? await applicationById(message.applicationId) : undefined
+  await recordEvent(deps, actor, {
+    code: 'mail-let-be',
+    what: `Let the refused mail “${message.subject}” be`,
+    ...(application ? { candidateId: application.candidateId, applicationId: application.id } : {}),
+  })
+  if (application) await refreshStanding(deps, application)
+  return { done: true as const }
+}
