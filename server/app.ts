@@ -2,7 +2,6 @@ import Router from '@koa/router'
 import Koa, { type Context, type Next } from 'koa'
 import compress from 'koa-compress'
 import helmet from 'koa-helmet'
-import send from 'koa-send'
 import serveStatic from 'koa-static'
 import { UniqueConstraintError } from 'sequelize'
 import { openApi } from '#contract/openapi'
@@ -11,7 +10,6 @@ import { accountRoutes } from './accounts/routes'
 import { applicationRoutes } from './applications/routes'
 import { auditRoutes } from './audit/routes'
 import { claimRoutes } from './claims/routes'
-import { currentClock } from './demo/clock'
 import { demoRoutes } from './demo/routes'
 import type { Deps } from './deps'
 import { deskRoutes } from './desk/routes'
@@ -25,13 +23,13 @@ import { serve } from './http/serve'
 import { identityRoutes } from './identity/routes'
 import { importRoutes } from './imports/routes'
 import { messageRoutes } from './messages/routes'
+import { servePages } from './pages'
 import { paperRoutes } from './paper/routes'
 import { privacyRoutes } from './privacy/routes'
 import { rulesRoutes } from './rules/routes'
 import { scoringRoutes } from './scoring/routes'
 import { skillsRoutes } from './skills/routes'
 import { sourceRoutes } from './sources/routes'
-import { vacancyPage } from './vacancies/jobPosting'
 import { vacancyRoutes } from './vacancies/routes'
 import { verificationRoutes } from './verification/routes'
 import { vouchingRoutes } from './vouching/routes'
@@ -96,25 +94,17 @@ export function makeApp(deps: Omit<Deps, 'clock'>): Koa {
   router.all('/api/{*rest}', () => {
     throw new Problem(404, 'no-such-endpoint', 'There is no such endpoint.')
   })
+  const atNoPlace = servePages(router, deps)
   app.use(router.routes())
   app.use(
     serveStatic(deps.config.webFolder, {
+      index: false,
       maxage: 0,
       setHeaders: (response, path) =>
         void (path.includes('/assets/') && response.setHeader('Cache-Control', 'public, max-age=31536000, immutable')),
     }),
   )
-  // A vacancy's page carries its data for search engines.
-  app.use(async (ctx, next) => {
-    const slug = /^\/vacancies\/([\w-]+)$/.exec(ctx.path)?.[1]
-    if (!slug || ctx.method !== 'GET' || !ctx.accepts('html')) return next()
-    ctx.type = 'html'
-    ctx.body = await vacancyPage({ ...deps, clock: await currentClock(deps.config) }, slug)
-  })
-  // Every other address is a place in the web client.
-  app.use(async (ctx) => {
-    if (ctx.method === 'GET' && ctx.accepts('html')) await send(ctx, 'index.html', { root: deps.config.webFolder })
-  })
+  app.use(atNoPlace)
   return app
 }
 

@@ -24,6 +24,9 @@ export type Config = {
   /** Where we work: ISO 3166-1, and the region of ISO 3166-2 without it; whose holidays are ours. */
   country: string
   region: string | undefined
+  /** Our address beside: town and postcode, for postings. */
+  town: string
+  postcode: string
   /** The demo's clock may be moved and its accounts are shown at sign-in. Never in real use. */
   demo: boolean
   /** Proxies in front of us whose word on the client's address is taken; none believes what anybody sends. */
@@ -64,6 +67,8 @@ export function readConfig(env: NodeJS.ProcessEnv = process.env): Config {
     timeZone: env.TIME_ZONE ?? 'Europe/Vienna',
     country: env.COUNTRY ?? 'AT',
     region: env.REGION,
+    town: env.TOWN ?? 'Vallorne',
+    postcode: env.POSTCODE ?? '6800',
     demo: env.DEMO === 'yes',
     trustProxy: numberOf('TRUST_PROXY', env.TRUST_PROXY ?? '0'),
     secretKey: env.SECRET_KEY,

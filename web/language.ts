@@ -5,6 +5,8 @@ const isLanguage = (text: string | null): text is Language => languages.some((la
 
 /** The language the person chose on this device, or else the first their browser asks for that is spoken here. */
 function chosen(): Language {
+  const linked = new URLSearchParams(location.search).get('lang')
+  if (isLanguage(linked)) localStorage.setItem(keptUnder, linked)
   const kept = localStorage.getItem(keptUnder)
   if (isLanguage(kept)) return kept
   return navigator.languages.map((tag) => tag.slice(0, 2)).find(isLanguage) ?? 'en'

@@ -1,4 +1,5 @@
 import { createTransport } from 'nodemailer'
+import { escapeHtml } from '../http/html'
 
 export type OutgoingMail = {
   id: string
@@ -45,12 +46,9 @@ export function smtpMailer({ smtpUrl, mailFrom: from, contact: replyTo }: MailCo
   }
 }
 
-const entities: Record<string, string> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' }
-const escaped = (text: string) => text.replace(/[&<>"]/g, (letter) => entities[letter]!)
-
 /** The same words with paragraphs, and addresses that can be pressed; no pictures, nothing fetched. */
 export function htmlOf(text: string): string {
-  const paragraphs = escaped(text)
+  const paragraphs = escapeHtml(text)
     .trim()
     .split(/\n{2,}/)
     .map((part) =>

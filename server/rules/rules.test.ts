@@ -81,7 +81,7 @@ describe('setting a vacancy up', () => {
     expect(version).toBe(1)
     await save(id, (rules) => ({
       ...rules,
-      requirements: [{ ...reference, key: 'offer', asks: { kind: 'offer accepted' } }],
+      requirements: [{ ...reference, key: 'offer', gate: 'start', asks: { kind: 'offer accepted' } }],
     }))
     await publish(id)
     await desk.done('setVacancyState', { params: { id }, body: { version: 2, state: 'open' } })

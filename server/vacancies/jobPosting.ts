@@ -1,12 +1,9 @@
-import { readFile } from 'node:fs/promises'
-import { resolve } from 'node:path'
 import { getSchema } from '@tiptap/core'
 import { renderToHTMLString } from '@tiptap/static-renderer/pm/html-string'
 import { richTextParts } from '#contract/richText'
 import { dayAt } from '#core/dates/zoned'
-import type { Deps } from '../deps'
+import type { Config } from '../config'
 import type { Vacancy } from './model'
-import { isOpen, vacancyBySlug } from './vacancies'
 
 const schema = getSchema(richTextParts)
 
@@ -20,8 +17,18 @@ export function isRichText(content: unknown): boolean {
   }
 }
 
+type Us = Pick<Config, 'operator' | 'publicUrl' | 'postcode' | 'town' | 'region' | 'country'>
+
 /** A vacancy as schema.org `JobPosting` data (https://schema.org/JobPosting). */
-export function jobPosting(vacancy: Vacancy, operator: string, publicUrl: string) {
+export function jobPosting(vacancy: Vacancy, { operator, publicUrl, ...where }: Us) {
+  const address = (streetAddress?: string) => ({
+    '@type': 'PostalAddress',
+    ...(streetAddress ? { streetAddress } : {}),
+    postalCode: where.postcode,
+    addressLocality: where.town,
+    ...(where.region ? { addressRegion: where.region } : {}),
+    addressCountry: where.country,
+  })
   const escaped = vacancy.summary.replace(/&/g, '&amp;').replace(/</g, '&lt;')
   const duties = renderToHTMLString({ content: vacancy.duties, extensions: richTextParts })
   return {
@@ -39,8 +46,8 @@ export function jobPosting(vacancy: Vacancy, operator: string, publicUrl: string
     directApply: true,
     url: `${publicUrl}/vacancies/${vacancy.slug}`,
     identifier: { '@type': 'PropertyValue', name: operator, value: vacancy.id },
-    hiringOrganization: { '@type': 'Organization', name: operator },
-    jobLocation: { '@type': 'Place', address: { '@type': 'PostalAddress', addressLocality: vacancy.place } },
+    hiringOrganization: { '@type': 'Organization', name: operator, address: address() },
+    jobLocation: { '@type': 'Place', address: address(vacancy.place) },
     baseSalary: {
       '@type': 'MonetaryAmount',
       currency: 'EUR',
@@ -57,13 +64,4 @@ export function jobPosting(vacancy: Vacancy, operator: string, publicUrl: string
 function employmentType({ contract, hours }: Vacancy): string {
   if (/fixed|temporary|season/i.test(contract)) return 'TEMPORARY'
   return /part/i.test(hours) ? 'PART_TIME' : 'FULL_TIME'
-}
-
-/** The page of an open vacancy with its data for search engines in the head; the plain page for all others. */
-export async function vacancyPage(deps: Deps, slug: string): Promise<string> {
-  const page = await readFile(resolve(deps.config.webFolder, 'index.html'), 'utf8')
-  const vacancy = await vacancyBySlug(slug).catch(() => undefined)
-  if (!vacancy || !isOpen(vacancy, deps.clock.now())) return page
-  const data = JSON.stringify(jobPosting(vacancy, deps.config.operator, deps.config.publicUrl)).replace(/</g, '\\u003c')
-  return page.replace('</head>', `<script type="application/ld+json">${data}</script></head>`)
 }

@@ -1,0 +1,117 @@
+import { readFile } from 'node:fs/promises'
+import { resolve } from 'node:path'
+import type Router from '@koa/router'
+import type { Context } from 'koa'
+import { queues } from '#contract/desk'
+import { pages } from '#contract/pages'
+import { languages } from '#core/words/say'
+import { currentClock } from './demo/clock'
+import type { Deps } from './deps'
+import { escapeHtml } from './http/html'
+import { jobPosting } from './vacancies/jobPosting'
+import type { Vacancy } from './vacancies/model'
+import { allVacancies, isOpen, vacancyBySlug } from './vacancies/vacancies'
+
+type Ours = Omit<Deps, 'clock'>
+
+/** The web client at each of its places, what search engines read there, and 404 everywhere else. */
+export function servePages(router: Router, deps: Ours) {
+  const index = () => readFile(resolve(deps.config.webFolder, 'index.html'), 'utf8')
+  const give = async (ctx: Context, status: number, head = '') => {
+    ctx.status = status
+    ctx.type = 'html'
+    ctx.set('Cache-Control', 'no-cache')
+    ctx.body = (await index()).replace('</head>', `${head}</head>`)
+  }
+  router.get('/robots.txt', (ctx) => {
+    ctx.type = 'text'
+    ctx.body = robots(deps)
+  })
+  router.get('/sitemap.xml', async (ctx) => {
+    ctx.type = 'application/xml'
+    ctx.body = sitemap(deps, await openVacancies(deps))
+  })
+  router.get('/', (ctx) => give(ctx, 200, listHead(deps)))
+  for (const place of ['/vacancies/:slug', '/vacancies/:slug/fit'])
+    router.get(place, async (ctx) => {
+      const vacancy = await vacancyBySlug(ctx.params.slug as string).catch(() => undefined)
+      if (!vacancy || vacancy.state === 'draft') return give(ctx, 404)
+      const open = isOpen(vacancy, (await currentClock(deps.config)).now())
+      return give(ctx, 200, open && place.endsWith(':slug') ? vacancyHead(deps, vacancy) : '')
+    })
+  for (const place of pages)
+    // What may be missing is written in another way here.
+    router.get(place.replace(/\/(:\w+)\?/g, '{/$1}'), (ctx) => {
+      const { queue } = ctx.params as { queue?: string }
+      return give(ctx, queue === undefined || queues.some((one) => one === queue) ? 200 : 404)
+    })
+  // The page says so itself; what is no page is told so.
+  return (ctx: Context) => {
+    if (ctx.method !== 'GET' && ctx.method !== 'HEAD') return
+    if (ctx.accepts('html') && !/\.\w+$/.test(ctx.path)) return give(ctx, 404)
+    ctx.status = 404
+    ctx.body = 'There is nothing at this address.'
+  }
+}
+
+async function openVacancies(deps: Ours): Promise<Vacancy[]> {
+  const now = (await currentClock(deps.config)).now()
+  return (await allVacancies()).filter((vacancy) => isOpen(vacancy, now))
+}
+
+const robots = ({ config }: Ours) =>
+  [
+    'User-agent: *',
+    ...['/api/', '/desk', '/me', '/account', '/apply/', '/applications/', '/reply/', '/vouch/'].map(
+      (path) => `Disallow: ${path}`,
+    ),
+    `Sitemap: ${config.publicUrl}/sitemap.xml`,
+    '',
+  ].join('\n')
+
+/** Open vacancies for search engines (sitemaps.org, 0.9). */
+function sitemap({ config }: Ours, vacancies: readonly Vacancy[]): string {
+  const addresses = [config.publicUrl, ...vacancies.map(({ slug }) => `${config.publicUrl}/vacancies/${slug}`)]
+  return [
+    '<?xml version="1.0" encoding="UTF-8"?>',
+    '<urlset xmlns="http://www.sitemaps.org/schemas/sitemap/0.9">',
+    ...addresses.map((address) => `<url><loc>${escapeHtml(address)}</loc></url>`),
+    '</urlset>',
+    '',
+  ].join('\n')
+}
+
+const listHead = ({ config: { publicUrl, operator } }: Ours) =>
+  headOf(`${publicUrl}/`, {
+    title: `Vacancies at ${operator}`,
+    description: `Open vacancies at ${operator}: what each asks for, and the way to apply.`,
+    kind: 'website',
+  })
+
+function vacancyHead({ config }: Ours, vacancy: Vacancy): string {
+  const data = JSON.stringify(jobPosting(vacancy, config)).replace(/</g, '\\u003c')
+  const address = `${config.publicUrl}/vacancies/${vacancy.slug}`
+  const { title, summary: description } = vacancy
+  return `${headOf(address, { title: `${title}, ${config.operator}`, description, kind: 'article' })}<script type="application/ld+json">${data}</script>`
+}
+
+type About = { title: string; description: string; kind: string }
+
+/** What search engines and messengers read (HTML; Open Graph protocol). */
+function headOf(address: string, { title, description, kind }: About): string {
+  const short = description.length > 160 ? `${description.slice(0, 159).replace(/\s+\S*$/, '')}…` : description
+  const meta = (key: string, name: string, content: string) =>
+    `<meta ${key}="${name}" content="${escapeHtml(content)}">`
+  return [
+    meta('name', 'description', short),
+    `<link rel="canonical" href="${escapeHtml(address)}">`,
+    ...languages.map(
+      (language) => `<link rel="alternate" hreflang="${language}" href="${escapeHtml(`${address}?lang=${language}`)}">`,
+    ),
+    `<link rel="alternate" hreflang="x-default" href="${escapeHtml(address)}">`,
+    meta('property', 'og:title', title),
+    meta('property', 'og:description', short),
+    meta('property', 'og:type', kind),
+    meta('property', 'og:url', address),
+  ].join('')
+}
