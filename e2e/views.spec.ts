@@ -101,6 +101,56 @@ test('the desk is accessible and can be worked from the keyboard', async ({ brow
   await expect(page.getByText(/contradict/).first()).toBeVisible()
 })
 
+test('the desk fits 320 pixels, one pane at a time, and the focus goes back to where it was', async ({ browser }) => {
+  const page = await windowOf(browser, { width: 320, height: 640 })
+  await signIn(page, 'ines@vallorne.example')
+  for (const place of [
+    'today',
+    'vacancies',
+    'vacancies/sections',
+    'vacancies/intakes',
+    'sources',
+    'trail',
+    'applications/table',
+    'doubles',
+    'paper',
+    'behalf',
+    'imports',
+    'words',
+    'outbox',
+  ]) {
+    await page.goto(`/desk/${place}`)
+    await page.locator('h1').first().waitFor()
+    await page.waitForLoadState('networkidle')
+    await fitsAcross(page)
+  }
+  await page.goto('/desk/today')
+  await page.locator('ol li button').first().click()
+  await page.locator('section[aria-label^="File of"]').waitFor()
+  await fitsAcross(page)
+  await page.getByRole('link', { name: 'Back to the queue' }).click()
+  await expect(page.locator('ol li button').first()).toBeVisible()
+
+  await page.setViewportSize({ width: 1280, height: 800 })
+  await page.locator('ol li button').nth(1).focus()
+  for (const [press, close] of [
+    ['?', 'Escape'],
+    ['Control+k', 'Escape'],
+  ] as const) {
+    await page.keyboard.press(press)
+    await page.getByRole('dialog').waitFor()
+    await page.keyboard.press(close)
+    await expect(page.locator('ol li button').nth(1)).toBeFocused()
+  }
+  await page.locator('body').press('Tab')
+  await page.goto('/desk/sources')
+  await page.locator('h1').waitFor()
+  await page.keyboard.press('Tab')
+  await expect(page.getByRole('button', { name: 'To the content' })).toBeFocused()
+  await page.keyboard.press('Enter')
+  await expect(page.locator('main')).toBeFocused()
+})
+
 test('a decision can be undone', async ({ browser }) => {
   const page = await windowOf(browser)
   await signIn(page, 'ines@vallorne.example')

@@ -39,8 +39,8 @@ export function servePages(router: Router, deps: Ours) {
       const open = isOpen(vacancy, (await currentClock(deps.config)).now())
       return give(ctx, 200, open && place.endsWith(':slug') ? vacancyHead(deps, vacancy) : '')
     })
+  // What may be missing is written in another way here.
   for (const place of pages)
-    // What may be missing is written in another way here.
     router.get(place.replace(/\/(:\w+)\?/g, '{/$1}'), (ctx) => {
       const { queue } = ctx.params as { queue?: string }
       return give(ctx, queue === undefined || queues.some((one) => one === queue) ? 200 : 404)

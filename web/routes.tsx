@@ -1,10 +1,12 @@
 import { createBrowserRouter, Navigate } from 'react-router'
+import { Root } from './Root'
 import { Failed } from './ui/Failed'
 
 /** Every place has an address; what is behind it is loaded when it is first gone to. */
 export const router = createBrowserRouter([
   {
     errorElement: <Failed />,
+    element: <Root />,
     children: [
       {
         lazy: () => import('./portal/PortalFrame').then(({ PortalFrame }) => ({ Component: PortalFrame })),

@@ -22,7 +22,7 @@ export function DeskClock({ today }: { today: string }) {
         <Popover.Content
           sideOffset={8}
           align="end"
-          className="z-50 w-[270px] rounded-sheet border border-line-strong bg-sheet p-4 text-[13.5px] shadow-[0_8px_24px_rgb(0_0_0/0.2)]"
+          className="z-50 w-[270px] rounded-sheet border border-line-strong bg-sheet p-4 text-[0.9rem] shadow-[0_8px_24px_rgb(0_0_0/0.2)]"
         >
           <p className="mb-1 font-semibold">The demo’s clock</p>
           <p className="mb-3 text-ink-2">

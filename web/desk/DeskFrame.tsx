@@ -39,16 +39,16 @@ function Desk() {
   useKeys({ '?': () => setListing(true), 'ctrl+k': () => setFinding(true) })
   return (
     <Tooltip.Provider delayDuration={250}>
-      <div className="grid min-h-dvh grid-rows-[44px_1fr] text-[13.5px] leading-[1.4] lg:h-dvh">
-        <header className="flex items-center gap-4 bg-mast px-3.5 text-on-mast">
-          <Link to="/desk/today" className="font-title text-[20px] leading-none">
+      <div className="grid min-h-dvh grid-rows-[auto_1fr] text-[0.9rem] leading-[1.4] lg:h-dvh">
+        <header className="flex min-h-11 flex-wrap items-center gap-x-4 gap-y-1 bg-mast px-3.5 text-on-mast max-md:py-1.5">
+          <Link to="/desk/today" className="font-title text-[1.3333rem] leading-none">
             Probatum
           </Link>
           <span className="opacity-75 max-md:hidden">Vallorne Mountain Lines</span>
           <button
             type="button"
             onClick={() => setFinding(true)}
-            className="mx-auto flex w-full max-w-[430px] items-center justify-between gap-3 rounded-sheet border border-on-mast/35 bg-on-mast/10 px-2.5 py-1 text-left hover:border-on-mast/60"
+            className="mx-auto flex w-full min-w-0 max-w-[430px] items-center max-md:order-last max-md:max-w-none justify-between gap-3 rounded-sheet border border-on-mast/35 bg-on-mast/10 px-2.5 py-1 text-left hover:border-on-mast/60"
           >
             <span className="truncate opacity-85">Find a person, number or reference</span>
             <Key letter="Ctrl K" />
@@ -57,11 +57,15 @@ function Desk() {
           <Link to="/account" className="font-semibold hover:underline max-md:hidden">
             {account?.name}
           </Link>
-          <button type="button" onClick={() => void signOut.act({})} className="opacity-80 hover:underline">
+          <button
+            type="button"
+            onClick={() => void signOut.act({})}
+            className="opacity-80 hover:underline max-md:ml-auto"
+          >
             Sign out
           </button>
         </header>
-        <div className="grid min-h-0 lg:grid-cols-[138px_minmax(0,1fr)]">
+        <div className="grid min-h-0 lg:grid-cols-[9.2rem_minmax(0,1fr)]">
           <nav
             aria-label="Queues"
             className="flex gap-x-1 overflow-auto border-line border-r bg-ground p-2 lg:flex-col"
@@ -69,13 +73,13 @@ function Desk() {
             {Object.entries(queueNames).map(([queue, { name }]) => (
               <RailLink key={queue} to={`/desk/${queue}`} name={name} count={data?.counts[queue]} />
             ))}
-            <p className="px-2 pt-4 pb-1 font-semibold text-[12px] text-ink-3 max-lg:hidden">Set up</p>
+            <p className="px-2 pt-4 pb-1 font-semibold text-[0.8rem] text-ink-3 max-lg:hidden">Set up</p>
             {overviews.map(({ path, name }) =>
               path !== 'vacancies' && !mayRead ? null : <RailLink key={path} to={`/desk/${path}`} name={name} />,
             )}
             {mayRead && (
               <>
-                <p className="px-2 pt-4 pb-1 font-semibold text-[12px] text-ink-3 max-lg:hidden">Keep</p>
+                <p className="px-2 pt-4 pb-1 font-semibold text-[0.8rem] text-ink-3 max-lg:hidden">Keep</p>
                 <RailLink to="/desk/behalf" name="On behalf" />
                 <RailLink to="/desk/paper" name="Paper tray" />
                 <RailLink to="/desk/imports" name="Import" />
@@ -107,7 +111,7 @@ function RailLink({ to, name, count }: { to: string; name: string; count?: numbe
       }
     >
       {name}
-      {count !== undefined && <span className="font-mono font-normal text-[12px] text-ink-2">{count}</span>}
+      {count !== undefined && <span className="font-mono font-normal text-[0.8rem] text-ink-2">{count}</span>}
     </NavLink>
   )
 }

@@ -2,6 +2,7 @@ import { Command } from 'cmdk'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { api } from '../api'
+import { useFocusBack } from '../ui/useFocusBack'
 import { useSession } from '../useSession'
 import { commandsFor, type DeskCommand } from './commands'
 import { useKeepFile } from './useKeepFile'
@@ -9,6 +10,7 @@ import { useKeepFile } from './useKeepFile'
 /** Finds a person, a number or a reference, and goes to any queue. */
 export function Finder({ open, onClose }: { open: boolean; onClose: () => void }) {
   const [text, setText] = useState('')
+  useFocusBack(open)
   const navigate = useNavigate()
   const { data } = api.endpoints.find.useQuery({ query: { text: text.trim() } }, { skip: !open || text.trim() === '' })
   const go = (to: string) => {
@@ -32,13 +34,13 @@ export function Finder({ open, onClose }: { open: boolean; onClose: () => void }
       shouldFilter={false}
       label="Find a person, number or reference"
       overlayClassName="fixed inset-0 z-40 bg-ink/35"
-      contentClassName="fixed top-[12vh] left-1/2 z-50 w-[min(560px,calc(100vw-2rem))] -translate-x-1/2 rounded-sheet border border-line-strong bg-sheet text-[14px] shadow-[0_12px_40px_rgb(0_0_0/0.25)]"
+      contentClassName="fixed top-[12vh] left-1/2 z-50 w-[min(560px,calc(100vw-2rem))] -translate-x-1/2 rounded-sheet border border-line-strong bg-sheet text-[0.9333rem] shadow-[0_12px_40px_rgb(0_0_0/0.25)]"
     >
       <Command.Input
         value={text}
         onValueChange={setText}
         placeholder="A name in any spelling, a reference, a number, a mail, a command"
-        className="w-full border-line border-b bg-transparent px-4 py-3 text-[15px] outline-none"
+        className="w-full border-line border-b bg-transparent px-4 py-3 text-[1rem] outline-none"
       />
       <Command.List className="max-h-[50vh] overflow-auto p-1.5">
         {text.trim() !== '' && data?.people.length === 0 && data.imported.length === 0 && commands.length === 0 && (

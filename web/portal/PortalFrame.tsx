@@ -16,7 +16,7 @@ export function PortalFrame() {
     navigate('/')
   }
   return (
-    <div className="min-h-dvh text-[15px]">
+    <div className="min-h-dvh text-[1rem]">
       <header className="no-print flex flex-wrap items-center gap-x-4 gap-y-1 border-line border-b bg-sheet px-4 py-2.5 sm:px-7">
         <Link to="/" className="font-title text-[1.5em] leading-none">
           Probatum

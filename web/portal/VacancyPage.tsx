@@ -10,6 +10,7 @@ import { Button } from '../ui/Button'
 import { ProblemNote } from '../ui/ProblemNote'
 import { RichText } from '../ui/RichText'
 import { Sheet } from '../ui/Sheet'
+import { useTitle } from '../ui/useTitle'
 import { Waiting } from '../ui/Waiting'
 import { writeMoment, writeMoney } from '../ui/write'
 import { useAct } from '../useAct'
@@ -26,6 +27,7 @@ const gateTitles: Record<Gate, string> = {
 export function VacancyPage() {
   const { slug = '' } = useParams()
   const { data: vacancy, error, refetch } = api.endpoints.readVacancy.useQuery({ params: { slug } })
+  useTitle(vacancy?.title)
   if (!vacancy) return <Waiting error={error} onRetry={refetch} />
   const nameOf = (key: string) => say(vacancy.names[key] ?? key)
   const known = knownFacts(vacancy.form, vacancy.names)

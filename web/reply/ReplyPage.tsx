@@ -120,7 +120,7 @@ function Asking({
   const agreeAll = () =>
     setAnswers(Object.fromEntries(question.fields.map(({ key }) => [key, { says: 'agrees' as const, value: '' }])))
   return (
-    <main className="mx-auto max-w-[820px] px-4 py-7 text-[15.5px]">
+    <main className="mx-auto max-w-[820px] px-4 py-7 text-[1.0333rem]">
       <p className="text-ink-2">
         {question.operator} asks {question.source}
       </p>

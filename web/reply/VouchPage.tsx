@@ -137,7 +137,7 @@ function Vouching({ token, asked, onReceived }: VouchingProps) {
     if (received) onReceived(received)
   }
   return (
-    <main className="mx-auto max-w-[760px] px-4 py-7 text-[15.5px]">
+    <main className="mx-auto max-w-[760px] px-4 py-7 text-[1.0333rem]">
       <p className="text-ink-2">{asked.operator}</p>
       <h1 className="mb-2 text-[2em]">{say('Can you vouch for {{candidate}}?', { candidate })}</h1>
       <p className="mb-4 max-w-[62ch]">

@@ -1,6 +1,7 @@
 import { X } from 'lucide-react'
 import { Dialog as Radix } from 'radix-ui'
 import type { ReactNode } from 'react'
+import { useFocusBack } from './useFocusBack'
 
 type Props = {
   open: boolean
@@ -15,6 +16,7 @@ type Props = {
 
 /** A question in front of the page; Escape and the cross leave things as they are. */
 export function Dialog({ open, onClose, title, description, children, wide = false, covers = false }: Props) {
+  useFocusBack(open)
   return (
     <Radix.Root open={open} onOpenChange={(next) => !next && onClose()}>
       <Radix.Portal>

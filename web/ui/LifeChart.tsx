@@ -67,7 +67,7 @@ export function LifeChart({ bars, papers = [], today, start, years, toleratedGap
   const height = papersTop + (life.papers.length > 0 ? life.papers.length * 8 + 8 : 0) + 16
 
   return (
-    <figure ref={holder} className="w-full min-w-0 overflow-hidden text-[12px]">
+    <figure ref={holder} className="w-full min-w-0 overflow-hidden text-[0.8rem]">
       {/* biome-ignore lint/a11y/useSemanticElements: a drawing is no fieldset */}
       <svg width={width} height={height} aria-label={summaryOf(life)} role="group" className="block font-sans">
         <defs>
@@ -105,7 +105,7 @@ export function LifeChart({ bars, papers = [], today, start, years, toleratedGap
           {life.years.map(({ x, year }) => (
             <g key={year}>
               <line x1={x} x2={x} y1={top - 2} y2={height - 14} stroke="var(--line)" />
-              <text x={x} y={11} textAnchor="middle" fill="var(--ink-3)" className="font-mono text-[11px]">
+              <text x={x} y={11} textAnchor="middle" fill="var(--ink-3)" className="font-mono text-[0.7333rem]">
                 {x > 12 && x < plotWidth - 12 ? year : ''}
               </text>
             </g>
@@ -282,7 +282,7 @@ function Bar({ x, y, width, height, fill, dark, label, title, onChoose }: Box) {
           x={x + 5}
           y={y + 12.5}
           fill={dark ? 'var(--ink)' : 'var(--on-bar)'}
-          className="pointer-events-none text-[11.5px]"
+          className="pointer-events-none text-[0.7667rem]"
         >
           {shown}
         </text>
@@ -330,7 +330,7 @@ function Gap({ gap, y, fill, plotWidth, onChoose }: GapProps) {
           y={y + 28}
           textAnchor="middle"
           fill="var(--contradicted)"
-          className="pointer-events-none font-semibold text-[11.5px]"
+          className="pointer-events-none font-semibold text-[0.7667rem]"
           style={{ paintOrder: 'stroke', stroke: 'var(--sheet)', strokeWidth: 3 }}
         >
           {gap.days} d

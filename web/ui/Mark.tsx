@@ -124,7 +124,7 @@ export function Mark({ name, size = 15 }: { name: string; size?: number }) {
         </svg>
       </Tooltip.Trigger>
       <Tooltip.Portal>
-        <Tooltip.Content sideOffset={4} className="z-50 rounded-sheet bg-ink px-2 py-1 text-[12.5px] text-sheet">
+        <Tooltip.Content sideOffset={4} className="z-50 rounded-sheet bg-ink px-2 py-1 text-[0.8333rem] text-sheet">
           {words[known]}
         </Tooltip.Content>
       </Tooltip.Portal>

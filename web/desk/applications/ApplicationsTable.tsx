@@ -1,6 +1,6 @@
 import { flexRender, getCoreRowModel, type RowSelectionState, useReactTable } from '@tanstack/react-table'
 import { Popover } from 'radix-ui'
-import { useEffect, useState } from 'react'
+import { useState } from 'react'
 import { Link, useNavigate, useSearchParams } from 'react-router'
 import { mostCounted, sentStages, type TableFilter } from '#contract/lists'
 import { api } from '../../api'
@@ -89,14 +89,11 @@ export function ApplicationsTable() {
     t: mayAct && chosen.length > 0 ? () => setWriting('turn down') : undefined,
     '/': () => document.querySelector<HTMLElement>('input[type=search]')?.focus(),
   })
-  useEffect(() => {
-    document.title = 'Applications, Probatum'
-  }, [])
   return (
     <main aria-label="Applications as a table" className="flex h-full min-h-0 flex-col bg-sheet">
       <div className="border-line border-b px-5 pt-3 pb-2">
         <div className="flex flex-wrap items-baseline gap-x-5">
-          <h1 className="text-[22px]">Applications</h1>
+          <h1 className="text-[1.4667rem]">Applications</h1>
           <p role="status" className="text-ink-2">
             {data ? countWords(data.total) : ''}
           </p>
@@ -124,7 +121,7 @@ export function ApplicationsTable() {
           <table className={`w-full text-left ${isFetching ? 'opacity-70' : ''}`}>
             <thead className="sticky top-0 bg-sheet">
               {table.getHeaderGroups().map((group) => (
-                <tr key={group.id} className="border-line-strong border-b text-[12.5px] text-ink-2">
+                <tr key={group.id} className="border-line-strong border-b text-[0.8333rem] text-ink-2">
                   <th scope="col" className="w-8 py-1">
                     <input
                       type="checkbox"
@@ -319,7 +316,7 @@ function Columns({ shown, onChange }: { shown: readonly string[]; onChange: (key
         <Popover.Content
           sideOffset={6}
           align="end"
-          className="z-50 w-[300px] rounded-sheet border border-line-strong bg-sheet p-3 text-[13.5px] shadow-[0_8px_24px_rgb(0_0_0/0.2)]"
+          className="z-50 w-[300px] rounded-sheet border border-line-strong bg-sheet p-3 text-[0.9rem] shadow-[0_8px_24px_rgb(0_0_0/0.2)]"
         >
           <CheckList
             label="Columns"

@@ -123,7 +123,7 @@ function Check({ previews, written, reason, turningDown, applications, onBack, o
             <li key={application} className={`border-line border-b ${at === nth ? 'bg-confirmed-wash' : ''}`}>
               <button type="button" className="w-full px-2 py-1 text-left" onClick={() => setNth(at)}>
                 <span className="block truncate font-semibold">{name}</span>
-                <span className={`block truncate text-[12.5px] ${obstacle ? 'text-contradicted' : 'text-ink-2'}`}>
+                <span className={`block truncate text-[0.8333rem] ${obstacle ? 'text-contradicted' : 'text-ink-2'}`}>
                   {obstacle ?? to}
                 </span>
               </button>

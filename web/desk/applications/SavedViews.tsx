@@ -23,7 +23,7 @@ export function SavedViews({ query, onChoose }: { query: string; onChoose: (quer
         <Popover.Content
           sideOffset={6}
           align="start"
-          className="z-50 grid w-[320px] gap-2 rounded-sheet border border-line-strong bg-sheet p-3 text-[13.5px] shadow-[0_8px_24px_rgb(0_0_0/0.2)]"
+          className="z-50 grid w-[320px] gap-2 rounded-sheet border border-line-strong bg-sheet p-3 text-[0.9rem] shadow-[0_8px_24px_rgb(0_0_0/0.2)]"
         >
           <ul>
             {views.map((view) => (

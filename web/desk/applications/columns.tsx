@@ -21,7 +21,7 @@ export const columns = [
   }),
   column.accessor('reference', {
     header: 'Reference',
-    cell: ({ getValue }) => <span className="font-mono text-[12.5px]">{getValue()}</span>,
+    cell: ({ getValue }) => <span className="font-mono text-[0.8333rem]">{getValue()}</span>,
   }),
   column.accessor('vacancy', { header: 'Vacancy' }),
   column.accessor('stage', { header: 'Stage' }),

@@ -27,7 +27,7 @@ export function Behalf() {
       about="For somebody who wrote on paper or rang: write down what they told you, then mail them a link. They read it through, sign it and send it; nobody else can."
     >
       <Begin />
-      <h2 className="mt-5 mb-1 text-[17px]">Not sent yet</h2>
+      <h2 className="mt-5 mb-1 text-[1.1333rem]">Not sent yet</h2>
       <Table
         rows={data}
         keyOf={({ id }) => id}
@@ -44,7 +44,7 @@ export function Behalf() {
                     {line.name}
                   </Link>
                 )}
-                <span className="block font-mono text-[12px] text-ink-2">{line.mail}</span>
+                <span className="block font-mono text-[0.8rem] text-ink-2">{line.mail}</span>
               </>
             ),
           },
@@ -53,7 +53,7 @@ export function Behalf() {
             of: ({ title, closesAt, timeZone }) => (
               <>
                 {title}
-                <span className="block text-[12px] text-ink-2">closes {writeMoment(closesAt, timeZone)}</span>
+                <span className="block text-[0.8rem] text-ink-2">closes {writeMoment(closesAt, timeZone)}</span>
               </>
             ),
           },

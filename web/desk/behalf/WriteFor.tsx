@@ -34,7 +34,7 @@ export function WriteFor() {
     if (await act({ params: { id } })) told(`A link is on its way to ${one?.mail}.`)
   }
   return (
-    <div className="h-full overflow-auto text-[15px]">
+    <div className="h-full overflow-auto text-[1rem]">
       <div className="sticky top-0 z-10 flex flex-wrap items-center gap-x-4 gap-y-1 border-line border-b bg-sheet px-5 py-2">
         <Link to="/desk/behalf" className="font-semibold text-confirmed">
           On behalf

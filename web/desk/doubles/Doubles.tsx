@@ -34,14 +34,17 @@ export function Doubles() {
   useKeys({ j: () => go(1), k: () => go(-1) })
   if (!data) return <Waiting error={error} onRetry={refetch} />
   return (
-    <main className="grid h-full min-h-0 grid-cols-[258px_minmax(0,1fr)]" aria-label="Possible doubles">
-      <section aria-label="Pairs" className="min-h-0 overflow-auto border-line border-r bg-sheet-2">
+    <main className="grid h-full min-h-0 lg:grid-cols-[17.2rem_minmax(0,1fr)]" aria-label="Possible doubles">
+      <section
+        aria-label="Pairs"
+        className={`min-h-0 overflow-auto border-line border-r bg-sheet-2 ${oneId ? 'max-lg:hidden' : ''}`}
+      >
         <div className="border-line border-b px-3 py-2">
-          <div className="flex items-baseline justify-between text-[12.5px]">
-            <h1 className="text-[18px]">Doubles</h1>
+          <div className="flex items-baseline justify-between text-[0.8333rem]">
+            <h1 className="text-[1.2rem]">Doubles</h1>
             <AsCsv list="doubles" />
           </div>
-          <p className="text-[12.5px] text-ink-2">Files that may be of one person, the likeliest first.</p>
+          <p className="text-[0.8333rem] text-ink-2">Files that may be of one person, the likeliest first.</p>
         </div>
         <ol>
           {pairs.map((pair) => (
@@ -50,9 +53,9 @@ export function Doubles() {
               className={`border-line border-b ${pair.oneId === oneId && pair.otherId === otherId ? 'bg-confirmed-wash shadow-[inset_3px_0_0_var(--confirmed)]' : 'hover:bg-sheet'}`}
             >
               <Link to={`/desk/doubles/${pair.oneId}/${pair.otherId}`} className="block px-3 py-2">
-                <span className="block truncate font-semibold text-[14px]">{pair.names[0]}</span>
+                <span className="block truncate font-semibold text-[0.9333rem]">{pair.names[0]}</span>
                 <span className="block truncate">{pair.names[1]}</span>
-                <span className="block text-[12.5px] text-ink-2">
+                <span className="block text-[0.8333rem] text-ink-2">
                   {likelihoodWords[pair.likelihood]}: {pair.agreeing.join(', ')}
                 </span>
               </Link>
@@ -67,7 +70,7 @@ export function Doubles() {
         </ol>
         {data.merged.length > 0 && (
           <section aria-label="Merged lately" className="border-line border-t p-3">
-            <h2 className="mb-1 font-semibold text-[13.5px]">Merged lately</h2>
+            <h2 className="mb-1 font-semibold text-[0.9rem]">Merged lately</h2>
             <ProblemNote problem={undo.problem} />
             {data.merged.map(({ id, kept, merged, by, at: when }) => (
               <div key={id} className="mb-1.5">
@@ -90,9 +93,14 @@ export function Doubles() {
         )}
       </section>
       {oneId && otherId ? (
-        <Compare key={oneId + otherId} oneId={oneId} otherId={otherId} onSettled={() => navigate('/desk/doubles')} />
+        <div className="min-h-0 min-w-0 max-lg:overflow-auto lg:contents">
+          <Link to="/desk/doubles" className="block px-5 pt-2 text-confirmed lg:hidden">
+            Back to the pairs
+          </Link>
+          <Compare key={oneId + otherId} oneId={oneId} otherId={otherId} onSettled={() => navigate('/desk/doubles')} />
+        </div>
       ) : (
-        <p className="p-6 text-ink-2">Choose a pair on the left, or press J.</p>
+        <p className="p-6 text-ink-2 max-lg:hidden">Choose a pair on the left, or press J.</p>
       )}
     </main>
   )
@@ -125,15 +133,15 @@ function Compare({ oneId, otherId, onSettled }: { oneId: string; otherId: string
   return (
     <section aria-label="Side by side" className="flex min-h-0 flex-col bg-sheet">
       <div className="min-h-0 flex-1 overflow-auto px-5 py-3">
-        <h2 className="text-[20px]">{headings[pair.likelihood]}</h2>
+        <h2 className="text-[1.3333rem]">{headings[pair.likelihood]}</h2>
         <table className="mt-2 w-full max-w-[980px] table-fixed text-left">
           <thead>
             <tr className="border-line-strong border-b">
               <th scope="col" className="w-[130px] py-1" />
               {pair.sides.map((side) => (
-                <th key={side.candidateId} scope="col" className="py-1 pr-4 text-[15px]">
+                <th key={side.candidateId} scope="col" className="py-1 pr-4 text-[1rem]">
                   {side.name}
-                  <span className="block font-normal text-[12.5px] text-ink-2">
+                  <span className="block font-normal text-[0.8333rem] text-ink-2">
                     here since {writeDayOf(side.since)}
                   </span>
                   <div className="font-normal">
@@ -141,7 +149,7 @@ function Compare({ oneId, otherId, onSettled }: { oneId: string; otherId: string
                   </div>
                 </th>
               ))}
-              <th scope="col" className="w-[230px] py-1 text-[12.5px] text-ink-2">
+              <th scope="col" className="w-[230px] py-1 text-[0.8333rem] text-ink-2">
                 Compared
               </th>
             </tr>
@@ -185,7 +193,7 @@ function Compare({ oneId, otherId, onSettled }: { oneId: string; otherId: string
                 <td key={side.candidateId} className="py-2 pr-4">
                   {side.applications.map(({ id, reference, title, stage }) => (
                     <Link key={id} to={`/desk/applications/${id}`} className="block hover:underline">
-                      {title} <span className="font-mono text-ink-2 text-[12.5px]">{reference}</span>, {stage}
+                      {title} <span className="font-mono text-ink-2 text-[0.8333rem]">{reference}</span>, {stage}
                     </Link>
                   ))}
                 </td>

@@ -57,7 +57,7 @@ export function FileMore({ file }: { file: File }) {
         <ol className="grid gap-1">
           {file.trail.map(({ at, who, what }) => (
             <li key={`${at}${what}`} className="grid grid-cols-[132px_1fr] gap-2">
-              <span className="font-mono text-[12px] text-ink-2">{writeMoment(at).replace(/^\w+,? /, '')}</span>
+              <span className="font-mono text-[0.8rem] text-ink-2">{writeMoment(at).replace(/^\w+,? /, '')}</span>
               <span>
                 {what} <span className="text-ink-2">· {who}</span>
               </span>

@@ -69,7 +69,7 @@ export function FilePane({ id, queue, chosen }: { id: string; queue: Queue; chos
   })
   if (!file) return <Waiting error={error} onRetry={refetch} />
   return (
-    <div className="grid min-h-0 min-w-0 xl:grid-cols-[minmax(0,1fr)_372px] lg:max-xl:grid-rows-[auto_auto] lg:max-xl:overflow-auto">
+    <div className="grid min-h-0 min-w-0 xl:grid-cols-[minmax(0,1fr)_24.8rem] lg:max-xl:grid-rows-[auto_auto] lg:max-xl:overflow-auto">
       <section
         aria-label={`File of ${file.candidate.name}`}
         className="min-h-0 min-w-0 overflow-auto border-line border-r bg-sheet"
@@ -80,7 +80,7 @@ export function FilePane({ id, queue, chosen }: { id: string; queue: Queue; chos
           </Link>
           <div className="flex items-start justify-between gap-3">
             <div className="min-w-0">
-              <h2 className="truncate text-[24px]">{file.candidate.name}</h2>
+              <h2 className="truncate text-[1.6rem]">{file.candidate.name}</h2>
               <p className="text-ink-2">
                 {file.vacancy.title} · <span className="whitespace-nowrap font-mono">{file.reference}</span> ·{' '}
                 {stageWords[file.stage]}
@@ -179,7 +179,7 @@ type FactProps = { name: string; value: string; aside?: string; grave?: boolean;
 function Fact({ name, value, aside, grave = false, onChange }: FactProps) {
   return (
     <div className="min-w-0">
-      <dt className="text-[12px] text-ink-2">
+      <dt className="text-[0.8rem] text-ink-2">
         {name}
         {onChange && (
           <button type="button" className="ml-1.5 font-semibold text-confirmed" onClick={onChange}>
@@ -189,7 +189,7 @@ function Fact({ name, value, aside, grave = false, onChange }: FactProps) {
       </dt>
       <dd className="truncate" title={value}>
         <span className={`font-semibold ${grave ? 'text-contradicted' : ''}`}>{value}</span>
-        {aside && <span className="ml-1 text-[12px] text-ink-2">({aside})</span>}
+        {aside && <span className="ml-1 text-[0.8rem] text-ink-2">({aside})</span>}
       </dd>
     </div>
   )

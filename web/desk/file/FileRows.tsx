@@ -15,7 +15,7 @@ export function FileRows({
     <div>
       {groups.map(({ title, note, rows }) => (
         <section key={title} aria-label={title}>
-          <div className="flex justify-between border-line border-b bg-sheet-2 px-4 py-[3px] text-[12.5px]">
+          <div className="flex justify-between border-line border-b bg-sheet-2 px-4 py-[3px] text-[0.8333rem]">
             <h3 className="font-semibold">{title}</h3>
             <span className="text-ink-2">{note}</span>
           </div>
@@ -44,12 +44,12 @@ function Line({ row, chosen, onChoose }: { row: Row; chosen: boolean; onChoose: 
           <Mark name={row.mark} />
         </span>
         <span className="line-clamp-2 min-w-0" title={`${row.title}, ${row.detail}`}>
-          {row.title} <span className="text-[12.5px] text-ink-2">{row.detail}</span>
+          {row.title} <span className="text-[0.8333rem] text-ink-2">{row.detail}</span>
         </span>
-        <span className="truncate text-[12.5px] text-ink-2" title={row.wants}>
+        <span className="truncate text-[0.8333rem] text-ink-2" title={row.wants}>
           {row.wants}
         </span>
-        <span className={`whitespace-nowrap text-right text-[12.5px] ${tones[row.tone]}`}>{row.when}</span>
+        <span className={`whitespace-nowrap text-right text-[0.8333rem] ${tones[row.tone]}`}>{row.when}</span>
       </button>
     </div>
   )

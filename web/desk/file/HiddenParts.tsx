@@ -17,7 +17,7 @@ export function HiddenParts({ applicationId, hidden, letter }: Props) {
   useKeys(letter && revealable.length > 0 ? { [letter.toLowerCase()]: () => setAsking(true) } : {})
   if (hidden.length === 0) return null
   return (
-    <p className="mt-1 text-[12.5px] text-ink-2">
+    <p className="mt-1 text-[0.8333rem] text-ink-2">
       Hidden: {hidden.map(({ label }) => label).join('; ')}.{' '}
       {revealable.length > 0 && (
         <button type="button" className="font-semibold text-confirmed" onClick={() => setAsking(true)}>

@@ -36,7 +36,7 @@ export function Messages({ id }: { id: string }) {
         {messages.map((message) => (
           <li key={message.id}>
             <div className="flex items-baseline gap-3">
-              <span className="w-[118px] shrink-0 font-mono text-[12px] text-ink-2">
+              <span className="w-[118px] shrink-0 font-mono text-[0.8rem] text-ink-2">
                 {writeMoment(message.at).replace(/^\w+,? /, '')}
               </span>
               <button

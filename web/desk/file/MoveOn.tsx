@@ -27,9 +27,9 @@ export function MoveOn({ file, open, onClose }: { file: File; open: boolean; onC
   const missing = openAt(file.outcomes, gate)
   return (
     <Dialog open={open} onClose={onClose} title={`${titles[gate]}: ${file.candidate.name}`} wide>
-      <div className="text-[13.5px]">
+      <div className="text-[0.9rem]">
         <UnansweredOffer file={file} onDone={onClose} />
-        <p className="mb-3 text-[14.5px]">
+        <p className="mb-3 text-[0.9667rem]">
           {missing.length === 0
             ? `All ${counted.length} requirements up to this gate are settled.`
             : `${missing.length === 1 ? 'One requirement is' : `${missing.length} requirements are`} open. The gate stays shut until they are met or waived.`}
@@ -73,7 +73,7 @@ function Requirement({ file, outcome }: { file: File; outcome: File['outcomes'][
           <span className="text-ink-2">{file.words[outcome.requirement]?.why}</span>
         </span>
         {open && (
-          <span className="whitespace-nowrap text-[12.5px] text-ink-2">{file.words[outcome.requirement]?.ball}</span>
+          <span className="whitespace-nowrap text-[0.8333rem] text-ink-2">{file.words[outcome.requirement]?.ball}</span>
         )}
         {may && !waiving && (
           <Button kind="quiet" onClick={() => setWaiving(true)} aria-label={`Waive ${outcome.title}`} className="!py-0">
@@ -82,7 +82,7 @@ function Requirement({ file, outcome }: { file: File; outcome: File['outcomes'][
         )}
       </div>
       {open && !may && requirement && requirement.waivableBy.length > 0 && (
-        <p className="pl-6 text-[12.5px] text-ink-3">May be waived by: {requirement.waivableBy.join(', ')}.</p>
+        <p className="pl-6 text-[0.8333rem] text-ink-3">May be waived by: {requirement.waivableBy.join(', ')}.</p>
       )}
       {waiving && (
         <div className="mt-2 ml-6 grid gap-2">

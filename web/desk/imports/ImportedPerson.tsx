@@ -41,7 +41,7 @@ export function ImportedPerson() {
           Has applied:{' '}
           {applications.map(({ id, title, reference, stage }) => (
             <Link key={id} to={`/desk/today/${id}`} className="mr-3 font-semibold text-confirmed">
-              {title} <span className="font-mono text-[12.5px]">{reference}</span>, {stage}
+              {title} <span className="font-mono text-[0.8333rem]">{reference}</span>, {stage}
             </Link>
           ))}
         </p>
@@ -68,7 +68,7 @@ export function ImportedPerson() {
                 .filter(Boolean)
                 .join(' to '),
           },
-          { name: 'Number', of: ({ number }) => <span className="font-mono text-[12.5px]">{number}</span> },
+          { name: 'Number', of: ({ number }) => <span className="font-mono text-[0.8333rem]">{number}</span> },
         ]}
       />
     </Overview>

@@ -30,7 +30,9 @@ export function Outbox() {
           {
             name: 'Written',
             whole: true,
-            of: ({ at }) => <span className="font-mono text-[12.5px]">{writeMoment(at).replace(/^\w+,? /, '')}</span>,
+            of: ({ at }) => (
+              <span className="font-mono text-[0.8333rem]">{writeMoment(at).replace(/^\w+,? /, '')}</span>
+            ),
           },
           { name: 'To', of: ({ to }) => to },
           { name: 'Subject', of: ({ subject }) => subject || 'Hidden with the name' },
@@ -39,7 +41,7 @@ export function Outbox() {
             whole: true,
             of: ({ application }) =>
               application && (
-                <Link to={`/desk/today/${application.id}`} className="font-mono text-[12.5px] text-confirmed">
+                <Link to={`/desk/today/${application.id}`} className="font-mono text-[0.8333rem] text-confirmed">
                   {application.reference}
                 </Link>
               ),

@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react'
 import type { ListFilter } from '#contract/lists'
+import { useTitle } from '../../ui/useTitle'
 import { AsCsv, type List } from '../AsCsv'
 
 /** A place that needs the whole width: a title, what it is for, and a table. */
@@ -17,10 +18,11 @@ export function Overview({
   list?: List
   filter?: ListFilter
 }) {
+  useTitle(title)
   return (
     <main tabIndex={0} aria-label={title} className="h-full overflow-auto bg-sheet px-5 py-3">
       <div className="flex items-baseline justify-between gap-4">
-        <h1 className="text-[22px]">{title}</h1>
+        <h1 className="text-[1.4667rem]">{title}</h1>
         {list && <AsCsv list={list} filter={filter} />}
       </div>
       <p className="mb-3 text-ink-2">{about}</p>
@@ -45,30 +47,32 @@ export function Table<T>({
 }) {
   if (rows.length === 0) return <p className="py-4 text-ink-2">{empty}</p>
   return (
-    <table className="w-full text-left">
-      <thead>
-        <tr className="border-line-strong border-b text-[12.5px] text-ink-2">
-          {columns.map(({ name, right }) => (
-            <th key={name} scope="col" className={`py-1 pr-4 font-semibold ${right ? 'text-right' : ''}`}>
-              {name}
-            </th>
-          ))}
-        </tr>
-      </thead>
-      <tbody>
-        {rows.map((row) => (
-          <tr key={keyOf(row)} className="border-line border-b align-baseline hover:bg-sheet-2">
-            {columns.map(({ name, of, right, whole }) => (
-              <td
-                key={name}
-                className={`py-1.5 pr-4 ${right ? 'text-right font-mono' : ''} ${whole ? 'whitespace-nowrap' : ''}`}
-              >
-                {of(row)}
-              </td>
+    <div className="overflow-x-auto">
+      <table className="w-full text-left">
+        <thead>
+          <tr className="border-line-strong border-b text-[0.8333rem] text-ink-2">
+            {columns.map(({ name, right }) => (
+              <th key={name} scope="col" className={`py-1 pr-4 font-semibold ${right ? 'text-right' : ''}`}>
+                {name}
+              </th>
             ))}
           </tr>
-        ))}
-      </tbody>
-    </table>
+        </thead>
+        <tbody>
+          {rows.map((row) => (
+            <tr key={keyOf(row)} className="border-line border-b align-baseline hover:bg-sheet-2">
+              {columns.map(({ name, of, right, whole }) => (
+                <td
+                  key={name}
+                  className={`py-1.5 pr-4 ${right ? 'text-right font-mono' : ''} ${whole ? 'whitespace-nowrap' : ''}`}
+                >
+                  {of(row)}
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
   )
 }

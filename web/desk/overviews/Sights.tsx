@@ -29,7 +29,9 @@ export function Sights() {
           {
             name: 'When',
             whole: true,
-            of: ({ at }) => <span className="font-mono text-[12.5px]">{writeMoment(at).replace(/^\w+,? /, '')}</span>,
+            of: ({ at }) => (
+              <span className="font-mono text-[0.8333rem]">{writeMoment(at).replace(/^\w+,? /, '')}</span>
+            ),
           },
           { name: 'Who', of: ({ who }) => who },
           { name: 'Saw', of: ({ what, hidden }) => <span className={hidden ? 'font-semibold' : ''}>{what}</span> },

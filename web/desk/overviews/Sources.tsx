@@ -22,7 +22,7 @@ export function Sources() {
               <>
                 <span className="font-semibold">{name}</span>
                 {aliases.length > 0 && (
-                  <span className="block text-[12.5px] text-ink-2">also {aliases.join(', ')}</span>
+                  <span className="block text-[0.8333rem] text-ink-2">also {aliases.join(', ')}</span>
                 )}
               </>
             ),
@@ -33,8 +33,8 @@ export function Sources() {
             name: 'Asked at',
             of: ({ mail, register }) => (
               <>
-                <span className="font-mono text-[12.5px]">{mail}</span>
-                {register && <span className="block text-[12.5px] text-ink-2">and a register</span>}
+                <span className="font-mono text-[0.8333rem]">{mail}</span>
+                {register && <span className="block text-[0.8333rem] text-ink-2">and a register</span>}
               </>
             ),
           },

@@ -49,7 +49,7 @@ export function Trail() {
               {
                 name: 'When',
                 of: ({ at }) => (
-                  <span className="whitespace-nowrap font-mono text-[12.5px]">
+                  <span className="whitespace-nowrap font-mono text-[0.8333rem]">
                     {writeMoment(at).replace(/^\w+,? /, '')}
                   </span>
                 ),

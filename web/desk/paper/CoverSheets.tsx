@@ -35,7 +35,7 @@ export function CoverSheets({ applicationId: id, onClose }: { applicationId: str
       wide
     >
       {made ? (
-        <p className="text-[15px]">
+        <p className="text-[1rem]">
           <a
             href={addressOf('readCoverSheets', { params: { id }, query: { numbers: made.join(',') } })}
             download
@@ -47,7 +47,7 @@ export function CoverSheets({ applicationId: id, onClose }: { applicationId: str
       ) : !places ? (
         <Waiting error={error} onRetry={refetch} />
       ) : places.length === 0 ? (
-        <p className="text-[15px]">
+        <p className="text-[1rem]">
           Nothing is claimed yet. Once a degree, a job or a licence is written down, its paper gets a sheet.
         </p>
       ) : (

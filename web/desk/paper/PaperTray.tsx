@@ -29,19 +29,23 @@ export function PaperTray() {
   }
   useKeys({ j: () => go(1), k: () => go(-1) })
   useEffect(() => {
-    if (!id && waiting[0]) navigate(`/desk/paper/${waiting[0].id}`, { replace: true })
+    if (!id && waiting[0] && window.matchMedia('(min-width: 1024px)').matches)
+      navigate(`/desk/paper/${waiting[0].id}`, { replace: true })
   }, [id, waiting, navigate])
   if (!data) return <Waiting error={error} onRetry={refetch} />
   const chosen = waiting[at]
   return (
-    <main className="grid h-full min-h-0 grid-cols-[258px_minmax(0,1fr)]" aria-label="Paper tray">
-      <section aria-label="Papers" className="min-h-0 overflow-auto border-line border-r bg-sheet-2">
+    <main className="grid h-full min-h-0 lg:grid-cols-[17.2rem_minmax(0,1fr)]" aria-label="Paper tray">
+      <section
+        aria-label="Papers"
+        className={`min-h-0 overflow-auto border-line border-r bg-sheet-2 ${chosen ? 'max-lg:hidden' : ''}`}
+      >
         <div className="border-line border-b px-3 py-2">
-          <div className="flex items-baseline justify-between gap-2 text-[12.5px]">
-            <h1 className="text-[18px]">Paper tray</h1>
+          <div className="flex items-baseline justify-between gap-2 text-[0.8333rem]">
+            <h1 className="text-[1.2rem]">Paper tray</h1>
             {waiting.length > 0 && <AsCsv list="tray" />}
           </div>
-          <p className="text-[12.5px] text-ink-2">Paper that came in and has not found its file by itself.</p>
+          <p className="text-[0.8333rem] text-ink-2">Paper that came in and has not found its file by itself.</p>
           <DropIn />
         </div>
         <ol>
@@ -59,7 +63,7 @@ export function PaperTray() {
                 <span className="block truncate font-semibold">
                   {paper.fileName}, {paper.pages === 1 ? '1 page' : `${paper.pages} pages`}
                 </span>
-                <span className="block text-[12.5px] text-ink-2">
+                <span className="block text-[0.8333rem] text-ink-2">
                   {paper.came}, {writeMoment(paper.cameAt).replace(/^\w+,? /, '')}
                 </span>
                 <span className="block">{paper.why}</span>
@@ -73,7 +77,12 @@ export function PaperTray() {
         <Lately tray={data} />
       </section>
       {chosen ? (
-        <PlacePaper key={chosen.id} paper={chosen} onFiled={() => navigate('/desk/paper')} />
+        <div className="min-h-0 min-w-0 max-lg:overflow-auto lg:contents">
+          <Link to="/desk/paper" className="block px-4 pt-2 text-confirmed lg:hidden">
+            Back to the tray
+          </Link>
+          <PlacePaper key={chosen.id} paper={chosen} onFiled={() => navigate('/desk/paper')} />
+        </div>
       ) : (
         <p className="p-6 text-ink-2">Nothing is waiting to be filed.</p>
       )}
@@ -102,7 +111,7 @@ function DropIn() {
         setOver(false)
         void put(event.dataTransfer.files)
       }}
-      className={`mt-2 rounded-sheet border border-dashed p-2 text-[12.5px] ${over ? 'border-confirmed bg-confirmed-wash' : 'border-line-strong'}`}
+      className={`mt-2 rounded-sheet border border-dashed p-2 text-[0.8333rem] ${over ? 'border-confirmed bg-confirmed-wash' : 'border-line-strong'}`}
     >
       <input
         ref={input}
@@ -137,7 +146,7 @@ function Lately({ tray: { refused, filed } }: { tray: Tray }) {
     <>
       {refused.length > 0 && (
         <section aria-label="Could not be read" className="border-line border-t p-3">
-          <h2 className="mb-1 font-semibold text-[13.5px]">Could not be read</h2>
+          <h2 className="mb-1 font-semibold text-[0.9rem]">Could not be read</h2>
           {refused.map(({ id, fileName, fault }) => (
             <p key={id} className="mb-1">
               {fileName}: <span className="text-contradicted">{fault}</span>
@@ -147,7 +156,7 @@ function Lately({ tray: { refused, filed } }: { tray: Tray }) {
       )}
       {filed.length > 0 && (
         <section aria-label="Filed lately" className="border-line border-t p-3">
-          <h2 className="mb-1 font-semibold text-[13.5px]">Filed lately</h2>
+          <h2 className="mb-1 font-semibold text-[0.9rem]">Filed lately</h2>
           {filed.slice(0, 10).map(({ id, to, by, at }) => (
             <p key={id} className="mb-1">
               {to}{' '}

@@ -51,7 +51,7 @@ export function PlacePaper({ paper, onFiled }: { paper: Waits; onFiled: () => vo
     x: () => void remove(),
   })
   return (
-    <div className="grid min-h-0 grid-cols-[minmax(0,1fr)_340px]">
+    <div className="grid min-h-0 min-w-0 lg:grid-cols-[minmax(0,1fr)_22.6rem]">
       <section aria-label="The paper" className="min-h-0 overflow-auto bg-ground p-4">
         <PdfPages
           address={addressOf('readTrayPaper', { params: { id: paper.id } })}
@@ -62,7 +62,7 @@ export function PlacePaper({ paper, onFiled }: { paper: Waits; onFiled: () => vo
       </section>
       <section aria-label="Where it belongs" className="flex min-h-0 flex-col border-line border-l bg-sheet-2">
         <div className="min-h-0 flex-1 overflow-auto p-3.5">
-          <h2 className="text-[18px]">Where does it belong?</h2>
+          <h2 className="text-[1.2rem]">Where does it belong?</h2>
           <p className="mb-2 text-ink-2">{paper.why}</p>
           <ProblemNote problem={filing.problem ?? removing.problem} />
           <ol className="grid gap-2">
@@ -70,9 +70,9 @@ export function PlacePaper({ paper, onFiled }: { paper: Waits; onFiled: () => vo
               <li key={guess.claimId} className="rounded-sheet border border-line bg-sheet p-2">
                 <p className="font-semibold">{guess.name}</p>
                 <p>
-                  {guess.label} <span className="font-mono text-[12.5px] text-ink-2">{guess.reference}</span>
+                  {guess.label} <span className="font-mono text-[0.8333rem] text-ink-2">{guess.reference}</span>
                 </p>
-                <p className="mb-1.5 text-[12.5px] text-ink-2">
+                <p className="mb-1.5 text-[0.8333rem] text-ink-2">
                   {guess.because.map((reason) => becauseWords[reason] ?? reason).join(', ')}
                 </p>
                 <Button
@@ -115,7 +115,7 @@ function Elsewhere({ busy, onFile }: ElsewhereProps) {
   const chosen = places.data?.find(({ claimId }) => claimId === claim)
   return (
     <section aria-label="Somebody else’s" className="mt-4 grid gap-2">
-      <h3 className="font-semibold text-[13.5px]">Somebody else’s</h3>
+      <h3 className="font-semibold text-[0.9rem]">Somebody else’s</h3>
       {person ? (
         <>
           <p>

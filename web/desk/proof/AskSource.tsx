@@ -35,7 +35,7 @@ export function AskSource({
       {!data ? (
         <Waiting error={error} onRetry={refetch} />
       ) : (
-        <div className="text-[13.5px]">
+        <div className="text-[0.9rem]">
           {data.obstacles.map((obstacle) => (
             <p
               key={obstacle}
@@ -49,7 +49,7 @@ export function AskSource({
             <dt className="text-ink-2">To</dt>
             <dd>
               {data.source}
-              {data.to && <span className="font-mono text-[12.5px]">, {data.to}</span>}
+              {data.to && <span className="font-mono text-[0.8333rem]">, {data.to}</span>}
             </dd>
             <dt className="text-ink-2">Subject</dt>
             <dd>{data.subject}</dd>

@@ -71,10 +71,10 @@ export function ClaimProof({ file, claim }: { file: File; claim: FileClaim }) {
     <>
       <div className="min-h-0 flex-1 overflow-auto">
         <div className="px-3.5 pt-2.5 pb-2">
-          <h2 className="text-[18px]">{claim.label}</h2>
-          <p className="text-[12.5px] text-ink-2">{headline(claim)}</p>
+          <h2 className="text-[1.2rem]">{claim.label}</h2>
+          <p className="text-[0.8333rem] text-ink-2">{headline(claim)}</p>
           {claim.details.kind === 'study' && claim.details.marks && (
-            <p className="text-[12.5px]">Marks as claimed: {marksWords(claim.details.marks)}</p>
+            <p className="text-[0.8333rem]">Marks as claimed: {marksWords(claim.details.marks)}</p>
           )}
         </div>
         <ComparisonTable comparison={proof.comparison} asked={proof.enquiries.length > 0} />
@@ -102,7 +102,7 @@ export function ClaimProof({ file, claim }: { file: File; claim: FileClaim }) {
                 firstPageOnly
               />
             </button>
-            <div className="min-w-0 text-[12.5px]">
+            <div className="min-w-0 text-[0.8333rem]">
               <p className="break-words font-semibold">{shown.fileName}</p>
               <p className="text-ink-2">
                 {shown.pages === 1 ? '1 page' : `${shown.pages} pages`}, {writeSize(shown.size)}
@@ -192,7 +192,7 @@ function History({ claim }: { claim: FileClaim }) {
   ].sort((a, b) => (a.at < b.at ? 1 : -1))
   if (lines.length === 0) return null
   return (
-    <ol className="grid gap-1.5 px-3.5 pb-3 text-[12.5px]" aria-label="What was done about this">
+    <ol className="grid gap-1.5 px-3.5 pb-3 text-[0.8333rem]" aria-label="What was done about this">
       {lines.map(({ at, text }) => (
         <li key={`${at}${text}`} className="grid grid-cols-[58px_1fr]">
           <span className="font-mono text-ink-2">{writeShortDay(at)}</span>

@@ -6,9 +6,9 @@ import { verdictWord } from '#core/words/comparison'
 /** Claim, document and source side by side; only what differs is coloured, and inside it only the characters that do. */
 export function ComparisonTable({ comparison, asked }: { comparison: ClaimComparison; asked: boolean }) {
   return (
-    <table className="w-full table-fixed border-line border-y bg-sheet text-left text-[13px]">
+    <table className="w-full table-fixed border-line border-y bg-sheet text-left text-[0.8667rem]">
       <thead>
-        <tr className="border-line border-b bg-sheet-2 text-[12px]">
+        <tr className="border-line border-b bg-sheet-2 text-[0.8rem]">
           <th scope="col" className="w-[70px] py-1 pl-3.5 font-normal text-ink-2">
             <span className="sr-only">Field</span>
           </th>

@@ -60,10 +60,14 @@ export function LookAt({
   return (
     <Dialog open onClose={onClose} title={`${claim.label}: ${document.fileName}`} wide>
       <div className="grid gap-5 md:grid-cols-[minmax(0,1fr)_290px]">
-        <div className="max-h-[72vh] overflow-auto rounded-sheet bg-ground p-2">
+        <section
+          tabIndex={0}
+          aria-label="The document"
+          className="max-h-[72vh] overflow-auto rounded-sheet bg-ground p-2"
+        >
           <Paper documentId={document.id} mediaType={document.mediaType} name={document.fileName} width={490} />
-        </div>
-        <div className="grid content-start gap-2.5 text-[13.5px]">
+        </section>
+        <div className="grid content-start gap-2.5 text-[0.9rem]">
           <p className="text-ink-2">
             {seen ? 'What it says, as it was read:' : 'Type what is printed. Leave empty what the paper does not say.'}
           </p>

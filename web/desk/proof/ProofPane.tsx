@@ -24,7 +24,7 @@ export function ProofPane({ file, row }: { file: File; row: Row | undefined }) {
 function CheckProof({ file, check }: { file: File; check: File['checks'][number] }) {
   return (
     <div className="overflow-auto p-3.5">
-      <h2 className="text-[18px]">{check.title}</h2>
+      <h2 className="text-[1.2rem]">{check.title}</h2>
       <Resit file={file} check={check} />
       {check.percent === null ? (
         <p className="mt-1 text-ink-2">
@@ -34,14 +34,14 @@ function CheckProof({ file, check }: { file: File; check: File['checks'][number]
         </p>
       ) : (
         <>
-          <p className="mt-1 text-[15px]">
+          <p className="mt-1 text-[1rem]">
             <strong className={check.passed ? 'text-confirmed' : 'text-contradicted'}>{check.percent} %</strong>,{' '}
             {check.passPercent} % to pass. {check.wrong.length === 0 ? 'Nothing was wrong.' : 'What was wrong:'}
           </p>
           <ol className="mt-2 divide-y divide-line">
             {check.wrong.map(({ topic, text, given, right }) => (
               <li key={text} className="py-2">
-                <p className="text-[12px] text-ink-2">{topic}</p>
+                <p className="text-[0.8rem] text-ink-2">{topic}</p>
                 <p className="font-semibold">{text}</p>
                 <p className="text-contradicted">Answered: {given}</p>
                 <p className="text-confirmed">Right: {right}</p>
@@ -58,7 +58,7 @@ function RequirementProof({ file, row }: { file: File; row: Extract<Row, { of: '
   const requirement = file.requirements.find(({ key }) => key === row.outcome.requirement)
   return (
     <div className="overflow-auto p-3.5">
-      <h2 className="flex items-center gap-2 text-[18px]">
+      <h2 className="flex items-center gap-2 text-[1.2rem]">
         <Mark name={row.mark} />
         {row.title}
       </h2>

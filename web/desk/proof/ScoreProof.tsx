@@ -25,7 +25,7 @@ export function ScoreProof({ file }: { file: File }) {
   const given = scores.own?.handedInAt
   return (
     <div className="min-h-0 flex-1 overflow-auto p-3.5">
-      <h2 className="text-[18px]">Score sheet</h2>
+      <h2 className="text-[1.2rem]">Score sheet</h2>
       <p className="mb-2 text-ink-2">
         {scores.handedIn} of {scores.reviewers} have handed in.{' '}
         {scores.summary ? '' : 'Nobody sees another’s score until all are in.'}
@@ -78,7 +78,7 @@ function Sheet({ file, scores }: { file: File; scores: Scores }) {
           <legend className="float-left w-full font-semibold">
             {title} {weight > 1 && <span className="font-normal text-ink-2">counts {weight} times</span>}
           </legend>
-          {lookFor && <p className="clear-both text-[12.5px] text-ink-2">{lookFor}</p>}
+          {lookFor && <p className="clear-both text-[0.8333rem] text-ink-2">{lookFor}</p>}
           <div className="clear-both flex flex-wrap gap-1 pt-1">
             {Array.from({ length: most + 1 }, (_, value) => (
               <label
@@ -112,7 +112,7 @@ function Sheet({ file, scores }: { file: File; scores: Scores }) {
         <Button kind="main" type="submit" busy={busy} disabled={!isComplete(criteria, points)}>
           Hand in
         </Button>
-        <p className="text-[12.5px] text-ink-2">It cannot be changed afterwards.</p>
+        <p className="text-[0.8333rem] text-ink-2">It cannot be changed afterwards.</p>
       </div>
     </form>
   )
@@ -123,13 +123,13 @@ function Compared({ scores }: { scores: Scores }) {
   return (
     <>
       {scores.summary && (
-        <p className="mb-2 text-[15px]">
+        <p className="mb-2 text-[1rem]">
           <strong>{scores.summary.percent} %</strong> of the points.
         </p>
       )}
       <table className="w-full text-left">
         <thead>
-          <tr className="border-line-strong border-b text-[12.5px] text-ink-2">
+          <tr className="border-line-strong border-b text-[0.8333rem] text-ink-2">
             <th scope="col" className="py-1 font-semibold">
               Criterion
             </th>
@@ -147,7 +147,9 @@ function Compared({ scores }: { scores: Scores }) {
               <tr key={key} className="border-line border-b">
                 <th scope="row" className="py-1 font-normal">
                   {title} <span className="text-ink-2">of {most}</span>
-                  {apart && <span className="block text-[12.5px] text-soon-ink">You see this differently; talk.</span>}
+                  {apart && (
+                    <span className="block text-[0.8333rem] text-soon-ink">You see this differently; talk.</span>
+                  )}
                 </th>
                 {all.map(({ reviewer, points }) => (
                   <td key={reviewer} className={`px-1 text-right font-mono ${apart ? 'text-soon-ink' : ''}`}>

@@ -3,6 +3,7 @@ import { Link, Navigate, useNavigate, useParams } from 'react-router'
 import { type Queue, type QueueLine, queues } from '#contract/desk'
 import { api } from '../../api'
 import { Mark } from '../../ui/Mark'
+import { useTitle } from '../../ui/useTitle'
 import { Waiting } from '../../ui/Waiting'
 import { writeSlack } from '../../ui/write'
 import { AsCsv } from '../AsCsv'
@@ -36,22 +37,21 @@ function Columns({ queue, id, chosen }: { queue: Queue; id?: string; chosen?: st
     k: () => go(-1),
     Enter: () => document.querySelector<HTMLElement>('[data-claim]')?.focus(),
   })
-  useEffect(() => {
-    document.title = `${queueNames[queue].name}, Probatum`
-  }, [queue])
+  const person = people[listed]?.candidate
+  useTitle(person ? `${person}, ${queueNames[queue].name}` : queueNames[queue].name)
   useEffect(() => {
     if (!id && first && window.matchMedia('(min-width: 1024px)').matches)
       navigate(`/desk/${queue}/${first}`, { replace: true })
   }, [id, first, navigate, queue])
   return (
-    <div className="grid h-full min-h-0 lg:grid-cols-[258px_minmax(0,1fr)]">
+    <main aria-label={queueNames[queue].name} className="grid h-full min-h-0 lg:grid-cols-[17.2rem_minmax(0,1fr)]">
       <section
         aria-label={queueNames[queue].name}
         className={`min-h-0 overflow-auto border-line border-r bg-sheet-2 ${id ? 'max-lg:hidden' : ''}`}
       >
         <div className="border-line border-b px-3 py-2">
-          <div className="flex items-baseline justify-between gap-2 text-[12.5px]">
-            <h1 className="flex-1 text-[18px]">{queueNames[queue].name}</h1>
+          <div className="flex items-baseline justify-between gap-2 text-[0.8333rem]">
+            <h1 className="flex-1 text-[1.2rem]">{queueNames[queue].name}</h1>
             <AsCsv list="queue" filter={{ queue }} />
             {queue === 'applications' && (
               <Link to="/desk/applications/table" className="font-semibold text-confirmed">
@@ -59,7 +59,7 @@ function Columns({ queue, id, chosen }: { queue: Queue; id?: string; chosen?: st
               </Link>
             )}
           </div>
-          <p className="text-[12.5px] text-ink-2">
+          <p className="text-[0.8333rem] text-ink-2">
             {queueNames[queue].about}{' '}
             {data && data.late > 0 && (
               <strong className="text-contradicted">
@@ -100,7 +100,7 @@ function Columns({ queue, id, chosen }: { queue: Queue; id?: string; chosen?: st
       ) : (
         <p className="p-6 text-ink-2 max-lg:hidden">Choose somebody on the left, or press J.</p>
       )}
-    </div>
+    </main>
   )
 }
 
@@ -144,14 +144,14 @@ function Line({ person, chosen, onChoose }: { person: QueueLine; chosen: boolean
         className="w-full px-3 pt-2 text-left"
       >
         <span className="flex items-baseline justify-between gap-2">
-          <span className="truncate font-semibold text-[14px]">{person.candidate}</span>
-          <span className={`shrink-0 rounded-[3px] px-1.5 font-mono text-[12.5px] ${tone}`}>
+          <span className="truncate font-semibold text-[0.9333rem]">{person.candidate}</span>
+          <span className={`shrink-0 rounded-[3px] px-1.5 font-mono text-[0.8333rem] ${tone}`}>
             <span className="sr-only">Slack </span>
             {writeSlack(person.slack)}
           </span>
         </span>
-        <span className="block truncate text-[12.5px] text-ink-2">{person.vacancy}</span>
-        <span className="block pb-1 text-[13px]">{person.why}</span>
+        <span className="block truncate text-[0.8333rem] text-ink-2">{person.vacancy}</span>
+        <span className="block pb-1 text-[0.8667rem]">{person.why}</span>
       </button>
       <span className="flex gap-1 px-3 pb-2">
         {person.marks.map((mark, index) => (

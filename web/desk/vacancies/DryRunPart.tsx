@@ -262,7 +262,7 @@ function Move({ vacancy, people }: { vacancy: DeskVacancy; people: readonly Pers
   }
   return (
     <section className="mt-5 max-w-[640px] border-line border-t pt-3">
-      <h2 className="text-[16px]">Judge those who have sent by version {vacancy.rulesVersion}</h2>
+      <h2 className="text-[1.0667rem]">Judge those who have sent by version {vacancy.rulesVersion}</h2>
       <p className="text-ink-2">
         {people.length === 1 ? people[0]!.candidate : `The ${people.length} people listed`} sent under an earlier
         version and keep it unless you move them. Each is told by mail what is asked differently, and why.

@@ -124,7 +124,7 @@ const inserted = (form: readonly Section[], next: Section) => {
 export function Heading({ title, onRemove }: { title: string; onRemove?: () => void }) {
   return (
     <div className="mb-2 flex items-baseline justify-between">
-      <h2 className="text-[18px]">{title}</h2>
+      <h2 className="text-[1.2rem]">{title}</h2>
       {onRemove && (
         <Button kind="quiet" className="!text-contradicted" onClick={onRemove}>
           Take out
@@ -179,9 +179,9 @@ function SectionRow({ section, grip, faulty, chosen, onChoose, onChange }: RowPr
           {section.title || 'Untitled'}
           <span className="font-normal text-ink-2"> {holdsWords[section.holds]}</span>
         </button>
-        {section.when && <span className="whitespace-nowrap text-[12px] text-ink-2">with a condition</span>}
+        {section.when && <span className="whitespace-nowrap text-[0.8rem] text-ink-2">with a condition</span>}
         {section.shared && (
-          <span className="whitespace-nowrap text-[12px] text-ink-2">shared, version {section.shared.version}</span>
+          <span className="whitespace-nowrap text-[0.8rem] text-ink-2">shared, version {section.shared.version}</span>
         )}
       </div>
       {section.holds === 'questions' && (
@@ -204,7 +204,7 @@ function SectionRow({ section, grip, faulty, chosen, onChoose, onChange }: RowPr
                 >
                   {question.label}
                 </button>
-                <span className="whitespace-nowrap text-[12px] text-ink-2">
+                <span className="whitespace-nowrap text-[0.8rem] text-ink-2">
                   {[question.when ? 'with a condition' : '', question.required ? '' : 'may be left out']
                     .filter(Boolean)
                     .join(', ')}
@@ -214,7 +214,7 @@ function SectionRow({ section, grip, faulty, chosen, onChoose, onChange }: RowPr
           </SortableList>
           <button
             type="button"
-            className="flex items-center gap-1 px-1 py-0.5 font-semibold text-[12.5px] text-confirmed"
+            className="flex items-center gap-1 px-1 py-0.5 font-semibold text-[0.8333rem] text-confirmed"
             onClick={addQuestion}
           >
             <Plus size={13} aria-hidden /> Add a question<span className="sr-only"> to {section.title}</span>

@@ -26,7 +26,7 @@ export function MadeUpEditor({ rules, checks, madeUp, onChange }: Props) {
   const looksAt = lookedAt(rules)
   const { study, work } = madeUp
   return (
-    <div className="mt-2 grid gap-2.5 text-[12.5px]">
+    <div className="mt-2 grid gap-2.5 text-[0.8333rem]">
       {questionsIn(rules)
         .filter(({ key }) => looksAt.has(key))
         .map((question) => (

@@ -55,7 +55,7 @@ export function RequirementsPart({ vacancy, editing }: { vacancy: DeskVacancy; e
           const own = rules.requirements.filter((requirement) => requirement.gate === gate)
           return (
             <section key={gate} className="mb-3">
-              <h2 className="mb-1 text-[16px]">{gateWords[gate]}</h2>
+              <h2 className="mb-1 text-[1.0667rem]">{gateWords[gate]}</h2>
               {own.length === 0 && <p className="text-ink-3">Nothing is asked.</p>}
               <SortableList
                 items={own}
@@ -136,7 +136,7 @@ function Row({ sentence, requirement, grip, chosen, faulty, tried, onChoose }: R
         <span className="flex items-baseline justify-between gap-2">
           <span className="font-semibold">{requirement.title}</span>{' '}
           {tried && (
-            <span className={`whitespace-nowrap font-semibold text-[12.5px] ${stateWords[tried.state]}`}>
+            <span className={`whitespace-nowrap font-semibold text-[0.8333rem] ${stateWords[tried.state]}`}>
               {tried.state}
             </span>
           )}

@@ -49,8 +49,8 @@ export function TryPanel({ vacancy, rules, onTried }: Props) {
   const answers = all.length - open.length
   return (
     <aside aria-label="Try it" className="min-h-0 overflow-auto bg-sheet-2 px-3 py-3">
-      <h2 className="text-[18px]">Try it</h2>
-      <p className="mb-2 text-[12.5px] text-ink-2">
+      <h2 className="text-[1.2rem]">Try it</h2>
+      <p className="mb-2 text-[0.8333rem] text-ink-2">
         Nothing here is kept. Change the rules or the person and see what comes out.
       </p>
       <SelectField
@@ -77,7 +77,7 @@ export function TryPanel({ vacancy, rules, onTried }: Props) {
               : `${open.length === 1 ? 'One requirement is' : `${open.length} requirements are`} open for ${result.name}.`}
           </p>
           {answers > 0 && (
-            <p className="text-[12.5px] text-ink-2">
+            <p className="text-[0.8333rem] text-ink-2">
               {answers === 1 ? 'One answer' : `${answers} answers`} the form asks for {answers === 1 ? 'is' : 'are'}{' '}
               still to be given.
             </p>
@@ -87,7 +87,7 @@ export function TryPanel({ vacancy, rules, onTried }: Props) {
             if (here.length === 0) return null
             return (
               <section key={gate} className="mt-2">
-                <h3 className="font-semibold text-[12.5px] text-ink-2">{gateWords[gate]}</h3>
+                <h3 className="font-semibold text-[0.8333rem] text-ink-2">{gateWords[gate]}</h3>
                 <ul className="divide-y divide-line">
                   {here.map(({ requirement, title, state, why, ball, deciding }) => (
                     <li key={requirement} className="py-1">
@@ -95,9 +95,9 @@ export function TryPanel({ vacancy, rules, onTried }: Props) {
                       {state === 'undecided' && <span className="font-semibold text-soon-ink">undecided. </span>}
                       <span className="text-ink-2">{why}</span>
                       {deciding.length > 0 && (
-                        <span className="block text-[12.5px]">Would be decided by: {deciding.join(', ')}</span>
+                        <span className="block text-[0.8333rem]">Would be decided by: {deciding.join(', ')}</span>
                       )}
-                      {ball && <span className="block text-[12.5px] text-ink-3">{ball}</span>}
+                      {ball && <span className="block text-[0.8333rem] text-ink-3">{ball}</span>}
                     </li>
                   ))}
                 </ul>

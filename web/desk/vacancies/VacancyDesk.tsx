@@ -6,6 +6,7 @@ import { Button } from '../../ui/Button'
 import { Dialog } from '../../ui/Dialog'
 import { TextField } from '../../ui/Field'
 import { ProblemNote } from '../../ui/ProblemNote'
+import { useTitle } from '../../ui/useTitle'
 import { Waiting } from '../../ui/Waiting'
 import { useAct } from '../../useAct'
 import { useSession } from '../../useSession'
@@ -48,13 +49,14 @@ type PartsProps = { vacancy: DeskVacancy; part: (typeof parts)[number]['key']; m
 function Parts({ vacancy, part, mayEdit }: PartsProps) {
   const { roles } = useSession()
   const shown = parts.filter(({ key }) => key !== 'equality' || roles.includes('administrator'))
+  useTitle(vacancy.title)
   const editing = useRules(vacancy.id, vacancy.draft, mayEdit)
   return (
     <main className="flex h-full min-h-0 flex-col bg-sheet" aria-label={vacancy.title}>
       <div className="flex flex-wrap items-center gap-x-5 gap-y-1 border-line border-b px-5 pt-2">
         <div className="min-w-0">
-          <h1 className="truncate text-[20px]">{vacancy.title}</h1>
-          <p className="text-[12.5px] text-ink-2">
+          <h1 className="truncate text-[1.3333rem]">{vacancy.title}</h1>
+          <p className="text-[0.8333rem] text-ink-2">
             {[
               vacancy.place,
               stateWords[vacancy.state],

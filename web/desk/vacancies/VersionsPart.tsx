@@ -40,7 +40,7 @@ export function VersionsPart({ vacancy, mayEdit }: { vacancy: DeskVacancy; mayEd
     <div className="min-h-0 flex-1 overflow-auto px-5 py-4">
       <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] gap-6">
         <section>
-          <h2 className="mb-1 text-[16px]">Versions</h2>
+          <h2 className="mb-1 text-[1.0667rem]">Versions</h2>
           <Table
             rows={vacancy.versions}
             keyOf={({ version }) => String(version)}
@@ -59,7 +59,7 @@ export function VersionsPart({ vacancy, mayEdit }: { vacancy: DeskVacancy; mayEd
         <Exchange vacancy={vacancy} mayEdit={mayEdit} versions={names} />
       </div>
       <section className="mt-5">
-        <h2 className="mb-1 text-[16px]">What two versions say differently</h2>
+        <h2 className="mb-1 text-[1.0667rem]">What two versions say differently</h2>
         <div className="mb-2 flex gap-3">
           <SelectField
             label="Before"
@@ -116,7 +116,7 @@ function Exchange({ vacancy, mayEdit, versions }: ExchangeProps) {
   }
   return (
     <section>
-      <h2 className="mb-1 text-[16px]">As a file</h2>
+      <h2 className="mb-1 text-[1.0667rem]">As a file</h2>
       <div className="flex flex-wrap items-end gap-3">
         <SelectField
           label="Which"
@@ -139,7 +139,7 @@ function Exchange({ vacancy, mayEdit, versions }: ExchangeProps) {
           </label>
         )}
       </div>
-      <p className="mt-1 text-[12.5px] text-ink-2">
+      <p className="mt-1 text-[0.8333rem] text-ink-2">
         What a file may hold is described at{' '}
         <a className="text-confirmed underline" href="/api/schemas/rules.json">
           /api/schemas/rules.json
@@ -154,7 +154,7 @@ function Exchange({ vacancy, mayEdit, versions }: ExchangeProps) {
           <ul>
             {problem.faults?.slice(0, 20).map(({ pointer, message }) => (
               <li key={pointer + message}>
-                {pointer && <code className="font-mono text-[12.5px]">{pointer}</code>} {message}
+                {pointer && <code className="font-mono text-[0.8333rem]">{pointer}</code>} {message}
               </li>
             ))}
           </ul>

@@ -51,7 +51,7 @@ export function PreparedWords() {
           given={sentences}
         />
         <section aria-label="Messages">
-          <h2 className="mb-1 font-semibold text-[15px]">Messages</h2>
+          <h2 className="mb-1 font-semibold text-[1rem]">Messages</h2>
           <ul className="mb-2 border-line border-t">
             {prepared.templates.map((template) => (
               <li key={template.id} className="flex items-baseline gap-4 border-line border-b py-1.5">
@@ -89,7 +89,7 @@ function Sentences({ about, title, given }: { about: Sentence['about']; title: s
   }
   return (
     <section aria-label={title}>
-      <h2 className="mb-1 font-semibold text-[15px]">{title}</h2>
+      <h2 className="mb-1 font-semibold text-[1rem]">{title}</h2>
       <SortableList
         items={sentences}
         keyOf={({ id }) => id}

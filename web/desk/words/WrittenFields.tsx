@@ -56,7 +56,7 @@ export function WrittenFields({ written, onChange, problem }: Props) {
           />
         </div>
       </div>
-      <p className="text-[12.5px] text-ink-2">
+      <p className="text-[0.8333rem] text-ink-2">
         It begins with a greeting by name and ends with who you are. In between you can put{' '}
         {data?.placeholders.map(({ name, is }, nth) => (
           <span key={name}>

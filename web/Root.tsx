@@ -1,0 +1,74 @@
+import { useLayoutEffect } from 'react'
+import { matchPath, Outlet, useLocation } from 'react-router'
+import { pages } from '#contract/pages'
+import { say } from '#core/words/say'
+
+/** What each place is called in the title of the window. What is about one thing says which once it is known. */
+const titles: Record<(typeof pages)[number], () => string> = {
+  '/': () => say('Vacancies'),
+  '/vacancies/:slug': () => say('Vacancy'),
+  '/vacancies/:slug/fit': () => say('Would I fit?'),
+  '/forgotten': () => say('Password forgotten'),
+  '/new-password/:token': () => say('Set a new password'),
+  '/mail/:token': () => say('Change of your mail address'),
+  '/account': () => say('Your account'),
+  '/sign-in': () => say('Sign in'),
+  '/sign-up': () => say('Make an account'),
+  '/confirm/:token': () => say('Confirm your address'),
+  '/take-over/:token': () => say('Your application'),
+  '/me': () => say('My applications'),
+  '/apply/:id/:section?': () => say('Your application'),
+  '/applications/:id': () => say('Where your application stands'),
+  '/applications/:id/checks/:check': () => say('Skills check'),
+  '/sittings/:id': () => say('Skills check'),
+  '/reply/:token': () => 'A question to you',
+  '/vouch/:token?': () => say('Vouching for somebody'),
+  '/desk': () => 'Today',
+  '/desk/vacancies': () => 'Vacancies',
+  '/desk/vacancies/sections': () => 'Shared sections',
+  '/desk/vacancies/intakes': () => 'Intakes',
+  '/desk/vacancies/:id/:part?': () => 'Vacancy',
+  '/desk/sources': () => 'Sources',
+  '/desk/applications/table': () => 'Applications as a table',
+  '/desk/doubles/:oneId?/:otherId?': () => 'Doubles',
+  '/desk/paper/:id?': () => 'Paper tray',
+  '/desk/behalf': () => 'On behalf',
+  '/desk/behalf/:id/:section?': () => 'Writing on behalf',
+  '/desk/imports/:id?': () => 'Import',
+  '/desk/people/:candidateId': () => 'Imported person',
+  '/desk/words': () => 'Prepared words',
+  '/desk/people/:candidateId/sights': () => 'Who saw what',
+  '/desk/outbox': () => 'Mails not taken',
+  '/desk/trail': () => 'Audit trail',
+  '/desk/:queue/:id?/:chosen?': () => 'Desk',
+}
+
+const titleAt = (pathname: string): string => {
+  const place = pages.find((page) => matchPath(page, pathname))
+  return place ? titles[place]() : say('There is nothing at this address')
+}
+
+/** Around every place: the title of the window, and the way past what stands on all of them. */
+export function Root() {
+  const { pathname } = useLocation()
+  // Before the effects of the page itself, which may know better.
+  useLayoutEffect(() => {
+    document.title = `${titleAt(pathname)}, Probatum`
+  }, [pathname])
+  return (
+    <>
+      <button
+        type="button"
+        className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-sheet focus:px-3 focus:py-2 focus:font-semibold"
+        onClick={() => {
+          const main = document.querySelector<HTMLElement>('main')
+          if (main && !main.hasAttribute('tabindex')) main.tabIndex = -1
+          main?.focus()
+        }}
+      >
+        {say('To the content')}
+      </button>
+      <Outlet />
+    </>
+  )
+}
