@@ -36,6 +36,10 @@ const Import = Type.Object({
   /** What the dry run found; the first of them. */
   faults: Type.Array(Fault),
   faultCount: Type.Integer(),
+  faultyRows: Type.Integer({ description: 'Rows that do not go in; they come back as a file to put right' }),
+  /** What was read by a rule that may be wrong, such as a name of four words; the first of them. */
+  doubts: Type.Array(Fault),
+  doubtCount: Type.Integer(),
   people: Type.Object({ made: Type.Integer(), known: Type.Integer(), claims: Type.Integer() }),
   note: orNull(Type.String()),
   /** Who came with it, once it is imported; the first of them by name. */
@@ -121,12 +125,22 @@ export const mapImport = endpoint({
 export const runImport = endpoint({
   method: 'POST',
   path: '/api/desk/imports/:id/run',
-  summary: 'Import all rows, or none: refused with 409 while any of them is wrong',
+  summary: 'Import every row that is right; refused with 409 where none is',
   who: desk,
   params: byId,
   reply: Done,
   once: true,
   tells: ['imports'],
+})
+
+export const readLeftRows = endpoint({
+  method: 'GET',
+  path: '/api/desk/imports/:id/left.csv',
+  summary: 'The rows that are wrong, as they came and with what is wrong, to put right and import again',
+  who: desk,
+  params: byId,
+  reply: Type.Any(),
+  file: true,
 })
 
 export const undoImport = endpoint({

@@ -20,7 +20,7 @@ const linksOf = (page: Page): Promise<string[]> =>
     )
 
 const people: { who: string; mail?: string; from: string[]; atLeast: number }[] = [
-  { who: 'a visitor', from: ['/'], atLeast: 8 },
+  { who: 'a visitor', from: ['/'], atLeast: 6 },
   { who: 'a candidate', mail: 'maelle.dreau-okafor@mail.example', from: ['/me', '/account'], atLeast: 4 },
   { who: 'a candidate with a draft', mail: 'felix.rautner@mail.example', from: ['/me'], atLeast: 10 },
   { who: 'a coordinator', mail: 'ines@vallorne.example', from: ['/desk'], atLeast: 25 },

@@ -28,8 +28,8 @@ function inOrder({ year, month, day }: { year: number; month?: number; day?: num
 }
 
 /**
- * Reads a day, month or year as people type it: `9 Jul 2021`, `July 2021`, `2021`, `09.07.2021`, `9/7/2021` (day first),
- * `2021-07-09`, with `about`, `ca.` or `~` for "about".
+ * Reads a day, month or year as people type it: `9 Jul 2021`, `July 9, 2021`, `July 2021`, `2021`, `09.07.2021`, `9/7/2021`
+ * and `9-7-2021` (day first), `2021-07-09`, `2021/07/09`, `20210709`, with `about`, `ca.` or `~` for "about".
  *
  * @returns the partial date in its ISO form, or `undefined` where the text is no date
  */
@@ -47,19 +47,41 @@ export function readTyped(text: string): string | undefined {
     if (month === undefined) return undefined
     return checked(`${named[3]}-${two(month)}${named[1] ? `-${two(Number(named[1]))}` : ''}${about}`)
   }
-  const figures = /^(?:(\d{1,2})[./])?(\d{1,2})[./](\d{4})$/.exec(rest)
+  const american = /^([a-zä]{3,9})\.?\s+(\d{1,2})(?:st|nd|rd|th)?,?\s+(\d{4})$/.exec(rest)
+  if (american) {
+    const month = monthNamed(american[1]!)
+    return month === undefined ? undefined : checked(`${american[3]}-${two(month)}-${two(Number(american[2]))}${about}`)
+  }
+  const yearFirst = /^(\d{4})(?:\/(\d{1,2})\/(\d{1,2})|(\d{2})(\d{2}))$/.exec(rest)
+  if (yearFirst) {
+    const [month, day] = [yearFirst[2] ?? yearFirst[4], yearFirst[3] ?? yearFirst[5]].map(Number)
+    return checked(`${yearFirst[1]}-${two(month!)}-${two(day!)}${about}`)
+  }
+  const figures = /^(?:(\d{1,2})[./-])?(\d{1,2})[./-](\d{4})$/.exec(rest)
   if (figures)
     return checked(`${figures[3]}-${two(Number(figures[2]))}${figures[1] ? `-${two(Number(figures[1]))}` : ''}${about}`)
   return undefined
 }
 
-/** The number of a month by its name in English or German, whole or shortened. */
+const wholeMonths = [
+  ['january', 'jänner', 'januar'],
+  ['february', 'feber', 'februar'],
+  ['march', 'märz', 'maerz', 'mrz'],
+  ['april'],
+  ['may', 'mai'],
+  ['june', 'juni'],
+  ['july', 'juli'],
+  ['august'],
+  ['september'],
+  ['october', 'oktober'],
+  ['november'],
+  ['december', 'dezember'],
+]
+
+/** The number of a month by its name in English or German: whole, or a beginning of it of three letters and more. */
 function monthNamed(text: string): number | undefined {
-  for (const names of [months, germanMonths, ['jan', 'feb', 'mär', 'apr', 'mai', 'jun', 'jul']]) {
-    const at = names.findIndex((name) => text.startsWith(name.toLowerCase()))
-    if (at >= 0) return at + 1
-  }
-  return undefined
+  const at = wholeMonths.findIndex((names) => names.some((name) => text.length >= 3 && name.startsWith(text)))
+  return at >= 0 ? at + 1 : undefined
 }
 
 const two = (value: number) => String(value).padStart(2, '0')

@@ -1,6 +1,8 @@
-import { readPartialDate } from '../dates/partialDate'
+import { Temporal } from 'temporal-polyfill'
+import { partialDate, readPartialDate, spanOf } from '../dates/partialDate'
 import { readTyped } from '../dates/write'
 import { credentialKinds } from '../requirements/catalogue'
+import { divideName } from './divideName'
 import type { ImportField, Mapping } from './fields'
 
 export type ImportFault = { column: string; message: string }
@@ -19,15 +21,16 @@ export type ImportedRow = {
 }
 
 const mailPattern = /^[^\s@]+@[^\s@]+\.[^\s@]+$/
-const present = /^(present|now|today|current|heute|laufend)$/i
+const present = /^(present|now|today|current|currently|ongoing|to date|until now|(bis )?(heute|jetzt)|laufend)$/i
 const never = /^(never|does not expire|unlimited|no expiry|unbefristet)$/i
 
-/** Reads a row by its mapping. What is wrong is said by column, all of it at once. */
+/** Reads a row by its mapping. What is wrong, and what somebody should look at, is said by column, all of it at once. */
 export function readRow(
   cells: Readonly<Record<string, string>>,
   mapping: Mapping,
-): { row: ImportedRow; faults: ImportFault[] } {
+): { row: ImportedRow; faults: ImportFault[]; doubts: ImportFault[] } {
   const faults: ImportFault[] = []
+  const doubts: ImportFault[] = []
   const columnOf = (field: ImportField) => Object.keys(mapping).find((column) => mapping[column] === field)
   const text = (field: ImportField) => (cells[columnOf(field) ?? ''] ?? '').trim()
   const fault = (field: ImportField, message: string) =>
@@ -40,9 +43,14 @@ export function readRow(
     if (!read) fault(field, `“${typed}” is not a date, such as 2021, Mar 2021 or 9 Mar 2021.`)
     return read ?? ''
   }
-  const whole = text('fullName').split(/\s+/)
-  const givenNames = text('givenNames') || whole.slice(0, -1).join(' ')
-  const familyName = text('familyName') || (whole.length > 1 ? whole.at(-1)! : '')
+  const divided = divideName(text('fullName'))
+  const givenNames = text('givenNames') || divided.givenNames
+  const familyName = text('familyName') || divided.familyName
+  if (divided.doubtful && familyName && !(text('givenNames') && text('familyName')))
+    doubts.push({
+      column: columnOf('fullName') ?? '',
+      message: `“${text('fullName')}” is taken as given names ${givenNames}, family name ${familyName}.`,
+    })
   const mail = text('mail').toLowerCase()
   if (!givenNames || !familyName) fault('familyName', 'A given name and a family name are needed.')
   if (!mailPattern.test(mail))
@@ -100,10 +108,14 @@ export function readRow(
     [row.study, 'study.to'],
     [row.work, 'work.to'],
   ] as const)
-    if (claim?.from && claim.to && claim.to !== 'present' && claim.to < claim.from)
+    if (claim?.from && claim.to && claim.to !== 'present' && endsBefore(claim.to, claim.from))
       fault(at, 'This ends before it begins.')
-  return { row, faults }
+  return { row, faults, doubts }
 }
+
+/** Whether something ended before it can have begun, as exactly as both are known: `2021-03` to `2021` has not. */
+const endsBefore = (to: string, from: string): boolean =>
+  Temporal.PlainDate.compare(spanOf(partialDate(to)).latest, spanOf(partialDate(from)).earliest) < 0
 
 /** What the usual names of awards say of their level (ISCED 2011). */
 const levels: readonly [RegExp, number][] = [

@@ -6,6 +6,7 @@ import { domainsOf, knownFacts } from '#core/conditions/vocabulary'
 import { partialDate } from '#core/dates/partialDate'
 import { answeredKeys, factsOfAnswers } from '#core/form/answer'
 import type { Form } from '#core/form/form'
+import { groupBy } from '#core/groupBy'
 import type { ClaimFacts, FileFacts } from '#core/requirements/requirement'
 import type { Rules } from '#core/rules/rules'
 import type { Term } from '#core/validity/validity'
@@ -189,17 +190,6 @@ function domainsOfForm(form: Form): Domains {
   const made = domainsOf(knownFacts(form))
   domains.set(form, made)
   return made
-}
-
-function groupBy<T>(rows: readonly T[], keyOf: (row: T) => string): Map<string, T[]> {
-  const groups = new Map<string, T[]>()
-  for (const row of rows) {
-    const key = keyOf(row)
-    const group = groups.get(key)
-    if (group) group.push(row)
-    else groups.set(key, [row])
-  }
-  return groups
 }
 
 type Behind = {

@@ -1,10 +1,12 @@
+import { Op } from 'sequelize'
 import type { Visitor } from '../../test/client'
 import { applied, type House, openHouse, personAnswers, until } from '../../test/house'
 import { Account, Candidate } from '../accounts/model'
 import { Claim } from '../claims/model'
 import { clockAhead } from '../demo/clock'
 import { retain } from '../privacy/retain'
-import { ImportedPerson } from './model'
+import { Import, ImportedPerson } from './model'
+import { runImportJob } from './run'
 
 let house: House
 let desk: Visitor
@@ -57,7 +59,7 @@ test('a list is mapped by its heading, tried dry, imported whole, and taken back
   expect((await desk.call('undoImport', { params: { id } })).body.code).toBe('not-done')
 })
 
-test('what is wrong is said by row and column, and nothing is imported before all is right', async () => {
+test('what is wrong is said by row and column; rows that are right go in, and the others come back as a file', async () => {
   const text = [
     heading,
     rowFor('Cara', 'cara@import.test'),
@@ -72,8 +74,39 @@ test('what is wrong is said by row and column, and nothing is imported before al
     { row: 4, column: 'The row', message: 'The same stands in row 2.' },
     { row: 5, column: 'Study to', message: 'This ends before it begins.' },
   ])
-  expect((await desk.call('runImport', { params: { id } })).body.code).toBe('faulty')
-  expect(await Account.count({ where: { mail: 'cara@import.test' } })).toBe(0)
+  expect(await ran(id)).toMatchObject({ state: 'done', done: 1, total: 4, faultyRows: 3 })
+  expect(await Account.count({ where: { mail: 'cara@import.test' } })).toBe(1)
+  expect(await Account.count({ where: { mail: 'enno@import.test' } })).toBe(0)
+  const left = await (await desk.request(`/api/desk/imports/${id}/left.csv`)).text()
+  expect(left).toContain('Enno,Import,enno@import.test')
+  expect(left).toContain('Study to: This ends before it begins.')
+  // Put right, it is a file like any other.
+  const again = await begin(left.replace('2009,Seilwerk', '2015,Seilwerk'), 'again.csv')
+  expect(await ran(again)).toMatchObject({ done: 2, faultyRows: 1 })
+  expect(await Account.count({ where: { mail: 'enno@import.test' } })).toBe(1)
+  await desk.done('undoImport', { params: { id: again } })
+  const none = await begin([heading, rowFor('Dora', 'dora at import')].join('\n'))
+  expect((await desk.call('runImport', { params: { id: none } })).body.code).toBe('faulty')
+})
+
+test('many people go in by stretches, once each although the job runs twice, and are taken back together', async () => {
+  const rows = Array.from({ length: 230 }, (_, nth) => rowFor(`Many${nth}`, `many${nth}@import.test`))
+  const id = await begin([heading, ...rows].join('\n'))
+  await Import.update({ state: 'waiting' }, { where: { id } })
+  await Promise.all([1, 2].map(() => runImportJob(house.deps, { importId: id })))
+  expect(await desk.done('readImport', { params: { id } })).toMatchObject({ state: 'done', done: 230 })
+  expect(await ImportedPerson.count({ where: { importId: id } })).toBe(230)
+  await desk.done('undoImport', { params: { id } })
+  expect(await Account.count({ where: { mail: { [Op.like]: 'many%@import.test' } } })).toBe(0)
+}, 60_000)
+
+test('UTF-16, a line that says the delimiter, and a short row are read; a row with too many cells is told', async () => {
+  const text = 'sep=;\r\nName;Mail;Phone\r\nAda Grau;ada@import.test\r\nBen Grau;ben2@import.test;1;2\r\n'
+  const bytes = Buffer.concat([Buffer.from([0xff, 0xfe]), Buffer.from(text, 'utf16le')])
+  const { id } = await desk.done('beginImport', { query: { fileName: 'x.csv' }, body: bytes })
+  const read = await desk.done('readImport', { params: { id } })
+  expect(read).toMatchObject({ total: 2, faultyRows: 1, columns: ['Name', 'Mail', 'Phone'] })
+  expect(read.faults).toEqual([{ row: 3, column: 'The row', message: 'It has 4 cells, and the heading 3.' }])
 })
 
 test('a column is taken for another by hand; two for the same, and one that is not there, are refused', async () => {
@@ -119,13 +152,13 @@ test('umlauts survive a spreadsheet that saved in another encoding', async () =>
   expect((await desk.done('readImport', { params: { id } })).sample[0]?.[0]).toBe('Jürg Müller')
 })
 
-test('the address of somebody who works here is a fault of its row, and nobody is imported with it', async () => {
+test('the address of somebody who works here is a fault of its row, and they are not imported', async () => {
   const { account } = await desk.done('readSession')
   const id = await begin([heading, rowFor('Emil', 'emil@import.test'), rowFor('Ines', account!.mail)].join('\r\n'))
   const { faults } = await desk.done('readImport', { params: { id } })
   expect(faults).toEqual([{ row: 3, column: 'E-Mail', message: 'This is the address of somebody who works here.' }])
-  expect((await desk.call('runImport', { params: { id } })).body.code).toBe('faulty')
-  expect(await Account.count({ where: { mail: 'emil@import.test' } })).toBe(0)
+  expect(await ran(id)).toMatchObject({ done: 1 })
+  expect(await ImportedPerson.count({ where: { importId: id } })).toBe(1)
 })
 
 test('who came with an import and has not applied is found, seen as far as it brought, and goes by itself in time', async () => {

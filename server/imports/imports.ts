@@ -1,5 +1,7 @@
+import { stringify } from 'csv-stringify/sync'
 import { Op } from 'sequelize'
 import { v7 as uuid } from 'uuid'
+import { groupBy } from '#core/groupBy'
 import type { Mapping } from '#core/importing/fields'
 import { Account, Candidate } from '../accounts/model'
 import { applicationsOf } from '../applications/find'
@@ -12,11 +14,11 @@ import { Document } from '../documents/model'
 import { PossibleDouble } from '../doubles/model'
 import { refreshStandingsOf } from '../hiring/standing'
 import { conflict, invalidField, notFound } from '../http/problems'
+import type { FileToKeep } from '../http/serve'
 import { queueJob } from '../jobs/queue'
 import { refreshKeys } from '../people/known'
 import { Import, ImportedPerson } from './model'
 import { peopleOfImport } from './people'
-import { progressOf } from './progress'
 import { firstRow, readRows, readTable, type Table, tableOf } from './rows'
 
 const mostFaults = 200
@@ -57,22 +59,24 @@ export async function beginImport(deps: Deps, actor: Actor, fileName: string, by
 }
 
 /** An import with what a dry run finds: the first faults by row and column, and who would be made. */
-export async function readImport(deps: Deps, id: string) {
+export async function readImport(id: string) {
   const job = await byId(id)
   const table = await tableOf(job)
-  const { read, faults, mails, known } = await tryRows(table, job.mapping)
+  const { right, faults, doubts, mails, known } = await tryRows(table, job.mapping)
   return {
     ...line(job),
-    ...(job.state === 'waiting' ? { done: await progressOf(deps, id) } : {}),
     columns: table.columns,
     sample: table.rows.slice(0, sampleRows).map((row) => table.columns.map((column) => row[column] ?? '')),
     mapping: job.mapping as Record<string, Mapping[string]>,
     faults: faults.slice(0, mostFaults),
     faultCount: faults.length,
+    faultyRows: table.rows.length - right.length,
+    doubts: doubts.slice(0, mostFaults),
+    doubtCount: doubts.length,
     people: {
       made: mails.length - known,
       known,
-      claims: read.reduce(
+      claims: right.reduce(
         (sum, { study, work, credential }) => sum + [study, work, credential].filter(Boolean).length,
         0,
       ),
@@ -82,19 +86,56 @@ export async function readImport(deps: Deps, id: string) {
   }
 }
 
-/** Reads every row, and finds who is known; whoever works here is not imported as a candidate. */
-async function tryRows(table: Table, mapping: Mapping) {
-  const { read, faults } = readRows(table, mapping)
-  const mails = [...new Set(read.map(({ mail }) => mail).filter(Boolean))]
-  const accounts = await Account.findAll({ where: { mail: mails }, attributes: ['mail', 'roles'] })
+/** Reads every row, and finds which are right and who is known; whoever works here is not imported as a candidate. */
+export async function tryRows(table: Table, mapping: Mapping) {
+  const { read, faults: own, doubts } = readRows(table, mapping)
+  const first = firstRow[table.format]
+  const accounts = await Account.findAll({
+    where: { mail: [...new Set(read.map(({ mail }) => mail).filter(Boolean))] },
+    attributes: ['mail', 'roles'],
+  })
   const staff = new Set(accounts.flatMap(({ mail, roles }) => (roles.includes('candidate') ? [] : [mail])))
   const column = Object.keys(mapping).find((name) => mapping[name] === 'mail') ?? 'The row'
   const message = 'This is the address of somebody who works here.'
-  const ofStaff = read.flatMap(({ mail }, nth) =>
-    staff.has(mail) ? [{ row: nth + firstRow[table.format], column, message }] : [],
-  )
-  return { read, mails, known: accounts.length, faults: [...faults, ...ofStaff].sort((a, b) => a.row - b.row) }
+  const ofStaff = read.flatMap(({ mail }, nth) => (staff.has(mail) ? [{ row: nth + first, column, message }] : []))
+  const faults = [...own, ...ofStaff].sort((a, b) => a.row - b.row)
+  const wrong = new Set(faults.map(({ row }) => row))
+  const right = read.filter((_, nth) => !wrong.has(nth + first))
+  const mails = [...new Set(right.map(({ mail }) => mail))]
+  return {
+    right,
+    mails,
+    known: accounts.filter(({ mail }) => mails.includes(mail)).length,
+    faults,
+    doubts: doubts.filter(({ row }) => !wrong.has(row)),
+  }
 }
+
+/** The rows that are wrong, as they came, each with what is wrong: to put right and import again. */
+export async function leftRows(id: string): Promise<FileToKeep> {
+  const job = await byId(id)
+  const table = await tableOf(job)
+  const { faults } = await tryRows(table, job.mapping)
+  const first = firstRow[table.format]
+  const wrong = groupBy(faults, ({ row }) => row)
+  const rows = [...wrong].map(([row, own]) => ({
+    ...table.rows[row - first],
+    [wrongColumn]: own.map(({ column, message }) => `${column}: ${message}`).join(' '),
+  }))
+  const text = stringify(rows, {
+    header: true,
+    columns: [...table.columns, wrongColumn],
+    bom: true,
+    escape_formulas: true,
+  })
+  return {
+    fileName: `${job.fileName.replace(/\.\w+$/, '')}, to put right.csv`,
+    mediaType: 'text/csv; charset=utf-8',
+    body: Buffer.from(text),
+  }
+}
+
+const wrongColumn = 'What is wrong'
 
 export async function mapImport(id: string, mapping: Mapping) {
   const job = await byId(id)
@@ -109,16 +150,12 @@ export async function mapImport(id: string, mapping: Mapping) {
   return { done: true as const }
 }
 
-/** Queues the import; a job does it whole or not at all. */
+/** Queues the import of the rows that are right. */
 export async function runImport(id: string) {
   const job = await byId(id)
   if (job.state !== 'mapping') throw conflict('ran', 'This has been imported already.')
-  const { faults } = await tryRows(await tableOf(job), job.mapping)
-  if (faults.length > 0)
-    throw conflict(
-      'faulty',
-      `${faults.length === 1 ? 'One thing is' : `${faults.length} things are`} wrong in the file.`,
-    )
+  const { right } = await tryRows(await tableOf(job), job.mapping)
+  if (right.length === 0) throw conflict('faulty', 'No row of the file is right.')
   await job.update({ state: 'waiting', done: 0 })
   await queueJob('import', { importId: id })
   return { done: true as const }
@@ -127,7 +164,8 @@ export async function runImport(id: string) {
 /** Takes back everything an import made. Refused where somebody has used any of it: an application, a paper, a decision. */
 export async function undoImport(deps: Deps, actor: Actor, id: string) {
   const job = await byId(id)
-  if (job.state !== 'done') throw conflict('not-done', 'This has not been imported, or was taken back already.')
+  if (job.state !== 'done' && !(job.state === 'failed' && job.done > 0))
+    throw conflict('not-done', 'This has not been imported, or was taken back already.')
   const people = await ImportedPerson.findAll({ where: { importId: id } })
   const claimIds = people.flatMap(({ claims }) => claims)
   const used =

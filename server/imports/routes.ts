@@ -1,7 +1,7 @@
 import * as contract from '#contract/imports'
 import type { Account } from '../deps'
-import { bind } from '../http/bind'
-import { beginImport, listImports, mapImport, readImport, runImport, undoImport } from './imports'
+import { bind, bindFile } from '../http/bind'
+import { beginImport, leftRows, listImports, mapImport, readImport, runImport, undoImport } from './imports'
 import { readImportedPerson } from './people'
 
 export const importRoutes = [
@@ -12,8 +12,9 @@ export const importRoutes = [
   bind(contract.readImportedPerson, ({ deps, actor, input }) =>
     readImportedPerson(deps, actor as Account, input.params.candidateId),
   ),
-  bind(contract.readImport, ({ deps, input }) => readImport(deps, input.params.id)),
+  bind(contract.readImport, ({ input }) => readImport(input.params.id)),
   bind(contract.mapImport, ({ input }) => mapImport(input.params.id, input.body.mapping)),
   bind(contract.runImport, ({ input }) => runImport(input.params.id)),
+  bindFile(contract.readLeftRows, ({ input }) => leftRows(input.params.id)),
   bind(contract.undoImport, ({ deps, actor, input }) => undoImport(deps, actor as Account, input.params.id)),
 ]

@@ -10,6 +10,8 @@ export type Table = {
   format: Import['format']
   columns: string[]
   rows: Record<string, string>[]
+  /** Rows with more cells than the heading has. */
+  tooLong: { nth: number; cells: number }[]
   mapping: Mapping
   /** What of the file is left out, in words. */
   note: string | null
@@ -27,34 +29,40 @@ export function readTable(bytes: Buffer): Table {
   return table
 }
 
-function csv(text: string): Table {
-  const [first = ''] = text.split(/\r?\n/, 1)
-  const delimiter = [';', '\t', ','].sort((a, b) => first.split(b).length - first.split(a).length)[0]!
-  let rows: Record<string, string>[]
+function csv(whole: string): Table {
+  // Some spreadsheets write down what they divide by.
+  const [, told, text] = /^(?:sep=(.)\r?\n)?([\s\S]*)$/.exec(whole)!
+  const [first = ''] = text!.split(/\r?\n/, 1)
+  const delimiter = told ?? [';', '\t', ','].sort((a, b) => first.split(b).length - first.split(a).length)[0]!
+  let cells: string[][]
   try {
-    rows = parse(text, {
-      columns: (names: string[]) => names.map((name, nth) => name.trim() || `Column ${nth + 1}`),
+    cells = parse(text!, {
       delimiter,
       bom: true,
       skip_empty_lines: true,
       skip_records_with_empty_values: true,
       trim: true,
+      relax_column_count: true,
     })
   } catch (error) {
     throw refused('The file cannot be read as CSV.', (error as Error).message)
   }
-  const columns = Object.keys(rows[0] ?? {})
-  return { format: 'csv', columns, rows, mapping: proposeMapping(columns), note: null }
+  const [heading = [], ...records] = cells
+  const columns = heading.map((name, nth) => name || `Column ${nth + 1}`)
+  const rows = records.map((record) => Object.fromEntries(columns.map((column, nth) => [column, record[nth] ?? ''])))
+  const tooLong = records.flatMap((record, nth) =>
+    record.slice(columns.length).some((cell) => cell !== '') ? [{ nth, cells: record.length }] : [],
+  )
+  return { format: 'csv', columns, rows, tooLong, mapping: proposeMapping(columns), note: null }
 }
 
 function resumes(text: string): Table {
   try {
     const { rows, leftOut } = rowsOfResumes(text)
-    const note =
-      leftOut > 0
-        ? `${leftOut === 1 ? 'One certificate is' : `${leftOut} certificates are`} left out: there they carry no number.`
-        : null
-    return { format: 'json resume', columns: Object.keys(resumeMapping), rows, mapping: resumeMapping, note }
+    const parts = Object.entries(leftOut).flatMap(([part, count]) => (count > 0 ? [`${count} ${part}`] : []))
+    const note = parts.length > 0 ? `Left out, as no source could confirm them: ${parts.join(', ')}.` : null
+    const columns = Object.keys(resumeMapping)
+    return { format: 'json resume', columns, rows, tooLong: [], mapping: resumeMapping, note }
   } catch (error) {
     throw error instanceof RangeError
       ? refused('This is JSON, and no résumé.', 'JSON Resume 1.0.0 is read, one or a list of them.')
@@ -62,8 +70,11 @@ function resumes(text: string): Table {
   }
 }
 
-/** What is no UTF-8 was most likely saved by a spreadsheet of the West. */
+/** UTF-8, or UTF-16 as spreadsheets save "Unicode"; what is neither was most likely saved by a spreadsheet of the West. */
 function textOf(bytes: Buffer): string {
+  const [first, second] = bytes
+  if (first === 0xff && second === 0xfe) return new TextDecoder('utf-16le').decode(bytes)
+  if (first === 0xfe && second === 0xff) return new TextDecoder('utf-16be').decode(bytes)
   try {
     return new TextDecoder('utf-8', { fatal: true }).decode(bytes)
   } catch {
@@ -80,20 +91,26 @@ export const tableOf = async ({ sha256 }: Pick<Import, 'sha256'>): Promise<Table
 export const firstRow = { csv: 2, 'json resume': 1 } as const
 
 /** Reads every row by the mapping; faults count rows as a spreadsheet does. */
-export function readRows({ rows, format }: Table, mapping: Mapping) {
+export function readRows({ rows, format, tooLong, columns }: Table, mapping: Mapping) {
   const read: ImportedRow[] = []
-  const faults: RowFault[] = []
+  const doubts: RowFault[] = []
   const first = firstRow[format]
+  const faults: RowFault[] = tooLong.map(({ nth, cells }) => ({
+    row: nth + first,
+    column: 'The row',
+    message: `It has ${cells} cells, and the heading ${columns.length}.`,
+  }))
   const claimed = new Map<string, number>()
   rows.forEach((cells, nth) => {
-    const { row, faults: own } = readRow(cells, mapping)
+    const { row, faults: own, doubts: unsure } = readRow(cells, mapping)
     read.push(row)
     faults.push(...own.map((fault) => ({ row: nth + first, ...fault })))
+    doubts.push(...unsure.map((doubt) => ({ row: nth + first, ...doubt })))
     const key = JSON.stringify([row.mail, row.study, row.work, row.credential])
     const before = claimed.get(key)
     if (row.mail && before !== undefined)
       faults.push({ row: nth + first, column: 'The row', message: `The same stands in row ${before}.` })
     else claimed.set(key, nth + first)
   })
-  return { read, faults }
+  return { read, faults, doubts }
 }

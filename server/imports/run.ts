@@ -1,43 +1,40 @@
-import { Op } from 'sequelize'
+import { Op, QueryTypes } from 'sequelize'
 import { v7 as uuid } from 'uuid'
 import type { ClaimDetails } from '#contract/claims'
+import { groupBy } from '#core/groupBy'
 import type { ImportedRow } from '#core/importing/readRow'
 import { credentialKind } from '#core/requirements/catalogue'
 import { Account, Candidate } from '../accounts/model'
 import { recordEvent } from '../audit/record'
 import { Claim } from '../claims/model'
-import { inTransaction } from '../database/connection'
+import { changeWhere } from '../database/compareAndSet'
+import { inTransaction, lockOf } from '../database/connection'
 import type { Actor, Deps } from '../deps'
 import { detectDoubles } from '../doubles/detect'
 import { refreshStandingsOf } from '../hiring/standing'
 import { queueJob } from '../jobs/queue'
 import { refreshKeys } from '../people/known'
 import { sourceNamed } from '../sources/sources'
+import { tryRows } from './imports'
 import { Import, ImportedPerson } from './model'
-import { forgetProgress, tellProgress } from './progress'
-import { readRows, tableOf } from './rows'
+import { tableOf } from './rows'
 
-const toldEvery = 50
+const peopleAtOnce = 100
 
-/** The job that imports all rows of a file, in one transaction: all of them are there afterwards, or none. */
+/**
+ * The job that imports every row that is right, some people at a time, so that nobody waits behind it. What it made is taken
+ * back together; where it breaks off, it goes on with whoever is not there yet.
+ */
 export async function runImportJob(deps: Deps, { importId }: { importId: string }) {
   const job = await Import.findByPk(importId)
   if (job?.state !== 'waiting') return
-  const table = await tableOf(job)
-  const { read } = readRows(table, job.mapping)
-  const people = [...grouped(read)]
+  const { right } = await tryRows(await tableOf(job), job.mapping)
+  const people = [...groupBy(right, ({ mail }) => mail).values()]
   try {
+    for (let from = 0; from < people.length; from += peopleAtOnce)
+      await inTransaction(deps.sequelize, () => takeInSome(deps, job, people.slice(from, from + peopleAtOnce)))
     await inTransaction(deps.sequelize, async () => {
-      const locked = await Import.findByPk(importId, { lock: true })
-      if (locked?.state !== 'waiting') return
-      let done = 0
-      for (const [, rows] of people) {
-        await takeInPerson(deps, job, rows)
-        done += rows.length
-        if (done % toldEvery < rows.length) await tellProgress(deps, importId, done)
-      }
-      await forgetProgress(deps, importId)
-      await locked.update({ state: 'done', done, finishedAt: deps.clock.now() })
+      if (!(await changeWhere(job, { state: 'waiting' }, { state: 'done', finishedAt: deps.clock.now() }))) return
       await queueJob('compare imported', { importId })
       await recordEvent(deps, importer(job), {
         code: 'people-imported',
@@ -48,10 +45,34 @@ export async function runImportJob(deps: Deps, { importId }: { importId: string 
   } catch (error) {
     deps.log.error({ error: String(error), importId }, 'an import failed')
     await Import.update(
-      { state: 'failed', done: 0, faults: [String(error).slice(0, 300)], finishedAt: deps.clock.now() },
-      { where: { id: importId } },
+      { state: 'failed', faults: [String(error).slice(0, 300)], finishedAt: deps.clock.now() },
+      { where: { id: importId, state: 'waiting' } },
     )
   }
+}
+
+async function takeInSome(deps: Deps, { id }: Import, people: readonly ImportedRow[][]) {
+  // Of two that work on one import the second waits here, and then finds who is there.
+  const job = await Import.findByPk(id, { ...lockOf(), rejectOnEmpty: true })
+  if (job.state !== 'waiting') return
+  const there = await mailsOf(id)
+  let done = 0
+  for (const rows of people) {
+    if (there.has(rows[0]!.mail)) continue
+    await takeInPerson(deps, job, rows)
+    done += rows.length
+  }
+  await job.update({ done: job.done + done })
+}
+
+/** The addresses of whoever an import has taken in so far. */
+async function mailsOf(importId: string): Promise<Set<string>> {
+  const rows = await Import.sequelize!.query<{ mail: string }>(
+    `SELECT a.mail FROM imported_people i JOIN candidates c ON c.id = i.candidateId JOIN accounts a ON a.id = c.accountId
+     WHERE i.importId = :importId`,
+    { replacements: { importId }, type: QueryTypes.SELECT },
+  )
+  return new Set(rows.map(({ mail }) => mail))
 }
 
 const comparedPerJob = 200
@@ -76,12 +97,6 @@ const importer = (job: Import): Actor => ({
   mail: '',
   roles: ['coordinator'],
 })
-
-function grouped(rows: readonly ImportedRow[]): Map<string, ImportedRow[]> {
-  const groups = new Map<string, ImportedRow[]>()
-  for (const row of rows) groups.set(row.mail, [...(groups.get(row.mail) ?? []), row])
-  return groups
-}
 
 async function takeInPerson(deps: Deps, job: Import, rows: readonly ImportedRow[]) {
   const [first] = rows as [ImportedRow]

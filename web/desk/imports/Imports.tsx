@@ -2,7 +2,7 @@ import { Link, useNavigate, useParams } from 'react-router'
 import type { Reply } from '#contract/endpoint'
 import type { readImport } from '#contract/imports'
 import { type ImportField, importFields } from '#core/importing/fields'
-import { api } from '../../api'
+import { addressOf, api } from '../../api'
 import { Button } from '../../ui/Button'
 import { SelectField } from '../../ui/Field'
 import { FileButton } from '../../ui/FileButton'
@@ -19,7 +19,7 @@ const stateWords = {
   mapping: 'not imported yet',
   waiting: 'being imported',
   done: 'imported',
-  failed: 'failed, nothing was imported',
+  failed: 'broke off',
   undone: 'taken back',
 }
 const fieldWords: Record<ImportField, string> = {
@@ -66,7 +66,7 @@ function AllImports() {
     <Overview
       list="imports"
       title="Import"
-      about="People and what they claim, from a CSV of any spreadsheet or from JSON Resume. It is tried first, and imported whole or not at all."
+      about="People and what they claim, from a CSV of any spreadsheet or from JSON Resume. It is tried first; rows that are right go in, and the others come back as a file to put right."
     >
       <p className="mb-3">
         <FileButton
@@ -116,6 +116,7 @@ function OneImport({ id }: { id: string }) {
   const told = useTold()
   if (!data) return <Waiting error={error} onRetry={refetch} />
   const open = data.state === 'mapping' || data.state === 'failed'
+  const right = data.total - data.faultyRows
   const take = (column: string, field: string) => {
     const kept = Object.entries(data.mapping).filter(([other, own]) => other !== column && own !== field)
     void mapping.act({
@@ -145,13 +146,18 @@ function OneImport({ id }: { id: string }) {
         )}
         {open && <Columns data={data} onTake={take} />}
         {open && <Found data={data} />}
+        {data.state === 'done' && data.faultyRows > 0 && (
+          <p>
+            {data.done} of {data.total} rows are in. <LeftRows data={data} />
+          </p>
+        )}
         <div className="flex gap-2">
           {data.state === 'mapping' && (
-            <Button kind="main" busy={running.busy} disabled={data.faultCount > 0} onClick={() => void run()}>
-              {data.total === 1 ? 'Import one row' : `Import ${data.total} rows`}
+            <Button kind="main" busy={running.busy} disabled={right === 0} onClick={() => void run()}>
+              {right === 1 ? 'Import one row' : `Import ${right} rows`}
             </Button>
           )}
-          {data.state === 'done' && (
+          {(data.state === 'done' || (data.state === 'failed' && data.done > 0)) && (
             <Button kind="grave" busy={undoing.busy} onClick={() => void undo()}>
               Take it back whole
             </Button>
@@ -233,32 +239,65 @@ function Brought({ data: { brought, people } }: { data: Import }) {
 }
 
 /** What trying it found. */
-function Found({ data: { faultCount, faults, people } }: { data: Import }) {
-  if (faultCount === 0)
-    return (
+function Found({ data }: { data: Import }) {
+  const { faultCount, people, doubtCount, doubts } = data
+  return (
+    <>
       <p>
-        <strong className="text-confirmed">Nothing is wrong.</strong> {people.made} people would be new, {people.known}{' '}
-        are known by their mail address, and {people.claims} claims would be added.
+        {faultCount === 0 && <strong className="text-confirmed">Nothing is wrong. </strong>}
+        {people.made} people would be new, {people.known} are known by their mail address, and {people.claims} claims
+        would be added.
       </p>
-    )
+      {faultCount > 0 && <Faults data={data} />}
+      {doubtCount > 0 && (
+        <section aria-label="Look at this">
+          <p className="mb-1">
+            <strong className="text-soon-ink">
+              {doubtCount === 1 ? 'Look at one name.' : `Look at ${doubtCount} names.`}
+            </strong>{' '}
+            No rule says where the family name begins. Give it a column of its own where this is wrong.
+          </p>
+          <RowTable rows={doubts} />
+        </section>
+      )}
+    </>
+  )
+}
+
+/** The rows that stay out, as a file. */
+const LeftRows = ({ data: { id, faultyRows } }: { data: Import }) => (
+  <a href={addressOf('readLeftRows', { params: { id } })} download className="font-semibold text-confirmed">
+    {faultyRows === 1 ? 'The row that is wrong, to put right' : `The ${faultyRows} rows that are wrong, to put right`}
+  </a>
+)
+
+function Faults({ data }: { data: Import }) {
+  const { faultCount, faults } = data
   return (
     <section aria-label="What is wrong">
       <p className="mb-1">
         <strong className="text-contradicted">
           {faultCount === 1 ? 'One thing is wrong.' : `${faultCount} things are wrong.`}
         </strong>{' '}
-        Nothing is imported before all is right: take a column for another here, or mend the file and choose it again.
+        Take a column for another here, or import the rows that are right and put the others right in a file of their
+        own: <LeftRows data={data} />
       </p>
-      <Table
-        rows={faults}
-        keyOf={({ row, column, message }) => `${row} ${column} ${message}`}
-        empty=""
-        columns={[
-          { name: 'Row', right: true, of: ({ row }) => row },
-          { name: 'Column', of: ({ column }) => column },
-          { name: 'What is wrong', of: ({ message }) => message },
-        ]}
-      />
+      <RowTable rows={faults} />
     </section>
+  )
+}
+
+function RowTable({ rows }: { rows: Import['faults'] }) {
+  return (
+    <Table
+      rows={rows}
+      keyOf={({ row, column, message }) => `${row} ${column} ${message}`}
+      empty=""
+      columns={[
+        { name: 'Row', right: true, of: ({ row }) => row },
+        { name: 'Column', of: ({ column }) => column },
+        { name: 'What', of: ({ message }) => message },
+      ]}
+    />
   )
 }
