@@ -258,7 +258,7 @@ async function decisionsOnRestricted(enquiries: readonly Enquiry[]): Promise<Map
     attributes: ['claimId', 'decision', 'decidedAt', 'undoneAt'],
     raw: true,
   })
-  return groupBy<Decided>(found, (one) => one.claimId)
+  return groupBy<Decided, string>(found, (one) => one.claimId)
 }
 
 /**
