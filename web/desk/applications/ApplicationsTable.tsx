@@ -240,7 +240,7 @@ function Filters({ filter, onChange }: { filter: TableFilter; onChange: (over: R
   const { data: vacancies = [] } = api.endpoints.deskVacancies.useQuery({})
   const any = { value: '', label: 'any' }
   return (
-    <div className="mt-2 grid grid-cols-[repeat(4,minmax(0,1fr))_auto_auto] items-end gap-3">
+    <div className="mt-2 grid grid-cols-2 items-end gap-3 lg:grid-cols-[repeat(4,minmax(0,1fr))_auto_auto]">
       <TextField
         label="Name or reference"
         type="search"

@@ -17,7 +17,7 @@ import { FileRows } from './FileRows'
 import { FirstLook } from './FirstLook'
 import { HiddenParts } from './HiddenParts'
 import { MoveOn } from './MoveOn'
-import { rowsOf } from './rows'
+import { type Row, rowsOf } from './rows'
 import { TakeUpAgain } from './TakeUpAgain'
 
 const stageWords: Record<File['stage'], string> = {
@@ -44,7 +44,7 @@ export function FilePane({ id, queue, chosen }: { id: string; queue: Queue; chos
   const [takingUp, setTakingUp] = useState(false)
   const groups = file ? rowsOf(file) : []
   const rows = groups.flatMap(({ rows: own }) => own)
-  const current = rows.find(({ key }) => key === chosen) ?? mostPressing(rows)
+  const current = rows.find(({ key }) => key === chosen) ?? mostPressing(rows, queue)
   const choose = (key: string) => navigate(`/desk/${queue}/${id}/${key}`, { replace: true })
   const step = (by: number) => {
     const at = rows.findIndex(({ key }) => key === current?.key)
@@ -78,7 +78,7 @@ export function FilePane({ id, queue, chosen }: { id: string; queue: Queue; chos
           <Link to={`/desk/${queue}`} className="text-confirmed lg:hidden">
             Back to the queue
           </Link>
-          <div className="flex items-start justify-between gap-3">
+          <div className="flex items-start justify-between gap-x-3 gap-y-1 max-sm:flex-wrap">
             <div className="min-w-0">
               <h2 className="truncate text-[1.6rem]">{file.candidate.name}</h2>
               <p className="text-ink-2">
@@ -130,8 +130,13 @@ export function FilePane({ id, queue, chosen }: { id: string; queue: Queue; chos
   )
 }
 
-/** What is shown first: what waits for the desk, with a decision before a look. */
-function mostPressing<T extends { wants: string }>(rows: readonly T[]): T | undefined {
+/** What is shown first: in Validity what lapses, and else what waits for the desk, with a decision before a look. */
+function mostPressing(rows: readonly Row[], queue: Queue): Row | undefined {
+  if (queue === 'validity')
+    for (const tone of ['grave', 'care']) {
+      const lapsing = rows.find((row) => row.of === 'claim' && row.tone === tone)
+      if (lapsing) return lapsing
+    }
   const pressing = ['You: compare', 'You: decide', 'You: look', 'You: ask']
   for (const start of pressing) {
     const found = rows.find(({ wants }) => wants.startsWith(start))
@@ -154,7 +159,7 @@ function Facts({ file }: { file: File }) {
   const [changing, setChanging] = useState(false)
   const active = ['sent', 'shortlisted', 'offered'].includes(file.stage)
   return (
-    <dl className="mt-2 grid grid-cols-[auto_auto_minmax(0,1fr)_auto] gap-x-5">
+    <dl className="mt-2 grid gap-x-5 gap-y-1 max-sm:grid-cols-2 sm:grid-cols-[auto_auto_minmax(0,1fr)_auto]">
       <Fact
         name="Target start"
         value={writeWhen(file.targetStart)}

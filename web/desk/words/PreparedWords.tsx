@@ -37,7 +37,7 @@ export function PreparedWords() {
       title="Prepared words"
       about="Sentences for the key A in a file, where the first nine have the keys 1 to 9, and messages for writing to several. Each reader gets their own language."
     >
-      <div className="grid max-w-[1080px] gap-6">
+      <div className="grid max-w-[1080px] grid-cols-[minmax(0,1fr)] gap-6">
         <Sentences
           key={`document ${versionOf(sentences, 'document')}`}
           about="document"
@@ -54,7 +54,7 @@ export function PreparedWords() {
           <h2 className="mb-1 font-semibold text-[1rem]">Messages</h2>
           <ul className="mb-2 border-line border-t">
             {prepared.templates.map((template) => (
-              <li key={template.id} className="flex items-baseline gap-4 border-line border-b py-1.5">
+              <li key={template.id} className="flex flex-wrap items-baseline gap-x-4 border-line border-b py-1.5">
                 <button type="button" className="font-semibold hover:underline" onClick={() => setEditing(template)}>
                   {template.name}
                 </button>
