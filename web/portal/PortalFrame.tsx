@@ -16,7 +16,7 @@ export function PortalFrame() {
     navigate('/')
   }
   return (
-    <div className="min-h-dvh text-[1rem]">
+    <div className="flex min-h-dvh flex-col text-[1rem]">
       <header className="no-print flex flex-wrap items-center gap-x-4 gap-y-1 border-line border-b bg-sheet px-4 py-2.5 sm:px-7">
         <Link to="/" className="font-title text-[1.5em] leading-none">
           Probatum
@@ -51,7 +51,8 @@ export function PortalFrame() {
           )}
         </nav>
       </header>
-      {ready ? <Outlet /> : <Waiting />}
+      {/* So high that what comes beneath does not move when it fills. */}
+      <div className="min-h-dvh flex-1">{ready ? <Outlet /> : <Waiting />}</div>
       <footer className="no-print px-4 pb-6 text-center text-[0.93em] sm:px-7">
         <LanguageChoice />
       </footer>

@@ -26,14 +26,26 @@ export function VacancyList() {
     setSearch(next, { replace: key === 'text' })
   }
   const narrowed = [...search.keys()].length > 0
+  const heading = (
+    <div className="lg:col-start-2">
+      <h1 className="text-[2.1em]">{say('Work on the mountain')}</h1>
+      <p className="text-ink-2">
+        {say('Every vacancy says what it asks, why, and which papers you will need, before you begin.')}
+      </p>
+    </div>
+  )
+  const frame = 'mx-auto grid max-w-[1180px] gap-x-10 gap-y-6 px-4 py-7 sm:px-7 lg:grid-cols-[230px_minmax(0,1fr)]'
+  // All of it at once: filters that come by and by would push the list away.
+  if (!data)
+    return (
+      <main className={frame}>
+        {heading}
+        <Waiting error={error} onRetry={refetch} />
+      </main>
+    )
   return (
-    <main className="mx-auto grid max-w-[1180px] gap-x-10 gap-y-6 px-4 py-7 sm:px-7 lg:grid-cols-[230px_1fr]">
-      <div className="lg:col-start-2">
-        <h1 className="text-[2.1em]">{say('Work on the mountain')}</h1>
-        <p className="text-ink-2">
-          {say('Every vacancy says what it asks, why, and which papers you will need, before you begin.')}
-        </p>
-      </div>
+    <main className={frame}>
+      {heading}
       <aside
         className="grid content-start gap-5 max-lg:grid-cols-2 max-sm:grid-cols-1"
         aria-label={say('Narrow the list')}
@@ -48,7 +60,7 @@ export function VacancyList() {
         {facets.map(({ key, name }) => (
           <fieldset key={key}>
             <legend className="mb-1 font-semibold text-[0.93em]">{name}</legend>
-            {(data?.facets[key] ?? []).map(({ value, count }) => (
+            {(data.facets[key] ?? []).map(({ value, count }) => (
               <label key={value} className="flex items-center gap-2 py-0.5">
                 <input
                   type="checkbox"
@@ -64,60 +76,54 @@ export function VacancyList() {
         ))}
       </aside>
       <section aria-label={say('Vacancies')} className="min-w-0">
-        {!data ? (
-          <Waiting error={error} onRetry={refetch} />
-        ) : (
-          <>
-            <p className="mb-2 text-ink-2" aria-live="polite">
-              {data.vacancies.length === 1
-                ? say('One open vacancy')
-                : say('{{count}} open vacancies', { count: data.vacancies.length })}
-              {narrowed && (
-                <button type="button" onClick={() => setSearch({})} className="ml-3 font-semibold text-confirmed">
-                  {say('Show all')}
-                </button>
-              )}
-            </p>
-            <ul className="divide-y divide-line rounded-sheet border border-line bg-sheet">
-              {data.vacancies.map((vacancy) => (
-                <li
-                  key={vacancy.id}
-                  className="relative grid gap-x-6 gap-y-1 p-4 hover:bg-sheet-2 sm:grid-cols-[1fr_200px]"
-                >
-                  <div className="min-w-0">
-                    <h2 className="text-[1.3em]">
-                      <Link to={`/vacancies/${vacancy.slug}`} className="after:absolute after:inset-0">
-                        {vacancy.title}
-                      </Link>
-                    </h2>
-                    <p className="text-ink-2">{vacancy.summary}</p>
-                  </div>
-                  <dl className="text-[0.92em] sm:text-right">
-                    <dt className="sr-only">{say('Place and contract')}</dt>
-                    <dd className="font-semibold">{vacancy.place}</dd>
-                    <dd>{vacancy.hours}</dd>
-                    <dt className="sr-only">{say('Pay')}</dt>
-                    <dd>
-                      {say('{{payFrom}} to {{payTo}}', {
-                        payFrom: writeMoney(vacancy.payFrom),
-                        payTo: writeMoney(vacancy.payTo),
-                      })}
-                    </dd>
-                    <dt className="sr-only">{say('Closes')}</dt>
-                    <dd className="text-ink-2">
-                      {say('Closes {{when}}', { when: writeMoment(vacancy.closesAt, vacancy.timeZone) })}
-                    </dd>
-                  </dl>
-                </li>
-              ))}
-              {data.vacancies.length === 0 && (
-                <li className="p-5">
-                  {say('Nothing open fits this at the moment. Take a filter away, or look again later.')}
-                </li>
-              )}
-            </ul>
-          </>
-        )}
+        <p className="mb-2 text-ink-2" aria-live="polite">
+          {data.vacancies.length === 1
+            ? say('One open vacancy')
+            : say('{{count}} open vacancies', { count: data.vacancies.length })}
+          {narrowed && (
+            <button type="button" onClick={() => setSearch({})} className="ml-3 font-semibold text-confirmed">
+              {say('Show all')}
+            </button>
+          )}
+        </p>
+        <ul className="divide-y divide-line rounded-sheet border border-line bg-sheet">
+          {data.vacancies.map((vacancy) => (
+            <li
+              key={vacancy.id}
+              className="relative grid gap-x-6 gap-y-1 p-4 hover:bg-sheet-2 sm:grid-cols-[1fr_200px]"
+            >
+              <div className="min-w-0">
+                <h2 className="text-[1.3em]">
+                  <Link to={`/vacancies/${vacancy.slug}`} className="after:absolute after:inset-0">
+                    {vacancy.title}
+                  </Link>
+                </h2>
+                <p className="text-ink-2">{vacancy.summary}</p>
+              </div>
+              <dl className="text-[0.92em] sm:text-right">
+                <dt className="sr-only">{say('Place and contract')}</dt>
+                <dd className="font-semibold">{vacancy.place}</dd>
+                <dd>{vacancy.hours}</dd>
+                <dt className="sr-only">{say('Pay')}</dt>
+                <dd>
+                  {say('{{payFrom}} to {{payTo}}', {
+                    payFrom: writeMoney(vacancy.payFrom),
+                    payTo: writeMoney(vacancy.payTo),
+                  })}
+                </dd>
+                <dt className="sr-only">{say('Closes')}</dt>
+                <dd className="text-ink-2">
+                  {say('Closes {{when}}', { when: writeMoment(vacancy.closesAt, vacancy.timeZone) })}
+                </dd>
+              </dl>
+            </li>
+          ))}
+          {data.vacancies.length === 0 && (
+            <li className="p-5">
+              {say('Nothing open fits this at the moment. Take a filter away, or look again later.')}
+            </li>
+          )}
+        </ul>
       </section>
     </main>
   )
