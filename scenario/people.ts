@@ -179,7 +179,7 @@ export const people: PersonPlan[] = [
   },
   {
     given: 'Tomasz',
-    family: 'Wierzbicki',
+    family: 'Wierzborski',
     born: '1988-07-19',
     town: '57-300 Zarowa',
     country: 'Poland',

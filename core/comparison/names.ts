@@ -1,4 +1,5 @@
 import anyAscii from 'any-ascii'
+import { namePartsOf } from './keys'
 import { editDistance, jaroWinkler } from './measures'
 import { type FieldVerdict, type Reason, verdictOf } from './verdict'
 
@@ -47,6 +48,27 @@ export function compareNames(ours: string, theirs: string, known: readonly Known
   }
   return direct
 }
+
+const mostParts = 5
+
+/**
+ * Whether somebody typed their own name, in whatever order and spelling: `Minjun Kim` for `Kim Min-jun`. Parts that are
+ * written together or apart are the same.
+ */
+export function isOwnName(own: string, typed: string): boolean {
+  if (compareNames(own, typed).verdict !== 'different') return true
+  const whole = namePartsOf(own)
+  const orders = permutationsOf(whole.slice(0, mostParts)).map((parts) => parts.join(''))
+  const given = permutationsOf(namePartsOf(typed).slice(0, mostParts)).map((parts) => parts.join(''))
+  return whole.length > 0 && given.some((text) => orders.includes(text))
+}
+
+const permutationsOf = (parts: readonly string[]): string[][] =>
+  parts.length < 2
+    ? [[...parts]]
+    : parts.flatMap((part, nth) =>
+        permutationsOf(parts.filter((_, other) => other !== nth)).map((rest) => [part, ...rest]),
+      )
 
 function compareTwo(ours: string, theirs: string): FieldVerdict {
   const a = tidy(ours)

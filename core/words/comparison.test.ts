@@ -28,7 +28,7 @@ test.each<[Reason, string]>([
   [{ code: 'abbreviation', short: 'MSc', long: 'Master of Science' }, 'MSc is short for Master of Science'],
 ])('%j reads “%s”', (reason, words) => expect(reasonOfDifference(reason)).toBe(words))
 
-const claimed = { name: 'Tomasz Wierzbicki', award: 'MSc', subject: 'Railways', number: 'TB-80', awarded: '2018-03' }
+const claimed = { name: 'Tomasz Wierzborski', award: 'MSc', subject: 'Railways', number: 'TB-80', awarded: '2018-03' }
 const sentence = (reply?: Parameters<typeof compareClaim>[3]) =>
   comparisonSentence(compareClaim(fieldsOf('study'), claimed, undefined, reply, []))
 

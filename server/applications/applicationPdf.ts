@@ -1,5 +1,6 @@
 import type { ClaimDetails } from '#contract/claims'
 import { writeWhen } from '#core/dates/write'
+import { writeMomentAt } from '#core/dates/zoned'
 import { isAsked, isEmpty } from '#core/form/answer'
 import { becauseKey, type Section } from '#core/form/form'
 import type { Rules } from '#core/rules/rules'
@@ -17,16 +18,26 @@ type Sent = {
   reference: string
   name: string
   sentAt: Date
+  timeZone: string
 }
 
 /** The whole application as it was sent, to read and to keep. */
-export function applicationPdf({ application, rules, file, title, reference, name, sentAt }: Sent): Promise<Buffer> {
+export function applicationPdf({
+  application,
+  rules,
+  file,
+  title,
+  reference,
+  name,
+  sentAt,
+  timeZone,
+}: Sent): Promise<Buffer> {
   const asked = rules.form.filter((section) => isAsked(section, file.facts.answers))
   return sheetPdf(
     {
       title: `Application ${reference}`,
       paragraphs: [`${name} applies for ${title}. This is what was sent; it stays as it is.`],
-      facts: [['Sent', `${sentAt.toISOString().slice(0, 16).replace('T', ' ')} UTC`]],
+      facts: [['Sent', writeMomentAt(sentAt, timeZone)]],
       sections: asked.map((section) => ({
         heading: section.title,
         facts: [...answered(section, application, file), ...claimed(section, file)],

@@ -79,6 +79,7 @@ async function send(deps: Deps, actor: Account, id: string, version: number) {
   const sha256 = createHash('sha256').update(JSON.stringify(content)).digest('hex')
   const person = await candidateWithMail(application.candidateId)
   const pdf = await applicationPdf({
+    timeZone: deps.config.timeZone,
     application,
     rules,
     file,

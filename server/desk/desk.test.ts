@@ -115,3 +115,9 @@ test('the trail is read newest first, page by page, and searched', async () => {
   expect(about.events.length).toBeGreaterThan(0)
   expect(about.events.every(({ what }) => what.includes('Signed the permission'))).toBe(true)
 })
+
+test('a list where nobody is in it has its heading all the same', async () => {
+  const keeper = await house.staff('coordinator')
+  const tray = await (await keeper.request('/api/desk/lists/tray')).text()
+  expect(tray).toBe('\uFEFFPaper,Came,Came at,Pages,Waits because,May belong to\r\n')
+})

@@ -21,15 +21,20 @@ import { placeOf, tableRow, tableRows } from './table'
 
 const chunk = 1000
 
-type Row = Record<string, string | number | null>
+const vacancyStages = ['being written', 'sent', 'shortlisted', 'offered', 'cleared'] as const
+
 type List = (typeof lists)[number]
+
+/** A row has a cell under each heading of its list, and no other. */
+type Row<L extends List> = Record<(typeof headings)[L][number], string | number | null>
 
 /** A list as CSV with the filters of its page, row by row, so that a hundred thousand take no more memory than a hundred. */
 export async function exportList(deps: Deps, actor: Account, list: List, filter: ListFilter): Promise<FileToKeep> {
   if (list === 'sights' && !(await candidateById(filter.candidate ?? ''))) throw notFound()
   await recordEvent(deps, actor, { code: 'list-exported', what: `Exported the list ${list}`, details: { filter } })
   // A cell that begins like a formula is not one (CWE-1236).
-  const csv = stringify({ header: true, bom: true, record_delimiter: 'windows', escape_formulas: true })
+  const columns = [...headings[list]]
+  const csv = stringify({ header: true, columns, bom: true, record_delimiter: 'windows', escape_formulas: true })
   return {
     fileName: `${list} ${deps.clock.today()}.csv`,
     mediaType: 'text/csv; charset=utf-8',
@@ -38,7 +43,49 @@ export async function exportList(deps: Deps, actor: Account, list: List, filter:
   }
 }
 
-const linesOf: Record<List, (deps: Deps, filter: ListFilter) => AsyncGenerator<Row>> = {
+/** What a list is headed by, also where nobody is in it. */
+const headings = {
+  applications: [
+    'Name',
+    'Reference',
+    'Vacancy',
+    'Stage',
+    'Sent',
+    'Met',
+    'Of',
+    'Eligible',
+    'Honest blanks',
+    'Changed since',
+    'Scores',
+    'Score in per cent',
+    'Slack in days',
+    'Likely ready',
+    'Held up by',
+  ],
+  queue: ['Name', 'Vacancy', 'Slack in days', 'Waiting', 'Marks'],
+  behalf: [
+    'Name',
+    'Mail',
+    'Vacancy',
+    'Told us',
+    'Written down by',
+    'Begun',
+    'Asked to take over',
+    'Theirs to write',
+    'Closes',
+  ],
+  tray: ['Paper', 'Came', 'Came at', 'Pages', 'Waits because', 'May belong to'],
+  imports: ['File', 'Format', 'State', 'Rows', 'Done', 'By', 'At', 'Finished'],
+  sights: ['Person', 'When', 'Who', 'Saw', 'Why'],
+  sources: ['Source', 'Also called', 'Kind', 'Town', 'Country', 'Asked at', 'Register', 'Asked', 'Open', 'Median days'],
+  outbox: ['Written', 'To', 'Subject', 'State', 'Last said', 'Reference'],
+  vacancies: ['Vacancy', 'Place', 'State', 'Closes', 'Target start', 'Posts', ...vacancyStages],
+  trail: ['When', 'Who', 'What', 'About'],
+  fingerprint: ['Chain', 'Link', 'Hash'],
+  doubles: ['One', 'Other', 'Likelihood', 'Agreeing'],
+} as const satisfies Record<List, readonly string[]>
+
+const linesOf: { [L in List]: (deps: Deps, filter: ListFilter) => AsyncGenerator<Row<L>> } = {
   async *applications({ config: { timeZone } }, filter) {
     let coming = tableRows(timeZone, filter, undefined, chunk)
     for (;;) {
@@ -160,12 +207,10 @@ const linesOf: Record<List, (deps: Deps, filter: ListFilter) => AsyncGenerator<R
         Closes: vacancy.closesAt,
         'Target start': vacancy.targetStart,
         Posts: vacancy.headcount,
-        ...Object.fromEntries(
-          ['being written', 'sent', 'shortlisted', 'offered', 'cleared'].map((stage) => [
-            stage,
-            vacancy.byStage[stage] ?? 0,
-          ]),
-        ),
+        ...(Object.fromEntries(vacancyStages.map((stage) => [stage, vacancy.byStage[stage] ?? 0])) as Record<
+          (typeof vacancyStages)[number],
+          number
+        >),
       }
   },
   async *trail(_deps, { text }) {

@@ -1,7 +1,8 @@
 import { imageSize } from 'image-size'
 import { PDFDocument } from 'pdf-lib'
 import { v7 as uuid } from 'uuid'
-import { compareNames } from '#core/comparison/names'
+import { isOwnName } from '#core/comparison/names'
+import { writeMomentAt } from '#core/dates/zoned'
 import { say } from '#core/words/say'
 import { rowsOf } from '../database/rows'
 import type { Deps } from '../deps'
@@ -40,7 +41,7 @@ export async function signPermission(
 ): Promise<Permission> {
   if (await permissionOf(applicationId)) throw conflict('already-signed', 'This is signed already.')
   const fullName = drawing ? person.name : typed
-  if (!drawing && (typed.length < 3 || compareNames(person.name, typed).verdict === 'different'))
+  if (!drawing && (typed.length < 3 || !isOwnName(person.name, typed)))
     throw invalidField('/body/fullName', `Type your full name as you gave it: ${person.name}.`)
   const signedAt = deps.clock.now()
   const pdf = await sheetPdf(
@@ -51,7 +52,7 @@ export async function signPermission(
         [say('Given to'), deps.config.operator],
         [say('Application'), person.reference],
         [drawing ? say('Signed by drawing') : say('Signed by typing'), fullName],
-        [say('Signed at'), `${signedAt.toISOString().slice(0, 16).replace('T', ' ')} UTC`],
+        [say('Signed at'), writeMomentAt(signedAt, deps.config.timeZone)],
         [say('Text'), permissionVersion()],
       ],
       ...(drawing ? { picture: await pictureIn(drawing) } : {}),
