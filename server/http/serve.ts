@@ -108,9 +108,30 @@ async function inputOf(ctx: Context, endpoint: Endpoint) {
   insistOnShape(endpoint.params, params, 'params')
   insistOnShape(endpoint.query, query, 'query')
   if (endpoint.method === 'GET' || endpoint.method === 'DELETE') return { params, query, body: {} }
-  const body = endpoint.bytes ? await bytesOf(ctx) : await jsonOf(ctx)
+  const body = await inTime(ctx, endpoint.bytes ? bytesOf(ctx) : jsonOf(ctx))
   if (!endpoint.bytes) insistOnShape(endpoint.body, body, 'body')
   return { params, query, body }
+}
+
+const bodyMs = 30_000
+/** So slowly a file may come from a hut: 16 kB a second. */
+const bytesPerMs = 16
+
+/** Whoever sends a body drop by drop holds a connection: what is not here in half a minute, and the time its length takes, is given up. */
+async function inTime<T>(ctx: Context, reading: Promise<T>): Promise<T> {
+  let timer: NodeJS.Timeout | undefined
+  const late = new Promise<never>((_, fail) => {
+    timer = setTimeout(() => {
+      ctx.set('Connection', 'close')
+      fail(new Problem(408, 'too-slow', 'That did not arrive in time. Try again where the connection is better.'))
+    }, bodyMs + (ctx.request.length ?? 0) / bytesPerMs)
+  })
+  try {
+    return await Promise.race([reading, late])
+  } finally {
+    clearTimeout(timer)
+    reading.catch(() => undefined)
+  }
 }
 
 async function bytesOf(ctx: Context): Promise<Buffer> {
