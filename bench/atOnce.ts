@@ -23,7 +23,7 @@ const cores = availableParallelism()
 const password = 'a-long-enough-secret'
 const folder = resolve('.check/bench-at-once')
 
-type Person = Awaited<ReturnType<typeof prepareFaults>>[number]
+type Person = Awaited<ReturnType<typeof prepareFaults>>['accounts'][number]
 
 /**
  * For two minutes so many people at once write their application and send it, each at their own pace: answers, a degree
@@ -50,7 +50,7 @@ export async function manyAtOnce(): Promise<Result[]> {
   }
   const begin = (file: string) => spawn(process.execPath, ['--import', 'tsx', file], { env, stdio: 'inherit' })
   const database = await startOwnDatabase(folder, port + 6)
-  const accounts = await prepareFaults(env.DATABASE_URL, 2 * people)
+  const { accounts } = await prepareFaults(env.DATABASE_URL, 2 * people)
   const raw = await createConnection({ host: '127.0.0.1', port: port + 6, user: 'root', database: 'probatum' })
   await raw.query('UPDATE accounts SET passwordHash = ?', [await hash(password)])
   const others: ChildProcess[] = [begin('standins/main.ts'), begin('server/main.ts')]

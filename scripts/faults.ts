@@ -1,18 +1,22 @@
-import { type ChildProcess, spawn } from 'node:child_process'
-import { mkdirSync, readdirSync, readFileSync, rmSync } from 'node:fs'
+import { type ChildProcess, spawn, spawnSync } from 'node:child_process'
+import { mkdirSync, rmSync } from 'node:fs'
 import { resolve } from 'node:path'
 import { setTimeout as wait } from 'node:timers/promises'
 import { parseArgs } from 'node:util'
-import { simpleParser } from 'mailparser'
 import { createConnection } from 'mariadb'
+import type { contract } from '#contract/index'
 import type { Answers } from '#core/form/answer'
+import { drawPdf } from '#scenario/papers'
 import { visitor } from '../test/client'
+import { personAnswers, tokenIn } from '../test/house'
 import { insistOnFree, startOwnDatabase } from './ownDatabase'
 
 const help = `npm run faults [-- --sessions 500 --kills 20 --port 4400]
 
-Kills the server and the database (SIGKILL) at random while people write their applications, starts them again, and then
-looks: everything that was acknowledged has to be there, nothing twice, and every mail gone out once or still queued.`
+Kills the server and the database (SIGKILL) at random while people write and send applications with their papers, sources
+reply and the desk decides; starts them again, and then looks: everything that was acknowledged has to be there, nothing
+twice, no chain broken, and every mail gone out. SMTP is at-least-once: a mail may arrive again, under the same Message-ID,
+only where the kill fell between its arrival and the note that it had arrived.`
 
 const { values } = parseArgs({
   options: {
@@ -32,7 +36,11 @@ const kills = Number(values.kills)
 const port = Number(values.port)
 const folder = resolve(values.data)
 const changesEach = 6
+/** With what sending and deciding takes, each acknowledged by itself. */
+const stepsEach = changesEach + 10
 const atOnce = 40
+/** So long after a mail has arrived it is noted, with much else going on. */
+const mostUntilNoted = 5000
 const address = `http://127.0.0.1:${port}`
 
 rmSync(folder, { recursive: true, force: true })
@@ -55,16 +63,24 @@ const env = {
 const start = (file: string) =>
   spawn(process.execPath, ['--import', 'tsx', file], { env, stdio: ['ignore', 'ignore', 'inherit'] })
 
-let database = await startOwnDatabase(folder, port + 6)
+const durable = { durable: true }
+let database = await startOwnDatabase(folder, port + 6, durable)
 const standins = start('standins/main.ts')
 let server: ChildProcess
-const { prepareFaults } = await import('./faultsWorld')
-const accounts = await prepareFaults(env.DATABASE_URL, sessions)
+const { prepareFaults, faultsPassword } = await import('./faultsWorld')
+const { accounts, desk: deskSession, source } = await prepareFaults(env.DATABASE_URL, sessions)
 server = start('server/main.ts')
 await untilUp()
 
 /** What was acknowledged to each person: the newest value of each answer, and how many claims. */
-const told = accounts.map(() => ({ answers: {} as Record<string, string>, claims: 0, named: 0 }))
+const told = accounts.map(() => ({
+  answers: {} as Record<string, string>,
+  claims: 0,
+  named: 0,
+  documentId: '',
+  reference: '',
+  decided: '',
+}))
 let finished = 0
 /** Changes acknowledged so far; kills are spread over all of them. */
 let acknowledged = 0
@@ -85,11 +101,9 @@ async function editingSession(nth: number) {
   const own = told[nth]!
   const { applicationId: id, session } = accounts[nth]!
   const person = visitor(address, { probatum: session })
-  const ok = async (name: Parameters<typeof person.call>[0], argument: object) => {
-    const reply = await person.call(name, argument)
-    // What the database could not do while it was gone is tried again; a refusal is not.
-    if (reply.status >= 500) throw new Error(`${name}: ${reply.status}`)
-    return reply
+  const ok: Ok = async (name, argument) => {
+    const reply = await person.call(name as never, argument)
+    return refuseFailures(name, reply)
   }
   for (let change = 0; change < changesEach; change += 1) {
     if (change % 3 === 2) {
@@ -131,16 +145,107 @@ async function editingSession(nth: number) {
   const named = await surely(() => ok('nameVoucher', { params: { id }, body, key: `voucher ${nth}` }))
   if (named.status === 200) own.named += 1
   else throw new Error(`a name was refused: ${JSON.stringify(named.body)}`)
+  await sendAndDecide(nth, ok)
   finished += 1
+}
+
+type Ok = (name: keyof typeof contract, argument: object) => Promise<{ status: number; body: Record<string, unknown> }>
+
+/** The application is sent with a paper, the source is asked and replies, and the desk decides. */
+async function sendAndDecide(nth: number, ok: Ok) {
+  const own = told[nth]!
+  const { applicationId: id } = accounts[nth]!
+  const desk = visitor(address, { probatum: deskSession })
+  const asDesk: Ok = async (name, argument) => refuseFailures(name, await desk.call(name as never, argument))
+  const sure = async (how: Ok, name: Parameters<Ok>[0], argument: object, also: readonly string[] = []) => {
+    const { status, body } = await surely(() => how(name, argument))
+    if (status !== 200 && !also.includes(String(body.code))) throw new Error(`${name}: ${JSON.stringify(body)}`)
+    acknowledged += 1
+    return body
+  }
+  const changes: Record<string, string> = {
+    ...personAnswers(`Runa${nth}`, 'Faultless'),
+    'contact.mail': accounts[nth]!.mail,
+  }
+  // Whether an answer was kept although nobody said so is found by asking.
+  await surely(async () => {
+    const { body } = await ok('readDraft', { params: { id } })
+    const draft = body as { version: number; answers: Answers }
+    if (draft.answers['about.givenNames'] === changes['about.givenNames']) return
+    const reply = await ok('saveAnswers', { params: { id }, body: { version: draft.version, changes } })
+    if (reply.status !== 200) throw new Error(`answers: ${reply.status}`)
+  })
+  own.answers = { ...changes }
+  const details = { kind: 'study', ...source, award: 'MSc', subject: 'Electrical Engineering', level: 7, field: '0713' }
+  const times = { number: `TB-${nth}`, from: '2015-10', to: '2018-03' }
+  const degree = await sure(ok, 'addClaim', { body: { details: { ...details, ...times } }, key: `degree ${nth}` })
+  own.claims += 1
+  const claimId = String(degree.id)
+  const paper = await drawPdf({
+    issuer: 'An issuer',
+    place: 'Tannberg, AT',
+    heading: 'Certificate',
+    lines: ['awarded to', `Runa${nth} Faultless`],
+    signedBy: 'The registrar',
+    on: '2018',
+  })
+  const query = { fileName: `Degree ${nth}.pdf` }
+  const uploaded = await sure(ok, 'uploadDocument', { params: { id: claimId }, query, body: paper }, ['same-bytes'])
+  own.documentId = String(uploaded.id ?? 'there')
+  const signature = { fullName: `Runa${nth} Faultless`, password: faultsPassword, agreed: true }
+  await sure(ok, 'signPermission', { params: { id }, body: signature }, ['already-signed'])
+  const { body: draft } = await surely(() => ok('readDraft', { params: { id } }))
+  const sending = { params: { id }, body: { version: Number(draft.version) }, key: `sending ${nth}` }
+  own.reference = String((await sure(ok, 'sendApplication', sending)).reference)
+  const opened = await surely(() => asDesk('readFile', { params: { id } }))
+  type Claimed = { id: string; documents: { id: string }[]; proof: { claimed: object } }
+  const before = (opened.body.claims as Claimed[]).find((one) => one.id === claimId)!
+  const seeing = { params: { id: before.documents[0]!.id }, body: { version: 0, reads: before.proof.claimed } }
+  await sure(asDesk, 'seeDocument', { ...seeing, key: `seeing ${nth}` }, ['already-seen', 'changed-meanwhile'])
+  const asking = { params: { id: claimId }, body: { applicationId: id }, key: `asking ${nth}` }
+  const enquiry = String((await sure(asDesk, 'raiseEnquiry', asking)).id)
+  const token = await surely(() => tokenOf(id))
+  const bearer = visitor(address)
+  const asSource: Ok = async (name, argument) => refuseFailures(name, await bearer.call(name as never, argument))
+  const question = await sure(asSource, 'readEnquiry', { params: { token } })
+  const fields = Object.fromEntries(Object.keys(question.claimed as object).map((field) => [field, { says: 'agrees' }]))
+  const reply = { known: true, fields, note: '', respondent: 'Renate Amt', capacity: '' }
+  await sure(asSource, 'replyToEnquiry', { params: { token }, body: reply, key: `reply for ${nth}` }, ['answered'])
+  const { body: file } = await surely(() => asDesk('readFile', { params: { id } }))
+  const claim = (file.claims as { id: string; version: number }[]).find((one) => one.id === claimId)!
+  const decision = { version: claim.version, decision: 'confirmed', note: '' }
+  await sure(asDesk, 'decideClaim', { params: { id: claimId }, body: decision, key: `decision ${nth}` })
+  own.decided = `${claimId} ${enquiry}`
+}
+
+/** What could not be done while a part was gone is tried again; so is what somebody else is doing at the moment. */
+function refuseFailures<R extends { status: number; body: object }>(name: string, reply: R) {
+  const code = (reply.body as { code?: string } | null)?.code
+  if (reply.status >= 500 || code === 'under-way') throw new Error(`${name}: ${reply.status}`)
+  return reply as unknown as { status: number; body: Record<string, unknown> }
+}
+
+/** The link a source was sent, as it stands in its mail. */
+async function tokenOf(applicationId: string): Promise<string> {
+  const connection = await createConnection({ host: '127.0.0.1', port: port + 6, user: 'root', database: 'probatum' })
+  try {
+    const rows = (await connection.query('SELECT text FROM messages WHERE applicationId = ?', [applicationId])) as {
+      text: string
+    }[]
+    return tokenIn(rows.map(({ text }) => text).join(), 'reply')
+  } finally {
+    await connection.end()
+  }
 }
 
 const workers = Array.from({ length: atOnce }, async (_, worker) => {
   for (let nth = worker; nth < sessions; nth += atOnce) await editingSession(nth)
 })
 let killed = 0
+const killedAt: number[] = []
 const killing = (async () => {
   while (killed < kills && finished < sessions) {
-    const due = ((killed + Math.random()) / kills) * sessions * changesEach
+    const due = ((killed + Math.random()) / kills) * sessions * stepsEach
     while (acknowledged < due && finished < sessions) await wait(40)
     await wait(Math.random() * 400)
     if (Math.random() < 0.5) {
@@ -149,9 +254,10 @@ const killing = (async () => {
       server = start('server/main.ts')
     } else {
       await database.kill()
-      database = await startOwnDatabase(folder, port + 6)
+      database = await startOwnDatabase(folder, port + 6, durable)
     }
     killed += 1
+    killedAt.push(Date.now())
     process.stdout.write(
       `\r${killed} kills, ${acknowledged} changes acknowledged, ${finished} of ${sessions} sessions finished   `,
     )
@@ -161,7 +267,7 @@ const killing = (async () => {
 await Promise.all([...workers, killing])
 console.log(`\n${killed} kills, ${finished} sessions finished.`)
 
-const failures = [...(await lookAtDatabase()), ...(await lookAtMails())]
+const failures = [...(await lookAtDatabase()), ...(await lookAtMails()), ...lookAtChains()]
 server.kill('SIGTERM')
 standins.kill('SIGTERM')
 await database.stop()
@@ -169,6 +275,16 @@ for (const failure of failures.slice(0, 20)) console.error(failure)
 console.log(failures.length === 0 ? 'Nothing was lost, and nothing is there twice.' : `${failures.length} failures.`)
 if (killed < Math.min(kills, 1)) console.error('Nothing was killed; the run says nothing.')
 process.exit(failures.length === 0 && killed > 0 ? 0 : 1)
+
+/** Follows every chain of the audit trail. */
+function lookAtChains(): string[] {
+  const { status, stdout } = spawnSync(process.execPath, ['--import', 'tsx', 'scripts/verifyTrail.ts'], {
+    env,
+    encoding: 'utf8',
+  })
+  console.log(stdout.trim())
+  return status === 0 ? [] : ['the audit trail does not hold']
+}
 
 async function untilUp() {
   for (let tries = 0; tries < 300; tries += 1) {
@@ -197,13 +313,31 @@ async function lookAtDatabase(): Promise<string[]> {
     if (named.length !== own.named) found.push(`${nth}: ${named.length} named, acknowledged were ${own.named}`)
     const mails = await connection.query('SELECT id FROM messages WHERE toMail = ?', [`voucher-${nth}@mail.test`])
     if (mails.length !== own.named) found.push(`${nth}: ${mails.length} mails written, acknowledged were ${own.named}`)
+    const papers = await connection.query(
+      `SELECT d.id FROM documents d JOIN blobs b ON b.sha256 = d.sha256 AND b.wholeAt IS NOT NULL
+       WHERE d.candidateId = ? AND b.size = (SELECT SUM(LENGTH(c.bytes)) FROM blob_chunks c WHERE c.sha256 = b.sha256)`,
+      [candidateId],
+    )
+    if (papers.length !== 1) found.push(`${nth}: ${papers.length} whole papers, acknowledged was one`)
+    const [sent] = await connection.query('SELECT stage, reference FROM applications WHERE id = ?', [applicationId])
+    if (sent.stage === 'being written' || sent.reference !== own.reference)
+      found.push(`${nth}: ${sent.stage} as ${sent.reference}, acknowledged was sent as ${own.reference}`)
+    const [claimId, enquiryId] = own.decided.split(' ')
+    const [claim] = await connection.query('SELECT rung FROM claims WHERE id = ?', [claimId])
+    const findings = await connection.query('SELECT id FROM findings WHERE claimId = ?', [claimId])
+    const [enquiry] = await connection.query('SELECT state FROM enquiries WHERE id = ?', [enquiryId])
+    if (claim?.rung !== 'confirmed' || findings.length !== 1 || enquiry?.state !== 'answered')
+      found.push(
+        `${nth}: ${claim?.rung}, ${findings.length} findings, ${enquiry?.state}; acknowledged was one decision`,
+      )
     if (claims.length !== own.claims) found.push(`${nth}: ${claims.length} claims, acknowledged were ${own.claims}`)
   }
   await connection.end()
   return found
 }
 
-/** Every mail is in the mailbox once, or still queued; those the database says are out have arrived. */
+type ArrivedMail = { receivedAt: string; copies: number; headers: Record<string, string> }
+/** Every mail is out, has arrived, and once but where its acknowledgement was lost. */
 async function lookAtMails(): Promise<string[]> {
   const read = async () => {
     const connection = await createConnection({ host: '127.0.0.1', port: port + 6, user: 'root', database: 'probatum' })
@@ -214,20 +348,22 @@ async function lookAtMails(): Promise<string[]> {
   // What is queued has time to go out.
   for (let tries = 0; tries < 120 && (await read()).some(({ state }) => state === 'queued'); tries += 1)
     await wait(1000)
-  const arrived = new Map<string, number>()
-  for (const file of readdirSync(env.MAILBOX_FOLDER).filter((name) => name.endsWith('.eml'))) {
-    const { messageId } = await simpleParser(readFileSync(resolve(env.MAILBOX_FOLDER, file)))
-    const id = messageId?.replace(/^<|@probatum>$/g, '') ?? ''
-    arrived.set(id, (arrived.get(id) ?? 0) + 1)
-  }
+  const listed = (await (await fetch(`http://127.0.0.1:${port + 3}/mailbox.json`)).json()) as ArrivedMail[]
+  const arrived = new Map(listed.map((mail) => [mail.headers['message-id']?.replace(/^<|@.*$/g, '') ?? '', mail]))
   const rows = await read()
-  const found = [...arrived].flatMap(([id, count]) => (count > 1 ? [`the mail ${id} arrived ${count} times`] : []))
+  const found = rows.flatMap(({ id, state }) => (state === 'accepted' ? [] : [`the mail ${id} is still ${state}`]))
+  // The acknowledgement was lost where a kill followed the arrival at once; nothing else explains a second copy.
+  const lost = ({ receivedAt }: ArrivedMail) =>
+    killedAt.some((at) => at > Date.parse(receivedAt) - 1000 && at < Date.parse(receivedAt) + mostUntilNoted)
+  for (const [id, mail] of arrived)
+    if (mail.copies > 1 && !lost(mail))
+      found.push(`the mail ${id} arrived ${mail.copies} times, and nothing was killed`)
   for (const { id, state } of rows)
     if (state === 'accepted' && !arrived.has(id)) found.push(`the mail ${id} is said to be out and did not arrive`)
   const known = new Set(rows.map(({ id }) => id))
   for (const id of arrived.keys()) if (!known.has(id)) found.push(`the mail ${id} arrived and nobody wrote it`)
   console.log(
-    `${rows.length} mails, ${arrived.size} arrived, ${rows.filter(({ state }) => state === 'queued').length} queued.`,
+    `${rows.length} mails, ${arrived.size} arrived, ${listed.filter(({ copies }) => copies > 1).length} of them again.`,
   )
   return found
 }

@@ -1,16 +1,24 @@
+import { hash } from '@node-rs/argon2'
 import { pino } from 'pino'
 import { v7 as uuid } from 'uuid'
+import { isolationCheck } from '#scenario/isolationCheck'
+import { sources } from '#scenario/sources'
 import { vacanciesOn } from '#scenario/vacancies'
 import { Account, Candidate } from '#server/accounts/model'
 import { openSession } from '#server/accounts/session'
 import { Application } from '#server/applications/model'
 import { readConfig } from '#server/config'
 import { clockAhead } from '#server/demo/clock'
+import { addCheck } from '#server/skills/checks'
+import { addSource } from '#server/sources/sources'
 import { prepare } from '#server/start'
 import { addVacancy, vacancyBySlug } from '#server/vacancies/vacancies'
 
+export const faultsPassword = 'seven quiet marmots'
+
 /** People who are signed in and have begun an application, straight into the tables: the run is about what comes after. */
 export async function prepareFaults(databaseUrl: string, count: number) {
+  const passwordHash = await hash(faultsPassword)
   const config = { ...readConfig({ SECOND_FACTOR: '', DATA_FOLDER: '.check/own' }), databaseUrl }
   const fixed = await prepare(config, pino({ level: 'silent' }))
   const deps = { ...fixed, clock: clockAhead(0, config.timeZone) }
@@ -20,6 +28,9 @@ export async function prepareFaults(databaseUrl: string, count: number) {
   const [first] = vacanciesOn(at, (offset) => day(offset).toString(), config.timeZone).filter(
     ({ slug }) => slug === 'cableway-electrical-supervisor',
   )
+  const { key: _key, ...source } = sources.find(({ key }) => key === 'tannberg')!
+  const { id: sourceId } = await addSource(source)
+  await addCheck(isolationCheck)
   await addVacancy(deps, first!)
   const vacancy = await vacancyBySlug(first!.slug)
   const now = deps.clock.now()
@@ -35,7 +46,7 @@ export async function prepareFaults(databaseUrl: string, count: number) {
       id: accountId,
       mail,
       name,
-      passwordHash: 'none',
+      passwordHash,
       roles: ['candidate'],
       confirmedAt: now,
       createdAt: now,
@@ -66,6 +77,16 @@ export async function prepareFaults(databaseUrl: string, count: number) {
   )
   const signedIn = []
   for (const person of people) signedIn.push({ ...person, session: await openSession(person.accountId) })
+  const coordinator = await Account.create({
+    id: uuid(),
+    mail: 'desk@mail.test',
+    name: 'The desk',
+    passwordHash,
+    roles: ['coordinator'],
+    confirmedAt: now,
+    createdAt: now,
+  })
+  const desk = await openSession(coordinator.id)
   await fixed.sequelize.close()
-  return signedIn
+  return { accounts: signedIn, desk, source: { sourceId, sourceName: source.name } }
 }

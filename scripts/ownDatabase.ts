@@ -17,9 +17,14 @@ export type OwnDatabase = {
  * of the database `probatum` in it. Never touches a server that is already there.
  *
  * @param options.memory how much of its data it keeps in memory
+ * @param options.durable whether every commit is on the disk before it is acknowledged, as in earnest
  * @throws Error where the port is taken or the server does not come up within 30 seconds
  */
-export async function startOwnDatabase(folder: string, port: number, { memory = '256M' } = {}): Promise<OwnDatabase> {
+export async function startOwnDatabase(
+  folder: string,
+  port: number,
+  { memory = '256M', durable = false } = {},
+): Promise<OwnDatabase> {
   const base = resolve(folder)
   const dataFolder = resolve(base, 'mariadb')
   await insistOnFree(port, 'the database')
@@ -52,7 +57,7 @@ export async function startOwnDatabase(folder: string, port: number, { memory = 
       `--log-error=${resolve(base, 'db.log')}`,
       '--character-set-server=utf8mb4',
       '--collation-server=utf8mb4_unicode_520_ci',
-      '--innodb-flush-log-at-trx-commit=2',
+      `--innodb-flush-log-at-trx-commit=${durable ? 1 : 2}`,
       '--skip-name-resolve',
       `--innodb-buffer-pool-size=${memory}`,
     ],

@@ -17,7 +17,7 @@ export function registerShippedFonts() {
     serif: 'Shipped Serif',
     serifBold: 'Shipped Serif Bold',
   }
-  const register = (family: string, weight: number, name: string) => {
+  const load = (family: string, weight: number, name: string) => {
     const folder = join(dirname(require.resolve(`@fontsource/${family}/package.json`)), 'files')
     if (
       !GlobalFonts.has(name) &&
@@ -25,9 +25,9 @@ export function registerShippedFonts() {
     )
       throw new Error(`the font ${family} ${weight} could not be read`)
   }
-  register('atkinson-hyperlegible-next', 400, names.sans)
-  register('atkinson-hyperlegible-next', 700, names.sansBold)
-  register('newsreader', 400, names.serif)
-  register('newsreader', 700, names.serifBold)
+  load('atkinson-hyperlegible-next', 400, names.sans)
+  load('atkinson-hyperlegible-next', 700, names.sansBold)
+  load('newsreader', 400, names.serif)
+  load('newsreader', 700, names.serifBold)
   return names
 }

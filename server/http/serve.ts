@@ -121,10 +121,13 @@ const bytesPerMs = 16
 async function inTime<T>(ctx: Context, reading: Promise<T>): Promise<T> {
   let timer: NodeJS.Timeout | undefined
   const late = new Promise<never>((_, fail) => {
-    timer = setTimeout(() => {
-      ctx.set('Connection', 'close')
-      fail(new Problem(408, 'too-slow', 'That did not arrive in time. Try again where the connection is better.'))
-    }, bodyMs + (ctx.request.length ?? 0) / bytesPerMs)
+    timer = setTimeout(
+      () => {
+        ctx.set('Connection', 'close')
+        fail(new Problem(408, 'too-slow', 'That did not arrive in time. Try again where the connection is better.'))
+      },
+      bodyMs + (ctx.request.length ?? 0) / bytesPerMs,
+    )
   })
   try {
     return await Promise.race([reading, late])

@@ -1,7 +1,6 @@
 import { candidateWithMail } from '../accounts/candidate'
 import { contactMail } from '../applications/answers'
 import { applicationById, sentApplication } from '../applications/find'
-import type { Application } from '../applications/model'
 import { recordEvent } from '../audit/record'
 import { changeWhere } from '../database/compareAndSet'
 import type { Account, Deps } from '../deps'
@@ -33,7 +32,10 @@ export async function readMessages(applicationId: string) {
   }))
 }
 
-async function addressNow({ toName, toMail }: Message, application: Application): Promise<string> {
+async function addressNow(
+  { toName, toMail }: Message,
+  application: Awaited<ReturnType<typeof applicationById>>,
+): Promise<string> {
   const person = await candidateWithMail(application.candidateId)
   return toName === person.name ? (contactMail(application) ?? person.mail) : toMail
 }
