@@ -126,7 +126,8 @@ async function startStandins(): Promise<() => Promise<void>> {
   })
   return () =>
     new Promise((done) => {
-      if (child.exitCode !== null) return done()
+      // Ended by a signal, it has no code.
+      if (child.exitCode !== null || child.signalCode !== null) return done()
       child.once('exit', () => done())
       child.kill('SIGTERM')
     })

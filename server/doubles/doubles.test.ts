@@ -120,3 +120,18 @@ test('a file is not merged into itself', async () => {
   const refused = await desk.call('mergeFiles', { params: { keptId: one }, body: { mergedId: one, reason: 'A slip' } })
   expect(refused.body.faults?.[0]?.pointer).toBe('/body/mergedId')
 })
+
+test('two who decide on one pair at once decide once, whichever way', async () => {
+  const { one, other } = await twice('Zita', ['Atonce', 'Atonce'])
+  const [first, second] = [await house.staff('coordinator'), await house.staff('coordinator')]
+  const merge = (who: Visitor, keptId: string, mergedId: string) =>
+    who.call('mergeFiles', { params: { keptId }, body: { mergedId, reason: 'The same birth date and phone' } })
+  const merged = await Promise.all([merge(first, one, other), merge(second, other, one)])
+  expect(merged.map(({ status }) => status).sort()).toEqual([200, 409])
+  const id = merged.find(({ status }) => status === 200)!.body.id
+  const undone = await Promise.all([first, second].map((who) => who.call('undoMerge', { params: { id } })))
+  expect(undone.map(({ status }) => status).sort()).toEqual([200, 409])
+  const [oneId, otherId] = [one, other].sort() as [string, string]
+  const apart = await Promise.all([first, second].map((who) => who.call('setApart', { params: { oneId, otherId } })))
+  expect(apart.map(({ status }) => status).sort()).toEqual([200, 409])
+})

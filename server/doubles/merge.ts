@@ -21,9 +21,11 @@ const belongings = { claims: Claim, documents: Document, messages: Message, sigh
 /** Two files are of two people. */
 export async function setApart(deps: Deps, actor: Account, one: string, other: string) {
   const [oneId, otherId] = inOrder(one, other)
-  const pair = await PossibleDouble.findOne({ where: { oneId, otherId, state: 'open' } })
-  if (!pair) throw conflict('not-open', 'This has been decided already.')
-  await pair.update({ state: 'apart', decidedBy: actor.name, decidedAt: deps.clock.now() })
+  const [settled] = await PossibleDouble.update(
+    { state: 'apart', decidedBy: actor.name, decidedAt: deps.clock.now() },
+    { where: { oneId, otherId, state: 'open' } },
+  )
+  if (settled === 0) throw conflict('not-open', 'This has been decided already.')
   for (const candidateId of [oneId, otherId]) {
     await recordEvent(deps, actor, {
       code: 'doubles-apart',

@@ -141,7 +141,7 @@ function Line({ person, chosen, onChoose }: { person: QueueLine; chosen: boolean
         type="button"
         onClick={onChoose}
         aria-current={chosen ? 'true' : undefined}
-        className="w-full px-3 pt-2 text-left"
+        className="-outline-offset-2 w-full px-3 pt-2 text-left"
       >
         <span className="flex items-baseline justify-between gap-2">
           <span className="truncate font-semibold text-[0.9333rem]">{person.candidate}</span>

@@ -40,13 +40,13 @@ export function FormPart({ vacancy, editing }: { vacancy: DeskVacancy; editing: 
   const faultAt = (pointer: string) => faults.filter((fault) => fault.pointer.startsWith(pointer))
   return (
     <div className="grid min-h-0 min-w-0 flex-1 grid-cols-[minmax(0,1fr)_minmax(0,1.15fr)] overflow-hidden">
-      <div className="min-h-0 overflow-auto border-line border-r px-4 py-3">
+      <div className="min-h-0 min-w-0 overflow-auto border-line border-r px-4 py-3">
         <SortableList
           items={form}
           keyOf={({ key }) => key}
           nameOf={({ title }) => title}
           onOrder={putForm}
-          className="grid gap-2"
+          className="grid grid-cols-[minmax(0,1fr)] gap-2"
         >
           {(own, grip, index) => (
             <SectionRow
@@ -61,7 +61,7 @@ export function FormPart({ vacancy, editing }: { vacancy: DeskVacancy; editing: 
         </SortableList>
         <AddSection form={form} onAdd={(next) => putForm(inserted(form, next))} />
       </div>
-      <div className="min-h-0 overflow-auto px-4 py-3">
+      <div className="min-h-0 min-w-0 overflow-auto px-4 py-3">
         {section && question ? (
           <>
             <Heading

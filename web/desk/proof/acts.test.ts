@@ -1,0 +1,66 @@
+import { mayCall, type Role } from '#contract/endpoint'
+import { type Contract, contract } from '#contract/index'
+import { type Act, actsFor } from './acts'
+
+const reader = (...roles: Role[]) => ({
+  roles,
+  may: (name: keyof Contract) => mayCall(contract[name], roles),
+})
+const enquiry = (state: string) => ({ state, channel: 'link' })
+
+/** A claim as far as its acts go. */
+const claim = (over: {
+  rung?: string
+  outcome?: string
+  proposed?: string
+  state?: string
+  kind?: string
+  doc?: string
+}) =>
+  ({
+    rung: over.rung ?? 'asked',
+    details: { kind: over.kind ?? 'licence' },
+    documents: over.doc ? [{ state: over.doc }] : [],
+    proof: {
+      enquiries: over.state ? [enquiry(over.state)] : [],
+      comparison: { outcome: over.outcome ?? 'no reply' },
+      proposed: over.proposed ?? null,
+      standing: null,
+      register: false,
+    },
+  }) as unknown as Parameters<typeof actsFor>[0]
+
+const answered = claim({ state: 'answered', outcome: 'agrees', proposed: 'confirmed' })
+
+test('an assessor and a hiring manager are shown no act that would refuse them', () => {
+  for (const role of ['assessor', 'hiring manager'] as const) expect(actsFor(answered, reader(role)).acts).toEqual([])
+  expect(actsFor(claim({ doc: 'to look at' }), reader('assessor')).acts).not.toContain('look')
+})
+
+test.each<[string, Parameters<typeof claim>[0], Act | undefined, Act[]]>([
+  ['a paper nobody has seen is looked at first', { doc: 'to look at', rung: 'claimed' }, 'look', ['look', 'ask']],
+  [
+    'an answer that agrees is confirmed',
+    { state: 'answered', outcome: 'agrees', proposed: 'confirmed' },
+    'confirm',
+    ['confirm', 'again', 'contradict'],
+  ],
+  [
+    'one that contradicts is recorded',
+    { state: 'answered', outcome: 'contradicts', proposed: 'contradicted' },
+    'contradict',
+    ['contradict', 'note', 'again'],
+  ],
+  [
+    'a source that knows nothing proposes no decision',
+    { state: 'answered', outcome: 'unknown' },
+    undefined,
+    ['again', 'note', 'contradict'],
+  ],
+  ['what is asked waits', { state: 'open' }, undefined, ['contradict', 'unconfirmable']],
+  ['what is confirmed is settled', { rung: 'confirmed', state: 'answered', outcome: 'agrees' }, undefined, []],
+  ['a paper of a question has no source to ask', { kind: 'paper', rung: 'claimed' }, undefined, []],
+])('%s', (_what, over, main, acts) => {
+  const found = actsFor(claim(over), reader('coordinator'))
+  expect([found.main, found.acts]).toEqual([main, acts])
+})
