@@ -120,7 +120,7 @@ test('paper fed on its head under a weak lamp finds its file; what has no sheet 
   await expect(page.getByText(/^Filed to .*Adeyemi/).first()).toBeVisible()
 })
 
-test('a list with a wrong row is not imported until it is right, and is taken back whole', async ({ page }) => {
+test('of a list the wrong row comes back to be put right; what is imported is taken back whole', async ({ page }) => {
   await signIn(page, coordinator)
   await page.goto('/desk/imports')
   const mail = `import-${Date.now()}@mail.example`
@@ -128,7 +128,8 @@ test('a list with a wrong row is not imported until it is right, and is taken ba
   const choose = (text: string) => page.getByLabel('File to import').setInputFiles(file(text))
   await choose(`Given name,Surname,E-mail\nIda,Listed,${mail}\nUdo,Listed,udo at mail`)
   await expect(page.getByText('“udo at mail” is not a mail address.')).toBeVisible()
-  await expect(page.getByRole('button', { name: 'Import 2 rows' })).toBeDisabled()
+  await expect(page.getByRole('button', { name: 'Import one row' })).toBeEnabled()
+  await expect(page.getByRole('link', { name: 'The row that is wrong, to put right' }).first()).toBeVisible()
   await page.getByRole('link', { name: 'All imports' }).click()
   await choose(`Given name,Surname,E-mail\nIda,Listed,${mail}`)
   await expect(page.getByText('Nothing is wrong.')).toBeVisible()
