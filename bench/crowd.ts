@@ -14,7 +14,7 @@ const givenNames =
     ' ',
   )
 const familyNames =
-  'Adler Bauer Castagna Dreau Ekdahl Fjell Grau Haugland Iversen Jansen Keller Lindqvist Moser Novak Okafor Pietrowski Quint Roth Steinmetz Tanaka Ulmer Vandermeer Wierzbicki Yilmaz Zanetti'.split(
+  'Adler Bauer Castagna Dreau Ekdahl Fjell Grau Haugland Iversen Jansen Keller Lindqvist Moser Novak Okafor Pietrowski Quint Roth Steinmetz Tanaka Ulmer Vandermeer Wierzborski Yilmaz Zanetti'.split(
     ' ',
   )
 export const applicationsEach = 4

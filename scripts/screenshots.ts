@@ -113,7 +113,7 @@ const views: View[] = [
   { name: 'status', as: 'maelle.dreau-okafor@mail.example', go: myApplication },
   { name: 'reply', go: openEnquiry },
   { name: 'desk-today', as: ines, go: (page) => find(page, 'today', 'Maëlle Dréau-Okafor') },
-  { name: 'desk-verification', as: ines, go: (page) => find(page, 'verification', 'Tomasz Wierzbicki') },
+  { name: 'desk-verification', as: ines, go: (page) => find(page, 'verification', 'Tomasz Wierzborski') },
   {
     name: 'desk-document',
     as: ines,
