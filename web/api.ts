@@ -34,6 +34,8 @@ type Sent = { endpoint: Called; argument: { params?: object; query?: object; bod
 
 /** The value each change repeats in a header; the session's reply brings it. */
 let formToken = ''
+/** Whose page this is, by the same reply. */
+let accountHere: string | undefined
 
 /** The application the desk writes for somebody at the moment. */
 let writtenFor: string | undefined
@@ -53,15 +55,20 @@ const send: BaseQueryFn<Sent, unknown, Problem> = async (sent, calling) => {
   const answer = await sendOnce(sent, calling)
   const code = answer.error?.code
   if (!code) return answer
-  if (code === 'stale-page' && (await renewFormToken())) return sendOnce(sent, calling)
+  const signsIn = endpoint.path === sessionAddress
+  if (code === 'stale-page' && (await renewFormToken({ forAnybody: signsIn }))) return sendOnce(sent, calling)
   // Whoever is just signing in is not asked to.
-  return endpoint.path !== sessionAddress && (await askAgain(code)) ? sendOnce(sent, calling) : answer
+  return !signsIn && (await askAgain(code)) ? sendOnce(sent, calling) : answer
 }
 
-/** Somebody else, or the same person anew, has signed in beside this page. */
-async function renewFormToken(): Promise<boolean> {
+/**
+ * The same person has signed in anew beside this page. What was typed as one person is never sent as another, so where it
+ * was somebody else the refusal stays; only signing in is anybody's.
+ */
+async function renewFormToken({ forAnybody }: { forAnybody: boolean }): Promise<boolean> {
   const session = await fetch(sessionAddress, { headers: { Accept: 'application/json' } })
-  const { csrf } = (await session.json()) as { csrf?: string }
+  const { csrf, account } = (await session.json()) as { csrf?: string; account?: { id: string } | null }
+  if (!forAnybody && account?.id !== accountHere) return false
   const changed = typeof csrf === 'string' && csrf !== formToken
   if (changed) formToken = csrf
   return changed
@@ -101,8 +108,11 @@ async function sendOnce({ endpoint, argument }: Sent, { signal }: { signal: Abor
     })
     const content: unknown = await response.json()
     if (!response.ok) return { error: content as Problem }
-    const csrf = (content as { csrf?: unknown } | null)?.csrf
-    if (typeof csrf === 'string') formToken = csrf
+    const { csrf, account } = (content ?? {}) as { csrf?: unknown; account?: { id: string } | null }
+    if (typeof csrf === 'string') {
+      formToken = csrf
+      accountHere = account?.id
+    }
     return { data: content }
   } catch (error) {
     if (signal.aborted) throw error

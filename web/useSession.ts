@@ -3,7 +3,9 @@ import { api, mayCallNamed } from './api'
 
 /** Who is signed in; nothing is drawn that needs to know before this has answered. */
 export function useSession() {
-  const { data } = api.endpoints.readSession.useQuery({})
+  // A machine that wakes up after half an hour finds its session over: the next act asks for the password and keeps what
+  // was typed, where reading this anew would lead away from it.
+  const { data } = api.endpoints.readSession.useQuery({}, { refetchOnReconnect: false })
   const roles = data?.account?.roles ?? []
   const staff = roles.some((role) => role !== 'candidate')
   /** Whose work it is to keep the files: they write, decide and take lists along. */

@@ -225,3 +225,12 @@ test('who came with an import and has not applied is found, seen as far as it br
   await retain(ahead(182))
   expect((await Candidate.findByPk(kept!.candidateId))?.erasedAt).not.toBeNull()
 })
+
+test('a telephone number comes back from a file to put right as it was', async () => {
+  const id = await begin('Name;Mail;Phone\nAda Grau;ada at import;+43 512 555 0100')
+  const left = await (await desk.request(`/api/desk/imports/${id}/left.csv`)).text()
+  const again = await begin(left.replace('ada at import', 'ada.phone@import.test'), 'again.csv')
+  await ran(again)
+  const account = await Account.findOne({ where: { mail: 'ada.phone@import.test' }, rejectOnEmpty: true })
+  expect((await Candidate.findOne({ where: { accountId: account.id } }))?.phone).toBe('+43 512 555 0100')
+})

@@ -49,12 +49,17 @@ function csv(whole: string): Table {
   }
   const [heading = [], ...records] = cells
   const columns = heading.map((name, nth) => name || `Column ${nth + 1}`)
-  const rows = records.map((record) => Object.fromEntries(columns.map((column, nth) => [column, record[nth] ?? ''])))
+  const rows = records.map((record) =>
+    Object.fromEntries(columns.map((column, nth) => [column, plainCell(record[nth] ?? '')])),
+  )
   const tooLong = records.flatMap((record, nth) =>
     record.slice(columns.length).some((cell) => cell !== '') ? [{ nth, cells: record.length }] : [],
   )
   return { format: 'csv', columns, rows, tooLong, mapping: proposeMapping(columns), note: null }
 }
+
+/** Lists kept from here mark a cell that begins like a formula, such as a telephone number with +; the mark is no part of it. */
+const plainCell = (cell: string) => cell.replace(/^'(?=[=+\-@])/, '')
 
 function resumes(text: string): Table {
   try {
