@@ -1,5 +1,6 @@
 import { Type } from '@sinclair/typebox'
-import { endpoint, roles } from './endpoint'
+import { endpoint } from './endpoint'
+import { roles } from './roles'
 import { Done, Id, LinkToken, oneOf, orNull, singleLine } from './shapes'
 
 export const Mail = Type.String({ format: 'email', maxLength: 200 })

@@ -1,10 +1,5 @@
 import { type Static, type TObject, type TSchema, Type } from '@sinclair/typebox'
-
-export const roles = ['candidate', 'coordinator', 'assessor', 'hiring manager', 'administrator'] as const
-export type Role = (typeof roles)[number]
-
-/** Who may call an endpoint. Records are checked again by the use case. */
-export type Who = 'anyone' | 'signed-in' | 'bearer-of-link' | readonly Role[]
+import type { Who } from './roles'
 
 /** What a change makes out of date, so that a client reads it again. */
 export const topics = [
@@ -58,10 +53,6 @@ export type Endpoint<
   beforeCodes: boolean
   tells: readonly Topic[]
 }
-
-/** Whether somebody with these roles may call an endpoint that asks who calls. */
-export const mayCall = ({ who }: Pick<Endpoint, 'who'>, roles: readonly Role[]): boolean =>
-  typeof who === 'string' || who.some((role) => roles.includes(role))
 
 const nothing = Type.Object({}, { additionalProperties: false })
 type Nothing = typeof nothing

@@ -9,7 +9,8 @@ import type { RulesFault } from '#core/rules/faults'
 import type { Rules as CoreRules } from '#core/rules/rules'
 import { Answers } from './answers'
 import { stages } from './applications'
-import { endpoint, roles } from './endpoint'
+import { endpoint } from './endpoint'
+import { roles } from './roles'
 import { Day, Done, Id, listOfCore, Moment, ofCore, oneOf, orNull, Reason, ShortText, Version } from './shapes'
 
 /** A vacancy's rules as data: the published JSON Schema of what is exported and imported is made from these. */

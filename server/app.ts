@@ -100,8 +100,11 @@ export function makeApp(deps: Omit<Deps, 'clock'>): Koa {
     serveStatic(deps.config.webFolder, {
       index: false,
       maxage: 0,
-      setHeaders: (response, path) =>
-        void (path.includes('/assets/') && response.setHeader('Cache-Control', 'public, max-age=31536000, immutable')),
+      setHeaders: (response, path) => {
+        if (!path.includes('/assets/')) return
+        response.setHeader('Cache-Control', 'public, max-age=31536000, immutable')
+        if (neverADocument.test(path)) for (const header of ofDocuments) response.removeHeader(header)
+      },
     }),
   )
   app.use(atNoPlace)
@@ -120,6 +123,21 @@ const policy = {
   formAction: ["'self'"],
   upgradeInsecureRequests: null,
 }
+
+/** Files that a page loads and nobody opens by themselves; a worker's script has a policy of its own. */
+const neverADocument = /^(?!.*worker).*\.(css|js|woff2)(\.br|\.gz)?$/
+/** What says how a document behaves; on each of thirty small files it would weigh more than some of them. */
+const ofDocuments = [
+  'Content-Security-Policy',
+  'Cross-Origin-Opener-Policy',
+  'Origin-Agent-Cluster',
+  'Referrer-Policy',
+  'X-DNS-Prefetch-Control',
+  'X-Download-Options',
+  'X-Frame-Options',
+  'X-Permitted-Cross-Domain-Policies',
+  'X-XSS-Protection',
+]
 
 /** Turns errors into problem details; what is nobody's fault but ours is logged and says nothing of the inside. */
 function problems(deps: Omit<Deps, 'clock'>) {

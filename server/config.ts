@@ -1,5 +1,5 @@
 import { join } from 'node:path'
-import { type Role, roles } from '#contract/endpoint'
+import { type Role, roles } from '#contract/roles'
 
 /** What can be set from outside, each by an environment variable with a working default for one machine. */
 export type Config = {

@@ -1,7 +1,7 @@
 import type { Logger } from 'pino'
 import type { Sequelize } from 'sequelize'
 import type { Temporal } from 'temporal-polyfill'
-import type { Role } from '#contract/endpoint'
+import type { Role } from '#contract/roles'
 import type { Config } from './config'
 import type { CaptureDevice } from './outside/capture'
 import type { Mailer } from './outside/mail'

@@ -6,8 +6,9 @@ import {
   type QueryDefinition,
 } from '@reduxjs/toolkit/query/react'
 import type { Static, TSchema } from '@sinclair/typebox'
-import { type Endpoint, mayCall, type Reply, type Role, type Topic } from '#contract/endpoint'
+import type { Endpoint, Reply, Topic } from '#contract/endpoint'
 import type { Contract } from '#contract/index'
+import { mayCall, type Role } from '#contract/roles'
 import { say } from '#core/words/say'
 import { askAgain, idleHeader } from './askAgain'
 import { languageHere } from './language'

@@ -1,8 +1,19 @@
 import type { Form, Question } from '../form/form'
 import { credentialKinds, studyFields, studyLevels } from '../requirements/catalogue'
-import { fileFactNames } from '../requirements/fileFacts'
 import type { Comparison } from './condition'
 import type { Domains } from './outcomes'
+
+/** What conditions may ask of a file beyond its answers, by name. They are known at any time, months of work within bounds. */
+const fileFactNames = [
+  'file.studyLevel',
+  'file.studyFields',
+  'file.accreditedFields',
+  'file.credentials',
+  'file.workMonths',
+  'file.workTags',
+  'file.checksPassed',
+] as const
+export type FileFactName = (typeof fileFactNames)[number]
 
 export type FactKind = 'yes or no' | 'choice' | 'choices' | 'number' | 'date' | 'text'
 
@@ -48,7 +59,7 @@ const yesOrNo = [
 /** The facts of the file itself. `checks` are the skills checks there are, by key and title. */
 function factsOfTheFile(checks: Readonly<Record<string, string>>): KnownFact[] {
   const fields = Object.entries(studyFields).map(([value, label]) => ({ value, label }))
-  const described: Record<(typeof fileFactNames)[number], Pick<KnownFact, 'label' | 'kind' | 'options' | 'whole'>> = {
+  const described: Record<FileFactName, Pick<KnownFact, 'label' | 'kind' | 'options' | 'whole'>> = {
     'file.studyLevel': {
       label: 'highest level of study',
       kind: 'number',

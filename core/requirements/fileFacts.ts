@@ -1,18 +1,7 @@
 import type { FactValue } from '../conditions/condition'
+import type { FileFactName } from '../conditions/vocabulary'
 import { monthsOfExperience } from '../history/experience'
 import type { FileFacts } from './requirement'
-
-/** What conditions may ask of a file beyond its answers, by name. They are known at any time, months of work within bounds. */
-export const fileFactNames = [
-  'file.studyLevel',
-  'file.studyFields',
-  'file.accreditedFields',
-  'file.credentials',
-  'file.workMonths',
-  'file.workTags',
-  'file.checksPassed',
-] as const
-export type FileFactName = (typeof fileFactNames)[number]
 
 /** The facts of a file: its highest level of study (ISCED 2011), fields (ISCED-F 2013), papers, months of work in all. */
 export function factsOfFile({ claims, skills, today }: FileFacts): Record<FileFactName, FactValue> {

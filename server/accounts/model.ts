@@ -6,7 +6,7 @@ import {
   Model,
   type Sequelize,
 } from 'sequelize'
-import type { Role } from '#contract/endpoint'
+import type { Role } from '#contract/roles'
 import type { Language } from '#core/words/say'
 import {
   define,

@@ -1,4 +1,4 @@
-import type { Role } from '#contract/endpoint'
+import type { Role } from '#contract/roles'
 import { Account } from './model'
 
 /** Everybody who has a role, by name. */

@@ -1,4 +1,4 @@
-import type { Role } from '#contract/endpoint'
+import type { Role } from '#contract/roles'
 import type { Facts } from '#core/conditions/condition'
 import { type AnswerValue, isAsked, isEmpty } from '#core/form/answer'
 import { becauseKey, type Form, type Question, type Section } from '#core/form/form'

@@ -1,5 +1,6 @@
-import { type Endpoint, type Role, roles } from '#contract/endpoint'
+import type { Endpoint } from '#contract/endpoint'
 import { contract } from '#contract/index'
+import { type Role, roles } from '#contract/roles'
 import type { Visitor } from '../../test/client'
 import { type House, openHouse } from '../../test/house'
 import { compile } from './validate'

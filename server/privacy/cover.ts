@@ -1,5 +1,5 @@
 import type { File } from '#contract/desk'
-import type { Role } from '#contract/endpoint'
+import type { Role } from '#contract/roles'
 import { type HiddenKind, mayReveal, sees, subjectOf } from '#core/privacy/hidden'
 import { hiddenWords } from './sights'
 

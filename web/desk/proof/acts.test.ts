@@ -1,5 +1,5 @@
-import { mayCall, type Role } from '#contract/endpoint'
 import { type Contract, contract } from '#contract/index'
+import { mayCall, type Role } from '#contract/roles'
 import { type Act, actsFor } from './acts'
 
 const reader = (...roles: Role[]) => ({

@@ -1,7 +1,7 @@
 import { documentReaders } from '#contract/claims'
 import type { File } from '#contract/desk'
-import type { Role } from '#contract/endpoint'
 import type { Contract } from '#contract/index'
+import type { Role } from '#contract/roles'
 
 export type Act = 'look' | 'confirm' | 'note' | 'register' | 'ask' | 'again' | 'contradict' | 'unconfirmable'
 

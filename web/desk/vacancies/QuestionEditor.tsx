@@ -1,4 +1,4 @@
-import { roles } from '#contract/endpoint'
+import { roles } from '#contract/roles'
 import type { KnownFact } from '#core/conditions/vocabulary'
 import { type Blank, blanks, type Question, questionKinds } from '#core/form/form'
 import { videoLimits } from '#core/pages/limits'

@@ -1,4 +1,4 @@
-import { roles } from '#contract/endpoint'
+import { roles } from '#contract/roles'
 import type { KnownFact } from '#core/conditions/vocabulary'
 import { canLast, gatesFor, isProven, rungsFor, withinReach } from '#core/requirements/reach'
 import type { Gate, Requirement } from '#core/requirements/requirement'
