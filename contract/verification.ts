@@ -1,6 +1,7 @@
 import { type Static, Type } from '@sinclair/typebox'
 import type { ClaimComparison, Field } from '#core/comparison/compareClaim'
 import type { Decision } from '#core/comparison/proposeDecision'
+import type { ZoneAgainst } from '#core/identity/zoneAgainst'
 import { standingStates } from '#core/validity/validity'
 import { endpoint } from './endpoint'
 import {
@@ -221,4 +222,6 @@ export const Proof = Type.Object({
   /** The decision the evidence proposes; none where there is nothing to decide on. */
   proposed: orNull(oneOf(decisions)),
   register: Type.Boolean({ description: 'The source keeps a register that can be asked' }),
+  /** What the machine-readable zone says of the claim, where one was captured. */
+  zone: orNull(ofCore<ZoneAgainst>(Type.Object({}))),
 })

@@ -1,4 +1,5 @@
-import type { ZoneFault, ZoneReading } from '../identity/machineZone'
+import type { Mended, ZoneFault, ZoneReading } from '../identity/machineZone'
+import type { ZoneAgainst } from '../identity/zoneAgainst'
 import { say } from './say'
 
 /** Why a machine-readable zone cannot be trusted, and what to do; nothing where all its check digits agree. */
@@ -21,4 +22,41 @@ export function zoneFaultWords(reading: ZoneReading | ZoneFault): string | undef
   return say('The check digits of {{fields}} do not agree: it was misread. Try again with better light.', {
     fields: reading.wrong.map((field) => names[field]).join(', '),
   })
+}
+
+/** What the fields are called in which characters may have been taken for others. */
+export const mendedFieldWords = (field: Mended['field']): string =>
+  ({
+    issuer: say('Issuer'),
+    nationality: say('Nationality'),
+    names: say('Names'),
+    number: say('Number'),
+    born: say('Date of birth'),
+    through: say('Valid through'),
+    'check digits': say('Check digits'),
+  })[field]
+
+/** How a claim stands against its machine-readable zone, for the desk. */
+export function zoneAgainstWords({ readable, wrong, mended, differs }: ZoneAgainst): string {
+  if (!readable) return 'The machine-readable lines that came with this cannot be read.'
+  const names = {
+    number: 'number',
+    issuer: 'issuer',
+    familyName: 'family name',
+    givenNames: 'given names',
+    born: 'date of birth',
+    through: 'last day',
+    whole: 'the whole',
+  }
+  const listed = (fields: readonly (keyof typeof names)[]) => fields.map((field) => names[field]).join(', ')
+  return [
+    ...(differs.length > 0 ? [`The claim says otherwise than the machine-readable lines: ${listed(differs)}.`] : []),
+    ...(wrong.length > 0 ? [`Check digits of the machine-readable lines do not agree: ${listed(wrong)}.`] : []),
+    ...(mended.length > 0
+      ? ['Characters of the machine-readable lines were taken for others that look the same. Compare them:']
+      : []),
+    ...(differs.length + wrong.length + mended.length === 0
+      ? ['As in its machine-readable lines, of which every check digit agrees.']
+      : []),
+  ].join(' ')
 }

@@ -1,5 +1,6 @@
 import { writeZone } from '#core/identity/machineZone'
-import { type House, openHouse } from '../../test/house'
+import { applied, claimOf, type House, openHouse } from '../../test/house'
+import { Document } from '../documents/model'
 
 let house: House
 beforeAll(async () => {
@@ -108,4 +109,37 @@ test('only the person it is about captures, and papers without a zone are added 
   const other = await house.candidate('Some Body')
   expect((await other.call('takeCapture', { params: { id } })).status).toBe(404)
   expect((await other.call('beginCapture', { params: { id: own.id } })).status).toBe(404)
+})
+
+test('a capture taken twice at once keeps its pictures once', async () => {
+  const candidate = await house.candidate('Taken Twice')
+  const claim = await candidate.done('addClaim', { body: { details: anIdentity('identity card') } })
+  const { id, address } = await candidate.done('beginCapture', { params: { id: claim.id } })
+  await lay(address, { lines: zone, light: 'good' })
+  const taken = await Promise.all([1, 2, 3].map(() => candidate.done('takeCapture', { params: { id } })))
+  expect(taken.map(({ state, offered }) => [state, offered?.number])).toEqual(Array(3).fill(['read', 'C70318824']))
+  expect(await Document.count({ where: { claimId: claim.id } })).toBe(2)
+})
+
+test('the desk sees how the claim stands against its lines: what was mended, and what was typed otherwise', async () => {
+  const candidate = await house.candidate('Seen Lines')
+  const { id } = await applied(house, candidate, ['Seen', 'Lines'])
+  const desk = await house.staff('coordinator')
+  const details = {
+    ...anIdentity('identity card'),
+    familyName: 'Halde',
+    givenNames: 'Runa Maria',
+    number: 'C70318824',
+    issuer: 'AUT',
+    born: '1991-02-03',
+    through: '2036-02-11',
+    zone: zone.replace('910203', '91O2O3'),
+  }
+  const claim = await candidate.done('addClaim', { body: { details } })
+  expect((await claimOf(desk, id, claim.id)).proof.zone).toEqual({
+    readable: true,
+    wrong: [],
+    mended: [{ field: 'born', read: '91O2O3', as: '910203' }],
+    differs: ['through'],
+  })
 })

@@ -339,6 +339,18 @@ describe('the common library', () => {
   })
 })
 
+test('of two who improve a shared section at once one is told', async () => {
+  const about = (await read(await vacancyId('cableway-mechanic'))).draft.rules.form[0]!
+  const share = (title: string) =>
+    desk.call('saveSharedSection', {
+      params: { key: 'at-once' },
+      body: { basedOn: 0, section: { ...about, key: 'at-once', title }, note: '' },
+    })
+  const shared = await Promise.all(['One', 'Two', 'Three'].map(share))
+  expect(shared.map(({ status }) => status).sort()).toEqual([200, 409, 409])
+  expect((await desk.done('sharedSections')).filter(({ key }) => key === 'at-once')).toMatchObject([{ version: 1 }])
+})
+
 describe('a group of vacancies', () => {
   test('whoever applies ranks its posts; who has sent before is not asked', async () => {
     const [first, second] = [await vacancyId('station-lead-oberfeld'), await vacancyId('station-lead-hochsattel')]

@@ -7,9 +7,13 @@ export type Sheet = { version: number; criteria: Criterion[]; reviewers: number;
 
 const unscored: Sheet = { version: 0, criteria: [], reviewers: 2, hideNames: false }
 
-/** The score sheet of a vacancy; one that asks nothing where none was agreed. */
-export async function sheetOf(vacancyId: string): Promise<Sheet> {
-  const sheet = await rowOf(ScoreSheet, { vacancyId })
+/**
+ * The score sheet of a vacancy; one that asks nothing where none was agreed.
+ *
+ * @param lock keeps it as it is until the transaction ends: no score comes in on criteria that are being changed
+ */
+export async function sheetOf(vacancyId: string, { lock = false } = {}): Promise<Sheet> {
+  const sheet = lock ? await ScoreSheet.findByPk(vacancyId, { lock }) : await rowOf(ScoreSheet, { vacancyId })
   if (!sheet) return unscored
   const { version, criteria, reviewers, hideNames } = sheet
   return { version, criteria, reviewers, hideNames }

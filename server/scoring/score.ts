@@ -44,7 +44,7 @@ export async function saveScore(
   const application = await sentApplication(applicationId, { lock: true })
   if (application.stage !== 'sent')
     throw conflict('scored', 'The shortlist has been decided; scores are no longer taken.')
-  const { criteria, reviewers } = await sheetOf(application.vacancyId)
+  const { criteria, reviewers } = await sheetOf(application.vacancyId, { lock: true })
   if (criteria.length === 0) throw conflict('no-sheet', 'This vacancy has no score sheet yet.')
   const unknown = Object.keys(points).find((key) => !criteria.some((criterion) => criterion.key === key))
   if (unknown) throw invalidField(`/body/points/${unknown}`, 'The score sheet does not ask this.')

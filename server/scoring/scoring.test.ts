@@ -81,3 +81,37 @@ test('what is handed in stays as it is, and so do the criteria', async () => {
   })
   expect(stale.body.code).toBe('changed-meanwhile')
 })
+
+test('a score handed in three times at once is in once', async () => {
+  const { id, desk } = await scored(['Thilo', 'Thrice'])
+  const reviewer = await house.staff('assessor')
+  const give = (craft: number) =>
+    reviewer.call('saveScore', { params: { id }, body: { points: { craft, calm: 2 }, note: '', handIn: true } })
+  const given = await Promise.all([3, 4, 5].map(give))
+  expect(given.map(({ status }) => status).sort()).toEqual([200, 409, 409])
+  expect(await reviewer.done('readScores', { params: { id } })).toMatchObject({
+    handedIn: 1,
+    own: { points: { craft: 3 + given.findIndex(({ status }) => status === 200) } },
+  })
+  const { events } = await desk.done('readTrail', { query: { text: 'Handed in a score' } })
+  expect(events.filter(({ applicationId }) => applicationId === id)).toHaveLength(1)
+})
+
+test('no score stands on criteria that were changed at the same moment', async () => {
+  const outcomes = []
+  for (const family of ['Changed-One', 'Changed-Two', 'Changed-Three']) {
+    const { id, vacancyId, desk } = await scored(['Carla', family])
+    const reviewer = await house.staff('assessor')
+    const { version } = await desk.done('readScoreSheet', { params: { id: vacancyId } })
+    const others = [{ ...criteria[0]!, key: family.toLowerCase() }]
+    const [score, sheet] = await Promise.all([
+      reviewer.call('saveScore', { params: { id }, body: { points: { craft: 4, calm: 2 }, note: '', handIn: true } }),
+      desk.call('saveScoreSheet', {
+        params: { id: vacancyId },
+        body: { version, criteria: others, reviewers: 2, hideNames: false },
+      }),
+    ])
+    outcomes.push([score.status, sheet.status])
+  }
+  for (const pair of outcomes) expect(pair).not.toEqual([200, 200])
+})

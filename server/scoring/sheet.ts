@@ -8,9 +8,10 @@ import { vacancyById } from '../vacancies/vacancies'
 import { type Sheet, sheetOf } from './find'
 import { ScoreSheet } from './model'
 
-const usedBy = async ({ sequelize }: Deps, vacancyId: string) => {
+/** How many scores are handed in. With `latest` those that came in since the transaction began count too. */
+const usedBy = async ({ sequelize }: Deps, vacancyId: string, { latest = false } = {}) => {
   const [row] = await sequelize.query<{ used: number | bigint }>(
-    'SELECT COUNT(*) AS used FROM scores s JOIN applications a ON a.id = s.applicationId WHERE a.vacancyId = :vacancyId AND s.handedInAt IS NOT NULL',
+    `SELECT COUNT(*) AS used FROM scores s JOIN applications a ON a.id = s.applicationId WHERE a.vacancyId = :vacancyId AND s.handedInAt IS NOT NULL${latest ? ' LOCK IN SHARE MODE' : ''}`,
     { replacements: { vacancyId }, type: QueryTypes.SELECT },
   )
   return Number(row!.used)
@@ -23,13 +24,13 @@ export async function readScoreSheet(deps: Deps, vacancyId: string) {
 
 export async function saveScoreSheet(deps: Deps, actor: Account, vacancyId: string, { version, ...agreed }: Sheet) {
   const vacancy = await vacancyById(vacancyId)
-  const before = await sheetOf(vacancyId)
+  const before = await sheetOf(vacancyId, { lock: true })
   insistOnVersion(version, before.version, before)
   const keys = agreed.criteria.map(({ key }) => key)
   if (new Set(keys).size < keys.length) throw invalidField('/body/criteria', 'Two criteria have the same key.')
   if (agreed.criteria.some(({ title }) => title.trim() === ''))
     throw invalidField('/body/criteria', 'Every criterion needs a name.')
-  const used = await usedBy(deps, vacancyId)
+  const used = await usedBy(deps, vacancyId, { latest: true })
   if (used > 0 && JSON.stringify(agreed.criteria) !== JSON.stringify(before.criteria))
     throw conflict('sheet-used', 'Scores were handed in on these criteria; they stay as they are.')
   await putVersion(ScoreSheet, { vacancyId }, version, agreed)

@@ -5,6 +5,7 @@ import { type ClaimComparison, compareClaim } from '#core/comparison/compareClai
 import { fieldsOf } from '#core/comparison/fields'
 import { compareNames, type KnownName } from '#core/comparison/names'
 import { type Decision, proposeDecision } from '#core/comparison/proposeDecision'
+import { zoneAgainst } from '#core/identity/zoneAgainst'
 import { type Standing, standingAgainst } from '#core/validity/validity'
 import { comparisonSentence, standingSentence } from '#core/words/comparison'
 import { labelOf } from '../claims/label'
@@ -74,6 +75,7 @@ function knownNames(claim: Claim, { person, claims, documents }: FileForProof): 
 /** What the desk sees behind a claim. */
 export function proofOf(claim: Claim, file: FileForProof): Static<typeof Proof> {
   const { claimed, comparison, latest, standing, proposed } = weigh(claim, file)
+  const { details } = claim
   return {
     fields: [...fieldsOf(claim.kind)],
     claimed,
@@ -98,6 +100,7 @@ export function proofOf(claim: Claim, file: FileForProof): Static<typeof Proof> 
       })),
     findings: file.findings.filter(({ claimId }) => claimId === claim.id).map(findingLine),
     register: Boolean(claim.sourceId && file.sources.get(claim.sourceId)?.register),
+    zone: details.kind === 'identity' && details.zone !== '' ? zoneAgainst(details, file.today) : null,
   }
 }
 

@@ -48,6 +48,7 @@ const claim = (id: string, details: Details, over: Partial<FileClaim> = {}): Fil
     enquiries: [],
     findings: [],
     register: false,
+    zone: null,
   },
   wants: 'You: look at document',
   by: 'offer',

@@ -15,6 +15,7 @@ import { type Act, actsFor, mayLook } from './acts'
 import { ComparisonTable } from './ComparisonTable'
 import { Decide } from './Decide'
 import { LookAt } from './LookAt'
+import { ZoneNote } from './ZoneNote'
 
 type FileClaim = File['claims'][number]
 type Decision = 'confirmed with a note' | 'contradicted' | 'unconfirmable'
@@ -81,6 +82,7 @@ export function ClaimProof({ file, claim }: { file: File; claim: FileClaim }) {
         <p className="border-line border-b bg-sheet px-3.5 py-2">
           <strong className={tone}>{proof.sentence.head}</strong> {proof.sentence.detail}
         </p>
+        {proof.zone && <ZoneNote zone={proof.zone} />}
         {shown && !readable ? (
           <p className="m-3.5 text-ink-2">
             {shown.fileName}. Documents are opened by coordinators and hiring managers.

@@ -9,6 +9,7 @@ import { ProblemNote } from '../../ui/ProblemNote'
 import { useAct } from '../../useAct'
 import { useSession } from '../../useSession'
 import { useTold } from '../useTold'
+import { ZoneNote } from './ZoneNote'
 
 type FileClaim = File['claims'][number]
 
@@ -71,6 +72,7 @@ export function LookAt({
           <p className="text-ink-2">
             {seen ? 'What it says, as it was read:' : 'Type what is printed. Leave empty what the paper does not say.'}
           </p>
+          {claim.proof.zone && <ZoneNote zone={claim.proof.zone} />}
           {claim.proof.fields.map(({ key, label, kind }) => {
             const claimed = shownAs(kind, claim.proof.claimed[key] ?? '')
             const differs = (reads[key] ?? '') !== claimed

@@ -9,6 +9,7 @@ import { say } from '#core/words/say'
 import { Button } from '../../ui/Button'
 import { DateField } from '../../ui/DateField'
 import { Choice, TextField } from '../../ui/Field'
+import { MendedList } from '../../ui/MendedList'
 import { ProblemNote } from '../../ui/ProblemNote'
 import { Sheet } from '../../ui/Sheet'
 import { useAct } from '../../useAct'
@@ -242,16 +243,6 @@ function ConfirmFields({ claim, draftId, read, onDone }: ConfirmProps) {
   )
 }
 
-const fieldNames = (): Record<Mended['field'], string> => ({
-  issuer: say('Issuer'),
-  nationality: say('Nationality'),
-  names: say('Names'),
-  number: say('Number'),
-  born: say('Date of birth'),
-  through: say('Valid through'),
-  'check digits': say('Check digits'),
-})
-
 type DoubtfulProps = { mended: readonly Mended[]; lookedAt: boolean; onLook: (looked: boolean) => void }
 
 /** What the camera took for something else: to be compared with the paper before it is said to be right. */
@@ -259,14 +250,7 @@ function Doubtful({ mended, lookedAt, onLook }: DoubtfulProps) {
   return (
     <div className="rounded-sheet bg-soon-wash px-3 py-2 text-soon-ink sm:col-span-2">
       <p>{say('The camera was not sure of these characters. Compare them with your paper:')}</p>
-      <ul className="my-1">
-        {mended.map(({ field, read, as }) => (
-          <li key={`${field} ${read}`}>
-            {fieldNames()[field]}: <span className="font-mono">{read}</span> →{' '}
-            <strong className="font-mono">{as}</strong>
-          </li>
-        ))}
-      </ul>
+      <MendedList mended={mended} />
       <label className="flex items-center gap-2">
         <input type="checkbox" checked={lookedAt} onChange={(event) => onLook(event.target.checked)} />
         {say('I have compared them, and put right what was wrong.')}
