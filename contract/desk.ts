@@ -181,6 +181,7 @@ export const passGate = endpoint({
     answerBy: Type.Optional(Day),
   }),
   reply: Type.Object({ stage: oneOf(stages) }),
+  passwordAgain: { with: 'salary' },
   once: true,
   tells: ['desk'],
 })

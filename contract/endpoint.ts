@@ -47,8 +47,8 @@ export type Endpoint<
   once: boolean
   /** Whether the desk may call it for somebody who wrote on paper or rang (header X-Probatum-For). */
   behalf: boolean
-  /** Staff gives the password again for it, if that was a while ago. */
-  passwordAgain: boolean
+  /** Staff gives the password again for it, if that was a while ago; `with` asks only where the body has that field. */
+  passwordAgain: boolean | { with: string }
   /** Open to those who have to set up a second factor first. */
   beforeCodes: boolean
   tells: readonly Topic[]
@@ -70,7 +70,7 @@ type Described<P extends TObject, Q extends TObject, B extends TSchema, R extend
   file?: boolean
   once?: boolean
   behalf?: boolean
-  passwordAgain?: boolean
+  passwordAgain?: boolean | { with: keyof Static<B> & string }
   beforeCodes?: boolean
   /** Topics this endpoint reads (GET) or changes (others). */
   tells?: readonly Topic[]

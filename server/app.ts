@@ -18,6 +18,7 @@ import { doublesRoutes } from './doubles/routes'
 import { equalityRoutes } from './equality/routes'
 import { hiringRoutes } from './hiring/routes'
 import { inLanguageOf } from './http/language'
+import { endUnread } from './http/patience'
 import { changedMeanwhile, Problem } from './http/problems'
 import { serve } from './http/serve'
 import { identityRoutes } from './identity/routes'
@@ -68,6 +69,7 @@ export function makeApp(deps: Omit<Deps, 'clock'>): Koa {
   app.on('error', (error: Error & { code?: string }) =>
     deps.log[whoLeft.has(error.code ?? '') ? 'debug' : 'error']({ error: error.stack }, 'a reply broke off'),
   )
+  app.use(endUnread(deps))
   app.use((ctx, next) => inLanguageOf(ctx, next))
   app.use(problems(deps))
   app.use(

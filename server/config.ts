@@ -14,6 +14,8 @@ export type Config = {
   registerUrl: string
   /** Milliseconds after which a register counts as silent. */
   registerPatienceMs: number
+  /** Milliseconds a body may take to arrive, beyond what its length takes on a slow line. */
+  bodyPatienceMs: number
   /** The postcode directory: `GET {placesUrl}/{country}/{postcode}`. */
   placesUrl: string
   /** The capture device: `POST {captureUrl}/sessions`. */
@@ -60,6 +62,7 @@ export function readConfig(env: NodeJS.ProcessEnv = process.env): Config {
     mailFrom: env.MAIL_FROM ?? 'Vallorne Mountain Lines <applications@vallorne.example>',
     registerUrl: env.REGISTER_URL ?? 'http://127.0.0.1:4103/registers',
     registerPatienceMs: Number(env.REGISTER_PATIENCE_MS ?? 8000),
+    bodyPatienceMs: Number(env.BODY_PATIENCE_MS ?? 30_000),
     placesUrl: env.PLACES_URL ?? 'http://127.0.0.1:4103/places',
     captureUrl: env.CAPTURE_URL ?? 'http://127.0.0.1:4103/capture',
     operator: env.OPERATOR ?? 'Vallorne Mountain Lines',

@@ -7,6 +7,7 @@ import { connect } from './database/connection'
 import { migrate } from './database/migrate'
 import { defineModels } from './database/models'
 import type { Deps } from './deps'
+import { longestRequestMs } from './http/patience'
 import { stopThreads } from './jobs/threads'
 import { startWorking } from './jobs/work'
 import { httpCaptureDevice } from './outside/capture'
@@ -58,6 +59,7 @@ export async function start(fixed: Fixed): Promise<{ port: number; stop: () => P
 const listen = (fixed: Fixed): Promise<Server> =>
   new Promise((done, fail) => {
     const server = makeApp(fixed).listen(fixed.config.port, fixed.config.host)
+    server.requestTimeout = longestRequestMs
     server.once('listening', () => done(server))
     server.once('error', (error: NodeJS.ErrnoException) =>
       fail(error.code === 'EADDRINUSE' ? new Error(`Port ${fixed.config.port} is taken. Set PORT to another.`) : error),

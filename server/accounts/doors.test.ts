@@ -1,3 +1,4 @@
+import { connect } from 'node:net'
 import { generateSync } from 'otplib'
 import { type House, openHouse } from '../../test/house'
 import { Account, AccountLink, Session } from './model'
@@ -174,6 +175,17 @@ describe('sessions of staff', () => {
     expect((await desk.request('/api/desk/lists/sources')).status).toBe(200)
   })
 
+  test('an offer wants the password once more where it names a salary, and other gates do not', async () => {
+    const manager = await house.staff('hiring manager')
+    const { account } = await manager.done('readSession')
+    const pass = (body: { version: number; salary?: number }) =>
+      manager.call('passGate', { params: { id: account!.id, gate: 'offer' }, body, key: `${Math.random()}` })
+    expect((await pass({ version: 1, salary: 5_000_000 })).status).toBe(404)
+    await Session.update({ confirmedAt: new Date(Date.now() - 11 * 60_000) }, { where: { accountId: account!.id } })
+    expect((await pass({ version: 1, salary: 5_000_000 })).body.code).toBe('password-again')
+    expect((await pass({ version: 1 })).status).toBe(404)
+  })
+
   test('a role that signs in with a second factor sets it up before anything else', async () => {
     const { config } = house.fixed
     ;(config as { secondFactorRoles: readonly string[] }).secondFactorRoles = ['coordinator']
@@ -190,6 +202,73 @@ describe('sessions of staff', () => {
     } finally {
       ;(config as { secondFactorRoles: readonly string[] }).secondFactorRoles = []
     }
+  })
+})
+
+test('whichever way an address is written to, it gets five mails in an hour', async () => {
+  const victim = 'victim@mailbox.example'
+  const visitor = house.visitor()
+  const signUps = []
+  for (const name of ['One Mail', 'Two Mails', 'Three Mails'])
+    signUps.push(await visitor.call('signUp', { body: { name, mail: victim, password } }))
+  expect(signUps.map(({ status }) => status)).toEqual([200, 200, 200])
+  expect((await visitor.call('askReset', { body: { mail: victim } })).status).toBe(200)
+  const candidate = await house.candidate('Sends Mails')
+  expect((await candidate.call('changeMail', { body: { password, mail: 'Victim@mailbox.example' } })).status).toBe(200)
+  expect((await candidate.call('changeMail', { body: { password, mail: victim } })).status).toBe(429)
+  expect((await visitor.call('askReset', { body: { mail: victim } })).status).toBe(429)
+})
+
+describe('a body that comes drop by drop', () => {
+  const config = () => house.fixed.config as { bodyPatienceMs: number }
+  let patience: number
+  beforeAll(() => {
+    patience = config().bodyPatienceMs
+    config().bodyPatienceMs = 600
+  })
+  afterAll(() => {
+    config().bodyPatienceMs = patience
+  })
+
+  /** Sends a head and then a space now and then, until the other side has had enough. */
+  async function drip(path: string, headers: Record<string, string> = {}) {
+    const { hostname, port } = new URL(house.address)
+    const socket = connect(Number(port), hostname)
+    const head = { Host: hostname, 'Content-Type': 'application/json', 'Content-Length': '800', ...headers }
+    const lines = Object.entries(head).map(([name, value]) => `${name}: ${value}\r\n`)
+    socket.write(`POST ${path} HTTP/1.1\r\n${lines.join('')}\r\n{`)
+    const drops = setInterval(() => socket.write(' '), 50)
+    const begun = Date.now()
+    let said = ''
+    socket.on('data', (bytes) => {
+      said += bytes.toString()
+    })
+    socket.on('error', () => undefined)
+    await new Promise<void>((done) => socket.once('close', () => done()))
+    clearInterval(drops)
+    return { said, after: Date.now() - begun }
+  }
+
+  test('is given up with a sentence, and the connection ends', async () => {
+    const session = await fetch(`${house.address}/api/session`)
+    const { csrf } = (await session.json()) as { csrf: string }
+    const cookie = session.headers.getSetCookie()[0]!.split(';')[0]!
+    const { said, after } = await drip('/api/accounts', { 'X-Probatum-Form': csrf, Cookie: cookie })
+    expect(said).toMatch(/^HTTP\/1\.1 408 /)
+    expect(said).toContain('too-slow')
+    expect(after).toBeGreaterThanOrEqual(600)
+    expect(after).toBeLessThan(3000)
+  })
+
+  test.each([
+    ['/api/accounts', 403],
+    ['/api/no-such-place', 404],
+    ['/no-such-page', 404],
+  ])('holds no connection where %s refuses it at once', async (path, status) => {
+    const { said, after } = await drip(path)
+    expect(said).toMatch(new RegExp(`^HTTP/1\\.1 ${status} `))
+    expect(after).toBeGreaterThanOrEqual(600)
+    expect(after).toBeLessThan(3000)
   })
 })
 

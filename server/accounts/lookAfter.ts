@@ -2,6 +2,7 @@ import { verify } from '@node-rs/argon2'
 import { Op } from 'sequelize'
 import { recordEvent } from '../audit/record'
 import type { Account as Actor, Deps } from '../deps'
+import { countMailTo } from '../http/limits'
 import { invalidField } from '../http/problems'
 import { hashOf } from '../http/tokens'
 import { queueJob } from '../jobs/queue'
@@ -117,6 +118,7 @@ export async function changeMail(deps: Deps, actor: Actor, { password, mail }: {
   const account = await accountWithPassword(actor, password)
   const newMail = mail.trim().toLowerCase()
   if (newMail === account.mail) throw invalidField('/body/mail', 'This is your address already.')
+  await countMailTo(deps, newMail)
   // A new change takes the place of one that was begun before.
   await AccountLink.destroy({ where: { accountId: account.id, purpose: ['leave mail', 'take mail'] } })
   const page = `${deps.config.publicUrl}/mail`

@@ -3,7 +3,7 @@ import { confirmMail, readSession, signIn, signOut, signUp } from '#contract/acc
 import { inTransaction } from '../database/connection'
 import type { Account, Actor, Deps } from '../deps'
 import { bind } from '../http/bind'
-import { countAttempt, networkOf } from '../http/limits'
+import { countAttempt, countMailTo, networkOf } from '../http/limits'
 import { invalidField } from '../http/problems'
 import { newToken } from '../http/tokens'
 import { confirmMail as confirm } from './confirmMail'
@@ -26,16 +26,16 @@ import { signUp as makeAccount } from './signUp'
 import { withPassword } from './withPassword'
 
 const signUpHours = 48
-const signUpLimits = { address: { most: 30, seconds: 3600 }, mail: { most: 5, seconds: 3600 } }
-const resetLimits = { address: { most: 20, seconds: 3600 }, mail: { most: 5, seconds: 3600 } }
+const signUpLimit = { most: 30, seconds: 3600 }
+const resetLimit = { most: 20, seconds: 3600 }
 
 export const accountRoutes = [
   bind(readSession, async ({ deps, actor, csrf }) => faceOf(deps, actor, csrf())),
   bind(
     signUp,
     async ({ deps, input, address, browser }) => {
-      await countAttempt(deps, `sign-up ${networkOf(address)}`, signUpLimits.address)
-      await countAttempt(deps, `sign-up ${input.body.mail.trim().toLowerCase()}`, signUpLimits.mail)
+      await countAttempt(deps, `sign-up ${networkOf(address)}`, signUpLimit)
+      await countMailTo(deps, input.body.mail)
       const secret = browser.read('signUp') ?? newToken().token
       browser.write('signUp', secret, signUpHours / 24)
       return inTransaction(deps.sequelize, () => makeAccount(deps, input.body, secret))
@@ -78,8 +78,8 @@ export const accountRoutes = [
   bind(
     contract.askReset,
     async ({ deps, input, address }) => {
-      await countAttempt(deps, `reset ${networkOf(address)}`, resetLimits.address)
-      await countAttempt(deps, `reset ${input.body.mail.trim().toLowerCase()}`, resetLimits.mail)
+      await countAttempt(deps, `reset ${networkOf(address)}`, resetLimit)
+      await countMailTo(deps, input.body.mail)
       return askReset(input.body.mail)
     },
     { transaction: false },

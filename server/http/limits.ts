@@ -32,6 +32,10 @@ export async function countAttempt(deps: Deps, bucket: string, { most, seconds }
   )
 }
 
+/** Counts a mail to an address that whoever asks has typed: nobody else's mailbox is filled from here, whichever way. */
+export const countMailTo = (deps: Deps, mail: string) =>
+  countAttempt(deps, `mail to ${mail.trim().toLowerCase()}`, { most: 5, seconds: 3600 })
+
 /** Takes back one count: it was no guess after all. */
 export async function uncountAttempt(deps: Deps, bucket: string) {
   await deps.sequelize.query('UPDATE attempts SET level = GREATEST(0, level - 1) WHERE bucket = :bucket', {

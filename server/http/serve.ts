@@ -15,6 +15,7 @@ import { currentClock } from '../demo/clock'
 import type { Actor, Deps } from '../deps'
 import type { Route } from './bind'
 import { actingFor, type CookieName, formValue, insistOnOurPage, readCookie, sessionOf, writeCookie } from './caller'
+import { inTime } from './patience'
 import { conflict, notAllowed, Problem, signInFirst } from './problems'
 import { faultsOfReply, insistOnShape } from './validate'
 
@@ -35,7 +36,8 @@ async function call(ctx: Context, { endpoint, handle, transaction }: Route, fixe
   insistOnRole(endpoint, actor)
   if (opened) insistOnFactors(deps, endpoint, opened)
   if (endpoint.method !== 'GET') insistOnOurPage(ctx, deps)
-  const input = await inputOf(ctx, endpoint)
+  const input = await inputOf(ctx, deps, endpoint)
+  if (opened) insistOnPassword(endpoint, opened, input.body)
   let token = readCookie(ctx, deps, 'session')
   const session = {
     token,
@@ -65,11 +67,16 @@ async function call(ctx: Context, { endpoint, handle, transaction }: Route, fixe
 const dayMs = 86_400_000
 const sessionMs = 14 * dayMs
 
-/** A role that signs in with a second factor does nothing before it is set up; some acts want the password once more. */
-function insistOnFactors(deps: Deps, endpoint: Endpoint, { account, codesOn, confirmed }: OpenSession) {
+/** A role that signs in with a second factor does nothing before it is set up. */
+function insistOnFactors(deps: Deps, endpoint: Endpoint, { account, codesOn }: OpenSession) {
   if (!codesOn && !endpoint.beforeCodes && needsCodes(deps, account))
     throw new Problem(403, 'codes-first', 'Your role signs in with one-time codes. Set them up in your account first.')
-  if (endpoint.passwordAgain && !confirmed && isStaff(account))
+}
+
+/** Acts about money and exports want the password once more. */
+function insistOnPassword({ passwordAgain }: Endpoint, { account, confirmed }: OpenSession, body: unknown) {
+  const asks = typeof passwordAgain === 'object' ? passwordAgain.with in (body as object) : passwordAgain
+  if (asks && !confirmed && isStaff(account))
     throw new Problem(403, 'password-again', 'Give your password once more to do this.')
 }
 
@@ -103,39 +110,15 @@ function insistOnRole(endpoint: Endpoint, actor: Actor) {
   if (!mayCall(endpoint, actor.roles)) throw notAllowed()
 }
 
-async function inputOf(ctx: Context, endpoint: Endpoint) {
+async function inputOf(ctx: Context, deps: Pick<Deps, 'config'>, endpoint: Endpoint) {
   const params = ctx.params ?? {}
   const query = { ...ctx.query }
   insistOnShape(endpoint.params, params, 'params')
   insistOnShape(endpoint.query, query, 'query')
   if (endpoint.method === 'GET' || endpoint.method === 'DELETE') return { params, query, body: {} }
-  const body = await inTime(ctx, endpoint.bytes ? bytesOf(ctx) : jsonOf(ctx))
+  const body = await inTime(ctx, deps, endpoint.bytes ? bytesOf(ctx) : jsonOf(ctx))
   if (!endpoint.bytes) insistOnShape(endpoint.body, body, 'body')
   return { params, query, body }
-}
-
-const bodyMs = 30_000
-/** So slowly a file may come from a hut: 16 kB a second. */
-const bytesPerMs = 16
-
-/** Whoever sends a body drop by drop holds a connection: what is not here in half a minute, and the time its length takes, is given up. */
-async function inTime<T>(ctx: Context, reading: Promise<T>): Promise<T> {
-  let timer: NodeJS.Timeout | undefined
-  const late = new Promise<never>((_, fail) => {
-    timer = setTimeout(
-      () => {
-        ctx.set('Connection', 'close')
-        fail(new Problem(408, 'too-slow', 'That did not arrive in time. Try again where the connection is better.'))
-      },
-      bodyMs + (ctx.request.length ?? 0) / bytesPerMs,
-    )
-  })
-  try {
-    return await Promise.race([reading, late])
-  } finally {
-    clearTimeout(timer)
-    reading.catch(() => undefined)
-  }
 }
 
 async function bytesOf(ctx: Context): Promise<Buffer> {

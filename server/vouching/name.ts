@@ -9,6 +9,7 @@ import { changeWhere } from '../database/compareAndSet'
 import { nextNumber } from '../database/counter'
 import type { Account, Deps } from '../deps'
 import { refreshStanding } from '../hiring/standing'
+import { countMailTo } from '../http/limits'
 import { changedMeanwhile, conflict, notFound } from '../http/problems'
 import { newToken } from '../http/tokens'
 import { queueMail } from '../messages/queueMail'
@@ -43,13 +44,15 @@ export async function nameVoucher(deps: Deps, actor: Account, id: string, named:
   })
   const vacancy = await vacancyById(application.vacancyId)
   const person = await candidateWithMail(application.candidateId)
-  if (vouching.mail)
+  if (vouching.mail) {
+    await countMailTo(deps, vouching.mail)
     await queueMail(deps, {
       to: { name: vouching.name, mail: vouching.mail },
       subject: `${person.name} asks you to vouch for them`,
       text: `${person.name} applies to us as ${vacancy.title} and has named you as their ${vouching.relation}.\n\nPlease tell us in a few minutes what you have seen of their work:\n${await freshLink(deps, vouching)}\n\nYou need no account. What you write is read by those who decide, and not by ${person.name}.`,
       applicationId: id,
     })
+  }
   await recordEvent(deps, actor, {
     code: 'voucher-named',
     what: `Named ${vouching.name} (${vouching.relation}) to vouch`,
