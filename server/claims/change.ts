@@ -20,7 +20,7 @@ import {
   type WhatItIs,
 } from '../documents/documents'
 import { type GivenFile, type KeptFile, takeFile } from '../documents/inspect'
-import { forgetUpload, wholeUpload } from '../documents/uploads'
+import { takeUpload } from '../documents/uploads'
 import { refreshStandingsOf } from '../hiring/standing'
 import { countAttempt } from '../http/limits'
 import { conflict, insistOnVersion, invalid, invalidField, notFound } from '../http/problems'
@@ -193,11 +193,8 @@ async function putBehind(deps: Deps, actor: Account, claimId: string, what: What
 }
 
 /** Takes what was uploaded in pieces, once it is whole. */
-export async function attachUpload(deps: Deps, actor: Account, claimId: string, upload: string, what: WhatItIs) {
-  const line = await uploadDocument(deps, actor, claimId, what, await wholeUpload(deps, actor, upload))
-  await forgetUpload(deps, upload)
-  return line
-}
+export const attachUpload = (deps: Deps, actor: Account, claimId: string, upload: string, what: WhatItIs) =>
+  takeUpload(deps, actor, upload, (file) => uploadDocument(deps, actor, claimId, what, file))
 
 export async function removeDocument(deps: Deps, actor: Account, id: string) {
   const document = await documentById(id)

@@ -3,7 +3,8 @@ import { createRequire } from 'node:module'
 /** What the packed parts of one PDF may unfold to, together: a page of text is some kilobytes. */
 const mostInflated = 64 * 1024 * 1024
 
-type DecodeStream = { prototype: { ensureBuffer: (this: { buffer: Uint8Array }, requested: number) => Uint8Array } }
+type Unpacking = { buffer: Uint8Array; minBufferLength: number }
+type DecodeStream = { prototype: { ensureBuffer: (this: Unpacking, requested: number) => Uint8Array } }
 
 let left = Number.POSITIVE_INFINITY
 
@@ -17,8 +18,12 @@ const { default: stream } = createRequire(import.meta.url)('pdf-lib/cjs/core/str
 const { ensureBuffer } = stream.prototype
 stream.prototype.ensureBuffer = function (requested) {
   const before = this.buffer.byteLength
-  // It grows by doubling: what is asked for is counted before there is room for it.
-  if (requested > before) left -= requested - before
+  // It grows by doubling, and asks for hardly more than it has: what it will have is counted before there is room for it.
+  if (requested > before) {
+    let grown = this.minBufferLength
+    while (grown < requested) grown *= 2
+    left -= grown - before
+  }
   if (left < 0) throw new UnfoldsTooFar()
   return ensureBuffer.call(this, requested)
 }

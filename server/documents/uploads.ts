@@ -1,4 +1,4 @@
-import { readdir, rm } from 'node:fs/promises'
+import { readdir, rename, rm, stat } from 'node:fs/promises'
 import { join } from 'node:path'
 import type Router from '@koa/router'
 import { FileStore } from '@tus/file-store'
@@ -76,21 +76,47 @@ async function insistOnQuota(deps: Deps, { id }: Account, size: number) {
     )
 }
 
-/** Where an upload of one's own lies. Throws a problem where it is not there or not whole yet. */
-export async function wholeUpload(deps: Pick<Deps, 'config'>, actor: Account, upload: string): Promise<string> {
+/** Behind the name of an upload that is being put in its place. */
+const taken = '.taken'
+
+/**
+ * Puts an upload of one's own in its place, once it is whole. Of several that take it at the same moment the first has it:
+ * the file is given another name, which only one can do. Where its place refuses it, it is there as before.
+ *
+ * @throws Problem `not-whole`, or 404 where it is not there
+ */
+export async function takeUpload<T>(
+  deps: Pick<Deps, 'config'>,
+  actor: Account,
+  upload: string,
+  put: (file: string) => Promise<T>,
+): Promise<T> {
   if (!upload.startsWith(`${actor.id}.`)) throw notFound()
   const store = new FileStore({ directory: folderOf(deps) })
   const { size, offset } = await store.getUpload(upload).catch(() => {
     throw notFound()
   })
   if (size !== offset) throw conflict('not-whole', 'This upload is not complete yet.')
-  return join(folderOf(deps), upload)
+  const file = join(folderOf(deps), upload)
+  await rename(file, file + taken).catch(() => {
+    throw notFound()
+  })
+  try {
+    const done = await put(file + taken)
+    for (const name of [file + taken, `${file}.json`]) await rm(name, { force: true })
+    return done
+  } catch (error) {
+    await rename(file + taken, file)
+    throw error
+  }
 }
 
-export async function forgetUpload(deps: Pick<Deps, 'config'>, upload: string) {
-  for (const name of [upload, `${upload}.json`]) await rm(join(folderOf(deps), name), { force: true })
+/** Takes away what nobody has gone on with for two days, and what was left where the machine stopped in the middle. */
+export async function forgetOldUploads(deps: Pick<Deps, 'config'>): Promise<number> {
+  const folder = folderOf(deps)
+  for (const name of await readdir(folder).catch(() => [])) {
+    const file = join(folder, name)
+    if (name.endsWith(taken) && Date.now() - (await stat(file)).mtimeMs > keptForMs) await rm(file, { force: true })
+  }
+  return makeServer(deps).cleanUpExpiredUploads()
 }
-
-/** Takes away what nobody has gone on with for two days. */
-export const forgetOldUploads = (deps: Pick<Deps, 'config'>): Promise<number> =>
-  makeServer(deps).cleanUpExpiredUploads()

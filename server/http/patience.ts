@@ -37,10 +37,11 @@ export async function inTime<T>(ctx: Context, deps: Pick<Deps, 'config'>, readin
   }
 }
 
-/** Ends the connection where the rest of a body that nobody reads, since it was refused, does not arrive in time either. */
+/** Reads past the rest of a body that was refused, and ends the connection where that does not arrive in time either. */
 export const endUnread = (deps: Pick<Deps, 'config'>) => async (ctx: Context, next: Next) => {
   await next()
   if (ctx.req.complete || ctx.respond === false) return
-  const timer = setTimeout(() => ctx.req.complete || ctx.req.socket.destroy(), patienceFor(ctx, deps))
+  const timer = setTimeout(() => ctx.req.complete || ctx.req.socket.destroy(), patienceFor(ctx, deps)).unref()
   for (const over of ['end', 'close']) ctx.req.once(over, () => clearTimeout(timer))
+  ctx.req.resume()
 }
