@@ -20,14 +20,16 @@ type Recipient = {
   to: string
   language: Language
   values: Record<Placeholder, string>
+  /** What the desk may see of them: where the name is hidden the reference stands in its place. */
   shownName: string
+  shownValues: Record<Placeholder, string>
 }
 
 /** What each of several people would get, in their language. Somebody who would get nothing is told with the reason. */
 export async function previewMessages(deps: Deps, written: InLanguages, ids: readonly string[]) {
   insistOnPlaceholders(written, '/body/written')
   return (await recipientsOf(deps, ids)).map((recipient) => {
-    const { subject, text } = wordsFor(written, recipient)
+    const { subject, text } = wordsFor(written, recipient, recipient.shownValues)
     return {
       application: recipient.application.id,
       name: recipient.shownName,
@@ -49,7 +51,7 @@ export async function sendMessages(deps: Deps, actor: Account, written: InLangua
   for (const recipient of recipients) {
     if (obstacleOf(written, recipient)) continue
     const { application, name, to, language } = recipient
-    const { subject, text } = wordsFor(written, recipient)
+    const { subject, text } = wordsFor(written, recipient, recipient.values)
     await queueMail(deps, {
       to: { name, mail: to, language },
       subject,
@@ -81,22 +83,26 @@ async function recipientsOf(deps: Deps, ids: readonly string[]): Promise<Recipie
     const person = await candidateWithMail(application.candidateId)
     const vacancy = vacancies.get(application.vacancyId)!
     const givenNames = application.answers['about.givenNames']
+    const values: Recipient['values'] = {
+      name: person.name,
+      givenName: typeof givenNames === 'string' && givenNames ? givenNames : (person.name.split(' ')[0] ?? ''),
+      vacancy: vacancy.title,
+      place: vacancy.place,
+      reference: application.reference ?? '',
+      start: inLanguage(person.language, () => writeWhen(application.targetStart)),
+      link: `${deps.config.publicUrl}/applications/${application.id}`,
+      contact: deps.config.contact,
+    }
+    const shownName = (await hidesName(application)) ? values.reference : person.name
+    const hidden = shownName !== person.name
     recipients.push({
       application,
       name: person.name,
       to: contactMail(application) ?? person.mail,
       language: person.language,
-      shownName: (await hidesName(application)) ? (application.reference ?? '') : person.name,
-      values: {
-        name: person.name,
-        givenName: typeof givenNames === 'string' && givenNames ? givenNames : (person.name.split(' ')[0] ?? ''),
-        vacancy: vacancy.title,
-        place: vacancy.place,
-        reference: application.reference ?? '',
-        start: inLanguage(person.language, () => writeWhen(application.targetStart)),
-        link: `${deps.config.publicUrl}/applications/${application.id}`,
-        contact: deps.config.contact,
-      },
+      values,
+      shownName,
+      shownValues: hidden ? { ...values, name: shownName, givenName: shownName } : values,
     })
   }
   return recipients
@@ -105,7 +111,7 @@ async function recipientsOf(deps: Deps, ids: readonly string[]): Promise<Recipie
 const inTheirs = ({ english, german }: InLanguages, language: Language) =>
   language === 'de' && german ? german : english
 
-function wordsFor(written: InLanguages, { language, values }: Recipient) {
+function wordsFor(written: InLanguages, { language }: Recipient, values: Recipient['values']) {
   const { subject, text } = inTheirs(written, language)
   return { subject: fill(subject, values), text: fill(text, values) }
 }

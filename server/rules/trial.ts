@@ -4,11 +4,11 @@ import { evaluate } from '#core/requirements/evaluate'
 import { fileOfMadeUp } from '#core/rules/madeUp'
 import { type Rules, requirementsIn } from '#core/rules/rules'
 import { ballWords, outcomeWords } from '#core/words/requirements'
-import { candidateWithMail } from '../accounts/candidate'
 import { sentApplication } from '../applications/find'
 import type { Deps } from '../deps'
 import { loadFiles } from '../hiring/facts'
 import { notFound } from '../http/problems'
+import { shownNames } from '../people/shownNames'
 import { namesFor } from './versions'
 
 type Who = { madeUp: MadeUp } | { application: string }
@@ -48,5 +48,6 @@ async function realFile(deps: Deps, vacancy: { id: string }, rules: Rules, appli
   const application = await sentApplication(applicationId)
   if (application.vacancyId !== vacancy.id) throw notFound()
   const { facts } = (await loadFiles(deps, [application], () => rules)).get(applicationId)!
-  return { name: (await candidateWithMail(application.candidateId)).name, file: facts }
+  const names = await shownNames([application.candidateId])
+  return { name: names.get(application.candidateId)!, file: facts }
 }
