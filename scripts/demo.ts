@@ -30,6 +30,8 @@ if (values.help) {
   process.exit(0)
 }
 
+// What is shown is what people get; the checks that say where a reply is odd run in the tests.
+process.env.NODE_ENV ??= 'production'
 const port = Number(values.port)
 const ports = { app: port, smtp: port + 2, standins: port + 3, database: port + 6 }
 const folder = resolve(values.data)

@@ -169,10 +169,10 @@ function wantsOf(
   const about = outcomes
     .filter(({ claims, steps }) => claims.includes(claim.id) && steps.length > 0)
     .sort((a, b) => b.steps.length - a.steps.length)[0]
-  if (about && gate) return { wants: ballWords(about.steps[0]!, roles), by: about.gate }
-  // Nothing asked here rests on it, and still somebody sent or answered something.
+  // A source that has answered comes first, also where nothing here rests on it or the paper lapses meanwhile.
   if (claim.enquiry === 'answered' && claim.rung === 'asked')
-    return { wants: ballWords({ who: 'desk', what: 'compare' }, roles), by: '' }
+    return { wants: ballWords({ who: 'desk', what: 'compare' }, roles), by: about?.gate ?? '' }
+  if (about && gate) return { wants: ballWords(about.steps[0]!, roles), by: about.gate }
   return claim.paper === 'to look at'
     ? { wants: ballWords({ who: 'desk', what: 'look' }, roles), by: '' }
     : { wants: '', by: '' }

@@ -11,11 +11,11 @@ afterAll(() => house.close())
 type Standing = { standing?: string; standingFrom?: string; standingThrough?: string }
 
 /** Somebody who has sent an application with a switching authority that a person has looked at and its register knows. */
-async function licensed(name: [string, string], number: string, standing: Standing) {
+async function licensed(name: [string, string], number: string, standing: Standing, days = 400) {
   const candidate = await house.candidate(name.join(' '))
   const { id, degreeId } = await applied(house, candidate, name)
   const desk = await house.staff('coordinator')
-  const details = aPermit(house, 'hv-switching', 'grid', number, house.day(400))
+  const details = aPermit(house, 'hv-switching', 'grid', number, house.day(days))
   const { id: licenceId } = await candidate.done('addClaim', { body: { details } })
   for (const part of ['front', 'back'] as const)
     await candidate.done('uploadDocument', {
@@ -46,6 +46,14 @@ function enter(
   }
   house.enter({ grid: entries })
 }
+
+test('the file opens what the queue says, also where a paper that was answered for lapses too early', async () => {
+  const { desk, id, licenceId, outcome } = await licensed(['Lapse', 'Answered'], 'GSB-2-57900', {}, 20)
+  expect((await outcome())?.reason.code).toBe('lapses-early')
+  const { people } = await desk.done('readQueue', { params: { queue: 'verification' } })
+  expect(people.find((line) => line.id === id)?.why).toMatch(/: compare the reply$/)
+  expect((await claimOf(desk, id, licenceId)).wants).toBe('You: compare reply')
+})
 
 describe('what a register says of a licence beyond its dates', () => {
   test('suspended: no field differs, and still it is not to be confirmed, and its requirement is not met', async () => {
