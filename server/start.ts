@@ -15,6 +15,8 @@ import { smtpMailer } from './outside/mail'
 import { httpPlaces } from './outside/places'
 import { httpRegisters } from './outside/registers'
 import { folderScanner } from './outside/scanner'
+import { subscribe } from './platform/changes'
+import { subscribers } from './subscribers'
 import { openVault } from './vault'
 
 export type Fixed = Omit<Deps, 'clock'>
@@ -23,6 +25,7 @@ export type Fixed = Omit<Deps, 'clock'>
 export async function prepare(config: Config, log: Logger = pino({ level: config.logLevel })): Promise<Fixed> {
   const sequelize = connect(config.databaseUrl)
   defineModels(sequelize)
+  subscribe(subscribers)
   await migrate(sequelize)
   return {
     config,

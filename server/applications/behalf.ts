@@ -14,7 +14,6 @@ import { claimsOf } from '../claims/face'
 import type { Account as Actor, Actor as AnyActor, Deps } from '../deps'
 import { conflict, invalidField, notFound } from '../http/problems'
 import { queueMail } from '../messages/queueMail'
-import { personChanged } from '../people/changed'
 import { eraseDraft, eraseFile } from '../privacy/erase'
 import { isOpen, rulesOfVacancy, vacanciesById, vacancyById, vacancyBySlug } from '../vacancies/vacancies'
 import { beginApplication } from './begin'
@@ -90,7 +89,6 @@ export async function beginFor(deps: Deps, actor: Actor, given: Input<typeof con
     candidateId: candidate.id,
     applicationId: id,
   })
-  await personChanged(deps, candidate.id)
   if (theirs)
     await queueMail(deps, {
       to: { name: account.name, mail: account.mail, language: account.language },

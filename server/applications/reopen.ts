@@ -13,7 +13,6 @@ import { claimsOf } from '../claims/face'
 import type { Account, Deps } from '../deps'
 import { documentsOf } from '../documents/documents'
 import { readinessOf, rulesOfApplication } from '../hiring/readiness'
-import { refreshStanding } from '../hiring/standing'
 import { inEnglish } from '../http/language'
 import { conflict, invalidField, notFound } from '../http/problems'
 import { queueMail } from '../messages/queueMail'
@@ -68,7 +67,6 @@ export async function reopenPart(deps: Deps, actor: Account, id: string, asked: 
     candidateId: application.candidateId,
     applicationId: id,
   })
-  await refreshStanding(deps, application)
   return { done: true as const }
 }
 
@@ -91,7 +89,6 @@ export async function finishReopened(deps: Deps, actor: Account, id: string, reo
       differences: await inEnglish(() => differencesSince(form, reopening, application)),
     },
   })
-  await refreshStanding(deps, application)
   return { done: true as const }
 }
 
@@ -113,7 +110,6 @@ export async function settleReopened(deps: Deps, actor: Account, id: string, reo
     candidateId: application.candidateId,
     applicationId: id,
   })
-  await refreshStanding(deps, application)
   return { done: true as const }
 }
 

@@ -7,10 +7,9 @@ import { recordEvent } from '../audit/record'
 import { compareAndSet } from '../database/compareAndSet'
 import type { Account, Deps } from '../deps'
 import { readinessOf, rulesOfApplication } from '../hiring/readiness'
-import { refreshStanding } from '../hiring/standing'
 import { inEnglish } from '../http/language'
 import { conflict, insistOnVersion, invalid } from '../http/problems'
-import { personChanged } from '../people/changed'
+import { changed as tellChange } from '../platform/changes'
 import { namesFor } from '../rules/versions'
 import { vacancyById } from '../vacancies/vacancies'
 import { textAnswer } from './answers'
@@ -53,7 +52,13 @@ export async function saveAnswers(deps: Deps, actor: Account, id: string, { vers
     compareAndSet(application, version, changed),
     Object.keys(changes).some(isOfPerson) && rememberPerson(application.candidateId, personIn({ answers })),
   ])
-  if (sent) await personChanged(deps, application.candidateId)
+  if (sent)
+    await tellChange(deps, {
+      code: 'answers-changed',
+      actor,
+      candidateId: application.candidateId,
+      applicationId: id,
+    })
   if (sent) await inEnglish(() => tellOfContact(deps, actor, application, rules.form, before))
   return {
     version: application.version,
@@ -86,7 +91,6 @@ async function tellOfContact(deps: Deps, actor: Account, application: Applicatio
       applicationId: application.id,
       details: { differences },
     })
-  await refreshStanding(deps, application)
 }
 
 function insistOnAnswers(questions: readonly Question[], changes: Answers) {

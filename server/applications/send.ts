@@ -9,11 +9,9 @@ import { nextNumber } from '../database/counter'
 import type { Account, Deps } from '../deps'
 import { keepBytes } from '../documents/bytes'
 import { readinessOf } from '../hiring/readiness'
-import { refreshStanding } from '../hiring/standing'
 import { inEnglish } from '../http/language'
 import { conflict, insistOnVersion } from '../http/problems'
 import { queueMail } from '../messages/queueMail'
-import { personChanged } from '../people/changed'
 import { permissionOf } from '../permissions/permissions'
 import { isOpen, vacancyById } from '../vacancies/vacancies'
 import { applicationPdf } from './applicationPdf'
@@ -109,7 +107,5 @@ async function send(deps: Deps, actor: Account, id: string, version: number) {
     applicationId: id,
     details: { snapshot: sha256 },
   })
-  await personChanged(deps, application.candidateId)
-  await refreshStanding(deps, application, readiness)
   return { reference, sentAt: now.toISOString() }
 }

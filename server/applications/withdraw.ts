@@ -1,9 +1,7 @@
 import { recordEvent } from '../audit/record'
 import { compareAndSet } from '../database/compareAndSet'
 import type { Account, Actor, Deps } from '../deps'
-import { refreshStanding } from '../hiring/standing'
 import { conflict } from '../http/problems'
-import { endWhatIsAsked } from './endApplication'
 import { applicationsOf, isActive, ownApplication } from './find'
 
 export async function withdraw(deps: Deps, actor: Account, id: string) {
@@ -21,8 +19,6 @@ export async function withdraw(deps: Deps, actor: Account, id: string) {
     candidateId: application.candidateId,
     applicationId: id,
   })
-  await endWhatIsAsked(deps, actor, application)
-  await refreshStanding(deps, application)
   return { done: true as const }
 }
 
@@ -37,7 +33,5 @@ export async function withdrawAll(deps: Deps, actor: Actor, candidateId: string)
       candidateId,
       applicationId: application.id,
     })
-    await endWhatIsAsked(deps, actor, application)
-    await refreshStanding(deps, application)
   }
 }

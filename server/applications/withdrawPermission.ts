@@ -1,6 +1,5 @@
 import { recordEvent } from '../audit/record'
 import type { Account, Deps } from '../deps'
-import { refreshStanding } from '../hiring/standing'
 import { conflict } from '../http/problems'
 import { withdrawPermission as takeBack } from '../permissions/permissions'
 import { callOffEnquiries } from '../verification/callOff'
@@ -18,6 +17,5 @@ export async function withdrawPermission(deps: Deps, actor: Account, id: string)
     candidateId: application.candidateId,
     applicationId: id,
   })
-  await refreshStanding(deps, application)
   return { calledOff }
 }

@@ -77,7 +77,7 @@ test('who writes a whole chain anew is found by a fingerprint kept elsewhere, an
   const kept = Buffer.from(await (await desk.request('/api/desk/lists/fingerprint')).arrayBuffer())
   const honest = await desk.done('verifySince', { body: kept })
   expect(honest.broken.filter(({ chain: one }) => one === chain || one === cut.chain)).toEqual([])
-  await recordEvent(house.deps, { kind: 'system' }, { code: 'test', what: 'Later', candidateId: chain })
+  await recordEvent(house.deps, { kind: 'system' }, { code: 'sentences-saved', what: 'Later', candidateId: chain })
 
   let previous = firstHash
   for (const link of await links()) {
@@ -109,7 +109,11 @@ test('many at once make one chain, not several', async () => {
   const chain = '018f0000-0000-7000-8000-0000000f0f0f'
   await Promise.all(
     Array.from({ length: 12 }, (_, nth) =>
-      recordEvent(house.deps, { kind: 'system' }, { code: 'test', what: `Event ${nth}`, candidateId: chain }),
+      recordEvent(
+        house.deps,
+        { kind: 'system' },
+        { code: 'sentences-saved', what: `Event ${nth}`, candidateId: chain },
+      ),
     ),
   )
   const head = await ChainHead.findByPk(chain, { rejectOnEmpty: true })

@@ -1,10 +1,12 @@
 import { v7 as uuid } from 'uuid'
+import type { EventCode } from '#core/events/events'
 import { inTransaction } from '../database/connection'
 import { type Actor, type Deps, nameOfActor } from '../deps'
+import { changed } from '../platform/changes'
 import { addLink } from './addLink'
 
 export type Happening = {
-  code: string
+  code: EventCode
   /** What was done, for the desk: "Marked Degree.pdf as seen". */
   what: string
   /** The same for the candidate's status page; left out where it is none of their concern. */
@@ -13,20 +15,24 @@ export type Happening = {
   candidateId?: string
   applicationId?: string
   claimId?: string
+  vacancyId?: string
   details?: Record<string, unknown>
 }
 
 /** The chain of what is about no file: vacancies, accounts, settings. */
 const houseChain = 'house'
 
-/** Leaves an audit event, in the transaction of what happened, as the next link of its file's chain. */
+/**
+ * Leaves an audit event, in the transaction of what happened, as the next link of its file's chain, and has what rests on
+ * it brought up to date before the commit.
+ */
 export async function recordEvent(
   deps: Deps,
   actor: Actor,
-  { code, what, forCandidate, about, candidateId, applicationId, claimId, details }: Happening,
+  { code, what, forCandidate, about, candidateId, applicationId, claimId, vacancyId, details }: Happening,
 ) {
-  await inTransaction(deps.sequelize, () =>
-    addLink(deps.sequelize, candidateId ?? houseChain, {
+  await inTransaction(deps.sequelize, async () => {
+    await addLink(deps.sequelize, candidateId ?? houseChain, {
       id: uuid({ msecs: deps.clock.now().getTime() }),
       at: deps.clock.now(),
       actorId: actor.kind === 'account' ? (actor.by?.id ?? actor.id) : null,
@@ -40,6 +46,7 @@ export async function recordEvent(
       applicationId: applicationId ?? null,
       claimId: claimId ?? null,
       details: details ?? {},
-    }),
-  )
+    })
+    await changed(deps, { code, actor, candidateId, applicationId, vacancyId })
+  })
 }

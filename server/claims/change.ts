@@ -21,10 +21,8 @@ import {
 } from '../documents/documents'
 import { type GivenFile, type KeptFile, takeFile } from '../documents/inspect'
 import { takeUpload } from '../documents/uploads'
-import { refreshStandingsOf } from '../hiring/standing'
 import { countAttempt } from '../http/limits'
 import { conflict, insistOnVersion, invalid, invalidField, notFound } from '../http/problems'
-import { personChanged } from '../people/changed'
 import { sourceById } from '../sources/sources'
 import { callOffEnquiriesAbout } from '../verification/enquiries'
 import { claimFace } from './face'
@@ -56,8 +54,6 @@ export async function addClaim(deps: Deps, actor: Account, details: ClaimDetails
     candidateId: candidate.id,
     claimId: claim.id,
   })
-  await personChanged(deps, candidate.id)
-  await refreshStandingsOf(deps, candidate.id)
   return claimFace(claim)
 }
 
@@ -85,8 +81,6 @@ export async function changeClaim(deps: Deps, actor: Account, id: string, versio
     claimId: id,
     ...(asked ? { details: { before } } : {}),
   })
-  await personChanged(deps, claim.candidateId)
-  await refreshStandingsOf(deps, claim.candidateId)
   return claimFace(claim)
 }
 
@@ -114,8 +108,6 @@ export async function removeClaim(deps: Deps, actor: Account, id: string, versio
     candidateId: claim.candidateId,
     claimId: id,
   })
-  await personChanged(deps, claim.candidateId)
-  await refreshStandingsOf(deps, claim.candidateId)
   return { done: true as const }
 }
 
@@ -156,8 +148,6 @@ export async function renewCredential(deps: Deps, actor: Account, id: string, re
     claimId: id,
     details: { before },
   })
-  await personChanged(deps, claim.candidateId)
-  await refreshStandingsOf(deps, claim.candidateId)
   return claimFace(claim)
 }
 
@@ -187,7 +177,6 @@ async function putBehind(deps: Deps, actor: Account, claimId: string, what: What
     candidateId,
     claimId,
   })
-  await refreshStandingsOf(deps, candidateId)
   const other = twin && (await Claim.findByPk(twin.claimId))
   return { ...documentLine(document), alsoBehind: other ? labelOf(other.details) : null }
 }
@@ -206,7 +195,6 @@ export async function removeDocument(deps: Deps, actor: Account, id: string) {
     candidateId: claim.candidateId,
     claimId: claim.id,
   })
-  await refreshStandingsOf(deps, claim.candidateId)
   return { done: true as const }
 }
 

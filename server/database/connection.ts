@@ -22,7 +22,12 @@ export function connect(url: string, { most = 12 }: { most?: number } = {}): Seq
     pool: { max: most, min: 1, acquire: 20_000, idle: 30_000 },
     define: { timestamps: false },
     // A row that is found and already says what is written counts as changed: a guard asks whether it was found.
-    dialectOptions: { timezone: 'Z', foundRows: true },
+    dialectOptions: {
+      timezone: 'Z',
+      foundRows: true,
+      // Whoever has waited for a lock reads what the one before has written, not what there was when the transaction began.
+      initSql: 'SET SESSION TRANSACTION ISOLATION LEVEL READ COMMITTED',
+    },
   })
 }
 
@@ -38,13 +43,26 @@ export async function inTransaction<T>(sequelize: Sequelize, work: () => Promise
   if (current.getStore()?.get('transaction')) return work()
   for (let attempt = 1; ; attempt += 1) {
     try {
-      return await sequelize.transaction(work)
+      return await sequelize.transaction(async (transaction) => {
+        const result = await work()
+        for (let next = lastly.get(transaction)?.shift(); next; next = lastly.get(transaction)?.shift()) await next()
+        return result
+      })
     } catch (error) {
       const code = (error as { original?: { errno?: number } }).original?.errno
       if (!code || !retryable.has(code) || attempt >= mostAttempts) throw error
       await wait(20 * attempt + Math.random() * 30)
     }
   }
+}
+
+/** What is still to be done in a transaction before it commits. */
+const lastly = new WeakMap<Transaction, (() => Promise<void>)[]>()
+
+/** Does something at the end of the transaction under way, as part of it. */
+export function beforeCommit(work: () => Promise<void>) {
+  const transaction = transactionNow()!
+  lastly.set(transaction, [...(lastly.get(transaction) ?? []), work])
 }
 
 /** The transaction under way, if there is one. */

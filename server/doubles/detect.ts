@@ -1,8 +1,8 @@
 import { QueryTypes } from 'sequelize'
 import { compareFiles } from '#core/comparison/samePerson'
 import type { Deps } from '../deps'
-import { refreshStandingsOf } from '../hiring/standing'
 import { knownPeople } from '../people/known'
+import { changed } from '../platform/changes'
 import { inOrder } from './find'
 import { PossibleDouble } from './model'
 
@@ -35,6 +35,7 @@ export async function detectDoubles(deps: Deps, candidateId: string) {
     }
     if (before?.state === 'merged' || (before?.state === 'apart' && likeness.weight <= before.weight)) continue
     await PossibleDouble.upsert({ oneId, otherId, ...likeness, state: 'open', decidedBy: null, decidedAt: null })
-    if (before?.state !== 'open') await refreshStandingsOf(deps, other)
+    if (before?.state !== 'open')
+      await changed(deps, { code: 'double-found', actor: { kind: 'system' }, candidateId: other })
   }
 }

@@ -8,10 +8,8 @@ import { Claim } from '../claims/model'
 import { lockOf } from '../database/connection'
 import type { Account, Deps } from '../deps'
 import { Document } from '../documents/model'
-import { refreshStandingsOf } from '../hiring/standing'
 import { conflict, invalidField, notFound } from '../http/problems'
 import { Message } from '../messages/model'
-import { refreshKeys } from '../people/known'
 import { inOrder } from './find'
 import { Merge, type Moved, PossibleDouble } from './model'
 
@@ -32,7 +30,6 @@ export async function setApart(deps: Deps, actor: Account, one: string, other: s
       what: 'Found that a file that looked like this one is of somebody else',
       candidateId,
     })
-    await refreshStandingsOf(deps, candidateId)
   }
   return { done: true as const }
 }
@@ -73,7 +70,6 @@ export async function mergeFiles(
       candidateId,
       details: { merge: merge.id, moved: counted(moved) },
     })
-  await settle(deps, [keptId, mergedId])
   return { id: merge.id }
 }
 
@@ -97,7 +93,6 @@ export async function undoMerge(deps: Deps, actor: Account, id: string) {
   await PossibleDouble.update({ state: 'open', decidedBy: null, decidedAt: null }, { where: { oneId, otherId } })
   for (const candidateId of [keptId, mergedId])
     await recordEvent(deps, actor, { code: 'merge-undone', what: 'Took two merged files apart again', candidateId })
-  await settle(deps, [keptId, mergedId])
   return { done: true as const }
 }
 
@@ -137,10 +132,3 @@ const moveRows = (
 ) => (model as typeof Claim).update({ candidateId: to }, { where })
 
 const counted = (moved: Moved) => Object.fromEntries(Object.entries(moved).map(([name, rows]) => [name, rows.length]))
-
-async function settle(deps: Deps, candidateIds: readonly string[]) {
-  for (const id of candidateIds) {
-    await refreshKeys(id)
-    await refreshStandingsOf(deps, id)
-  }
-}

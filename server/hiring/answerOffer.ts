@@ -1,11 +1,9 @@
-import { endWhatIsAsked } from '../applications/endApplication'
 import { ownApplication } from '../applications/find'
 import { recordEvent } from '../audit/record'
 import { changeWhere, compareAndSet } from '../database/compareAndSet'
 import type { Account, Deps } from '../deps'
 import { changedMeanwhile, conflict, notFound } from '../http/problems'
 import { Offer } from './model'
-import { refreshStanding } from './standing'
 
 /** The candidate accepts or declines the offer, once and in time. */
 export async function answerOffer(deps: Deps, actor: Account, id: string, answer: 'accepted' | 'declined') {
@@ -29,7 +27,5 @@ export async function answerOffer(deps: Deps, actor: Account, id: string, answer
     candidateId: application.candidateId,
     applicationId: id,
   })
-  if (answer === 'declined') await endWhatIsAsked(deps, actor, application)
-  await refreshStanding(deps, application)
   return { done: true as const }
 }

@@ -10,7 +10,6 @@ import { changedMeanwhile, conflict, invalidField, notFound } from '../http/prob
 import { queueMail } from '../messages/queueMail'
 import { vacancyById } from '../vacancies/vacancies'
 import { GatePassage, Offer, OnboardingTask } from './model'
-import { refreshStanding } from './standing'
 
 /** What becomes of an offer nobody has answered yet, in time or not. */
 
@@ -34,7 +33,6 @@ export async function extendOffer(deps: Deps, actor: Account, id: string, answer
     candidateId: application.candidateId,
     applicationId: id,
   })
-  await refreshStanding(deps, application)
   return { done: true as const }
 }
 
@@ -60,7 +58,6 @@ export async function withdrawOffer(deps: Deps, actor: Account, id: string, reas
     applicationId: id,
     details: { offer: { salary, startsOn, answerBy, madeBy, madeAt: madeAt.toISOString() } },
   })
-  await refreshStanding(deps, application)
   return { done: true as const }
 }
 

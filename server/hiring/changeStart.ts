@@ -9,7 +9,6 @@ import { conflict, insistOnVersion, invalidField } from '../http/problems'
 import { queueMail } from '../messages/queueMail'
 import { vacancyById } from '../vacancies/vacancies'
 import { Offer } from './model'
-import { refreshStanding } from './standing'
 
 type Change = { version: number; targetStart: string; reason: string }
 
@@ -44,6 +43,5 @@ export async function changeStart(deps: Deps, actor: Account, id: string, { vers
     applicationId: id,
     details: { before, after: targetStart },
   })
-  await refreshStanding(deps, application)
   return { version: application.version }
 }

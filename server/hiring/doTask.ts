@@ -4,7 +4,6 @@ import { changeWhere } from '../database/compareAndSet'
 import type { Account, Deps } from '../deps'
 import { conflict, notFound } from '../http/problems'
 import { Offer, OnboardingTask } from './model'
-import { refreshStanding } from './standing'
 
 /** The candidate acknowledges an onboarding task. Doing it again changes nothing. */
 export async function doTask(deps: Deps, actor: Account, id: string, key: string) {
@@ -22,6 +21,5 @@ export async function doTask(deps: Deps, actor: Account, id: string, key: string
     candidateId: application.candidateId,
     applicationId: id,
   })
-  await refreshStanding(deps, application)
   return { done: true as const }
 }

@@ -9,7 +9,6 @@ import { queueMail } from '../messages/queueMail'
 import { checkTitles } from '../skills/checks'
 import { rulesOfVacancy, vacancyById } from '../vacancies/vacancies'
 import { OnboardingTask } from './model'
-import { refreshStanding } from './standing'
 
 /**
  * Judges applications that were sent by the newest version of their vacancy's rules. Each candidate is told what is asked
@@ -56,7 +55,6 @@ export async function moveToRules(
       candidateId: application.candidateId,
       applicationId: id,
     })
-    await refreshStanding(deps, application)
     moved += 1
   }
   return { moved }

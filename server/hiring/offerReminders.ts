@@ -9,7 +9,6 @@ import type { Deps } from '../deps'
 import { queueMail } from '../messages/queueMail'
 import { vacancyById } from '../vacancies/vacancies'
 import { Offer } from './model'
-import { refreshStanding } from './standing'
 
 /** What is said by itself of an offer nobody has answered, each once, before its day and after it. Gives how many failed. */
 
@@ -54,7 +53,6 @@ export function tellOfExpiredOffers(deps: Deps): Promise<number> {
         applicationId: application.id,
       },
     )
-    await refreshStanding(deps, application)
   })
 }
 

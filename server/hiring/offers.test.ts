@@ -139,7 +139,7 @@ test('somebody cleared to start stays in sight when a paper lapses', async () =>
   await Application.update({ stage: 'cleared' }, { where: { id } })
   const { refreshStandings } = await import('./standing')
   const seen = async () => {
-    await refreshStandings(house.deps, [(await Application.findByPk(id))!])
+    await refreshStandings(house.deps, [id])
     const standing = (await Standing.findByPk(id))!
     return { validity: standing.validity, today: standing.today, why: standing.reasons.validity ?? '' }
   }

@@ -16,7 +16,6 @@ import { namesFor } from '../rules/versions'
 import { insistOnStartAhead } from './changeOffer'
 import { GatePassage, Offer, OnboardingTask } from './model'
 import { nextGate, type Readiness, readinessOf } from './readiness'
-import { refreshStanding } from './standing'
 
 const stageAfter: Record<Gate, Stage> = { send: 'sent', shortlist: 'shortlisted', offer: 'offered', start: 'cleared' }
 
@@ -85,7 +84,6 @@ export async function passGate(deps: Deps, actor: Account, id: string, { gate, v
     candidateId: application.candidateId,
     applicationId: id,
   })
-  await refreshStanding(deps, application)
   return { stage: application.stage }
 }
 

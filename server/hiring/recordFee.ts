@@ -4,7 +4,6 @@ import type { Account, Deps } from '../deps'
 import { conflict, notFound } from '../http/problems'
 import { FeeReceived } from './model'
 import { readinessOf } from './readiness'
-import { refreshStanding } from './standing'
 
 /** Records that a fee which an application owes has been received. */
 export async function recordFee(
@@ -35,6 +34,5 @@ export async function recordFee(
     candidateId: application.candidateId,
     applicationId: id,
   })
-  await refreshStanding(deps, application)
   return { done: true as const }
 }

@@ -1,20 +1,23 @@
 import { Temporal } from 'temporal-polyfill'
 import { type Queue, queues } from '#contract/desk'
 import { writeWhen } from '#core/dates/write'
+import { type Effect, effectsOf } from '#core/events/events'
 import { credentialKind } from '#core/requirements/catalogue'
 import { openAt } from '#core/requirements/evaluate'
 import { firstLook } from '#core/requirements/firstLook'
 import type { Outcome, Step } from '#core/requirements/requirement'
 import { validityOn } from '#core/validity/validity'
 import { candidatesById } from '../accounts/candidate'
-import { answersSentOf, applicationsOf, isActive, sentApplicationsOf } from '../applications/find'
+import { answersSentOf, applicationsById, applicationsOf, isActive, sentApplicationsOf } from '../applications/find'
 import type { Application } from '../applications/model'
 import { lockOf } from '../database/connection'
 import type { Deps } from '../deps'
 import { withOpenDoubles } from '../doubles/find'
 import { inEnglish } from '../http/language'
 import { refusedAmong } from '../messages/refused'
+import type { Change } from '../platform/changes'
 import { type scoreFor, scoresFor } from '../scoring/find'
+import { vacancyById } from '../vacancies/vacancies'
 import { Standing } from './model'
 import { nextGate, type Readiness, readinessOfAll } from './readiness'
 
@@ -23,23 +26,35 @@ const mostOfVacancy = 5000
 /** How many are worth computing side by side. */
 export const atOnce = 100
 
-/**
- * Computes how an application stands and keeps it for the queues. Called after every change to what it rests on.
- *
- * @param known the judgement, where nothing it rests on has changed since
- */
-export const refreshStanding = (deps: Deps, application: Application, known?: Readiness) =>
-  refreshStandings(deps, [application], known && new Map([[application.id, known]]))
+/** Brings up to date whatever changes concern, each summary once. */
+export async function refreshChanged(deps: Deps, changes: readonly Change[]) {
+  const about = (effect: Effect, key: 'applicationId' | 'candidateId' | 'vacancyId') =>
+    changes.flatMap((change) => (effectsOf(change.code).includes(effect) ? (change[key] ?? []) : []))
+  const ids = new Set(about('application', 'applicationId'))
+  for (const candidateId of new Set(about('file', 'candidateId')))
+    for (const { id } of await applicationsOf(candidateId)) ids.add(id)
+  for (const vacancyId of new Set(about('score sheet', 'vacancyId')))
+    for (const { id, stage } of await sentApplicationsOf(vacancyId, mostOfVacancy)) if (stage === 'sent') ids.add(id)
+  // In one order, so that two who refresh the same wait for each other and do not block one another.
+  const all = [...ids].sort()
+  for (let from = 0; from < all.length; from += atOnce) await refreshStandings(deps, all.slice(from, from + atOnce))
+}
 
-/** The same for several applications, which costs little more than for one. */
-export const refreshStandings = (
-  deps: Deps,
-  applications: readonly Application[],
-  known?: ReadonlyMap<string, Readiness>,
-) => inEnglish(() => refresh(deps, applications, known))
+/** Puts a vacancy's title into the summaries that bear it. */
+export async function copyTitles(_deps: Deps, changes: readonly Change[]) {
+  for (const vacancyId of new Set(changes.flatMap((change) => change.vacancyId ?? []))) {
+    const { title } = await vacancyById(vacancyId)
+    await Standing.update({ vacancy: title }, { where: { vacancyId } })
+  }
+}
 
-async function refresh(deps: Deps, applications: readonly Application[], known?: ReadonlyMap<string, Readiness>) {
-  const began = deps.clock.now()
+/** Computes how applications stand and keeps it for the queues; many at once cost little more than one. */
+export const refreshStandings = (deps: Deps, applicationIds: readonly string[]) =>
+  inEnglish(() => refresh(deps, applicationIds))
+
+async function refresh(deps: Deps, applicationIds: readonly string[]) {
+  await lockStandings(applicationIds)
+  const applications = await applicationsById(applicationIds)
   const people = await peopleOf(applications)
   const [standing, gone] = partition(
     applications,
@@ -48,7 +63,7 @@ async function refresh(deps: Deps, applications: readonly Application[], known?:
   if (gone.length > 0) await Standing.destroy({ where: { applicationId: gone.map(({ id }) => id) } })
   if (standing.length === 0) return
   const [judged, refused, scored, doubles, sent] = await Promise.all([
-    known ?? readinessOfAll(deps, standing),
+    readinessOfAll(deps, standing),
     refusedAmong(standing.map(({ id }) => id)),
     scoresFor(standing),
     withOpenDoubles(standing.map(({ candidateId }) => candidateId)),
@@ -63,24 +78,20 @@ async function refresh(deps: Deps, applications: readonly Application[], known?:
       sentAnswers: sent.get(application.id),
     }),
   )
-  const newer = standing.length > 1 ? await computedSince(began, standing) : new Set<string>()
-  await Standing.bulkCreate(
-    rows.filter(({ applicationId }) => !newer.has(applicationId)),
-    { updateOnDuplicate: columns() },
-  )
+  await Standing.bulkCreate(rows, { updateOnDuplicate: columns() })
 }
 
 /**
- * The applications whose standing somebody has computed since, with what has changed meanwhile: many at once take a moment,
- * and must not write over it. Their rows stay locked until the transaction is through.
+ * Of two transactions that change the same file each sums it up with what the other has changed: the second waits here
+ * until the first is through, and reads what it rests on only then.
  */
-async function computedSince(began: Date, applications: readonly Application[]): Promise<Set<string>> {
-  const rows = await Standing.findAll({
-    where: { applicationId: applications.map(({ id }) => id) },
-    attributes: ['applicationId', 'computedAt'],
+async function lockStandings(applicationIds: readonly string[]) {
+  await Standing.findAll({
+    where: { applicationId: [...applicationIds] },
+    attributes: ['applicationId'],
+    order: ['applicationId'],
     ...lockOf(),
   })
-  return new Set(rows.flatMap(({ applicationId, computedAt }) => (computedAt > began ? [applicationId] : [])))
 }
 
 const columns = () =>
@@ -161,17 +172,6 @@ const changesSince = (sent: Application['answers'] | undefined, now: Application
   const before = sent ?? {}
   const keys = new Set([...Object.keys(before), ...Object.keys(now)])
   return sent ? [...keys].filter((key) => JSON.stringify(before[key]) !== JSON.stringify(now[key])).length : 0
-}
-
-/** Does so for every application of a candidate, since they share the file. */
-export async function refreshStandingsOf(deps: Deps, candidateId: string) {
-  await refreshStandings(deps, await applicationsOf(candidateId))
-}
-
-/** Does so for every application of a vacancy that is still to be decided on. */
-export async function refreshStandingsOfVacancy(deps: Deps, vacancyId: string) {
-  const sent = (await sentApplicationsOf(vacancyId, mostOfVacancy)).filter(({ stage }) => stage === 'sent')
-  for (let from = 0; from < sent.length; from += atOnce) await refreshStandings(deps, sent.slice(from, from + atOnce))
 }
 
 /** Who holds a person up, as briefly as a headline. */

@@ -1,5 +1,4 @@
 import type { InLanguages } from '#contract/messages'
-import { endWhatIsAsked } from '../applications/endApplication'
 import { sentApplication } from '../applications/find'
 import { recordEvent } from '../audit/record'
 import { compareAndSet } from '../database/compareAndSet'
@@ -7,7 +6,6 @@ import type { Account, Deps } from '../deps'
 import { conflict } from '../http/problems'
 import { sendMessages } from '../messages/bulk'
 import { GatePassage } from './model'
-import { refreshStanding } from './standing'
 
 const before = ['sent', 'shortlisted']
 
@@ -30,8 +28,6 @@ export async function turnDown(
       candidateId: application.candidateId,
       applicationId: id,
     })
-    await endWhatIsAsked(deps, actor, application)
-    await refreshStanding(deps, application)
     turned.push(id)
   }
   if (turned.length > 0) await sendMessages(deps, actor, written, turned)
@@ -52,6 +48,5 @@ export async function takeUpAgain(deps: Deps, actor: Account, id: string, reason
     candidateId: application.candidateId,
     applicationId: id,
   })
-  await refreshStanding(deps, application)
   return { done: true as const }
 }

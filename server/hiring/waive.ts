@@ -5,7 +5,6 @@ import type { Account, Deps } from '../deps'
 import { conflict, notAllowed, notFound } from '../http/problems'
 import { Waiver } from './model'
 import { readinessOf } from './readiness'
-import { refreshStanding } from './standing'
 
 /** Waives a requirement for one application, by somebody the requirement names, with a reason that stays on record. */
 export async function waive(
@@ -44,6 +43,5 @@ export async function waive(
     candidateId: application.candidateId,
     applicationId: id,
   })
-  await refreshStanding(deps, application)
   return { done: true as const }
 }

@@ -12,7 +12,6 @@ import type { Account as Actor, Deps } from '../deps'
 import { keepBytes } from '../documents/bytes'
 import { Document } from '../documents/model'
 import { PossibleDouble } from '../doubles/model'
-import { refreshStandingsOf } from '../hiring/standing'
 import { conflict, invalidField, notFound } from '../http/problems'
 import type { FileToKeep } from '../http/serve'
 import { queueJob } from '../jobs/queue'
@@ -193,9 +192,6 @@ export async function undoImport(deps: Deps, actor: Actor, id: string) {
       what: `Took back what came from ${job.fileName}`,
       candidateId,
     })
-    if (made.includes(candidateId)) continue
-    await refreshKeys(candidateId)
-    await refreshStandingsOf(deps, candidateId)
   }
   await forgetPeople(made)
   await recordEvent(deps, actor, { code: 'import-undone', what: `Took back the import of ${job.fileName}` })

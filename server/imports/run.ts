@@ -11,9 +11,7 @@ import { changeWhere } from '../database/compareAndSet'
 import { inTransaction, lockOf } from '../database/connection'
 import type { Actor, Deps } from '../deps'
 import { detectDoubles } from '../doubles/detect'
-import { refreshStandingsOf } from '../hiring/standing'
 import { queueJob } from '../jobs/queue'
-import { refreshKeys } from '../people/known'
 import { sourceNamed } from '../sources/sources'
 import { tryRows } from './imports'
 import { Import, ImportedPerson } from './model'
@@ -152,8 +150,6 @@ async function takeInPerson(deps: Deps, job: Import, rows: readonly ImportedRow[
     candidateId: candidate.id,
     details: { import: job.id },
   })
-  await refreshKeys(candidate.id)
-  await refreshStandingsOf(deps, candidate.id)
 }
 
 async function detailsOf({ study, work, credential }: ImportedRow): Promise<ClaimDetails[]> {

@@ -17,7 +17,10 @@ export async function refreshForDay(deps: Deps, { day, after }: { day: string; a
   for (let done = 0; done < mostPerJob; done += atOnce) {
     const applications = await inTransaction(deps.sequelize, async () => {
       const stretch = await watchedApplications(last, atOnce)
-      await refreshStandings(deps, stretch)
+      await refreshStandings(
+        deps,
+        stretch.map(({ id }) => id),
+      )
       return stretch
     })
     last = applications.at(-1)?.id

@@ -3,7 +3,6 @@ import { applicationById, applicationsById } from '../applications/find'
 import { recordEvent } from '../audit/record'
 import { changeWhere } from '../database/compareAndSet'
 import type { Account, Deps } from '../deps'
-import { refreshStanding } from '../hiring/standing'
 import { conflict, notFound } from '../http/problems'
 import { hidesName } from '../scoring/find'
 import { Message } from './model'
@@ -55,6 +54,5 @@ export async function letMessageBe(deps: Deps, actor: Account, id: string) {
     what: `Let the refused mail “${message.subject}” be`,
     ...(application ? { candidateId: application.candidateId, applicationId: application.id } : {}),
   })
-  if (application) await refreshStanding(deps, application)
   return { done: true as const }
 }

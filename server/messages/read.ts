@@ -4,7 +4,6 @@ import { applicationById, sentApplication } from '../applications/find'
 import { recordEvent } from '../audit/record'
 import { changeWhere } from '../database/compareAndSet'
 import type { Account, Deps } from '../deps'
-import { refreshStanding } from '../hiring/standing'
 import { conflict, notFound } from '../http/problems'
 import { queueJob } from '../jobs/queue'
 import { hidesName } from '../scoring/find'
@@ -55,6 +54,5 @@ export async function resendMessage(deps: Deps, actor: Account, id: string) {
     what: `Sent “${message.subject}” again`,
     ...(application ? { candidateId: application.candidateId, applicationId: application.id } : {}),
   })
-  if (application) await refreshStanding(deps, application)
   return { done: true as const }
 }

@@ -1,7 +1,6 @@
-import { applicationById } from '../applications/find'
 import type { Deps } from '../deps'
 import { readBytes } from '../documents/bytes'
-import { refreshStanding } from '../hiring/standing'
+import { changed } from '../platform/changes'
 import { Message } from './model'
 
 /**
@@ -41,5 +40,6 @@ export async function giveUpMail(deps: Deps, { messageId }: { messageId: string 
 
 async function refuse(deps: Deps, message: Message, because: string) {
   await message.update({ state: 'refused', refusedBecause: because.slice(0, 500), sentAt: deps.clock.now() })
-  if (message.applicationId) await refreshStanding(deps, await applicationById(message.applicationId))
+  if (message.applicationId)
+    await changed(deps, { code: 'mail-refused', actor: { kind: 'system' }, applicationId: message.applicationId })
 }

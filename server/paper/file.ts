@@ -8,7 +8,6 @@ import type { Account, Actor, Deps } from '../deps'
 import { readBytes } from '../documents/bytes'
 import { addDocument, replaceSentBack } from '../documents/documents'
 import { takeFile } from '../documents/inspect'
-import { refreshStandingsOf } from '../hiring/standing'
 import { conflict, notFound } from '../http/problems'
 import { CoverSheet, TrayPaper } from './model'
 import { partsFor } from './places'
@@ -45,7 +44,6 @@ export async function putBehind(deps: Deps, actor: Actor, paper: TrayPaper, { ap
     claimId,
     details: { fileName: paper.fileName, coverSheet: paper.coverSheet },
   })
-  await refreshStandingsOf(deps, candidateId)
 }
 
 /** A person says where a waiting paper belongs. */

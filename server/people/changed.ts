@@ -1,8 +1,22 @@
+import { Candidate } from '../accounts/model'
 import type { Deps } from '../deps'
 import { detectDoubles } from '../doubles/detect'
+import type { Change } from '../platform/changes'
 import { refreshKeys } from './known'
 
-/** Who somebody is has changed, or what numbers they hold: they are found by it, and compared with others anew. */
-export async function personChanged(deps: Deps, candidateId: string) {
-  if (await refreshKeys(candidateId)) await detectDoubles(deps, candidateId)
+/** Whom changes are about, each once; files that were erased meanwhile are nobody's. */
+async function peopleIn(changes: readonly Change[]): Promise<string[]> {
+  const ids = [...new Set(changes.flatMap(({ candidateId }) => candidateId ?? []))]
+  const there = await Candidate.findAll({ where: { id: ids }, attributes: ['id'], order: ['id'] })
+  return there.map(({ id }) => id)
+}
+
+/** What numbers somebody holds has changed: they are found by them. */
+export async function refreshKeysOf(_deps: Deps, changes: readonly Change[]) {
+  for (const id of await peopleIn(changes)) await refreshKeys(id)
+}
+
+/** Who somebody is has changed: they are found by it, and compared with others anew. */
+export async function refreshIdentities(deps: Deps, changes: readonly Change[]) {
+  for (const id of await peopleIn(changes)) if (await refreshKeys(id)) await detectDoubles(deps, id)
 }

@@ -10,7 +10,6 @@ import { eraseWords } from '../audit/eraseWords'
 import { recordEvent } from '../audit/record'
 import { inTransaction } from '../database/connection'
 import type { Account, Actor, Deps } from '../deps'
-import { refreshStandingsOf } from '../hiring/standing'
 import { keptApplications } from './keeping'
 
 /**
@@ -29,7 +28,6 @@ export async function eraseAtWish(deps: Deps, actor: Actor, candidateId: string)
   else {
     await eraseDrafts(deps, candidateId)
     await postponeErasing(candidateId, untilDays.sort().at(-1)!)
-    await refreshStandingsOf(deps, candidateId)
     await recordEvent(deps, actor, {
       code: 'file-sealed',
       what: 'Sealed the file at the wish of the person; it is erased when its terms have ended',

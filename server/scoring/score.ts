@@ -3,7 +3,6 @@ import { isComplete, summarise, visibleTo } from '#core/scoring/score'
 import { sentApplication } from '../applications/find'
 import { recordEvent } from '../audit/record'
 import type { Account, Deps } from '../deps'
-import { refreshStanding } from '../hiring/standing'
 import { conflict, invalidField } from '../http/problems'
 import { scoresOf, sheetOf } from './find'
 import { Score } from './model'
@@ -74,6 +73,5 @@ export async function saveScore(
     applicationId,
     details: { points },
   })
-  await refreshStanding(deps, application)
   return { handedIn: true }
 }

@@ -2,7 +2,6 @@ import { QueryTypes } from 'sequelize'
 import { recordEvent } from '../audit/record'
 import { putVersion } from '../database/compareAndSet'
 import type { Account, Deps } from '../deps'
-import { refreshStandingsOfVacancy } from '../hiring/standing'
 import { conflict, insistOnVersion, invalidField } from '../http/problems'
 import { vacancyById } from '../vacancies/vacancies'
 import { type Sheet, sheetOf } from './find'
@@ -36,10 +35,10 @@ export async function saveScoreSheet(deps: Deps, actor: Account, vacancyId: stri
   await putVersion(ScoreSheet, { vacancyId }, version, agreed)
   await recordEvent(deps, actor, {
     code: 'score-sheet-saved',
+    vacancyId,
     what: `Agreed on ${agreed.criteria.length} criteria for ${vacancy.title}, ${agreed.reviewers} reviewers${agreed.hideNames ? ', names hidden until the shortlist' : ''}`,
     about: vacancy.title,
     details: agreed,
   })
-  await refreshStandingsOfVacancy(deps, vacancyId)
   return { ...agreed, version: version + 1, used }
 }

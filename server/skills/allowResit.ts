@@ -6,7 +6,6 @@ import { contactMail } from '../applications/answers'
 import { isActive, sentApplication } from '../applications/find'
 import { recordEvent } from '../audit/record'
 import type { Account, Deps } from '../deps'
-import { refreshStanding } from '../hiring/standing'
 import { conflict, notFound } from '../http/problems'
 import { queueMail } from '../messages/queueMail'
 import { checkByKey } from './checks'
@@ -61,6 +60,5 @@ export async function allowResit(
     candidateId: application.candidateId,
     applicationId,
   })
-  await refreshStanding(deps, application)
   return { notBefore }
 }

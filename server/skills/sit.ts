@@ -9,7 +9,6 @@ import { lockOf } from '../database/connection'
 import { forEachRow } from '../database/forEachRow'
 import type { Account, Actor, Deps } from '../deps'
 import { rulesOfApplication } from '../hiring/readiness'
-import { refreshStanding } from '../hiring/standing'
 import { conflict, notFound, Problem } from '../http/problems'
 import { vacancyById } from '../vacancies/vacancies'
 import { bankOf, checkByKey } from './checks'
@@ -95,7 +94,6 @@ export async function beginSitting(deps: Deps, actor: Account, applicationId: st
     candidateId: application.candidateId,
     applicationId,
   })
-  await refreshStanding(deps, application)
   return { id }
 }
 
@@ -150,7 +148,6 @@ async function markSitting(deps: Deps, actor: Actor, sitting: Sitting): Promise<
     candidateId: application.candidateId,
     applicationId: sitting.applicationId,
   })
-  await refreshStanding(deps, application)
   return true
 }
 

@@ -167,6 +167,7 @@ export async function saveVacancy(
   })
   await recordEvent(deps, actor, {
     code: 'vacancy-changed',
+    vacancyId: id,
     what: `Changed ${Object.keys(changes).map(fieldWords).join(', ')} of ${vacancy.title}`,
     about: vacancy.title,
     details: { changes },

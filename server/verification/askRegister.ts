@@ -6,7 +6,6 @@ import { labelOf } from '../claims/label'
 import { compareAndSet } from '../database/compareAndSet'
 import { inTransaction } from '../database/connection'
 import type { Account, Deps } from '../deps'
-import { refreshStandingsOf } from '../hiring/standing'
 import { conflict, notFound, Problem } from '../http/problems'
 import { type RegisterEntry, RegisterSilent } from '../outside/registers'
 import { Source } from '../sources/model'
@@ -79,5 +78,4 @@ async function keepEntry(deps: Deps, actor: Account, { claimId, applicationId, s
     applicationId,
     claimId,
   })
-  await refreshStandingsOf(deps, claim.candidateId)
 }

@@ -5,7 +5,6 @@ import { recordEvent } from '../audit/record'
 import { labelOf } from '../claims/label'
 import { compareAndSet } from '../database/compareAndSet'
 import type { Account, Deps } from '../deps'
-import { refreshStandingsOf } from '../hiring/standing'
 import { conflict, insistOnVersion, invalidField, notFound } from '../http/problems'
 import { claimById, fileForProof } from './load'
 import { Finding } from './model'
@@ -59,7 +58,6 @@ export async function decideClaim(
     claimId: id,
     details: { outcome: weighed.comparison.outcome },
   })
-  await refreshStandingsOf(deps, claim.candidateId)
   return { findingId: finding.id }
 }
 
@@ -102,6 +100,5 @@ export async function undoDecision(deps: Deps, actor: Account, findingId: string
     candidateId: claim.candidateId,
     claimId: claim.id,
   })
-  await refreshStandingsOf(deps, claim.candidateId)
   return { done: true as const }
 }

@@ -5,7 +5,6 @@ import { labelOf } from '../claims/label'
 import { compareAndSet } from '../database/compareAndSet'
 import type { Account, Deps } from '../deps'
 import { documentById, markSeen, markSentBack, markUnseen } from '../documents/documents'
-import { refreshStandingsOf } from '../hiring/standing'
 import { conflict } from '../http/problems'
 import { queueMail } from '../messages/queueMail'
 import { claimById } from './load'
@@ -33,7 +32,6 @@ export async function seeDocument(
     claimId: claim.id,
     details: { reads: said },
   })
-  await refreshStandingsOf(deps, claim.candidateId)
   return { done: true as const }
 }
 
@@ -49,7 +47,6 @@ export async function unseeDocument(deps: Deps, actor: Account, id: string) {
     candidateId: claim.candidateId,
     claimId: claim.id,
   })
-  await refreshStandingsOf(deps, claim.candidateId)
   return { done: true as const }
 }
 
@@ -82,6 +79,5 @@ export async function sendDocumentBack(
     candidateId: claim.candidateId,
     claimId: claim.id,
   })
-  await refreshStandingsOf(deps, claim.candidateId)
   return { done: true as const }
 }

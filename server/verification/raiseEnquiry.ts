@@ -11,7 +11,6 @@ import type { Claim } from '../claims/model'
 import { compareAndSet } from '../database/compareAndSet'
 import type { Account, Deps } from '../deps'
 import { documentsOf } from '../documents/documents'
-import { refreshStandingsOf } from '../hiring/standing'
 import { conflict, notFound } from '../http/problems'
 import { newToken } from '../http/tokens'
 import { queueMail } from '../messages/queueMail'
@@ -80,7 +79,6 @@ export async function raiseEnquiry(deps: Deps, actor: Account, claimId: string, 
     applicationId,
     claimId,
   })
-  await refreshStandingsOf(deps, claim.candidateId)
   return { id: enquiry.id, answerBy: enquiry.answerBy }
 }
 

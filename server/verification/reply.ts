@@ -7,7 +7,6 @@ import { labelOf } from '../claims/label'
 import { changeWhere } from '../database/compareAndSet'
 import { nextNumber } from '../database/counter'
 import type { Deps } from '../deps'
-import { refreshStandingsOf } from '../hiring/standing'
 import { invalid, notFound, Problem } from '../http/problems'
 import { hashOf } from '../http/tokens'
 import { sourceById } from '../sources/sources'
@@ -88,7 +87,6 @@ export async function replyToEnquiry(deps: Deps, token: string, reply: EnquiryRe
       claimId: claim.id,
     },
   )
-  await refreshStandingsOf(deps, claim.candidateId)
   return { receivedAt: now.toISOString(), receipt: writeReference('RC', await nextNumber(deps, 'receipts')) }
 }
 

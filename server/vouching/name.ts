@@ -8,7 +8,6 @@ import { recordEvent } from '../audit/record'
 import { changeWhere } from '../database/compareAndSet'
 import { nextNumber } from '../database/counter'
 import type { Account, Deps } from '../deps'
-import { refreshStanding } from '../hiring/standing'
 import { countMailTo } from '../http/limits'
 import { changedMeanwhile, conflict, notFound } from '../http/problems'
 import { newToken } from '../http/tokens'
@@ -60,7 +59,6 @@ export async function nameVoucher(deps: Deps, actor: Account, id: string, named:
     candidateId: application.candidateId,
     applicationId: id,
   })
-  await refreshStanding(deps, application)
   return ownVouching(vouching)
 }
 
@@ -87,6 +85,5 @@ export async function callOffVoucher(deps: Deps, actor: Account, id: string, vou
     candidateId: application.candidateId,
     applicationId: id,
   })
-  await refreshStanding(deps, application)
   return { done: true as const }
 }

@@ -8,7 +8,6 @@ import { recordEvent } from '../audit/record'
 import { changeWhere } from '../database/compareAndSet'
 import { nextNumber } from '../database/counter'
 import type { Deps } from '../deps'
-import { refreshStanding } from '../hiring/standing'
 import { invalidField, notFound, Problem } from '../http/problems'
 import { hashOf } from '../http/tokens'
 import { vacancyById } from '../vacancies/vacancies'
@@ -80,7 +79,6 @@ export async function vouch(deps: Deps, token: string, answer: VouchingAnswer) {
       applicationId: application.id,
     },
   )
-  await refreshStanding(deps, application)
   return { receivedAt: now.toISOString(), receipt: writeReference('RC', await nextNumber(deps, 'receipts')) }
 }
 

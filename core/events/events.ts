@@ -1,0 +1,133 @@
+/**
+ * What an event makes out of date, beside what the use case itself wrote:
+ * - `keys`: by what a person is found
+ * - `identity`: the same, and with whom they are compared, if that is something else now
+ * - `file`: the summaries of all applications of the candidate, since they share one file
+ * - `application`: the summary of the one application
+ * - `ended`: what is still asked on the application's behalf, of sources and of people who vouch
+ * - `score sheet`: the summaries of the vacancy's applications that are still to be decided on
+ * - `vacancy title`: the copies of the title in summaries
+ */
+export type Effect = 'keys' | 'identity' | 'file' | 'application' | 'ended' | 'score sheet' | 'vacancy title'
+
+const nothing = [] as const
+
+/** Every event there is, by its code, with its effects. Whoever adds one says here what rests on it. */
+export const events = {
+  // Accounts
+  'account-made': nothing,
+  'address-confirmed': nothing,
+  'mail-changed': nothing,
+  'password-changed': nothing,
+  'password-reset': nothing,
+  'codes-on': nothing,
+  'codes-off': nothing,
+
+  // Applying
+  'application-begun': nothing,
+  'taken-over': nothing,
+  'draft-deleted': nothing,
+  'application-sent': ['identity', 'application'],
+  'contact-corrected': nothing,
+  'answers-changed': ['identity', 'application'],
+  'part-reopened': ['application'],
+  'part-changed': ['application'],
+  'part-called-off': ['application'],
+  'change-seen': ['application'],
+  'permission-signed': ['application'],
+  'permission-withdrawn': ['application'],
+  withdrawn: ['ended', 'application'],
+  'begun-on-behalf': ['identity'],
+  'asked-to-take-over': nothing,
+  'behalf-set-aside': nothing,
+  'voucher-named': ['application'],
+  'voucher-called-off': ['application'],
+  vouched: ['application'],
+
+  // Claims and papers
+  'claim-added': ['identity', 'file'],
+  'claim-changed': ['identity', 'file'],
+  'claim-removed': ['identity', 'file'],
+  'credential-renewed': ['identity', 'file'],
+  'document-added': ['file'],
+  'document-removed': ['file'],
+  'document-seen': ['file'],
+  'document-unseen': ['file'],
+  'document-sent-back': ['file'],
+  'paper-filed': ['file'],
+  'paper-thrown-away': nothing,
+  'cover-sheets-printed': nothing,
+
+  // Verification
+  'enquiry-raised': ['file'],
+  'source-reminded': ['file'],
+  'enquiry-answered': ['file'],
+  'enquiry-expired': ['file'],
+  'enquiry-called-off': ['file'],
+  'register-asked': ['file'],
+  'claim-decided': ['file'],
+  'decision-undone': ['file'],
+
+  // Skills checks and scores
+  'check-begun': ['application'],
+  'check-marked': ['application'],
+  'resit-allowed': ['application'],
+  'score-handed-in': ['application'],
+  'score-sheet-saved': ['score sheet'],
+
+  // Hiring
+  waived: ['application'],
+  'gate-send': ['application'],
+  'gate-shortlist': ['application'],
+  'gate-offer': ['application'],
+  'gate-start': ['application'],
+  'offer-accepted': ['application'],
+  'offer-declined': ['ended', 'application'],
+  'offer-extended': ['application'],
+  'offer-withdrawn': ['application'],
+  'offer-expired': ['application'],
+  'start-changed': ['application'],
+  'turned-down': ['ended', 'application'],
+  'taken-up-again': ['application'],
+  'task-done': ['application'],
+  'fee-received': ['application'],
+  'moved-to-rules': ['application'],
+
+  // Messages
+  'message-written': nothing,
+  'mail-again': ['application'],
+  'mail-let-be': ['application'],
+  'mail-refused': ['application'],
+  'template-saved': nothing,
+  'template-removed': nothing,
+  'sentences-saved': nothing,
+
+  // Vacancies and rules
+  'vacancy-created': nothing,
+  'vacancy-changed': ['vacancy title'],
+  'vacancy-draft': nothing,
+  'vacancy-open': nothing,
+  'vacancy-closed': nothing,
+  'vacancy-filled': nothing,
+  'intake-saved': nothing,
+  'section-saved': nothing,
+  'rules-published': nothing,
+  'dry-run-started': nothing,
+
+  // Files of people
+  'people-imported': nothing,
+  'person-imported': ['keys', 'file'],
+  'import-undone': ['keys', 'file'],
+  'files-merged': ['keys', 'file'],
+  'merge-undone': ['keys', 'file'],
+  'doubles-apart': ['file'],
+  'double-found': ['file'],
+  'file-sealed': ['file'],
+  'file-erased': nothing,
+  'hidden-seen': nothing,
+  'list-exported': nothing,
+} as const satisfies Record<string, readonly Effect[]>
+
+export type EventCode = keyof typeof events
+
+export const effectsOf = (code: EventCode): readonly Effect[] => events[code]
