@@ -14,11 +14,12 @@ import { claimsOf } from '../claims/face'
 import type { Account as Actor, Actor as AnyActor, Deps } from '../deps'
 import { conflict, invalidField, notFound } from '../http/problems'
 import { queueMail } from '../messages/queueMail'
-import { eraseDraft, eraseFile } from '../privacy/erase'
+import { eraseFile } from '../privacy/erase'
 import { isOpen, rulesOfVacancy, vacanciesById, vacancyById, vacancyBySlug } from '../vacancies/vacancies'
 import { beginApplication } from './begin'
-import { applicationById, applicationsOf, sentApplication } from './find'
-import { Application, type OnBehalf } from './model'
+import { eraseDraft } from './erase'
+import { applicationById, applicationsOf } from './find'
+import { Application } from './model'
 
 /**
  * Applications of people who wrote on paper or rang. The desk writes them as long as the person has no account of their
@@ -26,32 +27,6 @@ import { Application, type OnBehalf } from './model'
  */
 
 const linkDays = 14
-const mayWriteFor = ['coordinator', 'administrator']
-
-/** Who wrote an application down for its candidate, until it is sent. */
-export async function behalfOf({ onBehalf, candidateId, stage }: Application) {
-  if (!onBehalf || stage !== 'being written') return null
-  const { how, by, at } = onBehalf
-  return { how, by, at, person: (await candidateById(candidateId))?.name ?? '' }
-}
-
-/** What sending changes of it: whoever sends has taken it over. */
-export const confirmedNow = ({ onBehalf }: Application, now: Date): { onBehalf?: OnBehalf } =>
-  onBehalf && !onBehalf.confirmedAt ? { onBehalf: { ...onBehalf, confirmedAt: now.toISOString() } } : {}
-
-/**
- * The person for whom somebody of the desk writes: the candidate of an application begun for them, as long as they have
- * no account of their own. Undefined where there is none, or the caller may not.
- */
-export async function personWrittenFor(writer: Actor | undefined, applicationId: string): Promise<Actor | undefined> {
-  if (!writer?.roles.some((role) => mayWriteFor.includes(role))) return undefined
-  const application = await Application.findByPk(applicationId)
-  if (!application?.onBehalf || application.stage !== 'being written') return undefined
-  const account = await accountOfCandidate(application.candidateId)
-  if (account.confirmedAt) return undefined
-  return { ...actorOf(account), by: { id: writer.id, name: writer.name } }
-}
-
 /** Begins an application for somebody; whoever has an account is mailed the way to it instead. */
 export async function beginFor(deps: Deps, actor: Actor, given: Input<typeof contract>['body']) {
   const vacancy = await vacancyBySlug(given.slug)
@@ -94,7 +69,7 @@ export async function beginFor(deps: Deps, actor: Actor, given: Input<typeof con
       to: { name: account.name, mail: account.mail, language: account.language },
       subject: `Your application for ${vacancy.title}`,
       text: `As you told us ${given.how}, we have begun your application for ${vacancy.title}. You have an account with this address, so the rest is yours to write:\n\n${deps.config.publicUrl}/apply/${id}`,
-      applicationId: id,
+      about: application,
     })
   return { id, theirs }
 }
@@ -144,29 +119,6 @@ export async function listBehalf() {
   )
 }
 
-/** Whether its candidate can go on with it by themselves: they have an account. */
-export const isTheirs = async ({ onBehalf, candidateId }: Application): Promise<boolean> =>
-  !onBehalf || (await accountOfCandidate(candidateId)).confirmedAt !== null
-
-/** The applications of candidates that the desk still writes for them. */
-export async function writtenFor(candidateIds: readonly string[]): Promise<Application[]> {
-  const where = { candidateId: [...candidateIds], stage: 'being written', begunHere: true } as WhereOptions
-  const begun = await Application.findAll({ where, order: ['createdAt', 'id'] })
-  const theirs = await Promise.all(begun.map(isTheirs))
-  return begun.filter((_, nth) => !theirs[nth])
-}
-
-/**
- * An application the desk takes papers for: one that was sent, or one it still writes for somebody. A cover sheet that was
- * printed before the person took it over still finds its place. Throws not-found for others.
- */
-export async function applicationForPapers(id: string, { bySheet = false } = {}): Promise<Application> {
-  const application = await Application.findByPk(id)
-  if (application?.stage !== 'being written') return sentApplication(id)
-  if (!application.onBehalf || (!bySheet && (await isTheirs(application)))) throw notFound()
-  return application
-}
-
 /** An application the desk may still write in. Throws not-found for others. */
 async function takenDown(id: string) {
   const application = await Application.findByPk(id)
@@ -186,7 +138,7 @@ export async function askToTakeOver(deps: Deps, actor: AnyActor, id: string) {
     to: { name: account.name, mail: account.mail, language: account.language },
     subject: `Read it through: your application for ${vacancy.title}`,
     text: `We have written your application for ${vacancy.title} from what you told us ${onBehalf.how}. It counts once you have read it through, signed it and sent it:\n\n${deps.config.publicUrl}/take-over/${token}\n\nThe link works for two weeks. If you did not want to apply, do nothing, or tell us and we forget it.`,
-    applicationId: id,
+    about: application,
   })
   await recordEvent(deps, actor, {
     code: 'asked-to-take-over',

@@ -1,8 +1,8 @@
 import { recordEvent } from '../audit/record'
 import type { Account, Deps } from '../deps'
 import { conflict } from '../http/problems'
-import { eraseDraft } from '../privacy/erase'
 import { vacancyById } from '../vacancies/vacancies'
+import { eraseDraft } from './erase'
 import { ownApplication } from './find'
 
 /** Deletes an application that was never sent, with its answers. What the file holds of its person stays. */

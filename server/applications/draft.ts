@@ -6,11 +6,11 @@ import { permissionOf } from '../permissions/permissions'
 import { permissionText } from '../permissions/text'
 import { isOpen } from '../vacancies/vacancies'
 import { ownVouching } from '../vouching/vouchings'
-import { behalfOf } from './behalf'
 import { ownApplication } from './find'
 import { leftOf } from './left'
 import { reopenedParts } from './reopen'
 import { stillAsked } from './stillAsked'
+import { behalfOf } from './writtenFor'
 
 /** An application as its candidate writes it. */
 export async function readDraft(deps: Deps, actor: Account, id: string) {

@@ -23,10 +23,6 @@ export const applicationById = (id: string): Promise<Application> => Application
 export const applicationsById = (ids: readonly string[]): Promise<Application[]> =>
   Application.findAll({ where: { id: [...new Set(ids)] }, order: ['reference'] })
 
-/** Whose an application is. */
-export const candidateOfApplication = async (id: string): Promise<string | null> =>
-  (await Application.findByPk(id, { attributes: ['candidateId'] }))?.candidateId ?? null
-
 /** An application of the person's own; somebody else's is not there. */
 export async function ownApplication(
   actor: Account,

@@ -57,7 +57,7 @@ export async function reopenPart(deps: Deps, actor: Account, id: string, asked: 
     to: person,
     subject: `Please change one thing in your application ${application.reference}`,
     text: `About “${title}” in your application for ${vacancy.title}:\n\n${asked.reason}\n\nPlease do so by ${writeWhen(asked.dueOn)}. Everything else stays as you sent it.\n${deps.config.publicUrl}/applications/${id}`,
-    applicationId: id,
+    about: application,
   })
   await recordEvent(deps, actor, {
     code: 'part-reopened',

@@ -15,10 +15,10 @@ import { queueMail } from '../messages/queueMail'
 import { permissionOf } from '../permissions/permissions'
 import { isOpen, vacancyById } from '../vacancies/vacancies'
 import { applicationPdf } from './applicationPdf'
-import { confirmedNow } from './behalf'
 import { ownApplication } from './find'
 import { leftOf } from './left'
 import { Snapshot } from './model'
+import { confirmedNow } from './writtenFor'
 
 const referencePrefix = 'VM'
 
@@ -96,7 +96,7 @@ async function send(deps: Deps, actor: Account, id: string, version: number) {
       { fileName: `Application, ${reference}.pdf`, sha256: pdfSha256 },
       ...(permission ? [{ fileName: `Permission to check, ${reference}.pdf`, sha256: permission.sha256 }] : []),
     ],
-    applicationId: id,
+    about: application,
   })
   await recordEvent(deps, actor, {
     code: 'application-sent',

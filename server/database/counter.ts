@@ -1,5 +1,4 @@
 import { QueryTypes, type Sequelize } from 'sequelize'
-import type { Deps } from '../deps'
 
 const series = {
   applications: 'numbers_applications',
@@ -12,7 +11,7 @@ const series = {
  * The next number of a series, from 1. Nobody waits for anybody: a number drawn in work that is undone is left out, and
  * none is given twice.
  */
-export async function nextNumber({ sequelize }: Deps, name: keyof typeof series): Promise<number> {
+export async function nextNumber({ sequelize }: { sequelize: Sequelize }, name: keyof typeof series): Promise<number> {
   const [row] = await sequelize.query<{ value: number | bigint }>(`SELECT NEXT VALUE FOR ${series[name]} AS value`, {
     type: QueryTypes.SELECT,
   })

@@ -1,5 +1,5 @@
-import { type Attributes, type Model, type ModelStatic, Op, type WhereOptions } from 'sequelize'
-import type { Deps } from '../deps'
+import type { Logger } from 'pino'
+import { type Attributes, type Model, type ModelStatic, Op, type Sequelize, type WhereOptions } from 'sequelize'
 import { inTransaction, lockOf } from './connection'
 
 const page = 200
@@ -9,7 +9,7 @@ const page = 200
  * copy may be at the same work. Gives how many failed; those are logged and passed over.
  */
 export async function forEachRow<M extends Model>(
-  deps: Pick<Deps, 'sequelize' | 'log'>,
+  deps: { sequelize: Sequelize; log: Logger },
   model: ModelStatic<M>,
   fitting: WhereOptions<Attributes<M>>,
   work: (row: M) => Promise<unknown>,

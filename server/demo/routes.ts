@@ -1,7 +1,7 @@
 import { moveClock, readClock } from '#contract/demo'
 import { bind } from '../http/bind'
 import { notFound } from '../http/problems'
-import { queueSweep } from '../jobs/sweep'
+import { queueSweep } from '../jobs/queueDaily'
 import { clockAhead, daysAhead, moveClockAhead } from './clock'
 
 export const demoRoutes = [

@@ -3,8 +3,8 @@ import { compareFiles } from '#core/comparison/samePerson'
 import type { Deps } from '../deps'
 import { knownPeople } from '../people/known'
 import { changed } from '../platform/changes'
-import { inOrder } from './find'
 import { PossibleDouble } from './model'
+import { inOrder } from './open'
 
 const mostCompared = 25
 

@@ -15,23 +15,10 @@ import { coverFor } from '../privacy/cover'
 import { shownTo } from '../privacy/sights'
 import { titlesOfVacancies } from '../vacancies/vacancies'
 import { Merge, PossibleDouble } from './model'
+import { inOrder, isOpenDouble } from './open'
 
 const mostPairs = 200
 const undoableDays = 30
-
-/** A pair is kept once, whoever is looked at first. */
-export const inOrder = (a: string, b: string): [string, string] => (a < b ? [a, b] : [b, a])
-
-/** Those of some candidates who are in a pair that nobody has decided. */
-export async function withOpenDoubles(candidateIds: readonly string[]): Promise<Set<string>> {
-  const pairs = await PossibleDouble.findAll({ where: isOpenDouble(candidateIds), attributes: ['oneId', 'otherId'] })
-  return new Set(pairs.flatMap(({ oneId, otherId }) => [oneId, otherId]))
-}
-
-const isOpenDouble = (candidateIds: readonly string[]) => ({
-  state: 'open',
-  [Op.or]: [{ oneId: [...candidateIds] }, { otherId: [...candidateIds] }],
-})
 
 /** The pairs somebody is in that nobody has decided, with the other's name. */
 export async function doublesOf(candidateId: string) {

@@ -10,8 +10,8 @@ import type { Account, Deps } from '../deps'
 import { Document } from '../documents/model'
 import { conflict, invalidField, notFound } from '../http/problems'
 import { Message } from '../messages/model'
-import { inOrder } from './find'
 import { Merge, type Moved, PossibleDouble } from './model'
+import { inOrder } from './open'
 
 /** What belongs to a file by its candidate, beside applications. */
 const belongings = { claims: Claim, documents: Document, messages: Message, sights: Sight } as const

@@ -84,6 +84,6 @@ async function tell(deps: Deps, application: Application, { subject, text }: New
     to: { ...person, mail: contactMail(application) ?? person.mail },
     subject: `${subject}: ${title}`,
     text: `${text(title)}:\n${deps.config.publicUrl}/applications/${application.id}`,
-    applicationId: application.id,
+    about: application,
   })
 }

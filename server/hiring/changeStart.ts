@@ -32,7 +32,7 @@ export async function changeStart(deps: Deps, actor: Account, id: string, { vers
     to: { ...person, mail: contactMail(application) ?? person.mail },
     subject: `Another first day: ${title}`,
     text: `The first day for your application as ${title} is now ${writeWhen(targetStart)} instead of ${writeWhen(before)}: ${reason.trim()}\n\nWhat this means for you is on your status page:\n${deps.config.publicUrl}/applications/${id}`,
-    applicationId: id,
+    about: application,
   })
   await recordEvent(deps, actor, {
     code: 'start-changed',

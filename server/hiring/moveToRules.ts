@@ -45,7 +45,7 @@ export async function moveToRules(
       to: { ...person, mail: contactMail(application) ?? person.mail },
       subject: `What we ask for ${vacancy.title} has changed`,
       text: `What we ask of you for ${vacancy.title} has changed: ${reason.trim()}\n\n${said.join('\n')}\n\nWhat this means for you is on your status page:\n${deps.config.publicUrl}/applications/${id}`,
-      applicationId: id,
+      about: application,
     })
     await recordEvent(deps, actor, {
       code: 'moved-to-rules',

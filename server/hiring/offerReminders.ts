@@ -64,7 +64,7 @@ async function tell(deps: Deps, offer: Offer, said: (title: string) => { subject
     to: { ...person, mail: contactMail(application) ?? person.mail },
     subject,
     text: `${text}:\n${deps.config.publicUrl}/applications/${application.id}`,
-    applicationId: application.id,
+    about: application,
   })
   return application
 }

@@ -46,7 +46,7 @@ export async function passGate(deps: Deps, actor: Account, id: string, { gate, v
       to,
       subject: `An offer: ${title}`,
       text: `We would like you to join us as ${title} from ${writeWhen(application.targetStart)}. Read the offer and answer it by ${writeWhen(answerBy!)}:\n${page}`,
-      applicationId: id,
+      about: application,
     })
   } else {
     const news =
@@ -57,7 +57,7 @@ export async function passGate(deps: Deps, actor: Account, id: string, { gate, v
       to,
       subject: news.replace(/\.$/, ''),
       text: `${news} What happens next is on your status page:\n${page}`,
-      applicationId: id,
+      about: application,
     })
   }
   await compareAndSet(application, version, {

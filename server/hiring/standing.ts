@@ -12,7 +12,7 @@ import { answersSentOf, applicationsById, applicationsOf, isActive, sentApplicat
 import type { Application } from '../applications/model'
 import { lockOf } from '../database/connection'
 import type { Deps } from '../deps'
-import { withOpenDoubles } from '../doubles/find'
+import { withOpenDoubles } from '../doubles/open'
 import { inEnglish } from '../http/language'
 import { refusedAmong } from '../messages/refused'
 import type { Change } from '../platform/changes'

@@ -2,7 +2,7 @@ import { randomBytes } from 'node:crypto'
 import type { Context } from 'koa'
 import { behalfHeader } from '#contract/endpoint'
 import { type OpenSession, openedSession } from '../accounts/session'
-import { personWrittenFor } from '../applications/behalf'
+import { personWrittenFor } from '../applications/writtenFor'
 import type { Account, Deps } from '../deps'
 import { Problem } from './problems'
 

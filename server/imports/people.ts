@@ -1,7 +1,6 @@
-import { Op, QueryTypes } from 'sequelize'
+import { Op } from 'sequelize'
 import { hiddenKindOfClaim, sees } from '#core/privacy/hidden'
 import { accountOfCandidate, candidateById, candidatesById } from '../accounts/candidate'
-import type { Candidate } from '../accounts/model'
 import { applicationsOf } from '../applications/find'
 import { labelOf } from '../claims/label'
 import { Claim } from '../claims/model'
@@ -10,6 +9,7 @@ import { notFound } from '../http/problems'
 import { namesHiddenIn } from '../people/shownNames'
 import { rememberSight } from '../privacy/sights'
 import { titlesOfVacancies } from '../vacancies/vacancies'
+import { importsOf, isThere } from './came'
 import { ImportedPerson } from './model'
 
 /**
@@ -18,52 +18,6 @@ import { ImportedPerson } from './model'
  */
 
 const mostListed = 200
-
-type Came = {
-  candidateId: string
-  importId: string
-  fileName: string
-  at: Date
-  by: string
-  claims: string[]
-  hasAccount: boolean
-}
-
-/** A file of its own: neither erased nor merged into another. */
-const isThere = ({ erasedAt, eraseOn, mergedInto }: Candidate) => !erasedAt && !eraseOn && !mergedInto
-
-/** By which imports people came, the newest first, also by one under way, without those that were taken back. */
-async function importsOf({ sequelize }: Pick<Deps, 'sequelize'>, candidateIds: readonly string[]): Promise<Came[]> {
-  if (candidateIds.length === 0) return []
-  const rows = await sequelize.query<
-    Omit<Came, 'claims' | 'hasAccount'> & { claims: string | string[]; confirmedAt: Date | null }
-  >(
-    `SELECT p.candidateId, p.importId, p.claims, i.fileName, i.createdAt AS at, i.importedBy AS \`by\`, a.confirmedAt
-     FROM imported_people p JOIN imports i ON i.id = p.importId
-     JOIN candidates c ON c.id = p.candidateId JOIN accounts a ON a.id = c.accountId
-     WHERE p.candidateId IN (:ids) AND i.state IN ('waiting', 'done') ORDER BY i.createdAt DESC`,
-    { replacements: { ids: [...candidateIds] }, type: QueryTypes.SELECT },
-  )
-  return rows.map(({ confirmedAt, ...row }) => ({
-    ...row,
-    hasAccount: confirmedAt !== null,
-    claims: typeof row.claims === 'string' ? (JSON.parse(row.claims) as string[]) : row.claims,
-  }))
-}
-
-/**
- * Those of some people who came with an import and have not made their account their own: their names, and with what they
- * came.
- */
-export async function importedAmong(deps: Pick<Deps, 'sequelize'>, candidateIds: readonly string[]) {
-  const came = (await importsOf(deps, candidateIds)).filter(({ hasAccount }) => !hasAccount)
-  const people = await candidatesById([...new Set(came.map(({ candidateId }) => candidateId))])
-  return people.filter(isThere).map(({ id, name }) => ({
-    candidateId: id,
-    name,
-    fileName: came.find(({ candidateId }) => candidateId === id)!.fileName,
-  }))
-}
 
 /** The first people of an import, by name, with how many claims it brought of each. */
 export async function peopleOfImport(importId: string) {

@@ -2,9 +2,10 @@ import { col, Op } from 'sequelize'
 import { writeWhen } from '#core/dates/write'
 import { dayAt } from '#core/dates/zoned'
 import { candidateWithMail } from '../accounts/candidate'
-import { askToTakeOver, isTheirs } from '../applications/behalf'
+import { askToTakeOver } from '../applications/behalf'
 import { leftOf } from '../applications/left'
 import { Application } from '../applications/model'
+import { isTheirs } from '../applications/writtenFor'
 import { recordEvent } from '../audit/record'
 import { labelOf } from '../claims/label'
 import { forEachRow } from '../database/forEachRow'
@@ -53,17 +54,6 @@ export async function sweep(deps: Deps) {
   if (failed > 0) throw new Error(`${failed} of what was due today could not be done`)
 }
 
-/** Queues today's sweep; if it is there already, nothing happens. */
-export async function queueSweep(deps: Deps) {
-  const today = deps.clock.today().toString()
-  if (lastQueued.get(deps.sequelize) === today) return
-  await queueJob('sweep', {}, { uniqueKey: `sweep ${today}` })
-  lastQueued.set(deps.sequelize, today)
-}
-
-/** Only spares the database the asking; what counts is the unique key there. */
-const lastQueued = new WeakMap<object, string>()
-
 function remindSources(deps: Deps) {
   const due = { state: 'open' as const, remindedAt: null, answerBy: { [Op.lt]: deps.clock.today().toString() } }
   return forEachRow(deps, Enquiry, due, async (enquiry) => {
@@ -75,7 +65,7 @@ function remindSources(deps: Deps) {
       to: { name: source.name, mail: source.mail },
       subject: `A reminder: please confirm ${labelOf(claim.details)}, ${person.name}`,
       text: `On ${writeWhen(dayAt(enquiry.askedAt, deps.config.timeZone).toString())} we asked you about ${person.name}. The answer decides when they can start. It takes about two minutes:\n${await linkFor(deps, enquiry)}`,
-      applicationId: enquiry.applicationId,
+      about: { id: enquiry.applicationId, candidateId: claim.candidateId },
     })
     await recordEvent(
       deps,
@@ -149,7 +139,7 @@ async function remindOfClosing(deps: Deps) {
       to: person,
       subject: `Not sent yet: ${vacancy.title} closes ${closes}`,
       text: `Your application for ${vacancy.title} has not been sent. ${left === 0 ? 'It is complete.' : `${left === 1 ? 'One thing is' : `${left} things are`} left.`} It closes on ${closes} (${vacancy.timeZone}).\n\n${deps.config.publicUrl}/apply/${draft.id}`,
-      applicationId: draft.id,
+      about: draft,
     })
   })
 }
@@ -177,7 +167,7 @@ async function remindOfQuiet(deps: Deps) {
       to: person,
       subject: `Still to send: ${vacancy.title}`,
       text: `You began to apply for ${vacancy.title} and have not been back for a week. All you wrote is kept. It can be sent until ${writeWhen(dayAt(vacancy.closesAt, vacancy.timeZone).toString())}:\n\n${deps.config.publicUrl}/apply/${draft.id}\n\nIf you have changed your mind, nothing is needed.`,
-      applicationId: draft.id,
+      about: draft,
     })
   })
 }

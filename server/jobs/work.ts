@@ -10,8 +10,9 @@ import { takeFromScanner } from '../paper/tray'
 import { runDryRun } from '../rules/runDryRun'
 import { holding, leaseOf } from './lease'
 import { onQueued } from './queue'
+import { queueSweep } from './queueDaily'
 import { refreshForDay } from './standings'
-import { queueSweep, sweep } from './sweep'
+import { sweep } from './sweep'
 
 const idleMs = 400
 

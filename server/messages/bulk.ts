@@ -56,7 +56,7 @@ export async function sendMessages(deps: Deps, actor: Account, written: InLangua
       to: { name, mail: to, language },
       subject,
       text,
-      applicationId: application.id,
+      about: application,
       batchId,
       asWritten: true,
     })

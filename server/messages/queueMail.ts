@@ -1,7 +1,6 @@
 import { v7 as uuid } from 'uuid'
 import { retell } from '#core/words/retell'
 import { type Language, say } from '#core/words/say'
-import { candidateOfApplication } from '../applications/find'
 import type { Deps } from '../deps'
 import { inLanguage } from '../http/language'
 import { queueJob } from '../jobs/queue'
@@ -13,17 +12,15 @@ export type Mail = {
   subject: string
   text: string
   attachments?: { fileName: string; sha256: string }[]
-  applicationId?: string
+  /** The application it is about. */
+  about?: { id: string; candidateId: string }
   batchId?: string
   /** The words are in the language of whoever gets them already. */
   asWritten?: boolean
 }
 
 /** Leaves a mail in the outbox, in the transaction of what it tells about; a job sends it. */
-export async function queueMail(
-  deps: Deps,
-  { to, subject, text, attachments, applicationId, batchId, asWritten }: Mail,
-) {
+export async function queueMail(deps: Deps, { to, subject, text, attachments, about, batchId, asWritten }: Mail) {
   const retold = asWritten ? (line: string) => line : retell
   const said = inLanguage(to.language ?? 'en', () => ({
     subject: retold(subject),
@@ -41,8 +38,8 @@ export async function queueMail(
     subject: said.subject,
     text: signed,
     attachments: attachments ?? [],
-    applicationId: applicationId ?? null,
-    candidateId: applicationId ? await candidateOfApplication(applicationId) : null,
+    applicationId: about?.id ?? null,
+    candidateId: about?.candidateId ?? null,
     batchId: batchId ?? null,
     createdAt: deps.clock.now(),
   })

@@ -1,5 +1,5 @@
 import type { PaperPart } from '#core/papers/papers'
-import { applicationForPapers } from '../applications/behalf'
+import { applicationForPapers } from '../applications/writtenFor'
 import { recordEvent } from '../audit/record'
 import { labelOf } from '../claims/label'
 import { Claim } from '../claims/model'

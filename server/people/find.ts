@@ -6,7 +6,7 @@ import { labelOf } from '../claims/label'
 import { Claim } from '../claims/model'
 import type { Account, Deps } from '../deps'
 import { Standing } from '../hiring/model'
-import { importedAmong } from '../imports/people'
+import { importedAmong } from '../imports/came'
 import { namesHiddenIn } from './shownNames'
 
 const most = 12

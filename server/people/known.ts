@@ -5,7 +5,7 @@ import { textAnswer } from '../applications/answers'
 import { applicationsOf } from '../applications/find'
 import { Application } from '../applications/model'
 import { claimsOfAll } from '../claims/face'
-import { importedAmong } from '../imports/people'
+import { importedAmong } from '../imports/came'
 import { CandidateKey } from './model'
 
 /** What is known of people for finding and comparing them, files merged into one together. */

@@ -3,8 +3,8 @@ import { QueryTypes } from 'sequelize'
 import { boundBy } from '#core/privacy/retention'
 import { keepingWords } from '#core/words/retention'
 import { candidateOf, closeAccount, eraseCandidate, mergedWith, postponeErasing } from '../accounts/candidate'
+import { emptyApplications } from '../applications/erase'
 import { applicationsOf } from '../applications/find'
-import type { Application } from '../applications/model'
 import { withdrawAll } from '../applications/withdraw'
 import { eraseWords } from '../audit/eraseWords'
 import { recordEvent } from '../audit/record'
@@ -42,25 +42,6 @@ export async function eraseMe(deps: Deps, actor: Account) {
   return { done: true as const, left: await eraseAtWish(deps, actor, id) }
 }
 
-/** Everything that hangs on an application, and goes with it; skeletons of what was decided stay without words. */
-const ofApplications = [
-  // Links stay, as hashes that lead to nothing: who opens one is told kindly that no answer is needed any more.
-  'DELETE FROM enquiries WHERE applicationId IN (:applications)',
-  'DELETE FROM vouchings WHERE applicationId IN (:applications)',
-  'DELETE FROM snapshots WHERE applicationId IN (:applications)',
-  'DELETE FROM permissions WHERE applicationId IN (:applications)',
-  'DELETE FROM reopenings WHERE applicationId IN (:applications)',
-  'DELETE FROM dry_run_rows WHERE applicationId IN (:applications)',
-  'DELETE FROM standings WHERE applicationId IN (:applications)',
-  'DELETE FROM cover_sheets WHERE applicationId IN (:applications)',
-  'DELETE a FROM sitting_answers a JOIN sittings s ON s.id = a.sittingId WHERE s.applicationId IN (:applications)',
-  "UPDATE waivers SET reason = 'erased' WHERE applicationId IN (:applications)",
-  "UPDATE scores SET note = '' WHERE applicationId IN (:applications)",
-  "UPDATE gate_passages SET readiness = '[]' WHERE applicationId IN (:applications)",
-  "UPDATE fees_received SET note = '' WHERE applicationId IN (:applications)",
-  `UPDATE applications SET answers = '{}', answeredAt = '{}', takenOver = '[]', lastSection = NULL, onBehalf = NULL
-    WHERE id IN (:applications)`,
-]
 const ofFile = [
   'DELETE f FROM findings f JOIN claims c ON c.id = f.claimId WHERE c.candidateId = :candidateId',
   'DELETE e FROM enquiries e JOIN claims c ON c.id = e.claimId WHERE c.candidateId = :candidateId',
@@ -99,7 +80,8 @@ export async function eraseFile(deps: Deps, actor: Actor, candidateId: string, b
      UNION SELECT sha256 FROM permissions WHERE applicationId IN (:applications)`,
     { replacements, type: QueryTypes.SELECT },
   )
-  for (const statement of [...ofApplications, ...ofFile]) await sequelize.query(statement, { replacements })
+  await emptyApplications(deps, ids)
+  for (const statement of ofFile) await sequelize.query(statement, { replacements })
   await forgetBytes(
     deps,
     hashes.map(({ sha256 }) => sha256),
@@ -123,17 +105,7 @@ const forgetAccountMails = async ({ sequelize }: Deps, candidateId: string) =>
 
 async function eraseDrafts(deps: Deps, candidateId: string) {
   for (const application of await applicationsOf(candidateId))
-    if (application.stage === 'being written') await emptyApplication(deps, application)
-}
-
-async function emptyApplication({ sequelize }: Deps, { id }: Application) {
-  for (const statement of ofApplications) await sequelize.query(statement, { replacements: { applications: [id] } })
-}
-
-/** Takes an application that was never sent out of a file. */
-export async function eraseDraft(deps: Deps, application: Application) {
-  await emptyApplication(deps, application)
-  await application.destroy()
+    if (application.stage === 'being written') await emptyApplications(deps, [application.id])
 }
 
 /** Deletes bytes that were sent and then put behind nothing, once two days have gone. */

@@ -1,8 +1,7 @@
 import { connect } from '../database/connection'
 import { defineModels } from '../database/models'
 import { computeDryRun } from './computeDryRun'
-
-export type DryRunAsked = { databaseUrl: string; dryRunId: string; currentVersion: number }
+import type { DryRunAsked } from './runDryRun'
 
 /** What runs in the worker thread: it has a connection of its own, so that requests are answered meanwhile. */
 export default async function dryRunThread(asked: DryRunAsked | 'get ready') {

@@ -1,8 +1,9 @@
 import type { Deps } from '../deps'
 import { inThread } from '../jobs/threads'
 import { vacancyById } from '../vacancies/vacancies'
-import type { DryRunAsked } from './dryRunThread'
 import { DryRun } from './model'
+
+export type DryRunAsked = { databaseUrl: string; dryRunId: string; currentVersion: number }
 
 const thread = new URL('./dryRunThread.ts', import.meta.url)
 

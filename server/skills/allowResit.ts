@@ -50,7 +50,7 @@ export async function allowResit(
     to: { ...person, mail: contactMail(application) ?? person.mail },
     subject: `You can sit a skills check again: ${check.title}`,
     text: `You can sit the skills check “${check.title}” again from ${writeWhen(notBefore)}, with other questions. It is on your status page:\n${deps.config.publicUrl}/applications/${applicationId}`,
-    applicationId,
+    about: application,
   })
   await recordEvent(deps, actor, {
     code: 'resit-allowed',

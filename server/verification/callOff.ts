@@ -8,6 +8,7 @@ import { changeWhere, compareAndSet } from '../database/compareAndSet'
 import type { Actor, Deps } from '../deps'
 import { documentsOf } from '../documents/documents'
 import { readinessOfAll } from '../hiring/readiness'
+import type { Change } from '../platform/changes'
 import { Source } from '../sources/model'
 import { enquiriesOf } from './enquiries'
 import { Enquiry } from './model'
@@ -18,7 +19,7 @@ import { Enquiry } from './model'
  *
  * @returns how many were called off
  */
-export async function callOffUnneeded(deps: Deps, actor: Actor, candidateId: string): Promise<number> {
+async function callOffUnneeded(deps: Deps, actor: Actor, candidateId: string): Promise<number> {
   const open = await Enquiry.findAll({ where: { claimId: { [Op.in]: ofClaims('id', [candidateId]) }, state: 'open' } })
   if (open.length === 0) return 0
   const active = (await applicationsOf(candidateId)).filter(isActive)
@@ -35,6 +36,11 @@ export async function callOffUnneeded(deps: Deps, actor: Actor, candidateId: str
     else if (await callOff(deps, actor, enquiry)) calledOff += 1
   }
   return calledOff
+}
+
+/** What is asked for an application that has ended is asked no more. */
+export async function endEnquiries(deps: Deps, changes: readonly Change[]) {
+  for (const { actor, candidateId } of changes) await callOffUnneeded(deps, actor, candidateId!)
 }
 
 /** Calls off every open question of an application, whoever else might need it. Gives how many there were. */

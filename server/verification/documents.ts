@@ -70,7 +70,7 @@ export async function sendDocumentBack(
     to: person,
     subject: `Please send a better copy: ${labelOf(claim.details)}`,
     text: `We could not use “${document.fileName}”: ${reason.trim()}\n\nSend a better one here; nothing else is affected:\n${deps.config.publicUrl}/applications${about ? `/${about.id}` : ''}`,
-    applicationId: about?.id,
+    about,
   })
   await recordEvent(deps, actor, {
     code: 'document-sent-back',

@@ -67,7 +67,7 @@ export async function raiseEnquiry(deps: Deps, actor: Account, claimId: string, 
     to: { name: source.name, mail: source.mail },
     ...letter(deps, claim, person.name, source.name, answerBy, link),
     attachments: [{ fileName: `Permission to check, ${person.name}.pdf`, sha256: permission.sha256 }],
-    applicationId,
+    about: { id: applicationId, candidateId: claim.candidateId },
   })
   await compareAndSet(claim, claim.version, { rung: 'asked' })
   await recordEvent(deps, actor, {

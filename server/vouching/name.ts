@@ -12,6 +12,7 @@ import { countMailTo } from '../http/limits'
 import { changedMeanwhile, conflict, notFound } from '../http/problems'
 import { newToken } from '../http/tokens'
 import { queueMail } from '../messages/queueMail'
+import type { Change } from '../platform/changes'
 import { vacancyById } from '../vacancies/vacancies'
 import { Vouching, VouchingLink } from './model'
 import { ownVouching, vouchingsOf } from './vouchings'
@@ -49,7 +50,7 @@ export async function nameVoucher(deps: Deps, actor: Account, id: string, named:
       to: { name: vouching.name, mail: vouching.mail },
       subject: `${person.name} asks you to vouch for them`,
       text: `${person.name} applies to us as ${vacancy.title} and has named you as their ${vouching.relation}.\n\nPlease tell us in a few minutes what you have seen of their work:\n${await freshLink(deps, vouching)}\n\nYou need no account. What you write is read by those who decide, and not by ${person.name}.`,
-      applicationId: id,
+      about: application,
     })
   }
   await recordEvent(deps, actor, {
@@ -69,9 +70,11 @@ export async function freshLink(deps: Deps, vouching: Vouching): Promise<string>
   return `${deps.config.publicUrl}/vouch/${token}`
 }
 
-/** Calls off all who have not answered: the application has ended. */
-export const callOffVouchings = async (applicationId: string) =>
-  void (await Vouching.update({ state: 'called off' }, { where: { applicationId, state: 'asked' } }))
+/** Calls off all who have not answered for an application that has ended. */
+export async function endVouchings(_deps: Deps, changes: readonly Change[]) {
+  const applicationId = changes.flatMap((change) => change.applicationId ?? [])
+  await Vouching.update({ state: 'called off' }, { where: { applicationId, state: 'asked' } })
+}
 
 export async function callOffVoucher(deps: Deps, actor: Account, id: string, vouchingId: string) {
   const application = await ownApplication(actor, id, { lock: true })

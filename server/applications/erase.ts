@@ -1,0 +1,35 @@
+import type { Deps } from '../deps'
+import type { Application } from './model'
+
+/** Everything that hangs on an application, and goes with it; skeletons of what was decided stay without words. */
+const statements = [
+  // Links stay, as hashes that lead to nothing: who opens one is told kindly that no answer is needed any more.
+  'DELETE FROM enquiries WHERE applicationId IN (:applications)',
+  'DELETE FROM vouchings WHERE applicationId IN (:applications)',
+  'DELETE FROM snapshots WHERE applicationId IN (:applications)',
+  'DELETE FROM permissions WHERE applicationId IN (:applications)',
+  'DELETE FROM reopenings WHERE applicationId IN (:applications)',
+  'DELETE FROM dry_run_rows WHERE applicationId IN (:applications)',
+  'DELETE FROM standings WHERE applicationId IN (:applications)',
+  'DELETE FROM cover_sheets WHERE applicationId IN (:applications)',
+  'DELETE a FROM sitting_answers a JOIN sittings s ON s.id = a.sittingId WHERE s.applicationId IN (:applications)',
+  "UPDATE waivers SET reason = 'erased' WHERE applicationId IN (:applications)",
+  "UPDATE scores SET note = '' WHERE applicationId IN (:applications)",
+  "UPDATE gate_passages SET readiness = '[]' WHERE applicationId IN (:applications)",
+  "UPDATE fees_received SET note = '' WHERE applicationId IN (:applications)",
+  `UPDATE applications SET answers = '{}', answeredAt = '{}', takenOver = '[]', lastSection = NULL, onBehalf = NULL
+    WHERE id IN (:applications)`,
+]
+
+/** Empties applications: that they were, and when, stays. */
+export async function emptyApplications({ sequelize }: Pick<Deps, 'sequelize'>, applications: readonly string[]) {
+  if (applications.length === 0) return
+  for (const statement of statements)
+    await sequelize.query(statement, { replacements: { applications: [...applications] } })
+}
+
+/** Takes an application that was never sent out of a file. */
+export async function eraseDraft(deps: Pick<Deps, 'sequelize'>, application: Application) {
+  await emptyApplications(deps, [application.id])
+  await application.destroy()
+}

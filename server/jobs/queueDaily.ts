@@ -1,0 +1,13 @@
+import type { Deps } from '../deps'
+import { queueJob } from './queue'
+
+/** Queues today's sweep; if it is there already, nothing happens. */
+export async function queueSweep(deps: Deps) {
+  const today = deps.clock.today().toString()
+  if (lastQueued.get(deps.sequelize) === today) return
+  await queueJob('sweep', {}, { uniqueKey: `sweep ${today}` })
+  lastQueued.set(deps.sequelize, today)
+}
+
+/** Only spares the database the asking; what counts is the unique key there. */
+const lastQueued = new WeakMap<object, string>()
