@@ -9,6 +9,8 @@ const only = (name, from, ...allowed) => ({
   },
 })
 
+const test = '\\.test\\.ts$'
+
 module.exports = {
   forbidden: [
     only('core-stands-alone', 'core'),
@@ -24,16 +26,36 @@ module.exports = {
       to: { dependencyTypes: ['core'] },
     },
     {
-      name: 'other-features-through-their-use-cases',
-      comment:
-        'A model is its feature’s own. Read models (desk, status, readiness, jobs, proof, people) and what moves whole files (privacy, doubles, imports) may look at several.',
+      name: 'platform-knows-no-feature',
       severity: 'error',
-      from: {
-        path: '^server/([^/]+)/',
-        pathNot:
-          '(\\.test\\.ts$|^server/(desk|hiring|jobs|database|verification|applications|claims|vacancies|skills|privacy|people|doubles|paper|imports)/)',
-      },
-      to: { path: '^server/[^/]+/model\\.ts$', pathNot: '^server/$1/' },
+      from: { path: '^server/platform/', pathNot: test },
+      to: { path: '^server/', pathNot: '^server/platform/' },
+    },
+    {
+      name: 'records-on-platform',
+      severity: 'error',
+      from: { path: '^server/records/', pathNot: test },
+      to: { path: '^server/', pathNot: '^server/(platform|records)/' },
+    },
+    {
+      name: 'readiness-on-records',
+      severity: 'error',
+      from: { path: '^server/readiness/', pathNot: test },
+      to: { path: '^server/', pathNot: '^server/(platform|records|readiness)/' },
+    },
+    {
+      name: 'nothing-reaches-up-to-the-top',
+      comment:
+        'What puts the application together is used by nothing within it; the desk reads features and none reads it.',
+      severity: 'error',
+      from: { path: '^server/.+/', pathNot: test },
+      to: { path: '^server/[^/]+\\.ts$' },
+    },
+    {
+      name: 'only-the-top-reads-the-desk',
+      severity: 'error',
+      from: { path: '^server/.+/', pathNot: `^server/desk/|${test}` },
+      to: { path: '^server/desk/' },
     },
     { name: 'no-circles-in-core', severity: 'error', from: { path: '^core/' }, to: { circular: true } },
     { name: 'no-circles-in-web', severity: 'error', from: { path: '^web/' }, to: { circular: true } },

@@ -3,11 +3,11 @@ import { QueryTypes, type Sequelize } from 'sequelize'
 import { isolationCheck } from '#scenario/isolationCheck'
 import { sources } from '#scenario/sources'
 import { vacanciesOn } from '#scenario/vacancies'
-import { clockAhead } from '#server/demo/clock'
-import { addCheck } from '#server/skills/checks'
-import { addSource } from '#server/sources/sources'
+import { clockAhead } from '#server/platform/clock'
+import { addCheck } from '#server/records/skills/checks'
+import { addSource } from '#server/records/sources/sources'
+import { addVacancy } from '#server/records/vacancies/vacancies'
 import type { Fixed } from '#server/start'
-import { addVacancy } from '#server/vacancies/vacancies'
 
 const givenNames =
   'Ada Bela Cem Dora Emil Frida Goran Hedda Ines Jonas Kira Lars Mila Nils Olga Pavel Rosa Sana Timo Uma Vera Wanda Xaver Yara Zita'.split(

@@ -1,4 +1,4 @@
-import type { NewCheck } from '#server/skills/checks'
+import type { NewCheck } from '#server/records/skills/checks'
 
 type Line = readonly [difficulty: 1 | 2 | 3, text: string, right: string, ...wrong: [string, string, string]]
 

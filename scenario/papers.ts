@@ -2,7 +2,7 @@ import { createRequire } from 'node:module'
 import { dirname, join } from 'node:path'
 import { createCanvas, GlobalFonts } from '@napi-rs/canvas'
 import { rgb } from 'pdf-lib'
-import { draw, faceOf, newPdf, widthOf } from '#server/documents/pdfText'
+import { draw, faceOf, newPdf, widthOf } from '#server/platform/pdf/pdfText'
 
 /** What stands on a certificate or a letter. */
 export type Paper = {

@@ -1,4 +1,4 @@
-import type { NewSource } from '#server/sources/sources'
+import type { NewSource } from '#server/records/sources/sources'
 
 /** Everything issued in this world is issued by one of these. All invented. `key` is how the scenario speaks of them. */
 export const sources: (NewSource & { key: string })[] = [

@@ -1,6 +1,6 @@
 import type { Section } from '#core/form/form'
 import type { Requirement } from '#core/requirements/requirement'
-import type { NewVacancy } from '#server/vacancies/vacancies'
+import type { NewVacancy } from '#server/records/vacancies/vacancies'
 import { equality, form, formWith, identity, vouching } from './form'
 
 const boss = ['hiring manager', 'administrator']

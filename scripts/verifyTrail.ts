@@ -3,9 +3,9 @@ import { Readable } from 'node:stream'
 import { pipeline } from 'node:stream/promises'
 import { parseArgs } from 'node:util'
 import { stringify } from 'csv-stringify'
-import { fingerprint, readFingerprint } from '#server/audit/fingerprint'
 import { verifyTrail } from '#server/audit/verify'
-import { readConfig } from '#server/config'
+import { fingerprint, readFingerprint } from '#server/platform/audit/fingerprint'
+import { readConfig } from '#server/platform/config'
 import { prepare } from '#server/start'
 
 /**

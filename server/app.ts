@@ -7,31 +7,33 @@ import { UniqueConstraintError } from 'sequelize'
 import { openApi } from '#contract/openapi'
 import { ConditionSchema, RulesFile } from '#contract/rules'
 import { accountRoutes } from './accounts/routes'
+import { equalityRoutes } from './applications/equality/routes'
 import { applicationRoutes } from './applications/routes'
 import { auditRoutes } from './audit/routes'
+import { callers } from './callers'
+import { identityRoutes } from './claims/identity/routes'
 import { claimRoutes } from './claims/routes'
 import { demoRoutes } from './demo/routes'
-import type { Deps } from './deps'
 import { deskRoutes } from './desk/routes'
 import { serveUploads } from './documents/uploads'
-import { doublesRoutes } from './doubles/routes'
-import { equalityRoutes } from './equality/routes'
+import { doublesRoutes } from './duplicates/routes'
 import { hiringRoutes } from './hiring/routes'
-import { inLanguageOf } from './http/language'
-import { endUnread } from './http/patience'
-import { changedMeanwhile, Problem } from './http/problems'
-import { serve } from './http/serve'
-import { identityRoutes } from './identity/routes'
-import { importRoutes } from './imports/routes'
+import { scoringRoutes } from './hiring/scoring/routes'
+import { importRoutes } from './incoming/imports/routes'
+import { paperRoutes } from './incoming/tray/routes'
 import { messageRoutes } from './messages/routes'
+import { onBehalfRoutes } from './onBehalf/routes'
 import { servePages } from './pages'
-import { paperRoutes } from './paper/routes'
+import type { Deps } from './platform/deps'
+import { changedMeanwhile, Problem } from './platform/errors/problems'
+import { inLanguageOf } from './platform/http/language'
+import { endUnread } from './platform/http/patience'
+import { serve } from './platform/http/serve'
 import { privacyRoutes } from './privacy/routes'
-import { rulesRoutes } from './rules/routes'
-import { scoringRoutes } from './scoring/routes'
 import { skillsRoutes } from './skills/routes'
 import { sourceRoutes } from './sources/routes'
 import { vacancyRoutes } from './vacancies/routes'
+import { rulesRoutes } from './vacancies/rules/routes'
 import { verificationRoutes } from './verification/routes'
 import { vouchingRoutes } from './vouching/routes'
 
@@ -40,6 +42,7 @@ export const routes = [
   ...vacancyRoutes,
   ...rulesRoutes,
   ...applicationRoutes,
+  ...onBehalfRoutes,
   ...claimRoutes,
   ...sourceRoutes,
   ...skillsRoutes,
@@ -80,8 +83,8 @@ export function makeApp(deps: Omit<Deps, 'clock'>): Koa {
   )
   app.use(compress({ threshold: 2048, br: false, gzip: { level: 2 } }))
   const router = new Router()
-  serveUploads(router, deps)
-  serve(router, routes, deps)
+  serveUploads(router, deps, callers)
+  serve(router, routes, deps, callers)
   router.get('/api/openapi.json', (ctx: Context) => {
     ctx.body = openApi(`Probatum for ${deps.config.operator}`, '1.0.0')
   })

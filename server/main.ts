@@ -1,5 +1,5 @@
 import cluster from 'node:cluster'
-import { readConfig } from './config'
+import { readConfig } from './platform/config'
 import { prepare, start } from './start'
 
 const config = readConfig()

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { pages } from '#contract/pages'
 import { type House, openHouse } from '../test/house'
-import { Vacancy } from './vacancies/model'
+import { Vacancy } from './records/vacancies/model'
 
 let house: House
 beforeAll(async () => {

@@ -5,12 +5,12 @@ import type { Context } from 'koa'
 import { queues } from '#contract/desk'
 import { pages } from '#contract/pages'
 import { languages } from '#core/words/say'
-import { currentClock } from './demo/clock'
-import type { Deps } from './deps'
-import { escapeHtml } from './http/html'
+import { currentClock } from './platform/clock'
+import type { Deps } from './platform/deps'
+import { escapeHtml } from './platform/outside/html'
+import type { Vacancy } from './records/vacancies/model'
+import { allVacancies, isOpen, vacancyBySlug } from './records/vacancies/vacancies'
 import { jobPosting } from './vacancies/jobPosting'
-import type { Vacancy } from './vacancies/model'
-import { allVacancies, isOpen, vacancyBySlug } from './vacancies/vacancies'
 
 type Ours = Omit<Deps, 'clock'>
 

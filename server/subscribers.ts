@@ -1,6 +1,6 @@
-import { copyTitles, refreshChanged } from './hiring/standing'
-import { refreshIdentities, refreshKeysOf } from './people/changed'
+import { refreshIdentities, refreshKeysOf } from './duplicates/onPersonChanged'
 import type { Subscriber } from './platform/changes'
+import { copyTitles, refreshChanged } from './readiness/summaries'
 import { endEnquiries } from './verification/callOff'
 import { endVouchings } from './vouching/name'
 

@@ -1,12 +1,12 @@
-import { recordEvent } from '../audit/record'
-import { changeWhere } from '../database/compareAndSet'
-import type { Account as AccountActor, Deps } from '../deps'
-import { Problem } from '../http/problems'
-import { hashOf } from '../http/tokens'
-import { candidateOf } from './candidate'
+import { recordEvent } from '../platform/audit/record'
+import { changeWhere } from '../platform/database/compareAndSet'
+import type { Account as AccountActor, Deps } from '../platform/deps'
+import { Problem } from '../platform/errors/problems'
+import { hashOf } from '../platform/http/tokens'
+import { candidateOf } from '../records/accounts/candidate'
+import { Account, actorOf } from '../records/accounts/model'
 import { takeLink, voidLinks } from './links'
-import { Account } from './model'
-import { actorOf, openSession } from './session'
+import { openSession } from './session'
 
 /**
  * Confirms an address with a link that was sent to it: the name and the password it was asked for with count, and every

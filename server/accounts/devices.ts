@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto'
-import type { Deps } from '../deps'
+import type { Deps } from '../platform/deps'
 
 /** Browsers that have signed in before: a sealed cookie that names the accounts, and nothing else of anybody. */
 type Device = { id: string; accounts: string[] }

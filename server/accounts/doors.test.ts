@@ -1,7 +1,7 @@
 import { connect } from 'node:net'
 import { generateSync } from 'otplib'
 import { type House, openHouse } from '../../test/house'
-import { Account, AccountLink, Session } from './model'
+import { Account, AccountLink, Session } from '../records/accounts/model'
 
 /** Ways in that somebody might try. */
 let house: House

@@ -1,8 +1,8 @@
-import { changeWhere } from '../database/compareAndSet'
-import type { Deps } from '../deps'
-import { Problem } from '../http/problems'
-import { hashOf, newToken } from '../http/tokens'
-import { AccountLink } from './model'
+import { changeWhere } from '../platform/database/compareAndSet'
+import type { Deps } from '../platform/deps'
+import { Problem } from '../platform/errors/problems'
+import { hashOf, newToken } from '../platform/http/tokens'
+import { AccountLink } from '../records/accounts/model'
 
 export type Purpose = AccountLink['purpose']
 

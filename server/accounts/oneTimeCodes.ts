@@ -1,12 +1,12 @@
 import { randomInt } from 'node:crypto'
 import { generateSecret, generateURI, verifySync } from 'otplib'
 import { Op } from 'sequelize'
-import { recordEvent } from '../audit/record'
-import { changeWhere } from '../database/compareAndSet'
-import type { Account as Actor, Deps } from '../deps'
-import { conflict, invalidField } from '../http/problems'
-import { hashOf } from '../http/tokens'
-import { type Account, RecoveryCode } from './model'
+import { recordEvent } from '../platform/audit/record'
+import { changeWhere } from '../platform/database/compareAndSet'
+import type { Account as Actor, Deps } from '../platform/deps'
+import { conflict, invalidField } from '../platform/errors/problems'
+import { hashOf } from '../platform/http/tokens'
+import { type Account, RecoveryCode } from '../records/accounts/model'
 import { tellOwner } from './tell'
 
 const recoveryCodes = 10

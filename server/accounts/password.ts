@@ -2,8 +2,8 @@ import { hash } from '@node-rs/argon2'
 import { ZxcvbnFactory } from '@zxcvbn-ts/core'
 import * as common from '@zxcvbn-ts/language-common'
 import * as english from '@zxcvbn-ts/language-en'
-import type { Deps } from '../deps'
-import { invalidField } from '../http/problems'
+import type { Deps } from '../platform/deps'
+import { invalidField } from '../platform/errors/problems'
 
 const judge = new ZxcvbnFactory({
   graphs: common.adjacencyGraphs,

@@ -1,7 +1,8 @@
 import { QueryTypes } from 'sequelize'
-import type { Account as AccountActor } from '../deps'
-import { hashOf, newToken } from '../http/tokens'
-import { type Account, Session } from './model'
+import { type Account as Actor, isStaff } from '../platform/deps'
+import type { OpenSession } from '../platform/http/callers'
+import { hashOf, newToken } from '../platform/http/tokens'
+import { type Account, actorOf, Session } from '../records/accounts/model'
 
 const hourMs = 3_600_000
 const candidateDays = 14
@@ -12,15 +13,6 @@ const staffIdleMs = hourMs / 2
 const touchEveryMs = 60_000
 /** For so long after the password was given nobody asks for it again. */
 const confirmedMs = 10 * 60_000
-
-/** A session that holds, with whose it is. */
-export type OpenSession = {
-  account: AccountActor
-  /** The password was given a moment ago. */
-  confirmed: boolean
-  /** One-time codes are switched on. */
-  codesOn: boolean
-}
 
 /** Opens a session and gives the secret for its cookie; only the hash is kept. */
 export async function openSession(accountId: string): Promise<string> {
@@ -48,7 +40,7 @@ export async function confirmSession(token: string) {
 }
 
 type Row = Pick<Account, 'id' | 'name' | 'mail'> & {
-  roles: string | AccountActor['roles']
+  roles: string | Actor['roles']
   codesOn: number | boolean
   createdAt: Date
   seenAt: Date
@@ -78,18 +70,3 @@ export async function openedSession(token: string, { active }: { active: boolean
   if (active && since(row.seenAt) > touchEveryMs) await Session.update({ seenAt: now }, { where: { tokenHash } })
   return { account, confirmed: since(row.confirmedAt) < confirmedMs, codesOn: Boolean(row.codesOn) }
 }
-
-export const isStaff = ({ roles }: Pick<AccountActor, 'roles'>) => roles.some((role) => role !== 'candidate')
-
-export const actorOf = ({
-  id,
-  name,
-  mail,
-  roles,
-}: Pick<Account, 'id' | 'name' | 'mail'> & Pick<AccountActor, 'roles'>): AccountActor => ({
-  kind: 'account',
-  id,
-  name,
-  mail,
-  roles,
-})

@@ -1,12 +1,12 @@
 import { hash, verify } from '@node-rs/argon2'
 import { spokenLanguage } from '#core/words/say'
-import type { Deps } from '../deps'
-import { countAttempt, forgetAttempts, networkOf, uncountAttempt } from '../http/limits'
-import { Problem } from '../http/problems'
+import type { Deps } from '../platform/deps'
+import { Problem } from '../platform/errors/problems'
+import { countAttempt, forgetAttempts, networkOf, uncountAttempt } from '../platform/http/limits'
+import { Account, AccountLink, actorOf } from '../records/accounts/model'
 import { knownDevice } from './devices'
-import { Account, AccountLink } from './model'
 import { takeCode } from './oneTimeCodes'
-import { actorOf, openSession } from './session'
+import { openSession } from './session'
 import { tellOwner } from './tell'
 
 /** Compared against where there is no account, so that both cases take the same time. */

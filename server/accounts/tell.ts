@@ -1,6 +1,6 @@
-import type { Deps } from '../deps'
-import { queueMail } from '../messages/queueMail'
-import type { Account } from './model'
+import type { Deps } from '../platform/deps'
+import { queueMail } from '../platform/mail/queueMail'
+import type { Account } from '../records/accounts/model'
 
 /** Tells the owner of an account what was done with it. */
 export const tellOwner = (deps: Deps, account: Account, subject: string, news: string) =>

@@ -1,8 +1,8 @@
 import type { Endpoint, Reply } from '#contract/endpoint'
-import { inTransaction } from '../database/connection'
-import type { Account } from '../deps'
-import { bind, type Call } from '../http/bind'
-import { countAttempt, forgetAttempts } from '../http/limits'
+import { inTransaction } from '../platform/database/connection'
+import type { Account } from '../platform/deps'
+import { bind, type Call } from '../platform/http/bind'
+import { countAttempt, forgetAttempts } from '../platform/http/limits'
 
 /** An act for which the password is given again. Guessing is slowed down; the count stays when the act is refused. */
 export function withPassword<E extends Endpoint>(endpoint: E, handle: (call: Call<E>) => Promise<Reply<E>>) {

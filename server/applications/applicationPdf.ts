@@ -5,10 +5,10 @@ import { isAsked, isEmpty } from '#core/form/answer'
 import { becauseKey, type Section } from '#core/form/form'
 import type { Rules } from '#core/rules/rules'
 import { answerWords } from '#core/words/form'
-import { labelOf } from '../claims/label'
-import { sheetPdf } from '../documents/sheetPdf'
-import type { LoadedFile } from '../hiring/facts'
-import type { Application } from './model'
+import { sheetPdf } from '../platform/pdf/sheetPdf'
+import type { LoadedFile } from '../readiness/facts'
+import type { Application } from '../records/applications/model'
+import { labelOf } from '../records/claims/label'
 
 type Sent = {
   application: Pick<Application, 'answers'>

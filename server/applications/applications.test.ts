@@ -1,5 +1,5 @@
 import { aDegree, aJob, aPaper, applied, type House, look, openHouse, personAnswers } from '../../test/house'
-import { Snapshot } from './model'
+import { Snapshot } from '../records/applications/model'
 
 let house: House
 beforeAll(async () => {

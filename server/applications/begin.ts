@@ -1,14 +1,14 @@
 import { UniqueConstraintError } from 'sequelize'
 import { v7 as uuid } from 'uuid'
-import { candidateOf } from '../accounts/candidate'
-import { recordEvent } from '../audit/record'
-import { lockOf } from '../database/connection'
-import type { Account, Deps } from '../deps'
-import { conflict } from '../http/problems'
-import { isOpen, rulesOfVacancy, vacancyBySlug } from '../vacancies/vacancies'
-import { applicationsOf } from './find'
-import { Application } from './model'
-import { takenOverFrom } from './takeOver'
+import { recordEvent } from '../platform/audit/record'
+import { lockOf } from '../platform/database/connection'
+import type { Account, Deps } from '../platform/deps'
+import { conflict } from '../platform/errors/problems'
+import { candidateOf } from '../records/accounts/candidate'
+import { applicationsOf } from '../records/applications/find'
+import { Application } from '../records/applications/model'
+import { isOpen, rulesOfVacancy, vacancyBySlug } from '../records/vacancies/vacancies'
+import { takenOverFrom } from './carryOver'
 
 /**
  * Begins an application, or comes back to the one already begun; after a withdrawn one another is begun. What is known

@@ -1,9 +1,9 @@
-import { recordEvent } from '../audit/record'
-import type { Account, Deps } from '../deps'
-import { conflict } from '../http/problems'
-import { vacancyById } from '../vacancies/vacancies'
+import { recordEvent } from '../platform/audit/record'
+import type { Account, Deps } from '../platform/deps'
+import { conflict } from '../platform/errors/problems'
+import { ownApplication } from '../records/applications/find'
+import { vacancyById } from '../records/vacancies/vacancies'
 import { eraseDraft } from './erase'
-import { ownApplication } from './find'
 
 /** Deletes an application that was never sent, with its answers. What the file holds of its person stays. */
 export async function deleteDraft(deps: Deps, actor: Account, id: string) {

@@ -1,5 +1,5 @@
 import type { Outcome } from '#core/requirements/requirement'
-import type { Readiness } from '../hiring/readiness'
+import type { Readiness } from '../readiness/readiness'
 
 /**
  * What of a sent application is the candidate's to do now, in one place for every page and list that counts it. Onboarding

@@ -1,5 +1,5 @@
-import type { Deps } from '../deps'
-import type { Application } from './model'
+import type { Deps } from '../platform/deps'
+import type { Application } from '../records/applications/model'
 
 /** Everything that hangs on an application, and goes with it; skeletons of what was decided stay without words. */
 const statements = [

@@ -1,6 +1,6 @@
 import type { Visitor } from '../../test/client'
 import { aDegree, applied, type House, look, openHouse, personAnswers } from '../../test/house'
-import { Snapshot } from './model'
+import { Snapshot } from '../records/applications/model'
 
 let house: House
 beforeAll(async () => {

@@ -1,10 +1,10 @@
-import type { Account } from '../deps'
-import { readBytes } from '../documents/bytes'
-import { notFound } from '../http/problems'
-import type { FileToKeep } from '../http/serve'
-import { permissionOf } from '../permissions/permissions'
-import { ownApplication } from './find'
-import { Snapshot } from './model'
+import type { Account } from '../platform/deps'
+import { notFound } from '../platform/errors/problems'
+import type { FileToKeep } from '../platform/http/serve'
+import { ownApplication } from '../records/applications/find'
+import { Snapshot } from '../records/applications/model'
+import { readBytes } from '../records/documents/bytes'
+import { permissionOf } from '../records/permissions/permissions'
 
 /** What a candidate can keep of an application: all of it as it was sent, and the permission as it was signed. */
 

@@ -1,11 +1,10 @@
 import * as contract from '#contract/applications'
-import * as behalf from '#contract/behalf'
 import { accountWithPassword } from '../accounts/lookAfter'
 import { withPassword } from '../accounts/withPassword'
-import type { Account } from '../deps'
-import { bind, bindFile } from '../http/bind'
+import type { Account } from '../platform/deps'
+import { bind, bindFile } from '../platform/http/bind'
 import { beginApplication } from './begin'
-import { askToTakeOver, beginFor, listBehalf, readTakenDown, setAsideBehalf, takeOverBehalf } from './behalf'
+import { confirmSection } from './carryOver'
 import { deleteDraft } from './deleteDraft'
 import { readDraft } from './draft'
 import { readApplicationPdf, readPermissionPdf } from './ownPdfs'
@@ -14,7 +13,6 @@ import { saveAnswers } from './saveAnswers'
 import { sendApplication } from './send'
 import { signForApplication } from './sign'
 import { myApplications, readStatus } from './status'
-import { confirmSection } from './takeOver'
 import { withdraw } from './withdraw'
 import { withdrawPermission } from './withdrawPermission'
 
@@ -54,14 +52,4 @@ export const applicationRoutes = [
   bind(contract.readStatus, ({ deps, actor, input }) => readStatus(deps, actor as Account, input.params.id)),
   bind(contract.deleteDraft, ({ deps, actor, input }) => deleteDraft(deps, actor as Account, input.params.id)),
   bind(contract.withdraw, ({ deps, actor, input }) => withdraw(deps, actor as Account, input.params.id)),
-  bind(behalf.beginFor, ({ deps, actor, input }) => beginFor(deps, actor as Account, input.body)),
-  bind(behalf.listBehalf, () => listBehalf()),
-  bind(behalf.askToTakeOver, ({ deps, actor, input }) => askToTakeOver(deps, actor as Account, input.params.id)),
-  bind(behalf.setAsideBehalf, ({ deps, actor, input }) => setAsideBehalf(deps, actor as Account, input.params.id)),
-  bind(behalf.readTakenDown, ({ deps, input }) => readTakenDown(deps, input.params.token)),
-  bind(behalf.takeOverBehalf, async ({ deps, input, session }) => {
-    const taken = await takeOverBehalf(deps, { token: input.params.token, ...input.body })
-    session.set(taken.session)
-    return { id: taken.id }
-  }),
 ]

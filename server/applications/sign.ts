@@ -1,9 +1,9 @@
-import { candidateWithMail } from '../accounts/candidate'
-import { recordEvent } from '../audit/record'
-import type { Account, Deps } from '../deps'
-import { permissionOf, type Signature, signPermission } from '../permissions/permissions'
-import { vacancyById } from '../vacancies/vacancies'
-import { ownApplication } from './find'
+import { recordEvent } from '../platform/audit/record'
+import type { Account, Deps } from '../platform/deps'
+import { candidateWithMail } from '../records/accounts/candidate'
+import { ownApplication } from '../records/applications/find'
+import { permissionOf, type Signature, signPermission } from '../records/permissions/permissions'
+import { vacancyById } from '../records/vacancies/vacancies'
 
 /** Signs the permission to check for one application. */
 export async function signForApplication(deps: Deps, actor: Account, id: string, signature: Signature) {

@@ -2,9 +2,9 @@ import { factsOf } from '#core/conditions/condition'
 import type { Answers } from '#core/form/answer'
 import { questionKeyOf, questionsOf } from '#core/form/form'
 import { gates } from '#core/requirements/requirement'
-import { nextGate, type Readiness } from '../hiring/readiness'
-import { answersSent } from './find'
-import type { Application } from './model'
+import { nextGate, type Readiness } from '../readiness/readiness'
+import { answersSent } from '../records/applications/find'
+import type { Application } from '../records/applications/model'
 
 /**
  * The questions that a gate ahead of a sent application rests on and that were blank when it was sent: an answer, the

@@ -3,7 +3,7 @@ import { type Form, questionKeyOf, sectionOf } from '#core/form/form'
 import type { Ask, Outcome, Requirement } from '#core/requirements/requirement'
 import { retell } from '#core/words/retell'
 import { say } from '#core/words/say'
-import { checkByKey } from '../skills/checks'
+import { checkByKey } from '../records/skills/checks'
 
 type ToDo = Status['toDo'][number]
 

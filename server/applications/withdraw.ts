@@ -1,8 +1,8 @@
-import { recordEvent } from '../audit/record'
-import { compareAndSet } from '../database/compareAndSet'
-import type { Account, Actor, Deps } from '../deps'
-import { conflict } from '../http/problems'
-import { applicationsOf, isActive, ownApplication } from './find'
+import { recordEvent } from '../platform/audit/record'
+import { compareAndSet } from '../platform/database/compareAndSet'
+import type { Account, Actor, Deps } from '../platform/deps'
+import { conflict } from '../platform/errors/problems'
+import { applicationsOf, isActive, ownApplication } from '../records/applications/find'
 
 export async function withdraw(deps: Deps, actor: Account, id: string) {
   const application = await ownApplication(actor, id, { lock: true })

@@ -1,9 +1,9 @@
-import { recordEvent } from '../audit/record'
-import type { Account, Deps } from '../deps'
-import { conflict } from '../http/problems'
-import { withdrawPermission as takeBack } from '../permissions/permissions'
+import { recordEvent } from '../platform/audit/record'
+import type { Account, Deps } from '../platform/deps'
+import { conflict } from '../platform/errors/problems'
+import { ownApplication } from '../records/applications/find'
+import { withdrawPermission as takeBack } from '../records/permissions/permissions'
 import { callOffEnquiries } from '../verification/callOff'
-import { ownApplication } from './find'
 
 /** Takes the permission to check back: open questions are called off, nothing more is asked, what was found stays on record. */
 export async function withdrawPermission(deps: Deps, actor: Account, id: string) {

@@ -1,7 +1,7 @@
 import { applied, type House, openHouse } from '../../test/house'
-import { contentHashOf, firstHash, linkHashOf } from './chain'
-import { ChainHead, Event } from './model'
-import { recordEvent } from './record'
+import { contentHashOf, firstHash, linkHashOf } from '../platform/audit/chain'
+import { ChainHead, Event } from '../platform/audit/model'
+import { recordEvent } from '../platform/audit/record'
 import { verifyTrail } from './verify'
 
 let house: House

@@ -1,7 +1,7 @@
 import { Op } from 'sequelize'
-import type { Deps } from '../deps'
-import { erasureCodes } from './chain'
-import { Event } from './model'
+import { erasureCodes } from '../platform/audit/chain'
+import { Event } from '../platform/audit/model'
+import type { Deps } from '../platform/deps'
 
 /** Takes the words and their salt out of a chain's links before its record of erasure. The hashes stay, and hold. */
 export async function eraseWords(deps: Deps, chain: string) {

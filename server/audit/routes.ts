@@ -1,7 +1,7 @@
 import * as contract from '#contract/audit'
-import { candidateNames } from '../accounts/candidate'
-import { bind } from '../http/bind'
-import { readFingerprint } from './fingerprint'
+import { readFingerprint } from '../platform/audit/fingerprint'
+import { bind } from '../platform/http/bind'
+import { candidateNames } from '../records/accounts/candidate'
 import { readTrail } from './trail'
 import { type Verification, verifyTrail } from './verify'
 

@@ -1,8 +1,8 @@
 import { Op, type WhereOptions } from 'sequelize'
 import { covered, coverIn } from '#core/privacy/hidden'
-import { candidateNames, filesOfAccounts } from '../accounts/candidate'
-import { namesHiddenIn } from '../people/shownNames'
-import { Event } from './model'
+import { Event } from '../platform/audit/model'
+import { candidateNames, filesOfAccounts } from '../records/accounts/candidate'
+import { namesHiddenIn } from '../records/people/shownNames'
 
 const page = 50
 

@@ -1,6 +1,6 @@
 import { Op } from 'sequelize'
-import { type Break, type Content, chainWalker, type End, type Link } from './chain'
-import { ChainHead, Event } from './model'
+import { type Break, type Content, chainWalker, type End, type Link } from '../platform/audit/chain'
+import { ChainHead, Event } from '../platform/audit/model'
 
 const page = 2000
 

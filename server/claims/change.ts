@@ -4,12 +4,18 @@ import { v7 as uuid } from 'uuid'
 import type { ClaimDetails } from '#contract/claims'
 import { partialDate, readPartialDate, spanOf } from '#core/dates/partialDate'
 import { credentialKind, numberFits } from '#core/requirements/catalogue'
-import { candidateOf } from '../accounts/candidate'
 import { isClaimReopened } from '../applications/reopen'
-import { recordEvent } from '../audit/record'
-import { compareAndSet } from '../database/compareAndSet'
-import { inTransaction } from '../database/connection'
-import type { Account, Deps } from '../deps'
+import { takeUpload } from '../documents/uploads'
+import { recordEvent } from '../platform/audit/record'
+import { compareAndSet } from '../platform/database/compareAndSet'
+import { inTransaction } from '../platform/database/connection'
+import type { Account, Deps } from '../platform/deps'
+import { conflict, insistOnVersion, invalid, invalidField, notFound } from '../platform/errors/problems'
+import { countAttempt } from '../platform/http/limits'
+import { candidateOf } from '../records/accounts/candidate'
+import { claimFace } from '../records/claims/face'
+import { labelOf } from '../records/claims/label'
+import { Claim, EarlierCredential } from '../records/claims/model'
 import {
   addDocument,
   documentById,
@@ -18,16 +24,10 @@ import {
   replaceSentBack,
   takeAlong,
   type WhatItIs,
-} from '../documents/documents'
-import { type GivenFile, type KeptFile, takeFile } from '../documents/inspect'
-import { takeUpload } from '../documents/uploads'
-import { countAttempt } from '../http/limits'
-import { conflict, insistOnVersion, invalid, invalidField, notFound } from '../http/problems'
-import { sourceById } from '../sources/sources'
-import { callOffEnquiriesAbout } from '../verification/enquiries'
-import { claimFace } from './face'
-import { labelOf } from './label'
-import { Claim, EarlierCredential } from './model'
+} from '../records/documents/documents'
+import { type GivenFile, type KeptFile, takeFile } from '../records/documents/inspect'
+import { callOffEnquiriesAbout } from '../records/enquiries/enquiries'
+import { sourceById } from '../records/sources/sources'
 
 /** What a candidate may change about the claims of their own file. */
 

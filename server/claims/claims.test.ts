@@ -1,5 +1,5 @@
 import { aDegree, aPaper, aPermit, applied, type House, openHouse } from '../../test/house'
-import { Account } from '../accounts/model'
+import { Account } from '../records/accounts/model'
 
 let house: House
 beforeAll(async () => {

@@ -1,7 +1,7 @@
 import * as contract from '#contract/claims'
-import type { Account } from '../deps'
 import { readDocument } from '../documents/readDocument'
-import { bind, bindFile } from '../http/bind'
+import type { Account } from '../platform/deps'
+import { bind, bindFile } from '../platform/http/bind'
 import {
   addClaim,
   attachUpload,

@@ -1,8 +1,8 @@
 import { moveClock, readClock } from '#contract/demo'
-import { bind } from '../http/bind'
-import { notFound } from '../http/problems'
-import { queueSweep } from '../jobs/queueDaily'
-import { clockAhead, daysAhead, moveClockAhead } from './clock'
+import { clockAhead, daysAhead, moveClockAhead } from '../platform/clock'
+import { notFound } from '../platform/errors/problems'
+import { bind } from '../platform/http/bind'
+import { queueSweep } from '../platform/jobs/queueDaily'
 
 export const demoRoutes = [
   bind(readClock, async ({ deps }) => faceOf(deps.clock, deps.config.demo ? await daysAhead() : 0)),

@@ -1,9 +1,9 @@
 import { v7 as uuid } from 'uuid'
 import type { Visitor } from '../../test/client'
 import { applied, type House, openHouse } from '../../test/house'
-import { Application } from '../applications/model'
-import { recordEvent } from '../audit/record'
-import { Standing } from '../hiring/model'
+import { recordEvent } from '../platform/audit/record'
+import { Application } from '../records/applications/model'
+import { Standing } from '../records/hiring/model'
 
 let house: House
 let desk: Visitor
@@ -21,7 +21,7 @@ async function crowd(count: number, slackOf: (nth: number) => number) {
     Application.findByPk(one.id, { rejectOnEmpty: true, raw: true }),
   ])
   const rows = Array.from({ length: count }, (_, nth) => ({ nth, id: uuid(), candidate: `Person ${nth}` }))
-  const { Candidate, Account } = await import('../accounts/model')
+  const { Candidate, Account } = await import('../records/accounts/model')
   const accounts = rows.map(({ nth }) => ({ id: uuid(), nth }))
   await Account.bulkCreate(
     accounts.map(({ id, nth }) => ({

@@ -1,7 +1,7 @@
 import { Op, type WhereOptions } from 'sequelize'
 import { type Queue, queues } from '#contract/desk'
 import { mostCounted } from '#contract/lists'
-import { Standing } from '../hiring/model'
+import { Standing } from '../records/hiring/model'
 import { countUpTo } from './table'
 
 const page = 40

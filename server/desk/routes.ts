@@ -1,14 +1,14 @@
 import * as contract from '#contract/desk'
 import * as lists from '#contract/lists'
-import type { Account } from '../deps'
-import { bind, bindFile } from '../http/bind'
 import { countRefused } from '../messages/outbox'
-import { find } from '../people/find'
+import type { Account } from '../platform/deps'
+import { bind, bindFile } from '../platform/http/bind'
+import { listViews, removeView, saveView } from '../records/views/views'
 import { exportList } from './exportList'
 import { readFile } from './file'
 import { readCounts, readQueue } from './queue'
+import { find } from './search'
 import { readTable } from './table'
-import { listViews, removeView, saveView } from './views'
 
 export const deskRoutes = [
   bind(contract.readQueue, ({ input }) => readQueue(input.params.queue, input.query)),

@@ -2,8 +2,8 @@ import { parse } from 'csv-parse/sync'
 import { lists } from '#contract/lists'
 import type { Visitor } from '../../test/client'
 import { applied, type House, openHouse } from '../../test/house'
-import { Application } from '../applications/model'
-import { Standing } from '../hiring/model'
+import { Application } from '../records/applications/model'
+import { Standing } from '../records/hiring/model'
 
 let house: House
 let desk: Visitor

@@ -4,9 +4,9 @@ import { mostCounted, type TableFilter, type TableRow } from '#contract/lists'
 import { namePartsOf } from '#core/comparison/keys'
 import { beginOf } from '#core/dates/zoned'
 import { readReference } from '#core/references/reference'
-import { plainRowsOf } from '../database/rows'
-import { Standing } from '../hiring/model'
-import { Problem } from '../http/problems'
+import { plainRowsOf } from '../platform/database/rows'
+import { Problem } from '../platform/errors/problems'
+import { Standing } from '../records/hiring/model'
 
 const page = 50
 

@@ -8,8 +8,8 @@ import { QueryTypes } from 'sequelize'
 import type { Visitor } from '../../test/client'
 import { aDegree, aPaper, type House, openHouse } from '../../test/house'
 import { forgetUnheldBytes } from '../privacy/erase'
-import { keepBytes, readBytes } from './bytes'
-import { BlobChunk, Document } from './model'
+import { keepBytes, readBytes } from '../records/documents/bytes'
+import { BlobChunk, Document } from '../records/documents/model'
 import { forgetOldUploads } from './uploads'
 
 let house: House

@@ -6,11 +6,12 @@ import { ERRORS, Server } from '@tus/server'
 import type { Context } from 'koa'
 import { v4 as uuid } from 'uuid'
 import { videoLimits } from '#core/pages/limits'
-import { currentClock } from '../demo/clock'
-import type { Account, Deps } from '../deps'
-import { accountOf, actingFor, insistOnOurPage } from '../http/caller'
-import { countAttempt } from '../http/limits'
-import { conflict, notFound, Problem, signInFirst } from '../http/problems'
+import { currentClock } from '../platform/clock'
+import type { Account, Deps } from '../platform/deps'
+import { conflict, notFound, Problem, signInFirst } from '../platform/errors/problems'
+import type { Callers } from '../platform/http/callers'
+import { insistOnOurPage } from '../platform/http/cookies'
+import { countAttempt } from '../platform/http/limits'
 
 /**
  * Files that come in pieces, so that a lost connection costs only the piece that was under way: the tus protocol 1.0.
@@ -41,11 +42,11 @@ const makeServer = (deps: Pick<Deps, 'config'>) =>
     namingFunction: ({ runtime }) => `${owners.get(runtime!.node!.req)}.${uuid().replaceAll('-', '')}`,
   })
 
-export function serveUploads(router: Router, deps: Omit<Deps, 'clock'>) {
+export function serveUploads(router: Router, deps: Omit<Deps, 'clock'>, { sessionOf, writtenFor }: Callers) {
   const server = makeServer(deps)
   const take = async (ctx: Context) => {
-    const writer = await accountOf(ctx, deps)
-    const actor = (await actingFor(ctx, writer)) ?? writer
+    const writer = (await sessionOf(ctx, deps))?.account
+    const actor = (await writtenFor(ctx, writer)) ?? writer
     if (!actor?.roles.includes('candidate')) throw signInFirst()
     if (ctx.method !== 'HEAD' && ctx.method !== 'OPTIONS') insistOnOurPage(ctx, deps)
     const name = ctx.path.slice(path.length + 1)

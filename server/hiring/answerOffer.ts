@@ -1,9 +1,9 @@
-import { ownApplication } from '../applications/find'
-import { recordEvent } from '../audit/record'
-import { changeWhere, compareAndSet } from '../database/compareAndSet'
-import type { Account, Deps } from '../deps'
-import { changedMeanwhile, conflict, notFound } from '../http/problems'
-import { Offer } from './model'
+import { recordEvent } from '../platform/audit/record'
+import { changeWhere, compareAndSet } from '../platform/database/compareAndSet'
+import type { Account, Deps } from '../platform/deps'
+import { changedMeanwhile, conflict, notFound } from '../platform/errors/problems'
+import { ownApplication } from '../records/applications/find'
+import { Offer } from '../records/hiring/model'
 
 /** The candidate accepts or declines the offer, once and in time. */
 export async function answerOffer(deps: Deps, actor: Account, id: string, answer: 'accepted' | 'declined') {

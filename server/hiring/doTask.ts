@@ -1,9 +1,9 @@
-import { ownApplication } from '../applications/find'
-import { recordEvent } from '../audit/record'
-import { changeWhere } from '../database/compareAndSet'
-import type { Account, Deps } from '../deps'
-import { conflict, notFound } from '../http/problems'
-import { Offer, OnboardingTask } from './model'
+import { recordEvent } from '../platform/audit/record'
+import { changeWhere } from '../platform/database/compareAndSet'
+import type { Account, Deps } from '../platform/deps'
+import { conflict, notFound } from '../platform/errors/problems'
+import { ownApplication } from '../records/applications/find'
+import { Offer, OnboardingTask } from '../records/hiring/model'
 
 /** The candidate acknowledges an onboarding task. Doing it again changes nothing. */
 export async function doTask(deps: Deps, actor: Account, id: string, key: string) {

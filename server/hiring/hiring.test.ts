@@ -1,6 +1,6 @@
 import { aPaper, aPermit, applied, claimOf, type House, look, openHouse, tokenIn } from '../../test/house'
-import { bankOf } from '../skills/checks'
-import { Sitting } from '../skills/model'
+import { bankOf } from '../records/skills/checks'
+import { Sitting } from '../records/skills/model'
 
 let house: House
 beforeAll(async () => {

@@ -1,14 +1,14 @@
 import { Op } from 'sequelize'
 import { writeWhen } from '#core/dates/write'
-import { candidateWithMail } from '../accounts/candidate'
-import { contactMail } from '../applications/answers'
-import { applicationById } from '../applications/find'
-import { recordEvent } from '../audit/record'
-import { forEachRow } from '../database/forEachRow'
-import type { Deps } from '../deps'
-import { queueMail } from '../messages/queueMail'
-import { vacancyById } from '../vacancies/vacancies'
-import { Offer } from './model'
+import { recordEvent } from '../platform/audit/record'
+import { forEachRow } from '../platform/database/forEachRow'
+import type { Deps } from '../platform/deps'
+import { queueMail } from '../platform/mail/queueMail'
+import { candidateWithMail } from '../records/accounts/candidate'
+import { contactMail } from '../records/applications/answers'
+import { applicationById } from '../records/applications/find'
+import { Offer } from '../records/hiring/model'
+import { vacancyById } from '../records/vacancies/vacancies'
 
 /** What is said by itself of an offer nobody has answered, each once, before its day and after it. Gives how many failed. */
 

@@ -1,7 +1,7 @@
 import { aPermit, applied, type House, openHouse } from '../../test/house'
-import { Application } from '../applications/model'
-import { Claim } from '../claims/model'
-import { GatePassage, Offer, OnboardingTask, Standing } from './model'
+import { Application } from '../records/applications/model'
+import { Claim } from '../records/claims/model'
+import { GatePassage, Offer, OnboardingTask, Standing } from '../records/hiring/model'
 
 /** Offers that nobody answers, starts that move, and what stays in sight after it. */
 let house: House
@@ -137,7 +137,7 @@ test('somebody cleared to start stays in sight when a paper lapses', async () =>
   const details = aPermit(house, 'medical', 'heights', 'VOH-5521', house.day(90))
   const { id: claimId } = await candidate.done('addClaim', { body: { details } })
   await Application.update({ stage: 'cleared' }, { where: { id } })
-  const { refreshStandings } = await import('./standing')
+  const { refreshStandings } = await import('../readiness/summaries')
   const seen = async () => {
     await refreshStandings(house.deps, [id])
     const standing = (await Standing.findByPk(id))!

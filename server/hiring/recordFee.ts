@@ -1,9 +1,9 @@
-import { sentApplication } from '../applications/find'
-import { recordEvent } from '../audit/record'
-import type { Account, Deps } from '../deps'
-import { conflict, notFound } from '../http/problems'
-import { FeeReceived } from './model'
-import { readinessOf } from './readiness'
+import { recordEvent } from '../platform/audit/record'
+import type { Account, Deps } from '../platform/deps'
+import { conflict, notFound } from '../platform/errors/problems'
+import { readinessOf } from '../readiness/readiness'
+import { sentApplication } from '../records/applications/find'
+import { FeeReceived } from '../records/hiring/model'
 
 /** Records that a fee which an application owes has been received. */
 export async function recordFee(

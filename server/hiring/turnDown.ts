@@ -1,11 +1,11 @@
 import type { InLanguages } from '#contract/messages'
-import { sentApplication } from '../applications/find'
-import { recordEvent } from '../audit/record'
-import { compareAndSet } from '../database/compareAndSet'
-import type { Account, Deps } from '../deps'
-import { conflict } from '../http/problems'
 import { sendMessages } from '../messages/bulk'
-import { GatePassage } from './model'
+import { recordEvent } from '../platform/audit/record'
+import { compareAndSet } from '../platform/database/compareAndSet'
+import type { Account, Deps } from '../platform/deps'
+import { conflict } from '../platform/errors/problems'
+import { sentApplication } from '../records/applications/find'
+import { GatePassage } from '../records/hiring/model'
 
 const before = ['sent', 'shortlisted']
 

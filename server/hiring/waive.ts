@@ -1,10 +1,10 @@
 import { v7 as uuid } from 'uuid'
-import { sentApplication } from '../applications/find'
-import { recordEvent } from '../audit/record'
-import type { Account, Deps } from '../deps'
-import { conflict, notAllowed, notFound } from '../http/problems'
-import { Waiver } from './model'
-import { readinessOf } from './readiness'
+import { recordEvent } from '../platform/audit/record'
+import type { Account, Deps } from '../platform/deps'
+import { conflict, notAllowed, notFound } from '../platform/errors/problems'
+import { readinessOf } from '../readiness/readiness'
+import { sentApplication } from '../records/applications/find'
+import { Waiver } from '../records/hiring/model'
 
 /** Waives a requirement for one application, by somebody the requirement names, with a reason that stays on record. */
 export async function waive(

@@ -1,9 +1,9 @@
 import { v7 as uuid } from 'uuid'
 import { applied, type House, openHouse, until } from '../../test/house'
-import { Account } from '../accounts/model'
-import { inTransaction } from '../database/connection'
-import { Message } from './model'
-import { queueMail } from './queueMail'
+import { inTransaction } from '../platform/database/connection'
+import { Message } from '../platform/mail/model'
+import { queueMail } from '../platform/mail/queueMail'
+import { Account } from '../records/accounts/model'
 
 let house: House
 beforeAll(async () => {

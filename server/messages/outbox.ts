@@ -1,11 +1,11 @@
 import { Op } from 'sequelize'
-import { applicationById, applicationsById } from '../applications/find'
-import { recordEvent } from '../audit/record'
-import { changeWhere } from '../database/compareAndSet'
-import type { Account, Deps } from '../deps'
-import { conflict, notFound } from '../http/problems'
-import { hidesName } from '../scoring/find'
-import { Message } from './model'
+import { recordEvent } from '../platform/audit/record'
+import { changeWhere } from '../platform/database/compareAndSet'
+import type { Account, Deps } from '../platform/deps'
+import { conflict, notFound } from '../platform/errors/problems'
+import { Message } from '../platform/mail/model'
+import { applicationById, applicationsById } from '../records/applications/find'
+import { hidesName } from '../records/scoring/find'
 
 /** A mail usually goes out within seconds; one that waits longer has met with something. */
 const waitsAfterMs = 2 * 60_000

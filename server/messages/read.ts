@@ -1,13 +1,13 @@
-import { candidateWithMail } from '../accounts/candidate'
-import { contactMail } from '../applications/answers'
-import { applicationById, sentApplication } from '../applications/find'
-import { recordEvent } from '../audit/record'
-import { changeWhere } from '../database/compareAndSet'
-import type { Account, Deps } from '../deps'
-import { conflict, notFound } from '../http/problems'
-import { queueJob } from '../jobs/queue'
-import { hidesName } from '../scoring/find'
-import { Message } from './model'
+import { recordEvent } from '../platform/audit/record'
+import { changeWhere } from '../platform/database/compareAndSet'
+import type { Account, Deps } from '../platform/deps'
+import { conflict, notFound } from '../platform/errors/problems'
+import { queueJob } from '../platform/jobs/queue'
+import { Message } from '../platform/mail/model'
+import { candidateWithMail } from '../records/accounts/candidate'
+import { contactMail } from '../records/applications/answers'
+import { applicationById, sentApplication } from '../records/applications/find'
+import { hidesName } from '../records/scoring/find'
 
 /** Links that let whoever holds them in are for whom they were sent to, not for the desk. */
 const withoutSecrets = (text: string) =>

@@ -1,6 +1,6 @@
 import * as contract from '#contract/messages'
-import type { Account } from '../deps'
-import { bind } from '../http/bind'
+import type { Account } from '../platform/deps'
+import { bind } from '../platform/http/bind'
 import { previewMessages, sendMessages } from './bulk'
 import { letMessageBe, readOutbox } from './outbox'
 import { readMessages, resendMessage } from './read'

@@ -1,7 +1,7 @@
-import type { Deps } from '../deps'
-import { readBytes } from '../documents/bytes'
 import { changed } from '../platform/changes'
-import { Message } from './model'
+import type { Deps } from '../platform/deps'
+import { Message } from '../platform/mail/model'
+import { readBytes } from '../records/documents/bytes'
 
 /**
  * Sends a queued mail over SMTP. A mail already sent is left alone, so the job may run twice. One that the mail server

@@ -1,11 +1,11 @@
 import type { Input } from '#contract/endpoint'
 import type { saveSentences as sentencesContract, saveTemplate as templateContract } from '#contract/messages'
 import { placeholders, unknownIn } from '#core/messages/fill'
-import { recordEvent } from '../audit/record'
-import { putVersion } from '../database/compareAndSet'
-import type { Account, Deps } from '../deps'
-import { insistOnVersion, invalid, invalidField, notFound } from '../http/problems'
-import { MessageTemplate, PreparedSentence } from './prepared'
+import { recordEvent } from '../platform/audit/record'
+import { putVersion } from '../platform/database/compareAndSet'
+import type { Account, Deps } from '../platform/deps'
+import { insistOnVersion, invalid, invalidField, notFound } from '../platform/errors/problems'
+import { MessageTemplate, PreparedSentence } from '../records/messages/prepared'
 
 export async function listTemplates() {
   const templates = await MessageTemplate.findAll({ order: ['name', 'id'] })

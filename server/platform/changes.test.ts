@@ -1,11 +1,11 @@
 import { applied, claimOf, type House, look, openHouse } from '../../test/house'
-import { Application } from '../applications/model'
-import { inTransaction } from '../database/connection'
-import { Standing } from '../hiring/model'
-import { refreshStandings } from '../hiring/standing'
+import { refreshStandings } from '../readiness/summaries'
+import { Application } from '../records/applications/model'
+import { Standing } from '../records/hiring/model'
+import { Vacancy } from '../records/vacancies/model'
 import { subscribers } from '../subscribers'
-import { Vacancy } from '../vacancies/model'
 import { type Change, changed, subscribe } from './changes'
+import { inTransaction } from './database/connection'
 
 let house: House
 beforeAll(async () => {

@@ -1,7 +1,7 @@
 import type { Transaction } from 'sequelize'
 import { type Effect, type EventCode, effectsOf } from '#core/events/events'
-import { beforeCommit, inTransaction, transactionNow } from '../database/connection'
-import type { Actor, Deps } from '../deps'
+import { beforeCommit, inTransaction, transactionNow } from './database/connection'
+import type { Actor, Deps } from './deps'
 
 /** Something a use case has changed, and what it is about. */
 export type Change = {

@@ -5,8 +5,8 @@ import { contract } from '#contract/index'
 import { lists } from '#contract/lists'
 import { mayCall, type Role } from '#contract/roles'
 import { applied, type House, look, openHouse } from '../../test/house'
-import { Application } from '../applications/model'
-import { readPagesApart } from '../paper/readPagesApart'
+import { readPagesApart } from '../incoming/tray/readPagesApart'
+import { Application } from '../records/applications/model'
 
 let house: House
 let person: Awaited<ReturnType<typeof namelessPerson>>

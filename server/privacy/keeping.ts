@@ -1,10 +1,10 @@
 import { boundBy, type KeptApplication, keepingsOf } from '#core/privacy/retention'
 import { keepingWords } from '#core/words/retention'
-import { candidateOf } from '../accounts/candidate'
-import { applicationsOf } from '../applications/find'
-import type { Application } from '../applications/model'
-import type { Account, Deps } from '../deps'
-import { titlesOfVacancies } from '../vacancies/vacancies'
+import type { Account, Deps } from '../platform/deps'
+import { candidateOf } from '../records/accounts/candidate'
+import { applicationsOf } from '../records/applications/find'
+import type { Application } from '../records/applications/model'
+import { titlesOfVacancies } from '../records/vacancies/vacancies'
 
 const dayOf = (moment: Date) => moment.toISOString().slice(0, 10)
 

@@ -1,7 +1,7 @@
 import { QueryTypes } from 'sequelize'
 import { erasableOn, retention } from '#core/privacy/retention'
-import { inTransaction } from '../database/connection'
-import type { Deps } from '../deps'
+import { inTransaction } from '../platform/database/connection'
+import type { Deps } from '../platform/deps'
 import { eraseFile } from './erase'
 import { keptApplications } from './keeping'
 

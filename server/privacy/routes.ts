@@ -1,12 +1,12 @@
 import * as contract from '#contract/privacy'
 import { accountWithPassword } from '../accounts/lookAfter'
 import { withPassword } from '../accounts/withPassword'
-import type { Account } from '../deps'
-import { bind, bindFile } from '../http/bind'
+import type { Account } from '../platform/deps'
+import { bind, bindFile } from '../platform/http/bind'
+import { readSights, reveal } from './accessLog'
 import { eraseAtWish, eraseMe } from './erase'
+import { takeData } from './exportPersonalData'
 import { readKeeping } from './keeping'
-import { readSights, reveal } from './sights'
-import { takeData } from './takeData'
 
 export const privacyRoutes = [
   bind(contract.reveal, ({ deps, actor, input }) => reveal(deps, actor as Account, input.params.id, input.body)),

@@ -1,6 +1,6 @@
 import * as contract from '#contract/skills'
-import type { Account } from '../deps'
-import { bind } from '../http/bind'
+import type { Account } from '../platform/deps'
+import { bind } from '../platform/http/bind'
 import { allowResit } from './allowResit'
 import { beginSitting, describeCheck, handInSitting, readSitting, saveSittingAnswer } from './sit'
 

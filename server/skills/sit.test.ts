@@ -1,7 +1,7 @@
 import { applied, type House, openHouse } from '../../test/house'
-import { changeWhere } from '../database/compareAndSet'
-import { bankOf } from './checks'
-import { Sitting } from './model'
+import { changeWhere } from '../platform/database/compareAndSet'
+import { bankOf } from '../records/skills/checks'
+import { Sitting } from '../records/skills/model'
 
 let house: House
 beforeAll(async () => {
@@ -78,7 +78,7 @@ test('a check that was not passed is sat again by leave, after the waiting time,
   expect((await begin()).body.code).toBe('too-early')
 
   await Sitting.update({ finishedAt: new Date(Date.now() - 8 * 86_400_000) }, { where: { id: first } })
-  const { Resit } = await import('./model')
+  const { Resit } = await import('../records/skills/model')
   await Resit.update({ notBefore: house.day(0) }, { where: { applicationId: id } })
   const second = (await begin()).body.id
   expect(second).not.toBe(first)
@@ -94,7 +94,7 @@ test('a check that was not passed is sat again by leave, after the waiting time,
 test('so often and no oftener', async () => {
   const { candidate, id, begin } = await sitter(['Mia', 'Most'])
   const desk = await house.staff('coordinator')
-  const { Check, Resit } = await import('./model')
+  const { Check, Resit } = await import('../records/skills/model')
   await Check.update({ attempts: 2, waitDays: 0 }, { where: { key: 'isolation' } })
   for (const attempt of [1, 2]) {
     const sitting = (await begin()).body.id

@@ -1,5 +1,5 @@
-import { enquiryCounts } from '../verification/enquiries'
-import { allSources, sourceLine } from './sources'
+import { enquiryCounts } from '../records/enquiries/enquiries'
+import { allSources, sourceLine } from '../records/sources/sources'
 
 /** Every source, with how often it was asked and how long it takes. */
 export async function sourceDirectory() {

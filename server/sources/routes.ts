@@ -1,7 +1,7 @@
 import * as contract from '#contract/sources'
-import { bind } from '../http/bind'
+import { bind } from '../platform/http/bind'
+import { findSources } from '../records/sources/sources'
 import { sourceDirectory } from './directory'
-import { findSources } from './sources'
 
 export const sourceRoutes = [
   bind(contract.findSources, ({ input }) => findSources(input.query)),

@@ -1,8 +1,8 @@
-import { countsByStage } from '../applications/find'
-import type { Deps } from '../deps'
-import { vacanciesBeingEdited } from '../rules/versions'
-import { Intake } from './model'
-import { allVacancies, isOpen, vacancyLine } from './vacancies'
+import type { Deps } from '../platform/deps'
+import { countsByStage } from '../records/applications/find'
+import { vacanciesBeingEdited } from '../records/rules/versions'
+import { Intake } from '../records/vacancies/model'
+import { allVacancies, isOpen, vacancyLine } from '../records/vacancies/vacancies'
 
 /** Every vacancy, with how many people stand where. */
 export async function deskVacancies(deps: Pick<Deps, 'clock'>) {

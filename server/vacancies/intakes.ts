@@ -1,9 +1,9 @@
 import { v7 as uuid } from 'uuid'
-import { recordEvent } from '../audit/record'
-import { compareAndSet } from '../database/compareAndSet'
-import type { Account, Deps } from '../deps'
-import { insistOnVersion, invalidField, notFound } from '../http/problems'
-import { Intake, Vacancy } from './model'
+import { recordEvent } from '../platform/audit/record'
+import { compareAndSet } from '../platform/database/compareAndSet'
+import type { Account, Deps } from '../platform/deps'
+import { insistOnVersion, invalidField, notFound } from '../platform/errors/problems'
+import { Intake, Vacancy } from '../records/vacancies/model'
 
 /** Groups of vacancies, each with its posts. */
 export async function listIntakes() {

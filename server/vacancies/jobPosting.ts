@@ -2,8 +2,8 @@ import { getSchema } from '@tiptap/core'
 import { renderToHTMLString } from '@tiptap/static-renderer/pm/html-string'
 import { richTextParts } from '#contract/richText'
 import { dayAt } from '#core/dates/zoned'
-import type { Config } from '../config'
-import type { Vacancy } from './model'
+import type { Config } from '../platform/config'
+import type { Vacancy } from '../records/vacancies/model'
 
 const schema = getSchema(richTextParts)
 

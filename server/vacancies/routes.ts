@@ -1,15 +1,22 @@
 import { deskVacancies as contractOfDesk } from '#contract/desk'
 import * as rules from '#contract/rules'
 import * as contract from '#contract/vacancies'
-import { ownApplicationFor } from '../applications/find'
-import type { Account } from '../deps'
-import { bind } from '../http/bind'
-import { namesFor } from '../rules/versions'
+import type { Account } from '../platform/deps'
+import { bind } from '../platform/http/bind'
+import { ownApplicationFor } from '../records/applications/find'
+import { namesFor } from '../records/rules/versions'
+import { Intake } from '../records/vacancies/model'
+import {
+  isOpen,
+  listVacancies,
+  rulesOfVacancy,
+  vacanciesIn,
+  vacancyBySlug,
+  vacancyLine,
+} from '../records/vacancies/vacancies'
 import { deskVacancies } from './directory'
 import { listIntakes, saveIntake } from './intakes'
-import { Intake } from './model'
 import { createVacancy, publishRules, readDeskVacancy, saveVacancy, setVacancyState } from './setUp'
-import { isOpen, listVacancies, rulesOfVacancy, vacanciesIn, vacancyBySlug, vacancyLine } from './vacancies'
 
 export const vacancyRoutes = [
   bind(contract.listVacancies, ({ deps, input }) => listVacancies(deps, input.query)),

@@ -1,13 +1,13 @@
-import { candidateWithMail } from '../accounts/candidate'
-import { applicationsOf } from '../applications/find'
-import { recordEvent } from '../audit/record'
-import { labelOf } from '../claims/label'
-import { compareAndSet } from '../database/compareAndSet'
-import type { Account, Deps } from '../deps'
-import { documentById, markSeen, markSentBack, markUnseen } from '../documents/documents'
-import { conflict } from '../http/problems'
-import { queueMail } from '../messages/queueMail'
-import { claimById } from './load'
+import { recordEvent } from '../platform/audit/record'
+import { compareAndSet } from '../platform/database/compareAndSet'
+import type { Account, Deps } from '../platform/deps'
+import { conflict } from '../platform/errors/problems'
+import { queueMail } from '../platform/mail/queueMail'
+import { candidateWithMail } from '../records/accounts/candidate'
+import { applicationsOf } from '../records/applications/find'
+import { labelOf } from '../records/claims/label'
+import { documentById, markSeen, markSentBack, markUnseen } from '../records/documents/documents'
+import { claimById } from '../records/enquiries/load'
 
 /** Marks a document as seen, with what it says. A claim that was only claimed is now evidenced. */
 export async function seeDocument(

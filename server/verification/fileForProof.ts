@@ -1,10 +1,10 @@
-import { candidateWithMail } from '../accounts/candidate'
-import { claimsOf } from '../claims/face'
-import type { Deps } from '../deps'
-import { documentsOfCandidates } from '../documents/documents'
-import { sourcesOfCandidates } from '../sources/sources'
-import { enquiriesOfCandidates } from './enquiries'
-import { bySourceId, findingsOf } from './load'
+import type { Deps } from '../platform/deps'
+import { candidateWithMail } from '../records/accounts/candidate'
+import { claimsOf } from '../records/claims/face'
+import { documentsOfCandidates } from '../records/documents/documents'
+import { enquiriesOfCandidates } from '../records/enquiries/enquiries'
+import { bySourceId, findingsOf } from '../records/enquiries/load'
+import { sourcesOfCandidates } from '../records/sources/sources'
 import type { FileForProof } from './proof'
 
 /** Everything that comparing the claims of a candidate needs, in a few queries. */

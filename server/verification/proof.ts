@@ -8,13 +8,13 @@ import { type Decision, proposeDecision } from '#core/comparison/proposeDecision
 import { zoneAgainst } from '#core/identity/zoneAgainst'
 import { type Standing, standingAgainst } from '#core/validity/validity'
 import { comparisonSentence, standingSentence } from '#core/words/comparison'
-import { labelOf } from '../claims/label'
-import type { Claim } from '../claims/model'
-import type { Document } from '../documents/model'
-import type { Source } from '../sources/model'
-import type { Enquiry, Finding } from './model'
-import { standingOf } from './standing'
-import { claimedStatement } from './statement'
+import { labelOf } from '../records/claims/label'
+import type { Claim } from '../records/claims/model'
+import type { Document } from '../records/documents/model'
+import { standingOf } from '../records/enquiries/licenceStanding'
+import type { Enquiry, Finding } from '../records/enquiries/model'
+import { claimedStatement } from '../records/enquiries/statement'
+import type { Source } from '../records/sources/model'
 
 export type FileForProof = {
   person: { name: string; born: string | null; otherNames: readonly string[] }

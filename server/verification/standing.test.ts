@@ -1,5 +1,5 @@
 import { aPaper, aPermit, applied, claimOf, type House, look, openHouse, tokenIn } from '../../test/house'
-import { Enquiry, Finding } from './model'
+import { Enquiry, Finding } from '../records/enquiries/model'
 
 /** What stands against a licence or ends a question, and decisions at the same moment. */
 let house: House
@@ -220,7 +220,7 @@ describe('when an application ends', () => {
     const file = await asked(['Otto', 'Other'])
     const enquiry = (await Enquiry.findOne({ where: { claimId: file.degreeId } }))!
     const { id: second } = await file.candidate.done('beginApplication', { params: { slug: 'rope-access-inspector' } })
-    const { Application } = await import('../applications/model')
+    const { Application } = await import('../records/applications/model')
     await Application.update({ stage: 'sent', rulesVersion: 1 }, { where: { id: second } })
     await file.candidate.done('withdraw', { params: { id: file.id } })
     await enquiry.reload()

@@ -1,7 +1,7 @@
 import type { EnquiryReply } from '#contract/verification'
 import { aPaper, aPermit, applied, claimOf, type House, look, openHouse, tokenIn } from '../../test/house'
-import { Candidate } from '../accounts/model'
-import { Enquiry } from './model'
+import { Candidate } from '../records/accounts/model'
+import { Enquiry } from '../records/enquiries/model'
 
 let house: House
 beforeAll(async () => {

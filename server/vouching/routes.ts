@@ -1,7 +1,7 @@
 import * as contract from '#contract/vouching'
-import type { Account } from '../deps'
-import { bind } from '../http/bind'
-import { countAttempt, networkOf } from '../http/limits'
+import type { Account } from '../platform/deps'
+import { bind } from '../platform/http/bind'
+import { countAttempt, networkOf } from '../platform/http/limits'
 import { callOffVoucher, nameVoucher } from './name'
 import { findVouching, readVouching, vouch } from './vouch'
 

@@ -1,0 +1,67 @@
+import { sectionOf } from '#core/form/form'
+import { papersOfClaim } from '#core/papers/papers'
+import { openAt } from '#core/requirements/evaluate'
+import { type Rules, requirementsIn } from '#core/rules/rules'
+import { paperNeedWords } from '#core/words/papers'
+import { outcomeWords } from '#core/words/requirements'
+import { retell } from '#core/words/retell'
+import { say } from '#core/words/say'
+import type { Readiness } from '../readiness/readiness'
+import type { Application } from '../records/applications/model'
+import { labelOf } from '../records/claims/label'
+import type { Claim } from '../records/claims/model'
+import { documentLine } from '../records/documents/documents'
+import type { Document } from '../records/documents/model'
+import { namesFor } from '../records/rules/versions'
+import { unconfirmedSections } from './carryOver'
+
+type Filed = { claims: readonly Claim[]; documents: readonly Document[] }
+
+/** Studies whose papers are not whole, or not in a language that is read here. Without any paper the rules say it. */
+function papersLeft(form: Rules['form'], { claims, documents }: Filed, accepted: readonly string[]) {
+  const section = form.find(({ holds }) => holds === 'study')?.key ?? null
+  return claims.flatMap(({ id, details }) => {
+    const own = documents.filter(({ claimId }) => claimId === id).map(documentLine)
+    const need = details.kind === 'study' && own.length > 0 ? papersOfClaim(details, own, accepted) : undefined
+    const why = need && paperNeedWords(need, own.length)
+    return why ? [{ section, title: labelOf(details), why }] : []
+  })
+}
+
+/**
+ * What still keeps an application from being sent, each with the section where it is settled.
+ *
+ * @param known the names of keys in its rules, where they have been read
+ */
+export async function leftOf(
+  { rules, outcomes, claims, documents, vacancy }: Readiness,
+  application: Pick<Application, 'takenOver'>,
+  known?: Record<string, string>,
+) {
+  const names = known ?? (await namesFor(rules))
+  const requirements = requirementsIn(rules)
+  const open = openAt(outcomes, 'send')
+  const unanswered = new Set(open.flatMap(({ reason }) => (reason.code === 'answer-missing' ? [reason.question] : [])))
+  // What only hangs on an answer that is itself on the list is not a second thing to do.
+  const counted = open.filter(
+    ({ reason }) =>
+      reason.code !== 'condition-undecided' || !reason.deciding.every((question) => unanswered.has(question)),
+  )
+  const toConfirm = unconfirmedSections(rules.form, application).map(({ key, title }) => ({
+    section: key,
+    title: say('{{title}}: what we have from before', { title: say(title) }),
+    why: say('Look through it, and confirm or correct it.'),
+  }))
+  const toDo = counted.map((outcome) => {
+    const requirement = requirements.find(({ key }) => key === outcome.requirement)!
+    return {
+      section: sectionOf(rules.form, requirement)?.key ?? null,
+      title: retell(outcome.title),
+      why: outcomeWords(outcome, (key) => names[key] ?? key),
+    }
+  })
+  const place = new Map<string | null, number>(rules.form.map(({ key }, nth) => [key, nth]))
+  return [...toConfirm, ...toDo, ...papersLeft(rules.form, { claims, documents }, vacancy.paperLanguages)].sort(
+    (a, b) => (place.get(a.section) ?? rules.form.length) - (place.get(b.section) ?? rules.form.length),
+  )
+}

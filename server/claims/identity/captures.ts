@@ -1,0 +1,96 @@
+import { v7 as uuid } from 'uuid'
+import type { ClaimDetails } from '#contract/claims'
+import type { Capture as CaptureFace, Offered } from '#contract/identity'
+import { readZone, type ZoneReading } from '#core/identity/machineZone'
+import type { PaperPart } from '#core/papers/papers'
+import { zoneFaultWords } from '#core/words/zone'
+import type { Account, Deps } from '../../platform/deps'
+import { conflict, notFound, Problem } from '../../platform/errors/problems'
+import { DeviceSilent } from '../../platform/outside/capture'
+import { Capture } from '../../records/identity/model'
+import { ownClaim, uploadDocument } from '../change'
+
+type Paper = Extract<ClaimDetails, { kind: 'identity' }>['paper']
+
+/** Begins to capture the paper of an identity claim. */
+export async function beginCapture(deps: Deps, actor: Account, claimId: string): Promise<CaptureFace> {
+  const paper = paperOf(await ownClaim(deps, actor, claimId))
+  if (paper === 'two others')
+    throw conflict('nothing-to-read', 'These papers have no machine-readable lines; add them as documents.')
+  const { session, address } = await orSilent(deps.captureDevice.begin(paper === 'passport' ? 1 : 2))
+  const capture = await Capture.create({
+    id: uuid(),
+    claimId,
+    session,
+    state: 'waiting',
+    reading: { address },
+    createdAt: deps.clock.now(),
+  })
+  return faceOf(capture)
+}
+
+/** Takes what the device has captured: the pictures go behind the claim, and what the zone says is offered. */
+export async function takeCapture(deps: Deps, actor: Account, id: string): Promise<CaptureFace> {
+  const capture = await Capture.findByPk(id, { lock: true })
+  if (!capture) throw notFound()
+  const claim = await ownClaim(deps, actor, capture.claimId)
+  if (capture.state !== 'waiting') return faceOf(capture)
+  const captured = await orSilent(deps.captureDevice.take(capture.session))
+  const address = capture.reading?.address ?? ''
+  if (captured.state === 'waiting') return faceOf(capture)
+  if (captured.state === 'gone') {
+    await capture.update({ state: 'gone' })
+    return faceOf(capture)
+  }
+  const reading = readZone(captured.zone, deps.clock.today())
+  const why = zoneFaultWords(reading)
+  if (why !== undefined || 'code' in reading) {
+    await capture.update({ state: 'unclear', reading: { address, why } })
+    return faceOf(capture)
+  }
+  for (const [nth, { bytes }] of captured.pictures.entries()) {
+    const part: PaperPart = captured.pictures.length === 1 ? 'data page' : nth === 0 ? 'front' : 'back'
+    await uploadDocument(deps, actor, claim.id, { fileName: `${paperOf(claim)}, ${part}.jpg`, part }, bytes)
+  }
+  await capture.update({
+    state: 'read',
+    reading: { address, offered: offeredBy(reading, captured.zone, paperOf(claim)), mended: reading.mended },
+  })
+  return faceOf(capture)
+}
+
+function offeredBy(reading: ZoneReading, zone: string, asked: Paper): Offered {
+  return {
+    paper: reading.paper === 'other' || reading.paper === 'visa' ? asked : reading.paper,
+    number: reading.number,
+    issuer: reading.issuer,
+    familyName: reading.familyName,
+    givenNames: reading.givenNames,
+    born: reading.born ?? '',
+    through: reading.through ?? '',
+    zone,
+  }
+}
+
+const faceOf = ({ id, state, reading }: Capture): CaptureFace => ({
+  id,
+  state,
+  address: reading?.address ?? '',
+  offered: reading?.offered ?? null,
+  mended: reading?.mended ?? [],
+  why: reading?.why ?? null,
+})
+
+function paperOf({ details }: { details: ClaimDetails }): Paper {
+  if (details.kind !== 'identity') throw notFound()
+  return details.paper
+}
+
+async function orSilent<T>(asked: Promise<T>): Promise<T> {
+  try {
+    return await asked
+  } catch (error) {
+    if (!(error instanceof DeviceSilent)) throw error
+    throw new Problem(502, 'device-silent', 'The capture device does not answer at the moment. Try again, or type it.')
+  }
+}

@@ -1,0 +1,173 @@
+import { col, Op } from 'sequelize'
+import { writeWhen } from '#core/dates/write'
+import { dayAt } from '#core/dates/zoned'
+import { leftOf } from './applications/remaining'
+import { forgetOldUploads } from './documents/uploads'
+import { remindOfOffers, tellOfExpiredOffers } from './hiring/offerReminders'
+import { askToTakeOver } from './onBehalf/behalf'
+import { recordEvent } from './platform/audit/record'
+import { forEachRow } from './platform/database/forEachRow'
+import type { Deps } from './platform/deps'
+import { forgetOldAttempts } from './platform/http/limits'
+import { queueJob } from './platform/jobs/queue'
+import { queueMail } from './platform/mail/queueMail'
+import { forgetUnheldBytes } from './privacy/erase'
+import { retain } from './privacy/retain'
+import { readinessOf } from './readiness/readiness'
+import { candidateWithMail } from './records/accounts/candidate'
+import { Application } from './records/applications/model'
+import { isTheirs } from './records/applications/writtenFor'
+import { labelOf } from './records/claims/label'
+import { claimById } from './records/enquiries/load'
+import { Enquiry } from './records/enquiries/model'
+import { sourceById } from './records/sources/sources'
+import { allVacancies, isOpen } from './records/vacancies/vacancies'
+import { markOverdue } from './skills/sit'
+import { forgetOldDryRuns } from './vacancies/rules/dryRun'
+import { linkFor } from './verification/raiseEnquiry'
+
+const closingSoonDays = 3
+
+/**
+ * What happens by itself as days go by, once for each day: reminders, expiries, retention; then every standing is computed
+ * anew, as a job of its own. What fails for one row keeps no other waiting; the sweep is then tried again for what is left.
+ */
+export async function sweep(deps: Deps) {
+  const parts = [
+    remindSources,
+    expireLinks,
+    remindOfClosing,
+    remindOfQuiet,
+    remindOfOffers,
+    tellOfExpiredOffers,
+    markOverdue,
+    retain,
+  ]
+  let failed = 0
+  for (const part of parts) failed += await part(deps)
+  await forgetOldDryRuns(deps)
+  await forgetOldUploads(deps)
+  await forgetUnheldBytes(deps)
+  await forgetOldAttempts(deps)
+  const day = deps.clock.today().toString()
+  await queueJob('standings', { day }, { uniqueKey: `standings ${day}` })
+  if (failed > 0) throw new Error(`${failed} of what was due today could not be done`)
+}
+
+function remindSources(deps: Deps) {
+  const due = { state: 'open' as const, remindedAt: null, answerBy: { [Op.lt]: deps.clock.today().toString() } }
+  return forEachRow(deps, Enquiry, due, async (enquiry) => {
+    const source = await sourceById(enquiry.sourceId)
+    const claim = await claimById(enquiry.claimId)
+    const person = await candidateWithMail(claim.candidateId)
+    await enquiry.update({ remindedAt: deps.clock.now() })
+    await queueMail(deps, {
+      to: { name: source.name, mail: source.mail },
+      subject: `A reminder: please confirm ${labelOf(claim.details)}, ${person.name}`,
+      text: `On ${writeWhen(dayAt(enquiry.askedAt, deps.config.timeZone).toString())} we asked you about ${person.name}. The answer decides when they can start. It takes about two minutes:\n${await linkFor(deps, enquiry)}`,
+      about: { id: enquiry.applicationId, candidateId: claim.candidateId },
+    })
+    await recordEvent(
+      deps,
+      { kind: 'system' },
+      {
+        code: 'source-reminded',
+        what: `Reminded ${source.name} about ${labelOf(claim.details)}`,
+        forCandidate: `We reminded ${source.name}.`,
+        about: source.name,
+        candidateId: claim.candidateId,
+        applicationId: enquiry.applicationId,
+        claimId: claim.id,
+      },
+    )
+  })
+}
+
+function expireLinks(deps: Deps) {
+  const old = { state: 'open' as const, expiresAt: { [Op.lt]: deps.clock.now() } }
+  return forEachRow(deps, Enquiry, old, async (enquiry) => {
+    const claim = await claimById(enquiry.claimId)
+    const source = await sourceById(enquiry.sourceId)
+    await enquiry.update({ state: 'expired' })
+    await recordEvent(
+      deps,
+      { kind: 'system' },
+      {
+        code: 'enquiry-expired',
+        what: `${source.name} did not answer about ${labelOf(claim.details)}; the link has expired`,
+        about: source.name,
+        candidateId: claim.candidateId,
+        applicationId: enquiry.applicationId,
+        claimId: claim.id,
+      },
+    )
+  })
+}
+
+async function remindOfClosing(deps: Deps) {
+  const now = deps.clock.now()
+  const soon = new Date(now.getTime() + closingSoonDays * 86_400_000)
+  const closing = (await allVacancies()).filter((vacancy) => isOpen(vacancy, now) && vacancy.closesAt <= soon)
+  const drafts = {
+    stage: 'being written' as const,
+    vacancyId: closing.map(({ id }) => id),
+    // A reminder of a quiet week does not take the place of this one.
+    [Op.or]: [
+      { remindedAt: null },
+      { remindedAt: { [Op.lt]: new Date(soon.getTime() - 2 * closingSoonDays * 86_400_000) } },
+    ],
+  }
+  return forEachRow(deps, Application, drafts, async (draft) => {
+    const vacancy = closing.find(({ id }) => id === draft.vacancyId)!
+    if (!(await isTheirs(draft))) {
+      await draft.update({ remindedAt: now })
+      // Who was asked to take an application over and has not is asked once more; what is still written here is not theirs yet.
+      if (draft.onBehalf?.askedAt) await askToTakeOver(deps, { kind: 'system' }, draft.id)
+      return
+    }
+    const person = await candidateWithMail(draft.candidateId)
+    const left = (await leftOf(await readinessOf(deps, draft), draft)).length
+    const closes = vacancy.closesAt.toLocaleString('en-GB', {
+      timeZone: vacancy.timeZone,
+      day: 'numeric',
+      month: 'short',
+      hour: '2-digit',
+      minute: '2-digit',
+    })
+    await draft.update({ remindedAt: now })
+    await queueMail(deps, {
+      to: person,
+      subject: `Not sent yet: ${vacancy.title} closes ${closes}`,
+      text: `Your application for ${vacancy.title} has not been sent. ${left === 0 ? 'It is complete.' : `${left === 1 ? 'One thing is' : `${left} things are`} left.`} It closes on ${closes} (${vacancy.timeZone}).\n\n${deps.config.publicUrl}/apply/${draft.id}`,
+      about: draft,
+    })
+  })
+}
+
+const quietDays = 7
+
+/** A week without a change in an application that is not sent: one reminder, until it is changed again. */
+async function remindOfQuiet(deps: Deps) {
+  const now = deps.clock.now()
+  const open = new Map(
+    (await allVacancies()).filter((vacancy) => isOpen(vacancy, now)).map((vacancy) => [vacancy.id, vacancy]),
+  )
+  const drafts = {
+    stage: 'being written' as const,
+    vacancyId: [...open.keys()],
+    savedAt: { [Op.lt]: new Date(now.getTime() - quietDays * 86_400_000) },
+    [Op.or]: [{ remindedAt: null }, { remindedAt: { [Op.lt]: col('savedAt') } }],
+  }
+  return forEachRow(deps, Application, drafts, async (draft) => {
+    if (!(await isTheirs(draft))) return
+    const vacancy = open.get(draft.vacancyId)!
+    const person = await candidateWithMail(draft.candidateId)
+    await draft.update({ remindedAt: now })
+    await queueMail(deps, {
+      to: person,
+      subject: `Still to send: ${vacancy.title}`,
+      text: `You began to apply for ${vacancy.title} and have not been back for a week. All you wrote is kept. It can be sent until ${writeWhen(dayAt(vacancy.closesAt, vacancy.timeZone).toString())}:\n\n${deps.config.publicUrl}/apply/${draft.id}\n\nIf you have changed your mind, nothing is needed.`,
+      about: draft,
+    })
+  })
+}

@@ -1,0 +1,77 @@
+import type { Points } from '#core/scoring/score'
+import { isComplete, summarise, visibleTo } from '#core/scoring/score'
+import { recordEvent } from '../../platform/audit/record'
+import type { Account, Deps } from '../../platform/deps'
+import { conflict, invalidField } from '../../platform/errors/problems'
+import { sentApplication } from '../../records/applications/find'
+import { scoresOf, sheetOf } from '../../records/scoring/find'
+import { Score } from '../../records/scoring/model'
+
+/** One's own score of an application; those of others, and what they come to, once enough are in. */
+export async function readScores(actor: Account, applicationId: string) {
+  const application = await sentApplication(applicationId)
+  const { criteria, reviewers } = await sheetOf(application.vacancyId)
+  const scores = await scoresOf(applicationId)
+  const seen = visibleTo(actor.id, scores, reviewers)
+  const line = ({ score }: (typeof scores)[number]) => ({
+    reviewer: score.reviewer,
+    points: score.points as Record<string, number>,
+    note: score.note,
+    handedInAt: score.handedInAt?.toISOString() ?? null,
+  })
+  const own = scores.find(({ reviewerId }) => reviewerId === actor.id)
+  const others = seen.filter(({ reviewerId }) => reviewerId !== actor.id)
+  const handedIn = scores.filter((score) => score.handedIn).length
+  return {
+    criteria,
+    reviewers,
+    handedIn,
+    own: own ? line(own) : null,
+    others: others.map(line),
+    summary: (handedIn >= reviewers && (!own || own.handedIn) && summarise(criteria, scores)) || null,
+    open: application.stage === 'sent',
+  }
+}
+
+/** Keeps somebody's points. Handed in, they stay as they are. */
+export async function saveScore(
+  deps: Deps,
+  actor: Account,
+  applicationId: string,
+  { points, note, handIn }: { points: Points; note: string; handIn: boolean },
+) {
+  const application = await sentApplication(applicationId, { lock: true })
+  if (application.stage !== 'sent')
+    throw conflict('scored', 'The shortlist has been decided; scores are no longer taken.')
+  const { criteria, reviewers } = await sheetOf(application.vacancyId, { lock: true })
+  if (criteria.length === 0) throw conflict('no-sheet', 'This vacancy has no score sheet yet.')
+  const unknown = Object.keys(points).find((key) => !criteria.some((criterion) => criterion.key === key))
+  if (unknown) throw invalidField(`/body/points/${unknown}`, 'The score sheet does not ask this.')
+  for (const { key, most } of criteria)
+    if ((points[key] ?? 0) > most) throw invalidField(`/body/points/${key}`, `At most ${most} points can be given.`)
+  if (handIn && !isComplete(criteria, points))
+    throw invalidField('/body/points', 'Every criterion needs its points first.')
+  const before = await Score.findOne({ where: { applicationId, reviewerId: actor.id } })
+  if (before?.handedInAt) throw conflict('handed-in', 'You have handed in your score; it stays as it is.')
+  await Score.upsert({
+    applicationId,
+    reviewerId: actor.id,
+    reviewer: actor.name,
+    points,
+    note: note.trim(),
+    savedAt: deps.clock.now(),
+    handedInAt: handIn ? deps.clock.now() : null,
+  })
+  if (!handIn) return { handedIn: false }
+  const scored = await scoresOf(applicationId)
+  const count = scored.filter(({ handedIn }) => handedIn).length
+  await recordEvent(deps, actor, {
+    code: 'score-handed-in',
+    what: `Handed in a score, ${count} of ${reviewers}`,
+    about: application.reference ?? undefined,
+    candidateId: application.candidateId,
+    applicationId,
+    details: { points },
+  })
+  return { handedIn: true }
+}

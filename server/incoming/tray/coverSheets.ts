@@ -1,0 +1,117 @@
+import { type PDFDocument, rgb } from 'pdf-lib'
+import QRCode from 'qrcode'
+import type { PaperPart } from '#core/papers/papers'
+import { sheetCode, sheetReference } from '#core/tray/coverSheet'
+import { paperPartWords } from '#core/words/papers'
+import { recordEvent } from '../../platform/audit/record'
+import { nextNumber } from '../../platform/database/counter'
+import type { Account, Deps } from '../../platform/deps'
+import { conflict, invalidField, notFound } from '../../platform/errors/problems'
+import type { FileToKeep } from '../../platform/http/serve'
+import { draw, faceOf, newPdf, widthOf, wrapped } from '../../platform/pdf/pdfText'
+import { candidateWithMail } from '../../records/accounts/candidate'
+import { awaitsPapers } from '../../records/applications/find'
+import { applicationForPapers } from '../../records/applications/writtenFor'
+import { claimsOf } from '../../records/claims/face'
+import { labelOf } from '../../records/claims/label'
+import { hidesName } from '../../records/scoring/find'
+import { CoverSheet } from '../../records/tray/model'
+
+/** Makes cover sheets for papers that are awaited, each for one kind of paper behind one claim. */
+export async function printCoverSheets(
+  deps: Deps,
+  actor: Account,
+  applicationId: string,
+  papers: readonly { claimId: string; part: PaperPart }[],
+) {
+  const application = await applicationForPapers(applicationId)
+  if (!awaitsPapers(application))
+    throw conflict('ended', 'This application has ended; nothing is awaited for it any more.')
+  const claims = await claimsOf(application.candidateId)
+  const sheets: { number: number; reference: string }[] = []
+  for (const { claimId, part } of papers) {
+    const claim = claims.find(({ id }) => id === claimId)
+    if (!claim) throw invalidField('/body/papers', 'One of these is not in the file.')
+    const number = await nextNumber(deps, 'cover-sheets')
+    const reference = sheetReference(number)
+    await CoverSheet.create({
+      number,
+      reference,
+      applicationId,
+      claimId,
+      part,
+      title: `${labelOf(claim.details)}: ${paperPartWords(part)}`,
+      printedBy: actor.name,
+      printedAt: deps.clock.now(),
+    })
+    sheets.push({ number, reference })
+  }
+  await recordEvent(deps, actor, {
+    code: 'cover-sheets-printed',
+    what: `Printed ${sheets.length === 1 ? 'a cover sheet' : `${sheets.length} cover sheets`}: ${sheets.map(({ reference }) => reference).join(', ')}`,
+    about: application.reference ?? undefined,
+    candidateId: application.candidateId,
+    applicationId,
+  })
+  return { sheets }
+}
+
+/** The sheets as one PDF, a page each. The square stands in the middle, where no clip or staple is. */
+export async function coverSheetsPdf(
+  deps: Deps,
+  applicationId: string,
+  numbers: readonly number[],
+): Promise<FileToKeep> {
+  const application = await applicationForPapers(applicationId)
+  const sheets = await CoverSheet.findAll({ where: { applicationId, number: [...numbers] }, order: ['number'] })
+  if (sheets.length === 0) throw notFound()
+  const person = await candidateWithMail(application.candidateId)
+  const name = (await hidesName(application)) ? '' : person.name
+  const about = `Cover sheets ${application.reference ?? name}`
+  const pdf = await newPdf(about, deps.clock.now())
+  for (const sheet of sheets) await drawSheet(pdf, sheet, { name, reference: application.reference ?? '', deps })
+  return {
+    fileName: `${about}.pdf`,
+    mediaType: 'application/pdf',
+    body: Buffer.from(await pdf.save()),
+  }
+}
+
+/** The dark modules of a QR code (ISO/IEC 18004, level H) as a path, one unit each. */
+function squareOf(text: string): { path: string; modules: number } {
+  const { modules } = QRCode.create(text, { errorCorrectionLevel: 'H' })
+  const dark = [...modules.data.keys()].filter((at) => modules.data[at])
+  const path = dark.map((at) => `M${at % modules.size} ${Math.floor(at / modules.size)}h1v1h-1z`).join('')
+  return { path, modules: modules.size }
+}
+
+async function drawSheet(
+  pdf: PDFDocument,
+  sheet: CoverSheet,
+  { name, reference, deps }: { name: string; reference: string; deps: Deps },
+) {
+  const plain = await faceOf(pdf, 'atkinson-hyperlegible-next', 400)
+  const bold = await faceOf(pdf, 'atkinson-hyperlegible-next', 700)
+  const page = pdf.addPage([595, 842])
+  const centred = (face: typeof plain, text: string, y: number, size: number) =>
+    draw(page, face, text, (595 - widthOf(face, text, size)) / 2, y, size)
+  centred(plain, deps.config.operator, 780, 12)
+  wrapped(bold, sheet.title, 22, 460).forEach((line, nth) => {
+    centred(bold, line, 730 - nth * 28, 22)
+  })
+  centred(plain, [name, reference].filter(Boolean).join(', '), 640, 14)
+  const { path, modules } = squareOf(sheetCode(sheet.number))
+  page.drawSvgPath(path, { x: 297 - 100, y: 590, scale: 200 / modules, color: rgb(0, 0, 0) })
+  centred(bold, sheet.reference, 340, 26)
+  page.drawLine({ start: { x: 90, y: 300 }, end: { x: 505, y: 300 }, thickness: 0.6, color: rgb(0.7, 0.74, 0.72) })
+  const words = [
+    'Lay this sheet on top of the paper it is for, and of no other. Send both, or scan both, this sheet first.',
+    'It finds its file by itself, lying this way or that. It works once.',
+  ]
+  let y = 274
+  for (const paragraph of words)
+    for (const line of wrapped(plain, paragraph, 12, 415)) {
+      draw(page, plain, line, 90, y, 12)
+      y -= 18
+    }
+}

@@ -1,0 +1,75 @@
+import type { PaperPart } from '#core/papers/papers'
+import { recordEvent } from '../../platform/audit/record'
+import { lockOf } from '../../platform/database/connection'
+import type { Account, Actor, Deps } from '../../platform/deps'
+import { conflict, notFound } from '../../platform/errors/problems'
+import { applicationForPapers } from '../../records/applications/writtenFor'
+import { labelOf } from '../../records/claims/label'
+import { Claim } from '../../records/claims/model'
+import { readBytes } from '../../records/documents/bytes'
+import { addDocument, replaceSentBack } from '../../records/documents/documents'
+import { takeFile } from '../../records/documents/inspect'
+import { CoverSheet, TrayPaper } from '../../records/tray/model'
+import { partsFor } from './places'
+
+type Where = { applicationId: string; claimId: string; part?: PaperPart }
+
+/** Puts a paper of the tray behind a claim: from there on it is a document like any other, waiting to be looked at. */
+export async function putBehind(deps: Deps, actor: Actor, paper: TrayPaper, { applicationId, claimId, part }: Where) {
+  const { candidateId } = await applicationForPapers(applicationId, { bySheet: actor.kind === 'system' })
+  const claim = await Claim.findOne({ where: { id: claimId, candidateId, removedAt: null } })
+  if (!claim) throw notFound()
+  const kind = part ?? partsFor(claim.kind)[0]!
+  const { bytes } = await readBytes(paper.sha256)
+  const file = await takeFile(deps, bytes)
+  const { document } = await addDocument(
+    deps,
+    { candidateId, claimId, credentialVersion: claim.credentialVersion },
+    { fileName: `${labelOf(claim.details)}, scanned.pdf`, part: kind },
+    file,
+  )
+  await replaceSentBack(claimId, document.part)
+  await paper.update({
+    state: 'filed',
+    documentId: document.id,
+    settledBy: actor.kind === 'account' ? actor.name : 'its cover sheet',
+    settledAt: deps.clock.now(),
+  })
+  await recordEvent(deps, actor, {
+    code: 'paper-filed',
+    what: `Filed ${paper.pages === 1 ? 'a page' : `${paper.pages} pages`} that came on paper behind ${labelOf(claim.details)}${actor.kind === 'system' ? ', by the cover sheet' : ''}`,
+    forCandidate: `We filed a paper you sent for ${labelOf(claim.details)}.`,
+    candidateId,
+    applicationId,
+    claimId,
+    details: { fileName: paper.fileName, coverSheet: paper.coverSheet },
+  })
+}
+
+/** A person says where a waiting paper belongs. */
+export async function filePaper(deps: Deps, actor: Account, id: string, where: Where) {
+  const paper = await waitingPaper(id)
+  if (paper.pages === 0) throw conflict('no-paper', 'Only a cover sheet came; there is no paper to file.')
+  await putBehind(deps, actor, paper, where)
+  // Where the sheet was for this very place, it has done its work.
+  if (paper.coverSheet !== null)
+    await CoverSheet.update(
+      { usedAt: deps.clock.now() },
+      { where: { number: paper.coverSheet, claimId: where.claimId, usedAt: null } },
+    )
+  return { done: true as const }
+}
+
+export async function takeOutOfTray(deps: Deps, actor: Account, id: string) {
+  const paper = await waitingPaper(id)
+  await paper.update({ state: 'thrown away', settledBy: actor.name, settledAt: deps.clock.now() })
+  await recordEvent(deps, actor, { code: 'paper-thrown-away', what: `Took ${paper.fileName} out of the paper tray` })
+  return { done: true as const }
+}
+
+async function waitingPaper(id: string): Promise<TrayPaper> {
+  const paper = await TrayPaper.findByPk(id, lockOf())
+  if (!paper) throw notFound()
+  if (paper.state !== 'waiting') throw conflict('settled', 'Somebody has dealt with this paper already.')
+  return paper
+}

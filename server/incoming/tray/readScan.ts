@@ -1,0 +1,148 @@
+import { degrees, PDFDocument } from 'pdf-lib'
+import { v7 as uuid } from 'uuid'
+import { dayAt } from '#core/dates/zoned'
+import { type SplitPaper, splitScan } from '#core/tray/split'
+import { inTransaction, lockOf } from '../../platform/database/connection'
+import type { Deps } from '../../platform/deps'
+import { Problem } from '../../platform/errors/problems'
+import { awaitsPapers } from '../../records/applications/find'
+import { Application } from '../../records/applications/model'
+import { Claim } from '../../records/claims/model'
+import { keepBytes, readBytes } from '../../records/documents/bytes'
+import { CoverSheet, Scan, TrayPaper } from '../../records/tray/model'
+import { putBehind } from './file'
+import { guessesFor } from './places'
+import type { ReadPage } from './readPages'
+import { readPagesApart } from './readPagesApart'
+
+/** The job that reads a scan, splits it at its cover sheets, files what can be filed, and leaves the rest in the tray. */
+export async function readScan(deps: Deps, { scanId }: { scanId: string }) {
+  const scan = await Scan.findByPk(scanId)
+  if (scan?.state !== 'waiting') return
+  const { bytes, mediaType } = await readBytes(scan.sha256)
+  let pages: ReadPage[]
+  try {
+    pages = await readPagesApart(bytes)
+  } catch (error) {
+    await scan.update({ state: 'refused', fault: (error as Error).message.slice(0, 250) })
+    return
+  }
+  const papers = splitScan(pages)
+  const made = await Promise.all(
+    papers.map(async (paper) => ({
+      paper,
+      pdf:
+        paper.pages.length > 0 ? await pdfOf(paper, pages, mediaType === 'application/pdf' ? bytes : undefined) : null,
+    })),
+  )
+  await inTransaction(deps.sequelize, async () => {
+    const locked = await Scan.findByPk(scanId, lockOf())
+    if (locked?.state !== 'waiting') return
+    let neighbour: string | undefined
+    for (const { paper, pdf } of made) {
+      const words = paper.pages.map((nth) => pages[nth]!.words).join(' ')
+      neighbour = (await place(deps, scan, paper, pdf, words, neighbour)) ?? neighbour
+    }
+    await locked.update({
+      state: papers.length > 0 ? 'split' : 'refused',
+      pages: pages.length,
+      fault: papers.length > 0 ? null : 'Every page is blank.',
+    })
+  })
+}
+
+/** A scan that could not be worked through, however often it was tried, is told in the tray. */
+export const giveUpScan = async (_deps: Deps, { scanId }: { scanId: string }) =>
+  void (await Scan.update(
+    { state: 'refused', fault: 'It could not be worked through. Put it in again.' },
+    { where: { id: scanId, state: 'waiting' } },
+  ))
+
+/** Files a paper by its cover sheet, or leaves it in the tray and says why. Gives whose file it went to. */
+async function place(
+  deps: Deps,
+  scan: Scan,
+  paper: SplitPaper,
+  pdf: Buffer | null,
+  words: string,
+  neighbour: string | undefined,
+): Promise<string | undefined> {
+  const { sheet, why, candidateId } = await judge(deps, paper)
+  const now = deps.clock.now()
+  // A cover sheet alone has no paper to keep; the sheet itself is what a person looks at.
+  const sha256 = pdf ? await keepBytes(pdf, 'application/pdf', now) : scan.sha256
+  const row = await TrayPaper.create({
+    id: uuid(),
+    fileName: scan.fileName,
+    came: scan.came,
+    broughtBy: scan.broughtBy,
+    cameAt: scan.cameAt,
+    sha256,
+    pages: paper.pages.length,
+    coverSheet: paper.sheet ?? null,
+    state: 'waiting',
+    why: pdf ? why : 'A cover sheet came without its paper.',
+    guesses: why && pdf ? await guessesFor(words, neighbour ?? candidateId) : [],
+    words: words.slice(0, 20_000),
+  })
+  if (why || !sheet || !pdf) return undefined
+  const { applicationId, claimId, part } = sheet
+  try {
+    await putBehind(deps, { kind: 'system' }, row, { applicationId, claimId, part })
+  } catch (error) {
+    // Too many pages, the same paper again: it waits for a person, who is told why.
+    if (!(error instanceof Problem)) throw error
+    await row.update({ why: `${sheet.reference} could not file it: ${error.title}`.slice(0, 250) })
+    return undefined
+  }
+  await sheet.update({ usedAt: now })
+  return candidateId
+}
+
+/** Whether a paper's cover sheet may file it, and why not. */
+async function judge({ config }: Deps, { sheet: number, doubtful }: SplitPaper) {
+  if (doubtful)
+    return {
+      why: doubtful.likely
+        ? `The cover sheet cannot be read for certain; it is likely ${doubtful.likely}.`
+        : 'The cover sheet cannot be read for certain.',
+    }
+  if (number === undefined) return { why: 'It came without a cover sheet.' }
+  const sheet = await CoverSheet.findByPk(number, lockOf())
+  if (!sheet) return { why: 'Its cover sheet was not printed here, or its file has been erased.' }
+  const application = await Application.findByPk(sheet.applicationId)
+  const claim = await Claim.findByPk(sheet.claimId)
+  const candidateId = application?.candidateId
+  if (sheet.usedAt)
+    return {
+      candidateId,
+      why: `Its cover sheet ${sheet.reference} was used before, on ${dayAt(sheet.usedAt, config.timeZone)}.`,
+    }
+  if (application?.stage === 'withdrawn')
+    return { candidateId, why: `Its cover sheet ${sheet.reference} belongs to an application that was withdrawn.` }
+  if (!application || !awaitsPapers(application))
+    return { candidateId, why: `Its cover sheet ${sheet.reference} belongs to an application that has ended.` }
+  if (!claim || claim.removedAt)
+    return { candidateId, why: `What its cover sheet ${sheet.reference} is for has been taken out of the file.` }
+  return { sheet, candidateId, why: '' }
+}
+
+/** The pages of a paper as one PDF, turned upright: copied where they came as PDF, put on pages where as pictures. */
+async function pdfOf({ pages: own, upright }: SplitPaper, pages: readonly ReadPage[], source: Buffer | undefined) {
+  const pdf = await PDFDocument.create()
+  if (source) {
+    const from = await PDFDocument.load(source, { updateMetadata: false })
+    for (const page of await pdf.copyPages(from, own)) {
+      page.setRotation(degrees((page.getRotation().angle + upright * 90) % 360))
+      pdf.addPage(page)
+    }
+  } else
+    for (const nth of own) {
+      const picture = await pdf.embedJpg(Uint8Array.from(pages[nth]!.jpeg!))
+      const scale = 842 / Math.max(picture.width, picture.height)
+      const page = pdf.addPage([picture.width * scale, picture.height * scale])
+      page.drawImage(picture, { x: 0, y: 0, width: picture.width * scale, height: picture.height * scale })
+      page.setRotation(degrees(upright * 90))
+    }
+  return Buffer.from(await pdf.save())
+}

@@ -1,0 +1,124 @@
+import { Op } from 'sequelize'
+import { v7 as uuid } from 'uuid'
+import { inTransaction } from '../../platform/database/connection'
+import { type Account, type Actor, type Deps, nameOfActor } from '../../platform/deps'
+import { notFound, Problem } from '../../platform/errors/problems'
+import type { FileToKeep } from '../../platform/http/serve'
+import { queueJob } from '../../platform/jobs/queue'
+import { labelOf } from '../../records/claims/label'
+import { Claim } from '../../records/claims/model'
+import { keepBytes, readBytes } from '../../records/documents/bytes'
+import { Document } from '../../records/documents/model'
+import { Scan, TrayPaper } from '../../records/tray/model'
+import { guessLines } from './places'
+
+const mostWaiting = 200
+const mostFiled = 30
+const keptDays = 30
+
+/** What the first bytes of a scan say that it is. */
+const kinds: { mediaType: string; begins: number[] }[] = [
+  { mediaType: 'application/pdf', begins: [0x25, 0x50, 0x44, 0x46] },
+  { mediaType: 'image/jpeg', begins: [0xff, 0xd8, 0xff] },
+  { mediaType: 'image/png', begins: [0x89, 0x50, 0x4e, 0x47] },
+  { mediaType: 'image/tiff', begins: [0x49, 0x49, 0x2a, 0x00] },
+  { mediaType: 'image/tiff', begins: [0x4d, 0x4d, 0x00, 0x2a] },
+]
+
+/** Takes a scan in; a job reads it. Throws a problem where it is of no kind that can be read. */
+export async function takeIn(deps: Deps, actor: Actor, came: Scan['came'], fileName: string, bytes: Buffer) {
+  const kind = kinds.find(({ begins }) => begins.every((byte, at) => bytes[at] === byte))
+  if (!kind)
+    throw new Problem(422, 'wrong-kind', 'Only PDF, TIFF, JPEG and PNG can be put into the tray.', {
+      detail: 'Whatever its name says, the content of this file is none of these.',
+    })
+  return inTransaction(deps.sequelize, async () => {
+    const scan = await Scan.create({
+      id: uuid(),
+      fileName: fileName.slice(0, 200),
+      sha256: await keepBytes(bytes, kind.mediaType, deps.clock.now()),
+      broughtBy: actor.kind === 'system' ? 'the scanner' : nameOfActor(actor),
+      came,
+      cameAt: deps.clock.now(),
+      state: 'waiting',
+    })
+    await queueJob('read scan', { scanId: scan.id })
+    return { id: scan.id }
+  })
+}
+
+/** Takes what the scanner has put down since. A file that cannot be taken is told in the tray and not lost. */
+export async function takeFromScanner(deps: Deps) {
+  for (const { fileName, bytes, done } of await deps.scanner.take()) {
+    await takeIn(deps, { kind: 'system' }, 'scanner', fileName, bytes).catch((error: Error) =>
+      inTransaction(deps.sequelize, async () => {
+        await Scan.create({
+          id: uuid(),
+          fileName: fileName.slice(0, 200),
+          sha256: await keepBytes(bytes, 'application/octet-stream', deps.clock.now()),
+          broughtBy: 'the scanner',
+          came: 'scanner',
+          cameAt: deps.clock.now(),
+          state: 'refused',
+          fault: error.message.slice(0, 250),
+        })
+      }),
+    )
+    await done()
+  }
+}
+
+export async function readTray(deps: Deps) {
+  const since = new Date(deps.clock.now().getTime() - keptDays * 86_400_000)
+  const [waiting, reading, refused, filed] = await Promise.all([
+    TrayPaper.findAll({ where: { state: 'waiting' }, order: ['cameAt', 'id'], limit: mostWaiting }),
+    Scan.findAll({ where: { state: 'waiting' }, order: ['cameAt'], limit: mostWaiting }),
+    Scan.findAll({ where: { state: 'refused', cameAt: { [Op.gt]: since } }, order: [['cameAt', 'DESC']], limit: 20 }),
+    TrayPaper.findAll({ where: { state: 'filed' }, order: [['settledAt', 'DESC']], limit: mostFiled }),
+  ])
+  return {
+    waiting: await Promise.all(
+      waiting.map(async ({ id, fileName, came, cameAt, pages, why, guesses }) => ({
+        id,
+        fileName,
+        came,
+        cameAt: cameAt.toISOString(),
+        pages,
+        why,
+        guesses: await guessLines(guesses),
+      })),
+    ),
+    reading: reading.map(({ id, fileName }) => ({ id, fileName })),
+    refused: refused.map(({ id, fileName, fault, cameAt }) => ({
+      id,
+      fileName,
+      fault: fault ?? '',
+      cameAt: cameAt.toISOString(),
+    })),
+    filed: await Promise.all(filed.map(filedLine)),
+  }
+}
+
+async function filedLine(paper: TrayPaper) {
+  const document = paper.documentId ? await Document.findByPk(paper.documentId) : null
+  const claim = document && (await Claim.findByPk(document.claimId))
+  return {
+    id: paper.id,
+    fileName: paper.fileName,
+    to: claim ? labelOf(claim.details) : 'a file that has been erased',
+    by: paper.settledBy ?? '',
+    at: (paper.settledAt ?? paper.cameAt).toISOString(),
+  }
+}
+
+export async function readTrayPaper(id: string): Promise<FileToKeep> {
+  const paper = await TrayPaper.findByPk(id)
+  if (!paper) throw notFound()
+  return {
+    fileName: paper.fileName,
+    ...(({ bytes, mediaType }) => ({ body: bytes, mediaType }))(await readBytes(paper.sha256)),
+  }
+}
+
+export const putInTray = (deps: Deps, actor: Account, fileName: string, bytes: Buffer) =>
+  takeIn(deps, actor, 'dropped in', fileName, bytes)

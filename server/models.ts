@@ -1,0 +1,59 @@
+import type { Sequelize } from 'sequelize'
+import { defineEvents } from './platform/audit/model'
+import { defineSettings } from './platform/database/settings'
+import { defineJobs } from './platform/jobs/model'
+import { defineMessages } from './platform/mail/model'
+import { defineAccounts } from './records/accounts/model'
+import { defineApplications } from './records/applications/model'
+import { defineClaims } from './records/claims/model'
+import { defineDocuments } from './records/documents/model'
+import { defineDoubles } from './records/duplicates/model'
+import { defineVerification } from './records/enquiries/model'
+import { defineEquality } from './records/equality/model'
+import { defineHiring } from './records/hiring/model'
+import { defineIdentity } from './records/identity/model'
+import { defineImports } from './records/imports/model'
+import { definePrepared } from './records/messages/prepared'
+import { defineCandidateKeys } from './records/people/model'
+import { definePermissions } from './records/permissions/model'
+import { defineRules } from './records/rules/model'
+import { defineScoring } from './records/scoring/model'
+import { defineSkills } from './records/skills/model'
+import { defineSources } from './records/sources/model'
+import { definePaper } from './records/tray/model'
+import { defineVacancies } from './records/vacancies/model'
+import { defineViews } from './records/views/views'
+import { defineVouching } from './records/vouching/model'
+
+/** Ties every model to its database. Once a process. */
+export function defineModels(sequelize: Sequelize) {
+  for (const define of [
+    defineAccounts,
+    defineApplications,
+    defineEvents,
+    defineClaims,
+    defineSettings,
+    defineDocuments,
+    defineHiring,
+    defineJobs,
+    defineMessages,
+    definePermissions,
+    defineRules,
+    defineSkills,
+    defineSources,
+    defineVacancies,
+    defineVerification,
+    defineIdentity,
+    defineVouching,
+    defineEquality,
+    definePrepared,
+    defineViews,
+    definePaper,
+    defineImports,
+    defineScoring,
+    defineCandidateKeys,
+    defineDoubles,
+  ]) {
+    define(sequelize)
+  }
+}

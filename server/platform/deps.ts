@@ -1,0 +1,52 @@
+import type { Logger } from 'pino'
+import type { Sequelize } from 'sequelize'
+import type { Temporal } from 'temporal-polyfill'
+import type { Role } from '#contract/roles'
+import type { Config } from './config'
+import type { CaptureDevice } from './outside/capture'
+import type { Mailer } from './outside/mail'
+import type { Places } from './outside/places'
+import type { Registers } from './outside/registers'
+import type { Scanner } from './outside/scanner'
+import type { Vault } from './vault'
+
+export type Clock = { now: () => Date; today: () => Temporal.PlainDate }
+
+/** What a use case may use: the clock, the ports, the settings. The transaction is around it (see database/connection). */
+export type Deps = {
+  clock: Clock
+  config: Config
+  sequelize: Sequelize
+  log: Logger
+  vault: Vault
+  mailer: Mailer
+  registers: Registers
+  places: Places
+  captureDevice: CaptureDevice
+  scanner: Scanner
+}
+
+/** Who acts. A link's bearer has no account; the system acts in jobs. */
+export type Actor =
+  | {
+      kind: 'account'
+      id: string
+      name: string
+      mail: string
+      roles: readonly Role[]
+      /** Who of the desk writes for this person. */
+      by?: { id: string; name: string }
+    }
+  | { kind: 'nobody' }
+  | { kind: 'bearer'; name: string }
+  | { kind: 'system' }
+
+export type Account = Extract<Actor, { kind: 'account' }>
+
+export const isStaff = ({ roles }: Pick<Account, 'roles'>) => roles.some((role) => role !== 'candidate')
+
+export const nameOfActor = (actor: Actor): string => {
+  if (actor.kind === 'account' && actor.by) return `${actor.by.name} for ${actor.name}`
+  if (actor.kind === 'account' || actor.kind === 'bearer') return actor.name
+  return actor.kind === 'system' ? 'Probatum' : 'Somebody not signed in'
+}

@@ -1,0 +1,129 @@
+import { Op } from 'sequelize'
+import { v7 as uuid } from 'uuid'
+import { beginOf } from '#core/dates/zoned'
+import { type HiddenKind, kindOfSubject, mayReveal } from '#core/privacy/hidden'
+import { Sight } from '../platform/audit/model'
+import { recordEvent } from '../platform/audit/record'
+import { inTransaction } from '../platform/database/connection'
+import { rowOf, rowsOf } from '../platform/database/rows'
+import type { Account, Deps } from '../platform/deps'
+import { invalidField, notAllowed, notFound } from '../platform/errors/problems'
+import { sentApplication } from '../records/applications/find'
+import { shownNames } from '../records/people/shownNames'
+
+const shownMinutes = 15
+const page = 50
+
+const words: Record<HiddenKind, string> = {
+  name: 'name and papers',
+  'identity number': 'identity number',
+  'birth date': 'date of birth',
+  declarations: 'declarations',
+  health: 'paper about health',
+}
+export const hiddenWords = (kind: HiddenKind) => words[kind]
+
+/** Has something hidden shown to somebody for a quarter of an hour. Leaves a link in the file's chain. */
+export async function reveal(
+  deps: Deps,
+  actor: Account,
+  applicationId: string,
+  { subject, reason }: { subject: string; reason: string },
+) {
+  const application = await sentApplication(applicationId)
+  const kind = kindOfSubject(subject)
+  if (!kind) throw invalidField('/body/subject', 'There is nothing hidden by this name.')
+  if (!mayReveal(actor.roles, kind)) throw notAllowed(`Your role may not have this shown: ${words[kind]}.`)
+  const at = deps.clock.now()
+  await Sight.create({
+    id: uuid({ msecs: at.getTime() }),
+    candidateId: application.candidateId,
+    applicationId,
+    actorId: actor.id,
+    who: actor.name,
+    subject,
+    what: words[kind],
+    reason: reason.trim(),
+    at,
+  })
+  await recordEvent(deps, actor, {
+    code: 'hidden-seen',
+    what: `Had the ${words[kind]} shown: ${reason.trim()}`,
+    about: application.reference ?? undefined,
+    candidateId: application.candidateId,
+    applicationId,
+    details: { subject },
+  })
+  return { until: new Date(at.getTime() + shownMinutes * 60_000).toISOString() }
+}
+
+/** The subjects that are shown to somebody at the moment. */
+export async function shownTo(deps: Deps, actor: Account, candidateId: string): Promise<ReadonlySet<string>> {
+  const since = new Date(deps.clock.now().getTime() - shownMinutes * 60_000)
+  const sights = await rowsOf(Sight, {
+    actorId: actor.id,
+    candidateId,
+    at: { [Op.gt]: since },
+    reason: { [Op.not]: null },
+  })
+  return new Set(sights.map(({ subject }) => subject))
+}
+
+/** Remembers that somebody has opened a file, or a paper in it; once a day for each. */
+export async function rememberSight(
+  deps: Deps,
+  actor: Account,
+  seen: { candidateId: string; applicationId: string | null; subject: string; what: string },
+) {
+  const at = deps.clock.now()
+  const dawn = beginOf(deps.clock.today(), deps.config.timeZone)
+  const { candidateId, subject } = seen
+  const already = await rowOf(Sight, { actorId: actor.id, candidateId, subject, at: { [Op.gte]: dawn } })
+  if (!already)
+    await Sight.create({
+      id: uuid({ msecs: at.getTime() }),
+      ...seen,
+      actorId: actor.id,
+      who: actor.name,
+      reason: null,
+      at,
+    })
+}
+
+/** Who saw what of a person, newest first. */
+export async function readSights(candidateId: string, before: string | undefined) {
+  const name = (await shownNames([candidateId])).get(candidateId)
+  if (name === undefined) throw notFound()
+  const rows = await Sight.findAll({
+    where: { candidateId, ...(before ? { id: { [Op.lt]: before } } : {}) },
+    order: [['id', 'DESC']],
+    limit: page + 1,
+  })
+  return {
+    name,
+    sights: rows.slice(0, page).map(({ id, at, who, what, reason, subject }) => ({
+      id,
+      at: at.toISOString(),
+      who,
+      what,
+      reason,
+      hidden: kindOfSubject(subject) !== undefined,
+    })),
+    next: rows.length > page ? rows[page - 1]!.id : null,
+  }
+}
+
+/** A paper that is hidden from most roles was opened: by whom the work needs, or after it was asked for. */
+export const recordPaperSight = (
+  deps: Deps,
+  actor: Account,
+  { candidateId, claimId, kind }: { candidateId: string; claimId: string; kind: HiddenKind },
+) =>
+  inTransaction(deps.sequelize, () =>
+    rememberSight(deps, actor, {
+      candidateId,
+      applicationId: null,
+      subject: `${kind} ${claimId} paper`,
+      what: `${words[kind]}, on the paper`,
+    }),
+  )

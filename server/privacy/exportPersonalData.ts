@@ -1,0 +1,107 @@
+import type { Readable } from 'node:stream'
+import { finished } from 'node:stream/promises'
+import { ZipFile } from 'yazl'
+import { Event, Sight } from '../platform/audit/model'
+import type { Account, Deps } from '../platform/deps'
+import type { FileToKeep } from '../platform/http/serve'
+import { Message } from '../platform/mail/model'
+import { accountOfCandidate, candidateOf } from '../records/accounts/candidate'
+import { applicationsOf } from '../records/applications/find'
+import { Reopening, Snapshot } from '../records/applications/model'
+import { claimFaces, claimsOf } from '../records/claims/face'
+import { streamBytes } from '../records/documents/bytes'
+import { documentsOfCandidates } from '../records/documents/documents'
+import { permissionsOf } from '../records/permissions/permissions'
+import { titlesOfVacancies } from '../records/vacancies/vacancies'
+import { vouchingsOf } from '../records/vouching/vouchings'
+
+/** All that is known of a person, for themselves: JSON files, and every paper as it was sent. Streamed. */
+export async function takeData(deps: Deps, actor: Account): Promise<FileToKeep> {
+  const candidate = await candidateOf(deps, actor)
+  const applications = await applicationsOf(candidate.id)
+  const ids = applications.map(({ id }) => id)
+  const [
+    account,
+    claims,
+    documents,
+    vouchings,
+    permissions,
+    messages,
+    happenings,
+    sights,
+    reopenings,
+    snapshots,
+    titles,
+  ] = await Promise.all([
+    accountOfCandidate(candidate.id),
+    claimsOf(candidate.id).then((own) => claimFaces(own)),
+    documentsOfCandidates([candidate.id]),
+    vouchingsOf(ids),
+    permissionsOf(ids),
+    Message.findAll({ where: { candidateId: candidate.id }, order: ['createdAt'] }),
+    Event.findAll({ where: { candidateId: candidate.id }, order: ['id'] }),
+    Sight.findAll({ where: { candidateId: candidate.id }, order: ['id'] }),
+    Reopening.findAll({ where: { applicationId: ids }, order: ['askedAt'] }),
+    Snapshot.findAll({ where: { applicationId: ids } }),
+    titlesOfVacancies(applications.map(({ vacancyId }) => vacancyId)),
+  ])
+  const zip = new ZipFile()
+  const addJson = (name: string, value: unknown) => zip.addBuffer(Buffer.from(JSON.stringify(value, null, 2)), name)
+  const { name, born, otherNames, phone, createdAt } = candidate
+  addJson('person.json', { name, born, otherNames, phone, mail: account.mail, language: account.language, createdAt })
+  addJson('claims.json', claims)
+  for (const application of applications) {
+    const { id, reference, stage, answers, answeredAt, sentAt, targetStart } = application
+    addJson(`applications/${reference ?? id}.json`, {
+      vacancy: titles.get(application.vacancyId),
+      reference,
+      stage,
+      sentAt,
+      targetStart,
+      answers,
+      answeredAt,
+      asSent: snapshots.find(({ applicationId }) => applicationId === id)?.content ?? null,
+      reopened: reopenings.filter(({ applicationId }) => applicationId === id),
+      vouching: vouchings
+        .filter(({ applicationId }) => applicationId === id)
+        .map(({ name: named, relation, state, askedAt }) => ({ name: named, relation, state, askedAt })),
+    })
+  }
+  addJson(
+    'messages.json',
+    messages.map(({ subject, text, createdAt: at, state }) => ({ at, subject, text, state })),
+  )
+  addJson(
+    'happenings.json',
+    happenings.map(({ at, what, forCandidate }) => ({ at, what: forCandidate ?? what })),
+  )
+  addJson(
+    'seen-by.json',
+    sights.map(({ at, who, what, reason }) => ({ at, who, what, reason })),
+  )
+  void addPapers(zip, [
+    ...documents.map(({ id, fileName, sha256 }) => ({ path: `papers/${id.slice(-6)} ${fileName}`, sha256 })),
+    ...snapshots.flatMap(({ applicationId, pdfSha256 }) =>
+      pdfSha256 ? [{ path: `applications/${applicationId}.pdf`, sha256: pdfSha256 }] : [],
+    ),
+    ...permissions.map(({ applicationId, sha256 }) => ({
+      path: `applications/${applicationId} permission.pdf`,
+      sha256,
+    })),
+  ])
+  return { fileName: `My data, ${name}.zip`, mediaType: 'application/zip', body: zip.outputStream as Readable }
+}
+
+/** One paper after the other, so that never more than one is in memory beyond what the reader has not taken yet. */
+async function addPapers(zip: ZipFile, papers: readonly { path: string; sha256: string }[]) {
+  try {
+    for (const { path, sha256 } of papers) {
+      const { body, size } = await streamBytes(sha256)
+      zip.addReadStream(body, path, { compress: false, size })
+      await finished(body)
+    }
+    zip.end()
+  } catch (error) {
+    ;(zip.outputStream as Readable).destroy(error as Error)
+  }
+}

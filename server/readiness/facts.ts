@@ -1,0 +1,338 @@
+import type { Attributes, Model, ModelStatic, WhereOptions } from 'sequelize'
+import { Temporal } from 'temporal-polyfill'
+import type { ClaimDetails } from '#contract/claims'
+import type { Domains } from '#core/conditions/outcomes'
+import { domainsOf, knownFacts } from '#core/conditions/vocabulary'
+import { partialDate } from '#core/dates/partialDate'
+import { answeredKeys, factsOfAnswers } from '#core/form/answer'
+import type { Form } from '#core/form/form'
+import { groupBy } from '#core/groupBy'
+import type { ClaimFacts, FileFacts } from '#core/requirements/requirement'
+import type { Rules } from '#core/rules/rules'
+import type { Term } from '#core/validity/validity'
+import { rowsOf } from '../platform/database/rows'
+import type { Deps } from '../platform/deps'
+import type { InProgress } from '../records/applications/find'
+import { Reopening } from '../records/applications/model'
+import { claimsOfAll, earlierOfCandidates } from '../records/claims/face'
+import { labelOf } from '../records/claims/label'
+import type { Claim, EarlierCredential } from '../records/claims/model'
+import { documentsOfCandidates } from '../records/documents/documents'
+import type { Document } from '../records/documents/model'
+import { enquiriesOfCandidates } from '../records/enquiries/enquiries'
+import { sayingSo } from '../records/enquiries/licenceStanding'
+import { type Enquiry, Finding } from '../records/enquiries/model'
+import { FeeReceived, GatePassage, Offer, OnboardingTask, Waiver } from '../records/hiring/model'
+import type { Permission } from '../records/permissions/model'
+import { permissionsOf } from '../records/permissions/permissions'
+import { resitsOf, sittingsOf } from '../records/skills/checks'
+import type { Resit, Sitting } from '../records/skills/model'
+import type { Source } from '../records/sources/model'
+import { accreditedIn, sourcesOfCandidates } from '../records/sources/sources'
+import type { Vouching } from '../records/vouching/model'
+import { vouchingFacts, vouchingsOf } from '../records/vouching/vouchings'
+
+/** What an application is judged by, with the rows it was made from. */
+export type LoadedFile = {
+  claims: Claim[]
+  documents: Document[]
+  earlier: EarlierCredential[]
+  enquiries: Enquiry[]
+  sittings: Sitting[]
+  resits: Resit[]
+  waivers: Waiver[]
+  offer: Offer | undefined
+  tasks: OnboardingTask[]
+  /** The permission that holds. */
+  permission: Permission | undefined
+  vouchings: Vouching[]
+  passages: GatePassage[]
+  reopenings: Reopening[]
+  /** The sources its candidate names, and no fewer. */
+  sources: Source[]
+  facts: FileFacts
+}
+
+/** What facts are made from, of a claim. */
+const judged: (keyof Claim['_attributes'])[] = ['id', 'candidateId', 'kind', 'details', 'rung', 'credentialVersion']
+
+type RulesOf = (application: InProgress) => Pick<Rules, 'form'>
+
+/**
+ * Loads what many applications are judged by in a handful of queries, however many they are.
+ *
+ * @param rulesOf the rules whose form reads an application's answers
+ */
+export async function loadFiles(
+  { clock }: Pick<Deps, 'clock'>,
+  applications: readonly InProgress[],
+  rulesOf: RulesOf | Promise<RulesOf>,
+): Promise<Map<string, LoadedFile>> {
+  const applicationIds = applications.map(({ id }) => id)
+  const candidates = [...new Set(applications.map(({ candidateId }) => candidateId))]
+  // What only the desk does begins when an application is sent.
+  const sent = applications.flatMap(({ id, stage }) => (stage === 'being written' ? [] : [id]))
+  const byApplication = async <T extends { applicationId: string }>(rows: Promise<T[]>) =>
+    groupBy(await rows, ({ applicationId }) => applicationId)
+  const ofSent = <M extends Model & { applicationId: string }>(
+    model: ModelStatic<M>,
+    ...order: (keyof Attributes<M> & string)[]
+  ) =>
+    byApplication(
+      sent.length === 0 ? Promise.resolve([]) : rowsOf(model, { applicationId: sent } as WhereOptions, order),
+    )
+  const [
+    claims,
+    documents,
+    earlier,
+    enquiries,
+    sources,
+    asking,
+    signed,
+    vouched,
+    sat,
+    leave,
+    waived,
+    offered,
+    given,
+    paid,
+    passed,
+    reopened,
+  ] = await Promise.all([
+    claimsOfAll(candidates, candidates.length > 1 ? judged : undefined),
+    documentsOfCandidates(candidates),
+    earlierOfCandidates(candidates),
+    enquiriesOfCandidates(candidates),
+    sourcesOfCandidates(candidates),
+    rulesOf,
+    byApplication(permissionsOf(applicationIds)),
+    byApplication(vouchingsOf(applicationIds)),
+    byApplication(sittingsOf(sent)),
+    byApplication(resitsOf(sent)),
+    ofSent(Waiver, 'givenAt'),
+    ofSent(Offer),
+    ofSent(OnboardingTask, 'key'),
+    ofSent(FeeReceived),
+    ofSent(GatePassage, 'passedAt'),
+    ofSent(Reopening, 'askedAt'),
+  ])
+  const accredited = accreditedIn(sources)
+  const deciders = await decisionsOnRestricted(enquiries)
+  const claimsByCandidate = groupBy(claims, ({ candidateId }) => candidateId)
+  const documentsByClaim = groupBy(documents, ({ claimId }) => claimId)
+  const enquiriesByClaim = groupBy(enquiries, ({ claimId }) => claimId)
+  const earlierByClaim = groupBy(earlier, ({ claimId }) => claimId)
+  const today = clock.today()
+  return new Map(
+    applications.map((application) => {
+      const { id, candidateId, answers, targetStart } = application
+      const { form } = asking(application)
+      const own = claimsByCandidate.get(candidateId) ?? []
+      const offer = offered.get(id)?.[0]
+      const contradicted = contradictedThings(own, earlierByClaim)
+      const facts: FileFacts = {
+        today,
+        targetStart: Temporal.PlainDate.from(targetStart),
+        claims: own.map((claim) =>
+          factsOfClaim(claim, {
+            documents: documentsByClaim.get(claim.id) ?? [],
+            enquiries: enquiriesByClaim.get(claim.id) ?? [],
+            findings: deciders.get(claim.id) ?? [],
+            accredited,
+            contradicted,
+          }),
+        ),
+        domains: domainsOfForm(form),
+        answers: factsOfAnswers(form, answers),
+        blankAnswers: answeredKeys(form, answers),
+        skills: skillsOf(sat.get(id) ?? [], leave.get(id) ?? []),
+        permissionSigned: signed.has(id),
+        offer: offerState(offer, today.toString()),
+        onboarding: (given.get(id) ?? []).map(({ key, doneAt }) => ({ task: key, done: Boolean(doneAt) })),
+        waivers: (waived.get(id) ?? []).map(({ requirement, givenBy, reason }) => ({
+          requirement,
+          by: givenBy,
+          reason,
+        })),
+        vouching: vouchingFacts(vouched.get(id) ?? []),
+        feesReceived: (paid.get(id) ?? []).map(({ requirement }) => requirement),
+      }
+      const of = <T>(rows: ReadonlyMap<string, T[]>) => own.flatMap((claim) => rows.get(claim.id) ?? [])
+      return [
+        id,
+        {
+          claims: own,
+          documents: of(documentsByClaim),
+          earlier: of(earlierByClaim),
+          enquiries: of(enquiriesByClaim),
+          sittings: sat.get(id) ?? [],
+          resits: leave.get(id) ?? [],
+          waivers: waived.get(id) ?? [],
+          offer,
+          tasks: given.get(id) ?? [],
+          permission: signed.get(id)?.[0],
+          vouchings: vouched.get(id) ?? [],
+          passages: passed.get(id) ?? [],
+          reopenings: reopened.get(id) ?? [],
+          sources,
+          facts,
+        },
+      ]
+    }),
+  )
+}
+
+/** What the questions of a form can be answered with; the same each time, since published forms never change. */
+const domains = new WeakMap<Form, Domains>()
+function domainsOfForm(form: Form): Domains {
+  const known = domains.get(form)
+  if (known) return known
+  const made = domainsOf(knownFacts(form))
+  domains.set(form, made)
+  return made
+}
+
+type Behind = {
+  documents: readonly Document[]
+  enquiries: readonly Enquiry[]
+  findings: readonly Decided[]
+  /** "source field" for every accredited programme. */
+  accredited: ReadonlySet<string>
+  contradicted: ReadonlySet<string>
+}
+
+function factsOfClaim(claim: Claim, behind: Behind): ClaimFacts {
+  const { documents, enquiries, findings, accredited, contradicted } = behind
+  const { details } = claim
+  const current = <T extends { credentialVersion: number }>(rows: readonly T[]) =>
+    rows.filter((row) => row.credentialVersion === claim.credentialVersion)
+  const asked = current(enquiries).at(-1)
+  return {
+    id: claim.id,
+    kind: claim.kind,
+    label: labelOf(details),
+    rung: claim.rung,
+    paper: paperOf(current(documents)),
+    enquiry: asked?.state === 'open' || asked?.state === 'answered' ? asked.state : 'none',
+    source: details.sourceName || undefined,
+    ...(details.kind === 'study'
+      ? {
+          level: details.level,
+          field: details.field,
+          accredited: accredited.has(`${details.sourceId} ${details.field}`),
+        }
+      : {}),
+    ...('credential' in details ? { credential: details.credential, term: termOf(details) } : {}),
+    ...(details.kind === 'identity' && details.through ? { term: { through: partialDate(details.through) } } : {}),
+    ...(details.kind === 'paper' ? { question: details.question } : {}),
+    ...standingFact(current(enquiries), findings),
+    ...(contradicted.has(thingOf(details) ?? '') ? { contradictedBefore: true } : {}),
+    ...entryOf(claim.id, details),
+  }
+}
+
+/** Sittings in their order; leave that has not been used is one not begun. */
+function skillsOf(sittings: readonly Sitting[], resits: readonly Resit[]): FileFacts['skills'] {
+  const unused = resits.filter(({ check, attempt }) =>
+    sittings.every((sitting) => sitting.check !== check || sitting.attempt < attempt),
+  )
+  return [
+    ...sittings.map(({ check, state, percent, passed }) => ({
+      check,
+      state,
+      percent: percent ?? undefined,
+      passed: passed ?? undefined,
+    })),
+    ...unused.map(({ check }) => ({ check, state: 'not begun' as const })),
+  ]
+}
+
+type Decided = Pick<Finding, 'claimId' | 'decision' | 'decidedAt' | 'undoneAt'>
+
+/** What was decided about claims of which a body says that they are restricted: only there it makes a difference. */
+async function decisionsOnRestricted(enquiries: readonly Enquiry[]): Promise<Map<string, Decided[]>> {
+  const claimId = enquiries.flatMap(({ standing, claimId: id }) => (standing?.state === 'restricted' ? [id] : []))
+  if (claimId.length === 0) return new Map()
+  const found = await Finding.findAll({
+    where: { claimId },
+    attributes: ['claimId', 'decision', 'decidedAt', 'undoneAt'],
+    raw: true,
+  })
+  return groupBy<Decided, string>(found, (one) => one.claimId)
+}
+
+/**
+ * What claims of one file are about the same thing by: the same kind of licence, a degree of the same level and field, a job
+ * at the same place. A number or a source that is written otherwise makes it no other thing.
+ */
+function thingOf(details: ClaimDetails): string | undefined {
+  switch (details.kind) {
+    case 'licence':
+    case 'certificate':
+      return `credential ${details.credential}`
+    case 'study':
+      return `study ${details.level} ${details.field}`
+    case 'work':
+      return `work ${details.sourceId ?? details.sourceName.trim().toLowerCase()}`
+    case 'identity':
+      return 'identity'
+    case 'paper':
+      return `paper ${details.question}`
+    case 'residence':
+      return undefined
+  }
+}
+
+/** The things of a file that somebody has found contradicted and nobody has confirmed since, also before a renewal. */
+function contradictedThings(
+  claims: readonly Pick<Claim, 'id' | 'details' | 'rung'>[],
+  earlier: ReadonlyMap<string, readonly EarlierCredential[]>,
+): Set<string> {
+  return new Set(
+    claims.flatMap((claim) => {
+      const versions = [...(earlier.get(claim.id) ?? []), claim]
+      const last = versions.findLastIndex(({ rung }) => rung === 'contradicted')
+      const since = versions.slice(last + 1).some(({ rung }) => rung === 'confirmed' || rung === 'waived')
+      return last < 0 || since ? [] : (thingOf(versions[last]!.details) ?? [])
+    }),
+  )
+}
+
+/** An offer that nobody answered in time is no longer open, until it is renewed. */
+function offerState(offer: Offer | undefined, today: string): FileFacts['offer'] {
+  if (!offer) return 'none'
+  return offer.answer ?? (offer.answerBy < today ? 'expired' : 'open')
+}
+
+/** A standing counts as decided where somebody has confirmed the claim after it was known. */
+function standingFact(enquiries: readonly Enquiry[], findings: readonly Decided[]): Pick<ClaimFacts, 'standing'> {
+  const said = sayingSo(enquiries)
+  if (!said?.standing) return {}
+  const decided = findings.some(
+    ({ decision, decidedAt, undoneAt }) =>
+      !undoneAt && decision.startsWith('confirmed') && decidedAt >= said.answeredAt!,
+  )
+  return { standing: { ...said.standing, decided } }
+}
+
+function paperOf(documents: readonly Document[]): ClaimFacts['paper'] {
+  const states = documents.map(({ state }) => state)
+  if (states.includes('to look at')) return 'to look at'
+  if (states.includes('seen')) return 'seen'
+  return states.includes('sent back') ? 'sent back' : 'none'
+}
+
+function termOf(details: Extract<ClaimDetails, { credential: string }>): Term {
+  const through =
+    details.through === 'does not expire' || details.through === 'unknown'
+      ? details.through
+      : partialDate(details.through)
+  return { from: details.issued ? partialDate(details.issued) : undefined, through }
+}
+
+function entryOf(id: string, details: ClaimDetails): Pick<ClaimFacts, 'entry'> {
+  if (!('from' in details)) return {}
+  const to = details.to === 'present' ? details.to : partialDate(details.to)
+  const tags = details.kind === 'work' ? [details.activity, ...details.tags] : [details.kind]
+  return { entry: { id, from: partialDate(details.from), to, tags } }
+}

@@ -1,0 +1,339 @@
+import { Temporal } from 'temporal-polyfill'
+import { type Queue, queues } from '#contract/desk'
+import { writeWhen } from '#core/dates/write'
+import { type Effect, effectsOf } from '#core/events/events'
+import { credentialKind } from '#core/requirements/catalogue'
+import { openAt } from '#core/requirements/evaluate'
+import { firstLook } from '#core/requirements/firstLook'
+import type { Outcome, Step } from '#core/requirements/requirement'
+import { validityOn } from '#core/validity/validity'
+import type { Change } from '../platform/changes'
+import { lockOf } from '../platform/database/connection'
+import type { Deps } from '../platform/deps'
+import { inEnglish } from '../platform/http/language'
+import { candidatesById } from '../records/accounts/candidate'
+import {
+  answersSentOf,
+  applicationsById,
+  applicationsOf,
+  isActive,
+  sentApplicationsOf,
+} from '../records/applications/find'
+import type { Application } from '../records/applications/model'
+import { withOpenDoubles } from '../records/duplicates/open'
+import { Standing } from '../records/hiring/model'
+import { refusedAmong } from '../records/messages/refused'
+import { type scoreFor, scoresFor } from '../records/scoring/find'
+import { vacancyById } from '../records/vacancies/vacancies'
+import { nextGate, type Readiness, readinessOfAll } from './readiness'
+
+const mostMarks = 6
+const mostOfVacancy = 5000
+/** How many are worth computing side by side. */
+export const atOnce = 100
+
+/** Brings up to date whatever changes concern, each summary once. */
+export async function refreshChanged(deps: Deps, changes: readonly Change[]) {
+  const about = (effect: Effect, key: 'applicationId' | 'candidateId' | 'vacancyId') =>
+    changes.flatMap((change) => (effectsOf(change.code).includes(effect) ? (change[key] ?? []) : []))
+  const ids = new Set(about('application', 'applicationId'))
+  for (const candidateId of new Set(about('file', 'candidateId')))
+    for (const { id } of await applicationsOf(candidateId)) ids.add(id)
+  for (const vacancyId of new Set(about('score sheet', 'vacancyId')))
+    for (const { id, stage } of await sentApplicationsOf(vacancyId, mostOfVacancy)) if (stage === 'sent') ids.add(id)
+  // In one order, so that two who refresh the same wait for each other and do not block one another.
+  const all = [...ids].sort()
+  for (let from = 0; from < all.length; from += atOnce) await refreshStandings(deps, all.slice(from, from + atOnce))
+}
+
+/** Puts a vacancy's title into the summaries that bear it. */
+export async function copyTitles(_deps: Deps, changes: readonly Change[]) {
+  for (const vacancyId of new Set(changes.flatMap((change) => change.vacancyId ?? []))) {
+    const { title } = await vacancyById(vacancyId)
+    await Standing.update({ vacancy: title }, { where: { vacancyId } })
+  }
+}
+
+/** Computes how applications stand and keeps it for the queues; many at once cost little more than one. */
+export const refreshStandings = (deps: Deps, applicationIds: readonly string[]) =>
+  inEnglish(() => refresh(deps, applicationIds))
+
+async function refresh(deps: Deps, applicationIds: readonly string[]) {
+  await lockStandings(applicationIds)
+  const applications = await applicationsById(applicationIds)
+  const people = await peopleOf(applications)
+  const [standing, gone] = partition(
+    applications,
+    (one) => one.stage !== 'being written' && people.has(one.candidateId),
+  )
+  if (gone.length > 0) await Standing.destroy({ where: { applicationId: gone.map(({ id }) => id) } })
+  if (standing.length === 0) return
+  const [judged, refused, scored, doubles, sent] = await Promise.all([
+    readinessOfAll(deps, standing),
+    refusedAmong(standing.map(({ id }) => id)),
+    scoresFor(standing),
+    withOpenDoubles(standing.map(({ candidateId }) => candidateId)),
+    answersSentOf(standing.map(({ id }) => id)),
+  ])
+  const rows = standing.map((application) =>
+    standingRow(deps, application, judged.get(application.id)!, {
+      name: people.get(application.candidateId)!,
+      refused: refused.has(application.id),
+      scored: scored.get(application.id)!,
+      doubles: doubles.has(application.candidateId),
+      sentAnswers: sent.get(application.id),
+    }),
+  )
+  await Standing.bulkCreate(rows, { updateOnDuplicate: columns() })
+}
+
+/**
+ * Of two transactions that change the same file each sums it up with what the other has changed: the second waits here
+ * until the first is through, and reads what it rests on only then.
+ */
+async function lockStandings(applicationIds: readonly string[]) {
+  await Standing.findAll({
+    where: { applicationId: [...applicationIds] },
+    attributes: ['applicationId'],
+    order: ['applicationId'],
+    ...lockOf(),
+  })
+}
+
+const columns = () =>
+  (Object.keys(Standing.getAttributes()) as (keyof Standing['_attributes'])[]).filter(
+    (name) => name !== 'applicationId',
+  )
+
+type Beside = {
+  name: string
+  refused: boolean
+  scored: Awaited<ReturnType<typeof scoreFor>>
+  doubles: boolean
+  sentAnswers: Application['answers'] | undefined
+}
+
+function standingRow(
+  deps: Deps,
+  application: Application,
+  readiness: Readiness,
+  beside: Beside,
+): Standing['_creationAttributes'] {
+  const { forecast, slack, vacancy, outcomes, rules, facts } = readiness
+  const { name, refused, scored, doubles, sentAnswers } = beside
+  const active = isActive(application)
+  const hidesName = scored.hideNames && application.stage === 'sent'
+  const look = firstLook(outcomes, rules.form, application.answers, facts.answers)
+  const reasons = active
+    ? queueReasons(application, readiness, {
+        changed: readiness.reopenings.some(({ state }) => state === 'changed'),
+        refused,
+        scoresAwaited: scored.waiting,
+        doubles,
+      })
+    : application.stage === 'cleared'
+      ? fadingOfCleared(readiness)
+      : {}
+  return {
+    applicationId: application.id,
+    vacancyId: vacancy.id,
+    candidate: hidesName ? (application.reference ?? '') : name,
+    vacancy: vacancy.title,
+    slack,
+    early: forecast.early.toString(),
+    likely: forecast.likely.toString(),
+    late: forecast.late.toString(),
+    heldUpBy: forecast.heldUpBy ? heldUpWords(forecast.heldUpBy) : null,
+    marks: marksOf(readiness),
+    reasons,
+    ...(Object.fromEntries(queues.map((queue) => [queue, reasons[queue] !== undefined])) as Record<Queue, boolean>),
+    computedAt: deps.clock.now(),
+    candidateId: application.candidateId,
+    stage: application.stage,
+    reference: application.reference ?? null,
+    sentAt: application.sentAt ?? null,
+    eligible: look.eligible,
+    metCount: look.settled.done,
+    ofCount: look.settled.of,
+    blanks: look.blanks.length,
+    changes: changesSince(sentAnswers, application.answers),
+    score: scored.percent ?? -1,
+    reviews: scored.reviews,
+    hidesName,
+    doubles,
+  }
+}
+
+function partition<T>(all: readonly T[], fits: (one: T) => boolean): [T[], T[]] {
+  return [all.filter(fits), all.filter((one) => !fits(one))]
+}
+
+/** The names of those whose applications these are, without files that are sealed or erased. */
+async function peopleOf(applications: readonly Application[]): Promise<Map<string, string>> {
+  const people = await candidatesById([...new Set(applications.map(({ candidateId }) => candidateId))])
+  return new Map(people.flatMap(({ id, name, erasedAt, eraseOn }) => (erasedAt || eraseOn ? [] : [[id, name]])))
+}
+
+const changesSince = (sent: Application['answers'] | undefined, now: Application['answers']) => {
+  const before = sent ?? {}
+  const keys = new Set([...Object.keys(before), ...Object.keys(now)])
+  return sent ? [...keys].filter((key) => JSON.stringify(before[key]) !== JSON.stringify(now[key])).length : 0
+}
+
+/** Who holds a person up, as briefly as a headline. */
+export function heldUpWords(outcome: Outcome): string {
+  const source = 'source' in outcome.reason ? outcome.reason.source : undefined
+  return source ? `${outcome.title}, ${source}` : outcome.title
+}
+
+/** What besides requirements puts somebody into a queue. */
+type Pressing = { changed: boolean; refused: boolean; scoresAwaited: number; doubles: boolean }
+
+/** In which queues a person is, each with why. */
+function queueReasons(
+  application: Application,
+  readiness: Readiness,
+  { changed, refused, scoresAwaited, doubles }: Pressing,
+): Partial<Record<Queue, string>> {
+  const { outcomes, slack, facts } = readiness
+  const gate = nextGate[application.stage]
+  const open = gate ? openAt(outcomes, gate) : []
+  const first = (which: (step: Step, outcome: Outcome) => boolean) =>
+    [...outcomes].sort(byUrgency).find((outcome) => outcome.steps[0] && which(outcome.steps[0], outcome))
+  const deskHas = first(({ who }, { reason }) => who === 'desk' || reason.code === 'offer-expired')
+  const verifying =
+    first(({ what }) => ['look', 'ask', 'compare', 'reply'].includes(what)) ??
+    first((_, { reason }) => reason.code === 'contradicted' || reason.code === 'unconfirmable')
+  const deskVerifies = first(({ who, what }) => who === 'desk' && ['look', 'ask', 'compare', 'decide'].includes(what))
+  const unread = facts.claims.find(({ enquiry, rung }) => enquiry === 'answered' && rung === 'asked')
+  const reply =
+    unread && !outcomes.some(({ reason }) => reason.code === 'reply-in')
+      ? `${unread.label}: compare the reply`
+      : undefined
+  const checking = first((_, { reason }) => reason.code.startsWith('check-') && reason.code !== 'check-passed')
+  const fading = fadingCredential(readiness)
+  const passable = gate !== null && open.length === 0
+  const waiting = outcomes.find(({ requirement }) => requirement === readiness.forecast.heldUpBy?.requirement)
+
+  const passWords = {
+    shortlist: 'Ready for the shortlist',
+    offer: 'Ready for an offer',
+    start: 'Ready to be cleared',
+    send: '',
+  }[gate ?? 'send']
+  const today =
+    reply ??
+    (refused ? 'A mail was refused' : undefined) ??
+    (changed ? 'Has changed what you asked for' : undefined) ??
+    (passable ? passWords : undefined) ??
+    (deskHas ? briefly(deskHas) : slack < 0 && waiting ? briefly(waiting) : undefined)
+  return {
+    ...(today ? { today } : {}),
+    ...(application.stage === 'sent'
+      ? {
+          applications: doubles
+            ? 'May have a second file'
+            : scoresAwaited > 0
+              ? `${scoresAwaited === 1 ? 'One score' : `${scoresAwaited} scores`} awaited`
+              : passable
+                ? passWords
+                : open[0]
+                  ? briefly(open[0])
+                  : 'New',
+        }
+      : {}),
+    ...(verifying || reply ? { verification: reply ?? briefly((deskVerifies ?? verifying)!) } : {}),
+    ...(checking ? { skills: briefly(checking) } : {}),
+    ...(fading ? { validity: fading } : {}),
+    ...(application.stage === 'shortlisted' || application.stage === 'offered'
+      ? { hiring: passable ? passWords : open[0] ? briefly(open[0]) : 'In hand' }
+      : {}),
+  }
+}
+
+/** Who is cleared to start stays in sight: what lapses before, on or after the first day is still somebody's to see to. */
+function fadingOfCleared(readiness: Readiness): Partial<Record<Queue, string>> {
+  const fading = fadingCredential(readiness)
+  if (!fading) return {}
+  const lapsed = readiness.facts.claims.some(
+    ({ term, credential }) =>
+      term && validityOn(readiness.facts.today, term, leadDaysOf(credential)).state === 'lapsed',
+  )
+  return { validity: fading, ...(lapsed ? { today: fading } : {}) }
+}
+
+const leadDaysOf = (credential: string | undefined) => credentialKind(credential ?? '')?.leadDays ?? 30
+
+/** What somebody has answered or contradicted comes first, then what has most left to do. */
+function byUrgency(a: Outcome, b: Outcome): number {
+  const settled = ({ reason }: Outcome) =>
+    Number(['reply-in', 'contradicted', 'unconfirmable', 'check-failed', 'offer-expired'].includes(reason.code))
+  return settled(b) - settled(a) || b.steps.length - a.steps.length
+}
+
+/** An open requirement in a few words: what it is and what is to be done. */
+function briefly({ title, reason, steps }: Outcome): string {
+  const act: Partial<Record<typeof reason.code, string>> = {
+    'paper-missing': 'document missing',
+    'paper-to-look-at': 'look at the document',
+    'paper-sent-back': 'better document awaited',
+    'to-ask': 'ask the source',
+    asked: 'source is asked',
+    'reply-in': 'compare the reply',
+    contradicted: 'contradicted, decide',
+    unconfirmable: 'cannot be confirmed, decide',
+    'lapses-early': 'lapses too early',
+    'validity-unknown': 'validity unknown',
+    gaps: 'gap to explain',
+    'work-open': 'jobs to confirm',
+    'check-not-sat': 'not sat yet',
+    'check-under-way': 'under way',
+    'check-failed': 'not passed, decide',
+    'no-offer': 'to be made',
+    'offer-open': 'awaits an answer',
+    'offer-expired': 'not answered in time',
+    'begins-late': 'valid too late',
+    standing: 'not in good standing',
+    'experience-unclear': 'days would decide it',
+    'task-open': 'not done yet',
+    'not-signed': 'not signed',
+    'nothing-claimed': 'nothing given yet',
+    'too-little-experience': 'too little',
+  }
+  return `${title}: ${act[reason.code] ?? steps[0]?.what ?? 'open'}`
+}
+
+function fadingCredential({ claims, facts, outcomes }: Readiness): string | undefined {
+  const early = outcomes.find(({ reason }) => reason.code === 'lapses-early' || reason.code === 'validity-unknown')
+  if (early?.reason.code === 'lapses-early') {
+    const { claim, lastDay } = early.reason
+    if (Temporal.PlainDate.compare(facts.targetStart, facts.today) <= 0)
+      return `${claim} ${lastDay < facts.today.toString() ? 'lapsed' : 'lapses'} ${writeWhen(lastDay)}`
+    const after = facts.targetStart.until(Temporal.PlainDate.from(lastDay), { largestUnit: 'day' }).days
+    return `${claim} lapses ${after < 0 ? 'before' : after === 0 ? 'on' : `${after} d after`} start`
+  }
+  if (early) return `${early.title}: validity unknown`
+  for (const claim of claims) {
+    const fact = facts.claims.find(({ id }) => id === claim.id)
+    if (!fact?.term) continue
+    const { state, lastDay } = validityOn(facts.today, fact.term, leadDaysOf(fact.credential))
+    if ((state === 'expiring' || state === 'lapsed') && lastDay)
+      return `${fact.label} ${state === 'lapsed' ? 'lapsed' : 'lapses'} ${writeWhen(lastDay.toString())}`
+  }
+  return undefined
+}
+
+/** The marks beside a name: the claims that requirements rest on, those that need care first. */
+function marksOf({ facts, outcomes }: Readiness): string[] {
+  const wanted = new Set(outcomes.flatMap(({ claims }) => claims))
+  const marks = facts.claims
+    .filter(({ id, kind }) => wanted.has(id) || kind === 'study' || kind === 'licence')
+    .map((claim) => {
+      if (!claim.term || claim.rung === 'contradicted') return claim.rung
+      const { state } = validityOn(facts.today, claim.term, leadDaysOf(claim.credential))
+      if (state === 'lapsed') return 'lapsed'
+      const early = outcomes.some(({ reason, claims }) => reason.code === 'lapses-early' && claims.includes(claim.id))
+      return state === 'expiring' || early ? 'expiring' : claim.rung
+    })
+  return marks.slice(0, mostMarks)
+}

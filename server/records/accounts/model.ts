@@ -1,0 +1,158 @@
+import {
+  type CreationOptional,
+  DataTypes,
+  type InferAttributes,
+  type InferCreationAttributes,
+  Model,
+  type Sequelize,
+} from 'sequelize'
+import type { Role } from '#contract/roles'
+import type { Language } from '#core/words/say'
+import {
+  define,
+  id,
+  json,
+  longText,
+  moment,
+  momentOrNull,
+  text,
+  textOrNull,
+  uuid,
+  uuidOrNull,
+} from '../../platform/database/columns'
+import type { Account as Actor } from '../../platform/deps'
+
+export class Account extends Model<InferAttributes<Account>, InferCreationAttributes<Account>> {
+  declare id: string
+  declare mail: string
+  declare name: string
+  declare passwordHash: string
+  declare roles: Role[]
+  declare confirmedAt: Date | null
+  /** The language they last signed in with; mails are written in it. */
+  declare language: CreationOptional<Language>
+  declare createdAt: Date
+  /** The secret of the authenticator app, sealed; it counts only since `otpOnSince`. */
+  declare otpSecret: CreationOptional<string | null>
+  declare otpOnSince: CreationOptional<Date | null>
+  /** The time step of the last code that was used; none is taken twice. */
+  declare otpStep: CreationOptional<number | null>
+}
+
+export class RecoveryCode extends Model<InferAttributes<RecoveryCode>, InferCreationAttributes<RecoveryCode>> {
+  declare accountId: string
+  declare codeHash: string
+  declare usedAt: CreationOptional<Date | null>
+}
+
+export class AccountLink extends Model<InferAttributes<AccountLink>, InferCreationAttributes<AccountLink>> {
+  declare tokenHash: string
+  declare accountId: string
+  declare purpose: 'confirm' | 'reset' | 'leave mail' | 'take mail' | 'take over'
+  declare next: string | null
+  declare newMail: CreationOptional<string | null>
+  /** What was asked for with a link to confirm: nobody else's wish counts when it is opened. */
+  declare name: CreationOptional<string | null>
+  declare passwordHash: CreationOptional<string | null>
+  /** The browser it was asked in. */
+  declare browserHash: CreationOptional<string | null>
+  declare expiresAt: Date
+  declare usedAt: CreationOptional<Date | null>
+}
+
+export class Session extends Model<InferAttributes<Session>, InferCreationAttributes<Session>> {
+  declare tokenHash: string
+  declare accountId: string
+  declare createdAt: Date
+  /** When somebody was last at it, to the minute. */
+  declare seenAt: Date
+  /** When the password was last given. */
+  declare confirmedAt: Date
+  declare expiresAt: Date
+}
+
+/** The person behind an account who has a file. */
+export class Candidate extends Model<InferAttributes<Candidate>, InferCreationAttributes<Candidate>> {
+  declare id: string
+  declare accountId: string
+  declare name: string
+  declare born: string | null
+  /** Names the person went by before, as they say. */
+  declare otherNames: string[]
+  /** As last given in an application; the newest wins. */
+  declare phone: CreationOptional<string | null>
+  /** The file that this one was merged into. */
+  declare mergedInto: CreationOptional<string | null>
+  /** At whose wish or by which rule it is emptied on this day, or was. */
+  declare erasedAt: CreationOptional<Date | null>
+  declare eraseOn: CreationOptional<string | null>
+  declare createdAt: Date
+}
+
+export function defineAccounts(sequelize: Sequelize) {
+  const tokenHash = { type: DataTypes.STRING(64), primaryKey: true }
+  define(Account, sequelize, 'accounts', {
+    id,
+    mail: text,
+    name: text,
+    passwordHash: text,
+    roles: json,
+    confirmedAt: momentOrNull,
+    language: { ...text, defaultValue: 'en' },
+    createdAt: moment,
+    otpSecret: textOrNull,
+    otpOnSince: momentOrNull,
+    otpStep: { type: DataTypes.BIGINT, allowNull: true },
+  })
+  define(RecoveryCode, sequelize, 'recovery_codes', {
+    accountId: { type: DataTypes.UUID, primaryKey: true },
+    codeHash: { type: DataTypes.STRING(64), primaryKey: true },
+    usedAt: momentOrNull,
+  })
+  define(AccountLink, sequelize, 'account_links', {
+    tokenHash,
+    accountId: uuid,
+    purpose: text,
+    next: textOrNull,
+    newMail: textOrNull,
+    name: textOrNull,
+    passwordHash: textOrNull,
+    browserHash: textOrNull,
+    expiresAt: moment,
+    usedAt: momentOrNull,
+  })
+  define(Session, sequelize, 'sessions', {
+    tokenHash,
+    accountId: uuid,
+    createdAt: moment,
+    seenAt: moment,
+    confirmedAt: moment,
+    expiresAt: moment,
+  })
+  define(Candidate, sequelize, 'candidates', {
+    id,
+    accountId: uuid,
+    name: longText,
+    born: textOrNull,
+    otherNames: json,
+    phone: textOrNull,
+    mergedInto: uuidOrNull,
+    erasedAt: momentOrNull,
+    eraseOn: textOrNull,
+    createdAt: moment,
+  })
+}
+
+/** An account as somebody who acts. */
+export const actorOf = ({
+  id,
+  name,
+  mail,
+  roles,
+}: Pick<Account, 'id' | 'name' | 'mail'> & Pick<Actor, 'roles'>): Actor => ({
+  kind: 'account',
+  id,
+  name,
+  mail,
+  roles,
+})

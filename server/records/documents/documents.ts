@@ -1,0 +1,140 @@
+import { v7 as uuid } from 'uuid'
+import type { DocumentLine } from '#contract/claims'
+import type { PaperPart } from '#core/papers/papers'
+import { compareAndSet } from '../../platform/database/compareAndSet'
+import { rowsOf } from '../../platform/database/rows'
+import type { Deps } from '../../platform/deps'
+import { changedMeanwhile, conflict, insistOnVersion, notFound } from '../../platform/errors/problems'
+import type { KeptFile } from './inspect'
+import { Document } from './model'
+
+type About = { candidateId: string; claimId: string; credentialVersion: number }
+export type WhatItIs = { fileName: string; part?: PaperPart; translationOf?: string }
+
+/**
+ * Puts a file that is kept behind a claim.
+ *
+ * @returns the document, and one with the same bytes behind another claim of the same person, if there is any
+ */
+export async function addDocument(deps: Deps, about: About, what: WhatItIs, file: KeptFile) {
+  const { sha256 } = file
+  const twins = await Document.findAll({
+    where: { candidateId: about.candidateId, sha256, state: ['to look at', 'seen'] },
+  })
+  const here = twins.find(({ claimId }) => claimId === about.claimId)
+  if (here) throw conflict('same-bytes', `This file is already here, as “${here.fileName}”. Nothing was added.`)
+  if (what.translationOf) {
+    const original = await Document.findOne({ where: { id: what.translationOf, claimId: about.claimId } })
+    if (!original) throw notFound()
+  }
+  const document = await Document.create({
+    id: uuid(),
+    ...about,
+    ...file,
+    fileName: tidyName(what.fileName),
+    part: what.part ?? 'certificate',
+    translationOf: what.translationOf ?? null,
+    state: 'to look at',
+    reads: {},
+    uploadedAt: deps.clock.now(),
+    version: 0,
+  })
+  return { document, twin: twins[0] }
+}
+
+const tidyName = (name: string) =>
+  name
+    .replace(/[\p{Cc}/\\:*?"<>|]/gu, ' ')
+    .replace(/\s+/g, ' ')
+    .trim()
+    .slice(0, 200) || 'document'
+
+export async function documentById(id: string): Promise<Document> {
+  const document = await Document.findByPk(id)
+  if (!document) throw notFound()
+  return document
+}
+
+/** The documents behind claims, oldest first. */
+export async function documentsOf(claimIds: readonly string[]): Promise<Document[]> {
+  return claimIds.length === 0
+    ? []
+    : Document.findAll({ where: { claimId: [...claimIds] }, order: ['uploadedAt', 'id'] })
+}
+
+/** All documents of candidates, oldest first. */
+export const documentsOfCandidates = (candidateId: string[]): Promise<Document[]> =>
+  rowsOf(Document, { candidateId }, ['uploadedAt', 'id'])
+
+export async function markSeen(
+  deps: Deps,
+  id: string,
+  version: number,
+  by: string,
+  reads: Record<string, string>,
+): Promise<Document> {
+  const document = await documentById(id)
+  insistOnVersion(version, document.version)
+  if (document.state !== 'to look at' && document.state !== 'sent back')
+    throw conflict('already-seen', 'This document has been looked at already.')
+  return compareAndSet(document, version, {
+    state: 'seen',
+    reads,
+    seenBy: by,
+    seenAt: deps.clock.now(),
+    sentBackBecause: null,
+  })
+}
+
+/** Papers behind a claim go along to its next version, to be looked at with what is claimed then. */
+export async function takeAlong(claimId: string, credentialVersion: number) {
+  const where = { claimId, credentialVersion }
+  await Document.update({ state: 'to look at', seenBy: null, seenAt: null }, { where: { ...where, state: 'seen' } })
+  await Document.update({ credentialVersion: credentialVersion + 1 }, { where })
+}
+
+export async function markUnseen(id: string): Promise<Document> {
+  const document = await documentById(id)
+  if (document.state !== 'seen') throw conflict('not-seen', 'This document has not been looked at.')
+  return compareAndSet(document, document.version, { state: 'to look at', seenBy: null, seenAt: null })
+}
+
+export async function markSentBack(id: string, version: number, reason: string): Promise<Document> {
+  const document = await documentById(id)
+  insistOnVersion(version, document.version)
+  return compareAndSet(document, version, { state: 'sent back', sentBackBecause: reason, seenBy: null, seenAt: null })
+}
+
+/** A better document takes the place of those of its part that were sent back. */
+export async function replaceSentBack(claimId: string, part: Document['part']) {
+  await Document.update({ state: 'replaced' }, { where: { claimId, state: 'sent back', part } })
+}
+
+export async function removeUnseen(id: string) {
+  const document = await documentById(id)
+  if (document.state !== 'to look at')
+    throw conflict(
+      'already-seen',
+      'Somebody has looked at this document already; it stays on file. Add a better one beside it.',
+    )
+  const gone = await Document.destroy({ where: { id, version: document.version, state: 'to look at' } })
+  if (gone === 0) throw changedMeanwhile()
+}
+
+export const documentLine = (document: Document): typeof DocumentLine.static => ({
+  id: document.id,
+  fileName: document.fileName,
+  mediaType: document.mediaType,
+  size: document.size,
+  pages: document.pages,
+  part: document.part,
+  translationOf: document.translationOf ?? null,
+  seconds: document.seconds ?? null,
+  state: document.state,
+  sentBackBecause: document.sentBackBecause ?? null,
+  reads: document.reads,
+  uploadedAt: document.uploadedAt.toISOString(),
+  seenBy: document.seenBy ?? null,
+  seenAt: document.seenAt?.toISOString() ?? null,
+  version: document.version,
+})

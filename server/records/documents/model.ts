@@ -1,0 +1,93 @@
+import {
+  type CreationOptional,
+  DataTypes,
+  type InferAttributes,
+  type InferCreationAttributes,
+  Model,
+  type Sequelize,
+} from 'sequelize'
+import type { documentStates } from '#contract/claims'
+import type { PaperPart } from '#core/papers/papers'
+import {
+  define,
+  id,
+  json,
+  moment,
+  momentOrNull,
+  text,
+  textOrNull,
+  uuid,
+  uuidOrNull,
+  whole,
+  wholeOrNull,
+} from '../../platform/database/columns'
+
+export class Blob extends Model<InferAttributes<Blob>, InferCreationAttributes<Blob>> {
+  declare sha256: string
+  declare size: number
+  declare mediaType: string
+  declare createdAt: Date
+  /** When the last of its chunks was there; before, nobody sees any. */
+  declare wholeAt: Date | null
+}
+
+export class BlobChunk extends Model<InferAttributes<BlobChunk>, InferCreationAttributes<BlobChunk>> {
+  declare sha256: string
+  declare nth: number
+  declare bytes: Buffer
+}
+
+export class Document extends Model<InferAttributes<Document>, InferCreationAttributes<Document>> {
+  declare id: string
+  declare candidateId: string
+  declare claimId: string
+  declare credentialVersion: number
+  declare fileName: string
+  declare mediaType: string
+  declare size: number
+  declare pages: number
+  /** What it is, of the papers a claim can need. */
+  declare part: CreationOptional<PaperPart>
+  declare translationOf: CreationOptional<string | null>
+  /** Length of a video. */
+  declare seconds: CreationOptional<number | null>
+  declare sha256: string
+  declare state: (typeof documentStates)[number]
+  declare sentBackBecause: CreationOptional<string | null>
+  declare reads: Record<string, string>
+  declare uploadedAt: Date
+  declare seenBy: CreationOptional<string | null>
+  declare seenAt: CreationOptional<Date | null>
+  declare version: number
+}
+
+export function defineDocuments(sequelize: Sequelize) {
+  const sha256 = { type: DataTypes.STRING(64), primaryKey: true }
+  define(Blob, sequelize, 'blobs', { sha256, size: whole, mediaType: text, createdAt: moment, wholeAt: momentOrNull })
+  define(BlobChunk, sequelize, 'blob_chunks', {
+    sha256,
+    nth: { type: DataTypes.INTEGER, primaryKey: true },
+    bytes: { type: DataTypes.BLOB('medium'), allowNull: false },
+  })
+  define(Document, sequelize, 'documents', {
+    id,
+    candidateId: uuid,
+    claimId: uuid,
+    credentialVersion: whole,
+    fileName: text,
+    mediaType: text,
+    size: whole,
+    pages: whole,
+    part: { ...text, defaultValue: 'certificate' },
+    translationOf: uuidOrNull,
+    seconds: wholeOrNull,
+    sha256: text,
+    state: text,
+    sentBackBecause: textOrNull,
+    reads: json,
+    uploadedAt: moment,
+    seenBy: textOrNull,
+    seenAt: momentOrNull,
+    version: whole,
+  })
+}

@@ -1,0 +1,89 @@
+import { imageSize } from 'image-size'
+import { PDFDocument } from 'pdf-lib'
+import { v7 as uuid } from 'uuid'
+import { isOwnName } from '#core/comparison/names'
+import { writeMomentAt } from '#core/dates/zoned'
+import { say } from '#core/words/say'
+import { rowsOf } from '../../platform/database/rows'
+import type { Deps } from '../../platform/deps'
+import { conflict, invalidField } from '../../platform/errors/problems'
+import { sheetPdf } from '../../platform/pdf/sheetPdf'
+import { keepBytes } from '../documents/bytes'
+import { Permission } from './model'
+import { permissionText, permissionVersion } from './text'
+
+/** The permission that holds; one that was withdrawn does not. */
+export const permissionOf = (applicationId: string): Promise<Permission | null> =>
+  Permission.findOne({ where: { applicationId, withdrawnAt: null } })
+
+/** Takes the permission back. Gives whether there was one. */
+export async function withdrawPermission({ clock }: Deps, applicationId: string): Promise<boolean> {
+  const [withdrawn] = await Permission.update(
+    { withdrawnAt: clock.now() },
+    { where: { applicationId, withdrawnAt: null } },
+  )
+  return withdrawn > 0
+}
+
+/** The permissions that hold, of applications. */
+export const permissionsOf = (applicationId: string[]): Promise<Permission[]> =>
+  rowsOf(Permission, { applicationId, withdrawnAt: null }, ['signedAt'])
+
+/** A signature: one's full name as it was typed, or as it was drawn (PNG). */
+export type Signature = { fullName: string; drawing?: string }
+
+/** Signs the permission to check; makes and keeps the signed PDF. */
+export async function signPermission(
+  deps: Deps,
+  applicationId: string,
+  person: { name: string; reference: string },
+  { fullName: typed, drawing }: Signature,
+): Promise<Permission> {
+  if (await permissionOf(applicationId)) throw conflict('already-signed', 'This is signed already.')
+  const fullName = drawing ? person.name : typed
+  if (!drawing && (typed.length < 3 || !isOwnName(person.name, typed)))
+    throw invalidField('/body/fullName', `Type your full name as you gave it: ${person.name}.`)
+  const signedAt = deps.clock.now()
+  const pdf = await sheetPdf(
+    {
+      title: say('Permission to check statements'),
+      paragraphs: permissionText(deps.config.operator).split('\n\n'),
+      facts: [
+        [say('Given to'), deps.config.operator],
+        [say('Application'), person.reference],
+        [drawing ? say('Signed by drawing') : say('Signed by typing'), fullName],
+        [say('Signed at'), writeMomentAt(signedAt, deps.config.timeZone)],
+        [say('Text'), permissionVersion()],
+      ],
+      ...(drawing ? { picture: await pictureIn(drawing) } : {}),
+    },
+    signedAt,
+  )
+  return Permission.create({
+    id: uuid(),
+    applicationId,
+    fullName,
+    textVersion: permissionVersion(),
+    drawn: drawing !== undefined,
+    sha256: await keepBytes(pdf, 'application/pdf', signedAt),
+    signedAt,
+  })
+}
+
+const largest = { width: 3000, height: 1500 }
+
+/** The picture in a data URL. Throws where it is no PNG, or larger than anybody signs. */
+async function pictureIn(drawing: string): Promise<Buffer> {
+  const bytes = Buffer.from(drawing.slice(drawing.indexOf(',') + 1), 'base64')
+  try {
+    const { type, width, height } = imageSize(bytes)
+    if (type === 'png' && width <= largest.width && height <= largest.height) {
+      // A picture that is not whole can still tell its size; what can be put into a PDF is whole.
+      await (await PDFDocument.create()).embedPng(bytes)
+      return bytes
+    }
+  } catch {
+    // said below
+  }
+  throw invalidField('/body/drawing', 'The drawing did not arrive whole. Draw it again, or type your name.')
+}

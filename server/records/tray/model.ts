@@ -1,0 +1,112 @@
+import {
+  type CreationOptional,
+  DataTypes,
+  type InferAttributes,
+  type InferCreationAttributes,
+  Model,
+  type Sequelize,
+} from 'sequelize'
+import type { PaperPart } from '#core/papers/papers'
+import type { Guess } from '#core/tray/guess'
+import {
+  define,
+  id,
+  json,
+  longText,
+  moment,
+  momentOrNull,
+  text,
+  textOrNull,
+  uuid,
+  uuidOrNull,
+  whole,
+  wholeOrNull,
+} from '../../platform/database/columns'
+
+/** A sheet that was printed for one paper of one file; it works once. */
+export class CoverSheet extends Model<InferAttributes<CoverSheet>, InferCreationAttributes<CoverSheet>> {
+  declare number: number
+  declare reference: string
+  declare applicationId: string
+  declare claimId: string
+  declare part: PaperPart
+  declare title: string
+  declare printedBy: string
+  declare printedAt: Date
+  declare usedAt: CreationOptional<Date | null>
+}
+
+/** A file as it came from the scanner or was dropped in, before it is split. */
+export class Scan extends Model<InferAttributes<Scan>, InferCreationAttributes<Scan>> {
+  declare id: string
+  declare fileName: string
+  declare sha256: string
+  declare broughtBy: string
+  declare came: 'scanner' | 'dropped in'
+  declare cameAt: Date
+  declare state: 'waiting' | 'split' | 'refused'
+  declare pages: CreationOptional<number | null>
+  declare fault: CreationOptional<string | null>
+}
+
+/** Pages that belong together: filed, or waiting for a person to say where they belong. */
+export class TrayPaper extends Model<InferAttributes<TrayPaper>, InferCreationAttributes<TrayPaper>> {
+  declare id: string
+  declare fileName: string
+  declare came: string
+  declare broughtBy: string
+  declare cameAt: Date
+  declare sha256: string
+  declare pages: number
+  declare coverSheet: number | null
+  declare state: 'waiting' | 'filed' | 'thrown away'
+  /** Why it waits. */
+  declare why: string
+  declare guesses: Guess[]
+  declare words: string
+  declare documentId: CreationOptional<string | null>
+  declare settledBy: CreationOptional<string | null>
+  declare settledAt: CreationOptional<Date | null>
+}
+
+export function definePaper(sequelize: Sequelize) {
+  define(CoverSheet, sequelize, 'cover_sheets', {
+    number: { type: DataTypes.INTEGER, primaryKey: true },
+    reference: text,
+    applicationId: uuid,
+    claimId: uuid,
+    part: text,
+    title: text,
+    printedBy: text,
+    printedAt: moment,
+    usedAt: momentOrNull,
+  })
+  define(Scan, sequelize, 'scans', {
+    id,
+    fileName: text,
+    sha256: text,
+    broughtBy: text,
+    came: text,
+    cameAt: moment,
+    state: text,
+    pages: wholeOrNull,
+    fault: textOrNull,
+  })
+  define(TrayPaper, sequelize, 'tray_papers', {
+    id,
+    fileName: text,
+    came: text,
+    broughtBy: text,
+    cameAt: moment,
+    sha256: text,
+    pages: whole,
+    coverSheet: wholeOrNull,
+    state: text,
+    why: text,
+    guesses: json,
+    words: longText,
+    documentId: uuidOrNull,
+    settledBy: textOrNull,
+    settledAt: momentOrNull,
+  })
+}

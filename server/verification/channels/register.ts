@@ -1,0 +1,81 @@
+import { v7 as uuid } from 'uuid'
+import { recordEvent } from '../../platform/audit/record'
+import { compareAndSet } from '../../platform/database/compareAndSet'
+import { inTransaction } from '../../platform/database/connection'
+import type { Account, Deps } from '../../platform/deps'
+import { conflict, notFound, Problem } from '../../platform/errors/problems'
+import { type RegisterEntry, RegisterSilent } from '../../platform/outside/registers'
+import { candidateWithMail } from '../../records/accounts/candidate'
+import { isActive, sentApplication } from '../../records/applications/find'
+import { labelOf } from '../../records/claims/label'
+import { claimById } from '../../records/enquiries/load'
+import { Enquiry } from '../../records/enquiries/model'
+import { claimedStatement } from '../../records/enquiries/statement'
+import { Source } from '../../records/sources/model'
+
+/** Looks a licence or certificate up in its issuer's register. What it says is kept as a reply, to be compared and decided on. */
+export async function askRegister(deps: Deps, actor: Account, claimId: string, applicationId: string) {
+  const claim = await claimById(claimId)
+  const application = await sentApplication(applicationId)
+  if (application.candidateId !== claim.candidateId) throw notFound()
+  if (!isActive(application)) throw conflict('ended', 'This application has ended; nobody is asked for it any more.')
+  const source = claim.sourceId ? await Source.findByPk(claim.sourceId) : null
+  if (!source?.register || !claim.number) throw conflict('no-register', 'There is no register to look this up in.')
+  // The register is asked before the transaction begins: nobody waits in the database for somebody outside.
+  const entry = await ask(deps, source.register, claim.number)
+  await inTransaction(deps.sequelize, () => keepEntry(deps, actor, { claimId, applicationId, source, entry }))
+  return { found: entry.found }
+}
+
+async function ask(deps: Deps, register: string, number: string): Promise<RegisterEntry> {
+  try {
+    return await deps.registers.lookUp(register, number)
+  } catch (error) {
+    if (error instanceof RegisterSilent)
+      throw new Problem(
+        502,
+        'register-silent',
+        'The register does not answer. Try again later, or ask the source by mail.',
+      )
+    throw error
+  }
+}
+
+type Looked = { claimId: string; applicationId: string; source: Source; entry: RegisterEntry }
+
+async function keepEntry(deps: Deps, actor: Account, { claimId, applicationId, source, entry }: Looked) {
+  const claim = await claimById(claimId)
+  const person = await candidateWithMail(claim.candidateId)
+  const now = deps.clock.now()
+  await Enquiry.create({
+    id: uuid(),
+    claimId,
+    credentialVersion: claim.credentialVersion,
+    applicationId,
+    sourceId: source.id,
+    round: 1,
+    channel: 'register',
+    state: 'answered',
+    claimed: claimedStatement(claim.details, person),
+    askedAt: now,
+    askedBy: actor.name,
+    answerBy: deps.clock.today().toString(),
+    expiresAt: now,
+    answeredAt: now,
+    statement: entry.found ? entry.fields : null,
+    standing: (entry.found && entry.standing) || null,
+    respondent: 'Register',
+    note: entry.found ? null : `The register has no entry with the number ${claim.number}.`,
+  })
+  if (claim.rung === 'claimed' || claim.rung === 'evidenced')
+    await compareAndSet(claim, claim.version, { rung: 'asked' })
+  await recordEvent(deps, actor, {
+    code: 'register-asked',
+    what: `Looked ${labelOf(claim.details)} up in the register of ${source.name}: ${entry.found ? 'found' : 'no entry'}`,
+    forCandidate: `We looked ${labelOf(claim.details)} up with ${source.name}.`,
+    about: source.name,
+    candidateId: claim.candidateId,
+    applicationId,
+    claimId,
+  })
+}

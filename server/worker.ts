@@ -1,0 +1,146 @@
+import { answerReset } from './accounts/lookAfter'
+import { answerSignUp } from './accounts/signUp'
+import { sweep } from './daily'
+import { compareImported, runImportJob } from './incoming/imports/run'
+import { giveUpScan, readScan } from './incoming/tray/readScan'
+import { takeFromScanner } from './incoming/tray/tray'
+import { giveUpMail, sendMail } from './messages/sendMail'
+import { currentClock } from './platform/clock'
+import { inTransaction } from './platform/database/connection'
+import type { Deps } from './platform/deps'
+import { holding, leaseOf } from './platform/jobs/lease'
+import { onQueued } from './platform/jobs/queue'
+import { queueSweep } from './platform/jobs/queueDaily'
+import { refreshForDay } from './readiness/refreshForDay'
+import { runDryRun } from './vacancies/rules/runDryRun'
+
+const idleMs = 400
+
+/** How often and how long a job that fails is tried again. */
+type Patience = { attempts: number; days: number; longestPauseSeconds: number }
+const usual: Patience = { attempts: 8, days: 30, longestPauseSeconds: 3600 }
+/** Somebody's mail server may be down for days; what it has not refused is not given up before (RFC 5321, 4.5.4.1). */
+const untilDelivered: Patience = { attempts: 1000, days: 4, longestPauseSeconds: 3 * 3600 }
+const patienceWith = (kind: string) => (kind === 'mail' ? untilDelivered : usual)
+
+/** Kinds whose payload holds what nobody has to keep, such as the hash of a password. */
+const forgetful = new Set(['sign up', 'reset'])
+
+type Doer = (deps: Deps, payload: never) => Promise<void>
+
+const doers: Record<string, Doer> = {
+  mail: sendMail,
+  'sign up': inOne(answerSignUp),
+  reset: inOne(answerReset),
+  sweep,
+  standings: refreshForDay,
+  'dry run': runDryRun,
+  'read scan': readScan,
+  import: runImportJob,
+  'compare imported': compareImported,
+}
+
+/** A job that is done in one transaction. */
+function inOne<P>(work: (deps: Deps, payload: P) => Promise<void>) {
+  return (deps: Deps, payload: P) => inTransaction(deps.sequelize, () => work(deps, payload))
+}
+
+/** What is done about a job that failed for the last time. */
+const givingUp: Record<string, (deps: Deps, payload: never, error: string) => Promise<void>> = {
+  mail: giveUpMail,
+  'read scan': giveUpScan,
+}
+
+/** What takes long has a lane of its own, so that mails do not wait behind it. */
+const lanes: Record<Lane, string[]> = {
+  quick: ['mail', 'sign up', 'reset'],
+  long: ['sweep', 'standings', 'dry run', 'read scan', 'import', 'compare imported'],
+}
+type Lane = 'quick' | 'long'
+
+/**
+ * Works through the queue until stopped. Several copies may do so at once: a job is leased by one of them, and given
+ * free again if that one dies. A job that fails is tried again, later each time.
+ */
+export function startWorking(fixed: Omit<Deps, 'clock'>): { stop: () => Promise<void> } {
+  const running = [workLane(fixed, 'quick'), workLane(fixed, 'long')]
+  return { stop: async () => void (await Promise.all(running.map(({ stop }) => stop()))) }
+}
+
+function workLane(fixed: Omit<Deps, 'clock'>, lane: Lane): { stop: () => Promise<void> } {
+  let stopping = false
+  let queued = false
+  let wake = () => {}
+  const deaf = onQueued(() => {
+    queued = true
+    wake()
+  })
+  const loop = (async () => {
+    while (!stopping) {
+      queued = false
+      const worked = await workOnce(fixed, lane).catch((error: unknown) => {
+        if (!stopping) fixed.log.error({ error }, 'the job queue could not be read')
+        return false
+      })
+      if (worked || stopping || queued) continue
+      await new Promise<void>((done) => {
+        const timer = setTimeout(done, idleMs)
+        wake = () => {
+          clearTimeout(timer)
+          done()
+        }
+      })
+    }
+  })()
+  return {
+    stop: async () => {
+      stopping = true
+      deaf()
+      wake()
+      await loop
+    },
+  }
+}
+
+/** Does one job that is due. Gives whether there was one. */
+export async function workOnce(fixed: Omit<Deps, 'clock'>, lane: Lane = 'quick'): Promise<boolean> {
+  const deps: Deps = { ...fixed, clock: await currentClock(fixed.config) }
+  if (lane === 'long') await queueSweep(deps)
+  if (lane === 'long')
+    await takeFromScanner(deps).catch((error: unknown) => deps.log.warn({ error: String(error) }, 'the scanner'))
+  const job = await leaseOf(deps, lanes[lane])
+  if (!job) return false
+  const doer = doers[job.kind]
+  try {
+    if (!doer) throw new Error(`nobody does jobs of kind ${job.kind}`)
+    await holding(job, () => doer(deps, job.payload as never))
+    // In a transaction, because that is tried again when another copy’s look at the queue was in the way.
+    await inTransaction(deps.sequelize, () =>
+      job.update({
+        doneAt: new Date(),
+        leasedUntil: null,
+        lastError: null,
+        ...(forgetful.has(job.kind) ? { payload: {} } : {}),
+      }),
+    )
+  } catch (error) {
+    const attempts = job.attempts + 1
+    const { attempts: most, days, longestPauseSeconds } = patienceWith(job.kind)
+    const delaySeconds = Math.min(longestPauseSeconds, 2 ** attempts)
+    const runAt = new Date(Date.now() + delaySeconds * 1000)
+    const over = attempts >= most || runAt.getTime() - job.queuedAt.getTime() > days * 86_400_000
+    deps.log.warn({ job: job.id, kind: job.kind, attempts, error: String(error) }, 'a job failed')
+    await inTransaction(deps.sequelize, () =>
+      job.update({
+        attempts,
+        leasedUntil: null,
+        lastError: String(error).slice(0, 2000),
+        runAt,
+        // What keeps failing stays on record with its error, for a person to look at.
+        doneAt: over ? new Date() : null,
+      }),
+    )
+    if (over) await givingUp[job.kind]?.(deps, job.payload as never, String(error))
+  }
+  return true
+}
