@@ -17,10 +17,10 @@ export const readSession = endpoint({
   method: 'GET',
   path: '/api/session',
   summary: 'Who is signed in',
-  who: 'anyone',
+  access: 'anyone',
   beforeCodes: true,
   reply: Session,
-  tells: ['session'],
+  invalidates: ['session'],
 })
 
 export const signUp = endpoint({
@@ -28,7 +28,7 @@ export const signUp = endpoint({
   path: '/api/accounts',
   summary:
     'Make an account; a link is mailed to confirm the address. The reply is the same whether the address is known or not',
-  who: 'anyone',
+  access: 'anyone',
   body: Type.Object({
     name: Type.String({ minLength: 1, maxLength: 120, pattern: singleLine }),
     mail: Mail,
@@ -42,34 +42,34 @@ export const confirmMail = endpoint({
   method: 'POST',
   path: '/api/accounts/confirm',
   summary: 'Confirm a mail address with the link that was sent to it; signs in only the browser it was asked for in',
-  who: 'bearer-of-link',
+  access: 'bearer-of-link',
   body: Type.Object({ token: LinkToken }),
   reply: Type.Intersect([Session, Type.Object({ next: orNull(Type.String()), signedIn: Type.Boolean() })]),
-  tells: ['session'],
+  invalidates: ['session'],
 })
 
 export const signIn = endpoint({
   method: 'POST',
   path: '/api/session',
   summary: 'Sign in',
-  who: 'anyone',
+  access: 'anyone',
   body: Type.Object({
     mail: Mail,
     password: Type.String({ maxLength: 200 }),
     code: Type.Optional(Type.String({ maxLength: 20, description: 'One-time or recovery code, where switched on' })),
   }),
   reply: Session,
-  tells: ['session'],
+  invalidates: ['session'],
 })
 
 export const signOut = endpoint({
   method: 'DELETE',
   path: '/api/session',
   summary: 'Sign out',
-  who: 'signed-in',
+  access: 'signed-in',
   beforeCodes: true,
   reply: Done,
-  tells: ['session'],
+  invalidates: ['session'],
 })
 
 const GivenPassword = Type.String({ minLength: 1, maxLength: 200 })
@@ -79,7 +79,7 @@ export const confirmSession = endpoint({
   method: 'POST',
   path: '/api/session/confirmation',
   summary: 'Give the password again, and a code where they are switched on, for what asks for it',
-  who: 'signed-in',
+  access: 'signed-in',
   body: Type.Object({ password: GivenPassword, code: Type.Optional(GivenCode) }),
   reply: Done,
 })
@@ -88,7 +88,7 @@ export const readConfirmed = endpoint({
   method: 'GET',
   path: '/api/session/confirmation',
   summary: 'Whether the password was given a moment ago; refused with 403 where it was not',
-  who: 'signed-in',
+  access: 'signed-in',
   passwordAgain: true,
   reply: Done,
 })
@@ -97,7 +97,7 @@ export const askReset = endpoint({
   method: 'POST',
   path: '/api/accounts/reset',
   summary: 'Mail a link to set a new password. The reply is the same whether the address is known or not',
-  who: 'anyone',
+  access: 'anyone',
   body: Type.Object({ mail: Mail }),
   reply: Done,
 })
@@ -106,7 +106,7 @@ export const resetPassword = endpoint({
   method: 'POST',
   path: '/api/accounts/new-password',
   summary: 'Set a new password by a link, and sign out everywhere',
-  who: 'bearer-of-link',
+  access: 'bearer-of-link',
   body: Type.Object({ token: LinkToken, password: Password }),
   reply: Done,
 })
@@ -115,17 +115,17 @@ export const confirmMailChange = endpoint({
   method: 'POST',
   path: '/api/accounts/mail',
   summary: 'Agree to a change of mail address by a link; both addresses have to',
-  who: 'bearer-of-link',
+  access: 'bearer-of-link',
   body: Type.Object({ token: LinkToken }),
   reply: Type.Object({ changed: Type.Boolean(), waitingFor: orNull(Type.String()) }),
-  tells: ['session'],
+  invalidates: ['session'],
 })
 
 export const readAccount = endpoint({
   method: 'GET',
   path: '/api/account',
   summary: 'One’s own account',
-  who: 'signed-in',
+  access: 'signed-in',
   beforeCodes: true,
   reply: Type.Object({
     name: Type.String(),
@@ -135,44 +135,44 @@ export const readAccount = endpoint({
     sessions: Type.Integer({ description: 'Places where it is signed in' }),
     newMail: orNull(Type.String()),
   }),
-  tells: ['session'],
+  invalidates: ['session'],
 })
 
 export const changePassword = endpoint({
   method: 'POST',
   path: '/api/account/password',
   summary: 'Change the password, and sign out everywhere else',
-  who: 'signed-in',
+  access: 'signed-in',
   beforeCodes: true,
   body: Type.Object({ password: GivenPassword, next: Password }),
   reply: Done,
-  tells: ['session'],
+  invalidates: ['session'],
 })
 
 export const changeMail = endpoint({
   method: 'POST',
   path: '/api/account/mail',
   summary: 'Begin to change the mail address; both addresses are sent a link',
-  who: 'signed-in',
+  access: 'signed-in',
   body: Type.Object({ password: GivenPassword, mail: Mail }),
   reply: Done,
-  tells: ['session'],
+  invalidates: ['session'],
 })
 
 export const signOutElsewhere = endpoint({
   method: 'POST',
   path: '/api/account/sessions/end',
   summary: 'Sign out everywhere else',
-  who: 'signed-in',
+  access: 'signed-in',
   reply: Type.Object({ ended: Type.Integer() }),
-  tells: ['session'],
+  invalidates: ['session'],
 })
 
 export const beginOneTimeCodes = endpoint({
   method: 'POST',
   path: '/api/account/codes',
   summary: 'Begin to set up one-time codes from an authenticator app (RFC 6238)',
-  who: 'signed-in',
+  access: 'signed-in',
   beforeCodes: true,
   body: Type.Object({ password: GivenPassword }),
   reply: Type.Object({
@@ -185,19 +185,19 @@ export const confirmOneTimeCodes = endpoint({
   method: 'POST',
   path: '/api/account/codes/confirm',
   summary: 'Switch one-time codes on with the first right code; the recovery codes are given this once',
-  who: 'signed-in',
+  access: 'signed-in',
   beforeCodes: true,
   body: Type.Object({ code: Type.String({ maxLength: 20 }) }),
   reply: Type.Object({ recoveryCodes: Type.Array(Type.String()) }),
-  tells: ['session'],
+  invalidates: ['session'],
 })
 
 export const dropOneTimeCodes = endpoint({
   method: 'POST',
   path: '/api/account/codes/drop',
   summary: 'Switch one-time codes off',
-  who: 'signed-in',
+  access: 'signed-in',
   body: Type.Object({ password: GivenPassword, code: GivenCode }),
   reply: Done,
-  tells: ['session'],
+  invalidates: ['session'],
 })

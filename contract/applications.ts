@@ -89,17 +89,17 @@ export const beginApplication = endpoint({
   method: 'POST',
   path: '/api/vacancies/:slug/applications',
   summary: 'Begin an application, or come back to the one already begun',
-  who: candidate,
+  access: candidate,
   params: Type.Object({ slug: Type.String() }),
   reply: Type.Object({ id: Id }),
-  tells: ['draft', 'status'],
+  invalidates: ['draft', 'status'],
 })
 
 export const myApplications = endpoint({
   method: 'GET',
   path: '/api/my/applications',
   summary: 'One’s own applications',
-  who: candidate,
+  access: candidate,
   reply: Type.Array(
     Type.Object({
       id: Id,
@@ -113,25 +113,25 @@ export const myApplications = endpoint({
       timeZone: Type.String(),
     }),
   ),
-  tells: ['status'],
+  invalidates: ['status'],
 })
 
 export const readDraft = endpoint({
   method: 'GET',
   path: '/api/my/applications/:id',
   summary: 'An application as it stands',
-  who: candidate,
+  access: candidate,
   behalf: true,
   params: byId,
   reply: Draft,
-  tells: ['draft'],
+  invalidates: ['draft'],
 })
 
 export const saveAnswers = endpoint({
   method: 'PATCH',
   path: '/api/my/applications/:id/answers',
   summary: 'Save changed answers. An old version is refused with 409 and the answers as they are now',
-  who: candidate,
+  access: candidate,
   behalf: true,
   params: byId,
   body: Type.Object({ version: Version, changes: Answers, section: Type.Optional(Type.String()) }),
@@ -142,20 +142,20 @@ export const confirmSection = endpoint({
   method: 'POST',
   path: '/api/my/applications/:id/sections/:section/confirmation',
   summary: 'Confirm that what a section took over from before is still right',
-  who: candidate,
+  access: candidate,
   params: Type.Object({ id: Id, section: Type.String({ maxLength: 80 }) }),
   reply: Done,
-  tells: ['draft', 'status'],
+  invalidates: ['draft', 'status'],
 })
 
 export const finishReopened = endpoint({
   method: 'POST',
   path: '/api/my/applications/:id/reopenings/:reopening/done',
   summary: 'Tell the desk that what it asked to change has been changed',
-  who: candidate,
+  access: candidate,
   params: Type.Object({ id: Id, reopening: Id }),
   reply: Done,
-  tells: ['draft', 'status'],
+  invalidates: ['draft', 'status'],
 })
 
 const desk = ['coordinator', 'administrator'] as const
@@ -164,7 +164,7 @@ export const reopenPart = endpoint({
   method: 'POST',
   path: '/api/desk/applications/:id/reopenings',
   summary: 'Let the candidate of a sent application change one section or question again, with a reason and a due date',
-  who: desk,
+  access: desk,
   params: byId,
   body: Type.Object({
     section: Type.String({ minLength: 1, maxLength: 80 }),
@@ -173,25 +173,25 @@ export const reopenPart = endpoint({
     dueOn: Day,
   }),
   reply: Done,
-  once: true,
-  tells: ['desk', 'draft', 'status'],
+  idempotent: true,
+  invalidates: ['desk', 'draft', 'status'],
 })
 
 export const settleReopened = endpoint({
   method: 'POST',
   path: '/api/desk/applications/:id/reopenings/:reopening/settlement',
   summary: 'Take note of what was changed, or call the question off while it is open',
-  who: desk,
+  access: desk,
   params: Type.Object({ id: Id, reopening: Id }),
   reply: Done,
-  tells: ['desk', 'draft', 'status'],
+  invalidates: ['desk', 'draft', 'status'],
 })
 
 export const signPermission = endpoint({
   method: 'POST',
   path: '/api/my/applications/:id/permission',
   summary: 'Sign the permission to check by typing one’s full name or drawing it, and giving the password again',
-  who: candidate,
+  access: candidate,
   params: byId,
   body: Type.Object({
     /** Typed as one's signature; not needed where it is drawn. */
@@ -207,31 +207,31 @@ export const signPermission = endpoint({
     agreed: Type.Literal(true),
   }),
   reply: Done,
-  once: true,
-  tells: ['draft', 'status'],
+  idempotent: true,
+  invalidates: ['draft', 'status'],
 })
 
 export const withdrawPermission = endpoint({
   method: 'POST',
   path: '/api/my/applications/:id/permission/withdrawal',
   summary: 'Withdraw the permission to check: open questions are called off, nothing more is asked',
-  who: candidate,
+  access: candidate,
   params: byId,
   reply: Type.Object({ calledOff: Type.Integer() }),
-  once: true,
-  tells: ['draft', 'status'],
+  idempotent: true,
+  invalidates: ['draft', 'status'],
 })
 
 export const sendApplication = endpoint({
   method: 'POST',
   path: '/api/my/applications/:id/send',
   summary: 'Send the application. Refused with 409 while something is missing',
-  who: candidate,
+  access: candidate,
   params: byId,
   body: Type.Object({ version: Version }),
   reply: Type.Object({ reference: Type.String(), sentAt: Moment }),
-  once: true,
-  tells: ['draft', 'status'],
+  idempotent: true,
+  invalidates: ['draft', 'status'],
 })
 
 const Happening = Type.Object({ at: Moment, text: Type.String() })
@@ -294,17 +294,17 @@ export const readStatus = endpoint({
   method: 'GET',
   path: '/api/my/applications/:id/status',
   summary: 'What happened, who has the ball, what to do next',
-  who: candidate,
+  access: candidate,
   params: byId,
   reply: Status,
-  tells: ['status'],
+  invalidates: ['status'],
 })
 
 export const readApplicationPdf = endpoint({
   method: 'GET',
   path: '/api/my/applications/:id/application.pdf',
   summary: 'One’s application as it was sent, as PDF',
-  who: candidate,
+  access: candidate,
   params: byId,
   reply: Type.Any(),
   file: true,
@@ -314,7 +314,7 @@ export const readPermissionPdf = endpoint({
   method: 'GET',
   path: '/api/my/applications/:id/permission.pdf',
   summary: 'The permission to check as one signed it, as PDF',
-  who: candidate,
+  access: candidate,
   params: byId,
   reply: Type.Any(),
   file: true,
@@ -324,43 +324,43 @@ export const answerOffer = endpoint({
   method: 'POST',
   path: '/api/my/applications/:id/offer',
   summary: 'Accept or decline the offer',
-  who: candidate,
+  access: candidate,
   params: byId,
   body: Type.Object({ answer: oneOf(['accepted', 'declined'] as const) }),
   reply: Done,
-  once: true,
-  tells: ['status'],
+  idempotent: true,
+  invalidates: ['status'],
 })
 
 export const doOnboardingTask = endpoint({
   method: 'POST',
   path: '/api/my/applications/:id/tasks/:task',
   summary: 'Acknowledge an onboarding task as read and understood',
-  who: candidate,
+  access: candidate,
   params: Type.Object({ id: Id, task: Type.String() }),
   body: Type.Object({ acknowledged: Type.Literal(true) }),
   reply: Done,
-  once: true,
-  tells: ['status'],
+  idempotent: true,
+  invalidates: ['status'],
 })
 
 export const deleteDraft = endpoint({
   method: 'DELETE',
   path: '/api/my/applications/:id',
   summary: 'Delete an application that was not sent; what the file holds stays',
-  who: candidate,
+  access: candidate,
   params: byId,
   reply: Done,
-  tells: ['draft', 'status', 'vacancies'],
+  invalidates: ['draft', 'status', 'vacancies'],
 })
 
 export const withdraw = endpoint({
   method: 'POST',
   path: '/api/my/applications/:id/withdrawal',
   summary: 'Withdraw the application',
-  who: candidate,
+  access: candidate,
   params: byId,
   reply: Done,
-  once: true,
-  tells: ['draft', 'status'],
+  idempotent: true,
+  invalidates: ['draft', 'status'],
 })

@@ -8,7 +8,7 @@ export const readTrail = endpoint({
   method: 'GET',
   path: '/api/desk/trail',
   summary: 'The audit trail, newest first, a page at a time',
-  who: keepers,
+  access: keepers,
   query: Type.Object({ before: Type.Optional(Id), text: Type.Optional(Type.String({ maxLength: 80 })) }),
   reply: Type.Object({
     events: Type.Array(
@@ -23,7 +23,7 @@ export const readTrail = endpoint({
     ),
     next: orNull(Id),
   }),
-  tells: ['desk'],
+  invalidates: ['desk'],
 })
 
 const breaks = ['changed', 'missing', 'added', 'erased without a record', 'end cut off', 'written anew'] as const
@@ -49,7 +49,7 @@ export const verifyTrail = endpoint({
   method: 'POST',
   path: '/api/desk/trail/verification',
   summary: 'Follow the chain of one file, or of all, and name the first broken link of each',
-  who: keepers,
+  access: keepers,
   body: Type.Object({ candidateId: Type.Optional(Id) }),
   reply: Verification,
 })
@@ -59,7 +59,7 @@ export const verifySince = endpoint({
   path: '/api/desk/trail/verification/since',
   summary:
     'The same for all, and that nothing was written anew since a fingerprint was kept: that list as CSV, up to 10 MB',
-  who: keepers,
+  access: keepers,
   body: Type.Any(),
   bytes: true,
   reply: Verification,

@@ -13,7 +13,7 @@ export const beginFor = endpoint({
   path: '/api/desk/behalf',
   summary:
     'Begin an application for somebody who wrote on paper or rang. Whoever has an account is mailed the way to it and writes it themselves',
-  who: desk,
+  access: desk,
   body: Type.Object({
     slug: Type.String({ minLength: 1, maxLength: 200 }),
     givenNames: Type.String({ minLength: 1, maxLength: 120 }),
@@ -23,15 +23,15 @@ export const beginFor = endpoint({
     how,
   }),
   reply: Type.Object({ id: Id, theirs: Type.Boolean({ description: 'They have an account and write it themselves' }) }),
-  once: true,
-  tells: ['behalf'],
+  idempotent: true,
+  invalidates: ['behalf'],
 })
 
 export const listBehalf = endpoint({
   method: 'GET',
   path: '/api/desk/behalf',
   summary: 'Applications begun for somebody that are not sent yet, the longest waiting first',
-  who: desk,
+  access: desk,
   reply: Type.Array(
     Type.Object({
       id: Id,
@@ -48,34 +48,34 @@ export const listBehalf = endpoint({
       theirs: Type.Boolean({ description: 'Only they can write in it' }),
     }),
   ),
-  tells: ['behalf', 'draft'],
+  invalidates: ['behalf', 'draft'],
 })
 
 export const askToTakeOver = endpoint({
   method: 'POST',
   path: '/api/desk/behalf/:id/asked',
   summary: 'Mail the candidate a link to take the application over, read it through, sign it and send it',
-  who: desk,
+  access: desk,
   params: byId,
   reply: Done,
-  tells: ['behalf'],
+  invalidates: ['behalf'],
 })
 
 export const setAsideBehalf = endpoint({
   method: 'DELETE',
   path: '/api/desk/behalf/:id',
   summary: 'Forget what was taken down for somebody who does not want it, before they have taken it over',
-  who: desk,
+  access: desk,
   params: byId,
   reply: Done,
-  tells: ['behalf'],
+  invalidates: ['behalf'],
 })
 
 export const readTakenDown = endpoint({
   method: 'GET',
   path: '/api/taken-down/:token',
   summary: 'What a link to take an application over is about',
-  who: 'bearer-of-link',
+  access: 'bearer-of-link',
   params: Type.Object({ token: LinkToken }),
   reply: Type.Object({
     name: Type.String(),
@@ -93,9 +93,9 @@ export const takeOverBehalf = endpoint({
   method: 'POST',
   path: '/api/taken-down/:token',
   summary: 'Take an application over with a password of one’s own, and sign in. The desk writes no more in it',
-  who: 'bearer-of-link',
+  access: 'bearer-of-link',
   params: Type.Object({ token: LinkToken }),
   body: Type.Object({ password: Type.String({ minLength: 1, maxLength: 200 }) }),
   reply: Type.Object({ id: Id }),
-  tells: ['session'],
+  invalidates: ['session'],
 })

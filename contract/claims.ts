@@ -179,43 +179,43 @@ export const addClaim = endpoint({
   method: 'POST',
   path: '/api/my/claims',
   summary: 'Add a claim to one’s own file',
-  who: candidate,
+  access: candidate,
   behalf: true,
   body: Type.Object({ details: ClaimDetails }),
   reply: Claim,
-  once: true,
-  tells: ['draft', 'status'],
+  idempotent: true,
+  invalidates: ['draft', 'status'],
 })
 
 export const changeClaim = endpoint({
   method: 'PUT',
   path: '/api/my/claims/:id',
   summary: 'Correct a claim that nobody has confirmed yet',
-  who: candidate,
+  access: candidate,
   behalf: true,
   params: Type.Object({ id: Id }),
   body: Type.Object({ version: Version, details: ClaimDetails }),
   reply: Claim,
-  tells: ['draft', 'status'],
+  invalidates: ['draft', 'status'],
 })
 
 export const removeClaim = endpoint({
   method: 'DELETE',
   path: '/api/my/claims/:id',
   summary: 'Take a claim out of the file; what was sent before keeps it',
-  who: candidate,
+  access: candidate,
   behalf: true,
   params: Type.Object({ id: Id }),
   query: Type.Object({ version: Type.String({ pattern: '^\\d+$' }) }),
   reply: Done,
-  tells: ['draft', 'status'],
+  invalidates: ['draft', 'status'],
 })
 
 export const renewCredential = endpoint({
   method: 'POST',
   path: '/api/my/claims/:id/renewal',
   summary: 'Give a licence or certificate its renewal: a new version of the same credential, with its history kept',
-  who: candidate,
+  access: candidate,
   params: Type.Object({ id: Id }),
   body: Type.Object({
     version: Version,
@@ -224,8 +224,8 @@ export const renewCredential = endpoint({
     through: Type.Union([PartialDay, Type.Literal('does not expire')]),
   }),
   reply: Claim,
-  once: true,
-  tells: ['draft', 'status'],
+  idempotent: true,
+  invalidates: ['draft', 'status'],
 })
 
 const WhatItIs = {
@@ -242,26 +242,26 @@ export const uploadDocument = endpoint({
   method: 'POST',
   path: '/api/my/claims/:id/documents',
   summary: 'Put a document behind a claim, in one piece: PDF, JPEG or PNG, up to 10 MB and 20 pages',
-  who: candidate,
+  access: candidate,
   behalf: true,
   params: Type.Object({ id: Id }),
   query: Type.Object(WhatItIs),
   body: Type.Any(),
   bytes: true,
   reply: Uploaded,
-  tells: ['draft', 'status'],
+  invalidates: ['draft', 'status'],
 })
 
 export const attachUpload = endpoint({
   method: 'POST',
   path: '/api/my/claims/:id/documents/:upload',
   summary: 'Put what was uploaded in pieces (tus 1.0 at /api/my/uploads) behind a claim',
-  who: candidate,
+  access: candidate,
   behalf: true,
   params: Type.Object({ id: Id, upload: Type.String({ pattern: '^[0-9a-f-]{36}\\.[0-9a-f]{32}$' }) }),
   body: Type.Object(WhatItIs),
   reply: Uploaded,
-  tells: ['draft', 'status'],
+  invalidates: ['draft', 'status'],
 })
 
 /** Who at the desk opens the documents of a file. */
@@ -271,7 +271,7 @@ export const readDocument = endpoint({
   method: 'GET',
   path: '/api/documents/:id/bytes',
   summary: 'A document as it was sent, for its owner and for those at the desk who may see the file',
-  who: 'signed-in',
+  access: 'signed-in',
   params: Type.Object({ id: Id }),
   reply: Type.Any(),
   file: true,
@@ -281,9 +281,9 @@ export const removeDocument = endpoint({
   method: 'DELETE',
   path: '/api/my/documents/:id',
   summary: 'Take back a document nobody has looked at yet',
-  who: candidate,
+  access: candidate,
   behalf: true,
   params: Type.Object({ id: Id }),
   reply: Done,
-  tells: ['draft', 'status'],
+  invalidates: ['draft', 'status'],
 })

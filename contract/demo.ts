@@ -8,17 +8,17 @@ export const readClock = endpoint({
   method: 'GET',
   path: '/api/demo/clock',
   summary: 'The time the application goes by',
-  who: 'anyone',
+  access: 'anyone',
   reply: Clock,
-  tells: ['clock'],
+  invalidates: ['clock'],
 })
 
 export const moveClock = endpoint({
   method: 'POST',
   path: '/api/demo/clock',
   summary: 'Move the demo’s clock forward; only where the demo is switched on',
-  who: ['coordinator', 'administrator'],
+  access: ['coordinator', 'administrator'],
   body: Type.Object({ days: Type.Integer({ minimum: 1, maximum: 400 }) }),
   reply: Clock,
-  tells: ['clock', 'desk', 'vacancies', 'status', 'draft'],
+  invalidates: ['clock', 'desk', 'vacancies', 'status', 'draft'],
 })

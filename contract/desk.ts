@@ -27,30 +27,30 @@ export const readQueue = endpoint({
   method: 'GET',
   path: '/api/desk/queues/:queue',
   summary: 'The people in a queue, least slack first, a page at a time',
-  who: staff,
+  access: staff,
   params: Type.Object({ queue: oneOf(queues) }),
   query: Type.Object({
     after: Type.Optional(Type.String({ pattern: '^-?\\d+_[0-9a-f-]{36}$' })),
     vacancy: Type.Optional(Type.String()),
   }),
   reply: Type.Object({ people: Type.Array(QueueLine), next: orNull(Type.String()), late: Type.Integer() }),
-  tells: ['desk'],
+  invalidates: ['desk'],
 })
 
 export const readCounts = endpoint({
   method: 'GET',
   path: '/api/desk/counts',
   summary: 'How many people are in each queue, and how many mails were refused',
-  who: staff,
+  access: staff,
   reply: Type.Object({ counts: Type.Record(Type.String(), Type.Integer()), refusedMails: Type.Integer(), today: Day }),
-  tells: ['desk', 'clock'],
+  invalidates: ['desk', 'clock'],
 })
 
 export const find = endpoint({
   method: 'GET',
   path: '/api/desk/find',
   summary: 'Find a person by name, reference or a number on a paper',
-  who: staff,
+  access: staff,
   query: Type.Object({ text: Type.String({ minLength: 1, maxLength: 80 }) }),
   reply: Type.Object({
     people: Type.Array(
@@ -163,17 +163,17 @@ export const readFile = endpoint({
   method: 'GET',
   path: '/api/desk/applications/:id',
   summary: 'Everything known about an application and its candidate',
-  who: staff,
+  access: staff,
   params: Type.Object({ id: Id }),
   reply: File,
-  tells: ['desk'],
+  invalidates: ['desk'],
 })
 
 export const passGate = endpoint({
   method: 'POST',
   path: '/api/desk/applications/:id/gates/:gate',
   summary: 'Move an application through a gate. Refused with 409 while a requirement is open',
-  who: ['coordinator', 'hiring manager', 'administrator'],
+  access: ['coordinator', 'hiring manager', 'administrator'],
   params: Type.Object({ id: Id, gate: oneOf(gates) }),
   body: Type.Object({
     version: Version,
@@ -182,8 +182,8 @@ export const passGate = endpoint({
   }),
   reply: Type.Object({ stage: oneOf(stages) }),
   passwordAgain: { with: 'salary' },
-  once: true,
-  tells: ['desk'],
+  idempotent: true,
+  invalidates: ['desk'],
 })
 
 const makesOffers = ['hiring manager', 'administrator'] as const
@@ -192,55 +192,55 @@ export const changeStart = endpoint({
   method: 'PUT',
   path: '/api/desk/applications/:id/target-start',
   summary: 'Change the target start of one application, also in its offer; the candidate is told by mail',
-  who: ['coordinator', 'hiring manager', 'administrator'],
+  access: ['coordinator', 'hiring manager', 'administrator'],
   params: Type.Object({ id: Id }),
   body: Type.Object({ version: Version, targetStart: Day, reason: Reason }),
   reply: Type.Object({ version: Version }),
-  once: true,
-  tells: ['desk'],
+  idempotent: true,
+  invalidates: ['desk'],
 })
 
 export const extendOffer = endpoint({
   method: 'PATCH',
   path: '/api/desk/applications/:id/offer',
   summary: 'Give more time to answer an offer; one that has expired stands again',
-  who: makesOffers,
+  access: makesOffers,
   params: Type.Object({ id: Id }),
   body: Type.Object({ answerBy: Day }),
   reply: Done,
-  once: true,
-  tells: ['desk'],
+  idempotent: true,
+  invalidates: ['desk'],
 })
 
 export const withdrawOffer = endpoint({
   method: 'POST',
   path: '/api/desk/applications/:id/offer/withdrawal',
   summary: 'Take back an offer nobody has answered; another can be made',
-  who: makesOffers,
+  access: makesOffers,
   params: Type.Object({ id: Id }),
   body: Type.Object({ reason: Reason }),
   reply: Done,
-  once: true,
-  tells: ['desk'],
+  idempotent: true,
+  invalidates: ['desk'],
 })
 
 export const waive = endpoint({
   method: 'POST',
   path: '/api/desk/applications/:id/waivers',
   summary: 'Waive a requirement, with a reason, by somebody who has that right',
-  who: staff,
+  access: staff,
   params: Type.Object({ id: Id }),
   body: Type.Object({ requirement: Type.String({ maxLength: 80 }), reason: Reason }),
   reply: Done,
-  once: true,
-  tells: ['desk'],
+  idempotent: true,
+  invalidates: ['desk'],
 })
 
 export const deskVacancies = endpoint({
   method: 'GET',
   path: '/api/desk/vacancies',
   summary: 'All vacancies with how many people stand where',
-  who: staff,
+  access: staff,
   reply: Type.Array(
     Type.Object({
       id: Id,
@@ -258,5 +258,5 @@ export const deskVacancies = endpoint({
       byStage: Type.Record(Type.String(), Type.Integer()),
     }),
   ),
-  tells: ['desk', 'vacancies'],
+  invalidates: ['desk', 'vacancies'],
 })

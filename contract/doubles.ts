@@ -27,7 +27,7 @@ export const listDoubles = endpoint({
   method: 'GET',
   path: '/api/desk/doubles',
   summary: 'Files that may be of one person, the likeliest first, and merges of the last days',
-  who: desk,
+  access: desk,
   reply: Type.Object({
     pairs: Type.Array(
       Type.Object({
@@ -42,14 +42,14 @@ export const listDoubles = endpoint({
       Type.Object({ id: Id, kept: Type.String(), merged: Type.String(), by: Type.String(), at: Moment }),
     ),
   }),
-  tells: ['desk'],
+  invalidates: ['desk'],
 })
 
 export const readDouble = endpoint({
   method: 'GET',
   path: '/api/desk/doubles/:oneId/:otherId',
   summary: 'Two files side by side, with what agrees and what does not',
-  who: desk,
+  access: desk,
   params: Type.Object({ oneId: Id, otherId: Id }),
   reply: Type.Object({
     sides: Type.Tuple([Side, Side]),
@@ -57,39 +57,39 @@ export const readDouble = endpoint({
     agreements: listOfCore<Agreement & { words: string }>(),
     state: oneOf(['open', 'apart'] as const),
   }),
-  tells: ['desk'],
+  invalidates: ['desk'],
 })
 
 export const setApart = endpoint({
   method: 'POST',
   path: '/api/desk/doubles/:oneId/:otherId/apart',
   summary: 'Record that two files are of two people; they are not shown together again',
-  who: desk,
+  access: desk,
   params: Type.Object({ oneId: Id, otherId: Id }),
   reply: Done,
-  once: true,
-  tells: ['desk'],
+  idempotent: true,
+  invalidates: ['desk'],
 })
 
 export const mergeFiles = endpoint({
   method: 'POST',
   path: '/api/desk/people/:keptId/merges',
   summary: 'Merge another file into this one. Everything is kept; it can be undone',
-  who: desk,
+  access: desk,
   params: Type.Object({ keptId: Id }),
   body: Type.Object({ mergedId: Id, reason: Reason }),
   reply: Type.Object({ id: Id }),
-  once: true,
-  tells: ['desk'],
+  idempotent: true,
+  invalidates: ['desk'],
 })
 
 export const undoMerge = endpoint({
   method: 'POST',
   path: '/api/desk/merges/:id/undone',
   summary: 'Take two files apart again, each with what it brought',
-  who: desk,
+  access: desk,
   params: Type.Object({ id: Id }),
   reply: Done,
-  once: true,
-  tells: ['desk'],
+  idempotent: true,
+  invalidates: ['desk'],
 })

@@ -1,5 +1,5 @@
 import { type Static, type TObject, type TSchema, Type } from '@sinclair/typebox'
-import type { Who } from './roles'
+import type { Access } from './roles'
 
 /** What a change makes out of date, so that a client reads it again. */
 export const topics = [
@@ -30,11 +30,12 @@ export type Endpoint<
   Body extends TSchema = TSchema,
   Reply extends TSchema = TSchema,
   M extends Method = Method,
+  A extends Access = Access,
 > = {
   method: M
   path: string
   summary: string
-  who: Who
+  access: A
   params: Params
   query: Query
   body: Body
@@ -44,36 +45,37 @@ export type Endpoint<
   /** The reply is a file to keep, not JSON; `reply` says nothing of it. */
   file: boolean
   /** The caller sends an Idempotency-Key; the same key gives the first reply again. */
-  once: boolean
+  idempotent: boolean
   /** Whether the desk may call it for somebody who wrote on paper or rang (header X-Probatum-For). */
   behalf: boolean
   /** Staff gives the password again for it, if that was a while ago; `with` asks only where the body has that field. */
   passwordAgain: boolean | { with: string }
   /** Open to those who have to set up a second factor first. */
   beforeCodes: boolean
-  tells: readonly Topic[]
+  /** Topics a GET reads and any other changes, so that a client reads them again. */
+  invalidates: readonly Topic[]
 }
 
 const nothing = Type.Object({}, { additionalProperties: false })
 type Nothing = typeof nothing
 
-type Described<P extends TObject, Q extends TObject, B extends TSchema, R extends TSchema, M extends Method> = {
+type Described<P extends TObject, Q extends TObject, B extends TSchema, R extends TSchema, M extends Method, A> = {
   method: M
   path: string
   summary: string
-  who: Who
+  access: A
   params?: P
   query?: Q
   body?: B
   reply: R
   bytes?: boolean
   file?: boolean
-  once?: boolean
+  idempotent?: boolean
   behalf?: boolean
   passwordAgain?: boolean | { with: keyof Static<B> & string }
   beforeCodes?: boolean
   /** Topics this endpoint reads (GET) or changes (others). */
-  tells?: readonly Topic[]
+  invalidates?: readonly Topic[]
 }
 
 /** Describes an endpoint once, for the server, the web client and the OpenAPI document alike. */
@@ -83,15 +85,16 @@ export function endpoint<
   B extends TSchema = Nothing,
   R extends TSchema = TSchema,
   const M extends Method = Method,
->(described: Described<P, Q, B, R, M>): Endpoint<P, Q, B, R, M> {
+  const A extends Access = Access,
+>(described: Described<P, Q, B, R, M, A>): Endpoint<P, Q, B, R, M, A> {
   return {
     bytes: false,
     file: false,
-    once: false,
+    idempotent: false,
     behalf: false,
     passwordAgain: false,
     beforeCodes: false,
-    tells: [],
+    invalidates: [],
     ...described,
     params: described.params ?? (nothing as unknown as P),
     query: described.query ?? (nothing as unknown as Q),

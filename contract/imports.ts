@@ -52,16 +52,16 @@ export const listImports = endpoint({
   method: 'GET',
   path: '/api/desk/imports',
   summary: 'Imports of people, newest first',
-  who: desk,
+  access: desk,
   reply: Type.Array(Type.Object(Line)),
-  tells: ['imports'],
+  invalidates: ['imports'],
 })
 
 export const readImportedPerson = endpoint({
   method: 'GET',
   path: '/api/desk/people/:candidateId',
   summary: 'A person who came with an import, and what it brought; they need not have applied',
-  who: desk,
+  access: desk,
   params: Type.Object({ candidateId: Id }),
   reply: Type.Object({
     candidateId: Id,
@@ -86,58 +86,58 @@ export const readImportedPerson = endpoint({
       Type.Object({ id: Id, reference: orNull(Type.String()), title: Type.String(), stage: oneOf(stages) }),
     ),
   }),
-  tells: ['imports', 'desk'],
+  invalidates: ['imports', 'desk'],
 })
 
 export const beginImport = endpoint({
   method: 'POST',
   path: '/api/desk/imports',
   summary: 'Take in a CSV or JSON Resume file, up to 10 MB; nothing is imported yet',
-  who: desk,
+  access: desk,
   query: Type.Object({ fileName: Type.String({ minLength: 1, maxLength: 200 }) }),
   body: Type.Any(),
   bytes: true,
   reply: Type.Object({ id: Id }),
-  tells: ['imports'],
+  invalidates: ['imports'],
 })
 
 export const readImport = endpoint({
   method: 'GET',
   path: '/api/desk/imports/:id',
   summary: 'An import: its columns, what they are taken for, and what a dry run finds',
-  who: desk,
+  access: desk,
   params: byId,
   reply: Import,
-  tells: ['imports'],
+  invalidates: ['imports'],
 })
 
 export const mapImport = endpoint({
   method: 'PUT',
   path: '/api/desk/imports/:id/mapping',
   summary: 'Say which column holds what',
-  who: desk,
+  access: desk,
   params: byId,
   body: Type.Object({ mapping: Mapping }),
   reply: Done,
-  tells: ['imports'],
+  invalidates: ['imports'],
 })
 
 export const runImport = endpoint({
   method: 'POST',
   path: '/api/desk/imports/:id/run',
   summary: 'Import every row that is right; refused with 409 where none is',
-  who: desk,
+  access: desk,
   params: byId,
   reply: Done,
-  once: true,
-  tells: ['imports'],
+  idempotent: true,
+  invalidates: ['imports'],
 })
 
 export const readLeftRows = endpoint({
   method: 'GET',
   path: '/api/desk/imports/:id/left.csv',
   summary: 'The rows that are wrong, as they came and with what is wrong, to put right and import again',
-  who: desk,
+  access: desk,
   params: byId,
   reply: Type.Any(),
   file: true,
@@ -147,9 +147,9 @@ export const undoImport = endpoint({
   method: 'POST',
   path: '/api/desk/imports/:id/undone',
   summary: 'Take back a whole import; refused where something of it has been used since',
-  who: desk,
+  access: desk,
   params: byId,
   reply: Done,
-  once: true,
-  tells: ['imports', 'desk'],
+  idempotent: true,
+  invalidates: ['imports', 'desk'],
 })

@@ -57,14 +57,14 @@ export const readTable = endpoint({
   method: 'GET',
   path: '/api/desk/applications',
   summary: 'Applications as a table, narrowed and in an order, a page at a time, with how many there are',
-  who: staff,
+  access: staff,
   query: Type.Object({ ...TableFilter, after: Type.Optional(Type.String({ maxLength: 300 })) }),
   reply: Type.Object({
     rows: Type.Array(TableRow),
     next: orNull(Type.String()),
     total: Type.Integer({ description: `Counted up to ${mostCounted}; one more says that there are more` }),
   }),
-  tells: ['desk'],
+  invalidates: ['desk'],
 })
 
 export const lists = [
@@ -90,7 +90,7 @@ export const exportList = endpoint({
   method: 'GET',
   path: '/api/desk/lists/:list',
   summary: 'A list as CSV (RFC 4180, UTF-8), with the filters of its page, streamed',
-  who: desk,
+  access: desk,
   passwordAgain: true,
   params: Type.Object({ list: oneOf(lists) }),
   query: Type.Object(ListFilter),
@@ -104,32 +104,32 @@ export const listViews = endpoint({
   method: 'GET',
   path: '/api/desk/views',
   summary: 'One’s own saved views of the table',
-  who: staff,
+  access: staff,
   reply: Type.Array(SavedView),
-  tells: ['settings'],
+  invalidates: ['settings'],
 })
 
 export const saveView = endpoint({
   method: 'POST',
   path: '/api/desk/views',
   summary: 'Keep filters, order and columns under a name; the same name is kept anew',
-  who: staff,
+  access: staff,
   body: Type.Object({
     name: Type.String({ minLength: 1, maxLength: 80 }),
     query: Type.String({ maxLength: 1000, pattern: '^[\\w%=&.,:+-]*$' }),
   }),
   reply: SavedView,
-  tells: ['settings'],
+  invalidates: ['settings'],
 })
 
 export const removeView = endpoint({
   method: 'DELETE',
   path: '/api/desk/views/:id',
   summary: 'Forget a saved view',
-  who: staff,
+  access: staff,
   params: Type.Object({ id: Id }),
   reply: Done,
-  tells: ['settings'],
+  invalidates: ['settings'],
 })
 
 const Several = Type.Array(Id, { minItems: 1, maxItems: 500 })
@@ -138,25 +138,25 @@ export const turnDown = endpoint({
   method: 'POST',
   path: '/api/desk/applications/turned-down',
   summary: 'Go on without these people, and write to each of them. Only before an offer',
-  who: desk,
+  access: desk,
   body: Type.Object({
     applications: Several,
     reason: Type.String({ minLength: 3, maxLength: 500, description: 'For the record; they do not read it' }),
     written: InLanguages,
   }),
   reply: Type.Object({ turnedDown: Type.Integer(), left: Type.Integer() }),
-  once: true,
-  tells: ['desk'],
+  idempotent: true,
+  invalidates: ['desk'],
 })
 
 export const takeUpAgain = endpoint({
   method: 'POST',
   path: '/api/desk/applications/:id/taken-up',
   summary: 'Take up again who was turned down, where they stood, with a reason',
-  who: desk,
+  access: desk,
   params: Type.Object({ id: Id }),
   body: Type.Object({ reason: Type.String({ minLength: 3, maxLength: 500 }) }),
   reply: Done,
-  once: true,
-  tells: ['desk'],
+  idempotent: true,
+  invalidates: ['desk'],
 })

@@ -12,7 +12,7 @@ export const readMessages = endpoint({
   method: 'GET',
   path: '/api/desk/applications/:id/messages',
   summary: 'Every mail that went out about an application, and what became of it',
-  who: staff,
+  access: staff,
   params: Type.Object({ id: Id }),
   reply: Type.Array(
     Type.Object({
@@ -27,25 +27,25 @@ export const readMessages = endpoint({
       refusedBecause: orNull(Type.String()),
     }),
   ),
-  tells: ['desk'],
+  invalidates: ['desk'],
 })
 
 export const resendMessage = endpoint({
   method: 'POST',
   path: '/api/desk/messages/:id/again',
   summary: 'Queue a mail again that was refused, to the address as it is now',
-  who: desk,
+  access: desk,
   params: Type.Object({ id: Id }),
   reply: Done,
-  once: true,
-  tells: ['desk'],
+  idempotent: true,
+  invalidates: ['desk'],
 })
 
 export const readOutbox = endpoint({
   method: 'GET',
   path: '/api/desk/outbox',
   summary: 'Mails that wait for a mail server and that were refused, also those about no application',
-  who: desk,
+  access: desk,
   reply: Type.Array(
     Type.Object({
       id: Id,
@@ -57,17 +57,17 @@ export const readOutbox = endpoint({
       application: orNull(Type.Object({ id: Id, reference: Type.String() })),
     }),
   ),
-  tells: ['desk'],
+  invalidates: ['desk'],
 })
 
 export const letMessageBe = endpoint({
   method: 'DELETE',
   path: '/api/desk/outbox/:id',
   summary: 'Let a refused mail be; nobody is reminded of it any more',
-  who: desk,
+  access: desk,
   params: Type.Object({ id: Id }),
   reply: Done,
-  tells: ['desk'],
+  invalidates: ['desk'],
 })
 
 /** What is written, in one language; `{{name}}` and its like are filled in for each person. */
@@ -83,7 +83,7 @@ export const listTemplates = endpoint({
   method: 'GET',
   path: '/api/desk/templates',
   summary: 'Prepared messages, and the placeholders they may hold',
-  who: desk,
+  access: desk,
   reply: Type.Object({
     templates: Type.Array(
       Type.Intersect([
@@ -99,31 +99,31 @@ export const listTemplates = endpoint({
     ),
     placeholders: Type.Array(Type.Object({ name: Type.String(), is: Type.String() })),
   }),
-  tells: ['settings'],
+  invalidates: ['settings'],
 })
 
 export const saveTemplate = endpoint({
   method: 'PUT',
   path: '/api/desk/templates/:id',
   summary: 'Keep a prepared message; a placeholder that is not known is refused',
-  who: desk,
+  access: desk,
   params: Type.Object({ id: Id }),
   body: Type.Intersect([
     InLanguages,
     Type.Object({ name: Type.String({ minLength: 1, maxLength: 120 }), version: Version }),
   ]),
   reply: Type.Object({ version: Version }),
-  tells: ['settings'],
+  invalidates: ['settings'],
 })
 
 export const removeTemplate = endpoint({
   method: 'DELETE',
   path: '/api/desk/templates/:id',
   summary: 'Remove a prepared message; what was sent with it stays',
-  who: desk,
+  access: desk,
   params: Type.Object({ id: Id }),
   reply: Done,
-  tells: ['settings'],
+  invalidates: ['settings'],
 })
 
 const Recipients = Type.Array(Id, { minItems: 1, maxItems: 500 })
@@ -132,7 +132,7 @@ export const previewMessages = endpoint({
   method: 'POST',
   path: '/api/desk/messages/preview',
   summary: 'What each person would get, in their language, and who would get nothing and why',
-  who: desk,
+  access: desk,
   body: Type.Object({ written: InLanguages, applications: Recipients }),
   reply: Type.Array(
     Type.Object({
@@ -151,11 +151,11 @@ export const sendMessages = endpoint({
   method: 'POST',
   path: '/api/desk/messages',
   summary: 'Queue a message to each of several people, written to each by name and in their language',
-  who: desk,
+  access: desk,
   body: Type.Object({ written: InLanguages, applications: Recipients }),
   reply: Type.Object({ queued: Type.Integer(), left: Type.Integer() }),
-  once: true,
-  tells: ['desk'],
+  idempotent: true,
+  invalidates: ['desk'],
 })
 
 const Sentence = Type.Object({
@@ -171,18 +171,18 @@ export const listSentences = endpoint({
   method: 'GET',
   path: '/api/desk/sentences',
   summary: 'Prepared sentences that ask for a correction, in their order: the first nine have the keys 1 to 9',
-  who: staff,
+  access: staff,
   reply: Type.Array(Sentence),
-  tells: ['settings'],
+  invalidates: ['settings'],
 })
 
 export const saveSentences = endpoint({
   method: 'PUT',
   path: '/api/desk/sentences/:about',
   summary: 'Keep the prepared sentences of one kind, in this order',
-  who: desk,
+  access: desk,
   params: Type.Object({ about: oneOf(['document', 'answer'] as const) }),
   body: Type.Object({ sentences: Type.Array(Type.Omit(Sentence, ['about']), { maxItems: 30 }) }),
   reply: Done,
-  tells: ['settings'],
+  invalidates: ['settings'],
 })

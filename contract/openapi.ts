@@ -22,8 +22,8 @@ export function openApi(title: string, version: string) {
 }
 
 function operation(name: string, described: Endpoint) {
-  const needsSession = described.who !== 'anyone' && described.who !== 'bearer-of-link'
-  const key = described.once
+  const needsSession = described.access !== 'anyone' && described.access !== 'bearer-of-link'
+  const key = described.idempotent
     ? [
         {
           name: 'Idempotency-Key',

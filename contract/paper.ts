@@ -9,21 +9,21 @@ export const printCoverSheets = endpoint({
   method: 'POST',
   path: '/api/desk/applications/:id/cover-sheets',
   summary: 'Make cover sheets for papers of a file; each has a number of its own and works once',
-  who: desk,
+  access: desk,
   params: Type.Object({ id: Id }),
   body: Type.Object({
     papers: Type.Array(Type.Object({ claimId: Id, part: oneOf(paperParts) }), { minItems: 1, maxItems: 30 }),
   }),
   reply: Type.Object({ sheets: Type.Array(Type.Object({ number: Type.Integer(), reference: Type.String() })) }),
-  once: true,
-  tells: ['tray'],
+  idempotent: true,
+  invalidates: ['tray'],
 })
 
 export const readCoverSheets = endpoint({
   method: 'GET',
   path: '/api/desk/applications/:id/cover-sheets',
   summary: 'Cover sheets as PDF, a page each, to be laid on top of the papers',
-  who: desk,
+  access: desk,
   params: Type.Object({ id: Id }),
   query: Type.Object({ numbers: Type.String({ pattern: '^\\d+(,\\d+)*$', maxLength: 400 }) }),
   reply: Type.Any(),
@@ -43,7 +43,7 @@ export const readTray = endpoint({
   method: 'GET',
   path: '/api/desk/tray',
   summary: 'Papers that wait for a person, with where they most likely belong, and what came and was filed lately',
-  who: desk,
+  access: desk,
   reply: Type.Object({
     waiting: Type.Array(
       Type.Object({
@@ -68,26 +68,26 @@ export const readTray = endpoint({
       }),
     ),
   }),
-  tells: ['tray'],
+  invalidates: ['tray'],
 })
 
 export const putInTray = endpoint({
   method: 'POST',
   path: '/api/desk/tray',
   summary: 'Put a scan into the tray: PDF, TIFF, JPEG or PNG, up to 10 MB',
-  who: desk,
+  access: desk,
   query: Type.Object({ fileName: Type.String({ minLength: 1, maxLength: 200 }) }),
   body: Type.Any(),
   bytes: true,
   reply: Type.Object({ id: Id }),
-  tells: ['tray'],
+  invalidates: ['tray'],
 })
 
 export const readTrayPaper = endpoint({
   method: 'GET',
   path: '/api/desk/tray/:id/paper',
   summary: 'A paper in the tray, as PDF',
-  who: desk,
+  access: desk,
   params: Type.Object({ id: Id }),
   reply: Type.Any(),
   file: true,
@@ -97,30 +97,30 @@ export const placesFor = endpoint({
   method: 'GET',
   path: '/api/desk/applications/:id/places',
   summary: 'What of a file a paper may be put behind',
-  who: desk,
+  access: desk,
   params: Type.Object({ id: Id }),
   reply: Type.Array(Type.Object({ claimId: Id, label: Type.String(), parts: Type.Array(oneOf(paperParts)) })),
-  tells: ['desk'],
+  invalidates: ['desk'],
 })
 
 export const filePaper = endpoint({
   method: 'POST',
   path: '/api/desk/tray/:id/filing',
   summary: 'File a waiting paper behind a claim',
-  who: desk,
+  access: desk,
   params: Type.Object({ id: Id }),
   body: Type.Object({ applicationId: Id, claimId: Id, part: Type.Optional(oneOf(paperParts)) }),
   reply: Done,
-  once: true,
-  tells: ['tray', 'desk'],
+  idempotent: true,
+  invalidates: ['tray', 'desk'],
 })
 
 export const takeOutOfTray = endpoint({
   method: 'DELETE',
   path: '/api/desk/tray/:id',
   summary: 'Take out of the tray what belongs nowhere, such as a blank form; its pages are kept for a month',
-  who: desk,
+  access: desk,
   params: Type.Object({ id: Id }),
   reply: Done,
-  tells: ['tray'],
+  invalidates: ['tray'],
 })

@@ -16,19 +16,19 @@ export const reveal = endpoint({
   method: 'POST',
   path: '/api/desk/applications/:id/sights',
   summary: 'Have something hidden shown for a quarter of an hour, with a reason that stays on record',
-  who: staff,
+  access: staff,
   params: Type.Object({ id: Id }),
   body: Type.Object({ subject: Type.String({ maxLength: 80 }), reason: Reason }),
   reply: Type.Object({ until: Moment }),
-  once: true,
-  tells: ['desk'],
+  idempotent: true,
+  invalidates: ['desk'],
 })
 
 export const readSights = endpoint({
   method: 'GET',
   path: '/api/desk/people/:candidateId/sights',
   summary: 'Who saw what of a person, newest first',
-  who: keepers,
+  access: keepers,
   params: Type.Object({ candidateId: Id }),
   query: Type.Object({ before: Type.Optional(Id) }),
   reply: Type.Object({
@@ -45,7 +45,7 @@ export const readSights = endpoint({
     ),
     next: orNull(Id),
   }),
-  tells: ['desk'],
+  invalidates: ['desk'],
 })
 
 /** Something of a file that is kept, by which rule and until when; `null` while an application is under way. */
@@ -59,16 +59,16 @@ export const readKeeping = endpoint({
   method: 'GET',
   path: '/api/my/data/keeping',
   summary: 'What is kept of one’s file, by which rule and for how long, and what erasing would leave',
-  who: ['candidate'],
+  access: ['candidate'],
   reply: Type.Object({ kept: Type.Array(Keeping), left: Type.Array(Keeping) }),
-  tells: ['status'],
+  invalidates: ['status'],
 })
 
 export const takeData = endpoint({
   method: 'GET',
   path: '/api/my/data.zip',
   summary: 'All that is known of oneself: JSON and papers, as ZIP',
-  who: ['candidate'],
+  access: ['candidate'],
   reply: Type.Any(),
   file: true,
 })
@@ -77,22 +77,22 @@ export const eraseMe = endpoint({
   method: 'POST',
   path: '/api/my/data/erasure',
   summary: 'Have one’s file erased; what must be kept is kept until its day, and nothing else. Ends every session',
-  who: ['candidate'],
+  access: ['candidate'],
   body: Type.Object({ password: Type.String({ minLength: 1, maxLength: 200 }), agreed: Type.Literal(true) }),
   reply: Type.Object({ done: Type.Literal(true), left: Type.Array(Keeping) }),
-  once: true,
-  tells: ['session', 'status'],
+  idempotent: true,
+  invalidates: ['session', 'status'],
 })
 
 export const erasePerson = endpoint({
   method: 'POST',
   path: '/api/desk/people/:candidateId/erasure',
   summary: 'Erase a person’s file at their wish, as they could themselves',
-  who: ['administrator'],
+  access: ['administrator'],
   passwordAgain: true,
   params: Type.Object({ candidateId: Id }),
   body: Type.Object({ reason: Reason }),
   reply: Done,
-  once: true,
-  tells: ['desk'],
+  idempotent: true,
+  invalidates: ['desk'],
 })

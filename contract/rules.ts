@@ -234,7 +234,7 @@ export const readDeskVacancy = endpoint({
   method: 'GET',
   path: '/api/desk/vacancies/:id',
   summary: 'A vacancy as it is set up: what is said of it, its rules being edited, its published versions',
-  who: readers,
+  access: readers,
   params: byId,
   reply: Type.Intersect([
     VacancyFields,
@@ -266,7 +266,7 @@ export const readDeskVacancy = endpoint({
       }),
     }),
   ]),
-  tells: ['vacancies', 'rules'],
+  invalidates: ['vacancies', 'rules'],
 })
 export type DeskVacancy = Static<typeof readDeskVacancy.reply>
 
@@ -274,41 +274,41 @@ export const createVacancy = endpoint({
   method: 'POST',
   path: '/api/desk/vacancies',
   summary: 'Set up a vacancy, from nothing or as a copy of an earlier one',
-  who: desk,
+  access: desk,
   body: Type.Object({ title: vacancyFields.title, copyOf: Type.Optional(Id) }),
   reply: Type.Object({ id: Id }),
-  once: true,
-  tells: ['vacancies', 'desk'],
+  idempotent: true,
+  invalidates: ['vacancies', 'desk'],
 })
 
 export const saveVacancy = endpoint({
   method: 'PATCH',
   path: '/api/desk/vacancies/:id',
   summary: 'Save what is said of a vacancy',
-  who: desk,
+  access: desk,
   params: byId,
   body: Type.Object({ version: Version, changes: Type.Partial(VacancyFields, strict) }),
   reply: Type.Object({ version: Version }),
-  tells: ['vacancies'],
+  invalidates: ['vacancies'],
 })
 
 export const setVacancyState = endpoint({
   method: 'POST',
   path: '/api/desk/vacancies/:id/state',
   summary: 'Open, close, or mark a vacancy as filled. Refused with 409 while something is missing for it to open',
-  who: desk,
+  access: desk,
   params: byId,
   body: Type.Object({ version: Version, state: oneOf(vacancyStates) }),
   reply: Type.Object({ version: Version }),
-  once: true,
-  tells: ['vacancies', 'desk'],
+  idempotent: true,
+  invalidates: ['vacancies', 'desk'],
 })
 
 export const saveRulesDraft = endpoint({
   method: 'PUT',
   path: '/api/desk/vacancies/:id/rules',
   summary: 'Save the rules being edited; what is published stays as it is',
-  who: desk,
+  access: desk,
   params: byId,
   body: Type.Object({ version: Version, rules: Rules }),
   reply: Type.Object({ version: Version, savedAt: Moment, faults: listOfCore<RulesFault>(), changed: Type.Boolean() }),
@@ -318,46 +318,46 @@ export const dropRulesDraft = endpoint({
   method: 'DELETE',
   path: '/api/desk/vacancies/:id/rules',
   summary: 'Go back to the rules as they are published',
-  who: desk,
+  access: desk,
   params: byId,
   reply: Done,
-  tells: ['rules'],
+  invalidates: ['rules'],
 })
 
 export const publishRules = endpoint({
   method: 'POST',
   path: '/api/desk/vacancies/:id/rules/versions',
   summary: 'Publish the rules being edited as the next version. Whoever has sent keeps theirs',
-  who: desk,
+  access: desk,
   params: byId,
   body: Type.Object({ version: Version, note: Type.String({ maxLength: 500 }) }),
   reply: Type.Object({ rulesVersion: Type.Integer() }),
-  once: true,
-  tells: ['rules', 'vacancies', 'desk'],
+  idempotent: true,
+  invalidates: ['rules', 'vacancies', 'desk'],
 })
 
 export const readRulesVersion = endpoint({
   method: 'GET',
   path: '/api/desk/vacancies/:id/rules/versions/:version',
   summary: 'The rules of one version, or of the draft',
-  who: readers,
+  access: readers,
   params: Type.Object({ id: Id, version: Type.String({ pattern: '^(\\d+|draft)$' }) }),
   reply: Type.Object({ rules: Rules }),
-  tells: ['rules'],
+  invalidates: ['rules'],
 })
 
 export const compareRules = endpoint({
   method: 'GET',
   path: '/api/desk/vacancies/:id/rules/comparison',
   summary: 'What two versions say differently, as sentences',
-  who: readers,
+  access: readers,
   params: byId,
   query: Type.Object({
     from: Type.String({ pattern: '^(\\d+|draft)$' }),
     to: Type.String({ pattern: '^(\\d+|draft)$' }),
   }),
   reply: Type.Object({ differences: listOfCore<Difference>() }),
-  tells: ['rules'],
+  invalidates: ['rules'],
 })
 
 export const importRules = endpoint({
@@ -365,12 +365,12 @@ export const importRules = endpoint({
   path: '/api/desk/vacancies/:id/rules/import',
   summary:
     'Take rules from a file into the draft. A broken file is refused with 422, each fault with its JSON pointer, and changes nothing',
-  who: desk,
+  access: desk,
   params: byId,
   body: Type.Object({ version: Version, text: Type.String({ maxLength: 400_000 }) }),
   reply: Type.Object({ version: Version }),
-  once: true,
-  tells: ['rules'],
+  idempotent: true,
+  invalidates: ['rules'],
 })
 
 const MadeUp = Type.Object({
@@ -407,7 +407,7 @@ export const tryRules = endpoint({
   method: 'POST',
   path: '/api/desk/vacancies/:id/trial',
   summary: 'How rules come out for a made-up person or an application; nothing is kept',
-  who: readers,
+  access: readers,
   params: byId,
   body: Type.Object({
     rules: Rules,
@@ -433,11 +433,11 @@ export const startDryRun = endpoint({
   method: 'POST',
   path: '/api/desk/vacancies/:id/dry-runs',
   summary: 'Compute what the rules being edited would change for every application in progress',
-  who: desk,
+  access: desk,
   params: byId,
   reply: Type.Object({ id: Id }),
-  once: true,
-  tells: ['rules'],
+  idempotent: true,
+  invalidates: ['rules'],
 })
 
 const effects = ['gains', 'loses', 'other'] as const
@@ -445,7 +445,7 @@ export const readDryRun = endpoint({
   method: 'GET',
   path: '/api/desk/dry-runs/:id',
   summary: 'How far a dry run is, what it found, and the people concerned, a page at a time',
-  who: readers,
+  access: readers,
   params: byId,
   query: Type.Object({
     requirement: Type.Optional(Type.String({ maxLength: 90 })),
@@ -483,19 +483,19 @@ export const readDryRun = endpoint({
       next: orNull(Id),
     }),
   ]),
-  tells: ['rules'],
+  invalidates: ['rules'],
 })
 
 export const moveApplications = endpoint({
   method: 'POST',
   path: '/api/desk/vacancies/:id/moves',
   summary: 'Judge applications that were sent by the newest version of the rules; each candidate is told',
-  who: desk,
+  access: desk,
   params: byId,
   body: Type.Object({ applications: Type.Array(Id, { minItems: 1, maxItems: 500 }), reason: Reason }),
   reply: Type.Object({ moved: Type.Integer() }),
-  once: true,
-  tells: ['rules', 'desk', 'vacancies'],
+  idempotent: true,
+  invalidates: ['rules', 'desk', 'vacancies'],
 })
 
 const SharedSection = Type.Object({
@@ -520,16 +520,16 @@ export const sharedSections = endpoint({
   method: 'GET',
   path: '/api/desk/sections',
   summary: 'The common library of sections, each in its newest version, and which vacancies use which',
-  who: readers,
+  access: readers,
   reply: Type.Array(SharedSection),
-  tells: ['rules'],
+  invalidates: ['rules'],
 })
 
 export const saveSharedSection = endpoint({
   method: 'POST',
   path: '/api/desk/sections/:key',
   summary: 'Save a new version of a shared section',
-  who: desk,
+  access: desk,
   params: Type.Object({ key: Key }),
   body: Type.Object({
     basedOn: Type.Integer({ minimum: 0, description: 'The version it was begun from; 0 for a new section' }),
@@ -537,20 +537,20 @@ export const saveSharedSection = endpoint({
     note: ShortText,
   }),
   reply: Type.Object({ version: Type.Integer() }),
-  once: true,
-  tells: ['rules'],
+  idempotent: true,
+  invalidates: ['rules'],
 })
 
 export const spreadSharedSection = endpoint({
   method: 'POST',
   path: '/api/desk/sections/:key/spread',
   summary: 'Put the newest version of a shared section into the drafts of vacancies; nothing is published by it',
-  who: desk,
+  access: desk,
   params: Type.Object({ key: Key }),
   body: Type.Object({ vacancies: Type.Array(Id, { minItems: 1, maxItems: 200 }) }),
   reply: Type.Object({ changed: Type.Integer() }),
-  once: true,
-  tells: ['rules'],
+  idempotent: true,
+  invalidates: ['rules'],
 })
 
 const Intake = Type.Object({
@@ -566,16 +566,16 @@ export const listIntakes = endpoint({
   method: 'GET',
   path: '/api/desk/intakes',
   summary: 'Groups of vacancies for which a candidate ranks several posts',
-  who: readers,
+  access: readers,
   reply: Type.Array(Intake),
-  tells: ['vacancies'],
+  invalidates: ['vacancies'],
 })
 
 export const saveIntake = endpoint({
   method: 'POST',
   path: '/api/desk/intakes',
   summary: 'Make a group of vacancies, or change one',
-  who: desk,
+  access: desk,
   body: Type.Object({
     id: Type.Optional(Id),
     version: Version,
@@ -584,15 +584,15 @@ export const saveIntake = endpoint({
     vacancies: Type.Array(Id, { maxItems: 50, uniqueItems: true }),
   }),
   reply: Type.Object({ id: Id }),
-  once: true,
-  tells: ['vacancies', 'rules'],
+  idempotent: true,
+  invalidates: ['vacancies', 'rules'],
 })
 
 export const findPlaces = endpoint({
   method: 'GET',
   path: '/api/places',
   summary: 'Towns and regions of a postcode; empty where the directory does not know it or does not answer',
-  who: 'signed-in',
+  access: 'signed-in',
   query: Type.Object({
     country: Type.String({ maxLength: 60 }),
     postcode: Type.String({ minLength: 2, maxLength: 12 }),
@@ -604,11 +604,11 @@ export const recordFee = endpoint({
   method: 'POST',
   path: '/api/desk/applications/:id/fees/:requirement',
   summary: 'Record that a fee has been received',
-  who: desk,
+  access: desk,
   passwordAgain: true,
   params: Type.Object({ id: Id, requirement: Key }),
   body: Type.Object({ receivedOn: Day, note: ShortText }),
   reply: Done,
-  once: true,
-  tells: ['desk'],
+  idempotent: true,
+  invalidates: ['desk'],
 })

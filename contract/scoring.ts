@@ -28,17 +28,17 @@ export const readScoreSheet = endpoint({
   method: 'GET',
   path: '/api/desk/vacancies/:id/score-sheet',
   summary: 'What reviewers score applications of a vacancy by',
-  who: staff,
+  access: staff,
   params: byVacancy,
   reply: ScoreSheet,
-  tells: ['rules', 'desk'],
+  invalidates: ['rules', 'desk'],
 })
 
 export const saveScoreSheet = endpoint({
   method: 'PUT',
   path: '/api/desk/vacancies/:id/score-sheet',
   summary: 'Agree on criteria. They stay as they are once somebody has handed in a score',
-  who: ['coordinator', 'administrator'],
+  access: ['coordinator', 'administrator'],
   params: byVacancy,
   body: Type.Object({
     version: Version,
@@ -47,7 +47,7 @@ export const saveScoreSheet = endpoint({
     hideNames: Type.Boolean(),
   }),
   reply: ScoreSheet,
-  tells: ['rules', 'desk'],
+  invalidates: ['rules', 'desk'],
 })
 
 const Score = Type.Object({
@@ -61,7 +61,7 @@ export const readScores = endpoint({
   method: 'GET',
   path: '/api/desk/applications/:id/scores',
   summary: 'One’s own score, and those of others once enough are in',
-  who: staff,
+  access: staff,
   params: Type.Object({ id: Id }),
   reply: Type.Object({
     criteria: Criteria,
@@ -85,16 +85,16 @@ export const readScores = endpoint({
     ),
     open: Type.Boolean({ description: 'Scores are still taken' }),
   }),
-  tells: ['desk'],
+  invalidates: ['desk'],
 })
 
 export const saveScore = endpoint({
   method: 'PUT',
   path: '/api/desk/applications/:id/scores',
   summary: 'Keep one’s points; handed in they stay as they are',
-  who: staff,
+  access: staff,
   params: Type.Object({ id: Id }),
   body: Type.Object({ points: Points, note: Type.String({ maxLength: 2000 }), handIn: Type.Boolean() }),
   reply: Type.Object({ handedIn: Type.Boolean() }),
-  tells: ['desk'],
+  invalidates: ['desk'],
 })

@@ -35,7 +35,7 @@ export const describeCheck = endpoint({
   method: 'GET',
   path: '/api/my/applications/:id/checks/:check',
   summary: 'What a skills check is like, before it is begun',
-  who: candidate,
+  access: candidate,
   params: Type.Object({ id: Id, check: Type.String() }),
   reply: Type.Object({
     title: Type.String(),
@@ -47,47 +47,47 @@ export const describeCheck = endpoint({
     notBefore: orNull(Day),
     today: Day,
   }),
-  tells: ['sitting'],
+  invalidates: ['sitting'],
 })
 
 export const beginSitting = endpoint({
   method: 'POST',
   path: '/api/my/applications/:id/checks/:check',
   summary: 'Begin a skills check, or come back to the one under way',
-  who: candidate,
+  access: candidate,
   params: Type.Object({ id: Id, check: Type.String() }),
   reply: Type.Object({ id: Id }),
-  once: true,
-  tells: ['sitting', 'status'],
+  idempotent: true,
+  invalidates: ['sitting', 'status'],
 })
 
 export const allowResit = endpoint({
   method: 'POST',
   path: '/api/desk/applications/:id/resits',
   summary: 'Give leave to sit a failed skills check again, with another paper, after its waiting time',
-  who: ['coordinator', 'administrator'],
+  access: ['coordinator', 'administrator'],
   params: byId,
   body: Type.Object({ check: Type.String({ maxLength: 40 }), reason: Reason }),
   reply: Type.Object({ notBefore: Day }),
-  once: true,
-  tells: ['desk', 'status'],
+  idempotent: true,
+  invalidates: ['desk', 'status'],
 })
 
 export const readSitting = endpoint({
   method: 'GET',
   path: '/api/my/sittings/:id',
   summary: 'A paper with the answers given so far',
-  who: candidate,
+  access: candidate,
   params: byId,
   reply: Sitting,
-  tells: ['sitting'],
+  invalidates: ['sitting'],
 })
 
 export const saveSittingAnswer = endpoint({
   method: 'PUT',
   path: '/api/my/sittings/:id/answers/:question',
   summary: 'Save the answer to one question',
-  who: candidate,
+  access: candidate,
   params: Type.Object({ id: Id, question: Id }),
   body: Type.Object({ given: Type.Array(Type.String({ maxLength: 8 }), { maxItems: 8 }) }),
   reply: Done,
@@ -97,9 +97,9 @@ export const handInSitting = endpoint({
   method: 'POST',
   path: '/api/my/sittings/:id/hand-in',
   summary: 'Hand the paper in; it is marked at once',
-  who: candidate,
+  access: candidate,
   params: byId,
   reply: Sitting,
-  once: true,
-  tells: ['sitting', 'status'],
+  idempotent: true,
+  invalidates: ['sitting', 'status'],
 })

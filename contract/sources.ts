@@ -28,7 +28,7 @@ export const findSources = endpoint({
   method: 'GET',
   path: '/api/sources',
   summary: 'Issuing sources by any name they go by, in any spelling',
-  who: 'signed-in',
+  access: 'signed-in',
   query: Type.Object({
     text: Type.Optional(Type.String({ maxLength: 100 })),
     kind: Type.Optional(Type.String()),
@@ -41,7 +41,7 @@ export const sourceDirectory = endpoint({
   method: 'GET',
   path: '/api/desk/sources',
   summary: 'The source directory with how each answers',
-  who: ['coordinator', 'administrator'],
+  access: ['coordinator', 'administrator'],
   reply: Type.Array(
     Type.Intersect([
       SourceLine,
@@ -54,5 +54,5 @@ export const sourceDirectory = endpoint({
       }),
     ]),
   ),
-  tells: ['desk'],
+  invalidates: ['desk'],
 })

@@ -28,7 +28,7 @@ export const listVacancies = endpoint({
   method: 'GET',
   path: '/api/vacancies',
   summary: 'Open vacancies, with how many each further choice would leave',
-  who: 'anyone',
+  access: 'anyone',
   query: Type.Object({
     text: Type.Optional(Type.String({ maxLength: 100 })),
     family: Type.Optional(Type.String()),
@@ -40,14 +40,14 @@ export const listVacancies = endpoint({
     vacancies: Type.Array(VacancyLine),
     facets: Type.Object({ family: Facet, place: Facet, payBand: Facet, contract: Facet }),
   }),
-  tells: ['vacancies'],
+  invalidates: ['vacancies'],
 })
 
 export const readVacancy = endpoint({
   method: 'GET',
   path: '/api/vacancies/:slug',
   summary: 'One vacancy with all it asks for',
-  who: 'anyone',
+  access: 'anyone',
   params: Type.Object({ slug: Type.String() }),
   reply: Type.Intersect([
     VacancyLine,
@@ -70,5 +70,5 @@ export const readVacancy = endpoint({
       mine: orNull(Type.Object({ id: Id, stage: Type.String() })),
     }),
   ]),
-  tells: ['vacancies'],
+  invalidates: ['vacancies'],
 })

@@ -25,40 +25,40 @@ export const seeDocument = endpoint({
   method: 'POST',
   path: '/api/desk/documents/:id/seen',
   summary: 'Mark a document as seen, with what it says: the claim is evidenced',
-  who: desk,
+  access: desk,
   params: Type.Object({ id: Id }),
   body: Type.Object({ version: Version, reads: Type.Record(Type.String(), Type.String({ maxLength: 300 })) }),
   reply: Done,
-  tells: ['desk'],
+  invalidates: ['desk'],
 })
 
 export const unseeDocument = endpoint({
   method: 'DELETE',
   path: '/api/desk/documents/:id/seen',
   summary: 'Undo having seen a document, while nobody has been asked on its strength',
-  who: desk,
+  access: desk,
   params: Type.Object({ id: Id }),
   reply: Done,
-  tells: ['desk'],
+  invalidates: ['desk'],
 })
 
 export const sendDocumentBack = endpoint({
   method: 'POST',
   path: '/api/desk/documents/:id/sent-back',
   summary: 'Send a document back with a reason; the candidate gets a mail and a task',
-  who: desk,
+  access: desk,
   params: Type.Object({ id: Id }),
   body: Type.Object({ version: Version, reason: Reason }),
   reply: Done,
-  once: true,
-  tells: ['desk'],
+  idempotent: true,
+  invalidates: ['desk'],
 })
 
 export const previewEnquiry = endpoint({
   method: 'GET',
   path: '/api/desk/claims/:id/enquiry',
   summary: 'The mail an enquiry would send, and what keeps it from being sent',
-  who: desk,
+  access: desk,
   params: Type.Object({ id: Id }),
   query: Type.Object({ applicationId: Id }),
   reply: Type.Object({
@@ -70,31 +70,31 @@ export const previewEnquiry = endpoint({
     answerBy: Day,
     obstacles: Type.Array(Type.String()),
   }),
-  tells: ['desk'],
+  invalidates: ['desk'],
 })
 
 export const raiseEnquiry = endpoint({
   method: 'POST',
   path: '/api/desk/claims/:id/enquiries',
   summary: 'Ask the source about a claim: a mail with a single-use link and the signed permission',
-  who: desk,
+  access: desk,
   params: Type.Object({ id: Id }),
   body: Type.Object({ applicationId: Id }),
   reply: Type.Object({ id: Id, answerBy: Day }),
-  once: true,
-  tells: ['desk'],
+  idempotent: true,
+  invalidates: ['desk'],
 })
 
 export const askRegister = endpoint({
   method: 'POST',
   path: '/api/desk/claims/:id/register',
   summary: 'Look a licence or certificate up in its issuer’s register; the answer is kept as a reply',
-  who: desk,
+  access: desk,
   params: Type.Object({ id: Id }),
   body: Type.Object({ applicationId: Id }),
   reply: Type.Object({ found: Type.Boolean() }),
-  once: true,
-  tells: ['desk'],
+  idempotent: true,
+  invalidates: ['desk'],
 })
 
 export const decisions = [
@@ -108,22 +108,22 @@ export const decideClaim = endpoint({
   method: 'POST',
   path: '/api/desk/claims/:id/decision',
   summary: 'Decide on a claim after comparing it with the reply',
-  who: desk,
+  access: desk,
   params: Type.Object({ id: Id }),
   body: Type.Object({ version: Version, decision: oneOf(decisions), note: Type.String({ maxLength: 1000 }) }),
   reply: Type.Object({ findingId: Id }),
-  once: true,
-  tells: ['desk'],
+  idempotent: true,
+  invalidates: ['desk'],
 })
 
 export const undoDecision = endpoint({
   method: 'DELETE',
   path: '/api/desk/findings/:id',
   summary: 'Undo a decision just made; both stay on record',
-  who: desk,
+  access: desk,
   params: Type.Object({ id: Id }),
   reply: Done,
-  tells: ['desk'],
+  invalidates: ['desk'],
 })
 
 const byToken = Type.Object({ token: LinkToken })
@@ -145,10 +145,10 @@ export const readEnquiry = endpoint({
   method: 'GET',
   path: '/api/enquiries/:token',
   summary: 'The question behind a link',
-  who: 'bearer-of-link',
+  access: 'bearer-of-link',
   params: byToken,
   reply: Question,
-  tells: ['enquiry'],
+  invalidates: ['enquiry'],
 })
 
 /** Per field: the source agrees, gives the right value, or cannot say. */
@@ -180,12 +180,12 @@ export const replyToEnquiry = endpoint({
   method: 'POST',
   path: '/api/enquiries/:token/reply',
   summary: 'Answer the question; the link is used up',
-  who: 'bearer-of-link',
+  access: 'bearer-of-link',
   params: byToken,
   body: EnquiryReply,
   reply: Type.Object({ receivedAt: Moment, receipt: Type.String() }),
-  once: true,
-  tells: ['enquiry'],
+  idempotent: true,
+  invalidates: ['enquiry'],
 })
 
 export const EnquiryLine = Type.Object({

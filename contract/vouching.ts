@@ -41,7 +41,7 @@ export const nameVoucher = endpoint({
   method: 'POST',
   path: '/api/my/applications/:id/vouchings',
   summary: 'Name somebody who vouches; with a mail address they are sent a link',
-  who: ['candidate'],
+  access: ['candidate'],
   params: byId,
   body: Type.Object({
     name: Type.String({ minLength: 2, maxLength: 200 }),
@@ -49,25 +49,25 @@ export const nameVoucher = endpoint({
     relation: oneOf(vouchingRelations),
   }),
   reply: OwnVouching,
-  once: true,
-  tells: ['draft', 'status'],
+  idempotent: true,
+  invalidates: ['draft', 'status'],
 })
 
 export const callOffVoucher = endpoint({
   method: 'DELETE',
   path: '/api/my/applications/:id/vouchings/:vouching',
   summary: 'No longer ask somebody to vouch, while they have not',
-  who: ['candidate'],
+  access: ['candidate'],
   params: Type.Object({ id: Id, vouching: Id }),
   reply: Done,
-  tells: ['draft', 'status'],
+  invalidates: ['draft', 'status'],
 })
 
 export const findVouching = endpoint({
   method: 'POST',
   path: '/api/vouching',
   summary: 'Find what one is asked to vouch for by the reference and the short code the candidate gave',
-  who: 'anyone',
+  access: 'anyone',
   body: Type.Object({ reference: Type.String({ maxLength: 40 }), code: Type.String({ maxLength: 12 }) }),
   reply: Type.Object({ token: LinkToken }),
 })
@@ -76,7 +76,7 @@ export const readVouching = endpoint({
   method: 'GET',
   path: '/api/vouching/:token',
   summary: 'What somebody is asked to vouch for',
-  who: 'bearer-of-link',
+  access: 'bearer-of-link',
   params: Type.Object({ token: LinkToken }),
   reply: Type.Object({
     state: oneOf(vouchingStates),
@@ -94,9 +94,9 @@ export const vouch = endpoint({
   method: 'POST',
   path: '/api/vouching/:token',
   summary: 'Vouch for a candidate, once',
-  who: 'bearer-of-link',
+  access: 'bearer-of-link',
   params: Type.Object({ token: LinkToken }),
   body: VouchingAnswer,
   reply: Type.Object({ receivedAt: Moment, receipt: Type.String() }),
-  once: true,
+  idempotent: true,
 })

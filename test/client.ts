@@ -49,7 +49,7 @@ export function visitor(address: string, held: Record<string, string> = {}) {
       headers: {
         ...(endpoint.method === 'GET' ? {} : { 'X-Probatum-Form': argument.formToken ?? formToken }),
         ...(argument.behalf ? { [behalfHeader]: argument.behalf } : {}),
-        ...(endpoint.once ? { 'Idempotency-Key': argument.key ?? randomUUID() } : {}),
+        ...(endpoint.idempotent ? { 'Idempotency-Key': argument.key ?? randomUUID() } : {}),
       },
       body:
         endpoint.method === 'GET' || endpoint.method === 'DELETE'

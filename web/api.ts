@@ -30,7 +30,7 @@ export type Argument<E extends Endpoint> = Part<'params', E['params']> &
   Part<'query', E['query']> &
   Part<'body', E['body']> & { key?: string }
 
-type Called = Pick<Endpoint, 'method' | 'path' | 'once' | 'bytes' | 'behalf' | 'tells'>
+type Called = Pick<Endpoint, 'method' | 'path' | 'idempotent' | 'bytes' | 'behalf' | 'invalidates'>
 type Sent = { endpoint: Called; argument: { params?: object; query?: object; body?: unknown; key?: string } }
 
 /** The value each change repeats in a header; the session's reply brings it. */
@@ -91,7 +91,7 @@ async function sendOnce({ endpoint, argument }: Sent, { signal }: { signal: Abor
     'Accept-Language': languageHere(),
     ...idleHeader(),
     ...(writes ? formHeaders() : endpoint.behalf ? behalfHeaders() : {}),
-    ...(endpoint.once ? { 'Idempotency-Key': argument.key ?? crypto.randomUUID() } : {}),
+    ...(endpoint.idempotent ? { 'Idempotency-Key': argument.key ?? crypto.randomUUID() } : {}),
     ...(writes && !endpoint.bytes ? { 'Content-Type': 'application/json' } : {}),
   }
   const body =
@@ -159,11 +159,11 @@ export const api = createApi({
         endpoint.method === 'GET'
           ? build.query({
               query: (argument: Sent['argument']) => ({ endpoint, argument }),
-              providesTags: [...endpoint.tells],
+              providesTags: [...endpoint.invalidates],
             })
           : build.mutation({
               query: (argument: Sent['argument']) => ({ endpoint, argument }),
-              invalidatesTags: (_reply, error) => (error ? [] : [...endpoint.tells]),
+              invalidatesTags: (_reply, error) => (error ? [] : [...endpoint.invalidates]),
             }),
       ]),
     ) as unknown as Definitions,

@@ -4,7 +4,7 @@ declare module 'virtual:endpoints' {
 
   export const endpoints: Record<
     string,
-    Pick<Endpoint, 'method' | 'path' | 'who' | 'once' | 'bytes' | 'behalf' | 'tells'>
+    Pick<Endpoint, 'method' | 'path' | 'access' | 'idempotent' | 'bytes' | 'behalf' | 'invalidates'>
   >
   export const topics: readonly Topic[]
 }

@@ -1,7 +1,7 @@
 import * as contract from '#contract/accounts'
 import { confirmMail, readSession, signIn, signOut, signUp } from '#contract/accounts'
 import { inTransaction } from '../platform/database/connection'
-import type { Account, Actor, Deps } from '../platform/deps'
+import type { Actor, Deps } from '../platform/deps'
 import { invalidField } from '../platform/errors/problems'
 import { bind } from '../platform/http/bind'
 import { countAttempt, countMailTo, networkOf } from '../platform/http/limits'
@@ -63,7 +63,7 @@ export const accountRoutes = [
     { transaction: false },
   ),
   withPassword(contract.confirmSession, async ({ deps, actor, input, session }) => {
-    const account = await accountWithPassword(actor as Account, input.body.password)
+    const account = await accountWithPassword(actor, input.body.password)
     if (account.otpOnSince && !(await takeCode(deps, account, input.body.code ?? '')))
       throw invalidField('/body/code', 'This code does not fit or was used before. Wait for the next one.')
     await confirmSession(session.token ?? '')
@@ -86,25 +86,20 @@ export const accountRoutes = [
   ),
   bind(contract.resetPassword, ({ deps, input }) => resetPassword(deps, input.body)),
   bind(contract.confirmMailChange, ({ deps, input }) => confirmMailChange(deps, input.body.token)),
-  bind(contract.readAccount, ({ deps, actor }) => readAccount(deps, actor as Account)),
+  bind(contract.readAccount, ({ deps, actor }) => readAccount(deps, actor)),
   withPassword(contract.changePassword, ({ deps, actor, input, session }) =>
-    changePassword(deps, actor as Account, input.body, session.token),
+    changePassword(deps, actor, input.body, session.token),
   ),
-  withPassword(contract.changeMail, ({ deps, actor, input }) => changeMail(deps, actor as Account, input.body)),
-  bind(contract.signOutElsewhere, ({ actor, session }) => signOutElsewhere(actor as Account, session.token)),
+  withPassword(contract.changeMail, ({ deps, actor, input }) => changeMail(deps, actor, input.body)),
+  bind(contract.signOutElsewhere, ({ actor, session }) => signOutElsewhere(actor, session.token)),
   withPassword(contract.beginOneTimeCodes, async ({ deps, actor, input }) =>
-    beginOneTimeCodes(deps, await accountWithPassword(actor as Account, input.body.password)),
+    beginOneTimeCodes(deps, await accountWithPassword(actor, input.body.password)),
   ),
   bind(contract.confirmOneTimeCodes, async ({ deps, actor, input }) =>
-    confirmOneTimeCodes(deps, actor as Account, await ownAccount(actor as Account), input.body.code),
+    confirmOneTimeCodes(deps, actor, await ownAccount(actor), input.body.code),
   ),
   withPassword(contract.dropOneTimeCodes, async ({ deps, actor, input }) =>
-    dropOneTimeCodes(
-      deps,
-      actor as Account,
-      await accountWithPassword(actor as Account, input.body.password),
-      input.body.code,
-    ),
+    dropOneTimeCodes(deps, actor, await accountWithPassword(actor, input.body.password), input.body.code),
   ),
 ]
 

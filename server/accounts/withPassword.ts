@@ -1,16 +1,21 @@
 import type { Endpoint, Reply } from '#contract/endpoint'
+import type { Role } from '#contract/roles'
 import { inTransaction } from '../platform/database/connection'
 import type { Account } from '../platform/deps'
 import { bind, type Call } from '../platform/http/bind'
 import { countAttempt, forgetAttempts } from '../platform/http/limits'
 
 /** An act for which the password is given again. Guessing is slowed down; the count stays when the act is refused. */
-export function withPassword<E extends Endpoint>(endpoint: E, handle: (call: Call<E>) => Promise<Reply<E>>) {
+export function withPassword<E extends Endpoint & { access: 'signed-in' | readonly Role[] }>(
+  endpoint: E,
+  handle: (call: Call<E>) => Promise<Reply<E>>,
+) {
   const guarded = async (call: Call<E>) => {
-    const { deps, actor } = call
-    await countAttempt(deps, `password again ${(actor as Account).id}`, { most: 10, seconds: 900 })
+    const { deps } = call
+    const actor = call.actor as Account
+    await countAttempt(deps, `password again ${actor.id}`, { most: 10, seconds: 900 })
     const reply = await inTransaction(deps.sequelize, () => handle(call))
-    await forgetAttempts(deps, `password again ${(actor as Account).id}`)
+    await forgetAttempts(deps, `password again ${actor.id}`)
     return reply
   }
   return bind(endpoint, guarded, { transaction: false })

@@ -1,7 +1,6 @@
 import * as contract from '#contract/applications'
 import { accountWithPassword } from '../accounts/lookAfter'
 import { withPassword } from '../accounts/withPassword'
-import type { Account } from '../platform/deps'
 import { bind, bindFile } from '../platform/http/bind'
 import { beginApplication } from './begin'
 import { confirmSection } from './carryOver'
@@ -17,39 +16,31 @@ import { withdraw } from './withdraw'
 import { withdrawPermission } from './withdrawPermission'
 
 export const applicationRoutes = [
-  bind(contract.beginApplication, ({ deps, actor, input }) =>
-    beginApplication(deps, actor as Account, input.params.slug),
-  ),
-  bind(contract.myApplications, ({ deps, actor }) => myApplications(deps, actor as Account)),
-  bind(contract.readDraft, ({ deps, actor, input }) => readDraft(deps, actor as Account, input.params.id)),
-  bindFile(contract.readApplicationPdf, ({ actor, input }) => readApplicationPdf(actor as Account, input.params.id)),
-  bindFile(contract.readPermissionPdf, ({ actor, input }) => readPermissionPdf(actor as Account, input.params.id)),
-  bind(contract.saveAnswers, ({ deps, actor, input }) =>
-    saveAnswers(deps, actor as Account, input.params.id, input.body),
-  ),
+  bind(contract.beginApplication, ({ deps, actor, input }) => beginApplication(deps, actor, input.params.slug)),
+  bind(contract.myApplications, ({ deps, actor }) => myApplications(deps, actor)),
+  bind(contract.readDraft, ({ deps, actor, input }) => readDraft(deps, actor, input.params.id)),
+  bindFile(contract.readApplicationPdf, ({ actor, input }) => readApplicationPdf(actor, input.params.id)),
+  bindFile(contract.readPermissionPdf, ({ actor, input }) => readPermissionPdf(actor, input.params.id)),
+  bind(contract.saveAnswers, ({ deps, actor, input }) => saveAnswers(deps, actor, input.params.id, input.body)),
   bind(contract.confirmSection, ({ deps, actor, input }) =>
-    confirmSection(deps, actor as Account, input.params.id, input.params.section),
+    confirmSection(deps, actor, input.params.id, input.params.section),
   ),
   bind(contract.finishReopened, ({ deps, actor, input }) =>
-    finishReopened(deps, actor as Account, input.params.id, input.params.reopening),
+    finishReopened(deps, actor, input.params.id, input.params.reopening),
   ),
-  bind(contract.reopenPart, ({ deps, actor, input }) =>
-    reopenPart(deps, actor as Account, input.params.id, input.body),
-  ),
+  bind(contract.reopenPart, ({ deps, actor, input }) => reopenPart(deps, actor, input.params.id, input.body)),
   bind(contract.settleReopened, ({ deps, actor, input }) =>
-    settleReopened(deps, actor as Account, input.params.id, input.params.reopening),
+    settleReopened(deps, actor, input.params.id, input.params.reopening),
   ),
   withPassword(contract.signPermission, async ({ deps, actor, input }) => {
-    await accountWithPassword(actor as Account, input.body.password)
-    return signForApplication(deps, actor as Account, input.params.id, input.body)
+    await accountWithPassword(actor, input.body.password)
+    return signForApplication(deps, actor, input.params.id, input.body)
   }),
-  bind(contract.withdrawPermission, ({ deps, actor, input }) =>
-    withdrawPermission(deps, actor as Account, input.params.id),
-  ),
+  bind(contract.withdrawPermission, ({ deps, actor, input }) => withdrawPermission(deps, actor, input.params.id)),
   bind(contract.sendApplication, ({ deps, actor, input }) =>
-    sendApplication(deps, actor as Account, input.params.id, input.body.version),
+    sendApplication(deps, actor, input.params.id, input.body.version),
   ),
-  bind(contract.readStatus, ({ deps, actor, input }) => readStatus(deps, actor as Account, input.params.id)),
-  bind(contract.deleteDraft, ({ deps, actor, input }) => deleteDraft(deps, actor as Account, input.params.id)),
-  bind(contract.withdraw, ({ deps, actor, input }) => withdraw(deps, actor as Account, input.params.id)),
+  bind(contract.readStatus, ({ deps, actor, input }) => readStatus(deps, actor, input.params.id)),
+  bind(contract.deleteDraft, ({ deps, actor, input }) => deleteDraft(deps, actor, input.params.id)),
+  bind(contract.withdraw, ({ deps, actor, input }) => withdraw(deps, actor, input.params.id)),
 ]

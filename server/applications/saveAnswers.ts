@@ -6,7 +6,7 @@ import { recordEvent } from '../platform/audit/record'
 import { changed as tellChange } from '../platform/changes'
 import { compareAndSet } from '../platform/database/compareAndSet'
 import type { Account, Deps } from '../platform/deps'
-import { conflict, insistOnVersion, invalid } from '../platform/errors/problems'
+import { conflict, invalid, requireVersion } from '../platform/errors/problems'
 import { inEnglish } from '../platform/http/language'
 import { readinessOf, rulesOfApplication } from '../readiness/readiness'
 import { rememberPerson } from '../records/accounts/candidate'
@@ -24,13 +24,13 @@ type Changes = { version: number; changes: Answers; section?: string }
 /** Saves changed answers of an application, and tells what is left. */
 export async function saveAnswers(deps: Deps, actor: Account, id: string, { version, changes, section }: Changes) {
   const application = await ownApplication(actor, id, { lock: true })
-  insistOnVersion(version, application.version, { answers: application.answers })
+  requireVersion(version, application.version, { answers: application.answers })
   const vacancy = await vacancyById(application.vacancyId)
   const rules = await rulesOfApplication(application, vacancy)
   const before = application.answers
   const sent = application.stage !== 'being written'
-  if (sent) await insistOnChangeable(application, rules, Object.keys(changes))
-  insistOnAnswers(questionsOf(rules.form), changes)
+  if (sent) await requireChangeable(application, rules, Object.keys(changes))
+  requireAnswers(questionsOf(rules.form), changes)
   const answers = Object.fromEntries(
     Object.entries({ ...application.answers, ...changes }).filter(([, answer]) => !isEmpty(answer)),
   )
@@ -69,7 +69,7 @@ export async function saveAnswers(deps: Deps, actor: Account, id: string, { vers
 }
 
 /** After sending only contact details can be changed, what the desk has opened again, and what a later gate still asks. */
-async function insistOnChangeable(application: Application, rules: Rules, keys: readonly string[]) {
+async function requireChangeable(application: Application, rules: Rules, keys: readonly string[]) {
   const open = await changeableKeys(rules.form, application)
   if (application.stage !== 'withdrawn' && keys.every((key) => open.has(key))) return
   const asked = await stillAsked(application, { rules, requirements: requirementsIn(rules) })
@@ -93,7 +93,7 @@ async function tellOfContact(deps: Deps, actor: Account, application: Applicatio
     })
 }
 
-function insistOnAnswers(questions: readonly Question[], changes: Answers) {
+function requireAnswers(questions: readonly Question[], changes: Answers) {
   const faults = Object.entries(changes).flatMap(([key, answer]) => {
     const pointer = `/body/changes/${key}`
     const question = questions.find((candidate) => candidate.key === questionKeyOf(key))

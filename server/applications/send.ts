@@ -5,7 +5,7 @@ import { recordEvent } from '../platform/audit/record'
 import { compareAndSet } from '../platform/database/compareAndSet'
 import { nextNumber } from '../platform/database/counter'
 import type { Account, Deps } from '../platform/deps'
-import { conflict, insistOnVersion } from '../platform/errors/problems'
+import { conflict, requireVersion } from '../platform/errors/problems'
 import { inEnglish } from '../platform/http/language'
 import { queueMail } from '../platform/mail/queueMail'
 import { readinessOf } from '../readiness/readiness'
@@ -33,7 +33,7 @@ async function send(deps: Deps, actor: Account, id: string, version: number) {
   const application = await ownApplication(actor, id, { lock: true })
   if (application.stage !== 'being written')
     throw conflict('already-sent', `This application has been sent, as ${application.reference}.`)
-  insistOnVersion(version, application.version, { answers: application.answers })
+  requireVersion(version, application.version, { answers: application.answers })
   const vacancy = await vacancyById(application.vacancyId)
   const now = deps.clock.now()
   if (!isOpen(vacancy, now))

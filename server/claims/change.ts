@@ -10,7 +10,7 @@ import { recordEvent } from '../platform/audit/record'
 import { compareAndSet } from '../platform/database/compareAndSet'
 import { inTransaction } from '../platform/database/connection'
 import type { Account, Deps } from '../platform/deps'
-import { conflict, insistOnVersion, invalid, invalidField, notFound } from '../platform/errors/problems'
+import { conflict, invalid, invalidField, notFound, requireVersion } from '../platform/errors/problems'
 import { countAttempt } from '../platform/http/limits'
 import { candidateOf } from '../records/accounts/candidate'
 import { claimFace } from '../records/claims/face'
@@ -33,8 +33,8 @@ import { sourceById } from '../records/sources/sources'
 
 export async function addClaim(deps: Deps, actor: Account, details: ClaimDetails) {
   const candidate = await candidateOf(deps, actor)
-  await insistOnSense(deps, details)
-  await insistOnNew(candidate.id, details)
+  await requireSense(deps, details)
+  await requireNew(candidate.id, details)
   const claim = await Claim.create({
     id: uuid(),
     candidateId: candidate.id,
@@ -59,12 +59,12 @@ export async function addClaim(deps: Deps, actor: Account, details: ClaimDetails
 
 export async function changeClaim(deps: Deps, actor: Account, id: string, version: number, details: ClaimDetails) {
   const claim = await ownClaim(deps, actor, id)
-  insistOnVersion(version, claim.version, { details: claim.details })
+  requireVersion(version, claim.version, { details: claim.details })
   const asked = claim.rung !== 'claimed' && claim.rung !== 'evidenced'
   if (asked && !(await isClaimReopened(claim.candidateId, claim.kind)))
     throw conflict('already-asked', 'The source has been asked about this already. Write to us if it is wrong.')
   if (details.kind !== claim.kind) throw invalidField('/body/details/kind', 'A claim stays of its kind.')
-  await insistOnSense(deps, details)
+  await requireSense(deps, details)
   const before = claim.details
   if (asked) await keepAsItWas(deps, claim)
   await compareAndSet(claim, version, {
@@ -96,7 +96,7 @@ async function keepAsItWas(deps: Deps, { id: claimId, credentialVersion, details
 
 export async function removeClaim(deps: Deps, actor: Account, id: string, version: number) {
   const claim = await ownClaim(deps, actor, id)
-  insistOnVersion(version, claim.version, { details: claim.details })
+  requireVersion(version, claim.version, { details: claim.details })
   const before = await EarlierCredential.findAll({ where: { claimId: id } })
   // What somebody has worked on before a renewal stays on file with it.
   if ([claim, ...before].some(({ rung }) => rung !== 'claimed'))
@@ -116,12 +116,12 @@ type Renewal = { version: number; number: string; issued: string; through: strin
 /** Makes the renewal the current version of a credential; what it was before is kept as its history. */
 export async function renewCredential(deps: Deps, actor: Account, id: string, renewal: Renewal) {
   const claim = await ownClaim(deps, actor, id)
-  insistOnVersion(renewal.version, claim.version, { details: claim.details })
+  requireVersion(renewal.version, claim.version, { details: claim.details })
   if (claim.details.kind !== 'licence' && claim.details.kind !== 'certificate')
     throw conflict('not-a-credential', 'Only licences and certificates are renewed.')
   const before = claim.details
   const details = { ...before, number: renewal.number, issued: renewal.issued, through: renewal.through }
-  await insistOnSense(deps, details)
+  await requireSense(deps, details)
   const later = (text: string) =>
     text === 'does not expire' ? Number.POSITIVE_INFINITY : readPartialDate(text).ok ? dayNumber(text) : 0
   if (later(details.through) <= later(before.through))
@@ -199,7 +199,7 @@ export async function removeDocument(deps: Deps, actor: Account, id: string) {
 }
 
 /** The same licence or certificate stands in a file once: it is opened or renewed instead. */
-async function insistOnNew(candidateId: string, details: ClaimDetails) {
+async function requireNew(candidateId: string, details: ClaimDetails) {
   if (!('credential' in details) || details.number === '') return
   const plain = (number: string) => number.replace(/[\s./-]/g, '').toUpperCase()
   const held = await Claim.findAll({ where: { candidateId, kind: details.kind, removedAt: { [Op.is]: null } } })
@@ -225,7 +225,7 @@ export async function ownClaim(deps: Deps, actor: Account, id: string): Promise<
 const numberOf = (details: ClaimDetails) => ('number' in details && details.number !== '' ? details.number : null)
 
 /** What a schema cannot say: real days, an order in time, a source that exists. */
-async function insistOnSense(deps: Deps, details: ClaimDetails) {
+async function requireSense(deps: Deps, details: ClaimDetails) {
   const faults: { pointer: string; message: string }[] = []
   const dates =
     'from' in details

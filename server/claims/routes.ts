@@ -1,6 +1,5 @@
 import * as contract from '#contract/claims'
 import { readDocument } from '../documents/readDocument'
-import type { Account } from '../platform/deps'
 import { bind, bindFile } from '../platform/http/bind'
 import {
   addClaim,
@@ -13,27 +12,24 @@ import {
 } from './change'
 
 export const claimRoutes = [
-  bind(contract.addClaim, ({ deps, actor, input }) => addClaim(deps, actor as Account, input.body.details)),
+  bind(contract.addClaim, ({ deps, actor, input }) => addClaim(deps, actor, input.body.details)),
   bind(contract.changeClaim, ({ deps, actor, input }) =>
-    changeClaim(deps, actor as Account, input.params.id, input.body.version, input.body.details),
+    changeClaim(deps, actor, input.params.id, input.body.version, input.body.details),
   ),
   bind(contract.removeClaim, ({ deps, actor, input }) =>
-    removeClaim(deps, actor as Account, input.params.id, Number(input.query.version)),
+    removeClaim(deps, actor, input.params.id, Number(input.query.version)),
   ),
-  bind(contract.renewCredential, ({ deps, actor, input }) =>
-    renewCredential(deps, actor as Account, input.params.id, input.body),
-  ),
+  bind(contract.renewCredential, ({ deps, actor, input }) => renewCredential(deps, actor, input.params.id, input.body)),
   bind(
     contract.uploadDocument,
-    ({ deps, actor, input }) =>
-      uploadDocument(deps, actor as Account, input.params.id, input.query, input.body as Buffer),
+    ({ deps, actor, input }) => uploadDocument(deps, actor, input.params.id, input.query, input.body as Buffer),
     { transaction: false },
   ),
   bind(
     contract.attachUpload,
-    ({ deps, actor, input }) => attachUpload(deps, actor as Account, input.params.id, input.params.upload, input.body),
+    ({ deps, actor, input }) => attachUpload(deps, actor, input.params.id, input.params.upload, input.body),
     { transaction: false },
   ),
-  bindFile(contract.readDocument, ({ deps, actor, input }) => readDocument(deps, actor as Account, input.params.id)),
-  bind(contract.removeDocument, ({ deps, actor, input }) => removeDocument(deps, actor as Account, input.params.id)),
+  bindFile(contract.readDocument, ({ deps, actor, input }) => readDocument(deps, actor, input.params.id)),
+  bind(contract.removeDocument, ({ deps, actor, input }) => removeDocument(deps, actor, input.params.id)),
 ]

@@ -1,7 +1,6 @@
 import * as contract from '#contract/desk'
 import * as lists from '#contract/lists'
 import { countRefused } from '../messages/outbox'
-import type { Account } from '../platform/deps'
 import { bind, bindFile } from '../platform/http/bind'
 import { listViews, removeView, saveView } from '../records/views/views'
 import { exportList } from './exportList'
@@ -17,13 +16,11 @@ export const deskRoutes = [
     refusedMails: await countRefused(),
     today: deps.clock.today().toString(),
   })),
-  bind(contract.find, ({ deps, actor, input }) => find(deps, actor as Account, input.query.text.trim())),
+  bind(contract.find, ({ deps, actor, input }) => find(deps, actor, input.query.text.trim())),
   bind(lists.readTable, ({ deps, input }) => readTable(deps.config.timeZone, input.query)),
-  bindFile(lists.exportList, ({ deps, actor, input }) =>
-    exportList(deps, actor as Account, input.params.list, input.query),
-  ),
-  bind(lists.listViews, ({ actor }) => listViews(actor as Account)),
-  bind(lists.saveView, ({ deps, actor, input }) => saveView(deps, actor as Account, input.body)),
-  bind(lists.removeView, ({ actor, input }) => removeView(actor as Account, input.params.id)),
-  bind(contract.readFile, ({ deps, actor, input }) => readFile(deps, actor as Account, input.params.id)),
+  bindFile(lists.exportList, ({ deps, actor, input }) => exportList(deps, actor, input.params.list, input.query)),
+  bind(lists.listViews, ({ actor }) => listViews(actor)),
+  bind(lists.saveView, ({ deps, actor, input }) => saveView(deps, actor, input.body)),
+  bind(lists.removeView, ({ actor, input }) => removeView(actor, input.params.id)),
+  bind(contract.readFile, ({ deps, actor, input }) => readFile(deps, actor, input.params.id)),
 ]

@@ -19,7 +19,7 @@ const readers: readonly string[] = documentReaders
 export async function readDocument(deps: Deps, actor: Account, id: string): Promise<FileToKeep> {
   const document = await documentById(id)
   if (!(await mayRead(deps, actor, document))) throw notFound()
-  await insistOnShown(deps, actor, document)
+  await requireShown(deps, actor, document)
   return { fileName: document.fileName, ...(await streamBytes(document.sha256)), inline: true }
 }
 
@@ -33,7 +33,7 @@ async function mayRead(deps: Deps, actor: Account, document: Document): Promise<
 }
 
 /** A paper of identity or health is opened by whose work needs it, or after it was asked for; either is remembered. */
-async function insistOnShown(deps: Deps, actor: Account, document: Document) {
+async function requireShown(deps: Deps, actor: Account, document: Document) {
   if (!actor.roles.some((role) => readers.includes(role))) return
   const shown = await shownTo(deps, actor, document.candidateId)
   if ((await namesHiddenIn([document.candidateId])).size > 0 && !shown.has('name'))

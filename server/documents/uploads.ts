@@ -10,7 +10,7 @@ import { currentClock } from '../platform/clock'
 import type { Account, Deps } from '../platform/deps'
 import { conflict, notFound, Problem, signInFirst } from '../platform/errors/problems'
 import type { Callers } from '../platform/http/callers'
-import { insistOnOurPage } from '../platform/http/cookies'
+import { requireOurPage } from '../platform/http/cookies'
 import { countAttempt } from '../platform/http/limits'
 
 /**
@@ -48,11 +48,11 @@ export function serveUploads(router: Router, deps: Omit<Deps, 'clock'>, { sessio
     const writer = (await sessionOf(ctx, deps))?.account
     const actor = (await writtenFor(ctx, writer)) ?? writer
     if (!actor?.roles.includes('candidate')) throw signInFirst()
-    if (ctx.method !== 'HEAD' && ctx.method !== 'OPTIONS') insistOnOurPage(ctx, deps)
+    if (ctx.method !== 'HEAD' && ctx.method !== 'OPTIONS') requireOurPage(ctx, deps)
     const name = ctx.path.slice(path.length + 1)
     if (name !== '' && !name.startsWith(`${actor.id}.`)) throw notFound()
     if (ctx.method === 'POST')
-      await insistOnQuota({ ...deps, clock: await currentClock(deps.config) }, actor, Number(ctx.get('Upload-Length')))
+      await requireQuota({ ...deps, clock: await currentClock(deps.config) }, actor, Number(ctx.get('Upload-Length')))
     owners.set(ctx.req, actor.id)
     ctx.respond = false
     await server.handle(ctx.req, ctx.res)
@@ -62,7 +62,7 @@ export function serveUploads(router: Router, deps: Omit<Deps, 'clock'>, { sessio
 }
 
 /** Nobody fills the disk with what they begin. */
-async function insistOnQuota(deps: Deps, { id }: Account, size: number) {
+async function requireQuota(deps: Deps, { id }: Account, size: number) {
   await countAttempt(deps, `upload begun ${id}`, beginLimit)
   const store = new FileStore({ directory: folderOf(deps) })
   let begun = size

@@ -17,7 +17,7 @@ import { vacancyById } from '../records/vacancies/vacancies'
 export async function extendOffer(deps: Deps, actor: Account, id: string, answerBy: string) {
   const { application, offer } = await unansweredOffer(id)
   if (answerBy <= deps.clock.today().toString()) throw invalidField('/body/answerBy', 'Give a day after today.')
-  insistOnStartAhead(deps, offer.startsOn)
+  requireStartAhead(deps, offer.startsOn)
   const before = offer.answerBy
   const changes = { answerBy, remindedAt: null, expiryToldAt: null }
   if (!(await changeWhere(offer, { answer: null, answerBy: before }, changes))) throw changedMeanwhile()
@@ -62,7 +62,7 @@ export async function withdrawOffer(deps: Deps, actor: Account, id: string, reas
 }
 
 /** Nobody is offered a first day that is past. */
-export function insistOnStartAhead({ clock }: Deps, startsOn: string) {
+export function requireStartAhead({ clock }: Deps, startsOn: string) {
   if (startsOn < clock.today().toString())
     throw conflict('start-past', `The first day, ${writeWhen(startsOn)}, is past. Change the target start first.`)
 }

@@ -2,7 +2,7 @@ import { writeWhen } from '#core/dates/write'
 import { recordEvent } from '../platform/audit/record'
 import { compareAndSet } from '../platform/database/compareAndSet'
 import type { Account, Deps } from '../platform/deps'
-import { conflict, insistOnVersion, invalidField } from '../platform/errors/problems'
+import { conflict, invalidField, requireVersion } from '../platform/errors/problems'
 import { queueMail } from '../platform/mail/queueMail'
 import { candidateWithMail } from '../records/accounts/candidate'
 import { contactMail } from '../records/applications/answers'
@@ -18,7 +18,7 @@ type Change = { version: number; targetStart: string; reason: string }
  */
 export async function changeStart(deps: Deps, actor: Account, id: string, { version, targetStart, reason }: Change) {
   const application = await sentApplication(id, { lock: true })
-  insistOnVersion(version, application.version)
+  requireVersion(version, application.version)
   if (!isActive(application)) throw conflict('ended', 'This application has ended.')
   const before = application.targetStart
   if (targetStart < deps.clock.today().toString())

@@ -7,7 +7,7 @@ import { outcomeWords } from '#core/words/requirements'
 import { recordEvent } from '../platform/audit/record'
 import { compareAndSet } from '../platform/database/compareAndSet'
 import type { Account, Deps } from '../platform/deps'
-import { conflict, insistOnVersion, invalidField, notAllowed } from '../platform/errors/problems'
+import { conflict, invalidField, notAllowed, requireVersion } from '../platform/errors/problems'
 import { queueMail } from '../platform/mail/queueMail'
 import { nextGate, type Readiness, readinessOf } from '../readiness/readiness'
 import { candidateWithMail } from '../records/accounts/candidate'
@@ -15,7 +15,7 @@ import { contactMail } from '../records/applications/answers'
 import { sentApplication } from '../records/applications/find'
 import { GatePassage, Offer, OnboardingTask } from '../records/hiring/model'
 import { namesFor } from '../records/rules/versions'
-import { insistOnStartAhead } from './changeOffer'
+import { requireStartAhead } from './changeOffer'
 
 const stageAfter: Record<Gate, Stage> = { send: 'sent', shortlist: 'shortlisted', offer: 'offered', start: 'cleared' }
 
@@ -27,19 +27,19 @@ type Passing = { gate: Gate; version: number; salary?: number; answerBy?: string
  */
 export async function passGate(deps: Deps, actor: Account, id: string, { gate, version, salary, answerBy }: Passing) {
   const application = await sentApplication(id, { lock: true })
-  insistOnVersion(version, application.version)
+  requireVersion(version, application.version)
   if (nextGate[application.stage] !== gate)
     throw conflict('not-this-gate', `This application is ${application.stage}; that is not its next gate.`)
   if (gate === 'offer' && !actor.roles.includes('hiring manager') && !actor.roles.includes('administrator')) {
     throw notAllowed('An offer is made by a hiring manager.')
   }
   const readiness = await readinessOf(deps, application)
-  await insistOnReadiness(readiness, gate)
+  await requireReadiness(readiness, gate)
   const person = await candidateWithMail(application.candidateId)
   const to = { ...person, mail: contactMail(application) ?? person.mail }
   const page = `${deps.config.publicUrl}/applications/${id}`
   const title = readiness.vacancy.title
-  if (gate === 'offer' || gate === 'start') insistOnStartAhead(deps, application.targetStart)
+  if (gate === 'offer' || gate === 'start') requireStartAhead(deps, application.targetStart)
   if (gate === 'offer') {
     await makeOffer(deps, actor, id, readiness, { salary, answerBy, startsOn: application.targetStart })
     await queueMail(deps, {
@@ -87,7 +87,7 @@ export async function passGate(deps: Deps, actor: Account, id: string, { gate, v
   return { stage: application.stage }
 }
 
-async function insistOnReadiness({ outcomes, rules }: Readiness, gate: Gate) {
+async function requireReadiness({ outcomes, rules }: Readiness, gate: Gate) {
   const open = openAt(outcomes, gate)
   if (open.length === 0) return
   const names = await namesFor(rules)

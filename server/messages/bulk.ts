@@ -12,7 +12,7 @@ import { contactMail } from '../records/applications/answers'
 import { applicationsById } from '../records/applications/find'
 import { hidesName } from '../records/scoring/find'
 import { vacanciesById } from '../records/vacancies/vacancies'
-import { insistOnPlaceholders } from './templates'
+import { requirePlaceholders } from './templates'
 
 type Recipient = {
   application: Awaited<ReturnType<typeof applicationsById>>[number]
@@ -27,7 +27,7 @@ type Recipient = {
 
 /** What each of several people would get, in their language. Somebody who would get nothing is told with the reason. */
 export async function previewMessages(deps: Deps, written: InLanguages, ids: readonly string[]) {
-  insistOnPlaceholders(written, '/body/written')
+  requirePlaceholders(written, '/body/written')
   return (await recipientsOf(deps, ids)).map((recipient) => {
     const { subject, text } = wordsFor(written, recipient, recipient.shownValues)
     return {
@@ -44,7 +44,7 @@ export async function previewMessages(deps: Deps, written: InLanguages, ids: rea
 
 /** Queues a message to each; those it would reach with a hole in a sentence, or not at all, are left out. */
 export async function sendMessages(deps: Deps, actor: Account, written: InLanguages, ids: readonly string[]) {
-  insistOnPlaceholders(written, '/body/written')
+  requirePlaceholders(written, '/body/written')
   const batchId = uuid()
   let queued = 0
   const recipients = await recipientsOf(deps, ids)

@@ -1,5 +1,4 @@
 import * as contract from '#contract/messages'
-import type { Account } from '../platform/deps'
 import { bind } from '../platform/http/bind'
 import { previewMessages, sendMessages } from './bulk'
 import { letMessageBe, readOutbox } from './outbox'
@@ -8,22 +7,18 @@ import { listSentences, listTemplates, removeTemplate, saveSentences, saveTempla
 
 export const messageRoutes = [
   bind(contract.readMessages, ({ input }) => readMessages(input.params.id)),
-  bind(contract.resendMessage, ({ deps, actor, input }) => resendMessage(deps, actor as Account, input.params.id)),
+  bind(contract.resendMessage, ({ deps, actor, input }) => resendMessage(deps, actor, input.params.id)),
   bind(contract.readOutbox, ({ deps }) => readOutbox(deps)),
-  bind(contract.letMessageBe, ({ deps, actor, input }) => letMessageBe(deps, actor as Account, input.params.id)),
+  bind(contract.letMessageBe, ({ deps, actor, input }) => letMessageBe(deps, actor, input.params.id)),
   bind(contract.listTemplates, () => listTemplates()),
-  bind(contract.saveTemplate, ({ deps, actor, input }) =>
-    saveTemplate(deps, actor as Account, input.params.id, input.body),
-  ),
-  bind(contract.removeTemplate, ({ deps, actor, input }) => removeTemplate(deps, actor as Account, input.params.id)),
+  bind(contract.saveTemplate, ({ deps, actor, input }) => saveTemplate(deps, actor, input.params.id, input.body)),
+  bind(contract.removeTemplate, ({ deps, actor, input }) => removeTemplate(deps, actor, input.params.id)),
   bind(contract.previewMessages, ({ deps, input }) =>
     previewMessages(deps, input.body.written, input.body.applications),
   ),
   bind(contract.sendMessages, ({ deps, actor, input }) =>
-    sendMessages(deps, actor as Account, input.body.written, input.body.applications),
+    sendMessages(deps, actor, input.body.written, input.body.applications),
   ),
   bind(contract.listSentences, () => listSentences()),
-  bind(contract.saveSentences, ({ deps, actor, input }) =>
-    saveSentences(deps, actor as Account, input.params.about, input.body),
-  ),
+  bind(contract.saveSentences, ({ deps, actor, input }) => saveSentences(deps, actor, input.params.about, input.body)),
 ]

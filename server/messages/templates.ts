@@ -4,7 +4,7 @@ import { placeholders, unknownIn } from '#core/messages/fill'
 import { recordEvent } from '../platform/audit/record'
 import { putVersion } from '../platform/database/compareAndSet'
 import type { Account, Deps } from '../platform/deps'
-import { insistOnVersion, invalid, invalidField, notFound } from '../platform/errors/problems'
+import { invalid, invalidField, notFound, requireVersion } from '../platform/errors/problems'
 import { MessageTemplate, PreparedSentence } from '../records/messages/prepared'
 
 export async function listTemplates() {
@@ -24,7 +24,7 @@ export async function listTemplates() {
 }
 
 /** Throws where a placeholder is not known, so that nobody gets a mail with braces in it. */
-export function insistOnPlaceholders(
+export function requirePlaceholders(
   written: Input<typeof templateContract>['body'] | { english: Written; german: Written | null },
   at: string,
 ) {
@@ -46,9 +46,9 @@ export async function saveTemplate(
   id: string,
   { version, ...written }: Input<typeof templateContract>['body'],
 ) {
-  insistOnPlaceholders(written as never, '/body')
+  requirePlaceholders(written as never, '/body')
   const before = await MessageTemplate.findByPk(id)
-  insistOnVersion(version, before?.version ?? 0, { name: before?.name })
+  requireVersion(version, before?.version ?? 0, { name: before?.name })
   await putVersion(MessageTemplate, { id }, version, { ...written, savedBy: actor.name, savedAt: deps.clock.now() })
   await recordEvent(deps, actor, { code: 'template-saved', what: `Saved the prepared message “${written.name}”` })
   return { version: version + 1 }

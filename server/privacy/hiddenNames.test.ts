@@ -114,7 +114,7 @@ test.each<Role | 'candidate'>(['coordinator', 'assessor', 'hiring manager', 'adm
     let answered = 0
     for (const [name, endpoint] of Object.entries(contract) as [string, Endpoint][]) {
       if (endpoint.method !== 'GET') continue
-      if (Array.isArray(endpoint.who) && !mayCall(endpoint, [role as Role])) continue
+      if (Array.isArray(endpoint.access) && !mayCall(endpoint, [role as Role])) continue
       for (const params of fillings(endpoint.path, pools))
         for (const query of queries[name] ?? [{}]) {
           const path = endpoint.path.replace(/:(\w+)/g, (_, part: string) => encodeURIComponent(params[part]!))

@@ -1,7 +1,6 @@
 import * as contract from '#contract/privacy'
 import { accountWithPassword } from '../accounts/lookAfter'
 import { withPassword } from '../accounts/withPassword'
-import type { Account } from '../platform/deps'
 import { bind, bindFile } from '../platform/http/bind'
 import { readSights, reveal } from './accessLog'
 import { eraseAtWish, eraseMe } from './erase'
@@ -9,13 +8,13 @@ import { takeData } from './exportPersonalData'
 import { readKeeping } from './keeping'
 
 export const privacyRoutes = [
-  bind(contract.reveal, ({ deps, actor, input }) => reveal(deps, actor as Account, input.params.id, input.body)),
+  bind(contract.reveal, ({ deps, actor, input }) => reveal(deps, actor, input.params.id, input.body)),
   bind(contract.readSights, ({ input }) => readSights(input.params.candidateId, input.query.before)),
-  bind(contract.readKeeping, ({ deps, actor }) => readKeeping(deps, actor as Account)),
-  bindFile(contract.takeData, ({ deps, actor }) => takeData(deps, actor as Account)),
+  bind(contract.readKeeping, ({ deps, actor }) => readKeeping(deps, actor)),
+  bindFile(contract.takeData, ({ deps, actor }) => takeData(deps, actor)),
   withPassword(contract.eraseMe, async ({ deps, actor, input, session }) => {
-    await accountWithPassword(actor as Account, input.body.password)
-    const erased = await eraseMe(deps, actor as Account)
+    await accountWithPassword(actor, input.body.password)
+    const erased = await eraseMe(deps, actor)
     session.set(undefined)
     return erased
   }),

@@ -1,22 +1,19 @@
 import * as contract from '#contract/skills'
-import type { Account } from '../platform/deps'
 import { bind } from '../platform/http/bind'
 import { allowResit } from './allowResit'
 import { beginSitting, describeCheck, handInSitting, readSitting, saveSittingAnswer } from './sit'
 
 export const skillsRoutes = [
   bind(contract.describeCheck, ({ deps, actor, input }) =>
-    describeCheck(deps, actor as Account, input.params.id, input.params.check),
+    describeCheck(deps, actor, input.params.id, input.params.check),
   ),
   bind(contract.beginSitting, ({ deps, actor, input }) =>
-    beginSitting(deps, actor as Account, input.params.id, input.params.check),
+    beginSitting(deps, actor, input.params.id, input.params.check),
   ),
-  bind(contract.allowResit, ({ deps, actor, input }) =>
-    allowResit(deps, actor as Account, input.params.id, input.body),
-  ),
-  bind(contract.readSitting, ({ deps, actor, input }) => readSitting(deps, actor as Account, input.params.id)),
+  bind(contract.allowResit, ({ deps, actor, input }) => allowResit(deps, actor, input.params.id, input.body)),
+  bind(contract.readSitting, ({ deps, actor, input }) => readSitting(deps, actor, input.params.id)),
   bind(contract.saveSittingAnswer, ({ deps, actor, input }) =>
-    saveSittingAnswer(deps, actor as Account, input.params.id, input.params.question, input.body.given),
+    saveSittingAnswer(deps, actor, input.params.id, input.params.question, input.body.given),
   ),
-  bind(contract.handInSitting, ({ deps, actor, input }) => handInSitting(deps, actor as Account, input.params.id)),
+  bind(contract.handInSitting, ({ deps, actor, input }) => handInSitting(deps, actor, input.params.id)),
 ]

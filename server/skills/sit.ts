@@ -18,7 +18,7 @@ import { vacancyById } from '../records/vacancies/vacancies'
 const graceSeconds = 5
 
 export async function describeCheck(deps: Deps, actor: Account, applicationId: string, key: string) {
-  await insistOnAsked(actor, applicationId, key)
+  await requireAsked(actor, applicationId, key)
   const check = await checkByKey(key)
   const { latest, resit } = await standOf(applicationId, key)
   return {
@@ -47,7 +47,7 @@ async function standOf(applicationId: string, check: string) {
  * is one that was begun in another window at the same moment.
  */
 export async function beginSitting(deps: Deps, actor: Account, applicationId: string, key: string) {
-  await insistOnAsked(actor, applicationId, key)
+  await requireAsked(actor, applicationId, key)
   const { latest, resit } = await standOf(applicationId, key)
   if (latest && !resit) return { id: latest.id }
   if (resit && deps.clock.today().toString() < resit.notBefore)
@@ -202,7 +202,7 @@ async function ownSitting(actor: Account, id: string): Promise<Sitting> {
 }
 
 /** A check can be sat once the application is sent and while its vacancy asks for it. */
-async function insistOnAsked(actor: Account, applicationId: string, key: string) {
+async function requireAsked(actor: Account, applicationId: string, key: string) {
   const application = await ownApplication(actor, applicationId)
   const { requirements } = await rulesOfApplication(application, await vacancyById(application.vacancyId))
   const asked = requirements.some(({ asks }) => asks.kind === 'skills check' && asks.check === key)

@@ -2,7 +2,7 @@ import { v7 as uuid } from 'uuid'
 import { recordEvent } from '../platform/audit/record'
 import { compareAndSet } from '../platform/database/compareAndSet'
 import type { Account, Deps } from '../platform/deps'
-import { insistOnVersion, invalidField, notFound } from '../platform/errors/problems'
+import { invalidField, notFound, requireVersion } from '../platform/errors/problems'
 import { Intake, Vacancy } from '../records/vacancies/model'
 
 /** Groups of vacancies, each with its posts. */
@@ -28,7 +28,7 @@ type Given = { id?: string; version: number; title: string; rankUpTo: number; va
 export async function saveIntake(deps: Deps, actor: Account, { id, version, title, rankUpTo, vacancies }: Given) {
   const existing = id ? await Intake.findByPk(id) : null
   if (id && !existing) throw notFound()
-  if (existing) insistOnVersion(version, existing.version, { title: existing.title, rankUpTo: existing.rankUpTo })
+  if (existing) requireVersion(version, existing.version, { title: existing.title, rankUpTo: existing.rankUpTo })
   const chosen = await Vacancy.findAll({ where: { id: vacancies } })
   if (chosen.length !== vacancies.length) throw invalidField('/body/vacancies', 'One of these vacancies is not there.')
   const elsewhere = chosen.find(({ intakeId }) => intakeId && intakeId !== id)

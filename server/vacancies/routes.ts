@@ -1,7 +1,6 @@
 import { deskVacancies as contractOfDesk } from '#contract/desk'
 import * as rules from '#contract/rules'
 import * as contract from '#contract/vacancies'
-import type { Account } from '../platform/deps'
 import { bind } from '../platform/http/bind'
 import { ownApplicationFor } from '../records/applications/find'
 import { namesFor } from '../records/rules/versions'
@@ -47,14 +46,10 @@ export const vacancyRoutes = [
   }),
   bind(contractOfDesk, ({ deps }) => deskVacancies(deps)),
   bind(rules.readDeskVacancy, ({ input }) => readDeskVacancy(input.params.id)),
-  bind(rules.createVacancy, ({ deps, actor, input }) => createVacancy(deps, actor as Account, input.body)),
-  bind(rules.saveVacancy, ({ deps, actor, input }) => saveVacancy(deps, actor as Account, input.params.id, input.body)),
-  bind(rules.setVacancyState, ({ deps, actor, input }) =>
-    setVacancyState(deps, actor as Account, input.params.id, input.body),
-  ),
-  bind(rules.publishRules, ({ deps, actor, input }) =>
-    publishRules(deps, actor as Account, input.params.id, input.body),
-  ),
+  bind(rules.createVacancy, ({ deps, actor, input }) => createVacancy(deps, actor, input.body)),
+  bind(rules.saveVacancy, ({ deps, actor, input }) => saveVacancy(deps, actor, input.params.id, input.body)),
+  bind(rules.setVacancyState, ({ deps, actor, input }) => setVacancyState(deps, actor, input.params.id, input.body)),
+  bind(rules.publishRules, ({ deps, actor, input }) => publishRules(deps, actor, input.params.id, input.body)),
   bind(rules.listIntakes, listIntakes),
-  bind(rules.saveIntake, ({ deps, actor, input }) => saveIntake(deps, actor as Account, input.body)),
+  bind(rules.saveIntake, ({ deps, actor, input }) => saveIntake(deps, actor, input.body)),
 ]

@@ -4,7 +4,7 @@ import type { DeskVacancy, VacancyFields, VacancyState } from '#contract/rules'
 import { recordEvent } from '../platform/audit/record'
 import { compareAndSet } from '../platform/database/compareAndSet'
 import type { Account, Deps } from '../platform/deps'
-import { conflict, type Fault, insistOnVersion, invalid } from '../platform/errors/problems'
+import { conflict, type Fault, invalid, requireVersion } from '../platform/errors/problems'
 import { accountsWithRole } from '../records/accounts/staff'
 import { sentApplicationsOf, sentByRulesVersion } from '../records/applications/find'
 import { shownNames } from '../records/people/shownNames'
@@ -155,9 +155,9 @@ export async function saveVacancy(
   { version, changes }: { version: number; changes: Partial<VacancyFields> },
 ) {
   const vacancy = await vacancyById(id)
-  insistOnVersion(version, vacancy.version, { fields: fieldsOf(vacancy) })
+  requireVersion(version, vacancy.version, { fields: fieldsOf(vacancy) })
   const next = { ...fieldsOf(vacancy), ...changes }
-  insistOnSense(next)
+  requireSense(next)
   const { opensAt, closesAt, ...plain } = changes
   await compareAndSet(vacancy, version, {
     ...plain,
@@ -177,7 +177,7 @@ export async function saveVacancy(
 
 const fieldWords = (field: string) => field.replace(/([A-Z])/g, (letter) => ` ${letter.toLowerCase()}`)
 
-function insistOnSense({ payFrom, payTo, opensAt, closesAt, timeZone, duties }: VacancyFields) {
+function requireSense({ payFrom, payTo, opensAt, closesAt, timeZone, duties }: VacancyFields) {
   const faults: Fault[] = []
   if (duties.content?.length && !isRichText(duties))
     faults.push({ pointer: '/body/changes/duties', message: 'This text has parts that are not known here.' })
@@ -224,7 +224,7 @@ export async function setVacancyState(
   { version, state }: { version: number; state: VacancyState },
 ) {
   const vacancy = await vacancyById(id)
-  insistOnVersion(version, vacancy.version, { state: vacancy.state })
+  requireVersion(version, vacancy.version, { state: vacancy.state })
   if (state === 'draft' && vacancy.state !== 'draft')
     throw conflict('was-public', 'People have seen this vacancy; close it instead.')
   if (state === 'open') {
@@ -256,7 +256,7 @@ export async function publishRules(
 ) {
   const vacancy = await vacancyById(id)
   const draft = await draftOf(id, vacancy.rulesVersion)
-  insistOnVersion(version, draft.version, {})
+  requireVersion(version, draft.version, {})
   if (!draft.changed) throw conflict('nothing-changed', 'These rules say what is published already.')
   const faults = await faultsFor(draft.rules)
   if (faults.length > 0) throw conflict('faulty-rules', 'Put the faults right first.', { faults })

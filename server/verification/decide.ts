@@ -4,7 +4,7 @@ import type { Rung } from '#core/requirements/requirement'
 import { recordEvent } from '../platform/audit/record'
 import { compareAndSet } from '../platform/database/compareAndSet'
 import type { Account, Deps } from '../platform/deps'
-import { conflict, insistOnVersion, invalidField, notFound } from '../platform/errors/problems'
+import { conflict, invalidField, notFound, requireVersion } from '../platform/errors/problems'
 import { labelOf } from '../records/claims/label'
 import { claimById } from '../records/enquiries/load'
 import { Finding } from '../records/enquiries/model'
@@ -29,13 +29,13 @@ export async function decideClaim(
   { version, decision, note }: { version: number; decision: Decision; note: string },
 ) {
   const claim = await claimById(id)
-  insistOnVersion(version, claim.version)
+  requireVersion(version, claim.version)
   const file = await fileForProof(deps, claim.candidateId)
   const weighed = weigh(claim, file)
   const asked = file.enquiries.some(
     ({ claimId, credentialVersion }) => claimId === id && credentialVersion === claim.credentialVersion,
   )
-  insistOnGrounds(decision, note.trim(), weighed, asked)
+  requireGrounds(decision, note.trim(), weighed, asked)
   const rungBefore = claim.rung
   await compareAndSet(claim, version, { rung: rungAfter[decision] })
   const finding = await Finding.create({
@@ -62,7 +62,7 @@ export async function decideClaim(
   return { findingId: finding.id }
 }
 
-function insistOnGrounds(decision: Decision, note: string, { comparison, latest }: Weighed, asked: boolean) {
+function requireGrounds(decision: Decision, note: string, { comparison, latest }: Weighed, asked: boolean) {
   if (decision === 'confirmed' && comparison.outcome !== 'agrees') {
     throw conflict(
       'not-the-same',

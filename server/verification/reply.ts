@@ -55,7 +55,7 @@ export async function replyToEnquiry(deps: Deps, token: string, reply: EnquiryRe
   if (state === 'answered') throw answered()
   if (state !== 'open')
     throw new Problem(410, 'expired', 'This link has expired. Write to us and we will send a new one.')
-  insistOnEveryField(enquiry, reply)
+  requireEveryField(enquiry, reply)
   const claim = await claimById(enquiry.claimId)
   const source = await sourceById(enquiry.sourceId)
   const respondent = [reply.respondent.trim(), reply.capacity.trim()].filter(Boolean).join(', ')
@@ -93,7 +93,7 @@ export async function replyToEnquiry(deps: Deps, token: string, reply: EnquiryRe
 /** Only what is licensed can be restricted, suspended or revoked. */
 const asksStanding = (kind: string) => kind === 'licence' || kind === 'certificate'
 
-function insistOnEveryField({ claimed }: Enquiry, reply: EnquiryReply) {
+function requireEveryField({ claimed }: Enquiry, reply: EnquiryReply) {
   if (!reply.known) return
   const unanswered = Object.keys(claimed).filter((key) => reply.fields[key] === undefined)
   if (unanswered.length > 0)

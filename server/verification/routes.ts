@@ -1,5 +1,4 @@
 import * as contract from '#contract/verification'
-import type { Account } from '../platform/deps'
 import { bind } from '../platform/http/bind'
 import { askRegister } from './channels/register'
 import { decideClaim, undoDecision } from './decide'
@@ -8,26 +7,22 @@ import { previewEnquiry, raiseEnquiry } from './raiseEnquiry'
 import { readEnquiry, replyToEnquiry } from './reply'
 
 export const verificationRoutes = [
-  bind(contract.seeDocument, ({ deps, actor, input }) =>
-    seeDocument(deps, actor as Account, input.params.id, input.body),
-  ),
-  bind(contract.unseeDocument, ({ deps, actor, input }) => unseeDocument(deps, actor as Account, input.params.id)),
+  bind(contract.seeDocument, ({ deps, actor, input }) => seeDocument(deps, actor, input.params.id, input.body)),
+  bind(contract.unseeDocument, ({ deps, actor, input }) => unseeDocument(deps, actor, input.params.id)),
   bind(contract.sendDocumentBack, ({ deps, actor, input }) =>
-    sendDocumentBack(deps, actor as Account, input.params.id, input.body),
+    sendDocumentBack(deps, actor, input.params.id, input.body),
   ),
   bind(contract.previewEnquiry, ({ deps, input }) => previewEnquiry(deps, input.params.id, input.query.applicationId)),
   bind(contract.raiseEnquiry, ({ deps, actor, input }) =>
-    raiseEnquiry(deps, actor as Account, input.params.id, input.body.applicationId),
+    raiseEnquiry(deps, actor, input.params.id, input.body.applicationId),
   ),
   bind(
     contract.askRegister,
-    ({ deps, actor, input }) => askRegister(deps, actor as Account, input.params.id, input.body.applicationId),
+    ({ deps, actor, input }) => askRegister(deps, actor, input.params.id, input.body.applicationId),
     { transaction: false },
   ),
-  bind(contract.decideClaim, ({ deps, actor, input }) =>
-    decideClaim(deps, actor as Account, input.params.id, input.body),
-  ),
-  bind(contract.undoDecision, ({ deps, actor, input }) => undoDecision(deps, actor as Account, input.params.id)),
+  bind(contract.decideClaim, ({ deps, actor, input }) => decideClaim(deps, actor, input.params.id, input.body)),
+  bind(contract.undoDecision, ({ deps, actor, input }) => undoDecision(deps, actor, input.params.id)),
   bind(contract.readEnquiry, ({ deps, input }) => readEnquiry(deps, input.params.token)),
   bind(contract.replyToEnquiry, ({ deps, input }) => replyToEnquiry(deps, input.params.token, input.body)),
 ]

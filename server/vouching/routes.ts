@@ -1,16 +1,13 @@
 import * as contract from '#contract/vouching'
-import type { Account } from '../platform/deps'
 import { bind } from '../platform/http/bind'
 import { countAttempt, networkOf } from '../platform/http/limits'
 import { callOffVoucher, nameVoucher } from './name'
 import { findVouching, readVouching, vouch } from './vouch'
 
 export const vouchingRoutes = [
-  bind(contract.nameVoucher, ({ deps, actor, input }) =>
-    nameVoucher(deps, actor as Account, input.params.id, input.body),
-  ),
+  bind(contract.nameVoucher, ({ deps, actor, input }) => nameVoucher(deps, actor, input.params.id, input.body)),
   bind(contract.callOffVoucher, ({ deps, actor, input }) =>
-    callOffVoucher(deps, actor as Account, input.params.id, input.params.vouching),
+    callOffVoucher(deps, actor, input.params.id, input.params.vouching),
   ),
   bind(
     contract.findVouching,

@@ -64,7 +64,7 @@ export async function vouch(deps: Deps, token: string, answer: VouchingAnswer) {
   const vouching = await vouchingBehind(token)
   if (vouching?.state === 'done') throw answered()
   if (vouching?.state !== 'asked') throw new Problem(410, 'called-off', 'This is no longer asked. Thank you.')
-  insistOnTimes(answer)
+  requireTimes(answer)
   const now = deps.clock.now()
   if (!(await changeWhere(vouching, { state: 'asked' }, { state: 'done', answer, doneAt: now }))) throw answered()
   const application = await applicationById(vouching.applicationId)
@@ -82,7 +82,7 @@ export async function vouch(deps: Deps, token: string, answer: VouchingAnswer) {
   return { receivedAt: now.toISOString(), receipt: writeReference('RC', await nextNumber(deps, 'receipts')) }
 }
 
-function insistOnTimes({ knownFrom, knownTo }: VouchingAnswer) {
+function requireTimes({ knownFrom, knownTo }: VouchingAnswer) {
   if (!readPartialDate(knownFrom).ok) throw invalidField('/body/knownFrom', 'There is no such day.')
   if (knownTo === 'present') return
   if (!readPartialDate(knownTo).ok) throw invalidField('/body/knownTo', 'There is no such day.')

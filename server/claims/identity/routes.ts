@@ -1,9 +1,8 @@
 import * as contract from '#contract/identity'
-import type { Account } from '../../platform/deps'
 import { bind } from '../../platform/http/bind'
 import { beginCapture, takeCapture } from './captures'
 
 export const identityRoutes = [
-  bind(contract.beginCapture, ({ deps, actor, input }) => beginCapture(deps, actor as Account, input.params.id)),
-  bind(contract.takeCapture, ({ deps, actor, input }) => takeCapture(deps, actor as Account, input.params.id)),
+  bind(contract.beginCapture, ({ deps, actor, input }) => beginCapture(deps, actor, input.params.id)),
+  bind(contract.takeCapture, ({ deps, actor, input }) => takeCapture(deps, actor, input.params.id)),
 ]

@@ -2,7 +2,7 @@ import { QueryTypes } from 'sequelize'
 import { recordEvent } from '../../platform/audit/record'
 import { putVersion } from '../../platform/database/compareAndSet'
 import type { Account, Deps } from '../../platform/deps'
-import { conflict, insistOnVersion, invalidField } from '../../platform/errors/problems'
+import { conflict, invalidField, requireVersion } from '../../platform/errors/problems'
 import { type Sheet, sheetOf } from '../../records/scoring/find'
 import { ScoreSheet } from '../../records/scoring/model'
 import { vacancyById } from '../../records/vacancies/vacancies'
@@ -24,7 +24,7 @@ export async function readScoreSheet(deps: Deps, vacancyId: string) {
 export async function saveScoreSheet(deps: Deps, actor: Account, vacancyId: string, { version, ...agreed }: Sheet) {
   const vacancy = await vacancyById(vacancyId)
   const before = await sheetOf(vacancyId, { lock: true })
-  insistOnVersion(version, before.version, before)
+  requireVersion(version, before.version, before)
   const keys = agreed.criteria.map(({ key }) => key)
   if (new Set(keys).size < keys.length) throw invalidField('/body/criteria', 'Two criteria have the same key.')
   if (agreed.criteria.some(({ title }) => title.trim() === ''))

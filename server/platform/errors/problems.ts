@@ -44,7 +44,7 @@ export const conflict = (code: string, title: string, more: Record<string, unkno
   new Problem(409, code, title, more)
 
 /** Throws a conflict unless the caller saw the newest version. `current` is what stands now, so nothing typed is lost. */
-export function insistOnVersion(seen: number, now: number, current: Record<string, unknown> = {}) {
+export function requireVersion(seen: number, now: number, current: Record<string, unknown> = {}) {
   if (seen !== now) throw changedMeanwhile({ version: now, current })
 }
 

@@ -36,10 +36,10 @@ const endpoints = Object.entries(contract as unknown as Record<string, Endpoint>
   ([a], [b]) => endings.indexOf(a) - endings.indexOf(b),
 )
 
-const callerOf = ({ who }: Endpoint) =>
-  who === 'anyone' || who === 'bearer-of-link'
+const callerOf = ({ access }: Endpoint) =>
+  access === 'anyone' || access === 'bearer-of-link'
     ? house.visitor()
-    : who === 'signed-in' || who.includes('candidate')
+    : access === 'signed-in' || access.includes('candidate')
       ? candidate
       : desk
 

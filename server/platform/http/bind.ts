@@ -1,11 +1,14 @@
 import type { Endpoint, Input, Reply } from '#contract/endpoint'
-import type { Actor, Deps } from '../deps'
+import type { Account, Actor, Deps } from '../deps'
 import type { CookieName } from './cookies'
 import type { FileToKeep } from './serve'
 
+/** Who calls: where an endpoint is for somebody signed in, that is an account. */
+export type ActorOf<E extends Endpoint> = E['access'] extends 'anyone' | 'bearer-of-link' ? Actor : Account
+
 export type Call<E extends Endpoint> = {
   deps: Deps
-  actor: Actor
+  actor: ActorOf<E>
   input: Input<E>
   /** Sets or clears the session cookie. */
   session: { token: string | undefined; set: (token: string | undefined) => void }

@@ -62,7 +62,7 @@ export function formValue(ctx: Context, ours: Ours, session = readCookie(ctx, ou
   return ours.vault.sign('form', visitor)
 }
 
-export function insistOnOurPage(ctx: Context, ours: Ours) {
+export function requireOurPage(ctx: Context, ours: Ours) {
   const holder = readCookie(ctx, ours, 'session') ?? readCookie(ctx, ours, 'visitor')
   if (!holder || ctx.get('X-Probatum-Form') !== ours.vault.sign('form', holder))
     throw new Problem(403, 'stale-page', 'This page is out of date. Load it again; what you typed is kept.')

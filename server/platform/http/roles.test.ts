@@ -30,10 +30,10 @@ async function callNowhere(caller: Visitor, endpoint: Endpoint): Promise<number>
   return status
 }
 
-const mayCall = ({ who }: Endpoint, role: Role | 'nobody') => {
-  if (who === 'anyone' || who === 'bearer-of-link') return true
+const mayCall = ({ access }: Endpoint, role: Role | 'nobody') => {
+  if (access === 'anyone' || access === 'bearer-of-link') return true
   if (role === 'nobody') return false
-  return who === 'signed-in' || who.includes(role)
+  return access === 'signed-in' || access.includes(role)
 }
 
 test('every shape of the contract can be compiled', () => {

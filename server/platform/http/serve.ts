@@ -10,13 +10,13 @@ import { documentLimits } from '#core/pages/limits'
 import { currentClock } from '../clock'
 import { inTransaction } from '../database/connection'
 import { readingApart } from '../database/rows'
-import { type Actor, type Deps, isStaff } from '../deps'
+import { type Account, type Actor, type Deps, isStaff } from '../deps'
 import { conflict, notAllowed, Problem, signInFirst } from '../errors/problems'
 import type { Route } from './bind'
 import type { Callers, OpenSession } from './callers'
-import { type CookieName, formValue, insistOnOurPage, readCookie, writeCookie } from './cookies'
+import { type CookieName, formValue, readCookie, requireOurPage, writeCookie } from './cookies'
 import { inTime } from './patience'
-import { faultsOfReply, insistOnShape } from './validate'
+import { faultsOfReply, requireShape } from './validate'
 
 const jsonLimit = 512 * 1024
 const uploadLimit = documentLimits.bytes
@@ -39,11 +39,11 @@ async function call(
   const opened = await sessionOf(ctx, deps)
   const caller = (endpoint.behalf && (await writtenFor(ctx, opened?.account))) || opened?.account
   const actor: Actor = caller ?? { kind: 'nobody' }
-  insistOnRole(endpoint, actor)
-  if (opened) insistOnFactors(endpoint, opened, needsCodes(deps, opened.account))
-  if (endpoint.method !== 'GET') insistOnOurPage(ctx, deps)
+  requireRole(endpoint, actor)
+  if (opened) requireFactors(endpoint, opened, needsCodes(deps, opened.account))
+  if (endpoint.method !== 'GET') requireOurPage(ctx, deps)
   const input = await inputOf(ctx, deps, endpoint)
-  if (opened) insistOnPassword(endpoint, opened, input.body)
+  if (opened) requirePassword(endpoint, opened, input.body)
   let token = readCookie(ctx, deps, 'session')
   const session = {
     token,
@@ -57,8 +57,9 @@ async function call(
     write: (name: CookieName, value: string, days: number) => writeCookie(ctx, deps, name, value, days * dayMs),
   }
   const csrf = () => formValue(ctx, deps, token)
-  const run = () => handle({ deps, actor, input, session, browser, address: ctx.ip, csrf })
-  const key = endpoint.once ? onceKeyOf(ctx) : undefined
+  // `requireRole` has seen to it that there is an account where the endpoint asks for one.
+  const run = () => handle({ deps, actor: actor as Account, input, session, browser, address: ctx.ip, csrf })
+  const key = endpoint.idempotent ? onceKeyOf(ctx) : undefined
   const guarded = key ? () => once(deps, actor, endpoint, key, input, { transaction, run }) : run
   const reply = transaction ? await inTransaction(deps.sequelize, guarded) : await guarded()
   ctx.set('Cache-Control', 'no-store')
@@ -74,13 +75,13 @@ const dayMs = 86_400_000
 const sessionMs = 14 * dayMs
 
 /** A role that signs in with a second factor does nothing before it is set up. */
-function insistOnFactors(endpoint: Endpoint, { codesOn }: OpenSession, needed: boolean) {
+function requireFactors(endpoint: Endpoint, { codesOn }: OpenSession, needed: boolean) {
   if (!codesOn && !endpoint.beforeCodes && needed)
     throw new Problem(403, 'codes-first', 'Your role signs in with one-time codes. Set them up in your account first.')
 }
 
 /** Acts about money and exports want the password once more. */
-function insistOnPassword({ passwordAgain }: Endpoint, { account, confirmed }: OpenSession, body: unknown) {
+function requirePassword({ passwordAgain }: Endpoint, { account, confirmed }: OpenSession, body: unknown) {
   const asks = typeof passwordAgain === 'object' ? passwordAgain.with in (body as object) : passwordAgain
   if (asks && !confirmed && isStaff(account))
     throw new Problem(403, 'password-again', 'Give your password once more to do this.')
@@ -110,8 +111,8 @@ function giveFile(ctx: Context, { fileName, mediaType, body, size, inline }: Fil
   if (size !== undefined) ctx.length = size
 }
 
-function insistOnRole(endpoint: Endpoint, actor: Actor) {
-  if (endpoint.who === 'anyone' || endpoint.who === 'bearer-of-link') return
+function requireRole(endpoint: Endpoint, actor: Actor) {
+  if (endpoint.access === 'anyone' || endpoint.access === 'bearer-of-link') return
   if (actor.kind !== 'account') throw signInFirst()
   if (!mayCall(endpoint, actor.roles)) throw notAllowed()
 }
@@ -119,11 +120,11 @@ function insistOnRole(endpoint: Endpoint, actor: Actor) {
 async function inputOf(ctx: Context, deps: Pick<Deps, 'config'>, endpoint: Endpoint) {
   const params = ctx.params ?? {}
   const query = { ...ctx.query }
-  insistOnShape(endpoint.params, params, 'params')
-  insistOnShape(endpoint.query, query, 'query')
+  requireShape(endpoint.params, params, 'params')
+  requireShape(endpoint.query, query, 'query')
   if (endpoint.method === 'GET' || endpoint.method === 'DELETE') return { params, query, body: {} }
   const body = await inTime(ctx, deps, endpoint.bytes ? bytesOf(ctx) : jsonOf(ctx))
-  if (!endpoint.bytes) insistOnShape(endpoint.body, body, 'body')
+  if (!endpoint.bytes) requireShape(endpoint.body, body, 'body')
   return { params, query, body }
 }
 

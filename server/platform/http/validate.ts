@@ -21,7 +21,7 @@ function validatorOf(schema: TSchema): ValidateFunction {
 export const compile = (schema: TSchema) => void validatorOf(schema)
 
 /** Throws problem details that name every field at fault. What a shape does not name is not let in. */
-export function insistOnShape(schema: TSchema, value: unknown, place: 'params' | 'query' | 'body') {
+export function requireShape(schema: TSchema, value: unknown, place: 'params' | 'query' | 'body') {
   const faults = [...unwritable(value, `/${place}`), ...faultsOf(closed(schema), value, `/${place}`)]
   if (faults.length > 0) throw invalid(faults)
 }

@@ -4,7 +4,7 @@ import type { PaperPart } from '#core/papers/papers'
 import { compareAndSet } from '../../platform/database/compareAndSet'
 import { rowsOf } from '../../platform/database/rows'
 import type { Deps } from '../../platform/deps'
-import { changedMeanwhile, conflict, insistOnVersion, notFound } from '../../platform/errors/problems'
+import { changedMeanwhile, conflict, notFound, requireVersion } from '../../platform/errors/problems'
 import type { KeptFile } from './inspect'
 import { Document } from './model'
 
@@ -74,7 +74,7 @@ export async function markSeen(
   reads: Record<string, string>,
 ): Promise<Document> {
   const document = await documentById(id)
-  insistOnVersion(version, document.version)
+  requireVersion(version, document.version)
   if (document.state !== 'to look at' && document.state !== 'sent back')
     throw conflict('already-seen', 'This document has been looked at already.')
   return compareAndSet(document, version, {
@@ -101,7 +101,7 @@ export async function markUnseen(id: string): Promise<Document> {
 
 export async function markSentBack(id: string, version: number, reason: string): Promise<Document> {
   const document = await documentById(id)
-  insistOnVersion(version, document.version)
+  requireVersion(version, document.version)
   return compareAndSet(document, version, { state: 'sent back', sentBackBecause: reason, seenBy: null, seenAt: null })
 }
 

@@ -2,7 +2,7 @@ import type { RulesDraft as RulesDraftFace } from '#contract/rules'
 import { faultsOfRules, type RulesFault } from '#core/rules/faults'
 import type { Rules } from '#core/rules/rules'
 import type { Account, Deps } from '../../platform/deps'
-import { insistOnVersion } from '../../platform/errors/problems'
+import { requireVersion } from '../../platform/errors/problems'
 import { RulesDraft } from '../../records/rules/model'
 import { draftOf, writeDraft } from '../../records/rules/versions'
 import { checkTitles } from '../../records/skills/checks'
@@ -25,7 +25,7 @@ export async function saveRulesDraft(
   { version, rules }: { version: number; rules: Rules },
 ) {
   const before = await draftOf(id, rulesVersion)
-  insistOnVersion(version, before.version, { rules: before.rules, savedBy: before.savedBy })
+  requireVersion(version, before.version, { rules: before.rules, savedBy: before.savedBy })
   const savedAt = await writeDraft(deps, actor, id, { rules, basedOn: before.basedOn, version })
   const { changed } = await draftOf(id, rulesVersion)
   return { version: version + 1, savedAt: savedAt.toISOString(), faults: await faultsFor(rules), changed }

@@ -3,7 +3,7 @@ import { differencesOf } from '#core/rules/difference'
 import type { Rules } from '#core/rules/rules'
 import { rulesFaultWords } from '#core/words/rules'
 import type { Account, Deps } from '../../platform/deps'
-import { type Fault, insistOnVersion, invalid } from '../../platform/errors/problems'
+import { type Fault, invalid, requireVersion } from '../../platform/errors/problems'
 import { faultsOf } from '../../platform/http/validate'
 import { draftOf, publishedRules, writeDraft } from '../../records/rules/versions'
 import { checkTitles } from '../../records/skills/checks'
@@ -29,7 +29,7 @@ export async function importRules(
   { version, text }: { version: number; text: string },
 ) {
   const before = await draftOf(owner.id, owner.rulesVersion)
-  insistOnVersion(version, before.version, {})
+  requireVersion(version, before.version, {})
   const content = parsed(text)
   const misshapen = faultsOf(RulesFile, content, '')
   if (misshapen.length > 0) throw invalid(misshapen)

@@ -4,7 +4,7 @@ import type { Section } from '#core/form/form'
 import type { Rules } from '#core/rules/rules'
 import { recordEvent } from '../../platform/audit/record'
 import type { Account, Deps } from '../../platform/deps'
-import { insistOnVersion, notFound } from '../../platform/errors/problems'
+import { notFound, requireVersion } from '../../platform/errors/problems'
 import { SharedSection } from '../../records/rules/model'
 import { draftOf, publishedRules, writeDraft } from '../../records/rules/versions'
 
@@ -61,7 +61,7 @@ export async function saveSharedSection(
   { basedOn, section, note }: { basedOn: number; section: Section; note: string },
 ) {
   const newest = (await SharedSection.max<number, SharedSection>('version', { where: { key } })) ?? 0
-  insistOnVersion(basedOn, newest, {})
+  requireVersion(basedOn, newest, {})
   const version = newest + 1
   const { shared: _own, ...plain } = section
   await SharedSection.create({

@@ -1,6 +1,5 @@
 import * as contract from '#contract/rules'
 import { moveToRules } from '../../hiring/moveToRules'
-import type { Account } from '../../platform/deps'
 import { bind } from '../../platform/http/bind'
 import { allVacancies, vacancyById } from '../../records/vacancies/vacancies'
 import { dropRulesDraft, saveRulesDraft } from './draft'
@@ -13,7 +12,7 @@ import { tryRules } from './trial'
 export const rulesRoutes = [
   bind(contract.saveRulesDraft, async ({ deps, actor, input }) => {
     readyDryRun()
-    return saveRulesDraft(deps, actor as Account, await vacancyById(input.params.id), input.body)
+    return saveRulesDraft(deps, actor, await vacancyById(input.params.id), input.body)
   }),
   bind(contract.dropRulesDraft, async ({ input }) => dropRulesDraft(await vacancyById(input.params.id))),
   bind(contract.readRulesVersion, async ({ input }) => ({
@@ -23,29 +22,22 @@ export const rulesRoutes = [
     compareRules(await vacancyById(input.params.id), input.query.from, input.query.to),
   ),
   bind(contract.importRules, async ({ deps, actor, input }) =>
-    importRules(deps, actor as Account, await vacancyById(input.params.id), input.body),
+    importRules(deps, actor, await vacancyById(input.params.id), input.body),
   ),
   bind(contract.tryRules, async ({ deps, input }) => tryRules(deps, await vacancyById(input.params.id), input.body)),
   bind(contract.startDryRun, async ({ deps, actor, input }) =>
-    startDryRun(deps, actor as Account, await vacancyById(input.params.id)),
+    startDryRun(deps, actor, await vacancyById(input.params.id)),
   ),
   bind(contract.readDryRun, ({ input }) =>
     readDryRun(input.params.id, async (id) => (await vacancyById(id)).rulesVersion, input.query),
   ),
-  bind(contract.moveApplications, ({ deps, actor, input }) =>
-    moveToRules(deps, actor as Account, input.params.id, input.body),
-  ),
+  bind(contract.moveApplications, ({ deps, actor, input }) => moveToRules(deps, actor, input.params.id, input.body)),
   bind(contract.sharedSections, async () => sharedSections(await allVacancies())),
   bind(contract.saveSharedSection, ({ deps, actor, input }) =>
-    saveSharedSection(deps, actor as Account, input.params.key, input.body),
+    saveSharedSection(deps, actor, input.params.key, input.body),
   ),
   bind(contract.spreadSharedSection, async ({ deps, actor, input }) =>
-    spreadSharedSection(
-      deps,
-      actor as Account,
-      input.params.key,
-      await Promise.all(input.body.vacancies.map(vacancyById)),
-    ),
+    spreadSharedSection(deps, actor, input.params.key, await Promise.all(input.body.vacancies.map(vacancyById))),
   ),
   bind(contract.findPlaces, ({ deps, input }) => deps.places.find(input.query.country, input.query.postcode)),
 ]
