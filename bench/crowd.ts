@@ -86,7 +86,7 @@ export async function makeCrowd(fixed: Fixed, people: number) {
       1, DATE_ADD(CURDATE(), INTERVAL 30 + n.seq MOD 60 DAY), UTC_TIMESTAMP(3), UTC_TIMESTAMP(3), DATE_SUB(UTC_TIMESTAMP(3), INTERVAL n.seq MOD 90 DAY)
     FROM seq_0_to_${applications - 1} n`)
   const flag = (every: number) => `(${stage} IN ('sent', 'shortlisted', 'offered') AND n.seq MOD ${every} = 0)`
-  await run(`INSERT INTO standings (applicationId, vacancyId, candidate, vacancy, slack, early, likely, late, heldUpBy, marks, reasons,
+  await run(`INSERT INTO application_summaries (applicationId, vacancyId, candidate, vacancy, slack, early, likely, late, heldUpBy, marks, reasons,
       today, applications, verification, skills, validity, hiring, computedAt, candidateId, stage, reference, sentAt, eligible, metCount, ofCount, score)
     SELECT ${sqlId('application', 'n.seq')}, ${vacancyOf}, CONCAT(${given(whose)}, ' ', ${family(whose)}), ${titleOf}, CAST(n.seq * 7919 MOD 90 AS SIGNED) - 20,
       CURDATE(), CURDATE(), CURDATE(), 'Degree or diploma', '["claimed","asked","confirmed"]', '{"today":"Look at the document","applications":"New"}',
@@ -112,7 +112,7 @@ export async function makeCrowd(fixed: Fixed, people: number) {
         IF(n.seq MOD 4 = 0, CONCAT('TB-', n.seq), NULL), ${elt('n.seq MOD 3', ['claimed', 'evidenced', 'confirmed'])}, '${source!.id}', 1, 0, UTC_TIMESTAMP(3), UTC_TIMESTAMP(3)
       FROM seq_${from}_to_${Math.min(people * claimsEach, from + 500_000) - 1} n`)
   await makeKeys(sequelize, people, { given, family, born })
-  await sequelize.query('ANALYZE TABLE standings, applications, claims, candidate_keys, candidates', {
+  await sequelize.query('ANALYZE TABLE application_summaries, applications, claims, candidate_keys, candidates', {
     type: QueryTypes.SELECT,
   })
 }

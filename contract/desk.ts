@@ -88,7 +88,7 @@ export const File = Type.Object({
   /** How many reviewers have scored, and what it comes to once enough have; null where nothing is scored. */
   scoring: orNull(Type.Object({ handedIn: Type.Integer(), of: Type.Integer(), percent: orNull(Type.Integer()) })),
   /** Other files that may be of the same person. */
-  doubles: Type.Array(Type.Object({ oneId: Id, otherId: Id, name: Type.String() })),
+  duplicates: Type.Array(Type.Object({ oneId: Id, otherId: Id, name: Type.String() })),
   /** Begun at the desk for somebody who wrote on paper or rang. */
   onBehalf: orNull(Type.Object({ how: Type.String(), by: Type.String(), confirmedAt: orNull(Moment) })),
   /** What is hidden from the reader, and whether they may have it shown. */
@@ -252,7 +252,7 @@ export const deskVacancies = endpoint({
       targetStart: Day,
       open: Type.Boolean(),
       state: Type.String(),
-      intake: orNull(Type.String()),
+      group: orNull(Type.String()),
       changed: Type.Boolean({ description: 'Rules are being edited that are not published yet' }),
       headcount: Type.Integer(),
       byStage: Type.Record(Type.String(), Type.Integer()),

@@ -5,7 +5,7 @@ import * as behalf from './behalf'
 import * as claims from './claims'
 import * as demo from './demo'
 import * as desk from './desk'
-import * as doubles from './doubles'
+import * as duplicates from './duplicates'
 import type { Endpoint } from './endpoint'
 import * as equality from './equality'
 import * as identity from './identity'
@@ -43,7 +43,7 @@ const everything = {
   ...paper,
   ...imports,
   ...scoring,
-  ...doubles,
+  ...duplicates,
   ...demo,
 }
 

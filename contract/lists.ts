@@ -23,7 +23,7 @@ export const TableFilter = {
   late: Type.Optional(yes),
   blanks: Type.Optional(yes),
   changed: Type.Optional(yes),
-  doubles: Type.Optional(yes),
+  duplicates: Type.Optional(yes),
   unscored: Type.Optional(yes),
   text: Type.Optional(Type.String({ maxLength: 80 })),
   order: Type.Optional(oneOf(tableOrders)),
@@ -46,7 +46,7 @@ export const TableRow = Type.Object({
   slack: Type.Integer(),
   likely: Day,
   heldUpBy: orNull(Type.String()),
-  doubles: Type.Boolean(),
+  duplicates: Type.Boolean(),
 })
 export type TableRow = Static<typeof TableRow>
 
@@ -73,13 +73,13 @@ export const lists = [
   'behalf',
   'tray',
   'imports',
-  'doubles',
+  'duplicates',
   'sources',
   'vacancies',
   'outbox',
   'trail',
   'fingerprint',
-  'sights',
+  'access-log',
 ] as const
 
 /** What a list is narrowed to: as its page is, and for `queue` which, for `sights` whose. */

@@ -14,7 +14,7 @@ export const HiddenPart = Type.Object({
 
 export const reveal = endpoint({
   method: 'POST',
-  path: '/api/desk/applications/:id/sights',
+  path: '/api/desk/applications/:id/access-log',
   summary: 'Have something hidden shown for a quarter of an hour, with a reason that stays on record',
   access: staff,
   params: Type.Object({ id: Id }),
@@ -24,16 +24,16 @@ export const reveal = endpoint({
   invalidates: ['desk'],
 })
 
-export const readSights = endpoint({
+export const readAccessLog = endpoint({
   method: 'GET',
-  path: '/api/desk/people/:candidateId/sights',
+  path: '/api/desk/people/:candidateId/access-log',
   summary: 'Who saw what of a person, newest first',
   access: keepers,
   params: Type.Object({ candidateId: Id }),
   query: Type.Object({ before: Type.Optional(Id) }),
   reply: Type.Object({
     name: Type.String(),
-    sights: Type.Array(
+    entries: Type.Array(
       Type.Object({
         id: Id,
         at: Moment,
@@ -64,7 +64,7 @@ export const readKeeping = endpoint({
   invalidates: ['status'],
 })
 
-export const takeData = endpoint({
+export const exportPersonalData = endpoint({
   method: 'GET',
   path: '/api/my/data.zip',
   summary: 'All that is known of oneself: JSON and papers, as ZIP',

@@ -243,7 +243,7 @@ export const readDeskVacancy = endpoint({
       slug: Type.String(),
       state: oneOf(vacancyStates),
       version: Version,
-      intake: orNull(Type.Object({ id: Id, title: Type.String(), rankUpTo: Type.Integer() })),
+      group: orNull(Type.Object({ id: Id, title: Type.String(), rankUpTo: Type.Integer() })),
       rulesVersion: Type.Integer({ description: 'The published version; 0 before the first' }),
       draft: RulesDraft,
       versions: Type.Array(
@@ -553,7 +553,7 @@ export const spreadSharedSection = endpoint({
   invalidates: ['rules'],
 })
 
-const Intake = Type.Object({
+const VacancyGroup = Type.Object({
   id: Id,
   title: Type.String(),
   rankUpTo: Type.Integer(),
@@ -562,18 +562,18 @@ const Intake = Type.Object({
     Type.Object({ id: Id, title: Type.String(), place: Type.String(), state: oneOf(vacancyStates) }),
   ),
 })
-export const listIntakes = endpoint({
+export const listVacancyGroups = endpoint({
   method: 'GET',
-  path: '/api/desk/intakes',
+  path: '/api/desk/groups',
   summary: 'Groups of vacancies for which a candidate ranks several posts',
   access: readers,
-  reply: Type.Array(Intake),
+  reply: Type.Array(VacancyGroup),
   invalidates: ['vacancies'],
 })
 
-export const saveIntake = endpoint({
+export const saveVacancyGroup = endpoint({
   method: 'POST',
-  path: '/api/desk/intakes',
+  path: '/api/desk/groups',
   summary: 'Make a group of vacancies, or change one',
   access: desk,
   body: Type.Object({

@@ -55,7 +55,7 @@ export const readVacancy = endpoint({
       duties: Type.Object({ type: Type.Literal('doc'), content: Type.Optional(Type.Array(Type.Any())) }),
       state: Type.String(),
       opensAt: Moment,
-      intake: orNull(
+      group: orNull(
         Type.Object({
           title: Type.String(),
           rankUpTo: Type.Integer(),

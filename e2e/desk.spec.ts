@@ -36,7 +36,7 @@ test('the table: filters in the address, a saved view, ticks by key, a message s
 
 test('two files of one person are merged, and the merge is undone with one key', async ({ page }) => {
   await signIn(page, coordinator)
-  await page.goto('/desk/doubles')
+  await page.goto('/desk/duplicates')
   const pair = page.getByRole('link', { name: /Pavel Novotný.*Pavel Jan Novotny|Pavel Jan Novotny.*Pavel Novotný/ })
   await pair.click()
   await expect(page.getByRole('heading', { name: 'As good as certainly one person' })).toBeVisible()

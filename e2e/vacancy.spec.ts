@@ -179,7 +179,7 @@ test('the library and the groups can be worked, and are accessible', async ({ br
   await desk.getByRole('button', { name: 'Put version 2 into their drafts' }).click()
   await expect(desk.getByText(/“Contact” is in \d+ drafts now/).first()).toBeVisible()
   await expectAccessible(desk, 'library')
-  await desk.goto('/desk/vacancies/intakes')
+  await desk.goto('/desk/vacancies/groups')
   await desk.getByRole('button', { name: 'Make a group' }).click()
   await expectAccessible(desk, 'groups')
 })

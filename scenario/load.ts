@@ -24,8 +24,8 @@ import { hashOf } from '#server/platform/http/tokens'
 import { Message } from '#server/platform/mail/model'
 import { Account as AccountRow } from '#server/records/accounts/model'
 import { applicationById } from '#server/records/applications/find'
-import { claimFaces } from '#server/records/claims/face'
 import { Claim } from '#server/records/claims/model'
+import { claimFaces } from '#server/records/claims/view'
 import { Enquiry, EnquiryLink } from '#server/records/enquiries/model'
 import { claimedStatement } from '#server/records/enquiries/statement'
 import { addCheck, bankOf } from '#server/records/skills/checks'
@@ -34,7 +34,7 @@ import { addSource } from '#server/records/sources/sources'
 import { addVacancy, vacancyById, vacancyBySlug } from '#server/records/vacancies/vacancies'
 import { beginSitting, handInSitting, saveSittingAnswer } from '#server/skills/sit'
 import type { Fixed } from '#server/start'
-import { saveIntake } from '#server/vacancies/intakes'
+import { saveVacancyGroup } from '#server/vacancies/groups'
 import { saveSharedSection } from '#server/vacancies/rules/library'
 import { createVacancy } from '#server/vacancies/setUp'
 import { askRegister } from '#server/verification/channels/register'
@@ -180,9 +180,9 @@ async function setUpVacancies(world: World) {
   const stations = await Promise.all(
     ['station-lead-oberfeld', 'station-lead-hochsattel', 'rescue-lead'].map((slug) => vacancyBySlug(slug)),
   )
-  await saveIntake(depsAt(world, -20), coordinator, {
+  await saveVacancyGroup(depsAt(world, -20), coordinator, {
     version: 0,
-    title: 'Spring intake',
+    title: 'Spring group',
     rankUpTo: 2,
     vacancies: stations.map(({ id }) => id),
   })
@@ -306,7 +306,7 @@ async function perform(scene: Scene, act: Act) {
     return id
   }
   if ('see' in act) {
-    const face = await faceOf(scene, claimId(act.see))
+    const face = await viewOf(scene, claimId(act.see))
     const document = face.documents.find(({ state }) => state === 'to look at')
     if (!document) throw new Error(`${scene.plan.family}: nothing to look at for ${act.see}`)
     await within(() =>
@@ -316,7 +316,7 @@ async function perform(scene: Scene, act: Act) {
       }),
     )
   } else if ('sendBack' in act) {
-    const document = (await faceOf(scene, claimId(act.sendBack))).documents[0]!
+    const document = (await viewOf(scene, claimId(act.sendBack))).documents[0]!
     await within(() =>
       sendDocumentBack(deps, coordinator, document.id, { version: document.version, reason: act.reason }),
     )
@@ -327,7 +327,7 @@ async function perform(scene: Scene, act: Act) {
   } else if ('register' in act) {
     await askRegister({ ...deps, registers: registersOf(world) }, coordinator, claimId(act.register), applicationId)
   } else if ('decide' in act) {
-    const { version } = await faceOf(scene, claimId(act.decide))
+    const { version } = await viewOf(scene, claimId(act.decide))
     await within(() =>
       decideClaim(deps, coordinator, claimId(act.decide), { version, decision: act.as, note: act.note ?? '' }),
     )
@@ -360,7 +360,7 @@ async function perform(scene: Scene, act: Act) {
 
 /** A correction the candidate made after sending: the job ended earlier than first said. */
 async function correctEnd({ world, actor, applicationId, deps, ...scene }: Scene, claimId: string, to: string) {
-  const face = await faceOf({ world, actor, applicationId, deps, ...scene }, claimId)
+  const face = await viewOf({ world, actor, applicationId, deps, ...scene }, claimId)
   if (face.details.kind !== 'work') throw new Error('only jobs are shortened')
   const details = { ...face.details, to: shifted(world, to) }
   await Claim.update({ rung: 'evidenced' }, { where: { id: claimId } })
@@ -404,7 +404,7 @@ async function sit({ world, actor, applicationId, deps }: Scene, right: number) 
   await within(() => handInSitting(deps, actor, id))
 }
 
-async function faceOf({ claimIds }: Scene, claimId: string) {
+async function viewOf({ claimIds }: Scene, claimId: string) {
   if (![...claimIds.values()].includes(claimId)) throw new Error('not a claim of this person')
   return (await claimFaces([await Claim.findByPk(claimId, { rejectOnEmpty: true })]))[0]!
 }

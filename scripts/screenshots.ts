@@ -128,7 +128,7 @@ const views: View[] = [
     name: 'desk-doubles',
     as: ines,
     go: async (page) => {
-      await page.goto(`${address}/desk/doubles`)
+      await page.goto(`${address}/desk/duplicates`)
       await page
         .getByRole('link', { name: /Novotny/ })
         .first()

@@ -16,7 +16,7 @@ import { claimRoutes } from './claims/routes'
 import { demoRoutes } from './demo/routes'
 import { deskRoutes } from './desk/routes'
 import { serveUploads } from './documents/uploads'
-import { doublesRoutes } from './duplicates/routes'
+import { duplicatesRoutes } from './duplicates/routes'
 import { hiringRoutes } from './hiring/routes'
 import { scoringRoutes } from './hiring/scoring/routes'
 import { importRoutes } from './incoming/imports/routes'
@@ -25,9 +25,11 @@ import { messageRoutes } from './messages/routes'
 import { onBehalfRoutes } from './onBehalf/routes'
 import { servePages } from './pages'
 import type { Deps } from './platform/deps'
+import { describeError } from './platform/errors/describeError'
 import { changedMeanwhile, Problem } from './platform/errors/problems'
 import { inLanguageOf } from './platform/http/language'
 import { endUnread } from './platform/http/patience'
+import { requestIdOf, requestLog } from './platform/http/requestLog'
 import { serve } from './platform/http/serve'
 import { privacyRoutes } from './privacy/routes'
 import { skillsRoutes } from './skills/routes'
@@ -56,7 +58,7 @@ export const routes = [
   ...privacyRoutes,
   ...scoringRoutes,
   ...messageRoutes,
-  ...doublesRoutes,
+  ...duplicatesRoutes,
   ...paperRoutes,
   ...importRoutes,
   ...demoRoutes,
@@ -70,8 +72,9 @@ export function makeApp(deps: Omit<Deps, 'clock'>): Koa {
   const app = new Koa({ proxy: trustProxy > 0, maxIpsCount: trustProxy })
   // While a reply is on its way; that somebody reads it no further is no fault.
   app.on('error', (error: Error & { code?: string }) =>
-    deps.log[whoLeft.has(error.code ?? '') ? 'debug' : 'error']({ error: error.stack }, 'a reply broke off'),
+    deps.log[whoLeft.has(error.code ?? '') ? 'debug' : 'error']({ error: describeError(error) }, 'a reply broke off'),
   )
+  app.use(requestLog(deps.log))
   app.use(endUnread(deps))
   app.use((ctx, next) => inLanguageOf(ctx, next))
   app.use(problems(deps))
@@ -152,10 +155,10 @@ function problems(deps: Omit<Deps, 'clock'>) {
     } catch (error) {
       const problem = error instanceof Problem ? error : problemOf(error)
       if (problem.status >= 500)
-        deps.log.error({ error: error instanceof Error ? error.stack : error, path: ctx.path }, 'a request failed')
+        deps.log.error({ error: describeError(error), request: requestIdOf(ctx.req) }, 'a request failed')
       ctx.status = problem.status
       ctx.type = 'application/problem+json'
-      ctx.body = JSON.stringify(problem.body())
+      ctx.body = JSON.stringify({ ...problem.body(), requestId: requestIdOf(ctx.req) })
     }
   }
 }

@@ -30,9 +30,9 @@ const closingSoonDays = 3
 
 /**
  * What happens by itself as days go by, once for each day: reminders, expiries, retention; then every standing is computed
- * anew, as a job of its own. What fails for one row keeps no other waiting; the sweep is then tried again for what is left.
+ * anew, as a job of its own. What fails for one row keeps no other waiting; the runDaily is then tried again for what is left.
  */
-export async function sweep(deps: Deps) {
+export async function runDaily(deps: Deps) {
   const parts = [
     remindSources,
     expireLinks,
@@ -50,7 +50,7 @@ export async function sweep(deps: Deps) {
   await forgetUnheldBytes(deps)
   await forgetOldAttempts(deps)
   const day = deps.clock.today().toString()
-  await queueJob('standings', { day }, { uniqueKey: `standings ${day}` })
+  await queueJob('summaries', { day }, { uniqueKey: `summaries ${day}` })
   if (failed > 0) throw new Error(`${failed} of what was due today could not be done`)
 }
 

@@ -1,6 +1,6 @@
 import { answerReset } from './accounts/lookAfter'
 import { answerSignUp } from './accounts/signUp'
-import { sweep } from './daily'
+import { runDaily } from './daily'
 import { compareImported, runImportJob } from './incoming/imports/run'
 import { giveUpScan, readScan } from './incoming/tray/readScan'
 import { takeFromScanner } from './incoming/tray/tray'
@@ -8,9 +8,10 @@ import { giveUpMail, sendMail } from './messages/sendMail'
 import { currentClock } from './platform/clock'
 import { inTransaction } from './platform/database/connection'
 import type { Deps } from './platform/deps'
+import { describeError } from './platform/errors/describeError'
 import { holding, leaseOf } from './platform/jobs/lease'
 import { onQueued } from './platform/jobs/queue'
-import { queueSweep } from './platform/jobs/queueDaily'
+import { queueDaily } from './platform/jobs/queueDaily'
 import { refreshForDay } from './readiness/refreshForDay'
 import { runDryRun } from './vacancies/rules/runDryRun'
 
@@ -32,8 +33,8 @@ const doers: Record<string, Doer> = {
   mail: sendMail,
   'sign up': inOne(answerSignUp),
   reset: inOne(answerReset),
-  sweep,
-  standings: refreshForDay,
+  daily: runDaily,
+  summaries: refreshForDay,
   'dry run': runDryRun,
   'read scan': readScan,
   import: runImportJob,
@@ -54,7 +55,7 @@ const givingUp: Record<string, (deps: Deps, payload: never, error: string) => Pr
 /** What takes long has a lane of its own, so that mails do not wait behind it. */
 const lanes: Record<Lane, string[]> = {
   quick: ['mail', 'sign up', 'reset'],
-  long: ['sweep', 'standings', 'dry run', 'read scan', 'import', 'compare imported'],
+  long: ['daily', 'summaries', 'dry run', 'read scan', 'import', 'compare imported'],
 }
 type Lane = 'quick' | 'long'
 
@@ -79,7 +80,7 @@ function workLane(fixed: Omit<Deps, 'clock'>, lane: Lane): { stop: () => Promise
     while (!stopping) {
       queued = false
       const worked = await workOnce(fixed, lane).catch((error: unknown) => {
-        if (!stopping) fixed.log.error({ error }, 'the job queue could not be read')
+        if (!stopping) fixed.log.error({ error: describeError(error) }, 'the job queue could not be read')
         return false
       })
       if (worked || stopping || queued) continue
@@ -105,9 +106,9 @@ function workLane(fixed: Omit<Deps, 'clock'>, lane: Lane): { stop: () => Promise
 /** Does one job that is due. Gives whether there was one. */
 export async function workOnce(fixed: Omit<Deps, 'clock'>, lane: Lane = 'quick'): Promise<boolean> {
   const deps: Deps = { ...fixed, clock: await currentClock(fixed.config) }
-  if (lane === 'long') await queueSweep(deps)
+  if (lane === 'long') await queueDaily(deps)
   if (lane === 'long')
-    await takeFromScanner(deps).catch((error: unknown) => deps.log.warn({ error: String(error) }, 'the scanner'))
+    await takeFromScanner(deps).catch((error: unknown) => deps.log.warn({ error: describeError(error) }, 'the scanner'))
   const job = await leaseOf(deps, lanes[lane])
   if (!job) return false
   const doer = doers[job.kind]
@@ -129,7 +130,7 @@ export async function workOnce(fixed: Omit<Deps, 'clock'>, lane: Lane = 'quick')
     const delaySeconds = Math.min(longestPauseSeconds, 2 ** attempts)
     const runAt = new Date(Date.now() + delaySeconds * 1000)
     const over = attempts >= most || runAt.getTime() - job.queuedAt.getTime() > days * 86_400_000
-    deps.log.warn({ job: job.id, kind: job.kind, attempts, error: String(error) }, 'a job failed')
+    deps.log.warn({ job: job.id, kind: job.kind, attempts, error: describeError(error) }, 'a job failed')
     await inTransaction(deps.sequelize, () =>
       job.update({
         attempts,

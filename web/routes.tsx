@@ -94,8 +94,9 @@ export const router = createBrowserRouter([
               import('./desk/vacancies/SectionLibrary').then(({ SectionLibrary }) => ({ Component: SectionLibrary })),
           },
           {
-            path: 'vacancies/intakes',
-            lazy: () => import('./desk/vacancies/Intakes').then(({ Intakes }) => ({ Component: Intakes })),
+            path: 'vacancies/groups',
+            lazy: () =>
+              import('./desk/vacancies/VacancyGroups').then(({ VacancyGroups }) => ({ Component: VacancyGroups })),
           },
           {
             path: 'vacancies/:id/:part?',
@@ -113,8 +114,8 @@ export const router = createBrowserRouter([
               })),
           },
           {
-            path: 'doubles/:oneId?/:otherId?',
-            lazy: () => import('./desk/doubles/Doubles').then(({ Doubles }) => ({ Component: Doubles })),
+            path: 'duplicates/:oneId?/:otherId?',
+            lazy: () => import('./desk/duplicates/Duplicates').then(({ Duplicates }) => ({ Component: Duplicates })),
           },
           {
             path: 'paper/:id?',
@@ -143,8 +144,8 @@ export const router = createBrowserRouter([
               import('./desk/words/PreparedWords').then(({ PreparedWords }) => ({ Component: PreparedWords })),
           },
           {
-            path: 'people/:candidateId/sights',
-            lazy: () => import('./desk/overviews/Sights').then(({ Sights }) => ({ Component: Sights })),
+            path: 'people/:candidateId/access-log',
+            lazy: () => import('./desk/overviews/AccessLog').then(({ AccessLog }) => ({ Component: AccessLog })),
           },
           {
             path: 'outbox',

@@ -131,7 +131,7 @@ describe('guessing', () => {
     }
     expect(refused).toBeGreaterThan(20)
     expect(refused).toBeLessThan(60)
-    await house.deps.sequelize.query('DELETE FROM attempts')
+    await house.deps.sequelize.query('DELETE FROM rate_limits')
   }, 60_000)
 })
 

@@ -30,7 +30,7 @@ const signUpLimit = { most: 30, seconds: 3600 }
 const resetLimit = { most: 20, seconds: 3600 }
 
 export const accountRoutes = [
-  bind(readSession, async ({ deps, actor, csrf }) => faceOf(deps, actor, csrf())),
+  bind(readSession, async ({ deps, actor, csrf }) => viewOf(deps, actor, csrf())),
   bind(
     signUp,
     async ({ deps, input, address, browser }) => {
@@ -49,7 +49,7 @@ export const accountRoutes = [
       browser.write('device', rememberAccount(deps, browser.read('device'), confirmed.actor.id), deviceDays)
     }
     const actor = confirmed.session ? confirmed.actor : before
-    return { ...(await faceOf(deps, actor, csrf())), next: confirmed.next, signedIn: confirmed.session !== undefined }
+    return { ...(await viewOf(deps, actor, csrf())), next: confirmed.next, signedIn: confirmed.session !== undefined }
   }),
   bind(
     signIn,
@@ -58,7 +58,7 @@ export const accountRoutes = [
       const { actor, token } = await enter(deps, input.body, { address, device })
       session.set(token)
       browser.write('device', rememberAccount(deps, device, actor.id), deviceDays)
-      return faceOf(deps, actor, csrf())
+      return viewOf(deps, actor, csrf())
     },
     { transaction: false },
   ),
@@ -104,7 +104,7 @@ export const accountRoutes = [
 ]
 
 /** Who is signed in, and whether their role has to set up one-time codes before anything else. */
-async function faceOf(deps: Deps, actor: Actor, csrf: string) {
+async function viewOf(deps: Deps, actor: Actor, csrf: string) {
   const { demo } = deps.config
   if (actor.kind !== 'account') return { csrf, account: null, demo, codesFirst: false }
   const { id, name, mail, roles } = actor

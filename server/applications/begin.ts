@@ -28,7 +28,7 @@ export async function beginApplication(deps: Deps, actor: Account, slug: string)
     id: uuid(),
     candidateId: candidate.id,
     vacancyId: vacancy.id,
-    besides: earlier ? earlier.besides + 1 : 0,
+    duplicateOrdinal: earlier ? earlier.duplicateOrdinal + 1 : 0,
     stage: 'being written',
     answers: { 'contact.mail': actor.mail, ...answers },
     ...known,
@@ -53,4 +53,4 @@ export async function beginApplication(deps: Deps, actor: Account, slug: string)
 }
 
 const newestFor = (candidateId: string, vacancyId: string, lock = {}) =>
-  Application.findOne({ where: { candidateId, vacancyId }, order: [['besides', 'DESC']], ...lock })
+  Application.findOne({ where: { candidateId, vacancyId }, order: [['duplicateOrdinal', 'DESC']], ...lock })

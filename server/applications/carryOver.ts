@@ -5,7 +5,7 @@ import { conflict, notFound } from '../platform/errors/problems'
 import { rulesOfApplication } from '../readiness/readiness'
 import { ownApplication } from '../records/applications/find'
 import type { Application } from '../records/applications/model'
-import { claimsOf } from '../records/claims/face'
+import { claimsOf } from '../records/claims/view'
 import { vacancyById } from '../records/vacancies/vacancies'
 
 /** What is said anew for each application: nobody agrees, or puts posts in order, once for all. */

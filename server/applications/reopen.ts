@@ -16,7 +16,7 @@ import { candidateWithMail } from '../records/accounts/candidate'
 import { activeStages, applicationsOf, ownApplication, sentApplication } from '../records/applications/find'
 import { type Application, Reopening } from '../records/applications/model'
 import { type ClaimsThen, differencesOfClaims } from '../records/claims/differences'
-import { claimsOf } from '../records/claims/face'
+import { claimsOf } from '../records/claims/view'
 import { documentsOf } from '../records/documents/documents'
 import { vacancyById } from '../records/vacancies/vacancies'
 

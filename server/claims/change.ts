@@ -13,9 +13,9 @@ import type { Account, Deps } from '../platform/deps'
 import { conflict, invalid, invalidField, notFound, requireVersion } from '../platform/errors/problems'
 import { countAttempt } from '../platform/http/limits'
 import { candidateOf } from '../records/accounts/candidate'
-import { claimFace } from '../records/claims/face'
 import { labelOf } from '../records/claims/label'
 import { Claim, EarlierCredential } from '../records/claims/model'
+import { claimView } from '../records/claims/view'
 import {
   addDocument,
   documentById,
@@ -54,7 +54,7 @@ export async function addClaim(deps: Deps, actor: Account, details: ClaimDetails
     candidateId: candidate.id,
     claimId: claim.id,
   })
-  return claimFace(claim)
+  return claimView(claim)
 }
 
 export async function changeClaim(deps: Deps, actor: Account, id: string, version: number, details: ClaimDetails) {
@@ -81,7 +81,7 @@ export async function changeClaim(deps: Deps, actor: Account, id: string, versio
     claimId: id,
     ...(asked ? { details: { before } } : {}),
   })
-  return claimFace(claim)
+  return claimView(claim)
 }
 
 /**
@@ -148,7 +148,7 @@ export async function renewCredential(deps: Deps, actor: Account, id: string, re
     claimId: id,
     details: { before },
   })
-  return claimFace(claim)
+  return claimView(claim)
 }
 
 const dayNumber = (text: string) => spanOf(partialDate(text)).latest.since('1970-01-01', { largestUnit: 'day' }).days

@@ -3,7 +3,7 @@ import type { Visitor } from '../../test/client'
 import { applied, type House, openHouse } from '../../test/house'
 import { recordEvent } from '../platform/audit/record'
 import { Application } from '../records/applications/model'
-import { Standing } from '../records/hiring/model'
+import { ApplicationSummary } from '../records/hiring/model'
 
 let house: House
 let desk: Visitor
@@ -17,7 +17,7 @@ afterAll(() => house.close())
 async function crowd(count: number, slackOf: (nth: number) => number) {
   const one = await applied(house, await house.candidate('First One'), ['First', 'One'])
   const [standing, application] = await Promise.all([
-    Standing.findByPk(one.id, { rejectOnEmpty: true, raw: true }),
+    ApplicationSummary.findByPk(one.id, { rejectOnEmpty: true, raw: true }),
     Application.findByPk(one.id, { rejectOnEmpty: true, raw: true }),
   ])
   const rows = Array.from({ length: count }, (_, nth) => ({ nth, id: uuid(), candidate: `Person ${nth}` }))
@@ -54,7 +54,7 @@ async function crowd(count: number, slackOf: (nth: number) => number) {
       number: null,
     })),
   )
-  await Standing.bulkCreate(
+  await ApplicationSummary.bulkCreate(
     rows.map(({ id, candidate, nth }) => ({
       ...standing,
       applicationId: id,

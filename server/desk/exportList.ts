@@ -2,7 +2,7 @@ import { pipeline, Readable } from 'node:stream'
 import { stringify } from 'csv-stringify'
 import type { ListFilter, lists } from '#contract/lists'
 import { readTrail } from '../audit/trail'
-import { listDoubles } from '../duplicates/find'
+import { listDuplicates } from '../duplicates/find'
 import { listImports } from '../incoming/imports/imports'
 import { readTray } from '../incoming/tray/tray'
 import { readOutbox } from '../messages/outbox'
@@ -12,7 +12,7 @@ import { recordEvent } from '../platform/audit/record'
 import type { Account, Deps } from '../platform/deps'
 import { notFound } from '../platform/errors/problems'
 import type { FileToKeep } from '../platform/http/serve'
-import { readSights } from '../privacy/accessLog'
+import { readAccessLog } from '../privacy/accessLog'
 import { candidateById } from '../records/accounts/candidate'
 import { sourceDirectory } from '../sources/directory'
 import { deskVacancies } from '../vacancies/directory'
@@ -30,7 +30,7 @@ type Row<L extends List> = Record<(typeof headings)[L][number], string | number 
 
 /** A list as CSV with the filters of its page, row by row, so that a hundred thousand take no more memory than a hundred. */
 export async function exportList(deps: Deps, actor: Account, list: List, filter: ListFilter): Promise<FileToKeep> {
-  if (list === 'sights' && !(await candidateById(filter.candidate ?? ''))) throw notFound()
+  if (list === 'access-log' && !(await candidateById(filter.candidate ?? ''))) throw notFound()
   await recordEvent(deps, actor, { code: 'list-exported', what: `Exported the list ${list}`, details: { filter } })
   // A cell that begins like a formula is not one (CWE-1236).
   const columns = [...headings[list]]
@@ -76,13 +76,13 @@ const headings = {
   ],
   tray: ['Paper', 'Came', 'Came at', 'Pages', 'Waits because', 'May belong to'],
   imports: ['File', 'Format', 'State', 'Rows', 'Done', 'By', 'At', 'Finished'],
-  sights: ['Person', 'When', 'Who', 'Saw', 'Why'],
+  'access-log': ['Person', 'When', 'Who', 'Saw', 'Why'],
   sources: ['Source', 'Also called', 'Kind', 'Town', 'Country', 'Asked at', 'Register', 'Asked', 'Open', 'Median days'],
   outbox: ['Written', 'To', 'Subject', 'State', 'Last said', 'Reference'],
   vacancies: ['Vacancy', 'Place', 'State', 'Closes', 'Target start', 'Posts', ...vacancyStages],
   trail: ['When', 'Who', 'What', 'About'],
   fingerprint: ['Chain', 'Link', 'Hash'],
-  doubles: ['One', 'Other', 'Likelihood', 'Agreeing'],
+  duplicates: ['One', 'Other', 'Likelihood', 'Agreeing'],
 } as const satisfies Record<List, readonly string[]>
 
 const linesOf: { [L in List]: (deps: Deps, filter: ListFilter) => AsyncGenerator<Row<L>> } = {
@@ -164,10 +164,11 @@ const linesOf: { [L in List]: (deps: Deps, filter: ListFilter) => AsyncGenerator
         Finished: finishedAt,
       }
   },
-  async *sights(_deps, { candidate = '' }) {
+  async *'access-log'(_deps, { candidate = '' }) {
     for (let before: string | undefined; ; ) {
-      const { name, sights, next } = await readSights(candidate, before)
-      for (const { at, who, what, reason } of sights) yield { Person: name, When: at, Who: who, Saw: what, Why: reason }
+      const { name, entries, next } = await readAccessLog(candidate, before)
+      for (const { at, who, what, reason } of entries)
+        yield { Person: name, When: at, Who: who, Saw: what, Why: reason }
       if (!next) return
       before = next
     }
@@ -222,8 +223,8 @@ const linesOf: { [L in List]: (deps: Deps, filter: ListFilter) => AsyncGenerator
     }
   },
   fingerprint,
-  async *doubles(deps) {
-    for (const { names, likelihood, agreeing } of (await listDoubles(deps)).pairs)
+  async *duplicates(deps) {
+    for (const { names, likelihood, agreeing } of (await listDuplicates(deps)).pairs)
       yield { One: names[0], Other: names[1], Likelihood: likelihood, Agreeing: agreeing.join(', ') }
   },
 }

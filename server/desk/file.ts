@@ -7,16 +7,16 @@ import { blankWords } from '#core/words/form'
 import { ballWords, outcomeWords } from '#core/words/requirements'
 import { differencesIn, isReopenable, reopenedParts } from '../applications/reopen'
 import { trailOf } from '../audit/trail'
-import { doublesOf } from '../duplicates/find'
+import { duplicatesOf } from '../duplicates/find'
 import type { Account, Deps } from '../platform/deps'
-import { rememberSight, shownTo } from '../privacy/accessLog'
+import { logAccess, shownTo } from '../privacy/accessLog'
 import { hideIn } from '../privacy/redact'
 import { nextGate, type Readiness, readinessOf } from '../readiness/readiness'
 import { heldUpWords } from '../readiness/summaries'
 import { candidateWithMail } from '../records/accounts/candidate'
 import { answersForDesk, contactMail, readableForm } from '../records/applications/answers'
 import { answersSent, sentApplication } from '../records/applications/find'
-import { claimFaces } from '../records/claims/face'
+import { claimFaces } from '../records/claims/view'
 import { bySourceId, findingsOf } from '../records/enquiries/load'
 import { namesFor } from '../records/rules/versions'
 import { scoreFor, scoringIn } from '../records/scoring/find'
@@ -28,16 +28,16 @@ import { proofOf } from '../verification/proof'
 export async function readFile(deps: Deps, actor: Account, id: string): Promise<File> {
   const application = await sentApplication(id)
   const { candidateId } = application
-  const [readiness, person, findings, sentAnswers, score, doubles, revealed, ownTrail] = await Promise.all([
+  const [readiness, person, findings, sentAnswers, score, duplicates, revealed, ownTrail] = await Promise.all([
     readinessOf(deps, application),
     candidateWithMail(candidateId),
     findingsOf(candidateId),
     answersSent(id),
     scoreFor(application),
-    doublesOf(candidateId),
+    duplicatesOf(candidateId),
     shownTo(deps, actor, candidateId),
     trailOf({ candidateIds: [candidateId], applicationId: id }),
-    rememberSight(deps, actor, { candidateId, applicationId: id, subject: 'file', what: 'the file' }),
+    logAccess(deps, actor, { candidateId, applicationId: id, subject: 'file', what: 'the file' }),
   ])
   const covering = {
     roles: actor.roles,
@@ -88,7 +88,7 @@ export async function readFile(deps: Deps, actor: Account, id: string): Promise<
       blanks: look.blanks.map(({ label, blank, because }) => ({ label, words: blankWords[blank], because })),
     },
     scoring: scoringIn(score),
-    doubles,
+    duplicates,
     onBehalf: application.onBehalf ?? null,
     reference: application.reference ?? null,
     vacancy: { id: vacancy.id, slug: vacancy.slug, title: vacancy.title, place: vacancy.place },

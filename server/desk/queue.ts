@@ -1,7 +1,7 @@
 import { Op, type WhereOptions } from 'sequelize'
 import { type Queue, queues } from '#contract/desk'
 import { mostCounted } from '#contract/lists'
-import { Standing } from '../records/hiring/model'
+import { ApplicationSummary } from '../records/hiring/model'
 import { countUpTo } from './table'
 
 const page = 40
@@ -24,7 +24,7 @@ export async function queueStretch(
   { after, vacancy }: { after?: string | undefined; vacancy?: string | undefined },
   most: number,
 ) {
-  const rows = await Standing.findAll({
+  const rows = await ApplicationSummary.findAll({
     where: { ...chosenIn(queue, vacancy), ...beyond(after) } as WhereOptions,
     order: ['slack', 'applicationId'],
     limit: most + 1,

@@ -5,7 +5,7 @@ import type { Account, Deps } from '../platform/deps'
 import { Application } from '../records/applications/model'
 import { labelOf } from '../records/claims/label'
 import { Claim } from '../records/claims/model'
-import { Standing } from '../records/hiring/model'
+import { ApplicationSummary } from '../records/hiring/model'
 import { importedAmong } from '../records/imports/people'
 import { namesHiddenIn } from '../records/people/shownNames'
 
@@ -33,7 +33,7 @@ export async function find(deps: Deps, actor: Account, text: string) {
     if (/\d/.test(text)) await addNumbers(deps, found, plainNumber(text))
     await addNames(deps, found, namePartsOf(text))
   }
-  const rows = await Standing.findAll({
+  const rows = await ApplicationSummary.findAll({
     where: {
       // Whose name is hidden is found by reference alone: an answer to a name would tell whose it is.
       [Op.or]: [

@@ -3,7 +3,7 @@ import { lists } from '#contract/lists'
 import type { Visitor } from '../../test/client'
 import { applied, type House, openHouse } from '../../test/house'
 import { Application } from '../records/applications/model'
-import { Standing } from '../records/hiring/model'
+import { ApplicationSummary } from '../records/hiring/model'
 
 let house: House
 let desk: Visitor
@@ -19,7 +19,7 @@ beforeAll(async () => {
 afterAll(() => house.close())
 
 test('filters narrow, any spelling is found, and the count is of what is shown', async () => {
-  await Standing.update({ slack: -4 }, { where: { applicationId: ids[1] } })
+  await ApplicationSummary.update({ slack: -4 }, { where: { applicationId: ids[1] } })
   expect((await desk.done('readTable')).total).toBe(3)
   const late = await desk.done('readTable', { query: { late: 'yes' } })
   expect(late.rows.map(({ name }) => name)).toEqual(['Bora Late'])
@@ -33,7 +33,7 @@ test('filters narrow, any spelling is found, and the count is of what is shown',
   expect((await desk.done('readTable', { query: { sentFrom: house.day(-1), stage: 'sent' } })).total).toBe(3)
   // Half an hour into the day there, while it is the day before in Greenwich.
   const sentAt = new Date(`${house.day(-4)}T23:30:00Z`)
-  await Standing.update({ sentAt }, { where: { applicationId: ids[0] } })
+  await ApplicationSummary.update({ sentAt }, { where: { applicationId: ids[0] } })
   const sentOn = async (day: string) =>
     (await desk.done('readTable', { query: { sentFrom: day, sentTo: day } })).rows.map(({ id }) => id)
   expect([await sentOn(house.day(-4)), await sentOn(house.day(-3))]).toEqual([[], [ids[0]]])
@@ -42,17 +42,17 @@ test('filters narrow, any spelling is found, and the count is of what is shown',
 })
 
 test.each(['slack', 'sent', 'score', 'name'])('by %s nobody comes twice and nobody is left out', async (order) => {
-  const template = (await Standing.findByPk(ids[0], { raw: true }))!
+  const template = (await ApplicationSummary.findByPk(ids[0], { raw: true }))!
   const application = (await Application.findByPk(ids[0], { raw: true }))!
-  if ((await Standing.count()) < 50) {
+  if ((await ApplicationSummary.count()) < 50) {
     const copies = Array.from({ length: 70 }, (_, nth) => ({
       nth,
       id: `018f0000-0000-7000-8000-${String(nth).padStart(12, '0')}`,
     }))
     await Application.bulkCreate(
-      copies.map(({ id, nth }) => ({ ...application, id, besides: nth + 1, reference: null, number: null })),
+      copies.map(({ id, nth }) => ({ ...application, id, duplicateOrdinal: nth + 1, reference: null, number: null })),
     )
-    await Standing.bulkCreate(
+    await ApplicationSummary.bulkCreate(
       copies.map(({ id, nth }) => ({
         ...template,
         applicationId: id,
@@ -86,14 +86,14 @@ test.each(lists)('the list %s comes as CSV with a line for each of its page', as
     expect(rows.slice(0, people.length).map((row) => row.Name)).toEqual(people.map(({ candidate }) => candidate))
     expect(rows).toHaveLength((await desk.done('readCounts')).counts.applications!)
   }
-  if (list === 'sights') expect(rows.map((row) => row.Saw)).toContain('the file')
+  if (list === 'access-log') expect(rows.map((row) => row.Saw)).toContain('the file')
   if (list === 'sources') expect(rows.length).toBeGreaterThan(5)
 })
 
 test('who saw what of nobody is not a list', async () => {
   const nobody = '018f0000-0000-7000-8000-000000000000'
-  expect((await desk.request(`/api/desk/lists/sights?candidate=${nobody}`)).status).toBe(404)
-  expect((await desk.request('/api/desk/lists/sights')).status).toBe(404)
+  expect((await desk.request(`/api/desk/lists/access-log?candidate=${nobody}`)).status).toBe(404)
+  expect((await desk.request('/api/desk/lists/access-log')).status).toBe(404)
 })
 
 test('the list comes as CSV with its filters, and no cell is a formula', async () => {

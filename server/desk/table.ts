@@ -6,7 +6,7 @@ import { beginOf } from '#core/dates/zoned'
 import { readReference } from '#core/references/reference'
 import { plainRowsOf } from '../platform/database/rows'
 import { Problem } from '../platform/errors/problems'
-import { Standing } from '../records/hiring/model'
+import { ApplicationSummary } from '../records/hiring/model'
 
 const page = 50
 
@@ -39,7 +39,7 @@ export function tableRows(
 ): Promise<Row[]> {
   const { column, direction } = orderings[filter.order ?? 'slack']
   const beyond = after ? beyondPlace(after, column, direction) : {}
-  return plainRowsOf(Standing, shown, {
+  return plainRowsOf(ApplicationSummary, shown, {
     where: { [Op.and]: [whereOf(timeZone, filter), beyond] } as WhereOptions,
     order: [
       [column, direction],
@@ -66,9 +66,9 @@ const shown = [
   'slack',
   'likely',
   'heldUpBy',
-  'doubles',
+  'duplicates',
 ] as const
-type Row = Pick<Standing, (typeof shown)[number]>
+type Row = Pick<ApplicationSummary, (typeof shown)[number]>
 
 export function placeOf(row: Row, { order }: TableFilter): string {
   const value = row[orderings[order ?? 'slack'].column]
@@ -96,7 +96,7 @@ function readPlace(text: string): [string | number, string] {
 
 /** What a filter asks of a row, its days being those of a time zone. Hidden names are not searched. */
 export function whereOf(timeZone: string, filter: TableFilter): WhereOptions {
-  const { vacancy, stage, eligible, sentFrom, sentTo, late, blanks, changed, doubles, unscored, text } = filter
+  const { vacancy, stage, eligible, sentFrom, sentTo, late, blanks, changed, duplicates, unscored, text } = filter
   const parts: object[] = []
   if (vacancy) parts.push({ vacancyId: vacancy })
   if (stage) parts.push({ stage })
@@ -107,7 +107,7 @@ export function whereOf(timeZone: string, filter: TableFilter): WhereOptions {
   if (late) parts.push({ slack: { [Op.lt]: 0 } })
   if (blanks) parts.push({ blanks: { [Op.gt]: 0 } })
   if (changed) parts.push({ changes: { [Op.gt]: 0 } })
-  if (doubles) parts.push({ doubles: true })
+  if (duplicates) parts.push({ duplicates: true })
   if (unscored) parts.push({ score: -1 })
   const words = text?.trim()
   if (words) parts.push(whereText(words))
@@ -123,8 +123,8 @@ function whereText(words: string) {
   return {
     hidesName: false,
     candidateId: {
-      [Op.in]: Standing.sequelize!.literal(
-        `(SELECT candidateId FROM candidate_keys WHERE kind = 'n' AND value LIKE ${Standing.sequelize!.escape(`${safe}%`)})`,
+      [Op.in]: ApplicationSummary.sequelize!.literal(
+        `(SELECT candidateId FROM candidate_keys WHERE kind = 'n' AND value LIKE ${ApplicationSummary.sequelize!.escape(`${safe}%`)})`,
       ),
     },
   }
@@ -132,12 +132,12 @@ function whereText(words: string) {
 
 /** Counts rows, and stops at a number where nobody counts on. */
 export async function countUpTo(most: number, where: WhereOptions): Promise<number> {
-  const sequelize = Standing.sequelize!
+  const sequelize = ApplicationSummary.sequelize!
   const generator = sequelize.getQueryInterface().queryGenerator as {
-    selectQuery: (table: string, options: object, model: typeof Standing) => string
+    selectQuery: (table: string, options: object, model: typeof ApplicationSummary) => string
   }
   const inner = generator
-    .selectQuery('standings', { attributes: ['applicationId'], where, limit: most }, Standing)
+    .selectQuery('application_summaries', { attributes: ['applicationId'], where, limit: most }, ApplicationSummary)
     .replace(/;$/, '')
   const [row] = await sequelize.query<{ count: number | bigint }>(`SELECT COUNT(*) AS count FROM (${inner}) AS some`, {
     type: QueryTypes.SELECT,
@@ -162,5 +162,5 @@ export const tableRow = (row: Row): TableRow => ({
   slack: row.slack,
   likely: row.likely,
   heldUpBy: row.heldUpBy,
-  doubles: row.doubles,
+  duplicates: row.duplicates,
 })

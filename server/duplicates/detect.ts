@@ -2,7 +2,7 @@ import { QueryTypes } from 'sequelize'
 import { compareFiles } from '#core/comparison/samePerson'
 import { changed } from '../platform/changes'
 import type { Deps } from '../platform/deps'
-import { PossibleDouble } from '../records/duplicates/model'
+import { DuplicatePair } from '../records/duplicates/model'
 import { inOrder } from '../records/duplicates/open'
 import { knownPeople } from '../records/people/known'
 
@@ -12,7 +12,7 @@ const mostCompared = 25
  * Looks for files that may be of the same person: those that share a number, a phone, or a birth date together with the
  * sound of a name, are compared field by field. A pair set apart stays so unless more agrees than did.
  */
-export async function detectDoubles(deps: Deps, candidateId: string) {
+export async function detectDuplicates(deps: Deps, candidateId: string) {
   const rows = await deps.sequelize.query<{ candidateId: string }>(
     `SELECT o.candidateId FROM candidate_keys k JOIN candidate_keys o ON o.kind = k.kind AND o.value = k.value AND o.candidateId <> k.candidateId
        WHERE k.candidateId = :candidateId AND k.kind IN ('i', 'c', 'p')
@@ -28,13 +28,13 @@ export async function detectDoubles(deps: Deps, candidateId: string) {
   for (const other of others) {
     const likeness = compareFiles(known.get(candidateId)!, known.get(other)!)
     const [oneId, otherId] = inOrder(candidateId, other)
-    const before = await PossibleDouble.findOne({ where: { oneId, otherId } })
+    const before = await DuplicatePair.findOne({ where: { oneId, otherId } })
     if (likeness.likelihood === 'unlike') {
       if (before?.state === 'open') await before.destroy()
       continue
     }
     if (before?.state === 'merged' || (before?.state === 'apart' && likeness.weight <= before.weight)) continue
-    await PossibleDouble.upsert({ oneId, otherId, ...likeness, state: 'open', decidedBy: null, decidedAt: null })
+    await DuplicatePair.upsert({ oneId, otherId, ...likeness, state: 'open', decidedBy: null, decidedAt: null })
     if (before?.state !== 'open')
       await changed(deps, { code: 'double-found', actor: { kind: 'system' }, candidateId: other })
   }

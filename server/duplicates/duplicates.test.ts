@@ -6,7 +6,7 @@ import { Document } from '../records/documents/model'
 
 let house: House
 beforeAll(async () => {
-  house = await openHouse('doubles')
+  house = await openHouse('duplicates')
 }, 60_000)
 afterAll(() => house.close())
 
@@ -23,16 +23,16 @@ async function twice(given: string, [one, other]: [string, string]) {
 test('the same person under another mail is found, and shown side by side with what agrees', async () => {
   const { a, one, other } = await twice('Jürg', ['Müller', 'Mueller'])
   const desk = await house.staff('coordinator')
-  const pair = (await desk.done('listDoubles')).pairs.find(({ names }) => names.join().includes('Jürg'))!
+  const pair = (await desk.done('listDuplicates')).pairs.find(({ names }) => names.join().includes('Jürg'))!
   expect([pair.oneId, pair.otherId].sort()).toEqual([one, other].sort())
   expect(pair).toMatchObject({ likelihood: 'certain', agreeing: ['name', 'birth date', 'phone', 'paper number'] })
-  const { sides, agreements } = await desk.done('readDouble', { params: { oneId: other, otherId: one } })
+  const { sides, agreements } = await desk.done('readDuplicate', { params: { oneId: other, otherId: one } })
   expect(sides.map(({ name }) => name).sort()).toEqual(['Jürg Mueller', 'Jürg Müller'])
   expect(agreements.find(({ field }) => field === 'name')?.words).toBe('the same name, written otherwise')
   const queue = await desk.done('readQueue', { params: { queue: 'applications' } })
   expect(queue.people.find((row) => row.id === a.id)?.why).toBe('May have a second file')
-  const { doubles } = await desk.done('readFile', { params: { id: a.id } })
-  expect(doubles.map(({ name }) => name)).toContain('Jürg Mueller')
+  const { duplicates } = await desk.done('readFile', { params: { id: a.id } })
+  expect(duplicates.map(({ name }) => name)).toContain('Jürg Mueller')
 })
 
 test('a name that is hidden until the shortlist, and a birth date the role does not need, are hidden here too', async () => {
@@ -42,7 +42,7 @@ test('a name that is hidden until the shortlist, and a birth date the role does 
   const { version } = await desk.done('readScoreSheet', { params: { id: vacancyId } })
   const criteria = [{ key: 'care', title: 'Care', lookFor: '', most: 5, weight: 1 }]
   const params = { oneId: one, otherId: other }
-  const sides = async (reader: Visitor) => (await reader.done('readDouble', { params })).sides
+  const sides = async (reader: Visitor) => (await reader.done('readDuplicate', { params })).sides
   expect((await sides(administrator)).map(({ born }) => born)).toEqual([null, null])
   await desk.done('saveScoreSheet', {
     params: { id: vacancyId },
@@ -52,8 +52,8 @@ test('a name that is hidden until the shortlist, and a birth date the role does 
   expect(first).toMatchObject({ name: expect.stringMatching(/^VM-/), otherNames: [], mails: [] })
   expect(first!.born).not.toBeNull()
   const whole = JSON.stringify([
-    await desk.done('readDouble', { params }),
-    await desk.done('listDoubles'),
+    await desk.done('readDuplicate', { params }),
+    await desk.done('listDuplicates'),
     await desk.done('readTrail'),
   ])
   expect(whole).not.toMatch(/Nora|Nameless|Xaver/i)
@@ -108,10 +108,10 @@ test('two people set apart are not shown together again', async () => {
   await desk.done('setApart', { params: { oneId: one, otherId: other } })
   const both = ({ oneId, otherId }: { oneId: string; otherId: string }) =>
     [oneId, otherId].includes(one) && [oneId, otherId].includes(other)
-  expect((await desk.done('listDoubles')).pairs.some(both)).toBe(false)
-  expect((await desk.done('readFile', { params: { id: a.id } })).doubles.some(both)).toBe(false)
+  expect((await desk.done('listDuplicates')).pairs.some(both)).toBe(false)
+  expect((await desk.done('readFile', { params: { id: a.id } })).duplicates.some(both)).toBe(false)
   expect((await desk.call('setApart', { params: { oneId: one, otherId: other } })).status).toBe(409)
-  expect((await (await house.staff('assessor')).call('listDoubles')).status).toBe(403)
+  expect((await (await house.staff('assessor')).call('listDuplicates')).status).toBe(403)
 })
 
 test('a file is not merged into itself', async () => {

@@ -9,10 +9,10 @@ import { shownTo } from '../privacy/accessLog'
 import { coverFor } from '../privacy/redactionFor'
 import { candidateById } from '../records/accounts/candidate'
 import { applicationsOf } from '../records/applications/find'
-import { claimsOf } from '../records/claims/face'
 import { labelOf } from '../records/claims/label'
-import { Merge, PossibleDouble } from '../records/duplicates/model'
-import { inOrder, isOpenDouble } from '../records/duplicates/open'
+import { claimsOf } from '../records/claims/view'
+import { DuplicatePair, Merge } from '../records/duplicates/model'
+import { inOrder, isOpenDuplicate } from '../records/duplicates/open'
 import { knownPeople } from '../records/people/known'
 import { namesHiddenIn, shownNames } from '../records/people/shownNames'
 import { titlesOfVacancies } from '../records/vacancies/vacancies'
@@ -21,8 +21,8 @@ const mostPairs = 200
 const undoableDays = 30
 
 /** The pairs somebody is in that nobody has decided, with the other's name. */
-export async function doublesOf(candidateId: string) {
-  const pairs = await rowsOf(PossibleDouble, isOpenDouble([candidateId]), ['weight'])
+export async function duplicatesOf(candidateId: string) {
+  const pairs = await rowsOf(DuplicatePair, isOpenDuplicate([candidateId]), ['weight'])
   if (pairs.length === 0) return []
   const names = await shownNames(pairs.flatMap(({ oneId, otherId }) => [oneId, otherId]))
   return pairs.reverse().map(({ oneId, otherId }) => ({
@@ -32,8 +32,8 @@ export async function doublesOf(candidateId: string) {
   }))
 }
 
-export async function listDoubles(deps: Deps) {
-  const pairs = await PossibleDouble.findAll({
+export async function listDuplicates(deps: Deps) {
+  const pairs = await DuplicatePair.findAll({
     where: { state: 'open' },
     order: [
       ['weight', 'DESC'],
@@ -75,9 +75,9 @@ export async function listDoubles(deps: Deps) {
 }
 
 /** Two files side by side, compared as they stand now, without what the reader's roles do not need. */
-export async function readDouble(deps: Deps, actor: Account, one: string, other: string) {
+export async function readDuplicate(deps: Deps, actor: Account, one: string, other: string) {
   const [oneId, otherId] = inOrder(one, other)
-  const pair = await PossibleDouble.findOne({ where: { oneId, otherId, state: ['open', 'apart'] } })
+  const pair = await DuplicatePair.findOne({ where: { oneId, otherId, state: ['open', 'apart'] } })
   if (!pair) throw notFound()
   const known = await knownPeople([oneId, otherId])
   const { likelihood, agreements } = compareFiles(known.get(oneId)!, known.get(otherId)!)

@@ -1,6 +1,6 @@
 import { Op } from 'sequelize'
 import { v7 as uuid } from 'uuid'
-import { Sight } from '../platform/audit/model'
+import { AccessLogEntry } from '../platform/audit/model'
 import { recordEvent } from '../platform/audit/record'
 import { lockOf } from '../platform/database/connection'
 import type { Account, Deps } from '../platform/deps'
@@ -10,16 +10,16 @@ import { Candidate } from '../records/accounts/model'
 import { Application } from '../records/applications/model'
 import { Claim } from '../records/claims/model'
 import { Document } from '../records/documents/model'
-import { Merge, type Moved, PossibleDouble } from '../records/duplicates/model'
+import { DuplicatePair, Merge, type Moved } from '../records/duplicates/model'
 import { inOrder } from '../records/duplicates/open'
 
 /** What belongs to a file by its candidate, beside applications. */
-const belongings = { claims: Claim, documents: Document, messages: Message, sights: Sight } as const
+const belongings = { claims: Claim, documents: Document, messages: Message, accessLog: AccessLogEntry } as const
 
 /** Two files are of two people. */
 export async function setApart(deps: Deps, actor: Account, one: string, other: string) {
   const [oneId, otherId] = inOrder(one, other)
-  const [settled] = await PossibleDouble.update(
+  const [settled] = await DuplicatePair.update(
     { state: 'apart', decidedBy: actor.name, decidedAt: deps.clock.now() },
     { where: { oneId, otherId, state: 'open' } },
   )
@@ -59,7 +59,7 @@ export async function mergeFiles(
     mergedAt: deps.clock.now(),
   })
   const [oneId, otherId] = inOrder(keptId, mergedId)
-  await PossibleDouble.update(
+  await DuplicatePair.update(
     { state: 'merged', decidedBy: actor.name, decidedAt: deps.clock.now() },
     { where: { oneId, otherId } },
   )
@@ -83,14 +83,17 @@ export async function undoMerge(deps: Deps, actor: Account, id: string) {
     where: { undoneAt: null, mergedId: keptId, mergedAt: { [Op.gte]: merge.mergedAt } },
   })
   if (later) throw conflict('merged-since', 'The file has been merged into another since. Undo that first.')
-  for (const { id: applicationId, besides } of moved.applications)
-    await Application.update({ candidateId: mergedId, besides }, { where: { id: applicationId, candidateId: keptId } })
+  for (const { id: applicationId, duplicateOrdinal } of moved.applications)
+    await Application.update(
+      { candidateId: mergedId, duplicateOrdinal },
+      { where: { id: applicationId, candidateId: keptId } },
+    )
   for (const [name, model] of Object.entries(belongings))
     await moveRows(model, { id: moved[name as keyof typeof belongings], candidateId: keptId }, mergedId)
   await Candidate.update({ mergedInto: null }, { where: { id: mergedId } })
   await merge.update({ undoneBy: actor.name, undoneAt: deps.clock.now() })
   const [oneId, otherId] = inOrder(keptId, mergedId)
-  await PossibleDouble.update({ state: 'open', decidedBy: null, decidedAt: null }, { where: { oneId, otherId } })
+  await DuplicatePair.update({ state: 'open', decidedBy: null, decidedAt: null }, { where: { oneId, otherId } })
   for (const candidateId of [keptId, mergedId])
     await recordEvent(deps, actor, { code: 'merge-undone', what: 'Took two merged files apart again', candidateId })
   return { done: true as const }
@@ -105,13 +108,13 @@ async function fileToMerge(id: string): Promise<Candidate> {
 
 async function moveAll(from: string, to: string): Promise<Moved> {
   const applications = await Application.findAll({ where: { candidateId: from } })
-  const held = await Application.findAll({ where: { candidateId: to }, attributes: ['vacancyId', 'besides'] })
+  const held = await Application.findAll({ where: { candidateId: to }, attributes: ['vacancyId', 'duplicateOrdinal'] })
   for (const application of applications) {
     // Both have applied for the same post: the second stands beside the first.
-    const besides = held
+    const duplicateOrdinal = held
       .filter(({ vacancyId }) => vacancyId === application.vacancyId)
-      .reduce((next, { besides: taken }) => Math.max(next, taken + 1), 0)
-    await Application.update({ candidateId: to, besides }, { where: { id: application.id } })
+      .reduce((next, { duplicateOrdinal: taken }) => Math.max(next, taken + 1), 0)
+    await Application.update({ candidateId: to, duplicateOrdinal }, { where: { id: application.id } })
   }
   const moved: Record<string, string[]> = {}
   for (const [name, model] of Object.entries(belongings)) {
@@ -120,7 +123,7 @@ async function moveAll(from: string, to: string): Promise<Moved> {
     await moveRows(model, { candidateId: from }, to)
   }
   return {
-    applications: applications.map(({ id, besides }) => ({ id, besides })),
+    applications: applications.map(({ id, duplicateOrdinal }) => ({ id, duplicateOrdinal })),
     ...(moved as Omit<Moved, 'applications'>),
   }
 }

@@ -2,7 +2,7 @@ import type { Change } from '../platform/changes'
 import type { Deps } from '../platform/deps'
 import { Candidate } from '../records/accounts/model'
 import { refreshKeys } from '../records/people/known'
-import { detectDoubles } from './detect'
+import { detectDuplicates } from './detect'
 
 /** Whom changes are about, each once; files that were erased meanwhile are nobody's. */
 async function peopleIn(changes: readonly Change[]): Promise<string[]> {
@@ -18,5 +18,5 @@ export async function refreshKeysOf(_deps: Deps, changes: readonly Change[]) {
 
 /** Who somebody is has changed: they are found by it, and compared with others anew. */
 export async function refreshIdentities(deps: Deps, changes: readonly Change[]) {
-  for (const id of await peopleIn(changes)) if (await refreshKeys(id)) await detectDoubles(deps, id)
+  for (const id of await peopleIn(changes)) if (await refreshKeys(id)) await detectDuplicates(deps, id)
 }

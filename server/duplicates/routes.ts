@@ -1,12 +1,12 @@
-import * as contract from '#contract/doubles'
+import * as contract from '#contract/duplicates'
 import { bind } from '../platform/http/bind'
-import { listDoubles, readDouble } from './find'
+import { listDuplicates, readDuplicate } from './find'
 import { mergeFiles, setApart, undoMerge } from './merge'
 
-export const doublesRoutes = [
-  bind(contract.listDoubles, ({ deps }) => listDoubles(deps)),
-  bind(contract.readDouble, ({ deps, actor, input }) =>
-    readDouble(deps, actor, input.params.oneId, input.params.otherId),
+export const duplicatesRoutes = [
+  bind(contract.listDuplicates, ({ deps }) => listDuplicates(deps)),
+  bind(contract.readDuplicate, ({ deps, actor, input }) =>
+    readDuplicate(deps, actor, input.params.oneId, input.params.otherId),
   ),
   bind(contract.setApart, ({ deps, actor, input }) => setApart(deps, actor, input.params.oneId, input.params.otherId)),
   bind(contract.mergeFiles, ({ deps, actor, input }) => mergeFiles(deps, actor, input.params.keptId, input.body)),

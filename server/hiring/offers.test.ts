@@ -1,7 +1,7 @@
 import { aPermit, applied, type House, openHouse } from '../../test/house'
 import { Application } from '../records/applications/model'
 import { Claim } from '../records/claims/model'
-import { GatePassage, Offer, OnboardingTask, Standing } from '../records/hiring/model'
+import { ApplicationSummary, GatePassage, Offer, OnboardingTask } from '../records/hiring/model'
 
 /** Offers that nobody answers, starts that move, and what stays in sight after it. */
 let house: House
@@ -67,7 +67,7 @@ describe('an offer nobody answers', () => {
     expect(late.body.code).toBe('too-late')
     const file = await manager.done('readFile', { params: { id } })
     expect(file.outcomes.find(({ reason }) => reason.code === 'offer-expired')?.steps[0]?.who).toBe('hiring manager')
-    expect((await Standing.findByPk(id))?.reasons.today).toMatch(/not answered in time/)
+    expect((await ApplicationSummary.findByPk(id))?.reasons.today).toMatch(/not answered in time/)
 
     const past = await manager.call('extendOffer', { params: { id }, body: { answerBy: house.day(0) } })
     expect(past.body.faults?.[0]?.pointer).toBe('/body/answerBy')
@@ -137,10 +137,10 @@ test('somebody cleared to start stays in sight when a paper lapses', async () =>
   const details = aPermit(house, 'medical', 'heights', 'VOH-5521', house.day(90))
   const { id: claimId } = await candidate.done('addClaim', { body: { details } })
   await Application.update({ stage: 'cleared' }, { where: { id } })
-  const { refreshStandings } = await import('../readiness/summaries')
+  const { refreshSummaries } = await import('../readiness/summaries')
   const seen = async () => {
-    await refreshStandings(house.deps, [id])
-    const standing = (await Standing.findByPk(id))!
+    await refreshSummaries(house.deps, [id])
+    const standing = (await ApplicationSummary.findByPk(id))!
     return { validity: standing.validity, today: standing.today, why: standing.reasons.validity ?? '' }
   }
   const until = async (through: string) =>

@@ -18,7 +18,7 @@ import { accountOfCandidate, candidateById, candidateOf } from '../records/accou
 import { Account, actorOf } from '../records/accounts/model'
 import { applicationById, applicationsOf } from '../records/applications/find'
 import { Application } from '../records/applications/model'
-import { claimsOf } from '../records/claims/face'
+import { claimsOf } from '../records/claims/view'
 import { isOpen, rulesOfVacancy, vacanciesById, vacancyById, vacancyBySlug } from '../records/vacancies/vacancies'
 
 /**

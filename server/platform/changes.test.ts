@@ -1,7 +1,7 @@
 import { applied, claimOf, type House, look, openHouse } from '../../test/house'
-import { refreshStandings } from '../readiness/summaries'
+import { refreshSummaries } from '../readiness/summaries'
 import { Application } from '../records/applications/model'
-import { Standing } from '../records/hiring/model'
+import { ApplicationSummary } from '../records/hiring/model'
 import { Vacancy } from '../records/vacancies/model'
 import { subscribers } from '../subscribers'
 import { type Change, changed, subscribe } from './changes'
@@ -63,7 +63,9 @@ describe('who follows changes', () => {
 })
 
 const summaryOf = async (applicationId: string) => {
-  const { computedAt: _, ...summary } = (await Standing.findByPk(applicationId, { rejectOnEmpty: true })).get()
+  const { computedAt: _, ...summary } = (
+    await ApplicationSummary.findByPk(applicationId, { rejectOnEmpty: true })
+  ).get()
   return summary
 }
 
@@ -83,7 +85,7 @@ test('a transaction that began before another changed the same file sums up what
   const kept = await summaryOf(id)
   expect((await claimOf(desk, id, degreeId)).rung).toBe('evidenced')
   expect(kept.marks).not.toEqual(before.marks)
-  await refreshStandings(house.deps, [id])
+  await refreshSummaries(house.deps, [id])
   expect(kept).toEqual(await summaryOf(id))
 })
 
@@ -122,7 +124,7 @@ test('many changes to one file at once leave the summary that reading it anew gi
   ])
   expect(done.filter(({ status }) => status === 'rejected')).toEqual([])
   const kept = await summaryOf(id)
-  await refreshStandings(house.deps, [id])
+  await refreshSummaries(house.deps, [id])
   expect(kept).toEqual(await summaryOf(id))
 })
 

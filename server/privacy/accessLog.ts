@@ -2,7 +2,7 @@ import { Op } from 'sequelize'
 import { v7 as uuid } from 'uuid'
 import { beginOf } from '#core/dates/zoned'
 import { type HiddenKind, kindOfSubject, mayReveal } from '#core/privacy/hidden'
-import { Sight } from '../platform/audit/model'
+import { AccessLogEntry } from '../platform/audit/model'
 import { recordEvent } from '../platform/audit/record'
 import { inTransaction } from '../platform/database/connection'
 import { rowOf, rowsOf } from '../platform/database/rows'
@@ -35,7 +35,7 @@ export async function reveal(
   if (!kind) throw invalidField('/body/subject', 'There is nothing hidden by this name.')
   if (!mayReveal(actor.roles, kind)) throw notAllowed(`Your role may not have this shown: ${words[kind]}.`)
   const at = deps.clock.now()
-  await Sight.create({
+  await AccessLogEntry.create({
     id: uuid({ msecs: at.getTime() }),
     candidateId: application.candidateId,
     applicationId,
@@ -60,7 +60,7 @@ export async function reveal(
 /** The subjects that are shown to somebody at the moment. */
 export async function shownTo(deps: Deps, actor: Account, candidateId: string): Promise<ReadonlySet<string>> {
   const since = new Date(deps.clock.now().getTime() - shownMinutes * 60_000)
-  const sights = await rowsOf(Sight, {
+  const sights = await rowsOf(AccessLogEntry, {
     actorId: actor.id,
     candidateId,
     at: { [Op.gt]: since },
@@ -70,7 +70,7 @@ export async function shownTo(deps: Deps, actor: Account, candidateId: string): 
 }
 
 /** Remembers that somebody has opened a file, or a paper in it; once a day for each. */
-export async function rememberSight(
+export async function logAccess(
   deps: Deps,
   actor: Account,
   seen: { candidateId: string; applicationId: string | null; subject: string; what: string },
@@ -78,9 +78,9 @@ export async function rememberSight(
   const at = deps.clock.now()
   const dawn = beginOf(deps.clock.today(), deps.config.timeZone)
   const { candidateId, subject } = seen
-  const already = await rowOf(Sight, { actorId: actor.id, candidateId, subject, at: { [Op.gte]: dawn } })
+  const already = await rowOf(AccessLogEntry, { actorId: actor.id, candidateId, subject, at: { [Op.gte]: dawn } })
   if (!already)
-    await Sight.create({
+    await AccessLogEntry.create({
       id: uuid({ msecs: at.getTime() }),
       ...seen,
       actorId: actor.id,
@@ -91,17 +91,17 @@ export async function rememberSight(
 }
 
 /** Who saw what of a person, newest first. */
-export async function readSights(candidateId: string, before: string | undefined) {
+export async function readAccessLog(candidateId: string, before: string | undefined) {
   const name = (await shownNames([candidateId])).get(candidateId)
   if (name === undefined) throw notFound()
-  const rows = await Sight.findAll({
+  const rows = await AccessLogEntry.findAll({
     where: { candidateId, ...(before ? { id: { [Op.lt]: before } } : {}) },
     order: [['id', 'DESC']],
     limit: page + 1,
   })
   return {
     name,
-    sights: rows.slice(0, page).map(({ id, at, who, what, reason, subject }) => ({
+    entries: rows.slice(0, page).map(({ id, at, who, what, reason, subject }) => ({
       id,
       at: at.toISOString(),
       who,
@@ -120,7 +120,7 @@ export const recordPaperSight = (
   { candidateId, claimId, kind }: { candidateId: string; claimId: string; kind: HiddenKind },
 ) =>
   inTransaction(deps.sequelize, () =>
-    rememberSight(deps, actor, {
+    logAccess(deps, actor, {
       candidateId,
       applicationId: null,
       subject: `${kind} ${claimId} paper`,

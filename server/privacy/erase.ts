@@ -18,7 +18,7 @@ import { keptApplications } from './keeping'
  *
  * @returns what is left, by which rule and until when
  */
-export async function eraseAtWish(deps: Deps, actor: Actor, candidateId: string) {
+export async function requestErasure(deps: Deps, actor: Actor, candidateId: string) {
   await withdrawAll(deps, actor, candidateId)
   const bound = boundBy(await keptApplications(candidateId), deps.clock.today())
   const untilDays = bound.flatMap(({ code, until }) => (code === 'trail' || !until ? [] : [until]))
@@ -39,7 +39,7 @@ export async function eraseAtWish(deps: Deps, actor: Actor, candidateId: string)
 
 export async function eraseMe(deps: Deps, actor: Account) {
   const { id } = await candidateOf(deps, actor)
-  return { done: true as const, left: await eraseAtWish(deps, actor, id) }
+  return { done: true as const, left: await requestErasure(deps, actor, id) }
 }
 
 const ofFile = [
@@ -50,11 +50,11 @@ const ofFile = [
   'DELETE FROM documents WHERE candidateId = :candidateId',
   'DELETE FROM claims WHERE candidateId = :candidateId',
   'DELETE FROM candidate_keys WHERE candidateId = :candidateId',
-  'DELETE FROM possible_doubles WHERE oneId = :candidateId OR otherId = :candidateId',
+  'DELETE FROM duplicate_pairs WHERE oneId = :candidateId OR otherId = :candidateId',
   'DELETE FROM messages WHERE candidateId = :candidateId',
   // Replies kept for a second call with the same key hold what was typed.
-  'DELETE o FROM once_replies o JOIN candidates c ON c.accountId = o.actor WHERE c.id IN (:files)',
-  'UPDATE sights SET reason = NULL WHERE candidateId = :candidateId',
+  'DELETE o FROM idempotency_keys o JOIN candidates c ON c.accountId = o.actor WHERE c.id IN (:files)',
+  'UPDATE access_log SET reason = NULL WHERE candidateId = :candidateId',
   "UPDATE imported_people SET claims = '[]' WHERE candidateId = :candidateId",
 ]
 

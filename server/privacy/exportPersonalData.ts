@@ -1,14 +1,14 @@
 import type { Readable } from 'node:stream'
 import { finished } from 'node:stream/promises'
 import { ZipFile } from 'yazl'
-import { Event, Sight } from '../platform/audit/model'
+import { AccessLogEntry, Event } from '../platform/audit/model'
 import type { Account, Deps } from '../platform/deps'
 import type { FileToKeep } from '../platform/http/serve'
 import { Message } from '../platform/mail/model'
 import { accountOfCandidate, candidateOf } from '../records/accounts/candidate'
 import { applicationsOf } from '../records/applications/find'
 import { Reopening, Snapshot } from '../records/applications/model'
-import { claimFaces, claimsOf } from '../records/claims/face'
+import { claimFaces, claimsOf } from '../records/claims/view'
 import { streamBytes } from '../records/documents/bytes'
 import { documentsOfCandidates } from '../records/documents/documents'
 import { permissionsOf } from '../records/permissions/permissions'
@@ -16,7 +16,7 @@ import { titlesOfVacancies } from '../records/vacancies/vacancies'
 import { vouchingsOf } from '../records/vouching/vouchings'
 
 /** All that is known of a person, for themselves: JSON files, and every paper as it was sent. Streamed. */
-export async function takeData(deps: Deps, actor: Account): Promise<FileToKeep> {
+export async function exportPersonalData(deps: Deps, actor: Account): Promise<FileToKeep> {
   const candidate = await candidateOf(deps, actor)
   const applications = await applicationsOf(candidate.id)
   const ids = applications.map(({ id }) => id)
@@ -40,7 +40,7 @@ export async function takeData(deps: Deps, actor: Account): Promise<FileToKeep> 
     permissionsOf(ids),
     Message.findAll({ where: { candidateId: candidate.id }, order: ['createdAt'] }),
     Event.findAll({ where: { candidateId: candidate.id }, order: ['id'] }),
-    Sight.findAll({ where: { candidateId: candidate.id }, order: ['id'] }),
+    AccessLogEntry.findAll({ where: { candidateId: candidate.id }, order: ['id'] }),
     Reopening.findAll({ where: { applicationId: ids }, order: ['askedAt'] }),
     Snapshot.findAll({ where: { applicationId: ids } }),
     titlesOfVacancies(applications.map(({ vacancyId }) => vacancyId)),

@@ -68,8 +68,8 @@ describe('what not everybody needs', () => {
     const other = await house.staff('coordinator')
     expect(JSON.stringify(await other.done('readFile', { params: { id } }))).not.toContain('P7654321')
 
-    const { sights } = await desk.done('readSights', { params: { candidateId } })
-    expect(sights.map(({ what, reason, hidden }) => [what, reason, hidden])).toEqual(
+    const { entries } = await desk.done('readAccessLog', { params: { candidateId } })
+    expect(entries.map(({ what, reason, hidden }) => [what, reason, hidden])).toEqual(
       expect.arrayContaining([
         ['the file', null, false],
         ['identity number', 'The issuer asks for it', true],
@@ -173,7 +173,7 @@ describe('one’s own data', () => {
     expect(await Message.count({ where: { candidateId } })).toBe(0)
     expect(await Message.count({ where: { toMail: candidate.mail } })).toBe(0)
     const [row] = await house.fixed.sequelize.query<{ kept: number | bigint }>(
-      'SELECT COUNT(*) AS kept FROM once_replies o JOIN candidates c ON c.accountId = o.actor WHERE c.id = :candidateId',
+      'SELECT COUNT(*) AS kept FROM idempotency_keys o JOIN candidates c ON c.accountId = o.actor WHERE c.id = :candidateId',
       { replacements: { candidateId }, type: QueryTypes.SELECT },
     )
     expect(Number(row!.kept)).toBe(0)

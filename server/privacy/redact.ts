@@ -83,7 +83,7 @@ function nameless(file: File): File {
     ...coverWords(withoutNames, [...name.split(/\s+/), ...(born ? [born] : [])]),
     candidate: { ...file.candidate, name: file.reference ?? 'This person', mail: '', born: null },
     onBehalf: null,
-    doubles: [],
+    duplicates: [],
     trail: [],
     vouchings: [],
   }

@@ -2,6 +2,7 @@ import { QueryTypes } from 'sequelize'
 import { erasableOn, retention } from '#core/privacy/retention'
 import { inTransaction } from '../platform/database/connection'
 import type { Deps } from '../platform/deps'
+import { describeError } from '../platform/errors/describeError'
 import { eraseFile } from './erase'
 import { keptApplications } from './keeping'
 
@@ -24,7 +25,7 @@ export async function retain(deps: Deps): Promise<number> {
           await eraseFile(deps, { kind: 'system' }, id, 'because its terms have ended')
       }).catch((error: unknown) => {
         failed += 1
-        deps.log.error({ candidate: id, error: String(error) }, 'a file could not be erased')
+        deps.log.error({ candidate: id, error: describeError(error) }, 'a file could not be erased')
       })
     after = due.at(-1)?.id ?? ''
     if (due.length < page) return failed

@@ -2,16 +2,16 @@ import * as contract from '#contract/privacy'
 import { accountWithPassword } from '../accounts/lookAfter'
 import { withPassword } from '../accounts/withPassword'
 import { bind, bindFile } from '../platform/http/bind'
-import { readSights, reveal } from './accessLog'
-import { eraseAtWish, eraseMe } from './erase'
-import { takeData } from './exportPersonalData'
+import { readAccessLog, reveal } from './accessLog'
+import { eraseMe, requestErasure } from './erase'
+import { exportPersonalData } from './exportPersonalData'
 import { readKeeping } from './keeping'
 
 export const privacyRoutes = [
   bind(contract.reveal, ({ deps, actor, input }) => reveal(deps, actor, input.params.id, input.body)),
-  bind(contract.readSights, ({ input }) => readSights(input.params.candidateId, input.query.before)),
+  bind(contract.readAccessLog, ({ input }) => readAccessLog(input.params.candidateId, input.query.before)),
   bind(contract.readKeeping, ({ deps, actor }) => readKeeping(deps, actor)),
-  bindFile(contract.takeData, ({ deps, actor }) => takeData(deps, actor)),
+  bindFile(contract.exportPersonalData, ({ deps, actor }) => exportPersonalData(deps, actor)),
   withPassword(contract.eraseMe, async ({ deps, actor, input, session }) => {
     await accountWithPassword(actor, input.body.password)
     const erased = await eraseMe(deps, actor)
@@ -19,7 +19,7 @@ export const privacyRoutes = [
     return erased
   }),
   bind(contract.erasePerson, async ({ deps, actor, input }) => {
-    await eraseAtWish(deps, actor, input.params.candidateId)
+    await requestErasure(deps, actor, input.params.candidateId)
     return { done: true as const }
   }),
 ]

@@ -2,7 +2,7 @@ import { inTransaction } from '../platform/database/connection'
 import type { Deps } from '../platform/deps'
 import { queueJob } from '../platform/jobs/queue'
 import { watchedApplications } from '../records/applications/find'
-import { atOnce, refreshStandings } from './summaries'
+import { atOnce, refreshSummaries } from './summaries'
 
 /** So many at a time, and then whatever else is queued has its turn. */
 const mostPerJob = 1000
@@ -17,7 +17,7 @@ export async function refreshForDay(deps: Deps, { day, after }: { day: string; a
   for (let done = 0; done < mostPerJob; done += atOnce) {
     const applications = await inTransaction(deps.sequelize, async () => {
       const stretch = await watchedApplications(last, atOnce)
-      await refreshStandings(
+      await refreshSummaries(
         deps,
         stretch.map(({ id }) => id),
       )
@@ -26,5 +26,5 @@ export async function refreshForDay(deps: Deps, { day, after }: { day: string; a
     last = applications.at(-1)?.id
     if (applications.length < atOnce) return
   }
-  await queueJob('standings', { day, after: last }, { uniqueKey: `standings ${day} ${last}` })
+  await queueJob('summaries', { day, after: last }, { uniqueKey: `summaries ${day} ${last}` })
 }

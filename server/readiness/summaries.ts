@@ -20,8 +20,8 @@ import {
   sentApplicationsOf,
 } from '../records/applications/find'
 import type { Application } from '../records/applications/model'
-import { withOpenDoubles } from '../records/duplicates/open'
-import { Standing } from '../records/hiring/model'
+import { withOpenDuplicates } from '../records/duplicates/open'
+import { ApplicationSummary } from '../records/hiring/model'
 import { refusedAmong } from '../records/messages/refused'
 import { type scoreFor, scoresFor } from '../records/scoring/find'
 import { vacancyById } from '../records/vacancies/vacancies'
@@ -43,56 +43,56 @@ export async function refreshChanged(deps: Deps, changes: readonly Change[]) {
     for (const { id, stage } of await sentApplicationsOf(vacancyId, mostOfVacancy)) if (stage === 'sent') ids.add(id)
   // In one order, so that two who refresh the same wait for each other and do not block one another.
   const all = [...ids].sort()
-  for (let from = 0; from < all.length; from += atOnce) await refreshStandings(deps, all.slice(from, from + atOnce))
+  for (let from = 0; from < all.length; from += atOnce) await refreshSummaries(deps, all.slice(from, from + atOnce))
 }
 
 /** Puts a vacancy's title into the summaries that bear it. */
 export async function copyTitles(_deps: Deps, changes: readonly Change[]) {
   for (const vacancyId of new Set(changes.flatMap((change) => change.vacancyId ?? []))) {
     const { title } = await vacancyById(vacancyId)
-    await Standing.update({ vacancy: title }, { where: { vacancyId } })
+    await ApplicationSummary.update({ vacancy: title }, { where: { vacancyId } })
   }
 }
 
 /** Computes how applications stand and keeps it for the queues; many at once cost little more than one. */
-export const refreshStandings = (deps: Deps, applicationIds: readonly string[]) =>
+export const refreshSummaries = (deps: Deps, applicationIds: readonly string[]) =>
   inEnglish(() => refresh(deps, applicationIds))
 
 async function refresh(deps: Deps, applicationIds: readonly string[]) {
-  await lockStandings(applicationIds)
+  await lockSummaries(applicationIds)
   const applications = await applicationsById(applicationIds)
   const people = await peopleOf(applications)
   const [standing, gone] = partition(
     applications,
     (one) => one.stage !== 'being written' && people.has(one.candidateId),
   )
-  if (gone.length > 0) await Standing.destroy({ where: { applicationId: gone.map(({ id }) => id) } })
+  if (gone.length > 0) await ApplicationSummary.destroy({ where: { applicationId: gone.map(({ id }) => id) } })
   if (standing.length === 0) return
-  const [judged, refused, scored, doubles, sent] = await Promise.all([
+  const [judged, refused, scored, duplicates, sent] = await Promise.all([
     readinessOfAll(deps, standing),
     refusedAmong(standing.map(({ id }) => id)),
     scoresFor(standing),
-    withOpenDoubles(standing.map(({ candidateId }) => candidateId)),
+    withOpenDuplicates(standing.map(({ candidateId }) => candidateId)),
     answersSentOf(standing.map(({ id }) => id)),
   ])
   const rows = standing.map((application) =>
-    standingRow(deps, application, judged.get(application.id)!, {
+    summaryRow(deps, application, judged.get(application.id)!, {
       name: people.get(application.candidateId)!,
       refused: refused.has(application.id),
       scored: scored.get(application.id)!,
-      doubles: doubles.has(application.candidateId),
+      duplicates: duplicates.has(application.candidateId),
       sentAnswers: sent.get(application.id),
     }),
   )
-  await Standing.bulkCreate(rows, { updateOnDuplicate: columns() })
+  await ApplicationSummary.bulkCreate(rows, { updateOnDuplicate: columns() })
 }
 
 /**
  * Of two transactions that change the same file each sums it up with what the other has changed: the second waits here
  * until the first is through, and reads what it rests on only then.
  */
-async function lockStandings(applicationIds: readonly string[]) {
-  await Standing.findAll({
+async function lockSummaries(applicationIds: readonly string[]) {
+  await ApplicationSummary.findAll({
     where: { applicationId: [...applicationIds] },
     attributes: ['applicationId'],
     order: ['applicationId'],
@@ -101,7 +101,7 @@ async function lockStandings(applicationIds: readonly string[]) {
 }
 
 const columns = () =>
-  (Object.keys(Standing.getAttributes()) as (keyof Standing['_attributes'])[]).filter(
+  (Object.keys(ApplicationSummary.getAttributes()) as (keyof ApplicationSummary['_attributes'])[]).filter(
     (name) => name !== 'applicationId',
   )
 
@@ -109,18 +109,18 @@ type Beside = {
   name: string
   refused: boolean
   scored: Awaited<ReturnType<typeof scoreFor>>
-  doubles: boolean
+  duplicates: boolean
   sentAnswers: Application['answers'] | undefined
 }
 
-function standingRow(
+function summaryRow(
   deps: Deps,
   application: Application,
   readiness: Readiness,
   beside: Beside,
-): Standing['_creationAttributes'] {
+): ApplicationSummary['_creationAttributes'] {
   const { forecast, slack, vacancy, outcomes, rules, facts } = readiness
-  const { name, refused, scored, doubles, sentAnswers } = beside
+  const { name, refused, scored, duplicates, sentAnswers } = beside
   const active = isActive(application)
   const hidesName = scored.hideNames && application.stage === 'sent'
   const look = firstLook(outcomes, rules.form, application.answers, facts.answers)
@@ -129,7 +129,7 @@ function standingRow(
         changed: readiness.reopenings.some(({ state }) => state === 'changed'),
         refused,
         scoresAwaited: scored.waiting,
-        doubles,
+        duplicates,
       })
     : application.stage === 'cleared'
       ? fadingOfCleared(readiness)
@@ -160,7 +160,7 @@ function standingRow(
     score: scored.percent ?? -1,
     reviews: scored.reviews,
     hidesName,
-    doubles,
+    duplicates,
   }
 }
 
@@ -187,13 +187,13 @@ export function heldUpWords(outcome: Outcome): string {
 }
 
 /** What besides requirements puts somebody into a queue. */
-type Pressing = { changed: boolean; refused: boolean; scoresAwaited: number; doubles: boolean }
+type Pressing = { changed: boolean; refused: boolean; scoresAwaited: number; duplicates: boolean }
 
 /** In which queues a person is, each with why. */
 function queueReasons(
   application: Application,
   readiness: Readiness,
-  { changed, refused, scoresAwaited, doubles }: Pressing,
+  { changed, refused, scoresAwaited, duplicates }: Pressing,
 ): Partial<Record<Queue, string>> {
   const { outcomes, slack, facts } = readiness
   const gate = nextGate[application.stage]
@@ -231,7 +231,7 @@ function queueReasons(
     ...(today ? { today } : {}),
     ...(application.stage === 'sent'
       ? {
-          applications: doubles
+          applications: duplicates
             ? 'May have a second file'
             : scoresAwaited > 0
               ? `${scoresAwaited === 1 ? 'One score' : `${scoresAwaited} scores`} awaited`

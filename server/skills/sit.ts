@@ -98,7 +98,7 @@ export async function beginSitting(deps: Deps, actor: Account, applicationId: st
 }
 
 export async function readSitting(deps: Deps, actor: Account, id: string) {
-  return faceOf(deps, await ownSitting(actor, id))
+  return viewOf(deps, await ownSitting(actor, id))
 }
 
 export async function saveSittingAnswer(deps: Deps, actor: Account, id: string, questionId: string, given: string[]) {
@@ -117,7 +117,7 @@ export async function saveSittingAnswer(deps: Deps, actor: Account, id: string, 
 export async function handInSitting(deps: Deps, actor: Account, id: string) {
   const sitting = await ownSitting(actor, id)
   if (sitting.state === 'under way' && !(await markSitting(deps, actor, sitting))) await sitting.reload(lockOf())
-  return faceOf(deps, sitting)
+  return viewOf(deps, sitting)
 }
 
 /** Marks every paper whose time is up and that nobody handed in. Gives how many could not be marked. */
@@ -151,7 +151,7 @@ async function markSitting(deps: Deps, actor: Actor, sitting: Sitting): Promise<
   return true
 }
 
-async function faceOf(deps: Deps, sitting: Sitting) {
+async function viewOf(deps: Deps, sitting: Sitting) {
   const check = await checkByKey(sitting.check)
   const bank = new Map((await bankOf(sitting.check)).map((question) => [question.id, question]))
   return {

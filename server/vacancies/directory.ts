@@ -1,17 +1,17 @@
 import type { Deps } from '../platform/deps'
 import { countsByStage } from '../records/applications/find'
 import { vacanciesBeingEdited } from '../records/rules/versions'
-import { Intake } from '../records/vacancies/model'
+import { VacancyGroup } from '../records/vacancies/model'
 import { allVacancies, isOpen, vacancyLine } from '../records/vacancies/vacancies'
 
 /** Every vacancy, with how many people stand where. */
 export async function deskVacancies(deps: Pick<Deps, 'clock'>) {
-  const [byStage, edited, intakes] = await Promise.all([countsByStage(), vacanciesBeingEdited(), Intake.findAll()])
+  const [byStage, edited, groups] = await Promise.all([countsByStage(), vacanciesBeingEdited(), VacancyGroup.findAll()])
   return (await allVacancies()).map((vacancy) => ({
     ...vacancyLine(vacancy),
     open: isOpen(vacancy, deps.clock.now()),
     state: vacancy.state,
-    intake: intakes.find(({ id }) => id === vacancy.intakeId)?.title ?? null,
+    group: groups.find(({ id }) => id === vacancy.groupId)?.title ?? null,
     changed: edited.has(vacancy.id),
     headcount: vacancy.headcount,
     byStage: byStage.get(vacancy.id) ?? {},

@@ -4,7 +4,7 @@ import * as contract from '#contract/vacancies'
 import { bind } from '../platform/http/bind'
 import { ownApplicationFor } from '../records/applications/find'
 import { namesFor } from '../records/rules/versions'
-import { Intake } from '../records/vacancies/model'
+import { VacancyGroup } from '../records/vacancies/model'
 import {
   isOpen,
   listVacancies,
@@ -14,7 +14,7 @@ import {
   vacancyLine,
 } from '../records/vacancies/vacancies'
 import { deskVacancies } from './directory'
-import { listIntakes, saveIntake } from './intakes'
+import { listVacancyGroups, saveVacancyGroup } from './groups'
 import { createVacancy, publishRules, readDeskVacancy, saveVacancy, setVacancyState } from './setUp'
 
 export const vacancyRoutes = [
@@ -23,7 +23,7 @@ export const vacancyRoutes = [
     const atTheDesk = actor.kind === 'account' && actor.roles.some((role) => role !== 'candidate')
     const vacancy = await vacancyBySlug(input.params.slug, { drafts: atTheDesk })
     const asked = await rulesOfVacancy(vacancy)
-    const intake = vacancy.intakeId ? await Intake.findByPk(vacancy.intakeId) : null
+    const group = vacancy.groupId ? await VacancyGroup.findByPk(vacancy.groupId) : null
     return {
       ...vacancyLine(vacancy),
       duties: vacancy.duties,
@@ -31,10 +31,10 @@ export const vacancyRoutes = [
       state: vacancy.state,
       opensAt: vacancy.opensAt.toISOString(),
       open: isOpen(vacancy, deps.clock.now()),
-      intake: intake && {
-        title: intake.title,
-        rankUpTo: intake.rankUpTo,
-        others: (await vacanciesIn(intake.id))
+      group: group && {
+        title: group.title,
+        rankUpTo: group.rankUpTo,
+        others: (await vacanciesIn(group.id))
           .filter(({ id }) => id !== vacancy.id)
           .map(({ slug, title, place }) => ({ slug, title, place })),
       },
@@ -50,6 +50,6 @@ export const vacancyRoutes = [
   bind(rules.saveVacancy, ({ deps, actor, input }) => saveVacancy(deps, actor, input.params.id, input.body)),
   bind(rules.setVacancyState, ({ deps, actor, input }) => setVacancyState(deps, actor, input.params.id, input.body)),
   bind(rules.publishRules, ({ deps, actor, input }) => publishRules(deps, actor, input.params.id, input.body)),
-  bind(rules.listIntakes, listIntakes),
-  bind(rules.saveIntake, ({ deps, actor, input }) => saveIntake(deps, actor, input.body)),
+  bind(rules.listVacancyGroups, listVacancyGroups),
+  bind(rules.saveVacancyGroup, ({ deps, actor, input }) => saveVacancyGroup(deps, actor, input.body)),
 ]

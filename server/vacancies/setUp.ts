@@ -10,19 +10,19 @@ import { sentApplicationsOf, sentByRulesVersion } from '../records/applications/
 import { shownNames } from '../records/people/shownNames'
 import { addRulesVersion, draftOf, publishedRules, versionsOf, writeDraft } from '../records/rules/versions'
 import { checkTitles } from '../records/skills/checks'
-import { Intake, Vacancy } from '../records/vacancies/model'
+import { Vacancy, VacancyGroup } from '../records/vacancies/model'
 import { payBandOf } from '../records/vacancies/payBand'
 import { vacancyById } from '../records/vacancies/vacancies'
 import { isRichText } from './jobPosting'
-import { draftFace, faultsFor } from './rules/draft'
+import { draftView, faultsFor } from './rules/draft'
 import { latestDryRun } from './rules/dryRun'
 
 /** A vacancy as it is set up at the desk. */
 export async function readDeskVacancy(id: string): Promise<DeskVacancy> {
   const vacancy = await vacancyById(id)
-  const [intake, draft, versions, sent, checks, deciders, dryRun] = await Promise.all([
-    vacancy.intakeId ? Intake.findByPk(vacancy.intakeId) : null,
-    draftFace(vacancy),
+  const [group, draft, versions, sent, checks, deciders, dryRun] = await Promise.all([
+    vacancy.groupId ? VacancyGroup.findByPk(vacancy.groupId) : null,
+    draftView(vacancy),
     versionsOf(id),
     sentByRulesVersion(id),
     checkTitles(),
@@ -35,7 +35,7 @@ export async function readDeskVacancy(id: string): Promise<DeskVacancy> {
     slug: vacancy.slug,
     state: vacancy.state,
     version: vacancy.version,
-    intake: intake && { id: intake.id, title: intake.title, rankUpTo: intake.rankUpTo },
+    group: group && { id: group.id, title: group.title, rankUpTo: group.rankUpTo },
     rulesVersion: vacancy.rulesVersion,
     draft,
     versions: versions.map(({ version, note, savedBy, savedAt }) => ({

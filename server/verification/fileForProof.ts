@@ -1,6 +1,6 @@
 import type { Deps } from '../platform/deps'
 import { candidateWithMail } from '../records/accounts/candidate'
-import { claimsOf } from '../records/claims/face'
+import { claimsOf } from '../records/claims/view'
 import { documentsOfCandidates } from '../records/documents/documents'
 import { enquiriesOfCandidates } from '../records/enquiries/enquiries'
 import { bySourceId, findingsOf } from '../records/enquiries/load'

@@ -83,7 +83,7 @@ function Desk() {
                 <RailLink to="/desk/behalf" name="On behalf" />
                 <RailLink to="/desk/paper" name="Paper tray" />
                 <RailLink to="/desk/imports" name="Import" />
-                <RailLink to="/desk/doubles" name="Doubles" />
+                <RailLink to="/desk/duplicates" name="Duplicates" />
                 <RailLink to="/desk/outbox" name="Mails not taken" count={data?.refusedMails || undefined} />
                 <RailLink to="/desk/trail" name="Audit trail" />
               </>

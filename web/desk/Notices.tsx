@@ -35,7 +35,7 @@ function Told({ notice }: { notice: Notice }) {
         : mergeId
           ? await merge.act({ params: { id: mergeId } })
           : undefined
-    if (done) dispatch(notices.actions.told({ id: crypto.randomUUID(), text: 'Undone.' }))
+    if (done) dispatch(notices.actions.toast({ id: crypto.randomUUID(), text: 'Undone.' }))
   }
   useKeys({ z: notice.undo && (() => void undo()) })
   const problem = decision.problem ?? document.problem ?? merge.problem

@@ -13,7 +13,7 @@ export const deskCommands: readonly DeskCommand[] = [
   { name: 'Applications as a table', words: 'filter columns list', to: '/desk/applications/table' },
   { name: 'Who is likely late', words: 'slack danger start', to: '/desk/applications/table?late=yes' },
   { name: 'Not scored yet', words: 'review shortlist score', to: '/desk/applications/table?unscored=yes&stage=sent' },
-  { name: 'Possible doubles', words: 'merge same person twice', to: '/desk/doubles', keepersOnly: true },
+  { name: 'Possible duplicates', words: 'merge same person twice', to: '/desk/duplicates', keepersOnly: true },
   { name: 'Begin for somebody', words: 'on behalf phone paper form', to: '/desk/behalf', keepersOnly: true },
   { name: 'Paper tray', words: 'scans post cover sheet file', to: '/desk/paper', keepersOnly: true },
   { name: 'Import people', words: 'csv resume list spreadsheet', to: '/desk/imports', keepersOnly: true },

@@ -49,17 +49,17 @@ export function VacancyPage() {
         <p className="mt-1 max-w-[62ch] text-[1.07em] text-ink-2">{vacancy.summary}</p>
         <h2 className="mt-7 mb-2 text-[1.4em]">{say('What you would do')}</h2>
         <RichText content={vacancy.duties} />
-        {vacancy.intake && vacancy.intake.others.length > 0 && (
+        {vacancy.group && vacancy.group.others.length > 0 && (
           <>
             <h2 className="mt-7 mb-1 text-[1.4em]">{say('One application, several posts')}</h2>
             <p className="mb-1 text-ink-2">
               {say(
                 'This vacancy belongs to the {{title}}. When you apply you put up to {{rankUpTo}} of its posts in your order. The others are:',
-                { title: vacancy.intake.title, rankUpTo: vacancy.intake.rankUpTo },
+                { title: vacancy.group.title, rankUpTo: vacancy.group.rankUpTo },
               )}
             </p>
             <ul className="list-disc pl-5">
-              {vacancy.intake.others.map(({ slug: other, title, place }) => (
+              {vacancy.group.others.map(({ slug: other, title, place }) => (
                 <li key={other}>
                   <Link to={`/vacancies/${other}`} className="font-semibold text-confirmed">
                     {title}

@@ -7,7 +7,7 @@ export const notices = createSlice({
   name: 'notices',
   initialState: [] as Notice[],
   reducers: {
-    told: (_list, { payload }: PayloadAction<Notice>) => [payload],
+    toast: (_list, { payload }: PayloadAction<Notice>) => [payload],
     gone: (list, { payload }: PayloadAction<string>) => list.filter(({ id }) => id !== payload),
   },
 })

@@ -1,6 +1,6 @@
 import { v7 as uuid } from 'uuid'
 import type { ClaimDetails } from '#contract/claims'
-import type { Capture as CaptureFace, Offered } from '#contract/identity'
+import type { Capture as CaptureView, Offered } from '#contract/identity'
 import { readZone, type ZoneReading } from '#core/identity/machineZone'
 import type { PaperPart } from '#core/papers/papers'
 import { zoneFaultWords } from '#core/words/zone'
@@ -13,7 +13,7 @@ import { ownClaim, uploadDocument } from '../change'
 type Paper = Extract<ClaimDetails, { kind: 'identity' }>['paper']
 
 /** Begins to capture the paper of an identity claim. */
-export async function beginCapture(deps: Deps, actor: Account, claimId: string): Promise<CaptureFace> {
+export async function beginCapture(deps: Deps, actor: Account, claimId: string): Promise<CaptureView> {
   const paper = paperOf(await ownClaim(deps, actor, claimId))
   if (paper === 'two others')
     throw conflict('nothing-to-read', 'These papers have no machine-readable lines; add them as documents.')
@@ -26,27 +26,27 @@ export async function beginCapture(deps: Deps, actor: Account, claimId: string):
     reading: { address },
     createdAt: deps.clock.now(),
   })
-  return faceOf(capture)
+  return viewOf(capture)
 }
 
 /** Takes what the device has captured: the pictures go behind the claim, and what the zone says is offered. */
-export async function takeCapture(deps: Deps, actor: Account, id: string): Promise<CaptureFace> {
+export async function takeCapture(deps: Deps, actor: Account, id: string): Promise<CaptureView> {
   const capture = await Capture.findByPk(id, { lock: true })
   if (!capture) throw notFound()
   const claim = await ownClaim(deps, actor, capture.claimId)
-  if (capture.state !== 'waiting') return faceOf(capture)
+  if (capture.state !== 'waiting') return viewOf(capture)
   const captured = await orSilent(deps.captureDevice.take(capture.session))
   const address = capture.reading?.address ?? ''
-  if (captured.state === 'waiting') return faceOf(capture)
+  if (captured.state === 'waiting') return viewOf(capture)
   if (captured.state === 'gone') {
     await capture.update({ state: 'gone' })
-    return faceOf(capture)
+    return viewOf(capture)
   }
   const reading = readZone(captured.zone, deps.clock.today())
   const why = zoneFaultWords(reading)
   if (why !== undefined || 'code' in reading) {
     await capture.update({ state: 'unclear', reading: { address, why } })
-    return faceOf(capture)
+    return viewOf(capture)
   }
   for (const [nth, { bytes }] of captured.pictures.entries()) {
     const part: PaperPart = captured.pictures.length === 1 ? 'data page' : nth === 0 ? 'front' : 'back'
@@ -56,7 +56,7 @@ export async function takeCapture(deps: Deps, actor: Account, id: string): Promi
     state: 'read',
     reading: { address, offered: offeredBy(reading, captured.zone, paperOf(claim)), mended: reading.mended },
   })
-  return faceOf(capture)
+  return viewOf(capture)
 }
 
 function offeredBy(reading: ZoneReading, zone: string, asked: Paper): Offered {
@@ -72,7 +72,7 @@ function offeredBy(reading: ZoneReading, zone: string, asked: Paper): Offered {
   }
 }
 
-const faceOf = ({ id, state, reading }: Capture): CaptureFace => ({
+const viewOf = ({ id, state, reading }: Capture): CaptureView => ({
   id,
   state,
   address: reading?.address ?? '',

@@ -173,7 +173,7 @@ test('who came with an import and has not applied is found, seen as far as it br
     ['MSc', 'claimed', '2010', '2015'],
     ['Seilwerk', 'claimed', '2015-09', 'present'],
   ])
-  expect((await desk.done('readSights', { params })).sights.map(({ what }) => what)).toEqual(['what was imported'])
+  expect((await desk.done('readAccessLog', { params })).entries.map(({ what }) => what)).toEqual(['what was imported'])
   const administrator = await house.staff('administrator')
   expect((await administrator.done('readImportedPerson', { params })).born).toBeNull()
   const manager = await house.staff('hiring manager')
@@ -185,12 +185,12 @@ test('who came with an import and has not applied is found, seen as far as it br
     personAnswers('Gisela', 'Import')['about.born']!,
   )
   await ran(await begin([heading, sameDay].join('\r\n')))
-  const pairs = async () => (await desk.done('listDoubles')).pairs.map(({ names }) => [...names].sort())
+  const pairs = async () => (await desk.done('listDuplicates')).pairs.map(({ names }) => [...names].sort())
   await until(async () => (await pairs()).some((names) => names.every((name) => name === 'Gisela Import')))
   // Merged into the file of who has applied, they are found there only, and their import cannot be taken back.
   const second = await desk.done('find', { query: { text: 'gisela.two@import.test' } })
   const secondId = second.imported[0]!.candidateId
-  const pair = (await desk.done('listDoubles')).pairs.find((one) => [one.oneId, one.otherId].includes(secondId))!
+  const pair = (await desk.done('listDuplicates')).pairs.find((one) => [one.oneId, one.otherId].includes(secondId))!
   const keptId = pair.oneId === secondId ? pair.otherId : pair.oneId
   await desk.done('mergeFiles', { params: { keptId }, body: { mergedId: secondId, reason: 'The same birth date' } })
   expect((await desk.done('find', { query: { text: 'gisela.two@import.test' } })).imported).toEqual([])

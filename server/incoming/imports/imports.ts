@@ -14,7 +14,7 @@ import { applicationsOf } from '../../records/applications/find'
 import { Claim } from '../../records/claims/model'
 import { keepBytes } from '../../records/documents/bytes'
 import { Document } from '../../records/documents/model'
-import { PossibleDouble } from '../../records/duplicates/model'
+import { DuplicatePair } from '../../records/duplicates/model'
 import { Import, ImportedPerson } from '../../records/imports/model'
 import { refreshKeys } from '../../records/people/known'
 import { peopleOfImport } from './people'
@@ -206,7 +206,7 @@ async function forgetPeople(candidateIds: readonly string[]) {
     // Who has made the account their own keeps it, empty.
     if (account?.confirmedAt) continue
     await refreshKeys(candidate.id)
-    await PossibleDouble.destroy({ where: { [Op.or]: [{ oneId: candidate.id }, { otherId: candidate.id }] } })
+    await DuplicatePair.destroy({ where: { [Op.or]: [{ oneId: candidate.id }, { otherId: candidate.id }] } })
     await candidate.destroy()
     await account?.destroy()
   }

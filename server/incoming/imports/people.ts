@@ -2,7 +2,7 @@ import { Op } from 'sequelize'
 import { hiddenKindOfClaim, sees } from '#core/privacy/hidden'
 import type { Account, Deps } from '../../platform/deps'
 import { notFound } from '../../platform/errors/problems'
-import { rememberSight } from '../../privacy/accessLog'
+import { logAccess } from '../../privacy/accessLog'
 import { accountOfCandidate, candidateById, candidatesById } from '../../records/accounts/candidate'
 import { applicationsOf } from '../../records/applications/find'
 import { labelOf } from '../../records/claims/label'
@@ -52,7 +52,7 @@ export async function readImportedPerson(deps: Deps, actor: Account, candidateId
   ])
   const sent = applications.filter(({ stage }) => stage !== 'being written')
   const titles = await titlesOfVacancies(sent.map(({ vacancyId }) => vacancyId))
-  await rememberSight(deps, actor, { candidateId, applicationId: null, subject: 'file', what: 'what was imported' })
+  await logAccess(deps, actor, { candidateId, applicationId: null, subject: 'file', what: 'what was imported' })
   return {
     candidateId,
     ...(hiding.has(candidateId)

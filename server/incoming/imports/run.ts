@@ -4,11 +4,12 @@ import type { ClaimDetails } from '#contract/claims'
 import { groupBy } from '#core/groupBy'
 import type { ImportedRow } from '#core/importing/readRow'
 import { credentialKind } from '#core/requirements/catalogue'
-import { detectDoubles } from '../../duplicates/detect'
+import { detectDuplicates } from '../../duplicates/detect'
 import { recordEvent } from '../../platform/audit/record'
 import { changeWhere } from '../../platform/database/compareAndSet'
 import { inTransaction, lockOf } from '../../platform/database/connection'
 import type { Actor, Deps } from '../../platform/deps'
+import { describeError } from '../../platform/errors/describeError'
 import { queueJob } from '../../platform/jobs/queue'
 import { Account, Candidate } from '../../records/accounts/model'
 import { Claim } from '../../records/claims/model'
@@ -41,7 +42,7 @@ export async function runImportJob(deps: Deps, { importId }: { importId: string 
       })
     })
   } catch (error) {
-    deps.log.error({ error: String(error), importId }, 'an import failed')
+    deps.log.error({ error: describeError(error), importId }, 'an import failed')
     await Import.update(
       { state: 'failed', faults: [String(error).slice(0, 300)], finishedAt: deps.clock.now() },
       { where: { id: importId, state: 'waiting' } },
@@ -75,14 +76,14 @@ async function mailsOf(importId: string): Promise<Set<string>> {
 
 const comparedPerJob = 200
 
-/** The job that looks for doubles of who was imported, a stretch at a time, so that the import itself does not wait for it. */
+/** The job that looks for duplicates of who was imported, a stretch at a time, so that the import itself does not wait for it. */
 export async function compareImported(deps: Deps, { importId, after = '' }: { importId: string; after?: string }) {
   const people = await ImportedPerson.findAll({
     where: { importId, candidateId: { [Op.gt]: after } },
     order: ['candidateId'],
     limit: comparedPerJob,
   })
-  for (const { candidateId } of people) await inTransaction(deps.sequelize, () => detectDoubles(deps, candidateId))
+  for (const { candidateId } of people) await inTransaction(deps.sequelize, () => detectDuplicates(deps, candidateId))
   const last = people.at(-1)?.candidateId
   if (people.length === comparedPerJob)
     await queueJob('compare imported', { importId, after: last }, { uniqueKey: `compare ${importId} ${last}` })

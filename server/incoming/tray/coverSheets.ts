@@ -12,8 +12,8 @@ import { draw, faceOf, newPdf, widthOf, wrapped } from '../../platform/pdf/pdfTe
 import { candidateWithMail } from '../../records/accounts/candidate'
 import { awaitsPapers } from '../../records/applications/find'
 import { applicationForPapers } from '../../records/applications/writtenFor'
-import { claimsOf } from '../../records/claims/face'
 import { labelOf } from '../../records/claims/label'
+import { claimsOf } from '../../records/claims/view'
 import { hidesName } from '../../records/scoring/find'
 import { CoverSheet } from '../../records/tray/model'
 

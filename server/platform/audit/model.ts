@@ -51,7 +51,7 @@ export class ChainHead extends Model<InferAttributes<ChainHead>, InferCreationAt
 }
 
 /** Somebody has seen a file, or something in it that is hidden from their role. */
-export class Sight extends Model<InferAttributes<Sight>, InferCreationAttributes<Sight>> {
+export class AccessLogEntry extends Model<InferAttributes<AccessLogEntry>, InferCreationAttributes<AccessLogEntry>> {
   declare id: string
   declare candidateId: string
   declare applicationId: string | null
@@ -90,7 +90,7 @@ export function defineEvents(sequelize: Sequelize) {
     seq: whole,
     hash: text,
   })
-  define(Sight, sequelize, 'sights', {
+  define(AccessLogEntry, sequelize, 'access_log', {
     id,
     candidateId: uuid,
     applicationId: uuidOrNull,

@@ -1,5 +1,6 @@
 import type { Logger } from 'pino'
 import { type Attributes, type Model, type ModelStatic, Op, type Sequelize, type WhereOptions } from 'sequelize'
+import { describeError } from '../errors/describeError'
 import { inTransaction, lockOf } from './connection'
 
 const page = 200
@@ -25,7 +26,7 @@ export async function forEachRow<M extends Model>(
         if (row) await work(row)
       }).catch((error: unknown) => {
         failed += 1
-        deps.log.error({ model: model.name, id, error: String(error) }, 'a row was passed over')
+        deps.log.error({ model: model.name, id, error: describeError(error) }, 'a row was passed over')
       })
     after = (rows.at(-1)?.get(key) as string | undefined) ?? ''
     if (rows.length < page) return failed

@@ -12,7 +12,7 @@ beforeAll(async () => {
   house = await openHouse('rows')
   await applied(house, await house.candidate('Rosa Zeilinger'), ['Rosa', 'Zeilinger'])
   // What the day brings by itself reads as well.
-  await until(async () => (await Job.count({ where: { kind: ['sweep', 'standings'], doneAt: null } })) === 0)
+  await until(async () => (await Job.count({ where: { kind: ['daily', 'summaries'], doneAt: null } })) === 0)
 }, 60_000)
 afterAll(() => house.close())
 

@@ -12,13 +12,13 @@ export type Limit = { most: number; seconds: number }
 export async function countAttempt(deps: Deps, bucket: string, { most, seconds }: Limit) {
   const replacements = { bucket: bucket.slice(0, 160), now: new Date(), most, seconds }
   await deps.sequelize.query(
-    `INSERT INTO attempts (bucket, level, countedAt) VALUES (:bucket, 1, :now)
+    `INSERT INTO rate_limits (bucket, level, countedAt) VALUES (:bucket, 1, :now)
      ON DUPLICATE KEY UPDATE
        level = LEAST(:most + 1, GREATEST(0, level - :most * TIMESTAMPDIFF(MICROSECOND, countedAt, :now) / 1000000 / :seconds) + 1),
        countedAt = :now`,
     { replacements },
   )
-  const [row] = await deps.sequelize.query<{ level: number }>('SELECT level FROM attempts WHERE bucket = :bucket', {
+  const [row] = await deps.sequelize.query<{ level: number }>('SELECT level FROM rate_limits WHERE bucket = :bucket', {
     replacements,
     type: QueryTypes.SELECT,
   })
@@ -38,20 +38,20 @@ export const countMailTo = (deps: Deps, mail: string) =>
 
 /** Takes back one count: it was no guess after all. */
 export async function uncountAttempt(deps: Deps, bucket: string) {
-  await deps.sequelize.query('UPDATE attempts SET level = GREATEST(0, level - 1) WHERE bucket = :bucket', {
+  await deps.sequelize.query('UPDATE rate_limits SET level = GREATEST(0, level - 1) WHERE bucket = :bucket', {
     replacements: { bucket: bucket.slice(0, 160) },
   })
 }
 
 export async function forgetAttempts(deps: Deps, bucket: string) {
-  await deps.sequelize.query('DELETE FROM attempts WHERE bucket = :bucket', {
+  await deps.sequelize.query('DELETE FROM rate_limits WHERE bucket = :bucket', {
     replacements: { bucket: bucket.slice(0, 160) },
   })
 }
 
 /** Takes away what has leaked out long ago. */
 export async function forgetOldAttempts({ sequelize }: Deps) {
-  await sequelize.query('DELETE FROM attempts WHERE countedAt < :before', {
+  await sequelize.query('DELETE FROM rate_limits WHERE countedAt < :before', {
     replacements: { before: new Date(Date.now() - 86_400_000) },
   })
 }

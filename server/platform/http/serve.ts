@@ -190,30 +190,30 @@ async function once(
   const replacements = { who, key, endpoint: `${endpoint.method} ${endpoint.path}`, bodyHash, holder, now }
   const mine = 'actor = :who AND idempotencyKey = :key AND holder = :holder'
   const [, written] = await deps.sequelize.query(
-    `INSERT IGNORE INTO once_replies (actor, idempotencyKey, endpoint, bodyHash, holder, reply, createdAt)
+    `INSERT IGNORE INTO idempotency_keys (actor, idempotencyKey, endpoint, bodyHash, holder, reply, createdAt)
      VALUES (:who, :key, :endpoint, :bodyHash, :holder, NULL, :now)`,
     { replacements, type: QueryTypes.INSERT },
   )
   if (written === 0) {
     const [earlier] = await deps.sequelize.query<{ reply: unknown; bodyHash: string; endpoint: string }>(
-      'SELECT reply, bodyHash, endpoint FROM once_replies WHERE actor = :who AND idempotencyKey = :key FOR UPDATE',
+      'SELECT reply, bodyHash, endpoint FROM idempotency_keys WHERE actor = :who AND idempotencyKey = :key FOR UPDATE',
       { replacements, type: QueryTypes.SELECT },
     )
     if (earlier && (earlier.bodyHash !== bodyHash || earlier.endpoint !== replacements.endpoint))
       throw conflict('key-used', 'This key was used for something else.')
     if (earlier?.reply) return typeof earlier.reply === 'string' ? JSON.parse(earlier.reply) : earlier.reply
     const [, taken] = await deps.sequelize.query(
-      `UPDATE once_replies SET holder = :holder, createdAt = :now
+      `UPDATE idempotency_keys SET holder = :holder, createdAt = :now
        WHERE actor = :who AND idempotencyKey = :key AND reply IS NULL AND createdAt < :long`,
       { replacements: { ...replacements, long: new Date(now.getTime() - heldMs) }, type: QueryTypes.UPDATE },
     )
     if (taken === 0) throw conflict('under-way', 'This is being done already. Look again in a moment.')
   }
   const reply = await run().catch(async (error: unknown) => {
-    if (!transaction) await deps.sequelize.query(`DELETE FROM once_replies WHERE ${mine}`, { replacements })
+    if (!transaction) await deps.sequelize.query(`DELETE FROM idempotency_keys WHERE ${mine}`, { replacements })
     throw error
   })
-  await deps.sequelize.query(`UPDATE once_replies SET reply = :reply WHERE ${mine}`, {
+  await deps.sequelize.query(`UPDATE idempotency_keys SET reply = :reply WHERE ${mine}`, {
     replacements: { ...replacements, reply: JSON.stringify(reply ?? null) },
   })
   return reply

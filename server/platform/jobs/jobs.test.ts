@@ -2,11 +2,11 @@ import { setTimeout as wait } from 'node:timers/promises'
 import { Op } from 'sequelize'
 import { v7 as uuid } from 'uuid'
 import { applied, type House, look, openHouse } from '../../../test/house'
-import { sweep } from '../../daily'
+import { runDaily } from '../../daily'
 import { refreshForDay } from '../../readiness/refreshForDay'
 import { Claim } from '../../records/claims/model'
 import { Enquiry } from '../../records/enquiries/model'
-import { Standing } from '../../records/hiring/model'
+import { ApplicationSummary } from '../../records/hiring/model'
 import { workOnce } from '../../worker'
 import { clockAhead } from '../clock'
 import { Message } from '../mail/model'
@@ -55,8 +55,8 @@ test('a mail that cannot be sent is tried again later, and its error is kept', a
 })
 
 test('the same unique key is queued once', async () => {
-  await queueJob('sweep', {}, { uniqueKey: 'only one' })
-  await queueJob('sweep', {}, { uniqueKey: 'only one' })
+  await queueJob('daily', {}, { uniqueKey: 'only one' })
+  await queueJob('daily', {}, { uniqueKey: 'only one' })
   expect(await Job.count({ where: { uniqueKey: 'only one' } })).toBe(1)
 })
 
@@ -71,7 +71,7 @@ test('a job that takes longer than its lease stays with whoever does it; one who
   expect((await lease())?.id).toBe(job.id)
 })
 
-test('two copies at the same sweep remind once, and what fails for one keeps nobody waiting', async () => {
+test('two copies at the same runDaily remind once, and what fails for one keeps nobody waiting', async () => {
   const days = 16 * 86_400_000
   const [asked, broken] = [await house.candidate('Ada Asked'), await house.candidate('Bea Broken')]
   const desk = await house.staff('coordinator')
@@ -82,22 +82,22 @@ test('two copies at the same sweep remind once, and what fails for one keeps nob
     if (candidate === broken) await Claim.update({ removedAt: new Date() }, { where: { id: degreeId } })
   }
   const ahead = { ...house.deps, clock: clockAhead(days, house.fixed.config.timeZone) }
-  const ended = await Promise.allSettled([sweep(ahead), sweep(ahead)])
+  const ended = await Promise.allSettled([runDaily(ahead), runDaily(ahead)])
   expect(ended.map(({ status }) => status)).toEqual(['rejected', 'rejected'])
   expect(String((ended[0] as PromiseRejectedResult).reason)).toContain('1 of what was due today')
   const reminders = (name: string) =>
     Message.count({ where: { subject: { [Op.like]: `A reminder%${name} Somebody` } } })
   expect([await reminders('Ada'), await reminders('Bea')]).toEqual([1, 0])
-  expect(await Job.count({ where: { kind: 'standings', uniqueKey: `standings ${ahead.clock.today()}` } })).toBe(1)
+  expect(await Job.count({ where: { kind: 'summaries', uniqueKey: `summaries ${ahead.clock.today()}` } })).toBe(1)
   await Claim.update({ removedAt: null }, { where: {} })
-  await sweep(ahead)
+  await runDaily(ahead)
   expect([await reminders('Ada'), await reminders('Bea')]).toEqual([1, 1])
 })
 
 test('standings are computed a stretch at a time, and a day that is over ends by itself', async () => {
-  const candidate = await house.candidate('Stella Standing')
-  const { id } = await applied(house, candidate, ['Stella', 'Standing'])
-  const slackOf = async () => (await Standing.findByPk(id, { rejectOnEmpty: true })).slack
+  const candidate = await house.candidate('Stella ApplicationSummary')
+  const { id } = await applied(house, candidate, ['Stella', 'ApplicationSummary'])
+  const slackOf = async () => (await ApplicationSummary.findByPk(id, { rejectOnEmpty: true })).slack
   const before = await slackOf()
   const ahead = { ...house.deps, clock: clockAhead(20 * 86_400_000, house.fixed.config.timeZone) }
   await refreshForDay(ahead, { day: house.day(0) })
@@ -111,12 +111,12 @@ test('standings are computed a stretch at a time, and a day that is over ends by
 test('who has been quiet for a week is reminded once, and not of what is closed', async () => {
   const candidate = await house.candidate('Quiet Week')
   await candidate.done('beginApplication', { params: { slug: 'rescue-lead' } })
-  const sweepIn = (days: number) =>
-    sweep({ ...house.deps, clock: clockAhead(days * 86_400_000, house.fixed.config.timeZone) })
-  await sweepIn(8)
+  const runDailyIn = (days: number) =>
+    runDaily({ ...house.deps, clock: clockAhead(days * 86_400_000, house.fixed.config.timeZone) })
+  await runDailyIn(8)
   expect((await house.mailTo(candidate.mail, 'Still to send')).text).toContain('have not been back for a week')
-  await sweepIn(12)
-  await sweepIn(60)
+  await runDailyIn(12)
+  await runDailyIn(60)
   await house.workOff()
   const reminders = house.mailbox.mails.filter(
     ({ to, subject }) => to === candidate.mail && subject.startsWith('Still'),
@@ -137,7 +137,7 @@ test('moving the demo’s clock reminds a silent source, lets its link expire, a
     await house.workOff()
     for (
       let attempt = 0;
-      attempt < 100 && (await Job.count({ where: { kind: ['sweep', 'standings'], doneAt: null } })) > 0;
+      attempt < 100 && (await Job.count({ where: { kind: ['daily', 'summaries'], doneAt: null } })) > 0;
       attempt += 1
     )
       await new Promise((done) => setTimeout(done, 50))

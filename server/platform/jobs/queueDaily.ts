@@ -1,11 +1,11 @@
 import type { Deps } from '../deps'
 import { queueJob } from './queue'
 
-/** Queues today's sweep; if it is there already, nothing happens. */
-export async function queueSweep(deps: Deps) {
+/** Queues today's runDaily; if it is there already, nothing happens. */
+export async function queueDaily(deps: Deps) {
   const today = deps.clock.today().toString()
   if (lastQueued.get(deps.sequelize) === today) return
-  await queueJob('sweep', {}, { uniqueKey: `sweep ${today}` })
+  await queueJob('daily', {}, { uniqueKey: `daily ${today}` })
   lastQueued.set(deps.sequelize, today)
 }
 

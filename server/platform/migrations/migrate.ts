@@ -9,6 +9,7 @@ import { up as applying } from './005-applying'
 import { up as people } from './006-people'
 import { up as desk } from './007-desk'
 import { up as standingAndDoors } from './008-standing-and-doors'
+import { up as names } from './009-names'
 import { chainExisting } from './chainExisting'
 
 type Migration = { name: string; statements: readonly string[]; after?: (sequelize: Sequelize) => Promise<void> }
@@ -29,6 +30,7 @@ const migrations: Migration[] = [
     },
   },
   { name: '008-standing-and-doors', statements: standingAndDoors },
+  { name: '009-names', statements: names },
 ]
 
 /** Brings the database to the newest shape; safe to call from several copies, since each step is recorded. */

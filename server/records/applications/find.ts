@@ -43,7 +43,7 @@ export async function ownApplication(
 export async function ownApplicationFor(actor: Account, vacancyId: string) {
   const candidate = await Candidate.findOne({ where: { accountId: actor.id } })
   const where = candidate && { candidateId: candidate.id, vacancyId }
-  const application = where && (await Application.findOne({ where, order: [['besides', 'DESC']] }))
+  const application = where && (await Application.findOne({ where, order: [['duplicateOrdinal', 'DESC']] }))
   return application ? { id: application.id, stage: application.stage } : null
 }
 

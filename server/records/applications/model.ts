@@ -59,7 +59,7 @@ export class Application extends Model<InferAttributes<Application>, InferCreati
   /** The version of the vacancy's rules it was sent under. */
   declare rulesVersion: CreationOptional<number>
   /** Whoever has applied twice for the same post, under two files since merged, has the second beside the first. */
-  declare besides: CreationOptional<number>
+  declare duplicateOrdinal: CreationOptional<number>
   /** Begun at the desk for somebody who wrote on paper or rang. */
   declare onBehalf: CreationOptional<OnBehalf | null>
   /** When it was withdrawn, declined, turned down or cleared. */
@@ -115,7 +115,7 @@ export function defineApplications(sequelize: Sequelize) {
     sentAt: momentOrNull,
     remindedAt: momentOrNull,
     rulesVersion: { ...whole, defaultValue: 1 },
-    besides: { ...whole, defaultValue: 0 },
+    duplicateOrdinal: { ...whole, defaultValue: 0 },
     onBehalf: jsonOrNull,
     endedAt: momentOrNull,
   })

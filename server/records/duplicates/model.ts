@@ -10,7 +10,7 @@ import type { Agreement, Likeness } from '#core/comparison/samePerson'
 import { define, id, json, moment, momentOrNull, text, textOrNull, uuid, whole } from '../../platform/database/columns'
 
 /** Two files that may be of one person; `oneId` is the smaller identifier. */
-export class PossibleDouble extends Model<InferAttributes<PossibleDouble>, InferCreationAttributes<PossibleDouble>> {
+export class DuplicatePair extends Model<InferAttributes<DuplicatePair>, InferCreationAttributes<DuplicatePair>> {
   declare oneId: string
   declare otherId: string
   declare weight: number
@@ -23,11 +23,11 @@ export class PossibleDouble extends Model<InferAttributes<PossibleDouble>, Infer
 
 /** What a merge moved, by table, so that it can be moved back. */
 export type Moved = {
-  applications: { id: string; besides: number }[]
+  applications: { id: string; duplicateOrdinal: number }[]
   claims: string[]
   documents: string[]
   messages: string[]
-  sights: string[]
+  accessLog: string[]
 }
 
 export class Merge extends Model<InferAttributes<Merge>, InferCreationAttributes<Merge>> {
@@ -43,7 +43,7 @@ export class Merge extends Model<InferAttributes<Merge>, InferCreationAttributes
 
 export function defineDoubles(sequelize: Sequelize) {
   const part = { type: DataTypes.UUID, primaryKey: true }
-  define(PossibleDouble, sequelize, 'possible_doubles', {
+  define(DuplicatePair, sequelize, 'duplicate_pairs', {
     oneId: part,
     otherId: part,
     weight: whole,

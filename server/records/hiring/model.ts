@@ -77,9 +77,12 @@ export class FeeReceived extends Model<InferAttributes<FeeReceived>, InferCreati
 
 /**
  * How an application stands, computed and kept so that queues can be sorted and paged in SQL. Everything here can be
- * computed again at any time; nobody writes it but `refreshStandings`.
+ * computed again at any time; nobody writes it but `refreshSummaries`.
  */
-export class Standing extends Model<InferAttributes<Standing>, InferCreationAttributes<Standing>> {
+export class ApplicationSummary extends Model<
+  InferAttributes<ApplicationSummary>,
+  InferCreationAttributes<ApplicationSummary>
+> {
   declare applicationId: string
   declare vacancyId: string
   declare candidate: string
@@ -112,7 +115,7 @@ export class Standing extends Model<InferAttributes<Standing>, InferCreationAttr
   declare score: number
   declare reviews: number
   declare hidesName: boolean
-  declare doubles: boolean
+  declare duplicates: boolean
 }
 
 export function defineHiring(sequelize: Sequelize) {
@@ -160,7 +163,7 @@ export function defineHiring(sequelize: Sequelize) {
     recordedBy: text,
     recordedAt: moment,
   })
-  define(Standing, sequelize, 'standings', {
+  define(ApplicationSummary, sequelize, 'application_summaries', {
     applicationId,
     vacancyId: uuid,
     candidate: text,
@@ -191,6 +194,6 @@ export function defineHiring(sequelize: Sequelize) {
     score: whole,
     reviews: whole,
     hidesName: flag,
-    doubles: flag,
+    duplicates: flag,
   })
 }

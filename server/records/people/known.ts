@@ -4,7 +4,7 @@ import { Account, Candidate } from '../accounts/model'
 import { textAnswer } from '../applications/answers'
 import { applicationsOf } from '../applications/find'
 import { Application } from '../applications/model'
-import { claimsOfAll } from '../claims/face'
+import { claimsOfAll } from '../claims/view'
 import { importedAmong } from '../imports/people'
 import { CandidateKey } from './model'
 

@@ -1,5 +1,5 @@
 import { candidatesById } from '../accounts/candidate'
-import { Standing } from '../hiring/model'
+import { ApplicationSummary } from '../hiring/model'
 
 /** What people are called where several are listed: a name that a vacancy hides until its shortlist is hidden everywhere. */
 export async function shownNames(candidateIds: readonly string[]): Promise<Map<string, string>> {
@@ -9,7 +9,7 @@ export async function shownNames(candidateIds: readonly string[]): Promise<Map<s
 }
 
 /** The applications that hide a person's name, by the person. */
-export async function namesHiddenIn(candidateIds: readonly string[]): Promise<Map<string, Standing>> {
-  const hiding = await Standing.findAll({ where: { candidateId: [...candidateIds], hidesName: true } })
+export async function namesHiddenIn(candidateIds: readonly string[]): Promise<Map<string, ApplicationSummary>> {
+  const hiding = await ApplicationSummary.findAll({ where: { candidateId: [...candidateIds], hidesName: true } })
   return new Map(hiding.map((standing) => [standing.candidateId!, standing]))
 }

@@ -32,7 +32,7 @@ export class Vacancy extends Model<InferAttributes<Vacancy>, InferCreationAttrib
   declare paperLanguages: CreationOptional<string[]>
   /** Mail address of who decides. */
   declare decidedBy: string
-  declare intakeId: CreationOptional<string | null>
+  declare groupId: CreationOptional<string | null>
   /** The published version of its rules; 0 before the first. */
   declare rulesVersion: number
   declare version: number
@@ -40,7 +40,7 @@ export class Vacancy extends Model<InferAttributes<Vacancy>, InferCreationAttrib
 }
 
 /** A group of vacancies for which one application ranks several posts. */
-export class Intake extends Model<InferAttributes<Intake>, InferCreationAttributes<Intake>> {
+export class VacancyGroup extends Model<InferAttributes<VacancyGroup>, InferCreationAttributes<VacancyGroup>> {
   declare id: string
   declare title: string
   declare rankUpTo: number
@@ -48,7 +48,7 @@ export class Intake extends Model<InferAttributes<Intake>, InferCreationAttribut
 }
 
 export function defineVacancies(sequelize: Sequelize) {
-  define(Intake, sequelize, 'intakes', { id, title: text, rankUpTo: whole, version: whole })
+  define(VacancyGroup, sequelize, 'vacancy_groups', { id, title: text, rankUpTo: whole, version: whole })
   define(Vacancy, sequelize, 'vacancies', {
     id,
     slug: text,
@@ -70,7 +70,7 @@ export function defineVacancies(sequelize: Sequelize) {
     state: text,
     paperLanguages: { ...json, defaultValue: ['en', 'de'] },
     decidedBy: text,
-    intakeId: uuidOrNull,
+    groupId: uuidOrNull,
     rulesVersion: whole,
     version: whole,
     createdAt: moment,

@@ -8,12 +8,12 @@ import { rowOf } from '../../platform/database/rows'
 import type { Deps } from '../../platform/deps'
 import { notFound } from '../../platform/errors/problems'
 import { addRulesVersion, publishedRules, withRanking } from '../rules/versions'
-import { Intake, Vacancy } from './model'
+import { Vacancy, VacancyGroup } from './model'
 import { payBandOf } from './payBand'
 
 export type NewVacancy = Omit<
   Vacancy['_creationAttributes'],
-  'id' | 'intakeId' | 'state' | 'version' | 'rulesVersion' | 'createdAt' | 'payBand' | 'decidedBy' | 'paperLanguages'
+  'id' | 'groupId' | 'state' | 'version' | 'rulesVersion' | 'createdAt' | 'payBand' | 'decidedBy' | 'paperLanguages'
 > & { rules: Rules; decidedBy?: string; paperLanguages?: string[] }
 
 /** Adds a vacancy that is open, with the first version of its rules. */
@@ -96,25 +96,25 @@ export const allVacancies = (): Promise<Vacancy[]> => Vacancy.findAll({ order: [
 export const isOpen = ({ state, opensAt, closesAt }: Vacancy, now: Date) =>
   state === 'open' && opensAt <= now && closesAt > now
 
-/** What a vacancy asks by one version of its rules; where it belongs to an intake, with the ranking of posts. */
+/** What a vacancy asks by one version of its rules; where it belongs to an group, with the ranking of posts. */
 export async function rulesOfVacancy(
   vacancy: Vacancy,
   { version = vacancy.rulesVersion, ranking = true }: { version?: number; ranking?: boolean } = {},
 ): Promise<Rules> {
   const rules = await publishedRules(vacancy.id, version)
-  if (!vacancy.intakeId || !ranking) return rules
-  const intake = await Intake.findByPk(vacancy.intakeId, { rejectOnEmpty: true })
-  const posts = await vacanciesIn(intake.id)
+  if (!vacancy.groupId || !ranking) return rules
+  const group = await VacancyGroup.findByPk(vacancy.groupId, { rejectOnEmpty: true })
+  const posts = await vacanciesIn(group.id)
   return withRanking(
     rules,
     posts.map((post) => ({ name: postName(post), about: aboutPost(post) })),
-    intake.rankUpTo,
+    group.rankUpTo,
   )
 }
 
-/** The posts of an intake that can be ranked, in the order of their titles. */
-export const vacanciesIn = (intakeId: string): Promise<Vacancy[]> =>
-  Vacancy.findAll({ where: { intakeId, state: { [Op.ne]: 'draft' } }, order: ['title', 'place', 'id'] })
+/** The posts of an group that can be ranked, in the order of their titles. */
+export const vacanciesIn = (groupId: string): Promise<Vacancy[]> =>
+  Vacancy.findAll({ where: { groupId, state: { [Op.ne]: 'draft' } }, order: ['title', 'place', 'id'] })
 
 /** What there is to know of a post where it is ranked: what it is and how many are wanted. */
 const aboutPost = ({ summary, headcount, hours }: Vacancy) =>

@@ -25,15 +25,15 @@ export const defineViews = (sequelize: Sequelize) =>
   })
 
 const place = 'applications'
-const face = ({ id: own, name, query }: SavedView) => ({ id: own, name, query })
+const viewOf = ({ id: own, name, query }: SavedView) => ({ id: own, name, query })
 
 export const listViews = async (actor: Account) =>
-  (await SavedView.findAll({ where: { accountId: actor.id, place }, order: ['name'] })).map(face)
+  (await SavedView.findAll({ where: { accountId: actor.id, place }, order: ['name'] })).map(viewOf)
 
 export async function saveView(deps: Deps, actor: Account, { name, query }: { name: string; query: string }) {
   const known = await SavedView.findOne({ where: { accountId: actor.id, place, name: name.trim() } })
-  if (known) return face(await known.update({ query }))
-  return face(
+  if (known) return viewOf(await known.update({ query }))
+  return viewOf(
     await SavedView.create({
       id: uuid(),
       accountId: actor.id,

@@ -1,4 +1,4 @@
-import type { RulesDraft as RulesDraftFace } from '#contract/rules'
+import type { RulesDraft as RulesDraftView } from '#contract/rules'
 import { faultsOfRules, type RulesFault } from '#core/rules/faults'
 import type { Rules } from '#core/rules/rules'
 import type { Account, Deps } from '../../platform/deps'
@@ -12,7 +12,7 @@ type Owner = { id: string; rulesVersion: number }
 export const faultsFor = async (rules: Rules): Promise<RulesFault[]> => faultsOfRules(rules, await checkTitles())
 
 /** The rules being edited, with what is wrong with them. */
-export async function draftFace({ id, rulesVersion }: Owner): Promise<RulesDraftFace> {
+export async function draftView({ id, rulesVersion }: Owner): Promise<RulesDraftView> {
   const draft = await draftOf(id, rulesVersion)
   return { ...draft, savedAt: draft.savedAt.toISOString(), faults: await faultsFor(draft.rules) }
 }

@@ -1,5 +1,5 @@
 import { col, fn } from 'sequelize'
-import type { SharedSection as SharedSectionFace } from '#contract/rules'
+import type { SharedSection as SharedSectionView } from '#contract/rules'
 import type { Section } from '#core/form/form'
 import type { Rules } from '#core/rules/rules'
 import { recordEvent } from '../../platform/audit/record'
@@ -11,7 +11,7 @@ import { draftOf, publishedRules, writeDraft } from '../../records/rules/version
 type Owner = { id: string; title: string; rulesVersion: number }
 
 /** Every shared section in its newest version, with the vacancies that use it and in which version. */
-export async function sharedSections(vacancies: readonly Owner[]): Promise<SharedSectionFace[]> {
+export async function sharedSections(vacancies: readonly Owner[]): Promise<SharedSectionView[]> {
   const newest = await newestSections()
   const used = (
     await Promise.all(

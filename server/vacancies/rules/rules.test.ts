@@ -354,7 +354,7 @@ test('of two who improve a shared section at once one is told', async () => {
 describe('a group of vacancies', () => {
   test('whoever applies ranks its posts; who has sent before is not asked', async () => {
     const [first, second] = [await vacancyId('station-lead-oberfeld'), await vacancyId('station-lead-hochsattel')]
-    const group = await desk.done('saveIntake', {
+    const group = await desk.done('saveVacancyGroup', {
       body: { version: 0, title: 'Stations', rankUpTo: 2, vacancies: [first, second] },
     })
     const candidate = await house.candidate('Rank Er')
@@ -367,11 +367,11 @@ describe('a group of vacancies', () => {
     expect((await rank(['Station lead, Nowhere'], 0)).body.faults![0]!.message).toBe('Choose one of those shown.')
     const ranked = await rank(['Station lead, Oberfeld', 'Station lead, Hochsattel'], 0)
     expect(ranked.body.left.some(({ title }) => title === 'Posts in your order')).toBe(false)
-    const twice = await desk.call('saveIntake', {
+    const twice = await desk.call('saveVacancyGroup', {
       body: { version: 0, title: 'Another', rankUpTo: 1, vacancies: [first] },
     })
     expect(twice.body.faults![0]!.message).toContain('belongs to another group')
-    const stale = await desk.call('saveIntake', {
+    const stale = await desk.call('saveVacancyGroup', {
       body: { id: group.id, version: 0, title: 'Stations', rankUpTo: 1, vacancies: [] },
     })
     expect(stale.status).toBe(409)

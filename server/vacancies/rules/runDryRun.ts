@@ -1,4 +1,5 @@
 import type { Deps } from '../../platform/deps'
+import { describeError } from '../../platform/errors/describeError'
 import { inThread } from '../../platform/jobs/threads'
 import { DryRun } from '../../records/rules/model'
 import { vacancyById } from '../../records/vacancies/vacancies'
@@ -22,7 +23,7 @@ export async function runDryRun(deps: Deps, { dryRunId }: { dryRunId: string }) 
       currentVersion: rulesVersion,
     })
   } catch (error) {
-    deps.log.error({ error: String(error), dryRunId }, 'a dry run failed')
+    deps.log.error({ error: describeError(error), dryRunId }, 'a dry run failed')
     await run.update({ state: 'failed', error: String(error).slice(0, 2000), finishedAt: deps.clock.now() })
   }
 }

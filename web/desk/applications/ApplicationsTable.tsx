@@ -24,7 +24,7 @@ const filters = [
   'late',
   'blanks',
   'changed',
-  'doubles',
+  'duplicates',
   'unscored',
   'text',
   'order',
@@ -232,7 +232,7 @@ const flags = [
   { name: 'late', label: 'Likely late' },
   { name: 'blanks', label: 'Left something blank' },
   { name: 'changed', label: 'Changed since' },
-  { name: 'doubles', label: 'Possible doubles' },
+  { name: 'duplicates', label: 'Possible duplicates' },
   { name: 'unscored', label: 'Not scored yet' },
 ] as const
 

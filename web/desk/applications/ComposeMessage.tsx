@@ -7,7 +7,7 @@ import { Dialog } from '../../ui/Dialog'
 import { LongField, SelectField } from '../../ui/Field'
 import { ProblemNote } from '../../ui/ProblemNote'
 import { useAct } from '../../useAct'
-import { useTold } from '../useTold'
+import { useToast } from '../useToast'
 import { WrittenFields } from '../words/WrittenFields'
 
 type Previews = Reply<typeof previewMessages>
@@ -98,20 +98,20 @@ function Check({ previews, written, reason, turningDown, applications, onBack, o
   const [nth, setNth] = useState(0)
   const sending = useAct('sendMessages')
   const turning = useAct('turnDown')
-  const told = useTold()
+  const toast = useToast()
   const shown = previews[nth]
   const reached = previews.filter(({ obstacle }) => !obstacle).length
   const send = async () => {
     if (turningDown) {
       const done = await turning.act({ body: { applications, reason, written } })
       if (!done) return
-      told(
+      toast(
         `${done.turnedDown} turned down and written to.${done.left > 0 ? ` ${done.left} were past that already.` : ''}`,
       )
     } else {
       const done = await sending.act({ body: { written, applications } })
       if (!done) return
-      told(`${done.queued} ${done.queued === 1 ? 'mail is' : 'mails are'} on the way.`)
+      toast(`${done.queued} ${done.queued === 1 ? 'mail is' : 'mails are'} on the way.`)
     }
     onDone()
   }

@@ -12,7 +12,7 @@ import { Waiting } from '../../ui/Waiting'
 import { writeMoment } from '../../ui/write'
 import { useAct } from '../../useAct'
 import { Overview, Table } from '../overviews/Overview'
-import { useTold } from '../useTold'
+import { useToast } from '../useToast'
 
 type Line = Reply<typeof listBehalf>[number]
 
@@ -24,7 +24,7 @@ export function Behalf() {
     <Overview
       list="behalf"
       title="On behalf"
-      about="For somebody who wrote on paper or rang: write down what they told you, then mail them a link. They read it through, sign it and send it; nobody else can."
+      about="For somebody who wrote on paper or rang: write down what they toast you, then mail them a link. They read it through, sign it and send it; nobody else can."
     >
       <Begin />
       <h2 className="mt-5 mb-1 text-[1.1333rem]">Not sent yet</h2>
@@ -75,14 +75,14 @@ function standing({ theirs, askedAt, confirmedAt }: Line) {
 function Acts({ line }: { line: Line }) {
   const asking = useAct('askToTakeOver')
   const dropping = useAct('setAsideBehalf')
-  const told = useTold()
+  const toast = useToast()
   const [sure, setSure] = useState(false)
   if (line.theirs) return null
   const ask = async () => {
-    if (await asking.act({ params: { id: line.id } })) told(`A link is on its way to ${line.mail}.`)
+    if (await asking.act({ params: { id: line.id } })) toast(`A link is on its way to ${line.mail}.`)
   }
   const drop = async () => {
-    if (await dropping.act({ params: { id: line.id } })) told(`What was written down for ${line.name} is forgotten.`)
+    if (await dropping.act({ params: { id: line.id } })) toast(`What was written down for ${line.name} is forgotten.`)
   }
   if (sure)
     return (
@@ -121,13 +121,13 @@ function Begin() {
     },
   })
   const navigate = useNavigate()
-  const told = useTold()
+  const toast = useToast()
   const begin = handleSubmit(async (body) => {
     const begun = await act({ body })
     if (!begun) return
     if (!begun.theirs) return navigate(`/desk/behalf/${begun.id}`)
     reset()
-    told(`${body.givenNames} has an account, and was mailed the way to the application that was begun.`)
+    toast(`${body.givenNames} has an account, and was mailed the way to the application that was begun.`)
   })
   return (
     <form

@@ -7,7 +7,7 @@ import { ProblemNote } from '../../ui/ProblemNote'
 import { writeMoment } from '../../ui/write'
 import { useAct } from '../../useAct'
 import { CoverSheets } from '../paper/CoverSheets'
-import { useTold } from '../useTold'
+import { useToast } from '../useToast'
 
 /** An application written at the desk for somebody who wrote on paper or rang. */
 export function WriteFor() {
@@ -15,7 +15,7 @@ export function WriteFor() {
   const { data } = api.endpoints.listBehalf.useQuery({})
   const one = data?.find((line) => line.id === id)
   const { act, busy, problem } = useAct('askToTakeOver')
-  const told = useTold()
+  const toast = useToast()
   const [printing, setPrinting] = useState(false)
   if (data && (!one || one.theirs))
     return (
@@ -31,7 +31,7 @@ export function WriteFor() {
       </main>
     )
   const ask = async () => {
-    if (await act({ params: { id } })) told(`A link is on its way to ${one?.mail}.`)
+    if (await act({ params: { id } })) toast(`A link is on its way to ${one?.mail}.`)
   }
   return (
     <div className="h-full overflow-auto text-[1rem]">
@@ -41,7 +41,7 @@ export function WriteFor() {
         </Link>
         {one && (
           <p className="mr-auto">
-            You write for <strong>{one.name}</strong>, who told us {one.how}.{' '}
+            You write for <strong>{one.name}</strong>, who toast us {one.how}.{' '}
             <span className="text-ink-2">
               {one.askedAt
                 ? `Asked to take it over on ${writeMoment(one.askedAt)}.`

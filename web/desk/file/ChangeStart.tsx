@@ -7,18 +7,18 @@ import { Dialog } from '../../ui/Dialog'
 import { LongField } from '../../ui/Field'
 import { faultAt, ProblemNote } from '../../ui/ProblemNote'
 import { useAct } from '../../useAct'
-import { useTold } from '../useTold'
+import { useToast } from '../useToast'
 
 /** Another target start for one application; what is judged by it follows. */
 export function ChangeStart({ file, onClose }: { file: File; onClose: () => void }) {
   const { act, busy, problem } = useAct('changeStart')
-  const told = useTold()
+  const toast = useToast()
   const [targetStart, setTargetStart] = useState(file.targetStart)
   const [reason, setReason] = useState('')
   const change = async () => {
     const done = await act({ params: { id: file.id }, body: { version: file.version, targetStart, reason } })
     if (!done) return
-    told(`The target start is now ${writeWhen(targetStart)}.`)
+    toast(`The target start is now ${writeWhen(targetStart)}.`)
     onClose()
   }
   return (
@@ -26,7 +26,7 @@ export function ChangeStart({ file, onClose }: { file: File; onClose: () => void
       open
       onClose={onClose}
       title={`Another first day for ${file.candidate.name}`}
-      description="Validity and slack are judged by it from now on, and an offer carries it. The candidate is told by mail, with your reason."
+      description="Validity and slack are judged by it from now on, and an offer carries it. The candidate is toast by mail, with your reason."
     >
       <div className="grid gap-3">
         <DateField

@@ -9,7 +9,7 @@ import { LongField, SelectField } from '../../ui/Field'
 import { ProblemNote } from '../../ui/ProblemNote'
 import { useAct } from '../../useAct'
 import { useKeys } from '../useKeys'
-import { useTold } from '../useTold'
+import { useToast } from '../useToast'
 import type { Row } from './rows'
 
 const daysToChange = 7
@@ -35,7 +35,7 @@ export function Correct({ file, row, onClose }: { file: File; row: Row | undefin
   const [text, setText] = useState('')
   const sendBack = useAct('sendDocumentBack')
   const reopen = useAct('reopenPart')
-  const told = useTold()
+  const toast = useToast()
   const dueOn = Temporal.PlainDate.from(file.today).add({ days: daysToChange }).toString()
   const busy = sendBack.busy || reopen.busy
   const ask = async (reason: string) => {
@@ -48,7 +48,7 @@ export function Correct({ file, row, onClose }: { file: File; row: Row | undefin
             body: { section: target.section, question: target.question, reason, dueOn },
           })
     if (!done) return
-    told(`Asked ${file.candidate.name} about ${target.title}.`)
+    toast(`Asked ${file.candidate.name} about ${target.title}.`)
     onClose()
   }
   useKeys(

@@ -44,7 +44,9 @@ export function FileMore({ file }: { file: File }) {
         </ul>
       </More>
       <p className="flex flex-wrap gap-x-4 py-0.5 font-semibold text-confirmed">
-        {may('readSights') && <Link to={`/desk/people/${file.candidate.id}/sights`}>Who saw what of this file</Link>}
+        {may('readAccessLog') && (
+          <Link to={`/desk/people/${file.candidate.id}/access-log`}>Who saw what of this file</Link>
+        )}
         {may('verifyTrail') && <Link to={`/desk/trail?person=${file.candidate.id}`}>Verify its record</Link>}
         {may('printCoverSheets') && (
           <button type="button" onClick={() => setPrinting(true)}>

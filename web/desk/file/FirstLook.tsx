@@ -13,10 +13,10 @@ const eligibleWords = {
 export function FirstLook({ file }: { file: File }) {
   const navigate = useNavigate()
   const { may } = useSession()
-  const [double] = may('readDouble') ? file.doubles : []
-  useKeys({ d: double ? () => navigate(`/desk/doubles/${double.oneId}/${double.otherId}`) : undefined })
+  const [duplicate] = may('readDuplicate') ? file.duplicates : []
+  useKeys({ d: duplicate ? () => navigate(`/desk/duplicates/${duplicate.oneId}/${duplicate.otherId}`) : undefined })
   const { eligible, because, blanks, settled } = file.firstLook
-  if (file.stage !== 'sent' && !double) return null
+  if (file.stage !== 'sent' && !duplicate) return null
   const tone = eligible === 'no' ? 'text-contradicted' : eligible === 'undecided' ? 'text-soon-ink' : 'text-confirmed'
   return (
     <section className="mt-2 grid gap-0.5 border-line border-t pt-1.5" aria-label="First look">
@@ -54,10 +54,13 @@ export function FirstLook({ file }: { file: File }) {
           Written down {file.onBehalf.how} by {file.onBehalf.by}.
         </p>
       )}
-      {double && (
+      {duplicate && (
         <p>
-          <strong className="text-soon-ink">{double.name} may be the same person.</strong>{' '}
-          <Link to={`/desk/doubles/${double.oneId}/${double.otherId}`} className="font-semibold text-confirmed">
+          <strong className="text-soon-ink">{duplicate.name} may be the same person.</strong>{' '}
+          <Link
+            to={`/desk/duplicates/${duplicate.oneId}/${duplicate.otherId}`}
+            className="font-semibold text-confirmed"
+          >
             Compare the two files (D)
           </Link>
         </p>

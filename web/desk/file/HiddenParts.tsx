@@ -6,7 +6,7 @@ import { Choice, LongField } from '../../ui/Field'
 import { faultAt, ProblemNote } from '../../ui/ProblemNote'
 import { useAct } from '../../useAct'
 import { useKeys } from '../useKeys'
-import { useTold } from '../useTold'
+import { useToast } from '../useToast'
 
 type Props = { applicationId: string; hidden: File['hidden']; letter?: string }
 
@@ -35,10 +35,10 @@ function AskToSee({ applicationId, parts, onClose }: Asking) {
   const [subject, setSubject] = useState(parts[0]!.subject)
   const [reason, setReason] = useState('')
   const { act, busy, problem } = useAct('reveal')
-  const told = useTold()
+  const toast = useToast()
   const show = async () => {
     if (!(await act({ params: { id: applicationId }, body: { subject, reason } }))) return
-    told('Shown to you for a quarter of an hour. Your reason is on record.')
+    toast('Shown to you for a quarter of an hour. Your reason is on record.')
     onClose()
   }
   return (

@@ -5,7 +5,7 @@ import { ProblemNote } from '../../ui/ProblemNote'
 import { writeMoment } from '../../ui/write'
 import { useAct } from '../../useAct'
 import { useSession } from '../../useSession'
-import { useTold } from '../useTold'
+import { useToast } from '../useToast'
 import { More } from './More'
 
 const stateWords = {
@@ -20,11 +20,11 @@ export function Messages({ id }: { id: string }) {
   const { data: messages = [] } = api.endpoints.readMessages.useQuery({ params: { id } })
   const [open, setOpen] = useState<string>()
   const again = useAct('resendMessage')
-  const told = useTold()
+  const toast = useToast()
   const { may } = useSession()
   const refused = messages.filter(({ state }) => state === 'refused').length
   const resend = async (message: string) => {
-    if (await again.act({ params: { id: message } })) told('Queued again, to the address as it is now.')
+    if (await again.act({ params: { id: message } })) toast('Queued again, to the address as it is now.')
   }
   return (
     <More

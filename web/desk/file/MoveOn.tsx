@@ -13,7 +13,7 @@ import { faultAt, ProblemNote } from '../../ui/ProblemNote'
 import { writeMoney } from '../../ui/write'
 import { useAct } from '../../useAct'
 import { useSession } from '../../useSession'
-import { useTold } from '../useTold'
+import { useToast } from '../useToast'
 import { UnansweredOffer } from './UnansweredOffer'
 
 const acts = { send: '', shortlist: 'Put on the shortlist', offer: 'Make the offer', start: 'Clear to start' } as const
@@ -52,7 +52,7 @@ function Requirement({ file, outcome }: { file: File; outcome: File['outcomes'][
   const [waiving, setWaiving] = useState(false)
   const [reason, setReason] = useState('')
   const { act, busy, problem } = useAct('waive')
-  const told = useTold()
+  const toast = useToast()
   const requirement = file.requirements.find(({ key }) => key === outcome.requirement)
   const open = outcome.state === 'unmet' || outcome.state === 'undecided'
   const may = open && requirement?.waivableBy.some((role) => roles.some((own) => own === role))
@@ -60,7 +60,7 @@ function Requirement({ file, outcome }: { file: File; outcome: File['outcomes'][
     const done = await act({ params: { id: file.id }, body: { requirement: outcome.requirement, reason } })
     if (!done) return
     setWaiving(false)
-    told(`Waived: ${outcome.title}.`)
+    toast(`Waived: ${outcome.title}.`)
   }
   return (
     <div>
@@ -112,7 +112,7 @@ type PassProps = { file: File; gate: 'shortlist' | 'offer' | 'start'; shut: bool
 function Pass({ file, gate, shut, onDone }: PassProps) {
   const { roles, may } = useSession()
   const { act, busy, problem } = useAct('passGate')
-  const told = useTold()
+  const toast = useToast()
   const mayOffer = roles.includes('hiring manager') || roles.includes('administrator')
   const { data: vacancy } = api.endpoints.readVacancy.useQuery(
     { params: { slug: file.vacancy.slug } },
@@ -126,7 +126,7 @@ function Pass({ file, gate, shut, onDone }: PassProps) {
     const terms = gate === 'offer' ? { salary: Math.round(Number(pay.replace(/[^\d.]/g, '')) * 100), answerBy } : {}
     const done = await act({ params: { id: file.id, gate }, body: { version: file.version, ...terms } })
     if (!done) return
-    told(
+    toast(
       {
         shortlist: `${file.candidate.name} is on the shortlist.`,
         offer: `The offer is on its way to ${file.candidate.name}.`,
@@ -168,7 +168,7 @@ function Pass({ file, gate, shut, onDone }: PassProps) {
         </Button>
         {!shut && (
           <span className="text-ink-2">
-            {gate === 'start' ? `First day ${writeWhen(file.targetStart)}. ` : ''}The candidate is told by mail; this
+            {gate === 'start' ? `First day ${writeWhen(file.targetStart)}. ` : ''}The candidate is toast by mail; this
             cannot be undone.
           </span>
         )}

@@ -11,7 +11,7 @@ import { faultAt, ProblemNote } from '../../ui/ProblemNote'
 import { writeShortDay } from '../../ui/write'
 import { useAct } from '../../useAct'
 import { useSession } from '../../useSession'
-import { useTold } from '../useTold'
+import { useToast } from '../useToast'
 import { More } from './More'
 
 const stateWords: Record<ReopenedPart['state'], string> = {
@@ -66,11 +66,11 @@ function Differences({ rows }: { rows: File['changes'] }) {
 
 function Part({ file, part }: { file: File; part: ReopenedPart }) {
   const { act, busy, problem } = useAct('settleReopened')
-  const told = useTold()
+  const toast = useToast()
   const { may } = useSession()
   const settle = async () => {
     if (await act({ params: { id: file.id, reopening: part.id } }))
-      told(part.state === 'open' ? `Called off: ${part.title}.` : `Noted: ${part.title}.`)
+      toast(part.state === 'open' ? `Called off: ${part.title}.` : `Noted: ${part.title}.`)
   }
   return (
     <div className="border-line border-t pt-1.5">
@@ -107,7 +107,7 @@ const daysToChange = 7
 
 function AskForChange({ file, onClose }: { file: File; onClose: () => void }) {
   const { act, busy, problem } = useAct('reopenPart')
-  const told = useTold()
+  const toast = useToast()
   const [section, setSection] = useState(file.parts[0]?.section ?? '')
   const [question, setQuestion] = useState('')
   const [reason, setReason] = useState('')
@@ -116,7 +116,7 @@ function AskForChange({ file, onClose }: { file: File; onClose: () => void }) {
   const ask = async () => {
     const done = await act({ params: { id: file.id }, body: { section, question: question || null, reason, dueOn } })
     if (!done) return
-    told(`Asked ${file.candidate.name} by mail.`)
+    toast(`Asked ${file.candidate.name} by mail.`)
     onClose()
   }
   return (

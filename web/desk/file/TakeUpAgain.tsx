@@ -5,16 +5,16 @@ import { Dialog } from '../../ui/Dialog'
 import { LongField } from '../../ui/Field'
 import { faultAt, ProblemNote } from '../../ui/ProblemNote'
 import { useAct } from '../../useAct'
-import { useTold } from '../useTold'
+import { useToast } from '../useToast'
 
 /** Somebody who was turned down goes on where they stood, for a reason that stays on record. */
 export function TakeUpAgain({ file, onClose }: { file: File; onClose: () => void }) {
   const { act, busy, problem } = useAct('takeUpAgain')
-  const told = useTold()
+  const toast = useToast()
   const [reason, setReason] = useState('')
   const take = async () => {
     if (!(await act({ params: { id: file.id }, body: { reason } }))) return
-    told(`${file.candidate.name} is taken up again.`)
+    toast(`${file.candidate.name} is taken up again.`)
     onClose()
   }
   return (

@@ -9,7 +9,7 @@ import { faultAt, ProblemNote } from '../../ui/ProblemNote'
 import { writeMoney } from '../../ui/write'
 import { useAct } from '../../useAct'
 import { useSession } from '../../useSession'
-import { useTold } from '../useTold'
+import { useToast } from '../useToast'
 
 const daysMore = 7
 
@@ -51,11 +51,11 @@ export function UnansweredOffer({ file, onDone }: { file: File; onDone: () => vo
 
 function Extend({ file, onClose }: { file: File; onClose: () => void }) {
   const { act, busy, problem } = useAct('extendOffer')
-  const told = useTold()
+  const toast = useToast()
   const [answerBy, setAnswerBy] = useState(Temporal.PlainDate.from(file.today).add({ days: daysMore }).toString())
   const extend = async () => {
     if (!(await act({ params: { id: file.id }, body: { answerBy } }))) return
-    told(`${file.candidate.name} has until ${writeWhen(answerBy)}.`)
+    toast(`${file.candidate.name} has until ${writeWhen(answerBy)}.`)
     onClose()
   }
   return (
@@ -81,17 +81,17 @@ function Extend({ file, onClose }: { file: File; onClose: () => void }) {
 
 function Withdraw({ file, onClose, onDone }: { file: File; onClose: () => void; onDone: () => void }) {
   const { act, busy, problem } = useAct('withdrawOffer')
-  const told = useTold()
+  const toast = useToast()
   const [reason, setReason] = useState('')
   const withdraw = async () => {
     if (!(await act({ params: { id: file.id }, body: { reason } }))) return
-    told('The offer is withdrawn. Another can be made.')
+    toast('The offer is withdrawn. Another can be made.')
     onDone()
   }
   return (
     <div className="mt-2 grid gap-2">
       <LongField
-        label="Why? This stays on record; the candidate is told that it is withdrawn."
+        label="Why? This stays on record; the candidate is toast that it is withdrawn."
         value={reason}
         limit={1000}
         onChange={(event) => setReason(event.target.value)}

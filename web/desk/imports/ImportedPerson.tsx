@@ -50,7 +50,7 @@ export function ImportedPerson() {
       )}
       <p className="mt-1 mb-3 flex flex-wrap gap-x-4 font-semibold text-confirmed">
         <Link to={`/desk/behalf?${begin}`}>Begin an application for them</Link>
-        <Link to={`/desk/people/${candidateId}/sights`}>Who saw what of this file</Link>
+        <Link to={`/desk/people/${candidateId}/access-log`}>Who saw what of this file</Link>
         <Link to={`/desk/trail?person=${candidateId}`}>Verify its record</Link>
       </p>
       <Table

@@ -11,7 +11,7 @@ import { Waiting } from '../../ui/Waiting'
 import { writeMoment } from '../../ui/write'
 import { useAct } from '../../useAct'
 import { Overview, Table } from '../overviews/Overview'
-import { useTold } from '../useTold'
+import { useToast } from '../useToast'
 
 type Import = Reply<typeof readImport>
 
@@ -113,7 +113,7 @@ function OneImport({ id }: { id: string }) {
   const mapping = useAct('mapImport')
   const running = useAct('runImport')
   const undoing = useAct('undoImport')
-  const told = useTold()
+  const toast = useToast()
   if (!data) return <Waiting error={error} onRetry={refetch} />
   const open = data.state === 'mapping' || data.state === 'failed'
   const right = data.total - data.faultyRows
@@ -125,10 +125,10 @@ function OneImport({ id }: { id: string }) {
     })
   }
   const run = async () => {
-    if (await running.act({ params: { id } })) told('It is being imported. You can go on with something else.')
+    if (await running.act({ params: { id } })) toast('It is being imported. You can go on with something else.')
   }
   const undo = async () => {
-    if (await undoing.act({ params: { id } })) told('Taken back whole.')
+    if (await undoing.act({ params: { id } })) toast('Taken back whole.')
   }
   return (
     <Overview

@@ -5,7 +5,7 @@ import { ProblemNote } from '../../ui/ProblemNote'
 import { Waiting } from '../../ui/Waiting'
 import { writeMoment } from '../../ui/write'
 import { useAct } from '../../useAct'
-import { useTold } from '../useTold'
+import { useToast } from '../useToast'
 import { Overview, Table } from './Overview'
 
 /** Mails that did not go out: those that wait for a mail server, and those that one refused. */
@@ -13,7 +13,7 @@ export function Outbox() {
   const { data, error, refetch } = api.endpoints.readOutbox.useQuery({}, { refetchOnMountOrArgChange: true })
   const again = useAct('resendMessage')
   const letBe = useAct('letMessageBe')
-  const told = useTold()
+  const toast = useToast()
   if (!data) return <Waiting error={error} onRetry={refetch} />
   return (
     <Overview
@@ -68,7 +68,7 @@ export function Outbox() {
                     onClick={() =>
                       void again
                         .act({ params: { id } })
-                        .then((done) => done && told('Queued again, to the address as it is now.'))
+                        .then((done) => done && toast('Queued again, to the address as it is now.'))
                     }
                   >
                     Send again
@@ -76,7 +76,7 @@ export function Outbox() {
                   <Button
                     kind="quiet"
                     busy={letBe.busy}
-                    onClick={() => void letBe.act({ params: { id } }).then((done) => done && told('Let be.'))}
+                    onClick={() => void letBe.act({ params: { id } }).then((done) => done && toast('Let be.'))}
                   >
                     Let it be
                   </Button>

@@ -9,7 +9,7 @@ import { PdfPages } from '../../ui/Paper'
 import { ProblemNote } from '../../ui/ProblemNote'
 import { useAct } from '../../useAct'
 import { useKeys } from '../useKeys'
-import { useTold } from '../useTold'
+import { useToast } from '../useToast'
 
 type Waits = Reply<typeof readTray>['waiting'][number]
 
@@ -26,19 +26,19 @@ const becauseWords: Record<string, string> = {
 export function PlacePaper({ paper, onFiled }: { paper: Waits; onFiled: () => void }) {
   const filing = useAct('filePaper')
   const removing = useAct('takeOutOfTray')
-  const told = useTold()
+  const toast = useToast()
   const fileTo = async (applicationId: string, claimId: string, words: string, part?: string) => {
     const done = await filing.act({
       params: { id: paper.id },
       body: { applicationId, claimId, ...(part ? { part: part as never } : {}) },
     })
     if (!done) return
-    told(`Filed to ${words}.`)
+    toast(`Filed to ${words}.`)
     onFiled()
   }
   const remove = async () => {
     if (!(await removing.act({ params: { id: paper.id } }))) return
-    told('Taken out of the tray.')
+    toast('Taken out of the tray.')
     onFiled()
   }
   useKeys({

@@ -6,7 +6,7 @@ import { Dialog } from '../../ui/Dialog'
 import { ProblemNote } from '../../ui/ProblemNote'
 import { Waiting } from '../../ui/Waiting'
 import { useAct } from '../../useAct'
-import { useTold } from '../useTold'
+import { useToast } from '../useToast'
 
 /** The mail as it will go out, and what keeps it from going. */
 export function AskSource({
@@ -23,11 +23,11 @@ export function AskSource({
     { refetchOnMountOrArgChange: true },
   )
   const { act, busy, problem } = useAct('raiseEnquiry')
-  const told = useTold()
+  const toast = useToast()
   const ask = async () => {
     const done = await act({ params: { id: claim.id }, body: { applicationId: file.id } })
     if (!done) return
-    told(`Asked ${data?.source ?? 'the source'}; an answer is due ${writeWhen(done.answerBy)}.`)
+    toast(`Asked ${data?.source ?? 'the source'}; an answer is due ${writeWhen(done.answerBy)}.`)
     onClose()
   }
   return (

@@ -9,7 +9,7 @@ import { writeShortDay, writeSize } from '../../ui/write'
 import { useAct } from '../../useAct'
 import { useSession } from '../../useSession'
 import { useKeys } from '../useKeys'
-import { useTold } from '../useTold'
+import { useToast } from '../useToast'
 import { AskSource } from './AskSource'
 import { type Act, actsFor, mayLook } from './acts'
 import { ComparisonTable } from './ComparisonTable'
@@ -28,7 +28,7 @@ export function ClaimProof({ file, claim }: { file: File; claim: FileClaim }) {
   const [deciding, setDeciding] = useState<Decision>()
   const confirming = useAct('decideClaim')
   const register = useAct('askRegister')
-  const told = useTold()
+  const toast = useToast()
   const toLook = claim.documents.find(({ state }) => state === 'to look at')
   const shown = toLook ?? claim.documents.find(({ state }) => state === 'seen') ?? claim.documents.at(-1)
   const settled = claim.rung === 'confirmed' || claim.rung === 'waived'
@@ -40,12 +40,12 @@ export function ClaimProof({ file, claim }: { file: File; claim: FileClaim }) {
       params: { id: claim.id },
       body: { version: claim.version, decision: 'confirmed', note: '' },
     })
-    if (done) told(`Confirmed: ${claim.label}.`, { findingId: done.findingId })
+    if (done) toast(`Confirmed: ${claim.label}.`, { findingId: done.findingId })
   }
   const lookUp = async () => {
     const done = await register.act({ params: { id: claim.id }, body: { applicationId: file.id } })
     if (done)
-      told(done.found ? 'Found in the register; compare and decide.' : 'The register has no entry with this number.')
+      toast(done.found ? 'Found in the register; compare and decide.' : 'The register has no entry with this number.')
   }
   const look = () => setLooking(shown?.id)
   const buttons: Record<Act, { letter: string; words: string; press: () => void; busy?: boolean }> = {

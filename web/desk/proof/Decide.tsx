@@ -5,26 +5,26 @@ import { Dialog } from '../../ui/Dialog'
 import { LongField } from '../../ui/Field'
 import { faultAt, ProblemNote } from '../../ui/ProblemNote'
 import { useAct } from '../../useAct'
-import { useTold } from '../useTold'
+import { useToast } from '../useToast'
 
 const words = {
   'confirmed with a note': {
     title: 'Confirm with a note',
     ask: 'Why is it the same, in spite of the difference?',
     act: 'Confirm',
-    told: 'Confirmed with a note',
+    toast: 'Confirmed with a note',
   },
   contradicted: {
     title: 'Record a contradiction',
     ask: 'What contradicts it?',
     act: 'Record contradiction',
-    told: 'Contradiction recorded',
+    toast: 'Contradiction recorded',
   },
   unconfirmable: {
     title: 'Cannot be confirmed',
     ask: 'What was tried, and why can nobody confirm it?',
     act: 'Record',
-    told: 'Recorded as unconfirmable',
+    toast: 'Recorded as unconfirmable',
   },
 } as const
 
@@ -40,12 +40,12 @@ export function Decide({
 }) {
   const [note, setNote] = useState('')
   const { act, busy, problem } = useAct('decideClaim')
-  const told = useTold()
+  const toast = useToast()
   const say = words[decision]
   const decide = async () => {
     const done = await act({ params: { id: claim.id }, body: { version: claim.version, decision, note } })
     if (!done) return
-    told(`${say.told}: ${claim.label}.`, { findingId: done.findingId })
+    toast(`${say.toast}: ${claim.label}.`, { findingId: done.findingId })
     onClose()
   }
   return (

@@ -8,7 +8,7 @@ import { Paper } from '../../ui/Paper'
 import { ProblemNote } from '../../ui/ProblemNote'
 import { useAct } from '../../useAct'
 import { useSession } from '../../useSession'
-import { useTold } from '../useTold'
+import { useToast } from '../useToast'
 import { ZoneNote } from './ZoneNote'
 
 type FileClaim = File['claims'][number]
@@ -37,7 +37,7 @@ export function LookAt({
   const [reason, setReason] = useState('')
   const seeing = useAct('seeDocument')
   const back = useAct('sendDocumentBack')
-  const told = useTold()
+  const toast = useToast()
   const { may } = useSession()
   if (!document) return null
   const see = async () => {
@@ -49,13 +49,13 @@ export function LookAt({
     )
     const done = await seeing.act({ params: { id: document.id }, body: { version: document.version, reads: said } })
     if (!done) return
-    told(`Seen: ${document.fileName}.`, { documentId: document.id })
+    toast(`Seen: ${document.fileName}.`, { documentId: document.id })
     onClose()
   }
   const sendBack = async () => {
     const done = await back.act({ params: { id: document.id }, body: { version: document.version, reason } })
     if (!done) return
-    told(`Sent back to ${file.candidate.name}, with a mail and a task.`)
+    toast(`Sent back to ${file.candidate.name}, with a mail and a task.`)
     onClose()
   }
   return (

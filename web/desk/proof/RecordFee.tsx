@@ -6,7 +6,7 @@ import { TextField } from '../../ui/Field'
 import { faultAt, ProblemNote } from '../../ui/ProblemNote'
 import { useAct } from '../../useAct'
 import { useSession } from '../../useSession'
-import { useTold } from '../useTold'
+import { useToast } from '../useToast'
 
 /** Puts on record that a fee has arrived. */
 export function RecordFee({ file, requirement, title }: { file: File; requirement: string; title: string }) {
@@ -14,11 +14,11 @@ export function RecordFee({ file, requirement, title }: { file: File; requiremen
   const { act, busy, problem } = useAct('recordFee')
   const [receivedOn, setReceivedOn] = useState(file.today)
   const [note, setNote] = useState('')
-  const told = useTold()
+  const toast = useToast()
   if (!may('recordFee')) return null
   const record = async () => {
     const done = await act({ params: { id: file.id, requirement }, body: { receivedOn, note } })
-    if (done) told(`Received: ${title}.`)
+    if (done) toast(`Received: ${title}.`)
   }
   return (
     <div className="mt-3 grid gap-2">

@@ -9,7 +9,7 @@ import { writeDayOf } from '../../ui/write'
 import { useAct } from '../../useAct'
 import { useSession } from '../../useSession'
 import { useKeys } from '../useKeys'
-import { useTold } from '../useTold'
+import { useToast } from '../useToast'
 
 type Props = { file: File; check: File['checks'][number] }
 
@@ -52,11 +52,11 @@ export function Resit({ file, check }: Props) {
 function Allow({ file, check, onClose }: Props & { onClose: () => void }) {
   const [reason, setReason] = useState('')
   const { act, busy, problem } = useAct('allowResit')
-  const told = useTold()
+  const toast = useToast()
   const allow = async () => {
     const done = await act({ params: { id: file.id }, body: { check: check.check, reason } })
     if (!done) return
-    told(`${file.candidate.name} may sit it again from ${writeWhen(done.notBefore)}.`)
+    toast(`${file.candidate.name} may sit it again from ${writeWhen(done.notBefore)}.`)
     onClose()
   }
   return (
@@ -64,7 +64,7 @@ function Allow({ file, check, onClose }: Props & { onClose: () => void }) {
       open
       onClose={onClose}
       title={`Let ${file.candidate.name} sit it again`}
-      description={`Attempt ${check.attempt + 1} of ${check.attempts}, with other questions, ${check.waitDays} days after the last at the earliest. The result so far stays; they are told by mail.`}
+      description={`Attempt ${check.attempt + 1} of ${check.attempts}, with other questions, ${check.waitDays} days after the last at the earliest. The result so far stays; they are toast by mail.`}
     >
       <LongField
         label="Why? This stays on record."

@@ -10,7 +10,7 @@ import { ProblemNote } from '../../ui/ProblemNote'
 import { Waiting } from '../../ui/Waiting'
 import { useAct } from '../../useAct'
 import { useKeys } from '../useKeys'
-import { useTold } from '../useTold'
+import { useToast } from '../useToast'
 
 type Scores = Reply<typeof readScores>
 
@@ -45,7 +45,7 @@ function Sheet({ file, scores }: { file: File; scores: Scores }) {
     ),
   )
   const { act, busy, problem } = useAct('saveScore')
-  const told = useTold()
+  const toast = useToast()
   const { criteria } = scores
   const give = (key: string, value: number) => {
     const next = { ...points, [key]: value }
@@ -54,7 +54,7 @@ function Sheet({ file, scores }: { file: File; scores: Scores }) {
     void act({ params: { id: file.id }, body: { points: next, note, handIn: false } })
   }
   const handIn = async () => {
-    if (await act({ params: { id: file.id }, body: { points, note, handIn: true } })) told('Your score is in.')
+    if (await act({ params: { id: file.id }, body: { points, note, handIn: true } })) toast('Your score is in.')
   }
   const current = criteria[at]
   useKeys(

@@ -13,7 +13,7 @@ import { Waiting } from '../../ui/Waiting'
 import { writeMoment } from '../../ui/write'
 import { useAct } from '../../useAct'
 import { Table } from '../overviews/Overview'
-import { useTold } from '../useTold'
+import { useToast } from '../useToast'
 import { gateWords } from './RequirementEditor'
 
 const effectWords: Record<Change['effect'], string> = {
@@ -250,13 +250,13 @@ type Person = { id: string; candidate: string }
 function Move({ vacancy, people }: { vacancy: DeskVacancy; people: readonly Person[] }) {
   const { act, busy, problem } = useAct('moveApplications')
   const [reason, setReason] = useState('')
-  const told = useTold()
+  const toast = useToast()
   if (people.length === 0) return null
   const move = async () => {
     const done = await act({ params: { id: vacancy.id }, body: { applications: people.map(({ id }) => id), reason } })
     if (!done) return
     setReason('')
-    told(
+    toast(
       `${done.moved === 1 ? 'One application is' : `${done.moved} applications are`} judged by version ${vacancy.rulesVersion} now.`,
     )
   }
@@ -265,7 +265,7 @@ function Move({ vacancy, people }: { vacancy: DeskVacancy; people: readonly Pers
       <h2 className="text-[1.0667rem]">Judge those who have sent by version {vacancy.rulesVersion}</h2>
       <p className="text-ink-2">
         {people.length === 1 ? people[0]!.candidate : `The ${people.length} people listed`} sent under an earlier
-        version and keep it unless you move them. Each is told by mail what is asked differently, and why.
+        version and keep it unless you move them. Each is toast by mail what is asked differently, and why.
       </p>
       <LongField
         label="Why, as they will read it"

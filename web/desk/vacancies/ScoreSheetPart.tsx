@@ -8,7 +8,7 @@ import { LongField, SelectField, TextField } from '../../ui/Field'
 import { ProblemNote } from '../../ui/ProblemNote'
 import { Waiting } from '../../ui/Waiting'
 import { useAct } from '../../useAct'
-import { useTold } from '../useTold'
+import { useToast } from '../useToast'
 import { freshKey } from './freshKey'
 
 type Sheet = Reply<typeof readScoreSheet>
@@ -28,13 +28,13 @@ function Editing({ id, sheet, mayEdit }: { id: string; sheet: Sheet; mayEdit: bo
   const [reviewers, setReviewers] = useState(sheet.reviewers)
   const [hideNames, setHideNames] = useState(sheet.hideNames)
   const { act, busy, problem } = useAct('saveScoreSheet')
-  const told = useTold()
+  const toast = useToast()
   const fixed = sheet.used > 0 || !mayEdit
   const change = (nth: number, over: Partial<Sheet['criteria'][number]>) =>
     setCriteria(criteria.map((criterion, at) => (at === nth ? { ...criterion, ...over } : criterion)))
   const save = async () => {
     const done = await act({ params: { id }, body: { version: sheet.version, criteria, reviewers, hideNames } })
-    if (done) told('The score sheet is agreed.')
+    if (done) toast('The score sheet is agreed.')
   }
   return (
     <form
@@ -70,7 +70,7 @@ function Editing({ id, sheet, mayEdit }: { id: string; sheet: Sheet; mayEdit: bo
         </label>
       </div>
       {criteria.length === 0 && (
-        <p className="py-2">No criteria yet. Three to five that can be told apart are enough.</p>
+        <p className="py-2">No criteria yet. Three to five that can be toast apart are enough.</p>
       )}
       <ol className="grid max-w-[980px] gap-3">
         {criteria.map((criterion, nth) => (

@@ -6,7 +6,7 @@ import { LongField, TextField } from '../../ui/Field'
 import { ProblemNote } from '../../ui/ProblemNote'
 import { useAct } from '../../useAct'
 import { useSession } from '../../useSession'
-import { useTold } from '../useTold'
+import { useToast } from '../useToast'
 import { ConditionEditor } from './ConditionEditor'
 
 type Props = { section: Section; known: readonly KnownFact[]; onChange: (next: Section) => void }
@@ -49,7 +49,7 @@ function Shared({ section, onChange }: Pick<Props, 'section' | 'onChange'>) {
   const { data: library = [] } = api.endpoints.sharedSections.useQuery({})
   const { isKeeper: mayEdit } = useSession()
   const { act, busy, problem } = useAct('saveSharedSection')
-  const told = useTold()
+  const toast = useToast()
   const key = section.shared?.key ?? section.key
   const newest = library.find((candidate) => candidate.key === key)
   const plain = ({ shared: _shared, when: _when, ...rest }: Section) => JSON.stringify(rest)
@@ -61,7 +61,7 @@ function Shared({ section, onChange }: Pick<Props, 'section' | 'onChange'>) {
     })
     if (!saved) return
     onChange({ ...section, shared: { key, version: saved.version } })
-    told(
+    toast(
       `“${section.title}” is version ${saved.version} in the common library. Other vacancies keep theirs until you give it to them.`,
     )
   }

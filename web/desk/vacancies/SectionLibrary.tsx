@@ -6,19 +6,19 @@ import { writeDayOf } from '../../ui/write'
 import { useAct } from '../../useAct'
 import { useSession } from '../../useSession'
 import { Overview, Table } from '../overviews/Overview'
-import { useTold } from '../useTold'
+import { useToast } from '../useToast'
 
 /** The sections that vacancies share: their newest version, and who still has an older one. */
 export function SectionLibrary() {
   const { data, error, refetch } = api.endpoints.sharedSections.useQuery({}, { refetchOnMountOrArgChange: true })
   const { act, busy, problem } = useAct('spreadSharedSection')
   const { isKeeper: mayEdit } = useSession()
-  const told = useTold()
+  const toast = useToast()
   if (!data) return <Waiting error={error} onRetry={refetch} />
   const spread = async (key: string, title: string, vacancies: string[]) => {
     const done = await act({ params: { key }, body: { vacancies } })
     if (done)
-      told(
+      toast(
         `“${title}” is in ${done.changed === 1 ? 'one draft' : `${done.changed} drafts`} now. Nothing is published by that.`,
       )
   }

@@ -10,7 +10,7 @@ import { useTitle } from '../../ui/useTitle'
 import { Waiting } from '../../ui/Waiting'
 import { useAct } from '../../useAct'
 import { useSession } from '../../useSession'
-import { useTold } from '../useTold'
+import { useToast } from '../useToast'
 import { DryRunPart } from './DryRunPart'
 import { EqualityPart } from './EqualityPart'
 import { FormPart } from './FormPart'
@@ -60,7 +60,7 @@ function Parts({ vacancy, part, mayEdit }: PartsProps) {
             {[
               vacancy.place,
               stateWords[vacancy.state],
-              vacancy.intake?.title,
+              vacancy.group?.title,
               vacancy.rulesVersion > 0 ? `rules version ${vacancy.rulesVersion}` : 'no rules published',
             ]
               .filter(Boolean)
@@ -146,11 +146,11 @@ function Acts({ vacancy, editing }: { vacancy: DeskVacancy; editing: RulesEditin
   const state = useAct('setVacancyState')
   const copying = useAct('createVacancy')
   const navigate = useNavigate()
-  const told = useTold()
+  const toast = useToast()
   const [publishing, setPublishing] = useState(false)
   const turn = async (to: VacancyState) => {
     const done = await state.act({ params: { id: vacancy.id }, body: { version: vacancy.version, state: to } })
-    if (done) told(`${vacancy.title} is ${stateWords[to]} now.`)
+    if (done) toast(`${vacancy.title} is ${stateWords[to]} now.`)
   }
   const copy = async () => {
     const made = await copying.act({ body: { title: vacancy.title, copyOf: vacancy.id } })
@@ -189,13 +189,13 @@ type PublishProps = { vacancy: DeskVacancy; editing: RulesEditing; open: boolean
 function Publish({ vacancy, editing, open, onClose }: PublishProps) {
   const { act, busy, problem } = useAct('publishRules')
   const [note, setNote] = useState('')
-  const told = useTold()
+  const toast = useToast()
   const sent = vacancy.versions.reduce((sum, { applications }) => sum + applications, 0)
   const publish = async () => {
     const done = await act({ params: { id: vacancy.id }, body: { version: editing.version, note } })
     if (!done) return
     setNote('')
-    told(`Version ${done.rulesVersion} is published.`)
+    toast(`Version ${done.rulesVersion} is published.`)
     onClose()
   }
   return (

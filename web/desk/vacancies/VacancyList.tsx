@@ -32,7 +32,7 @@ export function VacancyList() {
           <Link to="/desk/vacancies/sections" className="self-center font-semibold text-confirmed">
             The common library of sections
           </Link>
-          <Link to="/desk/vacancies/intakes" className="self-center font-semibold text-confirmed">
+          <Link to="/desk/vacancies/groups" className="self-center font-semibold text-confirmed">
             Groups of vacancies
           </Link>
         </p>
@@ -44,7 +44,7 @@ export function VacancyList() {
         columns={[
           {
             name: 'Post',
-            of: ({ id, slug, title, place, intake }) => (
+            of: ({ id, slug, title, place, group }) => (
               <>
                 <Link
                   to={mayRead ? `/desk/vacancies/${id}/post` : `/vacancies/${slug}`}
@@ -52,7 +52,7 @@ export function VacancyList() {
                 >
                   {title}
                 </Link>{' '}
-                <span className="text-ink-2">{[place, intake].filter(Boolean).join(', ')}</span>
+                <span className="text-ink-2">{[place, group].filter(Boolean).join(', ')}</span>
               </>
             ),
           },

@@ -10,7 +10,7 @@ import { SelectField } from '../../ui/Field'
 import { writeMoment } from '../../ui/write'
 import { useAct } from '../../useAct'
 import { Table } from '../overviews/Overview'
-import { useTold } from '../useTold'
+import { useToast } from '../useToast'
 
 const ofWords: Record<Difference['of'], string> = {
   section: 'Section',
@@ -90,7 +90,7 @@ type ExchangeProps = { vacancy: DeskVacancy; mayEdit: boolean; versions: readonl
 function Exchange({ vacancy, mayEdit, versions }: ExchangeProps) {
   const dispatch = useDispatch<typeof store.dispatch>()
   const { act, busy, problem } = useAct('importRules')
-  const told = useTold()
+  const toast = useToast()
   const input = useRef<HTMLInputElement>(null)
   const [version, setVersion] = useState(versions[0]?.value ?? 'draft')
   const save = async () => {
@@ -112,7 +112,7 @@ function Exchange({ vacancy, mayEdit, versions }: ExchangeProps) {
       body: { version: vacancy.draft.version, text: await file.text() },
     })
     if (input.current) input.current.value = ''
-    if (done) told(`The rules of ${file.name} are in the draft. Nothing is published yet.`)
+    if (done) toast(`The rules of ${file.name} are in the draft. Nothing is published yet.`)
   }
   return (
     <section>

@@ -11,7 +11,7 @@ import { SortableList } from '../../ui/SortableList'
 import { Waiting } from '../../ui/Waiting'
 import { useAct } from '../../useAct'
 import { Overview } from '../overviews/Overview'
-import { useTold } from '../useTold'
+import { useToast } from '../useToast'
 import { WrittenFields } from './WrittenFields'
 
 type Template = Reply<typeof listTemplates>['templates'][number]
@@ -80,12 +80,12 @@ const versionOf = (sentences: readonly Sentence[], about: Sentence['about']) =>
 function Sentences({ about, title, given }: { about: Sentence['about']; title: string; given: readonly Sentence[] }) {
   const [sentences, setSentences] = useState(given.filter((sentence) => sentence.about === about))
   const { act, busy, problem } = useAct('saveSentences')
-  const told = useTold()
+  const toast = useToast()
   const change = (id: string, over: Partial<Sentence>) =>
     setSentences(sentences.map((sentence) => (sentence.id === id ? { ...sentence, ...over } : sentence)))
   const save = async () => {
     const body = { sentences: sentences.map(({ about: _, ...sentence }) => sentence) }
-    if (await act({ params: { about }, body })) told('The sentences are saved.')
+    if (await act({ params: { about }, body })) toast('The sentences are saved.')
   }
   return (
     <section aria-label={title}>
@@ -157,16 +157,16 @@ function EditTemplate({ template, onClose }: { template: Template; onClose: () =
   const [written, setWritten] = useState({ english: template.english, german: template.german })
   const saving = useAct('saveTemplate')
   const removing = useAct('removeTemplate')
-  const told = useTold()
+  const toast = useToast()
   const save = async () => {
     const body = { name, version: template.version, ...written }
     if (!(await saving.act({ params: { id: template.id }, body }))) return
-    told(`Saved: ${name}.`)
+    toast(`Saved: ${name}.`)
     onClose()
   }
   const remove = async () => {
     if (!(await removing.act({ params: { id: template.id } }))) return
-    told(`Removed: ${template.name}.`)
+    toast(`Removed: ${template.name}.`)
     onClose()
   }
   return (

@@ -23,7 +23,7 @@ export function MyData() {
     <Part title={say('Your data')}>
       <p className="mb-2">{say('All we know of you, with every paper you sent, is yours to keep.')}</p>
       <p className="mb-3">
-        <a href={addressOf('takeData')} download className="font-semibold text-confirmed underline">
+        <a href={addressOf('exportPersonalData')} download className="font-semibold text-confirmed underline">
           {say('Take all of it along, as a ZIP')}
         </a>
       </p>

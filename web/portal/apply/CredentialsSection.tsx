@@ -51,7 +51,7 @@ export function CredentialsSection({ draft }: { draft: Draft }) {
             onHeld={() => {}}
           />
         ) : (
-          <CredentialFace
+          <CredentialLine
             key={claim.id}
             claim={claim}
             accepted={draft.vacancy.paperLanguages}
@@ -108,7 +108,7 @@ type FaceProps = {
   onChange: () => void
 }
 
-function CredentialFace({ claim, accepted, renewing, reopened, onChange }: FaceProps) {
+function CredentialLine({ claim, accepted, renewing, reopened, onChange }: FaceProps) {
   const face = useRef<HTMLDivElement>(null)
   useEffect(() => {
     if (renewing) face.current?.scrollIntoView({ block: 'center' })

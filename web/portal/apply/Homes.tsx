@@ -73,7 +73,7 @@ export function Homes({ draft }: { draft: Draft }) {
         ) : editing === claim?.id ? (
           <HomeEditor key={claim.id} draftId={draft.id} claim={claim} begun={{}} onDone={() => setEditing(undefined)} />
         ) : (
-          claim && <HomeFace key={claim.id} claim={claim} onChange={() => setEditing(claim.id)} />
+          claim && <HomeLine key={claim.id} claim={claim} onChange={() => setEditing(claim.id)} />
         ),
       )}
     </section>
@@ -105,7 +105,7 @@ function gapsIn(
   }))
 }
 
-function HomeFace({ claim, onChange }: { claim: Claim; onChange: () => void }) {
+function HomeLine({ claim, onChange }: { claim: Claim; onChange: () => void }) {
   if (claim.details.kind !== 'residence') return null
   const { from, to, address, country } = claim.details
   return (

@@ -58,7 +58,7 @@ export function StudySection({ draft }: { draft: Draft }) {
         ) : (
           <Sheet key={claim.id}>
             <div className="flex flex-wrap items-start justify-between gap-2">
-              <StudyFace claim={claim} />
+              <StudyLine claim={claim} />
               <ClaimActions
                 claim={claim}
                 onChange={() => setEditing(claim.id)}
@@ -82,7 +82,7 @@ export function StudySection({ draft }: { draft: Draft }) {
   )
 }
 
-function StudyFace({ claim }: { claim: Claim }) {
+function StudyLine({ claim }: { claim: Claim }) {
   if (claim.details.kind !== 'study') return null
   const { sourceName, from, to, number, outcome, expected, language } = claim.details
   const until =

@@ -111,7 +111,7 @@ export function WorkSection({ draft }: { draft: Draft }) {
               onDone={() => setEditing(undefined)}
             />
           ) : (
-            <WorkFace
+            <WorkLine
               key={row.claim.id}
               claim={row.claim}
               reopened={isOpenedAgain(draft, 'work')}
@@ -141,7 +141,7 @@ function nextEntry(jobs: readonly Claim[], today: string): Partial<Work> {
 
 type FaceProps = { claim: Claim; reopened: boolean; onChange: () => void }
 
-function WorkFace({ claim, reopened, onChange }: FaceProps) {
+function WorkLine({ claim, reopened, onChange }: FaceProps) {
   if (claim.details.kind !== 'work') return null
   const { from, to, position, activity, mayAsk, fullTimeShare, confirmBy } = claim.details
   const asking = {

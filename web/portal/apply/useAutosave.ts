@@ -8,7 +8,7 @@ import { api, type Problem } from '../../api'
 import type { store } from '../../store'
 import { adoptAnswers, keepAnswers } from '../keep'
 import { openWindows, thisWindow } from '../thisWindow'
-import { afterSaving, changed, same, settled, type Typed, toSave, valuesOf, without } from './typed'
+import { afterSaving, changed, same, settled, type Typed, toSave, valuesOf, without } from './unsavedAnswers'
 
 export type Autosave = {
   /** An answer as it is typed, or else as it is saved. */

@@ -6,23 +6,23 @@ import { writeMoment } from '../../ui/write'
 import { Overview, Table } from './Overview'
 
 /** Who saw what of a person: every file opened, and everything hidden that was shown, with its reason. */
-export function Sights() {
+export function AccessLog() {
   const { candidateId = '' } = useParams()
   const [before, setBefore] = useState<string>()
-  const { data, error, refetch } = api.endpoints.readSights.useQuery(
+  const { data, error, refetch } = api.endpoints.readAccessLog.useQuery(
     { params: { candidateId }, query: { before } },
     { refetchOnMountOrArgChange: true },
   )
   if (!data) return <Waiting error={error} onRetry={refetch} />
   return (
     <Overview
-      list="sights"
+      list="access-log"
       filter={{ candidate: candidateId }}
       title={`Who saw what: ${data.name}`}
       about="Every day on which somebody opened the file, and everything hidden that was shown, newest first. The person can read the same."
     >
       <Table
-        rows={data.sights}
+        rows={data.entries}
         keyOf={({ id }) => id}
         empty="Nobody has opened this file yet."
         columns={[

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
-import type { readDouble } from '#contract/doubles'
+import type { readDuplicate } from '#contract/duplicates'
 import type { Reply } from '#contract/endpoint'
 import { writeWhen } from '#core/dates/write'
 import { api } from '../../api'
@@ -14,35 +14,35 @@ import { useAct } from '../../useAct'
 import { AsCsv } from '../AsCsv'
 import { HiddenParts } from '../file/HiddenParts'
 import { useKeys } from '../useKeys'
-import { useTold } from '../useTold'
+import { useToast } from '../useToast'
 
-type Pair = Reply<typeof readDouble>
+type Pair = Reply<typeof readDuplicate>
 
 /** Files that may be of one person: the pairs on the left, the chosen two side by side. */
-export function Doubles() {
+export function Duplicates() {
   const { oneId, otherId } = useParams()
   const navigate = useNavigate()
-  const { data, error, refetch } = api.endpoints.listDoubles.useQuery({}, { refetchOnMountOrArgChange: true })
+  const { data, error, refetch } = api.endpoints.listDuplicates.useQuery({}, { refetchOnMountOrArgChange: true })
   const undo = useAct('undoMerge')
-  const told = useTold()
+  const toast = useToast()
   const pairs = data?.pairs ?? []
   const at = pairs.findIndex((pair) => pair.oneId === oneId && pair.otherId === otherId)
   const go = (by: number) => {
     const next = pairs[Math.min(pairs.length - 1, Math.max(0, at + by))]
-    if (next) navigate(`/desk/doubles/${next.oneId}/${next.otherId}`, { replace: true })
+    if (next) navigate(`/desk/duplicates/${next.oneId}/${next.otherId}`, { replace: true })
   }
   useKeys({ j: () => go(1), k: () => go(-1) })
   if (!data) return <Waiting error={error} onRetry={refetch} />
   return (
-    <main className="grid h-full min-h-0 lg:grid-cols-[17.2rem_minmax(0,1fr)]" aria-label="Possible doubles">
+    <main className="grid h-full min-h-0 lg:grid-cols-[17.2rem_minmax(0,1fr)]" aria-label="Possible duplicates">
       <section
         aria-label="Pairs"
         className={`min-h-0 overflow-auto border-line border-r bg-sheet-2 ${oneId ? 'max-lg:hidden' : ''}`}
       >
         <div className="border-line border-b px-3 py-2">
           <div className="flex items-baseline justify-between text-[0.8333rem]">
-            <h1 className="text-[1.2rem]">Doubles</h1>
-            <AsCsv list="doubles" />
+            <h1 className="text-[1.2rem]">Duplicates</h1>
+            <AsCsv list="duplicates" />
           </div>
           <p className="text-[0.8333rem] text-ink-2">Files that may be of one person, the likeliest first.</p>
         </div>
@@ -52,7 +52,7 @@ export function Doubles() {
               key={pair.oneId + pair.otherId}
               className={`border-line border-b ${pair.oneId === oneId && pair.otherId === otherId ? 'bg-confirmed-wash shadow-[inset_3px_0_0_var(--confirmed)]' : 'hover:bg-sheet'}`}
             >
-              <Link to={`/desk/doubles/${pair.oneId}/${pair.otherId}`} className="block px-3 py-2">
+              <Link to={`/desk/duplicates/${pair.oneId}/${pair.otherId}`} className="block px-3 py-2">
                 <span className="block truncate font-semibold text-[0.9333rem]">{pair.names[0]}</span>
                 <span className="block truncate">{pair.names[1]}</span>
                 <span className="block text-[0.8333rem] text-ink-2">
@@ -82,7 +82,7 @@ export function Doubles() {
                   type="button"
                   className="block font-semibold text-confirmed"
                   onClick={() =>
-                    void undo.act({ params: { id } }).then((done) => done && told('The two files are apart again.'))
+                    void undo.act({ params: { id } }).then((done) => done && toast('The two files are apart again.'))
                   }
                 >
                   Take apart again
@@ -94,10 +94,15 @@ export function Doubles() {
       </section>
       {oneId && otherId ? (
         <div className="min-h-0 min-w-0 max-lg:overflow-auto lg:contents">
-          <Link to="/desk/doubles" className="block px-5 pt-2 text-confirmed lg:hidden">
+          <Link to="/desk/duplicates" className="block px-5 pt-2 text-confirmed lg:hidden">
             Back to the pairs
           </Link>
-          <Compare key={oneId + otherId} oneId={oneId} otherId={otherId} onSettled={() => navigate('/desk/doubles')} />
+          <Compare
+            key={oneId + otherId}
+            oneId={oneId}
+            otherId={otherId}
+            onSettled={() => navigate('/desk/duplicates')}
+          />
         </div>
       ) : (
         <p className="p-6 text-ink-2 max-lg:hidden">Choose a pair on the left, or press J.</p>
@@ -119,13 +124,13 @@ function Compare({ oneId, otherId, onSettled }: { oneId: string; otherId: string
     data: pair,
     error,
     refetch,
-  } = api.endpoints.readDouble.useQuery({ params: { oneId, otherId } }, { refetchOnMountOrArgChange: true })
+  } = api.endpoints.readDuplicate.useQuery({ params: { oneId, otherId } }, { refetchOnMountOrArgChange: true })
   const [merging, setMerging] = useState(false)
   const apart = useAct('setApart')
-  const told = useTold()
+  const toast = useToast()
   const setApart = async () => {
     if (!(await apart.act({ params: { oneId, otherId } }))) return
-    told('Two people. They will not be shown together again.')
+    toast('Two people. They will not be shown together again.')
     onSettled()
   }
   useKeys({ m: () => setMerging(true), x: () => void setApart() })
@@ -264,12 +269,12 @@ function Merge({ pair, onClose, onMerged }: { pair: Pair; onClose: () => void; o
       .join(', ')}`,
   )
   const { act, busy, problem } = useAct('mergeFiles')
-  const told = useTold()
+  const toast = useToast()
   const merge = async () => {
     const other = pair.sides.find(({ candidateId }) => candidateId !== kept)!
     const done = await act({ params: { keptId: kept }, body: { mergedId: other.candidateId, reason } })
     if (!done) return
-    told(`Merged. Everything of ${other.name} is in one file now.`, { mergeId: done.id })
+    toast(`Merged. Everything of ${other.name} is in one file now.`, { mergeId: done.id })
     onMerged()
   }
   return (

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import type { AnswerValue } from '#core/form/answer'
 import type { Form } from '#core/form/form'
-import { afterSaving, changed, same, settled, type Typed, toSave } from './typed'
+import { afterSaving, changed, same, settled, type Typed, toSave } from './unsavedAnswers'
 
 const form: Form = [
   {

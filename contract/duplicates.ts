@@ -23,9 +23,9 @@ const Side = Type.Object({
   claims: Type.Array(Type.Object({ label: Type.String(), number: Type.String(), rung: Type.String() })),
 })
 
-export const listDoubles = endpoint({
+export const listDuplicates = endpoint({
   method: 'GET',
-  path: '/api/desk/doubles',
+  path: '/api/desk/duplicates',
   summary: 'Files that may be of one person, the likeliest first, and merges of the last days',
   access: desk,
   reply: Type.Object({
@@ -45,9 +45,9 @@ export const listDoubles = endpoint({
   invalidates: ['desk'],
 })
 
-export const readDouble = endpoint({
+export const readDuplicate = endpoint({
   method: 'GET',
-  path: '/api/desk/doubles/:oneId/:otherId',
+  path: '/api/desk/duplicates/:oneId/:otherId',
   summary: 'Two files side by side, with what agrees and what does not',
   access: desk,
   params: Type.Object({ oneId: Id, otherId: Id }),
@@ -62,7 +62,7 @@ export const readDouble = endpoint({
 
 export const setApart = endpoint({
   method: 'POST',
-  path: '/api/desk/doubles/:oneId/:otherId/apart',
+  path: '/api/desk/duplicates/:oneId/:otherId/apart',
   summary: 'Record that two files are of two people; they are not shown together again',
   access: desk,
   params: Type.Object({ oneId: Id, otherId: Id }),

@@ -6,14 +6,14 @@ import { faultAt, ProblemNote } from '../../ui/ProblemNote'
 import { Waiting } from '../../ui/Waiting'
 import { useAct } from '../../useAct'
 import { Overview } from '../overviews/Overview'
-import { useTold } from '../useTold'
+import { useToast } from '../useToast'
 
-type Intake = { id?: string; version: number; title: string; rankUpTo: number; vacancies: { id: string }[] }
-const fresh: Intake = { version: 0, title: '', rankUpTo: 3, vacancies: [] }
+type VacancyGroup = { id?: string; version: number; title: string; rankUpTo: number; vacancies: { id: string }[] }
+const fresh: VacancyGroup = { version: 0, title: '', rankUpTo: 3, vacancies: [] }
 
 /** Groups of vacancies: one application counts for all of a group, and ranks its posts. */
-export function Intakes() {
-  const { data, error, refetch } = api.endpoints.listIntakes.useQuery({}, { refetchOnMountOrArgChange: true })
+export function VacancyGroups() {
+  const { data, error, refetch } = api.endpoints.listVacancyGroups.useQuery({}, { refetchOnMountOrArgChange: true })
   const { data: vacancies } = api.endpoints.deskVacancies.useQuery({})
   const [making, setMaking] = useState(false)
   if (!data || !vacancies) return <Waiting error={error} onRetry={refetch} />
@@ -29,12 +29,12 @@ export function Intakes() {
       about="Whoever applies for one post of a group puts several of its posts in order; one application counts for all of them."
     >
       <div className="grid max-w-[860px] gap-4">
-        {data.map((intake) => (
-          <IntakeForm key={`${intake.id} ${intake.version}`} intake={intake} options={free(intake.id)} />
+        {data.map((group) => (
+          <VacancyGroupForm key={`${group.id} ${group.version}`} group={group} options={free(group.id)} />
         ))}
         {data.length === 0 && <p className="text-ink-2">There is no group yet.</p>}
         {making ? (
-          <IntakeForm intake={fresh} options={free()} onDone={() => setMaking(false)} />
+          <VacancyGroupForm group={fresh} options={free()} onDone={() => setMaking(false)} />
         ) : (
           <Button className="justify-self-start" onClick={() => setMaking(true)}>
             Make a group
@@ -45,18 +45,18 @@ export function Intakes() {
   )
 }
 
-type FormProps = { intake: Intake; options: { value: string; label: string }[]; onDone?: () => void }
+type FormProps = { group: VacancyGroup; options: { value: string; label: string }[]; onDone?: () => void }
 
-function IntakeForm({ intake, options, onDone }: FormProps) {
-  const { act, busy, problem } = useAct('saveIntake')
-  const told = useTold()
-  const [title, setTitle] = useState(intake.title)
-  const [rankUpTo, setRankUpTo] = useState(intake.rankUpTo)
-  const [chosen, setChosen] = useState(intake.vacancies.map(({ id }) => id))
+function VacancyGroupForm({ group, options, onDone }: FormProps) {
+  const { act, busy, problem } = useAct('saveVacancyGroup')
+  const toast = useToast()
+  const [title, setTitle] = useState(group.title)
+  const [rankUpTo, setRankUpTo] = useState(group.rankUpTo)
+  const [chosen, setChosen] = useState(group.vacancies.map(({ id }) => id))
   const save = async () => {
-    const done = await act({ body: { id: intake.id, version: intake.version, title, rankUpTo, vacancies: chosen } })
+    const done = await act({ body: { id: group.id, version: group.version, title, rankUpTo, vacancies: chosen } })
     if (!done) return
-    told(`“${title}” is saved.`)
+    toast(`“${title}” is saved.`)
     onDone?.()
   }
   return (

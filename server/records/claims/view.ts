@@ -1,5 +1,5 @@
 import { Op } from 'sequelize'
-import type { Claim as ClaimFace } from '#contract/claims'
+import type { Claim as ClaimView } from '#contract/claims'
 import { say } from '#core/words/say'
 import { plainRowsOf, rowsOf } from '../../platform/database/rows'
 import { documentLine, documentsOfCandidates } from '../documents/documents'
@@ -33,7 +33,7 @@ type Beside = { documents: readonly Document[]; earlier: readonly EarlierCredent
  *
  * @param known what the caller has read already
  */
-export async function claimFaces(claims: readonly Claim[], known?: Beside): Promise<ClaimFace[]> {
+export async function claimFaces(claims: readonly Claim[], known?: Beside): Promise<ClaimView[]> {
   const { documents, earlier } = known ?? (await besideOf([...new Set(claims.map(({ candidateId }) => candidateId))]))
   return claims.map((claim) => {
     const lines = (version: number) =>
@@ -71,4 +71,4 @@ async function besideOf(candidateIds: string[]): Promise<Beside> {
   return { documents, earlier }
 }
 
-export const claimFace = async (claim: Claim): Promise<ClaimFace> => (await claimFaces([claim]))[0]!
+export const claimView = async (claim: Claim): Promise<ClaimView> => (await claimFaces([claim]))[0]!

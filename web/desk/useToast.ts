@@ -3,10 +3,10 @@ import { useDispatch } from 'react-redux'
 import { type Notice, notices } from '../ui/notices'
 
 /** Tells in passing what was done. */
-export function useTold() {
+export function useToast() {
   const dispatch = useDispatch()
   return useCallback(
-    (text: string, undo?: Notice['undo']) => dispatch(notices.actions.told({ id: crypto.randomUUID(), text, undo })),
+    (text: string, undo?: Notice['undo']) => dispatch(notices.actions.toast({ id: crypto.randomUUID(), text, undo })),
     [dispatch],
   )
 }
