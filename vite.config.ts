@@ -46,9 +46,11 @@ export default defineConfig({
     outDir: '../dist/web',
     emptyOutDir: true,
     target: 'es2022',
+    sourcemap: true,
     chunkSizeWarningLimit: 900,
     // What nearly every page needs comes as one file: thirty small ones weigh more and take longer.
     rolldownOptions: { output: { codeSplitting: { groups: [{ name: 'base', minShareCount: 20 }] } } },
   },
-  server: { proxy: { '/api': process.env.API ?? 'http://127.0.0.1:4100' } },
+  // With the slash: `api.ts` is a source of ours.
+  server: { proxy: { '^/api/': process.env.API ?? 'http://127.0.0.1:4100' } },
 })

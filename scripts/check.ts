@@ -88,7 +88,7 @@ const browser: Part = {
 const floors = ['core', 'contract', 'server', 'web', 'scenario', 'standins']
 
 const parts: Part[] = [
-  plain('form', ['biome', 'check', '--error-on-warnings', '.']),
+  plain('lint', ['biome', 'check', '--error-on-warnings', '.']),
   plain(
     'types',
     ['tsc', '-p', 'core/tsconfig.json'],
@@ -96,11 +96,11 @@ const parts: Part[] = [
     ['tsc', '-p', 'web/tsconfig.json'],
   ),
   plain(
-    'floors',
+    'deps',
     ['depcruise', '--config', '.dependency-cruiser.cjs', ...floors],
     ['depcruise', '--config', '.dependency-cruiser-folders.cjs', 'server'],
   ),
-  plain('unused', ['knip']),
+  plain('knip', ['knip']),
   jest('unit'),
   jest('server'),
   faults,

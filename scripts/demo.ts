@@ -1,25 +1,28 @@
 import { type ChildProcess, spawn } from 'node:child_process'
 import { existsSync, mkdirSync, rmSync, statSync } from 'node:fs'
 import { resolve } from 'node:path'
+import { setTimeout as wait } from 'node:timers/promises'
 import { parseArgs } from 'node:util'
-import { build } from 'vite'
+import { build, createServer } from 'vite'
 import { loadScenario } from '#scenario/load'
 import { demoPassword, staff } from '#scenario/people'
 import { readConfig } from '#server/platform/config'
 import { readSetting, writeSetting } from '#server/platform/database/settings'
 import { prepare, start } from '#server/start'
 import { newestUnder } from './newest'
-import { insistOnFree, startOwnDatabase } from './ownDatabase'
+import { requireFree, startOwnDatabase } from './ownDatabase'
 
-const help = `./demo [--fresh] [--port N] [--data FOLDER]
+const help = `./demo [--fresh] [--dev] [--port N] [--data FOLDER]
 
   --fresh        throws the demo's data away and loads it anew
+  --dev          for working on it: the server starts anew and the page changes with every file saved (npm run dev)
   --port N       the application's port (4100); the stand-ins and the database take N+2, N+3 and N+6
   --data FOLDER  where the data lies (.data)`
 
 const { values } = parseArgs({
   options: {
     fresh: { type: 'boolean' },
+    dev: { type: 'boolean' },
     port: { type: 'string', default: '4100' },
     data: { type: 'string', default: '.data' },
     help: { type: 'boolean' },
@@ -31,9 +34,9 @@ if (values.help) {
 }
 
 // What is shown is what people get; the checks that say where a reply is odd run in the tests.
-process.env.NODE_ENV ??= 'production'
+if (!values.dev) process.env.NODE_ENV ??= 'production'
 const port = Number(values.port)
-const ports = { app: port, smtp: port + 2, standins: port + 3, database: port + 6 }
+const ports = { app: port, vite: port + 1, smtp: port + 2, standins: port + 3, database: port + 6 }
 const folder = resolve(values.data)
 const registersFile = resolve(folder, 'registers.json')
 const stops: (() => Promise<void> | void)[] = []
@@ -56,14 +59,15 @@ for (const signal of ['SIGINT', 'SIGTERM'] as const)
 try {
   if (values.fresh) rmSync(folder, { recursive: true, force: true })
   mkdirSync(folder, { recursive: true })
-  await insistOnFree(ports.app, 'the application')
-  await insistOnFree(ports.smtp, 'the stand-in mail server')
-  await insistOnFree(ports.standins, 'the stand-in mailbox')
-  await buildIfOlder()
+  await requireFree(ports.app, 'the application')
+  await requireFree(ports.smtp, 'the stand-in mail server')
+  await requireFree(ports.standins, 'the stand-in mailbox')
+  if (values.dev) await requireFree(ports.vite, 'Vite')
+  else await buildIfOlder()
   const database = await startOwnDatabase(folder, ports.database)
   stops.push(database.stop)
   stops.push(await startStandins())
-  const config = readConfig({
+  const env = {
     ...process.env,
     PORT: String(ports.app),
     DATABASE_URL: database.url,
@@ -75,20 +79,24 @@ try {
     PLACES_URL: `http://127.0.0.1:${ports.standins}/places`,
     DEMO: 'yes',
     LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn',
-  })
+  }
+  const config = readConfig(env)
   const fixed = await prepare(config)
   if (!(await readSetting('scenario-loaded'))) {
     console.log('Loading the demo, once: about a minute.')
     await loadScenario(fixed, registersFile)
     await writeSetting('scenario-loaded', true)
   }
-  const running = await start(fixed)
-  stops.push(running.stop)
+  if (values.dev) {
+    await fixed.sequelize.close()
+    await serveWithReload(env)
+  } else stops.push((await start(fixed)).stop)
+  const page = values.dev ? ports.vite : ports.app
   console.log(`
 Probatum is up after ${Math.round((Date.now() - begun) / 1000)} seconds.
 
-  Vacancies   http://127.0.0.1:${ports.app}
-  Desk        http://127.0.0.1:${ports.app}/desk
+  Vacancies   http://127.0.0.1:${page}
+  Desk        http://127.0.0.1:${page}/desk
   Mailbox     http://127.0.0.1:${ports.standins}   (every mail that is sent arrives here)
 
   Sign in with the password ${demoPassword} as
@@ -110,6 +118,25 @@ async function buildIfOlder() {
   await build({ logLevel: 'error' })
 }
 
+/** The server, started anew whenever one of its files is saved, and Vite in front of it. */
+async function serveWithReload(env: NodeJS.ProcessEnv) {
+  const server = spawn(process.execPath, ['--watch', '--enable-source-maps', '--import', 'tsx', 'server/main.ts'], {
+    stdio: 'inherit',
+    env: { ...env, PUBLIC_URL: `http://127.0.0.1:${ports.vite}` },
+  })
+  stops.push(() => ended(server))
+  const answers = () =>
+    fetch(`http://127.0.0.1:${ports.app}/api/session`).then(
+      ({ ok }) => ok,
+      () => false,
+    )
+  while (server.exitCode === null && !(await answers())) await wait(200)
+  process.env.API = `http://127.0.0.1:${ports.app}`
+  const vite = await createServer({ server: { port: ports.vite, strictPort: true, host: '127.0.0.1' } })
+  await vite.listen()
+  stops.push(() => vite.close())
+}
+
 async function startStandins(): Promise<() => Promise<void>> {
   const child: ChildProcess = spawn(process.execPath, ['--import', 'tsx', 'standins/main.ts'], {
     stdio: ['ignore', 'pipe', 'inherit'],
@@ -126,11 +153,13 @@ async function startStandins(): Promise<() => Promise<void>> {
     child.stdout!.once('data', () => ready())
     child.once('exit', () => fail(new Error('The stand-ins ended at once.')))
   })
-  return () =>
-    new Promise((done) => {
-      // Ended by a signal, it has no code.
-      if (child.exitCode !== null || child.signalCode !== null) return done()
-      child.once('exit', () => done())
-      child.kill('SIGTERM')
-    })
+  return () => ended(child)
 }
+
+/** Asks a process to end and waits until it has; one that has ended already by a signal has no code. */
+const ended = (child: ChildProcess): Promise<void> =>
+  new Promise((done) => {
+    if (child.exitCode !== null || child.signalCode !== null) return done()
+    child.once('exit', () => done())
+    child.kill('SIGTERM')
+  })

@@ -9,7 +9,7 @@ import type { Answers } from '#core/form/answer'
 import { drawPdf } from '#scenario/papers'
 import { visitor } from '../test/client'
 import { personAnswers, tokenIn } from '../test/house'
-import { insistOnFree, startOwnDatabase } from './ownDatabase'
+import { requireFree, startOwnDatabase } from './ownDatabase'
 
 const help = `npm run faults [-- --sessions 500 --kills 20 --port 4400]
 
@@ -45,7 +45,7 @@ const address = `http://127.0.0.1:${port}`
 
 rmSync(folder, { recursive: true, force: true })
 mkdirSync(folder, { recursive: true })
-await insistOnFree(port, 'the application')
+await requireFree(port, 'the application')
 
 const env = {
   ...process.env,

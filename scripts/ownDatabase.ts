@@ -27,7 +27,7 @@ export async function startOwnDatabase(
 ): Promise<OwnDatabase> {
   const base = resolve(folder)
   const dataFolder = resolve(base, 'mariadb')
-  await insistOnFree(port, 'the database')
+  await requireFree(port, 'the database')
   mkdirSync(base, { recursive: true })
   const user = process.getuid?.() === 0 ? ['--user=root'] : []
   if (!existsSync(resolve(dataFolder, 'mysql'))) {
@@ -102,7 +102,7 @@ async function untilItAnswers(port: number, ended: () => boolean, log: string) {
 }
 
 /** Throws with a plain sentence where a port on loopback is taken. */
-export async function insistOnFree(port: number, what: string) {
+export async function requireFree(port: number, what: string) {
   await new Promise<void>((done, fail) => {
     const probe = createServer()
     probe.once('error', () =>
