@@ -1,4 +1,6 @@
-import type { Sequelize } from 'sequelize'
+import { randomUUID } from 'node:crypto'
+import { setTimeout as wait } from 'node:timers/promises'
+import { QueryTypes, type Sequelize } from 'sequelize'
 import { SequelizeStorage, Umzug } from 'umzug'
 import { beginSeries } from '../database/counter'
 import { up as first } from './001-first'
@@ -12,7 +14,12 @@ import { up as standingAndDoors } from './008-standing-and-doors'
 import { up as names } from './009-names'
 import { chainExisting } from './chainExisting'
 
-type Migration = { name: string; statements: readonly string[]; after?: (sequelize: Sequelize) => Promise<void> }
+export type Migration = {
+  name: string
+  statements: readonly string[]
+  /** What cannot be said in SQL. Fit to be run again: where it stops in the middle, it is. */
+  after?: (sequelize: Sequelize) => Promise<void>
+}
 
 const migrations: Migration[] = [
   { name: '001-first', statements: first },
@@ -33,19 +40,71 @@ const migrations: Migration[] = [
   { name: '009-names', statements: names },
 ]
 
-/** Brings the database to the newest shape; safe to call from several copies, since each step is recorded. */
-export async function migrate(sequelize: Sequelize): Promise<string[]> {
+/**
+ * Brings the database to the newest shape, and gives the names of what was done. Several copies may start at once: one of
+ * them migrates, the others wait. Statements change tables and cannot be undone together, so each is written down once it
+ * is done; what stopped in the middle goes on behind the last of them.
+ */
+export async function migrate(sequelize: Sequelize, steps: readonly Migration[] = migrations): Promise<string[]> {
   const umzug = new Umzug({
-    migrations: migrations.map(({ name, statements, after }) => ({
-      name,
-      up: async () => {
-        for (const statement of statements) await sequelize.query(statement)
-        await after?.(sequelize)
-      },
-    })),
+    migrations: steps.map((migration) => ({ name: migration.name, up: () => run(sequelize, migration) })),
     context: sequelize,
     storage: new SequelizeStorage({ sequelize, tableName: 'migrations' }),
     logger: undefined,
   })
-  return (await umzug.up()).map(({ name }) => name)
+  return withLease(sequelize, async () => (await umzug.up()).map(({ name }) => name))
 }
+
+async function run(sequelize: Sequelize, { name, statements, after }: Migration) {
+  const [row] = await sequelize.query<{ done: number }>('SELECT done FROM migration_steps WHERE name = :name', {
+    replacements: { name },
+    type: QueryTypes.SELECT,
+  })
+  const done = row?.done ?? 0
+  for (const [nth, statement] of statements.entries()) {
+    if (nth < done) continue
+    await sequelize.query(statement).catch((error: { original?: { errno?: number } }) => {
+      // Stopped between doing it and writing it down: it is there already.
+      if (nth > done || !isThere.has(error.original?.errno ?? 0)) throw error
+    })
+    await sequelize.query('REPLACE INTO migration_steps (name, done) VALUES (:name, :done)', {
+      replacements: { name, done: nth + 1 },
+    })
+  }
+  await after?.(sequelize)
+}
+
+/** Table, column, key there already; column, key or table gone already. */
+const isThere = new Set([1050, 1060, 1061, 1091, 1051, 1146])
+
+const leaseSeconds = 30
+const waitMs = 150
+
+/** Holds the one lease there is while it works; written as a row, since a lock of a session holds on one node only. */
+async function withLease<T>(sequelize: Sequelize, work: () => Promise<T>): Promise<T> {
+  const holder = randomUUID()
+  for (const statement of ownTables) await sequelize.query(statement)
+  const take = async (whose: string) => {
+    const [, taken] = await sequelize.query(
+      `UPDATE migration_lease SET holder = :holder, until = NOW(3) + INTERVAL ${leaseSeconds} SECOND WHERE id = 1 AND ${whose}`,
+      { replacements: { holder }, type: QueryTypes.UPDATE },
+    )
+    return taken === 1
+  }
+  while (!(await take("(holder = '' OR until < NOW(3))"))) await wait(waitMs)
+  const renewing = setInterval(() => void take('holder = :holder').catch(() => undefined), (leaseSeconds * 1000) / 3)
+  try {
+    return await work()
+  } finally {
+    clearInterval(renewing)
+    await sequelize.query("UPDATE migration_lease SET holder = '' WHERE id = 1 AND holder = :holder", {
+      replacements: { holder },
+    })
+  }
+}
+
+const ownTables = [
+  `CREATE TABLE IF NOT EXISTS migration_lease (id INT PRIMARY KEY, holder CHAR(36) NOT NULL DEFAULT '', until DATETIME(3) NOT NULL DEFAULT NOW(3))`,
+  'INSERT IGNORE INTO migration_lease (id) VALUES (1)',
+  'CREATE TABLE IF NOT EXISTS migration_steps (name VARCHAR(120) PRIMARY KEY, done INT NOT NULL)',
+]
