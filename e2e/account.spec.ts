@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test'
 import { generateSync } from 'otplib'
 import { expectAccessible } from './accessible'
-import { linkIn, mailTo, signIn, windowOf } from './people'
+import { linkIn, mailTo, signIn, signInByPage, windowOf } from './people'
 
 test('somebody sees whether they would fit, without an account', async ({ browser }) => {
   const page = await windowOf(browser)
@@ -39,7 +39,7 @@ test('a password is forgotten, set anew, and guarded by one-time codes', async (
   await page.getByRole('button', { name: 'Set it' }).click()
   await page.getByRole('heading', { name: 'Sign in' }).waitFor()
 
-  await signIn(page, mail, password)
+  await signInByPage(page, mail, password)
   await page.goto('/account')
   await expectAccessible(page, 'account')
   await page.getByLabel('Your password').first().fill(password)

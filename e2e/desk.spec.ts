@@ -3,7 +3,7 @@ import { PDFDocument } from 'pdf-lib'
 import { drawPdf } from '#scenario/papers'
 import { expectAccessible } from './accessible'
 import { deskVisitor } from './newPost'
-import { linkIn, mailTo, signIn, windowOf } from './people'
+import { linkIn, mailTo, signIn, signInByPage, windowOf } from './people'
 import { port } from './playwright.config'
 
 const coordinator = 'ines@vallorne.example'
@@ -11,7 +11,7 @@ const coordinator = 'ines@vallorne.example'
 test('the table: filters in the address, a saved view, ticks by key, a message seen before it goes', async ({
   page,
 }) => {
-  await signIn(page, coordinator)
+  await signInByPage(page, coordinator)
   await page.goto('/desk/applications/table')
   await expect(page.getByRole('status').first()).toHaveText(/^\d+ people$/)
   // The box follows the address, a moment after the click.

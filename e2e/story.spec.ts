@@ -3,7 +3,7 @@ import { Temporal } from 'temporal-polyfill'
 import { writeDay } from '#core/dates/write'
 import { isolationCheck } from '#scenario/isolationCheck'
 import { drawPdf, drawPhoto, type Paper } from '#scenario/papers'
-import { linkIn, mailTo, signIn, windowOf } from './people'
+import { linkIn, mailTo, signInByPage, windowOf } from './people'
 
 /** Run against a demo that is already up, each run is another person. */
 const family = `Halvorsen${process.env.E2E_RUNNING ?? ''}`
@@ -93,7 +93,7 @@ test('from an open vacancy to the first day', async ({ browser }) => {
   })
 
   await test.step('3. the coordinator finds her in Today, looks at the degree, sends one paper back', async () => {
-    await signIn(desk, 'ines@vallorne.example')
+    await signInByPage(desk, 'ines@vallorne.example')
     await desk.getByRole('button', { name: new RegExp(me.name) }).click()
     await expect(desk.getByRole('heading', { name: me.name })).toBeVisible()
     await expect(desk.getByRole('group', { name: /^Life chart: 3 entries, 3 papers, no gap/ })).toBeVisible()
@@ -224,7 +224,7 @@ test('from an open vacancy to the first day', async ({ browser }) => {
     await desk.keyboard.press('m')
     await desk.getByRole('button', { name: 'Put on the shortlist' }).click()
     await expect(desk.getByText(/· shortlisted/)).toBeVisible()
-    await signIn(manager, 'bastian@vallorne.example')
+    await signInByPage(manager, 'bastian@vallorne.example')
     await manager.goto(desk.url())
     await manager.getByRole('heading', { name: me.name }).waitFor()
     await manager.keyboard.press('m')

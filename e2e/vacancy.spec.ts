@@ -98,7 +98,7 @@ test('a vacancy is composed, tried, run dry, published and seen as a candidate s
     await panel.getByLabel('Work at height certificate', { exact: true }).uncheck()
     await panel.getByLabel('Avalanche blasting permit', { exact: true }).check()
     await expect(row).toContainText('not needed')
-    await expectAccessible(desk, 'requirements')
+    await expectAccessible(desk, 'requirements', { dark: true })
   })
 
   await test.step('published, opened, and seen from outside', async () => {

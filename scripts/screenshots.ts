@@ -125,7 +125,7 @@ const views: View[] = [
   },
   { name: 'desk-table', as: ines, go: (page) => page.goto(`${address}/desk/applications/table`) },
   {
-    name: 'desk-doubles',
+    name: 'desk-duplicates',
     as: ines,
     go: async (page) => {
       await page.goto(`${address}/desk/duplicates`)

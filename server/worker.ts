@@ -9,6 +9,7 @@ import { currentClock } from './platform/clock'
 import { inTransaction } from './platform/database/connection'
 import type { Deps } from './platform/deps'
 import { describeError } from './platform/errors/describeError'
+import type { JobKind, Jobs } from './platform/jobs/jobs'
 import { holding, leaseOf } from './platform/jobs/lease'
 import { onQueued } from './platform/jobs/queue'
 import { queueDaily } from './platform/jobs/queueDaily'
@@ -22,49 +23,48 @@ type Patience = { attempts: number; days: number; longestPauseSeconds: number }
 const usual: Patience = { attempts: 8, days: 30, longestPauseSeconds: 3600 }
 /** Somebody's mail server may be down for days; what it has not refused is not given up before (RFC 5321, 4.5.4.1). */
 const untilDelivered: Patience = { attempts: 1000, days: 4, longestPauseSeconds: 3 * 3600 }
-const patienceWith = (kind: string) => (kind === 'mail' ? untilDelivered : usual)
 
-/** Kinds whose payload holds what nobody has to keep, such as the hash of a password. */
-const forgetful = new Set(['sign up', 'reset'])
+/** What takes long has a lane of its own, so that mails do not wait behind it. */
+const lanes = ['quick', 'long'] as const
+type Lane = (typeof lanes)[number]
 
-type Doer = (deps: Deps, payload: never) => Promise<void>
-
-const doers: Record<string, Doer> = {
-  mail: sendMail,
-  'sign up': inOne(answerSignUp),
-  reset: inOne(answerReset),
-  daily: runDaily,
-  summaries: refreshForDay,
-  'dry run': runDryRun,
-  'read scan': readScan,
-  import: runImportJob,
-  'compare imported': compareImported,
+/** How jobs of one kind are done. */
+type Work<Payload> = {
+  lane: Lane
+  run: (deps: Deps, payload: Payload) => Promise<void>
+  /** What is done about one that failed for the last time. */
+  giveUp?: (deps: Deps, payload: Payload, error: string) => Promise<void>
+  patience?: Patience
+  /** The payload holds what nobody has to keep, such as the hash of a password. */
+  forgetful?: boolean
 }
+
+/** Who does what; a kind that nobody does, or that has no lane, does not compile. */
+const works: { [Kind in JobKind]: Work<Jobs[Kind]> } = {
+  mail: { lane: 'quick', run: sendMail, giveUp: giveUpMail, patience: untilDelivered },
+  'sign up': { lane: 'quick', run: inOne(answerSignUp), forgetful: true },
+  reset: { lane: 'quick', run: inOne(answerReset), forgetful: true },
+  daily: { lane: 'long', run: runDaily },
+  summaries: { lane: 'long', run: refreshForDay },
+  'dry run': { lane: 'long', run: runDryRun },
+  'read scan': { lane: 'long', run: readScan, giveUp: giveUpScan },
+  import: { lane: 'long', run: runImportJob },
+  'compare imported': { lane: 'long', run: compareImported },
+}
+
+const kindsIn = (lane: Lane) => (Object.keys(works) as JobKind[]).filter((kind) => works[kind].lane === lane)
 
 /** A job that is done in one transaction. */
 function inOne<P>(work: (deps: Deps, payload: P) => Promise<void>) {
   return (deps: Deps, payload: P) => inTransaction(deps.sequelize, () => work(deps, payload))
 }
 
-/** What is done about a job that failed for the last time. */
-const givingUp: Record<string, (deps: Deps, payload: never, error: string) => Promise<void>> = {
-  mail: giveUpMail,
-  'read scan': giveUpScan,
-}
-
-/** What takes long has a lane of its own, so that mails do not wait behind it. */
-const lanes: Record<Lane, string[]> = {
-  quick: ['mail', 'sign up', 'reset'],
-  long: ['daily', 'summaries', 'dry run', 'read scan', 'import', 'compare imported'],
-}
-type Lane = 'quick' | 'long'
-
 /**
  * Works through the queue until stopped. Several copies may do so at once: a job is leased by one of them, and given
  * free again if that one dies. A job that fails is tried again, later each time.
  */
 export function startWorking(fixed: Omit<Deps, 'clock'>): { stop: () => Promise<void> } {
-  const running = [workLane(fixed, 'quick'), workLane(fixed, 'long')]
+  const running = lanes.map((lane) => workLane(fixed, lane))
   return { stop: async () => void (await Promise.all(running.map(({ stop }) => stop()))) }
 }
 
@@ -109,24 +109,23 @@ export async function workOnce(fixed: Omit<Deps, 'clock'>, lane: Lane = 'quick')
   if (lane === 'long') await queueDaily(deps)
   if (lane === 'long')
     await takeFromScanner(deps).catch((error: unknown) => deps.log.warn({ error: describeError(error) }, 'the scanner'))
-  const job = await leaseOf(deps, lanes[lane])
+  const job = await leaseOf(deps, kindsIn(lane))
   if (!job) return false
-  const doer = doers[job.kind]
+  const { run, giveUp, patience = usual, forgetful } = works[job.kind] as Work<unknown>
   try {
-    if (!doer) throw new Error(`nobody does jobs of kind ${job.kind}`)
-    await holding(job, () => doer(deps, job.payload as never))
+    await holding(job, () => run(deps, job.payload))
     // In a transaction, because that is tried again when another copy’s look at the queue was in the way.
     await inTransaction(deps.sequelize, () =>
       job.update({
         doneAt: new Date(),
         leasedUntil: null,
         lastError: null,
-        ...(forgetful.has(job.kind) ? { payload: {} } : {}),
+        ...(forgetful ? { payload: {} } : {}),
       }),
     )
   } catch (error) {
     const attempts = job.attempts + 1
-    const { attempts: most, days, longestPauseSeconds } = patienceWith(job.kind)
+    const { attempts: most, days, longestPauseSeconds } = patience
     const delaySeconds = Math.min(longestPauseSeconds, 2 ** attempts)
     const runAt = new Date(Date.now() + delaySeconds * 1000)
     const over = attempts >= most || runAt.getTime() - job.queuedAt.getTime() > days * 86_400_000
@@ -141,7 +140,7 @@ export async function workOnce(fixed: Omit<Deps, 'clock'>, lane: Lane = 'quick')
         doneAt: over ? new Date() : null,
       }),
     )
-    if (over) await givingUp[job.kind]?.(deps, job.payload as never, String(error))
+    if (over) await giveUp?.(deps, job.payload, String(error))
   }
   return true
 }

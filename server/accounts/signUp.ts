@@ -1,10 +1,11 @@
 import { UniqueConstraintError } from 'sequelize'
 import { v7 as uuid } from 'uuid'
-import { type Language, spokenLanguage } from '#core/words/say'
+import { spokenLanguage } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import type { Deps } from '../platform/deps'
 import { invalidField } from '../platform/errors/problems'
 import { hashOf } from '../platform/http/tokens'
+import type { Jobs } from '../platform/jobs/jobs'
 import { queueJob } from '../platform/jobs/queue'
 import { queueMail } from '../platform/mail/queueMail'
 import { Account } from '../records/accounts/model'
@@ -32,14 +33,7 @@ export async function signUp(deps: Deps, wish: Wish, browser: string) {
   return { done: true as const }
 }
 
-export type Asked = {
-  name: string
-  mail: string
-  passwordHash: string
-  next: string | null
-  browserHash: string
-  language: Language
-}
+export type Asked = Jobs['sign up']
 
 /**
  * Mails a link to confirm the address. Name and password stay with the link they were given with: whoever asks for an

@@ -7,10 +7,11 @@ import {
   type Sequelize,
 } from 'sequelize'
 import { define, id, json, longTextOrNull, moment, momentOrNull, text, whole } from '../database/columns'
+import type { JobKind } from './jobs'
 
 export class Job extends Model<InferAttributes<Job>, InferCreationAttributes<Job>> {
   declare id: string
-  declare kind: string
+  declare kind: JobKind
   declare uniqueKey: string | null
   declare payload: Record<string, unknown>
   declare runAt: Date

@@ -1,5 +1,6 @@
 import { v7 as uuid } from 'uuid'
 import { afterCommit } from '../database/connection'
+import type { JobKind, Jobs } from './jobs'
 import { Job } from './model'
 
 const listeners = new Set<() => void>()
@@ -11,9 +12,9 @@ export function onQueued(listener: () => void): () => void {
 }
 
 /** Leaves a job in the queue, in the transaction under way. A `uniqueKey` that is already there leaves things as they are. */
-export async function queueJob(
-  kind: string,
-  payload: Record<string, unknown>,
+export async function queueJob<Kind extends JobKind>(
+  kind: Kind,
+  payload: Jobs[Kind],
   options: { uniqueKey?: string; runAt?: Date } = {},
 ) {
   const job = {

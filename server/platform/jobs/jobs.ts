@@ -1,0 +1,23 @@
+import type { Language } from '#core/words/say'
+
+/** Every kind of job, with what it is given. Who does it, and in which lane, stands in `server/worker.ts`. */
+export type Jobs = {
+  mail: { messageId: string }
+  'sign up': {
+    name: string
+    mail: string
+    passwordHash: string
+    next: string | null
+    browserHash: string
+    language: Language
+  }
+  reset: { mail: string }
+  daily: Record<never, never>
+  summaries: { day: string; after?: string }
+  'dry run': { dryRunId: string }
+  'read scan': { scanId: string }
+  import: { importId: string }
+  'compare imported': { importId: string; after?: string }
+}
+
+export type JobKind = keyof Jobs
