@@ -182,7 +182,7 @@ async function setUpVacancies(world: World) {
   )
   await saveVacancyGroup(depsAt(world, -20), coordinator, {
     version: 0,
-    title: 'Spring group',
+    title: 'Spring intake',
     rankUpTo: 2,
     vacancies: stations.map(({ id }) => id),
   })

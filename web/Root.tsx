@@ -26,7 +26,7 @@ const titles: Record<(typeof pages)[number], () => string> = {
   '/desk': () => 'Today',
   '/desk/vacancies': () => 'Vacancies',
   '/desk/vacancies/sections': () => 'Shared sections',
-  '/desk/vacancies/groups': () => 'VacancyGroups',
+  '/desk/vacancies/groups': () => 'Groups of vacancies',
   '/desk/vacancies/:id/:part?': () => 'Vacancy',
   '/desk/sources': () => 'Sources',
   '/desk/applications/table': () => 'Applications as a table',

@@ -23,10 +23,17 @@ export function hideIn(file: File, { roles, shown, hidesName }: Reader & { hides
     const kind = hiddenKindOfClaim(claim.details)
     if (!kind || !covers(kind, `${claim.label}: ${hiddenWords(kind)}`, claim.id)) return claim
     const { number } = claim.details as { number?: string }
-    return { ...coverIn(claim, coveredFields[kind]!, number ? [number] : []), id: claim.id, documents: [] }
+    return {
+      ...withoutCharacters(coverIn(claim, coveredFields[kind]!, number ? [number] : [])),
+      id: claim.id,
+      documents: [],
+    }
   })
   if (born)
-    claims = claims.map((claim) => ({ ...withoutBirth(coverIn(claim, bornFields, [], () => 'hidden')), id: claim.id }))
+    claims = claims.map((claim) => ({
+      ...withoutCharacters(withoutBirth(coverIn(claim, bornFields, [], () => 'hidden'))),
+      id: claim.id,
+    }))
   const named = hidesName && covers('name')
   const closed = new Set(file.answers.flatMap(({ hidden: subject }) => (subject ? [subject] : [])))
   for (const subject of closed)
@@ -77,7 +84,7 @@ function nameless(file: File): File {
     File,
     (typeof namelessParts)[number]
   >
-  const claims = open.claims.map((claim) => ({ ...withoutBirth(claim), documents: [] }))
+  const claims = open.claims.map((claim) => ({ ...withoutCharacters(withoutBirth(claim)), documents: [] }))
   const withoutNames = coverIn({ ...open, claims }, namelessFields, [name, mail])
   return {
     ...coverWords(withoutNames, [...name.split(/\s+/), ...(born ? [born] : [])]),
@@ -104,3 +111,11 @@ function coverWords<T>(value: T, words: readonly string[]): T {
 /** A day that is covered is no day; the details leave it out instead. */
 const withoutBirth = (claim: File['claims'][number]): File['claims'][number] =>
   claim.details.kind === 'identity' ? { ...claim, details: { ...claim.details, born: '' } } : claim
+
+/** That characters of machine-readable lines were taken for others is told; which, would tell what stands there. */
+function withoutCharacters(claim: File['claims'][number]): File['claims'][number] {
+  const { zone } = claim.proof
+  if (!zone) return claim
+  const mended = zone.mended.map(({ field }) => ({ field, read: '', as: '' }))
+  return { ...claim, proof: { ...claim.proof, zone: { ...zone, mended } } }
+}
