@@ -30,7 +30,7 @@ const closingSoonDays = 3
 
 /**
  * What happens by itself as days go by, once for each day: reminders, expiries, retention; then every standing is computed
- * anew, as a job of its own. What fails for one row keeps no other waiting; the runDaily is then tried again for what is left.
+ * anew, as a job of its own. What fails for one row keeps no other waiting; the whole is then tried again for what is left.
  */
 export async function runDaily(deps: Deps) {
   const parts = [

@@ -23,7 +23,7 @@ export type Readiness = LoadedFile & {
 
 /**
  * The rules an application is judged by: the newest while it is being written, those it was sent under afterwards. A
- * vacancy that joins an group later asks nobody who has sent for a ranking.
+ * vacancy that joins a group later asks nobody who has sent for a ranking.
  */
 export function rulesOfApplication(application: Application, vacancy: Vacancy): Promise<Rules> {
   if (application.stage === 'being written') return rulesOfVacancy(vacancy)

@@ -37,8 +37,9 @@ export async function refreshChanged(deps: Deps, changes: readonly Change[]) {
   const about = (effect: Effect, key: 'applicationId' | 'candidateId' | 'vacancyId') =>
     changes.flatMap((change) => (effectsOf(change.code).includes(effect) ? (change[key] ?? []) : []))
   const ids = new Set(about('application', 'applicationId'))
+  // One that is still being written has no summary.
   for (const candidateId of new Set(about('file', 'candidateId')))
-    for (const { id } of await applicationsOf(candidateId)) ids.add(id)
+    for (const { id, stage } of await applicationsOf(candidateId)) if (stage !== 'being written') ids.add(id)
   for (const vacancyId of new Set(about('score sheet', 'vacancyId')))
     for (const { id, stage } of await sentApplicationsOf(vacancyId, mostOfVacancy)) if (stage === 'sent') ids.add(id)
   // In one order, so that two who refresh the same wait for each other and do not block one another.

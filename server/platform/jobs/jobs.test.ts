@@ -71,7 +71,7 @@ test('a job that takes longer than its lease stays with whoever does it; one who
   expect((await lease())?.id).toBe(job.id)
 })
 
-test('two copies at the same runDaily remind once, and what fails for one keeps nobody waiting', async () => {
+test('two copies at the same daily tasks remind once, and what fails for one keeps nobody waiting', async () => {
   const days = 16 * 86_400_000
   const [asked, broken] = [await house.candidate('Ada Asked'), await house.candidate('Bea Broken')]
   const desk = await house.staff('coordinator')

@@ -1,7 +1,7 @@
 import type { Deps } from '../deps'
 import { queueJob } from './queue'
 
-/** Queues today's runDaily; if it is there already, nothing happens. */
+/** Queues today's daily tasks; if it is there already, nothing happens. */
 export async function queueDaily(deps: Deps) {
   const today = deps.clock.today().toString()
   if (lastQueued.get(deps.sequelize) === today) return

@@ -118,10 +118,10 @@ export async function namesFor(rules: Rules): Promise<Record<string, string>> {
 
 export const rankingKey = 'ranking.posts'
 
-/** A post of an group, by the name it is ranked by, and what there is to know of it. */
+/** A post of a group, by the name it is ranked by, and what there is to know of it. */
 type Post = { name: string; about: string }
 
-/** The rules of a vacancy in an group ask, before the permission, for the posts in the order one would like them. */
+/** The rules of a vacancy in a group ask, before the permission, for the posts in the order one would like them. */
 export function withRanking(rules: Rules, posts: readonly Post[], rankUpTo: number): Rules {
   const section: Section = {
     key: 'ranking',

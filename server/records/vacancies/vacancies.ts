@@ -96,7 +96,7 @@ export const allVacancies = (): Promise<Vacancy[]> => Vacancy.findAll({ order: [
 export const isOpen = ({ state, opensAt, closesAt }: Vacancy, now: Date) =>
   state === 'open' && opensAt <= now && closesAt > now
 
-/** What a vacancy asks by one version of its rules; where it belongs to an group, with the ranking of posts. */
+/** What a vacancy asks by one version of its rules; where it belongs to a group, with the ranking of posts. */
 export async function rulesOfVacancy(
   vacancy: Vacancy,
   { version = vacancy.rulesVersion, ranking = true }: { version?: number; ranking?: boolean } = {},
@@ -112,7 +112,7 @@ export async function rulesOfVacancy(
   )
 }
 
-/** The posts of an group that can be ranked, in the order of their titles. */
+/** The posts of a group that can be ranked, in the order of their titles. */
 export const vacanciesIn = (groupId: string): Promise<Vacancy[]> =>
   Vacancy.findAll({ where: { groupId, state: { [Op.ne]: 'draft' } }, order: ['title', 'place', 'id'] })
 

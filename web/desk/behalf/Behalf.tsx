@@ -24,7 +24,7 @@ export function Behalf() {
     <Overview
       list="behalf"
       title="On behalf"
-      about="For somebody who wrote on paper or rang: write down what they toast you, then mail them a link. They read it through, sign it and send it; nobody else can."
+      about="For somebody who wrote on paper or rang: write down what they told you, then mail them a link. They read it through, sign it and send it; nobody else can."
     >
       <Begin />
       <h2 className="mt-5 mb-1 text-[1.1333rem]">Not sent yet</h2>

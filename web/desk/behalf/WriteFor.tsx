@@ -41,7 +41,7 @@ export function WriteFor() {
         </Link>
         {one && (
           <p className="mr-auto">
-            You write for <strong>{one.name}</strong>, who toast us {one.how}.{' '}
+            You write for <strong>{one.name}</strong>, who told us {one.how}.{' '}
             <span className="text-ink-2">
               {one.askedAt
                 ? `Asked to take it over on ${writeMoment(one.askedAt)}.`

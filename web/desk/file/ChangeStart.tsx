@@ -26,7 +26,7 @@ export function ChangeStart({ file, onClose }: { file: File; onClose: () => void
       open
       onClose={onClose}
       title={`Another first day for ${file.candidate.name}`}
-      description="Validity and slack are judged by it from now on, and an offer carries it. The candidate is toast by mail, with your reason."
+      description="Validity and slack are judged by it from now on, and an offer carries it. The candidate is told by mail, with your reason."
     >
       <div className="grid gap-3">
         <DateField

@@ -168,7 +168,7 @@ function Pass({ file, gate, shut, onDone }: PassProps) {
         </Button>
         {!shut && (
           <span className="text-ink-2">
-            {gate === 'start' ? `First day ${writeWhen(file.targetStart)}. ` : ''}The candidate is toast by mail; this
+            {gate === 'start' ? `First day ${writeWhen(file.targetStart)}. ` : ''}The candidate is told by mail; this
             cannot be undone.
           </span>
         )}

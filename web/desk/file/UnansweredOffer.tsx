@@ -91,7 +91,7 @@ function Withdraw({ file, onClose, onDone }: { file: File; onClose: () => void; 
   return (
     <div className="mt-2 grid gap-2">
       <LongField
-        label="Why? This stays on record; the candidate is toast that it is withdrawn."
+        label="Why? This stays on record; the candidate is told that it is withdrawn."
         value={reason}
         limit={1000}
         onChange={(event) => setReason(event.target.value)}

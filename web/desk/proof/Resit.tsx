@@ -64,7 +64,7 @@ function Allow({ file, check, onClose }: Props & { onClose: () => void }) {
       open
       onClose={onClose}
       title={`Let ${file.candidate.name} sit it again`}
-      description={`Attempt ${check.attempt + 1} of ${check.attempts}, with other questions, ${check.waitDays} days after the last at the earliest. The result so far stays; they are toast by mail.`}
+      description={`Attempt ${check.attempt + 1} of ${check.attempts}, with other questions, ${check.waitDays} days after the last at the earliest. The result so far stays; they are told by mail.`}
     >
       <LongField
         label="Why? This stays on record."

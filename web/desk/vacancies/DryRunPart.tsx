@@ -265,7 +265,7 @@ function Move({ vacancy, people }: { vacancy: DeskVacancy; people: readonly Pers
       <h2 className="text-[1.0667rem]">Judge those who have sent by version {vacancy.rulesVersion}</h2>
       <p className="text-ink-2">
         {people.length === 1 ? people[0]!.candidate : `The ${people.length} people listed`} sent under an earlier
-        version and keep it unless you move them. Each is toast by mail what is asked differently, and why.
+        version and keep it unless you move them. Each is told by mail what is asked differently, and why.
       </p>
       <LongField
         label="Why, as they will read it"

@@ -70,7 +70,7 @@ function Editing({ id, sheet, mayEdit }: { id: string; sheet: Sheet; mayEdit: bo
         </label>
       </div>
       {criteria.length === 0 && (
-        <p className="py-2">No criteria yet. Three to five that can be toast apart are enough.</p>
+        <p className="py-2">No criteria yet. Three to five that can be told apart are enough.</p>
       )}
       <ol className="grid max-w-[980px] gap-3">
         {criteria.map((criterion, nth) => (
