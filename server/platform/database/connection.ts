@@ -25,6 +25,8 @@ export function connect(url: string, { most = 12 }: { most?: number } = {}): Seq
     dialectOptions: {
       timezone: 'Z',
       foundRows: true,
+      // A machine that is busy takes longer than the second the connector waits by itself.
+      connectTimeout: 15_000,
       // Whoever has waited for a lock reads what the one before has written, not what there was when the transaction began.
       initSql: 'SET SESSION TRANSACTION ISOLATION LEVEL READ COMMITTED',
     },
