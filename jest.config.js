@@ -15,7 +15,12 @@ const common = { transform, extensionsToTreatAsEsm: ['.ts', '.tsx'], testEnviron
 
 export default {
   projects: [
-    { ...common, displayName: 'unit', testMatch: ['<rootDir>/{core,contract,web,test}/**/*.test.{ts,tsx}'] },
+    {
+      ...common,
+      displayName: 'unit',
+      setupFiles: ['<rootDir>/test/words.ts'],
+      testMatch: ['<rootDir>/{core,contract,web,test}/**/*.test.{ts,tsx}'],
+    },
     {
       ...common,
       displayName: 'server',

@@ -51,7 +51,13 @@ export async function manyAtOnce(): Promise<Result[]> {
   const begin = (file: string) => spawn(process.execPath, ['--import', 'tsx', file], { env, stdio: 'inherit' })
   const database = await startOwnDatabase(folder, port + 6)
   const { accounts } = await prepareFaults(env.DATABASE_URL, 2 * people)
-  const raw = await createConnection({ host: '127.0.0.1', port: port + 6, user: 'root', database: 'probatum', connectTimeout: 15_000 })
+  const raw = await createConnection({
+    host: '127.0.0.1',
+    port: port + 6,
+    user: 'root',
+    database: 'probatum',
+    connectTimeout: 15_000,
+  })
   await raw.query('UPDATE accounts SET passwordHash = ?', [await hash(password)])
   const others: ChildProcess[] = [begin('standins/main.ts'), begin('server/main.ts')]
   const address = `http://127.0.0.1:${port}`

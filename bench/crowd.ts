@@ -89,7 +89,7 @@ export async function makeCrowd(fixed: Fixed, people: number) {
   await run(`INSERT INTO application_summaries (applicationId, vacancyId, candidate, vacancy, slack, early, likely, late, heldUpBy, marks, reasons,
       today, applications, verification, skills, validity, hiring, computedAt, candidateId, stage, reference, sentAt, eligible, metCount, ofCount, score)
     SELECT ${sqlId('application', 'n.seq')}, ${vacancyOf}, CONCAT(${given(whose)}, ' ', ${family(whose)}), ${titleOf}, CAST(n.seq * 7919 MOD 90 AS SIGNED) - 20,
-      CURDATE(), CURDATE(), CURDATE(), 'Degree or diploma', '["claimed","asked","confirmed"]', '{"today":"Look at the document","applications":"New"}',
+      CURDATE(), CURDATE(), CURDATE(), '"Degree or diploma"', '["claimed","asked","confirmed"]', '{"today":"Look at the document","applications":"New"}',
       ${flag(5)}, ${stage} = 'sent', ${flag(3)}, ${flag(7)}, ${flag(11)}, ${stage} IN ('shortlisted', 'offered'), UTC_TIMESTAMP(3),
       ${sqlId('candidate', whose)}, ${stage}, CONCAT('VM-', LPAD(HEX(n.seq), 8, '0')), DATE_SUB(UTC_TIMESTAMP(3), INTERVAL n.seq MOD 90 DAY),
       ${elt('n.seq MOD 5', ['yes', 'yes', 'no', 'yes', 'undecided'])}, n.seq MOD 9, 9, CAST(n.seq MOD 101 AS SIGNED) - 1

@@ -80,7 +80,13 @@ async function measure(people: number) {
   await new Promise((ready) => server.once('listening', ready))
   const address = `http://127.0.0.1:${port}`
   const desk = visitor(address, { probatum: await staffSession() })
-  const raw = await createConnection({ host: '127.0.0.1', port: port + 6, user: 'root', database: 'probatum', connectTimeout: 15_000 })
+  const raw = await createConnection({
+    host: '127.0.0.1',
+    port: port + 6,
+    user: 'root',
+    database: 'probatum',
+    connectTimeout: 15_000,
+  })
   const some = (nth: number) => (nth * 7919) % people
   const sentOf = (nth: number) =>
     idOf('application', some(nth) * applicationsEach - ((some(nth) * applicationsEach) % 8))

@@ -1,4 +1,5 @@
 import { Type } from '@sinclair/typebox'
+import { languages } from '#core/words/say'
 import { endpoint } from './endpoint'
 import { roles } from './roles'
 import { Done, Id, LinkToken, oneOf, orNull, singleLine } from './shapes'
@@ -8,7 +9,15 @@ const Password = Type.String({ minLength: 12, maxLength: 200 })
 
 const Session = Type.Object({
   csrf: Type.String(),
-  account: orNull(Type.Object({ id: Id, name: Type.String(), mail: Type.String(), roles: Type.Array(oneOf(roles)) })),
+  account: orNull(
+    Type.Object({
+      id: Id,
+      name: Type.String(),
+      mail: Type.String(),
+      roles: Type.Array(oneOf(roles)),
+      language: oneOf(languages),
+    }),
+  ),
   demo: Type.Boolean(),
   codesFirst: Type.Boolean({ description: 'The role has to set up one-time codes before anything else' }),
 })
@@ -135,6 +144,17 @@ export const readAccount = endpoint({
     sessions: Type.Integer({ description: 'Places where it is signed in' }),
     newMail: orNull(Type.String()),
   }),
+  invalidates: ['session'],
+})
+
+export const chooseLanguage = endpoint({
+  method: 'PUT',
+  path: '/api/account/language',
+  summary: 'Choose the language the application and its mails speak to this account',
+  access: 'signed-in',
+  beforeCodes: true,
+  body: Type.Object({ language: oneOf(languages) }),
+  reply: Done,
   invalidates: ['session'],
 })
 

@@ -1,4 +1,4 @@
-import { type Static, Type } from '@sinclair/typebox'
+import { type Static, type TSchema, Type } from '@sinclair/typebox'
 import type { Condition } from '#core/conditions/condition'
 import { blanks, questionKinds, sectionHolds } from '#core/form/form'
 import { videoLimits } from '#core/pages/limits'
@@ -7,6 +7,7 @@ import type { Difference } from '#core/rules/difference'
 import type { Change, Effect } from '#core/rules/effect'
 import type { RulesFault } from '#core/rules/faults'
 import type { Rules as CoreRules } from '#core/rules/rules'
+import { languages } from '#core/words/say'
 import { Answers } from './answers'
 import { stages } from './applications'
 import { endpoint } from './endpoint'
@@ -42,6 +43,18 @@ export const ConditionSchema = {
 }
 const ConditionShape = Type.Unsafe<Condition>({ $ref: ConditionSchema.$id })
 
+/** The same texts in other languages, as far as they were written. */
+const translated = (texts: Record<string, TSchema>) =>
+  Type.Optional(
+    Type.Object(
+      Object.fromEntries(
+        languages.map((language) => [language, Type.Optional(Type.Partial(Type.Object(texts, strict)))]),
+      ),
+      strict,
+    ),
+  )
+const text = (most: number) => Type.String({ maxLength: most })
+
 const YesNo = oneOf(['yes', 'no'] as const)
 const question = {
   key: Key,
@@ -64,6 +77,12 @@ const question = {
   blanks: Type.Optional(Type.Array(oneOf(blanks), { uniqueItems: true })),
   seenBy: Type.Optional(Type.Array(oneOf(roles), { uniqueItems: true })),
   fill: Type.Optional(Type.String({ maxLength: 40 })),
+  translations: translated({
+    label: text(300),
+    help: text(500),
+    unit: text(20),
+    options: Type.Array(text(120), { maxItems: 60 }),
+  }),
 }
 const Part = Type.Object(question, strict)
 export const QuestionShape = Type.Object(
@@ -81,6 +100,7 @@ export const SectionShape = Type.Object(
     questions: Type.Array(QuestionShape, { maxItems: 60 }),
     when: Type.Optional(ConditionShape),
     shared: Type.Optional(Type.Object({ key: Key, version: Type.Integer({ minimum: 1 }) }, strict)),
+    translations: translated({ title: text(80), heading: text(160), intro: text(600) }),
   },
   strict,
 )
@@ -137,6 +157,7 @@ export const RequirementShape = Type.Object(
       Type.Object({ when: ConditionShape, because: Type.String({ minLength: 1, maxLength: 300 }) }, strict),
     ),
     waivableBy: Type.Array(oneOf(roles), { uniqueItems: true }),
+    translations: translated({ title: text(120), why: text(400), because: text(300) }),
   },
   strict,
 )

@@ -227,7 +227,13 @@ function refuseFailures<R extends { status: number; body: object }>(name: string
 
 /** The link a source was sent, as it stands in its mail. */
 async function tokenOf(applicationId: string): Promise<string> {
-  const connection = await createConnection({ host: '127.0.0.1', port: port + 6, user: 'root', database: 'probatum', connectTimeout: 15_000 })
+  const connection = await createConnection({
+    host: '127.0.0.1',
+    port: port + 6,
+    user: 'root',
+    database: 'probatum',
+    connectTimeout: 15_000,
+  })
   try {
     const rows = (await connection.query('SELECT text FROM messages WHERE applicationId = ?', [applicationId])) as {
       text: string
@@ -300,7 +306,13 @@ async function untilUp() {
 }
 
 async function lookAtDatabase(): Promise<string[]> {
-  const connection = await createConnection({ host: '127.0.0.1', port: port + 6, user: 'root', database: 'probatum', connectTimeout: 15_000 })
+  const connection = await createConnection({
+    host: '127.0.0.1',
+    port: port + 6,
+    user: 'root',
+    database: 'probatum',
+    connectTimeout: 15_000,
+  })
   const found: string[] = []
   for (const [nth, { applicationId, candidateId }] of accounts.entries()) {
     const own = told[nth]!
@@ -340,7 +352,13 @@ type ArrivedMail = { receivedAt: string; copies: number; headers: Record<string,
 /** Every mail is out, has arrived, and once but where its acknowledgement was lost. */
 async function lookAtMails(): Promise<string[]> {
   const read = async () => {
-    const connection = await createConnection({ host: '127.0.0.1', port: port + 6, user: 'root', database: 'probatum', connectTimeout: 15_000 })
+    const connection = await createConnection({
+      host: '127.0.0.1',
+      port: port + 6,
+      user: 'root',
+      database: 'probatum',
+      connectTimeout: 15_000,
+    })
     const rows = await connection.query('SELECT id, state, toMail FROM messages')
     await connection.end()
     return rows as { id: string; state: string; toMail: string }[]

@@ -6,6 +6,7 @@ import serveStatic from 'koa-static'
 import { UniqueConstraintError } from 'sequelize'
 import { openApi } from '#contract/openapi'
 import { ConditionSchema, RulesFile } from '#contract/rules'
+import { coded } from '#core/words/say'
 import { accountRoutes } from './accounts/routes'
 import { equalityRoutes } from './applications/equality/routes'
 import { applicationRoutes } from './applications/routes'
@@ -100,7 +101,7 @@ export function makeApp(deps: Omit<Deps, 'clock'>): Koa {
     })
   })
   router.all('/api/{*rest}', () => {
-    throw new Problem(404, 'no-such-endpoint', 'There is no such endpoint.')
+    throw new Problem(404, 'no-such-endpoint', coded('problem.thereIsNoSuchEndpoint'))
   })
   const atNoPlace = servePages(router, deps)
   app.use(router.routes())
@@ -172,18 +173,10 @@ function isDiskFull(error: unknown): boolean {
 function problemOf(error: unknown): Problem {
   // What exists once is unique in the database: of two who make it at the same moment the second is told.
   if (error instanceof UniqueConstraintError) return changedMeanwhile()
-  if (isDiskFull(error))
-    return new Problem(
-      507,
-      'no-room',
-      'There is no room for this at the moment. Nothing of it was kept; try again later.',
-    )
+  if (isDiskFull(error)) return new Problem(507, 'no-room', coded('problem.thereIsNoRoomFor'))
   const status = (error as { status?: number }).status
-  if (status === 404) return new Problem(404, 'not-found', 'There is nothing here.')
-  if (status && status >= 400 && status < 500) return new Problem(status, 'bad-request', 'The request cannot be read.')
-  return new Problem(
-    500,
-    'our-fault',
-    'Something went wrong on our side. What you typed is kept; try again in a minute.',
-  )
+  if (status === 404) return new Problem(404, 'not-found', coded('problem.thereIsNothingHere'))
+  if (status && status >= 400 && status < 500)
+    return new Problem(status, 'bad-request', coded('problem.theRequestCannotBeRead'))
+  return new Problem(500, 'our-fault', coded('problem.somethingWentWrongOnOur'))
 }

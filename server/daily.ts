@@ -1,5 +1,4 @@
 import { col, Op } from 'sequelize'
-import { writeWhen } from '#core/dates/write'
 import { dayAt } from '#core/dates/zoned'
 import { leftOf } from './applications/remaining'
 import { forgetOldUploads } from './documents/uploads'
@@ -17,7 +16,7 @@ import { readinessOf } from './readiness/readiness'
 import { candidateWithMail } from './records/accounts/candidate'
 import { Application } from './records/applications/model'
 import { isTheirs } from './records/applications/writtenFor'
-import { labelOf } from './records/claims/label'
+import { labelValue } from './records/claims/label'
 import { claimById } from './records/enquiries/load'
 import { Enquiry } from './records/enquiries/model'
 import { sourceById } from './records/sources/sources'
@@ -63,8 +62,13 @@ function remindSources(deps: Deps) {
     await enquiry.update({ remindedAt: deps.clock.now() })
     await queueMail(deps, {
       to: { name: source.name, mail: source.mail },
-      subject: `A reminder: please confirm ${labelOf(claim.details)}, ${person.name}`,
-      text: `On ${writeWhen(dayAt(enquiry.askedAt, deps.config.timeZone).toString())} we asked you about ${person.name}. The answer decides when they can start. It takes about two minutes:\n${await linkFor(deps, enquiry)}`,
+      words: 'enquiryReminder',
+      values: {
+        claim: labelValue(claim.details),
+        candidate: person.name,
+        asked: { day: dayAt(enquiry.askedAt, deps.config.timeZone).toString() },
+        link: await linkFor(deps, enquiry),
+      },
       about: { id: enquiry.applicationId, candidateId: claim.candidateId },
     })
     await recordEvent(
@@ -72,8 +76,7 @@ function remindSources(deps: Deps) {
       { kind: 'system' },
       {
         code: 'source-reminded',
-        what: `Reminded ${source.name} about ${labelOf(claim.details)}`,
-        forCandidate: `We reminded ${source.name}.`,
+        values: { source: source.name, claim: labelValue(claim.details) },
         about: source.name,
         candidateId: claim.candidateId,
         applicationId: enquiry.applicationId,
@@ -94,7 +97,7 @@ function expireLinks(deps: Deps) {
       { kind: 'system' },
       {
         code: 'enquiry-expired',
-        what: `${source.name} did not answer about ${labelOf(claim.details)}; the link has expired`,
+        values: { source: source.name, claim: labelValue(claim.details) },
         about: source.name,
         candidateId: claim.candidateId,
         applicationId: enquiry.applicationId,
@@ -127,20 +130,16 @@ async function remindOfClosing(deps: Deps) {
     }
     const person = await candidateWithMail(draft.candidateId)
     const left = (await leftOf(await readinessOf(deps, draft), draft)).length
-    const closes = vacancy.closesAt.toLocaleString('en-GB', {
-      timeZone: vacancy.timeZone,
-      day: 'numeric',
-      month: 'short',
-      hour: '2-digit',
-      minute: '2-digit',
-    })
+    const values = {
+      vacancy: vacancy.title,
+      closes: { moment: vacancy.closesAt.toISOString(), timeZone: vacancy.timeZone },
+      zone: vacancy.timeZone,
+      link: `${deps.config.publicUrl}/apply/${draft.id}`,
+    }
     await draft.update({ remindedAt: now })
-    await queueMail(deps, {
-      to: person,
-      subject: `Not sent yet: ${vacancy.title} closes ${closes}`,
-      text: `Your application for ${vacancy.title} has not been sent. ${left === 0 ? 'It is complete.' : `${left === 1 ? 'One thing is' : `${left} things are`} left.`} It closes on ${closes} (${vacancy.timeZone}).\n\n${deps.config.publicUrl}/apply/${draft.id}`,
-      about: draft,
-    })
+    const mail = { to: person, about: draft }
+    if (left === 0) await queueMail(deps, { ...mail, words: 'closingComplete', values })
+    else await queueMail(deps, { ...mail, words: 'closing', values: { ...values, count: left } })
   })
 }
 
@@ -165,8 +164,12 @@ async function remindOfQuiet(deps: Deps) {
     await draft.update({ remindedAt: now })
     await queueMail(deps, {
       to: person,
-      subject: `Still to send: ${vacancy.title}`,
-      text: `You began to apply for ${vacancy.title} and have not been back for a week. All you wrote is kept. It can be sent until ${writeWhen(dayAt(vacancy.closesAt, vacancy.timeZone).toString())}:\n\n${deps.config.publicUrl}/apply/${draft.id}\n\nIf you have changed your mind, nothing is needed.`,
+      words: 'quiet',
+      values: {
+        vacancy: vacancy.title,
+        until: { day: dayAt(vacancy.closesAt, vacancy.timeZone).toString() },
+        link: `${deps.config.publicUrl}/apply/${draft.id}`,
+      },
       about: draft,
     })
   })

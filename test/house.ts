@@ -36,7 +36,12 @@ export async function openHouse(name: string) {
   const server = process.env.TEST_DATABASE_URL!
   const database = `test_${name}`
   const { hostname, port } = new URL(server)
-  const connection = await createConnection({ host: hostname, port: Number(port), user: 'root', connectTimeout: 15_000 })
+  const connection = await createConnection({
+    host: hostname,
+    port: Number(port),
+    user: 'root',
+    connectTimeout: 15_000,
+  })
   await connection.query(`DROP DATABASE IF EXISTS ${database}`)
   await connection.query(`CREATE DATABASE ${database}`)
   await connection.end()

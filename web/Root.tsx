@@ -5,24 +5,24 @@ import { say } from '#core/words/say'
 
 /** What each place is called in the title of the window. What is about one thing says which once it is known. */
 const titles: Record<(typeof pages)[number], () => string> = {
-  '/': () => say('Vacancies'),
-  '/vacancies/:slug': () => say('Vacancy'),
-  '/vacancies/:slug/fit': () => say('Would I fit?'),
-  '/forgotten': () => say('Password forgotten'),
-  '/new-password/:token': () => say('Set a new password'),
-  '/mail/:token': () => say('Change of your mail address'),
-  '/account': () => say('Your account'),
-  '/sign-in': () => say('Sign in'),
-  '/sign-up': () => say('Make an account'),
-  '/confirm/:token': () => say('Confirm your address'),
-  '/take-over/:token': () => say('Your application'),
-  '/me': () => say('My applications'),
-  '/apply/:id/:section?': () => say('Your application'),
-  '/applications/:id': () => say('Where your application stands'),
-  '/applications/:id/checks/:check': () => say('Skills check'),
-  '/sittings/:id': () => say('Skills check'),
-  '/reply/:token': () => 'A question to you',
-  '/vouch/:token?': () => say('Vouching for somebody'),
+  '/': () => say('ui.vacancies'),
+  '/vacancies/:slug': () => say('ui.vacancy'),
+  '/vacancies/:slug/fit': () => say('ui.wouldIFit'),
+  '/forgotten': () => say('ui.passwordForgotten'),
+  '/new-password/:token': () => say('ui.setANewPassword'),
+  '/mail/:token': () => say('ui.changeOfYourMailAddress'),
+  '/account': () => say('ui.yourAccount'),
+  '/sign-in': () => say('ui.signIn'),
+  '/sign-up': () => say('ui.makeAnAccount'),
+  '/confirm/:token': () => say('ui.confirmYourAddress'),
+  '/take-over/:token': () => say('ui.yourApplication'),
+  '/me': () => say('ui.myApplications'),
+  '/apply/:id/:section?': () => say('ui.yourApplication'),
+  '/applications/:id': () => say('ui.whereYourApplicationStands'),
+  '/applications/:id/checks/:check': () => say('ui.skillsCheck'),
+  '/sittings/:id': () => say('ui.skillsCheck'),
+  '/reply/:token': () => say('ui.aQuestionToYou'),
+  '/vouch/:token?': () => say('ui.vouchingForSomebody'),
   '/desk': () => 'Today',
   '/desk/vacancies': () => 'Vacancies',
   '/desk/vacancies/sections': () => 'Shared sections',
@@ -45,7 +45,7 @@ const titles: Record<(typeof pages)[number], () => string> = {
 
 const titleAt = (pathname: string): string => {
   const place = pages.find((page) => matchPath(page, pathname))
-  return place ? titles[place]() : say('There is nothing at this address')
+  return place ? titles[place]() : say('ui.thereIsNothingAtThis')
 }
 
 /** Around every place: the title of the window, and the way past what stands on all of them. */
@@ -66,7 +66,7 @@ export function Root() {
           main?.focus()
         }}
       >
-        {say('To the content')}
+        {say('ui.toTheContent')}
       </button>
       <Outlet />
     </>

@@ -121,7 +121,7 @@ async function sendOnce({ endpoint, argument }: Sent, { signal }: { signal: Abor
       error: {
         status: 0,
         code: 'no-connection',
-        title: say('There is no connection at the moment. Nothing you typed is lost; try again.'),
+        title: say('ui.thereIsNoConnectionAt'),
       },
     }
   }

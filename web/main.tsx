@@ -1,9 +1,9 @@
 import { StrictMode } from 'react'
 import { createRoot } from 'react-dom/client'
-import { prepareLanguage } from './language'
 import './styles.css'
+import { prepareWords } from './words'
 
-await prepareLanguage()
+await prepareWords()
 const { App } = await import('./App')
 createRoot(document.getElementById('root')!).render(
   <StrictMode>

@@ -1,6 +1,16 @@
+import type { ComponentType } from 'react'
 import { createBrowserRouter, Navigate } from 'react-router'
 import { Root } from './Root'
 import { Failed } from './ui/Failed'
+import { type Group, loadWords } from './words'
+
+/** A place that is loaded when it is first gone to: its words first, since some are said while it loads. */
+const page =
+  (load: () => Promise<ComponentType>, ...words: readonly Group[]) =>
+  async () => {
+    await loadWords(...words)
+    return { Component: await load() }
+  }
 
 /** Every place has an address; what is behind it is loaded when it is first gone to. */
 export const router = createBrowserRouter([
@@ -9,152 +19,167 @@ export const router = createBrowserRouter([
     element: <Root />,
     children: [
       {
-        lazy: () => import('./portal/PortalFrame').then(({ PortalFrame }) => ({ Component: PortalFrame })),
+        lazy: page(() => import('./portal/PortalFrame').then(({ PortalFrame }) => PortalFrame)),
         children: [
           {
             path: '/',
-            lazy: () => import('./portal/VacancyList').then(({ VacancyList }) => ({ Component: VacancyList })),
+            lazy: page(() => import('./portal/VacancyList').then(({ VacancyList }) => VacancyList)),
           },
           {
             path: '/vacancies/:slug',
-            lazy: () => import('./portal/VacancyPage').then(({ VacancyPage }) => ({ Component: VacancyPage })),
+            lazy: page(() => import('./portal/VacancyPage').then(({ VacancyPage }) => VacancyPage)),
           },
           {
             path: '/vacancies/:slug/fit',
-            lazy: () => import('./portal/WouldIFit').then(({ WouldIFit }) => ({ Component: WouldIFit })),
+            lazy: page(() => import('./portal/WouldIFit').then(({ WouldIFit }) => WouldIFit), 'portal'),
           },
           {
             path: '/forgotten',
-            lazy: () => import('./portal/account/Forgotten').then(({ Forgotten }) => ({ Component: Forgotten })),
+            lazy: page(() => import('./portal/account/Forgotten').then(({ Forgotten }) => Forgotten), 'portal'),
           },
           {
             path: '/new-password/:token',
-            lazy: () => import('./portal/account/Forgotten').then(({ NewPassword }) => ({ Component: NewPassword })),
+            lazy: page(() => import('./portal/account/Forgotten').then(({ NewPassword }) => NewPassword), 'portal'),
           },
           {
             path: '/mail/:token',
-            lazy: () => import('./portal/account/Forgotten').then(({ MailChange }) => ({ Component: MailChange })),
+            lazy: page(() => import('./portal/account/Forgotten').then(({ MailChange }) => MailChange), 'portal'),
           },
           {
             path: '/account',
-            lazy: () => import('./portal/account/MyAccount').then(({ MyAccount }) => ({ Component: MyAccount })),
+            lazy: page(() => import('./portal/account/MyAccount').then(({ MyAccount }) => MyAccount), 'portal'),
           },
-          { path: '/sign-in', lazy: () => import('./portal/SignIn').then(({ SignIn }) => ({ Component: SignIn })) },
-          { path: '/sign-up', lazy: () => import('./portal/SignUp').then(({ SignUp }) => ({ Component: SignUp })) },
+          { path: '/sign-in', lazy: page(() => import('./portal/SignIn').then(({ SignIn }) => SignIn), 'portal') },
+          { path: '/sign-up', lazy: page(() => import('./portal/SignUp').then(({ SignUp }) => SignUp), 'portal') },
           {
             path: '/confirm/:token',
-            lazy: () => import('./portal/Confirm').then(({ Confirm }) => ({ Component: Confirm })),
+            lazy: page(() => import('./portal/Confirm').then(({ Confirm }) => Confirm), 'portal'),
           },
           {
             path: '/take-over/:token',
-            lazy: () => import('./portal/TakeOver').then(({ TakeOver }) => ({ Component: TakeOver })),
+            lazy: page(() => import('./portal/TakeOver').then(({ TakeOver }) => TakeOver), 'portal'),
           },
           {
             path: '/me',
-            lazy: () => import('./portal/MyApplications').then(({ MyApplications }) => ({ Component: MyApplications })),
+            lazy: page(() => import('./portal/MyApplications').then(({ MyApplications }) => MyApplications), 'portal'),
           },
           {
             path: '/apply/:id/:section?',
-            lazy: () => import('./portal/apply/Apply').then(({ Apply }) => ({ Component: Apply })),
+            lazy: page(() => import('./portal/apply/Apply').then(({ Apply }) => Apply), 'portal'),
           },
           {
             path: '/applications/:id',
-            lazy: () => import('./portal/status/StatusPage').then(({ StatusPage }) => ({ Component: StatusPage })),
+            lazy: page(() => import('./portal/status/StatusPage').then(({ StatusPage }) => StatusPage), 'portal'),
           },
           {
             path: '/applications/:id/checks/:check',
-            lazy: () => import('./portal/check/BeginCheck').then(({ BeginCheck }) => ({ Component: BeginCheck })),
+            lazy: page(() => import('./portal/check/BeginCheck').then(({ BeginCheck }) => BeginCheck), 'portal'),
           },
           {
             path: '/sittings/:id',
-            lazy: () => import('./portal/check/SitCheck').then(({ SitCheck }) => ({ Component: SitCheck })),
+            lazy: page(() => import('./portal/check/SitCheck').then(({ SitCheck }) => SitCheck), 'portal'),
           },
         ],
       },
       {
         path: '/reply/:token',
-        lazy: () => import('./reply/ReplyPage').then(({ ReplyPage }) => ({ Component: ReplyPage })),
+        lazy: page(() => import('./reply/ReplyPage').then(({ ReplyPage }) => ReplyPage), 'reply'),
       },
       {
         path: '/vouch/:token?',
-        lazy: () => import('./reply/VouchPage').then(({ VouchPage }) => ({ Component: VouchPage })),
+        lazy: page(() => import('./reply/VouchPage').then(({ VouchPage }) => VouchPage), 'reply'),
       },
       { path: '/desk', element: <Navigate to="/desk/today" replace /> },
       {
         path: '/desk',
-        lazy: () => import('./desk/DeskFrame').then(({ DeskFrame }) => ({ Component: DeskFrame })),
+        lazy: page(() => import('./desk/DeskFrame').then(({ DeskFrame }) => DeskFrame), 'desk'),
         children: [
           {
             path: 'vacancies',
-            lazy: () => import('./desk/vacancies/VacancyList').then(({ VacancyList }) => ({ Component: VacancyList })),
+            lazy: page(
+              () => import('./desk/vacancies/VacancyList').then(({ VacancyList }) => VacancyList),
+              'desk',
+              'portal',
+            ),
           },
           {
             path: 'vacancies/sections',
-            lazy: () =>
-              import('./desk/vacancies/SectionLibrary').then(({ SectionLibrary }) => ({ Component: SectionLibrary })),
+            lazy: page(
+              () => import('./desk/vacancies/SectionLibrary').then(({ SectionLibrary }) => SectionLibrary),
+              'desk',
+              'portal',
+            ),
           },
           {
             path: 'vacancies/groups',
-            lazy: () =>
-              import('./desk/vacancies/VacancyGroups').then(({ VacancyGroups }) => ({ Component: VacancyGroups })),
+            lazy: page(
+              () => import('./desk/vacancies/VacancyGroups').then(({ VacancyGroups }) => VacancyGroups),
+              'desk',
+              'portal',
+            ),
           },
           {
             path: 'vacancies/:id/:part?',
-            lazy: () => import('./desk/vacancies/VacancyDesk').then(({ VacancyDesk }) => ({ Component: VacancyDesk })),
+            lazy: page(
+              () => import('./desk/vacancies/VacancyDesk').then(({ VacancyDesk }) => VacancyDesk),
+              'desk',
+              'portal',
+            ),
           },
           {
             path: 'sources',
-            lazy: () => import('./desk/overviews/Sources').then(({ Sources }) => ({ Component: Sources })),
+            lazy: page(() => import('./desk/overviews/Sources').then(({ Sources }) => Sources), 'desk'),
           },
           {
             path: 'applications/table',
-            lazy: () =>
-              import('./desk/applications/ApplicationsTable').then(({ ApplicationsTable }) => ({
-                Component: ApplicationsTable,
-              })),
+            lazy: page(
+              () => import('./desk/applications/ApplicationsTable').then(({ ApplicationsTable }) => ApplicationsTable),
+              'desk',
+            ),
           },
           {
             path: 'duplicates/:oneId?/:otherId?',
-            lazy: () => import('./desk/duplicates/Duplicates').then(({ Duplicates }) => ({ Component: Duplicates })),
+            lazy: page(() => import('./desk/duplicates/Duplicates').then(({ Duplicates }) => Duplicates), 'desk'),
           },
           {
             path: 'paper/:id?',
-            lazy: () => import('./desk/paper/PaperTray').then(({ PaperTray }) => ({ Component: PaperTray })),
+            lazy: page(() => import('./desk/paper/PaperTray').then(({ PaperTray }) => PaperTray), 'desk'),
           },
           {
             path: 'behalf',
-            lazy: () => import('./desk/behalf/Behalf').then(({ Behalf }) => ({ Component: Behalf })),
+            lazy: page(() => import('./desk/behalf/Behalf').then(({ Behalf }) => Behalf), 'desk'),
           },
           {
             path: 'behalf/:id/:section?',
-            lazy: () => import('./desk/behalf/WriteFor').then(({ WriteFor }) => ({ Component: WriteFor })),
+            lazy: page(() => import('./desk/behalf/WriteFor').then(({ WriteFor }) => WriteFor), 'desk', 'portal'),
           },
           {
             path: 'imports/:id?',
-            lazy: () => import('./desk/imports/Imports').then(({ Imports }) => ({ Component: Imports })),
+            lazy: page(() => import('./desk/imports/Imports').then(({ Imports }) => Imports), 'desk'),
           },
           {
             path: 'people/:candidateId',
-            lazy: () =>
-              import('./desk/imports/ImportedPerson').then(({ ImportedPerson }) => ({ Component: ImportedPerson })),
+            lazy: page(
+              () => import('./desk/imports/ImportedPerson').then(({ ImportedPerson }) => ImportedPerson),
+              'desk',
+            ),
           },
           {
             path: 'words',
-            lazy: () =>
-              import('./desk/words/PreparedWords').then(({ PreparedWords }) => ({ Component: PreparedWords })),
+            lazy: page(() => import('./desk/words/PreparedWords').then(({ PreparedWords }) => PreparedWords), 'desk'),
           },
           {
             path: 'people/:candidateId/access-log',
-            lazy: () => import('./desk/overviews/AccessLog').then(({ AccessLog }) => ({ Component: AccessLog })),
+            lazy: page(() => import('./desk/overviews/AccessLog').then(({ AccessLog }) => AccessLog), 'desk'),
           },
           {
             path: 'outbox',
-            lazy: () => import('./desk/overviews/Outbox').then(({ Outbox }) => ({ Component: Outbox })),
+            lazy: page(() => import('./desk/overviews/Outbox').then(({ Outbox }) => Outbox), 'desk'),
           },
-          { path: 'trail', lazy: () => import('./desk/overviews/Trail').then(({ Trail }) => ({ Component: Trail })) },
+          { path: 'trail', lazy: page(() => import('./desk/overviews/Trail').then(({ Trail }) => Trail), 'desk') },
           {
             path: ':queue/:id?/:chosen?',
-            lazy: () => import('./desk/queue/QueueDesk').then(({ QueueDesk }) => ({ Component: QueueDesk })),
+            lazy: page(() => import('./desk/queue/QueueDesk').then(({ QueueDesk }) => QueueDesk), 'desk'),
           },
         ],
       },

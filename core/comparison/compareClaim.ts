@@ -6,15 +6,29 @@ import { compareWords } from './words'
 
 export type FieldKind = 'name' | 'number' | 'date' | 'words'
 
+export const fieldKeys = [
+  'name',
+  'born',
+  'title',
+  'number',
+  'issued',
+  'through',
+  'award',
+  'subject',
+  'awarded',
+  'position',
+  'from',
+  'to',
+] as const
+export type FieldKey = (typeof fieldKeys)[number]
 /** One thing that is compared. A field that matters has to agree for the claim to be confirmed. */
-export type Field = { key: string; label: string; kind: FieldKind; matters: boolean }
+export type Field = { key: FieldKey; kind: FieldKind; matters: boolean }
 
 /** What one side says: text by field key. `'cannot say'` is an answer of its own. */
 export type Statement = Readonly<Record<string, string | { cannotSay: true } | undefined>>
 
 export type FieldFinding = {
-  key: string
-  label: string
+  key: FieldKey
   matters: boolean
   claimed: string
   document?: string
@@ -36,7 +50,7 @@ export type ClaimComparison = {
    */
   outcome: 'agrees' | 'look' | 'contradicts' | 'no reply'
   /** What the difference most likely is, gravest first. */
-  explanations: { key: string; label: string; side: 'document' | 'source'; verdict: Verdict; reasons: Reason[] }[]
+  explanations: { key: FieldKey; side: 'document' | 'source'; verdict: Verdict; reasons: Reason[] }[]
 }
 
 const comparers: Record<FieldKind, (ours: string, theirs: string, known: readonly KnownName[]) => FieldVerdict> = {
@@ -69,7 +83,6 @@ export function compareClaim(
     const bySource = against(fromSource)
     return {
       key: field.key,
-      label: field.label,
       matters: field.matters,
       claimed: ours,
       document: onDocument,
@@ -95,15 +108,15 @@ function outcomeOf(findings: readonly FieldFinding[], reply: Statement | undefin
 }
 
 function explanationsOf(findings: readonly FieldFinding[]): ClaimComparison['explanations'] {
-  const sides = findings.flatMap(({ key, label, byDocument, bySource }) => [
-    { key, label, side: 'source' as const, ...bySource },
-    { key, label, side: 'document' as const, ...byDocument },
+  const sides = findings.flatMap(({ key, byDocument, bySource }) => [
+    { key, side: 'source' as const, ...bySource },
+    { key, side: 'document' as const, ...byDocument },
   ])
   const weight = { different: 0, close: 1, equivalent: 2, same: 3, 'not stated': 4 }
   return sides
     .filter(({ verdict }) => verdict === 'different' || verdict === 'close' || verdict === 'equivalent')
     .sort((a, b) => weight[a.verdict] - weight[b.verdict])
-    .map(({ key, label, side, verdict, reasons }) => ({ key, label, side, verdict, reasons }))
+    .map(({ key, side, verdict, reasons }) => ({ key, side, verdict, reasons }))
 }
 
 const textOf = (value: Statement[string]) => (typeof value === 'string' && value.trim() !== '' ? value : undefined)

@@ -141,11 +141,11 @@ describe('dates and words', () => {
 
 describe('a whole claim', () => {
   const fields: Field[] = [
-    { key: 'name', label: 'Name', kind: 'name', matters: true },
-    { key: 'award', label: 'Award', kind: 'words', matters: true },
-    { key: 'number', label: 'Number', kind: 'number', matters: true },
-    { key: 'awarded', label: 'Awarded', kind: 'date', matters: true },
-    { key: 'born', label: 'Born', kind: 'date', matters: false },
+    { key: 'name', kind: 'name', matters: true },
+    { key: 'award', kind: 'words', matters: true },
+    { key: 'number', kind: 'number', matters: true },
+    { key: 'awarded', kind: 'date', matters: true },
+    { key: 'born', kind: 'date', matters: false },
   ]
   const claimed = {
     name: 'Maëlle Dréau',
@@ -182,7 +182,7 @@ describe('a whole claim', () => {
       sourceCannotSay: true,
       verdict: 'not stated',
     })
-    expect(comparisonSentence(found).head).toBe('The source left one field unsaid.')
+    expect(comparisonSentence(found).head).toBe('The source left one field blank.')
   })
 })
 

@@ -1,40 +1,40 @@
 import type { ClaimKind } from '../requirements/requirement'
 import type { Field } from './compareClaim'
 
-const name: Field = { key: 'name', label: 'Name', kind: 'name', matters: true }
-const born: Field = { key: 'born', label: 'Born', kind: 'date', matters: false }
+const name: Field = { key: 'name', kind: 'name', matters: true }
+const born: Field = { key: 'born', kind: 'date', matters: false }
 
 const credential: readonly Field[] = [
   name,
-  { key: 'title', label: 'Kind', kind: 'words', matters: true },
-  { key: 'number', label: 'Number', kind: 'number', matters: true },
-  { key: 'issued', label: 'Issued', kind: 'date', matters: false },
-  { key: 'through', label: 'Valid through', kind: 'date', matters: true },
+  { key: 'title', kind: 'words', matters: true },
+  { key: 'number', kind: 'number', matters: true },
+  { key: 'issued', kind: 'date', matters: false },
+  { key: 'through', kind: 'date', matters: true },
   born,
 ]
 
 const fields: Partial<Record<ClaimKind, readonly Field[]>> = {
   study: [
     name,
-    { key: 'award', label: 'Award', kind: 'words', matters: true },
-    { key: 'subject', label: 'Subject', kind: 'words', matters: true },
-    { key: 'number', label: 'Number', kind: 'number', matters: true },
-    { key: 'awarded', label: 'Awarded', kind: 'date', matters: true },
+    { key: 'award', kind: 'words', matters: true },
+    { key: 'subject', kind: 'words', matters: true },
+    { key: 'number', kind: 'number', matters: true },
+    { key: 'awarded', kind: 'date', matters: true },
     born,
   ],
   identity: [
     name,
-    { key: 'number', label: 'Number', kind: 'number', matters: true },
-    { key: 'born', label: 'Born', kind: 'date', matters: true },
-    { key: 'through', label: 'Valid through', kind: 'date', matters: true },
+    { key: 'number', kind: 'number', matters: true },
+    { key: 'born', kind: 'date', matters: true },
+    { key: 'through', kind: 'date', matters: true },
   ],
   licence: credential,
   certificate: credential,
   work: [
     name,
-    { key: 'position', label: 'Position', kind: 'words', matters: true },
-    { key: 'from', label: 'First day', kind: 'date', matters: true },
-    { key: 'to', label: 'Last day', kind: 'date', matters: true },
+    { key: 'position', kind: 'words', matters: true },
+    { key: 'from', kind: 'date', matters: true },
+    { key: 'to', kind: 'date', matters: true },
   ],
 }
 

@@ -44,7 +44,7 @@ function unknownOptions(comparison: Comparison, { name, kind, options, blanks = 
           ? [comparison.holds]
           : []
   return named
-    .filter((value) => !blanks.includes(value) && !options.some((option) => option.value === value))
+    .filter((value) => !blanks.includes(value) && !options.includes(value))
     .map((option) => ({ code: 'unknown-option', fact: name, option }))
 }
 

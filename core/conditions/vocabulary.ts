@@ -17,13 +17,18 @@ export type FileFactName = (typeof fileFactNames)[number]
 
 export type FactKind = 'yes or no' | 'choice' | 'choices' | 'number' | 'date' | 'text'
 
+/** What a fact tells of: a question of the form or a part of its answer, or the file; words are made from it. */
+export type FactOf =
+  | { question: Question; part?: 'howMany' | 'country' | 'region' }
+  | { file: FileFactName; titles?: Readonly<Record<string, string>> }
+
 /** Something a condition may look at, and what it can be compared with. */
 export type KnownFact = {
   name: string
-  label: string
+  of: FactOf
   kind: FactKind
   /** The values it can have, where that is known. */
-  options?: readonly { value: string; label: string }[]
+  options?: readonly string[]
   /** A number without fractions. */
   whole?: boolean
   /** Honest blanks that may stand instead and are facts of their own. */
@@ -50,38 +55,19 @@ export const operatorOf = (comparison: Comparison): Operator =>
     (operator) => operator in comparison,
   )!
 
-const named = (names: readonly string[]) => names.map((value) => ({ value, label: value }))
-const yesOrNo = [
-  { value: 'yes', label: 'yes' },
-  { value: 'no', label: 'no' },
-]
-
 /** The facts of the file itself. `checks` are the skills checks there are, by key and title. */
 function factsOfTheFile(checks: Readonly<Record<string, string>>): KnownFact[] {
-  const fields = Object.entries(studyFields).map(([value, label]) => ({ value, label }))
-  const described: Record<FileFactName, Pick<KnownFact, 'label' | 'kind' | 'options' | 'whole'>> = {
-    'file.studyLevel': {
-      label: 'highest level of study',
-      kind: 'number',
-      whole: true,
-      options: Object.entries(studyLevels).map(([value, label]) => ({ value, label })),
-    },
-    'file.studyFields': { label: 'fields of study', kind: 'choices', options: fields },
-    'file.accreditedFields': { label: 'fields of accredited programmes', kind: 'choices', options: fields },
-    'file.credentials': {
-      label: 'licences and certificates',
-      kind: 'choices',
-      options: credentialKinds.map(({ key, name }) => ({ value: key, label: name })),
-    },
-    'file.workMonths': { label: 'months of work in all', kind: 'number', whole: true },
-    'file.workTags': { label: 'kinds of work done', kind: 'choices' },
-    'file.checksPassed': {
-      label: 'skills checks passed',
-      kind: 'choices',
-      options: Object.entries(checks).map(([value, label]) => ({ value, label })),
-    },
+  const fields = studyFields
+  const described: Record<FileFactName, Pick<KnownFact, 'kind' | 'options' | 'whole'>> = {
+    'file.studyLevel': { kind: 'number', whole: true, options: studyLevels.map(String) },
+    'file.studyFields': { kind: 'choices', options: fields },
+    'file.accreditedFields': { kind: 'choices', options: fields },
+    'file.credentials': { kind: 'choices', options: credentialKinds.map(({ key }) => key) },
+    'file.workMonths': { kind: 'number', whole: true },
+    'file.workTags': { kind: 'choices' },
+    'file.checksPassed': { kind: 'choices', options: Object.keys(checks) },
   }
-  return fileFactNames.map((name) => ({ name, place: -1, ...described[name] }))
+  return fileFactNames.map((name) => ({ name, of: { file: name, titles: checks }, place: -1, ...described[name] }))
 }
 
 /** Everything conditions of a form and its requirements may look at: the answers in the order they are asked, and the file. */
@@ -107,9 +93,7 @@ export function domainsOf(known: readonly KnownFact[]): Domains {
     known.map(({ name, kind, options, whole, blanks }) => [
       name,
       {
-        ...(options && (kind === 'choice' || kind === 'yes or no')
-          ? { values: options.map(({ value }) => value) }
-          : {}),
+        ...(options && (kind === 'choice' || kind === 'yes or no') ? { values: options } : {}),
         ...(whole ? { whole } : {}),
         ...(blanks ? { blanks } : {}),
       },
@@ -117,35 +101,42 @@ export function domainsOf(known: readonly KnownFact[]): Domains {
   )
 }
 
-function factsOfQuestion({ key, kind, label, options = [] }: Question): Omit<KnownFact, 'place'>[] {
+function factsOfQuestion(question: Question): Omit<KnownFact, 'place'>[] {
+  const { key, kind, options = [] } = question
+  const fact = { name: key, of: { question } }
   switch (kind) {
     case 'yes or no':
-      return [{ name: key, label, kind: 'yes or no', options: yesOrNo }]
+      return [{ ...fact, kind: 'yes or no', options: ['yes', 'no'] }]
     case 'declaration':
-      return [{ name: key, label, kind: 'choice', options: [{ value: 'agreed', label: 'agreed' }] }]
+      return [{ ...fact, kind: 'choice', options: ['agreed'] }]
     case 'one of':
-      return [{ name: key, label, kind: 'choice', options: named(options) }]
+      return [{ ...fact, kind: 'choice', options }]
     case 'several of':
     case 'ranked choice':
-      return [{ name: key, label, kind: 'choices', options: named(options) }]
+      return [{ ...fact, kind: 'choices', options }]
     case 'number':
     case 'money':
-      return [{ name: key, label, kind: 'number' }]
+      return [{ ...fact, kind: 'number' }]
     case 'records':
-      return [{ name: key, label: `${label}: how many`, kind: 'number', whole: true }]
+      return [{ name: key, of: { question, part: 'howMany' }, kind: 'number', whole: true }]
     case 'date':
     case 'partial date':
-      return [{ name: key, label, kind: 'date' }]
+      return [{ ...fact, kind: 'date' }]
     case 'address':
     case 'country and region':
-      return [
-        { name: `${key}.country`, label: `${label}: country`, kind: 'text' },
-        { name: `${key}.region`, label: `${label}: region`, kind: 'text' },
-      ]
+      return (['country', 'region'] as const).map((part) => ({
+        name: `${key}.${part}`,
+        of: { question, part },
+        kind: 'text',
+      }))
     case 'document':
     case 'identity number':
       return []
-    default:
-      return [{ name: key, label, kind: 'text' }]
+    case 'text':
+    case 'long text':
+    case 'country':
+    case 'phone':
+    case 'mail':
+      return [{ ...fact, kind: 'text' }]
   }
 }

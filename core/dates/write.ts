@@ -15,7 +15,7 @@ export function writeWhen(text: string): string {
   const reading = readPartialDate(text)
   if (!reading.ok) return text
   const { year, month, day, about } = reading.value
-  return `${about ? say('about ') : ''}${inOrder({ year, month, day })}`
+  return `${about ? say('dates.about') : ''}${inOrder({ year, month, day })}`
 }
 
 /** `9 Jul 2021`, in German `9. Juli 2021`. */
@@ -92,8 +92,8 @@ export function writeLength(from: Temporal.PlainDate, through: Temporal.PlainDat
   const length = from.until(through.add({ days: 1 }), { largestUnit: 'year' })
   if (length.years === 0 && length.months === 0) return writeDays(length.days)
   return [
-    length.years ? say('{{years}} y', { years: length.years }) : '',
-    length.months ? say('{{months}} m', { months: length.months }) : '',
+    length.years ? say('dates.years', { years: length.years }) : '',
+    length.months ? say('dates.months', { months: length.months }) : '',
   ]
     .filter(Boolean)
     .join(' ')
@@ -101,5 +101,5 @@ export function writeLength(from: Temporal.PlainDate, through: Temporal.PlainDat
 
 /** A number of days: `1 day`, `118 days`. */
 export function writeDays(days: number): string {
-  return say('{{count}} days', { count: days })
+  return say('dates.days', { count: days })
 }

@@ -1,5 +1,6 @@
 import type { Condition } from '../conditions/condition'
 import type { Requirement } from '../requirements/requirement'
+import type { Translations } from '../words/translations'
 
 export const questionKinds = [
   'text',
@@ -63,6 +64,8 @@ export type Question = {
   parts?: readonly Question[]
   /** What the browser may fill in (HTML autocomplete token). */
   fill?: string
+  /** Its words in other languages; options in the same order. */
+  translations?: Translations<'label' | 'help' | 'unit', 'options'>
 }
 
 export const sectionHolds = [
@@ -89,6 +92,7 @@ export type Section = {
   when?: Condition
   /** The section of the common library this one is a copy of, and which version of it. */
   shared?: { key: string; version: number }
+  translations?: Translations<'title' | 'heading' | 'intro'>
 }
 
 export type Form = readonly Section[]
@@ -101,7 +105,8 @@ export function answerRequirements(form: Form): Requirement[] {
       const asked: Requirement = {
         key: `answer:${question.key}`,
         title: question.label,
-        why: 'The form asks for it.',
+        ...(question.translations ? { translations: titlesFrom(question.translations) } : {}),
+        why: '',
         gate: 'send',
         asks:
           question.kind === 'document'
@@ -115,14 +120,14 @@ export function answerRequirements(form: Form): Requirement[] {
       const because: Requirement = {
         ...asked,
         key: `answer:${becauseKey(question.key)}`,
-        title: `${question.label}: what happened`,
+        part: 'because',
         asks: { kind: 'answer', question: becauseKey(question.key) },
         when: while_({ fact: question.key, is: question.explain ?? '' }),
       }
       const paper: Requirement = {
         ...asked,
         key: `paper:${question.key}`,
-        title: `${question.label}: the document`,
+        part: 'document',
         asks: { kind: 'document', question: question.key },
         paper: true,
         when: while_({ fact: question.key, is: question.paper ?? '' }),
@@ -135,6 +140,12 @@ export function answerRequirements(form: Form): Requirement[] {
     }),
   )
 }
+
+/** What a question is called is what its requirement is called. */
+const titlesFrom = (translations: NonNullable<Question['translations']>): Requirement['translations'] =>
+  Object.fromEntries(
+    Object.entries(translations).flatMap(([language, { label }]) => (label ? [[language, { title: label }]] : [])),
+  )
 
 function bothOf(...conditions: (Condition | undefined)[]): Condition | undefined {
   const given = conditions.filter((condition) => condition !== undefined)

@@ -1,16 +1,16 @@
 import fc from 'fast-check'
-import { overallOf, type Scale, scales, type Term } from './grades'
+import { overallOf, type Scale, type ScaleKey, scales, type Term } from './grades'
 
 const term = (...courses: [mark: string, credits: number][]): Term[] => [
   { name: 'Autumn', courses: courses.map(([mark, credits], index) => ({ title: `Course ${index}`, mark, credits })) },
 ]
-const overall = (scale: string, ...courses: [mark: string, credits: number][]) => {
-  const { percent, class: name } = overallOf(term(...courses), scales[scale]!)
+const overall = (scale: ScaleKey, ...courses: [mark: string, credits: number][]) => {
+  const { percent, class: name } = overallOf(term(...courses), scales[scale])
   return [percent, name]
 }
 
 // Worked by hand: sum(credits x percent) / sum(credits).
-test.each<[string, [string, number][], [number | null, string | null]]>([
+test.each<[ScaleKey, [string, number][], [number | null, string | null]]>([
   [
     'percentage',
     [

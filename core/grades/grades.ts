@@ -1,7 +1,28 @@
+export type ScaleClass =
+  | 'first class'
+  | 'upper second class'
+  | 'lower second class'
+  | 'third class'
+  | 'with distinction'
+  | 'with merit'
+  | 'passed'
+  | 'très bien'
+  | 'bien'
+  | 'assez bien'
+  | 'passable'
+  | 'summa cum laude'
+  | 'magna cum laude'
+  | 'cum laude'
+  | 'excellent'
+  | 'good'
+  | 'sufficient'
+
+export const scaleKeys = ['percentage', 'five to one', 'zero to twenty', 'zero to four', 'letters'] as const
+export type ScaleKey = (typeof scaleKeys)[number]
+
 /** How an institution marks: from its worst to its best mark, or by letters. Class limits are in per cent, best first. */
 export type Scale = {
-  name: string
-  classes: readonly { from: number; name: string }[]
+  classes: readonly { from: number; name: ScaleClass }[]
 } & (
   | { kind: 'numbers'; worst: number; best: number; pass: number }
   | { kind: 'letters'; letters: readonly { letter: string; percent: number; passes: boolean }[] }
@@ -31,7 +52,7 @@ export type Grades = {
   /** Of all graded courses, weighted by their credits; `null` where nothing is graded. */
   percent: number | null
   /** The class of the scale the percentage falls into; `null` where it reaches none. */
-  class: string | null
+  class: ScaleClass | null
   creditsEarned: number
   creditsGraded: number
   working: Worked[]
@@ -105,9 +126,8 @@ function roundHalfUp(value: number): number {
 }
 
 /** Scales that institutions of the directory mark by, by key. */
-export const scales: Readonly<Record<string, Scale>> = {
+export const scales: Readonly<Record<ScaleKey, Scale>> = {
   percentage: {
-    name: '0 to 100 per cent',
     kind: 'numbers',
     worst: 0,
     best: 100,
@@ -120,7 +140,6 @@ export const scales: Readonly<Record<string, Scale>> = {
     ],
   },
   'five to one': {
-    name: '5 (failed) to 1 (best)',
     kind: 'numbers',
     worst: 5,
     best: 1,
@@ -132,7 +151,6 @@ export const scales: Readonly<Record<string, Scale>> = {
     ],
   },
   'zero to twenty': {
-    name: '0 to 20',
     kind: 'numbers',
     worst: 0,
     best: 20,
@@ -145,7 +163,6 @@ export const scales: Readonly<Record<string, Scale>> = {
     ],
   },
   'zero to four': {
-    name: '0 to 4 points',
     kind: 'numbers',
     worst: 0,
     best: 4,
@@ -157,7 +174,6 @@ export const scales: Readonly<Record<string, Scale>> = {
     ],
   },
   letters: {
-    name: 'A to F',
     kind: 'letters',
     letters: [
       { letter: 'A', percent: 95, passes: true },

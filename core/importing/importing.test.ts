@@ -1,4 +1,5 @@
 import { readTyped } from '../dates/write'
+import { sayCoded } from '../words/say'
 import { divideName } from './divideName'
 import { proposeMapping } from './fields'
 import { resumeMapping, rowsOfResumes } from './jsonResume'
@@ -62,7 +63,7 @@ test('everything that is wrong is said at once, by column', () => {
     mapping,
   )
   expect(faults.map(({ column }) => column)).toEqual(['Name', 'Mail', 'Born', 'Licence', 'To'])
-  expect(faults[4]?.message).toBe('This ends before it begins.')
+  expect(sayCoded(faults[4]!.message)).toBe('This ends before it begins.')
 })
 
 test.each([

@@ -2,10 +2,12 @@ import { Temporal } from 'temporal-polyfill'
 import { partialDate, readPartialDate, spanOf } from '../dates/partialDate'
 import { readTyped } from '../dates/write'
 import { credentialKinds } from '../requirements/catalogue'
+import { type Coded, coded } from '../words/say'
 import { divideName } from './divideName'
 import type { ImportField, Mapping } from './fields'
 
-export type ImportFault = { column: string; message: string }
+/** What is wrong with a cell, or what somebody should look at; a column that the file does not have is named by its field. */
+export type ImportFault = { column: string | { field: ImportField }; message: Coded }
 
 /** What a row says; dates as partial dates, `present` and `does not expire` as such. */
 export type ImportedRow = {
@@ -33,14 +35,14 @@ export function readRow(
   const doubts: ImportFault[] = []
   const columnOf = (field: ImportField) => Object.keys(mapping).find((column) => mapping[column] === field)
   const text = (field: ImportField) => (cells[columnOf(field) ?? ''] ?? '').trim()
-  const fault = (field: ImportField, message: string) =>
-    void faults.push({ column: columnOf(field) ?? fieldNames[field] ?? field, message })
+  const fault = (field: ImportField, message: Coded) =>
+    void faults.push({ column: columnOf(field) ?? { field }, message })
   const date = (field: ImportField, words: { also?: RegExp; as?: string } = {}) => {
     const typed = text(field)
     if (typed === '') return ''
     if (words.also?.test(typed)) return words.as!
     const read = readPartialDate(typed).ok ? typed : readTyped(typed)
-    if (!read) fault(field, `“${typed}” is not a date, such as 2021, Mar 2021 or 9 Mar 2021.`)
+    if (!read) fault(field, coded('imports.notADate', { typed }))
     return read ?? ''
   }
   const divided = divideName(text('fullName'))
@@ -49,12 +51,12 @@ export function readRow(
   if (divided.doubtful && familyName && !(text('givenNames') && text('familyName')))
     doubts.push({
       column: columnOf('fullName') ?? '',
-      message: `“${text('fullName')}” is taken as given names ${givenNames}, family name ${familyName}.`,
+      message: coded('imports.nameDivided', { name: text('fullName'), givenNames, familyName }),
     })
   const mail = text('mail').toLowerCase()
-  if (!givenNames || !familyName) fault('familyName', 'A given name and a family name are needed.')
+  if (!givenNames || !familyName) fault('familyName', coded('imports.namesNeeded'))
   if (!mailPattern.test(mail))
-    fault('mail', mail === '' ? 'A mail address is needed.' : `“${mail}” is not a mail address.`)
+    fault('mail', mail === '' ? coded('imports.mailNeeded') : coded('imports.notAMailAddress', { mail }))
   const row: ImportedRow = {
     name: [givenNames, familyName].filter(Boolean).join(' '),
     givenNames,
@@ -63,14 +65,10 @@ export function readRow(
     phone: text('phone'),
     born: date('born'),
   }
-  if (row.born && row.born.length < 10) fault('born', 'The whole day of birth is needed.')
+  if (row.born && row.born.length < 10) fault('born', coded('imports.wholeBirthDate'))
   if (text('study.award') || text('study.source')) {
     const level = /^[0-8]$/.test(text('study.level')) ? Number(text('study.level')) : levelOfAward(text('study.award'))
-    if (level === undefined)
-      fault(
-        'study.award',
-        `The level of “${text('study.award')}” is not known; give it from 0 to 8 (ISCED) in a column.`,
-      )
+    if (level === undefined) fault('study.award', coded('imports.levelUnknown', { award: text('study.award') }))
     row.study = {
       award: text('study.award'),
       subject: text('study.subject'),
@@ -80,8 +78,8 @@ export function readRow(
       from: date('study.from'),
       to: date('study.to', { also: present, as: 'present' }),
     }
-    if (!row.study.from) fault('study.from', 'A study needs a beginning.')
-    if (!row.study.to) fault('study.to', 'A study needs an end, or “present”.')
+    if (!row.study.from) fault('study.from', coded('imports.studyNeedsBeginning'))
+    if (!row.study.to) fault('study.to', coded('imports.studyNeedsEnd'))
   }
   if (text('work.position') || text('work.source')) {
     row.work = {
@@ -90,12 +88,12 @@ export function readRow(
       from: date('work.from'),
       to: date('work.to', { also: present, as: 'present' }),
     }
-    if (!row.work.from) fault('work.from', 'A job needs a beginning.')
-    if (!row.work.to) fault('work.to', 'A job needs an end, or “present”.')
+    if (!row.work.from) fault('work.from', coded('imports.jobNeedsBeginning'))
+    if (!row.work.to) fault('work.to', coded('imports.jobNeedsEnd'))
   }
   if (text('credential.kind') || text('credential.number')) {
     const kind = credentialKeyOf(text('credential.kind'))
-    if (!kind) fault('credential.kind', `“${text('credential.kind')}” is no licence or certificate known here.`)
+    if (!kind) fault('credential.kind', coded('imports.kindUnknown', { kind: text('credential.kind') }))
     row.credential = {
       kind: kind ?? '',
       number: text('credential.number'),
@@ -109,7 +107,7 @@ export function readRow(
     [row.work, 'work.to'],
   ] as const)
     if (claim?.from && claim.to && claim.to !== 'present' && endsBefore(claim.to, claim.from))
-      fault(at, 'This ends before it begins.')
+      fault(at, coded('problem.thisEndsBeforeItBegins'))
   return { row, faults, doubts }
 }
 
@@ -127,10 +125,12 @@ const levels: readonly [RegExp, number][] = [
 ]
 export const levelOfAward = (award: string): number | undefined => levels.find(([pattern]) => pattern.test(award))?.[1]
 
-const fieldNames: Partial<Record<ImportField, string>> = { mail: 'Mail', familyName: 'Name' }
-
-/** The credential somebody means by its key or its name. */
+/** The credential somebody means by its key or its name, in whatever language. */
 function credentialKeyOf(text: string): string | undefined {
   const wanted = text.trim().toLowerCase()
-  return credentialKinds.find(({ key, name }) => key === wanted || name.toLowerCase() === wanted)?.key
+  return credentialKinds.find(({ key, name, translations = {} }) =>
+    [key, name, ...Object.values(translations).flatMap((words) => words.name ?? [])].some(
+      (known) => known.toLowerCase() === wanted,
+    ),
+  )?.key
 }

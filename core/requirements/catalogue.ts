@@ -1,3 +1,5 @@
+import type { Translations } from '../words/translations'
+
 /** What a kind of licence or certificate is called and needs. */
 export type CredentialKind = {
   key: string
@@ -7,6 +9,7 @@ export type CredentialKind = {
   /** Days a renewal usually takes; within them before its last day it counts as expiring. */
   leadDays: number
   papers: string
+  translations?: Translations<'name' | 'papers'>
   /** How the known issuer numbers it, as a regular expression over the whole number, with an example. */
   number?: { pattern: string; example: string }
   /** It is given for one of these regions. */
@@ -23,6 +26,7 @@ export const credentialKinds: readonly CredentialKind[] = [
     expires: true,
     leadDays: 60,
     papers: 'both sides of the card',
+    translations: { de: { name: 'Schaltberechtigung für Hochspannung', papers: 'beide Seiten der Karte' } },
     bothSides: true,
     number: { pattern: 'GSB-[1-4]-\\d{5}', example: 'GSB-2-57733' },
   },
@@ -33,6 +37,7 @@ export const credentialKinds: readonly CredentialKind[] = [
     expires: true,
     leadDays: 45,
     papers: 'the certificate',
+    translations: { de: { name: 'Zeugnis für Arbeiten in der Höhe', papers: 'das Zeugnis' } },
     number: { pattern: 'HW-\\d{2}-\\d{4}', example: 'HW-24-0590' },
   },
   {
@@ -42,6 +47,7 @@ export const credentialKinds: readonly CredentialKind[] = [
     expires: true,
     leadDays: 30,
     papers: 'the certificate',
+    translations: { de: { name: 'Erste Hilfe am Arbeitsplatz', papers: 'das Zeugnis' } },
     number: { pattern: 'FH-\\d{5}', example: 'FH-90112' },
   },
   {
@@ -51,6 +57,9 @@ export const credentialKinds: readonly CredentialKind[] = [
     expires: true,
     leadDays: 30,
     papers: 'the fitness statement, without findings',
+    translations: {
+      de: { name: 'Gesundheitliche Eignung für den Bergbetrieb', papers: 'die Eignungsbestätigung, ohne Befunde' },
+    },
     number: { pattern: 'VOH-\\d{4}', example: 'VOH-5521' },
   },
   {
@@ -60,6 +69,7 @@ export const credentialKinds: readonly CredentialKind[] = [
     expires: true,
     leadDays: 60,
     papers: 'both sides of the card',
+    translations: { de: { name: 'Karte für Seilzugang', papers: 'beide Seiten der Karte' } },
     bothSides: true,
     number: { pattern: 'RG-[1-3]-\\d{5}', example: 'RG-3-21560' },
   },
@@ -70,6 +80,7 @@ export const credentialKinds: readonly CredentialKind[] = [
     expires: true,
     leadDays: 90,
     papers: 'both sides of the licence',
+    translations: { de: { name: 'Führerschein für Zahnradbahnen', papers: 'beide Seiten des Führerscheins' } },
     bothSides: true,
     number: { pattern: 'MRA-D-\\d{5}', example: 'MRA-D-20019' },
   },
@@ -80,6 +91,7 @@ export const credentialKinds: readonly CredentialKind[] = [
     expires: true,
     leadDays: 60,
     papers: 'the certificate',
+    translations: { de: { name: 'Schweißprüfung', papers: 'das Zeugnis' } },
     number: { pattern: 'HW-W-\\d{3}', example: 'HW-W-140' },
   },
   {
@@ -89,6 +101,7 @@ export const credentialKinds: readonly CredentialKind[] = [
     expires: true,
     leadDays: 60,
     papers: 'both sides of the licence',
+    translations: { de: { name: 'Lizenz für die Leitstelle', papers: 'beide Seiten des Führerscheins' } },
     bothSides: true,
     number: { pattern: 'MRA-C-\\d{5}', example: 'MRA-C-10877' },
   },
@@ -99,6 +112,7 @@ export const credentialKinds: readonly CredentialKind[] = [
     expires: true,
     leadDays: 90,
     papers: 'the permit',
+    translations: { de: { name: 'Sprengbefugnis für Lawinen', papers: 'die Befugnis' } },
     regions: ['Vallorne', 'Hochsattel', 'Lower Arve valley'],
   },
   {
@@ -108,33 +122,16 @@ export const credentialKinds: readonly CredentialKind[] = [
     expires: true,
     leadDays: 60,
     papers: 'the authority card',
+    translations: { de: { name: 'Berechtigung für Arbeiten an Signalen', papers: 'die Berechtigungskarte' } },
     number: { pattern: 'MRA-S-\\d{5}', example: 'MRA-S-28817' },
   },
 ]
 
 /** Levels of the International Standard Classification of Education, ISCED 2011. */
-export const studyLevels: Readonly<Record<number, string>> = {
-  3: 'upper secondary or apprenticeship',
-  4: 'post-secondary certificate',
-  5: 'higher technical diploma',
-  6: 'bachelor',
-  7: 'master',
-  8: 'doctorate',
-}
+export const studyLevels = [3, 4, 5, 6, 7, 8] as const
 
 /** The narrow fields of ISCED-F 2013 that the posts ask for. */
-export const studyFields: Readonly<Record<string, string>> = {
-  '0311': 'Economics',
-  '0413': 'Management and administration',
-  '0532': 'Earth sciences',
-  '0613': 'Software and applications',
-  '0713': 'Electricity and energy',
-  '0714': 'Electronics and automation',
-  '0715': 'Mechanics and metal trades',
-  '0716': 'Motor vehicles, ships and aircraft',
-  '0732': 'Building and civil engineering',
-  '1041': 'Transport services',
-}
+export const studyFields = ['0311', '0413', '0532', '0613', '0713', '0714', '0715', '0716', '0732', '1041'] as const
 
 /** Whether a number is one the known issuer of a kind could have given; a kind that says nothing takes any. */
 export function numberFits(kind: string, number: string): boolean {

@@ -24,6 +24,8 @@ export function evaluate(requirements: readonly Requirement[], file: FileFacts):
   return requirements.map((requirement) => ({
     requirement: requirement.key,
     title: requirement.title,
+    ...(requirement.part ? { part: requirement.part } : {}),
+    ...(requirement.translations ? { translations: requirement.translations } : {}),
     gate: requirement.gate,
     ...resultOf(requirement, known),
   }))

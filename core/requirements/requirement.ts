@@ -3,6 +3,8 @@ import type { Condition, Facts } from '../conditions/condition'
 import type { Domains } from '../conditions/outcomes'
 import type { HistoryEntry } from '../history/coverage'
 import type { Standing, Term } from '../validity/validity'
+import type { StoredValue } from '../words/stored'
+import type { Translations } from '../words/translations'
 
 export const gates = ['send', 'shortlist', 'offer', 'start'] as const
 export type Gate = (typeof gates)[number]
@@ -56,6 +58,9 @@ export type Requirement = {
   exempt?: { when: Condition; because: string }
   /** Who may waive it; empty means nobody. */
   waivableBy: readonly string[]
+  /** It asks for what goes with the answer to the question it is called by: what happened, or the document. */
+  part?: 'because' | 'document'
+  translations?: Translations<'title' | 'why' | 'because'>
 }
 
 export type ClaimKind = 'study' | 'licence' | 'certificate' | 'work' | 'residence' | 'identity' | 'paper'
@@ -64,7 +69,7 @@ export type ClaimKind = 'study' | 'licence' | 'certificate' | 'work' | 'residenc
 export type ClaimFacts = {
   id: string
   kind: ClaimKind
-  label: string
+  label: StoredValue
   rung: Rung
   paper: 'none' | 'to look at' | 'seen' | 'sent back'
   enquiry: 'none' | 'open' | 'answered'
@@ -136,7 +141,7 @@ export type Step = {
 }
 
 export type OutcomeReason =
-  | { code: 'met'; claim?: string }
+  | { code: 'met'; claim?: StoredValue }
   | { code: 'waived'; by: string; reason: string }
   | { code: 'exempt'; because: string }
   | { code: 'condition-false' }
@@ -153,20 +158,20 @@ export type OutcomeReason =
         | 'reply-in'
         | 'contradicted'
         | 'unconfirmable'
-      claim: string
+      claim: StoredValue
       source?: string
     }
-  | { code: 'lapses-early'; claim: string; lastDay: string; needed: string; shortBy: number }
-  | { code: 'validity-unknown'; claim: string }
-  | { code: 'begins-late'; claim: string; firstDay: string; needed: string; lateBy: number }
-  | { code: 'standing'; claim: string; standing: Exclude<Standing['state'], 'good'> }
+  | { code: 'lapses-early'; claim: StoredValue; lastDay: string; needed: string; shortBy: number }
+  | { code: 'validity-unknown'; claim: StoredValue }
+  | { code: 'begins-late'; claim: StoredValue; firstDay: string; needed: string; lateBy: number }
+  | { code: 'standing'; claim: StoredValue; standing: Exclude<Standing['state'], 'good'> }
   | { code: 'gaps'; days: number; first: { from: string; through: string }; count: number }
   | { code: 'possible-gaps'; days: number }
   | { code: 'too-little-experience'; months: number; needed: number }
   /** Enough or not, by what the days were; `inexact` are the jobs whose days would decide it. */
-  | { code: 'experience-unclear'; least: number; most: number; needed: number; inexact: string[] }
+  | { code: 'experience-unclear'; least: number; most: number; needed: number; inexact: StoredValue[] }
   | { code: 'no-work-entries' }
-  | { code: 'work-open'; open: number; of: number; claim: string }
+  | { code: 'work-open'; open: number; of: number; claim: StoredValue }
   | { code: 'check-not-sat' | 'check-under-way' }
   | { code: 'check-failed'; percent: number }
   | { code: 'check-passed'; percent: number }
@@ -176,7 +181,7 @@ export type OutcomeReason =
   | { code: 'fee-open'; amount: number; currency: string }
   | { code: 'not-signed' | 'no-offer' | 'offer-open' | 'offer-expired' | 'offer-declined' | 'task-open' }
 
-export type Outcome = {
+export type Outcome = Pick<Requirement, 'part' | 'translations'> & {
   requirement: string
   title: string
   gate: Gate

@@ -1,9 +1,15 @@
+import type { StoredValue } from '../words/stored'
 import type { Outcome, OutcomeReason, Step } from './requirement'
 
 /** What a requirement comes to. */
 export type Result = Pick<Outcome, 'state' | 'reason' | 'steps' | 'claims'>
 
-export const met = (claim?: string): Result => ({ state: 'met', reason: { code: 'met', claim }, steps: [], claims: [] })
+export const met = (claim?: StoredValue): Result => ({
+  state: 'met',
+  reason: { code: 'met', claim },
+  steps: [],
+  claims: [],
+})
 export const notNeeded = (reason: OutcomeReason): Result => ({ state: 'not needed', reason, steps: [], claims: [] })
 export const unmet = (reason: OutcomeReason, steps: Step[]): Result => ({ state: 'unmet', reason, steps, claims: [] })
 export const undecided = (reason: OutcomeReason, steps: Step[]): Result => ({

@@ -4,6 +4,8 @@ import type { Question, Section } from '../form/form'
 import { conditionWords } from '../words/conditions'
 import { questionSentence } from '../words/form'
 import { requirementSentence } from '../words/requirements'
+import { rolesWords } from '../words/roles'
+import { say } from '../words/say'
 import type { Rules } from './rules'
 
 /** One thing that two versions of rules say differently, each side as a sentence; the side where it is not there is absent. */
@@ -69,13 +71,13 @@ function saying(rules: Rules, names: Names): Record<'section' | 'question' | 're
 }
 
 const sectionSentence = ({ title, heading, intro, when }: Section, known: readonly KnownFact[]) =>
-  `“${title}” asks: ${heading} ${intro}${onlyIf(when, known)}`
+  `${say('rules.sectionAsks', { title, heading, intro })}${onlyIf(when, known)}`
 const askedAs = (question: Question, known: readonly KnownFact[]) =>
   `${questionSentence(question)}${onlyIf(question.when, known)}`
 const onlyIf = (when: Condition | undefined, known: readonly KnownFact[]) =>
-  when ? ` Only if ${conditionWords(when, known)}.` : ''
+  when ? ` ${say('ask.onlyIf', { condition: conditionWords(when, known) })}` : ''
 const waivers = (roles: readonly string[]) =>
-  roles.length === 0 ? 'Nobody may waive it.' : `May be waived by: ${roles.join(', ')}.`
+  roles.length === 0 ? say('rules.nobodyMayWaive') : say('rules.waivableBy', { roles: rolesWords(roles) })
 
 /** The order of sections and of questions, where the same ones stand in another. */
 function orderOf(before: Rules, after: Rules): Difference[] {
@@ -91,5 +93,5 @@ function orderOf(before: Rules, after: Rules): Difference[] {
   const [old, now] = [order(before, shared), order(after, shared)]
   if (old.every(({ key }, index) => key === now[index]?.key)) return []
   const written = (items: readonly { title: string }[]) => items.map(({ title }) => title).join(' · ')
-  return [{ of: 'order', key: 'order', title: 'The order', before: written(old), after: written(now) }]
+  return [{ of: 'order', key: 'order', title: say('rules.theOrder'), before: written(old), after: written(now) }]
 }

@@ -22,7 +22,7 @@ test.each<[Reason, string]>([
     },
     '2 characters, 0 against O, 1 against I, easily misread in a scan',
   ],
-  [{ code: 'swapped', ours: '84', theirs: '48' }, 'two neighbours swapped, 84 against 48'],
+  [{ code: 'swapped', ours: '84', theirs: '48' }, 'two neighbouring characters swapped, 84 against 48'],
   [{ code: 'off-by', unit: 'day', count: 1 }, '1 day apart'],
   [{ code: 'off-by', unit: 'month', count: 2 }, '2 months apart'],
   [{ code: 'abbreviation', short: 'MSc', long: 'Master of Science' }, 'MSc is short for Master of Science'],
@@ -40,5 +40,5 @@ test('the sentence above the decision says how it comes out and what a differenc
     detail: 'Number: one character, 8 against 6, easily misread in a scan.',
   })
   expect(sentence({ ...claimed, name: 'Tadeusz Wrona', subject: 'Botany' }).head).toBe('2 fields contradict.')
-  expect(sentence({ ...claimed, number: { cannotSay: true } }).head).toBe('The source left one field unsaid.')
+  expect(sentence({ ...claimed, number: { cannotSay: true } }).head).toBe('The source left one field blank.')
 })

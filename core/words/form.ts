@@ -1,57 +1,43 @@
 import { writeWhen } from '../dates/write'
 import { type AnswerFault, type AnswerValue, addressParts, isBlank, type Parts } from '../form/answer'
 import type { Blank, Question, QuestionKind } from '../form/form'
+import { rolesWords } from './roles'
 import { say, spokenLocale } from './say'
+import { translated, translationOf } from './translations'
 
-export const blankWords: Record<Blank, string> = {
-  unknown: 'I don’t know, because…',
-  'does not apply': 'Does not apply',
-  'does not expire': 'Does not expire',
-  present: 'Still so today',
-}
+export const blankWords = (blank: Blank): string => say(`names.blank.${blank}`)
 
-export const kindWords: Record<QuestionKind, string> = {
-  text: 'a line of text',
-  'long text': 'a longer text',
-  number: 'a number',
-  money: 'an amount of money',
-  date: 'a day',
-  'partial date': 'a day, month or year',
-  'yes or no': 'yes or no',
-  'one of': 'one of several',
-  'several of': 'any of several',
-  'ranked choice': 'a choice in order of preference',
-  country: 'a country',
-  'country and region': 'a country and region',
-  address: 'an address',
-  phone: 'a phone number',
-  mail: 'a mail address',
-  'identity number': 'an identity number, masked',
-  document: 'a document',
-  declaration: 'a statement to agree to',
-  records: 'a list of records',
+export const kindWords = (kind: QuestionKind): string => say(`form.kind.${kind}`)
+
+/** What a choice is called that is kept as it was first written. */
+export function optionWords(question: Question, option: string): string {
+  if (question.kind === 'yes or no' && (option === 'yes' || option === 'no')) return say(`names.answer.${option}`)
+  if (question.kind === 'declaration' && option === 'agreed') return say('names.answer.agreed')
+  const place = question.options?.indexOf(option) ?? -1
+  return (place >= 0 && translationOf(question)?.options?.[place]) || option
 }
 
 /** A question of a form as a sentence: what is asked, how it is answered, and what an answer leads to. */
 export function questionSentence(question: Question): string {
-  const { label, kind, required, options, limit, explain, paper, blanks, seenBy, parts, help } = question
+  const { label, help, unit } = translated(question)
+  const { kind, required, options, limit, rankUpTo, least, most, explain, paper, blanks, seenBy, parts } = question
   const details = [
-    kindWords[kind],
-    options?.length ? options.join(', ') : '',
-    question.rankUpTo ? `up to ${question.rankUpTo} in order` : '',
-    limit ? `up to ${limit} characters` : '',
-    question.least !== undefined ? `at least ${question.least}` : '',
-    question.most !== undefined ? `at most ${question.most}` : '',
-    question.unit ?? '',
-    parts?.length ? parts.map((part) => part.label).join(', ') : '',
-    required ? 'has to be answered' : 'may be left out',
+    kindWords(kind),
+    options?.map((option) => optionWords(question, option)).join(', ') ?? '',
+    rankUpTo ? say('form.upToInOrder', { count: rankUpTo }) : '',
+    limit ? say('form.upToCharacters', { limit }) : '',
+    least !== undefined ? say('form.atLeast', { least }) : '',
+    most !== undefined ? say('form.atMost', { most }) : '',
+    unit ?? '',
+    parts?.map((part) => translated(part).label).join(', ') ?? '',
+    say(required ? 'form.required' : 'form.optional'),
   ].filter(Boolean)
   const after = [
-    explain ? `A ${explain} asks what happened.` : '',
-    paper ? `A ${paper} asks for a document.` : '',
-    blanks?.length ? `“${blanks.map((blank) => blankWords[blank]).join('”, “')}” will do.` : '',
-    seenBy?.length ? `Only read by: ${seenBy.join(', ')}.` : '',
-    help ? `Help: ${help}` : '',
+    explain ? say(`form.asksWhatHappened.${explain}`) : '',
+    paper ? say(`form.asksForDocument.${paper}`) : '',
+    blanks?.length ? say('form.blanksWillDo', { blanks: blanks.map(blankWords).join('”, “') }) : '',
+    seenBy?.length ? say('form.readBy', { roles: rolesWords(seenBy) }) : '',
+    help ? say('form.help', { help }) : '',
   ].filter(Boolean)
   return [`${label} (${details.join('; ')}).`, ...after].join(' ')
 }
@@ -60,15 +46,15 @@ export function questionSentence(question: Question): string {
 export function answerWords(question: Question | undefined, value: AnswerValue): string {
   if (typeof value === 'string') return textWords(question, value)
   if (isBlank(value)) {
-    if (value.blank === 'unknown') return say('Not known: {{because}}', { because: value.because ?? '' })
-    return say(blankWords[value.blank])
+    if (value.blank === 'unknown') return say('form.notKnown', { because: value.because ?? '' })
+    return blankWords(value.blank)
   }
   if (Array.isArray(value)) {
     const items = value as readonly (string | Parts)[]
     return question?.kind === 'ranked choice'
-      ? items.map((item, index) => `${index + 1}. ${item}`).join(' ')
+      ? items.map((item, index) => `${index + 1}. ${chosenWords(question, String(item))}`).join(' ')
       : items
-          .map((item) => (typeof item === 'string' ? say(item) : recordWords(question, item)))
+          .map((item) => (typeof item === 'string' ? chosenWords(question, item) : recordWords(question, item)))
           .join(question?.kind === 'records' ? '; ' : ', ')
   }
   const parts = value as Parts
@@ -79,24 +65,27 @@ export function answerWords(question: Question | undefined, value: AnswerValue):
 function textWords(question: Question | undefined, value: string): string {
   switch (question?.kind) {
     case 'one of':
-      return say(value)
+      return optionWords(question, value)
     case 'date':
     case 'partial date':
       return writeWhen(value)
     case 'money':
       return `${(Number(value) / 100).toLocaleString(spokenLocale(), { minimumFractionDigits: 2 })} ${question.unit ?? 'EUR'}`
     case 'number':
-      return question.unit ? `${value} ${say(question.unit)}` : value
+      return question.unit ? `${value} ${translated(question).unit}` : value
     case 'identity number':
       return masked(value)
     case 'yes or no':
-      return value === 'yes' ? say('Yes') : say('No')
+      return value === 'yes' ? say('form.yes') : say('form.no')
     case 'declaration':
-      return say('Agreed')
+      return say('form.agreed')
     default:
       return value
   }
 }
+
+const chosenWords = (question: Question | undefined, option: string) =>
+  question ? optionWords(question, option) : option
 
 /** All but the last three characters hidden; short numbers wholly. */
 export const masked = (value: string) =>
@@ -112,30 +101,30 @@ const recordWords = (question: Question | undefined, record: Parts) =>
 export function answerFaultWords(fault: AnswerFault): string {
   switch (fault.code) {
     case 'too-long':
-      return say('At most {{limit}} characters fit here.', { limit: fault.limit })
+      return say('form.fault.too-long', { limit: fault.limit })
     case 'not-a-mail-address':
-      return say('This is not a mail address.')
+      return say('form.fault.not-a-mail-address')
     case 'not-a-phone-number':
-      return say('Begin with + and the country, such as +43 512 555 0100.')
+      return say('form.fault.not-a-phone-number')
     case 'not-a-date':
-      return say('This is not a day, such as 1997-02-03.')
+      return say('form.fault.not-a-date')
     case 'not-an-option':
-      return say('Choose one of those shown.')
+      return say('form.fault.not-an-option')
     case 'not-a-number':
-      return say('This is not a number.')
+      return say('form.fault.not-a-number')
     case 'too-small':
-      return say('This must be at least {{least}}.', { least: fault.least })
+      return say('form.fault.too-small', { least: fault.least })
     case 'too-large':
-      return say('This must be at most {{most}}.', { most: fault.most })
+      return say('form.fault.too-large', { most: fault.most })
     case 'too-many':
-      return say('At most {{most}} fit here.', { most: fault.most })
+      return say('form.fault.too-many', { most: fault.most })
     case 'named-twice':
-      return say('One of them is named twice.')
+      return say('form.fault.named-twice')
     case 'part-missing':
-      return say('Still missing: {{part}}.', { part: fault.part })
+      return say('form.fault.part-missing', { part: fault.part })
     case 'blank-not-allowed':
-      return say('This needs an answer.')
+      return say('form.fault.blank-not-allowed')
     case 'wrong-shape':
-      return say('This answer has another form than the question asks for.')
+      return say('form.fault.wrong-shape')
   }
 }

@@ -1,17 +1,14 @@
 import type { KnownFact } from '../conditions/vocabulary'
 import { writeDays, writeWhen } from '../dates/write'
-import { credentialKind, studyFields, studyLevels } from '../requirements/catalogue'
+import { credentialKind } from '../requirements/catalogue'
 import type { Ask, Gate, Outcome, OutcomeReason, Requirement, Step, Who } from '../requirements/requirement'
 import { conditionWords } from './conditions'
-import { say, spokenLanguage } from './say'
+import { credentialName, studyFieldName, studyLevelName } from './names'
+import { say, spokenLanguage, spokenLocale } from './say'
+import { writeValue } from './stored'
+import { translated } from './translations'
 
-const byGate = (gate: Gate): string =>
-  ({
-    send: say('when you apply'),
-    shortlist: say('before the shortlist'),
-    offer: say('before an offer'),
-    start: say('before the first day'),
-  })[gate]
+const byGate = (gate: Gate): string => say(`ask.byGate.${gate}`)
 
 /**
  * A requirement as a sentence for a person who considers applying.
@@ -26,24 +23,22 @@ export function requirementSentence(
 ): string {
   const asked = [requirement.asks, ...(requirement.alternatives ?? [])]
     .map((ask) => askWords(ask, nameOf))
-    .join(say(', or '))
+    .join(say('ask.or'))
   const provable = [requirement.asks, ...(requirement.alternatives ?? [])].some(({ kind }) => hasProof.has(kind))
   const proof = {
-    claimed: requirement.paper ? say(', with the paper attached') : '',
-    evidenced: provable ? say(', shown by a document') : '',
-    confirmed: provable ? say(', confirmed by whoever issued it') : '',
+    claimed: requirement.paper ? say('ask.paperAttached') : '',
+    evidenced: provable ? say('ask.rung.evidenced') : '',
+    confirmed: provable ? say('ask.rung.confirmed') : '',
   }
   const valid =
     requirement.validStartPlusDays === undefined
       ? ''
       : requirement.validStartPlusDays === 0
-        ? say(', valid through the start')
-        : say(', valid through the start and {{days}} more', { days: writeDays(requirement.validStartPlusDays) })
-  const when = requirement.when
-    ? ` ${say('Only if {{condition}}.', { condition: conditionWords(requirement.when, known) })}`
-    : ''
+        ? say('ask.validThroughStart')
+        : say('ask.validThroughStartAndMore', { days: writeDays(requirement.validStartPlusDays) })
+  const when = requirement.when ? ` ${say('ask.onlyIf', { condition: conditionWords(requirement.when, known) })}` : ''
   const exempt = requirement.exempt
-    ? ` ${say('Not needed if {{condition}}: {{because}}.', { condition: conditionWords(requirement.exempt.when, known), because: say(requirement.exempt.because) })}`
+    ? ` ${say('ask.notNeededIf', { condition: conditionWords(requirement.exempt.when, known), because: translated({ because: requirement.exempt.because, translations: requirement.translations }).because })}`
     : ''
   return `${capital(asked)}${proof[requirement.rung]}${valid}, ${byGate(requirement.gate)}.${when}${exempt}`
 }
@@ -54,76 +49,75 @@ const hasProof = new Set<Ask['kind']>(['study', 'credential', 'every work entry'
 function askWords(ask: Ask, nameOf: (key: string) => string): string {
   switch (ask.kind) {
     case 'answer':
-      return say('an answer about {{question}}', { question: nameOf(ask.question) })
+      return say('ask.answer', { question: nameOf(ask.question) })
     case 'study': {
-      const fields = ask.fields?.map((field) => inSentence(say(studyFields[field] ?? field))).join(say(' or '))
-      return say('a degree or diploma at the level of {{levelAtLeast}} or above{{fields}}', {
-        levelAtLeast: studyLevels[ask.levelAtLeast]
-          ? say(studyLevels[ask.levelAtLeast]!)
-          : say('ISCED {{levelAtLeast}}', { levelAtLeast: ask.levelAtLeast }),
-        fields: fields ? say(' in {{fields}}', { fields }) : '',
+      const fields = ask.fields?.map((field) => inSentence(studyFieldName(field))).join(say('condition.or'))
+      return say('ask.study', {
+        levelAtLeast: studyLevelName(ask.levelAtLeast) ?? say('ask.studyLevel', { levelAtLeast: ask.levelAtLeast }),
+        fields: fields ? say('ask.studyFields', { fields }) : '',
       })
     }
     case 'credential':
-      return inSentence(say(credentialKind(ask.credential)?.name ?? ask.credential))
+      return inSentence(credentialName(ask.credential))
     case 'history':
       if (ask.of === 'home')
-        return say('where you lived in the last {{years}} years, with no gap longer than {{toleratedGapDays}}', {
+        return say('ask.homes', {
           years: ask.years,
           toleratedGapDays: writeDays(ask.toleratedGapDays),
         })
-      return say('what you did in the last {{years}} years, with no gap longer than {{toleratedGapDays}}', {
+      return say('ask.history', {
         years: ask.years,
         toleratedGapDays: writeDays(ask.toleratedGapDays),
       })
     case 'experience':
-      return say('{{years}} years of work in {{kinds}}', {
+      return say('ask.experience', {
         years: Math.floor(ask.months / 12),
-        kinds: ask.tags.map((tag) => say(tag)).join(say(' or ')),
+        kinds: ask.tags.join(say('condition.or')),
       })
     case 'every work entry':
-      return say('every job you give')
+      return say('ask.everyWorkEntry')
     case 'skills check':
-      return say('the skills check “{{check}}”', { check: nameOf(ask.check) })
+      return say('ask.skillsCheck', { check: nameOf(ask.check) })
     case 'identity':
-      return say('a paper that shows who you are')
+      return say('ask.identity')
     case 'vouching':
-      return ask.count === 1
-        ? say('somebody who vouches for you')
-        : say('{{count}} people who vouch for you', { count: ask.count })
+      return ask.count === 1 ? say('ask.oneVouching') : say('ask.vouching', { count: ask.count })
     case 'permission':
-      return say('your permission to check what you say, signed')
+      return say('ask.permission')
     case 'document':
-      return say('the document “{{question}}”', { question: nameOf(ask.question) })
+      return say('ask.document', { question: nameOf(ask.question) })
     case 'declaration':
-      return say('“{{question}}” answered with {{mustBe}}', { question: nameOf(ask.question), mustBe: ask.mustBe })
+      return say('ask.declaration', { question: nameOf(ask.question), mustBe: ask.mustBe })
     case 'reference':
-      return ask.count === 1
-        ? say('a reference from an employer')
-        : say('references from {{count}} employers', { count: ask.count })
+      return ask.count === 1 ? say('ask.oneReference') : say('ask.references', { count: ask.count })
     case 'fee':
-      return say('a fee of {{amount}}', { amount: writeAmount(ask.amount, ask.currency) })
+      return say('ask.fee', { amount: writeAmount(ask.amount, ask.currency) })
     case 'offer accepted':
-      return say('your acceptance of the offer')
+      return say('ask.offerAccepted')
     case 'onboarding task':
       return nameOf(ask.task)
   }
 }
 
+/** Why a requirement is asked. What only a form asks for has no other reason. */
+export const requirementWhy = (requirement: Requirement): string =>
+  translated(requirement).why || say('ask.theFormAsks')
+
 /** Which paper a requirement needs and in what form, or nothing where it needs none. */
 export function paperWords(requirement: Requirement): string | undefined {
   if (!requirement.paper && requirement.rung === 'claimed') return undefined
   const papers = [requirement.asks, ...(requirement.alternatives ?? [])].flatMap((ask) => {
-    if (ask.kind === 'study') return [say('the degree certificate')]
-    if (ask.kind === 'credential') return [say(credentialKind(ask.credential)?.papers ?? 'the certificate')]
-    if (ask.kind === 'identity') return [say('the passport or identity card')]
-    if (ask.kind === 'document') return [say('the document it names')]
-    if (ask.kind === 'every work entry') return [say('a letter or certificate of each job')]
+    if (ask.kind === 'study') return [say('paper.study')]
+    if (ask.kind === 'credential') {
+      const kind = credentialKind(ask.credential)
+      return [kind ? translated(kind).papers : say('paper.certificate')]
+    }
+    if (ask.kind === 'identity') return [say('paper.identity')]
+    if (ask.kind === 'document') return [say('paper.document')]
+    if (ask.kind === 'every work entry') return [say('paper.work')]
     return []
   })
-  return papers.length === 0
-    ? undefined
-    : say('{{papers}}: PDF, JPEG or PNG, up to 10 MB and 20 pages', { papers: capital(papers.join(say(', or '))) })
+  return papers.length === 0 ? undefined : say('paper.form', { papers: capital(papers.join(say('ask.or'))) })
 }
 
 /** Why an outcome is as it is, as a sentence for the desk. */
@@ -135,151 +129,129 @@ export function outcomeWords(
 }
 
 function reasonWords(reason: OutcomeReason, nameOf: (key: string) => string): string {
-  const whom = 'source' in reason && reason.source ? reason.source : say('the source')
+  const whom = 'source' in reason && reason.source ? reason.source : say('reason.theSource')
+  const claim = () => ('claim' in reason && reason.claim ? writeValue(reason.claim) : '')
   switch (reason.code) {
     case 'met':
-      return reason.claim ? say('Met by {{claim}}.', { claim: reason.claim }) : say('Met.')
+      return reason.claim ? say('reason.metBy', { claim: claim() }) : say('reason.met')
     case 'waived':
-      return say('Waived by {{by}}: {{reason}}', { by: reason.by, reason: reason.reason })
+      return say('reason.waived', { by: reason.by, reason: reason.reason })
     case 'exempt':
-      return say('Exempt: {{because}}.', { because: reason.because })
+      return say('reason.exempt', { because: reason.because })
     case 'condition-false':
-      return say('Not asked of this person.')
+      return say('reason.conditionFalse')
     case 'condition-undecided':
-      return say('Depends on an answer not given yet: {{questions}}.', {
+      return say('reason.conditionUndecided', {
         questions: reason.deciding.map(nameOf).join(', '),
       })
     case 'answer-missing':
-      return say('Not answered yet.')
+      return say('reason.answerMissing')
     case 'nothing-claimed':
-      return say('Nothing of this kind has been given yet.')
+      return say('reason.nothingClaimed')
     case 'paper-missing':
-      return say('{{claim}}: no document yet.', { claim: reason.claim })
+      return say('reason.paperMissing', { claim: claim() })
     case 'paper-to-look-at':
-      return say('{{claim}}: a document is in, nobody has looked at it yet.', { claim: reason.claim })
+      return say('reason.paperToLookAt', { claim: claim() })
     case 'paper-sent-back':
-      return say('{{claim}}: the document was sent back, a better one is awaited.', { claim: reason.claim })
+      return say('reason.paperSentBack', { claim: claim() })
     case 'to-ask':
-      return say('{{claim}}: {{whom}} has not been asked yet.', { claim: reason.claim, whom })
+      return say('reason.toAsk', { claim: claim(), whom })
     case 'asked':
-      return say('{{claim}}: {{whom}} has been asked and has not answered.', { claim: reason.claim, whom })
+      return say('reason.asked', { claim: claim(), whom })
     case 'reply-in':
-      return say('{{claim}}: {{whom}} has replied; compare and decide.', { claim: reason.claim, whom })
+      return say('reason.replyIn', { claim: claim(), whom })
     case 'contradicted':
-      return say('{{claim}}: contradicted; decide what follows.', { claim: reason.claim })
+      return say('reason.contradicted', { claim: claim() })
     case 'unconfirmable':
-      return say('{{claim}}: {{whom}} cannot confirm it.', { claim: reason.claim, whom })
+      return say('reason.unconfirmable', { claim: claim(), whom })
     case 'lapses-early':
-      return say('{{claim}} lapses {{lastDay}}, {{shortBy}} short of {{needed}}.', {
-        claim: reason.claim,
+      return say('reason.lapsesEarly', {
+        claim: claim(),
         lastDay: writeWhen(reason.lastDay),
         shortBy: writeDays(reason.shortBy),
         needed: writeWhen(reason.needed),
       })
     case 'begins-late':
-      return say('{{claim}} is valid only from {{firstDay}}, {{lateBy}} after {{needed}}.', {
-        claim: reason.claim,
+      return say('reason.beginsLate', {
+        claim: claim(),
         firstDay: writeWhen(reason.firstDay),
         lateBy: writeDays(reason.lateBy),
         needed: writeWhen(reason.needed),
       })
     case 'validity-unknown':
-      return say('{{claim}}: nobody has said how long it is valid.', { claim: reason.claim })
+      return say('reason.validityUnknown', { claim: claim() })
     case 'standing':
-      return say('{{claim}} is {{standing}}.', { claim: reason.claim, standing: say(reason.standing) })
+      return say('reason.standing', { claim: claim(), standing: say(`names.standing.${reason.standing}`) })
     case 'gaps':
-      return say('{{days}} to account for, {{from}} to {{through}}{{more}}.', {
+      return say('reason.gaps', {
         days: writeDays(reason.days),
         from: writeWhen(reason.first.from),
         through: writeWhen(reason.first.through),
-        more: reason.count > 1 ? say(' and {{count}} more', { count: reason.count - 1 }) : '',
+        more: reason.count > 1 ? say('reason.andMore', { count: reason.count - 1 }) : '',
       })
     case 'possible-gaps':
-      return say('Met; up to {{days}} could be missing where only months or years were given.', {
+      return say('reason.possibleGaps', {
         days: writeDays(reason.days),
       })
     case 'too-little-experience':
-      return say('{{months}} of {{needed}} asked.', {
+      return say('reason.tooLittleExperience', {
         months: monthsWords(reason.months),
         needed: monthsWords(reason.needed),
       })
     case 'experience-unclear':
-      return say('{{least}} to {{most}}; {{needed}} are asked. The days of {{jobs}} would decide it.', {
+      return say('reason.experienceUnclear', {
         least: monthsWords(reason.least),
         most: monthsWords(reason.most),
         needed: monthsWords(reason.needed),
-        jobs: reason.inexact.join(', '),
+        jobs: reason.inexact.map(writeValue).join(', '),
       })
     case 'no-work-entries':
-      return say('No job to confirm.')
+      return say('reason.noWorkEntries')
     case 'work-open':
-      return say('{{open}} of {{of}} jobs still to be confirmed, {{claim}} first.', {
+      return say('reason.workOpen', {
         open: reason.open,
         of: reason.of,
-        claim: reason.claim,
+        claim: claim(),
       })
     case 'check-not-sat':
-      return say('Not sat yet.')
+      return say('reason.checkNotSat')
     case 'check-under-way':
-      return say('Begun, not handed in yet.')
+      return say('reason.checkUnderWay')
     case 'check-failed':
-      return say('{{percent}} %, below the pass mark.', { percent: reason.percent })
+      return say('reason.checkFailed', { percent: reason.percent })
     case 'check-passed':
-      return say('Passed with {{percent}} %.', { percent: reason.percent })
+      return say('reason.checkPassed', { percent: reason.percent })
     case 'answer-other':
-      return say('Answered “{{answer}}”; {{needed}} is needed.', { answer: reason.answer, needed: reason.needed })
+      return say('reason.answerOther', { answer: reason.answer, needed: reason.needed })
     case 'too-few-references':
-      return say('{{confirmed}} of {{needed}} employers have confirmed{{asked}}.', {
+      return say('reason.tooFewReferences', {
         confirmed: reason.confirmed,
         needed: reason.needed,
-        asked: reason.asked > 0 ? say(', {{asked}} asked', { asked: reason.asked }) : '',
+        asked: reason.asked > 0 ? say('reason.askedToo', { asked: reason.asked }) : '',
       })
     case 'too-few-vouch':
-      return say('{{done}} of {{needed}} have vouched{{asked}}.', {
+      return say('reason.tooFewVouch', {
         done: reason.done,
         needed: reason.needed,
-        asked: reason.asked > reason.done ? say(', {{asked}} asked', { asked: reason.asked - reason.done }) : '',
+        asked: reason.asked > reason.done ? say('reason.askedToo', { asked: reason.asked - reason.done }) : '',
       })
     case 'fee-open':
-      return say('{{amount}} not received yet.', { amount: writeAmount(reason.amount, reason.currency) })
+      return say('reason.feeOpen', { amount: writeAmount(reason.amount, reason.currency) })
     case 'not-signed':
-      return say('Not signed yet.')
+      return say('reason.notSigned')
     case 'no-offer':
-      return say('No offer has been made yet.')
+      return say('reason.noOffer')
     case 'offer-open':
-      return say('The offer awaits an answer.')
+      return say('reason.offerOpen')
     case 'offer-expired':
-      return say('The day to answer the offer by has passed.')
+      return say('reason.offerExpired')
     case 'offer-declined':
-      return say('The offer was declined.')
+      return say('reason.offerDeclined')
     case 'task-open':
-      return say('Not done yet.')
+      return say('reason.taskOpen')
   }
 }
 
-const stepWords: Record<Step['what'], string> = {
-  answer: 'answer',
-  explain: 'explain',
-  upload: 'send document',
-  renew: 'renew',
-  look: 'look at document',
-  ask: 'ask source',
-  reply: 'answer',
-  compare: 'compare reply',
-  decide: 'decide',
-  'sit check': 'sit check',
-  sign: 'sign',
-  'do task': 'do task',
-  'make offer': 'offer',
-  pay: 'pay',
-  'name someone': 'name somebody',
-}
-const whoWords: Record<Who, string> = {
-  candidate: 'Candidate',
-  desk: 'Coordinator',
-  source: 'Source',
-  'hiring manager': 'Hiring manager',
-}
 /** The roles that take a step for somebody; candidates and sources have none at the desk. */
 const rolesOf: Record<Who, readonly string[]> = {
   candidate: [],
@@ -291,19 +263,23 @@ const rolesOf: Record<Who, readonly string[]> = {
 /** Whose turn it is and for what, in a few words for a list on the desk: "You" only where it is the reader. */
 export function ballWords({ who, what }: Step, roles: readonly string[]): string {
   const isReader = rolesOf[who].some((role) => roles.includes(role))
-  return `${isReader ? 'You' : whoWords[who]}: ${stepWords[what]}`
+  return say('step.turn', {
+    who: say(isReader ? 'step.who.reader' : `step.who.${who}`),
+    what: say(`step.what.${what}`),
+  })
 }
 
-/** An amount in minor units as people read it: `45.00 EUR`. */
-export const writeAmount = (minor: number, currency: string) => `${(minor / 100).toFixed(2)} ${currency}`
+/** An amount in minor units as people read it: `45.00 EUR`, in German `45,00 EUR`. */
+export const writeAmount = (minor: number, currency: string) =>
+  `${(minor / 100).toLocaleString(spokenLocale(), { minimumFractionDigits: 2, maximumFractionDigits: 2 })} ${currency}`
 /** A name within a sentence: small in English, as it is in a language that writes nouns large. */
 const inSentence = (text: string) =>
   spokenLanguage() === 'en' ? text.replace(/^./, (letter) => letter.toLowerCase()) : text
 const capital = (text: string) => text.replace(/^./, (letter) => letter.toUpperCase())
 const monthsWords = (months: number) =>
   [
-    months >= 12 ? say('{{years}} y', { years: Math.floor(months / 12) }) : '',
-    months % 12 || months < 12 ? say('{{months}} m', { months: months % 12 }) : '',
+    months >= 12 ? say('dates.years', { years: Math.floor(months / 12) }) : '',
+    months % 12 || months < 12 ? say('dates.months', { months: months % 12 }) : '',
   ]
     .filter(Boolean)
     .join(' ')

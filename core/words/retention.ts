@@ -6,28 +6,28 @@ export function keepingWords({ code, title }: Keeping): { what: string; rule: st
   switch (code) {
     case 'not-sent':
       return {
-        what: say('Your application for {{title}}, not sent', { title }),
-        rule: say('Kept for 180 days after the last change, so that you can go on.'),
+        what: say('privacy.yourApplicationForNotSent', { title }),
+        rule: say('privacy.keptFor180DaysAfter'),
       }
     case 'under-way':
       return {
-        what: say('Your application for {{title}}', { title }),
-        rule: say('Kept while it is under way.'),
+        what: say('privacy.yourApplicationFor', { title }),
+        rule: say('privacy.keptWhileItIsUnder'),
       }
     case 'ended':
       return {
-        what: say('Your application for {{title}}, ended', { title }),
-        rule: say('Kept for 183 days after its end, because a claim for equal treatment can be made until then.'),
+        what: say('privacy.yourApplicationForEnded', { title }),
+        rule: say('privacy.keptFor183DaysAfter'),
       }
     case 'cleared':
       return {
-        what: say('Your application for {{title}}, cleared to start', { title }),
-        rule: say('Kept for seven years, because we must be able to show who was let near passengers and ropes.'),
+        what: say('privacy.yourApplicationForClearedTo', { title }),
+        rule: say('privacy.keptForSevenYearsBecause'),
       }
     case 'trail':
       return {
-        what: say('That something was done, when, and by which role'),
-        rule: say('Kept for seven years without names or contents, so that nobody can change the record.'),
+        what: say('privacy.thatSomethingWasDoneWhen'),
+        rule: say('privacy.keptForSevenYearsWithout'),
       }
   }
 }

@@ -1,3 +1,4 @@
+import { coded } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import { changeWhere } from '../platform/database/compareAndSet'
 import type { Account as AccountActor, Deps } from '../platform/deps'
@@ -26,11 +27,11 @@ export async function confirmMail(
       ...(link.name && link.passwordHash ? { name: link.name, passwordHash: link.passwordHash } : {}),
     },
   )
-  if (!confirmed) throw new Problem(410, 'link-used', 'This address is confirmed already. Sign in with your password.')
+  if (!confirmed) throw new Problem(410, 'link-used', coded('problem.thisAddressIsConfirmedAlready'))
   await voidLinks(account.id)
   const actor = actorOf(account)
   await candidateOf(deps, actor)
-  await recordEvent(deps, actor, { code: 'address-confirmed', what: 'Confirmed the mail address', about: account.mail })
+  await recordEvent(deps, actor, { code: 'address-confirmed', about: account.mail })
   const own = browser !== undefined && link.browserHash === hashOf(browser)
   return { session: own ? await openSession(account.id) : undefined, actor, next: link.next }
 }

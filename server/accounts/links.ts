@@ -1,3 +1,4 @@
+import { coded } from '#core/words/say'
 import { changeWhere } from '../platform/database/compareAndSet'
 import type { Deps } from '../platform/deps'
 import { Problem } from '../platform/errors/problems'
@@ -40,4 +41,4 @@ export async function takeLink(deps: Deps, token: string, purposes: readonly Pur
 export const voidLinks = async (accountId: string, purposes?: readonly Purpose[]) =>
   void (await AccountLink.destroy({ where: { accountId, ...(purposes ? { purpose: [...purposes] } : {}) } }))
 
-const linkUsed = () => new Problem(410, 'link-used', 'This link has been used or is too old. Ask for a new one.')
+const linkUsed = () => new Problem(410, 'link-used', coded('problem.thisLinkHasBeenUsed'))

@@ -1,5 +1,6 @@
 import { verify } from '@node-rs/argon2'
 import { Op } from 'sequelize'
+import { say } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import type { Account as Actor, Deps } from '../platform/deps'
 import { invalidField } from '../platform/errors/problems'
@@ -21,7 +22,7 @@ export const ownAccount = (actor: Actor): Promise<Account> => Account.findByPk(a
 export async function accountWithPassword(actor: Actor, password: string): Promise<Account> {
   const account = await ownAccount(actor)
   if (!(await verify(account.passwordHash, password)))
-    throw invalidField('/body/password', 'This is not your password.')
+    throw invalidField('/body/password', say('problem.thisIsNotYourPassword'))
   return account
 }
 
@@ -54,8 +55,8 @@ export async function answerReset(deps: Deps, { mail }: { mail: string }) {
     const token = await newLink(deps, account.id, 'reset', { hours: 2 })
     await queueMail(deps, {
       to: { name: account.name, mail: account.mail, language: account.language },
-      subject: 'Set a new password',
-      text: `Open this link to set a new password:\n\n${deps.config.publicUrl}/new-password/${token}\n\nIt works once, for two hours. If you did not ask for it, do nothing; your password stays as it is.`,
+      words: 'setNewPassword',
+      values: { link: `${deps.config.publicUrl}/new-password/${token}` },
     })
   }
 }
@@ -68,17 +69,8 @@ export async function resetPassword(deps: Deps, { token, password }: { token: st
   await account.update({ passwordHash })
   await voidLinks(account.id)
   await Session.destroy({ where: { accountId: account.id } })
-  await tellOwner(
-    deps,
-    account,
-    'Your password was changed',
-    'The password of your account was set anew, and the account signed out everywhere.',
-  )
-  await recordEvent(
-    deps,
-    { kind: 'system' },
-    { code: 'password-reset', what: 'Set a new password by a link', about: account.mail },
-  )
+  await tellOwner(deps, account, 'passwordReset')
+  await recordEvent(deps, { kind: 'system' }, { code: 'password-reset', about: account.mail })
   return { done: true as const }
 }
 
@@ -95,13 +87,8 @@ export async function changePassword(
   // A link that was asked for before is as good as the old password.
   await voidLinks(account.id)
   await signOutElsewhere(actor, token)
-  await tellOwner(
-    deps,
-    account,
-    'Your password was changed',
-    'The password of your account was changed, and the account signed out everywhere else.',
-  )
-  await recordEvent(deps, actor, { code: 'password-changed', what: 'Changed the password', about: account.mail })
+  await tellOwner(deps, account, 'passwordChanged')
+  await recordEvent(deps, actor, { code: 'password-changed', about: account.mail })
   return { done: true as const }
 }
 
@@ -117,7 +104,7 @@ export async function signOutElsewhere(actor: Actor, token: string | undefined) 
 export async function changeMail(deps: Deps, actor: Actor, { password, mail }: { password: string; mail: string }) {
   const account = await accountWithPassword(actor, password)
   const newMail = mail.trim().toLowerCase()
-  if (newMail === account.mail) throw invalidField('/body/mail', 'This is your address already.')
+  if (newMail === account.mail) throw invalidField('/body/mail', say('problem.thisIsYourAddressAlready'))
   await countMailTo(deps, newMail)
   // A new change takes the place of one that was begun before.
   await AccountLink.destroy({ where: { accountId: account.id, purpose: ['leave mail', 'take mail'] } })
@@ -125,18 +112,14 @@ export async function changeMail(deps: Deps, actor: Actor, { password, mail }: {
   const leave = await newLink(deps, account.id, 'leave mail', { hours: 48, newMail })
   await queueMail(deps, {
     to: { name: account.name, mail: account.mail, language: account.language },
-    subject: 'Change of your mail address',
-    text: `Your account is to move to ${newMail}. Open this link to agree:\n\n${page}/${leave}\n\nThe new address is asked as well. If it was not you, do nothing and change your password.`,
+    words: 'leaveAddress',
+    values: { address: newMail, link: `${page}/${leave}` },
   })
   const taken = await Account.findOne({ where: { mail: newMail } })
   const take = await newLink(deps, account.id, 'take mail', { hours: 48, newMail })
-  await queueMail(deps, {
-    to: { name: account.name, mail: newMail, language: account.language },
-    subject: 'Confirm your new mail address',
-    text: taken
-      ? 'Somebody wanted to use this address for another account. It belongs to an account already, so nothing was changed. Nothing is needed from you.'
-      : `Open this link to use this address for your account:\n\n${page}/${take}\n\nThe old address is asked as well. If it was not you, do nothing.`,
-  })
+  const to = { name: account.name, mail: newMail, language: account.language }
+  if (taken) await queueMail(deps, { to, words: 'addressTaken', values: {} })
+  else await queueMail(deps, { to, words: 'takeAddress', values: { link: `${page}/${take}` } })
   return { done: true as const }
 }
 
@@ -152,16 +135,7 @@ export async function confirmMailChange(deps: Deps, token: string) {
   if (await Account.findOne({ where: { mail: newMail } })) return { changed: false, waitingFor: newMail }
   const before = account.mail
   await account.update({ mail: newMail })
-  await tellOwner(
-    deps,
-    account,
-    'Your mail address was changed',
-    `The mail address of your account was changed from ${before}.`,
-  )
-  await recordEvent(
-    deps,
-    { kind: 'system' },
-    { code: 'mail-changed', what: `Changed the mail address from ${before}`, about: newMail },
-  )
+  await tellOwner(deps, account, 'mailChanged', before)
+  await recordEvent(deps, { kind: 'system' }, { code: 'mail-changed', values: { before }, about: newMail })
   return { changed: true, waitingFor: null }
 }

@@ -1,6 +1,7 @@
 import { randomInt } from 'node:crypto'
 import { generateSecret, generateURI, verifySync } from 'otplib'
 import { Op } from 'sequelize'
+import { coded, say } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import { changeWhere } from '../platform/database/compareAndSet'
 import type { Account as Actor, Deps } from '../platform/deps'
@@ -15,7 +16,7 @@ const letters = '23456789ABCDEFGHJKLMNPQRSTUVWXYZ'
 
 /** Begins to set up one-time codes: a secret for an authenticator app. It counts once a code has proven that it arrived. */
 export async function beginOneTimeCodes({ config, vault }: Deps, account: Account) {
-  if (account.otpOnSince) throw conflict('codes-on', 'One-time codes are switched on already.')
+  if (account.otpOnSince) throw conflict('codes-on', coded('problem.oneTimeCodesAreSwitched'))
   const secret = generateSecret()
   await account.update({ otpSecret: vault.seal(purpose, secret) })
   return { secret, address: generateURI({ secret, issuer: config.operator, label: account.mail }) }
@@ -27,34 +28,27 @@ export const needsCodes = ({ config }: Pick<Deps, 'config'>, { roles }: Pick<Act
 
 /** Switches one-time codes on with the first right code, and gives the recovery codes, this once. */
 export async function confirmOneTimeCodes(deps: Deps, actor: Actor, account: Account, code: string) {
-  if (account.otpOnSince) throw conflict('codes-on', 'One-time codes are switched on already.')
+  if (account.otpOnSince) throw conflict('codes-on', coded('problem.oneTimeCodesAreSwitched'))
   const step = stepOf(deps, account, code)
-  if (step === undefined)
-    throw invalidField('/body/code', 'This is not the code of this moment. Wait for the next one and type it.')
+  if (step === undefined) throw invalidField('/body/code', say('problem.thisIsNotTheCode'))
   await account.update({ otpOnSince: new Date(), otpStep: step })
   const codes = Array.from({ length: recoveryCodes }, newRecoveryCode)
   await RecoveryCode.destroy({ where: { accountId: account.id } })
   await RecoveryCode.bulkCreate(codes.map((text) => ({ accountId: account.id, codeHash: hashOf(plain(text)) })))
-  await tellOwner(deps, account, 'One-time codes are switched on', 'One-time codes were switched on for your account.')
-  await recordEvent(deps, actor, { code: 'codes-on', what: 'Switched one-time codes on', about: account.mail })
+  await tellOwner(deps, account, 'codesOn')
+  await recordEvent(deps, actor, { code: 'codes-on', about: account.mail })
   return { recoveryCodes: codes }
 }
 
 /** Switches one-time codes off, with a code: a password that was found out is not enough. */
 export async function dropOneTimeCodes(deps: Deps, actor: Actor, account: Account, code: string) {
-  if (needsCodes(deps, actor)) throw conflict('codes-needed', 'Your role signs in with one-time codes.')
+  if (needsCodes(deps, actor)) throw conflict('codes-needed', coded('problem.yourRoleSignsInWith'))
   if (!account.otpOnSince) return { done: true as const }
-  if (!(await takeCode(deps, account, code)))
-    throw invalidField('/body/code', 'This code does not fit or was used before. Wait for the next one.')
+  if (!(await takeCode(deps, account, code))) throw invalidField('/body/code', say('problem.thisCodeDoesNotFit'))
   await account.update({ otpSecret: null, otpOnSince: null, otpStep: null })
   await RecoveryCode.destroy({ where: { accountId: account.id } })
-  await tellOwner(
-    deps,
-    account,
-    'One-time codes are switched off',
-    'One-time codes were switched off for your account.',
-  )
-  await recordEvent(deps, actor, { code: 'codes-off', what: 'Switched one-time codes off', about: account.mail })
+  await tellOwner(deps, account, 'codesOff')
+  await recordEvent(deps, actor, { code: 'codes-off', about: account.mail })
   return { done: true as const }
 }
 

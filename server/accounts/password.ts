@@ -2,6 +2,7 @@ import { hash } from '@node-rs/argon2'
 import { ZxcvbnFactory } from '@zxcvbn-ts/core'
 import * as common from '@zxcvbn-ts/language-common'
 import * as english from '@zxcvbn-ts/language-en'
+import { say } from '#core/words/say'
 import type { Deps } from '../platform/deps'
 import { invalidField } from '../platform/errors/problems'
 
@@ -29,14 +30,11 @@ export async function hashOfNewPassword(
   const words = known.flatMap((text) => [text, ...text.split(/[\s@.-]+/)]).filter(({ length }) => length > 2)
   const lower = password.toLowerCase()
   if (words.some((word) => word.length > 4 && lower.includes(word.toLowerCase())))
-    throw invalidField(pointer, 'The password holds your name or mail address. Choose another.')
+    throw invalidField(pointer, say('problem.thePasswordHoldsYourName'))
   const { score, feedback } = judge.check(password.slice(0, 100), words)
   if (score < leastScore) {
     const why = feedback.warning ? `${feedback.warning} ` : ''
-    throw invalidField(
-      pointer,
-      `This password is easily guessed. ${why}A few unrelated words are hard to guess and easy to keep.`,
-    )
+    throw invalidField(pointer, say('problem.thisPasswordIsEasilyGuessed', { why }))
   }
   return hash(password)
 }

@@ -1,11 +1,13 @@
 import * as contract from '#contract/accounts'
-import { confirmMail, readSession, signIn, signOut, signUp } from '#contract/accounts'
+import { chooseLanguage, confirmMail, readSession, signIn, signOut, signUp } from '#contract/accounts'
+import { say } from '#core/words/say'
 import { inTransaction } from '../platform/database/connection'
 import type { Actor, Deps } from '../platform/deps'
 import { invalidField } from '../platform/errors/problems'
 import { bind } from '../platform/http/bind'
 import { countAttempt, countMailTo, networkOf } from '../platform/http/limits'
 import { newToken } from '../platform/http/tokens'
+import { Account } from '../records/accounts/model'
 import { confirmMail as confirm } from './confirmMail'
 import { deviceDays, rememberAccount } from './devices'
 import {
@@ -31,6 +33,10 @@ const resetLimit = { most: 20, seconds: 3600 }
 
 export const accountRoutes = [
   bind(readSession, async ({ deps, actor, csrf }) => viewOf(deps, actor, csrf())),
+  bind(chooseLanguage, async ({ actor, input }) => {
+    await Account.update({ language: input.body.language }, { where: { id: actor.id } })
+    return { done: true as const }
+  }),
   bind(
     signUp,
     async ({ deps, input, address, browser }) => {
@@ -65,7 +71,7 @@ export const accountRoutes = [
   withPassword(contract.confirmSession, async ({ deps, actor, input, session }) => {
     const account = await accountWithPassword(actor, input.body.password)
     if (account.otpOnSince && !(await takeCode(deps, account, input.body.code ?? '')))
-      throw invalidField('/body/code', 'This code does not fit or was used before. Wait for the next one.')
+      throw invalidField('/body/code', say('problem.thisCodeDoesNotFit'))
     await confirmSession(session.token ?? '')
     return { done: true as const }
   }),
@@ -108,6 +114,7 @@ async function viewOf(deps: Deps, actor: Actor, csrf: string) {
   const { demo } = deps.config
   if (actor.kind !== 'account') return { csrf, account: null, demo, codesFirst: false }
   const { id, name, mail, roles } = actor
-  const codesFirst = needsCodes(deps, actor) && (await ownAccount(actor)).otpOnSince === null
-  return { csrf, account: { id, name, mail, roles: [...roles] }, demo, codesFirst }
+  const { language, otpOnSince } = await ownAccount(actor)
+  const codesFirst = needsCodes(deps, actor) && otpOnSince === null
+  return { csrf, account: { id, name, mail, roles: [...roles], language }, demo, codesFirst }
 }

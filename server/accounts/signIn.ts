@@ -1,7 +1,8 @@
 import { hash, verify } from '@node-rs/argon2'
-import { spokenLanguage } from '#core/words/say'
+import { coded } from '#core/words/say'
 import type { Deps } from '../platform/deps'
 import { Problem } from '../platform/errors/problems'
+import { languageOfAccount } from '../platform/http/language'
 import { countAttempt, forgetAttempts, networkOf, uncountAttempt } from '../platform/http/limits'
 import { Account, AccountLink, actorOf } from '../records/accounts/model'
 import { knownDevice } from './devices'
@@ -37,35 +38,18 @@ export async function signIn(deps: Deps, { mail: typed, password, code }: Given,
   if (shared[0]) await countAttempt(deps, shared[0], limits.address)
   if (shared[1]) await countAttempt(deps, shared[1], limits.everywhere)
   const right = await verify(await hashToCheck(account), password)
-  if (!account || !right)
-    throw new Problem(401, 'wrong-mail-or-password', 'Mail address and password do not belong together.')
-  if (!account.confirmedAt)
-    throw new Problem(
-      403,
-      'not-confirmed',
-      'Open the link in the mail we sent you first. To get a new one, make the account again.',
-    )
+  if (!account || !right) throw new Problem(401, 'wrong-mail-or-password', coded('problem.mailAddressAndPasswordDo'))
+  if (!account.confirmedAt) throw new Problem(403, 'not-confirmed', coded('problem.openTheLinkInThe'))
   if (account.otpOnSince) {
-    if (!code)
-      throw new Problem(401, 'code-needed', 'Now the code that your authenticator app shows, or a recovery code.')
+    if (!code) throw new Problem(401, 'code-needed', coded('problem.nowTheCodeThatYour'))
     if (!(await takeCode(deps, account, code)))
-      throw new Problem(
-        401,
-        'wrong-code',
-        'This code does not fit or was used before. Wait for the next one, or use a recovery code.',
-      )
+      throw new Problem(401, 'wrong-code', coded('problem.thisCodeDoesNotFitOr'))
   }
   await forgetAttempts(deps, own)
   for (const bucket of shared) await uncountAttempt(deps, bucket)
-  if (account.roles.includes('candidate') && account.language !== spokenLanguage())
-    await account.update({ language: spokenLanguage() })
-  if (!device)
-    await tellOwner(
-      deps,
-      account,
-      'A new sign-in',
-      'Somebody, most likely you, signed in to your account with a browser we have not seen before.',
-    )
+  if (account.roles.includes('candidate') && account.language !== languageOfAccount())
+    await account.update({ language: languageOfAccount() })
+  if (!device) await tellOwner(deps, account, 'signedIn')
   return { actor: actorOf(account), token: await openSession(account.id) }
 }
 

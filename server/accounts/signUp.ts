@@ -1,9 +1,10 @@
 import { UniqueConstraintError } from 'sequelize'
 import { v7 as uuid } from 'uuid'
-import { spokenLanguage } from '#core/words/say'
+import { say } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import type { Deps } from '../platform/deps'
 import { invalidField } from '../platform/errors/problems'
+import { languageOfAccount } from '../platform/http/language'
 import { hashOf } from '../platform/http/tokens'
 import type { Jobs } from '../platform/jobs/jobs'
 import { queueJob } from '../platform/jobs/queue'
@@ -25,10 +26,10 @@ type Wish = { name: string; mail: string; password: string; next?: string }
 export async function signUp(deps: Deps, wish: Wish, browser: string) {
   const mail = wish.mail.trim().toLowerCase()
   const name = wish.name.trim()
-  if (name === '') throw invalidField('/body/name', 'Give the name you go by.')
+  if (name === '') throw invalidField('/body/name', say('problem.giveTheNameYouGo'))
   const passwordHash = await hashOfNewPassword(wish.password, [name, mail, ...wordsOfHouse(deps)])
   const next = wish.next?.startsWith('/') && !wish.next.startsWith('//') ? wish.next : null
-  const asked: Asked = { name, mail, passwordHash, next, browserHash: hashOf(browser), language: spokenLanguage() }
+  const asked: Asked = { name, mail, passwordHash, next, browserHash: hashOf(browser), language: languageOfAccount() }
   await queueJob('sign up', asked)
   return { done: true as const }
 }
@@ -44,8 +45,8 @@ export async function answerSignUp(deps: Deps, { mail, language, ...asked }: Ask
   if (known?.confirmedAt) {
     await queueMail(deps, {
       to: { name: known.name, mail, language: known.language },
-      subject: 'You already have an account',
-      text: `Somebody, most likely you, wanted to make an account with this address. You already have one.\n\nSign in: ${deps.config.publicUrl}/sign-in\n\nIf it was not you, nothing has happened and nothing is needed.`,
+      words: 'accountExists',
+      values: { link: `${deps.config.publicUrl}/sign-in` },
     })
     return
   }
@@ -53,10 +54,10 @@ export async function answerSignUp(deps: Deps, { mail, language, ...asked }: Ask
   const token = await newLink(deps, account.id, 'confirm', { hours: linkHours, ...asked })
   await queueMail(deps, {
     to: { name: asked.name, mail, language },
-    subject: 'Confirm your address',
-    text: `Open this link to confirm your address and go on where you were:\n\n${deps.config.publicUrl}/confirm/${token}\n\nIt works for two days. If you did not ask for an account, do nothing.`,
+    words: 'confirmAddress',
+    values: { link: `${deps.config.publicUrl}/confirm/${token}` },
   })
-  await recordEvent(deps, { kind: 'system' }, { code: 'account-made', what: 'Made an account' })
+  await recordEvent(deps, { kind: 'system' }, { code: 'account-made' })
 }
 
 /** An account nobody can sign in to before a link is opened; of two at once the first is taken. */

@@ -1,11 +1,13 @@
 import type { Deps } from '../platform/deps'
-import { queueMail } from '../platform/mail/queueMail'
+import { type MailWords, queueMail } from '../platform/mail/queueMail'
 import type { Account } from '../records/accounts/model'
 
+type Told = Extract<MailWords, `account.${string}`> extends `account.${infer What}` ? What : never
+
 /** Tells the owner of an account what was done with it. */
-export const tellOwner = (deps: Deps, account: Account, subject: string, news: string) =>
+export const tellOwner = (deps: Deps, { name, mail, language }: Account, what: Told, before = mail) =>
   queueMail(deps, {
-    to: { name: account.name, mail: account.mail, language: account.language },
-    subject,
-    text: `${news}\n\nIf it was not you, set a new password at once: ${deps.config.publicUrl}/forgotten`,
+    to: { name, mail, language },
+    words: `account.${what}`,
+    values: { before, link: `${deps.config.publicUrl}/forgotten` },
   })

@@ -1,5 +1,6 @@
 import { UniqueConstraintError } from 'sequelize'
 import { v7 as uuid } from 'uuid'
+import { coded } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import { lockOf } from '../platform/database/connection'
 import type { Account, Deps } from '../platform/deps'
@@ -19,8 +20,7 @@ export async function beginApplication(deps: Deps, actor: Account, slug: string)
   const candidate = await candidateOf(deps, actor)
   const earlier = await newestFor(candidate.id, vacancy.id)
   if (earlier && earlier.stage !== 'withdrawn') return { id: earlier.id }
-  if (!isOpen(vacancy, deps.clock.now()))
-    throw conflict('closed', 'This vacancy is closed. Nothing can be begun for it any more.')
+  if (!isOpen(vacancy, deps.clock.now())) throw conflict('closed', coded('problem.thisVacancyIsClosedNothing'))
   const now = deps.clock.now()
   const { form } = await rulesOfVacancy(vacancy)
   const { answers, ...known } = takenOverFrom(await applicationsOf(candidate.id), form)
@@ -44,8 +44,7 @@ export async function beginApplication(deps: Deps, actor: Account, slug: string)
   if (!application) return { id: (await newestFor(candidate.id, vacancy.id, lockOf()))!.id }
   await recordEvent(deps, actor, {
     code: 'application-begun',
-    what: `Began to apply for ${vacancy.title}`,
-    forCandidate: `You began your application.`,
+    values: { vacancy: vacancy.title },
     candidateId: candidate.id,
     applicationId: application.id,
   })

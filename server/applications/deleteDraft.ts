@@ -1,3 +1,4 @@
+import { coded } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import type { Account, Deps } from '../platform/deps'
 import { conflict } from '../platform/errors/problems'
@@ -9,12 +10,12 @@ import { eraseDraft } from './erase'
 export async function deleteDraft(deps: Deps, actor: Account, id: string) {
   const application = await ownApplication(actor, id, { lock: true })
   if (application.stage !== 'being written')
-    throw conflict('already-sent', 'This application has been sent; withdraw it instead.')
+    throw conflict('already-sent', coded('problem.thisApplicationHasBeenSentWithdraw'))
   const { title } = await vacancyById(application.vacancyId)
   await eraseDraft(deps, application)
   await recordEvent(deps, actor, {
     code: 'draft-deleted',
-    what: `Deleted an application for ${title} that was not sent`,
+    values: { vacancy: title },
     candidateId: application.candidateId,
   })
   return { done: true as const }

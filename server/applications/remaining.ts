@@ -4,8 +4,9 @@ import { openAt } from '#core/requirements/evaluate'
 import { type Rules, requirementsIn } from '#core/rules/rules'
 import { paperNeedWords } from '#core/words/papers'
 import { outcomeWords } from '#core/words/requirements'
-import { retell } from '#core/words/retell'
+import { requirementTitle } from '#core/words/requirementTitle'
 import { say } from '#core/words/say'
+import { translated } from '#core/words/translations'
 import type { Readiness } from '../readiness/readiness'
 import type { Application } from '../records/applications/model'
 import { labelOf } from '../records/claims/label'
@@ -47,16 +48,16 @@ export async function leftOf(
     ({ reason }) =>
       reason.code !== 'condition-undecided' || !reason.deciding.every((question) => unanswered.has(question)),
   )
-  const toConfirm = unconfirmedSections(rules.form, application).map(({ key, title }) => ({
-    section: key,
-    title: say('{{title}}: what we have from before', { title: say(title) }),
-    why: say('Look through it, and confirm or correct it.'),
+  const toConfirm = unconfirmedSections(rules.form, application).map((section) => ({
+    section: section.key,
+    title: say('status.whatWeHaveFromBefore', { title: translated(section).title }),
+    why: say('status.lookThroughItAndConfirm'),
   }))
   const toDo = counted.map((outcome) => {
     const requirement = requirements.find(({ key }) => key === outcome.requirement)!
     return {
       section: sectionOf(rules.form, requirement)?.key ?? null,
-      title: retell(outcome.title),
+      title: requirementTitle(outcome),
       why: outcomeWords(outcome, (key) => names[key] ?? key),
     }
   })

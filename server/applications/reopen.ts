@@ -1,11 +1,11 @@
 import { v7 as uuid } from 'uuid'
 import type { ReopenedPart } from '#contract/applications'
 import type { ClaimDetails } from '#contract/claims'
-import { writeWhen } from '#core/dates/write'
 import { type Answers, isEmpty } from '#core/form/answer'
 import { becauseKey, type Form, questionsOf, type Section } from '#core/form/form'
 import { answerWords } from '#core/words/form'
-import { say } from '#core/words/say'
+import { coded, say } from '#core/words/say'
+import { translated } from '#core/words/translations'
 import { recordEvent } from '../platform/audit/record'
 import type { Account, Deps } from '../platform/deps'
 import { conflict, invalidField, notFound } from '../platform/errors/problems'
@@ -26,19 +26,19 @@ type Asked = { section: string; question: string | null; reason: string; dueOn: 
 export async function reopenPart(deps: Deps, actor: Account, id: string, asked: Asked) {
   const application = await sentApplication(id, { lock: true })
   if (!activeStages.some((stage) => stage === application.stage))
-    throw conflict('ended', 'This application has ended. Nothing in it can be changed any more.')
+    throw conflict('ended', coded('problem.thisApplicationHasEndedNothing'))
   const { rules, vacancy } = await readinessOf(deps, application)
   const section = rules.form.find(({ key, holds }) => key === asked.section && isReopenable(holds))
-  if (!section) throw invalidField('/body/section', 'There is no such section that could be opened again.')
+  if (!section) throw invalidField('/body/section', say('problem.thereIsNoSuchSection'))
   if (asked.question && !section.questions.some(({ key }) => key === asked.question))
-    throw invalidField('/body/question', 'This section does not ask that.')
-  if (asked.dueOn < deps.clock.today().toString()) throw invalidField('/body/dueOn', 'This day has passed.')
+    throw invalidField('/body/question', say('problem.thisSectionDoesNotAsk'))
+  if (asked.dueOn < deps.clock.today().toString()) throw invalidField('/body/dueOn', say('problem.thisDayHasPassed'))
   const keys = keysOf(rules.form, asked)
   const overlaps = (other: Reopening) =>
     section.holds === 'questions'
       ? keysOf(rules.form, other).some((key) => keys.includes(key))
       : other.section === section.key
-  if ((await openOf(id)).some(overlaps)) throw conflict('already-open', 'They have been asked to change this already.')
+  if ((await openOf(id)).some(overlaps)) throw conflict('already-open', coded('problem.theyHaveBeenAskedTo'))
   const reopening = await Reopening.create({
     id: uuid(),
     applicationId: id,
@@ -55,14 +55,20 @@ export async function reopenPart(deps: Deps, actor: Account, id: string, asked: 
   const person = await candidateWithMail(application.candidateId)
   await queueMail(deps, {
     to: person,
-    subject: `Please change one thing in your application ${application.reference}`,
-    text: `About “${title}” in your application for ${vacancy.title}:\n\n${asked.reason}\n\nPlease do so by ${writeWhen(asked.dueOn)}. Everything else stays as you sent it.\n${deps.config.publicUrl}/applications/${id}`,
+    words: 'changePart',
+    values: {
+      reference: application.reference ?? '',
+      part: title,
+      vacancy: vacancy.title,
+      reason: asked.reason,
+      due: { day: asked.dueOn },
+      link: `${deps.config.publicUrl}/applications/${id}`,
+    },
     about: application,
   })
   await recordEvent(deps, actor, {
     code: 'part-reopened',
-    what: `Asked to change “${title}”: ${asked.reason}`,
-    forCandidate: `We asked you to change “${title}”.`,
+    values: { part: title, reason: asked.reason },
     about: application.reference ?? undefined,
     candidateId: application.candidateId,
     applicationId: id,
@@ -74,14 +80,13 @@ export async function reopenPart(deps: Deps, actor: Account, id: string, asked: 
 export async function finishReopened(deps: Deps, actor: Account, id: string, reopeningId: string) {
   const application = await ownApplication(actor, id, { lock: true })
   const reopening = await byId(id, reopeningId)
-  if (reopening.state !== 'open') throw conflict('not-open', 'This has been settled already.')
+  if (reopening.state !== 'open') throw conflict('not-open', coded('problem.thisHasBeenSettledAlready'))
   const { form } = await rulesOfApplication(application, await vacancyById(application.vacancyId))
   await reopening.update({ state: 'changed', doneAt: deps.clock.now() })
   const title = titleOf(form, reopening)
   await recordEvent(deps, actor, {
     code: 'part-changed',
-    what: `Changed “${title}”`,
-    forCandidate: `You changed “${title}”.`,
+    values: { part: title },
     about: application.reference ?? undefined,
     candidateId: application.candidateId,
     applicationId: id,
@@ -97,15 +102,14 @@ export async function settleReopened(deps: Deps, actor: Account, id: string, reo
   const application = await sentApplication(id, { lock: true })
   const reopening = await byId(id, reopeningId)
   if (reopening.state !== 'open' && reopening.state !== 'changed')
-    throw conflict('not-open', 'This has been settled already.')
+    throw conflict('not-open', coded('problem.thisHasBeenSettledAlready'))
   const { form } = await rulesOfApplication(application, await vacancyById(application.vacancyId))
   const calledOff = reopening.state === 'open'
   await reopening.update({ state: calledOff ? 'called off' : 'seen' })
   const title = titleOf(form, reopening)
   await recordEvent(deps, actor, {
     code: calledOff ? 'part-called-off' : 'change-seen',
-    what: calledOff ? `No longer asks to change “${title}”` : `Took note of the change of “${title}”`,
-    forCandidate: calledOff ? `“${title}” need not be changed any more.` : `We have seen your change of “${title}”.`,
+    values: { part: title },
     about: application.reference ?? undefined,
     candidateId: application.candidateId,
     applicationId: id,
@@ -137,7 +141,9 @@ function keysOf(form: Form, { section, question }: Pick<Reopening, 'section' | '
 
 function titleOf(form: Form, { section, question }: Pick<Reopening, 'section' | 'question'>): string {
   const found = form.find(({ key }) => key === section)
-  return (question && found?.questions.find(({ key }) => key === question)?.label) || (found?.title ?? section)
+  const asked = found?.questions.find(({ key }) => key === question)
+  if (asked) return translated(asked).label
+  return found ? translated(found).title : section
 }
 
 /** What was reopened in an application, newest first, each with what is different since. */
@@ -151,7 +157,7 @@ export function reopenedParts(
       id: row.id,
       section: row.section,
       question: row.question,
-      title: say(titleOf(form, row)),
+      title: titleOf(form, row),
       reason: row.reason,
       dueOn: row.dueOn,
       askedBy: row.askedBy,
@@ -212,7 +218,7 @@ export function differencesIn(form: Form, keys: readonly string[], before: Answe
     const words = (answers: Answers) => {
       const answer = answers[key]
       const because = answers[becauseKey(key)]
-      const said = answer === undefined || isEmpty(answer) ? say('nothing') : answerWords(question, answer)
+      const said = answer === undefined || isEmpty(answer) ? say('status.nothing') : answerWords(question, answer)
       return typeof because === 'string' && because ? `${said}: ${because}` : said
     }
     return [{ label: question.label, before: words(before), after: words(after) }]

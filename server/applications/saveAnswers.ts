@@ -2,6 +2,7 @@ import { type Answers, faultOf, isEmpty } from '#core/form/answer'
 import { type Form, type Question, questionKeyOf, questionsOf } from '#core/form/form'
 import { type Rules, requirementsIn } from '#core/rules/rules'
 import { answerFaultWords } from '#core/words/form'
+import { coded, say } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import { changed as tellChange } from '../platform/changes'
 import { compareAndSet } from '../platform/database/compareAndSet'
@@ -74,7 +75,7 @@ async function requireChangeable(application: Application, rules: Rules, keys: r
   if (application.stage !== 'withdrawn' && keys.every((key) => open.has(key))) return
   const asked = await stillAsked(application, { rules, requirements: requirementsIn(rules) })
   if (!keys.every((key) => open.has(key) || asked.has(questionKeyOf(key))))
-    throw conflict('already-sent', 'This application has been sent; it can no longer be changed here.')
+    throw conflict('already-sent', coded('problem.thisApplicationHasBeenSent'))
 }
 
 /** Corrected contact details are told at once; what was opened again is told when it is done. */
@@ -84,8 +85,7 @@ async function tellOfContact(deps: Deps, actor: Account, application: Applicatio
   if (differences.length > 0)
     await recordEvent(deps, actor, {
       code: 'contact-corrected',
-      what: `Corrected contact details: ${differences.map(({ label }) => label).join(', ')}`,
-      forCandidate: 'You corrected your contact details.',
+      values: { fields: { list: differences.map(({ label }) => label) } },
       about: application.reference ?? undefined,
       candidateId: application.candidateId,
       applicationId: application.id,
@@ -97,7 +97,7 @@ function requireAnswers(questions: readonly Question[], changes: Answers) {
   const faults = Object.entries(changes).flatMap(([key, answer]) => {
     const pointer = `/body/changes/${key}`
     const question = questions.find((candidate) => candidate.key === questionKeyOf(key))
-    if (!question) return [{ pointer, message: 'This form does not ask that.' }]
+    if (!question) return [{ pointer, message: say('problem.thisFormDoesNotAsk') }]
     const because = key !== question.key
     const fault = faultOf(because ? { ...question, kind: 'long text', limit: 2000, blanks: [] } : question, answer)
     return fault ? [{ pointer, message: answerFaultWords(fault) }] : []

@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto'
 import { writeReference } from '#core/references/reference'
 import { openAt } from '#core/requirements/evaluate'
+import { coded, say } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import { compareAndSet } from '../platform/database/compareAndSet'
 import { nextNumber } from '../platform/database/counter'
@@ -32,17 +33,19 @@ export const sendApplication = (deps: Deps, actor: Account, id: string, version:
 async function send(deps: Deps, actor: Account, id: string, version: number) {
   const application = await ownApplication(actor, id, { lock: true })
   if (application.stage !== 'being written')
-    throw conflict('already-sent', `This application has been sent, as ${application.reference}.`)
+    throw conflict(
+      'already-sent',
+      coded('problem.thisApplicationHasBeenSentAs', { reference: application.reference ?? '' }),
+    )
   requireVersion(version, application.version, { answers: application.answers })
   const vacancy = await vacancyById(application.vacancyId)
   const now = deps.clock.now()
-  if (!isOpen(vacancy, now))
-    throw conflict('closed', 'This vacancy is closed. What you wrote is kept, and cannot be sent any more.')
+  if (!isOpen(vacancy, now)) throw conflict('closed', coded('problem.thisVacancyIsClosedWhat'))
   const readiness = await readinessOf(deps, application, { vacancy })
   const { outcomes, rules, ...file } = readiness
   const left = await leftOf(readiness, application)
   if (openAt(outcomes, 'send').length > 0 || left.length > 0)
-    throw conflict('not-complete', 'Something is still missing.', { left })
+    throw conflict('not-complete', coded('problem.somethingIsStillMissing'), { left })
 
   const number = await nextNumber(deps, 'applications')
   const reference = writeReference(referencePrefix, number)
@@ -90,18 +93,19 @@ async function send(deps: Deps, actor: Account, id: string, version: number) {
   await Snapshot.create({ applicationId: id, content, sha256, pdfSha256, createdAt: now })
   await queueMail(deps, {
     to: { name: person.name, mail: actor.mail, language: person.language },
-    subject: `We have your application ${reference}`,
-    text: `Your application for ${vacancy.title} has arrived. Its reference is ${reference}.\n\nWhat happens next, and what we still need from you, is on your status page. All you sent is attached.\n${deps.config.publicUrl}/applications/${id}`,
+    words: 'received',
+    values: { reference, vacancy: vacancy.title, link: `${deps.config.publicUrl}/applications/${id}` },
     attachments: [
-      { fileName: `Application, ${reference}.pdf`, sha256: pdfSha256 },
-      ...(permission ? [{ fileName: `Permission to check, ${reference}.pdf`, sha256: permission.sha256 }] : []),
+      { fileName: `${say('mail.received.application', { reference })}.pdf`, sha256: pdfSha256 },
+      ...(permission
+        ? [{ fileName: `${say('mail.enquiry.permission', { name: reference })}.pdf`, sha256: permission.sha256 }]
+        : []),
     ],
     about: application,
   })
   await recordEvent(deps, actor, {
     code: 'application-sent',
-    what: `Sent the application for ${vacancy.title}`,
-    forCandidate: `You sent your application; its reference is ${reference}.`,
+    values: { vacancy: vacancy.title, reference },
     about: reference,
     candidateId: application.candidateId,
     applicationId: id,

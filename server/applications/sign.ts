@@ -20,12 +20,6 @@ export async function signForApplication(deps: Deps, actor: Account, id: string,
         fullName: signature.fullName.trim(),
       },
     )
-  await recordEvent(deps, actor, {
-    code: 'permission-signed',
-    what: 'Signed the permission to check',
-    forCandidate: 'You signed the permission to check.',
-    candidateId: application.candidateId,
-    applicationId: id,
-  })
+  await recordEvent(deps, actor, { code: 'permission-signed', candidateId: application.candidateId, applicationId: id })
   return { done: true as const }
 }

@@ -4,9 +4,10 @@ import { questionsOf } from '#core/form/form'
 import { openAt } from '#core/requirements/evaluate'
 import { type Gate, gates, type Outcome, type Step } from '#core/requirements/requirement'
 import { outcomeWords } from '#core/words/requirements'
-import { retell } from '#core/words/retell'
+import { requirementTitle } from '#core/words/requirementTitle'
 import { say } from '#core/words/say'
 import { trailOf } from '../audit/trail'
+import { eventWordsForCandidate } from '../platform/audit/wording'
 import type { Account, Deps } from '../platform/deps'
 import { nextGate, readinessOf } from '../readiness/readiness'
 import { candidateOf, mergedWith } from '../records/accounts/candidate'
@@ -22,15 +23,20 @@ import { toDoOf } from './toDo'
 
 const gateName = (gate: Gate): string =>
   ({
-    send: say('Application'),
-    shortlist: say('Shortlist'),
-    offer: say('Offer'),
-    start: say('Cleared to start'),
+    send: say('status.application'),
+    shortlist: say('status.shortlist'),
+    offer: say('status.offer'),
+    start: say('status.clearedToStart'),
   })[gate]
 
 /** Whose step it is, said to the candidate. */
 const holderOf = (who: Step['who']): string =>
-  ({ candidate: say('you'), desk: say('us'), source: say('the source'), 'hiring manager': say('us') })[who]
+  ({
+    candidate: say('status.you'),
+    desk: say('status.us'),
+    source: say('status.theSource'),
+    'hiring manager': say('status.us'),
+  })[who]
 
 /** What happened, who has the ball, what to do next: the page a candidate comes back to. */
 export async function readStatus(deps: Deps, actor: Account, id: string): Promise<Status> {
@@ -42,7 +48,7 @@ export async function readStatus(deps: Deps, actor: Account, id: string): Promis
   const trail = await trailOf({ candidateIds: await mergedWith(application.candidateId), applicationId: id })
   const ended = ['withdrawn', 'declined', 'turned down', 'cleared'].includes(application.stage)
   const afterSending = outcomes.filter(({ gate, steps }) => gate !== 'send' || steps.length > 0)
-  const line = (outcome: Outcome) => ({ title: retell(outcome.title), why: outcomeWords(outcome, nameOf) })
+  const line = (outcome: Outcome) => ({ title: requirementTitle(outcome), why: outcomeWords(outcome, nameOf) })
   const theirs = ended ? [] : dueFromCandidate(readiness)
   const reopened = await reopenedParts(rules.form, application, readiness.reopenings)
   const changesToMake = ended
@@ -51,11 +57,11 @@ export async function readStatus(deps: Deps, actor: Account, id: string): Promis
         .filter(({ state }) => state === 'open')
         .map(({ id: key, title, reason, dueOn, section }) => ({
           key,
-          title: say('Change “{{title}}”', { title }),
-          why: `${reason} ${say('Please do so by {{day}}.', { day: writeWhen(dueOn) })}`,
+          title: say('status.changeTitle', { title }),
+          why: `${reason} ${say('status.pleaseDoSoBy', { day: writeWhen(dueOn) })}`,
           act: 'go' as const,
           target: section,
-          label: say('Change it'),
+          label: say('status.changeIt'),
           minutes: null,
         }))
   const toDo = await Promise.all(
@@ -90,11 +96,11 @@ export async function readStatus(deps: Deps, actor: Account, id: string): Promis
         ? [
             {
               key: 'finish',
-              title: say('Finish and send your application'),
-              why: say('{{count}} things are left.', { count: (await leftOf(readiness, application)).length }),
+              title: say('status.finishAndSendYourApplication'),
+              why: say('status.thingsAreLeft', { count: (await leftOf(readiness, application)).length }),
               act: 'finish',
               target: id,
-              label: say('Go on with the application'),
+              label: say('status.goOnWithTheApplication'),
               minutes: null,
             },
           ]
@@ -129,27 +135,27 @@ export async function readStatus(deps: Deps, actor: Account, id: string): Promis
         }
       : null,
     tasks: tasks.map(({ key, title, text, doneAt }) => ({ key, title, text, doneAt: doneAt?.toISOString() ?? null })),
-    happenings: trail.flatMap(({ at, forCandidate }) =>
-      forCandidate ? [{ at: at.toISOString(), text: retell(forCandidate) }] : [],
-    ),
+    happenings: trail.flatMap((event) => {
+      const text = eventWordsForCandidate(event)
+      return text ? [{ at: event.at.toISOString(), text }] : []
+    }),
     again: application.stage === 'withdrawn' && isOpen(vacancy, deps.clock.now()) ? vacancy.slug : null,
     today: deps.clock.today().toString(),
   }
 }
 
 function ballOf({ stage }: Application, toDo: number, outcomes: readonly Outcome[]): string {
-  if (stage === 'being written') return say('With you: the application has not been sent yet.')
-  if (stage === 'withdrawn') return say('Nobody: you withdrew this application.')
-  if (stage === 'declined') return say('Nobody: you declined the offer.')
-  if (stage === 'turned down') return say('Nobody: we decided to go on with others.')
-  if (stage === 'cleared') return say('All done. See you on the first day.')
-  if (toDo > 0) return say('With you: {{count}} things to do.', { count: toDo })
+  if (stage === 'being written') return say('status.withYouTheApplicationHas')
+  if (stage === 'withdrawn') return say('status.nobodyYouWithdrewThisApplication')
+  if (stage === 'declined') return say('status.nobodyYouDeclinedTheOffer')
+  if (stage === 'turned down') return say('status.nobodyWeDecidedToGo')
+  if (stage === 'cleared') return say('status.allDoneSeeYouOn')
+  if (toDo > 0) return say('status.withYouThingsToDo', { count: toDo })
   const gate = nextGate[stage]
   const open = gate ? openAt(outcomes, gate) : []
   const source = open.find(({ steps }) => steps[0]?.who === 'source')
-  if (source && open.every(({ steps }) => steps[0]?.who === 'source'))
-    return say('With a source we have asked. Nothing is needed from you.')
-  return say('With us. Nothing is needed from you.')
+  if (source && open.every(({ steps }) => steps[0]?.who === 'source')) return say('status.withASourceWeHave')
+  return say('status.withUsNothingIsNeeded')
 }
 
 /** One's own applications, with what is left in each. */

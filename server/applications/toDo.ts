@@ -1,7 +1,7 @@
 import type { Status } from '#contract/applications'
 import { type Form, questionKeyOf, sectionOf } from '#core/form/form'
 import type { Ask, Outcome, Requirement } from '#core/requirements/requirement'
-import { retell } from '#core/words/retell'
+import { requirementTitle } from '#core/words/requirementTitle'
 import { say } from '#core/words/say'
 import { checkByKey } from '../records/skills/checks'
 
@@ -9,22 +9,22 @@ type ToDo = Status['toDo'][number]
 
 /** What the way to each kind of ask is called. Whoever adds a kind says where its candidate is sent. */
 const labels: Record<Ask['kind'], () => string> = {
-  answer: () => say('Answer it'),
-  declaration: () => say('Answer it'),
-  document: () => say('Add the document'),
-  study: () => say('Add your study'),
-  credential: () => say('Add it to your licences and certificates'),
-  history: () => say('Complete your history'),
-  experience: () => say('Complete your history'),
-  'every work entry': () => say('Complete your history'),
-  reference: () => say('Complete your history'),
-  identity: () => say('Show who you are'),
-  vouching: () => say('Name somebody who vouches for you'),
-  permission: () => say('Read and sign it'),
-  'skills check': () => say('Sit the check'),
-  fee: () => say('Pay it'),
-  'offer accepted': () => say('Answer the offer'),
-  'onboarding task': () => say('Read and acknowledge it'),
+  answer: () => say('status.answerIt'),
+  declaration: () => say('status.answerIt'),
+  document: () => say('status.addTheDocument'),
+  study: () => say('status.addYourStudy'),
+  credential: () => say('status.addItToYourLicences'),
+  history: () => say('status.completeYourHistory'),
+  experience: () => say('status.completeYourHistory'),
+  'every work entry': () => say('status.completeYourHistory'),
+  reference: () => say('status.completeYourHistory'),
+  identity: () => say('status.showWhoYouAre'),
+  vouching: () => say('status.nameSomebodyWhoVouchesFor'),
+  permission: () => say('status.readAndSignIt'),
+  'skills check': () => say('status.sitTheCheck'),
+  fee: () => say('status.payIt'),
+  'offer accepted': () => say('status.answerTheOffer'),
+  'onboarding task': () => say('status.readAndAcknowledgeIt'),
 }
 
 /** What a candidate has to do about a requirement, and the place where it is done. */
@@ -33,25 +33,25 @@ export async function toDoOf(outcome: Outcome, requirement: Requirement, form: F
   const [step] = outcome.steps
   const about = {
     key: outcome.requirement,
-    title: retell(outcome.title),
+    title: requirementTitle(outcome),
     why,
     label: labels[asks.kind](),
     minutes: null,
   }
   const go: ToDo = { ...about, act: 'go', target: placeOf(outcome, requirement, form) ?? '' }
-  if (outcome.reason.code === 'condition-undecided') return { ...go, label: say('Answer it') }
+  if (outcome.reason.code === 'condition-undecided') return { ...go, label: say('status.answerIt') }
   const claim = outcome.claims[0]
   if (claim && step?.what === 'renew') return { ...about, act: 'renew', target: claim }
   if (claim && step?.what === 'upload') return { ...about, act: 'upload', target: claim }
   switch (asks.kind) {
     case 'skills check': {
       const { title, minutes } = await checkByKey(asks.check)
-      return { ...about, title: say(title), act: 'sit check', target: asks.check, minutes }
+      return { ...about, title, act: 'sit check', target: asks.check, minutes }
     }
     case 'onboarding task':
       return { ...about, act: 'do task', target: asks.task }
     case 'offer accepted':
-      return { ...about, title: say('Answer the offer'), act: 'answer offer', target: '' }
+      return { ...about, title: say('status.answerTheOffer'), act: 'answer offer', target: '' }
     case 'fee':
       return { ...about, act: 'pay', target: '' }
     case 'answer':

@@ -1,3 +1,4 @@
+import { coded } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import { compareAndSet } from '../platform/database/compareAndSet'
 import type { Account, Actor, Deps } from '../platform/deps'
@@ -6,19 +7,11 @@ import { applicationsOf, isActive, ownApplication } from '../records/application
 
 export async function withdraw(deps: Deps, actor: Account, id: string) {
   const application = await ownApplication(actor, id, { lock: true })
-  if (application.stage === 'cleared')
-    throw conflict('already-cleared', 'You are cleared to start. Write to us instead.')
-  if (application.stage === 'being written')
-    throw conflict('not-sent', 'This application has not been sent; delete it instead.')
-  if (!isActive(application)) throw conflict('ended', 'This application has ended already.')
+  if (application.stage === 'cleared') throw conflict('already-cleared', coded('problem.youAreClearedToStart'))
+  if (application.stage === 'being written') throw conflict('not-sent', coded('problem.thisApplicationHasNotBeen'))
+  if (!isActive(application)) throw conflict('ended', coded('problem.thisApplicationHasEndedAlready'))
   await compareAndSet(application, application.version, { stage: 'withdrawn', endedAt: deps.clock.now() })
-  await recordEvent(deps, actor, {
-    code: 'withdrawn',
-    what: 'Withdrew the application',
-    forCandidate: 'You withdrew this application.',
-    candidateId: application.candidateId,
-    applicationId: id,
-  })
+  await recordEvent(deps, actor, { code: 'withdrawn', candidateId: application.candidateId, applicationId: id })
   return { done: true as const }
 }
 
@@ -29,7 +22,7 @@ export async function withdrawAll(deps: Deps, actor: Actor, candidateId: string)
     await compareAndSet(application, application.version, { stage: 'withdrawn', endedAt: deps.clock.now() })
     await recordEvent(deps, actor, {
       code: 'withdrawn',
-      what: 'Withdrew the application with the wish to be erased',
+      words: 'withdrawn.toBeErased',
       candidateId,
       applicationId: application.id,
     })

@@ -1,3 +1,4 @@
+import { coded } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import type { Account, Deps } from '../platform/deps'
 import { conflict } from '../platform/errors/problems'
@@ -8,12 +9,11 @@ import { callOffEnquiries } from '../verification/callOff'
 /** Takes the permission to check back: open questions are called off, nothing more is asked, what was found stays on record. */
 export async function withdrawPermission(deps: Deps, actor: Account, id: string) {
   const application = await ownApplication(actor, id, { lock: true })
-  if (!(await takeBack(deps, id))) throw conflict('not-signed', 'There is no permission to withdraw.')
+  if (!(await takeBack(deps, id))) throw conflict('not-signed', coded('problem.thereIsNoPermissionTo'))
   const calledOff = await callOffEnquiries(deps, actor, id)
   await recordEvent(deps, actor, {
     code: 'permission-withdrawn',
-    what: `Withdrew the permission to check; ${calledOff} open ${calledOff === 1 ? 'question was' : 'questions were'} called off`,
-    forCandidate: 'You withdrew the permission to check.',
+    values: { count: calledOff },
     candidateId: application.candidateId,
     applicationId: id,
   })

@@ -77,7 +77,11 @@ test('who writes a whole chain anew is found by a fingerprint kept elsewhere, an
   const kept = Buffer.from(await (await desk.request('/api/desk/lists/fingerprint')).arrayBuffer())
   const honest = await desk.done('verifySince', { body: kept })
   expect(honest.broken.filter(({ chain: one }) => one === chain || one === cut.chain)).toEqual([])
-  await recordEvent(house.deps, { kind: 'system' }, { code: 'sentences-saved', what: 'Later', candidateId: chain })
+  await recordEvent(
+    house.deps,
+    { kind: 'system' },
+    { code: 'draft-deleted', values: { vacancy: 'Later' }, candidateId: chain },
+  )
 
   let previous = firstHash
   for (const link of await links()) {
@@ -112,7 +116,7 @@ test('many at once make one chain, not several', async () => {
       recordEvent(
         house.deps,
         { kind: 'system' },
-        { code: 'sentences-saved', what: `Event ${nth}`, candidateId: chain },
+        { code: 'draft-deleted', values: { vacancy: `Event ${nth}` }, candidateId: chain },
       ),
     ),
   )

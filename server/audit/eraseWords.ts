@@ -8,8 +8,11 @@ export async function eraseWords(deps: Deps, chain: string) {
   await Event.update(
     {
       who: 'Erased',
-      what: 'Erased',
+      what: '',
       forCandidate: null,
+      words: null,
+      wordValues: null,
+      shownToCandidate: false,
       about: null,
       details: {},
       salt: '',

@@ -1,6 +1,8 @@
 import { Op, type WhereOptions } from 'sequelize'
 import { covered, coverIn } from '#core/privacy/hidden'
+import { keysHolding } from '#core/words/say'
 import { Event } from '../platform/audit/model'
+import { eventWords } from '../platform/audit/wording'
 import { candidateNames, filesOfAccounts } from '../records/accounts/candidate'
 import { namesHiddenIn } from '../records/people/shownNames'
 
@@ -22,7 +24,8 @@ async function withoutHiddenNames(events: readonly Event[]) {
   const hiding = await namesHiddenIn([...new Set(events.map(fileOf))])
   const names = await candidateNames([...hiding.keys()])
   return events.map((event) => {
-    const { id, at, applicationId, who, what, about } = event
+    const { id, at, applicationId, who, about } = event
+    const what = eventWords(event)
     const standing = hiding.get(fileOf(event))
     if (!standing) return { id, at, applicationId, who, what, about }
     const { reference } = standing
@@ -41,12 +44,9 @@ async function withoutHiddenNames(events: readonly Event[]) {
 
 /** The whole trail a page at a time, newest first. */
 export async function readTrail(input: { before?: string; text?: string }) {
-  const like = input.text && `%${input.text.replace(/[\\%_]/g, '\\$&')}%`
   const where = {
     ...(input.before ? { id: { [Op.lt]: input.before } } : {}),
-    ...(like
-      ? { [Op.or]: [{ what: { [Op.like]: like } }, { who: { [Op.like]: like } }, { about: { [Op.like]: like } }] }
-      : {}),
+    ...(input.text ? { [Op.and]: input.text.trim().split(/\s+/).map(holding) } : {}),
   }
   const events = await Event.findAll({ where: where as WhereOptions, order: [['id', 'DESC']], limit: page + 1 })
   // What is hidden is not searched either: that a word was found would tell it.
@@ -58,4 +58,11 @@ export async function readTrail(input: { before?: string; text?: string }) {
     events: shown.map((event) => ({ ...event, at: event.at.toISOString() })),
     next: events.length > page ? events[page - 1]!.id : null,
   }
+}
+
+/** What is kept of an event is codes and values: a word stands in either, or in whom and what it is about. */
+function holding(word: string) {
+  const like = { [Op.like]: `%${word.replace(/[\\%_]/g, '\\$&')}%` }
+  const words = keysHolding('event.', word).map((key) => key.slice('event.'.length).replace(/_(one|other)$/, ''))
+  return { [Op.or]: [{ what: like }, { who: like }, { about: like }, { wordValues: like }, { words }] }
 }

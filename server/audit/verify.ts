@@ -1,6 +1,7 @@
 import { Op } from 'sequelize'
 import { type Break, type Content, chainWalker, type End, type Link } from '../platform/audit/chain'
 import { ChainHead, Event } from '../platform/audit/model'
+import { eventWords } from '../platform/audit/wording'
 
 const page = 2000
 
@@ -29,7 +30,7 @@ export async function verifyTrail({ chain: onlyChain, kept }: Asked = {}): Promi
   const tell = (found: Break | undefined, link?: Event) => {
     if (!found || !current || current.broken) return
     current.broken = true
-    verification.broken.push({ ...found, at: link?.at.toISOString() ?? null, what: link?.what ?? null })
+    verification.broken.push({ ...found, at: link?.at.toISOString() ?? null, what: link ? eventWords(link) : null })
   }
   const finish = async () => {
     if (!current) return

@@ -4,6 +4,7 @@ import { v7 as uuid } from 'uuid'
 import type { ClaimDetails } from '#contract/claims'
 import { partialDate, readPartialDate, spanOf } from '#core/dates/partialDate'
 import { credentialKind, numberFits } from '#core/requirements/catalogue'
+import { coded, say } from '#core/words/say'
 import { isClaimReopened } from '../applications/reopen'
 import { takeUpload } from '../documents/uploads'
 import { recordEvent } from '../platform/audit/record'
@@ -13,7 +14,7 @@ import type { Account, Deps } from '../platform/deps'
 import { conflict, invalid, invalidField, notFound, requireVersion } from '../platform/errors/problems'
 import { countAttempt } from '../platform/http/limits'
 import { candidateOf } from '../records/accounts/candidate'
-import { labelOf } from '../records/claims/label'
+import { labelOf, labelValue } from '../records/claims/label'
 import { Claim, EarlierCredential } from '../records/claims/model'
 import { claimView } from '../records/claims/view'
 import {
@@ -50,7 +51,7 @@ export async function addClaim(deps: Deps, actor: Account, details: ClaimDetails
   })
   await recordEvent(deps, actor, {
     code: 'claim-added',
-    what: `Gave ${labelOf(details)}`,
+    values: { claim: labelValue(details) },
     candidateId: candidate.id,
     claimId: claim.id,
   })
@@ -62,8 +63,8 @@ export async function changeClaim(deps: Deps, actor: Account, id: string, versio
   requireVersion(version, claim.version, { details: claim.details })
   const asked = claim.rung !== 'claimed' && claim.rung !== 'evidenced'
   if (asked && !(await isClaimReopened(claim.candidateId, claim.kind)))
-    throw conflict('already-asked', 'The source has been asked about this already. Write to us if it is wrong.')
-  if (details.kind !== claim.kind) throw invalidField('/body/details/kind', 'A claim stays of its kind.')
+    throw conflict('already-asked', coded('problem.theSourceHasBeenAsked'))
+  if (details.kind !== claim.kind) throw invalidField('/body/details/kind', say('problem.aClaimStaysOfIts'))
   await requireSense(deps, details)
   const before = claim.details
   if (asked) await keepAsItWas(deps, claim)
@@ -76,7 +77,7 @@ export async function changeClaim(deps: Deps, actor: Account, id: string, versio
   })
   await recordEvent(deps, actor, {
     code: 'claim-changed',
-    what: `Corrected ${labelOf(details)}`,
+    values: { claim: labelValue(details) },
     candidateId: claim.candidateId,
     claimId: id,
     ...(asked ? { details: { before } } : {}),
@@ -100,11 +101,11 @@ export async function removeClaim(deps: Deps, actor: Account, id: string, versio
   const before = await EarlierCredential.findAll({ where: { claimId: id } })
   // What somebody has worked on before a renewal stays on file with it.
   if ([claim, ...before].some(({ rung }) => rung !== 'claimed'))
-    throw conflict('in-use', 'Somebody has worked on this already; it stays on file.')
+    throw conflict('in-use', coded('problem.somebodyHasWorkedOnThis'))
   await compareAndSet(claim, version, { removedAt: deps.clock.now() })
   await recordEvent(deps, actor, {
     code: 'claim-removed',
-    what: `Took back ${labelOf(claim.details)}`,
+    values: { claim: labelValue(claim.details) },
     candidateId: claim.candidateId,
     claimId: id,
   })
@@ -118,14 +119,14 @@ export async function renewCredential(deps: Deps, actor: Account, id: string, re
   const claim = await ownClaim(deps, actor, id)
   requireVersion(renewal.version, claim.version, { details: claim.details })
   if (claim.details.kind !== 'licence' && claim.details.kind !== 'certificate')
-    throw conflict('not-a-credential', 'Only licences and certificates are renewed.')
+    throw conflict('not-a-credential', coded('problem.onlyLicencesAndCertificatesAre'))
   const before = claim.details
   const details = { ...before, number: renewal.number, issued: renewal.issued, through: renewal.through }
   await requireSense(deps, details)
   const later = (text: string) =>
     text === 'does not expire' ? Number.POSITIVE_INFINITY : readPartialDate(text).ok ? dayNumber(text) : 0
   if (later(details.through) <= later(before.through))
-    throw invalidField('/body/through', 'A renewal runs longer than what it renews.')
+    throw invalidField('/body/through', say('problem.aRenewalRunsLongerThan'))
   await EarlierCredential.create({
     claimId: id,
     credentialVersion: claim.credentialVersion,
@@ -142,8 +143,7 @@ export async function renewCredential(deps: Deps, actor: Account, id: string, re
   })
   await recordEvent(deps, actor, {
     code: 'credential-renewed',
-    what: `Renewed ${labelOf(details)}`,
-    forCandidate: `You gave the renewal of ${labelOf(details)}.`,
+    values: { claim: labelValue(details) },
     candidateId: claim.candidateId,
     claimId: id,
     details: { before },
@@ -172,8 +172,7 @@ async function putBehind(deps: Deps, actor: Account, claimId: string, what: What
   if (!what.translationOf) await replaceSentBack(claimId, document.part)
   await recordEvent(deps, actor, {
     code: 'document-added',
-    what: `Put ${document.fileName} behind ${labelOf(claim.details)}`,
-    forCandidate: `You sent ${document.fileName} for ${labelOf(claim.details)}.`,
+    values: { file: document.fileName, claim: labelValue(claim.details) },
     candidateId,
     claimId,
   })
@@ -191,7 +190,7 @@ export async function removeDocument(deps: Deps, actor: Account, id: string) {
   await removeUnseen(id)
   await recordEvent(deps, actor, {
     code: 'document-removed',
-    what: `Took back ${document.fileName}`,
+    values: { file: document.fileName },
     candidateId: claim.candidateId,
     claimId: claim.id,
   })
@@ -210,8 +209,7 @@ async function requireNew(candidateId: string, details: ClaimDetails) {
       (other.sourceId ?? other.sourceName) === (details.sourceId ?? details.sourceName) &&
       plain(other.number) === plain(details.number),
   )
-  if (twin)
-    throw conflict('already-given', 'This is in your file already. Open it, or give its renewal.', { claimId: twin.id })
+  if (twin) throw conflict('already-given', coded('problem.thisIsInYourFile'), { claimId: twin.id })
 }
 
 /** A claim of the person's own; somebody else's is not there. */
@@ -235,7 +233,7 @@ async function requireSense(deps: Deps, details: ClaimDetails) {
         : { issued: details.issued, through: details.through }
   for (const [field, text] of Object.entries(dates)) {
     if (/^\d/.test(text) && !readPartialDate(text).ok)
-      faults.push({ pointer: `/body/details/${field}`, message: 'There is no such day.' })
+      faults.push({ pointer: `/body/details/${field}`, message: say('problem.thereIsNoSuchDay') })
   }
   if (faults.length === 0 && 'from' in details) {
     const from = spanOf(partialDate(details.from))
@@ -243,20 +241,20 @@ async function requireSense(deps: Deps, details: ClaimDetails) {
       details.to !== 'present' &&
       Temporal.PlainDate.compare(spanOf(partialDate(details.to)).latest, from.earliest) < 0
     ) {
-      faults.push({ pointer: '/body/details/to', message: 'This ends before it begins.' })
+      faults.push({ pointer: '/body/details/to', message: say('problem.thisEndsBeforeItBegins') })
     }
     if (Temporal.PlainDate.compare(from.earliest, deps.clock.today()) > 0)
-      faults.push({ pointer: '/body/details/from', message: 'This begins in the future.' })
+      faults.push({ pointer: '/body/details/from', message: say('problem.thisBeginsInTheFuture') })
   }
   if ('credential' in details) {
     const { number, regions } = credentialKind(details.credential) ?? {}
     if (number && details.sourceId && !numberFits(details.credential, details.number))
       faults.push({
         pointer: '/body/details/number',
-        message: `Numbers of this kind look like ${number.example}. Look at it once more.`,
+        message: say('problem.numbersOfThisKindLook', { example: number.example }),
       })
     if (regions && !regions.includes(details.region ?? ''))
-      faults.push({ pointer: '/body/details/region', message: 'Choose where it holds.' })
+      faults.push({ pointer: '/body/details/region', message: say('problem.chooseWhereItHolds') })
   }
   if (faults.length > 0) throw invalid(faults)
   if (details.sourceId) await sourceById(details.sourceId)

@@ -89,7 +89,7 @@ describe('licences and certificates', () => {
         body: { details: { ...aPermit(house, 'hv-switching', 'grid', number, house.day(400)), ...over } },
       })
     expect((await add('77120')).body.faults).toEqual([
-      { pointer: '/body/details/number', message: 'Numbers of this kind look like GSB-2-57733. Look at it once more.' },
+      { pointer: '/body/details/number', message: 'Numbers of this kind look like GSB-2-57733. Please check it.' },
     ])
     // An issuer that is not in the directory may number as it likes.
     expect((await add('77120', { sourceId: null, sourceName: 'Somewhere Board' })).status).toBe(200)

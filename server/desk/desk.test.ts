@@ -104,7 +104,7 @@ test('people are found by name, by reference however it is typed, and by a numbe
 
 test('the trail is read newest first, page by page, and searched', async () => {
   for (let nth = 0; nth < 60; nth += 1)
-    await recordEvent(house.deps, { kind: 'system' }, { code: 'sentences-saved', what: `Event ${nth}` })
+    await recordEvent(house.deps, { kind: 'system' }, { code: 'draft-deleted', values: { vacancy: `Event ${nth}` } })
   const first = await desk.done('readTrail')
   expect(first.events).toHaveLength(50)
   const times = first.events.map(({ at }) => at)

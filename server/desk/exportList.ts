@@ -31,7 +31,11 @@ type Row<L extends List> = Record<(typeof headings)[L][number], string | number 
 /** A list as CSV with the filters of its page, row by row, so that a hundred thousand take no more memory than a hundred. */
 export async function exportList(deps: Deps, actor: Account, list: List, filter: ListFilter): Promise<FileToKeep> {
   if (list === 'access-log' && !(await candidateById(filter.candidate ?? ''))) throw notFound()
-  await recordEvent(deps, actor, { code: 'list-exported', what: `Exported the list ${list}`, details: { filter } })
+  await recordEvent(deps, actor, {
+    code: 'list-exported',
+    values: { list: { code: `list.${list}` } },
+    details: { filter },
+  })
   // A cell that begins like a formula is not one (CWE-1236).
   const columns = [...headings[list]]
   const csv = stringify({ header: true, columns, bom: true, record_delimiter: 'windows', escape_formulas: true })

@@ -5,14 +5,16 @@ import type { ClaimFacts, Gate, Outcome, Requirement } from '#core/requirements/
 import { checksIn } from '#core/rules/rules'
 import { blankWords } from '#core/words/form'
 import { ballWords, outcomeWords } from '#core/words/requirements'
+import { writeValue } from '#core/words/stored'
 import { differencesIn, isReopenable, reopenedParts } from '../applications/reopen'
 import { trailOf } from '../audit/trail'
 import { duplicatesOf } from '../duplicates/find'
+import { eventWords } from '../platform/audit/wording'
 import type { Account, Deps } from '../platform/deps'
 import { logAccess, shownTo } from '../privacy/accessLog'
 import { hideIn } from '../privacy/redact'
 import { nextGate, type Readiness, readinessOf } from '../readiness/readiness'
-import { heldUpWords } from '../readiness/summaries'
+import { heldUpBy } from '../readiness/summaries'
 import { candidateWithMail } from '../records/accounts/candidate'
 import { answersForDesk, contactMail, readableForm } from '../records/applications/answers'
 import { answersSent, sentApplication } from '../records/applications/find'
@@ -37,7 +39,7 @@ export async function readFile(deps: Deps, actor: Account, id: string): Promise<
     duplicatesOf(candidateId),
     shownTo(deps, actor, candidateId),
     trailOf({ candidateIds: [candidateId], applicationId: id }),
-    logAccess(deps, actor, { candidateId, applicationId: id, subject: 'file', what: 'the file' }),
+    logAccess(deps, actor, { candidateId, applicationId: id, subject: 'file', what: 'file' }),
   ])
   const covering = {
     roles: actor.roles,
@@ -85,7 +87,7 @@ export async function readFile(deps: Deps, actor: Account, id: string): Promise<
     firstLook: {
       ...look,
       because: look.because.map(({ requirement }) => requirement),
-      blanks: look.blanks.map(({ label, blank, because }) => ({ label, words: blankWords[blank], because })),
+      blanks: look.blanks.map(({ label, blank, because }) => ({ label, words: blankWords(blank), because })),
     },
     scoring: scoringIn(score),
     duplicates,
@@ -97,7 +99,7 @@ export async function readFile(deps: Deps, actor: Account, id: string): Promise<
     targetStart: application.targetStart,
     likely: { early: forecast.early.toString(), likely: forecast.likely.toString(), late: forecast.late.toString() },
     slack: readiness.slack,
-    heldUpBy: forecast.heldUpBy ? heldUpWords(forecast.heldUpBy) : null,
+    heldUpBy: forecast.heldUpBy ? writeValue(heldUpBy(forecast.heldUpBy)) : null,
     nextGate: gate,
     met: { done: forGate.length - (gate ? openAt(forGate, gate).length : 0), of: forGate.length },
     claims: faces.map((face, index) => ({
@@ -153,7 +155,7 @@ export async function readFile(deps: Deps, actor: Account, id: string): Promise<
       by: passedBy,
       at: passedAt.toISOString(),
     })),
-    trail: trail.map(({ at, who, what }) => ({ at: at.toISOString(), who, what })),
+    trail: trail.map((event) => ({ at: event.at.toISOString(), who: event.who, what: eventWords(event) })),
     hidden: [],
   }
   return hideIn(file, covering)

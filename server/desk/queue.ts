@@ -1,6 +1,7 @@
 import { Op, type WhereOptions } from 'sequelize'
 import { type Queue, queues } from '#contract/desk'
 import { mostCounted } from '#contract/lists'
+import { writeValue } from '#core/words/stored'
 import { ApplicationSummary } from '../records/hiring/model'
 import { countUpTo } from './table'
 
@@ -36,7 +37,7 @@ export async function queueStretch(
       candidate,
       vacancy: title,
       slack,
-      why: reasons[queue] ?? '',
+      why: reasons[queue] ? writeValue(reasons[queue]) : '',
       marks,
     })),
     next: last ? `${last.slack}_${last.applicationId}` : null,

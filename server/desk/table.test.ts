@@ -105,7 +105,7 @@ test('the list comes as CSV with its filters, and no cell is a formula', async (
   const all = parse(await (await desk.request('/api/desk/lists/applications')).text(), { columns: true, bom: true })
   expect(all).toHaveLength(73)
   expect((await (await house.staff('assessor')).request('/api/desk/lists/applications')).status).toBe(403)
-  const trail = await desk.done('readTrail', { query: { text: 'Exported the list applications' } })
+  const trail = await desk.done('readTrail', { query: { text: 'Exported the list' } })
   expect(trail.events.length).toBeGreaterThan(0)
 })
 

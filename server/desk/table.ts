@@ -4,6 +4,8 @@ import { mostCounted, type TableFilter, type TableRow } from '#contract/lists'
 import { namePartsOf } from '#core/comparison/keys'
 import { beginOf } from '#core/dates/zoned'
 import { readReference } from '#core/references/reference'
+import { coded } from '#core/words/say'
+import { writeValue } from '#core/words/stored'
 import { plainRowsOf } from '../platform/database/rows'
 import { Problem } from '../platform/errors/problems'
 import { ApplicationSummary } from '../records/hiring/model'
@@ -91,7 +93,7 @@ function readPlace(text: string): [string | number, string] {
   } catch {
     // Said below.
   }
-  throw new Problem(422, 'invalid', 'The page after which to go on is not one of ours.')
+  throw new Problem(422, 'invalid', coded('problem.thePageAfterWhichTo'))
 }
 
 /** What a filter asks of a row, its days being those of a time zone. Hidden names are not searched. */
@@ -161,6 +163,6 @@ export const tableRow = (row: Row): TableRow => ({
   score: row.score < 0 ? null : row.score,
   slack: row.slack,
   likely: row.likely,
-  heldUpBy: row.heldUpBy,
+  heldUpBy: row.heldUpBy === null ? null : writeValue(row.heldUpBy),
   duplicates: row.duplicates,
 })

@@ -71,7 +71,7 @@ test('what cannot be taken says why and what to do', async () => {
   expect((await upload(Buffer.alloc(0))).body.code).toBe('empty-file')
   expect((await upload(await pdfOf(21))).body).toMatchObject({
     code: 'too-many-pages',
-    title: 'The file has 21 pages; at most 20 can be taken.',
+    title: 'The file has 21 pages; at most 20 are accepted.',
   })
   expect((await upload(Buffer.concat([Buffer.from('%PDF-1.7\n'), Buffer.alloc(500, 7)]))).body.code).toBe('broken-pdf')
   const tooLarge = await upload(Buffer.concat([await pdfOf(1), Buffer.alloc(10 * 1024 * 1024)]))
@@ -105,18 +105,18 @@ describe('files that do harm', () => {
     [
       'a program',
       (pdf) => pdf.addJavaScript('greet', 'app.alert(1)'),
-      'The PDF holds a program, which a paper does not need.',
+      'The PDF contains a program, which a paper does not need.',
     ],
     [
       'a command',
       (pdf) => pdf.catalog.set(PDFName.of('OpenAction'), pdf.context.obj({ S: 'Launch', F: PDFString.of('a.exe') })),
-      'The PDF holds a command to start a program, which a paper does not need.',
+      'The PDF contains a command to start a program, which a paper does not need.',
     ],
     [
       'an address a page sends itself to',
       (pdf) =>
         pdf.getPage(0).node.set(PDFName.of('AA'), pdf.context.obj({ O: { S: 'SubmitForm', F: PDFString.of('x') } })),
-      'The PDF holds a form that sends itself, which a paper does not need.',
+      'The PDF contains a form that submits itself, which a paper does not need.',
     ],
   ])('a PDF that carries %s', async (_what, change, title) => {
     expect((await upload(await withObject(change))).body).toMatchObject({ code: 'active-pdf', title })
@@ -135,7 +135,7 @@ describe('files that do harm', () => {
     const remote = await withObject((pdf) =>
       pdf.catalog.set(PDFName.of('OpenAction'), pdf.context.obj({ S: 'GoToR', F: PDFString.of('//far/away.pdf') })),
     )
-    expect((await upload(remote)).body.title).toContain('a way to another file')
+    expect((await upload(remote)).body.title).toContain('a link to another file')
     const carried = await withObject((pdf) =>
       pdf.catalog.set(PDFName.of('PieceInfo'), pdf.context.obj({ Type: 'Filespec', EF: { F: 1 } })),
     )
@@ -231,7 +231,7 @@ describe('files that do harm', () => {
   test('five hundred pages', async () => {
     expect((await upload(await pdfOf(500))).body).toMatchObject({
       code: 'too-many-pages',
-      title: 'The file has 500 pages; at most 20 can be taken.',
+      title: 'The file has 500 pages; at most 20 are accepted.',
     })
   })
 
@@ -249,7 +249,7 @@ describe('files that do harm', () => {
     small.writeUInt32BE(60_000, 20)
     expect((await upload(small)).body).toMatchObject({
       code: 'picture-too-large',
-      title: 'The picture measures 60000 by 60000, more than can be opened.',
+      title: 'The picture measures 60000 by 60000 pixels, more than can be opened.',
     })
   })
 })

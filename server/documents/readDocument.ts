@@ -1,5 +1,6 @@
 import { documentReaders } from '#contract/claims'
 import { hiddenKindOfClaim, sees, subjectOf } from '#core/privacy/hidden'
+import { coded } from '#core/words/say'
 import type { Account, Deps } from '../platform/deps'
 import { notAllowed, notFound } from '../platform/errors/problems'
 import type { FileToKeep } from '../platform/http/serve'
@@ -37,14 +38,12 @@ async function requireShown(deps: Deps, actor: Account, document: Document) {
   if (!actor.roles.some((role) => readers.includes(role))) return
   const shown = await shownTo(deps, actor, document.candidateId)
   if ((await namesHiddenIn([document.candidateId])).size > 0 && !shown.has('name'))
-    throw notAllowed(
-      'Names and papers are hidden here until the shortlist. Have them shown in the file, with a reason.',
-    )
+    throw notAllowed(coded('problem.namesAndPapersAreHidden'))
   const claim = await claimById(document.claimId)
   const kind = hiddenKindOfClaim(claim.details)
   if (!kind) return
   const { candidateId, claimId } = document
   if (!sees(actor.roles, kind) && !shown.has(subjectOf(kind, claimId)))
-    throw notAllowed('This paper is hidden. Have it shown in the file first, with a reason.')
+    throw notAllowed(coded('problem.thisPaperIsHiddenHave'))
   await recordPaperSight(deps, actor, { candidateId, claimId, kind })
 }

@@ -6,6 +6,7 @@ import { ERRORS, Server } from '@tus/server'
 import type { Context } from 'koa'
 import { v4 as uuid } from 'uuid'
 import { videoLimits } from '#core/pages/limits'
+import { coded } from '#core/words/say'
 import { currentClock } from '../platform/clock'
 import type { Account, Deps } from '../platform/deps'
 import { conflict, notFound, Problem, signInFirst } from '../platform/errors/problems'
@@ -69,12 +70,7 @@ async function requireQuota(deps: Deps, { id }: Account, size: number) {
   for (const name of await readdir(folderOf(deps)))
     if (name.startsWith(`${id}.`) && !name.endsWith('.json'))
       begun += (await store.getUpload(name).catch(() => undefined))?.size ?? 0
-  if (begun > mostBegun)
-    throw new Problem(
-      429,
-      'too-much-begun',
-      'You have begun to send more than can wait here. Finish it, or try again in two days.',
-    )
+  if (begun > mostBegun) throw new Problem(429, 'too-much-begun', coded('problem.youHaveBegunToSend'))
 }
 
 /** Behind the name of an upload that is being put in its place. */
@@ -97,7 +93,7 @@ export async function takeUpload<T>(
   const { size, offset } = await store.getUpload(upload).catch(() => {
     throw notFound()
   })
-  if (size !== offset) throw conflict('not-whole', 'This upload is not complete yet.')
+  if (size !== offset) throw conflict('not-whole', coded('problem.thisUploadIsNotComplete'))
   const file = join(folderOf(deps), upload)
   await rename(file, file + taken).catch(() => {
     throw notFound()

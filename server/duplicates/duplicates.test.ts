@@ -28,7 +28,7 @@ test('the same person under another mail is found, and shown side by side with w
   expect(pair).toMatchObject({ likelihood: 'certain', agreeing: ['name', 'birth date', 'phone', 'paper number'] })
   const { sides, agreements } = await desk.done('readDuplicate', { params: { oneId: other, otherId: one } })
   expect(sides.map(({ name }) => name).sort()).toEqual(['Jürg Mueller', 'Jürg Müller'])
-  expect(agreements.find(({ field }) => field === 'name')?.words).toBe('the same name, written otherwise')
+  expect(agreements.find(({ field }) => field === 'name')?.words).toBe('the same name, written differently')
   const queue = await desk.done('readQueue', { params: { queue: 'applications' } })
   expect(queue.people.find((row) => row.id === a.id)?.why).toBe('May have a second file')
   const { duplicates } = await desk.done('readFile', { params: { id: a.id } })
@@ -98,7 +98,7 @@ test('a merge keeps everything, leads both accounts to one file, and is undone w
   expect((await second.done('myApplications')).map((line) => line.id)).toEqual([b.id])
   expect((await desk.call('undoMerge', { params: { id } })).body.code).toBe('undone')
   expect((await desk.done('readFile', { params: { id: b.id } })).trail[0]?.what).toBe(
-    'Took two merged files apart again',
+    'Separated two merged files again',
   )
 })
 

@@ -1,5 +1,6 @@
 import { Op } from 'sequelize'
 import { v7 as uuid } from 'uuid'
+import { coded, say } from '#core/words/say'
 import { AccessLogEntry } from '../platform/audit/model'
 import { recordEvent } from '../platform/audit/record'
 import { lockOf } from '../platform/database/connection'
@@ -23,13 +24,9 @@ export async function setApart(deps: Deps, actor: Account, one: string, other: s
     { state: 'apart', decidedBy: actor.name, decidedAt: deps.clock.now() },
     { where: { oneId, otherId, state: 'open' } },
   )
-  if (settled === 0) throw conflict('not-open', 'This has been decided already.')
+  if (settled === 0) throw conflict('not-open', coded('problem.thisHasBeenDecidedAlready'))
   for (const candidateId of [oneId, otherId]) {
-    await recordEvent(deps, actor, {
-      code: 'doubles-apart',
-      what: 'Found that a file that looked like this one is of somebody else',
-      candidateId,
-    })
+    await recordEvent(deps, actor, { code: 'doubles-apart', candidateId })
   }
   return { done: true as const }
 }
@@ -44,7 +41,7 @@ export async function mergeFiles(
   keptId: string,
   { mergedId, reason }: { mergedId: string; reason: string },
 ) {
-  if (keptId === mergedId) throw invalidField('/body/mergedId', 'A file is not merged into itself.')
+  if (keptId === mergedId) throw invalidField('/body/mergedId', say('problem.aFileIsNotMerged'))
   const [kept, merged] = await Promise.all([fileToMerge(keptId), fileToMerge(mergedId)])
   const moved = await moveAll(mergedId, keptId)
   await merged.update({ mergedInto: keptId })
@@ -66,7 +63,7 @@ export async function mergeFiles(
   for (const candidateId of [keptId, mergedId])
     await recordEvent(deps, actor, {
       code: 'files-merged',
-      what: `Merged the file of ${merged.name} into that of ${kept.name}: ${reason.trim()}`,
+      values: { merged: merged.name, kept: kept.name, reason: reason.trim() },
       candidateId,
       details: { merge: merge.id, moved: counted(moved) },
     })
@@ -77,12 +74,12 @@ export async function mergeFiles(
 export async function undoMerge(deps: Deps, actor: Account, id: string) {
   const merge = await Merge.findByPk(id, lockOf())
   if (!merge) throw notFound()
-  if (merge.undoneAt) throw conflict('undone', 'This has been undone already.')
+  if (merge.undoneAt) throw conflict('undone', coded('problem.thisHasBeenUndoneAlready'))
   const { keptId, mergedId, moved } = merge
   const later = await Merge.findOne({
     where: { undoneAt: null, mergedId: keptId, mergedAt: { [Op.gte]: merge.mergedAt } },
   })
-  if (later) throw conflict('merged-since', 'The file has been merged into another since. Undo that first.')
+  if (later) throw conflict('merged-since', coded('problem.theFileHasBeenMerged'))
   for (const { id: applicationId, duplicateOrdinal } of moved.applications)
     await Application.update(
       { candidateId: mergedId, duplicateOrdinal },
@@ -94,15 +91,14 @@ export async function undoMerge(deps: Deps, actor: Account, id: string) {
   await merge.update({ undoneBy: actor.name, undoneAt: deps.clock.now() })
   const [oneId, otherId] = inOrder(keptId, mergedId)
   await DuplicatePair.update({ state: 'open', decidedBy: null, decidedAt: null }, { where: { oneId, otherId } })
-  for (const candidateId of [keptId, mergedId])
-    await recordEvent(deps, actor, { code: 'merge-undone', what: 'Took two merged files apart again', candidateId })
+  for (const candidateId of [keptId, mergedId]) await recordEvent(deps, actor, { code: 'merge-undone', candidateId })
   return { done: true as const }
 }
 
 async function fileToMerge(id: string): Promise<Candidate> {
   const candidate = await Candidate.findByPk(id, lockOf())
   if (!candidate || candidate.erasedAt || candidate.eraseOn) throw notFound()
-  if (candidate.mergedInto) throw conflict('merged-already', 'This file has been merged into another already.')
+  if (candidate.mergedInto) throw conflict('merged-already', coded('problem.thisFileHasBeenMerged'))
   return candidate
 }
 

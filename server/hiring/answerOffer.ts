@@ -1,3 +1,4 @@
+import { coded } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import { changeWhere, compareAndSet } from '../platform/database/compareAndSet'
 import type { Account, Deps } from '../platform/deps'
@@ -10,9 +11,9 @@ export async function answerOffer(deps: Deps, actor: Account, id: string, answer
   const application = await ownApplication(actor, id, { lock: true })
   const offer = await Offer.findByPk(id)
   if (!offer) throw notFound()
-  if (offer.answer) throw conflict('answered', `You have ${offer.answer} this offer already.`)
-  if (deps.clock.today().toString() > offer.answerBy)
-    throw conflict('too-late', 'The day to answer by has passed. We have been told, and can give you more time.')
+  if (offer.answer)
+    throw conflict('answered', coded(`problem.offerAnswered.${offer.answer as 'accepted' | 'declined'}`))
+  if (deps.clock.today().toString() > offer.answerBy) throw conflict('too-late', coded('problem.theDayToAnswerBy'))
   if (!(await changeWhere(offer, { answer: null, answerBy: offer.answerBy }, { answer, answeredAt: deps.clock.now() })))
     throw changedMeanwhile()
   await compareAndSet(
@@ -20,12 +21,6 @@ export async function answerOffer(deps: Deps, actor: Account, id: string, answer
     application.version,
     answer === 'declined' ? { stage: 'declined', endedAt: deps.clock.now() } : {},
   )
-  await recordEvent(deps, actor, {
-    code: `offer-${answer}`,
-    what: `${answer === 'accepted' ? 'Accepted' : 'Declined'} the offer`,
-    forCandidate: `You ${answer} the offer.`,
-    candidateId: application.candidateId,
-    applicationId: id,
-  })
+  await recordEvent(deps, actor, { code: `offer-${answer}`, candidateId: application.candidateId, applicationId: id })
   return { done: true as const }
 }

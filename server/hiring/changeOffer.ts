@@ -1,4 +1,5 @@
 import { writeWhen } from '#core/dates/write'
+import { coded, say } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import { changeWhere, compareAndSet } from '../platform/database/compareAndSet'
 import type { Account, Deps } from '../platform/deps'
@@ -16,19 +17,15 @@ import { vacancyById } from '../records/vacancies/vacancies'
 /** Gives more time to answer an offer; one that has expired stands again. */
 export async function extendOffer(deps: Deps, actor: Account, id: string, answerBy: string) {
   const { application, offer } = await unansweredOffer(id)
-  if (answerBy <= deps.clock.today().toString()) throw invalidField('/body/answerBy', 'Give a day after today.')
+  if (answerBy <= deps.clock.today().toString()) throw invalidField('/body/answerBy', say('problem.giveADayAfterToday'))
   requireStartAhead(deps, offer.startsOn)
   const before = offer.answerBy
   const changes = { answerBy, remindedAt: null, expiryToldAt: null }
   if (!(await changeWhere(offer, { answer: null, answerBy: before }, changes))) throw changedMeanwhile()
-  await tell(deps, application, {
-    subject: 'More time to answer our offer',
-    text: (title) => `You can answer our offer of a post as ${title} until ${writeWhen(answerBy)}`,
-  })
+  await tell(deps, application, 'offerExtended', answerBy)
   await recordEvent(deps, actor, {
     code: 'offer-extended',
-    what: `Gave more time to answer the offer, from ${writeWhen(before)} to ${writeWhen(answerBy)}`,
-    forCandidate: 'You have more time to answer the offer.',
+    values: { before: { day: before }, until: { day: answerBy } },
     about: application.reference ?? undefined,
     candidateId: application.candidateId,
     applicationId: id,
@@ -44,15 +41,11 @@ export async function withdrawOffer(deps: Deps, actor: Account, id: string, reas
   await GatePassage.destroy({ where: { applicationId: id, gate: 'offer' } })
   await OnboardingTask.destroy({ where: { applicationId: id } })
   await compareAndSet(application, application.version, { stage: 'shortlisted' })
-  await tell(deps, application, {
-    subject: 'Our offer is withdrawn',
-    text: (title) => `We have withdrawn our offer of a post as ${title}. Where your application stands`,
-  })
+  await tell(deps, application, 'offerWithdrawn', offer.answerBy)
   const { salary, startsOn, answerBy, madeBy, madeAt } = offer
   await recordEvent(deps, actor, {
     code: 'offer-withdrawn',
-    what: `Withdrew the offer: ${reason.trim()}`,
-    forCandidate: 'We withdrew the offer.',
+    values: { reason: reason.trim() },
     about: application.reference ?? undefined,
     candidateId: application.candidateId,
     applicationId: id,
@@ -64,26 +57,24 @@ export async function withdrawOffer(deps: Deps, actor: Account, id: string, reas
 /** Nobody is offered a first day that is past. */
 export function requireStartAhead({ clock }: Deps, startsOn: string) {
   if (startsOn < clock.today().toString())
-    throw conflict('start-past', `The first day, ${writeWhen(startsOn)}, is past. Change the target start first.`)
+    throw conflict('start-past', coded('problem.theFirstDayIsPast', { startsOn: writeWhen(startsOn) }))
 }
 
 async function unansweredOffer(id: string) {
   const application = await sentApplication(id, { lock: true })
   const offer = await Offer.findByPk(id)
   if (!offer || application.stage !== 'offered') throw notFound()
-  if (offer.answer) throw conflict('answered', `The offer was ${offer.answer} already.`)
+  if (offer.answer) throw conflict('answered', coded(`problem.offerWas.${offer.answer as 'accepted' | 'declined'}`))
   return { application, offer }
 }
 
-type News = { subject: string; text: (title: string) => string }
-
-async function tell(deps: Deps, application: Application, { subject, text }: News) {
+async function tell(deps: Deps, application: Application, words: 'offerExtended' | 'offerWithdrawn', until: string) {
   const person = await candidateWithMail(application.candidateId)
   const { title } = await vacancyById(application.vacancyId)
   await queueMail(deps, {
     to: { ...person, mail: contactMail(application) ?? person.mail },
-    subject: `${subject}: ${title}`,
-    text: `${text(title)}:\n${deps.config.publicUrl}/applications/${application.id}`,
+    words,
+    values: { vacancy: title, until: { day: until }, link: `${deps.config.publicUrl}/applications/${application.id}` },
     about: application,
   })
 }

@@ -1,4 +1,4 @@
-import { writeWhen } from '#core/dates/write'
+import { coded, say } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import { compareAndSet } from '../platform/database/compareAndSet'
 import type { Account, Deps } from '../platform/deps'
@@ -19,25 +19,30 @@ type Change = { version: number; targetStart: string; reason: string }
 export async function changeStart(deps: Deps, actor: Account, id: string, { version, targetStart, reason }: Change) {
   const application = await sentApplication(id, { lock: true })
   requireVersion(version, application.version)
-  if (!isActive(application)) throw conflict('ended', 'This application has ended.')
+  if (!isActive(application)) throw conflict('ended', coded('problem.thisApplicationHasEnded'))
   const before = application.targetStart
   if (targetStart < deps.clock.today().toString())
-    throw invalidField('/body/targetStart', 'This day is past. Nobody starts before today.')
-  if (targetStart === before) throw invalidField('/body/targetStart', 'This is the target start already.')
+    throw invalidField('/body/targetStart', say('problem.thisDayIsPastNobody'))
+  if (targetStart === before) throw invalidField('/body/targetStart', say('problem.thisIsTheTargetStart'))
   await compareAndSet(application, version, { targetStart })
   await Offer.update({ startsOn: targetStart }, { where: { applicationId: id } })
   const person = await candidateWithMail(application.candidateId)
   const { title } = await vacancyById(application.vacancyId)
   await queueMail(deps, {
     to: { ...person, mail: contactMail(application) ?? person.mail },
-    subject: `Another first day: ${title}`,
-    text: `The first day for your application as ${title} is now ${writeWhen(targetStart)} instead of ${writeWhen(before)}: ${reason.trim()}\n\nWhat this means for you is on your status page:\n${deps.config.publicUrl}/applications/${id}`,
+    words: 'startChanged',
+    values: {
+      vacancy: title,
+      start: { day: targetStart },
+      before: { day: before },
+      reason: reason.trim(),
+      link: `${deps.config.publicUrl}/applications/${id}`,
+    },
     about: application,
   })
   await recordEvent(deps, actor, {
     code: 'start-changed',
-    what: `Changed the target start from ${writeWhen(before)} to ${writeWhen(targetStart)}: ${reason.trim()}`,
-    forCandidate: `Your first day is now ${writeWhen(targetStart)}.`,
+    values: { before: { day: before }, start: { day: targetStart }, reason: reason.trim() },
     about: application.reference ?? undefined,
     candidateId: application.candidateId,
     applicationId: id,

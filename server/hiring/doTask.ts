@@ -1,3 +1,4 @@
+import { coded } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import { changeWhere } from '../platform/database/compareAndSet'
 import type { Account, Deps } from '../platform/deps'
@@ -11,13 +12,13 @@ export async function doTask(deps: Deps, actor: Account, id: string, key: string
   const task = await OnboardingTask.findOne({ where: { applicationId: id, key } })
   if (!task) throw notFound()
   if (task.doneAt) return { done: true as const }
-  if ((await Offer.findByPk(id))?.answer !== 'accepted') throw conflict('offer-first', 'Answer the offer first.')
+  if ((await Offer.findByPk(id))?.answer !== 'accepted')
+    throw conflict('offer-first', coded('problem.answerTheOfferFirst'))
   // Done at the same moment in two windows, it is done, and told, once.
   if (!(await changeWhere(task, { doneAt: null }, { doneAt: deps.clock.now() }))) return { done: true as const }
   await recordEvent(deps, actor, {
     code: 'task-done',
-    what: `Acknowledged: ${task.title}`,
-    forCandidate: `You acknowledged “${task.title}”.`,
+    values: { task: task.title },
     candidateId: application.candidateId,
     applicationId: id,
   })

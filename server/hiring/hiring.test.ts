@@ -86,7 +86,7 @@ test('from the shortlist to the first day: gates stay shut until everything is m
   const reason = 'Known from an earlier contract.'
   expect(
     (await desk.call('waive', { params: { id }, body: { requirement: 'hv-switching', reason } })).body.detail,
-  ).toBe('This may be waived by: hiring manager, administrator.')
+  ).toBe('It is waived by: hiring manager, administrator.')
   expect((await desk.call('waive', { params: { id }, body: { requirement: 'first-aid', reason: 'x' } })).status).toBe(
     422,
   )
@@ -121,7 +121,7 @@ test('a certificate that lapses four days after the start is in Validity, and it
   })
   await look(desk, id, height.id)
   const { people } = await desk.done('readQueue', { params: { queue: 'validity' } })
-  expect(people.find((person) => person.id === id)?.why).toBe('Work at height certificate lapses 4 d after start')
+  expect(people.find((person) => person.id === id)?.why).toBe('Work at height certificate lapses 4 days after start')
   const before = await desk.done('readFile', { params: { id } })
   expect(before.outcomes.find(({ requirement }) => requirement === 'work-at-height')).toMatchObject({
     state: 'unmet',
@@ -141,7 +141,7 @@ test('a certificate that lapses four days after the start is in Validity, and it
         through,
       },
     })
-  expect((await renew(after(2))).body.faults?.[0]?.message).toBe('A renewal runs longer than what it renews.')
+  expect((await renew(after(2))).body.faults?.[0]?.message).toBe('A renewal must run longer than what it renews.')
   const renewed = await renew(after(700))
   expect(renewed.body).toMatchObject({
     id: height.id,

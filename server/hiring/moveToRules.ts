@@ -1,7 +1,9 @@
 import { differencesOf } from '#core/rules/difference'
+import { say } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import { compareAndSet } from '../platform/database/compareAndSet'
 import type { Account, Deps } from '../platform/deps'
+import { inLanguage } from '../platform/http/language'
 import { queueMail } from '../platform/mail/queueMail'
 import { candidateWithMail } from '../records/accounts/candidate'
 import { contactMail } from '../records/applications/answers'
@@ -22,15 +24,13 @@ export async function moveToRules(
 ) {
   const vacancy = await vacancyById(vacancyId)
   const rules = await rulesOfVacancy(vacancy, { ranking: false })
+  const titles = await checkTitles()
   let moved = 0
   for (const id of applications) {
     const application = await sentApplication(id, { lock: true })
     const { rulesVersion } = vacancy
     if (application.vacancyId !== vacancyId || application.rulesVersion === rulesVersion) continue
     const before = await rulesOfVacancy(vacancy, { version: application.rulesVersion, ranking: false })
-    const differences = differencesOf(before, rules, await checkTitles()).filter(
-      ({ of }) => of === 'requirement' || of === 'question',
-    )
     await compareAndSet(application, application.version, { rulesVersion })
     if (application.stage === 'offered')
       await OnboardingTask.bulkCreate(
@@ -38,19 +38,28 @@ export async function moveToRules(
         { ignoreDuplicates: true },
       )
     const person = await candidateWithMail(application.candidateId)
-    const said = differences.map(({ title, before: was, after: is }) =>
-      is === undefined ? `- No longer asked: ${title}` : was === undefined ? `- Asked as well: ${is}` : `- Now: ${is}`,
+    const said = inLanguage(person.language, () =>
+      differencesOf(before, rules, titles)
+        .filter(({ of }) => of === 'requirement' || of === 'question')
+        .map(({ title, before: was, after }) => {
+          if (after === undefined) return say('mail.rulesChanged.gone', { title })
+          return say(was === undefined ? 'mail.rulesChanged.added' : 'mail.rulesChanged.now', { after })
+        }),
     )
     await queueMail(deps, {
       to: { ...person, mail: contactMail(application) ?? person.mail },
-      subject: `What we ask for ${vacancy.title} has changed`,
-      text: `What we ask of you for ${vacancy.title} has changed: ${reason.trim()}\n\n${said.join('\n')}\n\nWhat this means for you is on your status page:\n${deps.config.publicUrl}/applications/${id}`,
+      words: 'rulesChanged',
+      values: {
+        vacancy: vacancy.title,
+        reason: reason.trim(),
+        changes: said.join('\n'),
+        link: `${deps.config.publicUrl}/applications/${id}`,
+      },
       about: application,
     })
     await recordEvent(deps, actor, {
       code: 'moved-to-rules',
-      what: `Moved to version ${rulesVersion} of the rules: ${reason.trim()}`,
-      forCandidate: `What we ask of you has changed: ${reason.trim()}`,
+      values: { version: rulesVersion, reason: reason.trim() },
       about: application.reference ?? undefined,
       candidateId: application.candidateId,
       applicationId: id,

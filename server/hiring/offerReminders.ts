@@ -1,5 +1,4 @@
 import { Op } from 'sequelize'
-import { writeWhen } from '#core/dates/write'
 import { recordEvent } from '../platform/audit/record'
 import { forEachRow } from '../platform/database/forEachRow'
 import type { Deps } from '../platform/deps'
@@ -25,10 +24,7 @@ export function remindOfOffers(deps: Deps): Promise<number> {
   }
   return forEachRow(deps, Offer, due, async (offer) => {
     await offer.update({ remindedAt: deps.clock.now() })
-    await tell(deps, offer, (title) => ({
-      subject: `Our offer awaits your answer: ${title}`,
-      text: `Please answer our offer of a post as ${title} by ${writeWhen(offer.answerBy)}`,
-    }))
+    await tell(deps, offer, 'offerReminder')
   })
 }
 
@@ -37,17 +33,13 @@ export function tellOfExpiredOffers(deps: Deps): Promise<number> {
   const past = { answer: null, expiryToldAt: null, answerBy: { [Op.lt]: deps.clock.today().toString() } }
   return forEachRow(deps, Offer, past, async (offer) => {
     await offer.update({ expiryToldAt: deps.clock.now() })
-    const application = await tell(deps, offer, (title) => ({
-      subject: `The day to answer our offer has passed: ${title}`,
-      text: `The day to answer our offer of a post as ${title} was ${writeWhen(offer.answerBy)}. We have been told, and will write to you. Where your application stands`,
-    }))
+    const application = await tell(deps, offer, 'offerExpired')
     await recordEvent(
       deps,
       { kind: 'system' },
       {
         code: 'offer-expired',
-        what: `The offer was not answered by ${writeWhen(offer.answerBy)}`,
-        forCandidate: 'The day to answer the offer by has passed.',
+        values: { until: { day: offer.answerBy } },
         about: application.reference ?? undefined,
         candidateId: application.candidateId,
         applicationId: application.id,
@@ -56,14 +48,18 @@ export function tellOfExpiredOffers(deps: Deps): Promise<number> {
   })
 }
 
-async function tell(deps: Deps, offer: Offer, said: (title: string) => { subject: string; text: string }) {
+async function tell(deps: Deps, offer: Offer, words: 'offerReminder' | 'offerExpired') {
   const application = await applicationById(offer.applicationId)
   const person = await candidateWithMail(application.candidateId)
-  const { subject, text } = said((await vacancyById(application.vacancyId)).title)
+  const { title } = await vacancyById(application.vacancyId)
   await queueMail(deps, {
     to: { ...person, mail: contactMail(application) ?? person.mail },
-    subject,
-    text: `${text}:\n${deps.config.publicUrl}/applications/${application.id}`,
+    words,
+    values: {
+      vacancy: title,
+      until: { day: offer.answerBy },
+      link: `${deps.config.publicUrl}/applications/${application.id}`,
+    },
     about: application,
   })
   return application

@@ -1,3 +1,4 @@
+import { writeValue } from '#core/words/stored'
 import { aPermit, applied, type House, openHouse } from '../../test/house'
 import { Application } from '../records/applications/model'
 import { Claim } from '../records/claims/model'
@@ -67,7 +68,7 @@ describe('an offer nobody answers', () => {
     expect(late.body.code).toBe('too-late')
     const file = await manager.done('readFile', { params: { id } })
     expect(file.outcomes.find(({ reason }) => reason.code === 'offer-expired')?.steps[0]?.who).toBe('hiring manager')
-    expect((await ApplicationSummary.findByPk(id))?.reasons.today).toMatch(/not answered in time/)
+    expect(writeValue((await ApplicationSummary.findByPk(id))!.reasons.today!)).toMatch(/not answered in time/)
 
     const past = await manager.call('extendOffer', { params: { id }, body: { answerBy: house.day(0) } })
     expect(past.body.faults?.[0]?.pointer).toBe('/body/answerBy')
@@ -120,7 +121,7 @@ describe('the target start of one application', () => {
     const file = await manager.done('readFile', { params: { id } })
     expect([file.targetStart, file.offer?.startsOn]).toEqual([house.day(60), house.day(60)])
     await house.workOff()
-    expect((await house.mailTo(candidate.mail, 'Another first day')).text).toContain('The season is late.')
+    expect((await house.mailTo(candidate.mail, 'A new first day')).text).toContain('The season is late.')
   })
 
   test('no offer is made and nobody is cleared with a first day that is past', async () => {
@@ -141,7 +142,11 @@ test('somebody cleared to start stays in sight when a paper lapses', async () =>
   const seen = async () => {
     await refreshSummaries(house.deps, [id])
     const standing = (await ApplicationSummary.findByPk(id))!
-    return { validity: standing.validity, today: standing.today, why: standing.reasons.validity ?? '' }
+    return {
+      validity: standing.validity,
+      today: standing.today,
+      why: standing.reasons.validity ? writeValue(standing.reasons.validity) : '',
+    }
   }
   const until = async (through: string) =>
     Claim.update({ details: { ...details, through } as never }, { where: { id: claimId } })

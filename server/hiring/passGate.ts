@@ -1,9 +1,10 @@
 import { Temporal } from 'temporal-polyfill'
 import type { Stage } from '#contract/applications'
-import { writeWhen } from '#core/dates/write'
 import { openAt } from '#core/requirements/evaluate'
 import type { Gate } from '#core/requirements/requirement'
 import { outcomeWords } from '#core/words/requirements'
+import { requirementTitle } from '#core/words/requirementTitle'
+import { coded, say } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import { compareAndSet } from '../platform/database/compareAndSet'
 import type { Account, Deps } from '../platform/deps'
@@ -29,34 +30,31 @@ export async function passGate(deps: Deps, actor: Account, id: string, { gate, v
   const application = await sentApplication(id, { lock: true })
   requireVersion(version, application.version)
   if (nextGate[application.stage] !== gate)
-    throw conflict('not-this-gate', `This application is ${application.stage}; that is not its next gate.`)
+    throw conflict('not-this-gate', coded('problem.thisApplicationIsThatIs', { stage: application.stage }))
   if (gate === 'offer' && !actor.roles.includes('hiring manager') && !actor.roles.includes('administrator')) {
-    throw notAllowed('An offer is made by a hiring manager.')
+    throw notAllowed(coded('problem.anOfferIsMadeBy'))
   }
   const readiness = await readinessOf(deps, application)
   await requireReadiness(readiness, gate)
   const person = await candidateWithMail(application.candidateId)
   const to = { ...person, mail: contactMail(application) ?? person.mail }
-  const page = `${deps.config.publicUrl}/applications/${id}`
-  const title = readiness.vacancy.title
+  const link = `${deps.config.publicUrl}/applications/${id}`
+  const vacancy = readiness.vacancy.title
+  const start = { day: application.targetStart }
   if (gate === 'offer' || gate === 'start') requireStartAhead(deps, application.targetStart)
   if (gate === 'offer') {
     await makeOffer(deps, actor, id, readiness, { salary, answerBy, startsOn: application.targetStart })
     await queueMail(deps, {
       to,
-      subject: `An offer: ${title}`,
-      text: `We would like you to join us as ${title} from ${writeWhen(application.targetStart)}. Read the offer and answer it by ${writeWhen(answerBy!)}:\n${page}`,
+      words: 'offer',
+      values: { vacancy, start, until: { day: answerBy! }, link },
       about: application,
     })
   } else {
-    const news =
-      gate === 'shortlist'
-        ? `You are on the shortlist for ${title}.`
-        : `You are cleared to start as ${title} on ${writeWhen(application.targetStart)}.`
     await queueMail(deps, {
       to,
-      subject: news.replace(/\.$/, ''),
-      text: `${news} What happens next is on your status page:\n${page}`,
+      words: gate === 'shortlist' ? 'shortlist' : 'cleared',
+      values: { vacancy, start, link },
       about: application,
     })
   }
@@ -73,13 +71,6 @@ export async function passGate(deps: Deps, actor: Account, id: string, { gate, v
   })
   await recordEvent(deps, actor, {
     code: `gate-${gate}`,
-    what: { shortlist: 'Put on the shortlist', offer: 'Made an offer', start: 'Cleared to start', send: 'Sent' }[gate],
-    forCandidate: {
-      shortlist: 'You were put on the shortlist.',
-      offer: 'We made you an offer.',
-      start: 'You are cleared to start.',
-      send: '',
-    }[gate],
     about: application.reference ?? undefined,
     candidateId: application.candidateId,
     applicationId: id,
@@ -93,14 +84,10 @@ async function requireReadiness({ outcomes, rules }: Readiness, gate: Gate) {
   const names = await namesFor(rules)
   const missing = open.map((outcome) => ({
     requirement: outcome.requirement,
-    title: outcome.title,
+    title: requirementTitle(outcome),
     why: outcomeWords(outcome, (key) => names[key] ?? key),
   }))
-  throw conflict(
-    'gate-shut',
-    `${open.length === 1 ? 'One requirement is' : `${open.length} requirements are`} still open.`,
-    { missing },
-  )
+  throw conflict('gate-shut', coded('problem.requirementsOpen', { count: open.length }), { missing })
 }
 
 type Terms = { salary?: number; answerBy?: string; startsOn: string }
@@ -113,9 +100,9 @@ async function makeOffer(
   { salary, answerBy, startsOn }: Terms,
 ) {
   if (salary === undefined || salary < vacancy.payFrom || salary > vacancy.payTo)
-    throw invalidField('/body/salary', 'The pay has to lie within the band of the vacancy.')
+    throw invalidField('/body/salary', say('problem.thePayHasToLie'))
   if (!answerBy || Temporal.PlainDate.compare(Temporal.PlainDate.from(answerBy), deps.clock.today()) <= 0)
-    throw invalidField('/body/answerBy', 'Give a day after today.')
+    throw invalidField('/body/answerBy', say('problem.giveADayAfterToday'))
   await Offer.create({ applicationId, salary, startsOn, answerBy, madeBy: actor.name, madeAt: deps.clock.now() })
   await OnboardingTask.bulkCreate(rules.onboarding.map((task) => ({ applicationId, ...task })))
 }

@@ -1,3 +1,4 @@
+import { coded } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import type { Account, Deps } from '../platform/deps'
 import { conflict, notFound } from '../platform/errors/problems'
@@ -17,7 +18,7 @@ export async function recordFee(
   const { requirements, facts } = await readinessOf(deps, application)
   const requirement = requirements.find((candidate) => candidate.key === key && candidate.asks.kind === 'fee')
   if (!requirement) throw notFound()
-  if (facts.feesReceived?.includes(key)) throw conflict('already-received', 'This fee is on record already.')
+  if (facts.feesReceived?.includes(key)) throw conflict('already-received', coded('problem.thisFeeIsOnRecord'))
   await FeeReceived.create({
     applicationId: id,
     requirement: key,
@@ -28,8 +29,7 @@ export async function recordFee(
   })
   await recordEvent(deps, actor, {
     code: 'fee-received',
-    what: `Received: ${requirement.title}`,
-    forCandidate: `We received your payment: ${requirement.title}.`,
+    values: { fee: requirement.title },
     about: requirement.title,
     candidateId: application.candidateId,
     applicationId: id,

@@ -1,4 +1,5 @@
 import type { InLanguages } from '#contract/messages'
+import { coded } from '#core/words/say'
 import { sendMessages } from '../messages/bulk'
 import { recordEvent } from '../platform/audit/record'
 import { compareAndSet } from '../platform/database/compareAndSet'
@@ -22,8 +23,7 @@ export async function turnDown(
     await compareAndSet(application, application.version, { stage: 'turned down', endedAt: deps.clock.now() })
     await recordEvent(deps, actor, {
       code: 'turned-down',
-      what: `Turned down: ${reason.trim()}`,
-      forCandidate: 'We decided to go on with others.',
+      values: { reason: reason.trim() },
       about: application.reference ?? undefined,
       candidateId: application.candidateId,
       applicationId: id,
@@ -37,13 +37,12 @@ export async function turnDown(
 /** Takes up again who was turned down, in the stage they stood in. */
 export async function takeUpAgain(deps: Deps, actor: Account, id: string, reason: string) {
   const application = await sentApplication(id, { lock: true })
-  if (application.stage !== 'turned down') throw conflict('not-turned-down', 'This person was not turned down.')
+  if (application.stage !== 'turned down') throw conflict('not-turned-down', coded('problem.thisPersonWasNotTurned'))
   const shortlisted = await GatePassage.findOne({ where: { applicationId: id, gate: 'shortlist' } })
   await compareAndSet(application, application.version, { stage: shortlisted ? 'shortlisted' : 'sent', endedAt: null })
   await recordEvent(deps, actor, {
     code: 'taken-up-again',
-    what: `Took up again: ${reason.trim()}`,
-    forCandidate: 'We have taken up your application again.',
+    values: { reason: reason.trim() },
     about: application.reference ?? undefined,
     candidateId: application.candidateId,
     applicationId: id,

@@ -1,4 +1,6 @@
 import { v7 as uuid } from 'uuid'
+import { rolesWords } from '#core/words/roles'
+import { coded } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import type { Account, Deps } from '../platform/deps'
 import { conflict, notAllowed, notFound } from '../platform/errors/problems'
@@ -18,15 +20,12 @@ export async function waive(
   const requirement = requirements.find((candidate) => candidate.key === key)
   if (!requirement) throw notFound()
   if (!requirement.waivableBy.some((role) => actor.roles.some((own) => own === role))) {
-    const who =
-      requirement.waivableBy.length === 0
-        ? 'Nobody may waive this.'
-        : `This may be waived by: ${requirement.waivableBy.join(', ')}.`
-    throw notAllowed(who)
+    const roles = rolesWords(requirement.waivableBy)
+    throw notAllowed(roles ? coded('problem.onlyWaivedBy', { roles }) : coded('problem.nobodyMayWaive'))
   }
   const outcome = outcomes.find((candidate) => candidate.requirement === key)!
   if (outcome.state === 'met' || outcome.state === 'not needed')
-    throw conflict('not-open', 'This is not open; there is nothing to waive.')
+    throw conflict('not-open', coded('problem.thisIsNotOpenThere'))
   await Waiver.create({
     id: uuid(),
     applicationId: id,
@@ -37,8 +36,7 @@ export async function waive(
   })
   await recordEvent(deps, actor, {
     code: 'waived',
-    what: `Waived “${requirement.title}”: ${reason.trim()}`,
-    forCandidate: `“${requirement.title}” is no longer needed.`,
+    values: { requirement: requirement.title, reason: reason.trim() },
     about: requirement.title,
     candidateId: application.candidateId,
     applicationId: id,

@@ -6,7 +6,7 @@ import type { Language } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import type { Account, Deps } from '../platform/deps'
 import { inLanguage } from '../platform/http/language'
-import { queueMail } from '../platform/mail/queueMail'
+import { queueWritten } from '../platform/mail/queueMail'
 import { candidateWithMail } from '../records/accounts/candidate'
 import { contactMail } from '../records/applications/answers'
 import { applicationsById } from '../records/applications/find'
@@ -52,18 +52,16 @@ export async function sendMessages(deps: Deps, actor: Account, written: InLangua
     if (obstacleOf(written, recipient)) continue
     const { application, name, to, language } = recipient
     const { subject, text } = wordsFor(written, recipient, recipient.values)
-    await queueMail(deps, {
+    await queueWritten(deps, {
       to: { name, mail: to, language },
       subject,
       text,
       about: application,
       batchId,
-      asWritten: true,
     })
     await recordEvent(deps, actor, {
       code: 'message-written',
-      what: `Wrote: ${subject}`,
-      forCandidate: `We wrote to you: ${subject}`,
+      values: { subject },
       about: application.reference ?? undefined,
       candidateId: application.candidateId,
       applicationId: application.id,

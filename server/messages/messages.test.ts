@@ -2,7 +2,7 @@ import { v7 as uuid } from 'uuid'
 import { applied, type House, openHouse, until } from '../../test/house'
 import { inTransaction } from '../platform/database/connection'
 import { Message } from '../platform/mail/model'
-import { queueMail } from '../platform/mail/queueMail'
+import { queueWritten } from '../platform/mail/queueMail'
 import { Account } from '../records/accounts/model'
 
 let house: House
@@ -46,8 +46,8 @@ test('a placeholder nobody knows is refused before anything is sent', async () =
   const wrong = { english: { subject: 'Hello {{nmae}}', text: 'Text {{' }, german: null }
   const refused = await desk.call('sendMessages', { body: { written: wrong, applications: [uuid()] } })
   expect(refused.body.faults).toEqual([
-    { pointer: '/body/written/english/subject', message: 'Nobody knows what to put for {{nmae}}.' },
-    { pointer: '/body/written/english/text', message: 'Nobody knows what to put for {{.' },
+    { pointer: '/body/written/english/subject', message: 'There is nothing to fill in for {{nmae}}.' },
+    { pointer: '/body/written/english/text', message: 'There is nothing to fill in for {{.' },
   ])
   const id = uuid()
   const body = { name: 'Mine', version: 0, ...wrong }
@@ -129,7 +129,9 @@ test('a mail that no server takes waits in sight; one that is refused is sent ag
   const desk = await house.staff('coordinator')
   const mail = `nobody-${uuid().slice(-8)}@refuses.example`
   const to = { name: 'Nobody There', mail }
-  await inTransaction(house.fixed.sequelize, () => queueMail(house.deps, { to, subject: 'A first', text: 'Come in.' }))
+  await inTransaction(house.fixed.sequelize, () =>
+    queueWritten(house.deps, { to, subject: 'A first', text: 'Come in.' }),
+  )
   const outbox = () => desk.done('readOutbox').then((rows) => rows.filter((row) => row.to === mail))
   const refused = await until(async () => (await outbox())[0])
   expect(refused).toMatchObject({
@@ -164,7 +166,7 @@ test('a mail comes as text and as HTML, says that a machine wrote it, and is ans
   const mail = `reader-${uuid().slice(-8)}@mail.test`
   const text = 'Look at <this> & that:\nhttp://house.test/reply/abc.\n\nThank you.'
   await inTransaction(house.fixed.sequelize, () =>
-    queueMail(house.deps, { to: { name: 'A Reader', mail }, subject: 'Both', text, asWritten: true }),
+    queueWritten(house.deps, { to: { name: 'A Reader', mail }, subject: 'Both', text }),
   )
   const { html, headers } = await house.mailTo(mail, 'Both')
   expect(html).toContain('Look at &lt;this&gt; &amp; that:<br>')

@@ -1,4 +1,5 @@
 import { Op } from 'sequelize'
+import { coded } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import { changeWhere } from '../platform/database/compareAndSet'
 import type { Account, Deps } from '../platform/deps'
@@ -47,11 +48,11 @@ export async function letMessageBe(deps: Deps, actor: Account, id: string) {
   const message = await Message.findByPk(id)
   if (!message) throw notFound()
   if (!(await changeWhere(message, { state: 'refused' }, { state: 'let be' })))
-    throw conflict('not-refused', 'This mail was not refused.')
+    throw conflict('not-refused', coded('problem.thisMailWasNotRefused'))
   const application = message.applicationId ? await applicationById(message.applicationId) : undefined
   await recordEvent(deps, actor, {
     code: 'mail-let-be',
-    what: `Let the refused mail “${message.subject}” be`,
+    values: { subject: message.subject },
     ...(application ? { candidateId: application.candidateId, applicationId: application.id } : {}),
   })
   return { done: true as const }

@@ -1,3 +1,4 @@
+import { coded } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import { changeWhere } from '../platform/database/compareAndSet'
 import type { Account, Deps } from '../platform/deps'
@@ -47,11 +48,11 @@ export async function resendMessage(deps: Deps, actor: Account, id: string) {
   const toMail = application ? await addressNow(message, application) : message.toMail
   const queued = { state: 'queued' as const, toMail, sentAt: null, refusedBecause: null }
   if (!(await changeWhere(message, { state: 'refused' }, queued)))
-    throw conflict('not-refused', 'This mail was not refused.')
+    throw conflict('not-refused', coded('problem.thisMailWasNotRefused'))
   await queueJob('mail', { messageId: id })
   await recordEvent(deps, actor, {
     code: 'mail-again',
-    what: `Sent “${message.subject}” again`,
+    values: { subject: message.subject },
     ...(application ? { candidateId: application.candidateId, applicationId: application.id } : {}),
   })
   return { done: true as const }

@@ -1,6 +1,7 @@
 import type { Input } from '#contract/endpoint'
 import type { saveSentences as sentencesContract, saveTemplate as templateContract } from '#contract/messages'
 import { placeholders, unknownIn } from '#core/messages/fill'
+import { say } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import { putVersion } from '../platform/database/compareAndSet'
 import type { Account, Deps } from '../platform/deps'
@@ -32,7 +33,7 @@ export function requirePlaceholders(
     (['subject', 'text'] as const).flatMap((part) =>
       unknownIn(written[language]?.[part] ?? '').map((unknown) => ({
         pointer: `${at}/${language}/${part}`,
-        message: `Nobody knows what to put for ${unknown}.`,
+        message: say('problem.nobodyKnowsWhatToPut', { unknown }),
       })),
     ),
   )
@@ -50,7 +51,7 @@ export async function saveTemplate(
   const before = await MessageTemplate.findByPk(id)
   requireVersion(version, before?.version ?? 0, { name: before?.name })
   await putVersion(MessageTemplate, { id }, version, { ...written, savedBy: actor.name, savedAt: deps.clock.now() })
-  await recordEvent(deps, actor, { code: 'template-saved', what: `Saved the prepared message “${written.name}”` })
+  await recordEvent(deps, actor, { code: 'template-saved', values: { name: written.name } })
   return { version: version + 1 }
 }
 
@@ -58,7 +59,7 @@ export async function removeTemplate(deps: Deps, actor: Account, id: string) {
   const template = await MessageTemplate.findByPk(id)
   if (!template) throw notFound()
   await template.destroy()
-  await recordEvent(deps, actor, { code: 'template-removed', what: `Removed the prepared message “${template.name}”` })
+  await recordEvent(deps, actor, { code: 'template-removed', values: { name: template.name } })
   return { done: true as const }
 }
 
@@ -85,11 +86,12 @@ export async function saveSentences(
   const ids = sentences.map(({ id }) => id)
   const elsewhere = new Set((await PreparedSentence.findAll({ where: { id: ids } })).map(({ id }) => id))
   const taken = ids.findIndex((id, nth) => elsewhere.has(id) || ids.indexOf(id) < nth)
-  if (taken >= 0) throw invalidField(`/body/sentences/${taken}/id`, 'Another sentence has this identifier.')
+  if (taken >= 0) throw invalidField(`/body/sentences/${taken}/id`, say('problem.anotherSentenceHasThisIdentifier'))
   await PreparedSentence.bulkCreate(sentences.map((sentence, place) => ({ ...sentence, about, place })))
   await recordEvent(deps, actor, {
     code: 'sentences-saved',
-    what: `Saved ${sentences.length} prepared sentences about ${about === 'document' ? 'documents' : 'answers'}`,
+    words: `sentences-saved.${about}`,
+    values: { count: sentences.length },
   })
   return { done: true as const }
 }

@@ -86,14 +86,14 @@ test('what somebody said by phone is written at the desk, taken over by link, an
 
   const events = await Event.findAll({ where: { applicationId: id }, order: ['at', 'id'] })
   expect(events.map(({ who, code }) => `${who}: ${code}`)).toEqual([
-    'The coordinator for Hanna Lechner: application-begun',
+    'The coordinator (Hanna Lechner): application-begun',
     'The coordinator: begun-on-behalf',
     'The coordinator: asked-to-take-over',
     'Hanna Lechner: taken-over',
   ])
   const added = await Event.findOne({ where: { claimId: claim.id } })
   const account = await Account.findOne({ where: { mail } })
-  expect(added).toMatchObject({ who: 'The coordinator for Hanna Lechner', forCandidate: null })
+  expect(added).toMatchObject({ who: 'The coordinator (Hanna Lechner)', forCandidate: null })
   expect(added!.actorId).not.toBe(account!.id)
 })
 

@@ -4,6 +4,7 @@ import type { beginFor as contract } from '#contract/behalf'
 import type { Input } from '#contract/endpoint'
 import { isEmpty } from '#core/form/answer'
 import { questionsOf } from '#core/form/form'
+import { coded, say } from '#core/words/say'
 import { newLink, readLink, takeLink } from '../accounts/links'
 import { hashOfNewPassword } from '../accounts/password'
 import { openSession } from '../accounts/session'
@@ -30,7 +31,7 @@ const linkDays = 14
 /** Begins an application for somebody; whoever has an account is mailed the way to it instead. */
 export async function beginFor(deps: Deps, actor: Actor, given: Input<typeof contract>['body']) {
   const vacancy = await vacancyBySlug(given.slug)
-  if (!isOpen(vacancy, deps.clock.now())) throw conflict('closed', 'This vacancy is closed.')
+  if (!isOpen(vacancy, deps.clock.now())) throw conflict('closed', coded('problem.thisVacancyIsClosed'))
   const mail = given.mail.trim().toLowerCase()
   const [givenNames, familyName] = [given.givenNames.trim(), given.familyName.trim()]
   const addressed = await accountFor(deps, { mail, name: `${givenNames} ${familyName}`, language: given.language })
@@ -39,7 +40,7 @@ export async function beginFor(deps: Deps, actor: Actor, given: Input<typeof con
   const theirs = account.confirmedAt !== null
   const applied = await applicationsOf(candidate.id)
   if (applied.some(({ vacancyId, stage }) => vacancyId === vacancy.id && stage !== 'withdrawn'))
-    throw conflict('applied-already', `${account.name} has an application for this vacancy already.`)
+    throw conflict('applied-already', coded('problem.hasAnApplicationForThis', { name: account.name }))
   const { id } = await beginApplication(
     deps,
     { ...actorOf(account), by: { id: actor.id, name: actor.name } },
@@ -59,16 +60,16 @@ export async function beginFor(deps: Deps, actor: Actor, given: Input<typeof con
   })
   await recordEvent(deps, actor, {
     code: 'begun-on-behalf',
-    what: `Began an application for ${vacancy.title} that came ${given.how}`,
-    forCandidate: 'We began your application with what you told us.',
+    words: `begun-on-behalf.${given.how}`,
+    values: { vacancy: vacancy.title },
     candidateId: candidate.id,
     applicationId: id,
   })
   if (theirs)
     await queueMail(deps, {
       to: { name: account.name, mail: account.mail, language: account.language },
-      subject: `Your application for ${vacancy.title}`,
-      text: `As you told us ${given.how}, we have begun your application for ${vacancy.title}. You have an account with this address, so the rest is yours to write:\n\n${deps.config.publicUrl}/apply/${id}`,
+      words: `begunForYou.${given.how}`,
+      values: { vacancy: vacancy.title, link: `${deps.config.publicUrl}/apply/${id}` },
       about: application,
     })
   return { id, theirs }
@@ -77,8 +78,7 @@ export async function beginFor(deps: Deps, actor: Actor, given: Input<typeof con
 /** The account of an address; one that nobody can sign in to yet is made where there is none. */
 async function accountFor(deps: Deps, { mail, name, language }: Pick<Account, 'mail' | 'name' | 'language'>) {
   const known = await Account.findOne({ where: { mail } })
-  if (known && !known.roles.includes('candidate'))
-    throw invalidField('/body/mail', 'This is the address of somebody who works here.')
+  if (known && !known.roles.includes('candidate')) throw invalidField('/body/mail', say('problem.thisIsTheAddressOf'))
   return (
     known ??
     (await Account.create({
@@ -124,7 +124,7 @@ async function takenDown(id: string) {
   const application = await Application.findByPk(id)
   if (!application?.onBehalf || application.stage !== 'being written') throw notFound()
   const account = await accountOfCandidate(application.candidateId)
-  if (account.confirmedAt) throw conflict('theirs', `${account.name} has taken it over.`)
+  if (account.confirmedAt) throw conflict('theirs', coded('problem.hasTakenItOver', { name: account.name }))
   return { application, onBehalf: application.onBehalf, account }
 }
 
@@ -136,14 +136,13 @@ export async function askToTakeOver(deps: Deps, actor: AnyActor, id: string) {
   await application.update({ onBehalf: { ...onBehalf, askedAt: deps.clock.now().toISOString() } })
   await queueMail(deps, {
     to: { name: account.name, mail: account.mail, language: account.language },
-    subject: `Read it through: your application for ${vacancy.title}`,
-    text: `We have written your application for ${vacancy.title} from what you told us ${onBehalf.how}. It counts once you have read it through, signed it and sent it:\n\n${deps.config.publicUrl}/take-over/${token}\n\nThe link works for two weeks. If you did not want to apply, do nothing, or tell us and we forget it.`,
+    words: `takeOver.${onBehalf.how}`,
+    values: { vacancy: vacancy.title, link: `${deps.config.publicUrl}/take-over/${token}` },
     about: application,
   })
   await recordEvent(deps, actor, {
     code: 'asked-to-take-over',
-    what: `Asked ${account.name} to take the application over`,
-    forCandidate: 'We asked you to read your application through, to sign it and to send it.',
+    values: { name: account.name },
     about: account.mail,
     candidateId: application.candidateId,
     applicationId: id,
@@ -155,15 +154,10 @@ export async function askToTakeOver(deps: Deps, actor: AnyActor, id: string) {
 export async function setAsideBehalf(deps: Deps, actor: Actor, id: string) {
   const { application } = await takenDown(id)
   const { candidateId } = application
-  await recordEvent(deps, actor, {
-    code: 'behalf-set-aside',
-    what: 'Set aside an application that was written down for somebody',
-    candidateId,
-    applicationId: id,
-  })
+  await recordEvent(deps, actor, { code: 'behalf-set-aside', candidateId, applicationId: id })
   const others = (await applicationsOf(candidateId)).filter((other) => other.id !== id)
   if (others.length > 0) await eraseDraft(deps, application)
-  else await eraseFile(deps, actor, candidateId, 'because the person did not take the application over')
+  else await eraseFile(deps, actor, candidateId, 'notTakenOver')
   return { done: true as const }
 }
 
@@ -194,8 +188,7 @@ export async function readTakenDown(deps: Deps, token: string) {
 export async function takeOverBehalf(deps: Deps, { token, password }: { token: string; password: string }) {
   const link = await takeLink(deps, token, ['take over'])
   const account = await Account.findByPk(link.accountId, { rejectOnEmpty: true })
-  if (account.confirmedAt)
-    throw conflict('theirs', 'You have taken it over before. Sign in with your password to go on.')
+  if (account.confirmedAt) throw conflict('theirs', coded('problem.youHaveTakenItOver'))
   const { application, onBehalf } = await applicationOfLink(link.next)
   const now = deps.clock.now()
   await account.update({
@@ -205,8 +198,8 @@ export async function takeOverBehalf(deps: Deps, { token, password }: { token: s
   await application.update({ onBehalf: { ...onBehalf, confirmedAt: now.toISOString() } })
   await recordEvent(deps, actorOf(account), {
     code: 'taken-over',
-    what: `Took over the application that ${onBehalf.by} had written down ${onBehalf.how}`,
-    forCandidate: 'You took your application over.',
+    words: `taken-over.${onBehalf.how}`,
+    values: { by: onBehalf.by },
     about: account.mail,
     candidateId: application.candidateId,
     applicationId: application.id,

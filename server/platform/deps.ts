@@ -46,7 +46,7 @@ export type Account = Extract<Actor, { kind: 'account' }>
 export const isStaff = ({ roles }: Pick<Account, 'roles'>) => roles.some((role) => role !== 'candidate')
 
 export const nameOfActor = (actor: Actor): string => {
-  if (actor.kind === 'account' && actor.by) return `${actor.by.name} for ${actor.name}`
+  if (actor.kind === 'account' && actor.by) return `${actor.by.name} (${actor.name})`
   if (actor.kind === 'account' || actor.kind === 'bearer') return actor.name
   return actor.kind === 'system' ? 'Probatum' : 'Somebody not signed in'
 }

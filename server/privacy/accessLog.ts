@@ -2,6 +2,7 @@ import { Op } from 'sequelize'
 import { v7 as uuid } from 'uuid'
 import { beginOf } from '#core/dates/zoned'
 import { type HiddenKind, kindOfSubject, mayReveal } from '#core/privacy/hidden'
+import { coded, isKnown, say, sayCoded } from '#core/words/say'
 import { AccessLogEntry } from '../platform/audit/model'
 import { recordEvent } from '../platform/audit/record'
 import { inTransaction } from '../platform/database/connection'
@@ -14,14 +15,7 @@ import { shownNames } from '../records/people/shownNames'
 const shownMinutes = 15
 const page = 50
 
-const words: Record<HiddenKind, string> = {
-  name: 'name and papers',
-  'identity number': 'identity number',
-  'birth date': 'date of birth',
-  declarations: 'declarations',
-  health: 'paper about health',
-}
-export const hiddenWords = (kind: HiddenKind) => words[kind]
+export const hiddenWords = (kind: HiddenKind): string => say(`hidden.${kind}`)
 
 /** Has something hidden shown to somebody for a quarter of an hour. Leaves a link in the file's chain. */
 export async function reveal(
@@ -32,8 +26,8 @@ export async function reveal(
 ) {
   const application = await sentApplication(applicationId)
   const kind = kindOfSubject(subject)
-  if (!kind) throw invalidField('/body/subject', 'There is nothing hidden by this name.')
-  if (!mayReveal(actor.roles, kind)) throw notAllowed(`Your role may not have this shown: ${words[kind]}.`)
+  if (!kind) throw invalidField('/body/subject', say('problem.thereIsNothingHiddenBy'))
+  if (!mayReveal(actor.roles, kind)) throw notAllowed(coded('problem.yourRoleMayNotHave', { words: hiddenWords(kind) }))
   const at = deps.clock.now()
   await AccessLogEntry.create({
     id: uuid({ msecs: at.getTime() }),
@@ -42,13 +36,14 @@ export async function reveal(
     actorId: actor.id,
     who: actor.name,
     subject,
-    what: words[kind],
+    what: kind,
     reason: reason.trim(),
     at,
   })
   await recordEvent(deps, actor, {
     code: 'hidden-seen',
-    what: `Had the ${words[kind]} shown: ${reason.trim()}`,
+    words: `hidden-seen.${kind}`,
+    values: { reason: reason.trim() },
     about: application.reference ?? undefined,
     candidateId: application.candidateId,
     applicationId,
@@ -90,6 +85,12 @@ export async function logAccess(
     })
 }
 
+/** What was seen, by its kept name; what was written down in words before stands as it was. */
+function accessWords(what: string): string {
+  const code = `access.${what}`
+  return isKnown(code) ? sayCoded({ code }) : what
+}
+
 /** Who saw what of a person, newest first. */
 export async function readAccessLog(candidateId: string, before: string | undefined) {
   const name = (await shownNames([candidateId])).get(candidateId)
@@ -105,7 +106,7 @@ export async function readAccessLog(candidateId: string, before: string | undefi
       id,
       at: at.toISOString(),
       who,
-      what,
+      what: accessWords(what),
       reason,
       hidden: kindOfSubject(subject) !== undefined,
     })),
@@ -124,6 +125,6 @@ export const recordPaperSight = (
       candidateId,
       applicationId: null,
       subject: `${kind} ${claimId} paper`,
-      what: `${words[kind]}, on the paper`,
+      what: `paper ${kind}`,
     }),
   )

@@ -24,15 +24,11 @@ export async function requestErasure(deps: Deps, actor: Actor, candidateId: stri
   const untilDays = bound.flatMap(({ code, until }) => (code === 'trail' || !until ? [] : [until]))
   await forgetAccountMails(deps, candidateId)
   await closeAccount(candidateId)
-  if (untilDays.length === 0) await eraseFile(deps, actor, candidateId, 'at the wish of the person')
+  if (untilDays.length === 0) await eraseFile(deps, actor, candidateId, 'wish')
   else {
     await eraseDrafts(deps, candidateId)
     await postponeErasing(candidateId, untilDays.sort().at(-1)!)
-    await recordEvent(deps, actor, {
-      code: 'file-sealed',
-      what: 'Sealed the file at the wish of the person; it is erased when its terms have ended',
-      candidateId,
-    })
+    await recordEvent(deps, actor, { code: 'file-sealed', candidateId })
   }
   return bound.map((keeping) => ({ ...keepingWords(keeping), until: keeping.until }))
 }
@@ -69,7 +65,12 @@ const holders = [
 ]
 
 /** Empties a whole file: words, papers and their bytes go; that something was done, and when, stays in the chain. */
-export async function eraseFile(deps: Deps, actor: Actor, candidateId: string, because: string) {
+export async function eraseFile(
+  deps: Deps,
+  actor: Actor,
+  candidateId: string,
+  because: 'wish' | 'notTakenOver' | 'terms',
+) {
   const { sequelize } = deps
   const ids = (await applicationsOf(candidateId)).map(({ id }) => id)
   const files = await mergedWith(candidateId)
@@ -90,7 +91,7 @@ export async function eraseFile(deps: Deps, actor: Actor, candidateId: string, b
   await eraseCandidate(deps, candidateId)
   // Files that were merged into it have chains of their own.
   for (const chain of files) {
-    await recordEvent(deps, actor, { code: 'file-erased', what: `Erased the file ${because}`, candidateId: chain })
+    await recordEvent(deps, actor, { code: 'file-erased', words: `file-erased.${because}`, candidateId: chain })
     await eraseWords(deps, chain)
   }
 }

@@ -2,6 +2,7 @@ import type { Readable } from 'node:stream'
 import { finished } from 'node:stream/promises'
 import { ZipFile } from 'yazl'
 import { AccessLogEntry, Event } from '../platform/audit/model'
+import { eventWords, eventWordsForCandidate } from '../platform/audit/wording'
 import type { Account, Deps } from '../platform/deps'
 import type { FileToKeep } from '../platform/http/serve'
 import { Message } from '../platform/mail/model'
@@ -73,7 +74,7 @@ export async function exportPersonalData(deps: Deps, actor: Account): Promise<Fi
   )
   addJson(
     'happenings.json',
-    happenings.map(({ at, what, forCandidate }) => ({ at, what: forCandidate ?? what })),
+    happenings.map((event) => ({ at: event.at, what: eventWordsForCandidate(event) ?? eventWords(event) })),
   )
   addJson(
     'seen-by.json',

@@ -22,7 +22,7 @@ export async function retain(deps: Deps): Promise<number> {
         const kept = await keptApplications(id)
         const on = erasableOn(kept)
         if (!kept.some(({ state }) => state === 'under way') && (on === null || on <= today.toString()))
-          await eraseFile(deps, { kind: 'system' }, id, 'because its terms have ended')
+          await eraseFile(deps, { kind: 'system' }, id, 'terms')
       }).catch((error: unknown) => {
         failed += 1
         deps.log.error({ candidate: id, error: describeError(error) }, 'a file could not be erased')

@@ -14,7 +14,7 @@ import { rowsOf } from '../platform/database/rows'
 import type { Deps } from '../platform/deps'
 import type { InProgress } from '../records/applications/find'
 import { Reopening } from '../records/applications/model'
-import { labelOf } from '../records/claims/label'
+import { labelValue } from '../records/claims/label'
 import type { Claim, EarlierCredential } from '../records/claims/model'
 import { claimsOfAll, earlierOfCandidates } from '../records/claims/view'
 import { documentsOfCandidates } from '../records/documents/documents'
@@ -210,7 +210,7 @@ function factsOfClaim(claim: Claim, behind: Behind): ClaimFacts {
   return {
     id: claim.id,
     kind: claim.kind,
-    label: labelOf(details),
+    label: labelValue(details),
     rung: claim.rung,
     paper: paperOf(current(documents)),
     enquiry: asked?.state === 'open' || asked?.state === 'answered' ? asked.state : 'none',

@@ -1,16 +1,16 @@
 import { Temporal } from 'temporal-polyfill'
 import { type Queue, queues } from '#contract/desk'
-import { writeWhen } from '#core/dates/write'
 import { type Effect, effectsOf } from '#core/events/events'
 import { credentialKind } from '#core/requirements/catalogue'
 import { openAt } from '#core/requirements/evaluate'
 import { firstLook } from '#core/requirements/firstLook'
 import type { Outcome, Step } from '#core/requirements/requirement'
 import { validityOn } from '#core/validity/validity'
+import { isKnown, type Key } from '#core/words/say'
+import type { StoredGiven, StoredText, StoredValue } from '#core/words/stored'
 import type { Change } from '../platform/changes'
 import { lockOf } from '../platform/database/connection'
 import type { Deps } from '../platform/deps'
-import { inEnglish } from '../platform/http/language'
 import { candidatesById } from '../records/accounts/candidate'
 import {
   answersSentOf,
@@ -56,10 +56,7 @@ export async function copyTitles(_deps: Deps, changes: readonly Change[]) {
 }
 
 /** Computes how applications stand and keeps it for the queues; many at once cost little more than one. */
-export const refreshSummaries = (deps: Deps, applicationIds: readonly string[]) =>
-  inEnglish(() => refresh(deps, applicationIds))
-
-async function refresh(deps: Deps, applicationIds: readonly string[]) {
+export async function refreshSummaries(deps: Deps, applicationIds: readonly string[]) {
   await lockSummaries(applicationIds)
   const applications = await applicationsById(applicationIds)
   const people = await peopleOf(applications)
@@ -144,7 +141,7 @@ function summaryRow(
     early: forecast.early.toString(),
     likely: forecast.likely.toString(),
     late: forecast.late.toString(),
-    heldUpBy: forecast.heldUpBy ? heldUpWords(forecast.heldUpBy) : null,
+    heldUpBy: forecast.heldUpBy ? heldUpBy(forecast.heldUpBy) : null,
     marks: marksOf(readiness),
     reasons,
     ...(Object.fromEntries(queues.map((queue) => [queue, reasons[queue] !== undefined])) as Record<Queue, boolean>),
@@ -182,10 +179,16 @@ const changesSince = (sent: Application['answers'] | undefined, now: Application
 }
 
 /** Who holds a person up, as briefly as a headline. */
-export function heldUpWords(outcome: Outcome): string {
+export function heldUpBy(outcome: Outcome): StoredValue {
   const source = 'source' in outcome.reason ? outcome.reason.source : undefined
-  return source ? `${outcome.title}, ${source}` : outcome.title
+  return source ? { list: [titleOf(outcome), source] } : titleOf(outcome)
 }
+
+const titleOf = ({ title, part, translations }: Outcome): StoredValue => ({
+  title,
+  ...(part ? { part } : {}),
+  ...(translations ? { translations } : {}),
+})
 
 /** What besides requirements puts somebody into a queue. */
 type Pressing = { changed: boolean; refused: boolean; scoresAwaited: number; duplicates: boolean }
@@ -195,7 +198,7 @@ function queueReasons(
   application: Application,
   readiness: Readiness,
   { changed, refused, scoresAwaited, duplicates }: Pressing,
-): Partial<Record<Queue, string>> {
+): Partial<Record<Queue, StoredText>> {
   const { outcomes, slack, facts } = readiness
   const gate = nextGate[application.stage]
   const open = gate ? openAt(outcomes, gate) : []
@@ -209,51 +212,40 @@ function queueReasons(
   const unread = facts.claims.find(({ enquiry, rung }) => enquiry === 'answered' && rung === 'asked')
   const reply =
     unread && !outcomes.some(({ reason }) => reason.code === 'reply-in')
-      ? `${unread.label}: compare the reply`
+      ? stored('queue.compareReply', { claim: unread.label })
       : undefined
   const checking = first((_, { reason }) => reason.code.startsWith('check-') && reason.code !== 'check-passed')
   const fading = fadingCredential(readiness)
   const passable = gate !== null && open.length === 0
   const waiting = outcomes.find(({ requirement }) => requirement === readiness.forecast.heldUpBy?.requirement)
 
-  const passWords = {
-    shortlist: 'Ready for the shortlist',
-    offer: 'Ready for an offer',
-    start: 'Ready to be cleared',
-    send: '',
-  }[gate ?? 'send']
+  const readyFor = gate && gate !== 'send' ? stored(`queue.readyFor.${gate}`) : undefined
   const today =
     reply ??
-    (refused ? 'A mail was refused' : undefined) ??
-    (changed ? 'Has changed what you asked for' : undefined) ??
-    (passable ? passWords : undefined) ??
+    (refused ? stored('queue.mailRefused') : undefined) ??
+    (changed ? stored('queue.changed') : undefined) ??
+    (passable ? readyFor : undefined) ??
     (deskHas ? briefly(deskHas) : slack < 0 && waiting ? briefly(waiting) : undefined)
+  const firstOpen = () => (passable ? readyFor : open[0] && briefly(open[0]))
+  const newcomer = () => {
+    if (duplicates) return stored('queue.secondFile')
+    if (scoresAwaited > 0) return stored('queue.scoresAwaited', { count: scoresAwaited })
+    return firstOpen() ?? stored('queue.new')
+  }
   return {
     ...(today ? { today } : {}),
-    ...(application.stage === 'sent'
-      ? {
-          applications: duplicates
-            ? 'May have a second file'
-            : scoresAwaited > 0
-              ? `${scoresAwaited === 1 ? 'One score' : `${scoresAwaited} scores`} awaited`
-              : passable
-                ? passWords
-                : open[0]
-                  ? briefly(open[0])
-                  : 'New',
-        }
-      : {}),
+    ...(application.stage === 'sent' ? { applications: newcomer() } : {}),
     ...(verifying || reply ? { verification: reply ?? briefly((deskVerifies ?? verifying)!) } : {}),
     ...(checking ? { skills: briefly(checking) } : {}),
     ...(fading ? { validity: fading } : {}),
     ...(application.stage === 'shortlisted' || application.stage === 'offered'
-      ? { hiring: passable ? passWords : open[0] ? briefly(open[0]) : 'In hand' }
+      ? { hiring: firstOpen() ?? stored('queue.inHand') }
       : {}),
   }
 }
 
 /** Who is cleared to start stays in sight: what lapses before, on or after the first day is still somebody's to see to. */
-function fadingOfCleared(readiness: Readiness): Partial<Record<Queue, string>> {
+function fadingOfCleared(readiness: Readiness): Partial<Record<Queue, StoredText>> {
   const fading = fadingCredential(readiness)
   if (!fading) return {}
   const lapsed = readiness.facts.claims.some(
@@ -272,54 +264,43 @@ function byUrgency(a: Outcome, b: Outcome): number {
   return settled(b) - settled(a) || b.steps.length - a.steps.length
 }
 
+const stored = <Said extends Key>(code: Said, ...[values]: StoredGiven<Said>): StoredText =>
+  values === undefined ? { code } : { code, values }
+
 /** An open requirement in a few words: what it is and what is to be done. */
-function briefly({ title, reason, steps }: Outcome): string {
-  const act: Partial<Record<typeof reason.code, string>> = {
-    'paper-missing': 'document missing',
-    'paper-to-look-at': 'look at the document',
-    'paper-sent-back': 'better document awaited',
-    'to-ask': 'ask the source',
-    asked: 'source is asked',
-    'reply-in': 'compare the reply',
-    contradicted: 'contradicted, decide',
-    unconfirmable: 'cannot be confirmed, decide',
-    'lapses-early': 'lapses too early',
-    'validity-unknown': 'validity unknown',
-    gaps: 'gap to explain',
-    'work-open': 'jobs to confirm',
-    'check-not-sat': 'not sat yet',
-    'check-under-way': 'under way',
-    'check-failed': 'not passed, decide',
-    'no-offer': 'to be made',
-    'offer-open': 'awaits an answer',
-    'offer-expired': 'not answered in time',
-    'begins-late': 'valid too late',
-    standing: 'not in good standing',
-    'experience-unclear': 'days would decide it',
-    'task-open': 'not done yet',
-    'not-signed': 'not signed',
-    'nothing-claimed': 'nothing given yet',
-    'too-little-experience': 'too little',
-  }
-  return `${title}: ${act[reason.code] ?? steps[0]?.what ?? 'open'}`
+function briefly(outcome: Outcome): StoredText {
+  const { reason, steps } = outcome
+  const code = `queue.reason.${reason.code}`
+  const step = steps[0] ? (`step.what.${steps[0].what}` as const) : 'queue.open'
+  return stored('queue.requirement', {
+    title: titleOf(outcome),
+    act: { code: isKnown(code) ? code : step },
+  })
 }
 
-function fadingCredential({ claims, facts, outcomes }: Readiness): string | undefined {
+function fadingCredential({ claims, facts, outcomes }: Readiness): StoredText | undefined {
   const early = outcomes.find(({ reason }) => reason.code === 'lapses-early' || reason.code === 'validity-unknown')
   if (early?.reason.code === 'lapses-early') {
     const { claim, lastDay } = early.reason
     if (Temporal.PlainDate.compare(facts.targetStart, facts.today) <= 0)
-      return `${claim} ${lastDay < facts.today.toString() ? 'lapsed' : 'lapses'} ${writeWhen(lastDay)}`
+      return stored(lastDay < facts.today.toString() ? 'queue.lapsed' : 'queue.lapses', {
+        claim,
+        day: { day: lastDay },
+      })
     const after = facts.targetStart.until(Temporal.PlainDate.from(lastDay), { largestUnit: 'day' }).days
-    return `${claim} lapses ${after < 0 ? 'before' : after === 0 ? 'on' : `${after} d after`} start`
+    if (after > 0) return stored('queue.lapsesAfterStart', { claim, count: after })
+    return stored(after < 0 ? 'queue.lapsesBeforeStart' : 'queue.lapsesOnStart', { claim })
   }
-  if (early) return `${early.title}: validity unknown`
+  if (early) return briefly(early)
   for (const claim of claims) {
     const fact = facts.claims.find(({ id }) => id === claim.id)
     if (!fact?.term) continue
     const { state, lastDay } = validityOn(facts.today, fact.term, leadDaysOf(fact.credential))
     if ((state === 'expiring' || state === 'lapsed') && lastDay)
-      return `${fact.label} ${state === 'lapsed' ? 'lapsed' : 'lapses'} ${writeWhen(lastDay.toString())}`
+      return stored(state === 'lapsed' ? 'queue.lapsed' : 'queue.lapses', {
+        claim: fact.label,
+        day: { day: lastDay.toString() },
+      })
   }
   return undefined
 }

@@ -1,6 +1,6 @@
 import { Temporal } from 'temporal-polyfill'
-import { writeWhen } from '#core/dates/write'
 import { dayAt } from '#core/dates/zoned'
+import { coded } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import type { Account, Deps } from '../platform/deps'
 import { conflict, notFound } from '../platform/errors/problems'
@@ -22,17 +22,16 @@ export async function allowResit(
   { check: key, reason }: { check: string; reason: string },
 ) {
   const application = await sentApplication(applicationId)
-  if (!isActive(application)) throw conflict('ended', 'This application has ended.')
+  if (!isActive(application)) throw conflict('ended', coded('problem.thisApplicationHasEnded'))
   const latest = await Sitting.findOne({ where: { applicationId, check: key }, order: [['attempt', 'DESC']] })
   if (!latest) throw notFound()
-  if (latest.state !== 'marked' || latest.passed)
-    throw conflict('not-failed', 'Only a check that was sat and not passed is sat again.')
+  if (latest.state !== 'marked' || latest.passed) throw conflict('not-failed', coded('problem.onlyACheckThatWas'))
   const check = await checkByKey(key)
   if (latest.attempt >= check.attempts)
-    throw conflict('no-more-attempts', `This check is sat at most ${check.attempts} times; it can only be waived now.`)
+    throw conflict('no-more-attempts', coded('problem.thisCheckIsSatAt', { attempts: check.attempts }))
   const attempt = latest.attempt + 1
   if (await Resit.findOne({ where: { applicationId, check: key, attempt } }))
-    throw conflict('given-already', 'Leave to sit this check again is given already.')
+    throw conflict('given-already', coded('problem.leaveToSitThisCheck'))
   const waited = dayAt(latest.finishedAt!, deps.config.timeZone).add({ days: check.waitDays })
   const today = deps.clock.today()
   const notBefore = (Temporal.PlainDate.compare(waited, today) > 0 ? waited : today).toString()
@@ -48,14 +47,17 @@ export async function allowResit(
   const person = await candidateWithMail(application.candidateId)
   await queueMail(deps, {
     to: { ...person, mail: contactMail(application) ?? person.mail },
-    subject: `You can sit a skills check again: ${check.title}`,
-    text: `You can sit the skills check “${check.title}” again from ${writeWhen(notBefore)}, with other questions. It is on your status page:\n${deps.config.publicUrl}/applications/${applicationId}`,
+    words: 'resit',
+    values: {
+      check: check.title,
+      from: { day: notBefore },
+      link: `${deps.config.publicUrl}/applications/${applicationId}`,
+    },
     about: application,
   })
   await recordEvent(deps, actor, {
     code: 'resit-allowed',
-    what: `Gave leave to sit ${check.title} again (attempt ${attempt}): ${reason.trim()}`,
-    forCandidate: `You can sit the skills check “${check.title}” again.`,
+    values: { check: check.title, attempt, reason: reason.trim() },
     about: check.title,
     candidateId: application.candidateId,
     applicationId,

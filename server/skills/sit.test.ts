@@ -39,7 +39,7 @@ test('begun in four windows it is one paper, and handed in three times at once i
   expect(handed.map(({ status, body }) => [status, body.result?.percent])).toEqual(Array(3).fill([200, 100]))
   const { happenings } = await candidate.done('readStatus', { params: { id } })
   expect(happenings.filter(({ text }) => text.includes('was marked'))).toHaveLength(1)
-  expect(happenings.filter(({ text }) => text.startsWith('You began the skills check'))).toHaveLength(1)
+  expect(happenings.filter(({ text }) => text.startsWith('You started the skills check'))).toHaveLength(1)
   const { paper } = (await Sitting.findByPk(sittingId))!
   const after = await candidate.call('saveSittingAnswer', {
     params: { id: sittingId, question: paper[0]!.question },

@@ -2,6 +2,7 @@ import { Op, UniqueConstraintError } from 'sequelize'
 import { v7 as uuid } from 'uuid'
 import { writeWhen } from '#core/dates/write'
 import { assemble, mark } from '#core/skills/paper'
+import { coded } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import { changeWhere } from '../platform/database/compareAndSet'
 import { lockOf } from '../platform/database/connection'
@@ -51,18 +52,12 @@ export async function beginSitting(deps: Deps, actor: Account, applicationId: st
   const { latest, resit } = await standOf(applicationId, key)
   if (latest && !resit) return { id: latest.id }
   if (resit && deps.clock.today().toString() < resit.notBefore)
-    throw conflict('too-early', `You can sit this check again from ${writeWhen(resit.notBefore)}.`)
+    throw conflict('too-early', coded('problem.youCanSitThisCheck', { notBefore: writeWhen(resit.notBefore) }))
   const attempt = (latest?.attempt ?? 0) + 1
   const check = await checkByKey(key)
   const id = uuid()
   const drawn = assemble((await bankOf(key)).map(plain), check.blueprint, id)
-  if (!drawn.ok)
-    throw new Problem(
-      503,
-      'bank-short',
-      'The question bank is too small for this check at the moment. We have been told.',
-      { short: drawn.short },
-    )
+  if (!drawn.ok) throw new Problem(503, 'bank-short', coded('problem.theQuestionBankIsToo'), { short: drawn.short })
   const now = deps.clock.now()
   const begun = await Sitting.create({
     id,
@@ -89,8 +84,7 @@ export async function beginSitting(deps: Deps, actor: Account, applicationId: st
   const application = await applicationById(applicationId)
   await recordEvent(deps, actor, {
     code: 'check-begun',
-    what: `Began the skills check ${check.title}`,
-    forCandidate: `You began the skills check “${check.title}”.`,
+    values: { check: check.title },
     candidateId: application.candidateId,
     applicationId,
   })
@@ -104,11 +98,11 @@ export async function readSitting(deps: Deps, actor: Account, id: string) {
 export async function saveSittingAnswer(deps: Deps, actor: Account, id: string, questionId: string, given: string[]) {
   const sitting = await ownSitting(actor, id)
   if (deps.clock.now().getTime() > sitting.dueAt.getTime() + graceSeconds * 1000)
-    throw conflict('time-up', 'Time is up. What you answered before counts.')
+    throw conflict('time-up', coded('problem.timeIsUpWhatYou'))
   const asked = sitting.paper.find(({ question }) => question === questionId)
   if (!asked || given.some((option) => !asked.options.includes(option))) throw notFound()
   if (!(await changeWhere(sitting, { state: 'under way' }, { savedAt: deps.clock.now() })))
-    throw conflict('handed-in', 'This paper has been handed in.')
+    throw conflict('handed-in', coded('problem.thisPaperHasBeenHanded'))
   await SittingAnswer.upsert({ sittingId: id, questionId, given, savedAt: deps.clock.now() })
   return { done: true as const }
 }
@@ -143,8 +137,7 @@ async function markSitting(deps: Deps, actor: Actor, sitting: Sitting): Promise<
   const application = await applicationById(sitting.applicationId)
   await recordEvent(deps, actor, {
     code: 'check-marked',
-    what: `Skills check ${check.title} marked: ${result.right} of ${result.of} right, ${result.percent} %`,
-    forCandidate: `Your skills check “${check.title}” was marked: ${result.percent} %.`,
+    values: { check: check.title, right: result.right, of: result.of, percent: result.percent },
     candidateId: application.candidateId,
     applicationId: sitting.applicationId,
   })
@@ -207,9 +200,9 @@ async function requireAsked(actor: Account, applicationId: string, key: string) 
   const { requirements } = await rulesOfApplication(application, await vacancyById(application.vacancyId))
   const asked = requirements.some(({ asks }) => asks.kind === 'skills check' && asks.check === key)
   if (!asked) throw notFound()
-  if (application.stage === 'being written') throw conflict('send-first', 'Send the application first.')
+  if (application.stage === 'being written') throw conflict('send-first', coded('problem.sendTheApplicationFirst'))
   if (['withdrawn', 'declined', 'turned down'].includes(application.stage))
-    throw conflict('ended', 'This application has ended.')
+    throw conflict('ended', coded('problem.thisApplicationHasEnded'))
 }
 
 const plain = ({

@@ -1,4 +1,5 @@
 import { v7 as uuid } from 'uuid'
+import { say } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import { compareAndSet } from '../platform/database/compareAndSet'
 import type { Account, Deps } from '../platform/deps'
@@ -30,17 +31,17 @@ export async function saveVacancyGroup(deps: Deps, actor: Account, { id, version
   if (id && !existing) throw notFound()
   if (existing) requireVersion(version, existing.version, { title: existing.title, rankUpTo: existing.rankUpTo })
   const chosen = await Vacancy.findAll({ where: { id: vacancies } })
-  if (chosen.length !== vacancies.length) throw invalidField('/body/vacancies', 'One of these vacancies is not there.')
+  if (chosen.length !== vacancies.length) throw invalidField('/body/vacancies', say('problem.oneOfTheseVacanciesIs'))
   const elsewhere = chosen.find(({ groupId }) => groupId && groupId !== id)
   if (elsewhere)
-    throw invalidField('/body/vacancies', `${elsewhere.title} belongs to another group; take it out there first.`)
+    throw invalidField('/body/vacancies', say('problem.belongsToAnotherGroupTake', { title: elsewhere.title }))
   const own = existing ?? (await VacancyGroup.create({ id: uuid(), title, rankUpTo, version: 0 }))
   await compareAndSet(own, own.version, { title, rankUpTo })
   await Vacancy.update({ groupId: null }, { where: { groupId: own.id } })
   await Vacancy.update({ groupId: own.id }, { where: { id: vacancies } })
   await recordEvent(deps, actor, {
     code: 'intake-saved',
-    what: `Grouped ${vacancies.length} vacancies as “${title}”, ranked up to ${rankUpTo}`,
+    values: { count: vacancies.length, group: title, ranked: rankUpTo },
     about: title,
   })
   return { id: own.id }

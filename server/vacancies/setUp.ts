@@ -1,6 +1,7 @@
 import { Temporal } from 'temporal-polyfill'
 import { v7 as uuid } from 'uuid'
 import type { DeskVacancy, VacancyFields, VacancyState } from '#contract/rules'
+import { coded, say } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import { compareAndSet } from '../platform/database/compareAndSet'
 import type { Account, Deps } from '../platform/deps'
@@ -123,11 +124,14 @@ export async function createVacancy(deps: Deps, actor: Account, { title, copyOf 
     const { rules } = await draftOf(earlier.id, earlier.rulesVersion)
     await writeDraft(deps, actor, id, { rules, basedOn: 0, version: 0 })
   }
-  await recordEvent(deps, actor, {
-    code: 'vacancy-created',
-    what: earlier ? `Set up ${title} as a copy of ${earlier.title}` : `Set up ${title}`,
-    about: vacancy.title,
-  })
+  const created = { code: 'vacancy-created' as const, about: vacancy.title }
+  if (earlier)
+    await recordEvent(deps, actor, {
+      ...created,
+      words: 'vacancy-created.copied',
+      values: { vacancy: title, from: earlier.title },
+    })
+  else await recordEvent(deps, actor, { ...created, values: { vacancy: title } })
   return { id }
 }
 
@@ -168,24 +172,29 @@ export async function saveVacancy(
   await recordEvent(deps, actor, {
     code: 'vacancy-changed',
     vacancyId: id,
-    what: `Changed ${Object.keys(changes).map(fieldWords).join(', ')} of ${vacancy.title}`,
+    values: {
+      fields: {
+        list: (Object.keys(changes) as (keyof VacancyFields)[]).map((field) => ({
+          code: `vacancy.field.${field}` as const,
+        })),
+      },
+      vacancy: vacancy.title,
+    },
     about: vacancy.title,
     details: { changes },
   })
   return { version: vacancy.version }
 }
 
-const fieldWords = (field: string) => field.replace(/([A-Z])/g, (letter) => ` ${letter.toLowerCase()}`)
-
 function requireSense({ payFrom, payTo, opensAt, closesAt, timeZone, duties }: VacancyFields) {
   const faults: Fault[] = []
   if (duties.content?.length && !isRichText(duties))
-    faults.push({ pointer: '/body/changes/duties', message: 'This text has parts that are not known here.' })
-  if (payTo < payFrom) faults.push({ pointer: '/body/changes/payTo', message: 'The band ends below its beginning.' })
+    faults.push({ pointer: '/body/changes/duties', message: say('problem.thisTextHasPartsThat') })
+  if (payTo < payFrom) faults.push({ pointer: '/body/changes/payTo', message: say('problem.theBandEndsBelowIts') })
   if (closesAt <= opensAt)
-    faults.push({ pointer: '/body/changes/closesAt', message: 'It would close before it opens.' })
+    faults.push({ pointer: '/body/changes/closesAt', message: say('problem.itWouldCloseBeforeIt') })
   if (!Intl.supportedValuesOf('timeZone').includes(timeZone) && timeZone !== 'UTC')
-    faults.push({ pointer: '/body/changes/timeZone', message: 'There is no such time zone.' })
+    faults.push({ pointer: '/body/changes/timeZone', message: say('problem.thereIsNoSuchTime') })
   if (faults.length > 0) throw invalid(faults)
 }
 
@@ -209,13 +218,6 @@ function lacksOf(vacancy: Vacancy): string[] {
   ]
 }
 
-const stateActs: Record<VacancyState, string> = {
-  draft: 'Took back to a draft',
-  open: 'Opened',
-  closed: 'Closed',
-  filled: 'Marked as filled',
-}
-
 /** Opens, closes or fills a vacancy. Nothing is opened that lacks something; what was open does not become a draft again. */
 export async function setVacancyState(
   deps: Deps,
@@ -226,24 +228,20 @@ export async function setVacancyState(
   const vacancy = await vacancyById(id)
   requireVersion(version, vacancy.version, { state: vacancy.state })
   if (state === 'draft' && vacancy.state !== 'draft')
-    throw conflict('was-public', 'People have seen this vacancy; close it instead.')
+    throw conflict('was-public', coded('problem.peopleHaveSeenThisVacancy'))
   if (state === 'open') {
     const lacks = lacksOf(vacancy)
-    if (lacks.length > 0) throw conflict('not-ready', `Before it can open it needs ${lacks.join(', ')}.`, { lacks })
+    if (lacks.length > 0)
+      throw conflict('not-ready', coded('problem.beforeItCanOpenIt', { lacks: lacks.join(', ') }), { lacks })
     const faults = await faultsFor(await publishedRules(id, vacancy.rulesVersion))
     if (faults.length > 0)
-      throw conflict('faulty-rules', 'Its published rules have faults; publish a version without them first.', {
+      throw conflict('faulty-rules', coded('problem.itsPublishedRulesHaveFaults'), {
         faults,
       })
-    if (vacancy.closesAt <= deps.clock.now())
-      throw conflict('closing-past', 'The closing moment is past. Set a later one first.')
+    if (vacancy.closesAt <= deps.clock.now()) throw conflict('closing-past', coded('problem.theClosingMomentIsPast'))
   }
   await compareAndSet(vacancy, version, { state })
-  await recordEvent(deps, actor, {
-    code: `vacancy-${state}`,
-    what: `${stateActs[state]}: ${vacancy.title}`,
-    about: vacancy.title,
-  })
+  await recordEvent(deps, actor, { code: `vacancy-${state}`, values: { vacancy: vacancy.title }, about: vacancy.title })
   return { version: vacancy.version }
 }
 
@@ -257,16 +255,17 @@ export async function publishRules(
   const vacancy = await vacancyById(id)
   const draft = await draftOf(id, vacancy.rulesVersion)
   requireVersion(version, draft.version, {})
-  if (!draft.changed) throw conflict('nothing-changed', 'These rules say what is published already.')
+  if (!draft.changed) throw conflict('nothing-changed', coded('problem.theseRulesSayWhatIsPublished'))
   const faults = await faultsFor(draft.rules)
-  if (faults.length > 0) throw conflict('faulty-rules', 'Put the faults right first.', { faults })
+  if (faults.length > 0) throw conflict('faulty-rules', coded('problem.putTheFaultsRightFirst'), { faults })
   const rulesVersion = vacancy.rulesVersion + 1
   await addRulesVersion(deps, id, rulesVersion, draft.rules, { note: note.trim(), savedBy: actor.name })
   await compareAndSet(vacancy, vacancy.version, { rulesVersion })
   await writeDraft(deps, actor, id, { rules: draft.rules, basedOn: rulesVersion, version: draft.version })
   await recordEvent(deps, actor, {
     code: 'rules-published',
-    what: `Published version ${rulesVersion} of the rules of ${vacancy.title}${note.trim() ? `: ${note.trim()}` : ''}`,
+    ...(note.trim() ? { words: 'rules-published.note' as const } : {}),
+    values: { version: rulesVersion, vacancy: vacancy.title, note: note.trim() },
     about: vacancy.title,
   })
   return { rulesVersion }

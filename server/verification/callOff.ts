@@ -5,7 +5,7 @@ import { changeWhere, compareAndSet } from '../platform/database/compareAndSet'
 import type { Actor, Deps } from '../platform/deps'
 import { readinessOfAll } from '../readiness/readiness'
 import { applicationsOf, isActive } from '../records/applications/find'
-import { labelOf } from '../records/claims/label'
+import { labelValue } from '../records/claims/label'
 import { Claim } from '../records/claims/model'
 import { ofClaims } from '../records/claims/subquery'
 import { documentsOf } from '../records/documents/documents'
@@ -58,7 +58,7 @@ async function callOff(deps: Deps, actor: Actor, enquiry: Enquiry): Promise<bool
   const source = await Source.findByPk(enquiry.sourceId, { rejectOnEmpty: true })
   await recordEvent(deps, actor, {
     code: 'enquiry-called-off',
-    what: `Called off the question to ${source.name} about ${labelOf(claim.details)}`,
+    values: { source: source.name, claim: labelValue(claim.details) },
     about: source.name,
     candidateId: claim.candidateId,
     applicationId: enquiry.applicationId,

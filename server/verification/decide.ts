@@ -1,11 +1,12 @@
 import { v7 as uuid } from 'uuid'
 import type { decisions } from '#contract/verification'
 import type { Rung } from '#core/requirements/requirement'
+import { coded, say } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import { compareAndSet } from '../platform/database/compareAndSet'
 import type { Account, Deps } from '../platform/deps'
 import { conflict, invalidField, notFound, requireVersion } from '../platform/errors/problems'
-import { labelOf } from '../records/claims/label'
+import { labelOf, labelValue } from '../records/claims/label'
 import { claimById } from '../records/enquiries/load'
 import { Finding } from '../records/enquiries/model'
 import { fileForProof } from './fileForProof'
@@ -50,11 +51,11 @@ export async function decideClaim(
     decidedBy: actor.name,
     decidedAt: deps.clock.now(),
   })
-  const label = labelOf(claim.details)
+  const _label = labelOf(claim.details)
   await recordEvent(deps, actor, {
     code: 'claim-decided',
-    what: `${{ confirmed: 'Confirmed', 'confirmed with a note': 'Confirmed with a note', contradicted: 'Recorded a contradiction', unconfirmable: 'Recorded as unconfirmable' }[decision]}: ${label}${note.trim() ? `. ${note.trim()}` : ''}`,
-    forCandidate: rungAfter[decision] === 'confirmed' ? `${label} is confirmed.` : undefined,
+    words: `claim-decided.${decision}${note.trim() ? '.note' : ''}`,
+    values: { claim: labelValue(claim.details), note: note.trim() },
     candidateId: claim.candidateId,
     claimId: id,
     details: { outcome: weighed.comparison.outcome },
@@ -64,17 +65,13 @@ export async function decideClaim(
 
 function requireGrounds(decision: Decision, note: string, { comparison, latest }: Weighed, asked: boolean) {
   if (decision === 'confirmed' && comparison.outcome !== 'agrees') {
-    throw conflict(
-      'not-the-same',
-      'The source does not agree in every field that matters. Confirm with a note that says why it is the same, or ask again.',
-    )
+    throw conflict('not-the-same', coded('problem.theSourceDoesNotAgree'))
   }
   if (decision === 'confirmed with a note' && !latest)
-    throw conflict('no-reply', 'The source has not answered; there is nothing to confirm with.')
-  if (decision === 'unconfirmable' && !asked)
-    throw conflict('not-asked', 'Nobody has been asked yet; ask the source first.')
+    throw conflict('no-reply', coded('problem.theSourceHasNotAnswered'))
+  if (decision === 'unconfirmable' && !asked) throw conflict('not-asked', coded('problem.nobodyHasBeenAskedYet'))
   if (decision !== 'confirmed' && note.length < 3)
-    throw invalidField('/body/note', 'Say why, for whoever reads this in two years.')
+    throw invalidField('/body/note', say('problem.sayWhyForWhoeverReads'))
 }
 
 /** Undoes the newest decision on a claim while it is fresh. Both stay on record. */
@@ -91,13 +88,13 @@ export async function undoDecision(deps: Deps, actor: Account, findingId: string
   })
   const age = deps.clock.now().getTime() - finding.decidedAt.getTime()
   if (newest?.id !== findingId || age > undoMinutes * 60_000 || claim.credentialVersion !== finding.credentialVersion) {
-    throw conflict('too-late', 'This can no longer be undone. Decide anew instead.')
+    throw conflict('too-late', coded('problem.thisCanNoLongerBe'))
   }
   await compareAndSet(claim, claim.version, { rung: finding.rungBefore })
   await finding.update({ undoneAt: deps.clock.now() })
   await recordEvent(deps, actor, {
     code: 'decision-undone',
-    what: `Undid the decision on ${labelOf(claim.details)}`,
+    values: { claim: labelValue(claim.details) },
     candidateId: claim.candidateId,
     claimId: claim.id,
   })

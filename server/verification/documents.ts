@@ -1,3 +1,4 @@
+import { coded } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import { compareAndSet } from '../platform/database/compareAndSet'
 import type { Account, Deps } from '../platform/deps'
@@ -5,7 +6,7 @@ import { conflict } from '../platform/errors/problems'
 import { queueMail } from '../platform/mail/queueMail'
 import { candidateWithMail } from '../records/accounts/candidate'
 import { applicationsOf } from '../records/applications/find'
-import { labelOf } from '../records/claims/label'
+import { labelValue } from '../records/claims/label'
 import { documentById, markSeen, markSentBack, markUnseen } from '../records/documents/documents'
 import { claimById } from '../records/enquiries/load'
 
@@ -26,8 +27,7 @@ export async function seeDocument(
   if (claim.rung === 'claimed') await compareAndSet(claim, claim.version, { rung: 'evidenced' })
   await recordEvent(deps, actor, {
     code: 'document-seen',
-    what: `Looked at ${document.fileName} for ${labelOf(claim.details)}`,
-    forCandidate: `We looked at ${document.fileName} and it is fine.`,
+    values: { file: document.fileName, claim: labelValue(claim.details) },
     candidateId: claim.candidateId,
     claimId: claim.id,
     details: { reads: said },
@@ -38,12 +38,12 @@ export async function seeDocument(
 export async function unseeDocument(deps: Deps, actor: Account, id: string) {
   const claim = await claimById((await documentById(id)).claimId)
   if (claim.rung !== 'evidenced' && claim.rung !== 'claimed')
-    throw conflict('asked-since', 'The source has been asked since; this can no longer be undone.')
+    throw conflict('asked-since', coded('problem.theSourceHasBeenAskedSince'))
   const document = await markUnseen(id)
   await compareAndSet(claim, claim.version, { rung: 'claimed' })
   await recordEvent(deps, actor, {
     code: 'document-unseen',
-    what: `Undid having looked at ${document.fileName}`,
+    values: { file: document.fileName },
     candidateId: claim.candidateId,
     claimId: claim.id,
   })
@@ -59,7 +59,7 @@ export async function sendDocumentBack(
 ) {
   const claim = await claimById((await documentById(id)).claimId)
   if (claim.rung !== 'evidenced' && claim.rung !== 'claimed')
-    throw conflict('asked-since', 'The source has been asked since. Record what is wrong in your decision instead.')
+    throw conflict('asked-since', coded('problem.theSourceHasBeenAskedSinceRecord'))
   const document = await markSentBack(id, version, reason.trim())
   await compareAndSet(claim, claim.version, { rung: 'claimed' })
   const person = await candidateWithMail(claim.candidateId)
@@ -68,14 +68,18 @@ export async function sendDocumentBack(
   )
   await queueMail(deps, {
     to: person,
-    subject: `Please send a better copy: ${labelOf(claim.details)}`,
-    text: `We could not use “${document.fileName}”: ${reason.trim()}\n\nSend a better one here; nothing else is affected:\n${deps.config.publicUrl}/applications${about ? `/${about.id}` : ''}`,
+    words: 'betterCopy',
+    values: {
+      claim: labelValue(claim.details),
+      file: document.fileName,
+      reason: reason.trim(),
+      link: `${deps.config.publicUrl}/applications${about ? `/${about.id}` : ''}`,
+    },
     about,
   })
   await recordEvent(deps, actor, {
     code: 'document-sent-back',
-    what: `Sent back ${document.fileName} for ${labelOf(claim.details)}: ${reason.trim()}`,
-    forCandidate: `We sent back ${document.fileName}: ${reason.trim()}`,
+    values: { file: document.fileName, claim: labelValue(claim.details), reason: reason.trim() },
     candidateId: claim.candidateId,
     claimId: claim.id,
   })

@@ -1,7 +1,9 @@
+import type { Temporal } from 'temporal-polyfill'
 import { v7 as uuid } from 'uuid'
 import { addWorkingDays } from '#core/calendar/workingDays'
 import { fieldsOf } from '#core/comparison/fields'
-import { writeDay } from '#core/dates/write'
+import { type Coded, coded, say, sayCoded } from '#core/words/say'
+import { type StoredValue, sayStored } from '#core/words/stored'
 import { recordEvent } from '../platform/audit/record'
 import { compareAndSet } from '../platform/database/compareAndSet'
 import type { Account, Deps } from '../platform/deps'
@@ -12,7 +14,7 @@ import { ownCalendar, sharedCalendar } from '../readiness/workCalendar'
 import { candidateWithMail } from '../records/accounts/candidate'
 import { isActive, sentApplication } from '../records/applications/find'
 import type { Application } from '../records/applications/model'
-import { labelOf } from '../records/claims/label'
+import { labelValue } from '../records/claims/label'
 import type { Claim } from '../records/claims/model'
 import { documentsOf } from '../records/documents/documents'
 import { enquiriesOf } from '../records/enquiries/enquiries'
@@ -27,13 +29,15 @@ const linkDays = 30
 /** The mail an enquiry would send and everything that keeps it from being sent. */
 export async function previewEnquiry(deps: Deps, claimId: string, applicationId: string) {
   const { claim, person, source, obstacles, answerBy } = await prepare(deps, claimId, applicationId)
+  const preview = letter(deps, claim, person.name, source?.name ?? '', answerBy, { code: 'mail.enquiry.linkToCome' })
   return {
     to: source?.mail ?? null,
     source: source?.name ?? claim.details.sourceName,
-    ...letter(deps, claim, person.name, source?.name ?? '', answerBy, '(a link made for this question)'),
-    encloses: [`Permission to check, ${person.name}.pdf`],
+    subject: sayStored(`mail.${preview.words}.subject`, preview.values),
+    text: sayStored(`mail.${preview.words}.text`, preview.values),
+    encloses: [permissionFile(person.name)],
     answerBy: answerBy.toString(),
-    obstacles,
+    obstacles: obstacles.map(sayCoded),
   }
 }
 
@@ -45,7 +49,7 @@ export async function raiseEnquiry(deps: Deps, actor: Account, claimId: string, 
     applicationId,
   )
   if (obstacles.length > 0 || !source || !permission)
-    throw conflict('cannot-ask', obstacles[0] ?? 'The source cannot be asked.', { obstacles })
+    throw conflict('cannot-ask', obstacles[0] ?? coded('problem.cannotAsk'), { obstacles: obstacles.map(sayCoded) })
   const now = deps.clock.now()
   const enquiry = await Enquiry.create({
     id: uuid(),
@@ -66,14 +70,14 @@ export async function raiseEnquiry(deps: Deps, actor: Account, claimId: string, 
   await queueMail(deps, {
     to: { name: source.name, mail: source.mail },
     ...letter(deps, claim, person.name, source.name, answerBy, link),
-    attachments: [{ fileName: `Permission to check, ${person.name}.pdf`, sha256: permission.sha256 }],
+    attachments: [{ fileName: permissionFile(person.name), sha256: permission.sha256 }],
     about: { id: applicationId, candidateId: claim.candidateId },
   })
   await compareAndSet(claim, claim.version, { rung: 'asked' })
   await recordEvent(deps, actor, {
     code: 'enquiry-raised',
-    what: `Asked ${source.name} about ${labelOf(claim.details)}${earlier > 0 ? ` again (round ${earlier + 1})` : ''}`,
-    forCandidate: `We asked ${source.name} about ${labelOf(claim.details)}.`,
+    words: earlier > 0 ? 'enquiry-raised.again' : 'enquiry-raised',
+    values: { source: source.name, claim: labelValue(claim.details), round: earlier + 1 },
     about: source.name,
     candidateId: claim.candidateId,
     applicationId,
@@ -100,11 +104,11 @@ async function prepare(deps: Deps, claimId: string, applicationId: string) {
   )
   const person = await candidateWithMail(claim.candidateId)
   const obstacles = [
-    ...(isActive(application) ? [] : ['This application has ended; nobody is asked for it any more.']),
-    ...(source ? [] : ['This source is not in the directory yet; it has to be vetted before anyone writes to it.']),
-    ...(permission ? [] : ['The candidate has not signed the permission to check.']),
+    ...(isActive(application) ? [] : [coded('enquiry.obstacle.ended')]),
+    ...(source ? [] : [coded('enquiry.obstacle.notVetted')]),
+    ...(permission ? [] : [coded('enquiry.obstacle.notSigned')]),
     ...(enquiries.some(({ state, channel }) => state === 'open' && channel === 'link')
-      ? ['This source has been asked and still has time to answer.']
+      ? [coded('enquiry.obstacle.asked')]
       : []),
     ...(await obstaclesOfClaim(claim, application)),
   ]
@@ -124,36 +128,46 @@ async function prepare(deps: Deps, claimId: string, applicationId: string) {
   }
 }
 
-async function obstaclesOfClaim(claim: Claim, application: Application): Promise<string[]> {
+async function obstaclesOfClaim(claim: Claim, application: Application): Promise<Coded[]> {
   const { details } = claim
   const { standing } = (await enquiriesOf([claim.id])).findLast((enquiry) => enquiry.standing) ?? {}
   // A licence that was not in good standing may be asked about anew, however well it is proven.
-  if (claim.rung === 'confirmed' && (!standing || standing.state === 'good')) return ['This is confirmed already.']
+  if (claim.rung === 'confirmed' && (!standing || standing.state === 'good'))
+    return [coded('enquiry.obstacle.confirmed')]
   if (details.kind === 'work') {
-    if (details.mayAsk === 'never')
-      return ['The candidate does not want this employer to be asked. Ask for other evidence, or talk to them.']
+    if (details.mayAsk === 'never') return [coded('enquiry.obstacle.neverAsk')]
     const beforeOffer = application.stage === 'sent' || application.stage === 'shortlisted'
-    return details.mayAsk === 'after an offer' && beforeOffer ? ['This employer may be asked only after an offer.'] : []
+    return details.mayAsk === 'after an offer' && beforeOffer ? [coded('enquiry.obstacle.afterOffer')] : []
   }
   const documents = await documentsOf([claim.id])
   const seen = documents.some(
     ({ state, credentialVersion }) => state === 'seen' && credentialVersion === claim.credentialVersion,
   )
-  return seen ? [] : ['Look at the document first: nobody has seen a readable one yet.']
+  return seen ? [] : [coded('enquiry.obstacle.notSeen')]
 }
 
+const permissionFile = (name: string) => `${say('mail.enquiry.permission', { name })}.pdf`
+
+/** What a mail to a source says; in the language of whoever reads it. */
 function letter(
   { config }: Deps,
   claim: Claim,
   candidate: string,
   source: string,
-  answerBy: Parameters<typeof writeDay>[0],
-  link: string,
+  answerBy: Temporal.PlainDate,
+  link: StoredValue,
 ) {
-  const label = labelOf(claim.details)
-  const asked = fieldsOf(claim.kind).map((field) => field.label.toLowerCase())
+  const fields = fieldsOf(claim.kind).map(({ key }) => ({ code: `field.${key}` as const }))
   return {
-    subject: `Please confirm: ${label}, ${candidate}`,
-    text: `${candidate} has applied to ${config.operator} and states that ${source} ${claim.kind === 'work' ? 'employed them' : 'issued this'}: ${label}.\n\nPlease tell us whether that is right. It takes about two minutes and needs no account:\n${link}\n\nWe ask about: ${asked.join(', ')}. ${candidate} has signed a permission to check, which is attached. The link is meant for you, works once, and expires.\n\nWe would be glad of an answer by ${writeDay(answerBy)}.`,
+    words: claim.kind === 'work' ? ('enquiry.work' as const) : ('enquiry.issued' as const),
+    values: {
+      claim: labelValue(claim.details),
+      candidate,
+      operator: config.operator,
+      source,
+      fields: { list: fields },
+      answerBy: { day: answerBy.toString() },
+      link,
+    },
   }
 }

@@ -1,6 +1,7 @@
 import type { EnquiryReply } from '#contract/verification'
 import { fieldsOf } from '#core/comparison/fields'
 import { writeReference } from '#core/references/reference'
+import { coded, say } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import { changeWhere } from '../platform/database/compareAndSet'
 import { nextNumber } from '../platform/database/counter'
@@ -8,7 +9,7 @@ import type { Deps } from '../platform/deps'
 import { invalid, notFound, Problem } from '../platform/errors/problems'
 import { hashOf } from '../platform/http/tokens'
 import { candidateWithMail } from '../records/accounts/candidate'
-import { labelOf } from '../records/claims/label'
+import { labelValue } from '../records/claims/label'
 import { claimById } from '../records/enquiries/load'
 import { Enquiry, EnquiryLink } from '../records/enquiries/model'
 import { repliedStatement } from '../records/enquiries/statement'
@@ -50,11 +51,9 @@ export async function readEnquiry(deps: Deps, token: string) {
 export async function replyToEnquiry(deps: Deps, token: string, reply: EnquiryReply) {
   const enquiry = await enquiryBehind(token)
   const state = enquiry ? stateOf(deps, enquiry) : 'withdrawn'
-  if (!enquiry || state === 'withdrawn')
-    throw new Problem(410, 'called-off', 'This is no longer asked. Thank you; nothing more is needed.')
+  if (!enquiry || state === 'withdrawn') throw new Problem(410, 'called-off', coded('problem.thisIsNoLongerAsked'))
   if (state === 'answered') throw answered()
-  if (state !== 'open')
-    throw new Problem(410, 'expired', 'This link has expired. Write to us and we will send a new one.')
+  if (state !== 'open') throw new Problem(410, 'expired', coded('problem.thisLinkHasExpiredWrite'))
   requireEveryField(enquiry, reply)
   const claim = await claimById(enquiry.claimId)
   const source = await sourceById(enquiry.sourceId)
@@ -79,8 +78,7 @@ export async function replyToEnquiry(deps: Deps, token: string, reply: EnquiryRe
     { kind: 'bearer', name: `${respondent}, ${source.name}` },
     {
       code: 'enquiry-answered',
-      what: `Answered about ${labelOf(claim.details)}`,
-      forCandidate: `${source.name} answered about ${labelOf(claim.details)}.`,
+      values: { source: source.name, claim: labelValue(claim.details) },
       about: source.name,
       candidateId: claim.candidateId,
       applicationId: enquiry.applicationId,
@@ -100,13 +98,12 @@ function requireEveryField({ claimed }: Enquiry, reply: EnquiryReply) {
     throw invalid(
       unanswered.map((key) => ({
         pointer: `/body/fields/${key}`,
-        message: 'Say whether this is right, or that you cannot say.',
+        message: say('problem.sayWhetherThisIsRight'),
       })),
     )
 }
 
-const answered = () =>
-  new Problem(410, 'answered', 'This question has been answered already. Thank you; nothing more is needed.')
+const answered = () => new Problem(410, 'answered', coded('problem.thisQuestionHasBeenAnswered'))
 
 /** The question of a link; none where it was erased with the file of its person. Throws not-found for a link of nobody's. */
 async function enquiryBehind(token: string): Promise<Enquiry | null> {

@@ -2,6 +2,7 @@ import { randomInt } from 'node:crypto'
 import { v7 as uuid } from 'uuid'
 import type { vouchingRelations } from '#contract/vouching'
 import { writeReference } from '#core/references/reference'
+import { coded } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import type { Change } from '../platform/changes'
 import { changeWhere } from '../platform/database/compareAndSet'
@@ -29,8 +30,9 @@ type Named = { name: string; mail: string; relation: (typeof vouchingRelations)[
 export async function nameVoucher(deps: Deps, actor: Account, id: string, named: Named) {
   const application = await ownApplication(actor, id, { lock: true })
   if (application.stage !== 'being written' && !activeStages.some((stage) => stage === application.stage))
-    throw conflict('ended', 'This application has ended.')
-  if ((await vouchingsOf([id])).length >= most) throw conflict('enough', `Not more than ${most} people are asked.`)
+    throw conflict('ended', coded('problem.thisApplicationHasEnded'))
+  if ((await vouchingsOf([id])).length >= most)
+    throw conflict('enough', coded('problem.notMoreThanPeopleAre', { most }))
   const vouching = await Vouching.create({
     id: uuid(),
     applicationId: id,
@@ -48,15 +50,19 @@ export async function nameVoucher(deps: Deps, actor: Account, id: string, named:
     await countMailTo(deps, vouching.mail)
     await queueMail(deps, {
       to: { name: vouching.name, mail: vouching.mail },
-      subject: `${person.name} asks you to vouch for them`,
-      text: `${person.name} applies to us as ${vacancy.title} and has named you as their ${vouching.relation}.\n\nPlease tell us in a few minutes what you have seen of their work:\n${await freshLink(deps, vouching)}\n\nYou need no account. What you write is read by those who decide, and not by ${person.name}.`,
+      words: 'vouch',
+      values: {
+        candidate: person.name,
+        vacancy: vacancy.title,
+        relation: vouching.relation,
+        link: await freshLink(deps, vouching),
+      },
       about: application,
     })
   }
   await recordEvent(deps, actor, {
     code: 'voucher-named',
-    what: `Named ${vouching.name} (${vouching.relation}) to vouch`,
-    forCandidate: `You named ${vouching.name} to vouch for you.`,
+    values: { name: vouching.name, relation: vouching.relation },
     candidateId: application.candidateId,
     applicationId: id,
   })
@@ -80,11 +86,11 @@ export async function callOffVoucher(deps: Deps, actor: Account, id: string, vou
   const application = await ownApplication(actor, id, { lock: true })
   const vouching = await Vouching.findOne({ where: { id: vouchingId, applicationId: id } })
   if (!vouching) throw notFound()
-  if (vouching.state !== 'asked') throw conflict('answered', 'They have answered already; it stays on record.')
+  if (vouching.state !== 'asked') throw conflict('answered', coded('problem.theyHaveAnsweredAlreadyIt'))
   if (!(await changeWhere(vouching, { state: 'asked' }, { state: 'called off' }))) throw changedMeanwhile()
   await recordEvent(deps, actor, {
     code: 'voucher-called-off',
-    what: `No longer asks ${vouching.name} to vouch`,
+    values: { name: vouching.name },
     candidateId: application.candidateId,
     applicationId: id,
   })

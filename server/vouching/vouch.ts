@@ -2,6 +2,7 @@ import { Op } from 'sequelize'
 import type { VouchingAnswer } from '#contract/vouching'
 import { partialDate, readPartialDate, spanOf } from '#core/dates/partialDate'
 import { readReference, writeReference } from '#core/references/reference'
+import { coded, say } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import { changeWhere } from '../platform/database/compareAndSet'
 import { nextNumber } from '../platform/database/counter'
@@ -21,11 +22,7 @@ export async function findVouching(deps: Deps, given: { reference: string; code:
   const vouching = reading.ok
     ? await Vouching.findOne({ where: { reference: reading.reference, code, state: { [Op.ne]: 'called off' } } })
     : null
-  if (!vouching)
-    throw invalidField(
-      '/body/code',
-      'The reference and the code do not belong together. Ask the candidate to read them to you once more.',
-    )
+  if (!vouching) throw invalidField('/body/code', say('problem.theReferenceAndTheCode'))
   const link = await freshLink(deps, vouching)
   return { token: link.split('/').at(-1)! }
 }
@@ -63,7 +60,7 @@ export async function readVouching(deps: Deps, token: string) {
 export async function vouch(deps: Deps, token: string, answer: VouchingAnswer) {
   const vouching = await vouchingBehind(token)
   if (vouching?.state === 'done') throw answered()
-  if (vouching?.state !== 'asked') throw new Problem(410, 'called-off', 'This is no longer asked. Thank you.')
+  if (vouching?.state !== 'asked') throw new Problem(410, 'called-off', coded('problem.thisIsNoLongerAskedThank'))
   requireTimes(answer)
   const now = deps.clock.now()
   if (!(await changeWhere(vouching, { state: 'asked' }, { state: 'done', answer, doneAt: now }))) throw answered()
@@ -73,8 +70,7 @@ export async function vouch(deps: Deps, token: string, answer: VouchingAnswer) {
     { kind: 'bearer', name: [answer.respondent, answer.capacity].filter(Boolean).join(', ') },
     {
       code: 'vouched',
-      what: `Said whether the candidate can be trusted with this work: ${answer.trust}`,
-      forCandidate: `${vouching.name} has answered about you.`,
+      values: { name: vouching.name, trust: { code: `vouch.trust.${answer.trust}` } },
       candidateId: application.candidateId,
       applicationId: application.id,
     },
@@ -83,14 +79,14 @@ export async function vouch(deps: Deps, token: string, answer: VouchingAnswer) {
 }
 
 function requireTimes({ knownFrom, knownTo }: VouchingAnswer) {
-  if (!readPartialDate(knownFrom).ok) throw invalidField('/body/knownFrom', 'There is no such day.')
+  if (!readPartialDate(knownFrom).ok) throw invalidField('/body/knownFrom', say('problem.thereIsNoSuchDay'))
   if (knownTo === 'present') return
-  if (!readPartialDate(knownTo).ok) throw invalidField('/body/knownTo', 'There is no such day.')
+  if (!readPartialDate(knownTo).ok) throw invalidField('/body/knownTo', say('problem.thereIsNoSuchDay'))
   const days = spanOf(partialDate(knownFrom)).earliest.until(spanOf(partialDate(knownTo)).latest).days
-  if (days < 0) throw invalidField('/body/knownTo', 'This ends before it begins.')
+  if (days < 0) throw invalidField('/body/knownTo', say('problem.thisEndsBeforeItBegins'))
 }
 
-const answered = () => new Problem(410, 'answered', 'This has been answered already. Thank you.')
+const answered = () => new Problem(410, 'answered', coded('problem.thisHasBeenAnsweredAlready'))
 
 /** What a link asks; nothing where it was erased with the file of its person. Throws not-found for a link of nobody's. */
 async function vouchingBehind(token: string): Promise<Vouching | null> {

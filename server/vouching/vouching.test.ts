@@ -63,7 +63,7 @@ test('the reference with the short code does the same, and guessing is slowed', 
   expect(reference).toMatch(/^VO-/)
   const visitor = house.visitor()
   const wrong = await visitor.call('findVouching', { body: { reference, code: 'AAAAAA' } })
-  expect(wrong.body.faults?.[0]?.message).toMatch(/do not belong together/)
+  expect(wrong.body.faults?.[0]?.message).toMatch(/do not match/)
   const { token } = await visitor.done('findVouching', {
     body: { reference: reference.toLowerCase().replace('-', ' '), code: ` ${code.toLowerCase()}` },
   })

@@ -1,4 +1,5 @@
 import type { ListFilter, lists } from '#contract/lists'
+import { say } from '#core/words/say'
 import { addressOf } from '../api'
 import { useSession } from '../useSession'
 import { FileLink } from './FileLink'
@@ -9,5 +10,5 @@ export type List = (typeof lists)[number]
 export function AsCsv({ list, filter }: { list: List; filter?: ListFilter }) {
   const { isKeeper } = useSession()
   if (!isKeeper) return null
-  return <FileLink address={addressOf('exportList', { params: { list }, query: filter })}>As CSV</FileLink>
+  return <FileLink address={addressOf('exportList', { params: { list }, query: filter })}>{say('desk.asCsv')}</FileLink>
 }

@@ -1,4 +1,5 @@
 import { useCallback, useEffect, useRef, useState } from 'react'
+import { say } from '#core/words/say'
 import { type Asked, askWith } from '../askAgain'
 import { Button } from '../ui/Button'
 import { Dialog } from '../ui/Dialog'
@@ -9,14 +10,14 @@ import { useSession } from '../useSession'
 
 const words: Record<Asked, { title: string; description: string; act: string }> = {
   'sign-in-first': {
-    title: 'You were away for a while',
-    description: 'The desk closes after half an hour without anybody, and each day. What you typed is still here.',
-    act: 'Go on',
+    title: say('desk.youWereAwayForA'),
+    description: say('desk.theDeskClosesAfterHalf'),
+    act: say('desk.goOn'),
   },
   'password-again': {
-    title: 'Your password once more',
-    description: 'What you are about to do takes many people’s data along, or cannot be taken back.',
-    act: 'Confirm',
+    title: say('desk.yourPasswordOnceMore'),
+    description: say('desk.whatYouAreAboutTo'),
+    act: say('desk.confirm'),
   },
 }
 
@@ -80,9 +81,9 @@ function PasswordForm({ asked, mail, onGiven }: FormProps) {
         void give()
       }}
     >
-      <TextField label="Mail address" type="email" autoComplete="username" value={mail} readOnly />
+      <TextField label={say('desk.mailAddress')} type="email" autoComplete="username" value={mail} readOnly />
       <TextField
-        label="Password"
+        label={say('desk.password')}
         type="password"
         autoComplete="current-password"
         data-first
@@ -92,7 +93,7 @@ function PasswordForm({ asked, mail, onGiven }: FormProps) {
       />
       {codeWanted && (
         <TextField
-          label="Code of your authenticator app, or a recovery code"
+          label={say('desk.codeOfYourAuthenticatorApp')}
           autoComplete="one-time-code"
           value={code}
           onChange={(event) => setCode(event.target.value)}

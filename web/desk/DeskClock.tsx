@@ -1,5 +1,6 @@
 import { Popover } from 'radix-ui'
 import { writeWhen } from '#core/dates/write'
+import { say } from '#core/words/say'
 import { Button } from '../ui/Button'
 import { ProblemNote } from '../ui/ProblemNote'
 import { useAct } from '../useAct'
@@ -24,15 +25,12 @@ export function DeskClock({ today }: { today: string }) {
           align="end"
           className="z-50 w-[270px] rounded-sheet border border-line-strong bg-sheet p-4 text-[0.9rem] shadow-[0_8px_24px_rgb(0_0_0/0.2)]"
         >
-          <p className="mb-1 font-semibold">The demo’s clock</p>
-          <p className="mb-3 text-ink-2">
-            Moved forward, deadlines pass, reminders go out and papers lapse. It cannot be moved back; ./demo --fresh
-            starts over.
-          </p>
+          <p className="mb-1 font-semibold">{say('desk.theDemosClock')}</p>
+          <p className="mb-3 text-ink-2">{say('desk.movedForwardDeadlinesPassReminders')}</p>
           <div className="flex gap-2">
             {[1, 7, 30].map((days) => (
               <Button key={days} busy={busy} onClick={() => void act({ body: { days } })}>
-                {days === 1 ? '1 day' : `${days} days`}
+                {days === 1 ? say('desk.n1Day') : say('desk.daysDays', { days })}
               </Button>
             ))}
           </div>

@@ -1,7 +1,9 @@
 import { Tooltip } from 'radix-ui'
-import { useState } from 'react'
+import { useEffect, useState } from 'react'
 import { Link, Navigate, NavLink, Outlet, useLocation } from 'react-router'
+import { marked, say } from '#core/words/say'
 import { api } from '../api'
+import { chooseLanguage, languageHere } from '../language'
 import { Key } from '../ui/Button'
 import { Waiting } from '../ui/Waiting'
 import { useAct } from '../useAct'
@@ -15,14 +17,19 @@ import { queueNames } from './queue/names'
 import { useKeys } from './useKeys'
 
 const overviews = [
-  { path: 'vacancies', name: 'Vacancies' },
-  { path: 'sources', name: 'Sources' },
-  { path: 'words', name: 'Prepared words' },
+  { path: 'vacancies', name: say('desk.vacancies') },
+  { path: 'sources', name: say('desk.sources') },
+  { path: 'words', name: say('desk.preparedWords') },
 ]
 
 /** The desk’s one layout: masthead, rail, and the place chosen. */
 export function DeskFrame() {
-  const { ready, staff, codesFirst } = useSession()
+  const { ready, staff, codesFirst, account } = useSession()
+  const language = account?.language
+  useEffect(() => {
+    // Whoever works here finds the desk in their own language on whatever device.
+    if (staff && language && languageHere() !== marked && language !== languageHere()) chooseLanguage(language)
+  }, [staff, language])
   const { pathname } = useLocation()
   if (!ready) return <Waiting />
   if (!staff) return <Navigate to={`/sign-in?next=${encodeURIComponent(pathname)}`} replace />
@@ -42,15 +49,15 @@ function Desk() {
       <div className="grid min-h-dvh grid-rows-[auto_1fr] text-[0.9rem] leading-[1.4] lg:h-dvh">
         <header className="flex min-h-11 flex-wrap items-center gap-x-4 gap-y-1 bg-mast px-3.5 text-on-mast max-md:py-1.5">
           <Link to="/desk/today" className="font-title text-[1.3333rem] leading-none">
-            Probatum
+            {say('desk.probatum')}
           </Link>
-          <span className="opacity-75 max-md:hidden">Vallorne Mountain Lines</span>
+          <span className="opacity-75 max-md:hidden">{say('desk.vallorneMountainLines')}</span>
           <button
             type="button"
             onClick={() => setFinding(true)}
             className="mx-auto flex w-full min-w-0 max-w-[430px] items-center max-md:order-last max-md:max-w-none justify-between gap-3 rounded-sheet border border-on-mast/35 bg-on-mast/10 px-2.5 py-1 text-left hover:border-on-mast/60"
           >
-            <span className="truncate opacity-85">Find a person, number or reference</span>
+            <span className="truncate opacity-85">{say('desk.findAPersonNumberOr')}</span>
             <Key letter="Ctrl K" />
           </button>
           {data && <DeskClock today={data.today} />}
@@ -62,30 +69,32 @@ function Desk() {
             onClick={() => void signOut.act({})}
             className="opacity-80 hover:underline max-md:ml-auto"
           >
-            Sign out
+            {say('desk.signOut')}
           </button>
         </header>
         <div className="grid min-h-0 lg:grid-cols-[9.2rem_minmax(0,1fr)]">
           <nav
-            aria-label="Queues"
+            aria-label={say('desk.queues')}
             className="flex gap-x-1 overflow-auto border-line border-r bg-ground p-2 lg:flex-col"
           >
             {Object.entries(queueNames).map(([queue, { name }]) => (
               <RailLink key={queue} to={`/desk/${queue}`} name={name} count={data?.counts[queue]} />
             ))}
-            <p className="px-2 pt-4 pb-1 font-semibold text-[0.8rem] text-ink-3 max-lg:hidden">Set up</p>
+            <p className="px-2 pt-4 pb-1 font-semibold text-[0.8rem] text-ink-3 max-lg:hidden">{say('desk.setUp')}</p>
             {overviews.map(({ path, name }) =>
               path !== 'vacancies' && !mayRead ? null : <RailLink key={path} to={`/desk/${path}`} name={name} />,
             )}
             {mayRead && (
               <>
-                <p className="px-2 pt-4 pb-1 font-semibold text-[0.8rem] text-ink-3 max-lg:hidden">Keep</p>
-                <RailLink to="/desk/behalf" name="On behalf" />
-                <RailLink to="/desk/paper" name="Paper tray" />
-                <RailLink to="/desk/imports" name="Import" />
-                <RailLink to="/desk/duplicates" name="Duplicates" />
-                <RailLink to="/desk/outbox" name="Mails not taken" count={data?.refusedMails || undefined} />
-                <RailLink to="/desk/trail" name="Audit trail" />
+                <p className="px-2 pt-4 pb-1 font-semibold text-[0.8rem] text-ink-3 max-lg:hidden">
+                  {say('desk.keep')}
+                </p>
+                <RailLink to="/desk/behalf" name={say('desk.onBehalf')} />
+                <RailLink to="/desk/paper" name={say('desk.paperTray')} />
+                <RailLink to="/desk/imports" name={say('desk.import')} />
+                <RailLink to="/desk/duplicates" name={say('desk.duplicates')} />
+                <RailLink to="/desk/outbox" name={say('desk.mailsNotTaken')} count={data?.refusedMails || undefined} />
+                <RailLink to="/desk/trail" name={say('desk.auditTrail')} />
               </>
             )}
           </nav>

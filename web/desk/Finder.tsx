@@ -1,6 +1,7 @@
 import { Command } from 'cmdk'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
+import { say } from '#core/words/say'
 import { api } from '../api'
 import { useFocusBack } from '../ui/useFocusBack'
 import { useSession } from '../useSession'
@@ -32,21 +33,19 @@ export function Finder({ open, onClose }: { open: boolean; onClose: () => void }
       open={open}
       onOpenChange={(next) => !next && onClose()}
       shouldFilter={false}
-      label="Find a person, number or reference"
+      label={say('desk.findAPersonNumberOr')}
       overlayClassName="fixed inset-0 z-40 bg-ink/35"
       contentClassName="fixed top-[12vh] left-1/2 z-50 w-[min(560px,calc(100vw-2rem))] -translate-x-1/2 rounded-sheet border border-line-strong bg-sheet text-[0.9333rem] shadow-[0_12px_40px_rgb(0_0_0/0.25)]"
     >
       <Command.Input
         value={text}
         onValueChange={setText}
-        placeholder="A name in any spelling, a reference, a number, a mail, a command"
+        placeholder={say('desk.aNameInAnySpelling')}
         className="w-full border-line border-b bg-transparent px-4 py-3 text-[1rem] outline-none"
       />
       <Command.List className="max-h-[50vh] overflow-auto p-1.5">
         {text.trim() !== '' && data?.people.length === 0 && data.imported.length === 0 && commands.length === 0 && (
-          <p className="px-3 py-3 text-ink-2">
-            Nobody fits, and no command does. References and numbers may be typed with or without hyphens.
-          </p>
+          <p className="px-3 py-3 text-ink-2">{say('desk.nobodyFitsAndNoCommand')}</p>
         )}
         {(text.trim() === '' ? [] : (data?.people ?? [])).map(({ id, candidate, vacancy, reference, because }) => (
           <Command.Item key={id} value={id} onSelect={() => go(`/desk/today/${id}`)} className={item}>
@@ -68,7 +67,7 @@ export function Finder({ open, onClose }: { open: boolean; onClose: () => void }
             className={item}
           >
             <span className="font-semibold">{name}</span>
-            <span className="block text-ink-2">Imported, has not applied · {because}</span>
+            <span className="block text-ink-2">{say('desk.importedHasNotApplied', { because })}</span>
           </Command.Item>
         ))}
         {commands.map((command) => (

@@ -1,5 +1,6 @@
 import { Toast } from 'radix-ui'
 import { useDispatch, useSelector } from 'react-redux'
+import { say } from '#core/words/say'
 import type { State } from '../store'
 import { Key } from '../ui/Button'
 import { type Notice, notices } from '../ui/notices'
@@ -12,7 +13,7 @@ const shownMs = 12_000
 export function Notices() {
   const list = useSelector((state: State) => state.notices)
   return (
-    <Toast.Provider duration={shownMs} label="What was just done">
+    <Toast.Provider duration={shownMs} label={say('desk.whatWasJustDone')}>
       {list.map((notice) => (
         <Told key={notice.id} notice={notice} />
       ))}
@@ -35,7 +36,7 @@ function Told({ notice }: { notice: Notice }) {
         : mergeId
           ? await merge.act({ params: { id: mergeId } })
           : undefined
-    if (done) dispatch(notices.actions.toast({ id: crypto.randomUUID(), text: 'Undone.' }))
+    if (done) dispatch(notices.actions.toast({ id: crypto.randomUUID(), text: say('desk.undone') }))
   }
   useKeys({ z: notice.undo && (() => void undo()) })
   const problem = decision.problem ?? document.problem ?? merge.problem
@@ -46,13 +47,13 @@ function Told({ notice }: { notice: Notice }) {
     >
       <Toast.Description className="flex-1">{problem?.title ?? notice.text}</Toast.Description>
       {notice.undo && !problem && (
-        <Toast.Action altText="Undo with Z" asChild>
+        <Toast.Action altText={say('desk.undoWithZ')} asChild>
           <button
             type="button"
             onClick={() => void undo()}
             className="flex items-center gap-1.5 font-semibold underline"
           >
-            Undo <Key letter="Z" />
+            {say('desk.undo')} <Key letter="Z" />
           </button>
         </Toast.Action>
       )}

@@ -1,3 +1,4 @@
+import { say } from '#core/words/say'
 import { addressOf } from '../api'
 import { queueNames } from './queue/names'
 
@@ -6,30 +7,59 @@ export type DeskCommand = { name: string; words: string; to: string; file?: bool
 
 export const deskCommands: readonly DeskCommand[] = [
   ...Object.entries(queueNames).map(([queue, { name, about }]) => ({
-    name: `Go to ${name}`,
+    name: say('desk.goTo', { name }),
     words: about,
     to: `/desk/${queue}`,
   })),
-  { name: 'Applications as a table', words: 'filter columns list', to: '/desk/applications/table' },
-  { name: 'Who is likely late', words: 'slack danger start', to: '/desk/applications/table?late=yes' },
-  { name: 'Not scored yet', words: 'review shortlist score', to: '/desk/applications/table?unscored=yes&stage=sent' },
-  { name: 'Possible duplicates', words: 'merge same person twice', to: '/desk/duplicates', keepersOnly: true },
-  { name: 'Begin for somebody', words: 'on behalf phone paper form', to: '/desk/behalf', keepersOnly: true },
-  { name: 'Paper tray', words: 'scans post cover sheet file', to: '/desk/paper', keepersOnly: true },
-  { name: 'Import people', words: 'csv resume list spreadsheet', to: '/desk/imports', keepersOnly: true },
-  { name: 'Vacancies', words: 'posts set up rules form', to: '/desk/vacancies' },
-  { name: 'Sources', words: 'universities employers boards', to: '/desk/sources', keepersOnly: true },
-  { name: 'Prepared words', words: 'sentences messages templates', to: '/desk/words', keepersOnly: true },
-  { name: 'Mails not taken', words: 'outbox refused waiting post smtp', to: '/desk/outbox', keepersOnly: true },
-  { name: 'Audit trail', words: 'verify record chain history', to: '/desk/trail', keepersOnly: true },
+  { name: say('desk.applicationsAsATable'), words: say('desk.filterColumnsList'), to: '/desk/applications/table' },
+  { name: say('desk.whoIsLikelyLate'), words: say('desk.slackDangerStart'), to: '/desk/applications/table?late=yes' },
   {
-    name: 'Keep all applications as CSV',
-    words: 'export download list',
+    name: say('desk.notScoredYet'),
+    words: say('desk.reviewShortlistScore'),
+    to: '/desk/applications/table?unscored=yes&stage=sent',
+  },
+  {
+    name: say('desk.possibleDuplicates'),
+    words: say('desk.mergeSamePersonTwice'),
+    to: '/desk/duplicates',
+    keepersOnly: true,
+  },
+  {
+    name: say('desk.beginForSomebody'),
+    words: say('desk.onBehalfPhonePaperForm'),
+    to: '/desk/behalf',
+    keepersOnly: true,
+  },
+  { name: say('desk.paperTray'), words: say('desk.scansPostCoverSheetFile'), to: '/desk/paper', keepersOnly: true },
+  {
+    name: say('desk.importPeople'),
+    words: say('desk.csvResumeListSpreadsheet'),
+    to: '/desk/imports',
+    keepersOnly: true,
+  },
+  { name: say('desk.vacancies'), words: say('desk.postsSetUpRulesForm'), to: '/desk/vacancies' },
+  { name: say('desk.sources'), words: say('desk.universitiesEmployersBoards'), to: '/desk/sources', keepersOnly: true },
+  {
+    name: say('desk.preparedWords'),
+    words: say('desk.sentencesMessagesTemplates'),
+    to: '/desk/words',
+    keepersOnly: true,
+  },
+  {
+    name: say('desk.mailsNotTaken'),
+    words: say('desk.outboxRefusedWaitingPostSmtp'),
+    to: '/desk/outbox',
+    keepersOnly: true,
+  },
+  { name: say('desk.auditTrail'), words: say('desk.verifyRecordChainHistory'), to: '/desk/trail', keepersOnly: true },
+  {
+    name: say('desk.keepAllApplicationsAsCsv'),
+    words: say('desk.exportDownloadList'),
     to: addressOf('exportList', { params: { list: 'applications' } }),
     file: true,
     keepersOnly: true,
   },
-  { name: 'Your account', words: 'password codes sign in', to: '/account' },
+  { name: say('desk.yourAccount'), words: say('desk.passwordCodesSignIn'), to: '/account' },
 ]
 
 /** The commands in which every word that was typed begins some word. */

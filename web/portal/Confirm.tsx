@@ -25,21 +25,19 @@ export function Confirm() {
   const onwards = (place: string) => (
     <p className="mt-3">
       <Link to={`/sign-in?next=${encodeURIComponent(place)}`} className="font-semibold text-confirmed">
-        {say('Sign in')}
+        {say('account.signIn')}
       </Link>
     </p>
   )
   if (next)
     return (
-      <AccountSheet title={say('Your address is confirmed')}>
-        <p role="status">
-          {say('You began in another browser. Sign in here to go on; what you wrote there can be sent from there too.')}
-        </p>
+      <AccountSheet title={say('account.yourAddressIsConfirmed')}>
+        <p role="status">{say('account.youBeganInAnotherBrowser')}</p>
         {onwards(next)}
       </AccountSheet>
     )
   return (
-    <AccountSheet title={problem ? say('This link does not work any more') : say('Confirm your address')}>
+    <AccountSheet title={problem ? say('account.thisLinkDoesNotWork') : say('account.confirmYourAddress')}>
       {problem ? (
         <>
           <ProblemNote problem={problem} />
@@ -47,9 +45,9 @@ export function Confirm() {
         </>
       ) : (
         <>
-          <p className="mb-4">{say('One press, and the address is yours.')}</p>
+          <p className="mb-4">{say('account.onePressAndTheAddress')}</p>
           <Button kind="main" busy={busy} onClick={() => void confirm()}>
-            {say('Confirm my address')}
+            {say('account.confirmMyAddress')}
           </Button>
         </>
       )}

@@ -1,13 +1,22 @@
-import { type Language, languages } from '#core/words/say'
+import { languages, type SourceLanguage } from '#core/words/say'
 import { chooseLanguage, languageHere } from '../language'
+import { useAct } from '../useAct'
+import { useSession } from '../useSession'
 
 /** Each language by its own name, so that whoever needs it can read it. */
-const names: Record<Language, string> = { en: 'English', de: 'Deutsch' }
+const names: Record<SourceLanguage, string> = { en: 'English', de: 'Deutsch', fr: 'Français', it: 'Italiano' }
 
-export function LanguageChoice() {
+export function LanguageChoice({ among = languages }: { among?: readonly SourceLanguage[] }) {
+  const { account } = useSession()
+  const { act } = useAct('chooseLanguage')
+  const choose = async (next: SourceLanguage) => {
+    const own = languages.find((language) => language === next)
+    if (account && own) await act({ body: { language: own } })
+    chooseLanguage(next)
+  }
   return (
     <ul className="flex justify-center gap-4">
-      {languages.map((language) => (
+      {among.map((language) => (
         <li key={language}>
           {language === languageHere() ? (
             <span aria-current="true" lang={language} className="text-ink-3">
@@ -17,7 +26,7 @@ export function LanguageChoice() {
             <button
               type="button"
               lang={language}
-              onClick={() => chooseLanguage(language)}
+              onClick={() => void choose(language)}
               className="font-semibold text-confirmed underline"
             >
               {names[language]}

@@ -14,12 +14,12 @@ export function MyApplications() {
   if (!data) return <Waiting error={error} onRetry={refetch} />
   return (
     <main className="mx-auto max-w-[820px] px-4 py-8">
-      <h1 className="mb-4 text-[2em]">{say('My applications')}</h1>
+      <h1 className="mb-4 text-[2em]">{say('account.myApplications')}</h1>
       {data.length === 0 && (
         <p>
-          {say('You have not begun one yet.')}{' '}
+          {say('account.youHaveNotBegunOne')}{' '}
           <Link to="/" className="font-semibold text-confirmed">
-            {say('See the open vacancies')}
+            {say('account.seeTheOpenVacancies')}
           </Link>
         </p>
       )}
@@ -36,7 +36,7 @@ export function MyApplications() {
                 </h2>
                 <p className="text-ink-2">
                   {writing
-                    ? say('Not sent yet, {{count}} things are left. Closes {{when}}.', {
+                    ? say('account.notSentYetThingsAre', {
                         count: left,
                         when: writeMoment(closesAt, timeZone),
                       })
@@ -65,19 +65,17 @@ function DeleteDraft({ id, title }: { id: string; title: string }) {
   return (
     <>
       <Button kind="quiet" className="!px-0" onClick={() => setAsking(true)}>
-        {say('Delete the draft')}
+        {say('account.deleteTheDraft')}
       </Button>
       <Dialog
         open={asking}
         onClose={() => setAsking(false)}
-        title={say('Delete your application for {{title}}?', { title })}
-        description={say(
-          'Its answers are deleted and cannot be brought back. Your studies, jobs and papers stay in your file for other applications.',
-        )}
+        title={say('account.deleteYourApplicationFor', { title })}
+        description={say('account.itsAnswersAreDeletedAnd')}
       >
         <ProblemNote problem={problem} />
         <Button kind="grave" busy={busy} onClick={() => void act({ params: { id } })}>
-          {say('Delete the draft')}
+          {say('account.deleteTheDraft')}
         </Button>
       </Dialog>
     </>

@@ -22,31 +22,31 @@ export function PortalFrame() {
           Probatum
         </Link>
         <span className="hidden text-ink-2 sm:inline">Vallorne Mountain Lines</span>
-        <nav className="ml-auto flex items-center gap-4" aria-label={say('Your account')}>
+        <nav className="ml-auto flex items-center gap-4" aria-label={say('account.yourAccount')}>
           {account ? (
             <>
               {staff ? (
                 <Link to="/desk" className="font-semibold text-confirmed">
-                  {say('To the desk')}
+                  {say('account.toTheDesk')}
                 </Link>
               ) : (
                 <Link to="/me" className="font-semibold text-confirmed">
-                  {say('My applications')}
+                  {say('account.myApplications')}
                 </Link>
               )}
               <Link to="/account" className="font-semibold hover:underline">
                 <span className="max-sm:sr-only">{account.name}</span>
                 <span className="sm:hidden" aria-hidden>
-                  {say('Account')}
+                  {say('account.account')}
                 </span>
               </Link>
               <button type="button" onClick={leave} className="text-ink-2 hover:underline">
-                {say('Sign out')}
+                {say('account.signOut')}
               </button>
             </>
           ) : (
             <Link to={`/sign-in?next=${encodeURIComponent(pathname)}`} className="font-semibold text-confirmed">
-              {say('Sign in')}
+              {say('account.signIn')}
             </Link>
           )}
         </nav>

@@ -27,19 +27,24 @@ export function SignIn() {
     )
   })
   return (
-    <AccountSheet title={say('Sign in')}>
+    <AccountSheet title={say('account.signIn')}>
       <form onSubmit={enter} className="grid gap-4" noValidate>
         <TextField
-          label={say('Mail address')}
+          label={say('account.mailAddress')}
           type="email"
           autoComplete="username"
           error={faultAt(problem, 'mail')}
           {...register('mail')}
         />
-        <TextField label={say('Password')} type="password" autoComplete="current-password" {...register('password')} />
+        <TextField
+          label={say('account.password')}
+          type="password"
+          autoComplete="current-password"
+          {...register('password')}
+        />
         {codeWanted && (
           <TextField
-            label={say('Code of your authenticator app, or a recovery code')}
+            label={say('account.codeOfYourAuthenticatorApp')}
             autoComplete="one-time-code"
             inputMode="text"
             error={faultAt(problem, 'code')}
@@ -48,25 +53,25 @@ export function SignIn() {
         )}
         <ProblemNote problem={problem} />
         <Button kind="main" type="submit" busy={busy}>
-          {say('Sign in')}
+          {say('account.signIn')}
         </Button>
       </form>
       <p className="mt-4">
         <Link to="/forgotten" className="font-semibold text-confirmed">
-          {say('Password forgotten')}
+          {say('account.passwordForgotten')}
         </Link>
       </p>
       <p className="mt-2 text-ink-2">
-        {say('No account yet?')}{' '}
+        {say('account.noAccountYet')}{' '}
         <Link to={`/sign-up?${search}`} className="font-semibold text-confirmed">
-          {say('Make one')}
+          {say('account.makeOne')}
         </Link>
       </p>
       {demo && (
         <p className="mt-4 border-line border-t pt-3 text-[0.9em] text-ink-2">
-          {say('This is the demo: sign in as')} <span className="font-mono">ines@vallorne.example</span>{' '}
-          {say('(coordinator) or')} <span className="font-mono">bastian@vallorne.example</span>{' '}
-          {say('(hiring manager) with the password')} <span className="font-mono">glacier-lantern-42</span>.
+          {say('account.thisIsTheDemoSign')} <span className="font-mono">ines@vallorne.example</span>{' '}
+          {say('account.coordinatorOr')} <span className="font-mono">bastian@vallorne.example</span>{' '}
+          {say('account.hiringManagerWithThePassword')} <span className="font-mono">glacier-lantern-42</span>.
         </p>
       )}
     </AccountSheet>

@@ -21,58 +21,50 @@ export function SignUp() {
   })
   if (sentTo) {
     return (
-      <AccountSheet title={say('Look into your mailbox')}>
+      <AccountSheet title={say('account.lookIntoYourMailbox')}>
         <p>
-          {say('We have sent a link to {{mail}}. Open it to confirm the address; you will go on where you were.', {
+          {say('account.weHaveSentALink', {
             mail: sentTo,
           })}
         </p>
-        <p className="mt-3 text-ink-2">
-          {say('Nothing there after a few minutes? Look among the unwanted mail, or make the account again.')}
-        </p>
-        {demo && (
-          <p className="mt-3 text-[0.9em] text-ink-2">
-            {say(
-              'In the demo, every mail arrives in the stand-in mailbox, whose address was printed when it was started.',
-            )}
-          </p>
-        )}
+        <p className="mt-3 text-ink-2">{say('account.nothingThereAfterAFew')}</p>
+        {demo && <p className="mt-3 text-[0.9em] text-ink-2">{say('account.inTheDemoEveryMail')}</p>}
       </AccountSheet>
     )
   }
   return (
-    <AccountSheet title={say('Make an account')}>
+    <AccountSheet title={say('account.makeAnAccount')}>
       <form onSubmit={make} className="grid gap-4" noValidate>
         <TextField
-          label={say('Your name')}
+          label={say('account.yourName')}
           autoComplete="name"
           error={faultAt(problem, 'name')}
           {...register('name')}
         />
         <TextField
-          label={say('Mail address')}
+          label={say('account.mailAddress')}
           type="email"
           autoComplete="email"
           error={faultAt(problem, 'mail')}
           {...register('mail')}
         />
         <TextField
-          label={say('Password')}
+          label={say('account.password')}
           type="password"
           autoComplete="new-password"
-          help={say('At least 12 characters. A few words are better than one with signs in it.')}
+          help={say('account.atLeast12CharactersA')}
           error={faultAt(problem, 'password')}
           {...register('password')}
         />
         <ProblemNote problem={problem} />
         <Button kind="main" type="submit" busy={busy}>
-          {say('Make the account')}
+          {say('account.makeTheAccount')}
         </Button>
       </form>
       <p className="mt-4 text-ink-2">
-        {say('You have one?')}{' '}
+        {say('account.youHaveOne')}{' '}
         <Link to={`/sign-in?${search}`} className="font-semibold text-confirmed">
-          {say('Sign in')}
+          {say('account.signIn')}
         </Link>
       </p>
     </AccountSheet>

@@ -19,12 +19,10 @@ export function TakeOver() {
   const [password, setPassword] = useState('')
   if (error && 'code' in error && error.code !== 'no-connection')
     return (
-      <AccountSheet title={say('This link does not work any more')}>
-        <p className="mb-3">
-          {say('It has been used, or is too old. If you have taken your application over, sign in to go on.')}
-        </p>
+      <AccountSheet title={say('account.thisLinkDoesNotWork')}>
+        <p className="mb-3">{say('account.itHasBeenUsedOr')}</p>
         <Link to="/sign-in" className="font-semibold text-confirmed">
-          {say('Sign in')}
+          {say('account.signIn')}
         </Link>
       </AccountSheet>
     )
@@ -34,19 +32,18 @@ export function TakeOver() {
     if (taken) navigate(`/apply/${taken.id}`, { replace: true })
   }
   return (
-    <AccountSheet title={say('Your application for {{title}}', { title: data.title })}>
+    <AccountSheet title={say('account.yourApplicationFor', { title: data.title })}>
       <p>
         {data.how === 'by phone'
-          ? say('{{by}} wrote it down on {{when}} from what you told us by phone.', {
+          ? say('account.wroteItDownOnFrom', {
               by: data.by,
               when: writeDayOf(data.at),
             })
-          : say('{{by}} wrote it down on {{when}} from your papers.', { by: data.by, when: writeDayOf(data.at) })}
+          : say('account.wroteItDownOnFromYour', { by: data.by, when: writeDayOf(data.at) })}
       </p>
       <p className="mt-2">
-        {say('{{count}} answers', { count: data.answers })},{' '}
-        {say('{{count}} entries of your record', { count: data.claims })}.{' '}
-        {say('It counts once you have read it through, signed it and sent it. Until then you can change everything.')}
+        {say('account.countAnswers', { count: data.answers })},{' '}
+        {say('account.entriesOfYourRecord', { count: data.claims })}. {say('account.itCountsOnceYouHave')}
       </p>
       <form
         className="mt-4 grid gap-4"
@@ -58,17 +55,17 @@ export function TakeOver() {
       >
         <input type="hidden" autoComplete="username" value={data.mail} readOnly />
         <TextField
-          label={say('Choose a password')}
+          label={say('account.chooseAPassword')}
           type="password"
           autoComplete="new-password"
-          help={say('At least 12 characters. A few unrelated words are hard to guess and easy to keep.')}
+          help={say('account.atLeast12CharactersAFew')}
           value={password}
           onChange={(event) => setPassword(event.target.value)}
           error={faultAt(problem, 'password')}
         />
         <ProblemNote problem={problem?.faults ? undefined : problem} />
         <Button kind="main" type="submit" busy={busy}>
-          {say('Take it over and read it through')}
+          {say('account.takeItOverAndRead')}
         </Button>
       </form>
     </AccountSheet>

@@ -6,10 +6,10 @@ import { Waiting } from '../ui/Waiting'
 import { writeMoment, writeMoney } from '../ui/write'
 
 const facets = [
-  { key: 'family', name: say('Kind of work') },
-  { key: 'place', name: say('Place') },
-  { key: 'payBand', name: say('Pay, euros a year') },
-  { key: 'contract', name: say('Contract') },
+  { key: 'family', name: say('vacancies.kindOfWork') },
+  { key: 'place', name: say('vacancies.place') },
+  { key: 'payBand', name: say('vacancies.payEurosAYear') },
+  { key: 'contract', name: say('vacancies.contract') },
 ] as const
 
 /** The public list: open vacancies only, with filters that say how many each would leave. */
@@ -28,10 +28,8 @@ export function VacancyList() {
   const narrowed = [...search.keys()].length > 0
   const heading = (
     <div className="lg:col-start-2">
-      <h1 className="text-[2.1em]">{say('Work on the mountain')}</h1>
-      <p className="text-ink-2">
-        {say('Every vacancy says what it asks, why, and which papers you will need, before you begin.')}
-      </p>
+      <h1 className="text-[2.1em]">{say('vacancies.workOnTheMountain')}</h1>
+      <p className="text-ink-2">{say('vacancies.everyVacancySaysWhatIt')}</p>
     </div>
   )
   const frame = 'mx-auto grid max-w-[1180px] gap-x-10 gap-y-6 px-4 py-7 sm:px-7 lg:grid-cols-[230px_minmax(0,1fr)]'
@@ -48,14 +46,14 @@ export function VacancyList() {
       {heading}
       <aside
         className="grid content-start gap-5 max-lg:grid-cols-2 max-sm:grid-cols-1"
-        aria-label={say('Narrow the list')}
+        aria-label={say('vacancies.narrowTheList')}
       >
         <TextField
-          label={say('Search')}
+          label={say('vacancies.search')}
           type="search"
           value={search.get('text') ?? ''}
           onChange={(event) => choose('text', event.target.value)}
-          placeholder={say('A post, a place, a word')}
+          placeholder={say('vacancies.aPostAPlaceA')}
         />
         {facets.map(({ key, name }) => (
           <fieldset key={key}>
@@ -75,14 +73,14 @@ export function VacancyList() {
           </fieldset>
         ))}
       </aside>
-      <section aria-label={say('Vacancies')} className="min-w-0">
+      <section aria-label={say('vacancies.vacancies')} className="min-w-0">
         <p className="mb-2 text-ink-2" aria-live="polite">
           {data.vacancies.length === 1
-            ? say('One open vacancy')
-            : say('{{count}} open vacancies', { count: data.vacancies.length })}
+            ? say('vacancies.oneOpenVacancy')
+            : say('vacancies.openVacancies', { count: data.vacancies.length })}
           {narrowed && (
             <button type="button" onClick={() => setSearch({})} className="ml-3 font-semibold text-confirmed">
-              {say('Show all')}
+              {say('vacancies.showAll')}
             </button>
           )}
         </p>
@@ -101,28 +99,24 @@ export function VacancyList() {
                 <p className="text-ink-2">{vacancy.summary}</p>
               </div>
               <dl className="text-[0.92em] sm:text-right">
-                <dt className="sr-only">{say('Place and contract')}</dt>
+                <dt className="sr-only">{say('vacancies.placeAndContract')}</dt>
                 <dd className="font-semibold">{vacancy.place}</dd>
                 <dd>{vacancy.hours}</dd>
-                <dt className="sr-only">{say('Pay')}</dt>
+                <dt className="sr-only">{say('vacancies.pay')}</dt>
                 <dd>
-                  {say('{{payFrom}} to {{payTo}}', {
+                  {say('vacancies.payFromToPayTo', {
                     payFrom: writeMoney(vacancy.payFrom),
                     payTo: writeMoney(vacancy.payTo),
                   })}
                 </dd>
-                <dt className="sr-only">{say('Closes')}</dt>
+                <dt className="sr-only">{say('vacancies.closes')}</dt>
                 <dd className="text-ink-2">
-                  {say('Closes {{when}}', { when: writeMoment(vacancy.closesAt, vacancy.timeZone) })}
+                  {say('vacancies.closesWhen', { when: writeMoment(vacancy.closesAt, vacancy.timeZone) })}
                 </dd>
               </dl>
             </li>
           ))}
-          {data.vacancies.length === 0 && (
-            <li className="p-5">
-              {say('Nothing open fits this at the moment. Take a filter away, or look again later.')}
-            </li>
-          )}
+          {data.vacancies.length === 0 && <li className="p-5">{say('vacancies.nothingOpenFitsThisAt')}</li>}
         </ul>
       </section>
     </main>

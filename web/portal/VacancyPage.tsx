@@ -2,8 +2,8 @@ import { Link, useNavigate, useParams } from 'react-router'
 import { knownFacts } from '#core/conditions/vocabulary'
 import { writeWhen } from '#core/dates/write'
 import { type Gate, gates } from '#core/requirements/requirement'
-import { paperWords, requirementSentence } from '#core/words/requirements'
-import { retell } from '#core/words/retell'
+import { paperWords, requirementSentence, requirementWhy } from '#core/words/requirements'
+import { requirementTitle } from '#core/words/requirementTitle'
 import { say } from '#core/words/say'
 import { api } from '../api'
 import { Button } from '../ui/Button'
@@ -17,10 +17,10 @@ import { useAct } from '../useAct'
 import { useSession } from '../useSession'
 
 const gateTitles: Record<Gate, string> = {
-  send: say('When you apply'),
-  shortlist: say('Before the shortlist'),
-  offer: say('Before an offer'),
-  start: say('Before the first day'),
+  send: say('vacancies.whenYouApply'),
+  shortlist: say('vacancies.beforeTheShortlist'),
+  offer: say('vacancies.beforeAnOffer'),
+  start: say('vacancies.beforeTheFirstDay'),
 }
 
 /** One vacancy: what the work is, and everything it asks, made from the rules that will judge the application. */
@@ -29,7 +29,7 @@ export function VacancyPage() {
   const { data: vacancy, error, refetch } = api.endpoints.readVacancy.useQuery({ params: { slug } })
   useTitle(vacancy?.title)
   if (!vacancy) return <Waiting error={error} onRetry={refetch} />
-  const nameOf = (key: string) => say(vacancy.names[key] ?? key)
+  const nameOf = (key: string) => vacancy.names[key] ?? key
   const known = knownFacts(vacancy.form, vacancy.names)
   const papers = [...new Set(vacancy.requirements.flatMap((requirement) => paperWords(requirement) ?? []))]
   return (
@@ -37,26 +37,26 @@ export function VacancyPage() {
       <div className="min-w-0">
         <p className="no-print mb-2">
           <Link to="/" className="text-confirmed">
-            {say('All vacancies')}
+            {say('vacancies.allVacancies')}
           </Link>
         </p>
         {vacancy.state === 'draft' && (
           <p className="no-print mb-3 rounded-sheet bg-soon-wash px-3 py-2 font-semibold text-soon-ink">
-            {say('This is a draft, as a candidate will see it. Nobody else can open this page yet.')}
+            {say('vacancies.thisIsADraftAs')}
           </p>
         )}
         <h1 className="text-[2.2em]">{vacancy.title}</h1>
         <p className="mt-1 max-w-[62ch] text-[1.07em] text-ink-2">{vacancy.summary}</p>
-        <h2 className="mt-7 mb-2 text-[1.4em]">{say('What you would do')}</h2>
+        <h2 className="mt-7 mb-2 text-[1.4em]">{say('vacancies.whatYouWouldDo')}</h2>
         <RichText content={vacancy.duties} />
         {vacancy.group && vacancy.group.others.length > 0 && (
           <>
-            <h2 className="mt-7 mb-1 text-[1.4em]">{say('One application, several posts')}</h2>
+            <h2 className="mt-7 mb-1 text-[1.4em]">{say('vacancies.oneApplicationSeveralPosts')}</h2>
             <p className="mb-1 text-ink-2">
-              {say(
-                'This vacancy belongs to the {{title}}. When you apply you put up to {{rankUpTo}} of its posts in your order. The others are:',
-                { title: vacancy.group.title, rankUpTo: vacancy.group.rankUpTo },
-              )}
+              {say('vacancies.thisVacancyBelongsToThe', {
+                title: vacancy.group.title,
+                rankUpTo: vacancy.group.rankUpTo,
+              })}
             </p>
             <ul className="list-disc pl-5">
               {vacancy.group.others.map(({ slug: other, title, place }) => (
@@ -70,10 +70,8 @@ export function VacancyPage() {
             </ul>
           </>
         )}
-        <h2 className="mt-7 text-[1.4em]">{say('What is asked, and why')}</h2>
-        <p className="mb-3 text-ink-2">
-          {say('These are the rules your application is judged by, no more and no fewer.')}
-        </p>
+        <h2 className="mt-7 text-[1.4em]">{say('vacancies.whatIsAskedAndWhy')}</h2>
+        <p className="mb-3 text-ink-2">{say('vacancies.theseAreTheRulesYour')}</p>
         <Sheet className="!p-0">
           {gates.map((gate) => {
             const asked = vacancy.requirements.filter((requirement) => requirement.gate === gate)
@@ -84,9 +82,9 @@ export function VacancyPage() {
                 <dl className="divide-y divide-line">
                   {asked.map((requirement) => (
                     <div key={requirement.key} className="px-4 py-2.5">
-                      <dt className="font-semibold">{retell(requirement.title)}</dt>
+                      <dt className="font-semibold">{requirementTitle(requirement)}</dt>
                       <dd>{requirementSentence(requirement, nameOf, known)}</dd>
-                      <dd className="text-[0.93em] text-ink-2">{say(requirement.why)}</dd>
+                      <dd className="text-[0.93em] text-ink-2">{requirementWhy(requirement)}</dd>
                     </div>
                   ))}
                 </dl>
@@ -94,7 +92,7 @@ export function VacancyPage() {
             )
           })}
         </Sheet>
-        <h2 className="mt-7 mb-2 text-[1.4em]">{say('Papers to have at hand')}</h2>
+        <h2 className="mt-7 mb-2 text-[1.4em]">{say('vacancies.papersToHaveAtHand')}</h2>
         <ul className="list-disc pl-5">
           {papers.map((words) => (
             <li key={words}>{words}</li>
@@ -104,20 +102,20 @@ export function VacancyPage() {
       <aside className="lg:sticky lg:top-6 lg:self-start">
         <Sheet>
           <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1.5">
-            <Fact name={say('Place')} value={vacancy.place} />
+            <Fact name={say('vacancies.place')} value={vacancy.place} />
             <Fact
-              name={say('Pay')}
-              value={say('{{from}} to {{to}} a year', {
+              name={say('vacancies.pay')}
+              value={say('vacancies.toAYear', {
                 from: writeMoney(vacancy.payFrom),
                 to: writeMoney(vacancy.payTo),
               })}
             />
-            <Fact name={say('Contract')} value={say(vacancy.contract)} />
-            <Fact name={say('Hours')} value={vacancy.hours} />
-            <Fact name={say('Posts')} value={String(vacancy.headcount)} />
-            <Fact name={say('First day')} value={writeWhen(vacancy.targetStart)} />
+            <Fact name={say('vacancies.contract')} value={vacancy.contract} />
+            <Fact name={say('vacancies.hours')} value={vacancy.hours} />
+            <Fact name={say('vacancies.posts')} value={String(vacancy.headcount)} />
+            <Fact name={say('vacancies.firstDay')} value={writeWhen(vacancy.targetStart)} />
             <Fact
-              name={say('Closes')}
+              name={say('vacancies.closes')}
               value={`${writeMoment(vacancy.closesAt, vacancy.timeZone)} (${vacancy.timeZone.replace('_', ' ')})`}
             />
           </dl>
@@ -125,11 +123,11 @@ export function VacancyPage() {
             <Begin slug={slug} open={vacancy.open} mine={vacancy.mine} />
             {!vacancy.mine && (
               <p className="mt-3 border-line border-t pt-3 text-[0.93em]">
-                {say('Not sure?')}{' '}
+                {say('vacancies.notSure')}{' '}
                 <Link to={`/vacancies/${slug}/fit`} className="font-semibold text-confirmed">
-                  {say('Would I fit?')}
+                  {say('vacancies.wouldIFit')}
                 </Link>{' '}
-                {say('A few questions, nothing is kept.')}
+                {say('vacancies.aFewQuestionsNothingIs')}
               </p>
             )}
           </div>
@@ -157,17 +155,14 @@ function Begin({ slug, open, mine }: { slug: string; open: boolean; mine: { id: 
           to={writing ? `/apply/${mine.id}` : `/applications/${mine.id}`}
           className={`block px-3 py-2 text-center font-semibold ${again ? 'text-confirmed' : 'rounded-sheet bg-confirmed text-on-confirmed'}`}
         >
-          {writing ? say('Go on with your application') : say('See where it stands')}
+          {writing ? say('vacancies.goOnWithYourApplication') : say('vacancies.seeWhereItStands')}
         </Link>
-        {again && <ApplyButton slug={slug} label={say('Apply again')} />}
+        {again && <ApplyButton slug={slug} label={say('vacancies.applyAgain')} />}
       </>
     )
   }
-  if (!open) return <p className="font-semibold text-soon-ink">{say('This vacancy is closed.')}</p>
-  if (staff)
-    return (
-      <p className="text-ink-2">{say('You are signed in at the desk. Candidates apply from their own account.')}</p>
-    )
+  if (!open) return <p className="font-semibold text-soon-ink">{say('vacancies.thisVacancyIsClosed')}</p>
+  if (staff) return <p className="text-ink-2">{say('vacancies.youAreSignedInAt')}</p>
   if (!account) {
     return (
       <>
@@ -175,21 +170,21 @@ function Begin({ slug, open, mine }: { slug: string; open: boolean; mine: { id: 
           to={`/sign-up?next=${encodeURIComponent(`/vacancies/${slug}`)}`}
           className="block rounded-sheet bg-confirmed px-3 py-2 text-center font-semibold text-on-confirmed"
         >
-          {say('Make an account to apply')}
+          {say('vacancies.makeAnAccountToApply')}
         </Link>
         <p className="mt-2 text-center text-[0.93em]">
-          {say('You have one?')}{' '}
+          {say('vacancies.youHaveOne')}{' '}
           <Link
             to={`/sign-in?next=${encodeURIComponent(`/vacancies/${slug}`)}`}
             className="font-semibold text-confirmed"
           >
-            {say('Sign in')}
+            {say('vacancies.signIn')}
           </Link>
         </p>
       </>
     )
   }
-  return <ApplyButton slug={slug} label={say('Apply')} />
+  return <ApplyButton slug={slug} label={say('vacancies.apply')} />
 }
 
 function ApplyButton({ slug, label }: { slug: string; label: string }) {
@@ -204,9 +199,7 @@ function ApplyButton({ slug, label }: { slug: string; label: string }) {
       <Button kind="main" className="w-full" busy={busy} onClick={begin}>
         {label}
       </Button>
-      <p className="mt-2 text-[0.93em] text-ink-2">
-        {say('It saves by itself. You can leave and come back until it closes.')}
-      </p>
+      <p className="mt-2 text-[0.93em] text-ink-2">{say('vacancies.itSavesByItselfYou')}</p>
       <ProblemNote problem={problem} />
     </>
   )

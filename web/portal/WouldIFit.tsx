@@ -4,6 +4,7 @@ import { knownFacts } from '#core/conditions/vocabulary'
 import type { Requirement } from '#core/requirements/requirement'
 import { type FitLine, factsThatDecide, fitOf, type SelfCheck } from '#core/rules/fit'
 import { requirementSentence } from '#core/words/requirements'
+import { requirementTitle } from '#core/words/requirementTitle'
 import { say, spokenLanguage } from '#core/words/say'
 import { api } from '../api'
 import { AnswerField } from '../ui/answers/AnswerField'
@@ -12,9 +13,9 @@ import { Sheet } from '../ui/Sheet'
 import { Waiting } from '../ui/Waiting'
 
 const verdicts = {
-  fits: { words: say('Yes, this fits, as far as you have said.'), look: 'bg-confirmed-wash text-confirmed' },
-  'does not fit': { words: say('As things stand, no.'), look: 'bg-contradicted-wash text-contradicted' },
-  open: { words: say('That depends on what is still open below.'), look: 'bg-soon-wash text-soon-ink' },
+  fits: { words: say('vacancies.yesThisFitsAsFar'), look: 'bg-confirmed-wash text-confirmed' },
+  'does not fit': { words: say('vacancies.asThingsStandNo'), look: 'bg-contradicted-wash text-contradicted' },
+  open: { words: say('vacancies.thatDependsOnWhatIs'), look: 'bg-soon-wash text-soon-ink' },
 } as const
 
 /** A self-check of the few facts that decide, by the vacancy's own conditions. It is computed here; nothing is sent or kept. */
@@ -27,7 +28,7 @@ export function WouldIFit() {
   const { verdict, lines } = fitOf(vacancy, said)
   const known = knownFacts(vacancy.form, vacancy.names)
   const nameOf = (key: string) =>
-    say(vacancy.names[key] ?? lines.find(({ requirement }) => requirement.key === key)?.requirement.title ?? key)
+    vacancy.names[key] ?? lines.find(({ requirement }) => requirement.key === key)?.requirement.title ?? key
   const against = lines.filter(({ state }) => state === 'does not fit')
   const open = lines.filter(({ state }) => state === 'open')
   const needless = new Set(
@@ -41,13 +42,9 @@ export function WouldIFit() {
             {vacancy.title}
           </Link>
         </p>
-        <h1 className="text-[2em]">{say('Would I fit?')}</h1>
-        <p className="mb-4 max-w-[62ch] text-ink-2">
-          {say(
-            'These few facts decide, by the same rules that judge an application. What you choose here stays on this page; nothing is sent or kept.',
-          )}
-        </p>
-        {questions.length + held.length === 0 && <p>{say('Nothing has to be known beforehand. Anybody may apply.')}</p>}
+        <h1 className="text-[2em]">{say('vacancies.wouldIFit')}</h1>
+        <p className="mb-4 max-w-[62ch] text-ink-2">{say('vacancies.theseFewFactsDecideBy')}</p>
+        {questions.length + held.length === 0 && <p>{say('vacancies.nothingHasToBeKnown')}</p>}
         <Sheet className="grid gap-5">
           {questions.map((question) => (
             <AnswerField
@@ -63,14 +60,14 @@ export function WouldIFit() {
               <Choice
                 key={requirement.key}
                 name={requirement.key}
-                label={say('Do you have: {{what}}?', { what: heldWords(requirement, nameOf) })}
+                label={say('vacancies.doYouHave', { what: heldWords(requirement, nameOf) })}
                 value={said.holds[requirement.key] ?? ''}
                 onChange={(value) =>
                   setSaid({ ...said, holds: { ...said.holds, [requirement.key]: value as 'yes' | 'no' } })
                 }
                 options={[
-                  { value: 'yes', label: say('Yes') },
-                  { value: 'no', label: say('No') },
+                  { value: 'yes', label: say('vacancies.yes') },
+                  { value: 'no', label: say('vacancies.no') },
                 ]}
               />
             ))}
@@ -81,29 +78,25 @@ export function WouldIFit() {
           {verdicts[verdict].words}
         </p>
         <Lines
-          title={say('What speaks against it')}
+          title={say('vacancies.whatSpeaksAgainstIt')}
           lines={against}
           words={({ requirement }) => requirementSentence(requirement, nameOf, known)}
         />
         <Lines
-          title={say('Still open')}
+          title={say('vacancies.stillOpen')}
           lines={open}
           words={({ missing, requirement }) =>
             missing[0] === requirement.key
-              ? say('Not said yet.')
-              : say('Depends on: {{names}}', { names: missing.map(nameOf).join(', ') })
+              ? say('vacancies.notSaidYet')
+              : say('vacancies.dependsOn', { names: missing.map(nameOf).join(', ') })
           }
         />
         {verdict !== 'does not fit' && (
-          <p className="mt-3 text-[0.93em] text-ink-2">
-            {say(
-              'What you say has to be proven later: by documents, and by those who issued them. The vacancy says which and when.',
-            )}
-          </p>
+          <p className="mt-3 text-[0.93em] text-ink-2">{say('vacancies.whatYouSayHasTo')}</p>
         )}
         <p className="mt-3">
           <Link to={`/vacancies/${slug}`} className="font-semibold text-confirmed">
-            {say('Back to the vacancy')}
+            {say('vacancies.backToTheVacancy')}
           </Link>
         </p>
       </aside>
@@ -125,7 +118,7 @@ function heldWords(requirement: Requirement, nameOf: (key: string) => string) {
   const words = requirementSentence(plain, nameOf)
     .replace(/, [^,]*\.$/, '')
     .replace(/^./, (letter) => (spokenLanguage() === 'en' ? letter.toLowerCase() : letter))
-  return validStartPlusDays === undefined ? words : say('{{words}}, valid beyond the first day', { words })
+  return validStartPlusDays === undefined ? words : say('vacancies.validBeyondTheFirstDay', { words })
 }
 
 function Lines({
@@ -144,7 +137,7 @@ function Lines({
       <ul className="divide-y divide-line">
         {lines.map((line) => (
           <li key={line.requirement.key} className="py-1.5">
-            <span className="font-semibold">{say(line.requirement.title)}</span>
+            <span className="font-semibold">{requirementTitle(line.requirement)}</span>
             <span className="block text-[0.93em] text-ink-2">{words(line)}</span>
           </li>
         ))}

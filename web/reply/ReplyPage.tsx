@@ -3,7 +3,9 @@ import { useParams } from 'react-router'
 import type { Reply } from '#contract/endpoint'
 import type { EnquiryReply, FieldReply, readEnquiry } from '#contract/verification'
 import { readTyped, writeWhen } from '#core/dates/write'
+import { say, sourceLanguages } from '#core/words/say'
 import { api } from '../api'
+import { LanguageChoice } from '../portal/LanguageChoice'
 import { Button } from '../ui/Button'
 import { DateField } from '../ui/DateField'
 import { LongField, TextField } from '../ui/Field'
@@ -24,61 +26,56 @@ export function ReplyPage() {
   const [receipt, setReceipt] = useState<{ receivedAt: string; receipt: string }>()
   if (error && (error as { status?: number }).status === 404) {
     return (
-      <Plain title="This link leads nowhere">
-        <p>It may have been cut off when it was copied. Open it again from the mail, or write to whoever sent it.</p>
+      <Plain title={say('reply.thisLinkLeadsNowhere')}>
+        <p>{say('reply.cutOff')}</p>
       </Plain>
     )
   }
   if (receipt) {
     return (
-      <Plain title="Thank you">
+      <Plain title={say('reply.thankYou')}>
         <p>
-          Your answer arrived {writeMoment(receipt.receivedAt)}. If you ever need to refer to it:{' '}
+          {say('reply.yourAnswerArrivedIfYou', { when: writeMoment(receipt.receivedAt) })}{' '}
           <span className="font-mono font-semibold">{receipt.receipt}</span>.
         </p>
-        <p className="mt-2 text-ink-2">Nothing more is needed. You can close this page.</p>
+        <p className="mt-2 text-ink-2">{say('reply.nothingMoreIsNeededYou')}</p>
       </Plain>
     )
   }
   if (!data) return <Waiting error={error} />
   if (data.state === 'answered') {
     return (
-      <Plain title="This has been answered already">
+      <Plain title={say('reply.thisHasBeenAnsweredAlready')}>
         <p>
-          {data.source} answered this question{data.answeredAt ? ` on ${writeDayOf(data.answeredAt)}` : ''}. Thank you;
-          nothing more is needed. To correct the answer, write to <strong>{data.contact}</strong>.
+          {data.answeredAt
+            ? say('reply.answeredOn', { source: data.source, day: writeDayOf(data.answeredAt) })
+            : say('reply.answered', { source: data.source })}{' '}
+          {say('reply.thankYouNothingMoreIs', { contact: data.contact })}
         </p>
       </Plain>
     )
   }
   if (data.state === 'withdrawn') {
     return (
-      <Plain title="No answer is needed any more">
-        <p>
-          {data.operator} no longer asks this. Thank you for opening it; there is nothing to do, and you can close this
-          page.
-        </p>
+      <Plain title={say('reply.noAnswerNeeded')}>
+        <p>{say('reply.withdrawn', { operator: data.operator })}</p>
       </Plain>
     )
   }
   if (data.state !== 'open') {
     return (
-      <Plain title="This link has expired">
-        <p>
-          Links work for thirty days, so that old ones cannot be misused. Write to <strong>{data.contact}</strong> and
-          we will send a new one, or ask in another way.
-        </p>
+      <Plain title={say('reply.expired')}>
+        <p>{say('reply.expiredBecause', { contact: data.contact })}</p>
       </Plain>
     )
   }
   return <Asking token={token} question={data} onReceived={setReceipt} />
 }
 
-const kindWords: Record<string, string> = {
-  study: 'studied with you',
-  work: 'worked for you',
-  licence: 'holds a licence you issued',
-  certificate: 'holds a certificate you issued',
+const kinds = ['study', 'work', 'licence', 'certificate'] as const
+const headingOf = ({ kind, candidate }: Question) => {
+  const known = kinds.find((each) => each === kind)
+  return known ? say(`reply.heading.${known}`, { candidate }) : say('reply.heading', { candidate })
 }
 
 type Answers = Record<string, { says?: FieldReply['says']; value: string }>
@@ -102,7 +99,7 @@ function Asking({
   const [tried, setTried] = useState(false)
   const open = known ? question.fields.filter(({ key }) => !isComplete(answers[key])) : []
   const asksStanding = known && (question.kind === 'licence' || question.kind === 'certificate')
-  const dateKeys = new Set(question.fields.filter(({ kind }) => kind === 'date').map(({ key }) => key))
+  const dateKeys = new Set<string>(question.fields.filter(({ kind }) => kind === 'date').map(({ key }) => key))
   const send = async () => {
     setTried(true)
     if (open.length > 0 || (asksStanding && !standing.state) || respondent.trim().length < 2) return
@@ -121,23 +118,19 @@ function Asking({
     setAnswers(Object.fromEntries(question.fields.map(({ key }) => [key, { says: 'agrees' as const, value: '' }])))
   return (
     <main className="mx-auto max-w-[820px] px-4 py-7 text-[1.0333rem]">
-      <p className="text-ink-2">
-        {question.operator} asks {question.source}
-      </p>
-      <h1 className="mb-2 text-[1.9em]">
-        {question.candidate} {kindWords[question.kind] ?? 'names you as a source'}. Is this right?
-      </h1>
+      <p className="text-ink-2">{say('reply.asks', { operator: question.operator, source: question.source })}</p>
+      <h1 className="mb-2 text-[1.9em]">{headingOf(question)}</h1>
       <p className="mb-4 text-ink-2">
-        {question.candidate} has signed a permission for this question; it was attached to the mail. Please answer by{' '}
-        <strong className="text-ink">{writeWhen(question.answerBy)}</strong>.
+        {say('reply.permission', { candidate: question.candidate, day: writeWhen(question.answerBy) })}
       </p>
       {known && (
         <Sheet className="!p-0">
           <div className="flex flex-wrap items-center justify-between gap-2 border-line border-b bg-sheet-2 px-4 py-2">
-            <p className="text-ink-2">What was claimed, line by line</p>
-            <Button onClick={agreeAll}>All of it is right</Button>
+            <p className="text-ink-2">{say('reply.claimedLineByLine')}</p>
+            <Button onClick={agreeAll}>{say('reply.allRight')}</Button>
           </div>
-          {question.fields.map(({ key, label, kind }) => {
+          {question.fields.map(({ key, kind }) => {
+            const label = say(`field.${key}`)
             const answer = answers[key]
             const claimed = kind === 'date' ? writeWhen(question.claimed[key] ?? '') : (question.claimed[key] ?? '')
             return (
@@ -165,19 +158,19 @@ function Asking({
                         checked={answer?.says === says}
                         onChange={() => set(key, { says })}
                       />
-                      {{ agrees: 'Right', differs: 'Not so', 'cannot say': 'Cannot say' }[says]}
+                      {say(`reply.says.${says}`)}
                     </label>
                   ))}
                 </div>
                 {answer?.says === 'differs' && (
                   <div className="sm:col-span-2">
                     <TextField
-                      label={`${label} according to your records`}
+                      label={say('reply.accordingToRecords', { label })}
                       value={answer.value}
                       onChange={(event) => set(key, { value: event.target.value })}
                       error={
                         dateKeys.has(key) && answer.value && !readTyped(answer.value)
-                          ? 'Write a date such as 9 Jul 2021, Jul 2021 or 2021.'
+                          ? say('reply.writeADate')
                           : undefined
                       }
                     />
@@ -185,9 +178,7 @@ function Asking({
                 )}
                 {tried && !isComplete(answer) && (
                   <p role="alert" className="font-semibold text-[0.9em] text-contradicted sm:col-span-2">
-                    {answer?.says === 'differs'
-                      ? 'Give the right value, or choose “Cannot say”.'
-                      : 'Still open: right, not so, or cannot say?'}
+                    {answer?.says === 'differs' ? say('reply.giveTheValue') : say('reply.stillOpen')}
                   </p>
                 )}
               </fieldset>
@@ -203,29 +194,25 @@ function Asking({
           checked={!known}
           onChange={(event) => setKnown(!event.target.checked)}
         />
-        We know nothing of this person or this paper.
+        {say('reply.unknownToUs')}
       </label>
       <Sheet className="grid gap-4 sm:grid-cols-2">
         <TextField
-          label="Your name"
+          label={say('reply.yourName')}
           autoComplete="name"
           value={respondent}
           onChange={(event) => setRespondent(event.target.value)}
-          error={
-            tried && respondent.trim().length < 2
-              ? 'Give your name, so that the answer has an author.'
-              : faultAt(problem, 'respondent')
-          }
+          error={tried && respondent.trim().length < 2 ? say('reply.nameNeeded') : faultAt(problem, 'respondent')}
         />
         <TextField
-          label="Your office"
+          label={say('reply.yourOffice')}
           optional
           value={capacity}
           onChange={(event) => setCapacity(event.target.value)}
         />
         <div className="sm:col-span-2">
           <LongField
-            label="Anything to add"
+            label={say('reply.anythingToAdd')}
             optional
             limit={4000}
             value={note}
@@ -235,14 +222,14 @@ function Asking({
         <div className="sm:col-span-2">
           <ProblemNote problem={problem} />
           <Button kind="main" busy={busy} onClick={() => void send()}>
-            Send the answer
+            {say('reply.sendTheAnswer')}
           </Button>
-          <p className="mt-2 text-[0.9em] text-ink-2">
-            The link is used up with that. Only {question.operator} sees your answer; the candidate sees that you have
-            answered.
-          </p>
+          <p className="mt-2 text-[0.9em] text-ink-2">{say('reply.linkUsedUp', { operator: question.operator })}</p>
         </div>
       </Sheet>
+      <footer className="mt-6 text-[0.93em]">
+        <LanguageChoice among={sourceLanguages} />
+      </footer>
     </main>
   )
 }
@@ -250,12 +237,7 @@ function Asking({
 type Standing = NonNullable<EnquiryReply['standing']>
 type StandingAnswer = { state?: Standing['state']; from: string; through: string }
 
-const standingWords: Record<Standing['state'], string> = {
-  good: 'In force',
-  restricted: 'Restricted',
-  suspended: 'Suspended',
-  revoked: 'Revoked',
-}
+const standings = ['good', 'restricted', 'suspended', 'revoked'] as const satisfies readonly Standing['state'][]
 
 const standingOf = (asked: boolean, { state, from, through }: StandingAnswer): { standing?: Standing } =>
   asked && state ? { standing: { state, ...(from ? { from } : {}), ...(through ? { through } : {}) } } : {}
@@ -267,9 +249,9 @@ function AskStanding({ value, onChange, tried }: AskStandingProps) {
   return (
     <Sheet className="mt-3 grid gap-2">
       <fieldset>
-        <legend className="float-left mb-1.5 w-full text-ink-2">Is it in force today?</legend>
+        <legend className="float-left mb-1.5 w-full text-ink-2">{say('reply.inForceToday')}</legend>
         <div className="clear-both flex flex-wrap gap-1.5">
-          {(Object.keys(standingWords) as Standing['state'][]).map((state) => (
+          {standings.map((state) => (
             <label
               key={state}
               className={`cursor-pointer rounded-sheet border px-2.5 py-1.5 focus-within:outline-2 focus-within:outline-asked ${value.state === state ? 'border-confirmed bg-confirmed-wash font-semibold' : 'border-line-strong'}`}
@@ -281,16 +263,21 @@ function AskStanding({ value, onChange, tried }: AskStandingProps) {
                 checked={value.state === state}
                 onChange={() => onChange({ ...value, state })}
               />
-              {standingWords[state]}
+              {say(`reply.standing.${state}`)}
             </label>
           ))}
         </div>
       </fieldset>
       {value.state && value.state !== 'good' && (
         <div className="grid gap-3 sm:grid-cols-2">
-          <DateField label="Since" optional value={value.from} onChange={(from) => onChange({ ...value, from })} />
           <DateField
-            label="Through"
+            label={say('reply.since')}
+            optional
+            value={value.from}
+            onChange={(from) => onChange({ ...value, from })}
+          />
+          <DateField
+            label={say('reply.through')}
             optional
             value={value.through}
             onChange={(through) => onChange({ ...value, through })}
@@ -299,7 +286,7 @@ function AskStanding({ value, onChange, tried }: AskStandingProps) {
       )}
       {tried && !value.state && (
         <p role="alert" className="font-semibold text-[0.9em] text-contradicted">
-          Still open: in force, restricted, suspended or revoked?
+          {say('reply.standingOpen')}
         </p>
       )}
     </Sheet>

@@ -32,7 +32,7 @@ function EnterCode() {
     if (found) navigate(`/vouch/${found.token}`)
   }
   return (
-    <Plain title={say('Vouch for somebody')}>
+    <Plain title={say('reply.vouchForSomebody')}>
       <form
         className="grid gap-4"
         noValidate
@@ -41,16 +41,16 @@ function EnterCode() {
           void open()
         }}
       >
-        <p>{say('The candidate has given you a reference and a code. You need no account.')}</p>
+        <p>{say('reply.theCandidateHasGivenYou')}</p>
         <TextField
-          label={say('Reference')}
+          label={say('reply.reference')}
           value={reference}
           autoComplete="off"
           placeholder="VO-…"
           onChange={(event) => setReference(event.target.value)}
         />
         <TextField
-          label={say('Code')}
+          label={say('reply.code')}
           value={code}
           autoComplete="off"
           onChange={(event) => setCode(event.target.value)}
@@ -59,7 +59,7 @@ function EnterCode() {
         <ProblemNote problem={problem?.faults ? undefined : problem} />
         <p>
           <Button kind="main" type="submit" busy={busy} disabled={reference.trim() === '' || code.trim() === ''}>
-            {say('Go on')}
+            {say('reply.goOn')}
           </Button>
         </p>
       </form>
@@ -72,28 +72,28 @@ function Behind({ token }: { token: string }) {
   const [receipt, setReceipt] = useState<{ receivedAt: string; receipt: string }>()
   if (error && (error as { status?: number }).status === 404)
     return (
-      <Plain title={say('This link leads nowhere')}>
-        <p>{say('It may have been cut off when it was copied. Open it again from the mail, or ask for a code.')}</p>
+      <Plain title={say('reply.thisLinkLeadsNowhere')}>
+        <p>{say('reply.itMayHaveBeenCut')}</p>
       </Plain>
     )
   if (receipt)
     return (
-      <Plain title={say('Thank you')}>
+      <Plain title={say('reply.thankYou')}>
         <p>
-          {say('Your answer arrived {{when}}. If you ever need to refer to it:', {
+          {say('reply.yourAnswerArrivedIfYou', {
             when: writeMoment(receipt.receivedAt),
           })}{' '}
           <span className="font-mono font-semibold">{receipt.receipt}</span>.
         </p>
-        <p className="mt-2 text-ink-2">{say('Nothing more is needed. You can close this page.')}</p>
+        <p className="mt-2 text-ink-2">{say('reply.nothingMoreIsNeededYou')}</p>
       </Plain>
     )
   if (!data) return <Waiting error={error} />
   if (data.state !== 'asked')
     return (
-      <Plain title={data.state === 'done' ? say('This has been answered already') : say('This is no longer asked')}>
+      <Plain title={data.state === 'done' ? say('reply.thisHasBeenAnsweredAlready') : say('reply.thisIsNoLongerAsked')}>
         <p>
-          {say('Thank you; nothing more is needed. To correct something, write to {{contact}}.', {
+          {say('reply.thankYouNothingMoreIs', {
             contact: data.contact,
           })}
         </p>
@@ -116,7 +116,7 @@ function Vouching({ token, asked, onReceived }: VouchingProps) {
   const [tried, setTried] = useState(false)
   const set = (change: Partial<VouchingAnswer>) => setGiven((before) => ({ ...before, ...change }))
   const missing = (value: string | undefined, least = 1) =>
-    tried && (value ?? '').trim().length < least ? say('This is needed.') : undefined
+    tried && (value ?? '').trim().length < least ? say('reply.thisIsNeeded') : undefined
   const { candidate } = asked
   const send = async () => {
     setTried(true)
@@ -139,13 +139,8 @@ function Vouching({ token, asked, onReceived }: VouchingProps) {
   return (
     <main className="mx-auto max-w-[760px] px-4 py-7 text-[1.0333rem]">
       <p className="text-ink-2">{asked.operator}</p>
-      <h1 className="mb-2 text-[2em]">{say('Can you vouch for {{candidate}}?', { candidate })}</h1>
-      <p className="mb-4 max-w-[62ch]">
-        {say(
-          '{{candidate}} applies as {{vacancy}} and has named you. Say what you have seen yourself; a few minutes are enough. Those who decide read it, and {{candidate}} does not.',
-          { candidate, vacancy: asked.vacancy },
-        )}
-      </p>
+      <h1 className="mb-2 text-[2em]">{say('reply.canYouVouchFor', { candidate })}</h1>
+      <p className="mb-4 max-w-[62ch]">{say('reply.appliesAsAndHasNamed', { candidate, vacancy: asked.vacancy })}</p>
       <Sheet>
         <form
           className="grid gap-5 sm:grid-cols-2"
@@ -156,47 +151,47 @@ function Vouching({ token, asked, onReceived }: VouchingProps) {
           }}
         >
           <DateField
-            label={say('Since when did you work together?')}
-            help={say('“2021” or “Aug 2021” will do.')}
+            label={say('reply.sinceWhenDidYouWork')}
+            help={say('reply.n2021OrAug2021Will')}
             value={given.knownFrom ?? ''}
             onChange={(knownFrom) => set({ knownFrom })}
             error={faultAt(problem, 'knownFrom') ?? missing(given.knownFrom)}
           />
           <DateField
-            label={say('Until when?')}
+            label={say('reply.untilWhen')}
             value={given.knownTo ?? ''}
             onChange={(knownTo) => set({ knownTo: knownTo as VouchingAnswer['knownTo'] })}
             error={faultAt(problem, 'knownTo')}
-            blanks={[{ value: 'present', label: say('We still do') }]}
+            blanks={[{ value: 'present', label: say('reply.weStillDo') }]}
           />
           <Choice
-            label={say('How often?')}
+            label={say('reply.howOften')}
             name="worked"
             value={given.worked ?? ''}
             onChange={(worked) => set({ worked: worked as VouchingAnswer['worked'] })}
             error={missing(given.worked)}
             options={[
-              { value: 'every week', label: say('Every week') },
-              { value: 'now and then', label: say('Now and then') },
-              { value: 'rarely', label: say('Rarely') },
+              { value: 'every week', label: say('reply.everyWeek') },
+              { value: 'now and then', label: say('reply.nowAndThen') },
+              { value: 'rarely', label: say('reply.rarely') },
             ]}
           />
           <Choice
-            label={say('Would you trust them with this work?')}
+            label={say('reply.wouldYouTrustThemWith')}
             name="trust"
             value={given.trust ?? ''}
             onChange={(trust) => set({ trust: trust as VouchingAnswer['trust'] })}
             error={missing(given.trust)}
             options={[
-              { value: 'yes', label: say('Yes') },
-              { value: 'with support', label: say('Yes, with support at first') },
-              { value: 'no', label: say('No') },
+              { value: 'yes', label: say('reply.yes') },
+              { value: 'with support', label: say('reply.yesWithSupportAtFirst') },
+              { value: 'no', label: say('reply.no') },
             ]}
           />
           <div className="sm:col-span-2">
             <LongField
-              label={say('What have you seen?')}
-              help={say('One or two occasions say more than praise.')}
+              label={say('reply.whatHaveYouSeen')}
+              help={say('reply.oneOrTwoOccasionsSay')}
               limit={4000}
               value={given.statement ?? ''}
               onChange={(event) => set({ statement: event.target.value })}
@@ -204,13 +199,13 @@ function Vouching({ token, asked, onReceived }: VouchingProps) {
             />
           </div>
           <TextField
-            label={say('Your name')}
+            label={say('reply.yourName')}
             value={given.respondent ?? ''}
             onChange={(event) => set({ respondent: event.target.value })}
             error={missing(given.respondent, 2)}
           />
           <TextField
-            label={say('Your position')}
+            label={say('reply.yourPosition')}
             optional
             value={given.capacity ?? ''}
             onChange={(event) => set({ capacity: event.target.value })}
@@ -218,7 +213,7 @@ function Vouching({ token, asked, onReceived }: VouchingProps) {
           <div className="sm:col-span-2">
             <ProblemNote problem={problem?.faults ? undefined : problem} />
             <Button kind="main" type="submit" busy={busy}>
-              {say('Send my answer')}
+              {say('reply.sendMyAnswer')}
             </Button>
           </div>
         </form>

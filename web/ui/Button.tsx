@@ -36,7 +36,7 @@ export function Button({
       className={`inline-flex items-center justify-center gap-2 rounded-sheet px-3 py-1.5 font-semibold text-[0.95em] whitespace-nowrap disabled:opacity-55 ${looks[kind]} ${className}`}
       {...rest}
     >
-      {busy ? say('One moment…') : children}
+      {busy ? say('ui.oneMoment') : children}
       {letter && !busy && <Key letter={letter} />}
     </button>
   )

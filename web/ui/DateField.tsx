@@ -1,5 +1,6 @@
 import { useEffect, useState } from 'react'
 import { readTyped, writeWhen } from '#core/dates/write'
+import { say } from '#core/words/say'
 import { TextField } from './Field'
 
 type Props = {
@@ -47,7 +48,7 @@ export function DateField({ label, value, onChange, help, error, blanks = [], op
         }}
         onBlur={leave}
         help={help}
-        error={unread ? 'This cannot be read as a date. “2021”, “Jul 2021” or “9 Jul 2021” will do.' : error}
+        error={unread ? say('ui.noDate') : error}
       />
       {blanks.map((choice) => (
         <label key={choice.value} className="mt-1 flex items-center gap-2 text-[0.93em]">

@@ -1,6 +1,7 @@
 import { X } from 'lucide-react'
 import { Dialog as Radix } from 'radix-ui'
 import type { ReactNode } from 'react'
+import { say } from '#core/words/say'
 import { useFocusBack } from './useFocusBack'
 
 type Props = {
@@ -40,7 +41,7 @@ export function Dialog({ open, onClose, title, description, children, wide = fal
         >
           <div className="mb-3 flex items-start justify-between gap-4">
             <Radix.Title className="text-[1.4em]">{title}</Radix.Title>
-            <Radix.Close aria-label="Close" className="rounded-sheet p-1 text-ink-2 hover:bg-ground">
+            <Radix.Close aria-label={say('ui.close')} className="rounded-sheet p-1 text-ink-2 hover:bg-ground">
               <X size={18} />
             </Radix.Close>
           </div>

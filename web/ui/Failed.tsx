@@ -7,16 +7,10 @@ export function Failed() {
   const missing = !error || (isRouteErrorResponse(error) && error.status === 404)
   return (
     <main className="mx-auto max-w-[560px] p-8">
-      <h1 className="mb-2 text-[2em]">
-        {missing ? say('There is nothing at this address') : say('This page could not be shown')}
-      </h1>
-      <p className="mb-4 text-ink-2">
-        {missing
-          ? say('It may have been mistyped, or the thing may be gone.')
-          : say('Nothing you saved is lost. Load the page again; if that does not help, write to us.')}
-      </p>
+      <h1 className="mb-2 text-[2em]">{missing ? say('ui.thereIsNothingAtThis') : say('ui.thisPageCouldNotBe')}</h1>
+      <p className="mb-4 text-ink-2">{missing ? say('ui.itMayHaveBeenMistyped') : say('ui.nothingYouSavedIsLost')}</p>
       <Link to="/" className="font-semibold text-confirmed underline">
-        {say('To the vacancies')}
+        {say('ui.toTheVacancies')}
       </Link>
     </main>
   )

@@ -17,7 +17,7 @@ function Frame({ label, help, error, optional, hidden, children }: Around & { ch
     <div className="min-w-0">
       <label htmlFor={id} className={hidden ? 'sr-only' : 'mb-1 block font-semibold text-[0.93em]'}>
         {label}
-        {optional && <span className="font-normal text-ink-3"> {say('(if any)')}</span>}
+        {optional && <span className="font-normal text-ink-3"> {say('ui.ifAny')}</span>}
       </label>
       {children({ id, describedBy: described || undefined, invalid: Boolean(error) })}
       {help && (
@@ -50,7 +50,7 @@ export function TextField({
   return (
     <Frame
       {...{ label, error, optional, hidden }}
-      help={limit && length > limit * 0.8 ? say('{{count}} characters left', { count: limit - length }) : help}
+      help={limit && length > limit * 0.8 ? say('ui.charactersLeft', { count: limit - length }) : help}
     >
       {({ id, describedBy, invalid }) => (
         <input id={id} aria-describedby={describedBy} aria-invalid={invalid} className={box(invalid)} {...rest} />
@@ -72,7 +72,7 @@ export function LongField({
   return (
     <Frame
       {...{ label, error, optional, hidden }}
-      help={limit && length > limit * 0.6 ? say('{{count}} characters left', { count: limit - length }) : help}
+      help={limit && length > limit * 0.6 ? say('ui.charactersLeft', { count: limit - length }) : help}
     >
       {({ id, describedBy, invalid }) => (
         <textarea

@@ -31,6 +31,8 @@ type Props = {
 /** Room for the longest name of a lane. */
 const labelWidths = { en: 44, de: 70 } as const
 const laneHeight = 21
+const laneName = (lane: LifeBar['lane']) =>
+  ({ Work: say('ui.work'), Study: say('ui.study'), Home: say('ui.home') })[lane]
 const top = 18
 
 /** A person’s years on one axis: work, study, home and papers, gaps hatched, today and the start as lines. */
@@ -46,7 +48,7 @@ export function LifeChart({ bars, papers = [], today, start, years, toleratedGap
     observer.observe(element)
     return () => observer.disconnect()
   }, [])
-  const labelWidth = labelWidths[spokenLanguage()]
+  const labelWidth = labelWidths[spokenLanguage() === 'de' ? 'de' : 'en']
   const plotWidth = width - labelWidth - 6
   const life = useMemo(
     () => layOutLife({ bars, papers, today, start, years, toleratedGapDays, width: plotWidth }),
@@ -93,12 +95,12 @@ export function LifeChart({ bars, papers = [], today, start, years, toleratedGap
         </defs>
         {lanes.map((lane) => (
           <text key={lane} x={0} y={laneTop.get(lane)! + 14} fill="var(--ink-2)">
-            {lane === 'Work' ? say('Work') : lane === 'Study' ? say('Study') : say('Home')}
+            {laneName(lane)}
           </text>
         ))}
         {life.papers.length > 0 && (
           <text x={0} y={papersTop + 9} fill="var(--ink-2)">
-            {say('Papers')}
+            {say('ui.papers')}
           </text>
         )}
         <g transform={`translate(${labelWidth} 0)`}>
@@ -120,10 +122,10 @@ export function LifeChart({ bars, papers = [], today, start, years, toleratedGap
               fill={fills[bar.rung] ?? fills.claimed!}
               dark={darkText.has(bar.rung)}
               label={bar.label}
-              title={say('{{label}}, {{from}} to {{to}}, {{rung}}', {
+              title={say('ui.labelFromToToRung', {
                 label: bar.label,
                 from: writeWhen(bar.from),
-                to: bar.to === 'present' ? say('now') : writeWhen(bar.to),
+                to: bar.to === 'present' ? say('ui.now') : writeWhen(bar.to),
                 rung: bar.rung,
               })}
               onChoose={onChoose && (() => onChoose(bar.id))}
@@ -149,7 +151,7 @@ export function LifeChart({ bars, papers = [], today, start, years, toleratedGap
                 fill={fills[paper.state] ?? fills.claimed!}
                 dark
                 label=""
-                title={say('{{label}}, {{from}}to {{through}}', {
+                title={say('ui.labelFromToThrough', {
                   label: paper.label,
                   from: paper.from ? `${writeWhen(paper.from)} ` : '',
                   through: writeWhen(paper.through),
@@ -166,7 +168,7 @@ export function LifeChart({ bars, papers = [], today, start, years, toleratedGap
             fill="var(--ink)"
             className="font-semibold"
           >
-            {say('today')}
+            {say('ui.today')}
           </text>
           {life.start !== undefined && (
             <>
@@ -186,7 +188,7 @@ export function LifeChart({ bars, papers = [], today, start, years, toleratedGap
                 fill="var(--confirmed)"
                 className="font-semibold"
               >
-                {say('start')}
+                {say('ui.start')}
               </text>
             </>
           )}
@@ -198,25 +200,25 @@ export function LifeChart({ bars, papers = [], today, start, years, toleratedGap
         aria-expanded={asTable}
         className={asTable ? 'text-confirmed underline' : 'sr-only focus:not-sr-only'}
       >
-        {asTable ? say('Hide the table') : say('Show as a table')}
+        {asTable ? say('ui.hideTheTable') : say('ui.showAsATable')}
       </button>
       <div className={asTable ? 'mt-1 overflow-x-auto' : 'sr-only'}>
         <table className="w-full text-left">
-          <caption className="sr-only">{say('The same as a table')}</caption>
+          <caption className="sr-only">{say('ui.theSameAsATable')}</caption>
           <thead>
             <tr>
-              <th>{say('What')}</th>
-              <th>{say('From')}</th>
-              <th>{say('To')}</th>
-              <th>{say('State')}</th>
+              <th>{say('ui.what')}</th>
+              <th>{say('ui.from')}</th>
+              <th>{say('ui.to')}</th>
+              <th>{say('ui.state')}</th>
             </tr>
           </thead>
           <tbody>
             {bars.map(({ id, label, lane, from, to, rung }) => (
               <tr key={id}>
-                <td>{`${say(lane)}: ${label}`}</td>
+                <td>{`${laneName(lane)}: ${label}`}</td>
                 <td>{writeWhen(from)}</td>
-                <td>{to === 'present' ? say('now') : writeWhen(to)}</td>
+                <td>{to === 'present' ? say('ui.now') : writeWhen(to)}</td>
                 <td>{rung}</td>
               </tr>
             ))}
@@ -230,7 +232,7 @@ export function LifeChart({ bars, papers = [], today, start, years, toleratedGap
             ))}
             {life.gaps.map(({ from, through, days, certain }) => (
               <tr key={from}>
-                <td>{certain ? say('Gap') : say('Possible gap')}</td>
+                <td>{certain ? say('ui.gap') : say('ui.possibleGap')}</td>
                 <td>{writeWhen(from)}</td>
                 <td>{writeWhen(through)}</td>
                 <td>{writeDays(days)}</td>
@@ -245,8 +247,11 @@ export function LifeChart({ bars, papers = [], today, start, years, toleratedGap
 
 function summaryOf({ gaps, bars, papers }: ReturnType<typeof layOutLife>): string {
   const certain = gaps.filter((gap) => gap.certain)
-  const gapWords = certain.length === 0 ? 'no gap' : certain.map(({ days }) => `a gap of ${writeDays(days)}`).join(', ')
-  return `Life chart: ${bars.length} entries, ${papers.length} papers, ${gapWords}`
+  const gapWords =
+    certain.length === 0
+      ? say('ui.noGap')
+      : certain.map(({ days }) => say('ui.aGapOf', { days: writeDays(days) })).join(', ')
+  return say('ui.lifeChartEntriesPapers', { count: bars.length, count2: papers.length, gapWords })
 }
 
 type Box = {
@@ -300,7 +305,7 @@ type GapProps = {
 }
 
 function Gap({ gap, y, fill, plotWidth, onChoose }: GapProps) {
-  const title = `${gap.certain ? 'Gap' : 'Possible gap'} of ${writeDays(gap.days)}, ${writeWhen(gap.from)} to ${writeWhen(gap.through)}`
+  const title = `${gap.certain ? say('ui.gap2') : say('ui.possibleGap2')} of ${writeDays(gap.days)}, ${writeWhen(gap.from)} to ${writeWhen(gap.through)}`
   const acts = onChoose
     ? {
         role: 'button',

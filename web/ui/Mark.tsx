@@ -1,4 +1,5 @@
 import { Tooltip } from 'radix-ui'
+import { say } from '#core/words/say'
 
 export type MarkName =
   | 'claimed'
@@ -12,15 +13,15 @@ export type MarkName =
   | 'lapsed'
 
 const words: Record<MarkName, string> = {
-  claimed: 'Claimed: the candidate says so',
-  evidenced: 'Evidenced: somebody has looked at a document',
-  asked: 'Asked: the source has not answered',
-  confirmed: 'Confirmed by the source',
-  contradicted: 'Contradicted',
-  unconfirmable: 'Unconfirmable: the source cannot or will not answer',
-  waived: 'Waived',
-  expiring: 'Expiring',
-  lapsed: 'Lapsed',
+  claimed: say('ui.claimedTheCandidateSaysSo'),
+  evidenced: say('ui.evidencedSomebodyHasLookedAt'),
+  asked: say('ui.askedTheSourceHasNot'),
+  confirmed: say('ui.confirmedByTheSource'),
+  contradicted: say('ui.contradicted'),
+  unconfirmable: say('ui.unconfirmableTheSourceCannotOr'),
+  waived: say('ui.waived'),
+  expiring: say('ui.expiring'),
+  lapsed: say('ui.lapsed'),
 }
 
 const ring = <circle cx="8" cy="8" r="5.6" fill="none" stroke="currentColor" strokeWidth="1.6" />

@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import { Temporal } from 'temporal-polyfill'
+import { say } from '#core/words/say'
 import { DateField } from './DateField'
 import { TextField } from './Field'
 
@@ -30,7 +31,7 @@ export function MomentField({ label, value, timeZone, onChange, error }: Props) 
       />
       <TextField
         label="at"
-        aria-label={`${label} at, hours and minutes`}
+        aria-label={say('ui.atHoursAndMinutes', { label })}
         value={time}
         onChange={(event) => {
           setTime(event.target.value)

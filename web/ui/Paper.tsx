@@ -1,5 +1,6 @@
 import type { PDFDocumentProxy } from 'pdfjs-dist'
 import { useEffect, useRef, useState } from 'react'
+import { say } from '#core/words/say'
 import { drawPdfPage, openPdf } from './openPdf'
 
 type Props = { documentId: string; mediaType: string; name: string; width: number; firstPageOnly?: boolean }
@@ -8,11 +9,24 @@ type Props = { documentId: string; mediaType: string; name: string; width: numbe
 export function Paper({ documentId, mediaType, name, width, firstPageOnly = false }: Props) {
   const address = `/api/documents/${documentId}/bytes`
   if (mediaType.startsWith('video/'))
-    // biome-ignore lint/a11y/useMediaCaption: a candidate's own recording has no captions
-    return <video src={address} controls aria-label={`The video ${name}`} style={{ width }} className="block bg-ink" />
+    return (
+      // biome-ignore lint/a11y/useMediaCaption: a candidate's own recording has no captions
+      <video
+        src={address}
+        controls
+        aria-label={say('ui.theVideo', { name })}
+        style={{ width }}
+        className="block bg-ink"
+      />
+    )
   if (mediaType !== 'application/pdf')
     return (
-      <img src={address} alt={`The document ${name}`} style={{ width }} className="block border border-line bg-white" />
+      <img
+        src={address}
+        alt={say('ui.theDocument', { name })}
+        style={{ width }}
+        className="block border border-line bg-white"
+      />
     )
   return <PdfPages key={documentId} address={address} name={name} width={width} firstPageOnly={firstPageOnly} />
 }
@@ -47,9 +61,8 @@ export function PdfPages({
       void opened?.loadingTask.destroy()
     }
   }, [address])
-  if (failed)
-    return <p className="p-3 text-contradicted">The document cannot be shown. Open it in a new tab instead.</p>
-  if (!pdf) return <p className="p-3 text-ink-3">Opening {name}…</p>
+  if (failed) return <p className="p-3 text-contradicted">{say('ui.documentCannotBeShown')}</p>
+  if (!pdf) return <p className="p-3 text-ink-3">{say('ui.opening', { name })}</p>
   const pages = firstPageOnly ? 1 : pdf.numPages
   return (
     <div className="grid gap-3">
@@ -59,7 +72,7 @@ export function PdfPages({
           pdf={pdf}
           number={index + 1}
           width={width}
-          label={`${name}, page ${index + 1} of ${pdf.numPages}`}
+          label={say('ui.pageOf', { name, index: index + 1, numPages: pdf.numPages })}
         />
       ))}
     </div>

@@ -3,6 +3,7 @@ import { EditorContent, useEditor, useEditorState } from '@tiptap/react'
 import { Bold, Heading, Italic, Link2, List, ListOrdered } from 'lucide-react'
 import { type ReactNode, useId } from 'react'
 import { richTextParts } from '#contract/richText'
+import { say } from '#core/words/say'
 
 type Props = { label: string; value: unknown; onChange: (content: JSONContent) => void; error?: string }
 
@@ -37,7 +38,7 @@ export function RichTextField({ label, value, onChange, error }: Props) {
   const change = () => editor.chain().focus()
   const setLink = () => {
     if (active?.link) return change().unsetLink().run()
-    const address = window.prompt('Where does it lead? An address beginning with https:')
+    const address = window.prompt(say('ui.whereDoesItLeadAn'))
     if (address && /^(https?:|mailto:)/.test(address)) change().setLink({ href: address }).run()
   }
   return (
@@ -48,7 +49,7 @@ export function RichTextField({ label, value, onChange, error }: Props) {
       <div className="rounded-sheet border border-line-strong bg-sheet focus-within:border-asked">
         <div
           role="toolbar"
-          aria-label={`How ${label.toLowerCase()} looks`}
+          aria-label={say('ui.howLooks', { toLowerCase: label.toLowerCase() })}
           className="flex gap-0.5 border-line border-b p-1"
         >
           <Tool name="Heading" on={active?.heading} act={() => change().toggleHeading({ level: 3 }).run()}>

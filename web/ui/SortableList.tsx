@@ -17,6 +17,7 @@ import {
 import { CSS } from '@dnd-kit/utilities'
 import { GripVertical } from 'lucide-react'
 import type { ReactNode } from 'react'
+import { say } from '#core/words/say'
 
 type Props<T> = {
   items: readonly T[]
@@ -46,15 +47,15 @@ export function SortableList<T>({ items, keyOf, nameOf, onOrder, children, class
       onDragEnd={end}
       accessibility={{
         announcements: {
-          onDragStart: ({ active }) => `Picked up ${nameAt(active.id)}.`,
+          onDragStart: ({ active }) => say('ui.pickedUp', { id: nameAt(active.id) }),
           onDragOver: ({ over }) =>
-            over ? `Now at place ${keys.indexOf(String(over.id)) + 1} of ${keys.length}.` : '',
+            over ? say('ui.nowAtPlaceOf', { id: keys.indexOf(String(over.id)) + 1, count: keys.length }) : '',
           onDragEnd: ({ active, over }) =>
-            over ? `${nameAt(active.id)} is at place ${keys.indexOf(String(over.id)) + 1}.` : '',
-          onDragCancel: ({ active }) => `${nameAt(active.id)} is back where it was.`,
+            over ? say('ui.isAtPlace', { id: nameAt(active.id), id2: keys.indexOf(String(over.id)) + 1 }) : '',
+          onDragCancel: ({ active }) => say('ui.isBackWhereItWas', { id: nameAt(active.id) }),
         },
         screenReaderInstructions: {
-          draggable: 'Space picks up, arrow keys move, space puts down, Escape puts it back.',
+          draggable: say('ui.spacePicksUpArrowKeys'),
         },
       }}
     >
@@ -81,7 +82,7 @@ function Item({ id, name, children }: { id: string; name: string; children: (gri
       ref={setActivatorNodeRef}
       {...attributes}
       {...listeners}
-      aria-label={`Move ${name}`}
+      aria-label={say('ui.moveName', { name })}
       className="grid size-6 shrink-0 cursor-grab touch-none place-items-center rounded-sheet text-ink-3 hover:text-ink"
     >
       <GripVertical size={15} aria-hidden />

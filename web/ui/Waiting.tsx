@@ -7,7 +7,7 @@ export function Waiting({ error, onRetry }: { error?: unknown; onRetry?: () => v
   if (!error) {
     return (
       <p role="status" className="p-6 text-ink-3">
-        {say('One moment…')}
+        {say('ui.oneMoment')}
       </p>
     )
   }
@@ -16,7 +16,7 @@ export function Waiting({ error, onRetry }: { error?: unknown; onRetry?: () => v
       <ProblemNote problem={error as Problem} />
       {onRetry && (
         <button type="button" onClick={onRetry} className="mt-3 font-semibold text-confirmed underline">
-          {say('Try again')}
+          {say('ui.tryAgain')}
         </button>
       )}
     </div>

@@ -3,6 +3,7 @@ import { suppressSmall } from '#core/counts/suppress'
 import { faultOf } from '#core/form/answer'
 import type { Form, Question } from '#core/form/form'
 import { answerFaultWords } from '#core/words/form'
+import { coded, say } from '#core/words/say'
 import { changeWhere } from '../../platform/database/compareAndSet'
 import type { Account } from '../../platform/deps'
 import { conflict, invalid } from '../../platform/errors/problems'
@@ -20,7 +21,7 @@ const questionsIn = (form: Form): Question[] =>
  */
 export async function giveEqualityAnswers(actor: Account, id: string, answers: Record<string, string>) {
   const application = await ownApplication(actor, id, { lock: true })
-  if (application.equalityGiven) throw conflict('already-given', 'These questions have been answered already.')
+  if (application.equalityGiven) throw conflict('already-given', coded('problem.theseQuestionsHaveBeenAnswered'))
   const { vacancyId } = application
   const questions = questionsIn((await rulesOfApplication(application, await vacancyById(vacancyId))).form)
   const faults = Object.entries(answers).flatMap(([key, answer]) => {
@@ -28,7 +29,7 @@ export async function giveEqualityAnswers(actor: Account, id: string, answers: R
     const fault = question && faultOf(question, answer)
     if (question && !fault) return []
     return [
-      { pointer: `/body/answers/${key}`, message: fault ? answerFaultWords(fault) : 'This form does not ask that.' },
+      { pointer: `/body/answers/${key}`, message: fault ? answerFaultWords(fault) : say('problem.thisFormDoesNotAsk') },
     ]
   })
   if (faults.length > 0) throw invalid(faults)
@@ -37,7 +38,7 @@ export async function giveEqualityAnswers(actor: Account, id: string, answers: R
   )
   // Before the answers: nobody is counted twice, also not from two windows at once.
   if (!(await changeWhere(application, { equalityGiven: false }, { equalityGiven: true })))
-    throw conflict('already-given', 'These questions have been answered already.')
+    throw conflict('already-given', coded('problem.theseQuestionsHaveBeenAnswered'))
   return { done: true as const }
 }
 

@@ -3,6 +3,7 @@ import type { ClaimDetails } from '#contract/claims'
 import type { Capture as CaptureView, Offered } from '#contract/identity'
 import { readZone, type ZoneReading } from '#core/identity/machineZone'
 import type { PaperPart } from '#core/papers/papers'
+import { coded } from '#core/words/say'
 import { zoneFaultWords } from '#core/words/zone'
 import type { Account, Deps } from '../../platform/deps'
 import { conflict, notFound, Problem } from '../../platform/errors/problems'
@@ -15,8 +16,7 @@ type Paper = Extract<ClaimDetails, { kind: 'identity' }>['paper']
 /** Begins to capture the paper of an identity claim. */
 export async function beginCapture(deps: Deps, actor: Account, claimId: string): Promise<CaptureView> {
   const paper = paperOf(await ownClaim(deps, actor, claimId))
-  if (paper === 'two others')
-    throw conflict('nothing-to-read', 'These papers have no machine-readable lines; add them as documents.')
+  if (paper === 'two others') throw conflict('nothing-to-read', coded('problem.thesePapersHaveNoMachine'))
   const { session, address } = await orSilent(deps.captureDevice.begin(paper === 'passport' ? 1 : 2))
   const capture = await Capture.create({
     id: uuid(),
@@ -91,6 +91,6 @@ async function orSilent<T>(asked: Promise<T>): Promise<T> {
     return await asked
   } catch (error) {
     if (!(error instanceof DeviceSilent)) throw error
-    throw new Problem(502, 'device-silent', 'The capture device does not answer at the moment. Try again, or type it.')
+    throw new Problem(502, 'device-silent', coded('problem.theCaptureDeviceDoesNot'))
   }
 }

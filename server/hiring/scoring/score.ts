@@ -1,5 +1,6 @@
 import type { Points } from '#core/scoring/score'
 import { isComplete, summarise, visibleTo } from '#core/scoring/score'
+import { coded, say } from '#core/words/say'
 import { recordEvent } from '../../platform/audit/record'
 import type { Account, Deps } from '../../platform/deps'
 import { conflict, invalidField } from '../../platform/errors/problems'
@@ -41,18 +42,17 @@ export async function saveScore(
   { points, note, handIn }: { points: Points; note: string; handIn: boolean },
 ) {
   const application = await sentApplication(applicationId, { lock: true })
-  if (application.stage !== 'sent')
-    throw conflict('scored', 'The shortlist has been decided; scores are no longer taken.')
+  if (application.stage !== 'sent') throw conflict('scored', coded('problem.theShortlistHasBeenDecided'))
   const { criteria, reviewers } = await sheetOf(application.vacancyId, { lock: true })
-  if (criteria.length === 0) throw conflict('no-sheet', 'This vacancy has no score sheet yet.')
+  if (criteria.length === 0) throw conflict('no-sheet', coded('problem.thisVacancyHasNoScore'))
   const unknown = Object.keys(points).find((key) => !criteria.some((criterion) => criterion.key === key))
-  if (unknown) throw invalidField(`/body/points/${unknown}`, 'The score sheet does not ask this.')
+  if (unknown) throw invalidField(`/body/points/${unknown}`, say('problem.theScoreSheetDoesNot'))
   for (const { key, most } of criteria)
-    if ((points[key] ?? 0) > most) throw invalidField(`/body/points/${key}`, `At most ${most} points can be given.`)
+    if ((points[key] ?? 0) > most) throw invalidField(`/body/points/${key}`, say('problem.atMostPointsCanBe', { most }))
   if (handIn && !isComplete(criteria, points))
-    throw invalidField('/body/points', 'Every criterion needs its points first.')
+    throw invalidField('/body/points', say('problem.everyCriterionNeedsItsPoints'))
   const before = await Score.findOne({ where: { applicationId, reviewerId: actor.id } })
-  if (before?.handedInAt) throw conflict('handed-in', 'You have handed in your score; it stays as it is.')
+  if (before?.handedInAt) throw conflict('handed-in', coded('problem.youHaveHandedInYour'))
   await Score.upsert({
     applicationId,
     reviewerId: actor.id,
@@ -67,7 +67,7 @@ export async function saveScore(
   const count = scored.filter(({ handedIn }) => handedIn).length
   await recordEvent(deps, actor, {
     code: 'score-handed-in',
-    what: `Handed in a score, ${count} of ${reviewers}`,
+    values: { nth: count, of: reviewers },
     about: application.reference ?? undefined,
     candidateId: application.candidateId,
     applicationId,

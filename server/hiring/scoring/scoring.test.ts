@@ -93,7 +93,7 @@ test('a score handed in three times at once is in once', async () => {
     handedIn: 1,
     own: { points: { craft: 3 + given.findIndex(({ status }) => status === 200) } },
   })
-  const { events } = await desk.done('readTrail', { query: { text: 'Handed in a score' } })
+  const { events } = await desk.done('readTrail', { query: { text: 'Submitted a score' } })
   expect(events.filter(({ applicationId }) => applicationId === id)).toHaveLength(1)
 })
 

@@ -1,4 +1,5 @@
 import { QueryTypes } from 'sequelize'
+import { coded, say } from '#core/words/say'
 import { recordEvent } from '../../platform/audit/record'
 import { putVersion } from '../../platform/database/compareAndSet'
 import type { Account, Deps } from '../../platform/deps'
@@ -26,17 +27,18 @@ export async function saveScoreSheet(deps: Deps, actor: Account, vacancyId: stri
   const before = await sheetOf(vacancyId, { lock: true })
   requireVersion(version, before.version, before)
   const keys = agreed.criteria.map(({ key }) => key)
-  if (new Set(keys).size < keys.length) throw invalidField('/body/criteria', 'Two criteria have the same key.')
+  if (new Set(keys).size < keys.length) throw invalidField('/body/criteria', say('problem.twoCriteriaHaveTheSame'))
   if (agreed.criteria.some(({ title }) => title.trim() === ''))
-    throw invalidField('/body/criteria', 'Every criterion needs a name.')
+    throw invalidField('/body/criteria', say('problem.everyCriterionNeedsAName'))
   const used = await usedBy(deps, vacancyId, { latest: true })
   if (used > 0 && JSON.stringify(agreed.criteria) !== JSON.stringify(before.criteria))
-    throw conflict('sheet-used', 'Scores were handed in on these criteria; they stay as they are.')
+    throw conflict('sheet-used', coded('problem.scoresWereHandedInOn'))
   await putVersion(ScoreSheet, { vacancyId }, version, agreed)
   await recordEvent(deps, actor, {
     code: 'score-sheet-saved',
     vacancyId,
-    what: `Agreed on ${agreed.criteria.length} criteria for ${vacancy.title}, ${agreed.reviewers} reviewers${agreed.hideNames ? ', names hidden until the shortlist' : ''}`,
+    words: agreed.hideNames ? 'score-sheet-saved.namesHidden' : 'score-sheet-saved',
+    values: { criteria: agreed.criteria.length, vacancy: vacancy.title, reviewers: agreed.reviewers },
     about: vacancy.title,
     details: agreed,
   })

@@ -71,7 +71,7 @@ test('what is wrong is said by row and column; rows that are right go in, and th
   const { faults } = await desk.done('readImport', { params: { id } })
   expect(faults).toEqual([
     { row: 3, column: 'E-Mail', message: '“dora at import” is not a mail address.' },
-    { row: 4, column: 'The row', message: 'The same stands in row 2.' },
+    { row: 4, column: 'The row', message: 'This repeats row 2.' },
     { row: 5, column: 'Study to', message: 'This ends before it begins.' },
   ])
   expect(await ran(id)).toMatchObject({ state: 'done', done: 1, total: 4, faultyRows: 3 })
@@ -106,7 +106,7 @@ test('UTF-16, a line that says the delimiter, and a short row are read; a row wi
   const { id } = await desk.done('beginImport', { query: { fileName: 'x.csv' }, body: bytes })
   const read = await desk.done('readImport', { params: { id } })
   expect(read).toMatchObject({ total: 2, faultyRows: 1, columns: ['Name', 'Mail', 'Phone'] })
-  expect(read.faults).toEqual([{ row: 3, column: 'The row', message: 'It has 4 cells, and the heading 3.' }])
+  expect(read.faults).toEqual([{ row: 3, column: 'The row', message: 'It has 4 cells, but the heading has 3.' }])
 })
 
 test('a column is taken for another by hand; two for the same, and one that is not there, are refused', async () => {
@@ -141,7 +141,7 @@ test('résumés are read as well; what is neither is refused in words', async ()
   expect(await ran(id)).toMatchObject({ format: 'json resume', state: 'done', people: { known: 1 } })
   const refused = (text: string) =>
     desk.call('beginImport', { query: { fileName: 'x.csv' }, body: Buffer.from(text) }).then(({ body }) => body.title)
-  expect(await refused('{"a": 1}')).toBe('This is JSON, and no résumé.')
+  expect(await refused('{"a": 1}')).toBe('This is JSON, but not a résumé.')
   expect(await refused('Name,Mail\n"open')).toBe('The file cannot be read as CSV.')
   expect(await refused('Name,Mail\n')).toBe('There is nobody in this file.')
 })

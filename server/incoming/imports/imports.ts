@@ -3,6 +3,8 @@ import { Op } from 'sequelize'
 import { v7 as uuid } from 'uuid'
 import { groupBy } from '#core/groupBy'
 import type { Mapping } from '#core/importing/fields'
+import { coded, say } from '#core/words/say'
+import { writeValue } from '#core/words/stored'
 import { recordEvent } from '../../platform/audit/record'
 import { lockOf } from '../../platform/database/connection'
 import type { Account as Actor, Deps } from '../../platform/deps'
@@ -80,7 +82,7 @@ export async function readImport(id: string) {
         0,
       ),
     },
-    note: job.faults[0] ?? table.note,
+    note: job.faults[0] ? writeValue(job.faults[0]) : table.note,
     brought: job.state === 'done' ? await peopleOfImport(id) : [],
   }
 }
@@ -138,13 +140,14 @@ const wrongColumn = 'What is wrong'
 
 export async function mapImport(id: string, mapping: Mapping) {
   const job = await byId(id)
-  if (job.state !== 'mapping' && job.state !== 'failed') throw conflict('ran', 'This has been imported already.')
+  if (job.state !== 'mapping' && job.state !== 'failed')
+    throw conflict('ran', coded('problem.thisHasBeenImportedAlready'))
   const { columns } = await tableOf(job)
   const strange = Object.keys(mapping).find((column) => !columns.includes(column))
-  if (strange) throw invalidField('/body/mapping', `The file has no column “${strange}”.`)
+  if (strange) throw invalidField('/body/mapping', say('problem.theFileHasNoColumn', { strange }))
   const fields = Object.values(mapping)
   const twice = fields.find((field, nth) => fields.indexOf(field) !== nth)
-  if (twice) throw invalidField('/body/mapping', 'Two columns are taken for the same.')
+  if (twice) throw invalidField('/body/mapping', say('problem.twoColumnsAreTakenFor'))
   await job.update({ mapping, state: 'mapping', faults: [] })
   return { done: true as const }
 }
@@ -152,9 +155,9 @@ export async function mapImport(id: string, mapping: Mapping) {
 /** Queues the import of the rows that are right. */
 export async function runImport(id: string) {
   const job = await byId(id)
-  if (job.state !== 'mapping') throw conflict('ran', 'This has been imported already.')
+  if (job.state !== 'mapping') throw conflict('ran', coded('problem.thisHasBeenImportedAlready'))
   const { right } = await tryRows(await tableOf(job), job.mapping)
-  if (right.length === 0) throw conflict('faulty', 'No row of the file is right.')
+  if (right.length === 0) throw conflict('faulty', coded('problem.noRowOfTheFile'))
   await job.update({ state: 'waiting', done: 0 })
   await queueJob('import', { importId: id })
   return { done: true as const }
@@ -164,37 +167,37 @@ export async function runImport(id: string) {
 export async function undoImport(deps: Deps, actor: Actor, id: string) {
   const job = await byId(id)
   if (job.state !== 'done' && !(job.state === 'failed' && job.done > 0))
-    throw conflict('not-done', 'This has not been imported, or was taken back already.')
+    throw conflict('not-done', coded('problem.thisHasNotBeenImported'))
   const people = await ImportedPerson.findAll({ where: { importId: id } })
   const claimIds = people.flatMap(({ claims }) => claims)
   const used =
     (await Claim.count({
       where: { id: claimIds, [Op.or]: [{ rung: { [Op.ne]: 'claimed' } }, { version: { [Op.gt]: 0 } }] },
     })) + (await Document.count({ where: { claimId: claimIds } }))
-  if (used > 0)
-    throw conflict('in-use', 'Something of this import has been used since; it can no longer be taken back whole.')
+  if (used > 0) throw conflict('in-use', coded('problem.somethingOfThisImportHas'))
   const made = people.flatMap(({ made: isNew, candidateId }) => (isNew ? [candidateId] : []))
   for (const candidateId of made)
     if ((await applicationsOf(candidateId)).length > 0)
-      throw conflict('in-use', 'Somebody of this import has applied since; it can no longer be taken back whole.')
+      throw conflict('in-use', coded('problem.somebodyOfThisImportHas'))
   if (
     (await Candidate.count({
       where: { [Op.or]: [{ id: made, mergedInto: { [Op.not]: null } }, { mergedInto: made }] },
     })) > 0
   )
-    throw conflict('in-use', 'Somebody of this import is merged with another file; take those apart first.')
+    throw conflict('in-use', coded('problem.somebodyOfThisImportIs'))
   await Claim.destroy({ where: { id: claimIds } })
   // First, so that nobody is known by it any more.
   await job.update({ state: 'undone', undoneBy: actor.name, undoneAt: deps.clock.now() })
   for (const { candidateId } of people) {
     await recordEvent(deps, actor, {
       code: 'import-undone',
-      what: `Took back what came from ${job.fileName}`,
+      words: 'import-undone.file',
+      values: { file: job.fileName },
       candidateId,
     })
   }
   await forgetPeople(made)
-  await recordEvent(deps, actor, { code: 'import-undone', what: `Took back the import of ${job.fileName}` })
+  await recordEvent(deps, actor, { code: 'import-undone', values: { file: job.fileName } })
   return { done: true as const }
 }
 

@@ -52,7 +52,7 @@ export async function readImportedPerson(deps: Deps, actor: Account, candidateId
   ])
   const sent = applications.filter(({ stage }) => stage !== 'being written')
   const titles = await titlesOfVacancies(sent.map(({ vacancyId }) => vacancyId))
-  await logAccess(deps, actor, { candidateId, applicationId: null, subject: 'file', what: 'what was imported' })
+  await logAccess(deps, actor, { candidateId, applicationId: null, subject: 'file', what: 'imported' })
   return {
     candidateId,
     ...(hiding.has(candidateId)

@@ -1,7 +1,8 @@
 import { parse } from 'csv-parse/sync'
 import { type Mapping, proposeMapping } from '#core/importing/fields'
 import { resumeMapping, rowsOfResumes } from '#core/importing/jsonResume'
-import { type ImportedRow, readRow } from '#core/importing/readRow'
+import { type ImportedRow, type ImportFault, readRow } from '#core/importing/readRow'
+import { type Coded, coded, say, sayCoded } from '#core/words/say'
 import { Problem } from '../../platform/errors/problems'
 import { readBytes } from '../../records/documents/bytes'
 import type { Import, RowFault } from '../../records/imports/model'
@@ -23,9 +24,12 @@ const mostRows = 20_000
 export function readTable(bytes: Buffer): Table {
   const text = textOf(bytes)
   const table = /^\s*[[{]/.test(text) ? resumes(text) : csv(text)
-  if (table.rows.length === 0) throw refused('There is nobody in this file.', 'It has a heading and no rows.')
+  if (table.rows.length === 0) throw refused(coded('problem.import.nobody'), coded('problem.import.noRows'))
   if (table.rows.length > mostRows)
-    throw refused(`The file has ${table.rows.length} rows; at most ${mostRows} can be taken at once.`, 'Divide it.')
+    throw refused(
+      coded('problem.import.tooMany', { rows: table.rows.length, most: mostRows }),
+      coded('problem.import.divide'),
+    )
   return table
 }
 
@@ -45,7 +49,7 @@ function csv(whole: string): Table {
       relax_column_count: true,
     })
   } catch (error) {
-    throw refused('The file cannot be read as CSV.', (error as Error).message)
+    throw refused(coded('problem.import.notCsv'), coded('problem.reader', { message: (error as Error).message }))
   }
   const [heading = [], ...records] = cells
   const columns = heading.map((name, nth) => name || `Column ${nth + 1}`)
@@ -65,13 +69,13 @@ function resumes(text: string): Table {
   try {
     const { rows, leftOut } = rowsOfResumes(text)
     const parts = Object.entries(leftOut).flatMap(([part, count]) => (count > 0 ? [`${count} ${part}`] : []))
-    const note = parts.length > 0 ? `Left out, as no source could confirm them: ${parts.join(', ')}.` : null
+    const note = parts.length > 0 ? say('problem.import.leftOut', { parts: parts.join(', ') }) : null
     const columns = Object.keys(resumeMapping)
     return { format: 'json resume', columns, rows, tooLong: [], mapping: resumeMapping, note }
   } catch (error) {
     throw error instanceof RangeError
-      ? refused('This is JSON, and no résumé.', 'JSON Resume 1.0.0 is read, one or a list of them.')
-      : refused('The file cannot be read as JSON.', (error as Error).message)
+      ? refused(coded('problem.import.notResume'), coded('problem.import.resumes'))
+      : refused(coded('problem.import.notJson'), coded('problem.reader', { message: (error as Error).message }))
   }
 }
 
@@ -87,7 +91,7 @@ function textOf(bytes: Buffer): string {
   }
 }
 
-const refused = (title: string, detail: string) => new Problem(422, 'unreadable', title, { detail })
+const refused = (words: Coded, detail: Coded) => new Problem(422, 'unreadable', words, { detail })
 
 export const tableOf = async ({ sha256 }: Pick<Import, 'sha256'>): Promise<Table> =>
   readTable((await readBytes(sha256)).bytes)
@@ -102,20 +106,30 @@ export function readRows({ rows, format, tooLong, columns }: Table, mapping: Map
   const first = firstRow[format]
   const faults: RowFault[] = tooLong.map(({ nth, cells }) => ({
     row: nth + first,
-    column: 'The row',
-    message: `It has ${cells} cells, and the heading ${columns.length}.`,
+    column: say('problem.import.theRow'),
+    message: say('problem.itHasCellsAndThe', { cells, count: columns.length }),
   }))
   const claimed = new Map<string, number>()
   rows.forEach((cells, nth) => {
     const { row, faults: own, doubts: unsure } = readRow(cells, mapping)
     read.push(row)
-    faults.push(...own.map((fault) => ({ row: nth + first, ...fault })))
-    doubts.push(...unsure.map((doubt) => ({ row: nth + first, ...doubt })))
+    faults.push(...own.map((fault) => inWords(nth + first, fault)))
+    doubts.push(...unsure.map((doubt) => inWords(nth + first, doubt)))
     const key = JSON.stringify([row.mail, row.study, row.work, row.credential])
     const before = claimed.get(key)
     if (row.mail && before !== undefined)
-      faults.push({ row: nth + first, column: 'The row', message: `The same stands in row ${before}.` })
+      faults.push({
+        row: nth + first,
+        column: say('problem.import.theRow'),
+        message: say('problem.theSameStandsInRow', { before }),
+      })
     else claimed.set(key, nth + first)
   })
   return { read, faults, doubts }
 }
+
+const inWords = (row: number, { column, message }: ImportFault): RowFault => ({
+  row,
+  column: typeof column === 'string' ? column : say(`imports.field.${column.field}`),
+  message: sayCoded(message),
+})

@@ -4,6 +4,7 @@ import type { ClaimDetails } from '#contract/claims'
 import { groupBy } from '#core/groupBy'
 import type { ImportedRow } from '#core/importing/readRow'
 import { credentialKind } from '#core/requirements/catalogue'
+import { coded } from '#core/words/say'
 import { detectDuplicates } from '../../duplicates/detect'
 import { recordEvent } from '../../platform/audit/record'
 import { changeWhere } from '../../platform/database/compareAndSet'
@@ -37,14 +38,14 @@ export async function runImportJob(deps: Deps, { importId }: { importId: string 
       await queueJob('compare imported', { importId })
       await recordEvent(deps, importer(job), {
         code: 'people-imported',
-        what: `Imported ${people.length} people from ${job.fileName}`,
+        values: { count: people.length, file: job.fileName },
         details: { import: importId },
       })
     })
   } catch (error) {
     deps.log.error({ error: describeError(error), importId }, 'an import failed')
     await Import.update(
-      { state: 'failed', faults: [String(error).slice(0, 300)], finishedAt: deps.clock.now() },
+      { state: 'failed', faults: [coded('imports.failed')], finishedAt: deps.clock.now() },
       { where: { id: importId, state: 'waiting' } },
     )
   }
@@ -147,7 +148,8 @@ async function takeInPerson(deps: Deps, job: Import, rows: readonly ImportedRow[
   await ImportedPerson.create({ importId: job.id, candidateId: candidate.id, made, claims })
   await recordEvent(deps, importer(job), {
     code: 'person-imported',
-    what: `${made ? 'Took in' : 'Added to the file'} from ${job.fileName}: ${claims.length === 1 ? 'one claim' : `${claims.length} claims`}`,
+    words: made ? 'person-imported' : 'person-imported.added',
+    values: { count: claims.length, file: job.fileName },
     candidateId: candidate.id,
     details: { import: job.id },
   })

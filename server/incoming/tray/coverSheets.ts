@@ -3,6 +3,7 @@ import QRCode from 'qrcode'
 import type { PaperPart } from '#core/papers/papers'
 import { sheetCode, sheetReference } from '#core/tray/coverSheet'
 import { paperPartWords } from '#core/words/papers'
+import { coded, say } from '#core/words/say'
 import { recordEvent } from '../../platform/audit/record'
 import { nextNumber } from '../../platform/database/counter'
 import type { Account, Deps } from '../../platform/deps'
@@ -25,13 +26,12 @@ export async function printCoverSheets(
   papers: readonly { claimId: string; part: PaperPart }[],
 ) {
   const application = await applicationForPapers(applicationId)
-  if (!awaitsPapers(application))
-    throw conflict('ended', 'This application has ended; nothing is awaited for it any more.')
+  if (!awaitsPapers(application)) throw conflict('ended', coded('problem.thisApplicationHasEndedNothingIs'))
   const claims = await claimsOf(application.candidateId)
   const sheets: { number: number; reference: string }[] = []
   for (const { claimId, part } of papers) {
     const claim = claims.find(({ id }) => id === claimId)
-    if (!claim) throw invalidField('/body/papers', 'One of these is not in the file.')
+    if (!claim) throw invalidField('/body/papers', say('problem.oneOfTheseIsNot'))
     const number = await nextNumber(deps, 'cover-sheets')
     const reference = sheetReference(number)
     await CoverSheet.create({
@@ -48,7 +48,7 @@ export async function printCoverSheets(
   }
   await recordEvent(deps, actor, {
     code: 'cover-sheets-printed',
-    what: `Printed ${sheets.length === 1 ? 'a cover sheet' : `${sheets.length} cover sheets`}: ${sheets.map(({ reference }) => reference).join(', ')}`,
+    values: { count: sheets.length, sheets: { list: sheets.map(({ reference }) => reference) } },
     about: application.reference ?? undefined,
     candidateId: application.candidateId,
     applicationId,

@@ -1,10 +1,11 @@
 import type { PaperPart } from '#core/papers/papers'
+import { coded } from '#core/words/say'
 import { recordEvent } from '../../platform/audit/record'
 import { lockOf } from '../../platform/database/connection'
 import type { Account, Actor, Deps } from '../../platform/deps'
 import { conflict, notFound } from '../../platform/errors/problems'
 import { applicationForPapers } from '../../records/applications/writtenFor'
-import { labelOf } from '../../records/claims/label'
+import { labelOf, labelValue } from '../../records/claims/label'
 import { Claim } from '../../records/claims/model'
 import { readBytes } from '../../records/documents/bytes'
 import { addDocument, replaceSentBack } from '../../records/documents/documents'
@@ -37,8 +38,8 @@ export async function putBehind(deps: Deps, actor: Actor, paper: TrayPaper, { ap
   })
   await recordEvent(deps, actor, {
     code: 'paper-filed',
-    what: `Filed ${paper.pages === 1 ? 'a page' : `${paper.pages} pages`} that came on paper behind ${labelOf(claim.details)}${actor.kind === 'system' ? ', by the cover sheet' : ''}`,
-    forCandidate: `We filed a paper you sent for ${labelOf(claim.details)}.`,
+    words: actor.kind === 'system' ? 'paper-filed.byCoverSheet' : 'paper-filed',
+    values: { count: paper.pages, claim: labelValue(claim.details) },
     candidateId,
     applicationId,
     claimId,
@@ -49,7 +50,7 @@ export async function putBehind(deps: Deps, actor: Actor, paper: TrayPaper, { ap
 /** A person says where a waiting paper belongs. */
 export async function filePaper(deps: Deps, actor: Account, id: string, where: Where) {
   const paper = await waitingPaper(id)
-  if (paper.pages === 0) throw conflict('no-paper', 'Only a cover sheet came; there is no paper to file.')
+  if (paper.pages === 0) throw conflict('no-paper', coded('problem.onlyACoverSheetCame'))
   await putBehind(deps, actor, paper, where)
   // Where the sheet was for this very place, it has done its work.
   if (paper.coverSheet !== null)
@@ -63,13 +64,13 @@ export async function filePaper(deps: Deps, actor: Account, id: string, where: W
 export async function takeOutOfTray(deps: Deps, actor: Account, id: string) {
   const paper = await waitingPaper(id)
   await paper.update({ state: 'thrown away', settledBy: actor.name, settledAt: deps.clock.now() })
-  await recordEvent(deps, actor, { code: 'paper-thrown-away', what: `Took ${paper.fileName} out of the paper tray` })
+  await recordEvent(deps, actor, { code: 'paper-thrown-away', values: { file: paper.fileName } })
   return { done: true as const }
 }
 
 async function waitingPaper(id: string): Promise<TrayPaper> {
   const paper = await TrayPaper.findByPk(id, lockOf())
   if (!paper) throw notFound()
-  if (paper.state !== 'waiting') throw conflict('settled', 'Somebody has dealt with this paper already.')
+  if (paper.state !== 'waiting') throw conflict('settled', coded('problem.somebodyHasDealtWithThis'))
   return paper
 }

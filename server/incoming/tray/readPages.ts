@@ -6,6 +6,8 @@ import sharp, { type Sharp } from 'sharp'
 import { prepareZXingModule, readBarcodes } from 'zxing-wasm/reader'
 import { readSheetCode } from '#core/tray/coverSheet'
 import type { ScannedPage } from '#core/tray/split'
+import { coded } from '#core/words/say'
+import { ScanFault } from './scanFault'
 
 /** What was read of a page; `jpeg` is its picture where it did not come as a PDF. */
 export type ReadPage = ScannedPage & { words: string; jpeg?: Uint8Array }
@@ -50,9 +52,9 @@ async function readPdf(bytes: Uint8Array): Promise<ReadPage[]> {
     verbosity: 0,
     CanvasFactory: Canvases,
   }).promise.catch(() => {
-    throw new Error('The PDF cannot be opened. Scan it again, or save it anew.')
+    throw new ScanFault(coded('tray.fault.brokenPdf'))
   })
-  if (document.numPages > mostPages) throw new Error(`The scan has more than ${mostPages} pages. Scan it in parts.`)
+  if (document.numPages > mostPages) throw new ScanFault(coded('tray.fault.tooManyPages', { most: mostPages }))
   const pages: ReadPage[] = []
   for (let number = 1; number <= document.numPages; number += 1) {
     const page = await document.getPage(number)
@@ -94,9 +96,9 @@ async function readPictures(bytes: Buffer): Promise<ReadPage[]> {
   const { pages = 1 } = await sharp(bytes, { limitInputPixels: 120_000_000 })
     .metadata()
     .catch(() => {
-      throw new Error('The file is no PDF, TIFF, JPEG or PNG, or is not whole. Scan it again.')
+      throw new ScanFault(coded('tray.fault.wrongKind'))
     })
-  if (pages > mostPages) throw new Error(`The scan has more than ${mostPages} pages. Scan it in parts.`)
+  if (pages > mostPages) throw new ScanFault(coded('tray.fault.tooManyPages', { most: mostPages }))
   const read: ReadPage[] = []
   for (let page = 0; page < pages; page += 1) {
     // As it is meant to be seen, and no larger than a page has to be.

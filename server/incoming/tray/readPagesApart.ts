@@ -1,6 +1,8 @@
 import { type ChildProcess, fork } from 'node:child_process'
 import { fileURLToPath } from 'node:url'
+import { type Coded, coded } from '#core/words/say'
 import type { ReadPage } from './readPages'
+import { ScanFault } from './scanFault'
 
 const program = fileURLToPath(new URL('./readPagesProgram.ts', import.meta.url))
 const patienceMs = 240_000
@@ -8,7 +10,7 @@ const patienceMs = 240_000
 const idleMs = 60_000
 
 /** What the program says of one scan. */
-export type Said = { pages: ReadPage[] } | { fault: string }
+export type Said = { pages: ReadPage[] } | { fault: Coded }
 
 let reader: ChildProcess | undefined
 let idle: NodeJS.Timeout | undefined
@@ -18,7 +20,7 @@ let inTurn: Promise<unknown> = Promise.resolve()
  * Reads the pages of a scan in a process of its own, one scan after another: what comes through the post is opened by
  * large libraries in C, and one that falls over must not take anybody's work with it.
  *
- * @throws Error in words for a person where the scan cannot be read
+ * @throws ScanFault with what to tell a person where the scan cannot be read
  */
 export function readPagesApart(bytes: Buffer): Promise<ReadPage[]> {
   const turn = inTurn.then(() => readOne(bytes))
@@ -41,12 +43,12 @@ async function readOne(bytes: Buffer): Promise<ReadPage[]> {
   if (!said) {
     child.kill('SIGKILL')
     reader = undefined
-    throw new Error('The scan could not be read. Scan it again, or in parts.')
+    throw new ScanFault(coded('tray.fault.unreadable'))
   }
   // The timer does not hold up our own end; the process ends with its channel.
   idle = setTimeout(() => child.disconnect(), idleMs).unref()
   child.channel?.unref()
-  if ('fault' in said) throw new Error(said.fault)
+  if ('fault' in said) throw new ScanFault(said.fault)
   return said.pages
 }
 

@@ -2,6 +2,8 @@ import { degrees, PDFDocument } from 'pdf-lib'
 import { v7 as uuid } from 'uuid'
 import { dayAt } from '#core/dates/zoned'
 import { type SplitPaper, splitScan } from '#core/tray/split'
+import { coded } from '#core/words/say'
+import type { StoredText } from '#core/words/stored'
 import { inTransaction, lockOf } from '../../platform/database/connection'
 import type { Deps } from '../../platform/deps'
 import { Problem } from '../../platform/errors/problems'
@@ -14,6 +16,7 @@ import { putBehind } from './file'
 import { guessesFor } from './places'
 import type { ReadPage } from './readPages'
 import { readPagesApart } from './readPagesApart'
+import { faultOf } from './scanFault'
 
 /** The job that reads a scan, splits it at its cover sheets, files what can be filed, and leaves the rest in the tray. */
 export async function readScan(deps: Deps, { scanId }: { scanId: string }) {
@@ -24,7 +27,7 @@ export async function readScan(deps: Deps, { scanId }: { scanId: string }) {
   try {
     pages = await readPagesApart(bytes)
   } catch (error) {
-    await scan.update({ state: 'refused', fault: (error as Error).message.slice(0, 250) })
+    await scan.update({ state: 'refused', fault: faultOf(error) })
     return
   }
   const papers = splitScan(pages)
@@ -46,7 +49,7 @@ export async function readScan(deps: Deps, { scanId }: { scanId: string }) {
     await locked.update({
       state: papers.length > 0 ? 'split' : 'refused',
       pages: pages.length,
-      fault: papers.length > 0 ? null : 'Every page is blank.',
+      fault: papers.length > 0 ? null : coded('tray.fault.blank'),
     })
   })
 }
@@ -54,7 +57,7 @@ export async function readScan(deps: Deps, { scanId }: { scanId: string }) {
 /** A scan that could not be worked through, however often it was tried, is told in the tray. */
 export const giveUpScan = async (_deps: Deps, { scanId }: { scanId: string }) =>
   void (await Scan.update(
-    { state: 'refused', fault: 'It could not be worked through. Put it in again.' },
+    { state: 'refused', fault: coded('tray.fault.tooOften') },
     { where: { id: scanId, state: 'waiting' } },
   ))
 
@@ -81,7 +84,7 @@ async function place(
     pages: paper.pages.length,
     coverSheet: paper.sheet ?? null,
     state: 'waiting',
-    why: pdf ? why : 'A cover sheet came without its paper.',
+    why: pdf ? why : coded('tray.sheetAlone'),
     guesses: why && pdf ? await guessesFor(words, neighbour ?? candidateId) : [],
     words: words.slice(0, 20_000),
   })
@@ -92,7 +95,7 @@ async function place(
   } catch (error) {
     // Too many pages, the same paper again: it waits for a person, who is told why.
     if (!(error instanceof Problem)) throw error
-    await row.update({ why: `${sheet.reference} could not file it: ${error.title}`.slice(0, 250) })
+    await row.update({ why: { code: 'tray.notFiled', values: { sheet: sheet.reference, why: error.words } } })
     return undefined
   }
   await sheet.update({ usedAt: now })
@@ -103,28 +106,23 @@ async function place(
 async function judge({ config }: Deps, { sheet: number, doubtful }: SplitPaper) {
   if (doubtful)
     return {
-      why: doubtful.likely
-        ? `The cover sheet cannot be read for certain; it is likely ${doubtful.likely}.`
-        : 'The cover sheet cannot be read for certain.',
+      why: doubtful.likely ? coded('tray.sheetLikely', { sheet: doubtful.likely }) : coded('tray.sheetUnreadable'),
     }
-  if (number === undefined) return { why: 'It came without a cover sheet.' }
+  if (number === undefined) return { why: coded('tray.noSheet') }
   const sheet = await CoverSheet.findByPk(number, lockOf())
-  if (!sheet) return { why: 'Its cover sheet was not printed here, or its file has been erased.' }
+  if (!sheet) return { why: coded('tray.sheetUnknown') }
   const application = await Application.findByPk(sheet.applicationId)
   const claim = await Claim.findByPk(sheet.claimId)
   const candidateId = application?.candidateId
-  if (sheet.usedAt)
-    return {
-      candidateId,
-      why: `Its cover sheet ${sheet.reference} was used before, on ${dayAt(sheet.usedAt, config.timeZone)}.`,
-    }
-  if (application?.stage === 'withdrawn')
-    return { candidateId, why: `Its cover sheet ${sheet.reference} belongs to an application that was withdrawn.` }
-  if (!application || !awaitsPapers(application))
-    return { candidateId, why: `Its cover sheet ${sheet.reference} belongs to an application that has ended.` }
-  if (!claim || claim.removedAt)
-    return { candidateId, why: `What its cover sheet ${sheet.reference} is for has been taken out of the file.` }
-  return { sheet, candidateId, why: '' }
+  const values = { sheet: sheet.reference }
+  if (sheet.usedAt) {
+    const day = { day: dayAt(sheet.usedAt, config.timeZone).toString() }
+    return { candidateId, why: { code: 'tray.sheetUsed', values: { ...values, day } } satisfies StoredText }
+  }
+  if (application?.stage === 'withdrawn') return { candidateId, why: coded('tray.sheetWithdrawn', values) }
+  if (!application || !awaitsPapers(application)) return { candidateId, why: coded('tray.sheetEnded', values) }
+  if (!claim || claim.removedAt) return { candidateId, why: coded('tray.sheetClaimGone', values) }
+  return { sheet, candidateId, why: null }
 }
 
 /** The pages of a paper as one PDF, turned upright: copied where they came as PDF, put on pages where as pictures. */

@@ -162,7 +162,7 @@ test('papers of somebody who wrote on paper find the application begun for them,
   })
 
   await desk.done('askToTakeOver', { params: { id } })
-  const token = tokenIn((await house.mailTo(mail, 'Read it through')).text, 'take-over')
+  const token = tokenIn((await house.mailTo(mail, 'Please read through')).text, 'take-over')
   const berta = house.visitor()
   await berta.done('takeOverBehalf', { params: { token }, body: { password: 'three quiet herons by the lake' } })
   // What was printed before still finds its place; otherwise it is nobody else's any more.

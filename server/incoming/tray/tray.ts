@@ -1,5 +1,7 @@
 import { Op } from 'sequelize'
 import { v7 as uuid } from 'uuid'
+import { coded } from '#core/words/say'
+import { writeValue } from '#core/words/stored'
 import { inTransaction } from '../../platform/database/connection'
 import { type Account, type Actor, type Deps, nameOfActor } from '../../platform/deps'
 import { notFound, Problem } from '../../platform/errors/problems'
@@ -29,8 +31,8 @@ const kinds: { mediaType: string; begins: number[] }[] = [
 export async function takeIn(deps: Deps, actor: Actor, came: Scan['came'], fileName: string, bytes: Buffer) {
   const kind = kinds.find(({ begins }) => begins.every((byte, at) => bytes[at] === byte))
   if (!kind)
-    throw new Problem(422, 'wrong-kind', 'Only PDF, TIFF, JPEG and PNG can be put into the tray.', {
-      detail: 'Whatever its name says, the content of this file is none of these.',
+    throw new Problem(422, 'wrong-kind', coded('problem.onlyPdfTiffJpegAnd'), {
+      detail: coded('problem.whateverItsNameSaysThe'),
     })
   return inTransaction(deps.sequelize, async () => {
     const scan = await Scan.create({
@@ -60,7 +62,8 @@ export async function takeFromScanner(deps: Deps) {
           came: 'scanner',
           cameAt: deps.clock.now(),
           state: 'refused',
-          fault: error.message.slice(0, 250),
+          fault:
+            error instanceof Problem ? error.words : { code: 'problem.reader', values: { message: error.message } },
         })
       }),
     )
@@ -84,7 +87,7 @@ export async function readTray(deps: Deps) {
         came,
         cameAt: cameAt.toISOString(),
         pages,
-        why,
+        why: why ? writeValue(why) : '',
         guesses: await guessLines(guesses),
       })),
     ),
@@ -92,7 +95,7 @@ export async function readTray(deps: Deps) {
     refused: refused.map(({ id, fileName, fault, cameAt }) => ({
       id,
       fileName,
-      fault: fault ?? '',
+      fault: fault ? writeValue(fault) : '',
       cameAt: cameAt.toISOString(),
     })),
     filed: await Promise.all(filed.map(filedLine)),

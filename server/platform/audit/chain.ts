@@ -25,6 +25,10 @@ export type Content = {
   who: string
   what: string
   forCandidate: string | null
+  /** Absent in what was recorded as sentences, before there were codes. */
+  words?: string | null
+  wordValues?: unknown
+  shownToCandidate?: boolean
   about: string | null
   candidateId: string | null
   applicationId: string | null
@@ -48,8 +52,13 @@ export function canonical(value: unknown): string {
 
 /** SHA-256 of the salt and what is said, hexadecimal. */
 export const contentHashOf = (salt: string, content: Content) => {
-  const { who, what, forCandidate, about, candidateId, applicationId, claimId, details } = content
-  return sha256(salt + canonical({ who, what, forCandidate, about, candidateId, applicationId, claimId, details }))
+  const { who, what, forCandidate, words, about, candidateId, applicationId, claimId, details } = content
+  const { wordValues, shownToCandidate } = content
+  // A sentence of before was sealed as it stood. What was found of its code later is beside the seal.
+  const said = words && what === '' ? { words, wordValues, shownToCandidate } : {}
+  return sha256(
+    salt + canonical({ who, what, forCandidate, ...said, about, candidateId, applicationId, claimId, details }),
+  )
 }
 
 /** SHA-256 over a link and the hash of the one before it, hexadecimal. */

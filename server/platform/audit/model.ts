@@ -6,10 +6,13 @@ import {
   Model,
   type Sequelize,
 } from 'sequelize'
+import type { StoredValues } from '#core/words/stored'
 import {
   define,
+  flag,
   id,
   json,
+  jsonOrNull,
   longText,
   longTextOrNull,
   moment,
@@ -27,8 +30,13 @@ export class Event extends Model<InferAttributes<Event>, InferCreationAttributes
   declare actorId: string | null
   declare who: string
   declare code: string
+  /** Sentences of before there were codes; empty since. */
   declare what: string
-  declare forCandidate: string | null
+  declare forCandidate: CreationOptional<string | null>
+  /** The name of the words that tell of it, and their values (see wording.ts). */
+  declare words: CreationOptional<string | null>
+  declare wordValues: CreationOptional<StoredValues | null>
+  declare shownToCandidate: CreationOptional<boolean>
   declare about: string | null
   declare candidateId: string | null
   declare applicationId: string | null
@@ -73,6 +81,9 @@ export function defineEvents(sequelize: Sequelize) {
     code: text,
     what: longText,
     forCandidate: longTextOrNull,
+    words: textOrNull,
+    wordValues: jsonOrNull,
+    shownToCandidate: { ...flag, defaultValue: false },
     about: textOrNull,
     candidateId: uuidOrNull,
     applicationId: uuidOrNull,

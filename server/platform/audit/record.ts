@@ -1,16 +1,13 @@
 import { v7 as uuid } from 'uuid'
 import type { EventCode } from '#core/events/events'
+import type { StoredValues } from '#core/words/stored'
 import { changed } from '../changes'
 import { inTransaction } from '../database/connection'
 import { type Actor, type Deps, nameOfActor } from '../deps'
 import { addLink } from './addLink'
+import { concernsCandidate, type EventValues, type EventWord, type PlainWord } from './wording'
 
-export type Happening = {
-  code: EventCode
-  /** What was done, for the desk: "Marked Degree.pdf as seen". */
-  what: string
-  /** The same for the candidate's status page; left out where it is none of their concern. */
-  forCandidate?: string
+type About = {
   about?: string
   candidateId?: string
   applicationId?: string
@@ -22,15 +19,28 @@ export type Happening = {
 /** The chain of what is about no file: vacancies, accounts, settings. */
 const houseChain = 'house'
 
+/** Words without values say nothing more; all others have exactly theirs. */
+type Said<Word extends EventWord> = Word extends PlainWord ? { values?: undefined } : { values: EventValues<Word> }
+
 /**
  * Leaves an audit event, in the transaction of what happened, as the next link of its file's chain, and has what rests on
  * it brought up to date before the commit.
+ *
+ * @param happening `words` where they are not those of its code; `values` what they need
  */
-export async function recordEvent(
+export function recordEvent<Code extends EventCode, Word extends EventWord = Extract<Code, EventWord>>(
   deps: Deps,
   actor: Actor,
-  { code, what, forCandidate, about, candidateId, applicationId, claimId, vacancyId, details }: Happening,
-) {
+  happening: About & { code: Code; words?: Word } & Said<Word>,
+): Promise<void> {
+  return keep(deps, actor, happening as About & { code: EventCode })
+}
+
+type Happening = About & { code: EventCode; words?: EventWord; values?: StoredValues }
+
+async function keep(deps: Deps, actor: Actor, happening: Happening) {
+  const { code, values, about, candidateId, applicationId, claimId, vacancyId, details } = happening
+  const words = happening.words ?? (code as EventWord)
   await inTransaction(deps.sequelize, async () => {
     await addLink(deps.sequelize, candidateId ?? houseChain, {
       id: uuid({ msecs: deps.clock.now().getTime() }),
@@ -38,9 +48,12 @@ export async function recordEvent(
       actorId: actor.kind === 'account' ? (actor.by?.id ?? actor.id) : null,
       who: nameOfActor(actor),
       code,
-      what,
+      what: '',
+      forCandidate: null,
+      words,
+      wordValues: values ?? {},
       // What the desk writes for somebody is theirs to read through, not something they did.
-      forCandidate: (actor.kind === 'account' && actor.by ? undefined : forCandidate) ?? null,
+      shownToCandidate: concernsCandidate(words) && !(actor.kind === 'account' && actor.by),
       about: about ?? null,
       candidateId: candidateId ?? null,
       applicationId: applicationId ?? null,

@@ -1,4 +1,5 @@
 import { QueryTypes } from 'sequelize'
+import { coded } from '#core/words/say'
 import type { Deps } from '../deps'
 import { Problem } from '../errors/problems'
 
@@ -25,11 +26,7 @@ export async function countAttempt(deps: Deps, bucket: string, { most, seconds }
   const over = Number(row?.level ?? 0) - most
   if (over <= 0) return
   const minutes = Math.max(1, Math.ceil((over * seconds) / most / 60))
-  throw new Problem(
-    429,
-    'too-many-attempts',
-    `That was tried too often. Wait ${minutes === 1 ? 'a minute' : `${minutes} minutes`} and try again.`,
-  )
+  throw new Problem(429, 'too-many-attempts', coded('problem.tooManyAttempts', { count: minutes }))
 }
 
 /** Counts a mail to an address that whoever asks has typed: nobody else's mailbox is filled from here, whichever way. */

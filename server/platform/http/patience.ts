@@ -1,5 +1,6 @@
 import type { Context, Next } from 'koa'
 import { documentLimits } from '#core/pages/limits'
+import { coded } from '#core/words/say'
 import type { Deps } from '../deps'
 import { Problem } from '../errors/problems'
 
@@ -24,7 +25,7 @@ export async function inTime<T>(ctx: Context, deps: Pick<Deps, 'config'>, readin
     timer = setTimeout(
       () => {
         ctx.set('Connection', 'close')
-        fail(new Problem(408, 'too-slow', 'That did not arrive in time. Try again where the connection is better.'))
+        fail(new Problem(408, 'too-slow', coded('problem.thatDidNotArriveIn')))
       },
       patienceFor(ctx, deps),
     )

@@ -7,6 +7,7 @@ import { QueryTypes } from 'sequelize'
 import type { Endpoint } from '#contract/endpoint'
 import { mayCall } from '#contract/roles'
 import { documentLimits } from '#core/pages/limits'
+import { coded } from '#core/words/say'
 import { currentClock } from '../clock'
 import { inTransaction } from '../database/connection'
 import { readingApart } from '../database/rows'
@@ -77,14 +78,14 @@ const sessionMs = 14 * dayMs
 /** A role that signs in with a second factor does nothing before it is set up. */
 function requireFactors(endpoint: Endpoint, { codesOn }: OpenSession, needed: boolean) {
   if (!codesOn && !endpoint.beforeCodes && needed)
-    throw new Problem(403, 'codes-first', 'Your role signs in with one-time codes. Set them up in your account first.')
+    throw new Problem(403, 'codes-first', coded('problem.yourRoleSignsInWithOne'))
 }
 
 /** Acts about money and exports want the password once more. */
 function requirePassword({ passwordAgain }: Endpoint, { account, confirmed }: OpenSession, body: unknown) {
   const asks = typeof passwordAgain === 'object' ? passwordAgain.with in (body as object) : passwordAgain
   if (asks && !confirmed && isStaff(account))
-    throw new Problem(403, 'password-again', 'Give your password once more to do this.')
+    throw new Problem(403, 'password-again', coded('problem.giveYourPasswordOnceMore'))
 }
 
 /** What an endpoint gives whose reply is a file. */
@@ -133,11 +134,7 @@ async function bytesOf(ctx: Context): Promise<Buffer> {
     return await rawBody(ctx.req, { limit: uploadLimit, length: ctx.request.length })
   } catch (error) {
     if ((error as { type?: string }).type !== 'entity.too.large') throw error
-    throw new Problem(
-      413,
-      'file-too-large',
-      'The file is larger than 10 MB. Save it smaller, or send its pages as separate files.',
-    )
+    throw new Problem(413, 'file-too-large', coded('problem.theFileIsLargerThan'))
   }
 }
 
@@ -146,7 +143,7 @@ async function jsonOf(ctx: Context): Promise<unknown> {
   const text = await rawBody(ctx.req, { limit: jsonLimit, length: ctx.request.length, encoding: 'utf8' }).catch(
     (error: { type?: string }) => {
       throw error.type === 'entity.too.large'
-        ? new Problem(413, 'too-large', 'That is more than can be taken at once.')
+        ? new Problem(413, 'too-large', coded('problem.thatIsMoreThanCan'))
         : error
     },
   )
@@ -154,14 +151,14 @@ async function jsonOf(ctx: Context): Promise<unknown> {
   try {
     return JSON.parse(text)
   } catch {
-    throw new Problem(400, 'not-json', 'The body is not JSON.')
+    throw new Problem(400, 'not-json', coded('problem.theBodyIsNotJson'))
   }
 }
 
 function onceKeyOf(ctx: Context): string {
   const key = ctx.get('Idempotency-Key')
   if (key.length < 8 || key.length > 80)
-    throw new Problem(400, 'key-missing', 'This needs an Idempotency-Key of 8 to 80 characters.')
+    throw new Problem(400, 'key-missing', coded('problem.thisNeedsAnIdempotencyKey'))
   return key
 }
 
@@ -200,14 +197,14 @@ async function once(
       { replacements, type: QueryTypes.SELECT },
     )
     if (earlier && (earlier.bodyHash !== bodyHash || earlier.endpoint !== replacements.endpoint))
-      throw conflict('key-used', 'This key was used for something else.')
+      throw conflict('key-used', coded('problem.thisKeyWasUsedFor'))
     if (earlier?.reply) return typeof earlier.reply === 'string' ? JSON.parse(earlier.reply) : earlier.reply
     const [, taken] = await deps.sequelize.query(
       `UPDATE idempotency_keys SET holder = :holder, createdAt = :now
        WHERE actor = :who AND idempotencyKey = :key AND reply IS NULL AND createdAt < :long`,
       { replacements: { ...replacements, long: new Date(now.getTime() - heldMs) }, type: QueryTypes.UPDATE },
     )
-    if (taken === 0) throw conflict('under-way', 'This is being done already. Look again in a moment.')
+    if (taken === 0) throw conflict('under-way', coded('problem.thisIsBeingDoneAlready'))
   }
   const reply = await run().catch(async (error: unknown) => {
     if (!transaction) await deps.sequelize.query(`DELETE FROM idempotency_keys WHERE ${mine}`, { replacements })

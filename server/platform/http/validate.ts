@@ -3,6 +3,7 @@ import { Ajv, type ErrorObject, type ValidateFunction } from 'ajv'
 import addFormats from 'ajv-formats'
 import { ConditionSchema } from '#contract/rules'
 import { singleLine } from '#contract/shapes'
+import { say } from '#core/words/say'
 import { type Fault, invalid } from '../errors/problems'
 
 const ajv = addFormats.default(new Ajv({ allErrors: true, coerceTypes: false, strict: false }))
@@ -62,7 +63,7 @@ const merged = (parts: readonly ObjectShape[]) => ({
 function unwritable(value: unknown, pointer: string): Fault[] {
   if (typeof value === 'string')
     return value.includes('\u0000') || !isWellFormed(value)
-      ? [{ pointer, message: 'This holds a character that cannot be kept.' }]
+      ? [{ pointer, message: say('problem.shape.character') }]
       : []
   if (typeof value !== 'object' || value === null) return []
   return Object.entries(value).flatMap(([key, inner]) => [
@@ -98,23 +99,32 @@ function faultsIn(errors: readonly ErrorObject[], place: string): Fault[] {
   })
 }
 
-const formats: Record<string, string> = {
-  email: 'This is not a mail address.',
-  date: 'This is not a day, such as 2026-11-24.',
-  uuid: 'This is not an identifier.',
-  'date-time': 'This is not a moment in time.',
-}
+const formats = ['email', 'date', 'uuid', 'date-time'] as const
 
-function wordsFor({ keyword, params, message }: ErrorObject): string {
-  if (keyword === 'required') return 'This is missing.'
-  if (keyword === 'minLength')
-    return params.limit === 1 ? 'This is empty.' : `At least ${params.limit} characters are needed.`
-  if (keyword === 'maxLength') return `At most ${params.limit} characters fit here.`
-  if (keyword === 'format') return formats[params.format] ?? 'This has another form than expected.'
-  if (keyword === 'enum') return `This is none of: ${params.allowedValues.join(', ')}.`
-  if (keyword === 'pattern' && params.pattern === singleLine) return 'Only one line of text fits here.'
-  if (keyword === 'minimum') return `This must be at least ${params.limit}.`
-  if (keyword === 'maximum') return `This must be at most ${params.limit}.`
-  if (keyword === 'additionalProperties') return `"${params.additionalProperty}" is not known here.`
-  return `This ${message ?? 'is not right'}.`
+function wordsFor({ keyword, params }: ErrorObject): string {
+  const { limit } = params as { limit: number }
+  switch (keyword) {
+    case 'required':
+      return say('problem.shape.missing')
+    case 'minLength':
+      return limit === 1 ? say('problem.shape.empty') : say('problem.shape.tooShort', { limit })
+    case 'maxLength':
+      return say('problem.shape.tooLong', { limit })
+    case 'format': {
+      const format = formats.find((known) => known === params.format)
+      return say(format ? `problem.shape.${format}` : 'problem.shape.form')
+    }
+    case 'enum':
+      return say('problem.shape.oneOf', { values: params.allowedValues.join(', ') })
+    case 'pattern':
+      return say(params.pattern === singleLine ? 'problem.shape.oneLine' : 'problem.shape.form')
+    case 'minimum':
+      return say('problem.shape.atLeast', { limit })
+    case 'maximum':
+      return say('problem.shape.atMost', { limit })
+    case 'additionalProperties':
+      return say('problem.shape.unknown', { property: params.additionalProperty })
+    default:
+      return say('problem.shape.wrong')
+  }
 }

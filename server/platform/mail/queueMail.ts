@@ -1,42 +1,56 @@
 import { v7 as uuid } from 'uuid'
-import { retell } from '#core/words/retell'
-import { type Language, say } from '#core/words/say'
+import type english from '#core/words/catalogue/mail.en'
+import { type NamesIn, type SpokenLanguage, say } from '#core/words/say'
+import { type StoredValue, sayStored } from '#core/words/stored'
 import type { Deps } from '../deps'
 import { inLanguage } from '../http/language'
 import { queueJob } from '../jobs/queue'
 import { Message } from './model'
 
-export type Mail = {
+type Texts = typeof english
+type MailOf<Said> = Said extends `mail.${infer Mail}.${'subject' | 'text' | 'text_one' | 'text_other'}` ? Mail : never
+type Needs = {
+  [Said in keyof Texts as MailOf<Said>]: NamesIn<Texts[Said]> | (Said extends `${string}_one` ? 'count' : never)
+}
+
+/** The mails there are: each has a subject and a text by its name. */
+export type MailWords = keyof Needs
+type ValuesOf<Words extends MailWords> = { [Name in Needs[Words]]: StoredValue }
+
+type Envelope = {
   /** Whom it goes to, and the language they are written to in; without one, English. */
-  to: { name: string; mail: string; language?: Language }
-  subject: string
-  text: string
+  to: { name: string; mail: string; language?: SpokenLanguage }
   attachments?: { fileName: string; sha256: string }[]
   /** The application it is about. */
   about?: { id: string; candidateId: string }
   batchId?: string
-  /** The words are in the language of whoever gets them already. */
-  asWritten?: boolean
 }
 
 /** Leaves a mail in the outbox, in the transaction of what it tells about; a job sends it. */
-export async function queueMail(deps: Deps, { to, subject, text, attachments, about, batchId, asWritten }: Mail) {
-  const retold = asWritten ? (line: string) => line : retell
-  const said = inLanguage(to.language ?? 'en', () => ({
-    subject: retold(subject),
-    hello: say('Hello {{name}},', { name: to.name }),
-    text: text
-      .split('\n')
-      .map((line) => (line === '' ? '' : retold(line)))
-      .join('\n'),
-  }))
-  const signed = `${said.hello}\n\n${said.text}\n\n${deps.config.operator}\n${deps.config.contact}\n`
+export const queueMail = <Words extends MailWords>(
+  deps: Deps,
+  { words, values, ...envelope }: Envelope & { words: Words; values: ValuesOf<Words> },
+): Promise<void> =>
+  inLanguage(envelope.to.language ?? 'en', () =>
+    queueWritten(deps, {
+      ...envelope,
+      subject: sayStored(`mail.${words}.subject`, values),
+      text: sayStored(`mail.${words}.text`, values),
+    }),
+  )
+
+/** The same with words that somebody wrote, in the language of whoever gets them. */
+export async function queueWritten(
+  deps: Deps,
+  { to, subject, text, attachments, about, batchId }: Envelope & { subject: string; text: string },
+): Promise<void> {
+  const hello = inLanguage(to.language ?? 'en', () => say('mail.hello', { name: to.name }))
   const message = await Message.create({
     id: uuid(),
     toName: to.name,
     toMail: to.mail,
-    subject: said.subject,
-    text: signed,
+    subject,
+    text: `${hello}\n\n${text}\n\n${deps.config.operator}\n${deps.config.contact}\n`,
     attachments: attachments ?? [],
     applicationId: about?.id ?? null,
     candidateId: about?.candidateId ?? null,

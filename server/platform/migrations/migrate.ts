@@ -12,6 +12,7 @@ import { up as people } from './006-people'
 import { up as desk } from './007-desk'
 import { up as standingAndDoors } from './008-standing-and-doors'
 import { up as names } from './009-names'
+import { up as words } from './010-words'
 import { chainExisting } from './chainExisting'
 
 export type Migration = {
@@ -38,6 +39,7 @@ const migrations: Migration[] = [
   },
   { name: '008-standing-and-doors', statements: standingAndDoors },
   { name: '009-names', statements: names },
+  { name: '010-words', statements: words },
 ]
 
 /**

@@ -1,6 +1,5 @@
 import { Op } from 'sequelize'
 import type { Claim as ClaimView } from '#contract/claims'
-import { say } from '#core/words/say'
 import { plainRowsOf, rowsOf } from '../../platform/database/rows'
 import { documentLine, documentsOfCandidates } from '../documents/documents'
 import type { Document } from '../documents/model'
@@ -45,7 +44,7 @@ export async function claimFaces(claims: readonly Claim[], known?: Beside): Prom
       version: claim.version,
       credentialVersion: claim.credentialVersion,
       details: claim.details,
-      label: say(labelOf(claim.details)),
+      label: labelOf(claim.details),
       rung: claim.rung,
       saidAt: (claim.saidAt ?? claim.createdAt).toISOString(),
       documents: lines(claim.credentialVersion),

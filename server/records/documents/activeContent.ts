@@ -1,27 +1,37 @@
 import { PDFArray, PDFDict, type PDFDocument, PDFName, type PDFObject, PDFStream } from 'pdf-lib'
 
+export type ActiveContent =
+  | 'program'
+  | 'formProgram'
+  | 'files'
+  | 'moving'
+  | 'launch'
+  | 'submit'
+  | 'import'
+  | 'otherFile'
+
 /** Entries of PDF dictionaries that run, fetch or carry something (ISO 32000-1: 12.6.4, 7.11.4, 12.7.8, 13.6). */
-const activeKeys: Record<string, string> = {
-  JS: 'a program',
-  JavaScript: 'a program',
-  XFA: 'a form that runs programs',
-  EmbeddedFiles: 'other files',
-  EF: 'other files',
-  RichMedia: 'moving content',
+const activeKeys: Record<string, ActiveContent> = {
+  JS: 'program',
+  JavaScript: 'program',
+  XFA: 'formProgram',
+  EmbeddedFiles: 'files',
+  EF: 'files',
+  RichMedia: 'moving',
 }
-const activeActions: Record<string, string> = {
-  JavaScript: 'a program',
-  Launch: 'a command to start a program',
-  SubmitForm: 'a form that sends itself',
-  ImportData: 'a command to fetch data',
-  Rendition: 'moving content',
-  GoToR: 'a way to another file',
-  GoToE: 'a way to another file',
+const activeActions: Record<string, ActiveContent> = {
+  JavaScript: 'program',
+  Launch: 'launch',
+  SubmitForm: 'submit',
+  ImportData: 'import',
+  Rendition: 'moving',
+  GoToR: 'otherFile',
+  GoToE: 'otherFile',
 }
 const [action, address] = [PDFName.of('S'), PDFName.of('URI')]
 
-/** What in a PDF is more than pages to look at, in words that follow "holds", or `undefined`. */
-export function activeContentIn(document: PDFDocument): string | undefined {
+/** What in a PDF is more than pages to look at, or `undefined`. */
+export function activeContentIn(document: PDFDocument): ActiveContent | undefined {
   for (const dictionary of dictionariesOf(document)) {
     const does = dictionary.get(action)
     const found =

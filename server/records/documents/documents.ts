@@ -1,6 +1,7 @@
 import { v7 as uuid } from 'uuid'
 import type { DocumentLine } from '#contract/claims'
 import type { PaperPart } from '#core/papers/papers'
+import { coded } from '#core/words/say'
 import { compareAndSet } from '../../platform/database/compareAndSet'
 import { rowsOf } from '../../platform/database/rows'
 import type { Deps } from '../../platform/deps'
@@ -22,7 +23,7 @@ export async function addDocument(deps: Deps, about: About, what: WhatItIs, file
     where: { candidateId: about.candidateId, sha256, state: ['to look at', 'seen'] },
   })
   const here = twins.find(({ claimId }) => claimId === about.claimId)
-  if (here) throw conflict('same-bytes', `This file is already here, as “${here.fileName}”. Nothing was added.`)
+  if (here) throw conflict('same-bytes', coded('problem.thisFileIsAlreadyHere', { fileName: here.fileName }))
   if (what.translationOf) {
     const original = await Document.findOne({ where: { id: what.translationOf, claimId: about.claimId } })
     if (!original) throw notFound()
@@ -76,7 +77,7 @@ export async function markSeen(
   const document = await documentById(id)
   requireVersion(version, document.version)
   if (document.state !== 'to look at' && document.state !== 'sent back')
-    throw conflict('already-seen', 'This document has been looked at already.')
+    throw conflict('already-seen', coded('problem.thisDocumentHasBeenLooked'))
   return compareAndSet(document, version, {
     state: 'seen',
     reads,
@@ -95,7 +96,7 @@ export async function takeAlong(claimId: string, credentialVersion: number) {
 
 export async function markUnseen(id: string): Promise<Document> {
   const document = await documentById(id)
-  if (document.state !== 'seen') throw conflict('not-seen', 'This document has not been looked at.')
+  if (document.state !== 'seen') throw conflict('not-seen', coded('problem.thisDocumentHasNotBeen'))
   return compareAndSet(document, document.version, { state: 'to look at', seenBy: null, seenAt: null })
 }
 
@@ -112,11 +113,7 @@ export async function replaceSentBack(claimId: string, part: Document['part']) {
 
 export async function removeUnseen(id: string) {
   const document = await documentById(id)
-  if (document.state !== 'to look at')
-    throw conflict(
-      'already-seen',
-      'Somebody has looked at this document already; it stays on file. Add a better one beside it.',
-    )
+  if (document.state !== 'to look at') throw conflict('already-seen', coded('problem.somebodyHasLookedAtThis'))
   const gone = await Document.destroy({ where: { id, version: document.version, state: 'to look at' } })
   if (gone === 0) throw changedMeanwhile()
 }

@@ -1,7 +1,8 @@
 import { readFile, stat } from 'node:fs/promises'
-import { fileTypeFromBuffer, fileTypeFromFile } from 'file-type'
+import { type FileTypeResult, fileTypeFromBuffer, fileTypeFromFile } from 'file-type'
 import { parseBuffer, parseFile } from 'music-metadata'
 import { documentLimits, videoLimits } from '#core/pages/limits'
+import { type Coded, coded } from '#core/words/say'
 import type { Deps } from '../../platform/deps'
 import { Problem } from '../../platform/errors/problems'
 import { inGuardedThread } from '../../platform/jobs/threads'
@@ -32,16 +33,12 @@ export type GivenFile = Buffer | string
  */
 export async function takeFile(deps: Deps, file: GivenFile, videoSeconds?: number): Promise<KeptFile> {
   const size = typeof file === 'string' ? (await stat(file)).size : file.length
-  if (size === 0)
-    throw refused('empty-file', 'The file is empty.', 'Choose it again; it may not have been saved completely.')
+  if (size === 0) throw refused('empty-file', coded('problem.empty-file'), coded('problem.empty-file.do'))
   const kind = await (typeof file === 'string' ? fileTypeFromFile(file) : fileTypeFromBuffer(file))
-  const found = kind
-    ? `It is a ${kind.ext.toUpperCase()} file, whatever its name says.`
-    : 'Its content is none of these, whatever its name says.'
   const { bytes = file, ...inspected } =
     videoSeconds === undefined
-      ? await inspectPaper(file, size, kind?.mime, found)
-      : { ...(await inspectVideo(file, size, { mime: kind?.mime, found, most: videoSeconds })), bytes: file }
+      ? await inspectPaper(file, size, kind)
+      : { ...(await inspectVideo(file, size, kind, videoSeconds)), bytes: file }
   const sha256 = await keepBytes(bytes, inspected.mediaType, deps.clock.now())
   return { ...inspected, sha256, size: typeof bytes === 'string' ? size : bytes.length }
 }
@@ -49,28 +46,25 @@ export async function takeFile(deps: Deps, file: GivenFile, videoSeconds?: numbe
 async function inspectPaper(
   file: GivenFile,
   size: number,
-  mime: string | undefined,
-  found: string,
+  kind: FileTypeResult | undefined,
 ): Promise<Inspected & { bytes: Buffer }> {
-  const mediaType = papers.find((type) => type === mime)
+  const mediaType = papers.find((type) => type === kind?.mime)
   if (!mediaType)
     throw refused(
       'wrong-kind',
-      'Only PDF, JPEG and PNG files can be taken.',
-      `${found} Save or print it as PDF and choose that.`,
+      coded('problem.wrong-kind'),
+      kind
+        ? coded('problem.wrong-kind.found', { extension: kind.ext.toUpperCase() })
+        : coded('problem.wrong-kind.neither'),
     )
   if (size > documentLimits.bytes)
-    throw refused('file-too-large', 'The file is larger than 10 MB.', 'Photograph the pages, or save it smaller.')
+    throw refused('file-too-large', coded('problem.file-too-large'), coded('problem.file-too-large.do'))
   const bytes = typeof file === 'string' ? await readFile(file) : file
   const looked = await lookThrough({ bytes, mediaType })
   // Where it unfolds too far, and where time or memory ran out.
   if (looked === 'too much')
-    throw refused(
-      'too-much-inside',
-      'The file unfolds to more than can be looked through.',
-      'Print it to a new PDF and choose that, or photograph its pages.',
-    )
-  if ('refused' in looked) throw refused(looked.refused, looked.title, looked.detail)
+    throw refused('too-much-inside', coded('problem.too-much-inside'), coded('problem.too-much-inside.do'))
+  if ('refused' in looked) throw refused(looked.refused, looked.words, looked.detail)
   return { mediaType, pages: looked.pages, seconds: null, bytes: looked.bytes ? Buffer.from(looked.bytes) : bytes }
 }
 
@@ -80,13 +74,23 @@ const mostSeconds = 10
 const lookThrough = (given: Given): Promise<Found> =>
   inGuardedThread<Given, Found>(thread, given, { seconds: mostSeconds, otherwise: 'too much' })
 
-type Video = { mime: string | undefined; found: string; most: number }
-
-async function inspectVideo(file: GivenFile, size: number, { mime, found, most }: Video): Promise<Inspected> {
-  const mediaType = videos.find((type) => type === mime)
-  if (!mediaType) throw refused('wrong-kind', 'Only MP4 and WebM videos can be taken here.', found)
+async function inspectVideo(
+  file: GivenFile,
+  size: number,
+  kind: FileTypeResult | undefined,
+  most: number,
+): Promise<Inspected> {
+  const mediaType = videos.find((type) => type === kind?.mime)
+  if (!mediaType)
+    throw refused(
+      'wrong-kind',
+      coded('problem.wrong-kind.video'),
+      kind
+        ? coded('problem.wrong-kind.foundVideo', { extension: kind.ext.toUpperCase() })
+        : coded('problem.wrong-kind.neitherVideo'),
+    )
   if (size > videoLimits.bytes)
-    throw refused('file-too-large', 'The video is larger than 60 MB.', 'Record it again with a smaller picture.')
+    throw refused('file-too-large', coded('problem.video-too-large'), coded('problem.video-too-large.do'))
   const reading =
     typeof file === 'string'
       ? parseFile(file, { duration: true })
@@ -95,20 +99,11 @@ async function inspectVideo(file: GivenFile, size: number, { mime, found, most }
     ({ format }) => format.duration,
     () => undefined,
   )
-  if (!duration)
-    throw refused(
-      'broken-video',
-      'The video cannot be read.',
-      'It may not have been saved completely. Record it again.',
-    )
+  if (!duration) throw refused('broken-video', coded('problem.broken-video'), coded('problem.broken-video.do'))
   const seconds = Math.round(duration)
   if (seconds > most)
-    throw refused(
-      'too-long',
-      `The video runs ${seconds} seconds; at most ${most} are asked for.`,
-      'Record a shorter one.',
-    )
+    throw refused('too-long', coded('problem.too-long', { seconds, most }), coded('problem.too-long.do'))
   return { mediaType, pages: 1, seconds }
 }
 
-const refused = (code: string, title: string, detail: string) => new Problem(422, code, title, { detail })
+const refused = (code: string, words: Coded, detail: Coded) => new Problem(422, code, words, { detail })

@@ -2,6 +2,7 @@ import { inflateSync } from 'node:zlib'
 import { imageSize } from 'image-size'
 import { PDFDocument } from 'pdf-lib'
 import { documentLimits } from '#core/pages/limits'
+import { type Coded, coded } from '#core/words/say'
 import { activeContentIn, takeLinksOut } from './activeContent'
 import { beginCounting, wentOver } from './limitInflation'
 
@@ -11,7 +12,7 @@ export type Given = { bytes: Uint8Array; mediaType: 'application/pdf' | 'image/j
 /** What a paper turned out to be, or why it cannot be taken. `bytes` are there where something was taken out of it. */
 export type Found =
   | { pages: number; bytes?: Uint8Array }
-  | { refused: string; title: string; detail: string }
+  | { refused: string; words: Coded; detail: Coded }
   | 'too much'
 
 /** Looks a paper through, in a thread of its own: whoever made it may have meant to hold the server up. */
@@ -29,7 +30,7 @@ async function pdf(bytes: Uint8Array): Promise<Found> {
   } catch (error) {
     if (wentOver()) return 'too much'
     return String(error).includes('encrypted')
-      ? refused('locked-pdf', 'The PDF is locked with a password.', 'Save a copy without a password and choose that.')
+      ? refused('locked-pdf', coded('problem.locked-pdf'), coded('problem.locked-pdf.do'))
       : brokenPdf
   }
   if (wentOver()) return 'too much'
@@ -38,16 +39,11 @@ async function pdf(bytes: Uint8Array): Promise<Found> {
   if (pages > documentLimits.pages)
     return refused(
       'too-many-pages',
-      `The file has ${pages} pages; at most ${documentLimits.pages} can be taken.`,
-      'Send only the pages that show the award, the marks and the signatures.',
+      coded('problem.too-many-pages', { pages, most: documentLimits.pages }),
+      coded('problem.too-many-pages.do'),
     )
   const active = activeContentIn(document)
-  if (active)
-    return refused(
-      'active-pdf',
-      `The PDF holds ${active}, which a paper does not need.`,
-      'Print it to a new PDF and choose that, or photograph its pages.',
-    )
+  if (active) return refused('active-pdf', coded(`problem.active-pdf.${active}`), coded('problem.active-pdf.do'))
   return takeLinksOut(document) ? { pages, bytes: await document.save() } : { pages }
 }
 
@@ -66,8 +62,8 @@ function picture(bytes: Buffer, mediaType: 'image/jpeg' | 'image/png'): Found {
   if (size.width * size.height > documentLimits.pixels)
     return refused(
       'picture-too-large',
-      `The picture measures ${size.width} by ${size.height}, more than can be opened.`,
-      'Save it with fewer pixels, or photograph the page.',
+      coded('problem.picture-too-large', { width: size.width, height: size.height }),
+      coded('problem.picture-too-large.do'),
     )
   if (mediaType === 'image/png' && !holdsItsPixels(bytes)) return brokenPicture
   return { pages: 1 }
@@ -114,15 +110,7 @@ function holdsItsPixels(bytes: Buffer): boolean {
   }
 }
 
-const refused = (code: string, title: string, detail: string): Found => ({ refused: code, title, detail })
+const refused = (code: string, words: Coded, detail: Coded): Found => ({ refused: code, words, detail })
 
-const brokenPdf = refused(
-  'broken-pdf',
-  'The PDF cannot be opened.',
-  'It may be damaged. Open it, print it to a new PDF and choose that.',
-)
-const brokenPicture = refused(
-  'broken-picture',
-  'The picture is not whole.',
-  'It may not have been saved or copied completely. Take or choose it again.',
-)
+const brokenPdf = refused('broken-pdf', coded('problem.broken-pdf'), coded('problem.broken-pdf.do'))
+const brokenPicture = refused('broken-picture', coded('problem.broken-picture'), coded('problem.broken-picture.do'))

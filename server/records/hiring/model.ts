@@ -9,12 +9,14 @@ import {
 import type { Stage } from '#contract/applications'
 import type { Queue } from '#contract/desk'
 import type { FirstLook } from '#core/requirements/firstLook'
+import type { StoredText, StoredValue } from '#core/words/stored'
 import {
   day,
   define,
   flag,
   id,
   json,
+  jsonOrNull,
   longText,
   moment,
   momentOrNull,
@@ -91,9 +93,10 @@ export class ApplicationSummary extends Model<
   declare early: string
   declare likely: string
   declare late: string
-  declare heldUpBy: string | null
+  declare heldUpBy: StoredValue | null
   declare marks: string[]
-  declare reasons: Partial<Record<Queue, string>>
+  /** Why a person is in each queue. A sentence is of before there were codes. */
+  declare reasons: Partial<Record<Queue, StoredText | string>>
   declare today: boolean
   declare applications: boolean
   declare verification: boolean
@@ -172,7 +175,7 @@ export function defineHiring(sequelize: Sequelize) {
     early: day,
     likely: day,
     late: day,
-    heldUpBy: textOrNull,
+    heldUpBy: jsonOrNull,
     marks: json,
     reasons: json,
     today: flag,

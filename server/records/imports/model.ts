@@ -8,6 +8,7 @@ import {
 } from 'sequelize'
 import type { importStates } from '#contract/imports'
 import type { Mapping } from '#core/importing/fields'
+import type { StoredText } from '#core/words/stored'
 import {
   define,
   flag,
@@ -34,7 +35,7 @@ export class Import extends Model<InferAttributes<Import>, InferCreationAttribut
   declare total: number
   declare done: number
   /** What went wrong while it ran; faults of rows are computed from the file. */
-  declare faults: string[]
+  declare faults: (StoredText | string)[]
   declare importedBy: string
   declare accountId: string
   declare createdAt: Date

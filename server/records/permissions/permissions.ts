@@ -3,7 +3,7 @@ import { PDFDocument } from 'pdf-lib'
 import { v7 as uuid } from 'uuid'
 import { isOwnName } from '#core/comparison/names'
 import { writeMomentAt } from '#core/dates/zoned'
-import { say } from '#core/words/say'
+import { coded, say } from '#core/words/say'
 import { rowsOf } from '../../platform/database/rows'
 import type { Deps } from '../../platform/deps'
 import { conflict, invalidField } from '../../platform/errors/problems'
@@ -39,21 +39,21 @@ export async function signPermission(
   person: { name: string; reference: string },
   { fullName: typed, drawing }: Signature,
 ): Promise<Permission> {
-  if (await permissionOf(applicationId)) throw conflict('already-signed', 'This is signed already.')
+  if (await permissionOf(applicationId)) throw conflict('already-signed', coded('problem.thisIsSignedAlready'))
   const fullName = drawing ? person.name : typed
   if (!drawing && (typed.length < 3 || !isOwnName(person.name, typed)))
-    throw invalidField('/body/fullName', `Type your full name as you gave it: ${person.name}.`)
+    throw invalidField('/body/fullName', say('problem.typeYourFullNameAs', { name: person.name }))
   const signedAt = deps.clock.now()
   const pdf = await sheetPdf(
     {
-      title: say('Permission to check statements'),
+      title: say('permission.permissionToCheckStatements'),
       paragraphs: permissionText(deps.config.operator).split('\n\n'),
       facts: [
-        [say('Given to'), deps.config.operator],
-        [say('Application'), person.reference],
-        [drawing ? say('Signed by drawing') : say('Signed by typing'), fullName],
-        [say('Signed at'), writeMomentAt(signedAt, deps.config.timeZone)],
-        [say('Text'), permissionVersion()],
+        [say('permission.givenTo'), deps.config.operator],
+        [say('permission.application'), person.reference],
+        [drawing ? say('permission.signedByDrawing') : say('permission.signedByTyping'), fullName],
+        [say('permission.signedAt'), writeMomentAt(signedAt, deps.config.timeZone)],
+        [say('permission.text'), permissionVersion()],
       ],
       ...(drawing ? { picture: await pictureIn(drawing) } : {}),
     },
@@ -85,5 +85,5 @@ async function pictureIn(drawing: string): Promise<Buffer> {
   } catch {
     // said below
   }
-  throw invalidField('/body/drawing', 'The drawing did not arrive whole. Draw it again, or type your name.')
+  throw invalidField('/body/drawing', say('problem.theDrawingDidNotArrive'))
 }

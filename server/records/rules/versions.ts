@@ -129,9 +129,18 @@ export function withRanking(rules: Rules, posts: readonly Post[], rankUpTo: numb
     heading: 'Which of these posts would you like most?',
     intro: 'This vacancy belongs to a group. One application counts for all of it; put the posts in your order.',
     holds: 'questions',
+    translations: {
+      de: {
+        title: 'Ihre Reihung',
+        heading: 'Welche dieser Stellen hätten Sie am liebsten?',
+        intro:
+          'Diese Stelle gehört zu einer Gruppe. Eine Bewerbung zählt für alle; reihen Sie die Stellen nach Ihrem Wunsch.',
+      },
+    },
     questions: [
       {
         key: rankingKey,
+        translations: { de: { label: 'Stellen in Ihrer Reihung' } },
         label: 'Posts in your order',
         kind: 'ranked choice',
         required: true,

@@ -8,10 +8,12 @@ import {
 } from 'sequelize'
 import type { PaperPart } from '#core/papers/papers'
 import type { Guess } from '#core/tray/guess'
+import type { StoredText } from '#core/words/stored'
 import {
   define,
   id,
   json,
+  jsonOrNull,
   longText,
   moment,
   momentOrNull,
@@ -46,7 +48,7 @@ export class Scan extends Model<InferAttributes<Scan>, InferCreationAttributes<S
   declare cameAt: Date
   declare state: 'waiting' | 'split' | 'refused'
   declare pages: CreationOptional<number | null>
-  declare fault: CreationOptional<string | null>
+  declare fault: CreationOptional<StoredText | null>
 }
 
 /** Pages that belong together: filed, or waiting for a person to say where they belong. */
@@ -61,7 +63,7 @@ export class TrayPaper extends Model<InferAttributes<TrayPaper>, InferCreationAt
   declare coverSheet: number | null
   declare state: 'waiting' | 'filed' | 'thrown away'
   /** Why it waits. */
-  declare why: string
+  declare why: StoredText | null
   declare guesses: Guess[]
   declare words: string
   declare documentId: CreationOptional<string | null>
@@ -90,7 +92,7 @@ export function definePaper(sequelize: Sequelize) {
     cameAt: moment,
     state: text,
     pages: wholeOrNull,
-    fault: textOrNull,
+    fault: jsonOrNull,
   })
   define(TrayPaper, sequelize, 'tray_papers', {
     id,
@@ -102,7 +104,7 @@ export function definePaper(sequelize: Sequelize) {
     pages: whole,
     coverSheet: wholeOrNull,
     state: text,
-    why: text,
+    why: jsonOrNull,
     guesses: json,
     words: longText,
     documentId: uuidOrNull,

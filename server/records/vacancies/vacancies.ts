@@ -118,7 +118,7 @@ export const vacanciesIn = (groupId: string): Promise<Vacancy[]> =>
 
 /** What there is to know of a post where it is ranked: what it is and how many are wanted. */
 const aboutPost = ({ summary, headcount, hours }: Vacancy) =>
-  `${summary} ${say('{{count}} places, {{hours}}.', { count: headcount, hours })}`.trim()
+  `${summary} ${say('status.countPlacesHours', { count: headcount, hours })}`.trim()
 
 export const postName = ({ title, place }: Vacancy) => (place ? `${title}, ${place}` : title)
 

@@ -3,6 +3,7 @@ import { Op, QueryTypes } from 'sequelize'
 import { v7 as uuid } from 'uuid'
 import type { DryRunState } from '#contract/rules'
 import type { Change } from '#core/rules/effect'
+import { coded } from '#core/words/say'
 import { recordEvent } from '../../platform/audit/record'
 import type { Account, Deps } from '../../platform/deps'
 import { conflict, notFound } from '../../platform/errors/problems'
@@ -18,8 +19,7 @@ const page = 50
 /** Begins to compute what the rules being edited would change. It goes on by itself and can be found again. */
 export async function startDryRun(deps: Deps, actor: Account, owner: Owner) {
   const draft = await draftOf(owner.id, owner.rulesVersion)
-  if (!draft.changed)
-    throw conflict('nothing-changed', 'These rules say what is published already; nothing would change.')
+  if (!draft.changed) throw conflict('nothing-changed', coded('problem.theseRulesSayWhatIs'))
   const id = uuid()
   await DryRun.create({
     id,
@@ -36,11 +36,7 @@ export async function startDryRun(deps: Deps, actor: Account, owner: Owner) {
     startedAt: deps.clock.now(),
   })
   await queueJob('dry run', { dryRunId: id }, { uniqueKey: `dry run ${id}` })
-  await recordEvent(deps, actor, {
-    code: 'dry-run-started',
-    what: `Began a dry run of the rules of ${owner.title}`,
-    about: owner.title,
-  })
+  await recordEvent(deps, actor, { code: 'dry-run-started', values: { vacancy: owner.title }, about: owner.title })
   return { id }
 }
 

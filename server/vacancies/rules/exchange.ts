@@ -2,6 +2,7 @@ import { RulesFile } from '#contract/rules'
 import { differencesOf } from '#core/rules/difference'
 import type { Rules } from '#core/rules/rules'
 import { rulesFaultWords } from '#core/words/rules'
+import { say } from '#core/words/say'
 import type { Account, Deps } from '../../platform/deps'
 import { type Fault, invalid, requireVersion } from '../../platform/errors/problems'
 import { faultsOf } from '../../platform/http/validate'
@@ -52,6 +53,6 @@ function parsed(text: string): unknown {
     const at = /position (\d+)/.exec(String(error))?.[1]
     const before = at === undefined ? undefined : text.slice(0, Number(at)).split('\n')
     const where = before ? ` near line ${before.length}, column ${before.at(-1)!.length + 1}` : ''
-    throw invalid([{ pointer: '', message: `This is not JSON${where}. Export a version to see what it looks like.` }])
+    throw invalid([{ pointer: '', message: say('problem.thisIsNotJsonExport', { where }) }])
   }
 }

@@ -74,7 +74,7 @@ export async function saveSharedSection(
   })
   await recordEvent(deps, actor, {
     code: 'section-saved',
-    what: `Saved version ${version} of the shared section “${section.title}”`,
+    values: { version, section: section.title },
     about: section.title,
   })
   return { version }

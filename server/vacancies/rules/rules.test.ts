@@ -301,7 +301,7 @@ test('a change is run dry in a thread, published, and reaches those who have sen
   expect(await keys(candidate, application.id)).toContain('references')
   const mail = await house.mailTo(candidate.mail, 'has changed')
   expect(mail.text).toContain('The authority asks for references now.')
-  expect(mail.text).toContain('Asked as well: References from 2 employers')
+  expect(mail.text).toContain('Also asked: References from 2 employers')
   expect(mail.text).toContain('No longer asked: 3 years in electrical')
   const { happenings } = await candidate.done('readStatus', { params: { id: application.id } })
   expect(happenings[0]!.text).toBe('What we ask of you has changed: The authority asks for references now.')

@@ -1,4 +1,5 @@
 import { v7 as uuid } from 'uuid'
+import { coded } from '#core/words/say'
 import { recordEvent } from '../../platform/audit/record'
 import { compareAndSet } from '../../platform/database/compareAndSet'
 import { inTransaction } from '../../platform/database/connection'
@@ -7,7 +8,7 @@ import { conflict, notFound, Problem } from '../../platform/errors/problems'
 import { type RegisterEntry, RegisterSilent } from '../../platform/outside/registers'
 import { candidateWithMail } from '../../records/accounts/candidate'
 import { isActive, sentApplication } from '../../records/applications/find'
-import { labelOf } from '../../records/claims/label'
+import { labelValue } from '../../records/claims/label'
 import { claimById } from '../../records/enquiries/load'
 import { Enquiry } from '../../records/enquiries/model'
 import { claimedStatement } from '../../records/enquiries/statement'
@@ -18,9 +19,9 @@ export async function askRegister(deps: Deps, actor: Account, claimId: string, a
   const claim = await claimById(claimId)
   const application = await sentApplication(applicationId)
   if (application.candidateId !== claim.candidateId) throw notFound()
-  if (!isActive(application)) throw conflict('ended', 'This application has ended; nobody is asked for it any more.')
+  if (!isActive(application)) throw conflict('ended', coded('problem.thisApplicationHasEndedNobody'))
   const source = claim.sourceId ? await Source.findByPk(claim.sourceId) : null
-  if (!source?.register || !claim.number) throw conflict('no-register', 'There is no register to look this up in.')
+  if (!source?.register || !claim.number) throw conflict('no-register', coded('problem.thereIsNoRegisterTo'))
   // The register is asked before the transaction begins: nobody waits in the database for somebody outside.
   const entry = await ask(deps, source.register, claim.number)
   await inTransaction(deps.sequelize, () => keepEntry(deps, actor, { claimId, applicationId, source, entry }))
@@ -32,11 +33,7 @@ async function ask(deps: Deps, register: string, number: string): Promise<Regist
     return await deps.registers.lookUp(register, number)
   } catch (error) {
     if (error instanceof RegisterSilent)
-      throw new Problem(
-        502,
-        'register-silent',
-        'The register does not answer. Try again later, or ask the source by mail.',
-      )
+      throw new Problem(502, 'register-silent', coded('problem.theRegisterDoesNotAnswer'))
     throw error
   }
 }
@@ -71,8 +68,8 @@ async function keepEntry(deps: Deps, actor: Account, { claimId, applicationId, s
     await compareAndSet(claim, claim.version, { rung: 'asked' })
   await recordEvent(deps, actor, {
     code: 'register-asked',
-    what: `Looked ${labelOf(claim.details)} up in the register of ${source.name}: ${entry.found ? 'found' : 'no entry'}`,
-    forCandidate: `We looked ${labelOf(claim.details)} up with ${source.name}.`,
+    words: entry.found ? 'register-asked.found' : 'register-asked.noEntry',
+    values: { claim: labelValue(claim.details), source: source.name },
     about: source.name,
     candidateId: claim.candidateId,
     applicationId,

@@ -3,6 +3,7 @@ import { Popover } from 'radix-ui'
 import { useState } from 'react'
 import { Link, useNavigate, useSearchParams } from 'react-router'
 import { mostCounted, sentStages, type TableFilter } from '#contract/lists'
+import { say } from '#core/words/say'
 import { api } from '../../api'
 import { Button, Key } from '../../ui/Button'
 import { DateField } from '../../ui/DateField'
@@ -90,10 +91,10 @@ export function ApplicationsTable() {
     '/': () => document.querySelector<HTMLElement>('input[type=search]')?.focus(),
   })
   return (
-    <main aria-label="Applications as a table" className="flex h-full min-h-0 flex-col bg-sheet">
+    <main aria-label={say('table.applicationsAsATable')} className="flex h-full min-h-0 flex-col bg-sheet">
       <div className="border-line border-b px-5 pt-3 pb-2">
         <div className="flex flex-wrap items-baseline gap-x-5">
-          <h1 className="text-[1.4667rem]">Applications</h1>
+          <h1 className="text-[1.4667rem]">{say('table.applications')}</h1>
           <p role="status" className="text-ink-2">
             {data ? countWords(data.total) : ''}
           </p>
@@ -107,7 +108,7 @@ export function ApplicationsTable() {
           <div className="ml-auto flex items-baseline gap-4 font-semibold text-confirmed">
             <Columns shown={shown} onChange={(keys) => set({ columns: keys.join(',') })} />
             <AsCsv list="applications" filter={filter} />
-            <Link to="/desk/applications">One by one</Link>
+            <Link to="/desk/applications">{say('table.oneByOne')}</Link>
           </div>
         </div>
         <Filters filter={filter} onChange={set} />
@@ -116,7 +117,7 @@ export function ApplicationsTable() {
         {!data ? (
           <Waiting error={error} onRetry={refetch} />
         ) : rows.length === 0 ? (
-          <p className="py-4 text-ink-2">Nobody fits. Take a filter away to see more.</p>
+          <p className="py-4 text-ink-2">{say('table.nobodyFitsTakeAFilter')}</p>
         ) : (
           <table className={`w-full text-left ${isFetching ? 'opacity-70' : ''}`}>
             <thead className="sticky top-0 bg-sheet">
@@ -125,7 +126,7 @@ export function ApplicationsTable() {
                   <th scope="col" className="w-8 py-1">
                     <input
                       type="checkbox"
-                      aria-label="Tick all on this page"
+                      aria-label={say('table.tickAllOnThisPage')}
                       className="accent-confirmed"
                       checked={table.getIsAllRowsSelected()}
                       onChange={table.getToggleAllRowsSelectedHandler()}
@@ -155,7 +156,7 @@ export function ApplicationsTable() {
                   <td className={`py-1.5 ${nth === at ? 'shadow-[inset_3px_0_0_var(--confirmed)]' : ''}`}>
                     <input
                       type="checkbox"
-                      aria-label={`Tick ${row.original.name}`}
+                      aria-label={say('table.tickName', { name: row.original.name })}
                       className="ml-1.5 accent-confirmed"
                       checked={row.getIsSelected()}
                       onChange={row.getToggleSelectedHandler()}
@@ -178,30 +179,30 @@ export function ApplicationsTable() {
       <div className="flex min-h-[46px] items-center gap-3 border-line border-t px-5 py-2">
         {chosen.length > 0 ? (
           <>
-            <span>{chosen.length} ticked</span>
+            <span>{say('table.countTicked', { count: chosen.length })}</span>
             {mayAct && (
               <>
                 <Button letter="B" onClick={() => setWriting('message')}>
-                  Write to them
+                  {say('table.writeToThem')}
                 </Button>
                 <Button letter="T" kind="grave" onClick={() => setWriting('turn down')}>
-                  Turn down
+                  {say('table.turnDown')}
                 </Button>
               </>
             )}
             <Button kind="quiet" onClick={() => setTicked({})}>
-              Untick all
+              {say('table.untickAll')}
             </Button>
           </>
         ) : (
           <span className="text-ink-2">
-            <Key letter="J" /> <Key letter="K" /> up and down, <Key letter="Space" /> ticks, <Key letter="Enter" />{' '}
-            opens the file, <Key letter="/" /> finds by name.
+            <Key letter="J" /> <Key letter="K" /> {say('table.upAndDown')} <Key letter="Space" /> {say('table.ticks')}{' '}
+            <Key letter="Enter" /> {say('table.opensTheFile')} <Key letter="/" /> {say('table.findsByName')}
           </span>
         )}
         <span className="ml-auto flex gap-2">
-          {after.length > 0 && <Button onClick={() => setAfter(after.slice(0, -1))}>Page before</Button>}
-          {data?.next && <Button onClick={() => setAfter([...after, data.next!])}>Next page</Button>}
+          {after.length > 0 && <Button onClick={() => setAfter(after.slice(0, -1))}>{say('table.pageBefore')}</Button>}
+          {data?.next && <Button onClick={() => setAfter([...after, data.next!])}>{say('table.nextPage')}</Button>}
         </span>
       </div>
       {writing && (
@@ -223,17 +224,17 @@ const isRight = (meta: unknown) => Boolean((meta as { right?: boolean } | undefi
 
 const countWords = (total: number) =>
   total > mostCounted
-    ? `more than ${mostCounted.toLocaleString('en-GB')} people`
+    ? say('table.moreThanPeople', { value: mostCounted.toLocaleString('en-GB') })
     : total === 1
-      ? 'one person'
-      : `${total.toLocaleString('en-GB')} people`
+      ? say('table.onePerson')
+      : say('table.valuePeople', { value: total.toLocaleString('en-GB') })
 
 const flags = [
-  { name: 'late', label: 'Likely late' },
-  { name: 'blanks', label: 'Left something blank' },
-  { name: 'changed', label: 'Changed since' },
-  { name: 'duplicates', label: 'Possible duplicates' },
-  { name: 'unscored', label: 'Not scored yet' },
+  { name: 'late', label: say('table.likelyLate') },
+  { name: 'blanks', label: say('table.leftSomethingBlank') },
+  { name: 'changed', label: say('table.changedSince') },
+  { name: 'duplicates', label: say('table.possibleDuplicates') },
+  { name: 'unscored', label: say('table.notScoredYet') },
 ] as const
 
 function Filters({ filter, onChange }: { filter: TableFilter; onChange: (over: Record<string, string>) => void }) {
@@ -242,13 +243,13 @@ function Filters({ filter, onChange }: { filter: TableFilter; onChange: (over: R
   return (
     <div className="mt-2 grid grid-cols-2 items-end gap-3 lg:grid-cols-[repeat(4,minmax(0,1fr))_auto_auto]">
       <TextField
-        label="Name or reference"
+        label={say('table.nameOrReference')}
         type="search"
         value={filter.text ?? ''}
         onChange={(event) => onChange({ text: event.target.value })}
       />
       <SelectField
-        label="Vacancy"
+        label={say('table.vacancy')}
         value={filter.vacancy ?? ''}
         options={[
           any,
@@ -257,37 +258,37 @@ function Filters({ filter, onChange }: { filter: TableFilter; onChange: (over: R
         onChange={(event) => onChange({ vacancy: event.target.value })}
       />
       <SelectField
-        label="Stage"
+        label={say('table.stage')}
         value={filter.stage ?? ''}
         options={[any, ...sentStages.map((stage) => ({ value: stage, label: stage }))]}
         onChange={(event) => onChange({ stage: event.target.value })}
       />
       <SelectField
-        label="Eligible"
+        label={say('table.eligible')}
         value={filter.eligible ?? ''}
         options={[
           any,
           { value: 'yes', label: 'yes' },
           { value: 'no', label: 'no' },
-          { value: 'undecided', label: 'not to be said yet' },
+          { value: 'undecided', label: say('table.notToBeSaidYet') },
         ]}
         onChange={(event) => onChange({ eligible: event.target.value })}
       />
       <div className="w-[130px]">
         <DateField
-          label="Sent from"
+          label={say('table.sentFrom')}
           value={filter.sentFrom ?? ''}
           onChange={(day) => onChange({ sentFrom: /^\d{4}-\d{2}-\d{2}$/.test(day) ? day : '' })}
         />
       </div>
       <div className="w-[140px]">
         <SelectField
-          label="In order of"
+          label={say('table.inOrderOf')}
           value={filter.order ?? 'slack'}
           options={[
-            { value: 'slack', label: 'slack, least first' },
-            { value: 'sent', label: 'sent, newest first' },
-            { value: 'score', label: 'score, best first' },
+            { value: 'slack', label: say('table.slackLeastFirst') },
+            { value: 'sent', label: say('table.sentNewestFirst') },
+            { value: 'score', label: say('table.scoreBestFirst') },
             { value: 'name', label: 'name' },
           ]}
           onChange={(event) => onChange({ order: event.target.value })}
@@ -295,7 +296,7 @@ function Filters({ filter, onChange }: { filter: TableFilter; onChange: (over: R
       </div>
       <div className="col-span-full">
         <CheckList
-          label="Only those who"
+          label={say('table.onlyThoseWho')}
           hidden
           options={flags.map(({ name, label }) => ({ value: name, label }))}
           value={flags.flatMap(({ name }) => (filter[name] ? [name] : []))}
@@ -311,7 +312,7 @@ function Filters({ filter, onChange }: { filter: TableFilter; onChange: (over: R
 function Columns({ shown, onChange }: { shown: readonly string[]; onChange: (keys: string[]) => void }) {
   return (
     <Popover.Root>
-      <Popover.Trigger>Columns</Popover.Trigger>
+      <Popover.Trigger>{say('table.columns')}</Popover.Trigger>
       <Popover.Portal>
         <Popover.Content
           sideOffset={6}
@@ -319,7 +320,7 @@ function Columns({ shown, onChange }: { shown: readonly string[]; onChange: (key
           className="z-50 w-[300px] rounded-sheet border border-line-strong bg-sheet p-3 text-[0.9rem] shadow-[0_8px_24px_rgb(0_0_0/0.2)]"
         >
           <CheckList
-            label="Columns"
+            label={say('table.columns')}
             value={[...shown]}
             onChange={(keys) => onChange(['name', ...keys.filter((key) => key !== 'name')])}
             options={columns.slice(1).map((one, nth) => ({ value: columnKeys[nth + 1]!, label: String(one.header) }))}

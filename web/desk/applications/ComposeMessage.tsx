@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import type { Reply } from '#contract/endpoint'
 import type { InLanguages, previewMessages } from '#contract/messages'
+import { say } from '#core/words/say'
 import { api } from '../../api'
 import { Button } from '../../ui/Button'
 import { Dialog } from '../../ui/Dialog'
@@ -21,13 +22,19 @@ export function ComposeMessage({ applications, turningDown, onClose, onDone }: P
   const [previews, setPreviews] = useState<Previews>()
   const { data } = api.endpoints.listTemplates.useQuery({})
   const preview = useAct('previewMessages')
-  const many = applications.length === 1 ? 'one person' : `${applications.length} people`
+  const many =
+    applications.length === 1 ? say('table.onePerson') : say('table.countPeople', { count: applications.length })
   const look = async () => {
     const shown = await preview.act({ body: { written, applications } })
     if (shown) setPreviews(shown)
   }
   return (
-    <Dialog open onClose={onClose} title={turningDown ? `Turn down ${many}` : `Write to ${many}`} wide>
+    <Dialog
+      open
+      onClose={onClose}
+      title={turningDown ? say('table.turnDown2', { many }) : say('table.writeTo', { many })}
+      wide
+    >
       {previews ? (
         <Check
           {...{ previews, written, reason, turningDown, applications, onDone }}
@@ -44,7 +51,7 @@ export function ComposeMessage({ applications, turningDown, onClose, onDone }: P
         >
           {turningDown && (
             <LongField
-              label="Why? This stays on record; they do not read it."
+              label={say('table.whyThisStaysOnRecord')}
               rows={2}
               value={reason}
               limit={500}
@@ -53,9 +60,9 @@ export function ComposeMessage({ applications, turningDown, onClose, onDone }: P
             />
           )}
           <SelectField
-            label="Begin with"
+            label={say('table.beginWith')}
             value=""
-            empty="a prepared message…"
+            empty={say('table.aPreparedMessage')}
             options={(data?.templates ?? []).map(({ id, name }) => ({ value: id, label: name }))}
             onChange={(event) => {
               const template = data?.templates.find(({ id }) => id === event.target.value)
@@ -75,7 +82,7 @@ export function ComposeMessage({ applications, turningDown, onClose, onDone }: P
                 (turningDown && reason.trim().length < 3)
               }
             >
-              See what each will get
+              {say('table.seeWhatEachWillGet')}
             </Button>
           </div>
         </form>
@@ -106,19 +113,27 @@ function Check({ previews, written, reason, turningDown, applications, onBack, o
       const done = await turning.act({ body: { applications, reason, written } })
       if (!done) return
       toast(
-        `${done.turnedDown} turned down and written to.${done.left > 0 ? ` ${done.left} were past that already.` : ''}`,
+        say('table.turnedDownAndWrittenTo', {
+          turnedDown: done.turnedDown,
+          value: done.left > 0 ? say('table.werePastThatAlready', { left: done.left }) : '',
+        }),
       )
     } else {
       const done = await sending.act({ body: { written, applications } })
       if (!done) return
-      toast(`${done.queued} ${done.queued === 1 ? 'mail is' : 'mails are'} on the way.`)
+      toast(
+        say('table.onTheWay', {
+          queued: done.queued,
+          value: done.queued === 1 ? say('table.mailIs') : say('table.mailsAre'),
+        }),
+      )
     }
     onDone()
   }
   return (
     <div className="grid gap-3">
       <div className="grid grid-cols-[240px_minmax(0,1fr)] gap-4">
-        <ol className="max-h-[46vh] overflow-auto border-line border-y" aria-label="Those who get it">
+        <ol className="max-h-[46vh] overflow-auto border-line border-y" aria-label={say('table.thoseWhoGetIt')}>
           {previews.map(({ application, name, to, obstacle }, at) => (
             <li key={application} className={`border-line border-b ${at === nth ? 'bg-confirmed-wash' : ''}`}>
               <button type="button" className="w-full px-2 py-1 text-left" onClick={() => setNth(at)}>
@@ -149,13 +164,13 @@ function Check({ previews, written, reason, turningDown, applications, onBack, o
           disabled={reached === 0}
           onClick={() => void send()}
         >
-          {turningDown ? `Turn down and write to ${reached}` : `Send to ${reached}`}
+          {turningDown ? say('table.turnDownAndWriteTo', { reached }) : say('table.sendTo', { reached })}
         </Button>
         <Button kind="quiet" onClick={onBack}>
-          Change the words
+          {say('table.changeTheWords')}
         </Button>
         <span className="text-ink-2">
-          A mail cannot be called back.{turningDown && ' Somebody turned down can be taken up again.'}
+          {say('table.aMailCannotBeCalled', { turningDown: turningDown ? say('table.somebodyTurnedDownCanBe') : '' })}
         </span>
       </div>
     </div>

@@ -1,6 +1,7 @@
 import { X } from 'lucide-react'
 import { Popover } from 'radix-ui'
 import { useState } from 'react'
+import { say } from '#core/words/say'
 import { api } from '../../api'
 import { Button } from '../../ui/Button'
 import { TextField } from '../../ui/Field'
@@ -17,7 +18,11 @@ export function SavedViews({ query, onChoose }: { query: string; onChoose: (quer
   return (
     <Popover.Root>
       <Popover.Trigger className="font-semibold text-confirmed">
-        {now ? `View: ${now.name}` : views.length > 0 ? `Saved views, ${views.length}` : 'Save this view'}
+        {now
+          ? say('table.viewName', { name: now.name })
+          : views.length > 0
+            ? say('table.savedViews', { count: views.length })
+            : say('table.saveThisView')}
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content
@@ -33,7 +38,7 @@ export function SavedViews({ query, onChoose }: { query: string; onChoose: (quer
                 </Popover.Close>
                 <button
                   type="button"
-                  aria-label={`Forget the view ${view.name}`}
+                  aria-label={say('table.forgetTheView', { name: view.name })}
                   className="p-1 text-ink-2 hover:text-contradicted"
                   onClick={() => void removing.act({ params: { id: view.id } })}
                 >
@@ -50,13 +55,13 @@ export function SavedViews({ query, onChoose }: { query: string; onChoose: (quer
             }}
           >
             <TextField
-              label="Keep what is shown as"
+              label={say('table.keepWhatIsShownAs')}
               value={name}
               limit={80}
               onChange={(event) => setName(event.target.value)}
             />
             <Button type="submit" kind="main" busy={saving.busy} disabled={name.trim() === ''}>
-              Save
+              {say('table.save')}
             </Button>
           </form>
           <ProblemNote problem={saving.problem ?? removing.problem} />

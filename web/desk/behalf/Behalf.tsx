@@ -4,6 +4,7 @@ import { Link, useNavigate, useSearchParams } from 'react-router'
 import type { listBehalf } from '#contract/behalf'
 import { type beginFor, waysToTell } from '#contract/behalf'
 import type { Input, Reply } from '#contract/endpoint'
+import { say } from '#core/words/say'
 import { api } from '../../api'
 import { Button } from '../../ui/Button'
 import { SelectField, TextField } from '../../ui/Field'
@@ -21,20 +22,16 @@ export function Behalf() {
   const { data, error, refetch } = api.endpoints.listBehalf.useQuery({}, { refetchOnMountOrArgChange: true })
   if (!data) return <Waiting error={error} onRetry={refetch} />
   return (
-    <Overview
-      list="behalf"
-      title="On behalf"
-      about="For somebody who wrote on paper or rang: write down what they told you, then mail them a link. They read it through, sign it and send it; nobody else can."
-    >
+    <Overview list="behalf" title={say('behalf.onBehalf')} about={say('behalf.forSomebodyWhoWroteOn')}>
       <Begin />
-      <h2 className="mt-5 mb-1 text-[1.1333rem]">Not sent yet</h2>
+      <h2 className="mt-5 mb-1 text-[1.1333rem]">{say('behalf.notSentYet')}</h2>
       <Table
         rows={data}
         keyOf={({ id }) => id}
-        empty="Nothing that was begun for somebody is waiting."
+        empty={say('behalf.nothingThatWasBegunFor')}
         columns={[
           {
-            name: 'Who',
+            name: say('behalf.who'),
             of: (line) => (
               <>
                 {line.theirs ? (
@@ -49,16 +46,18 @@ export function Behalf() {
             ),
           },
           {
-            name: 'Vacancy',
+            name: say('behalf.vacancy'),
             of: ({ title, closesAt, timeZone }) => (
               <>
                 {title}
-                <span className="block text-[0.8rem] text-ink-2">closes {writeMoment(closesAt, timeZone)}</span>
+                <span className="block text-[0.8rem] text-ink-2">
+                  {say('behalf.closesClosesAt', { closesAt: writeMoment(closesAt, timeZone) })}
+                </span>
               </>
             ),
           },
-          { name: 'Came', of: ({ how, by, at }) => `${how}, ${writeMoment(at)}, to ${by}` },
-          { name: 'Stands', of: standing },
+          { name: say('behalf.came'), of: ({ how, by, at }) => `${how}, ${writeMoment(at)}, to ${by}` },
+          { name: say('behalf.stands'), of: standing },
           { name: '', of: (line) => <Acts line={line} /> },
         ]}
       />
@@ -67,9 +66,9 @@ export function Behalf() {
 }
 
 function standing({ theirs, askedAt, confirmedAt }: Line) {
-  if (confirmedAt) return `Taken over on ${writeMoment(confirmedAt)}; not sent yet`
-  if (theirs) return 'They write it themselves; not sent yet'
-  return askedAt ? `Link sent on ${writeMoment(askedAt)}; not opened yet` : 'Being written here'
+  if (confirmedAt) return say('behalf.takenOverOnNotSent', { confirmedAt: writeMoment(confirmedAt) })
+  if (theirs) return say('behalf.theyWriteItThemselvesNot')
+  return askedAt ? say('behalf.linkSentOnNotOpened', { askedAt: writeMoment(askedAt) }) : say('behalf.beingWrittenHere')
 }
 
 function Acts({ line }: { line: Line }) {
@@ -79,28 +78,28 @@ function Acts({ line }: { line: Line }) {
   const [sure, setSure] = useState(false)
   if (line.theirs) return null
   const ask = async () => {
-    if (await asking.act({ params: { id: line.id } })) toast(`A link is on its way to ${line.mail}.`)
+    if (await asking.act({ params: { id: line.id } })) toast(say('behalf.aLinkIsOnIts', { mail: line.mail }))
   }
   const drop = async () => {
-    if (await dropping.act({ params: { id: line.id } })) toast(`What was written down for ${line.name} is forgotten.`)
+    if (await dropping.act({ params: { id: line.id } })) toast(say('behalf.whatWasWrittenDownFor', { name: line.name }))
   }
   if (sure)
     return (
       <span className="flex items-center justify-end gap-2 whitespace-nowrap">
-        Forget all of it?
+        {say('behalf.forgetAllOfIt')}
         <Button kind="grave" busy={dropping.busy} onClick={() => void drop()}>
-          Forget it
+          {say('behalf.forgetIt')}
         </Button>
-        <Button onClick={() => setSure(false)}>Keep it</Button>
+        <Button onClick={() => setSure(false)}>{say('behalf.keepIt')}</Button>
         <ProblemNote problem={dropping.problem} />
       </span>
     )
   return (
     <span className="flex justify-end gap-2 whitespace-nowrap">
       <Button busy={asking.busy} onClick={() => void ask()}>
-        {line.askedAt ? 'Send again' : 'Send the link'}
+        {line.askedAt ? say('behalf.sendAgain') : say('behalf.sendTheLink')}
       </Button>
-      <Button onClick={() => setSure(true)}>Set aside</Button>
+      <Button onClick={() => setSure(true)}>{say('behalf.setAside')}</Button>
       <ProblemNote problem={asking.problem} />
     </span>
   )
@@ -127,37 +126,37 @@ function Begin() {
     if (!begun) return
     if (!begun.theirs) return navigate(`/desk/behalf/${begun.id}`)
     reset()
-    toast(`${body.givenNames} has an account, and was mailed the way to the application that was begun.`)
+    toast(say('behalf.hasAnAccountAndWas', { givenNames: body.givenNames }))
   })
   return (
     <form
       onSubmit={begin}
       noValidate
-      aria-label="Begin for somebody"
+      aria-label={say('behalf.beginForSomebody')}
       className="grid max-w-[1000px] gap-3 sm:grid-cols-3"
     >
       <TextField
-        label="Given names"
+        label={say('behalf.givenNames')}
         autoComplete="off"
         error={faultAt(problem, 'givenNames')}
         {...register('givenNames')}
       />
       <TextField
-        label="Family name"
+        label={say('behalf.familyName')}
         autoComplete="off"
         error={faultAt(problem, 'familyName')}
         {...register('familyName')}
       />
       <TextField
-        label="Mail address"
+        label={say('behalf.mailAddress')}
         type="email"
         autoComplete="off"
         error={faultAt(problem, 'mail')}
         {...register('mail')}
       />
       <SelectField
-        label="Vacancy"
-        empty="Choose an open vacancy"
+        label={say('behalf.vacancy')}
+        empty={say('behalf.chooseAnOpenVacancy')}
         options={(vacancies?.vacancies ?? []).map(({ slug, title, place }) => ({
           value: slug,
           label: place ? `${title}, ${place}` : title,
@@ -166,22 +165,22 @@ function Begin() {
         {...register('slug')}
       />
       <SelectField
-        label="It came"
+        label={say('behalf.itCame')}
         options={waysToTell.map((way) => ({ value: way, label: way }))}
         {...register('how')}
       />
       <SelectField
-        label="Write to them in"
+        label={say('behalf.writeToThemIn')}
         options={[
-          { value: 'en', label: 'English' },
-          { value: 'de', label: 'German' },
+          { value: 'en', label: say('behalf.english') },
+          { value: 'de', label: say('behalf.german') },
         ]}
         {...register('language')}
       />
       <div className="grid justify-items-start gap-3 sm:col-span-3">
         <ProblemNote problem={problem?.faults ? undefined : problem} />
         <Button kind="main" type="submit" busy={busy}>
-          Begin
+          {say('behalf.begin')}
         </Button>
       </div>
     </form>

@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import { Link, useParams } from 'react-router'
+import { say } from '#core/words/say'
 import { api } from '../../api'
 import { Apply } from '../../portal/apply/Apply'
 import { Button } from '../../ui/Button'
@@ -21,38 +22,37 @@ export function WriteFor() {
     return (
       <main className="p-5">
         <p className="mb-2">
-          {one
-            ? `${one.name} has an account and writes this application themselves.`
-            : 'This application is not written here.'}
+          {one ? say('behalf.hasAnAccountAndWrites', { name: one.name }) : say('behalf.thisApplicationIsNotWritten')}
         </p>
         <Link to="/desk/behalf" className="font-semibold text-confirmed">
-          Back to the list
+          {say('behalf.backToTheList')}
         </Link>
       </main>
     )
   const ask = async () => {
-    if (await act({ params: { id } })) toast(`A link is on its way to ${one?.mail}.`)
+    if (await act({ params: { id } })) toast(say('behalf.aLinkIsOnIts', { mail: one?.mail ?? '' }))
   }
   return (
     <div className="h-full overflow-auto text-[1rem]">
       <div className="sticky top-0 z-10 flex flex-wrap items-center gap-x-4 gap-y-1 border-line border-b bg-sheet px-5 py-2">
         <Link to="/desk/behalf" className="font-semibold text-confirmed">
-          On behalf
+          {say('behalf.onBehalf')}
         </Link>
         {one && (
           <p className="mr-auto">
-            You write for <strong>{one.name}</strong>, who told us {one.how}.{' '}
+            {say('behalf.youWriteFor')} <strong>{one.name}</strong>
+            {say('behalf.whoToldUs', { how: one.how })}{' '}
             <span className="text-ink-2">
               {one.askedAt
-                ? `Asked to take it over on ${writeMoment(one.askedAt)}.`
-                : 'They read it through, sign it and send it themselves.'}
+                ? say('behalf.askedToTakeItOver', { askedAt: writeMoment(one.askedAt) })
+                : say('behalf.theyReadItThroughSign')}
             </span>
           </p>
         )}
         <ProblemNote problem={problem} />
-        <Button onClick={() => setPrinting(true)}>Cover sheets</Button>
+        <Button onClick={() => setPrinting(true)}>{say('behalf.coverSheets')}</Button>
         <Button kind="main" busy={busy} onClick={() => void ask()}>
-          {one?.askedAt ? 'Send the link again' : 'Ask to take it over'}
+          {one?.askedAt ? say('behalf.sendTheLinkAgain') : say('behalf.askToTakeItOver')}
         </Button>
       </div>
       <Apply />

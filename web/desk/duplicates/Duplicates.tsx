@@ -3,6 +3,7 @@ import { Link, useNavigate, useParams } from 'react-router'
 import type { readDuplicate } from '#contract/duplicates'
 import type { Reply } from '#contract/endpoint'
 import { writeWhen } from '#core/dates/write'
+import { say } from '#core/words/say'
 import { api } from '../../api'
 import { Button } from '../../ui/Button'
 import { Dialog } from '../../ui/Dialog'
@@ -34,17 +35,20 @@ export function Duplicates() {
   useKeys({ j: () => go(1), k: () => go(-1) })
   if (!data) return <Waiting error={error} onRetry={refetch} />
   return (
-    <main className="grid h-full min-h-0 lg:grid-cols-[17.2rem_minmax(0,1fr)]" aria-label="Possible duplicates">
+    <main
+      className="grid h-full min-h-0 lg:grid-cols-[17.2rem_minmax(0,1fr)]"
+      aria-label={say('duplicates.possibleDuplicates')}
+    >
       <section
-        aria-label="Pairs"
+        aria-label={say('duplicates.pairs')}
         className={`min-h-0 overflow-auto border-line border-r bg-sheet-2 ${oneId ? 'max-lg:hidden' : ''}`}
       >
         <div className="border-line border-b px-3 py-2">
           <div className="flex items-baseline justify-between text-[0.8333rem]">
-            <h1 className="text-[1.2rem]">Duplicates</h1>
+            <h1 className="text-[1.2rem]">{say('duplicates.duplicates')}</h1>
             <AsCsv list="duplicates" />
           </div>
-          <p className="text-[0.8333rem] text-ink-2">Files that may be of one person, the likeliest first.</p>
+          <p className="text-[0.8333rem] text-ink-2">{say('duplicates.filesThatMayBeOf')}</p>
         </div>
         <ol>
           {pairs.map((pair) => (
@@ -61,20 +65,15 @@ export function Duplicates() {
               </Link>
             </li>
           ))}
-          {pairs.length === 0 && (
-            <li className="p-3 text-ink-2">
-              No two files look like one person. They are compared when an application is sent, and when somebody
-              changes who they are.
-            </li>
-          )}
+          {pairs.length === 0 && <li className="p-3 text-ink-2">{say('duplicates.noTwoFilesLookLike')}</li>}
         </ol>
         {data.merged.length > 0 && (
-          <section aria-label="Merged lately" className="border-line border-t p-3">
-            <h2 className="mb-1 font-semibold text-[0.9rem]">Merged lately</h2>
+          <section aria-label={say('duplicates.mergedLately')} className="border-line border-t p-3">
+            <h2 className="mb-1 font-semibold text-[0.9rem]">{say('duplicates.mergedLately')}</h2>
             <ProblemNote problem={undo.problem} />
             {data.merged.map(({ id, kept, merged, by, at: when }) => (
               <div key={id} className="mb-1.5">
-                {merged} into {kept}{' '}
+                {say('duplicates.mergedIntoKept', { merged, kept })}{' '}
                 <span className="text-ink-2">
                   {by}, {writeShortDay(when)}
                 </span>
@@ -82,10 +81,12 @@ export function Duplicates() {
                   type="button"
                   className="block font-semibold text-confirmed"
                   onClick={() =>
-                    void undo.act({ params: { id } }).then((done) => done && toast('The two files are apart again.'))
+                    void undo
+                      .act({ params: { id } })
+                      .then((done) => done && toast(say('duplicates.theTwoFilesAreApart')))
                   }
                 >
-                  Take apart again
+                  {say('duplicates.takeApartAgain')}
                 </button>
               </div>
             ))}
@@ -95,7 +96,7 @@ export function Duplicates() {
       {oneId && otherId ? (
         <div className="min-h-0 min-w-0 max-lg:overflow-auto lg:contents">
           <Link to="/desk/duplicates" className="block px-5 pt-2 text-confirmed lg:hidden">
-            Back to the pairs
+            {say('duplicates.backToThePairs')}
           </Link>
           <Compare
             key={oneId + otherId}
@@ -105,19 +106,24 @@ export function Duplicates() {
           />
         </div>
       ) : (
-        <p className="p-6 text-ink-2 max-lg:hidden">Choose a pair on the left, or press J.</p>
+        <p className="p-6 text-ink-2 max-lg:hidden">{say('duplicates.chooseAPairOnThe')}</p>
       )}
     </main>
   )
 }
 
 const headings = {
-  certain: 'As good as certainly one person',
-  likely: 'Likely one person',
-  possible: 'Possibly one person',
-  unlike: 'Hardly one person',
+  certain: say('duplicates.asGoodAsCertainlyOne'),
+  likely: say('duplicates.likelyOnePerson'),
+  possible: say('duplicates.possiblyOnePerson'),
+  unlike: say('duplicates.hardlyOnePerson'),
 }
-const likelihoodWords = { certain: 'As good as certain', likely: 'Likely', possible: 'Possible', unlike: 'Unlike' }
+const likelihoodWords = {
+  certain: say('duplicates.asGoodAsCertain'),
+  likely: say('duplicates.likely'),
+  possible: say('duplicates.possible'),
+  unlike: say('duplicates.unlike'),
+}
 
 function Compare({ oneId, otherId, onSettled }: { oneId: string; otherId: string; onSettled: () => void }) {
   const {
@@ -130,13 +136,13 @@ function Compare({ oneId, otherId, onSettled }: { oneId: string; otherId: string
   const toast = useToast()
   const setApart = async () => {
     if (!(await apart.act({ params: { oneId, otherId } }))) return
-    toast('Two people. They will not be shown together again.')
+    toast(say('duplicates.twoPeopleTheyWillNot'))
     onSettled()
   }
   useKeys({ m: () => setMerging(true), x: () => void setApart() })
   if (!pair) return <Waiting error={error} onRetry={refetch} />
   return (
-    <section aria-label="Side by side" className="flex min-h-0 flex-col bg-sheet">
+    <section aria-label={say('duplicates.sideBySide')} className="flex min-h-0 flex-col bg-sheet">
       <div className="min-h-0 flex-1 overflow-auto px-5 py-3">
         <h2 className="text-[1.3333rem]">{headings[pair.likelihood]}</h2>
         <table className="mt-2 w-full max-w-[980px] table-fixed text-left">
@@ -147,7 +153,7 @@ function Compare({ oneId, otherId, onSettled }: { oneId: string; otherId: string
                 <th key={side.candidateId} scope="col" className="py-1 pr-4 text-[1rem]">
                   {side.name}
                   <span className="block font-normal text-[0.8333rem] text-ink-2">
-                    here since {writeDayOf(side.since)}
+                    {say('duplicates.hereSince', { since: writeDayOf(side.since) })}
                   </span>
                   <div className="font-normal">
                     <HiddenParts applicationId={side.applications[0]?.id ?? ''} hidden={side.hidden} />
@@ -155,44 +161,55 @@ function Compare({ oneId, otherId, onSettled }: { oneId: string; otherId: string
                 </th>
               ))}
               <th scope="col" className="w-[230px] py-1 text-[0.8333rem] text-ink-2">
-                Compared
+                {say('duplicates.compared')}
               </th>
             </tr>
           </thead>
           <tbody>
             <Row
-              name="Name"
+              name={say('duplicates.name')}
               pair={pair}
               field="name"
-              of={(side) => [side.name, ...side.otherNames].join(', before: ')}
+              of={(side) => [side.name, ...side.otherNames].join(say('duplicates.before'))}
             />
             <Row
-              name="Born"
+              name={say('duplicates.born')}
               pair={pair}
               field="birth date"
               of={({ born, hidden }) =>
-                born ? writeWhen(born) : covers(hidden, 'birth date') ? 'hidden' : 'not given'
+                born ? writeWhen(born) : covers(hidden, 'birth date') ? 'hidden' : say('duplicates.notGiven')
               }
             />
-            <Row name="Phone" pair={pair} field="phone" of={({ phone }) => phone ?? 'not given'} mono />
             <Row
-              name="Mail"
+              name={say('duplicates.phone')}
+              pair={pair}
+              field="phone"
+              of={({ phone }) => phone ?? say('duplicates.notGiven')}
+              mono
+            />
+            <Row
+              name={say('duplicates.mail')}
               pair={pair}
               field="mail"
               of={({ mails, hidden }) => (covers(hidden, 'name') ? 'hidden' : mails.join(', '))}
             />
             <Row
-              name="Papers"
+              name={say('duplicates.papers')}
               pair={pair}
               field="paper number"
               of={({ claims }) =>
                 claims.map(({ label, number }) => `${label}${number ? ` ${number}` : ''}`).join('\n') || 'none'
               }
             />
-            <Row name="Identity paper" pair={pair} field="identity number" of={() => 'hidden here'} />
+            <Row
+              name={say('duplicates.identityPaper')}
+              pair={pair}
+              field="identity number"
+              of={() => say('duplicates.hiddenHere')}
+            />
             <tr className="border-line border-b align-baseline">
               <th scope="row" className="py-2 font-normal text-ink-2">
-                Applications
+                {say('duplicates.applications')}
               </th>
               {pair.sides.map((side) => (
                 <td key={side.candidateId} className="py-2 pr-4">
@@ -212,10 +229,10 @@ function Compare({ oneId, otherId, onSettled }: { oneId: string; otherId: string
         <ProblemNote problem={apart.problem} />
         <div className="flex gap-2">
           <Button kind="main" letter="M" onClick={() => setMerging(true)}>
-            One person: merge the files
+            {say('duplicates.onePersonMergeTheFiles')}
           </Button>
           <Button letter="X" busy={apart.busy} onClick={() => void setApart()}>
-            Two people
+            {say('duplicates.twoPeople')}
           </Button>
         </div>
       </div>
@@ -254,7 +271,7 @@ function Row({ name, pair, field, of, mono }: RowProps) {
         </td>
       ))}
       <td className={`py-2 ${tone}`}>
-        {agreement?.words ?? (field === 'mail' ? 'another address' : 'nothing to compare')}
+        {agreement?.words ?? (field === 'mail' ? say('duplicates.anotherAddress') : say('duplicates.nothingToCompare'))}
       </td>
     </tr>
   )
@@ -263,10 +280,12 @@ function Row({ name, pair, field, of, mono }: RowProps) {
 function Merge({ pair, onClose, onMerged }: { pair: Pair; onClose: () => void; onMerged: () => void }) {
   const [kept, setKept] = useState(pair.sides[0].candidateId)
   const [reason, setReason] = useState(
-    `Agree: ${pair.agreements
-      .filter(({ verdict }) => verdict === 'same' || verdict === 'equivalent')
-      .map(({ field }) => field)
-      .join(', ')}`,
+    say('duplicates.agreeValue', {
+      value: pair.agreements
+        .filter(({ verdict }) => verdict === 'same' || verdict === 'equivalent')
+        .map(({ field }) => field)
+        .join(', '),
+    }),
   )
   const { act, busy, problem } = useAct('mergeFiles')
   const toast = useToast()
@@ -274,36 +293,41 @@ function Merge({ pair, onClose, onMerged }: { pair: Pair; onClose: () => void; o
     const other = pair.sides.find(({ candidateId }) => candidateId !== kept)!
     const done = await act({ params: { keptId: kept }, body: { mergedId: other.candidateId, reason } })
     if (!done) return
-    toast(`Merged. Everything of ${other.name} is in one file now.`, { mergeId: done.id })
+    toast(say('duplicates.mergedEverythingOfIsIn', { name: other.name }), { mergeId: done.id })
     onMerged()
   }
   return (
     <Dialog
       open
       onClose={onClose}
-      title="Merge two files"
-      description="Applications, claims, papers and mails move into one file, and both accounts lead to it. Nothing is thrown away, and it can be taken apart again."
+      title={say('duplicates.mergeTwoFiles')}
+      description={say('duplicates.applicationsClaimsPapersAndMails')}
     >
       <div className="grid gap-3">
         <Choice
-          label="Which file stays?"
-          name="kept"
+          label={say('duplicates.whichFileStays')}
+          name={say('duplicates.kept')}
           inline={false}
           value={kept}
           onChange={setKept}
           options={pair.sides.map(({ candidateId, name, since, mails }) => ({
             value: candidateId,
-            label: `${name}, since ${writeDayOf(since)}, ${mails[0] ?? ''}`,
+            label: say('duplicates.nameSinceSinceMails', { name, since: writeDayOf(since), mails: mails[0] ?? '' }),
           }))}
         />
-        <LongField label="Why?" value={reason} limit={500} onChange={(event) => setReason(event.target.value)} />
+        <LongField
+          label={say('duplicates.why')}
+          value={reason}
+          limit={500}
+          onChange={(event) => setReason(event.target.value)}
+        />
         <ProblemNote problem={problem} />
         <div className="flex gap-2">
           <Button kind="main" data-first busy={busy} disabled={reason.trim().length < 3} onClick={() => void merge()}>
-            Merge
+            {say('duplicates.merge')}
           </Button>
           <Button kind="quiet" onClick={onClose}>
-            Cancel
+            {say('duplicates.cancel')}
           </Button>
         </div>
       </div>

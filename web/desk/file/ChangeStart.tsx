@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import type { File } from '#contract/desk'
 import { writeWhen } from '#core/dates/write'
+import { say } from '#core/words/say'
 import { Button } from '../../ui/Button'
 import { DateField } from '../../ui/DateField'
 import { Dialog } from '../../ui/Dialog'
@@ -18,25 +19,25 @@ export function ChangeStart({ file, onClose }: { file: File; onClose: () => void
   const change = async () => {
     const done = await act({ params: { id: file.id }, body: { version: file.version, targetStart, reason } })
     if (!done) return
-    toast(`The target start is now ${writeWhen(targetStart)}.`)
+    toast(say('file.theTargetStartIsNow', { targetStart: writeWhen(targetStart) }))
     onClose()
   }
   return (
     <Dialog
       open
       onClose={onClose}
-      title={`Another first day for ${file.candidate.name}`}
-      description="Validity and slack are judged by it from now on, and an offer carries it. The candidate is told by mail, with your reason."
+      title={say('file.anotherFirstDayFor', { name: file.candidate.name })}
+      description={say('file.validityAndSlackAreJudged')}
     >
       <div className="grid gap-3">
         <DateField
-          label="Target start"
+          label={say('file.targetStart')}
           value={targetStart}
           onChange={setTargetStart}
           error={faultAt(problem, 'targetStart')}
         />
         <LongField
-          label="Why? They read this."
+          label={say('file.whyTheyReadThis')}
           limit={1000}
           value={reason}
           onChange={(event) => setReason(event.target.value)}
@@ -50,10 +51,10 @@ export function ChangeStart({ file, onClose }: { file: File; onClose: () => void
             disabled={reason.trim().length < 3 || targetStart === '' || targetStart === file.targetStart}
             onClick={() => void change()}
           >
-            Change the start
+            {say('file.changeTheStart')}
           </Button>
           <Button kind="quiet" onClick={onClose}>
-            Cancel
+            {say('file.cancel')}
           </Button>
         </div>
       </div>

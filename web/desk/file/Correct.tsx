@@ -2,6 +2,7 @@ import { useState } from 'react'
 import { Temporal } from 'temporal-polyfill'
 import type { File } from '#contract/desk'
 import { writeWhen } from '#core/dates/write'
+import { say } from '#core/words/say'
 import { api } from '../../api'
 import { Button, Key } from '../../ui/Button'
 import { Dialog } from '../../ui/Dialog'
@@ -48,7 +49,7 @@ export function Correct({ file, row, onClose }: { file: File; row: Row | undefin
             body: { section: target.section, question: target.question, reason, dueOn },
           })
     if (!done) return
-    toast(`Asked ${file.candidate.name} about ${target.title}.`)
+    toast(say('file.askedAbout', { name: file.candidate.name, title: target.title }))
     onClose()
   }
   useKeys(
@@ -59,35 +60,42 @@ export function Correct({ file, row, onClose }: { file: File; row: Row | undefin
   )
   if (targets.length === 0)
     return (
-      <Dialog open onClose={onClose} title="Ask to correct something">
-        <p>There is nothing in this file that can be asked for again: no paper that is not settled, and no answer.</p>
+      <Dialog open onClose={onClose} title={say('file.askToCorrectSomething')}>
+        <p>{say('file.thereIsNothingInThis')}</p>
       </Dialog>
     )
   return (
     <Dialog
       open
       onClose={onClose}
-      title={target ? `Ask to correct: ${target.title}` : 'Ask to correct something'}
+      title={target ? say('file.askToCorrect', { title: target.title }) : say('file.askToCorrectSomething')}
       description={
         !target
           ? undefined
           : target.about === 'document'
-            ? `${file.candidate.name} gets a mail and a task to send a better one, in ${languageWords[file.candidate.language]}.`
-            : `${file.candidate.name} may change exactly this until ${writeWhen(dueOn)}, and gets a mail in ${languageWords[file.candidate.language]}.`
+            ? say('file.getsAMailAndA', {
+                name: file.candidate.name,
+                languageWords: languageWords[file.candidate.language],
+              })
+            : say('file.mayChangeExactlyThisUntil', {
+                name: file.candidate.name,
+                dueOn: writeWhen(dueOn),
+                languageWords: languageWords[file.candidate.language],
+              })
       }
       wide
     >
       <div className="grid gap-3">
         {(targets.length > 1 || nth < 0) && (
           <SelectField
-            label="What is it about?"
+            label={say('file.whatIsItAbout')}
             value={nth < 0 ? '' : String(nth)}
-            empty={nth < 0 ? 'Choose first…' : undefined}
+            empty={nth < 0 ? say('file.chooseFirst') : undefined}
             onChange={(event) => setNth(Number(event.target.value))}
             options={targets.map(({ title }, index) => ({ value: String(index), label: title }))}
           />
         )}
-        <ol className="grid max-h-[38vh] overflow-auto border-line border-y" aria-label="Prepared sentences">
+        <ol className="grid max-h-[38vh] overflow-auto border-line border-y" aria-label={say('file.preparedSentences')}>
           {fitting.map((sentence, index) => (
             <li key={sentence.id} className="flex items-baseline gap-2 border-line border-b py-1 last:border-b-0">
               <span className="w-5 shrink-0">{index < 9 && <Key letter={String(index + 1)} />}</span>
@@ -101,13 +109,13 @@ export function Correct({ file, row, onClose }: { file: File; row: Row | undefin
                 <strong>{sentence.title}.</strong> {inTheirs(sentence)}
               </button>
               <Button kind="quiet" className="!py-0" onClick={() => setText(inTheirs(sentence))}>
-                Edit first
+                {say('file.editFirst')}
               </Button>
             </li>
           ))}
         </ol>
         <LongField
-          label="Or in your own words. They read this."
+          label={say('file.orInYourOwnWords')}
           value={text}
           limit={1000}
           onChange={(event) => setText(event.target.value)}
@@ -120,7 +128,7 @@ export function Correct({ file, row, onClose }: { file: File; row: Row | undefin
             disabled={!target || text.trim().length < 3}
             onClick={() => void ask(text.trim())}
           >
-            Ask them
+            {say('file.askThem')}
           </Button>
         </div>
       </div>
@@ -128,7 +136,7 @@ export function Correct({ file, row, onClose }: { file: File; row: Row | undefin
   )
 }
 
-const languageWords = { en: 'English', de: 'German' }
+const languageWords = { en: say('file.english'), de: say('file.german') }
 
 /** The chosen line's own first, then every answer and section that can be opened again. */
 function targetsOf(file: File, row: Row | undefined): { targets: Target[]; meant: number } {
@@ -145,7 +153,7 @@ function targetsOf(file: File, row: Row | undefined): { targets: Target[]; meant
       : []
   const asked = row?.of === 'requirement' ? questionOf(file, row.outcome.requirement) : undefined
   const answers = file.parts.flatMap(({ section, title, questions }): Target[] => [
-    { about: 'answer', section, question: null, title: `all of “${title}”` },
+    { about: 'answer', section, question: null, title: say('file.allOf', { title }) },
     ...questions.map(({ key, label }): Target => ({ about: 'answer', section, question: key, title: label })),
   ])
   const own = answers.filter((target) => target.about === 'answer' && asked && target.question === asked)

@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import { Link } from 'react-router'
 import type { File } from '#contract/desk'
+import { say } from '#core/words/say'
 import { writeMoment } from '../../ui/write'
 import { useSession } from '../../useSession'
 import { CoverSheets } from '../paper/CoverSheets'
@@ -15,7 +16,7 @@ export function FileMore({ file }: { file: File }) {
   const { may } = useSession()
   return (
     <div className="grid gap-1 px-4 py-3">
-      <More title="Answers">
+      <More title={say('file.answers')}>
         <dl className="grid grid-cols-[210px_1fr] gap-x-4 gap-y-0.5">
           {file.answers.map(({ section, label, answer, hidden }) => (
             <div key={`${section}${label}`} className="contents">
@@ -28,34 +29,38 @@ export function FileMore({ file }: { file: File }) {
       <Reopened file={file} />
       <Messages id={file.id} />
       <Vouchings vouchings={file.vouchings} />
-      <More title={`Gates passed and waivers, ${file.gatesPassed.length + file.waivers.length}`}>
+      <More title={say('file.gatesPassedAndWaivers', { count: file.gatesPassed.length + file.waivers.length })}>
         <ul>
           {file.gatesPassed.map(({ gate, by, at }) => (
-            <li key={gate}>
-              Gate {gate}: {by}, {writeMoment(at)}
-            </li>
+            <li key={gate}>{say('file.gateGateByAt', { gate, by, at: writeMoment(at) })}</li>
           ))}
           {file.waivers.map(({ requirement, by, reason, at }) => (
             <li key={requirement}>
-              Waived “{file.requirements.find(({ key }) => key === requirement)?.title ?? requirement}”: {reason} ({by},{' '}
-              {writeMoment(at)})
+              {say('file.waivedTitleReasonByAt', {
+                title: file.requirements.find(({ key }) => key === requirement)?.title ?? requirement,
+                reason,
+                by,
+                at: writeMoment(at),
+              })}
             </li>
           ))}
         </ul>
       </More>
       <p className="flex flex-wrap gap-x-4 py-0.5 font-semibold text-confirmed">
         {may('readAccessLog') && (
-          <Link to={`/desk/people/${file.candidate.id}/access-log`}>Who saw what of this file</Link>
+          <Link to={`/desk/people/${file.candidate.id}/access-log`}>{say('file.whoSawWhatOfThis')}</Link>
         )}
-        {may('verifyTrail') && <Link to={`/desk/trail?person=${file.candidate.id}`}>Verify its record</Link>}
+        {may('verifyTrail') && (
+          <Link to={`/desk/trail?person=${file.candidate.id}`}>{say('file.verifyItsRecord')}</Link>
+        )}
         {may('printCoverSheets') && (
           <button type="button" onClick={() => setPrinting(true)}>
-            Print cover sheets
+            {say('file.printCoverSheets')}
           </button>
         )}
       </p>
       {printing && <CoverSheets applicationId={file.id} onClose={() => setPrinting(false)} />}
-      <More title="Everything that was done">
+      <More title={say('file.everythingThatWasDone')}>
         <ol className="grid gap-1">
           {file.trail.map(({ at, who, what }) => (
             <li key={`${at}${what}`} className="grid grid-cols-[132px_1fr] gap-2">

@@ -2,6 +2,7 @@ import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import type { File, Queue } from '#contract/desk'
 import { writeWhen } from '#core/dates/write'
+import { say } from '#core/words/say'
 import { api } from '../../api'
 import { Button } from '../../ui/Button'
 import { LifeChart } from '../../ui/LifeChart'
@@ -21,14 +22,14 @@ import { type Row, rowsOf } from './rows'
 import { TakeUpAgain } from './TakeUpAgain'
 
 const stageWords: Record<File['stage'], string> = {
-  'being written': 'being written',
+  'being written': say('file.beingWritten'),
   sent: 'sent',
   shortlisted: 'shortlisted',
   offered: 'offered',
-  cleared: 'cleared to start',
+  cleared: say('file.clearedToStart'),
   withdrawn: 'withdrawn',
-  declined: 'offer declined',
-  'turned down': 'turned down',
+  declined: say('file.offerDeclined'),
+  'turned down': say('file.turnedDown'),
 }
 
 /** The file in the middle and the proof on the right. */
@@ -71,12 +72,12 @@ export function FilePane({ id, queue, chosen }: { id: string; queue: Queue; chos
   return (
     <div className="grid min-h-0 min-w-0 xl:grid-cols-[minmax(0,1fr)_24.8rem] lg:max-xl:grid-rows-[auto_auto] lg:max-xl:overflow-auto">
       <section
-        aria-label={`File of ${file.candidate.name}`}
+        aria-label={say('file.fileOf', { name: file.candidate.name })}
         className="min-h-0 min-w-0 overflow-auto border-line border-r bg-sheet"
       >
         <div className="px-4 pt-2.5 pb-2">
           <Link to={`/desk/${queue}`} className="text-confirmed lg:hidden">
-            Back to the queue
+            {say('file.backToTheQueue')}
           </Link>
           <div className="flex items-start justify-between gap-x-3 gap-y-1 max-sm:flex-wrap">
             <div className="min-w-0">
@@ -89,17 +90,17 @@ export function FilePane({ id, queue, chosen }: { id: string; queue: Queue; chos
             <div className="flex shrink-0 gap-2">
               {mayCorrect && (
                 <Button letter="A" onClick={() => setCorrecting(true)}>
-                  Ask to correct
+                  {say('file.askToCorrect2')}
                 </Button>
               )}
               {mayTakeUp && (
                 <Button letter="A" onClick={() => setTakingUp(true)}>
-                  Take up again
+                  {say('file.takeUpAgain')}
                 </Button>
               )}
               {mayMove && (
                 <Button letter="M" onClick={() => setMoving(true)}>
-                  Move on
+                  {say('file.moveOn')}
                 </Button>
               )}
             </div>
@@ -137,7 +138,9 @@ function mostPressing(rows: readonly Row[], queue: Queue): Row | undefined {
       const lapsing = rows.find((row) => row.of === 'claim' && row.tone === tone)
       if (lapsing) return lapsing
     }
-  const pressing = ['You: compare', 'You: decide', 'You: look', 'You: ask']
+  const pressing = (['compare', 'decide', 'look', 'ask'] as const).map((what) =>
+    say('step.turn', { who: say('step.who.reader'), what: say(`step.what.${what}`) }),
+  )
   for (const start of pressing) {
     const found = rows.find(({ wants }) => wants.startsWith(start))
     if (found) return found
@@ -161,19 +164,19 @@ function Facts({ file }: { file: File }) {
   return (
     <dl className="mt-2 grid gap-x-5 gap-y-1 max-sm:grid-cols-2 sm:grid-cols-[auto_auto_minmax(0,1fr)_auto]">
       <Fact
-        name="Target start"
+        name={say('file.targetStart')}
         value={writeWhen(file.targetStart)}
         grave={file.targetStart < file.today && active}
         onChange={active && may('changeStart') ? () => setChanging(true) : undefined}
       />
       <Fact
-        name="Likely ready"
+        name={say('file.likelyReady')}
         value={writeWhen(file.likely.likely).replace(/ \d{4}$/, '')}
         aside={`${writeWhen(file.likely.early).replace(/ \d{4}$/, '')} to ${writeWhen(file.likely.late).replace(/ \d{4}$/, '')}`}
         grave={late}
       />
-      <Fact name="Held up by" value={file.heldUpBy ?? 'nothing'} />
-      <Fact name="For this gate" value={file.nextGate ? `${file.met.done} of ${file.met.of}` : 'passed'} />
+      <Fact name={say('file.heldUpBy')} value={file.heldUpBy ?? 'nothing'} />
+      <Fact name={say('file.forThisGate')} value={file.nextGate ? `${file.met.done} of ${file.met.of}` : 'passed'} />
       {changing && <ChangeStart file={file} onClose={() => setChanging(false)} />}
     </dl>
   )
@@ -188,7 +191,7 @@ function Fact({ name, value, aside, grave = false, onChange }: FactProps) {
         {name}
         {onChange && (
           <button type="button" className="ml-1.5 font-semibold text-confirmed" onClick={onChange}>
-            Change
+            {say('file.change')}
           </button>
         )}
       </dt>

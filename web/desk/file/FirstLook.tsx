@@ -1,12 +1,13 @@
 import { Link, useNavigate } from 'react-router'
 import type { File } from '#contract/desk'
+import { say } from '#core/words/say'
 import { useSession } from '../../useSession'
 import { useKeys } from '../useKeys'
 
 const eligibleWords = {
-  yes: 'Could be chosen, as far as they say.',
-  no: 'Does not meet what was asked:',
-  undecided: 'Not to be said yet:',
+  yes: say('file.couldBeChosenAsFar'),
+  no: say('file.doesNotMeetWhatWas'),
+  undecided: say('file.notToBeSaidYet'),
 }
 
 /** What a first look asks of what came in: could they be chosen, what is blank, what changed, who else might it be. */
@@ -19,7 +20,7 @@ export function FirstLook({ file }: { file: File }) {
   if (file.stage !== 'sent' && !duplicate) return null
   const tone = eligible === 'no' ? 'text-contradicted' : eligible === 'undecided' ? 'text-soon-ink' : 'text-confirmed'
   return (
-    <section className="mt-2 grid gap-0.5 border-line border-t pt-1.5" aria-label="First look">
+    <section className="mt-2 grid gap-0.5 border-line border-t pt-1.5" aria-label={say('file.firstLook')}>
       {file.stage === 'sent' && (
         <>
           <p>
@@ -32,36 +33,37 @@ export function FirstLook({ file }: { file: File }) {
             ))}
           </p>
           <p className="text-ink-2">
-            {settled.done} of {settled.of} settled for the shortlist
-            {' · '}
-            {blanks.length === 0
-              ? 'nothing left blank'
-              : blanks
-                  .map(
-                    ({ label, words, because: why }) =>
-                      `${label}: ${words.replace(/, because…$/, '').toLowerCase()}${why ? `, “${why}”` : ''}`,
-                  )
-                  .join('; ')}
-            {' · '}
-            {file.changes.length === 0
-              ? 'nothing changed since'
-              : `changed since: ${file.changes.map(({ label }) => label).join(', ')}`}
+            {say('file.ofSettledForTheShortlist', {
+              done: settled.done,
+              of: settled.of,
+              value:
+                blanks.length === 0
+                  ? say('file.nothingLeftBlank')
+                  : blanks
+                      .map(
+                        ({ label, words, because: why }) =>
+                          `${label}: ${words.replace(/, because…$/, '').toLowerCase()}${why ? `, “${why}”` : ''}`,
+                      )
+                      .join('; '),
+              value2:
+                file.changes.length === 0
+                  ? say('file.nothingChangedSince')
+                  : say('file.changedSince', { value: file.changes.map(({ label }) => label).join(', ') }),
+            })}
           </p>
         </>
       )}
       {file.onBehalf && (
-        <p className="text-ink-2">
-          Written down {file.onBehalf.how} by {file.onBehalf.by}.
-        </p>
+        <p className="text-ink-2">{say('file.writtenDownBy', { how: file.onBehalf.how, by: file.onBehalf.by })}</p>
       )}
       {duplicate && (
         <p>
-          <strong className="text-soon-ink">{duplicate.name} may be the same person.</strong>{' '}
+          <strong className="text-soon-ink">{say('file.mayBeTheSamePerson', { name: duplicate.name })}</strong>{' '}
           <Link
             to={`/desk/duplicates/${duplicate.oneId}/${duplicate.otherId}`}
             className="font-semibold text-confirmed"
           >
-            Compare the two files (D)
+            {say('file.compareTheTwoFilesD')}
           </Link>
         </p>
       )}

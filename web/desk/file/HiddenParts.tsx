@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import type { File } from '#contract/desk'
+import { say } from '#core/words/say'
 import { Button, Key } from '../../ui/Button'
 import { Dialog } from '../../ui/Dialog'
 import { Choice, LongField } from '../../ui/Field'
@@ -18,10 +19,10 @@ export function HiddenParts({ applicationId, hidden, letter }: Props) {
   if (hidden.length === 0) return null
   return (
     <p className="mt-1 text-[0.8333rem] text-ink-2">
-      Hidden: {hidden.map(({ label }) => label).join('; ')}.{' '}
+      {say('file.hidden')} {hidden.map(({ label }) => label).join('; ')}.{' '}
       {revealable.length > 0 && (
         <button type="button" className="font-semibold text-confirmed" onClick={() => setAsking(true)}>
-          Have it shown {letter && <Key letter={letter} />}
+          {say('file.haveItShown')} {letter && <Key letter={letter} />}
         </button>
       )}
       {asking && <AskToSee applicationId={applicationId} parts={revealable} onClose={() => setAsking(false)} />}
@@ -38,15 +39,15 @@ function AskToSee({ applicationId, parts, onClose }: Asking) {
   const toast = useToast()
   const show = async () => {
     if (!(await act({ params: { id: applicationId }, body: { subject, reason } }))) return
-    toast('Shown to you for a quarter of an hour. Your reason is on record.')
+    toast(say('file.shownToYouForA'))
     onClose()
   }
   return (
     <Dialog
       open
       onClose={onClose}
-      title="Have something hidden shown"
-      description="To you alone, for a quarter of an hour. That you have seen it, when and why, stays on the person’s record, and they can read it."
+      title={say('file.haveSomethingHiddenShown')}
+      description={say('file.toYouAloneForA')}
     >
       <form
         className="grid gap-3"
@@ -57,7 +58,7 @@ function AskToSee({ applicationId, parts, onClose }: Asking) {
         }}
       >
         <Choice
-          label="What"
+          label={say('file.what')}
           name="subject"
           inline={false}
           value={subject}
@@ -65,7 +66,7 @@ function AskToSee({ applicationId, parts, onClose }: Asking) {
           options={parts.map((part) => ({ value: part.subject, label: part.label }))}
         />
         <LongField
-          label="Why do you need it?"
+          label={say('file.whyDoYouNeedIt')}
           value={reason}
           limit={500}
           data-first
@@ -75,10 +76,10 @@ function AskToSee({ applicationId, parts, onClose }: Asking) {
         <ProblemNote problem={problem?.faults ? undefined : problem} />
         <div className="flex gap-2">
           <Button kind="main" type="submit" busy={busy} disabled={reason.trim().length < 3}>
-            Show it
+            {say('file.showIt')}
           </Button>
           <Button kind="quiet" onClick={onClose}>
-            Cancel
+            {say('file.cancel')}
           </Button>
         </div>
       </form>

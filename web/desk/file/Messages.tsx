@@ -1,4 +1,5 @@
 import { useState } from 'react'
+import { say } from '#core/words/say'
 import { api } from '../../api'
 import { Button } from '../../ui/Button'
 import { ProblemNote } from '../../ui/ProblemNote'
@@ -9,10 +10,10 @@ import { useToast } from '../useToast'
 import { More } from './More'
 
 const stateWords = {
-  queued: 'waiting to go out',
-  accepted: 'taken by the mail server',
+  queued: say('file.waitingToGoOut'),
+  accepted: say('file.takenByTheMailServer'),
   refused: 'refused',
-  'let be': 'refused, let be',
+  'let be': say('file.refusedLetBe'),
 }
 
 /** Every mail about this application, and what became of it. */
@@ -24,11 +25,14 @@ export function Messages({ id }: { id: string }) {
   const { may } = useSession()
   const refused = messages.filter(({ state }) => state === 'refused').length
   const resend = async (message: string) => {
-    if (await again.act({ params: { id: message } })) toast('Queued again, to the address as it is now.')
+    if (await again.act({ params: { id: message } })) toast(say('file.queuedAgainToTheAddress'))
   }
   return (
     <More
-      title={`Mails, ${messages.length}${refused > 0 ? `, ${refused} refused` : ''}`}
+      title={say('file.mailsCountValue', {
+        count: messages.length,
+        value: refused > 0 ? say('file.refusedRefused', { refused }) : '',
+      })}
       open={refused > 0 || undefined}
     >
       <ProblemNote problem={again.problem} />
@@ -45,7 +49,7 @@ export function Messages({ id }: { id: string }) {
                 className="min-w-0 flex-1 text-left hover:underline"
                 onClick={() => setOpen(open === message.id ? undefined : message.id)}
               >
-                {message.subject} <span className="text-ink-2">to {message.to}</span>
+                {message.subject} <span className="text-ink-2">{say('file.toTo', { to: message.to })}</span>
               </button>
               <span className={message.state === 'refused' ? 'font-semibold text-contradicted' : 'text-ink-2'}>
                 {stateWords[message.state]}
@@ -53,10 +57,12 @@ export function Messages({ id }: { id: string }) {
             </div>
             {message.refusedBecause && (
               <p className="flex items-baseline gap-3 pl-[130px] text-contradicted">
-                <span className="flex-1">The mail server said: {message.refusedBecause}</span>
+                <span className="flex-1">
+                  {say('file.theMailServerSaid', { refusedBecause: message.refusedBecause })}
+                </span>
                 {may('resendMessage') && (
                   <Button className="!py-0" busy={again.busy} onClick={() => void resend(message.id)}>
-                    Send again
+                    {say('file.sendAgain')}
                   </Button>
                 )}
               </p>
@@ -64,7 +70,7 @@ export function Messages({ id }: { id: string }) {
             {open === message.id && (
               <p className="mt-1 ml-[130px] whitespace-pre-line border-line border-l-2 pl-3">
                 {message.text}
-                {message.encloses.length > 0 && `\nEncloses: ${message.encloses.join(', ')}`}
+                {message.encloses.length > 0 && say('file.enclosesValue', { value: message.encloses.join(', ') })}
               </p>
             )}
           </li>

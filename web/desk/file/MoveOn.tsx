@@ -3,6 +3,7 @@ import { Temporal } from 'temporal-polyfill'
 import type { File } from '#contract/desk'
 import { writeWhen } from '#core/dates/write'
 import { openAt, upToGate } from '#core/requirements/evaluate'
+import { say } from '#core/words/say'
 import { api } from '../../api'
 import { Button } from '../../ui/Button'
 import { DateField } from '../../ui/DateField'
@@ -16,8 +17,18 @@ import { useSession } from '../../useSession'
 import { useToast } from '../useToast'
 import { UnansweredOffer } from './UnansweredOffer'
 
-const acts = { send: '', shortlist: 'Put on the shortlist', offer: 'Make the offer', start: 'Clear to start' } as const
-const titles = { send: '', shortlist: 'To the shortlist', offer: 'To an offer', start: 'To the first day' } as const
+const acts = {
+  send: '',
+  shortlist: say('file.putOnTheShortlist'),
+  offer: say('file.makeTheOffer'),
+  start: say('file.clearToStart'),
+} as const
+const titles = {
+  send: '',
+  shortlist: say('file.toTheShortlist'),
+  offer: say('file.toAnOffer'),
+  start: say('file.toTheFirstDay'),
+} as const
 
 /** The next gate: what is met, what is missing, and the act that passes it. A waiver opens what a person may open. */
 export function MoveOn({ file, open, onClose }: { file: File; open: boolean; onClose: () => void }) {
@@ -31,8 +42,13 @@ export function MoveOn({ file, open, onClose }: { file: File; open: boolean; onC
         <UnansweredOffer file={file} onDone={onClose} />
         <p className="mb-3 text-[0.9667rem]">
           {missing.length === 0
-            ? `All ${counted.length} requirements up to this gate are settled.`
-            : `${missing.length === 1 ? 'One requirement is' : `${missing.length} requirements are`} open. The gate stays shut until they are met or waived.`}
+            ? say('file.allRequirementsUpToThis', { count: counted.length })
+            : say('file.openTheGateStaysShut', {
+                value:
+                  missing.length === 1
+                    ? say('file.oneRequirementIs')
+                    : say('file.requirementsAre', { count: missing.length }),
+              })}
         </p>
         <ul className="mb-4 max-h-[42vh] divide-y divide-line overflow-auto border-line border-y">
           {[...missing, ...counted.filter((outcome) => !missing.includes(outcome))].map((outcome) => (
@@ -60,7 +76,7 @@ function Requirement({ file, outcome }: { file: File; outcome: File['outcomes'][
     const done = await act({ params: { id: file.id }, body: { requirement: outcome.requirement, reason } })
     if (!done) return
     setWaiving(false)
-    toast(`Waived: ${outcome.title}.`)
+    toast(say('file.waivedTitle', { title: outcome.title }))
   }
   return (
     <div>
@@ -76,18 +92,25 @@ function Requirement({ file, outcome }: { file: File; outcome: File['outcomes'][
           <span className="whitespace-nowrap text-[0.8333rem] text-ink-2">{file.words[outcome.requirement]?.ball}</span>
         )}
         {may && !waiving && (
-          <Button kind="quiet" onClick={() => setWaiving(true)} aria-label={`Waive ${outcome.title}`} className="!py-0">
-            Waive
+          <Button
+            kind="quiet"
+            onClick={() => setWaiving(true)}
+            aria-label={say('file.waiveTitle', { title: outcome.title })}
+            className="!py-0"
+          >
+            {say('file.waive')}
           </Button>
         )}
       </div>
       {open && !may && requirement && requirement.waivableBy.length > 0 && (
-        <p className="pl-6 text-[0.8333rem] text-ink-3">May be waived by: {requirement.waivableBy.join(', ')}.</p>
+        <p className="pl-6 text-[0.8333rem] text-ink-3">
+          {say('file.mayBeWaivedBy', { value: requirement.waivableBy.join(', ') })}
+        </p>
       )}
       {waiving && (
         <div className="mt-2 ml-6 grid gap-2">
           <LongField
-            label="Why is it not needed? This stays on record."
+            label={say('file.whyIsItNotNeeded')}
             value={reason}
             onChange={(event) => setReason(event.target.value)}
             error={faultAt(problem, 'reason')}
@@ -95,10 +118,10 @@ function Requirement({ file, outcome }: { file: File; outcome: File['outcomes'][
           <ProblemNote problem={problem?.faults ? undefined : problem} />
           <div className="flex gap-2">
             <Button kind="main" busy={busy} disabled={reason.trim().length < 3} onClick={() => void waive()}>
-              Waive it
+              {say('file.waiveIt')}
             </Button>
             <Button kind="quiet" onClick={() => setWaiving(false)}>
-              Cancel
+              {say('file.cancel')}
             </Button>
           </div>
         </div>
@@ -120,17 +143,17 @@ function Pass({ file, gate, shut, onDone }: PassProps) {
   )
   const [pay, setPay] = useState('')
   const [answerBy, setAnswerBy] = useState(Temporal.PlainDate.from(file.today).add({ days: 10 }).toString())
-  if (gate === 'offer' && !mayOffer) return <p className="text-ink-2">An offer is made by a hiring manager.</p>
-  if (!may('passGate')) return <p className="text-ink-2">This gate is passed by a coordinator or a hiring manager.</p>
+  if (gate === 'offer' && !mayOffer) return <p className="text-ink-2">{say('file.anOfferIsMadeBy')}</p>
+  if (!may('passGate')) return <p className="text-ink-2">{say('file.thisGateIsPassedBy')}</p>
   const pass = async () => {
     const terms = gate === 'offer' ? { salary: Math.round(Number(pay.replace(/[^\d.]/g, '')) * 100), answerBy } : {}
     const done = await act({ params: { id: file.id, gate }, body: { version: file.version, ...terms } })
     if (!done) return
     toast(
       {
-        shortlist: `${file.candidate.name} is on the shortlist.`,
-        offer: `The offer is on its way to ${file.candidate.name}.`,
-        start: `${file.candidate.name} is cleared to start.`,
+        shortlist: say('file.isOnTheShortlist', { name: file.candidate.name }),
+        offer: say('file.theOfferIsOnIts', { name: file.candidate.name }),
+        start: say('file.isClearedToStart', { name: file.candidate.name }),
       }[gate],
     )
     onDone()
@@ -140,15 +163,19 @@ function Pass({ file, gate, shut, onDone }: PassProps) {
       {gate === 'offer' && (
         <div className="grid gap-3 sm:grid-cols-2">
           <TextField
-            label="Pay, euros a year"
+            label={say('file.payEurosAYear')}
             inputMode="numeric"
             value={pay}
             onChange={(event) => setPay(event.target.value)}
-            help={vacancy ? `The band is ${writeMoney(vacancy.payFrom)} to ${writeMoney(vacancy.payTo)}.` : ''}
+            help={
+              vacancy
+                ? say('file.theBandIsTo', { payFrom: writeMoney(vacancy.payFrom), payTo: writeMoney(vacancy.payTo) })
+                : ''
+            }
             error={faultAt(problem, 'salary')}
           />
           <DateField
-            label="To be answered by"
+            label={say('file.toBeAnsweredBy')}
             value={answerBy}
             onChange={setAnswerBy}
             error={faultAt(problem, 'answerBy')}
@@ -168,8 +195,9 @@ function Pass({ file, gate, shut, onDone }: PassProps) {
         </Button>
         {!shut && (
           <span className="text-ink-2">
-            {gate === 'start' ? `First day ${writeWhen(file.targetStart)}. ` : ''}The candidate is told by mail; this
-            cannot be undone.
+            {say('file.theCandidateIsToldBy', {
+              value: gate === 'start' ? say('file.firstDay', { targetStart: writeWhen(file.targetStart) }) : '',
+            })}
           </span>
         )}
       </div>

@@ -3,6 +3,7 @@ import { Temporal } from 'temporal-polyfill'
 import type { ReopenedPart } from '#contract/applications'
 import type { File } from '#contract/desk'
 import { writeWhen } from '#core/dates/write'
+import { say } from '#core/words/say'
 import { Button } from '../../ui/Button'
 import { DateField } from '../../ui/DateField'
 import { Dialog } from '../../ui/Dialog'
@@ -15,10 +16,10 @@ import { useToast } from '../useToast'
 import { More } from './More'
 
 const stateWords: Record<ReopenedPart['state'], string> = {
-  open: 'not changed yet',
+  open: say('file.notChangedYet'),
   changed: 'changed',
-  seen: 'changed, noted',
-  'called off': 'called off',
+  seen: say('file.changedNoted'),
+  'called off': say('file.calledOff2'),
 }
 
 /** What differs from what was sent, and the way to ask for one more change. */
@@ -29,7 +30,9 @@ export function Reopened({ file }: { file: File }) {
   if (file.stage === 'being written') return null
   return (
     <More
-      title={`Changed since it was sent, ${file.changes.length === 0 ? 'nothing' : file.changes.length}`}
+      title={say('file.changedSinceItWasSent', {
+        value: file.changes.length === 0 ? say('file.nothing') : file.changes.length,
+      })}
       open={pressing || undefined}
     >
       <div className="grid gap-2">
@@ -39,7 +42,7 @@ export function Reopened({ file }: { file: File }) {
         ))}
         {may('reopenPart') && ['sent', 'shortlisted', 'offered'].includes(file.stage) && (
           <p>
-            <Button onClick={() => setAsking(true)}>Ask them to change something</Button>
+            <Button onClick={() => setAsking(true)}>{say('file.askThemToChangeSomething')}</Button>
           </p>
         )}
       </div>
@@ -55,7 +58,7 @@ function Differences({ rows }: { rows: File['changes'] }) {
         <div key={label} className="contents">
           <dt className="text-ink-2">{label}</dt>
           <dd>
-            <del className="text-ink-2">{before}</del> <span className="sr-only">is now</span>{' '}
+            <del className="text-ink-2">{before}</del> <span className="sr-only">{say('file.isNow')}</span>{' '}
             <ins className="font-semibold no-underline">{after}</ins>
           </dd>
         </div>
@@ -70,7 +73,11 @@ function Part({ file, part }: { file: File; part: ReopenedPart }) {
   const { may } = useSession()
   const settle = async () => {
     if (await act({ params: { id: file.id, reopening: part.id } }))
-      toast(part.state === 'open' ? `Called off: ${part.title}.` : `Noted: ${part.title}.`)
+      toast(
+        part.state === 'open'
+          ? say('file.calledOff', { title: part.title })
+          : say('file.notedTitle', { title: part.title }),
+      )
   }
   return (
     <div className="border-line border-t pt-1.5">
@@ -84,20 +91,25 @@ function Part({ file, part }: { file: File; part: ReopenedPart }) {
         </p>
         {may('settleReopened') && part.state === 'changed' && (
           <Button kind="main" busy={busy} onClick={() => void settle()}>
-            Noted
+            {say('file.noted')}
           </Button>
         )}
         {may('settleReopened') && part.state === 'open' && (
           <Button kind="quiet" busy={busy} onClick={() => void settle()}>
-            Call it off
+            {say('file.callItOff')}
           </Button>
         )}
       </div>
       <p className="text-ink-2">
-        {part.askedBy}, {writeShortDay(part.askedAt)}: {part.reason} By {writeWhen(part.dueOn)}.
+        {say('file.askedByAskedAtReasonByDueOn', {
+          askedBy: part.askedBy,
+          askedAt: writeShortDay(part.askedAt),
+          reason: part.reason,
+          dueOn: writeWhen(part.dueOn),
+        })}
       </p>
       {part.state !== 'open' && part.differences.length > 0 && <Differences rows={part.differences} />}
-      {part.state === 'changed' && part.differences.length === 0 && <p>They left it as it was.</p>}
+      {part.state === 'changed' && part.differences.length === 0 && <p>{say('file.theyLeftItAsIt')}</p>}
       <ProblemNote problem={problem} />
     </div>
   )
@@ -116,15 +128,15 @@ function AskForChange({ file, onClose }: { file: File; onClose: () => void }) {
   const ask = async () => {
     const done = await act({ params: { id: file.id }, body: { section, question: question || null, reason, dueOn } })
     if (!done) return
-    toast(`Asked ${file.candidate.name} by mail.`)
+    toast(say('file.askedByMail', { name: file.candidate.name }))
     onClose()
   }
   return (
     <Dialog
       open
       onClose={onClose}
-      title={`Ask ${file.candidate.name} to change something`}
-      description="Exactly this can be changed, by mail and on their page, until it is done. What was sent stays on record."
+      title={say('file.askToChangeSomething', { name: file.candidate.name })}
+      description={say('file.exactlyThisCanBeChanged')}
     >
       <form
         className="grid gap-3"
@@ -135,7 +147,7 @@ function AskForChange({ file, onClose }: { file: File; onClose: () => void }) {
         }}
       >
         <SelectField
-          label="Section"
+          label={say('file.section')}
           value={section}
           options={file.parts.map((part) => ({ value: part.section, label: part.title }))}
           onChange={(event) => {
@@ -146,10 +158,10 @@ function AskForChange({ file, onClose }: { file: File; onClose: () => void }) {
         />
         {questions.length > 0 && (
           <SelectField
-            label="Question"
+            label={say('file.question')}
             value={question}
             options={[
-              { value: '', label: 'The whole section' },
+              { value: '', label: say('file.theWholeSection') },
               ...questions.map(({ key, label }) => ({ value: key, label })),
             ]}
             onChange={(event) => setQuestion(event.target.value)}
@@ -157,20 +169,20 @@ function AskForChange({ file, onClose }: { file: File; onClose: () => void }) {
           />
         )}
         <LongField
-          label="Why? They read this."
+          label={say('file.whyTheyReadThis')}
           value={reason}
           limit={500}
           onChange={(event) => setReason(event.target.value)}
           error={faultAt(problem, 'reason')}
         />
-        <DateField label="By when" value={dueOn} onChange={setDueOn} error={faultAt(problem, 'dueOn')} />
+        <DateField label={say('file.byWhen')} value={dueOn} onChange={setDueOn} error={faultAt(problem, 'dueOn')} />
         <ProblemNote problem={problem?.faults ? undefined : problem} />
         <div className="flex gap-2">
           <Button kind="main" type="submit" busy={busy} disabled={reason.trim().length < 3}>
-            Ask them
+            {say('file.askThem')}
           </Button>
           <Button kind="quiet" onClick={onClose}>
-            Cancel
+            {say('file.cancel')}
           </Button>
         </div>
       </form>

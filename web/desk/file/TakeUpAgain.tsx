@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import type { File } from '#contract/desk'
+import { say } from '#core/words/say'
 import { Button } from '../../ui/Button'
 import { Dialog } from '../../ui/Dialog'
 import { LongField } from '../../ui/Field'
@@ -14,15 +15,15 @@ export function TakeUpAgain({ file, onClose }: { file: File; onClose: () => void
   const [reason, setReason] = useState('')
   const take = async () => {
     if (!(await act({ params: { id: file.id }, body: { reason } }))) return
-    toast(`${file.candidate.name} is taken up again.`)
+    toast(say('file.isTakenUpAgain', { name: file.candidate.name }))
     onClose()
   }
   return (
     <Dialog
       open
       onClose={onClose}
-      title={`Take up ${file.candidate.name} again`}
-      description="They go on where they stood before. They see it on their page; no mail is sent."
+      title={say('file.takeUpAgain2', { name: file.candidate.name })}
+      description={say('file.theyGoOnWhereThey')}
     >
       <form
         className="grid gap-3"
@@ -33,7 +34,7 @@ export function TakeUpAgain({ file, onClose }: { file: File; onClose: () => void
         }}
       >
         <LongField
-          label="Why? This stays on record."
+          label={say('file.whyThisStaysOnRecord')}
           value={reason}
           limit={500}
           data-first
@@ -43,10 +44,10 @@ export function TakeUpAgain({ file, onClose }: { file: File; onClose: () => void
         <ProblemNote problem={problem?.faults ? undefined : problem} />
         <div className="flex gap-2">
           <Button kind="main" type="submit" busy={busy} disabled={reason.trim().length < 3}>
-            Take them up again
+            {say('file.takeThemUpAgain')}
           </Button>
           <Button kind="quiet" onClick={onClose}>
-            Cancel
+            {say('file.cancel')}
           </Button>
         </div>
       </form>

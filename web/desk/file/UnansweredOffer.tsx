@@ -2,6 +2,7 @@ import { useState } from 'react'
 import { Temporal } from 'temporal-polyfill'
 import type { File } from '#contract/desk'
 import { writeWhen } from '#core/dates/write'
+import { say } from '#core/words/say'
 import { Button } from '../../ui/Button'
 import { DateField } from '../../ui/DateField'
 import { LongField } from '../../ui/Field'
@@ -21,28 +22,26 @@ export function UnansweredOffer({ file, onDone }: { file: File; onDone: () => vo
   if (!offer || offer.answer !== null) return null
   const expired = offer.answerBy < file.today
   return (
-    <section className="mb-4 rounded-sheet border border-line bg-sheet-2 p-3" aria-label="The offer">
+    <section className="mb-4 rounded-sheet border border-line bg-sheet-2 p-3" aria-label={say('file.theOffer')}>
       <p className={expired ? 'text-contradicted' : ''}>
-        {writeMoney(offer.salary)} a year from {writeWhen(offer.startsOn)}.{' '}
+        {say('file.aYearFrom', { salary: writeMoney(offer.salary), startsOn: writeWhen(offer.startsOn) })}{' '}
         <strong>
           {expired
-            ? `It was to be answered by ${writeWhen(offer.answerBy)} and was not.`
-            : `It awaits an answer until ${writeWhen(offer.answerBy)}.`}
+            ? say('file.itWasToBeAnswered', { answerBy: writeWhen(offer.answerBy) })
+            : say('file.itAwaitsAnAnswerUntil', { answerBy: writeWhen(offer.answerBy) })}
         </strong>
       </p>
       {!doing && may('extendOffer') && (
         <p className="mt-2 flex gap-2">
           <Button kind={expired ? 'main' : 'plain'} onClick={() => setDoing('extend')}>
-            Give more time
+            {say('file.giveMoreTime')}
           </Button>
           <Button kind="grave" onClick={() => setDoing('withdraw')}>
-            Withdraw the offer
+            {say('file.withdrawTheOffer')}
           </Button>
         </p>
       )}
-      {!may('extendOffer') && expired && (
-        <p className="mt-1 text-ink-2">A hiring manager can give more time, or withdraw it.</p>
-      )}
+      {!may('extendOffer') && expired && <p className="mt-1 text-ink-2">{say('file.aHiringManagerCanGive')}</p>}
       {doing === 'extend' && <Extend file={file} onClose={() => setDoing(undefined)} />}
       {doing === 'withdraw' && <Withdraw file={file} onClose={() => setDoing(undefined)} onDone={onDone} />}
     </section>
@@ -55,13 +54,13 @@ function Extend({ file, onClose }: { file: File; onClose: () => void }) {
   const [answerBy, setAnswerBy] = useState(Temporal.PlainDate.from(file.today).add({ days: daysMore }).toString())
   const extend = async () => {
     if (!(await act({ params: { id: file.id }, body: { answerBy } }))) return
-    toast(`${file.candidate.name} has until ${writeWhen(answerBy)}.`)
+    toast(say('file.hasUntil', { name: file.candidate.name, answerBy: writeWhen(answerBy) }))
     onClose()
   }
   return (
     <div className="mt-2 grid gap-2">
       <DateField
-        label="To be answered by"
+        label={say('file.toBeAnsweredBy')}
         value={answerBy}
         onChange={setAnswerBy}
         error={faultAt(problem, 'answerBy')}
@@ -69,10 +68,10 @@ function Extend({ file, onClose }: { file: File; onClose: () => void }) {
       <ProblemNote problem={problem?.faults ? undefined : problem} />
       <div className="flex gap-2">
         <Button kind="main" busy={busy} disabled={answerBy === ''} onClick={() => void extend()}>
-          Give more time
+          {say('file.giveMoreTime')}
         </Button>
         <Button kind="quiet" onClick={onClose}>
-          Cancel
+          {say('file.cancel')}
         </Button>
       </div>
     </div>
@@ -85,13 +84,13 @@ function Withdraw({ file, onClose, onDone }: { file: File; onClose: () => void; 
   const [reason, setReason] = useState('')
   const withdraw = async () => {
     if (!(await act({ params: { id: file.id }, body: { reason } }))) return
-    toast('The offer is withdrawn. Another can be made.')
+    toast(say('file.theOfferIsWithdrawnAnother'))
     onDone()
   }
   return (
     <div className="mt-2 grid gap-2">
       <LongField
-        label="Why? This stays on record; the candidate is told that it is withdrawn."
+        label={say('file.whyThisStaysOnRecordThe')}
         value={reason}
         limit={1000}
         onChange={(event) => setReason(event.target.value)}
@@ -100,10 +99,10 @@ function Withdraw({ file, onClose, onDone }: { file: File; onClose: () => void; 
       <ProblemNote problem={problem?.faults ? undefined : problem} />
       <div className="flex gap-2">
         <Button kind="grave" busy={busy} disabled={reason.trim().length < 3} onClick={() => void withdraw()}>
-          Withdraw the offer
+          {say('file.withdrawTheOffer')}
         </Button>
         <Button kind="quiet" onClick={onClose}>
-          Cancel
+          {say('file.cancel')}
         </Button>
       </div>
     </div>

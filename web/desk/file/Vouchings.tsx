@@ -1,12 +1,13 @@
 import type { File } from '#contract/desk'
 import { writeWhen } from '#core/dates/write'
+import { say } from '#core/words/say'
 import { writeShortDay } from '../../ui/write'
 import { More } from './More'
 
 const trustWords = {
-  yes: 'would trust them with this work',
-  'with support': 'would trust them, with support at first',
-  no: 'would not trust them with this work',
+  yes: say('file.wouldTrustThemWithThis'),
+  'with support': say('file.wouldTrustThemWithSupport'),
+  no: say('file.wouldNotTrustThemWith'),
 }
 
 /** Those the candidate named, and what they said. */
@@ -14,7 +15,7 @@ export function Vouchings({ vouchings }: Pick<File, 'vouchings'>) {
   if (vouchings.length === 0) return null
   const done = vouchings.filter(({ state }) => state === 'done').length
   return (
-    <More title={`People who vouch, ${done} of ${vouchings.length}`}>
+    <More title={say('file.peopleWhoVouchOf', { done, count: vouchings.length })}>
       <ul className="grid gap-2">
         {vouchings.map(({ id, name, relation, askedAt, doneAt, answer }) => (
           <li key={id}>
@@ -26,16 +27,19 @@ export function Vouchings({ vouchings }: Pick<File, 'vouchings'>) {
                   {trustWords[answer.trust]}
                 </span>
               ) : (
-                <span className="text-ink-2"> asked {writeShortDay(askedAt)}, no answer yet</span>
+                <span className="text-ink-2"> {say('file.askedNoAnswerYet', { askedAt: writeShortDay(askedAt) })}</span>
               )}
             </p>
             {answer && (
               <>
                 <p className="text-ink-2">
-                  {[answer.respondent, answer.capacity].filter(Boolean).join(', ')}. Worked together {answer.worked}{' '}
-                  from {writeWhen(answer.knownFrom)} to{' '}
-                  {answer.knownTo === 'present' ? 'now' : writeWhen(answer.knownTo)}.
-                  {doneAt && ` Said ${writeShortDay(doneAt)}.`}
+                  {say('file.workedTogetherFromTo', {
+                    value: [answer.respondent, answer.capacity].filter(Boolean).join(', '),
+                    worked: answer.worked,
+                    knownFrom: writeWhen(answer.knownFrom),
+                    value2: answer.knownTo === 'present' ? say('file.now') : writeWhen(answer.knownTo),
+                    doneAt: doneAt ? say('file.saidDoneAt', { doneAt: writeShortDay(doneAt) }) : '',
+                  })}
                 </p>
                 <p className="whitespace-pre-line border-line border-l-2 pl-3">{answer.statement}</p>
               </>

@@ -1,6 +1,7 @@
 import type { File } from '#contract/desk'
 import { writeWhen } from '#core/dates/write'
 import { credentialKind } from '#core/requirements/catalogue'
+import { say } from '#core/words/say'
 import { fading } from '../../ui/lifeOfClaims'
 
 type FileClaim = File['claims'][number]
@@ -41,7 +42,7 @@ export function rowsOf(file: Listed): Group[] {
     )
   const neededBy = (test: (kind: string) => boolean) => {
     const gate = asked(test).at(-1)?.gate
-    return gate ? `needed by ${gate}` : ''
+    return gate ? say('file.neededBy', { gate }) : ''
   }
   const carried = new Set(['study', 'credential', 'every work entry', 'skills check', 'document', 'identity'])
   const others = file.outcomes.flatMap((outcome) => {
@@ -60,27 +61,27 @@ export function rowsOf(file: Listed): Group[] {
     ]
   })
   const groups: Group[] = [
-    { title: 'Scores', note: '', rows: file.scoring ? [rowOfScores(file.scoring)] : [] },
-    { title: 'Study', note: neededBy((kind) => kind === 'study'), rows: of('study') },
+    { title: say('file.scores'), note: '', rows: file.scoring ? [rowOfScores(file.scoring)] : [] },
+    { title: say('file.study'), note: neededBy((kind) => kind === 'study'), rows: of('study') },
     {
-      title: 'Licences and certificates',
+      title: say('file.licencesAndCertificates'),
       note: neededBy((kind) => kind === 'credential'),
       rows: of('licence', 'certificate'),
     },
     {
-      title: 'Work',
-      note: `${file.historyYears} years without a gap`,
+      title: say('file.work'),
+      note: say('file.yearsWithoutAGap', { historyYears: file.historyYears }),
       rows: [...of('work'), ...others.flatMap(({ row, ofHistory }) => (ofHistory ? [row] : []))],
     },
     {
-      title: 'Skills checks',
+      title: say('file.skillsChecks'),
       note: neededBy((kind) => kind === 'skills check'),
       rows: file.checks.map((check) => rowOfCheck(file, check)),
     },
-    { title: 'Identity', note: neededBy((kind) => kind === 'identity'), rows: of('identity') },
-    { title: 'Home', note: '', rows: of('residence') },
-    { title: 'Other papers', note: '', rows: of('paper') },
-    { title: 'Also asked', note: '', rows: others.flatMap(({ row, ofHistory }) => (ofHistory ? [] : [row])) },
+    { title: say('file.identity'), note: neededBy((kind) => kind === 'identity'), rows: of('identity') },
+    { title: say('file.home'), note: '', rows: of('residence') },
+    { title: say('file.otherPapers'), note: '', rows: of('paper') },
+    { title: say('file.alsoAsked'), note: '', rows: others.flatMap(({ row, ofHistory }) => (ofHistory ? [] : [row])) },
   ]
   return groups.filter(({ rows }) => rows.length > 0)
 }
@@ -91,7 +92,7 @@ function rowOfClaim(file: Listed, claim: FileClaim): Row {
   const faded = fading(claim, file.today)
   const detail =
     details.kind === 'study'
-      ? `${details.sourceName}, ${details.to === 'present' ? 'still studying' : details.to.slice(0, 4)}`
+      ? `${details.sourceName}, ${details.to === 'present' ? say('file.stillStudying2') : details.to.slice(0, 4)}`
       : details.kind === 'work'
         ? `${details.activity === 'employment' ? details.position : details.activity}, ${writeWhen(details.from)} to ${details.to === 'present' ? 'now' : writeWhen(details.to)}`
         : details.kind === 'residence'
@@ -106,7 +107,7 @@ function rowOfClaim(file: Listed, claim: FileClaim): Row {
     'through' in details && /^\d/.test(details.through)
       ? `to ${writeWhen(details.through)}`
       : 'through' in details && details.through === 'does not expire'
-        ? 'does not expire'
+        ? say('file.doesNotExpire')
         : waiting
           ? `by ${writeWhen(waiting.answerBy).replace(/ \d{4}$/, '')}`
           : ''
@@ -119,7 +120,7 @@ function rowOfClaim(file: Listed, claim: FileClaim): Row {
     title: claim.label,
     detail,
     wants: overdue
-      ? `Source silent since ${writeWhen(waiting.askedAt.slice(0, 10)).replace(/ \d{4}$/, '')}`
+      ? say('file.sourceSilentSince', { value: writeWhen(waiting.askedAt.slice(0, 10)).replace(/ \d{4}$/, '') })
       : claim.wants,
     when,
     tone: claim.rung === 'contradicted' || faded === 'lapsed' || overdue ? 'grave' : early || faded ? 'care' : 'plain',
@@ -139,8 +140,15 @@ function rowOfCheck(file: Listed, check: File['checks'][number]): Row {
     check,
     mark: check.passed ? 'confirmed' : marked ? 'contradicted' : check.state === 'under way' ? 'asked' : 'claimed',
     title: check.title,
-    detail: marked ? `${check.percent} %, pass ${check.passPercent} %` : check.state,
-    wants: marked && check.passed ? 'marked by system' : outcome ? (file.words[outcome.requirement]?.ball ?? '') : '',
+    detail: marked
+      ? say('file.percentPassPassPercent', { percent: check.percent ?? 0, passPercent: check.passPercent })
+      : check.state,
+    wants:
+      marked && check.passed
+        ? say('file.markedBySystem')
+        : outcome
+          ? (file.words[outcome.requirement]?.ball ?? '')
+          : '',
     when: check.finishedAt ? writeWhen(check.finishedAt.slice(0, 10)).replace(/ \d{4}$/, '') : '',
     tone: marked && !check.passed ? 'grave' : 'plain',
   }
@@ -169,9 +177,9 @@ function rowOfScores(scoring: NonNullable<File['scoring']>): Row {
     key: 'scores',
     scoring,
     mark: percent === null ? 'claimed' : 'confirmed',
-    title: 'Score sheet',
-    detail: percent === null ? 'nobody sees another’s until all are in' : `${percent} % of the points`,
-    wants: handedIn >= of ? 'all are in' : `${handedIn} of ${of} in`,
+    title: say('file.scoreSheet'),
+    detail: percent === null ? say('file.nobodySeesAnothersUntilAll') : say('file.ofThePoints', { percent }),
+    wants: handedIn >= of ? say('file.allAreIn') : `${handedIn} of ${of} in`,
     when: '',
     tone: 'plain',
   }

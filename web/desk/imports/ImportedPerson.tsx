@@ -1,5 +1,6 @@
 import { Link, useParams } from 'react-router'
 import { writeWhen } from '#core/dates/write'
+import { say } from '#core/words/say'
 import { api } from '../../api'
 import { Mark } from '../../ui/Mark'
 import { Waiting } from '../../ui/Waiting'
@@ -20,25 +21,30 @@ export function ImportedPerson() {
   return (
     <Overview
       title={name}
-      about={[born && `born ${writeWhen(born)}`, mail, phone, hasAccount ? 'has an account' : 'has no account yet']
+      about={[
+        born && say('importsDesk.bornBorn', { born: writeWhen(born) }),
+        mail,
+        phone,
+        hasAccount ? say('importsDesk.hasAnAccount') : say('importsDesk.hasNoAccountYet'),
+      ]
         .filter(Boolean)
         .join(' · ')}
     >
       <p className="mb-1">
         {came.map(({ importId, fileName, at, by }, nth) => (
           <span key={importId}>
-            {nth === 0 ? 'Came with ' : ', and with '}
+            {nth === 0 ? say('importsDesk.cameWith') : say('importsDesk.andWith')}
             <Link to={`/desk/imports/${importId}`} className="font-semibold text-confirmed">
               {fileName}
             </Link>{' '}
-            on {writeMoment(at)}, by {by}
+            {say('importsDesk.onBy', { at: writeMoment(at), by })}
           </span>
         ))}
         .
       </p>
       {applications.length > 0 ? (
         <p>
-          Has applied:{' '}
+          {say('importsDesk.hasApplied')}{' '}
           {applications.map(({ id, title, reference, stage }) => (
             <Link key={id} to={`/desk/today/${id}`} className="mr-3 font-semibold text-confirmed">
               {title} <span className="font-mono text-[0.8333rem]">{reference}</span>, {stage}
@@ -46,29 +52,32 @@ export function ImportedPerson() {
           ))}
         </p>
       ) : (
-        <p>Has not applied. What they write themselves is theirs until they send it.</p>
+        <p>{say('importsDesk.hasNotAppliedWhatThey')}</p>
       )}
       <p className="mt-1 mb-3 flex flex-wrap gap-x-4 font-semibold text-confirmed">
-        <Link to={`/desk/behalf?${begin}`}>Begin an application for them</Link>
-        <Link to={`/desk/people/${candidateId}/access-log`}>Who saw what of this file</Link>
-        <Link to={`/desk/trail?person=${candidateId}`}>Verify its record</Link>
+        <Link to={`/desk/behalf?${begin}`}>{say('importsDesk.beginAnApplicationForThem')}</Link>
+        <Link to={`/desk/people/${candidateId}/access-log`}>{say('importsDesk.whoSawWhatOfThis')}</Link>
+        <Link to={`/desk/trail?person=${candidateId}`}>{say('importsDesk.verifyItsRecord')}</Link>
       </p>
       <Table
         rows={claims}
         keyOf={({ id }) => id}
-        empty="Nothing was claimed in the import."
+        empty={say('importsDesk.nothingWasClaimedInThe')}
         columns={[
           { name: '', of: ({ rung }) => <Mark name={rung} /> },
-          { name: 'Claim', of: ({ label }) => <strong>{label}</strong> },
-          { name: 'Source', of: ({ source }) => source },
+          { name: say('importsDesk.claim'), of: ({ label }) => <strong>{label}</strong> },
+          { name: say('importsDesk.source'), of: ({ source }) => source },
           {
-            name: 'From, to',
+            name: say('importsDesk.fromTo'),
             of: ({ from, to }) =>
               [from ? writeWhen(from) : '', to === 'present' ? 'now' : to ? writeWhen(to) : '']
                 .filter(Boolean)
                 .join(' to '),
           },
-          { name: 'Number', of: ({ number }) => <span className="font-mono text-[0.8333rem]">{number}</span> },
+          {
+            name: say('importsDesk.number'),
+            of: ({ number }) => <span className="font-mono text-[0.8333rem]">{number}</span>,
+          },
         ]}
       />
     </Overview>

@@ -2,6 +2,7 @@ import { Link, useNavigate, useParams } from 'react-router'
 import type { Reply } from '#contract/endpoint'
 import type { readImport } from '#contract/imports'
 import { type ImportField, importFields } from '#core/importing/fields'
+import { say } from '#core/words/say'
 import { addressOf, api } from '../../api'
 import { Button } from '../../ui/Button'
 import { SelectField } from '../../ui/Field'
@@ -16,19 +17,19 @@ import { useToast } from '../useToast'
 type Import = Reply<typeof readImport>
 
 const stateWords = {
-  mapping: 'not imported yet',
-  waiting: 'being imported',
+  mapping: say('importsDesk.notImportedYet'),
+  waiting: say('importsDesk.beingImported'),
   done: 'imported',
-  failed: 'broke off',
-  undone: 'taken back',
+  failed: say('importsDesk.brokeOff'),
+  undone: say('importsDesk.takenBack'),
 }
 const fieldWords: Record<ImportField, string> = {
-  givenNames: 'given names',
-  familyName: 'family name',
-  fullName: 'whole name',
-  mail: 'mail address',
+  givenNames: say('importsDesk.givenNames'),
+  familyName: say('importsDesk.familyName'),
+  fullName: say('importsDesk.wholeName'),
+  mail: say('importsDesk.mailAddress'),
   phone: 'phone',
-  born: 'date of birth',
+  born: say('importsDesk.dateOfBirth'),
   'study.award': 'study: award',
   'study.subject': 'study: subject',
   'study.level': 'study: level, 0 to 8',
@@ -40,11 +41,11 @@ const fieldWords: Record<ImportField, string> = {
   'work.source': 'work: employer',
   'work.from': 'work: from',
   'work.to': 'work: to',
-  'credential.kind': 'licence or certificate: kind',
-  'credential.number': 'licence or certificate: number',
-  'credential.source': 'licence or certificate: issuer',
-  'credential.issued': 'licence or certificate: issued',
-  'credential.through': 'licence or certificate: valid through',
+  'credential.kind': say('importsDesk.licenceOrCertificateKind'),
+  'credential.number': say('importsDesk.licenceOrCertificateNumber'),
+  'credential.source': say('importsDesk.licenceOrCertificateIssuer'),
+  'credential.issued': say('importsDesk.licenceOrCertificateIssued'),
+  'credential.through': say('importsDesk.licenceOrCertificateValidThrough'),
 }
 
 /** Lists of people that come as a file: one chosen, or all of them. */
@@ -63,40 +64,36 @@ function AllImports() {
   }
   if (!data) return <Waiting error={error} onRetry={refetch} />
   return (
-    <Overview
-      list="imports"
-      title="Import"
-      about="People and what they claim, from a CSV of any spreadsheet or from JSON Resume. It is tried first; rows that are right go in, and the others come back as a file to put right."
-    >
+    <Overview list="imports" title={say('importsDesk.import')} about={say('importsDesk.peopleAndWhatTheyClaim')}>
       <p className="mb-3">
         <FileButton
           kind="main"
-          name="File to import"
+          name={say('importsDesk.fileToImport')}
           accept=".csv,.txt,.json"
           busy={busy}
           onFile={(file) => void begin(file)}
         >
-          Choose a file
+          {say('importsDesk.chooseAFile')}
         </FileButton>
       </p>
       <ProblemNote problem={problem} />
       <Table
         rows={data}
         keyOf={(one) => one.id}
-        empty="Nothing has been imported yet."
+        empty={say('importsDesk.nothingHasBeenImportedYet')}
         columns={[
           {
-            name: 'File',
+            name: say('importsDesk.file'),
             of: (one) => (
               <Link to={`/desk/imports/${one.id}`} className="font-semibold hover:underline">
                 {one.fileName}
               </Link>
             ),
           },
-          { name: 'Rows', right: true, of: ({ total }) => total },
-          { name: 'State', of: ({ state }) => stateWords[state] },
-          { name: 'By', of: ({ by }) => by },
-          { name: 'When', whole: true, of: ({ at }) => writeMoment(at).replace(/^\w+,? /, '') },
+          { name: say('importsDesk.rows'), right: true, of: ({ total }) => total },
+          { name: say('importsDesk.state'), of: ({ state }) => stateWords[state] },
+          { name: say('importsDesk.by'), of: ({ by }) => by },
+          { name: say('importsDesk.when'), whole: true, of: ({ at }) => writeMoment(at).replace(/^\w+,? /, '') },
         ]}
       />
     </Overview>
@@ -125,15 +122,15 @@ function OneImport({ id }: { id: string }) {
     })
   }
   const run = async () => {
-    if (await running.act({ params: { id } })) toast('It is being imported. You can go on with something else.')
+    if (await running.act({ params: { id } })) toast(say('importsDesk.itIsBeingImportedYou'))
   }
   const undo = async () => {
-    if (await undoing.act({ params: { id } })) toast('Taken back whole.')
+    if (await undoing.act({ params: { id } })) toast(say('importsDesk.takenBackWhole'))
   }
   return (
     <Overview
       title={data.fileName}
-      about={`${data.total === 1 ? 'One row' : `${data.total} rows`}, ${stateWords[data.state]}.`}
+      about={`${data.total === 1 ? say('importsDesk.oneRow2') : say('importsDesk.totalRows', { total: data.total })}, ${stateWords[data.state]}.`}
     >
       <div className="grid gap-4">
         <ProblemNote problem={mapping.problem ?? running.problem ?? undoing.problem} />
@@ -141,29 +138,29 @@ function OneImport({ id }: { id: string }) {
         {waiting && (
           <p role="status">
             <progress max={data.total} value={data.done} className="mr-2 align-middle" />
-            {data.done} of {data.total} rows
+            {say('importsDesk.ofRows', { done: data.done, total: data.total })}
           </p>
         )}
         {open && <Columns data={data} onTake={take} />}
         {open && <Found data={data} />}
         {data.state === 'done' && data.faultyRows > 0 && (
           <p>
-            {data.done} of {data.total} rows are in. <LeftRows data={data} />
+            {say('importsDesk.ofRowsAreIn', { done: data.done, total: data.total })} <LeftRows data={data} />
           </p>
         )}
         <div className="flex gap-2">
           {data.state === 'mapping' && (
             <Button kind="main" busy={running.busy} disabled={right === 0} onClick={() => void run()}>
-              {right === 1 ? 'Import one row' : `Import ${right} rows`}
+              {right === 1 ? say('importsDesk.importOneRow') : say('importsDesk.importRows', { right })}
             </Button>
           )}
           {(data.state === 'done' || (data.state === 'failed' && data.done > 0)) && (
             <Button kind="grave" busy={undoing.busy} onClick={() => void undo()}>
-              Take it back whole
+              {say('importsDesk.takeItBackWhole')}
             </Button>
           )}
           <Link to="/desk/imports" className="self-center font-semibold text-confirmed">
-            All imports
+            {say('importsDesk.allImports')}
           </Link>
         </div>
         {data.brought.length > 0 && <Brought data={data} />}
@@ -184,7 +181,7 @@ function Columns({ data, onTake }: { data: Import; onTake: (column: string, fiel
                 <SelectField
                   label={column}
                   value={data.mapping[column] ?? ''}
-                  empty="left out"
+                  empty={say('importsDesk.leftOut')}
                   options={importFields.map((field) => ({ value: field, label: fieldWords[field] }))}
                   onChange={(event) => onTake(column, event.target.value)}
                 />
@@ -214,25 +211,25 @@ function Columns({ data, onTake }: { data: Import; onTake: (column: string, fiel
 /** Who came with it, each with a page of their own until they have applied. */
 function Brought({ data: { brought, people } }: { data: Import }) {
   return (
-    <section aria-label="Who came with it">
+    <section aria-label={say('importsDesk.whoCameWithIt')}>
       <Table
         rows={brought}
         keyOf={({ candidateId }) => candidateId}
         empty=""
         columns={[
           {
-            name: 'Who',
+            name: say('importsDesk.who'),
             of: ({ candidateId, name }) => (
               <Link to={`/desk/people/${candidateId}`} className="font-semibold hover:underline">
                 {name}
               </Link>
             ),
           },
-          { name: 'Claims', right: true, of: ({ claims }) => claims },
+          { name: say('importsDesk.claims'), right: true, of: ({ claims }) => claims },
         ]}
       />
       {people.made + people.known > brought.length && (
-        <p className="py-2 text-ink-2">The first {brought.length}; anybody is found by name with Ctrl K.</p>
+        <p className="py-2 text-ink-2">{say('importsDesk.theFirstAnybodyIsFound', { count: brought.length })}</p>
       )}
     </section>
   )
@@ -244,18 +241,17 @@ function Found({ data }: { data: Import }) {
   return (
     <>
       <p>
-        {faultCount === 0 && <strong className="text-confirmed">Nothing is wrong. </strong>}
-        {people.made} people would be new, {people.known} are known by their mail address, and {people.claims} claims
-        would be added.
+        {faultCount === 0 && <strong className="text-confirmed">{say('importsDesk.nothingIsWrong')} </strong>}
+        {say('importsDesk.peopleWouldBeNewAre', { made: people.made, known: people.known, claims: people.claims })}
       </p>
       {faultCount > 0 && <Faults data={data} />}
       {doubtCount > 0 && (
-        <section aria-label="Look at this">
+        <section aria-label={say('importsDesk.lookAtThis')}>
           <p className="mb-1">
             <strong className="text-soon-ink">
-              {doubtCount === 1 ? 'Look at one name.' : `Look at ${doubtCount} names.`}
+              {doubtCount === 1 ? say('importsDesk.lookAtOneName') : say('importsDesk.lookAtNames', { doubtCount })}
             </strong>{' '}
-            No rule says where the family name begins. Give it a column of its own where this is wrong.
+            {say('importsDesk.noRuleSaysWhereThe')}
           </p>
           <RowTable rows={doubts} />
         </section>
@@ -267,20 +263,19 @@ function Found({ data }: { data: Import }) {
 /** The rows that stay out, as a file. */
 const LeftRows = ({ data: { id, faultyRows } }: { data: Import }) => (
   <a href={addressOf('readLeftRows', { params: { id } })} download className="font-semibold text-confirmed">
-    {faultyRows === 1 ? 'The row that is wrong, to put right' : `The ${faultyRows} rows that are wrong, to put right`}
+    {faultyRows === 1 ? say('importsDesk.theRowThatIsWrong') : say('importsDesk.theRowsThatAreWrong', { faultyRows })}
   </a>
 )
 
 function Faults({ data }: { data: Import }) {
   const { faultCount, faults } = data
   return (
-    <section aria-label="What is wrong">
+    <section aria-label={say('importsDesk.whatIsWrong')}>
       <p className="mb-1">
         <strong className="text-contradicted">
-          {faultCount === 1 ? 'One thing is wrong.' : `${faultCount} things are wrong.`}
+          {faultCount === 1 ? say('importsDesk.oneThingIsWrong') : say('importsDesk.thingsAreWrong', { faultCount })}
         </strong>{' '}
-        Take a column for another here, or import the rows that are right and put the others right in a file of their
-        own: <LeftRows data={data} />
+        {say('importsDesk.takeAColumnForAnother')} <LeftRows data={data} />
       </p>
       <RowTable rows={faults} />
     </section>
@@ -294,9 +289,9 @@ function RowTable({ rows }: { rows: Import['faults'] }) {
       keyOf={({ row, column, message }) => `${row} ${column} ${message}`}
       empty=""
       columns={[
-        { name: 'Row', right: true, of: ({ row }) => row },
-        { name: 'Column', of: ({ column }) => column },
-        { name: 'What', of: ({ message }) => message },
+        { name: say('importsDesk.row'), right: true, of: ({ row }) => row },
+        { name: say('importsDesk.column'), of: ({ column }) => column },
+        { name: say('importsDesk.what'), of: ({ message }) => message },
       ]}
     />
   )

@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import { useParams } from 'react-router'
+import { say } from '#core/words/say'
 import { api } from '../../api'
 import { Waiting } from '../../ui/Waiting'
 import { writeMoment } from '../../ui/write'
@@ -18,32 +19,35 @@ export function AccessLog() {
     <Overview
       list="access-log"
       filter={{ candidate: candidateId }}
-      title={`Who saw what: ${data.name}`}
-      about="Every day on which somebody opened the file, and everything hidden that was shown, newest first. The person can read the same."
+      title={say('overviews.whoSawWhat', { name: data.name })}
+      about={say('overviews.everyDayOnWhichSomebody')}
     >
       <Table
         rows={data.entries}
         keyOf={({ id }) => id}
-        empty="Nobody has opened this file yet."
+        empty={say('overviews.nobodyHasOpenedThisFile')}
         columns={[
           {
-            name: 'When',
+            name: say('overviews.when'),
             whole: true,
             of: ({ at }) => (
               <span className="font-mono text-[0.8333rem]">{writeMoment(at).replace(/^\w+,? /, '')}</span>
             ),
           },
-          { name: 'Who', of: ({ who }) => who },
-          { name: 'Saw', of: ({ what, hidden }) => <span className={hidden ? 'font-semibold' : ''}>{what}</span> },
+          { name: say('overviews.who'), of: ({ who }) => who },
           {
-            name: 'Why',
-            of: ({ reason, hidden }) => reason ?? (hidden ? 'the work of the role needs it' : ''),
+            name: say('overviews.saw'),
+            of: ({ what, hidden }) => <span className={hidden ? 'font-semibold' : ''}>{what}</span>,
+          },
+          {
+            name: say('overviews.why'),
+            of: ({ reason, hidden }) => reason ?? (hidden ? say('overviews.theWorkOfTheRole') : ''),
           },
         ]}
       />
       {data.next && (
         <button type="button" className="py-3 font-semibold text-confirmed" onClick={() => setBefore(data.next!)}>
-          Older
+          {say('overviews.older')}
         </button>
       )}
     </Overview>

@@ -1,4 +1,5 @@
 import { Link } from 'react-router'
+import { say } from '#core/words/say'
 import { api } from '../../api'
 import { Button } from '../../ui/Button'
 import { ProblemNote } from '../../ui/ProblemNote'
@@ -16,28 +17,24 @@ export function Outbox() {
   const toast = useToast()
   if (!data) return <Waiting error={error} onRetry={refetch} />
   return (
-    <Overview
-      list="outbox"
-      title="Mails not taken"
-      about="A mail that no server takes is tried for four days, with growing pauses. One that is refused for good needs another address, or another way."
-    >
+    <Overview list="outbox" title={say('overviews.mailsNotTaken')} about={say('overviews.aMailThatNoServer')}>
       <ProblemNote problem={again.problem ?? letBe.problem} />
       <Table
         rows={data}
         keyOf={({ id }) => id}
-        empty="Every mail has been taken by a mail server."
+        empty={say('overviews.everyMailHasBeenTaken')}
         columns={[
           {
-            name: 'Written',
+            name: say('overviews.written'),
             whole: true,
             of: ({ at }) => (
               <span className="font-mono text-[0.8333rem]">{writeMoment(at).replace(/^\w+,? /, '')}</span>
             ),
           },
-          { name: 'To', of: ({ to }) => to },
-          { name: 'Subject', of: ({ subject }) => subject || 'Hidden with the name' },
+          { name: say('overviews.to'), of: ({ to }) => to },
+          { name: say('overviews.subject'), of: ({ subject }) => subject || say('overviews.hiddenWithTheName') },
           {
-            name: 'File',
+            name: say('overviews.file'),
             whole: true,
             of: ({ application }) =>
               application && (
@@ -47,18 +44,18 @@ export function Outbox() {
               ),
           },
           {
-            name: 'What became of it',
+            name: say('overviews.whatBecameOfIt'),
             of: ({ state, because }) => (
               <>
                 <strong className={state === 'refused' ? 'text-contradicted' : 'text-soon-ink'}>
-                  {state === 'refused' ? 'Refused' : 'Waiting'}
+                  {state === 'refused' ? say('overviews.refused') : say('overviews.waiting')}
                 </strong>
                 {because && `: ${because}`}
               </>
             ),
           },
           {
-            name: 'Do',
+            name: say('overviews.do'),
             whole: true,
             of: ({ id, state }) =>
               state === 'refused' && (
@@ -68,17 +65,19 @@ export function Outbox() {
                     onClick={() =>
                       void again
                         .act({ params: { id } })
-                        .then((done) => done && toast('Queued again, to the address as it is now.'))
+                        .then((done) => done && toast(say('overviews.queuedAgainToTheAddress')))
                     }
                   >
-                    Send again
+                    {say('overviews.sendAgain')}
                   </Button>
                   <Button
                     kind="quiet"
                     busy={letBe.busy}
-                    onClick={() => void letBe.act({ params: { id } }).then((done) => done && toast('Let be.'))}
+                    onClick={() =>
+                      void letBe.act({ params: { id } }).then((done) => done && toast(say('overviews.letBe')))
+                    }
                   >
-                    Let it be
+                    {say('overviews.letItBe')}
                   </Button>
                 </span>
               ),

@@ -1,3 +1,4 @@
+import { say } from '#core/words/say'
 import { api } from '../../api'
 import { Waiting } from '../../ui/Waiting'
 import { Overview, Table } from './Overview'
@@ -6,41 +7,39 @@ export function Sources() {
   const { data, error, refetch } = api.endpoints.sourceDirectory.useQuery({})
   if (!data) return <Waiting error={error} onRetry={refetch} />
   return (
-    <Overview
-      title="Sources"
-      list="sources"
-      about="Everybody who issues what candidates claim, by every name they go by, and how they answer."
-    >
+    <Overview title={say('overviews.sources')} list="sources" about={say('overviews.everybodyWhoIssuesWhatCandidates')}>
       <Table
         rows={data}
         keyOf={({ id }) => id}
-        empty="No source has been entered yet."
+        empty={say('overviews.noSourceHasBeenEntered')}
         columns={[
           {
-            name: 'Source',
+            name: say('overviews.source'),
             of: ({ name, aliases }) => (
               <>
                 <span className="font-semibold">{name}</span>
                 {aliases.length > 0 && (
-                  <span className="block text-[0.8333rem] text-ink-2">also {aliases.join(', ')}</span>
+                  <span className="block text-[0.8333rem] text-ink-2">
+                    {say('overviews.alsoValue', { value: aliases.join(', ') })}
+                  </span>
                 )}
               </>
             ),
           },
-          { name: 'Kind', of: ({ kind }) => kind },
-          { name: 'Place', of: ({ town, country }) => `${town}, ${country}` },
+          { name: say('overviews.kind'), of: ({ kind }) => kind },
+          { name: say('overviews.place'), of: ({ town, country }) => `${town}, ${country}` },
           {
-            name: 'Asked at',
+            name: say('overviews.askedAt'),
             of: ({ mail, register }) => (
               <>
                 <span className="font-mono text-[0.8333rem]">{mail}</span>
-                {register && <span className="block text-[0.8333rem] text-ink-2">and a register</span>}
+                {register && <span className="block text-[0.8333rem] text-ink-2">{say('overviews.andARegister')}</span>}
               </>
             ),
           },
-          { name: 'Asked', right: true, of: ({ asked }) => asked },
-          { name: 'Open', right: true, of: ({ open }) => open },
-          { name: 'Median days', right: true, of: ({ medianDays }) => medianDays ?? '—' },
+          { name: say('overviews.asked'), right: true, of: ({ asked }) => asked },
+          { name: say('overviews.open'), right: true, of: ({ open }) => open },
+          { name: say('overviews.medianDays'), right: true, of: ({ medianDays }) => medianDays ?? '—' },
         ]}
       />
     </Overview>

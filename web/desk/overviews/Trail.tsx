@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import { Link, useSearchParams } from 'react-router'
+import { say } from '#core/words/say'
 import { api } from '../../api'
 import { TextField } from '../../ui/Field'
 import { Waiting } from '../../ui/Waiting'
@@ -18,18 +19,18 @@ export function Trail() {
   )
   return (
     <Overview
-      title="Audit trail"
-      about="Everything that was done, by whom and when, newest first, chained so that a later change is found. A fingerprint of it, kept away from here, finds even what was written anew."
+      title={say('overviews.auditTrail')}
+      about={say('overviews.everythingThatWasDoneBy')}
       list="trail"
       filter={{ text: text || undefined }}
     >
       <VerifyTrail candidateId={person} />
       <div className="mb-3 max-w-[320px]">
         <TextField
-          label="Narrow to"
+          label={say('overviews.narrowTo')}
           hidden
           type="search"
-          placeholder="A person, a source, a word"
+          placeholder={say('overviews.aPersonASourceA')}
           value={text}
           onChange={(event) => {
             setBefore(undefined)
@@ -44,19 +45,19 @@ export function Trail() {
           <Table
             rows={data.events}
             keyOf={({ id }) => id}
-            empty="Nothing fits."
+            empty={say('overviews.nothingFits')}
             columns={[
               {
-                name: 'When',
+                name: say('overviews.when'),
                 of: ({ at }) => (
                   <span className="whitespace-nowrap font-mono text-[0.8333rem]">
                     {writeMoment(at).replace(/^\w+,? /, '')}
                   </span>
                 ),
               },
-              { name: 'Who', of: ({ who }) => who },
+              { name: say('overviews.who'), of: ({ who }) => who },
               {
-                name: 'What',
+                name: say('overviews.what'),
                 of: ({ what, applicationId }) =>
                   applicationId ? (
                     <Link to={`/desk/today/${applicationId}`} className="hover:underline">
@@ -66,18 +67,18 @@ export function Trail() {
                     what
                   ),
               },
-              { name: 'About', of: ({ about }) => about ?? '' },
+              { name: say('overviews.about'), of: ({ about }) => about ?? '' },
             ]}
           />
           <div className="flex gap-4 py-3 font-semibold text-confirmed">
             {before && (
               <button type="button" onClick={() => setBefore(undefined)}>
-                Newest
+                {say('overviews.newest')}
               </button>
             )}
             {data.next && (
               <button type="button" onClick={() => setBefore(data.next ?? undefined)}>
-                Older
+                {say('overviews.older')}
               </button>
             )}
           </div>

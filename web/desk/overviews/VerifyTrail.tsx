@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import type { verifyTrail } from '#contract/audit'
 import type { Reply } from '#contract/endpoint'
+import { say } from '#core/words/say'
 import { addressOf } from '../../api'
 import { Button } from '../../ui/Button'
 import { FileButton } from '../../ui/FileButton'
@@ -10,12 +11,12 @@ import { useAct } from '../../useAct'
 import { FileLink } from '../FileLink'
 
 const faultWords = {
-  changed: 'was changed after it was recorded',
-  missing: 'is missing',
-  added: 'was put in afterwards',
-  'erased without a record': 'was emptied without a record of it',
-  'end cut off': 'is missing, with all after it',
-  'written anew': 'or one before it was written anew since then',
+  changed: say('overviews.wasChangedAfterItWas'),
+  missing: say('overviews.isMissing'),
+  added: say('overviews.wasPutInAfterwards'),
+  'erased without a record': say('overviews.wasEmptiedWithoutARecord'),
+  'end cut off': say('overviews.isMissingWithAllAfter'),
+  'written anew': say('overviews.orOneBeforeItWas'),
 }
 
 /** Follows the chains and says whether anything was changed since it was recorded, and where first. */
@@ -37,23 +38,23 @@ export function VerifyTrail({ candidateId }: { candidateId: string | undefined }
           void act({ body: { candidateId } }).then(setFound)
         }}
       >
-        {candidateId ? 'Verify this file’s record' : 'Verify the whole record'}
+        {candidateId ? say('overviews.verifyThisFilesRecord') : say('overviews.verifyTheWholeRecord')}
       </Button>
       {!candidateId && (
         <>
           <FileButton
-            name="A fingerprint kept before"
+            name={say('overviews.aFingerprintKeptBefore')}
             accept=".csv"
             busy={comparing.busy}
             onFile={(file) => void compare(file)}
           >
-            Compare with a fingerprint
+            {say('overviews.compareWithAFingerprint')}
           </FileButton>
           <FileLink
             address={addressOf('exportList', { params: { list: 'fingerprint' } })}
-            title="Where every chain ends today. Kept away from here, it proves later that nothing was written anew."
+            title={say('overviews.whereEveryChainEndsToday')}
           >
-            Keep today’s fingerprint
+            {say('overviews.keepTodaysFingerprint')}
           </FileLink>
         </>
       )}
@@ -64,19 +65,29 @@ export function VerifyTrail({ candidateId }: { candidateId: string | undefined }
             <p>
               <strong className="text-confirmed">
                 {since
-                  ? `Nothing was changed or written anew since ${since}.`
-                  : 'Nothing was changed since it was recorded.'}
+                  ? say('overviews.nothingWasChangedOrWritten', { since })
+                  : say('overviews.nothingWasChangedSinceIt')}
               </strong>{' '}
-              {found.links} links in {found.chains === 1 ? 'one chain' : `${found.chains} chains`}
-              {found.erased > 0 && `; the words of ${found.erased} were erased as the rules want`}.
+              {say('overviews.linksIn', {
+                links: found.links,
+                value:
+                  found.chains === 1
+                    ? say('overviews.oneChain')
+                    : say('overviews.chainsChains', { chains: found.chains }),
+                erased: found.erased > 0 ? say('overviews.theWordsOfWereErased', { erased: found.erased }) : '',
+              })}
             </p>
           ) : (
             found.broken.map(({ chain, person, seq, fault, at, what }) => (
               <p key={chain}>
                 <strong className="text-contradicted">
-                  {person ?? (chain === 'house' ? 'What is about no file' : chain)}: link {seq} {faultWords[fault]}.
+                  {say('overviews.personLinkSeq', {
+                    person: person ?? (chain === 'house' ? say('overviews.whatIsAboutNoFile') : chain),
+                    seq,
+                  })}{' '}
+                  {faultWords[fault]}.
                 </strong>{' '}
-                {at && `It says “${what}”, ${writeMoment(at)}.`}
+                {at && say('overviews.itSays', { what: what ?? '', at: writeMoment(at) })}
               </p>
             ))
           )}

@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import { paperPartWords } from '#core/words/papers'
+import { say } from '#core/words/say'
 import { addressOf, api } from '../../api'
 import { Button } from '../../ui/Button'
 import { Dialog } from '../../ui/Dialog'
@@ -30,8 +31,8 @@ export function CoverSheets({ applicationId: id, onClose }: { applicationId: str
     <Dialog
       open
       onClose={onClose}
-      title="Print cover sheets"
-      description="For papers that come by post or over the counter. Laid on top of its paper, a sheet takes it to this file and this place, however it lies in the scanner. Each works once."
+      title={say('trayDesk.printCoverSheets')}
+      description={say('trayDesk.forPapersThatComeBy')}
       wide
     >
       {made ? (
@@ -41,15 +42,15 @@ export function CoverSheets({ applicationId: id, onClose }: { applicationId: str
             download
             className="font-semibold text-confirmed underline"
           >
-            {made.length === 1 ? 'The cover sheet, as PDF' : `${made.length} cover sheets, as PDF`}
+            {made.length === 1
+              ? say('trayDesk.theCoverSheetAsPdf')
+              : say('trayDesk.coverSheetsAsPdf', { count: made.length })}
           </a>
         </p>
       ) : !places ? (
         <Waiting error={error} onRetry={refetch} />
       ) : places.length === 0 ? (
-        <p className="text-[1rem]">
-          Nothing is claimed yet. Once a degree, a job or a licence is written down, its paper gets a sheet.
-        </p>
+        <p className="text-[1rem]">{say('trayDesk.nothingIsClaimedYetOnce')}</p>
       ) : (
         <div className="grid gap-3">
           <div className="grid max-h-[50vh] gap-2 overflow-auto">
@@ -66,7 +67,7 @@ export function CoverSheets({ applicationId: id, onClose }: { applicationId: str
           <ProblemNote problem={problem} />
           <div>
             <Button kind="main" busy={busy} disabled={chosen.length === 0} onClick={() => void print()}>
-              {chosen.length < 2 ? 'Make the sheet' : `Make ${chosen.length} sheets`}
+              {chosen.length < 2 ? say('trayDesk.makeTheSheet') : say('trayDesk.makeSheets', { count: chosen.length })}
             </Button>
           </div>
         </div>

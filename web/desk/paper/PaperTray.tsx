@@ -2,6 +2,7 @@ import { useEffect, useRef, useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
 import type { Reply } from '#contract/endpoint'
 import type { readTray } from '#contract/paper'
+import { say } from '#core/words/say'
 import { api } from '../../api'
 import { ProblemNote } from '../../ui/ProblemNote'
 import { Waiting } from '../../ui/Waiting'
@@ -35,23 +36,23 @@ export function PaperTray() {
   if (!data) return <Waiting error={error} onRetry={refetch} />
   const chosen = waiting[at]
   return (
-    <main className="grid h-full min-h-0 lg:grid-cols-[17.2rem_minmax(0,1fr)]" aria-label="Paper tray">
+    <main className="grid h-full min-h-0 lg:grid-cols-[17.2rem_minmax(0,1fr)]" aria-label={say('trayDesk.paperTray')}>
       <section
-        aria-label="Papers"
+        aria-label={say('trayDesk.papers')}
         className={`min-h-0 overflow-auto border-line border-r bg-sheet-2 ${chosen ? 'max-lg:hidden' : ''}`}
       >
         <div className="border-line border-b px-3 py-2">
           <div className="flex items-baseline justify-between gap-2 text-[0.8333rem]">
-            <h1 className="text-[1.2rem]">Paper tray</h1>
+            <h1 className="text-[1.2rem]">{say('trayDesk.paperTray')}</h1>
             {waiting.length > 0 && <AsCsv list="tray" />}
           </div>
-          <p className="text-[0.8333rem] text-ink-2">Paper that came in and has not found its file by itself.</p>
+          <p className="text-[0.8333rem] text-ink-2">{say('trayDesk.paperThatCameInAnd')}</p>
           <DropIn />
         </div>
         <ol>
           {data.reading.map(({ id: scan, fileName }) => (
             <li key={scan} className="border-line border-b px-3 py-2 text-ink-2">
-              Reading {fileName}…
+              {say('trayDesk.readingFileName', { fileName })}
             </li>
           ))}
           {waiting.map((paper) => (
@@ -61,7 +62,8 @@ export function PaperTray() {
             >
               <Link to={`/desk/paper/${paper.id}`} className="block px-3 py-2">
                 <span className="block truncate font-semibold">
-                  {paper.fileName}, {paper.pages === 1 ? '1 page' : `${paper.pages} pages`}
+                  {paper.fileName},{' '}
+                  {paper.pages === 1 ? say('trayDesk.n1Page') : say('trayDesk.pagesPages', { pages: paper.pages })}
                 </span>
                 <span className="block text-[0.8333rem] text-ink-2">
                   {paper.came}, {writeMoment(paper.cameAt).replace(/^\w+,? /, '')}
@@ -70,21 +72,19 @@ export function PaperTray() {
               </Link>
             </li>
           ))}
-          {waiting.length === 0 && (
-            <li className="p-3 text-ink-2">Nothing waits. What comes with a cover sheet is filed by itself.</li>
-          )}
+          {waiting.length === 0 && <li className="p-3 text-ink-2">{say('trayDesk.nothingWaitsWhatComesWith')}</li>}
         </ol>
         <Lately tray={data} />
       </section>
       {chosen ? (
         <div className="min-h-0 min-w-0 max-lg:overflow-auto lg:contents">
           <Link to="/desk/paper" className="block px-4 pt-2 text-confirmed lg:hidden">
-            Back to the tray
+            {say('trayDesk.backToTheTray')}
           </Link>
           <PlacePaper key={chosen.id} paper={chosen} onFiled={() => navigate('/desk/paper')} />
         </div>
       ) : (
-        <p className="p-6 text-ink-2">Nothing is waiting to be filed.</p>
+        <p className="p-6 text-ink-2">{say('trayDesk.nothingIsWaitingToBe')}</p>
       )}
     </main>
   )
@@ -100,7 +100,7 @@ function DropIn() {
   }
   return (
     <section
-      aria-label="Put in"
+      aria-label={say('trayDesk.putIn')}
       onDragOver={(event) => {
         event.preventDefault()
         setOver(true)
@@ -120,22 +120,22 @@ function DropIn() {
         accept=".pdf,.tif,.tiff,.jpg,.jpeg,.png"
         className="sr-only"
         tabIndex={-1}
-        aria-label="Scans to put into the tray"
+        aria-label={say('trayDesk.scansToPutIntoThe')}
         onChange={(event) => {
           void put([...(event.target.files ?? [])])
           event.target.value = ''
         }}
       />
-      Drop PDF, TIFF or pictures here, or{' '}
+      {say('trayDesk.dropPdfTiffOrPictures')}{' '}
       <button
         type="button"
         disabled={busy}
         className="font-semibold text-confirmed"
         onClick={() => input.current?.click()}
       >
-        {busy ? 'sending…' : 'choose them'}
+        {busy ? 'sending…' : say('trayDesk.chooseThem')}
       </button>
-      . The scanner’s come by themselves.
+      {say('trayDesk.theScannersComeByThemselves')}
       <ProblemNote problem={problem} />
     </section>
   )
@@ -145,8 +145,8 @@ function Lately({ tray: { refused, filed } }: { tray: Tray }) {
   return (
     <>
       {refused.length > 0 && (
-        <section aria-label="Could not be read" className="border-line border-t p-3">
-          <h2 className="mb-1 font-semibold text-[0.9rem]">Could not be read</h2>
+        <section aria-label={say('trayDesk.couldNotBeRead')} className="border-line border-t p-3">
+          <h2 className="mb-1 font-semibold text-[0.9rem]">{say('trayDesk.couldNotBeRead')}</h2>
           {refused.map(({ id, fileName, fault }) => (
             <p key={id} className="mb-1">
               {fileName}: <span className="text-contradicted">{fault}</span>
@@ -155,13 +155,13 @@ function Lately({ tray: { refused, filed } }: { tray: Tray }) {
         </section>
       )}
       {filed.length > 0 && (
-        <section aria-label="Filed lately" className="border-line border-t p-3">
-          <h2 className="mb-1 font-semibold text-[0.9rem]">Filed lately</h2>
+        <section aria-label={say('trayDesk.filedLately')} className="border-line border-t p-3">
+          <h2 className="mb-1 font-semibold text-[0.9rem]">{say('trayDesk.filedLately')}</h2>
           {filed.slice(0, 10).map(({ id, to, by, at }) => (
             <p key={id} className="mb-1">
               {to}{' '}
               <span className="text-ink-2">
-                by {by}, {writeMoment(at).replace(/^\w+,? /, '')}
+                {say('trayDesk.byByValue', { by, value: writeMoment(at).replace(/^\w+,? /, '') })}
               </span>
             </p>
           ))}

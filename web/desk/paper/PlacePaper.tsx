@@ -2,6 +2,7 @@ import { useState } from 'react'
 import type { Reply } from '#contract/endpoint'
 import type { readTray } from '#contract/paper'
 import { paperPartWords } from '#core/words/papers'
+import { say } from '#core/words/say'
 import { addressOf, api } from '../../api'
 import { Button } from '../../ui/Button'
 import { SelectField, TextField } from '../../ui/Field'
@@ -14,12 +15,12 @@ import { useToast } from '../useToast'
 type Waits = Reply<typeof readTray>['waiting'][number]
 
 const becauseWords: Record<string, string> = {
-  name: 'the name is on it',
-  reference: 'the reference is on it',
-  number: 'the number is on it',
-  source: 'the issuer is on it',
-  awaited: 'the file waits for it',
-  neighbour: 'it came with their other papers',
+  name: say('trayDesk.theNameIsOnIt'),
+  reference: say('trayDesk.theReferenceIsOnIt'),
+  number: say('trayDesk.theNumberIsOnIt'),
+  source: say('trayDesk.theIssuerIsOnIt'),
+  awaited: say('trayDesk.theFileWaitsForIt'),
+  neighbour: say('trayDesk.itCameWithTheirOther'),
 }
 
 /** A paper that waits, and where it most likely belongs; one step files it. */
@@ -33,12 +34,12 @@ export function PlacePaper({ paper, onFiled }: { paper: Waits; onFiled: () => vo
       body: { applicationId, claimId, ...(part ? { part: part as never } : {}) },
     })
     if (!done) return
-    toast(`Filed to ${words}.`)
+    toast(say('trayDesk.filedTo', { words }))
     onFiled()
   }
   const remove = async () => {
     if (!(await removing.act({ params: { id: paper.id } }))) return
-    toast('Taken out of the tray.')
+    toast(say('trayDesk.takenOutOfTheTray'))
     onFiled()
   }
   useKeys({
@@ -52,7 +53,7 @@ export function PlacePaper({ paper, onFiled }: { paper: Waits; onFiled: () => vo
   })
   return (
     <div className="grid min-h-0 min-w-0 lg:grid-cols-[minmax(0,1fr)_22.6rem]">
-      <section aria-label="The paper" className="min-h-0 overflow-auto bg-ground p-4">
+      <section aria-label={say('trayDesk.thePaper')} className="min-h-0 overflow-auto bg-ground p-4">
         <PdfPages
           address={addressOf('readTrayPaper', { params: { id: paper.id } })}
           name={paper.fileName}
@@ -60,9 +61,12 @@ export function PlacePaper({ paper, onFiled }: { paper: Waits; onFiled: () => vo
           firstPageOnly={false}
         />
       </section>
-      <section aria-label="Where it belongs" className="flex min-h-0 flex-col border-line border-l bg-sheet-2">
+      <section
+        aria-label={say('trayDesk.whereItBelongs')}
+        className="flex min-h-0 flex-col border-line border-l bg-sheet-2"
+      >
         <div className="min-h-0 flex-1 overflow-auto p-3.5">
-          <h2 className="text-[1.2rem]">Where does it belong?</h2>
+          <h2 className="text-[1.2rem]">{say('trayDesk.whereDoesItBelong')}</h2>
           <p className="mb-2 text-ink-2">{paper.why}</p>
           <ProblemNote problem={filing.problem ?? removing.problem} />
           <ol className="grid gap-2">
@@ -81,17 +85,17 @@ export function PlacePaper({ paper, onFiled }: { paper: Waits; onFiled: () => vo
                   busy={filing.busy}
                   onClick={() => void fileTo(guess.applicationId, guess.claimId, `${guess.name}, ${guess.label}`)}
                 >
-                  File it here
+                  {say('trayDesk.fileItHere')}
                 </Button>
               </li>
             ))}
-            {paper.guesses.length === 0 && <li className="text-ink-2">Nothing on it says whose it is.</li>}
+            {paper.guesses.length === 0 && <li className="text-ink-2">{say('trayDesk.nothingOnItSaysWhose')}</li>}
           </ol>
           <Elsewhere busy={filing.busy} onFile={fileTo} />
         </div>
         <div className="border-line border-t bg-sheet p-3">
           <Button kind="grave" letter="X" busy={removing.busy} onClick={() => void remove()}>
-            It belongs nowhere
+            {say('trayDesk.itBelongsNowhere')}
           </Button>
         </div>
       </section>
@@ -114,8 +118,8 @@ function Elsewhere({ busy, onFile }: ElsewhereProps) {
   const places = api.endpoints.placesFor.useQuery({ params: { id: person?.id ?? '' } }, { skip: !person })
   const chosen = places.data?.find(({ claimId }) => claimId === claim)
   return (
-    <section aria-label="Somebody else’s" className="mt-4 grid gap-2">
-      <h3 className="font-semibold text-[0.9rem]">Somebody else’s</h3>
+    <section aria-label={say('trayDesk.somebodyElses')} className="mt-4 grid gap-2">
+      <h3 className="font-semibold text-[0.9rem]">{say('trayDesk.somebodyElses')}</h3>
       {person ? (
         <>
           <p>
@@ -128,13 +132,13 @@ function Elsewhere({ busy, onFile }: ElsewhereProps) {
                 setClaim('')
               }}
             >
-              Another person
+              {say('trayDesk.anotherPerson')}
             </button>
           </p>
           <SelectField
-            label="What is it for?"
+            label={say('trayDesk.whatIsItFor')}
             value={claim}
-            empty="Choose…"
+            empty={say('trayDesk.choose')}
             options={(places.data ?? []).map(({ claimId, label }) => ({ value: claimId, label }))}
             onChange={(event) => {
               setClaim(event.target.value)
@@ -143,7 +147,7 @@ function Elsewhere({ busy, onFile }: ElsewhereProps) {
           />
           {chosen && (
             <SelectField
-              label="What is it?"
+              label={say('trayDesk.whatIsIt')}
               value={part || chosen.parts[0]}
               options={chosen.parts.map((one) => ({ value: one, label: paperPartWords(one) }))}
               onChange={(event) => setPart(event.target.value)}
@@ -158,17 +162,17 @@ function Elsewhere({ busy, onFile }: ElsewhereProps) {
                 void onFile(person.id, claim, `${person.candidate}, ${chosen?.label}`, part || chosen?.parts[0])
               }
             >
-              File it here
+              {say('trayDesk.fileItHere')}
             </Button>
           </div>
         </>
       ) : (
         <>
           <TextField
-            label="A name or reference"
+            label={say('trayDesk.aNameOrReference')}
             hidden
             type="search"
-            placeholder="A name or reference"
+            placeholder={say('trayDesk.aNameOrReference')}
             value={text}
             onChange={(event) => setText(event.target.value)}
           />

@@ -1,5 +1,6 @@
 import type { File } from '#contract/desk'
 import { writeWhen } from '#core/dates/write'
+import { say } from '#core/words/say'
 import { api } from '../../api'
 import { Button } from '../../ui/Button'
 import { Dialog } from '../../ui/Dialog'
@@ -27,11 +28,16 @@ export function AskSource({
   const ask = async () => {
     const done = await act({ params: { id: claim.id }, body: { applicationId: file.id } })
     if (!done) return
-    toast(`Asked ${data?.source ?? 'the source'}; an answer is due ${writeWhen(done.answerBy)}.`)
+    toast(
+      say('proof.askedAnAnswerIsDue', {
+        source: data?.source ?? say('proof.theSource'),
+        answerBy: writeWhen(done.answerBy),
+      }),
+    )
     onClose()
   }
   return (
-    <Dialog open onClose={onClose} title={`Ask about ${claim.label}`}>
+    <Dialog open onClose={onClose} title={say('proof.askAbout', { label: claim.label })}>
       {!data ? (
         <Waiting error={error} onRetry={refetch} />
       ) : (
@@ -46,16 +52,16 @@ export function AskSource({
             </p>
           ))}
           <dl className="mb-3 grid grid-cols-[80px_1fr] gap-y-0.5">
-            <dt className="text-ink-2">To</dt>
+            <dt className="text-ink-2">{say('proof.to')}</dt>
             <dd>
               {data.source}
               {data.to && <span className="font-mono text-[0.8333rem]">, {data.to}</span>}
             </dd>
-            <dt className="text-ink-2">Subject</dt>
+            <dt className="text-ink-2">{say('proof.subject')}</dt>
             <dd>{data.subject}</dd>
-            <dt className="text-ink-2">Enclosed</dt>
+            <dt className="text-ink-2">{say('proof.enclosed')}</dt>
             <dd>{data.encloses.join(', ')}</dd>
-            <dt className="text-ink-2">Due</dt>
+            <dt className="text-ink-2">{say('proof.due')}</dt>
             <dd>{writeWhen(data.answerBy)}</dd>
           </dl>
           <div className="mb-3 max-h-[34vh] overflow-auto whitespace-pre-line rounded-sheet border border-line bg-sheet-2 p-3">
@@ -64,9 +70,9 @@ export function AskSource({
           <ProblemNote problem={problem} />
           <div className="flex items-center gap-3">
             <Button kind="main" busy={busy} disabled={data.obstacles.length > 0} onClick={() => void ask()}>
-              Send the enquiry
+              {say('proof.sendTheEnquiry')}
             </Button>
-            <span className="text-ink-2">A mail that has gone out cannot be called back.</span>
+            <span className="text-ink-2">{say('proof.aMailThatHasGone')}</span>
           </div>
         </div>
       )}

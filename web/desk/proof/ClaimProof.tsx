@@ -2,6 +2,7 @@ import { useState } from 'react'
 import type { File } from '#contract/desk'
 import { writeWhen } from '#core/dates/write'
 import { marksWords } from '#core/words/grades'
+import { say } from '#core/words/say'
 import { Button } from '../../ui/Button'
 import { Paper } from '../../ui/Paper'
 import { ProblemNote } from '../../ui/ProblemNote'
@@ -40,23 +41,22 @@ export function ClaimProof({ file, claim }: { file: File; claim: FileClaim }) {
       params: { id: claim.id },
       body: { version: claim.version, decision: 'confirmed', note: '' },
     })
-    if (done) toast(`Confirmed: ${claim.label}.`, { findingId: done.findingId })
+    if (done) toast(say('proof.confirmedLabel', { label: claim.label }), { findingId: done.findingId })
   }
   const lookUp = async () => {
     const done = await register.act({ params: { id: claim.id }, body: { applicationId: file.id } })
-    if (done)
-      toast(done.found ? 'Found in the register; compare and decide.' : 'The register has no entry with this number.')
+    if (done) toast(done.found ? say('proof.foundInTheRegisterCompare') : say('proof.theRegisterHasNoEntry'))
   }
   const look = () => setLooking(shown?.id)
   const buttons: Record<Act, { letter: string; words: string; press: () => void; busy?: boolean }> = {
-    look: { letter: 'L', words: 'Look at the document', press: look },
-    confirm: { letter: 'C', words: 'Confirm', press: () => void confirm(), busy: confirming.busy },
-    note: { letter: 'N', words: 'Confirm with a note', press: () => setDeciding('confirmed with a note') },
-    register: { letter: 'G', words: 'Look up in the register', press: () => void lookUp(), busy: register.busy },
-    ask: { letter: 'E', words: 'Ask the source', press: () => setAsking(true) },
-    again: { letter: 'R', words: 'Ask again', press: () => setAsking(true) },
-    contradict: { letter: 'X', words: 'Record contradiction', press: () => setDeciding('contradicted') },
-    unconfirmable: { letter: 'U', words: 'Cannot be confirmed', press: () => setDeciding('unconfirmable') },
+    look: { letter: 'L', words: say('proof.lookAtTheDocument'), press: look },
+    confirm: { letter: 'C', words: say('proof.confirm'), press: () => void confirm(), busy: confirming.busy },
+    note: { letter: 'N', words: say('proof.confirmWithANote'), press: () => setDeciding('confirmed with a note') },
+    register: { letter: 'G', words: say('proof.lookUpInTheRegister'), press: () => void lookUp(), busy: register.busy },
+    ask: { letter: 'E', words: say('proof.askTheSource'), press: () => setAsking(true) },
+    again: { letter: 'R', words: say('proof.askAgain'), press: () => setAsking(true) },
+    contradict: { letter: 'X', words: say('proof.recordContradiction'), press: () => setDeciding('contradicted') },
+    unconfirmable: { letter: 'U', words: say('proof.cannotBeConfirmed'), press: () => setDeciding('unconfirmable') },
   }
   useKeys({
     ...(shown && readable ? { l: look } : {}),
@@ -75,7 +75,9 @@ export function ClaimProof({ file, claim }: { file: File; claim: FileClaim }) {
           <h2 className="text-[1.2rem]">{claim.label}</h2>
           <p className="text-[0.8333rem] text-ink-2">{headline(claim)}</p>
           {claim.details.kind === 'study' && claim.details.marks && (
-            <p className="text-[0.8333rem]">Marks as claimed: {marksWords(claim.details.marks)}</p>
+            <p className="text-[0.8333rem]">
+              {say('proof.marksAsClaimed', { marks: marksWords(claim.details.marks) })}
+            </p>
           )}
         </div>
         <ComparisonTable comparison={proof.comparison} asked={proof.enquiries.length > 0} />
@@ -85,7 +87,7 @@ export function ClaimProof({ file, claim }: { file: File; claim: FileClaim }) {
         {proof.zone && <ZoneNote zone={proof.zone} />}
         {shown && !readable ? (
           <p className="m-3.5 text-ink-2">
-            {shown.fileName}. Documents are opened by coordinators and hiring managers.
+            {say('proof.documentsAreOpenedByCoordinators', { fileName: shown.fileName })}
           </p>
         ) : shown ? (
           <div className="m-3.5 flex gap-3 rounded-sheet border border-line bg-ground p-2">
@@ -93,7 +95,7 @@ export function ClaimProof({ file, claim }: { file: File; claim: FileClaim }) {
               type="button"
               onClick={look}
               className="h-[122px] w-[136px] shrink-0 overflow-hidden"
-              aria-label={`Look at ${shown.fileName}`}
+              aria-label={say('proof.lookAt', { fileName: shown.fileName })}
             >
               <Paper
                 key={shown.id}
@@ -107,22 +109,26 @@ export function ClaimProof({ file, claim }: { file: File; claim: FileClaim }) {
             <div className="min-w-0 text-[0.8333rem]">
               <p className="break-words font-semibold">{shown.fileName}</p>
               <p className="text-ink-2">
-                {shown.pages === 1 ? '1 page' : `${shown.pages} pages`}, {writeSize(shown.size)}
+                {shown.pages === 1 ? say('proof.n1Page') : say('proof.pagesPages', { pages: shown.pages })},{' '}
+                {writeSize(shown.size)}
               </p>
               <p className={shown.state === 'seen' ? 'text-ink-2' : 'font-semibold text-soon-ink'}>
                 {shown.state === 'seen'
-                  ? `Seen by ${shown.seenBy}, ${writeShortDay(shown.seenAt ?? shown.uploadedAt)}`
+                  ? say('proof.seenBy', {
+                      seenBy: shown.seenBy ?? '',
+                      seenAt: writeShortDay(shown.seenAt ?? shown.uploadedAt),
+                    })
                   : shown.state === 'sent back'
-                    ? `Sent back: ${shown.sentBackBecause}`
-                    : 'Nobody has looked at it yet'}
+                    ? say('proof.sentBack', { sentBackBecause: shown.sentBackBecause ?? '' })
+                    : say('proof.nobodyHasLookedAtIt')}
               </p>
               <button type="button" onClick={look} className="mt-1 font-semibold text-confirmed">
-                Open beside the claim
+                {say('proof.openBesideTheClaim')}
               </button>
             </div>
           </div>
         ) : (
-          <p className="m-3.5 text-ink-2">No document stands behind this.</p>
+          <p className="m-3.5 text-ink-2">{say('proof.noDocumentStandsBehindThis')}</p>
         )}
         <History claim={claim} />
       </div>
@@ -138,9 +144,9 @@ export function ClaimProof({ file, claim }: { file: File; claim: FileClaim }) {
               </Button>
             )
           })}
-          {settled && acts.length === 0 && <p className="text-ink-2">This is settled. Nothing is needed.</p>}
+          {settled && acts.length === 0 && <p className="text-ink-2">{say('proof.thisIsSettledNothingIs')}</p>}
           {acts.length === 0 && !settled && (
-            <p className="text-ink-2">{claim.wants ? `${claim.wants}.` : 'Nothing is needed from you.'}</p>
+            <p className="text-ink-2">{claim.wants ? `${claim.wants}.` : say('proof.nothingIsNeededFromYou')}</p>
           )}
         </div>
       </div>
@@ -153,13 +159,19 @@ export function ClaimProof({ file, claim }: { file: File; claim: FileClaim }) {
 
 function headline({ proof, details, credentialVersion }: FileClaim): string {
   const latest = proof.enquiries.at(-1)
-  const version = credentialVersion > 1 ? ` Version ${credentialVersion} of this paper.` : ''
-  if (!latest) return `${details.sourceName || 'No source given'}. Not asked yet.${version}`
+  const version = credentialVersion > 1 ? say('proof.versionOfThisPaper', { credentialVersion }) : ''
+  if (!latest)
+    return say('proof.notAskedYet', { sourceName: details.sourceName || say('proof.noSourceGiven'), version })
   if (latest.state === 'answered')
-    return `${latest.channel === 'register' ? 'From the register of' : 'Reply from'} ${latest.source}, ${writeShortDay(latest.answeredAt ?? latest.askedAt)}.${version}`
+    return `${latest.channel === 'register' ? say('proof.fromTheRegisterOf2') : say('proof.replyFrom2')} ${latest.source}, ${writeShortDay(latest.answeredAt ?? latest.askedAt)}.${version}`
   if (latest.state === 'open')
-    return `${latest.source} was asked ${writeShortDay(latest.askedAt)}, an answer is due ${writeWhen(latest.answerBy)}.${version}`
-  return `${latest.source} did not answer; the link has expired.${version}`
+    return say('proof.wasAskedAnAnswerIs', {
+      source: latest.source,
+      askedAt: writeShortDay(latest.askedAt),
+      answerBy: writeWhen(latest.answerBy),
+      version,
+    })
+  return say('proof.didNotAnswerTheLink', { source: latest.source, version })
 }
 
 /** What was asked, answered and decided about this claim, newest first, and its earlier versions. */
@@ -170,14 +182,17 @@ function History({ claim }: { claim: FileClaim }) {
         at: enquiry.askedAt,
         text:
           enquiry.channel === 'register'
-            ? `Looked up in the register by ${enquiry.askedBy}`
-            : `Asked by ${enquiry.askedBy}, permission enclosed`,
+            ? say('proof.lookedUpInTheRegister', { askedBy: enquiry.askedBy })
+            : say('proof.askedByPermissionEnclosed', { askedBy: enquiry.askedBy }),
       },
       ...(enquiry.answeredAt && enquiry.channel === 'link'
         ? [
             {
               at: enquiry.answeredAt,
-              text: `Reply by secure link, ${enquiry.respondent}${enquiry.note ? `: “${enquiry.note}”` : ''}`,
+              text: say('proof.replyBySecureLink', {
+                respondent: enquiry.respondent ?? '',
+                value: enquiry.note ? `: “${enquiry.note}”` : '',
+              }),
             },
           ]
         : []),
@@ -185,16 +200,20 @@ function History({ claim }: { claim: FileClaim }) {
     ]),
     ...claim.proof.findings.map(({ at, decision, note, by, undone }) => ({
       at,
-      text: `${undone ? 'Undone: ' : ''}${decision} by ${by}${note ? `: “${note}”` : ''}`,
+      text: `${undone ? say('proof.undone2') : ''}${decision} by ${by}${note ? `: “${note}”` : ''}`,
     })),
     ...claim.earlier.map(({ replacedAt, details, rung }) => ({
       at: replacedAt,
-      text: `Renewed. Before: ${'number' in details ? details.number : ''}, ${'through' in details ? `valid through ${writeWhen(details.through)}` : ''}, ${rung}`,
+      text: say('proof.renewedBefore', {
+        value: 'number' in details ? details.number : '',
+        value2: 'through' in details ? say('proof.validThrough', { through: writeWhen(details.through) }) : '',
+        rung,
+      }),
     })),
   ].sort((a, b) => (a.at < b.at ? 1 : -1))
   if (lines.length === 0) return null
   return (
-    <ol className="grid gap-1.5 px-3.5 pb-3 text-[0.8333rem]" aria-label="What was done about this">
+    <ol className="grid gap-1.5 px-3.5 pb-3 text-[0.8333rem]" aria-label={say('proof.whatWasDoneAboutThis')}>
       {lines.map(({ at, text }) => (
         <li key={`${at}${text}`} className="grid grid-cols-[58px_1fr]">
           <span className="font-mono text-ink-2">{writeShortDay(at)}</span>

@@ -2,6 +2,7 @@ import type { ClaimComparison } from '#core/comparison/compareClaim'
 import type { FieldVerdict } from '#core/comparison/verdict'
 import { writeWhen } from '#core/dates/write'
 import { verdictWord } from '#core/words/comparison'
+import { say } from '#core/words/say'
 
 /** Claim, document and source side by side; only what differs is coloured, and inside it only the characters that do. */
 export function ComparisonTable({ comparison, asked }: { comparison: ClaimComparison; asked: boolean }) {
@@ -10,9 +11,9 @@ export function ComparisonTable({ comparison, asked }: { comparison: ClaimCompar
       <thead>
         <tr className="border-line border-b bg-sheet-2 text-[0.8rem]">
           <th scope="col" className="w-[70px] py-1 pl-3.5 font-normal text-ink-2">
-            <span className="sr-only">Field</span>
+            <span className="sr-only">{say('proof.field')}</span>
           </th>
-          {['Claimed', 'Document', 'Source'].map((name) => (
+          {[say('proof.claimed'), say('proof.document'), say('proof.source')].map((name) => (
             <th key={name} scope="col" className="px-1.5 py-1 font-semibold">
               {name}
             </th>
@@ -27,10 +28,10 @@ export function ComparisonTable({ comparison, asked }: { comparison: ClaimCompar
           return (
             <tr key={field.key} className="border-line border-b align-top last:border-b-0">
               <th scope="row" className="py-1 pl-3.5 font-normal text-ink-2">
-                {field.label}
+                {say(`field.${field.key}`)}
               </th>
               <td className={`break-words px-1.5 py-1 ${isNumber ? 'font-mono' : ''}`}>
-                {field.claimed ? shown(field.claimed) : <Unsaid words="not given" />}
+                {field.claimed ? shown(field.claimed) : <Unsaid words={say('proof.notGiven')} />}
               </td>
               <Side
                 text={field.document}
@@ -44,7 +45,9 @@ export function ComparisonTable({ comparison, asked }: { comparison: ClaimCompar
                 by={field.bySource}
                 mono={isNumber}
                 shown={shown}
-                none={<Unsaid words={field.sourceCannotSay ? 'cannot say' : asked ? 'not said' : '—'} />}
+                none={
+                  <Unsaid words={field.sourceCannotSay ? say('proof.cannotSay') : asked ? say('proof.notSaid') : '—'} />
+                }
               />
             </tr>
           )

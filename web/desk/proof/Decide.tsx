@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import type { File } from '#contract/desk'
+import { say } from '#core/words/say'
 import { Button } from '../../ui/Button'
 import { Dialog } from '../../ui/Dialog'
 import { LongField } from '../../ui/Field'
@@ -9,22 +10,22 @@ import { useToast } from '../useToast'
 
 const words = {
   'confirmed with a note': {
-    title: 'Confirm with a note',
-    ask: 'Why is it the same, in spite of the difference?',
-    act: 'Confirm',
-    toast: 'Confirmed with a note',
+    title: say('proof.confirmWithANote'),
+    ask: say('proof.whyIsItTheSame'),
+    act: say('proof.confirm'),
+    toast: say('proof.confirmedWithANote'),
   },
   contradicted: {
-    title: 'Record a contradiction',
-    ask: 'What contradicts it?',
-    act: 'Record contradiction',
-    toast: 'Contradiction recorded',
+    title: say('proof.recordAContradiction'),
+    ask: say('proof.whatContradictsIt'),
+    act: say('proof.recordContradiction'),
+    toast: say('proof.contradictionRecorded'),
   },
   unconfirmable: {
-    title: 'Cannot be confirmed',
-    ask: 'What was tried, and why can nobody confirm it?',
-    act: 'Record',
-    toast: 'Recorded as unconfirmable',
+    title: say('proof.cannotBeConfirmed'),
+    ask: say('proof.whatWasTriedAndWhy'),
+    act: say('proof.record'),
+    toast: say('proof.recordedAsUnconfirmable'),
   },
 } as const
 

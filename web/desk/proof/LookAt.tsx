@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import type { File } from '#contract/desk'
 import { readTyped, writeWhen } from '#core/dates/write'
+import { say } from '#core/words/say'
 import { Button } from '../../ui/Button'
 import { Dialog } from '../../ui/Dialog'
 import { LongField, TextField } from '../../ui/Field'
@@ -49,13 +50,13 @@ export function LookAt({
     )
     const done = await seeing.act({ params: { id: document.id }, body: { version: document.version, reads: said } })
     if (!done) return
-    toast(`Seen: ${document.fileName}.`, { documentId: document.id })
+    toast(say('proof.seenFileName', { fileName: document.fileName }), { documentId: document.id })
     onClose()
   }
   const sendBack = async () => {
     const done = await back.act({ params: { id: document.id }, body: { version: document.version, reason } })
     if (!done) return
-    toast(`Sent back to ${file.candidate.name}, with a mail and a task.`)
+    toast(say('proof.sentBackToWithA', { name: file.candidate.name }))
     onClose()
   }
   return (
@@ -63,29 +64,30 @@ export function LookAt({
       <div className="grid gap-5 md:grid-cols-[minmax(0,1fr)_290px]">
         <section
           tabIndex={0}
-          aria-label="The document"
+          aria-label={say('proof.theDocument')}
           className="max-h-[72vh] overflow-auto rounded-sheet bg-ground p-2"
         >
           <Paper documentId={document.id} mediaType={document.mediaType} name={document.fileName} width={490} />
         </section>
         <div className="grid content-start gap-2.5 text-[0.9rem]">
-          <p className="text-ink-2">
-            {seen ? 'What it says, as it was read:' : 'Type what is printed. Leave empty what the paper does not say.'}
-          </p>
+          <p className="text-ink-2">{seen ? say('proof.whatItSaysAsIt') : say('proof.typeWhatIsPrintedLeave')}</p>
           {claim.proof.zone && <ZoneNote zone={claim.proof.zone} />}
-          {claim.proof.fields.map(({ key, label, kind }) => {
+          {claim.proof.fields.map(({ key, kind }) => {
             const claimed = shownAs(kind, claim.proof.claimed[key] ?? '')
             const differs = (reads[key] ?? '') !== claimed
             return (
               <TextField
                 key={key}
-                label={label}
+                label={say(`field.${key}`)}
                 value={reads[key] ?? ''}
                 disabled={seen || !may('seeDocument')}
                 onChange={(event) => setReads((before) => ({ ...before, [key]: event.target.value }))}
                 help={
                   claimed
-                    ? `Claimed: ${claimed}${reads[key] && differs ? '; the paper says something else' : ''}`
+                    ? say('proof.claimedClaimedValue', {
+                        claimed,
+                        value: reads[key] && differs ? say('proof.thePaperSaysSomethingElse') : '',
+                      })
                     : undefined
                 }
                 className="w-full rounded-sheet border border-line-strong bg-sheet px-2 py-1"
@@ -95,8 +97,8 @@ export function LookAt({
           {sending ? (
             <>
               <LongField
-                label="What is wrong with it?"
-                help="The candidate reads this. Say what to do."
+                label={say('proof.whatIsWrongWithIt')}
+                help={say('proof.theCandidateReadsThisSay')}
                 limit={1000}
                 value={reason}
                 onChange={(event) => setReason(event.target.value)}
@@ -109,10 +111,10 @@ export function LookAt({
                   disabled={reason.trim().length < 3}
                   onClick={() => void sendBack()}
                 >
-                  Send it back
+                  {say('proof.sendItBack')}
                 </Button>
                 <Button kind="quiet" onClick={() => setSending(false)}>
-                  Cancel
+                  {say('proof.cancel')}
                 </Button>
               </div>
             </>
@@ -123,9 +125,9 @@ export function LookAt({
                 <ProblemNote problem={seeing.problem} />
                 <div className="mt-1 flex flex-wrap gap-2">
                   <Button kind="main" data-first busy={seeing.busy} onClick={() => void see()}>
-                    Readable and right
+                    {say('proof.readableAndRight')}
                   </Button>
-                  <Button onClick={() => setSending(true)}>Send back</Button>
+                  <Button onClick={() => setSending(true)}>{say('proof.sendBack')}</Button>
                 </div>
               </>
             )

@@ -1,4 +1,5 @@
 import type { File } from '#contract/desk'
+import { say } from '#core/words/say'
 import { Mark } from '../../ui/Mark'
 import type { Row } from '../file/rows'
 import { ClaimProof } from './ClaimProof'
@@ -8,9 +9,12 @@ import { ScoreProof } from './ScoreProof'
 
 /** What stands behind the chosen line, and the decision. */
 export function ProofPane({ file, row }: { file: File; row: Row | undefined }) {
-  if (!row) return <section aria-label="Proof" className="bg-sheet-2" />
+  if (!row) return <section aria-label={say('proof.proof')} className="bg-sheet-2" />
   return (
-    <section aria-label={`Proof: ${row.title}`} className="flex min-h-0 min-w-0 flex-col bg-sheet-2">
+    <section
+      aria-label={say('proof.proofTitle', { title: row.title })}
+      className="flex min-h-0 min-w-0 flex-col bg-sheet-2"
+    >
       {row.of === 'claim' && (
         <ClaimProof key={`${row.key}-${row.claim.credentialVersion}`} file={file} claim={row.claim} />
       )}
@@ -28,23 +32,24 @@ function CheckProof({ file, check }: { file: File; check: File['checks'][number]
       <Resit file={file} check={check} />
       {check.percent === null ? (
         <p className="mt-1 text-ink-2">
-          {check.state === 'under way'
-            ? 'The candidate has begun and not handed in yet. The clock runs on the server.'
-            : 'The candidate has not begun yet. It is on their status page.'}
+          {check.state === 'under way' ? say('proof.theCandidateHasBegunAnd') : say('proof.theCandidateHasNotBegun')}
         </p>
       ) : (
         <>
           <p className="mt-1 text-[1rem]">
-            <strong className={check.passed ? 'text-confirmed' : 'text-contradicted'}>{check.percent} %</strong>,{' '}
-            {check.passPercent} % to pass. {check.wrong.length === 0 ? 'Nothing was wrong.' : 'What was wrong:'}
+            <strong className={check.passed ? 'text-confirmed' : 'text-contradicted'}>{check.percent} %</strong>
+            {say('proof.toPass', {
+              passPercent: check.passPercent,
+              value: check.wrong.length === 0 ? say('proof.nothingWasWrong') : say('proof.whatWasWrong'),
+            })}
           </p>
           <ol className="mt-2 divide-y divide-line">
             {check.wrong.map(({ topic, text, given, right }) => (
               <li key={text} className="py-2">
                 <p className="text-[0.8rem] text-ink-2">{topic}</p>
                 <p className="font-semibold">{text}</p>
-                <p className="text-contradicted">Answered: {given}</p>
-                <p className="text-confirmed">Right: {right}</p>
+                <p className="text-contradicted">{say('proof.answeredGiven', { given })}</p>
+                <p className="text-confirmed">{say('proof.rightRight', { right })}</p>
               </li>
             ))}
           </ol>
@@ -65,15 +70,13 @@ function RequirementProof({ file, row }: { file: File; row: Extract<Row, { of: '
       <p className="mt-1">{file.words[row.outcome.requirement]?.why}</p>
       {requirement && (
         <p className="mt-2 text-ink-2">
-          {requirement.why} It is needed by the gate “{requirement.gate}”.
+          {say('proof.itIsNeededByThe', { why: requirement.why, gate: requirement.gate })}
         </p>
       )}
       {requirement?.asks.kind === 'fee' && row.outcome.state === 'unmet' && (
         <RecordFee file={file} requirement={requirement.key} title={requirement.title} />
       )}
-      {row.outcome.steps.length > 0 && (
-        <p className="mt-2 text-ink-2">What is open can be waived, by those who may, under “Move on”.</p>
-      )}
+      {row.outcome.steps.length > 0 && <p className="mt-2 text-ink-2">{say('proof.whatIsOpenCanBe')}</p>}
     </div>
   )
 }

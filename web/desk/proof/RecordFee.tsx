@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import type { File } from '#contract/desk'
+import { say } from '#core/words/say'
 import { Button } from '../../ui/Button'
 import { DateField } from '../../ui/DateField'
 import { TextField } from '../../ui/Field'
@@ -18,18 +19,18 @@ export function RecordFee({ file, requirement, title }: { file: File; requiremen
   if (!may('recordFee')) return null
   const record = async () => {
     const done = await act({ params: { id: file.id, requirement }, body: { receivedOn, note } })
-    if (done) toast(`Received: ${title}.`)
+    if (done) toast(say('proof.receivedTitle', { title }))
   }
   return (
     <div className="mt-3 grid gap-2">
       <DateField
-        label="Received on"
+        label={say('proof.receivedOn')}
         value={receivedOn}
         onChange={setReceivedOn}
         error={faultAt(problem, 'receivedOn')}
       />
       <TextField
-        label="Where it can be found, such as the bank’s number"
+        label={say('proof.whereItCanBeFound')}
         value={note}
         maxLength={200}
         onChange={(event) => setNote(event.target.value)}
@@ -42,7 +43,7 @@ export function RecordFee({ file, requirement, title }: { file: File; requiremen
         onClick={() => void record()}
         className="justify-self-start"
       >
-        Record it as received
+        {say('proof.recordItAsReceived')}
       </Button>
     </div>
   )

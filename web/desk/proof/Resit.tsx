@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import type { File } from '#contract/desk'
 import { writeWhen } from '#core/dates/write'
+import { say } from '#core/words/say'
 import { Button } from '../../ui/Button'
 import { Dialog } from '../../ui/Dialog'
 import { LongField } from '../../ui/Field'
@@ -25,22 +26,22 @@ export function Resit({ file, check }: Props) {
     <>
       {check.earlier.length > 0 && (
         <p className="mt-1 text-ink-2">
-          Before:{' '}
+          {say('proof.before')}{' '}
           {check.earlier.map(({ percent, finishedAt }) => `${percent} % on ${writeDayOf(finishedAt)}`).join(', ')}.
         </p>
       )}
       {check.resit && (
         <p className="mt-1">
-          May be sat again from {writeWhen(check.resit.notBefore)}, by leave of {check.resit.by}.
+          {say('proof.mayBeSatAgainFrom', { notBefore: writeWhen(check.resit.notBefore), by: check.resit.by })}
         </p>
       )}
       {failed && !check.resit && check.attempt >= check.attempts && (
-        <p className="mt-1 text-ink-2">Sat {check.attempts} times, as often as it can be.</p>
+        <p className="mt-1 text-ink-2">{say('proof.satTimesAsOftenAs', { attempts: check.attempts })}</p>
       )}
       {mayAllow && (
         <p className="mt-2">
           <Button letter="R" onClick={() => setAsking(true)}>
-            Let them sit it again
+            {say('proof.letThemSitItAgain')}
           </Button>
         </p>
       )}
@@ -56,18 +57,22 @@ function Allow({ file, check, onClose }: Props & { onClose: () => void }) {
   const allow = async () => {
     const done = await act({ params: { id: file.id }, body: { check: check.check, reason } })
     if (!done) return
-    toast(`${file.candidate.name} may sit it again from ${writeWhen(done.notBefore)}.`)
+    toast(say('proof.maySitItAgainFrom', { name: file.candidate.name, notBefore: writeWhen(done.notBefore) }))
     onClose()
   }
   return (
     <Dialog
       open
       onClose={onClose}
-      title={`Let ${file.candidate.name} sit it again`}
-      description={`Attempt ${check.attempt + 1} of ${check.attempts}, with other questions, ${check.waitDays} days after the last at the earliest. The result so far stays; they are told by mail.`}
+      title={say('proof.letSitItAgain', { name: file.candidate.name })}
+      description={say('proof.attemptOfWithOtherQuestions', {
+        attempt: check.attempt + 1,
+        attempts: check.attempts,
+        waitDays: check.waitDays,
+      })}
     >
       <LongField
-        label="Why? This stays on record."
+        label={say('proof.whyThisStaysOnRecord')}
         limit={1000}
         value={reason}
         onChange={(event) => setReason(event.target.value)}
@@ -78,7 +83,7 @@ function Allow({ file, check, onClose }: Props & { onClose: () => void }) {
         <ProblemNote problem={problem?.faults ? undefined : problem} />
         <div>
           <Button kind="main" busy={busy} disabled={reason.trim().length < 3} onClick={() => void allow()}>
-            Give leave
+            {say('proof.giveLeave')}
           </Button>
         </div>
       </div>

@@ -3,6 +3,7 @@ import type { File } from '#contract/desk'
 import type { Reply } from '#contract/endpoint'
 import type { readScores } from '#contract/scoring'
 import { isComplete } from '#core/scoring/score'
+import { say } from '#core/words/say'
 import { api } from '../../api'
 import { Button } from '../../ui/Button'
 import { LongField } from '../../ui/Field'
@@ -25,10 +26,13 @@ export function ScoreProof({ file }: { file: File }) {
   const given = scores.own?.handedInAt
   return (
     <div className="min-h-0 flex-1 overflow-auto p-3.5">
-      <h2 className="text-[1.2rem]">Score sheet</h2>
+      <h2 className="text-[1.2rem]">{say('proof.scoreSheet')}</h2>
       <p className="mb-2 text-ink-2">
-        {scores.handedIn} of {scores.reviewers} have handed in.{' '}
-        {scores.summary ? '' : 'Nobody sees another’s score until all are in.'}
+        {say('proof.ofHaveHandedIn', {
+          handedIn: scores.handedIn,
+          reviewers: scores.reviewers,
+          value: scores.summary ? '' : say('proof.nobodySeesAnothersScoreUntil'),
+        })}
       </p>
       {given || !scores.open ? <Compared scores={scores} /> : <Sheet key={file.id} file={file} scores={scores} />}
     </div>
@@ -54,7 +58,7 @@ function Sheet({ file, scores }: { file: File; scores: Scores }) {
     void act({ params: { id: file.id }, body: { points: next, note, handIn: false } })
   }
   const handIn = async () => {
-    if (await act({ params: { id: file.id }, body: { points, note, handIn: true } })) toast('Your score is in.')
+    if (await act({ params: { id: file.id }, body: { points, note, handIn: true } })) toast(say('proof.yourScoreIsIn'))
   }
   const current = criteria[at]
   useKeys(
@@ -76,7 +80,8 @@ function Sheet({ file, scores }: { file: File; scores: Scores }) {
       {criteria.map(({ key, title, lookFor, most, weight }, nth) => (
         <fieldset key={key} className={`border-l-2 pl-2.5 ${nth === at ? 'border-confirmed' : 'border-line'}`}>
           <legend className="float-left w-full font-semibold">
-            {title} {weight > 1 && <span className="font-normal text-ink-2">counts {weight} times</span>}
+            {title}{' '}
+            {weight > 1 && <span className="font-normal text-ink-2">{say('proof.countsTimes', { weight })}</span>}
           </legend>
           {lookFor && <p className="clear-both text-[0.8333rem] text-ink-2">{lookFor}</p>}
           <div className="clear-both flex flex-wrap gap-1 pt-1">
@@ -101,7 +106,7 @@ function Sheet({ file, scores }: { file: File; scores: Scores }) {
         </fieldset>
       ))}
       <LongField
-        label="Why, for those who decide"
+        label={say('proof.whyForThoseWhoDecide')}
         optional
         value={note}
         limit={2000}
@@ -110,9 +115,9 @@ function Sheet({ file, scores }: { file: File; scores: Scores }) {
       <ProblemNote problem={problem} />
       <div className="flex items-center gap-3">
         <Button kind="main" type="submit" busy={busy} disabled={!isComplete(criteria, points)}>
-          Hand in
+          {say('proof.handIn')}
         </Button>
-        <p className="text-[0.8333rem] text-ink-2">It cannot be changed afterwards.</p>
+        <p className="text-[0.8333rem] text-ink-2">{say('proof.itCannotBeChangedAfterwards')}</p>
       </div>
     </form>
   )
@@ -124,14 +129,14 @@ function Compared({ scores }: { scores: Scores }) {
     <>
       {scores.summary && (
         <p className="mb-2 text-[1rem]">
-          <strong>{scores.summary.percent} %</strong> of the points.
+          <strong>{scores.summary.percent} %</strong> {say('proof.ofThePoints')}
         </p>
       )}
       <table className="w-full text-left">
         <thead>
           <tr className="border-line-strong border-b text-[0.8333rem] text-ink-2">
             <th scope="col" className="py-1 font-semibold">
-              Criterion
+              {say('proof.criterion')}
             </th>
             {all.map(({ reviewer }) => (
               <th key={reviewer} scope="col" className="px-1 py-1 text-right font-semibold">
@@ -146,9 +151,11 @@ function Compared({ scores }: { scores: Scores }) {
             return (
               <tr key={key} className="border-line border-b">
                 <th scope="row" className="py-1 font-normal">
-                  {title} <span className="text-ink-2">of {most}</span>
+                  {title} <span className="text-ink-2">{say('proof.ofMost', { most })}</span>
                   {apart && (
-                    <span className="block text-[0.8333rem] text-soon-ink">You see this differently; talk.</span>
+                    <span className="block text-[0.8333rem] text-soon-ink">
+                      {say('proof.youSeeThisDifferentlyTalk')}
+                    </span>
                   )}
                 </th>
                 {all.map(({ reviewer, points }) => (

@@ -1,6 +1,7 @@
 import { useEffect, useRef, useState } from 'react'
 import { Link, Navigate, useNavigate, useParams } from 'react-router'
 import { type Queue, type QueueLine, queues } from '#contract/desk'
+import { say } from '#core/words/say'
 import { api } from '../../api'
 import { Mark } from '../../ui/Mark'
 import { useTitle } from '../../ui/useTitle'
@@ -55,7 +56,7 @@ function Columns({ queue, id, chosen }: { queue: Queue; id?: string; chosen?: st
             <AsCsv list="queue" filter={{ queue }} />
             {queue === 'applications' && (
               <Link to="/desk/applications/table" className="font-semibold text-confirmed">
-                As a table
+                {say('desk.asATable')}
               </Link>
             )}
           </div>
@@ -63,7 +64,9 @@ function Columns({ queue, id, chosen }: { queue: Queue; id?: string; chosen?: st
             {queueNames[queue].about}{' '}
             {data && data.late > 0 && (
               <strong className="text-contradicted">
-                {data.late === 1 ? 'One person is' : `${data.late} people are`} likely to miss the start.
+                {say('desk.likelyToMissTheStart', {
+                  value: data.late === 1 ? say('desk.onePersonIs') : say('desk.peopleAre', { late: data.late }),
+                })}
               </strong>
             )}
           </p>
@@ -88,7 +91,7 @@ function Columns({ queue, id, chosen }: { queue: Queue; id?: string; chosen?: st
                   className="w-full rounded-sheet border border-line-strong py-1.5 font-semibold"
                   onClick={() => setAfter(data.next ?? undefined)}
                 >
-                  Show more
+                  {say('desk.showMore')}
                 </button>
               </li>
             )}
@@ -98,7 +101,7 @@ function Columns({ queue, id, chosen }: { queue: Queue; id?: string; chosen?: st
       {id ? (
         <FilePane key={id} id={id} queue={queue} chosen={chosen} />
       ) : (
-        <p className="p-6 text-ink-2 max-lg:hidden">Choose somebody on the left, or press J.</p>
+        <p className="p-6 text-ink-2 max-lg:hidden">{say('desk.chooseSomebodyOnTheLeft')}</p>
       )}
     </main>
   )
@@ -146,7 +149,7 @@ function Line({ person, chosen, onChoose }: { person: QueueLine; chosen: boolean
         <span className="flex items-baseline justify-between gap-2">
           <span className="truncate font-semibold text-[0.9333rem]">{person.candidate}</span>
           <span className={`shrink-0 rounded-[3px] px-1.5 font-mono text-[0.8333rem] ${tone}`}>
-            <span className="sr-only">Slack </span>
+            <span className="sr-only">{say('desk.slack')} </span>
             {writeSlack(person.slack)}
           </span>
         </span>

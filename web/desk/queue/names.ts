@@ -1,35 +1,35 @@
 import type { Queue } from '#contract/desk'
+import { say } from '#core/words/say'
 
 export const queueNames: Record<Queue, { name: string; about: string; empty: string }> = {
   today: {
-    name: 'Today',
-    about: 'What needs you, least slack first.',
-    empty:
-      'Nothing needs you at the moment. Replies, documents and people in danger of missing their start appear here by themselves.',
+    name: say('desk.today'),
+    about: say('desk.whatNeedsYouLeastSlack'),
+    empty: say('desk.nothingNeedsYouAtThe'),
   },
   applications: {
-    name: 'Applications',
-    about: 'Sent, and not on a shortlist yet.',
-    empty: 'No new application is waiting.',
+    name: say('desk.applications'),
+    about: say('desk.sentAndNotOnA'),
+    empty: say('desk.noNewApplicationIsWaiting'),
   },
   verification: {
-    name: 'Verification',
-    about: 'Documents to look at, sources to ask, replies to compare.',
-    empty: 'Nothing is to be verified at the moment.',
+    name: say('desk.verification'),
+    about: say('desk.documentsToLookAtSources'),
+    empty: say('desk.nothingIsToBeVerified'),
   },
   skills: {
-    name: 'Skills checks',
-    about: 'Checks not sat, under way or not passed.',
-    empty: 'Everybody who was asked has passed.',
+    name: say('desk.skillsChecks'),
+    about: say('desk.checksNotSatUnderWay'),
+    empty: say('desk.everybodyWhoWasAskedHas'),
   },
   validity: {
-    name: 'Validity',
-    about: 'Papers that lapse too early, soon, or nobody knows when.',
-    empty: 'Every paper is valid for as long as it has to be.',
+    name: say('desk.validity'),
+    about: say('desk.papersThatLapseTooEarly'),
+    empty: say('desk.everyPaperIsValidFor'),
   },
   hiring: {
-    name: 'Hiring',
-    about: 'From the shortlist to the first day.',
-    empty: 'Nobody is between shortlist and first day.',
+    name: say('desk.hiring'),
+    about: say('desk.fromTheShortlistToThe'),
+    empty: say('desk.nobodyIsBetweenShortlistAnd'),
   },
 }

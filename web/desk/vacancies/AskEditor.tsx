@@ -2,6 +2,8 @@ import type { Form } from '#core/form/form'
 import { credentialKinds, studyFields, studyLevels } from '#core/requirements/catalogue'
 import type { Ask } from '#core/requirements/requirement'
 import type { Rules } from '#core/rules/rules'
+import { credentialName, studyFieldName, studyLevelName } from '#core/words/names'
+import { say } from '#core/words/say'
 import { CheckList, SelectField, TextField } from '../../ui/Field'
 
 type Props = {
@@ -13,22 +15,22 @@ type Props = {
 }
 
 const kinds: Record<Ask['kind'], string> = {
-  study: 'study at a level or in a field',
-  credential: 'a licence or certificate',
-  experience: 'years of relevant work',
-  history: 'a history without gaps',
-  'every work entry': 'every job confirmed',
-  reference: 'references from employers',
-  'skills check': 'a skills check',
-  declaration: 'a question answered in a certain way',
-  document: 'a document the form asks for',
-  answer: 'an answer',
-  identity: 'a paper of identity',
-  vouching: 'people who vouch',
-  permission: 'the permission to check',
-  fee: 'a fee',
-  'offer accepted': 'the offer accepted',
-  'onboarding task': 'an onboarding task',
+  study: say('composer.studyAtALevelOr'),
+  credential: say('composer.aLicenceOrCertificate'),
+  experience: say('composer.yearsOfRelevantWork'),
+  history: say('composer.aHistoryWithoutGaps'),
+  'every work entry': say('composer.everyJobConfirmed'),
+  reference: say('composer.referencesFromEmployers'),
+  'skills check': say('composer.aSkillsCheck'),
+  declaration: say('composer.aQuestionAnsweredInA'),
+  document: say('composer.aDocumentTheFormAsks'),
+  answer: say('composer.anAnswer'),
+  identity: say('composer.aPaperOfIdentity'),
+  vouching: say('composer.peopleWhoVouch'),
+  permission: say('composer.thePermissionToCheck'),
+  fee: say('composer.aFee'),
+  'offer accepted': say('composer.theOfferAccepted'),
+  'onboarding task': say('composer.anOnboardingTask'),
 }
 
 /** What is asked for, composed by choosing. */
@@ -93,15 +95,15 @@ function Details({ ask, rules, checks, onChange }: Omit<Props, 'label'>) {
       return (
         <>
           <SelectField
-            label="At least at the level of"
+            label={say('composer.atLeastAtTheLevel')}
             value={String(ask.levelAtLeast)}
-            options={Object.entries(studyLevels).map(([value, name]) => ({ value, label: name }))}
+            options={studyLevels.map((level) => ({ value: String(level), label: studyLevelName(level) ?? '' }))}
             onChange={(event) => onChange({ ...ask, levelAtLeast: Number(event.target.value) })}
           />
           <CheckList
-            label="In one of these fields"
-            help="None chosen means any field."
-            options={Object.entries(studyFields).map(([value, name]) => ({ value, label: name }))}
+            label={say('composer.inOneOfTheseFields')}
+            help={say('composer.noneChosenMeansAnyField')}
+            options={studyFields.map((value) => ({ value, label: studyFieldName(value) }))}
             value={ask.fields ?? []}
             onChange={(fields) =>
               onChange(fields.length > 0 ? { ...ask, fields } : { kind: ask.kind, levelAtLeast: ask.levelAtLeast })
@@ -112,19 +114,23 @@ function Details({ ask, rules, checks, onChange }: Omit<Props, 'label'>) {
     case 'credential':
       return (
         <SelectField
-          label="Of this kind"
+          label={say('composer.ofThisKind')}
           value={ask.credential}
-          options={credentialKinds.map(({ key, name }) => ({ value: key, label: name }))}
+          options={credentialKinds.map(({ key }) => ({ value: key, label: credentialName(key) }))}
           onChange={(event) => onChange({ ...ask, credential: event.target.value })}
         />
       )
     case 'experience':
       return (
         <div className="grid grid-cols-2 gap-3">
-          <Count label="Months in all" value={ask.months} onChange={(months) => onChange({ ...ask, months })} />
+          <Count
+            label={say('composer.monthsInAll')}
+            value={ask.months}
+            onChange={(months) => onChange({ ...ask, months })}
+          />
           <TextField
-            label="In work of these kinds"
-            help="Separated by commas; empty means any."
+            label={say('composer.inWorkOfTheseKinds')}
+            help={say('composer.separatedByCommasEmptyMeans')}
             defaultValue={ask.tags.join(', ')}
             onBlur={(event) =>
               onChange({
@@ -141,19 +147,23 @@ function Details({ ask, rules, checks, onChange }: Omit<Props, 'label'>) {
     case 'history':
       return (
         <div className="grid grid-cols-2 gap-3">
-          <Count label="Years up to the day" value={ask.years} onChange={(years) => onChange({ ...ask, years })} />
           <Count
-            label="Days of a gap that do not matter"
+            label={say('composer.yearsUpToTheDay')}
+            value={ask.years}
+            onChange={(years) => onChange({ ...ask, years })}
+          />
+          <Count
+            label={say('composer.daysOfAGapThat')}
             least={0}
             value={ask.toleratedGapDays}
             onChange={(toleratedGapDays) => onChange({ ...ask, toleratedGapDays })}
           />
           <SelectField
-            label="Of what"
+            label={say('composer.ofWhat')}
             value={ask.of ?? ''}
             options={[
-              { value: '', label: 'what they did' },
-              { value: 'home', label: 'where they lived' },
+              { value: '', label: say('composer.whatTheyDid') },
+              { value: 'home', label: say('composer.whereTheyLived') },
             ]}
             onChange={(event) => {
               const { of: _of, ...rest } = ask
@@ -164,11 +174,13 @@ function Details({ ask, rules, checks, onChange }: Omit<Props, 'label'>) {
       )
     case 'vouching':
     case 'reference':
-      return <Count label="How many" value={ask.count} onChange={(count) => onChange({ ...ask, count })} />
+      return (
+        <Count label={say('composer.howMany')} value={ask.count} onChange={(count) => onChange({ ...ask, count })} />
+      )
     case 'skills check':
       return (
         <Named
-          label="Which"
+          label={say('composer.which')}
           value={ask.check}
           options={Object.entries(checks).map(([value, label]) => ({ value, label }))}
           onChange={(check) => onChange({ ...ask, check })}
@@ -185,13 +197,13 @@ function Details({ ask, rules, checks, onChange }: Omit<Props, 'label'>) {
       return (
         <div className="grid grid-cols-[2fr_1fr] gap-3">
           <Named
-            label="Which question"
+            label={say('composer.whichQuestion')}
             value={ask.question}
             options={questions(rules.form, isDeclared)}
             onChange={(key) => onChange({ ...ask, question: key })}
           />
           <Named
-            label="Answered with"
+            label={say('composer.answeredWith')}
             value={ask.mustBe}
             options={answers.map((value) => ({ value, label: value }))}
             onChange={(mustBe) => onChange({ ...ask, mustBe })}
@@ -202,7 +214,7 @@ function Details({ ask, rules, checks, onChange }: Omit<Props, 'label'>) {
     case 'document':
       return (
         <Named
-          label="Which"
+          label={say('composer.which')}
           value={ask.question}
           options={questions(rules.form, isDocument)}
           onChange={(question) => onChange({ ...ask, question })}
@@ -211,7 +223,7 @@ function Details({ ask, rules, checks, onChange }: Omit<Props, 'label'>) {
     case 'answer':
       return (
         <Named
-          label="To which question"
+          label={say('composer.toWhichQuestion')}
           value={ask.question}
           options={questions(rules.form, () => true)}
           onChange={(question) => onChange({ ...ask, question })}
@@ -221,7 +233,7 @@ function Details({ ask, rules, checks, onChange }: Omit<Props, 'label'>) {
       return (
         <div className="grid grid-cols-2 gap-3">
           <TextField
-            label="Amount"
+            label={say('composer.amount')}
             inputMode="decimal"
             defaultValue={(ask.amount / 100).toFixed(2)}
             onBlur={(event) =>
@@ -232,7 +244,7 @@ function Details({ ask, rules, checks, onChange }: Omit<Props, 'label'>) {
             }
           />
           <TextField
-            label="Currency"
+            label={say('composer.currency')}
             value={ask.currency}
             maxLength={3}
             onChange={(event) => onChange({ ...ask, currency: event.target.value.toUpperCase() })}
@@ -242,7 +254,7 @@ function Details({ ask, rules, checks, onChange }: Omit<Props, 'label'>) {
     case 'onboarding task':
       return (
         <Named
-          label="Which"
+          label={say('composer.which')}
           value={ask.task}
           options={rules.onboarding.map(({ key, title }) => ({ value: key, label: title }))}
           onChange={(task) => onChange({ ...ask, task })}
@@ -283,7 +295,7 @@ const Named = ({ label, value, options, onChange }: NamedProps) => (
   <SelectField
     label={label}
     value={value}
-    empty="Choose"
+    empty={say('composer.choose')}
     options={options}
     onChange={(event) => onChange(event.target.value)}
   />

@@ -2,6 +2,8 @@ import { X } from 'lucide-react'
 import type { Comparison, Condition } from '#core/conditions/condition'
 import { type KnownFact, type Operator, operatorOf, operatorsOf } from '#core/conditions/vocabulary'
 import { conditionWords, operatorWords } from '#core/words/conditions'
+import { factLabel, factOptionLabel } from '#core/words/facts'
+import { say } from '#core/words/say'
 import { SelectField, TextField } from '../../ui/Field'
 
 type Props = {
@@ -22,11 +24,11 @@ export function ConditionEditor({ label, condition, known, onChange }: Props) {
           className="font-semibold text-confirmed"
           onClick={() => onChange({ all: [newComparison(known)] })}
         >
-          Add a condition
+          {say('composer.addACondition')}
         </button>
       ) : (
         <>
-          <p className="mb-1.5 text-ink-2">Only if {conditionWords(condition, known)}.</p>
+          <p className="mb-1.5 text-ink-2">{say('composer.onlyIf', { condition: conditionWords(condition, known) })}</p>
           <Part condition={grouped(condition)} known={known} onChange={onChange} depth={0} />
         </>
       )}
@@ -38,9 +40,9 @@ type Group = Exclude<Condition, Comparison>
 const isGroup = (condition: Condition): condition is Group => !('fact' in condition)
 const grouped = (condition: Condition): Group => (isGroup(condition) ? condition : { all: [condition] })
 const joints = [
-  { value: 'all', label: 'all of these hold' },
-  { value: 'any', label: 'any of these holds' },
-  { value: 'none', label: 'none of these holds' },
+  { value: 'all', label: say('composer.allOfTheseHold') },
+  { value: 'any', label: say('composer.anyOfTheseHolds') },
+  { value: 'none', label: say('composer.noneOfTheseHolds') },
 ] as const
 type Joint = (typeof joints)[number]['value']
 const jointOf = (group: Group): Joint => ('all' in group ? 'all' : 'any' in group ? 'any' : 'none')
@@ -67,7 +69,7 @@ function Part({ condition, known, onChange, depth }: PartProps) {
   return (
     <div className={`grid gap-1.5 ${depth > 0 ? 'border-line-strong border-l-2 pl-2.5' : ''}`}>
       <SelectField
-        label="How the parts are joined"
+        label={say('composer.howThePartsAreJoined')}
         hidden
         value={joint}
         options={joints}
@@ -92,7 +94,7 @@ function Part({ condition, known, onChange, depth }: PartProps) {
           className="font-semibold text-confirmed"
           onClick={() => put([...parts, newComparison(known)])}
         >
-          And another
+          {say('composer.andAnother')}
         </button>
         {depth < 3 && (
           <button
@@ -100,11 +102,11 @@ function Part({ condition, known, onChange, depth }: PartProps) {
             className="font-semibold text-confirmed"
             onClick={() => put([...parts, groupOf(joint === 'all' ? 'any' : 'all', [newComparison(known)])])}
           >
-            A group
+            {say('composer.aGroup')}
           </button>
         )}
         <button type="button" className="text-ink-2 underline" onClick={() => onChange(undefined)}>
-          {depth === 0 ? 'No condition' : 'Take the group out'}
+          {depth === 0 ? say('composer.noCondition') : say('composer.takeTheGroupOut')}
         </button>
       </p>
     </div>
@@ -119,8 +121,12 @@ function newComparison(known: readonly KnownFact[]): Comparison {
 const today = () => new Date().toISOString().slice(0, 10)
 
 /** A comparison of a fact to begin with. */
-function comparisonOf({ name, options }: KnownFact, operator: Operator, value?: string): Comparison {
-  const first = value ?? options?.[0]?.value ?? ''
+function comparisonOf(
+  { name, options }: Pick<KnownFact, 'name' | 'options'>,
+  operator: Operator,
+  value?: string,
+): Comparison {
+  const first = value ?? options?.[0] ?? ''
   switch (operator) {
     case 'oneOf':
       return { fact: name, oneOf: [first] }
@@ -165,17 +171,17 @@ function ComparisonRow({ comparison, known, onChange }: RowProps) {
           }
         : operator === 'is' && fact?.kind === 'number'
           ? { fact: comparison.fact, is: Number(value) }
-          : comparisonOf(fact ?? { name: comparison.fact, label: '', kind: 'text', place: 0 }, operator, value),
+          : comparisonOf(fact ?? { name: comparison.fact }, operator, value),
     )
   return (
     <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1.4fr)_auto] items-center gap-1 [&>:first-child]:col-span-3">
       <SelectField
-        label="What is looked at"
+        label={say('composer.whatIsLookedAt')}
         hidden
         value={comparison.fact}
         options={[
-          ...(fact ? [] : [{ value: comparison.fact, label: `${comparison.fact} (not asked here)` }]),
-          ...known.map(({ name, label }) => ({ value: name, label })),
+          ...(fact ? [] : [{ value: comparison.fact, label: say('composer.notAskedHere', { fact: comparison.fact }) }]),
+          ...known.map((each) => ({ value: each.name, label: factLabel(each) })),
         ]}
         onChange={(event) => {
           const next = known.find(({ name }) => name === event.target.value)!
@@ -183,25 +189,25 @@ function ComparisonRow({ comparison, known, onChange }: RowProps) {
         }}
       />
       <SelectField
-        label="How it is compared"
+        label={say('composer.howItIsCompared')}
         hidden
         value={operator}
-        options={(fact ? operatorsOf[fact.kind] : [operator]).map((value) => ({ value, label: operatorWords[value] }))}
+        options={(fact ? operatorsOf[fact.kind] : [operator]).map((value) => ({ value, label: operatorWords(value) }))}
         onChange={(event) =>
           fact && onChange(comparisonOf(fact, event.target.value as Operator, writtenValue(comparison)))
         }
       />
       {fact?.options && operator !== 'oneOf' ? (
         <SelectField
-          label="With what"
+          label={say('composer.withWhat')}
           hidden
           value={writtenValue(comparison)}
-          options={fact.options}
+          options={fact.options.map((option) => ({ value: option, label: factOptionLabel(fact, option) }))}
           onChange={(event) => put(event.target.value)}
         />
       ) : (
         <TextField
-          label="With what"
+          label={say('composer.withWhat')}
           hidden
           type={fact?.kind === 'date' ? 'date' : fact?.kind === 'number' ? 'number' : 'text'}
           value={writtenValue(comparison)}
@@ -210,7 +216,7 @@ function ComparisonRow({ comparison, known, onChange }: RowProps) {
       )}
       <button
         type="button"
-        aria-label="Take this part out"
+        aria-label={say('composer.takeThisPartOut')}
         className="rounded-sheet p-1 text-ink-3 hover:text-ink"
         onClick={() => onChange(undefined)}
       >

@@ -4,6 +4,7 @@ import { Link, useSearchParams } from 'react-router'
 import type { DeskVacancy } from '#contract/rules'
 import { gates } from '#core/requirements/requirement'
 import type { Change } from '#core/rules/effect'
+import { say } from '#core/words/say'
 import { api } from '../../api'
 import type { store } from '../../store'
 import { Button } from '../../ui/Button'
@@ -17,9 +18,9 @@ import { useToast } from '../useToast'
 import { gateWords } from './RequirementEditor'
 
 const effectWords: Record<Change['effect'], string> = {
-  gains: 'newly open',
-  loses: 'no longer open',
-  other: 'otherwise different',
+  gains: say('composer.newlyOpen2'),
+  loses: say('composer.noLongerOpen2'),
+  other: say('composer.otherwiseDifferent2'),
 }
 
 /** What the rules being edited would do to every application in progress, before they are published. */
@@ -30,9 +31,7 @@ export function DryRunPart({ vacancy, mayEdit }: { vacancy: DeskVacancy; mayEdit
     <div className="min-h-0 flex-1 overflow-auto px-5 py-4">
       <div className="flex flex-wrap items-center gap-3">
         <p className="max-w-[70ch]">
-          {vacancy.draft.changed
-            ? 'Every application in progress is judged twice: by the rules it has, and by the rules being edited. Nothing is changed by that.'
-            : 'The rules say what is published already; there is nothing to compare. Change the form or a requirement first.'}
+          {vacancy.draft.changed ? say('composer.everyApplicationInProgressIs') : say('composer.theRulesSayWhatIs')}
         </p>
         {mayEdit && (
           <Button
@@ -41,7 +40,7 @@ export function DryRunPart({ vacancy, mayEdit }: { vacancy: DeskVacancy; mayEdit
             disabled={!vacancy.draft.changed || run?.state === 'running' || run?.state === 'waiting'}
             onClick={() => void starting.act({ params: { id: vacancy.id } })}
           >
-            {run ? 'Run it again' : 'Begin the dry run'}
+            {run ? say('composer.runItAgain') : say('composer.beginTheDryRun')}
           </Button>
         )}
       </div>
@@ -90,21 +89,19 @@ function Result({ id, vacancy, mayEdit }: { id: string; vacancy: DeskVacancy; ma
   if (run.state === 'waiting' || run.state === 'running')
     return (
       <div className="mt-4 max-w-[520px]">
-        <p role="status">
-          {run.done} of {run.total} applications judged. You can leave; it goes on by itself and is found here again.
-        </p>
+        <p role="status">{say('composer.ofApplicationsJudgedYouCan', { done: run.done, total: run.total })}</p>
         <progress
           className="mt-1 w-full accent-confirmed"
           max={Math.max(1, run.total)}
           value={run.done}
-          aria-label="Applications judged"
+          aria-label={say('composer.applicationsJudged')}
         />
       </div>
     )
   if (run.state === 'failed')
     return (
       <p role="alert" className="mt-4 font-semibold text-contradicted">
-        The dry run could not be finished. Nothing was changed; run it again.
+        {say('composer.theDryRunCouldNot')}
       </p>
     )
   return (
@@ -112,15 +109,16 @@ function Result({ id, vacancy, mayEdit }: { id: string; vacancy: DeskVacancy; ma
       <p className="mb-2">
         <strong>
           {run.affected === 0
-            ? `Nobody comes out differently, of ${run.total} applications.`
-            : `${run.affected} of ${run.total} applications come out differently.`}
+            ? say('composer.nobodyComesOutDifferentlyOf', { total: run.total })
+            : say('composer.ofApplicationsComeOutDifferently', { affected: run.affected, total: run.total })}
         </strong>{' '}
         <span className="text-ink-2">
-          Begun by {run.startedBy}, {writeMoment(run.startedAt, vacancy.timeZone)}.
+          {say('composer.begunBy', {
+            startedBy: run.startedBy,
+            startedAt: writeMoment(run.startedAt, vacancy.timeZone),
+          })}
         </span>
-        {run.outdated && (
-          <strong className="ml-2 text-soon-ink">The rules have been changed since; run it again.</strong>
-        )}
+        {run.outdated && <strong className="ml-2 text-soon-ink">{say('composer.theRulesHaveBeenChanged')}</strong>}
       </p>
       {run.counts.length > 0 && (
         <div className="mb-4 max-w-[860px]">
@@ -130,7 +128,7 @@ function Result({ id, vacancy, mayEdit }: { id: string; vacancy: DeskVacancy; ma
             empty=""
             columns={[
               {
-                name: 'Requirement',
+                name: say('composer.requirement'),
                 of: ({ requirement, title }) => (
                   <button
                     type="button"
@@ -142,10 +140,10 @@ function Result({ id, vacancy, mayEdit }: { id: string; vacancy: DeskVacancy; ma
                   </button>
                 ),
               },
-              { name: 'Gate', of: ({ gate }) => gateWords[gate] },
-              { name: 'Newly open', right: true, of: ({ gains }) => gains },
-              { name: 'No longer open', right: true, of: ({ loses }) => loses },
-              { name: 'Otherwise different', right: true, of: ({ other }) => other },
+              { name: say('composer.gate'), of: ({ gate }) => gateWords[gate] },
+              { name: say('composer.newlyOpen'), right: true, of: ({ gains }) => gains },
+              { name: say('composer.noLongerOpen'), right: true, of: ({ loses }) => loses },
+              { name: say('composer.otherwiseDifferent'), right: true, of: ({ other }) => other },
             ]}
           />
         </div>
@@ -154,28 +152,28 @@ function Result({ id, vacancy, mayEdit }: { id: string; vacancy: DeskVacancy; ma
         <>
           <div className="mb-2 flex flex-wrap items-end gap-3">
             <TextField
-              label="Name or reference"
+              label={say('composer.nameOrReference')}
               value={filter.text ?? ''}
               onChange={(event) => set('text', event.target.value)}
             />
             <SelectField
-              label="Requirement"
+              label={say('composer.requirement')}
               value={filter.requirement ?? ''}
-              empty="any"
+              empty={say('composer.any')}
               options={run.counts.map(({ requirement, title }) => ({ value: requirement, label: title }))}
               onChange={(event) => set('requirement', event.target.value)}
             />
             <SelectField
-              label="What changes"
+              label={say('composer.whatChanges')}
               value={filter.effect ?? ''}
-              empty="anything"
+              empty={say('composer.anything')}
               options={Object.entries(effectWords).map(([value, label]) => ({ value, label }))}
               onChange={(event) => set('effect', event.target.value)}
             />
             <SelectField
-              label="At the gate"
+              label={say('composer.atTheGate')}
               value={filter.gate ?? ''}
-              empty="any"
+              empty={say('composer.any')}
               options={gates.map((value) => ({ value, label: gateWords[value] }))}
               onChange={(event) => set('gate', event.target.value)}
             />
@@ -183,10 +181,10 @@ function Result({ id, vacancy, mayEdit }: { id: string; vacancy: DeskVacancy; ma
           <Table
             rows={run.people}
             keyOf={({ id: person }) => person}
-            empty="Nobody fits these filters."
+            empty={say('composer.nobodyFitsTheseFilters')}
             columns={[
               {
-                name: 'Person',
+                name: say('composer.person'),
                 of: ({ id: person, candidate, reference, stage }) =>
                   stage === 'being written' ? (
                     <span className="text-ink-2">{candidate}</span>
@@ -196,9 +194,12 @@ function Result({ id, vacancy, mayEdit }: { id: string; vacancy: DeskVacancy; ma
                     </Link>
                   ),
               },
-              { name: 'Stage', of: ({ stage, rulesVersion }) => `${stage}, version ${rulesVersion}` },
               {
-                name: 'What changes',
+                name: say('composer.stage'),
+                of: ({ stage, rulesVersion }) => say('composer.stageVersionRulesVersion', { stage, rulesVersion }),
+              },
+              {
+                name: say('composer.whatChanges'),
                 of: ({ changes }) =>
                   changes.map((change) => (
                     <span key={change.requirement} className="block">
@@ -207,15 +208,16 @@ function Result({ id, vacancy, mayEdit }: { id: string; vacancy: DeskVacancy; ma
                   )),
               },
               {
-                name: 'Gates',
+                name: say('composer.gates'),
                 of: ({ gates: turned }) =>
-                  turned.map(({ gate, after }) => `${gateWords[gate]}: ${after}`).join(', ') || 'as before',
+                  turned.map(({ gate, after }) => `${gateWords[gate]}: ${after}`).join(', ') ||
+                  say('composer.asBefore'),
               },
             ]}
           />
           {run.next && (
             <Button className="mt-2" onClick={() => set('after', run.next ?? '')}>
-              The next 50
+              {say('composer.theNext50')}
             </Button>
           )}
         </>
@@ -233,8 +235,13 @@ function Result({ id, vacancy, mayEdit }: { id: string; vacancy: DeskVacancy; ma
 }
 
 function changeWords({ before, after, movedFrom, gate }: Change) {
-  const word = (state: Change['before']) => (state === 'absent' ? 'not asked' : state)
-  const moved = movedFrom && `, ${gateWords[gate].toLowerCase()} instead of ${gateWords[movedFrom].toLowerCase()}`
+  const word = (state: Change['before']) => (state === 'absent' ? say('composer.notAsked') : state)
+  const moved =
+    movedFrom &&
+    say('composer.insteadOf', {
+      toLowerCase: gateWords[gate].toLowerCase(),
+      toLowerCase2: gateWords[movedFrom].toLowerCase(),
+    })
   if (before === after) return `${word(after)}${moved}`
   return (
     <>
@@ -257,25 +264,37 @@ function Move({ vacancy, people }: { vacancy: DeskVacancy; people: readonly Pers
     if (!done) return
     setReason('')
     toast(
-      `${done.moved === 1 ? 'One application is' : `${done.moved} applications are`} judged by version ${vacancy.rulesVersion} now.`,
+      say('composer.judgedByVersionNow', {
+        value:
+          done.moved === 1 ? say('composer.oneApplicationIs') : say('composer.applicationsAre', { moved: done.moved }),
+        rulesVersion: vacancy.rulesVersion,
+      }),
     )
   }
   return (
     <section className="mt-5 max-w-[640px] border-line border-t pt-3">
-      <h2 className="text-[1.0667rem]">Judge those who have sent by version {vacancy.rulesVersion}</h2>
+      <h2 className="text-[1.0667rem]">
+        {say('composer.judgeThoseWhoHaveSent', { rulesVersion: vacancy.rulesVersion })}
+      </h2>
       <p className="text-ink-2">
-        {people.length === 1 ? people[0]!.candidate : `The ${people.length} people listed`} sent under an earlier
-        version and keep it unless you move them. Each is told by mail what is asked differently, and why.
+        {say('composer.sentUnderAnEarlierVersion', {
+          value: people.length === 1 ? people[0]!.candidate : say('composer.thePeopleListed', { count: people.length }),
+        })}
       </p>
       <LongField
-        label="Why, as they will read it"
+        label={say('composer.whyAsTheyWillRead')}
         rows={2}
         value={reason}
         onChange={(event) => setReason(event.target.value)}
       />
       <ProblemNote problem={problem} />
       <Button className="mt-2" busy={busy} disabled={reason.trim().length < 3} onClick={() => void move()}>
-        {`Move ${people.length === 1 ? 'one application' : `${people.length} applications`} and tell them`}
+        {say('composer.moveAndTellThem', {
+          value:
+            people.length === 1
+              ? say('composer.oneApplication')
+              : say('composer.countApplications', { count: people.length }),
+        })}
       </Button>
     </section>
   )

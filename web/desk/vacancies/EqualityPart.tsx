@@ -1,4 +1,5 @@
 import { leastShown } from '#core/counts/suppress'
+import { say } from '#core/words/say'
 import { api } from '../../api'
 import { Waiting } from '../../ui/Waiting'
 
@@ -11,11 +12,8 @@ export function EqualityPart({ id }: { id: string }) {
   if (!data) return <Waiting error={error} onRetry={refetch} />
   return (
     <div className="min-h-0 flex-1 overflow-auto px-5 py-4">
-      <p className="mb-3 max-w-[70ch] text-ink-2">
-        Answers to the voluntary questions, kept without a name, an application or a time. A group of fewer than{' '}
-        {leastShown} is not shown, nor what would give it away.
-      </p>
-      {data.questions.length === 0 && <p>This form asks no voluntary questions.</p>}
+      <p className="mb-3 max-w-[70ch] text-ink-2">{say('composer.answersToTheVoluntaryQuestions', { leastShown })}</p>
+      {data.questions.length === 0 && <p>{say('composer.thisFormAsksNoVoluntary')}</p>}
       <div className="grid max-w-[860px] grid-cols-2 gap-5">
         {data.questions.map(({ question, total, counts }) => (
           <table key={question} className="w-full self-start border border-line bg-sheet">
@@ -26,14 +24,14 @@ export function EqualityPart({ id }: { id: string }) {
                   <th scope="row" className="px-3 py-1 text-left font-normal">
                     {answer}
                   </th>
-                  <td className="px-3 py-1 text-right font-mono">{count ?? 'not shown'}</td>
+                  <td className="px-3 py-1 text-right font-mono">{count ?? say('composer.notShown')}</td>
                 </tr>
               ))}
               <tr>
                 <th scope="row" className="px-3 py-1 text-left">
-                  All
+                  {say('composer.all')}
                 </th>
-                <td className="px-3 py-1 text-right font-mono">{total ?? 'not shown'}</td>
+                <td className="px-3 py-1 text-right font-mono">{total ?? say('composer.notShown')}</td>
               </tr>
             </tbody>
           </table>

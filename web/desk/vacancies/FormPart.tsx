@@ -4,6 +4,7 @@ import type { DeskVacancy } from '#contract/rules'
 import { type KnownFact, knownFacts } from '#core/conditions/vocabulary'
 import type { Question, Section } from '#core/form/form'
 import { rulesFaultWords } from '#core/words/rules'
+import { say } from '#core/words/say'
 import { api } from '../../api'
 import { Button } from '../../ui/Button'
 import { SelectField } from '../../ui/Field'
@@ -17,14 +18,14 @@ type Chosen = { section: string; question?: string }
 
 const holdsWords: Record<Section['holds'], string> = {
   questions: '',
-  study: 'studies, one by one',
-  work: 'the history of work, with the life chart',
-  credentials: 'licences and certificates',
-  identity: 'a paper of identity',
-  vouching: 'people who vouch',
-  equality: 'voluntary questions, counted only',
-  permission: 'the permission to check, signed',
-  send: 'everything once more, and the sending',
+  study: say('composer.studiesOneByOne'),
+  work: say('composer.theHistoryOfWorkWith'),
+  credentials: say('composer.licencesAndCertificates'),
+  identity: say('composer.aPaperOfIdentity'),
+  vouching: say('composer.peopleWhoVouch'),
+  equality: say('composer.voluntaryQuestionsCountedOnly'),
+  permission: say('composer.thePermissionToCheckSigned'),
+  send: say('composer.everythingOnceMoreAndThe'),
 }
 
 /** The application form: its sections and questions in order on the left, the chosen one on the right. */
@@ -65,7 +66,7 @@ export function FormPart({ vacancy, editing }: { vacancy: DeskVacancy; editing: 
         {section && question ? (
           <>
             <Heading
-              title="Question"
+              title={say('composer.question')}
               onRemove={() => {
                 putSection({ ...section, questions: section.questions.filter((other) => other !== question) })
                 setChosen({ section: section.key })
@@ -86,7 +87,7 @@ export function FormPart({ vacancy, editing }: { vacancy: DeskVacancy; editing: 
         ) : section ? (
           <>
             <Heading
-              title="Section"
+              title={say('composer.section')}
               onRemove={section.holds === 'send' ? undefined : () => putForm(form.filter((other) => other !== section))}
             />
             <SectionEditor
@@ -95,10 +96,14 @@ export function FormPart({ vacancy, editing }: { vacancy: DeskVacancy; editing: 
               known={askedBefore(known, section.questions[0]?.key)}
               onChange={putSection}
             />
-            {section.holds !== 'questions' && <p className="mt-3 text-ink-2">It holds {holdsWords[section.holds]}.</p>}
+            {section.holds !== 'questions' && (
+              <p className="mt-3 text-ink-2">
+                {say('composer.itHolds')} {holdsWords[section.holds]}.
+              </p>
+            )}
           </>
         ) : (
-          <p className="text-ink-2">Choose a section or a question on the left.</p>
+          <p className="text-ink-2">{say('composer.chooseASectionOrA')}</p>
         )}
         <Faults
           faults={faults
@@ -127,7 +132,7 @@ export function Heading({ title, onRemove }: { title: string; onRemove?: () => v
       <h2 className="text-[1.2rem]">{title}</h2>
       {onRemove && (
         <Button kind="quiet" className="!text-contradicted" onClick={onRemove}>
-          Take out
+          {say('composer.takeOut')}
         </Button>
       )}
     </div>
@@ -160,7 +165,7 @@ function SectionRow({ section, grip, faulty, chosen, onChoose, onChange }: RowPr
     const taken = new Set(section.questions.map(({ key }) => key.replace(`${section.key}.`, '')))
     const question: Question = {
       key: `${section.key}.${freshKey('question', taken)}`,
-      label: 'A new question',
+      label: say('composer.aNewQuestion'),
       kind: 'text',
       required: true,
     }
@@ -176,12 +181,16 @@ function SectionRow({ section, grip, faulty, chosen, onChoose, onChange }: RowPr
           className="min-w-0 flex-1 truncate text-left font-semibold"
           onClick={() => onChoose({ section: section.key })}
         >
-          {section.title || 'Untitled'}
+          {section.title || say('composer.untitled')}
           <span className="font-normal text-ink-2"> {holdsWords[section.holds]}</span>
         </button>
-        {section.when && <span className="whitespace-nowrap text-[0.8rem] text-ink-2">with a condition</span>}
+        {section.when && (
+          <span className="whitespace-nowrap text-[0.8rem] text-ink-2">{say('composer.withACondition')}</span>
+        )}
         {section.shared && (
-          <span className="whitespace-nowrap text-[0.8rem] text-ink-2">shared, version {section.shared.version}</span>
+          <span className="whitespace-nowrap text-[0.8rem] text-ink-2">
+            {say('composer.sharedVersion', { version: section.shared.version })}
+          </span>
         )}
       </div>
       {section.holds === 'questions' && (
@@ -205,7 +214,10 @@ function SectionRow({ section, grip, faulty, chosen, onChoose, onChange }: RowPr
                   {question.label}
                 </button>
                 <span className="whitespace-nowrap text-[0.8rem] text-ink-2">
-                  {[question.when ? 'with a condition' : '', question.required ? '' : 'may be left out']
+                  {[
+                    question.when ? say('composer.withACondition2') : '',
+                    question.required ? '' : say('composer.mayBeLeftOut'),
+                  ]
                     .filter(Boolean)
                     .join(', ')}
                 </span>
@@ -217,7 +229,8 @@ function SectionRow({ section, grip, faulty, chosen, onChoose, onChange }: RowPr
             className="flex items-center gap-1 px-1 py-0.5 font-semibold text-[0.8333rem] text-confirmed"
             onClick={addQuestion}
           >
-            <Plus size={13} aria-hidden /> Add a question<span className="sr-only"> to {section.title}</span>
+            <Plus size={13} aria-hidden /> {say('composer.addAQuestion')}
+            <span className="sr-only"> {say('composer.toTitle', { title: section.title })}</span>
           </button>
         </div>
       )}
@@ -234,9 +247,9 @@ function AddSection({ form, onAdd }: { form: readonly Section[]; onAdd: (section
     <div className="mt-3 flex flex-wrap items-end gap-2">
       {left.length > 0 && (
         <SelectField
-          label="Add a section of the common library"
+          label={say('composer.addASectionOfThe')}
           value=""
-          empty="Choose one"
+          empty={say('composer.chooseOne')}
           options={left.map(({ key, section }) => ({ value: key, label: section.title }))}
           onChange={(event) => {
             const chosen = left.find(({ key }) => key === event.target.value)
@@ -248,15 +261,15 @@ function AddSection({ form, onAdd }: { form: readonly Section[]; onAdd: (section
         onClick={() =>
           onAdd({
             key: freshKey('section', keys),
-            title: 'A new section',
-            heading: 'What does it ask?',
+            title: say('composer.aNewSection'),
+            heading: say('composer.whatDoesItAsk'),
             intro: '',
             holds: 'questions',
             questions: [],
           })
         }
       >
-        Add a section of its own
+        {say('composer.addASectionOfIts')}
       </Button>
     </div>
   )

@@ -1,9 +1,11 @@
 import type { MadeUp } from '#contract/rules'
 import { comparisonsOf } from '#core/conditions/faults'
 import type { Question } from '#core/form/form'
-import { credentialKind, studyFields, studyLevels } from '#core/requirements/catalogue'
+import { studyFields, studyLevels } from '#core/requirements/catalogue'
 import { type Ask, type Rung, rungs } from '#core/requirements/requirement'
 import type { Rules } from '#core/rules/rules'
+import { credentialName, studyFieldName, studyLevelName } from '#core/words/names'
+import { say } from '#core/words/say'
 import { AnswerField } from '../../ui/answers/AnswerField'
 import { CheckList, SelectField, TextField } from '../../ui/Field'
 
@@ -39,7 +41,7 @@ export function MadeUpEditor({ rules, checks, madeUp, onChange }: Props) {
         ))}
       {has('study') && (
         <Line
-          name="Study"
+          name={say('composer.study')}
           on={study !== undefined}
           onSwitch={(on) =>
             set({ study: on ? { level: 6, field: '0713', accredited: false, rung: 'claimed' } : undefined })
@@ -48,21 +50,21 @@ export function MadeUpEditor({ rules, checks, madeUp, onChange }: Props) {
           {study && (
             <>
               <SelectField
-                label="Level"
+                label={say('composer.level')}
                 hidden
                 value={String(study.level)}
-                options={Object.entries(studyLevels).map(([value, label]) => ({ value, label }))}
+                options={studyLevels.map((level) => ({ value: String(level), label: studyLevelName(level) ?? '' }))}
                 onChange={(event) => set({ study: { ...study, level: Number(event.target.value) } })}
               />
               <SelectField
-                label="Field"
+                label={say('composer.field')}
                 hidden
                 value={study.field}
-                options={Object.entries(studyFields).map(([value, label]) => ({ value, label }))}
+                options={studyFields.map((value) => ({ value, label: studyFieldName(value) }))}
                 onChange={(event) => set({ study: { ...study, field: event.target.value } })}
               />
               <SelectField
-                label="How well proven"
+                label={say('composer.howWellProven')}
                 hidden
                 value={study.rung}
                 options={rungOptions}
@@ -75,7 +77,7 @@ export function MadeUpEditor({ rules, checks, madeUp, onChange }: Props) {
                   checked={study.accredited}
                   onChange={(event) => set({ study: { ...study, accredited: event.target.checked } })}
                 />
-                accredited programme
+                {say('composer.accreditedProgramme')}
               </label>
             </>
           )}
@@ -87,7 +89,7 @@ export function MadeUpEditor({ rules, checks, madeUp, onChange }: Props) {
         return (
           <Line
             key={key}
-            name={credentialKind(key)?.name ?? key}
+            name={credentialName(key)}
             on={held !== undefined}
             onSwitch={(on) =>
               set({ credentials: on ? [...others, { credential: key, rung: 'claimed', through: '' }] : others })
@@ -96,14 +98,14 @@ export function MadeUpEditor({ rules, checks, madeUp, onChange }: Props) {
             {held && (
               <>
                 <SelectField
-                  label="How well proven"
+                  label={say('composer.howWellProven')}
                   hidden
                   value={held.rung}
                   options={rungOptions}
                   onChange={(event) => set({ credentials: [...others, { ...held, rung: event.target.value as Rung }] })}
                 />
                 <TextField
-                  label={`Last day of ${credentialKind(key)?.name ?? key}`}
+                  label={say('composer.lastDayOf', { key: credentialName(key) })}
                   hidden
                   type="date"
                   value={held.through}
@@ -116,14 +118,14 @@ export function MadeUpEditor({ rules, checks, madeUp, onChange }: Props) {
       })}
       {(has('experience') || has('history') || has('every work entry') || has('reference')) && (
         <Line
-          name="Work"
+          name={say('composer.work')}
           on={work !== undefined}
           onSwitch={(on) => set({ work: on ? { months: 36, tags: [], rung: 'claimed' } : undefined })}
         >
           {work && (
             <>
               <TextField
-                label="Months of work"
+                label={say('composer.monthsOfWork')}
                 hidden
                 type="number"
                 min={0}
@@ -133,9 +135,9 @@ export function MadeUpEditor({ rules, checks, madeUp, onChange }: Props) {
                 }
               />
               <TextField
-                label="Kinds of work"
+                label={say('composer.kindsOfWork')}
                 hidden
-                placeholder="kinds, with commas"
+                placeholder={say('composer.kindsWithCommas')}
                 defaultValue={work.tags.join(', ')}
                 onBlur={(event) =>
                   set({
@@ -150,7 +152,7 @@ export function MadeUpEditor({ rules, checks, madeUp, onChange }: Props) {
                 }
               />
               <SelectField
-                label="How well proven"
+                label={say('composer.howWellProven')}
                 hidden
                 value={work.rung}
                 options={rungOptions}
@@ -162,7 +164,7 @@ export function MadeUpEditor({ rules, checks, madeUp, onChange }: Props) {
       )}
       {wantedChecks.length > 0 && (
         <CheckList
-          label="Skills checks passed"
+          label={say('composer.skillsChecksPassed')}
           options={wantedChecks.map((value) => ({ value, label: checks[value] ?? value }))}
           value={madeUp.checksPassed}
           onChange={(checksPassed) => set({ checksPassed })}
@@ -176,7 +178,7 @@ export function MadeUpEditor({ rules, checks, madeUp, onChange }: Props) {
             checked={madeUp.permissionSigned}
             onChange={(event) => set({ permissionSigned: event.target.checked })}
           />
-          Permission signed
+          {say('composer.permissionSigned')}
         </label>
       )}
     </div>

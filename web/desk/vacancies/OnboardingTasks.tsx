@@ -1,4 +1,5 @@
 import type { Rules } from '#core/rules/rules'
+import { say } from '#core/words/say'
 import { Button } from '../../ui/Button'
 import { LongField, TextField } from '../../ui/Field'
 import { freshKey } from './freshKey'
@@ -9,19 +10,21 @@ export function OnboardingTasks({ rules, onChange }: { rules: Rules; onChange: (
   const put = (next: Rules['onboarding']) => onChange({ ...rules, onboarding: next })
   return (
     <details className="mt-4">
-      <summary className="cursor-pointer font-semibold">Onboarding tasks, {onboarding.length}</summary>
+      <summary className="cursor-pointer font-semibold">
+        {say('composer.onboardingTasks', { count: onboarding.length })}
+      </summary>
       <div className="mt-2 grid gap-3">
         {onboarding.map((task) => (
           <div key={task.key} className="grid gap-2 border-line border-b pb-3">
             <TextField
-              label="What it is"
+              label={say('composer.whatItIs')}
               value={task.title}
               onChange={(event) =>
                 put(onboarding.map((other) => (other === task ? { ...task, title: event.target.value } : other)))
               }
             />
             <LongField
-              label="What is to be read and acknowledged"
+              label={say('composer.whatIsToBeRead')}
               rows={4}
               value={task.text}
               onChange={(event) =>
@@ -33,7 +36,7 @@ export function OnboardingTasks({ rules, onChange }: { rules: Rules; onChange: (
               className="justify-self-start !px-0"
               onClick={() => put(onboarding.filter((other) => other !== task))}
             >
-              Take this task out
+              {say('composer.takeThisTaskOut')}
             </Button>
           </div>
         ))}
@@ -42,11 +45,15 @@ export function OnboardingTasks({ rules, onChange }: { rules: Rules; onChange: (
           onClick={() =>
             put([
               ...onboarding,
-              { key: freshKey('task', new Set(onboarding.map(({ key }) => key))), title: 'A new task', text: '' },
+              {
+                key: freshKey('task', new Set(onboarding.map(({ key }) => key))),
+                title: say('composer.aNewTask'),
+                text: '',
+              },
             ])
           }
         >
-          Add a task
+          {say('composer.addATask')}
         </Button>
       </div>
     </details>

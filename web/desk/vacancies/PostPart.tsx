@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from 'react'
 import type { DeskVacancy, VacancyFields } from '#contract/rules'
+import { say } from '#core/words/say'
 import { DateField } from '../../ui/DateField'
 import { LongField, SelectField, TextField } from '../../ui/Field'
 import { MomentField } from '../../ui/MomentField'
@@ -60,16 +61,16 @@ export function PostPart({ vacancy, mayEdit }: { vacancy: DeskVacancy; mayEdit: 
   })
   return (
     <fieldset disabled={!mayEdit} className="min-h-0 flex-1 overflow-auto px-5 py-4">
-      <legend className="sr-only">The post</legend>
+      <legend className="sr-only">{say('composer.thePost')}</legend>
       <div className="grid max-w-[1040px] grid-cols-4 gap-x-4 gap-y-3">
         <div className="col-span-2">
-          <TextField label="Title" {...text('title')} />
+          <TextField label={say('composer.title')} {...text('title')} />
         </div>
-        <TextField label="Family of work" {...text('family')} />
-        <TextField label="Place" {...text('place')} />
+        <TextField label={say('composer.familyOfWork')} {...text('family')} />
+        <TextField label={say('composer.place')} {...text('place')} />
         <div className="col-span-4">
           <LongField
-            label="In one or two sentences"
+            label={say('composer.inOneOrTwoSentences')}
             rows={2}
             limit={2000}
             value={fields.summary}
@@ -78,48 +79,48 @@ export function PostPart({ vacancy, mayEdit }: { vacancy: DeskVacancy; mayEdit: 
         </div>
         <div className="col-span-4">
           <RichTextField
-            label="What one would do"
+            label={say('composer.whatOneWouldDo')}
             value={fields.duties}
             onChange={(duties) => set({ duties: duties as VacancyFields['duties'] })}
             error={faultAt(problem, 'duties')}
           />
         </div>
-        <TextField label="Pay from, euros a year" {...money('payFrom')} />
-        <TextField label="Pay to, euros a year" {...money('payTo')} />
-        <TextField label="Contract" {...text('contract')} />
-        <TextField label="Hours" {...text('hours')} />
-        <MomentField key={`opens ${fields.timeZone}`} label="Opens" {...moment('opensAt')} />
-        <MomentField key={`closes ${fields.timeZone}`} label="Closes" {...moment('closesAt')} />
+        <TextField label={say('composer.payFromEurosAYear')} {...money('payFrom')} />
+        <TextField label={say('composer.payToEurosAYear')} {...money('payTo')} />
+        <TextField label={say('composer.contract')} {...text('contract')} />
+        <TextField label={say('composer.hours')} {...text('hours')} />
+        <MomentField key={`opens ${fields.timeZone}`} label={say('composer.opens')} {...moment('opensAt')} />
+        <MomentField key={`closes ${fields.timeZone}`} label={say('composer.closes')} {...moment('closesAt')} />
         <SelectField
-          label="Time zone of both"
+          label={say('composer.timeZoneOfBoth')}
           value={fields.timeZone}
           options={zones}
           onChange={(event) => set({ timeZone: event.target.value })}
           error={faultAt(problem, 'timeZone')}
         />
         <DateField
-          label="Target start"
+          label={say('composer.targetStart')}
           value={fields.targetStart}
           onChange={(day) => /^\d{4}-\d{2}-\d{2}$/.test(day) && set({ targetStart: day })}
         />
         <TextField
-          label="How many are wanted"
+          label={say('composer.howManyAreWanted')}
           type="number"
           min={1}
           value={fields.headcount}
           onChange={(event) => set({ headcount: Math.max(1, Math.round(Number(event.target.value))) })}
         />
         <SelectField
-          label="Who decides"
+          label={say('composer.whoDecides')}
           value={fields.decidedBy}
-          empty="Choose"
+          empty={say('composer.choose')}
           options={vacancy.deciders.map(({ mail, name }) => ({ value: mail, label: name }))}
           onChange={(event) => set({ decidedBy: event.target.value })}
         />
         <div className="col-span-2">
           <TextField
-            label="Languages papers are read in"
-            help="Two letters each, such as en, de; a paper in another asks for a translation. Empty takes any."
+            label={say('composer.languagesPapersAreReadIn')}
+            help={say('composer.twoLettersEachSuchAs')}
             defaultValue={fields.paperLanguages.join(', ')}
             onBlur={(event) => set({ paperLanguages: codesIn(event.target.value) })}
             error={faultAt(problem, 'paperLanguages')}
@@ -129,7 +130,11 @@ export function PostPart({ vacancy, mayEdit }: { vacancy: DeskVacancy; mayEdit: 
       <div className="mt-3 max-w-[640px]">
         <ProblemNote problem={problem?.faults ? undefined : problem} />
         <p role="status" className="text-ink-2">
-          {busy || Object.keys(typed).length > 0 ? (problem ? 'Not saved yet.' : 'Saving…') : 'Everything is saved.'}
+          {busy || Object.keys(typed).length > 0
+            ? problem
+              ? say('composer.notSavedYet')
+              : say('composer.saving')
+            : say('composer.everythingIsSaved')}
         </p>
       </div>
     </fieldset>

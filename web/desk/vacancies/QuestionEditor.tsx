@@ -3,6 +3,7 @@ import type { KnownFact } from '#core/conditions/vocabulary'
 import { type Blank, blanks, type Question, questionKinds } from '#core/form/form'
 import { videoLimits } from '#core/pages/limits'
 import { blankWords, kindWords, questionSentence } from '#core/words/form'
+import { say } from '#core/words/say'
 import { CheckList, LongField, SelectField, TextField } from '../../ui/Field'
 import { ConditionEditor } from './ConditionEditor'
 import { freshKey } from './freshKey'
@@ -28,16 +29,16 @@ export function QuestionEditor({ question, known, onChange }: Props) {
     <div className="grid gap-3">
       <p className="rounded-sheet bg-sheet-2 px-3 py-2 text-ink-2">{questionSentence(question)}</p>
       <LongField
-        label="The question"
+        label={say('composer.theQuestion')}
         rows={2}
         value={question.label}
         onChange={(event) => set({ label: event.target.value })}
       />
       <div className="grid grid-cols-2 gap-3">
         <SelectField
-          label="Answered with"
+          label={say('composer.answeredWith')}
           value={question.kind}
-          options={questionKinds.map((kind) => ({ value: kind, label: kindWords[kind] }))}
+          options={questionKinds.map((kind) => ({ value: kind, label: kindWords(kind) }))}
           onChange={(event) => onChange(ofKind(question, event.target.value as Question['kind']))}
         />
         <label className="flex items-center gap-2 self-end pb-1.5">
@@ -47,12 +48,12 @@ export function QuestionEditor({ question, known, onChange }: Props) {
             checked={question.required}
             onChange={(event) => set({ required: event.target.checked })}
           />
-          Has to be answered
+          {say('composer.hasToBeAnswered')}
         </label>
       </div>
       {withOptions.has(question.kind) && (
         <LongField
-          label="What can be chosen, one a line"
+          label={say('composer.whatCanBeChosenOne')}
           rows={4}
           defaultValue={(question.options ?? []).join('\n')}
           onBlur={(event) => set({ options: lines(event.target.value) })}
@@ -60,7 +61,7 @@ export function QuestionEditor({ question, known, onChange }: Props) {
       )}
       {question.kind === 'ranked choice' && (
         <TextField
-          label="How many may be ranked"
+          label={say('composer.howManyMayBeRanked')}
           type="number"
           min={1}
           value={question.rankUpTo ?? ''}
@@ -69,7 +70,7 @@ export function QuestionEditor({ question, known, onChange }: Props) {
       )}
       {withLimit.has(question.kind) && (
         <TextField
-          label="Longest answer in characters"
+          label={say('composer.longestAnswerInCharacters')}
           type="number"
           min={1}
           max={4000}
@@ -80,19 +81,19 @@ export function QuestionEditor({ question, known, onChange }: Props) {
       {withRange.has(question.kind) && (
         <div className="grid grid-cols-3 gap-3">
           <TextField
-            label="At least"
+            label={say('composer.atLeast')}
             type="number"
             value={question.least ?? ''}
             onChange={(event) => set({ least: numeral(event.target.value) })}
           />
           <TextField
-            label="At most"
+            label={say('composer.atMost')}
             type="number"
             value={question.most ?? ''}
             onChange={(event) => set({ most: numeral(event.target.value) })}
           />
           <TextField
-            label={question.kind === 'money' ? 'Currency' : 'Unit'}
+            label={question.kind === 'money' ? say('composer.currency') : say('composer.unit')}
             value={question.unit ?? ''}
             onChange={(event) => set({ unit: unset(event.target.value) })}
           />
@@ -100,14 +101,18 @@ export function QuestionEditor({ question, known, onChange }: Props) {
       )}
       {question.kind === 'yes or no' && (
         <div className="grid grid-cols-2 gap-3">
-          <Leads label="Asks what happened" value={question.explain} onChange={(explain) => set({ explain })} />
-          <Leads label="Asks for a document" value={question.paper} onChange={(paper) => set({ paper })} />
+          <Leads
+            label={say('composer.asksWhatHappened')}
+            value={question.explain}
+            onChange={(explain) => set({ explain })}
+          />
+          <Leads label={say('composer.asksForADocument')} value={question.paper} onChange={(paper) => set({ paper })} />
         </div>
       )}
       {(question.kind === 'document' || question.paper) && (
         <TextField
-          label="A video of at most so many seconds"
-          help="Empty means a document."
+          label={say('composer.aVideoOfAtMost')}
+          help={say('composer.emptyMeansADocument')}
           type="number"
           min={5}
           max={videoLimits.seconds}
@@ -117,27 +122,27 @@ export function QuestionEditor({ question, known, onChange }: Props) {
       )}
       {question.kind === 'records' && <Parts question={question} onChange={onChange} />}
       <TextField
-        label="Help beneath it"
+        label={say('composer.helpBeneathIt')}
         value={question.help ?? ''}
         onChange={(event) => set({ help: unset(event.target.value) })}
       />
       {question.kind !== 'document' && question.kind !== 'declaration' && (
         <CheckList
-          label="Honest blanks that will do"
-          options={blanks.map((value) => ({ value, label: blankWords[value] }))}
+          label={say('composer.honestBlanksThatWillDo')}
+          options={blanks.map((value) => ({ value, label: blankWords(value) }))}
           value={question.blanks ?? []}
           onChange={(next) => set({ blanks: next.length > 0 ? (next as Blank[]) : undefined })}
         />
       )}
       <CheckList
-        label="Who may read the answer"
-        help="Nobody chosen means everybody at the desk."
+        label={say('composer.whoMayReadTheAnswer')}
+        help={say('composer.nobodyChosenMeansEverybodyAt')}
         options={desk.map((value) => ({ value, label: value }))}
         value={question.seenBy ?? []}
         onChange={(next) => set({ seenBy: next.length > 0 ? next : undefined })}
       />
       <ConditionEditor
-        label="When it is asked"
+        label={say('composer.whenItIsAsked')}
         condition={question.when}
         known={known}
         onChange={(when) => set({ when })}
@@ -191,7 +196,9 @@ function ofKind(question: Question, kind: Question['kind']): Question {
     ...(withRange.has(kind) ? { least, most, unit: kind === 'money' ? 'EUR' : unit } : {}),
     ...(kind === 'yes or no' ? { explain, paper, videoSeconds } : {}),
     ...(kind === 'document' ? { videoSeconds } : {}),
-    ...(kind === 'records' ? { parts: parts ?? [{ key: 'name', label: 'Name', kind: 'text', required: true }] } : {}),
+    ...(kind === 'records'
+      ? { parts: parts ?? [{ key: 'name', label: say('composer.name'), kind: 'text', required: true }] }
+      : {}),
   }
 }
 
@@ -208,10 +215,10 @@ function Leads({
     <SelectField
       label={label}
       value={value ?? ''}
-      empty="never"
+      empty={say('composer.never')}
       options={[
-        { value: 'yes', label: 'after a yes' },
-        { value: 'no', label: 'after a no' },
+        { value: 'yes', label: say('composer.afterAYes') },
+        { value: 'no', label: say('composer.afterANo') },
       ]}
       onChange={(event) => onChange((event.target.value || undefined) as 'yes' | 'no' | undefined)}
     />
@@ -225,12 +232,12 @@ function Parts({ question, onChange }: { question: Question; onChange: (next: Qu
   const put = (next: Question[]) => onChange({ ...question, parts: next })
   return (
     <fieldset>
-      <legend className="mb-1 font-semibold text-[0.93em]">What each record says</legend>
+      <legend className="mb-1 font-semibold text-[0.93em]">{say('composer.whatEachRecordSays')}</legend>
       <div className="grid gap-1.5">
         {parts.map((part, index) => (
           <div key={part.key} className="grid grid-cols-[minmax(0,1.4fr)_minmax(0,1fr)_auto_auto] items-center gap-2">
             <TextField
-              label={`Part ${index + 1}`}
+              label={say('composer.partIndex', { index: index + 1 })}
               hidden
               value={part.label}
               onChange={(event) =>
@@ -238,10 +245,10 @@ function Parts({ question, onChange }: { question: Question; onChange: (next: Qu
               }
             />
             <SelectField
-              label={`Kind of part ${index + 1}`}
+              label={say('composer.kindOfPart', { index: index + 1 })}
               hidden
               value={part.kind}
-              options={partKinds.map((kind) => ({ value: kind, label: kindWords[kind] }))}
+              options={partKinds.map((kind) => ({ value: kind, label: kindWords(kind) }))}
               onChange={(event) =>
                 put(
                   parts.map((other) =>
@@ -259,14 +266,14 @@ function Parts({ question, onChange }: { question: Question; onChange: (next: Qu
                   put(parts.map((other) => (other === part ? { ...part, required: event.target.checked } : other)))
                 }
               />
-              needed
+              {say('composer.needed')}
             </label>
             <button
               type="button"
               className="text-[0.9em] text-ink-2 underline"
               onClick={() => put(parts.filter((other) => other !== part))}
             >
-              Take out
+              {say('composer.takeOut')}
             </button>
           </div>
         ))}
@@ -278,14 +285,14 @@ function Parts({ question, onChange }: { question: Question; onChange: (next: Qu
               ...parts,
               {
                 key: freshKey('part', new Set(parts.map(({ key }) => key))),
-                label: 'Part',
+                label: say('composer.part'),
                 kind: 'text',
                 required: false,
               },
             ])
           }
         >
-          Add a part
+          {say('composer.addAPart')}
         </button>
       </div>
     </fieldset>

@@ -3,6 +3,7 @@ import type { KnownFact } from '#core/conditions/vocabulary'
 import { canLast, gatesFor, isProven, rungsFor, withinReach } from '#core/requirements/reach'
 import type { Gate, Requirement } from '#core/requirements/requirement'
 import type { Rules } from '#core/rules/rules'
+import { say } from '#core/words/say'
 import { Button } from '../../ui/Button'
 import { CheckList, LongField, SelectField, TextField } from '../../ui/Field'
 import { AskEditor, newAsk } from './AskEditor'
@@ -17,16 +18,16 @@ type Props = {
 }
 
 export const gateWords: Record<Gate, string> = {
-  send: 'When applying',
-  shortlist: 'Before the shortlist',
-  offer: 'Before an offer',
-  start: 'Before the first day',
+  send: say('composer.whenApplying'),
+  shortlist: say('composer.beforeTheShortlist'),
+  offer: say('composer.beforeAnOffer'),
+  start: say('composer.beforeTheFirstDay'),
 }
 
 const rungWords = {
-  claimed: 'said by the candidate',
-  evidenced: 'shown by a document somebody has looked at',
-  confirmed: 'confirmed by whoever issued it',
+  claimed: say('composer.saidByTheCandidate'),
+  evidenced: say('composer.shownByADocumentSomebody'),
+  confirmed: say('composer.confirmedByWhoeverIssuedIt'),
 } as const
 
 const desk = roles.filter((role) => role !== 'candidate')
@@ -42,12 +43,12 @@ export function RequirementEditor({ requirement, rules, known, checks, onChange 
   return (
     <div className="grid gap-3">
       <TextField
-        label="What it is called in lists"
+        label={say('composer.whatItIsCalledIn')}
         value={requirement.title}
         onChange={(event) => set({ title: event.target.value })}
       />
       <AskEditor
-        label="What is asked"
+        label={say('composer.whatIsAsked')}
         ask={asks}
         rules={rules}
         checks={checks}
@@ -56,7 +57,7 @@ export function RequirementEditor({ requirement, rules, known, checks, onChange 
       {alternatives.map((ask, index) => (
         <div key={index} className="border-line-strong border-l-2 pl-3">
           <AskEditor
-            label="Or instead"
+            label={say('composer.orInstead')}
             ask={ask}
             rules={rules}
             checks={checks}
@@ -67,7 +68,7 @@ export function RequirementEditor({ requirement, rules, known, checks, onChange 
             className="!px-0"
             onClick={() => set({ alternatives: alternatives.filter((_other, at) => at !== index) })}
           >
-            Take this way out
+            {say('composer.takeThisWayOut')}
           </Button>
         </div>
       ))}
@@ -76,18 +77,18 @@ export function RequirementEditor({ requirement, rules, known, checks, onChange 
         className="justify-self-start font-semibold text-confirmed"
         onClick={() => set({ alternatives: [...alternatives, newAsk('credential', rules, checks)] })}
       >
-        Something else does as well
+        {say('composer.somethingElseDoesAsWell')}
       </button>
       <div className="grid grid-cols-2 gap-3">
         <SelectField
-          label="By which gate"
+          label={say('composer.byWhichGate')}
           value={requirement.gate}
           options={gatesFor(all).map((value) => ({ value, label: gateWords[value] }))}
           onChange={(event) => set({ gate: event.target.value as Gate })}
         />
         {rungs.length > 1 && (
           <SelectField
-            label="How well proven"
+            label={say('composer.howWellProven')}
             value={requirement.rung}
             options={rungs.map((value) => ({ value, label: rungWords[value] }))}
             onChange={(event) => set({ rung: event.target.value as Requirement['rung'] })}
@@ -102,13 +103,13 @@ export function RequirementEditor({ requirement, rules, known, checks, onChange 
             checked={requirement.paper ?? false}
             onChange={(event) => set({ paper: event.target.checked || undefined })}
           />
-          With the paper attached
+          {say('composer.withThePaperAttached')}
         </label>
       )}
       {canLast(all) && (
         <TextField
-          label="Valid through the start and this many days more"
-          help="Empty means that its dates do not matter."
+          label={say('composer.validThroughTheStartAnd')}
+          help={say('composer.emptyMeansThatItsDates')}
           type="number"
           min={0}
           value={requirement.validStartPlusDays ?? ''}
@@ -121,33 +122,35 @@ export function RequirementEditor({ requirement, rules, known, checks, onChange 
         />
       )}
       <ConditionEditor
-        label="Only under a condition"
+        label={say('composer.onlyUnderACondition')}
         condition={requirement.when}
         known={known}
         onChange={(when) => set({ when })}
       />
       <ConditionEditor
-        label="Exempt by rule"
+        label={say('composer.exemptByRule')}
         condition={exempt?.when}
         known={known}
-        onChange={(when) => set({ exempt: when && { when, because: exempt?.because ?? 'it is known already' } })}
+        onChange={(when) =>
+          set({ exempt: when && { when, because: exempt?.because ?? say('composer.itIsKnownAlready') } })
+        }
       />
       {exempt && (
         <TextField
-          label="Why that exempts"
+          label={say('composer.whyThatExempts')}
           value={exempt.because}
           onChange={(event) => set({ exempt: { ...exempt, because: event.target.value } })}
         />
       )}
       <LongField
-        label="Why this post asks for it"
+        label={say('composer.whyThisPostAsksFor')}
         rows={2}
         value={requirement.why}
         onChange={(event) => set({ why: event.target.value })}
       />
       <CheckList
-        label="Who may waive it"
-        help="Nobody chosen means nobody may."
+        label={say('composer.whoMayWaiveIt')}
+        help={say('composer.nobodyChosenMeansNobodyMay')}
         options={desk.map((value) => ({ value, label: value }))}
         value={requirement.waivableBy}
         onChange={(waivableBy) => set({ waivableBy })}

@@ -4,6 +4,7 @@ import { knownFacts } from '#core/conditions/vocabulary'
 import { gates, type Requirement } from '#core/requirements/requirement'
 import { requirementSentence } from '#core/words/requirements'
 import { rulesFaultWords } from '#core/words/rules'
+import { say } from '#core/words/say'
 import { Button } from '../../ui/Button'
 import { SortableList } from '../../ui/SortableList'
 import { newAsk } from './AskEditor'
@@ -38,7 +39,7 @@ export function RequirementsPart({ vacancy, editing }: { vacancy: DeskVacancy; e
   const add = () => {
     const requirement: Requirement = {
       key: freshKey('requirement', new Set(rules.requirements.map(({ key }) => key))),
-      title: 'A new requirement',
+      title: say('composer.aNewRequirement'),
       why: '',
       gate: 'offer',
       asks: newAsk('credential', rules, vacancy.checks),
@@ -56,7 +57,7 @@ export function RequirementsPart({ vacancy, editing }: { vacancy: DeskVacancy; e
           return (
             <section key={gate} className="mb-3">
               <h2 className="mb-1 text-[1.0667rem]">{gateWords[gate]}</h2>
-              {own.length === 0 && <p className="text-ink-3">Nothing is asked.</p>}
+              {own.length === 0 && <p className="text-ink-3">{say('composer.nothingIsAsked')}</p>}
               <SortableList
                 items={own}
                 keyOf={({ key }) => key}
@@ -80,14 +81,14 @@ export function RequirementsPart({ vacancy, editing }: { vacancy: DeskVacancy; e
             </section>
           )
         })}
-        <Button onClick={add}>Add a requirement</Button>
+        <Button onClick={add}>{say('composer.addARequirement')}</Button>
         <OnboardingTasks rules={rules} onChange={change} />
       </div>
       <div className="min-h-0 overflow-auto border-line border-r px-4 py-3">
         {current ? (
           <>
             <Heading
-              title="Requirement"
+              title={say('composer.requirement')}
               onRemove={() => put(rules.requirements.filter((other) => other !== current))}
             />
             <RequirementEditor
@@ -100,10 +101,7 @@ export function RequirementsPart({ vacancy, editing }: { vacancy: DeskVacancy; e
             />
           </>
         ) : (
-          <p className="text-ink-2">
-            Choose a requirement on the left to change it, or add one. What the form itself asks for needs no
-            requirement of its own.
-          </p>
+          <p className="text-ink-2">{say('composer.chooseARequirementOnThe')}</p>
         )}
         <Faults
           faults={faults

@@ -2,6 +2,7 @@ import { Trash2 } from 'lucide-react'
 import { useState } from 'react'
 import type { Reply } from '#contract/endpoint'
 import type { readScoreSheet } from '#contract/scoring'
+import { say } from '#core/words/say'
 import { api } from '../../api'
 import { Button } from '../../ui/Button'
 import { LongField, SelectField, TextField } from '../../ui/Field'
@@ -34,7 +35,7 @@ function Editing({ id, sheet, mayEdit }: { id: string; sheet: Sheet; mayEdit: bo
     setCriteria(criteria.map((criterion, at) => (at === nth ? { ...criterion, ...over } : criterion)))
   const save = async () => {
     const done = await act({ params: { id }, body: { version: sheet.version, criteria, reviewers, hideNames } })
-    if (done) toast('The score sheet is agreed.')
+    if (done) toast(say('composer.theScoreSheetIsAgreed'))
   }
   return (
     <form
@@ -45,14 +46,19 @@ function Editing({ id, sheet, mayEdit }: { id: string; sheet: Sheet; mayEdit: bo
       }}
     >
       <p className="mb-3 max-w-[75ch] text-ink-2">
-        Agree on what counts before anybody reads an application. Each reviewer scores alone; what the others gave is
-        shown once all are in.
-        {sheet.used > 0 &&
-          ` ${sheet.used === 1 ? 'One score was' : `${sheet.used} scores were`} handed in on these criteria; they stay as they are.`}
+        {say('composer.agreeOnWhatCountsBefore', {
+          used:
+            sheet.used > 0
+              ? say('composer.handedInOnTheseCriteria', {
+                  value:
+                    sheet.used === 1 ? say('composer.oneScoreWas') : say('composer.scoresWere', { used: sheet.used }),
+                })
+              : '',
+        })}
       </p>
       <div className="mb-3 flex flex-wrap items-end gap-5">
         <SelectField
-          label="Reviewers for each application"
+          label={say('composer.reviewersForEachApplication')}
           value={String(reviewers)}
           disabled={!mayEdit}
           onChange={(event) => setReviewers(Number(event.target.value))}
@@ -66,12 +72,10 @@ function Editing({ id, sheet, mayEdit }: { id: string; sheet: Sheet; mayEdit: bo
             disabled={!mayEdit}
             onChange={(event) => setHideNames(event.target.checked)}
           />
-          Hide names, photographs and papers until the shortlist
+          {say('composer.hideNamesPhotographsAndPapers')}
         </label>
       </div>
-      {criteria.length === 0 && (
-        <p className="py-2">No criteria yet. Three to five that can be told apart are enough.</p>
-      )}
+      {criteria.length === 0 && <p className="py-2">{say('composer.noCriteriaYetThreeTo')}</p>}
       <ol className="grid max-w-[980px] gap-3">
         {criteria.map((criterion, nth) => (
           <li
@@ -79,14 +83,14 @@ function Editing({ id, sheet, mayEdit }: { id: string; sheet: Sheet; mayEdit: bo
             className="grid grid-cols-[minmax(0,1fr)_minmax(0,1.4fr)_90px_90px_36px] items-start gap-3 border-line border-b pb-3"
           >
             <TextField
-              label="Criterion"
+              label={say('composer.criterion')}
               value={criterion.title}
               limit={120}
               disabled={fixed}
               onChange={(event) => change(nth, { title: event.target.value })}
             />
             <LongField
-              label="What to look for"
+              label={say('composer.whatToLookFor')}
               rows={2}
               value={criterion.lookFor}
               limit={500}
@@ -94,26 +98,26 @@ function Editing({ id, sheet, mayEdit }: { id: string; sheet: Sheet; mayEdit: bo
               onChange={(event) => change(nth, { lookFor: event.target.value })}
             />
             <SelectField
-              label="Points"
+              label={say('composer.points')}
               value={String(criterion.most)}
               disabled={fixed}
               onChange={(event) => change(nth, { most: Number(event.target.value) })}
               options={counting(1, 10)}
             />
             <SelectField
-              label="Counts"
+              label={say('composer.counts')}
               value={String(criterion.weight)}
               disabled={fixed}
               onChange={(event) => change(nth, { weight: Number(event.target.value) })}
               options={[1, 2, 3, 4, 5].map((times) => ({
                 value: String(times),
-                label: times === 1 ? 'once' : `${times} times`,
+                label: times === 1 ? 'once' : say('composer.timesTimes', { times }),
               }))}
             />
             {!fixed && (
               <button
                 type="button"
-                aria-label={`Remove ${criterion.title || 'this criterion'}`}
+                aria-label={say('composer.removeTitle', { title: criterion.title || say('composer.thisCriterion') })}
                 className="mt-6 p-1.5 text-ink-2 hover:text-contradicted"
                 onClick={() => setCriteria(criteria.filter((_, at) => at !== nth))}
               >
@@ -126,7 +130,7 @@ function Editing({ id, sheet, mayEdit }: { id: string; sheet: Sheet; mayEdit: bo
       {mayEdit && (
         <div className="mt-3 flex gap-2">
           <Button kind="main" type="submit" busy={busy}>
-            Agree on this sheet
+            {say('composer.agreeOnThisSheet')}
           </Button>
           {!fixed && criteria.length < 9 && (
             <Button
@@ -143,7 +147,7 @@ function Editing({ id, sheet, mayEdit }: { id: string; sheet: Sheet; mayEdit: bo
                 ])
               }
             >
-              Add a criterion
+              {say('composer.addACriterion')}
             </Button>
           )}
         </div>

@@ -1,5 +1,6 @@
 import type { KnownFact } from '#core/conditions/vocabulary'
 import type { Section } from '#core/form/form'
+import { say } from '#core/words/say'
 import { api } from '../../api'
 import { Button } from '../../ui/Button'
 import { LongField, TextField } from '../../ui/Field'
@@ -18,24 +19,24 @@ export function SectionEditor({ section, known, onChange }: Props) {
     <div className="grid gap-3">
       <Shared section={section} onChange={onChange} />
       <TextField
-        label="Name in the list of sections"
+        label={say('composer.nameInTheListOf')}
         value={section.title}
         onChange={(event) => set({ title: event.target.value })}
       />
       <TextField
-        label="Heading, as a question"
+        label={say('composer.headingAsAQuestion')}
         value={section.heading}
         onChange={(event) => set({ heading: event.target.value })}
       />
       <LongField
-        label="What stands beneath it"
+        label={say('composer.whatStandsBeneathIt')}
         rows={2}
         value={section.intro}
         onChange={(event) => set({ intro: event.target.value })}
       />
       {section.holds !== 'send' && (
         <ConditionEditor
-          label="When it is asked"
+          label={say('composer.whenItIsAsked')}
           condition={section.when}
           known={known}
           onChange={(when) => set({ when })}
@@ -61,9 +62,7 @@ function Shared({ section, onChange }: Pick<Props, 'section' | 'onChange'>) {
     })
     if (!saved) return
     onChange({ ...section, shared: { key, version: saved.version } })
-    toast(
-      `“${section.title}” is version ${saved.version} in the common library. Other vacancies keep theirs until you give it to them.`,
-    )
+    toast(say('composer.isVersionInTheCommon', { title: section.title, version: saved.version }))
   }
   if (section.holds === 'send') return null
   const newer = newest && section.shared && newest.version > section.shared.version
@@ -71,12 +70,16 @@ function Shared({ section, onChange }: Pick<Props, 'section' | 'onChange'>) {
     <div className="rounded-sheet border border-line px-3 py-2">
       <p>
         {!section.shared
-          ? 'This section belongs to this vacancy alone.'
+          ? say('composer.thisSectionBelongsToThis')
           : newer
-            ? `A copy of version ${section.shared.version} of the common library. Version ${newest.version} says: ${newest.note || 'no note'}.`
+            ? say('composer.aCopyOfVersionOf', {
+                version: section.shared.version,
+                version2: newest.version,
+                note: newest.note || say('composer.noNote'),
+              })
             : own
-              ? `Begun from version ${section.shared.version} of the common library, and changed here.`
-              : `The same as version ${section.shared.version} in the common library.`}
+              ? say('composer.begunFromVersionOfThe', { version: section.shared.version })
+              : say('composer.theSameAsVersionIn', { version: section.shared.version })}
       </p>
       <div className="mt-1 flex flex-wrap gap-2">
         {newest && section.shared && (newer || own) && (
@@ -90,12 +93,12 @@ function Shared({ section, onChange }: Pick<Props, 'section' | 'onChange'>) {
               })
             }
           >
-            Take over version {newest.version}
+            {say('composer.takeOverVersion', { version: newest.version })}
           </Button>
         )}
         {mayEdit && !newer && (!section.shared || own) && (
           <Button busy={busy} onClick={() => void share()}>
-            {section.shared ? 'Save as its next version for all' : 'Put it into the common library'}
+            {section.shared ? say('composer.saveAsItsNextVersion') : say('composer.putItIntoTheCommon')}
           </Button>
         )}
       </div>

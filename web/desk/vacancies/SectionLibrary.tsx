@@ -1,3 +1,4 @@
+import { say } from '#core/words/say'
 import { api } from '../../api'
 import { Button } from '../../ui/Button'
 import { ProblemNote } from '../../ui/ProblemNote'
@@ -19,22 +20,23 @@ export function SectionLibrary() {
     const done = await act({ params: { key }, body: { vacancies } })
     if (done)
       toast(
-        `“${title}” is in ${done.changed === 1 ? 'one draft' : `${done.changed} drafts`} now. Nothing is published by that.`,
+        say('composer.isInNowNothingIs', {
+          title,
+          value:
+            done.changed === 1 ? say('composer.oneDraft') : say('composer.changedDrafts', { changed: done.changed }),
+        }),
       )
   }
   return (
-    <Overview
-      title="The common library of sections"
-      about="Sections that vacancies share. One is improved in any vacancy’s form, or here by giving the newest version to those that have an older one."
-    >
+    <Overview title={say('composer.theCommonLibraryOfSections')} about={say('composer.sectionsThatVacanciesShareOne')}>
       <ProblemNote problem={problem} />
       <Table
         rows={data}
         keyOf={({ key }) => key}
-        empty="Nothing is shared yet. Put a section of a vacancy’s form into the library, and others can use it."
+        empty={say('composer.nothingIsSharedYetPut')}
         columns={[
           {
-            name: 'Section',
+            name: say('composer.section'),
             of: ({ section }) => (
               <>
                 <span className="font-semibold">{section.title}</span>{' '}
@@ -47,12 +49,12 @@ export function SectionLibrary() {
             ),
           },
           {
-            name: 'Newest version',
+            name: say('composer.newestVersion'),
             of: ({ version, note, savedBy, savedAt }) =>
-              `${version}: ${note || 'no note'}. ${savedBy}, ${writeDayOf(savedAt)}`,
+              `${version}: ${note || say('composer.noNote2')}. ${savedBy}, ${writeDayOf(savedAt)}`,
           },
           {
-            name: 'Used by',
+            name: say('composer.usedBy'),
             of: ({ key, section, version, usedBy }) => {
               const ids = (older: boolean) => [
                 ...new Set(usedBy.filter((use) => use.version < version === older).map(({ id }) => id)),
@@ -60,8 +62,10 @@ export function SectionLibrary() {
               const behind = ids(true)
               return (
                 <>
-                  {new Set(usedBy.map(({ id }) => id)).size} vacancies
-                  {behind.length > 0 && `, ${behind.length} of them an older version`}
+                  {say('composer.sizeVacancies', {
+                    size: new Set(usedBy.map(({ id }) => id)).size,
+                    older: behind.length > 0 ? say('composer.ofThemAnOlderVersion', { count: behind.length }) : '',
+                  })}
                   {mayEdit && behind.length > 0 && (
                     <Button
                       kind="quiet"
@@ -69,7 +73,7 @@ export function SectionLibrary() {
                       busy={busy}
                       onClick={() => void spread(key, section.title, behind)}
                     >
-                      {`Put version ${version} into their drafts`}
+                      {say('composer.putVersionIntoTheirDrafts', { version })}
                     </Button>
                   )}
                 </>

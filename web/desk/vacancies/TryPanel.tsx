@@ -2,6 +2,7 @@ import { useEffect, useState } from 'react'
 import type { DeskVacancy, MadeUp } from '#contract/rules'
 import { gates } from '#core/requirements/requirement'
 import type { Rules } from '#core/rules/rules'
+import { say } from '#core/words/say'
 import { SelectField } from '../../ui/Field'
 import { ProblemNote } from '../../ui/ProblemNote'
 import { useAct } from '../../useAct'
@@ -20,7 +21,7 @@ export type Tried = {
 
 const nobody: MadeUp = { answers: {}, credentials: [], checksPassed: [], permissionSigned: false }
 const pauseMs = 400
-const madeUpValue = 'made up'
+const madeUpValue = say('composer.madeUp')
 
 type Props = { vacancy: DeskVacancy; rules: Rules; onTried: (tried: ReadonlyMap<string, Tried>) => void }
 
@@ -48,16 +49,14 @@ export function TryPanel({ vacancy, rules, onTried }: Props) {
   const open = all.filter(({ requirement }) => own.has(requirement))
   const answers = all.length - open.length
   return (
-    <aside aria-label="Try it" className="min-h-0 overflow-auto bg-sheet-2 px-3 py-3">
-      <h2 className="text-[1.2rem]">Try it</h2>
-      <p className="mb-2 text-[0.8333rem] text-ink-2">
-        Nothing here is kept. Change the rules or the person and see what comes out.
-      </p>
+    <aside aria-label={say('composer.tryIt')} className="min-h-0 overflow-auto bg-sheet-2 px-3 py-3">
+      <h2 className="text-[1.2rem]">{say('composer.tryIt')}</h2>
+      <p className="mb-2 text-[0.8333rem] text-ink-2">{say('composer.nothingHereIsKeptChange')}</p>
       <SelectField
-        label="With whom"
+        label={say('composer.withWhom')}
         value={who}
         options={[
-          { value: madeUpValue, label: 'Somebody made up' },
+          { value: madeUpValue, label: say('composer.somebodyMadeUp') },
           ...vacancy.people.map(({ id: person, name, reference }) => ({
             value: person,
             label: `${name}, ${reference}`,
@@ -73,13 +72,21 @@ export function TryPanel({ vacancy, rules, onTried }: Props) {
         <div className="mt-3">
           <p className="font-semibold" role="status">
             {open.length === 0
-              ? `Nothing is open for ${result.name}.`
-              : `${open.length === 1 ? 'One requirement is' : `${open.length} requirements are`} open for ${result.name}.`}
+              ? say('composer.nothingIsOpenFor', { name: result.name })
+              : say('composer.openFor', {
+                  value:
+                    open.length === 1
+                      ? say('composer.oneRequirementIs')
+                      : say('composer.requirementsAre', { count: open.length }),
+                  name: result.name,
+                })}
           </p>
           {answers > 0 && (
             <p className="text-[0.8333rem] text-ink-2">
-              {answers === 1 ? 'One answer' : `${answers} answers`} the form asks for {answers === 1 ? 'is' : 'are'}{' '}
-              still to be given.
+              {say('composer.theFormAsksForStill', {
+                value: answers === 1 ? say('composer.oneAnswer') : say('composer.answersAnswers', { answers }),
+                value2: answers === 1 ? say('composer.is') : say('composer.are'),
+              })}
             </p>
           )}
           {gates.map((gate) => {
@@ -92,10 +99,14 @@ export function TryPanel({ vacancy, rules, onTried }: Props) {
                   {here.map(({ requirement, title, state, why, ball, deciding }) => (
                     <li key={requirement} className="py-1">
                       <span className="font-semibold">{title}</span>{' '}
-                      {state === 'undecided' && <span className="font-semibold text-soon-ink">undecided. </span>}
+                      {state === 'undecided' && (
+                        <span className="font-semibold text-soon-ink">{say('composer.undecided')} </span>
+                      )}
                       <span className="text-ink-2">{why}</span>
                       {deciding.length > 0 && (
-                        <span className="block text-[0.8333rem]">Would be decided by: {deciding.join(', ')}</span>
+                        <span className="block text-[0.8333rem]">
+                          {say('composer.wouldBeDecidedBy', { value: deciding.join(', ') })}
+                        </span>
                       )}
                       {ball && <span className="block text-[0.8333rem] text-ink-3">{ball}</span>}
                     </li>

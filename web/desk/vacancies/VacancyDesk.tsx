@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import { Link, Navigate, NavLink, useNavigate, useParams } from 'react-router'
 import type { DeskVacancy, VacancyState } from '#contract/rules'
+import { say } from '#core/words/say'
 import { api } from '../../api'
 import { Button } from '../../ui/Button'
 import { Dialog } from '../../ui/Dialog'
@@ -21,13 +22,13 @@ import { type RulesEditing, useRules } from './useRules'
 import { VersionsPart } from './VersionsPart'
 
 const parts = [
-  { key: 'post', name: 'The post' },
-  { key: 'form', name: 'Form' },
-  { key: 'requirements', name: 'Requirements' },
-  { key: 'dry-run', name: 'Dry run' },
-  { key: 'scores', name: 'Score sheet' },
-  { key: 'versions', name: 'Versions' },
-  { key: 'equality', name: 'Voluntary questions' },
+  { key: 'post', name: say('composer.thePost') },
+  { key: 'form', name: say('composer.form') },
+  { key: 'requirements', name: say('composer.requirements') },
+  { key: 'dry-run', name: say('composer.dryRun') },
+  { key: 'scores', name: say('composer.scoreSheet') },
+  { key: 'versions', name: say('composer.versions') },
+  { key: 'equality', name: say('composer.voluntaryQuestions') },
 ] as const
 
 /** A vacancy being set up: what is said of it, what it asks, and what a change would do. */
@@ -61,7 +62,9 @@ function Parts({ vacancy, part, mayEdit }: PartsProps) {
               vacancy.place,
               stateWords[vacancy.state],
               vacancy.group?.title,
-              vacancy.rulesVersion > 0 ? `rules version ${vacancy.rulesVersion}` : 'no rules published',
+              vacancy.rulesVersion > 0
+                ? say('composer.rulesVersion', { rulesVersion: vacancy.rulesVersion })
+                : say('composer.noRulesPublished'),
             ]
               .filter(Boolean)
               .join(' · ')}
@@ -69,11 +72,11 @@ function Parts({ vacancy, part, mayEdit }: PartsProps) {
         </div>
         <div className="ml-auto flex flex-wrap items-center gap-2">
           <Link to={`/vacancies/${vacancy.slug}`} className="font-semibold text-confirmed">
-            As a candidate sees it
+            {say('composer.asACandidateSeesIt')}
           </Link>
           {mayEdit && <Acts vacancy={vacancy} editing={editing} />}
         </div>
-        <nav aria-label="Parts of the vacancy" className="flex basis-full gap-1">
+        <nav aria-label={say('composer.partsOfTheVacancy')} className="flex basis-full gap-1">
           {shown.map(({ key, name }) => (
             <NavLink
               key={key}
@@ -100,13 +103,13 @@ function Parts({ vacancy, part, mayEdit }: PartsProps) {
 }
 
 function SavedNote({ editing: { state, problem, faults, changed, undo } }: { editing: RulesEditing }) {
-  const count = faults.length === 1 ? 'one fault' : `${faults.length} faults`
+  const count = faults.length === 1 ? say('composer.oneFault') : say('composer.countFaults', { count: faults.length })
   const words =
     state === 'waiting'
-      ? 'Saving…'
+      ? say('composer.saving')
       : state === 'refused'
-        ? (problem?.title ?? 'Not saved yet.')
-        : `${changed ? 'Saved, not published.' : 'As published.'}${faults.length > 0 ? ` ${count.replace(/^./, (letter) => letter.toUpperCase())} to put right.` : ''}`
+        ? (problem?.title ?? say('composer.notSavedYet'))
+        : `${changed ? say('composer.savedNotPublished2') : say('composer.asPublished2')}${faults.length > 0 ? say('composer.toPutRight2', { value: count.replace(/^./, (letter) => letter.toUpperCase()) }) : ''}`
   return (
     <p
       role="status"
@@ -114,7 +117,7 @@ function SavedNote({ editing: { state, problem, faults, changed, undo } }: { edi
     >
       {undo && (
         <button type="button" className="font-semibold text-confirmed" onClick={undo}>
-          Undo
+          {say('composer.undo')}
         </button>
       )}
       {words}
@@ -130,16 +133,16 @@ export const stateWords: Record<VacancyState, string> = {
 }
 
 const acts: Record<VacancyState, readonly { to: VacancyState; name: string }[]> = {
-  draft: [{ to: 'open', name: 'Open it' }],
+  draft: [{ to: 'open', name: say('composer.openIt') }],
   open: [
-    { to: 'closed', name: 'Close it' },
-    { to: 'filled', name: 'Filled' },
+    { to: 'closed', name: say('composer.closeIt') },
+    { to: 'filled', name: say('composer.filled') },
   ],
   closed: [
-    { to: 'open', name: 'Open it again' },
-    { to: 'filled', name: 'Filled' },
+    { to: 'open', name: say('composer.openItAgain') },
+    { to: 'filled', name: say('composer.filled') },
   ],
-  filled: [{ to: 'open', name: 'Open it again' }],
+  filled: [{ to: 'open', name: say('composer.openItAgain') }],
 }
 
 function Acts({ vacancy, editing }: { vacancy: DeskVacancy; editing: RulesEditing }) {
@@ -150,7 +153,7 @@ function Acts({ vacancy, editing }: { vacancy: DeskVacancy; editing: RulesEditin
   const [publishing, setPublishing] = useState(false)
   const turn = async (to: VacancyState) => {
     const done = await state.act({ params: { id: vacancy.id }, body: { version: vacancy.version, state: to } })
-    if (done) toast(`${vacancy.title} is ${stateWords[to]} now.`)
+    if (done) toast(say('composer.isNow', { title: vacancy.title, stateWords: stateWords[to] }))
   }
   const copy = async () => {
     const made = await copying.act({ body: { title: vacancy.title, copyOf: vacancy.id } })
@@ -159,7 +162,7 @@ function Acts({ vacancy, editing }: { vacancy: DeskVacancy; editing: RulesEditin
   return (
     <>
       <Button kind="quiet" busy={copying.busy} onClick={() => void copy()}>
-        Copy
+        {say('composer.copy')}
       </Button>
       {acts[vacancy.state].map(({ to, name }) => (
         <Button key={to} busy={state.busy} onClick={() => void turn(to)}>
@@ -171,7 +174,7 @@ function Acts({ vacancy, editing }: { vacancy: DeskVacancy; editing: RulesEditin
         disabled={!editing.changed || editing.faults.length > 0 || editing.state !== 'saved'}
         onClick={() => setPublishing(true)}
       >
-        Publish the rules
+        {say('composer.publishTheRules')}
       </Button>
       {state.problem && (
         <div className="basis-full">
@@ -195,29 +198,34 @@ function Publish({ vacancy, editing, open, onClose }: PublishProps) {
     const done = await act({ params: { id: vacancy.id }, body: { version: editing.version, note } })
     if (!done) return
     setNote('')
-    toast(`Version ${done.rulesVersion} is published.`)
+    toast(say('composer.versionIsPublished', { rulesVersion: done.rulesVersion }))
     onClose()
   }
   return (
-    <Dialog open={open} onClose={onClose} title={`Publish version ${vacancy.rulesVersion + 1}`}>
-      <p>From now on it holds for everybody who has not sent yet, and for the public page.</p>
+    <Dialog
+      open={open}
+      onClose={onClose}
+      title={say('composer.publishVersion', { rulesVersion: vacancy.rulesVersion + 1 })}
+    >
+      <p>{say('composer.fromNowOnItHolds')}</p>
       {sent > 0 && (
         <p className="mt-1">
-          {sent === 1 ? 'One person who has sent keeps' : `${sent} people who have sent keep`} the version they sent
-          under, unless you move them.
+          {say('composer.theVersionTheySentUnder', {
+            value: sent === 1 ? say('composer.onePersonWhoHasSent') : say('composer.peopleWhoHaveSentKeep', { sent }),
+          })}
         </p>
       )}
       {sent > 0 && (!vacancy.dryRun || vacancy.dryRun.outdated || vacancy.dryRun.state !== 'done') && (
         <p className="mt-2 rounded-sheet bg-soon-wash px-3 py-2 text-soon-ink">
-          No dry run shows yet what these rules would do.{' '}
+          {say('composer.noDryRunShowsYet')}{' '}
           <Link to={`/desk/vacancies/${vacancy.id}/dry-run`} onClick={onClose} className="font-semibold underline">
-            To the dry run
+            {say('composer.toTheDryRun')}
           </Link>
         </p>
       )}
       <div className="mt-3">
         <TextField
-          label="What is new, for the list of versions"
+          label={say('composer.whatIsNewForThe')}
           value={note}
           onChange={(event) => setNote(event.target.value)}
           maxLength={500}
@@ -226,10 +234,10 @@ function Publish({ vacancy, editing, open, onClose }: PublishProps) {
       <ProblemNote problem={problem} />
       <div className="mt-3 flex gap-2">
         <Button kind="main" data-first busy={busy} onClick={() => void publish()}>
-          Publish it
+          {say('composer.publishIt')}
         </Button>
         <Button kind="quiet" onClick={onClose}>
-          Not yet
+          {say('composer.notYet')}
         </Button>
       </div>
     </Dialog>

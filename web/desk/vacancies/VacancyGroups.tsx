@@ -1,4 +1,5 @@
 import { useState } from 'react'
+import { say } from '#core/words/say'
 import { api } from '../../api'
 import { Button } from '../../ui/Button'
 import { CheckList, TextField } from '../../ui/Field'
@@ -24,20 +25,17 @@ export function VacancyGroups() {
       .filter(({ id }) => !taken(own).has(id))
       .map(({ id, title, place }) => ({ value: id, label: place ? `${title}, ${place}` : title }))
   return (
-    <Overview
-      title="Groups of vacancies"
-      about="Whoever applies for one post of a group puts several of its posts in order; one application counts for all of them."
-    >
+    <Overview title={say('composer.groupsOfVacancies')} about={say('composer.whoeverAppliesForOnePost')}>
       <div className="grid max-w-[860px] gap-4">
         {data.map((group) => (
           <VacancyGroupForm key={`${group.id} ${group.version}`} group={group} options={free(group.id)} />
         ))}
-        {data.length === 0 && <p className="text-ink-2">There is no group yet.</p>}
+        {data.length === 0 && <p className="text-ink-2">{say('composer.thereIsNoGroupYet')}</p>}
         {making ? (
           <VacancyGroupForm group={fresh} options={free()} onDone={() => setMaking(false)} />
         ) : (
           <Button className="justify-self-start" onClick={() => setMaking(true)}>
-            Make a group
+            {say('composer.makeAGroup')}
           </Button>
         )}
       </div>
@@ -56,7 +54,7 @@ function VacancyGroupForm({ group, options, onDone }: FormProps) {
   const save = async () => {
     const done = await act({ body: { id: group.id, version: group.version, title, rankUpTo, vacancies: chosen } })
     if (!done) return
-    toast(`“${title}” is saved.`)
+    toast(say('composer.isSaved', { title }))
     onDone?.()
   }
   return (
@@ -69,13 +67,13 @@ function VacancyGroupForm({ group, options, onDone }: FormProps) {
     >
       <div className="grid grid-cols-[2fr_1fr] gap-3">
         <TextField
-          label="Name of the group"
+          label={say('composer.nameOfTheGroup')}
           value={title}
           onChange={(event) => setTitle(event.target.value)}
           error={faultAt(problem, 'title')}
         />
         <TextField
-          label="Posts a candidate may rank"
+          label={say('composer.postsACandidateMayRank')}
           type="number"
           min={1}
           max={20}
@@ -84,7 +82,7 @@ function VacancyGroupForm({ group, options, onDone }: FormProps) {
         />
       </div>
       <CheckList
-        label="Its posts"
+        label={say('composer.itsPosts')}
         options={options}
         value={chosen}
         onChange={setChosen}
@@ -92,7 +90,7 @@ function VacancyGroupForm({ group, options, onDone }: FormProps) {
       />
       <ProblemNote problem={problem?.faults ? undefined : problem} />
       <Button kind="main" type="submit" busy={busy} disabled={title.trim() === ''} className="justify-self-start">
-        Save the group
+        {say('composer.saveTheGroup')}
       </Button>
     </form>
   )

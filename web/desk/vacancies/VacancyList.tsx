@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { writeWhen } from '#core/dates/write'
+import { say } from '#core/words/say'
 import { api } from '../../api'
 import { Button } from '../../ui/Button'
 import { Dialog } from '../../ui/Dialog'
@@ -20,30 +21,30 @@ export function VacancyList() {
   const mayRead = mayEdit || roles.includes('hiring manager')
   return (
     <Overview
-      title="Vacancies"
-      about="What is open, until when, and how many people stand where."
+      title={say('composer.vacancies')}
+      about={say('composer.whatIsOpenUntilWhen')}
       list={mayEdit ? 'vacancies' : undefined}
     >
       {mayEdit && (
         <p className="mb-3 flex flex-wrap gap-4">
           <Button kind="main" onClick={() => setMaking(true)}>
-            Set up a vacancy
+            {say('composer.setUpAVacancy')}
           </Button>
           <Link to="/desk/vacancies/sections" className="self-center font-semibold text-confirmed">
-            The common library of sections
+            {say('composer.theCommonLibraryOfSections')}
           </Link>
           <Link to="/desk/vacancies/groups" className="self-center font-semibold text-confirmed">
-            Groups of vacancies
+            {say('composer.groupsOfVacancies')}
           </Link>
         </p>
       )}
       <Table
         rows={data}
         keyOf={({ id }) => id}
-        empty="No vacancy has been set up yet."
+        empty={say('composer.noVacancyHasBeenSet')}
         columns={[
           {
-            name: 'Post',
+            name: say('composer.post'),
             of: ({ id, slug, title, place, group }) => (
               <>
                 <Link
@@ -56,10 +57,17 @@ export function VacancyList() {
               </>
             ),
           },
-          { name: 'State', of: ({ state, changed }) => (changed ? `${state}, being edited` : state) },
-          { name: 'Closes', whole: true, of: ({ closesAt, timeZone }) => writeMoment(closesAt, timeZone) },
-          { name: 'Target start', whole: true, of: ({ targetStart }) => writeWhen(targetStart) },
-          { name: 'Posts', right: true, of: ({ headcount }) => headcount },
+          {
+            name: say('composer.state'),
+            of: ({ state, changed }) => (changed ? say('composer.beingEdited', { state }) : state),
+          },
+          {
+            name: say('composer.closes'),
+            whole: true,
+            of: ({ closesAt, timeZone }) => writeMoment(closesAt, timeZone),
+          },
+          { name: say('composer.targetStart'), whole: true, of: ({ targetStart }) => writeWhen(targetStart) },
+          { name: say('composer.posts'), right: true, of: ({ headcount }) => headcount },
           ...(['being written', 'sent', 'shortlisted', 'offered', 'cleared'] as const).map((stage) => ({
             name: stage.replace(/^./, (letter) => letter.toUpperCase()),
             right: true,
@@ -88,7 +96,7 @@ function New({ open, onClose, vacancies }: NewProps) {
     if (made) navigate(`/desk/vacancies/${made.id}/post`)
   }
   return (
-    <Dialog open={open} onClose={onClose} title="Set up a vacancy">
+    <Dialog open={open} onClose={onClose} title={say('composer.setUpAVacancy')}>
       <form
         className="grid gap-3"
         onSubmit={(event) => {
@@ -96,21 +104,26 @@ function New({ open, onClose, vacancies }: NewProps) {
           void make()
         }}
       >
-        <TextField label="Title" data-first value={title} onChange={(event) => setTitle(event.target.value)} />
+        <TextField
+          label={say('composer.title')}
+          data-first
+          value={title}
+          onChange={(event) => setTitle(event.target.value)}
+        />
         <SelectField
-          label="With everything an earlier one says and asks"
+          label={say('composer.withEverythingAnEarlierOne')}
           value={copyOf}
-          empty="No, begin with nothing"
+          empty={say('composer.noBeginWithNothing')}
           options={vacancies.map(({ id, title: name, place }) => ({
             value: id,
             label: place ? `${name}, ${place}` : name,
           }))}
           onChange={(event) => setCopyOf(event.target.value)}
         />
-        <p className="text-ink-2">It is a draft until you open it; nobody outside sees it before.</p>
+        <p className="text-ink-2">{say('composer.itIsADraftUntil')}</p>
         <ProblemNote problem={problem} />
         <Button kind="main" type="submit" busy={busy} disabled={title.trim() === ''} className="justify-self-start">
-          Set it up
+          {say('composer.setItUp')}
         </Button>
       </form>
     </Dialog>

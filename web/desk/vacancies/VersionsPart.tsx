@@ -3,6 +3,7 @@ import { useDispatch } from 'react-redux'
 import type { DeskVacancy } from '#contract/rules'
 import type { Difference } from '#core/rules/difference'
 import type { Rules } from '#core/rules/rules'
+import { say } from '#core/words/say'
 import { api } from '../../api'
 import type { store } from '../../store'
 import { Button } from '../../ui/Button'
@@ -13,20 +14,23 @@ import { Table } from '../overviews/Overview'
 import { useToast } from '../useToast'
 
 const ofWords: Record<Difference['of'], string> = {
-  section: 'Section',
-  question: 'Question',
-  requirement: 'Requirement',
-  task: 'Onboarding task',
-  order: 'Order',
+  section: say('composer.section2'),
+  question: say('composer.question2'),
+  requirement: say('composer.requirement2'),
+  task: say('composer.onboardingTask'),
+  order: say('composer.order'),
 }
 
 /** The versions there are, what two of them say differently, and the way in and out as a file. */
 export function VersionsPart({ vacancy, mayEdit }: { vacancy: DeskVacancy; mayEdit: boolean }) {
   const names = [
     ...(vacancy.draft.changed || vacancy.rulesVersion === 0
-      ? [{ value: 'draft', label: 'The rules being edited' }]
+      ? [{ value: 'draft', label: say('composer.theRulesBeingEdited') }]
       : []),
-    ...vacancy.versions.map(({ version }) => ({ value: String(version), label: `Version ${version}` })),
+    ...vacancy.versions.map(({ version }) => ({
+      value: String(version),
+      label: say('composer.versionVersion', { version }),
+    })),
   ]
   const [from, setFrom] = useState(
     String(vacancy.draft.changed ? vacancy.rulesVersion : Math.max(0, vacancy.rulesVersion - 1)),
@@ -40,43 +44,54 @@ export function VersionsPart({ vacancy, mayEdit }: { vacancy: DeskVacancy; mayEd
     <div className="min-h-0 flex-1 overflow-auto px-5 py-4">
       <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] gap-6">
         <section>
-          <h2 className="mb-1 text-[1.0667rem]">Versions</h2>
+          <h2 className="mb-1 text-[1.0667rem]">{say('composer.versions')}</h2>
           <Table
             rows={vacancy.versions}
             keyOf={({ version }) => String(version)}
-            empty="None is published yet."
+            empty={say('composer.noneIsPublishedYet')}
             columns={[
-              { name: 'Version', of: ({ version }) => version },
+              { name: say('composer.version'), of: ({ version }) => version },
               {
-                name: 'Published',
+                name: say('composer.published'),
                 of: ({ savedAt, savedBy }) => `${writeMoment(savedAt, vacancy.timeZone)}, ${savedBy}`,
               },
-              { name: 'Why', of: ({ note }) => note },
-              { name: 'Sent under it', right: true, of: ({ applications }) => applications },
+              { name: say('composer.why'), of: ({ note }) => note },
+              { name: say('composer.sentUnderIt'), right: true, of: ({ applications }) => applications },
             ]}
           />
         </section>
         <Exchange vacancy={vacancy} mayEdit={mayEdit} versions={names} />
       </div>
       <section className="mt-5">
-        <h2 className="mb-1 text-[1.0667rem]">What two versions say differently</h2>
+        <h2 className="mb-1 text-[1.0667rem]">{say('composer.whatTwoVersionsSayDifferently')}</h2>
         <div className="mb-2 flex gap-3">
           <SelectField
-            label="Before"
+            label={say('composer.before')}
             value={from}
-            options={[...names, { value: '0', label: 'Nothing' }]}
+            options={[...names, { value: '0', label: say('composer.nothing') }]}
             onChange={(event) => setFrom(event.target.value)}
           />
-          <SelectField label="After" value={to} options={names} onChange={(event) => setTo(event.target.value)} />
+          <SelectField
+            label={say('composer.after')}
+            value={to}
+            options={names}
+            onChange={(event) => setTo(event.target.value)}
+          />
         </div>
         <Table
           rows={data?.differences ?? []}
           keyOf={({ of, key }) => `${of} ${key}`}
-          empty="They say the same."
+          empty={say('composer.theySayTheSame')}
           columns={[
-            { name: 'What', of: ({ of, title }) => `${ofWords[of]}: ${title}` },
-            { name: 'Before', of: ({ before }) => before ?? <span className="text-ink-3">was not there</span> },
-            { name: 'After', of: ({ after }) => after ?? <span className="text-ink-3">is taken out</span> },
+            { name: say('composer.what'), of: ({ of, title }) => `${ofWords[of]}: ${title}` },
+            {
+              name: say('composer.before'),
+              of: ({ before }) => before ?? <span className="text-ink-3">{say('composer.wasNotThere')}</span>,
+            },
+            {
+              name: say('composer.after'),
+              of: ({ after }) => after ?? <span className="text-ink-3">{say('composer.isTakenOut')}</span>,
+            },
           ]}
         />
       </section>
@@ -101,7 +116,7 @@ function Exchange({ vacancy, mayEdit, versions }: ExchangeProps) {
     const file = { format: 'probatum-rules', formatVersion: 1, title: vacancy.title, rules: result.data.rules }
     const link = document.createElement('a')
     link.href = URL.createObjectURL(new Blob([JSON.stringify(file, null, 2)], { type: 'application/json' }))
-    link.download = `${vacancy.slug}, ${version === 'draft' ? 'draft' : `version ${version}`}.json`
+    link.download = `${vacancy.slug}, ${version === 'draft' ? 'draft' : say('composer.versionVersion2', { version })}.json`
     link.click()
     URL.revokeObjectURL(link.href)
   }
@@ -112,19 +127,19 @@ function Exchange({ vacancy, mayEdit, versions }: ExchangeProps) {
       body: { version: vacancy.draft.version, text: await file.text() },
     })
     if (input.current) input.current.value = ''
-    if (done) toast(`The rules of ${file.name} are in the draft. Nothing is published yet.`)
+    if (done) toast(say('composer.theRulesOfAreIn', { name: file.name }))
   }
   return (
     <section>
-      <h2 className="mb-1 text-[1.0667rem]">As a file</h2>
+      <h2 className="mb-1 text-[1.0667rem]">{say('composer.asAFile')}</h2>
       <div className="flex flex-wrap items-end gap-3">
         <SelectField
-          label="Which"
+          label={say('composer.which')}
           value={version}
           options={versions}
           onChange={(event) => setVersion(event.target.value)}
         />
-        <Button onClick={() => void save()}>Save as JSON</Button>
+        <Button onClick={() => void save()}>{say('composer.saveAsJson')}</Button>
         {mayEdit && (
           <label className="cursor-pointer rounded-sheet border border-line-strong bg-sheet px-3 py-1.5 font-semibold focus-within:outline-2 focus-within:outline-asked hover:border-ink-3">
             <input
@@ -135,22 +150,20 @@ function Exchange({ vacancy, mayEdit, versions }: ExchangeProps) {
               disabled={busy}
               onChange={(event) => void take(event.target.files?.[0])}
             />
-            Take rules from a file
+            {say('composer.takeRulesFromAFile')}
           </label>
         )}
       </div>
       <p className="mt-1 text-[0.8333rem] text-ink-2">
-        What a file may hold is described at{' '}
+        {say('composer.whatAFileMayHold')}{' '}
         <a className="text-confirmed underline" href="/api/schemas/rules.json">
-          /api/schemas/rules.json
+          {say('composer.apiSchemasRulesJson')}
         </a>
         .
       </p>
       {problem && (
         <div role="alert" className="mt-2 rounded-sheet bg-contradicted-wash px-3 py-2 text-contradicted">
-          <p className="font-semibold">
-            {problem.faults ? 'The file was not taken; nothing was changed.' : problem.title}
-          </p>
+          <p className="font-semibold">{problem.faults ? say('composer.theFileWasNotTaken') : problem.title}</p>
           <ul>
             {problem.faults?.slice(0, 20).map(({ pointer, message }) => (
               <li key={pointer + message}>

@@ -2,6 +2,7 @@ import { Trash2 } from 'lucide-react'
 import { useState } from 'react'
 import type { Reply } from '#contract/endpoint'
 import type { listSentences, listTemplates } from '#contract/messages'
+import { say } from '#core/words/say'
 import { api } from '../../api'
 import { Button, Key } from '../../ui/Button'
 import { Dialog } from '../../ui/Dialog'
@@ -33,25 +34,22 @@ export function PreparedWords() {
     savedAt: new Date().toISOString(),
   }
   return (
-    <Overview
-      title="Prepared words"
-      about="Sentences for the key A in a file, where the first nine have the keys 1 to 9, and messages for writing to several. Each reader gets their own language."
-    >
+    <Overview title={say('preparedWords.preparedWords')} about={say('preparedWords.sentencesForTheKeyA')}>
       <div className="grid max-w-[1080px] grid-cols-[minmax(0,1fr)] gap-6">
         <Sentences
           key={`document ${versionOf(sentences, 'document')}`}
           about="document"
-          title="About a paper"
+          title={say('preparedWords.aboutAPaper')}
           given={sentences}
         />
         <Sentences
           key={`answer ${versionOf(sentences, 'answer')}`}
           about="answer"
-          title="About an answer"
+          title={say('preparedWords.aboutAnAnswer')}
           given={sentences}
         />
-        <section aria-label="Messages">
-          <h2 className="mb-1 font-semibold text-[1rem]">Messages</h2>
+        <section aria-label={say('preparedWords.messages')}>
+          <h2 className="mb-1 font-semibold text-[1rem]">{say('preparedWords.messages')}</h2>
           <ul className="mb-2 border-line border-t">
             {prepared.templates.map((template) => (
               <li key={template.id} className="flex flex-wrap items-baseline gap-x-4 border-line border-b py-1.5">
@@ -59,11 +57,13 @@ export function PreparedWords() {
                   {template.name}
                 </button>
                 <span className="min-w-0 flex-1 truncate text-ink-2">{template.english.subject}</span>
-                <span className="text-ink-2">{template.german ? 'English and German' : 'English only'}</span>
+                <span className="text-ink-2">
+                  {template.german ? say('preparedWords.englishAndGerman') : say('preparedWords.englishOnly')}
+                </span>
               </li>
             ))}
           </ul>
-          <Button onClick={() => setEditing(fresh)}>Prepare a message</Button>
+          <Button onClick={() => setEditing(fresh)}>{say('preparedWords.prepareAMessage')}</Button>
         </section>
       </div>
       {editing && <EditTemplate template={editing} onClose={() => setEditing(undefined)} />}
@@ -85,7 +85,7 @@ function Sentences({ about, title, given }: { about: Sentence['about']; title: s
     setSentences(sentences.map((sentence) => (sentence.id === id ? { ...sentence, ...over } : sentence)))
   const save = async () => {
     const body = { sentences: sentences.map(({ about: _, ...sentence }) => sentence) }
-    if (await act({ params: { about }, body })) toast('The sentences are saved.')
+    if (await act({ params: { about }, body })) toast(say('preparedWords.theSentencesAreSaved'))
   }
   return (
     <section aria-label={title}>
@@ -93,7 +93,7 @@ function Sentences({ about, title, given }: { about: Sentence['about']; title: s
       <SortableList
         items={sentences}
         keyOf={({ id }) => id}
-        nameOf={({ title: own }) => own || 'a sentence'}
+        nameOf={({ title: own }) => own || say('preparedWords.aSentence')}
         onOrder={setSentences}
       >
         {(sentence, grip, nth) => (
@@ -101,20 +101,20 @@ function Sentences({ about, title, given }: { about: Sentence['about']; title: s
             {grip}
             <span className="pt-1">{nth < 9 && <Key letter={String(nth + 1)} />}</span>
             <TextField
-              label="Short"
+              label={say('preparedWords.short')}
               hidden
               value={sentence.title}
               onChange={(event) => change(sentence.id, { title: event.target.value })}
             />
             <LongField
-              label="English"
+              label={say('preparedWords.english')}
               hidden
               rows={3}
               value={sentence.english}
               onChange={(event) => change(sentence.id, { english: event.target.value })}
             />
             <LongField
-              label="German"
+              label={say('preparedWords.german')}
               hidden
               rows={3}
               lang="de"
@@ -123,7 +123,9 @@ function Sentences({ about, title, given }: { about: Sentence['about']; title: s
             />
             <button
               type="button"
-              aria-label={`Remove ${sentence.title || 'this sentence'}`}
+              aria-label={say('preparedWords.removeTitle', {
+                title: sentence.title || say('preparedWords.thisSentence'),
+              })}
               className="p-1 text-ink-2 hover:text-contradicted"
               onClick={() => setSentences(sentences.filter(({ id }) => id !== sentence.id))}
             >
@@ -135,7 +137,7 @@ function Sentences({ about, title, given }: { about: Sentence['about']; title: s
       <ProblemNote problem={problem} />
       <div className="mt-1 flex gap-2">
         <Button kind="main" busy={busy} onClick={() => void save()}>
-          Save these sentences
+          {say('preparedWords.saveTheseSentences')}
         </Button>
         <Button
           onClick={() =>
@@ -145,7 +147,7 @@ function Sentences({ about, title, given }: { about: Sentence['about']; title: s
             ])
           }
         >
-          Add one
+          {say('preparedWords.addOne')}
         </Button>
       </div>
     </section>
@@ -161,16 +163,21 @@ function EditTemplate({ template, onClose }: { template: Template; onClose: () =
   const save = async () => {
     const body = { name, version: template.version, ...written }
     if (!(await saving.act({ params: { id: template.id }, body }))) return
-    toast(`Saved: ${name}.`)
+    toast(say('preparedWords.savedName', { name }))
     onClose()
   }
   const remove = async () => {
     if (!(await removing.act({ params: { id: template.id } }))) return
-    toast(`Removed: ${template.name}.`)
+    toast(say('preparedWords.removedName', { name: template.name }))
     onClose()
   }
   return (
-    <Dialog open onClose={onClose} title={template.version === 0 ? 'Prepare a message' : template.name} wide>
+    <Dialog
+      open
+      onClose={onClose}
+      title={template.version === 0 ? say('preparedWords.prepareAMessage') : template.name}
+      wide
+    >
       <form
         className="grid gap-3"
         noValidate
@@ -180,7 +187,7 @@ function EditTemplate({ template, onClose }: { template: Template; onClose: () =
         }}
       >
         <TextField
-          label="What it is called here"
+          label={say('preparedWords.whatItIsCalledHere')}
           value={name}
           limit={120}
           onChange={(event) => setName(event.target.value)}
@@ -189,11 +196,11 @@ function EditTemplate({ template, onClose }: { template: Template; onClose: () =
         <ProblemNote problem={removing.problem ?? (saving.problem?.faults ? undefined : saving.problem)} />
         <div className="flex gap-2">
           <Button kind="main" type="submit" busy={saving.busy} disabled={name.trim() === ''}>
-            Save
+            {say('preparedWords.save')}
           </Button>
           {template.version > 0 && (
             <Button kind="grave" busy={removing.busy} onClick={() => void remove()}>
-              Remove
+              {say('preparedWords.remove')}
             </Button>
           )}
         </div>

@@ -1,4 +1,5 @@
 import type { InLanguages } from '#contract/messages'
+import { say } from '#core/words/say'
 import { api, type Problem } from '../../api'
 import { LongField, TextField } from '../../ui/Field'
 import { faultAt } from '../../ui/ProblemNote'
@@ -19,14 +20,14 @@ export function WrittenFields({ written, onChange, problem }: Props) {
       <div className="grid grid-cols-2 gap-4">
         <div className="grid content-start gap-2">
           <TextField
-            label="Subject"
+            label={say('preparedWords.subject')}
             value={written.english.subject}
             limit={150}
             error={faultAt(problem, 'english/subject')}
             onChange={(event) => onChange({ ...written, english: { ...written.english, subject: event.target.value } })}
           />
           <LongField
-            label="Message"
+            label={say('preparedWords.message')}
             rows={8}
             value={written.english.text}
             limit={4000}
@@ -36,7 +37,7 @@ export function WrittenFields({ written, onChange, problem }: Props) {
         </div>
         <div className="grid content-start gap-2">
           <TextField
-            label="Subject in German"
+            label={say('preparedWords.subjectInGerman')}
             optional
             lang="de"
             value={german.subject}
@@ -45,7 +46,7 @@ export function WrittenFields({ written, onChange, problem }: Props) {
             onChange={(event) => setGerman({ subject: event.target.value })}
           />
           <LongField
-            label="Message in German"
+            label={say('preparedWords.messageInGerman')}
             optional
             rows={8}
             lang="de"
@@ -57,11 +58,11 @@ export function WrittenFields({ written, onChange, problem }: Props) {
         </div>
       </div>
       <p className="text-[0.8333rem] text-ink-2">
-        It begins with a greeting by name and ends with who you are. In between you can put{' '}
+        {say('preparedWords.itBeginsWithAGreeting')}{' '}
         {data?.placeholders.map(({ name, is }, nth) => (
           <span key={name}>
             {nth > 0 && ', '}
-            <code className="font-mono">{`{{${name}}}`}</code> for {is}
+            <code className="font-mono">{`{{${name}}}`}</code> {say('preparedWords.forIs', { is })}
           </span>
         ))}
         .

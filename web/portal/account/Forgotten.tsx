@@ -14,17 +14,12 @@ export function Forgotten() {
   const [sent, setSent] = useState(false)
   if (sent)
     return (
-      <AccountSheet title={say('Look into your mailbox')}>
-        <p>
-          {say(
-            'If {{mail}} belongs to an account, a link to set a new password is on its way. It works for two hours.',
-            { mail },
-          )}
-        </p>
+      <AccountSheet title={say('account.lookIntoYourMailbox')}>
+        <p>{say('account.ifBelongsToAnAccount', { mail })}</p>
       </AccountSheet>
     )
   return (
-    <AccountSheet title={say('Password forgotten')}>
+    <AccountSheet title={say('account.passwordForgotten')}>
       <form
         className="grid gap-4"
         noValidate
@@ -34,7 +29,7 @@ export function Forgotten() {
         }}
       >
         <TextField
-          label={say('Mail address')}
+          label={say('account.mailAddress')}
           type="email"
           autoComplete="username"
           value={mail}
@@ -43,7 +38,7 @@ export function Forgotten() {
         />
         <ProblemNote problem={problem?.faults ? undefined : problem} />
         <Button kind="main" type="submit" busy={busy}>
-          {say('Send me a link')}
+          {say('account.sendMeALink')}
         </Button>
       </form>
     </AccountSheet>
@@ -57,7 +52,7 @@ export function NewPassword() {
   const [password, setPassword] = useState('')
   const navigate = useNavigate()
   return (
-    <AccountSheet title={say('Set a new password')}>
+    <AccountSheet title={say('account.setANewPassword')}>
       <form
         className="grid gap-4"
         noValidate
@@ -67,19 +62,17 @@ export function NewPassword() {
         }}
       >
         <TextField
-          label={say('New password')}
+          label={say('account.newPassword')}
           type="password"
           autoComplete="new-password"
-          help={say(
-            'At least 12 characters. A few unrelated words are hard to guess and easy to keep. You will be signed out everywhere.',
-          )}
+          help={say('account.atLeast12CharactersAFewUnrelated')}
           value={password}
           onChange={(event) => setPassword(event.target.value)}
           error={faultAt(problem, 'password')}
         />
         <ProblemNote problem={problem?.faults ? undefined : problem} />
         <Button kind="main" type="submit" busy={busy}>
-          {say('Set it')}
+          {say('account.setIt')}
         </Button>
       </form>
     </AccountSheet>
@@ -96,20 +89,20 @@ export function MailChange() {
     if (done)
       setSaid(
         done.changed
-          ? say('Your address is changed. Use it from now on to sign in.')
-          : say('Thank you. We are still waiting for {{address}}.', { address: done.waitingFor ?? '' }),
+          ? say('account.yourAddressIsChangedUse')
+          : say('account.thankYouWeAreStill', { address: done.waitingFor ?? '' }),
       )
   }
   return (
-    <AccountSheet title={say('Change of your mail address')}>
+    <AccountSheet title={say('account.changeOfYourMailAddress')}>
       {said ? (
         <p role="status">{said}</p>
       ) : (
         <>
-          <p className="mb-4">{say('It is changed once both the old and the new address have agreed.')}</p>
+          <p className="mb-4">{say('account.itIsChangedOnceBoth')}</p>
           <ProblemNote problem={problem} />
           <Button kind="main" busy={busy} onClick={() => void agree()}>
-            {say('Agree')}
+            {say('account.agree')}
           </Button>
         </>
       )}

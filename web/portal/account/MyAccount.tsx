@@ -9,6 +9,7 @@ import { faultAt, ProblemNote } from '../../ui/ProblemNote'
 import { Waiting } from '../../ui/Waiting'
 import { useAct } from '../../useAct'
 import { useSession } from '../../useSession'
+import { LanguageChoice } from '../LanguageChoice'
 import { MyData } from './MyData'
 import { Part, PasswordAgain } from './Part'
 
@@ -27,16 +28,19 @@ export function MyAccount() {
   return (
     <main className="mx-auto grid max-w-[760px] gap-4 px-4 py-7 sm:px-7">
       <div>
-        <h1 className="text-[2em]">{say('Your account')}</h1>
+        <h1 className="text-[2em]">{say('account.yourAccount')}</h1>
         <p className="text-ink-2">
           {account.name}, {account.mail}
         </p>
       </div>
       {codesFirst && (
         <p role="status" className="rounded-sheet bg-soon-wash px-3 py-2 text-soon-ink">
-          {say('Your role signs in with one-time codes as well. Set them up here, then the desk opens.')}
+          {say('account.yourRoleSignsInWith')}
         </p>
       )}
+      <Part title={say('account.language')}>
+        <LanguageChoice />
+      </Part>
       <Codes on={account.codesOn} left={account.recoveryCodesLeft} />
       <Password />
       <MailAddress now={account.mail} moving={account.newMail} />
@@ -59,14 +63,10 @@ function Codes({ on, left }: { on: boolean; left: number }) {
   }, [setUp])
   if (codes)
     return (
-      <Part title={say('Your recovery codes')}>
-        <p className="mb-2">
-          {say(
-            'Each opens your account once, if your phone is lost. They are shown this once; write them down or print them.',
-          )}
-        </p>
+      <Part title={say('account.yourRecoveryCodes')}>
+        <p className="mb-2">{say('account.eachOpensYourAccountOnce')}</p>
         <ul
-          aria-label={say('Your recovery codes')}
+          aria-label={say('account.yourRecoveryCodes')}
           className="grid grid-cols-2 gap-x-6 gap-y-1 font-mono sm:grid-cols-3"
         >
           {codes.map((text) => (
@@ -74,26 +74,26 @@ function Codes({ on, left }: { on: boolean; left: number }) {
           ))}
         </ul>
         <Button className="mt-3" onClick={() => setCodes(undefined)}>
-          {say('I have kept them')}
+          {say('account.iHaveKeptThem')}
         </Button>
       </Part>
     )
   if (on)
     return (
-      <Part title={say('One-time codes')}>
+      <Part title={say('account.oneTimeCodes')}>
         <p className="mb-2">
-          {say('Switched on.')} {say('{{count}} recovery codes are left.', { count: left })}
+          {say('account.switchedOn')} {say('account.recoveryCodesAreLeft', { count: left })}
         </p>
         <div className="grid gap-3">
           <TextField
-            label={say('Code of your authenticator app, or a recovery code')}
+            label={say('account.codeOfYourAuthenticatorApp')}
             autoComplete="one-time-code"
             value={code}
             onChange={(event) => setCode(event.target.value)}
             error={faultAt(drop.problem, 'code')}
           />
           <PasswordAgain
-            act={say('Switch them off')}
+            act={say('account.switchThemOff')}
             grave
             busy={drop.busy}
             fault={faultAt(drop.problem, 'password')}
@@ -105,13 +105,11 @@ function Codes({ on, left }: { on: boolean; left: number }) {
     )
   if (setUp)
     return (
-      <Part title={say('One-time codes')}>
+      <Part title={say('account.oneTimeCodes')}>
         <div className="grid gap-4 sm:grid-cols-[180px_1fr]">
-          {picture && (
-            <img src={picture} alt={say('The QR code for your authenticator app')} width={176} height={176} />
-          )}
+          {picture && <img src={picture} alt={say('account.theQrCodeForYour')} width={176} height={176} />}
           <div>
-            <p>{say('Scan this with an authenticator app, or type this secret into it:')}</p>
+            <p>{say('account.scanThisWithAnAuthenticator')}</p>
             <p className="my-1 break-all font-mono">{setUp.secret.replace(/(.{4})/g, '$1 ')}</p>
             <form
               className="mt-2 grid gap-3"
@@ -125,7 +123,7 @@ function Codes({ on, left }: { on: boolean; left: number }) {
               }}
             >
               <TextField
-                label={say('The code it shows now')}
+                label={say('account.theCodeItShowsNow')}
                 inputMode="numeric"
                 autoComplete="one-time-code"
                 value={code}
@@ -134,7 +132,7 @@ function Codes({ on, left }: { on: boolean; left: number }) {
               />
               <ProblemNote problem={confirm.problem?.faults ? undefined : confirm.problem} />
               <Button kind="main" type="submit" busy={confirm.busy} className="justify-self-start">
-                {say('Switch them on')}
+                {say('account.switchThemOn')}
               </Button>
             </form>
           </div>
@@ -142,12 +140,10 @@ function Codes({ on, left }: { on: boolean; left: number }) {
       </Part>
     )
   return (
-    <Part title={say('One-time codes')}>
-      <p className="mb-2">
-        {say('A code from an authenticator app on your phone, asked for beside the password. Optional.')}
-      </p>
+    <Part title={say('account.oneTimeCodes')}>
+      <p className="mb-2">{say('account.aCodeFromAnAuthenticator')}</p>
       <PasswordAgain
-        act={say('Set them up')}
+        act={say('account.setThemUp')}
         busy={begin.busy}
         fault={faultAt(begin.problem, 'password')}
         onGiven={(password) => void begin.act({ body: { password } }).then((begun) => begun && setSetUp(begun))}
@@ -162,24 +158,24 @@ function Password() {
   const [next, setNext] = useState('')
   const [done, setDone] = useState(false)
   return (
-    <Part title={say('Password')}>
+    <Part title={say('account.password')}>
       {done && (
         <p role="status" className="mb-2 font-semibold text-confirmed">
-          {say('It is changed, and you are signed out everywhere else.')}
+          {say('account.itIsChangedAndYou')}
         </p>
       )}
       <div className="grid gap-3">
         <TextField
-          label={say('New password')}
+          label={say('account.newPassword')}
           type="password"
           autoComplete="new-password"
-          help={say('At least 12 characters. A few unrelated words are hard to guess and easy to keep.')}
+          help={say('account.atLeast12CharactersAFew')}
           value={next}
           onChange={(event) => setNext(event.target.value)}
           error={faultAt(problem, 'next')}
         />
         <PasswordAgain
-          act={say('Change it')}
+          act={say('account.changeIt')}
           busy={busy}
           fault={faultAt(problem, 'password')}
           onGiven={(password) =>
@@ -200,10 +196,10 @@ function MailAddress({ now, moving }: { now: string; moving: string | null }) {
   const { act, busy, problem } = useAct('changeMail')
   const [mail, setMail] = useState('')
   return (
-    <Part title={say('Mail address')}>
+    <Part title={say('account.mailAddress')}>
       {moving && (
         <p role="status" className="mb-2 rounded-sheet bg-soon-wash px-3 py-2 text-soon-ink">
-          {say('A link is on its way to {{now}} and to {{moving}}. The address changes once both have been opened.', {
+          {say('account.aLinkIsOnIts', {
             now,
             moving,
           })}
@@ -211,7 +207,7 @@ function MailAddress({ now, moving }: { now: string; moving: string | null }) {
       )}
       <div className="grid gap-3">
         <TextField
-          label={say('New address')}
+          label={say('account.newAddress')}
           type="email"
           autoComplete="email"
           value={mail}
@@ -219,7 +215,7 @@ function MailAddress({ now, moving }: { now: string; moving: string | null }) {
           error={faultAt(problem, 'mail')}
         />
         <PasswordAgain
-          act={say('Send the links')}
+          act={say('account.sendTheLinks')}
           busy={busy}
           fault={faultAt(problem, 'password')}
           onGiven={(password) => void act({ body: { password, mail } }).then((done) => done && setMail(''))}
@@ -233,13 +229,13 @@ function MailAddress({ now, moving }: { now: string; moving: string | null }) {
 function Elsewhere({ sessions }: { sessions: number }) {
   const { act, busy, problem } = useAct('signOutElsewhere')
   return (
-    <Part title={say('Where you are signed in')}>
+    <Part title={say('account.whereYouAreSignedIn')}>
       <p className="mb-2">
-        {sessions <= 1 ? say('Only here.') : say('In {{sessions}} places, this one among them.', { sessions })}
+        {sessions <= 1 ? say('account.onlyHere') : say('account.inPlacesThisOneAmong', { sessions })}
       </p>
       {sessions > 1 && (
         <Button busy={busy} onClick={() => void act({})}>
-          {say('Sign out everywhere else')}
+          {say('account.signOutEverywhereElse')}
         </Button>
       )}
       <ProblemNote problem={problem} />

@@ -20,27 +20,23 @@ export function MyData() {
     if (await act({ body: { password, agreed: true } })) navigate('/')
   }
   return (
-    <Part title={say('Your data')}>
-      <p className="mb-2">{say('All we know of you, with every paper you sent, is yours to keep.')}</p>
+    <Part title={say('account.yourData')}>
+      <p className="mb-2">{say('account.allWeKnowOfYou')}</p>
       <p className="mb-3">
         <a href={addressOf('exportPersonalData')} download className="font-semibold text-confirmed underline">
-          {say('Take all of it along, as a ZIP')}
+          {say('account.takeAllOfItAlong')}
         </a>
       </p>
       {data && (
         <>
-          <h3 className="font-semibold">{say('What is kept, and why')}</h3>
+          <h3 className="font-semibold">{say('account.whatIsKeptAndWhy')}</h3>
           <KeptList kept={data.kept} />
           {erasing ? (
             <div className="mt-3 grid gap-3">
-              <p>
-                {say(
-                  'Erased, your account is closed, what is under way is withdrawn, and nobody here finds you any more. It cannot be undone. Only this stays, until its day, and then goes by itself:',
-                )}
-              </p>
+              <p>{say('account.erasedYourAccountIsClosed')}</p>
               <KeptList kept={data.left} />
               <PasswordAgain
-                act={say('Erase my data')}
+                act={say('account.eraseMyData')}
                 grave
                 busy={busy}
                 fault={faultAt(problem, 'password')}
@@ -49,13 +45,13 @@ export function MyData() {
               <ProblemNote problem={problem?.faults ? undefined : problem} />
               <div>
                 <Button kind="quiet" onClick={() => setErasing(false)}>
-                  {say('Keep everything as it is')}
+                  {say('account.keepEverythingAsItIs')}
                 </Button>
               </div>
             </div>
           ) : (
             <Button className="mt-3" onClick={() => setErasing(true)}>
-              {say('Have it erased')}
+              {say('account.haveItErased')}
             </Button>
           )}
         </>
@@ -69,7 +65,7 @@ const KeptList = ({ kept }: { kept: readonly Kept[] }) => (
     {kept.map(({ what, rule, until }) => (
       <li key={what} className="py-1.5">
         {what}
-        {until && <span className="text-ink-2">, {say('until {{day}}', { day: writeWhen(until) })}</span>}
+        {until && <span className="text-ink-2">, {say('account.untilDay', { day: writeWhen(until) })}</span>}
         <span className="block text-[0.93em] text-ink-2">{rule}</span>
       </li>
     ))}

@@ -28,7 +28,7 @@ export function PasswordAgain({ act, busy, onGiven, fault, grave }: AgainProps) 
       }}
     >
       <TextField
-        label={say('Your password')}
+        label={say('account.yourPassword')}
         type="password"
         autoComplete="current-password"
         value={password}

@@ -4,6 +4,7 @@ import type { Draft } from '#contract/applications'
 import { isAsked } from '#core/form/answer'
 import type { Section } from '#core/form/form'
 import { say } from '#core/words/say'
+import { translated } from '#core/words/translations'
 import { api, writeFor } from '../../api'
 import { Waiting } from '../../ui/Waiting'
 import { writeMoment, writeTime } from '../../ui/write'
@@ -52,16 +53,16 @@ function Writing({ draft, section, afterSending }: { draft: Draft; section: Sect
   const index = asked.indexOf(section)
   useEffect(() => {
     window.scrollTo({ top: 0 })
-    document.title = `${say(section.title)}, ${draft.vacancy.title}`
+    document.title = `${translated(section).title}, ${draft.vacancy.title}`
   }, [section, draft.vacancy.title])
   const next = asked[index + 1]
   return (
     <main className="mx-auto grid max-w-[1240px] gap-x-9 gap-y-6 px-4 py-6 sm:px-7 lg:grid-cols-[200px_minmax(0,1fr)] xl:grid-cols-[200px_minmax(0,1fr)_270px]">
-      <nav aria-label={say('Your application')} className="max-lg:order-first">
+      <nav aria-label={say('apply.yourApplication')} className="max-lg:order-first">
         <p className="mb-2 px-2 font-semibold text-ink-2">{draft.vacancy.title}</p>
         {!afterSending && draft.vacancy.open && (
           <p className="mb-3 rounded-sheet bg-soon-wash px-2 py-1.5 font-semibold text-[0.9em] text-soon-ink">
-            {say('Not sent yet · closes {{when}}', {
+            {say('apply.notSentYetCloses', {
               when: writeMoment(draft.vacancy.closesAt, draft.vacancy.timeZone),
             })}{' '}
             <span className="font-normal">({draft.vacancy.timeZone.replace(/_/g, ' ')})</span>
@@ -69,10 +70,10 @@ function Writing({ draft, section, afterSending }: { draft: Draft; section: Sect
         )}
         <details key={section.key} className="lg:hidden">
           <summary className="cursor-pointer rounded-sheet border border-line bg-sheet px-3 py-2 font-semibold">
-            {say('Part {{index}} of {{count}}: {{title}}', {
+            {say('apply.partOf', {
               index: index + 1,
               count: asked.length,
-              title: say(section.title),
+              title: translated(section).title,
             })}
           </summary>
           <SectionList draft={draft} section={section} autosave={autosave} />
@@ -89,19 +90,17 @@ function Writing({ draft, section, afterSending }: { draft: Draft; section: Sect
             className="mb-4 rounded-sheet border border-contradicted bg-contradicted-wash px-4 py-3 text-contradicted"
           >
             <strong>
-              {say('This vacancy closed on {{when}}.', {
+              {say('apply.thisVacancyClosedOn', {
                 when: writeMoment(draft.vacancy.closesAt, draft.vacancy.timeZone),
               })}
             </strong>{' '}
-            {say('What you wrote is kept and cannot be sent any more. It is there for your next application.')}
+            {say('apply.whatYouWroteIsKept')}
           </p>
         )}
-        <h1 className="text-[1.95em]">{say(section.heading)}</h1>
-        <p className="mb-4 max-w-[60ch] text-ink-2">{say(section.intro)}</p>
+        <h1 className="text-[1.95em]">{translated(section).heading}</h1>
+        <p className="mb-4 max-w-[60ch] text-ink-2">{translated(section).intro}</p>
         {place === ownPlace && draft.behalf && (
-          <p className="mb-4 rounded-sheet bg-soon-wash px-4 py-3 text-soon-ink">
-            {say('We wrote this down for you from what you told us. Read it through and change whatever is not right.')}
-          </p>
+          <p className="mb-4 rounded-sheet bg-soon-wash px-4 py-3 text-soon-ink">{say('apply.weWroteThisDownFor')}</p>
         )}
         {afterSending || <FromBefore draft={draft} section={section} autosave={autosave} />}
         <SectionBody draft={draft} section={section} autosave={autosave} />
@@ -111,7 +110,7 @@ function Writing({ draft, section, afterSending }: { draft: Draft; section: Sect
               to={`${place}/${draft.id}/${next.key}`}
               className="inline-block rounded-sheet border border-line-strong bg-sheet px-4 py-2 font-semibold hover:border-ink-3"
             >
-              {say('Next: {{title}}', { title: say(next.title) })}
+              {say('apply.nextTitle', { title: translated(next).title })}
             </Link>
           </p>
         )}
@@ -122,20 +121,18 @@ function Writing({ draft, section, afterSending }: { draft: Draft; section: Sect
         {afterSending && (
           <p className="mt-6">
             <Link to={`/applications/${draft.id}`} className="font-semibold text-confirmed">
-              {say('Back to where it stands')}
+              {say('apply.backToWhereItStands')}
             </Link>
           </p>
         )}
       </div>
-      <aside className="max-xl:lg:col-start-2" aria-label={say('What is left')}>
+      <aside className="max-xl:lg:col-start-2" aria-label={say('apply.whatIsLeft')}>
         <h2 className="mb-2 text-[1.25em]" aria-live="polite">
           {draft.left.length === 0
-            ? say('Nothing is left')
-            : say('What is left: {{count}} things', { count: draft.left.length })}
+            ? say('apply.nothingIsLeft')
+            : say('apply.whatIsLeftThings', { count: draft.left.length })}
         </h2>
-        {draft.left.length === 0 && !afterSending && (
-          <p className="text-ink-2">{say('Read it through and send it.')}</p>
-        )}
+        {draft.left.length === 0 && !afterSending && <p className="text-ink-2">{say('apply.readItThroughAndSend')}</p>}
         <ol className="divide-y divide-line border-line border-y empty:hidden">
           {draft.left.map(({ title, why, section: where }, nth) => (
             <li key={`${title}-${nth}`} className="grid grid-cols-[2em_1fr] py-2">
@@ -155,7 +152,7 @@ function Writing({ draft, section, afterSending }: { draft: Draft; section: Sect
         </ol>
         <p className="mt-3 text-[0.9em] text-ink-2">
           <Link to={`/vacancies/${draft.vacancy.slug}`} className="font-semibold text-confirmed">
-            {say('Why each thing is asked')}
+            {say('apply.whyEachThingIsAsked')}
           </Link>
         </p>
       </aside>
@@ -211,23 +208,23 @@ function SectionLink({
   const place = useApplyPlace()
   const open = left.filter((item) => item.section === section.key).length
   const words = !asked
-    ? say('not needed')
+    ? say('apply.notNeeded')
     : section.holds === 'send'
       ? ''
       : section.holds === 'equality'
-        ? say('voluntary')
+        ? say('apply.voluntary')
         : open > 0
-          ? say('{{count}} left', { count: open })
+          ? say('apply.countLeft', { count: open })
           : empty
-            ? say('nothing yet')
-            : say('done')
+            ? say('apply.nothingYet')
+            : say('apply.done')
   return (
     <Link
       to={`${place}/${id}/${section.key}`}
       aria-current={current ? 'page' : undefined}
       className={`flex items-baseline justify-between gap-2 rounded-sheet border px-2 py-1.5 ${current ? 'border-line bg-sheet font-semibold' : 'border-transparent hover:bg-sheet'}`}
     >
-      <span>{say(section.title)}</span>
+      <span>{translated(section).title}</span>
       <span className="whitespace-nowrap font-mono font-normal text-[0.82em] text-ink-3">{words}</span>
     </Link>
   )
@@ -236,11 +233,7 @@ function SectionLink({
 function SectionBody({ draft, section, autosave }: { draft: Draft; section: Section; autosave: Autosave }) {
   const place = useApplyPlace()
   if (place !== ownPlace && leftToThem.has(section.holds))
-    return (
-      <p className="text-ink-2">
-        This part is left to {draft.behalf?.person}, once they have taken the application over.
-      </p>
-    )
+    return <p className="text-ink-2">{say('apply.leftToThem', { person: draft.behalf?.person ?? '' })}</p>
   if (section.holds === 'study') return <StudySection draft={draft} />
   if (section.holds === 'work') return <WorkSection draft={draft} />
   if (section.holds === 'credentials') return <CredentialsSection draft={draft} />
@@ -264,17 +257,17 @@ function onlyOpen(section: Section, { reopened, stillAsked }: Draft): Section {
 
 function SavedNote({ autosave: { state, problem, savedAt } }: { autosave: Autosave }) {
   const words = {
-    saved: `${say('Everything is saved.')} ${say('Last at {{time}}.', { time: writeTime(savedAt) })}`,
-    waiting: say('Saving…'),
-    'no connection': `${say('No connection. What you typed is kept on this device and saved when it is back.')} ${say('Last saved at {{time}}.', { time: writeTime(savedAt) })}`,
-    refused: problem?.title ?? say('One answer cannot be kept as it is; see beside it. Everything else is saved.'),
+    saved: `${say('apply.everythingIsSaved')} ${say('apply.lastAt', { time: writeTime(savedAt) })}`,
+    waiting: say('apply.saving'),
+    'no connection': `${say('apply.noConnectionWhatYouTyped')} ${say('apply.lastSavedAt', { time: writeTime(savedAt) })}`,
+    refused: problem?.title ?? say('apply.oneAnswerCannotBeKept'),
   }
   return (
     <p
       role="status"
       className={`mt-4 px-2 text-[0.88em] ${state === 'refused' || state === 'no connection' ? 'font-semibold text-soon-ink' : 'text-ink-2'}`}
     >
-      {words[state]} {state === 'saved' && say('Leave whenever you like, nothing is lost.')}
+      {words[state]} {state === 'saved' && say('apply.leaveWheneverYouLikeNothing')}
     </p>
   )
 }

@@ -1,6 +1,7 @@
 import type { Draft } from '#contract/applications'
 import type { Question } from '#core/form/form'
 import { say } from '#core/words/say'
+import { translated } from '#core/words/translations'
 import { Button } from '../../ui/Button'
 import { ProblemNote } from '../../ui/ProblemNote'
 import { useAct } from '../../useAct'
@@ -28,18 +29,18 @@ export function AskedPaper({ question, draft, titled }: { question: Question; dr
     <div>
       {titled && (
         <p className="mb-1 font-semibold text-[0.93em]">
-          {say(question.label)}
-          {!question.required && <span className="font-normal text-ink-3"> {say('(if any)')}</span>}
+          {translated(question).label}
+          {!question.required && <span className="font-normal text-ink-3"> {say('apply.ifAny')}</span>}
         </p>
       )}
       {claim ? (
-        <Documents claim={claim} prompt={question.videoSeconds ? say('Choose a video') : undefined} />
+        <Documents claim={claim} prompt={question.videoSeconds ? say('apply.chooseAVideo') : undefined} />
       ) : (
         <Button busy={busy} onClick={() => void begin()}>
-          {question.videoSeconds ? say('Add a video') : say('Add a document')}
+          {question.videoSeconds ? say('apply.addAVideo') : say('apply.addADocument')}
         </Button>
       )}
-      {titled && question.help && <p className="mt-1 text-[0.87em] text-ink-2">{say(question.help)}</p>}
+      {titled && question.help && <p className="mt-1 text-[0.87em] text-ink-2">{translated(question).help}</p>}
       <ProblemNote problem={problem} />
     </div>
   )

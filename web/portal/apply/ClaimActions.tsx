@@ -8,10 +8,10 @@ import { writeDayOf } from '../../ui/write'
 import { useAct } from '../../useAct'
 
 const rungWords = (): Partial<Record<Claim['rung'], string>> => ({
-  asked: say('The source has been asked.'),
-  confirmed: say('Confirmed.'),
-  contradicted: say('The source says otherwise.'),
-  unconfirmable: say('The source cannot confirm it.'),
+  asked: say('apply.theSourceHasBeenAsked'),
+  confirmed: say('apply.confirmed'),
+  contradicted: say('apply.theSourceSaysOtherwise'),
+  unconfirmable: say('apply.theSourceCannotConfirmIt'),
 })
 
 /** Whether the desk has opened a section again that holds this. */
@@ -31,7 +31,7 @@ export function ClaimActions({
 }) {
   const { act, busy, problem } = useAct('removeClaim')
   const settled = rungWords()[claim.rung]
-  const given = say('Given or confirmed {{day}}.', { day: writeDayOf(claim.saidAt) })
+  const given = say('apply.givenOrConfirmed', { day: writeDayOf(claim.saidAt) })
   if (settled && !reopened)
     return (
       <p className="text-[0.93em] text-ink-2">
@@ -43,8 +43,8 @@ export function ClaimActions({
       <p className="text-right text-[0.88em] text-ink-3">{given}</p>
       <div className="flex justify-end">
         {onChange && (
-          <Button kind="quiet" onClick={onChange} aria-label={say('Change {{label}}', { label: claim.label })}>
-            {say('Change')}
+          <Button kind="quiet" onClick={onChange} aria-label={say('apply.changeLabel', { label: claim.label })}>
+            {say('apply.change')}
           </Button>
         )}
         {claim.rung === 'claimed' && (
@@ -52,9 +52,9 @@ export function ClaimActions({
             kind="quiet"
             busy={busy}
             onClick={() => void act({ params: { id: claim.id }, query: { version: String(claim.version) } })}
-            aria-label={say('Take back {{label}}', { label: claim.label })}
+            aria-label={say('apply.takeBack', { label: claim.label })}
           >
-            {say('Take back')}
+            {say('apply.takeBack2')}
           </Button>
         )}
       </div>

@@ -37,7 +37,7 @@ export function ClaimForm({ editor, saving, ready = true, beside, className = ''
             {saving}
           </Button>
           <Button kind="quiet" onClick={giveUp}>
-            {say('Cancel')}
+            {say('apply.cancel')}
           </Button>
         </div>
       </div>

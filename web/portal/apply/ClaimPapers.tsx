@@ -14,7 +14,7 @@ export function ClaimPapers({ claim, accepted }: { claim: Claim; accepted: reado
     <div>
       {need.linkInstead && link && (
         <p className="mb-1 text-[0.93em] text-ink-2">
-          {say('The link to the programme stands instead of papers:')}{' '}
+          {say('apply.theLinkToTheProgramme')}{' '}
           <a href={link} rel="noreferrer" target="_blank" className="break-all text-confirmed underline">
             {link}
           </a>

@@ -3,6 +3,7 @@ import type { Draft } from '#contract/applications'
 import type { Claim, ClaimDetails } from '#contract/claims'
 import { writeWhen } from '#core/dates/write'
 import { credentialKind, credentialKinds } from '#core/requirements/catalogue'
+import { credentialName } from '#core/words/names'
 import { say } from '#core/words/say'
 import { Button } from '../../ui/Button'
 import { DateField } from '../../ui/DateField'
@@ -77,21 +78,15 @@ export function CredentialsSection({ draft }: { draft: Draft }) {
         />
       ) : (
         <Sheet>
-          {missing.length > 0 && (
-            <p className="mb-2">
-              {say(
-                'This post asks for these before the first day. If you have them, give them now; it saves days later.',
-              )}
-            </p>
-          )}
+          {missing.length > 0 && <p className="mb-2">{say('apply.thisPostAsksForThese')}</p>}
           <div className="flex flex-wrap gap-2">
             {missing.map((key) => (
               <Button key={key} onClick={() => add(key)}>
-                {say('Add: {{kind}}', { kind: say(credentialKind(key)?.name ?? key) })}
+                {say('apply.addKind', { kind: credentialName(key) })}
               </Button>
             ))}
             <Button kind="quiet" onClick={() => add(credentialKinds[0]!.key)}>
-              {say('Add another kind')}
+              {say('apply.addAnotherKind')}
             </Button>
           </div>
         </Sheet>
@@ -117,10 +112,10 @@ function CredentialLine({ claim, accepted, renewing, reopened, onChange }: FaceP
   const { sourceName, number, through, region } = claim.details
   const until =
     through === 'does not expire'
-      ? say('does not expire')
+      ? say('apply.doesNotExpire')
       : through === 'unknown'
-        ? say('validity not known')
-        : say('valid through {{day}}', { day: writeWhen(through) })
+        ? say('apply.validityNotKnown')
+        : say('apply.validThrough', { day: writeWhen(through) })
   return (
     <Sheet>
       <div className="flex flex-wrap items-start justify-between gap-2">
@@ -168,23 +163,23 @@ function CredentialEditor({ draftId, claim, kind, wanted, onDone, onHeld }: Edit
   const twin = problem?.code === 'already-given' ? String(problem.claimId) : undefined
   const options = [...credentialKinds]
     .sort((a, b) => Number(wanted.includes(b.key)) - Number(wanted.includes(a.key)))
-    .map(({ key, name }) => ({ value: key, label: say(name) }))
+    .map(({ key }) => ({ value: key, label: credentialName(key) }))
   return (
     <Sheet>
       <ClaimForm
         editor={editor}
-        saving={claim ? say('Save') : say('Add to my papers')}
+        saving={claim ? say('apply.save') : say('apply.addToMyPapers')}
         beside={
           twin && (
             <div className="mt-2 flex gap-3">
-              <Button onClick={() => onHeld(twin, 'open')}>{say('Open it')}</Button>
-              <Button onClick={() => onHeld(twin, 'renew')}>{say('Give its renewal')}</Button>
+              <Button onClick={() => onHeld(twin, 'open')}>{say('apply.openIt')}</Button>
+              <Button onClick={() => onHeld(twin, 'renew')}>{say('apply.giveItsRenewal')}</Button>
             </div>
           )
         }
       >
         <SelectField
-          label={say('Kind')}
+          label={say('apply.kind')}
           options={options}
           value={details.credential}
           disabled={claim !== undefined}
@@ -197,27 +192,27 @@ function CredentialEditor({ draftId, claim, kind, wanted, onDone, onHeld }: Edit
           }
         />
         <SourcePicker
-          label={say('Who issued it?')}
+          label={say('apply.whoIssuedIt')}
           kinds="licensing body,certifier"
           value={details}
           onChange={(source) => setDetails((before) => ({ ...before, ...source }))}
           error={fault('sourceName')}
         />
         <TextField
-          label={say('Number')}
+          label={say('apply.number')}
           value={details.number}
           onChange={(event) => set('number', event.target.value)}
           help={
             about?.number
-              ? say('As printed, such as {{example}}.', { example: about.number.example })
-              : say('As printed, with letters and signs.')
+              ? say('apply.asPrintedSuchAs', { example: about.number.example })
+              : say('apply.asPrintedWithLettersAnd')
           }
           error={fault('number')}
         />
         {about?.regions && (
           <SelectField
-            label={say('Where it holds')}
-            empty={say('Choose')}
+            label={say('apply.whereItHolds')}
+            empty={say('apply.choose')}
             options={about.regions.map((region) => ({ value: region, label: region }))}
             value={details.region ?? ''}
             onChange={(event) => set('region', event.target.value)}
@@ -225,27 +220,27 @@ function CredentialEditor({ draftId, claim, kind, wanted, onDone, onHeld }: Edit
           />
         )}
         <DateField
-          label={say('Issued')}
+          label={say('apply.issued')}
           optional
           value={details.issued}
           onChange={(value) => set('issued', value)}
           error={fault('issued')}
         />
         <DateField
-          label={say('Valid through')}
+          label={say('apply.validThrough2')}
           value={details.through}
           onChange={(value) => set('through', value)}
           error={fault('through')}
           help={
             about && !about.expires
-              ? say('This kind usually does not expire.')
+              ? say('apply.thisKindUsuallyDoesNot')
               : about
-                ? say('A renewal usually takes {{count}} days.', { count: about.leadDays })
+                ? say('apply.aRenewalUsuallyTakesDays', { count: about.leadDays })
                 : undefined
           }
           blanks={[
-            { value: 'does not expire', label: say('It does not expire') },
-            { value: 'unknown', label: say('I don’t know') },
+            { value: 'does not expire', label: say('apply.itDoesNotExpire') },
+            { value: 'unknown', label: say('apply.iDontKnow') },
           ]}
         />
       </ClaimForm>

@@ -28,14 +28,14 @@ export function DrawName({ onDrawn, error }: Props) {
   }
   return (
     <div>
-      <p className="mb-1 font-semibold text-[0.93em]">{say('Draw your name here')}</p>
+      <p className="mb-1 font-semibold text-[0.93em]">{say('apply.drawYourNameHere')}</p>
       <canvas
         ref={canvas}
-        aria-label={say('Draw your name here')}
+        aria-label={say('apply.drawYourNameHere')}
         className="h-[150px] w-full max-w-[460px] touch-none rounded-sheet border border-line-strong bg-white"
       />
       <Button kind="quiet" className="!px-0" onClick={clear}>
-        {say('Draw it again')}
+        {say('apply.drawItAgain')}
       </Button>
       {error && (
         <p role="alert" className="font-semibold text-[0.9em] text-contradicted">

@@ -15,20 +15,14 @@ export function EqualitySection({ draft, section }: { draft: Draft; section: Sec
   if (draft.equalityGiven)
     return (
       <Sheet className="max-w-[720px]">
-        <p className="font-semibold">{say('Thank you. Your answers are counted.')}</p>
-        <p className="text-ink-2">
-          {say('They are kept without your name; nobody, and so not even you, can look them up or change them.')}
-        </p>
+        <p className="font-semibold">{say('apply.thankYouYourAnswersAre')}</p>
+        <p className="text-ink-2">{say('apply.theyAreKeptWithoutYour')}</p>
       </Sheet>
     )
   const given = Object.fromEntries(Object.entries(answers).filter(([, answer]) => answer !== ''))
   return (
     <Sheet className="grid max-w-[720px] gap-5">
-      <p className="text-ink-2">
-        {say(
-          'We count the answers to see whom we reach. They are kept in a place of their own, without your name and without the time, and groups of fewer than five people are never shown. You can leave out any of them, or all.',
-        )}
-      </p>
+      <p className="text-ink-2">{say('apply.weCountTheAnswersTo')}</p>
       {section.questions.map((question) => (
         <AnswerField
           key={question.key}
@@ -44,7 +38,7 @@ export function EqualitySection({ draft, section }: { draft: Draft; section: Sec
           disabled={Object.keys(given).length === 0}
           onClick={() => void act({ params: { id: draft.id }, body: { answers: given } })}
         >
-          {say('Give these answers')}
+          {say('apply.giveTheseAnswers')}
         </Button>
       </p>
     </Sheet>

@@ -20,11 +20,11 @@ export function FinishReopened({ draft, part, autosave }: Props) {
     <div className="mt-4 max-w-[720px] rounded-sheet border border-soon/60 bg-soon-wash px-4 py-3">
       <p className="font-semibold">{part.title}</p>
       <p className="mb-2 text-soon-ink">
-        {part.reason} {say('Please do so by {{day}}.', { day: writeWhen(part.dueOn) })}
+        {part.reason} {say('apply.pleaseDoSoBy', { day: writeWhen(part.dueOn) })}
       </p>
       <ProblemNote problem={problem} />
       <Button kind="main" busy={busy} disabled={autosave.version === undefined} onClick={() => void finish()}>
-        {say('This is done')}
+        {say('apply.thisIsDone')}
       </Button>
     </div>
   )

@@ -19,8 +19,8 @@ export function FromBefore({ draft, section, autosave }: Props) {
     <div className="mb-4 max-w-[720px] rounded-sheet border border-soon/60 bg-soon-wash px-4 py-3">
       <p className="mb-2 text-soon-ink">
         {first === last
-          ? say('This is from your file, last confirmed on {{day}}. Correct what has changed.', { day: first })
-          : say('This is from your file, last confirmed between {{first}} and {{last}}. Correct what has changed.', {
+          ? say('apply.thisIsFromYourFile', { day: first })
+          : say('apply.thisIsFromYourFileLast', {
               first,
               last,
             })}
@@ -32,7 +32,7 @@ export function FromBefore({ draft, section, autosave }: Props) {
         disabled={autosave.version === undefined}
         onClick={() => void act({ params: { id: draft.id, section: section.key } })}
       >
-        {say('All of this is right')}
+        {say('apply.allOfThisIsRight')}
       </Button>
     </div>
   )

@@ -10,7 +10,7 @@ export function GapRow({ gap, question, onFill }: Props) {
     <div className="flex flex-wrap items-center gap-3 rounded-sheet border border-contradicted/50 bg-contradicted-wash px-4 py-2.5">
       <p className="flex-1">
         <strong className="text-contradicted">
-          {say('{{from}} to {{through}}: {{days}} missing.', {
+          {say('apply.toMissing', {
             from: writeWhen(gap.from),
             through: writeWhen(gap.through),
             days: writeDays(gap.days),
@@ -18,7 +18,7 @@ export function GapRow({ gap, question, onFill }: Props) {
         </strong>{' '}
         {question}
       </p>
-      <Button onClick={onFill}>{say('Fill this gap')}</Button>
+      <Button onClick={onFill}>{say('apply.fillThisGap')}</Button>
     </div>
   )
 }

@@ -48,17 +48,15 @@ export function Homes({ draft }: { draft: Draft }) {
   return (
     <section className="mt-4 grid gap-3">
       <div>
-        <h2 className="text-[1.45em]">{say('Where have you lived?')}</h2>
-        {asked && (
-          <p className="text-ink-2">{say('Over the last {{count}} years, newest first.', { count: asked.years })}</p>
-        )}
+        <h2 className="text-[1.45em]">{say('apply.whereHaveYouLived')}</h2>
+        {asked && <p className="text-ink-2">{say('apply.overTheLastYearsNewest', { count: asked.years })}</p>}
       </div>
       {editing === 'new' ? (
         <HomeEditor key={JSON.stringify(begun)} draftId={draft.id} begun={begun} onDone={() => setEditing(undefined)} />
       ) : (
         <p>
           <Button onClick={() => add(homes.length === 0 ? {} : { to: '' })}>
-            {homes.length === 0 ? say('Add where you live now') : say('Add another home')}
+            {homes.length === 0 ? say('apply.addWhereYouLiveNow') : say('apply.addAnotherHome')}
           </Button>
         </p>
       )}
@@ -67,7 +65,7 @@ export function Homes({ draft }: { draft: Draft }) {
           <GapRow
             key={gap.from}
             gap={gap}
-            question={say('Where did you live?')}
+            question={say('apply.whereDidYouLive')}
             onFill={() => add({ from: gap.from, to: gap.through })}
           />
         ) : editing === claim?.id ? (
@@ -111,7 +109,9 @@ function HomeLine({ claim, onChange }: { claim: Claim; onChange: () => void }) {
   return (
     <Sheet>
       <div className="grid gap-x-5 gap-y-1 sm:grid-cols-[170px_1fr_auto]">
-        <p>{say('{{from}} to {{to}}', { from: writeWhen(from), to: to === 'present' ? say('now') : writeWhen(to) })}</p>
+        <p>
+          {say('apply.fromToTo', { from: writeWhen(from), to: to === 'present' ? say('apply.now') : writeWhen(to) })}
+        </p>
         <p>
           <span className="font-semibold">{address}</span>{' '}
           <span className="text-ink-2">{countryCodes.find(({ value }) => value === country)?.label}</span>
@@ -132,36 +132,36 @@ function HomeEditor({ draftId, claim, begun, onDone }: EditorProps) {
     <Sheet>
       <ClaimForm
         editor={editor}
-        saving={claim ? say('Save') : say('Add this home')}
+        saving={claim ? say('apply.save') : say('apply.addThisHome')}
         ready={details.address.trim() !== ''}
       >
         <TextField
-          label={say('Street, postcode and town')}
+          label={say('apply.streetPostcodeAndTown')}
           value={details.address}
           onChange={(event) => set('address', event.target.value)}
           error={fault('address')}
         />
         <SelectField
-          label={say('Country')}
-          empty={say('Choose')}
+          label={say('apply.country')}
+          empty={say('apply.choose')}
           options={countryCodes}
           value={details.country ?? ''}
           onChange={(event) => set('country', event.target.value)}
           error={fault('country')}
         />
         <DateField
-          label={say('Moved in')}
+          label={say('apply.movedIn')}
           value={details.from}
           onChange={(value) => set('from', value)}
           error={fault('from')}
-          help={say('“2021”, “Aug 2021” or “1 Aug 2021” will do.')}
+          help={say('apply.n2021Aug2021Or1')}
         />
         <DateField
-          label={say('Moved out')}
+          label={say('apply.movedOut')}
           value={details.to}
           onChange={(value) => set('to', value)}
           error={fault('to')}
-          blanks={[{ value: 'present', label: say('I still live there') }]}
+          blanks={[{ value: 'present', label: say('apply.iStillLiveThere') }]}
         />
       </ClaimForm>
     </Sheet>

@@ -6,6 +6,7 @@ import type { Capture, Mended, Offered } from '#contract/identity'
 import { writeWhen } from '#core/dates/write'
 import { questionsOf } from '#core/form/form'
 import { say } from '#core/words/say'
+import { translated } from '#core/words/translations'
 import { Button } from '../../ui/Button'
 import { DateField } from '../../ui/DateField'
 import { Choice, TextField } from '../../ui/Field'
@@ -23,10 +24,10 @@ type Identity = Extract<ClaimDetails, { kind: 'identity' }>
 type Paper = Identity['paper']
 
 const paperNames = (): Record<Paper, string> => ({
-  passport: say('A passport'),
-  'identity card': say('An identity card'),
-  'residence permit': say('A residence permit'),
-  'two others': say('None of these'),
+  passport: say('apply.aPassport'),
+  'identity card': say('apply.anIdentityCard'),
+  'residence permit': say('apply.aResidencePermit'),
+  'two others': say('apply.noneOfThese'),
 })
 
 const blank: Identity = {
@@ -56,23 +57,17 @@ function ChoosePaper() {
   return (
     <Sheet className="grid max-w-[720px] gap-4">
       <Choice
-        label={say('Which do you have at hand?')}
+        label={say('apply.whichDoYouHaveAt')}
         name="identity-paper"
         value={paper}
         onChange={(value) => setPaper(value as Paper)}
         options={identityPapers.map((value) => ({ value, label: paperNames()[value] }))}
       />
-      {paper === 'two others' && (
-        <p className="text-ink-2">
-          {say(
-            'Two other papers with your name will do, such as a birth certificate and a bank card, and a portrait of yourself. A person looks at them.',
-          )}
-        </p>
-      )}
+      {paper === 'two others' && <p className="text-ink-2">{say('apply.twoOtherPapersWithYour')}</p>}
       <ProblemNote problem={problem} />
       <p>
         <Button kind="main" busy={busy} onClick={() => void act({ body: { details: { ...blank, paper } } })}>
-          {say('Go on with this')}
+          {say('apply.goOnWithThis')}
         </Button>
       </p>
     </Sheet>
@@ -94,7 +89,7 @@ function OnePaper({ claim, draft, autosave }: OneProps) {
             {details.number !== '' && (
               <p className="text-ink-2">
                 {details.givenNames} {details.familyName}, <span className="font-mono">{details.number}</span>
-                {details.through && `, ${say('valid through {{day}}', { day: writeWhen(details.through) })}`}
+                {details.through && `, ${say('apply.validThrough', { day: writeWhen(details.through) })}`}
               </p>
             )}
           </div>
@@ -155,37 +150,31 @@ function CapturePaper({ claim, onRead, onType }: CaptureProps) {
   }
   return (
     <div className="grid gap-3">
-      <p>
-        {say(
-          'Capture it with the camera; its machine-readable lines are read, so that you need not type what stands on it.',
-        )}
-      </p>
+      <p>{say('apply.captureItWithTheCamera')}</p>
       <div className="flex flex-wrap gap-2">
         <Button kind="main" busy={beginning.busy} onClick={() => void begin('here')}>
-          {say('Capture it on this screen')}
+          {say('apply.captureItOnThisScreen')}
         </Button>
         <Button busy={beginning.busy} onClick={() => void begin('phone')}>
-          {say('Hand it over to my phone')}
+          {say('apply.handItOverToMy')}
         </Button>
         <Button kind="quiet" onClick={onType}>
-          {say('Type it instead')}
+          {say('apply.typeItInstead')}
         </Button>
       </div>
       {picture && (
         <div className="flex flex-wrap items-center gap-4">
-          <img src={picture} alt={say('QR code that opens the camera on a phone')} width={160} height={160} />
-          <p className="max-w-[36ch] text-ink-2">
-            {say('Point the camera of your phone at this. Capture the paper there; this page goes on by itself.')}
-          </p>
+          <img src={picture} alt={say('apply.qrCodeThatOpensThe')} width={160} height={160} />
+          <p className="max-w-[36ch] text-ink-2">{say('apply.pointTheCameraOfYour')}</p>
         </div>
       )}
       <p role="status" className="text-soon-ink empty:hidden">
         {capture?.state === 'waiting'
-          ? say('Waiting for the picture…')
+          ? say('apply.waitingForThePicture')
           : capture?.state === 'unclear'
-            ? `${say('That was not clear enough.')} ${capture.why ?? ''} ${say('Try again, or type it.')}`
+            ? `${say('apply.thatWasNotClearEnough')} ${capture.why ?? ''} ${say('apply.tryAgainOrTypeIt')}`
             : capture?.state === 'gone'
-              ? say('That took too long. Begin the capture again.')
+              ? say('apply.thatTookTooLongBegin')
               : ''}
       </p>
       <ProblemNote problem={beginning.problem ?? problem} />
@@ -215,26 +204,26 @@ function ConfirmFields({ claim, draftId, read, onDone }: ConfirmProps) {
   return (
     <ClaimForm
       editor={editor}
-      saving={offered ? say('Yes, this is right') : say('Save')}
+      saving={offered ? say('apply.yesThisIsRight') : say('apply.save')}
       ready={details.number.trim() !== '' && details.familyName.trim() !== '' && (doubtful.length === 0 || lookedAt)}
       className="rounded-sheet border border-line bg-sheet-2 p-4"
     >
       <p className="font-semibold sm:col-span-2">
-        {offered ? say('This stands on your paper. Is it right?') : say('Type what stands on your paper.')}
+        {offered ? say('apply.thisStandsOnYourPaper') : say('apply.typeWhatStandsOnYour')}
       </p>
       {doubtful.length > 0 && <Doubtful mended={doubtful} lookedAt={lookedAt} onLook={setLookedAt} />}
-      <TextField label={say('Family name')} {...text('familyName')} />
-      <TextField label={say('Given names')} {...text('givenNames')} />
-      <TextField label={say('Number')} {...text('number')} />
-      <TextField label={say('Issued by, as the three letters on it')} optional {...text('issuer')} />
+      <TextField label={say('apply.familyName')} {...text('familyName')} />
+      <TextField label={say('apply.givenNames')} {...text('givenNames')} />
+      <TextField label={say('apply.number')} {...text('number')} />
+      <TextField label={say('apply.issuedByAsTheThree')} optional {...text('issuer')} />
       <DateField
-        label={say('Date of birth')}
+        label={say('apply.dateOfBirth')}
         value={details.born}
         onChange={(value) => set('born', value)}
         error={fault('born')}
       />
       <DateField
-        label={say('Valid through')}
+        label={say('apply.validThrough2')}
         value={details.through}
         onChange={(value) => set('through', value)}
         error={fault('through')}
@@ -249,11 +238,11 @@ type DoubtfulProps = { mended: readonly Mended[]; lookedAt: boolean; onLook: (lo
 function Doubtful({ mended, lookedAt, onLook }: DoubtfulProps) {
   return (
     <div className="rounded-sheet bg-soon-wash px-3 py-2 text-soon-ink sm:col-span-2">
-      <p>{say('The camera was not sure of these characters. Compare them with your paper:')}</p>
+      <p>{say('apply.theCameraWasNotSure')}</p>
       <MendedList mended={mended} />
       <label className="flex items-center gap-2">
         <input type="checkbox" checked={lookedAt} onChange={(event) => onLook(event.target.checked)} />
-        {say('I have compared them, and put right what was wrong.')}
+        {say('apply.iHaveComparedThemAnd')}
       </label>
     </div>
   )
@@ -275,20 +264,23 @@ function TakeIntoAnswers({ details, draft, autosave }: { details: Identity; draf
     string,
   ][]
   if (offers.length === 0 || draft.stage !== 'being written') return null
-  const label = (key: string) => say(questionsOf(draft.form).find((question) => question.key === key)?.label ?? key)
+  const label = (key: string) => {
+    const question = questionsOf(draft.form).find((each) => each.key === key)
+    return question ? translated(question).label : key
+  }
   return (
     <div className="rounded-sheet bg-soon-wash px-3 py-2 text-soon-ink">
-      <p>{say('Your answers say something else:')}</p>
+      <p>{say('apply.yourAnswersSaySomethingElse')}</p>
       <ul className="my-1">
         {offers.map(([key, value]) => (
           <li key={key}>
-            {label(key)}: {autosave.text(key) ? writeWhen(autosave.text(key)) : say('nothing')} →{' '}
+            {label(key)}: {autosave.text(key) ? writeWhen(autosave.text(key)) : say('apply.nothing')} →{' '}
             <strong>{writeWhen(value)}</strong>
           </li>
         ))}
       </ul>
       <Button onClick={() => offers.forEach(([key, value]) => void autosave.change(key, value))}>
-        {say('Take it from the paper')}
+        {say('apply.takeItFromThePaper')}
       </Button>
     </div>
   )

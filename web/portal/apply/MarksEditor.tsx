@@ -1,5 +1,5 @@
-import { scales } from '#core/grades/grades'
-import { howMarksAreCounted, type Marks, markFaultWords, marksWords, resultOf } from '#core/words/grades'
+import { scaleKeys } from '#core/grades/grades'
+import { howMarksAreCounted, type Marks, markFaultWords, marksWords, resultOf, scaleName } from '#core/words/grades'
 import { say } from '#core/words/say'
 import { Button } from '../../ui/Button'
 import { SelectField, TextField } from '../../ui/Field'
@@ -7,7 +7,7 @@ import { SelectField, TextField } from '../../ui/Field'
 type Course = { title: string; credits: number; mark: string }
 type Kept = { scale: string; terms: { name: string; courses: Course[] }[] }
 
-const scaleOptions = Object.entries(scales).map(([value, { name }]) => ({ value, label: say(name) }))
+const scaleOptions = () => scaleKeys.map((value) => ({ value, label: scaleName(value) }))
 const newCourse: Course = { title: '', credits: 5, mark: '' }
 
 /** Marks by term with their credits; what they come to is computed as they are typed, with the working. */
@@ -23,9 +23,11 @@ export function MarksEditor({
       <Button
         kind="quiet"
         className="!px-0"
-        onClick={() => onChange({ scale: 'percentage', terms: [{ name: say('First term'), courses: [newCourse] }] })}
+        onClick={() =>
+          onChange({ scale: 'percentage', terms: [{ name: say('apply.firstTerm'), courses: [newCourse] }] })
+        }
       >
-        {say('Add the marks by term (if asked for)')}
+        {say('apply.addTheMarksByTerm')}
       </Button>
     )
   const result = resultOf(marks as Marks)
@@ -33,17 +35,17 @@ export function MarksEditor({
     onChange({ ...marks, terms: marks.terms.map((other, index) => (index === at ? term : other)) })
   return (
     <fieldset className="grid gap-3 rounded-sheet border border-line p-3">
-      <legend className="px-1 font-semibold text-[0.93em]">{say('Marks by term')}</legend>
+      <legend className="px-1 font-semibold text-[0.93em]">{say('apply.marksByTerm')}</legend>
       <SelectField
-        label={say('How the institution marks')}
-        options={scaleOptions}
+        label={say('apply.howTheInstitutionMarks')}
+        options={scaleOptions()}
         value={marks.scale}
         onChange={(event) => onChange({ ...marks, scale: event.target.value })}
       />
       {marks.terms.map((term, at) => (
         <div key={at} className="grid gap-1.5">
           <TextField
-            label={say('Term {{at}}', { at: at + 1 })}
+            label={say('apply.termAt', { at: at + 1 })}
             value={term.name}
             onChange={(event) => putTerm(at, { ...term, name: event.target.value })}
           />
@@ -60,25 +62,25 @@ export function MarksEditor({
             return (
               <div key={nth} className="grid grid-cols-[minmax(0,1fr)_76px_76px_auto] items-start gap-2">
                 <TextField
-                  label={say('Course {{nth}} of term {{at}}', { nth: nth + 1, at: at + 1 })}
+                  label={say('apply.courseOfTerm', { nth: nth + 1, at: at + 1 })}
                   hidden
-                  placeholder={say('Course')}
+                  placeholder={say('apply.course')}
                   value={course.title}
                   onChange={(event) => put({ title: event.target.value })}
                   error={fault && markFaultWords(fault)}
                 />
                 <TextField
-                  label={say('Credits of course {{nth}} of term {{at}}', { nth: nth + 1, at: at + 1 })}
+                  label={say('apply.creditsOfCourseOfTerm', { nth: nth + 1, at: at + 1 })}
                   hidden
-                  placeholder={say('Credits')}
+                  placeholder={say('apply.credits')}
                   inputMode="decimal"
                   value={course.credits || ''}
                   onChange={(event) => put({ credits: Number(event.target.value.replace(',', '.')) || 0 })}
                 />
                 <TextField
-                  label={say('Mark of course {{nth}} of term {{at}}', { nth: nth + 1, at: at + 1 })}
+                  label={say('apply.markOfCourseOfTerm', { nth: nth + 1, at: at + 1 })}
                   hidden
-                  placeholder={say('Mark')}
+                  placeholder={say('apply.mark')}
                   value={course.mark}
                   onChange={(event) => put({ mark: event.target.value })}
                 />
@@ -89,7 +91,7 @@ export function MarksEditor({
                     putTerm(at, { ...term, courses: term.courses.filter((_other, index) => index !== nth) })
                   }
                 >
-                  {say('Take out')}
+                  {say('apply.takeOut')}
                 </button>
               </div>
             )
@@ -99,7 +101,7 @@ export function MarksEditor({
             className="justify-self-start !px-0"
             onClick={() => putTerm(at, { ...term, courses: [...term.courses, newCourse] })}
           >
-            {say('Add a course to {{at}}', { at: term.name || say('term {{at}}', { at: at + 1 }) })}
+            {say('apply.addACourseTo', { at: term.name || say('apply.termAt2', { at: at + 1 }) })}
           </Button>
         </div>
       ))}
@@ -112,10 +114,10 @@ export function MarksEditor({
             })
           }
         >
-          {say('Add a term')}
+          {say('apply.addATerm')}
         </Button>
         <Button kind="quiet" onClick={() => onChange(undefined)}>
-          {say('Take all marks out')}
+          {say('apply.takeAllMarksOut')}
         </Button>
       </div>
       <div className="rounded-sheet bg-sheet-2 px-3 py-2">
@@ -123,8 +125,8 @@ export function MarksEditor({
           {marksWords(marks as Marks)}
         </p>
         <details className="mt-1 text-[0.93em]">
-          <summary className="cursor-pointer text-ink-2">{say('How that is come by')}</summary>
-          <p className="mt-1 text-ink-2">{howMarksAreCounted}</p>
+          <summary className="cursor-pointer text-ink-2">{say('apply.howThatIsComeBy')}</summary>
+          <p className="mt-1 text-ink-2">{howMarksAreCounted()}</p>
           <MarksWorking marks={marks as Marks} />
         </details>
       </div>
@@ -140,10 +142,10 @@ function MarksWorking({ marks }: { marks: Marks }) {
     <table className="mt-1 w-full text-left">
       <thead>
         <tr className="text-ink-2">
-          <th>{say('Course')}</th>
-          <th className="text-right">{say('Credits')}</th>
-          <th className="text-right">{say('Mark')}</th>
-          <th className="text-right">{say('Per cent')}</th>
+          <th>{say('apply.course')}</th>
+          <th className="text-right">{say('apply.credits')}</th>
+          <th className="text-right">{say('apply.mark')}</th>
+          <th className="text-right">{say('apply.perCent')}</th>
         </tr>
       </thead>
       <tbody>
@@ -152,7 +154,7 @@ function MarksWorking({ marks }: { marks: Marks }) {
             <td>{title}</td>
             <td className="text-right font-mono">{credits}</td>
             <td className="text-right font-mono">{mark}</td>
-            <td className="text-right font-mono">{percent === null ? say('no grade') : percent.toFixed(1)}</td>
+            <td className="text-right font-mono">{percent === null ? say('apply.noGrade') : percent.toFixed(1)}</td>
           </tr>
         ))}
       </tbody>

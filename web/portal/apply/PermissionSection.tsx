@@ -28,12 +28,12 @@ export function PermissionSection({ draft }: { draft: Draft }) {
       ))}
       {draft.permission ? (
         <p className="border-line border-t pt-3 font-semibold">
-          {say('Signed by {{name}}, {{when}}.', {
+          {say('apply.signedBy', {
             name: draft.permission.fullName,
             when: writeMoment(draft.permission.signedAt),
           })}{' '}
           <a href={`/api/my/applications/${draft.id}/permission.pdf`} className="text-confirmed underline">
-            {say('Keep the signed PDF')}
+            {say('apply.keepTheSignedPdf')}
           </a>
         </p>
       ) : (
@@ -54,22 +54,22 @@ export function PermissionSection({ draft }: { draft: Draft }) {
               checked={agreed}
               onChange={(event) => setAgreed(event.target.checked)}
             />
-            {say('I have read this and agree to it.')}
+            {say('apply.iHaveReadThisAnd')}
           </label>
           <Choice
-            label={say('How would you like to sign?')}
+            label={say('apply.howWouldYouLikeTo')}
             name="signing"
             inline
             value={way}
             onChange={(value) => setWay(value as 'type' | 'draw')}
             options={[
-              { value: 'type', label: say('Type my name') },
-              { value: 'draw', label: say('Draw it') },
+              { value: 'type', label: say('apply.typeMyName') },
+              { value: 'draw', label: say('apply.drawIt') },
             ]}
           />
           {way === 'type' ? (
             <TextField
-              label={say('Sign by typing your full name')}
+              label={say('apply.signByTypingYourFull')}
               autoComplete="off"
               value={fullName}
               onChange={(event) => setFullName(event.target.value)}
@@ -81,7 +81,7 @@ export function PermissionSection({ draft }: { draft: Draft }) {
             </Suspense>
           )}
           <TextField
-            label={say('Your password')}
+            label={say('apply.yourPassword')}
             type="password"
             autoComplete="current-password"
             value={password}
@@ -91,7 +91,7 @@ export function PermissionSection({ draft }: { draft: Draft }) {
           <ProblemNote problem={problem?.faults ? undefined : problem} />
           <div>
             <Button kind="main" type="submit" busy={busy} disabled={!agreed || !signed || password === ''}>
-              {say('Sign')}
+              {say('apply.sign')}
             </Button>
           </div>
         </form>

@@ -33,14 +33,14 @@ export function QuestionsSection({ draft, section, autosave }: Props) {
             )}
             {draft.takenOver[question.key] && (
               <p className="mt-1 text-[0.87em] text-soon-ink">
-                {say('Last confirmed {{day}}', { day: writeDayOf(draft.takenOver[question.key]!) })}
+                {say('apply.lastConfirmed', { day: writeDayOf(draft.takenOver[question.key]!) })}
               </p>
             )}
             {question.explain && autosave.answer(question.key) === question.explain && (
               <div className="mt-3 border-line border-l-2 pl-4">
                 <LongField
-                  label={say('What happened?')}
-                  help={say('In your own words. A person reads it; nothing follows by itself.')}
+                  label={say('apply.whatHappened')}
+                  help={say('apply.inYourOwnWordsA')}
                   limit={2000}
                   value={autosave.text(becauseKey(question.key))}
                   onChange={(event) => autosave.change(becauseKey(question.key), event.target.value)}
@@ -63,19 +63,19 @@ export function QuestionsSection({ draft, section, autosave }: Props) {
 /** Two values for one answer: the person chooses, and neither is lost before. */
 function Clash({ question, autosave }: { question: Question; autosave: Autosave }) {
   const words = (value: Parameters<typeof answerWords>[1] | undefined) =>
-    (value !== undefined && answerWords(question, value)) || say('nothing')
+    (value !== undefined && answerWords(question, value)) || say('apply.nothing')
   return (
     <div role="alert" className="mt-2 rounded-sheet bg-soon-wash p-3 text-soon-ink">
-      <p className="font-semibold">{say('This was changed in another window meanwhile.')}</p>
+      <p className="font-semibold">{say('apply.thisWasChangedInAnother')}</p>
       <p>
-        {say('There: {{theirs}}. Here: {{mine}}.', {
+        {say('apply.thereHere', {
           theirs: words(autosave.clashes[question.key]),
           mine: words(autosave.answer(question.key)),
         })}
       </p>
       <div className="mt-2 flex gap-2">
-        <Button onClick={() => autosave.settle(question.key, 'mine')}>{say('Keep what is here')}</Button>
-        <Button onClick={() => autosave.settle(question.key, 'theirs')}>{say('Take the other')}</Button>
+        <Button onClick={() => autosave.settle(question.key, 'mine')}>{say('apply.keepWhatIsHere')}</Button>
+        <Button onClick={() => autosave.settle(question.key, 'theirs')}>{say('apply.takeTheOther')}</Button>
       </div>
     </div>
   )

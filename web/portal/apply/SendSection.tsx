@@ -5,6 +5,7 @@ import { isAsked, isEmpty } from '#core/form/answer'
 import { becauseKey, type Section } from '#core/form/form'
 import { answerWords } from '#core/words/form'
 import { say } from '#core/words/say'
+import { translated } from '#core/words/translations'
 import { Button } from '../../ui/Button'
 import { ProblemNote } from '../../ui/ProblemNote'
 import { Sheet } from '../../ui/Sheet'
@@ -26,13 +27,13 @@ export function SendSection({ draft, autosave }: { draft: Draft; autosave: Autos
         .map((section) => (
           <Sheet key={section.key}>
             <div className="mb-1 flex items-baseline justify-between gap-3">
-              <h2 className="text-[1.2em]">{say(section.title)}</h2>
+              <h2 className="text-[1.2em]">{translated(section).title}</h2>
               <Link
                 to={`${ownPlace}/${draft.id}/${section.key}`}
                 className="font-semibold text-confirmed"
-                aria-label={say('Change {{title}}', { title: say(section.title) })}
+                aria-label={say('apply.changeTitle', { title: translated(section).title })}
               >
-                {say('Change')}
+                {say('apply.change')}
               </Link>
             </div>
             <Summary draft={draft} section={section} autosave={autosave} />
@@ -48,17 +49,17 @@ export function SendSection({ draft, autosave }: { draft: Draft; autosave: Autos
       <Sheet>
         <p className="mb-3">
           {!draft.vacancy.open
-            ? say('This vacancy is closed. What you wrote is kept, and cannot be sent any more.')
+            ? say('apply.thisVacancyIsClosedWhat')
             : draft.left.length > 0
-              ? say('Sending opens when nothing is left: {{count}} things to go.', { count: draft.left.length })
-              : say('Everything is here. It can be sent until {{when}}.', {
+              ? say('apply.sendingOpensWhenNothingIs', { count: draft.left.length })
+              : say('apply.everythingIsHereItCan', {
                   when: writeMoment(draft.vacancy.closesAt, draft.vacancy.timeZone),
                 })}
         </p>
         <ProblemNote problem={problem} />
         <div className="mt-2">
           <Button kind="main" busy={busy} disabled={!ready} onClick={() => void send()}>
-            {say('Send my application')}
+            {say('apply.sendMyApplication')}
           </Button>
         </div>
       </Sheet>
@@ -70,20 +71,17 @@ function Summary({ draft, section, autosave }: { draft: Draft; section: Section;
   if (section.holds === 'permission')
     return (
       <p>
-        {draft.permission
-          ? say('Signed by {{fullName}}.', { fullName: draft.permission.fullName })
-          : say('Not signed yet.')}
+        {draft.permission ? say('apply.signedBy2', { fullName: draft.permission.fullName }) : say('apply.notSignedYet')}
       </p>
     )
-  if (section.holds === 'equality')
-    return <p className="text-ink-2">{say('Voluntary, and not part of what is sent.')}</p>
+  if (section.holds === 'equality') return <p className="text-ink-2">{say('apply.voluntaryAndNotPartOf')}</p>
   if (section.holds === 'vouching')
     return (
       <p>
         {draft.vouchings.length === 0
-          ? say('Nobody named.')
+          ? say('apply.nobodyNamed')
           : draft.vouchings
-              .map(({ name, state }) => (state === 'done' ? say('{{name}}, has answered', { name }) : name))
+              .map(({ name, state }) => (state === 'done' ? say('apply.hasAnswered', { name }) : name))
               .join(', ')}
       </p>
     )
@@ -93,7 +91,7 @@ function Summary({ draft, section, autosave }: { draft: Draft; section: Section;
         ? 'credential' in details
         : details.kind === section.holds || (section.holds === 'work' && details.kind === 'residence'),
     )
-    if (claims.length === 0) return <p className="text-ink-2">{say('Nothing given.')}</p>
+    if (claims.length === 0) return <p className="text-ink-2">{say('apply.nothingGiven')}</p>
     return (
       <ul className="divide-y divide-line">
         {claims.map((claim) => (
@@ -101,15 +99,15 @@ function Summary({ draft, section, autosave }: { draft: Draft; section: Section;
             <span className="font-semibold">{claim.label}</span>
             <span className="block text-[0.93em] text-ink-2">
               {'from' in claim.details
-                ? say('{{from}} to {{to}}', {
+                ? say('apply.fromToTo', {
                     from: writeWhen(claim.details.from),
-                    to: claim.details.to === 'present' ? say('now') : writeWhen(claim.details.to),
+                    to: claim.details.to === 'present' ? say('apply.now') : writeWhen(claim.details.to),
                   })
                 : 'number' in claim.details
                   ? claim.details.number
                   : ''}
               {claim.documents.length > 0 &&
-                say(', with {{fileName}}', { fileName: claim.documents.map(({ fileName }) => fileName).join(', ') })}
+                say('apply.withFileName', { fileName: claim.documents.map(({ fileName }) => fileName).join(', ') })}
             </span>
           </li>
         ))}
@@ -122,7 +120,7 @@ function Summary({ draft, section, autosave }: { draft: Draft; section: Section;
         .filter((question) => isAsked(question, autosave.facts))
         .map((question) => {
           const { key } = question
-          const label = say(question.label)
+          const label = translated(question).label
           const answer = autosave.answer(key)
           const because = autosave.text(becauseKey(key))
           const papers = draft.claims.flatMap(({ details, documents }) =>

@@ -51,7 +51,7 @@ export function SourcePicker({ label, kinds, country, value, onChange, error }: 
           onKeyDown={(event) => event.key === 'Escape' && setOpen(false)}
           aria-invalid={Boolean(error)}
           className={`w-full rounded-sheet border bg-sheet px-2.5 py-1.5 ${error ? 'border-contradicted' : 'border-line-strong'}`}
-          placeholder={say('Any name it goes by')}
+          placeholder={say('apply.anyNameItGoesBy')}
           autoComplete="off"
         />
         <Command.List
@@ -71,7 +71,7 @@ export function SourcePicker({ label, kinds, country, value, onChange, error }: 
               <span className="font-semibold">{source.name}</span>
               <span className="block text-[0.88em] text-ink-2">
                 {source.town}, {source.country}
-                {source.aliases.length > 0 && say(' · also {{aliases}}', { aliases: source.aliases.join(', ') })}
+                {source.aliases.length > 0 && say('apply.alsoAliases', { aliases: source.aliases.join(', ') })}
               </span>
             </Command.Item>
           ))}
@@ -80,14 +80,12 @@ export function SourcePicker({ label, kinds, country, value, onChange, error }: 
             onSelect={() => choose({ sourceId: null, sourceName: text.trim() })}
             className="cursor-pointer rounded-[4px] px-2 py-1.5 data-[selected=true]:bg-confirmed-wash"
           >
-            {say('“{{name}}” is not in the list: go on with this name', { name: text.trim() })}
+            {say('apply.isNotInTheList', { name: text.trim() })}
           </Command.Item>
         </Command.List>
       </Command>
       {!open && value.sourceName && !value.sourceId && (
-        <p className="mt-1 text-[0.87em] text-ink-2">
-          {say('Not in our directory yet. Go on; we look it up before anyone writes to them.')}
-        </p>
+        <p className="mt-1 text-[0.87em] text-ink-2">{say('apply.notInOurDirectoryYet')}</p>
       )}
       {error && (
         <p role="alert" className="mt-1 font-semibold text-[0.9em] text-contradicted">

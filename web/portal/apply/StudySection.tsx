@@ -5,6 +5,7 @@ import type { SourceLine } from '#contract/sources'
 import { writeWhen } from '#core/dates/write'
 import { studyFields, studyLevels } from '#core/requirements/catalogue'
 import { marksWords } from '#core/words/grades'
+import { studyFieldName } from '#core/words/names'
 import { say } from '#core/words/say'
 import { api } from '../../api'
 import { countryCodes } from '../../ui/answers/countries'
@@ -23,15 +24,15 @@ import { useClaimEditor } from './useClaimEditor'
 type Study = Extract<ClaimDetails, { kind: 'study' }>
 
 const levels = () =>
-  Object.entries(studyLevels).map(([value, label]) => ({
-    value,
-    label: say(label).replace(/^./, (letter) => letter.toUpperCase()),
+  studyLevels.map((level) => ({
+    value: String(level),
+    label: say(`names.level.${level}`).replace(/^./, (letter) => letter.toUpperCase()),
   }))
-const fields = () => Object.entries(studyFields).map(([value, label]) => ({ value, label: say(label) }))
+const fields = () => studyFields.map((value) => ({ value, label: studyFieldName(value) }))
 const outcomes = () => [
-  { value: 'finished', label: say('Finished') },
-  { value: 'in progress', label: say('In progress') },
-  { value: 'left', label: say('Left without finishing') },
+  { value: 'finished', label: say('apply.finished') },
+  { value: 'in progress', label: say('apply.inProgress') },
+  { value: 'left', label: say('apply.leftWithoutFinishing') },
 ]
 const blank: Study = {
   kind: 'study',
@@ -75,7 +76,7 @@ export function StudySection({ draft }: { draft: Draft }) {
         <StudyEditor draftId={draft.id} onDone={() => setEditing(undefined)} />
       ) : (
         <p>
-          <Button onClick={() => setEditing('new')}>{say('Add another degree or diploma')}</Button>
+          <Button onClick={() => setEditing('new')}>{say('apply.addAnotherDegreeOrDiploma')}</Button>
         </p>
       )}
     </div>
@@ -87,16 +88,16 @@ function StudyLine({ claim }: { claim: Claim }) {
   const { sourceName, from, to, number, outcome, expected, language } = claim.details
   const until =
     outcome === 'in progress' && expected
-      ? say('expected {{when}}', { when: writeWhen(expected) })
+      ? say('apply.expectedWhen', { when: writeWhen(expected) })
       : to === 'present'
-        ? say('now')
+        ? say('apply.now')
         : writeWhen(to)
   return (
     <div>
       <h2 className="font-sans font-semibold">{claim.label}</h2>
       <p className="text-ink-2">
-        {sourceName}, {say('{{from}} to {{to}}', { from: writeWhen(from), to: until })}
-        {outcome === 'left' && `, ${say('left without finishing')}`}
+        {sourceName}, {say('apply.fromToTo', { from: writeWhen(from), to: until })}
+        {outcome === 'left' && `, ${say('apply.leftWithoutFinishing2')}`}
         {language && `, ${languageOptions().find(({ value }) => value === language)?.label ?? language}`}
         {number && (
           <>
@@ -137,16 +138,16 @@ function StudyEditor({ draftId, claim, onDone }: { draftId: string; claim?: Clai
   const outcome = details.outcome ?? 'finished'
   return (
     <Sheet>
-      <ClaimForm editor={editor} saving={claim ? say('Save') : say('Add to my studies')}>
+      <ClaimForm editor={editor} saving={claim ? say('apply.save') : say('apply.addToMyStudies')}>
         <SelectField
-          label={say('Country')}
-          empty={say('Any')}
+          label={say('apply.country')}
+          empty={say('apply.any')}
           options={countryCodes}
           value={details.country ?? ''}
           onChange={(event) => set('country', event.target.value)}
         />
         <SourcePicker
-          label={say('Who awarded it?')}
+          label={say('apply.whoAwardedIt')}
           kinds="university,school"
           country={details.country}
           value={details}
@@ -163,9 +164,9 @@ function StudyEditor({ draftId, claim, onDone }: { draftId: string; claim?: Clai
         {programmes.length > 0 && (
           <div className="sm:col-span-2">
             <SelectField
-              label={say('Programme')}
-              help={say('One that is known there fills in the rest.')}
-              empty={say('Not in this list')}
+              label={say('apply.programme')}
+              help={say('apply.oneThatIsKnownThere')}
+              empty={say('apply.notInThisList')}
               options={programmes.map((programme) => ({ value: nameOf(programme), label: nameOf(programme) }))}
               value={details.programme ?? ''}
               onChange={(event) => takeProgramme(event.target.value)}
@@ -173,35 +174,35 @@ function StudyEditor({ draftId, claim, onDone }: { draftId: string; claim?: Clai
           </div>
         )}
         <TextField
-          label={say('Award')}
-          help={say('As printed, or short: MSc, BSc, Diploma')}
+          label={say('apply.award')}
+          help={say('apply.asPrintedOrShortMSc')}
           value={details.award}
           onChange={(event) => set('award', event.target.value)}
           error={fault('award')}
         />
         <TextField
-          label={say('Subject')}
+          label={say('apply.subject')}
           value={details.subject}
           onChange={(event) => set('subject', event.target.value)}
           error={fault('subject')}
         />
         <SelectField
-          label={say('Level')}
+          label={say('apply.level')}
           options={levels()}
           value={String(details.level)}
           disabled={chosen !== undefined}
           onChange={(event) => set('level', Number(event.target.value))}
         />
         <SelectField
-          label={say('Field')}
+          label={say('apply.field')}
           options={fields()}
           value={details.field}
           disabled={chosen !== undefined}
           onChange={(event) => set('field', event.target.value)}
         />
         <SelectField
-          label={say('Language of instruction')}
-          empty={say('Choose')}
+          label={say('apply.languageOfInstruction')}
+          empty={say('apply.choose')}
           options={languageOptions()}
           value={details.language ?? ''}
           onChange={(event) => {
@@ -211,7 +212,7 @@ function StudyEditor({ draftId, claim, onDone }: { draftId: string; claim?: Clai
           error={fault('language')}
         />
         <SelectField
-          label={say('How it stands')}
+          label={say('apply.howItStands')}
           options={outcomes()}
           value={outcome}
           onChange={(event) => {
@@ -224,22 +225,22 @@ function StudyEditor({ draftId, claim, onDone }: { draftId: string; claim?: Clai
           }}
         />
         <DateField
-          label={say('Begun')}
+          label={say('apply.begun')}
           value={details.from}
           onChange={(value) => set('from', value)}
           error={fault('from')}
-          help={say('“2019” or “Sep 2019” will do.')}
+          help={say('apply.n2019OrSep2019Will')}
         />
         {outcome === 'in progress' ? (
           <DateField
-            label={say('Expected to be finished')}
+            label={say('apply.expectedToBeFinished')}
             value={details.expected ?? ''}
             onChange={(value) => set('expected', value)}
             error={fault('expected')}
           />
         ) : (
           <DateField
-            label={outcome === 'left' ? say('Left') : say('Awarded')}
+            label={outcome === 'left' ? say('apply.left') : say('apply.awarded')}
             value={details.to === 'present' ? '' : details.to}
             onChange={(value) => set('to', value)}
             error={fault('to')}
@@ -247,21 +248,21 @@ function StudyEditor({ draftId, claim, onDone }: { draftId: string; claim?: Clai
         )}
         {outcome === 'finished' && (
           <TextField
-            label={say('Number of the certificate')}
+            label={say('apply.numberOfTheCertificate')}
             optional
             value={details.number}
             onChange={(event) => set('number', event.target.value)}
-            help={say('As printed on it, with letters and signs.')}
+            help={say('apply.asPrintedOnItWith')}
           />
         )}
         {outcome === 'in progress' && (
           <TextField
-            label={say('Link to the programme')}
+            label={say('apply.linkToTheProgramme')}
             optional
             type="url"
             value={details.link ?? ''}
             onChange={(event) => set('link', event.target.value.trim())}
-            help={say('It stands instead of papers until you have finished.')}
+            help={say('apply.itStandsInsteadOfPapers')}
             error={fault('link')}
           />
         )}

@@ -11,9 +11,9 @@ import { useAct } from '../../useAct'
 
 type Relation = (typeof vouchingRelations)[number]
 const relationWords = (): Record<Relation, string> => ({
-  supervisor: say('My supervisor'),
-  instructor: say('My instructor'),
-  colleague: say('A colleague'),
+  supervisor: say('apply.mySupervisor'),
+  instructor: say('apply.myInstructor'),
+  colleague: say('apply.aColleague'),
 })
 
 /** Those who vouch for the candidate: by a link they are sent, or by a reference and a code handed over. */
@@ -43,23 +43,23 @@ function Named({ draft, vouching }: { draft: Draft; vouching: Draft['vouchings']
         </div>
         <p className={state === 'done' ? 'font-semibold text-confirmed' : 'text-soon-ink'}>
           {state === 'done' && doneAt
-            ? say('Answered {{day}}', { day: writeDayOf(doneAt) })
-            : say('Has not answered yet')}
+            ? say('apply.answeredDay', { day: writeDayOf(doneAt) })
+            : say('apply.hasNotAnsweredYet')}
         </p>
       </div>
       {state === 'asked' && (
         <>
           <p className="mt-2">
             {mail
-              ? say('We have sent them a link. They can also use what stands here.')
-              : say('Give them this. They enter it at {{address}}.', { address: `${location.host}/vouch` })}
+              ? say('apply.weHaveSentThemA')
+              : say('apply.giveThemThisTheyEnter', { address: `${location.host}/vouch` })}
           </p>
           <p className="mt-1 flex flex-wrap gap-x-6 font-mono text-[1.1em]">
             <span>
-              <span className="font-sans text-[0.85em] text-ink-2">{say('Reference')}</span> {reference}
+              <span className="font-sans text-[0.85em] text-ink-2">{say('apply.reference')}</span> {reference}
             </span>
             <span>
-              <span className="font-sans text-[0.85em] text-ink-2">{say('Code')}</span> {code}
+              <span className="font-sans text-[0.85em] text-ink-2">{say('apply.code')}</span> {code}
             </span>
           </p>
           <ProblemNote problem={problem} />
@@ -68,9 +68,9 @@ function Named({ draft, vouching }: { draft: Draft; vouching: Draft['vouchings']
             className="!px-0"
             busy={busy}
             onClick={() => void act({ params: { id: draft.id, vouching: vouching.id } })}
-            aria-label={say('No longer ask {{name}}', { name })}
+            aria-label={say('apply.noLongerAsk', { name })}
           >
-            {say('No longer ask them')}
+            {say('apply.noLongerAskThem')}
           </Button>
         </>
       )}
@@ -93,7 +93,7 @@ function NameSomebody({ draft, first }: { draft: Draft; first: boolean }) {
   if (!open)
     return (
       <p>
-        <Button onClick={() => setOpen(true)}>{say('Name somebody else')}</Button>
+        <Button onClick={() => setOpen(true)}>{say('apply.nameSomebodyElse')}</Button>
       </p>
     )
   return (
@@ -107,23 +107,23 @@ function NameSomebody({ draft, first }: { draft: Draft; first: boolean }) {
         }}
       >
         <TextField
-          label={say('Their name')}
+          label={say('apply.theirName')}
           value={name}
           onChange={(event) => setName(event.target.value)}
           error={faultAt(problem, 'name')}
         />
         <SelectField
-          label={say('What they are to you')}
+          label={say('apply.whatTheyAreToYou')}
           value={relation}
           options={vouchingRelations.map((value) => ({ value, label: relationWords()[value] }))}
           onChange={(event) => setRelation(event.target.value as Relation)}
         />
         <div className="sm:col-span-2">
           <TextField
-            label={say('Their mail address')}
+            label={say('apply.theirMailAddress')}
             optional
             type="email"
-            help={say('Without one you are given a reference and a code to hand over.')}
+            help={say('apply.withoutOneYouAreGiven')}
             value={mail}
             onChange={(event) => setMail(event.target.value)}
             error={faultAt(problem, 'mail')}
@@ -132,7 +132,7 @@ function NameSomebody({ draft, first }: { draft: Draft; first: boolean }) {
         <div className="sm:col-span-2">
           <ProblemNote problem={problem?.faults ? undefined : problem} />
           <Button kind="main" type="submit" busy={busy} disabled={name.trim().length < 2}>
-            {say('Ask them')}
+            {say('apply.askThem')}
           </Button>
         </div>
       </form>

@@ -73,15 +73,11 @@ export function WorkSection({ draft }: { draft: Draft }) {
           onChoose={(id) => jobs.some((job) => job.id === id) && setEditing(id)}
         />
         {coverage.possibleGaps.length > 0 && (
-          <p className="mt-2 text-[0.93em] text-ink-2">
-            {say(
-              'Lightly hatched: days that may be missing, since only months or years were given. Give days if you know them.',
-            )}
-          </p>
+          <p className="mt-2 text-[0.93em] text-ink-2">{say('apply.lightlyHatchedDaysThatMay')}</p>
         )}
         {[...coverage.certainOverlaps].slice(0, 3).map(({ between, days, from }) => (
           <p key={`${between}-${from}`} className="mt-1 text-[0.93em] text-ink-2">
-            {say('{{one}} and {{other}} overlap by {{days}}. That is fine if you did both.', {
+            {say('apply.andOverlapByThatIs', {
               one: labelOf(draft.claims, between[0]),
               other: labelOf(draft.claims, between[1]),
               days: writeDays(days),
@@ -94,13 +90,13 @@ export function WorkSection({ draft }: { draft: Draft }) {
       ) : (
         <p>
           <Button kind={jobs.length === 0 ? 'main' : 'plain'} onClick={addNext}>
-            {jobs.length === 0 ? say('Add what you do now') : say('Add another entry')}
+            {jobs.length === 0 ? say('apply.addWhatYouDoNow') : say('apply.addAnotherEntry')}
           </Button>
         </p>
       )}
       {rows.map((row) =>
         'gap' in row && row.gap ? (
-          <GapRow key={row.gap.from} gap={row.gap} question={say('What did you do?')} onFill={() => fill(row.gap)} />
+          <GapRow key={row.gap.from} gap={row.gap} question={say('apply.whatDidYouDo')} onFill={() => fill(row.gap)} />
         ) : 'claim' in row && row.claim ? (
           editing === row.claim.id ? (
             <WorkEditor
@@ -145,41 +141,42 @@ function WorkLine({ claim, reopened, onChange }: FaceProps) {
   if (claim.details.kind !== 'work') return null
   const { from, to, position, activity, mayAsk, fullTimeShare, confirmBy } = claim.details
   const asking = {
-    now: say('We may write to them.'),
-    'after an offer': say('We may write to them after an offer.'),
-    never: say('We do not write to them.'),
+    now: say('apply.weMayWriteToThem'),
+    'after an offer': say('apply.weMayWriteToThemAfter'),
+    never: say('apply.weDoNotWriteTo'),
   }[mayAsk]
   const employed = activity === 'employment' || activity === 'self-employment'
   return (
     <Sheet>
       <div className="grid gap-x-5 gap-y-1 sm:grid-cols-[170px_1fr_auto]">
-        <p>{say('{{from}} to {{to}}', { from: writeWhen(from), to: to === 'present' ? say('now') : writeWhen(to) })}</p>
+        <p>
+          {say('apply.fromToTo', { from: writeWhen(from), to: to === 'present' ? say('apply.now') : writeWhen(to) })}
+        </p>
         <div>
           <h2 className="font-sans font-semibold">{claim.label}</h2>
           <p className="text-[0.95em] text-ink-2">
             {employed
-              ? `${position}, ${fullTimeShare === 100 ? say('full time') : `${fullTimeShare} %`}. ${activity === 'employment' ? asking : ''}`
-              : say(activity).replace(/^./, (letter) => letter.toUpperCase())}
+              ? `${position}, ${fullTimeShare === 100 ? say('apply.fullTime') : `${fullTimeShare} %`}. ${activity === 'employment' ? asking : ''}`
+              : say(`names.activity.${activity}`).replace(/^./, (letter) => letter.toUpperCase())}
           </p>
-          {confirmBy && (
-            <p className="text-[0.95em] text-ink-2">{say('Can confirm it: {{confirmBy}}', { confirmBy })}</p>
-          )}
+          {confirmBy && <p className="text-[0.95em] text-ink-2">{say('apply.canConfirmIt', { confirmBy })}</p>}
         </div>
         <ClaimActions claim={claim} onChange={onChange} reopened={reopened} />
       </div>
       {activity === 'employment' && (
         <div className="mt-2 sm:pl-[190px]">
-          <Documents claim={claim} prompt={say('Add a work certificate')} />
+          <Documents claim={claim} prompt={say('apply.addAWorkCertificate')} />
         </div>
       )}
     </Sheet>
   )
 }
 
-const activityOptions = activities.map((value) => ({
-  value,
-  label: say(value).replace(/^./, (letter) => letter.toUpperCase()),
-}))
+const activityOptions = () =>
+  activities.map((value) => ({
+    value,
+    label: say(`names.activity.${value}`).replace(/^./, (letter) => letter.toUpperCase()),
+  }))
 
 function WorkEditor({
   draftId,
@@ -198,15 +195,15 @@ function WorkEditor({
   const employed = details.activity === 'employment'
   return (
     <Sheet>
-      <ClaimForm editor={editor} saving={claim ? say('Save') : say('Add to my history')}>
+      <ClaimForm editor={editor} saving={claim ? say('apply.save') : say('apply.addToMyHistory')}>
         <SelectField
-          label={say('What were you doing?')}
-          options={activityOptions}
+          label={say('apply.whatWereYouDoing')}
+          options={activityOptions()}
           value={details.activity}
           onChange={(event) => set('activity', event.target.value as Work['activity'])}
         />
         <TextField
-          label={employed ? say('Position') : say('In a few words')}
+          label={employed ? say('apply.position') : say('apply.inAFewWords')}
           value={details.position}
           onChange={(event) => set('position', event.target.value)}
           error={fault('position')}
@@ -214,7 +211,7 @@ function WorkEditor({
         {employed && (
           <div className="sm:col-span-2">
             <SourcePicker
-              label={say('Employer')}
+              label={say('apply.employer')}
               kinds="employer"
               value={details}
               onChange={(source) => setDetails((before) => ({ ...before, ...source }))}
@@ -223,23 +220,23 @@ function WorkEditor({
           </div>
         )}
         <DateField
-          label={say('First day')}
+          label={say('apply.firstDay')}
           value={details.from}
           onChange={(value) => set('from', value)}
           error={fault('from')}
-          help={say('“2021”, “Aug 2021” or “1 Aug 2021” will do.')}
+          help={say('apply.n2021Aug2021Or1')}
         />
         <DateField
-          label={say('Last day')}
+          label={say('apply.lastDay')}
           value={details.to}
           onChange={(value) => set('to', value)}
           error={fault('to')}
-          blanks={[{ value: 'present', label: say('I still do this') }]}
+          blanks={[{ value: 'present', label: say('apply.iStillDoThis') }]}
         />
         {employed && (
           <>
             <TextField
-              label={say('Share of full time, per cent')}
+              label={say('apply.shareOfFullTimePer')}
               type="number"
               min={1}
               max={100}
@@ -248,17 +245,17 @@ function WorkEditor({
               error={fault('fullTimeShare')}
             />
             <TextField
-              label={say('Who there can confirm it?')}
+              label={say('apply.whoThereCanConfirmIt')}
               optional
-              help={say('A person or an office, with a mail address if you know one.')}
+              help={say('apply.aPersonOrAnOffice')}
               value={details.confirmBy}
               onChange={(event) => set('confirmBy', event.target.value)}
               error={fault('confirmBy')}
             />
             <TextField
-              label={say('Kind of work')}
+              label={say('apply.kindOfWork')}
               optional
-              help={say('One or two words, such as electrical or track.')}
+              help={say('apply.oneOrTwoWordsSuch')}
               value={details.tags.join(', ')}
               onChange={(event) =>
                 set(
@@ -273,14 +270,14 @@ function WorkEditor({
             />
             <div className="sm:col-span-2">
               <Choice
-                label={say('May we ask them about you?')}
+                label={say('apply.mayWeAskThemAbout')}
                 name="mayAsk"
                 value={details.mayAsk}
                 onChange={(value) => set('mayAsk', value as Work['mayAsk'])}
                 options={[
-                  { value: 'now', label: say('Now') },
-                  { value: 'after an offer', label: say('After an offer') },
-                  { value: 'never', label: say('Not at all') },
+                  { value: 'now', label: say('apply.now2') },
+                  { value: 'after an offer', label: say('apply.afterAnOffer') },
+                  { value: 'never', label: say('apply.notAtAll') },
                 ]}
               />
             </div>
@@ -288,7 +285,7 @@ function WorkEditor({
         )}
         {!employed && (
           <TextField
-            label={say('Who could confirm it?')}
+            label={say('apply.whoCouldConfirmIt')}
             optional
             value={details.confirmBy}
             onChange={(event) => set('confirmBy', event.target.value)}

@@ -28,29 +28,23 @@ export function BeginCheck() {
       <h1 className="mb-3 text-[2em]">{data.title}</h1>
       <Sheet>
         <ul className="list-disc space-y-1 pl-5">
-          <li>{say('{{questions}} questions, one right answer each.', { questions: data.questions })}</li>
+          <li>{say('check.questionsOneRightAnswerEach', { questions: data.questions })}</li>
           <li>
-            {say('{{minutes}} minutes from the moment you begin. The clock runs on, even if you close the page.', {
+            {say('check.minutesFromTheMomentYou', {
               minutes: data.minutes,
             })}
           </li>
-          <li>
-            {say('Every answer is saved as you give it. After a lost connection you come back to where you were.')}
-          </li>
-          <li>
-            {say('{{passPercent}} % are needed to pass. You see your mark at once.', { passPercent: data.passPercent })}
-          </li>
-          <li>{say('It covers: {{topics}}.', { topics: data.topics.join(', ').toLowerCase() })}</li>
+          <li>{say('check.everyAnswerIsSavedAs')}</li>
+          <li>{say('check.areNeededToPassYou', { passPercent: data.passPercent })}</li>
+          <li>{say('check.itCovers', { topics: data.topics.join(', ').toLowerCase() })}</li>
         </ul>
         <div className="mt-4">
           <ProblemNote problem={problem} />
           {data.notBefore && data.notBefore > today ? (
-            <p className="text-ink-2">
-              {say('You can sit it again from {{day}}, with other questions.', { day: writeWhen(data.notBefore) })}
-            </p>
+            <p className="text-ink-2">{say('check.youCanSitItAgain', { day: writeWhen(data.notBefore) })}</p>
           ) : (
             <Button kind="main" busy={busy} onClick={() => void begin()}>
-              {data.sitting ? say('Go on where you were') : say('Begin now')}
+              {data.sitting ? say('check.goOnWhereYouWere') : say('check.beginNow')}
             </Button>
           )}
         </div>

@@ -49,21 +49,21 @@ function Sheets({ sitting }: { sitting: Sitting }) {
         <p
           role="timer"
           className={`font-mono text-[1.1em] ${left < 120 ? 'text-contradicted' : ''}`}
-          aria-label={say('{{left}} minutes left', { left: Math.ceil(left / 60) })}
+          aria-label={say('check.minutesLeft', { left: Math.ceil(left / 60) })}
         >
           {Math.floor(left / 60)}:{String(left % 60).padStart(2, '0')}
         </p>
       </div>
-      <nav aria-label={say('Questions')} className="mb-3 flex flex-wrap gap-1.5">
+      <nav aria-label={say('check.questions')} className="mb-3 flex flex-wrap gap-1.5">
         {sitting.questions.map(({ id }, index) => (
           <button
             key={id}
             type="button"
             onClick={() => setAt(index)}
             aria-current={index === at ? 'step' : undefined}
-            aria-label={say('Question {{index}}, {{open}}', {
+            aria-label={say('check.questionIndexOpen', {
               index: index + 1,
-              open: given[id]?.length ? say('answered') : say('open'),
+              open: given[id]?.length ? say('check.answered') : say('check.open'),
             })}
             className={`min-w-9 rounded-sheet border px-2 py-1 font-mono ${index === at ? 'border-ink font-semibold' : 'border-line-strong'} ${given[id]?.length ? 'bg-confirmed-wash' : 'bg-sheet'}`}
           >
@@ -87,20 +87,20 @@ function Sheets({ sitting }: { sitting: Sitting }) {
       </Sheet>
       <div className="mt-4 flex flex-wrap items-center gap-3">
         <Button disabled={at === 0} onClick={() => setAt(at - 1)}>
-          {say('Back')}
+          {say('check.back')}
         </Button>
         <Button
           kind={at < sitting.questions.length - 1 ? 'main' : 'plain'}
           disabled={at === sitting.questions.length - 1}
           onClick={() => setAt(at + 1)}
         >
-          {say('Next question')}
+          {say('check.nextQuestion')}
         </Button>
         <span className="ml-auto text-ink-2">
-          {say('{{answered}} of {{count}} answered', { answered, count: sitting.questions.length })}
+          {say('check.ofAnswered', { answered, count: sitting.questions.length })}
         </span>
         <Button kind={answered === sitting.questions.length ? 'main' : 'plain'} busy={handing.busy} onClick={handIn}>
-          {say('Hand in')}
+          {say('check.handIn')}
         </Button>
       </div>
       <div className="mt-3">
@@ -127,21 +127,21 @@ function Result({ sitting, result }: { sitting: Sitting; result: NonNullable<Sit
       <Sheet>
         <p className="text-[1.2em]">
           <strong>
-            {say('{{right}} of {{of}} right, {{percent}} %.', {
+            {say('check.ofRight', {
               right: result.right,
               of: result.of,
               percent: result.percent,
             })}
           </strong>{' '}
           {result.passed
-            ? say('You have passed.')
-            : say('{{passPercent}} % were needed. Somebody will be in touch about what follows.', {
+            ? say('check.youHavePassed')
+            : say('check.wereNeededSomebodyWillBe', {
                 passPercent: result.passPercent,
               })}
         </p>
         <p className="mt-4">
           <Link to={`/applications/${sitting.applicationId}`} className="font-semibold text-confirmed">
-            {say('Back to where your application stands')}
+            {say('check.backToWhereYourApplication')}
           </Link>
         </p>
       </Sheet>

@@ -16,10 +16,10 @@ const PreparePages = lazy(() => import('./PreparePages').then((room) => ({ defau
 
 const stateWords = (state: string) =>
   ({
-    'to look at': say('arrived, not looked at yet'),
-    seen: say('looked at, fine'),
-    'sent back': say('a better copy is needed'),
-    replaced: say('replaced'),
+    'to look at': say('documents.arrivedNotLookedAtYet'),
+    seen: say('documents.lookedAtFine'),
+    'sent back': say('documents.aBetterCopyIsNeeded'),
+    replaced: say('documents.replaced'),
   })[state]
 
 type Paper = Claim['documents'][number]
@@ -35,7 +35,7 @@ type Props = {
 /** The documents behind a claim, and a place to put another: chosen, dropped or photographed. */
 export function Documents({
   claim,
-  prompt = say('Add a PDF, photo or scan'),
+  prompt = say('documents.addAPdfPhotoOr'),
   parts = ['certificate'],
   untranslated = [],
 }: Props) {
@@ -61,8 +61,8 @@ export function Documents({
             <span className="text-[0.9em] text-ink-2">
               {(parts.length > 1 || document.translationOf) && `${paperPartWords(document.part)}, `}
               {document.seconds === null
-                ? say('{{count}} pages', { count: document.pages })
-                : say('{{count}} seconds', { count: document.seconds })}
+                ? say('documents.countPages', { count: document.pages })
+                : say('documents.countSeconds', { count: document.seconds })}
               , {writeSize(document.size)}, {stateWords(document.state)}
             </span>
             {document.state === 'to look at' && (
@@ -70,9 +70,9 @@ export function Documents({
                 type="button"
                 onClick={() => void removal.act({ params: { id: document.id } })}
                 className="min-h-7 text-[0.9em] text-ink-2 underline"
-                aria-label={say('Take back {{name}}', { name: document.fileName })}
+                aria-label={say('documents.takeBack', { name: document.fileName })}
               >
-                {say('Take back')}
+                {say('documents.takeBack2')}
               </button>
             )}
             {document.sentBackBecause && (
@@ -86,7 +86,7 @@ export function Documents({
         <AddDocument
           key={original.id}
           claim={claim}
-          prompt={say('Add the translation of {{name}}', { name: original.fileName })}
+          prompt={say('documents.addTheTranslationOf', { name: original.fileName })}
           parts={['translation']}
           translationOf={original.id}
         />
@@ -118,17 +118,17 @@ function AddDocument({ claim, prompt, parts, translationOf }: AddProps) {
 
   const send = async (file: File) => {
     setNote(undefined)
-    setSending({ words: say('Sending'), share: 0 })
+    setSending({ words: say('documents.sending'), share: 0 })
     try {
       const { uploadFile } = await import('./upload')
-      const upload = await uploadFile(file, (share) => setSending({ words: say('Sending'), share }))
+      const upload = await uploadFile(file, (share) => setSending({ words: say('documents.sending'), share }))
       const done = await act({
         params: { id: claim.id, upload },
         body: { fileName: file.name, part: asked, ...(translationOf ? { translationOf } : {}) },
       })
-      if (done?.alsoBehind) setNote(say('The same file is also behind {{claim}}.', { claim: done.alsoBehind }))
+      if (done?.alsoBehind) setNote(say('documents.theSameFileIsAlso', { claim: done.alsoBehind }))
     } catch {
-      setNote(say('The connection is lost. Choose the same file again later; it goes on where it stopped.'))
+      setNote(say('documents.theConnectionIsLostChoose'))
     }
     setSending(undefined)
   }
@@ -140,15 +140,14 @@ function AddDocument({ claim, prompt, parts, translationOf }: AddProps) {
     for (const field of [input, camera]) if (field.current) field.current.value = ''
     if (files.length === 0) return
     if (video !== undefined) {
-      if (files[0]!.size > videoLimits.bytes)
-        setNote(say('The video is larger than 60 MB. Record it with a smaller picture.'))
+      if (files[0]!.size > videoLimits.bytes) setNote(say('documents.theVideoIsLargerThan'))
       else await send(new File([files[0]!], `${name}${endingOf(files[0]!)}`, { type: files[0]!.type }))
       return
     }
     const { isPdf, openFiles, letGo } = await import('./preparing')
     const [only] = files
     if (files.length > 1 || !isPdf(only!) || only!.size > documentLimits.bytes) return setPreparing({ files })
-    setSending({ words: say('Looking through'), share: 0 })
+    setSending({ words: say('documents.lookingThrough'), share: 0 })
     const opened = await openFiles(files, () => {})
     setSending(undefined)
     const fine = opened.refused.length === 0 && opened.pages.length <= documentLimits.pages
@@ -163,7 +162,7 @@ function AddDocument({ claim, prompt, parts, translationOf }: AddProps) {
       <div className="flex flex-wrap items-end gap-2">
         {parts.length > 1 && (
           <SelectField
-            label={say('What it is')}
+            label={say('documents.whatItIs')}
             hidden
             value={asked}
             options={parts.map((value) => ({ value, label: paperPartWords(value) }))}
@@ -198,8 +197,8 @@ function AddDocument({ claim, prompt, parts, translationOf }: AddProps) {
           </span>
           <span className="text-[0.87em] text-ink-2">
             {video === undefined
-              ? say('any size, several pages at once')
-              : say('MP4 or WebM, up to {{count}} seconds', { count: video })}
+              ? say('documents.anySizeSeveralPagesAt')
+              : say('documents.mp4OrWebMUpTo', { count: video })}
           </span>
         </label>
         <label className="hidden cursor-pointer rounded-sheet border border-line-strong px-3 py-1.5 font-semibold focus-within:outline-2 focus-within:outline-asked pointer-coarse:inline-flex">
@@ -210,9 +209,9 @@ function AddDocument({ claim, prompt, parts, translationOf }: AddProps) {
             capture={video === undefined ? 'environment' : 'user'}
             className="sr-only"
             onChange={(event) => void take(event.target.files)}
-            aria-label={say('Use the camera for {{claim}}', { claim: claim.label })}
+            aria-label={say('documents.useTheCameraFor', { claim: claim.label })}
           />
-          {video === undefined ? say('Photograph it') : say('Record it')}
+          {video === undefined ? say('documents.photographIt') : say('documents.recordIt')}
         </label>
       </div>
       {note && (

@@ -14,10 +14,10 @@ import { cropPage, joinPages, letGo, openFiles, type Page, type Refused, turnPag
 
 export const pageFaultWords = (fault: PageFault): string =>
   ({
-    empty: say('Nothing seems to be on this page.'),
-    'too dark': say('Too dark to read. Take it again with more light.'),
-    blurred: say('Blurred. Hold still and take it again if it cannot be read.'),
-    'cut off': say('Something is cut off at the edge. Take it again with the whole page in the picture.'),
+    empty: say('documents.nothingSeemsToBeOn'),
+    'too dark': say('documents.tooDarkToReadTake'),
+    blurred: say('documents.blurredHoldStillAndTake'),
+    'cut off': say('documents.somethingIsCutOffAt'),
   })[fault]
 
 type Props = {
@@ -42,7 +42,7 @@ export function PreparePages({ files, opened, name, onDone, onClose }: Props) {
   const begun = useRef(false)
 
   const open = async (more: readonly File[]) => {
-    const told = (done: number) => setWork({ words: say('Opening'), done, of: more.length })
+    const told = (done: number) => setWork({ words: say('documents.opening'), done, of: more.length })
     const found = await openFiles(more, told)
     setPages((before) => [...before, ...found.pages])
     setRefused(found.refused)
@@ -57,33 +57,25 @@ export function PreparePages({ files, opened, name, onDone, onClose }: Props) {
 
   const put = (page: Page) => setPages((before) => before.map((other) => (other.id === page.id ? page : other)))
   const finish = async () => {
-    const told = (done: number) => setWork({ words: say('Joining'), done, of: pages.length })
+    const told = (done: number) => setWork({ words: say('documents.joining'), done, of: pages.length })
     told(0)
     try {
       const joined = await joinPages(pages, name, told)
       if (joined.size > documentLimits.bytes) {
         setWork(undefined)
-        setRefused([{ name, why: say('It is larger than 10 MB even at its smallest. Take pages out.') }])
+        setRefused([{ name, why: say('documents.itIsLargerThan10') }])
         return
       }
       onDone(new File([joined], `${name}.pdf`, { type: 'application/pdf' }))
     } catch {
       setWork(undefined)
-      setRefused([{ name, why: say('The pages could not be joined. Take out the one that is damaged.') }])
+      setRefused([{ name, why: say('documents.thePagesCouldNotBe') }])
     }
   }
   const tooMany = pages.length > documentLimits.pages
   const doubtful = pages.filter(({ faults }) => faults.length > 0).length
   return (
-    <Dialog
-      open
-      onClose={onClose}
-      wide
-      title={name}
-      description={say(
-        'One PDF will be made of these pages. Put them in order, turn and crop them; nothing is sent yet.',
-      )}
-    >
+    <Dialog open onClose={onClose} wide title={name} description={say('documents.onePdfWillBeMade')}>
       {refused.length > 0 && (
         <ul role="alert" className="mb-3 grid gap-1 rounded-sheet bg-contradicted-wash px-3 py-2">
           {refused.map(({ name: file, why }) => (
@@ -97,7 +89,7 @@ export function PreparePages({ files, opened, name, onDone, onClose }: Props) {
         className="grid gap-2"
         items={pages}
         keyOf={({ id }) => id}
-        nameOf={({ from, number }) => say('page {{number}} of {{from}}', { number, from })}
+        nameOf={({ from, number }) => say('documents.pageOf', { number, from })}
         onOrder={setPages}
       >
         {(page, grip, index) => (
@@ -105,7 +97,7 @@ export function PreparePages({ files, opened, name, onDone, onClose }: Props) {
             {grip}
             <Preview page={page} number={index + 1} />
             <div className="min-w-0">
-              <p className="font-semibold">{say('Page {{number}}', { number: index + 1 })}</p>
+              <p className="font-semibold">{say('documents.pageNumber', { number: index + 1 })}</p>
               <p className="truncate text-[0.9em] text-ink-2">{page.from}</p>
               {page.faults.map((fault) => (
                 <p key={fault} className="flex gap-1.5 font-semibold text-[0.9em] text-soon-ink">
@@ -116,22 +108,22 @@ export function PreparePages({ files, opened, name, onDone, onClose }: Props) {
             </div>
             <div className="flex gap-1 max-sm:col-span-3 max-sm:justify-end">
               <Tool
-                name={say('Turn page {{number}} to the left', { number: index + 1 })}
+                name={say('documents.turnPageToTheLeft', { number: index + 1 })}
                 onClick={() => put(turnPage(page, 270))}
               >
                 <RotateCcw size={17} aria-hidden />
               </Tool>
               <Tool
-                name={say('Turn page {{number}} to the right', { number: index + 1 })}
+                name={say('documents.turnPageToTheRight', { number: index + 1 })}
                 onClick={() => put(turnPage(page, 90))}
               >
                 <RotateCw size={17} aria-hidden />
               </Tool>
-              <Tool name={say('Crop page {{number}}', { number: index + 1 })} onClick={() => setCropping(page)}>
+              <Tool name={say('documents.cropPage', { number: index + 1 })} onClick={() => setCropping(page)}>
                 <CropIcon size={17} aria-hidden />
               </Tool>
               <Tool
-                name={say('Take page {{number}} out', { number: index + 1 })}
+                name={say('documents.takePageOut', { number: index + 1 })}
                 onClick={() => {
                   letGo([page])
                   setPages((before) => before.filter(({ id }) => id !== page.id))
@@ -145,25 +137,19 @@ export function PreparePages({ files, opened, name, onDone, onClose }: Props) {
       </SortableList>
       {work && (
         <div className="mt-3">
-          <p role="status">
-            {say('{{words}}: {{done}} of {{of}}', { words: work.words, done: work.done, of: work.of })}
-          </p>
+          <p role="status">{say('documents.wordsDoneOfOf', { words: work.words, done: work.done, of: work.of })}</p>
           <progress className="w-full accent-confirmed" value={work.done} max={work.of} aria-label={work.words} />
         </div>
       )}
       {tooMany && (
         <p role="alert" className="mt-3 font-semibold text-contradicted">
-          {say('At most {{most}} pages can be taken. Take {{count}} out.', {
+          {say('documents.atMostPagesCanBe', {
             most: documentLimits.pages,
             count: pages.length - documentLimits.pages,
           })}
         </p>
       )}
-      {doubtful > 0 && !work && (
-        <p className="mt-3 text-ink-2">
-          {say('You can send it as it is. A page that cannot be read comes back, which costs days.')}
-        </p>
-      )}
+      {doubtful > 0 && !work && <p className="mt-3 text-ink-2">{say('documents.youCanSendItAs')}</p>}
       <div className="mt-4 flex flex-wrap items-center gap-3">
         <Button
           kind="main"
@@ -171,10 +157,10 @@ export function PreparePages({ files, opened, name, onDone, onClose }: Props) {
           disabled={pages.length === 0 || tooMany || work !== undefined}
           onClick={() => void finish()}
         >
-          {say('Send {{count}} pages', { count: pages.length })}
+          {say('documents.sendPages', { count: pages.length })}
         </Button>
         <Button disabled={work !== undefined} onClick={() => adding.current?.click()}>
-          {say('Add pages')}
+          {say('documents.addPages')}
         </Button>
         <input
           ref={adding}
@@ -183,7 +169,7 @@ export function PreparePages({ files, opened, name, onDone, onClose }: Props) {
           accept="application/pdf,image/*"
           className="sr-only"
           tabIndex={-1}
-          aria-label={say('More pages')}
+          aria-label={say('documents.morePages')}
           onChange={(event) => {
             const more = [...(event.target.files ?? [])]
             event.target.value = ''
@@ -191,10 +177,10 @@ export function PreparePages({ files, opened, name, onDone, onClose }: Props) {
           }}
         />
         <Button kind="quiet" onClick={onClose}>
-          {say('Cancel')}
+          {say('documents.cancel')}
         </Button>
         <span className="text-[0.9em] text-ink-2">
-          {say('Pictures are made smaller so that all stay below {{size}}.', {
+          {say('documents.picturesAreMadeSmallerSo', {
             size: writeSize(documentLimits.joinedBytes),
           })}
         </span>
@@ -235,7 +221,7 @@ function Preview({ page, number }: { page: Page; number: number }) {
       href={page.preview}
       target="_blank"
       rel="noreferrer"
-      aria-label={say('Look at page {{number}} in full', { number })}
+      aria-label={say('documents.lookAtPageInFull', { number })}
       className="grid h-[112px] w-[84px] place-items-center overflow-hidden border border-line bg-white"
     >
       <span
@@ -287,23 +273,21 @@ function CropPage({
       open
       onClose={onClose}
       wide
-      title={say('Crop')}
-      description={say(
-        'Draw the corners to the edge of the paper, or move them with the arrow keys. What lies outside is not sent.',
-      )}
+      title={say('documents.crop')}
+      description={say('documents.drawTheCornersToThe')}
     >
       <div className="grid place-items-center bg-ground p-2">
         <ReactCrop className="max-h-[58dvh]" crop={crop} onChange={(_pixels, percent) => setCrop(percent)} ruleOfThirds>
-          <img src={page.preview} alt={say('The page to crop')} />
+          <img src={page.preview} alt={say('documents.thePageToCrop')} />
         </ReactCrop>
       </div>
       <div className="mt-3 flex gap-3">
         <Button kind="main" data-first onClick={done}>
-          {say('Keep this part')}
+          {say('documents.keepThisPart')}
         </Button>
-        <Button onClick={() => setCrop(whole)}>{say('The whole page')}</Button>
+        <Button onClick={() => setCrop(whole)}>{say('documents.theWholePage')}</Button>
         <Button kind="quiet" onClick={onClose}>
-          {say('Cancel')}
+          {say('documents.cancel')}
         </Button>
       </div>
     </Dialog>

@@ -97,15 +97,14 @@ async function pagesOfPdf(file: File): Promise<Page[]> {
 
 function whyNot(file: File, error: unknown): string {
   const { name = '', message = '' } = error instanceof Error ? error : {}
-  if (message === 'empty') return say('The file is empty. Choose it again; it may not have been saved completely.')
+  if (message === 'empty') return say('documents.theFileIsEmptyChoose')
   if (message === 'too many pages')
-    return say('The file has more than {{count}} pages. Save only those that matter as a PDF and choose that.', {
+    return say('documents.theFileHasMoreThan', {
       count: mostOpened,
     })
-  if (name === 'PasswordException')
-    return say('The PDF is locked with a password. Save a copy without a password and choose that.')
-  if (isPdf(file)) return say('The PDF cannot be opened. It may be damaged; print it to a new PDF and choose that.')
-  return say('This cannot be opened as a picture. Choose a PDF, JPEG or PNG file, or photograph the page.')
+  if (name === 'PasswordException') return say('documents.thePdfIsLockedWith')
+  if (isPdf(file)) return say('documents.thePdfCannotBeOpened')
+  return say('documents.thisCannotBeOpenedAs')
 }
 
 /** A page cropped, and measured anew as it will be sent. */

@@ -31,7 +31,7 @@ export function CorrectContact({ status }: { status: Status }) {
     return (
       <p className="text-[0.93em]">
         <button type="button" onClick={() => setChanges({})} className="font-semibold text-confirmed">
-          {say('Correct how we can reach you')}
+          {say('status.correctHowWeCanReach')}
         </button>
       </p>
     )
@@ -44,7 +44,7 @@ export function CorrectContact({ status }: { status: Status }) {
         void save(changes)
       }}
     >
-      <h2 className="text-[1.2em]">{say('How we can reach you')}</h2>
+      <h2 className="text-[1.2em]">{say('status.howWeCanReachYou')}</h2>
       {questions.map((question) => (
         <AnswerField
           key={question.key}
@@ -57,10 +57,10 @@ export function CorrectContact({ status }: { status: Status }) {
       <ProblemNote problem={problem?.faults ? undefined : problem} />
       <div className="flex gap-3">
         <Button kind="main" type="submit" busy={busy}>
-          {say('Save')}
+          {say('status.save')}
         </Button>
         <Button kind="quiet" onClick={close}>
-          {say('Cancel')}
+          {say('status.cancel')}
         </Button>
       </div>
     </form>

@@ -16,34 +16,32 @@ export function OfferCard({ id, title, offer }: { id: string; title: string; off
   return (
     <div>
       <dl className="mb-3 grid grid-cols-[auto_1fr] gap-x-5 gap-y-1">
-        <dt className="text-ink-2">{say('Post')}</dt>
+        <dt className="text-ink-2">{say('status.post')}</dt>
         <dd className="font-semibold">{title}</dd>
-        <dt className="text-ink-2">{say('Pay')}</dt>
-        <dd className="font-semibold">{say('{{salary}} a year', { salary: writeMoney(offer.salary) })}</dd>
-        <dt className="text-ink-2">{say('First day')}</dt>
+        <dt className="text-ink-2">{say('status.pay')}</dt>
+        <dd className="font-semibold">{say('status.aYear', { salary: writeMoney(offer.salary) })}</dd>
+        <dt className="text-ink-2">{say('status.firstDay')}</dt>
         <dd className="font-semibold">{writeWhen(offer.startsOn)}</dd>
-        <dt className="text-ink-2">{say('Answer by')}</dt>
+        <dt className="text-ink-2">{say('status.answerBy')}</dt>
         <dd className="font-semibold">{writeWhen(offer.answerBy)}</dd>
       </dl>
       <ProblemNote problem={problem} />
       <div className="mt-2 flex gap-3">
         <Button kind="main" busy={busy} onClick={() => void answer('accepted')}>
-          {say('Accept the offer')}
+          {say('status.acceptTheOffer')}
         </Button>
         <Button kind="quiet" onClick={() => setDeclining(true)}>
-          {say('Decline')}
+          {say('status.decline')}
         </Button>
       </div>
       <Dialog
         open={declining}
         onClose={() => setDeclining(false)}
-        title={say('Decline this offer?')}
-        description={say(
-          'The application ends with that. You can apply for other posts with everything that was confirmed.',
-        )}
+        title={say('status.declineThisOffer')}
+        description={say('status.theApplicationEndsWithThat')}
       >
         <Button kind="grave" busy={busy} onClick={() => void answer('declined')}>
-          {say('Decline the offer')}
+          {say('status.declineTheOffer')}
         </Button>
       </Dialog>
     </div>

@@ -33,25 +33,22 @@ export function RenewalForm({ claim }: { claim: Claim }) {
       }}
     >
       <p className="sm:col-span-3">
-        {say(
-          'You gave number {{number}}, valid through {{day}}. Give what stands on the renewal, then add its document.',
-          { number: details.number, day: writeWhen(details.through) },
-        )}
+        {say('status.youGaveNumberValidThrough', { number: details.number, day: writeWhen(details.through) })}
       </p>
       <TextField
-        label={say('Number on the renewal')}
+        label={say('status.numberOnTheRenewal')}
         value={given.number}
         onChange={(event) => set('number')(event.target.value)}
         error={faultAt(renewal.problem, 'number')}
       />
       <DateField
-        label={say('Issued')}
+        label={say('status.issued')}
         value={given.issued}
         onChange={set('issued')}
         error={faultAt(renewal.problem, 'issued')}
       />
       <DateField
-        label={say('Valid through')}
+        label={say('status.validThrough')}
         value={given.through}
         onChange={set('through')}
         error={faultAt(renewal.problem, 'through')}
@@ -64,7 +61,7 @@ export function RenewalForm({ claim }: { claim: Claim }) {
           busy={renewal.busy}
           disabled={!given.number || !given.issued || !given.through}
         >
-          {say('Save the renewal')}
+          {say('status.saveTheRenewal')}
         </Button>
       </div>
     </form>

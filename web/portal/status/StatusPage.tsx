@@ -34,10 +34,10 @@ export function StatusPage() {
         <p className="text-ink-2">
           {status.reference ? (
             <>
-              {say('Reference')} <span className="font-mono text-ink">{status.reference}</span>
+              {say('status.reference')} <span className="font-mono text-ink">{status.reference}</span>
             </>
           ) : (
-            say('Not sent yet')
+            say('status.notSentYet')
           )}
         </p>
         <h1 className="text-[2.1em]">{status.title}</h1>
@@ -49,25 +49,22 @@ export function StatusPage() {
         </p>
         {status.again && (
           <p className="mt-3">
-            <Go to={`/vacancies/${status.again}`}>{say('Apply again')}</Go>
+            <Go to={`/vacancies/${status.again}`}>{say('status.applyAgain')}</Go>
           </p>
         )}
         {status.likely && (
           <p className="mt-2 text-ink-2">
-            {say(
-              'Likely ready to start on {{likely}}, between {{early}} and {{late}}. The first day of this post is {{start}}.',
-              {
-                likely: writeWhen(status.likely.likely),
-                early: writeWhen(status.likely.early),
-                late: writeWhen(status.likely.late),
-                start: writeWhen(status.targetStart),
-              },
-            )}
+            {say('status.likelyReadyToStartOn', {
+              likely: writeWhen(status.likely.likely),
+              early: writeWhen(status.likely.early),
+              late: writeWhen(status.likely.late),
+              start: writeWhen(status.targetStart),
+            })}
           </p>
         )}
         {status.toDo.length > 0 && (
           <section className="mt-6">
-            <h2 className="mb-2 text-[1.4em]">{say('What to do next')}</h2>
+            <h2 className="mb-2 text-[1.4em]">{say('status.whatToDoNext')}</h2>
             <div className="grid gap-3">
               {status.toDo.map((item) => (
                 <ToDo key={item.key} item={item} status={status} />
@@ -77,39 +74,39 @@ export function StatusPage() {
         )}
         {status.withOthers.length > 0 && (
           <section className="mt-7">
-            <h2 className="mb-2 text-[1.4em]">{say('What others are doing')}</h2>
+            <h2 className="mb-2 text-[1.4em]">{say('status.whatOthersAreDoing')}</h2>
             <Lines
               rows={status.withOthers.map(({ title, why, who }) => ({
                 title,
                 why,
-                aside: say('with {{who}}', { who }),
+                aside: say('status.withWho', { who }),
               }))}
             />
           </section>
         )}
         {status.done.length > 0 && (
           <section className="mt-7">
-            <h2 className="mb-2 text-[1.4em]">{say('Done')}</h2>
+            <h2 className="mb-2 text-[1.4em]">{say('status.done')}</h2>
             <Lines rows={status.done.map(({ title, why }) => ({ title, why }))} />
           </section>
         )}
       </div>
       <aside className="grid content-start gap-5">
         <Sheet>
-          <h2 className="mb-2 text-[1.2em]">{say('The way to the first day')}</h2>
+          <h2 className="mb-2 text-[1.2em]">{say('status.theWayToTheFirst')}</h2>
           <ol className="grid gap-2">
             {status.gates.map(({ gate, name, state, passedAt }) => (
               <li key={gate} className="flex justify-between gap-3">
                 <span className={state === 'later' ? 'text-ink-3' : 'font-semibold'}>{name}</span>
                 <span className="text-[0.93em] text-ink-2">
-                  {passedAt ? writeDayOf(passedAt) : state === 'next' ? say('next') : ''}
+                  {passedAt ? writeDayOf(passedAt) : state === 'next' ? say('status.next') : ''}
                 </span>
               </li>
             ))}
           </ol>
         </Sheet>
         <Sheet>
-          <h2 className="mb-2 text-[1.2em]">{say('What happened')}</h2>
+          <h2 className="mb-2 text-[1.2em]">{say('status.whatHappened')}</h2>
           <ol className="grid gap-2">
             {status.happenings.slice(0, all ? undefined : shownAtFirst).map(({ at, text }) => (
               <li key={`${at}${text}`} className="grid grid-cols-[58px_1fr] gap-2 text-[0.93em]">
@@ -120,7 +117,7 @@ export function StatusPage() {
           </ol>
           {!all && status.happenings.length > shownAtFirst && (
             <button type="button" onClick={() => setAll(true)} className="mt-2 font-semibold text-confirmed">
-              {say('Show the {{count}} before that', { count: status.happenings.length - shownAtFirst })}
+              {say('status.showTheBeforeThat', { count: status.happenings.length - shownAtFirst })}
             </button>
           )}
         </Sheet>
@@ -140,18 +137,11 @@ function ToDo({ item, status }: { item: Status['toDo'][number]; status: Status }
       <h3 className="font-semibold text-[1.07em]">{item.title}</h3>
       <p className="mb-2 text-ink-2">{item.why}</p>
       {item.act === 'finish' && <Go to={`/apply/${status.id}`}>{item.label}</Go>}
-      {item.act === 'pay' && (
-        <p>
-          {say(
-            'Pay it by transfer and give {{reference}} as the reference. It is marked here as received when it has arrived.',
-            { reference: status.reference ?? '' },
-          )}
-        </p>
-      )}
+      {item.act === 'pay' && <p>{say('status.payItByTransferAnd', { reference: status.reference ?? '' })}</p>}
       {item.act === 'go' && <Go to={`/apply/${status.id}/${item.target}`}>{item.label}</Go>}
       {item.act === 'sit check' && (
         <Go to={`/applications/${status.id}/checks/${item.target}`}>
-          {say('Sit the check, {{minutes}} minutes', { minutes: item.minutes ?? 0 })}
+          {say('status.sitTheCheckMinutes', { minutes: item.minutes ?? 0 })}
         </Go>
       )}
       {item.act === 'answer offer' && status.offer && (
@@ -166,8 +156,8 @@ function ToDo({ item, status }: { item: Status['toDo'][number]; status: Status }
           claim={claim}
           prompt={
             claim.documents.some(({ state }) => state === 'sent back')
-              ? say('Add a better copy')
-              : say('Add the document')
+              ? say('status.addABetterCopy')
+              : say('status.addTheDocument')
           }
         />
       )}
@@ -206,31 +196,29 @@ function Keep({ status }: { status: Status }) {
     <div className="grid gap-1.5 text-[0.93em]">
       <p>
         <a href={`/api/my/applications/${status.id}/application.pdf`} className="font-semibold text-confirmed">
-          {say('Keep all you sent, as a PDF')}
+          {say('status.keepAllYouSentAs')}
         </a>
       </p>
       {permission && (
         <>
           <p>
             <a href={`/api/my/applications/${status.id}/permission.pdf`} className="font-semibold text-confirmed">
-              {say('Keep the permission to check')}
+              {say('status.keepThePermissionToCheck')}
             </a>
           </p>
           <details className="text-ink-2">
-            <summary className="cursor-pointer">{say('Withdraw the permission to check')}</summary>
+            <summary className="cursor-pointer">{say('status.withdrawThePermissionToCheck')}</summary>
             <p className="my-2">
               {open === 0
-                ? say('Nobody is being asked at the moment.')
-                : say('{{count}} questions are open with those we have asked; they are called off.', {
+                ? say('status.nobodyIsBeingAskedAt')
+                : say('status.questionsAreOpenWithThose', {
                     count: open,
                   })}{' '}
-              {say(
-                'Nothing more will be asked, so what is not confirmed yet stays open and the next gate stays shut. What was checked stays on record. You can sign again.',
-              )}
+              {say('status.nothingMoreWillBeAsked')}
             </p>
             <ProblemNote problem={problem} />
             <Button kind="grave" busy={busy} onClick={() => void act({ params: { id: status.id } })}>
-              {say('Withdraw the permission')}
+              {say('status.withdrawThePermission')}
             </Button>
           </details>
         </>
@@ -244,14 +232,10 @@ function Withdraw({ status }: { status: Status }) {
   if (!['sent', 'shortlisted', 'offered'].includes(status.stage)) return null
   return (
     <details className="text-[0.93em] text-ink-2">
-      <summary className="cursor-pointer">{say('Withdraw this application')}</summary>
-      <p className="my-2">
-        {say(
-          'Nobody will be asked anything more about you for it. What was checked stays on record, and you can apply again while the vacancy is open.',
-        )}
-      </p>
+      <summary className="cursor-pointer">{say('status.withdrawThisApplication')}</summary>
+      <p className="my-2">{say('status.nobodyWillBeAskedAnything')}</p>
       <Button kind="grave" busy={busy} onClick={() => void act({ params: { id: status.id } })}>
-        {say('Withdraw')}
+        {say('status.withdraw')}
       </Button>
       <ProblemNote problem={problem} />
     </details>

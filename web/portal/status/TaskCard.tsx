@@ -9,7 +9,7 @@ import { useAct } from '../../useAct'
 export function TaskCard({ id, task, ready }: { id: string; task: Status['tasks'][number]; ready: boolean }) {
   const { act, busy, problem } = useAct('doOnboardingTask')
   const [read, setRead] = useState(false)
-  if (!ready) return <p className="text-ink-2">{say('This opens once you have accepted the offer.')}</p>
+  if (!ready) return <p className="text-ink-2">{say('status.thisOpensOnceYouHave')}</p>
   return (
     <div>
       <h4 className="font-title text-[1.15em]">{task.title}</h4>
@@ -31,7 +31,7 @@ export function TaskCard({ id, task, ready }: { id: string; task: Status['tasks'
           checked={read}
           onChange={(event) => setRead(event.target.checked)}
         />
-        {say('I have read and understood it.')}
+        {say('status.iHaveReadAndUnderstood')}
       </label>
       <ProblemNote problem={problem} />
       <Button
@@ -40,7 +40,7 @@ export function TaskCard({ id, task, ready }: { id: string; task: Status['tasks'
         disabled={!read}
         onClick={() => void act({ params: { id, task: task.key }, body: { acknowledged: true } })}
       >
-        {say('Acknowledge')}
+        {say('status.acknowledge')}
       </Button>
     </div>
   )

@@ -22,22 +22,22 @@ export function AddressAnswer({ question, value, onChange, error }: Props) {
       <legend className="mb-1.5 font-semibold text-[0.93em]">{question.label}</legend>
       <div className="grid gap-3 sm:grid-cols-2">
         <SelectField
-          label={say('Country')}
+          label={say('ui.country')}
           options={countries}
-          empty={say('Choose')}
+          empty={say('ui.choose')}
           value={value.country ?? ''}
           onChange={set('country')}
           autoComplete="country-name"
         />
         <TextField
-          label={say('Postcode')}
+          label={say('ui.postcode')}
           value={value.postcode ?? ''}
           onChange={set('postcode')}
           autoComplete="postal-code"
         />
         {proposals.length > 0 && (
           <p className="flex flex-wrap items-baseline gap-2 text-[0.93em] sm:col-span-2">
-            {places.length === 1 ? say('That is') : say('That is one of')}
+            {places.length === 1 ? say('ui.thatIs') : say('ui.thatIsOneOf')}
             {proposals.map(({ town, region }) => (
               <button
                 key={town + region}
@@ -50,9 +50,14 @@ export function AddressAnswer({ question, value, onChange, error }: Props) {
             ))}
           </p>
         )}
-        <TextField label={say('Town')} value={value.town ?? ''} onChange={set('town')} autoComplete="address-level2" />
         <TextField
-          label={say('Region')}
+          label={say('ui.town')}
+          value={value.town ?? ''}
+          onChange={set('town')}
+          autoComplete="address-level2"
+        />
+        <TextField
+          label={say('ui.region')}
           optional
           value={value.region ?? ''}
           onChange={set('region')}
@@ -60,7 +65,7 @@ export function AddressAnswer({ question, value, onChange, error }: Props) {
         />
         <div className="sm:col-span-2">
           <TextField
-            label={say('Street and number')}
+            label={say('ui.streetAndNumber')}
             value={value.street ?? ''}
             onChange={set('street')}
             autoComplete="street-address"
@@ -80,13 +85,13 @@ export function CountryAndRegion({ question, value, onChange, error }: Props) {
       <legend className="mb-1.5 font-semibold text-[0.93em]">{question.label}</legend>
       <div className="grid gap-3 sm:grid-cols-2">
         <SelectField
-          label={say('Country')}
+          label={say('ui.country')}
           options={countries}
-          empty={say('Choose')}
+          empty={say('ui.choose')}
           value={value.country ?? ''}
           onChange={set('country')}
         />
-        <TextField label={say('Region')} optional value={value.region ?? ''} onChange={set('region')} />
+        <TextField label={say('ui.region')} optional value={value.region ?? ''} onChange={set('region')} />
       </div>
       <Help question={question} error={error} />
     </fieldset>

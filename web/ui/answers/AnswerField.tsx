@@ -1,7 +1,8 @@
 import { type AnswerValue, isBlank, type Parts } from '#core/form/answer'
 import type { Question } from '#core/form/form'
-import { masked } from '#core/words/form'
+import { masked, optionWords } from '#core/words/form'
 import { say } from '#core/words/say'
+import { translated } from '#core/words/translations'
 import { DateField } from '../DateField'
 import { CheckList, Choice, LongField, SelectField, TextField } from '../Field'
 import { AddressAnswer, CountryAndRegion } from './AddressAnswer'
@@ -14,7 +15,7 @@ import { RecordsAnswer } from './RecordsAnswer'
 /** The place to answer one question, by its kind; with the honest blanks it allows beneath. */
 export function AnswerField(props: AnswerProps) {
   const { value, onChange } = props
-  const question = spokenQuestion(props.question)
+  const question = translated(props.question)
   const blank = isBlank(value) ? value : undefined
   return (
     <div>
@@ -24,17 +25,6 @@ export function AnswerField(props: AnswerProps) {
       )}
     </div>
   )
-}
-
-/** A question in the language of the page; what can be chosen is shown in it and kept as it is. */
-function spokenQuestion(question: Question): Question {
-  const { label, help, unit, kind } = question
-  return {
-    ...question,
-    label: say(label),
-    ...(help ? { help: say(help) } : {}),
-    ...(unit && kind !== 'money' ? { unit: say(unit) } : {}),
-  }
 }
 
 const types = { text: 'text', mail: 'email', phone: 'tel', date: 'date' } as const
@@ -60,8 +50,8 @@ function ByKind(props: AnswerProps) {
           onChange={onChange}
           error={error}
           options={[
-            { value: 'yes', label: say('Yes') },
-            { value: 'no', label: say('No') },
+            { value: 'yes', label: say('ui.yes') },
+            { value: 'no', label: say('ui.no') },
           ]}
         />
       )
@@ -72,21 +62,14 @@ function ByKind(props: AnswerProps) {
       return (
         <SelectField
           {...common}
-          options={kind === 'country' ? countries : named(question.options)}
-          empty={say('Choose')}
+          options={kind === 'country' ? countries : named(question)}
+          empty={say('ui.choose')}
           autoComplete={fill}
         />
       )
     case 'several of':
       return (
-        <CheckList
-          label={label}
-          help={help}
-          error={error}
-          options={named(question.options)}
-          value={list}
-          onChange={onChange}
-        />
+        <CheckList label={label} help={help} error={error} options={named(question)} value={list} onChange={onChange} />
       )
     case 'ranked choice':
       return <RankedAnswer {...props} value={list} />
@@ -128,7 +111,7 @@ function ByKind(props: AnswerProps) {
         <TextField
           {...common}
           autoComplete="off"
-          help={text ? say('Shown to others as {{text}}.', { text: masked(text) }) : help}
+          help={text ? say('ui.shownToOthersAs', { text: masked(text) }) : help}
         />
       )
     case 'document':
@@ -138,7 +121,8 @@ function ByKind(props: AnswerProps) {
   }
 }
 
-const named = (options: readonly string[] = []) => options.map((option) => ({ value: option, label: say(option) }))
+const named = (question: Question) =>
+  (question.options ?? []).map((option) => ({ value: option, label: optionWords(question, option) }))
 const partsOf = (value: AnswerValue): Parts =>
   typeof value === 'string' || Array.isArray(value) ? {} : (value as Parts)
 

@@ -2,6 +2,7 @@ import type { AnswerValue, HonestBlank } from '#core/form/answer'
 import type { Question } from '#core/form/form'
 import { blankWords } from '#core/words/form'
 import { say } from '#core/words/say'
+import { translated } from '#core/words/translations'
 import { LongField } from '../Field'
 
 type Props = {
@@ -15,7 +16,7 @@ type Props = {
 export function BlankChoice({ question, blank, onChange, error }: Props) {
   return (
     <div>
-      {blank && <p className="mb-1 font-semibold text-[0.93em]">{say(question.label)}</p>}
+      {blank && <p className="mb-1 font-semibold text-[0.93em]">{translated(question).label}</p>}
       {(question.blanks ?? []).map((choice) => (
         <label key={choice} className="mt-1 flex items-center gap-2 text-[0.93em]">
           <input
@@ -24,13 +25,13 @@ export function BlankChoice({ question, blank, onChange, error }: Props) {
             checked={blank?.blank === choice}
             onChange={(event) => onChange(event.target.checked ? { blank: choice } : '')}
           />
-          {say(blankWords[choice])}
+          {blankWords(choice)}
         </label>
       ))}
       {blank?.blank === 'unknown' && (
         <div className="mt-2">
           <LongField
-            label={say('Why you do not know')}
+            label={say('ui.whyYouDoNotKnow')}
             limit={500}
             rows={2}
             value={blank.because ?? ''}

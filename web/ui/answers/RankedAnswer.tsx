@@ -1,4 +1,5 @@
 import type { Question } from '#core/form/form'
+import { optionWords } from '#core/words/form'
 import { say } from '#core/words/say'
 import { SortableList } from '../SortableList'
 import type { AnswerProps } from './answerProps'
@@ -16,13 +17,11 @@ export function RankedAnswer({
   return (
     <fieldset>
       <legend className="mb-1.5 font-semibold text-[0.93em]">{question.label}</legend>
-      <p className="mb-2 text-[0.9em] text-ink-2">
-        {question.help ?? say('Up to {{most}}, the one you would like most first.', { most })}
-      </p>
+      <p className="mb-2 text-[0.9em] text-ink-2">{question.help ?? say('ui.upToTheOneYou', { most })}</p>
       <SortableList
         items={value}
         keyOf={(item) => item}
-        nameOf={(item) => item}
+        nameOf={(item) => optionWords(question, item)}
         onOrder={onChange}
         className="grid gap-1"
       >
@@ -31,16 +30,16 @@ export function RankedAnswer({
             {grip}
             <span className="font-mono text-ink-3">{index + 1}.</span>
             <span className="min-w-0 flex-1">
-              <span className="font-semibold">{item}</span>
+              <span className="font-semibold">{optionWords(question, item)}</span>
               <About question={question} option={item} />
             </span>
             <button
               type="button"
               className="text-[0.9em] text-ink-2 underline"
               onClick={() => onChange(value.filter((other) => other !== item))}
-              aria-label={say('Take out {{item}}', { item })}
+              aria-label={say('ui.takeOut', { item: optionWords(question, item) })}
             >
-              {say('Take out')}
+              {say('ui.takeOut2')}
             </button>
           </div>
         )}
@@ -54,7 +53,7 @@ export function RankedAnswer({
                 className="w-full rounded-sheet border border-line-strong border-dashed px-3 py-1.5 text-left hover:border-ink-3"
                 onClick={() => onChange([...value, option])}
               >
-                {say('Add {{option}} as number {{count}}', { option, count: value.length + 1 })}
+                {say('ui.addAsNumber', { option: optionWords(question, option), count: value.length + 1 })}
                 <About question={question} option={option} />
               </button>
             </li>

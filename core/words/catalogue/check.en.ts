@@ -1,0 +1,25 @@
+export default {
+  'check.questionsOneRightAnswerEach': '{{questions}} questions, one right answer each.',
+  'check.minutesFromTheMomentYou':
+    '{{minutes}} minutes from the moment you begin. The clock runs on, even if you close the page.',
+  'check.everyAnswerIsSavedAs':
+    'Every answer is saved as you give it. After a lost connection you come back to where you were.',
+  'check.areNeededToPassYou': '{{passPercent}} % are needed to pass. You see your mark at once.',
+  'check.itCovers': 'It covers: {{topics}}.',
+  'check.youCanSitItAgain': 'You can sit it again from {{day}}, with other questions.',
+  'check.goOnWhereYouWere': 'Go on where you were',
+  'check.beginNow': 'Begin now',
+  'check.minutesLeft': '{{left}} minutes left',
+  'check.questions': 'Questions',
+  'check.questionIndexOpen': 'Question {{index}}, {{open}}',
+  'check.answered': 'answered',
+  'check.open': 'open',
+  'check.back': 'Back',
+  'check.nextQuestion': 'Next question',
+  'check.ofAnswered': '{{answered}} of {{count}} answered',
+  'check.handIn': 'Hand in',
+  'check.ofRight': '{{right}} of {{of}} right, {{percent}} %.',
+  'check.youHavePassed': 'You have passed.',
+  'check.wereNeededSomebodyWillBe': '{{passPercent}} % were needed. Somebody will be in touch about what follows.',
+  'check.backToWhereYourApplication': 'Back to where your application stands',
+} as const

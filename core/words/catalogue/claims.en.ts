@@ -1,0 +1,4 @@
+export default {
+  'claims.nothing': 'nothing',
+  'claims.takenBack': 'taken back',
+} as const

@@ -1,0 +1,32 @@
+import type english from './detail.en'
+import type { Translated } from './translated'
+
+export default {
+  'detail.award': 'Abschluss',
+  'detail.subject': 'Fach',
+  'detail.programme': 'Studienprogramm',
+  'detail.level': 'Stufe',
+  'detail.field': 'Feld',
+  'detail.language': 'Unterrichtssprache',
+  'detail.outcome': 'Stand',
+  'detail.expected': 'Erwartet',
+  'detail.link': 'Link',
+  'detail.marks': 'Noten',
+  'detail.sourceName': 'Stelle',
+  'detail.activity': 'Tätigkeit',
+  'detail.position': 'Position',
+  'detail.fullTimeShare': 'Prozent einer Vollzeitstelle',
+  'detail.tags': 'Arbeitsgebiet',
+  'detail.confirmBy': 'Wer es bestätigen kann',
+  'detail.mayAsk': 'Wann wir fragen dürfen',
+  'detail.credential': 'Art',
+  'detail.number': 'Nummer',
+  'detail.region': 'Wo es gilt',
+  'detail.issued': 'Ausgestellt',
+  'detail.through': 'Gültig bis',
+  'detail.from': 'Von',
+  'detail.to': 'Bis',
+  'detail.address': 'Adresse',
+  'detail.country': 'Land',
+  'detail.papers': 'Papiere',
+} satisfies Translated<typeof english>

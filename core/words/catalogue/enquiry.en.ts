@@ -1,0 +1,12 @@
+export default {
+  'enquiry.obstacle.ended': 'This application has ended; nobody is asked about it any more.',
+  'enquiry.obstacle.notVetted':
+    'This source is not in the directory yet; it has to be vetted before anyone writes to it.',
+  'enquiry.obstacle.notSigned': 'The candidate has not signed the permission to check.',
+  'enquiry.obstacle.asked': 'This source has been asked and still has time to answer.',
+  'enquiry.obstacle.confirmed': 'This has already been confirmed.',
+  'enquiry.obstacle.neverAsk':
+    'The candidate does not want this employer to be asked. Ask for other evidence, or talk to them.',
+  'enquiry.obstacle.afterOffer': 'This employer may be asked only after an offer.',
+  'enquiry.obstacle.notSeen': 'Look at the document first: nobody has seen a readable one yet.',
+} as const

@@ -1,0 +1,17 @@
+import type english from './field.en'
+import type { Translated } from './translated'
+
+export default {
+  'field.name': 'Name',
+  'field.born': 'Geboren',
+  'field.title': 'Art',
+  'field.number': 'Nummer',
+  'field.issued': 'Ausgestellt',
+  'field.through': 'Gültig bis',
+  'field.award': 'Abschluss',
+  'field.subject': 'Fach',
+  'field.awarded': 'Verliehen',
+  'field.position': 'Position',
+  'field.from': 'Erster Tag',
+  'field.to': 'Letzter Tag',
+} satisfies Translated<typeof english>

@@ -1,0 +1,10 @@
+import type english from './hidden.en'
+import type { Translated } from './translated'
+
+export default {
+  'hidden.name': 'Name und Papiere',
+  'hidden.identity number': 'Ausweisnummer',
+  'hidden.birth date': 'Geburtsdatum',
+  'hidden.declarations': 'Erklärungen',
+  'hidden.health': 'Papier über die Gesundheit',
+} satisfies Translated<typeof english>

@@ -1,0 +1,42 @@
+import type english from './imports.en'
+import type { Translated } from './translated'
+
+export default {
+  'imports.notADate': '„{{typed}}“ ist kein Datum, etwa 2021, März 2021 oder 9. März 2021.',
+  'imports.nameDivided': '„{{name}}“ wird gelesen als Vornamen {{givenNames}}, Familienname {{familyName}}.',
+  'imports.namesNeeded': 'Vorname und Familienname sind nötig.',
+  'imports.mailNeeded': 'Eine Mailadresse ist nötig.',
+  'imports.notAMailAddress': '„{{mail}}“ ist keine Mailadresse.',
+  'imports.wholeBirthDate': 'Das ganze Geburtsdatum ist nötig.',
+  'imports.levelUnknown':
+    'Die Stufe von „{{award}}“ ist nicht bekannt; geben Sie sie als 0 bis 8 (ISCED) in einer Spalte an.',
+  'imports.studyNeedsBeginning': 'Eine Ausbildung braucht einen Anfang.',
+  'imports.studyNeedsEnd': 'Eine Ausbildung braucht ein Ende oder „heute“.',
+  'imports.jobNeedsBeginning': 'Eine Stelle braucht einen Anfang.',
+  'imports.jobNeedsEnd': 'Eine Stelle braucht ein Ende oder „heute“.',
+  'imports.kindUnknown': '„{{kind}}“ ist keine hier bekannte Lizenz und kein Zeugnis.',
+  'imports.field.fullName': 'Voller Name',
+  'imports.field.givenNames': 'Vornamen',
+  'imports.field.familyName': 'Familienname',
+  'imports.field.mail': 'Mail',
+  'imports.field.phone': 'Telefon',
+  'imports.field.born': 'Geburtsdatum',
+  'imports.field.study.award': 'Ausbildung: Abschluss',
+  'imports.field.study.subject': 'Ausbildung: Fach',
+  'imports.field.study.level': 'Ausbildung: Stufe',
+  'imports.field.study.source': 'Ausbildung: Schule',
+  'imports.field.study.number': 'Ausbildung: Nummer',
+  'imports.field.study.from': 'Ausbildung: von',
+  'imports.field.study.to': 'Ausbildung: bis',
+  'imports.field.work.position': 'Stelle: Position',
+  'imports.field.work.source': 'Stelle: Arbeitgeber',
+  'imports.field.work.from': 'Stelle: von',
+  'imports.field.work.to': 'Stelle: bis',
+  'imports.field.credential.kind': 'Lizenz: Art',
+  'imports.field.credential.number': 'Lizenz: Nummer',
+  'imports.field.credential.source': 'Lizenz: Aussteller',
+  'imports.field.credential.issued': 'Lizenz: ausgestellt',
+  'imports.field.credential.through': 'Lizenz: gültig bis',
+  'imports.failed':
+    'Ein Fehler bei uns hat es angehalten; von der Person, bei der es anhielt, blieb nichts Halbes. Versuchen Sie es noch einmal, oder sagen Sie es der Betreuung der Anwendung.',
+} satisfies Translated<typeof english>

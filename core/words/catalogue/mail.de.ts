@@ -1,0 +1,122 @@
+import type english from './mail.en'
+import type { Translated } from './translated'
+
+export default {
+  'mail.hello': 'Guten Tag, {{name}}!',
+  'mail.setNewPassword.subject': 'Setzen Sie ein neues Passwort',
+  'mail.setNewPassword.text':
+    'Öffnen Sie diesen Link, um ein neues Passwort zu setzen:\n\n{{link}}\n\nEr gilt einmal, zwei Stunden lang. Wenn Sie nicht darum gebeten haben, tun Sie nichts; Ihr Passwort bleibt, wie es ist.',
+  'mail.leaveAddress.subject': 'Änderung Ihrer Mailadresse',
+  'mail.leaveAddress.text':
+    'Ihr Konto soll zu {{address}} wechseln. Öffnen Sie diesen Link, um zuzustimmen:\n\n{{link}}\n\nAuch die neue Adresse wird gefragt. Wenn Sie das nicht waren, tun Sie nichts und ändern Sie Ihr Passwort.',
+  'mail.takeAddress.subject': 'Bestätigen Sie Ihre neue Mailadresse',
+  'mail.takeAddress.text':
+    'Öffnen Sie diesen Link, um diese Adresse für Ihr Konto zu verwenden:\n\n{{link}}\n\nAuch die alte Adresse wird gefragt. Wenn Sie das nicht waren, tun Sie nichts.',
+  'mail.addressTaken.subject': 'Bestätigen Sie Ihre neue Mailadresse',
+  'mail.addressTaken.text':
+    'Jemand wollte diese Adresse für ein anderes Konto verwenden. Sie gehört schon zu einem Konto, also wurde nichts geändert. Sie müssen nichts tun.',
+  'mail.accountExists.subject': 'Sie haben schon ein Konto',
+  'mail.accountExists.text':
+    'Jemand, wahrscheinlich Sie, wollte mit dieser Adresse ein Konto anlegen. Sie haben schon eines.\n\nAnmelden: {{link}}\n\nWenn Sie es nicht waren, ist nichts geschehen und nichts zu tun.',
+  'mail.confirmAddress.subject': 'Bestätigen Sie Ihre Adresse',
+  'mail.confirmAddress.text':
+    'Öffnen Sie diesen Link, um Ihre Adresse zu bestätigen und dort weiterzumachen, wo Sie waren:\n\n{{link}}\n\nEr gilt zwei Tage. Wenn Sie kein Konto wollten, tun Sie nichts.',
+  'mail.changePart.subject': 'Bitte ändern Sie etwas in Ihrer Bewerbung {{reference}}',
+  'mail.changePart.text':
+    'Zu „{{part}}“ in Ihrer Bewerbung als {{vacancy}}:\n\n{{reason}}\n\nBitte bis {{due}}. Alles andere bleibt, wie Sie es abgeschickt haben.\n{{link}}',
+  'mail.received.subject': 'Wir haben Ihre Bewerbung {{reference}}',
+  'mail.received.text':
+    'Ihre Bewerbung als {{vacancy}} ist eingegangen. Ihr Zeichen ist {{reference}}.\n\nWie es weitergeht und was wir noch von Ihnen brauchen, steht auf Ihrer Statusseite. Alles Abgeschickte liegt bei.\n{{link}}',
+  'mail.enquiryReminder.subject': 'Zur Erinnerung: Bitte bestätigen Sie {{claim}}, {{candidate}}',
+  'mail.enquiryReminder.text':
+    'Am {{asked}} haben wir Sie zu {{candidate}} gefragt. Ihre Antwort entscheidet, wann die Person beginnen kann. Es dauert etwa zwei Minuten:\n{{link}}',
+  'mail.closingComplete.subject': 'Noch nicht abgeschickt: {{vacancy}} schließt {{closes}}',
+  'mail.closingComplete.text':
+    'Ihre Bewerbung als {{vacancy}} ist noch nicht abgeschickt. Sie ist vollständig. Geschlossen wird {{closes}} ({{zone}}).\n\n{{link}}',
+  'mail.closing.subject': 'Noch nicht abgeschickt: {{vacancy}} schließt {{closes}}',
+  'mail.closing.text_one':
+    'Ihre Bewerbung als {{vacancy}} ist noch nicht abgeschickt. Eine Sache fehlt. Geschlossen wird {{closes}} ({{zone}}).\n\n{{link}}',
+  'mail.closing.text_other':
+    'Ihre Bewerbung als {{vacancy}} ist noch nicht abgeschickt. {{count}} Dinge fehlen. Geschlossen wird {{closes}} ({{zone}}).\n\n{{link}}',
+  'mail.quiet.subject': 'Noch abzuschicken: {{vacancy}}',
+  'mail.quiet.text':
+    'Sie haben eine Bewerbung als {{vacancy}} begonnen und waren eine Woche nicht hier. Alles, was Sie geschrieben haben, ist noch da. Abgeschickt werden kann sie bis {{until}}:\n\n{{link}}\n\nWenn Sie es sich anders überlegt haben, ist nichts zu tun.',
+  'mail.offerExtended.subject': 'Mehr Zeit, unser Angebot zu beantworten: {{vacancy}}',
+  'mail.offerExtended.text':
+    'Sie können unser Angebot einer Stelle als {{vacancy}} bis {{until}} beantworten:\n{{link}}',
+  'mail.offerWithdrawn.subject': 'Unser Angebot ist zurückgezogen: {{vacancy}}',
+  'mail.offerWithdrawn.text':
+    'Wir haben unser Angebot einer Stelle als {{vacancy}} zurückgezogen. Wo Ihre Bewerbung steht:\n{{link}}',
+  'mail.startChanged.subject': 'Ein anderer erster Tag: {{vacancy}}',
+  'mail.startChanged.text':
+    'Der erste Tag für Ihre Bewerbung als {{vacancy}} ist jetzt der {{start}} statt des {{before}}: {{reason}}\n\nWas das für Sie bedeutet, steht auf Ihrer Statusseite:\n{{link}}',
+  'mail.rulesChanged.subject': 'Was wir für {{vacancy}} verlangen, hat sich geändert',
+  'mail.rulesChanged.text':
+    'Was wir von Ihnen für {{vacancy}} verlangen, hat sich geändert: {{reason}}\n\n{{changes}}\n\nWas das für Sie bedeutet, steht auf Ihrer Statusseite:\n{{link}}',
+  'mail.rulesChanged.gone': '- Nicht mehr gefragt: {{title}}',
+  'mail.rulesChanged.added': '- Zusätzlich gefragt: {{after}}',
+  'mail.rulesChanged.now': '- Jetzt: {{after}}',
+  'mail.offerReminder.subject': 'Unser Angebot wartet auf Ihre Antwort: {{vacancy}}',
+  'mail.offerReminder.text':
+    'Bitte beantworten Sie unser Angebot einer Stelle als {{vacancy}} bis {{until}}:\n{{link}}',
+  'mail.offerExpired.subject': 'Der Tag, unser Angebot zu beantworten, ist vorbei: {{vacancy}}',
+  'mail.offerExpired.text':
+    'Der Tag, unser Angebot einer Stelle als {{vacancy}} zu beantworten, war der {{until}}. Wir wissen davon und schreiben Ihnen. Wo Ihre Bewerbung steht:\n{{link}}',
+  'mail.offer.subject': 'Ein Angebot: {{vacancy}}',
+  'mail.offer.text':
+    'Wir möchten Sie ab {{start}} als {{vacancy}} bei uns haben. Lesen Sie das Angebot und antworten Sie bis {{until}}:\n{{link}}',
+  'mail.shortlist.subject': 'Sie sind in der engeren Wahl für {{vacancy}}',
+  'mail.shortlist.text':
+    'Sie sind in der engeren Wahl für {{vacancy}}. Wie es weitergeht, steht auf Ihrer Statusseite:\n{{link}}',
+  'mail.cleared.subject': 'Sie können am {{start}} als {{vacancy}} beginnen',
+  'mail.cleared.text':
+    'Sie können am {{start}} als {{vacancy}} beginnen. Wie es weitergeht, steht auf Ihrer Statusseite:\n{{link}}',
+  'mail.begunForYou.on paper.subject': 'Ihre Bewerbung als {{vacancy}}',
+  'mail.begunForYou.on paper.text':
+    'Wie Sie uns auf Papier gesagt haben, haben wir Ihre Bewerbung als {{vacancy}} begonnen. Sie haben mit dieser Adresse ein Konto, das Weitere schreiben Sie also selbst:\n\n{{link}}',
+  'mail.takeOver.on paper.subject': 'Bitte durchlesen: Ihre Bewerbung als {{vacancy}}',
+  'mail.takeOver.on paper.text':
+    'Wir haben Ihre Bewerbung als {{vacancy}} nach dem aufgeschrieben, was Sie uns auf Papier gesagt haben. Sie zählt, sobald Sie sie durchgelesen, unterschrieben und abgeschickt haben:\n\n{{link}}\n\nDer Link gilt zwei Wochen. Wenn Sie sich nicht bewerben wollten, tun Sie nichts oder sagen Sie es uns, dann löschen wir sie.',
+  'mail.begunForYou.by phone.subject': 'Ihre Bewerbung als {{vacancy}}',
+  'mail.begunForYou.by phone.text':
+    'Wie Sie uns am Telefon gesagt haben, haben wir Ihre Bewerbung als {{vacancy}} begonnen. Sie haben mit dieser Adresse ein Konto, das Weitere schreiben Sie also selbst:\n\n{{link}}',
+  'mail.takeOver.by phone.subject': 'Bitte durchlesen: Ihre Bewerbung als {{vacancy}}',
+  'mail.takeOver.by phone.text':
+    'Wir haben Ihre Bewerbung als {{vacancy}} nach dem aufgeschrieben, was Sie uns am Telefon gesagt haben. Sie zählt, sobald Sie sie durchgelesen, unterschrieben und abgeschickt haben:\n\n{{link}}\n\nDer Link gilt zwei Wochen. Wenn Sie sich nicht bewerben wollten, tun Sie nichts oder sagen Sie es uns, dann löschen wir sie.',
+  'mail.resit.subject': 'Sie können eine Prüfung noch einmal ablegen: {{check}}',
+  'mail.resit.text':
+    'Sie können die Prüfung „{{check}}“ ab {{from}} noch einmal ablegen, mit anderen Fragen. Sie steht auf Ihrer Statusseite:\n{{link}}',
+  'mail.betterCopy.subject': 'Bitte schicken Sie eine bessere Kopie: {{claim}}',
+  'mail.betterCopy.text':
+    '„{{file}}“ war nicht zu verwenden: {{reason}}\n\nSchicken Sie hier eine bessere; sonst ändert sich nichts:\n{{link}}',
+  'mail.enquiry.work.subject': 'Bitte bestätigen Sie: {{claim}}, {{candidate}}',
+  'mail.enquiry.work.text':
+    '{{candidate}} hat sich bei {{operator}} beworben und gibt an, dass {{source}} die Person beschäftigt hat: {{claim}}.\n\nBitte sagen Sie uns, ob das stimmt. Es dauert etwa zwei Minuten und braucht kein Konto:\n{{link}}\n\nWir fragen nach: {{fields}}. {{candidate}} hat eine Erlaubnis zum Prüfen unterschrieben; sie liegt bei. Der Link ist für Sie bestimmt, gilt einmal und läuft ab.\n\nFür eine Antwort bis {{answerBy}} wären wir dankbar.',
+  'mail.enquiry.issued.subject': 'Bitte bestätigen Sie: {{claim}}, {{candidate}}',
+  'mail.enquiry.issued.text':
+    '{{candidate}} hat sich bei {{operator}} beworben und gibt an, dass {{source}} das ausgestellt hat: {{claim}}.\n\nBitte sagen Sie uns, ob das stimmt. Es dauert etwa zwei Minuten und braucht kein Konto:\n{{link}}\n\nWir fragen nach: {{fields}}. {{candidate}} hat eine Erlaubnis zum Prüfen unterschrieben; sie liegt bei. Der Link ist für Sie bestimmt, gilt einmal und läuft ab.\n\nFür eine Antwort bis {{answerBy}} wären wir dankbar.',
+  'mail.enquiry.linkToCome': '(ein Link für diese Frage)',
+  'mail.enquiry.permission': 'Erlaubnis zum Prüfen, {{name}}',
+  'mail.received.application': 'Bewerbung, {{reference}}',
+  'mail.vouch.subject': '{{candidate}} bittet Sie zu bürgen',
+  'mail.vouch.text':
+    '{{candidate}} bewirbt sich bei uns als {{vacancy}} und hat Sie genannt ({{relation}}).\n\nBitte sagen Sie uns in ein paar Minuten, was Sie von der Arbeit gesehen haben:\n{{link}}\n\nSie brauchen kein Konto. Was Sie schreiben, lesen die, die entscheiden, und nicht {{candidate}}.',
+  'mail.account.signedIn.subject': 'Eine neue Anmeldung',
+  'mail.account.signedIn.text':
+    'Jemand, wahrscheinlich Sie, hat sich mit einem uns unbekannten Browser bei Ihrem Konto angemeldet.\n\nWenn Sie das nicht waren, setzen Sie gleich ein neues Passwort: {{link}}',
+  'mail.account.passwordReset.subject': 'Ihr Passwort wurde geändert',
+  'mail.account.passwordReset.text':
+    'Für Ihr Konto wurde ein neues Passwort gesetzt, und es wurde überall abgemeldet.\n\nWenn Sie das nicht waren, setzen Sie gleich ein neues Passwort: {{link}}',
+  'mail.account.passwordChanged.subject': 'Ihr Passwort wurde geändert',
+  'mail.account.passwordChanged.text':
+    'Das Passwort Ihres Kontos wurde geändert, und es wurde überall sonst abgemeldet.\n\nWenn Sie das nicht waren, setzen Sie gleich ein neues Passwort: {{link}}',
+  'mail.account.mailChanged.subject': 'Ihre Mailadresse wurde geändert',
+  'mail.account.mailChanged.text':
+    'Die Mailadresse Ihres Kontos wurde geändert; vorher war sie {{before}}.\n\nWenn Sie das nicht waren, setzen Sie gleich ein neues Passwort: {{link}}',
+  'mail.account.codesOn.subject': 'Einmalcodes sind eingeschaltet',
+  'mail.account.codesOn.text':
+    'Für Ihr Konto wurden Einmalcodes eingeschaltet.\n\nWenn Sie das nicht waren, setzen Sie gleich ein neues Passwort: {{link}}',
+  'mail.account.codesOff.subject': 'Einmalcodes sind ausgeschaltet',
+  'mail.account.codesOff.text':
+    'Für Ihr Konto wurden Einmalcodes ausgeschaltet.\n\nWenn Sie das nicht waren, setzen Sie gleich ein neues Passwort: {{link}}',
+} satisfies Translated<typeof english>

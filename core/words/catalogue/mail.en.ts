@@ -1,0 +1,117 @@
+export default {
+  'mail.hello': 'Hello {{name}},',
+  'mail.setNewPassword.subject': 'Set a new password',
+  'mail.setNewPassword.text':
+    'Open this link to set a new password:\n\n{{link}}\n\nIt works once, for two hours. If you did not ask for it, ignore this mail; your password stays as it is.',
+  'mail.leaveAddress.subject': 'Change of your mail address',
+  'mail.leaveAddress.text':
+    'Your account is to move to {{address}}. Open this link to agree:\n\n{{link}}\n\nThe new address has to confirm as well. If this was not you, do nothing and change your password.',
+  'mail.takeAddress.subject': 'Confirm your new mail address',
+  'mail.takeAddress.text':
+    'Open this link to use this address for your account:\n\n{{link}}\n\nThe old address has to agree as well. If this was not you, do nothing.',
+  'mail.addressTaken.subject': 'Confirm your new mail address',
+  'mail.addressTaken.text':
+    'Somebody tried to use this address for another account. It already belongs to an account, so nothing was changed. You do not need to do anything.',
+  'mail.accountExists.subject': 'You already have an account',
+  'mail.accountExists.text':
+    'Somebody, most likely you, tried to create an account with this address. You already have one.\n\nSign in: {{link}}\n\nIf this was not you, nothing has happened and nothing is needed.',
+  'mail.confirmAddress.subject': 'Confirm your address',
+  'mail.confirmAddress.text':
+    'Open this link to confirm your address and continue where you were:\n\n{{link}}\n\nIt works for two days. If you did not ask for an account, ignore this mail.',
+  'mail.changePart.subject': 'Please change one thing in your application {{reference}}',
+  'mail.changePart.text':
+    'About “{{part}}” in your application for {{vacancy}}:\n\n{{reason}}\n\nPlease do so by {{due}}. Everything else stays as you sent it.\n{{link}}',
+  'mail.received.subject': 'We have received your application {{reference}}',
+  'mail.received.text':
+    'Your application for {{vacancy}} has arrived. Its reference is {{reference}}.\n\nWhat happens next, and what we still need from you, is on your status page. Everything you sent is attached.\n{{link}}',
+  'mail.enquiryReminder.subject': 'A reminder: please confirm {{claim}}, {{candidate}}',
+  'mail.enquiryReminder.text':
+    'On {{asked}} we asked you about {{candidate}}. Your answer decides when they can start. It takes about two minutes:\n{{link}}',
+  'mail.closingComplete.subject': 'Not sent yet: {{vacancy}} closes {{closes}}',
+  'mail.closingComplete.text':
+    'Your application for {{vacancy}} has not been sent. It is complete. The vacancy closes on {{closes}} ({{zone}}).\n\n{{link}}',
+  'mail.closing.subject': 'Not sent yet: {{vacancy}} closes {{closes}}',
+  'mail.closing.text_one':
+    'Your application for {{vacancy}} has not been sent. One thing is left to do. The vacancy closes on {{closes}} ({{zone}}).\n\n{{link}}',
+  'mail.closing.text_other':
+    'Your application for {{vacancy}} has not been sent. {{count}} things are left to do. The vacancy closes on {{closes}} ({{zone}}).\n\n{{link}}',
+  'mail.quiet.subject': 'Still to send: {{vacancy}}',
+  'mail.quiet.text':
+    'You started an application for {{vacancy}} and have not been back for a week. Everything you wrote is kept. It can be sent until {{until}}:\n\n{{link}}\n\nIf you have changed your mind, you need not do anything.',
+  'mail.offerExtended.subject': 'More time to answer our offer: {{vacancy}}',
+  'mail.offerExtended.text': 'You can answer our offer of a post as {{vacancy}} until {{until}}:\n{{link}}',
+  'mail.offerWithdrawn.subject': 'Our offer is withdrawn: {{vacancy}}',
+  'mail.offerWithdrawn.text':
+    'We have withdrawn our offer of a post as {{vacancy}}. Where your application stands:\n{{link}}',
+  'mail.startChanged.subject': 'A new first day: {{vacancy}}',
+  'mail.startChanged.text':
+    'The first day for your application as {{vacancy}} is now {{start}} instead of {{before}}: {{reason}}\n\nWhat this means for you is on your status page:\n{{link}}',
+  'mail.rulesChanged.subject': 'What we ask for {{vacancy}} has changed',
+  'mail.rulesChanged.text':
+    'What we ask of you for {{vacancy}} has changed: {{reason}}\n\n{{changes}}\n\nWhat this means for you is on your status page:\n{{link}}',
+  'mail.rulesChanged.gone': '- No longer asked: {{title}}',
+  'mail.rulesChanged.added': '- Also asked: {{after}}',
+  'mail.rulesChanged.now': '- Now: {{after}}',
+  'mail.offerReminder.subject': 'Our offer awaits your answer: {{vacancy}}',
+  'mail.offerReminder.text': 'Please answer our offer of a post as {{vacancy}} by {{until}}:\n{{link}}',
+  'mail.offerExpired.subject': 'The day to answer our offer has passed: {{vacancy}}',
+  'mail.offerExpired.text':
+    'The day to answer our offer of a post as {{vacancy}} was {{until}}. We have been told, and will write to you. Where your application stands:\n{{link}}',
+  'mail.offer.subject': 'An offer: {{vacancy}}',
+  'mail.offer.text':
+    'We would like you to join us as {{vacancy}} from {{start}}. Read the offer and answer it by {{until}}:\n{{link}}',
+  'mail.shortlist.subject': 'You are on the shortlist for {{vacancy}}',
+  'mail.shortlist.text':
+    'You are on the shortlist for {{vacancy}}. What happens next is on your status page:\n{{link}}',
+  'mail.cleared.subject': 'You are cleared to start as {{vacancy}} on {{start}}',
+  'mail.cleared.text':
+    'You are cleared to start as {{vacancy}} on {{start}}. What happens next is on your status page:\n{{link}}',
+  'mail.begunForYou.on paper.subject': 'Your application for {{vacancy}}',
+  'mail.begunForYou.on paper.text':
+    'As you told us on paper, we have started your application for {{vacancy}}. You have an account with this address, so the rest is yours to write:\n\n{{link}}',
+  'mail.takeOver.on paper.subject': 'Please read through your application for {{vacancy}}',
+  'mail.takeOver.on paper.text':
+    'We have written your application for {{vacancy}} from what you told us on paper. It counts once you have read it through, signed it and sent it:\n\n{{link}}\n\nThe link works for two weeks. If you did not want to apply, ignore this mail, or tell us and we will delete it.',
+  'mail.begunForYou.by phone.subject': 'Your application for {{vacancy}}',
+  'mail.begunForYou.by phone.text':
+    'As you told us by phone, we have started your application for {{vacancy}}. You have an account with this address, so the rest is yours to write:\n\n{{link}}',
+  'mail.takeOver.by phone.subject': 'Please read through your application for {{vacancy}}',
+  'mail.takeOver.by phone.text':
+    'We have written your application for {{vacancy}} from what you told us by phone. It counts once you have read it through, signed it and sent it:\n\n{{link}}\n\nThe link works for two weeks. If you did not want to apply, ignore this mail, or tell us and we will delete it.',
+  'mail.resit.subject': 'You can sit a skills check again: {{check}}',
+  'mail.resit.text':
+    'You can sit the skills check “{{check}}” again from {{from}}, with other questions. It is on your status page:\n{{link}}',
+  'mail.betterCopy.subject': 'Please send a better copy: {{claim}}',
+  'mail.betterCopy.text':
+    'We could not use “{{file}}”: {{reason}}\n\nSend a better one here; nothing else is affected:\n{{link}}',
+  'mail.enquiry.work.subject': 'Please confirm: {{claim}}, {{candidate}}',
+  'mail.enquiry.work.text':
+    '{{candidate}} has applied to {{operator}} and states that {{source}} employed them: {{claim}}.\n\nPlease tell us whether that is right. It takes about two minutes and needs no account:\n{{link}}\n\nWe ask about: {{fields}}. {{candidate}} has signed a permission to check, which is attached. The link is meant for you, works once, and expires.\n\nWe would be grateful for an answer by {{answerBy}}.',
+  'mail.enquiry.issued.subject': 'Please confirm: {{claim}}, {{candidate}}',
+  'mail.enquiry.issued.text':
+    '{{candidate}} has applied to {{operator}} and states that {{source}} issued this: {{claim}}.\n\nPlease tell us whether that is right. It takes about two minutes and needs no account:\n{{link}}\n\nWe ask about: {{fields}}. {{candidate}} has signed a permission to check, which is attached. The link is meant for you, works once, and expires.\n\nWe would be grateful for an answer by {{answerBy}}.',
+  'mail.enquiry.linkToCome': '(a link created for this question)',
+  'mail.enquiry.permission': 'Permission to check, {{name}}',
+  'mail.received.application': 'Application, {{reference}}',
+  'mail.vouch.subject': '{{candidate}} asks you to vouch for them',
+  'mail.vouch.text':
+    '{{candidate}} is applying to us as {{vacancy}} and has named you as their {{relation}}.\n\nPlease tell us in a few minutes what you have seen of their work:\n{{link}}\n\nYou need no account. What you write is read by those who decide, and not by {{candidate}}.',
+  'mail.account.signedIn.subject': 'A new sign-in',
+  'mail.account.signedIn.text':
+    'Somebody, most likely you, signed in to your account with a browser we have not seen before.\n\nIf this was not you, set a new password at once: {{link}}',
+  'mail.account.passwordReset.subject': 'Your password was changed',
+  'mail.account.passwordReset.text':
+    'A new password was set for your account, and it was signed out everywhere.\n\nIf this was not you, set a new password at once: {{link}}',
+  'mail.account.passwordChanged.subject': 'Your password was changed',
+  'mail.account.passwordChanged.text':
+    'The password of your account was changed, and it was signed out everywhere else.\n\nIf this was not you, set a new password at once: {{link}}',
+  'mail.account.mailChanged.subject': 'Your mail address was changed',
+  'mail.account.mailChanged.text':
+    'The mail address of your account was changed; before it was {{before}}.\n\nIf this was not you, set a new password at once: {{link}}',
+  'mail.account.codesOn.subject': 'One-time codes are switched on',
+  'mail.account.codesOn.text':
+    'One-time codes were switched on for your account.\n\nIf this was not you, set a new password at once: {{link}}',
+  'mail.account.codesOff.subject': 'One-time codes are switched off',
+  'mail.account.codesOff.text':
+    'One-time codes were switched off for your account.\n\nIf this was not you, set a new password at once: {{link}}',
+} as const

@@ -1,0 +1,20 @@
+import type english from './permission.en'
+import type { Translated } from './translated'
+
+export default {
+  'permission.permissionToCheckStatements': 'Erlaubnis, Angaben zu prüfen',
+  'permission.givenTo': 'Gegeben an',
+  'permission.application': 'Bewerbung',
+  'permission.signedByDrawing': 'Unterschrieben durch Zeichnen',
+  'permission.signedByTyping': 'Unterschrieben durch Tippen',
+  'permission.signedAt': 'Unterschrieben am',
+  'permission.text': 'Text',
+  'permission.iAllowToCheckWhat':
+    'Ich erlaube {{operator}}, meine Angaben in der Bewerbung bei denen zu prüfen, die sie ausgestellt haben: Schulen und Hochschulen, Behörden, Zertifizierer und frühere Arbeitgeber.',
+  'permission.forEachCheckMayTell':
+    'Für jede Prüfung darf {{operator}} dort meinen Namen, mein Geburtsdatum und die zu prüfende Angabe nennen und sonst nichts. Dort dürfen diese Fragen beantwortet werden und keine anderen.',
+  'permission.employersIHaveMarkedAfter':
+    'Arbeitgeber, bei denen ich „Nach einem Angebot“ oder „Gar nicht“ gewählt habe, werden vorher nicht oder überhaupt nicht gefragt.',
+  'permission.iCanWithdrawThisPermission':
+    'Ich kann diese Erlaubnis jederzeit auf meiner Statusseite zurückziehen. Was bis dahin geprüft wurde, bleibt vermerkt; mehr wird nicht gefragt.',
+} satisfies Translated<typeof english>

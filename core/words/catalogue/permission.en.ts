@@ -1,0 +1,17 @@
+export default {
+  'permission.permissionToCheckStatements': 'Permission to check statements',
+  'permission.givenTo': 'Given to',
+  'permission.application': 'Application',
+  'permission.signedByDrawing': 'Signed by drawing',
+  'permission.signedByTyping': 'Signed by typing',
+  'permission.signedAt': 'Signed at',
+  'permission.text': 'Text',
+  'permission.iAllowToCheckWhat':
+    'I allow {{operator}} to check what I have stated in my application with those who issued it: schools and universities, licensing bodies, certifiers and former employers.',
+  'permission.forEachCheckMayTell':
+    'For each check, {{operator}} may tell the source my name, my date of birth and the statement to be checked, and nothing else. The source may answer these questions and no others.',
+  'permission.employersIHaveMarkedAfter':
+    'Employers I have marked “after an offer” or “not at all” are not asked before, or at all.',
+  'permission.iCanWithdrawThisPermission':
+    'I can withdraw this permission at any time on my status page. What was checked until then stays on record; nothing more will be asked.',
+} as const

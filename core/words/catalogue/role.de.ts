@@ -1,0 +1,11 @@
+import type english from './role.en'
+import type { Translated } from './translated'
+
+export default {
+  'role.coordinator': 'Koordination',
+  'role.reviewer': 'Sichtung',
+  'role.assessor': 'Fachprüfung',
+  'role.hiring manager': 'Fachbereich',
+  'role.administrator': 'Verwaltung',
+  'role.candidate': 'Bewerber/in',
+} satisfies Translated<typeof english>

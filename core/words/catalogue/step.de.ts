@@ -1,0 +1,26 @@
+import type english from './step.en'
+import type { Translated } from './translated'
+
+export default {
+  'step.what.answer': 'antworten',
+  'step.what.explain': 'erklären',
+  'step.what.upload': 'Dokument schicken',
+  'step.what.renew': 'erneuern',
+  'step.what.look': 'Dokument ansehen',
+  'step.what.ask': 'Stelle befragen',
+  'step.what.reply': 'antworten',
+  'step.what.compare': 'Antwort vergleichen',
+  'step.what.decide': 'entscheiden',
+  'step.what.sit check': 'Prüfung ablegen',
+  'step.what.sign': 'unterschreiben',
+  'step.what.do task': 'Aufgabe erledigen',
+  'step.what.make offer': 'anbieten',
+  'step.what.pay': 'zahlen',
+  'step.what.name someone': 'jemanden nennen',
+  'step.who.candidate': 'Bewerber/in',
+  'step.who.desk': 'Koordination',
+  'step.who.source': 'Stelle',
+  'step.who.hiring manager': 'Fachbereich',
+  'step.who.reader': 'Sie',
+  'step.turn': '{{who}}: {{what}}',
+} satisfies Translated<typeof english>

@@ -1,0 +1,18 @@
+export default {
+  'tray.fault.blank': 'Every page is blank.',
+  'tray.fault.tooOften': 'It could not be processed. Put it in again.',
+  'tray.fault.unreadable': 'The scan could not be read. Scan it again, or in parts.',
+  'tray.fault.brokenPdf': 'The PDF cannot be opened. Scan it again, or save it again.',
+  'tray.fault.tooManyPages': 'The scan has more than {{most}} pages. Scan it in parts.',
+  'tray.fault.wrongKind': 'The file is not a PDF, TIFF, JPEG or PNG, or is incomplete. Scan it again.',
+  'tray.sheetAlone': 'A cover sheet came without its paper.',
+  'tray.notFiled': '{{sheet}} could not be filed: {{why}}',
+  'tray.sheetLikely': 'The cover sheet cannot be read for certain; it is probably {{sheet}}.',
+  'tray.sheetUnreadable': 'The cover sheet cannot be read for certain.',
+  'tray.noSheet': 'It came without a cover sheet.',
+  'tray.sheetUnknown': 'Its cover sheet was not printed here, or its file has been erased.',
+  'tray.sheetUsed': 'Its cover sheet {{sheet}} was used before, on {{day}}.',
+  'tray.sheetWithdrawn': 'Its cover sheet {{sheet}} belongs to an application that was withdrawn.',
+  'tray.sheetEnded': 'Its cover sheet {{sheet}} belongs to an application that has ended.',
+  'tray.sheetClaimGone': 'What its cover sheet {{sheet}} is for has been removed from the file.',
+} as const

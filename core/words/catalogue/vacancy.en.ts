@@ -1,0 +1,18 @@
+export default {
+  'vacancy.field.title': 'title',
+  'vacancy.field.family': 'kind of work',
+  'vacancy.field.place': 'place',
+  'vacancy.field.payFrom': 'lowest pay',
+  'vacancy.field.payTo': 'highest pay',
+  'vacancy.field.contract': 'contract',
+  'vacancy.field.hours': 'hours',
+  'vacancy.field.headcount': 'posts',
+  'vacancy.field.summary': 'summary',
+  'vacancy.field.duties': 'duties',
+  'vacancy.field.opensAt': 'opening',
+  'vacancy.field.closesAt': 'closing',
+  'vacancy.field.timeZone': 'time zone',
+  'vacancy.field.targetStart': 'target start',
+  'vacancy.field.paperLanguages': 'languages of papers',
+  'vacancy.field.decidedBy': 'who decides',
+} as const

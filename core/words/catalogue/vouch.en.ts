@@ -1,0 +1,5 @@
+export default {
+  'vouch.trust.yes': 'yes',
+  'vouch.trust.with support': 'with support',
+  'vouch.trust.no': 'no',
+} as const

@@ -1,0 +1,102 @@
+import type access from './access.en'
+import type account from './account.en'
+import type agreement from './agreement.en'
+import type apply from './apply.en'
+import type ask from './ask.en'
+import type behalf from './behalf.en'
+import type check from './check.en'
+import type claims from './claims.en'
+import type comparison from './comparison.en'
+import type composer from './composer.en'
+import type condition from './condition.en'
+import type dates from './dates.en'
+import type desk from './desk.en'
+import type detail from './detail.en'
+import type documents from './documents.en'
+import type duplicates from './duplicates.en'
+import type enquiry from './enquiry.en'
+import type event from './event.en'
+import type field from './field.en'
+import type file from './file.en'
+import type form from './form.en'
+import type hidden from './hidden.en'
+import type imports from './imports.en'
+import type importsDesk from './importsDesk.en'
+import type list from './list.en'
+import type mail from './mail.en'
+import type marks from './marks.en'
+import type names from './names.en'
+import type overviews from './overviews.en'
+import type paper from './paper.en'
+import type permission from './permission.en'
+import type preparedWords from './preparedWords.en'
+import type privacy from './privacy.en'
+import type problem from './problem.en'
+import type proof from './proof.en'
+import type queue from './queue.en'
+import type reason from './reason.en'
+import type reply from './reply.en'
+import type role from './role.en'
+import type rules from './rules.en'
+import type status from './status.en'
+import type step from './step.en'
+import type table from './table.en'
+import type tray from './tray.en'
+import type trayDesk from './trayDesk.en'
+import type ui from './ui.en'
+import type vacancies from './vacancies.en'
+import type vacancy from './vacancy.en'
+import type vouch from './vouch.en'
+import type zone from './zone.en'
+
+/** Every text there is, by its name. */
+export type Words = typeof access &
+  typeof account &
+  typeof agreement &
+  typeof apply &
+  typeof ask &
+  typeof behalf &
+  typeof check &
+  typeof claims &
+  typeof comparison &
+  typeof composer &
+  typeof condition &
+  typeof dates &
+  typeof desk &
+  typeof detail &
+  typeof documents &
+  typeof duplicates &
+  typeof enquiry &
+  typeof event &
+  typeof field &
+  typeof file &
+  typeof form &
+  typeof hidden &
+  typeof imports &
+  typeof importsDesk &
+  typeof list &
+  typeof mail &
+  typeof marks &
+  typeof names &
+  typeof overviews &
+  typeof paper &
+  typeof permission &
+  typeof preparedWords &
+  typeof privacy &
+  typeof problem &
+  typeof proof &
+  typeof queue &
+  typeof reason &
+  typeof reply &
+  typeof role &
+  typeof rules &
+  typeof status &
+  typeof step &
+  typeof table &
+  typeof tray &
+  typeof trayDesk &
+  typeof ui &
+  typeof vacancies &
+  typeof vacancy &
+  typeof vouch &
+  typeof zone

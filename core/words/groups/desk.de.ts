@@ -1,0 +1,37 @@
+import agreement from '../catalogue/agreement.de'
+import behalf from '../catalogue/behalf.de'
+import comparison from '../catalogue/comparison.de'
+import composer from '../catalogue/composer.de'
+import desk from '../catalogue/desk.de'
+import duplicates from '../catalogue/duplicates.de'
+import field from '../catalogue/field.de'
+import file from '../catalogue/file.de'
+import importsDesk from '../catalogue/importsDesk.de'
+import overviews from '../catalogue/overviews.de'
+import preparedWords from '../catalogue/preparedWords.de'
+import proof from '../catalogue/proof.de'
+import role from '../catalogue/role.de'
+import rules from '../catalogue/rules.de'
+import step from '../catalogue/step.de'
+import table from '../catalogue/table.de'
+import trayDesk from '../catalogue/trayDesk.de'
+
+export default {
+  ...agreement,
+  ...behalf,
+  ...comparison,
+  ...composer,
+  ...desk,
+  ...duplicates,
+  ...field,
+  ...file,
+  ...importsDesk,
+  ...overviews,
+  ...preparedWords,
+  ...proof,
+  ...role,
+  ...rules,
+  ...step,
+  ...table,
+  ...trayDesk,
+}

@@ -1,0 +1,37 @@
+import agreement from '../catalogue/agreement.en'
+import behalf from '../catalogue/behalf.en'
+import comparison from '../catalogue/comparison.en'
+import composer from '../catalogue/composer.en'
+import desk from '../catalogue/desk.en'
+import duplicates from '../catalogue/duplicates.en'
+import field from '../catalogue/field.en'
+import file from '../catalogue/file.en'
+import importsDesk from '../catalogue/importsDesk.en'
+import overviews from '../catalogue/overviews.en'
+import preparedWords from '../catalogue/preparedWords.en'
+import proof from '../catalogue/proof.en'
+import role from '../catalogue/role.en'
+import rules from '../catalogue/rules.en'
+import step from '../catalogue/step.en'
+import table from '../catalogue/table.en'
+import trayDesk from '../catalogue/trayDesk.en'
+
+export default {
+  ...agreement,
+  ...behalf,
+  ...comparison,
+  ...composer,
+  ...desk,
+  ...duplicates,
+  ...field,
+  ...file,
+  ...importsDesk,
+  ...overviews,
+  ...preparedWords,
+  ...proof,
+  ...role,
+  ...rules,
+  ...step,
+  ...table,
+  ...trayDesk,
+}

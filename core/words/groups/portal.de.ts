@@ -1,0 +1,23 @@
+import apply from '../catalogue/apply.de'
+import check from '../catalogue/check.de'
+import claims from '../catalogue/claims.de'
+import detail from '../catalogue/detail.de'
+import documents from '../catalogue/documents.de'
+import marks from '../catalogue/marks.de'
+import permission from '../catalogue/permission.de'
+import privacy from '../catalogue/privacy.de'
+import status from '../catalogue/status.de'
+import zone from '../catalogue/zone.de'
+
+export default {
+  ...apply,
+  ...check,
+  ...claims,
+  ...detail,
+  ...documents,
+  ...marks,
+  ...permission,
+  ...privacy,
+  ...status,
+  ...zone,
+}

@@ -1,0 +1,23 @@
+import apply from '../catalogue/apply.en'
+import check from '../catalogue/check.en'
+import claims from '../catalogue/claims.en'
+import detail from '../catalogue/detail.en'
+import documents from '../catalogue/documents.en'
+import marks from '../catalogue/marks.en'
+import permission from '../catalogue/permission.en'
+import privacy from '../catalogue/privacy.en'
+import status from '../catalogue/status.en'
+import zone from '../catalogue/zone.en'
+
+export default {
+  ...apply,
+  ...check,
+  ...claims,
+  ...detail,
+  ...documents,
+  ...marks,
+  ...permission,
+  ...privacy,
+  ...status,
+  ...zone,
+}
