@@ -154,7 +154,7 @@ export const File = Type.Object({
     Type.Object({ requirement: Type.String(), by: Type.String(), reason: Type.String(), at: Moment }),
   ),
   offer: orNull(Type.Object({ salary: Type.Integer(), startsOn: Day, answerBy: Day, answer: orNull(Type.String()) })),
-  gatesPassed: Type.Array(Type.Object({ gate: Type.String(), by: Type.String(), at: Moment })),
+  gatesPassed: Type.Array(Type.Object({ gate: oneOf(gates), by: Type.String(), at: Moment })),
   trail: Type.Array(Type.Object({ at: Moment, who: Type.String(), what: Type.String() })),
 })
 export type File = Static<typeof File>

@@ -1,5 +1,6 @@
 import { Type } from '@sinclair/typebox'
 import type { Agreement } from '#core/comparison/samePerson'
+import { stages } from './applications'
 import { endpoint } from './endpoint'
 import { HiddenPart } from './privacy'
 import { Done, Id, listOfCore, Moment, oneOf, orNull, Reason } from './shapes'
@@ -18,7 +19,7 @@ const Side = Type.Object({
   hidden: Type.Array(HiddenPart),
   since: Moment,
   applications: Type.Array(
-    Type.Object({ id: Id, reference: orNull(Type.String()), title: Type.String(), stage: Type.String() }),
+    Type.Object({ id: Id, reference: orNull(Type.String()), title: Type.String(), stage: oneOf(stages) }),
   ),
   claims: Type.Array(Type.Object({ label: Type.String(), number: Type.String(), rung: Type.String() })),
 })

@@ -204,7 +204,7 @@ export const EnquiryLine = Type.Object({
 
 export const FindingLine = Type.Object({
   id: Id,
-  decision: Type.String(),
+  decision: oneOf(decisions),
   note: Type.String(),
   by: Type.String(),
   at: Moment,

@@ -142,7 +142,7 @@ export function answerRequirements(form: Form): Requirement[] {
 }
 
 /** What a question is called is what its requirement is called. */
-const titlesFrom = (translations: NonNullable<Question['translations']>): Requirement['translations'] =>
+export const titlesFrom = (translations: Question['translations'] = {}): Requirement['translations'] =>
   Object.fromEntries(
     Object.entries(translations).flatMap(([language, { label }]) => (label ? [[language, { title: label }]] : [])),
   )

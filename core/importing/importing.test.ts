@@ -62,7 +62,7 @@ test('everything that is wrong is said at once, by column', () => {
     { Name: 'Ada', Mail: 'ada at mail', Born: '1991', Employer: 'X', From: '2021', To: '2019', Licence: 'Flying' },
     mapping,
   )
-  expect(faults.map(({ column }) => column)).toEqual(['Name', 'Mail', 'Born', 'Licence', 'To'])
+  expect(faults.map(({ column }) => column)).toEqual([{ field: 'familyName' }, 'Mail', 'Born', 'Licence', 'To'])
   expect(sayCoded(faults[4]!.message)).toBe('This ends before it begins.')
 })
 

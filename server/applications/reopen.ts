@@ -2,10 +2,10 @@ import { v7 as uuid } from 'uuid'
 import type { ReopenedPart } from '#contract/applications'
 import type { ClaimDetails } from '#contract/claims'
 import { type Answers, isEmpty } from '#core/form/answer'
-import { becauseKey, type Form, questionsOf, type Section } from '#core/form/form'
+import { becauseKey, type Form, questionsOf, type Section, titlesFrom } from '#core/form/form'
 import { answerWords } from '#core/words/form'
 import { coded, say } from '#core/words/say'
-import { translated } from '#core/words/translations'
+import { type StoredValue, writeValue } from '#core/words/stored'
 import { recordEvent } from '../platform/audit/record'
 import type { Account, Deps } from '../platform/deps'
 import { conflict, invalidField, notFound } from '../platform/errors/problems'
@@ -51,14 +51,14 @@ export async function reopenPart(deps: Deps, actor: Account, id: string, asked: 
     ),
     claims: section.holds === 'questions' ? null : await claimsOfSection(section, application.candidateId),
   })
-  const title = titleOf(rules.form, reopening)
+  const part = partValue(rules.form, reopening)
   const person = await candidateWithMail(application.candidateId)
   await queueMail(deps, {
     to: person,
     words: 'changePart',
     values: {
       reference: application.reference ?? '',
-      part: title,
+      part,
       vacancy: vacancy.title,
       reason: asked.reason,
       due: { day: asked.dueOn },
@@ -68,7 +68,7 @@ export async function reopenPart(deps: Deps, actor: Account, id: string, asked: 
   })
   await recordEvent(deps, actor, {
     code: 'part-reopened',
-    values: { part: title, reason: asked.reason },
+    values: { part, reason: asked.reason },
     about: application.reference ?? undefined,
     candidateId: application.candidateId,
     applicationId: id,
@@ -83,10 +83,10 @@ export async function finishReopened(deps: Deps, actor: Account, id: string, reo
   if (reopening.state !== 'open') throw conflict('not-open', coded('problem.thisHasBeenSettledAlready'))
   const { form } = await rulesOfApplication(application, await vacancyById(application.vacancyId))
   await reopening.update({ state: 'changed', doneAt: deps.clock.now() })
-  const title = titleOf(form, reopening)
+  const part = partValue(form, reopening)
   await recordEvent(deps, actor, {
     code: 'part-changed',
-    values: { part: title },
+    values: { part },
     about: application.reference ?? undefined,
     candidateId: application.candidateId,
     applicationId: id,
@@ -106,10 +106,10 @@ export async function settleReopened(deps: Deps, actor: Account, id: string, reo
   const { form } = await rulesOfApplication(application, await vacancyById(application.vacancyId))
   const calledOff = reopening.state === 'open'
   await reopening.update({ state: calledOff ? 'called off' : 'seen' })
-  const title = titleOf(form, reopening)
+  const part = partValue(form, reopening)
   await recordEvent(deps, actor, {
     code: calledOff ? 'part-called-off' : 'change-seen',
-    values: { part: title },
+    values: { part },
     about: application.reference ?? undefined,
     candidateId: application.candidateId,
     applicationId: id,
@@ -139,11 +139,12 @@ function keysOf(form: Form, { section, question }: Pick<Reopening, 'section' | '
   return questions.flatMap(({ key }) => (question === null || key === question ? [key, becauseKey(key)] : []))
 }
 
-function titleOf(form: Form, { section, question }: Pick<Reopening, 'section' | 'question'>): string {
+/** What it is called as it is kept, in each language it was written in. */
+function partValue(form: Form, { section, question }: Pick<Reopening, 'section' | 'question'>): StoredValue {
   const found = form.find(({ key }) => key === section)
   const asked = found?.questions.find(({ key }) => key === question)
-  if (asked) return translated(asked).label
-  return found ? translated(found).title : section
+  if (asked) return { title: asked.label, translations: titlesFrom(asked.translations) }
+  return found ? { title: found.title, translations: found.translations } : section
 }
 
 /** What was reopened in an application, newest first, each with what is different since. */
@@ -157,7 +158,7 @@ export function reopenedParts(
       id: row.id,
       section: row.section,
       question: row.question,
-      title: titleOf(form, row),
+      title: writeValue(partValue(form, row)),
       reason: row.reason,
       dueOn: row.dueOn,
       askedBy: row.askedBy,

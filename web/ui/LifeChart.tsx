@@ -305,7 +305,12 @@ type GapProps = {
 }
 
 function Gap({ gap, y, fill, plotWidth, onChoose }: GapProps) {
-  const title = `${gap.certain ? say('ui.gap2') : say('ui.possibleGap2')} of ${writeDays(gap.days)}, ${writeWhen(gap.from)} to ${writeWhen(gap.through)}`
+  const title = say('ui.gapOf', {
+    gap: say(gap.certain ? 'ui.gap2' : 'ui.possibleGap2'),
+    days: writeDays(gap.days),
+    from: writeWhen(gap.from),
+    through: writeWhen(gap.through),
+  })
   const acts = onChoose
     ? {
         role: 'button',
@@ -338,7 +343,7 @@ function Gap({ gap, y, fill, plotWidth, onChoose }: GapProps) {
           className="pointer-events-none font-semibold text-[0.7667rem]"
           style={{ paintOrder: 'stroke', stroke: 'var(--sheet)', strokeWidth: 3 }}
         >
-          {gap.days} d
+          {say('ui.daysShort', { days: gap.days })}
         </text>
       )}
     </g>

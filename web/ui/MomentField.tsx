@@ -30,7 +30,7 @@ export function MomentField({ label, value, timeZone, onChange, error }: Props) 
         }}
       />
       <TextField
-        label="at"
+        label={say('ui.at')}
         aria-label={say('ui.atHoursAndMinutes', { label })}
         value={time}
         onChange={(event) => {

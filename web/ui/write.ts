@@ -1,5 +1,5 @@
 import { writeWhen } from '#core/dates/write'
-import { spokenLocale } from '#core/words/say'
+import { say, spokenLocale } from '#core/words/say'
 
 /** Cents as euros: 5 800 000 is `€58,000`. */
 export const writeMoney = (cents: number) =>
@@ -35,4 +35,4 @@ export const writeSize = (bytes: number) =>
   bytes < 1_000_000 ? `${Math.max(1, Math.round(bytes / 1000))} kB` : `${(bytes / 1_000_000).toFixed(1)} MB`
 
 /** Slack with its sign: `+9 d`, `−6 d`. */
-export const writeSlack = (days: number) => `${days < 0 ? '−' : '+'}${Math.abs(days)} d`
+export const writeSlack = (days: number) => `${days < 0 ? '−' : '+'}${say('ui.daysShort', { days: Math.abs(days) })}`

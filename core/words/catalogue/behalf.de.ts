@@ -45,4 +45,7 @@ export default {
   'behalf.askToTakeItOver': 'Um Übernahme bitten',
   'behalf.forSomebodyWhoWroteOn':
     'Für jemanden, der auf Papier geschrieben oder angerufen hat: Schreiben Sie auf, was Ihnen gesagt wurde, und schicken Sie dann einen Link. Durchlesen, unterschreiben und abschicken kann nur die Person selbst.',
+  'behalf.howAtBy': '{{how}}, {{at}}, bei {{by}}',
+  'behalf.how.on paper': 'auf Papier',
+  'behalf.how.by phone': 'am Telefon',
 } satisfies Translated<typeof english>

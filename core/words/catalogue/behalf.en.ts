@@ -43,4 +43,7 @@ export default {
   'behalf.askToTakeItOver': 'Ask to take it over',
   'behalf.forSomebodyWhoWroteOn':
     'For somebody who wrote on paper or rang: write down what they told you, then mail them a link. They read it through, sign it and send it; nobody else can.',
+  'behalf.howAtBy': '{{how}}, {{at}}, to {{by}}',
+  'behalf.how.on paper': 'on paper',
+  'behalf.how.by phone': 'by phone',
 } as const

@@ -30,7 +30,7 @@ export default {
   'desk.paperTray': 'Papierablage',
   'desk.import': 'Import',
   'desk.duplicates': 'Doppelte',
-  'desk.mailsNotTaken': 'Nicht zugestellte Mails',
+  'desk.mailsNotTaken': 'Mailausgang',
   'desk.auditTrail': 'Protokoll',
   'desk.aNameInAnySpelling': 'Ein Name in jeder Schreibweise, ein Zeichen, eine Nummer, eine Mail, ein Befehl',
   'desk.nobodyFitsAndNoCommand':

@@ -6,7 +6,7 @@ export default {
   'field.born': 'Geboren',
   'field.title': 'Art',
   'field.number': 'Nummer',
-  'field.issued': 'Ausgestellt',
+  'field.issued': 'Ausgabe',
   'field.through': 'Gültig bis',
   'field.award': 'Abschluss',
   'field.subject': 'Fach',

@@ -27,7 +27,6 @@ export default {
   'importsDesk.when': 'Wann',
   'importsDesk.itIsBeingImportedYou': 'Es wird importiert. Sie können mit anderem weitermachen.',
   'importsDesk.takenBackWhole': 'Ganz rückgängig gemacht.',
-  'importsDesk.oneRow': 'Eine Zeile',
   'importsDesk.ofRows': '{{done}} von {{total}} Zeilen',
   'importsDesk.ofRowsAreIn': '{{done}} von {{total}} Zeilen sind drin.',
   'importsDesk.importOneRow': 'Eine Zeile importieren',

@@ -23,7 +23,6 @@ export default {
   'importsDesk.when': 'When',
   'importsDesk.itIsBeingImportedYou': 'It is being imported. You can go on with something else.',
   'importsDesk.takenBackWhole': 'Taken back whole.',
-  'importsDesk.oneRow': 'One row',
   'importsDesk.ofRows': '{{done}} of {{total}} rows',
   'importsDesk.ofRowsAreIn': '{{done}} of {{total}} rows are in.',
   'importsDesk.importOneRow': 'Import one row',

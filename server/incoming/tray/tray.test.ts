@@ -12,7 +12,7 @@ let desk: Visitor
 beforeAll(async () => {
   house = await openHouse('paper')
   desk = await house.staff('coordinator')
-}, 60_000)
+}, 120_000)
 afterAll(() => house.close())
 
 const drawTiff = `
@@ -89,7 +89,7 @@ test('papers fed on their side, under a weak lamp and out of order, are split an
   const { happenings } = await candidate.done('readStatus', { params: { id } })
   expect(happenings.map(({ text }) => text).join()).toContain('We filed a paper you sent for')
   expect((await CoverSheet.findByPk(sheets[0]!.number))?.usedAt).not.toBeNull()
-}, 60_000)
+}, 120_000)
 
 test('a sheet that was used before, and one of a withdrawn application, are said so and nothing is filed', async () => {
   const { id, degreeId, first, second, sheets, candidate } = await withSheets(['Uta', 'Used'])
@@ -111,7 +111,7 @@ test('a sheet that was used before, and one of a withdrawn application, are said
     body: { papers: [{ claimId: id, part: 'other' }] },
   })
   expect(refused.body.code).toBe('ended')
-}, 60_000)
+}, 120_000)
 
 test('a paper without a sheet waits with the best guess, and one step files it', async () => {
   const { id, degreeId } = await withSheets(['Gudrun', 'Guessable'])
@@ -132,7 +132,7 @@ test('a paper without a sheet waits with the best guess, and one step files it',
   const again = await desk.call('filePaper', { params, body: { applicationId: id, claimId: degreeId } })
   expect(again.body.code).toBe('settled')
   expect((await desk.done('readTray')).filed.map(({ by }) => by)).toContain('The coordinator')
-}, 60_000)
+}, 120_000)
 
 test('papers of somebody who wrote on paper find the application begun for them, until it is theirs', async () => {
   const mail = 'berta@mail.test'
@@ -173,7 +173,7 @@ test('papers of somebody who wrote on paper find the application begun for them,
   expect((await desk.call('placesFor', { params: { id } })).status).toBe(404)
   const { claims } = await berta.done('readDraft', { params: { id } })
   expect(claims[0]!.documents.map(({ part }) => part)).toEqual(['certificate', 'transcript'])
-}, 60_000)
+}, 120_000)
 
 test('pages of a TIFF and a photograph are read as well; what is no scan is refused', async () => {
   const { sheets } = await withSheets(['Tiffany', 'Tiff'])
@@ -199,4 +199,4 @@ test('pages of a TIFF and a photograph are read as well; what is no scan is refu
   )
   expect(empty.fault).toBe('Every page is blank.')
   expect(sheetReference(sheets[1]!.number)).toBe(sheets[1]!.reference)
-}, 60_000)
+}, 120_000)

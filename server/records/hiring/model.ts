@@ -1,3 +1,4 @@
+import { type Gate } from '#core/requirements/requirement'
 import {
   type CreationOptional,
   DataTypes,
@@ -38,7 +39,7 @@ export class Waiver extends Model<InferAttributes<Waiver>, InferCreationAttribut
 
 export class GatePassage extends Model<InferAttributes<GatePassage>, InferCreationAttributes<GatePassage>> {
   declare applicationId: string
-  declare gate: string
+  declare gate: Gate
   declare passedBy: string
   declare passedAt: Date
   /** The outcomes as they stood. */

@@ -239,7 +239,7 @@ const flags = [
 
 function Filters({ filter, onChange }: { filter: TableFilter; onChange: (over: Record<string, string>) => void }) {
   const { data: vacancies = [] } = api.endpoints.deskVacancies.useQuery({})
-  const any = { value: '', label: 'any' }
+  const any = { value: '', label: say('ui.any') }
   return (
     <div className="mt-2 grid grid-cols-2 items-end gap-3 lg:grid-cols-[repeat(4,minmax(0,1fr))_auto_auto]">
       <TextField
@@ -260,7 +260,7 @@ function Filters({ filter, onChange }: { filter: TableFilter; onChange: (over: R
       <SelectField
         label={say('table.stage')}
         value={filter.stage ?? ''}
-        options={[any, ...sentStages.map((stage) => ({ value: stage, label: stage }))]}
+        options={[any, ...sentStages.map((stage) => ({ value: stage, label: say(`names.stage.${stage}`) }))]}
         onChange={(event) => onChange({ stage: event.target.value })}
       />
       <SelectField
@@ -268,8 +268,8 @@ function Filters({ filter, onChange }: { filter: TableFilter; onChange: (over: R
         value={filter.eligible ?? ''}
         options={[
           any,
-          { value: 'yes', label: 'yes' },
-          { value: 'no', label: 'no' },
+          { value: 'yes', label: say('names.answer.yes') },
+          { value: 'no', label: say('names.answer.no') },
           { value: 'undecided', label: say('table.notToBeSaidYet') },
         ]}
         onChange={(event) => onChange({ eligible: event.target.value })}

@@ -6,7 +6,7 @@ import { say } from '#core/words/say'
 import { writeShortDay, writeSlack } from '../../ui/write'
 
 const column = createColumnHelper<TableRow>()
-const eligibleWords = { yes: 'yes', no: 'no', undecided: say('table.notToBeSaid') }
+const eligibleWords = { yes: say('names.answer.yes'), no: say('names.answer.no'), undecided: say('table.notToBeSaid') }
 const tones = { yes: '', no: 'text-contradicted', undecided: 'text-soon-ink' }
 
 /** Every column there is, in their order; which of them are shown is in the address. */
@@ -33,7 +33,7 @@ export const columns = [
   column.accessor('met', {
     header: say('table.settled'),
     meta: { right: true },
-    cell: ({ getValue }) => `${getValue().done} of ${getValue().of}`,
+    cell: ({ getValue }) => say('ui.doneOf', getValue()),
   }),
   column.accessor('eligible', {
     header: say('table.eligible'),
@@ -70,7 +70,10 @@ export const columns = [
     header: say('table.likelyReady'),
     cell: ({ getValue }) => <span className="whitespace-nowrap">{writeWhen(getValue())}</span>,
   }),
-  column.accessor('heldUpBy', { header: say('table.heldUpBy'), cell: ({ getValue }) => getValue() ?? 'nothing' }),
+  column.accessor('heldUpBy', {
+    header: say('table.heldUpBy'),
+    cell: ({ getValue }) => getValue() ?? say('ui.nothing'),
+  }),
 ] as ColumnDef<TableRow>[]
 
 export const columnKeys = columns.map((one) => String((one as { accessorKey: string }).accessorKey))

@@ -56,7 +56,10 @@ export function Behalf() {
               </>
             ),
           },
-          { name: say('behalf.came'), of: ({ how, by, at }) => `${how}, ${writeMoment(at)}, to ${by}` },
+          {
+            name: say('behalf.came'),
+            of: ({ how, by, at }) => say('behalf.howAtBy', { how: say(`behalf.how.${how}`), at: writeMoment(at), by }),
+          },
           { name: say('behalf.stands'), of: standing },
           { name: '', of: (line) => <Acts line={line} /> },
         ]}

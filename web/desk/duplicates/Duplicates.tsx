@@ -177,7 +177,7 @@ function Compare({ oneId, otherId, onSettled }: { oneId: string; otherId: string
               pair={pair}
               field="birth date"
               of={({ born, hidden }) =>
-                born ? writeWhen(born) : covers(hidden, 'birth date') ? 'hidden' : say('duplicates.notGiven')
+                born ? writeWhen(born) : covers(hidden, 'birth date') ? say('ui.hidden') : say('duplicates.notGiven')
               }
             />
             <Row
@@ -191,14 +191,14 @@ function Compare({ oneId, otherId, onSettled }: { oneId: string; otherId: string
               name={say('duplicates.mail')}
               pair={pair}
               field="mail"
-              of={({ mails, hidden }) => (covers(hidden, 'name') ? 'hidden' : mails.join(', '))}
+              of={({ mails, hidden }) => (covers(hidden, 'name') ? say('ui.hidden') : mails.join(', '))}
             />
             <Row
               name={say('duplicates.papers')}
               pair={pair}
               field="paper number"
               of={({ claims }) =>
-                claims.map(({ label, number }) => `${label}${number ? ` ${number}` : ''}`).join('\n') || 'none'
+                claims.map(({ label, number }) => `${label}${number ? ` ${number}` : ''}`).join('\n') || say('ui.none')
               }
             />
             <Row
@@ -215,7 +215,8 @@ function Compare({ oneId, otherId, onSettled }: { oneId: string; otherId: string
                 <td key={side.candidateId} className="py-2 pr-4">
                   {side.applications.map(({ id, reference, title, stage }) => (
                     <Link key={id} to={`/desk/applications/${id}`} className="block hover:underline">
-                      {title} <span className="font-mono text-ink-2 text-[0.8333rem]">{reference}</span>, {stage}
+                      {title} <span className="font-mono text-ink-2 text-[0.8333rem]">{reference}</span>,{' '}
+                      {say(`names.stage.${stage}`)}
                     </Link>
                   ))}
                 </td>

@@ -21,17 +21,6 @@ import { MoveOn } from './MoveOn'
 import { type Row, rowsOf } from './rows'
 import { TakeUpAgain } from './TakeUpAgain'
 
-const stageWords: Record<File['stage'], string> = {
-  'being written': say('file.beingWritten'),
-  sent: 'sent',
-  shortlisted: 'shortlisted',
-  offered: 'offered',
-  cleared: say('file.clearedToStart'),
-  withdrawn: 'withdrawn',
-  declined: say('file.offerDeclined'),
-  'turned down': say('file.turnedDown'),
-}
-
 /** The file in the middle and the proof on the right. */
 export function FilePane({ id, queue, chosen }: { id: string; queue: Queue; chosen?: string }) {
   const navigate = useNavigate()
@@ -84,7 +73,7 @@ export function FilePane({ id, queue, chosen }: { id: string; queue: Queue; chos
               <h2 className="truncate text-[1.6rem]">{file.candidate.name}</h2>
               <p className="text-ink-2">
                 {file.vacancy.title} · <span className="whitespace-nowrap font-mono">{file.reference}</span> ·{' '}
-                {stageWords[file.stage]}
+                {say(`names.stage.${file.stage}`)}
               </p>
             </div>
             <div className="flex shrink-0 gap-2">
@@ -172,11 +161,14 @@ function Facts({ file }: { file: File }) {
       <Fact
         name={say('file.likelyReady')}
         value={writeWhen(file.likely.likely).replace(/ \d{4}$/, '')}
-        aside={`${writeWhen(file.likely.early).replace(/ \d{4}$/, '')} to ${writeWhen(file.likely.late).replace(/ \d{4}$/, '')}`}
+        aside={say('ui.fromTo', {
+          from: writeWhen(file.likely.early).replace(/ \d{4}$/, ''),
+          to: writeWhen(file.likely.late).replace(/ \d{4}$/, ''),
+        })}
         grave={late}
       />
-      <Fact name={say('file.heldUpBy')} value={file.heldUpBy ?? 'nothing'} />
-      <Fact name={say('file.forThisGate')} value={file.nextGate ? `${file.met.done} of ${file.met.of}` : 'passed'} />
+      <Fact name={say('file.heldUpBy')} value={file.heldUpBy ?? say('ui.nothing')} />
+      <Fact name={say('file.forThisGate')} value={file.nextGate ? say('ui.doneOf', file.met) : say('file.passed')} />
       {changing && <ChangeStart file={file} onClose={() => setChanging(false)} />}
     </dl>
   )

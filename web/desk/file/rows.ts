@@ -1,6 +1,7 @@
 import type { File } from '#contract/desk'
 import { writeWhen } from '#core/dates/write'
-import { credentialKind } from '#core/requirements/catalogue'
+import { credentialName } from '#core/words/names'
+import { requirementTitle } from '#core/words/requirementTitle'
 import { say } from '#core/words/say'
 import { fading } from '../../ui/lifeOfClaims'
 
@@ -42,7 +43,7 @@ export function rowsOf(file: Listed): Group[] {
     )
   const neededBy = (test: (kind: string) => boolean) => {
     const gate = asked(test).at(-1)?.gate
-    return gate ? say('file.neededBy', { gate }) : ''
+    return gate ? say('file.neededBy', { gate: say(`names.gate.${gate}`) }) : ''
   }
   const carried = new Set(['study', 'credential', 'every work entry', 'skills check', 'document', 'identity'])
   const others = file.outcomes.flatMap((outcome) => {
@@ -94,22 +95,22 @@ function rowOfClaim(file: Listed, claim: FileClaim): Row {
     details.kind === 'study'
       ? `${details.sourceName}, ${details.to === 'present' ? say('file.stillStudying2') : details.to.slice(0, 4)}`
       : details.kind === 'work'
-        ? `${details.activity === 'employment' ? details.position : details.activity}, ${writeWhen(details.from)} to ${details.to === 'present' ? 'now' : writeWhen(details.to)}`
+        ? `${details.activity === 'employment' ? details.position : say(`names.activity.${details.activity}`)}, ${span(details)}`
         : details.kind === 'residence'
-          ? `${writeWhen(details.from)} to ${details.to === 'present' ? 'now' : writeWhen(details.to)}`
+          ? span(details)
           : details.kind === 'identity'
             ? details.number
-            : details.kind === 'paper' || credentialKind(details.credential)?.name !== claim.label
+            : details.kind === 'paper' || credentialName(details.credential) !== claim.label
               ? ''
               : details.sourceName
   const waiting = claim.proof.enquiries.filter(({ state }) => state === 'open').at(-1)
   const when =
     'through' in details && /^\d/.test(details.through)
-      ? `to ${writeWhen(details.through)}`
+      ? say('ui.until', { day: writeWhen(details.through) })
       : 'through' in details && details.through === 'does not expire'
         ? say('file.doesNotExpire')
         : waiting
-          ? `by ${writeWhen(waiting.answerBy).replace(/ \d{4}$/, '')}`
+          ? say('ui.dueBy', { day: writeWhen(waiting.answerBy).replace(/ \d{4}$/, '') })
           : ''
   const overdue = waiting && waiting.answerBy < file.today
   return {
@@ -162,10 +163,10 @@ function rowOfOutcome(file: Listed, outcome: File['outcomes'][number]): Row {
     key: `asked-${outcome.requirement}`,
     outcome,
     mark: waived ? 'waived' : outcome.state === 'met' ? 'confirmed' : 'claimed',
-    title: outcome.title,
+    title: requirementTitle(outcome),
     detail: waived || outcome.state !== 'met' ? (words?.why ?? '') : '',
     wants: words?.ball ?? '',
-    when: outcome.state === 'met' ? 'met' : waived ? 'waived' : '',
+    when: outcome.state === 'met' ? say('file.met') : waived ? say('file.waivedShort') : '',
     tone: outcome.reason.code === 'gaps' ? 'grave' : 'plain',
   }
 }
@@ -179,8 +180,11 @@ function rowOfScores(scoring: NonNullable<File['scoring']>): Row {
     mark: percent === null ? 'claimed' : 'confirmed',
     title: say('file.scoreSheet'),
     detail: percent === null ? say('file.nobodySeesAnothersUntilAll') : say('file.ofThePoints', { percent }),
-    wants: handedIn >= of ? say('file.allAreIn') : `${handedIn} of ${of} in`,
+    wants: handedIn >= of ? say('file.allAreIn') : say('file.inOf', { handedIn, of }),
     when: '',
     tone: 'plain',
   }
 }
+
+const span = ({ from, to }: { from: string; to: string }) =>
+  say('ui.fromTo', { from: writeWhen(from), to: to === 'present' ? say('ui.now') : writeWhen(to) })

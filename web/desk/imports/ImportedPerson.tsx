@@ -47,7 +47,7 @@ export function ImportedPerson() {
           {say('importsDesk.hasApplied')}{' '}
           {applications.map(({ id, title, reference, stage }) => (
             <Link key={id} to={`/desk/today/${id}`} className="mr-3 font-semibold text-confirmed">
-              {title} <span className="font-mono text-[0.8333rem]">{reference}</span>, {stage}
+              {title} <span className="font-mono text-[0.8333rem]">{reference}</span>, {say(`names.stage.${stage}`)}
             </Link>
           ))}
         </p>
@@ -70,7 +70,7 @@ export function ImportedPerson() {
           {
             name: say('importsDesk.fromTo'),
             of: ({ from, to }) =>
-              [from ? writeWhen(from) : '', to === 'present' ? 'now' : to ? writeWhen(to) : '']
+              [from ? writeWhen(from) : '', to === 'present' ? say('ui.now') : to ? writeWhen(to) : '']
                 .filter(Boolean)
                 .join(' to '),
           },

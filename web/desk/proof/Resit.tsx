@@ -27,7 +27,10 @@ export function Resit({ file, check }: Props) {
       {check.earlier.length > 0 && (
         <p className="mt-1 text-ink-2">
           {say('proof.before')}{' '}
-          {check.earlier.map(({ percent, finishedAt }) => `${percent} % on ${writeDayOf(finishedAt)}`).join(', ')}.
+          {check.earlier
+            .map(({ percent, finishedAt }) => say('proof.percentOn', { percent, day: writeDayOf(finishedAt) }))
+            .join(', ')}
+          .
         </p>
       )}
       {check.resit && (

@@ -110,7 +110,10 @@ export function MarksEditor({
           onClick={() =>
             onChange({
               ...marks,
-              terms: [...marks.terms, { name: `Term ${marks.terms.length + 1}`, courses: [newCourse] }],
+              terms: [
+                ...marks.terms,
+                { name: say('apply.term', { nth: marks.terms.length + 1 }), courses: [newCourse] },
+              ],
             })
           }
         >
