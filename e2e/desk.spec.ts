@@ -195,7 +195,7 @@ test('what somebody said by phone is written down, taken over by link, and read 
   await expect(page.getByText('A link is on its way').first()).toBeVisible()
 
   const hers = await windowOf(browser)
-  await hers.goto(linkIn((await mailTo(hers, 'jonna.reiter@mail.example', 'Read it through')).text))
+  await hers.goto(linkIn((await mailTo(hers, 'jonna.reiter@mail.example', 'Please read through')).text))
   await expectAccessible(hers, 'taking over')
   await hers.getByLabel('Choose a password').fill(`six slow herons ${Date.now()}`)
   await hers.getByRole('button', { name: 'Take it over and read it through' }).click()

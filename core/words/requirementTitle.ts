@@ -1,9 +1,8 @@
-import type { Requirement } from '../requirements/requirement'
 import { say } from './say'
-import { translated } from './translations'
+import { type Translations, translated } from './translations'
 
 /** What a requirement is called, or its outcome, which bears the same names. */
-export type Titled = Pick<Requirement, 'title' | 'part' | 'translations'>
+export type Titled = { title: string; part?: 'because' | 'document'; translations?: Translations<'title'> }
 
 export function requirementTitle(named: Titled): string {
   const { title } = translated(named)
