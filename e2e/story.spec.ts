@@ -198,7 +198,9 @@ test('from an open vacancy to the first day', async ({ browser }) => {
   await test.step('8. a certificate lapses four days after the start; she gives its renewal', async () => {
     await desk.getByRole('link', { name: /^Validity/ }).click()
     await expect(
-      desk.getByRole('button', { name: new RegExp(`${me.name}.*Work at height certificate lapses 4 d after start`) }),
+      desk.getByRole('button', {
+        name: new RegExp(`${me.name}.*Work at height certificate lapses 4 days after start`),
+      }),
     ).toBeVisible()
     await desk.getByRole('button', { name: new RegExp(me.name) }).click()
     await expect(

@@ -85,7 +85,7 @@ export default {
   'composer.section': 'Section',
   'composer.itHolds': 'It holds',
   'composer.chooseASectionOrA': 'Choose a section or a question on the left.',
-  'composer.takeOut': 'Take out',
+  'composer.takeOut': 'Remove',
   'composer.aNewQuestion': 'A new question',
   'composer.untitled': 'Untitled',
   'composer.withACondition': 'with a condition',

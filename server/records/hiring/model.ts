@@ -1,4 +1,3 @@
-import { type Gate } from '#core/requirements/requirement'
 import {
   type CreationOptional,
   DataTypes,
@@ -10,6 +9,7 @@ import {
 import type { Stage } from '#contract/applications'
 import type { Queue } from '#contract/desk'
 import type { FirstLook } from '#core/requirements/firstLook'
+import type { Gate } from '#core/requirements/requirement'
 import type { StoredText, StoredValue } from '#core/words/stored'
 import {
   day,
