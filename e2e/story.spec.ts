@@ -88,7 +88,7 @@ test('from an open vacancy to the first day', async ({ browser }) => {
     await expect(candidate.getByRole('heading', { name: 'Nothing is left' })).toBeVisible()
     await candidate.getByRole('button', { name: 'Send my application' }).dblclick()
     await expect(candidate.getByText(/VM-[0-9A-Y]{4}-[0-9A-Y]{2}/).first()).toBeVisible()
-    const confirmation = await mailTo(candidate, me.mail, 'We have your application')
+    const confirmation = await mailTo(candidate, me.mail, 'We have received your application')
     expect(confirmation.attachments[0]?.mediaType).toBe('application/pdf')
   })
 

@@ -31,7 +31,7 @@ test('a vacancy is composed, tried, run dry, published and seen as a candidate s
     await expectAccessible(desk, 'the post')
     address = (await desk.getByRole('link', { name: 'As a candidate sees it' }).getAttribute('href'))!
     await outside.goto(address)
-    await expect(outside.getByText('There is nothing here, or it is not yours to see.')).toBeVisible()
+    await expect(outside.getByText('There is nothing here, or it is not for you to see.')).toBeVisible()
   })
 
   await test.step('a question of its own, with a condition, moved by keyboard', async () => {

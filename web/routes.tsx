@@ -27,57 +27,91 @@ export const router = createBrowserRouter([
           },
           {
             path: '/vacancies/:slug',
-            lazy: page(() => import('./portal/VacancyPage').then(({ VacancyPage }) => VacancyPage)),
+            lazy: page(() => import('./portal/VacancyPage').then(({ VacancyPage }) => VacancyPage), 'asking'),
           },
           {
             path: '/vacancies/:slug/fit',
-            lazy: page(() => import('./portal/WouldIFit').then(({ WouldIFit }) => WouldIFit), 'portal'),
+            lazy: page(() => import('./portal/WouldIFit').then(({ WouldIFit }) => WouldIFit), 'asking', 'portal'),
           },
           {
             path: '/forgotten',
-            lazy: page(() => import('./portal/account/Forgotten').then(({ Forgotten }) => Forgotten), 'portal'),
+            lazy: page(
+              () => import('./portal/account/Forgotten').then(({ Forgotten }) => Forgotten),
+              'asking',
+              'portal',
+            ),
           },
           {
             path: '/new-password/:token',
-            lazy: page(() => import('./portal/account/Forgotten').then(({ NewPassword }) => NewPassword), 'portal'),
+            lazy: page(
+              () => import('./portal/account/Forgotten').then(({ NewPassword }) => NewPassword),
+              'asking',
+              'portal',
+            ),
           },
           {
             path: '/mail/:token',
-            lazy: page(() => import('./portal/account/Forgotten').then(({ MailChange }) => MailChange), 'portal'),
+            lazy: page(
+              () => import('./portal/account/Forgotten').then(({ MailChange }) => MailChange),
+              'asking',
+              'portal',
+            ),
           },
           {
             path: '/account',
-            lazy: page(() => import('./portal/account/MyAccount').then(({ MyAccount }) => MyAccount), 'portal'),
+            lazy: page(
+              () => import('./portal/account/MyAccount').then(({ MyAccount }) => MyAccount),
+              'asking',
+              'portal',
+            ),
           },
-          { path: '/sign-in', lazy: page(() => import('./portal/SignIn').then(({ SignIn }) => SignIn), 'portal') },
-          { path: '/sign-up', lazy: page(() => import('./portal/SignUp').then(({ SignUp }) => SignUp), 'portal') },
+          {
+            path: '/sign-in',
+            lazy: page(() => import('./portal/SignIn').then(({ SignIn }) => SignIn), 'asking', 'portal'),
+          },
+          {
+            path: '/sign-up',
+            lazy: page(() => import('./portal/SignUp').then(({ SignUp }) => SignUp), 'asking', 'portal'),
+          },
           {
             path: '/confirm/:token',
-            lazy: page(() => import('./portal/Confirm').then(({ Confirm }) => Confirm), 'portal'),
+            lazy: page(() => import('./portal/Confirm').then(({ Confirm }) => Confirm), 'asking', 'portal'),
           },
           {
             path: '/take-over/:token',
-            lazy: page(() => import('./portal/TakeOver').then(({ TakeOver }) => TakeOver), 'portal'),
+            lazy: page(() => import('./portal/TakeOver').then(({ TakeOver }) => TakeOver), 'asking', 'portal'),
           },
           {
             path: '/me',
-            lazy: page(() => import('./portal/MyApplications').then(({ MyApplications }) => MyApplications), 'portal'),
+            lazy: page(
+              () => import('./portal/MyApplications').then(({ MyApplications }) => MyApplications),
+              'asking',
+              'portal',
+            ),
           },
           {
             path: '/apply/:id/:section?',
-            lazy: page(() => import('./portal/apply/Apply').then(({ Apply }) => Apply), 'portal'),
+            lazy: page(() => import('./portal/apply/Apply').then(({ Apply }) => Apply), 'asking', 'portal'),
           },
           {
             path: '/applications/:id',
-            lazy: page(() => import('./portal/status/StatusPage').then(({ StatusPage }) => StatusPage), 'portal'),
+            lazy: page(
+              () => import('./portal/status/StatusPage').then(({ StatusPage }) => StatusPage),
+              'asking',
+              'portal',
+            ),
           },
           {
             path: '/applications/:id/checks/:check',
-            lazy: page(() => import('./portal/check/BeginCheck').then(({ BeginCheck }) => BeginCheck), 'portal'),
+            lazy: page(
+              () => import('./portal/check/BeginCheck').then(({ BeginCheck }) => BeginCheck),
+              'asking',
+              'portal',
+            ),
           },
           {
             path: '/sittings/:id',
-            lazy: page(() => import('./portal/check/SitCheck').then(({ SitCheck }) => SitCheck), 'portal'),
+            lazy: page(() => import('./portal/check/SitCheck').then(({ SitCheck }) => SitCheck), 'asking', 'portal'),
           },
         ],
       },
@@ -92,7 +126,7 @@ export const router = createBrowserRouter([
       { path: '/desk', element: <Navigate to="/desk/today" replace /> },
       {
         path: '/desk',
-        lazy: page(() => import('./desk/DeskFrame').then(({ DeskFrame }) => DeskFrame), 'desk'),
+        lazy: page(() => import('./desk/DeskFrame').then(({ DeskFrame }) => DeskFrame), 'asking', 'desk'),
         children: [
           {
             path: 'vacancies',
@@ -128,7 +162,7 @@ export const router = createBrowserRouter([
           },
           {
             path: 'sources',
-            lazy: page(() => import('./desk/overviews/Sources').then(({ Sources }) => Sources), 'desk'),
+            lazy: page(() => import('./desk/overviews/Sources').then(({ Sources }) => Sources), 'asking', 'desk'),
           },
           {
             path: 'applications/table',
@@ -139,23 +173,32 @@ export const router = createBrowserRouter([
           },
           {
             path: 'duplicates/:oneId?/:otherId?',
-            lazy: page(() => import('./desk/duplicates/Duplicates').then(({ Duplicates }) => Duplicates), 'desk'),
+            lazy: page(
+              () => import('./desk/duplicates/Duplicates').then(({ Duplicates }) => Duplicates),
+              'asking',
+              'desk',
+            ),
           },
           {
             path: 'paper/:id?',
-            lazy: page(() => import('./desk/paper/PaperTray').then(({ PaperTray }) => PaperTray), 'desk'),
+            lazy: page(() => import('./desk/paper/PaperTray').then(({ PaperTray }) => PaperTray), 'asking', 'desk'),
           },
           {
             path: 'behalf',
-            lazy: page(() => import('./desk/behalf/Behalf').then(({ Behalf }) => Behalf), 'desk'),
+            lazy: page(() => import('./desk/behalf/Behalf').then(({ Behalf }) => Behalf), 'asking', 'desk'),
           },
           {
             path: 'behalf/:id/:section?',
-            lazy: page(() => import('./desk/behalf/WriteFor').then(({ WriteFor }) => WriteFor), 'desk', 'portal'),
+            lazy: page(
+              () => import('./desk/behalf/WriteFor').then(({ WriteFor }) => WriteFor),
+              'desk',
+              'asking',
+              'portal',
+            ),
           },
           {
             path: 'imports/:id?',
-            lazy: page(() => import('./desk/imports/Imports').then(({ Imports }) => Imports), 'desk'),
+            lazy: page(() => import('./desk/imports/Imports').then(({ Imports }) => Imports), 'asking', 'desk'),
           },
           {
             path: 'people/:candidateId',
@@ -166,20 +209,27 @@ export const router = createBrowserRouter([
           },
           {
             path: 'words',
-            lazy: page(() => import('./desk/words/PreparedWords').then(({ PreparedWords }) => PreparedWords), 'desk'),
+            lazy: page(
+              () => import('./desk/words/PreparedWords').then(({ PreparedWords }) => PreparedWords),
+              'asking',
+              'desk',
+            ),
           },
           {
             path: 'people/:candidateId/access-log',
-            lazy: page(() => import('./desk/overviews/AccessLog').then(({ AccessLog }) => AccessLog), 'desk'),
+            lazy: page(() => import('./desk/overviews/AccessLog').then(({ AccessLog }) => AccessLog), 'asking', 'desk'),
           },
           {
             path: 'outbox',
-            lazy: page(() => import('./desk/overviews/Outbox').then(({ Outbox }) => Outbox), 'desk'),
+            lazy: page(() => import('./desk/overviews/Outbox').then(({ Outbox }) => Outbox), 'asking', 'desk'),
           },
-          { path: 'trail', lazy: page(() => import('./desk/overviews/Trail').then(({ Trail }) => Trail), 'desk') },
+          {
+            path: 'trail',
+            lazy: page(() => import('./desk/overviews/Trail').then(({ Trail }) => Trail), 'asking', 'desk'),
+          },
           {
             path: ':queue/:id?/:chosen?',
-            lazy: page(() => import('./desk/queue/QueueDesk').then(({ QueueDesk }) => QueueDesk), 'desk'),
+            lazy: page(() => import('./desk/queue/QueueDesk').then(({ QueueDesk }) => QueueDesk), 'asking', 'desk'),
           },
         ],
       },

@@ -24,6 +24,8 @@ import vacancyDe from './catalogue/vacancy.de'
 import vacancyEn from './catalogue/vacancy.en'
 import vouchDe from './catalogue/vouch.de'
 import vouchEn from './catalogue/vouch.en'
+import askingDe from './groups/asking.de'
+import askingEn from './groups/asking.en'
 import deskDe from './groups/desk.de'
 import deskEn from './groups/desk.en'
 import portalDe from './groups/portal.de'
@@ -39,6 +41,7 @@ import { learn } from './say'
 /** Teaches every text in every language, for the server and for tests; a page loads only what it shows. */
 export function learnEverything() {
   learn('en', startEn)
+  learn('en', askingEn)
   learn('en', portalEn)
   learn('en', replyEn)
   learn('en', deskEn)
@@ -55,6 +58,7 @@ export function learnEverything() {
   learn('en', vacancyEn)
   learn('en', vouchEn)
   learn('de', startDe)
+  learn('de', askingDe)
   learn('de', portalDe)
   learn('de', replyDe)
   learn('de', deskDe)

@@ -11,4 +11,8 @@ export const up = [
   'ALTER TABLE tray_papers MODIFY why JSON',
   `UPDATE scans SET fault = JSON_OBJECT('code', 'problem.reader', 'values', JSON_OBJECT('message', fault)) WHERE fault IS NOT NULL`,
   'ALTER TABLE scans MODIFY fault JSON',
+  // In a cluster every node draws from the same series: none keeps numbers back, and the step is the cluster's own.
+  ...['applications', 'vouchings', 'receipts', 'cover_sheets'].map(
+    (name) => `ALTER SEQUENCE numbers_${name} INCREMENT BY 0 NOCACHE`,
+  ),
 ]
