@@ -23,15 +23,24 @@ export const router = createBrowserRouter([
         children: [
           {
             path: '/',
-            lazy: page(() => import('./portal/VacancyList').then(({ VacancyList }) => VacancyList)),
+            lazy: page(() => import('./portal/VacancyList').then(({ VacancyList }) => VacancyList), 'vacancies'),
           },
           {
             path: '/vacancies/:slug',
-            lazy: page(() => import('./portal/VacancyPage').then(({ VacancyPage }) => VacancyPage), 'asking'),
+            lazy: page(
+              () => import('./portal/VacancyPage').then(({ VacancyPage }) => VacancyPage),
+              'vacancies',
+              'asking',
+            ),
           },
           {
             path: '/vacancies/:slug/fit',
-            lazy: page(() => import('./portal/WouldIFit').then(({ WouldIFit }) => WouldIFit), 'asking', 'portal'),
+            lazy: page(
+              () => import('./portal/WouldIFit').then(({ WouldIFit }) => WouldIFit),
+              'vacancies',
+              'asking',
+              'portal',
+            ),
           },
           {
             path: '/forgotten',

@@ -5,10 +5,14 @@ type Load = () => Promise<{ default: Record<string, string> }>
 
 /** The texts of each part of the application: fetched when it is first gone to, in the reader's language only. */
 const groups: Record<
-  'start' | 'asking' | 'portal' | 'desk' | 'reply',
+  'start' | 'vacancies' | 'asking' | 'portal' | 'desk' | 'reply',
   Record<'en' | 'de', Load> & Partial<Record<SourceLanguage, Load>>
 > = {
   start: { en: () => import('#core/words/groups/start.en'), de: () => import('#core/words/groups/start.de') },
+  vacancies: {
+    en: () => import('#core/words/groups/vacancies.en'),
+    de: () => import('#core/words/groups/vacancies.de'),
+  },
   asking: { en: () => import('#core/words/groups/asking.en'), de: () => import('#core/words/groups/asking.de') },
   portal: { en: () => import('#core/words/groups/portal.en'), de: () => import('#core/words/groups/portal.de') },
   desk: { en: () => import('#core/words/groups/desk.en'), de: () => import('#core/words/groups/desk.de') },

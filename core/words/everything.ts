@@ -36,11 +36,14 @@ import replyFr from './groups/reply.fr'
 import replyIt from './groups/reply.it'
 import startDe from './groups/start.de'
 import startEn from './groups/start.en'
+import vacanciesDe from './groups/vacancies.de'
+import vacanciesEn from './groups/vacancies.en'
 import { learn } from './say'
 
 /** Teaches every text in every language, for the server and for tests; a page loads only what it shows. */
 export function learnEverything() {
   learn('en', startEn)
+  learn('en', vacanciesEn)
   learn('en', askingEn)
   learn('en', portalEn)
   learn('en', replyEn)
@@ -58,6 +61,7 @@ export function learnEverything() {
   learn('en', vacancyEn)
   learn('en', vouchEn)
   learn('de', startDe)
+  learn('de', vacanciesDe)
   learn('de', askingDe)
   learn('de', portalDe)
   learn('de', replyDe)

@@ -1,6 +1,6 @@
 import type { KnownFact } from '../conditions/vocabulary'
-import { optionWords } from './form'
 import { credentialName, studyFieldName, studyLevelName } from './names'
+import { optionWords } from './options'
 import { say } from './say'
 import { translated } from './translations'
 

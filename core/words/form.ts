@@ -1,21 +1,14 @@
 import { writeWhen } from '../dates/write'
 import { type AnswerFault, type AnswerValue, addressParts, isBlank, type Parts } from '../form/answer'
 import type { Blank, Question, QuestionKind } from '../form/form'
+import { optionWords } from './options'
 import { rolesWords } from './roles'
 import { say, spokenLocale } from './say'
-import { translated, translationOf } from './translations'
+import { translated } from './translations'
 
 export const blankWords = (blank: Blank): string => say(`names.blank.${blank}`)
 
 export const kindWords = (kind: QuestionKind): string => say(`form.kind.${kind}`)
-
-/** What a choice is called that is kept as it was first written. */
-export function optionWords(question: Question, option: string): string {
-  if (question.kind === 'yes or no' && (option === 'yes' || option === 'no')) return say(`names.answer.${option}`)
-  if (question.kind === 'declaration' && option === 'agreed') return say('names.answer.agreed')
-  const place = question.options?.indexOf(option) ?? -1
-  return (place >= 0 && translationOf(question)?.options?.[place]) || option
-}
 
 /** A question of a form as a sentence: what is asked, how it is answered, and what an answer leads to. */
 export function questionSentence(question: Question): string {

@@ -18,3 +18,10 @@ export function translationOf({ translations }: { translations?: Translations<st
   const language = languages.find((known) => known === spokenLanguage())
   return language && translations?.[language]
 }
+
+/** A thing with its texts in the reader's language only: what is sent to somebody who does not change it. */
+export function forReader<Thing extends { translations?: Translations<string, string> }>(thing: Thing): Thing {
+  const { translations: _, ...plain } = thing
+  const own = translationOf(thing)
+  return (own ? { ...plain, translations: { [spokenLanguage()]: own } } : plain) as Thing
+}

@@ -1,6 +1,7 @@
 import { deskVacancies as contractOfDesk } from '#contract/desk'
 import * as rules from '#contract/rules'
 import * as contract from '#contract/vacancies'
+import { forReader } from '#core/words/translations'
 import { bind } from '../platform/http/bind'
 import { ownApplicationFor } from '../records/applications/find'
 import { namesFor } from '../records/rules/versions'
@@ -38,9 +39,9 @@ export const vacancyRoutes = [
           .filter(({ id }) => id !== vacancy.id)
           .map(({ slug, title, place }) => ({ slug, title, place })),
       },
-      requirements: [...asked.requirements],
+      requirements: asked.requirements.map(forReader),
       names: await namesFor(asked),
-      form: asked.form,
+      form: asked.form.map((section) => ({ ...forReader(section), questions: section.questions.map(forReader) })),
       mine: actor.kind === 'account' ? await ownApplicationFor(actor, vacancy.id) : null,
     }
   }),

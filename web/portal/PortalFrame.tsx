@@ -22,31 +22,31 @@ export function PortalFrame() {
           Probatum
         </Link>
         <span className="hidden text-ink-2 sm:inline">Vallorne Mountain Lines</span>
-        <nav className="ml-auto flex items-center gap-4" aria-label={say('account.yourAccount')}>
+        <nav className="ml-auto flex items-center gap-4" aria-label={say('frame.yourAccount')}>
           {account ? (
             <>
               {staff ? (
                 <Link to="/desk" className="font-semibold text-confirmed">
-                  {say('account.toTheDesk')}
+                  {say('frame.toTheDesk')}
                 </Link>
               ) : (
                 <Link to="/me" className="font-semibold text-confirmed">
-                  {say('account.myApplications')}
+                  {say('frame.myApplications')}
                 </Link>
               )}
               <Link to="/account" className="font-semibold hover:underline">
                 <span className="max-sm:sr-only">{account.name}</span>
                 <span className="sm:hidden" aria-hidden>
-                  {say('account.account')}
+                  {say('frame.account')}
                 </span>
               </Link>
               <button type="button" onClick={leave} className="text-ink-2 hover:underline">
-                {say('account.signOut')}
+                {say('frame.signOut')}
               </button>
             </>
           ) : (
             <Link to={`/sign-in?next=${encodeURIComponent(pathname)}`} className="font-semibold text-confirmed">
-              {say('account.signIn')}
+              {say('frame.signIn')}
             </Link>
           )}
         </nav>

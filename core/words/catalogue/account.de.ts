@@ -20,9 +20,6 @@ export default {
   'account.itsAnswersAreDeletedAnd':
     'Die Antworten werden gelöscht und lassen sich nicht zurückholen. Ihre Studien, Stellen und Papiere bleiben in Ihrer Akte für andere Bewerbungen.',
   'account.yourAccount': 'Ihr Konto',
-  'account.toTheDesk': 'Zum Arbeitsplatz',
-  'account.account': 'Konto',
-  'account.signOut': 'Abmelden',
   'account.mailAddress': 'Mailadresse',
   'account.password': 'Passwort',
   'account.codeOfYourAuthenticatorApp': 'Code Ihrer Authenticator-App oder ein Ersatzcode',

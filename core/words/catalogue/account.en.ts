@@ -17,9 +17,6 @@ export default {
   'account.itsAnswersAreDeletedAnd':
     'Its answers are deleted and cannot be brought back. Your studies, jobs and papers stay in your file for other applications.',
   'account.yourAccount': 'Your account',
-  'account.toTheDesk': 'To the desk',
-  'account.account': 'Account',
-  'account.signOut': 'Sign out',
   'account.mailAddress': 'Mail address',
   'account.password': 'Password',
   'account.codeOfYourAuthenticatorApp': 'Code of your authenticator app, or a recovery code',

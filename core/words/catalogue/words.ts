@@ -19,6 +19,7 @@ import type event from './event.en'
 import type field from './field.en'
 import type file from './file.en'
 import type form from './form.en'
+import type frame from './frame.en'
 import type hidden from './hidden.en'
 import type imports from './imports.en'
 import type importsDesk from './importsDesk.en'
@@ -71,6 +72,7 @@ export type Words = typeof access &
   typeof field &
   typeof file &
   typeof form &
+  typeof frame &
   typeof hidden &
   typeof imports &
   typeof importsDesk &

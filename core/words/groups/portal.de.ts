@@ -1,3 +1,4 @@
+import account from '../catalogue/account.de'
 import apply from '../catalogue/apply.de'
 import check from '../catalogue/check.de'
 import claims from '../catalogue/claims.de'
@@ -10,6 +11,7 @@ import status from '../catalogue/status.de'
 import zone from '../catalogue/zone.de'
 
 export default {
+  ...account,
   ...apply,
   ...check,
   ...claims,

@@ -1,3 +1,4 @@
+import account from '../catalogue/account.en'
 import apply from '../catalogue/apply.en'
 import check from '../catalogue/check.en'
 import claims from '../catalogue/claims.en'
@@ -10,6 +11,7 @@ import status from '../catalogue/status.en'
 import zone from '../catalogue/zone.en'
 
 export default {
+  ...account,
   ...apply,
   ...check,
   ...claims,

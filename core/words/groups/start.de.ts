@@ -1,6 +1,5 @@
-import account from '../catalogue/account.de'
 import dates from '../catalogue/dates.de'
+import frame from '../catalogue/frame.de'
 import ui from '../catalogue/ui.de'
-import vacancies from '../catalogue/vacancies.de'
 
-export default { ...account, ...dates, ...ui, ...vacancies }
+export default { ...dates, ...frame, ...ui }

@@ -1,6 +1,7 @@
 import { type AnswerValue, isBlank, type Parts } from '#core/form/answer'
 import type { Question } from '#core/form/form'
-import { masked, optionWords } from '#core/words/form'
+import { masked } from '#core/words/form'
+import { optionWords } from '#core/words/options'
 import { say } from '#core/words/say'
 import { translated } from '#core/words/translations'
 import { DateField } from '../DateField'

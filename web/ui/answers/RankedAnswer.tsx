@@ -1,5 +1,5 @@
 import type { Question } from '#core/form/form'
-import { optionWords } from '#core/words/form'
+import { optionWords } from '#core/words/options'
 import { say } from '#core/words/say'
 import { SortableList } from '../SortableList'
 import type { AnswerProps } from './answerProps'

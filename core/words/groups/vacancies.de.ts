@@ -1,0 +1,3 @@
+import vacancies from '../catalogue/vacancies.de'
+
+export default { ...vacancies }

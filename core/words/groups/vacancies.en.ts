@@ -1,0 +1,3 @@
+import vacancies from '../catalogue/vacancies.en'
+
+export default { ...vacancies }
