@@ -17,7 +17,10 @@ export function Notices() {
       {list.map((notice) => (
         <Told key={notice.id} notice={notice} />
       ))}
-      <Toast.Viewport className="fixed bottom-4 left-1/2 z-50 w-[min(460px,calc(100vw-2rem))] -translate-x-1/2 outline-none" />
+      <Toast.Viewport
+        label={say('desk.noticesKey', { hotkey: '{hotkey}' })}
+        className="fixed bottom-4 left-1/2 z-50 w-[min(460px,calc(100vw-2rem))] -translate-x-1/2 outline-none"
+      />
     </Toast.Provider>
   )
 }

@@ -111,4 +111,5 @@ export default {
   'desk.checksNotSatUnderWay': 'Prüfungen, nicht abgelegt, im Gang oder nicht bestanden.',
   'desk.papersThatLapseTooEarly': 'Papiere, die zu früh, bald oder niemand weiß wann ablaufen.',
   'desk.fromTheShortlistToThe': 'Von der engeren Wahl bis zum ersten Tag.',
+  'desk.noticesKey': 'Meldungen ({{hotkey}})',
 } satisfies Translated<typeof english>

@@ -108,4 +108,5 @@ export default {
   'desk.checksNotSatUnderWay': 'Checks not sat, under way or not passed.',
   'desk.papersThatLapseTooEarly': 'Papers that lapse too early, soon, or nobody knows when.',
   'desk.fromTheShortlistToThe': 'From the shortlist to the first day.',
+  'desk.noticesKey': 'Notices ({{hotkey}})',
 } as const

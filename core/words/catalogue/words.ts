@@ -39,6 +39,7 @@ import type reason from './reason.en'
 import type reply from './reply.en'
 import type role from './role.en'
 import type rules from './rules.en'
+import type state from './state.en'
 import type status from './status.en'
 import type step from './step.en'
 import type table from './table.en'
@@ -92,6 +93,7 @@ export type Words = typeof access &
   typeof reply &
   typeof role &
   typeof rules &
+  typeof state &
   typeof status &
   typeof step &
   typeof table &

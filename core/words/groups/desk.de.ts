@@ -6,12 +6,15 @@ import desk from '../catalogue/desk.de'
 import duplicates from '../catalogue/duplicates.de'
 import field from '../catalogue/field.de'
 import file from '../catalogue/file.de'
+import form from '../catalogue/form.de'
 import importsDesk from '../catalogue/importsDesk.de'
 import overviews from '../catalogue/overviews.de'
 import preparedWords from '../catalogue/preparedWords.de'
 import proof from '../catalogue/proof.de'
+import reason from '../catalogue/reason.de'
 import role from '../catalogue/role.de'
 import rules from '../catalogue/rules.de'
+import state from '../catalogue/state.de'
 import step from '../catalogue/step.de'
 import table from '../catalogue/table.de'
 import trayDesk from '../catalogue/trayDesk.de'
@@ -25,12 +28,15 @@ export default {
   ...duplicates,
   ...field,
   ...file,
+  ...form,
   ...importsDesk,
   ...overviews,
   ...preparedWords,
   ...proof,
+  ...reason,
   ...role,
   ...rules,
+  ...state,
   ...step,
   ...table,
   ...trayDesk,

@@ -6,12 +6,15 @@ import desk from '../catalogue/desk.en'
 import duplicates from '../catalogue/duplicates.en'
 import field from '../catalogue/field.en'
 import file from '../catalogue/file.en'
+import form from '../catalogue/form.en'
 import importsDesk from '../catalogue/importsDesk.en'
 import overviews from '../catalogue/overviews.en'
 import preparedWords from '../catalogue/preparedWords.en'
 import proof from '../catalogue/proof.en'
+import reason from '../catalogue/reason.en'
 import role from '../catalogue/role.en'
 import rules from '../catalogue/rules.en'
+import state from '../catalogue/state.en'
 import step from '../catalogue/step.en'
 import table from '../catalogue/table.en'
 import trayDesk from '../catalogue/trayDesk.en'
@@ -25,12 +28,15 @@ export default {
   ...duplicates,
   ...field,
   ...file,
+  ...form,
   ...importsDesk,
   ...overviews,
   ...preparedWords,
   ...proof,
+  ...reason,
   ...role,
   ...rules,
+  ...state,
   ...step,
   ...table,
   ...trayDesk,

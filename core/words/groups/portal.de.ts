@@ -4,9 +4,11 @@ import check from '../catalogue/check.de'
 import claims from '../catalogue/claims.de'
 import detail from '../catalogue/detail.de'
 import documents from '../catalogue/documents.de'
+import form from '../catalogue/form.de'
 import marks from '../catalogue/marks.de'
 import permission from '../catalogue/permission.de'
 import privacy from '../catalogue/privacy.de'
+import reason from '../catalogue/reason.de'
 import status from '../catalogue/status.de'
 import zone from '../catalogue/zone.de'
 
@@ -17,9 +19,11 @@ export default {
   ...claims,
   ...detail,
   ...documents,
+  ...form,
   ...marks,
   ...permission,
   ...privacy,
+  ...reason,
   ...status,
   ...zone,
 }

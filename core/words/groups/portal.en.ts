@@ -4,9 +4,11 @@ import check from '../catalogue/check.en'
 import claims from '../catalogue/claims.en'
 import detail from '../catalogue/detail.en'
 import documents from '../catalogue/documents.en'
+import form from '../catalogue/form.en'
 import marks from '../catalogue/marks.en'
 import permission from '../catalogue/permission.en'
 import privacy from '../catalogue/privacy.en'
+import reason from '../catalogue/reason.en'
 import status from '../catalogue/status.en'
 import zone from '../catalogue/zone.en'
 
@@ -17,9 +19,11 @@ export default {
   ...claims,
   ...detail,
   ...documents,
+  ...form,
   ...marks,
   ...permission,
   ...privacy,
+  ...reason,
   ...status,
   ...zone,
 }

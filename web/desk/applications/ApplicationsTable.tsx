@@ -260,7 +260,7 @@ function Filters({ filter, onChange }: { filter: TableFilter; onChange: (over: R
       <SelectField
         label={say('table.stage')}
         value={filter.stage ?? ''}
-        options={[any, ...sentStages.map((stage) => ({ value: stage, label: say(`names.stage.${stage}`) }))]}
+        options={[any, ...sentStages.map((stage) => ({ value: stage, label: say(`state.stage.${stage}`) }))]}
         onChange={(event) => onChange({ stage: event.target.value })}
       />
       <SelectField

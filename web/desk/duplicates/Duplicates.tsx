@@ -216,7 +216,7 @@ function Compare({ oneId, otherId, onSettled }: { oneId: string; otherId: string
                   {side.applications.map(({ id, reference, title, stage }) => (
                     <Link key={id} to={`/desk/applications/${id}`} className="block hover:underline">
                       {title} <span className="font-mono text-ink-2 text-[0.8333rem]">{reference}</span>,{' '}
-                      {say(`names.stage.${stage}`)}
+                      {say(`state.stage.${stage}`)}
                     </Link>
                   ))}
                 </td>

@@ -32,7 +32,7 @@ export function FileMore({ file }: { file: File }) {
       <More title={say('file.gatesPassedAndWaivers', { count: file.gatesPassed.length + file.waivers.length })}>
         <ul>
           {file.gatesPassed.map(({ gate, by, at }) => (
-            <li key={gate}>{say('file.gateGateByAt', { gate: say(`names.gate.${gate}`), by, at: writeMoment(at) })}</li>
+            <li key={gate}>{say('file.gateGateByAt', { gate: say(`state.gate.${gate}`), by, at: writeMoment(at) })}</li>
           ))}
           {file.waivers.map(({ requirement, by, reason, at }) => (
             <li key={requirement}>

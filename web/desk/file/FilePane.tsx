@@ -73,7 +73,7 @@ export function FilePane({ id, queue, chosen }: { id: string; queue: Queue; chos
               <h2 className="truncate text-[1.6rem]">{file.candidate.name}</h2>
               <p className="text-ink-2">
                 {file.vacancy.title} · <span className="whitespace-nowrap font-mono">{file.reference}</span> ·{' '}
-                {say(`names.stage.${file.stage}`)}
+                {say(`state.stage.${file.stage}`)}
               </p>
             </div>
             <div className="flex shrink-0 gap-2">

@@ -43,7 +43,7 @@ export function rowsOf(file: Listed): Group[] {
     )
   const neededBy = (test: (kind: string) => boolean) => {
     const gate = asked(test).at(-1)?.gate
-    return gate ? say('file.neededBy', { gate: say(`names.gate.${gate}`) }) : ''
+    return gate ? say('file.neededBy', { gate: say(`state.gate.${gate}`) }) : ''
   }
   const carried = new Set(['study', 'credential', 'every work entry', 'skills check', 'document', 'identity'])
   const others = file.outcomes.flatMap((outcome) => {

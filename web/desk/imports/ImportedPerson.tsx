@@ -47,7 +47,7 @@ export function ImportedPerson() {
           {say('importsDesk.hasApplied')}{' '}
           {applications.map(({ id, title, reference, stage }) => (
             <Link key={id} to={`/desk/today/${id}`} className="mr-3 font-semibold text-confirmed">
-              {title} <span className="font-mono text-[0.8333rem]">{reference}</span>, {say(`names.stage.${stage}`)}
+              {title} <span className="font-mono text-[0.8333rem]">{reference}</span>, {say(`state.stage.${stage}`)}
             </Link>
           ))}
         </p>

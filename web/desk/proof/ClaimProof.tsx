@@ -200,7 +200,7 @@ function History({ claim }: { claim: FileClaim }) {
     ]),
     ...claim.proof.findings.map(({ at, decision, note, by, undone }) => ({
       at,
-      text: `${undone ? say('proof.undone2') : ''}${say('proof.decisionBy', { decision: say(`names.decision.${decision}`), by })}${note ? `: “${note}”` : ''}`,
+      text: `${undone ? say('proof.undone2') : ''}${say('proof.decisionBy', { decision: say(`state.decision.${decision}`), by })}${note ? `: “${note}”` : ''}`,
     })),
     ...claim.earlier.map(({ replacedAt, details, rung }) => ({
       at: replacedAt,

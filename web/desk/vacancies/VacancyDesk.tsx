@@ -126,10 +126,10 @@ function SavedNote({ editing: { state, problem, faults, changed, undo } }: { edi
 }
 
 export const stateWords: Record<VacancyState, string> = {
-  draft: say('names.vacancyState.draft'),
-  open: say('names.vacancyState.open'),
-  closed: say('names.vacancyState.closed'),
-  filled: say('names.vacancyState.filled'),
+  draft: say('state.vacancyState.draft'),
+  open: say('state.vacancyState.open'),
+  closed: say('state.vacancyState.closed'),
+  filled: say('state.vacancyState.filled'),
 }
 
 const acts: Record<VacancyState, readonly { to: VacancyState; name: string }[]> = {

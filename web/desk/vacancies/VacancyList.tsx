@@ -69,7 +69,7 @@ export function VacancyList() {
           { name: say('composer.targetStart'), whole: true, of: ({ targetStart }) => writeWhen(targetStart) },
           { name: say('composer.posts'), right: true, of: ({ headcount }) => headcount },
           ...(['being written', 'sent', 'shortlisted', 'offered', 'cleared'] as const).map((stage) => ({
-            name: stage.replace(/^./, (letter) => letter.toUpperCase()),
+            name: say(`state.stage.${stage}`).replace(/^./, (letter) => letter.toUpperCase()),
             right: true,
             of: ({ byStage }: (typeof data)[number]) => byStage[stage] ?? 0,
           })),
