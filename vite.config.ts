@@ -49,7 +49,21 @@ export default defineConfig({
     sourcemap: true,
     chunkSizeWarningLimit: 900,
     // What nearly every page needs comes as one file: thirty small ones weigh more and take longer.
-    rolldownOptions: { output: { codeSplitting: { groups: [{ name: 'base', minShareCount: 20 }] } } },
+    // So do the few words about requirements that every place with a vacancy says.
+    rolldownOptions: {
+      output: {
+        codeSplitting: {
+          groups: [
+            { name: 'base', minShareCount: 20 },
+            {
+              name: 'asking',
+              test: /core[\\/](words[\\/](names|options|translations|requirementTitle|roles|stored|facts|conditions|requirements)|requirements[\\/](catalogue|requirement))\.ts/,
+            },
+            { name: 'frame', test: /web[\\/](ui[\\/](Sheet|useTitle|notices)|portal[\\/]LanguageChoice)\.tsx?/ },
+          ],
+        },
+      },
+    },
   },
   // With the slash: `api.ts` is a source of ours.
   server: { proxy: { '^/api/': process.env.API ?? 'http://127.0.0.1:4100' } },

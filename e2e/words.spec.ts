@@ -81,6 +81,8 @@ for (const [who, addresses] of Object.entries(places))
       await page.locator('h1, h2').first().waitFor()
       await page.waitForLoadState('networkidle')
       expect(await page.getByText('⟦').count(), `${address} is spoken marked`).toBeGreaterThan(0)
+      // A name that no text was fetched for is said as it is.
+      expect(await page.locator('body').innerText()).not.toMatch(/⟦[a-z]\w*\.[\w.-]+⟧/)
       for (const text of await unmarked(page)) {
         const words = (text.match(/\p{L}{2,}/gu) ?? []).filter(
           (word) => !sameEverywhere.test(word) && !data.has(word.toLowerCase()),
