@@ -112,7 +112,8 @@ ${staff.map(({ name, mail, roles }) => `    ${mail.padEnd(28)} ${name}, ${roles.
 
 async function buildIfOlder() {
   const page = resolve('dist/web/index.html')
-  const sources = Math.max(...['web', 'core', 'contract'].map(newestUnder), statSync('package-lock.json').mtimeMs)
+  const settings = ['package-lock.json', 'vite.config.ts'].map((file) => statSync(file).mtimeMs)
+  const sources = Math.max(...['web', 'core', 'contract'].map(newestUnder), ...settings)
   if (existsSync(page) && statSync(page).mtimeMs > sources) return
   console.log('Building the web client.')
   await build({ logLevel: 'error' })
