@@ -76,6 +76,9 @@ const question = {
   videoSeconds: Type.Optional(Type.Integer({ minimum: 5, maximum: videoLimits.seconds })),
   blanks: Type.Optional(Type.Array(oneOf(blanks), { uniqueItems: true })),
   seenBy: Type.Optional(Type.Array(oneOf(roles), { uniqueItems: true })),
+  nameless: Type.Optional(
+    Type.Literal(true, { description: 'A written answer that is read also where names are hidden' }),
+  ),
   fill: Type.Optional(Type.String({ maxLength: 40 })),
   translations: translated({
     label: text(300),

@@ -60,6 +60,8 @@ export type Question = {
   blanks?: readonly Blank[]
   /** Roles that may read the answer; absent means everybody at the desk. */
   seenBy?: readonly string[]
+  /** A written answer that is read also where names are hidden; it asks to leave the name out. */
+  nameless?: true
   /** What each record of a list of records asks; plain kinds only. */
   parts?: readonly Question[]
   /** What the browser may fill in (HTML autocomplete token). */

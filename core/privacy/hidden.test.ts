@@ -1,10 +1,11 @@
+import { type Question, type QuestionKind, questionKinds } from '../form/form'
 import {
   covered,
-  coverIn,
   hiddenKindOfClaim,
   hiddenKindOfQuestion,
   kindOfSubject,
   mayReveal,
+  readNameless,
   sees,
   subjectOf,
 } from './hidden'
@@ -37,19 +38,18 @@ test('a number keeps its last two characters, a short one none', () => {
   expect(covered('123')).toBe('•••')
 })
 
-test('a secret is covered wherever it stands, and a field by its name or by the key beside it', () => {
-  const file = {
-    label: 'Passport P1234567',
-    details: { number: 'P1234567', zone: 'P<AUT' },
-    rows: [{ key: 'number', label: 'Number', claimed: 'P1234567', document: 'P1234561', matters: true }],
-    name: 'Maëlle',
-  }
-  expect(coverIn(file, new Set(['number', 'zone']), ['P1234567'])).toEqual({
-    label: 'Passport ••••••67',
-    details: { number: '••••••67', zone: '•••UT' },
-    rows: [{ key: 'number', label: 'Number', claimed: '••••••67', document: '••••••61', matters: true }],
-    name: 'Maëlle',
-  })
+test('where names are hidden, what is chosen or counted is read, what is written only by leave, who they are never', () => {
+  const section = { key: 'more', title: '', heading: '', intro: '', holds: 'questions' as const, questions: [] }
+  const ask = (kind: QuestionKind, more: Partial<Question> = {}) =>
+    readNameless(section, { key: 'more.x', label: 'x', kind, required: true, ...more })
+  expect(questionKinds.filter((kind) => ask(kind))).toEqual([
+    ...['number', 'money', 'date', 'partial date', 'yes or no', 'one of', 'several of', 'ranked choice', 'country'],
+    'declaration',
+  ])
+  expect(questionKinds.filter((kind) => !ask(kind) && ask(kind, { nameless: true }))).toEqual(['text', 'long text'])
+  expect(ask('one of', { fill: 'country-name' })).toBe(false)
+  for (const key of ['about', 'contact'])
+    expect(readNameless({ ...section, key }, { key: 'x', label: 'x', kind: 'yes or no', required: true })).toBe(false)
 })
 
 test('questions and claims say what they are hidden as', () => {

@@ -1,4 +1,4 @@
-import type { Question, Section } from '../form/form'
+import type { Question, QuestionKind, Section } from '../form/form'
 
 /** What of a file not everybody at the desk needs. */
 export const hiddenKinds = ['name', 'identity number', 'birth date', 'declarations', 'health'] as const
@@ -39,9 +39,41 @@ export function hiddenKindOfQuestion(section: Section, question: Question): Hidd
   return undefined
 }
 
-/** Whether somebody could be known by the answer to a question: who they are, how they are reached, where they live. */
-export const tellsWho = (section: Section, question: Question): boolean =>
-  section.key === 'about' || section.key === 'contact' || question.fill !== undefined
+/** Which answers may be read without knowing whose they are: what is chosen or counted, never what is written freely. */
+const namelessKinds: Readonly<Record<QuestionKind, boolean>> = {
+  text: false,
+  'long text': false,
+  number: true,
+  money: true,
+  date: true,
+  'partial date': true,
+  'yes or no': true,
+  'one of': true,
+  'several of': true,
+  'ranked choice': true,
+  country: true,
+  'country and region': false,
+  address: false,
+  phone: false,
+  mail: false,
+  'identity number': false,
+  document: false,
+  declaration: true,
+  records: false,
+}
+
+/**
+ * Whether the answer to a question is read where names are hidden. Written answers only where the vacancy says so, and asks
+ * whoever writes them to leave their name out; who they are and how they are reached never.
+ */
+export const readNameless = (section: Section, question: Question): boolean =>
+  section.key !== 'about' &&
+  section.key !== 'contact' &&
+  question.fill === undefined &&
+  (namelessKinds[question.kind] || (mayBeNameless(question.kind) && question.nameless === true))
+
+/** Kinds of answers whose vacancy may say that they are read without a name. */
+export const mayBeNameless = (kind: QuestionKind): boolean => kind === 'text' || kind === 'long text'
 
 /** As what a claim is hidden, if it is: papers of identity by their number, papers of health whole. */
 export function hiddenKindOfClaim(details: { kind: string; credential?: string }): HiddenKind | undefined {
@@ -52,29 +84,3 @@ export function hiddenKindOfClaim(details: { kind: string; credential?: string }
 /** A number with all but its last two characters covered; short ones wholly. */
 export const covered = (text: string) =>
   text.length < 5 ? '•'.repeat(text.length) : `${'•'.repeat(text.length - 2)}${text.slice(-2)}`
-
-/**
- * A copy of a value in which the texts of some fields, wherever they are, and every text that holds a secret are covered.
- *
- * @param fields names of fields whose texts are covered, also where an object says by `key` which field it is of
- * @param cover what stands instead of the text of such a field
- */
-export function coverIn<T>(value: T, fields: ReadonlySet<string>, secrets: readonly string[], cover = covered): T {
-  const telling = secrets.filter((secret) => secret.length >= 4)
-  const walk = (part: unknown, inside: boolean): unknown => {
-    if (typeof part === 'string') {
-      if (inside) return cover(part)
-      return telling.reduce((text, secret) => text.split(secret).join(covered(secret)), part)
-    }
-    if (Array.isArray(part)) return part.map((each) => walk(each, inside))
-    if (typeof part !== 'object' || part === null) return part
-    const ofField = 'key' in part && typeof part.key === 'string' && fields.has(part.key)
-    return Object.fromEntries(
-      Object.entries(part).map(([name, own]) => {
-        const covers = fields.has(name) || (ofField && ['claimed', 'document', 'source'].includes(name))
-        return [name, walk(own, inside || (covers && typeof own === 'string'))]
-      }),
-    )
-  }
-  return walk(value, false) as T
-}

@@ -7,8 +7,8 @@ test.each<[Reason, string]>([
   [{ code: 'accents' }, 'only accents differ'],
   [{ code: 'initials', initial: 'm', name: 'maria' }, '“M.” can stand for Maria'],
   [
-    { code: 'known-name', name: 'Maëlle Dréau', evidencedBy: 'the paper of BSc' },
-    'also known as Maëlle Dréau, evidenced by the paper of BSc',
+    { code: 'known-name', name: 'Maëlle Dréau', evidencedBy: 'BSc' },
+    'also known as Maëlle Dréau, evidenced by the document of BSc',
   ],
   [{ code: 'part-missing', parts: ['okafor'] }, 'Okafor appears on one side only'],
   [{ code: 'misread', pairs: [{ ours: '8', theirs: '6' }] }, 'one character, 8 against 6, easily misread in a scan'],

@@ -13,7 +13,8 @@ export const kindWords = (kind: QuestionKind): string => say(`form.kind.${kind}`
 /** A question of a form as a sentence: what is asked, how it is answered, and what an answer leads to. */
 export function questionSentence(question: Question): string {
   const { label, help, unit } = translated(question)
-  const { kind, required, options, limit, rankUpTo, least, most, explain, paper, blanks, seenBy, parts } = question
+  const { kind, required, options, limit, rankUpTo, least, most, explain, paper, blanks, seenBy, parts, nameless } =
+    question
   const details = [
     kindWords(kind),
     options?.map((option) => optionWords(question, option)).join(', ') ?? '',
@@ -30,6 +31,7 @@ export function questionSentence(question: Question): string {
     paper ? say(`form.asksForDocument.${paper}`) : '',
     blanks?.length ? say('form.blanksWillDo', { blanks: blanks.map(blankWords).join('”, “') }) : '',
     seenBy?.length ? say('form.readBy', { roles: rolesWords(seenBy) }) : '',
+    nameless ? say('form.readNameless') : '',
     help ? say('form.help', { help }) : '',
   ].filter(Boolean)
   return [`${label} (${details.join('; ')}).`, ...after].join(' ')

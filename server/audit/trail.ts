@@ -1,9 +1,8 @@
 import { Op, type WhereOptions } from 'sequelize'
-import { covered, coverIn } from '#core/privacy/hidden'
 import { keysHolding } from '#core/words/say'
 import { Event } from '../platform/audit/model'
-import { eventWords } from '../platform/audit/wording'
-import { candidateNames, filesOfAccounts } from '../records/accounts/candidate'
+import { eventWords, namelessEventWords } from '../platform/audit/wording'
+import { filesOfAccounts } from '../records/accounts/candidate'
 import { namesHiddenIn } from '../records/people/shownNames'
 
 const page = 50
@@ -17,27 +16,27 @@ export async function trailOf(about: { candidateIds: string[]; applicationId: st
   return Event.findAll({ where: where as WhereOptions, order: [['id', 'DESC']], limit: most })
 }
 
-/** Names that a vacancy hides until its shortlist are not told here either, nor the mail addresses beside them. */
+/**
+ * What is told of events; of people whose names a vacancy hides until its shortlist only what was done by whom at the desk,
+ * not what anybody wrote or what it was about.
+ */
 async function withoutHiddenNames(events: readonly Event[]) {
   const files = await filesOfAccounts(events.flatMap(({ actorId }) => actorId ?? []))
   const fileOf = ({ candidateId, actorId }: Event) => candidateId ?? files.get(actorId ?? '') ?? ''
   const hiding = await namesHiddenIn([...new Set(events.map(fileOf))])
-  const names = await candidateNames([...hiding.keys()])
   return events.map((event) => {
-    const { id, at, applicationId, who, about } = event
-    const what = eventWords(event)
+    const { id, at, applicationId, who, about, actorId } = event
     const standing = hiding.get(fileOf(event))
-    if (!standing) return { id, at, applicationId, who, what, about }
-    const { reference } = standing
-    const candidate = names.get(standing.candidateId ?? '') ?? ''
-    const told = coverIn({ who, what, about }, new Set(), [candidate, ...candidate.split(/\s+/)])
+    if (!standing) return { id, at, applicationId, who, what: eventWords(event), about }
+    const byDesk = actorId !== null && !files.has(actorId)
+    const reference = standing.reference ?? ''
     return {
       id,
       at,
       applicationId,
-      who: who === candidate ? (reference ?? told.who) : told.who,
-      what: told.what,
-      about: told.about?.includes('@') ? covered(told.about) : told.about,
+      who: byDesk ? who : reference,
+      what: namelessEventWords(event),
+      about: about === reference ? about : null,
     }
   })
 }

@@ -12,12 +12,19 @@ import { duplicatesOf } from '../duplicates/find'
 import { eventWords } from '../platform/audit/wording'
 import type { Account, Deps } from '../platform/deps'
 import { logAccess, shownTo } from '../privacy/accessLog'
-import { hideIn } from '../privacy/redact'
+import { fileView } from '../privacy/fileView'
 import { nextGate, type Readiness, readinessOf } from '../readiness/readiness'
 import { heldUpBy } from '../readiness/summaries'
 import { candidateWithMail } from '../records/accounts/candidate'
-import { answersForDesk, contactMail, readableForm } from '../records/applications/answers'
+import {
+  answersForDesk,
+  contactMail,
+  readableForm,
+  readsNameless,
+  withoutExplanations,
+} from '../records/applications/answers'
 import { answersSent, sentApplication } from '../records/applications/find'
+import type { Application } from '../records/applications/model'
 import { claimFaces } from '../records/claims/view'
 import { bySourceId, findingsOf } from '../records/enquiries/load'
 import { namesFor } from '../records/rules/versions'
@@ -30,22 +37,23 @@ import { proofOf } from '../verification/proof'
 export async function readFile(deps: Deps, actor: Account, id: string): Promise<File> {
   const application = await sentApplication(id)
   const { candidateId } = application
-  const [readiness, person, findings, sentAnswers, score, duplicates, revealed, ownTrail] = await Promise.all([
-    readinessOf(deps, application),
-    candidateWithMail(candidateId),
-    findingsOf(candidateId),
-    answersSent(id),
-    scoreFor(application),
-    duplicatesOf(candidateId),
-    shownTo(deps, actor, candidateId),
-    trailOf({ candidateIds: [candidateId], applicationId: id }),
-    logAccess(deps, actor, { candidateId, applicationId: id, subject: 'file', what: 'file' }),
-  ])
+  const [score, revealed] = await Promise.all([scoreFor(application), shownTo(deps, actor, candidateId)])
   const covering = {
     roles: actor.roles,
     shown: revealed,
     hidesName: score.hideNames && application.stage === 'sent',
   }
+  const nameless = readsNameless(covering)
+  const seen = (answers: Application['answers']) => (nameless ? withoutExplanations(answers) : answers)
+  const [readiness, person, findings, sentAnswers, duplicates, ownTrail] = await Promise.all([
+    readinessOf(deps, application, { nameless: () => nameless }),
+    candidateWithMail(candidateId),
+    findingsOf(candidateId),
+    answersSent(id),
+    duplicatesOf(candidateId),
+    trailOf({ candidateIds: [candidateId], applicationId: id }),
+    logAccess(deps, actor, { candidateId, applicationId: id, subject: 'file', what: 'file' }),
+  ])
   const { vacancy, rules, claims, documents, enquiries, outcomes, forecast, requirements, facts } = readiness
   const [names, trail, reopened, checks, faces] = await Promise.all([
     namesFor(rules),
@@ -107,13 +115,13 @@ export async function readFile(deps: Deps, actor: Account, id: string): Promise<
       proof: proofOf(claims[index]!, proofs),
       ...wantsOf(facts.claims[index]!, outcomes, gate, actor.roles),
     })),
-    answers: answersForDesk(rules.form, application, facts.answers, covering),
+    answers: answersForDesk(rules.form, seen(application.answers), facts.answers, covering),
     changes: sentAnswers
       ? differencesIn(
           readableForm(rules.form, covering),
           Object.keys({ ...sentAnswers, ...application.answers }),
-          sentAnswers,
-          application.answers,
+          seen(sentAnswers),
+          seen(application.answers),
         )
       : [],
     vouchings: readiness.vouchings.map(readVouchingLine),
@@ -158,7 +166,7 @@ export async function readFile(deps: Deps, actor: Account, id: string): Promise<
     trail: trail.map((event) => ({ at: event.at.toISOString(), who: event.who, what: eventWords(event) })),
     hidden: [],
   }
-  return hideIn(file, covering)
+  return fileView(file, covering)
 }
 
 /** What a claim waits for and by which gate, from the requirement with most left to do. */

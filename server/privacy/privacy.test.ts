@@ -127,6 +127,88 @@ describe('what not everybody needs', () => {
   })
 })
 
+describe('reading without names', () => {
+  /** Somebody called as half the words of their file are, who has named themselves wherever one may write. */
+  async function bergTan() {
+    const candidate = await house.candidate('Berg Tan')
+    const { id, jobId, reference } = await applied(house, candidate, ['Berg', 'Tan'])
+    const ownFirm: ClaimDetails = {
+      ...{ kind: 'work', sourceId: null, sourceName: 'Tan Elektro', activity: 'employment', position: 'Owner' },
+      ...{ from: '2011-01', to: '2012-01', fullTimeShare: 100, tags: [], confirmBy: 'Berg Tan', mayAsk: 'now' },
+    }
+    const { id: firmId } = await candidate.done('addClaim', { body: { details: ownFirm } })
+    await candidate.done('uploadDocument', {
+      params: { id: firmId },
+      query: { fileName: 'Letter Tan.pdf' },
+      body: await aPaper('Letter of Berg Tan'),
+    })
+    const application = await Application.findByPk(id, { rejectOnEmpty: true })
+    const told = { 'declare.dismissed': 'yes', 'declare.dismissed.because': 'Tan against Tannberg, in 2012' }
+    await application.update({ answers: { ...application.answers, ...told } })
+    return { id, jobId, firmId, reference, vacancyId: application.vacancyId }
+  }
+  let sheetVersion = 0
+  const hideNames = async (vacancyId: string, hide: boolean) => {
+    const desk = await house.staff('coordinator')
+    const { version } = await desk.done('readScoreSheet', { params: { id: vacancyId } })
+    const body = { version, hideNames: hide, reviewers: 2, criteria: [] }
+    sheetVersion = (await desk.done('saveScoreSheet', { params: { id: vacancyId }, body })).version
+  }
+
+  test('the view is made from what may be read: no file names, no words anybody wrote, and no word is cut', async () => {
+    const { id, jobId, firmId, reference, vacancyId } = await bergTan()
+    await hideNames(vacancyId, true)
+    const desk = await house.staff('coordinator')
+    const file = await desk.done('readFile', { params: { id } })
+    // What the vacancy asks stays as it is written, with mountains in it.
+    const text = JSON.stringify({ ...file, requirements: [], outcomes: [] })
+    expect(JSON.stringify(file.requirements)).toContain('Auf dem Berg')
+    expect(text).not.toMatch(/\bTan\b|\bBerg\b|Letter/)
+    expect(text).not.toContain('•')
+    const of = (claimId: string) => file.claims.find((claim) => claim.id === claimId)!
+    // Called by what was done there, where nobody but the candidate says who that was.
+    expect([of(firmId).label, of(firmId).details.sourceName, of(firmId).documents]).toEqual(['Owner', '', []])
+    const known = house.source('nordrampe').sourceName
+    expect([of(jobId).label, of(jobId).details.sourceName]).toEqual([known, known])
+    expect(of(jobId).proof.comparison.fields.map(({ key, claimed }) => [key, claimed])).toContainEqual(['name', ''])
+    expect(file.answers.find(({ label }) => label.includes('dismissed'))).toMatchObject({ answer: 'Yes', hidden: null })
+    const queue = await desk.done('readQueue', { params: { queue: 'applications' } })
+    expect(queue.people.find((row) => row.id === id)?.candidate).toBe(reference)
+    const trail = await desk.done('readTrail', { query: {} })
+    const own = trail.events.filter(({ applicationId }) => applicationId === id)
+    expect(own.length).toBeGreaterThan(2)
+    expect(JSON.stringify(own)).not.toMatch(/\bTan\b|\bBerg\b/)
+    expect(own.map(({ who }) => who)).toContain(reference)
+
+    await desk.done('reveal', { params: { id }, body: { subject: 'name', reason: 'They rang about their paper' } })
+    const shown = await desk.done('readFile', { params: { id } })
+    expect(JSON.stringify(shown)).toContain('Letter Tan.pdf')
+    expect(shown.answers.find(({ label }) => label.includes('dismissed'))?.answer).toContain('Tan against Tannberg')
+    await hideNames(vacancyId, false)
+    expect(sheetVersion).toBeGreaterThan(1)
+  })
+
+  test('a hidden number is in no part of its claim, and what stands beside it is', async () => {
+    const { id, claimId } = await withPassport(['Nora', 'Number'])
+    const claim = await Claim.findByPk(claimId, { rejectOnEmpty: true })
+    await claim.update({
+      details: { ...(claim.details as typeof passport), zone: 'P<AUTNUMBER<<NORA' } as ClaimDetails,
+    })
+    const desk = await house.staff('coordinator')
+    const file = await desk.done('readFile', { params: { id } })
+    const seen = file.claims.find((one) => one.id === claimId)!
+    expect(JSON.stringify(seen)).not.toContain('P7654321')
+    expect(seen).toMatchObject({
+      documents: [],
+      details: { number: '••••••21', zone: '', familyName: 'Closed' },
+      proof: { claimed: { number: '••••••21', name: expect.any(String) } },
+    })
+    const manager = await house.staff('hiring manager')
+    const withoutBirth = (await manager.done('readFile', { params: { id } })).claims.find((one) => one.id === claimId)!
+    expect(JSON.stringify(withoutBirth)).not.toContain('1994-08-21')
+  })
+})
+
 describe('one’s own data', () => {
   test('comes as a ZIP of JSON and papers, and only one’s own', async () => {
     const { candidate, documentId, reference } = await withPassport(['Zita', 'Zipped'])

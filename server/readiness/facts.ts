@@ -13,9 +13,10 @@ import type { Term } from '#core/validity/validity'
 import { rowsOf } from '../platform/database/rows'
 import type { Deps } from '../platform/deps'
 import type { InProgress } from '../records/applications/find'
-import { Reopening } from '../records/applications/model'
+import { type Application, Reopening } from '../records/applications/model'
 import { labelValue } from '../records/claims/label'
 import type { Claim, EarlierCredential } from '../records/claims/model'
+import { namelessDetails } from '../records/claims/namelessDetails'
 import { claimsOfAll, earlierOfCandidates } from '../records/claims/view'
 import { documentsOfCandidates } from '../records/documents/documents'
 import type { Document } from '../records/documents/model'
@@ -56,17 +57,22 @@ export type LoadedFile = {
 /** What facts are made from, of a claim. */
 const judged: (keyof Claim['_attributes'])[] = ['id', 'candidateId', 'kind', 'details', 'rung', 'credentialVersion']
 
+/** Whether an application is read without the name of whose it is. */
+export type Nameless = (application: Pick<Application, 'id' | 'stage'>) => boolean
+
 type RulesOf = (application: InProgress) => Pick<Rules, 'form'>
 
 /**
  * Loads what many applications are judged by in a handful of queries, however many they are.
  *
  * @param rulesOf the rules whose form reads an application's answers
+ * @param nameless whether reasons name claims, and those asked, only by what is read without names
  */
 export async function loadFiles(
   { clock }: Pick<Deps, 'clock'>,
   applications: readonly InProgress[],
   rulesOf: RulesOf | Promise<RulesOf>,
+  nameless: Nameless = () => false,
 ): Promise<Map<string, LoadedFile>> {
   const applicationIds = applications.map(({ id }) => id)
   const candidates = [...new Set(applications.map(({ candidateId }) => candidateId))]
@@ -127,6 +133,7 @@ export async function loadFiles(
     applications.map((application) => {
       const { id, candidateId, answers, targetStart } = application
       const { form } = asking(application)
+      const unnamed = nameless(application)
       const own = claimsByCandidate.get(candidateId) ?? []
       const offer = offered.get(id)?.[0]
       const contradicted = contradictedThings(own, earlierByClaim)
@@ -140,6 +147,7 @@ export async function loadFiles(
             findings: deciders.get(claim.id) ?? [],
             accredited,
             contradicted,
+            nameless: unnamed,
           }),
         ),
         domains: domainsOfForm(form),
@@ -152,7 +160,7 @@ export async function loadFiles(
         waivers: (waived.get(id) ?? []).map(({ requirement, givenBy, reason }) => ({
           requirement,
           by: givenBy,
-          reason,
+          reason: unnamed ? '' : reason,
         })),
         vouching: vouchingFacts(vouched.get(id) ?? []),
         feesReceived: (paid.get(id) ?? []).map(({ requirement }) => requirement),
@@ -199,22 +207,24 @@ type Behind = {
   /** "source field" for every accredited programme. */
   accredited: ReadonlySet<string>
   contradicted: ReadonlySet<string>
+  nameless: boolean
 }
 
 function factsOfClaim(claim: Claim, behind: Behind): ClaimFacts {
-  const { documents, enquiries, findings, accredited, contradicted } = behind
+  const { documents, enquiries, findings, accredited, contradicted, nameless } = behind
   const { details } = claim
+  const told = nameless ? namelessDetails(details) : details
   const current = <T extends { credentialVersion: number }>(rows: readonly T[]) =>
     rows.filter((row) => row.credentialVersion === claim.credentialVersion)
   const asked = current(enquiries).at(-1)
   return {
     id: claim.id,
     kind: claim.kind,
-    label: labelValue(details),
+    label: labelValue(told),
     rung: claim.rung,
     paper: paperOf(current(documents)),
     enquiry: asked?.state === 'open' || asked?.state === 'answered' ? asked.state : 'none',
-    source: details.sourceName || undefined,
+    source: told.sourceName || undefined,
     ...(details.kind === 'study'
       ? {
           level: details.level,

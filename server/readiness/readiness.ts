@@ -8,7 +8,7 @@ import type { Application } from '../records/applications/model'
 import { rankingKey } from '../records/rules/versions'
 import type { Vacancy } from '../records/vacancies/model'
 import { rulesOfVacancy, vacancyById } from '../records/vacancies/vacancies'
-import { type LoadedFile, loadFiles } from './facts'
+import { type LoadedFile, loadFiles, type Nameless } from './facts'
 import { ownCalendar } from './workCalendar'
 
 /** Everything an application is judged by, loaded once, and the judgement. */
@@ -33,7 +33,10 @@ export function rulesOfApplication(application: Application, vacancy: Vacancy): 
   })
 }
 
-type Known = Partial<Pick<Readiness, 'vacancy' | 'rules'>>
+type Known = Partial<Pick<Readiness, 'vacancy' | 'rules'>> & {
+  /** Whose claims are called only what is read without names. */
+  nameless?: Nameless
+}
 
 /** `known` spares the reading of what the caller has read already. */
 export const readinessOf = async (deps: Deps, application: Application, known: Known = {}): Promise<Readiness> =>
@@ -50,7 +53,7 @@ export async function readinessOfAll(
     const found = await asking
     return ({ id }: { id: string }) => found.get(id)!.rules
   }
-  const [files, found] = await Promise.all([loadFiles(deps, applications, rulesOf()), asking])
+  const [files, found] = await Promise.all([loadFiles(deps, applications, rulesOf(), known.nameless), asking])
   return new Map(
     applications.map(({ id }) => {
       const [file, { vacancy, rules }] = [files.get(id)!, found.get(id)!]

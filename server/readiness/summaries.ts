@@ -66,10 +66,11 @@ export async function refreshSummaries(deps: Deps, applicationIds: readonly stri
   )
   if (gone.length > 0) await ApplicationSummary.destroy({ where: { applicationId: gone.map(({ id }) => id) } })
   if (standing.length === 0) return
-  const [judged, refused, scored, duplicates, sent] = await Promise.all([
-    readinessOfAll(deps, standing),
+  const scored = await scoresFor(standing)
+  const nameless = ({ id, stage }: Pick<Application, 'id' | 'stage'>) => stage === 'sent' && scored.get(id)!.hideNames
+  const [judged, refused, duplicates, sent] = await Promise.all([
+    readinessOfAll(deps, standing, { nameless }),
     refusedAmong(standing.map(({ id }) => id)),
-    scoresFor(standing),
     withOpenDuplicates(standing.map(({ candidateId }) => candidateId)),
     answersSentOf(standing.map(({ id }) => id)),
   ])
@@ -78,6 +79,7 @@ export async function refreshSummaries(deps: Deps, applicationIds: readonly stri
       name: people.get(application.candidateId)!,
       refused: refused.has(application.id),
       scored: scored.get(application.id)!,
+      hidesName: nameless(application),
       duplicates: duplicates.has(application.candidateId),
       sentAnswers: sent.get(application.id),
     }),
@@ -107,6 +109,7 @@ type Beside = {
   name: string
   refused: boolean
   scored: Awaited<ReturnType<typeof scoreFor>>
+  hidesName: boolean
   duplicates: boolean
   sentAnswers: Application['answers'] | undefined
 }
@@ -118,9 +121,8 @@ function summaryRow(
   beside: Beside,
 ): ApplicationSummary['_creationAttributes'] {
   const { forecast, slack, vacancy, outcomes, rules, facts } = readiness
-  const { name, refused, scored, duplicates, sentAnswers } = beside
+  const { name, refused, scored, hidesName, duplicates, sentAnswers } = beside
   const active = isActive(application)
-  const hidesName = scored.hideNames && application.stage === 'sent'
   const look = firstLook(outcomes, rules.form, application.answers, facts.answers)
   const reasons = active
     ? queueReasons(application, readiness, {

@@ -68,7 +68,7 @@ function knownNames(claim: Claim, { person, claims, documents }: FileForProof): 
         ['same', 'equivalent'].includes(compareNames(former, reads.name).verdict),
     )
     const about = evidence && claims.find(({ id }) => id === evidence.claimId)
-    return about ? [{ name: former, evidencedBy: `the paper of ${labelOf(about.details)}` }] : []
+    return about ? [{ name: former, evidencedBy: labelOf(about.details) }] : []
   })
 }
 

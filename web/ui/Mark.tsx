@@ -106,6 +106,9 @@ const drawings: Record<MarkName, { tone: string; shape: React.ReactNode }> = {
   },
 }
 
+/** What a mark says; one that is not known is a claim. */
+export const markWords = (name: string): string => words[name in drawings ? (name as MarkName) : 'claimed']
+
 /** The drawing of a rung or of fading validity; the shape carries the meaning, the word is in the tooltip. */
 export function Mark({ name, size = 15 }: { name: string; size?: number }) {
   const known = (name in drawings ? name : 'claimed') as MarkName

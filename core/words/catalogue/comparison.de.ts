@@ -10,7 +10,7 @@ export default {
   'comparison.reason.particles': 'ein Zusatz wie „de“ oder „von“ fehlt',
   'comparison.reason.transliteration': 'dieselben Buchstaben in anderer Schrift oder Umschrift',
   'comparison.reason.initials': '„{{initial}}.“ kann für {{name}} stehen',
-  'comparison.reason.known-name': 'auch bekannt als {{name}}, belegt durch {{evidencedBy}}',
+  'comparison.reason.known-name': 'auch bekannt als {{name}}, belegt durch das Dokument zu {{evidencedBy}}',
   'comparison.reason.part-missing': '{{parts}} steht nur auf einer Seite',
   'comparison.reason.spelling': '{{ours}} gegen {{theirs}}, wohl ein Schreibfehler',
   'comparison.reason.misread_one': 'ein Zeichen, {{pairs}}, beim Scannen leicht zu verwechseln',

@@ -7,7 +7,7 @@ export default {
   'comparison.reason.particles': 'a particle such as “de” or “von” is missing',
   'comparison.reason.transliteration': 'the same letters in another script or convention',
   'comparison.reason.initials': '“{{initial}}.” can stand for {{name}}',
-  'comparison.reason.known-name': 'also known as {{name}}, evidenced by {{evidencedBy}}',
+  'comparison.reason.known-name': 'also known as {{name}}, evidenced by the document of {{evidencedBy}}',
   'comparison.reason.part-missing': '{{parts}} appears on one side only',
   'comparison.reason.spelling': '{{ours}} against {{theirs}}, probably a typing error',
   'comparison.reason.misread_one': 'one character, {{pairs}}, easily misread in a scan',

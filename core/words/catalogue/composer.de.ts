@@ -373,4 +373,6 @@ export default {
   'composer.onboardingTask': 'Aufgabe zum Einstieg',
   'composer.order': 'Reihenfolge',
   'composer.versionVersion2': 'Fassung {{version}}',
+  'composer.readNameless':
+    'Auch lesen, solange Namen verdeckt sind; wer schreibt, wird gebeten, den eigenen Namen wegzulassen',
 } satisfies Translated<typeof english>

@@ -367,4 +367,5 @@ export default {
   'composer.onboardingTask': 'Onboarding task',
   'composer.order': 'Order',
   'composer.versionVersion2': 'version {{version}}',
+  'composer.readNameless': 'Also read while names are hidden; whoever writes is asked to leave their name out',
 } as const

@@ -170,4 +170,7 @@ export default {
   'file.inOf': '{{handedIn}} von {{of}} da',
   'file.met': 'erfüllt',
   'file.waivedShort': 'verzichtet',
+  'file.checkState.not begun': 'nicht begonnen',
+  'file.checkState.under way': 'läuft',
+  'file.checkState.marked': 'ausgewertet',
 } satisfies Translated<typeof english>

@@ -165,4 +165,7 @@ export default {
   'file.inOf': '{{handedIn}} of {{of}} in',
   'file.met': 'met',
   'file.waivedShort': 'waived',
+  'file.checkState.not begun': 'not begun',
+  'file.checkState.under way': 'under way',
+  'file.checkState.marked': 'marked',
 } as const

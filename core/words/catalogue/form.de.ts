@@ -49,6 +49,7 @@ export default {
   'form.asksForDocument.yes': 'Ein Ja verlangt ein Dokument.',
   'form.asksForDocument.no': 'Ein Nein verlangt ein Dokument.',
   'form.blanksWillDo': '„{{blanks}}“ wird angenommen.',
+  'form.readNameless': 'Auch gelesen, solange Namen verdeckt sind.',
   'form.readBy': 'Nur gelesen von: {{roles}}.',
   'form.help': 'Hilfe: {{help}}',
 } satisfies Translated<typeof english>

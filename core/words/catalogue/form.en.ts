@@ -46,6 +46,7 @@ export default {
   'form.asksForDocument.yes': 'A yes asks for a document.',
   'form.asksForDocument.no': 'A no asks for a document.',
   'form.blanksWillDo': '“{{blanks}}” is accepted.',
+  'form.readNameless': 'Also read while names are hidden.',
   'form.readBy': 'Only read by: {{roles}}.',
   'form.help': 'Help: {{help}}',
 } as const

@@ -7,4 +7,7 @@ export default {
   'hidden.birth date': 'Geburtsdatum',
   'hidden.declarations': 'Erklärungen',
   'hidden.health': 'Papier über die Gesundheit',
+  'hidden.hidden': 'Verdeckt',
+  'hidden.thisPerson': 'Diese Person',
+  'hidden.event': 'Verdeckt bis zur engeren Wahl',
 } satisfies Translated<typeof english>

@@ -4,4 +4,7 @@ export default {
   'hidden.birth date': 'date of birth',
   'hidden.declarations': 'declarations',
   'hidden.health': 'paper about health',
+  'hidden.hidden': 'Hidden',
+  'hidden.thisPerson': 'This person',
+  'hidden.event': 'Hidden until the shortlist',
 } as const

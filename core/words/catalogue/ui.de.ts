@@ -110,4 +110,5 @@ export default {
   'ui.none': 'keine',
   'ui.any': 'beliebig',
   'ui.gapOf': '{{gap}} von {{days}}, {{from}} bis {{through}}',
+  'ui.leaveYourNameOut': 'Wird vielleicht ohne Ihren Namen gelesen: Bitte lassen Sie ihn hier weg.',
 } satisfies Translated<typeof english>

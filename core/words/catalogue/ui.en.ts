@@ -105,4 +105,5 @@ export default {
   'ui.none': 'none',
   'ui.any': 'any',
   'ui.gapOf': '{{gap}} of {{days}}, {{from}} to {{through}}',
+  'ui.leaveYourNameOut': 'This may be read without your name: please leave it out here.',
 } as const

@@ -30,6 +30,20 @@ export function eventWords({ what, words, wordValues, erasedAt }: Recorded): str
   return words && what === '' ? sayStored(`event.${words}`, wordValues ?? {}) : what
 }
 
+/** Values of events that are the organisation's own words, and tell nobody whose file it is. */
+const ownValues = new Set(['vacancy', 'reference', 'requirement', 'task', 'check', 'part', 'version', 'fee', 'sheets'])
+
+/** The same where names are hidden: of what people wrote, and of whom or what it was about, nothing is told. */
+export function namelessEventWords({ words, wordValues, erasedAt }: Recorded): string {
+  if (erasedAt) return say('event.erased')
+  if (!words) return say('hidden.event')
+  const told = Object.entries(wordValues ?? {}).map(([name, value]) => {
+    const own = ownValues.has(name) || typeof value === 'number' || (typeof value === 'object' && 'day' in value)
+    return [name, own ? value : '…']
+  })
+  return sayStored(`event.${words}`, Object.fromEntries(told))
+}
+
 /** The same for the candidate's status page, or nothing where it is none of their concern. */
 export function eventWordsForCandidate(event: Recorded): string | undefined {
   const { forCandidate, words, wordValues, shownToCandidate, erasedAt } = event

@@ -1,9 +1,12 @@
 import type { Role } from '#contract/roles'
 import type { Facts } from '#core/conditions/condition'
-import { type AnswerValue, isAsked, isEmpty } from '#core/form/answer'
-import { becauseKey, type Form, type Question, type Section } from '#core/form/form'
-import { type HiddenKind, hiddenKindOfQuestion, sees, tellsWho } from '#core/privacy/hidden'
+import { type AnswerValue, isAsked, isBlank, isEmpty } from '#core/form/answer'
+import { becauseKey, type Form, type Question, questionKeyOf, type Section } from '#core/form/form'
+import { type HiddenKind, hiddenKindOfQuestion, readNameless, sees } from '#core/privacy/hidden'
 import { answerWords } from '#core/words/form'
+import { rolesWords } from '#core/words/roles'
+import { say } from '#core/words/say'
+import { translated } from '#core/words/translations'
 import type { Application } from './model'
 
 /** An answer that is plain text, or nothing. */
@@ -36,32 +39,35 @@ export type Covering = {
   hidesName?: boolean
 }
 
-const coveredAs = (
-  section: Section,
-  question: Question,
-  { roles, shown, hidesName }: Covering,
-): HiddenKind | undefined => {
-  if (hidesName && !shown.has('name') && tellsWho(section, question)) return 'name'
+/** Whether somebody reads without names, as things stand. */
+export const readsNameless = ({ hidesName, shown }: Covering): boolean => Boolean(hidesName) && !shown.has('name')
+
+/** Answers without what was written beside them to explain them: that is free text, where somebody may name themselves. */
+export const withoutExplanations = (answers: Application['answers']): Application['answers'] =>
+  Object.fromEntries(
+    Object.entries(answers).flatMap(([key, answer]) =>
+      questionKeyOf(key) === key ? [[key, isBlank(answer) ? { blank: answer.blank } : answer]] : [],
+    ),
+  )
+
+const coveredAs = (section: Section, question: Question, covering: Covering): HiddenKind | undefined => {
+  const { roles, shown } = covering
+  if (readsNameless(covering) && !readNameless(section, question)) return 'name'
   const kind = hiddenKindOfQuestion(section, question)
   return kind && !sees(roles, kind) && !shown.has(kind) ? kind : undefined
 }
 
 /** The answers as the desk reads them: those that are asked as things stand, and that the reader's roles may see. */
-export function answersForDesk(
-  form: Form,
-  { answers }: Pick<Application, 'answers'>,
-  facts: Facts,
-  covering: Covering,
-) {
+export function answersForDesk(form: Form, answers: Application['answers'], facts: Facts, covering: Covering) {
   return form.flatMap((section) =>
     section.questions.flatMap((question) => {
       const answer: AnswerValue | undefined = answers[question.key]
       if (isEmpty(answer) || !isAsked(section, facts) || !isAsked(question, facts)) return []
-      const line = { section: section.title, label: question.label, hidden: null }
+      const line = { section: translated(section).title, label: translated(question).label, hidden: null }
       if (!mayRead(question, covering.roles))
-        return [{ ...line, answer: `Read only by: ${question.seenBy?.join(', ')}.` }]
+        return [{ ...line, answer: say('form.readBy', { roles: rolesWords(question.seenBy ?? []) }) }]
       const kind = coveredAs(section, question, covering)
-      if (kind) return [{ ...line, answer: 'Hidden', hidden: kind as string }]
+      if (kind) return [{ ...line, answer: say('hidden.hidden'), hidden: kind as string }]
       const because = answers[becauseKey(question.key)]
       const open = question.kind === 'identity number' && typeof answer === 'string'
       const shown = open ? answer : answerWords(question, answer!)

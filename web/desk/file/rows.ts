@@ -143,7 +143,7 @@ function rowOfCheck(file: Listed, check: File['checks'][number]): Row {
     title: check.title,
     detail: marked
       ? say('file.percentPassPassPercent', { percent: check.percent ?? 0, passPercent: check.passPercent })
-      : check.state,
+      : say(`file.checkState.${check.state}`),
     wants:
       marked && check.passed
         ? say('file.markedBySystem')

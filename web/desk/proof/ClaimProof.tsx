@@ -4,6 +4,7 @@ import { writeWhen } from '#core/dates/write'
 import { marksWords } from '#core/words/grades'
 import { say } from '#core/words/say'
 import { Button } from '../../ui/Button'
+import { markWords } from '../../ui/Mark'
 import { Paper } from '../../ui/Paper'
 import { ProblemNote } from '../../ui/ProblemNote'
 import { writeShortDay, writeSize } from '../../ui/write'
@@ -207,7 +208,7 @@ function History({ claim }: { claim: FileClaim }) {
       text: say('proof.renewedBefore', {
         value: 'number' in details ? details.number : '',
         value2: 'through' in details ? say('proof.validThrough', { through: writeWhen(details.through) }) : '',
-        rung,
+        rung: markWords(rung),
       }),
     })),
   ].sort((a, b) => (a.at < b.at ? 1 : -1))

@@ -2,6 +2,7 @@ import { roles } from '#contract/roles'
 import type { KnownFact } from '#core/conditions/vocabulary'
 import { type Blank, blanks, type Question, questionKinds } from '#core/form/form'
 import { videoLimits } from '#core/pages/limits'
+import { mayBeNameless } from '#core/privacy/hidden'
 import { blankWords, kindWords, questionSentence } from '#core/words/form'
 import { say } from '#core/words/say'
 import { CheckList, LongField, SelectField, TextField } from '../../ui/Field'
@@ -41,15 +42,11 @@ export function QuestionEditor({ question, known, onChange }: Props) {
           options={questionKinds.map((kind) => ({ value: kind, label: kindWords(kind) }))}
           onChange={(event) => onChange(ofKind(question, event.target.value as Question['kind']))}
         />
-        <label className="flex items-center gap-2 self-end pb-1.5">
-          <input
-            type="checkbox"
-            className="accent-confirmed"
-            checked={question.required}
-            onChange={(event) => set({ required: event.target.checked })}
-          />
-          {say('composer.hasToBeAnswered')}
-        </label>
+        <Tick
+          label={say('composer.hasToBeAnswered')}
+          checked={question.required}
+          onChange={(required) => set({ required })}
+        />
       </div>
       {withOptions.has(question.kind) && (
         <LongField
@@ -141,6 +138,13 @@ export function QuestionEditor({ question, known, onChange }: Props) {
         value={question.seenBy ?? []}
         onChange={(next) => set({ seenBy: next.length > 0 ? next : undefined })}
       />
+      {mayBeNameless(question.kind) && (
+        <Tick
+          label={say('composer.readNameless')}
+          checked={question.nameless === true}
+          onChange={(nameless) => set({ nameless: nameless || undefined })}
+        />
+      )}
       <ConditionEditor
         label={say('composer.whenItIsAsked')}
         condition={question.when}
@@ -150,6 +154,20 @@ export function QuestionEditor({ question, known, onChange }: Props) {
     </div>
   )
 }
+
+type TickProps = { label: string; checked: boolean; onChange: (checked: boolean) => void }
+
+const Tick = ({ label, checked, onChange }: TickProps) => (
+  <label className="flex items-center gap-2 self-end pb-1.5">
+    <input
+      type="checkbox"
+      className="accent-confirmed"
+      checked={checked}
+      onChange={(event) => onChange(event.target.checked)}
+    />
+    {label}
+  </label>
+)
 
 const lines = (text: string) => [
   ...new Set(
@@ -193,6 +211,7 @@ function ofKind(question: Question, kind: Question['kind']): Question {
     ...(withOptions.has(kind) ? { options: options ?? [] } : {}),
     ...(kind === 'ranked choice' ? { rankUpTo: rankUpTo ?? 3 } : {}),
     ...(withLimit.has(kind) ? { limit } : {}),
+    ...(mayBeNameless(kind) ? { nameless: question.nameless } : {}),
     ...(withRange.has(kind) ? { least, most, unit: kind === 'money' ? 'EUR' : unit } : {}),
     ...(kind === 'yes or no' ? { explain, paper, videoSeconds } : {}),
     ...(kind === 'document' ? { videoSeconds } : {}),

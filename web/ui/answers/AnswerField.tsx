@@ -32,7 +32,8 @@ const types = { text: 'text', mail: 'email', phone: 'tel', date: 'date' } as con
 
 function ByKind(props: AnswerProps) {
   const { question, value, onChange, error } = props
-  const { key, label, kind, help, required, limit, fill, unit } = question
+  const { key, label, kind, required, limit, fill, unit } = question
+  const help = [question.help, question.nameless && say('ui.leaveYourNameOut')].filter(Boolean).join(' ') || undefined
   const text = typeof value === 'string' ? value : ''
   const list = Array.isArray(value) ? (value as readonly string[]) : []
   const around = { label, help, error, optional: !required }

@@ -1,0 +1,176 @@
+import type { File } from '#contract/desk'
+import { type FieldKey, fieldKeys } from '#core/comparison/compareClaim'
+import { covered, type HiddenKind, hiddenKindOfClaim, mayReveal } from '#core/privacy/hidden'
+import { comparisonSentence } from '#core/words/comparison'
+import { say } from '#core/words/say'
+import { labelOf } from '../records/claims/label'
+import { namelessDetails, namelessFields } from '../records/claims/namelessDetails'
+import { hiddenWords } from './accessLog'
+import { coverFor, type Reader } from './redactionFor'
+
+type FileClaim = File['claims'][number]
+type Details = FileClaim['details']
+
+/** What of a claim a reader sees. */
+type Sight = {
+  /** The fields that are compared, by their keys; of others only how they come out. */
+  fields: ReadonlySet<FieldKey>
+  /** What stands instead of the text of a field that is not seen. */
+  instead: (text: string) => string
+  details: (details: Details) => Details
+  papers: boolean
+  /** What sources and colleagues wrote in their own words. */
+  notes: boolean
+}
+
+/**
+ * The view of a file that its reader may have, made from what they may see: whatever is new in a file stays out of the view
+ * of those who read without names until it is named here.
+ *
+ * @param hidesName whether the vacancy hides names in this stage
+ */
+export function fileView(file: File, { roles, shown, hidesName }: Reader & { hidesName: boolean }): File {
+  const { hidden, covers } = coverFor({ roles, shown })
+  const born = file.candidate.born !== null && covers('birth date')
+  const known = file.claims.map((claim) => {
+    const kind = hiddenKindOfClaim(claim.details)
+    const closed = kind !== undefined && covers(kind, `${claim.label}: ${hiddenWords(kind)}`, claim.id)
+    return closed || born ? claimView(claim, sightWithout({ number: closed, born })) : claim
+  })
+  const named = hidesName && covers('name')
+  for (const { hidden: subject } of file.answers)
+    if (subject && !hidden.some((part) => part.subject === subject) && !shown.has(subject))
+      hidden.push({ subject, label: subject, mayReveal: mayReveal(roles, subject as HiddenKind) })
+  const view = {
+    ...file,
+    candidate: { ...file.candidate, born: born ? null : file.candidate.born },
+    claims: known,
+    hidden,
+  }
+  return named ? namelessView(view) : view
+}
+
+/** What is left to see of claims whose number, or whose person's day of birth, is hidden. */
+const sightWithout = (hides: { number: boolean; born: boolean }): Sight => ({
+  fields: new Set(fieldKeys.filter((key) => !(key === 'number' && hides.number) && !(key === 'born' && hides.born))),
+  instead: covered,
+  details: (details) => {
+    const number = hides.number && 'number' in details ? { number: covered(details.number) } : {}
+    const born = hides.born ? { born: '' } : {}
+    return details.kind === 'identity' ? { ...details, ...number, ...born, zone: '' } : { ...details, ...number }
+  },
+  papers: !hides.number,
+  notes: !hides.number,
+})
+
+const nameless: Sight = {
+  fields: namelessFields,
+  instead: () => '',
+  details: namelessDetails,
+  papers: false,
+  notes: false,
+}
+
+/** A claim made from what is seen of it. */
+function claimView(claim: FileClaim, { fields, instead, details, papers, notes }: Sight): FileClaim {
+  const { id, version, credentialVersion, rung, saidAt, wants, by, proof } = claim
+  const own = details(claim.details)
+  const texts = <Text extends string | undefined>(said: Record<string, Text>) =>
+    Object.fromEntries(
+      Object.entries(said).map(([key, text]) => [key, text && !fields.has(key as FieldKey) ? instead(text) : text]),
+    ) as Record<string, Text>
+  const comparison = {
+    outcome: proof.comparison.outcome,
+    explanations: proof.comparison.explanations.filter(({ key }) => fields.has(key)),
+    fields: proof.comparison.fields.map((field) => (fields.has(field.key) ? field : unseen(field, instead))),
+  }
+  const toldWhole = notes && comparison.explanations.length === proof.comparison.explanations.length
+  return {
+    ...{ id, version, credentialVersion, rung, saidAt, wants, by },
+    details: own,
+    label: labelOf(own),
+    documents: papers ? claim.documents.map((line) => ({ ...line, reads: texts(line.reads) })) : [],
+    earlier: claim.earlier.map((before) => ({
+      credentialVersion: before.credentialVersion,
+      details: details(before.details),
+      rung: before.rung,
+      replacedAt: before.replacedAt,
+      documents: papers ? before.documents.map((line) => ({ ...line, reads: texts(line.reads) })) : [],
+    })),
+    proof: {
+      fields: proof.fields,
+      claimed: texts(proof.claimed),
+      standing: proof.standing,
+      comparison,
+      sentence: toldWhole ? proof.sentence : comparisonSentence(comparison),
+      enquiries: notes ? proof.enquiries : proof.enquiries.map((line) => ({ ...line, respondent: null, note: null })),
+      findings: notes ? proof.findings : proof.findings.map((line) => ({ ...line, note: '' })),
+      proposed: proof.proposed,
+      register: proof.register,
+      // That characters were taken for others is told; which, would tell what stands there.
+      zone: proof.zone && {
+        ...proof.zone,
+        mended: proof.zone.mended.map(({ field }) => ({ field, read: '', as: '' })),
+      },
+    },
+  }
+}
+
+type Compared = FileClaim['proof']['comparison']['fields'][number]
+
+/** That a field was compared and how it comes out, without what any side says. */
+function unseen(field: Compared, instead: Sight['instead']): Compared {
+  const text = (said: string | undefined) => said && instead(said)
+  return {
+    ...field,
+    claimed: instead(field.claimed),
+    document: text(field.document),
+    source: text(field.source),
+    byDocument: { verdict: field.byDocument.verdict, reasons: [], places: [] },
+    bySource: { verdict: field.bySource.verdict, reasons: [], places: [] },
+  }
+}
+
+/** A file as it is read where names are hidden: no papers, and nothing that anybody wrote in words of their own. */
+function namelessView(file: File): File {
+  const { candidate, reference } = file
+  return {
+    id: file.id,
+    version: file.version,
+    candidate: { ...candidate, name: reference ?? say('hidden.thisPerson'), mail: '', born: null },
+    firstLook: {
+      ...file.firstLook,
+      blanks: file.firstLook.blanks.map((blank) => ({ ...blank, because: '' })),
+    },
+    scoring: file.scoring,
+    duplicates: [],
+    onBehalf: null,
+    hidden: file.hidden,
+    reference,
+    vacancy: file.vacancy,
+    stage: file.stage,
+    today: file.today,
+    targetStart: file.targetStart,
+    likely: file.likely,
+    slack: file.slack,
+    heldUpBy: file.heldUpBy,
+    nextGate: file.nextGate,
+    met: file.met,
+    claims: file.claims.map((claim) => claimView(claim, nameless)),
+    answers: file.answers,
+    changes: file.changes,
+    reopened: file.reopened.map((part) => ({ ...part, reason: '', differences: [] })),
+    vouchings: [],
+    parts: file.parts,
+    requirements: file.requirements,
+    outcomes: file.outcomes,
+    words: file.words,
+    historyYears: file.historyYears,
+    toleratedGapDays: file.toleratedGapDays,
+    checks: file.checks,
+    waivers: file.waivers.map((waiver) => ({ ...waiver, reason: '' })),
+    offer: file.offer,
+    gatesPassed: file.gatesPassed,
+    trail: [],
+  }
+}
