@@ -40,9 +40,14 @@ export const readQueue = endpoint({
 export const readCounts = endpoint({
   method: 'GET',
   path: '/api/desk/counts',
-  summary: 'How many people are in each queue, and how many mails were refused',
+  summary: 'How many people are in each queue, how many mails were refused, and how many came in and wait',
   access: staff,
-  reply: Type.Object({ counts: Type.Record(Type.String(), Type.Integer()), refusedMails: Type.Integer(), today: Day }),
+  reply: Type.Object({
+    counts: Type.Record(Type.String(), Type.Integer()),
+    refusedMails: Type.Integer(),
+    incomingMails: Type.Integer(),
+    today: Day,
+  }),
   invalidates: ['desk', 'clock'],
 })
 

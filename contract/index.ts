@@ -10,6 +10,7 @@ import type { Endpoint } from './endpoint'
 import * as equality from './equality'
 import * as identity from './identity'
 import * as imports from './imports'
+import * as incomingMails from './incomingMails'
 import * as lists from './lists'
 import * as messages from './messages'
 import * as paper from './paper'
@@ -39,6 +40,7 @@ const everything = {
   ...audit,
   ...privacy,
   ...messages,
+  ...incomingMails,
   ...lists,
   ...paper,
   ...imports,

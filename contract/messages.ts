@@ -6,18 +6,21 @@ import { Done, Id, Moment, oneOf, orNull, Version } from './shapes'
 const desk = ['coordinator', 'administrator'] as const
 const staff = ['coordinator', 'assessor', 'hiring manager', 'administrator'] as const
 
-export const messageStates = ['queued', 'accepted', 'refused', 'let be'] as const
+/** `accepted`: a mail server or gateway has taken it; `delivered`: a gateway says that it is on the phone. */
+export const messageStates = ['queued', 'accepted', 'delivered', 'refused', 'let be'] as const
+export const channels = ['mail', 'text'] as const
 
 export const readMessages = endpoint({
   method: 'GET',
   path: '/api/desk/applications/:id/messages',
-  summary: 'Every mail that went out about an application, and what became of it',
+  summary: 'Every mail and text message that went out about an application, and what became of it',
   access: staff,
   params: Type.Object({ id: Id }),
   reply: Type.Array(
     Type.Object({
       id: Id,
       at: Moment,
+      channel: oneOf(channels),
       to: Type.String(),
       subject: Type.String(),
       text: Type.String(),
@@ -50,6 +53,7 @@ export const readOutbox = endpoint({
     Type.Object({
       id: Id,
       at: Moment,
+      channel: oneOf(channels),
       to: Type.String(),
       subject: Type.String(),
       state: oneOf(['queued', 'refused'] as const),
@@ -142,6 +146,7 @@ export const previewMessages = endpoint({
       language: oneOf(languages),
       subject: Type.String(),
       text: Type.String(),
+      phone: orNull(Type.String({ description: 'Where a text message would go, E.164' })),
       obstacle: orNull(Type.String()),
     }),
   ),
@@ -152,8 +157,16 @@ export const sendMessages = endpoint({
   path: '/api/desk/messages',
   summary: 'Queue a message to each of several people, written to each by name and in their language',
   access: desk,
-  body: Type.Object({ written: InLanguages, applications: Recipients }),
-  reply: Type.Object({ queued: Type.Integer(), left: Type.Integer() }),
+  body: Type.Object({
+    written: InLanguages,
+    applications: Recipients,
+    alsoByText: Type.Optional(Type.Boolean({ description: 'A text message as well, that a mail is there' })),
+  }),
+  reply: Type.Object({
+    queued: Type.Integer(),
+    left: Type.Integer(),
+    texts: Type.Integer({ description: 'Of those, who gets a text message too' }),
+  }),
   idempotent: true,
   invalidates: ['desk'],
 })

@@ -42,6 +42,7 @@ import { decideClaim } from '#server/verification/decide'
 import { seeDocument, sendDocumentBack } from '#server/verification/documents'
 import { raiseEnquiry } from '#server/verification/raiseEnquiry'
 import { replyToEnquiry } from '#server/verification/reply'
+import { correspond } from './correspondence'
 import { betterContact, library } from './form'
 import { isolationCheck } from './isolationCheck'
 import { drawPdf, drawPhoto, type Paper } from './papers'
@@ -118,6 +119,7 @@ export async function loadScenario(fixed: Fixed, registersFile: string, loadedAt
   for (const plan of people) registerOf(world, plan)
   writeFileSync(registersFile, JSON.stringify(world.registers, null, 2))
   for (const plan of people) await play(world, plan)
+  await correspond(depsAt(world, 0), world.desk.coordinator!)
   // Links that confirmed an address are of no use any more; the other mails go out as they would have.
   await Message.update({ sentAt: loadedAt }, { where: { subject: 'Confirm your address' } })
   return world

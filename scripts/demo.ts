@@ -16,7 +16,7 @@ const help = `./demo [--fresh] [--dev] [--port N] [--data FOLDER]
 
   --fresh        throws the demo's data away and loads it anew
   --dev          for working on it: the server starts anew and the page changes with every file saved (npm run dev)
-  --port N       the application's port (4100); the stand-ins and the database take N+2, N+3 and N+6
+  --port N       the application's port (4100); the stand-ins, mail that comes in and the database take N+2, N+3, N+4 and N+6
   --data FOLDER  where the data lies (.data)`
 
 const { values } = parseArgs({
@@ -36,7 +36,7 @@ if (values.help) {
 // What is shown is what people get; the checks that say where a reply is odd run in the tests.
 if (!values.dev) process.env.NODE_ENV ??= 'production'
 const port = Number(values.port)
-const ports = { app: port, vite: port + 1, smtp: port + 2, standins: port + 3, database: port + 6 }
+const ports = { app: port, vite: port + 1, smtp: port + 2, standins: port + 3, mailIn: port + 4, database: port + 6 }
 const folder = resolve(values.data)
 const registersFile = resolve(folder, 'registers.json')
 const stops: (() => Promise<void> | void)[] = []
@@ -62,6 +62,7 @@ try {
   await requireFree(ports.app, 'the application')
   await requireFree(ports.smtp, 'the stand-in mail server')
   await requireFree(ports.standins, 'the stand-in mailbox')
+  await requireFree(ports.mailIn, 'mail that comes in')
   if (values.dev) await requireFree(ports.vite, 'Vite')
   else await buildIfOlder()
   const database = await startOwnDatabase(folder, ports.database)
@@ -75,6 +76,8 @@ try {
     REGISTER_URL: `http://127.0.0.1:${ports.standins}/registers`,
     CAPTURE_URL: `http://127.0.0.1:${ports.standins}/capture`,
     DATA_FOLDER: folder,
+    TEXT_URL: `http://127.0.0.1:${ports.standins}/texts`,
+    MAIL_IN_PORT: String(ports.mailIn),
     SCAN_FOLDER: resolve(folder, 'scans'),
     PLACES_URL: `http://127.0.0.1:${ports.standins}/places`,
     DEMO: 'yes',
@@ -144,6 +147,8 @@ async function startStandins(): Promise<() => Promise<void>> {
     env: {
       ...process.env,
       SMTP_PORT: String(ports.smtp),
+      MAIL_IN_PORT: String(ports.mailIn),
+      TEXTS_FILE: resolve(folder, 'texts.json'),
       STANDINS_PORT: String(ports.standins),
       MAILBOX_FOLDER: resolve(folder, 'mailbox'),
       REGISTERS_FILE: registersFile,

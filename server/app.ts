@@ -21,6 +21,7 @@ import { duplicatesRoutes } from './duplicates/routes'
 import { hiringRoutes } from './hiring/routes'
 import { scoringRoutes } from './hiring/scoring/routes'
 import { importRoutes } from './incoming/imports/routes'
+import { incomingMailRoutes } from './incoming/mail/routes'
 import { paperRoutes } from './incoming/tray/routes'
 import { messageRoutes } from './messages/routes'
 import { onBehalfRoutes } from './onBehalf/routes'
@@ -59,6 +60,7 @@ export const routes = [
   ...privacyRoutes,
   ...scoringRoutes,
   ...messageRoutes,
+  ...incomingMailRoutes,
   ...duplicatesRoutes,
   ...paperRoutes,
   ...importRoutes,

@@ -13,6 +13,7 @@ import { defineEquality } from './records/equality/model'
 import { defineHiring } from './records/hiring/model'
 import { defineIdentity } from './records/identity/model'
 import { defineImports } from './records/imports/model'
+import { defineIncomingMails } from './records/mails/model'
 import { definePrepared } from './records/messages/prepared'
 import { defineCandidateKeys } from './records/people/model'
 import { definePermissions } from './records/permissions/model'
@@ -47,6 +48,7 @@ export function defineModels(sequelize: Sequelize) {
     defineVouching,
     defineEquality,
     definePrepared,
+    defineIncomingMails,
     defineViews,
     definePaper,
     defineImports,

@@ -2,19 +2,24 @@ import type { Server } from 'node:http'
 import type { AddressInfo } from 'node:net'
 import { type Logger, pino } from 'pino'
 import { makeApp } from './app'
+import { receiveMail } from './incoming/mail/receiveMail'
 import { defineModels } from './models'
 import { subscribe } from './platform/changes'
+import { currentClock } from './platform/clock'
 import type { Config } from './platform/config'
 import { connect } from './platform/database/connection'
 import type { Deps } from './platform/deps'
+import { describeError } from './platform/errors/describeError'
 import { longestRequestMs } from './platform/http/patience'
 import { stopThreads } from './platform/jobs/threads'
 import { migrate } from './platform/migrations/migrate'
 import { httpCaptureDevice } from './platform/outside/capture'
+import { listenForMail } from './platform/outside/incomingMail'
 import { smtpMailer } from './platform/outside/mail'
 import { httpPlaces } from './platform/outside/places'
 import { httpRegisters } from './platform/outside/registers'
 import { folderScanner } from './platform/outside/scanner'
+import { httpTextGateway } from './platform/outside/textMessages'
 import { openVault } from './platform/vault'
 import { subscribers } from './subscribers'
 import { startWorking } from './worker'
@@ -37,6 +42,7 @@ export async function prepare(config: Config, log: Logger = pino({ level: config
     places: httpPlaces(config.placesUrl),
     captureDevice: httpCaptureDevice(config.captureUrl),
     scanner: folderScanner(config.scanFolder),
+    texts: httpTextGateway(config.textUrl),
   }
 }
 
@@ -44,11 +50,13 @@ export async function prepare(config: Config, log: Logger = pino({ level: config
 export async function start(fixed: Fixed): Promise<{ port: number; stop: () => Promise<void> }> {
   const server = await listen(fixed)
   const worker = startWorking(fixed)
+  const mails = fixed.config.mailInPort > 0 ? await takeMails(fixed) : undefined
   const port = (server.address() as AddressInfo).port
   fixed.log.info({ port }, 'Probatum is up')
   return {
     port,
     stop: async () => {
+      await mails?.close()
       server.closeAllConnections()
       await new Promise((done) => server.close(done))
       await worker.stop()
@@ -57,6 +65,22 @@ export async function start(fixed: Fixed): Promise<{ port: number; stop: () => P
       await fixed.sequelize.close()
     },
   }
+}
+
+/** Takes the mail that comes in. Of several copies on one machine the first has the port. */
+async function takeMails(fixed: Fixed) {
+  const { mailInPort, host } = fixed.config
+  const take = async (bytes: Buffer, { from }: { from: string }) =>
+    receiveMail({ ...fixed, clock: await currentClock(fixed.config) }, bytes, from).catch((error: unknown) => {
+      fixed.log.error({ error: describeError(error) }, 'a mail that came in could not be kept')
+      throw error
+    })
+  return listenForMail(mailInPort, host, take).catch((error: NodeJS.ErrnoException) => {
+    if (error.code !== 'EADDRINUSE') throw error
+    if (fixed.config.processes === 1)
+      throw new Error(`Port ${mailInPort}, for mail that comes in, is taken. Set MAIL_IN_PORT to another.`)
+    return undefined
+  })
 }
 
 const listen = (fixed: Fixed): Promise<Server> =>

@@ -5,6 +5,7 @@ import { compareImported, runImportJob } from './incoming/imports/run'
 import { giveUpScan, readScan } from './incoming/tray/readScan'
 import { takeFromScanner } from './incoming/tray/tray'
 import { giveUpMail, sendMail } from './messages/sendMail'
+import { followText, giveUpText, sendText } from './messages/sendText'
 import { currentClock } from './platform/clock'
 import { inTransaction } from './platform/database/connection'
 import type { Deps } from './platform/deps'
@@ -42,6 +43,8 @@ type Work<Payload> = {
 /** Who does what; a kind that nobody does, or that has no lane, does not compile. */
 const works: { [Kind in JobKind]: Work<Jobs[Kind]> } = {
   mail: { lane: 'quick', run: sendMail, giveUp: giveUpMail, patience: untilDelivered },
+  text: { lane: 'quick', run: sendText, giveUp: giveUpText, patience: untilDelivered },
+  'text delivery': { lane: 'quick', run: followText, patience: untilDelivered },
   'sign up': { lane: 'quick', run: inOne(answerSignUp), forgetful: true },
   reset: { lane: 'quick', run: inOne(answerReset), forgetful: true },
   daily: { lane: 'long', run: runDaily },

@@ -5,12 +5,14 @@ import { answerMailbox } from './mailboxPage'
 import { answerPlaces } from './places'
 import { answerRegisters, openRegisters } from './registers'
 import { answerScanner } from './scanner'
+import { answerTexts, openPhones } from './texts'
 
 /** The outside world in one process: a mail server with a mailbox page, registers and a postcode directory over HTTP. */
 const smtpPort = Number(process.env.SMTP_PORT ?? 4102)
 const httpPort = Number(process.env.STANDINS_PORT ?? 4103)
 
 const mailbox = await openMailbox(process.env.MAILBOX_FOLDER ?? '.data/mailbox', smtpPort)
+const phones = openPhones(process.env.TEXTS_FILE ?? '.data/texts.json')
 const registers = openRegisters(process.env.REGISTERS_FILE)
 
 const server = createServer((request, response) => {
@@ -23,7 +25,9 @@ const server = createServer((request, response) => {
         ? answerPlaces(url, response)
         : url.pathname.startsWith('/scanner')
           ? answerScanner(process.env.SCAN_FOLDER ?? '.data/scans', request, url, response)
-          : answerMailbox(mailbox, url, response)
+          : url.pathname.startsWith('/texts')
+            ? answerTexts(phones, request, url, response)
+            : answerMailbox(mailbox, request, url, response)
   answered.catch((error: unknown) => {
     response.writeHead(500, { 'Content-Type': 'text/plain; charset=utf-8' }).end(String(error))
   })

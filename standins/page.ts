@@ -1,4 +1,4 @@
-import type { ServerResponse } from 'node:http'
+import type { IncomingMessage, ServerResponse } from 'node:http'
 
 /** What the pages of the stand-ins have in common. */
 
@@ -16,3 +16,10 @@ export function html(response: ServerResponse, title: string, body: string) {
 
 export const notThere = (response: ServerResponse) =>
   void response.writeHead(404, { 'Content-Type': 'text/plain' }).end('There is nothing here.')
+
+/** What was sent with a request, as text. */
+export async function bodyOf(request: IncomingMessage): Promise<string> {
+  const chunks: Buffer[] = []
+  for await (const chunk of request) chunks.push(chunk as Buffer)
+  return Buffer.concat(chunks).toString('utf8')
+}

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs'
 import type { IncomingMessage, ServerResponse } from 'node:http'
 import { setTimeout as wait } from 'node:timers/promises'
+import { bodyOf } from './page'
 
 type Entry = { fields: Record<string, string>; standing?: string; standingFrom?: string; standingThrough?: string }
 
@@ -49,12 +50,6 @@ function entriesOf({ file }: Registers): Record<string, Record<string, Entry>> {
     if ((error as NodeJS.ErrnoException).code === 'ENOENT') return {}
     throw error
   }
-}
-
-async function bodyOf(request: IncomingMessage): Promise<string> {
-  const chunks: Buffer[] = []
-  for await (const chunk of request) chunks.push(chunk as Buffer)
-  return Buffer.concat(chunks).toString('utf8')
 }
 
 function json(response: ServerResponse, status: number, value: unknown) {

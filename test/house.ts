@@ -27,6 +27,7 @@ import { type Mailbox, openMailbox } from '../standins/mailbox'
 import { answerPlaces } from '../standins/places'
 import { answerRegisters, openRegisters } from '../standins/registers'
 import { answerScanner } from '../standins/scanner'
+import { answerTexts, openPhones } from '../standins/texts'
 import { type Visitor, visitor } from './client'
 
 const password = 'a-long-enough-secret'
@@ -52,6 +53,7 @@ export async function openHouse(name: string) {
   const registersFile = join(folder, 'registers.json')
   writeFileSync(registersFile, '{}')
   const registers = openRegisters(registersFile)
+  const phones = openPhones(join(folder, 'texts.json'))
   const registerServer = createServer((request, response) => {
     const url = new URL(request.url!, 'http://standins')
     void (url.pathname.startsWith('/capture')
@@ -60,7 +62,9 @@ export async function openHouse(name: string) {
         ? answerPlaces(url, response)
         : url.pathname.startsWith('/scanner')
           ? answerScanner(join(folder, 'scans'), request, url, response)
-          : answerRegisters(registers, request, url, response))
+          : url.pathname.startsWith('/texts')
+            ? answerTexts(phones, request, url, response)
+            : answerRegisters(registers, request, url, response))
   }).listen(0, '127.0.0.1')
   await new Promise((ready) => registerServer.once('listening', ready))
   const standins = `http://127.0.0.1:${(registerServer.address() as AddressInfo).port}`
@@ -69,6 +73,8 @@ export async function openHouse(name: string) {
     registerUrl: `${standins}/registers`,
     captureUrl: `${standins}/capture`,
     placesUrl: `${standins}/places`,
+    textUrl: `${standins}/texts`,
+    mailInPort: smtpPort + 20,
     registerPatienceMs: 400,
     port: 0,
     databaseUrl: server.replace(/\/[^/]*$/, `/${database}`),
@@ -125,6 +131,8 @@ export async function openHouse(name: string) {
     visitor: () => visitor(address),
     day: (offset: number) => today.add({ days: offset }).toString(),
     registers,
+    /** What came to phones, the oldest first. */
+    texts: phones.texts,
     /** Lays pages into the scanner’s feeder. */
     scan: async (pdf: Uint8Array, lying: { turned?: number; faint?: boolean } = {}) => {
       const query = new URLSearchParams({ turned: String(lying.turned ?? 0), faint: lying.faint ? 'yes' : 'no' })

@@ -229,6 +229,14 @@ export const router = createBrowserRouter([
             lazy: page(() => import('./desk/overviews/AccessLog').then(({ AccessLog }) => AccessLog), 'asking', 'desk'),
           },
           {
+            path: 'mail-in',
+            lazy: page(
+              () => import('./desk/overviews/IncomingMails').then(({ IncomingMails }) => IncomingMails),
+              'asking',
+              'desk',
+            ),
+          },
+          {
             path: 'outbox',
             lazy: page(() => import('./desk/overviews/Outbox').then(({ Outbox }) => Outbox), 'asking', 'desk'),
           },

@@ -95,6 +95,9 @@ export const events = {
 
   // Messages
   'message-written': nothing,
+  'mail-received': ['application'],
+  'mail-settled': ['application'],
+  'mail-filed': ['application'],
   'mail-again': ['application'],
   'mail-let-be': ['application'],
   'mail-refused': ['application'],

@@ -14,6 +14,8 @@ import mailDe from './catalogue/mail.de'
 import mailEn from './catalogue/mail.en'
 import mailFr from './catalogue/mail.fr'
 import mailIt from './catalogue/mail.it'
+import messagesDe from './catalogue/messages.de'
+import messagesEn from './catalogue/messages.en'
 import problemDe from './catalogue/problem.de'
 import problemEn from './catalogue/problem.en'
 import queueDe from './catalogue/queue.de'
@@ -55,6 +57,7 @@ export function learnEverything() {
   learn('en', importsEn)
   learn('en', listEn)
   learn('en', mailEn)
+  learn('en', messagesEn)
   learn('en', problemEn)
   learn('en', queueEn)
   learn('en', trayEn)
@@ -73,6 +76,7 @@ export function learnEverything() {
   learn('de', importsDe)
   learn('de', listDe)
   learn('de', mailDe)
+  learn('de', messagesDe)
   learn('de', problemDe)
   learn('de', queueDe)
   learn('de', trayDe)

@@ -1,5 +1,6 @@
 import * as contract from '#contract/desk'
 import * as lists from '#contract/lists'
+import { countIncomingMails } from '../incoming/mail/incomingMails'
 import { countRefused } from '../messages/outbox'
 import { bind, bindFile } from '../platform/http/bind'
 import { listViews, removeView, saveView } from '../records/views/views'
@@ -14,6 +15,7 @@ export const deskRoutes = [
   bind(contract.readCounts, async ({ deps }) => ({
     counts: await readCounts(),
     refusedMails: await countRefused(),
+    incomingMails: await countIncomingMails(),
     today: deps.clock.today().toString(),
   })),
   bind(contract.find, ({ deps, actor, input }) => find(deps, actor, input.query.text.trim())),

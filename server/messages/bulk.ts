@@ -1,64 +1,85 @@
 import { v7 as uuid } from 'uuid'
 import type { InLanguages } from '#contract/messages'
 import { writeWhen } from '#core/dates/write'
-import { fill, missingIn, type Placeholder } from '#core/messages/fill'
-import type { Language } from '#core/words/say'
+import { dialled } from '#core/messages/phone'
+import { renderTemplate } from '#core/templates/template'
+import { type Language, say } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import type { Account, Deps } from '../platform/deps'
 import { inLanguage } from '../platform/http/language'
-import { queueWritten } from '../platform/mail/queueMail'
+import { queueText, queueWritten } from '../platform/mail/queueMail'
 import { candidateWithMail } from '../records/accounts/candidate'
-import { contactMail } from '../records/applications/answers'
+import { contactMail, textAnswer } from '../records/applications/answers'
 import { applicationsById } from '../records/applications/find'
 import { hidesName } from '../records/scoring/find'
 import { vacanciesById } from '../records/vacancies/vacancies'
-import { requirePlaceholders } from './templates'
+import type { MessageField } from './fields'
+import { requireTemplates } from './templates'
 
 type Recipient = {
   application: Awaited<ReturnType<typeof applicationsById>>[number]
   name: string
   to: string
   language: Language
-  values: Record<Placeholder, string>
+  /** The number they gave, where it can be dialled. */
+  phone: string | undefined
+  values: Record<MessageField, string>
   /** What the desk may see of them: where the name is hidden the reference stands in its place. */
   shownName: string
-  shownValues: Record<Placeholder, string>
+  shownValues: Record<MessageField, string>
 }
 
 /** What each of several people would get, in their language. Somebody who would get nothing is told with the reason. */
 export async function previewMessages(deps: Deps, written: InLanguages, ids: readonly string[]) {
-  requirePlaceholders(written, '/body/written')
+  requireTemplates(written, '/body/written')
   return (await recipientsOf(deps, ids)).map((recipient) => {
-    const { subject, text } = wordsFor(written, recipient, recipient.shownValues)
+    const { application, name, shownName, language } = recipient
+    const known = shownName === name
+    const filled = wordsFor(written, recipient, recipient.shownValues)
     return {
-      application: recipient.application.id,
-      name: recipient.shownName,
-      to: recipient.shownName === recipient.name ? recipient.to : '',
-      language: recipient.language,
-      subject,
-      text,
-      obstacle: obstacleOf(written, recipient),
+      application: application.id,
+      name: shownName,
+      to: known ? recipient.to : '',
+      language,
+      ...('missing' in filled ? { subject: '', text: '' } : filled),
+      phone: known ? (recipient.phone ?? null) : null,
+      obstacle: obstacleOf(written, recipient) ?? null,
     }
   })
 }
 
-/** Queues a message to each; those it would reach with a hole in a sentence, or not at all, are left out. */
-export async function sendMessages(deps: Deps, actor: Account, written: InLanguages, ids: readonly string[]) {
-  requirePlaceholders(written, '/body/written')
+/**
+ * Queues a message to each; those it would reach with a hole in a sentence, or not at all, are left out.
+ *
+ * @param alsoByText whether those whose number is known are told by a text message as well
+ */
+export async function sendMessages(
+  deps: Deps,
+  actor: Account,
+  written: InLanguages,
+  ids: readonly string[],
+  alsoByText = false,
+) {
+  requireTemplates(written, '/body/written')
   const batchId = uuid()
   let queued = 0
+  let texts = 0
   const recipients = await recipientsOf(deps, ids)
   for (const recipient of recipients) {
-    if (obstacleOf(written, recipient)) continue
-    const { application, name, to, language } = recipient
-    const { subject, text } = wordsFor(written, recipient, recipient.values)
-    await queueWritten(deps, {
-      to: { name, mail: to, language },
-      subject,
-      text,
-      about: application,
-      batchId,
-    })
+    const filled = wordsFor(written, recipient, recipient.values)
+    if ('missing' in filled || obstacleOf(written, recipient)) continue
+    const { application, name, to, language, phone, values } = recipient
+    const { subject, text } = filled
+    const about = { about: application, batchId }
+    await queueWritten(deps, { to: { name, mail: to, language }, subject, text, ...about })
+    if (alsoByText && phone) {
+      const { link } = values
+      const short = inLanguage(language, () =>
+        say('messages.thereIsMail', { operator: deps.config.operator, subject, link }),
+      )
+      await queueText(deps, { to: { name, phone }, subject, text: short, ...about })
+      texts += 1
+    }
     await recordEvent(deps, actor, {
       code: 'message-written',
       values: { subject },
@@ -69,7 +90,7 @@ export async function sendMessages(deps: Deps, actor: Account, written: InLangua
     })
     queued += 1
   }
-  return { queued, left: recipients.length - queued }
+  return { queued, left: recipients.length - queued, texts }
 }
 
 async function recipientsOf(deps: Deps, ids: readonly string[]): Promise<Recipient[]> {
@@ -98,6 +119,7 @@ async function recipientsOf(deps: Deps, ids: readonly string[]): Promise<Recipie
       name: person.name,
       to: contactMail(application) ?? person.mail,
       language: person.language,
+      phone: dialled(textAnswer(application, 'contact.phone') ?? '', deps.config.country),
       values,
       shownName,
       shownValues: hidden ? { ...values, name: shownName, givenName: shownName } : values,
@@ -109,14 +131,19 @@ async function recipientsOf(deps: Deps, ids: readonly string[]): Promise<Recipie
 const inTheirs = ({ english, german }: InLanguages, language: Language) =>
   language === 'de' && german ? german : english
 
-function wordsFor(written: InLanguages, { language }: Recipient, values: Recipient['values']) {
-  const { subject, text } = inTheirs(written, language)
-  return { subject: fill(subject, values), text: fill(text, values) }
+type Filled = { subject: string; text: string } | { missing: string }
+
+/** What one person gets, or the field for which there is no value. */
+function wordsFor(written: InLanguages, { language }: Recipient, values: Recipient['values']): Filled {
+  const theirs = inTheirs(written, language)
+  const [subject, text] = [renderTemplate(theirs.subject, values), renderTemplate(theirs.text, values)]
+  if ('missing' in subject) return subject
+  return 'missing' in text ? text : { subject: subject.text, text: text.text }
 }
 
-function obstacleOf(written: InLanguages, { to, language, values }: Recipient): string | null {
-  if (!to || to.endsWith('.invalid')) return 'There is no address to write to.'
-  const { subject, text } = inTheirs(written, language)
-  const [missing] = missingIn(`${subject} ${text}`, values)
-  return missing ? `There is nothing to put for {{${missing}}}.` : null
+function obstacleOf(written: InLanguages, recipient: Recipient): string | undefined {
+  const { to, values } = recipient
+  if (!to || to.endsWith('.invalid')) return say('messages.noAddress')
+  const filled = wordsFor(written, recipient, values)
+  return 'missing' in filled ? say('messages.noValue', { field: filled.missing }) : undefined
 }

@@ -4,6 +4,7 @@ import { inTransaction } from '../platform/database/connection'
 import { Message } from '../platform/mail/model'
 import { queueWritten } from '../platform/mail/queueMail'
 import { Account } from '../records/accounts/model'
+import { Application } from '../records/applications/model'
 
 let house: House
 beforeAll(async () => {
@@ -32,7 +33,11 @@ test('a message to several is written to each by name and in their language, and
   )
   expect(preview.find(({ language }) => language === 'de')?.text).toBe(`Bea, Ihr Zeichen ist ${two.reference}.`)
   const key = 'the same key twice'
-  expect(await desk.done('sendMessages', { body: { written, applications }, key })).toEqual({ queued: 2, left: 0 })
+  expect(await desk.done('sendMessages', { body: { written, applications }, key })).toEqual({
+    queued: 2,
+    left: 0,
+    texts: 0,
+  })
   await desk.done('sendMessages', { body: { written, applications }, key })
   expect((await house.mailTo(bea.mail, 'Zu ')).text).toContain('Guten Tag')
   expect((await house.mailTo(anna.mail, 'About ')).text).toContain(`/applications/${one.id}`)
@@ -47,7 +52,7 @@ test('a placeholder nobody knows is refused before anything is sent', async () =
   const refused = await desk.call('sendMessages', { body: { written: wrong, applications: [uuid()] } })
   expect(refused.body.faults).toEqual([
     { pointer: '/body/written/english/subject', message: 'There is nothing to fill in for {{nmae}}.' },
-    { pointer: '/body/written/english/text', message: 'There is nothing to fill in for {{.' },
+    { pointer: '/body/written/english/text', message: 'This part of the text cannot be read: {{' },
   ])
   const id = uuid()
   const body = { name: 'Mine', version: 0, ...wrong }
@@ -95,6 +100,47 @@ test('what the mail server refuses for good is not tried again, is said in the f
   expect(await read()).toMatchObject({ state: 'accepted', to: candidate.mail })
   expect((await desk.call('resendMessage', { params: { id: refused!.id } })).status).toBe(409)
 })
+
+test('a text message goes beside the mail to whoever gave a number, and what became of it is told', async () => {
+  const numbers = { delivered: '0664 5550101', 'no number': '+43 664 5550000', refused: '+43 664 5550999', none: '' }
+  const people = await Promise.all(
+    Object.entries(numbers).map(async ([becomes, phone], nth) => {
+      const name: [string, string] = ['Texta', `Number${'abcd'[nth]}`]
+      const candidate = await house.candidate(name.join(' '))
+      const { id } = await applied(house, candidate, name)
+      const application = await Application.findByPk(id, { rejectOnEmpty: true })
+      await application.update({ answers: { ...application.answers, 'contact.phone': phone } })
+      return { id, becomes }
+    }),
+  )
+  const desk = await house.staff('coordinator')
+  const applications = people.map(({ id }) => id)
+  const preview = await desk.done('previewMessages', { body: { written, applications } })
+  expect(preview.map(({ phone }) => phone)).toEqual(expect.arrayContaining(['+436645550101', null]))
+  const body = { written, applications, alsoByText: true }
+  expect(await desk.done('sendMessages', { body })).toEqual({ queued: 4, left: 0, texts: 3 })
+  const textOf = async (id: string) =>
+    (await desk.done('readMessages', { params: { id } })).find(({ channel }) => channel === 'text')
+  const [delivered, noNumber, refused, none] = people.map(({ id }) => id)
+  const settled = await until(async () => {
+    const text = await textOf(delivered!)
+    return text?.state === 'delivered' && text
+  })
+  expect(settled.to).toBe('+436645550101')
+  expect(house.texts.filter(({ to }) => to === '+436645550101')).toHaveLength(1)
+  expect(house.texts.find(({ to }) => to === '+436645550101')?.text).toMatch(
+    /^Vallorne Mountain Lines: About Cableway electrical supervisor\. .*\/applications\//,
+  )
+  expect(await textOf(noNumber!)).toMatchObject({ state: 'refused', refusedBecause: 'No phone has this number.' })
+  expect(await textOf(refused!)).toMatchObject({ state: 'refused', refusedBecause: 'the phone takes no texts' })
+  expect(await textOf(none!)).toBeUndefined()
+  // The number they give later is where it goes again.
+  const application = await Application.findByPk(noNumber!, { rejectOnEmpty: true })
+  await application.update({ answers: { ...application.answers, 'contact.phone': '0664 5550102' } })
+  await desk.done('resendMessage', { params: { id: (await textOf(noNumber!))!.id } })
+  await until(async () => (await textOf(noNumber!))?.state === 'delivered')
+  expect(house.texts.map(({ to }) => to)).toContain('+436645550102')
+}, 60_000)
 
 test('links that let in whoever holds them are not shown to the desk', async () => {
   const candidate = await house.candidate('Lena Link')

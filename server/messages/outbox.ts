@@ -1,5 +1,6 @@
 import { Op } from 'sequelize'
 import { coded } from '#core/words/say'
+import { writeValue } from '#core/words/stored'
 import { recordEvent } from '../platform/audit/record'
 import { changeWhere } from '../platform/database/compareAndSet'
 import type { Account, Deps } from '../platform/deps'
@@ -24,16 +25,17 @@ export async function readOutbox(deps: Deps) {
   const messages = await Message.findAll({ where: troubled(deps), order: [['createdAt', 'DESC']], limit: most })
   const applications = await applicationsById(messages.flatMap(({ applicationId }) => applicationId ?? []))
   return Promise.all(
-    messages.map(async ({ id, createdAt, toMail, subject, state, refusedBecause, applicationId }) => {
+    messages.map(async ({ id, createdAt, channel, toMail, toPhone, subject, state, refusedBecause, applicationId }) => {
       const application = applications.find((one) => one.id === applicationId)
       const hides = application !== undefined && (await hidesName(application))
       return {
         id,
         at: createdAt.toISOString(),
-        to: hides ? (application.reference ?? '') : toMail,
+        channel,
+        to: hides ? (application.reference ?? '') : (toPhone ?? toMail),
         subject: hides ? '' : subject,
         state: state as 'queued' | 'refused',
-        because: hides ? null : (refusedBecause ?? null),
+        because: hides || !refusedBecause ? null : writeValue(refusedBecause),
         application: application?.reference ? { id: application.id, reference: application.reference } : null,
       }
     }),

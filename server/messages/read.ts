@@ -1,4 +1,6 @@
+import { dialled } from '#core/messages/phone'
 import { coded } from '#core/words/say'
+import { writeValue } from '#core/words/stored'
 import { recordEvent } from '../platform/audit/record'
 import { changeWhere } from '../platform/database/compareAndSet'
 import type { Account, Deps } from '../platform/deps'
@@ -6,7 +8,7 @@ import { conflict, notFound } from '../platform/errors/problems'
 import { queueJob } from '../platform/jobs/queue'
 import { Message } from '../platform/mail/model'
 import { candidateWithMail } from '../records/accounts/candidate'
-import { contactMail } from '../records/applications/answers'
+import { contactMail, textAnswer } from '../records/applications/answers'
 import { applicationById, sentApplication } from '../records/applications/find'
 import { hidesName } from '../records/scoring/find'
 
@@ -22,22 +24,27 @@ export async function readMessages(applicationId: string) {
   return messages.map((message) => ({
     id: message.id,
     at: message.createdAt.toISOString(),
-    to: message.toMail,
+    channel: message.channel,
+    to: message.toPhone ?? message.toMail,
     subject: message.subject,
     text: withoutSecrets(message.text),
     encloses: message.attachments.map(({ fileName }) => fileName),
     state: message.state,
     settledAt: message.sentAt?.toISOString() ?? null,
-    refusedBecause: message.refusedBecause ?? null,
+    refusedBecause: message.refusedBecause ? writeValue(message.refusedBecause) : null,
   }))
 }
 
+/** Where a message to the candidate goes by now; to anybody else where it went before. */
 async function addressNow(
-  { toName, toMail }: Message,
-  application: Awaited<ReturnType<typeof applicationById>>,
-): Promise<string> {
-  const person = await candidateWithMail(application.candidateId)
-  return toName === person.name ? (contactMail(application) ?? person.mail) : toMail
+  { config }: Deps,
+  { channel, toName, toMail, toPhone }: Message,
+  application: Awaited<ReturnType<typeof applicationById>> | undefined,
+): Promise<Pick<Message, 'toMail' | 'toPhone'>> {
+  const person = application && (await candidateWithMail(application.candidateId))
+  if (!application || toName !== person?.name) return { toMail, toPhone }
+  if (channel === 'mail') return { toMail: contactMail(application) ?? person.mail, toPhone }
+  return { toMail, toPhone: dialled(textAnswer(application, 'contact.phone') ?? '', config.country) ?? toPhone }
 }
 
 /** Queues a refused mail again. One to the candidate goes to the address they have given since. */
@@ -45,11 +52,11 @@ export async function resendMessage(deps: Deps, actor: Account, id: string) {
   const message = await Message.findByPk(id)
   if (!message) throw notFound()
   const application = message.applicationId ? await applicationById(message.applicationId) : undefined
-  const toMail = application ? await addressNow(message, application) : message.toMail
-  const queued = { state: 'queued' as const, toMail, sentAt: null, refusedBecause: null }
+  const to = await addressNow(deps, message, application)
+  const queued = { state: 'queued' as const, ...to, sentAt: null, refusedBecause: null }
   if (!(await changeWhere(message, { state: 'refused' }, queued)))
     throw conflict('not-refused', coded('problem.thisMailWasNotRefused'))
-  await queueJob('mail', { messageId: id })
+  await queueJob(message.channel, { messageId: id })
   await recordEvent(deps, actor, {
     code: 'mail-again',
     values: { subject: message.subject },

@@ -17,7 +17,7 @@ export const messageRoutes = [
     previewMessages(deps, input.body.written, input.body.applications),
   ),
   bind(contract.sendMessages, ({ deps, actor, input }) =>
-    sendMessages(deps, actor, input.body.written, input.body.applications),
+    sendMessages(deps, actor, input.body.written, input.body.applications, input.body.alsoByText),
   ),
   bind(contract.listSentences, () => listSentences()),
   bind(contract.saveSentences, ({ deps, actor, input }) => saveSentences(deps, actor, input.params.about, input.body)),

@@ -1,6 +1,8 @@
+import type { StoredText } from '#core/words/stored'
 import { changed } from '../platform/changes'
 import type { Deps } from '../platform/deps'
 import { Message } from '../platform/mail/model'
+import { notHandedOver, notTakenYet, saidByServer } from '../platform/mail/refusal'
 import { readBytes } from '../records/documents/bytes'
 
 /**
@@ -24,10 +26,10 @@ export async function sendMail(deps: Deps, { messageId }: { messageId: string })
   } catch (error) {
     const { responseCode, response } = error as { responseCode?: number; response?: string }
     if (!responseCode || responseCode < 500) {
-      await message.update({ refusedBecause: `Not taken yet: ${response ?? String(error)}`.slice(0, 500) })
+      await message.update({ refusedBecause: notTakenYet(response ?? String(error)) })
       throw error
     }
-    return refuse(deps, message, response ?? String(error))
+    return refuseMessage(deps, message, saidByServer(response ?? String(error)))
   }
   await message.update({ state: 'accepted', sentAt: deps.clock.now(), refusedBecause: null })
 }
@@ -35,11 +37,12 @@ export async function sendMail(deps: Deps, { messageId }: { messageId: string })
 /** No mail server took it, however often it was tried. */
 export async function giveUpMail(deps: Deps, { messageId }: { messageId: string }, error: string) {
   const message = await Message.findByPk(messageId)
-  if (message?.state === 'queued') await refuse(deps, message, `It could not be handed over: ${error}`)
+  if (message?.state === 'queued') await refuseMessage(deps, message, notHandedOver(error))
 }
 
-async function refuse(deps: Deps, message: Message, because: string) {
-  await message.update({ state: 'refused', refusedBecause: because.slice(0, 500), sentAt: deps.clock.now() })
+/** Keeps that a message was refused for good, and why; the desk sees it in the file and in the queue. */
+export async function refuseMessage(deps: Deps, message: Message, because: StoredText) {
+  await message.update({ state: 'refused', refusedBecause: because, sentAt: deps.clock.now() })
   if (message.applicationId)
     await changed(deps, { code: 'mail-refused', actor: { kind: 'system' }, applicationId: message.applicationId })
 }

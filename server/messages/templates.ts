@@ -1,12 +1,13 @@
 import type { Input } from '#contract/endpoint'
 import type { saveSentences as sentencesContract, saveTemplate as templateContract } from '#contract/messages'
-import { placeholders, unknownIn } from '#core/messages/fill'
+import { faultsOfTemplate, type TemplateFault } from '#core/templates/template'
 import { say } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import { putVersion } from '../platform/database/compareAndSet'
 import type { Account, Deps } from '../platform/deps'
 import { invalid, invalidField, notFound, requireVersion } from '../platform/errors/problems'
 import { MessageTemplate, PreparedSentence } from '../records/messages/prepared'
+import { fieldWords, messageFields } from './fields'
 
 export async function listTemplates() {
   const templates = await MessageTemplate.findAll({ order: ['name', 'id'] })
@@ -20,25 +21,30 @@ export async function listTemplates() {
       savedBy,
       savedAt: savedAt.toISOString(),
     })),
-    placeholders: Object.entries(placeholders).map(([name, is]) => ({ name, is })),
+    placeholders: messageFields.map((name) => ({ name, is: fieldWords(name) })),
   }
 }
 
-/** Throws where a placeholder is not known, so that nobody gets a mail with braces in it. */
-export function requirePlaceholders(
+/** Throws where a template cannot be filled in, so that nobody gets a mail with braces in it. */
+export function requireTemplates(
   written: Input<typeof templateContract>['body'] | { english: Written; german: Written | null },
   at: string,
 ) {
   const faults = (['english', 'german'] as const).flatMap((language) =>
     (['subject', 'text'] as const).flatMap((part) =>
-      unknownIn(written[language]?.[part] ?? '').map((unknown) => ({
+      faultsOfTemplate(written[language]?.[part] ?? '', messageFields).map((fault) => ({
         pointer: `${at}/${language}/${part}`,
-        message: say('problem.nobodyKnowsWhatToPut', { unknown }),
+        message: faultWords(fault),
       })),
     ),
   )
   if (faults.length > 0) throw invalid(faults)
 }
+const faultWords = (fault: TemplateFault): string =>
+  fault.code === 'unknown-field'
+    ? say('problem.nobodyKnowsWhatToPut', { unknown: `{{${fault.field}}}` })
+    : say('problem.templateNotReadable', { part: fault.part })
+
 type Written = { subject: string; text: string }
 
 export async function saveTemplate(
@@ -47,7 +53,7 @@ export async function saveTemplate(
   id: string,
   { version, ...written }: Input<typeof templateContract>['body'],
 ) {
-  requirePlaceholders(written as never, '/body')
+  requireTemplates(written as never, '/body')
   const before = await MessageTemplate.findByPk(id)
   requireVersion(version, before?.version ?? 0, { name: before?.name })
   await putVersion(MessageTemplate, { id }, version, { ...written, savedBy: actor.name, savedAt: deps.clock.now() })

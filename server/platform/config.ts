@@ -20,6 +20,10 @@ export type Config = {
   placesUrl: string
   /** The capture device: `POST {captureUrl}/sessions`. */
   captureUrl: string
+  /** The gateway for text messages: `PUT {textUrl}/{id}`. */
+  textUrl: string
+  /** The port on which mail is taken from the organisation’s mail server, by SMTP; 0 where none comes in. */
+  mailInPort: number
   operator: string
   contact: string
   timeZone: string
@@ -65,6 +69,8 @@ export function readConfig(env: NodeJS.ProcessEnv = process.env): Config {
     bodyPatienceMs: Number(env.BODY_PATIENCE_MS ?? 30_000),
     placesUrl: env.PLACES_URL ?? 'http://127.0.0.1:4103/places',
     captureUrl: env.CAPTURE_URL ?? 'http://127.0.0.1:4103/capture',
+    textUrl: env.TEXT_URL ?? 'http://127.0.0.1:4103/texts',
+    mailInPort: numberOf('MAIL_IN_PORT', env.MAIL_IN_PORT ?? '0'),
     operator: env.OPERATOR ?? 'Vallorne Mountain Lines',
     contact: env.CONTACT ?? 'applications@vallorne.example',
     timeZone: env.TIME_ZONE ?? 'Europe/Vienna',

@@ -8,6 +8,7 @@ import type { Mailer } from './outside/mail'
 import type { Places } from './outside/places'
 import type { Registers } from './outside/registers'
 import type { Scanner } from './outside/scanner'
+import type { TextGateway } from './outside/textMessages'
 import type { Vault } from './vault'
 
 export type Clock = { now: () => Date; today: () => Temporal.PlainDate }
@@ -24,6 +25,7 @@ export type Deps = {
   places: Places
   captureDevice: CaptureDevice
   scanner: Scanner
+  texts: TextGateway
 }
 
 /** Who acts. A link's bearer has no account; the system acts in jobs. */

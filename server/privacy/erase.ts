@@ -48,6 +48,7 @@ const ofFile = [
   'DELETE FROM candidate_keys WHERE candidateId = :candidateId',
   'DELETE FROM duplicate_pairs WHERE oneId = :candidateId OR otherId = :candidateId',
   'DELETE FROM messages WHERE candidateId = :candidateId',
+  'DELETE FROM incoming_mails WHERE candidateId = :candidateId',
   // Replies kept for a second call with the same key hold what was typed.
   'DELETE o FROM idempotency_keys o JOIN candidates c ON c.accountId = o.actor WHERE c.id IN (:files)',
   'UPDATE access_log SET reason = NULL WHERE candidateId = :candidateId',

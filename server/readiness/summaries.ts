@@ -22,6 +22,7 @@ import {
 import type { Application } from '../records/applications/model'
 import { withOpenDuplicates } from '../records/duplicates/open'
 import { ApplicationSummary } from '../records/hiring/model'
+import { writtenToUsAmong } from '../records/mails/waiting'
 import { refusedAmong } from '../records/messages/refused'
 import { type scoreFor, scoresFor } from '../records/scoring/find'
 import { vacancyById } from '../records/vacancies/vacancies'
@@ -68,9 +69,10 @@ export async function refreshSummaries(deps: Deps, applicationIds: readonly stri
   if (standing.length === 0) return
   const scored = await scoresFor(standing)
   const nameless = ({ id, stage }: Pick<Application, 'id' | 'stage'>) => stage === 'sent' && scored.get(id)!.hideNames
-  const [judged, refused, duplicates, sent] = await Promise.all([
+  const [judged, refused, wroteToUs, duplicates, sent] = await Promise.all([
     readinessOfAll(deps, standing, { nameless }),
     refusedAmong(standing.map(({ id }) => id)),
+    writtenToUsAmong(standing.map(({ id }) => id)),
     withOpenDuplicates(standing.map(({ candidateId }) => candidateId)),
     answersSentOf(standing.map(({ id }) => id)),
   ])
@@ -78,6 +80,7 @@ export async function refreshSummaries(deps: Deps, applicationIds: readonly stri
     summaryRow(deps, application, judged.get(application.id)!, {
       name: people.get(application.candidateId)!,
       refused: refused.has(application.id),
+      wroteToUs: wroteToUs.has(application.id),
       scored: scored.get(application.id)!,
       hidesName: nameless(application),
       duplicates: duplicates.has(application.candidateId),
@@ -108,6 +111,7 @@ const columns = () =>
 type Beside = {
   name: string
   refused: boolean
+  wroteToUs: boolean
   scored: Awaited<ReturnType<typeof scoreFor>>
   hidesName: boolean
   duplicates: boolean
@@ -121,13 +125,14 @@ function summaryRow(
   beside: Beside,
 ): ApplicationSummary['_creationAttributes'] {
   const { forecast, slack, vacancy, outcomes, rules, facts } = readiness
-  const { name, refused, scored, hidesName, duplicates, sentAnswers } = beside
+  const { name, refused, wroteToUs, scored, hidesName, duplicates, sentAnswers } = beside
   const active = isActive(application)
   const look = firstLook(outcomes, rules.form, application.answers, facts.answers)
   const reasons = active
     ? queueReasons(application, readiness, {
         changed: readiness.reopenings.some(({ state }) => state === 'changed'),
         refused,
+        wroteToUs,
         scoresAwaited: scored.waiting,
         duplicates,
       })
@@ -193,13 +198,13 @@ const titleOf = ({ title, part, translations }: Outcome): StoredValue => ({
 })
 
 /** What besides requirements puts somebody into a queue. */
-type Pressing = { changed: boolean; refused: boolean; scoresAwaited: number; duplicates: boolean }
+type Pressing = { changed: boolean; refused: boolean; wroteToUs: boolean; scoresAwaited: number; duplicates: boolean }
 
 /** In which queues a person is, each with why. */
 function queueReasons(
   application: Application,
   readiness: Readiness,
-  { changed, refused, scoresAwaited, duplicates }: Pressing,
+  { changed, refused, wroteToUs, scoresAwaited, duplicates }: Pressing,
 ): Partial<Record<Queue, StoredText>> {
   const { outcomes, slack, facts } = readiness
   const gate = nextGate[application.stage]
@@ -225,6 +230,7 @@ function queueReasons(
   const today =
     reply ??
     (refused ? stored('queue.mailRefused') : undefined) ??
+    (wroteToUs ? stored('queue.wroteToUs') : undefined) ??
     (changed ? stored('queue.changed') : undefined) ??
     (passable ? readyFor : undefined) ??
     (deskHas ? briefly(deskHas) : slack < 0 && waiting ? briefly(waiting) : undefined)

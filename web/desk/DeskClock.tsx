@@ -1,6 +1,6 @@
 import { Popover } from 'radix-ui'
 import { writeWhen } from '#core/dates/write'
-import { say } from '#core/words/say'
+import { say, spokenLocale } from '#core/words/say'
 import { Button } from '../ui/Button'
 import { ProblemNote } from '../ui/ProblemNote'
 import { useAct } from '../useAct'
@@ -10,7 +10,10 @@ import { useSession } from '../useSession'
 export function DeskClock({ today }: { today: string }) {
   const { demo, isKeeper } = useSession()
   const { act, busy, problem } = useAct('moveClock')
-  const weekday = new Date(`${today}T12:00:00Z`).toLocaleDateString('en-GB', { weekday: 'short', timeZone: 'UTC' })
+  const weekday = new Date(`${today}T12:00:00Z`).toLocaleDateString(spokenLocale(), {
+    weekday: 'short',
+    timeZone: 'UTC',
+  })
   const words = `${weekday} ${writeWhen(today)}`
   const may = demo && isKeeper
   if (!may) return <span className="whitespace-nowrap font-mono">{words}</span>

@@ -93,6 +93,7 @@ function Desk() {
                 <RailLink to="/desk/paper" name={say('desk.paperTray')} />
                 <RailLink to="/desk/imports" name={say('desk.import')} />
                 <RailLink to="/desk/duplicates" name={say('desk.duplicates')} />
+                <RailLink to="/desk/mail-in" name={say('desk.mailIn')} count={data?.incomingMails || undefined} />
                 <RailLink to="/desk/outbox" name={say('desk.mailsNotTaken')} count={data?.refusedMails || undefined} />
                 <RailLink to="/desk/trail" name={say('desk.auditTrail')} />
               </>

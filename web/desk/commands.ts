@@ -46,6 +46,12 @@ export const deskCommands: readonly DeskCommand[] = [
     keepersOnly: true,
   },
   {
+    name: say('desk.mailIn'),
+    words: say('desk.incomingMailAnswersPost'),
+    to: '/desk/mail-in',
+    keepersOnly: true,
+  },
+  {
     name: say('desk.mailsNotTaken'),
     words: say('desk.outboxRefusedWaitingPostSmtp'),
     to: '/desk/outbox',

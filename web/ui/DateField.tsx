@@ -1,7 +1,11 @@
-import { useEffect, useState } from 'react'
+import { CalendarDays } from 'lucide-react'
+import { lazy, Suspense, useEffect, useRef, useState } from 'react'
 import { readTyped, writeWhen } from '#core/dates/write'
 import { say } from '#core/words/say'
 import { TextField } from './Field'
+
+/** Fetched when it is first opened: most people type their dates. */
+const Calendar = lazy(() => import('./Calendar').then((module) => ({ default: module.Calendar })))
 
 type Props = {
   label: string
@@ -11,10 +15,14 @@ type Props = {
   error?: string
   blanks?: readonly { value: string; label: string }[]
   optional?: boolean
+  /** The label is there for those who hear it, the place says it to those who see. */
+  hidden?: boolean
+  /** What the browser may fill in (HTML autocomplete token). */
+  autoComplete?: string
 }
 
-/** A date as far as it is known, typed as people write it; honest blanks are values of their own. */
-export function DateField({ label, value, onChange, help, error, blanks = [], optional }: Props) {
+/** A date as far as it is known, typed as people write it or chosen from a calendar; honest blanks are values of their own. */
+export function DateField({ label, value, onChange, help, error, blanks = [], optional, hidden, autoComplete }: Props) {
   const blank = blanks.find((candidate) => candidate.value === value)
   const [text, setText] = useState(blank ? '' : writeWhen(value))
   const [unread, setUnread] = useState(false)
@@ -39,6 +47,8 @@ export function DateField({ label, value, onChange, help, error, blanks = [], op
         value={text}
         disabled={blank !== undefined}
         optional={optional}
+        hidden={hidden}
+        autoComplete={autoComplete}
         placeholder={blank ? blank.label : ''}
         onChange={(event) => {
           setText(event.target.value)
@@ -47,6 +57,18 @@ export function DateField({ label, value, onChange, help, error, blanks = [], op
           onChange(iso ?? '')
         }}
         onBlur={leave}
+        inside={
+          <OpenCalendar
+            label={label}
+            value={value}
+            disabled={blank !== undefined}
+            onChoose={(iso) => {
+              setUnread(false)
+              setText(writeWhen(iso))
+              onChange(iso)
+            }}
+          />
+        }
         help={help}
         error={unread ? say('ui.noDate') : error}
       />
@@ -62,5 +84,32 @@ export function DateField({ label, value, onChange, help, error, blanks = [], op
         </label>
       ))}
     </div>
+  )
+}
+
+type OpenProps = { label: string; value: string; disabled: boolean; onChoose: (iso: string) => void }
+
+function OpenCalendar({ label, value, disabled, onChoose }: OpenProps) {
+  const [open, setOpen] = useState(false)
+  const button = useRef<HTMLButtonElement>(null)
+  return (
+    <>
+      <button
+        ref={button}
+        type="button"
+        disabled={disabled}
+        aria-label={say('ui.openTheCalendar')}
+        aria-expanded={open}
+        onClick={() => setOpen(!open)}
+        className="absolute inset-y-px right-px rounded-sheet px-2 text-ink-3 hover:text-ink"
+      >
+        <CalendarDays size={16} />
+      </button>
+      {open && (
+        <Suspense fallback={null}>
+          <Calendar label={label} value={value} at={button} onChoose={onChoose} onClose={() => setOpen(false)} />
+        </Suspense>
+      )}
+    </>
   )
 }

@@ -44,8 +44,9 @@ export function TextField({
   optional,
   hidden,
   limit,
+  inside,
   ...rest
-}: Around & InputHTMLAttributes<HTMLInputElement> & { limit?: number }) {
+}: Around & InputHTMLAttributes<HTMLInputElement> & { limit?: number; inside?: ReactNode }) {
   const length = typeof rest.value === 'string' ? [...rest.value].length : 0
   return (
     <Frame
@@ -53,7 +54,16 @@ export function TextField({
       help={limit && length > limit * 0.8 ? say('ui.charactersLeft', { count: limit - length }) : help}
     >
       {({ id, describedBy, invalid }) => (
-        <input id={id} aria-describedby={describedBy} aria-invalid={invalid} className={box(invalid)} {...rest} />
+        <div className="relative">
+          <input
+            id={id}
+            aria-describedby={describedBy}
+            aria-invalid={invalid}
+            className={`${box(invalid)} ${inside ? 'pr-9' : ''}`}
+            {...rest}
+          />
+          {inside}
+        </div>
       )}
     </Frame>
   )

@@ -112,4 +112,6 @@ export default {
   'desk.papersThatLapseTooEarly': 'Papiere, die zu früh, bald oder niemand weiß wann ablaufen.',
   'desk.fromTheShortlistToThe': 'Von der engeren Wahl bis zum ersten Tag.',
   'desk.noticesKey': 'Meldungen ({{hotkey}})',
+  'desk.mailIn': 'Eingegangene Mails',
+  'desk.incomingMailAnswersPost': 'Antworten Briefe Post Posteingang',
 } satisfies Translated<typeof english>

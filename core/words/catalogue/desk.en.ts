@@ -109,4 +109,6 @@ export default {
   'desk.papersThatLapseTooEarly': 'Papers that lapse too early, soon, or nobody knows when.',
   'desk.fromTheShortlistToThe': 'From the shortlist to the first day.',
   'desk.noticesKey': 'Notices ({{hotkey}})',
+  'desk.mailIn': 'Mail in',
+  'desk.incomingMailAnswersPost': 'answers replies letters post inbox',
 } as const

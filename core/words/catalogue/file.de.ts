@@ -173,4 +173,12 @@ export default {
   'file.checkState.not begun': 'nicht begonnen',
   'file.checkState.under way': 'läuft',
   'file.checkState.marked': 'ausgewertet',
+  'file.receivedFrom': 'von {{from}}',
+  'file.receivedWaiting': 'wartet auf Sie',
+  'file.receivedSettled': 'erledigt',
+  'file.receivedAutomatic': 'von einer Maschine',
+  'file.receivedBounce': 'nicht zustellbar',
+  'file.byText': 'per SMS',
+  'file.delivered': 'auf dem Telefon',
+  'file.settle': 'Erledigt',
 } satisfies Translated<typeof english>

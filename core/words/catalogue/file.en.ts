@@ -168,4 +168,12 @@ export default {
   'file.checkState.not begun': 'not begun',
   'file.checkState.under way': 'under way',
   'file.checkState.marked': 'marked',
+  'file.receivedFrom': 'from {{from}}',
+  'file.receivedWaiting': 'waits for you',
+  'file.receivedSettled': 'settled',
+  'file.receivedAutomatic': 'sent by a machine',
+  'file.receivedBounce': 'could not be delivered',
+  'file.byText': 'by text',
+  'file.delivered': 'on their phone',
+  'file.settle': 'Settled',
 } as const

@@ -73,4 +73,18 @@ export default {
   'overviews.isMissingWithAllAfter': 'fehlt, mit allem danach',
   'overviews.orOneBeforeItWas': 'oder eines davor wurde seither neu geschrieben',
   'overviews.chainsChains': '{{chains}} Ketten',
+  'overviews.mailIn': 'Eingegangene Mails',
+  'overviews.mailInAbout':
+    'Was man uns schrieb, das Älteste zuerst. Was auf eine unserer Mails antwortet, steht auch in der Akte; was beilag, liegt im Papierfach.',
+  'overviews.nobodyWaits': 'Niemand wartet auf eine Antwort per Mail.',
+  'overviews.from': 'Von',
+  'overviews.belongsTo': 'Gehört zu',
+  'overviews.reference': 'Zeichen',
+  'overviews.fileIt': 'Dort ablegen',
+  'overviews.settled': 'Erledigt',
+  'overviews.settledToast': 'Erledigt.',
+  'overviews.filedToast': 'Unter {{reference}} abgelegt.',
+  'overviews.came': 'Eingegangen',
+  'overviews.byText': 'SMS',
+  'overviews.encloses': 'Beilagen: {{files}}',
 } satisfies Translated<typeof english>

@@ -70,4 +70,18 @@ export default {
   'overviews.isMissingWithAllAfter': 'is missing, with all after it',
   'overviews.orOneBeforeItWas': 'or one before it was written anew since then',
   'overviews.chainsChains': '{{chains}} chains',
+  'overviews.mailIn': 'Mail that came in',
+  'overviews.mailInAbout':
+    'What people wrote to us, the oldest first. What answers a mail of ours stands in its file as well; what was enclosed lies in the paper tray.',
+  'overviews.nobodyWaits': 'Nobody waits for an answer by mail.',
+  'overviews.from': 'From',
+  'overviews.belongsTo': 'Belongs to',
+  'overviews.reference': 'Reference',
+  'overviews.fileIt': 'Put it there',
+  'overviews.settled': 'Settled',
+  'overviews.settledToast': 'Settled.',
+  'overviews.filedToast': 'Filed under {{reference}}.',
+  'overviews.came': 'Came',
+  'overviews.byText': 'text',
+  'overviews.encloses': 'Enclosed: {{files}}',
 } as const

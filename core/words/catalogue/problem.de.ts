@@ -288,4 +288,7 @@ export default {
   'problem.active-pdf.submit': 'Das PDF enthält ein Formular, das sich selbst abschickt, was ein Papier nicht braucht.',
   'problem.active-pdf.import': 'Das PDF enthält einen Befehl, Daten zu holen, was ein Papier nicht braucht.',
   'problem.active-pdf.otherFile': 'Das PDF enthält einen Weg zu einer anderen Datei, was ein Papier nicht braucht.',
+  'problem.templateNotReadable': 'Dieser Teil des Textes ist nicht lesbar: {{part}}',
+  'problem.thisMailIsSettled': 'Diese Nachricht hat schon jemand erledigt.',
+  'problem.noApplicationHasThisReference': 'Keine Bewerbung hat dieses Zeichen.',
 } satisfies Translated<typeof english>

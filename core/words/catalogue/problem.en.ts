@@ -263,4 +263,7 @@ export default {
   'problem.active-pdf.submit': 'The PDF contains a form that submits itself, which a paper does not need.',
   'problem.active-pdf.import': 'The PDF contains a command to fetch data, which a paper does not need.',
   'problem.active-pdf.otherFile': 'The PDF contains a link to another file, which a paper does not need.',
+  'problem.templateNotReadable': 'This part of the text cannot be read: {{part}}',
+  'problem.thisMailIsSettled': 'Somebody has settled this mail already.',
+  'problem.noApplicationHasThisReference': 'No application has this reference.',
 } as const

@@ -46,4 +46,5 @@ export default {
   'queue.reason.not-signed': 'nicht unterschrieben',
   'queue.reason.nothing-claimed': 'noch nichts angegeben',
   'queue.reason.too-little-experience': 'zu wenig',
+  'queue.wroteToUs': 'Hat uns geschrieben',
 } satisfies Translated<typeof english>

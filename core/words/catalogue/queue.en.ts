@@ -43,4 +43,5 @@ export default {
   'queue.reason.not-signed': 'not signed',
   'queue.reason.nothing-claimed': 'nothing given yet',
   'queue.reason.too-little-experience': 'too little',
+  'queue.wroteToUs': 'Wrote to us',
 } as const

@@ -74,4 +74,5 @@ export default {
   'table.valuePeople': '{{value}} Personen',
   'table.countPeople': '{{count}} Personen',
   'table.notToBeSaid': 'nicht zu sagen',
+  'table.alsoByText': 'Auch per SMS Bescheid geben ({{count}} von {{of}} haben eine Nummer)',
 } satisfies Translated<typeof english>

@@ -71,4 +71,5 @@ export default {
   'table.valuePeople': '{{value}} people',
   'table.countPeople': '{{count}} people',
   'table.notToBeSaid': 'not to be said',
+  'table.alsoByText': 'Also tell them by text message ({{count}} of {{of}} have a number)',
 } as const

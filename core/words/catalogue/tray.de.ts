@@ -19,4 +19,5 @@ export default {
   'tray.sheetWithdrawn': 'Sein Deckblatt {{sheet}} gehört zu einer zurückgezogenen Bewerbung.',
   'tray.sheetEnded': 'Sein Deckblatt {{sheet}} gehört zu einer Bewerbung, die zu Ende ist.',
   'tray.sheetClaimGone': 'Wofür sein Deckblatt {{sheet}} war, wurde aus der Akte entfernt.',
+  'tray.erasedFile': 'einer gelöschten Akte',
 } satisfies Translated<typeof english>

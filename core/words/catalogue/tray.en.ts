@@ -15,4 +15,5 @@ export default {
   'tray.sheetWithdrawn': 'Its cover sheet {{sheet}} belongs to an application that was withdrawn.',
   'tray.sheetEnded': 'Its cover sheet {{sheet}} belongs to an application that has ended.',
   'tray.sheetClaimGone': 'What its cover sheet {{sheet}} is for has been removed from the file.',
+  'tray.erasedFile': 'a file that has been erased',
 } as const

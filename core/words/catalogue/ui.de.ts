@@ -111,4 +111,8 @@ export default {
   'ui.any': 'beliebig',
   'ui.gapOf': '{{gap}} von {{days}}, {{from}} bis {{through}}',
   'ui.leaveYourNameOut': 'Wird vielleicht ohne Ihren Namen gelesen: Bitte lassen Sie ihn hier weg.',
+  'ui.openTheCalendar': 'Kalender öffnen',
+  'ui.nextMonth': 'Nächster Monat',
+  'ui.previousMonth': 'Voriger Monat',
+  'ui.year': 'Jahr',
 } satisfies Translated<typeof english>

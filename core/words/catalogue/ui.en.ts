@@ -106,4 +106,8 @@ export default {
   'ui.any': 'any',
   'ui.gapOf': '{{gap}} of {{days}}, {{from}} to {{through}}',
   'ui.leaveYourNameOut': 'This may be read without your name: please leave it out here.',
+  'ui.openTheCalendar': 'Open the calendar',
+  'ui.nextMonth': 'Next month',
+  'ui.previousMonth': 'Previous month',
+  'ui.year': 'Year',
 } as const

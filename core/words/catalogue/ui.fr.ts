@@ -15,4 +15,8 @@ export default {
   'ui.vouchingForSomebody': 'Se porter garant',
   'ui.aQuestionToYou': 'Une question pour vous',
   'ui.noDate': 'Cette date est illisible. « 2021 », « 2021-07 » ou « 2021-07-09 » suffit.',
+  'ui.openTheCalendar': 'Ouvrir le calendrier',
+  'ui.nextMonth': 'Mois suivant',
+  'ui.previousMonth': 'Mois précédent',
+  'ui.year': 'Année',
 } satisfies Partial<Translated<typeof english>>

@@ -14,4 +14,8 @@ export default {
   'ui.vouchingForSomebody': 'Garantire per qualcuno',
   'ui.aQuestionToYou': 'Una domanda per Lei',
   'ui.noDate': 'Questa data non è leggibile. Basta «2021», «2021-07» o «2021-07-09».',
+  'ui.openTheCalendar': 'Apri il calendario',
+  'ui.nextMonth': 'Mese successivo',
+  'ui.previousMonth': 'Mese precedente',
+  'ui.year': 'Anno',
 } satisfies Partial<Translated<typeof english>>

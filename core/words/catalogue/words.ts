@@ -26,6 +26,7 @@ import type importsDesk from './importsDesk.en'
 import type list from './list.en'
 import type mail from './mail.en'
 import type marks from './marks.en'
+import type messages from './messages.en'
 import type names from './names.en'
 import type overviews from './overviews.en'
 import type paper from './paper.en'
@@ -80,6 +81,7 @@ export type Words = typeof access &
   typeof list &
   typeof mail &
   typeof marks &
+  typeof messages &
   typeof names &
   typeof overviews &
   typeof paper &

@@ -41,7 +41,7 @@ export async function readScan(deps: Deps, { scanId }: { scanId: string }) {
   await inTransaction(deps.sequelize, async () => {
     const locked = await Scan.findByPk(scanId, lockOf())
     if (locked?.state !== 'waiting') return
-    let neighbour: string | undefined
+    let neighbour = scan.candidateId ?? undefined
     for (const { paper, pdf } of made) {
       const words = paper.pages.map((nth) => pages[nth]!.words).join(' ')
       neighbour = (await place(deps, scan, paper, pdf, words, neighbour)) ?? neighbour

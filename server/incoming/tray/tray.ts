@@ -1,9 +1,9 @@
 import { Op } from 'sequelize'
 import { v7 as uuid } from 'uuid'
-import { coded } from '#core/words/say'
+import { coded, say } from '#core/words/say'
 import { writeValue } from '#core/words/stored'
 import { inTransaction } from '../../platform/database/connection'
-import { type Account, type Actor, type Deps, nameOfActor } from '../../platform/deps'
+import { type Account, type Deps, nameOfActor } from '../../platform/deps'
 import { notFound, Problem } from '../../platform/errors/problems'
 import type { FileToKeep } from '../../platform/http/serve'
 import { queueJob } from '../../platform/jobs/queue'
@@ -27,8 +27,13 @@ const kinds: { mediaType: string; begins: number[] }[] = [
   { mediaType: 'image/tiff', begins: [0x4d, 0x4d, 0x00, 0x2a] },
 ]
 
+/** How a scan came, by whom, and whose file it most likely belongs to. */
+type Coming = Pick<Scan, 'came' | 'broughtBy'> & { candidateId?: string | null }
+
+const fromScanner: Coming = { came: 'scanner', broughtBy: 'scanner' }
+
 /** Takes a scan in; a job reads it. Throws a problem where it is of no kind that can be read. */
-export async function takeIn(deps: Deps, actor: Actor, came: Scan['came'], fileName: string, bytes: Buffer) {
+async function takeIn(deps: Deps, coming: Coming, fileName: string, bytes: Buffer) {
   const kind = kinds.find(({ begins }) => begins.every((byte, at) => bytes[at] === byte))
   if (!kind)
     throw new Problem(422, 'wrong-kind', coded('problem.onlyPdfTiffJpegAnd'), {
@@ -39,8 +44,8 @@ export async function takeIn(deps: Deps, actor: Actor, came: Scan['came'], fileN
       id: uuid(),
       fileName: fileName.slice(0, 200),
       sha256: await keepBytes(bytes, kind.mediaType, deps.clock.now()),
-      broughtBy: actor.kind === 'system' ? 'the scanner' : nameOfActor(actor),
-      came,
+      ...coming,
+      broughtBy: coming.broughtBy.slice(0, 120),
       cameAt: deps.clock.now(),
       state: 'waiting',
     })
@@ -52,24 +57,27 @@ export async function takeIn(deps: Deps, actor: Actor, came: Scan['came'], fileN
 /** Takes what the scanner has put down since. A file that cannot be taken is told in the tray and not lost. */
 export async function takeFromScanner(deps: Deps) {
   for (const { fileName, bytes, done } of await deps.scanner.take()) {
-    await takeIn(deps, { kind: 'system' }, 'scanner', fileName, bytes).catch((error: Error) =>
-      inTransaction(deps.sequelize, async () => {
-        await Scan.create({
-          id: uuid(),
-          fileName: fileName.slice(0, 200),
-          sha256: await keepBytes(bytes, 'application/octet-stream', deps.clock.now()),
-          broughtBy: 'the scanner',
-          came: 'scanner',
-          cameAt: deps.clock.now(),
-          state: 'refused',
-          fault:
-            error instanceof Problem ? error.words : { code: 'problem.reader', values: { message: error.message } },
-        })
-      }),
-    )
+    await takeOrTell(deps, fromScanner, fileName, bytes)
     await done()
   }
 }
+
+/** Takes a file in; one that cannot be taken is told in the tray and not lost. */
+export const takeOrTell = (deps: Deps, coming: Coming, fileName: string, bytes: Buffer) =>
+  takeIn(deps, coming, fileName, bytes).catch((error: Error) =>
+    inTransaction(deps.sequelize, async () => {
+      await Scan.create({
+        id: uuid(),
+        fileName: fileName.slice(0, 200),
+        sha256: await keepBytes(bytes, 'application/octet-stream', deps.clock.now()),
+        ...coming,
+        broughtBy: coming.broughtBy.slice(0, 120),
+        cameAt: deps.clock.now(),
+        state: 'refused',
+        fault: error instanceof Problem ? error.words : { code: 'problem.reader', values: { message: error.message } },
+      })
+    }),
+  )
 
 export async function readTray(deps: Deps) {
   const since = new Date(deps.clock.now().getTime() - keptDays * 86_400_000)
@@ -108,7 +116,7 @@ async function filedLine(paper: TrayPaper) {
   return {
     id: paper.id,
     fileName: paper.fileName,
-    to: claim ? labelOf(claim.details) : 'a file that has been erased',
+    to: claim ? labelOf(claim.details) : say('tray.erasedFile'),
     by: paper.settledBy ?? '',
     at: (paper.settledAt ?? paper.cameAt).toISOString(),
   }
@@ -124,4 +132,4 @@ export async function readTrayPaper(id: string): Promise<FileToKeep> {
 }
 
 export const putInTray = (deps: Deps, actor: Account, fileName: string, bytes: Buffer) =>
-  takeIn(deps, actor, 'dropped in', fileName, bytes)
+  takeIn(deps, { came: 'dropped in', broughtBy: nameOfActor(actor) }, fileName, bytes)

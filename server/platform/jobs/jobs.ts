@@ -3,6 +3,9 @@ import type { Language } from '#core/words/say'
 /** Every kind of job, with what it is given. Who does it, and in which lane, stands in `server/worker.ts`. */
 export type Jobs = {
   mail: { messageId: string }
+  text: { messageId: string }
+  /** Asks the gateway what became of a text message it has taken. */
+  'text delivery': { messageId: string }
   'sign up': {
     name: string
     mail: string

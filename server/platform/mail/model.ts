@@ -6,12 +6,27 @@ import {
   type Sequelize,
 } from 'sequelize'
 import type { messageStates } from '#contract/messages'
-import { define, id, json, longText, longTextOrNull, moment, momentOrNull, text, uuidOrNull } from '../database/columns'
+import type { StoredText } from '#core/words/stored'
+import {
+  define,
+  id,
+  json,
+  jsonOrNull,
+  longText,
+  moment,
+  momentOrNull,
+  text,
+  textOrNull,
+  uuidOrNull,
+} from '../database/columns'
 
 export class Message extends Model<InferAttributes<Message>, InferCreationAttributes<Message>> {
   declare id: string
   declare toName: string
   declare toMail: string
+  /** By mail, or as a text message to `toPhone`. */
+  declare channel: CreationOptional<'mail' | 'text'>
+  declare toPhone: CreationOptional<string | null>
   declare subject: string
   declare text: string
   declare attachments: { fileName: string; sha256: string }[]
@@ -19,7 +34,7 @@ export class Message extends Model<InferAttributes<Message>, InferCreationAttrib
   /** The file it belongs to. */
   declare candidateId: CreationOptional<string | null>
   declare state: CreationOptional<(typeof messageStates)[number]>
-  declare refusedBecause: CreationOptional<string | null>
+  declare refusedBecause: CreationOptional<StoredText | null>
   /** The message to several people it is one of. */
   declare batchId: CreationOptional<string | null>
   declare createdAt: Date
@@ -31,13 +46,15 @@ export const defineMessages = (sequelize: Sequelize) =>
     id,
     toName: text,
     toMail: text,
+    channel: { ...text, defaultValue: 'mail' },
+    toPhone: textOrNull,
     subject: text,
     text: longText,
     attachments: json,
     applicationId: uuidOrNull,
     candidateId: uuidOrNull,
     state: { ...text, defaultValue: 'queued' },
-    refusedBecause: longTextOrNull,
+    refusedBecause: jsonOrNull,
     batchId: uuidOrNull,
     createdAt: moment,
     sentAt: momentOrNull,

@@ -59,3 +59,27 @@ export async function queueWritten(
   })
   await queueJob('mail', { messageId: message.id })
 }
+
+type TextEnvelope = Omit<Envelope, 'to' | 'attachments'> & { to: { name: string; phone: string } }
+
+/** Leaves a text message in the outbox; a job hands it to the gateway. */
+export async function queueText(
+  deps: Deps,
+  { to, subject, text, about, batchId }: TextEnvelope & { subject: string; text: string },
+): Promise<void> {
+  const message = await Message.create({
+    id: uuid(),
+    channel: 'text',
+    toName: to.name,
+    toMail: '',
+    toPhone: to.phone,
+    subject,
+    text,
+    attachments: [],
+    applicationId: about?.id ?? null,
+    candidateId: about?.candidateId ?? null,
+    batchId: batchId ?? null,
+    createdAt: deps.clock.now(),
+  })
+  await queueJob('text', { messageId: message.id })
+}

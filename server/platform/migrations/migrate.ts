@@ -13,6 +13,7 @@ import { up as desk } from './007-desk'
 import { up as standingAndDoors } from './008-standing-and-doors'
 import { up as names } from './009-names'
 import { up as words } from './010-words'
+import { up as channels } from './011-channels'
 import { chainExisting } from './chainExisting'
 
 export type Migration = {
@@ -40,6 +41,7 @@ const migrations: Migration[] = [
   { name: '008-standing-and-doors', statements: standingAndDoors },
   { name: '009-names', statements: names },
   { name: '010-words', statements: words },
+  { name: '011-channels', statements: channels },
 ]
 
 /**

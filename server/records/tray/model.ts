@@ -44,8 +44,10 @@ export class Scan extends Model<InferAttributes<Scan>, InferCreationAttributes<S
   declare fileName: string
   declare sha256: string
   declare broughtBy: string
-  declare came: 'scanner' | 'dropped in'
+  declare came: 'scanner' | 'dropped in' | 'mail'
   declare cameAt: Date
+  /** Whose file it most likely belongs to, where that is known by how it came. */
+  declare candidateId: CreationOptional<string | null>
   declare state: 'waiting' | 'split' | 'refused'
   declare pages: CreationOptional<number | null>
   declare fault: CreationOptional<StoredText | null>
@@ -90,6 +92,7 @@ export function definePaper(sequelize: Sequelize) {
     broughtBy: text,
     came: text,
     cameAt: moment,
+    candidateId: uuidOrNull,
     state: text,
     pages: wholeOrNull,
     fault: jsonOrNull,

@@ -103,10 +103,12 @@ type CheckProps = {
 
 function Check({ previews, written, reason, turningDown, applications, onBack, onDone }: CheckProps) {
   const [nth, setNth] = useState(0)
+  const [alsoByText, setAlsoByText] = useState(false)
   const sending = useAct('sendMessages')
   const turning = useAct('turnDown')
   const toast = useToast()
   const shown = previews[nth]
+  const withPhone = previews.filter(({ phone, obstacle }) => phone && !obstacle).length
   const reached = previews.filter(({ obstacle }) => !obstacle).length
   const send = async () => {
     if (turningDown) {
@@ -119,7 +121,7 @@ function Check({ previews, written, reason, turningDown, applications, onBack, o
         }),
       )
     } else {
-      const done = await sending.act({ body: { written, applications } })
+      const done = await sending.act({ body: { written, applications, alsoByText } })
       if (!done) return
       toast(
         say('table.onTheWay', {
@@ -155,6 +157,17 @@ function Check({ previews, written, reason, turningDown, applications, onBack, o
           </article>
         )}
       </div>
+      {!turningDown && withPhone > 0 && (
+        <label className="flex items-center gap-2">
+          <input
+            type="checkbox"
+            className="accent-confirmed"
+            checked={alsoByText}
+            onChange={(event) => setAlsoByText(event.target.checked)}
+          />
+          {say('table.alsoByText', { count: withPhone, of: reached })}
+        </label>
+      )}
       <ProblemNote problem={sending.problem ?? turning.problem} />
       <div className="flex items-center gap-2">
         <Button

@@ -31,7 +31,10 @@ export function Outbox() {
               <span className="font-mono text-[0.8333rem]">{writeMoment(at).replace(/^\w+,? /, '')}</span>
             ),
           },
-          { name: say('overviews.to'), of: ({ to }) => to },
+          {
+            name: say('overviews.to'),
+            of: ({ to, channel }) => (channel === 'text' ? `${to} (${say('overviews.byText')})` : to),
+          },
           { name: say('overviews.subject'), of: ({ subject }) => subject || say('overviews.hiddenWithTheName') },
           {
             name: say('overviews.file'),

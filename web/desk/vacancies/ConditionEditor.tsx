@@ -4,6 +4,7 @@ import { type KnownFact, type Operator, operatorOf, operatorsOf } from '#core/co
 import { conditionWords, operatorWords } from '#core/words/conditions'
 import { factLabel, factOptionLabel } from '#core/words/facts'
 import { say } from '#core/words/say'
+import { DateField } from '../../ui/DateField'
 import { SelectField, TextField } from '../../ui/Field'
 
 type Props = {
@@ -205,11 +206,13 @@ function ComparisonRow({ comparison, known, onChange }: RowProps) {
           options={fact.options.map((option) => ({ value: option, label: factOptionLabel(fact, option) }))}
           onChange={(event) => put(event.target.value)}
         />
+      ) : fact?.kind === 'date' ? (
+        <DateField label={say('composer.withWhat')} hidden value={writtenValue(comparison)} onChange={put} />
       ) : (
         <TextField
           label={say('composer.withWhat')}
           hidden
-          type={fact?.kind === 'date' ? 'date' : fact?.kind === 'number' ? 'number' : 'text'}
+          type={fact?.kind === 'number' ? 'number' : 'text'}
           value={writtenValue(comparison)}
           onChange={(event) => put(event.target.value)}
         />

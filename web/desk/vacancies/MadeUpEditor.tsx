@@ -7,6 +7,7 @@ import type { Rules } from '#core/rules/rules'
 import { credentialName, studyFieldName, studyLevelName } from '#core/words/names'
 import { say } from '#core/words/say'
 import { AnswerField } from '../../ui/answers/AnswerField'
+import { DateField } from '../../ui/DateField'
 import { CheckList, SelectField, TextField } from '../../ui/Field'
 
 type Props = {
@@ -104,12 +105,11 @@ export function MadeUpEditor({ rules, checks, madeUp, onChange }: Props) {
                   options={rungOptions}
                   onChange={(event) => set({ credentials: [...others, { ...held, rung: event.target.value as Rung }] })}
                 />
-                <TextField
+                <DateField
                   label={say('composer.lastDayOf', { key: credentialName(key) })}
                   hidden
-                  type="date"
                   value={held.through}
-                  onChange={(event) => set({ credentials: [...others, { ...held, through: event.target.value }] })}
+                  onChange={(through) => set({ credentials: [...others, { ...held, through }] })}
                 />
               </>
             )}

@@ -28,7 +28,7 @@ export function AnswerField(props: AnswerProps) {
   )
 }
 
-const types = { text: 'text', mail: 'email', phone: 'tel', date: 'date' } as const
+const types = { text: 'text', mail: 'email', phone: 'tel' } as const
 
 function ByKind(props: AnswerProps) {
   const { question, value, onChange, error } = props
@@ -75,8 +75,9 @@ function ByKind(props: AnswerProps) {
       )
     case 'ranked choice':
       return <RankedAnswer {...props} value={list} />
+    case 'date':
     case 'partial date':
-      return <DateField label={label} help={help} error={error} optional={!required} value={text} onChange={onChange} />
+      return <DateField {...around} autoComplete={fill} value={text} onChange={onChange} />
     case 'number':
       return <TextField {...common} inputMode="decimal" help={[unit, help].filter(Boolean).join('. ')} />
     case 'money':
@@ -118,7 +119,9 @@ function ByKind(props: AnswerProps) {
       )
     case 'document':
       return null
-    default:
+    case 'text':
+    case 'mail':
+    case 'phone':
       return <TextField {...common} type={types[kind]} autoComplete={fill} limit={limit} />
   }
 }

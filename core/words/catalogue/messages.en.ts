@@ -1,0 +1,17 @@
+export default {
+  'messages.field.name': 'the full name',
+  'messages.field.givenName': 'the given name',
+  'messages.field.vacancy': 'the vacancy they applied for',
+  'messages.field.place': 'where the post is',
+  'messages.field.reference': 'the reference of the application',
+  'messages.field.start': 'the target start, as a date',
+  'messages.field.link': 'the address of their status page',
+  'messages.field.contact': 'how to reach us',
+  'messages.noAddress': 'There is no address to write to.',
+  'messages.noValue': 'There is nothing to fill in for {{field}}.',
+  'messages.thereIsMail': '{{operator}}: {{subject}}. The mail has the details, and so does {{link}}',
+  'messages.because.said': '{{said}}',
+  'messages.because.notTakenYet': 'Not taken yet: {{said}}',
+  'messages.because.notHandedOver': 'It could not be handed over: {{said}}',
+  'messages.because.noNumber': 'No phone has this number.',
+} as const

@@ -1,0 +1,93 @@
+import { UniqueConstraintError } from 'sequelize'
+import { v7 as uuid } from 'uuid'
+import { recordEvent } from '../../platform/audit/record'
+import { changed } from '../../platform/changes'
+import { inTransaction } from '../../platform/database/connection'
+import type { Deps } from '../../platform/deps'
+import { inGuardedThread } from '../../platform/jobs/threads'
+import { Message } from '../../platform/mail/model'
+import { saidByServer } from '../../platform/mail/refusal'
+import { mailDomain } from '../../platform/outside/mail'
+import { IncomingMail } from '../../records/mails/model'
+import { takeOrTell } from '../tray/tray'
+import type { GivenMail, ReadMail } from './parseMail'
+
+const parser = new URL('./parseMail.ts', import.meta.url)
+const patienceSeconds = 30
+
+/**
+ * Keeps a mail that came in. The answer to a mail of ours stands with it, by the identifiers in its headers; what is enclosed
+ * goes to the paper tray; a report that a mail did not arrive is told where that mail stands; whatever a machine sent by itself
+ * is kept and asks for nobody. Anything else waits for a person.
+ *
+ * @param sender the address of the envelope, empty for what wants no answer
+ * @throws Error where it could not be kept; the mail server tries again
+ */
+export async function receiveMail(deps: Deps, bytes: Buffer, sender: string): Promise<void> {
+  const given: GivenMail = { bytes, sender, domain: mailDomain(deps.config.mailFrom) }
+  const otherwise = undefined as ReadMail | undefined
+  const mail = await inGuardedThread(parser, given, { seconds: patienceSeconds, otherwise })
+  if (!mail) throw new Error('a mail could not be read within its limits')
+  await inTransaction(deps.sequelize, () => keep(deps, mail))
+}
+
+async function keep(deps: Deps, mail: ReadMail) {
+  const answered = await answeredMail(mail)
+  const { applicationId = null, candidateId = null } = answered ?? {}
+  const kept = IncomingMail.create({
+    id: uuid(),
+    messageId: mail.messageId,
+    fromName: mail.fromName,
+    fromMail: mail.fromMail,
+    subject: mail.subject,
+    text: mail.text,
+    encloses: mail.files.map(({ fileName }) => fileName),
+    repliesTo: answered?.id ?? null,
+    applicationId,
+    candidateId: candidateId ?? null,
+    kind: mail.kind,
+    state: mail.kind === 'written' ? 'waiting' : 'settled',
+    receivedAt: deps.clock.now(),
+  })
+  // Whoever never heard that a mail was kept hands it over again; it is the same mail.
+  if (!(await isNew(kept))) return
+  if (mail.kind === 'bounce') return answered && tellNotArrived(deps, answered, mail)
+  const broughtBy = mail.fromName ? `${mail.fromName} <${mail.fromMail}>` : mail.fromMail
+  for (const { fileName, bytes } of mail.files)
+    await takeOrTell(deps, { came: 'mail', broughtBy, candidateId: candidateId ?? null }, fileName, Buffer.from(bytes))
+  if (mail.kind === 'written' && applicationId)
+    await recordEvent(
+      deps,
+      { kind: 'bearer', name: broughtBy.slice(0, 120) },
+      {
+        code: 'mail-received',
+        values: { subject: mail.subject },
+        applicationId,
+        candidateId: candidateId ?? undefined,
+      },
+    )
+}
+
+const isNew = (kept: Promise<unknown>): Promise<boolean> =>
+  kept.then(
+    () => true,
+    (error: unknown) => {
+      if (error instanceof UniqueConstraintError) return false
+      throw error
+    },
+  )
+
+async function answeredMail({ answers }: ReadMail): Promise<Message | undefined> {
+  if (answers.length === 0) return undefined
+  const ours = new Map((await Message.findAll({ where: { id: answers } })).map((message) => [message.id, message]))
+  return answers.flatMap((id) => ours.get(id) ?? [])[0]
+}
+
+/** A mail server further on took it and could not deliver it: the same as one that was refused at once. */
+async function tellNotArrived(deps: Deps, message: Message, { report }: ReadMail) {
+  if (!report?.failed || message.state !== 'accepted') return
+  const said = { state: 'refused' as const, refusedBecause: saidByServer(report.because), sentAt: deps.clock.now() }
+  const [told] = await Message.update(said, { where: { id: message.id, state: 'accepted' } })
+  if (told > 0 && message.applicationId)
+    await changed(deps, { code: 'mail-refused', actor: { kind: 'system' }, applicationId: message.applicationId })
+}
