@@ -50,6 +50,8 @@ export const readTray = endpoint({
         id: Id,
         fileName: Type.String(),
         came: Type.String(),
+        /** Who sent it or laid it into the scanner. */
+        broughtBy: Type.String(),
         cameAt: Moment,
         pages: Type.Integer(),
         why: Type.String(),

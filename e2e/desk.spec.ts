@@ -67,14 +67,16 @@ test('scoring by digits, a correction in two keys, and what is hidden shown for 
   await page.keyboard.press('1')
   await expect(page.getByText(/^Asked Emil Castagna about/).first()).toBeVisible()
 
+  // He works in German, on whatever device he signs in.
   await signIn(page, 'bastian@vallorne.example')
+  await expect(page.getByRole('heading', { name: 'Heute' })).toBeVisible()
   await page.goto('/desk/hiring')
-  await expect(page.getByText(/^Hidden: /)).toBeVisible()
+  await expect(page.getByText(/^Verdeckt: /)).toBeVisible()
   await page.keyboard.press('h')
-  await page.getByRole('dialog').getByText('declarations').click()
-  await page.getByLabel('Why do you need it?').fill('Before I make an offer')
-  await page.getByRole('button', { name: 'Show it' }).click()
-  await expect(page.getByText('Shown to you for a quarter of an hour.').first()).toBeVisible()
+  await page.getByRole('dialog').getByText('Erklärungen').click()
+  await page.getByLabel('Wozu brauchen Sie es?').fill('Vor dem Angebot')
+  await page.getByRole('button', { name: 'Anzeigen', exact: true }).click()
+  await expect(page.getByText('Ihnen für eine Viertelstunde angezeigt.').first()).toBeVisible()
 })
 
 test('paper fed on its head under a weak lamp finds its file; what has no sheet waits with a guess', async ({

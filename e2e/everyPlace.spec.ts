@@ -57,7 +57,8 @@ async function follow(page: Page, { mail, from }: (typeof people)[number]) {
     await page.waitForLoadState('networkidle')
     if ((await page.locator('main').count()) !== 1) found('not one main part')
     if (!/^.+, /.test(await page.title())) found(`its title is “${await page.title()}”`)
-    if (await page.getByText('There is nothing at this address').count()) found('nothing there')
+    if (await page.getByText(/There is nothing at this address|Unter dieser Adresse gibt es nichts/).count())
+      found('nothing there')
     if (mail && new URL(page.url()).pathname.startsWith('/sign-in')) found('asks to sign in')
     waiting.push(...(await linksOf(page)))
   }

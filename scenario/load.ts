@@ -2,7 +2,6 @@ import { writeFileSync } from 'node:fs'
 import { hash } from '@node-rs/argon2'
 import { v7 as uuid } from 'uuid'
 import type { ClaimDetails } from '#contract/claims'
-import type { Role } from '#contract/roles'
 import { writeWhen } from '#core/dates/write'
 import { credentialKind } from '#core/requirements/catalogue'
 import { confirmMail } from '#server/accounts/confirmMail'
@@ -102,17 +101,18 @@ export async function loadScenario(fixed: Fixed, registersFile: string, loadedAt
     for (const vacancy of vacanciesOn(dayAt, isoDay, fixed.config.timeZone))
       await addVacancy(depsAt(world, -60), vacancy)
     const passwordHash = await hash(demoPassword)
-    for (const { name, mail, roles } of staff) {
+    for (const { name, mail, roles, language = 'en' } of staff) {
       const account = await AccountRow.create({
         id: uuid(),
         mail,
         name,
         passwordHash,
-        roles: [...roles] as Role[],
+        roles: [...roles],
+        language,
         confirmedAt: start.clock.now(),
         createdAt: start.clock.now(),
       })
-      world.desk[roles[0]] = { kind: 'account', id: account.id, name, mail, roles: [...roles] as Role[] }
+      world.desk[roles[0]] = { kind: 'account', id: account.id, name, mail, roles: [...roles] }
     }
   })
   await inTransaction(fixed.sequelize, () => setUpVacancies(world))

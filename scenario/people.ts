@@ -1,4 +1,6 @@
 /** The people of the demo, as data. Days are counted from the day the demo is loaded; negative is before. */
+import type { Role } from '#contract/roles'
+import type { Language } from '#core/words/say'
 
 export type StudyPlan = {
   source: string
@@ -1022,11 +1024,14 @@ export const people: PersonPlan[] = [
 ]
 
 /** Who works at the desk. The password of everybody in the demo is in the README. */
-export const staff = [
+type Colleague = { name: string; mail: string; roles: readonly [Role]; language?: Language }
+
+/** Who works at the desk; one of them in German. */
+export const staff: readonly Colleague[] = [
   { name: 'Ines Caldwell', mail: 'ines@vallorne.example', roles: ['coordinator'] },
-  { name: 'Bastian Roth', mail: 'bastian@vallorne.example', roles: ['hiring manager'] },
+  { name: 'Bastian Roth', mail: 'bastian@vallorne.example', roles: ['hiring manager'], language: 'de' },
   { name: 'Mirela Tan', mail: 'mirela@vallorne.example', roles: ['assessor'] },
   { name: 'Anselm Okoye', mail: 'anselm@vallorne.example', roles: ['administrator'] },
-] as const
+]
 
 export const demoPassword = 'glacier-lantern-42'

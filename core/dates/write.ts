@@ -1,11 +1,8 @@
 import type { Temporal } from 'temporal-polyfill'
-import { say, spokenLanguage } from '../words/say'
+import { say, spokenLocale } from '../words/say'
 import { readPartialDate } from './readPartial'
 
-const germanMonths = ['Jän', 'Feb', 'März', 'Apr', 'Mai', 'Juni', 'Juli', 'Aug', 'Sep', 'Okt', 'Nov', 'Dez']
-const months = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec']
-
-/** A day as people read it: `24 Nov 2026`. */
+/** A day as people read it: `24 Nov 2026`, in German `24. Nov. 2026`. */
 export function writeDay(date: Temporal.PlainDate): string {
   return inOrder(date)
 }
@@ -18,13 +15,29 @@ export function writeWhen(text: string): string {
   return `${about ? say('dates.about') : ''}${inOrder({ year, month, day })}`
 }
 
-/** `9 Jul 2021`, in German `9. Juli 2021`. */
+/** `9 Jul 2021`, in German `9. Juli 2021`, as the reader's language writes it. */
 function inOrder({ year, month, day }: { year: number; month?: number; day?: number }): string {
-  const german = spokenLanguage() === 'de'
-  const name = month === undefined ? undefined : (german ? germanMonths : months)[month - 1]
-  return [day === undefined ? undefined : german ? `${day}.` : day, name, year]
-    .filter((part) => part !== undefined)
-    .join(' ')
+  if (month === undefined) return String(year)
+  // Noon of the day in universal time, written in universal time: no zone moves it.
+  return writerFor(day !== undefined).format(Date.UTC(year, month - 1, day ?? 1, 12))
+}
+
+/** Making one takes longer than all that it writes. */
+const writers = new Map<string, Intl.DateTimeFormat>()
+
+function writerFor(withDay: boolean): Intl.DateTimeFormat {
+  const locale = spokenLocale()
+  const key = `${locale} ${withDay}`
+  const known = writers.get(key)
+  if (known) return known
+  const made = new Intl.DateTimeFormat(locale, {
+    year: 'numeric',
+    month: 'short',
+    ...(withDay ? { day: 'numeric' } : {}),
+    timeZone: 'UTC',
+  })
+  writers.set(key, made)
+  return made
 }
 
 /**

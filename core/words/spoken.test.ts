@@ -24,7 +24,7 @@ describe('days', () => {
     ['2021-07-09', '9 Jul 2021', '9. Juli 2021'],
     ['2021-03', 'Mar 2021', 'März 2021'],
     ['2021', '2021', '2021'],
-    ['2021-01~', 'about Jan 2021', 'etwa Jän 2021'],
+    ['2021-01~', 'about Jan 2021', 'etwa Jän. 2021'],
     ['no day', 'no day', 'no day'],
   ])('%s', (iso, english, german) => {
     expect(writeWhen(iso)).toBe(english)

@@ -18,7 +18,7 @@ describe('a value that was kept', () => {
       ['Bitte include {{the}} back', 'Bitte include {{the}} back'],
     ],
     ['a number', 3, ['3', '3']],
-    ['a day', { day: '2026-12-05' }, ['5 Dec 2026', '5. Dez 2026']],
+    ['a day', { day: '2026-12-05' }, ['5 Dec 2026', '5. Dez. 2026']],
     ['a kind of the catalogue', { credential: 'first-aid' }, ['First aid at work', 'Erste Hilfe am Arbeitsplatz']],
     ['a kind nobody knows any more', { credential: 'juggling' }, ['juggling', 'juggling']],
     [
@@ -33,7 +33,7 @@ describe('a value that was kept', () => {
       ['Ever?: what happened', 'Ever?: was geschehen ist'],
     ],
     ['a text of ours', { code: 'names.study' }, ['Study', 'Ausbildung']],
-    ['several', { list: ['A', { day: '2026-12-05' }] }, ['A, 5 Dec 2026', 'A, 5. Dez 2026']],
+    ['several', { list: ['A', { day: '2026-12-05' }] }, ['A, 5 Dec 2026', 'A, 5. Dez. 2026']],
   ])('%s', (_what, value, words) => expect(inBoth(value)).toEqual(words))
 })
 

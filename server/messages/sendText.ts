@@ -14,22 +14,30 @@ export async function sendText(deps: Deps, { messageId }: { messageId: string })
   const answer = await deps.texts.send({ id: message.id, to: message.toPhone ?? '', text: message.text })
   await inTransaction(deps.sequelize, async () => {
     await keepAnswer(deps, message, answer)
-    if (answer.state === 'accepted') await queueJob('text delivery', { messageId })
+    if (answer.state === 'accepted') await askLater(messageId, 0)
   })
 }
 
-/**
- * Asks what became of a text message.
- *
- * @throws Error while it is under way, so that the job asks again
- */
+/** Asks what became of a text message, and again later while it is under way. */
 export async function followText(deps: Deps, { messageId }: { messageId: string }) {
   const message = await Message.findByPk(messageId)
   if (message?.state !== 'accepted') return
   const answer = await deps.texts.stateOf(message.id)
-  if (answer.state === 'accepted') throw new Error('the text message is still under way')
-  await keepAnswer(deps, message, answer)
+  const since = Date.now() - message.createdAt.getTime()
+  if (answer.state !== 'accepted') return keepAnswer(deps, message, answer)
+  if (since < followedDays * 86_400_000) await askLater(messageId, since)
 }
+
+/** A phone may be off for days; what is not on it after three is left as taken by the gateway. */
+const followedDays = 3
+
+/** Asks soon at first and then ever less often. */
+const askLater = (messageId: string, sinceMs: number) =>
+  queueJob(
+    'text delivery',
+    { messageId },
+    { runAt: new Date(Date.now() + Math.max(1000, Math.min(sinceMs, 3_600_000))) },
+  )
 
 export async function giveUpText(deps: Deps, { messageId }: { messageId: string }, error: string) {
   const message = await Message.findByPk(messageId)

@@ -5,7 +5,6 @@ import { DayPicker } from 'react-day-picker'
 import { say, spokenLocale } from '#core/words/say'
 
 type Props = {
-  label: string
   value: string
   /** What it hangs below. */
   at: RefObject<HTMLButtonElement | null>
@@ -27,7 +26,7 @@ const isoOf = (day: Date) =>
 const turn = 'rounded-sheet p-1 text-ink-2 hover:bg-sheet-2 hover:text-ink disabled:text-ink-3'
 
 /** A month of days to choose one from, below the field it is for. */
-export function Calendar({ label, value, at, onChoose, onClose }: Props) {
+export function Calendar({ value, at, onChoose, onClose }: Props) {
   return (
     <Popover.Root open onOpenChange={(open) => !open && onClose()}>
       <Popover.Anchor virtualRef={at as RefObject<HTMLButtonElement>} />
@@ -35,7 +34,7 @@ export function Calendar({ label, value, at, onChoose, onClose }: Props) {
         <Popover.Content
           align="end"
           sideOffset={4}
-          aria-label={label}
+          aria-label={say('ui.calendar')}
           onCloseAutoFocus={() => at.current?.focus()}
           className="z-50 rounded-sheet border border-line-strong bg-sheet p-3 text-[0.9333rem] shadow-[0_8px_24px_rgb(0_0_0/0.2)]"
         >

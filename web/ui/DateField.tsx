@@ -59,7 +59,6 @@ export function DateField({ label, value, onChange, help, error, blanks = [], op
         onBlur={leave}
         inside={
           <OpenCalendar
-            label={label}
             value={value}
             disabled={blank !== undefined}
             onChoose={(iso) => {
@@ -87,9 +86,9 @@ export function DateField({ label, value, onChange, help, error, blanks = [], op
   )
 }
 
-type OpenProps = { label: string; value: string; disabled: boolean; onChoose: (iso: string) => void }
+type OpenProps = { value: string; disabled: boolean; onChoose: (iso: string) => void }
 
-function OpenCalendar({ label, value, disabled, onChoose }: OpenProps) {
+function OpenCalendar({ value, disabled, onChoose }: OpenProps) {
   const [open, setOpen] = useState(false)
   const button = useRef<HTMLButtonElement>(null)
   return (
@@ -107,7 +106,7 @@ function OpenCalendar({ label, value, disabled, onChoose }: OpenProps) {
       </button>
       {open && (
         <Suspense fallback={null}>
-          <Calendar label={label} value={value} at={button} onChoose={onChoose} onClose={() => setOpen(false)} />
+          <Calendar value={value} at={button} onChoose={onChoose} onClose={() => setOpen(false)} />
         </Suspense>
       )}
     </>

@@ -180,5 +180,5 @@ export default {
   'file.receivedBounce': 'nicht zustellbar',
   'file.byText': 'per SMS',
   'file.delivered': 'auf dem Telefon',
-  'file.settle': 'Erledigt',
+  'file.settle': 'Als erledigt ablegen',
 } satisfies Translated<typeof english>

@@ -175,5 +175,5 @@ export default {
   'file.receivedBounce': 'could not be delivered',
   'file.byText': 'by text',
   'file.delivered': 'on their phone',
-  'file.settle': 'Settled',
+  'file.settle': 'Mark as done',
 } as const

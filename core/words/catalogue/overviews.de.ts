@@ -77,14 +77,12 @@ export default {
   'overviews.mailInAbout':
     'Was man uns schrieb, das Älteste zuerst. Was auf eine unserer Mails antwortet, steht auch in der Akte; was beilag, liegt im Papierfach.',
   'overviews.nobodyWaits': 'Niemand wartet auf eine Antwort per Mail.',
-  'overviews.from': 'Von',
   'overviews.belongsTo': 'Gehört zu',
   'overviews.reference': 'Zeichen',
   'overviews.fileIt': 'Dort ablegen',
-  'overviews.settled': 'Erledigt',
+  'overviews.settled': 'Als erledigt ablegen',
   'overviews.settledToast': 'Erledigt.',
   'overviews.filedToast': 'Unter {{reference}} abgelegt.',
-  'overviews.came': 'Eingegangen',
   'overviews.byText': 'SMS',
   'overviews.encloses': 'Beilagen: {{files}}',
 } satisfies Translated<typeof english>

@@ -74,14 +74,12 @@ export default {
   'overviews.mailInAbout':
     'What people wrote to us, the oldest first. What answers a mail of ours stands in its file as well; what was enclosed lies in the paper tray.',
   'overviews.nobodyWaits': 'Nobody waits for an answer by mail.',
-  'overviews.from': 'From',
   'overviews.belongsTo': 'Belongs to',
   'overviews.reference': 'Reference',
   'overviews.fileIt': 'Put it there',
-  'overviews.settled': 'Settled',
+  'overviews.settled': 'Mark as done',
   'overviews.settledToast': 'Settled.',
   'overviews.filedToast': 'Filed under {{reference}}.',
-  'overviews.came': 'Came',
   'overviews.byText': 'text',
   'overviews.encloses': 'Enclosed: {{files}}',
 } as const

@@ -48,4 +48,7 @@ export default {
   'trayDesk.theIssuerIsOnIt': 'die ausstellende Stelle steht darauf',
   'trayDesk.theFileWaitsForIt': 'die Akte wartet darauf',
   'trayDesk.itCameWithTheirOther': 'es kam mit anderen Papieren der Person',
+  'trayDesk.fromTheScanner': 'vom Scanner',
+  'trayDesk.withMailOf': 'mit einer Mail von {{who}}',
+  'trayDesk.broughtBy': 'gebracht von {{who}}',
 } satisfies Translated<typeof english>

@@ -45,4 +45,7 @@ export default {
   'trayDesk.theIssuerIsOnIt': 'the issuer is on it',
   'trayDesk.theFileWaitsForIt': 'the file waits for it',
   'trayDesk.itCameWithTheirOther': 'it came with their other papers',
+  'trayDesk.fromTheScanner': 'from the scanner',
+  'trayDesk.withMailOf': 'with a mail of {{who}}',
+  'trayDesk.broughtBy': 'brought by {{who}}',
 } as const

@@ -115,4 +115,5 @@ export default {
   'ui.nextMonth': 'Nächster Monat',
   'ui.previousMonth': 'Voriger Monat',
   'ui.year': 'Jahr',
+  'ui.calendar': 'Kalender',
 } satisfies Translated<typeof english>

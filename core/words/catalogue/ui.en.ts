@@ -110,4 +110,5 @@ export default {
   'ui.nextMonth': 'Next month',
   'ui.previousMonth': 'Previous month',
   'ui.year': 'Year',
+  'ui.calendar': 'Calendar',
 } as const

@@ -19,4 +19,5 @@ export default {
   'ui.nextMonth': 'Mois suivant',
   'ui.previousMonth': 'Mois précédent',
   'ui.year': 'Année',
+  'ui.calendar': 'Calendrier',
 } satisfies Partial<Translated<typeof english>>

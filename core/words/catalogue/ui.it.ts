@@ -18,4 +18,5 @@ export default {
   'ui.nextMonth': 'Mese successivo',
   'ui.previousMonth': 'Mese precedente',
   'ui.year': 'Anno',
+  'ui.calendar': 'Calendario',
 } satisfies Partial<Translated<typeof english>>

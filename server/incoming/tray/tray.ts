@@ -89,10 +89,11 @@ export async function readTray(deps: Deps) {
   ])
   return {
     waiting: await Promise.all(
-      waiting.map(async ({ id, fileName, came, cameAt, pages, why, guesses }) => ({
+      waiting.map(async ({ id, fileName, came, broughtBy, cameAt, pages, why, guesses }) => ({
         id,
         fileName,
         came,
+        broughtBy,
         cameAt: cameAt.toISOString(),
         pages,
         why: why ? writeValue(why) : '',

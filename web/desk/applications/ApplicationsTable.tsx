@@ -3,7 +3,7 @@ import { Popover } from 'radix-ui'
 import { useState } from 'react'
 import { Link, useNavigate, useSearchParams } from 'react-router'
 import { mostCounted, sentStages, type TableFilter } from '#contract/lists'
-import { say } from '#core/words/say'
+import { say, spokenLocale } from '#core/words/say'
 import { api } from '../../api'
 import { Button, Key } from '../../ui/Button'
 import { DateField } from '../../ui/DateField'
@@ -224,10 +224,10 @@ const isRight = (meta: unknown) => Boolean((meta as { right?: boolean } | undefi
 
 const countWords = (total: number) =>
   total > mostCounted
-    ? say('table.moreThanPeople', { value: mostCounted.toLocaleString('en-GB') })
+    ? say('table.moreThanPeople', { value: mostCounted.toLocaleString(spokenLocale()) })
     : total === 1
       ? say('table.onePerson')
-      : say('table.valuePeople', { value: total.toLocaleString('en-GB') })
+      : say('table.valuePeople', { value: total.toLocaleString(spokenLocale()) })
 
 const flags = [
   { name: 'late', label: say('table.likelyLate') },

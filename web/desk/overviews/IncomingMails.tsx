@@ -43,7 +43,13 @@ function OneMail({ mail }: { mail: Mail }) {
       <div className="min-w-0">
         <h2 className="font-semibold text-[1rem]">{subject || say('overviews.hiddenWithTheName')}</h2>
         <p className="text-[0.8667rem] text-ink-2">
-          {from}, <span className="font-mono">{writeMoment(receivedAt)}</span>
+          <a
+            href={`mailto:${encodeURIComponent(from)}?subject=${encodeURIComponent(`Re: ${subject}`)}`}
+            className="underline"
+          >
+            {from}
+          </a>
+          , <span className="font-mono">{writeMoment(receivedAt)}</span>
         </p>
         <p className="mt-1.5 max-h-[240px] overflow-auto whitespace-pre-line break-words">{text}</p>
         {encloses.length > 0 && (

@@ -66,7 +66,7 @@ export function PaperTray() {
                   {paper.pages === 1 ? say('trayDesk.n1Page') : say('trayDesk.pagesPages', { pages: paper.pages })}
                 </span>
                 <span className="block text-[0.8333rem] text-ink-2">
-                  {paper.came}, {writeMoment(paper.cameAt).replace(/^\w+,? /, '')}
+                  {cameWords(paper)}, {writeMoment(paper.cameAt).replace(/^\w+,? /, '')}
                 </span>
                 <span className="block">{paper.why}</span>
               </Link>
@@ -170,3 +170,9 @@ function Lately({ tray: { refused, filed } }: { tray: Tray }) {
     </>
   )
 }
+
+/** How a paper came: from the scanner, dropped in by somebody, or with a mail. */
+const cameWords = ({ came, broughtBy }: { came: string; broughtBy: string }) =>
+  came === 'scanner'
+    ? say('trayDesk.fromTheScanner')
+    : say(came === 'mail' ? 'trayDesk.withMailOf' : 'trayDesk.broughtBy', { who: broughtBy.replace(/\s*<[^>]*>$/, '') })
