@@ -19,7 +19,19 @@ export default {
       ...common,
       displayName: 'unit',
       setupFiles: ['<rootDir>/test/words.ts'],
-      testMatch: ['<rootDir>/{core,contract,web,test}/**/*.test.{ts,tsx}'],
+      testMatch: ['<rootDir>/{core,contract,web,test}/**/*.test.ts'],
+    },
+    {
+      ...common,
+      displayName: 'web',
+      testEnvironment: '<rootDir>/test/jsdom.js',
+      setupFiles: ['<rootDir>/test/words.ts'],
+      setupFilesAfterEnv: ['<rootDir>/test/browser.ts'],
+      moduleNameMapper: {
+        '^virtual:endpoints$': '<rootDir>/test/virtualEndpoints.ts',
+        '^virtual:checks$': '<rootDir>/test/virtualChecks.ts',
+      },
+      testMatch: ['<rootDir>/web/**/*.test.tsx'],
     },
     {
       ...common,

@@ -15,13 +15,33 @@ const endpoints: Plugin = {
   resolveId: (id) => (id === 'virtual:endpoints' ? `\0${id}` : undefined),
   load(id) {
     if (id !== '\0virtual:endpoints') return undefined
-    const printed = execFileSync(process.execPath, ['--import', 'tsx', here('scripts/endpoints.ts')], {
-      cwd: here('.'),
-      encoding: 'utf8',
-    })
-    return `export const { endpoints, topics } = ${printed}`
+    return `export const { endpoints, topics } = ${printedBy('scripts/endpoints.ts')}`
   },
 }
+
+/** What is sent to each endpoint is checked first by a small program of its own, fetched when it is first needed. */
+const checks: Plugin = {
+  name: 'checks',
+  resolveId: (id) => (/^virtual:checks?($|\/)/.test(id) ? `\0${id}` : undefined),
+  load(id) {
+    if (!id.startsWith('\0virtual:check')) return undefined
+    const programs = checkPrograms()
+    const [, one] = id.split('/')
+    if (one) return programs[one]
+    const loads = Object.keys(programs).map((name) => `${name}: () => import('virtual:check/${name}')`)
+    return `export const checks = { ${loads.join(', ')} }`
+  },
+}
+
+let programs: Record<string, string> | undefined
+const checkPrograms = (): Record<string, string> => (programs ??= JSON.parse(printedBy('scripts/checks.ts')))
+
+const printedBy = (script: string): string =>
+  execFileSync(process.execPath, ['--import', 'tsx', here(script)], {
+    cwd: here('.'),
+    encoding: 'utf8',
+    maxBuffer: 64 * 1024 * 1024,
+  })
 
 /** Packs what can be packed, once, as tightly as it goes; whoever serves the files takes what the browser reads. */
 const packed: Plugin = {
@@ -41,7 +61,7 @@ const packed: Plugin = {
 
 export default defineConfig({
   root: here('web'),
-  plugins: [react(), tailwindcss(), endpoints, packed],
+  plugins: [react(), tailwindcss(), endpoints, checks, packed],
   build: {
     outDir: '../dist/web',
     emptyOutDir: true,

@@ -2,7 +2,8 @@ import { Type } from '@sinclair/typebox'
 import { languages } from '#core/words/say'
 import { endpoint } from './endpoint'
 import { roles } from './roles'
-import { Done, Id, LinkToken, oneOf, orNull, singleLine } from './shapes'
+import { Done, Id, LinkToken, oneOf, orNull } from './shapes'
+import { singleLine } from './singleLine'
 
 export const Mail = Type.String({ format: 'email', maxLength: 200 })
 const Password = Type.String({ minLength: 12, maxLength: 200 })

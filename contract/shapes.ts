@@ -1,4 +1,5 @@
 import { type TSchema, Type } from '@sinclair/typebox'
+import { singleLine } from './singleLine'
 
 /** Shapes that several features use. */
 
@@ -9,8 +10,6 @@ export const Moment = Type.String({ format: 'date-time' })
 export const PartialDay = Type.String({ pattern: '^\\d{4}(-\\d{2}(-\\d{2})?)?~?$' })
 export const LinkToken = Type.String({ pattern: '^[A-Za-z0-9_-]{32,64}$' })
 export const Version = Type.Integer({ minimum: 0 })
-/** Text of one line, without control characters, as a name is. */
-export const singleLine = '^[^\\p{Cc}]*$'
 export const ShortText = Type.String({ maxLength: 200, pattern: singleLine })
 export const LongText = Type.String({ maxLength: 4000 })
 export const Reason = Type.String({ minLength: 3, maxLength: 1000 })

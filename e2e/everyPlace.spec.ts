@@ -26,17 +26,9 @@ const people: { who: string; mail?: string; from: string[]; atLeast: number }[] 
   { who: 'an administrator', mail: 'anselm@vallorne.example', from: ['/desk'], atLeast: 25 },
 ]
 
-/** Goes to a place as a link of the page does, without loading the application anew. */
-const go = (page: Page, address: string) =>
-  page.evaluate((to) => {
-    history.pushState(null, '', to)
-    dispatchEvent(new PopStateEvent('popstate', { state: null }))
-  }, address)
-
 /** Goes wherever the links lead somebody, and says what was wrong there. */
 async function follow(page: Page, { mail, from }: (typeof people)[number]) {
   if (mail) await signIn(page, mail)
-  else await page.goto('/')
   const wrong: string[] = []
   let at = ''
   const found = (what: string) => void wrong.push(`${at}: ${what}`)
@@ -52,7 +44,7 @@ async function follow(page: Page, { mail, from }: (typeof people)[number]) {
     if (visited.has(kind)) continue
     visited.add(kind)
     at = next
-    await go(page, next)
+    await page.goto(next)
     await page.locator('h1, h2').first().waitFor()
     await page.waitForLoadState('networkidle')
     if ((await page.locator('main').count()) !== 1) found('not one main part')

@@ -54,16 +54,24 @@ function jest(name: 'unit' | 'server'): Part {
   }
 }
 
-/** Kills server and database a few times while people write; `npm run faults` is the long form. */
-const faults: Part = {
-  name: 'faults',
-  run: () => {
-    const given = ['--sessions', '24', '--kills', '3', '--data', '.check/faults']
-    const fine =
-      spawnSync(process.execPath, ['--import', 'tsx', 'scripts/faults.ts', ...given], { stdio: 'inherit' }).status === 0
-    return { passed: Number(fine), failed: Number(!fine), skipped: 0 }
-  },
+/** A program of ours that ends well or does not. */
+function program(name: string, ...given: [string, ...string[]]): Part {
+  return {
+    name,
+    run: () => {
+      const fine = spawnSync(process.execPath, ['--import', 'tsx', ...given], { stdio: 'inherit' }).status === 0
+      return { passed: Number(fine), failed: Number(!fine), skipped: 0 }
+    },
+  }
 }
+
+/** What takes long and gates nothing: `./check long`. */
+const slow: Part[] = [
+  // Kills server and database while people write.
+  program('many faults', 'scripts/faults.ts', '--sessions', '48', '--kills', '6', '--data', '.check/faults'),
+  plain('mutants', ['stryker', 'run']),
+  program('bench', 'bench/main.ts', 'desk', '100000'),
+]
 
 const browser: Part = {
   name: 'browser',
@@ -103,14 +111,17 @@ const parts: Part[] = [
   plain('knip', ['knip']),
   jest('unit'),
   jest('server'),
-  faults,
+  program('faults', 'scripts/faults.ts', '--sessions', '12', '--kills', '1', '--data', '.check/faults'),
   browser,
 ]
 
 const wanted = process.argv[2] ?? 'all'
-const chosen = parts.filter(({ name }) => wanted === 'all' || wanted === name)
+const chosen =
+  wanted === 'all' ? parts : wanted === 'long' ? slow : [...parts, ...slow].filter(({ name }) => wanted === name)
 if (chosen.length === 0) {
-  console.error(`There is no part "${wanted}". Parts: ${parts.map(({ name }) => name).join(', ')}.`)
+  console.error(
+    `There is no part "${wanted}". Parts: all, long, ${[...parts, ...slow].map(({ name }) => name).join(', ')}.`,
+  )
   process.exit(2)
 }
 rmSync(reports, { recursive: true, force: true })

@@ -8,3 +8,10 @@ declare module 'virtual:endpoints' {
   >
   export const topics: readonly Topic[]
 }
+
+/** Checks of what is sent, by the endpoint: programs that Ajv has made of the contract's shapes. */
+declare module 'virtual:checks' {
+  import type { ValidateFunction } from 'ajv'
+
+  export const checks: Record<string, (() => Promise<{ validate: ValidateFunction }>) | undefined>
+}

@@ -1,6 +1,6 @@
 import type { File } from '#contract/desk'
 import { type FieldKey, fieldKeys } from '#core/comparison/compareClaim'
-import { covered, type HiddenKind, hiddenKindOfClaim, mayReveal } from '#core/privacy/hidden'
+import { covered, type HiddenKind, hiddenKindOfClaim, kindOfSubject, mayReveal } from '#core/privacy/hidden'
 import { comparisonSentence } from '#core/words/comparison'
 import { say } from '#core/words/say'
 import { labelOf } from '../records/claims/label'
@@ -40,7 +40,11 @@ export function fileView(file: File, { roles, shown, hidesName }: Reader & { hid
   const named = hidesName && covers('name')
   for (const { hidden: subject } of file.answers)
     if (subject && !hidden.some((part) => part.subject === subject) && !shown.has(subject))
-      hidden.push({ subject, label: subject, mayReveal: mayReveal(roles, subject as HiddenKind) })
+      hidden.push({
+        subject,
+        label: hiddenWords(kindOfSubject(subject)!),
+        mayReveal: mayReveal(roles, subject as HiddenKind),
+      })
   const view = {
     ...file,
     candidate: { ...file.candidate, born: born ? null : file.candidate.born },

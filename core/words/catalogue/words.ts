@@ -40,6 +40,7 @@ import type reason from './reason.en'
 import type reply from './reply.en'
 import type role from './role.en'
 import type rules from './rules.en'
+import type shape from './shape.en'
 import type state from './state.en'
 import type status from './status.en'
 import type step from './step.en'
@@ -95,6 +96,7 @@ export type Words = typeof access &
   typeof reply &
   typeof role &
   typeof rules &
+  typeof shape &
   typeof state &
   typeof status &
   typeof step &

@@ -1,6 +1,5 @@
+import type { Fault } from '#contract/faults'
 import { type Coded, coded, sayCoded } from '#core/words/say'
-
-export type Fault = { pointer: string; message: string }
 
 /** An error that is meant for the caller, as problem details (RFC 9457). Its words are said when it is answered with. */
 export class Problem extends Error {
@@ -32,7 +31,7 @@ export const notAllowed = (detail?: Coded) =>
   new Problem(403, 'not-allowed', coded('problem.not-allowed'), detail ? { detail } : {})
 export const signInFirst = () => new Problem(401, 'sign-in-first', coded('problem.sign-in-first'))
 export const invalid = (faults: Fault[]) =>
-  new Problem(422, 'invalid', coded('problem.invalid', { count: faults.length }), { faults })
+  new Problem(422, 'invalid', coded('shape.invalid', { count: faults.length }), { faults })
 export const invalidField = (pointer: string, message: string) => invalid([{ pointer, message }])
 export const conflict = (code: string, words: Coded, more: Record<string, unknown> = {}) =>
   new Problem(409, code, words, more)

@@ -1,10 +1,10 @@
 import type { TSchema } from '@sinclair/typebox'
-import { Ajv, type ErrorObject, type ValidateFunction } from 'ajv'
+import { Ajv, type ValidateFunction } from 'ajv'
 import addFormats from 'ajv-formats'
+import { type Fault, faultsIn } from '#contract/faults'
 import { ConditionSchema } from '#contract/rules'
-import { singleLine } from '#contract/shapes'
 import { say } from '#core/words/say'
-import { type Fault, invalid } from '../errors/problems'
+import { invalid } from '../errors/problems'
 
 const ajv = addFormats.default(new Ajv({ allErrors: true, coerceTypes: false, strict: false }))
 ajv.addSchema(ConditionSchema)
@@ -62,9 +62,7 @@ const merged = (parts: readonly ObjectShape[]) => ({
 /** What no database takes, wherever it stands: the character NUL, and half of a pair of surrogates. */
 function unwritable(value: unknown, pointer: string): Fault[] {
   if (typeof value === 'string')
-    return value.includes('\u0000') || !isWellFormed(value)
-      ? [{ pointer, message: say('problem.shape.character') }]
-      : []
+    return value.includes('\u0000') || !isWellFormed(value) ? [{ pointer, message: say('shape.character') }] : []
   if (typeof value !== 'object' || value === null) return []
   return Object.entries(value).flatMap(([key, inner]) => [
     ...unwritable(key, pointer),
@@ -82,49 +80,4 @@ export const faultsOfReply = (schema: TSchema, value: unknown): Fault[] => fault
 export function faultsOf(schema: TSchema, value: unknown, place: string): Fault[] {
   const validator = validatorOf(schema)
   return validator(value) ? [] : faultsIn(validator.errors ?? [], place)
-}
-
-function faultsIn(errors: readonly ErrorObject[], place: string): Fault[] {
-  // A union reports every branch that did not fit; the deepest complaints are the ones about what was meant.
-  const deepest = Math.max(...errors.map(({ instancePath }) => instancePath.split('/').length))
-  const useful = errors.filter(
-    ({ keyword, instancePath }) =>
-      keyword !== 'anyOf' && keyword !== 'const' && (errors.length < 4 || instancePath.split('/').length === deepest),
-  )
-  const chosen = useful.length > 0 ? useful : errors
-  return chosen.map((error) => {
-    const missing =
-      error.keyword === 'required' ? `/${(error.params as { missingProperty: string }).missingProperty}` : ''
-    return { pointer: `${place}${error.instancePath}${missing}`, message: wordsFor(error) }
-  })
-}
-
-const formats = ['email', 'date', 'uuid', 'date-time'] as const
-
-function wordsFor({ keyword, params }: ErrorObject): string {
-  const { limit } = params as { limit: number }
-  switch (keyword) {
-    case 'required':
-      return say('problem.shape.missing')
-    case 'minLength':
-      return limit === 1 ? say('problem.shape.empty') : say('problem.shape.tooShort', { limit })
-    case 'maxLength':
-      return say('problem.shape.tooLong', { limit })
-    case 'format': {
-      const format = formats.find((known) => known === params.format)
-      return say(format ? `problem.shape.${format}` : 'problem.shape.form')
-    }
-    case 'enum':
-      return say('problem.shape.oneOf', { values: params.allowedValues.join(', ') })
-    case 'pattern':
-      return say(params.pattern === singleLine ? 'problem.shape.oneLine' : 'problem.shape.form')
-    case 'minimum':
-      return say('problem.shape.atLeast', { limit })
-    case 'maximum':
-      return say('problem.shape.atMost', { limit })
-    case 'additionalProperties':
-      return say('problem.shape.unknown', { property: params.additionalProperty })
-    default:
-      return say('problem.shape.wrong')
-  }
 }

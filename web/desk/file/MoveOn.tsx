@@ -3,6 +3,7 @@ import { Temporal } from 'temporal-polyfill'
 import type { File } from '#contract/desk'
 import { writeWhen } from '#core/dates/write'
 import { openAt, upToGate } from '#core/requirements/evaluate'
+import { requirementTitle } from '#core/words/requirementTitle'
 import { say } from '#core/words/say'
 import { api } from '../../api'
 import { Button } from '../../ui/Button'
@@ -76,7 +77,7 @@ function Requirement({ file, outcome }: { file: File; outcome: File['outcomes'][
     const done = await act({ params: { id: file.id }, body: { requirement: outcome.requirement, reason } })
     if (!done) return
     setWaiving(false)
-    toast(say('file.waivedTitle', { title: outcome.title }))
+    toast(say('file.waivedTitle', { title: requirementTitle(outcome) }))
   }
   return (
     <div>
@@ -85,7 +86,7 @@ function Requirement({ file, outcome }: { file: File; outcome: File['outcomes'][
           <Mark name={outcome.reason.code === 'waived' ? 'waived' : open ? 'claimed' : 'confirmed'} />
         </span>
         <span className="min-w-0 flex-1">
-          <span className="font-semibold">{outcome.title}</span>{' '}
+          <span className="font-semibold">{requirementTitle(outcome)}</span>{' '}
           <span className="text-ink-2">{file.words[outcome.requirement]?.why}</span>
         </span>
         {open && (
@@ -95,7 +96,7 @@ function Requirement({ file, outcome }: { file: File; outcome: File['outcomes'][
           <Button
             kind="quiet"
             onClick={() => setWaiving(true)}
-            aria-label={say('file.waiveTitle', { title: outcome.title })}
+            aria-label={say('file.waiveTitle', { title: requirementTitle(outcome) })}
             className="!py-0"
           >
             {say('file.waive')}

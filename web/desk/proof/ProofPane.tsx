@@ -1,5 +1,6 @@
 import type { File } from '#contract/desk'
 import { say } from '#core/words/say'
+import { translated } from '#core/words/translations'
 import { Mark } from '../../ui/Mark'
 import type { Row } from '../file/rows'
 import { ClaimProof } from './ClaimProof'
@@ -70,7 +71,10 @@ function RequirementProof({ file, row }: { file: File; row: Extract<Row, { of: '
       <p className="mt-1">{file.words[row.outcome.requirement]?.why}</p>
       {requirement && (
         <p className="mt-2 text-ink-2">
-          {say('proof.itIsNeededByThe', { why: requirement.why, gate: requirement.gate })}
+          {say('proof.itIsNeededByThe', {
+            why: translated(requirement).why,
+            gate: say(`state.gate.${requirement.gate}`),
+          })}
         </p>
       )}
       {requirement?.asks.kind === 'fee' && row.outcome.state === 'unmet' && (

@@ -1,0 +1,28 @@
+/** `npm run mutants [-- --mutate core/fees/*.ts]`: changes the core in small ways, and counts which changes no test notices. */
+export default {
+  mutate: ['core/**/*.ts', '!core/**/*.test.ts', '!core/words/**'],
+  testRunner: 'jest',
+  testRunnerNodeArgs: ['--experimental-vm-modules', '--disable-warning=ExperimentalWarning'],
+  jest: { configFile: 'jest.mutants.config.js' },
+  coverageAnalysis: 'perTest',
+  concurrency: 2,
+  timeoutMS: 4000,
+  reporters: ['clear-text', 'json', 'progress-append-only'],
+  clearTextReporter: { allowColor: false, reportTests: false, logTests: false },
+  jsonReporter: { fileName: '.check/mutants.json' },
+  tempDirName: '.check/stryker',
+  ignorePatterns: [
+    '.data',
+    '.check',
+    'dist',
+    'docs',
+    'test-results',
+    'web',
+    'server',
+    'scenario',
+    'standins',
+    'e2e',
+    'bench',
+  ],
+  thresholds: { high: 92, low: 88, break: 88 },
+}

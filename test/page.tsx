@@ -1,0 +1,84 @@
+import { type RenderResult, render } from '@testing-library/react'
+import { userEvent } from '@testing-library/user-event'
+import { Tooltip } from 'radix-ui'
+import type { ReactElement } from 'react'
+import { Provider } from 'react-redux'
+import { createMemoryRouter, RouterProvider } from 'react-router'
+import type { Endpoint, Reply } from '#contract/endpoint'
+import { type Contract, contract } from '#contract/index'
+import type { Role } from '#contract/roles'
+import { api, type Problem } from '../web/api'
+import { store } from '../web/store'
+import { checks } from './virtualChecks'
+
+type Name = keyof Contract
+/** What a call is answered with: a reply of the contract's shape, or a problem. */
+type Answer<N extends Name> = Reply<Contract[N]> | { problem: Partial<Problem> & { status: number } } | 'no connection'
+type Answers = { [N in Name]?: Answer<N> | ((call: Call) => Answer<N>) }
+export type Call = { name: Name; params: Record<string, string>; query: Record<string, string>; body: unknown }
+
+const shown = Object.entries(contract).map(([name, endpoint]) => ({
+  name: name as Name,
+  endpoint: endpoint as Endpoint,
+  pattern: new RegExp(`^${endpoint.path.replace(/:(\w+)/g, '(?<$1>[^/]+)')}$`),
+}))
+
+/** A session as the server tells it. */
+export const sessionOf = (...roles: Role[]): Reply<Contract['readSession']> =>
+  ({
+    csrf: 'x'.repeat(43),
+    account: {
+      id: '0190a3f0-0000-7000-8000-000000000001',
+      name: 'Ines',
+      mail: 'ines@vallorne.example',
+      roles,
+      language: 'en',
+      codes: false,
+    } as never,
+    demo: false,
+    codesFirst: false,
+  }) as never
+
+/**
+ * Draws a part of the pages as it stands in the application, with a server that answers as it is told and takes only what
+ * the contract lets in.
+ *
+ * @returns what was drawn, somebody who clicks and types, and every change that was sent
+ */
+export async function showPage(
+  part: ReactElement,
+  { roles = ['coordinator'], at = '/', ...answers }: Answers & { roles?: Role[]; at?: string } = {},
+): Promise<RenderResult & { user: ReturnType<typeof userEvent.setup>; sent: Call[] }> {
+  const sent: Call[] = []
+  const all = { readSession: sessionOf(...roles), ...answers } as Record<string, unknown>
+  globalThis.fetch = (async (address: string | URL, init: RequestInit = {}) => {
+    const url = new URL(String(address), 'http://house.test')
+    const method = init.method ?? 'GET'
+    const known = shown.find(({ endpoint, pattern }) => endpoint.method === method && pattern.test(url.pathname))
+    if (!known) throw new Error(`nothing answers ${method} ${url.pathname}`)
+    const body = typeof init.body === 'string' ? JSON.parse(init.body) : init.body
+    const params = { ...known.pattern.exec(url.pathname)!.groups }
+    const call: Call = { name: known.name, params, query: Object.fromEntries(url.searchParams), body }
+    if (method !== 'GET') sent.push(call)
+    const validate = body !== undefined && (await checks[known.name]?.())?.validate
+    if (validate && !validate(body))
+      throw new Error(`${known.name} would be refused: ${JSON.stringify(validate.errors)}`)
+    const told = all[known.name]
+    if (told === undefined) throw new Error(`the test does not say what ${known.name} answers`)
+    const answer = typeof told === 'function' ? told(call) : told
+    if (answer === 'no connection') throw new TypeError('Failed to fetch')
+    const { problem } = answer as { problem?: Problem }
+    const reply = problem ? { code: 'refused', title: 'Refused', ...problem } : answer
+    return { ok: !problem, status: problem?.status ?? 200, json: async () => reply } as Response
+  }) as typeof fetch
+  store.dispatch(api.util.resetApiState())
+  const router = createMemoryRouter([{ path: '*', element: part }], { initialEntries: [at] })
+  const drawn = render(
+    <Provider store={store}>
+      <Tooltip.Provider>
+        <RouterProvider router={router} />
+      </Tooltip.Provider>
+    </Provider>,
+  )
+  return { ...drawn, user: userEvent.setup(), sent }
+}
