@@ -28,7 +28,7 @@ function plain(name: string, ...commands: [string, ...string[]][]): Part {
   }
 }
 
-function jest(name: 'unit' | 'server'): Part {
+function jest(name: 'unit' | 'server', ...projects: string[]): Part {
   return {
     name,
     run: () => {
@@ -36,7 +36,15 @@ function jest(name: 'unit' | 'server'): Part {
       const env = { ...process.env, NODE_OPTIONS: '--experimental-vm-modules --disable-warning=ExperimentalWarning' }
       const { status } = spawnSync(
         bin('jest'),
-        ['--selectProjects', name, '--testTimeout=30000', '--maxWorkers=2', '--json', `--outputFile=${report}`],
+        [
+          '--selectProjects',
+          name,
+          ...projects,
+          '--testTimeout=30000',
+          '--maxWorkers=2',
+          '--json',
+          `--outputFile=${report}`,
+        ],
         { stdio: ['ignore', 'ignore', 'inherit'], env },
       )
       const result = readJson(report) as
@@ -109,7 +117,7 @@ const parts: Part[] = [
     ['depcruise', '--config', '.dependency-cruiser-folders.cjs', 'server'],
   ),
   plain('knip', ['knip']),
-  jest('unit'),
+  jest('unit', 'web'),
   jest('server'),
   program('faults', 'scripts/faults.ts', '--sessions', '12', '--kills', '1', '--data', '.check/faults'),
   browser,

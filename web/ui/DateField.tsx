@@ -26,17 +26,23 @@ export function DateField({ label, value, onChange, help, error, blanks = [], op
   const blank = blanks.find((candidate) => candidate.value === value)
   const [text, setText] = useState(blank ? '' : writeWhen(value))
   const [unread, setUnread] = useState(false)
+  // What was told last: only what comes from outside replaces what is typed.
+  const told = useRef(value)
+  const tell = (iso: string) => {
+    told.current = iso
+    onChange(iso)
+  }
   useEffect(() => {
-    // Only what comes from outside replaces what is typed: what is being typed already says the same.
-    if (value === '' || readTyped(text) === value) return
-    if (text !== (blank ? '' : writeWhen(value))) setText(blank ? '' : writeWhen(value))
-  }, [value, text, blank])
+    if (value === told.current) return
+    told.current = value
+    setText(writeWhen(value))
+  }, [value])
   const leave = () => {
-    if (text.trim() === '') return onChange('')
+    if (text.trim() === '') return tell('')
     const iso = readTyped(text)
     setUnread(!iso)
     if (iso) {
-      onChange(iso)
+      tell(iso)
       setText(writeWhen(iso))
     }
   }
@@ -44,7 +50,7 @@ export function DateField({ label, value, onChange, help, error, blanks = [], op
     <div>
       <TextField
         label={label}
-        value={text}
+        value={blank ? '' : text}
         disabled={blank !== undefined}
         optional={optional}
         hidden={hidden}
@@ -53,8 +59,7 @@ export function DateField({ label, value, onChange, help, error, blanks = [], op
         onChange={(event) => {
           setText(event.target.value)
           setUnread(false)
-          const iso = readTyped(event.target.value)
-          onChange(iso ?? '')
+          tell(readTyped(event.target.value) ?? '')
         }}
         onBlur={leave}
         inside={
@@ -64,7 +69,7 @@ export function DateField({ label, value, onChange, help, error, blanks = [], op
             onChoose={(iso) => {
               setUnread(false)
               setText(writeWhen(iso))
-              onChange(iso)
+              tell(iso)
             }}
           />
         }
@@ -77,7 +82,10 @@ export function DateField({ label, value, onChange, help, error, blanks = [], op
             type="checkbox"
             className="accent-confirmed"
             checked={value === choice.value}
-            onChange={(event) => onChange(event.target.checked ? choice.value : '')}
+            onChange={(event) => {
+              setText('')
+              tell(event.target.checked ? choice.value : '')
+            }}
           />
           {choice.label}
         </label>

@@ -4,6 +4,7 @@ import type { File } from '#contract/desk'
 import { writeWhen } from '#core/dates/write'
 import { openAt, upToGate } from '#core/requirements/evaluate'
 import { requirementTitle } from '#core/words/requirementTitle'
+import { rolesWords } from '#core/words/roles'
 import { say } from '#core/words/say'
 import { api } from '../../api'
 import { Button } from '../../ui/Button'
@@ -105,7 +106,7 @@ function Requirement({ file, outcome }: { file: File; outcome: File['outcomes'][
       </div>
       {open && !may && requirement && requirement.waivableBy.length > 0 && (
         <p className="pl-6 text-[0.8333rem] text-ink-3">
-          {say('file.mayBeWaivedBy', { value: requirement.waivableBy.join(', ') })}
+          {say('file.mayBeWaivedBy', { value: rolesWords(requirement.waivableBy) })}
         </p>
       )}
       {waiving && (

@@ -119,6 +119,7 @@ function newComparison(known: readonly KnownFact[]): Comparison {
   return first ? comparisonOf(first, operatorsOf[first.kind][0]!) : { fact: '', is: 'yes' }
 }
 
+const isDay = (iso: string) => /^\d{4}-\d{2}-\d{2}$/.test(iso)
 const today = () => new Date().toISOString().slice(0, 10)
 
 /** A comparison of a fact to begin with. */
@@ -207,7 +208,13 @@ function ComparisonRow({ comparison, known, onChange }: RowProps) {
           onChange={(event) => put(event.target.value)}
         />
       ) : fact?.kind === 'date' ? (
-        <DateField label={say('composer.withWhat')} hidden value={writtenValue(comparison)} onChange={put} />
+        <DateField
+          label={say('composer.withWhat')}
+          hidden
+          value={writtenValue(comparison)}
+          // What is not a whole day yet is still being typed.
+          onChange={(iso) => isDay(iso) && put(iso)}
+        />
       ) : (
         <TextField
           label={say('composer.withWhat')}

@@ -50,8 +50,10 @@ export function useAutosave(draft: Draft): Autosave {
   latest.current = {
     typed,
     clashes,
-    version: Math.max(latest.current.version, draft.version),
-    answers: draft.answers,
+    // Of what the server is known to hold the newest stands, its version and its answers together.
+    ...(draft.version >= latest.current.version
+      ? { version: draft.version, answers: draft.answers }
+      : { version: latest.current.version, answers: latest.current.answers }),
   }
   const busy = useRef(false)
 
@@ -107,7 +109,7 @@ export function useAutosave(draft: Draft): Autosave {
       )
     if (result.data) {
       const { version: saved, answers, left, savedAt } = result.data
-      latest.current.version = saved
+      Object.assign(latest.current, { version: saved, answers })
       learn({ version: saved, answers, left, savedAt })
       setState(Object.keys(wrong).length === 0 ? 'saved' : 'refused')
       setTyped((now) => afterSaving(now, changes, answers))

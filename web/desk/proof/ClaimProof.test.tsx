@@ -1,0 +1,126 @@
+import { screen, waitFor, within } from '@testing-library/react'
+import type { Role } from '#contract/roles'
+import { aDocument, aFile, aLicence, anEnquiry } from '../../../test/deskFile'
+import { showPage } from '../../../test/page'
+import { ClaimProof } from './ClaimProof'
+
+const agreed = (over: Parameters<typeof aLicence>[0] = {}) =>
+  aLicence(
+    {
+      rung: 'asked',
+      documents: [aDocument({ state: 'seen', seenBy: 'Ines Caldwell', seenAt: '2026-11-19T08:00:00.000Z' })],
+      ...over,
+    },
+    {
+      comparison: { fields: [], explanations: [], outcome: 'agrees' },
+      sentence: { head: 'Everything agrees.', detail: '' },
+      enquiries: [anEnquiry()],
+      proposed: 'confirmed',
+    },
+  )
+
+const show = (claim: ReturnType<typeof aLicence>, roles: Role[], more: Parameters<typeof showPage>[1] = {}) =>
+  showPage(<ClaimProof file={aFile({ claims: [claim] })} claim={claim} />, { roles, ...more })
+
+const buttons = () =>
+  screen
+    .getAllByRole('button')
+    .map(({ textContent }) => textContent ?? '')
+    .filter((words) => / ?[A-Z]$/.test(words))
+
+test('a reply that agrees is confirmed by one key, with the version that was seen', async () => {
+  const claim = agreed()
+  const { user, sent } = await show(claim, ['coordinator'], { decideClaim: { findingId: claim.id } })
+  await screen.findByRole('button', { name: /^Confirm/ })
+  await user.keyboard('c')
+  await waitFor(() => expect(sent).toHaveLength(1))
+  expect(sent[0]).toMatchObject({
+    name: 'decideClaim',
+    params: { id: claim.id },
+    body: { version: 3, decision: 'confirmed', note: '' },
+  })
+})
+
+test.each<[Role, boolean]>([
+  ['coordinator', true],
+  ['administrator', true],
+  ['hiring manager', false],
+  ['assessor', false],
+])('a %s sees buttons to decide: %s, and the key does no more than they', async (role, decides) => {
+  const claim = agreed()
+  const { user, sent } = await show(claim, [role], { decideClaim: { findingId: claim.id } })
+  await screen.findByText('Everything agrees.')
+  if (decides) await screen.findByRole('button', { name: /^Confirm/ })
+  else expect(screen.queryByRole('button', { name: /^Confirm/ })).toBeNull()
+  await user.keyboard('c')
+  await waitFor(() => expect(sent).toHaveLength(decides ? 1 : 0))
+})
+
+test('whoever may not open papers is told so and is shown none', async () => {
+  await show(agreed(), ['assessor'])
+  expect(await screen.findByText(/Card.pdf/)).toBeTruthy()
+  expect(screen.queryByRole('button', { name: /Open beside the claim/ })).toBeNull()
+})
+
+test('a contradiction asks for words before it is recorded', async () => {
+  const claim = aLicence(
+    { rung: 'asked' },
+    {
+      comparison: { fields: [], explanations: [], outcome: 'contradicts' },
+      sentence: { head: 'One field contradicts.', detail: 'Valid through: different.' },
+      enquiries: [anEnquiry()],
+      proposed: 'contradicted',
+    },
+  )
+  const { user, sent } = await show(claim, ['coordinator'], { decideClaim: { findingId: claim.id } })
+  await screen.findByText('One field contradicts.')
+  await screen.findByRole('button', { name: /^Record contradiction/ })
+  await user.keyboard('x')
+  const dialog = await screen.findByRole('dialog')
+  expect(sent).toEqual([])
+  await user.type(within(dialog).getByRole('textbox'), 'The register says 2028.')
+  await user.click(within(dialog).getByRole('button', { name: /contradiction/i }))
+  await waitFor(() =>
+    expect(sent[0]?.body).toMatchObject({ decision: 'contradicted', note: 'The register says 2028.' }),
+  )
+})
+
+test('letters that are typed into a field decide nothing', async () => {
+  const claim = agreed()
+  const { user, sent } = await showPage(
+    <>
+      <input aria-label="Note" />
+      <ClaimProof file={aFile({ claims: [claim] })} claim={claim} />
+    </>,
+    { decideClaim: { findingId: claim.id } },
+  )
+  await screen.findByRole('button', { name: /^Confirm/ })
+  await user.type(screen.getByLabelText('Note'), 'ccc')
+  expect(sent).toEqual([])
+})
+
+test('what is settled asks for nothing more', async () => {
+  await show(agreed({ rung: 'confirmed' }), ['coordinator'])
+  await screen.findByText('Everything agrees.')
+  await waitFor(() => expect(buttons()).toEqual([]))
+  expect(screen.getByText(/settled/i)).toBeTruthy()
+})
+
+test('what was asked, answered and decided stands beneath, the newest first, and undone decisions as such', async () => {
+  const claim = agreed()
+  claim.proof.findings = [
+    {
+      id: claim.id,
+      decision: 'confirmed',
+      note: 'Looks fine',
+      by: 'Ines Caldwell',
+      at: '2026-11-25T08:00:00.000Z',
+      undone: true,
+    },
+  ]
+  await show(claim, ['coordinator'])
+  const lines = (await screen.findAllByRole('listitem')).map(({ textContent }) => textContent)
+  expect(lines[0]).toMatch(/25 Nov.*undone.*confirmed by Ines Caldwell.*Looks fine/i)
+  expect(lines[1]).toMatch(/24 Nov.*Card office/)
+  expect(lines[2]).toMatch(/20 Nov.*Ines Caldwell/)
+})
