@@ -2,9 +2,10 @@
 export default {
   mutate: ['core/**/*.ts', '!core/**/*.test.ts', '!core/words/**'],
   testRunner: 'jest',
-  testRunnerNodeArgs: ['--experimental-vm-modules', '--disable-warning=ExperimentalWarning'],
   jest: { configFile: 'jest.mutants.config.js' },
   coverageAnalysis: 'perTest',
+  incremental: true,
+  incrementalFile: '.mutants/incremental.json',
   concurrency: 2,
   timeoutMS: 4000,
   reporters: ['clear-text', 'json', 'progress-append-only'],
