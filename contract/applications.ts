@@ -1,23 +1,12 @@
 import { type Static, Type } from '@sinclair/typebox'
 import type { Form, Question } from '#core/form/form'
+import { stages } from '#core/hiring/stages'
 import type { Outcome, Requirement } from '#core/requirements/requirement'
 import { Answers } from './answers'
 import { Claim } from './claims'
 import { endpoint } from './endpoint'
 import { Day, Done, Id, listOfCore, Moment, ofCore, oneOf, orNull, Reason, Version } from './shapes'
 import { OwnVouching } from './vouching'
-
-export const stages = [
-  'being written',
-  'sent',
-  'shortlisted',
-  'offered',
-  'cleared',
-  'withdrawn',
-  'declined',
-  'turned down',
-] as const
-export type Stage = (typeof stages)[number]
 
 const candidate = ['candidate'] as const
 const byId = Type.Object({ id: Id })

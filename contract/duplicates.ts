@@ -1,6 +1,6 @@
 import { Type } from '@sinclair/typebox'
 import type { Agreement } from '#core/comparison/samePerson'
-import { stages } from './applications'
+import { stages } from '#core/hiring/stages'
 import { endpoint } from './endpoint'
 import { HiddenPart } from './privacy'
 import { Done, Id, listOfCore, Moment, oneOf, orNull, Reason } from './shapes'

@@ -1,7 +1,7 @@
 import { Type } from '@sinclair/typebox'
+import { stages } from '#core/hiring/stages'
 import { importFields } from '#core/importing/fields'
 import { rungs } from '#core/requirements/requirement'
-import { stages } from './applications'
 import { endpoint } from './endpoint'
 import { Done, Id, Moment, oneOf, orNull } from './shapes'
 

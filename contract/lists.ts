@@ -1,5 +1,5 @@
 import { type Static, Type } from '@sinclair/typebox'
-import { stages } from './applications'
+import { stages } from '#core/hiring/stages'
 import { queues } from './desk'
 import { endpoint } from './endpoint'
 import { InLanguages } from './messages'

@@ -1,8 +1,9 @@
 import { Type } from '@sinclair/typebox'
 import type { Form } from '#core/form/form'
+import { stages } from '#core/hiring/stages'
 import type { Requirement } from '#core/requirements/requirement'
 import { endpoint } from './endpoint'
-import { Day, Id, listOfCore, Moment, ofCore, orNull } from './shapes'
+import { Day, Id, listOfCore, Moment, ofCore, oneOf, orNull } from './shapes'
 
 const VacancyLine = Type.Object({
   id: Id,
@@ -67,7 +68,7 @@ export const readVacancy = endpoint({
       requirements: listOfCore<Requirement>(),
       names: Type.Record(Type.String(), Type.String()),
       form: ofCore<Form>(Type.Array(Type.Object({}))),
-      mine: orNull(Type.Object({ id: Id, stage: Type.String() })),
+      mine: orNull(Type.Object({ id: Id, stage: oneOf(stages) })),
     }),
   ]),
   invalidates: ['vacancies'],

@@ -1,5 +1,6 @@
 import { type AnswerValue, faultOf } from '#core/form/answer'
 import { becauseKey, type Form, questionsOf, type Section } from '#core/form/form'
+import { isSent } from '#core/hiring/stages'
 import { coded } from '#core/words/say'
 import type { Account, Deps } from '../platform/deps'
 import { conflict, notFound } from '../platform/errors/problems'
@@ -42,7 +43,7 @@ export function takenOverFrom(earlier: readonly Application[], form: Form) {
 /** The candidate confirms all that a section took over: its answers, or the claims it shows. */
 export async function confirmSection(deps: Deps, actor: Account, id: string, key: string) {
   const application = await ownApplication(actor, id, { lock: true })
-  if (application.stage !== 'being written') throw conflict('already-sent', coded('problem.thisApplicationHasBeenSent'))
+  if (isSent(application)) throw conflict('already-sent', coded('problem.thisApplicationHasBeenSent'))
   const { form } = await rulesOfApplication(application, await vacancyById(application.vacancyId))
   const section = form.find((candidate) => candidate.key === key)
   if (!section) throw notFound()

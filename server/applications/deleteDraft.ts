@@ -1,3 +1,4 @@
+import { isSent } from '#core/hiring/stages'
 import { coded } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import type { Account, Deps } from '../platform/deps'
@@ -9,8 +10,7 @@ import { eraseDraft } from './erase'
 /** Deletes an application that was never sent, with its answers. What the file holds of its person stays. */
 export async function deleteDraft(deps: Deps, actor: Account, id: string) {
   const application = await ownApplication(actor, id, { lock: true })
-  if (application.stage !== 'being written')
-    throw conflict('already-sent', coded('problem.thisApplicationHasBeenSentWithdraw'))
+  if (isSent(application)) throw conflict('already-sent', coded('problem.thisApplicationHasBeenSentWithdraw'))
   const { title } = await vacancyById(application.vacancyId)
   await eraseDraft(deps, application)
   await recordEvent(deps, actor, {

@@ -3,6 +3,7 @@ import type { ReopenedPart } from '#contract/applications'
 import type { ClaimDetails } from '#contract/claims'
 import { type Answers, isEmpty } from '#core/form/answer'
 import { becauseKey, type Form, questionsOf, type Section, titlesFrom } from '#core/form/form'
+import { isActive } from '#core/hiring/stages'
 import { answerWords } from '#core/words/form'
 import { coded, say } from '#core/words/say'
 import { type StoredValue, writeValue } from '#core/words/stored'
@@ -13,7 +14,7 @@ import { inEnglish } from '../platform/http/language'
 import { queueMail } from '../platform/mail/queueMail'
 import { readinessOf, rulesOfApplication } from '../readiness/readiness'
 import { candidateWithMail } from '../records/accounts/candidate'
-import { activeStages, applicationsOf, ownApplication, sentApplication } from '../records/applications/find'
+import { applicationsOf, ownApplication, sentApplication } from '../records/applications/find'
 import { type Application, Reopening } from '../records/applications/model'
 import { type ClaimsThen, differencesOfClaims } from '../records/claims/differences'
 import { claimsOf } from '../records/claims/view'
@@ -25,8 +26,7 @@ type Asked = { section: string; question: string | null; reason: string; dueOn: 
 /** Lets a candidate change one section, or one question, of what they have sent. The snapshot stays as it is. */
 export async function reopenPart(deps: Deps, actor: Account, id: string, asked: Asked) {
   const application = await sentApplication(id, { lock: true })
-  if (!activeStages.some((stage) => stage === application.stage))
-    throw conflict('ended', coded('problem.thisApplicationHasEndedNothing'))
+  if (!isActive(application)) throw conflict('ended', coded('problem.thisApplicationHasEndedNothing'))
   const { rules, vacancy } = await readinessOf(deps, application)
   const section = rules.form.find(({ key, holds }) => key === asked.section && isReopenable(holds))
   if (!section) throw invalidField('/body/section', say('problem.thereIsNoSuchSection'))

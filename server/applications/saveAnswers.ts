@@ -1,5 +1,6 @@
 import { type Answers, faultOf, isEmpty } from '#core/form/answer'
 import { type Form, type Question, questionKeyOf, questionsOf } from '#core/form/form'
+import { isSent } from '#core/hiring/stages'
 import { type Rules, requirementsIn } from '#core/rules/rules'
 import { answerFaultWords } from '#core/words/form'
 import { coded, say } from '#core/words/say'
@@ -29,7 +30,7 @@ export async function saveAnswers(deps: Deps, actor: Account, id: string, { vers
   const vacancy = await vacancyById(application.vacancyId)
   const rules = await rulesOfApplication(application, vacancy)
   const before = application.answers
-  const sent = application.stage !== 'being written'
+  const sent = isSent(application)
   if (sent) await requireChangeable(application, rules, Object.keys(changes))
   requireAnswers(questionsOf(rules.form), changes)
   const answers = Object.fromEntries(

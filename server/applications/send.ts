@@ -1,4 +1,5 @@
 import { createHash } from 'node:crypto'
+import { isSent } from '#core/hiring/stages'
 import { writeReference } from '#core/references/reference'
 import { openAt } from '#core/requirements/evaluate'
 import { coded, say } from '#core/words/say'
@@ -32,7 +33,7 @@ export const sendApplication = (deps: Deps, actor: Account, id: string, version:
 
 async function send(deps: Deps, actor: Account, id: string, version: number) {
   const application = await ownApplication(actor, id, { lock: true })
-  if (application.stage !== 'being written')
+  if (isSent(application))
     throw conflict(
       'already-sent',
       coded('problem.thisApplicationHasBeenSentAs', { reference: application.reference ?? '' }),

@@ -1,6 +1,7 @@
 import type { Status } from '#contract/applications'
 import { writeWhen } from '#core/dates/write'
 import { questionsOf } from '#core/form/form'
+import { isActive, isDraft, nextGateOf } from '#core/hiring/stages'
 import { openAt } from '#core/requirements/evaluate'
 import { type Gate, gates, type Outcome, type Step } from '#core/requirements/requirement'
 import { outcomeWords } from '#core/words/requirements'
@@ -9,9 +10,9 @@ import { say } from '#core/words/say'
 import { trailOf } from '../audit/trail'
 import { eventWordsForCandidate } from '../platform/audit/wording'
 import type { Account, Deps } from '../platform/deps'
-import { nextGate, readinessOf } from '../readiness/readiness'
+import { readinessOf } from '../readiness/readiness'
 import { candidateOf, mergedWith } from '../records/accounts/candidate'
-import { applicationsOf, isActive, ownApplication } from '../records/applications/find'
+import { applicationsOf, ownApplication } from '../records/applications/find'
 import type { Application } from '../records/applications/model'
 import { claimFaces } from '../records/claims/view'
 import { namesFor } from '../records/rules/versions'
@@ -78,7 +79,7 @@ export async function readStatus(deps: Deps, actor: Account, id: string): Promis
     targetStart: application.targetStart,
     ball: ballOf(application, toDo.length + changesToMake.length, outcomes),
     likely:
-      ended || application.stage === 'being written'
+      ended || isDraft(application)
         ? null
         : { early: forecast.early.toString(), likely: forecast.likely.toString(), late: forecast.late.toString() },
     gates: gates.map((gate) => {
@@ -87,26 +88,25 @@ export async function readStatus(deps: Deps, actor: Account, id: string): Promis
       return {
         gate,
         name: gateName(gate),
-        state: passedAt ? 'passed' : nextGate[application.stage] === gate ? 'next' : 'later',
+        state: passedAt ? 'passed' : nextGateOf(application) === gate ? 'next' : 'later',
         passedAt: passedAt?.toISOString() ?? null,
       }
     }),
-    toDo:
-      application.stage === 'being written'
-        ? [
-            {
-              key: 'finish',
-              title: say('status.finishAndSendYourApplication'),
-              why: say('status.thingsAreLeft', { count: (await leftOf(readiness, application)).length }),
-              act: 'finish',
-              target: id,
-              label: say('status.goOnWithTheApplication'),
-              minutes: null,
-            },
-          ]
-        : [...changesToMake, ...toDo],
+    toDo: isDraft(application)
+      ? [
+          {
+            key: 'finish',
+            title: say('status.finishAndSendYourApplication'),
+            why: say('status.thingsAreLeft', { count: (await leftOf(readiness, application)).length }),
+            act: 'finish',
+            target: id,
+            label: say('status.goOnWithTheApplication'),
+            minutes: null,
+          },
+        ]
+      : [...changesToMake, ...toDo],
     withOthers:
-      ended || application.stage === 'being written'
+      ended || isDraft(application)
         ? []
         : afterSending
             .filter(({ steps }) => steps[0] && steps[0].who !== 'candidate')
@@ -151,7 +151,7 @@ function ballOf({ stage }: Application, toDo: number, outcomes: readonly Outcome
   if (stage === 'turned down') return say('status.nobodyWeDecidedToGo')
   if (stage === 'cleared') return say('status.allDoneSeeYouOn')
   if (toDo > 0) return say('status.withYouThingsToDo', { count: toDo })
-  const gate = nextGate[stage]
+  const gate = nextGateOf({ stage })
   const open = gate ? openAt(outcomes, gate) : []
   const source = open.find(({ steps }) => steps[0]?.who === 'source')
   if (source && open.every(({ steps }) => steps[0]?.who === 'source')) return say('status.withASourceWeHave')
@@ -167,7 +167,7 @@ export async function myApplications(deps: Deps, actor: Account) {
     own.map(async (application) => {
       const vacancy = vacancies.get(application.vacancyId)!
       const readiness = await readinessOf(deps, application)
-      const writing = application.stage === 'being written'
+      const writing = isDraft(application)
       const left = writing ? (await leftOf(readiness, application)).length : 0
       const reopened = readiness.reopenings.filter(({ state }) => state === 'open').length
       const toDo = isActive(application) ? dueFromCandidate(readiness).length + reopened : 0

@@ -1,8 +1,9 @@
 import { factsOf } from '#core/conditions/condition'
 import type { Answers } from '#core/form/answer'
 import { questionKeyOf, questionsOf } from '#core/form/form'
+import { isDraft, nextGateOf } from '#core/hiring/stages'
 import { gates } from '#core/requirements/requirement'
-import { nextGate, type Readiness } from '../readiness/readiness'
+import type { Readiness } from '../readiness/readiness'
 import { answersSent } from '../records/applications/find'
 import type { Application } from '../records/applications/model'
 
@@ -17,8 +18,8 @@ export async function stillAsked(
   application: Application,
   { requirements, rules }: Pick<Readiness, 'requirements' | 'rules'>,
 ): Promise<Set<string>> {
-  const gate = nextGate[application.stage]
-  if (application.stage === 'being written' || !gate) return new Set()
+  const gate = nextGateOf(application)
+  if (isDraft(application) || !gate) return new Set()
   const sent: Answers = (await answersSent(application.id)) ?? {}
   const asked = requirements
     .filter((requirement) => gates.indexOf(requirement.gate) >= gates.indexOf(gate))

@@ -1,14 +1,15 @@
+import { isActive, isDraft } from '#core/hiring/stages'
 import { coded } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import { compareAndSet } from '../platform/database/compareAndSet'
 import type { Account, Actor, Deps } from '../platform/deps'
 import { conflict } from '../platform/errors/problems'
-import { applicationsOf, isActive, ownApplication } from '../records/applications/find'
+import { applicationsOf, ownApplication } from '../records/applications/find'
 
 export async function withdraw(deps: Deps, actor: Account, id: string) {
   const application = await ownApplication(actor, id, { lock: true })
   if (application.stage === 'cleared') throw conflict('already-cleared', coded('problem.youAreClearedToStart'))
-  if (application.stage === 'being written') throw conflict('not-sent', coded('problem.thisApplicationHasNotBeen'))
+  if (isDraft(application)) throw conflict('not-sent', coded('problem.thisApplicationHasNotBeen'))
   if (!isActive(application)) throw conflict('ended', coded('problem.thisApplicationHasEndedAlready'))
   await compareAndSet(application, application.version, { stage: 'withdrawn', endedAt: deps.clock.now() })
   await recordEvent(deps, actor, { code: 'withdrawn', candidateId: application.candidateId, applicationId: id })

@@ -1,4 +1,5 @@
 import type { File } from '#contract/desk'
+import { nextGateOf } from '#core/hiring/stages'
 import { openAt, upToGate } from '#core/requirements/evaluate'
 import { firstLook } from '#core/requirements/firstLook'
 import type { ClaimFacts, Gate, Outcome, Requirement } from '#core/requirements/requirement'
@@ -13,7 +14,7 @@ import { eventWords } from '../platform/audit/wording'
 import type { Account, Deps } from '../platform/deps'
 import { logAccess, shownTo } from '../privacy/accessLog'
 import { fileView } from '../privacy/fileView'
-import { nextGate, type Readiness, readinessOf } from '../readiness/readiness'
+import { type Readiness, readinessOf } from '../readiness/readiness'
 import { heldUpBy } from '../readiness/summaries'
 import { candidateWithMail } from '../records/accounts/candidate'
 import {
@@ -71,7 +72,7 @@ export async function readFile(deps: Deps, actor: Account, id: string): Promise<
     sources: bySourceId(readiness.sources),
     today: facts.today,
   }
-  const gate = nextGate[application.stage]
+  const gate = nextGateOf(application)
   const look = firstLook(outcomes, readableForm(rules.form, covering), application.answers, facts.answers)
   const forGate = gate
     ? upToGate(outcomes, gate).filter(

@@ -1,4 +1,5 @@
 import { documentReaders } from '#contract/claims'
+import { isSent } from '#core/hiring/stages'
 import { hiddenKindOfClaim, sees, subjectOf } from '#core/privacy/hidden'
 import { coded } from '#core/words/say'
 import type { Account, Deps } from '../platform/deps'
@@ -27,7 +28,7 @@ export async function readDocument(deps: Deps, actor: Account, id: string): Prom
 async function mayRead(deps: Deps, actor: Account, document: Document): Promise<boolean> {
   if (actor.roles.some((role) => readers.includes(role))) {
     const applications = await applicationsOf(document.candidateId)
-    if (applications.some(({ stage }) => stage !== 'being written')) return true
+    if (applications.some(isSent)) return true
     return (await Promise.all(applications.map(({ id }) => personWrittenFor(actor, id)))).some(Boolean)
   }
   return (await candidateOf(deps, actor)).id === document.candidateId

@@ -1,5 +1,6 @@
 import { Op } from 'sequelize'
 import { compareFiles } from '#core/comparison/samePerson'
+import { isSent } from '#core/hiring/stages'
 import { hiddenKindOfClaim } from '#core/privacy/hidden'
 import { agreementWords } from '#core/words/samePerson'
 import { rowsOf } from '../platform/database/rows'
@@ -115,7 +116,7 @@ async function sideOf(deps: Deps, actor: Account, id: string, mails: readonly st
     claimsOf(id),
   ])
   const titles = await titlesOfVacancies(all.map(({ vacancyId }) => vacancyId))
-  const applications = all.filter(({ stage }) => stage !== 'being written')
+  const applications = all.filter(isSent)
   const { hidden, covers } = coverFor({ roles: actor.roles, shown })
   const reference = hiding.get(id)?.reference ?? 'This person'
   const named = !(hiding.has(id) && covers('name'))

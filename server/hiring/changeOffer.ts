@@ -1,4 +1,5 @@
 import { writeWhen } from '#core/dates/write'
+import { mayGo } from '#core/hiring/stages'
 import { coded, say } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import { changeWhere, compareAndSet } from '../platform/database/compareAndSet'
@@ -63,7 +64,7 @@ export function requireStartAhead({ clock }: Deps, startsOn: string) {
 async function unansweredOffer(id: string) {
   const application = await sentApplication(id, { lock: true })
   const offer = await Offer.findByPk(id)
-  if (!offer || application.stage !== 'offered') throw notFound()
+  if (!offer || !mayGo('withdraw offer', application)) throw notFound()
   if (offer.answer) throw conflict('answered', coded(`problem.offerWas.${offer.answer as 'accepted' | 'declined'}`))
   return { application, offer }
 }

@@ -1,3 +1,4 @@
+import { isActive } from '#core/hiring/stages'
 import { coded, say } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import { compareAndSet } from '../platform/database/compareAndSet'
@@ -6,7 +7,7 @@ import { conflict, invalidField, requireVersion } from '../platform/errors/probl
 import { queueMail } from '../platform/mail/queueMail'
 import { candidateWithMail } from '../records/accounts/candidate'
 import { contactMail } from '../records/applications/answers'
-import { isActive, sentApplication } from '../records/applications/find'
+import { sentApplication } from '../records/applications/find'
 import { Offer } from '../records/hiring/model'
 import { vacancyById } from '../records/vacancies/vacancies'
 

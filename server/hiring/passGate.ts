@@ -1,5 +1,5 @@
 import { Temporal } from 'temporal-polyfill'
-import type { Stage } from '#contract/applications'
+import { mayGo, stageAfter } from '#core/hiring/stages'
 import { openAt } from '#core/requirements/evaluate'
 import type { Gate } from '#core/requirements/requirement'
 import { outcomeWords } from '#core/words/requirements'
@@ -10,15 +10,13 @@ import { compareAndSet } from '../platform/database/compareAndSet'
 import type { Account, Deps } from '../platform/deps'
 import { conflict, invalidField, notAllowed, requireVersion } from '../platform/errors/problems'
 import { queueMail } from '../platform/mail/queueMail'
-import { nextGate, type Readiness, readinessOf } from '../readiness/readiness'
+import { type Readiness, readinessOf } from '../readiness/readiness'
 import { candidateWithMail } from '../records/accounts/candidate'
 import { contactMail } from '../records/applications/answers'
 import { sentApplication } from '../records/applications/find'
 import { GatePassage, Offer, OnboardingTask } from '../records/hiring/model'
 import { namesFor } from '../records/rules/versions'
 import { requireStartAhead } from './changeOffer'
-
-const stageAfter: Record<Gate, Stage> = { send: 'sent', shortlist: 'shortlisted', offer: 'offered', start: 'cleared' }
 
 type Passing = { gate: Gate; version: number; salary?: number; answerBy?: string }
 
@@ -29,7 +27,7 @@ type Passing = { gate: Gate; version: number; salary?: number; answerBy?: string
 export async function passGate(deps: Deps, actor: Account, id: string, { gate, version, salary, answerBy }: Passing) {
   const application = await sentApplication(id, { lock: true })
   requireVersion(version, application.version)
-  if (nextGate[application.stage] !== gate)
+  if (!mayGo(gate, application))
     throw conflict('not-this-gate', coded('problem.thisApplicationIsThatIs', { stage: application.stage }))
   if (gate === 'offer' && !actor.roles.includes('hiring manager') && !actor.roles.includes('administrator')) {
     throw notAllowed(coded('problem.anOfferIsMadeBy'))
@@ -59,7 +57,7 @@ export async function passGate(deps: Deps, actor: Account, id: string, { gate, v
     })
   }
   await compareAndSet(application, version, {
-    stage: stageAfter[gate],
+    stage: stageAfter(gate),
     ...(gate === 'start' ? { endedAt: deps.clock.now() } : {}),
   })
   await GatePassage.create({

@@ -1,4 +1,5 @@
 import type { InLanguages } from '#contract/messages'
+import { mayGo, stageAfter } from '#core/hiring/stages'
 import { coded } from '#core/words/say'
 import { sendMessages } from '../messages/bulk'
 import { recordEvent } from '../platform/audit/record'
@@ -7,8 +8,6 @@ import type { Account, Deps } from '../platform/deps'
 import { conflict } from '../platform/errors/problems'
 import { sentApplication } from '../records/applications/find'
 import { GatePassage } from '../records/hiring/model'
-
-const before = ['sent', 'shortlisted']
 
 /** Goes on without these people and writes to each. Those who have an offer, or have ended, are left out. */
 export async function turnDown(
@@ -19,8 +18,8 @@ export async function turnDown(
   const turned: string[] = []
   for (const id of new Set(applications)) {
     const application = await sentApplication(id, { lock: true })
-    if (!before.includes(application.stage)) continue
-    await compareAndSet(application, application.version, { stage: 'turned down', endedAt: deps.clock.now() })
+    if (!mayGo('turn down', application)) continue
+    await compareAndSet(application, application.version, { stage: stageAfter('turn down'), endedAt: deps.clock.now() })
     await recordEvent(deps, actor, {
       code: 'turned-down',
       values: { reason: reason.trim() },
@@ -37,7 +36,8 @@ export async function turnDown(
 /** Takes up again who was turned down, in the stage they stood in. */
 export async function takeUpAgain(deps: Deps, actor: Account, id: string, reason: string) {
   const application = await sentApplication(id, { lock: true })
-  if (application.stage !== 'turned down') throw conflict('not-turned-down', coded('problem.thisPersonWasNotTurned'))
+  if (!mayGo('take up again, sent', application))
+    throw conflict('not-turned-down', coded('problem.thisPersonWasNotTurned'))
   const shortlisted = await GatePassage.findOne({ where: { applicationId: id, gate: 'shortlist' } })
   await compareAndSet(application, application.version, { stage: shortlisted ? 'shortlisted' : 'sent', endedAt: null })
   await recordEvent(deps, actor, {

@@ -1,6 +1,7 @@
 import { v7 as uuid } from 'uuid'
 import type { InLanguages } from '#contract/messages'
 import { writeWhen } from '#core/dates/write'
+import { isDraft } from '#core/hiring/stages'
 import { dialled } from '#core/messages/phone'
 import { renderTemplate } from '#core/templates/template'
 import { type Language, say } from '#core/words/say'
@@ -98,7 +99,7 @@ async function recipientsOf(deps: Deps, ids: readonly string[]): Promise<Recipie
   const vacancies = await vacanciesById(applications.map(({ vacancyId }) => vacancyId))
   const recipients: Recipient[] = []
   for (const application of applications) {
-    if (application.stage === 'being written') continue
+    if (isDraft(application)) continue
     const person = await candidateWithMail(application.candidateId)
     const vacancy = vacancies.get(application.vacancyId)!
     const givenNames = application.answers['about.givenNames']

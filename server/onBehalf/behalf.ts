@@ -4,6 +4,7 @@ import type { beginFor as contract } from '#contract/behalf'
 import type { Input } from '#contract/endpoint'
 import { isEmpty } from '#core/form/answer'
 import { questionsOf } from '#core/form/form'
+import { isSent } from '#core/hiring/stages'
 import { coded, say } from '#core/words/say'
 import { newLink, readLink, takeLink } from '../accounts/links'
 import { hashOfNewPassword } from '../accounts/password'
@@ -122,7 +123,7 @@ export async function listBehalf() {
 /** An application the desk may still write in. Throws not-found for others. */
 async function takenDown(id: string) {
   const application = await Application.findByPk(id)
-  if (!application?.onBehalf || application.stage !== 'being written') throw notFound()
+  if (!application?.onBehalf || isSent(application)) throw notFound()
   const account = await accountOfCandidate(application.candidateId)
   if (account.confirmedAt) throw conflict('theirs', coded('problem.hasTakenItOver', { name: account.name }))
   return { application, onBehalf: application.onBehalf, account }

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { QueryTypes } from 'sequelize'
+import { isDraft } from '#core/hiring/stages'
 import { boundBy } from '#core/privacy/retention'
 import { keepingWords } from '#core/words/retention'
 import { emptyApplications } from '../applications/erase'
@@ -107,7 +108,7 @@ const forgetAccountMails = async ({ sequelize }: Deps, candidateId: string) =>
 
 async function eraseDrafts(deps: Deps, candidateId: string) {
   for (const application of await applicationsOf(candidateId))
-    if (application.stage === 'being written') await emptyApplications(deps, [application.id])
+    if (isDraft(application)) await emptyApplications(deps, [application.id])
 }
 
 /** Deletes bytes that were sent and then put behind nothing, once two days have gone. */

@@ -1,3 +1,4 @@
+import { isActive } from '#core/hiring/stages'
 import { boundBy, type KeptApplication, keepingsOf } from '#core/privacy/retention'
 import { keepingWords } from '#core/words/retention'
 import type { Account, Deps } from '../platform/deps'
@@ -27,7 +28,7 @@ function stateOf({
 }: Application): Pick<KeptApplication, 'state' | 'day'> {
   if (stage === 'being written') return { state: 'not sent', day: dayOf(savedAt) }
   if (stage === 'cleared') return { state: 'cleared', day: targetStart }
-  if (['sent', 'shortlisted', 'offered'].includes(stage)) return { state: 'under way', day: dayOf(sentAt ?? savedAt) }
+  if (isActive({ stage })) return { state: 'under way', day: dayOf(sentAt ?? savedAt) }
   return { state: 'ended', day: dayOf(endedAt ?? savedAt) }
 }
 

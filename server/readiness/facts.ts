@@ -7,6 +7,7 @@ import { partialDate } from '#core/dates/partialDate'
 import { answeredKeys, factsOfAnswers } from '#core/form/answer'
 import type { Form } from '#core/form/form'
 import { groupBy } from '#core/groupBy'
+import { isSent } from '#core/hiring/stages'
 import type { ClaimFacts, FileFacts } from '#core/requirements/requirement'
 import type { Rules } from '#core/rules/rules'
 import type { Term } from '#core/validity/validity'
@@ -77,7 +78,7 @@ export async function loadFiles(
   const applicationIds = applications.map(({ id }) => id)
   const candidates = [...new Set(applications.map(({ candidateId }) => candidateId))]
   // What only the desk does begins when an application is sent.
-  const sent = applications.flatMap(({ id, stage }) => (stage === 'being written' ? [] : [id]))
+  const sent = applications.filter(isSent).map(({ id }) => id)
   const byApplication = async <T extends { applicationId: string }>(rows: Promise<T[]>) =>
     groupBy(await rows, ({ applicationId }) => applicationId)
   const ofSent = <M extends Model & { applicationId: string }>(

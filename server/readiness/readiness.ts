@@ -1,7 +1,7 @@
-import type { Stage } from '#contract/applications'
 import { type Forecast, likelyReady, slackOf } from '#core/forecast/likelyReady'
+import { isDraft } from '#core/hiring/stages'
 import { evaluate } from '#core/requirements/evaluate'
-import type { Gate, Outcome, Requirement } from '#core/requirements/requirement'
+import type { Outcome, Requirement } from '#core/requirements/requirement'
 import { type Rules, requirementsIn } from '#core/rules/rules'
 import type { Deps } from '../platform/deps'
 import type { Application } from '../records/applications/model'
@@ -26,7 +26,7 @@ export type Readiness = LoadedFile & {
  * vacancy that joins a group later asks nobody who has sent for a ranking.
  */
 export function rulesOfApplication(application: Application, vacancy: Vacancy): Promise<Rules> {
-  if (application.stage === 'being written') return rulesOfVacancy(vacancy)
+  if (isDraft(application)) return rulesOfVacancy(vacancy)
   return rulesOfVacancy(vacancy, {
     version: application.rulesVersion,
     ranking: application.answers[rankingKey] !== undefined,
@@ -66,18 +66,6 @@ export async function readinessOfAll(
   )
 }
 
-/** The gate an application in a stage stands before. */
-export const nextGate: Record<Stage, Gate | null> = {
-  'being written': 'send',
-  sent: 'shortlist',
-  shortlisted: 'offer',
-  offered: 'start',
-  cleared: null,
-  withdrawn: null,
-  declined: null,
-  'turned down': null,
-}
-
 /** The vacancy of each application and the rules it is judged by, each read once however many share it. */
 async function judgedBy(applications: readonly Application[], known: Known) {
   const reading = new Map<string, Promise<unknown>>()
@@ -89,9 +77,9 @@ async function judgedBy(applications: readonly Application[], known: Known) {
     return now
   }
   const found = applications.map(async (application) => {
-    const { id, vacancyId, stage, rulesVersion, answers } = application
+    const { id, vacancyId, rulesVersion, answers } = application
     const vacancy = known.vacancy ?? (await once(vacancyId, () => vacancyById(vacancyId)))
-    const version = stage === 'being written' ? 'newest' : `${rulesVersion} ${answers[rankingKey] !== undefined}`
+    const version = isDraft(application) ? 'newest' : `${rulesVersion} ${answers[rankingKey] !== undefined}`
     const rules = known.rules ?? (await once(`${vacancyId} ${version}`, () => rulesOfApplication(application, vacancy)))
     return [id, { vacancy, rules }] as const
   })

@@ -1,6 +1,7 @@
 import { Temporal } from 'temporal-polyfill'
 import { type Queue, queues } from '#contract/desk'
 import { type Effect, effectsOf } from '#core/events/events'
+import { isActive, isSent, isUndecided, nextGateOf } from '#core/hiring/stages'
 import { credentialKind } from '#core/requirements/catalogue'
 import { openAt } from '#core/requirements/evaluate'
 import { firstLook } from '#core/requirements/firstLook'
@@ -12,13 +13,7 @@ import type { Change } from '../platform/changes'
 import { lockOf } from '../platform/database/connection'
 import type { Deps } from '../platform/deps'
 import { candidatesById } from '../records/accounts/candidate'
-import {
-  answersSentOf,
-  applicationsById,
-  applicationsOf,
-  isActive,
-  sentApplicationsOf,
-} from '../records/applications/find'
+import { answersSentOf, applicationsById, applicationsOf, sentApplicationsOf } from '../records/applications/find'
 import type { Application } from '../records/applications/model'
 import { withOpenDuplicates } from '../records/duplicates/open'
 import { ApplicationSummary } from '../records/hiring/model'
@@ -26,7 +21,7 @@ import { writtenToUsAmong } from '../records/mails/waiting'
 import { refusedAmong } from '../records/messages/refused'
 import { type scoreFor, scoresFor } from '../records/scoring/find'
 import { vacancyById } from '../records/vacancies/vacancies'
-import { nextGate, type Readiness, readinessOfAll } from './readiness'
+import { type Readiness, readinessOfAll } from './readiness'
 
 const mostMarks = 6
 const mostOfVacancy = 5000
@@ -40,9 +35,10 @@ export async function refreshChanged(deps: Deps, changes: readonly Change[]) {
   const ids = new Set(about('application', 'applicationId'))
   // One that is still being written has no summary.
   for (const candidateId of new Set(about('file', 'candidateId')))
-    for (const { id, stage } of await applicationsOf(candidateId)) if (stage !== 'being written') ids.add(id)
+    for (const application of await applicationsOf(candidateId)) if (isSent(application)) ids.add(application.id)
   for (const vacancyId of new Set(about('score sheet', 'vacancyId')))
-    for (const { id, stage } of await sentApplicationsOf(vacancyId, mostOfVacancy)) if (stage === 'sent') ids.add(id)
+    for (const application of await sentApplicationsOf(vacancyId, mostOfVacancy))
+      if (isUndecided(application)) ids.add(application.id)
   // In one order, so that two who refresh the same wait for each other and do not block one another.
   const all = [...ids].sort()
   for (let from = 0; from < all.length; from += atOnce) await refreshSummaries(deps, all.slice(from, from + atOnce))
@@ -61,14 +57,12 @@ export async function refreshSummaries(deps: Deps, applicationIds: readonly stri
   await lockSummaries(applicationIds)
   const applications = await applicationsById(applicationIds)
   const people = await peopleOf(applications)
-  const [standing, gone] = partition(
-    applications,
-    (one) => one.stage !== 'being written' && people.has(one.candidateId),
-  )
+  const [standing, gone] = partition(applications, (one) => isSent(one) && people.has(one.candidateId))
   if (gone.length > 0) await ApplicationSummary.destroy({ where: { applicationId: gone.map(({ id }) => id) } })
   if (standing.length === 0) return
   const scored = await scoresFor(standing)
-  const nameless = ({ id, stage }: Pick<Application, 'id' | 'stage'>) => stage === 'sent' && scored.get(id)!.hideNames
+  const nameless = (application: Pick<Application, 'id' | 'stage'>) =>
+    isUndecided(application) && scored.get(application.id)!.hideNames
   const [judged, refused, wroteToUs, duplicates, sent] = await Promise.all([
     readinessOfAll(deps, standing, { nameless }),
     refusedAmong(standing.map(({ id }) => id)),
@@ -207,7 +201,7 @@ function queueReasons(
   { changed, refused, wroteToUs, scoresAwaited, duplicates }: Pressing,
 ): Partial<Record<Queue, StoredText>> {
   const { outcomes, slack, facts } = readiness
-  const gate = nextGate[application.stage]
+  const gate = nextGateOf(application)
   const open = gate ? openAt(outcomes, gate) : []
   const first = (which: (step: Step, outcome: Outcome) => boolean) =>
     [...outcomes].sort(byUrgency).find((outcome) => outcome.steps[0] && which(outcome.steps[0], outcome))
@@ -242,13 +236,11 @@ function queueReasons(
   }
   return {
     ...(today ? { today } : {}),
-    ...(application.stage === 'sent' ? { applications: newcomer() } : {}),
+    ...(isUndecided(application) ? { applications: newcomer() } : {}),
     ...(verifying || reply ? { verification: reply ?? briefly((deskVerifies ?? verifying)!) } : {}),
     ...(checking ? { skills: briefly(checking) } : {}),
     ...(fading ? { validity: fading } : {}),
-    ...(application.stage === 'shortlisted' || application.stage === 'offered'
-      ? { hiring: firstOpen() ?? stored('queue.inHand') }
-      : {}),
+    ...(isActive(application) && !isUndecided(application) ? { hiring: firstOpen() ?? stored('queue.inHand') } : {}),
   }
 }
 

@@ -1,6 +1,7 @@
 import { Op, UniqueConstraintError } from 'sequelize'
 import { v7 as uuid } from 'uuid'
 import { writeWhen } from '#core/dates/write'
+import { hasEnded, isDraft } from '#core/hiring/stages'
 import { assemble, mark } from '#core/skills/paper'
 import { coded } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
@@ -200,9 +201,8 @@ async function requireAsked(actor: Account, applicationId: string, key: string) 
   const { requirements } = await rulesOfApplication(application, await vacancyById(application.vacancyId))
   const asked = requirements.some(({ asks }) => asks.kind === 'skills check' && asks.check === key)
   if (!asked) throw notFound()
-  if (application.stage === 'being written') throw conflict('send-first', coded('problem.sendTheApplicationFirst'))
-  if (['withdrawn', 'declined', 'turned down'].includes(application.stage))
-    throw conflict('ended', coded('problem.thisApplicationHasEnded'))
+  if (isDraft(application)) throw conflict('send-first', coded('problem.sendTheApplicationFirst'))
+  if (hasEnded(application)) throw conflict('ended', coded('problem.thisApplicationHasEnded'))
 }
 
 const plain = ({

@@ -1,6 +1,7 @@
 import { randomInt } from 'node:crypto'
 import { v7 as uuid } from 'uuid'
 import type { vouchingRelations } from '#contract/vouching'
+import { isActive, isSent } from '#core/hiring/stages'
 import { writeReference } from '#core/references/reference'
 import { coded } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
@@ -13,7 +14,7 @@ import { countMailTo } from '../platform/http/limits'
 import { newToken } from '../platform/http/tokens'
 import { queueMail } from '../platform/mail/queueMail'
 import { candidateWithMail } from '../records/accounts/candidate'
-import { activeStages, ownApplication } from '../records/applications/find'
+import { ownApplication } from '../records/applications/find'
 import { vacancyById } from '../records/vacancies/vacancies'
 import { Vouching, VouchingLink } from '../records/vouching/model'
 import { ownVouching, vouchingsOf } from '../records/vouching/vouchings'
@@ -29,8 +30,7 @@ type Named = { name: string; mail: string; relation: (typeof vouchingRelations)[
 /** Names somebody who vouches. With a mail address they are written to; without, the candidate hands over the code. */
 export async function nameVoucher(deps: Deps, actor: Account, id: string, named: Named) {
   const application = await ownApplication(actor, id, { lock: true })
-  if (application.stage !== 'being written' && !activeStages.some((stage) => stage === application.stage))
-    throw conflict('ended', coded('problem.thisApplicationHasEnded'))
+  if (isSent(application) && !isActive(application)) throw conflict('ended', coded('problem.thisApplicationHasEnded'))
   if ((await vouchingsOf([id])).length >= most)
     throw conflict('enough', coded('problem.notMoreThanPeopleAre', { most }))
   const vouching = await Vouching.create({

@@ -1,6 +1,7 @@
 import { Link, useNavigate, useParams } from 'react-router'
 import { knownFacts } from '#core/conditions/vocabulary'
 import { writeWhen } from '#core/dates/write'
+import { isDraft, mayGo, type Stage } from '#core/hiring/stages'
 import { type Gate, gates } from '#core/requirements/requirement'
 import { paperWords, requirementSentence, requirementWhy } from '#core/words/requirements'
 import { requirementTitle } from '#core/words/requirementTitle'
@@ -144,11 +145,11 @@ const Fact = ({ name, value }: { name: string; value: string }) => (
   </>
 )
 
-function Begin({ slug, open, mine }: { slug: string; open: boolean; mine: { id: string; stage: string } | null }) {
+function Begin({ slug, open, mine }: { slug: string; open: boolean; mine: { id: string; stage: Stage } | null }) {
   const { account, staff } = useSession()
   if (mine) {
-    const writing = mine.stage === 'being written'
-    const again = mine.stage === 'withdrawn' && open
+    const writing = isDraft(mine)
+    const again = mayGo('begin again', mine) && open
     return (
       <>
         <Link

@@ -1,3 +1,4 @@
+import { isUndecided } from '#core/hiring/stages'
 import type { Points } from '#core/scoring/score'
 import { isComplete, summarise, visibleTo } from '#core/scoring/score'
 import { coded, say } from '#core/words/say'
@@ -30,7 +31,7 @@ export async function readScores(actor: Account, applicationId: string) {
     own: own ? line(own) : null,
     others: others.map(line),
     summary: (handedIn >= reviewers && (!own || own.handedIn) && summarise(criteria, scores)) || null,
-    open: application.stage === 'sent',
+    open: isUndecided(application),
   }
 }
 
@@ -42,7 +43,7 @@ export async function saveScore(
   { points, note, handIn }: { points: Points; note: string; handIn: boolean },
 ) {
   const application = await sentApplication(applicationId, { lock: true })
-  if (application.stage !== 'sent') throw conflict('scored', coded('problem.theShortlistHasBeenDecided'))
+  if (!isUndecided(application)) throw conflict('scored', coded('problem.theShortlistHasBeenDecided'))
   const { criteria, reviewers } = await sheetOf(application.vacancyId, { lock: true })
   if (criteria.length === 0) throw conflict('no-sheet', coded('problem.thisVacancyHasNoScore'))
   const unknown = Object.keys(points).find((key) => !criteria.some((criterion) => criterion.key === key))

@@ -1,4 +1,5 @@
 import { Op } from 'sequelize'
+import { isSent } from '#core/hiring/stages'
 import { hiddenKindOfClaim, sees } from '#core/privacy/hidden'
 import type { Account, Deps } from '../../platform/deps'
 import { notFound } from '../../platform/errors/problems'
@@ -50,7 +51,7 @@ export async function readImportedPerson(deps: Deps, actor: Account, candidateId
       order: ['createdAt', 'id'],
     }),
   ])
-  const sent = applications.filter(({ stage }) => stage !== 'being written')
+  const sent = applications.filter(isSent)
   const titles = await titlesOfVacancies(sent.map(({ vacancyId }) => vacancyId))
   await logAccess(deps, actor, { candidateId, applicationId: null, subject: 'file', what: 'imported' })
   return {

@@ -1,21 +1,15 @@
 import { literal, Op, QueryTypes } from 'sequelize'
-import type { Stage } from '#contract/applications'
 import type { Answers } from '#core/form/answer'
+import { activeStages, isActive, isDraft } from '#core/hiring/stages'
 import { lockOf } from '../../platform/database/connection'
 import type { Account } from '../../platform/deps'
 import { notFound } from '../../platform/errors/problems'
 import { Candidate } from '../accounts/model'
 import { Application, Snapshot } from './model'
 
-/** Stages in which the desk still works on an application. */
-export const activeStages = ['sent', 'shortlisted', 'offered'] as const satisfies readonly Stage[]
-
-/** Whether an application is under way. */
-export const isActive = ({ stage }: Pick<Application, 'stage'>) => activeStages.some((active) => active === stage)
-
 /** Whether papers are still put into an application: it is worked on, or was begun for somebody and is not sent yet. */
-export const awaitsPapers = ({ stage, onBehalf }: Application): boolean =>
-  isActive({ stage }) || (stage === 'being written' && Boolean(onBehalf))
+export const awaitsPapers = (application: Application): boolean =>
+  isActive(application) || (isDraft(application) && Boolean(application.onBehalf))
 
 export const applicationById = (id: string): Promise<Application> => Application.findByPk(id, { rejectOnEmpty: true })
 

@@ -6,9 +6,10 @@ import {
   Model,
   type Sequelize,
 } from 'sequelize'
-import type { ReopeningState, Stage } from '#contract/applications'
+import type { ReopeningState } from '#contract/applications'
 import type { waysToTell } from '#contract/behalf'
 import type { Answers } from '#core/form/answer'
+import type { Stage } from '#core/hiring/stages'
 import {
   day,
   define,

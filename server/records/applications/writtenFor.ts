@@ -1,4 +1,5 @@
 import type { WhereOptions } from 'sequelize'
+import { isSent } from '#core/hiring/stages'
 import type { Account as Actor } from '../../platform/deps'
 import { notFound } from '../../platform/errors/problems'
 import { accountOfCandidate, candidateById } from '../accounts/candidate'
@@ -28,7 +29,7 @@ export const confirmedNow = ({ onBehalf }: Application, now: Date): { onBehalf?:
 export async function personWrittenFor(writer: Actor | undefined, applicationId: string): Promise<Actor | undefined> {
   if (!writer?.roles.some((role) => mayWriteFor.includes(role))) return undefined
   const application = await Application.findByPk(applicationId)
-  if (!application?.onBehalf || application.stage !== 'being written') return undefined
+  if (!application?.onBehalf || isSent(application)) return undefined
   const account = await accountOfCandidate(application.candidateId)
   if (account.confirmedAt) return undefined
   return { ...actorOf(account), by: { id: writer.id, name: writer.name } }
@@ -52,7 +53,7 @@ export async function writtenFor(candidateIds: readonly string[]): Promise<Appli
  */
 export async function applicationForPapers(id: string, { bySheet = false } = {}): Promise<Application> {
   const application = await Application.findByPk(id)
-  if (application?.stage !== 'being written') return sentApplication(id)
+  if (!application || isSent(application)) return sentApplication(id)
   if (!application.onBehalf || (!bySheet && (await isTheirs(application)))) throw notFound()
   return application
 }

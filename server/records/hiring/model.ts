@@ -6,8 +6,8 @@ import {
   Model,
   type Sequelize,
 } from 'sequelize'
-import type { Stage } from '#contract/applications'
 import type { Queue } from '#contract/desk'
+import type { Stage } from '#core/hiring/stages'
 import type { FirstLook } from '#core/requirements/firstLook'
 import type { Gate } from '#core/requirements/requirement'
 import type { StoredText, StoredValue } from '#core/words/stored'

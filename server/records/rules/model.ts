@@ -6,8 +6,8 @@ import {
   Model,
   type Sequelize,
 } from 'sequelize'
-import type { Stage } from '#contract/applications'
 import type { Section } from '#core/form/form'
+import type { Stage } from '#core/hiring/stages'
 import type { Change, Effect } from '#core/rules/effect'
 import type { Rules } from '#core/rules/rules'
 import {

@@ -1,4 +1,4 @@
-import type { Stage } from '#contract/applications'
+import { isUndecided, type Stage } from '#core/hiring/stages'
 import { type Criterion, summarise } from '#core/scoring/score'
 import { rowOf, rowsOf } from '../../platform/database/rows'
 import { Score, ScoreSheet } from './model'
@@ -20,8 +20,8 @@ export async function sheetOf(vacancyId: string, { lock = false } = {}): Promise
 }
 
 /** Whether names and papers of an application are hidden as it stands. */
-export const hidesName = async ({ stage, vacancyId }: { stage: Stage; vacancyId: string }): Promise<boolean> =>
-  stage === 'sent' && (await sheetOf(vacancyId)).hideNames
+export const hidesName = async (application: { stage: Stage; vacancyId: string }): Promise<boolean> =>
+  isUndecided(application) && (await sheetOf(application.vacancyId)).hideNames
 
 /** The scores of an application, those handed in first among them. */
 export async function scoresOf(applicationId: string) {

@@ -3,6 +3,7 @@ import { isDeepStrictEqual } from 'node:util'
 import type { InferCreationAttributes } from 'sequelize'
 import { Temporal } from 'temporal-polyfill'
 import { answeredKeys, factsOfAnswers } from '#core/form/answer'
+import { isDraft } from '#core/hiring/stages'
 import type { Gate, Requirement } from '#core/requirements/requirement'
 import { effectOf, unchangedKeys } from '#core/rules/effect'
 import { type Rules, requirementsIn } from '#core/rules/rules'
@@ -83,7 +84,7 @@ export async function computeDryRun(id: string, currentVersion: number) {
         count[change.effect] += 1
         counts.set(change.requirement, count)
       }
-      const writing = application.stage === 'being written'
+      const writing = isDraft(application)
       return [
         {
           dryRunId: id,

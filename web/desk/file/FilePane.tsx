@@ -2,6 +2,7 @@ import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import type { File, Queue } from '#contract/desk'
 import { writeWhen } from '#core/dates/write'
+import { isActive } from '#core/hiring/stages'
 import { say } from '#core/words/say'
 import { api } from '../../api'
 import { Button } from '../../ui/Button'
@@ -44,7 +45,7 @@ export function FilePane({ id, queue, chosen }: { id: string; queue: Queue; chos
     document.querySelector<HTMLElement>(`[data-claim="${next.key}"]`)?.focus()
   }
   const { isKeeper, roles, may } = useSession()
-  const mayCorrect = isKeeper && file !== undefined && ['sent', 'shortlisted', 'offered'].includes(file.stage)
+  const mayCorrect = isKeeper && file !== undefined && isActive(file)
   const mayTakeUp = isKeeper && file?.stage === 'turned down'
   // Whoever may pass the gate, or waive something that keeps it shut.
   const mayMove =
@@ -149,7 +150,7 @@ function Facts({ file }: { file: File }) {
   const late = file.slack < 0
   const { may } = useSession()
   const [changing, setChanging] = useState(false)
-  const active = ['sent', 'shortlisted', 'offered'].includes(file.stage)
+  const active = isActive(file)
   return (
     <dl className="mt-2 grid gap-x-5 gap-y-1 max-sm:grid-cols-2 sm:grid-cols-[auto_auto_minmax(0,1fr)_auto]">
       <Fact

@@ -3,6 +3,7 @@ import { Temporal } from 'temporal-polyfill'
 import type { ReopenedPart } from '#contract/applications'
 import type { File } from '#contract/desk'
 import { writeWhen } from '#core/dates/write'
+import { isActive, isDraft } from '#core/hiring/stages'
 import { say } from '#core/words/say'
 import { Button } from '../../ui/Button'
 import { DateField } from '../../ui/DateField'
@@ -27,7 +28,7 @@ export function Reopened({ file }: { file: File }) {
   const [asking, setAsking] = useState(false)
   const { may } = useSession()
   const pressing = file.reopened.some(({ state }) => state === 'changed')
-  if (file.stage === 'being written') return null
+  if (isDraft(file)) return null
   return (
     <More
       title={say('file.changedSinceItWasSent', {
@@ -40,7 +41,7 @@ export function Reopened({ file }: { file: File }) {
         {file.reopened.map((part) => (
           <Part key={part.id} file={file} part={part} />
         ))}
-        {may('reopenPart') && ['sent', 'shortlisted', 'offered'].includes(file.stage) && (
+        {may('reopenPart') && isActive(file) && (
           <p>
             <Button onClick={() => setAsking(true)}>{say('file.askThemToChangeSomething')}</Button>
           </p>

@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import type { File } from '#contract/desk'
 import { writeWhen } from '#core/dates/write'
+import { isActive } from '#core/hiring/stages'
 import { say } from '#core/words/say'
 import { Button } from '../../ui/Button'
 import { Dialog } from '../../ui/Dialog'
@@ -19,7 +20,7 @@ export function Resit({ file, check }: Props) {
   const { may } = useSession()
   const [asking, setAsking] = useState(false)
   const failed = check.state === 'marked' && !check.passed
-  const active = ['sent', 'shortlisted', 'offered'].includes(file.stage)
+  const active = isActive(file)
   const mayAllow = failed && !check.resit && check.attempt < check.attempts && active && may('allowResit')
   useKeys({ r: mayAllow ? () => setAsking(true) : undefined })
   return (

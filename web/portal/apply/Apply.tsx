@@ -3,6 +3,7 @@ import { Link, Navigate, useParams } from 'react-router'
 import type { Draft } from '#contract/applications'
 import { isAsked } from '#core/form/answer'
 import type { Section } from '#core/form/form'
+import { isSent } from '#core/hiring/stages'
 import { say } from '#core/words/say'
 import { translated } from '#core/words/translations'
 import { api, writeFor } from '../../api'
@@ -37,7 +38,7 @@ export function Apply() {
   const section = draft.form.find((candidate) => candidate.key === key)
   if (!section) return <Navigate to={`${place}/${id}/${draft.lastSection ?? draft.form[0]!.key}`} replace />
   // What was sent stays as it was; afterwards the file's own claims can be added to, and what is opened again is changed.
-  const afterSending = draft.stage !== 'being written'
+  const afterSending = isSent(draft)
   const open =
     ['work', 'study', 'credentials', 'identity', 'vouching', 'permission'].includes(section.holds) ||
     draft.reopened.some((part) => part.section === section.key) ||
@@ -242,8 +243,7 @@ function SectionBody({ draft, section, autosave }: { draft: Draft; section: Sect
   if (section.holds === 'equality') return <EqualitySection draft={draft} section={section} />
   if (section.holds === 'permission') return <PermissionSection draft={draft} />
   if (section.holds === 'send') return <SendSection draft={draft} autosave={autosave} />
-  if (draft.stage !== 'being written')
-    return <QuestionsSection draft={draft} section={onlyOpen(section, draft)} autosave={autosave} />
+  if (isSent(draft)) return <QuestionsSection draft={draft} section={onlyOpen(section, draft)} autosave={autosave} />
   return <QuestionsSection draft={draft} section={section} autosave={autosave} />
 }
 

@@ -5,6 +5,7 @@ import { type Claim, type ClaimDetails, identityPapers } from '#contract/claims'
 import type { Capture, Mended, Offered } from '#contract/identity'
 import { writeWhen } from '#core/dates/write'
 import { questionsOf } from '#core/form/form'
+import { isSent } from '#core/hiring/stages'
 import { say } from '#core/words/say'
 import { translated } from '#core/words/translations'
 import { Button } from '../../ui/Button'
@@ -263,7 +264,7 @@ function TakeIntoAnswers({ details, draft, autosave }: { details: Identity; draf
     string,
     string,
   ][]
-  if (offers.length === 0 || draft.stage !== 'being written') return null
+  if (offers.length === 0 || isSent(draft)) return null
   const label = (key: string) => {
     const question = questionsOf(draft.form).find((each) => each.key === key)
     return question ? translated(question).label : key

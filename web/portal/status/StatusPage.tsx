@@ -2,6 +2,7 @@ import { useState } from 'react'
 import { Link, useParams } from 'react-router'
 import type { Status } from '#contract/applications'
 import { writeWhen } from '#core/dates/write'
+import { isActive } from '#core/hiring/stages'
 import { say } from '#core/words/say'
 import { api } from '../../api'
 import { Button } from '../../ui/Button'
@@ -229,7 +230,7 @@ function Keep({ status }: { status: Status }) {
 
 function Withdraw({ status }: { status: Status }) {
   const { act, busy, problem } = useAct('withdraw')
-  if (!['sent', 'shortlisted', 'offered'].includes(status.stage)) return null
+  if (!isActive(status)) return null
   return (
     <details className="text-[0.93em] text-ink-2">
       <summary className="cursor-pointer">{say('status.withdrawThisApplication')}</summary>
