@@ -73,20 +73,11 @@ function program(name: string, ...given: [string, ...string[]]): Part {
   }
 }
 
-/** A script of package.json. */
-const npm = (name: string): Part => ({
-  name,
-  run: () => {
-    const fine = spawnSync('npm', ['run', name], { stdio: 'inherit' }).status === 0
-    return { passed: Number(fine), failed: Number(!fine), skipped: 0 }
-  },
-})
-
 /** What takes long and gates nothing: `./check long`. */
 const slow: Part[] = [
   // Kills server and database while people write.
   program('many faults', 'scripts/faults.ts', '--sessions', '48', '--kills', '6', '--data', '.check/faults'),
-  npm('mutants'),
+  program('mutants', 'scripts/mutants.ts'),
   program('bench', 'bench/main.ts', 'desk', '100000'),
 ]
 
