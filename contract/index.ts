@@ -5,21 +5,27 @@ import * as behalf from './behalf'
 import * as claims from './claims'
 import * as demo from './demo'
 import * as desk from './desk'
+import * as dryRuns from './dryRuns'
 import * as duplicates from './duplicates'
 import type { Endpoint } from './endpoint'
 import * as equality from './equality'
+import * as fees from './fees'
 import * as identity from './identity'
 import * as imports from './imports'
 import * as incomingMails from './incomingMails'
 import * as lists from './lists'
 import * as messages from './messages'
 import * as paper from './paper'
+import * as places from './places'
 import * as privacy from './privacy'
 import * as rules from './rules'
 import * as scoring from './scoring'
+import * as sharedSections from './sharedSections'
 import * as skills from './skills'
 import * as sources from './sources'
 import * as vacancies from './vacancies'
+import * as vacancyGroups from './vacancyGroups'
+import * as vacancySetUp from './vacancySetUp'
 import * as verification from './verification'
 import * as vouching from './vouching'
 
@@ -27,6 +33,12 @@ const everything = {
   ...accounts,
   ...vacancies,
   ...rules,
+  ...dryRuns,
+  ...sharedSections,
+  ...vacancyGroups,
+  ...vacancySetUp,
+  ...places,
+  ...fees,
   ...claims,
   ...applications,
   ...behalf,

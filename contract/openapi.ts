@@ -1,7 +1,7 @@
 import type { TSchema } from '@sinclair/typebox'
 import { behalfHeader, type Endpoint } from './endpoint'
 import { contract } from './index'
-import { ConditionSchema } from './rules'
+import { ConditionSchema } from './ruleShapes'
 
 /** The OpenAPI 3.1 document of all endpoints, made from the same values that serve them. */
 export function openApi(title: string, version: string) {

@@ -33,6 +33,7 @@ export const pages = [
   '/desk/people/:candidateId',
   '/desk/words',
   '/desk/people/:candidateId/access-log',
+  '/desk/mail-in',
   '/desk/outbox',
   '/desk/trail',
   '/desk/:queue/:id?/:chosen?',

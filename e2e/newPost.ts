@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import type { Page } from '@playwright/test'
 import type { Form } from '#core/form/form'
-import { demoPassword } from '#scenario/people'
+import { demoPassword } from '#scenario/staff'
 import { visitor } from '../test/client'
 import { linkIn, mailTo, signIn } from './people'
 import { port } from './playwright.config'

@@ -1,5 +1,5 @@
 import { type Browser, expect, type Page } from '@playwright/test'
-import { demoPassword } from '#scenario/people'
+import { demoPassword } from '#scenario/staff'
 import { port } from './playwright.config'
 
 export const mailbox = `http://127.0.0.1:${port + 3}`

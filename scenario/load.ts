@@ -45,17 +45,10 @@ import { correspond } from './correspondence'
 import { betterContact, library } from './form'
 import { isolationCheck } from './isolationCheck'
 import { drawPdf, drawPhoto, type Paper } from './papers'
-import {
-  type Act,
-  type CredentialPlan,
-  demoPassword,
-  type JobPlan,
-  type PersonPlan,
-  people,
-  type StudyPlan,
-  staff,
-} from './people'
+import { people } from './people'
+import type { Act, CredentialPlan, JobPlan, PersonPlan, StudyPlan } from './plan'
 import { sources } from './sources'
+import { demoPassword, staff } from './staff'
 import { vacanciesOn } from './vacancies'
 
 /** The year the absolute dates in `people` are written for; loaded in another year, they move with it. */

@@ -2,7 +2,7 @@ import { Ajv } from 'ajv'
 import standaloneCode from 'ajv/dist/standalone/index.js'
 import addFormats from 'ajv-formats'
 import { contract } from '#contract/index'
-import { ConditionSchema } from '#contract/rules'
+import { ConditionSchema } from '#contract/ruleShapes'
 
 /**
  * Prints, as JSON by endpoint, the program that checks what is sent to it: made by Ajv from the contract's own shape, so that

@@ -3,7 +3,7 @@ import { resolve } from 'node:path'
 import { parseArgs } from 'node:util'
 import type { Page } from '@playwright/test'
 import { drawPdf } from '#scenario/papers'
-import { demoPassword } from '#scenario/people'
+import { demoPassword } from '#scenario/staff'
 import { openBrowser, signIn } from './browser'
 
 /** Pictures of the main views at 1280x800, from a demo that is running and freshly loaded: `npm run screenshots`. */

@@ -1,7 +1,7 @@
 import { Ajv, type ValidateFunction } from 'ajv'
 import addFormats from 'ajv-formats'
 import { contract } from '#contract/index'
-import { ConditionSchema } from '#contract/rules'
+import { ConditionSchema } from '#contract/ruleShapes'
 
 const ajv = addFormats.default(new Ajv({ allErrors: true, coerceTypes: false, strict: false }))
 ajv.addSchema(ConditionSchema)

@@ -1,5 +1,6 @@
 import { checks } from 'virtual:checks'
 import { type Fault, faultsIn } from '#contract/faults'
+import { loadWords } from './words'
 
 /**
  * What is wrong with what is about to be sent, by the contract's own shape and in the server's own words; nothing where it is
@@ -9,7 +10,7 @@ export async function faultsOfBody(name: string, body: unknown): Promise<Fault[]
   const load = checks[name]
   if (!load) return []
   try {
-    const { validate } = await load()
+    const [{ validate }] = await Promise.all([load(), loadWords('checking')])
     // As it will be on the wire: what is undefined is not there.
     return validate(JSON.parse(JSON.stringify(body))) ? [] : faultsIn(validate.errors ?? [], '/body')
   } catch {

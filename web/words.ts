@@ -5,10 +5,11 @@ type Load = () => Promise<{ default: Record<string, string> }>
 
 /** The texts of each part of the application: fetched when it is first gone to, in the reader's language only. */
 const groups: Record<
-  'start' | 'vacancies' | 'asking' | 'portal' | 'desk' | 'reply',
+  'start' | 'checking' | 'vacancies' | 'asking' | 'portal' | 'desk' | 'reply',
   Record<'en' | 'de', Load> & Partial<Record<SourceLanguage, Load>>
 > = {
   start: { en: () => import('#core/words/groups/start.en'), de: () => import('#core/words/groups/start.de') },
+  checking: { en: () => import('#core/words/groups/checking.en'), de: () => import('#core/words/groups/checking.de') },
   vacancies: {
     en: () => import('#core/words/groups/vacancies.en'),
     de: () => import('#core/words/groups/vacancies.de'),

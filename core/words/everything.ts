@@ -28,6 +28,8 @@ import vouchDe from './catalogue/vouch.de'
 import vouchEn from './catalogue/vouch.en'
 import askingDe from './groups/asking.de'
 import askingEn from './groups/asking.en'
+import checkingDe from './groups/checking.de'
+import checkingEn from './groups/checking.en'
 import deskDe from './groups/desk.de'
 import deskEn from './groups/desk.en'
 import portalDe from './groups/portal.de'
@@ -45,6 +47,7 @@ import { learn } from './say'
 /** Teaches every text in every language, for the server and for tests; a page loads only what it shows. */
 export function learnEverything() {
   learn('en', startEn)
+  learn('en', checkingEn)
   learn('en', vacanciesEn)
   learn('en', askingEn)
   learn('en', portalEn)
@@ -64,6 +67,7 @@ export function learnEverything() {
   learn('en', vacancyEn)
   learn('en', vouchEn)
   learn('de', startDe)
+  learn('de', checkingDe)
   learn('de', vacanciesDe)
   learn('de', askingDe)
   learn('de', portalDe)

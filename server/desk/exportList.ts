@@ -1,6 +1,7 @@
 import { pipeline, Readable } from 'node:stream'
 import { stringify } from 'csv-stringify'
 import type { ListFilter, lists } from '#contract/lists'
+import { say } from '#core/words/say'
 import { readTrail } from '../audit/trail'
 import { listDuplicates } from '../duplicates/find'
 import { listImports } from '../incoming/imports/imports'
@@ -37,7 +38,7 @@ export async function exportList(deps: Deps, actor: Account, list: List, filter:
     details: { filter },
   })
   // A cell that begins like a formula is not one (CWE-1236).
-  const columns = [...headings[list]]
+  const columns = headings[list].map((key) => ({ key, header: headerOf(list, key) }))
   const csv = stringify({ header: true, columns, bom: true, record_delimiter: 'windows', escape_formulas: true })
   return {
     fileName: `${list} ${deps.clock.today()}.csv`,
@@ -89,6 +90,18 @@ const headings = {
   duplicates: ['One', 'Other', 'Likelihood', 'Agreeing'],
 } as const satisfies Record<List, readonly string[]>
 
+type Heading = (typeof headings)[List][number]
+const isStage = (heading: Heading): heading is (typeof vacancyStages)[number] =>
+  vacancyStages.some((stage) => stage === heading)
+
+/** A heading in the reader's language; a fingerprint is read by a program. */
+function headerOf(list: List, heading: Heading): string {
+  if (list === 'fingerprint') return heading
+  return isStage(heading) ? say(`state.stage.${heading}`) : say(`list.column.${heading}`)
+}
+
+const yesOrNo = (value: boolean) => say(value ? 'names.answer.yes' : 'names.answer.no')
+
 const linesOf: { [L in List]: (deps: Deps, filter: ListFilter) => AsyncGenerator<Row<L>> } = {
   async *applications({ config: { timeZone } }, filter) {
     let coming = tableRows(timeZone, filter, undefined, chunk)
@@ -104,7 +117,7 @@ const linesOf: { [L in List]: (deps: Deps, filter: ListFilter) => AsyncGenerator
           Name: shown.name,
           Reference: shown.reference,
           Vacancy: shown.vacancy,
-          Stage: shown.stage,
+          Stage: say(`state.stage.${shown.stage}`),
           Sent: shown.sentAt,
           Met: shown.met.done,
           Of: shown.met.of,
@@ -140,7 +153,7 @@ const linesOf: { [L in List]: (deps: Deps, filter: ListFilter) => AsyncGenerator
         'Written down by': by,
         Begun: at,
         'Asked to take over': askedAt,
-        'Theirs to write': theirs ? 'yes' : 'no',
+        'Theirs to write': yesOrNo(theirs),
         Closes: closesAt,
       }
   },
@@ -186,7 +199,7 @@ const linesOf: { [L in List]: (deps: Deps, filter: ListFilter) => AsyncGenerator
         Town: source.town,
         Country: source.country,
         'Asked at': source.mail,
-        Register: source.register ? 'yes' : 'no',
+        Register: yesOrNo(Boolean(source.register)),
         Asked: source.asked,
         Open: source.open,
         'Median days': source.medianDays,
@@ -208,7 +221,7 @@ const linesOf: { [L in List]: (deps: Deps, filter: ListFilter) => AsyncGenerator
       yield {
         Vacancy: vacancy.title,
         Place: vacancy.place,
-        State: vacancy.state,
+        State: say(`state.vacancyState.${vacancy.state}`),
         Closes: vacancy.closesAt,
         'Target start': vacancy.targetStart,
         Posts: vacancy.headcount,

@@ -109,6 +109,17 @@ test('the list comes as CSV with its filters, and no cell is a formula', async (
   expect(trail.events.length).toBeGreaterThan(0)
 })
 
+test('a list is headed and filled in the reader’s language; the fingerprint is for a program and is not', async () => {
+  const inGerman = async (list: string) => {
+    const reply = await desk.request(`/api/desk/lists/${list}`, { headers: { 'Accept-Language': 'de' } })
+    return parse(await reply.text(), { columns: true, bom: true }) as Record<string, string>[]
+  }
+  expect(Object.keys((await inGerman('applications'))[0]!).slice(0, 4)).toEqual(['Name', 'Zeichen', 'Stelle', 'Stand'])
+  expect((await inGerman('applications')).map(({ Stand }) => Stand)).toContain('gesendet')
+  expect(Object.keys((await inGerman('vacancies'))[0]!)).toContain('engere Wahl')
+  expect(Object.keys((await inGerman('fingerprint'))[0]!)).toEqual(['Chain', 'Link', 'Hash'])
+})
+
 test('a view is kept under a name, anew under the same, and is nobody else’s', async () => {
   const save = (query: string) => desk.done('saveView', { body: { name: 'Late ones', query } })
   await save('late=yes')

@@ -1,7 +1,7 @@
 import * as applications from '#contract/applications'
 import * as desk from '#contract/desk'
+import { recordFee as recordFeeContract } from '#contract/fees'
 import * as lists from '#contract/lists'
-import { recordFee as recordFeeContract } from '#contract/rules'
 import { bind } from '../platform/http/bind'
 import { answerOffer } from './answerOffer'
 import { extendOffer, withdrawOffer } from './changeOffer'

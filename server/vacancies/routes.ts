@@ -1,6 +1,8 @@
 import { deskVacancies as contractOfDesk } from '#contract/desk'
 import * as rules from '#contract/rules'
 import * as contract from '#contract/vacancies'
+import * as vacancyGroups from '#contract/vacancyGroups'
+import * as vacancySetUp from '#contract/vacancySetUp'
 import { forReader } from '#core/words/translations'
 import { bind } from '../platform/http/bind'
 import { ownApplicationFor } from '../records/applications/find'
@@ -46,11 +48,13 @@ export const vacancyRoutes = [
     }
   }),
   bind(contractOfDesk, ({ deps }) => deskVacancies(deps)),
-  bind(rules.readDeskVacancy, ({ input }) => readDeskVacancy(input.params.id)),
-  bind(rules.createVacancy, ({ deps, actor, input }) => createVacancy(deps, actor, input.body)),
-  bind(rules.saveVacancy, ({ deps, actor, input }) => saveVacancy(deps, actor, input.params.id, input.body)),
-  bind(rules.setVacancyState, ({ deps, actor, input }) => setVacancyState(deps, actor, input.params.id, input.body)),
+  bind(vacancySetUp.readDeskVacancy, ({ input }) => readDeskVacancy(input.params.id)),
+  bind(vacancySetUp.createVacancy, ({ deps, actor, input }) => createVacancy(deps, actor, input.body)),
+  bind(vacancySetUp.saveVacancy, ({ deps, actor, input }) => saveVacancy(deps, actor, input.params.id, input.body)),
+  bind(vacancySetUp.setVacancyState, ({ deps, actor, input }) =>
+    setVacancyState(deps, actor, input.params.id, input.body),
+  ),
   bind(rules.publishRules, ({ deps, actor, input }) => publishRules(deps, actor, input.params.id, input.body)),
-  bind(rules.listVacancyGroups, listVacancyGroups),
-  bind(rules.saveVacancyGroup, ({ deps, actor, input }) => saveVacancyGroup(deps, actor, input.body)),
+  bind(vacancyGroups.listVacancyGroups, listVacancyGroups),
+  bind(vacancyGroups.saveVacancyGroup, ({ deps, actor, input }) => saveVacancyGroup(deps, actor, input.body)),
 ]

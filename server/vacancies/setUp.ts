@@ -1,7 +1,7 @@
 import { Temporal } from 'temporal-polyfill'
 import { v7 as uuid } from 'uuid'
 import type { Fault } from '#contract/faults'
-import type { DeskVacancy, VacancyFields, VacancyState } from '#contract/rules'
+import type { DeskVacancy, VacancyFields, VacancyState } from '#contract/vacancySetUp'
 import { coded, say } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import { compareAndSet } from '../platform/database/compareAndSet'

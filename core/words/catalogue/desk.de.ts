@@ -114,4 +114,9 @@ export default {
   'desk.noticesKey': 'Meldungen ({{hotkey}})',
   'desk.mailIn': 'Eingegangene Mails',
   'desk.incomingMailAnswersPost': 'Antworten Briefe Post Posteingang',
+  'desk.title.sharedSections': 'Gemeinsame Abschnitte',
+  'desk.title.writingOnBehalf': 'Für jemanden schreiben',
+  'desk.title.importedPerson': 'Importierte Person',
+  'desk.title.whoSawWhat': 'Wer was gesehen hat',
+  'desk.title.desk': 'Arbeitsplatz',
 } satisfies Translated<typeof english>

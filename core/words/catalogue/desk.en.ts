@@ -111,4 +111,9 @@ export default {
   'desk.noticesKey': 'Notices ({{hotkey}})',
   'desk.mailIn': 'Mail in',
   'desk.incomingMailAnswersPost': 'answers replies letters post inbox',
+  'desk.title.sharedSections': 'Shared sections',
+  'desk.title.writingOnBehalf': 'Writing on behalf',
+  'desk.title.importedPerson': 'Imported person',
+  'desk.title.whoSawWhat': 'Who saw what',
+  'desk.title.desk': 'Desk',
 } as const

@@ -2,7 +2,7 @@ import type { TSchema } from '@sinclair/typebox'
 import { Ajv, type ValidateFunction } from 'ajv'
 import addFormats from 'ajv-formats'
 import { type Fault, faultsIn } from '#contract/faults'
-import { ConditionSchema } from '#contract/rules'
+import { ConditionSchema } from '#contract/ruleShapes'
 import { say } from '#core/words/say'
 import { invalid } from '../errors/problems'
 

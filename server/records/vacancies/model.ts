@@ -5,7 +5,7 @@ import {
   Model,
   type Sequelize,
 } from 'sequelize'
-import type { VacancyFields, VacancyState } from '#contract/rules'
+import type { VacancyFields, VacancyState } from '#contract/vacancySetUp'
 import { day, define, id, json, longText, moment, text, uuidOrNull, whole } from '../../platform/database/columns'
 
 export class Vacancy extends Model<InferAttributes<Vacancy>, InferCreationAttributes<Vacancy>> {

@@ -1,7 +1,7 @@
 import { isDeepStrictEqual } from 'node:util'
 import { Op, QueryTypes } from 'sequelize'
 import { v7 as uuid } from 'uuid'
-import type { DryRunState } from '#contract/rules'
+import type { DryRunState } from '#contract/dryRuns'
 import type { Change } from '#core/rules/effect'
 import { coded } from '#core/words/say'
 import { recordEvent } from '../../platform/audit/record'

@@ -1,5 +1,5 @@
 import type { Fault } from '#contract/faults'
-import { RulesFile } from '#contract/rules'
+import { RulesFile } from '#contract/ruleShapes'
 import { differencesOf } from '#core/rules/difference'
 import type { Rules } from '#core/rules/rules'
 import { rulesFaultWords } from '#core/words/rules'

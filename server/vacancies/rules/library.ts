@@ -1,5 +1,5 @@
 import { col, fn } from 'sequelize'
-import type { SharedSection as SharedSectionView } from '#contract/rules'
+import type { SharedSection as SharedSectionView } from '#contract/sharedSections'
 import type { Section } from '#core/form/form'
 import type { Rules } from '#core/rules/rules'
 import { recordEvent } from '../../platform/audit/record'

@@ -1,4 +1,4 @@
-import type { DeskVacancy } from '#contract/rules'
+import type { DeskVacancy } from '#contract/vacancySetUp'
 import type { Requirement } from '#core/requirements/requirement'
 import type { Rules } from '#core/rules/rules'
 import type { Visitor } from '../../../test/client'

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react'
 import { useDispatch } from 'react-redux'
 import { Link, useSearchParams } from 'react-router'
-import type { DeskVacancy } from '#contract/rules'
+import type { DeskVacancy } from '#contract/vacancySetUp'
 import { gates } from '#core/requirements/requirement'
 import type { Change } from '#core/rules/effect'
 import { say } from '#core/words/say'

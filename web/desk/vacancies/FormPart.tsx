@@ -1,6 +1,6 @@
 import { Plus } from 'lucide-react'
 import { useState } from 'react'
-import type { DeskVacancy } from '#contract/rules'
+import type { DeskVacancy } from '#contract/vacancySetUp'
 import { type KnownFact, knownFacts } from '#core/conditions/vocabulary'
 import type { Question, Section } from '#core/form/form'
 import { rulesFaultWords } from '#core/words/rules'

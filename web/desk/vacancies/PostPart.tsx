@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react'
-import type { DeskVacancy, VacancyFields } from '#contract/rules'
+import type { DeskVacancy, VacancyFields } from '#contract/vacancySetUp'
 import { say } from '#core/words/say'
 import { DateField } from '../../ui/DateField'
 import { LongField, SelectField, TextField } from '../../ui/Field'

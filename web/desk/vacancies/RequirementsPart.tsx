@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import type { DeskVacancy } from '#contract/rules'
+import type { DeskVacancy } from '#contract/vacancySetUp'
 import { knownFacts } from '#core/conditions/vocabulary'
 import { gates, type Requirement } from '#core/requirements/requirement'
 import { requirementSentence } from '#core/words/requirements'

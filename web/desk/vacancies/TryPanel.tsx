@@ -1,5 +1,6 @@
 import { useEffect, useState } from 'react'
-import type { DeskVacancy, MadeUp } from '#contract/rules'
+import type { MadeUp } from '#contract/rules'
+import type { DeskVacancy } from '#contract/vacancySetUp'
 import { gates } from '#core/requirements/requirement'
 import type { Rules } from '#core/rules/rules'
 import { say } from '#core/words/say'

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { Link, Navigate, NavLink, useNavigate, useParams } from 'react-router'
-import type { DeskVacancy, VacancyState } from '#contract/rules'
+import type { DeskVacancy, VacancyState } from '#contract/vacancySetUp'
 import { say } from '#core/words/say'
 import { api } from '../../api'
 import { Button } from '../../ui/Button'

@@ -1,6 +1,6 @@
 import { useRef, useState } from 'react'
 import { useDispatch } from 'react-redux'
-import type { DeskVacancy } from '#contract/rules'
+import type { DeskVacancy } from '#contract/vacancySetUp'
 import type { Difference } from '#core/rules/difference'
 import type { Rules } from '#core/rules/rules'
 import { say } from '#core/words/say'

@@ -1,0 +1,3 @@
+import shape from '../catalogue/shape.de'
+
+export default { ...shape }

@@ -1,0 +1,3 @@
+import shape from '../catalogue/shape.en'
+
+export default { ...shape }

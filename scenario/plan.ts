@@ -1,0 +1,109 @@
+/** What somebody of the demo did, as data: days are counted from the day the demo is loaded; negative is before. */
+
+export type StudyPlan = {
+  source: string
+  award: string
+  subject: string
+  level: number
+  field: string
+  number: string
+  from: string
+  to: string
+  printedName?: string
+  printedNumber?: string
+  paper?: boolean
+}
+export type JobPlan = {
+  source: string | null
+  name?: string
+  position: string
+  from: string
+  to: string
+  tags: string[]
+  mayAsk?: 'now' | 'after an offer' | 'never'
+  activity?: 'employment' | 'care' | 'travel' | 'without work' | 'study or training' | 'military or civilian service'
+  letter?: boolean
+}
+export type CredentialPlan = {
+  credential: string
+  source: string
+  number: string
+  issuedDays: number
+  throughDays: number | 'does not expire'
+  registered?: 'same' | 'other name' | 'absent'
+  paper?: boolean
+}
+
+/** What is done with one of the claims, which are counted through studies, jobs and credentials in this order. */
+export type Act =
+  | { day: number; see: string }
+  | { day: number; sendBack: string; reason: string }
+  | { day: number; ask: string }
+  | {
+      day: number
+      answer: string
+      differs?: Record<string, string>
+      cannotSay?: string[]
+      unknown?: true
+      note?: string
+      by?: string
+    }
+  | { day: number; register: string }
+  | {
+      day: number
+      decide: string
+      as: 'confirmed' | 'confirmed with a note' | 'contradicted' | 'unconfirmable'
+      note?: string
+    }
+  | { day: number; check: number }
+  | { day: number; pass: 'shortlist' | 'offer' | 'start' }
+  | { day: number; waive: string; reason: string }
+  | { day: number; accept: true }
+  | { day: number; acknowledge: string }
+  | { day: number; shorten: string; to: string }
+
+export type PersonPlan = {
+  given: string
+  family: string
+  former?: string
+  born: string
+  town: string
+  country: string
+  phone: string
+  vacancy: string
+  studies: StudyPlan[]
+  jobs: JobPlan[]
+  credentials: CredentialPlan[]
+  declares?: Record<string, string>
+  /** Days before loading when it was sent; absent while it is still being written. */
+  sent?: number
+  acts: Act[]
+}
+
+export const job = (
+  source: string | null,
+  position: string,
+  from: string,
+  to: string,
+  tags: string[],
+  more: Partial<JobPlan> = {},
+): JobPlan => ({ source, position, from, to, tags, ...more })
+export const study = (
+  source: string,
+  award: string,
+  subject: string,
+  level: number,
+  field: string,
+  number: string,
+  from: string,
+  to: string,
+  more: Partial<StudyPlan> = {},
+): StudyPlan => ({ source, award, subject, level, field, number, from, to, ...more })
+export const paper = (
+  credential: string,
+  source: string,
+  number: string,
+  issuedDays: number,
+  throughDays: CredentialPlan['throughDays'],
+  more: Partial<CredentialPlan> = {},
+): CredentialPlan => ({ credential, source, number, issuedDays, throughDays, ...more })
