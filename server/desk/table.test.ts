@@ -115,8 +115,8 @@ test('a list is headed and filled in the reader’s language; the fingerprint is
     return parse(await reply.text(), { columns: true, bom: true }) as Record<string, string>[]
   }
   expect(Object.keys((await inGerman('applications'))[0]!).slice(0, 4)).toEqual(['Name', 'Zeichen', 'Stelle', 'Stand'])
-  expect((await inGerman('applications')).map(({ Stand }) => Stand)).toContain('gesendet')
-  expect(Object.keys((await inGerman('vacancies'))[0]!)).toContain('engere Wahl')
+  expect((await inGerman('applications')).map(({ Stand }) => Stand)).toContain('abgeschickt')
+  expect(Object.keys((await inGerman('vacancies'))[0]!)).toContain('in engerer Wahl')
   expect(Object.keys((await inGerman('fingerprint'))[0]!)).toEqual(['Chain', 'Link', 'Hash'])
 })
 

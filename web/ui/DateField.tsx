@@ -1,4 +1,3 @@
-import { CalendarDays } from 'lucide-react'
 import { lazy, Suspense, useEffect, useRef, useState } from 'react'
 import { readTyped, writeWhen } from '#core/dates/write'
 import { say } from '#core/words/say'
@@ -110,7 +109,7 @@ function OpenCalendar({ value, disabled, onChoose }: OpenProps) {
         onClick={() => setOpen(!open)}
         className="absolute inset-y-px right-px rounded-sheet px-2 text-ink-3 hover:text-ink"
       >
-        <CalendarDays size={16} />
+        <CalendarLeaf />
       </button>
       {open && (
         <Suspense fallback={null}>
@@ -120,3 +119,18 @@ function OpenCalendar({ value, disabled, onChoose }: OpenProps) {
     </>
   )
 }
+
+/** A leaf of a calendar; drawn here, so that a page with one date needs no library of pictures for it. */
+const CalendarLeaf = () => (
+  <svg
+    aria-hidden="true"
+    width={16}
+    height={16}
+    viewBox="0 0 16 16"
+    fill="none"
+    stroke="currentColor"
+    strokeWidth={1.4}
+  >
+    <path d="M2.2 3.4h11.6v10.4H2.2zM2.2 6.6h11.6M5.2 1.6v3M10.8 1.6v3M5 9.2h1.6M9.4 9.2H11M5 11.6h1.6" />
+  </svg>
+)
