@@ -130,6 +130,11 @@ export const ClaimDetails = Type.Union([
   PaperDetails,
 ])
 export type ClaimDetails = Static<typeof ClaimDetails>
+export type ClaimKind = ClaimDetails['kind']
+/** The details of one kind of claim. */
+export type DetailsOf<Kind extends ClaimKind> = Kind extends 'licence' | 'certificate'
+  ? Static<typeof CredentialDetails>
+  : Extract<ClaimDetails, { kind: Kind }>
 
 export const documentStates = ['to look at', 'seen', 'sent back', 'replaced'] as const
 

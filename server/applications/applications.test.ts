@@ -213,6 +213,21 @@ describe('sending', () => {
   })
 })
 
+test('contact details corrected after sending are named in the language of whoever reads of it', async () => {
+  const candidate = await house.candidate('Cora Corrected')
+  const { id } = await applied(house, candidate, ['Cora', 'Corrected'])
+  const { version } = await candidate.done('readDraft', { params: { id } })
+  const changes = { 'contact.phone': '+43 664 555 0101' }
+  await candidate.done('saveAnswers', { params: { id }, body: { version, changes } })
+  const desk = await house.staff('coordinator')
+  const told = async (language: string) => {
+    const reply = await desk.request(`/api/desk/applications/${id}`, { headers: { 'Accept-Language': language } })
+    return ((await reply.json()) as { trail: { what: string }[] }).trail[0]?.what
+  }
+  expect(await told('en')).toBe('Corrected contact details: Phone')
+  expect(await told('de')).toBe('Hat Kontaktangaben berichtigt: Telefon')
+})
+
 describe('vacancies', () => {
   test('are found by words, and facets count what the other filters leave', async () => {
     const visitor = house.visitor()

@@ -1,9 +1,10 @@
 import { type Answers, faultOf, isEmpty } from '#core/form/answer'
-import { type Form, type Question, questionKeyOf, questionsOf } from '#core/form/form'
+import { type Form, type Question, questionKeyOf, questionsOf, titlesFrom } from '#core/form/form'
 import { isSent } from '#core/hiring/stages'
 import { type Rules, requirementsIn } from '#core/rules/rules'
 import { answerFaultWords } from '#core/words/form'
 import { coded, say } from '#core/words/say'
+import type { StoredValue } from '#core/words/stored'
 import { recordEvent } from '../platform/audit/record'
 import { changed as tellChange } from '../platform/changes'
 import { compareAndSet } from '../platform/database/compareAndSet'
@@ -86,7 +87,7 @@ async function tellOfContact(deps: Deps, actor: Account, application: Applicatio
   if (differences.length > 0)
     await recordEvent(deps, actor, {
       code: 'contact-corrected',
-      values: { fields: { list: differences.map(({ label }) => label) } },
+      values: { fields: { list: changedQuestions(form, contact, before, application.answers).map(titleOf) } },
       about: application.reference ?? undefined,
       candidateId: application.candidateId,
       applicationId: application.id,
@@ -120,3 +121,14 @@ function personIn(application: Pick<Application, 'answers'>) {
     phone: text('contact.phone') ?? null,
   }
 }
+
+const changedQuestions = (form: Form, keys: readonly string[], before: Answers, after: Answers) =>
+  questionsOf(form).filter(
+    ({ key }) => keys.includes(key) && JSON.stringify(before[key] ?? '') !== JSON.stringify(after[key] ?? ''),
+  )
+
+/** What a question is called, in whatever language it is read later. */
+const titleOf = ({ label, translations }: Question): StoredValue => ({
+  title: label,
+  translations: titlesFrom(translations),
+})

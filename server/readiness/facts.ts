@@ -15,6 +15,7 @@ import { rowsOf } from '../platform/database/rows'
 import type { Deps } from '../platform/deps'
 import type { InProgress } from '../records/applications/find'
 import { type Application, Reopening } from '../records/applications/model'
+import { kindOf } from '../records/claims/kinds'
 import { labelValue } from '../records/claims/label'
 import type { Claim, EarlierCredential } from '../records/claims/model'
 import { namelessDetails } from '../records/claims/namelessDetails'
@@ -272,27 +273,7 @@ async function decisionsOnRestricted(enquiries: readonly Enquiry[]): Promise<Map
   return groupBy<Decided, string>(found, (one) => one.claimId)
 }
 
-/**
- * What claims of one file are about the same thing by: the same kind of licence, a degree of the same level and field, a job
- * at the same place. A number or a source that is written otherwise makes it no other thing.
- */
-function thingOf(details: ClaimDetails): string | undefined {
-  switch (details.kind) {
-    case 'licence':
-    case 'certificate':
-      return `credential ${details.credential}`
-    case 'study':
-      return `study ${details.level} ${details.field}`
-    case 'work':
-      return `work ${details.sourceId ?? details.sourceName.trim().toLowerCase()}`
-    case 'identity':
-      return 'identity'
-    case 'paper':
-      return `paper ${details.question}`
-    case 'residence':
-      return undefined
-  }
-}
+const thingOf = (details: ClaimDetails) => kindOf(details).thing(details)
 
 /** The things of a file that somebody has found contradicted and nobody has confirmed since, also before a renewal. */
 function contradictedThings(

@@ -145,7 +145,7 @@ function Asking({
                   <span className="block text-[0.87em] text-ink-2">{label}</span>
                   <span className={`font-semibold ${kind === 'number' ? 'font-mono' : ''}`}>{claimed}</span>
                 </p>
-                <div className="flex flex-wrap gap-1.5">
+                <div className="flex flex-wrap items-center gap-1.5">
                   {(['agrees', 'differs', 'cannot say'] as const).map((says) => (
                     <label
                       key={says}

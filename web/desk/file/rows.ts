@@ -1,3 +1,4 @@
+import type { ClaimKind, DetailsOf } from '#contract/claims'
 import type { File } from '#contract/desk'
 import { writeWhen } from '#core/dates/write'
 import { credentialName } from '#core/words/names'
@@ -87,22 +88,29 @@ export function rowsOf(file: Listed): Group[] {
   return groups.filter(({ rows }) => rows.length > 0)
 }
 
+const activityOf = ({ activity, position }: DetailsOf<'work'>) =>
+  activity === 'employment' ? position : say(`names.activity.${activity}`)
+const endOf = ({ to }: DetailsOf<'study'>) => (to === 'present' ? say('file.stillStudying2') : to.slice(0, 4))
+/** Whoever gave it, where that is not its name already. */
+const giver = ({ credential, sourceName }: DetailsOf<'licence'>, label: string) =>
+  credentialName(credential) === label ? sourceName : ''
+const parts = (...given: string[]) => given.filter(Boolean).join(', ')
+
+/** What stands beside the name of a claim, by its kind. */
+const detailOf: { [Kind in ClaimKind]: (details: DetailsOf<Kind>, label: string) => string } = {
+  study: (details) => parts(details.sourceName, endOf(details)),
+  work: (details) => parts(activityOf(details), span(details)),
+  residence: (details) => span(details),
+  licence: giver,
+  certificate: giver,
+  identity: ({ number }) => number,
+  paper: () => '',
+}
+
 function rowOfClaim(file: Listed, claim: FileClaim): Row {
   const { details } = claim
   const early = file.outcomes.find(({ reason, claims }) => reason.code === 'lapses-early' && claims.includes(claim.id))
   const faded = fading(claim, file.today)
-  const detail =
-    details.kind === 'study'
-      ? `${details.sourceName}, ${details.to === 'present' ? say('file.stillStudying2') : details.to.slice(0, 4)}`
-      : details.kind === 'work'
-        ? `${details.activity === 'employment' ? details.position : say(`names.activity.${details.activity}`)}, ${span(details)}`
-        : details.kind === 'residence'
-          ? span(details)
-          : details.kind === 'identity'
-            ? details.number
-            : details.kind === 'paper' || credentialName(details.credential) !== claim.label
-              ? ''
-              : details.sourceName
   const waiting = claim.proof.enquiries.filter(({ state }) => state === 'open').at(-1)
   const when =
     'through' in details && /^\d/.test(details.through)
@@ -119,7 +127,7 @@ function rowOfClaim(file: Listed, claim: FileClaim): Row {
     claim,
     mark: claim.rung === 'contradicted' ? 'contradicted' : (faded ?? (early ? 'expiring' : claim.rung)),
     title: claim.label,
-    detail,
+    detail: detailOf[details.kind](details as never, claim.label),
     wants: overdue
       ? say('file.sourceSilentSince', { value: writeWhen(waiting.askedAt.slice(0, 10)).replace(/ \d{4}$/, '') })
       : claim.wants,
