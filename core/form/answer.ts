@@ -1,7 +1,7 @@
 import type { Facts, FactValue } from '../conditions/condition'
 import { judge } from '../conditions/judge'
 import { readPartialDate } from '../dates/partialDate'
-import { type Blank, becauseKey, blanks, type Form, type Question } from './form'
+import { type Blank, becauseKey, blanks, type Form, type Question, type QuestionKind } from './form'
 
 /** Several parts that are one answer, such as an address: `{ street, postcode, town, region, country }`. */
 export type Parts = Readonly<Record<string, string>>
@@ -54,48 +54,47 @@ const mostRecords = 60
 export function faultOf(question: Question, answer: AnswerValue): AnswerFault | undefined {
   if (isEmpty(answer)) return undefined
   if (isBlank(answer)) return faultOfBlank(question, answer)
-  switch (question.kind) {
-    case 'several of':
-    case 'ranked choice':
-      return faultOfChoices(question, answer)
-    case 'address':
-    case 'country and region':
-      return faultOfParts(question, answer)
-    case 'records':
-      return faultOfRecords(question, answer)
-    default:
-      return typeof answer === 'string' ? faultOfText(question, answer) : { code: 'wrong-shape' }
-  }
+  return faultsByKind[question.kind](question, answer)
 }
 
 function faultOfBlank({ blanks: allowed = [] }: Question, { blank }: HonestBlank): AnswerFault | undefined {
   return blanks.includes(blank) && allowed.includes(blank) ? undefined : { code: 'blank-not-allowed' }
 }
 
-function faultOfText(question: Question, answer: string): AnswerFault | undefined {
-  const limit = question.limit ?? 200
-  if ([...answer].length > limit) return { code: 'too-long', limit }
-  switch (question.kind) {
-    case 'mail':
-      return /^[^\s@]+@[^\s@]+\.[^\s@]+$/.test(answer) ? undefined : { code: 'not-a-mail-address' }
-    case 'phone':
-      return /^\+\d[\d ()/-]{5,24}$/.test(answer) ? undefined : { code: 'not-a-phone-number' }
-    case 'date':
-      return day.test(answer) && readPartialDate(answer).ok ? undefined : { code: 'not-a-date' }
-    case 'partial date':
-      return readPartialDate(answer).ok ? undefined : { code: 'not-a-date' }
-    case 'yes or no':
-      return answer === 'yes' || answer === 'no' ? undefined : { code: 'not-an-option' }
-    case 'declaration':
-      return answer === 'agreed' ? undefined : { code: 'not-an-option' }
-    case 'one of':
-      return question.options?.includes(answer) ? undefined : { code: 'not-an-option' }
-    case 'number':
-    case 'money':
-      return faultOfNumber(question, answer)
-    default:
-      return undefined
+type Judge = (question: Question, answer: AnswerValue) => AnswerFault | undefined
+
+/** An answer that is text: no longer than it may be, and right by what else is asked of it. */
+const text =
+  (faultOfText: (answer: string, question: Question) => AnswerFault | undefined = () => undefined): Judge =>
+  (question, answer) => {
+    if (typeof answer !== 'string') return { code: 'wrong-shape' }
+    const limit = question.limit ?? 200
+    return [...answer].length > limit ? { code: 'too-long', limit } : faultOfText(answer, question)
   }
+const unless = (fits: boolean, code: 'not-a-mail-address' | 'not-a-phone-number' | 'not-a-date' | 'not-an-option') =>
+  fits ? undefined : { code }
+
+/** What an answer of each kind may be. Whoever adds a kind says it here. */
+const faultsByKind: Record<QuestionKind, Judge> = {
+  text: text(),
+  'long text': text(),
+  number: text((answer, question) => faultOfNumber(question, answer)),
+  money: text((answer, question) => faultOfNumber(question, answer)),
+  date: text((answer) => unless(day.test(answer) && readPartialDate(answer).ok, 'not-a-date')),
+  'partial date': text((answer) => unless(readPartialDate(answer).ok, 'not-a-date')),
+  'yes or no': text((answer) => unless(answer === 'yes' || answer === 'no', 'not-an-option')),
+  'one of': text((answer, { options = [] }) => unless(options.includes(answer), 'not-an-option')),
+  'several of': (question, answer) => faultOfChoices(question, answer),
+  'ranked choice': (question, answer) => faultOfChoices(question, answer),
+  country: text(),
+  'country and region': (question, answer) => faultOfParts(question, answer),
+  address: (question, answer) => faultOfParts(question, answer),
+  phone: text((answer) => unless(/^\+\d[\d ()/-]{5,24}$/.test(answer), 'not-a-phone-number')),
+  mail: text((answer) => unless(/^[^\s@]+@[^\s@]+\.[^\s@]+$/.test(answer), 'not-a-mail-address')),
+  'identity number': text(),
+  document: text(),
+  declaration: text((answer) => unless(answer === 'agreed', 'not-an-option')),
+  records: (question, answer) => faultOfRecords(question, answer),
 }
 
 function faultOfNumber({ kind, least, most }: Question, answer: string): AnswerFault | undefined {

@@ -132,7 +132,8 @@ function requirementFaults(
       case 'every work entry':
       case 'reference':
         return held.has('work') ? [] : [{ pointer, code: 'no-section-for', holds: 'work' }]
-      default:
+      case 'fee':
+      case 'offer accepted':
         return []
     }
   }

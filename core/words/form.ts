@@ -57,26 +57,33 @@ export function answerWords(question: Question | undefined, value: AnswerValue):
   return [...order].map((part) => parts[part]).join(', ')
 }
 
-function textWords(question: Question | undefined, value: string): string {
-  switch (question?.kind) {
-    case 'one of':
-      return optionWords(question, value)
-    case 'date':
-    case 'partial date':
-      return writeWhen(value)
-    case 'money':
-      return `${(Number(value) / 100).toLocaleString(spokenLocale(), { minimumFractionDigits: 2 })} ${question.unit ?? 'EUR'}`
-    case 'number':
-      return question.unit ? `${value} ${translated(question).unit}` : value
-    case 'identity number':
-      return masked(value)
-    case 'yes or no':
-      return value === 'yes' ? say('form.yes') : say('form.no')
-    case 'declaration':
-      return say('form.agreed')
-    default:
-      return value
-  }
+const textWords = (question: Question | undefined, value: string): string =>
+  question ? wordsByKind[question.kind](value, question) : value
+
+const asItIs = (value: string) => value
+
+/** How an answer that is text is written for people, by the kind of its question. */
+const wordsByKind: Record<QuestionKind, (value: string, question: Question) => string> = {
+  text: asItIs,
+  'long text': asItIs,
+  number: (value, question) => (question.unit ? `${value} ${translated(question).unit}` : value),
+  money: (value, { unit }) =>
+    `${(Number(value) / 100).toLocaleString(spokenLocale(), { minimumFractionDigits: 2 })} ${unit ?? 'EUR'}`,
+  date: writeWhen,
+  'partial date': writeWhen,
+  'yes or no': (value) => (value === 'yes' ? say('form.yes') : say('form.no')),
+  'one of': (value, question) => optionWords(question, value),
+  'several of': asItIs,
+  'ranked choice': asItIs,
+  country: asItIs,
+  'country and region': asItIs,
+  address: asItIs,
+  phone: asItIs,
+  mail: asItIs,
+  'identity number': (value) => masked(value),
+  document: asItIs,
+  declaration: () => say('form.agreed'),
+  records: asItIs,
 }
 
 const chosenWords = (question: Question | undefined, option: string) =>

@@ -84,7 +84,10 @@ export function newAsk(kind: Ask['kind'], { form, onboarding }: Rules, checks: R
       return { kind, amount: 4500, currency: 'EUR' }
     case 'onboarding task':
       return { kind, task: onboarding[0]?.key ?? '' }
-    default:
+    case 'every work entry':
+    case 'permission':
+    case 'identity':
+    case 'offer accepted':
       return { kind }
   }
 }
@@ -260,7 +263,10 @@ function Details({ ask, rules, checks, onChange }: Omit<Props, 'label'>) {
           onChange={(task) => onChange({ ...ask, task })}
         />
       )
-    default:
+    case 'every work entry':
+    case 'permission':
+    case 'identity':
+    case 'offer accepted':
       return null
   }
 }
