@@ -2,6 +2,7 @@ import { Op, type WhereOptions } from 'sequelize'
 import { keysHolding } from '#core/words/say'
 import { Event } from '../platform/audit/model'
 import { eventWords, namelessEventWords } from '../platform/audit/wording'
+import { nameOfActor } from '../platform/deps'
 import { filesOfAccounts } from '../records/accounts/candidate'
 import { namesHiddenIn } from '../records/people/shownNames'
 
@@ -28,17 +29,22 @@ async function withoutHiddenNames(events: readonly Event[]) {
     const { id, at, applicationId, who, about, actorId } = event
     const standing = hiding.get(fileOf(event))
     if (!standing) return { id, at, applicationId, who, what: eventWords(event), about }
-    const byDesk = actorId !== null && !files.has(actorId)
     const reference = standing.reference ?? ''
     return {
       id,
       at,
       applicationId,
-      who: byDesk ? who : reference,
+      who: whoNameless(event, files.has(actorId ?? ''), reference),
       what: namelessEventWords(event),
       about: about === reference ? about : null,
     }
   })
+}
+
+/** Who did it: colleagues by their names, the candidate by the reference; who acted by a link may be known by theirs. */
+function whoNameless({ who, actorId }: Event, isCandidate: boolean, reference: string): string {
+  if (isCandidate) return reference
+  return actorId !== null || who === nameOfActor({ kind: 'system' }) ? who : '…'
 }
 
 /** The whole trail a page at a time, newest first. */

@@ -12,6 +12,7 @@ import { Reopening, Snapshot } from '../records/applications/model'
 import { claimFaces, claimsOf } from '../records/claims/view'
 import { streamBytes } from '../records/documents/bytes'
 import { documentsOfCandidates } from '../records/documents/documents'
+import { IncomingMail } from '../records/mails/model'
 import { permissionsOf } from '../records/permissions/permissions'
 import { titlesOfVacancies } from '../records/vacancies/vacancies'
 import { vouchingsOf } from '../records/vouching/vouchings'
@@ -28,6 +29,7 @@ export async function exportPersonalData(deps: Deps, actor: Account): Promise<Fi
     vouchings,
     permissions,
     messages,
+    received,
     happenings,
     sights,
     reopenings,
@@ -40,6 +42,7 @@ export async function exportPersonalData(deps: Deps, actor: Account): Promise<Fi
     vouchingsOf(ids),
     permissionsOf(ids),
     Message.findAll({ where: { candidateId: candidate.id }, order: ['createdAt'] }),
+    IncomingMail.findAll({ where: { candidateId: candidate.id }, order: ['receivedAt'] }),
     Event.findAll({ where: { candidateId: candidate.id }, order: ['id'] }),
     AccessLogEntry.findAll({ where: { candidateId: candidate.id }, order: ['id'] }),
     Reopening.findAll({ where: { applicationId: ids }, order: ['askedAt'] }),
@@ -71,6 +74,16 @@ export async function exportPersonalData(deps: Deps, actor: Account): Promise<Fi
   addJson(
     'messages.json',
     messages.map(({ subject, text, createdAt: at, state }) => ({ at, subject, text, state })),
+  )
+  addJson(
+    'received.json',
+    received.map(({ fromMail, subject, text, encloses, receivedAt: at }) => ({
+      at,
+      fromMail,
+      subject,
+      text,
+      encloses,
+    })),
   )
   addJson(
     'happenings.json',

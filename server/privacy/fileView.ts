@@ -120,6 +120,13 @@ function claimView(claim: FileClaim, { fields, instead, details, papers, notes }
   }
 }
 
+/** A claim whose statement says only what is compared by its own kind: the same key means an address at one, a title at another. */
+function onlyCompared(claim: FileClaim): FileClaim {
+  const compared = new Set<string>(claim.proof.fields.map(({ key }) => key))
+  const claimed = Object.fromEntries(Object.entries(claim.proof.claimed).filter(([key]) => compared.has(key)))
+  return { ...claim, proof: { ...claim.proof, claimed } }
+}
+
 type Compared = FileClaim['proof']['comparison']['fields'][number]
 
 /** That a field was compared and how it comes out, without what any side says. */
@@ -160,7 +167,7 @@ function namelessView(file: File): File {
     heldUpBy: file.heldUpBy,
     nextGate: file.nextGate,
     met: file.met,
-    claims: file.claims.map((claim) => claimView(claim, nameless)),
+    claims: file.claims.map((claim) => claimView(onlyCompared(claim), nameless)),
     answers: file.answers,
     changes: file.changes,
     reopened: file.reopened.map((part) => ({ ...part, reason: '', differences: [] })),

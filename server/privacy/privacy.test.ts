@@ -142,6 +142,11 @@ describe('reading without names', () => {
       query: { fileName: 'Letter Tan.pdf' },
       body: await aPaper('Letter of Berg Tan'),
     })
+    const home: ClaimDetails = {
+      ...{ kind: 'residence', sourceId: null, sourceName: '', address: 'Haus Tan, Bergweg 1', country: 'AT' },
+      ...{ from: '2015-01', to: 'present' },
+    }
+    await candidate.done('addClaim', { body: { details: home } })
     const application = await Application.findByPk(id, { rejectOnEmpty: true })
     const told = { 'declare.dismissed': 'yes', 'declare.dismissed.because': 'Tan against Tannberg, in 2012' }
     await application.update({ answers: { ...application.answers, ...told } })
@@ -168,6 +173,7 @@ describe('reading without names', () => {
     const of = (claimId: string) => file.claims.find((claim) => claim.id === claimId)!
     // Called by what was done there, where nobody but the candidate says who that was.
     expect([of(firmId).label, of(firmId).details.sourceName, of(firmId).documents]).toEqual(['Owner', '', []])
+    expect(text).not.toContain('Bergweg')
     const known = house.source('nordrampe').sourceName
     expect([of(jobId).label, of(jobId).details.sourceName]).toEqual([known, known])
     expect(of(jobId).proof.comparison.fields.map(({ key, claimed }) => [key, claimed])).toContainEqual(['name', ''])
@@ -220,6 +226,7 @@ describe('one’s own data', () => {
     for (const name of [
       'person.json',
       'claims.json',
+      'received.json',
       `applications/${reference}.json`,
       `papers/${documentId.slice(-6)}`,
     ])

@@ -117,6 +117,23 @@ test('what answers nothing of ours waits for a person, who puts it where it belo
   expect((await put(reference)).status).toBe(409)
 })
 
+test('of two who put one mail into different files at once one is told, and only one file waits for it', async () => {
+  const one = await writtenTo(['Erna', 'Either'])
+  const other = await writtenTo(['Otto', 'Other'])
+  await handOver({ subject: 'Whose am I', text: 'Guess.', messageId: '<whose@mail.test>' })
+  const mail = (await one.desk.done('listIncomingMails')).find(({ subject }) => subject === 'Whose am I')!
+  const put = await Promise.all(
+    [one, other].map(({ desk, reference }) =>
+      desk.call('fileIncomingMail', { params: { id: mail.id }, body: { reference } }),
+    ),
+  )
+  // Whoever comes after the first is done moves it on; at the same moment one is refused.
+  const { people } = await one.desk.done('readQueue', { params: { queue: 'today' } })
+  const waiting = people.filter(({ id, why }) => [one.id, other.id].includes(id) && why === 'Wrote to us')
+  expect(put.map(({ status }) => status)).toContain(200)
+  expect(waiting).toHaveLength(1)
+})
+
 test.each([
   ['a holiday notice', { headers: { 'Auto-Submitted': 'auto-replied' } }, 'anna@mail.test'],
   ['what wants no answer', {}, ''],

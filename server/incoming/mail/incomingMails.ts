@@ -79,7 +79,9 @@ export async function fileIncomingMail(deps: Deps, actor: Account, id: string, r
   if (!application) throw invalidField('/body/reference', say('problem.noApplicationHasThisReference'))
   const before = mail.applicationId
   const { candidateId } = application
-  if (!(await changeWhere(mail, { state: 'waiting' }, { applicationId: application.id, candidateId })))
+  // Of two who put it into different files at once one is told; else the other's file would keep waiting for it.
+  const still = { state: 'waiting' as const, applicationId: before }
+  if (!(await changeWhere(mail, still, { applicationId: application.id, candidateId })))
     throw conflict('already-settled', coded('problem.thisMailIsSettled'))
   if (before && before !== application.id) await changed(deps, { code: 'mail-settled', actor, applicationId: before })
   await recordEvent(deps, actor, {
