@@ -13,6 +13,13 @@ import { ReadVouching } from './vouching'
 const staff = ['coordinator', 'assessor', 'hiring manager', 'administrator'] as const
 export const queues = ['today', 'applications', 'verification', 'skills', 'validity', 'hiring'] as const
 export type Queue = (typeof queues)[number]
+/** People of a queue are counted up to here; one more says that there are more. */
+export const mostCountedInQueue = 999
+
+const Counted = Type.Integer({
+  maximum: mostCountedInQueue + 1,
+  description: `Counted up to ${mostCountedInQueue}; one more says that there are more`,
+})
 
 export const QueueLine = Type.Object({
   id: Id,
@@ -34,7 +41,7 @@ export const readQueue = endpoint({
     after: Type.Optional(Type.String({ pattern: '^-?\\d+_[0-9a-f-]{36}$' })),
     vacancy: Type.Optional(Type.String()),
   }),
-  reply: Type.Object({ people: Type.Array(QueueLine), next: orNull(Type.String()), late: Type.Integer() }),
+  reply: Type.Object({ people: Type.Array(QueueLine), next: orNull(Type.String()), late: Counted }),
   invalidates: ['desk'],
 })
 
@@ -44,7 +51,7 @@ export const readCounts = endpoint({
   summary: 'How many people are in each queue, how many mails were refused, and how many came in and wait',
   access: staff,
   reply: Type.Object({
-    counts: Type.Record(Type.String(), Type.Integer()),
+    counts: Type.Record(Type.String(), Counted),
     refusedMails: Type.Integer(),
     incomingMails: Type.Integer(),
     today: Day,
@@ -73,6 +80,17 @@ export const find = endpoint({
     likely: orNull(Type.String()),
   }),
 })
+
+/** A claim in a file. What stands behind it is read when it is chosen. */
+const FileClaim = Type.Intersect([
+  Claim,
+  Type.Object({
+    wants: Type.String(),
+    by: Type.String(),
+    /** The question to its source that is not answered. */
+    asked: orNull(Type.Object({ askedAt: Moment, answerBy: Day })),
+  }),
+])
 
 export const File = Type.Object({
   id: Id,
@@ -109,7 +127,7 @@ export const File = Type.Object({
   heldUpBy: orNull(Type.String()),
   nextGate: orNull(oneOf(gates)),
   met: Type.Object({ done: Type.Integer(), of: Type.Integer() }),
-  claims: Type.Array(Type.Intersect([Claim, Type.Object({ proof: Proof, wants: Type.String(), by: Type.String() })])),
+  claims: Type.Array(FileClaim),
   answers: Type.Array(
     Type.Object({
       section: Type.String(),
@@ -164,6 +182,7 @@ export const File = Type.Object({
   trail: Type.Array(Type.Object({ at: Moment, who: Type.String(), what: Type.String() })),
 })
 export type File = Static<typeof File>
+export type FileClaim = Static<typeof FileClaim>
 
 export const readFile = endpoint({
   method: 'GET',
@@ -172,6 +191,16 @@ export const readFile = endpoint({
   access: staff,
   params: Type.Object({ id: Id }),
   reply: File,
+  invalidates: ['desk'],
+})
+
+export const readProof = endpoint({
+  method: 'GET',
+  path: '/api/desk/applications/:id/claims/:claimId/proof',
+  summary: 'What stands behind a claim in a file: the papers and answers compared, what was asked and decided',
+  access: staff,
+  params: Type.Object({ id: Id, claimId: Id }),
+  reply: Proof,
   invalidates: ['desk'],
 })
 

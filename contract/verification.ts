@@ -212,6 +212,8 @@ export const FindingLine = Type.Object({
 })
 
 export const Proof = Type.Object({
+  /** Of the claim it stands behind: what is decided is decided on this. */
+  version: Version,
   fields: listOfCore<Field>(),
   claimed: Type.Record(Type.String(), Type.String()),
   standing: orNull(StandingSchema),
@@ -225,3 +227,4 @@ export const Proof = Type.Object({
   /** What the machine-readable zone says of the claim, where one was captured. */
   zone: orNull(ofCore<ZoneAgainst>(Type.Object({}))),
 })
+export type Proof = Static<typeof Proof>

@@ -198,9 +198,10 @@ async function sendAndDecide(nth: number, ok: Ok) {
   const sending = { params: { id }, body: { version: Number(draft.version) }, key: `sending ${nth}` }
   own.reference = String((await sure(ok, 'sendApplication', sending)).reference)
   const opened = await surely(() => asDesk('readFile', { params: { id } }))
-  type Claimed = { id: string; documents: { id: string }[]; proof: { claimed: object } }
+  type Claimed = { id: string; documents: { id: string }[] }
   const before = (opened.body.claims as Claimed[]).find((one) => one.id === claimId)!
-  const seeing = { params: { id: before.documents[0]!.id }, body: { version: 0, reads: before.proof.claimed } }
+  const { body: proof } = await surely(() => asDesk('readProof', { params: { id, claimId } }))
+  const seeing = { params: { id: before.documents[0]!.id }, body: { version: 0, reads: proof.claimed } }
   await sure(asDesk, 'seeDocument', { ...seeing, key: `seeing ${nth}` }, ['already-seen', 'changed-meanwhile'])
   const asking = { params: { id: claimId }, body: { applicationId: id }, key: `asking ${nth}` }
   const enquiry = String((await sure(asDesk, 'raiseEnquiry', asking)).id)

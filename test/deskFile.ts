@@ -1,13 +1,13 @@
 import { v7 as uuid } from 'uuid'
-import type { File } from '#contract/desk'
+import type { File, FileClaim } from '#contract/desk'
+import type { Proof } from '#contract/verification'
 import type { Rung } from '#core/requirements/requirement'
 
-type FileClaim = File['claims'][number]
 export type DeskRequirement = File['requirements'][number]
 export type DeskOutcome = File['outcomes'][number]
 
 /** A licence as the desk reads it, claimed and nothing more. */
-export const aLicence = (over: Partial<FileClaim> = {}, proof: Partial<FileClaim['proof']> = {}): FileClaim => ({
+export const aLicence = (over: Partial<FileClaim> = {}): FileClaim => ({
   id: uuid(),
   version: 3,
   credentialVersion: 1,
@@ -22,19 +22,23 @@ export const aLicence = (over: Partial<FileClaim> = {}, proof: Partial<FileClaim
   earlier: [],
   wants: '',
   by: 'start',
-  proof: {
-    fields: [],
-    claimed: {},
-    standing: null,
-    comparison: { fields: [], explanations: [], outcome: 'no reply' },
-    sentence: { head: 'The source has not answered yet.', detail: '' },
-    enquiries: [],
-    findings: [],
-    proposed: null,
-    register: false,
-    zone: null,
-    ...proof,
-  },
+  asked: null,
+  ...over,
+})
+
+/** What stands behind a claim nobody has asked about. */
+export const aProof = (over: Partial<Proof> = {}): Proof => ({
+  version: 3,
+  fields: [],
+  claimed: {},
+  standing: null,
+  comparison: { fields: [], explanations: [], outcome: 'no reply' },
+  sentence: { head: 'The source has not answered yet.', detail: '' },
+  enquiries: [],
+  findings: [],
+  proposed: null,
+  register: false,
+  zone: null,
   ...over,
 })
 
@@ -57,9 +61,7 @@ export const aDocument = (over: Partial<FileClaim['documents'][number]> = {}): F
   ...over,
 })
 
-export const anEnquiry = (
-  over: Partial<FileClaim['proof']['enquiries'][number]> = {},
-): FileClaim['proof']['enquiries'][number] => ({
+export const anEnquiry = (over: Partial<Proof['enquiries'][number]> = {}): Proof['enquiries'][number] => ({
   id: uuid(),
   round: 1,
   channel: 'link',

@@ -307,8 +307,7 @@ export async function applied(
 
 /** Looks at the first document of a claim, reading what was claimed off it. */
 export async function look(desk: Visitor, applicationId: string, claimId: string, reads: Record<string, string> = {}) {
-  const file = await desk.done('readFile', { params: { id: applicationId } })
-  const claim = file.claims.find(({ id }) => id === claimId)!
+  const claim = await claimOf(desk, applicationId, claimId)
   const document = claim.documents.find(({ state }) => state === 'to look at')!
   await desk.done('seeDocument', {
     params: { id: document.id },
@@ -319,5 +318,6 @@ export async function look(desk: Visitor, applicationId: string, claimId: string
 
 export async function claimOf(desk: Visitor, applicationId: string, claimId: string) {
   const file = await desk.done('readFile', { params: { id: applicationId } })
-  return file.claims.find(({ id }) => id === claimId)!
+  const proof = await desk.done('readProof', { params: { id: applicationId, claimId } })
+  return { ...file.claims.find(({ id }) => id === claimId)!, proof }
 }

@@ -1,4 +1,5 @@
 import type { File } from '#contract/desk'
+import type { Proof } from '#contract/verification'
 import { nextGateOf } from '#core/hiring/stages'
 import { openAt, upToGate } from '#core/requirements/evaluate'
 import { firstLook } from '#core/requirements/firstLook'
@@ -12,8 +13,9 @@ import { trailOf } from '../audit/trail'
 import { duplicatesOf } from '../duplicates/find'
 import { eventWords } from '../platform/audit/wording'
 import type { Account, Deps } from '../platform/deps'
+import { notFound } from '../platform/errors/problems'
 import { logAccess, shownTo } from '../privacy/accessLog'
-import { fileView } from '../privacy/fileView'
+import { fileView, proofView } from '../privacy/fileView'
 import { type Readiness, readinessOf } from '../readiness/readiness'
 import { heldUpBy } from '../readiness/summaries'
 import { candidateWithMail } from '../records/accounts/candidate'
@@ -27,35 +29,29 @@ import {
 import { answersSent, sentApplication } from '../records/applications/find'
 import type { Application } from '../records/applications/model'
 import { claimFaces } from '../records/claims/view'
-import { bySourceId, findingsOf } from '../records/enquiries/load'
 import { namesFor } from '../records/rules/versions'
 import { scoreFor, scoringIn } from '../records/scoring/find'
 import { bankOf, checkByKey } from '../records/skills/checks'
 import { readVouchingLine } from '../records/vouching/vouchings'
+import { fileForProof } from '../verification/fileForProof'
 import { proofOf } from '../verification/proof'
 
 /** Everything the desk sees about an application, in one reply. */
 export async function readFile(deps: Deps, actor: Account, id: string): Promise<File> {
   const application = await sentApplication(id)
   const { candidateId } = application
-  const [score, revealed] = await Promise.all([scoreFor(application), shownTo(deps, actor, candidateId)])
-  const covering = {
-    roles: actor.roles,
-    shown: revealed,
-    hidesName: score.hideNames && application.stage === 'sent',
-  }
+  const [score, covering] = await readerOf(deps, actor, application)
   const nameless = readsNameless(covering)
   const seen = (answers: Application['answers']) => (nameless ? withoutExplanations(answers) : answers)
-  const [readiness, person, findings, sentAnswers, duplicates, ownTrail] = await Promise.all([
+  const [readiness, person, sentAnswers, duplicates, ownTrail] = await Promise.all([
     readinessOf(deps, application, { nameless: () => nameless }),
     candidateWithMail(candidateId),
-    findingsOf(candidateId),
     answersSent(id),
     duplicatesOf(candidateId),
     trailOf({ candidateIds: [candidateId], applicationId: id }),
     logAccess(deps, actor, { candidateId, applicationId: id, subject: 'file', what: 'file' }),
   ])
-  const { vacancy, rules, claims, documents, enquiries, outcomes, forecast, requirements, facts } = readiness
+  const { vacancy, rules, claims, enquiries, outcomes, forecast, requirements, facts } = readiness
   const [names, trail, reopened, checks, faces] = await Promise.all([
     namesFor(rules),
     person.files.length > 1 ? trailOf({ candidateIds: person.files, applicationId: id }) : ownTrail,
@@ -63,15 +59,6 @@ export async function readFile(deps: Deps, actor: Account, id: string): Promise<
     checksOf(readiness, requirements),
     claimFaces(claims, readiness),
   ])
-  const proofs = {
-    person,
-    claims,
-    documents,
-    enquiries,
-    findings,
-    sources: bySourceId(readiness.sources),
-    today: facts.today,
-  }
   const gate = nextGateOf(application)
   const look = firstLook(outcomes, readableForm(rules.form, covering), application.answers, facts.answers)
   const forGate = gate
@@ -113,7 +100,7 @@ export async function readFile(deps: Deps, actor: Account, id: string): Promise<
     met: { done: forGate.length - (gate ? openAt(forGate, gate).length : 0), of: forGate.length },
     claims: faces.map((face, index) => ({
       ...face,
-      proof: proofOf(claims[index]!, proofs),
+      asked: askedAbout(face, enquiries),
       ...wantsOf(facts.claims[index]!, outcomes, gate, actor.roles),
     })),
     answers: answersForDesk(rules.form, seen(application.answers), facts.answers, covering),
@@ -168,6 +155,32 @@ export async function readFile(deps: Deps, actor: Account, id: string): Promise<
     hidden: [],
   }
   return fileView(file, covering)
+}
+
+/** Whether and how somebody reads an application: what its scores come to, and as whom they read it. */
+async function readerOf(deps: Deps, actor: Account, application: Application) {
+  const [score, shown] = await Promise.all([scoreFor(application), shownTo(deps, actor, application.candidateId)])
+  return [score, { roles: actor.roles, shown, hidesName: score.hideNames && application.stage === 'sent' }] as const
+}
+
+/** What stands behind one claim of a file. Throws not-found. */
+export async function readProof(deps: Deps, actor: Account, id: string, claimId: string): Promise<Proof> {
+  const application = await sentApplication(id)
+  const { candidateId } = application
+  const [[, reader], file] = await Promise.all([
+    readerOf(deps, actor, application),
+    fileForProof(deps, candidateId),
+    logAccess(deps, actor, { candidateId, applicationId: id, subject: 'file', what: 'file' }),
+  ])
+  const claim = file.claims.find(({ id: own }) => own === claimId)
+  if (!claim) throw notFound()
+  return proofView(proofOf(claim, file), claim, reader)
+}
+
+/** The question about a claim that its source has not answered. */
+function askedAbout({ id }: { id: string }, enquiries: Readiness['enquiries']) {
+  const open = enquiries.findLast(({ claimId, state }) => claimId === id && state === 'open')
+  return open ? { askedAt: open.askedAt.toISOString(), answerBy: open.answerBy } : null
 }
 
 /** What a claim waits for and by which gate, from the requirement with most left to do. */

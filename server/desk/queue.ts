@@ -1,6 +1,5 @@
 import { Op, type WhereOptions } from 'sequelize'
-import { type Queue, queues } from '#contract/desk'
-import { mostCounted } from '#contract/lists'
+import { mostCountedInQueue, type Queue, queues } from '#contract/desk'
 import { writeValue } from '#core/words/stored'
 import { ApplicationSummary } from '../records/hiring/model'
 import { countUpTo } from './table'
@@ -11,7 +10,7 @@ const page = 40
 export async function readQueue(queue: Queue, { after, vacancy }: { after?: string; vacancy?: string }) {
   const { people, next } = await queueStretch(queue, { after, vacancy }, page)
   const late = { ...chosenIn(queue, vacancy), slack: { [Op.lt]: 0 } } as WhereOptions
-  return { people, next, late: await countUpTo(mostCounted, late) }
+  return { people, next, late: await countUpTo(mostCountedInQueue + 1, late) }
 }
 
 const chosenIn = (queue: Queue, vacancy: string | undefined) => ({
@@ -51,6 +50,6 @@ function beyond(after: string | undefined) {
 }
 
 export async function readCounts(): Promise<Record<string, number>> {
-  const counts = await Promise.all(queues.map((queue) => countUpTo(mostCounted, { [queue]: true })))
+  const counts = await Promise.all(queues.map((queue) => countUpTo(mostCountedInQueue + 1, { [queue]: true })))
   return Object.fromEntries(queues.map((queue, index) => [queue, counts[index]!]))
 }

@@ -5,7 +5,7 @@ import { countRefused } from '../messages/outbox'
 import { bind, bindFile } from '../platform/http/bind'
 import { listViews, removeView, saveView } from '../records/views/views'
 import { exportList } from './exportList'
-import { readFile } from './file'
+import { readFile, readProof } from './file'
 import { readCounts, readQueue } from './queue'
 import { find } from './search'
 import { readTable } from './table'
@@ -25,4 +25,5 @@ export const deskRoutes = [
   bind(lists.saveView, ({ deps, actor, input }) => saveView(deps, actor, input.body)),
   bind(lists.removeView, ({ actor, input }) => removeView(actor, input.params.id)),
   bind(contract.readFile, ({ deps, actor, input }) => readFile(deps, actor, input.params.id)),
+  bind(contract.readProof, ({ deps, actor, input }) => readProof(deps, actor, input.params.id, input.params.claimId)),
 ]

@@ -1,4 +1,5 @@
-import type { File } from '#contract/desk'
+import type { File, FileClaim } from '#contract/desk'
+import type { Proof } from '#contract/verification'
 import { type FieldKey, fieldKeys } from '#core/comparison/compareClaim'
 import { covered, type HiddenKind, hiddenKindOfClaim, kindOfSubject, mayReveal } from '#core/privacy/hidden'
 import { comparisonSentence } from '#core/words/comparison'
@@ -8,7 +9,6 @@ import { namelessDetails, namelessFields } from '../records/claims/namelessDetai
 import { hiddenWords } from './accessLog'
 import { coverFor, type Reader } from './redactionFor'
 
-type FileClaim = File['claims'][number]
 type Details = FileClaim['details']
 
 /** What of a claim a reader sees. */
@@ -33,9 +33,8 @@ export function fileView(file: File, { roles, shown, hidesName }: Reader & { hid
   const { hidden, covers } = coverFor({ roles, shown })
   const born = file.candidate.born !== null && covers('birth date')
   const known = file.claims.map((claim) => {
-    const kind = hiddenKindOfClaim(claim.details)
-    const closed = kind !== undefined && covers(kind, `${claim.label}: ${hiddenWords(kind)}`, claim.id)
-    return closed || born ? claimView(claim, sightWithout({ number: closed, born })) : claim
+    const sight = sightOf(claim, covers, born)
+    return sight ? claimView(claim, sight) : claim
   })
   const named = hidesName && covers('name')
   for (const { hidden: subject } of file.answers)
@@ -52,6 +51,33 @@ export function fileView(file: File, { roles, shown, hidesName }: Reader & { hid
     hidden,
   }
   return named ? namelessView(view) : view
+}
+
+/**
+ * What stands behind a claim as its reader may see it.
+ *
+ * @param hidesName whether the vacancy hides names in this stage
+ */
+export function proofView(
+  proof: Proof,
+  claim: Pick<FileClaim, 'id' | 'details'>,
+  { roles, shown, hidesName }: Reader & { hidesName: boolean },
+): Proof {
+  const { covers } = coverFor({ roles, shown })
+  const sight = sightOf({ ...claim, label: '' }, covers, covers('birth date'))
+  const known = sight ? seenThrough(proof, sight) : proof
+  return hidesName && covers('name') ? seenThrough(onlyCompared(known), nameless) : known
+}
+
+/** What a reader sees of a claim where that is not all. */
+function sightOf(
+  { id, details, label }: Pick<FileClaim, 'id' | 'details' | 'label'>,
+  covers: ReturnType<typeof coverFor>['covers'],
+  born: boolean,
+): Sight | undefined {
+  const kind = hiddenKindOfClaim(details)
+  const closed = kind !== undefined && covers(kind, `${label}: ${hiddenWords(kind)}`, id)
+  return closed || born ? sightWithout({ number: closed, born }) : undefined
 }
 
 /** What is left to see of claims whose number, or whose person's day of birth, is hidden. */
@@ -76,13 +102,34 @@ const nameless: Sight = {
 }
 
 /** A claim made from what is seen of it. */
-function claimView(claim: FileClaim, { fields, instead, details, papers, notes }: Sight): FileClaim {
-  const { id, version, credentialVersion, rung, saidAt, wants, by, proof } = claim
+function claimView(claim: FileClaim, sight: Sight): FileClaim {
+  const { id, version, credentialVersion, rung, saidAt, wants, by, asked } = claim
+  const { details, papers } = sight
   const own = details(claim.details)
-  const texts = <Text extends string | undefined>(said: Record<string, Text>) =>
-    Object.fromEntries(
-      Object.entries(said).map(([key, text]) => [key, text && !fields.has(key as FieldKey) ? instead(text) : text]),
-    ) as Record<string, Text>
+  const readable = (line: FileClaim['documents'][number]) => ({ ...line, reads: textsSeen(line.reads, sight) })
+  return {
+    ...{ id, version, credentialVersion, rung, saidAt, wants, by, asked },
+    details: own,
+    label: labelOf(own),
+    documents: papers ? claim.documents.map(readable) : [],
+    earlier: claim.earlier.map((before) => ({
+      credentialVersion: before.credentialVersion,
+      details: details(before.details),
+      rung: before.rung,
+      replacedAt: before.replacedAt,
+      documents: papers ? before.documents.map(readable) : [],
+    })),
+  }
+}
+
+const textsSeen = <Text extends string | undefined>(said: Record<string, Text>, { fields, instead }: Sight) =>
+  Object.fromEntries(
+    Object.entries(said).map(([key, text]) => [key, text && !fields.has(key as FieldKey) ? instead(text) : text]),
+  ) as Record<string, Text>
+
+/** What stands behind a claim, made from what is seen of it. */
+function seenThrough(proof: Proof, sight: Sight): Proof {
+  const { fields, instead, notes } = sight
   const comparison = {
     outcome: proof.comparison.outcome,
     explanations: proof.comparison.explanations.filter(({ key }) => fields.has(key)),
@@ -90,44 +137,32 @@ function claimView(claim: FileClaim, { fields, instead, details, papers, notes }
   }
   const toldWhole = notes && comparison.explanations.length === proof.comparison.explanations.length
   return {
-    ...{ id, version, credentialVersion, rung, saidAt, wants, by },
-    details: own,
-    label: labelOf(own),
-    documents: papers ? claim.documents.map((line) => ({ ...line, reads: texts(line.reads) })) : [],
-    earlier: claim.earlier.map((before) => ({
-      credentialVersion: before.credentialVersion,
-      details: details(before.details),
-      rung: before.rung,
-      replacedAt: before.replacedAt,
-      documents: papers ? before.documents.map((line) => ({ ...line, reads: texts(line.reads) })) : [],
-    })),
-    proof: {
-      fields: proof.fields,
-      claimed: texts(proof.claimed),
-      standing: proof.standing,
-      comparison,
-      sentence: toldWhole ? proof.sentence : comparisonSentence(comparison),
-      enquiries: notes ? proof.enquiries : proof.enquiries.map((line) => ({ ...line, respondent: null, note: null })),
-      findings: notes ? proof.findings : proof.findings.map((line) => ({ ...line, note: '' })),
-      proposed: proof.proposed,
-      register: proof.register,
-      // That characters were taken for others is told; which, would tell what stands there.
-      zone: proof.zone && {
-        ...proof.zone,
-        mended: proof.zone.mended.map(({ field }) => ({ field, read: '', as: '' })),
-      },
+    version: proof.version,
+    fields: proof.fields,
+    claimed: textsSeen(proof.claimed, sight),
+    standing: proof.standing,
+    comparison,
+    sentence: toldWhole ? proof.sentence : comparisonSentence(comparison),
+    enquiries: notes ? proof.enquiries : proof.enquiries.map((line) => ({ ...line, respondent: null, note: null })),
+    findings: notes ? proof.findings : proof.findings.map((line) => ({ ...line, note: '' })),
+    proposed: proof.proposed,
+    register: proof.register,
+    // That characters were taken for others is told; which, would tell what stands there.
+    zone: proof.zone && {
+      ...proof.zone,
+      mended: proof.zone.mended.map(({ field }) => ({ field, read: '', as: '' })),
     },
   }
 }
 
 /** A claim whose statement says only what is compared by its own kind: the same key means an address at one, a title at another. */
-function onlyCompared(claim: FileClaim): FileClaim {
-  const compared = new Set<string>(claim.proof.fields.map(({ key }) => key))
-  const claimed = Object.fromEntries(Object.entries(claim.proof.claimed).filter(([key]) => compared.has(key)))
-  return { ...claim, proof: { ...claim.proof, claimed } }
+function onlyCompared(proof: Proof): Proof {
+  const compared = new Set<string>(proof.fields.map(({ key }) => key))
+  const claimed = Object.fromEntries(Object.entries(proof.claimed).filter(([key]) => compared.has(key)))
+  return { ...proof, claimed }
 }
 
-type Compared = FileClaim['proof']['comparison']['fields'][number]
+type Compared = Proof['comparison']['fields'][number]
 
 /** That a field was compared and how it comes out, without what any side says. */
 function unseen(field: Compared, instead: Sight['instead']): Compared {
@@ -167,7 +202,7 @@ function namelessView(file: File): File {
     heldUpBy: file.heldUpBy,
     nextGate: file.nextGate,
     met: file.met,
-    claims: file.claims.map((claim) => claimView(onlyCompared(claim), nameless)),
+    claims: file.claims.map((claim) => claimView(claim, nameless)),
     answers: file.answers,
     changes: file.changes,
     reopened: file.reopened.map((part) => ({ ...part, reason: '', differences: [] })),

@@ -73,10 +73,11 @@ function knownNames(claim: Claim, { person, claims, documents }: FileForProof): 
 }
 
 /** What the desk sees behind a claim. */
-export function proofOf(claim: Claim, file: FileForProof): Static<typeof Proof> {
+export function proofOf(claim: Claim, file: FileForProof): Proof {
   const { claimed, comparison, latest, standing, proposed } = weigh(claim, file)
   const { details } = claim
   return {
+    version: claim.version,
     fields: [...fieldsOf(claim.kind)],
     claimed,
     comparison,

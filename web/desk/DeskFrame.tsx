@@ -1,6 +1,7 @@
 import { Tooltip } from 'radix-ui'
 import { useEffect, useState } from 'react'
 import { Link, Navigate, NavLink, Outlet, useLocation } from 'react-router'
+import { mostCountedInQueue } from '#contract/desk'
 import { marked, say } from '#core/words/say'
 import { api } from '../api'
 import { chooseLanguage, languageHere } from '../language'
@@ -121,7 +122,11 @@ function RailLink({ to, name, count }: { to: string; name: string; count?: numbe
       }
     >
       {name}
-      {count !== undefined && <span className="font-mono font-normal text-[0.8rem] text-ink-2">{count}</span>}
+      {count !== undefined && (
+        <span className="font-mono font-normal text-[0.8rem] text-ink-2">
+          {count > mostCountedInQueue ? `${mostCountedInQueue}+` : count}
+        </span>
+      )}
     </NavLink>
   )
 }

@@ -38,18 +38,7 @@ const claim = (id: string, details: Details, over: Partial<FileClaim> = {}): Fil
   saidAt: '2026-11-01T09:00:00.000Z',
   documents: [],
   earlier: [],
-  proof: {
-    fields: [],
-    claimed: {},
-    comparison: { fields: [], verdict: 'same' } as unknown as FileClaim['proof']['comparison'],
-    standing: null,
-    proposed: null,
-    sentence: { head: '', detail: '' },
-    enquiries: [],
-    findings: [],
-    register: false,
-    zone: null,
-  },
+  asked: null,
   wants: 'You: look at document',
   by: 'offer',
   ...over,
@@ -131,12 +120,8 @@ describe('a licence or certificate', () => {
 })
 
 describe('a claim whose source was asked', () => {
-  const enquiry = (answerBy: string) =>
-    ({ state: 'open', askedAt: '2026-11-12T08:00:00.000Z', answerBy }) as FileClaim['proof']['enquiries'][number]
-  const waiting = (answerBy: string) => {
-    const { proof } = claim('job', job())
-    return onlyRow({ claims: [claim('job', job(), { proof: { ...proof, enquiries: [enquiry(answerBy)] } })] })
-  }
+  const waiting = (answerBy: string) =>
+    onlyRow({ claims: [claim('job', job(), { asked: { askedAt: '2026-11-12T08:00:00.000Z', answerBy } })] })
 
   test('says until when', () => expect(waiting('2026-12-04')).toMatchObject({ when: 'by 4 Dec', tone: 'plain' }))
 

@@ -111,7 +111,7 @@ function rowOfClaim(file: Listed, claim: FileClaim): Row {
   const { details } = claim
   const early = file.outcomes.find(({ reason, claims }) => reason.code === 'lapses-early' && claims.includes(claim.id))
   const faded = fading(claim, file.today)
-  const waiting = claim.proof.enquiries.filter(({ state }) => state === 'open').at(-1)
+  const waiting = claim.asked
   const when =
     'through' in details && /^\d/.test(details.through)
       ? say('ui.until', { day: writeWhen(details.through) })

@@ -1,4 +1,4 @@
-import type { File } from '#contract/desk'
+import type { File, FileClaim } from '#contract/desk'
 import { writeWhen } from '#core/dates/write'
 import { say } from '#core/words/say'
 import { api } from '../../api'
@@ -10,15 +10,7 @@ import { useAct } from '../../useAct'
 import { useToast } from '../useToast'
 
 /** The mail as it will go out, and what keeps it from going. */
-export function AskSource({
-  file,
-  claim,
-  onClose,
-}: {
-  file: File
-  claim: File['claims'][number]
-  onClose: () => void
-}) {
+export function AskSource({ file, claim, onClose }: { file: File; claim: FileClaim; onClose: () => void }) {
   const { data, error, refetch } = api.endpoints.previewEnquiry.useQuery(
     { params: { id: claim.id }, query: { applicationId: file.id } },
     { refetchOnMountOrArgChange: true },

@@ -1,26 +1,29 @@
 import { screen, waitFor, within } from '@testing-library/react'
 import type { Role } from '#contract/roles'
-import { aDocument, aFile, aLicence, anEnquiry } from '../../../test/deskFile'
+import { aDocument, aFile, aLicence, anEnquiry, aProof } from '../../../test/deskFile'
 import { showPage } from '../../../test/page'
 import { ClaimProof } from './ClaimProof'
 
 const agreed = (over: Parameters<typeof aLicence>[0] = {}) =>
-  aLicence(
-    {
-      rung: 'asked',
-      documents: [aDocument({ state: 'seen', seenBy: 'Ines Caldwell', seenAt: '2026-11-19T08:00:00.000Z' })],
-      ...over,
-    },
-    {
-      comparison: { fields: [], explanations: [], outcome: 'agrees' },
-      sentence: { head: 'Everything agrees.', detail: '' },
-      enquiries: [anEnquiry()],
-      proposed: 'confirmed',
-    },
-  )
+  aLicence({
+    rung: 'asked',
+    documents: [aDocument({ state: 'seen', seenBy: 'Ines Caldwell', seenAt: '2026-11-19T08:00:00.000Z' })],
+    ...over,
+  })
+const agreeing = (over: Parameters<typeof aProof>[0] = {}) =>
+  aProof({
+    comparison: { fields: [], explanations: [], outcome: 'agrees' },
+    sentence: { head: 'Everything agrees.', detail: '' },
+    enquiries: [anEnquiry()],
+    proposed: 'confirmed',
+    ...over,
+  })
 
-const show = (claim: ReturnType<typeof aLicence>, roles: Role[], more: Parameters<typeof showPage>[1] = {}) =>
-  showPage(<ClaimProof file={aFile({ claims: [claim] })} claim={claim} />, { roles, ...more })
+const show = (
+  claim: ReturnType<typeof aLicence>,
+  roles: Role[],
+  { readProof = agreeing(), ...more }: Parameters<typeof showPage>[1] = {},
+) => showPage(<ClaimProof file={aFile({ claims: [claim] })} claim={claim} />, { roles, readProof, ...more })
 
 const buttons = () =>
   screen
@@ -29,7 +32,7 @@ const buttons = () =>
     .filter((words) => / ?[A-Z]$/.test(words))
 
 test('a reply that agrees is confirmed by one key, with the version that was seen', async () => {
-  const claim = agreed()
+  const claim = agreed({ version: 4 })
   const { user, sent } = await show(claim, ['coordinator'], { decideClaim: { findingId: claim.id } })
   await screen.findByRole('button', { name: /^Confirm/ })
   await user.keyboard('c')
@@ -63,16 +66,15 @@ test('whoever may not open papers is told so and is shown none', async () => {
 })
 
 test('a contradiction asks for words before it is recorded', async () => {
-  const claim = aLicence(
-    { rung: 'asked' },
-    {
+  const claim = aLicence({ rung: 'asked' })
+  const { user, sent } = await show(claim, ['coordinator'], {
+    decideClaim: { findingId: claim.id },
+    readProof: agreeing({
       comparison: { fields: [], explanations: [], outcome: 'contradicts' },
       sentence: { head: 'One field contradicts.', detail: 'Valid through: different.' },
-      enquiries: [anEnquiry()],
       proposed: 'contradicted',
-    },
-  )
-  const { user, sent } = await show(claim, ['coordinator'], { decideClaim: { findingId: claim.id } })
+    }),
+  })
   await screen.findByText('One field contradicts.')
   await screen.findByRole('button', { name: /^Record contradiction/ })
   await user.keyboard('x')
@@ -92,7 +94,7 @@ test('letters that are typed into a field decide nothing', async () => {
       <input aria-label="Note" />
       <ClaimProof file={aFile({ claims: [claim] })} claim={claim} />
     </>,
-    { decideClaim: { findingId: claim.id } },
+    { decideClaim: { findingId: claim.id }, readProof: agreeing() },
   )
   await screen.findByRole('button', { name: /^Confirm/ })
   await user.type(screen.getByLabelText('Note'), 'ccc')
@@ -108,17 +110,17 @@ test('what is settled asks for nothing more', async () => {
 
 test('what was asked, answered and decided stands beneath, the newest first, and undone decisions as such', async () => {
   const claim = agreed()
-  claim.proof.findings = [
+  const findings = [
     {
       id: claim.id,
-      decision: 'confirmed',
+      decision: 'confirmed' as const,
       note: 'Looks fine',
       by: 'Ines Caldwell',
       at: '2026-11-25T08:00:00.000Z',
       undone: true,
     },
   ]
-  await show(claim, ['coordinator'])
+  await show(claim, ['coordinator'], { readProof: agreeing({ findings }) })
   const lines = (await screen.findAllByRole('listitem')).map(({ textContent }) => textContent)
   expect(lines[0]).toMatch(/25 Nov.*undone.*confirmed by Ines Caldwell.*Looks fine/i)
   expect(lines[1]).toMatch(/24 Nov.*Card office/)

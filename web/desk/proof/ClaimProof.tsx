@@ -1,12 +1,15 @@
 import { useState } from 'react'
-import type { File } from '#contract/desk'
+import type { File, FileClaim } from '#contract/desk'
+import type { Proof } from '#contract/verification'
 import { writeWhen } from '#core/dates/write'
 import { marksWords } from '#core/words/grades'
 import { say } from '#core/words/say'
+import { api } from '../../api'
 import { Button } from '../../ui/Button'
 import { markWords } from '../../ui/Mark'
 import { Paper } from '../../ui/Paper'
 import { ProblemNote } from '../../ui/ProblemNote'
+import { Waiting } from '../../ui/Waiting'
 import { writeShortDay, writeSize } from '../../ui/write'
 import { useAct } from '../../useAct'
 import { useSession } from '../../useSession'
@@ -19,12 +22,23 @@ import { Decide } from './Decide'
 import { LookAt } from './LookAt'
 import { ZoneNote } from './ZoneNote'
 
-type FileClaim = File['claims'][number]
 type Decision = 'confirmed with a note' | 'contradicted' | 'unconfirmable'
 
 /** The proof of one claim: what is claimed, what the paper says, what the source says, and what to do. */
 export function ClaimProof({ file, claim }: { file: File; claim: FileClaim }) {
-  const { proof } = claim
+  const {
+    data: proof,
+    error,
+    refetch,
+  } = api.endpoints.readProof.useQuery(
+    { params: { id: file.id, claimId: claim.id } },
+    { refetchOnMountOrArgChange: true },
+  )
+  if (!proof) return <Waiting error={error} onRetry={refetch} />
+  return <ReadProof file={file} claim={claim} proof={proof} />
+}
+
+function ReadProof({ file, claim, proof }: { file: File; claim: FileClaim; proof: Proof }) {
   const [looking, setLooking] = useState<string>()
   const [asking, setAsking] = useState(false)
   const [deciding, setDeciding] = useState<Decision>()
@@ -35,12 +49,12 @@ export function ClaimProof({ file, claim }: { file: File; claim: FileClaim }) {
   const shown = toLook ?? claim.documents.find(({ state }) => state === 'seen') ?? claim.documents.at(-1)
   const settled = claim.rung === 'confirmed' || claim.rung === 'waived'
   const { roles, may } = useSession()
-  const { acts, main } = actsFor(claim, { roles, may })
+  const { acts, main } = actsFor(claim, proof, { roles, may })
   const readable = mayLook(roles)
   const confirm = async () => {
     const done = await confirming.act({
       params: { id: claim.id },
-      body: { version: claim.version, decision: 'confirmed', note: '' },
+      body: { version: proof.version, decision: 'confirmed', note: '' },
     })
     if (done) toast(say('proof.confirmedLabel', { label: claim.label }), { findingId: done.findingId })
   }
@@ -74,7 +88,7 @@ export function ClaimProof({ file, claim }: { file: File; claim: FileClaim }) {
       <div className="min-h-0 flex-1 overflow-auto">
         <div className="px-3.5 pt-2.5 pb-2">
           <h2 className="text-[1.2rem]">{claim.label}</h2>
-          <p className="text-[0.8333rem] text-ink-2">{headline(claim)}</p>
+          <p className="text-[0.8333rem] text-ink-2">{headline(claim, proof)}</p>
           {claim.details.kind === 'study' && claim.details.marks && (
             <p className="text-[0.8333rem]">
               {say('proof.marksAsClaimed', { marks: marksWords(claim.details.marks) })}
@@ -131,7 +145,7 @@ export function ClaimProof({ file, claim }: { file: File; claim: FileClaim }) {
         ) : (
           <p className="m-3.5 text-ink-2">{say('proof.noDocumentStandsBehindThis')}</p>
         )}
-        <History claim={claim} />
+        <History claim={claim} proof={proof} />
       </div>
       <div className="border-line border-t bg-sheet p-3">
         <ProblemNote problem={confirming.problem ?? register.problem} />
@@ -151,14 +165,16 @@ export function ClaimProof({ file, claim }: { file: File; claim: FileClaim }) {
           )}
         </div>
       </div>
-      {looking && <LookAt file={file} claim={claim} documentId={looking} onClose={() => setLooking(undefined)} />}
+      {looking && (
+        <LookAt file={file} claim={claim} proof={proof} documentId={looking} onClose={() => setLooking(undefined)} />
+      )}
       {asking && <AskSource file={file} claim={claim} onClose={() => setAsking(false)} />}
-      {deciding && <Decide claim={claim} decision={deciding} onClose={() => setDeciding(undefined)} />}
+      {deciding && <Decide claim={claim} proof={proof} decision={deciding} onClose={() => setDeciding(undefined)} />}
     </>
   )
 }
 
-function headline({ proof, details, credentialVersion }: FileClaim): string {
+function headline({ details, credentialVersion }: FileClaim, proof: Proof): string {
   const latest = proof.enquiries.at(-1)
   const version = credentialVersion > 1 ? say('proof.versionOfThisPaper', { credentialVersion }) : ''
   if (!latest)
@@ -176,9 +192,9 @@ function headline({ proof, details, credentialVersion }: FileClaim): string {
 }
 
 /** What was asked, answered and decided about this claim, newest first, and its earlier versions. */
-function History({ claim }: { claim: FileClaim }) {
+function History({ claim, proof }: { claim: FileClaim; proof: Proof }) {
   const lines = [
-    ...claim.proof.enquiries.flatMap((enquiry) => [
+    ...proof.enquiries.flatMap((enquiry) => [
       {
         at: enquiry.askedAt,
         text:
@@ -199,7 +215,7 @@ function History({ claim }: { claim: FileClaim }) {
         : []),
       ...(enquiry.note && enquiry.channel === 'register' ? [{ at: enquiry.askedAt, text: enquiry.note }] : []),
     ]),
-    ...claim.proof.findings.map(({ at, decision, note, by, undone }) => ({
+    ...proof.findings.map(({ at, decision, note, by, undone }) => ({
       at,
       text: `${undone ? say('proof.undone2') : ''}${say('proof.decisionBy', { decision: say(`state.decision.${decision}`), by })}${note ? `: “${note}”` : ''}`,
     })),

@@ -1,5 +1,6 @@
 import { useState } from 'react'
-import type { File } from '#contract/desk'
+import type { FileClaim } from '#contract/desk'
+import type { Proof } from '#contract/verification'
 import { say } from '#core/words/say'
 import { Button } from '../../ui/Button'
 import { Dialog } from '../../ui/Dialog'
@@ -32,10 +33,12 @@ const words = {
 /** A decision that needs a reason, for whoever reads it in two years. */
 export function Decide({
   claim,
+  proof,
   decision,
   onClose,
 }: {
-  claim: File['claims'][number]
+  claim: FileClaim
+  proof: Proof
   decision: keyof typeof words
   onClose: () => void
 }) {
@@ -44,7 +47,7 @@ export function Decide({
   const toast = useToast()
   const say = words[decision]
   const decide = async () => {
-    const done = await act({ params: { id: claim.id }, body: { version: claim.version, decision, note } })
+    const done = await act({ params: { id: claim.id }, body: { version: proof.version, decision, note } })
     if (!done) return
     toast(`${say.toast}: ${claim.label}.`, { findingId: done.findingId })
     onClose()
@@ -52,7 +55,7 @@ export function Decide({
   return (
     <Dialog open onClose={onClose} title={`${say.title}: ${claim.label}`}>
       <p className="mb-3">
-        <strong>{claim.proof.sentence.head}</strong> {claim.proof.sentence.detail}
+        <strong>{proof.sentence.head}</strong> {proof.sentence.detail}
       </p>
       <LongField
         label={say.ask}

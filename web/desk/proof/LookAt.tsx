@@ -1,5 +1,6 @@
 import { useState } from 'react'
-import type { File } from '#contract/desk'
+import type { File, FileClaim } from '#contract/desk'
+import type { Proof } from '#contract/verification'
 import { readTyped, writeWhen } from '#core/dates/write'
 import { say } from '#core/words/say'
 import { Button } from '../../ui/Button'
@@ -12,8 +13,6 @@ import { useSession } from '../../useSession'
 import { useToast } from '../useToast'
 import { ZoneNote } from './ZoneNote'
 
-type FileClaim = File['claims'][number]
-
 /**
  * A document opened beside the claim. What it says is typed from the paper, never begun with what was claimed: a value
  * that was copied has not been read. Then it is marked as seen, or sent back with a reason.
@@ -21,18 +20,20 @@ type FileClaim = File['claims'][number]
 export function LookAt({
   file,
   claim,
+  proof,
   documentId,
   onClose,
 }: {
   file: File
   claim: FileClaim
+  proof: Proof
   documentId: string
   onClose: () => void
 }) {
   const document = claim.documents.find(({ id }) => id === documentId)
   const seen = document?.state === 'seen'
   const [reads, setReads] = useState<Record<string, string>>(() =>
-    Object.fromEntries(claim.proof.fields.map(({ key, kind }) => [key, shownAs(kind, document?.reads[key] ?? '')])),
+    Object.fromEntries(proof.fields.map(({ key, kind }) => [key, shownAs(kind, document?.reads[key] ?? '')])),
   )
   const [sending, setSending] = useState(false)
   const [reason, setReason] = useState('')
@@ -43,7 +44,7 @@ export function LookAt({
   if (!document) return null
   const see = async () => {
     const said = Object.fromEntries(
-      claim.proof.fields.map(({ key, kind }) => [
+      proof.fields.map(({ key, kind }) => [
         key,
         kind === 'date' ? (readTyped(reads[key] ?? '') ?? reads[key] ?? '') : (reads[key] ?? ''),
       ]),
@@ -71,9 +72,9 @@ export function LookAt({
         </section>
         <div className="grid content-start gap-2.5 text-[0.9rem]">
           <p className="text-ink-2">{seen ? say('proof.whatItSaysAsIt') : say('proof.typeWhatIsPrintedLeave')}</p>
-          {claim.proof.zone && <ZoneNote zone={claim.proof.zone} />}
-          {claim.proof.fields.map(({ key, kind }) => {
-            const claimed = shownAs(kind, claim.proof.claimed[key] ?? '')
+          {proof.zone && <ZoneNote zone={proof.zone} />}
+          {proof.fields.map(({ key, kind }) => {
+            const claimed = shownAs(kind, proof.claimed[key] ?? '')
             const differs = (reads[key] ?? '') !== claimed
             return (
               <TextField

@@ -1,8 +1,8 @@
-import type { File } from '#contract/desk'
+import type { Proof } from '#contract/verification'
 import { zoneAgainstWords } from '#core/words/zone'
 import { MendedList } from '../../ui/MendedList'
 
-type Zone = NonNullable<File['claims'][number]['proof']['zone']>
+type Zone = NonNullable<Proof['zone']>
 
 /** How the claim stands against its machine-readable lines; what has to be compared with the paper stands out. */
 export function ZoneNote({ zone }: { zone: Zone }) {

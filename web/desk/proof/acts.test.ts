@@ -8,7 +8,7 @@ const reader = (...roles: Role[]) => ({
 })
 const enquiry = (state: string) => ({ state, channel: 'link' })
 
-/** A claim as far as its acts go. */
+/** A claim and what stands behind it, as far as its acts go. */
 const claim = (over: {
   rung?: string
   outcome?: string
@@ -17,24 +17,27 @@ const claim = (over: {
   kind?: string
   doc?: string
 }) =>
-  ({
-    rung: over.rung ?? 'asked',
-    details: { kind: over.kind ?? 'licence' },
-    documents: over.doc ? [{ state: over.doc }] : [],
-    proof: {
+  [
+    {
+      rung: over.rung ?? 'asked',
+      details: { kind: over.kind ?? 'licence' },
+      documents: over.doc ? [{ state: over.doc }] : [],
+    },
+    {
       enquiries: over.state ? [enquiry(over.state)] : [],
       comparison: { outcome: over.outcome ?? 'no reply' },
       proposed: over.proposed ?? null,
       standing: null,
       register: false,
     },
-  }) as unknown as Parameters<typeof actsFor>[0]
+  ] as unknown as [Parameters<typeof actsFor>[0], Parameters<typeof actsFor>[1]]
 
 const answered = claim({ state: 'answered', outcome: 'agrees', proposed: 'confirmed' })
 
 test('an assessor and a hiring manager are shown no act that would refuse them', () => {
-  for (const role of ['assessor', 'hiring manager'] as const) expect(actsFor(answered, reader(role)).acts).toEqual([])
-  expect(actsFor(claim({ doc: 'to look at' }), reader('assessor')).acts).not.toContain('look')
+  for (const role of ['assessor', 'hiring manager'] as const)
+    expect(actsFor(...answered, reader(role)).acts).toEqual([])
+  expect(actsFor(...claim({ doc: 'to look at' }), reader('assessor')).acts).not.toContain('look')
 })
 
 test.each<[string, Parameters<typeof claim>[0], Act | undefined, Act[]]>([
@@ -61,6 +64,6 @@ test.each<[string, Parameters<typeof claim>[0], Act | undefined, Act[]]>([
   ['what is confirmed is settled', { rung: 'confirmed', state: 'answered', outcome: 'agrees' }, undefined, []],
   ['a paper of a question has no source to ask', { kind: 'paper', rung: 'claimed' }, undefined, []],
 ])('%s', (_what, over, main, acts) => {
-  const found = actsFor(claim(over), reader('coordinator'))
+  const found = actsFor(...claim(over), reader('coordinator'))
   expect([found.main, found.acts]).toEqual([main, acts])
 })

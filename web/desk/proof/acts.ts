@@ -1,11 +1,11 @@
 import { documentReaders } from '#contract/claims'
-import type { File } from '#contract/desk'
+import type { FileClaim } from '#contract/desk'
 import type { Contract } from '#contract/index'
 import type { Role } from '#contract/roles'
+import type { Proof } from '#contract/verification'
 
 export type Act = 'look' | 'confirm' | 'note' | 'register' | 'ask' | 'again' | 'contradict' | 'unconfirmable'
 
-type FileClaim = Pick<File['claims'][number], 'rung' | 'details' | 'documents' | 'proof'>
 type Reader = { roles: readonly Role[]; may: (name: keyof Contract) => boolean }
 
 const actOf = { confirmed: 'confirm', 'confirmed with a note': 'note', contradicted: 'contradict' } as const
@@ -15,8 +15,11 @@ const actOf = { confirmed: 'confirm', 'confirmed with a note': 'note', contradic
  * document nobody has seen, then what the evidence proposes, then whatever brings evidence. Where an answer proposes no
  * decision, no button is the main one, and asking again comes before deciding.
  */
-export function actsFor(claim: FileClaim, { roles, may }: Reader): { acts: Act[]; main: Act | undefined } {
-  const { proof } = claim
+export function actsFor(
+  claim: Pick<FileClaim, 'rung' | 'details' | 'documents'>,
+  proof: Proof,
+  { roles, may }: Reader,
+): { acts: Act[]; main: Act | undefined } {
   const settled = claim.rung === 'confirmed' || claim.rung === 'waived'
   const open = proof.enquiries.some(({ state, channel }) => state === 'open' && channel === 'link')
   const answered = proof.comparison.outcome !== 'no reply' && !open

@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react'
 import { Link, Navigate, useNavigate, useParams } from 'react-router'
-import { type Queue, type QueueLine, queues } from '#contract/desk'
+import { mostCountedInQueue, type Queue, type QueueLine, queues } from '#contract/desk'
 import { say } from '#core/words/say'
 import { api } from '../../api'
 import { Mark } from '../../ui/Mark'
@@ -64,9 +64,9 @@ function Columns({ queue, id, chosen }: { queue: Queue; id?: string; chosen?: st
             {queueNames[queue].about}{' '}
             {data && data.late > 0 && (
               <strong className="text-contradicted">
-                {say('desk.likelyToMissTheStart', {
-                  value: data.late === 1 ? say('desk.onePersonIs') : say('desk.peopleAre', { late: data.late }),
-                })}
+                {data.late > mostCountedInQueue
+                  ? say('desk.moreLateStarts', { most: mostCountedInQueue })
+                  : say('desk.lateStarts', { count: data.late })}
               </strong>
             )}
           </p>
