@@ -35,11 +35,12 @@ export function monthsOfExperience(
   const upToToday = ({ from, through }: Range): Range => ({ from, through: Math.min(today, through) })
   const monthsOf = (ranges: readonly Range[]) => wholeMonths(union(ranges.map(upToToday).filter(isRange)))
   const least = monthsOf(readings.map(({ certain }) => certain))
+  const inexact = counted.filter(isInexact).map(({ id }) => id)
   return {
     least,
     // One stretch broken in two can come to more by its thirtieths than the whole of it.
-    most: Math.max(least, monthsOf(readings.map(({ possible }) => possible))),
-    inexact: counted.filter(isInexact).map(({ id }) => id),
+    most: inexact.length === 0 ? least : Math.max(least, monthsOf(readings.map(({ possible }) => possible))),
+    inexact,
   }
 }
 

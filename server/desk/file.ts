@@ -40,17 +40,22 @@ import { proofOf } from '../verification/proof'
 export async function readFile(deps: Deps, actor: Account, id: string): Promise<File> {
   const application = await sentApplication(id)
   const { candidateId } = application
-  const [score, covering] = await readerOf(deps, actor, application)
-  const nameless = readsNameless(covering)
-  const seen = (answers: Application['answers']) => (nameless ? withoutExplanations(answers) : answers)
-  const [readiness, person, sentAnswers, duplicates, ownTrail] = await Promise.all([
-    readinessOf(deps, application, { nameless: () => nameless }),
+  const reading = readerOf(deps, actor, application)
+  const nameless = reading.then(
+    ([, reader]) =>
+      () =>
+        readsNameless(reader),
+  )
+  const [[score, covering], readiness, person, sentAnswers, duplicates, ownTrail] = await Promise.all([
+    reading,
+    readinessOf(deps, application, { nameless }),
     candidateWithMail(candidateId),
     answersSent(id),
     duplicatesOf(candidateId),
     trailOf({ candidateIds: [candidateId], applicationId: id }),
     logAccess(deps, actor, { candidateId, applicationId: id, subject: 'file', what: 'file' }),
   ])
+  const seen = readsNameless(covering) ? withoutExplanations : (answers: Application['answers']) => answers
   const { vacancy, rules, claims, enquiries, outcomes, forecast, requirements, facts } = readiness
   const [names, trail, reopened, checks, faces] = await Promise.all([
     namesFor(rules),

@@ -68,13 +68,13 @@ type RulesOf = (application: InProgress) => Pick<Rules, 'form'>
  * Loads what many applications are judged by in a handful of queries, however many they are.
  *
  * @param rulesOf the rules whose form reads an application's answers
- * @param nameless whether reasons name claims, and those asked, only by what is read without names
+ * @param reading whether reasons name claims, and those asked, only by what is read without names
  */
 export async function loadFiles(
   { clock }: Pick<Deps, 'clock'>,
   applications: readonly InProgress[],
   rulesOf: RulesOf | Promise<RulesOf>,
-  nameless: Nameless = () => false,
+  reading: Nameless | Promise<Nameless> = () => false,
 ): Promise<Map<string, LoadedFile>> {
   const applicationIds = applications.map(({ id }) => id)
   const candidates = [...new Set(applications.map(({ candidateId }) => candidateId))]
@@ -96,6 +96,7 @@ export async function loadFiles(
     enquiries,
     sources,
     asking,
+    nameless,
     signed,
     vouched,
     sat,
@@ -113,6 +114,7 @@ export async function loadFiles(
     enquiriesOfCandidates(candidates),
     sourcesOfCandidates(candidates),
     rulesOf,
+    reading,
     byApplication(permissionsOf(applicationIds)),
     byApplication(vouchingsOf(applicationIds)),
     byApplication(sittingsOf(sent)),

@@ -35,7 +35,7 @@ export function rulesOfApplication(application: Application, vacancy: Vacancy): 
 
 type Known = Partial<Pick<Readiness, 'vacancy' | 'rules'>> & {
   /** Whose claims are called only what is read without names. */
-  nameless?: Nameless
+  nameless?: Nameless | Promise<Nameless>
 }
 
 /** `known` spares the reading of what the caller has read already. */

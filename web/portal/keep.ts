@@ -25,15 +25,18 @@ const device = () => {
   return opened
 }
 
-/** Keeps what waits in one window for one application, and nothing else of it. */
+const asKept = ({ value, basedOn }: Waiting) => JSON.stringify([value, basedOn])
+
+/** Keeps what waits in one window for one application, and nothing else of it; writes only what has changed. */
 export async function keepAnswers(application: string, window: string, waiting: Record<string, Waiting>) {
   const work = (await device()).transaction('answers', 'readwrite')
   const before = (await work.store.index('of').getAll(application)).filter((kept) => kept.window === window)
+  const known = new Map(before.map((kept) => [kept.key, asKept(kept)]))
   await Promise.all([
     ...before.filter(({ key }) => !(key in waiting)).map(({ key }) => work.store.delete([application, key, window])),
-    ...Object.entries(waiting).map(([key, { value, basedOn }]) =>
-      work.store.put({ application, key, window, value, basedOn, at: Date.now() }),
-    ),
+    ...Object.entries(waiting)
+      .filter(([key, given]) => known.get(key) !== asKept(given))
+      .map(([key, { value, basedOn }]) => work.store.put({ application, key, window, value, basedOn, at: Date.now() })),
     work.done,
   ])
 }
