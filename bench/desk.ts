@@ -53,9 +53,9 @@ export async function deskOf(sizes: readonly number[]): Promise<Result[]> {
 
 const wantedMs = {
   'Vacancy list': 60,
-  'Queue page': 60,
+  'Queue page': 30,
   'Table page': 60,
-  'File open': 60,
+  'File open': 20,
   'Person search': 60,
   'Saved patch': 30,
 }

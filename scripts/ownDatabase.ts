@@ -16,7 +16,7 @@ export type OwnDatabase = {
  * Starts a MariaDB server of our own on loopback, with its data in `folder` (made on first use), and gives the address
  * of the database `probatum` in it. Never touches a server that is already there.
  *
- * @param options.memory how much of its data it keeps in memory
+ * @param options.memory how much of its data it keeps in memory; with it grows how much may wait to be written to its files
  * @param options.durable whether every commit is on the disk before it is acknowledged, as in earnest
  * @throws Error where the port is taken or the server does not come up within 30 seconds
  */
@@ -60,6 +60,7 @@ export async function startOwnDatabase(
       `--innodb-flush-log-at-trx-commit=${durable ? 1 : 2}`,
       '--skip-name-resolve',
       `--innodb-buffer-pool-size=${memory}`,
+      `--innodb-log-file-size=${memory.endsWith('G') ? '2G' : '96M'}`,
     ],
     { stdio: 'ignore' },
   )
