@@ -1,5 +1,5 @@
 import { Type } from '@sinclair/typebox'
-import type { Agreement } from '#core/comparison/samePerson'
+import { type Agreement, comparedFields } from '#core/comparison/samePerson'
 import { stages } from '#core/hiring/stages'
 import { endpoint } from './endpoint'
 import { HiddenPart } from './privacy'
@@ -36,7 +36,7 @@ export const listDuplicates = endpoint({
         otherId: Id,
         names: Type.Tuple([Type.String(), Type.String()]),
         likelihood: oneOf(['certain', 'likely', 'possible'] as const),
-        agreeing: Type.Array(Type.String()),
+        agreeing: Type.Array(oneOf(comparedFields)),
       }),
     ),
     merged: Type.Array(

@@ -4,8 +4,10 @@ import { compareNames } from './names'
 import { compareNumbers } from './numbers'
 import { type FieldVerdict, type Reason, type Verdict, verdictOf } from './verdict'
 
+export const comparedFields = ['name', 'birth date', 'phone', 'identity number', 'paper number', 'mail'] as const
+
 export type Agreement = {
-  field: 'name' | 'birth date' | 'phone' | 'identity number' | 'paper number' | 'mail'
+  field: (typeof comparedFields)[number]
   verdict: Verdict
   reasons: Reason[]
   ours: string

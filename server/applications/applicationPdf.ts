@@ -5,6 +5,8 @@ import { isAsked, isEmpty } from '#core/form/answer'
 import { becauseKey, type Section } from '#core/form/form'
 import type { Rules } from '#core/rules/rules'
 import { answerWords } from '#core/words/form'
+import { say } from '#core/words/say'
+import { translated } from '#core/words/translations'
 import { sheetPdf } from '../platform/pdf/sheetPdf'
 import type { LoadedFile } from '../readiness/facts'
 import type { Application } from '../records/applications/model'
@@ -35,11 +37,11 @@ export function applicationPdf({
   const asked = rules.form.filter((section) => isAsked(section, file.facts.answers))
   return sheetPdf(
     {
-      title: `Application ${reference}`,
-      paragraphs: [`${name} applies for ${title}. This is what was sent; it stays as it is.`],
-      facts: [['Sent', writeMomentAt(sentAt, timeZone)]],
+      title: say('status.pdf.title', { reference }),
+      paragraphs: [say('status.pdf.about', { name, title })],
+      facts: [[say('status.pdf.sent'), writeMomentAt(sentAt, timeZone)]],
       sections: asked.map((section) => ({
-        heading: section.title,
+        heading: translated(section).title,
         facts: [...answered(section, application, file), ...claimed(section, file)],
       })),
     },
@@ -55,7 +57,7 @@ const answered = (section: Section, { answers }: Sent['application'], { facts }:
       if (answer === undefined || isEmpty(answer)) return []
       const because = answers[becauseKey(question.key)]
       const words = answerWords(question, answer)
-      return [[question.label, typeof because === 'string' && because ? `${words}: ${because}` : words]]
+      return [[translated(question).label, typeof because === 'string' && because ? `${words}: ${because}` : words]]
     })
 
 function claimed(section: Section, { claims, documents }: LoadedFile): [string, string][] {
@@ -75,11 +77,15 @@ function claimed(section: Section, { claims, documents }: LoadedFile): [string, 
 
 function detailsWords(details: ClaimDetails): string[] {
   if ('from' in details) {
-    const to = details.to === 'present' ? 'now' : writeWhen(details.to)
+    const to = details.to === 'present' ? say('status.pdf.now') : writeWhen(details.to)
     const what =
       details.kind === 'work' ? details.position : details.kind === 'study' ? details.number : details.country
-    return [details.sourceName, what, `${writeWhen(details.from)} to ${to}`]
+    return [details.sourceName, what, say('status.pdf.span', { from: writeWhen(details.from), to })]
   }
   if (details.kind === 'paper') return []
-  return [details.sourceName, details.number, details.through ? `through ${writeWhen(details.through)}` : '']
+  return [
+    details.sourceName,
+    details.number,
+    details.through ? say('status.pdf.through', { day: writeWhen(details.through) }) : '',
+  ]
 }

@@ -1,3 +1,4 @@
+import { say } from '#core/words/say'
 import type { Account } from '../platform/deps'
 import { notFound } from '../platform/errors/problems'
 import type { FileToKeep } from '../platform/http/serve'
@@ -9,10 +10,10 @@ import { permissionOf } from '../records/permissions/permissions'
 /** What a candidate can keep of an application: all of it as it was sent, and the permission as it was signed. */
 
 export const readApplicationPdf = (actor: Account, id: string) =>
-  readOwn(actor, id, 'Application', async () => (await Snapshot.findByPk(id))?.pdfSha256)
+  readOwn(actor, id, say('status.pdf.application'), async () => (await Snapshot.findByPk(id))?.pdfSha256)
 
 export const readPermissionPdf = (actor: Account, id: string) =>
-  readOwn(actor, id, 'Permission to check', async () => (await permissionOf(id))?.sha256)
+  readOwn(actor, id, say('status.pdf.permission'), async () => (await permissionOf(id))?.sha256)
 
 async function readOwn(
   actor: Account,

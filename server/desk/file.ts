@@ -7,6 +7,7 @@ import type { ClaimFacts, Gate, Outcome, Requirement } from '#core/requirements/
 import { checksIn } from '#core/rules/rules'
 import { blankWords } from '#core/words/form'
 import { ballWords, outcomeWords } from '#core/words/requirements'
+import { say } from '#core/words/say'
 import { writeValue } from '#core/words/stored'
 import { differencesIn, isReopenable, reopenedParts } from '../applications/reopen'
 import { trailOf } from '../audit/trail'
@@ -219,7 +220,8 @@ async function checksOf(
       const leave = resits.find((given) => given.check === key && given.attempt > (sitting?.attempt ?? 0))
       const bank = sitting?.mark ? new Map((await bankOf(key)).map((question) => [question.id, question])) : undefined
       const wrong = (sitting?.mark?.answers ?? []).filter(({ right }) => !right)
-      const textOf = (options: readonly { text: string }[]) => options.map(({ text }) => text).join('; ') || 'no answer'
+      const textOf = (options: readonly { text: string }[]) =>
+        options.map(({ text }) => text).join('; ') || say('file.noAnswer')
       return {
         check: key,
         title: check.title,

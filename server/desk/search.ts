@@ -1,6 +1,7 @@
 import { Op, QueryTypes } from 'sequelize'
 import { namePartsOf, plainNumber, soundsOf } from '#core/comparison/keys'
 import { readReference } from '#core/references/reference'
+import { say } from '#core/words/say'
 import type { Account, Deps } from '../platform/deps'
 import { Application } from '../records/applications/model'
 import { labelOf } from '../records/claims/label'
@@ -55,14 +56,17 @@ export async function find(deps: Deps, actor: Account, text: string) {
       .map(({ candidateId, name, fileName }) => ({
         candidateId,
         name,
-        because: found.get(candidateId) || `from ${fileName}`,
+        because: found.get(candidateId) || say('desk.foundBy.import', { file: fileName }),
       })),
     people: sorted.slice(0, most).map(({ applicationId, candidateId, candidate, vacancy, reference: own }) => ({
       id: applicationId,
       candidate,
       vacancy,
       reference: own ?? null,
-      because: own && own === likely ? `Likely meant: ${own}` : (found.get(candidateId ?? '') ?? own ?? ''),
+      because:
+        own && own === likely
+          ? say('desk.foundBy.likely', { reference: own })
+          : (found.get(candidateId ?? '') ?? own ?? ''),
     })),
     likely,
   }
@@ -79,12 +83,12 @@ async function addNames(deps: Deps, found: Found, parts: readonly string[]) {
   if (begun.length >= 5) return
   const sounds = parts.slice(0, 4).map((part) => ({ kind: 's', oneOf: soundsOf(part) }))
   if (sounds.every(({ oneOf }) => oneOf.length > 0))
-    for (const id of await peopleWith(deps, sounds)) found.set(id, found.get(id) ?? 'sounds alike')
+    for (const id of await peopleWith(deps, sounds)) found.set(id, found.get(id) ?? say('desk.foundBy.sound'))
 }
 
 async function addNumbers(deps: Deps, found: Found, number: string) {
   if (number.length < 3) return
-  await addBy(deps, found, 'i', number, () => 'by the number of an identity paper')
+  await addBy(deps, found, 'i', number, () => say('desk.foundBy.identityNumber'))
   const ids = await peopleWith(deps, [{ kind: 'c', like: `${likely(number)}%` }])
   const claims = await Claim.findAll({
     where: { candidateId: ids, number: { [Op.ne]: null } },
@@ -93,7 +97,8 @@ async function addNumbers(deps: Deps, found: Found, number: string) {
   for (const { candidateId, number: own, details } of claims)
     if (plainNumber(own ?? '').startsWith(number)) found.set(candidateId, `${labelOf(details)}, ${own}`)
   const digits = number.replace(/\D/g, '')
-  if (digits.length >= 6 && digits === number) await addBy(deps, found, 'p', digits.slice(-9), () => 'by phone')
+  if (digits.length >= 6 && digits === number)
+    await addBy(deps, found, 'p', digits.slice(-9), () => say('desk.foundBy.phone'))
 }
 
 async function addBy(deps: Deps, found: Found, kind: string, value: string, because: () => string) {

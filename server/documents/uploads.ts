@@ -6,7 +6,7 @@ import { ERRORS, Server } from '@tus/server'
 import type { Context } from 'koa'
 import { v4 as uuid } from 'uuid'
 import { videoLimits } from '#core/pages/limits'
-import { coded } from '#core/words/say'
+import { coded, say } from '#core/words/say'
 import { currentClock } from '../platform/clock'
 import type { Account, Deps } from '../platform/deps'
 import { conflict, notFound, Problem, signInFirst } from '../platform/errors/problems'
@@ -38,7 +38,7 @@ const makeServer = (deps: Pick<Deps, 'config'>) =>
     datastore: new FileStore({ directory: folderOf(deps), expirationPeriodInMilliseconds: keptForMs }),
     onResponseError: (_request, error) =>
       error === ERRORS.FILE_WRITE_ERROR || (error as { code?: string }).code === 'ENOSPC'
-        ? { status_code: 507, body: 'There is no room for this at the moment. Try again later.' }
+        ? { status_code: 507, body: say('documents.noRoom') }
         : undefined,
     namingFunction: ({ runtime }) => `${owners.get(runtime!.node!.req)}.${uuid().replaceAll('-', '')}`,
   })

@@ -1,6 +1,7 @@
 import type { Readable } from 'node:stream'
 import { finished } from 'node:stream/promises'
 import { ZipFile } from 'yazl'
+import { say } from '#core/words/say'
 import { AccessLogEntry, Event } from '../platform/audit/model'
 import { eventWords, eventWordsForCandidate } from '../platform/audit/wording'
 import type { Account, Deps } from '../platform/deps'
@@ -103,7 +104,11 @@ export async function exportPersonalData(deps: Deps, actor: Account): Promise<Fi
       sha256,
     })),
   ])
-  return { fileName: `My data, ${name}.zip`, mediaType: 'application/zip', body: zip.outputStream as Readable }
+  return {
+    fileName: say('privacy.exportFile', { name }),
+    mediaType: 'application/zip',
+    body: zip.outputStream as Readable,
+  }
 }
 
 /** One paper after the other, so that never more than one is in memory beyond what the reader has not taken yet. */

@@ -201,21 +201,14 @@ function requireSense({ payFrom, payTo, opensAt, closesAt, timeZone, duties }: V
 
 /** What is still missing before a vacancy can be opened, in words. */
 function lacksOf(vacancy: Vacancy): string[] {
-  const lacking = (
-    [
-      ['summary', 'a summary'],
-      ['family', 'the family of work'],
-      ['place', 'the place'],
-      ['contract', 'the kind of contract'],
-      ['hours', 'the hours'],
-      ['decidedBy', 'who decides'],
-    ] as const
-  ).flatMap(([field, words]) => (vacancy[field] === '' ? [words] : []))
+  const written = (['summary', 'family', 'place', 'contract', 'hours', 'decidedBy'] as const).filter(
+    (field) => vacancy[field] === '',
+  )
   return [
-    ...lacking,
-    ...(vacancy.payTo === 0 ? ['the pay band'] : []),
-    ...(!vacancy.duties.content?.length ? ['the duties'] : []),
-    ...(vacancy.rulesVersion === 0 ? ['a published form with its requirements'] : []),
+    ...written.map((field) => say(`composer.lacks.${field}`)),
+    ...(vacancy.payTo === 0 ? [say('composer.lacks.payBand')] : []),
+    ...(!vacancy.duties.content?.length ? [say('composer.lacks.duties')] : []),
+    ...(vacancy.rulesVersion === 0 ? [say('composer.lacks.form')] : []),
   ]
 }
 

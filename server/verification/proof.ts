@@ -8,6 +8,7 @@ import { type Decision, proposeDecision } from '#core/comparison/proposeDecision
 import { zoneAgainst } from '#core/identity/zoneAgainst'
 import { type Standing, standingAgainst } from '#core/validity/validity'
 import { comparisonSentence, standingSentence } from '#core/words/comparison'
+import { say } from '#core/words/say'
 import { labelOf } from '../records/claims/label'
 import type { Claim } from '../records/claims/model'
 import type { Document } from '../records/documents/model'
@@ -97,7 +98,7 @@ export function proofOf(claim: Claim, file: FileForProof): Proof {
         answerBy: enquiry.answerBy,
         answeredAt: enquiry.answeredAt?.toISOString() ?? null,
         respondent: enquiry.respondent ?? null,
-        note: enquiry.note ?? null,
+        note: noteOf(enquiry),
       })),
     findings: file.findings.filter(({ claimId }) => claimId === claim.id).map(findingLine),
     register: Boolean(claim.sourceId && file.sources.get(claim.sourceId)?.register),
@@ -105,9 +106,15 @@ export function proofOf(claim: Claim, file: FileForProof): Proof {
   }
 }
 
+/** What the source wrote with its answer; a register writes nothing, and where it has no entry that is said. */
+const noteOf = ({ note, channel, state, statement, claimed }: Enquiry): string | null =>
+  note ??
+  (channel === 'register' && state === 'answered' && statement === null
+    ? say('proof.registerHasNoEntry', { number: claimed.number ?? '' })
+    : null)
+
 function sentenceOf(comparison: ClaimComparison, latest: Enquiry | undefined, against: Standing | undefined) {
-  if (latest && latest.statement === null)
-    return { head: 'The source knows nothing of this.', detail: latest.note ?? '' }
+  if (latest && latest.statement === null) return { head: say('proof.sourceDoesNotKnow'), detail: noteOf(latest) ?? '' }
   const { head, detail } = comparisonSentence(comparison)
   return against ? { head: standingSentence(against), detail: `${head} ${detail}`.trim() } : { head, detail }
 }

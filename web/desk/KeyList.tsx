@@ -9,7 +9,7 @@ const keys: [string, string][] = [
   ['L', say('desk.lookAtTheDocumentBeside')],
   ['E', say('desk.askTheSource')],
   ['G', say('desk.lookItUpInThe')],
-  ['C', 'confirm'],
+  ['C', say('desk.confirmTheClaim')],
   ['N', say('desk.confirmWithANote')],
   ['R', say('desk.askTheSourceAgain')],
   ['X', say('desk.recordAContradiction')],

@@ -13,4 +13,10 @@ export default {
   'agreement.partMissing': 'gleich bis auf „{{parts}}“',
   'agreement.oneDigit': 'fast gleich: eine Ziffer ist anders',
   'agreement.sameName': 'derselbe Name, anders geschrieben',
+  'agreement.field.name': 'Name',
+  'agreement.field.birth date': 'Geburtsdatum',
+  'agreement.field.phone': 'Telefon',
+  'agreement.field.identity number': 'Nummer eines Ausweises',
+  'agreement.field.paper number': 'Nummer eines Dokuments',
+  'agreement.field.mail': 'Mailadresse',
 } satisfies Translated<typeof english>

@@ -10,4 +10,10 @@ export default {
   'agreement.partMissing': 'the same except for “{{parts}}”',
   'agreement.oneDigit': 'almost the same: one digit differs',
   'agreement.sameName': 'the same name, written differently',
+  'agreement.field.name': 'name',
+  'agreement.field.birth date': 'date of birth',
+  'agreement.field.phone': 'phone',
+  'agreement.field.identity number': 'number of an identity paper',
+  'agreement.field.paper number': 'number of a paper',
+  'agreement.field.mail': 'mail address',
 } as const

@@ -375,4 +375,16 @@ export default {
   'composer.versionVersion2': 'Fassung {{version}}',
   'composer.readNameless':
     'Auch lesen, solange Namen verdeckt sind; wer schreibt, wird gebeten, den eigenen Namen wegzulassen',
+  'composer.aMadeUpPerson': 'eine erfundene Person',
+  'composer.somebodyStillWriting': 'Jemand, der noch schreibt',
+  'composer.lacks.summary': 'eine Kurzfassung',
+  'composer.lacks.family': 'das Arbeitsgebiet',
+  'composer.lacks.place': 'der Ort',
+  'composer.lacks.contract': 'die Art des Vertrags',
+  'composer.lacks.hours': 'die Stunden',
+  'composer.lacks.decidedBy': 'wer entscheidet',
+  'composer.lacks.payBand': 'der Gehaltsrahmen',
+  'composer.lacks.duties': 'die Aufgaben',
+  'composer.lacks.form': 'ein veröffentlichtes Formular mit seinen Anforderungen',
+  'composer.firstVersion': 'Die erste Fassung',
 } satisfies Translated<typeof english>

@@ -119,4 +119,10 @@ export default {
   'desk.title.importedPerson': 'Importierte Person',
   'desk.title.whoSawWhat': 'Wer was gesehen hat',
   'desk.title.desk': 'Arbeitsplatz',
+  'desk.confirmTheClaim': 'die Angabe bestätigen',
+  'desk.foundBy.sound': 'klingt ähnlich',
+  'desk.foundBy.identityNumber': 'über die Nummer eines Ausweises',
+  'desk.foundBy.phone': 'über die Telefonnummer',
+  'desk.foundBy.likely': 'Wohl gemeint: {{reference}}',
+  'desk.foundBy.import': 'aus {{file}}',
 } satisfies Translated<typeof english>

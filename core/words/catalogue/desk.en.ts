@@ -116,4 +116,10 @@ export default {
   'desk.title.importedPerson': 'Imported person',
   'desk.title.whoSawWhat': 'Who saw what',
   'desk.title.desk': 'Desk',
+  'desk.confirmTheClaim': 'confirm the claim',
+  'desk.foundBy.sound': 'sounds alike',
+  'desk.foundBy.identityNumber': 'by the number of an identity paper',
+  'desk.foundBy.phone': 'by phone number',
+  'desk.foundBy.likely': 'Likely meant: {{reference}}',
+  'desk.foundBy.import': 'from {{file}}',
 } as const

@@ -69,4 +69,5 @@ export default {
     'Das PDF lässt sich nicht öffnen. Vielleicht ist es beschädigt; drucken Sie es in ein neues PDF und wählen Sie dieses.',
   'documents.thisCannotBeOpenedAs':
     'Das lässt sich nicht als Bild öffnen. Wählen Sie eine Datei in PDF, JPEG oder PNG, oder fotografieren Sie die Seite.',
+  'documents.noRoom': 'Dafür ist im Moment kein Platz. Versuchen Sie es später noch einmal.',
 } satisfies Translated<typeof english>

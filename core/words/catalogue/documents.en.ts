@@ -64,4 +64,5 @@ export default {
     'The PDF cannot be opened. It may be damaged; print it to a new PDF and choose that.',
   'documents.thisCannotBeOpenedAs':
     'This cannot be opened as a picture. Choose a PDF, JPEG or PNG file, or photograph the page.',
+  'documents.noRoom': 'There is no room for this at the moment. Try again later.',
 } as const

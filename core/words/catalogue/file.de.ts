@@ -181,4 +181,6 @@ export default {
   'file.byText': 'per SMS',
   'file.delivered': 'auf dem Telefon',
   'file.settle': 'Als erledigt ablegen',
+  'file.changed': 'geändert',
+  'file.noAnswer': 'keine Antwort',
 } satisfies Translated<typeof english>

@@ -176,4 +176,6 @@ export default {
   'file.byText': 'by text',
   'file.delivered': 'on their phone',
   'file.settle': 'Mark as done',
+  'file.changed': 'changed',
+  'file.noAnswer': 'no answer',
 } as const

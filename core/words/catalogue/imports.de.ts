@@ -39,4 +39,8 @@ export default {
   'imports.field.credential.through': 'Lizenz: gültig bis',
   'imports.failed':
     'Ein Fehler bei uns hat es angehalten; von der Person, bei der es anhielt, blieb nichts Halbes. Versuchen Sie es noch einmal, oder sagen Sie es der Betreuung der Anwendung.',
+  'imports.theRow': 'Die Zeile',
+  'imports.staffAddress': 'Das ist die Adresse von jemandem, der hier arbeitet.',
+  'imports.whatIsWrong': 'Was nicht stimmt',
+  'imports.toPutRight': '{{file}}, zu berichtigen.csv',
 } satisfies Translated<typeof english>

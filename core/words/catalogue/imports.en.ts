@@ -35,4 +35,8 @@ export default {
   'imports.field.credential.through': 'Licence: valid through',
   'imports.failed':
     'It was stopped by a fault of ours; nothing half done was kept of the person it stopped at. Try again, or tell whoever looks after the application.',
+  'imports.theRow': 'The row',
+  'imports.staffAddress': 'This is the address of somebody who works here.',
+  'imports.whatIsWrong': 'What is wrong',
+  'imports.toPutRight': '{{file}}, to put right.csv',
 } as const

@@ -25,4 +25,8 @@ export default {
   'paper.missing': 'Es fehlt noch: {{missing}}.',
   'paper.untranslated': 'Diese Sprache wird hier nicht gelesen: Legen Sie eine Übersetzung dazu.',
   'paper.certificate': 'das Zeugnis',
+  'paper.sheet.title': 'Deckblätter {{about}}',
+  'paper.sheet.layOnTop':
+    'Legen Sie dieses Blatt auf das Dokument, für das es bestimmt ist, und auf kein anderes. Senden oder scannen Sie beide, dieses Blatt zuerst.',
+  'paper.sheet.worksOnce': 'Es findet seine Akte von selbst, wie herum es auch liegt. Es gilt einmal.',
 } satisfies Translated<typeof english>

@@ -22,4 +22,8 @@ export default {
   'paper.missing': 'Still missing: {{missing}}.',
   'paper.untranslated': 'Its language is not read here: add a translation beside it.',
   'paper.certificate': 'the certificate',
+  'paper.sheet.title': 'Cover sheets {{about}}',
+  'paper.sheet.layOnTop':
+    'Lay this sheet on top of the paper it is for, and of no other. Send both, or scan both, this sheet first.',
+  'paper.sheet.worksOnce': 'It finds its file by itself, lying this way or that. It works once.',
 } as const

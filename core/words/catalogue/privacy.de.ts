@@ -15,4 +15,5 @@ export default {
   'privacy.thatSomethingWasDoneWhen': 'Dass etwas getan wurde, wann, und in welcher Rolle',
   'privacy.keptForSevenYearsWithout':
     'Sieben Jahre ohne Namen und Inhalte aufbewahrt, damit niemand die Aufzeichnung ändern kann.',
+  'privacy.exportFile': 'Meine Daten, {{name}}.zip',
 } satisfies Translated<typeof english>

@@ -12,4 +12,5 @@ export default {
   'privacy.thatSomethingWasDoneWhen': 'That something was done, when, and by which role',
   'privacy.keptForSevenYearsWithout':
     'Kept for seven years without names or contents, so that nobody can change the record.',
+  'privacy.exportFile': 'My data, {{name}}.zip',
 } as const

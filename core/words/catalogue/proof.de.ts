@@ -115,4 +115,6 @@ export default {
   'proof.source': 'Stelle',
   'proof.decisionBy': '{{decision}} von {{by}}',
   'proof.percentOn': '{{percent}} % am {{day}}',
+  'proof.sourceDoesNotKnow': 'Der Quelle ist dazu nichts bekannt.',
+  'proof.registerHasNoEntry': 'Im Register steht kein Eintrag mit der Nummer {{number}}.',
 } satisfies Translated<typeof english>

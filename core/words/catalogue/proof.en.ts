@@ -112,4 +112,6 @@ export default {
   'proof.source': 'Source',
   'proof.decisionBy': '{{decision}} by {{by}}',
   'proof.percentOn': '{{percent}} % on {{day}}',
+  'proof.sourceDoesNotKnow': 'The source has no record of this.',
+  'proof.registerHasNoEntry': 'The register has no entry with the number {{number}}.',
 } as const

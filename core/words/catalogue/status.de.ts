@@ -98,4 +98,12 @@ export default {
   'status.thisOpensOnceYouHave': 'Das geht, sobald Sie das Angebot angenommen haben.',
   'status.iHaveReadAndUnderstood': 'Ich habe es gelesen und verstanden.',
   'status.acknowledge': 'Zur Kenntnis nehmen',
+  'status.pdf.title': 'Bewerbung {{reference}}',
+  'status.pdf.about': '{{name}} bewirbt sich als {{title}}. Das wurde gesendet; es bleibt, wie es ist.',
+  'status.pdf.sent': 'Gesendet',
+  'status.pdf.through': 'gültig bis {{day}}',
+  'status.pdf.permission': 'Erlaubnis zur Prüfung',
+  'status.pdf.application': 'Bewerbung',
+  'status.pdf.span': '{{from}} bis {{to}}',
+  'status.pdf.now': 'heute',
 } satisfies Translated<typeof english>

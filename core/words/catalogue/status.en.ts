@@ -94,4 +94,12 @@ export default {
   'status.thisOpensOnceYouHave': 'This opens once you have accepted the offer.',
   'status.iHaveReadAndUnderstood': 'I have read and understood it.',
   'status.acknowledge': 'Acknowledge',
+  'status.pdf.title': 'Application {{reference}}',
+  'status.pdf.about': '{{name}} applies for {{title}}. This is what was sent; it stays as it is.',
+  'status.pdf.sent': 'Sent',
+  'status.pdf.through': 'valid through {{day}}',
+  'status.pdf.permission': 'Permission to check',
+  'status.pdf.application': 'Application',
+  'status.pdf.span': '{{from}} to {{to}}',
+  'status.pdf.now': 'now',
 } as const

@@ -75,4 +75,5 @@ export default {
   'table.countPeople': '{{count}} Personen',
   'table.notToBeSaid': 'nicht zu sagen',
   'table.alsoByText': 'Auch per SMS Bescheid geben ({{count}} von {{of}} haben eine Nummer)',
+  'table.nameInOrder': 'Name',
 } satisfies Translated<typeof english>

@@ -72,4 +72,5 @@ export default {
   'table.countPeople': '{{count}} people',
   'table.notToBeSaid': 'not to be said',
   'table.alsoByText': 'Also tell them by text message ({{count}} of {{of}} have a number)',
+  'table.nameInOrder': 'name',
 } as const

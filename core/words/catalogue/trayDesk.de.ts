@@ -51,4 +51,5 @@ export default {
   'trayDesk.fromTheScanner': 'vom Scanner',
   'trayDesk.withMailOf': 'mit einer Mail von {{who}}',
   'trayDesk.broughtBy': 'gebracht von {{who}}',
+  'trayDesk.sending': 'wird gesendet …',
 } satisfies Translated<typeof english>

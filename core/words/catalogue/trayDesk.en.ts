@@ -48,4 +48,5 @@ export default {
   'trayDesk.fromTheScanner': 'from the scanner',
   'trayDesk.withMailOf': 'with a mail of {{who}}',
   'trayDesk.broughtBy': 'brought by {{who}}',
+  'trayDesk.sending': 'sending…',
 } as const

@@ -96,8 +96,8 @@ export async function tryRows(table: Table, mapping: Mapping) {
     attributes: ['mail', 'roles'],
   })
   const staff = new Set(accounts.flatMap(({ mail, roles }) => (roles.includes('candidate') ? [] : [mail])))
-  const column = Object.keys(mapping).find((name) => mapping[name] === 'mail') ?? 'The row'
-  const message = 'This is the address of somebody who works here.'
+  const column = Object.keys(mapping).find((name) => mapping[name] === 'mail') ?? say('imports.theRow')
+  const message = say('imports.staffAddress')
   const ofStaff = read.flatMap(({ mail }, nth) => (staff.has(mail) ? [{ row: nth + first, column, message }] : []))
   const faults = [...own, ...ofStaff].sort((a, b) => a.row - b.row)
   const wrong = new Set(faults.map(({ row }) => row))
@@ -121,22 +121,20 @@ export async function leftRows(id: string): Promise<FileToKeep> {
   const wrong = groupBy(faults, ({ row }) => row)
   const rows = [...wrong].map(([row, own]) => ({
     ...table.rows[row - first],
-    [wrongColumn]: own.map(({ column, message }) => `${column}: ${message}`).join(' '),
+    [say('imports.whatIsWrong')]: own.map(({ column, message }) => `${column}: ${message}`).join(' '),
   }))
   const text = stringify(rows, {
     header: true,
-    columns: [...table.columns, wrongColumn],
+    columns: [...table.columns, say('imports.whatIsWrong')],
     bom: true,
     escape_formulas: true,
   })
   return {
-    fileName: `${job.fileName.replace(/\.\w+$/, '')}, to put right.csv`,
+    fileName: say('imports.toPutRight', { file: job.fileName.replace(/\.\w+$/, '') }),
     mediaType: 'text/csv; charset=utf-8',
     body: Buffer.from(text),
   }
 }
-
-const wrongColumn = 'What is wrong'
 
 export async function mapImport(id: string, mapping: Mapping) {
   const job = await byId(id)

@@ -67,7 +67,7 @@ export async function coverSheetsPdf(
   if (sheets.length === 0) throw notFound()
   const person = await candidateWithMail(application.candidateId)
   const name = (await hidesName(application)) ? '' : person.name
-  const about = `Cover sheets ${application.reference ?? name}`
+  const about = say('paper.sheet.title', { about: application.reference ?? name })
   const pdf = await newPdf(about, deps.clock.now())
   for (const sheet of sheets) await drawSheet(pdf, sheet, { name, reference: application.reference ?? '', deps })
   return {
@@ -104,10 +104,7 @@ async function drawSheet(
   page.drawSvgPath(path, { x: 297 - 100, y: 590, scale: 200 / modules, color: rgb(0, 0, 0) })
   centred(bold, sheet.reference, 340, 26)
   page.drawLine({ start: { x: 90, y: 300 }, end: { x: 505, y: 300 }, thickness: 0.6, color: rgb(0.7, 0.74, 0.72) })
-  const words = [
-    'Lay this sheet on top of the paper it is for, and of no other. Send both, or scan both, this sheet first.',
-    'It finds its file by itself, lying this way or that. It works once.',
-  ]
+  const words = [say('paper.sheet.layOnTop'), say('paper.sheet.worksOnce')]
   let y = 274
   for (const paragraph of words)
     for (const line of wrapped(plain, paragraph, 12, 415)) {

@@ -28,7 +28,7 @@ export async function addVacancy(deps: Pick<Deps, 'clock'>, { rules, ...given }:
     rulesVersion: 1,
     createdAt: deps.clock.now(),
   })
-  await addRulesVersion(deps, vacancy.id, 1, rules, { note: 'The first version', savedBy: 'Probatum' })
+  await addRulesVersion(deps, vacancy.id, 1, rules, { note: '', savedBy: 'Probatum' })
   return vacancy
 }
 

@@ -20,7 +20,8 @@ const breath = 50
 type Before = { rules: Rules; requirements: Requirement[]; sameForm: boolean; unchanged: ReadonlySet<string> }
 type Found = InferCreationAttributes<DryRunRow>
 type Page = { rows: InProgress[]; files: Map<string, LoadedFile>; names: Map<string, string> }
-const stillWriting = 'Somebody still writing'
+/** Who is still writing is told to nobody. */
+const stillWriting = ''
 
 /**
  * Judges every application in progress by the rules it has and by those of a dry run, page by page, and keeps who comes

@@ -3,7 +3,7 @@ import { Op, QueryTypes } from 'sequelize'
 import { v7 as uuid } from 'uuid'
 import type { DryRunState } from '#contract/dryRuns'
 import type { Change } from '#core/rules/effect'
-import { coded } from '#core/words/say'
+import { coded, say } from '#core/words/say'
 import { recordEvent } from '../../platform/audit/record'
 import type { Account, Deps } from '../../platform/deps'
 import { conflict, notFound } from '../../platform/errors/problems'
@@ -81,7 +81,7 @@ export async function readDryRun(id: string, rulesVersionOf: (vacancyId: string)
     counts: run.counts,
     people: rows.map(({ applicationId, candidate, reference, stage, rulesVersion, changes, gates }) => ({
       id: applicationId,
-      candidate,
+      candidate: candidate || say('composer.somebodyStillWriting'),
       reference,
       stage,
       rulesVersion,

@@ -4,6 +4,7 @@ import { evaluate } from '#core/requirements/evaluate'
 import { fileOfMadeUp } from '#core/rules/madeUp'
 import { type Rules, requirementsIn } from '#core/rules/rules'
 import { ballWords, outcomeWords } from '#core/words/requirements'
+import { say } from '#core/words/say'
 import type { Deps } from '../../platform/deps'
 import { notFound } from '../../platform/errors/problems'
 import { loadFiles } from '../../readiness/facts'
@@ -40,7 +41,7 @@ export async function tryRules(
 }
 
 const madeUpFile = ({ clock }: Deps, { targetStart }: { targetStart: string }, { form }: Rules, madeUp: MadeUp) => ({
-  name: 'somebody made up',
+  name: say('composer.aMadeUpPerson'),
   file: fileOfMadeUp(madeUp, form, clock.today(), Temporal.PlainDate.from(targetStart)),
 })
 

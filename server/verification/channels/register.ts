@@ -63,7 +63,6 @@ async function keepEntry(deps: Deps, actor: Account, { claimId, applicationId, s
     statement: entry.found ? entry.fields : null,
     standing: (entry.found && entry.standing) || null,
     respondent: 'Register',
-    note: entry.found ? null : `The register has no entry with the number ${claim.number}.`,
   })
   if (claim.rung === 'claimed' || claim.rung === 'evidenced')
     await compareAndSet(claim, claim.version, { rung: 'asked' })

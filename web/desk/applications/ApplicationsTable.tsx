@@ -289,7 +289,7 @@ function Filters({ filter, onChange }: { filter: TableFilter; onChange: (over: R
             { value: 'slack', label: say('table.slackLeastFirst') },
             { value: 'sent', label: say('table.sentNewestFirst') },
             { value: 'score', label: say('table.scoreBestFirst') },
-            { value: 'name', label: 'name' },
+            { value: 'name', label: say('table.nameInOrder') },
           ]}
           onChange={(event) => onChange({ order: event.target.value })}
         />

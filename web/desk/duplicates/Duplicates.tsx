@@ -60,7 +60,8 @@ export function Duplicates() {
                 <span className="block truncate font-semibold text-[0.9333rem]">{pair.names[0]}</span>
                 <span className="block truncate">{pair.names[1]}</span>
                 <span className="block text-[0.8333rem] text-ink-2">
-                  {likelihoodWords[pair.likelihood]}: {pair.agreeing.join(', ')}
+                  {likelihoodWords[pair.likelihood]}:{' '}
+                  {pair.agreeing.map((field) => say(`agreement.field.${field}`)).join(', ')}
                 </span>
               </Link>
             </li>
@@ -284,7 +285,7 @@ function Merge({ pair, onClose, onMerged }: { pair: Pair; onClose: () => void; o
     say('duplicates.agreeValue', {
       value: pair.agreements
         .filter(({ verdict }) => verdict === 'same' || verdict === 'equivalent')
-        .map(({ field }) => field)
+        .map(({ field }) => say(`agreement.field.${field}`))
         .join(', '),
     }),
   )

@@ -18,7 +18,7 @@ import { More } from './More'
 
 const stateWords: Record<ReopenedPart['state'], string> = {
   open: say('file.notChangedYet'),
-  changed: 'changed',
+  changed: say('file.changed'),
   seen: say('file.changedNoted'),
   'called off': say('file.calledOff2'),
 }

@@ -133,7 +133,7 @@ function DropIn() {
         className="font-semibold text-confirmed"
         onClick={() => input.current?.click()}
       >
-        {busy ? 'sending…' : say('trayDesk.chooseThem')}
+        {busy ? say('trayDesk.sending') : say('trayDesk.chooseThem')}
       </button>
       {say('trayDesk.theScannersComeByThemselves')}
       <ProblemNote problem={problem} />

@@ -55,7 +55,10 @@ export function VersionsPart({ vacancy, mayEdit }: { vacancy: DeskVacancy; mayEd
                 name: say('composer.published'),
                 of: ({ savedAt, savedBy }) => `${writeMoment(savedAt, vacancy.timeZone)}, ${savedBy}`,
               },
-              { name: say('composer.why'), of: ({ note }) => note },
+              {
+                name: say('composer.why'),
+                of: ({ note, version }) => note || (version === 1 ? say('composer.firstVersion') : ''),
+              },
               { name: say('composer.sentUnderIt'), right: true, of: ({ applications }) => applications },
             ]}
           />
