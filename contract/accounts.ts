@@ -20,6 +20,7 @@ const Session = Type.Object({
     }),
   ),
   demo: Type.Boolean(),
+  operator: Type.String({ description: 'Whose application this is, as people know it' }),
   codesFirst: Type.Boolean({ description: 'The role has to set up one-time codes before anything else' }),
 })
 

@@ -34,6 +34,7 @@ export const sessionOf = (...roles: Role[]): Reply<Contract['readSession']> => (
     language: 'en',
   },
   demo: false,
+  operator: 'Vallorne Mountain Lines',
   codesFirst: false,
 })
 
@@ -41,12 +42,18 @@ export const sessionOf = (...roles: Role[]): Reply<Contract['readSession']> => (
  * Draws a part of the pages as it stands in the application, with a server that answers as it is told and takes only what
  * the contract lets in.
  *
- * @returns what was drawn, somebody who clicks and types, and every change that was sent
+ * @param more.at the address that is open; `more.path` what of it are parameters
+ * @returns what was drawn, somebody who clicks and types, every change that was sent, and the address that is open now
  */
 export async function showPage(
   part: ReactElement,
-  { roles = ['coordinator'], at = '/', ...answers }: Answers & { roles?: Role[]; at?: string } = {},
-): Promise<RenderResult & { user: ReturnType<typeof userEvent.setup>; sent: Call[] }> {
+  {
+    roles = ['coordinator'],
+    at = '/',
+    path = '*',
+    ...answers
+  }: Answers & { roles?: Role[]; at?: string; path?: string } = {},
+): Promise<RenderResult & { user: ReturnType<typeof userEvent.setup>; sent: Call[]; where: () => string }> {
   const sent: Call[] = []
   const all = { readSession: sessionOf(...roles), ...answers } as Record<string, unknown>
   globalThis.fetch = (async (address: string | URL, init: RequestInit = {}) => {
@@ -70,7 +77,13 @@ export async function showPage(
     return { ok: !problem, status: problem?.status ?? 200, json: async () => reply } as Response
   }) as typeof fetch
   store.dispatch(api.util.resetApiState())
-  const router = createMemoryRouter([{ path: '*', element: part }], { initialEntries: [at] })
+  const router = createMemoryRouter(
+    [
+      { path, element: part },
+      { path: '*', element: null },
+    ],
+    { initialEntries: [at] },
+  )
   const drawn = render(
     <Provider store={store}>
       <Tooltip.Provider>
@@ -78,5 +91,6 @@ export async function showPage(
       </Tooltip.Provider>
     </Provider>,
   )
-  return { ...drawn, user: userEvent.setup(), sent }
+  const where = () => `${router.state.location.pathname}${router.state.location.search}`
+  return { ...drawn, user: userEvent.setup(), sent, where }
 }

@@ -14,6 +14,8 @@ export function useSession() {
     ready: data !== undefined,
     account: data?.account ?? null,
     demo: data?.demo ?? false,
+    /** The organisation whose application this is. */
+    operator: data?.operator ?? '',
     codesFirst: data?.codesFirst ?? false,
     roles,
     staff,

@@ -111,10 +111,10 @@ export const accountRoutes = [
 
 /** Who is signed in, and whether their role has to set up one-time codes before anything else. */
 async function viewOf(deps: Deps, actor: Actor, csrf: string) {
-  const { demo } = deps.config
-  if (actor.kind !== 'account') return { csrf, account: null, demo, codesFirst: false }
+  const { demo, operator } = deps.config
+  if (actor.kind !== 'account') return { csrf, operator, account: null, demo, codesFirst: false }
   const { id, name, mail, roles } = actor
   const { language, otpOnSince } = await ownAccount(actor)
   const codesFirst = needsCodes(deps, actor) && otpOnSince === null
-  return { csrf, account: { id, name, mail, roles: [...roles], language }, demo, codesFirst }
+  return { csrf, operator, account: { id, name, mail, roles: [...roles], language }, demo, codesFirst }
 }

@@ -60,11 +60,11 @@ export function fileView(file: File, { roles, shown, hidesName }: Reader & { hid
  */
 export function proofView(
   proof: Proof,
-  claim: Pick<FileClaim, 'id' | 'details'>,
+  { id, details }: Pick<FileClaim, 'id' | 'details'>,
   { roles, shown, hidesName }: Reader & { hidesName: boolean },
 ): Proof {
   const { covers } = coverFor({ roles, shown })
-  const sight = sightOf({ ...claim, label: '' }, covers, covers('birth date'))
+  const sight = sightOf({ id, details, label: '' }, covers, covers('birth date'))
   const known = sight ? seenThrough(proof, sight) : proof
   return hidesName && covers('name') ? seenThrough(onlyCompared(known), nameless) : known
 }

@@ -126,7 +126,7 @@ test('a source that knows nothing of it contradicts', async () => {
     body: { known: false, fields: {}, note: 'No such student.', respondent: 'Renate Amt', capacity: '' },
   })
   const claim = await claimOf(desk, id, degreeId)
-  expect(claim.proof.sentence.head).toBe('The source knows nothing of this.')
+  expect(claim.proof.sentence.head).toBe('The source has no record of this.')
   await desk.done('decideClaim', {
     params: { id: degreeId },
     body: { version: claim.version, decision: 'contradicted', note: 'Never a student there.' },

@@ -7,7 +7,7 @@ import { LanguageChoice } from './LanguageChoice'
 
 /** The candidate’s side: a white masthead and one calm column beneath it. */
 export function PortalFrame() {
-  const { ready, account, staff } = useSession()
+  const { ready, account, staff, operator } = useSession()
   const { pathname } = useLocation()
   const navigate = useNavigate()
   const { act } = useAct('signOut')
@@ -21,7 +21,7 @@ export function PortalFrame() {
         <Link to="/" className="font-title text-[1.5em] leading-none">
           Probatum
         </Link>
-        <span className="hidden text-ink-2 sm:inline">Vallorne Mountain Lines</span>
+        <span className="hidden text-ink-2 sm:inline">{operator}</span>
         <nav className="ml-auto flex items-center gap-4" aria-label={say('frame.yourAccount')}>
           {account ? (
             <>

@@ -387,4 +387,5 @@ export default {
   'composer.lacks.duties': 'die Aufgaben',
   'composer.lacks.form': 'ein veröffentlichtes Formular mit seinen Anforderungen',
   'composer.firstVersion': 'Die erste Fassung',
+  'composer.countsOnce': 'einfach',
 } satisfies Translated<typeof english>

@@ -380,4 +380,5 @@ export default {
   'composer.lacks.duties': 'the duties',
   'composer.lacks.form': 'a published form with its requirements',
   'composer.firstVersion': 'The first version',
+  'composer.countsOnce': 'once',
 } as const

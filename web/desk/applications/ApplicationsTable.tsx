@@ -55,7 +55,7 @@ export function ApplicationsTable() {
     getRowId: ({ id }) => id,
     state: {
       rowSelection: ticked,
-      columnVisibility: Object.fromEntries(columnKeys.map((key) => [key, shown.includes(key)])),
+      columnVisibility: Object.fromEntries(columnKeys.map((key) => [key, key === 'name' || shown.includes(key)])),
     },
     onRowSelectionChange: setTicked,
   })

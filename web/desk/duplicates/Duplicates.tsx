@@ -140,7 +140,8 @@ function Compare({ oneId, otherId, onSettled }: { oneId: string; otherId: string
     toast(say('duplicates.twoPeopleTheyWillNot'))
     onSettled()
   }
-  useKeys({ m: () => setMerging(true), x: () => void setApart() })
+  // Nothing is decided about files that are not there to be seen yet.
+  useKeys(pair ? { m: () => setMerging(true), x: () => void setApart() } : {})
   if (!pair) return <Waiting error={error} onRetry={refetch} />
   return (
     <section aria-label={say('duplicates.sideBySide')} className="flex min-h-0 flex-col bg-sheet">

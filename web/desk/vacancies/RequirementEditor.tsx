@@ -75,7 +75,7 @@ export function RequirementEditor({ requirement, rules, known, checks, onChange 
       <button
         type="button"
         className="justify-self-start font-semibold text-confirmed"
-        onClick={() => set({ alternatives: [...alternatives, newAsk('credential', rules, checks)] })}
+        onClick={() => set({ alternatives: [...alternatives, newAsk('credential', { rules, checks })] })}
       >
         {say('composer.somethingElseDoesAsWell')}
       </button>

@@ -42,7 +42,7 @@ export function RequirementsPart({ vacancy, editing }: { vacancy: DeskVacancy; e
       title: say('composer.aNewRequirement'),
       why: '',
       gate: 'offer',
-      asks: newAsk('credential', rules, vacancy.checks),
+      asks: newAsk('credential', { rules, checks: vacancy.checks }),
       rung: 'confirmed',
       waivableBy: [],
     }

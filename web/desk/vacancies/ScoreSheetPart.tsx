@@ -111,7 +111,7 @@ function Editing({ id, sheet, mayEdit }: { id: string; sheet: Sheet; mayEdit: bo
               onChange={(event) => change(nth, { weight: Number(event.target.value) })}
               options={[1, 2, 3, 4, 5].map((times) => ({
                 value: String(times),
-                label: times === 1 ? 'once' : say('composer.timesTimes', { times }),
+                label: times === 1 ? say('composer.countsOnce') : say('composer.timesTimes', { times }),
               }))}
             />
             {!fixed && (
