@@ -195,7 +195,7 @@ const linesOf: { [L in List]: (deps: Deps, filter: ListFilter) => AsyncGenerator
       yield {
         Source: source.name,
         'Also called': source.aliases.join('; '),
-        Kind: source.kind,
+        Kind: say(`names.sourceKind.${source.kind}`),
         Town: source.town,
         Country: source.country,
         'Asked at': source.mail,

@@ -388,4 +388,6 @@ export default {
   'composer.lacks.form': 'ein veröffentlichtes Formular mit seinen Anforderungen',
   'composer.firstVersion': 'Die erste Fassung',
   'composer.countsOnce': 'einfach',
+  'composer.gateNow.open': 'offen',
+  'composer.gateNow.shut': 'geschlossen',
 } satisfies Translated<typeof english>

@@ -381,4 +381,6 @@ export default {
   'composer.lacks.form': 'a published form with its requirements',
   'composer.firstVersion': 'The first version',
   'composer.countsOnce': 'once',
+  'composer.gateNow.open': 'open',
+  'composer.gateNow.shut': 'shut',
 } as const

@@ -75,4 +75,13 @@ export default {
   'names.answer.yes': 'ja',
   'names.answer.no': 'nein',
   'names.answer.agreed': 'zugestimmt',
+  'names.role.coordinator': 'Koordination',
+  'names.role.assessor': 'Begutachtung',
+  'names.role.hiring manager': 'Personalverantwortung',
+  'names.role.administrator': 'Administration',
+  'names.sourceKind.university': 'Hochschule',
+  'names.sourceKind.school': 'Schule',
+  'names.sourceKind.licensing body': 'Zulassungsstelle',
+  'names.sourceKind.certifier': 'Zertifizierungsstelle',
+  'names.sourceKind.employer': 'Arbeitgeber',
 } satisfies Translated<typeof english>

@@ -72,4 +72,13 @@ export default {
   'names.answer.yes': 'yes',
   'names.answer.no': 'no',
   'names.answer.agreed': 'agreed',
+  'names.role.coordinator': 'coordinator',
+  'names.role.assessor': 'assessor',
+  'names.role.hiring manager': 'hiring manager',
+  'names.role.administrator': 'administrator',
+  'names.sourceKind.university': 'university',
+  'names.sourceKind.school': 'school',
+  'names.sourceKind.licensing body': 'licensing body',
+  'names.sourceKind.certifier': 'certifier',
+  'names.sourceKind.employer': 'employer',
 } as const

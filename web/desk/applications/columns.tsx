@@ -25,7 +25,10 @@ export const columns = [
     cell: ({ getValue }) => <span className="font-mono text-[0.8333rem]">{getValue()}</span>,
   }),
   column.accessor('vacancy', { header: say('table.vacancy') }),
-  column.accessor('stage', { header: say('table.stage') }),
+  column.accessor('stage', {
+    header: say('table.stage'),
+    cell: ({ getValue }) => say(`state.stage.${getValue()}`),
+  }),
   column.accessor('sentAt', {
     header: say('table.sent'),
     cell: ({ getValue }) => <span className="whitespace-nowrap">{getValue() ? writeShortDay(getValue()!) : ''}</span>,

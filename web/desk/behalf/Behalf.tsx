@@ -169,7 +169,7 @@ function Begin() {
       />
       <SelectField
         label={say('behalf.itCame')}
-        options={waysToTell.map((way) => ({ value: way, label: way }))}
+        options={waysToTell.map((way) => ({ value: way, label: say(`behalf.how.${way}`) }))}
         {...register('how')}
       />
       <SelectField

@@ -26,7 +26,7 @@ export function Sources() {
               </>
             ),
           },
-          { name: say('overviews.kind'), of: ({ kind }) => kind },
+          { name: say('overviews.kind'), of: ({ kind }) => say(`names.sourceKind.${kind}`) },
           { name: say('overviews.place'), of: ({ town, country }) => `${town}, ${country}` },
           {
             name: say('overviews.askedAt'),

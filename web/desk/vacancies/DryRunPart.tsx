@@ -196,7 +196,8 @@ function Result({ id, vacancy, mayEdit }: { id: string; vacancy: DeskVacancy; ma
               },
               {
                 name: say('composer.stage'),
-                of: ({ stage, rulesVersion }) => say('composer.stageVersionRulesVersion', { stage, rulesVersion }),
+                of: ({ stage, rulesVersion }) =>
+                  say('composer.stageVersionRulesVersion', { stage: say(`state.stage.${stage}`), rulesVersion }),
               },
               {
                 name: say('composer.whatChanges'),
@@ -210,8 +211,9 @@ function Result({ id, vacancy, mayEdit }: { id: string; vacancy: DeskVacancy; ma
               {
                 name: say('composer.gates'),
                 of: ({ gates: turned }) =>
-                  turned.map(({ gate, after }) => `${gateWords[gate]}: ${after}`).join(', ') ||
-                  say('composer.asBefore'),
+                  turned
+                    .map(({ gate, after }) => `${gateWords[gate]}: ${say(`composer.gateNow.${after}`)}`)
+                    .join(', ') || say('composer.asBefore'),
               },
             ]}
           />

@@ -9,6 +9,7 @@ import { say } from '#core/words/say'
 import { AnswerField } from '../../ui/answers/AnswerField'
 import { DateField } from '../../ui/DateField'
 import { CheckList, SelectField, TextField } from '../../ui/Field'
+import { markWords } from '../../ui/Mark'
 
 type Props = {
   rules: Rules
@@ -17,7 +18,7 @@ type Props = {
   onChange: (next: MadeUp) => void
 }
 
-const rungOptions = rungs.map((value) => ({ value, label: value }))
+const rungOptions = rungs.map((value) => ({ value, label: markWords(value) }))
 
 /** Describes a person by the few things these rules look at. */
 export function MadeUpEditor({ rules, checks, madeUp, onChange }: Props) {

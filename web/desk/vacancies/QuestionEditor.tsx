@@ -134,7 +134,7 @@ export function QuestionEditor({ question, known, onChange }: Props) {
       <CheckList
         label={say('composer.whoMayReadTheAnswer')}
         help={say('composer.nobodyChosenMeansEverybodyAt')}
-        options={desk.map((value) => ({ value, label: value }))}
+        options={desk.map((value) => ({ value, label: say(`names.role.${value}`) }))}
         value={question.seenBy ?? []}
         onChange={(next) => set({ seenBy: next.length > 0 ? next : undefined })}
       />

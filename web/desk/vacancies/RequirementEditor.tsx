@@ -151,7 +151,7 @@ export function RequirementEditor({ requirement, rules, known, checks, onChange 
       <CheckList
         label={say('composer.whoMayWaiveIt')}
         help={say('composer.nobodyChosenMeansNobodyMay')}
-        options={desk.map((value) => ({ value, label: value }))}
+        options={desk.map((value) => ({ value, label: say(`names.role.${value}`) }))}
         value={requirement.waivableBy}
         onChange={(waivableBy) => set({ waivableBy })}
       />

@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import { Link, useParams } from 'react-router'
 import type { Reply } from '#contract/endpoint'
 import type { readSitting } from '#contract/skills'
@@ -34,13 +34,26 @@ function Sheets({ sitting }: { sitting: Sitting }) {
   const left = useSecondsLeft(sitting.secondsLeft)
   const question = sitting.questions[at]!
   const answered = sitting.questions.filter(({ id }) => given[id]?.length).length
-  const handIn = () => void handing.act({ params: { id: sitting.id } })
+  // What could not be saved, for want of a connection say, is saved before anything is handed in.
+  const unsaved = useRef(new Map<string, string[]>())
+  const saveAll = async () => {
+    for (let [next] = unsaved.current; next; [next] = unsaved.current) {
+      const [id, options] = next
+      if (!(await saving.act({ params: { id: sitting.id, question: id }, body: { given: options } }))) return false
+      if (unsaved.current.get(id) === options) unsaved.current.delete(id)
+    }
+    return true
+  }
+  const handIn = async () => {
+    if (await saveAll()) await handing.act({ params: { id: sitting.id } })
+  }
   useEffect(() => {
     if (left === 0) void handing.act({ params: { id: sitting.id } })
   }, [left, handing.act, sitting.id])
-  const choose = async (option: string) => {
+  const choose = (option: string) => {
     setGiven((before) => ({ ...before, [question.id]: [option] }))
-    await saving.act({ params: { id: sitting.id, question: question.id }, body: { given: [option] } })
+    unsaved.current.set(question.id, [option])
+    void saveAll()
   }
   return (
     <main className="mx-auto max-w-[720px] px-4 py-7">
@@ -78,7 +91,7 @@ function Sheets({ sitting }: { sitting: Sitting }) {
           inline={false}
           label={`${at + 1}. ${question.text}`}
           value={given[question.id]?.[0] ?? ''}
-          onChange={(option) => void choose(option)}
+          onChange={choose}
           options={question.options.map(({ id, text }) => ({ value: id, label: text }))}
         />
         <div className="mt-3">
@@ -99,7 +112,11 @@ function Sheets({ sitting }: { sitting: Sitting }) {
         <span className="ml-auto text-ink-2">
           {say('check.ofAnswered', { answered, count: sitting.questions.length })}
         </span>
-        <Button kind={answered === sitting.questions.length ? 'main' : 'plain'} busy={handing.busy} onClick={handIn}>
+        <Button
+          kind={answered === sitting.questions.length ? 'main' : 'plain'}
+          busy={handing.busy}
+          onClick={() => void handIn()}
+        >
           {say('check.handIn')}
         </Button>
       </div>
