@@ -5,7 +5,7 @@ import { form, library } from '#scenario/form'
 import { drawPdf } from '#scenario/papers'
 import { expectAccessible } from './accessible'
 import { newPassword, newPerson, openPost } from './newPost'
-import { mailTo, signIn, windowOf } from './people'
+import { mailTo, settled, signIn, windowOf } from './people'
 
 const send = form.at(-1)!
 const [about, contact] = library as [Section, Section]
@@ -380,7 +380,7 @@ test('in German, on a phone', async ({ browser }) => {
   for (const section of ['about', 'contact', 'study', 'work', 'papers', 'declarations', 'permission', 'send']) {
     await page.goto(`${base}/${section}`)
     await page.locator('h1').waitFor()
-    await page.waitForLoadState('networkidle')
+    await settled(page)
     expect(
       await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth),
     ).toBeLessThanOrEqual(0)

@@ -1,5 +1,5 @@
 import { expect, type Page, test } from '@playwright/test'
-import { signIn, windowOf } from './people'
+import { settled, signIn, windowOf } from './people'
 
 /** An address without whose it is: of places that differ only in that, one is gone to. */
 const kindOf = (address: string): string =>
@@ -46,7 +46,7 @@ async function follow(page: Page, { mail, from }: (typeof people)[number]) {
     at = next
     await page.goto(next)
     await page.locator('h1, h2').first().waitFor()
-    await page.waitForLoadState('networkidle')
+    await settled(page)
     if ((await page.locator('main').count()) !== 1) found('not one main part')
     if (!/^.+, /.test(await page.title())) found(`its title is “${await page.title()}”`)
     if (await page.getByText(/There is nothing at this address|Unter dieser Adresse gibt es nichts/).count())

@@ -11,7 +11,29 @@ export async function windowOf(browser: Browser, size = { width: 1280, height: 8
     reducedMotion: 'reduce',
     baseURL: `http://127.0.0.1:${port}`,
   })
-  return context.newPage()
+  const page = await context.newPage()
+  const traffic = { open: 0, lastAt: Date.now() }
+  onItsWay.set(page, traffic)
+  const count = (by: number) => () => {
+    traffic.open += by
+    traffic.lastAt = Date.now()
+  }
+  page.on('request', count(1))
+  page.on('requestfinished', count(-1))
+  page.on('requestfailed', count(-1))
+  return page
+}
+
+/** What is on its way to each window, and when that changed last. */
+const onItsWay = new WeakMap<Page, { open: number; lastAt: number }>()
+const quietMs = 120
+
+/** Waits until nothing has been on its way to a window for a moment. */
+export async function settled(page: Page) {
+  const traffic = onItsWay.get(page)!
+  await expect
+    .poll(() => traffic.open <= 0 && Date.now() - traffic.lastAt >= quietMs, { intervals: [40], timeout: 20_000 })
+    .toBe(true)
 }
 
 /** Signs somebody in without the page for it, and goes where it would lead. The page itself has tests of its own. */

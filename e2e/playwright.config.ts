@@ -7,6 +7,7 @@ export default defineConfig({
   outputDir: '../test-results',
   timeout: 240_000,
   expect: { timeout: 20_000 },
+  // The server and one browser keep two cores busy; a second window on the same demo only slows the first.
   workers: 1,
   reporter: process.env.CI ? [['line']] : [['list']],
   globalSetup: './start.ts',

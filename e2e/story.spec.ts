@@ -3,7 +3,7 @@ import { Temporal } from 'temporal-polyfill'
 import { writeDay } from '#core/dates/write'
 import { isolationCheck } from '#scenario/isolationCheck'
 import { drawPdf, drawPhoto, type Paper } from '#scenario/papers'
-import { linkIn, mailTo, signInByPage, windowOf } from './people'
+import { linkIn, mailTo, settled, signInByPage, windowOf } from './people'
 
 /** Run against a demo that is already up, each run is another person. */
 const family = `Halvorsen${process.env.E2E_RUNNING ?? ''}`
@@ -419,11 +419,11 @@ async function sitCheck(page: Page) {
     await group.getByText(option.text, { exact: true }).click()
     await expect(page.getByText(`${number} of 10 answered`)).toBeVisible()
     if (number === 5) {
-      await page.waitForLoadState('networkidle')
+      await settled(page)
       await page.reload()
       await expect(page.getByText('5 of 10 answered')).toBeVisible()
     }
   }
-  await page.waitForLoadState('networkidle')
+  await settled(page)
   await page.getByRole('button', { name: 'Hand in' }).click()
 }

@@ -1,6 +1,6 @@
 import { expect, type Page, test } from '@playwright/test'
 import { expectAccessible } from './accessible'
-import { signIn, windowOf } from './people'
+import { settled, signIn, windowOf } from './people'
 
 const fitsAcross = async (page: Page) =>
   expect(
@@ -20,7 +20,7 @@ test('the public pages are accessible, and fit a phone', async ({ browser }) => 
   ]) {
     await page.goto(place)
     await page.locator('h1').first().waitFor()
-    await page.waitForLoadState('networkidle')
+    await settled(page)
     await expectAccessible(page, place, { dark: true })
     await page.setViewportSize({ width: 390, height: 844 })
     await fitsAcross(page)
@@ -37,7 +37,7 @@ test('the portal is accessible, and fits a phone', async ({ browser }) => {
   for (const section of ['about', 'contact', 'study', 'work', 'papers', 'declarations', 'permission', 'send']) {
     await page.goto(`${base}/${section}`)
     await page.locator('h1').waitFor()
-    await page.waitForLoadState('networkidle')
+    await settled(page)
     await expectAccessible(page, section, { dark: section === 'work' || section === 'send' })
     await page.setViewportSize({ width: 390, height: 844 })
     await fitsAcross(page)
@@ -76,7 +76,7 @@ test('the desk is accessible and can be worked from the keyboard', async ({ brow
   ]) {
     await page.goto(`/desk/${queue}`)
     await page.locator('h1').first().waitFor()
-    await page.waitForLoadState('networkidle')
+    await settled(page)
     await expectAccessible(page, queue, { dark: queue === 'verification' || queue === 'hiring' })
   }
   await page.goto('/desk/today')
@@ -121,7 +121,7 @@ test('the desk fits 320 pixels, one pane at a time, and the focus goes back to w
   ]) {
     await page.goto(`/desk/${place}`)
     await page.locator('h1').first().waitFor()
-    await page.waitForLoadState('networkidle')
+    await settled(page)
     await fitsAcross(page)
   }
   await page.goto('/desk/today')

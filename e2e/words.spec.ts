@@ -1,5 +1,5 @@
 import { expect, type Page, test } from '@playwright/test'
-import { signIn, windowOf } from './people'
+import { settled, signIn, windowOf } from './people'
 
 /** Names of the house, keys of a keyboard, units and formats: the same in every language. */
 const sameEverywhere =
@@ -79,7 +79,7 @@ for (const [who, addresses] of Object.entries(places))
     for (const address of addresses) {
       await page.goto(address)
       await page.locator('h1, h2').first().waitFor()
-      await page.waitForLoadState('networkidle')
+      await settled(page)
       expect(await page.getByText('⟦').count(), `${address} is spoken marked`).toBeGreaterThan(0)
       // A name that no text was fetched for is said as it is.
       expect(await page.locator('body').innerText()).not.toMatch(/⟦[a-z]\w*\.[\w.-]+⟧/)
