@@ -73,22 +73,18 @@ function program(name: string, ...given: [string, ...string[]]): Part {
   }
 }
 
-/** What takes long and gates nothing: `./check long`. */
-const slow: Part[] = [
-  // Kills server and database while people write.
-  program('many faults', 'scripts/faults.ts', '--sessions', '48', '--kills', '6', '--data', '.check/faults'),
-  program('mutants', 'scripts/mutants.ts'),
-  program('bench', 'bench/main.ts', 'desk', '100000'),
-]
-
-const browser: Part = {
-  name: 'browser',
+/** Tests in a browser, against a demo of their own. */
+const browser = (
+  name: string,
+  { only = [], env = {} }: { only?: string[]; env?: Record<string, string> } = {},
+): Part => ({
+  name,
   run: () => {
     const report = resolve(reports, 'browser.json')
     const { status } = spawnSync(
       bin('playwright'),
-      ['test', '-c', 'e2e/playwright.config.ts', '--reporter=list,json'],
-      { stdio: 'inherit', env: { ...process.env, PLAYWRIGHT_JSON_OUTPUT_NAME: report } },
+      ['test', '-c', 'e2e/playwright.config.ts', '--reporter=list,json', ...only],
+      { stdio: 'inherit', env: { ...process.env, ...env, PLAYWRIGHT_JSON_OUTPUT_NAME: report } },
     )
     const stats = (
       readJson(report) as
@@ -99,7 +95,16 @@ const browser: Part = {
     const failed = stats.unexpected + stats.flaky
     return { passed: stats.expected, failed: failed === 0 && status !== 0 ? 1 : failed, skipped: stats.skipped }
   },
-}
+})
+
+/** What takes long and gates nothing: `./check long`. */
+const slow: Part[] = [
+  // Kills server and database while people write.
+  program('many faults', 'scripts/faults.ts', '--sessions', '48', '--kills', '6', '--data', '.check/faults'),
+  browser('every place', { only: ['everyPlace'], env: { CHECK_LONG: 'yes' } }),
+  program('mutants', 'scripts/mutants.ts'),
+  program('bench', 'bench/main.ts', 'desk', '100000'),
+]
 
 const floors = ['core', 'contract', 'server', 'web', 'scenario', 'standins']
 
@@ -120,7 +125,7 @@ const parts: Part[] = [
   jest('unit', 'web'),
   jest('server'),
   program('faults', 'scripts/faults.ts', '--sessions', '12', '--kills', '1', '--data', '.check/faults'),
-  browser,
+  browser('browser'),
 ]
 
 const wanted = process.argv[2] ?? 'all'
