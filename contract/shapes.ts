@@ -1,4 +1,5 @@
 import { type TSchema, Type } from '@sinclair/typebox'
+import { shortestReason } from '#core/words/reason'
 import { singleLine } from './singleLine'
 
 /** Shapes that several features use. */
@@ -12,7 +13,7 @@ export const LinkToken = Type.String({ pattern: '^[A-Za-z0-9_-]{32,64}$' })
 export const Version = Type.Integer({ minimum: 0 })
 export const ShortText = Type.String({ maxLength: 200, pattern: singleLine })
 export const LongText = Type.String({ maxLength: 4000 })
-export const Reason = Type.String({ minLength: 3, maxLength: 1000 })
+export const Reason = Type.String({ minLength: shortestReason, maxLength: 1000 })
 export const Done = Type.Object({ done: Type.Literal(true) })
 
 export const orNull = <S extends TSchema>(schema: S) => Type.Union([schema, Type.Null()])

@@ -71,7 +71,13 @@ export function LifeChart({ bars, papers = [], today, start, years, toleratedGap
   return (
     <figure ref={holder} className="w-full min-w-0 overflow-hidden text-[0.8rem]">
       {/* biome-ignore lint/a11y/useSemanticElements: a drawing is no fieldset */}
-      <svg width={width} height={height} aria-label={summaryOf(life)} role="group" className="block font-sans">
+      <svg
+        width={width}
+        height={height}
+        aria-label={summaryOf(life)}
+        role="group"
+        className="block overflow-visible font-sans"
+      >
         <defs>
           <pattern
             id={`${pattern}-gap`}

@@ -12,7 +12,7 @@ export default {
   'detail.expected': 'Erwartet',
   'detail.link': 'Link',
   'detail.marks': 'Noten',
-  'detail.sourceName': 'Stelle',
+  'detail.sourceName': 'Quelle',
   'detail.activity': 'Tätigkeit',
   'detail.position': 'Position',
   'detail.fullTimeShare': 'Prozent einer Vollzeitstelle',

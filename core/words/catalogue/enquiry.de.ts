@@ -4,9 +4,9 @@ import type { Translated } from './translated'
 export default {
   'enquiry.obstacle.ended': 'Diese Bewerbung ist zu Ende; für sie wird niemand mehr gefragt.',
   'enquiry.obstacle.notVetted':
-    'Diese Stelle steht noch nicht im Verzeichnis; sie muss geprüft werden, bevor ihr jemand schreibt.',
+    'Diese Quelle steht noch nicht im Verzeichnis; sie muss geprüft werden, bevor ihr jemand schreibt.',
   'enquiry.obstacle.notSigned': 'Die Erlaubnis zum Prüfen ist nicht unterschrieben.',
-  'enquiry.obstacle.asked': 'Diese Stelle ist gefragt und hat noch Zeit zu antworten.',
+  'enquiry.obstacle.asked': 'Diese Quelle ist gefragt und hat noch Zeit zu antworten.',
   'enquiry.obstacle.confirmed': 'Das ist schon bestätigt.',
   'enquiry.obstacle.neverAsk':
     'Diese Stelle soll auf Wunsch der Person nicht gefragt werden. Verlangen Sie andere Nachweise, oder sprechen Sie mit ihr.',

@@ -160,7 +160,7 @@ export default {
   'file.wouldTrustThemWithSupport': 'würde sie anvertrauen, anfangs mit Unterstützung',
   'file.wouldNotTrustThemWith': 'würde der Person diese Arbeit nicht anvertrauen',
   'file.stillStudying2': 'noch im Studium',
-  'file.sourceSilentSince': 'Stelle schweigt seit {{value}}',
+  'file.sourceSilentSince': 'Quelle schweigt seit {{value}}',
   'file.percentPassPassPercent': '{{percent}} %, bestanden ab {{passPercent}} %',
   'file.markedBySystem': 'vom System bewertet',
   'file.nobodySeesAnothersUntilAll': 'niemand sieht die der anderen, bevor alle da sind',

@@ -13,7 +13,7 @@ export default {
   'importsDesk.verifyItsRecord': 'Protokoll dieser Akte prüfen',
   'importsDesk.nothingWasClaimedInThe': 'Im Import wurde nichts angegeben.',
   'importsDesk.claim': 'Angabe',
-  'importsDesk.source': 'Stelle',
+  'importsDesk.source': 'Quelle',
   'importsDesk.fromTo': 'Von, bis',
   'importsDesk.number': 'Nummer',
   'importsDesk.import': 'Import',
@@ -70,7 +70,7 @@ export default {
   'importsDesk.dateOfBirth': 'Geburtsdatum',
   'importsDesk.licenceOrCertificateKind': 'Lizenz oder Zeugnis: Art',
   'importsDesk.licenceOrCertificateNumber': 'Lizenz oder Zeugnis: Nummer',
-  'importsDesk.licenceOrCertificateIssuer': 'Lizenz oder Zeugnis: ausstellende Stelle',
+  'importsDesk.licenceOrCertificateIssuer': 'Lizenz oder Zeugnis: ausstellende Quelle',
   'importsDesk.licenceOrCertificateIssued': 'Lizenz oder Zeugnis: ausgestellt',
   'importsDesk.licenceOrCertificateValidThrough': 'Lizenz oder Zeugnis: gültig bis',
   'importsDesk.peopleAndWhatTheyClaim':

@@ -8,7 +8,7 @@ export default {
   'list.tray': 'Papierablage',
   'list.imports': 'Importe',
   'list.duplicates': 'Doppelte',
-  'list.sources': 'Stellen, die bestätigen',
+  'list.sources': 'Quellen, die bestätigen',
   'list.vacancies': 'Stellen',
   'list.outbox': 'Nicht zugestellte Mails',
   'list.trail': 'Protokoll',

@@ -2,7 +2,7 @@ import type english from './proof.en'
 import type { Translated } from './translated'
 
 export default {
-  'proof.theSource': 'die Stelle',
+  'proof.theSource': 'die Quelle',
   'proof.askedAnAnswerIsDue': '{{source}} gefragt; Antwort bis {{answerBy}}.',
   'proof.askAbout': 'Nach {{label}} fragen',
   'proof.to': 'An',
@@ -18,7 +18,7 @@ export default {
   'proof.confirm': 'Bestätigen',
   'proof.confirmWithANote': 'Mit Notiz bestätigen',
   'proof.lookUpInTheRegister': 'Im Register nachschlagen',
-  'proof.askTheSource': 'Stelle befragen',
+  'proof.askTheSource': 'Quelle befragen',
   'proof.askAgain': 'Noch einmal fragen',
   'proof.recordContradiction': 'Widerspruch vermerken',
   'proof.cannotBeConfirmed': 'Nicht bestätigbar',
@@ -33,7 +33,7 @@ export default {
   'proof.thisIsSettledNothingIs': 'Das ist erledigt. Nichts ist nötig.',
   'proof.nothingIsNeededFromYou': 'Von Ihnen ist nichts nötig.',
   'proof.versionOfThisPaper': ' Fassung {{credentialVersion}} dieses Papiers.',
-  'proof.noSourceGiven': 'Keine Stelle angegeben',
+  'proof.noSourceGiven': 'Keine Quelle angegeben',
   'proof.notAskedYet': '{{sourceName}}. Noch nicht gefragt.{{version}}',
   'proof.wasAskedAnAnswerIs': '{{source}} wurde am {{askedAt}} gefragt, Antwort bis {{answerBy}}.{{version}}',
   'proof.didNotAnswerTheLink': '{{source}} hat nicht geantwortet; der Link ist abgelaufen.{{version}}',
@@ -112,7 +112,7 @@ export default {
   'proof.undone2': 'Rückgängig gemacht: ',
   'proof.claimed': 'Angegeben',
   'proof.document': 'Dokument',
-  'proof.source': 'Stelle',
+  'proof.source': 'Quelle',
   'proof.decisionBy': '{{decision}} von {{by}}',
   'proof.percentOn': '{{percent}} % am {{day}}',
   'proof.sourceDoesNotKnow': 'Der Quelle ist dazu nichts bekannt.',

@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import type { Reply } from '#contract/endpoint'
 import type { InLanguages, previewMessages } from '#contract/messages'
+import { isReason } from '#core/words/reason'
 import { say } from '#core/words/say'
 import { api } from '../../api'
 import { Button } from '../../ui/Button'
@@ -79,7 +80,7 @@ export function ComposeMessage({ applications, turningDown, onClose, onDone }: P
               disabled={
                 written.english.subject.trim() === '' ||
                 written.english.text.trim() === '' ||
-                (turningDown && reason.trim().length < 3)
+                (turningDown && !isReason(reason))
               }
             >
               {say('table.seeWhatEachWillGet')}

@@ -3,6 +3,7 @@ import { Link, useNavigate, useParams } from 'react-router'
 import type { readDuplicate } from '#contract/duplicates'
 import type { Reply } from '#contract/endpoint'
 import { writeWhen } from '#core/dates/write'
+import { isReason } from '#core/words/reason'
 import { say } from '#core/words/say'
 import { api } from '../../api'
 import { Button } from '../../ui/Button'
@@ -326,7 +327,7 @@ function Merge({ pair, onClose, onMerged }: { pair: Pair; onClose: () => void; o
         />
         <ProblemNote problem={problem} />
         <div className="flex gap-2">
-          <Button kind="main" data-first busy={busy} disabled={reason.trim().length < 3} onClick={() => void merge()}>
+          <Button kind="main" data-first busy={busy} disabled={!isReason(reason)} onClick={() => void merge()}>
             {say('duplicates.merge')}
           </Button>
           <Button kind="quiet" onClick={onClose}>

@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import type { File } from '#contract/desk'
 import { writeWhen } from '#core/dates/write'
+import { isReason } from '#core/words/reason'
 import { say } from '#core/words/say'
 import { Button } from '../../ui/Button'
 import { DateField } from '../../ui/DateField'
@@ -48,7 +49,7 @@ export function ChangeStart({ file, onClose }: { file: File; onClose: () => void
           <Button
             kind="main"
             busy={busy}
-            disabled={reason.trim().length < 3 || targetStart === '' || targetStart === file.targetStart}
+            disabled={!isReason(reason) || targetStart === '' || targetStart === file.targetStart}
             onClick={() => void change()}
           >
             {say('file.changeTheStart')}

@@ -2,6 +2,7 @@ import { useState } from 'react'
 import { Temporal } from 'temporal-polyfill'
 import type { File } from '#contract/desk'
 import { writeWhen } from '#core/dates/write'
+import { isReason } from '#core/words/reason'
 import { say } from '#core/words/say'
 import { api } from '../../api'
 import { Button, Key } from '../../ui/Button'
@@ -122,12 +123,7 @@ export function Correct({ file, row, onClose }: { file: File; row: Row | undefin
         />
         <ProblemNote problem={sendBack.problem ?? reopen.problem} />
         <div>
-          <Button
-            kind="main"
-            busy={busy}
-            disabled={!target || text.trim().length < 3}
-            onClick={() => void ask(text.trim())}
-          >
+          <Button kind="main" busy={busy} disabled={!target || !isReason(text)} onClick={() => void ask(text.trim())}>
             {say('file.askThem')}
           </Button>
         </div>

@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import type { File } from '#contract/desk'
+import { isReason } from '#core/words/reason'
 import { say } from '#core/words/say'
 import { Button, Key } from '../../ui/Button'
 import { Dialog } from '../../ui/Dialog'
@@ -75,7 +76,7 @@ function AskToSee({ applicationId, parts, onClose }: Asking) {
         />
         <ProblemNote problem={problem?.faults ? undefined : problem} />
         <div className="flex gap-2">
-          <Button kind="main" type="submit" busy={busy} disabled={reason.trim().length < 3}>
+          <Button kind="main" type="submit" busy={busy} disabled={!isReason(reason)}>
             {say('file.showIt')}
           </Button>
           <Button kind="quiet" onClick={onClose}>

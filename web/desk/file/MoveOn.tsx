@@ -3,6 +3,7 @@ import { Temporal } from 'temporal-polyfill'
 import type { File } from '#contract/desk'
 import { writeWhen } from '#core/dates/write'
 import { openAt, upToGate } from '#core/requirements/evaluate'
+import { isReason } from '#core/words/reason'
 import { requirementTitle } from '#core/words/requirementTitle'
 import { rolesWords } from '#core/words/roles'
 import { say } from '#core/words/say'
@@ -119,7 +120,7 @@ function Requirement({ file, outcome }: { file: File; outcome: File['outcomes'][
           />
           <ProblemNote problem={problem?.faults ? undefined : problem} />
           <div className="flex gap-2">
-            <Button kind="main" busy={busy} disabled={reason.trim().length < 3} onClick={() => void waive()}>
+            <Button kind="main" busy={busy} disabled={!isReason(reason)} onClick={() => void waive()}>
               {say('file.waiveIt')}
             </Button>
             <Button kind="quiet" onClick={() => setWaiving(false)}>

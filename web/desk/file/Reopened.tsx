@@ -4,6 +4,7 @@ import type { ReopenedPart } from '#contract/applications'
 import type { File } from '#contract/desk'
 import { writeWhen } from '#core/dates/write'
 import { isActive, isDraft } from '#core/hiring/stages'
+import { isReason } from '#core/words/reason'
 import { say } from '#core/words/say'
 import { Button } from '../../ui/Button'
 import { DateField } from '../../ui/DateField'
@@ -179,7 +180,7 @@ function AskForChange({ file, onClose }: { file: File; onClose: () => void }) {
         <DateField label={say('file.byWhen')} value={dueOn} onChange={setDueOn} error={faultAt(problem, 'dueOn')} />
         <ProblemNote problem={problem?.faults ? undefined : problem} />
         <div className="flex gap-2">
-          <Button kind="main" type="submit" busy={busy} disabled={reason.trim().length < 3}>
+          <Button kind="main" type="submit" busy={busy} disabled={!isReason(reason)}>
             {say('file.askThem')}
           </Button>
           <Button kind="quiet" onClick={onClose}>

@@ -2,6 +2,7 @@ import { useState } from 'react'
 import { Temporal } from 'temporal-polyfill'
 import type { File } from '#contract/desk'
 import { writeWhen } from '#core/dates/write'
+import { isReason } from '#core/words/reason'
 import { say } from '#core/words/say'
 import { Button } from '../../ui/Button'
 import { DateField } from '../../ui/DateField'
@@ -98,7 +99,7 @@ function Withdraw({ file, onClose, onDone }: { file: File; onClose: () => void; 
       />
       <ProblemNote problem={problem?.faults ? undefined : problem} />
       <div className="flex gap-2">
-        <Button kind="grave" busy={busy} disabled={reason.trim().length < 3} onClick={() => void withdraw()}>
+        <Button kind="grave" busy={busy} disabled={!isReason(reason)} onClick={() => void withdraw()}>
           {say('file.withdrawTheOffer')}
         </Button>
         <Button kind="quiet" onClick={onClose}>

@@ -232,7 +232,7 @@ function History({ claim, proof }: { claim: FileClaim; proof: Proof }) {
   return (
     <ol className="grid gap-1.5 px-3.5 pb-3 text-[0.8333rem]" aria-label={say('proof.whatWasDoneAboutThis')}>
       {lines.map(({ at, text }) => (
-        <li key={`${at}${text}`} className="grid grid-cols-[58px_1fr]">
+        <li key={`${at}${text}`} className="grid grid-cols-[68px_1fr]">
           <span className="font-mono text-ink-2">{writeShortDay(at)}</span>
           <span>{text}</span>
         </li>

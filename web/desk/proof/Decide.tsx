@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import type { FileClaim } from '#contract/desk'
 import type { Proof } from '#contract/verification'
+import { isReason } from '#core/words/reason'
 import { say } from '#core/words/say'
 import { Button } from '../../ui/Button'
 import { Dialog } from '../../ui/Dialog'
@@ -71,7 +72,7 @@ export function Decide({
           <Button
             kind={decision === 'contradicted' ? 'grave' : 'main'}
             busy={busy}
-            disabled={note.trim().length < 3}
+            disabled={!isReason(note)}
             onClick={() => void decide()}
           >
             {say.act}

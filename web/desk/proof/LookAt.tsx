@@ -2,6 +2,7 @@ import { useState } from 'react'
 import type { File, FileClaim } from '#contract/desk'
 import type { Proof } from '#contract/verification'
 import { readTyped, writeWhen } from '#core/dates/write'
+import { isReason } from '#core/words/reason'
 import { say } from '#core/words/say'
 import { Button } from '../../ui/Button'
 import { Dialog } from '../../ui/Dialog'
@@ -106,12 +107,7 @@ export function LookAt({
               />
               <ProblemNote problem={back.problem} />
               <div className="flex gap-2">
-                <Button
-                  kind="grave"
-                  busy={back.busy}
-                  disabled={reason.trim().length < 3}
-                  onClick={() => void sendBack()}
-                >
+                <Button kind="grave" busy={back.busy} disabled={!isReason(reason)} onClick={() => void sendBack()}>
                   {say('proof.sendItBack')}
                 </Button>
                 <Button kind="quiet" onClick={() => setSending(false)}>

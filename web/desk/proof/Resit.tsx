@@ -2,6 +2,7 @@ import { useState } from 'react'
 import type { File } from '#contract/desk'
 import { writeWhen } from '#core/dates/write'
 import { isActive } from '#core/hiring/stages'
+import { isReason } from '#core/words/reason'
 import { say } from '#core/words/say'
 import { Button } from '../../ui/Button'
 import { Dialog } from '../../ui/Dialog'
@@ -86,7 +87,7 @@ function Allow({ file, check, onClose }: Props & { onClose: () => void }) {
       <div className="mt-3 grid gap-2">
         <ProblemNote problem={problem?.faults ? undefined : problem} />
         <div>
-          <Button kind="main" busy={busy} disabled={reason.trim().length < 3} onClick={() => void allow()}>
+          <Button kind="main" busy={busy} disabled={!isReason(reason)} onClick={() => void allow()}>
             {say('proof.giveLeave')}
           </Button>
         </div>

@@ -4,6 +4,7 @@ import { Link, useSearchParams } from 'react-router'
 import type { DeskVacancy } from '#contract/vacancySetUp'
 import { gates } from '#core/requirements/requirement'
 import type { Change } from '#core/rules/effect'
+import { isReason } from '#core/words/reason'
 import { say } from '#core/words/say'
 import { api } from '../../api'
 import type { store } from '../../store'
@@ -290,7 +291,7 @@ function Move({ vacancy, people }: { vacancy: DeskVacancy; people: readonly Pers
         onChange={(event) => setReason(event.target.value)}
       />
       <ProblemNote problem={problem} />
-      <Button className="mt-2" busy={busy} disabled={reason.trim().length < 3} onClick={() => void move()}>
+      <Button className="mt-2" busy={busy} disabled={!isReason(reason)} onClick={() => void move()}>
         {say('composer.moveAndTellThem', {
           value:
             people.length === 1
