@@ -106,7 +106,7 @@ export const readConfirmed = endpoint({
 
 export const askReset = endpoint({
   method: 'POST',
-  path: '/api/accounts/reset',
+  path: '/api/accounts/reset-password',
   summary: 'Mail a link to set a new password. The reply is the same whether the address is known or not',
   access: 'anyone',
   body: Type.Object({ mail: Mail }),
@@ -115,7 +115,7 @@ export const askReset = endpoint({
 
 export const resetPassword = endpoint({
   method: 'POST',
-  path: '/api/accounts/new-password',
+  path: '/api/accounts/set-password',
   summary: 'Set a new password by a link, and sign out everywhere',
   access: 'bearer-of-link',
   body: Type.Object({ token: LinkToken, password: Password }),

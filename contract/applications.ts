@@ -129,7 +129,7 @@ export const saveAnswers = endpoint({
 
 export const confirmSection = endpoint({
   method: 'POST',
-  path: '/api/my/applications/:id/sections/:section/confirmation',
+  path: '/api/my/applications/:id/sections/:section/confirm',
   summary: 'Confirm that what a section took over from before is still right',
   access: candidate,
   params: Type.Object({ id: Id, section: Type.String({ maxLength: 80 }) }),
@@ -139,7 +139,7 @@ export const confirmSection = endpoint({
 
 export const finishReopened = endpoint({
   method: 'POST',
-  path: '/api/my/applications/:id/reopenings/:reopening/done',
+  path: '/api/my/applications/:id/reopenings/:reopening/finish',
   summary: 'Tell the desk that what it asked to change has been changed',
   access: candidate,
   params: Type.Object({ id: Id, reopening: Id }),
@@ -168,7 +168,7 @@ export const reopenPart = endpoint({
 
 export const settleReopened = endpoint({
   method: 'POST',
-  path: '/api/desk/applications/:id/reopenings/:reopening/settlement',
+  path: '/api/desk/applications/:id/reopenings/:reopening/settle',
   summary: 'Take note of what was changed, or call the question off while it is open',
   access: desk,
   params: Type.Object({ id: Id, reopening: Id }),
@@ -202,7 +202,7 @@ export const signPermission = endpoint({
 
 export const withdrawPermission = endpoint({
   method: 'POST',
-  path: '/api/my/applications/:id/permission/withdrawal',
+  path: '/api/my/applications/:id/permission/withdraw',
   summary: 'Withdraw the permission to check: open questions are called off, nothing more is asked',
   access: candidate,
   params: byId,
@@ -345,7 +345,7 @@ export const deleteDraft = endpoint({
 
 export const withdraw = endpoint({
   method: 'POST',
-  path: '/api/my/applications/:id/withdrawal',
+  path: '/api/my/applications/:id/withdraw',
   summary: 'Withdraw the application',
   access: candidate,
   params: byId,

@@ -47,7 +47,7 @@ const Verification = Type.Object({
 
 export const verifyTrail = endpoint({
   method: 'POST',
-  path: '/api/desk/trail/verification',
+  path: '/api/desk/trail/verify',
   summary: 'Follow the chain of one file, or of all, and name the first broken link of each',
   access: keepers,
   body: Type.Object({ candidateId: Type.Optional(Id) }),
@@ -56,7 +56,7 @@ export const verifyTrail = endpoint({
 
 export const verifySince = endpoint({
   method: 'POST',
-  path: '/api/desk/trail/verification/since',
+  path: '/api/desk/trail/verify-since',
   summary:
     'The same for all, and that nothing was written anew since a fingerprint was kept: that list as CSV, up to 10 MB',
   access: keepers,

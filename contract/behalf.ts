@@ -53,7 +53,7 @@ export const listBehalf = endpoint({
 
 export const askToTakeOver = endpoint({
   method: 'POST',
-  path: '/api/desk/behalf/:id/asked',
+  path: '/api/desk/behalf/:id/ask',
   summary: 'Mail the candidate a link to take the application over, read it through, sign it and send it',
   access: desk,
   params: byId,
@@ -73,7 +73,7 @@ export const setAsideBehalf = endpoint({
 
 export const readTakenDown = endpoint({
   method: 'GET',
-  path: '/api/taken-down/:token',
+  path: '/api/behalf/:token',
   summary: 'What a link to take an application over is about',
   access: 'bearer-of-link',
   params: Type.Object({ token: LinkToken }),
@@ -91,7 +91,7 @@ export const readTakenDown = endpoint({
 
 export const takeOverBehalf = endpoint({
   method: 'POST',
-  path: '/api/taken-down/:token',
+  path: '/api/behalf/:token',
   summary: 'Take an application over with a password of one’s own, and sign in. The desk writes no more in it',
   access: 'bearer-of-link',
   params: Type.Object({ token: LinkToken }),

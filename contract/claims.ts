@@ -218,7 +218,7 @@ export const removeClaim = endpoint({
 
 export const renewCredential = endpoint({
   method: 'POST',
-  path: '/api/my/claims/:id/renewal',
+  path: '/api/my/claims/:id/renew',
   summary: 'Give a licence or certificate its renewal: a new version of the same credential, with its history kept',
   access: candidate,
   params: Type.Object({ id: Id }),

@@ -249,7 +249,7 @@ export const extendOffer = endpoint({
 
 export const withdrawOffer = endpoint({
   method: 'POST',
-  path: '/api/desk/applications/:id/offer/withdrawal',
+  path: '/api/desk/applications/:id/offer/withdraw',
   summary: 'Take back an offer nobody has answered; another can be made',
   access: makesOffers,
   params: Type.Object({ id: Id }),

@@ -83,7 +83,7 @@ export const readDryRun = endpoint({
 
 export const moveApplications = endpoint({
   method: 'POST',
-  path: '/api/desk/vacancies/:id/moves',
+  path: '/api/desk/vacancies/:id/move',
   summary: 'Judge applications that were sent by the newest version of the rules; each candidate is told',
   access: desk,
   params: byId,

@@ -63,7 +63,7 @@ export const readDuplicate = endpoint({
 
 export const setApart = endpoint({
   method: 'POST',
-  path: '/api/desk/duplicates/:oneId/:otherId/apart',
+  path: '/api/desk/duplicates/:oneId/:otherId/set-apart',
   summary: 'Record that two files are of two people; they are not shown together again',
   access: desk,
   params: Type.Object({ oneId: Id, otherId: Id }),
@@ -86,7 +86,7 @@ export const mergeFiles = endpoint({
 
 export const undoMerge = endpoint({
   method: 'POST',
-  path: '/api/desk/merges/:id/undone',
+  path: '/api/desk/merges/:id/undo',
   summary: 'Take two files apart again, each with what it brought',
   access: desk,
   params: Type.Object({ id: Id }),

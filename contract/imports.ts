@@ -145,7 +145,7 @@ export const readLeftRows = endpoint({
 
 export const undoImport = endpoint({
   method: 'POST',
-  path: '/api/desk/imports/:id/undone',
+  path: '/api/desk/imports/:id/undo',
   summary: 'Take back a whole import; refused where something of it has been used since',
   access: desk,
   params: byId,

@@ -39,7 +39,7 @@ export const readMailsAbout = endpoint({
 
 export const settleIncomingMail = endpoint({
   method: 'POST',
-  path: '/api/desk/incoming-mails/:id/settlement',
+  path: '/api/desk/incoming-mails/:id/settle',
   summary: 'Settle a mail that came in: it was answered, or needs nothing',
   access: desk,
   params: byId,

@@ -136,7 +136,7 @@ const Several = Type.Array(Id, { minItems: 1, maxItems: 500 })
 
 export const turnDown = endpoint({
   method: 'POST',
-  path: '/api/desk/applications/turned-down',
+  path: '/api/desk/applications/turn-down',
   summary: 'Go on without these people, and write to each of them. Only before an offer',
   access: desk,
   body: Type.Object({
@@ -151,7 +151,7 @@ export const turnDown = endpoint({
 
 export const takeUpAgain = endpoint({
   method: 'POST',
-  path: '/api/desk/applications/:id/taken-up',
+  path: '/api/desk/applications/:id/take-up',
   summary: 'Take up again who was turned down, where they stood, with a reason',
   access: desk,
   params: Type.Object({ id: Id }),

@@ -35,7 +35,7 @@ export const readMessages = endpoint({
 
 export const resendMessage = endpoint({
   method: 'POST',
-  path: '/api/desk/messages/:id/again',
+  path: '/api/desk/messages/:id/resend',
   summary: 'Queue a mail again that was refused, to the address as it is now',
   access: desk,
   params: Type.Object({ id: Id }),

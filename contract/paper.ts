@@ -107,7 +107,7 @@ export const placesFor = endpoint({
 
 export const filePaper = endpoint({
   method: 'POST',
-  path: '/api/desk/tray/:id/filing',
+  path: '/api/desk/tray/:id/file',
   summary: 'File a waiting paper behind a claim',
   access: desk,
   params: Type.Object({ id: Id }),

@@ -14,7 +14,7 @@ export const HiddenPart = Type.Object({
 
 export const reveal = endpoint({
   method: 'POST',
-  path: '/api/desk/applications/:id/access-log',
+  path: '/api/desk/applications/:id/reveal',
   summary: 'Have something hidden shown for a quarter of an hour, with a reason that stays on record',
   access: staff,
   params: Type.Object({ id: Id }),
@@ -75,7 +75,7 @@ export const exportPersonalData = endpoint({
 
 export const eraseMe = endpoint({
   method: 'POST',
-  path: '/api/my/data/erasure',
+  path: '/api/my/data/request-erasure',
   summary: 'Have one’s file erased; what must be kept is kept until its day, and nothing else. Ends every session',
   access: ['candidate'],
   body: Type.Object({ password: Type.String({ minLength: 1, maxLength: 200 }), agreed: Type.Literal(true) }),
@@ -86,7 +86,7 @@ export const eraseMe = endpoint({
 
 export const erasePerson = endpoint({
   method: 'POST',
-  path: '/api/desk/people/:candidateId/erasure',
+  path: '/api/desk/people/:candidateId/erase',
   summary: 'Erase a person’s file at their wish, as they could themselves',
   access: ['administrator'],
   passwordAgain: true,

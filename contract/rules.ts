@@ -126,7 +126,7 @@ export type MadeUp = Static<typeof MadeUp>
 
 export const tryRules = endpoint({
   method: 'POST',
-  path: '/api/desk/vacancies/:id/trial',
+  path: '/api/desk/vacancies/:id/try',
   summary: 'How rules come out for a made-up person or an application; nothing is kept',
   access: readers,
   params: byId,

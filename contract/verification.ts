@@ -44,7 +44,7 @@ export const unseeDocument = endpoint({
 
 export const sendDocumentBack = endpoint({
   method: 'POST',
-  path: '/api/desk/documents/:id/sent-back',
+  path: '/api/desk/documents/:id/send-back',
   summary: 'Send a document back with a reason; the candidate gets a mail and a task',
   access: desk,
   params: Type.Object({ id: Id }),
@@ -56,7 +56,7 @@ export const sendDocumentBack = endpoint({
 
 export const previewEnquiry = endpoint({
   method: 'GET',
-  path: '/api/desk/claims/:id/enquiry',
+  path: '/api/desk/claims/:id/enquiries/preview',
   summary: 'The mail an enquiry would send, and what keeps it from being sent',
   access: desk,
   params: Type.Object({ id: Id }),
@@ -87,7 +87,7 @@ export const raiseEnquiry = endpoint({
 
 export const askRegister = endpoint({
   method: 'POST',
-  path: '/api/desk/claims/:id/register',
+  path: '/api/desk/claims/:id/look-up',
   summary: 'Look a licence or certificate up in its issuer’s register; the answer is kept as a reply',
   access: desk,
   params: Type.Object({ id: Id }),
@@ -106,7 +106,7 @@ export const decisions = [
 
 export const decideClaim = endpoint({
   method: 'POST',
-  path: '/api/desk/claims/:id/decision',
+  path: '/api/desk/claims/:id/decide',
   summary: 'Decide on a claim after comparing it with the reply',
   access: desk,
   params: Type.Object({ id: Id }),

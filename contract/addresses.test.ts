@@ -1,0 +1,87 @@
+import { contract } from './index'
+
+/** What is done to a thing beyond making, changing and removing it. */
+const verbs = [
+  ...[
+    'ask',
+    'confirm',
+    'decide',
+    'drop',
+    'end',
+    'erase',
+    'file',
+    'find',
+    'finish',
+    'hand-in',
+    'import',
+    'look-up',
+    'move',
+  ],
+  ...['preview', 'renew', 'reply', 'request-erasure', 'resend', 'reset-password', 'reveal', 'run', 'send', 'send-back'],
+  ...['set-apart', 'set-password', 'settle', 'spread', 'take-up', 'try', 'turn-down', 'undo', 'verify', 'verify-since'],
+  ...['withdraw'],
+]
+/** Of which there is one where it stands. */
+const single = [
+  ...[
+    'account',
+    'application',
+    'behalf',
+    'clock',
+    'comparison',
+    'confirmation',
+    'data',
+    'equality',
+    'keeping',
+    'language',
+  ],
+  ...[
+    'mail',
+    'mapping',
+    'offer',
+    'outbox',
+    'paper',
+    'password',
+    'permission',
+    'proof',
+    'score-sheet',
+    'seen',
+    'session',
+  ],
+  ...['state', 'status', 'target-start', 'trail', 'tray', 'vouching', 'access-log', 'left.csv', 'data.zip'],
+  ...['application.pdf', 'permission.pdf'],
+]
+const endpoints = Object.entries(contract).map(([name, { method, path }]) => ({ name, method, path }))
+const partsOf = (path: string) => path.split('/').filter((part) => part && !part.startsWith(':'))
+const isThing = (part: string) => part.endsWith('s') || part === 'people' || single.includes(part)
+
+test('addresses are made of things, and what is done to one is a verb at the end', () => {
+  const odd = endpoints.flatMap(({ name, path }) => {
+    const [api, ...parts] = partsOf(path)
+    const things = parts.filter((part) => !['desk', 'my', 'demo'].includes(part))
+    const last = things.at(-1)!
+    const fine = api === 'api' && things.slice(0, -1).every(isThing) && (isThing(last) || verbs.includes(last))
+    return fine ? [] : [`${name} ${path}`]
+  })
+  expect(odd).toEqual([])
+})
+
+test('a verb is posted, or asks without changing anything', () => {
+  const acts = endpoints.filter(({ path }) => verbs.includes(partsOf(path).at(-1)!))
+  expect(
+    acts
+      .filter(({ method }) => method !== 'POST')
+      .map(({ name }) => name)
+      .sort(),
+  ).toEqual(['find', 'previewEnquiry'])
+})
+
+test('no two endpoints answer at one address, whatever stands in it', () => {
+  const places = endpoints.map(({ method, path }) => `${method} ${path.replace(/:\w+/g, ':')}`)
+  expect(places.filter((place, nth) => places.indexOf(place) !== nth)).toEqual([])
+})
+
+test('every verb and every single thing is used', () => {
+  const used = new Set(endpoints.flatMap(({ path }) => partsOf(path)))
+  expect([...verbs, ...single].filter((part) => !used.has(part))).toEqual([])
+})
