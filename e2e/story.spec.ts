@@ -398,7 +398,7 @@ async function reopen(page: Page) {
 /** Chooses a line of the file, and waits until its proof is there. */
 async function choose(desk: Page, title: string) {
   await desk.locator('button[data-claim]', { hasText: title }).click()
-  await desk.locator(`section[aria-label^="Proof: ${title}"]`).waitFor()
+  await desk.locator(`section[aria-label^="Proof: ${title}"] h2`).waitFor()
 }
 
 /** Looks at the document of the chosen claim and finds it right. */

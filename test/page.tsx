@@ -70,7 +70,7 @@ export async function showPage(
       throw new Error(`${known.name} would be refused: ${JSON.stringify(validate.errors)}`)
     const told = all[known.name]
     if (told === undefined) throw new Error(`the test does not say what ${known.name} answers`)
-    const answer = typeof told === 'function' ? told(call) : told
+    const answer = await (typeof told === 'function' ? told(call) : told)
     if (answer === 'no connection') throw new TypeError('Failed to fetch')
     const { problem } = answer as { problem?: Problem }
     const reply = problem ? Object.assign({ code: 'refused', title: 'Refused' }, problem) : answer

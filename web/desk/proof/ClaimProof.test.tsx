@@ -126,3 +126,20 @@ test('what was asked, answered and decided stands beneath, the newest first, and
   expect(lines[1]).toMatch(/24 Nov.*Card office/)
   expect(lines[2]).toMatch(/20 Nov.*Ines Caldwell/)
 })
+
+test('a key for the paper pressed before the proof is there opens it then; one that decides does nothing yet', async () => {
+  let tell: (proof: ReturnType<typeof agreeing>) => void = () => {}
+  const coming = new Promise<ReturnType<typeof agreeing>>((done) => {
+    tell = done
+  })
+  const claim = agreed()
+  const { user, sent } = await show(claim, ['coordinator'], {
+    decideClaim: { findingId: claim.id },
+    readProof: (() => coming) as never,
+  })
+  await screen.findByRole('status')
+  await user.keyboard('cl')
+  tell(agreeing())
+  expect(await screen.findByRole('dialog', { name: /Card.pdf/ })).toBeTruthy()
+  expect(sent).toEqual([])
+})

@@ -34,12 +34,16 @@ export function ClaimProof({ file, claim }: { file: File; claim: FileClaim }) {
     { params: { id: file.id, claimId: claim.id } },
     { refetchOnMountOrArgChange: true },
   )
+  // Whoever is quicker than the proof gets the paper once it is there; nothing is decided before it is seen.
+  const [early, setEarly] = useState(false)
+  useKeys({ l: proof ? undefined : () => setEarly(true) })
   if (!proof) return <Waiting error={error} onRetry={refetch} />
-  return <ReadProof file={file} claim={claim} proof={proof} />
+  return <ReadProof file={file} claim={claim} proof={proof} lookAtOnce={early} />
 }
 
-function ReadProof({ file, claim, proof }: { file: File; claim: FileClaim; proof: Proof }) {
-  const [looking, setLooking] = useState<string>()
+type ReadProps = { file: File; claim: FileClaim; proof: Proof; lookAtOnce: boolean }
+
+function ReadProof({ file, claim, proof, lookAtOnce }: ReadProps) {
   const [asking, setAsking] = useState(false)
   const [deciding, setDeciding] = useState<Decision>()
   const confirming = useAct('decideClaim')
@@ -51,6 +55,7 @@ function ReadProof({ file, claim, proof }: { file: File; claim: FileClaim; proof
   const { roles, may } = useSession()
   const { acts, main } = actsFor(claim, proof, { roles, may })
   const readable = mayLook(roles)
+  const [looking, setLooking] = useState(lookAtOnce ? shown?.id : undefined)
   const confirm = async () => {
     const done = await confirming.act({
       params: { id: claim.id },
@@ -165,7 +170,7 @@ function ReadProof({ file, claim, proof }: { file: File; claim: FileClaim; proof
           )}
         </div>
       </div>
-      {looking && (
+      {looking && readable && (
         <LookAt file={file} claim={claim} proof={proof} documentId={looking} onClose={() => setLooking(undefined)} />
       )}
       {asking && <AskSource file={file} claim={claim} onClose={() => setAsking(false)} />}
