@@ -75,6 +75,22 @@ test('of two answers given quicker than they are saved the later one stands', as
   expect(sent.at(-2)?.body).toEqual({ given: ['b'] })
 })
 
+test('handed in while an answer is still being saved, it goes in once that is saved', async () => {
+  let saved: (done: { done: true }) => void = () => {}
+  const { user, sent } = await sit(sitting(), {
+    saveSittingAnswer: (() =>
+      new Promise((done) => {
+        saved = done
+      })) as never,
+  })
+  await user.click(await screen.findByLabelText('Yes 1'))
+  await waitFor(() => expect(sent).toHaveLength(1))
+  await user.click(screen.getByRole('button', { name: 'Hand in' }))
+  expect(sent.map(({ name }) => name)).toEqual(['saveSittingAnswer'])
+  saved({ done: true })
+  await waitFor(() => expect(sent.map(({ name }) => name)).toEqual(['saveSittingAnswer', 'handInSitting']))
+})
+
 test('when time is up the paper is handed in by itself', async () => {
   const { sent } = await sit(sitting({ secondsLeft: 0 }))
   await waitFor(() => expect(sent.map(({ name }: Call) => name)).toEqual(['handInSitting']))

@@ -36,7 +36,8 @@ function Sheets({ sitting }: { sitting: Sitting }) {
   const answered = sitting.questions.filter(({ id }) => given[id]?.length).length
   // What could not be saved, for want of a connection say, is saved before anything is handed in.
   const unsaved = useRef(new Map<string, string[]>())
-  const saveAll = async () => {
+  const underWay = useRef<Promise<boolean>>(undefined)
+  const saveEach = async () => {
     for (let [next] = unsaved.current; next; [next] = unsaved.current) {
       const [id, options] = next
       if (!(await saving.act({ params: { id: sitting.id, question: id }, body: { given: options } }))) return false
@@ -44,12 +45,25 @@ function Sheets({ sitting }: { sitting: Sitting }) {
     }
     return true
   }
+  /** What is being saved goes on with what was given meanwhile, and whoever asks waits for all of it. */
+  const saveAll = () => {
+    underWay.current ??= saveEach().finally(() => {
+      underWay.current = undefined
+    })
+    return underWay.current
+  }
   const handIn = async () => {
     if (await saveAll()) await handing.act({ params: { id: sitting.id } })
   }
+  // Once time is up it goes in with whatever could be saved.
+  const timeIsUp = useRef(async () => {})
+  timeIsUp.current = async () => {
+    await saveAll()
+    await handing.act({ params: { id: sitting.id } })
+  }
   useEffect(() => {
-    if (left === 0) void handing.act({ params: { id: sitting.id } })
-  }, [left, handing.act, sitting.id])
+    if (left === 0) void timeIsUp.current()
+  }, [left])
   const choose = (option: string) => {
     setGiven((before) => ({ ...before, [question.id]: [option] }))
     unsaved.current.set(question.id, [option])
