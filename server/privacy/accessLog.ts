@@ -1,6 +1,5 @@
 import { Op } from 'sequelize'
 import { v7 as uuid } from 'uuid'
-import { beginOf } from '#core/dates/zoned'
 import { type HiddenKind, kindOfSubject, mayReveal } from '#core/privacy/hidden'
 import { coded, isKnown, say, sayCoded } from '#core/words/say'
 import { AccessLogEntry } from '../platform/audit/model'
@@ -64,25 +63,20 @@ export async function shownTo(deps: Deps, actor: Account, candidateId: string): 
   return new Set(sights.map(({ subject }) => subject))
 }
 
-/** Remembers that somebody has opened a file, or a paper in it; once a day for each. */
+/** Remembers that somebody has opened a file, or a paper in it; once a day for each, also when opened twice at once. */
 export async function logAccess(
   deps: Deps,
   actor: Account,
   seen: { candidateId: string; applicationId: string | null; subject: string; what: string },
 ) {
   const at = deps.clock.now()
-  const dawn = beginOf(deps.clock.today(), deps.config.timeZone)
-  const { candidateId, subject } = seen
-  const already = await rowOf(AccessLogEntry, { actorId: actor.id, candidateId, subject, at: { [Op.gte]: dawn } })
-  if (!already)
-    await AccessLogEntry.create({
-      id: uuid({ msecs: at.getTime() }),
-      ...seen,
-      actorId: actor.id,
-      who: actor.name,
-      reason: null,
-      at,
-    })
+  const once = `${seen.candidateId} ${seen.subject} ${deps.clock.today()}`
+  // Most looks are not the first of the day: reading is cheaper than trying to write.
+  if (await rowOf(AccessLogEntry, { actorId: actor.id, once })) return
+  await AccessLogEntry.bulkCreate(
+    [{ id: uuid({ msecs: at.getTime() }), ...seen, actorId: actor.id, who: actor.name, reason: null, at, once }],
+    { ignoreDuplicates: true },
+  )
 }
 
 /** What was seen, by its kept name; what was written down in words before stands as it was. */

@@ -1,8 +1,9 @@
-import { QueryTypes } from 'sequelize'
+import { QueryTypes, UniqueConstraintError } from 'sequelize'
+import { v7 as uuid } from 'uuid'
 import type { ClaimDetails } from '#contract/claims'
 import { aPaper, applied, claimOf, type House, openHouse, personAnswers } from '../../test/house'
 import { verifyTrail } from '../audit/verify'
-import { Event } from '../platform/audit/model'
+import { AccessLogEntry, Event } from '../platform/audit/model'
 import { clockAhead } from '../platform/clock'
 import { Message } from '../platform/mail/model'
 import { Candidate } from '../records/accounts/model'
@@ -78,6 +79,20 @@ describe('what not everybody needs', () => {
     )
     expect(await Event.count({ where: { candidateId, code: 'hidden-seen' } })).toBe(1)
     expect((await verifyTrail({ chain: candidateId })).broken).toEqual([])
+  })
+
+  test('a file opened several times at once is written down once for each reader', async () => {
+    const { id, candidateId } = await withPassport(['Olga', 'Opened'])
+    const [one, other] = [await house.staff('coordinator'), await house.staff('hiring manager')]
+    const before = await AccessLogEntry.count({ where: { candidateId, what: 'file' } })
+    const look = (desk: typeof one) => desk.done('readFile', { params: { id } })
+    await Promise.all([look(one), look(one), look(one), look(other), look(one)])
+    expect(await AccessLogEntry.count({ where: { candidateId, what: 'file' } })).toBe(before + 2)
+    // The check before the write is no guard: two transactions that both saw nothing are held apart by the key.
+    const [kept] = await AccessLogEntry.findAll({ where: { candidateId, what: 'file' } })
+    const { actorId, once, who, subject, what, at } = kept!
+    const again = { id: uuid(), candidateId, applicationId: null, actorId, who, subject, what, reason: null, at, once }
+    await expect(AccessLogEntry.create(again)).rejects.toThrow(UniqueConstraintError)
   })
 
   test('a hiring manager has declarations shown for a reason, and never health; an assessor nothing', async () => {

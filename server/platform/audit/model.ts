@@ -70,6 +70,8 @@ export class AccessLogEntry extends Model<InferAttributes<AccessLogEntry>, Infer
   declare what: string
   declare reason: string | null
   declare at: Date
+  /** What is written down once: file, subject and day of a look. Unique for a reader; nothing where a reason was given. */
+  declare once: CreationOptional<string | null>
 }
 
 export function defineEvents(sequelize: Sequelize) {
@@ -111,5 +113,6 @@ export function defineEvents(sequelize: Sequelize) {
     what: text,
     reason: longTextOrNull,
     at: moment,
+    once: textOrNull,
   })
 }

@@ -14,6 +14,7 @@ import { up as standingAndDoors } from './008-standing-and-doors'
 import { up as names } from './009-names'
 import { up as words } from './010-words'
 import { up as channels } from './011-channels'
+import { up as onceADay } from './012-once-a-day'
 import { chainExisting } from './chainExisting'
 
 export type Migration = {
@@ -42,6 +43,7 @@ const migrations: Migration[] = [
   { name: '009-names', statements: names },
   { name: '010-words', statements: words },
   { name: '011-channels', statements: channels },
+  { name: '012-once-a-day', statements: onceADay },
 ]
 
 /**
