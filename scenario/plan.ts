@@ -62,6 +62,12 @@ export type Act =
   | { day: number; acknowledge: string }
   | { day: number; shorten: string; to: string }
 
+/** The words that name the kinds of act. */
+export type ActName = Exclude<
+  Act extends infer One ? keyof One : never,
+  'day' | 'reason' | 'differs' | 'cannotSay' | 'unknown' | 'note' | 'by' | 'as' | 'to'
+>
+
 export type PersonPlan = {
   given: string
   family: string

@@ -6,7 +6,6 @@ import serveStatic from 'koa-static'
 import { UniqueConstraintError } from 'sequelize'
 import { openApi } from '#contract/openapi'
 import { ConditionSchema, RulesFile } from '#contract/ruleShapes'
-import { coded } from '#core/words/say'
 import { accountRoutes } from './accounts/routes'
 import { equalityRoutes } from './applications/equality/routes'
 import { applicationRoutes } from './applications/routes'
@@ -31,6 +30,7 @@ import { describeError } from './platform/errors/describeError'
 import { changedMeanwhile, Problem } from './platform/errors/problems'
 import { inLanguageOf } from './platform/http/language'
 import { endUnread } from './platform/http/patience'
+import { problems } from './platform/http/problems'
 import { requestIdOf, requestLog } from './platform/http/requestLog'
 import { serve } from './platform/http/serve'
 import { privacyRoutes } from './privacy/routes'
@@ -80,7 +80,7 @@ export function makeApp(deps: Omit<Deps, 'clock'>): Koa {
   app.use(requestLog(deps.log))
   app.use(endUnread(deps))
   app.use((ctx, next) => inLanguageOf(ctx, next))
-  app.use(problems(deps))
+  app.use(answerProblems(deps))
   app.use(
     helmet({
       contentSecurityPolicy: { directives: policy },
@@ -103,7 +103,7 @@ export function makeApp(deps: Omit<Deps, 'clock'>): Koa {
     })
   })
   router.all('/api/{*rest}', () => {
-    throw new Problem(404, 'no-such-endpoint', coded('problem.thereIsNoSuchEndpoint'))
+    throw problems.noSuchEndpoint()
   })
   const atNoPlace = servePages(router, deps)
   app.use(router.routes())
@@ -151,7 +151,7 @@ const ofDocuments = [
 ]
 
 /** Turns errors into problem details; what is nobody's fault but ours is logged and says nothing of the inside. */
-function problems(deps: Omit<Deps, 'clock'>) {
+function answerProblems(deps: Omit<Deps, 'clock'>) {
   return async (ctx: Context, next: Next) => {
     try {
       await next()
@@ -175,10 +175,9 @@ function isDiskFull(error: unknown): boolean {
 function problemOf(error: unknown): Problem {
   // What exists once is unique in the database: of two who make it at the same moment the second is told.
   if (error instanceof UniqueConstraintError) return changedMeanwhile()
-  if (isDiskFull(error)) return new Problem(507, 'no-room', coded('problem.thereIsNoRoomFor'))
+  if (isDiskFull(error)) return problems.noRoom()
   const status = (error as { status?: number }).status
-  if (status === 404) return new Problem(404, 'not-found', coded('problem.thereIsNothingHere'))
-  if (status && status >= 400 && status < 500)
-    return new Problem(status, 'bad-request', coded('problem.theRequestCannotBeRead'))
-  return new Problem(500, 'our-fault', coded('problem.somethingWentWrongOnOur'))
+  if (status === 404) return problems.notFound()
+  if (status && status >= 400 && status < 500) return problems.badRequest(status)
+  return problems.ourFault()
 }

@@ -1,4 +1,6 @@
+import { tellOwners } from './accounts/tell'
 import { refreshIdentities, refreshKeysOf } from './duplicates/onPersonChanged'
+import { tellCandidates } from './messages/tellCandidate'
 import type { Subscriber } from './platform/changes'
 import { copyTitles, refreshChanged } from './readiness/summaries'
 import { endEnquiries } from './verification/callOff'
@@ -11,6 +13,8 @@ export const subscribers: readonly Subscriber[] = [
   { on: ['keys'], run: refreshKeysOf },
   { on: ['identity'], run: refreshIdentities },
   { on: ['vacancy title'], run: copyTitles },
+  { on: ['told'], run: tellCandidates },
+  { on: ['owner told'], run: tellOwners },
   // Last, since it sums up what the others have changed.
   { on: ['file', 'application', 'score sheet'], run: refreshChanged },
 ]

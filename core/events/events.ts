@@ -7,8 +7,19 @@
  * - `ended`: what is still asked on the application's behalf, of sources and of people who vouch
  * - `score sheet`: the summaries of the vacancy's applications that are still to be decided on
  * - `vacancy title`: the copies of the title in summaries
+ * - `told`: nothing; the candidate is told of it by mail
+ * - `owner told`: nothing; the owner of the account is told of it by mail
  */
-export type Effect = 'keys' | 'identity' | 'file' | 'application' | 'ended' | 'score sheet' | 'vacancy title'
+export type Effect =
+  | 'keys'
+  | 'identity'
+  | 'file'
+  | 'application'
+  | 'ended'
+  | 'score sheet'
+  | 'vacancy title'
+  | 'told'
+  | 'owner told'
 
 const nothing = [] as const
 
@@ -17,20 +28,20 @@ export const events = {
   // Accounts
   'account-made': nothing,
   'address-confirmed': nothing,
-  'mail-changed': nothing,
-  'password-changed': nothing,
-  'password-reset': nothing,
-  'codes-on': nothing,
-  'codes-off': nothing,
+  'mail-changed': ['owner told'],
+  'password-changed': ['owner told'],
+  'password-reset': ['owner told'],
+  'codes-on': ['owner told'],
+  'codes-off': ['owner told'],
 
   // Applying
   'application-begun': nothing,
   'taken-over': nothing,
   'draft-deleted': nothing,
-  'application-sent': ['identity', 'application'],
+  'application-sent': ['identity', 'application', 'told'],
   'contact-corrected': nothing,
   'answers-changed': ['identity', 'application'],
-  'part-reopened': ['application'],
+  'part-reopened': ['application', 'told'],
   'part-changed': ['application'],
   'part-called-off': ['application'],
   'change-seen': ['application'],
@@ -53,7 +64,7 @@ export const events = {
   'document-removed': ['file'],
   'document-seen': ['file'],
   'document-unseen': ['file'],
-  'document-sent-back': ['file'],
+  'document-sent-back': ['file', 'told'],
   'paper-filed': ['file'],
   'paper-thrown-away': nothing,
   'cover-sheets-printed': nothing,
@@ -71,27 +82,27 @@ export const events = {
   // Skills checks and scores
   'check-begun': ['application'],
   'check-marked': ['application'],
-  'resit-allowed': ['application'],
+  'resit-allowed': ['application', 'told'],
   'score-handed-in': ['application'],
   'score-sheet-saved': ['score sheet'],
 
   // Hiring
   waived: ['application'],
   'gate-send': ['application'],
-  'gate-shortlist': ['application'],
-  'gate-offer': ['application'],
-  'gate-start': ['application'],
+  'gate-shortlist': ['application', 'told'],
+  'gate-offer': ['application', 'told'],
+  'gate-start': ['application', 'told'],
   'offer-accepted': ['application'],
   'offer-declined': ['ended', 'application'],
-  'offer-extended': ['application'],
-  'offer-withdrawn': ['application'],
-  'offer-expired': ['application'],
-  'start-changed': ['application'],
+  'offer-extended': ['application', 'told'],
+  'offer-withdrawn': ['application', 'told'],
+  'offer-expired': ['application', 'told'],
+  'start-changed': ['application', 'told'],
   'turned-down': ['ended', 'application'],
   'taken-up-again': ['application'],
   'task-done': ['application'],
   'fee-received': ['application'],
-  'moved-to-rules': ['application'],
+  'moved-to-rules': ['application', 'told'],
 
   // Messages
   'message-written': nothing,
@@ -132,5 +143,9 @@ export const events = {
 } as const satisfies Record<string, readonly Effect[]>
 
 export type EventCode = keyof typeof events
+/** The events with a certain effect. */
+export type CodeWith<Sought extends Effect> = {
+  [Code in EventCode]: Sought extends (typeof events)[Code][number] ? Code : never
+}[EventCode]
 
 export const effectsOf = (code: EventCode): readonly Effect[] => events[code]

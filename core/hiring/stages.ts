@@ -59,6 +59,8 @@ export const isSent = (application: Staged): boolean => !isDraft(application)
 export const isActive = ({ stage }: Staged): boolean => standings[stage].phase === 'active'
 /** Whether it has ended without anybody being hired. */
 export const hasEnded = ({ stage }: Staged): boolean => standings[stage].phase === 'ended'
+export const isCleared = ({ stage }: Staged): boolean => standings[stage].phase === 'cleared'
+export const isWithdrawn = ({ stage }: Staged): boolean => stage === 'withdrawn'
 export const isUndecided = ({ stage }: Staged): boolean => standings[stage].undecided === true
 export const nextGateOf = ({ stage }: Staged): Gate | null => standings[stage].nextGate
 

@@ -1,12 +1,11 @@
-import { coded } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import { changeWhere } from '../platform/database/compareAndSet'
 import type { Account as AccountActor, Deps } from '../platform/deps'
-import { Problem } from '../platform/errors/problems'
 import { hashOf } from '../platform/http/tokens'
 import { candidateOf } from '../records/accounts/candidate'
 import { Account, actorOf } from '../records/accounts/model'
 import { takeLink, voidLinks } from './links'
+import { problems } from './problems'
 import { openSession } from './session'
 
 /**
@@ -27,7 +26,7 @@ export async function confirmMail(
       ...(link.name && link.passwordHash ? { name: link.name, passwordHash: link.passwordHash } : {}),
     },
   )
-  if (!confirmed) throw new Problem(410, 'link-used', coded('problem.thisAddressIsConfirmedAlready'))
+  if (!confirmed) throw problems.confirmedAlready()
   await voidLinks(account.id)
   const actor = actorOf(account)
   await candidateOf(deps, actor)

@@ -1,9 +1,8 @@
-import { coded } from '#core/words/say'
 import { changeWhere } from '../platform/database/compareAndSet'
 import type { Deps } from '../platform/deps'
-import { Problem } from '../platform/errors/problems'
 import { hashOf, newToken } from '../platform/http/tokens'
 import { AccountLink } from '../records/accounts/model'
+import { problems } from './problems'
 
 export type Purpose = AccountLink['purpose']
 
@@ -26,19 +25,18 @@ export async function newLink({ clock }: Deps, accountId: string, purpose: Purpo
 /** A link that can still be used. Throws where it was used before, is too old, or is for something else. */
 export async function readLink({ clock }: Deps, token: string, purposes: readonly Purpose[]): Promise<AccountLink> {
   const link = await AccountLink.findByPk(hashOf(token))
-  if (!link || link.usedAt || link.expiresAt < clock.now() || !purposes.includes(link.purpose)) throw linkUsed()
+  if (!link || link.usedAt || link.expiresAt < clock.now() || !purposes.includes(link.purpose))
+    throw problems.linkUsed()
   return link
 }
 
 /** Uses a link up, once, however many open it at the same moment. Throws where it cannot be used. */
 export async function takeLink(deps: Deps, token: string, purposes: readonly Purpose[]): Promise<AccountLink> {
   const link = await readLink(deps, token, purposes)
-  if (!(await changeWhere(link, { usedAt: null }, { usedAt: deps.clock.now() }))) throw linkUsed()
+  if (!(await changeWhere(link, { usedAt: null }, { usedAt: deps.clock.now() }))) throw problems.linkUsed()
   return link
 }
 
 /** Every link of an account ends: its password has changed, or its address is confirmed. */
 export const voidLinks = async (accountId: string, purposes?: readonly Purpose[]) =>
   void (await AccountLink.destroy({ where: { accountId, ...(purposes ? { purpose: [...purposes] } : {}) } }))
-
-const linkUsed = () => new Problem(410, 'link-used', coded('problem.thisLinkHasBeenUsed'))

@@ -12,7 +12,6 @@ import { Account, AccountLink, Session } from '../records/accounts/model'
 import { newLink, takeLink, voidLinks } from './links'
 import { recoveryCodesLeft } from './oneTimeCodes'
 import { hashOfNewPassword, wordsOfHouse } from './password'
-import { tellOwner } from './tell'
 
 /** What people do to look after their own account. */
 
@@ -69,7 +68,6 @@ export async function resetPassword(deps: Deps, { token, password }: { token: st
   await account.update({ passwordHash })
   await voidLinks(account.id)
   await Session.destroy({ where: { accountId: account.id } })
-  await tellOwner(deps, account, 'passwordReset')
   await recordEvent(deps, { kind: 'system' }, { code: 'password-reset', about: account.mail })
   return { done: true as const }
 }
@@ -87,7 +85,6 @@ export async function changePassword(
   // A link that was asked for before is as good as the old password.
   await voidLinks(account.id)
   await signOutElsewhere(actor, token)
-  await tellOwner(deps, account, 'passwordChanged')
   await recordEvent(deps, actor, { code: 'password-changed', about: account.mail })
   return { done: true as const }
 }
@@ -135,7 +132,6 @@ export async function confirmMailChange(deps: Deps, token: string) {
   if (await Account.findOne({ where: { mail: newMail } })) return { changed: false, waitingFor: newMail }
   const before = account.mail
   await account.update({ mail: newMail })
-  await tellOwner(deps, account, 'mailChanged', before)
   await recordEvent(deps, { kind: 'system' }, { code: 'mail-changed', values: { before }, about: newMail })
   return { changed: true, waitingFor: null }
 }

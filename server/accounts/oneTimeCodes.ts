@@ -1,14 +1,14 @@
 import { randomInt } from 'node:crypto'
 import { generateSecret, generateURI, verifySync } from 'otplib'
 import { Op } from 'sequelize'
-import { coded, say } from '#core/words/say'
+import { say } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import { changeWhere } from '../platform/database/compareAndSet'
 import type { Account as Actor, Deps } from '../platform/deps'
-import { conflict, invalidField } from '../platform/errors/problems'
+import { invalidField } from '../platform/errors/problems'
 import { hashOf } from '../platform/http/tokens'
 import { type Account, RecoveryCode } from '../records/accounts/model'
-import { tellOwner } from './tell'
+import { problems } from './problems'
 
 const recoveryCodes = 10
 const purpose = 'one-time secret'
@@ -16,7 +16,7 @@ const letters = '23456789ABCDEFGHJKLMNPQRSTUVWXYZ'
 
 /** Begins to set up one-time codes: a secret for an authenticator app. It counts once a code has proven that it arrived. */
 export async function beginOneTimeCodes({ config, vault }: Deps, account: Account) {
-  if (account.otpOnSince) throw conflict('codes-on', coded('problem.oneTimeCodesAreSwitched'))
+  if (account.otpOnSince) throw problems.codesOn()
   const secret = generateSecret()
   await account.update({ otpSecret: vault.seal(purpose, secret) })
   return { secret, address: generateURI({ secret, issuer: config.operator, label: account.mail }) }
@@ -28,26 +28,24 @@ export const needsCodes = ({ config }: Pick<Deps, 'config'>, { roles }: Pick<Act
 
 /** Switches one-time codes on with the first right code, and gives the recovery codes, this once. */
 export async function confirmOneTimeCodes(deps: Deps, actor: Actor, account: Account, code: string) {
-  if (account.otpOnSince) throw conflict('codes-on', coded('problem.oneTimeCodesAreSwitched'))
+  if (account.otpOnSince) throw problems.codesOn()
   const step = stepOf(deps, account, code)
   if (step === undefined) throw invalidField('/body/code', say('problem.thisIsNotTheCode'))
   await account.update({ otpOnSince: new Date(), otpStep: step })
   const codes = Array.from({ length: recoveryCodes }, newRecoveryCode)
   await RecoveryCode.destroy({ where: { accountId: account.id } })
   await RecoveryCode.bulkCreate(codes.map((text) => ({ accountId: account.id, codeHash: hashOf(plain(text)) })))
-  await tellOwner(deps, account, 'codesOn')
   await recordEvent(deps, actor, { code: 'codes-on', about: account.mail })
   return { recoveryCodes: codes }
 }
 
 /** Switches one-time codes off, with a code: a password that was found out is not enough. */
 export async function dropOneTimeCodes(deps: Deps, actor: Actor, account: Account, code: string) {
-  if (needsCodes(deps, actor)) throw conflict('codes-needed', coded('problem.yourRoleSignsInWith'))
+  if (needsCodes(deps, actor)) throw problems.codesNeeded()
   if (!account.otpOnSince) return { done: true as const }
   if (!(await takeCode(deps, account, code))) throw invalidField('/body/code', say('problem.thisCodeDoesNotFit'))
   await account.update({ otpSecret: null, otpOnSince: null, otpStep: null })
   await RecoveryCode.destroy({ where: { accountId: account.id } })
-  await tellOwner(deps, account, 'codesOff')
   await recordEvent(deps, actor, { code: 'codes-off', about: account.mail })
   return { done: true as const }
 }

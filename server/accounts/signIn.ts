@@ -1,12 +1,11 @@
 import { hash, verify } from '@node-rs/argon2'
-import { coded } from '#core/words/say'
 import type { Deps } from '../platform/deps'
-import { Problem } from '../platform/errors/problems'
 import { languageOfAccount } from '../platform/http/language'
 import { countAttempt, forgetAttempts, networkOf, uncountAttempt } from '../platform/http/limits'
 import { Account, AccountLink, actorOf } from '../records/accounts/model'
 import { knownDevice } from './devices'
 import { takeCode } from './oneTimeCodes'
+import { problems } from './problems'
 import { openSession } from './session'
 import { tellOwner } from './tell'
 
@@ -38,12 +37,11 @@ export async function signIn(deps: Deps, { mail: typed, password, code }: Given,
   if (shared[0]) await countAttempt(deps, shared[0], limits.address)
   if (shared[1]) await countAttempt(deps, shared[1], limits.everywhere)
   const right = await verify(await hashToCheck(account), password)
-  if (!account || !right) throw new Problem(401, 'wrong-mail-or-password', coded('problem.mailAddressAndPasswordDo'))
-  if (!account.confirmedAt) throw new Problem(403, 'not-confirmed', coded('problem.openTheLinkInThe'))
+  if (!account || !right) throw problems.wrongMailOrPassword()
+  if (!account.confirmedAt) throw problems.notConfirmed()
   if (account.otpOnSince) {
-    if (!code) throw new Problem(401, 'code-needed', coded('problem.nowTheCodeThatYour'))
-    if (!(await takeCode(deps, account, code)))
-      throw new Problem(401, 'wrong-code', coded('problem.thisCodeDoesNotFitOr'))
+    if (!code) throw problems.codeNeeded()
+    if (!(await takeCode(deps, account, code))) throw problems.wrongCode()
   }
   await forgetAttempts(deps, own)
   for (const bucket of shared) await uncountAttempt(deps, bucket)

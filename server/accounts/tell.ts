@@ -1,8 +1,30 @@
+import type { CodeWith, EventCode } from '#core/events/events'
+import type { Change } from '../platform/changes'
 import type { Deps } from '../platform/deps'
 import { type MailWords, queueMail } from '../platform/mail/queueMail'
-import type { Account } from '../records/accounts/model'
+import { Account } from '../records/accounts/model'
 
 type Told = Extract<MailWords, `account.${string}`> extends `account.${infer What}` ? What : never
+
+/** Which mail tells of it; an event with the effect `owner told` and no mail does not compile. */
+const mails: Record<CodeWith<'owner told'>, Told> = {
+  'password-changed': 'passwordChanged',
+  'password-reset': 'passwordReset',
+  'mail-changed': 'mailChanged',
+  'codes-on': 'codesOn',
+  'codes-off': 'codesOff',
+}
+
+/** Tells the owners of accounts what was done with them; the events are about their addresses. */
+export async function tellOwners(deps: Deps, changes: readonly Change[]) {
+  for (const { code, about, values } of changes) {
+    if (!isTold(code) || about === undefined) continue
+    const account = await Account.findOne({ where: { mail: about }, rejectOnEmpty: true })
+    await tellOwner(deps, account, mails[code], String(values?.before ?? about))
+  }
+}
+
+const isTold = (code: EventCode): code is keyof typeof mails => code in mails
 
 /** Tells the owner of an account what was done with it. */
 export const tellOwner = (deps: Deps, { name, mail, language }: Account, what: Told, before = mail) =>

@@ -1,15 +1,14 @@
 import { UniqueConstraintError } from 'sequelize'
 import { v7 as uuid } from 'uuid'
-import { coded } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import { lockOf } from '../platform/database/connection'
 import type { Account, Deps } from '../platform/deps'
-import { conflict } from '../platform/errors/problems'
 import { candidateOf } from '../records/accounts/candidate'
 import { applicationsOf } from '../records/applications/find'
 import { Application } from '../records/applications/model'
 import { isOpen, rulesOfVacancy, vacancyBySlug } from '../records/vacancies/vacancies'
 import { takenOverFrom } from './carryOver'
+import { problems } from './problems'
 
 /**
  * Begins an application, or comes back to the one already begun; after a withdrawn one another is begun. What is known
@@ -20,7 +19,7 @@ export async function beginApplication(deps: Deps, actor: Account, slug: string)
   const candidate = await candidateOf(deps, actor)
   const earlier = await newestFor(candidate.id, vacancy.id)
   if (earlier && earlier.stage !== 'withdrawn') return { id: earlier.id }
-  if (!isOpen(vacancy, deps.clock.now())) throw conflict('closed', coded('problem.thisVacancyIsClosedNothing'))
+  if (!isOpen(vacancy, deps.clock.now())) throw problems.closed()
   const now = deps.clock.now()
   const { form } = await rulesOfVacancy(vacancy)
   const { answers, ...known } = takenOverFrom(await applicationsOf(candidate.id), form)

@@ -1,14 +1,14 @@
 import { type AnswerValue, faultOf } from '#core/form/answer'
 import { becauseKey, type Form, questionsOf, type Section } from '#core/form/form'
 import { isSent } from '#core/hiring/stages'
-import { coded } from '#core/words/say'
 import type { Account, Deps } from '../platform/deps'
-import { conflict, notFound } from '../platform/errors/problems'
+import { notFound } from '../platform/errors/problems'
 import { rulesOfApplication } from '../readiness/readiness'
 import { ownApplication } from '../records/applications/find'
 import type { Application } from '../records/applications/model'
 import { claimsOf } from '../records/claims/view'
 import { vacancyById } from '../records/vacancies/vacancies'
+import { problems } from './problems'
 
 /** What is said anew for each application: nobody agrees, or puts posts in order, once for all. */
 const neverTakenOver = ['declaration', 'ranked choice', 'document']
@@ -43,7 +43,7 @@ export function takenOverFrom(earlier: readonly Application[], form: Form) {
 /** The candidate confirms all that a section took over: its answers, or the claims it shows. */
 export async function confirmSection(deps: Deps, actor: Account, id: string, key: string) {
   const application = await ownApplication(actor, id, { lock: true })
-  if (isSent(application)) throw conflict('already-sent', coded('problem.thisApplicationHasBeenSent'))
+  if (isSent(application)) throw problems.alreadySent()
   const { form } = await rulesOfApplication(application, await vacancyById(application.vacancyId))
   const section = form.find((candidate) => candidate.key === key)
   if (!section) throw notFound()

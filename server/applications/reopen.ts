@@ -5,29 +5,28 @@ import { type Answers, isEmpty } from '#core/form/answer'
 import { becauseKey, type Form, questionsOf, type Section, titlesFrom } from '#core/form/form'
 import { isActive } from '#core/hiring/stages'
 import { answerWords } from '#core/words/form'
-import { coded, say } from '#core/words/say'
+import { say } from '#core/words/say'
 import { type StoredValue, writeValue } from '#core/words/stored'
 import { recordEvent } from '../platform/audit/record'
 import type { Account, Deps } from '../platform/deps'
-import { conflict, invalidField, notFound } from '../platform/errors/problems'
+import { invalidField, notFound } from '../platform/errors/problems'
 import { inEnglish } from '../platform/http/language'
-import { queueMail } from '../platform/mail/queueMail'
 import { readinessOf, rulesOfApplication } from '../readiness/readiness'
-import { candidateWithMail } from '../records/accounts/candidate'
 import { applicationsOf, ownApplication, sentApplication } from '../records/applications/find'
 import { type Application, Reopening } from '../records/applications/model'
 import { type ClaimsThen, differencesOfClaims } from '../records/claims/differences'
 import { claimsOf } from '../records/claims/view'
 import { documentsOf } from '../records/documents/documents'
 import { vacancyById } from '../records/vacancies/vacancies'
+import { problems } from './problems'
 
 type Asked = { section: string; question: string | null; reason: string; dueOn: string }
 
 /** Lets a candidate change one section, or one question, of what they have sent. The snapshot stays as it is. */
 export async function reopenPart(deps: Deps, actor: Account, id: string, asked: Asked) {
   const application = await sentApplication(id, { lock: true })
-  if (!isActive(application)) throw conflict('ended', coded('problem.thisApplicationHasEndedNothing'))
-  const { rules, vacancy } = await readinessOf(deps, application)
+  if (!isActive(application)) throw problems.ended()
+  const { rules } = await readinessOf(deps, application)
   const section = rules.form.find(({ key, holds }) => key === asked.section && isReopenable(holds))
   if (!section) throw invalidField('/body/section', say('problem.thereIsNoSuchSection'))
   if (asked.question && !section.questions.some(({ key }) => key === asked.question))
@@ -38,7 +37,7 @@ export async function reopenPart(deps: Deps, actor: Account, id: string, asked: 
     section.holds === 'questions'
       ? keysOf(rules.form, other).some((key) => keys.includes(key))
       : other.section === section.key
-  if ((await openOf(id)).some(overlaps)) throw conflict('already-open', coded('problem.theyHaveBeenAskedTo'))
+  if ((await openOf(id)).some(overlaps)) throw problems.alreadyOpen()
   const reopening = await Reopening.create({
     id: uuid(),
     applicationId: id,
@@ -52,26 +51,13 @@ export async function reopenPart(deps: Deps, actor: Account, id: string, asked: 
     claims: section.holds === 'questions' ? null : await claimsOfSection(section, application.candidateId),
   })
   const part = partValue(rules.form, reopening)
-  const person = await candidateWithMail(application.candidateId)
-  await queueMail(deps, {
-    to: person,
-    words: 'changePart',
-    values: {
-      reference: application.reference ?? '',
-      part,
-      vacancy: vacancy.title,
-      reason: asked.reason,
-      due: { day: asked.dueOn },
-      link: `${deps.config.publicUrl}/applications/${id}`,
-    },
-    about: application,
-  })
   await recordEvent(deps, actor, {
     code: 'part-reopened',
     values: { part, reason: asked.reason },
     about: application.reference ?? undefined,
     candidateId: application.candidateId,
     applicationId: id,
+    details: { dueOn: asked.dueOn },
   })
   return { done: true as const }
 }
@@ -80,7 +66,7 @@ export async function reopenPart(deps: Deps, actor: Account, id: string, asked: 
 export async function finishReopened(deps: Deps, actor: Account, id: string, reopeningId: string) {
   const application = await ownApplication(actor, id, { lock: true })
   const reopening = await byId(id, reopeningId)
-  if (reopening.state !== 'open') throw conflict('not-open', coded('problem.thisHasBeenSettledAlready'))
+  if (reopening.state !== 'open') throw problems.notOpen()
   const { form } = await rulesOfApplication(application, await vacancyById(application.vacancyId))
   await reopening.update({ state: 'changed', doneAt: deps.clock.now() })
   const part = partValue(form, reopening)
@@ -101,8 +87,7 @@ export async function finishReopened(deps: Deps, actor: Account, id: string, reo
 export async function settleReopened(deps: Deps, actor: Account, id: string, reopeningId: string) {
   const application = await sentApplication(id, { lock: true })
   const reopening = await byId(id, reopeningId)
-  if (reopening.state !== 'open' && reopening.state !== 'changed')
-    throw conflict('not-open', coded('problem.thisHasBeenSettledAlready'))
+  if (reopening.state !== 'open' && reopening.state !== 'changed') throw problems.notOpen()
   const { form } = await rulesOfApplication(application, await vacancyById(application.vacancyId))
   const calledOff = reopening.state === 'open'
   await reopening.update({ state: calledOff ? 'called off' : 'seen' })

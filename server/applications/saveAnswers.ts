@@ -3,13 +3,13 @@ import { type Form, type Question, questionKeyOf, questionsOf, titlesFrom } from
 import { isSent } from '#core/hiring/stages'
 import { type Rules, requirementsIn } from '#core/rules/rules'
 import { answerFaultWords } from '#core/words/form'
-import { coded, say } from '#core/words/say'
+import { say } from '#core/words/say'
 import type { StoredValue } from '#core/words/stored'
 import { recordEvent } from '../platform/audit/record'
 import { changed as tellChange } from '../platform/changes'
 import { compareAndSet } from '../platform/database/compareAndSet'
 import type { Account, Deps } from '../platform/deps'
-import { conflict, invalid, requireVersion } from '../platform/errors/problems'
+import { invalid, requireVersion } from '../platform/errors/problems'
 import { inEnglish } from '../platform/http/language'
 import { readinessOf, rulesOfApplication } from '../readiness/readiness'
 import { rememberPerson } from '../records/accounts/candidate'
@@ -18,6 +18,7 @@ import { ownApplication } from '../records/applications/find'
 import type { Application } from '../records/applications/model'
 import { namesFor } from '../records/rules/versions'
 import { vacancyById } from '../records/vacancies/vacancies'
+import { problems } from './problems'
 import { leftOf } from './remaining'
 import { changeableKeys, differencesIn, isContact } from './reopen'
 import { stillAsked } from './stillAsked'
@@ -76,8 +77,7 @@ async function requireChangeable(application: Application, rules: Rules, keys: r
   const open = await changeableKeys(rules.form, application)
   if (application.stage !== 'withdrawn' && keys.every((key) => open.has(key))) return
   const asked = await stillAsked(application, { rules, requirements: requirementsIn(rules) })
-  if (!keys.every((key) => open.has(key) || asked.has(questionKeyOf(key))))
-    throw conflict('already-sent', coded('problem.thisApplicationHasBeenSent'))
+  if (!keys.every((key) => open.has(key) || asked.has(questionKeyOf(key)))) throw problems.alreadySent()
 }
 
 /** Corrected contact details are told at once; what was opened again is told when it is done. */

@@ -2,14 +2,12 @@ import { createHash } from 'node:crypto'
 import { isSent } from '#core/hiring/stages'
 import { writeReference } from '#core/references/reference'
 import { openAt } from '#core/requirements/evaluate'
-import { coded, say } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import { compareAndSet } from '../platform/database/compareAndSet'
 import { nextNumber } from '../platform/database/counter'
 import type { Account, Deps } from '../platform/deps'
-import { conflict, requireVersion } from '../platform/errors/problems'
+import { requireVersion } from '../platform/errors/problems'
 import { inEnglish } from '../platform/http/language'
-import { queueMail } from '../platform/mail/queueMail'
 import { readinessOf } from '../readiness/readiness'
 import { candidateWithMail } from '../records/accounts/candidate'
 import { ownApplication } from '../records/applications/find'
@@ -20,6 +18,7 @@ import { keepBytes } from '../records/documents/bytes'
 import { permissionOf } from '../records/permissions/permissions'
 import { isOpen, vacancyById } from '../records/vacancies/vacancies'
 import { applicationPdf } from './applicationPdf'
+import { problems } from './problems'
 import { leftOf } from './remaining'
 
 const referencePrefix = 'VM'
@@ -33,20 +32,15 @@ export const sendApplication = (deps: Deps, actor: Account, id: string, version:
 
 async function send(deps: Deps, actor: Account, id: string, version: number) {
   const application = await ownApplication(actor, id, { lock: true })
-  if (isSent(application))
-    throw conflict(
-      'already-sent',
-      coded('problem.thisApplicationHasBeenSentAs', { reference: application.reference ?? '' }),
-    )
+  if (isSent(application)) throw problems.sentAs(application.reference ?? '')
   requireVersion(version, application.version, { answers: application.answers })
   const vacancy = await vacancyById(application.vacancyId)
   const now = deps.clock.now()
-  if (!isOpen(vacancy, now)) throw conflict('closed', coded('problem.thisVacancyIsClosedWhat'))
+  if (!isOpen(vacancy, now)) throw problems.closedMeanwhile()
   const readiness = await readinessOf(deps, application, { vacancy })
   const { outcomes, rules, ...file } = readiness
   const left = await leftOf(readiness, application)
-  if (openAt(outcomes, 'send').length > 0 || left.length > 0)
-    throw conflict('not-complete', coded('problem.somethingIsStillMissing'), { left })
+  if (openAt(outcomes, 'send').length > 0 || left.length > 0) throw problems.notComplete(left)
 
   const number = await nextNumber(deps, 'applications')
   const reference = writeReference(referencePrefix, number)
@@ -92,18 +86,6 @@ async function send(deps: Deps, actor: Account, id: string, version: number) {
   })
   const pdfSha256 = await keepBytes(pdf, 'application/pdf', now)
   await Snapshot.create({ applicationId: id, content, sha256, pdfSha256, createdAt: now })
-  await queueMail(deps, {
-    to: { name: person.name, mail: actor.mail, language: person.language },
-    words: 'received',
-    values: { reference, vacancy: vacancy.title, link: `${deps.config.publicUrl}/applications/${id}` },
-    attachments: [
-      { fileName: `${say('mail.received.application', { reference })}.pdf`, sha256: pdfSha256 },
-      ...(permission
-        ? [{ fileName: `${say('mail.enquiry.permission', { name: reference })}.pdf`, sha256: permission.sha256 }]
-        : []),
-    ],
-    about: application,
-  })
   await recordEvent(deps, actor, {
     code: 'application-sent',
     values: { vacancy: vacancy.title, reference },

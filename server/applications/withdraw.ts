@@ -1,16 +1,15 @@
 import { isActive, isDraft } from '#core/hiring/stages'
-import { coded } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import { compareAndSet } from '../platform/database/compareAndSet'
 import type { Account, Actor, Deps } from '../platform/deps'
-import { conflict } from '../platform/errors/problems'
 import { applicationsOf, ownApplication } from '../records/applications/find'
+import { problems } from './problems'
 
 export async function withdraw(deps: Deps, actor: Account, id: string) {
   const application = await ownApplication(actor, id, { lock: true })
-  if (application.stage === 'cleared') throw conflict('already-cleared', coded('problem.youAreClearedToStart'))
-  if (isDraft(application)) throw conflict('not-sent', coded('problem.thisApplicationHasNotBeen'))
-  if (!isActive(application)) throw conflict('ended', coded('problem.thisApplicationHasEndedAlready'))
+  if (application.stage === 'cleared') throw problems.alreadyCleared()
+  if (isDraft(application)) throw problems.notSent()
+  if (!isActive(application)) throw problems.endedAlready()
   await compareAndSet(application, application.version, { stage: 'withdrawn', endedAt: deps.clock.now() })
   await recordEvent(deps, actor, { code: 'withdrawn', candidateId: application.candidateId, applicationId: id })
   return { done: true as const }

@@ -4,14 +4,14 @@ import { v7 as uuid } from 'uuid'
 import type { ClaimDetails } from '#contract/claims'
 import { partialDate, readPartialDate, spanOf } from '#core/dates/partialDate'
 import { credentialKind, numberFits } from '#core/requirements/catalogue'
-import { coded, say } from '#core/words/say'
+import { say } from '#core/words/say'
 import { isClaimReopened } from '../applications/reopen'
 import { takeUpload } from '../documents/uploads'
 import { recordEvent } from '../platform/audit/record'
 import { compareAndSet } from '../platform/database/compareAndSet'
 import { inTransaction } from '../platform/database/connection'
 import type { Account, Deps } from '../platform/deps'
-import { conflict, invalid, invalidField, notFound, requireVersion } from '../platform/errors/problems'
+import { invalid, invalidField, notFound, requireVersion } from '../platform/errors/problems'
 import { countAttempt } from '../platform/http/limits'
 import { candidateOf } from '../records/accounts/candidate'
 import { labelOf, labelValue } from '../records/claims/label'
@@ -29,6 +29,7 @@ import {
 import { type GivenFile, type KeptFile, takeFile } from '../records/documents/inspect'
 import { callOffEnquiriesAbout } from '../records/enquiries/enquiries'
 import { sourceById } from '../records/sources/sources'
+import { problems } from './problems'
 
 /** What a candidate may change about the claims of their own file. */
 
@@ -62,8 +63,7 @@ export async function changeClaim(deps: Deps, actor: Account, id: string, versio
   const claim = await ownClaim(deps, actor, id)
   requireVersion(version, claim.version, { details: claim.details })
   const asked = claim.rung !== 'claimed' && claim.rung !== 'evidenced'
-  if (asked && !(await isClaimReopened(claim.candidateId, claim.kind)))
-    throw conflict('already-asked', coded('problem.theSourceHasBeenAsked'))
+  if (asked && !(await isClaimReopened(claim.candidateId, claim.kind))) throw problems.alreadyAsked()
   if (details.kind !== claim.kind) throw invalidField('/body/details/kind', say('problem.aClaimStaysOfIts'))
   await requireSense(deps, details)
   const before = claim.details
@@ -100,8 +100,7 @@ export async function removeClaim(deps: Deps, actor: Account, id: string, versio
   requireVersion(version, claim.version, { details: claim.details })
   const before = await EarlierCredential.findAll({ where: { claimId: id } })
   // What somebody has worked on before a renewal stays on file with it.
-  if ([claim, ...before].some(({ rung }) => rung !== 'claimed'))
-    throw conflict('in-use', coded('problem.somebodyHasWorkedOnThis'))
+  if ([claim, ...before].some(({ rung }) => rung !== 'claimed')) throw problems.inUse()
   await compareAndSet(claim, version, { removedAt: deps.clock.now() })
   await recordEvent(deps, actor, {
     code: 'claim-removed',
@@ -118,8 +117,7 @@ type Renewal = { version: number; number: string; issued: string; through: strin
 export async function renewCredential(deps: Deps, actor: Account, id: string, renewal: Renewal) {
   const claim = await ownClaim(deps, actor, id)
   requireVersion(renewal.version, claim.version, { details: claim.details })
-  if (claim.details.kind !== 'licence' && claim.details.kind !== 'certificate')
-    throw conflict('not-a-credential', coded('problem.onlyLicencesAndCertificatesAre'))
+  if (claim.details.kind !== 'licence' && claim.details.kind !== 'certificate') throw problems.notACredential()
   const before = claim.details
   const details = { ...before, number: renewal.number, issued: renewal.issued, through: renewal.through }
   await requireSense(deps, details)
@@ -209,7 +207,7 @@ async function requireNew(candidateId: string, details: ClaimDetails) {
       (other.sourceId ?? other.sourceName) === (details.sourceId ?? details.sourceName) &&
       plain(other.number) === plain(details.number),
   )
-  if (twin) throw conflict('already-given', coded('problem.thisIsInYourFile'), { claimId: twin.id })
+  if (twin) throw problems.alreadyGiven(twin.id)
 }
 
 /** A claim of the person's own; somebody else's is not there. */

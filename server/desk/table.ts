@@ -4,11 +4,10 @@ import { mostCounted, type TableFilter, type TableRow } from '#contract/lists'
 import { namePartsOf } from '#core/comparison/keys'
 import { beginOf } from '#core/dates/zoned'
 import { readReference } from '#core/references/reference'
-import { coded } from '#core/words/say'
 import { writeValue } from '#core/words/stored'
 import { plainRowsOf } from '../platform/database/rows'
-import { Problem } from '../platform/errors/problems'
 import { ApplicationSummary } from '../records/hiring/model'
+import { problems } from './problems'
 
 const page = 50
 
@@ -93,7 +92,7 @@ function readPlace(text: string): [string | number, string] {
   } catch {
     // Said below.
   }
-  throw new Problem(422, 'invalid', coded('problem.thePageAfterWhichTo'))
+  throw problems.invalid()
 }
 
 /** What a filter asks of a row, its days being those of a time zone. Hidden names are not searched. */

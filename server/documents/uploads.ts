@@ -6,13 +6,14 @@ import { ERRORS, Server } from '@tus/server'
 import type { Context } from 'koa'
 import { v4 as uuid } from 'uuid'
 import { videoLimits } from '#core/pages/limits'
-import { coded, say } from '#core/words/say'
+import { say } from '#core/words/say'
 import { currentClock } from '../platform/clock'
 import type { Account, Deps } from '../platform/deps'
-import { conflict, notFound, Problem, signInFirst } from '../platform/errors/problems'
+import { notFound, signInFirst } from '../platform/errors/problems'
 import type { Callers } from '../platform/http/callers'
 import { requireOurPage } from '../platform/http/cookies'
 import { countAttempt } from '../platform/http/limits'
+import { problems } from './problems'
 
 /**
  * Files that come in pieces, so that a lost connection costs only the piece that was under way: the tus protocol 1.0.
@@ -70,7 +71,7 @@ async function requireQuota(deps: Deps, { id }: Account, size: number) {
   for (const name of await readdir(folderOf(deps)))
     if (name.startsWith(`${id}.`) && !name.endsWith('.json'))
       begun += (await store.getUpload(name).catch(() => undefined))?.size ?? 0
-  if (begun > mostBegun) throw new Problem(429, 'too-much-begun', coded('problem.youHaveBegunToSend'))
+  if (begun > mostBegun) throw problems.tooMuchBegun()
 }
 
 /** Behind the name of an upload that is being put in its place. */
@@ -93,7 +94,7 @@ export async function takeUpload<T>(
   const { size, offset } = await store.getUpload(upload).catch(() => {
     throw notFound()
   })
-  if (size !== offset) throw conflict('not-whole', coded('problem.thisUploadIsNotComplete'))
+  if (size !== offset) throw problems.notWhole()
   const file = join(folderOf(deps), upload)
   await rename(file, file + taken).catch(() => {
     throw notFound()

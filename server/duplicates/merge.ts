@@ -1,11 +1,11 @@
 import { Op } from 'sequelize'
 import { v7 as uuid } from 'uuid'
-import { coded, say } from '#core/words/say'
+import { say } from '#core/words/say'
 import { AccessLogEntry } from '../platform/audit/model'
 import { recordEvent } from '../platform/audit/record'
 import { lockOf } from '../platform/database/connection'
 import type { Account, Deps } from '../platform/deps'
-import { conflict, invalidField, notFound } from '../platform/errors/problems'
+import { invalidField, notFound } from '../platform/errors/problems'
 import { Message } from '../platform/mail/model'
 import { Candidate } from '../records/accounts/model'
 import { Application } from '../records/applications/model'
@@ -13,6 +13,7 @@ import { Claim } from '../records/claims/model'
 import { Document } from '../records/documents/model'
 import { DuplicatePair, Merge, type Moved } from '../records/duplicates/model'
 import { inOrder } from '../records/duplicates/open'
+import { problems } from './problems'
 
 /** What belongs to a file by its candidate, beside applications. */
 const belongings = { claims: Claim, documents: Document, messages: Message, accessLog: AccessLogEntry } as const
@@ -24,7 +25,7 @@ export async function setApart(deps: Deps, actor: Account, one: string, other: s
     { state: 'apart', decidedBy: actor.name, decidedAt: deps.clock.now() },
     { where: { oneId, otherId, state: 'open' } },
   )
-  if (settled === 0) throw conflict('not-open', coded('problem.thisHasBeenDecidedAlready'))
+  if (settled === 0) throw problems.notOpen()
   for (const candidateId of [oneId, otherId]) {
     await recordEvent(deps, actor, { code: 'doubles-apart', candidateId })
   }
@@ -74,12 +75,12 @@ export async function mergeFiles(
 export async function undoMerge(deps: Deps, actor: Account, id: string) {
   const merge = await Merge.findByPk(id, lockOf())
   if (!merge) throw notFound()
-  if (merge.undoneAt) throw conflict('undone', coded('problem.thisHasBeenUndoneAlready'))
+  if (merge.undoneAt) throw problems.undone()
   const { keptId, mergedId, moved } = merge
   const later = await Merge.findOne({
     where: { undoneAt: null, mergedId: keptId, mergedAt: { [Op.gte]: merge.mergedAt } },
   })
-  if (later) throw conflict('merged-since', coded('problem.theFileHasBeenMerged'))
+  if (later) throw problems.mergedSince()
   for (const { id: applicationId, duplicateOrdinal } of moved.applications)
     await Application.update(
       { candidateId: mergedId, duplicateOrdinal },
@@ -98,7 +99,7 @@ export async function undoMerge(deps: Deps, actor: Account, id: string) {
 async function fileToMerge(id: string): Promise<Candidate> {
   const candidate = await Candidate.findByPk(id, lockOf())
   if (!candidate || candidate.erasedAt || candidate.eraseOn) throw notFound()
-  if (candidate.mergedInto) throw conflict('merged-already', coded('problem.thisFileHasBeenMerged'))
+  if (candidate.mergedInto) throw problems.mergedAlready()
   return candidate
 }
 

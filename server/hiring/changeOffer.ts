@@ -1,17 +1,12 @@
-import { writeWhen } from '#core/dates/write'
 import { mayGo } from '#core/hiring/stages'
-import { coded, say } from '#core/words/say'
+import { say } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import { changeWhere, compareAndSet } from '../platform/database/compareAndSet'
 import type { Account, Deps } from '../platform/deps'
-import { changedMeanwhile, conflict, invalidField, notFound } from '../platform/errors/problems'
-import { queueMail } from '../platform/mail/queueMail'
-import { candidateWithMail } from '../records/accounts/candidate'
-import { contactMail } from '../records/applications/answers'
+import { changedMeanwhile, invalidField, notFound } from '../platform/errors/problems'
 import { sentApplication } from '../records/applications/find'
-import type { Application } from '../records/applications/model'
 import { GatePassage, Offer, OnboardingTask } from '../records/hiring/model'
-import { vacancyById } from '../records/vacancies/vacancies'
+import { problems } from './problems'
 
 /** What becomes of an offer nobody has answered yet, in time or not. */
 
@@ -23,7 +18,6 @@ export async function extendOffer(deps: Deps, actor: Account, id: string, answer
   const before = offer.answerBy
   const changes = { answerBy, remindedAt: null, expiryToldAt: null }
   if (!(await changeWhere(offer, { answer: null, answerBy: before }, changes))) throw changedMeanwhile()
-  await tell(deps, application, 'offerExtended', answerBy)
   await recordEvent(deps, actor, {
     code: 'offer-extended',
     values: { before: { day: before }, until: { day: answerBy } },
@@ -42,7 +36,6 @@ export async function withdrawOffer(deps: Deps, actor: Account, id: string, reas
   await GatePassage.destroy({ where: { applicationId: id, gate: 'offer' } })
   await OnboardingTask.destroy({ where: { applicationId: id } })
   await compareAndSet(application, application.version, { stage: 'shortlisted' })
-  await tell(deps, application, 'offerWithdrawn', offer.answerBy)
   const { salary, startsOn, answerBy, madeBy, madeAt } = offer
   await recordEvent(deps, actor, {
     code: 'offer-withdrawn',
@@ -57,25 +50,13 @@ export async function withdrawOffer(deps: Deps, actor: Account, id: string, reas
 
 /** Nobody is offered a first day that is past. */
 export function requireStartAhead({ clock }: Deps, startsOn: string) {
-  if (startsOn < clock.today().toString())
-    throw conflict('start-past', coded('problem.theFirstDayIsPast', { startsOn: writeWhen(startsOn) }))
+  if (startsOn < clock.today().toString()) throw problems.startPast(startsOn)
 }
 
 async function unansweredOffer(id: string) {
   const application = await sentApplication(id, { lock: true })
   const offer = await Offer.findByPk(id)
   if (!offer || !mayGo('withdraw offer', application)) throw notFound()
-  if (offer.answer) throw conflict('answered', coded(`problem.offerWas.${offer.answer as 'accepted' | 'declined'}`))
+  if (offer.answer) throw problems.offerWasAnswered(offer.answer)
   return { application, offer }
-}
-
-async function tell(deps: Deps, application: Application, words: 'offerExtended' | 'offerWithdrawn', until: string) {
-  const person = await candidateWithMail(application.candidateId)
-  const { title } = await vacancyById(application.vacancyId)
-  await queueMail(deps, {
-    to: { ...person, mail: contactMail(application) ?? person.mail },
-    words,
-    values: { vacancy: title, until: { day: until }, link: `${deps.config.publicUrl}/applications/${application.id}` },
-    about: application,
-  })
 }

@@ -1,15 +1,12 @@
 import { isActive } from '#core/hiring/stages'
-import { coded, say } from '#core/words/say'
+import { say } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import { compareAndSet } from '../platform/database/compareAndSet'
 import type { Account, Deps } from '../platform/deps'
-import { conflict, invalidField, requireVersion } from '../platform/errors/problems'
-import { queueMail } from '../platform/mail/queueMail'
-import { candidateWithMail } from '../records/accounts/candidate'
-import { contactMail } from '../records/applications/answers'
+import { invalidField, requireVersion } from '../platform/errors/problems'
 import { sentApplication } from '../records/applications/find'
 import { Offer } from '../records/hiring/model'
-import { vacancyById } from '../records/vacancies/vacancies'
+import { problems } from './problems'
 
 type Change = { version: number; targetStart: string; reason: string }
 
@@ -20,27 +17,13 @@ type Change = { version: number; targetStart: string; reason: string }
 export async function changeStart(deps: Deps, actor: Account, id: string, { version, targetStart, reason }: Change) {
   const application = await sentApplication(id, { lock: true })
   requireVersion(version, application.version)
-  if (!isActive(application)) throw conflict('ended', coded('problem.thisApplicationHasEnded'))
+  if (!isActive(application)) throw problems.ended()
   const before = application.targetStart
   if (targetStart < deps.clock.today().toString())
     throw invalidField('/body/targetStart', say('problem.thisDayIsPastNobody'))
   if (targetStart === before) throw invalidField('/body/targetStart', say('problem.thisIsTheTargetStart'))
   await compareAndSet(application, version, { targetStart })
   await Offer.update({ startsOn: targetStart }, { where: { applicationId: id } })
-  const person = await candidateWithMail(application.candidateId)
-  const { title } = await vacancyById(application.vacancyId)
-  await queueMail(deps, {
-    to: { ...person, mail: contactMail(application) ?? person.mail },
-    words: 'startChanged',
-    values: {
-      vacancy: title,
-      start: { day: targetStart },
-      before: { day: before },
-      reason: reason.trim(),
-      link: `${deps.config.publicUrl}/applications/${id}`,
-    },
-    about: application,
-  })
   await recordEvent(deps, actor, {
     code: 'start-changed',
     values: { before: { day: before }, start: { day: targetStart }, reason: reason.trim() },

@@ -1,15 +1,8 @@
-import { differencesOf } from '#core/rules/difference'
-import { say } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import { compareAndSet } from '../platform/database/compareAndSet'
 import type { Account, Deps } from '../platform/deps'
-import { inLanguage } from '../platform/http/language'
-import { queueMail } from '../platform/mail/queueMail'
-import { candidateWithMail } from '../records/accounts/candidate'
-import { contactMail } from '../records/applications/answers'
 import { sentApplication } from '../records/applications/find'
 import { OnboardingTask } from '../records/hiring/model'
-import { checkTitles } from '../records/skills/checks'
 import { rulesOfVacancy, vacancyById } from '../records/vacancies/vacancies'
 
 /**
@@ -24,45 +17,25 @@ export async function moveToRules(
 ) {
   const vacancy = await vacancyById(vacancyId)
   const rules = await rulesOfVacancy(vacancy, { ranking: false })
-  const titles = await checkTitles()
   let moved = 0
   for (const id of applications) {
     const application = await sentApplication(id, { lock: true })
     const { rulesVersion } = vacancy
     if (application.vacancyId !== vacancyId || application.rulesVersion === rulesVersion) continue
-    const before = await rulesOfVacancy(vacancy, { version: application.rulesVersion, ranking: false })
+    const before = application.rulesVersion
     await compareAndSet(application, application.version, { rulesVersion })
     if (application.stage === 'offered')
       await OnboardingTask.bulkCreate(
         rules.onboarding.map((task) => ({ applicationId: id, ...task })),
         { ignoreDuplicates: true },
       )
-    const person = await candidateWithMail(application.candidateId)
-    const said = inLanguage(person.language, () =>
-      differencesOf(before, rules, titles)
-        .filter(({ of }) => of === 'requirement' || of === 'question')
-        .map(({ title, before: was, after }) => {
-          if (after === undefined) return say('mail.rulesChanged.gone', { title })
-          return say(was === undefined ? 'mail.rulesChanged.added' : 'mail.rulesChanged.now', { after })
-        }),
-    )
-    await queueMail(deps, {
-      to: { ...person, mail: contactMail(application) ?? person.mail },
-      words: 'rulesChanged',
-      values: {
-        vacancy: vacancy.title,
-        reason: reason.trim(),
-        changes: said.join('\n'),
-        link: `${deps.config.publicUrl}/applications/${id}`,
-      },
-      about: application,
-    })
     await recordEvent(deps, actor, {
       code: 'moved-to-rules',
       values: { version: rulesVersion, reason: reason.trim() },
       about: application.reference ?? undefined,
       candidateId: application.candidateId,
       applicationId: id,
+      details: { before, after: rulesVersion },
     })
     moved += 1
   }

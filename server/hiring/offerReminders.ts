@@ -24,7 +24,7 @@ export function remindOfOffers(deps: Deps): Promise<number> {
   }
   return forEachRow(deps, Offer, due, async (offer) => {
     await offer.update({ remindedAt: deps.clock.now() })
-    await tell(deps, offer, 'offerReminder')
+    await remind(deps, offer)
   })
 }
 
@@ -33,7 +33,7 @@ export function tellOfExpiredOffers(deps: Deps): Promise<number> {
   const past = { answer: null, expiryToldAt: null, answerBy: { [Op.lt]: deps.clock.today().toString() } }
   return forEachRow(deps, Offer, past, async (offer) => {
     await offer.update({ expiryToldAt: deps.clock.now() })
-    const application = await tell(deps, offer, 'offerExpired')
+    const application = await applicationById(offer.applicationId)
     await recordEvent(
       deps,
       { kind: 'system' },
@@ -48,13 +48,13 @@ export function tellOfExpiredOffers(deps: Deps): Promise<number> {
   })
 }
 
-async function tell(deps: Deps, offer: Offer, words: 'offerReminder' | 'offerExpired') {
+async function remind(deps: Deps, offer: Offer) {
   const application = await applicationById(offer.applicationId)
   const person = await candidateWithMail(application.candidateId)
   const { title } = await vacancyById(application.vacancyId)
   await queueMail(deps, {
     to: { ...person, mail: contactMail(application) ?? person.mail },
-    words,
+    words: 'offerReminder',
     values: {
       vacancy: title,
       until: { day: offer.answerBy },
@@ -62,5 +62,4 @@ async function tell(deps: Deps, offer: Offer, words: 'offerReminder' | 'offerExp
     },
     about: application,
   })
-  return application
 }

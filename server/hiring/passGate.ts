@@ -8,15 +8,13 @@ import { coded, say } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import { compareAndSet } from '../platform/database/compareAndSet'
 import type { Account, Deps } from '../platform/deps'
-import { conflict, invalidField, notAllowed, requireVersion } from '../platform/errors/problems'
-import { queueMail } from '../platform/mail/queueMail'
+import { invalidField, notAllowed, requireVersion } from '../platform/errors/problems'
 import { type Readiness, readinessOf } from '../readiness/readiness'
-import { candidateWithMail } from '../records/accounts/candidate'
-import { contactMail } from '../records/applications/answers'
 import { sentApplication } from '../records/applications/find'
 import { GatePassage, Offer, OnboardingTask } from '../records/hiring/model'
 import { namesFor } from '../records/rules/versions'
 import { requireStartAhead } from './changeOffer'
+import { problems } from './problems'
 
 type Passing = { gate: Gate; version: number; salary?: number; answerBy?: string }
 
@@ -27,35 +25,15 @@ type Passing = { gate: Gate; version: number; salary?: number; answerBy?: string
 export async function passGate(deps: Deps, actor: Account, id: string, { gate, version, salary, answerBy }: Passing) {
   const application = await sentApplication(id, { lock: true })
   requireVersion(version, application.version)
-  if (!mayGo(gate, application))
-    throw conflict('not-this-gate', coded('problem.thisApplicationIsThatIs', { stage: application.stage }))
+  if (!mayGo(gate, application)) throw problems.notThisGate(application.stage)
   if (gate === 'offer' && !actor.roles.includes('hiring manager') && !actor.roles.includes('administrator')) {
     throw notAllowed(coded('problem.anOfferIsMadeBy'))
   }
   const readiness = await readinessOf(deps, application)
   await requireReadiness(readiness, gate)
-  const person = await candidateWithMail(application.candidateId)
-  const to = { ...person, mail: contactMail(application) ?? person.mail }
-  const link = `${deps.config.publicUrl}/applications/${id}`
-  const vacancy = readiness.vacancy.title
-  const start = { day: application.targetStart }
   if (gate === 'offer' || gate === 'start') requireStartAhead(deps, application.targetStart)
-  if (gate === 'offer') {
+  if (gate === 'offer')
     await makeOffer(deps, actor, id, readiness, { salary, answerBy, startsOn: application.targetStart })
-    await queueMail(deps, {
-      to,
-      words: 'offer',
-      values: { vacancy, start, until: { day: answerBy! }, link },
-      about: application,
-    })
-  } else {
-    await queueMail(deps, {
-      to,
-      words: gate === 'shortlist' ? 'shortlist' : 'cleared',
-      values: { vacancy, start, link },
-      about: application,
-    })
-  }
   await compareAndSet(application, version, {
     stage: stageAfter(gate),
     ...(gate === 'start' ? { endedAt: deps.clock.now() } : {}),
@@ -85,7 +63,7 @@ async function requireReadiness({ outcomes, rules }: Readiness, gate: Gate) {
     title: requirementTitle(outcome),
     why: outcomeWords(outcome, (key) => names[key] ?? key),
   }))
-  throw conflict('gate-shut', coded('problem.requirementsOpen', { count: open.length }), { missing })
+  throw problems.gateShut(missing)
 }
 
 type Terms = { salary?: number; answerBy?: string; startsOn: string }

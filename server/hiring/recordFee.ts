@@ -1,10 +1,10 @@
-import { coded } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import type { Account, Deps } from '../platform/deps'
-import { conflict, notFound } from '../platform/errors/problems'
+import { notFound } from '../platform/errors/problems'
 import { readinessOf } from '../readiness/readiness'
 import { sentApplication } from '../records/applications/find'
 import { FeeReceived } from '../records/hiring/model'
+import { problems } from './problems'
 
 /** Records that a fee which an application owes has been received. */
 export async function recordFee(
@@ -18,7 +18,7 @@ export async function recordFee(
   const { requirements, facts } = await readinessOf(deps, application)
   const requirement = requirements.find((candidate) => candidate.key === key && candidate.asks.kind === 'fee')
   if (!requirement) throw notFound()
-  if (facts.feesReceived?.includes(key)) throw conflict('already-received', coded('problem.thisFeeIsOnRecord'))
+  if (facts.feesReceived?.includes(key)) throw problems.alreadyReceived()
   await FeeReceived.create({
     applicationId: id,
     requirement: key,

@@ -1,13 +1,12 @@
 import type { InLanguages } from '#contract/messages'
 import { mayGo, stageAfter } from '#core/hiring/stages'
-import { coded } from '#core/words/say'
 import { sendMessages } from '../messages/bulk'
 import { recordEvent } from '../platform/audit/record'
 import { compareAndSet } from '../platform/database/compareAndSet'
 import type { Account, Deps } from '../platform/deps'
-import { conflict } from '../platform/errors/problems'
 import { sentApplication } from '../records/applications/find'
 import { GatePassage } from '../records/hiring/model'
+import { problems } from './problems'
 
 /** Goes on without these people and writes to each. Those who have an offer, or have ended, are left out. */
 export async function turnDown(
@@ -36,8 +35,7 @@ export async function turnDown(
 /** Takes up again who was turned down, in the stage they stood in. */
 export async function takeUpAgain(deps: Deps, actor: Account, id: string, reason: string) {
   const application = await sentApplication(id, { lock: true })
-  if (!mayGo('take up again, sent', application))
-    throw conflict('not-turned-down', coded('problem.thisPersonWasNotTurned'))
+  if (!mayGo('take up again, sent', application)) throw problems.notTurnedDown()
   const shortlisted = await GatePassage.findOne({ where: { applicationId: id, gate: 'shortlist' } })
   await compareAndSet(application, application.version, { stage: shortlisted ? 'shortlisted' : 'sent', endedAt: null })
   await recordEvent(deps, actor, {

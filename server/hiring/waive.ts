@@ -3,10 +3,11 @@ import { rolesWords } from '#core/words/roles'
 import { coded } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import type { Account, Deps } from '../platform/deps'
-import { conflict, notAllowed, notFound } from '../platform/errors/problems'
+import { notAllowed, notFound } from '../platform/errors/problems'
 import { readinessOf } from '../readiness/readiness'
 import { sentApplication } from '../records/applications/find'
 import { Waiver } from '../records/hiring/model'
+import { problems } from './problems'
 
 /** Waives a requirement for one application, by somebody the requirement names, with a reason that stays on record. */
 export async function waive(
@@ -24,8 +25,7 @@ export async function waive(
     throw notAllowed(roles ? coded('problem.onlyWaivedBy', { roles }) : coded('problem.nobodyMayWaive'))
   }
   const outcome = outcomes.find((candidate) => candidate.requirement === key)!
-  if (outcome.state === 'met' || outcome.state === 'not needed')
-    throw conflict('not-open', coded('problem.thisIsNotOpenThere'))
+  if (outcome.state === 'met' || outcome.state === 'not needed') throw problems.notOpen()
   await Waiver.create({
     id: uuid(),
     applicationId: id,

@@ -1,13 +1,13 @@
 import { Op } from 'sequelize'
-import { coded } from '#core/words/say'
 import { writeValue } from '#core/words/stored'
 import { recordEvent } from '../platform/audit/record'
 import { changeWhere } from '../platform/database/compareAndSet'
 import type { Account, Deps } from '../platform/deps'
-import { conflict, notFound } from '../platform/errors/problems'
+import { notFound } from '../platform/errors/problems'
 import { Message } from '../platform/mail/model'
 import { applicationById, applicationsById } from '../records/applications/find'
 import { hidesName } from '../records/scoring/find'
+import { problems } from './problems'
 
 /** A mail usually goes out within seconds; one that waits longer has met with something. */
 const waitsAfterMs = 2 * 60_000
@@ -49,8 +49,7 @@ export const countRefused = (): Promise<number> => Message.count({ where: { stat
 export async function letMessageBe(deps: Deps, actor: Account, id: string) {
   const message = await Message.findByPk(id)
   if (!message) throw notFound()
-  if (!(await changeWhere(message, { state: 'refused' }, { state: 'let be' })))
-    throw conflict('not-refused', coded('problem.thisMailWasNotRefused'))
+  if (!(await changeWhere(message, { state: 'refused' }, { state: 'let be' }))) throw problems.notRefused()
   const application = message.applicationId ? await applicationById(message.applicationId) : undefined
   await recordEvent(deps, actor, {
     code: 'mail-let-be',

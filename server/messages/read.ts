@@ -1,16 +1,16 @@
 import { dialled } from '#core/messages/phone'
-import { coded } from '#core/words/say'
 import { writeValue } from '#core/words/stored'
 import { recordEvent } from '../platform/audit/record'
 import { changeWhere } from '../platform/database/compareAndSet'
 import type { Account, Deps } from '../platform/deps'
-import { conflict, notFound } from '../platform/errors/problems'
+import { notFound } from '../platform/errors/problems'
 import { queueJob } from '../platform/jobs/queue'
 import { Message } from '../platform/mail/model'
 import { candidateWithMail } from '../records/accounts/candidate'
 import { contactMail, textAnswer } from '../records/applications/answers'
 import { applicationById, sentApplication } from '../records/applications/find'
 import { hidesName } from '../records/scoring/find'
+import { problems } from './problems'
 
 /** Links that let whoever holds them in are for whom they were sent to, not for the desk. */
 const withoutSecrets = (text: string) =>
@@ -54,8 +54,7 @@ export async function resendMessage(deps: Deps, actor: Account, id: string) {
   const application = message.applicationId ? await applicationById(message.applicationId) : undefined
   const to = await addressNow(deps, message, application)
   const queued = { state: 'queued' as const, ...to, sentAt: null, refusedBecause: null }
-  if (!(await changeWhere(message, { state: 'refused' }, queued)))
-    throw conflict('not-refused', coded('problem.thisMailWasNotRefused'))
+  if (!(await changeWhere(message, { state: 'refused' }, queued))) throw problems.notRefused()
   await queueJob(message.channel, { messageId: id })
   await recordEvent(deps, actor, {
     code: 'mail-again',

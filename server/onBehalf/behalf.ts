@@ -5,7 +5,7 @@ import type { Input } from '#contract/endpoint'
 import { isEmpty } from '#core/form/answer'
 import { questionsOf } from '#core/form/form'
 import { isSent } from '#core/hiring/stages'
-import { coded, say } from '#core/words/say'
+import { say } from '#core/words/say'
 import { newLink, readLink, takeLink } from '../accounts/links'
 import { hashOfNewPassword } from '../accounts/password'
 import { openSession } from '../accounts/session'
@@ -13,7 +13,7 @@ import { beginApplication } from '../applications/begin'
 import { eraseDraft } from '../applications/erase'
 import { recordEvent } from '../platform/audit/record'
 import type { Account as Actor, Actor as AnyActor, Deps } from '../platform/deps'
-import { conflict, invalidField, notFound } from '../platform/errors/problems'
+import { invalidField, notFound } from '../platform/errors/problems'
 import { queueMail } from '../platform/mail/queueMail'
 import { eraseFile } from '../privacy/erase'
 import { accountOfCandidate, candidateById, candidateOf } from '../records/accounts/candidate'
@@ -22,6 +22,7 @@ import { applicationById, applicationsOf } from '../records/applications/find'
 import { Application } from '../records/applications/model'
 import { claimsOf } from '../records/claims/view'
 import { isOpen, rulesOfVacancy, vacanciesById, vacancyById, vacancyBySlug } from '../records/vacancies/vacancies'
+import { problems } from './problems'
 
 /**
  * Applications of people who wrote on paper or rang. The desk writes them as long as the person has no account of their
@@ -32,7 +33,7 @@ const linkDays = 14
 /** Begins an application for somebody; whoever has an account is mailed the way to it instead. */
 export async function beginFor(deps: Deps, actor: Actor, given: Input<typeof contract>['body']) {
   const vacancy = await vacancyBySlug(given.slug)
-  if (!isOpen(vacancy, deps.clock.now())) throw conflict('closed', coded('problem.thisVacancyIsClosed'))
+  if (!isOpen(vacancy, deps.clock.now())) throw problems.closed()
   const mail = given.mail.trim().toLowerCase()
   const [givenNames, familyName] = [given.givenNames.trim(), given.familyName.trim()]
   const addressed = await accountFor(deps, { mail, name: `${givenNames} ${familyName}`, language: given.language })
@@ -41,7 +42,7 @@ export async function beginFor(deps: Deps, actor: Actor, given: Input<typeof con
   const theirs = account.confirmedAt !== null
   const applied = await applicationsOf(candidate.id)
   if (applied.some(({ vacancyId, stage }) => vacancyId === vacancy.id && stage !== 'withdrawn'))
-    throw conflict('applied-already', coded('problem.hasAnApplicationForThis', { name: account.name }))
+    throw problems.appliedAlready(account.name)
   const { id } = await beginApplication(
     deps,
     { ...actorOf(account), by: { id: actor.id, name: actor.name } },
@@ -125,7 +126,7 @@ async function takenDown(id: string) {
   const application = await Application.findByPk(id)
   if (!application?.onBehalf || isSent(application)) throw notFound()
   const account = await accountOfCandidate(application.candidateId)
-  if (account.confirmedAt) throw conflict('theirs', coded('problem.hasTakenItOver', { name: account.name }))
+  if (account.confirmedAt) throw problems.takenOver(account.name)
   return { application, onBehalf: application.onBehalf, account }
 }
 
@@ -189,7 +190,7 @@ export async function readTakenDown(deps: Deps, token: string) {
 export async function takeOverBehalf(deps: Deps, { token, password }: { token: string; password: string }) {
   const link = await takeLink(deps, token, ['take over'])
   const account = await Account.findByPk(link.accountId, { rejectOnEmpty: true })
-  if (account.confirmedAt) throw conflict('theirs', coded('problem.youHaveTakenItOver'))
+  if (account.confirmedAt) throw problems.theirs()
   const { application, onBehalf } = await applicationOfLink(link.next)
   const now = deps.clock.now()
   await account.update({

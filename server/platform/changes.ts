@@ -1,5 +1,6 @@
 import type { Transaction } from 'sequelize'
 import { type Effect, type EventCode, effectsOf } from '#core/events/events'
+import type { StoredValues } from '#core/words/stored'
 import { beforeCommit, inTransaction, transactionNow } from './database/connection'
 import type { Actor, Deps } from './deps'
 
@@ -10,6 +11,10 @@ export type Change = {
   candidateId?: string
   applicationId?: string
   vacancyId?: string
+  /** The address of the account, or whatever else the event names. */
+  about?: string
+  values?: StoredValues
+  details?: Record<string, unknown>
 }
 
 /** Brings up to date what rests on changes with certain effects. */

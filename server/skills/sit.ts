@@ -1,20 +1,19 @@
 import { Op, UniqueConstraintError } from 'sequelize'
 import { v7 as uuid } from 'uuid'
-import { writeWhen } from '#core/dates/write'
 import { hasEnded, isDraft } from '#core/hiring/stages'
 import { assemble, mark } from '#core/skills/paper'
-import { coded } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import { changeWhere } from '../platform/database/compareAndSet'
 import { lockOf } from '../platform/database/connection'
 import { forEachRow } from '../platform/database/forEachRow'
 import type { Account, Actor, Deps } from '../platform/deps'
-import { conflict, notFound, Problem } from '../platform/errors/problems'
+import { notFound } from '../platform/errors/problems'
 import { rulesOfApplication } from '../readiness/readiness'
 import { applicationById, ownApplication } from '../records/applications/find'
 import { bankOf, checkByKey } from '../records/skills/checks'
 import { Resit, Sitting, SittingAnswer } from '../records/skills/model'
 import { vacancyById } from '../records/vacancies/vacancies'
+import { problems } from './problems'
 
 /** Seconds after the end in which an answer that was under way is still taken. */
 const graceSeconds = 5
@@ -52,13 +51,12 @@ export async function beginSitting(deps: Deps, actor: Account, applicationId: st
   await requireAsked(actor, applicationId, key)
   const { latest, resit } = await standOf(applicationId, key)
   if (latest && !resit) return { id: latest.id }
-  if (resit && deps.clock.today().toString() < resit.notBefore)
-    throw conflict('too-early', coded('problem.youCanSitThisCheck', { notBefore: writeWhen(resit.notBefore) }))
+  if (resit && deps.clock.today().toString() < resit.notBefore) throw problems.tooEarly(resit.notBefore)
   const attempt = (latest?.attempt ?? 0) + 1
   const check = await checkByKey(key)
   const id = uuid()
   const drawn = assemble((await bankOf(key)).map(plain), check.blueprint, id)
-  if (!drawn.ok) throw new Problem(503, 'bank-short', coded('problem.theQuestionBankIsToo'), { short: drawn.short })
+  if (!drawn.ok) throw problems.bankShort(drawn.short)
   const now = deps.clock.now()
   const begun = await Sitting.create({
     id,
@@ -98,12 +96,10 @@ export async function readSitting(deps: Deps, actor: Account, id: string) {
 
 export async function saveSittingAnswer(deps: Deps, actor: Account, id: string, questionId: string, given: string[]) {
   const sitting = await ownSitting(actor, id)
-  if (deps.clock.now().getTime() > sitting.dueAt.getTime() + graceSeconds * 1000)
-    throw conflict('time-up', coded('problem.timeIsUpWhatYou'))
+  if (deps.clock.now().getTime() > sitting.dueAt.getTime() + graceSeconds * 1000) throw problems.timeUp()
   const asked = sitting.paper.find(({ question }) => question === questionId)
   if (!asked || given.some((option) => !asked.options.includes(option))) throw notFound()
-  if (!(await changeWhere(sitting, { state: 'under way' }, { savedAt: deps.clock.now() })))
-    throw conflict('handed-in', coded('problem.thisPaperHasBeenHanded'))
+  if (!(await changeWhere(sitting, { state: 'under way' }, { savedAt: deps.clock.now() }))) throw problems.handedIn()
   await SittingAnswer.upsert({ sittingId: id, questionId, given, savedAt: deps.clock.now() })
   return { done: true as const }
 }
@@ -201,8 +197,8 @@ async function requireAsked(actor: Account, applicationId: string, key: string) 
   const { requirements } = await rulesOfApplication(application, await vacancyById(application.vacancyId))
   const asked = requirements.some(({ asks }) => asks.kind === 'skills check' && asks.check === key)
   if (!asked) throw notFound()
-  if (isDraft(application)) throw conflict('send-first', coded('problem.sendTheApplicationFirst'))
-  if (hasEnded(application)) throw conflict('ended', coded('problem.thisApplicationHasEnded'))
+  if (isDraft(application)) throw problems.sendFirst()
+  if (hasEnded(application)) throw problems.ended()
 }
 
 const plain = ({

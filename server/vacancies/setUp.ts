@@ -2,11 +2,11 @@ import { Temporal } from 'temporal-polyfill'
 import { v7 as uuid } from 'uuid'
 import type { Fault } from '#contract/faults'
 import type { DeskVacancy, VacancyFields, VacancyState } from '#contract/vacancySetUp'
-import { coded, say } from '#core/words/say'
+import { say } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import { compareAndSet } from '../platform/database/compareAndSet'
 import type { Account, Deps } from '../platform/deps'
-import { conflict, invalid, requireVersion } from '../platform/errors/problems'
+import { invalid, requireVersion } from '../platform/errors/problems'
 import { accountsWithRole } from '../records/accounts/staff'
 import { sentApplicationsOf, sentByRulesVersion } from '../records/applications/find'
 import { shownNames } from '../records/people/shownNames'
@@ -16,6 +16,7 @@ import { Vacancy, VacancyGroup } from '../records/vacancies/model'
 import { payBandOf } from '../records/vacancies/payBand'
 import { vacancyById } from '../records/vacancies/vacancies'
 import { isRichText } from './jobPosting'
+import { problems } from './problems'
 import { draftView, faultsFor } from './rules/draft'
 import { latestDryRun } from './rules/dryRun'
 
@@ -221,18 +222,13 @@ export async function setVacancyState(
 ) {
   const vacancy = await vacancyById(id)
   requireVersion(version, vacancy.version, { state: vacancy.state })
-  if (state === 'draft' && vacancy.state !== 'draft')
-    throw conflict('was-public', coded('problem.peopleHaveSeenThisVacancy'))
+  if (state === 'draft' && vacancy.state !== 'draft') throw problems.wasPublic()
   if (state === 'open') {
     const lacks = lacksOf(vacancy)
-    if (lacks.length > 0)
-      throw conflict('not-ready', coded('problem.beforeItCanOpenIt', { lacks: lacks.join(', ') }), { lacks })
+    if (lacks.length > 0) throw problems.notReady(lacks)
     const faults = await faultsFor(await publishedRules(id, vacancy.rulesVersion))
-    if (faults.length > 0)
-      throw conflict('faulty-rules', coded('problem.itsPublishedRulesHaveFaults'), {
-        faults,
-      })
-    if (vacancy.closesAt <= deps.clock.now()) throw conflict('closing-past', coded('problem.theClosingMomentIsPast'))
+    if (faults.length > 0) throw problems.faultyPublished(faults)
+    if (vacancy.closesAt <= deps.clock.now()) throw problems.closingPast()
   }
   await compareAndSet(vacancy, version, { state })
   await recordEvent(deps, actor, { code: `vacancy-${state}`, values: { vacancy: vacancy.title }, about: vacancy.title })
@@ -249,9 +245,9 @@ export async function publishRules(
   const vacancy = await vacancyById(id)
   const draft = await draftOf(id, vacancy.rulesVersion)
   requireVersion(version, draft.version, {})
-  if (!draft.changed) throw conflict('nothing-changed', coded('problem.theseRulesSayWhatIsPublished'))
+  if (!draft.changed) throw problems.nothingToPublish()
   const faults = await faultsFor(draft.rules)
-  if (faults.length > 0) throw conflict('faulty-rules', coded('problem.putTheFaultsRightFirst'), { faults })
+  if (faults.length > 0) throw problems.faultyRules(faults)
   const rulesVersion = vacancy.rulesVersion + 1
   await addRulesVersion(deps, id, rulesVersion, draft.rules, { note: note.trim(), savedBy: actor.name })
   await compareAndSet(vacancy, vacancy.version, { rulesVersion })

@@ -1,15 +1,16 @@
 import { v7 as uuid } from 'uuid'
 import type { decisions } from '#contract/verification'
 import type { Rung } from '#core/requirements/requirement'
-import { coded, say } from '#core/words/say'
+import { say } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import { compareAndSet } from '../platform/database/compareAndSet'
 import type { Account, Deps } from '../platform/deps'
-import { conflict, invalidField, notFound, requireVersion } from '../platform/errors/problems'
+import { invalidField, notFound, requireVersion } from '../platform/errors/problems'
 import { labelOf, labelValue } from '../records/claims/label'
 import { claimById } from '../records/enquiries/load'
 import { Finding } from '../records/enquiries/model'
 import { fileForProof } from './fileForProof'
+import { problems } from './problems'
 import { type Weighed, weigh } from './proof'
 
 type Decision = (typeof decisions)[number]
@@ -65,11 +66,10 @@ export async function decideClaim(
 
 function requireGrounds(decision: Decision, note: string, { comparison, latest }: Weighed, asked: boolean) {
   if (decision === 'confirmed' && comparison.outcome !== 'agrees') {
-    throw conflict('not-the-same', coded('problem.theSourceDoesNotAgree'))
+    throw problems.notTheSame()
   }
-  if (decision === 'confirmed with a note' && !latest)
-    throw conflict('no-reply', coded('problem.theSourceHasNotAnswered'))
-  if (decision === 'unconfirmable' && !asked) throw conflict('not-asked', coded('problem.nobodyHasBeenAskedYet'))
+  if (decision === 'confirmed with a note' && !latest) throw problems.noReply()
+  if (decision === 'unconfirmable' && !asked) throw problems.notAsked()
   if (decision !== 'confirmed' && note.length < 3)
     throw invalidField('/body/note', say('problem.sayWhyForWhoeverReads'))
 }
@@ -88,7 +88,7 @@ export async function undoDecision(deps: Deps, actor: Account, findingId: string
   })
   const age = deps.clock.now().getTime() - finding.decidedAt.getTime()
   if (newest?.id !== findingId || age > undoMinutes * 60_000 || claim.credentialVersion !== finding.credentialVersion) {
-    throw conflict('too-late', coded('problem.thisCanNoLongerBe'))
+    throw problems.tooLate()
   }
   await compareAndSet(claim, claim.version, { rung: finding.rungBefore })
   await finding.update({ undoneAt: deps.clock.now() })

@@ -1,14 +1,10 @@
-import { coded } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import { compareAndSet } from '../platform/database/compareAndSet'
 import type { Account, Deps } from '../platform/deps'
-import { conflict } from '../platform/errors/problems'
-import { queueMail } from '../platform/mail/queueMail'
-import { candidateWithMail } from '../records/accounts/candidate'
-import { applicationsOf } from '../records/applications/find'
 import { labelValue } from '../records/claims/label'
 import { documentById, markSeen, markSentBack, markUnseen } from '../records/documents/documents'
 import { claimById } from '../records/enquiries/load'
+import { problems } from './problems'
 
 /** Marks a document as seen, with what it says. A claim that was only claimed is now evidenced. */
 export async function seeDocument(
@@ -37,8 +33,7 @@ export async function seeDocument(
 
 export async function unseeDocument(deps: Deps, actor: Account, id: string) {
   const claim = await claimById((await documentById(id)).claimId)
-  if (claim.rung !== 'evidenced' && claim.rung !== 'claimed')
-    throw conflict('asked-since', coded('problem.theSourceHasBeenAskedSince'))
+  if (claim.rung !== 'evidenced' && claim.rung !== 'claimed') throw problems.askedSince()
   const document = await markUnseen(id)
   await compareAndSet(claim, claim.version, { rung: 'claimed' })
   await recordEvent(deps, actor, {
@@ -58,25 +53,9 @@ export async function sendDocumentBack(
   { version, reason }: { version: number; reason: string },
 ) {
   const claim = await claimById((await documentById(id)).claimId)
-  if (claim.rung !== 'evidenced' && claim.rung !== 'claimed')
-    throw conflict('asked-since', coded('problem.theSourceHasBeenAskedSinceRecord'))
+  if (claim.rung !== 'evidenced' && claim.rung !== 'claimed') throw problems.askedSinceRecord()
   const document = await markSentBack(id, version, reason.trim())
   await compareAndSet(claim, claim.version, { rung: 'claimed' })
-  const person = await candidateWithMail(claim.candidateId)
-  const about = (await applicationsOf(claim.candidateId)).find(
-    ({ stage }) => stage !== 'being written' && stage !== 'withdrawn',
-  )
-  await queueMail(deps, {
-    to: person,
-    words: 'betterCopy',
-    values: {
-      claim: labelValue(claim.details),
-      file: document.fileName,
-      reason: reason.trim(),
-      link: `${deps.config.publicUrl}/applications${about ? `/${about.id}` : ''}`,
-    },
-    about,
-  })
   await recordEvent(deps, actor, {
     code: 'document-sent-back',
     values: { file: document.fileName, claim: labelValue(claim.details), reason: reason.trim() },

@@ -8,7 +8,7 @@ import { type StoredValue, sayStored } from '#core/words/stored'
 import { recordEvent } from '../platform/audit/record'
 import { compareAndSet } from '../platform/database/compareAndSet'
 import type { Account, Deps } from '../platform/deps'
-import { conflict, notFound } from '../platform/errors/problems'
+import { notFound } from '../platform/errors/problems'
 import { newToken } from '../platform/http/tokens'
 import { queueMail } from '../platform/mail/queueMail'
 import { ownCalendar, sharedCalendar } from '../readiness/workCalendar'
@@ -24,6 +24,7 @@ import { Enquiry, EnquiryLink } from '../records/enquiries/model'
 import { claimedStatement } from '../records/enquiries/statement'
 import { permissionOf } from '../records/permissions/permissions'
 import { Source } from '../records/sources/model'
+import { problems } from './problems'
 
 const linkDays = 30
 
@@ -49,8 +50,7 @@ export async function raiseEnquiry(deps: Deps, actor: Account, claimId: string, 
     claimId,
     applicationId,
   )
-  if (obstacles.length > 0 || !source || !permission)
-    throw conflict('cannot-ask', obstacles[0] ?? coded('problem.cannotAsk'), { obstacles: obstacles.map(sayCoded) })
+  if (obstacles.length > 0 || !source || !permission) throw problems.cannotAsk(obstacles)
   const now = deps.clock.now()
   const enquiry = await Enquiry.create({
     id: uuid(),

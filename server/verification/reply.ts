@@ -1,12 +1,12 @@
 import type { EnquiryReply } from '#contract/verification'
 import { fieldsOf } from '#core/comparison/fields'
 import { writeReference } from '#core/references/reference'
-import { coded, say } from '#core/words/say'
+import { say } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import { changeWhere } from '../platform/database/compareAndSet'
 import { nextNumber } from '../platform/database/counter'
 import type { Deps } from '../platform/deps'
-import { invalid, notFound, Problem } from '../platform/errors/problems'
+import { invalid, notFound } from '../platform/errors/problems'
 import { hashOf } from '../platform/http/tokens'
 import { candidateWithMail } from '../records/accounts/candidate'
 import { labelValue } from '../records/claims/label'
@@ -14,6 +14,7 @@ import { claimById } from '../records/enquiries/load'
 import { Enquiry, EnquiryLink } from '../records/enquiries/model'
 import { repliedStatement } from '../records/enquiries/statement'
 import { sourceById } from '../records/sources/sources'
+import { problems } from './problems'
 
 /** The question behind a link. Says what was claimed and nothing else of the file; once it is used up, not even that. */
 export async function readEnquiry(deps: Deps, token: string) {
@@ -51,9 +52,9 @@ export async function readEnquiry(deps: Deps, token: string) {
 export async function replyToEnquiry(deps: Deps, token: string, reply: EnquiryReply) {
   const enquiry = await enquiryBehind(token)
   const state = enquiry ? stateOf(deps, enquiry) : 'withdrawn'
-  if (!enquiry || state === 'withdrawn') throw new Problem(410, 'called-off', coded('problem.thisIsNoLongerAsked'))
-  if (state === 'answered') throw answered()
-  if (state !== 'open') throw new Problem(410, 'expired', coded('problem.thisLinkHasExpiredWrite'))
+  if (!enquiry || state === 'withdrawn') throw problems.calledOff()
+  if (state === 'answered') throw problems.answered()
+  if (state !== 'open') throw problems.expired()
   requireEveryField(enquiry, reply)
   const claim = await claimById(enquiry.claimId)
   const source = await sourceById(enquiry.sourceId)
@@ -72,7 +73,7 @@ export async function replyToEnquiry(deps: Deps, token: string, reply: EnquiryRe
       note: reply.note.trim() || null,
     },
   )
-  if (!first) throw answered()
+  if (!first) throw problems.answered()
   await recordEvent(
     deps,
     { kind: 'bearer', name: `${respondent}, ${source.name}` },
@@ -102,8 +103,6 @@ function requireEveryField({ claimed }: Enquiry, reply: EnquiryReply) {
       })),
     )
 }
-
-const answered = () => new Problem(410, 'answered', coded('problem.thisQuestionHasBeenAnswered'))
 
 /** The question of a link; none where it was erased with the file of its person. Throws not-found for a link of nobody's. */
 async function enquiryBehind(token: string): Promise<Enquiry | null> {

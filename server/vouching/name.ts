@@ -3,13 +3,12 @@ import { v7 as uuid } from 'uuid'
 import type { vouchingRelations } from '#contract/vouching'
 import { isActive, isSent } from '#core/hiring/stages'
 import { writeReference } from '#core/references/reference'
-import { coded } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import type { Change } from '../platform/changes'
 import { changeWhere } from '../platform/database/compareAndSet'
 import { nextNumber } from '../platform/database/counter'
 import type { Account, Deps } from '../platform/deps'
-import { changedMeanwhile, conflict, notFound } from '../platform/errors/problems'
+import { changedMeanwhile, notFound } from '../platform/errors/problems'
 import { countMailTo } from '../platform/http/limits'
 import { newToken } from '../platform/http/tokens'
 import { queueMail } from '../platform/mail/queueMail'
@@ -18,6 +17,7 @@ import { ownApplication } from '../records/applications/find'
 import { vacancyById } from '../records/vacancies/vacancies'
 import { Vouching, VouchingLink } from '../records/vouching/model'
 import { ownVouching, vouchingsOf } from '../records/vouching/vouchings'
+import { problems } from './problems'
 
 const referencePrefix = 'VO'
 const most = 6
@@ -30,9 +30,8 @@ type Named = { name: string; mail: string; relation: (typeof vouchingRelations)[
 /** Names somebody who vouches. With a mail address they are written to; without, the candidate hands over the code. */
 export async function nameVoucher(deps: Deps, actor: Account, id: string, named: Named) {
   const application = await ownApplication(actor, id, { lock: true })
-  if (isSent(application) && !isActive(application)) throw conflict('ended', coded('problem.thisApplicationHasEnded'))
-  if ((await vouchingsOf([id])).length >= most)
-    throw conflict('enough', coded('problem.notMoreThanPeopleAre', { most }))
+  if (isSent(application) && !isActive(application)) throw problems.ended()
+  if ((await vouchingsOf([id])).length >= most) throw problems.enough(most)
   const vouching = await Vouching.create({
     id: uuid(),
     applicationId: id,
@@ -86,7 +85,7 @@ export async function callOffVoucher(deps: Deps, actor: Account, id: string, vou
   const application = await ownApplication(actor, id, { lock: true })
   const vouching = await Vouching.findOne({ where: { id: vouchingId, applicationId: id } })
   if (!vouching) throw notFound()
-  if (vouching.state !== 'asked') throw conflict('answered', coded('problem.theyHaveAnsweredAlreadyIt'))
+  if (vouching.state !== 'asked') throw problems.answeredAlready()
   if (!(await changeWhere(vouching, { state: 'asked' }, { state: 'called off' }))) throw changedMeanwhile()
   await recordEvent(deps, actor, {
     code: 'voucher-called-off',

@@ -2,18 +2,19 @@ import { Op } from 'sequelize'
 import type { VouchingAnswer } from '#contract/vouching'
 import { partialDate, readPartialDate, spanOf } from '#core/dates/partialDate'
 import { readReference, writeReference } from '#core/references/reference'
-import { coded, say } from '#core/words/say'
+import { say } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import { changeWhere } from '../platform/database/compareAndSet'
 import { nextNumber } from '../platform/database/counter'
 import type { Deps } from '../platform/deps'
-import { invalidField, notFound, Problem } from '../platform/errors/problems'
+import { invalidField, notFound } from '../platform/errors/problems'
 import { hashOf } from '../platform/http/tokens'
 import { candidateWithMail } from '../records/accounts/candidate'
 import { applicationById } from '../records/applications/find'
 import { vacancyById } from '../records/vacancies/vacancies'
 import { Vouching, VouchingLink } from '../records/vouching/model'
 import { freshLink } from './name'
+import { problems } from './problems'
 
 /** The link behind a reference and its code. A wrong one of either says the same. */
 export async function findVouching(deps: Deps, given: { reference: string; code: string }) {
@@ -59,11 +60,12 @@ export async function readVouching(deps: Deps, token: string) {
 /** Takes what somebody says, once. */
 export async function vouch(deps: Deps, token: string, answer: VouchingAnswer) {
   const vouching = await vouchingBehind(token)
-  if (vouching?.state === 'done') throw answered()
-  if (vouching?.state !== 'asked') throw new Problem(410, 'called-off', coded('problem.thisIsNoLongerAskedThank'))
+  if (vouching?.state === 'done') throw problems.answered()
+  if (vouching?.state !== 'asked') throw problems.calledOff()
   requireTimes(answer)
   const now = deps.clock.now()
-  if (!(await changeWhere(vouching, { state: 'asked' }, { state: 'done', answer, doneAt: now }))) throw answered()
+  if (!(await changeWhere(vouching, { state: 'asked' }, { state: 'done', answer, doneAt: now })))
+    throw problems.answered()
   const application = await applicationById(vouching.applicationId)
   await recordEvent(
     deps,
@@ -85,8 +87,6 @@ function requireTimes({ knownFrom, knownTo }: VouchingAnswer) {
   const days = spanOf(partialDate(knownFrom)).earliest.until(spanOf(partialDate(knownTo)).latest).days
   if (days < 0) throw invalidField('/body/knownTo', say('problem.thisEndsBeforeItBegins'))
 }
-
-const answered = () => new Problem(410, 'answered', coded('problem.thisHasBeenAnsweredAlready'))
 
 /** What a link asks; nothing where it was erased with the file of its person. Throws not-found for a link of nobody's. */
 async function vouchingBehind(token: string): Promise<Vouching | null> {

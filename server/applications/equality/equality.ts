@@ -3,14 +3,15 @@ import { suppressSmall } from '#core/counts/suppress'
 import { faultOf } from '#core/form/answer'
 import type { Form, Question } from '#core/form/form'
 import { answerFaultWords } from '#core/words/form'
-import { coded, say } from '#core/words/say'
+import { say } from '#core/words/say'
 import { changeWhere } from '../../platform/database/compareAndSet'
 import type { Account } from '../../platform/deps'
-import { conflict, invalid } from '../../platform/errors/problems'
+import { invalid } from '../../platform/errors/problems'
 import { rulesOfApplication } from '../../readiness/readiness'
 import { ownApplication } from '../../records/applications/find'
 import { EqualityAnswer } from '../../records/equality/model'
 import { rulesOfVacancy, vacancyById } from '../../records/vacancies/vacancies'
+import { problems } from '../problems'
 
 const questionsIn = (form: Form): Question[] =>
   form.flatMap(({ holds, questions }) => (holds === 'equality' ? questions : []))
@@ -21,7 +22,7 @@ const questionsIn = (form: Form): Question[] =>
  */
 export async function giveEqualityAnswers(actor: Account, id: string, answers: Record<string, string>) {
   const application = await ownApplication(actor, id, { lock: true })
-  if (application.equalityGiven) throw conflict('already-given', coded('problem.theseQuestionsHaveBeenAnswered'))
+  if (application.equalityGiven) throw problems.alreadyGiven()
   const { vacancyId } = application
   const questions = questionsIn((await rulesOfApplication(application, await vacancyById(vacancyId))).form)
   const faults = Object.entries(answers).flatMap(([key, answer]) => {
@@ -38,7 +39,7 @@ export async function giveEqualityAnswers(actor: Account, id: string, answers: R
   )
   // Before the answers: nobody is counted twice, also not from two windows at once.
   if (!(await changeWhere(application, { equalityGiven: false }, { equalityGiven: true })))
-    throw conflict('already-given', coded('problem.theseQuestionsHaveBeenAnswered'))
+    throw problems.alreadyGiven()
   return { done: true as const }
 }
 

@@ -3,20 +3,20 @@ import type { ClaimDetails } from '#contract/claims'
 import type { Capture as CaptureView, Offered } from '#contract/identity'
 import { readZone, type ZoneReading } from '#core/identity/machineZone'
 import type { PaperPart } from '#core/papers/papers'
-import { coded } from '#core/words/say'
 import { zoneFaultWords } from '#core/words/zone'
 import type { Account, Deps } from '../../platform/deps'
-import { conflict, notFound, Problem } from '../../platform/errors/problems'
+import { notFound } from '../../platform/errors/problems'
 import { DeviceSilent } from '../../platform/outside/capture'
 import { Capture } from '../../records/identity/model'
 import { ownClaim, uploadDocument } from '../change'
+import { problems } from '../problems'
 
 type Paper = Extract<ClaimDetails, { kind: 'identity' }>['paper']
 
 /** Begins to capture the paper of an identity claim. */
 export async function beginCapture(deps: Deps, actor: Account, claimId: string): Promise<CaptureView> {
   const paper = paperOf(await ownClaim(deps, actor, claimId))
-  if (paper === 'two others') throw conflict('nothing-to-read', coded('problem.thesePapersHaveNoMachine'))
+  if (paper === 'two others') throw problems.nothingToRead()
   const { session, address } = await orSilent(deps.captureDevice.begin(paper === 'passport' ? 1 : 2))
   const capture = await Capture.create({
     id: uuid(),
@@ -91,6 +91,6 @@ async function orSilent<T>(asked: Promise<T>): Promise<T> {
     return await asked
   } catch (error) {
     if (!(error instanceof DeviceSilent)) throw error
-    throw new Problem(502, 'device-silent', coded('problem.theCaptureDeviceDoesNot'))
+    throw problems.deviceSilent()
   }
 }

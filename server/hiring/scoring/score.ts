@@ -1,13 +1,14 @@
 import { isUndecided } from '#core/hiring/stages'
 import type { Points } from '#core/scoring/score'
 import { isComplete, summarise, visibleTo } from '#core/scoring/score'
-import { coded, say } from '#core/words/say'
+import { say } from '#core/words/say'
 import { recordEvent } from '../../platform/audit/record'
 import type { Account, Deps } from '../../platform/deps'
-import { conflict, invalidField } from '../../platform/errors/problems'
+import { invalidField } from '../../platform/errors/problems'
 import { sentApplication } from '../../records/applications/find'
 import { scoresOf, sheetOf } from '../../records/scoring/find'
 import { Score } from '../../records/scoring/model'
+import { problems } from '../problems'
 
 /** One's own score of an application; those of others, and what they come to, once enough are in. */
 export async function readScores(actor: Account, applicationId: string) {
@@ -43,9 +44,9 @@ export async function saveScore(
   { points, note, handIn }: { points: Points; note: string; handIn: boolean },
 ) {
   const application = await sentApplication(applicationId, { lock: true })
-  if (!isUndecided(application)) throw conflict('scored', coded('problem.theShortlistHasBeenDecided'))
+  if (!isUndecided(application)) throw problems.scored()
   const { criteria, reviewers } = await sheetOf(application.vacancyId, { lock: true })
-  if (criteria.length === 0) throw conflict('no-sheet', coded('problem.thisVacancyHasNoScore'))
+  if (criteria.length === 0) throw problems.noSheet()
   const unknown = Object.keys(points).find((key) => !criteria.some((criterion) => criterion.key === key))
   if (unknown) throw invalidField(`/body/points/${unknown}`, say('problem.theScoreSheetDoesNot'))
   for (const { key, most } of criteria)
@@ -53,7 +54,7 @@ export async function saveScore(
   if (handIn && !isComplete(criteria, points))
     throw invalidField('/body/points', say('problem.everyCriterionNeedsItsPoints'))
   const before = await Score.findOne({ where: { applicationId, reviewerId: actor.id } })
-  if (before?.handedInAt) throw conflict('handed-in', coded('problem.youHaveHandedInYour'))
+  if (before?.handedInAt) throw problems.handedIn()
   await Score.upsert({
     applicationId,
     reviewerId: actor.id,

@@ -1,12 +1,13 @@
 import { QueryTypes } from 'sequelize'
-import { coded, say } from '#core/words/say'
+import { say } from '#core/words/say'
 import { recordEvent } from '../../platform/audit/record'
 import { putVersion } from '../../platform/database/compareAndSet'
 import type { Account, Deps } from '../../platform/deps'
-import { conflict, invalidField, requireVersion } from '../../platform/errors/problems'
+import { invalidField, requireVersion } from '../../platform/errors/problems'
 import { type Sheet, sheetOf } from '../../records/scoring/find'
 import { ScoreSheet } from '../../records/scoring/model'
 import { vacancyById } from '../../records/vacancies/vacancies'
+import { problems } from '../problems'
 
 /** How many scores are handed in. With `latest` those that came in since the transaction began count too. */
 const usedBy = async ({ sequelize }: Deps, vacancyId: string, { latest = false } = {}) => {
@@ -31,8 +32,7 @@ export async function saveScoreSheet(deps: Deps, actor: Account, vacancyId: stri
   if (agreed.criteria.some(({ title }) => title.trim() === ''))
     throw invalidField('/body/criteria', say('problem.everyCriterionNeedsAName'))
   const used = await usedBy(deps, vacancyId, { latest: true })
-  if (used > 0 && JSON.stringify(agreed.criteria) !== JSON.stringify(before.criteria))
-    throw conflict('sheet-used', coded('problem.scoresWereHandedInOn'))
+  if (used > 0 && JSON.stringify(agreed.criteria) !== JSON.stringify(before.criteria)) throw problems.sheetUsed()
   await putVersion(ScoreSheet, { vacancyId }, version, agreed)
   await recordEvent(deps, actor, {
     code: 'score-sheet-saved',

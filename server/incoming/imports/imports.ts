@@ -3,12 +3,12 @@ import { Op } from 'sequelize'
 import { v7 as uuid } from 'uuid'
 import { groupBy } from '#core/groupBy'
 import type { Mapping } from '#core/importing/fields'
-import { coded, say } from '#core/words/say'
+import { say } from '#core/words/say'
 import { writeValue } from '#core/words/stored'
 import { recordEvent } from '../../platform/audit/record'
 import { lockOf } from '../../platform/database/connection'
 import type { Account as Actor, Deps } from '../../platform/deps'
-import { conflict, invalidField, notFound } from '../../platform/errors/problems'
+import { invalidField, notFound } from '../../platform/errors/problems'
 import type { FileToKeep } from '../../platform/http/serve'
 import { queueJob } from '../../platform/jobs/queue'
 import { Account, Candidate } from '../../records/accounts/model'
@@ -19,6 +19,7 @@ import { Document } from '../../records/documents/model'
 import { DuplicatePair } from '../../records/duplicates/model'
 import { Import, ImportedPerson } from '../../records/imports/model'
 import { refreshKeys } from '../../records/people/known'
+import { problems } from '../problems'
 import { peopleOfImport } from './people'
 import { firstRow, readRows, readTable, type Table, tableOf } from './rows'
 
@@ -138,8 +139,7 @@ export async function leftRows(id: string): Promise<FileToKeep> {
 
 export async function mapImport(id: string, mapping: Mapping) {
   const job = await byId(id)
-  if (job.state !== 'mapping' && job.state !== 'failed')
-    throw conflict('ran', coded('problem.thisHasBeenImportedAlready'))
+  if (job.state !== 'mapping' && job.state !== 'failed') throw problems.ran()
   const { columns } = await tableOf(job)
   const strange = Object.keys(mapping).find((column) => !columns.includes(column))
   if (strange) throw invalidField('/body/mapping', say('problem.theFileHasNoColumn', { strange }))
@@ -153,9 +153,9 @@ export async function mapImport(id: string, mapping: Mapping) {
 /** Queues the import of the rows that are right. */
 export async function runImport(id: string) {
   const job = await byId(id)
-  if (job.state !== 'mapping') throw conflict('ran', coded('problem.thisHasBeenImportedAlready'))
+  if (job.state !== 'mapping') throw problems.ran()
   const { right } = await tryRows(await tableOf(job), job.mapping)
-  if (right.length === 0) throw conflict('faulty', coded('problem.noRowOfTheFile'))
+  if (right.length === 0) throw problems.faulty()
   await job.update({ state: 'waiting', done: 0 })
   await queueJob('import', { importId: id })
   return { done: true as const }
@@ -164,25 +164,22 @@ export async function runImport(id: string) {
 /** Takes back everything an import made. Refused where somebody has used any of it: an application, a paper, a decision. */
 export async function undoImport(deps: Deps, actor: Actor, id: string) {
   const job = await byId(id)
-  if (job.state !== 'done' && !(job.state === 'failed' && job.done > 0))
-    throw conflict('not-done', coded('problem.thisHasNotBeenImported'))
+  if (job.state !== 'done' && !(job.state === 'failed' && job.done > 0)) throw problems.notDone()
   const people = await ImportedPerson.findAll({ where: { importId: id } })
   const claimIds = people.flatMap(({ claims }) => claims)
   const used =
     (await Claim.count({
       where: { id: claimIds, [Op.or]: [{ rung: { [Op.ne]: 'claimed' } }, { version: { [Op.gt]: 0 } }] },
     })) + (await Document.count({ where: { claimId: claimIds } }))
-  if (used > 0) throw conflict('in-use', coded('problem.somethingOfThisImportHas'))
+  if (used > 0) throw problems.inUse()
   const made = people.flatMap(({ made: isNew, candidateId }) => (isNew ? [candidateId] : []))
-  for (const candidateId of made)
-    if ((await applicationsOf(candidateId)).length > 0)
-      throw conflict('in-use', coded('problem.somebodyOfThisImportHas'))
+  for (const candidateId of made) if ((await applicationsOf(candidateId)).length > 0) throw problems.personInUse()
   if (
     (await Candidate.count({
       where: { [Op.or]: [{ id: made, mergedInto: { [Op.not]: null } }, { mergedInto: made }] },
     })) > 0
   )
-    throw conflict('in-use', coded('problem.somebodyOfThisImportIs'))
+    throw problems.personMerged()
   await Claim.destroy({ where: { id: claimIds } })
   // First, so that nobody is known by it any more.
   await job.update({ state: 'undone', undoneBy: actor.name, undoneAt: deps.clock.now() })

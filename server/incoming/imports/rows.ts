@@ -2,10 +2,10 @@ import { parse } from 'csv-parse/sync'
 import { type Mapping, proposeMapping } from '#core/importing/fields'
 import { resumeMapping, rowsOfResumes } from '#core/importing/jsonResume'
 import { type ImportedRow, type ImportFault, readRow } from '#core/importing/readRow'
-import { type Coded, coded, say, sayCoded } from '#core/words/say'
-import { Problem } from '../../platform/errors/problems'
+import { coded, say, sayCoded } from '#core/words/say'
 import { readBytes } from '../../records/documents/bytes'
 import type { Import, RowFault } from '../../records/imports/model'
+import { problems } from '../problems'
 
 export type Table = {
   format: Import['format']
@@ -24,9 +24,9 @@ const mostRows = 20_000
 export function readTable(bytes: Buffer): Table {
   const text = textOf(bytes)
   const table = /^\s*[[{]/.test(text) ? resumes(text) : csv(text)
-  if (table.rows.length === 0) throw refused(coded('problem.import.nobody'), coded('problem.import.noRows'))
+  if (table.rows.length === 0) throw problems.unreadable(coded('problem.import.nobody'), coded('problem.import.noRows'))
   if (table.rows.length > mostRows)
-    throw refused(
+    throw problems.unreadable(
       coded('problem.import.tooMany', { rows: table.rows.length, most: mostRows }),
       coded('problem.import.divide'),
     )
@@ -49,7 +49,10 @@ function csv(whole: string): Table {
       relax_column_count: true,
     })
   } catch (error) {
-    throw refused(coded('problem.import.notCsv'), coded('problem.reader', { message: (error as Error).message }))
+    throw problems.unreadable(
+      coded('problem.import.notCsv'),
+      coded('problem.reader', { message: (error as Error).message }),
+    )
   }
   const [heading = [], ...records] = cells
   const columns = heading.map((name, nth) => name || `Column ${nth + 1}`)
@@ -74,8 +77,11 @@ function resumes(text: string): Table {
     return { format: 'json resume', columns, rows, tooLong: [], mapping: resumeMapping, note }
   } catch (error) {
     throw error instanceof RangeError
-      ? refused(coded('problem.import.notResume'), coded('problem.import.resumes'))
-      : refused(coded('problem.import.notJson'), coded('problem.reader', { message: (error as Error).message }))
+      ? problems.unreadable(coded('problem.import.notResume'), coded('problem.import.resumes'))
+      : problems.unreadable(
+          coded('problem.import.notJson'),
+          coded('problem.reader', { message: (error as Error).message }),
+        )
   }
 }
 
@@ -90,8 +96,6 @@ function textOf(bytes: Buffer): string {
     return new TextDecoder('windows-1252').decode(bytes)
   }
 }
-
-const refused = (words: Coded, detail: Coded) => new Problem(422, 'unreadable', words, { detail })
 
 export const tableOf = async ({ sha256 }: Pick<Import, 'sha256'>): Promise<Table> =>
   readTable((await readBytes(sha256)).bytes)

@@ -1,13 +1,14 @@
-import { coded, say } from '#core/words/say'
+import { say } from '#core/words/say'
 import { recordEvent } from '../../platform/audit/record'
 import { changed } from '../../platform/changes'
 import { changeWhere } from '../../platform/database/compareAndSet'
 import type { Account, Deps } from '../../platform/deps'
-import { conflict, invalidField, notFound } from '../../platform/errors/problems'
+import { invalidField, notFound } from '../../platform/errors/problems'
 import { applicationsById, sentApplication } from '../../records/applications/find'
 import { Application } from '../../records/applications/model'
 import { IncomingMail } from '../../records/mails/model'
 import { hidesName } from '../../records/scoring/find'
+import { problems } from '../problems'
 
 const most = 200
 
@@ -59,8 +60,7 @@ export async function settleIncomingMail(deps: Deps, actor: Account, id: string)
   const mail = await IncomingMail.findByPk(id)
   if (!mail) throw notFound()
   const settled = { state: 'settled' as const, settledBy: actor.name, settledAt: deps.clock.now() }
-  if (!(await changeWhere(mail, { state: 'waiting' }, settled)))
-    throw conflict('already-settled', coded('problem.thisMailIsSettled'))
+  if (!(await changeWhere(mail, { state: 'waiting' }, settled))) throw problems.alreadySettled()
   await recordEvent(deps, actor, {
     code: 'mail-settled',
     values: { subject: mail.subject },
@@ -81,8 +81,7 @@ export async function fileIncomingMail(deps: Deps, actor: Account, id: string, r
   const { candidateId } = application
   // Of two who put it into different files at once one is told; else the other's file would keep waiting for it.
   const still = { state: 'waiting' as const, applicationId: before }
-  if (!(await changeWhere(mail, still, { applicationId: application.id, candidateId })))
-    throw conflict('already-settled', coded('problem.thisMailIsSettled'))
+  if (!(await changeWhere(mail, still, { applicationId: application.id, candidateId }))) throw problems.alreadySettled()
   if (before && before !== application.id) await changed(deps, { code: 'mail-settled', actor, applicationId: before })
   await recordEvent(deps, actor, {
     code: 'mail-filed',

@@ -3,11 +3,11 @@ import QRCode from 'qrcode'
 import type { PaperPart } from '#core/papers/papers'
 import { sheetCode, sheetReference } from '#core/tray/coverSheet'
 import { paperPartWords } from '#core/words/papers'
-import { coded, say } from '#core/words/say'
+import { say } from '#core/words/say'
 import { recordEvent } from '../../platform/audit/record'
 import { nextNumber } from '../../platform/database/counter'
 import type { Account, Deps } from '../../platform/deps'
-import { conflict, invalidField, notFound } from '../../platform/errors/problems'
+import { invalidField, notFound } from '../../platform/errors/problems'
 import type { FileToKeep } from '../../platform/http/serve'
 import { draw, faceOf, newPdf, widthOf, wrapped } from '../../platform/pdf/pdfText'
 import { candidateWithMail } from '../../records/accounts/candidate'
@@ -17,6 +17,7 @@ import { labelOf } from '../../records/claims/label'
 import { claimsOf } from '../../records/claims/view'
 import { hidesName } from '../../records/scoring/find'
 import { CoverSheet } from '../../records/tray/model'
+import { problems } from '../problems'
 
 /** Makes cover sheets for papers that are awaited, each for one kind of paper behind one claim. */
 export async function printCoverSheets(
@@ -26,7 +27,7 @@ export async function printCoverSheets(
   papers: readonly { claimId: string; part: PaperPart }[],
 ) {
   const application = await applicationForPapers(applicationId)
-  if (!awaitsPapers(application)) throw conflict('ended', coded('problem.thisApplicationHasEndedNothingIs'))
+  if (!awaitsPapers(application)) throw problems.ended()
   const claims = await claimsOf(application.candidateId)
   const sheets: { number: number; reference: string }[] = []
   for (const { claimId, part } of papers) {

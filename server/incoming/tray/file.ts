@@ -1,9 +1,8 @@
 import type { PaperPart } from '#core/papers/papers'
-import { coded } from '#core/words/say'
 import { recordEvent } from '../../platform/audit/record'
 import { lockOf } from '../../platform/database/connection'
 import type { Account, Actor, Deps } from '../../platform/deps'
-import { conflict, notFound } from '../../platform/errors/problems'
+import { notFound } from '../../platform/errors/problems'
 import { applicationForPapers } from '../../records/applications/writtenFor'
 import { labelOf, labelValue } from '../../records/claims/label'
 import { Claim } from '../../records/claims/model'
@@ -11,6 +10,7 @@ import { readBytes } from '../../records/documents/bytes'
 import { addDocument, replaceSentBack } from '../../records/documents/documents'
 import { takeFile } from '../../records/documents/inspect'
 import { CoverSheet, TrayPaper } from '../../records/tray/model'
+import { problems } from '../problems'
 import { partsFor } from './places'
 
 type Where = { applicationId: string; claimId: string; part?: PaperPart }
@@ -50,7 +50,7 @@ export async function putBehind(deps: Deps, actor: Actor, paper: TrayPaper, { ap
 /** A person says where a waiting paper belongs. */
 export async function filePaper(deps: Deps, actor: Account, id: string, where: Where) {
   const paper = await waitingPaper(id)
-  if (paper.pages === 0) throw conflict('no-paper', coded('problem.onlyACoverSheetCame'))
+  if (paper.pages === 0) throw problems.noPaper()
   await putBehind(deps, actor, paper, where)
   // Where the sheet was for this very place, it has done its work.
   if (paper.coverSheet !== null)
@@ -71,6 +71,6 @@ export async function takeOutOfTray(deps: Deps, actor: Account, id: string) {
 async function waitingPaper(id: string): Promise<TrayPaper> {
   const paper = await TrayPaper.findByPk(id, lockOf())
   if (!paper) throw notFound()
-  if (paper.state !== 'waiting') throw conflict('settled', coded('problem.somebodyHasDealtWithThis'))
+  if (paper.state !== 'waiting') throw problems.settled()
   return paper
 }

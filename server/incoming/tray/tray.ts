@@ -1,6 +1,6 @@
 import { Op } from 'sequelize'
 import { v7 as uuid } from 'uuid'
-import { coded, say } from '#core/words/say'
+import { say } from '#core/words/say'
 import { writeValue } from '#core/words/stored'
 import { inTransaction } from '../../platform/database/connection'
 import { type Account, type Deps, nameOfActor } from '../../platform/deps'
@@ -12,6 +12,7 @@ import { Claim } from '../../records/claims/model'
 import { keepBytes, readBytes } from '../../records/documents/bytes'
 import { Document } from '../../records/documents/model'
 import { Scan, TrayPaper } from '../../records/tray/model'
+import { problems } from '../problems'
 import { guessLines } from './places'
 
 const mostWaiting = 200
@@ -35,10 +36,7 @@ const fromScanner: Coming = { came: 'scanner', broughtBy: 'scanner' }
 /** Takes a scan in; a job reads it. Throws a problem where it is of no kind that can be read. */
 async function takeIn(deps: Deps, coming: Coming, fileName: string, bytes: Buffer) {
   const kind = kinds.find(({ begins }) => begins.every((byte, at) => bytes[at] === byte))
-  if (!kind)
-    throw new Problem(422, 'wrong-kind', coded('problem.onlyPdfTiffJpegAnd'), {
-      detail: coded('problem.whateverItsNameSaysThe'),
-    })
+  if (!kind) throw problems.wrongKind()
   return inTransaction(deps.sequelize, async () => {
     const scan = await Scan.create({
       id: uuid(),

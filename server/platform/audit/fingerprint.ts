@@ -1,7 +1,7 @@
 import { parse } from 'csv-parse/sync'
 import { Op } from 'sequelize'
-import { type Coded, coded } from '#core/words/say'
-import { Problem } from '../errors/problems'
+import { coded } from '#core/words/say'
+import { problems } from '../http/problems'
 import type { End } from './chain'
 import { ChainHead } from './model'
 
@@ -28,19 +28,14 @@ export function readFingerprint(csv: Buffer | string): Map<string, End> {
   try {
     rows = parse(csv, { columns: true, bom: true, skip_empty_lines: true, trim: true })
   } catch (error) {
-    throw notOne(coded('problem.reader', { message: (error as Error).message }))
+    throw problems.notAFingerprint(coded('problem.reader', { message: (error as Error).message }))
   }
-  if (rows.length === 0) throw notOne(coded('problem.fingerprint.noRows'))
+  if (rows.length === 0) throw problems.notAFingerprint(coded('problem.fingerprint.noRows'))
   return new Map(
     rows.map(({ Chain = '', Link = '', Hash = '' }, nth) => {
       if (!/^[\w-]{1,40}$/.test(Chain) || !/^[1-9]\d*$/.test(Link) || !/^[0-9a-f]{64}$/.test(Hash))
-        throw notOne(coded('problem.fingerprint.row', { row: nth + 1 }))
+        throw problems.notAFingerprint(coded('problem.fingerprint.row', { row: nth + 1 }))
       return [Chain, { seq: Number(Link), hash: Hash }]
     }),
   )
 }
-
-const notOne = (detail: Coded) =>
-  new Problem(422, 'not-a-fingerprint', coded('problem.thisIsNotAFingerprint'), {
-    detail,
-  })

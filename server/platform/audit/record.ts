@@ -60,6 +60,6 @@ async function keep(deps: Deps, actor: Actor, happening: Happening) {
       claimId: claimId ?? null,
       details: details ?? {},
     })
-    await changed(deps, { code, actor, candidateId, applicationId, vacancyId })
+    await changed(deps, { code, actor, candidateId, applicationId, vacancyId, about, values, details })
   })
 }

@@ -1,8 +1,7 @@
 import { randomBytes } from 'node:crypto'
 import type { Context } from 'koa'
-import { coded } from '#core/words/say'
 import type { Deps } from '../deps'
-import { Problem } from '../errors/problems'
+import { problems } from './problems'
 
 type Ours = Pick<Deps, 'config' | 'vault'>
 
@@ -65,6 +64,5 @@ export function formValue(ctx: Context, ours: Ours, session = readCookie(ctx, ou
 
 export function requireOurPage(ctx: Context, ours: Ours) {
   const holder = readCookie(ctx, ours, 'session') ?? readCookie(ctx, ours, 'visitor')
-  if (!holder || ctx.get('X-Probatum-Form') !== ours.vault.sign('form', holder))
-    throw new Problem(403, 'stale-page', coded('problem.thisPageIsOutOf'))
+  if (!holder || ctx.get('X-Probatum-Form') !== ours.vault.sign('form', holder)) throw problems.stalePage()
 }

@@ -1,7 +1,6 @@
 import { QueryTypes } from 'sequelize'
-import { coded } from '#core/words/say'
 import type { Deps } from '../deps'
-import { Problem } from '../errors/problems'
+import { problems } from './problems'
 
 /** So many within so many seconds; what was counted leaks away evenly, so that waiting always helps. */
 export type Limit = { most: number; seconds: number }
@@ -26,7 +25,7 @@ export async function countAttempt(deps: Deps, bucket: string, { most, seconds }
   const over = Number(row?.level ?? 0) - most
   if (over <= 0) return
   const minutes = Math.max(1, Math.ceil((over * seconds) / most / 60))
-  throw new Problem(429, 'too-many-attempts', coded('problem.tooManyAttempts', { count: minutes }))
+  throw problems.tooManyAttempts(minutes)
 }
 
 /** Counts a mail to an address that whoever asks has typed: nobody else's mailbox is filled from here, whichever way. */

@@ -1,8 +1,7 @@
 import type { Context, Next } from 'koa'
 import { documentLimits } from '#core/pages/limits'
-import { coded } from '#core/words/say'
 import type { Deps } from '../deps'
-import { Problem } from '../errors/problems'
+import { problems } from './problems'
 
 /** So slowly a file may come from a hut: 16 kB a second. */
 const bytesPerMs = 16
@@ -25,7 +24,7 @@ export async function inTime<T>(ctx: Context, deps: Pick<Deps, 'config'>, readin
     timer = setTimeout(
       () => {
         ctx.set('Connection', 'close')
-        fail(new Problem(408, 'too-slow', coded('problem.thatDidNotArriveIn')))
+        fail(problems.tooSlow())
       },
       patienceFor(ctx, deps),
     )

@@ -7,16 +7,16 @@ import { QueryTypes } from 'sequelize'
 import type { Endpoint } from '#contract/endpoint'
 import { mayCall } from '#contract/roles'
 import { documentLimits } from '#core/pages/limits'
-import { coded } from '#core/words/say'
 import { currentClock } from '../clock'
 import { inTransaction } from '../database/connection'
 import { readingApart } from '../database/rows'
 import { type Account, type Actor, type Deps, isStaff } from '../deps'
-import { conflict, notAllowed, Problem, signInFirst } from '../errors/problems'
+import { notAllowed, signInFirst } from '../errors/problems'
 import type { Route } from './bind'
 import type { Callers, OpenSession } from './callers'
 import { type CookieName, formValue, readCookie, requireOurPage, writeCookie } from './cookies'
 import { inTime } from './patience'
+import { problems } from './problems'
 import { faultsOfReply, requireShape } from './validate'
 
 const jsonLimit = 512 * 1024
@@ -77,15 +77,13 @@ const sessionMs = 14 * dayMs
 
 /** A role that signs in with a second factor does nothing before it is set up. */
 function requireFactors(endpoint: Endpoint, { codesOn }: OpenSession, needed: boolean) {
-  if (!codesOn && !endpoint.beforeCodes && needed)
-    throw new Problem(403, 'codes-first', coded('problem.yourRoleSignsInWithOne'))
+  if (!codesOn && !endpoint.beforeCodes && needed) throw problems.codesFirst()
 }
 
 /** Acts about money and exports want the password once more. */
 function requirePassword({ passwordAgain }: Endpoint, { account, confirmed }: OpenSession, body: unknown) {
   const asks = typeof passwordAgain === 'object' ? passwordAgain.with in (body as object) : passwordAgain
-  if (asks && !confirmed && isStaff(account))
-    throw new Problem(403, 'password-again', coded('problem.giveYourPasswordOnceMore'))
+  if (asks && !confirmed && isStaff(account)) throw problems.passwordAgain()
 }
 
 /** What an endpoint gives whose reply is a file. */
@@ -134,7 +132,7 @@ async function bytesOf(ctx: Context): Promise<Buffer> {
     return await rawBody(ctx.req, { limit: uploadLimit, length: ctx.request.length })
   } catch (error) {
     if ((error as { type?: string }).type !== 'entity.too.large') throw error
-    throw new Problem(413, 'file-too-large', coded('problem.theFileIsLargerThan'))
+    throw problems.fileTooLarge()
   }
 }
 
@@ -142,23 +140,20 @@ async function jsonOf(ctx: Context): Promise<unknown> {
   if (ctx.request.length === 0) return {}
   const text = await rawBody(ctx.req, { limit: jsonLimit, length: ctx.request.length, encoding: 'utf8' }).catch(
     (error: { type?: string }) => {
-      throw error.type === 'entity.too.large'
-        ? new Problem(413, 'too-large', coded('problem.thatIsMoreThanCan'))
-        : error
+      throw error.type === 'entity.too.large' ? problems.tooLarge() : error
     },
   )
   if (text === '') return {}
   try {
     return JSON.parse(text)
   } catch {
-    throw new Problem(400, 'not-json', coded('problem.theBodyIsNotJson'))
+    throw problems.notJson()
   }
 }
 
 function onceKeyOf(ctx: Context): string {
   const key = ctx.get('Idempotency-Key')
-  if (key.length < 8 || key.length > 80)
-    throw new Problem(400, 'key-missing', coded('problem.thisNeedsAnIdempotencyKey'))
+  if (key.length < 8 || key.length > 80) throw problems.keyMissing()
   return key
 }
 
@@ -197,14 +192,14 @@ async function once(
       { replacements, type: QueryTypes.SELECT },
     )
     if (earlier && (earlier.bodyHash !== bodyHash || earlier.endpoint !== replacements.endpoint))
-      throw conflict('key-used', coded('problem.thisKeyWasUsedFor'))
+      throw problems.keyUsed()
     if (earlier?.reply) return typeof earlier.reply === 'string' ? JSON.parse(earlier.reply) : earlier.reply
     const [, taken] = await deps.sequelize.query(
       `UPDATE idempotency_keys SET holder = :holder, createdAt = :now
        WHERE actor = :who AND idempotencyKey = :key AND reply IS NULL AND createdAt < :long`,
       { replacements: { ...replacements, long: new Date(now.getTime() - heldMs) }, type: QueryTypes.UPDATE },
     )
-    if (taken === 0) throw conflict('under-way', coded('problem.thisIsBeingDoneAlready'))
+    if (taken === 0) throw problems.underWay()
   }
   const reply = await run().catch(async (error: unknown) => {
     if (!transaction) await deps.sequelize.query(`DELETE FROM idempotency_keys WHERE ${mine}`, { replacements })

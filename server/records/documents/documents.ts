@@ -1,11 +1,11 @@
 import { v7 as uuid } from 'uuid'
 import type { DocumentLine } from '#contract/claims'
 import type { PaperPart } from '#core/papers/papers'
-import { coded } from '#core/words/say'
 import { compareAndSet } from '../../platform/database/compareAndSet'
 import { rowsOf } from '../../platform/database/rows'
 import type { Deps } from '../../platform/deps'
-import { changedMeanwhile, conflict, notFound, requireVersion } from '../../platform/errors/problems'
+import { changedMeanwhile, notFound, requireVersion } from '../../platform/errors/problems'
+import { problems } from '../problems'
 import type { KeptFile } from './inspect'
 import { Document } from './model'
 
@@ -23,7 +23,7 @@ export async function addDocument(deps: Deps, about: About, what: WhatItIs, file
     where: { candidateId: about.candidateId, sha256, state: ['to look at', 'seen'] },
   })
   const here = twins.find(({ claimId }) => claimId === about.claimId)
-  if (here) throw conflict('same-bytes', coded('problem.thisFileIsAlreadyHere', { fileName: here.fileName }))
+  if (here) throw problems.sameBytes(here.fileName)
   if (what.translationOf) {
     const original = await Document.findOne({ where: { id: what.translationOf, claimId: about.claimId } })
     if (!original) throw notFound()
@@ -76,8 +76,7 @@ export async function markSeen(
 ): Promise<Document> {
   const document = await documentById(id)
   requireVersion(version, document.version)
-  if (document.state !== 'to look at' && document.state !== 'sent back')
-    throw conflict('already-seen', coded('problem.thisDocumentHasBeenLooked'))
+  if (document.state !== 'to look at' && document.state !== 'sent back') throw problems.alreadySeen()
   return compareAndSet(document, version, {
     state: 'seen',
     reads,
@@ -96,7 +95,7 @@ export async function takeAlong(claimId: string, credentialVersion: number) {
 
 export async function markUnseen(id: string): Promise<Document> {
   const document = await documentById(id)
-  if (document.state !== 'seen') throw conflict('not-seen', coded('problem.thisDocumentHasNotBeen'))
+  if (document.state !== 'seen') throw problems.notSeen()
   return compareAndSet(document, document.version, { state: 'to look at', seenBy: null, seenAt: null })
 }
 
@@ -113,7 +112,7 @@ export async function replaceSentBack(claimId: string, part: Document['part']) {
 
 export async function removeUnseen(id: string) {
   const document = await documentById(id)
-  if (document.state !== 'to look at') throw conflict('already-seen', coded('problem.somebodyHasLookedAtThis'))
+  if (document.state !== 'to look at') throw problems.lookedAtMeanwhile()
   const gone = await Document.destroy({ where: { id, version: document.version, state: 'to look at' } })
   if (gone === 0) throw changedMeanwhile()
 }

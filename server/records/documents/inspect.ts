@@ -2,10 +2,10 @@ import { readFile, stat } from 'node:fs/promises'
 import { type FileTypeResult, fileTypeFromBuffer, fileTypeFromFile } from 'file-type'
 import { parseBuffer, parseFile } from 'music-metadata'
 import { documentLimits, videoLimits } from '#core/pages/limits'
-import { type Coded, coded } from '#core/words/say'
+import { coded } from '#core/words/say'
 import type { Deps } from '../../platform/deps'
-import { Problem } from '../../platform/errors/problems'
 import { inGuardedThread } from '../../platform/jobs/threads'
+import { problems } from '../problems'
 import { keepBytes } from './bytes'
 import type { Found, Given } from './lookThrough'
 
@@ -33,7 +33,7 @@ export type GivenFile = Buffer | string
  */
 export async function takeFile(deps: Deps, file: GivenFile, videoSeconds?: number): Promise<KeptFile> {
   const size = typeof file === 'string' ? (await stat(file)).size : file.length
-  if (size === 0) throw refused('empty-file', coded('problem.empty-file'), coded('problem.empty-file.do'))
+  if (size === 0) throw problems.unfitFile('empty-file', coded('problem.empty-file'), coded('problem.empty-file.do'))
   const kind = await (typeof file === 'string' ? fileTypeFromFile(file) : fileTypeFromBuffer(file))
   const { bytes = file, ...inspected } =
     videoSeconds === undefined
@@ -50,7 +50,7 @@ async function inspectPaper(
 ): Promise<Inspected & { bytes: Buffer }> {
   const mediaType = papers.find((type) => type === kind?.mime)
   if (!mediaType)
-    throw refused(
+    throw problems.unfitFile(
       'wrong-kind',
       coded('problem.wrong-kind'),
       kind
@@ -58,13 +58,13 @@ async function inspectPaper(
         : coded('problem.wrong-kind.neither'),
     )
   if (size > documentLimits.bytes)
-    throw refused('file-too-large', coded('problem.file-too-large'), coded('problem.file-too-large.do'))
+    throw problems.unfitFile('file-too-large', coded('problem.file-too-large'), coded('problem.file-too-large.do'))
   const bytes = typeof file === 'string' ? await readFile(file) : file
   const looked = await lookThrough({ bytes, mediaType })
   // Where it unfolds too far, and where time or memory ran out.
   if (looked === 'too much')
-    throw refused('too-much-inside', coded('problem.too-much-inside'), coded('problem.too-much-inside.do'))
-  if ('refused' in looked) throw refused(looked.refused, looked.words, looked.detail)
+    throw problems.unfitFile('too-much-inside', coded('problem.too-much-inside'), coded('problem.too-much-inside.do'))
+  if ('refused' in looked) throw problems.unfitFile(looked.refused, looked.words, looked.detail)
   return { mediaType, pages: looked.pages, seconds: null, bytes: looked.bytes ? Buffer.from(looked.bytes) : bytes }
 }
 
@@ -82,7 +82,7 @@ async function inspectVideo(
 ): Promise<Inspected> {
   const mediaType = videos.find((type) => type === kind?.mime)
   if (!mediaType)
-    throw refused(
+    throw problems.unfitFile(
       'wrong-kind',
       coded('problem.wrong-kind.video'),
       kind
@@ -90,7 +90,7 @@ async function inspectVideo(
         : coded('problem.wrong-kind.neitherVideo'),
     )
   if (size > videoLimits.bytes)
-    throw refused('file-too-large', coded('problem.video-too-large'), coded('problem.video-too-large.do'))
+    throw problems.unfitFile('file-too-large', coded('problem.video-too-large'), coded('problem.video-too-large.do'))
   const reading =
     typeof file === 'string'
       ? parseFile(file, { duration: true })
@@ -99,11 +99,10 @@ async function inspectVideo(
     ({ format }) => format.duration,
     () => undefined,
   )
-  if (!duration) throw refused('broken-video', coded('problem.broken-video'), coded('problem.broken-video.do'))
+  if (!duration)
+    throw problems.unfitFile('broken-video', coded('problem.broken-video'), coded('problem.broken-video.do'))
   const seconds = Math.round(duration)
   if (seconds > most)
-    throw refused('too-long', coded('problem.too-long', { seconds, most }), coded('problem.too-long.do'))
+    throw problems.unfitFile('too-long', coded('problem.too-long', { seconds, most }), coded('problem.too-long.do'))
   return { mediaType, pages: 1, seconds }
 }
-
-const refused = (code: string, words: Coded, detail: Coded) => new Problem(422, code, words, { detail })

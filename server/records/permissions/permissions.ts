@@ -3,12 +3,13 @@ import { PDFDocument } from 'pdf-lib'
 import { v7 as uuid } from 'uuid'
 import { isOwnName } from '#core/comparison/names'
 import { writeMomentAt } from '#core/dates/zoned'
-import { coded, say } from '#core/words/say'
+import { say } from '#core/words/say'
 import { rowsOf } from '../../platform/database/rows'
 import type { Deps } from '../../platform/deps'
-import { conflict, invalidField } from '../../platform/errors/problems'
+import { invalidField } from '../../platform/errors/problems'
 import { sheetPdf } from '../../platform/pdf/sheetPdf'
 import { keepBytes } from '../documents/bytes'
+import { problems } from '../problems'
 import { Permission } from './model'
 import { permissionText, permissionVersion } from './text'
 
@@ -39,7 +40,7 @@ export async function signPermission(
   person: { name: string; reference: string },
   { fullName: typed, drawing }: Signature,
 ): Promise<Permission> {
-  if (await permissionOf(applicationId)) throw conflict('already-signed', coded('problem.thisIsSignedAlready'))
+  if (await permissionOf(applicationId)) throw problems.alreadySigned()
   const fullName = drawing ? person.name : typed
   if (!drawing && (typed.length < 3 || !isOwnName(person.name, typed)))
     throw invalidField('/body/fullName', say('problem.typeYourFullNameAs', { name: person.name }))

@@ -3,14 +3,15 @@ import { Op, QueryTypes } from 'sequelize'
 import { v7 as uuid } from 'uuid'
 import type { DryRunState } from '#contract/dryRuns'
 import type { Change } from '#core/rules/effect'
-import { coded, say } from '#core/words/say'
+import { say } from '#core/words/say'
 import { recordEvent } from '../../platform/audit/record'
 import type { Account, Deps } from '../../platform/deps'
-import { conflict, notFound } from '../../platform/errors/problems'
+import { notFound } from '../../platform/errors/problems'
 import { queueJob } from '../../platform/jobs/queue'
 import { inProgress } from '../../records/applications/find'
 import { DryRun, DryRunRow } from '../../records/rules/model'
 import { draftOf } from '../../records/rules/versions'
+import { problems } from '../problems'
 
 type Owner = { id: string; title: string; rulesVersion: number }
 
@@ -19,7 +20,7 @@ const page = 50
 /** Begins to compute what the rules being edited would change. It goes on by itself and can be found again. */
 export async function startDryRun(deps: Deps, actor: Account, owner: Owner) {
   const draft = await draftOf(owner.id, owner.rulesVersion)
-  if (!draft.changed) throw conflict('nothing-changed', coded('problem.theseRulesSayWhatIs'))
+  if (!draft.changed) throw problems.nothingToTry()
   const id = uuid()
   await DryRun.create({
     id,

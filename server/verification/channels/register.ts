@@ -1,11 +1,10 @@
 import { v7 as uuid } from 'uuid'
 import { isActive } from '#core/hiring/stages'
-import { coded } from '#core/words/say'
 import { recordEvent } from '../../platform/audit/record'
 import { compareAndSet } from '../../platform/database/compareAndSet'
 import { inTransaction } from '../../platform/database/connection'
 import type { Account, Deps } from '../../platform/deps'
-import { conflict, notFound, Problem } from '../../platform/errors/problems'
+import { notFound } from '../../platform/errors/problems'
 import { type RegisterEntry, RegisterSilent } from '../../platform/outside/registers'
 import { candidateWithMail } from '../../records/accounts/candidate'
 import { sentApplication } from '../../records/applications/find'
@@ -14,15 +13,16 @@ import { claimById } from '../../records/enquiries/load'
 import { Enquiry } from '../../records/enquiries/model'
 import { claimedStatement } from '../../records/enquiries/statement'
 import { Source } from '../../records/sources/model'
+import { problems } from '../problems'
 
 /** Looks a licence or certificate up in its issuer's register. What it says is kept as a reply, to be compared and decided on. */
 export async function askRegister(deps: Deps, actor: Account, claimId: string, applicationId: string) {
   const claim = await claimById(claimId)
   const application = await sentApplication(applicationId)
   if (application.candidateId !== claim.candidateId) throw notFound()
-  if (!isActive(application)) throw conflict('ended', coded('problem.thisApplicationHasEndedNobody'))
+  if (!isActive(application)) throw problems.ended()
   const source = claim.sourceId ? await Source.findByPk(claim.sourceId) : null
-  if (!source?.register || !claim.number) throw conflict('no-register', coded('problem.thereIsNoRegisterTo'))
+  if (!source?.register || !claim.number) throw problems.noRegister()
   // The register is asked before the transaction begins: nobody waits in the database for somebody outside.
   const entry = await ask(deps, source.register, claim.number)
   await inTransaction(deps.sequelize, () => keepEntry(deps, actor, { claimId, applicationId, source, entry }))
@@ -33,8 +33,7 @@ async function ask(deps: Deps, register: string, number: string): Promise<Regist
   try {
     return await deps.registers.lookUp(register, number)
   } catch (error) {
-    if (error instanceof RegisterSilent)
-      throw new Problem(502, 'register-silent', coded('problem.theRegisterDoesNotAnswer'))
+    if (error instanceof RegisterSilent) throw problems.registerSilent()
     throw error
   }
 }

@@ -1,0 +1,39 @@
+import type { Deps } from '#server/platform/deps'
+import { claimedStatement } from '#server/records/enquiries/statement'
+import { credentialDetails, studyDetails } from './claims'
+import type { PersonPlan } from './plan'
+import { sources } from './sources'
+import { fullName, type World } from './world'
+
+/** Fills the registers of licensing bodies and universities with what they hold. */
+export function registerOf(world: World, plan: PersonPlan) {
+  const enter = (sourceKey: string, number: string, fields: Record<string, string>) => {
+    const register = sources.find(({ key }) => key === sourceKey)?.register
+    if (!register) return
+    // Whoever has two files is registered once.
+    world.registers[register] = {
+      [number.replace(/[\s.-]/g, '').toUpperCase()]: { fields },
+      ...world.registers[register],
+    }
+  }
+  const person = { name: fullName(plan), born: plan.born }
+  for (const study of plan.studies)
+    enter(study.source, study.number, claimedStatement(studyDetails(world, study), person))
+  for (const credential of plan.credentials) {
+    if (credential.registered === 'absent') continue
+    const fields = claimedStatement(credentialDetails(world, credential), person)
+    enter(
+      credential.source,
+      credential.number,
+      credential.registered === 'other name' ? { ...fields, name: 'Tadeusz Wrona', born: '1979-01-02' } : fields,
+    )
+  }
+}
+
+/** While loading, registers answer from the world itself; the stand-in may not be up yet. */
+export const registersOf = (world: World): Deps['registers'] => ({
+  lookUp: async (register, number) => {
+    const entry = world.registers[register]?.[number.replace(/[\s.-]/g, '').toUpperCase()]
+    return entry ? { found: true, fields: entry.fields, standing: { state: 'good' } } : { found: false }
+  },
+})
