@@ -1,5 +1,5 @@
 import { type Static, Type } from '@sinclair/typebox'
-import { stages } from '#core/hiring/stages'
+import { isSent, stages } from '#core/hiring/stages'
 import { queues } from './desk'
 import { endpoint } from './endpoint'
 import { InLanguages } from './messages'
@@ -9,7 +9,7 @@ const staff = ['coordinator', 'assessor', 'hiring manager', 'administrator'] as 
 const desk = ['coordinator', 'administrator'] as const
 
 export const eligibilities = ['yes', 'no', 'undecided'] as const
-export const sentStages = stages.filter((stage) => stage !== 'being written')
+export const sentStages = stages.filter((stage) => isSent({ stage }))
 export const tableOrders = ['slack', 'sent', 'score', 'name'] as const
 const yes = oneOf(['yes'] as const)
 

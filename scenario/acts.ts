@@ -21,7 +21,7 @@ import { seeDocument, sendDocumentBack } from '#server/verification/documents'
 import { raiseEnquiry } from '#server/verification/raiseEnquiry'
 import { replyToEnquiry } from '#server/verification/reply'
 import { printedOn } from './claims'
-import type { Act, ActName, PersonPlan } from './plan'
+import type { Act, ActName, ActNamed, PersonPlan } from './plan'
 import { registersOf } from './registers'
 import { shifted, type World } from './world'
 
@@ -35,13 +35,8 @@ export type Scene = {
   deps: Deps
 }
 
-/** The kinds of act, by the word that names each. */
-type ActNamed = {
-  [Name in ActName]: Extract<Act, Record<Name, unknown>>
-}
-
 /** How each kind of act is done. Whoever adds one to the plan is asked for it here. */
-const performances: { [Name in ActName]: (scene: Scene, act: ActNamed[Name]) => Promise<unknown> } = {
+const performances: { [Name in ActName]: (scene: Scene, act: ActNamed<Name>) => Promise<unknown> } = {
   see: async (scene, act) => {
     const view = await viewOf(claimOf(scene, act.see))
     const document = view.documents.find(({ state }) => state === 'to look at')
@@ -108,7 +103,7 @@ function claimOf({ claimIds, plan }: Scene, key: string): string {
 }
 
 /** A correction the candidate made after sending: the job ended earlier than first said. */
-async function correctEnd(scene: Scene, { shorten, to }: ActNamed['shorten']) {
+async function correctEnd(scene: Scene, { shorten, to }: ActNamed<'shorten'>) {
   const claimId = claimOf(scene, shorten)
   const { details, version } = await viewOf(claimId)
   if (details.kind !== 'work') throw new Error('only jobs are shortened')
@@ -117,7 +112,7 @@ async function correctEnd(scene: Scene, { shorten, to }: ActNamed['shorten']) {
   await within(scene, () => changeClaim(scene.deps, scene.actor, claimId, version, shortened))
 }
 
-async function answer(scene: Scene, act: ActNamed['answer']) {
+async function answer(scene: Scene, act: ActNamed<'answer'>) {
   const { world, deps } = scene
   const claimId = claimOf(scene, act.answer)
   const enquiry = await Enquiry.findOne({ where: { claimId, state: 'open' }, rejectOnEmpty: true })
@@ -144,7 +139,7 @@ async function answer(scene: Scene, act: ActNamed['answer']) {
   )
 }
 
-async function sit(scene: Scene, { check: right }: ActNamed['check']) {
+async function sit(scene: Scene, { check: right }: ActNamed<'check'>) {
   const { actor, applicationId, deps } = scene
   const { id } = await within(scene, () => beginSitting(deps, actor, applicationId, 'isolation'))
   const bank = new Map((await bankOf('isolation')).map((question) => [question.id, question]))

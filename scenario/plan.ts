@@ -35,38 +35,34 @@ export type CredentialPlan = {
 }
 
 /** What is done with one of the claims, which are counted through studies, jobs and credentials in this order. */
-export type Act =
-  | { day: number; see: string }
-  | { day: number; sendBack: string; reason: string }
-  | { day: number; ask: string }
-  | {
-      day: number
-      answer: string
-      differs?: Record<string, string>
-      cannotSay?: string[]
-      unknown?: true
-      note?: string
-      by?: string
-    }
-  | { day: number; register: string }
-  | {
-      day: number
-      decide: string
-      as: 'confirmed' | 'confirmed with a note' | 'contradicted' | 'unconfirmable'
-      note?: string
-    }
-  | { day: number; check: number }
-  | { day: number; pass: 'shortlist' | 'offer' | 'start' }
-  | { day: number; waive: string; reason: string }
-  | { day: number; accept: true }
-  | { day: number; acknowledge: string }
-  | { day: number; shorten: string; to: string }
-
-/** The words that name the kinds of act. */
-export type ActName = Exclude<
-  Act extends infer One ? keyof One : never,
-  'day' | 'reason' | 'differs' | 'cannotSay' | 'unknown' | 'note' | 'by' | 'as' | 'to'
->
+type Acts = {
+  see: { see: string }
+  sendBack: { sendBack: string; reason: string }
+  ask: { ask: string }
+  answer: {
+    answer: string
+    differs?: Record<string, string>
+    cannotSay?: string[]
+    unknown?: true
+    note?: string
+    by?: string
+  }
+  register: { register: string }
+  decide: {
+    decide: string
+    as: 'confirmed' | 'confirmed with a note' | 'contradicted' | 'unconfirmable'
+    note?: string
+  }
+  check: { check: number }
+  pass: { pass: 'shortlist' | 'offer' | 'start' }
+  waive: { waive: string; reason: string }
+  accept: { accept: true }
+  acknowledge: { acknowledge: string }
+  shorten: { shorten: string; to: string }
+}
+export type ActName = keyof Acts
+export type ActNamed<Name extends ActName> = { day: number } & Acts[Name]
+export type Act = { [Name in ActName]: ActNamed<Name> }[ActName]
 
 export type PersonPlan = {
   given: string

@@ -64,6 +64,10 @@ export const isWithdrawn = ({ stage }: Staged): boolean => stage === 'withdrawn'
 export const isUndecided = ({ stage }: Staged): boolean => standings[stage].undecided === true
 export const nextGateOf = ({ stage }: Staged): Gate | null => standings[stage].nextGate
 
+/** Whether no offer has been made yet. */
+export const isBeforeOffer = ({ stage }: Staged): boolean =>
+  ['shortlist', 'offer'].includes(standings[stage].nextGate ?? '')
+
 /** The stages the desk works on, for a question to the database. */
 export const activeStages = stages.filter((stage) => isActive({ stage }))
 

@@ -1,5 +1,6 @@
 import { UniqueConstraintError } from 'sequelize'
 import { v7 as uuid } from 'uuid'
+import { isWithdrawn } from '#core/hiring/stages'
 import { recordEvent } from '../platform/audit/record'
 import { lockOf } from '../platform/database/connection'
 import type { Account, Deps } from '../platform/deps'
@@ -18,7 +19,7 @@ export async function beginApplication(deps: Deps, actor: Account, slug: string)
   const vacancy = await vacancyBySlug(slug)
   const candidate = await candidateOf(deps, actor)
   const earlier = await newestFor(candidate.id, vacancy.id)
-  if (earlier && earlier.stage !== 'withdrawn') return { id: earlier.id }
+  if (earlier && !isWithdrawn(earlier)) return { id: earlier.id }
   if (!isOpen(vacancy, deps.clock.now())) throw problems.closed()
   const now = deps.clock.now()
   const { form } = await rulesOfVacancy(vacancy)

@@ -1,6 +1,6 @@
 import { type Answers, faultOf, isEmpty } from '#core/form/answer'
 import { type Form, type Question, questionKeyOf, questionsOf, titlesFrom } from '#core/form/form'
-import { isSent } from '#core/hiring/stages'
+import { isSent, isWithdrawn } from '#core/hiring/stages'
 import { type Rules, requirementsIn } from '#core/rules/rules'
 import { answerFaultWords } from '#core/words/form'
 import { say } from '#core/words/say'
@@ -75,7 +75,7 @@ export async function saveAnswers(deps: Deps, actor: Account, id: string, { vers
 /** After sending only contact details can be changed, what the desk has opened again, and what a later gate still asks. */
 async function requireChangeable(application: Application, rules: Rules, keys: readonly string[]) {
   const open = await changeableKeys(rules.form, application)
-  if (application.stage !== 'withdrawn' && keys.every((key) => open.has(key))) return
+  if (!isWithdrawn(application) && keys.every((key) => open.has(key))) return
   const asked = await stillAsked(application, { rules, requirements: requirementsIn(rules) })
   if (!keys.every((key) => open.has(key) || asked.has(questionKeyOf(key)))) throw problems.alreadySent()
 }

@@ -1,7 +1,7 @@
 import type { Status } from '#contract/applications'
 import { writeWhen } from '#core/dates/write'
 import { questionsOf } from '#core/form/form'
-import { isActive, isDraft, nextGateOf } from '#core/hiring/stages'
+import { hasEnded, isActive, isCleared, isDraft, isWithdrawn, nextGateOf, type Stage } from '#core/hiring/stages'
 import { openAt } from '#core/requirements/evaluate'
 import { type Gate, gates, type Outcome, type Step } from '#core/requirements/requirement'
 import { outcomeWords } from '#core/words/requirements'
@@ -47,7 +47,7 @@ export async function readStatus(deps: Deps, actor: Account, id: string): Promis
   const names = await namesFor(rules)
   const nameOf = (key: string) => names[key] ?? key
   const trail = await trailOf({ candidateIds: await mergedWith(application.candidateId), applicationId: id })
-  const ended = ['withdrawn', 'declined', 'turned down', 'cleared'].includes(application.stage)
+  const ended = hasEnded(application) || isCleared(application)
   const afterSending = outcomes.filter(({ gate, steps }) => gate !== 'send' || steps.length > 0)
   const line = (outcome: Outcome) => ({ title: requirementTitle(outcome), why: outcomeWords(outcome, nameOf) })
   const theirs = ended ? [] : dueFromCandidate(readiness)
@@ -139,17 +139,26 @@ export async function readStatus(deps: Deps, actor: Account, id: string): Promis
       const text = eventWordsForCandidate(event)
       return text ? [{ at: event.at.toISOString(), text }] : []
     }),
-    again: application.stage === 'withdrawn' && isOpen(vacancy, deps.clock.now()) ? vacancy.slug : null,
+    again: isWithdrawn(application) && isOpen(vacancy, deps.clock.now()) ? vacancy.slug : null,
     today: deps.clock.today().toString(),
   }
 }
 
+/** Whose it is at stages the desk does not work on; at the others it goes by what is open. */
+const ballAt = {
+  'being written': 'status.withYouTheApplicationHas',
+  withdrawn: 'status.nobodyYouWithdrewThisApplication',
+  declined: 'status.nobodyYouDeclinedTheOffer',
+  'turned down': 'status.nobodyWeDecidedToGo',
+  cleared: 'status.allDoneSeeYouOn',
+  sent: null,
+  shortlisted: null,
+  offered: null,
+} as const satisfies Record<Stage, string | null>
+
 function ballOf({ stage }: Application, toDo: number, outcomes: readonly Outcome[]): string {
-  if (stage === 'being written') return say('status.withYouTheApplicationHas')
-  if (stage === 'withdrawn') return say('status.nobodyYouWithdrewThisApplication')
-  if (stage === 'declined') return say('status.nobodyYouDeclinedTheOffer')
-  if (stage === 'turned down') return say('status.nobodyWeDecidedToGo')
-  if (stage === 'cleared') return say('status.allDoneSeeYouOn')
+  const settled = ballAt[stage]
+  if (settled) return say(settled)
   if (toDo > 0) return say('status.withYouThingsToDo', { count: toDo })
   const gate = nextGateOf({ stage })
   const open = gate ? openAt(outcomes, gate) : []

@@ -1,4 +1,4 @@
-import { isActive, isDraft } from '#core/hiring/stages'
+import { isActive, isCleared, isDraft } from '#core/hiring/stages'
 import { recordEvent } from '../platform/audit/record'
 import { compareAndSet } from '../platform/database/compareAndSet'
 import type { Account, Actor, Deps } from '../platform/deps'
@@ -7,7 +7,7 @@ import { problems } from './problems'
 
 export async function withdraw(deps: Deps, actor: Account, id: string) {
   const application = await ownApplication(actor, id, { lock: true })
-  if (application.stage === 'cleared') throw problems.alreadyCleared()
+  if (isCleared(application)) throw problems.alreadyCleared()
   if (isDraft(application)) throw problems.notSent()
   if (!isActive(application)) throw problems.endedAlready()
   await compareAndSet(application, application.version, { stage: 'withdrawn', endedAt: deps.clock.now() })

@@ -1,6 +1,6 @@
 import type { File } from '#contract/desk'
 import type { Proof } from '#contract/verification'
-import { nextGateOf } from '#core/hiring/stages'
+import { isUndecided, nextGateOf } from '#core/hiring/stages'
 import { openAt, upToGate } from '#core/requirements/evaluate'
 import { firstLook } from '#core/requirements/firstLook'
 import type { ClaimFacts, Gate, Outcome, Requirement } from '#core/requirements/requirement'
@@ -166,7 +166,7 @@ export async function readFile(deps: Deps, actor: Account, id: string): Promise<
 /** Whether and how somebody reads an application: what its scores come to, and as whom they read it. */
 async function readerOf(deps: Deps, actor: Account, application: Application) {
   const [score, shown] = await Promise.all([scoreFor(application), shownTo(deps, actor, application.candidateId)])
-  return [score, { roles: actor.roles, shown, hidesName: score.hideNames && application.stage === 'sent' }] as const
+  return [score, { roles: actor.roles, shown, hidesName: score.hideNames && isUndecided(application) }] as const
 }
 
 /** What stands behind one claim of a file. Throws not-found. */

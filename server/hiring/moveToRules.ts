@@ -1,3 +1,4 @@
+import { nextGateOf } from '#core/hiring/stages'
 import { recordEvent } from '../platform/audit/record'
 import { compareAndSet } from '../platform/database/compareAndSet'
 import type { Account, Deps } from '../platform/deps'
@@ -24,7 +25,7 @@ export async function moveToRules(
     if (application.vacancyId !== vacancyId || application.rulesVersion === rulesVersion) continue
     const before = application.rulesVersion
     await compareAndSet(application, application.version, { rulesVersion })
-    if (application.stage === 'offered')
+    if (nextGateOf(application) === 'start')
       await OnboardingTask.bulkCreate(
         rules.onboarding.map((task) => ({ applicationId: id, ...task })),
         { ignoreDuplicates: true },

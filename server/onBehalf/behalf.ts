@@ -4,7 +4,7 @@ import type { beginFor as contract } from '#contract/behalf'
 import type { Input } from '#contract/endpoint'
 import { isEmpty } from '#core/form/answer'
 import { questionsOf } from '#core/form/form'
-import { isSent } from '#core/hiring/stages'
+import { isSent, isWithdrawn } from '#core/hiring/stages'
 import { say } from '#core/words/say'
 import { newLink, readLink, takeLink } from '../accounts/links'
 import { hashOfNewPassword } from '../accounts/password'
@@ -41,7 +41,7 @@ export async function beginFor(deps: Deps, actor: Actor, given: Input<typeof con
   const account = await accountOfCandidate(candidate.id)
   const theirs = account.confirmedAt !== null
   const applied = await applicationsOf(candidate.id)
-  if (applied.some(({ vacancyId, stage }) => vacancyId === vacancy.id && stage !== 'withdrawn'))
+  if (applied.some((one) => one.vacancyId === vacancy.id && !isWithdrawn(one)))
     throw problems.appliedAlready(account.name)
   const { id } = await beginApplication(
     deps,

@@ -1,4 +1,4 @@
-import { isActive } from '#core/hiring/stages'
+import { isActive, isCleared, isDraft } from '#core/hiring/stages'
 import { boundBy, type KeptApplication, keepingsOf } from '#core/privacy/retention'
 import { keepingWords } from '#core/words/retention'
 import type { Account, Deps } from '../platform/deps'
@@ -26,8 +26,8 @@ function stateOf({
   endedAt,
   targetStart,
 }: Application): Pick<KeptApplication, 'state' | 'day'> {
-  if (stage === 'being written') return { state: 'not sent', day: dayOf(savedAt) }
-  if (stage === 'cleared') return { state: 'cleared', day: targetStart }
+  if (isDraft({ stage })) return { state: 'not sent', day: dayOf(savedAt) }
+  if (isCleared({ stage })) return { state: 'cleared', day: targetStart }
   if (isActive({ stage })) return { state: 'under way', day: dayOf(sentAt ?? savedAt) }
   return { state: 'ended', day: dayOf(endedAt ?? savedAt) }
 }

@@ -1,14 +1,10 @@
-import { Temporal } from 'temporal-polyfill'
 import { type Queue, queues } from '#contract/desk'
 import { type Effect, effectsOf } from '#core/events/events'
-import { isActive, isSent, isUndecided, nextGateOf } from '#core/hiring/stages'
-import { credentialKind } from '#core/requirements/catalogue'
-import { openAt } from '#core/requirements/evaluate'
+import { isActive, isCleared, isSent, isUndecided } from '#core/hiring/stages'
 import { firstLook } from '#core/requirements/firstLook'
-import type { Outcome, Step } from '#core/requirements/requirement'
+import type { Outcome } from '#core/requirements/requirement'
 import { validityOn } from '#core/validity/validity'
-import { isKnown, type Key } from '#core/words/say'
-import type { StoredGiven, StoredText, StoredValue } from '#core/words/stored'
+import type { StoredValue } from '#core/words/stored'
 import type { Change } from '../platform/changes'
 import { lockOf } from '../platform/database/connection'
 import type { Deps } from '../platform/deps'
@@ -21,6 +17,7 @@ import { writtenToUsAmong } from '../records/mails/waiting'
 import { refusedAmong } from '../records/messages/refused'
 import { type scoreFor, scoresFor } from '../records/scoring/find'
 import { vacancyById } from '../records/vacancies/vacancies'
+import { fadingOfCleared, leadDaysOf, queueReasons, titleOf } from './queues'
 import { type Readiness, readinessOfAll } from './readiness'
 
 const mostMarks = 6
@@ -130,7 +127,7 @@ function summaryRow(
         scoresAwaited: scored.waiting,
         duplicates,
       })
-    : application.stage === 'cleared'
+    : isCleared(application)
       ? fadingOfCleared(readiness)
       : {}
   return {
@@ -183,126 +180,6 @@ const changesSince = (sent: Application['answers'] | undefined, now: Application
 export function heldUpBy(outcome: Outcome): StoredValue {
   const source = 'source' in outcome.reason ? outcome.reason.source : undefined
   return source ? { list: [titleOf(outcome), source] } : titleOf(outcome)
-}
-
-const titleOf = ({ title, part, translations }: Outcome): StoredValue => ({
-  title,
-  ...(part ? { part } : {}),
-  ...(translations ? { translations } : {}),
-})
-
-/** What besides requirements puts somebody into a queue. */
-type Pressing = { changed: boolean; refused: boolean; wroteToUs: boolean; scoresAwaited: number; duplicates: boolean }
-
-/** In which queues a person is, each with why. */
-function queueReasons(
-  application: Application,
-  readiness: Readiness,
-  { changed, refused, wroteToUs, scoresAwaited, duplicates }: Pressing,
-): Partial<Record<Queue, StoredText>> {
-  const { outcomes, slack, facts } = readiness
-  const gate = nextGateOf(application)
-  const open = gate ? openAt(outcomes, gate) : []
-  const first = (which: (step: Step, outcome: Outcome) => boolean) =>
-    [...outcomes].sort(byUrgency).find((outcome) => outcome.steps[0] && which(outcome.steps[0], outcome))
-  const deskHas = first(({ who }, { reason }) => who === 'desk' || reason.code === 'offer-expired')
-  const verifying =
-    first(({ what }) => ['look', 'ask', 'compare', 'reply'].includes(what)) ??
-    first((_, { reason }) => reason.code === 'contradicted' || reason.code === 'unconfirmable')
-  const deskVerifies = first(({ who, what }) => who === 'desk' && ['look', 'ask', 'compare', 'decide'].includes(what))
-  const unread = facts.claims.find(({ enquiry, rung }) => enquiry === 'answered' && rung === 'asked')
-  const reply =
-    unread && !outcomes.some(({ reason }) => reason.code === 'reply-in')
-      ? stored('queue.compareReply', { claim: unread.label })
-      : undefined
-  const checking = first((_, { reason }) => reason.code.startsWith('check-') && reason.code !== 'check-passed')
-  const fading = fadingCredential(readiness)
-  const passable = gate !== null && open.length === 0
-  const waiting = outcomes.find(({ requirement }) => requirement === readiness.forecast.heldUpBy?.requirement)
-
-  const readyFor = gate && gate !== 'send' ? stored(`queue.readyFor.${gate}`) : undefined
-  const today =
-    reply ??
-    (refused ? stored('queue.mailRefused') : undefined) ??
-    (wroteToUs ? stored('queue.wroteToUs') : undefined) ??
-    (changed ? stored('queue.changed') : undefined) ??
-    (passable ? readyFor : undefined) ??
-    (deskHas ? briefly(deskHas) : slack < 0 && waiting ? briefly(waiting) : undefined)
-  const firstOpen = () => (passable ? readyFor : open[0] && briefly(open[0]))
-  const newcomer = () => {
-    if (duplicates) return stored('queue.secondFile')
-    if (scoresAwaited > 0) return stored('queue.scoresAwaited', { count: scoresAwaited })
-    return firstOpen() ?? stored('queue.new')
-  }
-  return {
-    ...(today ? { today } : {}),
-    ...(isUndecided(application) ? { applications: newcomer() } : {}),
-    ...(verifying || reply ? { verification: reply ?? briefly((deskVerifies ?? verifying)!) } : {}),
-    ...(checking ? { skills: briefly(checking) } : {}),
-    ...(fading ? { validity: fading } : {}),
-    ...(isActive(application) && !isUndecided(application) ? { hiring: firstOpen() ?? stored('queue.inHand') } : {}),
-  }
-}
-
-/** Who is cleared to start stays in sight: what lapses before, on or after the first day is still somebody's to see to. */
-function fadingOfCleared(readiness: Readiness): Partial<Record<Queue, StoredText>> {
-  const fading = fadingCredential(readiness)
-  if (!fading) return {}
-  const lapsed = readiness.facts.claims.some(
-    ({ term, credential }) =>
-      term && validityOn(readiness.facts.today, term, leadDaysOf(credential)).state === 'lapsed',
-  )
-  return { validity: fading, ...(lapsed ? { today: fading } : {}) }
-}
-
-const leadDaysOf = (credential: string | undefined) => credentialKind(credential ?? '')?.leadDays ?? 30
-
-/** What somebody has answered or contradicted comes first, then what has most left to do. */
-function byUrgency(a: Outcome, b: Outcome): number {
-  const settled = ({ reason }: Outcome) =>
-    Number(['reply-in', 'contradicted', 'unconfirmable', 'check-failed', 'offer-expired'].includes(reason.code))
-  return settled(b) - settled(a) || b.steps.length - a.steps.length
-}
-
-const stored = <Said extends Key>(code: Said, ...[values]: StoredGiven<Said>): StoredText =>
-  values === undefined ? { code } : { code, values }
-
-/** An open requirement in a few words: what it is and what is to be done. */
-function briefly(outcome: Outcome): StoredText {
-  const { reason, steps } = outcome
-  const code = `queue.reason.${reason.code}`
-  const step = steps[0] ? (`step.what.${steps[0].what}` as const) : 'queue.open'
-  return stored('queue.requirement', {
-    title: titleOf(outcome),
-    act: { code: isKnown(code) ? code : step },
-  })
-}
-
-function fadingCredential({ claims, facts, outcomes }: Readiness): StoredText | undefined {
-  const early = outcomes.find(({ reason }) => reason.code === 'lapses-early' || reason.code === 'validity-unknown')
-  if (early?.reason.code === 'lapses-early') {
-    const { claim, lastDay } = early.reason
-    if (Temporal.PlainDate.compare(facts.targetStart, facts.today) <= 0)
-      return stored(lastDay < facts.today.toString() ? 'queue.lapsed' : 'queue.lapses', {
-        claim,
-        day: { day: lastDay },
-      })
-    const after = facts.targetStart.until(Temporal.PlainDate.from(lastDay), { largestUnit: 'day' }).days
-    if (after > 0) return stored('queue.lapsesAfterStart', { claim, count: after })
-    return stored(after < 0 ? 'queue.lapsesBeforeStart' : 'queue.lapsesOnStart', { claim })
-  }
-  if (early) return briefly(early)
-  for (const claim of claims) {
-    const fact = facts.claims.find(({ id }) => id === claim.id)
-    if (!fact?.term) continue
-    const { state, lastDay } = validityOn(facts.today, fact.term, leadDaysOf(fact.credential))
-    if ((state === 'expiring' || state === 'lapsed') && lastDay)
-      return stored(state === 'lapsed' ? 'queue.lapsed' : 'queue.lapses', {
-        claim: fact.label,
-        day: { day: lastDay.toString() },
-      })
-  }
-  return undefined
 }
 
 /** The marks beside a name: the claims that requirements rest on, those that need care first. */

@@ -2,7 +2,7 @@ import type { Temporal } from 'temporal-polyfill'
 import { v7 as uuid } from 'uuid'
 import { addWorkingDays } from '#core/calendar/workingDays'
 import { fieldsOf } from '#core/comparison/fields'
-import { isActive } from '#core/hiring/stages'
+import { isActive, isBeforeOffer } from '#core/hiring/stages'
 import { type Coded, coded, say, sayCoded } from '#core/words/say'
 import { type StoredValue, sayStored } from '#core/words/stored'
 import { recordEvent } from '../platform/audit/record'
@@ -137,7 +137,7 @@ async function obstaclesOfClaim(claim: Claim, application: Application): Promise
     return [coded('enquiry.obstacle.confirmed')]
   if (details.kind === 'work') {
     if (details.mayAsk === 'never') return [coded('enquiry.obstacle.neverAsk')]
-    const beforeOffer = application.stage === 'sent' || application.stage === 'shortlisted'
+    const beforeOffer = isBeforeOffer(application)
     return details.mayAsk === 'after an offer' && beforeOffer ? [coded('enquiry.obstacle.afterOffer')] : []
   }
   const documents = await documentsOf([claim.id])

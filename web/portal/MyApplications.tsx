@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import { Link } from 'react-router'
+import { isDraft } from '#core/hiring/stages'
 import { say } from '#core/words/say'
 import { api } from '../api'
 import { Button } from '../ui/Button'
@@ -25,7 +26,7 @@ export function MyApplications() {
       )}
       <ul className="divide-y divide-line rounded-sheet border border-line bg-sheet empty:hidden">
         {data.map(({ id, title, place, stage, reference, ball, left, closesAt, timeZone }) => {
-          const writing = stage === 'being written'
+          const writing = isDraft({ stage })
           return (
             <li key={id} className="relative grid gap-1 p-4 hover:bg-sheet-2 sm:grid-cols-[1fr_auto]">
               <div>

@@ -1,6 +1,7 @@
 import { degrees, PDFDocument } from 'pdf-lib'
 import { v7 as uuid } from 'uuid'
 import { dayAt } from '#core/dates/zoned'
+import { isWithdrawn } from '#core/hiring/stages'
 import { type SplitPaper, splitScan } from '#core/tray/split'
 import { coded } from '#core/words/say'
 import type { StoredText } from '#core/words/stored'
@@ -119,7 +120,7 @@ async function judge({ config }: Deps, { sheet: number, doubtful }: SplitPaper) 
     const day = { day: dayAt(sheet.usedAt, config.timeZone).toString() }
     return { candidateId, why: { code: 'tray.sheetUsed', values: { ...values, day } } satisfies StoredText }
   }
-  if (application?.stage === 'withdrawn') return { candidateId, why: coded('tray.sheetWithdrawn', values) }
+  if (application && isWithdrawn(application)) return { candidateId, why: coded('tray.sheetWithdrawn', values) }
   if (!application || !awaitsPapers(application)) return { candidateId, why: coded('tray.sheetEnded', values) }
   if (!claim || claim.removedAt) return { candidateId, why: coded('tray.sheetClaimGone', values) }
   return { sheet, candidateId, why: null }

@@ -13,7 +13,7 @@ const mayWriteFor = ['coordinator', 'administrator']
 
 /** Who wrote an application down for its candidate, until it is sent. */
 export async function behalfOf({ onBehalf, candidateId, stage }: Application) {
-  if (!onBehalf || stage !== 'being written') return null
+  if (!onBehalf || isSent({ stage })) return null
   const { how, by, at } = onBehalf
   return { how, by, at, person: (await candidateById(candidateId))?.name ?? '' }
 }

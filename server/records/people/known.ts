@@ -1,5 +1,6 @@
 import { Op } from 'sequelize'
 import { type KnownPerson, keysOfPerson } from '#core/comparison/keys'
+import { isSent } from '#core/hiring/stages'
 import { Account, Candidate } from '../accounts/model'
 import { textAnswer } from '../applications/answers'
 import { applicationsOf } from '../applications/find'
@@ -58,7 +59,7 @@ export async function knownPeople(candidateIds: readonly string[]): Promise<Map<
  * @returns whether anything of it has changed
  */
 export async function refreshKeys(candidateId: string): Promise<boolean> {
-  const sent = (await applicationsOf(candidateId)).some(({ stage, onBehalf }) => stage !== 'being written' || onBehalf)
+  const sent = (await applicationsOf(candidateId)).some((application) => isSent(application) || application.onBehalf)
   const known = sent || (await importedAmong({ sequelize: CandidateKey.sequelize! }, [candidateId])).length > 0
   const person = known ? (await knownPeople([candidateId])).get(candidateId) : undefined
   const wanted = new Map((person ? keysOfPerson(person) : []).map((key) => [`${key.kind} ${key.value}`, key]))

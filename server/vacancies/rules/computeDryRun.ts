@@ -38,7 +38,7 @@ export async function computeDryRun(id: string, currentVersion: number) {
   const clock = { today: () => today, now: () => new Date() }
   const after = { rules: run.rules, requirements: requirementsIn(run.rules) }
   const before = new Map<number, Before>()
-  const versionOf = ({ stage, rulesVersion }: InProgress) => (stage === 'being written' ? currentVersion : rulesVersion)
+  const versionOf = ({ stage, rulesVersion }: InProgress) => (isDraft({ stage }) ? currentVersion : rulesVersion)
   const counts = new Map<string, DryRunCount>()
   let affected = 0
   let done = 0

@@ -2,7 +2,7 @@ import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import type { File, Queue } from '#contract/desk'
 import { writeWhen } from '#core/dates/write'
-import { isActive } from '#core/hiring/stages'
+import { isActive, mayGo } from '#core/hiring/stages'
 import { say } from '#core/words/say'
 import { api } from '../../api'
 import { Button } from '../../ui/Button'
@@ -46,7 +46,7 @@ export function FilePane({ id, queue, chosen }: { id: string; queue: Queue; chos
   }
   const { isKeeper, roles, may } = useSession()
   const mayCorrect = isKeeper && file !== undefined && isActive(file)
-  const mayTakeUp = isKeeper && file?.stage === 'turned down'
+  const mayTakeUp = isKeeper && file !== undefined && mayGo('take up again, sent', file)
   // Whoever may pass the gate, or waive something that keeps it shut.
   const mayMove =
     file?.nextGate != null &&

@@ -1,5 +1,6 @@
 import { Link, useNavigate } from 'react-router'
 import type { File } from '#contract/desk'
+import { isUndecided } from '#core/hiring/stages'
 import { say } from '#core/words/say'
 import { useSession } from '../../useSession'
 import { useKeys } from '../useKeys'
@@ -17,11 +18,11 @@ export function FirstLook({ file }: { file: File }) {
   const [duplicate] = may('readDuplicate') ? file.duplicates : []
   useKeys({ d: duplicate ? () => navigate(`/desk/duplicates/${duplicate.oneId}/${duplicate.otherId}`) : undefined })
   const { eligible, because, blanks, settled } = file.firstLook
-  if (file.stage !== 'sent' && !duplicate) return null
+  if (!isUndecided(file) && !duplicate) return null
   const tone = eligible === 'no' ? 'text-contradicted' : eligible === 'undecided' ? 'text-soon-ink' : 'text-confirmed'
   return (
     <section className="mt-2 grid gap-0.5 border-line border-t pt-1.5" aria-label={say('file.firstLook')}>
-      {file.stage === 'sent' && (
+      {isUndecided(file) && (
         <>
           <p>
             <strong className={tone}>{eligibleWords[eligible]}</strong>{' '}

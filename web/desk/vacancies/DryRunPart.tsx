@@ -2,6 +2,7 @@ import { useEffect, useState } from 'react'
 import { useDispatch } from 'react-redux'
 import { Link, useSearchParams } from 'react-router'
 import type { DeskVacancy } from '#contract/vacancySetUp'
+import { isDraft, isSent } from '#core/hiring/stages'
 import { gates } from '#core/requirements/requirement'
 import type { Change } from '#core/rules/effect'
 import { isReason } from '#core/words/reason'
@@ -187,7 +188,7 @@ function Result({ id, vacancy, mayEdit }: { id: string; vacancy: DeskVacancy; ma
               {
                 name: say('composer.person'),
                 of: ({ id: person, candidate, reference, stage }) =>
-                  stage === 'being written' ? (
+                  isDraft({ stage }) ? (
                     <span className="text-ink-2">{candidate}</span>
                   ) : (
                     <Link to={`/desk/applications/${person}`} className="font-semibold text-confirmed">
@@ -229,7 +230,7 @@ function Result({ id, vacancy, mayEdit }: { id: string; vacancy: DeskVacancy; ma
         <Move
           vacancy={vacancy}
           people={run.people.filter(
-            ({ stage, rulesVersion }) => stage !== 'being written' && rulesVersion < vacancy.rulesVersion,
+            ({ stage, rulesVersion }) => isSent({ stage }) && rulesVersion < vacancy.rulesVersion,
           )}
         />
       )}

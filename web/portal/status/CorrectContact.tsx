@@ -2,6 +2,7 @@ import { useState } from 'react'
 import { useDispatch } from 'react-redux'
 import type { Status } from '#contract/applications'
 import type { Answers } from '#core/form/answer'
+import { isWithdrawn } from '#core/hiring/stages'
 import { say } from '#core/words/say'
 import { api } from '../../api'
 import { AnswerField } from '../../ui/answers/AnswerField'
@@ -15,7 +16,7 @@ export function CorrectContact({ status }: { status: Status }) {
   const { act, busy, problem, clear } = useAct('saveAnswers')
   const dispatch = useDispatch()
   const { version, questions, answers } = status.contact
-  if (!status.reference || status.stage === 'withdrawn' || questions.length === 0) return null
+  if (!status.reference || isWithdrawn(status) || questions.length === 0) return null
   const close = () => {
     clear()
     setChanges(undefined)
