@@ -83,10 +83,14 @@ async function takeMails(fixed: Fixed) {
   })
 }
 
+const idleConnectionMs = 75_000
+
 const listen = (fixed: Fixed): Promise<Server> =>
   new Promise((done, fail) => {
     const server = makeApp(fixed).listen(fixed.config.port, fixed.config.host)
     server.requestTimeout = longestRequestMs
+    // Longer than proxies keep a connection they mean to use again, so that none is closed under a request.
+    server.keepAliveTimeout = idleConnectionMs
     server.once('listening', () => done(server))
     server.once('error', (error: NodeJS.ErrnoException) =>
       fail(error.code === 'EADDRINUSE' ? new Error(`Port ${fixed.config.port} is taken. Set PORT to another.`) : error),

@@ -11,6 +11,7 @@ globalThis.ResizeObserver ??= class {
   unobserve() {}
   disconnect() {}
 }
+window.scrollTo = () => undefined
 window.matchMedia ??= (() => ({ matches: false, addEventListener() {}, removeEventListener() {} })) as never
 
 // The whole page is too much to say that something is not on it.

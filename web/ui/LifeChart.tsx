@@ -1,7 +1,10 @@
 import { useEffect, useId, useMemo, useRef, useState } from 'react'
 import { writeDays, writeWhen } from '#core/dates/write'
 import { say, spokenLanguage } from '#core/words/say'
-import { type LifeBar, type LifePaper, layOutLife } from './lifeChartLayout'
+import { Bar, Gap } from './LifeChartMarks'
+import { LifeTable } from './LifeTable'
+import { type LifeBar, type LifePaper, laneName, layOutLife } from './lifeChartLayout'
+import { markWords } from './Mark'
 
 const fills: Record<string, string> = {
   confirmed: 'var(--confirmed)',
@@ -31,8 +34,6 @@ type Props = {
 /** Room for the longest name of a lane. */
 const labelWidths = { en: 44, de: 70 } as const
 const laneHeight = 21
-const laneName = (lane: LifeBar['lane']) =>
-  ({ Work: say('ui.work'), Study: say('ui.study'), Home: say('ui.home') })[lane]
 const top = 18
 
 /** A person’s years on one axis: work, study, home and papers, gaps hatched, today and the start as lines. */
@@ -132,7 +133,7 @@ export function LifeChart({ bars, papers = [], today, start, years, toleratedGap
                 label: bar.label,
                 from: writeWhen(bar.from),
                 to: bar.to === 'present' ? say('ui.now') : writeWhen(bar.to),
-                rung: bar.rung,
+                rung: markWords(bar.rung),
               })}
               onChoose={onChoose && (() => onChoose(bar.id))}
             />
@@ -209,43 +210,7 @@ export function LifeChart({ bars, papers = [], today, start, years, toleratedGap
         {asTable ? say('ui.hideTheTable') : say('ui.showAsATable')}
       </button>
       <div className={asTable ? 'mt-1 overflow-x-auto' : 'sr-only'}>
-        <table className="w-full text-left">
-          <caption className="sr-only">{say('ui.theSameAsATable')}</caption>
-          <thead>
-            <tr>
-              <th>{say('ui.what')}</th>
-              <th>{say('ui.from')}</th>
-              <th>{say('ui.to')}</th>
-              <th>{say('ui.state')}</th>
-            </tr>
-          </thead>
-          <tbody>
-            {bars.map(({ id, label, lane, from, to, rung }) => (
-              <tr key={id}>
-                <td>{`${laneName(lane)}: ${label}`}</td>
-                <td>{writeWhen(from)}</td>
-                <td>{to === 'present' ? say('ui.now') : writeWhen(to)}</td>
-                <td>{rung}</td>
-              </tr>
-            ))}
-            {papers.map(({ id, label, from, through, state }) => (
-              <tr key={id}>
-                <td>{label}</td>
-                <td>{writeWhen(from)}</td>
-                <td>{writeWhen(through)}</td>
-                <td>{state}</td>
-              </tr>
-            ))}
-            {life.gaps.map(({ from, through, days, certain }) => (
-              <tr key={from}>
-                <td>{certain ? say('ui.gap') : say('ui.possibleGap')}</td>
-                <td>{writeWhen(from)}</td>
-                <td>{writeWhen(through)}</td>
-                <td>{writeDays(days)}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
+        <LifeTable bars={bars} papers={papers} gaps={life.gaps} />
       </div>
     </figure>
   )
@@ -258,100 +223,4 @@ function summaryOf({ gaps, bars, papers }: ReturnType<typeof layOutLife>): strin
       ? say('ui.noGap')
       : certain.map(({ days }) => say('ui.aGapOf', { days: writeDays(days) })).join(', ')
   return say('ui.lifeChartEntriesPapers', { count: bars.length, count2: papers.length, gapWords })
-}
-
-type Box = {
-  x: number
-  y: number
-  width: number
-  height: number
-  fill: string
-  dark: boolean
-  label: string
-  title: string
-  onChoose?: () => void
-}
-
-function Bar({ x, y, width, height, fill, dark, label, title, onChoose }: Box) {
-  const room = Math.floor((width - 10) / 6.1)
-  const shown = label.length <= room ? label : room > 4 ? `${label.slice(0, room - 1)}…` : ''
-  const acts = onChoose
-    ? {
-        role: 'button',
-        tabIndex: 0,
-        onClick: onChoose,
-        onKeyDown: (event: React.KeyboardEvent) => (event.key === 'Enter' || event.key === ' ') && onChoose(),
-        className: 'cursor-pointer',
-      }
-    : { role: 'img' }
-  return (
-    <g aria-label={title} {...acts}>
-      <title>{title}</title>
-      <rect x={x} y={y} width={width} height={height} rx={height > 8 ? 2.5 : 1.5} fill={fill} />
-      {shown && (
-        <text
-          x={x + 5}
-          y={y + 12.5}
-          fill={dark ? 'var(--ink)' : 'var(--on-bar)'}
-          className="pointer-events-none text-[0.7667rem]"
-        >
-          {shown}
-        </text>
-      )}
-    </g>
-  )
-}
-
-type GapProps = {
-  gap: ReturnType<typeof layOutLife>['gaps'][number]
-  y: number
-  fill: string
-  plotWidth: number
-  onChoose?: () => void
-}
-
-function Gap({ gap, y, fill, plotWidth, onChoose }: GapProps) {
-  const title = say('ui.gapOf', {
-    gap: say(gap.certain ? 'ui.gap2' : 'ui.possibleGap2'),
-    days: writeDays(gap.days),
-    from: writeWhen(gap.from),
-    through: writeWhen(gap.through),
-  })
-  const acts = onChoose
-    ? {
-        role: 'button',
-        tabIndex: 0,
-        onClick: onChoose,
-        onKeyDown: (event: React.KeyboardEvent) => (event.key === 'Enter' || event.key === ' ') && onChoose(),
-        className: 'cursor-pointer',
-      }
-    : { role: 'img' }
-  const middle = gap.x + gap.width / 2
-  const edge = Math.min(plotWidth - 18, Math.max(18, middle))
-  return (
-    <g aria-label={title} {...acts}>
-      <title>{title}</title>
-      <rect
-        x={gap.x}
-        y={y}
-        width={gap.width}
-        height={17}
-        fill={fill}
-        stroke={gap.certain ? 'var(--contradicted)' : 'none'}
-        strokeWidth="0.8"
-      />
-      {gap.certain && (
-        <text
-          x={edge}
-          y={y + 28}
-          textAnchor="middle"
-          fill="var(--contradicted)"
-          className="pointer-events-none font-semibold text-[0.7667rem]"
-          style={{ paintOrder: 'stroke', stroke: 'var(--sheet)', strokeWidth: 3 }}
-        >
-          {say('ui.daysShort', { days: gap.days })}
-        </text>
-      )}
-    </g>
-  )
 }

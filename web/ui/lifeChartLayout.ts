@@ -1,6 +1,7 @@
 import { Temporal } from 'temporal-polyfill'
 import { partialDate, spanOf } from '#core/dates/partialDate'
 import { type Coverage, coverage, type HistoryEntry } from '#core/history/coverage'
+import { say } from '#core/words/say'
 
 export type LifeBar = {
   id: string
@@ -10,6 +11,10 @@ export type LifeBar = {
   to: string
   rung: string
 }
+/** A lane’s name, as it stands before it. */
+export const laneName = (lane: LifeBar['lane']): string =>
+  ({ Work: say('ui.work'), Study: say('ui.study'), Home: say('ui.home') })[lane]
+
 export type LifePaper = { id: string; label: string; from: string; through: string; state: string }
 
 export type Placed<T> = T & { x: number; width: number; row: number }

@@ -135,7 +135,7 @@ function Row({ sentence, requirement, grip, chosen, faulty, tried, onChoose }: R
           <span className="font-semibold">{requirement.title}</span>{' '}
           {tried && (
             <span className={`whitespace-nowrap font-semibold text-[0.8333rem] ${stateWords[tried.state]}`}>
-              {tried.state}
+              {say(`state.outcome.${tried.state}`)}
             </span>
           )}
         </span>

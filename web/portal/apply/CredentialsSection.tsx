@@ -161,6 +161,11 @@ function CredentialEditor({ draftId, claim, kind, wanted, onDone, onHeld }: Edit
   const { details, setDetails, set, problem, fault } = editor
   const about = credentialKind(details.credential)
   const twin = problem?.code === 'already-given' ? String(problem.claimId) : undefined
+  // What was typed is the one that is there; the next that is added begins empty.
+  const leadTo = (id: string, what: 'open' | 'renew') => {
+    editor.giveUp()
+    onHeld(id, what)
+  }
   const options = [...credentialKinds]
     .sort((a, b) => Number(wanted.includes(b.key)) - Number(wanted.includes(a.key)))
     .map(({ key }) => ({ value: key, label: credentialName(key) }))
@@ -172,8 +177,8 @@ function CredentialEditor({ draftId, claim, kind, wanted, onDone, onHeld }: Edit
         beside={
           twin && (
             <div className="mt-2 flex gap-3">
-              <Button onClick={() => onHeld(twin, 'open')}>{say('apply.openIt')}</Button>
-              <Button onClick={() => onHeld(twin, 'renew')}>{say('apply.giveItsRenewal')}</Button>
+              <Button onClick={() => leadTo(twin, 'open')}>{say('apply.openIt')}</Button>
+              <Button onClick={() => leadTo(twin, 'renew')}>{say('apply.giveItsRenewal')}</Button>
             </div>
           )
         }
