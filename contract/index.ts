@@ -23,6 +23,7 @@ import * as scoring from './scoring'
 import * as sharedSections from './sharedSections'
 import * as skills from './skills'
 import * as sources from './sources'
+import * as status from './status'
 import * as vacancies from './vacancies'
 import * as vacancyGroups from './vacancyGroups'
 import * as vacancySetUp from './vacancySetUp'
@@ -41,6 +42,7 @@ const everything = {
   ...fees,
   ...claims,
   ...applications,
+  ...status,
   ...behalf,
   ...sources,
   ...skills,

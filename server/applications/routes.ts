@@ -1,4 +1,5 @@
 import * as contract from '#contract/applications'
+import * as status from '#contract/status'
 import { accountWithPassword } from '../accounts/lookAfter'
 import { withPassword } from '../accounts/withPassword'
 import { bind, bindFile } from '../platform/http/bind'
@@ -19,8 +20,8 @@ export const applicationRoutes = [
   bind(contract.beginApplication, ({ deps, actor, input }) => beginApplication(deps, actor, input.params.slug)),
   bind(contract.myApplications, ({ deps, actor }) => myApplications(deps, actor)),
   bind(contract.readDraft, ({ deps, actor, input }) => readDraft(deps, actor, input.params.id)),
-  bindFile(contract.readApplicationPdf, ({ actor, input }) => readApplicationPdf(actor, input.params.id)),
-  bindFile(contract.readPermissionPdf, ({ actor, input }) => readPermissionPdf(actor, input.params.id)),
+  bindFile(status.readApplicationPdf, ({ actor, input }) => readApplicationPdf(actor, input.params.id)),
+  bindFile(status.readPermissionPdf, ({ actor, input }) => readPermissionPdf(actor, input.params.id)),
   bind(contract.saveAnswers, ({ deps, actor, input }) => saveAnswers(deps, actor, input.params.id, input.body)),
   bind(contract.confirmSection, ({ deps, actor, input }) =>
     confirmSection(deps, actor, input.params.id, input.params.section),
@@ -40,7 +41,7 @@ export const applicationRoutes = [
   bind(contract.sendApplication, ({ deps, actor, input }) =>
     sendApplication(deps, actor, input.params.id, input.body.version),
   ),
-  bind(contract.readStatus, ({ deps, actor, input }) => readStatus(deps, actor, input.params.id)),
+  bind(status.readStatus, ({ deps, actor, input }) => readStatus(deps, actor, input.params.id)),
   bind(contract.deleteDraft, ({ deps, actor, input }) => deleteDraft(deps, actor, input.params.id)),
   bind(contract.withdraw, ({ deps, actor, input }) => withdraw(deps, actor, input.params.id)),
 ]

@@ -1,4 +1,4 @@
-import type { Status } from '#contract/applications'
+import type { Status } from '#contract/status'
 import { writeWhen } from '#core/dates/write'
 import { questionsOf } from '#core/form/form'
 import { hasEnded, isActive, isCleared, isDraft, isWithdrawn, nextGateOf, type Stage } from '#core/hiring/stages'

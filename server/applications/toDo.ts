@@ -1,4 +1,4 @@
-import type { Status } from '#contract/applications'
+import type { Status } from '#contract/status'
 import { type Form, questionKeyOf, sectionOf } from '#core/form/form'
 import type { Ask, Outcome, Requirement } from '#core/requirements/requirement'
 import { requirementTitle } from '#core/words/requirementTitle'

@@ -1,7 +1,7 @@
-import * as applications from '#contract/applications'
 import * as desk from '#contract/desk'
 import { recordFee as recordFeeContract } from '#contract/fees'
 import * as lists from '#contract/lists'
+import * as status from '#contract/status'
 import { bind } from '../platform/http/bind'
 import { answerOffer } from './answerOffer'
 import { extendOffer, withdrawOffer } from './changeOffer'
@@ -25,10 +25,6 @@ export const hiringRoutes = [
   bind(desk.waive, ({ deps, actor, input }) => waive(deps, actor, input.params.id, input.body)),
   bind(lists.turnDown, ({ deps, actor, input }) => turnDown(deps, actor, input.body)),
   bind(lists.takeUpAgain, ({ deps, actor, input }) => takeUpAgain(deps, actor, input.params.id, input.body.reason)),
-  bind(applications.answerOffer, ({ deps, actor, input }) =>
-    answerOffer(deps, actor, input.params.id, input.body.answer),
-  ),
-  bind(applications.doOnboardingTask, ({ deps, actor, input }) =>
-    doTask(deps, actor, input.params.id, input.params.task),
-  ),
+  bind(status.answerOffer, ({ deps, actor, input }) => answerOffer(deps, actor, input.params.id, input.body.answer)),
+  bind(status.doOnboardingTask, ({ deps, actor, input }) => doTask(deps, actor, input.params.id, input.params.task)),
 ]

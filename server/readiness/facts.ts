@@ -1,29 +1,22 @@
 import type { Attributes, Model, ModelStatic, WhereOptions } from 'sequelize'
 import { Temporal } from 'temporal-polyfill'
-import type { ClaimDetails } from '#contract/claims'
 import type { Domains } from '#core/conditions/outcomes'
 import { domainsOf, knownFacts } from '#core/conditions/vocabulary'
-import { partialDate } from '#core/dates/partialDate'
 import { answeredKeys, factsOfAnswers } from '#core/form/answer'
 import type { Form } from '#core/form/form'
 import { groupBy } from '#core/groupBy'
 import { isSent } from '#core/hiring/stages'
-import type { ClaimFacts, FileFacts } from '#core/requirements/requirement'
+import type { FileFacts } from '#core/requirements/requirement'
 import type { Rules } from '#core/rules/rules'
-import type { Term } from '#core/validity/validity'
 import { rowsOf } from '../platform/database/rows'
 import type { Deps } from '../platform/deps'
 import type { InProgress } from '../records/applications/find'
 import { type Application, Reopening } from '../records/applications/model'
-import { kindOf } from '../records/claims/kinds'
-import { labelValue } from '../records/claims/label'
 import type { Claim, EarlierCredential } from '../records/claims/model'
-import { namelessDetails } from '../records/claims/namelessDetails'
 import { claimsOfAll, earlierOfCandidates } from '../records/claims/view'
 import { documentsOfCandidates } from '../records/documents/documents'
 import type { Document } from '../records/documents/model'
 import { enquiriesOfCandidates } from '../records/enquiries/enquiries'
-import { sayingSo } from '../records/enquiries/licenceStanding'
 import { type Enquiry, Finding } from '../records/enquiries/model'
 import { FeeReceived, GatePassage, Offer, OnboardingTask, Waiver } from '../records/hiring/model'
 import type { Permission } from '../records/permissions/model'
@@ -34,6 +27,7 @@ import type { Source } from '../records/sources/model'
 import { accreditedIn, sourcesOfCandidates } from '../records/sources/sources'
 import type { Vouching } from '../records/vouching/model'
 import { vouchingFacts, vouchingsOf } from '../records/vouching/vouchings'
+import { contradictedThings, type Decided, factsOfClaim } from './claimFacts'
 
 /** What an application is judged by, with the rows it was made from. */
 export type LoadedFile = {
@@ -204,47 +198,6 @@ function domainsOfForm(form: Form): Domains {
   return made
 }
 
-type Behind = {
-  documents: readonly Document[]
-  enquiries: readonly Enquiry[]
-  findings: readonly Decided[]
-  /** "source field" for every accredited programme. */
-  accredited: ReadonlySet<string>
-  contradicted: ReadonlySet<string>
-  nameless: boolean
-}
-
-function factsOfClaim(claim: Claim, behind: Behind): ClaimFacts {
-  const { documents, enquiries, findings, accredited, contradicted, nameless } = behind
-  const { details } = claim
-  const told = nameless ? namelessDetails(details) : details
-  const current = <T extends { credentialVersion: number }>(rows: readonly T[]) =>
-    rows.filter((row) => row.credentialVersion === claim.credentialVersion)
-  const asked = current(enquiries).at(-1)
-  return {
-    id: claim.id,
-    kind: claim.kind,
-    label: labelValue(told),
-    rung: claim.rung,
-    paper: paperOf(current(documents)),
-    enquiry: asked?.state === 'open' || asked?.state === 'answered' ? asked.state : 'none',
-    source: told.sourceName || undefined,
-    ...(details.kind === 'study'
-      ? {
-          level: details.level,
-          field: details.field,
-          accredited: accredited.has(`${details.sourceId} ${details.field}`),
-        }
-      : {}),
-    ...('credential' in details ? { credential: details.credential, term: termOf(details) } : {}),
-    ...(details.kind === 'identity' && details.through ? { term: { through: partialDate(details.through) } } : {}),
-    ...(details.kind === 'paper' ? { question: details.question } : {}),
-    ...standingFact(current(enquiries), findings),
-    ...(contradicted.has(thingOf(details) ?? '') ? { contradictedBefore: true } : {}),
-    ...entryOf(claim.id, details),
-  }
-}
-
 /** Sittings in their order; leave that has not been used is one not begun. */
 function skillsOf(sittings: readonly Sitting[], resits: readonly Resit[]): FileFacts['skills'] {
   const unused = resits.filter(({ check, attempt }) =>
@@ -261,8 +214,6 @@ function skillsOf(sittings: readonly Sitting[], resits: readonly Resit[]): FileF
   ]
 }
 
-type Decided = Pick<Finding, 'claimId' | 'decision' | 'decidedAt' | 'undoneAt'>
-
 /** What was decided about claims of which a body says that they are restricted: only there it makes a difference. */
 async function decisionsOnRestricted(enquiries: readonly Enquiry[]): Promise<Map<string, Decided[]>> {
   const claimId = enquiries.flatMap(({ standing, claimId: id }) => (standing?.state === 'restricted' ? [id] : []))
@@ -275,58 +226,8 @@ async function decisionsOnRestricted(enquiries: readonly Enquiry[]): Promise<Map
   return groupBy<Decided, string>(found, (one) => one.claimId)
 }
 
-const thingOf = (details: ClaimDetails) => kindOf(details).thing(details)
-
-/** The things of a file that somebody has found contradicted and nobody has confirmed since, also before a renewal. */
-function contradictedThings(
-  claims: readonly Pick<Claim, 'id' | 'details' | 'rung'>[],
-  earlier: ReadonlyMap<string, readonly EarlierCredential[]>,
-): Set<string> {
-  return new Set(
-    claims.flatMap((claim) => {
-      const versions = [...(earlier.get(claim.id) ?? []), claim]
-      const last = versions.findLastIndex(({ rung }) => rung === 'contradicted')
-      const since = versions.slice(last + 1).some(({ rung }) => rung === 'confirmed' || rung === 'waived')
-      return last < 0 || since ? [] : (thingOf(versions[last]!.details) ?? [])
-    }),
-  )
-}
-
 /** An offer that nobody answered in time is no longer open, until it is renewed. */
 function offerState(offer: Offer | undefined, today: string): FileFacts['offer'] {
   if (!offer) return 'none'
   return offer.answer ?? (offer.answerBy < today ? 'expired' : 'open')
-}
-
-/** A standing counts as decided where somebody has confirmed the claim after it was known. */
-function standingFact(enquiries: readonly Enquiry[], findings: readonly Decided[]): Pick<ClaimFacts, 'standing'> {
-  const said = sayingSo(enquiries)
-  if (!said?.standing) return {}
-  const decided = findings.some(
-    ({ decision, decidedAt, undoneAt }) =>
-      !undoneAt && decision.startsWith('confirmed') && decidedAt >= said.answeredAt!,
-  )
-  return { standing: { ...said.standing, decided } }
-}
-
-function paperOf(documents: readonly Document[]): ClaimFacts['paper'] {
-  const states = documents.map(({ state }) => state)
-  if (states.includes('to look at')) return 'to look at'
-  if (states.includes('seen')) return 'seen'
-  return states.includes('sent back') ? 'sent back' : 'none'
-}
-
-function termOf(details: Extract<ClaimDetails, { credential: string }>): Term {
-  const through =
-    details.through === 'does not expire' || details.through === 'unknown'
-      ? details.through
-      : partialDate(details.through)
-  return { from: details.issued ? partialDate(details.issued) : undefined, through }
-}
-
-function entryOf(id: string, details: ClaimDetails): Pick<ClaimFacts, 'entry'> {
-  if (!('from' in details)) return {}
-  const to = details.to === 'present' ? details.to : partialDate(details.to)
-  const tags = details.kind === 'work' ? [details.activity, ...details.tags] : [details.kind]
-  return { entry: { id, from: partialDate(details.from), to, tags } }
 }

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { useDispatch } from 'react-redux'
-import type { Status } from '#contract/applications'
+import type { Status } from '#contract/status'
 import type { Answers } from '#core/form/answer'
 import { isWithdrawn } from '#core/hiring/stages'
 import { say } from '#core/words/say'

@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import type { Status } from '#contract/applications'
+import type { Status } from '#contract/status'
 import { writeWhen } from '#core/dates/write'
 import { say } from '#core/words/say'
 import { Button } from '../../ui/Button'

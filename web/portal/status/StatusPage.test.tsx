@@ -1,6 +1,6 @@
 import { screen, waitFor, within } from '@testing-library/react'
 import { v7 as uuid } from 'uuid'
-import type { Status } from '#contract/applications'
+import type { Status } from '#contract/status'
 import { aDocument, aLicence } from '../../../test/deskFile'
 import { showPage } from '../../../test/page'
 import { StatusPage } from './StatusPage'

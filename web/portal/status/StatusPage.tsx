@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { Link, useParams } from 'react-router'
-import type { Status } from '#contract/applications'
+import type { Status } from '#contract/status'
 import { writeWhen } from '#core/dates/write'
 import { isActive } from '#core/hiring/stages'
 import { say } from '#core/words/say'

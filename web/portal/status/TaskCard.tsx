@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import type { Status } from '#contract/applications'
+import type { Status } from '#contract/status'
 import { say } from '#core/words/say'
 import { Button } from '../../ui/Button'
 import { ProblemNote } from '../../ui/ProblemNote'

@@ -1,0 +1,106 @@
+import type { ClaimDetails } from '#contract/claims'
+import { partialDate } from '#core/dates/partialDate'
+import type { ClaimFacts } from '#core/requirements/requirement'
+import type { Term } from '#core/validity/validity'
+import { kindOf } from '../records/claims/kinds'
+import { labelValue } from '../records/claims/label'
+import type { Claim, EarlierCredential } from '../records/claims/model'
+import { namelessDetails } from '../records/claims/namelessDetails'
+import type { Document } from '../records/documents/model'
+import { sayingSo } from '../records/enquiries/licenceStanding'
+import type { Enquiry, Finding } from '../records/enquiries/model'
+
+/** What lies behind a claim, as far as it is judged by it. */
+type Behind = {
+  documents: readonly Document[]
+  enquiries: readonly Enquiry[]
+  findings: readonly Decided[]
+  /** "source field" for every accredited programme. */
+  accredited: ReadonlySet<string>
+  contradicted: ReadonlySet<string>
+  nameless: boolean
+}
+
+/** A claim as requirements look at it. */
+export function factsOfClaim(claim: Claim, behind: Behind): ClaimFacts {
+  const { documents, enquiries, findings, accredited, contradicted, nameless } = behind
+  const { details } = claim
+  const told = nameless ? namelessDetails(details) : details
+  const current = <T extends { credentialVersion: number }>(rows: readonly T[]) =>
+    rows.filter((row) => row.credentialVersion === claim.credentialVersion)
+  const asked = current(enquiries).at(-1)
+  return {
+    id: claim.id,
+    kind: claim.kind,
+    label: labelValue(told),
+    rung: claim.rung,
+    paper: paperOf(current(documents)),
+    enquiry: asked?.state === 'open' || asked?.state === 'answered' ? asked.state : 'none',
+    source: told.sourceName || undefined,
+    ...(details.kind === 'study'
+      ? {
+          level: details.level,
+          field: details.field,
+          accredited: accredited.has(`${details.sourceId} ${details.field}`),
+        }
+      : {}),
+    ...('credential' in details ? { credential: details.credential, term: termOf(details) } : {}),
+    ...(details.kind === 'identity' && details.through ? { term: { through: partialDate(details.through) } } : {}),
+    ...(details.kind === 'paper' ? { question: details.question } : {}),
+    ...standingFact(current(enquiries), findings),
+    ...(contradicted.has(thingOf(details) ?? '') ? { contradictedBefore: true } : {}),
+    ...entryOf(claim.id, details),
+  }
+}
+
+export type Decided = Pick<Finding, 'claimId' | 'decision' | 'decidedAt' | 'undoneAt'>
+
+const thingOf = (details: ClaimDetails) => kindOf(details).thing(details)
+
+/** The things of a file that somebody has found contradicted and nobody has confirmed since, also before a renewal. */
+export function contradictedThings(
+  claims: readonly Pick<Claim, 'id' | 'details' | 'rung'>[],
+  earlier: ReadonlyMap<string, readonly EarlierCredential[]>,
+): Set<string> {
+  return new Set(
+    claims.flatMap((claim) => {
+      const versions = [...(earlier.get(claim.id) ?? []), claim]
+      const last = versions.findLastIndex(({ rung }) => rung === 'contradicted')
+      const since = versions.slice(last + 1).some(({ rung }) => rung === 'confirmed' || rung === 'waived')
+      return last < 0 || since ? [] : (thingOf(versions[last]!.details) ?? [])
+    }),
+  )
+}
+
+/** A standing counts as decided where somebody has confirmed the claim after it was known. */
+function standingFact(enquiries: readonly Enquiry[], findings: readonly Decided[]): Pick<ClaimFacts, 'standing'> {
+  const said = sayingSo(enquiries)
+  if (!said?.standing) return {}
+  const decided = findings.some(
+    ({ decision, decidedAt, undoneAt }) =>
+      !undoneAt && decision.startsWith('confirmed') && decidedAt >= said.answeredAt!,
+  )
+  return { standing: { ...said.standing, decided } }
+}
+
+function paperOf(documents: readonly Document[]): ClaimFacts['paper'] {
+  const states = documents.map(({ state }) => state)
+  if (states.includes('to look at')) return 'to look at'
+  if (states.includes('seen')) return 'seen'
+  return states.includes('sent back') ? 'sent back' : 'none'
+}
+
+function termOf(details: Extract<ClaimDetails, { credential: string }>): Term {
+  const through =
+    details.through === 'does not expire' || details.through === 'unknown'
+      ? details.through
+      : partialDate(details.through)
+  return { from: details.issued ? partialDate(details.issued) : undefined, through }
+}
+
+function entryOf(id: string, details: ClaimDetails): Pick<ClaimFacts, 'entry'> {
+  if (!('from' in details)) return {}
+  const to = details.to === 'present' ? details.to : partialDate(details.to)
+  const tags = details.kind === 'work' ? [details.activity, ...details.tags] : [details.kind]
+  return { entry: { id, from: partialDate(details.from), to, tags } }
+}
