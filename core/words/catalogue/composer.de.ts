@@ -390,4 +390,6 @@ export default {
   'composer.countsOnce': 'einfach',
   'composer.gateNow.open': 'offen',
   'composer.gateNow.shut': 'geschlossen',
+  'composer.keepWhatIsHere': 'Behalten, was hier steht',
+  'composer.takeTheOther': 'Das andere nehmen',
 } satisfies Translated<typeof english>

@@ -383,4 +383,6 @@ export default {
   'composer.countsOnce': 'once',
   'composer.gateNow.open': 'open',
   'composer.gateNow.shut': 'shut',
+  'composer.keepWhatIsHere': 'Keep what is here',
+  'composer.takeTheOther': 'Take the other',
 } as const

@@ -239,7 +239,8 @@ function Result({ id, vacancy, mayEdit }: { id: string; vacancy: DeskVacancy; ma
 }
 
 function changeWords({ before, after, movedFrom, gate }: Change) {
-  const word = (state: Change['before']) => (state === 'absent' ? say('composer.notAsked') : state)
+  const word = (state: Change['before']) =>
+    state === 'absent' ? say('composer.notAsked') : say(`state.outcome.${state}`)
   const moved =
     movedFrom &&
     say('composer.insteadOf', {

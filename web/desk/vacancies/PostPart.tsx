@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react'
+import { useCallback, useEffect, useRef, useState } from 'react'
 import type { DeskVacancy, VacancyFields } from '#contract/vacancySetUp'
 import { say } from '#core/words/say'
 import { DateField } from '../../ui/DateField'
@@ -7,6 +7,7 @@ import { MomentField } from '../../ui/MomentField'
 import { faultAt, ProblemNote } from '../../ui/ProblemNote'
 import { RichTextField } from '../../ui/RichTextField'
 import { useAct } from '../../useAct'
+import { useAgain } from '../../useAgain'
 
 const pauseMs = 700
 const zones = Intl.supportedValuesOf('timeZone').map((zone) => ({ value: zone, label: zone.replace(/_/g, ' ') }))
@@ -27,18 +28,21 @@ export function PostPart({ vacancy, mayEdit }: { vacancy: DeskVacancy; mayEdit: 
   const latest = useRef({ typed, version: vacancy.version })
   latest.current = { typed, version: vacancy.version }
   const { id } = vacancy
+  const save = useCallback(async () => {
+    const sent = latest.current.typed
+    const saved = await act({ params: { id }, body: { version: latest.current.version, changes: sent } })
+    if (saved)
+      setTyped((now) =>
+        Object.fromEntries(Object.entries(now).filter(([key, value]) => sent[key as keyof VacancyFields] !== value)),
+      )
+  }, [act, id])
   useEffect(() => {
     if (Object.keys(typed).length === 0) return
-    const timer = setTimeout(async () => {
-      const sent = latest.current.typed
-      const saved = await act({ params: { id }, body: { version: latest.current.version, changes: sent } })
-      if (saved)
-        setTyped((now) =>
-          Object.fromEntries(Object.entries(now).filter(([key, value]) => sent[key as keyof VacancyFields] !== value)),
-        )
-    }, pauseMs)
+    const timer = setTimeout(() => void save(), pauseMs)
     return () => clearTimeout(timer)
-  }, [typed, act, id])
+  }, [typed, save])
+  // Without a connection it goes by itself when the connection is back.
+  useAgain(problem, () => void save())
   const fields = { ...vacancy, ...typed }
   const set = (change: Partial<VacancyFields>) => setTyped((before) => ({ ...before, ...change }))
   const text = (field: 'title' | 'family' | 'place' | 'contract' | 'hours') => ({

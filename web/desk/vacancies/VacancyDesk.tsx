@@ -102,7 +102,7 @@ function Parts({ vacancy, part, mayEdit }: PartsProps) {
   )
 }
 
-function SavedNote({ editing: { state, problem, faults, changed, undo } }: { editing: RulesEditing }) {
+function SavedNote({ editing: { state, problem, faults, changed, undo, clash } }: { editing: RulesEditing }) {
   const count = faults.length === 1 ? say('composer.oneFault') : say('composer.countFaults', { count: faults.length })
   const words =
     state === 'waiting'
@@ -121,6 +121,16 @@ function SavedNote({ editing: { state, problem, faults, changed, undo } }: { edi
         </button>
       )}
       {words}
+      {clash && (
+        <>
+          <button type="button" className="font-semibold text-confirmed" onClick={clash.keep}>
+            {say('composer.keepWhatIsHere')}
+          </button>
+          <button type="button" className="font-semibold text-confirmed" onClick={clash.take}>
+            {say('composer.takeTheOther')}
+          </button>
+        </>
+      )}
     </p>
   )
 }

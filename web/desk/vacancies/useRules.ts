@@ -5,6 +5,7 @@ import type { RulesFault } from '#core/rules/faults'
 import type { Rules } from '#core/rules/rules'
 import { api, type Problem } from '../../api'
 import type { store } from '../../store'
+import { useAgain } from '../../useAgain'
 
 export type RulesEditing = {
   rules: Rules
@@ -15,6 +16,8 @@ export type RulesEditing = {
   version: number
   state: 'saved' | 'waiting' | 'refused'
   problem?: Problem
+  /** Somebody else has edited them meanwhile: to put what is here in the place of it, or to let it go. */
+  clash: { keep: () => void; take: () => void } | undefined
 }
 
 const pauseMs = 600
@@ -66,6 +69,8 @@ export function useRules(id: string, draft: RulesDraft, mayEdit: boolean): Rules
     else setTimeout(() => void save(), 0)
   }, [dispatch, id])
 
+  useAgain(problem, () => void save())
+
   // biome-ignore lint/correctness/useExhaustiveDependencies: each change begins the pause anew
   useEffect(() => {
     if (state !== 'waiting') return
@@ -79,6 +84,7 @@ export function useRules(id: string, draft: RulesDraft, mayEdit: boolean): Rules
     setState('waiting')
   }
   const before = past.at(-1)
+  const theirs = problem?.code === 'changed-meanwhile' ? Number(problem.version) : undefined
   return {
     rules,
     change: (next) => {
@@ -94,5 +100,18 @@ export function useRules(id: string, draft: RulesDraft, mayEdit: boolean): Rules
     ...saved,
     state,
     problem,
+    clash:
+      theirs === undefined
+        ? undefined
+        : {
+            keep: () => {
+              version.current = theirs
+              void save()
+            },
+            take: () => {
+              setProblem(undefined)
+              dispatch(api.util.invalidateTags(['rules']))
+            },
+          },
   }
 }

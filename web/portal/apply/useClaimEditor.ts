@@ -1,9 +1,7 @@
-import { useEffect } from 'react'
 import type { Claim, ClaimDetails } from '#contract/claims'
 import { useAct } from '../../useAct'
+import { useAgain } from '../../useAgain'
 import { useKept } from '../useKept'
-
-const retryMs = 5000
 
 /** Editing one claim: what is typed is kept on this device until it is saved or given up. */
 export function useClaimEditor<D extends ClaimDetails>(
@@ -26,16 +24,7 @@ export function useClaimEditor<D extends ClaimDetails>(
   }
   const { busy, problem } = claim ? changing : adding
   // Without a connection it goes by itself when the connection is back.
-  useEffect(() => {
-    if (problem?.code !== 'no-connection') return
-    const again = () => void save()
-    const timer = setInterval(again, retryMs)
-    window.addEventListener('online', again)
-    return () => {
-      clearInterval(timer)
-      window.removeEventListener('online', again)
-    }
-  })
+  useAgain(problem, () => void save())
   const giveUp = () => {
     forget()
     onDone()
