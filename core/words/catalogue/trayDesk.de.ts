@@ -52,4 +52,5 @@ export default {
   'trayDesk.withMailOf': 'mit einer Mail von {{who}}',
   'trayDesk.broughtBy': 'gebracht von {{who}}',
   'trayDesk.sending': 'wird gesendet …',
+  'trayDesk.notTaken': 'Nicht angenommen: {{files}}.',
 } satisfies Translated<typeof english>

@@ -49,4 +49,5 @@ export default {
   'trayDesk.withMailOf': 'with a mail of {{who}}',
   'trayDesk.broughtBy': 'brought by {{who}}',
   'trayDesk.sending': 'sending…',
+  'trayDesk.notTaken': 'Not taken: {{files}}.',
 } as const

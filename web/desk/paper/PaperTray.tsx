@@ -95,8 +95,13 @@ function DropIn() {
   const input = useRef<HTMLInputElement>(null)
   const [over, setOver] = useState(false)
   const { act, busy, problem } = useAct('putInTray')
+  // One that is refused does not keep the others out, and is named until the next are put in.
+  const [refused, setRefused] = useState<string[]>([])
   const put = async (files: Iterable<File>) => {
-    for (const file of files) await act({ query: { fileName: file.name }, body: file as never })
+    setRefused([])
+    for (const file of files)
+      if (!(await act({ query: { fileName: file.name }, body: file as never })))
+        setRefused((before) => [...before, file.name])
   }
   return (
     <section
@@ -136,6 +141,11 @@ function DropIn() {
         {busy ? say('trayDesk.sending') : say('trayDesk.chooseThem')}
       </button>
       {say('trayDesk.theScannersComeByThemselves')}
+      {refused.length > 0 && (
+        <p role="alert" className="font-semibold text-contradicted">
+          {say('trayDesk.notTaken', { files: refused.join(', ') })}
+        </p>
+      )}
       <ProblemNote problem={problem} />
     </section>
   )
