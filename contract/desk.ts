@@ -7,6 +7,7 @@ import { Claim } from './claims'
 import { endpoint } from './endpoint'
 import { HiddenPart } from './privacy'
 import { Day, Done, Id, listOfCore, Moment, oneOf, orNull, Reason, Version } from './shapes'
+import { vacancyStates } from './vacancySetUp'
 import { Proof } from './verification'
 import { ReadVouching } from './vouching'
 
@@ -286,7 +287,7 @@ export const deskVacancies = endpoint({
       timeZone: Type.String(),
       targetStart: Day,
       open: Type.Boolean(),
-      state: Type.String(),
+      state: oneOf(vacancyStates),
       group: orNull(Type.String()),
       changed: Type.Boolean({ description: 'Rules are being edited that are not published yet' }),
       headcount: Type.Integer(),

@@ -10,6 +10,7 @@ import { LongField } from '../../ui/Field'
 import { ProblemNote } from '../../ui/ProblemNote'
 import { Waiting } from '../../ui/Waiting'
 import { useAct } from '../../useAct'
+import { useInTurn } from '../../useInTurn'
 import { useKeys } from '../useKeys'
 import { useToast } from '../useToast'
 
@@ -55,11 +56,17 @@ function Sheet({ file, scores }: { file: File; scores: Scores }) {
     const next = { ...points, [key]: value }
     setPoints(next)
     setAt(Math.min(criteria.length - 1, criteria.findIndex((one) => one.key === key) + 1))
-    void act({ params: { id: file.id }, body: { points: next, note, handIn: false } })
+    keep(next)
   }
-  const handIn = async () => {
-    if (await act({ params: { id: file.id }, body: { points, note, handIn: true } })) toast(say('proof.yourScoreIsIn'))
-  }
+  // A digit pressed while another is being saved waits for it, and so does handing in.
+  const inTurn = useInTurn()
+  const keep = (kept: Record<string, number>) =>
+    void inTurn(() => act({ params: { id: file.id }, body: { points: kept, note, handIn: false } }))
+  const handIn = () =>
+    inTurn(async () => {
+      if (await act({ params: { id: file.id }, body: { points, note, handIn: true } }))
+        toast(say('proof.yourScoreIsIn'))
+    })
   const current = criteria[at]
   useKeys(
     Object.fromEntries(
@@ -111,6 +118,7 @@ function Sheet({ file, scores }: { file: File; scores: Scores }) {
         value={note}
         limit={2000}
         onChange={(event) => setNote(event.target.value)}
+        onBlur={() => note !== (scores.own?.note ?? '') && keep(points)}
       />
       <ProblemNote problem={problem} />
       <div className="flex items-center gap-3">

@@ -7,6 +7,7 @@ import { say } from '#core/words/say'
 import { SelectField } from '../../ui/Field'
 import { ProblemNote } from '../../ui/ProblemNote'
 import { useAct } from '../../useAct'
+import { useInTurn } from '../../useInTurn'
 import { MadeUpEditor } from './MadeUpEditor'
 import { gateWords } from './RequirementEditor'
 
@@ -32,9 +33,10 @@ export function TryPanel({ vacancy, rules, onTried }: Props) {
   const [madeUp, setMadeUp] = useState<MadeUp>(nobody)
   const [result, setResult] = useState<{ name: string; outcomes: Tried[] }>()
   const { act, problem } = useAct('tryRules')
+  const inTurn = useInTurn()
   const { id } = vacancy
   useEffect(() => {
-    const timer = setTimeout(async () => {
+    const tryThem = async () => {
       const tried = await act({
         params: { id },
         body: { rules, who: who === madeUpValue ? { madeUp } : { application: who } },
@@ -42,9 +44,11 @@ export function TryPanel({ vacancy, rules, onTried }: Props) {
       if (!tried) return
       setResult(tried)
       onTried(new Map(tried.outcomes.map((outcome) => [outcome.requirement, outcome])))
-    }, pauseMs)
+    }
+    // What is changed while a trial is under way is tried after it.
+    const timer = setTimeout(() => void inTurn(tryThem), pauseMs)
     return () => clearTimeout(timer)
-  }, [act, id, rules, who, madeUp, onTried])
+  }, [act, id, inTurn, rules, who, madeUp, onTried])
   const all = result?.outcomes.filter(({ state }) => state === 'unmet' || state === 'undecided') ?? []
   const own = new Set(rules.requirements.map(({ key }) => key))
   const open = all.filter(({ requirement }) => own.has(requirement))

@@ -59,7 +59,10 @@ export function VacancyList() {
           },
           {
             name: say('composer.state'),
-            of: ({ state, changed }) => (changed ? say('composer.beingEdited', { state }) : state),
+            of: ({ state, changed }) => {
+              const words = say(`state.vacancyState.${state}`)
+              return changed ? say('composer.beingEdited', { state: words }) : words
+            },
           },
           {
             name: say('composer.closes'),
