@@ -3,6 +3,7 @@ import type { Form } from '#core/form/form'
 import { stages } from '#core/hiring/stages'
 import type { Outcome, Requirement } from '#core/requirements/requirement'
 import { Answers } from './answers'
+import { waysToTell } from './behalf'
 import { Claim } from './claims'
 import { endpoint } from './endpoint'
 import { Day, Done, Id, listOfCore, Moment, ofCore, oneOf, orNull, Reason, Version } from './shapes'
@@ -53,7 +54,7 @@ const Draft = Type.Object({
   answers: Answers,
   begunAt: Moment,
   /** Who at the desk wrote it down for its candidate; null once it is sent. */
-  behalf: orNull(Type.Object({ how: Type.String(), by: Type.String(), at: Moment, person: Type.String() })),
+  behalf: orNull(Type.Object({ how: oneOf(waysToTell), by: Type.String(), at: Moment, person: Type.String() })),
   /** Answers taken over from before, with when each was last confirmed. */
   takenOver: Type.Record(Type.String(), Moment),
   /** After sending: the parts that may be changed again. */

@@ -1,8 +1,10 @@
 import { type Static, Type } from '@sinclair/typebox'
+import { blanks } from '#core/form/form'
 import { stages } from '#core/hiring/stages'
 import { gates, type Outcome, type Requirement } from '#core/requirements/requirement'
 import { languages } from '#core/words/say'
 import { Difference, ReopenedPart } from './applications'
+import { waysToTell } from './behalf'
 import { Claim } from './claims'
 import { endpoint } from './endpoint'
 import { HiddenPart } from './privacy'
@@ -107,7 +109,7 @@ export const File = Type.Object({
   firstLook: Type.Object({
     eligible: oneOf(['yes', 'no', 'undecided'] as const),
     because: Type.Array(Type.String()),
-    blanks: Type.Array(Type.Object({ label: Type.String(), words: Type.String(), because: Type.String() })),
+    blanks: Type.Array(Type.Object({ label: Type.String(), blank: oneOf(blanks), because: Type.String() })),
     settled: Type.Object({ done: Type.Integer(), of: Type.Integer() }),
   }),
   /** How many reviewers have scored, and what it comes to once enough have; null where nothing is scored. */
@@ -115,7 +117,7 @@ export const File = Type.Object({
   /** Other files that may be of the same person. */
   duplicates: Type.Array(Type.Object({ oneId: Id, otherId: Id, name: Type.String() })),
   /** Begun at the desk for somebody who wrote on paper or rang. */
-  onBehalf: orNull(Type.Object({ how: Type.String(), by: Type.String(), confirmedAt: orNull(Moment) })),
+  onBehalf: orNull(Type.Object({ how: oneOf(waysToTell), by: Type.String(), confirmedAt: orNull(Moment) })),
   /** What is hidden from the reader, and whether they may have it shown. */
   hidden: Type.Array(HiddenPart),
   reference: orNull(Type.String()),

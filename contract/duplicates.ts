@@ -1,6 +1,7 @@
 import { Type } from '@sinclair/typebox'
 import { type Agreement, comparedFields } from '#core/comparison/samePerson'
 import { stages } from '#core/hiring/stages'
+import { rungs } from '#core/requirements/requirement'
 import { endpoint } from './endpoint'
 import { HiddenPart } from './privacy'
 import { Done, Id, listOfCore, Moment, oneOf, orNull, Reason } from './shapes'
@@ -21,7 +22,7 @@ const Side = Type.Object({
   applications: Type.Array(
     Type.Object({ id: Id, reference: orNull(Type.String()), title: Type.String(), stage: oneOf(stages) }),
   ),
-  claims: Type.Array(Type.Object({ label: Type.String(), number: Type.String(), rung: Type.String() })),
+  claims: Type.Array(Type.Object({ label: Type.String(), number: Type.String(), rung: oneOf(rungs) })),
 })
 
 export const listDuplicates = endpoint({

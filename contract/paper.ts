@@ -49,7 +49,7 @@ export const readTray = endpoint({
       Type.Object({
         id: Id,
         fileName: Type.String(),
-        came: Type.String(),
+        came: oneOf(['scanner', 'dropped in', 'mail'] as const),
         /** Who sent it or laid it into the scanner. */
         broughtBy: Type.String(),
         cameAt: Moment,

@@ -1,6 +1,7 @@
 import { type Static, Type } from '@sinclair/typebox'
 import type { Question } from '#core/form/form'
 import { stages } from '#core/hiring/stages'
+import { gates } from '#core/requirements/requirement'
 import { Answers } from './answers'
 import { ReopenedPart } from './applications'
 import { Claim } from './claims'
@@ -23,7 +24,7 @@ const Status = Type.Object({
   likely: orNull(Type.Object({ early: Day, likely: Day, late: Day })),
   gates: Type.Array(
     Type.Object({
-      gate: Type.String(),
+      gate: oneOf(gates),
       name: Type.String(),
       state: oneOf(['passed', 'next', 'later'] as const),
       passedAt: orNull(Moment),

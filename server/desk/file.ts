@@ -5,7 +5,6 @@ import { openAt, upToGate } from '#core/requirements/evaluate'
 import { firstLook } from '#core/requirements/firstLook'
 import type { ClaimFacts, Gate, Outcome, Requirement } from '#core/requirements/requirement'
 import { checksIn } from '#core/rules/rules'
-import { blankWords } from '#core/words/form'
 import { ballWords, outcomeWords } from '#core/words/requirements'
 import { say } from '#core/words/say'
 import { writeValue } from '#core/words/stored'
@@ -89,7 +88,7 @@ export async function readFile(deps: Deps, actor: Account, id: string): Promise<
     firstLook: {
       ...look,
       because: look.because.map(({ requirement }) => requirement),
-      blanks: look.blanks.map(({ label, blank, because }) => ({ label, words: blankWords(blank), because })),
+      blanks: look.blanks.map(({ label, blank, because }) => ({ label, blank, because })),
     },
     scoring: scoringIn(score),
     duplicates,

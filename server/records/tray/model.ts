@@ -57,7 +57,7 @@ export class Scan extends Model<InferAttributes<Scan>, InferCreationAttributes<S
 export class TrayPaper extends Model<InferAttributes<TrayPaper>, InferCreationAttributes<TrayPaper>> {
   declare id: string
   declare fileName: string
-  declare came: string
+  declare came: 'scanner' | 'dropped in' | 'mail'
   declare broughtBy: string
   declare cameAt: Date
   declare sha256: string

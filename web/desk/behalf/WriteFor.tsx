@@ -41,7 +41,7 @@ export function WriteFor() {
         {one && (
           <p className="mr-auto">
             {say('behalf.youWriteFor')} <strong>{one.name}</strong>
-            {say('behalf.whoToldUs', { how: one.how })}{' '}
+            {say('behalf.whoToldUs', { how: say(`behalf.how.${one.how}`) })}{' '}
             <span className="text-ink-2">
               {one.askedAt
                 ? say('behalf.askedToTakeItOver', { askedAt: writeMoment(one.askedAt) })

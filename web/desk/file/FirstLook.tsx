@@ -42,8 +42,8 @@ export function FirstLook({ file }: { file: File }) {
                   ? say('file.nothingLeftBlank')
                   : blanks
                       .map(
-                        ({ label, words, because: why }) =>
-                          `${label}: ${words.replace(/, because…$/, '').toLowerCase()}${why ? `, “${why}”` : ''}`,
+                        ({ label, blank, because: why }) =>
+                          `${label}: ${say(`file.leftBlank.${blank}`)}${why ? `, “${why}”` : ''}`,
                       )
                       .join('; '),
               value2:
@@ -55,7 +55,9 @@ export function FirstLook({ file }: { file: File }) {
         </>
       )}
       {file.onBehalf && (
-        <p className="text-ink-2">{say('file.writtenDownBy', { how: file.onBehalf.how, by: file.onBehalf.by })}</p>
+        <p className="text-ink-2">
+          {say('file.writtenDownBy', { how: say(`behalf.how.${file.onBehalf.how}`), by: file.onBehalf.by })}
+        </p>
       )}
       {duplicate && (
         <p>

@@ -20,7 +20,7 @@ export function Vouchings({ vouchings }: Pick<File, 'vouchings'>) {
         {vouchings.map(({ id, name, relation, askedAt, doneAt, answer }) => (
           <li key={id}>
             <p>
-              <span className="font-semibold">{name}</span>, {relation}
+              <span className="font-semibold">{name}</span>, {say(`file.relation.${relation}`)}
               {answer ? (
                 <span className={answer.trust === 'no' ? 'font-semibold text-contradicted' : ''}>
                   {' '}
@@ -35,7 +35,7 @@ export function Vouchings({ vouchings }: Pick<File, 'vouchings'>) {
                 <p className="text-ink-2">
                   {say('file.workedTogetherFromTo', {
                     value: [answer.respondent, answer.capacity].filter(Boolean).join(', '),
-                    worked: answer.worked,
+                    worked: say(`file.worked.${answer.worked}`),
                     knownFrom: writeWhen(answer.knownFrom),
                     value2: answer.knownTo === 'present' ? say('file.now') : writeWhen(answer.knownTo),
                     doneAt: doneAt ? say('file.saidDoneAt', { doneAt: writeShortDay(doneAt) }) : '',
