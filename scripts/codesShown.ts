@@ -3,6 +3,9 @@ import ts from 'typescript'
 /** Fields of tables and lists that hold what a person reads. */
 const read = new Set(['label', 'title', 'name', 'words'])
 
+/** What turns a key and values into words. */
+const saying = new Set(['say', 'coded', 'stored', 'sayStored'])
+
 /** Whether a value can only be one of several code words, such as the stages of an application. */
 function isCode(type: ts.Type): boolean {
   const parts = type.isUnion() ? type.types : [type]
@@ -34,7 +37,7 @@ export function codesShownIn(source: ts.SourceFile, checker: ts.TypeChecker): st
   const visit = (node: ts.Node) => {
     if (ts.isJsxExpression(node) && node.expression && (ts.isJsxElement(node.parent) || ts.isJsxFragment(node.parent)))
       take(node, checker.getTypeAtLocation(node.expression))
-    if (ts.isCallExpression(node) && node.expression.getText() === 'say') {
+    if (ts.isCallExpression(node) && saying.has(node.expression.getText())) {
       const [, values] = node.arguments
       if (values && ts.isObjectLiteralExpression(values)) values.properties.forEach(takeProperty)
     }
@@ -51,13 +54,17 @@ export function codesShownIn(source: ts.SourceFile, checker: ts.TypeChecker): st
   return found
 }
 
+/** All of the pages, and of what the server and the core say. */
 function codesShown(): string[] {
-  const read = ts.getParsedCommandLineOfConfigFile('web/tsconfig.json', {}, ts.sys as never)!
-  const program = ts.createProgram(read.fileNames, read.options)
-  return program
-    .getSourceFiles()
-    .filter(({ fileName }) => /\/web\/[^.]*\.tsx?$/.test(fileName) && !fileName.includes('node_modules'))
-    .flatMap((source) => codesShownIn(source, program.getTypeChecker()))
+  return ['web/tsconfig.json', 'tsconfig.json'].flatMap((config) => {
+    const { fileNames, options } = ts.getParsedCommandLineOfConfigFile(config, {}, ts.sys as never)!
+    const program = ts.createProgram(fileNames, options)
+    const ours = config === 'tsconfig.json' ? /\/(server|core)\/[^.]*\.ts$/ : /\/web\/[^.]*\.tsx?$/
+    return program
+      .getSourceFiles()
+      .filter(({ fileName }) => ours.test(fileName) && !fileName.includes('node_modules'))
+      .flatMap((source) => codesShownIn(source, program.getTypeChecker()))
+  })
 }
 
 if (process.argv[1]?.endsWith('codesShown.ts')) {

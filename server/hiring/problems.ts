@@ -1,6 +1,6 @@
 import { writeWhen } from '#core/dates/write'
 import type { Stage } from '#core/hiring/stages'
-import { coded } from '#core/words/say'
+import { coded, say } from '#core/words/say'
 import { conflict } from '../platform/errors/problems'
 
 /** Why an act of hiring is refused. */
@@ -23,7 +23,8 @@ export const problems = {
   /** To the candidate. */
   youAnswered: (answer: string) =>
     conflict('answered', coded(`problem.offerAnswered.${answer as 'accepted' | 'declined'}`)),
-  notThisGate: (stage: Stage) => conflict('not-this-gate', coded('problem.thisApplicationIsThatIs', { stage })),
+  notThisGate: (stage: Stage) =>
+    conflict('not-this-gate', coded('problem.thisApplicationIsThatIs', { stage: say(`state.stage.${stage}`) })),
   /** @param missing what is open up to the gate, and why */
   gateShut: (missing: readonly { requirement: string; title: string; why: string }[]) =>
     conflict('gate-shut', coded('problem.requirementsOpen', { count: missing.length }), { missing }),
