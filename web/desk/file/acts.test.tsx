@@ -70,7 +70,7 @@ describe('asking for a correction', () => {
     const own = screen.getByLabelText<HTMLTextAreaElement>(/^Or in your own words/)
     expect(own.value).toBe('Please answer this.')
     type(own, 'Please say more about the winter.')
-    await user.click(button('Ask them'))
+    await user.click(await screen.findByRole('button', { name: 'Ask them' }))
     await waitFor(() => expect(sent).toHaveLength(1))
     expect(sent[0]).toMatchObject({
       name: 'reopenPart',
@@ -100,7 +100,7 @@ describe('what was changed since', () => {
     })
     expect((await screen.findByText('Snow and rope')).tagName).toBe('INS')
     screen.getByText('They left it as it was.')
-    await user.click(button('Noted'))
+    await user.click(await screen.findByRole('button', { name: 'Noted' }))
     await waitFor(() => expect(sent[0]).toMatchObject({ params: { reopening: changed.id } }))
   })
 
@@ -145,7 +145,7 @@ describe('an offer nobody has answered', () => {
     await screen.findByText('It awaits an answer until 5 Dec 2026.')
     await user.click(await screen.findByRole('button', { name: 'Give more time' }))
     expect(screen.getByLabelText<HTMLInputElement>('To be answered by').value).toBe('5 Dec 2026')
-    await user.click(button('Give more time'))
+    await user.click(await screen.findByRole('button', { name: 'Give more time' }))
     await waitFor(() => expect(sent[0]).toMatchObject({ name: 'extendOffer', body: { answerBy: '2026-12-05' } }))
   })
 
@@ -157,7 +157,7 @@ describe('an offer nobody has answered', () => {
     await user.click(await screen.findByRole('button', { name: 'Withdraw the offer' }))
     expect(button('Withdraw the offer').disabled).toBe(true)
     type(screen.getByLabelText(/^Why\?/), 'The post is not filled this season.')
-    await user.click(button('Withdraw the offer'))
+    await user.click(await screen.findByRole('button', { name: 'Withdraw the offer' }))
     await screen.findByText(title)
     expect(sent[0]!.body).toEqual({ reason: 'The post is not filled this season.' })
   })
@@ -185,7 +185,7 @@ test('another first day wants a reason, and a day that is another', async () => 
   const day = screen.getByLabelText('Target start')
   await user.clear(day)
   await user.type(day, '7 Jan 2027')
-  await user.click(button('Change the start'))
+  await user.click(await screen.findByRole('button', { name: 'Change the start' }))
   await waitFor(() =>
     expect(sent[0]!.body).toEqual({ version: 5, targetStart: '2027-01-07', reason: 'The season begins later.' }),
   )
@@ -225,7 +225,7 @@ describe('mails about a file', () => {
       ...{ readMessages: [refused, mail()], readMailsAbout: [], resendMessage: done },
     })
     await screen.findByText('The mail server said: no such mailbox')
-    await user.click(button('Send again'))
+    await user.click(await screen.findByRole('button', { name: 'Send again' }))
     await waitFor(() => expect(sent[0]).toMatchObject({ name: 'resendMessage', params: { id: refused.id } }))
   })
 
@@ -235,9 +235,9 @@ describe('mails about a file', () => {
     })
     await screen.findByText('May I bring a dog?')
     screen.getByText('waits for you')
-    await user.click(button(/^You are on the shortlist/))
+    await user.click(await screen.findByRole('button', { name: /^You are on the shortlist/ }))
     screen.getByText('Good news.')
-    await user.click(button('Mark as done'))
+    await user.click(await screen.findByRole('button', { name: 'Mark as done' }))
     await waitFor(() => expect(sent[0]).toMatchObject({ name: 'settleIncomingMail', params: { id: came.id } }))
   })
 
@@ -291,7 +291,7 @@ describe('writing to several', () => {
     await screen.findByText('Dear Ada')
     screen.getByText('Has no address.')
     await user.click(screen.getByLabelText('Also tell them by text message (1 of 1 have a number)'))
-    await user.click(button('Send to 1'))
+    await user.click(await screen.findByRole('button', { name: 'Send to 1' }))
     await waitFor(() => expect(sent.at(-1)).toMatchObject({ name: 'sendMessages', body: { alsoByText: true } }))
     expect(sent[0]!.body).toMatchObject({ written: { english: { subject: 'We wait' }, german: null } })
   })
@@ -305,9 +305,9 @@ describe('writing to several', () => {
     await user.selectOptions(screen.getByLabelText('Begin with'), 'Still waiting')
     expect(button('See what each will get').disabled).toBe(true)
     type(screen.getByLabelText(/^Why\? This stays on record/), 'Others had more years.')
-    await user.click(button('See what each will get'))
+    await user.click(await screen.findByRole('button', { name: 'See what each will get' }))
     await user.click(await screen.findByRole('button', { name: 'Change the words' }))
-    await user.click(button('See what each will get'))
+    await user.click(await screen.findByRole('button', { name: 'See what each will get' }))
     await user.click(await screen.findByRole('button', { name: 'Turn down and write to 2' }))
     await waitFor(() => expect(sent.at(-1)?.name).toBe('turnDown'))
     expect(sent.at(-1)!.body).toMatchObject({ applications: [one, two], reason: 'Others had more years.' })
@@ -319,7 +319,7 @@ describe('writing to several', () => {
     })
     await screen.findByRole('option', { name: 'Still waiting' })
     await user.selectOptions(screen.getByLabelText('Begin with'), 'Still waiting')
-    await user.click(button('See what each will get'))
+    await user.click(await screen.findByRole('button', { name: 'See what each will get' }))
     expect((await screen.findByRole<HTMLButtonElement>('button', { name: 'Send to 0' })).disabled).toBe(true)
   })
 })
