@@ -1,6 +1,6 @@
 import { type Static, Type } from '@sinclair/typebox'
-import { videoLimits } from '#core/pages/limits'
-import { paperParts } from '#core/papers/papers'
+import { videoLimits } from '#core/documents/limits'
+import { paperParts } from '#core/documents/papers'
 import { rungs } from '#core/requirements/requirement'
 import { endpoint } from './endpoint'
 import { Day, Done, Id, Moment, oneOf, orNull, PartialDay, ShortText, Version } from './shapes'

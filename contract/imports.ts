@@ -1,6 +1,6 @@
 import { Type } from '@sinclair/typebox'
 import { stages } from '#core/hiring/stages'
-import { importFields } from '#core/importing/fields'
+import { importFields } from '#core/imports/fields'
 import { rungs } from '#core/requirements/requirement'
 import { endpoint } from './endpoint'
 import { Done, Id, Moment, oneOf, orNull } from './shapes'

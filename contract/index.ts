@@ -15,7 +15,6 @@ import * as imports from './imports'
 import * as incomingMails from './incomingMails'
 import * as lists from './lists'
 import * as messages from './messages'
-import * as paper from './paper'
 import * as places from './places'
 import * as privacy from './privacy'
 import * as rules from './rules'
@@ -24,6 +23,7 @@ import * as sharedSections from './sharedSections'
 import * as skills from './skills'
 import * as sources from './sources'
 import * as status from './status'
+import * as tray from './tray'
 import * as vacancies from './vacancies'
 import * as vacancyGroups from './vacancyGroups'
 import * as vacancySetUp from './vacancySetUp'
@@ -56,7 +56,7 @@ const everything = {
   ...messages,
   ...incomingMails,
   ...lists,
-  ...paper,
+  ...tray,
   ...imports,
   ...scoring,
   ...duplicates,

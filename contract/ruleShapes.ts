@@ -1,7 +1,7 @@
 import { type TSchema, Type } from '@sinclair/typebox'
 import type { Condition } from '#core/conditions/condition'
+import { videoLimits } from '#core/documents/limits'
 import { blanks, questionKinds, sectionHolds } from '#core/form/form'
-import { videoLimits } from '#core/pages/limits'
 import { gates } from '#core/requirements/requirement'
 import type { Rules as CoreRules } from '#core/rules/rules'
 import { languages } from '#core/words/say'

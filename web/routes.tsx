@@ -113,14 +113,14 @@ export const router = createBrowserRouter([
           {
             path: '/applications/:id/checks/:check',
             lazy: page(
-              () => import('./portal/check/BeginCheck').then(({ BeginCheck }) => BeginCheck),
+              () => import('./portal/skills/BeginCheck').then(({ BeginCheck }) => BeginCheck),
               'asking',
               'portal',
             ),
           },
           {
             path: '/sittings/:id',
-            lazy: page(() => import('./portal/check/SitCheck').then(({ SitCheck }) => SitCheck), 'asking', 'portal'),
+            lazy: page(() => import('./portal/skills/SitCheck').then(({ SitCheck }) => SitCheck), 'asking', 'portal'),
           },
         ],
       },
@@ -190,7 +190,7 @@ export const router = createBrowserRouter([
           },
           {
             path: 'paper/:id?',
-            lazy: page(() => import('./desk/paper/PaperTray').then(({ PaperTray }) => PaperTray), 'asking', 'desk'),
+            lazy: page(() => import('./desk/tray/PaperTray').then(({ PaperTray }) => PaperTray), 'asking', 'desk'),
           },
           {
             path: 'behalf',
@@ -219,7 +219,7 @@ export const router = createBrowserRouter([
           {
             path: 'words',
             lazy: page(
-              () => import('./desk/words/PreparedWords').then(({ PreparedWords }) => PreparedWords),
+              () => import('./desk/messages/PreparedWords').then(({ PreparedWords }) => PreparedWords),
               'asking',
               'desk',
             ),

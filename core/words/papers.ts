@@ -1,4 +1,4 @@
-import type { PaperNeed, PaperPart } from '../papers/papers'
+import type { PaperNeed, PaperPart } from '../documents/papers'
 import { say } from './say'
 
 export const paperPartWords = (part: PaperPart): string => say(`paper.part.${part}`)

@@ -1,5 +1,5 @@
+import { papersOfClaim } from '#core/documents/papers'
 import { sectionOf } from '#core/form/form'
-import { papersOfClaim } from '#core/papers/papers'
 import { openAt } from '#core/requirements/evaluate'
 import { type Rules, requirementsIn } from '#core/rules/rules'
 import { paperNeedWords } from '#core/words/papers'

@@ -1,8 +1,8 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { aFile } from '../../test/deskFile'
 import { type Call, showPage } from '../../test/page'
-import { ScoreProof } from './proof/ScoreProof'
 import { ScoreSheetPart } from './vacancies/ScoreSheetPart'
+import { ScoreProof } from './verification/ScoreProof'
 
 const show = (part: React.ReactElement, more: object = {}) => showPage(part, more as Parameters<typeof showPage>[1])
 const criterion = (key: string, over: object = {}) => ({ key, title: key, lookFor: '', most: 5, weight: 1, ...over })

@@ -1,6 +1,6 @@
 import { type PDFDocument, rgb } from 'pdf-lib'
 import QRCode from 'qrcode'
-import type { PaperPart } from '#core/papers/papers'
+import type { PaperPart } from '#core/documents/papers'
 import { sheetCode, sheetReference } from '#core/tray/coverSheet'
 import { paperPartWords } from '#core/words/papers'
 import { say } from '#core/words/say'

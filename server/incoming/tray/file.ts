@@ -1,4 +1,4 @@
-import type { PaperPart } from '#core/papers/papers'
+import type { PaperPart } from '#core/documents/papers'
 import { recordEvent } from '../../platform/audit/record'
 import { lockOf } from '../../platform/database/connection'
 import type { Account, Actor, Deps } from '../../platform/deps'

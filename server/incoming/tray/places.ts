@@ -1,7 +1,7 @@
 import { Op } from 'sequelize'
 import { namePartsOf, plainNumber } from '#core/comparison/keys'
+import type { PaperPart } from '#core/documents/papers'
 import { activeStages } from '#core/hiring/stages'
-import type { PaperPart } from '#core/papers/papers'
 import { type Guess, guessPlaces, type Place } from '#core/tray/guess'
 import { Candidate } from '../../records/accounts/model'
 import { Application } from '../../records/applications/model'

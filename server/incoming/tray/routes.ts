@@ -1,4 +1,4 @@
-import * as contract from '#contract/paper'
+import * as contract from '#contract/tray'
 import { bind, bindFile } from '../../platform/http/bind'
 import { coverSheetsPdf, printCoverSheets } from './coverSheets'
 import { filePaper, takeOutOfTray } from './file'

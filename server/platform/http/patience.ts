@@ -1,5 +1,5 @@
 import type { Context, Next } from 'koa'
-import { documentLimits } from '#core/pages/limits'
+import { documentLimits } from '#core/documents/limits'
 import type { Deps } from '../deps'
 import { problems } from './problems'
 

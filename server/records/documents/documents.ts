@@ -1,6 +1,6 @@
 import { v7 as uuid } from 'uuid'
 import type { DocumentLine } from '#contract/claims'
-import type { PaperPart } from '#core/papers/papers'
+import type { PaperPart } from '#core/documents/papers'
 import { compareAndSet } from '../../platform/database/compareAndSet'
 import { rowsOf } from '../../platform/database/rows'
 import type { Deps } from '../../platform/deps'

@@ -1,7 +1,7 @@
 import { readFile, stat } from 'node:fs/promises'
 import { type FileTypeResult, fileTypeFromBuffer, fileTypeFromFile } from 'file-type'
 import { parseBuffer, parseFile } from 'music-metadata'
-import { documentLimits, videoLimits } from '#core/pages/limits'
+import { documentLimits, videoLimits } from '#core/documents/limits'
 import { coded } from '#core/words/say'
 import type { Deps } from '../../platform/deps'
 import { inGuardedThread } from '../../platform/jobs/threads'

@@ -1,7 +1,7 @@
 import { inflateSync } from 'node:zlib'
 import { imageSize } from 'image-size'
 import { PDFDocument } from 'pdf-lib'
-import { documentLimits } from '#core/pages/limits'
+import { documentLimits } from '#core/documents/limits'
 import { type Coded, coded } from '#core/words/say'
 import { activeContentIn, takeLinksOut } from './activeContent'
 import { beginCounting, wentOver } from './limitInflation'

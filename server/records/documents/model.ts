@@ -7,7 +7,7 @@ import {
   type Sequelize,
 } from 'sequelize'
 import type { documentStates } from '#contract/claims'
-import type { PaperPart } from '#core/papers/papers'
+import type { PaperPart } from '#core/documents/papers'
 import {
   define,
   id,

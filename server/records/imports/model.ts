@@ -7,7 +7,7 @@ import {
   type Sequelize,
 } from 'sequelize'
 import type { importStates } from '#contract/imports'
-import type { Mapping } from '#core/importing/fields'
+import type { Mapping } from '#core/imports/fields'
 import type { StoredText } from '#core/words/stored'
 import {
   define,

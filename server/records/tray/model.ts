@@ -6,7 +6,7 @@ import {
   Model,
   type Sequelize,
 } from 'sequelize'
-import type { PaperPart } from '#core/papers/papers'
+import type { PaperPart } from '#core/documents/papers'
 import type { Guess } from '#core/tray/guess'
 import type { StoredText } from '#core/words/stored'
 import {

@@ -9,8 +9,8 @@ import { Dialog } from '../../ui/Dialog'
 import { LongField, SelectField } from '../../ui/Field'
 import { ProblemNote } from '../../ui/ProblemNote'
 import { useAct } from '../../useAct'
+import { WrittenFields } from '../messages/WrittenFields'
 import { useToast } from '../useToast'
-import { WrittenFields } from '../words/WrittenFields'
 
 type Previews = Reply<typeof previewMessages>
 type Props = { applications: string[]; turningDown: boolean; onClose: () => void; onDone: () => void }

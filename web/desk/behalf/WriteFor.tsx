@@ -7,7 +7,7 @@ import { Button } from '../../ui/Button'
 import { ProblemNote } from '../../ui/ProblemNote'
 import { writeMoment } from '../../ui/write'
 import { useAct } from '../../useAct'
-import { CoverSheets } from '../paper/CoverSheets'
+import { CoverSheets } from '../tray/CoverSheets'
 import { useToast } from '../useToast'
 
 /** An application written at the desk for somebody who wrote on paper or rang. */

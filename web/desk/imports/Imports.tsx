@@ -1,7 +1,7 @@
 import { Link, useNavigate, useParams } from 'react-router'
 import type { Reply } from '#contract/endpoint'
 import type { readImport } from '#contract/imports'
-import { type ImportField, importFields } from '#core/importing/fields'
+import { type ImportField, importFields } from '#core/imports/fields'
 import { say } from '#core/words/say'
 import { addressOf, api } from '../../api'
 import { Button } from '../../ui/Button'

@@ -1,7 +1,7 @@
 import { roles } from '#contract/roles'
 import type { KnownFact } from '#core/conditions/vocabulary'
+import { videoLimits } from '#core/documents/limits'
 import { type Blank, blanks, type Question, questionKinds } from '#core/form/form'
-import { videoLimits } from '#core/pages/limits'
 import { mayBeNameless } from '#core/privacy/hidden'
 import { blankWords, kindWords, questionSentence } from '#core/words/form'
 import { say } from '#core/words/say'

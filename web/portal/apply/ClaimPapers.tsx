@@ -1,5 +1,12 @@
 import type { Claim } from '#contract/claims'
-import { counted, givenPapers, isTranslated, type PaperNeed, type PaperPart, papersOfClaim } from '#core/papers/papers'
+import {
+  counted,
+  givenPapers,
+  isTranslated,
+  type PaperNeed,
+  type PaperPart,
+  papersOfClaim,
+} from '#core/documents/papers'
 import { paperNeedWords } from '#core/words/papers'
 import { say } from '#core/words/say'
 import { Documents } from '../documents/Documents'

@@ -1,7 +1,7 @@
 import { expose } from 'comlink'
 import { degrees, PDFDocument } from 'pdf-lib'
-import { fitPages, type Shrink } from '#core/pages/fit'
-import { faultsOfPage, greyOf, measuredSide, measurePage, type PageFault } from '#core/pages/measure'
+import { fitPages, type Shrink } from '#core/documents/fit'
+import { faultsOfPage, greyOf, measuredSide, measurePage, type PageFault } from '#core/documents/measure'
 
 /** A part of a page, as shares of its width and height from the top left. */
 export type Crop = { x: number; y: number; width: number; height: number }

@@ -1,6 +1,6 @@
 import { proxy, type Remote, wrap } from 'comlink'
-import { documentLimits } from '#core/pages/limits'
-import type { PageFault } from '#core/pages/measure'
+import { documentLimits } from '#core/documents/limits'
+import type { PageFault } from '#core/documents/measure'
 import { say } from '#core/words/say'
 import { drawPdfPage, openPdf } from '../../ui/openPdf'
 import type { Crop, PageToJoin, Preparer, Turn } from './prepare.worker'

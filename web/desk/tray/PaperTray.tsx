@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
 import type { Reply } from '#contract/endpoint'
-import type { readTray } from '#contract/paper'
+import type { readTray } from '#contract/tray'
 import { say } from '#core/words/say'
 import { api } from '../../api'
 import { ProblemNote } from '../../ui/ProblemNote'

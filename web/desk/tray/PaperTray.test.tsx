@@ -1,6 +1,6 @@
 import { screen, waitFor, within } from '@testing-library/react'
 import type { Reply } from '#contract/endpoint'
-import type { readTray } from '#contract/paper'
+import type { readTray } from '#contract/tray'
 import { showPage } from '../../../test/page'
 import { PaperTray } from './PaperTray'
 

@@ -1,5 +1,5 @@
 import { Type } from '@sinclair/typebox'
-import { paperParts } from '#core/papers/papers'
+import { paperParts } from '#core/documents/papers'
 import { endpoint } from './endpoint'
 import { Done, Id, Moment, oneOf } from './shapes'
 

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import type { Reply } from '#contract/endpoint'
-import type { readTray } from '#contract/paper'
+import type { readTray } from '#contract/tray'
 import { paperPartWords } from '#core/words/papers'
 import { say } from '#core/words/say'
 import { addressOf, api } from '../../api'
