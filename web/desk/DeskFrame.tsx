@@ -39,7 +39,7 @@ export function DeskFrame() {
 }
 
 function Desk() {
-  const { account, isKeeper: mayRead } = useSession()
+  const { account, isKeeper: mayRead, operator } = useSession()
   const [finding, setFinding] = useState(false)
   const [listing, setListing] = useState(false)
   const { data } = api.endpoints.readCounts.useQuery({}, { pollingInterval: 30_000, refetchOnFocus: true })
@@ -52,7 +52,7 @@ function Desk() {
           <Link to="/desk/today" className="font-title text-[1.3333rem] leading-none">
             {say('desk.probatum')}
           </Link>
-          <span className="opacity-75 max-md:hidden">{say('desk.vallorneMountainLines')}</span>
+          <span className="opacity-75 max-md:hidden">{operator}</span>
           <button
             type="button"
             onClick={() => setFinding(true)}

@@ -20,7 +20,6 @@ export default {
   'desk.sources': 'Quellen',
   'desk.preparedWords': 'Vorbereitete Texte',
   'desk.probatum': 'Probatum',
-  'desk.vallorneMountainLines': 'Vallorne Mountain Lines',
   'desk.findAPersonNumberOr': 'Person, Nummer oder Zeichen finden',
   'desk.signOut': 'Abmelden',
   'desk.queues': 'Arbeitslisten',

@@ -17,7 +17,6 @@ export default {
   'desk.sources': 'Sources',
   'desk.preparedWords': 'Prepared words',
   'desk.probatum': 'Probatum',
-  'desk.vallorneMountainLines': 'Vallorne Mountain Lines',
   'desk.findAPersonNumberOr': 'Find a person, number or reference',
   'desk.signOut': 'Sign out',
   'desk.queues': 'Queues',

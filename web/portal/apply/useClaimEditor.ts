@@ -1,6 +1,7 @@
 import type { Claim, ClaimDetails } from '#contract/claims'
 import { useAct } from '../../useAct'
 import { useAgain } from '../../useAgain'
+import { useFreshAfterClash } from '../../useFreshAfterClash'
 import { useKept } from '../useKept'
 
 /** Editing one claim: what is typed is kept on this device until it is saved or given up. */
@@ -25,6 +26,7 @@ export function useClaimEditor<D extends ClaimDetails>(
   const { busy, problem } = claim ? changing : adding
   // Without a connection it goes by itself when the connection is back.
   useAgain(problem, () => void save())
+  useFreshAfterClash(problem, 'draft')
   const giveUp = () => {
     forget()
     onDone()

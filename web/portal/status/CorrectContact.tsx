@@ -9,12 +9,14 @@ import { AnswerField } from '../../ui/answers/AnswerField'
 import { Button } from '../../ui/Button'
 import { faultAt, ProblemNote } from '../../ui/ProblemNote'
 import { useAct } from '../../useAct'
+import { useFreshAfterClash } from '../../useFreshAfterClash'
 
 /** Contact details may be corrected at any time after sending; what was sent stays as it was. */
 export function CorrectContact({ status }: { status: Status }) {
   const [changes, setChanges] = useState<Answers>()
   const { act, busy, problem, clear } = useAct('saveAnswers')
   const dispatch = useDispatch()
+  useFreshAfterClash(problem, 'status')
   const { version, questions, answers } = status.contact
   if (!status.reference || isWithdrawn(status) || questions.length === 0) return null
   const close = () => {

@@ -6,6 +6,7 @@ import { DateField } from '../../ui/DateField'
 import { TextField } from '../../ui/Field'
 import { faultAt, ProblemNote } from '../../ui/ProblemNote'
 import { useAct } from '../../useAct'
+import { useFreshAfterClash } from '../../useFreshAfterClash'
 import { useKept } from '../useKept'
 
 /** The renewal of a licence or certificate; what was there before stays as its history. */
@@ -17,6 +18,7 @@ export function RenewalForm({ claim }: { claim: Claim }) {
     through: '',
   })
   const renewal = useAct('renewCredential')
+  useFreshAfterClash(renewal.problem, 'status')
   if (!('credential' in details)) return null
   const renew = async () => {
     const renewed = await renewal.act({ params: { id: claim.id }, body: { version: claim.version, ...given } })
