@@ -5,6 +5,8 @@ import type { DeskVacancy } from '#contract/vacancySetUp'
 import type { Rules } from '#core/rules/rules'
 import { aSection } from '../../../test/draft'
 import { showPage } from '../../../test/page'
+import { api } from '../../api'
+import { store } from '../../store'
 import { DryRunPart } from './DryRunPart'
 import { FormPart } from './FormPart'
 import { PostPart } from './PostPart'
@@ -322,7 +324,11 @@ describe('the vacancy as it is set up', () => {
 
   test('edited by somebody else meanwhile: what is here is put in its place, or let go', async () => {
     let theirs = true
+    let newest = 4
+    const own = (title: string): Rules => ({ ...rules, form: [{ ...rules.form[0]!, title }, ...rules.form.slice(1)] })
     const { user, sent } = await open({
+      readDeskVacancy: () =>
+        aVacancy({ draft: { ...aVacancy().draft, version: newest, rules: newest > 4 ? own('Theirs') : rules } }),
       saveRulesDraft: () =>
         theirs
           ? { problem: { status: 409, code: 'changed-meanwhile', title: 'Changed meanwhile.', version: 9 } }
@@ -335,10 +341,16 @@ describe('the vacancy as it is set up', () => {
     await waitFor(() => expect(note()).not.toContain('Changed meanwhile.'))
     expect((sent.at(-1)!.body as { version: number }).version).toBe(9)
     theirs = true
+    newest = 11
     await addQuestion(user)
     await screen.findByText(/Changed meanwhile\./, undefined, { timeout: 3000 })
+    // What others have saved is read again for some other reason: nothing is replaced unasked.
+    store.dispatch(api.util.invalidateTags(['rules']))
+    await waitFor(() => expect(screen.getByRole('button', { name: 'Take the other' })).toBeTruthy())
+    expect(screen.queryByText('Theirs')).toBeNull()
     await user.click(screen.getByRole('button', { name: 'Take the other' }))
-    await waitFor(() => expect(screen.queryByRole('button', { name: 'Take the other' })).toBeNull())
+    await screen.findByText('Theirs')
+    expect(screen.queryByRole('button', { name: 'Take the other' })).toBeNull()
   })
 
   test('without a connection the rules wait, and go when it is back', async () => {

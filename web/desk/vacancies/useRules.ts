@@ -36,16 +36,23 @@ export function useRules(id: string, draft: RulesDraft, mayEdit: boolean): Rules
   latest.current = rules
   const busy = useRef(false)
 
-  // Another version has come in from elsewhere (an import, a publication): what is shown follows it.
-  useEffect(() => {
-    if (draft.version <= version.current && draft.version !== 0) return
-    if (draft.version === version.current) return
-    version.current = draft.version
-    setRules(draft.rules)
+  const adopt = useCallback((next: RulesDraft) => {
+    version.current = next.version
+    setRules(next.rules)
     setPast([])
-    setSaved({ faults: draft.faults, changed: draft.changed, version: draft.version })
+    setSaved({ faults: next.faults, changed: next.changed, version: next.version })
     setState('saved')
-  }, [draft])
+  }, [])
+  const unsaved = useRef(false)
+  unsaved.current = state !== 'saved'
+
+  // Another version has come in from elsewhere (an import, a publication): what is shown follows it. What is not saved yet
+  // is never replaced unasked; saving it brings the question.
+  useEffect(() => {
+    if (unsaved.current || draft.version === version.current) return
+    if (draft.version < version.current && draft.version !== 0) return
+    adopt(draft)
+  }, [draft, adopt])
 
   const save = useCallback(async () => {
     if (busy.current) return
@@ -110,7 +117,9 @@ export function useRules(id: string, draft: RulesDraft, mayEdit: boolean): Rules
             },
             take: () => {
               setProblem(undefined)
-              dispatch(api.util.invalidateTags(['rules']))
+              setState('saved')
+              if (draft.version > version.current) adopt(draft)
+              else dispatch(api.util.invalidateTags(['rules']))
             },
           },
   }
