@@ -97,7 +97,7 @@ function DropIn() {
   const { act, busy, problem } = useAct('putInTray')
   // One that is refused does not keep the others out, and is named until the next are put in.
   const [refused, setRefused] = useState<string[]>([])
-  const put = async (files: Iterable<File>) => {
+  const put = async (files: readonly File[]) => {
     setRefused([])
     for (const file of files)
       if (!(await act({ query: { fileName: file.name }, body: file as never })))
@@ -114,7 +114,8 @@ function DropIn() {
       onDrop={(event) => {
         event.preventDefault()
         setOver(false)
-        void put(event.dataTransfer.files)
+        // The list of what was dropped is emptied once the event is over.
+        void put([...event.dataTransfer.files])
       }}
       className={`mt-2 rounded-sheet border border-dashed p-2 text-[0.8333rem] ${over ? 'border-confirmed bg-confirmed-wash' : 'border-line-strong'}`}
     >
