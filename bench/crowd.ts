@@ -2,13 +2,14 @@ import { doubleMetaphone } from 'double-metaphone'
 import { type Connection, createConnection } from 'mariadb'
 import { QueryTypes } from 'sequelize'
 import { isolationCheck } from '#scenario/isolationCheck'
+import { vallorne } from '#scenario/organisation'
 import { sources } from '#scenario/sources'
 import { vacanciesOn } from '#scenario/vacancies/vacancies'
 import { clockAhead } from '#server/platform/clock'
+import type { Fixed } from '#server/platform/deps'
 import { addCheck } from '#server/records/skills/checks'
 import { addSource } from '#server/records/sources/sources'
 import { addVacancy } from '#server/records/vacancies/vacancies'
-import type { Fixed } from '#server/start'
 
 const givenNames =
   'Ada Bela Cem Dora Emil Frida Goran Hedda Ines Jonas Kira Lars Mila Nils Olga Pavel Rosa Sana Timo Uma Vera Wanda Xaver Yara Zita'.split(
@@ -33,13 +34,13 @@ export const nameOf = (number: number) =>
 
 /** Makes a crowd straight in the database: people, four applications and twenty claims each, as they stand in queues. */
 export async function makeCrowd(fixed: Fixed, people: number) {
-  const deps = { ...fixed, clock: clockAhead(0, fixed.config.timeZone) }
+  const deps = { ...fixed, organisation: vallorne, clock: clockAhead(0, vallorne.timeZone) }
   const { sequelize } = fixed
   const day = (offset: number) => deps.clock.today().add({ days: offset }).toString()
   const at = (offset: number, hour: number) => new Date(`${day(offset)}T${String(hour).padStart(2, '0')}:00:00Z`)
   for (const { key: _, ...source } of sources) await addSource(source)
   await addCheck(isolationCheck)
-  for (const vacancy of vacanciesOn(at, day, fixed.config.timeZone)) await addVacancy(deps, vacancy)
+  for (const vacancy of vacanciesOn(at, day, vallorne.timeZone)) await addVacancy(deps, vacancy)
   // A table that is empty is filled with its keys sorted first, where nobody asks for each row whether it may stand there.
   const bulk = await createConnection(fixed.config.databaseUrl)
   await bulk.query('SET SESSION unique_checks = 0, foreign_key_checks = 0, check_constraint_checks = 0')

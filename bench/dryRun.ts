@@ -6,6 +6,7 @@ import { QueryTypes, type Sequelize } from 'sequelize'
 import { v7 as uuid } from 'uuid'
 import { form } from '#scenario/form'
 import { isolationCheck } from '#scenario/isolationCheck'
+import { vallorne } from '#scenario/organisation'
 import { sources } from '#scenario/sources'
 import { vacanciesOn } from '#scenario/vacancies/vacancies'
 import { clockAhead } from '#server/platform/clock'
@@ -37,7 +38,7 @@ export async function dryRunOverMany(count: number): Promise<Result[]> {
     smtpUrl: `smtp://127.0.0.1:${port + 2}`,
   }
   const fixed = await prepare(config, pino({ level: 'silent' }))
-  const deps = { ...fixed, clock: clockAhead(0, config.timeZone) }
+  const deps = { ...fixed, organisation: vallorne, clock: clockAhead(0, vallorne.timeZone) }
   const id = keep ? (await allVacancies())[0]!.id : await fill(deps, count)
   const running = await start(fixed)
   const desk = visitor(`http://127.0.0.1:${running.port}`)

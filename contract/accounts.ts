@@ -1,4 +1,5 @@
 import { Type } from '@sinclair/typebox'
+import { rights } from '#core/rights/rights'
 import { languages } from '#core/words/say'
 import { endpoint } from './endpoint'
 import { roles } from './roles'
@@ -8,6 +9,17 @@ import { singleLine } from './singleLine'
 export const Mail = Type.String({ format: 'email', maxLength: 200 })
 const Password = Type.String({ minLength: 12, maxLength: 200 })
 
+/** Whose application this is, as everybody sees it. */
+const ShownOrganisation = Type.Object({
+  name: Type.String(),
+  contact: Type.String(),
+  accent: Type.String(),
+  currency: Type.String(),
+  languages: Type.Array(oneOf(languages)),
+  welcome: Type.String({ description: 'In the reader’s language; empty where nobody wrote one' }),
+  logo: orNull(Type.Object({ address: Type.String(), width: Type.Integer(), height: Type.Integer() })),
+})
+
 const Session = Type.Object({
   csrf: Type.String(),
   account: orNull(
@@ -16,11 +28,12 @@ const Session = Type.Object({
       name: Type.String(),
       mail: Type.String(),
       roles: Type.Array(oneOf(roles)),
+      rights: Type.Array(oneOf(rights)),
       language: oneOf(languages),
     }),
   ),
   demo: Type.Boolean(),
-  operator: Type.String({ description: 'Whose application this is, as people know it' }),
+  organisation: ShownOrganisation,
   codesFirst: Type.Boolean({ description: 'The role has to set up one-time codes before anything else' }),
 })
 

@@ -9,7 +9,6 @@ import { endpoint } from './endpoint'
 import { Day, Done, Id, listOfCore, Moment, ofCore, oneOf, orNull, Reason, Version } from './shapes'
 import { OwnVouching } from './vouching'
 
-const candidate = ['candidate'] as const
 const byId = Type.Object({ id: Id })
 
 export const reopeningStates = ['open', 'changed', 'seen', 'called off'] as const
@@ -79,7 +78,7 @@ export const beginApplication = endpoint({
   method: 'POST',
   path: '/api/vacancies/:slug/applications',
   summary: 'Begin an application, or come back to the one already begun',
-  access: candidate,
+  access: 'candidate',
   params: Type.Object({ slug: Type.String() }),
   reply: Type.Object({ id: Id }),
   invalidates: ['draft', 'status'],
@@ -89,7 +88,7 @@ export const myApplications = endpoint({
   method: 'GET',
   path: '/api/my/applications',
   summary: 'One’s own applications',
-  access: candidate,
+  access: 'candidate',
   reply: Type.Array(
     Type.Object({
       id: Id,
@@ -110,7 +109,7 @@ export const readDraft = endpoint({
   method: 'GET',
   path: '/api/my/applications/:id',
   summary: 'An application as it stands',
-  access: candidate,
+  access: 'candidate',
   behalf: true,
   params: byId,
   reply: Draft,
@@ -121,7 +120,7 @@ export const saveAnswers = endpoint({
   method: 'PATCH',
   path: '/api/my/applications/:id/answers',
   summary: 'Save changed answers. An old version is refused with 409 and the answers as they are now',
-  access: candidate,
+  access: 'candidate',
   behalf: true,
   params: byId,
   body: Type.Object({ version: Version, changes: Answers, section: Type.Optional(Type.String()) }),
@@ -132,7 +131,7 @@ export const confirmSection = endpoint({
   method: 'POST',
   path: '/api/my/applications/:id/sections/:section/confirm',
   summary: 'Confirm that what a section took over from before is still right',
-  access: candidate,
+  access: 'candidate',
   params: Type.Object({ id: Id, section: Type.String({ maxLength: 80 }) }),
   reply: Done,
   invalidates: ['draft', 'status'],
@@ -142,19 +141,17 @@ export const finishReopened = endpoint({
   method: 'POST',
   path: '/api/my/applications/:id/reopenings/:reopening/finish',
   summary: 'Tell the desk that what it asked to change has been changed',
-  access: candidate,
+  access: 'candidate',
   params: Type.Object({ id: Id, reopening: Id }),
   reply: Done,
   invalidates: ['draft', 'status'],
 })
 
-const desk = ['coordinator', 'administrator'] as const
-
 export const reopenPart = endpoint({
   method: 'POST',
   path: '/api/desk/applications/:id/reopenings',
   summary: 'Let the candidate of a sent application change one section or question again, with a reason and a due date',
-  access: desk,
+  access: 'applications.turn-down',
   params: byId,
   body: Type.Object({
     section: Type.String({ minLength: 1, maxLength: 80 }),
@@ -171,7 +168,7 @@ export const settleReopened = endpoint({
   method: 'POST',
   path: '/api/desk/applications/:id/reopenings/:reopening/settle',
   summary: 'Take note of what was changed, or call the question off while it is open',
-  access: desk,
+  access: 'applications.turn-down',
   params: Type.Object({ id: Id, reopening: Id }),
   reply: Done,
   invalidates: ['desk', 'draft', 'status'],
@@ -181,7 +178,7 @@ export const signPermission = endpoint({
   method: 'POST',
   path: '/api/my/applications/:id/permission',
   summary: 'Sign the permission to check by typing one’s full name or drawing it, and giving the password again',
-  access: candidate,
+  access: 'candidate',
   params: byId,
   body: Type.Object({
     /** Typed as one's signature; not needed where it is drawn. */
@@ -205,7 +202,7 @@ export const withdrawPermission = endpoint({
   method: 'POST',
   path: '/api/my/applications/:id/permission/withdraw',
   summary: 'Withdraw the permission to check: open questions are called off, nothing more is asked',
-  access: candidate,
+  access: 'candidate',
   params: byId,
   reply: Type.Object({ calledOff: Type.Integer() }),
   idempotent: true,
@@ -216,7 +213,7 @@ export const sendApplication = endpoint({
   method: 'POST',
   path: '/api/my/applications/:id/send',
   summary: 'Send the application. Refused with 409 while something is missing',
-  access: candidate,
+  access: 'candidate',
   params: byId,
   body: Type.Object({ version: Version }),
   reply: Type.Object({ reference: Type.String(), sentAt: Moment }),
@@ -228,7 +225,7 @@ export const deleteDraft = endpoint({
   method: 'DELETE',
   path: '/api/my/applications/:id',
   summary: 'Delete an application that was not sent; what the file holds stays',
-  access: candidate,
+  access: 'candidate',
   params: byId,
   reply: Done,
   invalidates: ['draft', 'status', 'vacancies'],
@@ -238,7 +235,7 @@ export const withdraw = endpoint({
   method: 'POST',
   path: '/api/my/applications/:id/withdraw',
   summary: 'Withdraw the application',
-  access: candidate,
+  access: 'candidate',
   params: byId,
   reply: Done,
   idempotent: true,

@@ -2,13 +2,11 @@ import { Type } from '@sinclair/typebox'
 import { endpoint } from './endpoint'
 import { Id, Moment, oneOf, orNull } from './shapes'
 
-const keepers = ['coordinator', 'administrator'] as const
-
 export const readTrail = endpoint({
   method: 'GET',
   path: '/api/desk/trail',
   summary: 'The audit trail, newest first, a page at a time',
-  access: keepers,
+  access: 'trail.read',
   query: Type.Object({ before: Type.Optional(Id), text: Type.Optional(Type.String({ maxLength: 80 })) }),
   reply: Type.Object({
     events: Type.Array(
@@ -49,7 +47,7 @@ export const verifyTrail = endpoint({
   method: 'POST',
   path: '/api/desk/trail/verify',
   summary: 'Follow the chain of one file, or of all, and name the first broken link of each',
-  access: keepers,
+  access: 'trail.read',
   body: Type.Object({ candidateId: Type.Optional(Id) }),
   reply: Verification,
 })
@@ -59,7 +57,7 @@ export const verifySince = endpoint({
   path: '/api/desk/trail/verify-since',
   summary:
     'The same for all, and that nothing was written anew since a fingerprint was kept: that list as CSV, up to 10 MB',
-  access: keepers,
+  access: 'trail.read',
   body: Type.Any(),
   bytes: true,
   reply: Verification,

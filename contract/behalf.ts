@@ -4,7 +4,6 @@ import { Done, Id, LinkToken, Moment, oneOf, orNull } from './shapes'
 
 export const waysToTell = ['on paper', 'by phone'] as const
 
-const desk = ['coordinator', 'administrator'] as const
 const byId = Type.Object({ id: Id })
 const how = oneOf(waysToTell)
 
@@ -13,7 +12,7 @@ export const beginFor = endpoint({
   path: '/api/desk/behalf',
   summary:
     'Begin an application for somebody who wrote on paper or rang. Whoever has an account is mailed the way to it and writes it themselves',
-  access: desk,
+  access: 'people.write-for',
   body: Type.Object({
     slug: Type.String({ minLength: 1, maxLength: 200 }),
     givenNames: Type.String({ minLength: 1, maxLength: 120 }),
@@ -31,7 +30,7 @@ export const listBehalf = endpoint({
   method: 'GET',
   path: '/api/desk/behalf',
   summary: 'Applications begun for somebody that are not sent yet, the longest waiting first',
-  access: desk,
+  access: 'people.write-for',
   reply: Type.Array(
     Type.Object({
       id: Id,
@@ -55,7 +54,7 @@ export const askToTakeOver = endpoint({
   method: 'POST',
   path: '/api/desk/behalf/:id/ask',
   summary: 'Mail the candidate a link to take the application over, read it through, sign it and send it',
-  access: desk,
+  access: 'people.write-for',
   params: byId,
   reply: Done,
   invalidates: ['behalf'],
@@ -65,7 +64,7 @@ export const setAsideBehalf = endpoint({
   method: 'DELETE',
   path: '/api/desk/behalf/:id',
   summary: 'Forget what was taken down for somebody who does not want it, before they have taken it over',
-  access: desk,
+  access: 'people.write-for',
   params: byId,
   reply: Done,
   invalidates: ['behalf'],

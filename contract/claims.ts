@@ -178,13 +178,11 @@ export const Claim = Type.Object({
 })
 export type Claim = Static<typeof Claim>
 
-const candidate = ['candidate'] as const
-
 export const addClaim = endpoint({
   method: 'POST',
   path: '/api/my/claims',
   summary: 'Add a claim to one’s own file',
-  access: candidate,
+  access: 'candidate',
   behalf: true,
   body: Type.Object({ details: ClaimDetails }),
   reply: Claim,
@@ -196,7 +194,7 @@ export const changeClaim = endpoint({
   method: 'PUT',
   path: '/api/my/claims/:id',
   summary: 'Correct a claim that nobody has confirmed yet',
-  access: candidate,
+  access: 'candidate',
   behalf: true,
   params: Type.Object({ id: Id }),
   body: Type.Object({ version: Version, details: ClaimDetails }),
@@ -208,7 +206,7 @@ export const removeClaim = endpoint({
   method: 'DELETE',
   path: '/api/my/claims/:id',
   summary: 'Take a claim out of the file; what was sent before keeps it',
-  access: candidate,
+  access: 'candidate',
   behalf: true,
   params: Type.Object({ id: Id }),
   query: Type.Object({ version: Type.String({ pattern: '^\\d+$' }) }),
@@ -220,7 +218,7 @@ export const renewCredential = endpoint({
   method: 'POST',
   path: '/api/my/claims/:id/renew',
   summary: 'Give a licence or certificate its renewal: a new version of the same credential, with its history kept',
-  access: candidate,
+  access: 'candidate',
   params: Type.Object({ id: Id }),
   body: Type.Object({
     version: Version,
@@ -247,7 +245,7 @@ export const uploadDocument = endpoint({
   method: 'POST',
   path: '/api/my/claims/:id/documents',
   summary: 'Put a document behind a claim, in one piece: PDF, JPEG or PNG, up to 10 MB and 20 pages',
-  access: candidate,
+  access: 'candidate',
   behalf: true,
   params: Type.Object({ id: Id }),
   query: Type.Object(WhatItIs),
@@ -261,16 +259,13 @@ export const attachUpload = endpoint({
   method: 'POST',
   path: '/api/my/claims/:id/documents/:upload',
   summary: 'Put what was uploaded in pieces (tus 1.0 at /api/my/uploads) behind a claim',
-  access: candidate,
+  access: 'candidate',
   behalf: true,
   params: Type.Object({ id: Id, upload: Type.String({ pattern: '^[0-9a-f-]{36}\\.[0-9a-f]{32}$' }) }),
   body: Type.Object(WhatItIs),
   reply: Uploaded,
   invalidates: ['draft', 'status'],
 })
-
-/** Who at the desk opens the documents of a file. */
-export const documentReaders = ['coordinator', 'hiring manager', 'administrator'] as const
 
 export const readDocument = endpoint({
   method: 'GET',
@@ -286,7 +281,7 @@ export const removeDocument = endpoint({
   method: 'DELETE',
   path: '/api/my/documents/:id',
   summary: 'Take back a document nobody has looked at yet',
-  access: candidate,
+  access: 'candidate',
   behalf: true,
   params: Type.Object({ id: Id }),
   reply: Done,

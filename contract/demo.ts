@@ -1,6 +1,7 @@
 import { Type } from '@sinclair/typebox'
 import { endpoint } from './endpoint'
-import { Day, Moment } from './shapes'
+import { roles } from './roles'
+import { Day, Moment, oneOf } from './shapes'
 
 const Clock = Type.Object({ now: Moment, today: Day, daysAhead: Type.Integer() })
 
@@ -17,8 +18,20 @@ export const moveClock = endpoint({
   method: 'POST',
   path: '/api/demo/clock',
   summary: 'Move the demo’s clock forward; only where the demo is switched on',
-  access: ['coordinator', 'administrator'],
+  access: 'vacancies.set-up',
   body: Type.Object({ days: Type.Integer({ minimum: 1, maximum: 400 }) }),
   reply: Clock,
   invalidates: ['clock', 'desk', 'vacancies', 'status', 'draft'],
+})
+
+export const readDemoAccounts = endpoint({
+  method: 'GET',
+  path: '/api/demo/accounts',
+  summary: 'Who can be signed in as to try it, with the password of all of them; nobody where this is no demo',
+  access: 'anyone',
+  reply: Type.Object({
+    password: Type.String(),
+    accounts: Type.Array(Type.Object({ mail: Type.String(), roles: Type.Array(oneOf(roles)) })),
+  }),
+  invalidates: ['clock'],
 })

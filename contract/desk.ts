@@ -13,7 +13,6 @@ import { vacancyStates } from './vacancySetUp'
 import { Proof } from './verification'
 import { ReadVouching } from './vouching'
 
-const staff = ['coordinator', 'assessor', 'hiring manager', 'administrator'] as const
 export const queues = ['today', 'applications', 'verification', 'skills', 'validity', 'hiring'] as const
 export type Queue = (typeof queues)[number]
 /** People of a queue are counted up to here; one more says that there are more. */
@@ -24,6 +23,13 @@ const Counted = Type.Integer({
   description: `Counted up to ${mostCountedInQueue}; one more says that there are more`,
 })
 
+/** Somebody who works here. */
+const Person = Type.Object({ id: Id, name: Type.String() })
+
+/** `mine`: one’s own files, those of whom one stands in for, those one watches, and those that are nobody’s yet. */
+export const whoseFiles = ['mine', 'all'] as const
+export type Whose = (typeof whoseFiles)[number]
+
 export const QueueLine = Type.Object({
   id: Id,
   candidate: Type.String(),
@@ -31,6 +37,7 @@ export const QueueLine = Type.Object({
   slack: Type.Integer(),
   why: Type.String(),
   marks: Type.Array(Type.String()),
+  owner: orNull(Person),
 })
 export type QueueLine = Static<typeof QueueLine>
 
@@ -38,11 +45,12 @@ export const readQueue = endpoint({
   method: 'GET',
   path: '/api/desk/queues/:queue',
   summary: 'The people in a queue, least slack first, a page at a time',
-  access: staff,
+  access: 'files.read',
   params: Type.Object({ queue: oneOf(queues) }),
   query: Type.Object({
     after: Type.Optional(Type.String({ pattern: '^-?\\d+_[0-9a-f-]{36}$' })),
     vacancy: Type.Optional(Type.String()),
+    whose: Type.Optional(oneOf(whoseFiles)),
   }),
   reply: Type.Object({ people: Type.Array(QueueLine), next: orNull(Type.String()), late: Counted }),
   invalidates: ['desk'],
@@ -51,8 +59,8 @@ export const readQueue = endpoint({
 export const readCounts = endpoint({
   method: 'GET',
   path: '/api/desk/counts',
-  summary: 'How many people are in each queue, how many mails were refused, and how many came in and wait',
-  access: staff,
+  summary: 'How many of one’s own people are in each queue, how many mails were refused, and how many came in and wait',
+  access: 'files.read',
   reply: Type.Object({
     counts: Type.Record(Type.String(), Counted),
     refusedMails: Type.Integer(),
@@ -66,7 +74,7 @@ export const find = endpoint({
   method: 'GET',
   path: '/api/desk/find',
   summary: 'Find a person by name, reference or a number on a paper',
-  access: staff,
+  access: 'files.read',
   query: Type.Object({ text: Type.String({ minLength: 1, maxLength: 80 }) }),
   reply: Type.Object({
     people: Type.Array(
@@ -120,6 +128,8 @@ export const File = Type.Object({
   onBehalf: orNull(Type.Object({ how: oneOf(waysToTell), by: Type.String(), confirmedAt: orNull(Moment) })),
   /** What is hidden from the reader, and whether they may have it shown. */
   hidden: Type.Array(HiddenPart),
+  owner: orNull(Person),
+  watching: Type.Boolean(),
   reference: orNull(Type.String()),
   vacancy: Type.Object({ id: Id, slug: Type.String(), title: Type.String(), place: Type.String() }),
   stage: oneOf(stages),
@@ -191,7 +201,7 @@ export const readFile = endpoint({
   method: 'GET',
   path: '/api/desk/applications/:id',
   summary: 'Everything known about an application and its candidate',
-  access: staff,
+  access: 'files.read',
   params: Type.Object({ id: Id }),
   reply: File,
   invalidates: ['desk'],
@@ -201,17 +211,59 @@ export const readProof = endpoint({
   method: 'GET',
   path: '/api/desk/applications/:id/claims/:claimId/proof',
   summary: 'What stands behind a claim in a file: the papers and answers compared, what was asked and decided',
-  access: staff,
+  access: 'files.read',
   params: Type.Object({ id: Id, claimId: Id }),
   reply: Proof,
   invalidates: ['desk'],
+})
+
+export const setOwner = endpoint({
+  method: 'PUT',
+  path: '/api/desk/applications/:id/owner',
+  summary:
+    'Take a file, give it to somebody, or leave it to nobody. Refused with 409 where it is somebody else’s meanwhile',
+  access: 'files.read',
+  params: Type.Object({ id: Id }),
+  body: Type.Object({ from: orNull(Id), to: orNull(Id) }),
+  reply: Type.Object({ owner: orNull(Person) }),
+  invalidates: ['desk'],
+})
+
+export const watchFile = endpoint({
+  method: 'PUT',
+  path: '/api/desk/applications/:id/watch',
+  summary: 'Have a file among one’s own without its being one’s own, or no more',
+  access: 'files.read',
+  params: Type.Object({ id: Id }),
+  body: Type.Object({ watching: Type.Boolean() }),
+  reply: Type.Object({ watching: Type.Boolean() }),
+  invalidates: ['desk'],
+})
+
+export const sayOpen = endpoint({
+  method: 'PUT',
+  path: '/api/desk/applications/:id/readers',
+  summary: 'Say that one has a file open, every half a minute, and be told who else has',
+  access: 'files.read',
+  params: Type.Object({ id: Id }),
+  body: Type.Object({ place: Type.String({ maxLength: 60 }) }),
+  reply: Type.Object({ others: Type.Array(Type.Object({ name: Type.String(), place: Type.String() })) }),
+})
+
+export const listNames = endpoint({
+  method: 'GET',
+  path: '/api/desk/colleague-names',
+  summary: 'Those a file can be given to',
+  access: 'files.read',
+  reply: Type.Object({ colleagues: Type.Array(Person) }),
+  invalidates: ['colleagues'],
 })
 
 export const passGate = endpoint({
   method: 'POST',
   path: '/api/desk/applications/:id/gates/:gate',
   summary: 'Move an application through a gate. Refused with 409 while a requirement is open',
-  access: ['coordinator', 'hiring manager', 'administrator'],
+  access: 'applications.move',
   params: Type.Object({ id: Id, gate: oneOf(gates) }),
   body: Type.Object({
     version: Version,
@@ -224,13 +276,11 @@ export const passGate = endpoint({
   invalidates: ['desk'],
 })
 
-const makesOffers = ['hiring manager', 'administrator'] as const
-
 export const changeStart = endpoint({
   method: 'PUT',
   path: '/api/desk/applications/:id/target-start',
   summary: 'Change the target start of one application, also in its offer; the candidate is told by mail',
-  access: ['coordinator', 'hiring manager', 'administrator'],
+  access: 'applications.move',
   params: Type.Object({ id: Id }),
   body: Type.Object({ version: Version, targetStart: Day, reason: Reason }),
   reply: Type.Object({ version: Version }),
@@ -242,7 +292,7 @@ export const extendOffer = endpoint({
   method: 'PATCH',
   path: '/api/desk/applications/:id/offer',
   summary: 'Give more time to answer an offer; one that has expired stands again',
-  access: makesOffers,
+  access: 'offers.make',
   params: Type.Object({ id: Id }),
   body: Type.Object({ answerBy: Day }),
   reply: Done,
@@ -254,7 +304,7 @@ export const withdrawOffer = endpoint({
   method: 'POST',
   path: '/api/desk/applications/:id/offer/withdraw',
   summary: 'Take back an offer nobody has answered; another can be made',
-  access: makesOffers,
+  access: 'offers.make',
   params: Type.Object({ id: Id }),
   body: Type.Object({ reason: Reason }),
   reply: Done,
@@ -266,7 +316,7 @@ export const waive = endpoint({
   method: 'POST',
   path: '/api/desk/applications/:id/waivers',
   summary: 'Waive a requirement, with a reason, by somebody who has that right',
-  access: staff,
+  access: 'requirements.waive',
   params: Type.Object({ id: Id }),
   body: Type.Object({ requirement: Type.String({ maxLength: 80 }), reason: Reason }),
   reply: Done,
@@ -278,7 +328,7 @@ export const deskVacancies = endpoint({
   method: 'GET',
   path: '/api/desk/vacancies',
   summary: 'All vacancies with how many people stand where',
-  access: staff,
+  access: 'files.read',
   reply: Type.Array(
     Type.Object({
       id: Id,

@@ -5,8 +5,6 @@ import type { Change, Effect } from '#core/rules/effect'
 import { endpoint } from './endpoint'
 import { Id, listOfCore, Moment, oneOf, orNull, Reason } from './shapes'
 
-const desk = ['coordinator', 'administrator'] as const
-const readers = ['coordinator', 'hiring manager', 'administrator'] as const
 const byId = Type.Object({ id: Id })
 
 export const DryRunState = Type.Object({
@@ -27,7 +25,7 @@ export const startDryRun = endpoint({
   method: 'POST',
   path: '/api/desk/vacancies/:id/dry-runs',
   summary: 'Compute what the rules being edited would change for every application in progress',
-  access: desk,
+  access: 'vacancies.set-up',
   params: byId,
   reply: Type.Object({ id: Id }),
   idempotent: true,
@@ -40,7 +38,7 @@ export const readDryRun = endpoint({
   method: 'GET',
   path: '/api/desk/dry-runs/:id',
   summary: 'How far a dry run is, what it found, and the people concerned, a page at a time',
-  access: readers,
+  access: 'vacancies.read',
   params: byId,
   query: Type.Object({
     requirement: Type.Optional(Type.String({ maxLength: 90 })),
@@ -85,7 +83,7 @@ export const moveApplications = endpoint({
   method: 'POST',
   path: '/api/desk/vacancies/:id/move',
   summary: 'Judge applications that were sent by the newest version of the rules; each candidate is told',
-  access: desk,
+  access: 'vacancies.set-up',
   params: byId,
   body: Type.Object({ applications: Type.Array(Id, { minItems: 1, maxItems: 500 }), reason: Reason }),
   reply: Type.Object({ moved: Type.Integer() }),

@@ -6,8 +6,6 @@ import { endpoint } from './endpoint'
 import { HiddenPart } from './privacy'
 import { Done, Id, listOfCore, Moment, oneOf, orNull, Reason } from './shapes'
 
-const desk = ['coordinator', 'administrator'] as const
-
 /** One side of a pair, as far as it is compared. */
 const Side = Type.Object({
   candidateId: Id,
@@ -29,7 +27,7 @@ export const listDuplicates = endpoint({
   method: 'GET',
   path: '/api/desk/duplicates',
   summary: 'Files that may be of one person, the likeliest first, and merges of the last days',
-  access: desk,
+  access: 'duplicates.settle',
   reply: Type.Object({
     pairs: Type.Array(
       Type.Object({
@@ -51,7 +49,7 @@ export const readDuplicate = endpoint({
   method: 'GET',
   path: '/api/desk/duplicates/:oneId/:otherId',
   summary: 'Two files side by side, with what agrees and what does not',
-  access: desk,
+  access: 'duplicates.settle',
   params: Type.Object({ oneId: Id, otherId: Id }),
   reply: Type.Object({
     sides: Type.Tuple([Side, Side]),
@@ -66,7 +64,7 @@ export const setApart = endpoint({
   method: 'POST',
   path: '/api/desk/duplicates/:oneId/:otherId/set-apart',
   summary: 'Record that two files are of two people; they are not shown together again',
-  access: desk,
+  access: 'duplicates.settle',
   params: Type.Object({ oneId: Id, otherId: Id }),
   reply: Done,
   idempotent: true,
@@ -77,7 +75,7 @@ export const mergeFiles = endpoint({
   method: 'POST',
   path: '/api/desk/people/:keptId/merges',
   summary: 'Merge another file into this one. Everything is kept; it can be undone',
-  access: desk,
+  access: 'duplicates.settle',
   params: Type.Object({ keptId: Id }),
   body: Type.Object({ mergedId: Id, reason: Reason }),
   reply: Type.Object({ id: Id }),
@@ -89,7 +87,7 @@ export const undoMerge = endpoint({
   method: 'POST',
   path: '/api/desk/merges/:id/undo',
   summary: 'Take two files apart again, each with what it brought',
-  access: desk,
+  access: 'duplicates.settle',
   params: Type.Object({ id: Id }),
   reply: Done,
   idempotent: true,

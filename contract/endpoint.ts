@@ -16,6 +16,9 @@ export const topics = [
   'imports',
   'settings',
   'behalf',
+  'organisation',
+  'colleagues',
+  'operation',
 ] as const
 export type Topic = (typeof topics)[number]
 

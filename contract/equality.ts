@@ -6,7 +6,7 @@ export const giveEqualityAnswers = endpoint({
   method: 'POST',
   path: '/api/my/applications/:id/equality',
   summary: 'Answer the voluntary questions, once; what is kept leads to nobody',
-  access: ['candidate'],
+  access: 'candidate',
   params: Type.Object({ id: Id }),
   body: Type.Object({
     answers: Type.Record(Type.String({ maxLength: 80 }), Type.String({ minLength: 1, maxLength: 120 }), {
@@ -21,7 +21,7 @@ export const equalityCounts = endpoint({
   method: 'GET',
   path: '/api/desk/vacancies/:id/equality',
   summary: 'How the voluntary questions of a vacancy were answered, as counts with small groups left out',
-  access: ['administrator'],
+  access: 'equality.count',
   params: Type.Object({ id: Id }),
   reply: Type.Object({
     questions: Type.Array(

@@ -3,13 +3,11 @@ import { endpoint } from './endpoint'
 import { Key } from './ruleShapes'
 import { Day, Done, Id, ShortText } from './shapes'
 
-const desk = ['coordinator', 'administrator'] as const
-
 export const recordFee = endpoint({
   method: 'POST',
   path: '/api/desk/applications/:id/fees/:requirement',
   summary: 'Record that a fee has been received',
-  access: desk,
+  access: 'money.record',
   passwordAgain: true,
   params: Type.Object({ id: Id, requirement: Key }),
   body: Type.Object({ receivedOn: Day, note: ShortText }),

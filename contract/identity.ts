@@ -41,7 +41,7 @@ export const beginCapture = endpoint({
   method: 'POST',
   path: '/api/my/claims/:id/captures',
   summary: 'Begin to capture a paper of identity with the capture device',
-  access: ['candidate'],
+  access: 'candidate',
   params: Type.Object({ id: Id }),
   reply: Capture,
 })
@@ -50,7 +50,7 @@ export const takeCapture = endpoint({
   method: 'POST',
   path: '/api/my/captures/:id',
   summary: 'Take what the device has captured, once it has: the pictures go behind the claim, the zone is read',
-  access: ['candidate'],
+  access: 'candidate',
   params: Type.Object({ id: Id }),
   reply: Capture,
 })

@@ -5,8 +5,6 @@ import { rungs } from '#core/requirements/requirement'
 import { endpoint } from './endpoint'
 import { Done, Id, Moment, oneOf, orNull } from './shapes'
 
-const desk = ['coordinator', 'administrator'] as const
-
 export const importStates = ['mapping', 'waiting', 'done', 'failed', 'undone'] as const
 
 const Mapping = Type.Record(Type.String({ maxLength: 200 }), oneOf(importFields))
@@ -52,7 +50,7 @@ export const listImports = endpoint({
   method: 'GET',
   path: '/api/desk/imports',
   summary: 'Imports of people, newest first',
-  access: desk,
+  access: 'people.import',
   reply: Type.Array(Type.Object(Line)),
   invalidates: ['imports'],
 })
@@ -61,7 +59,7 @@ export const readImportedPerson = endpoint({
   method: 'GET',
   path: '/api/desk/people/:candidateId',
   summary: 'A person who came with an import, and what it brought; they need not have applied',
-  access: desk,
+  access: 'people.import',
   params: Type.Object({ candidateId: Id }),
   reply: Type.Object({
     candidateId: Id,
@@ -93,7 +91,7 @@ export const beginImport = endpoint({
   method: 'POST',
   path: '/api/desk/imports',
   summary: 'Take in a CSV or JSON Resume file, up to 10 MB; nothing is imported yet',
-  access: desk,
+  access: 'people.import',
   query: Type.Object({ fileName: Type.String({ minLength: 1, maxLength: 200 }) }),
   body: Type.Any(),
   bytes: true,
@@ -105,7 +103,7 @@ export const readImport = endpoint({
   method: 'GET',
   path: '/api/desk/imports/:id',
   summary: 'An import: its columns, what they are taken for, and what a dry run finds',
-  access: desk,
+  access: 'people.import',
   params: byId,
   reply: Import,
   invalidates: ['imports'],
@@ -115,7 +113,7 @@ export const mapImport = endpoint({
   method: 'PUT',
   path: '/api/desk/imports/:id/mapping',
   summary: 'Say which column holds what',
-  access: desk,
+  access: 'people.import',
   params: byId,
   body: Type.Object({ mapping: Mapping }),
   reply: Done,
@@ -126,7 +124,7 @@ export const runImport = endpoint({
   method: 'POST',
   path: '/api/desk/imports/:id/run',
   summary: 'Import every row that is right; refused with 409 where none is',
-  access: desk,
+  access: 'people.import',
   params: byId,
   reply: Done,
   idempotent: true,
@@ -137,7 +135,7 @@ export const readLeftRows = endpoint({
   method: 'GET',
   path: '/api/desk/imports/:id/left.csv',
   summary: 'The rows that are wrong, as they came and with what is wrong, to put right and import again',
-  access: desk,
+  access: 'people.import',
   params: byId,
   reply: Type.Any(),
   file: true,
@@ -147,7 +145,7 @@ export const undoImport = endpoint({
   method: 'POST',
   path: '/api/desk/imports/:id/undo',
   summary: 'Take back a whole import; refused where something of it has been used since',
-  access: desk,
+  access: 'people.import',
   params: byId,
   reply: Done,
   idempotent: true,

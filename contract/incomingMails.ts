@@ -3,8 +3,6 @@ import { incomingKinds } from '#core/messages/incoming'
 import { endpoint } from './endpoint'
 import { Done, Id, Moment, oneOf, orNull, ShortText } from './shapes'
 
-const desk = ['coordinator', 'administrator'] as const
-const staff = ['coordinator', 'assessor', 'hiring manager', 'administrator'] as const
 const byId = Type.Object({ id: Id })
 
 const Line = {
@@ -22,7 +20,7 @@ export const listIncomingMails = endpoint({
   method: 'GET',
   path: '/api/desk/incoming-mails',
   summary: 'Mails that came in and wait for somebody, the oldest first',
-  access: desk,
+  access: 'tray.work',
   reply: Type.Array(Type.Object({ ...Line, application: orNull(Type.Object({ id: Id, reference: Type.String() })) })),
   invalidates: ['desk'],
 })
@@ -31,7 +29,7 @@ export const readMailsAbout = endpoint({
   method: 'GET',
   path: '/api/desk/applications/:id/incoming-mails',
   summary: 'Mails that came in about an application, newest first',
-  access: staff,
+  access: 'files.read',
   params: byId,
   reply: Type.Array(Type.Object(Line)),
   invalidates: ['desk'],
@@ -41,7 +39,7 @@ export const settleIncomingMail = endpoint({
   method: 'POST',
   path: '/api/desk/incoming-mails/:id/settle',
   summary: 'Settle a mail that came in: it was answered, or needs nothing',
-  access: desk,
+  access: 'tray.work',
   params: byId,
   reply: Done,
   idempotent: true,
@@ -52,7 +50,7 @@ export const fileIncomingMail = endpoint({
   method: 'PUT',
   path: '/api/desk/incoming-mails/:id/application',
   summary: 'Say to which application a mail that came in belongs, by its reference',
-  access: desk,
+  access: 'tray.work',
   params: byId,
   body: Type.Object({ reference: ShortText }),
   reply: Done,

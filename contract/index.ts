@@ -3,6 +3,7 @@ import * as applications from './applications'
 import * as audit from './audit'
 import * as behalf from './behalf'
 import * as claims from './claims'
+import * as colleagues from './colleagues'
 import * as demo from './demo'
 import * as desk from './desk'
 import * as dryRuns from './dryRuns'
@@ -15,6 +16,7 @@ import * as imports from './imports'
 import * as incomingMails from './incomingMails'
 import * as lists from './lists'
 import * as messages from './messages'
+import * as organisation from './organisation'
 import * as places from './places'
 import * as privacy from './privacy'
 import * as rules from './rules'
@@ -38,6 +40,8 @@ const everything = {
   ...sharedSections,
   ...vacancyGroups,
   ...vacancySetUp,
+  ...organisation,
+  ...colleagues,
   ...places,
   ...fees,
   ...claims,

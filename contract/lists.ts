@@ -1,12 +1,9 @@
 import { type Static, Type } from '@sinclair/typebox'
 import { isSent, stages } from '#core/hiring/stages'
-import { queues } from './desk'
+import { queues, whoseFiles } from './desk'
 import { endpoint } from './endpoint'
 import { InLanguages } from './messages'
 import { Day, Done, Id, Moment, oneOf, orNull } from './shapes'
-
-const staff = ['coordinator', 'assessor', 'hiring manager', 'administrator'] as const
-const desk = ['coordinator', 'administrator'] as const
 
 export const eligibilities = ['yes', 'no', 'undecided'] as const
 export const sentStages = stages.filter((stage) => isSent({ stage }))
@@ -57,7 +54,7 @@ export const readTable = endpoint({
   method: 'GET',
   path: '/api/desk/applications',
   summary: 'Applications as a table, narrowed and in an order, a page at a time, with how many there are',
-  access: staff,
+  access: 'files.read',
   query: Type.Object({ ...TableFilter, after: Type.Optional(Type.String({ maxLength: 300 })) }),
   reply: Type.Object({
     rows: Type.Array(TableRow),
@@ -83,14 +80,19 @@ export const lists = [
 ] as const
 
 /** What a list is narrowed to: as its page is, and for `queue` which, for `sights` whose. */
-const ListFilter = { ...TableFilter, queue: Type.Optional(oneOf(queues)), candidate: Type.Optional(Id) }
+const ListFilter = {
+  ...TableFilter,
+  queue: Type.Optional(oneOf(queues)),
+  whose: Type.Optional(oneOf(whoseFiles)),
+  candidate: Type.Optional(Id),
+}
 export type ListFilter = { [Name in keyof typeof ListFilter]?: Static<(typeof ListFilter)[Name]> }
 
 export const exportList = endpoint({
   method: 'GET',
   path: '/api/desk/lists/:list',
   summary: 'A list as CSV (RFC 4180, UTF-8), with the filters of its page, streamed',
-  access: desk,
+  access: 'lists.export',
   passwordAgain: true,
   params: Type.Object({ list: oneOf(lists) }),
   query: Type.Object(ListFilter),
@@ -104,7 +106,7 @@ export const listViews = endpoint({
   method: 'GET',
   path: '/api/desk/views',
   summary: 'One’s own saved views of the table',
-  access: staff,
+  access: 'files.read',
   reply: Type.Array(SavedView),
   invalidates: ['settings'],
 })
@@ -113,7 +115,7 @@ export const saveView = endpoint({
   method: 'POST',
   path: '/api/desk/views',
   summary: 'Keep filters, order and columns under a name; the same name is kept anew',
-  access: staff,
+  access: 'files.read',
   body: Type.Object({
     name: Type.String({ minLength: 1, maxLength: 80 }),
     query: Type.String({ maxLength: 1000, pattern: '^[\\w%=&.,:+-]*$' }),
@@ -126,7 +128,7 @@ export const removeView = endpoint({
   method: 'DELETE',
   path: '/api/desk/views/:id',
   summary: 'Forget a saved view',
-  access: staff,
+  access: 'files.read',
   params: Type.Object({ id: Id }),
   reply: Done,
   invalidates: ['settings'],
@@ -138,7 +140,7 @@ export const turnDown = endpoint({
   method: 'POST',
   path: '/api/desk/applications/turn-down',
   summary: 'Go on without these people, and write to each of them. Only before an offer',
-  access: desk,
+  access: 'applications.turn-down',
   body: Type.Object({
     applications: Several,
     reason: Type.String({ minLength: 3, maxLength: 500, description: 'For the record; they do not read it' }),
@@ -153,7 +155,7 @@ export const takeUpAgain = endpoint({
   method: 'POST',
   path: '/api/desk/applications/:id/take-up',
   summary: 'Take up again who was turned down, where they stood, with a reason',
-  access: desk,
+  access: 'applications.turn-down',
   params: Type.Object({ id: Id }),
   body: Type.Object({ reason: Type.String({ minLength: 3, maxLength: 500 }) }),
   reply: Done,

@@ -3,9 +3,6 @@ import { languages } from '#core/words/say'
 import { endpoint } from './endpoint'
 import { Done, Id, Moment, oneOf, orNull, Version } from './shapes'
 
-const desk = ['coordinator', 'administrator'] as const
-const staff = ['coordinator', 'assessor', 'hiring manager', 'administrator'] as const
-
 /** `accepted`: a mail server or gateway has taken it; `delivered`: a gateway says that it is on the phone. */
 export const messageStates = ['queued', 'accepted', 'delivered', 'refused', 'let be'] as const
 export const channels = ['mail', 'text'] as const
@@ -14,7 +11,7 @@ export const readMessages = endpoint({
   method: 'GET',
   path: '/api/desk/applications/:id/messages',
   summary: 'Every mail and text message that went out about an application, and what became of it',
-  access: staff,
+  access: 'files.read',
   params: Type.Object({ id: Id }),
   reply: Type.Array(
     Type.Object({
@@ -37,7 +34,7 @@ export const resendMessage = endpoint({
   method: 'POST',
   path: '/api/desk/messages/:id/resend',
   summary: 'Queue a mail again that was refused, to the address as it is now',
-  access: desk,
+  access: 'messages.send',
   params: Type.Object({ id: Id }),
   reply: Done,
   idempotent: true,
@@ -48,7 +45,7 @@ export const readOutbox = endpoint({
   method: 'GET',
   path: '/api/desk/outbox',
   summary: 'Mails that wait for a mail server and that were refused, also those about no application',
-  access: desk,
+  access: 'messages.send',
   reply: Type.Array(
     Type.Object({
       id: Id,
@@ -68,7 +65,7 @@ export const letMessageBe = endpoint({
   method: 'DELETE',
   path: '/api/desk/outbox/:id',
   summary: 'Let a refused mail be; nobody is reminded of it any more',
-  access: desk,
+  access: 'messages.send',
   params: Type.Object({ id: Id }),
   reply: Done,
   invalidates: ['desk'],
@@ -87,7 +84,7 @@ export const listTemplates = endpoint({
   method: 'GET',
   path: '/api/desk/templates',
   summary: 'Prepared messages, and the placeholders they may hold',
-  access: desk,
+  access: 'messages.send',
   reply: Type.Object({
     templates: Type.Array(
       Type.Intersect([
@@ -110,7 +107,7 @@ export const saveTemplate = endpoint({
   method: 'PUT',
   path: '/api/desk/templates/:id',
   summary: 'Keep a prepared message; a placeholder that is not known is refused',
-  access: desk,
+  access: 'messages.send',
   params: Type.Object({ id: Id }),
   body: Type.Intersect([
     InLanguages,
@@ -124,7 +121,7 @@ export const removeTemplate = endpoint({
   method: 'DELETE',
   path: '/api/desk/templates/:id',
   summary: 'Remove a prepared message; what was sent with it stays',
-  access: desk,
+  access: 'messages.send',
   params: Type.Object({ id: Id }),
   reply: Done,
   invalidates: ['settings'],
@@ -136,7 +133,7 @@ export const previewMessages = endpoint({
   method: 'POST',
   path: '/api/desk/messages/preview',
   summary: 'What each person would get, in their language, and who would get nothing and why',
-  access: desk,
+  access: 'messages.send',
   body: Type.Object({ written: InLanguages, applications: Recipients }),
   reply: Type.Array(
     Type.Object({
@@ -156,7 +153,7 @@ export const sendMessages = endpoint({
   method: 'POST',
   path: '/api/desk/messages',
   summary: 'Queue a message to each of several people, written to each by name and in their language',
-  access: desk,
+  access: 'messages.send',
   body: Type.Object({
     written: InLanguages,
     applications: Recipients,
@@ -184,7 +181,7 @@ export const listSentences = endpoint({
   method: 'GET',
   path: '/api/desk/sentences',
   summary: 'Prepared sentences that ask for a correction, in their order: the first nine have the keys 1 to 9',
-  access: staff,
+  access: 'files.read',
   reply: Type.Array(Sentence),
   invalidates: ['settings'],
 })
@@ -193,7 +190,7 @@ export const saveSentences = endpoint({
   method: 'PUT',
   path: '/api/desk/sentences/:about',
   summary: 'Keep the prepared sentences of one kind, in this order',
-  access: desk,
+  access: 'messages.send',
   params: Type.Object({ about: oneOf(['document', 'answer'] as const) }),
   body: Type.Object({ sentences: Type.Array(Type.Omit(Sentence, ['about']), { maxItems: 30 }) }),
   reply: Done,

@@ -2,9 +2,6 @@ import { Type } from '@sinclair/typebox'
 import { endpoint } from './endpoint'
 import { Day, Done, Id, Moment, orNull, Reason } from './shapes'
 
-const staff = ['coordinator', 'assessor', 'hiring manager', 'administrator'] as const
-const keepers = ['coordinator', 'administrator'] as const
-
 /** Something in a file that is hidden from the reader's role. */
 export const HiddenPart = Type.Object({
   subject: Type.String({ description: 'Its kind, and the claim it is in: `identity number 0190…`' }),
@@ -16,7 +13,7 @@ export const reveal = endpoint({
   method: 'POST',
   path: '/api/desk/applications/:id/reveal',
   summary: 'Have something hidden shown for a quarter of an hour, with a reason that stays on record',
-  access: staff,
+  access: 'files.read',
   params: Type.Object({ id: Id }),
   body: Type.Object({ subject: Type.String({ maxLength: 80 }), reason: Reason }),
   reply: Type.Object({ until: Moment }),
@@ -28,7 +25,7 @@ export const readAccessLog = endpoint({
   method: 'GET',
   path: '/api/desk/people/:candidateId/access-log',
   summary: 'Who saw what of a person, newest first',
-  access: keepers,
+  access: 'trail.read',
   params: Type.Object({ candidateId: Id }),
   query: Type.Object({ before: Type.Optional(Id) }),
   reply: Type.Object({
@@ -59,7 +56,7 @@ export const readKeeping = endpoint({
   method: 'GET',
   path: '/api/my/data/keeping',
   summary: 'What is kept of one’s file, by which rule and for how long, and what erasing would leave',
-  access: ['candidate'],
+  access: 'candidate',
   reply: Type.Object({ kept: Type.Array(Keeping), left: Type.Array(Keeping) }),
   invalidates: ['status'],
 })
@@ -68,7 +65,7 @@ export const exportPersonalData = endpoint({
   method: 'GET',
   path: '/api/my/data.zip',
   summary: 'All that is known of oneself: JSON and papers, as ZIP',
-  access: ['candidate'],
+  access: 'candidate',
   reply: Type.Any(),
   file: true,
 })
@@ -77,7 +74,7 @@ export const eraseMe = endpoint({
   method: 'POST',
   path: '/api/my/data/request-erasure',
   summary: 'Have one’s file erased; what must be kept is kept until its day, and nothing else. Ends every session',
-  access: ['candidate'],
+  access: 'candidate',
   body: Type.Object({ password: Type.String({ minLength: 1, maxLength: 200 }), agreed: Type.Literal(true) }),
   reply: Type.Object({ done: Type.Literal(true), left: Type.Array(Keeping) }),
   idempotent: true,
@@ -88,7 +85,7 @@ export const erasePerson = endpoint({
   method: 'POST',
   path: '/api/desk/people/:candidateId/erase',
   summary: 'Erase a person’s file at their wish, as they could themselves',
-  access: ['administrator'],
+  access: 'people.erase',
   passwordAgain: true,
   params: Type.Object({ candidateId: Id }),
   body: Type.Object({ reason: Reason }),

@@ -1,9 +1,17 @@
-export const roles = ['candidate', 'coordinator', 'assessor', 'hiring manager', 'administrator'] as const
-export type Role = (typeof roles)[number]
+import { type Right, type Role, rights } from '#core/rights/rights'
 
-/** Who may call an endpoint. Records are checked again by the use case. */
-export type Access = 'anyone' | 'signed-in' | 'bearer-of-link' | readonly Role[]
+export { type Role, roles } from '#core/rights/rights'
 
-/** Whether somebody with these roles may call an endpoint that asks who calls. */
-export const mayCall = ({ access }: { access: Access }, roles: readonly Role[]): boolean =>
-  typeof access === 'string' || access.some((role) => roles.includes(role))
+/** Who may call an endpoint: whoever holds the right it names. Records are checked again by the use case. */
+export type Access = 'anyone' | 'signed-in' | 'bearer-of-link' | 'candidate' | Right
+
+export type Caller = { roles: readonly Role[]; rights: readonly Right[] }
+
+/** Whether the access of an endpoint is a right, held by roles through the table of rights. */
+export const isRight = (access: Access): access is Right => rights.some((right) => right === access)
+
+/** Whether somebody signed in may call an endpoint. */
+export function mayCall({ access }: { access: Access }, { roles, rights }: Caller): boolean {
+  if (access === 'candidate') return roles.includes('candidate')
+  return isRight(access) ? rights.includes(access) : true
+}

@@ -7,8 +7,6 @@ import { endpoint } from './endpoint'
 import { Key, Rules } from './ruleShapes'
 import { Day, Done, Id, listOfCore, Moment, oneOf, Version } from './shapes'
 
-const desk = ['coordinator', 'administrator'] as const
-const readers = ['coordinator', 'hiring manager', 'administrator'] as const
 const byId = Type.Object({ id: Id })
 
 export const RulesDraft = Type.Object({
@@ -28,7 +26,7 @@ export const saveRulesDraft = endpoint({
   method: 'PUT',
   path: '/api/desk/vacancies/:id/rules',
   summary: 'Save the rules being edited; what is published stays as it is',
-  access: desk,
+  access: 'vacancies.set-up',
   params: byId,
   body: Type.Object({ version: Version, rules: Rules }),
   reply: Type.Object({ version: Version, savedAt: Moment, faults: listOfCore<RulesFault>(), changed: Type.Boolean() }),
@@ -38,7 +36,7 @@ export const dropRulesDraft = endpoint({
   method: 'DELETE',
   path: '/api/desk/vacancies/:id/rules',
   summary: 'Go back to the rules as they are published',
-  access: desk,
+  access: 'vacancies.set-up',
   params: byId,
   reply: Done,
   invalidates: ['rules'],
@@ -48,7 +46,7 @@ export const publishRules = endpoint({
   method: 'POST',
   path: '/api/desk/vacancies/:id/rules/versions',
   summary: 'Publish the rules being edited as the next version. Whoever has sent keeps theirs',
-  access: desk,
+  access: 'vacancies.set-up',
   params: byId,
   body: Type.Object({ version: Version, note: Type.String({ maxLength: 500 }) }),
   reply: Type.Object({ rulesVersion: Type.Integer() }),
@@ -60,7 +58,7 @@ export const readRulesVersion = endpoint({
   method: 'GET',
   path: '/api/desk/vacancies/:id/rules/versions/:version',
   summary: 'The rules of one version, or of the draft',
-  access: readers,
+  access: 'vacancies.read',
   params: Type.Object({ id: Id, version: Type.String({ pattern: '^(\\d+|draft)$' }) }),
   reply: Type.Object({ rules: Rules }),
   invalidates: ['rules'],
@@ -70,7 +68,7 @@ export const compareRules = endpoint({
   method: 'GET',
   path: '/api/desk/vacancies/:id/rules/comparison',
   summary: 'What two versions say differently, as sentences',
-  access: readers,
+  access: 'vacancies.read',
   params: byId,
   query: Type.Object({
     from: Type.String({ pattern: '^(\\d+|draft)$' }),
@@ -85,7 +83,7 @@ export const importRules = endpoint({
   path: '/api/desk/vacancies/:id/rules/import',
   summary:
     'Take rules from a file into the draft. A broken file is refused with 422, each fault with its JSON pointer, and changes nothing',
-  access: desk,
+  access: 'vacancies.set-up',
   params: byId,
   body: Type.Object({ version: Version, text: Type.String({ maxLength: 400_000 }) }),
   reply: Type.Object({ version: Version }),
@@ -128,7 +126,7 @@ export const tryRules = endpoint({
   method: 'POST',
   path: '/api/desk/vacancies/:id/try',
   summary: 'How rules come out for a made-up person or an application; nothing is kept',
-  access: readers,
+  access: 'vacancies.read',
   params: byId,
   body: Type.Object({
     rules: Rules,

@@ -2,8 +2,6 @@ import { Type } from '@sinclair/typebox'
 import { endpoint } from './endpoint'
 import { Id, Moment, orNull, Version } from './shapes'
 
-const staff = ['coordinator', 'assessor', 'hiring manager', 'administrator'] as const
-
 const Criterion = Type.Object({
   key: Type.String({ minLength: 1, maxLength: 40 }),
   title: Type.String({ minLength: 1, maxLength: 120 }),
@@ -28,7 +26,7 @@ export const readScoreSheet = endpoint({
   method: 'GET',
   path: '/api/desk/vacancies/:id/score-sheet',
   summary: 'What reviewers score applications of a vacancy by',
-  access: staff,
+  access: 'files.read',
   params: byVacancy,
   reply: ScoreSheet,
   invalidates: ['rules', 'desk'],
@@ -38,7 +36,7 @@ export const saveScoreSheet = endpoint({
   method: 'PUT',
   path: '/api/desk/vacancies/:id/score-sheet',
   summary: 'Agree on criteria. They stay as they are once somebody has handed in a score',
-  access: ['coordinator', 'administrator'],
+  access: 'vacancies.set-up',
   params: byVacancy,
   body: Type.Object({
     version: Version,
@@ -61,7 +59,7 @@ export const readScores = endpoint({
   method: 'GET',
   path: '/api/desk/applications/:id/scores',
   summary: 'One’s own score, and those of others once enough are in',
-  access: staff,
+  access: 'files.read',
   params: Type.Object({ id: Id }),
   reply: Type.Object({
     criteria: Criteria,
@@ -92,7 +90,7 @@ export const saveScore = endpoint({
   method: 'PUT',
   path: '/api/desk/applications/:id/scores',
   summary: 'Keep one’s points; handed in they stay as they are',
-  access: staff,
+  access: 'applications.score',
   params: Type.Object({ id: Id }),
   body: Type.Object({ points: Points, note: Type.String({ maxLength: 2000 }), handIn: Type.Boolean() }),
   reply: Type.Object({ handedIn: Type.Boolean() }),

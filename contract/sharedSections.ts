@@ -4,9 +4,6 @@ import { endpoint } from './endpoint'
 import { Key, SectionShape } from './ruleShapes'
 import { Id, Moment, ofCore, oneOf, ShortText } from './shapes'
 
-const desk = ['coordinator', 'administrator'] as const
-const readers = ['coordinator', 'hiring manager', 'administrator'] as const
-
 const SharedSection = Type.Object({
   key: Type.String(),
   version: Type.Integer(),
@@ -30,7 +27,7 @@ export const sharedSections = endpoint({
   method: 'GET',
   path: '/api/desk/sections',
   summary: 'The common library of sections, each in its newest version, and which vacancies use which',
-  access: readers,
+  access: 'vacancies.read',
   reply: Type.Array(SharedSection),
   invalidates: ['rules'],
 })
@@ -39,7 +36,7 @@ export const saveSharedSection = endpoint({
   method: 'POST',
   path: '/api/desk/sections/:key',
   summary: 'Save a new version of a shared section',
-  access: desk,
+  access: 'vacancies.set-up',
   params: Type.Object({ key: Key }),
   body: Type.Object({
     basedOn: Type.Integer({ minimum: 0, description: 'The version it was begun from; 0 for a new section' }),
@@ -55,7 +52,7 @@ export const spreadSharedSection = endpoint({
   method: 'POST',
   path: '/api/desk/sections/:key/spread',
   summary: 'Put the newest version of a shared section into the drafts of vacancies; nothing is published by it',
-  access: desk,
+  access: 'vacancies.set-up',
   params: Type.Object({ key: Key }),
   body: Type.Object({ vacancies: Type.Array(Id, { minItems: 1, maxItems: 200 }) }),
   reply: Type.Object({ changed: Type.Integer() }),

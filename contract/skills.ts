@@ -2,7 +2,6 @@ import { Type } from '@sinclair/typebox'
 import { endpoint } from './endpoint'
 import { Day, Done, Id, Moment, oneOf, orNull, Reason } from './shapes'
 
-const candidate = ['candidate'] as const
 const byId = Type.Object({ id: Id })
 
 export const Sitting = Type.Object({
@@ -35,7 +34,7 @@ export const describeCheck = endpoint({
   method: 'GET',
   path: '/api/my/applications/:id/checks/:check',
   summary: 'What a skills check is like, before it is begun',
-  access: candidate,
+  access: 'candidate',
   params: Type.Object({ id: Id, check: Type.String() }),
   reply: Type.Object({
     title: Type.String(),
@@ -54,7 +53,7 @@ export const beginSitting = endpoint({
   method: 'POST',
   path: '/api/my/applications/:id/checks/:check',
   summary: 'Begin a skills check, or come back to the one under way',
-  access: candidate,
+  access: 'candidate',
   params: Type.Object({ id: Id, check: Type.String() }),
   reply: Type.Object({ id: Id }),
   idempotent: true,
@@ -65,7 +64,7 @@ export const allowResit = endpoint({
   method: 'POST',
   path: '/api/desk/applications/:id/resits',
   summary: 'Give leave to sit a failed skills check again, with another paper, after its waiting time',
-  access: ['coordinator', 'administrator'],
+  access: 'applications.turn-down',
   params: byId,
   body: Type.Object({ check: Type.String({ maxLength: 40 }), reason: Reason }),
   reply: Type.Object({ notBefore: Day }),
@@ -77,7 +76,7 @@ export const readSitting = endpoint({
   method: 'GET',
   path: '/api/my/sittings/:id',
   summary: 'A paper with the answers given so far',
-  access: candidate,
+  access: 'candidate',
   params: byId,
   reply: Sitting,
   invalidates: ['sitting'],
@@ -87,7 +86,7 @@ export const saveSittingAnswer = endpoint({
   method: 'PUT',
   path: '/api/my/sittings/:id/answers/:question',
   summary: 'Save the answer to one question',
-  access: candidate,
+  access: 'candidate',
   params: Type.Object({ id: Id, question: Id }),
   body: Type.Object({ given: Type.Array(Type.String({ maxLength: 8 }), { maxItems: 8 }) }),
   reply: Done,
@@ -97,7 +96,7 @@ export const handInSitting = endpoint({
   method: 'POST',
   path: '/api/my/sittings/:id/hand-in',
   summary: 'Hand the paper in; it is marked at once',
-  access: candidate,
+  access: 'candidate',
   params: byId,
   reply: Sitting,
   idempotent: true,

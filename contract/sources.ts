@@ -41,7 +41,7 @@ export const sourceDirectory = endpoint({
   method: 'GET',
   path: '/api/desk/sources',
   summary: 'The source directory with how each answers',
-  access: ['coordinator', 'administrator'],
+  access: 'sources.keep',
   reply: Type.Array(
     Type.Intersect([
       SourceLine,

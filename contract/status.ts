@@ -8,7 +8,6 @@ import { Claim } from './claims'
 import { endpoint } from './endpoint'
 import { Day, Done, Id, listOfCore, Moment, oneOf, orNull, Version } from './shapes'
 
-const candidate = ['candidate'] as const
 const byId = Type.Object({ id: Id })
 
 /** What happened to a sent application, who has the ball, and what its candidate does from there. */
@@ -72,7 +71,7 @@ export const readStatus = endpoint({
   method: 'GET',
   path: '/api/my/applications/:id/status',
   summary: 'What happened, who has the ball, what to do next',
-  access: candidate,
+  access: 'candidate',
   params: byId,
   reply: Status,
   invalidates: ['status'],
@@ -82,7 +81,7 @@ export const readApplicationPdf = endpoint({
   method: 'GET',
   path: '/api/my/applications/:id/application.pdf',
   summary: 'One’s application as it was sent, as PDF',
-  access: candidate,
+  access: 'candidate',
   params: byId,
   reply: Type.Any(),
   file: true,
@@ -92,7 +91,7 @@ export const readPermissionPdf = endpoint({
   method: 'GET',
   path: '/api/my/applications/:id/permission.pdf',
   summary: 'The permission to check as one signed it, as PDF',
-  access: candidate,
+  access: 'candidate',
   params: byId,
   reply: Type.Any(),
   file: true,
@@ -102,7 +101,7 @@ export const answerOffer = endpoint({
   method: 'POST',
   path: '/api/my/applications/:id/offer',
   summary: 'Accept or decline the offer',
-  access: candidate,
+  access: 'candidate',
   params: byId,
   body: Type.Object({ answer: oneOf(['accepted', 'declined'] as const) }),
   reply: Done,
@@ -114,7 +113,7 @@ export const doOnboardingTask = endpoint({
   method: 'POST',
   path: '/api/my/applications/:id/tasks/:task',
   summary: 'Acknowledge an onboarding task as read and understood',
-  access: candidate,
+  access: 'candidate',
   params: Type.Object({ id: Id, task: Type.String() }),
   body: Type.Object({ acknowledged: Type.Literal(true) }),
   reply: Done,

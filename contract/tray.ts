@@ -3,13 +3,11 @@ import { paperParts } from '#core/documents/papers'
 import { endpoint } from './endpoint'
 import { Done, Id, Moment, oneOf } from './shapes'
 
-const desk = ['coordinator', 'administrator'] as const
-
 export const printCoverSheets = endpoint({
   method: 'POST',
   path: '/api/desk/applications/:id/cover-sheets',
   summary: 'Make cover sheets for papers of a file; each has a number of its own and works once',
-  access: desk,
+  access: 'tray.work',
   params: Type.Object({ id: Id }),
   body: Type.Object({
     papers: Type.Array(Type.Object({ claimId: Id, part: oneOf(paperParts) }), { minItems: 1, maxItems: 30 }),
@@ -23,7 +21,7 @@ export const readCoverSheets = endpoint({
   method: 'GET',
   path: '/api/desk/applications/:id/cover-sheets',
   summary: 'Cover sheets as PDF, a page each, to be laid on top of the papers',
-  access: desk,
+  access: 'tray.work',
   params: Type.Object({ id: Id }),
   query: Type.Object({ numbers: Type.String({ pattern: '^\\d+(,\\d+)*$', maxLength: 400 }) }),
   reply: Type.Any(),
@@ -43,7 +41,7 @@ export const readTray = endpoint({
   method: 'GET',
   path: '/api/desk/tray',
   summary: 'Papers that wait for a person, with where they most likely belong, and what came and was filed lately',
-  access: desk,
+  access: 'tray.work',
   reply: Type.Object({
     waiting: Type.Array(
       Type.Object({
@@ -77,7 +75,7 @@ export const putInTray = endpoint({
   method: 'POST',
   path: '/api/desk/tray',
   summary: 'Put a scan into the tray: PDF, TIFF, JPEG or PNG, up to 10 MB',
-  access: desk,
+  access: 'tray.work',
   query: Type.Object({ fileName: Type.String({ minLength: 1, maxLength: 200 }) }),
   body: Type.Any(),
   bytes: true,
@@ -89,7 +87,7 @@ export const readTrayPaper = endpoint({
   method: 'GET',
   path: '/api/desk/tray/:id/paper',
   summary: 'A paper in the tray, as PDF',
-  access: desk,
+  access: 'tray.work',
   params: Type.Object({ id: Id }),
   reply: Type.Any(),
   file: true,
@@ -99,7 +97,7 @@ export const placesFor = endpoint({
   method: 'GET',
   path: '/api/desk/applications/:id/places',
   summary: 'What of a file a paper may be put behind',
-  access: desk,
+  access: 'tray.work',
   params: Type.Object({ id: Id }),
   reply: Type.Array(Type.Object({ claimId: Id, label: Type.String(), parts: Type.Array(oneOf(paperParts)) })),
   invalidates: ['desk'],
@@ -109,7 +107,7 @@ export const filePaper = endpoint({
   method: 'POST',
   path: '/api/desk/tray/:id/file',
   summary: 'File a waiting paper behind a claim',
-  access: desk,
+  access: 'tray.work',
   params: Type.Object({ id: Id }),
   body: Type.Object({ applicationId: Id, claimId: Id, part: Type.Optional(oneOf(paperParts)) }),
   reply: Done,
@@ -121,7 +119,7 @@ export const takeOutOfTray = endpoint({
   method: 'DELETE',
   path: '/api/desk/tray/:id',
   summary: 'Take out of the tray what belongs nowhere, such as a blank form; its pages are kept for a month',
-  access: desk,
+  access: 'tray.work',
   params: Type.Object({ id: Id }),
   reply: Done,
   invalidates: ['tray'],

@@ -3,9 +3,6 @@ import { endpoint } from './endpoint'
 import { Id, oneOf, Version } from './shapes'
 import { vacancyStates } from './vacancySetUp'
 
-const desk = ['coordinator', 'administrator'] as const
-const readers = ['coordinator', 'hiring manager', 'administrator'] as const
-
 const VacancyGroup = Type.Object({
   id: Id,
   title: Type.String(),
@@ -20,7 +17,7 @@ export const listVacancyGroups = endpoint({
   method: 'GET',
   path: '/api/desk/groups',
   summary: 'Groups of vacancies for which a candidate ranks several posts',
-  access: readers,
+  access: 'vacancies.read',
   reply: Type.Array(VacancyGroup),
   invalidates: ['vacancies'],
 })
@@ -29,7 +26,7 @@ export const saveVacancyGroup = endpoint({
   method: 'POST',
   path: '/api/desk/groups',
   summary: 'Make a group of vacancies, or change one',
-  access: desk,
+  access: 'vacancies.set-up',
   body: Type.Object({
     id: Type.Optional(Id),
     version: Version,

@@ -5,8 +5,6 @@ import { strict } from './ruleShapes'
 import { RulesDraft } from './rules'
 import { Day, Id, Moment, oneOf, orNull, Version } from './shapes'
 
-const desk = ['coordinator', 'administrator'] as const
-const readers = ['coordinator', 'hiring manager', 'administrator'] as const
 const byId = Type.Object({ id: Id })
 
 export const vacancyStates = ['draft', 'open', 'closed', 'filled'] as const
@@ -50,7 +48,7 @@ export const readDeskVacancy = endpoint({
   method: 'GET',
   path: '/api/desk/vacancies/:id',
   summary: 'A vacancy as it is set up: what is said of it, its rules being edited, its published versions',
-  access: readers,
+  access: 'vacancies.read',
   params: byId,
   reply: Type.Intersect([
     VacancyFields,
@@ -91,7 +89,7 @@ export const createVacancy = endpoint({
   method: 'POST',
   path: '/api/desk/vacancies',
   summary: 'Set up a vacancy, from nothing or as a copy of an earlier one',
-  access: desk,
+  access: 'vacancies.set-up',
   body: Type.Object({ title: vacancyFields.title, copyOf: Type.Optional(Id) }),
   reply: Type.Object({ id: Id }),
   idempotent: true,
@@ -102,7 +100,7 @@ export const saveVacancy = endpoint({
   method: 'PATCH',
   path: '/api/desk/vacancies/:id',
   summary: 'Save what is said of a vacancy',
-  access: desk,
+  access: 'vacancies.set-up',
   params: byId,
   body: Type.Object({ version: Version, changes: Type.Partial(VacancyFields, strict) }),
   reply: Type.Object({ version: Version }),
@@ -113,7 +111,7 @@ export const setVacancyState = endpoint({
   method: 'POST',
   path: '/api/desk/vacancies/:id/state',
   summary: 'Open, close, or mark a vacancy as filled. Refused with 409 while something is missing for it to open',
-  access: desk,
+  access: 'vacancies.set-up',
   params: byId,
   body: Type.Object({ version: Version, state: oneOf(vacancyStates) }),
   reply: Type.Object({ version: Version }),

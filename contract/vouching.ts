@@ -41,7 +41,7 @@ export const nameVoucher = endpoint({
   method: 'POST',
   path: '/api/my/applications/:id/vouchings',
   summary: 'Name somebody who vouches; with a mail address they are sent a link',
-  access: ['candidate'],
+  access: 'candidate',
   params: byId,
   body: Type.Object({
     name: Type.String({ minLength: 2, maxLength: 200 }),
@@ -57,7 +57,7 @@ export const callOffVoucher = endpoint({
   method: 'DELETE',
   path: '/api/my/applications/:id/vouchings/:vouching',
   summary: 'No longer ask somebody to vouch, while they have not',
-  access: ['candidate'],
+  access: 'candidate',
   params: Type.Object({ id: Id, vouching: Id }),
   reply: Done,
   invalidates: ['draft', 'status'],

@@ -6,16 +6,17 @@ import { answerSignUp } from '#server/accounts/signUp'
 import { beginApplication } from '#server/applications/begin'
 import { sendApplication } from '#server/applications/send'
 import { signForApplication } from '#server/applications/sign'
+import { demoAccounts } from '#server/demo/routes'
 import { saveScoreSheet } from '#server/hiring/scoring/sheet'
 import { inTransaction } from '#server/platform/database/connection'
-import type { Account } from '#server/platform/deps'
+import { writeSetting, writeVersioned } from '#server/platform/database/settings'
+import type { Fixed } from '#server/platform/deps'
 import { Message } from '#server/platform/mail/model'
-import { Account as AccountRow } from '#server/records/accounts/model'
+import { Account as AccountRow, actorOf } from '#server/records/accounts/model'
 import { applicationById } from '#server/records/applications/find'
 import { addCheck } from '#server/records/skills/checks'
 import { addSource } from '#server/records/sources/sources'
 import { addVacancy, vacancyBySlug } from '#server/records/vacancies/vacancies'
-import type { Fixed } from '#server/start'
 import { saveVacancyGroup } from '#server/vacancies/groups'
 import { saveSharedSection } from '#server/vacancies/rules/library'
 import { createVacancy } from '#server/vacancies/setUp'
@@ -24,6 +25,7 @@ import { writeFile } from './claims'
 import { correspond } from './correspondence'
 import { betterContact, library } from './form'
 import { isolationCheck } from './isolationCheck'
+import { vallorne } from './organisation'
 import { people } from './people/people'
 import type { PersonPlan } from './plan'
 import { registerOf } from './registers'
@@ -44,6 +46,7 @@ export async function loadScenario(fixed: Fixed, registersFile: string, loadedAt
     desk: {},
   }
   const start = depsAt(world, -61)
+  await writeVersioned('organisation', 0, vallorne, { id: null, name: 'Anselm Okoye', at: start.clock.now() })
   await inTransaction(fixed.sequelize, async () => {
     for (const { key, ...source } of sources) {
       const { id, name } = await addSource(source)
@@ -56,11 +59,10 @@ export async function loadScenario(fixed: Fixed, registersFile: string, loadedAt
       new Date(
         depsAt(world, offset)
           .clock.today()
-          .toZonedDateTime({ timeZone: fixed.config.timeZone, plainTime: `${String(hour).padStart(2, '0')}:00` })
+          .toZonedDateTime({ timeZone: vallorne.timeZone, plainTime: `${String(hour).padStart(2, '0')}:00` })
           .epochMilliseconds,
       )
-    for (const vacancy of vacanciesOn(dayAt, isoDay, fixed.config.timeZone))
-      await addVacancy(depsAt(world, -60), vacancy)
+    for (const vacancy of vacanciesOn(dayAt, isoDay, vallorne.timeZone)) await addVacancy(depsAt(world, -60), vacancy)
     const passwordHash = await hash(demoPassword)
     for (const { name, mail, roles, language = 'en' } of staff) {
       const account = await AccountRow.create({
@@ -73,7 +75,7 @@ export async function loadScenario(fixed: Fixed, registersFile: string, loadedAt
         confirmedAt: start.clock.now(),
         createdAt: start.clock.now(),
       })
-      world.desk[roles[0]] = { kind: 'account', id: account.id, name, mail, roles: [...roles] }
+      world.desk[roles[0]] = actorOf(account)
     }
   })
   await inTransaction(fixed.sequelize, () => setUpVacancies(world))
@@ -82,6 +84,10 @@ export async function loadScenario(fixed: Fixed, registersFile: string, loadedAt
   for (const plan of people) await play(world, plan)
   await correspond(depsAt(world, 0), world.desk.coordinator!)
   // Links that confirmed an address are of no use any more; the other mails go out as they would have.
+  await writeSetting(demoAccounts, {
+    password: demoPassword,
+    accounts: staff.map(({ mail, roles }) => ({ mail, roles })),
+  })
   await Message.update({ sentAt: loadedAt }, { where: { subject: 'Confirm your address' } })
   return world
 }
@@ -111,7 +117,7 @@ async function play(world: World, plan: PersonPlan) {
   const token = (await newestLink(mail, 'confirm'))!
   await inTransaction(sequelize, () => confirmMail(deps, { token, browser: undefined }))
   const row = await AccountRow.findOne({ where: { mail }, rejectOnEmpty: true })
-  const actor: Account = { kind: 'account', id: row.id, name, mail, roles: ['candidate'] }
+  const actor = actorOf(row)
   const { id } = await inTransaction(sequelize, () => beginApplication(deps, actor, plan.vacancy))
   const claimIds = await writeFile(world, plan, actor, id, written)
   if (plan.sent === undefined) return

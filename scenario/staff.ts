@@ -1,7 +1,7 @@
-import type { Role } from '#contract/roles'
+import type { StaffRole } from '#core/rights/rights'
 import type { Language } from '#core/words/say'
 
-type Colleague = { name: string; mail: string; roles: readonly [Role]; language?: Language }
+type Colleague = { name: string; mail: string; roles: readonly [StaffRole, ...StaffRole[]]; language?: Language }
 
 /** Who works at the desk; one of them in German. */
 export const staff: readonly Colleague[] = [
@@ -9,6 +9,9 @@ export const staff: readonly Colleague[] = [
   { name: 'Bastian Roth', mail: 'bastian@vallorne.example', roles: ['hiring manager'], language: 'de' },
   { name: 'Mirela Tan', mail: 'mirela@vallorne.example', roles: ['assessor'] },
   { name: 'Anselm Okoye', mail: 'anselm@vallorne.example', roles: ['administrator'] },
+  { name: 'Ottilie Brandt', mail: 'ottilie@vallorne.example', roles: ['money'] },
+  { name: 'Caspar Lindqvist', mail: 'caspar@vallorne.example', roles: ['auditor'] },
+  { name: 'Dr. Yara Benali', mail: 'yara@vallorne.example', roles: ['medical'] },
 ]
 
 /** The password of everybody in the demo; it is in the README. */

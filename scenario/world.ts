@@ -1,6 +1,6 @@
 import { clockAt } from '#server/platform/clock'
-import type { Account, Deps } from '#server/platform/deps'
-import type { Fixed } from '#server/start'
+import type { Account, Deps, Fixed } from '#server/platform/deps'
+import { vallorne } from './organisation'
 import type { JobPlan, PersonPlan } from './plan'
 
 /** The year the absolute dates in `people` are written for; loaded in another year, they move with it. */
@@ -19,7 +19,7 @@ export type World = {
 /** What use cases need at a day before or after loading, at the hour of loading; `minute` keeps acts of a day in order. */
 export function depsAt({ fixed, loadedAt }: Pick<World, 'fixed' | 'loadedAt'>, day: number, minute = 0): Deps {
   const moment = new Date(loadedAt.getTime() + day * 86_400_000 - 6 * 3_600_000 + minute * 60_000)
-  return { ...fixed, clock: clockAt(moment, fixed.config.timeZone) }
+  return { ...fixed, organisation: vallorne, clock: clockAt(moment, vallorne.timeZone) }
 }
 
 /** Moves an absolute date by the years between writing and loading. */

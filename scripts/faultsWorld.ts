@@ -2,6 +2,7 @@ import { hash } from '@node-rs/argon2'
 import { pino } from 'pino'
 import { v7 as uuid } from 'uuid'
 import { isolationCheck } from '#scenario/isolationCheck'
+import { vallorne } from '#scenario/organisation'
 import { sources } from '#scenario/sources'
 import { vacanciesOn } from '#scenario/vacancies/vacancies'
 import { openSession } from '#server/accounts/session'
@@ -21,11 +22,11 @@ export async function prepareFaults(databaseUrl: string, count: number) {
   const passwordHash = await hash(faultsPassword)
   const config = { ...readConfig({ SECOND_FACTOR: '', DATA_FOLDER: '.check/own' }), databaseUrl }
   const fixed = await prepare(config, pino({ level: 'silent' }))
-  const deps = { ...fixed, clock: clockAhead(0, config.timeZone) }
+  const deps = { ...fixed, organisation: vallorne, clock: clockAhead(0, vallorne.timeZone) }
   const day = (offset: number) => deps.clock.today().add({ days: offset })
   const at = (offset: number, hour: number) =>
     new Date(`${day(offset).toString()}T${String(hour).padStart(2, '0')}:00:00Z`)
-  const [first] = vacanciesOn(at, (offset) => day(offset).toString(), config.timeZone).filter(
+  const [first] = vacanciesOn(at, (offset) => day(offset).toString(), vallorne.timeZone).filter(
     ({ slug }) => slug === 'cableway-electrical-supervisor',
   )
   const { key: _key, ...source } = sources.find(({ key }) => key === 'tannberg')!

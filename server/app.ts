@@ -7,6 +7,7 @@ import { UniqueConstraintError } from 'sequelize'
 import { openApi } from '#contract/openapi'
 import { ConditionSchema, RulesFile } from '#contract/ruleShapes'
 import { accountRoutes } from './accounts/routes'
+import { administrationRoutes } from './administration/routes'
 import { equalityRoutes } from './applications/equality/routes'
 import { applicationRoutes } from './applications/routes'
 import { auditRoutes } from './audit/routes'
@@ -25,7 +26,8 @@ import { paperRoutes } from './incoming/tray/routes'
 import { messageRoutes } from './messages/routes'
 import { onBehalfRoutes } from './onBehalf/routes'
 import { servePages } from './pages'
-import type { Deps } from './platform/deps'
+import { currentOrganisation } from './platform/clock'
+import type { Fixed } from './platform/deps'
 import { describeError } from './platform/errors/describeError'
 import { changedMeanwhile, Problem } from './platform/errors/problems'
 import { inLanguageOf } from './platform/http/language'
@@ -43,6 +45,7 @@ import { vouchingRoutes } from './vouching/routes'
 
 export const routes = [
   ...accountRoutes,
+  ...administrationRoutes,
   ...vacancyRoutes,
   ...rulesRoutes,
   ...applicationRoutes,
@@ -70,7 +73,7 @@ export const routes = [
 const whoLeft = new Set(['ERR_STREAM_PREMATURE_CLOSE', 'ECONNRESET', 'EPIPE'])
 
 /** The whole application as one Koa app. */
-export function makeApp(deps: Omit<Deps, 'clock'>): Koa {
+export function makeApp(deps: Fixed): Koa {
   const { trustProxy } = deps.config
   const app = new Koa({ proxy: trustProxy > 0, maxIpsCount: trustProxy })
   // While a reply is on its way; that somebody reads it no further is no fault.
@@ -91,8 +94,8 @@ export function makeApp(deps: Omit<Deps, 'clock'>): Koa {
   const router = new Router()
   serveUploads(router, deps, callers)
   serve(router, routes, deps, callers)
-  router.get('/api/openapi.json', (ctx: Context) => {
-    ctx.body = openApi(`Probatum for ${deps.config.operator}`, '1.0.0')
+  router.get('/api/openapi.json', async (ctx: Context) => {
+    ctx.body = openApi(`Probatum for ${(await currentOrganisation()).name}`, '1.0.0')
   })
   router.get('/api/schemas/rules.json', (ctx: Context) => {
     ctx.type = 'application/schema+json'
@@ -151,7 +154,7 @@ const ofDocuments = [
 ]
 
 /** Turns errors into problem details; what is nobody's fault but ours is logged and says nothing of the inside. */
-function answerProblems(deps: Omit<Deps, 'clock'>) {
+function answerProblems(deps: Fixed) {
   return async (ctx: Context, next: Next) => {
     try {
       await next()

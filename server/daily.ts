@@ -1,6 +1,7 @@
 import { col, Op } from 'sequelize'
 import { dayAt } from '#core/dates/zoned'
 import { leftOf } from './applications/remaining'
+import { forgetReaders } from './desk/ownership'
 import { forgetOldUploads } from './documents/uploads'
 import { remindOfOffers, tellOfExpiredOffers } from './hiring/offerReminders'
 import { askToTakeOver } from './onBehalf/behalf'
@@ -48,6 +49,7 @@ export async function runDaily(deps: Deps) {
   await forgetOldUploads(deps)
   await forgetUnheldBytes(deps)
   await forgetOldAttempts(deps)
+  await forgetReaders()
   const day = deps.clock.today().toString()
   await queueJob('summaries', { day }, { uniqueKey: `summaries ${day}` })
   if (failed > 0) throw new Error(`${failed} of what was due today could not be done`)
@@ -66,7 +68,7 @@ function remindSources(deps: Deps) {
       values: {
         claim: labelValue(claim.details),
         candidate: person.name,
-        asked: { day: dayAt(enquiry.askedAt, deps.config.timeZone).toString() },
+        asked: { day: dayAt(enquiry.askedAt, deps.organisation.timeZone).toString() },
         link: await linkFor(deps, enquiry),
       },
       about: { id: enquiry.applicationId, candidateId: claim.candidateId },

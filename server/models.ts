@@ -5,6 +5,7 @@ import { defineJobs } from './platform/jobs/model'
 import { defineMessages } from './platform/mail/model'
 import { defineAccounts } from './records/accounts/model'
 import { defineApplications } from './records/applications/model'
+import { defineOwners } from './records/applications/owners'
 import { defineClaims } from './records/claims/model'
 import { defineDocuments } from './records/documents/model'
 import { defineDoubles } from './records/duplicates/model'
@@ -31,6 +32,7 @@ export function defineModels(sequelize: Sequelize) {
   for (const define of [
     defineAccounts,
     defineApplications,
+    defineOwners,
     defineEvents,
     defineClaims,
     defineSettings,

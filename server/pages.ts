@@ -4,15 +4,16 @@ import type Router from '@koa/router'
 import type { Context } from 'koa'
 import { queues } from '#contract/desk'
 import { pages } from '#contract/pages'
+import type { Organisation } from '#core/organisation/organisation'
 import { languages } from '#core/words/say'
-import { currentClock } from './platform/clock'
-import type { Deps } from './platform/deps'
+import { currentOrganisation, depsNow } from './platform/clock'
+import type { Deps, Fixed } from './platform/deps'
 import { escapeHtml } from './platform/outside/html'
 import type { Vacancy } from './records/vacancies/model'
 import { allVacancies, isOpen, vacancyBySlug } from './records/vacancies/vacancies'
 import { jobPosting } from './vacancies/jobPosting'
 
-type Ours = Omit<Deps, 'clock'>
+type Ours = Fixed
 
 /** The web client at each of its places, what search engines read there, and 404 everywhere else. */
 export function servePages(router: Router, deps: Ours) {
@@ -31,13 +32,14 @@ export function servePages(router: Router, deps: Ours) {
     ctx.type = 'application/xml'
     ctx.body = sitemap(deps, await openVacancies(deps))
   })
-  router.get('/', (ctx) => give(ctx, 200, listHead(deps)))
+  router.get('/', async (ctx) => give(ctx, 200, listHead(deps, await currentOrganisation())))
   for (const place of ['/vacancies/:slug', '/vacancies/:slug/fit'])
     router.get(place, async (ctx) => {
       const vacancy = await vacancyBySlug(ctx.params.slug as string).catch(() => undefined)
       if (!vacancy || vacancy.state === 'draft') return give(ctx, 404)
-      const open = isOpen(vacancy, (await currentClock(deps.config)).now())
-      return give(ctx, 200, open && place.endsWith(':slug') ? vacancyHead(deps, vacancy) : '')
+      const now = await depsNow(deps)
+      const open = isOpen(vacancy, now.clock.now())
+      return give(ctx, 200, open && place.endsWith(':slug') ? vacancyHead(now, vacancy) : '')
     })
   // What may be missing is written in another way here.
   for (const place of pages)
@@ -55,7 +57,7 @@ export function servePages(router: Router, deps: Ours) {
 }
 
 async function openVacancies(deps: Ours): Promise<Vacancy[]> {
-  const now = (await currentClock(deps.config)).now()
+  const now = (await depsNow(deps)).clock.now()
   return (await allVacancies()).filter((vacancy) => isOpen(vacancy, now))
 }
 
@@ -81,18 +83,21 @@ function sitemap({ config }: Ours, vacancies: readonly Vacancy[]): string {
   ].join('\n')
 }
 
-const listHead = ({ config: { publicUrl, operator } }: Ours) =>
+const listHead = ({ config: { publicUrl } }: Ours, { name }: Organisation) =>
   headOf(`${publicUrl}/`, {
-    title: `Vacancies at ${operator}`,
-    description: `Open vacancies at ${operator}: what each asks for, and the way to apply.`,
+    title: `Vacancies at ${name}`,
+    description: `Open vacancies at ${name}: what each asks for, and the way to apply.`,
     kind: 'website',
   })
 
-function vacancyHead({ config }: Ours, vacancy: Vacancy): string {
-  const data = JSON.stringify(jobPosting(vacancy, config)).replace(/</g, '\\u003c')
+function vacancyHead({ config, organisation }: Pick<Deps, 'config' | 'organisation'>, vacancy: Vacancy): string {
+  const data = JSON.stringify(jobPosting(vacancy, { ...organisation, publicUrl: config.publicUrl })).replace(
+    /</g,
+    '\\u003c',
+  )
   const address = `${config.publicUrl}/vacancies/${vacancy.slug}`
   const { title, summary: description } = vacancy
-  return `${headOf(address, { title: `${title}, ${config.operator}`, description, kind: 'article' })}<script type="application/ld+json">${data}</script>`
+  return `${headOf(address, { title: `${title}, ${organisation.name}`, description, kind: 'article' })}<script type="application/ld+json">${data}</script>`
 }
 
 type About = { title: string; description: string; kind: string }

@@ -5,10 +5,10 @@ import { makeApp } from './app'
 import { receiveMail } from './incoming/mail/receiveMail'
 import { defineModels } from './models'
 import { subscribe } from './platform/changes'
-import { currentClock } from './platform/clock'
+import { depsNow } from './platform/clock'
 import type { Config } from './platform/config'
 import { connect } from './platform/database/connection'
-import type { Deps } from './platform/deps'
+import type { Fixed } from './platform/deps'
 import { describeError } from './platform/errors/describeError'
 import { longestRequestMs } from './platform/http/patience'
 import { stopThreads } from './platform/jobs/threads'
@@ -23,8 +23,6 @@ import { httpTextGateway } from './platform/outside/textMessages'
 import { openVault } from './platform/vault'
 import { subscribers } from './subscribers'
 import { startWorking } from './worker'
-
-export type Fixed = Omit<Deps, 'clock'>
 
 /** Connects to the database, brings it to the newest shape, and gives what use cases need. */
 export async function prepare(config: Config, log: Logger = pino({ level: config.logLevel })): Promise<Fixed> {
@@ -71,7 +69,7 @@ export async function start(fixed: Fixed): Promise<{ port: number; stop: () => P
 async function takeMails(fixed: Fixed) {
   const { mailInPort, host } = fixed.config
   const take = async (bytes: Buffer, { from }: { from: string }) =>
-    receiveMail({ ...fixed, clock: await currentClock(fixed.config) }, bytes, from).catch((error: unknown) => {
+    receiveMail(await depsNow(fixed), bytes, from).catch((error: unknown) => {
       fixed.log.error({ error: describeError(error) }, 'a mail that came in could not be kept')
       throw error
     })

@@ -6,9 +6,9 @@ import { giveUpScan, readScan } from './incoming/tray/readScan'
 import { takeFromScanner } from './incoming/tray/tray'
 import { giveUpMail, sendMail } from './messages/sendMail'
 import { followText, giveUpText, sendText } from './messages/sendText'
-import { currentClock } from './platform/clock'
+import { depsNow } from './platform/clock'
 import { inTransaction } from './platform/database/connection'
-import type { Deps } from './platform/deps'
+import type { Deps, Fixed } from './platform/deps'
 import { describeError } from './platform/errors/describeError'
 import type { JobKind, Jobs } from './platform/jobs/jobs'
 import { holding, leaseOf } from './platform/jobs/lease'
@@ -66,12 +66,12 @@ function inOne<P>(work: (deps: Deps, payload: P) => Promise<void>) {
  * Works through the queue until stopped. Several copies may do so at once: a job is leased by one of them, and given
  * free again if that one dies. A job that fails is tried again, later each time.
  */
-export function startWorking(fixed: Omit<Deps, 'clock'>): { stop: () => Promise<void> } {
+export function startWorking(fixed: Fixed): { stop: () => Promise<void> } {
   const running = lanes.map((lane) => workLane(fixed, lane))
   return { stop: async () => void (await Promise.all(running.map(({ stop }) => stop()))) }
 }
 
-function workLane(fixed: Omit<Deps, 'clock'>, lane: Lane): { stop: () => Promise<void> } {
+function workLane(fixed: Fixed, lane: Lane): { stop: () => Promise<void> } {
   let stopping = false
   let queued = false
   let wake = () => {}
@@ -107,8 +107,8 @@ function workLane(fixed: Omit<Deps, 'clock'>, lane: Lane): { stop: () => Promise
 }
 
 /** Does one job that is due. Gives whether there was one. */
-export async function workOnce(fixed: Omit<Deps, 'clock'>, lane: Lane = 'quick'): Promise<boolean> {
-  const deps: Deps = { ...fixed, clock: await currentClock(fixed.config) }
+export async function workOnce(fixed: Fixed, lane: Lane = 'quick'): Promise<boolean> {
+  const deps: Deps = await depsNow(fixed)
   if (lane === 'long') await queueDaily(deps)
   if (lane === 'long')
     await takeFromScanner(deps).catch((error: unknown) => deps.log.warn({ error: describeError(error) }, 'the scanner'))

@@ -112,6 +112,8 @@ export const aFile = (over: Partial<File> = {}, all: ReturnType<typeof asked>[] 
   scoring: null,
   duplicates: [],
   onBehalf: null,
+  owner: null,
+  watching: false,
   hidden: [],
   reference: 'VM-EDMH-RK',
   vacancy: { id: uuid(), slug: 'rope-access-inspector', title: 'Rope-access inspector', place: 'Vallorne' },

@@ -11,11 +11,14 @@ import { v7 as uuid } from 'uuid'
 import type { ClaimDetails } from '#contract/claims'
 import type { Role } from '#contract/roles'
 import { isolationCheck } from '#scenario/isolationCheck'
+import { vallorne } from '#scenario/organisation'
 import { drawPdf } from '#scenario/papers'
 import { sources } from '#scenario/sources'
 import { vacanciesOn } from '#scenario/vacancies/vacancies'
-import { clockAhead } from '#server/platform/clock'
+import { depsNow } from '#server/platform/clock'
 import { readConfig } from '#server/platform/config'
+import { writeVersioned } from '#server/platform/database/settings'
+import type { Deps } from '#server/platform/deps'
 import { Account } from '#server/records/accounts/model'
 import { addCheck } from '#server/records/skills/checks'
 import { addSource } from '#server/records/sources/sources'
@@ -101,7 +104,8 @@ export async function openHouse(name: string) {
     },
   })
   const fixed = await prepare(config, log)
-  const deps = { ...fixed, clock: clockAhead(0, config.timeZone) }
+  await writeVersioned('organisation', 0, vallorne, { id: null, name: 'The administrator', at: new Date() })
+  const deps: Deps = await depsNow(fixed)
 
   const sourceIds = new Map<string, string>()
   for (const { key, ...source } of sources) sourceIds.set(key, (await addSource(source)).id)
@@ -111,9 +115,10 @@ export async function openHouse(name: string) {
     new Date(
       today
         .add({ days: offset })
-        .toZonedDateTime({ timeZone: config.timeZone, plainTime: Temporal.PlainTime.from({ hour }) }).epochMilliseconds,
+        .toZonedDateTime({ timeZone: vallorne.timeZone, plainTime: Temporal.PlainTime.from({ hour }) })
+        .epochMilliseconds,
     )
-  for (const vacancy of vacanciesOn(at, (offset) => today.add({ days: offset }).toString(), config.timeZone))
+  for (const vacancy of vacanciesOn(at, (offset) => today.add({ days: offset }).toString(), vallorne.timeZone))
     await addVacancy(deps, vacancy)
   const running = await start(fixed)
   const address = `http://127.0.0.1:${running.port}`

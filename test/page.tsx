@@ -7,6 +7,7 @@ import { createMemoryRouter, RouterProvider } from 'react-router'
 import type { Endpoint, Reply } from '#contract/endpoint'
 import { type Contract, contract } from '#contract/index'
 import type { Role } from '#contract/roles'
+import { rightsOf } from '#core/rights/rights'
 import { api, type Problem } from '../web/api'
 import { store } from '../web/store'
 import { checks } from './virtualChecks'
@@ -31,10 +32,19 @@ export const sessionOf = (...roles: Role[]): Reply<Contract['readSession']> => (
     name: 'Ines Caldwell',
     mail: 'ines@vallorne.example',
     roles,
+    rights: rightsOf(roles),
     language: 'en',
   },
   demo: false,
-  operator: 'Vallorne Mountain Lines',
+  organisation: {
+    name: 'Vallorne Mountain Lines',
+    contact: 'people@vallorne.example',
+    accent: '#0f332c',
+    currency: 'EUR',
+    languages: ['en', 'de'],
+    welcome: 'Work on the mountain',
+    logo: null,
+  },
   codesFirst: false,
 })
 

@@ -8,7 +8,7 @@ import {
 import type { Static, TSchema } from '@sinclair/typebox'
 import type { Endpoint, Reply, Topic } from '#contract/endpoint'
 import type { Contract } from '#contract/index'
-import { mayCall, type Role } from '#contract/roles'
+import { type Caller, mayCall } from '#contract/roles'
 import { say } from '#core/words/say'
 import { askAgain, idleHeader } from './askAgain'
 import { languageHere } from './language'
@@ -143,8 +143,8 @@ export function addressOf(name: keyof Contract, argument: { params?: object; que
   return query.size > 0 ? `${path}?${query}` : path
 }
 
-/** Whether somebody with these roles may call an endpoint: what nobody here may do is not offered. */
-export const mayCallNamed = (name: keyof Contract, roles: readonly Role[]): boolean => mayCall(endpoints[name]!, roles)
+/** Whether somebody with these roles and rights may call an endpoint: what nobody here may do is not offered. */
+export const mayCallNamed = (name: keyof Contract, caller: Caller): boolean => mayCall(endpoints[name]!, caller)
 
 /** Every endpoint of the contract as RTK Query: reads are queries, everything else a mutation. */
 export const api = createApi({

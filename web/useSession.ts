@@ -1,4 +1,5 @@
 import type { Contract } from '#contract/index'
+import type { Right } from '#core/rights/rights'
 import { api, mayCallNamed } from './api'
 
 /** Who is signed in; nothing is drawn that needs to know before this has answered. */
@@ -7,20 +8,19 @@ export function useSession() {
   // was typed, where reading this anew would lead away from it.
   const { data } = api.endpoints.readSession.useQuery({}, { refetchOnReconnect: false })
   const roles = data?.account?.roles ?? []
-  const staff = roles.some((role) => role !== 'candidate')
-  /** Whose work it is to keep the files: they write, decide and take lists along. */
-  const isKeeper = roles.includes('coordinator') || roles.includes('administrator')
+  const rights = data?.account?.rights ?? []
   return {
     ready: data !== undefined,
     account: data?.account ?? null,
     demo: data?.demo ?? false,
     /** The organisation whose application this is. */
-    operator: data?.operator ?? '',
+    organisation: data?.organisation,
     codesFirst: data?.codesFirst ?? false,
     roles,
-    staff,
-    isKeeper,
-    /** Whether their roles allow an act, by the contract itself. */
-    may: (name: keyof Contract) => mayCallNamed(name, roles),
+    rights,
+    staff: roles.some((role) => role !== 'candidate'),
+    holds: (right: Right) => rights.includes(right),
+    /** Whether their rights allow an act, by the contract itself. */
+    may: (name: keyof Contract) => mayCallNamed(name, { roles, rights }),
   }
 }

@@ -5,7 +5,7 @@ type Load = () => Promise<{ default: Record<string, string> }>
 
 /** The texts of each part of the application: fetched when it is first gone to, in the reader's language only. */
 const groups: Record<
-  'start' | 'checking' | 'vacancies' | 'asking' | 'portal' | 'desk' | 'reply',
+  'start' | 'checking' | 'vacancies' | 'asking' | 'portal' | 'desk' | 'administration' | 'reply',
   Record<'en' | 'de', Load> & Partial<Record<SourceLanguage, Load>>
 > = {
   start: { en: () => import('#core/words/groups/start.en'), de: () => import('#core/words/groups/start.de') },
@@ -17,6 +17,10 @@ const groups: Record<
   asking: { en: () => import('#core/words/groups/asking.en'), de: () => import('#core/words/groups/asking.de') },
   portal: { en: () => import('#core/words/groups/portal.en'), de: () => import('#core/words/groups/portal.de') },
   desk: { en: () => import('#core/words/groups/desk.en'), de: () => import('#core/words/groups/desk.de') },
+  administration: {
+    en: () => import('#core/words/groups/administration.en'),
+    de: () => import('#core/words/groups/administration.de'),
+  },
   reply: {
     en: () => import('#core/words/groups/reply.en'),
     de: () => import('#core/words/groups/reply.de'),

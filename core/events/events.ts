@@ -34,6 +34,26 @@ export const events = {
   'codes-on': ['owner told'],
   'codes-off': ['owner told'],
 
+  // Who works here, and whose house it is
+  'colleague-invited': nothing,
+  'colleague-came': nothing,
+  'colleague-changed': nothing,
+  'colleague-suspended': nothing,
+  'colleague-restored': nothing,
+  'colleague-signed-out': nothing,
+  'invitation-removed': nothing,
+  'absence-set': nothing,
+  'absence-ended': nothing,
+  'team-saved': nothing,
+  'team-removed': nothing,
+  'rights-changed': nothing,
+  'organisation-changed': nothing,
+  'logo-changed': nothing,
+  'permission-text-changed': nothing,
+  'file-taken': nothing,
+  'file-handed-over': nothing,
+  'file-left': nothing,
+
   // Applying
   'application-begun': nothing,
   'taken-over': nothing,

@@ -1,28 +1,31 @@
 import type { Question, QuestionKind, Section } from '../form/form'
+import type { Right } from '../rights/rights'
 
 /** What of a file not everybody at the desk needs. */
 export const hiddenKinds = ['name', 'identity number', 'birth date', 'declarations', 'health'] as const
 export type HiddenKind = (typeof hiddenKinds)[number]
 
-type Needs = { sees: readonly string[]; mayReveal: readonly string[] }
+type Needs = { see?: Right; reveal: Right }
 
 /**
- * Who sees what without asking, because the work of the role needs it, and who may have it shown with a reason on record.
- * Birth dates are compared with what sources say; identity numbers only when an identity is settled. A name is hidden
+ * The right to see it without asking, because the work of a role needs it, and the right to have it shown with a reason on
+ * record. Birth dates are compared with what sources say; identity numbers only when an identity is settled. A name is hidden
  * only where a vacancy hides names until the shortlist.
  */
 export const needs: Readonly<Record<HiddenKind, Needs>> = {
-  name: { sees: [], mayReveal: ['coordinator', 'administrator'] },
-  'identity number': { sees: [], mayReveal: ['coordinator', 'administrator'] },
-  'birth date': { sees: ['coordinator'], mayReveal: ['hiring manager', 'administrator'] },
-  declarations: { sees: ['coordinator'], mayReveal: ['hiring manager', 'administrator'] },
-  health: { sees: ['coordinator'], mayReveal: ['administrator'] },
+  name: { reveal: 'names.reveal' },
+  'identity number': { reveal: 'identity-numbers.reveal' },
+  'birth date': { see: 'birth-dates.see', reveal: 'birth-dates.reveal' },
+  declarations: { see: 'declarations.see', reveal: 'declarations.reveal' },
+  health: { see: 'medical.see', reveal: 'medical.reveal' },
 }
 
-export const sees = (roles: readonly string[], kind: HiddenKind) =>
-  roles.some((role) => needs[kind].sees.includes(role))
-export const mayReveal = (roles: readonly string[], kind: HiddenKind) =>
-  roles.some((role) => needs[kind].mayReveal.includes(role))
+export function sees(rights: readonly Right[], kind: HiddenKind): boolean {
+  const { see } = needs[kind]
+  return see !== undefined && rights.includes(see)
+}
+
+export const mayReveal = (rights: readonly Right[], kind: HiddenKind): boolean => rights.includes(needs[kind].reveal)
 
 /** What is hidden, and of which claim; the text that asks for it to be shown. */
 export const subjectOf = (kind: HiddenKind, claimId?: string) => (claimId ? `${kind} ${claimId}` : kind)

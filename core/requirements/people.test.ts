@@ -1,6 +1,7 @@
 import { Temporal } from 'temporal-polyfill'
 import { anEmptyFile, aRequirement } from '../../test/requirements'
 import { partialDate } from '../dates/partialDate'
+import { rightsOf } from '../rights/rights'
 import { ballWords, outcomeWords, paperWords, requirementSentence } from '../words/requirements'
 import { evaluate } from './evaluate'
 import type { ClaimFacts, FileFacts, Requirement } from './requirement'
@@ -42,7 +43,9 @@ describe('people who vouch', () => {
   test('is said to whoever considers applying, and to the desk', () => {
     expect(requirementSentence(rule)).toBe('2 people who vouch for you, before the shortlist.')
     expect(requirementSentence(asking({ kind: 'vouching', count: 1 }))).toMatch(/^Somebody who vouches for you/)
-    expect(ballWords({ who: 'candidate', what: 'name someone' }, ['coordinator'])).toBe('Candidate: name somebody')
+    expect(ballWords({ who: 'candidate', what: 'name someone' }, rightsOf(['coordinator']))).toBe(
+      'Candidate: name somebody',
+    )
   })
 })
 

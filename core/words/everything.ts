@@ -26,6 +26,8 @@ import vacancyDe from './catalogue/vacancy.de'
 import vacancyEn from './catalogue/vacancy.en'
 import vouchDe from './catalogue/vouch.de'
 import vouchEn from './catalogue/vouch.en'
+import administrationDe from './groups/administration.de'
+import administrationEn from './groups/administration.en'
 import askingDe from './groups/asking.de'
 import askingEn from './groups/asking.en'
 import checkingDe from './groups/checking.de'
@@ -53,6 +55,7 @@ export function learnEverything() {
   learn('en', portalEn)
   learn('en', replyEn)
   learn('en', deskEn)
+  learn('en', administrationEn)
   learn('en', accessEn)
   learn('en', enquiryEn)
   learn('en', eventEn)
@@ -73,6 +76,7 @@ export function learnEverything() {
   learn('de', portalDe)
   learn('de', replyDe)
   learn('de', deskDe)
+  learn('de', administrationDe)
   learn('de', accessDe)
   learn('de', enquiryDe)
   learn('de', eventDe)

@@ -1,6 +1,7 @@
 import { aRequirement } from '../../test/requirements'
 import { knownFacts } from '../conditions/vocabulary'
 import type { Ask, OutcomeReason, Requirement, Step } from '../requirements/requirement'
+import { rightsOf } from '../rights/rights'
 import { ballWords, outcomeWords, paperWords, requirementSentence } from './requirements'
 
 const names: Record<string, string> = {
@@ -121,9 +122,9 @@ test.each<[Step, string]>([
   [{ who: 'source', what: 'reply' }, 'Source: answer'],
   [{ who: 'candidate', what: 'pay' }, 'Candidate: pay'],
   [{ who: 'hiring manager', what: 'make offer' }, 'Hiring manager: offer'],
-])('the ball of %j is “%s”', (step, words) => expect(ballWords(step, ['coordinator'])).toBe(words))
+])('the ball of %j is “%s”', (step, words) => expect(ballWords(step, rightsOf(['coordinator']))).toBe(words))
 
 test('it is not “you” for whose role it is not', () => {
-  expect(ballWords({ who: 'desk', what: 'compare' }, ['assessor'])).toBe('Coordinator: compare reply')
-  expect(ballWords({ who: 'hiring manager', what: 'make offer' }, ['hiring manager'])).toBe('You: offer')
+  expect(ballWords({ who: 'desk', what: 'compare' }, rightsOf(['assessor']))).toBe('Coordinator: compare reply')
+  expect(ballWords({ who: 'hiring manager', what: 'make offer' }, rightsOf(['hiring manager']))).toBe('You: offer')
 })

@@ -2,6 +2,7 @@ import type { KnownFact } from '../conditions/vocabulary'
 import { writeDays, writeWhen } from '../dates/write'
 import { credentialKind } from '../requirements/catalogue'
 import type { Ask, Gate, Outcome, OutcomeReason, Requirement, Step, Who } from '../requirements/requirement'
+import type { Right } from '../rights/rights'
 import { conditionWords } from './conditions'
 import { credentialName, studyFieldName, studyLevelName } from './names'
 import { say, spokenLanguage, spokenLocale } from './say'
@@ -252,17 +253,18 @@ function reasonWords(reason: OutcomeReason, nameOf: (key: string) => string): st
   }
 }
 
-/** The roles that take a step for somebody; candidates and sources have none at the desk. */
-const rolesOf: Record<Who, readonly string[]> = {
-  candidate: [],
-  desk: ['coordinator', 'administrator'],
-  source: [],
-  'hiring manager': ['hiring manager', 'administrator'],
+/** The right by which somebody at the desk takes a step; candidates and sources are not at the desk. */
+const rightFor: Record<Who, Right | undefined> = {
+  candidate: undefined,
+  desk: 'proof.settle',
+  source: undefined,
+  'hiring manager': 'offers.make',
 }
 
 /** Whose turn it is and for what, in a few words for a list on the desk: "You" only where it is the reader. */
-export function ballWords({ who, what }: Step, roles: readonly string[]): string {
-  const isReader = rolesOf[who].some((role) => roles.includes(role))
+export function ballWords({ who, what }: Step, rights: readonly Right[]): string {
+  const right = rightFor[who]
+  const isReader = right !== undefined && rights.includes(right)
   return say('step.turn', {
     who: say(isReader ? 'step.who.reader' : `step.who.${who}`),
     what: say(`step.what.${what}`),

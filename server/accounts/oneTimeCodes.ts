@@ -15,16 +15,16 @@ const purpose = 'one-time secret'
 const letters = '23456789ABCDEFGHJKLMNPQRSTUVWXYZ'
 
 /** Begins to set up one-time codes: a secret for an authenticator app. It counts once a code has proven that it arrived. */
-export async function beginOneTimeCodes({ config, vault }: Deps, account: Account) {
+export async function beginOneTimeCodes({ organisation, vault }: Deps, account: Account) {
   if (account.otpOnSince) throw problems.codesOn()
   const secret = generateSecret()
   await account.update({ otpSecret: vault.seal(purpose, secret) })
-  return { secret, address: generateURI({ secret, issuer: config.operator, label: account.mail }) }
+  return { secret, address: generateURI({ secret, issuer: organisation.name, label: account.mail }) }
 }
 
 /** Whether somebody's role has to sign in with a second factor. */
 export const needsCodes = ({ config }: Pick<Deps, 'config'>, { roles }: Pick<Actor, 'roles'>) =>
-  roles.some((role) => config.secondFactorRoles.includes(role))
+  config.secondFactorRoles.some((role) => roles.includes(role))
 
 /** Switches one-time codes on with the first right code, and gives the recovery codes, this once. */
 export async function confirmOneTimeCodes(deps: Deps, actor: Actor, account: Account, code: string) {

@@ -13,7 +13,7 @@ const judge = new ZxcvbnFactory({
 })
 
 /** Words everybody here knows, which make a password easy to guess. */
-export const wordsOfHouse = ({ config }: Pick<Deps, 'config'>) => ['Probatum', config.operator]
+export const wordsOfHouse = ({ organisation }: Pick<Deps, 'organisation'>) => ['Probatum', organisation.name]
 
 /** Of 0 to 4; 3 stands against ten billion guesses. */
 const leastScore = 3

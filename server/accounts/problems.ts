@@ -5,6 +5,7 @@ import { conflict, Problem } from '../platform/errors/problems'
 export const problems = {
   wrongMailOrPassword: () => new Problem(401, 'wrong-mail-or-password', coded('problem.mailAddressAndPasswordDo')),
   notConfirmed: () => new Problem(403, 'not-confirmed', coded('problem.openTheLinkInThe')),
+  suspended: () => new Problem(403, 'suspended', coded('problem.yourAccountIsSuspended')),
   codeNeeded: () => new Problem(401, 'code-needed', coded('problem.nowTheCodeThatYour')),
   wrongCode: () => new Problem(401, 'wrong-code', coded('problem.thisCodeDoesNotFitOr')),
   codesOn: () => conflict('codes-on', coded('problem.oneTimeCodesAreSwitched')),

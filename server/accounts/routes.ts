@@ -1,5 +1,6 @@
 import * as contract from '#contract/accounts'
 import { chooseLanguage, confirmMail, readSession, signIn, signOut, signUp } from '#contract/accounts'
+import * as colleagues from '#contract/colleagues'
 import { say } from '#core/words/say'
 import { inTransaction } from '../platform/database/connection'
 import type { Actor, Deps } from '../platform/deps'
@@ -8,8 +9,10 @@ import { bind } from '../platform/http/bind'
 import { countAttempt, countMailTo, networkOf } from '../platform/http/limits'
 import { newToken } from '../platform/http/tokens'
 import { Account } from '../records/accounts/model'
+import { shownOrganisation } from '../records/organisation/shown'
 import { confirmMail as confirm } from './confirmMail'
 import { deviceDays, rememberAccount } from './devices'
+import { acceptInvitation, readInvitation } from './join'
 import {
   accountWithPassword,
   askReset,
@@ -75,6 +78,13 @@ export const accountRoutes = [
     await confirmSession(session.token ?? '')
     return { done: true as const }
   }),
+  bind(colleagues.readInvitation, ({ deps, input }) => readInvitation(deps, input.params.token)),
+  bind(colleagues.acceptInvitation, async ({ deps, input, session, browser }) => {
+    const { session: opened, actor } = await acceptInvitation(deps, { ...input.params, ...input.body })
+    session.set(opened)
+    browser.write('device', rememberAccount(deps, browser.read('device'), actor.id), deviceDays)
+    return { done: true as const }
+  }),
   bind(contract.readConfirmed, async () => ({ done: true as const })),
   bind(signOut, async ({ session }) => {
     if (session.token) await closeSession(session.token)
@@ -111,10 +121,17 @@ export const accountRoutes = [
 
 /** Who is signed in, and whether their role has to set up one-time codes before anything else. */
 async function viewOf(deps: Deps, actor: Actor, csrf: string) {
-  const { demo, operator } = deps.config
-  if (actor.kind !== 'account') return { csrf, operator, account: null, demo, codesFirst: false }
-  const { id, name, mail, roles } = actor
+  const { demo } = deps.config
+  const organisation = await shownOrganisation(deps)
+  if (actor.kind !== 'account') return { csrf, organisation, account: null, demo, codesFirst: false }
+  const { id, name, mail, roles, rights } = actor
   const { language, otpOnSince } = await ownAccount(actor)
   const codesFirst = needsCodes(deps, actor) && otpOnSince === null
-  return { csrf, operator, account: { id, name, mail, roles: [...roles], language }, demo, codesFirst }
+  return {
+    csrf,
+    organisation,
+    account: { id, name, mail, roles: [...roles], rights: [...rights], language },
+    demo,
+    codesFirst,
+  }
 }

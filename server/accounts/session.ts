@@ -1,8 +1,10 @@
 import { QueryTypes } from 'sequelize'
+import type { RightsTable } from '#core/rights/rights'
 import { type Account as Actor, isStaff } from '../platform/deps'
 import type { OpenSession } from '../platform/http/callers'
 import { hashOf, newToken } from '../platform/http/tokens'
 import { type Account, actorOf, Session } from '../records/accounts/model'
+import { vacanciesOfTeams } from '../records/accounts/staff'
 
 const hourMs = 3_600_000
 const candidateDays = 14
@@ -41,11 +43,16 @@ export async function confirmSession(token: string) {
 
 type Row = Pick<Account, 'id' | 'name' | 'mail'> & {
   roles: string | Actor['roles']
+  decided: string | Partial<RightsTable> | null
+  teamsOnly: number | boolean
   codesOn: number | boolean
   createdAt: Date
   seenAt: Date
   confirmedAt: Date
 }
+
+/** What a column of JSON holds, whichever way the connector gives it. */
+const parsed = <T extends object>(value: string | T): T => (typeof value === 'string' ? JSON.parse(value) : value)
 
 /**
  * The session behind a secret, where it still holds.
@@ -56,12 +63,20 @@ export async function openedSession(token: string, { active }: { active: boolean
   const tokenHash = hashOf(token)
   const now = new Date()
   const [row] = await Session.sequelize!.query<Row>(
-    `SELECT a.id, a.name, a.mail, a.roles, a.otpOnSince IS NOT NULL AS codesOn, s.createdAt, s.seenAt, s.confirmedAt
-     FROM sessions s JOIN accounts a ON a.id = s.accountId WHERE s.tokenHash = :tokenHash AND s.expiresAt > :now`,
+    `SELECT a.id, a.name, a.mail, a.roles, a.teamsOnly, a.otpOnSince IS NOT NULL AS codesOn, s.createdAt, s.seenAt, s.confirmedAt,
+       (SELECT value FROM setting_versions WHERE name = 'rights' ORDER BY version DESC LIMIT 1) AS decided
+     FROM sessions s JOIN accounts a ON a.id = s.accountId
+     WHERE s.tokenHash = :tokenHash AND s.expiresAt > :now AND a.suspendedAt IS NULL`,
     { replacements: { tokenHash, now }, type: QueryTypes.SELECT },
   )
   if (!row) return undefined
-  const account = actorOf({ ...row, roles: typeof row.roles === 'string' ? JSON.parse(row.roles) : row.roles })
+  const account = actorOf(
+    { ...row, roles: parsed(row.roles) },
+    {
+      ...(row.decided === null ? {} : { table: parsed(row.decided) }),
+      ...(row.teamsOnly ? { vacancies: await vacanciesOfTeams(row.id) } : {}),
+    },
+  )
   const since = (moment: Date) => now.getTime() - moment.getTime()
   if (isStaff(account) && (since(row.createdAt) > staffHours * hourMs || since(row.seenAt) > staffIdleMs)) {
     await closeSession(token)

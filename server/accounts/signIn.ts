@@ -2,7 +2,8 @@ import { hash, verify } from '@node-rs/argon2'
 import type { Deps } from '../platform/deps'
 import { languageOfAccount } from '../platform/http/language'
 import { countAttempt, forgetAttempts, networkOf, uncountAttempt } from '../platform/http/limits'
-import { Account, AccountLink, actorOf } from '../records/accounts/model'
+import { Account, AccountLink } from '../records/accounts/model'
+import { actingColleague } from '../records/accounts/staff'
 import { knownDevice } from './devices'
 import { takeCode } from './oneTimeCodes'
 import { problems } from './problems'
@@ -39,6 +40,7 @@ export async function signIn(deps: Deps, { mail: typed, password, code }: Given,
   const right = await verify(await hashToCheck(account), password)
   if (!account || !right) throw problems.wrongMailOrPassword()
   if (!account.confirmedAt) throw problems.notConfirmed()
+  if (account.suspendedAt) throw problems.suspended()
   if (account.otpOnSince) {
     if (!code) throw problems.codeNeeded()
     if (!(await takeCode(deps, account, code))) throw problems.wrongCode()
@@ -48,7 +50,8 @@ export async function signIn(deps: Deps, { mail: typed, password, code }: Given,
   if (account.roles.includes('candidate') && account.language !== languageOfAccount())
     await account.update({ language: languageOfAccount() })
   if (!device) await tellOwner(deps, account, 'signedIn')
-  return { actor: actorOf(account), token: await openSession(account.id) }
+  await account.update({ signedInAt: new Date() })
+  return { actor: await actingColleague(account), token: await openSession(account.id) }
 }
 
 /** Before the address is confirmed the password is with the link it was given with. */

@@ -10,6 +10,7 @@ import type { Jobs } from '../platform/jobs/jobs'
 import { queueJob } from '../platform/jobs/queue'
 import { queueMail } from '../platform/mail/queueMail'
 import { Account } from '../records/accounts/model'
+import { mailInvitation } from './invite'
 import { newLink } from './links'
 import { hashOfNewPassword, wordsOfHouse } from './password'
 
@@ -50,6 +51,8 @@ export async function answerSignUp(deps: Deps, { mail, language, ...asked }: Ask
     })
     return
   }
+  // Whoever works here comes by the link of their invitation; nobody else's password is let in beside it.
+  if (known?.invitedAt) return mailInvitation(deps, known)
   const account = known ?? (await unconfirmedAccount(deps, { mail, language, name: asked.name }))
   const token = await newLink(deps, account.id, 'confirm', { hours: linkHours, ...asked })
   await queueMail(deps, {

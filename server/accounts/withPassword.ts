@@ -1,12 +1,12 @@
 import type { Endpoint, Reply } from '#contract/endpoint'
-import type { Role } from '#contract/roles'
+import type { Right } from '#core/rights/rights'
 import { inTransaction } from '../platform/database/connection'
 import type { Account } from '../platform/deps'
 import { bind, type Call } from '../platform/http/bind'
 import { countAttempt, forgetAttempts } from '../platform/http/limits'
 
 /** An act for which the password is given again. Guessing is slowed down; the count stays when the act is refused. */
-export function withPassword<E extends Endpoint & { access: 'signed-in' | readonly Role[] }>(
+export function withPassword<E extends Endpoint & { access: 'signed-in' | 'candidate' | Right }>(
   endpoint: E,
   handle: (call: Call<E>) => Promise<Reply<E>>,
 ) {

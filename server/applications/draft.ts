@@ -48,7 +48,7 @@ export async function readDraft(deps: Deps, actor: Account, id: string) {
     vouchings: readiness.vouchings.map(ownVouching),
     equalityGiven: application.equalityGiven,
     permission: permission && { signedAt: permission.signedAt.toISOString(), fullName: permission.fullName },
-    permissionText: permissionText(deps.config.operator),
+    permissionText: (await permissionText(deps)).text,
     outcomes,
     left: await leftOf(readiness, application),
     lastSection: application.lastSection ?? null,

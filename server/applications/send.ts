@@ -21,8 +21,6 @@ import { applicationPdf } from './applicationPdf'
 import { problems } from './problems'
 import { leftOf } from './remaining'
 
-const referencePrefix = 'VM'
-
 /**
  * Sends an application: refuses while anything is missing by the vacancy's own requirements, gives it its reference, keeps
  * an unchanged snapshot, and mails a confirmation.
@@ -43,7 +41,7 @@ async function send(deps: Deps, actor: Account, id: string, version: number) {
   if (openAt(outcomes, 'send').length > 0 || left.length > 0) throw problems.notComplete(left)
 
   const number = await nextNumber(deps, 'applications')
-  const reference = writeReference(referencePrefix, number)
+  const reference = writeReference(deps.organisation.referencePrefix, number)
   await compareAndSet(application, version, {
     stage: 'sent',
     number,
@@ -75,7 +73,7 @@ async function send(deps: Deps, actor: Account, id: string, version: number) {
   const sha256 = createHash('sha256').update(JSON.stringify(content)).digest('hex')
   const person = await candidateWithMail(application.candidateId)
   const pdf = await applicationPdf({
-    timeZone: deps.config.timeZone,
+    timeZone: deps.organisation.timeZone,
     application,
     rules,
     file,

@@ -17,7 +17,7 @@ import { readAccessLog } from '../privacy/accessLog'
 import { candidateById } from '../records/accounts/candidate'
 import { sourceDirectory } from '../sources/directory'
 import { deskVacancies } from '../vacancies/directory'
-import { queueStretch } from './queue'
+import { chosenIn, queueStretch } from './queue'
 import { placeOf, tableRow, tableRows } from './table'
 
 const chunk = 1000
@@ -44,7 +44,7 @@ export async function exportList(deps: Deps, actor: Account, list: List, filter:
     fileName: `${list} ${deps.clock.today()}.csv`,
     mediaType: 'text/csv; charset=utf-8',
     // What fails on the way ends the file where it stands, and so does who reads it no further.
-    body: pipeline(Readable.from(linesOf[list](deps, filter)), csv, () => undefined),
+    body: pipeline(Readable.from(linesOf[list](deps, actor, filter)), csv, () => undefined),
   }
 }
 
@@ -102,14 +102,14 @@ function headerOf(list: List, heading: Heading): string {
 
 const yesOrNo = (value: boolean) => say(value ? 'names.answer.yes' : 'names.answer.no')
 
-const linesOf: { [L in List]: (deps: Deps, filter: ListFilter) => AsyncGenerator<Row<L>> } = {
-  async *applications({ config: { timeZone } }, filter) {
-    let coming = tableRows(timeZone, filter, undefined, chunk)
+const linesOf: { [L in List]: (deps: Deps, actor: Account, filter: ListFilter) => AsyncGenerator<Row<L>> } = {
+  async *applications(deps, actor, filter) {
+    let coming = tableRows(deps, actor, filter, undefined, chunk)
     for (;;) {
       const rows = await coming
       const last = rows.length < chunk ? undefined : rows.at(-1)
       // The next are on their way while these are written.
-      if (last) coming = tableRows(timeZone, filter, placeOf(last, filter), chunk)
+      if (last) coming = tableRows(deps, actor, filter, placeOf(last, filter), chunk)
       coming.catch(() => undefined)
       for (const row of rows) {
         const shown = tableRow(row)
@@ -134,9 +134,10 @@ const linesOf: { [L in List]: (deps: Deps, filter: ListFilter) => AsyncGenerator
       if (!last) return
     }
   },
-  async *queue(_deps, { queue = 'today', vacancy }) {
+  async *queue(deps, actor, { queue = 'today', vacancy, whose }) {
+    const chosen = await chosenIn(deps, actor, queue, { vacancy, whose })
     for (let after: string | undefined; ; ) {
-      const { people, next } = await queueStretch(queue, { after, vacancy }, chunk)
+      const { people, next } = await queueStretch(queue, chosen, after, chunk)
       for (const { candidate, vacancy: title, slack, why, marks } of people)
         yield { Name: candidate, Vacancy: title, 'Slack in days': slack, Waiting: why, Marks: marks.join('; ') }
       if (!next) return
@@ -181,7 +182,7 @@ const linesOf: { [L in List]: (deps: Deps, filter: ListFilter) => AsyncGenerator
         Finished: finishedAt,
       }
   },
-  async *'access-log'(_deps, { candidate = '' }) {
+  async *'access-log'(_deps, _actor, { candidate = '' }) {
     for (let before: string | undefined; ; ) {
       const { name, entries, next } = await readAccessLog(candidate, before)
       for (const { at, who, what, reason } of entries)
@@ -205,8 +206,8 @@ const linesOf: { [L in List]: (deps: Deps, filter: ListFilter) => AsyncGenerator
         'Median days': source.medianDays,
       }
   },
-  async *outbox(deps) {
-    for (const { at, to, subject, state, because, application } of await readOutbox(deps))
+  async *outbox(deps, actor) {
+    for (const { at, to, subject, state, because, application } of await readOutbox(deps, actor))
       yield {
         Written: at,
         To: to,
@@ -216,8 +217,8 @@ const linesOf: { [L in List]: (deps: Deps, filter: ListFilter) => AsyncGenerator
         Reference: application?.reference ?? null,
       }
   },
-  async *vacancies(deps) {
-    for (const vacancy of await deskVacancies(deps))
+  async *vacancies(deps, actor) {
+    for (const vacancy of await deskVacancies(deps, actor))
       yield {
         Vacancy: vacancy.title,
         Place: vacancy.place,
@@ -231,7 +232,7 @@ const linesOf: { [L in List]: (deps: Deps, filter: ListFilter) => AsyncGenerator
         >),
       }
   },
-  async *trail(_deps, { text }) {
+  async *trail(_deps, _actor, { text }) {
     for (let before: string | undefined; ; ) {
       const { events, next } = await readTrail({ before, text })
       for (const { at, who, what, about } of events) yield { When: at, Who: who, What: what, About: about }

@@ -4,6 +4,7 @@ import { isUndecided, nextGateOf } from '#core/hiring/stages'
 import { openAt, upToGate } from '#core/requirements/evaluate'
 import { firstLook } from '#core/requirements/firstLook'
 import type { ClaimFacts, Gate, Outcome, Requirement } from '#core/requirements/requirement'
+import type { Right } from '#core/rights/rights'
 import { checksIn } from '#core/rules/rules'
 import { ballWords, outcomeWords } from '#core/words/requirements'
 import { say } from '#core/words/say'
@@ -28,6 +29,7 @@ import {
 } from '../records/applications/answers'
 import { answersSent, sentApplication } from '../records/applications/find'
 import type { Application } from '../records/applications/model'
+import { ownerOf } from '../records/applications/owners'
 import { claimFaces } from '../records/claims/view'
 import { namesFor } from '../records/rules/versions'
 import { scoreFor, scoringIn } from '../records/scoring/find'
@@ -35,6 +37,7 @@ import { bankOf, checkByKey } from '../records/skills/checks'
 import { readVouchingLine } from '../records/vouching/vouchings'
 import { fileForProof } from '../verification/fileForProof'
 import { proofOf } from '../verification/proof'
+import { isWatched } from './ownership'
 
 /** Everything the desk sees about an application, in one reply. */
 export async function readFile(deps: Deps, actor: Account, id: string): Promise<File> {
@@ -57,7 +60,9 @@ export async function readFile(deps: Deps, actor: Account, id: string): Promise<
   ])
   const seen = readsNameless(covering) ? withoutExplanations : (answers: Application['answers']) => answers
   const { vacancy, rules, claims, enquiries, outcomes, forecast, requirements, facts } = readiness
-  const [names, trail, reopened, checks, faces] = await Promise.all([
+  const [owner, watching, names, trail, reopened, checks, faces] = await Promise.all([
+    ownerOf(id),
+    isWatched(actor, id),
     namesFor(rules),
     person.files.length > 1 ? trailOf({ candidateIds: person.files, applicationId: id }) : ownTrail,
     reopenedParts(readableForm(rules.form, covering), application, readiness.reopenings),
@@ -93,6 +98,8 @@ export async function readFile(deps: Deps, actor: Account, id: string): Promise<
     scoring: scoringIn(score),
     duplicates,
     onBehalf: application.onBehalf ?? null,
+    owner,
+    watching,
     reference: application.reference ?? null,
     vacancy: { id: vacancy.id, slug: vacancy.slug, title: vacancy.title, place: vacancy.place },
     stage: application.stage,
@@ -106,7 +113,7 @@ export async function readFile(deps: Deps, actor: Account, id: string): Promise<
     claims: faces.map((face, index) => ({
       ...face,
       asked: askedAbout(face, enquiries),
-      ...wantsOf(facts.claims[index]!, outcomes, gate, actor.roles),
+      ...wantsOf(facts.claims[index]!, outcomes, gate, actor.rights),
     })),
     answers: answersForDesk(rules.form, seen(application.answers), facts.answers, covering),
     changes: sentAnswers
@@ -131,7 +138,7 @@ export async function readFile(deps: Deps, actor: Account, id: string): Promise<
     words: Object.fromEntries(
       outcomes.map((outcome) => [
         outcome.requirement,
-        { why: outcomeWords(outcome, nameOf), ball: outcome.steps[0] ? ballWords(outcome.steps[0], actor.roles) : '' },
+        { why: outcomeWords(outcome, nameOf), ball: outcome.steps[0] ? ballWords(outcome.steps[0], actor.rights) : '' },
       ]),
     ),
     historyYears: history?.years ?? 5,
@@ -165,7 +172,10 @@ export async function readFile(deps: Deps, actor: Account, id: string): Promise<
 /** Whether and how somebody reads an application: what its scores come to, and as whom they read it. */
 async function readerOf(deps: Deps, actor: Account, application: Application) {
   const [score, shown] = await Promise.all([scoreFor(application), shownTo(deps, actor, application.candidateId)])
-  return [score, { roles: actor.roles, shown, hidesName: score.hideNames && isUndecided(application) }] as const
+  return [
+    score,
+    { roles: actor.roles, rights: actor.rights, shown, hidesName: score.hideNames && isUndecided(application) },
+  ] as const
 }
 
 /** What stands behind one claim of a file. Throws not-found. */
@@ -193,17 +203,17 @@ function wantsOf(
   claim: ClaimFacts,
   outcomes: readonly Outcome[],
   gate: Gate | null,
-  roles: readonly string[],
+  rights: readonly Right[],
 ): { wants: string; by: string } {
   const about = outcomes
     .filter(({ claims, steps }) => claims.includes(claim.id) && steps.length > 0)
     .sort((a, b) => b.steps.length - a.steps.length)[0]
   // A source that has answered comes first, also where nothing here rests on it or the paper lapses meanwhile.
   if (claim.enquiry === 'answered' && claim.rung === 'asked')
-    return { wants: ballWords({ who: 'desk', what: 'compare' }, roles), by: about?.gate ?? '' }
-  if (about && gate) return { wants: ballWords(about.steps[0]!, roles), by: about.gate }
+    return { wants: ballWords({ who: 'desk', what: 'compare' }, rights), by: about?.gate ?? '' }
+  if (about && gate) return { wants: ballWords(about.steps[0]!, rights), by: about.gate }
   return claim.paper === 'to look at'
-    ? { wants: ballWords({ who: 'desk', what: 'look' }, roles), by: '' }
+    ? { wants: ballWords({ who: 'desk', what: 'look' }, rights), by: '' }
     : { wants: '', by: '' }
 }
 

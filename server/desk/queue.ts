@@ -1,31 +1,51 @@
 import { Op, type WhereOptions } from 'sequelize'
-import { mostCountedInQueue, type Queue, queues } from '#contract/desk'
+import { mostCountedInQueue, type Queue, queues, type Whose } from '#contract/desk'
 import { writeValue } from '#core/words/stored'
+import type { Account, Deps } from '../platform/deps'
+import { actsFor, whereMine } from '../records/applications/owners'
+import { whereInSight } from '../records/applications/sight'
 import { ApplicationSummary } from '../records/hiring/model'
+import { ownersOf } from './ownership'
 import { countUpTo } from './table'
 
 const page = 40
 
+type Choice = { vacancy?: string | undefined; whose?: Whose | undefined }
+
 /** A page of a queue, least slack first. `after` is the `next` of the page before. */
-export async function readQueue(queue: Queue, { after, vacancy }: { after?: string; vacancy?: string }) {
-  const { people, next } = await queueStretch(queue, { after, vacancy }, page)
-  const late = { ...chosenIn(queue, vacancy), slack: { [Op.lt]: 0 } } as WhereOptions
-  return { people, next, late: await countUpTo(mostCountedInQueue + 1, late) }
+export async function readQueue(deps: Deps, actor: Account, queue: Queue, given: Choice & { after?: string }) {
+  const chosen = await chosenIn(deps, actor, queue, given)
+  const { people, next } = await queueStretch(queue, chosen, given.after, page)
+  const owners = await ownersOf(people.map(({ id }) => id))
+  const late = { [Op.and]: [chosen, { slack: { [Op.lt]: 0 } }] } as WhereOptions
+  return {
+    people: people.map((person) => ({ ...person, owner: owners.get(person.id) ?? null })),
+    next,
+    late: await countUpTo(mostCountedInQueue + 1, late),
+  }
 }
 
-const chosenIn = (queue: Queue, vacancy: string | undefined) => ({
-  [queue]: true,
-  ...(vacancy ? { vacancyId: vacancy } : {}),
-})
+/** Who is in a queue, of those somebody may see, and of theirs unless they ask for all. */
+export async function chosenIn(
+  deps: Deps,
+  actor: Account,
+  queue: Queue,
+  { vacancy, whose = 'mine' }: Choice,
+): Promise<WhereOptions> {
+  return {
+    [Op.and]: [
+      { [queue]: true },
+      whereInSight(actor),
+      ...(vacancy ? [{ vacancyId: vacancy }] : []),
+      ...(whose === 'mine' ? [whereMine(await actsFor(deps, actor))] : []),
+    ],
+  } as WhereOptions
+}
 
 /** Some people of a queue from behind a place in it, and the place of the last where there are more. */
-export async function queueStretch(
-  queue: Queue,
-  { after, vacancy }: { after?: string | undefined; vacancy?: string | undefined },
-  most: number,
-) {
+export async function queueStretch(queue: Queue, chosen: WhereOptions, after: string | undefined, most: number) {
   const rows = await ApplicationSummary.findAll({
-    where: { ...chosenIn(queue, vacancy), ...beyond(after) } as WhereOptions,
+    where: { [Op.and]: [chosen, beyond(after)] } as WhereOptions,
     order: ['slack', 'applicationId'],
     limit: most + 1,
   })
@@ -49,7 +69,9 @@ function beyond(after: string | undefined) {
   return { [Op.or]: [{ slack: { [Op.gt]: slack } }, { slack, applicationId: { [Op.gt]: id } }] }
 }
 
-export async function readCounts(): Promise<Record<string, number>> {
-  const counts = await Promise.all(queues.map((queue) => countUpTo(mostCountedInQueue + 1, { [queue]: true })))
+export async function readCounts(deps: Deps, actor: Account): Promise<Record<string, number>> {
+  const counts = await Promise.all(
+    queues.map(async (queue) => countUpTo(mostCountedInQueue + 1, await chosenIn(deps, actor, queue, {}))),
+  )
   return Object.fromEntries(queues.map((queue, index) => [queue, counts[index]!]))
 }

@@ -4,6 +4,7 @@ import { readReference } from '#core/references/reference'
 import { say } from '#core/words/say'
 import type { Account, Deps } from '../platform/deps'
 import { Application } from '../records/applications/model'
+import { whereInSight } from '../records/applications/sight'
 import { labelOf } from '../records/claims/label'
 import { Claim } from '../records/claims/model'
 import { ApplicationSummary } from '../records/hiring/model'
@@ -22,7 +23,7 @@ type Found = Map<string, string>
  * index, so that it takes the same time among a hundred thousand.
  */
 export async function find(deps: Deps, actor: Account, text: string) {
-  const reading = readReference('VM', text)
+  const reading = readReference(deps.organisation.referencePrefix, text)
   const reference = reading.ok ? reading.reference : undefined
   const likely = !reading.ok && reading.code === 'check-failed' ? (reading.likely ?? null) : null
   const references = [reference, likely].filter((value) => value != null)
@@ -36,6 +37,7 @@ export async function find(deps: Deps, actor: Account, text: string) {
   }
   const rows = await ApplicationSummary.findAll({
     where: {
+      ...whereInSight(actor),
       // Whose name is hidden is found by reference alone: an answer to a name would tell whose it is.
       [Op.or]: [
         { applicationId: byReference.map(({ id }) => id) },
@@ -47,7 +49,7 @@ export async function find(deps: Deps, actor: Account, text: string) {
   })
   const order = [...found.keys()]
   const sorted = rows.sort((a, b) => order.indexOf(a.candidateId ?? '') - order.indexOf(b.candidateId ?? ''))
-  const keeps = actor.roles.some((role) => role === 'coordinator' || role === 'administrator')
+  const keeps = actor.rights.includes('people.import')
   const hiding = await namesHiddenIn(order)
   const without = order.filter((id) => !hiding.has(id) && !rows.some(({ candidateId }) => candidateId === id))
   return {

@@ -6,10 +6,14 @@ import { beginOf } from '#core/dates/zoned'
 import { readReference } from '#core/references/reference'
 import { writeValue } from '#core/words/stored'
 import { plainRowsOf } from '../platform/database/rows'
+import type { Account, Deps } from '../platform/deps'
+import { whereInSight } from '../records/applications/sight'
 import { ApplicationSummary } from '../records/hiring/model'
 import { problems } from './problems'
 
 const page = 50
+
+type Ours = Pick<Deps, 'organisation'>
 
 type Ordering = { column: 'slack' | 'sentAt' | 'score' | 'candidate'; direction: 'ASC' | 'DESC' }
 
@@ -21,19 +25,20 @@ const orderings: Record<NonNullable<TableFilter['order']>, Ordering> = {
 }
 
 /** A page of the table. `after` is the `next` of the page before: where its last row stands in the order. */
-export async function readTable(timeZone: string, { after, ...filter }: TableFilter & { after?: string }) {
-  const rows = await tableRows(timeZone, filter, after, page + 1)
+export async function readTable(deps: Ours, actor: Account, { after, ...filter }: TableFilter & { after?: string }) {
+  const rows = await tableRows(deps, actor, filter, after, page + 1)
   const last = rows.length > page ? rows[page - 1] : undefined
   return {
     rows: rows.slice(0, page).map(tableRow),
     next: last ? placeOf(last, filter) : null,
-    total: await countUpTo(mostCounted + 1, whereOf(timeZone, filter)),
+    total: await countUpTo(mostCounted + 1, whereOf(deps, actor, filter)),
   }
 }
 
 /** Rows in their order, from behind a place in it. */
 export function tableRows(
-  timeZone: string,
+  deps: Ours,
+  actor: Account,
   filter: TableFilter,
   after: string | undefined,
   most: number,
@@ -41,7 +46,7 @@ export function tableRows(
   const { column, direction } = orderings[filter.order ?? 'slack']
   const beyond = after ? beyondPlace(after, column, direction) : {}
   return plainRowsOf(ApplicationSummary, shown, {
-    where: { [Op.and]: [whereOf(timeZone, filter), beyond] } as WhereOptions,
+    where: { [Op.and]: [whereOf(deps, actor, filter), beyond] } as WhereOptions,
     order: [
       [column, direction],
       ['applicationId', direction],
@@ -95,10 +100,14 @@ function readPlace(text: string): [string | number, string] {
   throw problems.invalid()
 }
 
-/** What a filter asks of a row, its days being those of a time zone. Hidden names are not searched. */
-export function whereOf(timeZone: string, filter: TableFilter): WhereOptions {
+/** What a filter asks of a row that somebody may see, its days being those of the organisation. Hidden names are not searched. */
+export function whereOf(
+  { organisation: { timeZone, referencePrefix } }: Ours,
+  actor: Pick<Account, 'vacancies'>,
+  filter: TableFilter,
+): WhereOptions {
   const { vacancy, stage, eligible, sentFrom, sentTo, late, blanks, changed, duplicates, unscored, text } = filter
-  const parts: object[] = []
+  const parts: object[] = [whereInSight(actor)]
   if (vacancy) parts.push({ vacancyId: vacancy })
   if (stage) parts.push({ stage })
   if (eligible) parts.push({ eligible })
@@ -111,12 +120,12 @@ export function whereOf(timeZone: string, filter: TableFilter): WhereOptions {
   if (duplicates) parts.push({ duplicates: true })
   if (unscored) parts.push({ score: -1 })
   const words = text?.trim()
-  if (words) parts.push(whereText(words))
+  if (words) parts.push(whereText(words, referencePrefix))
   return { [Op.and]: parts } as WhereOptions
 }
 
-function whereText(words: string) {
-  const reading = readReference('VM', words)
+function whereText(words: string, prefix: string) {
+  const reading = readReference(prefix, words)
   if (reading.ok) return { reference: reading.reference }
   const begins = namePartsOf(words)[0] ?? words
   const safe = begins.replace(/[^a-z0-9]/g, '')

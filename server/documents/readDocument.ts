@@ -1,4 +1,3 @@
-import { documentReaders } from '#contract/claims'
 import { isSent } from '#core/hiring/stages'
 import { hiddenKindOfClaim, sees, subjectOf } from '#core/privacy/hidden'
 import { coded } from '#core/words/say'
@@ -15,8 +14,6 @@ import type { Document } from '../records/documents/model'
 import { claimById } from '../records/enquiries/load'
 import { namesHiddenIn } from '../records/people/shownNames'
 
-const readers: readonly string[] = documentReaders
-
 /** A document for its owner and for those at the desk who may see the file; for others it is not there. */
 export async function readDocument(deps: Deps, actor: Account, id: string): Promise<FileToKeep> {
   const document = await documentById(id)
@@ -26,7 +23,7 @@ export async function readDocument(deps: Deps, actor: Account, id: string): Prom
 }
 
 async function mayRead(deps: Deps, actor: Account, document: Document): Promise<boolean> {
-  if (actor.roles.some((role) => readers.includes(role))) {
+  if (actor.rights.includes('documents.read')) {
     const applications = await applicationsOf(document.candidateId)
     if (applications.some(isSent)) return true
     return (await Promise.all(applications.map(({ id }) => personWrittenFor(actor, id)))).some(Boolean)
@@ -36,7 +33,7 @@ async function mayRead(deps: Deps, actor: Account, document: Document): Promise<
 
 /** A paper of identity or health is opened by whose work needs it, or after it was asked for; either is remembered. */
 async function requireShown(deps: Deps, actor: Account, document: Document) {
-  if (!actor.roles.some((role) => readers.includes(role))) return
+  if (!actor.rights.includes('documents.read')) return
   const shown = await shownTo(deps, actor, document.candidateId)
   if ((await namesHiddenIn([document.candidateId])).size > 0 && !shown.has('name'))
     throw notAllowed(coded('problem.namesAndPapersAreHidden'))
@@ -44,7 +41,7 @@ async function requireShown(deps: Deps, actor: Account, document: Document) {
   const kind = hiddenKindOfClaim(claim.details)
   if (!kind) return
   const { candidateId, claimId } = document
-  if (!sees(actor.roles, kind) && !shown.has(subjectOf(kind, claimId)))
+  if (!sees(actor.rights, kind) && !shown.has(subjectOf(kind, claimId)))
     throw notAllowed(coded('problem.thisPaperIsHiddenHave'))
   await recordPaperSight(deps, actor, { candidateId, claimId, kind })
 }

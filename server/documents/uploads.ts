@@ -7,8 +7,8 @@ import type { Context } from 'koa'
 import { v4 as uuid } from 'uuid'
 import { videoLimits } from '#core/documents/limits'
 import { say } from '#core/words/say'
-import { currentClock } from '../platform/clock'
-import type { Account, Deps } from '../platform/deps'
+import { depsNow } from '../platform/clock'
+import type { Account, Deps, Fixed } from '../platform/deps'
 import { notFound, signInFirst } from '../platform/errors/problems'
 import type { Callers } from '../platform/http/callers'
 import { requireOurPage } from '../platform/http/cookies'
@@ -44,7 +44,7 @@ const makeServer = (deps: Pick<Deps, 'config'>) =>
     namingFunction: ({ runtime }) => `${owners.get(runtime!.node!.req)}.${uuid().replaceAll('-', '')}`,
   })
 
-export function serveUploads(router: Router, deps: Omit<Deps, 'clock'>, { sessionOf, writtenFor }: Callers) {
+export function serveUploads(router: Router, deps: Fixed, { sessionOf, writtenFor }: Callers) {
   const server = makeServer(deps)
   const take = async (ctx: Context) => {
     const writer = (await sessionOf(ctx, deps))?.account
@@ -53,8 +53,7 @@ export function serveUploads(router: Router, deps: Omit<Deps, 'clock'>, { sessio
     if (ctx.method !== 'HEAD' && ctx.method !== 'OPTIONS') requireOurPage(ctx, deps)
     const name = ctx.path.slice(path.length + 1)
     if (name !== '' && !name.startsWith(`${actor.id}.`)) throw notFound()
-    if (ctx.method === 'POST')
-      await requireQuota({ ...deps, clock: await currentClock(deps.config) }, actor, Number(ctx.get('Upload-Length')))
+    if (ctx.method === 'POST') await requireQuota(await depsNow(deps), actor, Number(ctx.get('Upload-Length')))
     owners.set(ctx.req, actor.id)
     ctx.respond = false
     await server.handle(ctx.req, ctx.res)

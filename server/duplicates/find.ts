@@ -117,7 +117,7 @@ async function sideOf(deps: Deps, actor: Account, id: string, mails: readonly st
   ])
   const titles = await titlesOfVacancies(all.map(({ vacancyId }) => vacancyId))
   const applications = all.filter(isSent)
-  const { hidden, covers } = coverFor({ roles: actor.roles, shown })
+  const { hidden, covers } = coverFor({ ...actor, shown })
   const reference = hiding.get(id)?.reference ?? 'This person'
   const named = !(hiding.has(id) && covers('name'))
   const born = person!.born !== null && covers('birth date') ? null : person!.born

@@ -26,7 +26,7 @@ export async function passGate(deps: Deps, actor: Account, id: string, { gate, v
   const application = await sentApplication(id, { lock: true })
   requireVersion(version, application.version)
   if (!mayGo(gate, application)) throw problems.notThisGate(application.stage)
-  if (gate === 'offer' && !actor.roles.includes('hiring manager') && !actor.roles.includes('administrator')) {
+  if (gate === 'offer' && !actor.rights.includes('offers.make')) {
     throw notAllowed(coded('problem.anOfferIsMadeBy'))
   }
   const readiness = await readinessOf(deps, application)

@@ -76,7 +76,7 @@ export async function sendMessages(
     if (alsoByText && phone) {
       const { link } = values
       const short = inLanguage(language, () =>
-        say('messages.thereIsMail', { operator: deps.config.operator, subject, link }),
+        say('messages.thereIsMail', { operator: deps.organisation.name, subject, link }),
       )
       await queueText(deps, { to: { name, phone }, subject, text: short, ...about })
       texts += 1
@@ -111,7 +111,7 @@ async function recipientsOf(deps: Deps, ids: readonly string[]): Promise<Recipie
       reference: application.reference ?? '',
       start: inLanguage(person.language, () => writeWhen(application.targetStart)),
       link: `${deps.config.publicUrl}/applications/${application.id}`,
-      contact: deps.config.contact,
+      contact: deps.organisation.contact,
     }
     const shownName = (await hidesName(application)) ? values.reference : person.name
     const hidden = shownName !== person.name
@@ -120,7 +120,7 @@ async function recipientsOf(deps: Deps, ids: readonly string[]): Promise<Recipie
       name: person.name,
       to: contactMail(application) ?? person.mail,
       language: person.language,
-      phone: dialled(textAnswer(application, 'contact.phone') ?? '', deps.config.country),
+      phone: dialled(textAnswer(application, 'contact.phone') ?? '', deps.organisation.country),
       values,
       shownName,
       shownValues: hidden ? { ...values, name: shownName, givenName: shownName } : values,

@@ -219,5 +219,5 @@ test('a mail comes as text and as HTML, says that a machine wrote it, and is ans
   expect(html).toContain('<a href="http://house.test/reply/abc">http://house.test/reply/abc</a>.')
   expect(headers['auto-submitted']).toBe('auto-generated')
   expect(headers['message-id']).toMatch(/^<[0-9a-f-]{36}@vallorne\.example>$/)
-  expect(headers['reply-to']).toContain(house.fixed.config.contact)
+  expect(headers['reply-to']).toContain(house.deps.organisation.contact)
 })

@@ -21,11 +21,15 @@ const troubled = (deps: Deps) => ({
 })
 
 /** Mails that wait to be taken and that were refused, also those that belong to no application, newest first. */
-export async function readOutbox(deps: Deps) {
+export async function readOutbox(deps: Deps, { vacancies }: Pick<Account, 'vacancies'>) {
   const messages = await Message.findAll({ where: troubled(deps), order: [['createdAt', 'DESC']], limit: most })
   const applications = await applicationsById(messages.flatMap(({ applicationId }) => applicationId ?? []))
+  const seen = messages.filter(
+    ({ applicationId }) =>
+      !vacancies || applications.some(({ id, vacancyId }) => id === applicationId && vacancies.includes(vacancyId)),
+  )
   return Promise.all(
-    messages.map(async ({ id, createdAt, channel, toMail, toPhone, subject, state, refusedBecause, applicationId }) => {
+    seen.map(async ({ id, createdAt, channel, toMail, toPhone, subject, state, refusedBecause, applicationId }) => {
       const application = applications.find((one) => one.id === applicationId)
       const hides = application !== undefined && (await hidesName(application))
       return {

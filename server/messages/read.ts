@@ -37,14 +37,14 @@ export async function readMessages(applicationId: string) {
 
 /** Where a message to the candidate goes by now; to anybody else where it went before. */
 async function addressNow(
-  { config }: Deps,
+  { organisation }: Deps,
   { channel, toName, toMail, toPhone }: Message,
   application: Awaited<ReturnType<typeof applicationById>> | undefined,
 ): Promise<Pick<Message, 'toMail' | 'toPhone'>> {
   const person = application && (await candidateWithMail(application.candidateId))
   if (!application || toName !== person?.name) return { toMail, toPhone }
   if (channel === 'mail') return { toMail: contactMail(application) ?? person.mail, toPhone }
-  return { toMail, toPhone: dialled(textAnswer(application, 'contact.phone') ?? '', config.country) ?? toPhone }
+  return { toMail, toPhone: dialled(textAnswer(application, 'contact.phone') ?? '', organisation.country) ?? toPhone }
 }
 
 /** Queues a refused mail again. One to the candidate goes to the address they have given since. */

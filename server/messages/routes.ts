@@ -8,7 +8,7 @@ import { listSentences, listTemplates, removeTemplate, saveSentences, saveTempla
 export const messageRoutes = [
   bind(contract.readMessages, ({ input }) => readMessages(input.params.id)),
   bind(contract.resendMessage, ({ deps, actor, input }) => resendMessage(deps, actor, input.params.id)),
-  bind(contract.readOutbox, ({ deps }) => readOutbox(deps)),
+  bind(contract.readOutbox, ({ deps, actor }) => readOutbox(deps, actor)),
   bind(contract.letMessageBe, ({ deps, actor, input }) => letMessageBe(deps, actor, input.params.id)),
   bind(contract.listTemplates, () => listTemplates()),
   bind(contract.saveTemplate, ({ deps, actor, input }) => saveTemplate(deps, actor, input.params.id, input.body)),

@@ -22,6 +22,8 @@ export async function sendMail(deps: Deps, { messageId }: { messageId: string })
       subject: message.subject,
       text: message.text,
       attachments,
+      from: deps.organisation.name,
+      replyTo: deps.organisation.contact,
     })
   } catch (error) {
     const { responseCode, response } = error as { responseCode?: number; response?: string }

@@ -1,7 +1,7 @@
 import { applied, claimOf, type House, openHouse } from '../../test/house'
 import { inTransaction } from '../platform/database/connection'
 import { Message } from '../platform/mail/model'
-import { Account } from '../records/accounts/model'
+import { Account, actorOf } from '../records/accounts/model'
 import { Application } from '../records/applications/model'
 import { GatePassage, Offer } from '../records/hiring/model'
 
@@ -95,7 +95,7 @@ test('what is refused, or undone with its transaction, is told to nobody', async
   expect((await desk.call('changeStart', { params: { id }, body: stale })).status).toBe(409)
   const { changeStart } = await import('../hiring/changeStart')
   const { version } = await Application.findByPk(id, { rejectOnEmpty: true })
-  const actor = { kind: 'account' as const, id, name: 'Ines', mail: 'ines@desk.test', roles: ['coordinator' as const] }
+  const actor = actorOf({ id, name: 'Ines', mail: 'ines@desk.test', roles: ['coordinator'] })
   const undone = inTransaction(house.fixed.sequelize, async () => {
     await changeStart(house.deps, actor, id, { version, targetStart: house.day(100), reason: 'Never happened.' })
     throw new Error('and then it failed')

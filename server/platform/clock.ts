@@ -1,6 +1,7 @@
 import { dayAt } from '#core/dates/zoned'
+import { type Organisation, unnamedOrganisation } from '#core/organisation/organisation'
 import type { Config } from './config'
-import { readSetting, writeSetting } from './database/settings'
+import { readSetting, readVersioned, writeSetting } from './database/settings'
 import type { Clock } from './deps'
 
 const dayInMs = 86_400_000
@@ -16,9 +17,22 @@ export function clockAt(moment: Date, timeZone: string): Clock {
   return { now: () => moment, today: () => dayAt(moment, timeZone) }
 }
 
-/** The clock the application goes by now. Only the demo can be ahead; the offset is in the database, so every copy agrees. */
-export async function currentClock(config: Config): Promise<Clock> {
-  return clockAhead(config.demo ? (await daysAhead()) * dayInMs : 0, config.timeZone)
+/**
+ * What a use case needs, as things stand now: the organisation as it was last described, and the clock of its time zone. Only
+ * the demo's clock can be ahead. Both are in the database, so every copy agrees.
+ */
+export async function depsNow<Fixed extends { config: Pick<Config, 'demo'> }>(
+  fixed: Fixed,
+): Promise<Fixed & { clock: Clock; organisation: Organisation }> {
+  const organisation = await currentOrganisation()
+  const ahead = fixed.config.demo ? (await daysAhead()) * dayInMs : 0
+  return { ...fixed, organisation, clock: clockAhead(ahead, organisation.timeZone) }
+}
+
+/** The organisation as it was last described; what came into the description since then is as usual. */
+export async function currentOrganisation(): Promise<Organisation> {
+  const { value } = await readVersioned<Partial<Organisation>>('organisation')
+  return { ...unnamedOrganisation, ...value }
 }
 
 export const daysAhead = async () => (await readSetting<number>('demo-days-ahead')) ?? 0

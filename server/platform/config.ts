@@ -1,5 +1,5 @@
 import { join } from 'node:path'
-import { type Role, roles } from '#contract/roles'
+import { type StaffRole, staffRoles } from '#core/rights/rights'
 
 /** What can be set from outside, each by an environment variable with a working default for one machine. */
 export type Config = {
@@ -24,15 +24,6 @@ export type Config = {
   textUrl: string
   /** The port on which mail is taken from the organisation’s mail server, by SMTP; 0 where none comes in. */
   mailInPort: number
-  operator: string
-  contact: string
-  timeZone: string
-  /** Where we work: ISO 3166-1, and the region of ISO 3166-2 without it; whose holidays are ours. */
-  country: string
-  region: string | undefined
-  /** Our address beside: town and postcode, for postings. */
-  town: string
-  postcode: string
   /** The demo's clock may be moved and its accounts are shown at sign-in. Never in real use. */
   demo: boolean
   /** Proxies in front of us whose word on the client's address is taken; none believes what anybody sends. */
@@ -41,7 +32,7 @@ export type Config = {
   secretKey: string | undefined
   secretFile: string
   /** Roles that sign in with a second factor. */
-  secondFactorRoles: readonly Role[]
+  secondFactorRoles: readonly StaffRole[]
   /** Where files lie that come in pieces, until they are whole. */
   uploadFolder: string
   /** Where the scanner saves what it has scanned. */
@@ -63,7 +54,7 @@ export function readConfig(env: NodeJS.ProcessEnv = process.env): Config {
     databaseUrl: env.DATABASE_URL ?? 'mariadb://root@127.0.0.1:4106/probatum',
     publicUrl: env.PUBLIC_URL ?? `http://127.0.0.1:${port}`,
     smtpUrl: env.SMTP_URL ?? 'smtp://127.0.0.1:4102',
-    mailFrom: env.MAIL_FROM ?? 'Vallorne Mountain Lines <applications@vallorne.example>',
+    mailFrom: env.MAIL_FROM ?? 'applications@localhost',
     registerUrl: env.REGISTER_URL ?? 'http://127.0.0.1:4103/registers',
     registerPatienceMs: Number(env.REGISTER_PATIENCE_MS ?? 8000),
     bodyPatienceMs: Number(env.BODY_PATIENCE_MS ?? 30_000),
@@ -71,13 +62,6 @@ export function readConfig(env: NodeJS.ProcessEnv = process.env): Config {
     captureUrl: env.CAPTURE_URL ?? 'http://127.0.0.1:4103/capture',
     textUrl: env.TEXT_URL ?? 'http://127.0.0.1:4103/texts',
     mailInPort: numberOf('MAIL_IN_PORT', env.MAIL_IN_PORT ?? '0'),
-    operator: env.OPERATOR ?? 'Vallorne Mountain Lines',
-    contact: env.CONTACT ?? 'applications@vallorne.example',
-    timeZone: env.TIME_ZONE ?? 'Europe/Vienna',
-    country: env.COUNTRY ?? 'AT',
-    region: env.REGION,
-    town: env.TOWN ?? 'Vallorne',
-    postcode: env.POSTCODE ?? '6800',
     demo: env.DEMO === 'yes',
     trustProxy: numberOf('TRUST_PROXY', env.TRUST_PROXY ?? '0'),
     secretKey: env.SECRET_KEY,
@@ -91,9 +75,7 @@ export function readConfig(env: NodeJS.ProcessEnv = process.env): Config {
   }
 }
 
-const staffRoles = roles.filter((role) => role !== 'candidate')
-
-function rolesIn(text: string): Role[] {
+function rolesIn(text: string): StaffRole[] {
   const named = text.split(',').map((name) => name.trim())
   const unknown = named.filter((name) => name !== '' && !staffRoles.some((role) => role === name))
   if (unknown.length > 0)

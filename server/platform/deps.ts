@@ -1,7 +1,8 @@
 import type { Logger } from 'pino'
 import type { Sequelize } from 'sequelize'
 import type { Temporal } from 'temporal-polyfill'
-import type { Role } from '#contract/roles'
+import type { Organisation } from '#core/organisation/organisation'
+import type { Right, Role } from '#core/rights/rights'
 import type { Config } from './config'
 import type { CaptureDevice } from './outside/capture'
 import type { Mailer } from './outside/mail'
@@ -16,6 +17,8 @@ export type Clock = { now: () => Date; today: () => Temporal.PlainDate }
 /** What a use case may use: the clock, the ports, the settings. The transaction is around it (see database/connection). */
 export type Deps = {
   clock: Clock
+  /** Whose application this is, as it was last described. */
+  organisation: Organisation
   config: Config
   sequelize: Sequelize
   log: Logger
@@ -36,6 +39,10 @@ export type Actor =
       name: string
       mail: string
       roles: readonly Role[]
+      /** What their roles may see and do, by the table of rights. */
+      rights: readonly Right[]
+      /** The vacancies whose files they see, where those are not all. */
+      vacancies?: readonly string[]
       /** Who of the desk writes for this person. */
       by?: { id: string; name: string }
     }
@@ -44,6 +51,9 @@ export type Actor =
   | { kind: 'system' }
 
 export type Account = Extract<Actor, { kind: 'account' }>
+
+/** What does not change while it runs. */
+export type Fixed = Omit<Deps, 'clock' | 'organisation'>
 
 export const isStaff = ({ roles }: Pick<Account, 'roles'>) => roles.some((role) => role !== 'candidate')
 

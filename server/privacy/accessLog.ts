@@ -26,7 +26,8 @@ export async function reveal(
   const application = await sentApplication(applicationId)
   const kind = kindOfSubject(subject)
   if (!kind) throw invalidField('/body/subject', say('problem.thereIsNothingHiddenBy'))
-  if (!mayReveal(actor.roles, kind)) throw notAllowed(coded('problem.yourRoleMayNotHave', { words: hiddenWords(kind) }))
+  if (!mayReveal(actor.rights, kind))
+    throw notAllowed(coded('problem.yourRoleMayNotHave', { words: hiddenWords(kind) }))
   const at = deps.clock.now()
   await AccessLogEntry.create({
     id: uuid({ msecs: at.getTime() }),

@@ -29,8 +29,8 @@ type Sight = {
  *
  * @param hidesName whether the vacancy hides names in this stage
  */
-export function fileView(file: File, { roles, shown, hidesName }: Reader & { hidesName: boolean }): File {
-  const { hidden, covers } = coverFor({ roles, shown })
+export function fileView(file: File, { roles, rights, shown, hidesName }: Reader & { hidesName: boolean }): File {
+  const { hidden, covers } = coverFor({ roles, rights, shown })
   const born = file.candidate.born !== null && covers('birth date')
   const known = file.claims.map((claim) => {
     const sight = sightOf(claim, covers, born)
@@ -42,7 +42,7 @@ export function fileView(file: File, { roles, shown, hidesName }: Reader & { hid
       hidden.push({
         subject,
         label: hiddenWords(kindOfSubject(subject)!),
-        mayReveal: mayReveal(roles, subject as HiddenKind),
+        mayReveal: mayReveal(rights, subject as HiddenKind),
       })
   const view = {
     ...file,
@@ -61,9 +61,9 @@ export function fileView(file: File, { roles, shown, hidesName }: Reader & { hid
 export function proofView(
   proof: Proof,
   { id, details }: Pick<FileClaim, 'id' | 'details'>,
-  { roles, shown, hidesName }: Reader & { hidesName: boolean },
+  { roles, rights, shown, hidesName }: Reader & { hidesName: boolean },
 ): Proof {
-  const { covers } = coverFor({ roles, shown })
+  const { covers } = coverFor({ roles, rights, shown })
   const sight = sightOf({ id, details, label: '' }, covers, covers('birth date'))
   const known = sight ? seenThrough(proof, sight) : proof
   return hidesName && covers('name') ? seenThrough(onlyCompared(known), nameless) : known
@@ -191,6 +191,8 @@ function namelessView(file: File): File {
     scoring: file.scoring,
     duplicates: [],
     onBehalf: null,
+    owner: file.owner,
+    watching: file.watching,
     hidden: file.hidden,
     reference,
     vacancy: file.vacancy,

@@ -4,6 +4,7 @@ import type { Endpoint } from '#contract/endpoint'
 import { contract } from '#contract/index'
 import { lists } from '#contract/lists'
 import { mayCall, type Role } from '#contract/roles'
+import { rightsOf } from '#core/rights/rights'
 import { applied, type House, look, openHouse } from '../../test/house'
 import { readPagesApart } from '../incoming/tray/readPagesApart'
 import { Application } from '../records/applications/model'
@@ -114,7 +115,7 @@ test.each<Role | 'candidate'>(['coordinator', 'assessor', 'hiring manager', 'adm
     let answered = 0
     for (const [name, endpoint] of Object.entries(contract) as [string, Endpoint][]) {
       if (endpoint.method !== 'GET') continue
-      if (Array.isArray(endpoint.access) && !mayCall(endpoint, [role as Role])) continue
+      if (!mayCall(endpoint, { roles: [role as Role], rights: rightsOf([role as Role]) })) continue
       for (const params of fillings(endpoint.path, pools))
         for (const query of queries[name] ?? [{}]) {
           const path = endpoint.path.replace(/:(\w+)/g, (_, part: string) => encodeURIComponent(params[part]!))

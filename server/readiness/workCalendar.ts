@@ -19,24 +19,44 @@ export function workCalendar({ clock }: Pick<Deps, 'clock'>, country: string, re
   const key = `${country} ${region ?? ''} ${year}`
   const known = made.get(key)
   if (known) return known
-  const calendar = { weekend: weekendIn(country), holidays: new Set(holidaysIn(country, region, year)) }
+  const years = Array.from({ length: yearsAhead + 1 }, (_, nth) => year + nth)
+  const holidays = publicHolidays(country, region, undefined, years).map(({ day }) => day)
+  const calendar = { weekend: weekendIn(country), holidays: new Set(holidays) }
   made.set(key, calendar)
   return calendar
 }
 
-/** The days we work. */
-export const ownCalendar = (deps: Pick<Deps, 'clock' | 'config'>): WorkCalendar =>
-  workCalendar(deps, deps.config.country, deps.config.region)
+/** The days we work: without public holidays, weekends, and the days the organisation is closed beside them. */
+export function ownCalendar(deps: Pick<Deps, 'clock' | 'organisation'>): WorkCalendar {
+  const { country, region, closedDays } = deps.organisation
+  const { weekend, holidays } = workCalendar(deps, country, region)
+  if (closedDays.length === 0) return { weekend, holidays }
+  const { year } = deps.clock.today()
+  const closed = closedDays.flatMap(({ day }) =>
+    day.length > 5 ? [day] : Array.from({ length: yearsAhead + 1 }, (_, nth) => `${year + nth}-${day}`),
+  )
+  return { weekend, holidays: new Set([...holidays, ...closed]) }
+}
 
 /** The days on which somebody in another country and we both work. */
-export const sharedCalendar = (deps: Pick<Deps, 'clock' | 'config'>, country: string): WorkCalendar =>
+export const sharedCalendar = (deps: Pick<Deps, 'clock' | 'organisation'>, country: string): WorkCalendar =>
   bothWork(ownCalendar(deps), workCalendar(deps, country))
 
-function holidaysIn(country: string, region: string | undefined, from: number): string[] {
+/**
+ * The public holidays of years, by day, with what they are called (date-holidays).
+ *
+ * @param language ISO 639-1 of the names; the country's own where it is not given or not known
+ */
+export function publicHolidays(
+  country: string,
+  region: string | undefined,
+  language: string | undefined,
+  years: readonly number[],
+): { day: string; name: string }[] {
   const holidays = region ? new Holidays(country, region) : new Holidays(country)
-  return Array.from({ length: yearsAhead + 1 }, (_, nth) => holidays.getHolidays(from + nth) ?? []).flatMap((year) =>
-    year.filter(({ type }) => type === 'public').map(({ date }) => date.slice(0, 10)),
-  )
+  return years
+    .flatMap((year) => holidays.getHolidays(year, language) ?? [])
+    .flatMap(({ type, date, name }) => (type === 'public' ? [{ day: date.slice(0, 10), name }] : []))
 }
 
 type WeekInfo = { weekend: number[] }

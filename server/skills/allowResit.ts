@@ -28,7 +28,7 @@ export async function allowResit(
   if (latest.attempt >= check.attempts) throw problems.noMoreAttempts(check.attempts)
   const attempt = latest.attempt + 1
   if (await Resit.findOne({ where: { applicationId, check: key, attempt } })) throw problems.givenAlready()
-  const waited = dayAt(latest.finishedAt!, deps.config.timeZone).add({ days: check.waitDays })
+  const waited = dayAt(latest.finishedAt!, deps.organisation.timeZone).add({ days: check.waitDays })
   const today = deps.clock.today()
   const notBefore = (Temporal.PlainDate.compare(waited, today) > 0 ? waited : today).toString()
   await Resit.create({

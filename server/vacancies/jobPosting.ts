@@ -2,7 +2,7 @@ import { getSchema } from '@tiptap/core'
 import { renderToHTMLString } from '@tiptap/static-renderer/pm/html-string'
 import { richTextParts } from '#contract/richText'
 import { dayAt } from '#core/dates/zoned'
-import type { Config } from '../platform/config'
+import type { Organisation } from '#core/organisation/organisation'
 import type { Vacancy } from '../records/vacancies/model'
 
 const schema = getSchema(richTextParts)
@@ -17,10 +17,12 @@ export function isRichText(content: unknown): boolean {
   }
 }
 
-type Us = Pick<Config, 'operator' | 'publicUrl' | 'postcode' | 'town' | 'region' | 'country'>
+type Us = Pick<Organisation, 'name' | 'street' | 'postcode' | 'town' | 'region' | 'country' | 'currency'> & {
+  publicUrl: string
+}
 
 /** A vacancy as schema.org `JobPosting` data (https://schema.org/JobPosting). */
-export function jobPosting(vacancy: Vacancy, { operator, publicUrl, ...where }: Us) {
+export function jobPosting(vacancy: Vacancy, { name, publicUrl, ...where }: Us) {
   const address = (streetAddress?: string) => ({
     '@type': 'PostalAddress',
     ...(streetAddress ? { streetAddress } : {}),
@@ -45,12 +47,12 @@ export function jobPosting(vacancy: Vacancy, { operator, publicUrl, ...where }: 
     occupationalCategory: vacancy.family,
     directApply: true,
     url: `${publicUrl}/vacancies/${vacancy.slug}`,
-    identifier: { '@type': 'PropertyValue', name: operator, value: vacancy.id },
-    hiringOrganization: { '@type': 'Organization', name: operator, address: address() },
+    identifier: { '@type': 'PropertyValue', name, value: vacancy.id },
+    hiringOrganization: { '@type': 'Organization', name, address: address() },
     jobLocation: { '@type': 'Place', address: address(vacancy.place) },
     baseSalary: {
       '@type': 'MonetaryAmount',
-      currency: 'EUR',
+      currency: where.currency,
       value: {
         '@type': 'QuantitativeValue',
         minValue: vacancy.payFrom / 100,

@@ -4,6 +4,7 @@ import * as contract from '#contract/vacancies'
 import * as vacancyGroups from '#contract/vacancyGroups'
 import * as vacancySetUp from '#contract/vacancySetUp'
 import { forReader } from '#core/words/translations'
+import { isStaff } from '../platform/deps'
 import { bind } from '../platform/http/bind'
 import { ownApplicationFor } from '../records/applications/find'
 import { namesFor } from '../records/rules/versions'
@@ -23,7 +24,7 @@ import { createVacancy, publishRules, readDeskVacancy, saveVacancy, setVacancySt
 export const vacancyRoutes = [
   bind(contract.listVacancies, ({ deps, input }) => listVacancies(deps, input.query)),
   bind(contract.readVacancy, async ({ deps, actor, input }) => {
-    const atTheDesk = actor.kind === 'account' && actor.roles.some((role) => role !== 'candidate')
+    const atTheDesk = actor.kind === 'account' && isStaff(actor)
     const vacancy = await vacancyBySlug(input.params.slug, { drafts: atTheDesk })
     const asked = await rulesOfVacancy(vacancy)
     const group = vacancy.groupId ? await VacancyGroup.findByPk(vacancy.groupId) : null
@@ -47,7 +48,7 @@ export const vacancyRoutes = [
       mine: actor.kind === 'account' ? await ownApplicationFor(actor, vacancy.id) : null,
     }
   }),
-  bind(contractOfDesk, ({ deps }) => deskVacancies(deps)),
+  bind(contractOfDesk, ({ deps, actor }) => deskVacancies(deps, actor)),
   bind(vacancySetUp.readDeskVacancy, ({ input }) => readDeskVacancy(input.params.id)),
   bind(vacancySetUp.createVacancy, ({ deps, actor, input }) => createVacancy(deps, actor, input.body)),
   bind(vacancySetUp.saveVacancy, ({ deps, actor, input }) => saveVacancy(deps, actor, input.params.id, input.body)),

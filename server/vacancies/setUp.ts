@@ -90,7 +90,7 @@ const fieldsOf = (vacancy: Vacancy): VacancyFields => ({
 export async function createVacancy(deps: Deps, actor: Account, { title, copyOf }: { title: string; copyOf?: string }) {
   const earlier = copyOf ? await vacancyById(copyOf) : undefined
   const today = deps.clock.today()
-  const { timeZone } = deps.config
+  const { timeZone } = deps.organisation
   const at = (offset: number, hour: number) =>
     new Date(
       today.add({ days: offset }).toZonedDateTime({ timeZone, plainTime: Temporal.PlainTime.from({ hour }) })

@@ -151,7 +151,7 @@ const permissionFile = (name: string) => `${say('mail.enquiry.permission', { nam
 
 /** What a mail to a source says; in the language of whoever reads it. */
 function letter(
-  { config }: Deps,
+  { organisation }: Deps,
   claim: Claim,
   candidate: string,
   source: string,
@@ -164,7 +164,7 @@ function letter(
     values: {
       claim: labelValue(claim.details),
       candidate,
-      operator: config.operator,
+      operator: organisation.name,
       source,
       fields: { list: fields },
       answerBy: { day: answerBy.toString() },

@@ -19,7 +19,7 @@ import { problems } from './problems'
 /** The question behind a link. Says what was claimed and nothing else of the file; once it is used up, not even that. */
 export async function readEnquiry(deps: Deps, token: string) {
   const enquiry = await enquiryBehind(token)
-  const { operator, contact } = deps.config
+  const { name: operator, contact } = deps.organisation
   const state = enquiry ? stateOf(deps, enquiry) : 'withdrawn'
   const settled = {
     state,

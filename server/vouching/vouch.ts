@@ -31,7 +31,7 @@ export async function findVouching(deps: Deps, given: { reference: string; code:
 /** What somebody is asked; once it is answered, nothing of the candidate any more. */
 export async function readVouching(deps: Deps, token: string) {
   const vouching = await vouchingBehind(token)
-  const { operator, contact } = deps.config
+  const { name: operator, contact } = deps.organisation
   if (!vouching || vouching.state === 'called off')
     return {
       state: 'called off' as const,

@@ -8,7 +8,7 @@ export type List = (typeof lists)[number]
 
 /** A list to keep, with the filters that are on, for those whose work it is. */
 export function AsCsv({ list, filter }: { list: List; filter?: ListFilter }) {
-  const { isKeeper } = useSession()
-  if (!isKeeper) return null
+  const { may } = useSession()
+  if (!may('exportList')) return null
   return <FileLink address={addressOf('exportList', { params: { list }, query: filter })}>{say('desk.asCsv')}</FileLink>
 }

@@ -8,14 +8,14 @@ import { useSession } from '../useSession'
 
 /** Today’s date; in the demo it can be moved forward, so that reminders and expiries can be watched happening. */
 export function DeskClock({ today }: { today: string }) {
-  const { demo, isKeeper } = useSession()
+  const { demo, may: mayDo } = useSession()
   const { act, busy, problem } = useAct('moveClock')
   const weekday = new Date(`${today}T12:00:00Z`).toLocaleDateString(spokenLocale(), {
     weekday: 'short',
     timeZone: 'UTC',
   })
   const words = `${weekday} ${writeWhen(today)}`
-  const may = demo && isKeeper
+  const may = demo && mayDo('moveClock')
   if (!may) return <span className="whitespace-nowrap font-mono">{words}</span>
   return (
     <Popover.Root>

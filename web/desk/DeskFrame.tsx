@@ -1,11 +1,13 @@
 import { Tooltip } from 'radix-ui'
-import { useEffect, useState } from 'react'
+import { Fragment, useEffect, useState } from 'react'
 import { Link, Navigate, NavLink, Outlet, useLocation } from 'react-router'
 import { mostCountedInQueue } from '#contract/desk'
+import type { Contract } from '#contract/index'
 import { marked, say } from '#core/words/say'
 import { api } from '../api'
 import { chooseLanguage, languageHere } from '../language'
 import { Key } from '../ui/Button'
+import { OrganisationName } from '../ui/OrganisationName'
 import { Waiting } from '../ui/Waiting'
 import { useAct } from '../useAct'
 import { useSession } from '../useSession'
@@ -17,10 +19,30 @@ import { Notices } from './Notices'
 import { queueNames } from './queue/names'
 import { useKeys } from './useKeys'
 
-const overviews = [
-  { path: 'vacancies', name: say('desk.vacancies') },
-  { path: 'sources', name: say('desk.sources') },
-  { path: 'words', name: say('desk.preparedWords') },
+type Place = { path: string; name: string; needs: keyof Contract; count?: 'incomingMails' | 'refusedMails' }
+
+/** The places beside the queues; each is offered to those who may call what it reads. */
+const groups: readonly { name: string; places: readonly Place[] }[] = [
+  {
+    name: say('desk.setUp'),
+    places: [
+      { path: 'vacancies', name: say('desk.vacancies'), needs: 'deskVacancies' },
+      { path: 'sources', name: say('desk.sources'), needs: 'sourceDirectory' },
+      { path: 'words', name: say('desk.preparedWords'), needs: 'listTemplates' },
+    ],
+  },
+  {
+    name: say('desk.keep'),
+    places: [
+      { path: 'behalf', name: say('desk.onBehalf'), needs: 'listBehalf' },
+      { path: 'paper', name: say('desk.paperTray'), needs: 'readTray' },
+      { path: 'imports', name: say('desk.import'), needs: 'listImports' },
+      { path: 'duplicates', name: say('desk.duplicates'), needs: 'listDuplicates' },
+      { path: 'mail-in', name: say('desk.mailIn'), needs: 'listIncomingMails', count: 'incomingMails' },
+      { path: 'outbox', name: say('desk.mailsNotTaken'), needs: 'readOutbox', count: 'refusedMails' },
+      { path: 'trail', name: say('desk.auditTrail'), needs: 'readTrail' },
+    ],
+  },
 ]
 
 /** The desk’s one layout: masthead, rail, and the place chosen. */
@@ -39,20 +61,26 @@ export function DeskFrame() {
 }
 
 function Desk() {
-  const { account, isKeeper: mayRead, operator } = useSession()
+  const { account, may, organisation } = useSession()
   const [finding, setFinding] = useState(false)
   const [listing, setListing] = useState(false)
-  const { data } = api.endpoints.readCounts.useQuery({}, { pollingInterval: 30_000, refetchOnFocus: true })
+  const { data } = api.endpoints.readCounts.useQuery(
+    {},
+    { pollingInterval: 30_000, refetchOnFocus: true, skip: !may('readCounts') },
+  )
   const signOut = useAct('signOut')
   useKeys({ '?': () => setListing(true), 'ctrl+k': () => setFinding(true) })
   return (
     <Tooltip.Provider delayDuration={250}>
       <div className="grid min-h-dvh grid-rows-[auto_1fr] text-[0.9rem] leading-[1.4] lg:h-dvh">
-        <header className="flex min-h-11 flex-wrap items-center gap-x-4 gap-y-1 bg-mast px-3.5 text-on-mast max-md:py-1.5">
+        <header
+          className="flex min-h-11 flex-wrap items-center gap-x-4 gap-y-1 bg-mast px-3.5 text-on-mast max-md:py-1.5"
+          style={{ background: organisation?.accent }}
+        >
           <Link to="/desk/today" className="font-title text-[1.3333rem] leading-none">
             {say('desk.probatum')}
           </Link>
-          <span className="opacity-75 max-md:hidden">{operator}</span>
+          <OrganisationName className="opacity-90 max-md:hidden" />
           <button
             type="button"
             onClick={() => setFinding(true)}
@@ -78,27 +106,26 @@ function Desk() {
             aria-label={say('desk.queues')}
             className="flex gap-x-1 overflow-auto border-line border-r bg-ground p-2 lg:flex-col"
           >
-            {Object.entries(queueNames).map(([queue, { name }]) => (
-              <RailLink key={queue} to={`/desk/${queue}`} name={name} count={data?.counts[queue]} />
-            ))}
-            <p className="px-2 pt-4 pb-1 font-semibold text-[0.8rem] text-ink-3 max-lg:hidden">{say('desk.setUp')}</p>
-            {overviews.map(({ path, name }) =>
-              path !== 'vacancies' && !mayRead ? null : <RailLink key={path} to={`/desk/${path}`} name={name} />,
-            )}
-            {mayRead && (
-              <>
-                <p className="px-2 pt-4 pb-1 font-semibold text-[0.8rem] text-ink-3 max-lg:hidden">
-                  {say('desk.keep')}
-                </p>
-                <RailLink to="/desk/behalf" name={say('desk.onBehalf')} />
-                <RailLink to="/desk/paper" name={say('desk.paperTray')} />
-                <RailLink to="/desk/imports" name={say('desk.import')} />
-                <RailLink to="/desk/duplicates" name={say('desk.duplicates')} />
-                <RailLink to="/desk/mail-in" name={say('desk.mailIn')} count={data?.incomingMails || undefined} />
-                <RailLink to="/desk/outbox" name={say('desk.mailsNotTaken')} count={data?.refusedMails || undefined} />
-                <RailLink to="/desk/trail" name={say('desk.auditTrail')} />
-              </>
-            )}
+            {may('readQueue') &&
+              Object.entries(queueNames).map(([queue, { name }]) => (
+                <RailLink key={queue} to={`/desk/${queue}`} name={name} count={data?.counts[queue]} />
+              ))}
+            {groups.map(({ name, places }) => {
+              const open = places.filter(({ needs }) => may(needs))
+              return open.length === 0 ? null : (
+                <Fragment key={name}>
+                  <p className="px-2 pt-4 pb-1 font-semibold text-[0.8rem] text-ink-3 max-lg:hidden">{name}</p>
+                  {open.map(({ path, name: place, count }) => (
+                    <RailLink
+                      key={path}
+                      to={`/desk/${path}`}
+                      name={place}
+                      count={(count && data?.[count]) || undefined}
+                    />
+                  ))}
+                </Fragment>
+              )
+            })}
           </nav>
           <div className="min-h-0 min-w-0">
             <Outlet />

@@ -19,9 +19,9 @@ export function Finder({ open, onClose }: { open: boolean; onClose: () => void }
     setText('')
     navigate(to)
   }
-  const { isKeeper } = useSession()
+  const { may } = useSession()
   const keepFile = useKeepFile()
-  const commands = commandsFor(text, isKeeper)
+  const commands = commandsFor(text, may)
   const run = ({ to, file }: DeskCommand) => {
     if (!file) return go(to)
     onClose()

@@ -1,9 +1,10 @@
+import type { Contract } from '#contract/index'
 import { say } from '#core/words/say'
 import { addressOf } from '../api'
 import { queueNames } from './queue/names'
 
 /** Something the finder can do besides finding a person: a place to go to, or a list to keep. */
-export type DeskCommand = { name: string; words: string; to: string; file?: boolean; keepersOnly?: boolean }
+export type DeskCommand = { name: string; words: string; to: string; file?: boolean; needs?: keyof Contract }
 
 export const deskCommands: readonly DeskCommand[] = [
   ...Object.entries(queueNames).map(([queue, { name, about }]) => ({
@@ -22,57 +23,62 @@ export const deskCommands: readonly DeskCommand[] = [
     name: say('desk.possibleDuplicates'),
     words: say('desk.mergeSamePersonTwice'),
     to: '/desk/duplicates',
-    keepersOnly: true,
+    needs: 'listDuplicates',
   },
   {
     name: say('desk.beginForSomebody'),
     words: say('desk.onBehalfPhonePaperForm'),
     to: '/desk/behalf',
-    keepersOnly: true,
+    needs: 'beginFor',
   },
-  { name: say('desk.paperTray'), words: say('desk.scansPostCoverSheetFile'), to: '/desk/paper', keepersOnly: true },
+  { name: say('desk.paperTray'), words: say('desk.scansPostCoverSheetFile'), to: '/desk/paper', needs: 'readTray' },
   {
     name: say('desk.importPeople'),
     words: say('desk.csvResumeListSpreadsheet'),
     to: '/desk/imports',
-    keepersOnly: true,
+    needs: 'listImports',
   },
   { name: say('desk.vacancies'), words: say('desk.postsSetUpRulesForm'), to: '/desk/vacancies' },
-  { name: say('desk.sources'), words: say('desk.universitiesEmployersBoards'), to: '/desk/sources', keepersOnly: true },
+  {
+    name: say('desk.sources'),
+    words: say('desk.universitiesEmployersBoards'),
+    to: '/desk/sources',
+    needs: 'sourceDirectory',
+  },
   {
     name: say('desk.preparedWords'),
     words: say('desk.sentencesMessagesTemplates'),
     to: '/desk/words',
-    keepersOnly: true,
+    needs: 'listTemplates',
   },
   {
     name: say('desk.mailIn'),
     words: say('desk.incomingMailAnswersPost'),
     to: '/desk/mail-in',
-    keepersOnly: true,
+    needs: 'listIncomingMails',
   },
   {
     name: say('desk.mailsNotTaken'),
     words: say('desk.outboxRefusedWaitingPostSmtp'),
     to: '/desk/outbox',
-    keepersOnly: true,
+    needs: 'readOutbox',
   },
-  { name: say('desk.auditTrail'), words: say('desk.verifyRecordChainHistory'), to: '/desk/trail', keepersOnly: true },
+  { name: say('desk.auditTrail'), words: say('desk.verifyRecordChainHistory'), to: '/desk/trail', needs: 'readTrail' },
   {
     name: say('desk.keepAllApplicationsAsCsv'),
     words: say('desk.exportDownloadList'),
     to: addressOf('exportList', { params: { list: 'applications' } }),
     file: true,
-    keepersOnly: true,
+    needs: 'exportList',
   },
   { name: say('desk.yourAccount'), words: say('desk.passwordCodesSignIn'), to: '/account' },
 ]
 
-/** The commands in which every word that was typed begins some word. */
-export function commandsFor(text: string, isKeeper: boolean): DeskCommand[] {
+/** The commands somebody may use in which every word that was typed begins some word. */
+export function commandsFor(text: string, may: (name: keyof Contract) => boolean): DeskCommand[] {
   const typed = text.toLowerCase().split(/\s+/).filter(Boolean)
-  return deskCommands.filter(({ name, words, keepersOnly }) => {
-    if (keepersOnly && !isKeeper) return false
+  return deskCommands.filter(({ name, words, needs }) => {
+    if (needs && !may(needs)) return false
     const known = `${name} ${words}`.toLowerCase().split(/[^a-z]+/)
     return typed.every((part) => known.some((word) => word.startsWith(part)))
   })

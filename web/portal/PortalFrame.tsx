@@ -1,5 +1,6 @@
 import { Link, Outlet, useLocation, useNavigate } from 'react-router'
 import { say } from '#core/words/say'
+import { OrganisationName } from '../ui/OrganisationName'
 import { Waiting } from '../ui/Waiting'
 import { useAct } from '../useAct'
 import { useSession } from '../useSession'
@@ -7,7 +8,7 @@ import { LanguageChoice } from './LanguageChoice'
 
 /** The candidate’s side: a white masthead and one calm column beneath it. */
 export function PortalFrame() {
-  const { ready, account, staff, operator } = useSession()
+  const { ready, account, staff, organisation } = useSession()
   const { pathname } = useLocation()
   const navigate = useNavigate()
   const { act } = useAct('signOut')
@@ -17,11 +18,14 @@ export function PortalFrame() {
   }
   return (
     <div className="flex min-h-dvh flex-col text-[1rem]">
-      <header className="no-print flex flex-wrap items-center gap-x-4 gap-y-1 border-line border-b bg-sheet px-4 py-2.5 sm:px-7">
+      <header
+        className="no-print flex flex-wrap items-center gap-x-4 gap-y-1 border-line border-b bg-sheet px-4 py-2.5 sm:px-7"
+        style={organisation && { borderTop: `3px solid ${organisation.accent}` }}
+      >
         <Link to="/" className="font-title text-[1.5em] leading-none">
           Probatum
         </Link>
-        <span className="hidden text-ink-2 sm:inline">{operator}</span>
+        <OrganisationName className="text-ink-2 max-sm:hidden" />
         <nav className="ml-auto flex items-center gap-4" aria-label={say('frame.yourAccount')}>
           {account ? (
             <>

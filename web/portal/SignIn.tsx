@@ -1,6 +1,8 @@
 import { useForm } from 'react-hook-form'
 import { Link, useNavigate, useSearchParams } from 'react-router'
+import { rolesWords } from '#core/words/roles'
 import { say } from '#core/words/say'
+import { api } from '../api'
 import { Button } from '../ui/Button'
 import { TextField } from '../ui/Field'
 import { faultAt, ProblemNote } from '../ui/ProblemNote'
@@ -67,13 +69,26 @@ export function SignIn() {
           {say('account.makeOne')}
         </Link>
       </p>
-      {demo && (
-        <p className="mt-4 border-line border-t pt-3 text-[0.9em] text-ink-2">
-          {say('account.thisIsTheDemoSign')} <span className="font-mono">ines@vallorne.example</span>{' '}
-          {say('account.coordinatorOr')} <span className="font-mono">bastian@vallorne.example</span>{' '}
-          {say('account.hiringManagerWithThePassword')} <span className="font-mono">glacier-lantern-42</span>.
-        </p>
-      )}
+      {demo && <DemoAccounts />}
     </AccountSheet>
+  )
+}
+
+/** Who can be signed in as, in a demo. */
+function DemoAccounts() {
+  const { data } = api.endpoints.readDemoAccounts.useQuery({})
+  if (!data || data.accounts.length === 0) return null
+  return (
+    <div className="mt-4 border-line border-t pt-3 text-[0.9em] text-ink-2">
+      <p>{say('account.thisIsTheDemoSign', { password: data.password })}</p>
+      <ul className="mt-1 grid gap-x-3 sm:grid-cols-[auto_1fr]">
+        {data.accounts.map(({ mail, roles }) => (
+          <li key={mail} className="contents">
+            <span className="font-mono">{mail}</span>
+            <span>{rolesWords(roles)}</span>
+          </li>
+        ))}
+      </ul>
+    </div>
   )
 }

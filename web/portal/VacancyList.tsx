@@ -4,20 +4,23 @@ import { api } from '../api'
 import { TextField } from '../ui/Field'
 import { Waiting } from '../ui/Waiting'
 import { writeMoment, writeMoney } from '../ui/write'
+import { useSession } from '../useSession'
 
-const facets = [
-  { key: 'family', name: say('vacancies.kindOfWork') },
-  { key: 'place', name: say('vacancies.place') },
-  { key: 'payBand', name: say('vacancies.payEurosAYear') },
-  { key: 'contract', name: say('vacancies.contract') },
-] as const
+const facetsIn = (currency: string) => [
+  { key: 'family' as const, name: say('vacancies.kindOfWork') },
+  { key: 'place' as const, name: say('vacancies.place') },
+  { key: 'payBand' as const, name: say('vacancies.payAYear', { currency }) },
+  { key: 'contract' as const, name: say('vacancies.contract') },
+]
+
+const facetKeys = ['family', 'place', 'payBand', 'contract'] as const
 
 /** The public list: open vacancies only, with filters that say how many each would leave. */
 export function VacancyList() {
+  const { organisation } = useSession()
+  const currency = organisation?.currency ?? 'EUR'
   const [search, setSearch] = useSearchParams()
-  const query = Object.fromEntries(
-    ['text', ...facets.map(({ key }) => key)].map((key) => [key, search.get(key) ?? undefined]),
-  )
+  const query = Object.fromEntries(['text', ...facetKeys].map((key) => [key, search.get(key) ?? undefined]))
   const { data, error, refetch } = api.endpoints.listVacancies.useQuery({ query })
   const choose = (key: string, value: string | undefined) => {
     const next = new URLSearchParams(search)
@@ -28,7 +31,7 @@ export function VacancyList() {
   const narrowed = [...search.keys()].length > 0
   const heading = (
     <div className="lg:col-start-2">
-      <h1 className="text-[2.1em]">{say('vacancies.workOnTheMountain')}</h1>
+      <h1 className="text-[2.1em]">{organisation?.welcome || say('vacancies.heading')}</h1>
       <p className="text-ink-2">{say('vacancies.everyVacancySaysWhatIt')}</p>
     </div>
   )
@@ -55,7 +58,7 @@ export function VacancyList() {
           onChange={(event) => choose('text', event.target.value)}
           placeholder={say('vacancies.aPostAPlaceA')}
         />
-        {facets.map(({ key, name }) => (
+        {facetsIn(currency).map(({ key, name }) => (
           <fieldset key={key}>
             <legend className="mb-1 font-semibold text-[0.93em]">{name}</legend>
             {(data.facets[key] ?? []).map(({ value, count }) => (
@@ -105,8 +108,8 @@ export function VacancyList() {
                 <dt className="sr-only">{say('vacancies.pay')}</dt>
                 <dd>
                   {say('vacancies.payFromToPayTo', {
-                    payFrom: writeMoney(vacancy.payFrom),
-                    payTo: writeMoney(vacancy.payTo),
+                    payFrom: writeMoney(vacancy.payFrom, currency),
+                    payTo: writeMoney(vacancy.payTo, currency),
                   })}
                 </dd>
                 <dt className="sr-only">{say('vacancies.closes')}</dt>

@@ -15,6 +15,7 @@ import { useTitle } from '../ui/useTitle'
 import { Waiting } from '../ui/Waiting'
 import { writeMoment, writeMoney } from '../ui/write'
 import { useAct } from '../useAct'
+import { useCurrency } from '../useCurrency'
 import { useSession } from '../useSession'
 
 const gateTitles: Record<Gate, string> = {
@@ -26,6 +27,7 @@ const gateTitles: Record<Gate, string> = {
 
 /** One vacancy: what the work is, and everything it asks, made from the rules that will judge the application. */
 export function VacancyPage() {
+  const currency = useCurrency()
   const { slug = '' } = useParams()
   const { data: vacancy, error, refetch } = api.endpoints.readVacancy.useQuery({ params: { slug } })
   useTitle(vacancy?.title)
@@ -107,8 +109,8 @@ export function VacancyPage() {
             <Fact
               name={say('vacancies.pay')}
               value={say('vacancies.toAYear', {
-                from: writeMoney(vacancy.payFrom),
-                to: writeMoney(vacancy.payTo),
+                from: writeMoney(vacancy.payFrom, currency),
+                to: writeMoney(vacancy.payTo, currency),
               })}
             />
             <Fact name={say('vacancies.contract')} value={vacancy.contract} />

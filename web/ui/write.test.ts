@@ -4,9 +4,9 @@ import { writeMoment, writeMoney, writeShortDay, writeSize, writeSlack } from '.
 afterEach(() => speakBy(() => 'en'))
 
 test('money is written in whole euros, as the language does', () => {
-  expect(writeMoney(5_800_000)).toBe('€58,000')
+  expect(writeMoney(5_800_000, 'EUR')).toBe('€58,000')
   speakBy(() => 'de')
-  expect(writeMoney(5_800_000).replace(/\s/g, ' ')).toBe('€ 58.000')
+  expect(writeMoney(5_800_000, 'EUR').replace(/\s/g, ' ')).toBe('€ 58.000')
 })
 
 test('a moment is written in the time zone it is meant in', () => {

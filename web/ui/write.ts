@@ -1,11 +1,9 @@
 import { writeWhen } from '#core/dates/write'
 import { say, spokenLocale } from '#core/words/say'
 
-/** Cents as euros: 5 800 000 is `€58,000`. */
-export const writeMoney = (cents: number) =>
-  new Intl.NumberFormat(spokenLocale(), { style: 'currency', currency: 'EUR', maximumFractionDigits: 0 }).format(
-    cents / 100,
-  )
+/** Hundredths of a currency, whole: 5 800 000 in `EUR` is `€58,000`. */
+export const writeMoney = (cents: number, currency: string) =>
+  new Intl.NumberFormat(spokenLocale(), { style: 'currency', currency, maximumFractionDigits: 0 }).format(cents / 100)
 
 /** A moment as day and time in a time zone: `Fri 4 Dec 2026, 17:00`. */
 export const writeMoment = (iso: string, timeZone?: string) =>

@@ -26,9 +26,7 @@ export default {
   'account.passwordForgotten': 'Passwort vergessen',
   'account.noAccountYet': 'Noch kein Konto?',
   'account.makeOne': 'Eines anlegen',
-  'account.thisIsTheDemoSign': 'Das ist die Demo: Melden Sie sich an als',
-  'account.coordinatorOr': '(Koordination) oder',
-  'account.hiringManagerWithThePassword': '(Personalentscheidung) mit dem Passwort',
+  'account.thisIsTheDemoSign': 'Das ist die Demo: Mit dem Passwort {{password}} können Sie sich anmelden als',
   'account.lookIntoYourMailbox': 'Sehen Sie in Ihr Postfach',
   'account.weHaveSentALink':
     'Wir haben einen Link an {{mail}} geschickt. Öffnen Sie ihn, um die Adresse zu bestätigen; danach geht es hier weiter.',

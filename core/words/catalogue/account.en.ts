@@ -23,9 +23,7 @@ export default {
   'account.passwordForgotten': 'Password forgotten',
   'account.noAccountYet': 'No account yet?',
   'account.makeOne': 'Make one',
-  'account.thisIsTheDemoSign': 'This is the demo: sign in as',
-  'account.coordinatorOr': '(coordinator) or',
-  'account.hiringManagerWithThePassword': '(hiring manager) with the password',
+  'account.thisIsTheDemoSign': 'This is the demo: with the password {{password}} you can sign in as',
   'account.lookIntoYourMailbox': 'Look into your mailbox',
   'account.weHaveSentALink':
     'We have sent a link to {{mail}}. Open it to confirm the address; you will go on where you were.',

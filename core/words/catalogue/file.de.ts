@@ -78,7 +78,7 @@ export default {
   'file.waiveIt': 'Darauf verzichten',
   'file.anOfferIsMadeBy': 'Ein Angebot macht der Fachbereich.',
   'file.thisGateIsPassedBy': 'Durch dieses Tor führt die Koordination oder der Fachbereich.',
-  'file.payEurosAYear': 'Entgelt, Euro im Jahr',
+  'file.payAYear': 'Entgelt, {{currency}} im Jahr',
   'file.theBandIsTo': 'Die Spanne ist {{payFrom}} bis {{payTo}}.',
   'file.toBeAnsweredBy': 'Zu beantworten bis',
   'file.firstDay': 'Erster Tag {{targetStart}}. ',

@@ -75,7 +75,7 @@ export default {
   'file.waiveIt': 'Waive it',
   'file.anOfferIsMadeBy': 'An offer is made by a hiring manager.',
   'file.thisGateIsPassedBy': 'This gate is passed by a coordinator or a hiring manager.',
-  'file.payEurosAYear': 'Pay, euros a year',
+  'file.payAYear': 'Pay, {{currency}} a year',
   'file.theBandIsTo': 'The band is {{payFrom}} to {{payTo}}.',
   'file.toBeAnsweredBy': 'To be answered by',
   'file.firstDay': 'First day {{targetStart}}. ',

@@ -119,4 +119,7 @@ export default {
   'mail.account.codesOff.subject': 'Einmalcodes sind ausgeschaltet',
   'mail.account.codesOff.text':
     'Für Ihr Konto wurden Einmalcodes ausgeschaltet.\n\nWenn Sie das nicht waren, setzen Sie gleich ein neues Passwort: {{link}}',
+  'mail.invitation.subject': 'Einladung zu {{organisation}}',
+  'mail.invitation.text':
+    'Sie sind eingeladen, mit den Bewerbungen von {{organisation}} zu arbeiten, als {{roles}}.\n\nHier wählen Sie ein Passwort; der Link gilt einmal, sieben Tage lang:\n\n{{link}}',
 } satisfies Translated<typeof english>

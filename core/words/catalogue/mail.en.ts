@@ -114,4 +114,7 @@ export default {
   'mail.account.codesOff.subject': 'One-time codes are switched off',
   'mail.account.codesOff.text':
     'One-time codes were switched off for your account.\n\nIf this was not you, set a new password at once: {{link}}',
+  'mail.invitation.subject': 'You are invited to {{organisation}}',
+  'mail.invitation.text':
+    'You are invited to work with the applications of {{organisation}}, as {{roles}}.\n\nChoose a password here; the link works once, for seven days:\n\n{{link}}',
 } as const

@@ -273,4 +273,34 @@ export default {
   'problem.templateNotReadable': 'Dieser Teil des Textes ist nicht lesbar: {{part}}',
   'problem.thisMailIsSettled': 'Diese Nachricht hat schon jemand erledigt.',
   'problem.noApplicationHasThisReference': 'Keine Bewerbung hat dieses Zeichen.',
+  'problem.yourAccountIsSuspended':
+    'Ihr Zugang ist gesperrt. Die Verwaltung Ihrer Organisation kann ihn wieder öffnen.',
+  'problem.somebodyHasToAdminister':
+    'Jemand muss sich um Personen und Rechte kümmern. Geben Sie diese Rolle zuerst jemand anderem, der sich anmelden kann.',
+  'problem.notYourself': 'Sich selbst können Sie nicht sperren. Das kann eine andere Person der Verwaltung.',
+  'problem.worksHereAlready': 'Jemand mit dieser Adresse arbeitet schon hier.',
+  'problem.addressOfACandidate':
+    'Das ist die Adresse einer sich bewerbenden Person. Laden Sie Kolleginnen und Kollegen mit ihrer Adresse in der Arbeit ein.',
+  'problem.cameAlready': 'Der Einladung wurde schon gefolgt.',
+  'problem.thereIsNoSuchTeam': 'Dieses Team gibt es nicht mehr.',
+  'problem.thereIsNoSuchVacancy': 'Diese Stelle gibt es nicht.',
+  'problem.giveTheTeamAName': 'Geben Sie dem Team einen Namen.',
+  'problem.thereIsATeamOfThisName': 'Ein Team dieses Namens gibt es schon.',
+  'problem.cannotSignInAtPresent': '{{name}} kann sich derzeit nicht anmelden.',
+  'problem.endsBeforeItBegins': 'Das Ende liegt vor dem Beginn.',
+  'problem.somebodyElseStandsIn': 'Die Vertretung muss jemand anderer sein.',
+  'problem.rightIsLocked': '„{{right}}“ bleibt bei {{role}}, damit niemand ausgesperrt wird.',
+  'problem.rightHasNobody': '„{{right}}“ braucht mindestens eine Rolle, sonst bleibt Arbeit liegen, die niemand sieht.',
+  'problem.referencesWereGiven': 'Zeichen mit diesem Anfang wurden schon vergeben; der Anfang bleibt.',
+  'problem.giveTheOrganisationAName': 'Geben Sie der Organisation einen Namen.',
+  'problem.noSuchCurrency': 'Diese Währung gibt es nicht (ISO 4217).',
+  'problem.accentHardToRead':
+    'Auf dieser Farbe hat die Kopfzeile einen Kontrast von {{contrast}} zu 1; nötig sind {{least}} zu 1. Wählen Sie eine dunklere.',
+  'problem.noSuchRegion': 'Diese Region gibt es in dem Land nicht.',
+  'problem.noSuchDay': 'Einen Tag {{day}} gibt es nicht.',
+  'problem.oneLanguageAtLeast': 'Wählen Sie mindestens eine Sprache.',
+  'problem.noPictureForALogo':
+    'Das ist kein Bild, das sich zeichnen lässt. Geben Sie eine PNG-, JPEG- oder WebP-Datei.',
+  'problem.permissionNamesNobody':
+    'Der Text muss sagen, wem die Erlaubnis gegeben wird: Setzen Sie {{field}} dorthin, wo der Name der Organisation steht.',
 } satisfies Translated<typeof english>

@@ -248,4 +248,34 @@ export default {
   'problem.templateNotReadable': 'This part of the text cannot be read: {{part}}',
   'problem.thisMailIsSettled': 'Somebody has settled this mail already.',
   'problem.noApplicationHasThisReference': 'No application has this reference.',
+  'problem.yourAccountIsSuspended':
+    'Your account is suspended. An administrator of your organisation can take it up again.',
+  'problem.somebodyHasToAdminister':
+    'Somebody has to look after people and rights. Give that role to somebody else who can sign in first.',
+  'problem.notYourself': 'You cannot suspend yourself. Another administrator can.',
+  'problem.worksHereAlready': 'Somebody with this address works here already.',
+  'problem.addressOfACandidate':
+    'This is the address of a candidate. Invite people who work here with an address of their work.',
+  'problem.cameAlready': 'The invitation has been followed already.',
+  'problem.thereIsNoSuchTeam': 'There is no such team any more.',
+  'problem.thereIsNoSuchVacancy': 'There is no such vacancy.',
+  'problem.giveTheTeamAName': 'Give the team a name.',
+  'problem.thereIsATeamOfThisName': 'There is a team of this name already.',
+  'problem.cannotSignInAtPresent': '{{name}} cannot sign in at present.',
+  'problem.endsBeforeItBegins': 'It ends before it begins.',
+  'problem.somebodyElseStandsIn': 'Somebody else has to stand in.',
+  'problem.rightIsLocked': '“{{right}}” stays with {{role}}, so that nobody is locked out.',
+  'problem.rightHasNobody': '“{{right}}” needs at least one role, or work would lie where nobody sees it.',
+  'problem.referencesWereGiven':
+    'References that begin like this have been given to people already; their beginning stays.',
+  'problem.giveTheOrganisationAName': 'Give the organisation a name.',
+  'problem.noSuchCurrency': 'There is no such currency (ISO 4217).',
+  'problem.accentHardToRead':
+    'On this colour the masthead is read at {{contrast}} to 1; at least {{least}} to 1 is needed. Choose a darker one.',
+  'problem.noSuchRegion': 'This country has no such region.',
+  'problem.noSuchDay': 'There is no day {{day}}.',
+  'problem.oneLanguageAtLeast': 'Choose at least one language.',
+  'problem.noPictureForALogo': 'This is no picture we can draw. Give a PNG, JPEG or WebP file.',
+  'problem.permissionNamesNobody':
+    'The text has to say who is given the permission: put {{field}} where the name of the organisation stands.',
 } as const

@@ -8,4 +8,10 @@ export default {
   'role.hiring manager': 'Fachbereich',
   'role.administrator': 'Verwaltung',
   'role.candidate': 'Bewerber/in',
+  'role.auditor': 'Revision',
+  'role.money': 'Geld',
+  'role.medical': 'Medizin',
+  'role.payroll': 'Lohnverrechnung',
+  'role.it': 'IT',
+  'role.stores': 'Lager',
 } satisfies Translated<typeof english>

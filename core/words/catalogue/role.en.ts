@@ -5,4 +5,10 @@ export default {
   'role.hiring manager': 'hiring manager',
   'role.administrator': 'administrator',
   'role.candidate': 'candidate',
+  'role.auditor': 'auditor',
+  'role.money': 'money',
+  'role.medical': 'medical',
+  'role.payroll': 'payroll',
+  'role.it': 'IT',
+  'role.stores': 'stores',
 } as const

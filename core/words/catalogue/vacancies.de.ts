@@ -4,9 +4,9 @@ import type english from './vacancies.en'
 export default {
   'vacancies.kindOfWork': 'Art der Arbeit',
   'vacancies.place': 'Ort',
-  'vacancies.payEurosAYear': 'Gehalt, Euro im Jahr',
+  'vacancies.payAYear': 'Gehalt, {{currency}} im Jahr',
   'vacancies.contract': 'Vertrag',
-  'vacancies.workOnTheMountain': 'Arbeiten am Berg',
+  'vacancies.heading': 'Offene Stellen',
   'vacancies.everyVacancySaysWhatIt':
     'Jede Stelle sagt, was sie verlangt, warum, und welche Papiere Sie brauchen, bevor Sie beginnen.',
   'vacancies.narrowTheList': 'Die Liste eingrenzen',

@@ -1,9 +1,9 @@
 export default {
   'vacancies.kindOfWork': 'Kind of work',
   'vacancies.place': 'Place',
-  'vacancies.payEurosAYear': 'Pay, euros a year',
+  'vacancies.payAYear': 'Pay, {{currency}} a year',
   'vacancies.contract': 'Contract',
-  'vacancies.workOnTheMountain': 'Work on the mountain',
+  'vacancies.heading': 'Open vacancies',
   'vacancies.everyVacancySaysWhatIt':
     'Every vacancy says what it asks, why, and which papers you will need, before you begin.',
   'vacancies.narrowTheList': 'Narrow the list',

@@ -1,5 +1,6 @@
 import type access from './access.en'
 import type account from './account.en'
+import type administration from './administration.en'
 import type agreement from './agreement.en'
 import type apply from './apply.en'
 import type ask from './ask.en'
@@ -28,6 +29,7 @@ import type mail from './mail.en'
 import type marks from './marks.en'
 import type messages from './messages.en'
 import type names from './names.en'
+import type organisation from './organisation.en'
 import type overviews from './overviews.en'
 import type paper from './paper.en'
 import type permission from './permission.en'
@@ -38,6 +40,7 @@ import type proof from './proof.en'
 import type queue from './queue.en'
 import type reason from './reason.en'
 import type reply from './reply.en'
+import type right from './right.en'
 import type role from './role.en'
 import type rules from './rules.en'
 import type shape from './shape.en'
@@ -56,6 +59,7 @@ import type zone from './zone.en'
 /** Every text there is, by its name. */
 export type Words = typeof access &
   typeof account &
+  typeof administration &
   typeof agreement &
   typeof apply &
   typeof ask &
@@ -94,6 +98,8 @@ export type Words = typeof access &
   typeof queue &
   typeof reason &
   typeof reply &
+  typeof right &
+  typeof organisation &
   typeof role &
   typeof rules &
   typeof shape &

@@ -2,5 +2,6 @@ import ask from '../catalogue/ask.de'
 import condition from '../catalogue/condition.de'
 import names from '../catalogue/names.de'
 import paper from '../catalogue/paper.de'
+import role from '../catalogue/role.de'
 
-export default { ...ask, ...condition, ...names, ...paper }
+export default { ...ask, ...condition, ...names, ...paper, ...role }

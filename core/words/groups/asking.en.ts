@@ -2,5 +2,6 @@ import ask from '../catalogue/ask.en'
 import condition from '../catalogue/condition.en'
 import names from '../catalogue/names.en'
 import paper from '../catalogue/paper.en'
+import role from '../catalogue/role.en'
 
-export default { ...ask, ...condition, ...names, ...paper }
+export default { ...ask, ...condition, ...names, ...paper, ...role }

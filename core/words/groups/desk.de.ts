@@ -12,7 +12,6 @@ import overviews from '../catalogue/overviews.de'
 import preparedWords from '../catalogue/preparedWords.de'
 import proof from '../catalogue/proof.de'
 import reason from '../catalogue/reason.de'
-import role from '../catalogue/role.de'
 import rules from '../catalogue/rules.de'
 import state from '../catalogue/state.de'
 import step from '../catalogue/step.de'
@@ -34,7 +33,6 @@ export default {
   ...preparedWords,
   ...proof,
   ...reason,
-  ...role,
   ...rules,
   ...state,
   ...step,

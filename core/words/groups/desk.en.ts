@@ -12,7 +12,6 @@ import overviews from '../catalogue/overviews.en'
 import preparedWords from '../catalogue/preparedWords.en'
 import proof from '../catalogue/proof.en'
 import reason from '../catalogue/reason.en'
-import role from '../catalogue/role.en'
 import rules from '../catalogue/rules.en'
 import state from '../catalogue/state.en'
 import step from '../catalogue/step.en'
@@ -34,7 +33,6 @@ export default {
   ...preparedWords,
   ...proof,
   ...reason,
-  ...role,
   ...rules,
   ...state,
   ...step,

@@ -219,7 +219,10 @@ test('who came with an import and has not applied is found, seen as far as it br
 
   await ran(await begin([heading, rowFor('Ottilie', 'ottilie@import.test')].join('\r\n')))
   const [kept] = (await desk.done('find', { query: { text: 'ottilie' } })).imported
-  const ahead = (days: number) => ({ ...house.deps, clock: clockAhead(days * 86_400_000, house.fixed.config.timeZone) })
+  const ahead = (days: number) => ({
+    ...house.deps,
+    clock: clockAhead(days * 86_400_000, house.deps.organisation.timeZone),
+  })
   await retain(ahead(179))
   expect((await Candidate.findByPk(kept!.candidateId))?.erasedAt).toBeNull()
   await retain(ahead(182))

@@ -60,7 +60,7 @@ export async function readImportedPerson(deps: Deps, actor: Account, candidateId
       ? { name: hiding.get(candidateId)!.reference ?? '', mail: '' }
       : { name: person.name, mail: account.mail }),
     phone: hiding.has(candidateId) ? null : (person.phone ?? null),
-    born: sees(actor.roles, 'birth date') && !hiding.has(candidateId) ? person.born : null,
+    born: sees(actor.rights, 'birth date') && !hiding.has(candidateId) ? person.born : null,
     hasAccount: account.confirmedAt !== null,
     came: came.map(({ importId, fileName, at, by }) => ({ importId, fileName, at: new Date(at).toISOString(), by })),
     claims: claims.map(({ id, details, number, rung }) => ({

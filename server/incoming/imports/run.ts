@@ -4,6 +4,7 @@ import type { ClaimDetails } from '#contract/claims'
 import { groupBy } from '#core/groupBy'
 import type { ImportedRow } from '#core/imports/readRow'
 import { credentialKind } from '#core/requirements/catalogue'
+import { rightsOf } from '#core/rights/rights'
 import { coded } from '#core/words/say'
 import { detectDuplicates } from '../../duplicates/detect'
 import { recordEvent } from '../../platform/audit/record'
@@ -96,6 +97,7 @@ const importer = (job: Import): Actor => ({
   name: job.importedBy,
   mail: '',
   roles: ['coordinator'],
+  rights: rightsOf(['coordinator']),
 })
 
 async function takeInPerson(deps: Deps, job: Import, rows: readonly ImportedRow[]) {

@@ -96,7 +96,7 @@ async function drawSheet(
   const page = pdf.addPage([595, 842])
   const centred = (face: typeof plain, text: string, y: number, size: number) =>
     draw(page, face, text, (595 - widthOf(face, text, size)) / 2, y, size)
-  centred(plain, deps.config.operator, 780, 12)
+  centred(plain, deps.organisation.name, 780, 12)
   wrapped(bold, sheet.title, 22, 460).forEach((line, nth) => {
     centred(bold, line, 730 - nth * 28, 22)
   })

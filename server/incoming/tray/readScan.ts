@@ -104,7 +104,7 @@ async function place(
 }
 
 /** Whether a paper's cover sheet may file it, and why not. */
-async function judge({ config }: Deps, { sheet: number, doubtful }: SplitPaper) {
+async function judge({ organisation }: Deps, { sheet: number, doubtful }: SplitPaper) {
   if (doubtful)
     return {
       why: doubtful.likely ? coded('tray.sheetLikely', { sheet: doubtful.likely }) : coded('tray.sheetUnreadable'),
@@ -117,7 +117,7 @@ async function judge({ config }: Deps, { sheet: number, doubtful }: SplitPaper) 
   const candidateId = application?.candidateId
   const values = { sheet: sheet.reference }
   if (sheet.usedAt) {
-    const day = { day: dayAt(sheet.usedAt, config.timeZone).toString() }
+    const day = { day: dayAt(sheet.usedAt, organisation.timeZone).toString() }
     return { candidateId, why: { code: 'tray.sheetUsed', values: { ...values, day } } satisfies StoredText }
   }
   if (application && isWithdrawn(application)) return { candidateId, why: coded('tray.sheetWithdrawn', values) }

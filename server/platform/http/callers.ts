@@ -1,4 +1,5 @@
 import type { Context } from 'koa'
+import type { Endpoint, Input } from '#contract/endpoint'
 import type { Account, Deps } from '../deps'
 
 /** A session that holds, with whose it is. */
@@ -16,6 +17,8 @@ export type Callers = {
   sessionOf: (ctx: Context, deps: Pick<Deps, 'config'>) => Promise<OpenSession | undefined>
   /** The person for whom somebody of the desk writes, where the request names one of their applications. */
   writtenFor: (ctx: Context, writer: Account | undefined) => Promise<Account | undefined>
+  /** Whether somebody may see what a request is about; asked of those who do not see every vacancy. */
+  inSight: (account: Account, endpoint: Pick<Endpoint, 'path'>, input: Input<Endpoint>) => Promise<boolean>
   /** Whether the roles of an account sign in with a second factor. */
   needsCodes: (deps: Pick<Deps, 'config'>, account: Account) => boolean
 }

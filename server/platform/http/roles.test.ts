@@ -1,6 +1,7 @@
 import type { Endpoint } from '#contract/endpoint'
 import { contract } from '#contract/index'
-import { type Role, roles } from '#contract/roles'
+import { mayCall as allowed, type Role, roles } from '#contract/roles'
+import { rightsOf } from '#core/rights/rights'
 import type { Visitor } from '../../../test/client'
 import { type House, openHouse } from '../../../test/house'
 import { compile } from './validate'
@@ -30,10 +31,10 @@ async function callNowhere(caller: Visitor, endpoint: Endpoint): Promise<number>
   return status
 }
 
-const mayCall = ({ access }: Endpoint, role: Role | 'nobody') => {
+const mayCall = (endpoint: Endpoint, role: Role | 'nobody') => {
+  const { access } = endpoint
   if (access === 'anyone' || access === 'bearer-of-link') return true
-  if (role === 'nobody') return false
-  return access === 'signed-in' || access.includes(role)
+  return role !== 'nobody' && allowed(endpoint, { roles: [role], rights: rightsOf([role]) })
 }
 
 test('every shape of the contract can be compiled', () => {

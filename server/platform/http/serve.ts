@@ -7,11 +7,11 @@ import { QueryTypes } from 'sequelize'
 import type { Endpoint } from '#contract/endpoint'
 import { mayCall } from '#contract/roles'
 import { documentLimits } from '#core/documents/limits'
-import { currentClock } from '../clock'
+import { depsNow } from '../clock'
 import { inTransaction } from '../database/connection'
 import { readingApart } from '../database/rows'
-import { type Account, type Actor, type Deps, isStaff } from '../deps'
-import { notAllowed, signInFirst } from '../errors/problems'
+import { type Account, type Actor, type Deps, type Fixed, isStaff } from '../deps'
+import { notAllowed, notFound, signInFirst } from '../errors/problems'
 import type { Route } from './bind'
 import type { Callers, OpenSession } from './callers'
 import { type CookieName, formValue, readCookie, requireOurPage, writeCookie } from './cookies'
@@ -23,7 +23,7 @@ const jsonLimit = 512 * 1024
 const uploadLimit = documentLimits.bytes
 
 /** Serves every bound endpoint: who may call, what comes in, one transaction, what goes out. */
-export function serve(router: Router, routes: readonly Route[], deps: Omit<Deps, 'clock'>, callers: Callers) {
+export function serve(router: Router, routes: readonly Route[], deps: Fixed, callers: Callers) {
   for (const route of routes)
     router.register(route.endpoint.path, [route.endpoint.method], (ctx) =>
       readingApart(() => call(ctx, route, deps, callers)),
@@ -33,10 +33,10 @@ export function serve(router: Router, routes: readonly Route[], deps: Omit<Deps,
 async function call(
   ctx: Context,
   { endpoint, handle, transaction }: Route,
-  fixed: Omit<Deps, 'clock'>,
-  { sessionOf, writtenFor, needsCodes }: Callers,
+  fixed: Fixed,
+  { sessionOf, writtenFor, inSight, needsCodes }: Callers,
 ) {
-  const deps: Deps = { ...fixed, clock: await currentClock(fixed.config) }
+  const deps: Deps = await depsNow(fixed)
   const opened = await sessionOf(ctx, deps)
   const caller = (endpoint.behalf && (await writtenFor(ctx, opened?.account))) || opened?.account
   const actor: Actor = caller ?? { kind: 'nobody' }
@@ -44,6 +44,7 @@ async function call(
   if (opened) requireFactors(endpoint, opened, needsCodes(deps, opened.account))
   if (endpoint.method !== 'GET') requireOurPage(ctx, deps)
   const input = await inputOf(ctx, deps, endpoint)
+  if (caller?.vacancies && !(await inSight(caller, endpoint, input))) throw notFound()
   if (opened) requirePassword(endpoint, opened, input.body)
   let token = readCookie(ctx, deps, 'session')
   const session = {
@@ -113,7 +114,7 @@ function giveFile(ctx: Context, { fileName, mediaType, body, size, inline }: Fil
 function requireRole(endpoint: Endpoint, actor: Actor) {
   if (endpoint.access === 'anyone' || endpoint.access === 'bearer-of-link') return
   if (actor.kind !== 'account') throw signInFirst()
-  if (!mayCall(endpoint, actor.roles)) throw notAllowed()
+  if (!mayCall(endpoint, actor)) throw notAllowed()
 }
 
 async function inputOf(ctx: Context, deps: Pick<Deps, 'config'>, endpoint: Endpoint) {

@@ -81,7 +81,7 @@ test('two copies at the same daily tasks remind once, and what fails for one kee
     await desk.done('raiseEnquiry', { params: { id: degreeId }, body: { applicationId: id } })
     if (candidate === broken) await Claim.update({ removedAt: new Date() }, { where: { id: degreeId } })
   }
-  const ahead = { ...house.deps, clock: clockAhead(days, house.fixed.config.timeZone) }
+  const ahead = { ...house.deps, clock: clockAhead(days, house.deps.organisation.timeZone) }
   const ended = await Promise.allSettled([runDaily(ahead), runDaily(ahead)])
   expect(ended.map(({ status }) => status)).toEqual(['rejected', 'rejected'])
   expect(String((ended[0] as PromiseRejectedResult).reason)).toContain('1 of what was due today')
@@ -99,7 +99,7 @@ test('standings are computed a stretch at a time, and a day that is over ends by
   const { id } = await applied(house, candidate, ['Stella', 'ApplicationSummary'])
   const slackOf = async () => (await ApplicationSummary.findByPk(id, { rejectOnEmpty: true })).slack
   const before = await slackOf()
-  const ahead = { ...house.deps, clock: clockAhead(20 * 86_400_000, house.fixed.config.timeZone) }
+  const ahead = { ...house.deps, clock: clockAhead(20 * 86_400_000, house.deps.organisation.timeZone) }
   await refreshForDay(ahead, { day: house.day(0) })
   expect(await slackOf()).toBe(before)
   await refreshForDay(ahead, { day: house.day(20), after: id })
@@ -112,7 +112,7 @@ test('who has been quiet for a week is reminded once, and not of what is closed'
   const candidate = await house.candidate('Quiet Week')
   await candidate.done('beginApplication', { params: { slug: 'rescue-lead' } })
   const runDailyIn = (days: number) =>
-    runDaily({ ...house.deps, clock: clockAhead(days * 86_400_000, house.fixed.config.timeZone) })
+    runDaily({ ...house.deps, clock: clockAhead(days * 86_400_000, house.deps.organisation.timeZone) })
   await runDailyIn(8)
   expect((await house.mailTo(candidate.mail, 'Still to send')).text).toContain('have not been back for a week')
   await runDailyIn(12)

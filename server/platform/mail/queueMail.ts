@@ -1,4 +1,5 @@
 import { v7 as uuid } from 'uuid'
+import { textIn } from '#core/organisation/organisation'
 import type english from '#core/words/catalogue/mail.en'
 import { type NamesIn, type SpokenLanguage, say } from '#core/words/say'
 import { type StoredValue, sayStored } from '#core/words/stored'
@@ -50,7 +51,7 @@ export async function queueWritten(
     toName: to.name,
     toMail: to.mail,
     subject,
-    text: `${hello}\n\n${text}\n\n${deps.config.operator}\n${deps.config.contact}\n`,
+    text: `${hello}\n\n${text}\n\n${footerOf(deps, to.language ?? 'en')}\n`,
     attachments: attachments ?? [],
     applicationId: about?.id ?? null,
     candidateId: about?.candidateId ?? null,
@@ -58,6 +59,12 @@ export async function queueWritten(
     createdAt: deps.clock.now(),
   })
   await queueJob('mail', { messageId: message.id })
+}
+
+/** What stands under a mail: who writes and where they are reached, and what the organisation has added. */
+function footerOf({ organisation }: Deps, language: string): string {
+  const { name, contact, footer, languages } = organisation
+  return [name, contact, textIn(footer, language, languages).replace(/^/, '\n')].join('\n').trimEnd()
 }
 
 type TextEnvelope = Omit<Envelope, 'to' | 'attachments'> & { to: { name: string; phone: string } }

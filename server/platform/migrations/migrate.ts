@@ -15,6 +15,7 @@ import { up as names } from './009-names'
 import { up as words } from './010-words'
 import { up as channels } from './011-channels'
 import { up as onceADay } from './012-once-a-day'
+import { up as organisationAndPeople } from './013-organisation-and-people'
 import { chainExisting } from './chainExisting'
 
 export type Migration = {
@@ -44,6 +45,7 @@ const migrations: Migration[] = [
   { name: '010-words', statements: words },
   { name: '011-channels', statements: channels },
   { name: '012-once-a-day', statements: onceADay },
+  { name: '013-organisation-and-people', statements: organisationAndPeople },
 ]
 
 /**

@@ -6,10 +6,11 @@ import {
   Model,
   type Sequelize,
 } from 'sequelize'
-import type { Role } from '#contract/roles'
+import { type RightsTable, type Role, rightsOf } from '#core/rights/rights'
 import type { Language } from '#core/words/say'
 import {
   define,
+  flag,
   id,
   json,
   longText,
@@ -19,6 +20,7 @@ import {
   textOrNull,
   uuid,
   uuidOrNull,
+  whole,
 } from '../../platform/database/columns'
 import type { Account as Actor } from '../../platform/deps'
 
@@ -37,6 +39,17 @@ export class Account extends Model<InferAttributes<Account>, InferCreationAttrib
   declare otpOnSince: CreationOptional<Date | null>
   /** The time step of the last code that was used; none is taken twice. */
   declare otpStep: CreationOptional<number | null>
+  /** Somebody who works here: when they were asked to come, and since when they may not sign in any more. */
+  declare invitedAt: CreationOptional<Date | null>
+  declare suspendedAt: CreationOptional<Date | null>
+  declare signedInAt: CreationOptional<Date | null>
+  /** They see the vacancies of their teams, and no others. */
+  declare teamsOnly: CreationOptional<boolean>
+  /** Days they are away, both included, and who stands in for them. */
+  declare awayFrom: CreationOptional<string | null>
+  declare awayThrough: CreationOptional<string | null>
+  declare standInId: CreationOptional<string | null>
+  declare version: CreationOptional<number>
 }
 
 export class RecoveryCode extends Model<InferAttributes<RecoveryCode>, InferCreationAttributes<RecoveryCode>> {
@@ -48,7 +61,7 @@ export class RecoveryCode extends Model<InferAttributes<RecoveryCode>, InferCrea
 export class AccountLink extends Model<InferAttributes<AccountLink>, InferCreationAttributes<AccountLink>> {
   declare tokenHash: string
   declare accountId: string
-  declare purpose: 'confirm' | 'reset' | 'leave mail' | 'take mail' | 'take over'
+  declare purpose: 'confirm' | 'reset' | 'leave mail' | 'take mail' | 'take over' | 'invite'
   declare next: string | null
   declare newMail: CreationOptional<string | null>
   /** What was asked for with a link to confirm: nobody else's wish counts when it is opened. */
@@ -103,6 +116,14 @@ export function defineAccounts(sequelize: Sequelize) {
     otpSecret: textOrNull,
     otpOnSince: momentOrNull,
     otpStep: { type: DataTypes.BIGINT, allowNull: true },
+    invitedAt: momentOrNull,
+    suspendedAt: momentOrNull,
+    signedInAt: momentOrNull,
+    teamsOnly: { ...flag, defaultValue: false },
+    awayFrom: { type: DataTypes.DATEONLY, allowNull: true },
+    awayThrough: { type: DataTypes.DATEONLY, allowNull: true },
+    standInId: uuidOrNull,
+    version: { ...whole, defaultValue: 0 },
   })
   define(RecoveryCode, sequelize, 'recovery_codes', {
     accountId: { type: DataTypes.UUID, primaryKey: true },
@@ -129,6 +150,10 @@ export function defineAccounts(sequelize: Sequelize) {
     confirmedAt: moment,
     expiresAt: moment,
   })
+  define(Team, sequelize, 'teams', { id, name: text, version: whole })
+  const key = { type: DataTypes.UUID, primaryKey: true }
+  define(TeamMember, sequelize, 'team_members', { teamId: key, accountId: key })
+  define(TeamVacancy, sequelize, 'team_vacancies', { teamId: key, vacancyId: key })
   define(Candidate, sequelize, 'candidates', {
     id,
     accountId: uuid,
@@ -143,16 +168,40 @@ export function defineAccounts(sequelize: Sequelize) {
   })
 }
 
-/** An account as somebody who acts. */
-export const actorOf = ({
-  id,
-  name,
-  mail,
-  roles,
-}: Pick<Account, 'id' | 'name' | 'mail'> & Pick<Actor, 'roles'>): Actor => ({
+type Acting = Pick<Account, 'id' | 'name' | 'mail'> & Pick<Actor, 'roles'>
+
+/**
+ * An account as somebody who acts.
+ *
+ * @param more.table the table of rights; the usual one where none is given
+ * @param more.vacancies the only vacancies whose files they see
+ */
+export const actorOf = (
+  { id, name, mail, roles }: Acting,
+  { table, vacancies }: { table?: Partial<RightsTable>; vacancies?: readonly string[] } = {},
+): Actor => ({
   kind: 'account',
   id,
   name,
   mail,
   roles,
+  rights: rightsOf(roles, table, { teamsOnly: vacancies !== undefined }),
+  ...(vacancies ? { vacancies } : {}),
 })
+
+/** People who work together, and the vacancies they work on. */
+export class Team extends Model<InferAttributes<Team>, InferCreationAttributes<Team>> {
+  declare id: string
+  declare name: string
+  declare version: number
+}
+
+export class TeamMember extends Model<InferAttributes<TeamMember>, InferCreationAttributes<TeamMember>> {
+  declare teamId: string
+  declare accountId: string
+}
+
+export class TeamVacancy extends Model<InferAttributes<TeamVacancy>, InferCreationAttributes<TeamVacancy>> {
+  declare teamId: string
+  declare vacancyId: string
+}

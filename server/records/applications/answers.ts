@@ -1,8 +1,8 @@
-import type { Role } from '#contract/roles'
 import type { Facts } from '#core/conditions/condition'
 import { type AnswerValue, isAsked, isBlank, isEmpty } from '#core/form/answer'
 import { becauseKey, type Form, type Question, questionKeyOf, type Section } from '#core/form/form'
 import { type HiddenKind, hiddenKindOfQuestion, readNameless, sees } from '#core/privacy/hidden'
+import type { Right, Role } from '#core/rights/rights'
 import { answerWords } from '#core/words/form'
 import { rolesWords } from '#core/words/roles'
 import { say } from '#core/words/say'
@@ -34,6 +34,7 @@ export const readableForm = (form: Form, covering: Covering): Form =>
 /** Which answers are covered for a reader: what their roles do not need and what is not shown to them at the moment. */
 export type Covering = {
   roles: readonly Role[]
+  rights: readonly Right[]
   shown: ReadonlySet<string>
   /** The vacancy hides names in this stage, and with them whatever somebody could be known by. */
   hidesName?: boolean
@@ -51,10 +52,10 @@ export const withoutExplanations = (answers: Application['answers']): Applicatio
   )
 
 const coveredAs = (section: Section, question: Question, covering: Covering): HiddenKind | undefined => {
-  const { roles, shown } = covering
+  const { rights, shown } = covering
   if (readsNameless(covering) && !readNameless(section, question)) return 'name'
   const kind = hiddenKindOfQuestion(section, question)
-  return kind && !sees(roles, kind) && !shown.has(kind) ? kind : undefined
+  return kind && !sees(rights, kind) && !shown.has(kind) ? kind : undefined
 }
 
 /** The answers as the desk reads them: those that are asked as things stand, and that the reader's roles may see. */

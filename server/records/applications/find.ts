@@ -11,6 +11,10 @@ import { Application, Snapshot } from './model'
 export const awaitsPapers = (application: Application): boolean =>
   isActive(application) || (isDraft(application) && Boolean(application.onBehalf))
 
+/** Whether a reference has been given to anybody. */
+export const anyReferenceGiven = async (): Promise<boolean> =>
+  (await Application.findOne({ where: { reference: { [Op.ne]: null } } as never, attributes: ['id'] })) !== null
+
 export const applicationById = (id: string): Promise<Application> => Application.findByPk(id, { rejectOnEmpty: true })
 
 /** Applications by their identifiers, in the order of their references. */

@@ -9,8 +9,6 @@ import { Application, type OnBehalf } from './model'
 
 /** Applications that the desk writes for people who wrote on paper or rang: whose they are, and who may write in them. */
 
-const mayWriteFor = ['coordinator', 'administrator']
-
 /** Who wrote an application down for its candidate, until it is sent. */
 export async function behalfOf({ onBehalf, candidateId, stage }: Application) {
   if (!onBehalf || isSent({ stage })) return null
@@ -27,7 +25,7 @@ export const confirmedNow = ({ onBehalf }: Application, now: Date): { onBehalf?:
  * no account of their own. Undefined where there is none, or the caller may not.
  */
 export async function personWrittenFor(writer: Actor | undefined, applicationId: string): Promise<Actor | undefined> {
-  if (!writer?.roles.some((role) => mayWriteFor.includes(role))) return undefined
+  if (!writer?.rights.includes('people.write-for')) return undefined
   const application = await Application.findByPk(applicationId)
   if (!application?.onBehalf || isSent(application)) return undefined
   const account = await accountOfCandidate(application.candidateId)

@@ -1,5 +1,6 @@
 import { imageSize } from 'image-size'
 import { PDFDocument } from 'pdf-lib'
+import { col, fn } from 'sequelize'
 import { v7 as uuid } from 'uuid'
 import { isOwnName } from '#core/comparison/names'
 import { writeMomentAt } from '#core/dates/zoned'
@@ -11,7 +12,7 @@ import { sheetPdf } from '../../platform/pdf/sheetPdf'
 import { keepBytes } from '../documents/bytes'
 import { problems } from '../problems'
 import { Permission } from './model'
-import { permissionText, permissionVersion } from './text'
+import { permissionText } from './text'
 
 /** The permission that holds; one that was withdrawn does not. */
 export const permissionOf = (applicationId: string): Promise<Permission | null> =>
@@ -30,6 +31,19 @@ export async function withdrawPermission({ clock }: Deps, applicationId: string)
 export const permissionsOf = (applicationId: string[]): Promise<Permission[]> =>
   rowsOf(Permission, { applicationId, withdrawnAt: null }, ['signedAt'])
 
+/** How many permissions were signed under each text, by the name of its version. */
+export async function signaturesByText(): Promise<Map<string, number>> {
+  const rows = (await Permission.findAll({
+    attributes: [
+      [fn('SUBSTRING_INDEX', col('textVersion'), ' ', 1), 'name'],
+      [fn('COUNT', col('id')), 'signed'],
+    ],
+    group: ['name'],
+    raw: true,
+  })) as unknown as { name: string; signed: number | string }[]
+  return new Map(rows.map(({ name, signed }) => [name, Number(signed)]))
+}
+
 /** A signature: one's full name as it was typed, or as it was drawn (PNG). */
 export type Signature = { fullName: string; drawing?: string }
 
@@ -44,17 +58,18 @@ export async function signPermission(
   const fullName = drawing ? person.name : typed
   if (!drawing && (typed.length < 3 || !isOwnName(person.name, typed)))
     throw invalidField('/body/fullName', say('problem.typeYourFullNameAs', { name: person.name }))
+  const { text, version } = await permissionText(deps)
   const signedAt = deps.clock.now()
   const pdf = await sheetPdf(
     {
       title: say('permission.permissionToCheckStatements'),
-      paragraphs: permissionText(deps.config.operator).split('\n\n'),
+      paragraphs: text.split('\n\n'),
       facts: [
-        [say('permission.givenTo'), deps.config.operator],
+        [say('permission.givenTo'), deps.organisation.name],
         [say('permission.application'), person.reference],
         [drawing ? say('permission.signedByDrawing') : say('permission.signedByTyping'), fullName],
-        [say('permission.signedAt'), writeMomentAt(signedAt, deps.config.timeZone)],
-        [say('permission.text'), permissionVersion()],
+        [say('permission.signedAt'), writeMomentAt(signedAt, deps.organisation.timeZone)],
+        [say('permission.text'), version],
       ],
       ...(drawing ? { picture: await pictureIn(drawing) } : {}),
     },
@@ -64,7 +79,7 @@ export async function signPermission(
     id: uuid(),
     applicationId,
     fullName,
-    textVersion: permissionVersion(),
+    textVersion: version,
     drawn: drawing !== undefined,
     sha256: await keepBytes(pdf, 'application/pdf', signedAt),
     signedAt,

@@ -34,7 +34,7 @@ export async function tryRules(
       gate: outcome.gate,
       state: outcome.state,
       why: outcomeWords(outcome, nameOf),
-      ball: outcome.steps[0] ? ballWords(outcome.steps[0], ['coordinator']) : '',
+      ball: outcome.steps[0] ? ballWords(outcome.steps[0], []) : '',
       deciding: outcome.reason.code === 'condition-undecided' ? outcome.reason.deciding.map(nameOf) : [],
     })),
   }

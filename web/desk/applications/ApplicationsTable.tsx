@@ -32,7 +32,7 @@ const filters = [
 /** What came in as a table: narrowed, ordered and with the columns that the address says; all of it by keyboard. */
 export function ApplicationsTable() {
   const navigate = useNavigate()
-  const { isKeeper: mayAct } = useSession()
+  const { may } = useSession()
   const [params, setParams] = useSearchParams()
   const filter = Object.fromEntries(
     filters.flatMap((name) => (params.get(name) ? [[name, params.get(name)]] : [])),
@@ -84,8 +84,8 @@ export function ApplicationsTable() {
     ArrowUp: () => step(-1),
     ' ': current && (() => current.toggleSelected()),
     Enter: current && (() => navigate(`/desk/applications/${current.id}`)),
-    b: mayAct && chosen.length > 0 ? () => setWriting('message') : undefined,
-    t: mayAct && chosen.length > 0 ? () => setWriting('turn down') : undefined,
+    b: may('sendMessages') && chosen.length > 0 ? () => setWriting('message') : undefined,
+    t: may('turnDown') && chosen.length > 0 ? () => setWriting('turn down') : undefined,
     '/': () => document.querySelector<HTMLElement>('input[type=search]')?.focus(),
   })
   return (
@@ -178,15 +178,15 @@ export function ApplicationsTable() {
         {chosen.length > 0 ? (
           <>
             <span>{say('table.countTicked', { count: chosen.length })}</span>
-            {mayAct && (
-              <>
-                <Button letter="B" onClick={() => setWriting('message')}>
-                  {say('table.writeToThem')}
-                </Button>
-                <Button letter="T" kind="grave" onClick={() => setWriting('turn down')}>
-                  {say('table.turnDown')}
-                </Button>
-              </>
+            {may('sendMessages') && (
+              <Button letter="B" onClick={() => setWriting('message')}>
+                {say('table.writeToThem')}
+              </Button>
+            )}
+            {may('turnDown') && (
+              <Button letter="T" kind="grave" onClick={() => setWriting('turn down')}>
+                {say('table.turnDown')}
+              </Button>
             )}
             <Button kind="quiet" onClick={() => setTicked({})}>
               {say('table.untickAll')}

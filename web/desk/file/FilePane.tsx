@@ -44,13 +44,14 @@ export function FilePane({ id, queue, chosen }: { id: string; queue: Queue; chos
     choose(next.key)
     document.querySelector<HTMLElement>(`[data-claim="${next.key}"]`)?.focus()
   }
-  const { isKeeper, roles, may } = useSession()
-  const mayCorrect = isKeeper && file !== undefined && isActive(file)
-  const mayTakeUp = isKeeper && file !== undefined && mayGo('take up again, sent', file)
+  const { roles, may } = useSession()
+  const mayCorrect = may('reopenPart') && file !== undefined && isActive(file)
+  const mayTakeUp = may('takeUpAgain') && file !== undefined && mayGo('take up again, sent', file)
   // Whoever may pass the gate, or waive something that keeps it shut.
   const mayMove =
     file?.nextGate != null &&
-    (may('passGate') || file.requirements.some(({ waivableBy }) => roles.some((role) => waivableBy.includes(role))))
+    (may('passGate') ||
+      (may('waive') && file.requirements.some(({ waivableBy }) => roles.some((role) => waivableBy.includes(role)))))
   useKeys({
     ArrowDown: () => step(1),
     ArrowUp: () => step(-1),

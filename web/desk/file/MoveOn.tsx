@@ -16,6 +16,7 @@ import { Mark } from '../../ui/Mark'
 import { faultAt, ProblemNote } from '../../ui/ProblemNote'
 import { writeMoney } from '../../ui/write'
 import { useAct } from '../../useAct'
+import { useCurrency } from '../../useCurrency'
 import { useSession } from '../../useSession'
 import { useToast } from '../useToast'
 import { UnansweredOffer } from './UnansweredOffer'
@@ -67,14 +68,14 @@ export function MoveOn({ file, open, onClose }: { file: File; open: boolean; onC
 }
 
 function Requirement({ file, outcome }: { file: File; outcome: File['outcomes'][number] }) {
-  const { roles } = useSession()
+  const { roles, may: mayDo } = useSession()
   const [waiving, setWaiving] = useState(false)
   const [reason, setReason] = useState('')
   const { act, busy, problem } = useAct('waive')
   const toast = useToast()
   const requirement = file.requirements.find(({ key }) => key === outcome.requirement)
   const open = outcome.state === 'unmet' || outcome.state === 'undecided'
-  const may = open && requirement?.waivableBy.some((role) => roles.some((own) => own === role))
+  const may = open && mayDo('waive') && requirement?.waivableBy.some((role) => roles.some((own) => own === role))
   const waive = async () => {
     const done = await act({ params: { id: file.id }, body: { requirement: outcome.requirement, reason } })
     if (!done) return
@@ -136,10 +137,11 @@ function Requirement({ file, outcome }: { file: File; outcome: File['outcomes'][
 type PassProps = { file: File; gate: 'shortlist' | 'offer' | 'start'; shut: boolean; onDone: () => void }
 
 function Pass({ file, gate, shut, onDone }: PassProps) {
-  const { roles, may } = useSession()
+  const currency = useCurrency()
+  const { holds, may } = useSession()
   const { act, busy, problem } = useAct('passGate')
   const toast = useToast()
-  const mayOffer = roles.includes('hiring manager') || roles.includes('administrator')
+  const mayOffer = holds('offers.make')
   const { data: vacancy } = api.endpoints.readVacancy.useQuery(
     { params: { slug: file.vacancy.slug } },
     { skip: gate !== 'offer' || !mayOffer },
@@ -166,13 +168,16 @@ function Pass({ file, gate, shut, onDone }: PassProps) {
       {gate === 'offer' && (
         <div className="grid gap-3 sm:grid-cols-2">
           <TextField
-            label={say('file.payEurosAYear')}
+            label={say('file.payAYear', { currency })}
             inputMode="numeric"
             value={pay}
             onChange={(event) => setPay(event.target.value)}
             help={
               vacancy
-                ? say('file.theBandIsTo', { payFrom: writeMoney(vacancy.payFrom), payTo: writeMoney(vacancy.payTo) })
+                ? say('file.theBandIsTo', {
+                    payFrom: writeMoney(vacancy.payFrom, currency),
+                    payTo: writeMoney(vacancy.payTo, currency),
+                  })
                 : ''
             }
             error={faultAt(problem, 'salary')}

@@ -10,6 +10,7 @@ import { LongField } from '../../ui/Field'
 import { faultAt, ProblemNote } from '../../ui/ProblemNote'
 import { writeMoney } from '../../ui/write'
 import { useAct } from '../../useAct'
+import { useCurrency } from '../../useCurrency'
 import { useSession } from '../../useSession'
 import { useToast } from '../useToast'
 
@@ -17,6 +18,7 @@ const daysMore = 7
 
 /** An offer that nobody has answered yet, in time or not: more time can be given, or it is taken back. */
 export function UnansweredOffer({ file, onDone }: { file: File; onDone: () => void }) {
+  const currency = useCurrency()
   const { may } = useSession()
   const [doing, setDoing] = useState<'extend' | 'withdraw'>()
   const { offer } = file
@@ -25,7 +27,7 @@ export function UnansweredOffer({ file, onDone }: { file: File; onDone: () => vo
   return (
     <section className="mb-4 rounded-sheet border border-line bg-sheet-2 p-3" aria-label={say('file.theOffer')}>
       <p className={expired ? 'text-contradicted' : ''}>
-        {say('file.aYearFrom', { salary: writeMoney(offer.salary), startsOn: writeWhen(offer.startsOn) })}{' '}
+        {say('file.aYearFrom', { salary: writeMoney(offer.salary, currency), startsOn: writeWhen(offer.startsOn) })}{' '}
         <strong>
           {expired
             ? say('file.itWasToBeAnswered', { answerBy: writeWhen(offer.answerBy) })

@@ -6,7 +6,15 @@ import { type Call, showPage } from '../../../test/page'
 import { QueueDesk } from './QueueDesk'
 
 const line = (candidate: string, over: Partial<QueueLine> = {}): QueueLine => ({
-  ...{ id: uuid(), candidate, vacancy: 'Rope-access inspector', slack: 9, why: 'Look at the document', marks: [] },
+  ...{
+    id: uuid(),
+    candidate,
+    vacancy: 'Rope-access inspector',
+    slack: 9,
+    why: 'Look at the document',
+    marks: [],
+    owner: null,
+  },
   ...over,
 })
 const [ada, bela, cem] = [line('Ada Kern', { slack: -2 }), line('Bela Moser', { slack: 3 }), line('Cem Ulmer')]

@@ -8,6 +8,7 @@ import { faultAt, ProblemNote } from '../../ui/ProblemNote'
 import { RichTextField } from '../../ui/RichTextField'
 import { useAct } from '../../useAct'
 import { useAgain } from '../../useAgain'
+import { useCurrency } from '../../useCurrency'
 
 const pauseMs = 700
 const zones = Intl.supportedValuesOf('timeZone').map((zone) => ({ value: zone, label: zone.replace(/_/g, ' ') }))
@@ -23,6 +24,7 @@ const codesIn = (text: string) => [
 
 /** What is said of the post. Each change is saved after a pause. */
 export function PostPart({ vacancy, mayEdit }: { vacancy: DeskVacancy; mayEdit: boolean }) {
+  const currency = useCurrency()
   const [typed, setTyped] = useState<Partial<VacancyFields>>({})
   const { act, problem, busy } = useAct('saveVacancy')
   const latest = useRef({ typed, version: vacancy.version })
@@ -89,8 +91,8 @@ export function PostPart({ vacancy, mayEdit }: { vacancy: DeskVacancy; mayEdit: 
             error={faultAt(problem, 'duties')}
           />
         </div>
-        <TextField label={say('composer.payFromEurosAYear')} {...money('payFrom')} />
-        <TextField label={say('composer.payToEurosAYear')} {...money('payTo')} />
+        <TextField label={say('composer.payFromAYear', { currency })} {...money('payFrom')} />
+        <TextField label={say('composer.payToAYear', { currency })} {...money('payTo')} />
         <TextField label={say('composer.contract')} {...text('contract')} />
         <TextField label={say('composer.hours')} {...text('hours')} />
         <MomentField key={`opens ${fields.timeZone}`} label={say('composer.opens')} {...moment('opensAt')} />

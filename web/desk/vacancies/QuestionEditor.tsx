@@ -1,9 +1,10 @@
-import { roles } from '#contract/roles'
 import type { KnownFact } from '#core/conditions/vocabulary'
 import { videoLimits } from '#core/documents/limits'
 import { type Blank, blanks, type Question, questionKinds } from '#core/form/form'
 import { mayBeNameless } from '#core/privacy/hidden'
+import { staffRoles } from '#core/rights/rights'
 import { blankWords, kindWords, questionSentence } from '#core/words/form'
+import { roleWords } from '#core/words/roles'
 import { say } from '#core/words/say'
 import { CheckList, LongField, SelectField, TextField } from '../../ui/Field'
 import { ConditionEditor } from './ConditionEditor'
@@ -19,7 +20,6 @@ type Props = {
 const withOptions = new Set<Question['kind']>(['one of', 'several of', 'ranked choice'])
 const withLimit = new Set<Question['kind']>(['text', 'long text'])
 const withRange = new Set<Question['kind']>(['number', 'money'])
-const desk = roles.filter((role) => role !== 'candidate')
 const unset = (text: string) => (text.trim() === '' ? undefined : text)
 const numeral = (text: string) => (text.trim() === '' ? undefined : Number(text))
 
@@ -134,7 +134,7 @@ export function QuestionEditor({ question, known, onChange }: Props) {
       <CheckList
         label={say('composer.whoMayReadTheAnswer')}
         help={say('composer.nobodyChosenMeansEverybodyAt')}
-        options={desk.map((value) => ({ value, label: say(`names.role.${value}`) }))}
+        options={staffRoles.map((value) => ({ value, label: roleWords(value) }))}
         value={question.seenBy ?? []}
         onChange={(next) => set({ seenBy: next.length > 0 ? next : undefined })}
       />

@@ -1,8 +1,9 @@
-import { roles } from '#contract/roles'
 import type { KnownFact } from '#core/conditions/vocabulary'
 import { canLast, gatesFor, isProven, rungsFor, withinReach } from '#core/requirements/reach'
 import type { Gate, Requirement } from '#core/requirements/requirement'
+import { staffRoles } from '#core/rights/rights'
 import type { Rules } from '#core/rules/rules'
+import { roleWords } from '#core/words/roles'
 import { say } from '#core/words/say'
 import { Button } from '../../ui/Button'
 import { CheckList, LongField, SelectField, TextField } from '../../ui/Field'
@@ -29,8 +30,6 @@ const rungWords = {
   evidenced: say('composer.shownByADocumentSomebody'),
   confirmed: say('composer.confirmedByWhoeverIssuedIt'),
 } as const
-
-const desk = roles.filter((role) => role !== 'candidate')
 
 /** One requirement, composed by choosing: what, by when, how well proven, under which condition, what does instead. */
 export function RequirementEditor({ requirement, rules, known, checks, onChange }: Props) {
@@ -151,7 +150,7 @@ export function RequirementEditor({ requirement, rules, known, checks, onChange 
       <CheckList
         label={say('composer.whoMayWaiveIt')}
         help={say('composer.nobodyChosenMeansNobodyMay')}
-        options={desk.map((value) => ({ value, label: say(`names.role.${value}`) }))}
+        options={staffRoles.map((value) => ({ value, label: roleWords(value) }))}
         value={requirement.waivableBy}
         onChange={(waivableBy) => set({ waivableBy })}
       />

@@ -48,7 +48,7 @@ export function SectionEditor({ section, known, onChange }: Props) {
 
 function Shared({ section, onChange }: Pick<Props, 'section' | 'onChange'>) {
   const { data: library = [] } = api.endpoints.sharedSections.useQuery({})
-  const { isKeeper: mayEdit } = useSession()
+  const mayEdit = useSession().holds('vacancies.set-up')
   const { act, busy, problem } = useAct('saveSharedSection')
   const toast = useToast()
   const key = section.shared?.key ?? section.key

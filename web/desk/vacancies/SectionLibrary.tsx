@@ -13,7 +13,7 @@ import { useToast } from '../useToast'
 export function SectionLibrary() {
   const { data, error, refetch } = api.endpoints.sharedSections.useQuery({}, { refetchOnMountOrArgChange: true })
   const { act, busy, problem } = useAct('spreadSharedSection')
-  const { isKeeper: mayEdit } = useSession()
+  const mayEdit = useSession().holds('vacancies.set-up')
   const toast = useToast()
   if (!data) return <Waiting error={error} onRetry={refetch} />
   const spread = async (key: string, title: string, vacancies: string[]) => {

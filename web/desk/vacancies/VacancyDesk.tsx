@@ -34,7 +34,7 @@ const parts = [
 /** A vacancy being set up: what is said of it, what it asks, and what a change would do. */
 export function VacancyDesk() {
   const { id = '', part } = useParams()
-  const { isKeeper: mayEdit } = useSession()
+  const mayEdit = useSession().holds('vacancies.set-up')
   const {
     data: vacancy,
     error,
@@ -48,8 +48,8 @@ export function VacancyDesk() {
 type PartsProps = { vacancy: DeskVacancy; part: (typeof parts)[number]['key']; mayEdit: boolean }
 
 function Parts({ vacancy, part, mayEdit }: PartsProps) {
-  const { roles } = useSession()
-  const shown = parts.filter(({ key }) => key !== 'equality' || roles.includes('administrator'))
+  const { may } = useSession()
+  const shown = parts.filter(({ key }) => key !== 'equality' || may('equalityCounts'))
   useTitle(vacancy.title)
   const editing = useRules(vacancy.id, vacancy.draft, mayEdit)
   return (

@@ -15,10 +15,11 @@ import { Overview, Table } from '../overviews/Overview'
 
 export function VacancyList() {
   const { data, error, refetch } = api.endpoints.deskVacancies.useQuery({})
-  const { roles, isKeeper: mayEdit } = useSession()
+  const { may } = useSession()
+  const mayEdit = may('createVacancy')
   const [making, setMaking] = useState(false)
   if (!data) return <Waiting error={error} onRetry={refetch} />
-  const mayRead = mayEdit || roles.includes('hiring manager')
+  const mayRead = may('readDeskVacancy')
   return (
     <Overview
       title={say('composer.vacancies')}

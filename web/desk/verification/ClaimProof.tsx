@@ -52,9 +52,9 @@ function ReadProof({ file, claim, proof, lookAtOnce }: ReadProps) {
   const toLook = claim.documents.find(({ state }) => state === 'to look at')
   const shown = toLook ?? claim.documents.find(({ state }) => state === 'seen') ?? claim.documents.at(-1)
   const settled = claim.rung === 'confirmed' || claim.rung === 'waived'
-  const { roles, may } = useSession()
-  const { acts, main } = actsFor(claim, proof, { roles, may })
-  const readable = mayLook(roles)
+  const { rights, may } = useSession()
+  const { acts, main } = actsFor(claim, proof, { rights, may })
+  const readable = mayLook(rights)
   const [looking, setLooking] = useState(lookAtOnce ? shown?.id : undefined)
   const confirm = async () => {
     const done = await confirming.act({

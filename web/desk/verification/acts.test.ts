@@ -1,10 +1,11 @@
 import { type Contract, contract } from '#contract/index'
 import { mayCall, type Role } from '#contract/roles'
+import { rightsOf } from '#core/rights/rights'
 import { type Act, actsFor } from './acts'
 
 const reader = (...roles: Role[]) => ({
-  roles,
-  may: (name: keyof Contract) => mayCall(contract[name], roles),
+  rights: rightsOf(roles),
+  may: (name: keyof Contract) => mayCall(contract[name], { roles, rights: rightsOf(roles) }),
 })
 const enquiry = (state: string) => ({ state, channel: 'link' })
 

@@ -1,12 +1,11 @@
-import { documentReaders } from '#contract/claims'
 import type { FileClaim } from '#contract/desk'
 import type { Contract } from '#contract/index'
-import type { Role } from '#contract/roles'
 import type { Proof } from '#contract/verification'
+import type { Right } from '#core/rights/rights'
 
 export type Act = 'look' | 'confirm' | 'note' | 'register' | 'ask' | 'again' | 'contradict' | 'unconfirmable'
 
-type Reader = { roles: readonly Role[]; may: (name: keyof Contract) => boolean }
+type Reader = { rights: readonly Right[]; may: (name: keyof Contract) => boolean }
 
 const actOf = { confirmed: 'confirm', 'confirmed with a note': 'note', contradicted: 'contradict' } as const
 
@@ -18,7 +17,7 @@ const actOf = { confirmed: 'confirm', 'confirmed with a note': 'note', contradic
 export function actsFor(
   claim: Pick<FileClaim, 'rung' | 'details' | 'documents'>,
   proof: Proof,
-  { roles, may }: Reader,
+  { rights, may }: Reader,
 ): { acts: Act[]; main: Act | undefined } {
   const settled = claim.rung === 'confirmed' || claim.rung === 'waived'
   const open = proof.enquiries.some(({ state, channel }) => state === 'open' && channel === 'link')
@@ -30,7 +29,7 @@ export function actsFor(
   const asks = may('raiseEnquiry') && !open
   const issued = !['paper', 'identity', 'residence'].includes(claim.details.kind)
   const allowed: Record<Act, boolean> = {
-    look: mayLook(roles) && claim.documents.some(({ state }) => state === 'to look at'),
+    look: mayLook(rights) && claim.documents.some(({ state }) => state === 'to look at'),
     confirm: decides && answered && proof.comparison.outcome === 'agrees',
     note: decides && answered && proof.comparison.outcome !== 'agrees',
     register: asks && proof.register && (standsAgainst || (!settled && !answered)),
@@ -50,4 +49,4 @@ export function actsFor(
 }
 
 /** Whether somebody may open the documents of a file. */
-export const mayLook = (roles: readonly Role[]) => documentReaders.some((role) => roles.includes(role))
+export const mayLook = (rights: readonly Right[]) => rights.includes('documents.read')

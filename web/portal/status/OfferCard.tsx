@@ -7,9 +7,11 @@ import { Dialog } from '../../ui/Dialog'
 import { ProblemNote } from '../../ui/ProblemNote'
 import { writeMoney } from '../../ui/write'
 import { useAct } from '../../useAct'
+import { useCurrency } from '../../useCurrency'
 
 /** The offer, and its answer. Declining is confirmed with what follows from it. */
 export function OfferCard({ id, title, offer }: { id: string; title: string; offer: NonNullable<Status['offer']> }) {
+  const currency = useCurrency()
   const { act, busy, problem } = useAct('answerOffer')
   const [declining, setDeclining] = useState(false)
   const answer = (given: 'accepted' | 'declined') => act({ params: { id }, body: { answer: given } })
@@ -19,7 +21,7 @@ export function OfferCard({ id, title, offer }: { id: string; title: string; off
         <dt className="text-ink-2">{say('status.post')}</dt>
         <dd className="font-semibold">{title}</dd>
         <dt className="text-ink-2">{say('status.pay')}</dt>
-        <dd className="font-semibold">{say('status.aYear', { salary: writeMoney(offer.salary) })}</dd>
+        <dd className="font-semibold">{say('status.aYear', { salary: writeMoney(offer.salary, currency) })}</dd>
         <dt className="text-ink-2">{say('status.firstDay')}</dt>
         <dd className="font-semibold">{writeWhen(offer.startsOn)}</dd>
         <dt className="text-ink-2">{say('status.answerBy')}</dt>

@@ -1,0 +1,24 @@
+import type english from './organisation.en'
+import type { Translated } from './translated'
+
+export default {
+  'organisation.field.name': 'Name',
+  'organisation.field.street': 'Straße',
+  'organisation.field.postcode': 'Postleitzahl',
+  'organisation.field.town': 'Ort',
+  'organisation.field.country': 'Land',
+  'organisation.field.region': 'Region',
+  'organisation.field.contact': 'Adresse für Fragen',
+  'organisation.field.phone': 'Telefon',
+  'organisation.field.timeZone': 'Zeitzone',
+  'organisation.field.languages': 'Sprachen',
+  'organisation.field.currency': 'Währung',
+  'organisation.field.accent': 'Farbe',
+  'organisation.field.referencePrefix': 'Anfang der Zeichen',
+  'organisation.field.closedDays': 'geschlossene Tage',
+  'organisation.field.families': 'Arten der Arbeit',
+  'organisation.field.places': 'Orte',
+  'organisation.field.welcome': 'Überschrift der Liste',
+  'organisation.field.footer': 'Fuß der Mails',
+  'organisation.field.keeping': 'Aufbewahrungsfristen',
+} satisfies Translated<typeof english>

@@ -1,0 +1,37 @@
+import type { StaffRole } from '#core/rights/rights'
+import { recordEvent } from '../platform/audit/record'
+import { changeWhere } from '../platform/database/compareAndSet'
+import type { Account as Actor, Deps } from '../platform/deps'
+import { Account } from '../records/accounts/model'
+import { actingColleague } from '../records/accounts/staff'
+import { readLink, takeLink, voidLinks } from './links'
+import { hashOfNewPassword, wordsOfHouse } from './password'
+import { problems } from './problems'
+import { openSession } from './session'
+
+/** Who is invited by a link. */
+export async function readInvitation(deps: Deps, token: string) {
+  const link = await readLink(deps, token, ['invite'])
+  const { name, mail, roles } = await Account.findByPk(link.accountId, { rejectOnEmpty: true })
+  return { name, mail, roles: roles as StaffRole[], organisation: deps.organisation.name }
+}
+
+/** Takes an invitation: the password is chosen, the address is known to be theirs, and they are signed in. */
+export async function acceptInvitation(
+  deps: Deps,
+  { token, password }: { token: string; password: string },
+): Promise<{ session: string; actor: Actor }> {
+  const link = await readLink(deps, token, ['invite'])
+  const account = await Account.findByPk(link.accountId, { rejectOnEmpty: true })
+  const passwordHash = await hashOfNewPassword(password, [account.name, account.mail, ...wordsOfHouse(deps)])
+  await takeLink(deps, token, ['invite'])
+  const now = deps.clock.now()
+  // One who was suspended meanwhile does not come in by a link of before.
+  if (account.suspendedAt || !(await changeWhere(account, { confirmedAt: null }, { confirmedAt: now, passwordHash })))
+    throw problems.linkUsed()
+  await voidLinks(account.id)
+  await account.update({ signedInAt: new Date() })
+  const actor = await actingColleague(account)
+  await recordEvent(deps, actor, { code: 'colleague-came', about: account.mail })
+  return { session: await openSession(account.id), actor }
+}
