@@ -11,6 +11,7 @@ export const pages = [
   '/sign-up',
   '/confirm/:token',
   '/take-over/:token',
+  '/join/:token',
   '/me',
   '/apply/:id/:section?',
   '/applications/:id',
@@ -36,5 +37,8 @@ export const pages = [
   '/desk/mail-in',
   '/desk/outbox',
   '/desk/trail',
+  '/desk/organisation',
+  '/desk/colleagues',
+  '/desk/rights',
   '/desk/:queue/:id?/:chosen?',
 ] as const

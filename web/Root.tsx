@@ -16,6 +16,7 @@ const titles: Record<(typeof pages)[number], () => string> = {
   '/sign-up': () => say('ui.makeAnAccount'),
   '/confirm/:token': () => say('ui.confirmYourAddress'),
   '/take-over/:token': () => say('ui.yourApplication'),
+  '/join/:token': () => say('ui.comeIn'),
   '/me': () => say('ui.myApplications'),
   '/apply/:id/:section?': () => say('ui.yourApplication'),
   '/applications/:id': () => say('ui.whereYourApplicationStands'),
@@ -41,6 +42,9 @@ const titles: Record<(typeof pages)[number], () => string> = {
   '/desk/mail-in': () => say('overviews.mailIn'),
   '/desk/outbox': () => say('desk.mailsNotTaken'),
   '/desk/trail': () => say('desk.auditTrail'),
+  '/desk/organisation': () => say('desk.organisation'),
+  '/desk/colleagues': () => say('desk.peopleHere'),
+  '/desk/rights': () => say('desk.rights'),
   '/desk/:queue/:id?/:chosen?': () => say('desk.title.desk'),
 }
 

@@ -91,6 +91,10 @@ export const router = createBrowserRouter([
             lazy: page(() => import('./portal/TakeOver').then(({ TakeOver }) => TakeOver), 'asking', 'portal'),
           },
           {
+            path: '/join/:token',
+            lazy: page(() => import('./portal/account/Join').then(({ Join }) => Join), 'asking', 'portal'),
+          },
+          {
             path: '/me',
             lazy: page(
               () => import('./portal/MyApplications').then(({ MyApplications }) => MyApplications),
@@ -243,6 +247,33 @@ export const router = createBrowserRouter([
           {
             path: 'trail',
             lazy: page(() => import('./desk/overviews/Trail').then(({ Trail }) => Trail), 'asking', 'desk'),
+          },
+          {
+            path: 'organisation',
+            lazy: page(
+              () => import('./desk/administration/OrganisationPage').then(({ OrganisationPage }) => OrganisationPage),
+              'asking',
+              'desk',
+              'administration',
+            ),
+          },
+          {
+            path: 'colleagues',
+            lazy: page(
+              () => import('./desk/administration/Colleagues').then(({ Colleagues }) => Colleagues),
+              'asking',
+              'desk',
+              'administration',
+            ),
+          },
+          {
+            path: 'rights',
+            lazy: page(
+              () => import('./desk/administration/Rights').then(({ Rights }) => Rights),
+              'asking',
+              'desk',
+              'administration',
+            ),
           },
           {
             path: ':queue/:id?/:chosen?',

@@ -43,6 +43,14 @@ const groups: readonly { name: string; places: readonly Place[] }[] = [
       { path: 'trail', name: say('desk.auditTrail'), needs: 'readTrail' },
     ],
   },
+  {
+    name: say('desk.administration'),
+    places: [
+      { path: 'organisation', name: say('desk.organisation'), needs: 'readOrganisation' },
+      { path: 'colleagues', name: say('desk.peopleHere'), needs: 'listColleagues' },
+      { path: 'rights', name: say('desk.rights'), needs: 'readRights' },
+    ],
+  },
 ]
 
 /** The desk’s one layout: masthead, rail, and the place chosen. */

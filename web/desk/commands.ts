@@ -71,6 +71,14 @@ export const deskCommands: readonly DeskCommand[] = [
     file: true,
     needs: 'exportList',
   },
+  {
+    name: say('desk.organisation'),
+    words: say('desk.organisationWords'),
+    to: '/desk/organisation',
+    needs: 'readOrganisation',
+  },
+  { name: say('desk.peopleHere'), words: say('desk.peopleHereWords'), to: '/desk/colleagues', needs: 'listColleagues' },
+  { name: say('desk.rights'), words: say('desk.rightsWords'), to: '/desk/rights', needs: 'readRights' },
   { name: say('desk.yourAccount'), words: say('desk.passwordCodesSignIn'), to: '/account' },
 ]
 

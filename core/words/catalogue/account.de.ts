@@ -109,4 +109,12 @@ export default {
   'account.untilDay': 'bis {{day}}',
   'account.yourPassword': 'Ihr Passwort',
   'account.language': 'Sprache',
+  'account.invitation': 'Einladung',
+  'account.invitationOver': 'Bitten Sie die Person, die Sie eingeladen hat, um einen neuen Link.',
+  'account.welcomeTo': 'Willkommen bei {{organisation}}',
+  'account.youComeAs':
+    '{{name}}, Ihre Rolle ist {{roles}}. Wählen Sie ein Passwort, dann öffnet sich der Arbeitsplatz.',
+  'account.comeIn': 'Eintreten',
+  'account.whenYouAreAway': 'Wenn Sie abwesend sind',
+  'account.whenYouAreAwayMeans': 'An diesen Tagen sieht die Vertretung Ihre Akten unter den eigenen.',
 } satisfies Translated<typeof english>

@@ -104,4 +104,11 @@ export default {
   'account.untilDay': 'until {{day}}',
   'account.yourPassword': 'Your password',
   'account.language': 'Language',
+  'account.invitation': 'Invitation',
+  'account.invitationOver': 'Ask whoever invited you for a new link.',
+  'account.welcomeTo': 'Welcome to {{organisation}}',
+  'account.youComeAs': '{{name}}, you come as {{roles}}. Choose a password, and the desk opens.',
+  'account.comeIn': 'Come in',
+  'account.whenYouAreAway': 'When you are away',
+  'account.whenYouAreAwayMeans': 'On these days whoever stands in sees your files among their own.',
 } as const

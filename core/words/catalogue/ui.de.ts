@@ -116,4 +116,5 @@ export default {
   'ui.previousMonth': 'Voriger Monat',
   'ui.year': 'Jahr',
   'ui.calendar': 'Kalender',
+  'ui.comeIn': 'Eintreten',
 } satisfies Translated<typeof english>

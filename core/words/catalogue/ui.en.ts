@@ -111,4 +111,5 @@ export default {
   'ui.previousMonth': 'Previous month',
   'ui.year': 'Year',
   'ui.calendar': 'Calendar',
+  'ui.comeIn': 'Come in',
 } as const

@@ -19,6 +19,7 @@ import { FileRows } from './FileRows'
 import { FirstLook } from './FirstLook'
 import { HiddenParts } from './HiddenParts'
 import { MoveOn } from './MoveOn'
+import { Ownership } from './Ownership'
 import { type Row, rowsOf } from './rows'
 import { TakeUpAgain } from './TakeUpAgain'
 
@@ -96,6 +97,7 @@ export function FilePane({ id, queue, chosen }: { id: string; queue: Queue; chos
               )}
             </div>
           </div>
+          <Ownership file={file} place={current?.key ?? ''} />
           <Facts file={file} />
           <FirstLook file={file} />
           <HiddenParts applicationId={file.id} hidden={file.hidden} letter="H" />

@@ -1,12 +1,13 @@
 import { useEffect, useRef, useState } from 'react'
-import { Link, Navigate, useNavigate, useParams } from 'react-router'
-import { mostCountedInQueue, type Queue, type QueueLine, queues } from '#contract/desk'
+import { Link, Navigate, useNavigate, useParams, useSearchParams } from 'react-router'
+import { mostCountedInQueue, type Queue, type QueueLine, queues, whoseFiles } from '#contract/desk'
 import { say } from '#core/words/say'
 import { api } from '../../api'
 import { Mark } from '../../ui/Mark'
 import { useTitle } from '../../ui/useTitle'
 import { Waiting } from '../../ui/Waiting'
 import { writeSlack } from '../../ui/write'
+import { useSession } from '../../useSession'
 import { AsCsv } from '../AsCsv'
 import { FilePane } from '../file/FilePane'
 import { useKeys } from '../useKeys'
@@ -21,17 +22,20 @@ export function QueueDesk() {
 
 function Columns({ queue, id, chosen }: { queue: Queue; id?: string; chosen?: string }) {
   const navigate = useNavigate()
+  const [search, setSearch] = useSearchParams()
+  const whose = search.get('whose') === 'all' ? 'all' : 'mine'
   const [after, setAfter] = useState<string>()
   const { data, error, refetch } = api.endpoints.readQueue.useQuery(
-    { params: { queue }, query: { after } },
+    { params: { queue }, query: { after, whose } },
     { pollingInterval: 30_000, refetchOnFocus: true },
   )
-  const people = useGathered(queue, after, data?.people)
+  const kept = whose === 'all' ? '?whose=all' : ''
+  const people = useGathered(`${queue} ${whose}`, after, data?.people)
   const first = people[0]?.id
   const listed = people.findIndex((person) => person.id === id)
   const go = (step: number) => {
     const next = people[Math.min(people.length - 1, Math.max(0, listed + step))]
-    if (next) navigate(`/desk/${queue}/${next.id}`)
+    if (next) navigate(`/desk/${queue}/${next.id}${kept}`)
   }
   useKeys({
     j: () => go(1),
@@ -42,8 +46,8 @@ function Columns({ queue, id, chosen }: { queue: Queue; id?: string; chosen?: st
   useTitle(person ? `${person}, ${queueNames[queue].name}` : queueNames[queue].name)
   useEffect(() => {
     if (!id && first && window.matchMedia('(min-width: 1024px)').matches)
-      navigate(`/desk/${queue}/${first}`, { replace: true })
-  }, [id, first, navigate, queue])
+      navigate(`/desk/${queue}/${first}${kept}`, { replace: true })
+  }, [id, first, navigate, queue, kept])
   return (
     <main aria-label={queueNames[queue].name} className="grid h-full min-h-0 lg:grid-cols-[17.2rem_minmax(0,1fr)]">
       <section
@@ -53,7 +57,7 @@ function Columns({ queue, id, chosen }: { queue: Queue; id?: string; chosen?: st
         <div className="border-line border-b px-3 py-2">
           <div className="flex items-baseline justify-between gap-2 text-[0.8333rem]">
             <h1 className="flex-1 text-[1.2rem]">{queueNames[queue].name}</h1>
-            <AsCsv list="queue" filter={{ queue }} />
+            <AsCsv list="queue" filter={{ queue, whose }} />
             {queue === 'applications' && (
               <Link to="/desk/applications/table" className="font-semibold text-confirmed">
                 {say('desk.asATable')}
@@ -70,6 +74,23 @@ function Columns({ queue, id, chosen }: { queue: Queue; id?: string; chosen?: st
               </strong>
             )}
           </p>
+          <fieldset className="mt-1.5 flex gap-1 text-[0.8333rem]">
+            <legend className="sr-only">{say('desk.whoseFiles')}</legend>
+            {whoseFiles.map((one) => (
+              <button
+                key={one}
+                type="button"
+                aria-pressed={whose === one}
+                onClick={() => {
+                  setAfter(undefined)
+                  setSearch(one === 'all' ? { whose: 'all' } : {}, { replace: true })
+                }}
+                className={`rounded-sheet border px-2 py-0.5 ${whose === one ? 'border-line-strong bg-sheet font-semibold' : 'border-transparent text-ink-2 hover:bg-sheet'}`}
+              >
+                {say(`desk.whose.${one}`)}
+              </button>
+            ))}
+          </fieldset>
         </div>
         {!data && people.length === 0 ? (
           <Waiting error={error} onRetry={refetch} />
@@ -80,10 +101,14 @@ function Columns({ queue, id, chosen }: { queue: Queue; id?: string; chosen?: st
                 key={person.id}
                 person={person}
                 chosen={person.id === id}
-                onChoose={() => navigate(`/desk/${queue}/${person.id}`)}
+                onChoose={() => navigate(`/desk/${queue}/${person.id}${kept}`)}
               />
             ))}
-            {people.length === 0 && <li className="p-3 text-ink-2">{queueNames[queue].empty}</li>}
+            {people.length === 0 && (
+              <li className="p-3 text-ink-2">
+                {queueNames[queue].empty} {whose === 'mine' && say('desk.perhapsOthersHaveSome')}
+              </li>
+            )}
             {data?.next && (
               <li className="p-2">
                 <button
@@ -108,8 +133,8 @@ function Columns({ queue, id, chosen }: { queue: Queue; id?: string; chosen?: st
 }
 
 /** Pages read so far, one after the other; the queue changing begins anew. */
-function useGathered(queue: Queue, after: string | undefined, page: QueueLine[] | undefined): QueueLine[] {
-  const [pages, setPages] = useState<{ queue: Queue; byCursor: Record<string, QueueLine[]> }>({ queue, byCursor: {} })
+function useGathered(queue: string, after: string | undefined, page: QueueLine[] | undefined): QueueLine[] {
+  const [pages, setPages] = useState<{ queue: string; byCursor: Record<string, QueueLine[]> }>({ queue, byCursor: {} })
   useEffect(() => {
     if (page)
       setPages((before) => ({
@@ -153,7 +178,10 @@ function Line({ person, chosen, onChoose }: { person: QueueLine; chosen: boolean
             {writeSlack(person.slack)}
           </span>
         </span>
-        <span className="block truncate text-[0.8333rem] text-ink-2">{person.vacancy}</span>
+        <span className="flex items-baseline justify-between gap-2 text-[0.8333rem] text-ink-2">
+          <span className="truncate">{person.vacancy}</span>
+          {person.owner && <Owner owner={person.owner} />}
+        </span>
         <span className="block pb-1 text-[0.8667rem]">{person.why}</span>
       </button>
       <span className="flex gap-1 px-3 pb-2">
@@ -162,5 +190,22 @@ function Line({ person, chosen, onChoose }: { person: QueueLine; chosen: boolean
         ))}
       </span>
     </li>
+  )
+}
+
+/** Whose it is, in the letters people sign with. */
+function Owner({ owner }: { owner: NonNullable<QueueLine['owner']> }) {
+  const { account } = useSession()
+  const letters = owner.name
+    .split(/\s+/)
+    .map((part) => part[0])
+    .join('')
+    .slice(0, 3)
+  const mine = owner.id === account?.id
+  return (
+    <span className="shrink-0" title={owner.name}>
+      <span aria-hidden>{mine ? say('desk.yours') : letters}</span>
+      <span className="sr-only">{say('file.ownedBy', { name: owner.name })}</span>
+    </span>
   )
 }

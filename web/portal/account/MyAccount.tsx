@@ -11,11 +11,12 @@ import { useAct } from '../../useAct'
 import { useSession } from '../../useSession'
 import { LanguageChoice } from '../LanguageChoice'
 import { MyData } from './MyData'
+import { OwnAbsence } from './OwnAbsence'
 import { Part, PasswordAgain } from './Part'
 
 /** One's own account: password, address, one-time codes, and where it is signed in. */
 export function MyAccount() {
-  const { ready, account: signedIn, roles, codesFirst } = useSession()
+  const { ready, account: signedIn, roles, codesFirst, may } = useSession()
   const candidate = roles.includes('candidate')
   const {
     data: account,
@@ -41,6 +42,7 @@ export function MyAccount() {
       <Part title={say('account.language')}>
         <LanguageChoice />
       </Part>
+      {may('setOwnAbsence') && <OwnAbsence />}
       <Codes on={account.codesOn} left={account.recoveryCodesLeft} />
       <Password />
       <MailAddress now={account.mail} moving={account.newMail} />
