@@ -73,6 +73,8 @@ export const readDeskVacancy = endpoint({
         description: 'Titles of the skills checks there are, by key',
       }),
       deciders: Type.Array(Type.Object({ mail: Type.String(), name: Type.String() })),
+      families: Type.Array(Type.String(), { description: 'Kinds of work to choose from' }),
+      places: Type.Array(Type.String()),
       lacks: Type.Array(Type.String(), { description: 'What is still missing before it can be opened' }),
       dryRun: orNull(DryRunState),
       people: Type.Array(Type.Object({ id: Id, name: Type.String(), reference: Type.String() }), {

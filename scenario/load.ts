@@ -24,6 +24,7 @@ import { perform } from './acts'
 import { writeFile } from './claims'
 import { correspond } from './correspondence'
 import { betterContact, library } from './form'
+import { shareOut } from './house'
 import { isolationCheck } from './isolationCheck'
 import { vallorne } from './organisation'
 import { people } from './people/people'
@@ -75,7 +76,7 @@ export async function loadScenario(fixed: Fixed, registersFile: string, loadedAt
         confirmedAt: start.clock.now(),
         createdAt: start.clock.now(),
       })
-      world.desk[roles[0]] = actorOf(account)
+      world.desk[roles[0]] ??= actorOf(account)
     }
   })
   await inTransaction(fixed.sequelize, () => setUpVacancies(world))
@@ -84,6 +85,7 @@ export async function loadScenario(fixed: Fixed, registersFile: string, loadedAt
   for (const plan of people) await play(world, plan)
   await correspond(depsAt(world, 0), world.desk.coordinator!)
   // Links that confirmed an address are of no use any more; the other mails go out as they would have.
+  await shareOut(world)
   await writeSetting(demoAccounts, {
     password: demoPassword,
     accounts: staff.map(({ mail, roles }) => ({ mail, roles })),

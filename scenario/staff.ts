@@ -9,6 +9,7 @@ export const staff: readonly Colleague[] = [
   { name: 'Bastian Roth', mail: 'bastian@vallorne.example', roles: ['hiring manager'], language: 'de' },
   { name: 'Mirela Tan', mail: 'mirela@vallorne.example', roles: ['assessor'] },
   { name: 'Anselm Okoye', mail: 'anselm@vallorne.example', roles: ['administrator'] },
+  { name: 'Tomas Velde', mail: 'tomas@vallorne.example', roles: ['coordinator', 'money'] },
   { name: 'Ottilie Brandt', mail: 'ottilie@vallorne.example', roles: ['money'] },
   { name: 'Caspar Lindqvist', mail: 'caspar@vallorne.example', roles: ['auditor'] },
   { name: 'Dr. Yara Benali', mail: 'yara@vallorne.example', roles: ['medical'] },

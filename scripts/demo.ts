@@ -80,6 +80,7 @@ try {
     MAIL_IN_PORT: String(ports.mailIn),
     SCAN_FOLDER: resolve(folder, 'scans'),
     PLACES_URL: `http://127.0.0.1:${ports.standins}/places`,
+    MAIL_FROM: 'applications@vallorne.example',
     DEMO: 'yes',
     LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn',
   }

@@ -30,7 +30,9 @@ import { currentOrganisation } from './platform/clock'
 import type { Fixed } from './platform/deps'
 import { describeError } from './platform/errors/describeError'
 import { changedMeanwhile, Problem } from './platform/errors/problems'
+import { serveHealth } from './platform/http/health'
 import { inLanguageOf } from './platform/http/language'
+import type { Metrics } from './platform/http/metrics'
 import { endUnread } from './platform/http/patience'
 import { problems } from './platform/http/problems'
 import { requestIdOf, requestLog } from './platform/http/requestLog'
@@ -72,14 +74,18 @@ export const routes = [
 
 const whoLeft = new Set(['ERR_STREAM_PREMATURE_CLOSE', 'ECONNRESET', 'EPIPE'])
 
+/** How it is seen from outside: what is measured, and whether it is on its way out. */
+export type Watched = { metrics?: Metrics | undefined; isEnding: () => boolean }
+
 /** The whole application as one Koa app. */
-export function makeApp(deps: Fixed): Koa {
+export function makeApp(deps: Fixed, { metrics, isEnding }: Watched = { isEnding: () => false }): Koa {
   const { trustProxy } = deps.config
   const app = new Koa({ proxy: trustProxy > 0, maxIpsCount: trustProxy })
   // While a reply is on its way; that somebody reads it no further is no fault.
   app.on('error', (error: Error & { code?: string }) =>
     deps.log[whoLeft.has(error.code ?? '') ? 'debug' : 'error']({ error: describeError(error) }, 'a reply broke off'),
   )
+  if (metrics) app.use(metrics.watch)
   app.use(requestLog(deps.log))
   app.use(endUnread(deps))
   app.use((ctx, next) => inLanguageOf(ctx, next))
@@ -92,6 +98,7 @@ export function makeApp(deps: Fixed): Koa {
   )
   app.use(compress({ threshold: 2048, br: false, gzip: { level: 2 } }))
   const router = new Router()
+  serveHealth(router, deps, isEnding)
   serveUploads(router, deps, callers)
   serve(router, routes, deps, callers)
   router.get('/api/openapi.json', async (ctx: Context) => {

@@ -1,7 +1,9 @@
 import cluster from 'node:cluster'
-import { readConfig } from './platform/config'
+import { loadConfigFile, readConfig } from './platform/config'
 import { prepare, start } from './start'
 
+process.env.NODE_ENV ??= 'production'
+loadConfigFile()
 const config = readConfig()
 if (config.processes > 1 && cluster.isPrimary) await watchOver(config.processes)
 else {

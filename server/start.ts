@@ -1,7 +1,7 @@
 import type { Server } from 'node:http'
 import type { AddressInfo } from 'node:net'
 import { type Logger, pino } from 'pino'
-import { makeApp } from './app'
+import { makeApp, type Watched } from './app'
 import { receiveMail } from './incoming/mail/receiveMail'
 import { defineModels } from './models'
 import { subscribe } from './platform/changes'
@@ -10,6 +10,7 @@ import type { Config } from './platform/config'
 import { connect } from './platform/database/connection'
 import type { Fixed } from './platform/deps'
 import { describeError } from './platform/errors/describeError'
+import { makeMetrics, serveMetrics } from './platform/http/metrics'
 import { longestRequestMs } from './platform/http/patience'
 import { stopThreads } from './platform/jobs/threads'
 import { migrate } from './platform/migrations/migrate'
@@ -46,23 +47,39 @@ export async function prepare(config: Config, log: Logger = pino({ level: config
 
 /** Serves the application and works through its jobs until stopped. */
 export async function start(fixed: Fixed): Promise<{ port: number; stop: () => Promise<void> }> {
-  const server = await listen(fixed)
+  const { config } = fixed
+  let ending = false
+  const metrics = config.metricsPort > 0 ? makeMetrics(fixed) : undefined
+  const server = await listen(fixed, { metrics, isEnding: () => ending })
   const worker = startWorking(fixed)
-  const mails = fixed.config.mailInPort > 0 ? await takeMails(fixed) : undefined
+  const mails = config.mailInPort > 0 ? await takeMails(fixed) : undefined
+  const measured = metrics && (await serveMetrics(metrics, config.metricsPort, config.host))
   const port = (server.address() as AddressInfo).port
   fixed.log.info({ port }, 'Probatum is up')
   return {
     port,
     stop: async () => {
+      ending = true
+      const patienceMs = config.endPatienceSeconds * 1000
       await mails?.close()
-      server.closeAllConnections()
-      await new Promise((done) => server.close(done))
-      await worker.stop()
+      await Promise.all([finishRequests(server, patienceMs), worker.stop(patienceMs)])
+      measured?.close()
       await stopThreads()
       fixed.mailer.close()
       await fixed.sequelize.close()
     },
   }
+}
+
+/** Takes no new connections, and lets whatever is under way be answered; what takes longer than that is cut off. */
+async function finishRequests(server: Server, patienceMs: number) {
+  const closed = new Promise((done) => server.close(done))
+  // A connection that is kept for another request would hold up the end for as long as it may be kept.
+  const idle = setInterval(() => server.closeIdleConnections(), 50)
+  const over = setTimeout(() => server.closeAllConnections(), patienceMs)
+  await closed
+  clearInterval(idle)
+  clearTimeout(over)
 }
 
 /** Takes the mail that comes in. Of several copies on one machine the first has the port. */
@@ -83,9 +100,9 @@ async function takeMails(fixed: Fixed) {
 
 const idleConnectionMs = 75_000
 
-const listen = (fixed: Fixed): Promise<Server> =>
+const listen = (fixed: Fixed, watched: Watched): Promise<Server> =>
   new Promise((done, fail) => {
-    const server = makeApp(fixed).listen(fixed.config.port, fixed.config.host)
+    const server = makeApp(fixed, watched).listen(fixed.config.port, fixed.config.host)
     server.requestTimeout = longestRequestMs
     // Longer than proxies keep a connection they mean to use again, so that none is closed under a request.
     server.keepAliveTimeout = idleConnectionMs

@@ -11,7 +11,7 @@ import { inTransaction } from './platform/database/connection'
 import type { Deps, Fixed } from './platform/deps'
 import { describeError } from './platform/errors/describeError'
 import type { JobKind, Jobs } from './platform/jobs/jobs'
-import { holding, leaseOf } from './platform/jobs/lease'
+import { giveBackLeases, holding, leaseOf } from './platform/jobs/lease'
 import { onQueued } from './platform/jobs/queue'
 import { queueDaily } from './platform/jobs/queueDaily'
 import { refreshForDay } from './readiness/refreshForDay'
@@ -66,9 +66,16 @@ function inOne<P>(work: (deps: Deps, payload: P) => Promise<void>) {
  * Works through the queue until stopped. Several copies may do so at once: a job is leased by one of them, and given
  * free again if that one dies. A job that fails is tried again, later each time.
  */
-export function startWorking(fixed: Fixed): { stop: () => Promise<void> } {
+export function startWorking(fixed: Fixed): { stop: (patienceMs: number) => Promise<void> } {
   const running = lanes.map((lane) => workLane(fixed, lane))
-  return { stop: async () => void (await Promise.all(running.map(({ stop }) => stop()))) }
+  return {
+    // A job that takes longer than we wait is given free for another copy, which begins it anew.
+    stop: async (patienceMs) => {
+      const done = Promise.all(running.map(({ stop }) => stop())).then(() => true)
+      const over = new Promise<false>((fail) => setTimeout(() => fail(false), patienceMs).unref())
+      if (!(await Promise.race([done, over]))) await giveBackLeases(fixed)
+    },
+  }
 }
 
 function workLane(fixed: Fixed, lane: Lane): { stop: () => Promise<void> } {

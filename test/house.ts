@@ -90,6 +90,7 @@ export async function openHouse(name: string) {
     secondFactorRoles: [],
     scanFolder: join(folder, 'scans'),
     publicUrl: 'http://house.test',
+    mailFrom: 'applications@vallorne.example',
   }
   writeFileSync(join(folder, 'index.html'), '<!doctype html><head></head>')
   // A reply that is not what its contract says goes out all the same; here it is found.
@@ -196,7 +197,7 @@ export async function openHouse(name: string) {
 
 export type House = Awaited<ReturnType<typeof openHouse>>
 
-export const tokenIn = (text: string, place: 'confirm' | 'reply' | 'take-over') =>
+export const tokenIn = (text: string, place: 'confirm' | 'reply' | 'take-over' | 'join') =>
   new RegExp(`/${place}/([\\w-]+)`).exec(text)![1]!
 
 /** What is read once it is there; for what a job does meanwhile. */

@@ -37,6 +37,7 @@ export const events = {
   // Who works here, and whose house it is
   'colleague-invited': nothing,
   'colleague-came': nothing,
+  'administrator-made': nothing,
   'colleague-changed': nothing,
   'colleague-suspended': nothing,
   'colleague-restored': nothing,

@@ -1,4 +1,5 @@
 import { Temporal } from 'temporal-polyfill'
+import type { KeepingPeriods } from '../organisation/organisation'
 
 /** What retention knows of an application: its stage as one of three, and the days that count. */
 export type KeptApplication = {
@@ -16,34 +17,37 @@ export type Keeping = {
 }
 
 /**
- * How long what is kept, in days or years. The reasons are the usual ones of the trade: a claim for equal treatment can be
- * brought for half a year after an application has ended; who was let near passengers and ropes must be shown for seven.
- */
-export const retention = { notSentDays: 180, endedDays: 183, clearedYears: 7, trailYears: 7 } as const
-
-/**
  * What is kept of a file, by which rule and until when.
  *
  * @param applications those of the person, in any order
  * @param today for the skeleton of the audit trail, which stays without its words
+ * @param periods how long the organisation keeps what
  */
-export function keepingsOf(applications: readonly KeptApplication[], today: Temporal.PlainDate): Keeping[] {
+export function keepingsOf(
+  applications: readonly KeptApplication[],
+  today: Temporal.PlainDate,
+  periods: KeepingPeriods,
+): Keeping[] {
   const kept = applications.map(({ title, state, day }): Keeping => {
     const from = Temporal.PlainDate.from(day)
     if (state === 'not sent')
-      return { code: 'not-sent', title, until: from.add({ days: retention.notSentDays }).toString() }
+      return { code: 'not-sent', title, until: from.add({ days: periods.notSentDays }).toString() }
     if (state === 'under way') return { code: 'under-way', title, until: null }
-    if (state === 'ended') return { code: 'ended', title, until: from.add({ days: retention.endedDays }).toString() }
-    return { code: 'cleared', title, until: from.add({ years: retention.clearedYears }).toString() }
+    if (state === 'ended') return { code: 'ended', title, until: from.add({ days: periods.endedDays }).toString() }
+    return { code: 'cleared', title, until: from.add({ years: periods.clearedYears }).toString() }
   })
-  return [...kept, { code: 'trail', title: '', until: today.add({ years: retention.trailYears }).toString() }]
+  return [...kept, { code: 'trail', title: '', until: today.add({ years: periods.trailYears }).toString() }]
 }
 
 /**
  * What has to stay although the person wants to be erased: what has ended within its term. What was never sent goes at
  * once; what is under way is withdrawn, and ends today.
  */
-export const boundBy = (applications: readonly KeptApplication[], today: Temporal.PlainDate): Keeping[] =>
+export const boundBy = (
+  applications: readonly KeptApplication[],
+  today: Temporal.PlainDate,
+  periods: KeepingPeriods,
+): Keeping[] =>
   keepingsOf(
     applications.flatMap((application) =>
       application.state === 'not sent'
@@ -55,12 +59,13 @@ export const boundBy = (applications: readonly KeptApplication[], today: Tempora
           ],
     ),
     today,
+    periods,
   ).filter(({ code, until }) => code === 'trail' || (until !== null && until >= today.toString()))
 
 /** The first day on which nothing of a file has to be kept any more; `null` while something is under way. */
-export function erasableOn(applications: readonly KeptApplication[]): string | null {
+export function erasableOn(applications: readonly KeptApplication[], periods: KeepingPeriods): string | null {
   const epoch = Temporal.PlainDate.from('1970-01-01')
-  const ends = keepingsOf(applications, epoch).flatMap(({ code, until }) => (code === 'trail' ? [] : [until]))
+  const ends = keepingsOf(applications, epoch, periods).flatMap(({ code, until }) => (code === 'trail' ? [] : [until]))
   if (ends.some((until) => until === null)) return null
   const last = (ends as string[]).sort().at(-1)
   return last ? Temporal.PlainDate.from(last).add({ days: 1 }).toString() : null

@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { faultsOfCondition } from '../conditions/faults'
 import { knownFacts } from '../conditions/vocabulary'
 import type { MarkFault } from '../grades/grades'
+import { usualKeeping } from '../organisation/organisation'
 import type { Keeping } from '../privacy/retention'
 import type { Ask, OutcomeReason, Requirement } from '../requirements/requirement'
 import type { RulesFault } from '../rules/faults'
@@ -156,7 +157,7 @@ describe.each(languages)('in %s', (language) => {
 
   test('what is kept says what it is and by which rule', () => {
     for (const code of ['not-sent', 'under-way', 'ended', 'cleared', 'trail'] as const) {
-      const { what, rule } = keepingWords({ code, title: 'Rope access', until: null } satisfies Keeping)
+      const { what, rule } = keepingWords({ code, title: 'Rope access', until: null } satisfies Keeping, usualKeeping)
       expectWhole(rule)
       expectWhole(what, code === 'trail' ? /\S$/ : /Rope access/)
     }

@@ -226,10 +226,10 @@ export async function restoreColleague(deps: Deps, actor: Actor, id: string, { v
 /** Takes back an invitation nobody has followed. */
 export async function removeInvitation(deps: Deps, actor: Actor, id: string) {
   const account = await colleagueById(id)
-  const removed = await Account.destroy({ where: { id, confirmedAt: null } })
-  if (removed === 0) throw problems.cameAlready()
   await voidLinks(id)
   await TeamMember.destroy({ where: { accountId: id } })
+  const removed = await Account.destroy({ where: { id, confirmedAt: null } })
+  if (removed === 0) throw problems.cameAlready()
   await recordEvent(deps, actor, {
     code: 'invitation-removed',
     values: { colleague: account.name },

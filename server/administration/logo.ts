@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto'
 import sharp from 'sharp'
 import { say } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
-import { writeSetting } from '../platform/database/settings'
+import { dropSetting, writeSetting } from '../platform/database/settings'
 import type { Account as Actor, Deps } from '../platform/deps'
 import { invalidField, notFound } from '../platform/errors/problems'
 import type { FileToKeep } from '../platform/http/serve'
@@ -42,7 +42,7 @@ async function drawn(bytes: Buffer): Promise<KeptLogo> {
 }
 
 export async function removeLogo(deps: Deps, actor: Actor) {
-  await writeSetting('logo', null)
+  await dropSetting('logo')
   await recordEvent(deps, actor, { code: 'logo-changed', words: 'logo-changed.removed' })
   return { done: true as const }
 }

@@ -138,7 +138,10 @@ export async function readFile(deps: Deps, actor: Account, id: string): Promise<
     words: Object.fromEntries(
       outcomes.map((outcome) => [
         outcome.requirement,
-        { why: outcomeWords(outcome, nameOf), ball: outcome.steps[0] ? ballWords(outcome.steps[0], actor.rights) : '' },
+        {
+          why: whyFor(outcome, nameOf, actor.rights),
+          ball: outcome.steps[0] ? ballWords(outcome.steps[0], actor.rights) : '',
+        },
       ]),
     ),
     historyYears: history?.years ?? 5,
@@ -190,6 +193,12 @@ export async function readProof(deps: Deps, actor: Account, id: string, claimId:
   const claim = file.claims.find(({ id: own }) => own === claimId)
   if (!claim) throw notFound()
   return proofView(proofOf(claim, file), claim, reader)
+}
+
+/** What somebody owes is told to those who see money; others only that it is not there. */
+function whyFor(outcome: Outcome, nameOf: (key: string) => string, rights: readonly Right[]): string {
+  if (outcome.reason.code === 'fee-open' && !rights.includes('money.see')) return say('reason.notPaid')
+  return outcomeWords(outcome, nameOf)
 }
 
 /** The question about a claim that its source has not answered. */

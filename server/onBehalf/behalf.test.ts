@@ -106,7 +106,7 @@ describe('the desk writes for somebody', () => {
   })
 
   const endpoints = Object.entries(contract as unknown as Record<string, Endpoint>).filter(
-    ([, { access }]) => Array.isArray(access) && access.length === 1 && access[0] === 'candidate',
+    ([, { access }]) => access === 'candidate',
   )
   const nowhere = '018f0000-0000-7000-8000-000000000000'
 

@@ -1,3 +1,4 @@
+import { existsSync } from 'node:fs'
 import { join } from 'node:path'
 import { type StaffRole, staffRoles } from '#core/rights/rights'
 
@@ -42,6 +43,20 @@ export type Config = {
   logLevel: string
   /** Copies of the application that answer on the same port; one for each core of the machine is a good number. */
   processes: number
+  /** The port of `/metrics`; 0 where it is not served. */
+  metricsPort: number
+  /** Seconds that requests under way and jobs in hand are given when it is asked to end. */
+  endPatienceSeconds: number
+}
+
+/** Where settings are kept that setting up has written; what is in the environment comes first. */
+export const configFile = (env: NodeJS.ProcessEnv = process.env) => env.CONFIG_FILE ?? 'probatum.env'
+
+/** Reads the file of settings into the environment, where there is one. */
+export function loadConfigFile() {
+  const file = configFile()
+  if (existsSync(file)) process.loadEnvFile(file)
+  else if (process.env.CONFIG_FILE) throw new Error(`There is no file ${file}, which CONFIG_FILE names.`)
 }
 
 export function readConfig(env: NodeJS.ProcessEnv = process.env): Config {
@@ -72,6 +87,8 @@ export function readConfig(env: NodeJS.ProcessEnv = process.env): Config {
     webFolder: env.WEB_FOLDER ?? 'dist/web',
     logLevel: env.LOG_LEVEL ?? 'info',
     processes: numberOf('PROCESSES', env.PROCESSES ?? '1'),
+    metricsPort: numberOf('METRICS_PORT', env.METRICS_PORT ?? '0'),
+    endPatienceSeconds: numberOf('END_PATIENCE_SECONDS', env.END_PATIENCE_SECONDS ?? '25'),
   }
 }
 

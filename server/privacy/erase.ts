@@ -21,7 +21,7 @@ import { keptApplications } from './keeping'
  */
 export async function requestErasure(deps: Deps, actor: Actor, candidateId: string) {
   await withdrawAll(deps, actor, candidateId)
-  const bound = boundBy(await keptApplications(candidateId), deps.clock.today())
+  const bound = boundBy(await keptApplications(candidateId), deps.clock.today(), deps.organisation.keeping)
   const untilDays = bound.flatMap(({ code, until }) => (code === 'trail' || !until ? [] : [until]))
   await forgetAccountMails(deps, candidateId)
   await closeAccount(candidateId)
@@ -31,7 +31,7 @@ export async function requestErasure(deps: Deps, actor: Actor, candidateId: stri
     await postponeErasing(candidateId, untilDays.sort().at(-1)!)
     await recordEvent(deps, actor, { code: 'file-sealed', candidateId })
   }
-  return bound.map((keeping) => ({ ...keepingWords(keeping), until: keeping.until }))
+  return bound.map((keeping) => ({ ...keepingWords(keeping, deps.organisation.keeping), until: keeping.until }))
 }
 
 export async function eraseMe(deps: Deps, actor: Account) {

@@ -37,9 +37,9 @@ export async function readKeeping(deps: Deps, actor: Account) {
   const { id } = await candidateOf(deps, actor)
   const applications = await keptApplications(id)
   const shown = (keepings: ReturnType<typeof keepingsOf>) =>
-    keepings.map((keeping) => ({ ...keepingWords(keeping), until: keeping.until }))
+    keepings.map((keeping) => ({ ...keepingWords(keeping, deps.organisation.keeping), until: keeping.until }))
   return {
-    kept: shown(keepingsOf(applications, deps.clock.today())),
-    left: shown(boundBy(applications, deps.clock.today())),
+    kept: shown(keepingsOf(applications, deps.clock.today(), deps.organisation.keeping)),
+    left: shown(boundBy(applications, deps.clock.today(), deps.organisation.keeping)),
   }
 }

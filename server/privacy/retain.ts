@@ -1,5 +1,5 @@
 import { QueryTypes } from 'sequelize'
-import { erasableOn, retention } from '#core/privacy/retention'
+import { erasableOn } from '#core/privacy/retention'
 import { inTransaction } from '../platform/database/connection'
 import type { Deps } from '../platform/deps'
 import { describeError } from '../platform/errors/describeError'
@@ -20,7 +20,7 @@ export async function retain(deps: Deps): Promise<number> {
     for (const { id } of due)
       await inTransaction(deps.sequelize, async () => {
         const kept = await keptApplications(id)
-        const on = erasableOn(kept)
+        const on = erasableOn(kept, deps.organisation.keeping)
         if (!kept.some(({ state }) => state === 'under way') && (on === null || on <= today.toString()))
           await eraseFile(deps, { kind: 'system' }, id, 'terms')
       }).catch((error: unknown) => {
@@ -37,6 +37,7 @@ export async function retain(deps: Deps): Promise<number> {
  * was only imported, and never signed in nor applied, goes after that term too.
  */
 function mayBeDue(deps: Deps, after: string) {
+  const { keeping } = deps.organisation
   const today = deps.clock.today()
   return deps.sequelize.query<{ id: string }>(
     `SELECT c.id FROM candidates c JOIN accounts o ON o.id = c.accountId LEFT JOIN applications a ON a.candidateId = c.id
@@ -50,8 +51,8 @@ function mayBeDue(deps: Deps, after: string) {
       replacements: {
         after,
         today: today.toString(),
-        cleared: today.subtract({ years: retention.clearedYears }).toString(),
-        quiet: `${today.subtract({ days: retention.notSentDays }).toString()} 00:00:00`,
+        cleared: today.subtract({ years: keeping.clearedYears }).toString(),
+        quiet: `${today.subtract({ days: Math.min(keeping.notSentDays, keeping.endedDays) }).toString()} 00:00:00`,
       },
       type: QueryTypes.SELECT,
     },

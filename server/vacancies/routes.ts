@@ -49,7 +49,7 @@ export const vacancyRoutes = [
     }
   }),
   bind(contractOfDesk, ({ deps, actor }) => deskVacancies(deps, actor)),
-  bind(vacancySetUp.readDeskVacancy, ({ input }) => readDeskVacancy(input.params.id)),
+  bind(vacancySetUp.readDeskVacancy, ({ deps, input }) => readDeskVacancy(deps, input.params.id)),
   bind(vacancySetUp.createVacancy, ({ deps, actor, input }) => createVacancy(deps, actor, input.body)),
   bind(vacancySetUp.saveVacancy, ({ deps, actor, input }) => saveVacancy(deps, actor, input.params.id, input.body)),
   bind(vacancySetUp.setVacancyState, ({ deps, actor, input }) =>

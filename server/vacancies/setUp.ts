@@ -7,7 +7,7 @@ import { recordEvent } from '../platform/audit/record'
 import { compareAndSet } from '../platform/database/compareAndSet'
 import type { Account, Deps } from '../platform/deps'
 import { invalid, requireVersion } from '../platform/errors/problems'
-import { accountsWithRole } from '../records/accounts/staff'
+import { accountsWithRight } from '../records/accounts/staff'
 import { sentApplicationsOf, sentByRulesVersion } from '../records/applications/find'
 import { shownNames } from '../records/people/shownNames'
 import { addRulesVersion, draftOf, publishedRules, versionsOf, writeDraft } from '../records/rules/versions'
@@ -21,7 +21,7 @@ import { draftView, faultsFor } from './rules/draft'
 import { latestDryRun } from './rules/dryRun'
 
 /** A vacancy as it is set up at the desk. */
-export async function readDeskVacancy(id: string): Promise<DeskVacancy> {
+export async function readDeskVacancy(deps: Deps, id: string): Promise<DeskVacancy> {
   const vacancy = await vacancyById(id)
   const [group, draft, versions, sent, checks, deciders, dryRun] = await Promise.all([
     vacancy.groupId ? VacancyGroup.findByPk(vacancy.groupId) : null,
@@ -29,7 +29,7 @@ export async function readDeskVacancy(id: string): Promise<DeskVacancy> {
     versionsOf(id),
     sentByRulesVersion(id),
     checkTitles(),
-    accountsWithRole('hiring manager'),
+    accountsWithRight('offers.make'),
     latestDryRun(vacancy),
   ])
   return {
@@ -50,6 +50,8 @@ export async function readDeskVacancy(id: string): Promise<DeskVacancy> {
     })),
     checks,
     deciders: deciders.map(({ mail, name }) => ({ mail, name })),
+    families: deps.organisation.families,
+    places: deps.organisation.places,
     lacks: lacksOf(vacancy),
     dryRun,
     people: await peopleToTry(id),

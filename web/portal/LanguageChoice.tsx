@@ -6,8 +6,10 @@ import { useSession } from '../useSession'
 /** Each language by its own name, so that whoever needs it can read it. */
 const names: Record<SourceLanguage, string> = { en: 'English', de: 'Deutsch', fr: 'Français', it: 'Italiano' }
 
-export function LanguageChoice({ among = languages }: { among?: readonly SourceLanguage[] }) {
-  const { account } = useSession()
+/** @param among those of the organisation’s portal where nothing else is said */
+export function LanguageChoice({ among }: { among?: readonly SourceLanguage[] }) {
+  const { account, organisation, staff } = useSession()
+  const offered = among ?? (staff ? languages : (organisation?.languages ?? languages))
   const { act } = useAct('chooseLanguage')
   const choose = async (next: SourceLanguage) => {
     const own = languages.find((language) => language === next)
@@ -16,7 +18,7 @@ export function LanguageChoice({ among = languages }: { among?: readonly SourceL
   }
   return (
     <ul className="flex justify-center gap-4">
-      {among.map((language) => (
+      {offered.map((language) => (
         <li key={language}>
           {language === languageHere() ? (
             <span aria-current="true" lang={language} className="text-ink-3">

@@ -45,8 +45,10 @@ export function TextField({
   hidden,
   limit,
   inside,
+  suggestions,
   ...rest
-}: Around & InputHTMLAttributes<HTMLInputElement> & { limit?: number; inside?: ReactNode }) {
+}: Around &
+  InputHTMLAttributes<HTMLInputElement> & { limit?: number; inside?: ReactNode; suggestions?: readonly string[] }) {
   const length = typeof rest.value === 'string' ? [...rest.value].length : 0
   return (
     <Frame
@@ -60,8 +62,16 @@ export function TextField({
             aria-describedby={describedBy}
             aria-invalid={invalid}
             className={`${box(invalid)} ${inside ? 'pr-9' : ''}`}
+            {...(suggestions ? { list: `${id}-suggestions` } : {})}
             {...rest}
           />
+          {suggestions && (
+            <datalist id={`${id}-suggestions`}>
+              {suggestions.map((text) => (
+                <option key={text} value={text} />
+              ))}
+            </datalist>
+          )}
           {inside}
         </div>
       )}

@@ -212,4 +212,5 @@ export default {
   'event.file-taken': 'Hat die Akte übernommen',
   'event.file-handed-over': 'Hat die Akte an {{colleague}} übergeben',
   'event.file-left': 'Hat die Akte freigegeben',
+  'event.administrator-made': '{{colleague}} wurde an der Konsole zur Verwaltung bestimmt',
 } satisfies Translated<typeof english>

@@ -206,4 +206,5 @@ export default {
   'event.file-taken': 'Took the file',
   'event.file-handed-over': 'Handed the file over to {{colleague}}',
   'event.file-left': 'Left the file to nobody',
+  'event.administrator-made': '{{colleague}} was made an administrator at the console',
 } as const

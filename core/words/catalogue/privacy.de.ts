@@ -3,17 +3,26 @@ import type { Translated } from './translated'
 
 export default {
   'privacy.yourApplicationForNotSent': 'Ihre Bewerbung als {{title}}, nicht abgeschickt',
-  'privacy.keptFor180DaysAfter': '180 Tage nach der letzten Änderung aufbewahrt, damit Sie weitermachen können.',
   'privacy.yourApplicationFor': 'Ihre Bewerbung als {{title}}',
   'privacy.keptWhileItIsUnder': 'Aufbewahrt, solange sie läuft.',
   'privacy.yourApplicationForEnded': 'Ihre Bewerbung als {{title}}, beendet',
-  'privacy.keptFor183DaysAfter':
-    '183 Tage nach dem Ende aufbewahrt, weil bis dahin Gleichbehandlung eingeklagt werden kann.',
   'privacy.yourApplicationForClearedTo': 'Ihre Bewerbung als {{title}}, freigegeben',
-  'privacy.keptForSevenYearsBecause':
-    'Sieben Jahre aufbewahrt, weil wir zeigen können müssen, wen wir an Fahrgäste und Seile gelassen haben.',
   'privacy.thatSomethingWasDoneWhen': 'Dass etwas getan wurde, wann, und in welcher Rolle',
-  'privacy.keptForSevenYearsWithout':
-    'Sieben Jahre ohne Namen und Inhalte aufbewahrt, damit niemand die Aufzeichnung ändern kann.',
   'privacy.exportFile': 'Meine Daten, {{name}}.zip',
+  'privacy.keptAfterLastChange_one':
+    '{{count}} Tag nach der letzten Änderung aufbewahrt, damit Sie weitermachen können.',
+  'privacy.keptAfterLastChange_other':
+    '{{count}} Tage nach der letzten Änderung aufbewahrt, damit Sie weitermachen können.',
+  'privacy.keptAfterItsEnd_one':
+    '{{count}} Tag nach dem Ende aufbewahrt, weil bis dahin Gleichbehandlung eingeklagt werden kann.',
+  'privacy.keptAfterItsEnd_other':
+    '{{count}} Tage nach dem Ende aufbewahrt, weil bis dahin Gleichbehandlung eingeklagt werden kann.',
+  'privacy.keptOfWhoStarted_one':
+    '{{count}} Jahr aufbewahrt, weil wir zeigen können müssen, wen wir diese Arbeit tun ließen.',
+  'privacy.keptOfWhoStarted_other':
+    '{{count}} Jahre aufbewahrt, weil wir zeigen können müssen, wen wir diese Arbeit tun ließen.',
+  'privacy.keptWithoutNames_one':
+    '{{count}} Jahr ohne Namen und Inhalte aufbewahrt, damit niemand die Aufzeichnung ändern kann.',
+  'privacy.keptWithoutNames_other':
+    '{{count}} Jahre ohne Namen und Inhalte aufbewahrt, damit niemand die Aufzeichnung ändern kann.',
 } satisfies Translated<typeof english>

@@ -46,4 +46,5 @@ export default {
   'reason.offerExpired': 'Der Tag, bis zu dem das Angebot zu beantworten war, ist vorbei.',
   'reason.offerDeclined': 'Das Angebot wurde abgelehnt.',
   'reason.taskOpen': 'Noch nicht getan.',
+  'reason.notPaid': 'Noch nicht bezahlt.',
 } satisfies Translated<typeof english>

@@ -42,4 +42,5 @@ export default {
   'reason.offerExpired': 'The day to answer the offer by has passed.',
   'reason.offerDeclined': 'The offer was declined.',
   'reason.taskOpen': 'Not done yet.',
+  'reason.notPaid': 'Not paid yet.',
 } as const

@@ -1,6 +1,7 @@
 import { type ChildProcess, fork } from 'node:child_process'
 import { fileURLToPath } from 'node:url'
 import { type Coded, coded } from '#core/words/say'
+import { programArgv } from '../../platform/jobs/threads'
 import type { ReadPage } from './readPages'
 import { ScanFault } from './scanFault'
 
@@ -54,7 +55,7 @@ async function readOne(bytes: Buffer): Promise<ReadPage[]> {
 
 function startReader(): ChildProcess {
   const { NODE_OPTIONS: _, ...env } = process.env
-  const child = fork(program, { env, execArgv: ['--import', 'tsx'], serialization: 'advanced', stdio: 'ignore' })
+  const child = fork(program, { env, execArgv: programArgv, serialization: 'advanced', stdio: 'ignore' })
   child.on('error', () => undefined)
   child.once('exit', () => {
     if (reader === child) reader = undefined

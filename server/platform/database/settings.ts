@@ -40,6 +40,8 @@ export async function writeSetting(name: string, value: unknown) {
   await Setting.upsert({ name, value })
 }
 
+export const dropSetting = async (name: string) => void (await Setting.destroy({ where: { name } }))
+
 /** The newest version of a setting; version 0 and nothing where nobody has decided it yet. */
 export async function readVersioned<T>(name: VersionedSetting): Promise<{ version: number; value: T | undefined }> {
   const row = await SettingVersion.findOne({ where: { name }, order: [['version', 'DESC']] })

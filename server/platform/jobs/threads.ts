@@ -1,6 +1,9 @@
 import { Piscina } from 'piscina'
 
-const common = { maxThreads: 1, execArgv: ['--import', 'tsx'] }
+/** What a program of ours is started with: from its source it has to be read by tsx first, compiled it has not. */
+export const programArgv = import.meta.url.endsWith('.ts') ? ['--import', 'tsx'] : []
+
+const common = { maxThreads: 1, execArgv: programArgv }
 
 let pool: Piscina | undefined
 let guarded: Piscina | undefined

@@ -48,6 +48,9 @@ const migrations: Migration[] = [
   { name: '013-organisation-and-people', statements: organisationAndPeople },
 ]
 
+/** The last step this program knows of. */
+export const newestMigration = migrations.at(-1)!.name
+
 /**
  * Brings the database to the newest shape, and gives the names of what was done. Several copies may start at once: one of
  * them migrates, the others wait. Statements change tables and cannot be undone together, so each is written down once it

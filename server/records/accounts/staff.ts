@@ -1,5 +1,5 @@
 import type { WhereOptions } from 'sequelize'
-import { type Right, type RightsTable, type Role, rightsOf } from '#core/rights/rights'
+import { type Right, type RightsTable, rightsOf } from '#core/rights/rights'
 import { readVersioned } from '../../platform/database/settings'
 import type { Account as Actor } from '../../platform/deps'
 import { Account, actorOf, TeamMember, TeamVacancy } from './model'
@@ -17,10 +17,6 @@ export const activeColleagues = async (): Promise<Account[]> => (await colleague
 
 export const isActive = ({ confirmedAt, suspendedAt }: Pick<Account, 'confirmedAt' | 'suspendedAt'>) =>
   confirmedAt !== null && !suspendedAt
-
-/** Everybody who can sign in and has a role, by name. */
-export const accountsWithRole = async (role: Role): Promise<Account[]> =>
-  (await activeColleagues()).filter(({ roles }) => roles.includes(role))
 
 /** Everybody who can sign in and holds a right, by name. */
 export async function accountsWithRight(right: Right): Promise<Account[]> {

@@ -6,8 +6,7 @@ import type { Deps } from '../../platform/deps'
 /** A logo as it is kept: a PNG drawn by us, small enough to lie with the settings. */
 export type KeptLogo = { sha256: string; width: number; height: number; png: string }
 
-export const keptLogo = async (): Promise<KeptLogo | undefined> =>
-  (await readSetting<KeptLogo | null>('logo')) ?? undefined
+export const keptLogo = (): Promise<KeptLogo | undefined> => readSetting<KeptLogo>('logo')
 
 /** Where a logo is fetched; another logo has another address, so that none is kept for long. */
 export const shownLogo = (logo: KeptLogo | undefined) =>

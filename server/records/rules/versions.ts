@@ -71,9 +71,18 @@ export type Draft = Pick<RulesDraft, 'rules' | 'basedOn' | 'version' | 'savedBy'
 export async function draftOf(vacancyId: string, published: number): Promise<Draft> {
   const rules = await publishedRules(vacancyId, published)
   const draft = await RulesDraft.findByPk(vacancyId)
-  if (!draft) return { rules, basedOn: published, version: 0, savedBy: '', savedAt: new Date(0), changed: false }
+  // What was never published is all new, also where nobody has touched it.
+  const unpublished = published === 0
+  if (!draft) return { rules, basedOn: published, version: 0, savedBy: '', savedAt: new Date(0), changed: unpublished }
   const { basedOn, version, savedBy, savedAt } = draft
-  return { rules: draft.rules, basedOn, version, savedBy, savedAt, changed: !isDeepStrictEqual(draft.rules, rules) }
+  return {
+    rules: draft.rules,
+    basedOn,
+    version,
+    savedBy,
+    savedAt,
+    changed: unpublished || !isDeepStrictEqual(draft.rules, rules),
+  }
 }
 
 /** The vacancies whose rules are being edited beyond what is published. */

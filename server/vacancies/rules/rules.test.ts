@@ -445,11 +445,12 @@ describe('kinds of answers', () => {
       { act: 'pay', title: 'Medical examination', why: '45.00 EUR not received yet.' },
     ])
     const body = { receivedOn: house.day(0), note: 'statement 12' }
-    await desk.done('recordFee', { params: { id: application, requirement: 'fee' }, body })
+    const money = await house.staff('money')
+    await money.done('recordFee', { params: { id: application, requirement: 'fee' }, body })
     expect(await due()).toEqual([])
-    const again = await desk.call('recordFee', { params: { id: application, requirement: 'fee' }, body })
+    const again = await money.call('recordFee', { params: { id: application, requirement: 'fee' }, body })
     expect(again.status).toBe(409)
-    expect((await desk.call('recordFee', { params: { id: application, requirement: 'nothing' }, body })).status).toBe(
+    expect((await money.call('recordFee', { params: { id: application, requirement: 'nothing' }, body })).status).toBe(
       404,
     )
   })

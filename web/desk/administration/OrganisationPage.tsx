@@ -191,7 +191,7 @@ function Description({ described }: { described: Described }) {
           ))}
         </div>
       </Part>
-      <div className="sticky bottom-0 flex items-center gap-3 border-line border-t bg-sheet py-3">
+      <div className="sticky -bottom-3 flex items-center gap-3 border-line border-t bg-sheet py-3">
         <Button kind="main" type="submit" busy={busy} disabled={!changed}>
           {say('administration.saveOrganisation')}
         </Button>

@@ -81,7 +81,7 @@ function Table({ version, table, changedBy, changedAt, people }: Props) {
           </tbody>
         </table>
       </div>
-      <div className="sticky bottom-0 mt-3 grid gap-2 border-line border-t bg-sheet py-3">
+      <div className="sticky -bottom-3 mt-3 grid gap-2 border-line border-t bg-sheet py-3">
         <ProblemNote problem={problem} />
         {problem?.faults?.map(({ pointer, message }) => (
           <p key={pointer} role="alert" className="font-semibold text-contradicted">

@@ -63,7 +63,7 @@ describe('an offer', () => {
     })
     const make = await screen.findByRole<HTMLButtonElement>('button', { name: 'Make the offer' })
     expect(make.disabled).toBe(true)
-    await user.type(screen.getByLabelText('Pay, euros a year'), '62,000')
+    await user.type(screen.getByLabelText('Pay, EUR a year'), '62,000')
     expect(screen.getByLabelText<HTMLInputElement>('To be answered by').value).toBe('8 Dec 2026')
     await user.click(make)
     await waitFor(() => expect(sent[0]?.body).toEqual({ version: 5, salary: 6_200_000, answerBy: '2026-12-08' }))
@@ -81,7 +81,7 @@ describe('an offer', () => {
       readVacancy: vacancy,
       passGate: { problem: { status: 422, faults } },
     })
-    await user.type(await screen.findByLabelText('Pay, euros a year'), '990000')
+    await user.type(await screen.findByLabelText('Pay, EUR a year'), '990000')
     await user.click(screen.getByRole('button', { name: 'Make the offer' }))
     expect((await screen.findByRole('alert')).textContent).toBe('Above the band.')
   })

@@ -72,8 +72,8 @@ export function PostPart({ vacancy, mayEdit }: { vacancy: DeskVacancy; mayEdit: 
         <div className="col-span-2">
           <TextField label={say('composer.title')} {...text('title')} />
         </div>
-        <TextField label={say('composer.familyOfWork')} {...text('family')} />
-        <TextField label={say('composer.place')} {...text('place')} />
+        <TextField label={say('composer.familyOfWork')} suggestions={vacancy.families} {...text('family')} />
+        <TextField label={say('composer.place')} suggestions={vacancy.places} {...text('place')} />
         <div className="col-span-4">
           <LongField
             label={say('composer.inOneOrTwoSentences')}

@@ -51,6 +51,8 @@ const aVacancy = (over: Partial<DeskVacancy> = {}): DeskVacancy => ({
     paperLanguages: ['en', 'de'],
     rulesVersion: 2,
   },
+  families: ['Operations'],
+  places: ['Oberfeld'],
   draft: { version: 4, rules, faults: [], changed: true, savedAt: null, savedBy: null } as never,
   versions: [version(2, { note: 'One address', applications: 3 }), version(1)],
   ...{ checks: {}, deciders: [{ mail: 'bastian@vallorne.example', name: 'Bastian Huber' }], lacks: [] },

@@ -208,6 +208,7 @@ describe('a check that was not passed', () => {
 test('a fee is recorded with its day, by those whose work it is', async () => {
   const file = aFile()
   const { user, sent } = await showPage(<RecordFee file={file} requirement="fee" title="Registration fee" />, {
+    roles: ['money'],
     recordFee: { done: true },
   } as Answers)
   const day = await screen.findByLabelText<HTMLInputElement>('Received on')

@@ -3,10 +3,10 @@ import { Readable } from 'node:stream'
 import { pipeline } from 'node:stream/promises'
 import { parseArgs } from 'node:util'
 import { stringify } from 'csv-stringify'
-import { verifyTrail } from '#server/audit/verify'
-import { fingerprint, readFingerprint } from '#server/platform/audit/fingerprint'
-import { readConfig } from '#server/platform/config'
-import { prepare } from '#server/start'
+import { verifyTrail } from './audit/verify'
+import { fingerprint, readFingerprint } from './platform/audit/fingerprint'
+import { readConfig } from './platform/config'
+import { prepare } from './start'
 
 /**
  * `npm run verify-trail [-- candidate]`: follows the audit trail's chains in DATABASE_URL; ends with 1 where one is broken.

@@ -1,0 +1,45 @@
+import { changeColleague, inviteColleague, saveTeam, setAbsence } from '#server/administration/colleagues'
+import { setOwner, watchFile } from '#server/desk/ownership'
+import { inTransaction } from '#server/platform/database/connection'
+import { Account, Candidate } from '#server/records/accounts/model'
+import { Application } from '#server/records/applications/model'
+import { allVacancies } from '#server/records/vacancies/vacancies'
+import { depsAt, type World } from './world'
+
+const cableways = ['cableway-electrical-supervisor', 'cableway-mechanic', 'rope-access-inspector']
+
+/** How the desk has shared out its work: a team, whose files are whose, somebody who is away, somebody who was invited. */
+export async function shareOut(world: World) {
+  const deps = depsAt(world, -3)
+  const { coordinator: ines, administrator: anselm } = world.desk
+  const within = <T>(work: () => Promise<T>) => inTransaction(world.fixed.sequelize, work)
+  const tomas = await Account.findOne({ where: { mail: 'tomas@vallorne.example' }, rejectOnEmpty: true })
+  const teamId = '0190a3f0-7ea0-7000-8000-000000000001'
+  const vacancies = (await allVacancies()).filter(({ slug }) => cableways.includes(slug))
+  await within(() =>
+    saveTeam(deps, anselm!, teamId, { version: 0, name: 'Cableways', vacancies: vacancies.map(({ id }) => id) }),
+  )
+  await within(() => changeColleague(deps, anselm!, tomas.id, { version: tomas.version, teams: [teamId] }))
+  const ofTeam = await Application.findAll({
+    where: { vacancyId: vacancies.map(({ id }) => id), stage: ['sent', 'shortlisted', 'offered'] },
+    order: ['reference'],
+  })
+  for (const [nth, { id }] of ofTeam.entries())
+    await within(() => setOwner(deps, nth % 2 ? ines! : anselm!, id, { from: null, to: nth % 2 ? ines!.id : tomas.id }))
+  const watched = await Candidate.findOne({ where: { name: 'Kofi Brenninkmeyer' } })
+  const file = watched && (await Application.findOne({ where: { candidateId: watched.id } }))
+  if (file) await within(() => watchFile(ines!, file.id, true))
+  const { version } = await Account.findByPk(tomas.id, { rejectOnEmpty: true })
+  const day = (offset: number) => depsAt(world, offset).clock.today().toString()
+  await within(() =>
+    setAbsence(deps, anselm!, tomas.id, { version, absence: { from: day(5), through: day(12), standInId: ines!.id } }),
+  )
+  await within(() =>
+    inviteColleague(deps, anselm!, {
+      name: 'Lena Grothe',
+      mail: 'lena@vallorne.example',
+      roles: ['reviewer'],
+      language: 'de',
+    }),
+  )
+}

@@ -1,0 +1,63 @@
+import { readFileSync, rmSync } from 'node:fs'
+import { basename, dirname, resolve } from 'node:path'
+import { build as bundle, type Plugin } from 'esbuild'
+import { build as buildWeb } from 'vite'
+
+/** What is run: the application itself, and what an operator calls. */
+const programs = [
+  'server/main.ts',
+  'server/setup.ts',
+  'server/backUp.ts',
+  'server/restore.ts',
+  'server/verifyTrail.ts',
+]
+
+const { version } = JSON.parse(readFileSync('package.json', 'utf8')) as { version: string }
+
+/**
+ * Compiles the server into `dist/server`, each program a file of its own with what they share beside it; packages stay where
+ * npm puts them. What a program starts in a thread or a process is a program too, wherever it is named.
+ */
+export async function buildServer() {
+  const started = new Set<string>()
+  for (let known = -1; known !== started.size; ) {
+    known = started.size
+    rmSync('dist/server', { recursive: true, force: true })
+    await bundle({
+      entryPoints: [...programs, ...started],
+      outdir: 'dist/server',
+      entryNames: '[name]',
+      chunkNames: 'shared-[hash]',
+      bundle: true,
+      splitting: true,
+      packages: 'external',
+      platform: 'node',
+      format: 'esm',
+      target: 'node20',
+      sourcemap: true,
+      logLevel: 'warning',
+      define: { 'process.env.NODE_ENV': '"production"', 'process.env.PROBATUM_VERSION': JSON.stringify(version) },
+      plugins: [startedPrograms(started)],
+    })
+  }
+}
+
+/** Where a source names another as a program to start, the compiled one is named. */
+const startedPrograms = (started: Set<string>): Plugin => ({
+  name: 'started programs',
+  setup({ onLoad }) {
+    onLoad({ filter: /\/server\/.*\.ts$/ }, ({ path }) => {
+      const source = readFileSync(path, 'utf8')
+      const contents = source.replace(/new URL\('([./\w]+)\.ts', import\.meta\.url\)/g, (_, file: string) => {
+        started.add(resolve(dirname(path), `${file}.ts`))
+        return `new URL('./${basename(file)}.js', import.meta.url)`
+      })
+      return { contents, loader: 'ts' }
+    })
+  },
+})
+
+if (process.argv[1] === new URL(import.meta.url).pathname) {
+  await buildWeb({ logLevel: 'warn' })
+  await buildServer()
+}
