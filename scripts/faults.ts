@@ -285,7 +285,7 @@ process.exit(failures.length === 0 && killed > 0 ? 0 : 1)
 
 /** Follows every chain of the audit trail. */
 function lookAtChains(): string[] {
-  const { status, stdout } = spawnSync(process.execPath, ['--import', 'tsx', 'scripts/verifyTrail.ts'], {
+  const { status, stdout } = spawnSync(process.execPath, ['--import', 'tsx', 'server/verifyTrail.ts'], {
     env,
     encoding: 'utf8',
   })

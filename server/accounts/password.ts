@@ -1,16 +1,24 @@
 import { hash } from '@node-rs/argon2'
-import { ZxcvbnFactory } from '@zxcvbn-ts/core'
-import * as common from '@zxcvbn-ts/language-common'
-import * as english from '@zxcvbn-ts/language-en'
+import type { ZxcvbnFactory } from '@zxcvbn-ts/core'
 import { say } from '#core/words/say'
 import type { Deps } from '../platform/deps'
 import { invalidField } from '../platform/errors/problems'
 
-const judge = new ZxcvbnFactory({
-  graphs: common.adjacencyGraphs,
-  dictionary: { ...common.dictionary, ...english.dictionary },
-  translations: english.translations,
-})
+let judge: Promise<ZxcvbnFactory> | undefined
+
+/** The dictionaries are large, and needed only where a password is chosen. */
+async function makeJudge(): Promise<ZxcvbnFactory> {
+  const [{ ZxcvbnFactory: Judge }, common, english] = await Promise.all([
+    import('@zxcvbn-ts/core'),
+    import('@zxcvbn-ts/language-common'),
+    import('@zxcvbn-ts/language-en'),
+  ])
+  return new Judge({
+    graphs: common.adjacencyGraphs,
+    dictionary: { ...common.dictionary, ...english.dictionary },
+    translations: english.translations,
+  })
+}
 
 /** Words everybody here knows, which make a password easy to guess. */
 export const wordsOfHouse = ({ organisation }: Pick<Deps, 'organisation'>) => ['Probatum', organisation.name]
@@ -31,7 +39,8 @@ export async function hashOfNewPassword(
   const lower = password.toLowerCase()
   if (words.some((word) => word.length > 4 && lower.includes(word.toLowerCase())))
     throw invalidField(pointer, say('problem.thePasswordHoldsYourName'))
-  const { score, feedback } = judge.check(password.slice(0, 100), words)
+  judge ??= makeJudge()
+  const { score, feedback } = (await judge).check(password.slice(0, 100), words)
   if (score < leastScore) {
     const why = feedback.warning ? `${feedback.warning} ` : ''
     throw invalidField(pointer, say('problem.thisPasswordIsEasilyGuessed', { why }))

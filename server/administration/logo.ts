@@ -1,5 +1,4 @@
 import { createHash } from 'node:crypto'
-import sharp from 'sharp'
 import { say } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import { dropSetting, writeSetting } from '../platform/database/settings'
@@ -22,6 +21,7 @@ export async function saveLogo(deps: Deps, actor: Actor, bytes: Buffer) {
 }
 
 async function drawn(bytes: Buffer): Promise<KeptLogo> {
+  const { default: sharp } = await import('sharp')
   try {
     const picture = sharp(bytes, { limitInputPixels: mostPixels, failOn: 'error' })
     const { format } = await picture.metadata()

@@ -1,4 +1,3 @@
-import Holidays from 'date-holidays'
 import { Temporal } from 'temporal-polyfill'
 import type { Fault } from '#contract/faults'
 import { contrastOf, leastContrast, onMast } from '#core/organisation/contrast'
@@ -8,7 +7,7 @@ import { recordEvent } from '../platform/audit/record'
 import { readVersioned, writeVersioned } from '../platform/database/settings'
 import type { Account as Actor, Deps } from '../platform/deps'
 import { invalid } from '../platform/errors/problems'
-import { publicHolidays } from '../readiness/workCalendar'
+import { holidaysLibrary, publicHolidays } from '../readiness/workCalendar'
 import { anyReferenceGiven } from '../records/applications/find'
 import { keptLogo, shownLogo } from '../records/organisation/shown'
 
@@ -30,7 +29,7 @@ export async function readOrganisation({ clock, organisation }: Deps) {
 
 /** The countries whose holidays are known, with their regions (date-holidays, CC BY-SA 3.0). */
 function countriesWithRegions() {
-  const known = new Holidays()
+  const known = new (holidaysLibrary())()
   return Object.keys(known.getCountries()).map((code) => ({
     code,
     regions: Object.entries(known.getStates(code) ?? {}).map(([region, name]) => ({
@@ -87,7 +86,7 @@ function trimmed(given: Organisation): Organisation {
 function faultsOf(organisation: Organisation, given: Organisation): Fault[] {
   const { name, timeZone, currency, accent, closedDays, country, region } = organisation
   const contrast = contrastOf(accent, onMast)
-  const regions = new Holidays().getStates(country)
+  const regions = new (holidaysLibrary())().getStates(country)
   return [
     ...(name === '' ? [at('name', say('problem.giveTheOrganisationAName'))] : []),
     ...(timeZone === 'UTC' || Intl.supportedValuesOf('timeZone').includes(timeZone)

@@ -1,6 +1,10 @@
-import Holidays from 'date-holidays'
+import { createRequire } from 'node:module'
 import { bothWork, type WorkCalendar } from '#core/calendar/workingDays'
 import type { Deps } from '../platform/deps'
+
+const load = createRequire(import.meta.url)
+/** The holidays of the world are a megabyte, loaded with the first calendar. */
+export const holidaysLibrary = (): typeof import('date-holidays').default => load('date-holidays')
 
 /** Years of holidays that are looked ahead: no deadline lies further away. */
 const yearsAhead = 2
@@ -53,6 +57,7 @@ export function publicHolidays(
   language: string | undefined,
   years: readonly number[],
 ): { day: string; name: string }[] {
+  const Holidays = holidaysLibrary()
   const holidays = region ? new Holidays(country, region) : new Holidays(country)
   return years
     .flatMap((year) => holidays.getHolidays(year, language) ?? [])

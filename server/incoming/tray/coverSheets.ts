@@ -1,4 +1,4 @@
-import { type PDFDocument, rgb } from 'pdf-lib'
+import type { PDFDocument } from 'pdf-lib'
 import QRCode from 'qrcode'
 import type { PaperPart } from '#core/documents/papers'
 import { sheetCode, sheetReference } from '#core/tray/coverSheet'
@@ -9,7 +9,7 @@ import { nextNumber } from '../../platform/database/counter'
 import type { Account, Deps } from '../../platform/deps'
 import { invalidField, notFound } from '../../platform/errors/problems'
 import type { FileToKeep } from '../../platform/http/serve'
-import { draw, faceOf, newPdf, widthOf, wrapped } from '../../platform/pdf/pdfText'
+import { colour, draw, faceOf, newPdf, widthOf, wrapped } from '../../platform/pdf/pdfText'
 import { candidateWithMail } from '../../records/accounts/candidate'
 import { awaitsPapers } from '../../records/applications/find'
 import { applicationForPapers } from '../../records/applications/writtenFor'
@@ -102,9 +102,9 @@ async function drawSheet(
   })
   centred(plain, [name, reference].filter(Boolean).join(', '), 640, 14)
   const { path, modules } = squareOf(sheetCode(sheet.number))
-  page.drawSvgPath(path, { x: 297 - 100, y: 590, scale: 200 / modules, color: rgb(0, 0, 0) })
+  page.drawSvgPath(path, { x: 297 - 100, y: 590, scale: 200 / modules, color: colour(0, 0, 0) })
   centred(bold, sheet.reference, 340, 26)
-  page.drawLine({ start: { x: 90, y: 300 }, end: { x: 505, y: 300 }, thickness: 0.6, color: rgb(0.7, 0.74, 0.72) })
+  page.drawLine({ start: { x: 90, y: 300 }, end: { x: 505, y: 300 }, thickness: 0.6, color: colour(0.7, 0.74, 0.72) })
   const words = [say('paper.sheet.layOnTop'), say('paper.sheet.worksOnce')]
   let y = 274
   for (const paragraph of words)

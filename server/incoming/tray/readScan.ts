@@ -1,4 +1,3 @@
-import { degrees, PDFDocument } from 'pdf-lib'
 import { v7 as uuid } from 'uuid'
 import { dayAt } from '#core/dates/zoned'
 import { isWithdrawn } from '#core/hiring/stages'
@@ -128,6 +127,7 @@ async function judge({ organisation }: Deps, { sheet: number, doubtful }: SplitP
 
 /** The pages of a paper as one PDF, turned upright: copied where they came as PDF, put on pages where as pictures. */
 async function pdfOf({ pages: own, upright }: SplitPaper, pages: readonly ReadPage[], source: Buffer | undefined) {
+  const { degrees, PDFDocument } = await import('pdf-lib')
   const pdf = await PDFDocument.create()
   if (source) {
     const from = await PDFDocument.load(source, { updateMetadata: false })

@@ -1,21 +1,34 @@
 import { readFile } from 'node:fs/promises'
 import { createRequire } from 'node:module'
 import { dirname, join } from 'node:path'
-import fontkit from '@pdf-lib/fontkit'
-import { PDFDocument, type PDFFont, type PDFPage, rgb } from 'pdf-lib'
-import decompress from 'wawoff2/decompress.js'
+import type { PDFDocument, PDFFont, PDFPage, RGB } from 'pdf-lib'
 
 const require = createRequire(import.meta.url)
 
 /** The families that are shipped with the application. */
 export type Family = 'atkinson-hyperlegible-next' | 'newsreader'
 
+/** The libraries that make PDF files take long to load, and most copies never make one. */
+let fontkit: typeof import('@pdf-lib/fontkit')
+
+/** A colour as pdf-lib takes it, each part 0 to 1. */
+export const colour = (red: number, green: number, blue: number): RGB => ({
+  type: 'RGB' as RGB['type'],
+  red,
+  green,
+  blue,
+})
+const ink = colour(0.09, 0.13, 0.12)
+
 const unpacked = new Map<string, Promise<Uint8Array>>()
 let unpacking: Promise<unknown> = Promise.resolve()
 
 /** What the library gives lies in memory it uses again, so one font is unpacked after another, and copied. */
 function unpack(path: string): Promise<Uint8Array> {
-  const font = unpacking.then(async () => Uint8Array.from(await decompress(await readFile(path))))
+  const font = unpacking.then(async () => {
+    const { default: decompress } = await import('wawoff2/decompress.js')
+    return Uint8Array.from(await decompress(await readFile(path)))
+  })
   unpacking = font
   return font
 }
@@ -68,7 +81,9 @@ const mostWidths = 20_000
 
 /** A new document that can embed the shipped fonts. Its dates are `madeAt`, so the same content gives the same bytes. */
 export async function newPdf(title: string, madeAt: Date): Promise<PDFDocument> {
-  const document = await PDFDocument.create()
+  const { PDFDocument: Document } = await import('pdf-lib')
+  fontkit ??= (await import('@pdf-lib/fontkit')).default as typeof import('@pdf-lib/fontkit')
+  const document = await Document.create()
   document.registerFontkit({ create: readFont })
   document.setTitle(title)
   document.setCreationDate(madeAt)
@@ -112,7 +127,7 @@ export function draw(page: PDFPage, face: Face, text: string, x: number, y: numb
   let at = x
   const runs = runsOf(face, text)
   for (const [nth, { part, text: own }] of runs.entries()) {
-    page.drawText(own, { x: at, y, size, font: part.font, color: rgb(0.09, 0.13, 0.12) })
+    page.drawText(own, { x: at, y, size, font: part.font, color: ink })
     if (nth < runs.length - 1) at += widthOfRun(part, own, size)
   }
 }

@@ -1,6 +1,5 @@
 import { readFile, stat } from 'node:fs/promises'
 import { type FileTypeResult, fileTypeFromBuffer, fileTypeFromFile } from 'file-type'
-import { parseBuffer, parseFile } from 'music-metadata'
 import { documentLimits, videoLimits } from '#core/documents/limits'
 import { coded } from '#core/words/say'
 import type { Deps } from '../../platform/deps'
@@ -91,6 +90,7 @@ async function inspectVideo(
     )
   if (size > videoLimits.bytes)
     throw problems.unfitFile('file-too-large', coded('problem.video-too-large'), coded('problem.video-too-large.do'))
+  const { parseBuffer, parseFile } = await import('music-metadata')
   const reading =
     typeof file === 'string'
       ? parseFile(file, { duration: true })

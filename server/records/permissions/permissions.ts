@@ -1,5 +1,4 @@
 import { imageSize } from 'image-size'
-import { PDFDocument } from 'pdf-lib'
 import { col, fn } from 'sequelize'
 import { v7 as uuid } from 'uuid'
 import { isOwnName } from '#core/comparison/names'
@@ -95,6 +94,7 @@ async function pictureIn(drawing: string): Promise<Buffer> {
     const { type, width, height } = imageSize(bytes)
     if (type === 'png' && width <= largest.width && height <= largest.height) {
       // A picture that is not whole can still tell its size; what can be put into a PDF is whole.
+      const { PDFDocument } = await import('pdf-lib')
       await (await PDFDocument.create()).embedPng(bytes)
       return bytes
     }
