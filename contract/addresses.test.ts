@@ -4,6 +4,7 @@ import { contract } from './index'
 const verbs = [
   ...[
     'ask',
+    'check',
     'confirm',
     'decide',
     'drop',
@@ -24,6 +25,7 @@ const verbs = [
     'reply',
     'request-erasure',
     'resend',
+    'retire',
     'reset-password',
     'restore',
     'reveal',

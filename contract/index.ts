@@ -11,6 +11,7 @@ import * as duplicates from './duplicates'
 import type { Endpoint } from './endpoint'
 import * as equality from './equality'
 import * as fees from './fees'
+import * as firstSteps from './firstSteps'
 import * as identity from './identity'
 import * as imports from './imports'
 import * as incomingMails from './incomingMails'
@@ -42,6 +43,7 @@ const everything = {
   ...vacancySetUp,
   ...organisation,
   ...colleagues,
+  ...firstSteps,
   ...places,
   ...fees,
   ...claims,

@@ -37,6 +37,7 @@ export const pages = [
   '/desk/mail-in',
   '/desk/outbox',
   '/desk/trail',
+  '/desk/first-steps',
   '/desk/organisation',
   '/desk/colleagues',
   '/desk/rights',

@@ -1,4 +1,5 @@
 import { type Static, Type } from '@sinclair/typebox'
+import { startingPoints } from '#core/rules/startingPoints'
 import { DryRunState } from './dryRuns'
 import { endpoint } from './endpoint'
 import { strict } from './ruleShapes'
@@ -90,9 +91,13 @@ export type DeskVacancy = Static<typeof readDeskVacancy.reply>
 export const createVacancy = endpoint({
   method: 'POST',
   path: '/api/desk/vacancies',
-  summary: 'Set up a vacancy, from nothing or as a copy of an earlier one',
+  summary: 'Set up a vacancy, from a starting point or as a copy of an earlier one; never from nothing',
   access: 'vacancies.set-up',
-  body: Type.Object({ title: vacancyFields.title, copyOf: Type.Optional(Id) }),
+  body: Type.Object({
+    title: vacancyFields.title,
+    start: Type.Optional(oneOf(startingPoints)),
+    copyOf: Type.Optional(Id),
+  }),
   reply: Type.Object({ id: Id }),
   idempotent: true,
   invalidates: ['vacancies', 'desk'],

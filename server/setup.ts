@@ -97,13 +97,13 @@ async function inviteFirst(fixed: Awaited<ReturnType<typeof prepare>>) {
     values.administrator ??
     (await ask(
       'Mail address of the first administrator (ADMINISTRATOR_MAIL)',
-      process.env.ADMINISTRATOR_MAIL ?? awaited?.mail ?? '',
+      process.env.ADMINISTRATOR_MAIL || (awaited?.mail ?? ''),
     ))
   if (!/^\S+@\S+$/.test(mail))
     throw new Error(
       'Without an administrator nobody can come in: run this again with ADMINISTRATOR_MAIL, an address of theirs.',
     )
-  const name = await ask('Their name (ADMINISTRATOR_NAME)', process.env.ADMINISTRATOR_NAME ?? awaited?.name ?? '')
+  const name = await ask('Their name (ADMINISTRATOR_NAME)', process.env.ADMINISTRATOR_NAME || (awaited?.name ?? ''))
   const deps = await depsNow(fixed)
   const link = await inTransaction(fixed.sequelize, () => makeAdministrator(deps, { mail, name }))
   console.log(

@@ -42,6 +42,7 @@ const titles: Record<(typeof pages)[number], () => string> = {
   '/desk/mail-in': () => say('overviews.mailIn'),
   '/desk/outbox': () => say('desk.mailsNotTaken'),
   '/desk/trail': () => say('desk.auditTrail'),
+  '/desk/first-steps': () => say('desk.firstSteps'),
   '/desk/organisation': () => say('desk.organisation'),
   '/desk/colleagues': () => say('desk.peopleHere'),
   '/desk/rights': () => say('desk.rights'),

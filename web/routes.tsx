@@ -249,6 +249,15 @@ export const router = createBrowserRouter([
             lazy: page(() => import('./desk/overviews/Trail').then(({ Trail }) => Trail), 'asking', 'desk'),
           },
           {
+            path: 'first-steps',
+            lazy: page(
+              () => import('./desk/administration/FirstSteps').then(({ FirstSteps }) => FirstSteps),
+              'asking',
+              'desk',
+              'administration',
+            ),
+          },
+          {
             path: 'organisation',
             lazy: page(
               () => import('./desk/administration/OrganisationPage').then(({ OrganisationPage }) => OrganisationPage),

@@ -220,7 +220,7 @@ describe('a team', () => {
     }
     const tries = async () => ({
       file: (await member.call('readFile', { params: { id: mine.id } })).status,
-      claim: (await member.call('previewEnquiry', { params: { id: degreeId }, query: { application: mine.id } }))
+      claim: (await member.call('previewEnquiry', { params: { id: degreeId }, query: { applicationId: mine.id } }))
         .status,
       vacancy: (await member.call('readDeskVacancy', { params: { id: supervisor.id } })).status,
       table: (await member.done('readTable', { query: {} })).rows.some(({ id }) => id === mine.id),

@@ -7,5 +7,6 @@ export const problems = {
   yourself: () => conflict('yourself', coded('problem.notYourself')),
   knownAddress: () => conflict('known-address', coded('problem.worksHereAlready')),
   candidatesAddress: () => conflict('candidates-address', coded('problem.addressOfACandidate')),
+  anotherTestMail: () => conflict('another-test-mail', coded('problem.anotherTestMail')),
   cameAlready: () => conflict('came-already', coded('problem.cameAlready')),
 }

@@ -1,4 +1,5 @@
 import * as colleagues from '#contract/colleagues'
+import * as firstSteps from '#contract/firstSteps'
 import * as contract from '#contract/organisation'
 import { bind, bindFile } from '../platform/http/bind'
 import {
@@ -15,6 +16,7 @@ import {
   signOutColleague,
   suspendColleague,
 } from './colleagues'
+import { confirmTestMail, leaveForLater, readFirstSteps, sendTestMail } from './firstSteps'
 import { readLogo, removeLogo, saveLogo } from './logo'
 import { readOrganisation, saveOrganisation } from './organisation'
 import { readPermissionText, savePermissionText } from './permissionText'
@@ -28,6 +30,11 @@ export const administrationRoutes = [
   bindFile(contract.readLogo, readLogo),
   bind(contract.readPermissionText, readPermissionText),
   bind(contract.savePermissionText, ({ deps, actor, input }) => savePermissionText(deps, actor, input.body)),
+
+  bind(firstSteps.readFirstSteps, ({ deps }) => readFirstSteps(deps)),
+  bind(firstSteps.leaveForLater, ({ input }) => leaveForLater(input.params.step, input.body.later)),
+  bind(firstSteps.sendTestMail, ({ deps, actor }) => sendTestMail(deps, actor)),
+  bind(firstSteps.confirmTestMail, ({ deps, input }) => confirmTestMail(deps, input.body.token)),
 
   bind(colleagues.listColleagues, ({ deps }) => listColleagues(deps)),
   bind(colleagues.inviteColleague, ({ deps, actor, input }) => inviteColleague(deps, actor, input.body)),

@@ -191,8 +191,8 @@ const linesOf: { [L in List]: (deps: Deps, actor: Account, filter: ListFilter) =
       before = next
     }
   },
-  async *sources() {
-    for (const source of await sourceDirectory())
+  async *sources(_deps, actor) {
+    for (const source of await sourceDirectory(actor))
       yield {
         Source: source.name,
         'Also called': source.aliases.join('; '),
@@ -200,7 +200,7 @@ const linesOf: { [L in List]: (deps: Deps, actor: Account, filter: ListFilter) =
         Town: source.town,
         Country: source.country,
         'Asked at': source.mail,
-        Register: yesOrNo(Boolean(source.register)),
+        Register: yesOrNo(source.register !== null),
         Asked: source.asked,
         Open: source.open,
         'Median days': source.medianDays,

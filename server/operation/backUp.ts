@@ -91,7 +91,7 @@ async function writeDump(databaseUrl: string, to: string, recipient: string) {
     age.ended,
   ]).catch(async (error: unknown) => {
     // What broke says so; that the others then have nothing to read or write to is no news.
-    await Promise.allSettled([dump.ended, age.ended]).then((ends) => {
+    await Promise.allSettled([age.ended, dump.ended]).then((ends) => {
       const [first] = ends.flatMap((end) => (end.status === 'rejected' ? [end.reason] : []))
       throw first ?? error
     })

@@ -28,13 +28,16 @@ const heading = `# The settings of Probatum; every one there is stands in docs/o
 export function writeConfigFile(file: string, settings: Record<string, string>) {
   const before = existsSync(file) ? readFileSync(file, 'utf8') : heading
   const known = new Map(Object.entries(settings))
-  const kept = before.split('\n').map((line) => {
-    const name = /^\s*([A-Z_]+)=/.exec(line)?.[1]
-    if (!name || !known.has(name)) return line
-    const value = known.get(name)!
-    known.delete(name)
-    return lineOf(name, value)
-  })
+  const kept = before
+    .trimEnd()
+    .split('\n')
+    .map((line) => {
+      const name = /^\s*([A-Z_]+)=/.exec(line)?.[1]
+      if (!name || !known.has(name)) return line
+      const value = known.get(name)!
+      known.delete(name)
+      return lineOf(name, value)
+    })
   const added = [...known].map(([name, value]) => lineOf(name, value))
   const text = `${[...kept, ...added].join('\n').replace(/\n*$/, '')}\n`
   writeFileSync(file, text, { mode: 0o600 })

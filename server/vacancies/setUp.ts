@@ -2,11 +2,13 @@ import { Temporal } from 'temporal-polyfill'
 import { v7 as uuid } from 'uuid'
 import type { Fault } from '#contract/faults'
 import type { DeskVacancy, VacancyFields, VacancyState } from '#contract/vacancySetUp'
+import { credentialKinds } from '#core/requirements/catalogue'
+import { beginWith, type StartingPoint } from '#core/rules/startingPoints'
 import { say } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import { compareAndSet } from '../platform/database/compareAndSet'
 import type { Account, Deps } from '../platform/deps'
-import { invalid, requireVersion } from '../platform/errors/problems'
+import { invalid, invalidField, requireVersion } from '../platform/errors/problems'
 import { accountsWithRight } from '../records/accounts/staff'
 import { sentApplicationsOf, sentByRulesVersion } from '../records/applications/find'
 import { shownNames } from '../records/people/shownNames'
@@ -88,9 +90,13 @@ const fieldsOf = (vacancy: Vacancy): VacancyFields => ({
   decidedBy: vacancy.decidedBy,
 })
 
-/** Begins a vacancy as a draft: from nothing, or with everything an earlier one says and asks. */
-export async function createVacancy(deps: Deps, actor: Account, { title, copyOf }: { title: string; copyOf?: string }) {
+type Beginning = { title: string; start?: StartingPoint; copyOf?: string }
+
+/** Begins a vacancy as a draft: from a starting point, or with everything an earlier one says and asks. */
+export async function createVacancy(deps: Deps, actor: Account, { title, start, copyOf }: Beginning) {
+  if (!start === !copyOf) throw invalidField('/body/start', say('problem.chooseAStartingPoint'))
   const earlier = copyOf ? await vacancyById(copyOf) : undefined
+  const begun = start && beginWith(start, credentialKinds.find(({ claim }) => claim === 'licence')?.key)
   const today = deps.clock.today()
   const { timeZone } = deps.organisation
   const at = (offset: number, hour: number) =>
@@ -108,8 +114,8 @@ export async function createVacancy(deps: Deps, actor: Account, { title, copyOf 
     payFrom: earlier?.payFrom ?? 0,
     payTo: earlier?.payTo ?? 0,
     payBand: earlier?.payBand ?? payBandOf(0, 0),
-    contract: earlier?.contract ?? '',
-    hours: earlier?.hours ?? '',
+    contract: earlier?.contract ?? begun?.contract ?? '',
+    hours: earlier?.hours ?? begun?.hours ?? '',
     headcount: earlier?.headcount ?? 1,
     summary: earlier?.summary ?? '',
     duties: earlier?.duties ?? { type: 'doc', content: [] },
@@ -124,10 +130,8 @@ export async function createVacancy(deps: Deps, actor: Account, { title, copyOf 
     version: 0,
     createdAt: deps.clock.now(),
   })
-  if (earlier) {
-    const { rules } = await draftOf(earlier.id, earlier.rulesVersion)
-    await writeDraft(deps, actor, id, { rules, basedOn: 0, version: 0 })
-  }
+  const rules = earlier ? (await draftOf(earlier.id, earlier.rulesVersion)).rules : begun!.rules
+  await writeDraft(deps, actor, id, { rules, basedOn: 0, version: 0 })
   const created = { code: 'vacancy-created' as const, about: vacancy.title }
   if (earlier)
     await recordEvent(deps, actor, {

@@ -107,6 +107,8 @@ async function prepare(deps: Deps, claimId: string, applicationId: string) {
   const obstacles = [
     ...(isActive(application) ? [] : [coded('enquiry.obstacle.ended')]),
     ...(source ? [] : [coded('enquiry.obstacle.notVetted')]),
+    ...(source && !source.checkedAt ? [coded('enquiry.obstacle.notChecked')] : []),
+    ...(source?.retiredAt ? [coded('enquiry.obstacle.retired')] : []),
     ...(permission ? [] : [coded('enquiry.obstacle.notSigned')]),
     ...(enquiries.some(({ state, channel }) => state === 'open' && channel === 'link')
       ? [coded('enquiry.obstacle.asked')]

@@ -46,6 +46,7 @@ const groups: readonly { name: string; places: readonly Place[] }[] = [
   {
     name: say('desk.administration'),
     places: [
+      { path: 'first-steps', name: say('desk.firstSteps'), needs: 'readFirstSteps' },
       { path: 'organisation', name: say('desk.organisation'), needs: 'readOrganisation' },
       { path: 'colleagues', name: say('desk.peopleHere'), needs: 'listColleagues' },
       { path: 'rights', name: say('desk.rights'), needs: 'readRights' },

@@ -72,6 +72,12 @@ export const deskCommands: readonly DeskCommand[] = [
     needs: 'exportList',
   },
   {
+    name: say('desk.firstSteps'),
+    words: say('desk.firstStepsWords'),
+    to: '/desk/first-steps',
+    needs: 'readFirstSteps',
+  },
+  {
     name: say('desk.organisation'),
     words: say('desk.organisationWords'),
     to: '/desk/organisation',

@@ -136,4 +136,6 @@ export default {
   'desk.whose.all': 'Alle',
   'desk.yours': 'Ihre',
   'desk.perhapsOthersHaveSome': 'Die der anderen stehen unter „Alle“.',
+  'desk.firstSteps': 'Erste Schritte',
+  'desk.firstStepsWords': 'beginnen einrichten leeres haus testmail',
 } satisfies Translated<typeof english>

@@ -133,4 +133,6 @@ export default {
   'desk.whose.all': 'Everybody’s',
   'desk.yours': 'yours',
   'desk.perhapsOthersHaveSome': 'Those of your colleagues are under “Everybody’s”.',
+  'desk.firstSteps': 'First steps',
+  'desk.firstStepsWords': 'begin set up empty house test mail',
 } as const

@@ -12,4 +12,6 @@ export default {
     'Diese Stelle soll auf Wunsch der Person nicht gefragt werden. Verlangen Sie andere Nachweise, oder sprechen Sie mit ihr.',
   'enquiry.obstacle.afterOffer': 'Diese Stelle darf erst nach einem Angebot gefragt werden.',
   'enquiry.obstacle.notSeen': 'Sehen Sie zuerst das Dokument an: Noch niemand hat ein lesbares gesehen.',
+  'enquiry.obstacle.notChecked': 'Diese Stelle hat noch niemand geprüft; das geschieht unter Stellen.',
+  'enquiry.obstacle.retired': 'Diese Stelle ist stillgelegt.',
 } satisfies Translated<typeof english>

@@ -213,4 +213,11 @@ export default {
   'event.file-handed-over': 'Hat die Akte an {{colleague}} übergeben',
   'event.file-left': 'Hat die Akte freigegeben',
   'event.administrator-made': '{{colleague}} wurde an der Konsole zur Verwaltung bestimmt',
+  'event.source-entered': 'Hat die Stelle {{source}} eingetragen',
+  'event.source-changed': 'Hat die Stelle {{source}} geändert',
+  'event.source-changed.address': 'Hat geändert, wo die Stelle {{source}} gefragt wird',
+  'event.source-checked': 'Hat die Stelle {{source}} geprüft',
+  'event.source-checked.alone': 'Hat die Stelle {{source}} allein geprüft: {{reason}}',
+  'event.source-retired': 'Hat die Stelle {{source}} stillgelegt',
+  'event.source-retired.again': 'Hat die Stelle {{source}} wieder aufgenommen',
 } satisfies Translated<typeof english>

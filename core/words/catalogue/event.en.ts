@@ -207,4 +207,11 @@ export default {
   'event.file-handed-over': 'Handed the file over to {{colleague}}',
   'event.file-left': 'Left the file to nobody',
   'event.administrator-made': '{{colleague}} was made an administrator at the console',
+  'event.source-entered': 'Entered the source {{source}}',
+  'event.source-changed': 'Changed the source {{source}}',
+  'event.source-changed.address': 'Changed where the source {{source}} is asked',
+  'event.source-checked': 'Checked the source {{source}}',
+  'event.source-checked.alone': 'Checked the source {{source}} alone: {{reason}}',
+  'event.source-retired': 'Retired the source {{source}}',
+  'event.source-retired.again': 'Took the source {{source}} up again',
 } as const

@@ -122,4 +122,7 @@ export default {
   'mail.invitation.subject': 'Einladung zu {{organisation}}',
   'mail.invitation.text':
     'Sie sind eingeladen, mit den Bewerbungen von {{organisation}} zu arbeiten, als {{roles}}.\n\nHier wählen Sie ein Passwort; der Link gilt einmal, sieben Tage lang:\n\n{{link}}',
+  'mail.testMail.subject': 'Eine Testmail',
+  'mail.testMail.text':
+    'Diese Mail zeigt, dass {{organisation}} zu hören ist. Öffnen Sie das, dann ist vermerkt, dass sie angekommen ist:\n\n{{link}}',
 } satisfies Translated<typeof english>

@@ -117,4 +117,7 @@ export default {
   'mail.invitation.subject': 'You are invited to {{organisation}}',
   'mail.invitation.text':
     'You are invited to work with the applications of {{organisation}}, as {{roles}}.\n\nChoose a password here; the link works once, for seven days:\n\n{{link}}',
+  'mail.testMail.subject': 'A test mail',
+  'mail.testMail.text':
+    'This mail shows that {{organisation}} can be heard. Open this, and it is noted that it arrived:\n\n{{link}}',
 } as const

@@ -303,4 +303,10 @@ export default {
     'Das ist kein Bild, das sich zeichnen lässt. Geben Sie eine PNG-, JPEG- oder WebP-Datei.',
   'problem.permissionNamesNobody':
     'Der Text muss sagen, wem die Erlaubnis gegeben wird: Setzen Sie {{field}} dorthin, wo der Name der Organisation steht.',
+  'problem.chooseAStartingPoint': 'Wählen Sie einen Ausgangspunkt oder eine frühere Stelle zum Kopieren.',
+  'problem.somebodyElseChecksIt': 'Wer sie eingetragen hat, prüft sie nicht. Bitten Sie jemand anderen darum.',
+  'problem.itIsCheckedAlready': 'Sie ist schon geprüft.',
+  'problem.giveTheSourceAName': 'Geben Sie der Stelle einen Namen.',
+  'problem.sayWhyAlone': 'Sagen Sie, wie Sie sich vergewissert haben, da niemand anderer prüfen kann.',
+  'problem.anotherTestMail': 'Seither wurde eine andere Testmail gesendet. Öffnen Sie den Link in dieser.',
 } satisfies Translated<typeof english>

@@ -278,4 +278,10 @@ export default {
   'problem.noPictureForALogo': 'This is no picture we can draw. Give a PNG, JPEG or WebP file.',
   'problem.permissionNamesNobody':
     'The text has to say who is given the permission: put {{field}} where the name of the organisation stands.',
+  'problem.chooseAStartingPoint': 'Choose a starting point, or an earlier vacancy to copy.',
+  'problem.somebodyElseChecksIt': 'Whoever entered it does not check it. Ask a colleague to.',
+  'problem.itIsCheckedAlready': 'It is checked already.',
+  'problem.giveTheSourceAName': 'Give the source a name.',
+  'problem.sayWhyAlone': 'Say how you made sure, since nobody else can check it.',
+  'problem.anotherTestMail': 'Another test mail has been sent since. Open the link in that one.',
 } as const

@@ -15,6 +15,11 @@ export const up = [
     PRIMARY KEY (teamId, accountId), KEY account (accountId))`,
   `CREATE TABLE IF NOT EXISTS team_vacancies (teamId CHAR(36) BINARY NOT NULL, vacancyId CHAR(36) BINARY NOT NULL,
     PRIMARY KEY (teamId, vacancyId), KEY vacancy (vacancyId))`,
+  // What was entered before there was a second person to check it counts as checked.
+  `ALTER TABLE sources ADD COLUMN IF NOT EXISTS version INT NOT NULL DEFAULT 1, ADD COLUMN IF NOT EXISTS enteredBy VARCHAR(255) NOT NULL DEFAULT '',
+    ADD COLUMN IF NOT EXISTS enteredById CHAR(36) BINARY, ADD COLUMN IF NOT EXISTS checkedBy VARCHAR(255),
+    ADD COLUMN IF NOT EXISTS checkedAt DATETIME(3), ADD COLUMN IF NOT EXISTS retiredAt DATETIME(3)`,
+  "UPDATE sources SET checkedBy = '', checkedAt = UTC_TIMESTAMP(3) WHERE checkedAt IS NULL",
   `CREATE TABLE IF NOT EXISTS file_owners (applicationId CHAR(36) BINARY PRIMARY KEY, accountId CHAR(36) BINARY NOT NULL,
     since DATETIME(3) NOT NULL, KEY account (accountId))`,
   `CREATE TABLE IF NOT EXISTS file_watchers (applicationId CHAR(36) BINARY NOT NULL, accountId CHAR(36) BINARY NOT NULL,

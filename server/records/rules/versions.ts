@@ -2,6 +2,7 @@ import { isDeepStrictEqual } from 'node:util'
 import type { Section } from '#core/form/form'
 import { questionsOf } from '#core/form/form'
 import { checksIn, type Rules } from '#core/rules/rules'
+import { send } from '#core/rules/sections'
 import { putVersion } from '../../platform/database/compareAndSet'
 import { afterCommit } from '../../platform/database/connection'
 import type { Account, Deps } from '../../platform/deps'
@@ -10,20 +11,7 @@ import { checkTitles } from '../skills/checks'
 import { RulesDraft, RulesVersion } from './model'
 
 /** A vacancy's rules before anybody has set any: a form that only sends. */
-export const emptyRules: Rules = {
-  form: [
-    {
-      key: 'send',
-      title: 'Read through and send',
-      heading: 'Read through and send',
-      intro: 'This is what will be sent. Nothing can be changed afterwards except what is asked for again.',
-      holds: 'send',
-      questions: [],
-    },
-  ],
-  requirements: [],
-  onboarding: [],
-}
+export const emptyRules: Rules = { form: [send], requirements: [], onboarding: [] }
 
 /** Published versions never change, so those read last are kept: every page of an application needs one. */
 const lately = new Map<string, Rules>()

@@ -6,7 +6,17 @@ import {
   type Sequelize,
 } from 'sequelize'
 import type { SourceLine, sourceKinds } from '#contract/sources'
-import { define, id, json, longText, text, textOrNull, whole } from '../../platform/database/columns'
+import {
+  define,
+  id,
+  json,
+  longText,
+  momentOrNull,
+  text,
+  textOrNull,
+  uuidOrNull,
+  whole,
+} from '../../platform/database/columns'
 
 export class Source extends Model<InferAttributes<Source>, InferCreationAttributes<Source>> {
   declare id: string
@@ -20,6 +30,15 @@ export class Source extends Model<InferAttributes<Source>, InferCreationAttribut
   declare mail: string
   declare register: string | null
   declare answerWorkingDays: number
+  declare version: CreationOptional<number>
+  /** Who entered it, or last changed where it is asked. */
+  declare enteredBy: CreationOptional<string>
+  declare enteredById: CreationOptional<string | null>
+  /** Who has checked that it is what it says; nobody is asked there before. */
+  declare checkedBy: CreationOptional<string | null>
+  declare checkedAt: CreationOptional<Date | null>
+  /** It is not offered any more; what it has confirmed stays. */
+  declare retiredAt: CreationOptional<Date | null>
   /** What can be studied here, as far as it is known. */
   declare programmes: CreationOptional<SourceLine['programmes']>
   /** ISCED-F fields in which programmes of this institution are accredited. */
@@ -38,6 +57,12 @@ export const defineSources = (sequelize: Sequelize) =>
     mail: text,
     register: textOrNull,
     answerWorkingDays: whole,
+    version: { ...whole, defaultValue: 1 },
+    enteredBy: { ...text, defaultValue: '' },
+    enteredById: uuidOrNull,
+    checkedBy: textOrNull,
+    checkedAt: momentOrNull,
+    retiredAt: momentOrNull,
     programmes: { ...json, defaultValue: [] },
     accreditedFields: { ...json, defaultValue: [] },
   })

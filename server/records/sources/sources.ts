@@ -19,12 +19,13 @@ export type NewSource = Pick<
   'name' | 'aliases' | 'kind' | 'town' | 'country' | 'mail' | 'register' | 'answerWorkingDays'
 > & { accreditedFields?: string[]; programmes?: Source['programmes'] }
 
+/** What a source is found by. */
+export const searchTextOf = ({ name, aliases, town }: Pick<Source, 'name' | 'aliases' | 'town'>) =>
+  [name, ...aliases, town].map(fold).join(' · ')
+
+/** Enters a source that is known to be what it says. */
 export async function addSource(given: NewSource): Promise<Source> {
-  return Source.create({
-    id: uuid(),
-    ...given,
-    searchText: [given.name, ...given.aliases, given.town].map(fold).join(' · '),
-  })
+  return Source.create({ id: uuid(), ...given, searchText: searchTextOf(given), checkedBy: '', checkedAt: new Date() })
 }
 
 export async function sourceById(id: string): Promise<Source> {
@@ -48,6 +49,7 @@ export async function findSources(input: { text?: string; kind?: string; country
   const kind = {
     ...(input.kind ? { kind: input.kind.split(',') as Source['kind'][] } : {}),
     ...(input.country ? { country: input.country } : {}),
+    retiredAt: null,
   }
   const words = fold(input.text ?? '')
     .split(' ')

@@ -17,6 +17,15 @@ test('each source says how it is asked, how often, and how long it takes', async
   const source = (at: number, over: object = {}) => ({
     ...{ id: nth(at), name: `Source ${at}`, aliases: [], kind: 'university', town: 'Arvelle', country: 'FR' },
     ...{ mail: `office${at}@source.example`, register: null, asked: 4, open: 1, medianDays: 6, programmes: [] },
+    ...{
+      answerWorkingDays: 10,
+      version: 1,
+      enteredBy: 'Ines',
+      checkedBy: 'Anselm',
+      mayCheck: true,
+      alone: false,
+      retired: false,
+    },
     ...over,
   })
   await show(<Sources />, {

@@ -1,11 +1,12 @@
 import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { writeWhen } from '#core/dates/write'
+import { type StartingPoint, startingPoints } from '#core/rules/startingPoints'
 import { say } from '#core/words/say'
 import { api } from '../../api'
 import { Button } from '../../ui/Button'
 import { Dialog } from '../../ui/Dialog'
-import { SelectField, TextField } from '../../ui/Field'
+import { Choice, SelectField, TextField } from '../../ui/Field'
 import { ProblemNote } from '../../ui/ProblemNote'
 import { Waiting } from '../../ui/Waiting'
 import { writeMoment } from '../../ui/write'
@@ -94,11 +95,13 @@ function New({ open, onClose, vacancies }: NewProps) {
   const { act, busy, problem } = useAct('createVacancy')
   const navigate = useNavigate()
   const [title, setTitle] = useState('')
+  const [start, setStart] = useState<StartingPoint | 'copy'>('licensed')
   const [copyOf, setCopyOf] = useState('')
   const make = async () => {
-    const made = await act({ body: { title: title.trim(), ...(copyOf ? { copyOf } : {}) } })
+    const made = await act({ body: { title: title.trim(), ...(start === 'copy' ? { copyOf } : { start }) } })
     if (made) navigate(`/desk/vacancies/${made.id}/post`)
   }
+  const ready = title.trim() !== '' && (start !== 'copy' || copyOf !== '')
   return (
     <Dialog open={open} onClose={onClose} title={say('composer.setUpAVacancy')}>
       <form
@@ -114,19 +117,34 @@ function New({ open, onClose, vacancies }: NewProps) {
           value={title}
           onChange={(event) => setTitle(event.target.value)}
         />
-        <SelectField
-          label={say('composer.withEverythingAnEarlierOne')}
-          value={copyOf}
-          empty={say('composer.noBeginWithNothing')}
-          options={vacancies.map(({ id, title: name, place }) => ({
-            value: id,
-            label: place ? `${name}, ${place}` : name,
-          }))}
-          onChange={(event) => setCopyOf(event.target.value)}
+        <Choice
+          name="start"
+          inline={false}
+          label={say('composer.beginWith')}
+          options={[
+            ...startingPoints.map((value) => ({ value, label: say(`composer.start.${value}`) })),
+            ...(vacancies.length > 0 ? [{ value: 'copy', label: say('composer.start.copy') }] : []),
+          ]}
+          value={start}
+          onChange={(value) => setStart(value as typeof start)}
         />
+        {start === 'copy' ? (
+          <SelectField
+            label={say('composer.whichVacancy')}
+            value={copyOf}
+            empty={say('composer.choose')}
+            options={vacancies.map(({ id, title: name, place }) => ({
+              value: id,
+              label: place ? `${name}, ${place}` : name,
+            }))}
+            onChange={(event) => setCopyOf(event.target.value)}
+          />
+        ) : (
+          <p className="text-ink-2">{say(`composer.start.${start}.means`)}</p>
+        )}
         <p className="text-ink-2">{say('composer.itIsADraftUntil')}</p>
         <ProblemNote problem={problem} />
-        <Button kind="main" type="submit" busy={busy} disabled={title.trim() === ''} className="justify-self-start">
+        <Button kind="main" type="submit" busy={busy} disabled={!ready} className="justify-self-start">
           {say('composer.setItUp')}
         </Button>
       </form>
