@@ -4,11 +4,24 @@ import { inTransaction } from '#server/platform/database/connection'
 import { Account, Candidate } from '#server/records/accounts/model'
 import { Application } from '#server/records/applications/model'
 import { allVacancies } from '#server/records/vacancies/vacancies'
+import { saveSource } from '#server/sources/keep'
 import { depsAt, type World } from './world'
 
 const cableways = ['cableway-electrical-supervisor', 'cableway-mechanic', 'rope-access-inspector']
 
-/** How the desk has shared out its work: a team, whose files are whose, somebody who is away, somebody who was invited. */
+/** Entered by one person, and not yet checked by a second. */
+const fresh = {
+  name: 'Zarowa Technical Institute',
+  aliases: ['ZTI'],
+  kind: 'school' as const,
+  town: 'Zarowa',
+  country: 'PL',
+  mail: 'office@zti.example',
+  register: null,
+  answerWorkingDays: 10,
+}
+
+/** How the desk has shared out its work: a team, whose files are whose, a new source, somebody who is away, somebody who was invited. */
 export async function shareOut(world: World) {
   const deps = depsAt(world, -3)
   const { coordinator: ines, administrator: anselm } = world.desk
@@ -20,12 +33,15 @@ export async function shareOut(world: World) {
     saveTeam(deps, anselm!, teamId, { version: 0, name: 'Cableways', vacancies: vacancies.map(({ id }) => id) }),
   )
   await within(() => changeColleague(deps, anselm!, tomas.id, { version: tomas.version, teams: [teamId] }))
-  const ofTeam = await Application.findAll({
-    where: { vacancyId: vacancies.map(({ id }) => id), stage: ['sent', 'shortlisted', 'offered'] },
-    order: ['reference'],
-  })
-  for (const [nth, { id }] of ofTeam.entries())
-    await within(() => setOwner(deps, nth % 2 ? ines! : anselm!, id, { from: null, to: nth % 2 ? ines!.id : tomas.id }))
+  const give = async (name: string, to: { id: string }) => {
+    const candidate = await Candidate.findOne({ where: { name }, rejectOnEmpty: true })
+    const { id } = await Application.findOne({ where: { candidateId: candidate.id }, rejectOnEmpty: true })
+    await within(() => setOwner(deps, ines!, id, { from: null, to: to.id }))
+  }
+  for (const name of ['Hanne Sørlie', 'Henrik Solberg-Nyström', 'Clara Montserrat', 'Greta Aschenbach'])
+    await give(name, tomas)
+  for (const name of ['Jonas Brüderlin', 'Ilse Vandermeer', 'Viktor Halloran']) await give(name, ines!)
+  await within(() => saveSource(deps, ines!, '0190a3f0-7ea0-7000-8000-000000000002', { version: 0, source: fresh }))
   const watched = await Candidate.findOne({ where: { name: 'Kofi Brenninkmeyer' } })
   const file = watched && (await Application.findOne({ where: { candidateId: watched.id } }))
   if (file) await within(() => watchFile(ines!, file.id, true))

@@ -8,7 +8,10 @@ const programs = ['server/main.ts', 'server/setup.ts', 'server/backUp.ts', 'serv
 
 const { version } = JSON.parse(readFileSync('package.json', 'utf8')) as { version: string }
 
-/** Packages that hold machine code, files of their own, or that we reach into: they stay where npm puts them. */
+/**
+ * Packages that hold machine code or files of their own, that we reach into, or that are loaded only when they are needed: they
+ * stay where npm puts them.
+ */
 const leftInPlace = [
   'sharp',
   '@napi-rs/canvas',
@@ -16,6 +19,8 @@ const leftInPlace = [
   '@fontsource/*',
   'pdfjs-dist',
   'date-holidays',
+  '@zxcvbn-ts/*',
+  'music-metadata',
   'pdf-lib',
   '@pdf-lib/fontkit',
   'wawoff2',
