@@ -1,9 +1,6 @@
 import { parseArgs } from 'node:util'
 import { backUp, backUpKeys } from './operation/backUp'
-import { rememberBackup } from './operation/lastBackup'
 import { loadConfigFile, readConfig } from './platform/config'
-import { connect } from './platform/database/connection'
-import { defineSettings } from './platform/database/settings'
 
 const help = `npm run backup -- --to FOLDER [--keys-to FOLDER] [--recipient KEY]
 
@@ -33,10 +30,6 @@ try {
   console.log(
     `${file}: ${rows} rows of ${Object.keys(manifest.rows).length} tables, ${manifest.bytes} bytes, read back and as written.`,
   )
-  const sequelize = connect(config.databaseUrl, { most: 1 })
-  defineSettings(sequelize)
-  await rememberBackup({ at: now.toISOString(), bytes: manifest.bytes, rows })
-  await sequelize.close()
   if (keysTo)
     console.log(`${await backUpKeys(config, { folder: keysTo, recipient, now })}: the key of the installation.`)
   else

@@ -13,15 +13,13 @@ let proxy: ChildProcess
 let port: number
 let folder: string
 let app: ReturnType<ReturnType<typeof makeApp>['listen']>
-beforeAll(async () => {
-  house = await openHouse('proxy')
+beforeAll(() => {
   folder = mkdtempSync(join(tmpdir(), 'probatum-proxy-'))
   const given = '-x509 -newkey rsa:2048 -nodes -days 2 -subj /CN=127.0.0.1 -addext subjectAltName=IP:127.0.0.1'
   execFileSync('openssl', ['req', ...given.split(' '), '-keyout', inFolder('key.pem'), '-out', inFolder('chain.pem')], {
     stdio: 'ignore',
   })
-}, 60_000)
-afterAll(() => house.close())
+})
 
 const inFolder = (name: string) => join(folder, name)
 
@@ -65,6 +63,7 @@ const proxies: Record<string, (behind: number) => ChildProcess> = {
 }
 
 async function startBehind(name: string) {
+  house = await openHouse(`proxy_${name}`)
   port = await freePort()
   const config = { ...house.fixed.config, publicUrl: `https://127.0.0.1:${port}`, trustProxy: 1 }
   app = makeApp({ ...house.fixed, config }).listen(0, '127.0.0.1')
@@ -79,6 +78,7 @@ async function stopBehind() {
   await gone
   app.closeAllConnections()
   await new Promise((done) => app.close(done))
+  await house.close()
 }
 
 type Reply = {
@@ -118,7 +118,7 @@ const call = (method: string, path: string, headers: Record<string, string> = {}
 const held = (cookies: string[]) => cookies.map((line) => line.split(';')[0]).join('; ')
 
 describe.each(Object.keys(proxies))('behind %s', (name) => {
-  beforeAll(() => startBehind(name), 30_000)
+  beforeAll(() => startBehind(name), 60_000)
   afterAll(stopBehind)
 
   test('one signs in over TLS, with cookies no other page can set', async () => {
@@ -138,6 +138,20 @@ describe.each(Object.keys(proxies))('behind %s', (name) => {
     expect(again.body.account?.name).toBe('Tilda Tls')
   })
 
+  test('what is too large is told in our words, not in the proxy’s', async () => {
+    const candidate = await house.candidate(`Paula Paper ${name}`)
+    const { cookies, body } = await call('GET', '/api/session')
+    const entered = await call(
+      'POST',
+      '/api/session',
+      { Cookie: held(cookies), 'X-Probatum-Form': body.csrf! },
+      { mail: candidate.mail, password: 'a-long-enough-secret' },
+    )
+    const headers = { Cookie: held(entered.cookies), 'X-Probatum-Form': entered.body.csrf! }
+    const large = await call('POST', '/api/my/claims', headers, { details: 'x'.repeat(3_000_000) })
+    expect([large.status, large.body.code]).toEqual([413, 'too-large'])
+  })
+
   test('what a visitor writes into the forwarded address changes nothing: the proxy’s own word counts', async () => {
     const { cookies, body } = await call('GET', '/api/session')
     const headers = { Cookie: held(cookies), 'X-Probatum-Form': body.csrf! }
@@ -155,18 +169,4 @@ describe.each(Object.keys(proxies))('behind %s', (name) => {
     expect(tries[0]?.body.code).toBe('wrong-mail-or-password')
     expect(tries.at(-1)?.body.code).toBe('too-many-attempts')
   }, 60_000)
-
-  test('what is too large is told in our words, not in the proxy’s', async () => {
-    const candidate = await house.candidate(`Paula Paper ${name}`)
-    const { cookies, body } = await call('GET', '/api/session')
-    const entered = await call(
-      'POST',
-      '/api/session',
-      { Cookie: held(cookies), 'X-Probatum-Form': body.csrf! },
-      { mail: candidate.mail, password: 'a-long-enough-secret' },
-    )
-    const headers = { Cookie: held(entered.cookies), 'X-Probatum-Form': entered.body.csrf! }
-    const large = await call('POST', '/api/my/claims', headers, { details: 'x'.repeat(3_000_000) })
-    expect([large.status, large.body.code]).toEqual([413, 'too-large'])
-  })
 })

@@ -10,7 +10,7 @@ import { useAct } from '../../useAct'
 import { useFreshAfterClash } from '../../useFreshAfterClash'
 import { useSession } from '../../useSession'
 import { useToast } from '../useToast'
-import type { Colleague, House } from './Colleagues'
+import type { Colleague, House } from './house'
 import { roleOptions } from './InviteDialog'
 
 type Props = { person: Colleague; house: House; onClose: () => void }

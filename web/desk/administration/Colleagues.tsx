@@ -1,6 +1,4 @@
 import { useState } from 'react'
-import type { Reply } from '#contract/endpoint'
-import type { Contract } from '#contract/index'
 import { writeWhen } from '#core/dates/write'
 import { rolesWords } from '#core/words/roles'
 import { say } from '#core/words/say'
@@ -10,11 +8,9 @@ import { Waiting } from '../../ui/Waiting'
 import { writeMoment } from '../../ui/write'
 import { Overview, Table } from '../overviews/Overview'
 import { ColleagueDialog } from './ColleagueDialog'
+import type { Colleague, House } from './house'
 import { InviteDialog } from './InviteDialog'
 import { Teams } from './Teams'
-
-export type House = Reply<Contract['listColleagues']>
-export type Colleague = House['colleagues'][number]
 
 /** Everybody who works here, and their teams. */
 export function Colleagues() {

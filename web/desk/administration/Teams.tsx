@@ -6,7 +6,7 @@ import { faultAt, ProblemNote } from '../../ui/ProblemNote'
 import { useAct } from '../../useAct'
 import { useFreshAfterClash } from '../../useFreshAfterClash'
 import { useToast } from '../useToast'
-import type { House } from './Colleagues'
+import type { House } from './house'
 
 type Team = House['teams'][number]
 

@@ -191,10 +191,23 @@ describe('the list of vacancies', () => {
     const make = dialog.getByRole<HTMLButtonElement>('button', { name: 'Set it up' })
     expect(make.disabled).toBe(true)
     await user.type(dialog.getByLabelText('Title'), 'Guide ')
-    await user.selectOptions(dialog.getByLabelText(/^With everything/), 'Post 1, Oberfeld')
+    await user.click(dialog.getByLabelText('What an earlier vacancy says and asks'))
+    expect(make.disabled).toBe(true)
+    await user.selectOptions(dialog.getByLabelText('Which one'), 'Post 1, Oberfeld')
     await user.click(make)
     await waitFor(() => expect(where()).toBe(`/desk/vacancies/${nth(6)}/post`))
     expect(sent[0]!.body).toEqual({ title: 'Guide', copyOf: nth(1) })
+  })
+
+  test('without an earlier one it begins from a starting point, never from nothing', async () => {
+    const { user, sent } = await show(<VacancyList />, { deskVacancies: [], createVacancy: { id: nth(6) } })
+    await user.click(await screen.findByRole('button', { name: 'Set up a vacancy' }))
+    const dialog = within(await screen.findByRole('dialog'))
+    expect(dialog.queryByLabelText(/earlier/)).toBeNull()
+    await user.type(dialog.getByLabelText('Title'), 'Deckhand')
+    await user.click(dialog.getByLabelText('An apprenticeship'))
+    await user.click(dialog.getByRole('button', { name: 'Set it up' }))
+    await waitFor(() => expect(sent[0]?.body).toEqual({ title: 'Deckhand', start: 'apprenticeship' }))
   })
 
   test.each([

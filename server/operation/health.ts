@@ -1,8 +1,8 @@
 import { statfs } from 'node:fs/promises'
 import type Router from '@koa/router'
 import { QueryTypes } from 'sequelize'
-import type { Fixed } from '../deps'
-import { newestMigration } from '../migrations/migrate'
+import type { Fixed } from '../platform/deps'
+import { newestMigration } from '../platform/migrations/migrate'
 
 /** Less than this on the disk of our own files, in bytes, and nothing is taken in any more. */
 const leastFree = 200 * 1024 * 1024

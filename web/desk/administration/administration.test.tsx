@@ -1,0 +1,334 @@
+import { screen, waitFor, within } from '@testing-library/react'
+import { unnamedOrganisation } from '#core/organisation/organisation'
+import { usualRights } from '#core/rights/rights'
+import { type Call, showPage } from '../../../test/page'
+import { Join } from '../../portal/account/Join'
+import { Sources } from '../overviews/Sources'
+import { Colleagues } from './Colleagues'
+import { FirstSteps } from './FirstSteps'
+import { OrganisationPage } from './OrganisationPage'
+import { Rights } from './Rights'
+
+const nth = (at: number) => `0190a3f0-0000-7000-8000-00000000000${at}`
+const person = (at: number, over: object = {}) => ({
+  ...{ id: nth(at), name: `Person ${at}`, mail: `p${at}@desk.example`, roles: ['coordinator' as const] },
+  ...{ language: 'en' as const, state: 'active' as const, version: 3, teams: [], teamsOnly: false, absence: null },
+  ...{ signedInAt: null, sessions: 0, codesOn: true, files: 0 },
+  ...over,
+})
+const house = (...colleagues: ReturnType<typeof person>[]) => ({
+  colleagues,
+  teams: [{ id: nth(8), name: 'Night', version: 1, vacancies: [] }],
+  vacancies: [{ id: nth(9), title: 'Deckhand', place: 'Quay' }],
+})
+
+describe('people who work here', () => {
+  test('are invited with the roles that are ticked', async () => {
+    const { user, sent } = await showPage(<Colleagues />, {
+      roles: ['administrator'],
+      listColleagues: house(),
+      inviteColleague: { id: nth(1) },
+    })
+    await user.click(await screen.findByRole('button', { name: 'Invite somebody' }))
+    const dialog = await screen.findByRole('dialog')
+    await user.type(within(dialog).getByLabelText('Name'), 'Bo Kvist')
+    await user.type(within(dialog).getByLabelText('Mail address at work'), 'bo@desk.example')
+    await user.click(within(dialog).getByLabelText('reviewer'))
+    await user.click(within(dialog).getByRole('button', { name: 'Send the invitation' }))
+    await waitFor(() => expect(sent).toHaveLength(1))
+    expect(sent[0]!.body).toEqual({ name: 'Bo Kvist', mail: 'bo@desk.example', roles: ['reviewer'], language: 'en' })
+  })
+
+  test('only what was changed of somebody is sent, on the version that was seen', async () => {
+    const { user, sent } = await showPage(<Colleagues />, {
+      roles: ['administrator'],
+      listColleagues: house(person(2)),
+      changeColleague: { version: 4 },
+    })
+    await user.click(await screen.findByRole('button', { name: 'Person 2' }))
+    const dialog = await screen.findByRole('dialog')
+    const save = within(dialog).getAllByRole('button', { name: 'Save' })[0]!
+    expect((save as HTMLButtonElement).disabled).toBe(true)
+    await user.click(within(dialog).getByLabelText('Night'))
+    await user.click(within(dialog).getByLabelText(/^Sees only the vacancies/))
+    await user.click(save)
+    await waitFor(() => expect(sent).toHaveLength(1))
+    expect(sent[0]).toMatchObject({ params: { id: nth(2) }, body: { version: 3, teams: [nth(8)], teamsOnly: true } })
+  })
+
+  test('whoever leaves hands their files to somebody who stays; an invitation is sent anew or taken back', async () => {
+    const { user, sent } = await showPage(<Colleagues />, {
+      roles: ['administrator'],
+      listColleagues: house(person(2, { files: 7 }), person(3), person(4, { state: 'invitation over' })),
+      suspendColleague: { version: 4 },
+      inviteAgain: { done: true },
+    })
+    await user.click(await screen.findByRole('button', { name: 'Person 2' }))
+    await user.selectOptions(await screen.findByLabelText('7 files under way go to'), 'Person 3')
+    await user.click(screen.getByRole('button', { name: 'Suspend' }))
+    await waitFor(() => expect(sent).toHaveLength(1))
+    expect(sent[0]!.body).toEqual({ version: 3, filesTo: nth(3) })
+    await user.click(await screen.findByRole('button', { name: 'Person 4' }))
+    expect(screen.queryByRole('button', { name: 'Suspend' })).toBeNull()
+    await user.click(await screen.findByRole('button', { name: 'Send another link' }))
+    await waitFor(() => expect(sent[1]).toMatchObject({ name: 'inviteAgain', params: { id: nth(4) } }))
+  })
+
+  test('nobody is offered to suspend themselves', async () => {
+    const { user } = await showPage(<Colleagues />, { roles: ['administrator'], listColleagues: house(person(1)) })
+    await user.click(await screen.findByRole('button', { name: 'Person 1' }))
+    await screen.findByRole('button', { name: 'Sign out everywhere' })
+    expect(screen.queryByRole('button', { name: 'Suspend' })).toBeNull()
+  })
+
+  test('an absence goes with its days and who stands in', async () => {
+    const { user, sent } = await showPage(<Colleagues />, {
+      roles: ['administrator'],
+      listColleagues: house(person(2), person(3)),
+      setAbsence: { version: 4 },
+    })
+    await user.click(await screen.findByRole('button', { name: 'Person 2' }))
+    await user.type(await screen.findByLabelText('Away from'), '3 Dec 2026')
+    await user.type(screen.getByLabelText('Through'), '9 Dec 2026')
+    await user.selectOptions(screen.getByLabelText('Who stands in'), 'Person 3')
+    await user.click(screen.getAllByRole('button', { name: 'Save' }).at(-1)!)
+    await waitFor(() => expect(sent).toHaveLength(1))
+    expect(sent[0]!.body).toEqual({
+      version: 3,
+      absence: { from: '2026-12-03', through: '2026-12-09', standInId: nth(3) },
+    })
+  })
+
+  test('a team is made of a name and vacancies', async () => {
+    const { user, sent } = await showPage(<Colleagues />, {
+      roles: ['administrator'],
+      listColleagues: house(person(2)),
+      saveTeam: { version: 1 },
+    })
+    await user.click(await screen.findByRole('button', { name: 'Make a team' }))
+    const form = screen.getAllByLabelText('Name of the team').at(-1)!
+    await user.type(form, 'Deck')
+    await user.click(screen.getAllByLabelText('Deckhand, Quay').at(-1)!)
+    await user.click(screen.getAllByRole('button', { name: 'Save the team' }).at(-1)!)
+    await waitFor(() => expect(sent).toHaveLength(1))
+    expect(sent[0]!.body).toEqual({ version: 0, name: 'Deck', vacancies: [nth(9)] })
+  })
+})
+
+describe('the table of rights', () => {
+  const rights = { version: 2, table: usualRights, changedBy: null, changedAt: null, people: { reviewer: 2 } }
+
+  test('says who holds what, keeps what is locked, and sends the whole table with what was turned', async () => {
+    const { user, sent } = await showPage(<Rights />, {
+      roles: ['administrator'],
+      readRights: rights,
+      saveRights: { version: 3 },
+    })
+    expect(
+      (await screen.findByLabelText<HTMLInputElement>('administrator: Look after people and rights')).disabled,
+    ).toBe(true)
+    await user.click(screen.getByLabelText('reviewer: Download lists'))
+    await user.click(screen.getByLabelText('coordinator: Download lists'))
+    expect(screen.getByText('1 line changed')).toBeTruthy()
+    await user.click(screen.getByRole('button', { name: 'Save the table' }))
+    await waitFor(() => expect(sent).toHaveLength(1))
+    expect(sent[0]!.body).toEqual({
+      version: 2,
+      table: { ...usualRights, 'lists.export': ['reviewer', 'administrator'] },
+    })
+  })
+
+  test('what was turned can be discarded, and what is refused is said', async () => {
+    const { user } = await showPage(<Rights />, {
+      roles: ['administrator'],
+      readRights: rights,
+      saveRights: {
+        problem: { status: 422, faults: [{ pointer: '/body/table/proof.settle', message: 'Somebody has to.' }] },
+      },
+    })
+    const box = await screen.findByLabelText('reviewer: Download lists')
+    await user.click(box)
+    await user.click(screen.getByRole('button', { name: 'Save the table' }))
+    expect(await screen.findByText('Somebody has to.')).toBeTruthy()
+    await user.click(screen.getByRole('button', { name: 'Discard changes' }))
+    expect((box as HTMLInputElement).checked).toBe(false)
+  })
+})
+
+describe('the organisation', () => {
+  const described = {
+    organisation: { ...unnamedOrganisation, name: 'Grimvik Ferries' },
+    version: 1,
+    logo: null,
+    referencesGiven: false,
+    countries: [{ code: 'NO', regions: [{ code: '50', name: 'Trøndelag' }] }],
+    holidays: [],
+  }
+  const permission = {
+    version: 0,
+    texts: {
+      en: 'I allow {{organisation}} to ask whoever issued my papers.',
+      de: 'Ich erlaube {{organisation}} zu fragen, bitte sehr.',
+    },
+    versions: [{ version: 0, name: 'v3', changedBy: '', changedAt: null, signed: 4 }],
+  }
+  const show = (more: object = {}) =>
+    showPage(<OrganisationPage />, {
+      roles: ['administrator'],
+      readOrganisation: described,
+      readPermissionText: permission,
+      ...more,
+    })
+
+  test('is sent whole with what was changed, on the version that was seen', async () => {
+    const { user, sent } = await show({ saveOrganisation: { version: 2 } })
+    await user.selectOptions(await screen.findByLabelText('Country'), 'Norway')
+    await user.selectOptions(screen.getByLabelText('Region'), 'Trøndelag')
+    await user.type(screen.getByLabelText('Kinds of work'), 'Deck\nEngine\n')
+    await user.click(screen.getByRole('button', { name: 'Add a day' }))
+    await user.type(screen.getByLabelText('Day'), '12-24')
+    await user.type(screen.getByLabelText('Why'), 'Eve')
+    await user.click(screen.getByRole('button', { name: 'Save' }))
+    await waitFor(() => expect(sent).toHaveLength(1))
+    expect(sent[0]!.body).toEqual({
+      version: 1,
+      organisation: {
+        ...described.organisation,
+        ...{ country: 'NO', region: '50', families: ['Deck', 'Engine'], closedDays: [{ day: '12-24', name: 'Eve' }] },
+      },
+    })
+  })
+
+  test('what the server refuses stands at its field, and what was typed stays', async () => {
+    const { user } = await show({
+      saveOrganisation: {
+        problem: { status: 422, faults: [{ pointer: '/body/organisation/timeZone', message: 'No such zone.' }] },
+      },
+    })
+    await user.type(await screen.findByLabelText('Town'), 'Grimvik')
+    await user.click(screen.getByRole('button', { name: 'Save' }))
+    expect(await screen.findByText('No such zone.')).toBeTruthy()
+    expect(screen.getByLabelText<HTMLInputElement>('Town').value).toBe('Grimvik')
+  })
+
+  test('the permission is written as its next version, beside how many signed which', async () => {
+    const { user, sent } = await show({ savePermissionText: { version: 1 } })
+    expect((await screen.findByText(/the text as delivered/)).textContent).toContain('4 signatures')
+    await user.type(screen.getByRole('textbox', { name: 'English' }), ' Until I say no.')
+    await user.click(screen.getByRole('button', { name: 'Save as the next version' }))
+    await waitFor(() => expect(sent).toHaveLength(1))
+    expect(sent[0]!.body).toMatchObject({ version: 0, texts: { en: `${permission.texts.en} Until I say no.` } })
+  })
+})
+
+describe('first steps', () => {
+  const steps = {
+    steps: [
+      { step: 'organisation' as const, done: true, later: false },
+      { step: 'mail' as const, done: false, later: false },
+      { step: 'source' as const, done: false, later: true },
+    ],
+    testMail: null,
+  }
+
+  test('stand under what is to do, what was left, and what is done', async () => {
+    const { user, sent } = await showPage(<FirstSteps />, {
+      roles: ['administrator'],
+      readFirstSteps: steps,
+      leaveForLater: { done: true },
+      sendTestMail: { done: true },
+    })
+    const todo = await screen.findByRole('region', { name: 'To do' })
+    expect(within(todo).getAllByRole('listitem')).toHaveLength(1)
+    await user.click(within(todo).getByRole('button', { name: 'Later' }))
+    await user.click(within(todo).getByRole('button', { name: 'Send me a test mail' }))
+    await user.click(screen.getByRole('button', { name: 'Take it up' }))
+    await waitFor(() => expect(sent).toHaveLength(3))
+    expect(sent.map(({ name, params, body }) => [name, params, body])).toEqual([
+      ['leaveForLater', { step: 'mail' }, { later: true }],
+      ['sendTestMail', {}, {}],
+      ['leaveForLater', { step: 'source' }, { later: false }],
+    ])
+  })
+
+  test('whoever comes by the link of the test mail has shown that it arrived, once', async () => {
+    const { sent, where } = await showPage(<FirstSteps />, {
+      roles: ['administrator'],
+      at: `/desk/first-steps?mail=${'m'.repeat(43)}`,
+      path: '/desk/first-steps',
+      readFirstSteps: steps,
+      confirmTestMail: { done: true },
+    })
+    await waitFor(() => expect(where()).toBe('/desk/first-steps'))
+    expect(sent.map(({ name, body }: Call) => [name, body])).toEqual([['confirmTestMail', { token: 'm'.repeat(43) }]])
+  })
+})
+
+describe('a source', () => {
+  const source = (at: number, over: object = {}) => ({
+    ...{ id: nth(at), name: `Source ${at}`, aliases: [], kind: 'school' as const, town: 'Grimvik', country: 'NO' },
+    ...{ mail: 'office@source.example', register: null, answerWorkingDays: 10, programmes: [], version: 2 },
+    ...{ enteredBy: 'Ines', checkedBy: null, mayCheck: true, alone: false, retired: false },
+    ...{ asked: 0, open: 0, medianDays: null },
+    ...over,
+  })
+
+  test('is entered with where it is asked', async () => {
+    const { user, sent } = await showPage(<Sources />, { sourceDirectory: [], saveSource: { version: 1 } })
+    await user.click(await screen.findByRole('button', { name: 'Enter a source' }))
+    await user.type(await screen.findByLabelText('Name'), 'Grimvik School')
+    await user.selectOptions(screen.getByLabelText('Country'), 'Norway')
+    await user.type(screen.getByLabelText('Mail address it is asked at'), 'office@gms.example')
+    await user.click(screen.getByRole('button', { name: 'Save' }))
+    await waitFor(() => expect(sent).toHaveLength(1))
+    expect(sent[0]!.body).toMatchObject({
+      version: 0,
+      source: { name: 'Grimvik School', country: 'NO', register: null },
+    })
+  })
+
+  test('is checked by a second person; alone only with a reason; whoever entered it is not offered to', async () => {
+    const { user, sent } = await showPage(<Sources />, {
+      sourceDirectory: [source(1, { alone: true }), source(2, { mayCheck: false }), source(3, { checkedBy: 'Bo' })],
+      checkSource: { version: 3 },
+      retireSource: { version: 3 },
+    })
+    expect(await screen.findAllByRole('button', { name: 'Check' })).toHaveLength(1)
+    expect(screen.getByText('a colleague has to check it')).toBeTruthy()
+    await user.click(screen.getByRole('button', { name: 'Check' }))
+    const yes = await screen.findByRole('button', { name: 'It is what it says' })
+    expect((yes as HTMLButtonElement).disabled).toBe(true)
+    await user.type(screen.getByLabelText('How you made sure'), 'Rang them back')
+    await user.click(yes)
+    await waitFor(() => expect(sent[0]?.body).toEqual({ version: 2, alone: 'Rang them back' }))
+    await user.click(screen.getAllByRole('button', { name: 'Retire' })[2]!)
+    await waitFor(() => expect(sent[1]).toMatchObject({ name: 'retireSource', body: { version: 2, retired: true } }))
+  })
+})
+
+describe('an invitation', () => {
+  const at = { at: `/join/${'j'.repeat(43)}`, path: '/join/:token' }
+
+  test('says who comes as what, and leads to the desk with a password of one’s own', async () => {
+    const { user, sent, where } = await showPage(<Join />, {
+      ...at,
+      readInvitation: {
+        name: 'Bo',
+        mail: 'bo@desk.example',
+        roles: ['reviewer', 'it'],
+        organisation: 'Grimvik Ferries',
+      },
+      acceptInvitation: { done: true },
+    })
+    expect(await screen.findByText(/Bo, you come as reviewer, IT/)).toBeTruthy()
+    await user.type(screen.getByLabelText('New password'), 'seven quiet herons')
+    await user.click(screen.getByRole('button', { name: 'Come in' }))
+    await waitFor(() => expect(where()).toBe('/desk/today'))
+    expect(sent[0]!.body).toEqual({ password: 'seven quiet herons' })
+  })
+
+  test('that has run out says whom to ask', async () => {
+    await showPage(<Join />, { ...at, readInvitation: { problem: { status: 410, title: 'Used up.' } } })
+    expect(await screen.findByText('Ask whoever invited you for a new link.')).toBeTruthy()
+  })
+})
