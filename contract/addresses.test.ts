@@ -26,6 +26,7 @@ const verbs = [
     'request-erasure',
     'resend',
     'retire',
+    'retry',
     'reset-password',
     'restore',
     'reveal',
@@ -63,7 +64,7 @@ const single = [
     'keeping',
     'language',
   ],
-  ...['absence', 'logo', 'logo.png', 'organisation', 'owner', 'permission-text', 'watch'],
+  ...['absence', 'logo', 'logo.png', 'operation', 'organisation', 'owner', 'permission-text', 'watch'],
   ...[
     'mail',
     'mapping',

@@ -17,6 +17,7 @@ import * as imports from './imports'
 import * as incomingMails from './incomingMails'
 import * as lists from './lists'
 import * as messages from './messages'
+import * as operation from './operation'
 import * as organisation from './organisation'
 import * as places from './places'
 import * as privacy from './privacy'
@@ -42,6 +43,7 @@ const everything = {
   ...vacancyGroups,
   ...vacancySetUp,
   ...organisation,
+  ...operation,
   ...colleagues,
   ...firstSteps,
   ...places,

@@ -41,5 +41,6 @@ export const pages = [
   '/desk/organisation',
   '/desk/colleagues',
   '/desk/rights',
+  '/desk/operation',
   '/desk/:queue/:id?/:chosen?',
 ] as const

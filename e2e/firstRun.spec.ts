@@ -1,19 +1,19 @@
 import { type ChildProcess, execFileSync, spawn } from 'node:child_process'
 import { mkdirSync, rmSync } from 'node:fs'
-import { resolve } from 'node:path'
 import { type Browser, expect, type Page, test } from '@playwright/test'
 import { createConnection } from 'mariadb'
 import { Temporal } from 'temporal-polyfill'
 import { writeWhen } from '#core/dates/write'
 import { buildServer } from '../scripts/build'
 import { aPaper } from '../test/house'
+import { lastingFolder } from '../test/lasting'
 import { expectAccessible } from './accessible'
 import { mailTo } from './people'
 import { port } from './playwright.config'
 
 /** An installation of its own: an empty database on the demo's server, the compiled programs, a folder for its files. */
 const address = `http://127.0.0.1:${port + 7}`
-const folder = resolve('.check/first-run')
+const folder = lastingFolder('first-run')
 const database = 'first_run'
 const env = {
   PATH: process.env.PATH ?? '',

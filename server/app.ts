@@ -26,6 +26,7 @@ import { paperRoutes } from './incoming/tray/routes'
 import { messageRoutes } from './messages/routes'
 import { onBehalfRoutes } from './onBehalf/routes'
 import { serveHealth } from './operation/health'
+import { operationRoutes } from './operation/routes'
 import { servePages } from './pages'
 import { currentOrganisation } from './platform/clock'
 import type { Fixed } from './platform/deps'
@@ -48,6 +49,7 @@ import { vouchingRoutes } from './vouching/routes'
 export const routes = [
   ...accountRoutes,
   ...administrationRoutes,
+  ...operationRoutes,
   ...vacancyRoutes,
   ...rulesRoutes,
   ...applicationRoutes,

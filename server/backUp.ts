@@ -1,6 +1,8 @@
 import { parseArgs } from 'node:util'
-import { backUp, backUpKeys } from './operation/backUp'
+import { backUp, backUpKeys, type LastBackup } from './operation/backUp'
 import { loadConfigFile, readConfig } from './platform/config'
+import { connect } from './platform/database/connection'
+import { defineSettings, writeSetting } from './platform/database/settings'
 
 const help = `npm run backup -- --to FOLDER [--keys-to FOLDER] [--recipient KEY]
 
@@ -30,6 +32,11 @@ try {
   console.log(
     `${file}: ${rows} rows of ${Object.keys(manifest.rows).length} tables, ${manifest.bytes} bytes, read back and as written.`,
   )
+  const last: LastBackup = { at: now.toISOString(), bytes: manifest.bytes, rows }
+  const sequelize = connect(config.databaseUrl, { most: 1 })
+  defineSettings(sequelize)
+  await writeSetting('last-backup', last)
+  await sequelize.close()
   if (keysTo)
     console.log(`${await backUpKeys(config, { folder: keysTo, recipient, now })}: the key of the installation.`)
   else

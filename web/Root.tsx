@@ -46,6 +46,7 @@ const titles: Record<(typeof pages)[number], () => string> = {
   '/desk/organisation': () => say('desk.organisation'),
   '/desk/colleagues': () => say('desk.peopleHere'),
   '/desk/rights': () => say('desk.rights'),
+  '/desk/operation': () => say('desk.howItRuns'),
   '/desk/:queue/:id?/:chosen?': () => say('desk.title.desk'),
 }
 

@@ -285,6 +285,15 @@ export const router = createBrowserRouter([
             ),
           },
           {
+            path: 'operation',
+            lazy: page(
+              () => import('./desk/administration/HowItRuns').then(({ HowItRuns }) => HowItRuns),
+              'asking',
+              'desk',
+              'administration',
+            ),
+          },
+          {
             path: ':queue/:id?/:chosen?',
             lazy: page(() => import('./desk/queue/QueueDesk').then(({ QueueDesk }) => QueueDesk), 'asking', 'desk'),
           },

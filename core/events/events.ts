@@ -55,6 +55,7 @@ export const events = {
   'source-changed': nothing,
   'source-checked': nothing,
   'source-retired': nothing,
+  'job-retried': nothing,
   'file-taken': nothing,
   'file-handed-over': nothing,
   'file-left': nothing,

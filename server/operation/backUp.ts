@@ -29,6 +29,9 @@ export type Manifest = {
   rows: Record<string, number>
 }
 
+/** What a database remembers of the backup that was written last. */
+export type LastBackup = { at: string; bytes: number; rows: number }
+
 export const manifestOf = (file: string) => file.replace(/\.sql\.gz\.age$/, '.json')
 
 type Wanted = { folder: string; recipient: string; now: Date }

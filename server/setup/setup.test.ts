@@ -1,16 +1,17 @@
 import { spawn } from 'node:child_process'
 import { chmodSync, existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
-import { join, resolve } from 'node:path'
+import { join } from 'node:path'
 import { createConnection } from 'mariadb'
 import { type Mailbox, openMailbox } from '../../standins/mailbox'
 import { tokenIn } from '../../test/house'
+import { lastingFolder } from '../../test/lasting'
 import { checkAddress, checkClock, checkFolders, checkMail, checkNode, checkSettings, isTemporary } from './checks'
 import { readConfigFile, writeConfigFile } from './configFile'
 
 const scratch = mkdtempSync(join(tmpdir(), 'probatum-setup-'))
 /** Where a test may put what must not lie in a temporary folder. */
-const lasting = resolve('.check/setup-test')
+const lasting = lastingFolder('setup-test')
 let mailbox: Mailbox
 const smtpPort = Number(process.env.CHECK_PORT ?? 4200) + 60 + Number(process.env.JEST_WORKER_ID ?? 1)
 beforeAll(async () => {

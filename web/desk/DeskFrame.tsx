@@ -50,6 +50,7 @@ const groups: readonly { name: string; places: readonly Place[] }[] = [
       { path: 'organisation', name: say('desk.organisation'), needs: 'readOrganisation' },
       { path: 'colleagues', name: say('desk.peopleHere'), needs: 'listColleagues' },
       { path: 'rights', name: say('desk.rights'), needs: 'readRights' },
+      { path: 'operation', name: say('desk.howItRuns'), needs: 'readOperation' },
     ],
   },
 ]

@@ -85,6 +85,7 @@ export const deskCommands: readonly DeskCommand[] = [
   },
   { name: say('desk.peopleHere'), words: say('desk.peopleHereWords'), to: '/desk/colleagues', needs: 'listColleagues' },
   { name: say('desk.rights'), words: say('desk.rightsWords'), to: '/desk/rights', needs: 'readRights' },
+  { name: say('desk.howItRuns'), words: say('desk.howItRunsWords'), to: '/desk/operation', needs: 'readOperation' },
   { name: say('desk.yourAccount'), words: say('desk.passwordCodesSignIn'), to: '/account' },
 ]
 

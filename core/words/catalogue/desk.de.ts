@@ -138,4 +138,6 @@ export default {
   'desk.perhapsOthersHaveSome': 'Die der anderen stehen unter „Alle“.',
   'desk.firstSteps': 'Erste Schritte',
   'desk.firstStepsWords': 'beginnen einrichten leeres haus testmail',
+  'desk.howItRuns': 'Betrieb',
+  'desk.howItRunsWords': 'aufträge gescheitert sicherung platz fassung register betrieb',
 } satisfies Translated<typeof english>

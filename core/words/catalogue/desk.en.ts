@@ -135,4 +135,6 @@ export default {
   'desk.perhapsOthersHaveSome': 'Those of your colleagues are under “Everybody’s”.',
   'desk.firstSteps': 'First steps',
   'desk.firstStepsWords': 'begin set up empty house test mail',
+  'desk.howItRuns': 'How it runs',
+  'desk.howItRunsWords': 'jobs failed backup room version registers operation',
 } as const

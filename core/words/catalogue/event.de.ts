@@ -220,4 +220,5 @@ export default {
   'event.source-checked.alone': 'Hat die Stelle {{source}} allein geprüft: {{reason}}',
   'event.source-retired': 'Hat die Stelle {{source}} stillgelegt',
   'event.source-retired.again': 'Hat die Stelle {{source}} wieder aufgenommen',
+  'event.job-retried': 'Hat einen Auftrag erneut versuchen lassen: {{kind}}',
 } satisfies Translated<typeof english>

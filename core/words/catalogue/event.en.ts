@@ -214,4 +214,5 @@ export default {
   'event.source-checked.alone': 'Checked the source {{source}} alone: {{reason}}',
   'event.source-retired': 'Retired the source {{source}}',
   'event.source-retired.again': 'Took the source {{source}} up again',
+  'event.job-retried': 'Had a job tried again: {{kind}}',
 } as const

@@ -309,4 +309,5 @@ export default {
   'problem.giveTheSourceAName': 'Geben Sie der Stelle einen Namen.',
   'problem.sayWhyAlone': 'Sagen Sie, wie Sie sich vergewissert haben, da niemand anderer prüfen kann.',
   'problem.anotherTestMail': 'Seither wurde eine andere Testmail gesendet. Öffnen Sie den Link in dieser.',
+  'problem.jobIsNotGivenUp': 'Dieser Auftrag ist nicht aufgegeben oder wird schon wieder versucht.',
 } satisfies Translated<typeof english>

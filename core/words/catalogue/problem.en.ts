@@ -284,4 +284,5 @@ export default {
   'problem.giveTheSourceAName': 'Give the source a name.',
   'problem.sayWhyAlone': 'Say how you made sure, since nobody else can check it.',
   'problem.anotherTestMail': 'Another test mail has been sent since. Open the link in that one.',
+  'problem.jobIsNotGivenUp': 'This job is not given up, or is being tried again already.',
 } as const

@@ -6,6 +6,7 @@ import { Join } from '../../portal/account/Join'
 import { Sources } from '../overviews/Sources'
 import { Colleagues } from './Colleagues'
 import { FirstSteps } from './FirstSteps'
+import { HowItRuns } from './HowItRuns'
 import { OrganisationPage } from './OrganisationPage'
 import { Rights } from './Rights'
 
@@ -330,5 +331,32 @@ describe('an invitation', () => {
   test('that has run out says whom to ask', async () => {
     await showPage(<Join />, { ...at, readInvitation: { problem: { status: 410, title: 'Used up.' } } })
     expect(await screen.findByText('Ask whoever invited you for a new link.')).toBeTruthy()
+  })
+})
+
+describe('how it runs', () => {
+  const operation = {
+    ...{ version: '0.1.0', node: '20.20.2', database: '10.11.6-MariaDB', upSince: '2026-11-28T08:00:00.000Z' },
+    jobs: {
+      waiting: [{ kind: 'mail', count: 3, oldestAt: '2026-11-28T09:00:00.000Z', underWay: 1, tried: 2 }],
+      failed: [{ id: nth(5), kind: 'import', attempts: 8, at: '2026-11-28T09:30:00.000Z' }],
+    },
+    messages: [{ channel: 'mail', state: 'refused', count: 2, oldestAt: '2026-11-27T09:00:00.000Z' }],
+    room: { tables: 4e6, documents: { count: 12, bytes: 2e6 }, free: 5e8 },
+    registers: [{ register: 'grid', source: 'Grid Board', asked: 0, lastAt: null }],
+    lastBackup: null,
+  }
+
+  test('says what waits, that nothing was ever backed up, and has a job tried again', async () => {
+    const { user, sent } = await showPage(<HowItRuns />, {
+      roles: ['administrator'],
+      readOperation: operation,
+      retryJob: { done: true },
+    })
+    expect(within(await screen.findByRole('row', { name: /send a mail/ })).getByText('3')).toBeTruthy()
+    expect(screen.getByText(/^None yet/).className).toContain('contradicted')
+    expect(screen.getByRole('row', { name: /Grid Board/ }).textContent).toContain('never')
+    await user.click(screen.getByRole('button', { name: 'Try again' }))
+    await waitFor(() => expect(sent).toMatchObject([{ name: 'retryJob', params: { id: nth(5) } }]))
   })
 })
