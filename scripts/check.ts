@@ -102,6 +102,7 @@ const slow: Part[] = [
   // Kills server and database while people write.
   program('many faults', 'scripts/faults.ts', '--sessions', '48', '--kills', '6', '--data', '.check/faults'),
   browser('every place', { only: ['everyPlace'], env: { CHECK_LONG: 'yes' } }),
+  program('readme', 'scripts/tryReadme.ts'),
   program('codes shown', 'scripts/codesShown.ts'),
   program('mutants', 'scripts/mutants.ts'),
   program('bench', 'bench/main.ts', 'desk', '100000'),

@@ -46,11 +46,16 @@ async function stateOf({ to, messageId, arrivedAt }: TestMail) {
   return { to, state: message?.state === 'accepted' ? ('taken' as const) : ('on its way' as const), because }
 }
 
-const leftForLater = async () => (await readSetting<FirstStep[]>('first-steps-left')) ?? []
+/** A row for each step, so that two who leave different ones do not write over each other. */
+const nameOfLeft = (step: FirstStep) => `first-step-later ${step}`
+
+async function leftForLater(): Promise<FirstStep[]> {
+  const left = await Promise.all(firstSteps.map((step) => readSetting<boolean>(nameOfLeft(step))))
+  return firstSteps.filter((_, nth) => left[nth] === true)
+}
 
 export async function leaveForLater(step: FirstStep, later: boolean) {
-  const left = (await leftForLater()).filter((one) => one !== step)
-  await writeSetting('first-steps-left', later ? [...left, step] : left)
+  await writeSetting(nameOfLeft(step), later)
   return { done: true as const }
 }
 
