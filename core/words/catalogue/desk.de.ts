@@ -140,4 +140,6 @@ export default {
   'desk.firstStepsWords': 'beginnen einrichten leeres haus testmail',
   'desk.howItRuns': 'Betrieb',
   'desk.howItRunsWords': 'aufträge gescheitert sicherung platz fassung register betrieb',
+  'desk.nothingForYourRole':
+    'Ihre Rollen sehen keine Akten. Was sie sehen, entscheidet Ihre Verwaltung in der Tabelle der Rechte.',
 } satisfies Translated<typeof english>

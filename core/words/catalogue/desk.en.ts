@@ -137,4 +137,6 @@ export default {
   'desk.firstStepsWords': 'begin set up empty house test mail',
   'desk.howItRuns': 'How it runs',
   'desk.howItRunsWords': 'jobs failed backup room version registers operation',
+  'desk.nothingForYourRole':
+    'Your roles see no files. What they see is decided by your administrators, in the table of rights.',
 } as const

@@ -76,3 +76,23 @@ test('an empty queue says that nothing waits', async () => {
   expect(await (await list()).findByRole('listitem')).toBeTruthy()
   expect(screen.queryByText(/likely to miss/)).toBeNull()
 })
+
+test('whose roles see no files is told who decides that, and nothing is asked of the server', async () => {
+  await show('/desk/today', { roles: ['stores'] })
+  expect(await screen.findByText(/^Your roles see no files/)).toBeTruthy()
+})
+
+test('mine is asked for unless everybody’s is chosen, which stays in the address', async () => {
+  const asked: string[] = []
+  const { user, where } = await show('/desk/today', {
+    readQueue: ({ query }: Call) => {
+      asked.push(query.whose ?? '')
+      return { people: [{ ...ada, owner: { id: uuid(), name: 'Tomas Velde' } }], next: null, late: 0 }
+    },
+  })
+  expect(await screen.findByTitle('Tomas Velde')).toBeTruthy()
+  expect(asked).toEqual(['mine'])
+  await user.click(screen.getByRole('button', { name: 'Everybody’s' }))
+  await waitFor(() => expect(asked.at(-1)).toBe('all'))
+  expect(where()).toContain('?whose=all')
+})

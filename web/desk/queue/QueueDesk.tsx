@@ -16,6 +16,8 @@ import { queueNames } from './names'
 /** A queue on the left, the file of whoever is chosen, and the proof behind the chosen claim. */
 export function QueueDesk() {
   const { queue = 'today', id, chosen } = useParams()
+  const { may } = useSession()
+  if (!may('readQueue')) return <main className="p-6 text-ink-2">{say('desk.nothingForYourRole')}</main>
   if (!queues.some((name) => name === queue)) return <Navigate to="/desk/today" replace />
   return <Columns queue={queue as Queue} id={id} chosen={chosen} />
 }
