@@ -188,7 +188,14 @@ const views: View[] = [
       await page.waitForTimeout(1200)
     },
   },
-  { name: 'trail', as: ines, go: (page) => page.goto(`${address}/desk/trail`) },
+  {
+    name: 'rights',
+    as: 'anselm@vallorne.example',
+    go: async (page) => {
+      await page.goto(`${address}/desk/rights`)
+      await page.getByRole('heading', { name: 'Rights' }).waitFor()
+    },
+  },
 ]
 
 const browser = await openBrowser()
