@@ -9,13 +9,16 @@ import { defineConfig, type Plugin } from 'vite'
 
 const here = (path: string) => fileURLToPath(new URL(path, import.meta.url))
 
-/** The contract's table of endpoints as a module of its own, so that no schema is sent to a phone. */
+/** The contract's table of endpoints as modules of their own, the desk's apart, so that no schema is sent to a phone. */
 const endpoints: Plugin = {
   name: 'endpoints',
-  resolveId: (id) => (id === 'virtual:endpoints' ? `\0${id}` : undefined),
+  resolveId: (id) => (/^virtual:endpoints($|\/desk$)/.test(id) ? `\0${id}` : undefined),
   load(id) {
-    if (id !== '\0virtual:endpoints') return undefined
-    return `export const { endpoints, topics } = ${printedBy('scripts/endpoints.ts')}`
+    if (!id.startsWith('\0virtual:endpoints')) return undefined
+    const { endpoints: everybodys, deskEndpoints, topics } = JSON.parse(printedBy('scripts/endpoints.ts'))
+    return id.endsWith('/desk')
+      ? `export const deskEndpoints = ${JSON.stringify(deskEndpoints)}`
+      : `export const { endpoints, topics } = ${JSON.stringify({ endpoints: everybodys, topics })}`
   },
 }
 

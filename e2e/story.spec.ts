@@ -232,7 +232,7 @@ test('from an open vacancy to the first day', async ({ browser }) => {
     await manager.goto(desk.url())
     await manager.getByRole('heading', { name: me.name }).waitFor()
     await manager.keyboard.press('m')
-    await manager.getByLabel('Entgelt, Euro im Jahr').fill('62000')
+    await manager.getByLabel('Entgelt, EUR im Jahr').fill('62000')
     await manager.getByRole('button', { name: 'Angebot machen' }).click()
     await expect(manager.getByText(/· mit Angebot/)).toBeVisible()
     await candidate.goto(linkIn((await mailTo(candidate, me.mail, 'An offer')).text))

@@ -15,9 +15,8 @@ test('a vacancy is composed, tried, run dry, published and seen as a candidate s
     await desk.goto('/desk/vacancies')
     await desk.getByRole('button', { name: 'Set up a vacancy' }).click()
     await desk.getByLabel('Title').fill(title)
-    await desk
-      .getByLabel('With everything an earlier one says and asks')
-      .selectOption({ label: 'Rescue lead, Vallorne valley station' })
+    await desk.getByText('What an earlier vacancy says and asks').click()
+    await desk.getByLabel('Which one').selectOption({ label: 'Rescue lead, Vallorne valley station' })
     await desk.getByRole('button', { name: 'Set it up' }).click()
     await expect(desk.getByRole('heading', { name: title })).toBeVisible()
     await desk.getByLabel('In one or two sentences').fill('Search with your dog, in any weather.')

@@ -1,11 +1,22 @@
 import { topics } from '#contract/endpoint'
 import { contract } from '#contract/index'
+import { isRight } from '#contract/roles'
 
-/** Prints what a client needs to call every endpoint, as JSON: the shapes are checked by the server and stay there. */
-const endpoints = Object.fromEntries(
-  Object.entries(contract).map(([name, { method, path, access, idempotent, bytes, behalf, invalidates }]) => [
-    name,
-    { method, path, access, idempotent, bytes, behalf, invalidates },
-  ]),
-)
-process.stdout.write(JSON.stringify({ endpoints, topics }))
+/** What the pages of people who work here call outside the desk. */
+const elsewhere = ['readOwnAbsence', 'setOwnAbsence', 'listNames']
+
+/**
+ * Prints what a client needs to call every endpoint, as JSON: the shapes are checked by the server and stay there. Those of the
+ * desk are apart, since a phone loads the others first of all; for the same reason what is not so is left out.
+ */
+const all = Object.entries(contract).map(([name, { method, path, access, idempotent, bytes, behalf, invalidates }]) => {
+  const called = { method, path, access, invalidates, ...onlyTrue({ idempotent, bytes, behalf }) }
+  return { name, called, desk: isRight(access) && !elsewhere.includes(name) }
+})
+const table = (desk: boolean) =>
+  Object.fromEntries(all.flatMap((one) => (one.desk === desk ? [[one.name, one.called]] : [])))
+process.stdout.write(JSON.stringify({ endpoints: table(false), deskEndpoints: table(true), topics }))
+
+function onlyTrue(flags: Record<string, boolean>) {
+  return Object.fromEntries(Object.entries(flags).filter(([, holds]) => holds))
+}

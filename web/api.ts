@@ -1,7 +1,8 @@
-import { endpoints, topics } from 'virtual:endpoints'
+import { type Called, endpoints, topics } from 'virtual:endpoints'
 import {
   type BaseQueryFn,
   createApi,
+  type EndpointBuilder,
   type MutationDefinition,
   type QueryDefinition,
 } from '@reduxjs/toolkit/query/react'
@@ -30,7 +31,6 @@ export type Argument<E extends Endpoint> = Part<'params', E['params']> &
   Part<'query', E['query']> &
   Part<'body', E['body']> & { key?: string }
 
-type Called = Pick<Endpoint, 'method' | 'path' | 'idempotent' | 'bytes' | 'behalf' | 'invalidates'>
 type Sent = { endpoint: Called; argument: { params?: object; query?: object; body?: unknown; key?: string } }
 
 /** The value each change repeats in a header; the session's reply brings it. */
@@ -133,10 +133,13 @@ type Definitions = {
     : MutationDefinition<Argument<Contract[Name]>, typeof send, Topic, Reply<Contract[Name]>, 'api'>
 }
 
+/** What can be called here. */
+const known: Record<string, Called> = { ...endpoints }
+
 /** The address of a file to keep, for a link. */
 export function addressOf(name: keyof Contract, argument: { params?: object; query?: object } = {}): string {
   const params = (argument.params ?? {}) as Record<string, string>
-  const path = endpoints[name]!.path.replace(/:(\w+)/g, (_, part: string) => encodeURIComponent(params[part] ?? ''))
+  const path = known[name]!.path.replace(/:(\w+)/g, (_, part: string) => encodeURIComponent(params[part] ?? ''))
   const query = new URLSearchParams(
     Object.entries(argument.query ?? {}).flatMap(([key, value]) => (value ? [[key, String(value)]] : [])),
   )
@@ -144,27 +147,40 @@ export function addressOf(name: keyof Contract, argument: { params?: object; que
 }
 
 /** Whether somebody with these roles and rights may call an endpoint: what nobody here may do is not offered. */
-export const mayCallNamed = (name: keyof Contract, caller: Caller): boolean => mayCall(endpoints[name]!, caller)
+export const mayCallNamed = (name: keyof Contract, caller: Caller): boolean => {
+  const endpoint = known[name]
+  return endpoint !== undefined && mayCall(endpoint, caller)
+}
 
-/** Every endpoint of the contract as RTK Query: reads are queries, everything else a mutation. */
+type Build = EndpointBuilder<typeof send, Topic, 'api'>
+
+const definitionsOf = (build: Build, table: Record<string, Called>) =>
+  Object.fromEntries(
+    Object.entries(table).map(([name, endpoint]) => [
+      name,
+      endpoint.method === 'GET'
+        ? build.query({
+            query: (argument: Sent['argument']) => ({ endpoint, argument }),
+            providesTags: [...endpoint.invalidates],
+          })
+        : build.mutation({
+            query: (argument: Sent['argument']) => ({ endpoint, argument }),
+            invalidatesTags: (_reply, error) => (error ? [] : [...endpoint.invalidates]),
+          }),
+    ]),
+  ) as unknown as Definitions
+
+/** Every endpoint of the contract as RTK Query: reads are queries, everything else a mutation. Those of the desk come with it. */
 export const api = createApi({
   reducerPath: 'api',
   baseQuery: send,
   tagTypes: topics,
   refetchOnReconnect: true,
-  endpoints: (build) =>
-    Object.fromEntries(
-      Object.entries(endpoints).map(([name, endpoint]) => [
-        name,
-        endpoint.method === 'GET'
-          ? build.query({
-              query: (argument: Sent['argument']) => ({ endpoint, argument }),
-              providesTags: [...endpoint.invalidates],
-            })
-          : build.mutation({
-              query: (argument: Sent['argument']) => ({ endpoint, argument }),
-              invalidatesTags: (_reply, error) => (error ? [] : [...endpoint.invalidates]),
-            }),
-      ]),
-    ) as unknown as Definitions,
+  endpoints: (build) => definitionsOf(build, endpoints),
 })
+
+/** Adds endpoints that are fetched later, once. */
+export function addEndpoints(more: Record<string, Called>) {
+  Object.assign(known, more)
+  api.injectEndpoints({ endpoints: (build) => definitionsOf(build as unknown as Build, more) as never })
+}

@@ -2,11 +2,17 @@
 declare module 'virtual:endpoints' {
   import type { Endpoint, Topic } from '#contract/endpoint'
 
-  export const endpoints: Record<
-    string,
-    Pick<Endpoint, 'method' | 'path' | 'access' | 'idempotent' | 'bytes' | 'behalf' | 'invalidates'>
-  >
+  export type Called = Pick<Endpoint, 'method' | 'path' | 'access' | 'invalidates'> &
+    Partial<Pick<Endpoint, 'idempotent' | 'bytes' | 'behalf'>>
+  export const endpoints: Record<string, Called>
   export const topics: readonly Topic[]
+}
+
+/** What is called at the desk alone. */
+declare module 'virtual:endpoints/desk' {
+  import type { Called } from 'virtual:endpoints'
+
+  export const deskEndpoints: Record<string, Called>
 }
 
 /** Checks of what is sent, by the endpoint: programs that Ajv has made of the contract's shapes. */

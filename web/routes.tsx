@@ -8,7 +8,7 @@ import { type Group, loadWords } from './words'
 const page =
   (load: () => Promise<ComponentType>, ...words: readonly Group[]) =>
   async () => {
-    await loadWords(...words)
+    await Promise.all([loadWords(...words), words.includes('desk') ? import('./deskEndpoints') : undefined])
     return { Component: await load() }
   }
 
