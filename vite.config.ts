@@ -82,7 +82,10 @@ export default defineConfig({
               name: 'asking',
               test: /core[\\/](words[\\/](names|options|translations|requirementTitle|roles|stored|facts|conditions|requirements)|requirements[\\/](catalogue|requirement))\.ts/,
             },
-            { name: 'frame', test: /web[\\/](ui[\\/](Sheet|useTitle|notices)|portal[\\/]LanguageChoice)\.tsx?/ },
+            {
+              name: 'frame',
+              test: /web[\\/](useCurrency|ui[\\/](Sheet|useTitle|notices|OrganisationName)|portal[\\/]LanguageChoice)\.tsx?/,
+            },
           ],
         },
       },

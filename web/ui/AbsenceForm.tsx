@@ -25,20 +25,20 @@ export function AbsenceForm({ absence, standIns, busy, problem, onSave }: Props)
     <div className="grid gap-3">
       <div className="grid gap-3 sm:grid-cols-3">
         <DateField
-          label={say('ask.awayFrom')}
+          label={say('absence.awayFrom')}
           value={from}
           onChange={setFrom}
           error={faultAt(problem, 'from') ?? faultAt(problem, 'absence')}
         />
         <DateField
-          label={say('ask.awayThrough')}
+          label={say('absence.awayThrough')}
           value={through}
           onChange={setThrough}
           error={faultAt(problem, 'through')}
         />
         <SelectField
-          label={say('ask.whoStandsIn')}
-          empty={say('ask.nobody')}
+          label={say('absence.whoStandsIn')}
+          empty={say('absence.nobody')}
           options={standIns.map(({ id, name }) => ({ value: id, label: name }))}
           value={standIn}
           onChange={(event) => setStandIn(event.target.value)}
@@ -52,11 +52,11 @@ export function AbsenceForm({ absence, standIns, busy, problem, onSave }: Props)
           disabled={from === '' || through === ''}
           onClick={() => onSave({ from, through, standInId: standIn || null })}
         >
-          {say('ask.saveAbsence')}
+          {say('absence.saveAbsence')}
         </Button>
         {absence && (
           <Button kind="quiet" busy={busy} onClick={() => onSave(null)}>
-            {say('ask.notAway')}
+            {say('absence.notAway')}
           </Button>
         )}
       </div>

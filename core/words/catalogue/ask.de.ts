@@ -37,10 +37,4 @@ export default {
   'ask.part.because': '{{label}}: was geschehen ist',
   'ask.part.document': '{{label}}: das Dokument',
   'ask.theFormAsks': 'Das Formular fragt danach.',
-  'ask.awayFrom': 'Abwesend ab',
-  'ask.awayThrough': 'Bis einschließlich',
-  'ask.whoStandsIn': 'Vertretung',
-  'ask.nobody': 'niemand',
-  'ask.saveAbsence': 'Speichern',
-  'ask.notAway': 'Nicht abwesend',
 } satisfies Translated<typeof english>

@@ -34,10 +34,4 @@ export default {
   'ask.part.because': '{{label}}: what happened',
   'ask.part.document': '{{label}}: the document',
   'ask.theFormAsks': 'The form asks for it.',
-  'ask.awayFrom': 'Away from',
-  'ask.awayThrough': 'Through',
-  'ask.whoStandsIn': 'Who stands in',
-  'ask.nobody': 'nobody',
-  'ask.saveAbsence': 'Save',
-  'ask.notAway': 'Not away',
 } as const

@@ -1,3 +1,4 @@
+import type absence from './absence.en'
 import type access from './access.en'
 import type account from './account.en'
 import type administration from './administration.en'
@@ -57,7 +58,8 @@ import type vouch from './vouch.en'
 import type zone from './zone.en'
 
 /** Every text there is, by its name. */
-export type Words = typeof access &
+export type Words = typeof absence &
+  typeof access &
   typeof account &
   typeof administration &
   typeof agreement &

@@ -1,5 +1,6 @@
+import absence from '../catalogue/absence.de'
 import administration from '../catalogue/administration.de'
 import organisation from '../catalogue/organisation.de'
 import right from '../catalogue/right.de'
 
-export default { ...administration, ...organisation, ...right }
+export default { ...absence, ...administration, ...organisation, ...right }

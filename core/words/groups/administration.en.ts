@@ -1,5 +1,6 @@
+import absence from '../catalogue/absence.en'
 import administration from '../catalogue/administration.en'
 import organisation from '../catalogue/organisation.en'
 import right from '../catalogue/right.en'
 
-export default { ...administration, ...organisation, ...right }
+export default { ...absence, ...administration, ...organisation, ...right }

@@ -2,6 +2,5 @@ import ask from '../catalogue/ask.de'
 import condition from '../catalogue/condition.de'
 import names from '../catalogue/names.de'
 import paper from '../catalogue/paper.de'
-import role from '../catalogue/role.de'
 
-export default { ...ask, ...condition, ...names, ...paper, ...role }
+export default { ...ask, ...condition, ...names, ...paper }

@@ -2,6 +2,5 @@ import ask from '../catalogue/ask.en'
 import condition from '../catalogue/condition.en'
 import names from '../catalogue/names.en'
 import paper from '../catalogue/paper.en'
-import role from '../catalogue/role.en'
 
-export default { ...ask, ...condition, ...names, ...paper, ...role }
+export default { ...ask, ...condition, ...names, ...paper }

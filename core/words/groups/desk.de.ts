@@ -12,6 +12,7 @@ import overviews from '../catalogue/overviews.de'
 import preparedWords from '../catalogue/preparedWords.de'
 import proof from '../catalogue/proof.de'
 import reason from '../catalogue/reason.de'
+import role from '../catalogue/role.de'
 import rules from '../catalogue/rules.de'
 import state from '../catalogue/state.de'
 import step from '../catalogue/step.de'
@@ -19,6 +20,7 @@ import table from '../catalogue/table.de'
 import trayDesk from '../catalogue/trayDesk.de'
 
 export default {
+  ...role,
   ...agreement,
   ...behalf,
   ...comparison,

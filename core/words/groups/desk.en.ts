@@ -12,6 +12,7 @@ import overviews from '../catalogue/overviews.en'
 import preparedWords from '../catalogue/preparedWords.en'
 import proof from '../catalogue/proof.en'
 import reason from '../catalogue/reason.en'
+import role from '../catalogue/role.en'
 import rules from '../catalogue/rules.en'
 import state from '../catalogue/state.en'
 import step from '../catalogue/step.en'
@@ -19,6 +20,7 @@ import table from '../catalogue/table.en'
 import trayDesk from '../catalogue/trayDesk.en'
 
 export default {
+  ...role,
   ...agreement,
   ...behalf,
   ...comparison,

@@ -1,3 +1,4 @@
+import absence from '../catalogue/absence.de'
 import account from '../catalogue/account.de'
 import apply from '../catalogue/apply.de'
 import check from '../catalogue/check.de'
@@ -9,10 +10,13 @@ import marks from '../catalogue/marks.de'
 import permission from '../catalogue/permission.de'
 import privacy from '../catalogue/privacy.de'
 import reason from '../catalogue/reason.de'
+import role from '../catalogue/role.de'
 import status from '../catalogue/status.de'
 import zone from '../catalogue/zone.de'
 
 export default {
+  ...absence,
+  ...role,
   ...account,
   ...apply,
   ...check,

@@ -1,3 +1,4 @@
+import absence from '../catalogue/absence.en'
 import account from '../catalogue/account.en'
 import apply from '../catalogue/apply.en'
 import check from '../catalogue/check.en'
@@ -9,10 +10,13 @@ import marks from '../catalogue/marks.en'
 import permission from '../catalogue/permission.en'
 import privacy from '../catalogue/privacy.en'
 import reason from '../catalogue/reason.en'
+import role from '../catalogue/role.en'
 import status from '../catalogue/status.en'
 import zone from '../catalogue/zone.en'
 
 export default {
+  ...absence,
+  ...role,
   ...account,
   ...apply,
   ...check,
