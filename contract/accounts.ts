@@ -30,8 +30,10 @@ const Session = Type.Object({
       roles: Type.Array(oneOf(roles)),
       rights: Type.Array(oneOf(rights)),
       language: oneOf(languages),
+      throughProvider: Type.Boolean({ description: 'They sign in through the identity provider, not by a password' }),
     }),
   ),
+  provider: orNull(Type.String({ description: 'What the organisation’s identity provider is called' })),
   demo: Type.Boolean(),
   organisation: ShownOrganisation,
   codesFirst: Type.Boolean({ description: 'The role has to set up one-time codes before anything else' }),
@@ -83,6 +85,37 @@ export const signIn = endpoint({
     code: Type.Optional(Type.String({ maxLength: 20, description: 'One-time or recovery code, where switched on' })),
   }),
   reply: Session,
+  invalidates: ['session'],
+})
+
+const Away = Type.Object({ address: Type.String({ description: 'Where the browser goes to say who it is' }) })
+
+export const leaveForProvider = endpoint({
+  method: 'POST',
+  path: '/api/session/provider',
+  summary: 'Sign in through the organisation’s identity provider: where to go',
+  access: 'anyone',
+  body: Type.Object({ next: Type.Optional(Type.String({ maxLength: 200 })) }),
+  reply: Away,
+})
+
+export const confirmThroughProvider = endpoint({
+  method: 'POST',
+  path: '/api/session/provider/confirmation',
+  summary: 'Show at the identity provider that it is still oneself, for what asks for it: where to go',
+  access: 'signed-in',
+  reply: Away,
+})
+
+export const returnFromProvider = endpoint({
+  method: 'POST',
+  path: '/api/session/provider/return',
+  summary: 'Come back from the identity provider; once, and in the browser one left in',
+  access: 'anyone',
+  body: Type.Object({
+    search: Type.String({ maxLength: 8000, description: 'What the provider added to the address' }),
+  }),
+  reply: Type.Intersect([Session, Type.Object({ next: orNull(Type.String()), confirmed: Type.Boolean() })]),
   invalidates: ['session'],
 })
 
@@ -154,6 +187,7 @@ export const readAccount = endpoint({
   reply: Type.Object({
     name: Type.String(),
     mail: Type.String(),
+    provider: orNull(Type.String({ description: 'Through which identity provider they sign in' })),
     codesOn: Type.Boolean(),
     recoveryCodesLeft: Type.Integer(),
     sessions: Type.Integer({ description: 'Places where it is signed in' }),

@@ -28,6 +28,8 @@ const Colleague = Type.Object({
   signedInAt: orNull(Moment),
   sessions: Type.Integer({ description: 'Places where they are signed in now' }),
   codesOn: Type.Boolean(),
+  throughProvider: Type.Boolean({ description: 'Signs in through the identity provider' }),
+  breakGlass: Type.Boolean({ description: 'Signs in by password even where there is an identity provider' }),
   files: Type.Integer({ description: 'Files under way that are theirs' }),
 })
 
@@ -84,6 +86,18 @@ export const changeColleague = endpoint({
   reply: Type.Object({ version: Version }),
   passwordAgain: { with: 'roles' },
   invalidates: ['colleagues', 'session', 'desk'],
+})
+
+export const setBreakGlass = endpoint({
+  method: 'PUT',
+  path: '/api/desk/colleagues/:id/break-glass',
+  summary: 'Let somebody sign in by password even where everybody comes through the identity provider, or no longer',
+  access: 'colleagues.keep',
+  params: byId,
+  body: Type.Object({ version: Version, breakGlass: Type.Boolean() }),
+  reply: Type.Object({ version: Version }),
+  passwordAgain: true,
+  invalidates: ['colleagues'],
 })
 
 export const suspendColleague = endpoint({
@@ -190,7 +204,13 @@ export const readInvitation = endpoint({
   summary: 'Who is invited by a link, and as what',
   access: 'bearer-of-link',
   params: Type.Object({ token: LinkToken }),
-  reply: Type.Object({ name: Type.String(), mail: Type.String(), roles: Roles, organisation: Type.String() }),
+  reply: Type.Object({
+    name: Type.String(),
+    mail: Type.String(),
+    roles: Roles,
+    organisation: Type.String(),
+    throughProvider: orNull(Type.String({ description: 'Where there is no password, who they sign in through' })),
+  }),
 })
 
 export const acceptInvitation = endpoint({

@@ -15,5 +15,14 @@ export const staff: readonly Colleague[] = [
   { name: 'Dr. Yara Benali', mail: 'yara@vallorne.example', roles: ['medical'] },
 ]
 
+/**
+ * Whom the identity provider of the demo knows: two who have not been here yet, and somebody without a role. All others sign in by password, so that the demo can be tried without it.
+ */
+export const knownToProvider = [
+  { sub: 'v-1001', name: 'Rosalie Imhof', mail: 'rosalie@vallorne.example', roles: ['auditor'] },
+  { sub: 'v-1002', name: 'Emil Straub', mail: 'emil@vallorne.example', roles: ['coordinator', 'money'] },
+  { sub: 'v-1003', name: 'Nino Castell', mail: 'nino@vallorne.example', roles: [] },
+]
+
 /** The password of everybody in the demo; it is in the README. */
 export const demoPassword = 'glacier-lantern-42'

@@ -1,14 +1,15 @@
 import { type ChildProcess, spawn } from 'node:child_process'
-import { existsSync, mkdirSync, rmSync, statSync } from 'node:fs'
+import { existsSync, mkdirSync, rmSync, statSync, writeFileSync } from 'node:fs'
 import { resolve } from 'node:path'
 import { setTimeout as wait } from 'node:timers/promises'
 import { parseArgs } from 'node:util'
 import { build, createServer } from 'vite'
 import { loadScenario } from '#scenario/load'
-import { demoPassword, staff } from '#scenario/staff'
+import { demoPassword, knownToProvider, staff } from '#scenario/staff'
 import { readConfig } from '#server/platform/config'
 import { readSetting, writeSetting } from '#server/platform/database/settings'
 import { prepare, start } from '#server/start'
+import { identityClient } from '../standins/identity'
 import { newestUnder } from './newest'
 import { requireFree, startOwnDatabase } from './ownDatabase'
 
@@ -39,6 +40,7 @@ const port = Number(values.port)
 const ports = { app: port, vite: port + 1, smtp: port + 2, standins: port + 3, mailIn: port + 4, database: port + 6 }
 const folder = resolve(values.data)
 const registersFile = resolve(folder, 'registers.json')
+const peopleFile = resolve(folder, 'people.json')
 const stops: (() => Promise<void> | void)[] = []
 const begun = Date.now()
 
@@ -80,10 +82,15 @@ try {
     MAIL_IN_PORT: String(ports.mailIn),
     SCAN_FOLDER: resolve(folder, 'scans'),
     PLACES_URL: `http://127.0.0.1:${ports.standins}/places`,
+    OIDC_ISSUER: `http://127.0.0.1:${ports.standins}/identity`,
+    OIDC_CLIENT_ID: identityClient.id,
+    OIDC_CLIENT_SECRET: identityClient.secret,
+    OIDC_NAME: 'Vallorne Identity',
     MAIL_FROM: 'applications@vallorne.example',
     DEMO: 'yes',
     LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn',
   }
+  writeFileSync(peopleFile, JSON.stringify(knownToProvider, null, 2))
   const config = readConfig(env)
   const fixed = await prepare(config)
   if (!(await readSetting('scenario-loaded'))) {
@@ -153,6 +160,8 @@ async function startStandins(): Promise<() => Promise<void>> {
       STANDINS_PORT: String(ports.standins),
       MAILBOX_FOLDER: resolve(folder, 'mailbox'),
       REGISTERS_FILE: registersFile,
+      PEOPLE_FILE: peopleFile,
+      RETURN_TO: `http://127.0.0.1:${values.dev ? ports.vite : ports.app}/sign-in/return`,
       SCAN_FOLDER: resolve(folder, 'scans'),
     },
   })

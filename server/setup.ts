@@ -1,13 +1,14 @@
 import { createInterface } from 'node:readline/promises'
 import { parseArgs } from 'node:util'
 import { unnamedOrganisation } from '#core/organisation/organisation'
+import { hasAdministrator } from './accounts/lastAdministrator'
 import { depsNow } from './platform/clock'
 import { configFile, readConfig } from './platform/config'
 import { inTransaction } from './platform/database/connection'
 import { readVersioned, writeVersioned } from './platform/database/settings'
 import { checkEverything } from './setup/checks'
 import { type AskedName, askedSettings, readConfigFile, writeConfigFile } from './setup/configFile'
-import { awaitedAdministrators, hasAdministrator, makeAdministrator } from './setup/firstAdministrator'
+import { awaitedAdministrators, makeAdministrator } from './setup/firstAdministrator'
 import { prepare } from './start'
 
 const help = `npm run setup [-- --yes] [-- --administrator MAIL]

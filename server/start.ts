@@ -15,6 +15,7 @@ import { longestRequestMs } from './platform/http/patience'
 import { stopThreads } from './platform/jobs/threads'
 import { migrate } from './platform/migrations/migrate'
 import { httpCaptureDevice } from './platform/outside/capture'
+import { openidProvider } from './platform/outside/identityProvider'
 import { listenForMail } from './platform/outside/incomingMail'
 import { smtpMailer } from './platform/outside/mail'
 import { httpPlaces } from './platform/outside/places'
@@ -37,6 +38,7 @@ export async function prepare(config: Config, log: Logger = pino({ level: config
     log,
     vault: openVault({ key: config.secretKey, file: config.secretFile }),
     mailer: smtpMailer(config),
+    identityProvider: config.identityProvider && openidProvider(config.identityProvider),
     registers: httpRegisters(config.registerUrl, config.registerPatienceMs),
     places: httpPlaces(config.placesUrl),
     captureDevice: httpCaptureDevice(config.captureUrl),

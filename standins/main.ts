@@ -1,5 +1,6 @@
 import { createServer } from 'node:http'
 import { answerCapture } from './capture'
+import { answerIdentity, openIdentity, peopleIn } from './identity'
 import { openMailbox } from './mailbox'
 import { answerMailbox } from './mailboxPage'
 import { answerPlaces } from './places'
@@ -15,19 +16,27 @@ const mailbox = await openMailbox(process.env.MAILBOX_FOLDER ?? '.data/mailbox',
 const phones = openPhones(process.env.TEXTS_FILE ?? '.data/texts.json')
 const registers = openRegisters(process.env.REGISTERS_FILE)
 
+const identity = openIdentity(
+  `http://127.0.0.1:${httpPort}/identity`,
+  process.env.RETURN_TO ?? 'http://127.0.0.1:4100/sign-in/return',
+  peopleIn(process.env.PEOPLE_FILE),
+)
+
 const server = createServer((request, response) => {
   const url = new URL(request.url ?? '/', 'http://standins')
   const answered = url.pathname.startsWith('/registers')
     ? answerRegisters(registers, request, url, response)
-    : url.pathname.startsWith('/capture')
-      ? answerCapture(request, url, response)
-      : url.pathname.startsWith('/places')
-        ? answerPlaces(url, response)
-        : url.pathname.startsWith('/scanner')
-          ? answerScanner(process.env.SCAN_FOLDER ?? '.data/scans', request, url, response)
-          : url.pathname.startsWith('/texts')
-            ? answerTexts(phones, request, url, response)
-            : answerMailbox(mailbox, request, url, response)
+    : url.pathname.startsWith('/identity')
+      ? answerIdentity(identity, request, url, response)
+      : url.pathname.startsWith('/capture')
+        ? answerCapture(request, url, response)
+        : url.pathname.startsWith('/places')
+          ? answerPlaces(url, response)
+          : url.pathname.startsWith('/scanner')
+            ? answerScanner(process.env.SCAN_FOLDER ?? '.data/scans', request, url, response)
+            : url.pathname.startsWith('/texts')
+              ? answerTexts(phones, request, url, response)
+              : answerMailbox(mailbox, request, url, response)
   answered.catch((error: unknown) => {
     response.writeHead(500, { 'Content-Type': 'text/plain; charset=utf-8' }).end(String(error))
   })

@@ -62,7 +62,8 @@ export function visitor(address: string, held: Record<string, string> = {}) {
     const csrf = (body as { csrf?: unknown } | null)?.csrf
     if (typeof csrf === 'string') formToken = csrf
     // The session is another one: a page asks for its value again, and so do we.
-    if (['signOut', 'takeOverBehalf', 'eraseMe', 'acceptInvitation'].includes(name)) formToken = ''
+    if (['signOut', 'takeOverBehalf', 'eraseMe', 'acceptInvitation', 'returnFromProvider'].includes(name))
+      formToken = ''
     return { status: response.status, body }
   }
 

@@ -10,13 +10,14 @@ import { Temporal } from 'temporal-polyfill'
 import { v7 as uuid } from 'uuid'
 import type { ClaimDetails } from '#contract/claims'
 import type { Role } from '#contract/roles'
+import type { StaffRole } from '#core/rights/rights'
 import { isolationCheck } from '#scenario/isolationCheck'
 import { vallorne } from '#scenario/organisation'
 import { drawPdf } from '#scenario/papers'
 import { sources } from '#scenario/sources'
 import { vacanciesOn } from '#scenario/vacancies/vacancies'
 import { depsNow } from '#server/platform/clock'
-import { readConfig } from '#server/platform/config'
+import { type ProviderConfig, readConfig } from '#server/platform/config'
 import { writeVersioned } from '#server/platform/database/settings'
 import type { Deps } from '#server/platform/deps'
 import { Account } from '#server/records/accounts/model'
@@ -26,6 +27,7 @@ import { addVacancy } from '#server/records/vacancies/vacancies'
 import { prepare, start } from '#server/start'
 import { workOnce } from '#server/worker'
 import { answerCapture } from '../standins/capture'
+import { answerIdentity, identityClient, type KnownPerson, openIdentity } from '../standins/identity'
 import { type Mailbox, openMailbox } from '../standins/mailbox'
 import { answerPlaces } from '../standins/places'
 import { answerRegisters, openRegisters } from '../standins/registers'
@@ -35,8 +37,14 @@ import { type Visitor, visitor } from './client'
 
 const password = 'a-long-enough-secret'
 
-/** The whole application on a database of its own, with a real mail server, sources and vacancies, and nobody in it yet. */
-export async function openHouse(name: string) {
+type Furnishing = { identityProvider?: Partial<ProviderConfig>; secondFactorRoles?: readonly StaffRole[] }
+
+/**
+ * The whole application on a database of its own, with a real mail server, sources and vacancies, and nobody in it yet.
+ *
+ * @param more.identityProvider what is set of an identity provider, where there is to be one
+ */
+export async function openHouse(name: string, more: Furnishing = {}) {
   const server = process.env.TEST_DATABASE_URL!
   const database = `test_${name}`
   const { hostname, port } = new URL(server)
@@ -57,20 +65,25 @@ export async function openHouse(name: string) {
   writeFileSync(registersFile, '{}')
   const registers = openRegisters(registersFile)
   const phones = openPhones(join(folder, 'texts.json'))
+  const known: KnownPerson[] = []
   const registerServer = createServer((request, response) => {
     const url = new URL(request.url!, 'http://standins')
-    void (url.pathname.startsWith('/capture')
-      ? answerCapture(request, url, response)
-      : url.pathname.startsWith('/places')
-        ? answerPlaces(url, response)
-        : url.pathname.startsWith('/scanner')
-          ? answerScanner(join(folder, 'scans'), request, url, response)
-          : url.pathname.startsWith('/texts')
-            ? answerTexts(phones, request, url, response)
-            : answerRegisters(registers, request, url, response))
+    void (url.pathname.startsWith('/identity')
+      ? answerIdentity(identity, request, url, response)
+      : url.pathname.startsWith('/capture')
+        ? answerCapture(request, url, response)
+        : url.pathname.startsWith('/places')
+          ? answerPlaces(url, response)
+          : url.pathname.startsWith('/scanner')
+            ? answerScanner(join(folder, 'scans'), request, url, response)
+            : url.pathname.startsWith('/texts')
+              ? answerTexts(phones, request, url, response)
+              : answerRegisters(registers, request, url, response))
   }).listen(0, '127.0.0.1')
   await new Promise((ready) => registerServer.once('listening', ready))
   const standins = `http://127.0.0.1:${(registerServer.address() as AddressInfo).port}`
+  const issuer = `${standins}/identity`
+  const identity = openIdentity(issuer, 'http://house.test/sign-in/return', () => known)
   const config = {
     ...readConfig({}),
     registerUrl: `${standins}/registers`,
@@ -87,7 +100,12 @@ export async function openHouse(name: string) {
     webFolder: folder,
     uploadFolder: join(folder, 'uploads'),
     secretFile: join(folder, 'secret.key'),
-    secondFactorRoles: [],
+    secondFactorRoles: more.secondFactorRoles ?? [],
+    identityProvider: more.identityProvider && {
+      ...{ issuer, clientId: identityClient.id, clientSecret: identityClient.secret, name: 'House Identity' },
+      ...{ rolesClaim: 'roles', roles: { coordinator: 'coordinator', boss: 'administrator' } as const, only: false },
+      ...more.identityProvider,
+    },
     scanFolder: join(folder, 'scans'),
     publicUrl: 'http://house.test',
     mailFrom: 'applications@vallorne.example',
@@ -137,6 +155,8 @@ export async function openHouse(name: string) {
     visitor: () => visitor(address),
     day: (offset: number) => today.add({ days: offset }).toString(),
     registers,
+    /** Whom the identity provider knows. */
+    known,
     /** What came to phones, the oldest first. */
     texts: phones.texts,
     /** Lays pages into the scanner’s feeder. */

@@ -34,7 +34,9 @@ export const sessionOf = (...roles: Role[]): Reply<Contract['readSession']> => (
     roles,
     rights: rightsOf(roles),
     language: 'en',
+    throughProvider: false,
   },
+  provider: null,
   demo: false,
   organisation: {
     name: 'Vallorne Mountain Lines',

@@ -43,6 +43,20 @@ export const router = createBrowserRouter([
             ),
           },
           {
+            path: '/sign-in/return',
+            lazy: page(
+              () => import('./portal/account/ProviderReturn').then(({ ProviderReturn }) => ProviderReturn),
+              'asking',
+            ),
+          },
+          {
+            path: '/sign-in/done',
+            lazy: page(
+              () => import('./portal/account/ProviderReturn').then(({ ProviderDone }) => ProviderDone),
+              'asking',
+            ),
+          },
+          {
             path: '/forgotten',
             lazy: page(
               () => import('./portal/account/Forgotten').then(({ Forgotten }) => Forgotten),

@@ -15,6 +15,8 @@ export function useSession() {
     demo: data?.demo ?? false,
     /** The organisation whose application this is. */
     organisation: data?.organisation,
+    /** What the organisation's identity provider is called, where it has one. */
+    provider: data?.provider ?? null,
     codesFirst: data?.codesFirst ?? false,
     roles,
     rights,

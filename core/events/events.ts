@@ -37,6 +37,9 @@ export const events = {
   // Who works here, and whose house it is
   'colleague-invited': nothing,
   'colleague-came': nothing,
+  'provider-joined': nothing,
+  'break-glass-used': nothing,
+  'break-glass-changed': nothing,
   'administrator-made': nothing,
   'colleague-changed': nothing,
   'colleague-suspended': nothing,

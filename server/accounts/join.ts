@@ -8,12 +8,17 @@ import { readLink, takeLink, voidLinks } from './links'
 import { hashOfNewPassword, wordsOfHouse } from './password'
 import { problems } from './problems'
 import { openSession } from './session'
+import { comesThroughProvider } from './throughProvider'
 
 /** Who is invited by a link. */
 export async function readInvitation(deps: Deps, token: string) {
   const link = await readLink(deps, token, ['invite'])
   const { name, mail, roles } = await Account.findByPk(link.accountId, { rejectOnEmpty: true })
-  return { name, mail, roles: roles as StaffRole[], organisation: deps.organisation.name }
+  const provider = deps.config.identityProvider
+  return {
+    ...{ name, mail, roles: roles as StaffRole[], organisation: deps.organisation.name },
+    throughProvider: provider?.only ? provider.name : null,
+  }
 }
 
 /** Takes an invitation: the password is chosen, the address is known to be theirs, and they are signed in. */
@@ -23,6 +28,7 @@ export async function acceptInvitation(
 ): Promise<{ session: string; actor: Actor }> {
   const link = await readLink(deps, token, ['invite'])
   const account = await Account.findByPk(link.accountId, { rejectOnEmpty: true })
+  if (comesThroughProvider(deps, account)) throw problems.throughProvider(deps.config.identityProvider!.name)
   const passwordHash = await hashOfNewPassword(password, [account.name, account.mail, ...wordsOfHouse(deps)])
   await takeLink(deps, token, ['invite'])
   const now = deps.clock.now()

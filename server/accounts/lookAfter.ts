@@ -11,7 +11,9 @@ import { queueMail } from '../platform/mail/queueMail'
 import { Account, AccountLink, Session } from '../records/accounts/model'
 import { newLink, takeLink, voidLinks } from './links'
 import { recoveryCodesLeft } from './oneTimeCodes'
-import { hashOfNewPassword, wordsOfHouse } from './password'
+import { hashOfNewPassword, noPassword, wordsOfHouse } from './password'
+import { problems } from './problems'
+import { comesThroughProvider } from './throughProvider'
 
 /** What people do to look after their own account. */
 
@@ -20,7 +22,7 @@ export const ownAccount = (actor: Actor): Promise<Account> => Account.findByPk(a
 /** The account, once the password has been given again. */
 export async function accountWithPassword(actor: Actor, password: string): Promise<Account> {
   const account = await ownAccount(actor)
-  if (!(await verify(account.passwordHash, password)))
+  if (account.passwordHash === noPassword || !(await verify(account.passwordHash, password)))
     throw invalidField('/body/password', say('problem.thisIsNotYourPassword'))
   return account
 }
@@ -34,6 +36,7 @@ export async function readAccount(deps: Deps, actor: Actor) {
   return {
     name: account.name,
     mail: account.mail,
+    provider: comesThroughProvider(deps, account) ? deps.config.identityProvider!.name : null,
     codesOn: account.otpOnSince !== null,
     recoveryCodesLeft: await recoveryCodesLeft(account.id),
     sessions: await Session.count({ where: { accountId: account.id, expiresAt: { [Op.gt]: new Date() } } }),
@@ -50,7 +53,13 @@ export async function askReset(mail: string) {
 /** Mails the link, where the address is known. */
 export async function answerReset(deps: Deps, { mail }: { mail: string }) {
   const account = await Account.findOne({ where: { mail } })
-  if (account?.confirmedAt) {
+  if (account?.confirmedAt && comesThroughProvider(deps, account))
+    await queueMail(deps, {
+      to: { name: account.name, mail: account.mail, language: account.language },
+      words: 'signInThroughProvider',
+      values: { provider: deps.config.identityProvider!.name, link: `${deps.config.publicUrl}/sign-in` },
+    })
+  else if (account?.confirmedAt) {
     const token = await newLink(deps, account.id, 'reset', { hours: 2 })
     await queueMail(deps, {
       to: { name: account.name, mail: account.mail, language: account.language },
@@ -64,6 +73,7 @@ export async function answerReset(deps: Deps, { mail }: { mail: string }) {
 export async function resetPassword(deps: Deps, { token, password }: { token: string; password: string }) {
   const link = await takeLink(deps, token, ['reset'])
   const account = await Account.findByPk(link.accountId, { rejectOnEmpty: true })
+  if (comesThroughProvider(deps, account)) throw problems.throughProvider(deps.config.identityProvider!.name)
   const passwordHash = await hashOfNewPassword(password, [account.name, account.mail, ...wordsOfHouse(deps)])
   await account.update({ passwordHash })
   await voidLinks(account.id)

@@ -9,6 +9,7 @@ import { invalidField } from '../platform/errors/problems'
 import { hashOf } from '../platform/http/tokens'
 import { type Account, RecoveryCode } from '../records/accounts/model'
 import { problems } from './problems'
+import { comesThroughProvider, type Entrance } from './throughProvider'
 
 const recoveryCodes = 10
 const purpose = 'one-time secret'
@@ -22,9 +23,9 @@ export async function beginOneTimeCodes({ organisation, vault }: Deps, account: 
   return { secret, address: generateURI({ secret, issuer: organisation.name, label: account.mail }) }
 }
 
-/** Whether somebody's role has to sign in with a second factor. */
-export const needsCodes = ({ config }: Pick<Deps, 'config'>, { roles }: Pick<Actor, 'roles'>) =>
-  config.secondFactorRoles.some((role) => roles.includes(role))
+/** Whether somebody's role has to sign in with a second factor. Who comes through the provider has given one there. */
+export const needsCodes = (deps: Pick<Deps, 'config'>, account: Entrance) =>
+  deps.config.secondFactorRoles.some((role) => account.roles.includes(role)) && !comesThroughProvider(deps, account)
 
 /** Switches one-time codes on with the first right code, and gives the recovery codes, this once. */
 export async function confirmOneTimeCodes(deps: Deps, actor: Actor, account: Account, code: string) {
@@ -41,7 +42,7 @@ export async function confirmOneTimeCodes(deps: Deps, actor: Actor, account: Acc
 
 /** Switches one-time codes off, with a code: a password that was found out is not enough. */
 export async function dropOneTimeCodes(deps: Deps, actor: Actor, account: Account, code: string) {
-  if (needsCodes(deps, actor)) throw problems.codesNeeded()
+  if (needsCodes(deps, account)) throw problems.codesNeeded()
   if (!account.otpOnSince) return { done: true as const }
   if (!(await takeCode(deps, account, code))) throw invalidField('/body/code', say('problem.thisCodeDoesNotFit'))
   await account.update({ otpSecret: null, otpOnSince: null, otpStep: null })

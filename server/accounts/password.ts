@@ -20,6 +20,9 @@ async function makeJudge(): Promise<ZxcvbnFactory> {
   })
 }
 
+/** What stands for the hash of an account without a password; nothing opens it. */
+export const noPassword = 'none'
+
 /** Words everybody here knows, which make a password easy to guess. */
 export const wordsOfHouse = ({ organisation }: Pick<Deps, 'organisation'>) => ['Probatum', organisation.name]
 

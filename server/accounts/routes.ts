@@ -25,13 +25,16 @@ import {
   signOutElsewhere,
 } from './lookAfter'
 import { beginOneTimeCodes, confirmOneTimeCodes, dropOneTimeCodes, needsCodes, takeCode } from './oneTimeCodes'
+import { leaveForProvider, returnFromProvider } from './provider'
 import { closeSession, confirmSession } from './session'
 import { signIn as enter } from './signIn'
 import { signUp as makeAccount } from './signUp'
+import { comesThroughProvider } from './throughProvider'
 import { withPassword } from './withPassword'
 
 const signUpHours = 48
 const signUpLimit = { most: 30, seconds: 3600 }
+const providerLimit = { most: 60, seconds: 900 }
 const resetLimit = { most: 20, seconds: 3600 }
 
 export const accountRoutes = [
@@ -71,11 +74,36 @@ export const accountRoutes = [
     },
     { transaction: false },
   ),
+  bind(
+    contract.leaveForProvider,
+    async ({ deps, input, address, browser }) => {
+      await countAttempt(deps, `provider ${networkOf(address)}`, providerLimit)
+      return leave(deps, browser, { next: input.body.next })
+    },
+    { transaction: false },
+  ),
+  bind(contract.confirmThroughProvider, ({ deps, actor, browser }) => leave(deps, browser, { actor }), {
+    transaction: false,
+  }),
+  bind(
+    contract.returnFromProvider,
+    async ({ deps, input, session, browser, csrf }) => {
+      const returned = await returnFromProvider(deps, {
+        search: input.body.search,
+        browser: browser.read('provider'),
+        session: session.token,
+      })
+      if (returned.what === 'signed in') session.set(returned.session)
+      const { actor, next } = returned
+      return { ...(await viewOf(deps, actor, csrf())), next, confirmed: returned.what === 'confirmed' }
+    },
+    { transaction: false },
+  ),
   withPassword(contract.confirmSession, async ({ deps, actor, input, session }) => {
     const account = await accountWithPassword(actor, input.body.password)
     if (account.otpOnSince && !(await takeCode(deps, account, input.body.code ?? '')))
       throw invalidField('/body/code', say('problem.thisCodeDoesNotFit'))
-    await confirmSession(session.token ?? '')
+    await confirmSession(session.token ?? '', actor.id)
     return { done: true as const }
   }),
   bind(colleagues.readInvitation, ({ deps, input }) => readInvitation(deps, input.params.token)),
@@ -119,18 +147,31 @@ export const accountRoutes = [
   ),
 ]
 
+type Browser = Parameters<Parameters<typeof bind<typeof contract.leaveForProvider>>[1]>[0]['browser']
+
+/** Leaves for the identity provider, in this browser. */
+function leave(deps: Deps, browser: Browser, more: { next?: string; actor?: Extract<Actor, { kind: 'account' }> }) {
+  const secret = browser.read('provider') ?? newToken().token
+  browser.write('provider', secret, 1 / 24)
+  return leaveForProvider(deps, { browser: secret, ...more })
+}
+
 /** Who is signed in, and whether their role has to set up one-time codes before anything else. */
 async function viewOf(deps: Deps, actor: Actor, csrf: string) {
   const { demo } = deps.config
   const organisation = await shownOrganisation(deps)
-  if (actor.kind !== 'account') return { csrf, organisation, account: null, demo, codesFirst: false }
+  const provider = deps.config.identityProvider?.name ?? null
+  if (actor.kind !== 'account') return { csrf, organisation, account: null, provider, demo, codesFirst: false }
   const { id, name, mail, roles, rights } = actor
-  const { language, otpOnSince } = await ownAccount(actor)
-  const codesFirst = needsCodes(deps, actor) && otpOnSince === null
+  const own = await ownAccount(actor)
+  const { language, otpOnSince } = own
+  const codesFirst = needsCodes(deps, own) && otpOnSince === null
+  const throughProvider = comesThroughProvider(deps, own)
   return {
     csrf,
     organisation,
-    account: { id, name, mail, roles: [...roles], rights: [...rights], language },
+    account: { id, name, mail, roles: [...roles], rights: [...rights], language, throughProvider },
+    provider,
     demo,
     codesFirst,
   }

@@ -36,9 +36,13 @@ export async function closeSession(token: string) {
   await Session.destroy({ where: { tokenHash: hashOf(token) } })
 }
 
-/** Notes that the password was given again. */
-export async function confirmSession(token: string) {
-  await Session.update({ confirmedAt: new Date() }, { where: { tokenHash: hashOf(token) } })
+/** Notes that somebody has shown again that it is they, in a session of theirs; whether it is one. */
+export async function confirmSession(token: string, accountId: string): Promise<boolean> {
+  const [confirmed] = await Session.update(
+    { confirmedAt: new Date() },
+    { where: { tokenHash: hashOf(token), accountId } },
+  )
+  return confirmed > 0
 }
 
 type Row = Pick<Account, 'id' | 'name' | 'mail'> & {
@@ -46,6 +50,8 @@ type Row = Pick<Account, 'id' | 'name' | 'mail'> & {
   decided: string | Partial<RightsTable> | null
   teamsOnly: number | boolean
   codesOn: number | boolean
+  providerSubject: string | null
+  breakGlass: number | boolean
   createdAt: Date
   seenAt: Date
   confirmedAt: Date
@@ -63,7 +69,7 @@ export async function openedSession(token: string, { active }: { active: boolean
   const tokenHash = hashOf(token)
   const now = new Date()
   const [row] = await Session.sequelize!.query<Row>(
-    `SELECT a.id, a.name, a.mail, a.roles, a.teamsOnly, a.otpOnSince IS NOT NULL AS codesOn, s.createdAt, s.seenAt, s.confirmedAt,
+    `SELECT a.id, a.name, a.mail, a.roles, a.teamsOnly, a.providerSubject, a.breakGlass, a.otpOnSince IS NOT NULL AS codesOn, s.createdAt, s.seenAt, s.confirmedAt,
        (SELECT value FROM setting_versions WHERE name = 'rights' ORDER BY version DESC LIMIT 1) AS decided
      FROM sessions s JOIN accounts a ON a.id = s.accountId
      WHERE s.tokenHash = :tokenHash AND s.expiresAt > :now AND a.suspendedAt IS NULL`,
@@ -83,5 +89,11 @@ export async function openedSession(token: string, { active }: { active: boolean
     return undefined
   }
   if (active && since(row.seenAt) > touchEveryMs) await Session.update({ seenAt: now }, { where: { tokenHash } })
-  return { account, confirmed: since(row.confirmedAt) < confirmedMs, codesOn: Boolean(row.codesOn) }
+  const { providerSubject } = row
+  return {
+    account,
+    confirmed: since(row.confirmedAt) < confirmedMs,
+    codesOn: Boolean(row.codesOn),
+    entrance: { roles: account.roles, providerSubject, breakGlass: Boolean(row.breakGlass) },
+  }
 }

@@ -6,9 +6,11 @@ import { Account, AccountLink } from '../records/accounts/model'
 import { actingColleague } from '../records/accounts/staff'
 import { knownDevice } from './devices'
 import { takeCode } from './oneTimeCodes'
+import { noPassword } from './password'
 import { problems } from './problems'
 import { openSession } from './session'
-import { tellOwner } from './tell'
+import { tellOfBreakGlass, tellOwner } from './tell'
+import { comesThroughProvider } from './throughProvider'
 
 /** Compared against where there is no account, so that both cases take the same time. */
 const nobodysHash = hash('nobody has this password')
@@ -41,6 +43,7 @@ export async function signIn(deps: Deps, { mail: typed, password, code }: Given,
   if (!account || !right) throw problems.wrongMailOrPassword()
   if (!account.confirmedAt) throw problems.notConfirmed()
   if (account.suspendedAt) throw problems.suspended()
+  if (comesThroughProvider(deps, account)) throw problems.throughProvider(deps.config.identityProvider!.name)
   if (account.otpOnSince) {
     if (!code) throw problems.codeNeeded()
     if (!(await takeCode(deps, account, code))) throw problems.wrongCode()
@@ -50,13 +53,14 @@ export async function signIn(deps: Deps, { mail: typed, password, code }: Given,
   if (account.roles.includes('candidate') && account.language !== languageOfAccount())
     await account.update({ language: languageOfAccount() })
   if (!device) await tellOwner(deps, account, 'signedIn')
+  if (account.breakGlass && deps.config.identityProvider) await tellOfBreakGlass(deps, account)
   await account.update({ signedInAt: new Date() })
   return { actor: await actingColleague(account), token: await openSession(account.id) }
 }
 
 /** Before the address is confirmed the password is with the link it was given with. */
 async function hashToCheck(account: Account | null): Promise<string> {
-  if (account?.confirmedAt) return account.passwordHash
+  if (account?.confirmedAt) return account.passwordHash === noPassword ? nobodysHash : account.passwordHash
   const asked =
     account &&
     (await AccountLink.findOne({

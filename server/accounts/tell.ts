@@ -1,8 +1,10 @@
 import type { CodeWith, EventCode } from '#core/events/events'
+import { recordEvent } from '../platform/audit/record'
 import type { Change } from '../platform/changes'
 import type { Deps } from '../platform/deps'
 import { type MailWords, queueMail } from '../platform/mail/queueMail'
 import { Account } from '../records/accounts/model'
+import { accountsWithRight, actingColleague } from '../records/accounts/staff'
 
 type Told = Extract<MailWords, `account.${string}`> extends `account.${infer What}` ? What : never
 
@@ -33,3 +35,14 @@ export const tellOwner = (deps: Deps, { name, mail, language }: Account, what: T
     words: `account.${what}`,
     values: { before, link: `${deps.config.publicUrl}/forgotten` },
   })
+
+/** Whoever looks after people is told that an account kept for the day the provider is away was used. */
+export async function tellOfBreakGlass(deps: Deps, account: Account) {
+  for (const { name, mail, language } of await accountsWithRight('colleagues.keep'))
+    await queueMail(deps, {
+      to: { name, mail, language },
+      words: 'breakGlassUsed',
+      values: { colleague: account.name },
+    })
+  await recordEvent(deps, await actingColleague(account), { code: 'break-glass-used', about: account.mail })
+}

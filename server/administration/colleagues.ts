@@ -2,17 +2,19 @@ import { Op, QueryTypes } from 'sequelize'
 import { v7 as uuid } from 'uuid'
 import type * as contract from '#contract/colleagues'
 import type { Reply } from '#contract/endpoint'
-import { rightsOf, type StaffRole } from '#core/rights/rights'
+import type { StaffRole } from '#core/rights/rights'
 import { type Language, say } from '#core/words/say'
 import { mailInvitation, rolesValue } from '../accounts/invite'
+import { holdAdministrators, requireAdministrator } from '../accounts/lastAdministrator'
 import { voidLinks } from '../accounts/links'
+import { comesThroughProvider } from '../accounts/throughProvider'
 import { recordEvent } from '../platform/audit/record'
 import { compareAndSet } from '../platform/database/compareAndSet'
 import type { Account as Actor, Deps } from '../platform/deps'
 import { invalidField, notFound, requireVersion } from '../platform/errors/problems'
 import { countMailTo } from '../platform/http/limits'
 import { Account, AccountLink, Session, Team, TeamMember, TeamVacancy } from '../records/accounts/model'
-import { activeColleagues, colleagues, decidedRights, isActive } from '../records/accounts/staff'
+import { activeColleagues, colleagues, isActive } from '../records/accounts/staff'
 import { countOfFiles, handOverFiles } from '../records/applications/owners'
 import { allVacancies } from '../records/vacancies/vacancies'
 import { problems } from './problems'
@@ -44,6 +46,8 @@ export async function listColleagues(deps: Deps): Promise<Reply<typeof contract.
       signedInAt: person.signedInAt?.toISOString() ?? null,
       sessions: sessions.get(person.id) ?? 0,
       codesOn: person.otpOnSince !== null,
+      throughProvider: comesThroughProvider(deps, person),
+      breakGlass: person.breakGlass,
       files: files.get(person.id) ?? 0,
     })),
     teams,
@@ -163,21 +167,23 @@ async function joinTeams(accountId: string, teams: readonly string[]) {
   await TeamMember.bulkCreate(teams.map((teamId) => ({ teamId, accountId })))
 }
 
-/**
- * Has two who take an administrator away at the same moment come one after the other: each writes the same row first, and
- * what the second then counts is what the first has left.
- */
-const holdAdministrators = ({ sequelize }: Deps) =>
-  sequelize.query(
-    `INSERT INTO settings (name, value) VALUES ('administrators', '1')
-     ON DUPLICATE KEY UPDATE value = CAST(value AS INT) + 1`,
-  )
-
-/** Throws where nobody would be left who can sign in and look after people and rights. */
-async function requireAdministrator() {
-  const [people, table] = [await activeColleagues(), await decidedRights()]
-  if (!people.some(({ roles }) => rightsOf(roles, table).includes('colleagues.keep')))
-    throw problems.lastAdministrator()
+/** Lets somebody sign in by password even where everybody else comes through the identity provider, or no longer. */
+export async function setBreakGlass(
+  deps: Deps,
+  actor: Actor,
+  id: string,
+  { version, breakGlass }: { version: number; breakGlass: boolean },
+) {
+  const account = await colleagueById(id)
+  requireVersion(version, account.version, { breakGlass: account.breakGlass })
+  await compareAndSet(account, version, { breakGlass })
+  await recordEvent(deps, actor, {
+    code: 'break-glass-changed',
+    values: { colleague: account.name },
+    about: account.mail,
+    details: { breakGlass },
+  })
+  return { version: account.version }
 }
 
 type Suspending = { version: number; filesTo?: string }

@@ -3,7 +3,6 @@ import { conflict } from '../platform/errors/problems'
 
 /** Why the organisation, its people or their rights stay as they are. */
 export const problems = {
-  lastAdministrator: () => conflict('last-administrator', coded('problem.somebodyHasToAdminister')),
   yourself: () => conflict('yourself', coded('problem.notYourself')),
   knownAddress: () => conflict('known-address', coded('problem.worksHereAlready')),
   candidatesAddress: () => conflict('candidates-address', coded('problem.addressOfACandidate')),

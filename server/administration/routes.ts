@@ -13,6 +13,7 @@ import {
   restoreColleague,
   saveTeam,
   setAbsence,
+  setBreakGlass,
   signOutColleague,
   suspendColleague,
 } from './colleagues'
@@ -42,6 +43,7 @@ export const administrationRoutes = [
   bind(colleagues.changeColleague, ({ deps, actor, input }) =>
     changeColleague(deps, actor, input.params.id, input.body),
   ),
+  bind(colleagues.setBreakGlass, ({ deps, actor, input }) => setBreakGlass(deps, actor, input.params.id, input.body)),
   bind(colleagues.suspendColleague, ({ deps, actor, input }) =>
     suspendColleague(deps, actor, input.params.id, input.body),
   ),

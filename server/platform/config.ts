@@ -34,6 +34,8 @@ export type Config = {
   secretFile: string
   /** Roles that sign in with a second factor. */
   secondFactorRoles: readonly StaffRole[]
+  /** The organisation's own identity provider, where those who work here sign in through it. */
+  identityProvider: ProviderConfig | undefined
   /** Where files lie that come in pieces, until they are whole. */
   uploadFolder: string
   /** Where the scanner saves what it has scanned. */
@@ -47,6 +49,21 @@ export type Config = {
   metricsPort: number
   /** Seconds that requests under way and jobs in hand are given when it is asked to end. */
   endPatienceSeconds: number
+}
+
+/** An identity provider by OpenID Connect, and what its word on somebody's roles means here. */
+export type ProviderConfig = {
+  issuer: string
+  clientId: string
+  clientSecret: string
+  /** What it is called on the button. */
+  name: string
+  /** The claim that holds roles; inside another claim by a path with dots. Empty where roles are given at the desk. */
+  rolesClaim: string
+  /** Values of that claim, each with the role it stands for. */
+  roles: Readonly<Record<string, StaffRole>>
+  /** Nobody who works here signs in by password, but for accounts kept for the day the provider is away. */
+  only: boolean
 }
 
 /** Where settings are kept that setting up has written; what is in the environment comes first. */
@@ -82,6 +99,7 @@ export function readConfig(env: NodeJS.ProcessEnv = process.env): Config {
     secretKey: env.SECRET_KEY,
     secretFile: env.SECRET_FILE ?? join(folder, 'secret.key'),
     secondFactorRoles: rolesIn(env.SECOND_FACTOR ?? (env.DEMO === 'yes' ? '' : staffRoles.join(','))),
+    identityProvider: providerIn(env),
     uploadFolder: env.UPLOAD_FOLDER ?? join(folder, 'uploads'),
     scanFolder: env.SCAN_FOLDER ?? join(folder, 'scans'),
     webFolder: env.WEB_FOLDER ?? 'dist/web',
@@ -92,11 +110,42 @@ export function readConfig(env: NodeJS.ProcessEnv = process.env): Config {
   }
 }
 
-function rolesIn(text: string): StaffRole[] {
+function providerIn(env: NodeJS.ProcessEnv): ProviderConfig | undefined {
+  const issuer = env.OIDC_ISSUER
+  if (!issuer) return undefined
+  if (!URL.canParse(issuer)) throw new Error(`OIDC_ISSUER must be an address, not "${issuer}"`)
+  const { protocol, hostname } = new URL(issuer)
+  if (protocol !== 'https:' && !['127.0.0.1', '[::1]', 'localhost'].includes(hostname))
+    throw new Error(`OIDC_ISSUER must begin with https:, ${issuer} does not.`)
+  if (!env.OIDC_CLIENT_ID || !env.OIDC_CLIENT_SECRET)
+    throw new Error('OIDC_ISSUER is set; OIDC_CLIENT_ID and OIDC_CLIENT_SECRET have to be as well.')
+  return {
+    issuer,
+    clientId: env.OIDC_CLIENT_ID,
+    clientSecret: env.OIDC_CLIENT_SECRET,
+    name: env.OIDC_NAME ?? hostname,
+    rolesClaim: env.OIDC_ROLES_CLAIM ?? 'roles',
+    roles: roleNames(env.OIDC_ROLES),
+    only: env.OIDC_ONLY === 'yes',
+  }
+}
+
+/** `Recruiting=coordinator, Board=auditor`; where nothing is said, the names are those of the roles. */
+function roleNames(text = staffRoles.map((role) => `${role}=${role}`).join()): Record<string, StaffRole> {
+  const pairs = text.split(',').map((pair): [string, StaffRole] => {
+    const at = pair.lastIndexOf('=')
+    const [role] = rolesIn(pair.slice(at + 1), 'OIDC_ROLES')
+    if (at < 1 || !role)
+      throw new Error(`OIDC_ROLES holds pairs such as Recruiting=coordinator; "${pair.trim()}" is none.`)
+    return [pair.slice(0, at).trim(), role]
+  })
+  return Object.fromEntries(pairs)
+}
+
+function rolesIn(text: string, setting = 'SECOND_FACTOR'): StaffRole[] {
   const named = text.split(',').map((name) => name.trim())
   const unknown = named.filter((name) => name !== '' && !staffRoles.some((role) => role === name))
-  if (unknown.length > 0)
-    throw new Error(`SECOND_FACTOR names ${unknown.join(', ')}; roles are ${staffRoles.join(', ')}.`)
+  if (unknown.length > 0) throw new Error(`${setting} names ${unknown.join(', ')}; roles are ${staffRoles.join(', ')}.`)
   return staffRoles.filter((role) => named.includes(role))
 }
 

@@ -5,6 +5,7 @@ import type { Organisation } from '#core/organisation/organisation'
 import type { Right, Role } from '#core/rights/rights'
 import type { Config } from './config'
 import type { CaptureDevice } from './outside/capture'
+import type { IdentityProvider } from './outside/identityProvider'
 import type { Mailer } from './outside/mail'
 import type { Places } from './outside/places'
 import type { Registers } from './outside/registers'
@@ -24,6 +25,8 @@ export type Deps = {
   log: Logger
   vault: Vault
   mailer: Mailer
+  /** The organisation's own; absent where it has none. */
+  identityProvider: IdentityProvider | undefined
   registers: Registers
   places: Places
   captureDevice: CaptureDevice

@@ -21,7 +21,7 @@ import { keptApplications } from './keeping'
  */
 export async function requestErasure(deps: Deps, actor: Actor, candidateId: string) {
   await withdrawAll(deps, actor, candidateId)
-  const bound = boundBy(await keptApplications(candidateId), deps.clock.today(), deps.organisation.keeping)
+  const bound = boundBy(await keptApplications(deps, candidateId), deps.clock.today(), deps.organisation.keeping)
   const untilDays = bound.flatMap(({ code, until }) => (code === 'trail' || !until ? [] : [until]))
   await forgetAccountMails(deps, candidateId)
   await closeAccount(candidateId)

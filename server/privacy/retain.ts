@@ -19,7 +19,7 @@ export async function retain(deps: Deps): Promise<number> {
     const due = await mayBeDue(deps, after)
     for (const { id } of due)
       await inTransaction(deps.sequelize, async () => {
-        const kept = await keptApplications(id)
+        const kept = await keptApplications(deps, id)
         const on = erasableOn(kept, deps.organisation.keeping)
         if (!kept.some(({ state }) => state === 'under way') && (on === null || on <= today.toString()))
           await eraseFile(deps, { kind: 'system' }, id, 'terms')

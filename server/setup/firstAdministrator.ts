@@ -1,18 +1,11 @@
 import { v7 as uuid } from 'uuid'
-import { rightsOf } from '#core/rights/rights'
 import { newLink, voidLinks } from '../accounts/links'
 import { recordEvent } from '../platform/audit/record'
 import type { Deps } from '../platform/deps'
 import { Account } from '../records/accounts/model'
-import { activeColleagues, colleagues, decidedRights } from '../records/accounts/staff'
+import { colleagues } from '../records/accounts/staff'
 
 const hours = 48
-
-/** Whether somebody who can sign in looks after people and rights. */
-export async function hasAdministrator(): Promise<boolean> {
-  const table = await decidedRights()
-  return (await activeColleagues()).some(({ roles }) => rightsOf(roles, table).includes('colleagues.keep'))
-}
 
 /** Those who were asked to administer and have not come. */
 export const awaitedAdministrators = async (): Promise<Account[]> =>
@@ -20,7 +13,8 @@ export const awaitedAdministrators = async (): Promise<Account[]> =>
 
 /**
  * Makes an administrator and gives the address by which they choose a password: once, within two days. Somebody who works here
- * already becomes one, comes back where they were suspended, and gets such an address anew.
+ * already becomes one, comes back where they were suspended, and gets such an address anew. They come in by password even where
+ * everybody else comes through an identity provider.
  *
  * @throws Error where the address belongs to a candidate
  */
@@ -38,6 +32,7 @@ export async function makeAdministrator(deps: Deps, given: { mail: string; name:
       name: given.name.trim() || mail,
       passwordHash: 'none',
       roles: ['administrator'],
+      breakGlass: true,
       invitedAt: now,
       confirmedAt: null,
       createdAt: now,
@@ -46,6 +41,7 @@ export async function makeAdministrator(deps: Deps, given: { mail: string; name:
     await known.update({
       roles: [...new Set([...known.roles, 'administrator' as const])],
       suspendedAt: null,
+      breakGlass: true,
       // The link of an invitation opens what nobody has opened yet.
       confirmedAt: null,
       passwordHash: 'none',

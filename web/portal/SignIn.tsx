@@ -13,7 +13,8 @@ import { AccountSheet, placeAfter } from './AccountSheet'
 export function SignIn() {
   const [search] = useSearchParams()
   const navigate = useNavigate()
-  const { demo } = useSession()
+  const { demo, provider } = useSession()
+  const leave = useAct('leaveForProvider')
   const { act, busy, problem } = useAct('signIn')
   const { register, handleSubmit } = useForm({ defaultValues: { mail: '', password: '', code: '' } })
   const codeWanted =
@@ -58,6 +59,22 @@ export function SignIn() {
           {say('account.signIn')}
         </Button>
       </form>
+      {provider && (
+        <div className="mt-4 grid gap-2 border-line border-t pt-4">
+          <p className="text-ink-2">{say('account.worksHere')}</p>
+          <Button
+            busy={leave.busy}
+            onClick={async () => {
+              const next = search.get('next')
+              const away = await leave.act({ body: next?.startsWith('/desk') ? { next } : {} })
+              if (away) window.location.assign(away.address)
+            }}
+          >
+            {say('account.signInThrough', { provider })}
+          </Button>
+          <ProblemNote problem={leave.problem} />
+        </div>
+      )}
       <p className="mt-4">
         <Link to="/forgotten" className="font-semibold text-confirmed">
           {say('account.passwordForgotten')}

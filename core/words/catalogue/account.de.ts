@@ -117,4 +117,13 @@ export default {
   'account.comeIn': 'Eintreten',
   'account.whenYouAreAway': 'Wenn Sie abwesend sind',
   'account.whenYouAreAwayMeans': 'An diesen Tagen sieht die Vertretung Ihre Akten unter den eigenen.',
+  'account.signInThrough': 'Mit {{provider}} anmelden',
+  'account.worksHere': 'Für alle, die hier arbeiten',
+  'account.comingBack': 'Sie werden angemeldet',
+  'account.signInAgain': 'Noch einmal anmelden',
+  'account.thatWasIt': 'Das war es schon',
+  'account.closeThisWindow': 'Schließen Sie dieses Fenster und machen Sie weiter, wo Sie waren.',
+  'account.lookedAfterBy':
+    'Sie melden sich über {{provider}} an. Passwort, Mailadresse und zweiter Faktor werden dort gepflegt.',
+  'account.invitedThrough': 'Ein eigenes Passwort brauchen Sie hier nicht.',
 } satisfies Translated<typeof english>

@@ -111,4 +111,13 @@ export default {
   'account.comeIn': 'Come in',
   'account.whenYouAreAway': 'When you are away',
   'account.whenYouAreAwayMeans': 'On these days whoever stands in sees your files among their own.',
+  'account.signInThrough': 'Sign in with {{provider}}',
+  'account.worksHere': 'For those who work here',
+  'account.comingBack': 'Signing you in',
+  'account.signInAgain': 'Sign in again',
+  'account.thatWasIt': 'That was it',
+  'account.closeThisWindow': 'Close this window and go on where you were.',
+  'account.lookedAfterBy':
+    'You sign in through {{provider}}. Password, mail address and second factor are looked after there.',
+  'account.invitedThrough': 'You need no password of your own here.',
 } as const

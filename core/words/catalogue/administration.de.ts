@@ -227,4 +227,13 @@ export default {
   'administration.job.read scan': 'einen Scan lesen',
   'administration.job.import': 'ein Import',
   'administration.job.compare imported': 'importierte Personen vergleichen',
+  'administration.breakGlass': 'Darf sich mit Passwort anmelden, wenn {{provider}} ausfällt',
+  'administration.breakGlassHelp':
+    'Ein solches Konto genügt. Sein Passwort gehört in einen Safe, und Sie erfahren per Mail, wenn es benutzt wird.',
+  'administration.comesThrough': 'Kommt über {{provider}}',
+  'administration.rolesFromProvider':
+    'Welche Rollen sie haben, sagt {{provider}}; eine Änderung hier gilt bis zur nächsten Anmeldung.',
+  'administration.peopleFromProvider':
+    'Wer hier arbeitet, meldet sich über {{provider}} an und wird mit der ersten Anmeldung eingetragen.',
+  'administration.byPasswordToo': 'Auch mit Passwort',
 } satisfies Translated<typeof english>

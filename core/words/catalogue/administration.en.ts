@@ -220,4 +220,13 @@ export default {
   'administration.job.read scan': 'read a scan',
   'administration.job.import': 'an import',
   'administration.job.compare imported': 'compare imported people',
+  'administration.breakGlass': 'May sign in by password when {{provider}} is away',
+  'administration.breakGlassHelp':
+    'One such account is enough. Its password belongs in a safe, and you are told by mail when it is used.',
+  'administration.comesThrough': 'Comes through {{provider}}',
+  'administration.rolesFromProvider':
+    '{{provider}} says which roles they have; a change here lasts until they next sign in.',
+  'administration.peopleFromProvider':
+    'Who works here signs in through {{provider}}, and is entered with their first sign-in.',
+  'administration.byPasswordToo': 'By password too',
 } as const

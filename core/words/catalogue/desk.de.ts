@@ -142,4 +142,7 @@ export default {
   'desk.howItRunsWords': 'aufträge gescheitert sicherung platz fassung register betrieb',
   'desk.nothingForYourRole':
     'Ihre Rollen sehen keine Akten. Was sie sehen, entscheidet Ihre Verwaltung in der Tabelle der Rechte.',
+  'desk.showThatItIsYou':
+    'Zeigen Sie bei {{provider}}, dass Sie es sind; dazu öffnet sich ein eigenes Fenster. Was Sie eingegeben haben, bleibt hier.',
+  'desk.waitingForYou': 'Wartet darauf, dass Sie von {{provider}} zurückkommen.',
 } satisfies Translated<typeof english>

@@ -139,4 +139,7 @@ export default {
   'desk.howItRunsWords': 'jobs failed backup room version registers operation',
   'desk.nothingForYourRole':
     'Your roles see no files. What they see is decided by your administrators, in the table of rights.',
+  'desk.showThatItIsYou':
+    'Show at {{provider}} that it is you; it opens in a window of its own. What you have typed stays here.',
+  'desk.waitingForYou': 'Waiting for you to come back from {{provider}}.',
 } as const

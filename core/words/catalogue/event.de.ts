@@ -221,4 +221,9 @@ export default {
   'event.source-retired': 'Hat die Stelle {{source}} stillgelegt',
   'event.source-retired.again': 'Hat die Stelle {{source}} wieder aufgenommen',
   'event.job-retried': 'Hat einen Auftrag erneut versuchen lassen: {{kind}}',
+  'event.colleague-came.provider': 'Ist zum ersten Mal über {{provider}} gekommen, als {{roles}}',
+  'event.colleague-changed.provider': 'Hat laut {{provider}} andere Rollen: {{roles}}; vorher {{before}}',
+  'event.provider-joined': 'Kommt ab jetzt über den Anmeldedienst',
+  'event.break-glass-used': 'Hat sich trotz Anmeldedienst mit Passwort angemeldet',
+  'event.break-glass-changed': 'Hat entschieden, ob sich {{colleague}} mit Passwort anmelden darf',
 } satisfies Translated<typeof english>

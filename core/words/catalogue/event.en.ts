@@ -215,4 +215,9 @@ export default {
   'event.source-retired': 'Retired the source {{source}}',
   'event.source-retired.again': 'Took the source {{source}} up again',
   'event.job-retried': 'Had a job tried again: {{kind}}',
+  'event.colleague-came.provider': 'Came through {{provider}} for the first time, as {{roles}}',
+  'event.colleague-changed.provider': 'Has other roles by {{provider}}: {{roles}}; before, {{before}}',
+  'event.provider-joined': 'Comes through the identity provider from now on',
+  'event.break-glass-used': 'Signed in by password although there is an identity provider',
+  'event.break-glass-changed': 'Decided whether {{colleague}} may sign in by password',
 } as const

@@ -125,4 +125,10 @@ export default {
   'mail.testMail.subject': 'Eine Testmail',
   'mail.testMail.text':
     'Diese Mail zeigt, dass {{organisation}} zu hören ist. Öffnen Sie das, dann ist vermerkt, dass sie angekommen ist:\n\n{{link}}',
+  'mail.signInThroughProvider.subject': 'So melden Sie sich an',
+  'mail.signInThroughProvider.text':
+    'Für Ihre Adresse wurde ein neues Passwort verlangt. Sie haben hier keines: Sie melden sich über {{provider}} an. Geht das dort nicht, hilft Ihnen, wer {{provider}} in Ihrer Organisation betreut.\n\n{{link}}',
+  'mail.breakGlassUsed.subject': '{{colleague}} hat sich mit Passwort angemeldet',
+  'mail.breakGlassUsed.text':
+    '{{colleague}} hat sich mit Passwort angemeldet, mit einem Konto für den Tag, an dem der Anmeldedienst ausfällt. Wenn niemand Grund dazu hatte, ändern Sie das Passwort dieses Kontos und melden Sie es unter „Wer hier arbeitet“ ab.',
 } satisfies Translated<typeof english>

@@ -120,4 +120,10 @@ export default {
   'mail.testMail.subject': 'A test mail',
   'mail.testMail.text':
     'This mail shows that {{organisation}} can be heard. Open this, and it is noted that it arrived:\n\n{{link}}',
+  'mail.signInThroughProvider.subject': 'How you sign in',
+  'mail.signInThroughProvider.text':
+    'A new password was asked for with your address. You have none here: you sign in through {{provider}}. If you cannot do so there, whoever looks after {{provider}} in your organisation can help.\n\n{{link}}',
+  'mail.breakGlassUsed.subject': '{{colleague}} signed in by password',
+  'mail.breakGlassUsed.text':
+    '{{colleague}} has signed in by password, with an account kept for the day the identity provider is away. If nobody had reason to, change the password of that account and sign it out under “People who work here”.',
 } as const

@@ -310,4 +310,18 @@ export default {
   'problem.sayWhyAlone': 'Sagen Sie, wie Sie sich vergewissert haben, da niemand anderer prüfen kann.',
   'problem.anotherTestMail': 'Seither wurde eine andere Testmail gesendet. Öffnen Sie den Link in dieser.',
   'problem.jobIsNotGivenUp': 'Dieser Auftrag ist nicht aufgegeben oder wird schon wieder versucht.',
+  'problem.comeThroughProvider': 'Sie melden sich über {{provider}} an, nicht mit einem Passwort.',
+  'problem.providerUnreachable':
+    '{{provider}} antwortet zurzeit nicht. Versuchen Sie es in einer Minute noch einmal; bleibt der Dienst aus, kann sich die Administration mit Passwort anmelden.',
+  'problem.providerRefused':
+    '{{provider}} hat Sie nicht durchgelassen. Der Grund: {{reason}}. Versuchen Sie es noch einmal, oder fragen Sie, wer {{provider}} betreut.',
+  'problem.signInTookTooLong':
+    'Dieser Rückweg wurde schon benutzt, hat länger als eine Viertelstunde gedauert oder begann in einem anderen Browser. Melden Sie sich neu an.',
+  'problem.providerGaveNoAddress':
+    '{{provider}} nennt für Sie keine bestätigte Mailadresse. Fragen Sie, wer {{provider}} betreut.',
+  'problem.providerGaveNoRole':
+    '{{provider}} kennt Sie, nennt für Sie hier aber keine Rolle. Bitten Sie, wer {{provider}} betreut, darum.',
+  'problem.confirmedAsSomebodyElse':
+    'Bestätigt hat jemand anderes, oder Sie sind nicht mehr angemeldet. Melden Sie sich neu an.',
+  'problem.addressBelongsToAnother': '{{mail}} gehört hier zu einem anderen Konto. Die Administration kann das klären.',
 } satisfies Translated<typeof english>

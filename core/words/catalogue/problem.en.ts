@@ -285,4 +285,19 @@ export default {
   'problem.sayWhyAlone': 'Say how you made sure, since nobody else can check it.',
   'problem.anotherTestMail': 'Another test mail has been sent since. Open the link in that one.',
   'problem.jobIsNotGivenUp': 'This job is not given up, or is being tried again already.',
+  'problem.comeThroughProvider': 'You sign in through {{provider}}, not by a password.',
+  'problem.providerUnreachable':
+    '{{provider}} does not answer at the moment. Try again in a minute; if it stays away, whoever administers Probatum can sign in by password.',
+  'problem.providerRefused':
+    '{{provider}} did not let you in. Its reason: {{reason}}. Try again, or ask whoever looks after {{provider}}.',
+  'problem.signInTookTooLong':
+    'This way back was used already, took longer than a quarter of an hour, or began in another browser. Sign in again.',
+  'problem.providerGaveNoAddress':
+    '{{provider}} gives no mail address for you that it has confirmed. Ask whoever looks after {{provider}}.',
+  'problem.providerGaveNoRole':
+    '{{provider}} knows you, but gives you no role here. Ask whoever looks after {{provider}} for one.',
+  'problem.confirmedAsSomebodyElse':
+    'It was somebody else who confirmed, or you are not signed in any more. Sign in again.',
+  'problem.addressBelongsToAnother':
+    '{{mail}} belongs to another account here. Whoever administers Probatum can look into it.',
 } as const

@@ -9,6 +9,8 @@ export type OpenSession = {
   confirmed: boolean
   /** One-time codes are switched on. */
   codesOn: boolean
+  /** What decides by which way they come in. */
+  entrance: { roles: Account['roles']; providerSubject: string | null; breakGlass: boolean }
 }
 
 /** How the adapter learns who calls. What an account and a session are is the business of a feature. */
@@ -19,6 +21,6 @@ export type Callers = {
   writtenFor: (ctx: Context, writer: Account | undefined) => Promise<Account | undefined>
   /** Whether somebody may see what a request is about; asked of those who do not see every vacancy. */
   inSight: (account: Account, endpoint: Pick<Endpoint, 'path'>, input: Input<Endpoint>) => Promise<boolean>
-  /** Whether the roles of an account sign in with a second factor. */
-  needsCodes: (deps: Pick<Deps, 'config'>, account: Account) => boolean
+  /** Whether somebody signs in with a second factor here. */
+  needsCodes: (deps: Pick<Deps, 'config'>, entrance: OpenSession['entrance']) => boolean
 }

@@ -12,6 +12,8 @@ const cookies = {
   visitor: 'probatum-form',
   /** The browser somebody signed up in. */
   signUp: 'probatum-sign-up',
+  /** The browser somebody left for the identity provider in. */
+  provider: 'probatum-provider',
   /** A browser that has signed in to an account before, sealed. */
   device: 'probatum-device',
 } as const

@@ -41,7 +41,7 @@ async function call(
   const caller = (endpoint.behalf && (await writtenFor(ctx, opened?.account))) || opened?.account
   const actor: Actor = caller ?? { kind: 'nobody' }
   requireRole(endpoint, actor)
-  if (opened) requireFactors(endpoint, opened, needsCodes(deps, opened.account))
+  if (opened) requireFactors(endpoint, opened, needsCodes(deps, opened.entrance))
   if (endpoint.method !== 'GET') requireOurPage(ctx, deps)
   const input = await inputOf(ctx, deps, endpoint)
   if (caller?.vacancies && !(await inSight(caller, endpoint, input))) throw notFound()

@@ -16,6 +16,7 @@ import { up as words } from './010-words'
 import { up as channels } from './011-channels'
 import { up as onceADay } from './012-once-a-day'
 import { up as organisationAndPeople } from './013-organisation-and-people'
+import { up as identityProvider } from './014-identity-provider'
 import { chainExisting } from './chainExisting'
 
 export type Migration = {
@@ -46,6 +47,7 @@ const migrations: Migration[] = [
   { name: '011-channels', statements: channels },
   { name: '012-once-a-day', statements: onceADay },
   { name: '013-organisation-and-people', statements: organisationAndPeople },
+  { name: '014-identity-provider', statements: identityProvider },
 ]
 
 /** The last step this program knows of. */

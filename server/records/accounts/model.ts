@@ -50,6 +50,23 @@ export class Account extends Model<InferAttributes<Account>, InferCreationAttrib
   declare awayThrough: CreationOptional<string | null>
   declare standInId: CreationOptional<string | null>
   declare version: CreationOptional<number>
+  /** Who they are at the organisation's identity provider, once they have come from there. */
+  declare providerSubject: CreationOptional<string | null>
+  /** They sign in by password even where everybody else comes through the provider. */
+  declare breakGlass: CreationOptional<boolean>
+}
+
+/** Somebody who has left for the identity provider and not come back yet. */
+export class ProviderSignIn extends Model<InferAttributes<ProviderSignIn>, InferCreationAttributes<ProviderSignIn>> {
+  declare stateHash: string
+  /** The browser they left in. */
+  declare browserHash: string
+  declare verifier: string
+  declare nonce: string
+  /** Who is signed in and confirms that it is they; absent where somebody signs in. */
+  declare accountId: string | null
+  declare next: string | null
+  declare expiresAt: Date
 }
 
 export class RecoveryCode extends Model<InferAttributes<RecoveryCode>, InferCreationAttributes<RecoveryCode>> {
@@ -124,6 +141,17 @@ export function defineAccounts(sequelize: Sequelize) {
     awayThrough: { type: DataTypes.DATEONLY, allowNull: true },
     standInId: uuidOrNull,
     version: { ...whole, defaultValue: 0 },
+    providerSubject: textOrNull,
+    breakGlass: { ...flag, defaultValue: false },
+  })
+  define(ProviderSignIn, sequelize, 'provider_sign_ins', {
+    stateHash: { type: DataTypes.STRING(64), primaryKey: true },
+    browserHash: text,
+    verifier: longText,
+    nonce: text,
+    accountId: uuidOrNull,
+    next: textOrNull,
+    expiresAt: moment,
   })
   define(RecoveryCode, sequelize, 'recovery_codes', {
     accountId: { type: DataTypes.UUID, primaryKey: true },

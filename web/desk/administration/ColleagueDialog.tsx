@@ -19,6 +19,7 @@ type Props = { person: Colleague; house: House; onClose: () => void }
 export function ColleagueDialog({ person, house, onClose }: Props) {
   const { act, busy, problem } = useAct('changeColleague')
   const absence = useAct('setAbsence')
+  const { provider } = useSession()
   const toast = useToast()
   useFreshAfterClash(problem ?? absence.problem, 'colleagues')
   const [given, setGiven] = useState({
@@ -63,6 +64,9 @@ export function ColleagueDialog({ person, house, onClose }: Props) {
             onChange={(roles) => setGiven({ ...given, roles: roles as StaffRole[] })}
             error={faultAt(problem, 'roles')}
           />
+          {person.throughProvider && provider && (
+            <p className="text-[0.87em] text-ink-2">{say('administration.rolesFromProvider', { provider })}</p>
+          )}
           {house.teams.length > 0 && (
             <CheckList
               label={say('administration.teams')}
@@ -116,7 +120,8 @@ export function ColleagueDialog({ person, house, onClose }: Props) {
 
 /** Whether somebody comes in: the invitation, signing out, suspending. */
 function Door({ person, others, onClose }: { person: Colleague; others: readonly Colleague[]; onClose: () => void }) {
-  const { account } = useSession()
+  const { account, provider } = useSession()
+  const glass = useAct('setBreakGlass')
   const again = useAct('inviteAgain')
   const remove = useAct('removeInvitation')
   const signOut = useAct('signOutColleague')
@@ -130,7 +135,7 @@ function Door({ person, others, onClose }: { person: Colleague; others: readonly
     toast(text)
     onClose()
   }
-  const problem = [again, remove, signOut, suspend, restore].find((one) => one.problem)?.problem
+  const problem = [again, remove, signOut, suspend, restore, glass].find((one) => one.problem)?.problem
   useFreshAfterClash(problem, 'colleagues')
   const waiting = state === 'invited' || state === 'invitation over'
   return (
@@ -145,6 +150,21 @@ function Door({ person, others, onClose }: { person: Colleague; others: readonly
           value={filesTo}
           onChange={(event) => setFilesTo(event.target.value)}
         />
+      )}
+      {provider && state !== 'suspended' && (
+        <label className="flex items-start gap-2">
+          <input
+            type="checkbox"
+            className="mt-1 accent-confirmed"
+            checked={person.breakGlass}
+            disabled={glass.busy}
+            onChange={(event) => void glass.act({ params, body: { version, breakGlass: event.target.checked } })}
+          />
+          <span>
+            {say('administration.breakGlass', { provider })}
+            <span className="block text-[0.87em] text-ink-2">{say('administration.breakGlassHelp')}</span>
+          </span>
+        </label>
       )}
       <div className="flex flex-wrap gap-2">
         {waiting && (

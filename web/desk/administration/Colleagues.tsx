@@ -6,6 +6,7 @@ import { api } from '../../api'
 import { Button } from '../../ui/Button'
 import { Waiting } from '../../ui/Waiting'
 import { writeMoment } from '../../ui/write'
+import { useSession } from '../../useSession'
 import { Overview, Table } from '../overviews/Overview'
 import { ColleagueDialog } from './ColleagueDialog'
 import type { Colleague, House } from './house'
@@ -15,12 +16,14 @@ import { Teams } from './Teams'
 /** Everybody who works here, and their teams. */
 export function Colleagues() {
   const { data, error, refetch } = api.endpoints.listColleagues.useQuery({}, { refetchOnMountOrArgChange: true })
+  const { provider } = useSession()
   const [inviting, setInviting] = useState(false)
   const [open, setOpen] = useState<string>()
   if (!data) return <Waiting error={error} onRetry={refetch} />
   const chosen = data.colleagues.find(({ id }) => id === open)
   return (
     <Overview title={say('administration.colleagues')} about={say('administration.aboutColleagues')}>
+      {provider && <p className="mb-3 text-ink-2">{say('administration.peopleFromProvider', { provider })}</p>}
       <div className="mb-3">
         <Button kind="main" onClick={() => setInviting(true)}>
           {say('administration.inviteSomebody')}
@@ -44,7 +47,7 @@ export function Colleagues() {
           },
           { name: say('administration.roles'), of: ({ roles }) => rolesWords(roles) },
           { name: say('administration.teams'), of: (one) => teamsWords(one, data) },
-          { name: say('administration.stands'), of: stateWords },
+          { name: say('administration.stands'), of: (one) => stateWords(one, provider) },
           { name: say('administration.files'), right: true, of: ({ files }) => files },
           {
             name: say('administration.lastSignIn'),
@@ -81,11 +84,16 @@ function teamsWords({ teams, teamsOnly }: Colleague, house: House) {
   )
 }
 
-function stateWords({ state, absence }: Colleague) {
+function stateWords({ state, absence, throughProvider, breakGlass }: Colleague, provider: string | null) {
   const grave = state === 'suspended' || state === 'invitation over'
   return (
     <>
       <span className={grave ? 'text-contradicted' : ''}>{say(`administration.state.${state}`)}</span>
+      {provider && (throughProvider || breakGlass) && (
+        <span className="block text-[0.8333rem] text-ink-2">
+          {throughProvider ? say('administration.comesThrough', { provider }) : say('administration.byPasswordToo')}
+        </span>
+      )}
       {absence && (
         <span className="block text-[0.8333rem] text-ink-2">
           {say('administration.awayFromThrough', {

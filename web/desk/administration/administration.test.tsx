@@ -14,7 +14,7 @@ const nth = (at: number) => `0190a3f0-0000-7000-8000-00000000000${at}`
 const person = (at: number, over: object = {}) => ({
   ...{ id: nth(at), name: `Person ${at}`, mail: `p${at}@desk.example`, roles: ['coordinator' as const] },
   ...{ language: 'en' as const, state: 'active' as const, version: 3, teams: [], teamsOnly: false, absence: null },
-  ...{ signedInAt: null, sessions: 0, codesOn: true, files: 0 },
+  ...{ signedInAt: null, sessions: 0, throughProvider: false, breakGlass: false, codesOn: true, files: 0 },
   ...over,
 })
 const house = (...colleagues: ReturnType<typeof person>[]) => ({
@@ -318,6 +318,7 @@ describe('an invitation', () => {
         mail: 'bo@desk.example',
         roles: ['reviewer', 'it'],
         organisation: 'Grimvik Ferries',
+        throughProvider: null,
       },
       acceptInvitation: { done: true },
     })

@@ -15,6 +15,7 @@ export function Join() {
   const { token = '' } = useParams()
   const { data, error } = api.endpoints.readInvitation.useQuery({ params: { token } })
   const { act, busy, problem } = useAct('acceptInvitation')
+  const leave = useAct('leaveForProvider')
   const [password, setPassword] = useState('')
   const navigate = useNavigate()
   if (error)
@@ -25,9 +26,28 @@ export function Join() {
       </AccountSheet>
     )
   if (!data) return <Waiting />
+  const welcome = <p className="mb-4">{say('account.youComeAs', { name: data.name, roles: rolesWords(data.roles) })}</p>
+  if (data.throughProvider)
+    return (
+      <AccountSheet title={say('account.welcomeTo', { organisation: data.organisation })}>
+        {welcome}
+        <p className="mb-4">{say('account.invitedThrough')}</p>
+        <Button
+          kind="main"
+          busy={leave.busy}
+          onClick={async () => {
+            const away = await leave.act({ body: {} })
+            if (away) window.location.assign(away.address)
+          }}
+        >
+          {say('account.signInThrough', { provider: data.throughProvider })}
+        </Button>
+        <ProblemNote problem={leave.problem} />
+      </AccountSheet>
+    )
   return (
     <AccountSheet title={say('account.welcomeTo', { organisation: data.organisation })}>
-      <p className="mb-4">{say('account.youComeAs', { name: data.name, roles: rolesWords(data.roles) })}</p>
+      {welcome}
       <form
         className="grid gap-4"
         noValidate

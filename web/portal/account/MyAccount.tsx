@@ -43,9 +43,17 @@ export function MyAccount() {
         <LanguageChoice />
       </Part>
       {may('setOwnAbsence') && <OwnAbsence />}
-      <Codes on={account.codesOn} left={account.recoveryCodesLeft} />
-      <Password />
-      <MailAddress now={account.mail} moving={account.newMail} />
+      {account.provider ? (
+        <Part title={account.provider}>
+          <p>{say('account.lookedAfterBy', { provider: account.provider })}</p>
+        </Part>
+      ) : (
+        <>
+          <Codes on={account.codesOn} left={account.recoveryCodesLeft} />
+          <Password />
+          <MailAddress now={account.mail} moving={account.newMail} />
+        </>
+      )}
       <Elsewhere sessions={account.sessions} />
       {candidate && <MyData />}
     </main>
