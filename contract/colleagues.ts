@@ -44,6 +44,7 @@ export const listColleagues = endpoint({
     colleagues: Type.Array(Colleague),
     teams: Type.Array(Team),
     vacancies: Type.Array(Type.Object({ id: Id, title: Type.String(), place: Type.String() })),
+    rolesFromProvider: Type.Boolean({ description: 'Roles follow what the identity provider says at each sign-in' }),
   }),
   invalidates: ['colleagues'],
 })

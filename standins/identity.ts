@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import type { IncomingMessage, ServerResponse } from 'node:http'
-import Provider from 'oidc-provider'
+import type Provider from 'oidc-provider'
 import { bodyOf, escaped, html, notThere } from './page'
 
 /** Somebody the identity provider knows. */
@@ -22,7 +22,23 @@ const path = '/identity'
  * @param returnTo where the application has people sent back to
  * @param people whom it knows, asked each time
  */
-export function openIdentity(issuer: string, returnTo: string, people: IdentityStandIn['people']): IdentityStandIn {
+export async function openIdentity(
+  issuer: string,
+  returnTo: string,
+  people: IdentityStandIn['people'],
+): Promise<IdentityStandIn> {
+  return quietly(async () => ({ provider: await providerFor(issuer, returnTo, people), people }))
+}
+
+/** The package says on the console that it keeps nothing and would like a newer Node.js. For a stand-in neither matters. */
+async function quietly<T>(act: () => Promise<T>): Promise<T> {
+  const { warn, info } = console
+  Object.assign(console, { warn: () => undefined, info: () => undefined })
+  return act().finally(() => Object.assign(console, { warn, info }))
+}
+
+async function providerFor(issuer: string, returnTo: string, people: IdentityStandIn['people']): Promise<Provider> {
+  const { default: Provider } = await import('oidc-provider')
   const provider: Provider = new Provider(issuer, {
     clients: [
       {
@@ -63,7 +79,7 @@ export function openIdentity(issuer: string, returnTo: string, people: IdentityS
       return grant
     },
   })
-  return { provider, people }
+  return provider
 }
 
 /** People by a file that is read each time, so that the demo can be loaded while this runs. */

@@ -16,7 +16,7 @@ const mailbox = await openMailbox(process.env.MAILBOX_FOLDER ?? '.data/mailbox',
 const phones = openPhones(process.env.TEXTS_FILE ?? '.data/texts.json')
 const registers = openRegisters(process.env.REGISTERS_FILE)
 
-const identity = openIdentity(
+const identity = await openIdentity(
   `http://127.0.0.1:${httpPort}/identity`,
   process.env.RETURN_TO ?? 'http://127.0.0.1:4100/sign-in/return',
   peopleIn(process.env.PEOPLE_FILE),

@@ -68,7 +68,7 @@ export async function openHouse(name: string, more: Furnishing = {}) {
   const known: KnownPerson[] = []
   const registerServer = createServer((request, response) => {
     const url = new URL(request.url!, 'http://standins')
-    void (url.pathname.startsWith('/identity')
+    void (identity && url.pathname.startsWith('/identity')
       ? answerIdentity(identity, request, url, response)
       : url.pathname.startsWith('/capture')
         ? answerCapture(request, url, response)
@@ -83,7 +83,9 @@ export async function openHouse(name: string, more: Furnishing = {}) {
   await new Promise((ready) => registerServer.once('listening', ready))
   const standins = `http://127.0.0.1:${(registerServer.address() as AddressInfo).port}`
   const issuer = `${standins}/identity`
-  const identity = openIdentity(issuer, 'http://house.test/sign-in/return', () => known)
+  const identity = more.identityProvider
+    ? await openIdentity(issuer, 'http://house.test/sign-in/return', () => known)
+    : undefined
   const config = {
     ...readConfig({}),
     registerUrl: `${standins}/registers`,

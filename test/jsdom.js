@@ -12,6 +12,7 @@ export default class Browser extends TestEnvironment {
       Response,
       Headers,
       ReadableStream,
+      BroadcastChannel,
     })
     this.global.crypto.randomUUID ??= () => crypto.randomUUID()
   }

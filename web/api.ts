@@ -49,6 +49,8 @@ const behalfHeaders = (): Record<string, string> => (writtenFor ? { 'X-Probatum-
 export const formHeaders = () => ({ 'X-Probatum-Form': formToken, ...behalfHeaders() })
 
 const sessionAddress = '/api/session'
+/** Where somebody signs in, by password or through the identity provider. */
+const signInAddresses = [sessionAddress, `${sessionAddress}/provider`, `${sessionAddress}/provider/return`]
 
 /** Calls an endpoint; where a door has closed meanwhile it is opened again first, so that nothing typed is lost. */
 const send: BaseQueryFn<Sent, unknown, Problem> = async (sent, calling) => {
@@ -56,7 +58,7 @@ const send: BaseQueryFn<Sent, unknown, Problem> = async (sent, calling) => {
   const answer = await sendOnce(sent, calling)
   const code = answer.error?.code
   if (!code) return answer
-  const signsIn = endpoint.path === sessionAddress
+  const signsIn = signInAddresses.includes(endpoint.path)
   if (code === 'stale-page' && (await renewFormToken({ forAnybody: signsIn }))) return sendOnce(sent, calling)
   // Whoever is just signing in is not asked to.
   return !signsIn && (await askAgain(code)) ? sendOnce(sent, calling) : answer

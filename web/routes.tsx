@@ -47,6 +47,7 @@ export const router = createBrowserRouter([
             lazy: page(
               () => import('./portal/account/ProviderReturn').then(({ ProviderReturn }) => ProviderReturn),
               'asking',
+              'portal',
             ),
           },
           {
@@ -54,6 +55,7 @@ export const router = createBrowserRouter([
             lazy: page(
               () => import('./portal/account/ProviderReturn').then(({ ProviderDone }) => ProviderDone),
               'asking',
+              'portal',
             ),
           },
           {

@@ -52,6 +52,7 @@ export async function listColleagues(deps: Deps): Promise<Reply<typeof contract.
     })),
     teams,
     vacancies: vacancies.map(({ id, title, place }) => ({ id, title, place })),
+    rolesFromProvider: Boolean(deps.config.identityProvider?.rolesClaim),
   }
 }
 

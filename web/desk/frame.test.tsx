@@ -1,8 +1,10 @@
+import { jest } from '@jest/globals'
 import { fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { v7 as uuid } from 'uuid'
 import type { File } from '#contract/desk'
 import { aFile, asked } from '../../test/deskFile'
 import { sessionOf, showPage } from '../../test/page'
+import { tellOtherWindows, windowDone } from '../otherWindow'
 import { AskAgain } from './AskAgain'
 import { SavedViews } from './applications/SavedViews'
 import { DeskFrame } from './DeskFrame'
@@ -108,6 +110,38 @@ describe('away for a while', () => {
     await waitFor(() =>
       expect(sent.at(-1)).toMatchObject({ name: 'saveView', body: { name: 'Late', query: 'late=yes' } }),
     )
+  })
+
+  test.each([
+    ['sign-in-first', 'leaveForProvider', { next: windowDone }],
+    ['password-again', 'confirmThroughProvider', {}],
+  ] as const)('who comes through the identity provider goes there in another window: %s', async (code, name, body) => {
+    let given = false
+    const place = { location: { href: '' }, close: () => undefined }
+    const opening = jest.spyOn(window, 'open').mockReturnValue(place as unknown as Window)
+    const session = sessionOf('coordinator')
+    const { user, sent } = await show(<Acting />, {
+      readSession: {
+        ...session,
+        account: { ...session.account!, throughProvider: true },
+        provider: 'Vallorne Identity',
+      },
+      listViews: [],
+      saveView: () => (given ? { id: uuid() } : { problem: { status: code === 'password-again' ? 403 : 401, code } }),
+      [name]: { address: 'http://identity.test/auth' },
+    })
+    await save(user)
+    await user.click(await screen.findByRole('button', { name: 'Go to Vallorne Identity' }))
+    await screen.findByText(/Waiting/)
+    expect([sent.at(-1)?.name, sent.at(-1)?.body, place.location.href]).toEqual([
+      name,
+      body,
+      'http://identity.test/auth',
+    ])
+    given = true
+    tellOtherWindows()
+    await waitFor(() => expect(sent.map((call) => call.name)).toEqual(['saveView', name, 'saveView']))
+    opening.mockRestore()
   })
 
   test('left without a password, the act stays refused', async () => {

@@ -59,6 +59,17 @@ export function SignIn() {
           {say('account.signIn')}
         </Button>
       </form>
+      <p className="mt-4">
+        <Link to="/forgotten" className="font-semibold text-confirmed">
+          {say('account.passwordForgotten')}
+        </Link>
+      </p>
+      <p className="mt-2 text-ink-2">
+        {say('account.noAccountYet')}{' '}
+        <Link to={`/sign-up?${search}`} className="font-semibold text-confirmed">
+          {say('account.makeOne')}
+        </Link>
+      </p>
       {provider && (
         <div className="mt-4 grid gap-2 border-line border-t pt-4">
           <p className="text-ink-2">{say('account.worksHere')}</p>
@@ -75,17 +86,6 @@ export function SignIn() {
           <ProblemNote problem={leave.problem} />
         </div>
       )}
-      <p className="mt-4">
-        <Link to="/forgotten" className="font-semibold text-confirmed">
-          {say('account.passwordForgotten')}
-        </Link>
-      </p>
-      <p className="mt-2 text-ink-2">
-        {say('account.noAccountYet')}{' '}
-        <Link to={`/sign-up?${search}`} className="font-semibold text-confirmed">
-          {say('account.makeOne')}
-        </Link>
-      </p>
       {demo && <DemoAccounts />}
     </AccountSheet>
   )

@@ -64,7 +64,7 @@ export function ColleagueDialog({ person, house, onClose }: Props) {
             onChange={(roles) => setGiven({ ...given, roles: roles as StaffRole[] })}
             error={faultAt(problem, 'roles')}
           />
-          {person.throughProvider && provider && (
+          {person.throughProvider && provider && house.rolesFromProvider && (
             <p className="text-[0.87em] text-ink-2">{say('administration.rolesFromProvider', { provider })}</p>
           )}
           {house.teams.length > 0 && (

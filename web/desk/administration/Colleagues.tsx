@@ -23,7 +23,9 @@ export function Colleagues() {
   const chosen = data.colleagues.find(({ id }) => id === open)
   return (
     <Overview title={say('administration.colleagues')} about={say('administration.aboutColleagues')}>
-      {provider && <p className="mb-3 text-ink-2">{say('administration.peopleFromProvider', { provider })}</p>}
+      {provider && data.rolesFromProvider && (
+        <p className="mb-3 text-ink-2">{say('administration.peopleFromProvider', { provider })}</p>
+      )}
       <div className="mb-3">
         <Button kind="main" onClick={() => setInviting(true)}>
           {say('administration.inviteSomebody')}

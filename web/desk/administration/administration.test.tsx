@@ -1,7 +1,7 @@
 import { screen, waitFor, within } from '@testing-library/react'
 import { unnamedOrganisation } from '#core/organisation/organisation'
 import { usualRights } from '#core/rights/rights'
-import { type Call, showPage } from '../../../test/page'
+import { type Call, sessionOf, showPage } from '../../../test/page'
 import { Join } from '../../portal/account/Join'
 import { Sources } from '../overviews/Sources'
 import { Colleagues } from './Colleagues'
@@ -21,6 +21,7 @@ const house = (...colleagues: ReturnType<typeof person>[]) => ({
   colleagues,
   teams: [{ id: nth(8), name: 'Night', version: 1, vacancies: [] }],
   vacancies: [{ id: nth(9), title: 'Deckhand', place: 'Quay' }],
+  rolesFromProvider: false,
 })
 
 describe('people who work here', () => {
@@ -360,4 +361,24 @@ describe('how it runs', () => {
     await user.click(screen.getByRole('button', { name: 'Try again' }))
     await waitFor(() => expect(sent).toMatchObject([{ name: 'retryJob', params: { id: nth(5) } }]))
   })
+})
+
+test('where roles come from the identity provider it is said so, and who keeps a password beside it', async () => {
+  const session = sessionOf('administrator')
+  const one = person(2, { throughProvider: true })
+  const { user, sent } = await showPage(<Colleagues />, {
+    readSession: { ...session, provider: 'Vallorne Identity' },
+    listColleagues: { ...house(one, person(3, { breakGlass: true })), rolesFromProvider: true },
+    setBreakGlass: { version: one.version + 1 },
+  })
+  await screen.findByText(/is entered with their first sign-in/)
+  expect(screen.getAllByText(/Vallorne Identity$|By password too/)).toHaveLength(2)
+  await user.click(screen.getByRole('button', { name: one.name }))
+  await screen.findByText(/a change here lasts until they next sign in/)
+  await user.click(screen.getByRole('checkbox', { name: /May sign in by password/ }))
+  await waitFor(() =>
+    expect(sent[0]).toMatchObject({
+      ...{ name: 'setBreakGlass', params: { id: one.id }, body: { version: one.version, breakGlass: true } },
+    }),
+  )
 })
