@@ -1,4 +1,5 @@
 import { Account, ProviderSignIn } from '#server/records/accounts/model'
+import { checkIdentityProvider } from '#server/setup/checks'
 import type { KnownPerson } from '../../standins/identity'
 import type { Visitor } from '../../test/client'
 import { type House, openHouse, tokenIn } from '../../test/house'
@@ -255,4 +256,20 @@ describe('Who comes through the provider', () => {
     const again = await comeThrough(house.visitor(), last.sub)
     expect(again.answer.body.account!.roles).toEqual(['coordinator', 'administrator'])
   })
+})
+
+test('setting up says whether the provider answers, and where it has to send people back to', async () => {
+  const settings = house.fixed.config.identityProvider!
+  const looked = (issuer: string) =>
+    checkIdentityProvider({ identityProvider: { ...settings, issuer }, publicUrl: 'https://jobs.example.org' })
+  const [fine] = await looked(settings.issuer)
+  expect([fine!.state, fine!.said]).toEqual([
+    'fine',
+    'House Identity answers; it has to send people back to https://jobs.example.org/sign-in/return',
+  ])
+  const [silent] = await looked('http://127.0.0.1:1')
+  expect([silent!.state, silent!.said]).toEqual(['care', expect.stringContaining('Look at OIDC_ISSUER')])
+  expect(await checkIdentityProvider({ identityProvider: undefined, publicUrl: 'https://jobs.example.org' })).toEqual(
+    [],
+  )
 })

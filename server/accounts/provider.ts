@@ -9,7 +9,12 @@ import type { Account as Actor, Deps } from '../platform/deps'
 import { changedMeanwhile } from '../platform/errors/problems'
 import { languageOfAccount } from '../platform/http/language'
 import { hashOf } from '../platform/http/tokens'
-import { type IdentityProvider, type ProvidedPerson, ProviderRefused } from '../platform/outside/identityProvider'
+import {
+  type IdentityProvider,
+  type ProvidedPerson,
+  ProviderRefused,
+  returnAddress,
+} from '../platform/outside/identityProvider'
 import { Account, ProviderSignIn } from '../records/accounts/model'
 import { actingColleague } from '../records/accounts/staff'
 import { rolesValue } from './invite'
@@ -44,7 +49,7 @@ export async function leaveForProvider(deps: Deps, { browser, next, actor }: Lea
   const provider = providerOf(deps)
   const { address, checks } = await provider
     .begin({
-      returnTo: returnAddress(deps),
+      returnTo: returnAddress(deps.config.publicUrl),
       again: actor !== undefined,
       ...(actor ? { mail: actor.mail } : {}),
     })
@@ -65,8 +70,6 @@ export async function leaveForProvider(deps: Deps, { browser, next, actor }: Lea
   return { address }
 }
 
-export const returnAddress = ({ config }: Pick<Deps, 'config'>) => `${config.publicUrl}/sign-in/return`
-
 type Returning = { search: string; browser: string | undefined; session: string | undefined }
 type Returned =
   | { what: 'signed in'; next: string | null; actor: Actor; session: string }
@@ -82,7 +85,7 @@ type Returned =
 export async function returnFromProvider(deps: Deps, returning: Returning): Promise<Returned> {
   const { search, browser } = returning
   const provider = providerOf(deps)
-  const returned = new URL(`${returnAddress(deps)}?${search.replace(/^\?/, '')}`)
+  const returned = new URL(`${returnAddress(deps.config.publicUrl)}?${search.replace(/^\?/, '')}`)
   const state = returned.searchParams.get('state') ?? ''
   const left = await takeSignIn(state, browser)
   const verifier = deps.vault.unseal('provider', left.verifier)

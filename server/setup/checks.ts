@@ -4,6 +4,7 @@ import { join, resolve, sep } from 'node:path'
 import { createConnection } from 'mariadb'
 import { createTransport } from 'nodemailer'
 import type { Config } from '../platform/config'
+import { openidProvider, returnAddress } from '../platform/outside/identityProvider'
 
 /** What was looked at: fine, not as it should be, or in the way; and in a sentence what is wrong and how to put it right. */
 export type Finding = { what: string; state: 'fine' | 'care' | 'wrong'; said: string }
@@ -25,6 +26,7 @@ export async function checkEverything(config: Config): Promise<Finding[]> {
     checkNode(process.versions.node),
     ...(await checkDatabase(config.databaseUrl)),
     await checkMail(config),
+    ...(await checkIdentityProvider(config)),
     ...checkFolders(config),
     checkAddress(config.publicUrl),
     checkWeb(config.webFolder),
@@ -152,6 +154,27 @@ export async function checkMail({ smtpUrl, mailFrom }: Pick<Config, 'smtpUrl' | 
     return care('Mail', `${reasonOf(error as Error)} Look at SMTP_URL; until it is right, mails wait in the outbox.`)
   } finally {
     transport.close()
+  }
+}
+
+/** Whether the identity provider can be read; nobody signs in for it. Nothing where there is none. */
+export async function checkIdentityProvider({
+  identityProvider,
+  publicUrl,
+}: Pick<Config, 'identityProvider' | 'publicUrl'>): Promise<Finding[]> {
+  if (!identityProvider) return []
+  const what = 'Identity provider'
+  const returnTo = returnAddress(publicUrl)
+  try {
+    await openidProvider(identityProvider).begin({ returnTo, again: false })
+    return [fine(what, `${identityProvider.name} answers; it has to send people back to ${returnTo}`)]
+  } catch {
+    return [
+      care(
+        what,
+        `${identityProvider.issuer} does not describe itself. Look at OIDC_ISSUER; until it does, nobody signs in through it.`,
+      ),
+    ]
   }
 }
 

@@ -42,6 +42,9 @@ export type IdentityProvider = {
 
 export type ProviderSettings = { issuer: string; clientId: string; clientSecret: string; rolesClaim: string }
 
+/** Where the provider sends people back to; it has to be told so as well. */
+export const returnAddress = (publicUrl: string) => `${publicUrl}/sign-in/return`
+
 const patienceSeconds = 10
 /** Somebody who confirms who they are has done so within these seconds, not once this morning. */
 const freshSeconds = 120
