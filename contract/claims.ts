@@ -73,6 +73,11 @@ export const WorkDetails = Type.Object({
   mayAsk: oneOf(['now', 'after an offer', 'never'] as const),
 })
 
+/** What the kind asks beyond number and days, by the keys of its fields; amounts in hundredths, days in ISO form. */
+const CredentialFields = Type.Record(Type.String({ pattern: '^[a-z0-9-]{1,40}$' }), Type.String({ maxLength: 200 }), {
+  maxProperties: 20,
+})
+
 export const CredentialDetails = Type.Object({
   kind: oneOf(['licence', 'certificate'] as const),
   ...SourceChoice,
@@ -82,6 +87,7 @@ export const CredentialDetails = Type.Object({
   region: Type.Optional(ShortText),
   issued: Type.Union([PartialDay, Type.Literal('')]),
   through: Type.Union([PartialDay, Type.Literal('does not expire'), Type.Literal('unknown')]),
+  fields: Type.Optional(CredentialFields),
 })
 
 /** A paper that a question of a form asks for; nobody is asked about it, somebody looks at it. */
@@ -90,6 +96,8 @@ export const PaperDetails = Type.Object({
   ...SourceChoice,
   question: Type.String({ maxLength: 80 }),
   title: ShortText,
+  /** Its kind, by its key in the catalogue. */
+  documentKind: Type.Optional(Type.String({ maxLength: 40 })),
   /** What is asked for is a video of at most so many seconds. */
   videoSeconds: Type.Optional(Type.Integer({ minimum: 5, maximum: videoLimits.seconds })),
 })
@@ -225,6 +233,7 @@ export const renewCredential = endpoint({
     number: ShortText,
     issued: PartialDay,
     through: Type.Union([PartialDay, Type.Literal('does not expire')]),
+    fields: Type.Optional(CredentialFields),
   }),
   reply: Claim,
   idempotent: true,

@@ -17,6 +17,7 @@ export const topics = [
   'settings',
   'behalf',
   'organisation',
+  'catalogue',
   'colleagues',
   'operation',
 ] as const

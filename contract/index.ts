@@ -2,6 +2,7 @@ import * as accounts from './accounts'
 import * as applications from './applications'
 import * as audit from './audit'
 import * as behalf from './behalf'
+import * as catalogue from './catalogue'
 import * as claims from './claims'
 import * as colleagues from './colleagues'
 import * as demo from './demo'
@@ -36,6 +37,7 @@ import * as vouching from './vouching'
 
 const everything = {
   ...accounts,
+  ...catalogue,
   ...vacancies,
   ...rules,
   ...dryRuns,

@@ -42,7 +42,7 @@ export const ConditionSchema = {
 const ConditionShape = Type.Unsafe<Condition>({ $ref: ConditionSchema.$id })
 
 /** The same texts in other languages, as far as they were written. */
-const translated = (texts: Record<string, TSchema>) =>
+export const translated = (texts: Record<string, TSchema>) =>
   Type.Optional(
     Type.Object(
       Object.fromEntries(
@@ -73,6 +73,7 @@ const question = {
   unit: Type.Optional(Type.String({ maxLength: 20 })),
   explain: Type.Optional(YesNo),
   paper: Type.Optional(YesNo),
+  documentKind: Type.Optional(Type.String({ maxLength: 40 })),
   videoSeconds: Type.Optional(Type.Integer({ minimum: 5, maximum: videoLimits.seconds })),
   blanks: Type.Optional(Type.Array(oneOf(blanks), { uniqueItems: true })),
   seenBy: Type.Optional(Type.Array(oneOf(roles), { uniqueItems: true })),

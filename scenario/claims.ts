@@ -1,6 +1,6 @@
 import type { ClaimDetails } from '#contract/claims'
+import { credentialKind } from '#core/catalogue/catalogue'
 import { writeWhen } from '#core/dates/write'
-import { credentialKind } from '#core/requirements/catalogue'
 import { saveAnswers } from '#server/applications/saveAnswers'
 import { addClaim, uploadDocument } from '#server/claims/change'
 import { inTransaction } from '#server/platform/database/connection'
@@ -118,7 +118,7 @@ const jobDetails = (world: World, job: JobPlan): ClaimDetails => ({
 
 export const credentialDetails = (
   world: World,
-  { credential, source, number, issuedDays, throughDays }: CredentialPlan,
+  { credential, source, number, issuedDays, throughDays, fields }: CredentialPlan,
 ): ClaimDetails => ({
   kind: credentialKind(credential)!.claim,
   sourceId: world.sourceIds.get(source)!,
@@ -127,6 +127,7 @@ export const credentialDetails = (
   number,
   issued: isoIn(world, issuedDays),
   through: typeof throughDays === 'number' ? isoIn(world, throughDays) : throughDays,
+  ...(fields ? { fields } : {}),
 })
 
 const townOf = (key: string) => {

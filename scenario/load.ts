@@ -1,6 +1,7 @@
 import { writeFileSync } from 'node:fs'
 import { hash } from '@node-rs/argon2'
 import { v7 as uuid } from 'uuid'
+import { goByCatalogue } from '#core/catalogue/catalogue'
 import { confirmMail } from '#server/accounts/confirmMail'
 import { answerSignUp } from '#server/accounts/signUp'
 import { beginApplication } from '#server/applications/begin'
@@ -21,6 +22,7 @@ import { saveVacancyGroup } from '#server/vacancies/groups'
 import { saveSharedSection } from '#server/vacancies/rules/library'
 import { createVacancy } from '#server/vacancies/setUp'
 import { perform } from './acts'
+import { vallorneCatalogue } from './catalogue'
 import { writeFile } from './claims'
 import { correspond } from './correspondence'
 import { betterContact, library } from './form'
@@ -47,7 +49,10 @@ export async function loadScenario(fixed: Fixed, registersFile: string, loadedAt
     desk: {},
   }
   const start = depsAt(world, -61)
-  await writeVersioned('organisation', 0, vallorne, { id: null, name: 'Anselm Okoye', at: start.clock.now() })
+  const by = { id: null, name: 'Anselm Okoye', at: start.clock.now() }
+  await writeVersioned('organisation', 0, vallorne, by)
+  await writeVersioned('catalogue', 0, vallorneCatalogue, by)
+  goByCatalogue(vallorneCatalogue)
   await inTransaction(fixed.sequelize, async () => {
     for (const { key, ...source } of sources) {
       const { id, name } = await addSource(source)

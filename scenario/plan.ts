@@ -30,6 +30,7 @@ export type CredentialPlan = {
   number: string
   issuedDays: number
   throughDays: number | 'does not expire'
+  fields?: Record<string, string>
   registered?: 'same' | 'other name' | 'absent'
   paper?: boolean
 }

@@ -11,6 +11,7 @@ import { v7 as uuid } from 'uuid'
 import type { ClaimDetails } from '#contract/claims'
 import type { Role } from '#contract/roles'
 import type { StaffRole } from '#core/rights/rights'
+import { vallorneCatalogue } from '#scenario/catalogue'
 import { isolationCheck } from '#scenario/isolationCheck'
 import { vallorne } from '#scenario/organisation'
 import { drawPdf } from '#scenario/papers'
@@ -125,7 +126,9 @@ export async function openHouse(name: string, more: Furnishing = {}) {
     },
   })
   const fixed = await prepare(config, log)
-  await writeVersioned('organisation', 0, vallorne, { id: null, name: 'The administrator', at: new Date() })
+  const by = { id: null, name: 'The administrator', at: new Date() }
+  await writeVersioned('organisation', 0, vallorne, by)
+  await writeVersioned('catalogue', 0, vallorneCatalogue, by)
   const deps: Deps = await depsNow(fixed)
 
   const sourceIds = new Map<string, string>()

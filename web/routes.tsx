@@ -1,5 +1,6 @@
 import type { ComponentType } from 'react'
 import { createBrowserRouter, Navigate } from 'react-router'
+import { loadCatalogue } from './catalogue'
 import { Root } from './Root'
 import { Failed } from './ui/Failed'
 import { type Group, loadWords } from './words'
@@ -8,7 +9,12 @@ import { type Group, loadWords } from './words'
 const page =
   (load: () => Promise<ComponentType>, ...words: readonly Group[]) =>
   async () => {
-    await Promise.all([loadWords(...words), words.includes('desk') ? import('./deskEndpoints') : undefined])
+    await Promise.all([
+      loadWords(...words),
+      words.includes('desk') ? import('./deskEndpoints') : undefined,
+      // Whatever asks for something, or shows what somebody has, calls it by the names of the organisation.
+      words.includes('asking') ? loadCatalogue() : undefined,
+    ])
     return { Component: await load() }
   }
 
@@ -263,6 +269,16 @@ export const router = createBrowserRouter([
           {
             path: 'trail',
             lazy: page(() => import('./desk/overviews/Trail').then(({ Trail }) => Trail), 'asking', 'desk'),
+          },
+          {
+            path: 'catalogue/:part?',
+            lazy: page(
+              () => import('./desk/catalogue/CataloguePage').then(({ CataloguePage }) => CataloguePage),
+              'asking',
+              'desk',
+              'portal',
+              'administration',
+            ),
           },
           {
             path: 'first-steps',

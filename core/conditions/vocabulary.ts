@@ -1,5 +1,6 @@
+import { catalogue } from '../catalogue/catalogue'
+import { cefrLevels } from '../catalogue/standards'
 import type { Form, Question } from '../form/form'
-import { credentialKinds, studyFields, studyLevels } from '../requirements/catalogue'
 import type { Comparison } from './condition'
 import type { Domains } from './outcomes'
 
@@ -20,6 +21,7 @@ export type FactKind = 'yes or no' | 'choice' | 'choices' | 'number' | 'date' | 
 /** What a fact tells of: a question of the form or a part of its answer, or the file; words are made from it. */
 export type FactOf =
   | { question: Question; part?: 'howMany' | 'country' | 'region' }
+  | { question: Question; language: string }
   | { file: FileFactName; titles?: Readonly<Record<string, string>> }
 
 /** Something a condition may look at, and what it can be compared with. */
@@ -57,12 +59,13 @@ export const operatorOf = (comparison: Comparison): Operator =>
 
 /** The facts of the file itself. `checks` are the skills checks there are, by key and title. */
 function factsOfTheFile(checks: Readonly<Record<string, string>>): KnownFact[] {
-  const fields = studyFields
+  const keys = (things: readonly { key: string }[]) => things.map(({ key }) => key)
+  const fields = keys(catalogue().fields)
   const described: Record<FileFactName, Pick<KnownFact, 'kind' | 'options' | 'whole'>> = {
-    'file.studyLevel': { kind: 'number', whole: true, options: studyLevels.map(String) },
+    'file.studyLevel': { kind: 'number', whole: true, options: keys(catalogue().levels) },
     'file.studyFields': { kind: 'choices', options: fields },
     'file.accreditedFields': { kind: 'choices', options: fields },
-    'file.credentials': { kind: 'choices', options: credentialKinds.map(({ key }) => key) },
+    'file.credentials': { kind: 'choices', options: keys(catalogue().credentials) },
     'file.workMonths': { kind: 'number', whole: true },
     'file.workTags': { kind: 'choices' },
     'file.checksPassed': { kind: 'choices', options: Object.keys(checks) },
@@ -119,6 +122,14 @@ function factsOfQuestion(question: Question): Omit<KnownFact, 'place'>[] {
       return [{ ...fact, kind: 'number' }]
     case 'records':
       return [{ name: key, of: { question, part: 'howMany' }, kind: 'number', whole: true }]
+    case 'languages':
+      return catalogue().languages.map((language) => ({
+        name: `${key}.${language.key}`,
+        of: { question, language: language.key },
+        kind: 'number',
+        whole: true,
+        options: ['0', ...cefrLevels.map((_, nth) => String(nth + 1))],
+      }))
     case 'date':
     case 'partial date':
       return [{ ...fact, kind: 'date' }]

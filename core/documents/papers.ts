@@ -1,4 +1,4 @@
-import { credentialKind } from '../requirements/catalogue'
+import { credentialKind } from '../catalogue/catalogue'
 
 /** What a document is, of the papers a claim can need. */
 export const paperParts = [

@@ -52,6 +52,7 @@ export const events = {
   'team-removed': nothing,
   'rights-changed': nothing,
   'organisation-changed': nothing,
+  'catalogue-changed': nothing,
   'logo-changed': nothing,
   'permission-text-changed': nothing,
   'source-entered': nothing,

@@ -1,4 +1,6 @@
 import { judge } from '../conditions/judge'
+import { knownFacts } from '../conditions/vocabulary'
+import { conditionWords } from '../words/conditions'
 import { answerWords, questionSentence } from '../words/form'
 import { type AnswerValue, answeredKeys, factsOfAnswers, faultOf, isAsked, isEmpty, missingIn } from './answer'
 import type { Form, Question } from './form'
@@ -14,6 +16,7 @@ const records = question({
   kind: 'records',
   parts: [question({ key: 'name' }), question({ key: 'born', kind: 'date', required: false })],
 })
+const tongues = question({ key: 'speaks', label: 'Speaks', kind: 'languages' })
 const address = { street: 'Dorfstrasse 4', postcode: '6800', town: 'Vallorne', region: '', country: 'Austria' }
 
 test.each<[Question, AnswerValue, ReturnType<typeof faultOf>]>([
@@ -47,6 +50,10 @@ test.each<[Question, AnswerValue, ReturnType<typeof faultOf>]>([
   [records, [{ name: 'Ida', born: '2001-02-03' }], undefined],
   [records, [{ name: 'Ida', born: 'May' }], { code: 'not-a-date' }],
   [records, [{ shoe: '38' }], { code: 'wrong-shape' }],
+  [tongues, [{ language: 'de', level: 'B2' }], undefined],
+  [tongues, [{ language: 'de', level: 'B7' }], { code: 'not-an-option' }],
+  [tongues, [{ language: 'tlh', level: 'B2' }], { code: 'not-an-option' }],
+  [tongues, ['de', 'de'].map((language) => ({ language, level: 'A1' })), { code: 'named-twice' }],
   [question({}), '', undefined],
   [question({}), { blank: 'unknown', because: 'lost' }, { code: 'blank-not-allowed' }],
   [question({ blanks: ['unknown'] }), { blank: 'unknown', because: ' ' }, undefined],
@@ -104,7 +111,7 @@ test('an honest "I don’t know" is an answer and leaves its fact open', () => {
 
 test('not knowing counts once it says why', () => {
   const asked = question({ key: 'number', blanks: ['unknown'] })
-  expect(missingIn(asked, { blank: 'unknown' })).toEqual({ code: 'part-missing', part: 'why you do not know' })
+  expect(missingIn(asked, { blank: 'unknown' })).toEqual({ code: 'part-missing', part: 'because' })
   expect(answeredKeys(form, { number: { blank: 'unknown' } }).size).toBe(0)
 })
 
@@ -150,4 +157,17 @@ test('a question reads as a sentence with everything an answer leads to', () => 
   ).toBe(
     'May you drive? (yes or no; has to be answered). A no asks what happened. A yes asks for a document. Only read by: coordinator.',
   )
+})
+
+test('how well somebody speaks each language is a fact once it is whole, also that they do not', () => {
+  const asked: Form = [{ ...form[0]!, questions: [tongues] }]
+  const known = { key: 'speaks', value: [{ language: 'de', level: 'B2' }] }
+  const facts = factsOfAnswers(asked, { speaks: known.value })
+  expect([facts['speaks.de'], facts['speaks.fr'], facts.speaks]).toEqual([4, 0, undefined])
+  expect(factsOfAnswers(asked, { speaks: [{ language: 'de' }] })).toEqual({})
+  expect(missingIn(tongues, [{ language: 'de' }])).toEqual({ code: 'part-missing', part: 'level' })
+  expect(answerWords(tongues, known.value)).toBe('German, B2')
+  const condition = { fact: 'speaks.de', atLeast: 3 }
+  expect(judge(condition, facts).truth).toBe(true)
+  expect(conditionWords(condition, knownFacts(asked))).toBe('“Speaks: German” is at least B1')
 })

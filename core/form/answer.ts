@@ -2,6 +2,7 @@ import type { Facts, FactValue } from '../conditions/condition'
 import { judge } from '../conditions/judge'
 import { readPartialDate } from '../dates/partialDate'
 import { type Blank, becauseKey, blanks, type Form, type Question, type QuestionKind } from './form'
+import { languageLevels, partsOf } from './languages'
 
 /** Several parts that are one answer, such as an address: `{ street, postcode, town, region, country }`. */
 export type Parts = Readonly<Record<string, string>>
@@ -95,6 +96,7 @@ const faultsByKind: Record<QuestionKind, Judge> = {
   document: text(),
   declaration: text((answer) => unless(answer === 'agreed', 'not-an-option')),
   records: (question, answer) => faultOfRecords(question, answer),
+  languages: (question, answer) => faultOfLanguages(question, answer),
 }
 
 function faultOfNumber({ kind, least, most }: Question, answer: string): AnswerFault | undefined {
@@ -123,7 +125,15 @@ function faultOfParts(question: Question, answer: AnswerValue): AnswerFault | un
   return Object.values(parts).some((part) => [...part].length > 200) ? { code: 'too-long', limit: 200 } : undefined
 }
 
-function faultOfRecords({ parts = [] }: Question, answer: AnswerValue): AnswerFault | undefined {
+function faultOfLanguages(question: Question, answer: AnswerValue): AnswerFault | undefined {
+  const fault = faultOfRecords(question, answer)
+  if (fault) return fault
+  const named = (answer as readonly Parts[]).flatMap(({ language }) => language || [])
+  return new Set(named).size < named.length ? { code: 'named-twice' } : undefined
+}
+
+function faultOfRecords(question: Question, answer: AnswerValue): AnswerFault | undefined {
+  const parts = partsOf(question)
   if (!Array.isArray(answer)) return { code: 'wrong-shape' }
   if (answer.length > mostRecords) return { code: 'too-many', most: mostRecords }
   for (const record of answer as readonly (Parts | string)[]) {
@@ -144,19 +154,17 @@ function faultOfRecords({ parts = [] }: Question, answer: AnswerValue): AnswerFa
  */
 export function missingIn(question: Question, answer: AnswerValue): AnswerFault | undefined {
   if (isBlank(answer))
-    return answer.blank === 'unknown' && !answer.because?.trim()
-      ? { code: 'part-missing', part: 'why you do not know' }
-      : undefined
+    return answer.blank === 'unknown' && !answer.because?.trim() ? { code: 'part-missing', part: 'because' } : undefined
   if (question.kind === 'address' || question.kind === 'country and region') {
     const needed = question.kind === 'address' ? ['street', 'town', 'country'] : ['country']
     const part = needed.find((name) => !(answer as Parts)[name])
     return part ? { code: 'part-missing', part } : undefined
   }
-  if (question.kind === 'records' && Array.isArray(answer)) {
-    const lacking = (question.parts ?? []).find(
+  if ((question.kind === 'records' || question.kind === 'languages') && Array.isArray(answer)) {
+    const lacking = partsOf(question).find(
       ({ key, required }) => required && (answer as readonly Parts[]).some((record) => !record[key]),
     )
-    return lacking ? { code: 'part-missing', part: lacking.label } : undefined
+    return lacking ? { code: 'part-missing', part: lacking.label || lacking.key } : undefined
   }
   return undefined
 }
@@ -192,6 +200,13 @@ function factsOf(question: Question, answer: AnswerValue): Record<string, FactVa
     return { [key]: country, [`${key}.country`]: country, [`${key}.region`]: region }
   }
   if (kind === 'records') return { [key]: (answer as readonly Parts[]).length }
+  if (kind === 'languages')
+    return Object.fromEntries(
+      Object.entries(languageLevels(answer as readonly Parts[])).map(([language, level]) => [
+        `${key}.${language}`,
+        level,
+      ]),
+    )
   return { [key]: answer as string | readonly string[] }
 }
 

@@ -22,6 +22,7 @@ export const questionKinds = [
   'document',
   'declaration',
   'records',
+  'languages',
 ] as const
 export type QuestionKind = (typeof questionKinds)[number]
 
@@ -54,6 +55,8 @@ export type Question = {
   explain?: 'yes' | 'no'
   /** The answer that asks for a document. */
   paper?: 'yes' | 'no'
+  /** What kind of document is asked for, by its key in the catalogue. */
+  documentKind?: string
   /** The document asked for is a video of at most so many seconds. */
   videoSeconds?: number
   /** The honest blanks that may stand instead of an answer. */

@@ -1,28 +1,11 @@
-export type ScaleClass =
-  | 'first class'
-  | 'upper second class'
-  | 'lower second class'
-  | 'third class'
-  | 'with distinction'
-  | 'with merit'
-  | 'passed'
-  | 'très bien'
-  | 'bien'
-  | 'assez bien'
-  | 'passable'
-  | 'summa cum laude'
-  | 'magna cum laude'
-  | 'cum laude'
-  | 'excellent'
-  | 'good'
-  | 'sufficient'
+import type { Translations } from '../words/translations'
 
-export const scaleKeys = ['percentage', 'five to one', 'zero to twenty', 'zero to four', 'letters'] as const
-export type ScaleKey = (typeof scaleKeys)[number]
+/** A class of overall results, by the per cent it begins at. */
+export type ScaleClass = { from: number; name: string; translations?: Translations<'name'> }
 
-/** How an institution marks: from its worst to its best mark, or by letters. Class limits are in per cent, best first. */
+/** How an institution marks: from its worst to its best mark, or by letters. Classes stand best first. */
 export type Scale = {
-  classes: readonly { from: number; name: ScaleClass }[]
+  classes: readonly ScaleClass[]
 } & (
   | { kind: 'numbers'; worst: number; best: number; pass: number }
   | { kind: 'letters'; letters: readonly { letter: string; percent: number; passes: boolean }[] }
@@ -91,7 +74,7 @@ export function overallOf(terms: readonly Term[], scale: Scale): Grades {
   const percent = creditsGraded > 0 ? roundHalfUp(weighted / creditsGraded) : null
   return {
     percent,
-    class: percent === null ? null : (scale.classes.find(({ from }) => percent >= from)?.name ?? null),
+    class: percent === null ? null : (scale.classes.find(({ from }) => percent >= from) ?? null),
     creditsEarned: sum(working.filter(({ passed }) => passed).map(({ credits }) => credits)),
     creditsGraded,
     working,
@@ -123,70 +106,4 @@ const sum = (values: readonly number[]) => values.reduce((total, value) => total
 function roundHalfUp(value: number): number {
   const factor = 10 ** places
   return Math.floor(value * factor + 0.5 + 1e-9) / factor
-}
-
-/** Scales that institutions of the directory mark by, by key. */
-export const scales: Readonly<Record<ScaleKey, Scale>> = {
-  percentage: {
-    kind: 'numbers',
-    worst: 0,
-    best: 100,
-    pass: 40,
-    classes: [
-      { from: 70, name: 'first class' },
-      { from: 60, name: 'upper second class' },
-      { from: 50, name: 'lower second class' },
-      { from: 40, name: 'third class' },
-    ],
-  },
-  'five to one': {
-    kind: 'numbers',
-    worst: 5,
-    best: 1,
-    pass: 4,
-    classes: [
-      { from: 87.5, name: 'with distinction' },
-      { from: 62.5, name: 'with merit' },
-      { from: 25, name: 'passed' },
-    ],
-  },
-  'zero to twenty': {
-    kind: 'numbers',
-    worst: 0,
-    best: 20,
-    pass: 10,
-    classes: [
-      { from: 80, name: 'très bien' },
-      { from: 70, name: 'bien' },
-      { from: 60, name: 'assez bien' },
-      { from: 50, name: 'passable' },
-    ],
-  },
-  'zero to four': {
-    kind: 'numbers',
-    worst: 0,
-    best: 4,
-    pass: 2,
-    classes: [
-      { from: 92.5, name: 'summa cum laude' },
-      { from: 87.5, name: 'magna cum laude' },
-      { from: 80, name: 'cum laude' },
-    ],
-  },
-  letters: {
-    kind: 'letters',
-    letters: [
-      { letter: 'A', percent: 95, passes: true },
-      { letter: 'B', percent: 85, passes: true },
-      { letter: 'C', percent: 75, passes: true },
-      { letter: 'D', percent: 65, passes: true },
-      { letter: 'E', percent: 55, passes: true },
-      { letter: 'F', percent: 25, passes: false },
-    ],
-    classes: [
-      { from: 90, name: 'excellent' },
-      { from: 75, name: 'good' },
-      { from: 55, name: 'sufficient' },
-    ],
-  },
 }

@@ -1,7 +1,7 @@
 import { Temporal } from 'temporal-polyfill'
+import { catalogue } from '../catalogue/catalogue'
 import { partialDate, readPartialDate, spanOf } from '../dates/partialDate'
 import { readTyped } from '../dates/write'
-import { credentialKinds } from '../requirements/catalogue'
 import { type Coded, coded } from '../words/say'
 import { divideName } from './divideName'
 import type { ImportField, Mapping } from './fields'
@@ -128,7 +128,7 @@ export const levelOfAward = (award: string): number | undefined => levels.find((
 /** The credential somebody means by its key or its name, in whatever language. */
 function credentialKeyOf(text: string): string | undefined {
   const wanted = text.trim().toLowerCase()
-  return credentialKinds.find(({ key, name, translations = {} }) =>
+  return catalogue().credentials.find(({ key, name, translations = {} }) =>
     [key, name, ...Object.values(translations).flatMap((words) => words.name ?? [])].some(
       (known) => known.toLowerCase() === wanted,
     ),

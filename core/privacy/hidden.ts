@@ -1,8 +1,9 @@
+import { credentialKind, documentKind } from '../catalogue/catalogue'
 import type { Question, QuestionKind, Section } from '../form/form'
 import type { Right } from '../rights/rights'
 
 /** What of a file not everybody at the desk needs. */
-export const hiddenKinds = ['name', 'identity number', 'birth date', 'declarations', 'health'] as const
+export const hiddenKinds = ['name', 'identity number', 'birth date', 'declarations', 'health', 'money'] as const
 export type HiddenKind = (typeof hiddenKinds)[number]
 
 type Needs = { see?: Right; reveal: Right }
@@ -18,6 +19,8 @@ export const needs: Readonly<Record<HiddenKind, Needs>> = {
   'birth date': { see: 'birth-dates.see', reveal: 'birth-dates.reveal' },
   declarations: { see: 'declarations.see', reveal: 'declarations.reveal' },
   health: { see: 'medical.see', reveal: 'medical.reveal' },
+  // Nobody has it shown whose work it is not.
+  money: { see: 'money.see', reveal: 'money.see' },
 }
 
 export function sees(rights: readonly Right[], kind: HiddenKind): boolean {
@@ -63,6 +66,7 @@ const namelessKinds: Readonly<Record<QuestionKind, boolean>> = {
   document: false,
   declaration: true,
   records: false,
+  languages: true,
 }
 
 /**
@@ -78,10 +82,13 @@ export const readNameless = (section: Section, question: Question): boolean =>
 /** Kinds of answers whose vacancy may say that they are read without a name. */
 export const mayBeNameless = (kind: QuestionKind): boolean => kind === 'text' || kind === 'long text'
 
-/** As what a claim is hidden, if it is: papers of identity by their number, papers of health whole. */
-export function hiddenKindOfClaim(details: { kind: string; credential?: string }): HiddenKind | undefined {
-  if (details.kind === 'identity') return 'identity number'
-  return details.credential === 'medical' ? 'health' : undefined
+type Classed = { kind: string; credential?: string; documentKind?: string }
+
+/** As what a claim is hidden, if it is: papers of identity by their number, others by the sensitivity of their kind, whole. */
+export function hiddenKindOfClaim({ kind, credential, documentKind: paper }: Classed): HiddenKind | undefined {
+  if (kind === 'identity') return 'identity number'
+  const sensitivity = (credentialKind(credential ?? '') ?? documentKind(paper ?? ''))?.sensitivity
+  return sensitivity === 'usual' ? undefined : sensitivity
 }
 
 /** A number with all but its last two characters covered; short ones wholly. */

@@ -1,8 +1,8 @@
+import { catalogue, credentialKind, documentKind, offered } from '../catalogue/catalogue'
 import { type Condition, factsOf } from '../conditions/condition'
 import { type ConditionFault, circlesIn, faultsOfCondition } from '../conditions/faults'
 import { type KnownFact, knownFacts } from '../conditions/vocabulary'
 import type { Form, Question } from '../form/form'
-import { credentialKind } from '../requirements/catalogue'
 import { gatesFor, isProven, reachOf, rungsFor } from '../requirements/reach'
 import type { Ask, Gate, Requirement } from '../requirements/requirement'
 import type { Rules } from './rules'
@@ -18,6 +18,8 @@ export type RulesFault = { pointer: string } & (
   | { code: 'unknown-check'; check: string }
   | { code: 'unknown-task'; task: string }
   | { code: 'unknown-credential'; credential: string }
+  | { code: 'unknown-document-kind'; documentKind: string }
+  | { code: 'no-languages' }
   | { code: 'no-section-for'; holds: string }
   | { code: 'circle'; way: string[] }
   /** Nobody can meet it by this gate. */
@@ -85,9 +87,15 @@ function formFaults({ form }: Rules, known: readonly KnownFact[]): RulesFault[] 
 const questionOf = (known: readonly KnownFact[]) => (fact: string) =>
   known.find(({ name }) => name === fact)?.question ?? fact
 
-function questionFaults({ kind, options = [], parts = [] }: Question, pointer: string): RulesFault[] {
+function questionFaults(
+  { kind, options = [], parts = [], documentKind: paper }: Question,
+  pointer: string,
+): RulesFault[] {
   if (['one of', 'several of', 'ranked choice'].includes(kind) && options.length === 0)
     return [{ pointer: `${pointer}/options`, code: 'no-options' }]
+  if (paper !== undefined && !documentKind(paper))
+    return [{ pointer: `${pointer}/documentKind`, code: 'unknown-document-kind', documentKind: paper }]
+  if (kind === 'languages' && offered(catalogue().languages).length === 0) return [{ pointer, code: 'no-languages' }]
   if (kind === 'records' && parts.length === 0) return [{ pointer: `${pointer}/parts`, code: 'no-parts' }]
   return []
 }

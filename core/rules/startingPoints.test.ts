@@ -1,10 +1,10 @@
-import { credentialKinds } from '../requirements/catalogue'
+import { catalogue } from '../catalogue/catalogue'
 import { faultsOfRules } from './faults'
 import { requirementsIn } from './rules'
 import { beginWith, startingPoints } from './startingPoints'
 
 test.each(startingPoints)('a vacancy begun as %s can be published as it stands', (start) => {
-  const licence = credentialKinds.find(({ claim }) => claim === 'licence')!.key
+  const licence = catalogue().credentials.find(({ claim }) => claim === 'licence')!.key
   for (const credential of [licence, undefined]) {
     const { rules, contract, hours } = beginWith(start, credential)
     expect(faultsOfRules(rules, {})).toEqual([])

@@ -204,6 +204,8 @@ describe('what is wrong with rules', () => {
     [{ code: 'unknown-question', question: 'cat' }, 'It depends on the question “cat”, which the form does not ask.'],
     [{ code: 'unknown-check', check: 'x' }, 'There is no skills check “x”.'],
     [{ code: 'unknown-task', task: 'x' }, 'There is no onboarding task “x” here. Add it, or choose another.'],
+    [{ code: 'unknown-document-kind', documentKind: 'x' }, 'There is no kind of document “x” in the catalogue.'],
+    [{ code: 'no-languages' }, 'The catalogue offers no languages to choose from.'],
     [{ code: 'unknown-credential', credential: 'x' }, 'There is no licence or certificate “x” in the catalogue.'],
     [
       { code: 'no-section-for', holds: 'credentials' },

@@ -1,5 +1,6 @@
+import { cefrLevels } from '../catalogue/standards'
 import type { KnownFact } from '../conditions/vocabulary'
-import { credentialName, studyFieldName, studyLevelName } from './names'
+import { credentialName, languageName, studyFieldName, studyLevelName } from './names'
 import { optionWords } from './options'
 import { say } from './say'
 import { translated } from './translations'
@@ -8,6 +9,7 @@ import { translated } from './translations'
 export function factLabel({ of }: Pick<KnownFact, 'of'>): string {
   if ('file' in of) return say(`names.fact.${of.file}`)
   const { label } = translated(of.question)
+  if ('language' in of) return say('names.fact.languageLevel', { label, language: languageName(of.language) })
   return of.part ? say(`names.fact.${of.part}`, { label }) : label
 }
 
@@ -15,10 +17,11 @@ export function factLabel({ of }: Pick<KnownFact, 'of'>): string {
 export function factOptionLabel(fact: Pick<KnownFact, 'of'> | undefined, value: string): string {
   if (!fact) return value
   const { of } = fact
+  if ('language' in of) return value === '0' ? say('names.languageNotAtAll') : (cefrLevels[Number(value) - 1] ?? value)
   if (!('file' in of)) return of.part ? value : optionWords(of.question, value)
   switch (of.file) {
     case 'file.studyLevel':
-      return studyLevelName(Number(value)) ?? value
+      return studyLevelName(Number(value))
     case 'file.studyFields':
     case 'file.accreditedFields':
       return studyFieldName(value)

@@ -1,6 +1,8 @@
 import { writeWhen } from '../dates/write'
 import { type AnswerFault, type AnswerValue, addressParts, isBlank, type Parts } from '../form/answer'
 import type { Blank, Question, QuestionKind } from '../form/form'
+import { partsOf } from '../form/languages'
+import { documentName } from './names'
 import { optionWords } from './options'
 import { rolesWords } from './roles'
 import { say, spokenLocale } from './say'
@@ -15,9 +17,11 @@ export function questionSentence(question: Question): string {
   const { label, help, unit } = translated(question)
   const { kind, required, options, limit, rankUpTo, least, most, explain, paper, blanks, seenBy, parts, nameless } =
     question
+  const { documentKind } = question
   const details = [
     kindWords(kind),
     options?.map((option) => optionWords(question, option)).join(', ') ?? '',
+    documentKind ? say('form.ofKind', { name: documentName(documentKind) }) : '',
     rankUpTo ? say('form.upToInOrder', { count: rankUpTo }) : '',
     limit ? say('form.upToCharacters', { limit }) : '',
     least !== undefined ? say('form.atLeast', { least }) : '',
@@ -50,7 +54,7 @@ export function answerWords(question: Question | undefined, value: AnswerValue):
       ? items.map((item, index) => `${index + 1}. ${chosenWords(question, String(item))}`).join(' ')
       : items
           .map((item) => (typeof item === 'string' ? chosenWords(question, item) : recordWords(question, item)))
-          .join(question?.kind === 'records' ? '; ' : ', ')
+          .join(question?.kind === 'records' || question?.kind === 'languages' ? '; ' : ', ')
   }
   const parts = value as Parts
   const order = addressParts.filter((part) => parts[part])
@@ -84,6 +88,7 @@ const wordsByKind: Record<QuestionKind, (value: string, question: Question) => s
   document: asItIs,
   declaration: () => say('form.agreed'),
   records: asItIs,
+  languages: asItIs,
 }
 
 const chosenWords = (question: Question | undefined, option: string) =>
@@ -94,10 +99,18 @@ export const masked = (value: string) =>
   value.length > 5 ? '•'.repeat(value.length - 3) + value.slice(-3) : '•'.repeat(value.length)
 
 const recordWords = (question: Question | undefined, record: Parts) =>
-  (question?.parts ?? [])
+  (question ? partsOf(question) : [])
     .filter(({ key }) => record[key])
     .map((part) => textWords(part, record[part.key]!))
     .join(', ')
+
+const ownParts = ['street', 'town', 'country', 'because', 'language', 'level'] as const
+
+/** What a part of an answer is called: the house's own by a code, those of a record as they were written. */
+function partWords(part: string): string {
+  const own = ownParts.find((known) => known === part)
+  return own ? say(`form.part.${own}`) : part
+}
 
 /** What is wrong with an answer, and how to put it right. */
 export function answerFaultWords(fault: AnswerFault): string {
@@ -123,7 +136,7 @@ export function answerFaultWords(fault: AnswerFault): string {
     case 'named-twice':
       return say('form.fault.named-twice')
     case 'part-missing':
-      return say('form.fault.part-missing', { part: fault.part })
+      return say('form.fault.part-missing', { part: partWords(fault.part) })
     case 'blank-not-allowed':
       return say('form.fault.blank-not-allowed')
     case 'wrong-shape':

@@ -1,21 +1,20 @@
-import { credentialKind, studyFields, studyLevels } from '../requirements/catalogue'
-import { say } from './say'
+import { catalogue, credentialKind, documentKind, type Named, studyField, studyLevel } from '../catalogue/catalogue'
 import { translated } from './translations'
 
+const nameOf = (thing: Named | undefined): string | undefined => thing && translated(thing).name
+
 /** What a kind of licence or certificate is called; its key where it is not in the catalogue. */
-export function credentialName(key: string): string {
-  const kind = credentialKind(key)
-  return kind ? translated(kind).name : key
-}
+export const credentialName = (key: string): string => nameOf(credentialKind(key)) ?? key
 
-/** What a level of ISCED 2011 is called, where it is one that is offered. */
-export function studyLevelName(level: number): string | undefined {
-  const known = studyLevels.find((each) => each === level)
-  return known && say(`names.level.${known}`)
-}
+/** What a kind of document is called; its key where it is not in the catalogue. */
+export const documentName = (key: string): string => nameOf(documentKind(key)) ?? key
 
-/** What a field of ISCED-F 2013 is called; its number where it is not offered. */
-export function studyFieldName(field: string): string {
-  const known = studyFields.find((each) => each === field)
-  return known ? say(`names.field.${known}`) : field
-}
+/** What a language is called; its code where it is not in the catalogue. */
+export const languageName = (key: string): string =>
+  nameOf(catalogue().languages.find((language) => language.key === key)) ?? key
+
+/** What a level of ISCED 2011 is called; its number where it is not in the catalogue. */
+export const studyLevelName = (level: number): string => nameOf(studyLevel(level)) ?? String(level)
+
+/** What a field of ISCED-F 2013 is called; its number where it is not in the catalogue. */
+export const studyFieldName = (field: string): string => nameOf(studyField(field)) ?? field

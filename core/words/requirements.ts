@@ -1,6 +1,6 @@
+import { credentialKind, studyLevel } from '../catalogue/catalogue'
 import type { KnownFact } from '../conditions/vocabulary'
 import { writeDays, writeWhen } from '../dates/write'
-import { credentialKind } from '../requirements/catalogue'
 import type { Ask, Gate, Outcome, OutcomeReason, Requirement, Step, Who } from '../requirements/requirement'
 import type { Right } from '../rights/rights'
 import { conditionWords } from './conditions'
@@ -54,7 +54,9 @@ function askWords(ask: Ask, nameOf: (key: string) => string): string {
     case 'study': {
       const fields = ask.fields?.map((field) => inSentence(studyFieldName(field))).join(say('condition.or'))
       return say('ask.study', {
-        levelAtLeast: studyLevelName(ask.levelAtLeast) ?? say('ask.studyLevel', { levelAtLeast: ask.levelAtLeast }),
+        levelAtLeast: studyLevel(ask.levelAtLeast)
+          ? studyLevelName(ask.levelAtLeast)
+          : say('ask.studyLevel', { levelAtLeast: ask.levelAtLeast }),
         fields: fields ? say('ask.studyFields', { fields }) : '',
       })
     }

@@ -28,6 +28,10 @@ export function rulesFaultWords(fault: RulesFault, rules: Pick<Rules, 'form'>): 
       return say('rules.unknown-check', { check: fault.check })
     case 'unknown-task':
       return say('rules.unknown-task', { task: fault.task })
+    case 'unknown-document-kind':
+      return say('rules.unknown-document-kind', { documentKind: fault.documentKind })
+    case 'no-languages':
+      return say('rules.no-languages')
     case 'unknown-credential':
       return say('rules.unknown-credential', { credential: fault.credential })
     case 'circle': {

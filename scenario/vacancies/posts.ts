@@ -63,9 +63,16 @@ const rescueDuty: Section = {
       when: { fact: 'rescue.winter', is: 'yes' },
     },
     {
+      key: 'rescue.languages',
+      label: 'Which languages can you calm people in?',
+      kind: 'languages',
+      required: false,
+    },
+    {
       key: 'rescue.dog',
       label: 'Papers of your rescue dog',
       kind: 'document',
+      documentKind: 'rescue-dog',
       required: false,
       help: 'If you work with one.',
     },

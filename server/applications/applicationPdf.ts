@@ -4,6 +4,7 @@ import { writeMomentAt } from '#core/dates/zoned'
 import { isAsked, isEmpty } from '#core/form/answer'
 import { becauseKey, type Section } from '#core/form/form'
 import type { Rules } from '#core/rules/rules'
+import { credentialFieldWords } from '#core/words/credentials'
 import { answerWords } from '#core/words/form'
 import { say } from '#core/words/say'
 import { translated } from '#core/words/translations'
@@ -87,5 +88,8 @@ function detailsWords(details: ClaimDetails): string[] {
     details.sourceName,
     details.number,
     details.through ? say('status.pdf.through', { day: writeWhen(details.through) }) : '',
+    ...('credential' in details
+      ? credentialFieldWords(details.credential, details.fields).map(({ label, words }) => `${label}: ${words}`)
+      : []),
   ]
 }

@@ -2,8 +2,9 @@ import { Op } from 'sequelize'
 import { Temporal } from 'temporal-polyfill'
 import { v7 as uuid } from 'uuid'
 import type { ClaimDetails } from '#contract/claims'
+import { faultsOfCredential } from '#core/catalogue/faultsOfCredential'
 import { partialDate, readPartialDate, spanOf } from '#core/dates/partialDate'
-import { credentialKind, numberFits } from '#core/requirements/catalogue'
+import { credentialFaultWords } from '#core/words/credentials'
 import { say } from '#core/words/say'
 import { isClaimReopened } from '../applications/reopen'
 import { takeUpload } from '../documents/uploads'
@@ -111,7 +112,7 @@ export async function removeClaim(deps: Deps, actor: Account, id: string, versio
   return { done: true as const }
 }
 
-type Renewal = { version: number; number: string; issued: string; through: string }
+type Renewal = { version: number; number: string; issued: string; through: string; fields?: Record<string, string> }
 
 /** Makes the renewal the current version of a credential; what it was before is kept as its history. */
 export async function renewCredential(deps: Deps, actor: Account, id: string, renewal: Renewal) {
@@ -119,7 +120,8 @@ export async function renewCredential(deps: Deps, actor: Account, id: string, re
   requireVersion(renewal.version, claim.version, { details: claim.details })
   if (claim.details.kind !== 'licence' && claim.details.kind !== 'certificate') throw problems.notACredential()
   const before = claim.details
-  const details = { ...before, number: renewal.number, issued: renewal.issued, through: renewal.through }
+  const { number, issued, through, fields } = renewal
+  const details = { ...before, number, issued, through, ...(fields ? { fields } : {}) }
   await requireSense(deps, details)
   const later = (text: string) =>
     text === 'does not expire' ? Number.POSITIVE_INFINITY : readPartialDate(text).ok ? dayNumber(text) : 0
@@ -244,16 +246,13 @@ async function requireSense(deps: Deps, details: ClaimDetails) {
     if (Temporal.PlainDate.compare(from.earliest, deps.clock.today()) > 0)
       faults.push({ pointer: '/body/details/from', message: say('problem.thisBeginsInTheFuture') })
   }
-  if ('credential' in details) {
-    const { number, regions } = credentialKind(details.credential) ?? {}
-    if (number && details.sourceId && !numberFits(details.credential, details.number))
-      faults.push({
-        pointer: '/body/details/number',
-        message: say('problem.numbersOfThisKindLook', { example: number.example }),
-      })
-    if (regions && !regions.includes(details.region ?? ''))
-      faults.push({ pointer: '/body/details/region', message: say('problem.chooseWhereItHolds') })
-  }
+  if (faults.length === 0 && 'credential' in details)
+    faults.push(
+      ...faultsOfCredential(details).map(({ at, ...fault }) => ({
+        pointer: `/body/details/${at}`,
+        message: credentialFaultWords(fault),
+      })),
+    )
   if (faults.length > 0) throw invalid(faults)
   if (details.sourceId) await sourceById(details.sourceId)
 }

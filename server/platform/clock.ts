@@ -1,5 +1,6 @@
 import { dayAt } from '#core/dates/zoned'
 import { type Organisation, unnamedOrganisation } from '#core/organisation/organisation'
+import { goByNewestCatalogue } from './catalogue'
 import type { Config } from './config'
 import { readSetting, readVersioned, writeSetting } from './database/settings'
 import type { Clock } from './deps'
@@ -18,13 +19,14 @@ export function clockAt(moment: Date, timeZone: string): Clock {
 }
 
 /**
- * What a use case needs, as things stand now: the organisation as it was last described, and the clock of its time zone. Only
+ * What a use case needs, as things stand now: the organisation as it was last described, and the clock of its time zone; the
+ * process goes by the newest catalogue. Only
  * the demo's clock can be ahead. Both are in the database, so every copy agrees.
  */
 export async function depsNow<Fixed extends { config: Pick<Config, 'demo'> }>(
   fixed: Fixed,
 ): Promise<Fixed & { clock: Clock; organisation: Organisation }> {
-  const organisation = await currentOrganisation()
+  const [organisation] = await Promise.all([currentOrganisation(), goByNewestCatalogue()])
   const ahead = fixed.config.demo ? (await daysAhead()) * dayInMs : 0
   return { ...fixed, organisation, clock: clockAhead(ahead, organisation.timeZone) }
 }

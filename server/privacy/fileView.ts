@@ -85,7 +85,7 @@ const sightWithout = (hides: { number: boolean; born: boolean }): Sight => ({
   fields: new Set(fieldKeys.filter((key) => !(key === 'number' && hides.number) && !(key === 'born' && hides.born))),
   instead: covered,
   details: (details) => {
-    const number = hides.number && 'number' in details ? { number: covered(details.number) } : {}
+    const number = hides.number && 'number' in details ? { number: covered(details.number), fields: undefined } : {}
     const born = hides.born ? { born: '' } : {}
     return details.kind === 'identity' ? { ...details, ...number, ...born, zone: '' } : { ...details, ...number }
   },

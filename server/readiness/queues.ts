@@ -1,7 +1,7 @@
 import { Temporal } from 'temporal-polyfill'
 import { type Queue, queues } from '#contract/desk'
+import { credentialKind } from '#core/catalogue/catalogue'
 import { isUndecided, nextGateOf } from '#core/hiring/stages'
-import { credentialKind } from '#core/requirements/catalogue'
 import { openAt } from '#core/requirements/evaluate'
 import type { Outcome, Step } from '#core/requirements/requirement'
 import { validityOn } from '#core/validity/validity'

@@ -7,11 +7,14 @@ import { atOnce, refreshSummaries } from './summaries'
 /** So many at a time, and then whatever else is queued has its turn. */
 const mostPerJob = 1000
 
+/** @property because what made it necessary, where it was not the day that began */
+type Refresh = { day: string; after?: string; because?: string }
+
 /**
  * Every standing computed anew for a day, a stretch at a time: each job leaves the next in the queue, so that nothing waits
  * long behind it, and whoever is stopped goes on where it was. Ends by itself once the next day has begun its own.
  */
-export async function refreshForDay(deps: Deps, { day, after }: { day: string; after?: string }) {
+export async function refreshForDay(deps: Deps, { day, after, because = day }: Refresh) {
   if (deps.clock.today().toString() !== day) return
   let last = after
   for (let done = 0; done < mostPerJob; done += atOnce) {
@@ -26,5 +29,5 @@ export async function refreshForDay(deps: Deps, { day, after }: { day: string; a
     last = applications.at(-1)?.id
     if (applications.length < atOnce) return
   }
-  await queueJob('summaries', { day, after: last }, { uniqueKey: `summaries ${day} ${last}` })
+  await queueJob('summaries', { day, after: last, because }, { uniqueKey: `summaries ${because} ${last}` })
 }

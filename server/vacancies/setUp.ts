@@ -2,7 +2,7 @@ import { Temporal } from 'temporal-polyfill'
 import { v7 as uuid } from 'uuid'
 import type { Fault } from '#contract/faults'
 import type { DeskVacancy, VacancyFields, VacancyState } from '#contract/vacancySetUp'
-import { credentialKinds } from '#core/requirements/catalogue'
+import { catalogue, offered } from '#core/catalogue/catalogue'
 import { beginWith, type StartingPoint } from '#core/rules/startingPoints'
 import { say } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
@@ -96,7 +96,8 @@ type Beginning = { title: string; start?: StartingPoint; copyOf?: string }
 export async function createVacancy(deps: Deps, actor: Account, { title, start, copyOf }: Beginning) {
   if (!start === !copyOf) throw invalidField('/body/start', say('problem.chooseAStartingPoint'))
   const earlier = copyOf ? await vacancyById(copyOf) : undefined
-  const begun = start && beginWith(start, credentialKinds.find(({ claim }) => claim === 'licence')?.key)
+  const begun =
+    start && beginWith(start, offered(catalogue().credentials).find(({ claim }) => claim === 'licence')?.key)
   const today = deps.clock.today()
   const { timeZone } = deps.organisation
   const at = (offset: number, hour: number) =>

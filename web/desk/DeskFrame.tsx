@@ -28,6 +28,7 @@ const groups: readonly { name: string; places: readonly Place[] }[] = [
     places: [
       { path: 'vacancies', name: say('desk.vacancies'), needs: 'deskVacancies' },
       { path: 'sources', name: say('desk.sources'), needs: 'sourceDirectory' },
+      { path: 'catalogue', name: say('desk.catalogue'), needs: 'saveCatalogue' },
       { path: 'words', name: say('desk.preparedWords'), needs: 'listTemplates' },
     ],
   },

@@ -77,6 +77,7 @@ export const deskCommands: readonly DeskCommand[] = [
     to: '/desk/first-steps',
     needs: 'readFirstSteps',
   },
+  { name: say('desk.catalogue'), words: say('desk.catalogueWords'), to: '/desk/catalogue', needs: 'saveCatalogue' },
   {
     name: say('desk.organisation'),
     words: say('desk.organisationWords'),

@@ -1,7 +1,7 @@
 import { Temporal } from 'temporal-polyfill'
 import type { Claim } from '#contract/claims'
+import { credentialKind } from '#core/catalogue/catalogue'
 import { partialDate } from '#core/dates/partialDate'
-import { credentialKind } from '#core/requirements/catalogue'
 import { validityOn } from '#core/validity/validity'
 import type { LifeBar, LifePaper } from './lifeChartLayout'
 

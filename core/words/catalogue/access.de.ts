@@ -14,4 +14,6 @@ export default {
   'access.paper birth date': 'Geburtsdatum, auf dem Papier',
   'access.paper declarations': 'Erklärungen, auf dem Papier',
   'access.paper health': 'Papier über die Gesundheit, auf dem Papier',
+  'access.money': 'Papier über Geld',
+  'access.paper money': 'Papier über Geld, auf dem Papier',
 } satisfies Translated<typeof english>

@@ -11,4 +11,6 @@ export default {
   'access.paper birth date': 'date of birth, on the paper',
   'access.paper declarations': 'declarations, on the paper',
   'access.paper health': 'paper about health, on the paper',
+  'access.money': 'paper about money',
+  'access.paper money': 'paper about money, on the paper',
 } as const

@@ -270,4 +270,6 @@ export default {
   'apply.whoCouldConfirmIt': 'Wer könnte es bestätigen?',
   'apply.leftToThem': 'Dieser Teil bleibt {{person}} überlassen, sobald die Bewerbung übernommen ist.',
   'apply.term': 'Semester {{nth}}',
+  'apply.thisKindLastsMonths_one': 'Diese Art gilt {{count}} Monat ab Ausstellung.',
+  'apply.thisKindLastsMonths_other': 'Diese Art gilt {{count}} Monate ab Ausstellung.',
 } satisfies Translated<typeof english>

@@ -260,4 +260,6 @@ export default {
   'apply.whoCouldConfirmIt': 'Who could confirm it?',
   'apply.leftToThem': 'This part is left to {{person}}, once they have taken over the application.',
   'apply.term': 'Term {{nth}}',
+  'apply.thisKindLastsMonths_one': 'This kind is valid for {{count}} month from issue.',
+  'apply.thisKindLastsMonths_other': 'This kind is valid for {{count}} months from issue.',
 } as const

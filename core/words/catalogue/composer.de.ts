@@ -401,4 +401,7 @@ export default {
   'composer.start.office.means': 'Reifeprüfung oder höher, eine bestätigte Stelle.',
   'composer.start.copy': 'Was eine frühere Stelle sagt und fragt',
   'composer.whichVacancy': 'Welche',
+  'composer.kindOfDocument': 'Art des Dokuments',
+  'composer.anyDocument': 'irgendeines',
+  'composer.kindOfDocumentHelp': 'Die Art sagt, wer es lesen darf und was abzugeben ist.',
 } satisfies Translated<typeof english>

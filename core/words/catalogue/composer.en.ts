@@ -394,4 +394,7 @@ export default {
   'composer.start.office.means': 'School leaving or higher, one job confirmed.',
   'composer.start.copy': 'What an earlier vacancy says and asks',
   'composer.whichVacancy': 'Which one',
+  'composer.kindOfDocument': 'Kind of document',
+  'composer.anyDocument': 'any',
+  'composer.kindOfDocumentHelp': 'Its kind says who may read it and what to give.',
 } as const

@@ -145,4 +145,6 @@ export default {
   'desk.showThatItIsYou':
     'Zeigen Sie bei {{provider}}, dass Sie es sind; dazu öffnet sich ein eigenes Fenster. Was Sie eingegeben haben, bleibt hier.',
   'desk.waitingForYou': 'Wartet darauf, dass Sie von {{provider}} zurückkommen.',
+  'desk.catalogue': 'Katalog',
+  'desk.catalogueWords': 'Arten Lizenzen Zeugnisse Dokumente Stufen Fachrichtungen Skalen Sprachen',
 } satisfies Translated<typeof english>

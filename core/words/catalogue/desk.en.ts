@@ -142,4 +142,6 @@ export default {
   'desk.showThatItIsYou':
     'Show at {{provider}} that it is you; it opens in a window of its own. What you have typed stays here.',
   'desk.waitingForYou': 'Waiting for you to come back from {{provider}}.',
+  'desk.catalogue': 'Catalogue',
+  'desk.catalogueWords': 'kinds of licences certificates documents levels fields scales languages',
 } as const

@@ -29,4 +29,5 @@ export default {
   'detail.address': 'Adresse',
   'detail.country': 'Land',
   'detail.papers': 'Papiere',
+  'detail.fields': 'Angaben',
 } satisfies Translated<typeof english>

@@ -26,4 +26,5 @@ export default {
   'detail.address': 'Address',
   'detail.country': 'Country',
   'detail.papers': 'Papers',
+  'detail.fields': 'Details',
 } as const

@@ -226,4 +226,6 @@ export default {
   'event.provider-joined': 'Kommt ab jetzt über den Anmeldedienst',
   'event.break-glass-used': 'Hat sich trotz Anmeldedienst mit Passwort angemeldet',
   'event.break-glass-changed': 'Hat entschieden, ob sich {{colleague}} mit Passwort anmelden darf',
+  'event.hidden-seen.money': 'Hat angesehen: Papier über Geld: {{reason}}',
+  'event.catalogue-changed': 'Hat den Katalog geändert: {{things}}',
 } satisfies Translated<typeof english>

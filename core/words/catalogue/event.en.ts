@@ -220,4 +220,6 @@ export default {
   'event.provider-joined': 'Comes through the identity provider from now on',
   'event.break-glass-used': 'Signed in by password although there is an identity provider',
   'event.break-glass-changed': 'Decided whether {{colleague}} may sign in by password',
+  'event.hidden-seen.money': 'Viewed the paper about money: {{reason}}',
+  'event.catalogue-changed': 'Changed the catalogue: {{things}}',
 } as const

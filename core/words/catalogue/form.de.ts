@@ -52,4 +52,12 @@ export default {
   'form.readNameless': 'Auch gelesen, solange Namen verdeckt sind.',
   'form.readBy': 'Nur gelesen von: {{roles}}.',
   'form.help': 'Hilfe: {{help}}',
+  'form.kind.languages': 'Sprachen mit Niveau',
+  'form.part.street': 'die Straße',
+  'form.part.town': 'der Ort',
+  'form.part.country': 'das Land',
+  'form.part.because': 'warum Sie es nicht wissen',
+  'form.part.language': 'die Sprache',
+  'form.part.level': 'wie gut',
+  'form.ofKind': 'der Art {{name}}',
 } satisfies Translated<typeof english>

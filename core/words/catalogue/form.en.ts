@@ -49,4 +49,12 @@ export default {
   'form.readNameless': 'Also read while names are hidden.',
   'form.readBy': 'Only read by: {{roles}}.',
   'form.help': 'Help: {{help}}',
+  'form.kind.languages': 'languages with how well',
+  'form.part.street': 'the street',
+  'form.part.town': 'the town',
+  'form.part.country': 'the country',
+  'form.part.because': 'why you do not know',
+  'form.part.language': 'the language',
+  'form.part.level': 'how well',
+  'form.ofKind': 'of the kind {{name}}',
 } as const

@@ -10,4 +10,5 @@ export default {
   'hidden.hidden': 'Verdeckt',
   'hidden.thisPerson': 'Diese Person',
   'hidden.event': 'Verdeckt bis zur engeren Wahl',
+  'hidden.money': 'Papier über Geld',
 } satisfies Translated<typeof english>

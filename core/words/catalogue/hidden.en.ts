@@ -7,4 +7,5 @@ export default {
   'hidden.hidden': 'Hidden',
   'hidden.thisPerson': 'This person',
   'hidden.event': 'Hidden until the shortlist',
+  'hidden.money': 'paper about money',
 } as const

@@ -324,4 +324,29 @@ export default {
   'problem.confirmedAsSomebodyElse':
     'Bestätigt hat jemand anderes, oder Sie sind nicht mehr angemeldet. Melden Sie sich neu an.',
   'problem.addressBelongsToAnother': '{{mail}} gehört hier zu einem anderen Konto. Die Administration kann das klären.',
+  'problem.chooseAKindFromTheList': 'Wählen Sie eine Art aus der Liste.',
+  'problem.thisKindLastsThrough':
+    'Nach den Regeln dieser Art gilt es höchstens bis {{day}}. Prüfen Sie den Ausstellungstag und diesen Tag.',
+  'problem.pleaseFillThisIn': 'Füllen Sie das aus.',
+  'problem.thisKindDoesNotAsk':
+    'Diese Art fragt nicht danach. Laden Sie die Seite neu; was Sie geschrieben haben, bleibt.',
+  'problem.catalogue.key-twice': 'Es gibt schon einen Eintrag mit diesem Schlüssel.',
+  'problem.catalogue.name-missing': 'Geben Sie einen Namen an.',
+  'problem.catalogue.name-twice': 'Ein anderer Eintrag heißt schon so.',
+  'problem.catalogue.left-out':
+    '„{{name}}“ wird über seinen Schlüssel verwendet und kann nicht entfernt werden. Nehmen Sie es stattdessen aus der Auswahl.',
+  'problem.catalogue.claim-changed':
+    'Eine Lizenz bleibt eine Lizenz und ein Zeugnis ein Zeugnis. Nehmen Sie diese Art aus der Auswahl und legen Sie eine neue an.',
+  'problem.catalogue.pattern-unreadable':
+    'Dieses Muster ist nicht lesbar. # ist eine Ziffer, @ ein Buchstabe, * beides, [1-4] eines davon.',
+  'problem.catalogue.example-does-not-fit': 'Das Beispiel passt nicht zum Muster.',
+  'problem.catalogue.options-missing': 'Geben Sie mindestens zwei zur Auswahl an.',
+  'problem.catalogue.kind-changed':
+    'Bisherige Angaben wären nicht mehr lesbar. Nehmen Sie dieses Feld heraus und legen Sie ein neues an.',
+  'problem.catalogue.classes-out-of-order':
+    'Die Stufen stehen von der besten zur geringsten; diese beginnt nicht tiefer als die davor.',
+  'problem.catalogue.pass-outside-scale': 'Die Note zum Bestehen liegt außerhalb der Skala.',
+  'problem.catalogue.worst-is-best': 'Beste und schlechteste Note sind gleich.',
+  'problem.catalogue.no-letters': 'Geben Sie die Buchstaben dieser Skala an.',
+  'problem.catalogue.letter-twice': 'Jeder Buchstabe steht einmal.',
 } satisfies Translated<typeof english>

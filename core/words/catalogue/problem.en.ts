@@ -300,4 +300,27 @@ export default {
     'It was somebody else who confirmed, or you are not signed in any more. Sign in again.',
   'problem.addressBelongsToAnother':
     '{{mail}} belongs to another account here. Whoever administers Probatum can look into it.',
+  'problem.chooseAKindFromTheList': 'Choose a kind from the list.',
+  'problem.thisKindLastsThrough':
+    'By the rules for this kind it is valid through {{day}} at the latest. Check the day of issue and this day.',
+  'problem.pleaseFillThisIn': 'Fill this in.',
+  'problem.thisKindDoesNotAsk': 'This kind does not ask for this. Reload the page; what you typed is kept.',
+  'problem.catalogue.key-twice': 'There is already one with this key.',
+  'problem.catalogue.name-missing': 'Give it a name.',
+  'problem.catalogue.name-twice': 'Another one has this name.',
+  'problem.catalogue.left-out': '“{{name}}” is in use by its key and cannot be removed. Retire it instead.',
+  'problem.catalogue.claim-changed':
+    'A licence stays a licence, and a certificate a certificate. Retire this kind and add another.',
+  'problem.catalogue.pattern-unreadable':
+    'This pattern cannot be read. # is a digit, @ a letter, * either, [1-4] one of these.',
+  'problem.catalogue.example-does-not-fit': 'The example does not fit the pattern.',
+  'problem.catalogue.options-missing': 'Give at least two to choose from.',
+  'problem.catalogue.kind-changed':
+    'What was given so far could not be read any more. Retire this field and add another.',
+  'problem.catalogue.classes-out-of-order':
+    'Classes stand from the best to the least; this one begins no lower than the one before.',
+  'problem.catalogue.pass-outside-scale': 'The mark that passes lies outside of the scale.',
+  'problem.catalogue.worst-is-best': 'The best and the worst mark are the same.',
+  'problem.catalogue.no-letters': 'Give the letters of this scale.',
+  'problem.catalogue.letter-twice': 'Each letter stands once.',
 } as const

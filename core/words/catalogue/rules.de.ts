@@ -59,4 +59,6 @@ export default {
   'rules.nobodyMayWaive': 'Niemand darf darauf verzichten.',
   'rules.waivableBy': 'Verzichten darf: {{roles}}.',
   'rules.theOrder': 'Die Reihenfolge',
+  'rules.unknown-document-kind': 'Im Verzeichnis gibt es keine Art von Dokument „{{documentKind}}“.',
+  'rules.no-languages': 'Der Katalog bietet keine Sprachen zur Auswahl.',
 } satisfies Translated<typeof english>

@@ -56,4 +56,6 @@ export default {
   'rules.nobodyMayWaive': 'Nobody may waive it.',
   'rules.waivableBy': 'May be waived by: {{roles}}.',
   'rules.theOrder': 'The order',
+  'rules.unknown-document-kind': 'There is no kind of document “{{documentKind}}” in the catalogue.',
+  'rules.no-languages': 'The catalogue offers no languages to choose from.',
 } as const

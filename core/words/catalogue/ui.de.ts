@@ -117,4 +117,6 @@ export default {
   'ui.year': 'Jahr',
   'ui.calendar': 'Kalender',
   'ui.comeIn': 'Eintreten',
+  'ui.language': 'Sprache',
+  'ui.howWell': 'Wie gut (A1 bis C2)',
 } satisfies Translated<typeof english>

@@ -112,4 +112,6 @@ export default {
   'ui.year': 'Year',
   'ui.calendar': 'Calendar',
   'ui.comeIn': 'Come in',
+  'ui.language': 'Language',
+  'ui.howWell': 'How well (A1 to C2)',
 } as const

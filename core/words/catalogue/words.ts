@@ -6,6 +6,7 @@ import type agreement from './agreement.en'
 import type apply from './apply.en'
 import type ask from './ask.en'
 import type behalf from './behalf.en'
+import type catalogue from './catalogue.en'
 import type check from './check.en'
 import type claims from './claims.en'
 import type comparison from './comparison.en'
@@ -100,6 +101,7 @@ export type Words = typeof absence &
   typeof queue &
   typeof reason &
   typeof reply &
+  typeof catalogue &
   typeof right &
   typeof organisation &
   typeof role &

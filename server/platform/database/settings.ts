@@ -48,6 +48,10 @@ export async function readVersioned<T>(name: VersionedSetting): Promise<{ versio
   return { version: row?.version ?? 0, value: row?.value as T | undefined }
 }
 
+/** The number of the newest version of a setting; 0 where nobody has decided it yet. */
+export const newestVersion = async (name: VersionedSetting): Promise<number> =>
+  (await SettingVersion.max<number, SettingVersion>('version', { where: { name } })) ?? 0
+
 /** Every version of a setting, the newest first. */
 export const versionsOfSetting = (name: VersionedSetting): Promise<SettingVersion[]> =>
   SettingVersion.findAll({ where: { name }, order: [['version', 'DESC']] })

@@ -16,7 +16,7 @@ export type Jobs = {
   }
   reset: { mail: string }
   daily: Record<never, never>
-  summaries: { day: string; after?: string }
+  summaries: { day: string; after?: string; because?: string }
   'dry run': { dryRunId: string }
   'read scan': { scanId: string }
   import: { importId: string }

@@ -1,6 +1,7 @@
 import type { Static } from '@sinclair/typebox'
 import type { Difference } from '#contract/applications'
 import type { ClaimDetails } from '#contract/claims'
+import { credentialFieldWords } from '#core/words/credentials'
 import { credentialName } from '#core/words/names'
 import { say } from '#core/words/say'
 import { labelOf } from './label'
@@ -31,6 +32,7 @@ const fields = [
   'region',
   'issued',
   'through',
+  'fields',
   'from',
   'to',
   'address',
@@ -67,7 +69,13 @@ function wordsOf({ details, papers }: ClaimsThen[string]): Record<string, string
     .filter(([key]) => fields.some((field) => field === key))
     .map(([key, value]): [string, string] => [
       key,
-      key === 'credential' ? credentialName(String(value)) : wordOf(value),
+      key === 'credential'
+        ? credentialName(String(value))
+        : key === 'fields' && 'credential' in details
+          ? credentialFieldWords(details.credential, details.fields)
+              .map(({ label, words: given }) => `${label}: ${given}`)
+              .join(', ')
+          : wordOf(value),
     ])
   return { ...Object.fromEntries(words), papers: papers.join(', ') }
 }

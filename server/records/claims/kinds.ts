@@ -1,5 +1,5 @@
 import type { ClaimDetails, ClaimKind, DetailsOf } from '#contract/claims'
-import { credentialKind } from '#core/requirements/catalogue'
+import { credentialKind } from '#core/catalogue/catalogue'
 import type { StoredValue } from '#core/words/stored'
 
 /** What there is to know of one kind of claim. Whoever adds a kind is led here by the compiler. */
@@ -91,7 +91,10 @@ const kinds: { [K in ClaimKind]: Kind<DetailsOf<K>> } = {
   paper: {
     label: ({ title }) => title,
     statement: ({ title }) => ({ title }),
-    nameless: ({ kind, question, title, videoSeconds }) => ({ kind, question, title, videoSeconds, ...noSource }),
+    nameless: ({ kind, question, title, documentKind, videoSeconds }) => ({
+      ...{ kind, question, title, documentKind, videoSeconds },
+      ...noSource,
+    }),
     thing: ({ question }) => `paper ${question}`,
   },
 }

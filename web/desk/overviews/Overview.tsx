@@ -32,7 +32,7 @@ export function Overview({
 }
 
 /** `whole` is never broken over two lines. */
-type Column<T> = { name: string; of: (row: T) => ReactNode; right?: boolean; whole?: boolean }
+export type Column<T> = { name: string; of: (row: T) => ReactNode; right?: boolean; whole?: boolean }
 
 export function Table<T>({
   rows,

@@ -1,12 +1,13 @@
 import type { MadeUp } from '#contract/rules'
+import { catalogue, offered } from '#core/catalogue/catalogue'
 import { comparisonsOf } from '#core/conditions/faults'
 import type { Question } from '#core/form/form'
-import { studyFields, studyLevels } from '#core/requirements/catalogue'
 import { type Ask, type Rung, rungs } from '#core/requirements/requirement'
 import type { Rules } from '#core/rules/rules'
-import { credentialName, studyFieldName, studyLevelName } from '#core/words/names'
+import { credentialName } from '#core/words/names'
 import { say } from '#core/words/say'
 import { AnswerField } from '../../ui/answers/AnswerField'
+import { choicesOf } from '../../ui/choices'
 import { DateField } from '../../ui/DateField'
 import { CheckList, SelectField, TextField } from '../../ui/Field'
 import { markWords } from '../../ui/Mark'
@@ -45,9 +46,7 @@ export function MadeUpEditor({ rules, checks, madeUp, onChange }: Props) {
         <Line
           name={say('composer.study')}
           on={study !== undefined}
-          onSwitch={(on) =>
-            set({ study: on ? { level: 6, field: '0713', accredited: false, rung: 'claimed' } : undefined })
-          }
+          onSwitch={(on) => set({ study: on ? { ...anyStudy(), accredited: false, rung: 'claimed' } : undefined })}
         >
           {study && (
             <>
@@ -55,14 +54,14 @@ export function MadeUpEditor({ rules, checks, madeUp, onChange }: Props) {
                 label={say('composer.level')}
                 hidden
                 value={String(study.level)}
-                options={studyLevels.map((level) => ({ value: String(level), label: studyLevelName(level) ?? '' }))}
+                options={choicesOf(catalogue().levels, String(study.level))}
                 onChange={(event) => set({ study: { ...study, level: Number(event.target.value) } })}
               />
               <SelectField
                 label={say('composer.field')}
                 hidden
                 value={study.field}
-                options={studyFields.map((value) => ({ value, label: studyFieldName(value) }))}
+                options={choicesOf(catalogue().fields, study.field)}
                 onChange={(event) => set({ study: { ...study, field: event.target.value } })}
               />
               <SelectField
@@ -215,4 +214,10 @@ function lookedAt({ form, requirements }: Rules): Set<string> {
     ...conditions.flatMap(comparisonsOf).map(({ fact }) => fact.replace(/\.(country|region)$/, '')),
     ...requirements.flatMap(({ asks }) => ('question' in asks ? [asks.question] : [])),
   ])
+}
+
+/** A study to begin with: a bachelor where there is one, in the first field that is offered. */
+function anyStudy() {
+  const levels = offered(catalogue().levels).map(({ key }) => Number(key))
+  return { level: levels.includes(6) ? 6 : (levels[0] ?? 6), field: offered(catalogue().fields)[0]?.key ?? '9999' }
 }

@@ -1,3 +1,4 @@
+import { catalogue } from '#core/catalogue/catalogue'
 import type { KnownFact } from '#core/conditions/vocabulary'
 import { videoLimits } from '#core/documents/limits'
 import { type Blank, blanks, type Question, questionKinds } from '#core/form/form'
@@ -6,6 +7,7 @@ import { staffRoles } from '#core/rights/rights'
 import { blankWords, kindWords, questionSentence } from '#core/words/form'
 import { roleWords } from '#core/words/roles'
 import { say } from '#core/words/say'
+import { choicesOf } from '../../ui/choices'
 import { CheckList, LongField, SelectField, TextField } from '../../ui/Field'
 import { ConditionEditor } from './ConditionEditor'
 import { freshKey } from './freshKey'
@@ -107,6 +109,16 @@ export function QuestionEditor({ question, known, onChange }: Props) {
         </div>
       )}
       {(question.kind === 'document' || question.paper) && (
+        <SelectField
+          label={say('composer.kindOfDocument')}
+          help={say('composer.kindOfDocumentHelp')}
+          empty={say('composer.anyDocument')}
+          options={choicesOf(catalogue().documents, question.documentKind ?? '')}
+          value={question.documentKind ?? ''}
+          onChange={(event) => set({ documentKind: unset(event.target.value) })}
+        />
+      )}
+      {(question.kind === 'document' || question.paper) && (
         <TextField
           label={say('composer.aVideoOfAtMost')}
           help={say('composer.emptyMeansADocument')}
@@ -197,6 +209,7 @@ function ofKind(question: Question, kind: Question['kind']): Question {
     rankUpTo,
     explain,
     paper,
+    documentKind,
     videoSeconds,
   } = question
   return {
@@ -213,8 +226,8 @@ function ofKind(question: Question, kind: Question['kind']): Question {
     ...(withLimit.has(kind) ? { limit } : {}),
     ...(mayBeNameless(kind) ? { nameless: question.nameless } : {}),
     ...(withRange.has(kind) ? { least, most, unit: kind === 'money' ? 'EUR' : unit } : {}),
-    ...(kind === 'yes or no' ? { explain, paper, videoSeconds } : {}),
-    ...(kind === 'document' ? { videoSeconds } : {}),
+    ...(kind === 'yes or no' ? { explain, paper, documentKind, videoSeconds } : {}),
+    ...(kind === 'document' ? { documentKind, videoSeconds } : {}),
     ...(kind === 'records'
       ? { parts: parts ?? [{ key: 'name', label: say('composer.name'), kind: 'text', required: true }] }
       : {}),

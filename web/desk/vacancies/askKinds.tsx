@@ -1,10 +1,10 @@
 import type { ReactElement } from 'react'
+import { catalogue, offered } from '#core/catalogue/catalogue'
 import type { Form, Question } from '#core/form/form'
-import { credentialKinds, studyFields, studyLevels } from '#core/requirements/catalogue'
 import type { Ask } from '#core/requirements/requirement'
 import type { Rules } from '#core/rules/rules'
-import { credentialName, studyFieldName, studyLevelName } from '#core/words/names'
 import { say } from '#core/words/say'
+import { choicesOf } from '../../ui/choices'
 import { CheckList, SelectField, TextField } from '../../ui/Field'
 
 type AskOf<Kind extends Ask['kind']> = Extract<Ask, { kind: Kind }>
@@ -48,13 +48,13 @@ export const askKinds: { [Kind in Ask['kind']]: AskKind<Kind> } = {
         <SelectField
           label={say('composer.atLeastAtTheLevel')}
           value={String(ask.levelAtLeast)}
-          options={studyLevels.map((level) => ({ value: String(level), label: studyLevelName(level) ?? '' }))}
+          options={choicesOf(catalogue().levels, String(ask.levelAtLeast))}
           onChange={(event) => onChange({ ...ask, levelAtLeast: Number(event.target.value) })}
         />
         <CheckList
           label={say('composer.inOneOfTheseFields')}
           help={say('composer.noneChosenMeansAnyField')}
-          options={studyFields.map((value) => ({ value, label: studyFieldName(value) }))}
+          options={choicesOf(catalogue().fields, ...(ask.fields ?? []))}
           value={ask.fields ?? []}
           onChange={(fields) =>
             onChange(fields.length > 0 ? { ...ask, fields } : { kind: ask.kind, levelAtLeast: ask.levelAtLeast })
@@ -65,12 +65,12 @@ export const askKinds: { [Kind in Ask['kind']]: AskKind<Kind> } = {
   },
   credential: {
     name: say('composer.aLicenceOrCertificate'),
-    begin: () => ({ kind: 'credential', credential: credentialKinds[0]!.key }),
+    begin: () => ({ kind: 'credential', credential: offered(catalogue().credentials)[0]?.key ?? '' }),
     Details: ({ ask, onChange }) => (
       <SelectField
         label={say('composer.ofThisKind')}
         value={ask.credential}
-        options={credentialKinds.map(({ key }) => ({ value: key, label: credentialName(key) }))}
+        options={choicesOf(catalogue().credentials, ask.credential)}
         onChange={(event) => onChange({ ...ask, credential: event.target.value })}
       />
     ),

@@ -2,6 +2,7 @@ import { useState } from 'react'
 import type { File, FileClaim } from '#contract/desk'
 import type { Proof } from '#contract/verification'
 import { writeWhen } from '#core/dates/write'
+import { credentialFieldWords } from '#core/words/credentials'
 import { marksWords } from '#core/words/grades'
 import { say } from '#core/words/say'
 import { api } from '../../api'
@@ -99,6 +100,12 @@ function ReadProof({ file, claim, proof, lookAtOnce }: ReadProps) {
               {say('proof.marksAsClaimed', { marks: marksWords(claim.details.marks) })}
             </p>
           )}
+          {'credential' in claim.details &&
+            credentialFieldWords(claim.details.credential, claim.details.fields).map(({ key, label, words }) => (
+              <p key={key} className="text-[0.8333rem]">
+                {label}: {words}
+              </p>
+            ))}
         </div>
         <ComparisonTable comparison={proof.comparison} asked={proof.enquiries.length > 0} />
         <p className="border-line border-b bg-sheet px-3.5 py-2">

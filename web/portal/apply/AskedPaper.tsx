@@ -1,4 +1,5 @@
 import type { Draft } from '#contract/applications'
+import { documentKind } from '#core/catalogue/catalogue'
 import type { Question } from '#core/form/form'
 import { say } from '#core/words/say'
 import { translated } from '#core/words/translations'
@@ -11,7 +12,9 @@ import { Documents } from '../documents/Documents'
 export function AskedPaper({ question, draft, titled }: { question: Question; draft: Draft; titled: boolean }) {
   const claim = draft.claims.find(({ details }) => details.kind === 'paper' && details.question === question.key)
   const { act, busy, problem } = useAct('addClaim')
-  const video = question.videoSeconds ? { videoSeconds: question.videoSeconds } : {}
+  const { videoSeconds, documentKind: kind } = question
+  const video = videoSeconds ? { videoSeconds } : {}
+  const about = documentKind(kind ?? '')
   const begin = () =>
     act({
       body: {
@@ -22,6 +25,7 @@ export function AskedPaper({ question, draft, titled }: { question: Question; dr
           question: question.key,
           title: question.label,
           ...video,
+          ...(kind ? { documentKind: kind } : {}),
         },
       },
     })
@@ -40,6 +44,7 @@ export function AskedPaper({ question, draft, titled }: { question: Question; dr
           {question.videoSeconds ? say('apply.addAVideo') : say('apply.addADocument')}
         </Button>
       )}
+      {about?.hint && <p className="mt-1 text-[0.87em] text-ink-2">{translated(about).hint}</p>}
       {titled && question.help && <p className="mt-1 text-[0.87em] text-ink-2">{translated(question).help}</p>}
       <ProblemNote problem={problem} />
     </div>

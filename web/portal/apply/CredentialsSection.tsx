@@ -1,11 +1,13 @@
 import { useEffect, useRef, useState } from 'react'
 import type { Draft } from '#contract/applications'
 import type { Claim, ClaimDetails } from '#contract/claims'
+import { catalogue, credentialKind, offered } from '#core/catalogue/catalogue'
+import { lastDayBy } from '#core/catalogue/lastDay'
 import { writeWhen } from '#core/dates/write'
-import { credentialKind, credentialKinds } from '#core/requirements/catalogue'
 import { credentialName } from '#core/words/names'
 import { say } from '#core/words/say'
 import { Button } from '../../ui/Button'
+import { choicesOf } from '../../ui/choices'
 import { DateField } from '../../ui/DateField'
 import { SelectField, TextField } from '../../ui/Field'
 import { Sheet } from '../../ui/Sheet'
@@ -13,6 +15,7 @@ import { RenewalForm } from '../status/RenewalForm'
 import { ClaimActions, isOpenedAgain } from './ClaimActions'
 import { ClaimForm } from './ClaimForm'
 import { ClaimPapers } from './ClaimPapers'
+import { CredentialFields, CredentialFieldsLine } from './CredentialFields'
 import { SourcePicker } from './SourcePicker'
 import { useClaimEditor } from './useClaimEditor'
 
@@ -33,7 +36,7 @@ export function CredentialsSection({ draft }: { draft: Draft }) {
   )
   const [editing, setEditing] = useState<string | undefined>()
   const [renewing, setRenewing] = useState<string | undefined>()
-  const [kind, setKind] = useState(missing[0] ?? wanted[0] ?? credentialKinds[0]!.key)
+  const [kind, setKind] = useState(missing[0] ?? wanted[0] ?? anyKind())
   const add = (key: string) => {
     setKind(key)
     setEditing('new')
@@ -85,7 +88,7 @@ export function CredentialsSection({ draft }: { draft: Draft }) {
                 {say('apply.addKind', { kind: credentialName(key) })}
               </Button>
             ))}
-            <Button kind="quiet" onClick={() => add(credentialKinds[0]!.key)}>
+            <Button kind="quiet" onClick={() => add(anyKind())}>
               {say('apply.addAnotherKind')}
             </Button>
           </div>
@@ -93,6 +96,15 @@ export function CredentialsSection({ draft }: { draft: Draft }) {
       )}
     </div>
   )
+}
+
+const anyKind = () => offered(catalogue().credentials)[0]?.key ?? ''
+
+/** The last day the rule of a kind gives; empty where it gives none. */
+function lastDayOf(credential: string, issued: string): string {
+  const rule = credentialKind(credential)?.validity
+  if (rule?.kind === 'no end') return 'does not expire'
+  return (rule && lastDayBy(rule, issued)?.toString()) ?? ''
 }
 
 type FaceProps = {
@@ -125,6 +137,7 @@ function CredentialLine({ claim, accepted, renewing, reopened, onChange }: FaceP
             {sourceName}, <span className="font-mono">{number}</span>, {region && `${region}, `}
             {until}
           </p>
+          <CredentialFieldsLine details={claim.details} />
         </div>
         <ClaimActions claim={claim} onChange={onChange} reopened={reopened} />
       </div>
@@ -154,7 +167,7 @@ function CredentialEditor({ draftId, claim, kind, wanted, onDone, onHeld }: Edit
     credential: kind,
     number: '',
     issued: '',
-    through: '',
+    through: lastDayOf(kind, ''),
   }
   const initial = claim && 'credential' in claim.details ? claim.details : blank
   const editor = useClaimEditor<Credential>(`${draftId}-paper-${kind}`, initial, claim, onDone)
@@ -166,9 +179,16 @@ function CredentialEditor({ draftId, claim, kind, wanted, onDone, onHeld }: Edit
     editor.giveUp()
     onHeld(id, what)
   }
-  const options = [...credentialKinds]
-    .sort((a, b) => Number(wanted.includes(b.key)) - Number(wanted.includes(a.key)))
-    .map(({ key }) => ({ value: key, label: credentialName(key) }))
+  const options = choicesOf(catalogue().credentials, details.credential, ...wanted).sort(
+    (a, b) => Number(wanted.includes(b.value)) - Number(wanted.includes(a.value)),
+  )
+  // What was there by the rule gives way to what the rule says now; what was typed stays.
+  const issue = (issued: string) =>
+    setDetails((before) => {
+      const byRule = lastDayOf(details.credential, before.issued)
+      const taken = before.through === '' || before.through === byRule
+      return { ...before, issued, ...(taken ? { through: lastDayOf(details.credential, issued) } : {}) }
+    })
   return (
     <Sheet>
       <ClaimForm
@@ -193,6 +213,10 @@ function CredentialEditor({ draftId, claim, kind, wanted, onDone, onHeld }: Edit
               ...before,
               credential: event.target.value,
               kind: credentialKind(event.target.value)?.claim ?? 'certificate',
+              fields: undefined,
+              ...(before.through === '' || before.through === lastDayOf(before.credential, before.issued)
+                ? { through: lastDayOf(event.target.value, before.issued) }
+                : {}),
             }))
           }
         />
@@ -228,7 +252,7 @@ function CredentialEditor({ draftId, claim, kind, wanted, onDone, onHeld }: Edit
           label={say('apply.issued')}
           optional
           value={details.issued}
-          onChange={(value) => set('issued', value)}
+          onChange={issue}
           error={fault('issued')}
         />
         <DateField
@@ -237,16 +261,22 @@ function CredentialEditor({ draftId, claim, kind, wanted, onDone, onHeld }: Edit
           onChange={(value) => set('through', value)}
           error={fault('through')}
           help={
-            about && !about.expires
+            about?.validity.kind === 'no end'
               ? say('apply.thisKindUsuallyDoesNot')
-              : about
-                ? say('apply.aRenewalUsuallyTakesDays', { count: about.leadDays })
-                : undefined
+              : about?.validity.kind === 'months'
+                ? say('apply.thisKindLastsMonths', { count: about.validity.months })
+                : about && say('apply.aRenewalUsuallyTakesDays', { count: about.leadDays })
           }
           blanks={[
             { value: 'does not expire', label: say('apply.itDoesNotExpire') },
             { value: 'unknown', label: say('apply.iDontKnow') },
           ]}
+        />
+        <CredentialFields
+          credential={details.credential}
+          value={details.fields ?? {}}
+          onChange={(fields) => set('fields', fields)}
+          fault={(field) => fault(`fields/${field}`)}
         />
       </ClaimForm>
     </Sheet>

@@ -1,13 +1,13 @@
-import { scaleKeys } from '#core/grades/grades'
-import { howMarksAreCounted, type Marks, markFaultWords, marksWords, resultOf, scaleName } from '#core/words/grades'
+import { catalogue, offered } from '#core/catalogue/catalogue'
+import { howMarksAreCounted, type Marks, markFaultWords, marksWords, resultOf } from '#core/words/grades'
 import { say } from '#core/words/say'
 import { Button } from '../../ui/Button'
+import { choicesOf } from '../../ui/choices'
 import { SelectField, TextField } from '../../ui/Field'
 
 type Course = { title: string; credits: number; mark: string }
 type Kept = { scale: string; terms: { name: string; courses: Course[] }[] }
 
-const scaleOptions = () => scaleKeys.map((value) => ({ value, label: scaleName(value) }))
 const newCourse: Course = { title: '', credits: 5, mark: '' }
 
 /** Marks by term with their credits; what they come to is computed as they are typed, with the working. */
@@ -24,7 +24,10 @@ export function MarksEditor({
         kind="quiet"
         className="!px-0"
         onClick={() =>
-          onChange({ scale: 'percentage', terms: [{ name: say('apply.firstTerm'), courses: [newCourse] }] })
+          onChange({
+            scale: offered(catalogue().scales)[0]?.key ?? '',
+            terms: [{ name: say('apply.firstTerm'), courses: [newCourse] }],
+          })
         }
       >
         {say('apply.addTheMarksByTerm')}
@@ -38,7 +41,7 @@ export function MarksEditor({
       <legend className="px-1 font-semibold text-[0.93em]">{say('apply.marksByTerm')}</legend>
       <SelectField
         label={say('apply.howTheInstitutionMarks')}
-        options={scaleOptions()}
+        options={choicesOf(catalogue().scales, marks.scale)}
         value={marks.scale}
         onChange={(event) => onChange({ ...marks, scale: event.target.value })}
       />

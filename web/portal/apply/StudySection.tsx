@@ -2,14 +2,14 @@ import { useState } from 'react'
 import type { Draft } from '#contract/applications'
 import type { Claim, ClaimDetails } from '#contract/claims'
 import type { SourceLine } from '#contract/sources'
+import { catalogue } from '#core/catalogue/catalogue'
 import { writeWhen } from '#core/dates/write'
-import { studyFields, studyLevels } from '#core/requirements/catalogue'
 import { marksWords } from '#core/words/grades'
-import { studyFieldName } from '#core/words/names'
 import { say } from '#core/words/say'
 import { api } from '../../api'
 import { countryCodes } from '../../ui/answers/countries'
 import { Button } from '../../ui/Button'
+import { choicesOf } from '../../ui/choices'
 import { DateField } from '../../ui/DateField'
 import { SelectField, TextField } from '../../ui/Field'
 import { Sheet } from '../../ui/Sheet'
@@ -23,12 +23,11 @@ import { useClaimEditor } from './useClaimEditor'
 
 type Study = Extract<ClaimDetails, { kind: 'study' }>
 
-const levels = () =>
-  studyLevels.map((level) => ({
-    value: String(level),
-    label: say(`names.level.${level}`).replace(/^./, (letter) => letter.toUpperCase()),
+const levels = (chosen: number) =>
+  choicesOf(catalogue().levels, String(chosen)).map(({ value, label }) => ({
+    value,
+    label: label.replace(/^./, (letter) => letter.toUpperCase()),
   }))
-const fields = () => studyFields.map((value) => ({ value, label: studyFieldName(value) }))
 const outcomes = () => [
   { value: 'finished', label: say('apply.finished') },
   { value: 'in progress', label: say('apply.inProgress') },
@@ -41,7 +40,7 @@ const blank: Study = {
   award: '',
   subject: '',
   level: 6,
-  field: '0713',
+  field: '',
   number: '',
   from: '',
   to: '',
@@ -188,14 +187,16 @@ function StudyEditor({ draftId, claim, onDone }: { draftId: string; claim?: Clai
         />
         <SelectField
           label={say('apply.level')}
-          options={levels()}
+          options={levels(details.level)}
           value={String(details.level)}
           disabled={chosen !== undefined}
           onChange={(event) => set('level', Number(event.target.value))}
         />
         <SelectField
           label={say('apply.field')}
-          options={fields()}
+          options={choicesOf(catalogue().fields, details.field)}
+          empty={say('apply.choose')}
+          error={fault('field')}
           value={details.field}
           disabled={chosen !== undefined}
           onChange={(event) => set('field', event.target.value)}

@@ -1,4 +1,5 @@
 import type { Claim } from '#contract/claims'
+import { credentialKind } from '#core/catalogue/catalogue'
 import { writeWhen } from '#core/dates/write'
 import { say } from '#core/words/say'
 import { Button } from '../../ui/Button'
@@ -7,6 +8,7 @@ import { TextField } from '../../ui/Field'
 import { faultAt, ProblemNote } from '../../ui/ProblemNote'
 import { useAct } from '../../useAct'
 import { useFreshAfterClash } from '../../useFreshAfterClash'
+import { CredentialFields } from '../apply/CredentialFields'
 import { useKept } from '../useKept'
 
 /** The renewal of a licence or certificate; what was there before stays as its history. */
@@ -16,15 +18,22 @@ export function RenewalForm({ claim }: { claim: Claim }) {
     number: '',
     issued: '',
     through: '',
+    fields: 'fields' in details ? (details.fields ?? {}) : {},
   })
   const renewal = useAct('renewCredential')
   useFreshAfterClash(renewal.problem, 'status')
   if (!('credential' in details)) return null
+  const asks = (credentialKind(details.credential)?.fields ?? []).length > 0
   const renew = async () => {
-    const renewed = await renewal.act({ params: { id: claim.id }, body: { version: claim.version, ...given } })
+    const { fields, ...plain } = given
+    const renewed = await renewal.act({
+      params: { id: claim.id },
+      body: { version: claim.version, ...plain, ...(asks ? { fields } : {}) },
+    })
     if (renewed) forget()
   }
-  const set = (field: keyof typeof given) => (value: string) => setGiven((before) => ({ ...before, [field]: value }))
+  const set = (field: 'number' | 'issued' | 'through') => (value: string) =>
+    setGiven((before) => ({ ...before, [field]: value }))
   return (
     <form
       className="grid gap-3 sm:grid-cols-3"
@@ -54,6 +63,12 @@ export function RenewalForm({ claim }: { claim: Claim }) {
         value={given.through}
         onChange={set('through')}
         error={faultAt(renewal.problem, 'through')}
+      />
+      <CredentialFields
+        credential={details.credential}
+        value={given.fields}
+        onChange={(fields) => setGiven((before) => ({ ...before, fields }))}
+        fault={(field) => faultAt(renewal.problem, `details/fields/${field}`)}
       />
       <div className="sm:col-span-3">
         <ProblemNote problem={renewal.problem?.faults ? undefined : renewal.problem} />

@@ -1,5 +1,6 @@
 import { type AnswerValue, isBlank, type Parts } from '#core/form/answer'
 import type { Question } from '#core/form/form'
+import { languageParts } from '#core/form/languages'
 import { masked } from '#core/words/form'
 import { optionWords } from '#core/words/options'
 import { say } from '#core/words/say'
@@ -90,6 +91,15 @@ function ByKind(props: AnswerProps) {
       return (
         <RecordsAnswer
           {...props}
+          value={Array.isArray(value) ? (value as readonly Parts[]) : []}
+          partOf={(part) => <AnswerField {...part} />}
+        />
+      )
+    case 'languages':
+      return (
+        <RecordsAnswer
+          {...props}
+          question={{ ...question, parts: languageParts({ language: say('ui.language'), level: say('ui.howWell') }) }}
           value={Array.isArray(value) ? (value as readonly Parts[]) : []}
           partOf={(part) => <AnswerField {...part} />}
         />

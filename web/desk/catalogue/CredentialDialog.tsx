@@ -1,0 +1,165 @@
+import { useState } from 'react'
+import { type CredentialKind, type ValidityRule, validityRuleKinds } from '#core/catalogue/catalogue'
+import { say } from '#core/words/say'
+import { LongField, SelectField, TextField } from '../../ui/Field'
+import { CredentialFieldsEditor } from './CredentialFieldsEditor'
+import { keyFor, SensitivityField } from './DocumentDialog'
+import { lines } from './lines'
+import { TextInLanguages } from './TextInLanguages'
+import { ThingForm } from './ThingForm'
+import { Tick } from './Tick'
+import { type DialogProps, useSavedThing } from './useCatalogue'
+
+const blank: CredentialKind = {
+  key: '',
+  name: '',
+  claim: 'certificate',
+  validity: { kind: 'printed' },
+  leadDays: 30,
+  papers: '',
+  bothSides: false,
+  sensitivity: 'usual',
+  fields: [],
+}
+
+/** A kind of licence or certificate: what it asks for, how it is numbered, how long it is valid, who may read it. */
+export function CredentialDialog(props: DialogProps<'credentials'>) {
+  const { edited, thing, onClose } = props
+  const { save, busy, problem, fault } = useSavedThing(props)
+  const [given, setGiven] = useState<CredentialKind>(thing ?? blank)
+  const set = (change: Partial<CredentialKind>) => setGiven((before) => ({ ...before, ...change }))
+  const error = fault(given.key)
+  const setNumber = (change: { pattern?: string; example?: string }) => {
+    const number = { pattern: '', example: '', ...given.number, ...change }
+    set({ number: number.pattern === '' && number.example === '' ? undefined : number })
+  }
+  return (
+    <ThingForm
+      title={thing?.name ?? say('catalogue.add.credentials')}
+      {...(thing ? { offered: !given.retired } : {})}
+      onOffer={(offered) => set({ retired: offered ? undefined : true })}
+      problem={problem}
+      busy={busy}
+      onSave={() => void save(thing ? given : { ...given, key: keyFor(given.name, edited.catalogue.credentials) })}
+      onClose={onClose}
+    >
+      <div className="grid gap-3 sm:grid-cols-2">
+        <TextInLanguages
+          field="name"
+          of={given}
+          label={(language) => say('catalogue.nameIn', { language })}
+          onChange={set}
+          error={error}
+        />
+        <TextInLanguages
+          field="papers"
+          of={given}
+          label={(language) => say('catalogue.papersIn', { language })}
+          onChange={set}
+          error={error}
+        />
+        <SelectField
+          label={say('catalogue.kindOfClaim')}
+          options={(['licence', 'certificate'] as const).map((value) => ({
+            value,
+            label: say(`catalogue.claim.${value}`),
+          }))}
+          value={given.claim}
+          disabled={thing !== undefined}
+          onChange={(event) => set({ claim: event.target.value as CredentialKind['claim'] })}
+          error={error('claim')}
+        />
+        <SensitivityField value={given.sensitivity} onChange={(sensitivity) => set({ sensitivity })} />
+        <Validity value={given.validity} onChange={(validity) => set({ validity })} error={error('validity/months')} />
+        <TextField
+          label={say('catalogue.leadDays')}
+          type="number"
+          min={0}
+          max={730}
+          value={given.leadDays}
+          onChange={(event) => set({ leadDays: Math.max(0, Math.round(Number(event.target.value))) })}
+          error={error('leadDays')}
+        />
+        <TextField
+          label={say('catalogue.pattern')}
+          help={say('catalogue.patternMeans')}
+          optional
+          className="font-mono"
+          value={given.number?.pattern ?? ''}
+          onChange={(event) => setNumber({ pattern: event.target.value })}
+          error={error('number/pattern')}
+        />
+        <TextField
+          label={say('catalogue.example')}
+          optional
+          value={given.number?.example ?? ''}
+          onChange={(event) => setNumber({ example: event.target.value })}
+          error={error('number/example')}
+        />
+        <LongField
+          label={say('catalogue.regions')}
+          help={say('catalogue.oneEachLine')}
+          optional
+          rows={3}
+          defaultValue={given.regions?.join('\n') ?? ''}
+          onBlur={(event) => set({ regions: lines(event.target.value) })}
+          error={error('regions')}
+        />
+        <div className="self-center">
+          <Tick
+            label={say('catalogue.bothSides')}
+            checked={given.bothSides}
+            onChange={(bothSides) => set({ bothSides })}
+          />
+        </div>
+      </div>
+      <CredentialFieldsEditor
+        fields={given.fields}
+        kept={new Set(thing?.fields.map(({ key }) => key))}
+        onChange={(fields) => set({ fields })}
+        error={(field) => error(`fields/${field}`)}
+      />
+    </ThingForm>
+  )
+}
+
+function Validity({
+  value,
+  onChange,
+  error,
+}: {
+  value: ValidityRule
+  onChange: (rule: ValidityRule) => void
+  error: string | undefined
+}) {
+  const choose = (kind: ValidityRule['kind']) =>
+    onChange(kind === 'months' ? { kind, months: 12, toEndOfMonth: false } : { kind })
+  return (
+    <div className="grid content-start gap-2">
+      <SelectField
+        label={say('catalogue.validity')}
+        options={validityRuleKinds.map((kind) => ({ value: kind, label: say(`catalogue.validity.${kind}`) }))}
+        value={value.kind}
+        onChange={(event) => choose(event.target.value as ValidityRule['kind'])}
+      />
+      {value.kind === 'months' && (
+        <>
+          <TextField
+            label={say('catalogue.months')}
+            type="number"
+            min={1}
+            max={600}
+            value={value.months || ''}
+            onChange={(event) => onChange({ ...value, months: Math.round(Number(event.target.value)) })}
+            error={error}
+          />
+          <Tick
+            label={say('catalogue.toEndOfMonth')}
+            checked={value.toEndOfMonth}
+            onChange={(toEndOfMonth) => onChange({ ...value, toEndOfMonth })}
+          />
+        </>
+      )}
+    </div>
+  )
+}

@@ -1,0 +1,80 @@
+import { useState } from 'react'
+import type { Named } from '#core/catalogue/catalogue'
+import { iscedFields, iscedLevels } from '#core/catalogue/standards'
+import { say, spokenLocale } from '#core/words/say'
+import { choicesOf } from '../../ui/choices'
+import { SelectField, TextField } from '../../ui/Field'
+import { TextInLanguages } from './TextInLanguages'
+import { ThingForm } from './ThingForm'
+import { type DialogProps, useSavedThing } from './useCatalogue'
+
+export type NamedPart = 'levels' | 'fields' | 'languages'
+
+/** A level, a field or a language: named by a standard, and called what the organisation calls it. */
+export function NamedDialog(props: DialogProps<NamedPart>) {
+  const { part, edited, thing, onClose } = props
+  const { save, busy, problem, fault } = useSavedThing(props)
+  const [given, setGiven] = useState<Named>(thing ?? { key: '', name: '' })
+  const known = new Set(edited.catalogue[part].map(({ key }) => key))
+  const error = fault(given.key)
+  return (
+    <ThingForm
+      title={thing?.name ?? say(`catalogue.add.${part}`)}
+      {...(thing ? { offered: !given.retired } : {})}
+      onOffer={(offered) => setGiven({ ...given, retired: offered ? undefined : true })}
+      problem={problem}
+      busy={busy}
+      onSave={() => void save(given)}
+      onClose={onClose}
+    >
+      <div className="grid gap-3 sm:grid-cols-2">
+        <div className="sm:col-span-2">
+          {thing ? (
+            <TextField label={say('catalogue.code')} value={given.key} disabled />
+          ) : (
+            <SelectField
+              label={say('catalogue.fromStandard')}
+              empty={say('catalogue.chooseOne')}
+              options={choicesOf(standardOf[part]().filter(({ key }) => !known.has(key))).map(({ value, label }) => ({
+                value,
+                label: `${value} ${label}`,
+              }))}
+              value={given.key}
+              onChange={(event) =>
+                setGiven(standardOf[part]().find(({ key }) => key === event.target.value) ?? { key: '', name: '' })
+              }
+              error={error('key')}
+            />
+          )}
+        </div>
+        <TextInLanguages
+          field="name"
+          of={given}
+          label={(language) => say('catalogue.nameIn', { language })}
+          onChange={(change) => setGiven({ ...given, ...change })}
+          error={error}
+        />
+      </div>
+    </ThingForm>
+  )
+}
+
+/** What each part can be chosen from. */
+const standardOf: Record<NamedPart, () => readonly Named[]> = {
+  levels: () => iscedLevels,
+  fields: () => iscedFields,
+  languages: everyLanguage,
+}
+
+/** Every language of ISO 639-1 that CLDR has a name for. */
+function everyLanguage(): Named[] {
+  const names = ['en', 'de'].map((locale) => new Intl.DisplayNames([locale], { type: 'language', fallback: 'none' }))
+  const letters = Array.from({ length: 26 }, (_, nth) => String.fromCharCode(97 + nth))
+  return letters
+    .flatMap((one) => letters.map((two) => one + two))
+    .flatMap((key): Named[] => {
+      const [name, german] = names.map((known) => known.of(key))
+      return name ? [{ key, name, translations: { de: { name: german ?? name } } }] : []
+    })
+    .sort((one, other) => one.name.localeCompare(other.name, spokenLocale()))
+}
