@@ -10,6 +10,7 @@ import { Temporal } from 'temporal-polyfill'
 import { v7 as uuid } from 'uuid'
 import type { ClaimDetails } from '#contract/claims'
 import type { Role } from '#contract/roles'
+import { credentialKind } from '#core/catalogue/catalogue'
 import type { StaffRole } from '#core/rights/rights'
 import { vallorneCatalogue } from '#scenario/catalogue'
 import { isolationCheck } from '#scenario/isolationCheck'
@@ -305,7 +306,7 @@ export const aPermit = (
   number: string,
   through: string,
 ): ClaimDetails => ({
-  kind: credential === 'hv-switching' ? 'licence' : 'certificate',
+  kind: credentialKind(credential)?.claim ?? 'certificate',
   ...house.source(source),
   credential,
   number,

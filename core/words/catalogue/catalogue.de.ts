@@ -29,8 +29,6 @@ export default {
   'catalogue.save': 'Speichern',
   'catalogue.name': 'Name',
   'catalogue.nameIn': 'Name auf {{language}}',
-  'catalogue.state': 'In der Auswahl',
-  'catalogue.offered': 'ja',
   'catalogue.retired': 'herausgenommen',
   'catalogue.offer': 'Steht zur Auswahl',
   'catalogue.offerMeans':
@@ -112,5 +110,5 @@ export default {
   'catalogue.addClass': 'Stufe hinzufügen',
   'catalogue.takeClassOut': 'Stufe {{nth}} herausnehmen',
   'catalogue.code': 'Code',
-  'catalogue.keyOf': 'Schlüssel für den Import: {{key}}',
+  'catalogue.renewal': 'Erneuerung dauert',
 } satisfies Translated<typeof english>

@@ -27,8 +27,6 @@ export default {
   'catalogue.save': 'Save',
   'catalogue.name': 'Name',
   'catalogue.nameIn': 'Name in {{language}}',
-  'catalogue.state': 'In the choice',
-  'catalogue.offered': 'yes',
   'catalogue.retired': 'taken out',
   'catalogue.offer': 'Offered to choose',
   'catalogue.offerMeans': 'Taken out, it stays readable wherever it was given or asked for, and is offered no more.',
@@ -109,5 +107,5 @@ export default {
   'catalogue.addClass': 'Add a class',
   'catalogue.takeClassOut': 'Take class {{nth}} out',
   'catalogue.code': 'Code',
-  'catalogue.keyOf': 'Key for imports: {{key}}',
+  'catalogue.renewal': 'Renewal takes',
 } as const

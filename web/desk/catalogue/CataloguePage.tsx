@@ -67,26 +67,20 @@ function Part<P extends CataloguePart>({ part, edited }: { part: P; edited: Edit
         columns={[
           {
             name: say('catalogue.name'),
+            whole: true,
             of: (thing) => (
-              <button
-                type="button"
-                className="text-left font-semibold text-confirmed"
-                onClick={() => setOpen(thing.key)}
-              >
-                {translated(thing as Named).name}
-              </button>
+              <>
+                <button type="button" className="font-semibold text-confirmed" onClick={() => setOpen(thing.key)}>
+                  {translated(thing as Named).name}
+                </button>
+                <span className="block text-[0.8333rem] text-ink-2">
+                  <span className="font-mono">{thing.key}</span>
+                  {thing.retired && `, ${say('catalogue.retired')}`}
+                </span>
+              </>
             ),
           },
-          { name: say('catalogue.code'), of: ({ key }) => <span className="font-mono text-[0.8667rem]">{key}</span> },
           ...columns(),
-          {
-            name: say('catalogue.state'),
-            of: ({ retired }) => (
-              <span className={retired ? 'text-ink-2' : ''}>
-                {retired ? say('catalogue.retired') : say('catalogue.offered')}
-              </span>
-            ),
-          },
         ]}
       />
       {open !== undefined && (
@@ -108,14 +102,15 @@ const named = { columns: noColumns, Form: NamedDialog }
 const parts = {
   credentials: {
     columns: () => [
-      { name: say('catalogue.kindOfClaim'), of: ({ claim }) => say(`catalogue.claim.${claim}`) },
+      { name: say('catalogue.kindOfClaim'), whole: true, of: ({ claim }) => say(`catalogue.claim.${claim}`) },
       { name: say('catalogue.validity'), of: ({ validity }) => validityWords(validity) },
       {
-        name: say('catalogue.leadDays'),
+        name: say('catalogue.renewal'),
         right: true,
+        whole: true,
         of: ({ leadDays }) => say('catalogue.days', { count: leadDays }),
       },
-      { name: say('catalogue.numbers'), of: ({ number }) => number?.example ?? say('catalogue.noNumber') },
+      { name: say('catalogue.numbers'), whole: true, of: ({ number }) => number?.example ?? say('catalogue.noNumber') },
       {
         name: say('catalogue.asks'),
         of: ({ fields }) =>

@@ -84,7 +84,6 @@ export function CredentialDialog(props: DialogProps<'credentials'>) {
           label={say('catalogue.pattern')}
           help={say('catalogue.patternMeans')}
           optional
-          className="font-mono"
           value={given.number?.pattern ?? ''}
           onChange={(event) => setNumber({ pattern: event.target.value })}
           error={error('number/pattern')}
@@ -135,7 +134,7 @@ function Validity({
   const choose = (kind: ValidityRule['kind']) =>
     onChange(kind === 'months' ? { kind, months: 12, toEndOfMonth: false } : { kind })
   return (
-    <div className="grid content-start gap-2">
+    <>
       <SelectField
         label={say('catalogue.validity')}
         options={validityRuleKinds.map((kind) => ({ value: kind, label: say(`catalogue.validity.${kind}`) }))}
@@ -153,13 +152,15 @@ function Validity({
             onChange={(event) => onChange({ ...value, months: Math.round(Number(event.target.value)) })}
             error={error}
           />
-          <Tick
-            label={say('catalogue.toEndOfMonth')}
-            checked={value.toEndOfMonth}
-            onChange={(toEndOfMonth) => onChange({ ...value, toEndOfMonth })}
-          />
+          <div className="self-center">
+            <Tick
+              label={say('catalogue.toEndOfMonth')}
+              checked={value.toEndOfMonth}
+              onChange={(toEndOfMonth) => onChange({ ...value, toEndOfMonth })}
+            />
+          </div>
         </>
       )}
-    </div>
+    </>
   )
 }
