@@ -80,7 +80,7 @@ export default defineConfig({
             { name: 'base', minShareCount: 20 },
             {
               name: 'asking',
-              test: /core[\\/](words[\\/](names|options|translations|requirementTitle|roles|stored|facts|conditions|requirements)|requirements[\\/](catalogue|requirement))\.ts/,
+              test: /core[\\/](words[\\/](names|options|translations|requirementTitle|roles|stored|facts|conditions|requirements)|requirements[\\/]requirement)\.ts/,
             },
             {
               name: 'frame',

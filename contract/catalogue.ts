@@ -99,7 +99,7 @@ const Scale = Type.Union([
 const list = (shape: TSchema, most = 400) => Type.Array(shape, { maxItems: most })
 const standard = (pattern: string) => Type.Object({ ...named(name), key: Type.String({ pattern }) }, strict)
 
-const CatalogueShape = Type.Unsafe<Catalogue>(
+export const CatalogueShape = Type.Unsafe<Catalogue>(
   Type.Object(
     {
       credentials: list(CredentialKind),

@@ -2,6 +2,7 @@ import { Type } from '@sinclair/typebox'
 import type { Form } from '#core/form/form'
 import { stages } from '#core/hiring/stages'
 import type { Requirement } from '#core/requirements/requirement'
+import { CatalogueShape } from './catalogue'
 import { endpoint } from './endpoint'
 import { Day, Id, listOfCore, Moment, ofCore, oneOf, orNull } from './shapes'
 
@@ -67,6 +68,7 @@ export const readVacancy = endpoint({
       open: Type.Boolean(),
       requirements: listOfCore<Requirement>(),
       names: Type.Record(Type.String(), Type.String()),
+      named: CatalogueShape,
       form: ofCore<Form>(Type.Array(Type.Object({}))),
       mine: orNull(Type.Object({ id: Id, stage: oneOf(stages) })),
     }),

@@ -1,6 +1,5 @@
 import type { ComponentType } from 'react'
 import { createBrowserRouter, Navigate } from 'react-router'
-import { loadCatalogue } from './catalogue'
 import { Root } from './Root'
 import { Failed } from './ui/Failed'
 import { type Group, loadWords } from './words'
@@ -13,7 +12,9 @@ const page =
       loadWords(...words),
       words.includes('desk') ? import('./deskEndpoints') : undefined,
       // Whatever asks for something, or shows what somebody has, calls it by the names of the organisation.
-      words.includes('asking') ? loadCatalogue() : undefined,
+      words.includes('portal') || words.includes('desk')
+        ? import('./catalogue').then(({ loadCatalogue }) => loadCatalogue())
+        : undefined,
     ])
     return { Component: await load() }
   }

@@ -89,6 +89,22 @@ export function goByCatalogue(catalogue: Catalogue) {
   current = catalogue
 }
 
+/** Goes by what a page was given besides; what is known already stays as it is. */
+export function alsoGoBy(more: Catalogue) {
+  const joined = <Thing extends { key: string }>(known: readonly Thing[], others: readonly Thing[]) => {
+    const fresh = others.filter(({ key }) => !named(known, key))
+    return fresh.length > 0 ? [...known, ...fresh] : known
+  }
+  current = {
+    credentials: joined(current.credentials, more.credentials),
+    levels: joined(current.levels, more.levels),
+    fields: joined(current.fields, more.fields),
+    scales: joined(current.scales, more.scales),
+    documents: joined(current.documents, more.documents),
+    languages: joined(current.languages, more.languages),
+  }
+}
+
 /** The catalogue that holds now. */
 export const catalogue = (): Catalogue => current
 

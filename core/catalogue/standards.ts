@@ -105,6 +105,3 @@ export const iscedFields = named(`
 1031 | Military and defence | Militär
 1032 | Protection of persons and property | Schutz von Personen und Eigentum
 1041 | Transport services | Verkehr`)
-
-/** Levels of the Common European Framework of Reference for Languages, from the first steps to mastery. */
-export const cefrLevels = ['A1', 'A2', 'B1', 'B2', 'C1', 'C2'] as const

@@ -1,5 +1,5 @@
 import { catalogue } from '../catalogue/catalogue'
-import { cefrLevels } from '../catalogue/standards'
+import { cefrLevels } from '../catalogue/cefr'
 import type { Form, Question } from '../form/form'
 import type { Comparison } from './condition'
 import type { Domains } from './outcomes'

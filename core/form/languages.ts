@@ -1,5 +1,5 @@
 import { catalogue } from '../catalogue/catalogue'
-import { cefrLevels } from '../catalogue/standards'
+import { cefrLevels } from '../catalogue/cefr'
 import { languages } from '../words/say'
 import type { Question } from './form'
 

@@ -1,4 +1,4 @@
-import { cefrLevels } from '../catalogue/standards'
+import { cefrLevels } from '../catalogue/cefr'
 import type { KnownFact } from '../conditions/vocabulary'
 import { credentialName, languageName, studyFieldName, studyLevelName } from './names'
 import { optionWords } from './options'

@@ -3,6 +3,7 @@ import * as rules from '#contract/rules'
 import * as contract from '#contract/vacancies'
 import * as vacancyGroups from '#contract/vacancyGroups'
 import * as vacancySetUp from '#contract/vacancySetUp'
+import { namedIn } from '#core/catalogue/namedIn'
 import { forReader } from '#core/words/translations'
 import { isStaff } from '../platform/deps'
 import { bind } from '../platform/http/bind'
@@ -43,6 +44,7 @@ export const vacancyRoutes = [
           .map(({ slug, title, place }) => ({ slug, title, place })),
       },
       requirements: asked.requirements.map(forReader),
+      named: namedIn(asked.requirements, asked.form),
       names: await namesFor(asked),
       form: asked.form.map((section) => ({ ...forReader(section), questions: section.questions.map(forReader) })),
       mine: actor.kind === 'account' ? await ownApplicationFor(actor, vacancy.id) : null,

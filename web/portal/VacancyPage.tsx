@@ -1,4 +1,5 @@
 import { Link, useNavigate, useParams } from 'react-router'
+import { alsoGoBy } from '#core/catalogue/catalogue'
 import { knownFacts } from '#core/conditions/vocabulary'
 import { writeWhen } from '#core/dates/write'
 import { isDraft, mayGo, type Stage } from '#core/hiring/stages'
@@ -32,6 +33,8 @@ export function VacancyPage() {
   const { data: vacancy, error, refetch } = api.endpoints.readVacancy.useQuery({ params: { slug } })
   useTitle(vacancy?.title)
   if (!vacancy) return <Waiting error={error} onRetry={refetch} />
+  // A phone that comes for one post loads what this one names, and no whole catalogue.
+  alsoGoBy(vacancy.named)
   const nameOf = (key: string) => vacancy.names[key] ?? key
   const known = knownFacts(vacancy.form, vacancy.names)
   const papers = [...new Set(vacancy.requirements.flatMap((requirement) => paperWords(requirement) ?? []))]

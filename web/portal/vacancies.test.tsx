@@ -1,6 +1,7 @@
 import { screen, waitFor, within } from '@testing-library/react'
 import type { Reply } from '#contract/endpoint'
 import type { readVacancy } from '#contract/vacancies'
+import { catalogue } from '#core/catalogue/catalogue'
 import type { Requirement } from '#core/requirements/requirement'
 import { aSection } from '../../test/draft'
 import { sessionOf, showPage } from '../../test/page'
@@ -39,7 +40,7 @@ const aVacancy = (over: Partial<Vacancy> = {}): Vacancy =>
     ...line,
     duties: { type: 'doc', content: [{ type: 'paragraph', content: [{ type: 'text', text: 'Walk the line.' }] }] },
     ...{ state: 'open', opensAt: '2026-11-01T08:00:00.000Z', group: null, headcount: 2, open: true, requirements },
-    ...{ names: {}, form: [], mine: null },
+    ...{ names: {}, named: catalogue(), form: [], mine: null },
     ...over,
   }) as Vacancy
 const nobody = { ...sessionOf(), account: null }

@@ -96,7 +96,7 @@ export default {
   'catalogue.days_other': '{{count}} Tage',
   'catalogue.classesCount_one': '{{count}} Stufe',
   'catalogue.classesCount_other': '{{count}} Stufen',
-  'catalogue.letters': 'Noten',
+  'catalogue.letters': 'Noten, je mit Prozent',
   'catalogue.letterNth': 'Note {{nth}}',
   'catalogue.percentOfLetter': 'Prozent der Note {{nth}}',
   'catalogue.passesNth': 'Note {{nth}} besteht',

@@ -93,7 +93,7 @@ export default {
   'catalogue.days_other': '{{count}} days',
   'catalogue.classesCount_one': '{{count}} class',
   'catalogue.classesCount_other': '{{count}} classes',
-  'catalogue.letters': 'Marks',
+  'catalogue.letters': 'Marks, each with its per cent',
   'catalogue.letterNth': 'Mark {{nth}}',
   'catalogue.percentOfLetter': 'Per cent of mark {{nth}}',
   'catalogue.passesNth': 'mark {{nth}} passes',

@@ -96,7 +96,7 @@ function LettersEditor({
         </p>
       )}
       {given.map(({ letter, percent, passes }, nth) => (
-        <div key={nth} className="grid grid-cols-[120px_120px_auto_auto] items-start gap-3">
+        <div key={nth} className="grid grid-cols-[120px_120px_auto_1fr] items-center gap-3">
           <TextField
             label={say('catalogue.letterNth', { nth: nth + 1 })}
             hidden
@@ -113,7 +113,11 @@ function LettersEditor({
             error={error(`letters/${nth}/percent`)}
           />
           <Tick label={say('catalogue.passes')} checked={passes} onChange={(next) => put(nth, { passes: next })} />
-          <Button kind="quiet" onClick={() => onChange(given.filter((_, at) => at !== nth))}>
+          <Button
+            kind="quiet"
+            className="justify-self-start"
+            onClick={() => onChange(given.filter((_, at) => at !== nth))}
+          >
             {say('catalogue.takeLetterOut', { nth: nth + 1 })}
           </Button>
         </div>
