@@ -12,6 +12,7 @@ import { equalityRoutes } from './applications/equality/routes'
 import { applicationRoutes } from './applications/routes'
 import { auditRoutes } from './audit/routes'
 import { callers } from './callers'
+import { catalogueRoutes } from './catalogue/routes'
 import { identityRoutes } from './claims/identity/routes'
 import { claimRoutes } from './claims/routes'
 import { demoRoutes } from './demo/routes'
@@ -49,6 +50,7 @@ import { vouchingRoutes } from './vouching/routes'
 export const routes = [
   ...accountRoutes,
   ...administrationRoutes,
+  ...catalogueRoutes,
   ...operationRoutes,
   ...vacancyRoutes,
   ...rulesRoutes,

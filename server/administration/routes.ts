@@ -1,9 +1,7 @@
-import * as catalogue from '#contract/catalogue'
 import * as colleagues from '#contract/colleagues'
 import * as firstSteps from '#contract/firstSteps'
 import * as contract from '#contract/organisation'
 import { bind, bindFile } from '../platform/http/bind'
-import { readCatalogue, readCatalogueVersions, saveCatalogue } from './catalogue'
 import {
   changeColleague,
   inviteAgain,
@@ -33,10 +31,6 @@ export const administrationRoutes = [
   bindFile(contract.readLogo, readLogo),
   bind(contract.readPermissionText, readPermissionText),
   bind(contract.savePermissionText, ({ deps, actor, input }) => savePermissionText(deps, actor, input.body)),
-
-  bind(catalogue.readCatalogue, readCatalogue),
-  bind(catalogue.readCatalogueVersions, readCatalogueVersions),
-  bind(catalogue.saveCatalogue, ({ deps, actor, input }) => saveCatalogue(deps, actor, input.body)),
 
   bind(firstSteps.readFirstSteps, ({ deps }) => readFirstSteps(deps)),
   bind(firstSteps.leaveForLater, ({ input }) => leaveForLater(input.params.step, input.body.later)),
