@@ -1,4 +1,3 @@
-import type { Question } from '../form/form'
 import type { Scale } from '../grades/grades'
 import type { Translations } from '../words/translations'
 
@@ -10,12 +9,18 @@ export type Named = {
   retired?: boolean
 }
 
-/** What a kind of credential asks beyond its number and days: an ordinary question, of the kinds that stand in one line. */
-export type CredentialField = Pick<
-  Question,
-  'key' | 'label' | 'required' | 'help' | 'options' | 'unit' | 'translations'
-> & {
+/** What a kind of credential asks beyond its number and days: a question of a form, of the kinds that stand in one line. */
+export type CredentialField = {
+  key: string
+  label: string
   kind: CredentialFieldKind
+  required: boolean
+  help?: string
+  /** What may be chosen: one of. */
+  options?: readonly string[]
+  /** What a number counts, or the currency of money (ISO 4217). */
+  unit?: string
+  translations?: Translations<'label' | 'help' | 'unit', 'options'>
   retired?: boolean
 }
 export const credentialFieldKinds = ['text', 'number', 'money', 'date', 'yes or no', 'one of'] as const
