@@ -1,14 +1,13 @@
-import { useState } from 'react'
 import { type CredentialKind, type ValidityRule, validityRuleKinds } from '#core/catalogue/catalogue'
 import { say } from '#core/words/say'
 import { LongField, SelectField, TextField } from '../../ui/Field'
 import { CredentialFieldsEditor } from './CredentialFieldsEditor'
-import { keyFor, SensitivityField } from './DocumentDialog'
+import { SensitivityField } from './DocumentDialog'
 import { lines } from './lines'
 import { TextInLanguages } from './TextInLanguages'
 import { ThingForm } from './ThingForm'
 import { Tick } from './Tick'
-import { type DialogProps, useSavedThing } from './useCatalogue'
+import { type DialogProps, useThing } from './useCatalogue'
 
 const blank: CredentialKind = {
   key: '',
@@ -24,25 +23,14 @@ const blank: CredentialKind = {
 
 /** A kind of licence or certificate: what it asks for, how it is numbered, how long it is valid, who may read it. */
 export function CredentialDialog(props: DialogProps<'credentials'>) {
-  const { edited, thing, onClose } = props
-  const { save, busy, problem, fault } = useSavedThing(props)
-  const [given, setGiven] = useState<CredentialKind>(thing ?? blank)
-  const set = (change: Partial<CredentialKind>) => setGiven((before) => ({ ...before, ...change }))
-  const error = fault(given.key)
+  const { thing } = props
+  const { given, set, error, form } = useThing(props, blank)
   const setNumber = (change: { pattern?: string; example?: string }) => {
     const number = { pattern: '', example: '', ...given.number, ...change }
     set({ number: number.pattern === '' && number.example === '' ? undefined : number })
   }
   return (
-    <ThingForm
-      title={thing?.name ?? say('catalogue.add.credentials')}
-      {...(thing ? { offered: !given.retired } : {})}
-      onOffer={(offered) => set({ retired: offered ? undefined : true })}
-      problem={problem}
-      busy={busy}
-      onSave={() => void save(thing ? given : { ...given, key: keyFor(given.name, edited.catalogue.credentials) })}
-      onClose={onClose}
-    >
+    <ThingForm {...form}>
       <div className="grid gap-3 sm:grid-cols-2">
         <TextInLanguages
           field="name"

@@ -1,4 +1,3 @@
-import { useState } from 'react'
 import type { Named } from '#core/catalogue/catalogue'
 import { iscedFields, iscedLevels } from '#core/catalogue/standards'
 import { say, spokenLocale } from '#core/words/say'
@@ -6,27 +5,19 @@ import { choicesOf } from '../../ui/choices'
 import { SelectField, TextField } from '../../ui/Field'
 import { TextInLanguages } from './TextInLanguages'
 import { ThingForm } from './ThingForm'
-import { type DialogProps, useSavedThing } from './useCatalogue'
+import { type DialogProps, useThing } from './useCatalogue'
+
+const nothing: Named = { key: '', name: '' }
 
 export type NamedPart = 'levels' | 'fields' | 'languages'
 
 /** A level, a field or a language: named by a standard, and called what the organisation calls it. */
 export function NamedDialog(props: DialogProps<NamedPart>) {
-  const { part, edited, thing, onClose } = props
-  const { save, busy, problem, fault } = useSavedThing(props)
-  const [given, setGiven] = useState<Named>(thing ?? { key: '', name: '' })
+  const { part, edited, thing } = props
+  const { given, set, error, form } = useThing(props, nothing)
   const known = new Set(edited.catalogue[part].map(({ key }) => key))
-  const error = fault(given.key)
   return (
-    <ThingForm
-      title={thing?.name ?? say(`catalogue.add.${part}`)}
-      {...(thing ? { offered: !given.retired } : {})}
-      onOffer={(offered) => setGiven({ ...given, retired: offered ? undefined : true })}
-      problem={problem}
-      busy={busy}
-      onSave={() => void save(given)}
-      onClose={onClose}
-    >
+    <ThingForm {...form}>
       <div className="grid gap-3 sm:grid-cols-2">
         <div className="sm:col-span-2">
           {thing ? (
@@ -40,9 +31,7 @@ export function NamedDialog(props: DialogProps<NamedPart>) {
                 label: `${value} ${label}`,
               }))}
               value={given.key}
-              onChange={(event) =>
-                setGiven(standardOf[part]().find(({ key }) => key === event.target.value) ?? { key: '', name: '' })
-              }
+              onChange={(event) => set(standardOf[part]().find(({ key }) => key === event.target.value) ?? nothing)}
               error={error('key')}
             />
           )}
@@ -51,7 +40,7 @@ export function NamedDialog(props: DialogProps<NamedPart>) {
           field="name"
           of={given}
           label={(language) => say('catalogue.nameIn', { language })}
-          onChange={(change) => setGiven({ ...given, ...change })}
+          onChange={set}
           error={error}
         />
       </div>

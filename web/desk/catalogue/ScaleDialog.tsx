@@ -1,14 +1,12 @@
 import { useState } from 'react'
-import type { MarkScale } from '#core/catalogue/catalogue'
 import type { Scale, ScaleClass } from '#core/grades/grades'
 import { say } from '#core/words/say'
 import { Button } from '../../ui/Button'
 import { SelectField, TextField } from '../../ui/Field'
-import { keyFor } from './DocumentDialog'
 import { TextInLanguages } from './TextInLanguages'
 import { ThingForm } from './ThingForm'
 import { Tick } from './Tick'
-import { type DialogProps, useSavedThing } from './useCatalogue'
+import { type DialogProps, useThing } from './useCatalogue'
 
 type Letters = Extract<Scale, { kind: 'letters' }>['letters']
 type Fault = (field: string) => string | undefined
@@ -18,24 +16,12 @@ const letters: Scale = { kind: 'letters', letters: [{ letter: 'A', percent: 95, 
 
 /** How an institution marks: between a worst and a best number, or by letters, and what the overall result is called. */
 export function ScaleDialog(props: DialogProps<'scales'>) {
-  const { edited, thing, onClose } = props
-  const { save, busy, problem, fault } = useSavedThing(props)
-  const [given, setGiven] = useState<MarkScale>(thing ?? { key: '', name: '', scale: numbers })
-  const set = (change: Partial<MarkScale>) => setGiven((before) => ({ ...before, ...change }))
-  const error = fault(given.key)
+  const { given, set, error, form } = useThing(props, { key: '', name: '', scale: numbers })
   const { scale } = given
   const setScale = (change: object) => set({ scale: { ...scale, ...change } as Scale })
   const ofScale: Fault = (field) => error(`scale/${field}`)
   return (
-    <ThingForm
-      title={thing?.name ?? say('catalogue.add.scales')}
-      {...(thing ? { offered: !given.retired } : {})}
-      onOffer={(offered) => set({ retired: offered ? undefined : true })}
-      problem={problem}
-      busy={busy}
-      onSave={() => void save(thing ? given : { ...given, key: keyFor(given.name, edited.catalogue.scales) })}
-      onClose={onClose}
-    >
+    <ThingForm {...form}>
       <div className="grid gap-3 sm:grid-cols-2">
         <TextInLanguages
           field="name"

@@ -6,7 +6,7 @@ import { Dialog } from '../../ui/Dialog'
 import { ProblemNote } from '../../ui/ProblemNote'
 import { Tick } from './Tick'
 
-type Props = {
+export type FormProps = {
   title: string
   /** Whether it is offered to choose; absent where it is only being added. */
   offered?: boolean
@@ -15,11 +15,19 @@ type Props = {
   busy: boolean
   onSave: () => void
   onClose: () => void
-  children: ReactNode
 }
 
 /** Around what is said of one thing of the catalogue. */
-export function ThingForm({ title, offered, onOffer, problem, busy, onSave, onClose, children }: Props) {
+export function ThingForm({
+  title,
+  offered,
+  onOffer,
+  problem,
+  busy,
+  onSave,
+  onClose,
+  children,
+}: FormProps & { children: ReactNode }) {
   // The title stays what it was while the name is typed.
   const [shown] = useState(title)
   return (
