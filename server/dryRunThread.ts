@@ -1,4 +1,5 @@
 import { defineModels } from './models'
+import { goByNewestCatalogue } from './platform/catalogue'
 import { connect } from './platform/database/connection'
 import { computeDryRun } from './vacancies/rules/computeDryRun'
 import type { DryRunAsked } from './vacancies/rules/runDryRun'
@@ -10,6 +11,8 @@ export default async function dryRunThread(asked: DryRunAsked | 'get ready') {
   const sequelize = connect(databaseUrl, { most: 3 })
   try {
     defineModels(sequelize)
+    // A thread has a catalogue of its own to go by.
+    await goByNewestCatalogue()
     await computeDryRun(dryRunId, currentVersion)
   } finally {
     await sequelize.close()
