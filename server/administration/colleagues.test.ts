@@ -1,7 +1,7 @@
 import { type RightsTable, usualRights } from '#core/rights/rights'
 import { Account } from '#server/records/accounts/model'
 import type { Visitor } from '../../test/client'
-import { applied, type House, openHouse, tokenIn } from '../../test/house'
+import { applied, type House, openHouse, tokenIn, until } from '../../test/house'
 
 let house: House
 let admin: Visitor
@@ -70,8 +70,12 @@ describe('an invitation', () => {
   test('a stranger who signs up with an invited address brings no password of theirs into it', async () => {
     await invite('target@desk.test')
     await house.visitor().done('signUp', { body: { name: 'Mallory', mail: 'target@desk.test', password } })
-    await house.workOff()
-    const mails = house.mailbox.mails.filter(({ to }) => to === 'target@desk.test')
+    // Another worker of the house may be sending one of them.
+    const mails = await until(async () => {
+      await house.workOff()
+      const here = house.mailbox.mails.filter(({ to }) => to === 'target@desk.test')
+      return here.length >= 2 && here
+    })
     expect(mails.map(({ subject }) => subject)).toEqual([
       'You are invited to Vallorne Mountain Lines',
       'You are invited to Vallorne Mountain Lines',
