@@ -54,7 +54,7 @@ export async function signInByPage(page: Page, mail: string, password = demoPass
   await page.goto('/sign-in')
   await page.getByLabel('Mail address').fill(mail)
   await page.getByLabel('Password').fill(password)
-  await page.getByRole('button', { name: 'Sign in' }).click()
+  await page.getByRole('button', { name: 'Sign in', exact: true }).click()
   await page.waitForURL((url) => !url.pathname.startsWith('/sign-in'))
 }
 

@@ -18,6 +18,6 @@ export async function signIn(page: Page, address: string, mail: string, password
   await page.goto(`${address}/sign-in`)
   await page.getByLabel('Mail address').fill(mail)
   await page.getByLabel('Password').fill(password)
-  await page.getByRole('button', { name: 'Sign in' }).click()
+  await page.getByRole('button', { name: 'Sign in', exact: true }).click()
   await page.waitForURL((url) => !url.pathname.startsWith('/sign-in'))
 }
