@@ -49,6 +49,16 @@ describe('the catalogue', () => {
     expect((await read()).version).toBe(version + 1)
   })
 
+  it('tells whoever adds to an older one so, and not that they leave out what somebody else has added', async () => {
+    const { version, catalogue } = await read()
+    const adding = (key: string) => ({
+      body: { version, catalogue: { ...catalogue, languages: [...catalogue.languages, { key, name: key }] } },
+    })
+    expect((await admin.call('saveCatalogue', adding('sv'))).status).toBe(200)
+    const late = await admin.call('saveCatalogue', adding('fi'))
+    expect([late.status, late.body.code]).toEqual([409, 'changed-meanwhile'])
+  })
+
   it('says of each thing what cannot hold, and stays as it was', async () => {
     const before = await read()
     const answer = await change(({ credentials }) => ({

@@ -8,7 +8,7 @@ import { recordEvent } from '../platform/audit/record'
 import { currentCatalogue } from '../platform/catalogue'
 import { versionsOfSetting, writeVersioned } from '../platform/database/settings'
 import type { Account as Actor, Deps } from '../platform/deps'
-import { invalid } from '../platform/errors/problems'
+import { changedMeanwhile, invalid } from '../platform/errors/problems'
 import { queueJob } from '../platform/jobs/queue'
 
 export const readCatalogue = currentCatalogue
@@ -31,7 +31,9 @@ type Given = { version: number; catalogue: Catalogue }
 
 /** Writes the next version of the catalogue. What cannot hold is said of each thing. */
 export async function saveCatalogue(deps: Deps, actor: Actor, { version, catalogue }: Given) {
-  const before = (await currentCatalogue()).catalogue
+  const { version: now, catalogue: before } = await currentCatalogue()
+  // Against a newer one, what somebody else has added meanwhile would seem to be left out.
+  if (now !== version) throw changedMeanwhile()
   const faults = faultsOfCatalogue(catalogue, before)
   if (faults.length > 0) throw invalid(faults.map(inWords))
   const next = await writeVersioned('catalogue', version, catalogue, {

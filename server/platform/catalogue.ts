@@ -13,6 +13,9 @@ export async function currentCatalogue(): Promise<{ version: number; catalogue: 
 /** Has this process go by the newest catalogue; it is read only where it is another than the one that is held. */
 export async function goByNewestCatalogue() {
   if (held?.version === (await newestVersion('catalogue')) && held) return
-  held = await currentCatalogue()
-  goByCatalogue(held.catalogue)
+  const read = await currentCatalogue()
+  // Of two that read at the same moment the one with the older may come back later.
+  if (held && held.version > read.version) return
+  held = read
+  goByCatalogue(read.catalogue)
 }

@@ -1,6 +1,10 @@
 import { QueryTypes, type Sequelize } from 'sequelize'
+import type { Catalogue } from '#core/catalogue/catalogue'
+import { faultsOfCatalogue } from '#core/catalogue/faultsOfCatalogue'
+import { startingCatalogue } from '#core/catalogue/starting'
 import { type House, openHouse } from '../../../test/house'
 import { connect } from '../database/connection'
+import { up as catalogue } from './015-catalogue'
 import { type Migration, migrate } from './migrate'
 
 let house: House
@@ -67,3 +71,21 @@ test('who migrates and dies is followed by the next once its lease has run out',
   expect(await migrate(sequelize!, steps('ALTER TABLE notes ADD said TEXT'))).toEqual(['001-notes'])
   expect(Date.now() - begun).toBeGreaterThan(700)
 })
+
+test('a house from before the catalogue keeps the kinds it has gone by; an empty one and one with a catalogue stay as they are', async () => {
+  const [sequelize] = await copiesOn('catalogue', 1)
+  await migrate(sequelize!)
+  const kept = () => rowsOf(sequelize!, "setting_versions WHERE name = 'catalogue'")
+  expect(await kept()).toEqual([])
+  const again = () => Promise.all(catalogue.map((statement) => sequelize!.query(statement)))
+  const { databaseUrl } = house.fixed.config
+  const other = new URL(databaseUrl).pathname.slice(1)
+  await sequelize!.query(`INSERT INTO vacancies SELECT * FROM \`${other}\`.vacancies LIMIT 1`)
+  await again()
+  const [row] = (await kept()) as unknown as { version: number; value: Catalogue }[]
+  const { credentials } = row!.value
+  expect([row!.version, credentials.length]).toEqual([1, 10])
+  expect(faultsOfCatalogue({ ...startingCatalogue, credentials }, { ...startingCatalogue, credentials })).toEqual([])
+  await again()
+  expect(await kept()).toHaveLength(1)
+}, 60_000)

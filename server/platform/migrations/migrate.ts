@@ -17,6 +17,7 @@ import { up as channels } from './011-channels'
 import { up as onceADay } from './012-once-a-day'
 import { up as organisationAndPeople } from './013-organisation-and-people'
 import { up as identityProvider } from './014-identity-provider'
+import { up as catalogue } from './015-catalogue'
 import { chainExisting } from './chainExisting'
 
 export type Migration = {
@@ -48,6 +49,7 @@ const migrations: Migration[] = [
   { name: '012-once-a-day', statements: onceADay },
   { name: '013-organisation-and-people', statements: organisationAndPeople },
   { name: '014-identity-provider', statements: identityProvider },
+  { name: '015-catalogue', statements: catalogue },
 ]
 
 /** The last step this program knows of. */
