@@ -36,6 +36,8 @@ export default {
     {
       ...common,
       displayName: 'server',
+      // In bare processes: a module is loaded once for all files, not anew for each.
+      ...(process.env.SERVER_TESTS === 'vm' ? {} : { runner: ['jest-light-runner', { runtime: 'child_process' }] }),
       globalSetup: '<rootDir>/test/database.setup.ts',
       globalTeardown: '<rootDir>/test/database.teardown.ts',
       testMatch: ['<rootDir>/{server,standins,scenario}/**/*.test.ts'],

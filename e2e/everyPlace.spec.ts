@@ -22,8 +22,8 @@ const everybody: { who: string; mail?: string; from: string[]; atLeast: number; 
   { who: 'a candidate', mail: 'maelle.dreau-okafor@mail.example', from: ['/me', '/account'], atLeast: 4, long: true },
   { who: 'a candidate with a draft', mail: 'felix.rautner@mail.example', from: ['/me'], atLeast: 10 },
   { who: 'a coordinator', mail: 'ines@vallorne.example', from: ['/desk'], atLeast: 25, long: true },
-  { who: 'a hiring manager', mail: 'bastian@vallorne.example', from: ['/desk'], atLeast: 10 },
-  { who: 'an assessor', mail: 'mirela@vallorne.example', from: ['/desk'], atLeast: 10 },
+  { who: 'a hiring manager', mail: 'bastian@vallorne.example', from: ['/desk'], atLeast: 10, long: true },
+  { who: 'an assessor', mail: 'mirela@vallorne.example', from: ['/desk'], atLeast: 10, long: true },
   { who: 'an administrator', mail: 'anselm@vallorne.example', from: ['/desk'], atLeast: 25 },
 ]
 const people = everybody.filter(({ long }) => !long || process.env.CHECK_LONG)

@@ -1,4 +1,4 @@
-import { type RenderResult, render } from '@testing-library/react'
+import { act, type RenderResult, render } from '@testing-library/react'
 import { userEvent } from '@testing-library/user-event'
 import { Tooltip } from 'radix-ui'
 import type { ReactElement } from 'react'
@@ -67,8 +67,9 @@ export async function showPage(
   }: Answers & { roles?: Role[]; at?: string; path?: string } = {},
 ): Promise<RenderResult & { user: ReturnType<typeof userEvent.setup>; sent: Call[]; where: () => string }> {
   const sent: Call[] = []
+  let waiting = 0
   const all = { readSession: sessionOf(...roles), ...answers } as Record<string, unknown>
-  globalThis.fetch = (async (address: string | URL, init: RequestInit = {}) => {
+  const answerTo = async (address: string | URL, init: RequestInit) => {
     const url = new URL(String(address), 'http://house.test')
     const method = init.method ?? 'GET'
     const known = shown.find(({ endpoint, pattern }) => endpoint.method === method && pattern.test(url.pathname))
@@ -87,6 +88,10 @@ export async function showPage(
     const { problem } = answer as { problem?: Problem }
     const reply = problem ? Object.assign({ code: 'refused', title: 'Refused' }, problem) : answer
     return { ok: !problem, status: problem?.status ?? 200, json: async () => reply } as Response
+  }
+  globalThis.fetch = ((address: string | URL, init: RequestInit = {}) => {
+    waiting++
+    return answerTo(address, init).finally(() => waiting--)
   }) as typeof fetch
   store.dispatch(api.util.resetApiState())
   const router = createMemoryRouter(
@@ -103,6 +108,13 @@ export async function showPage(
       </Tooltip.Provider>
     </Provider>,
   )
+  // What a page asks for first is there when the test begins, so that no test depends on which of two answers came first.
+  await act(async () => {
+    for (let quiet = 0, turns = 0; quiet < 3 && turns < 60; turns++) {
+      await new Promise((resolve) => setTimeout(resolve, 5))
+      quiet = waiting ? 0 : quiet + 1
+    }
+  })
   const where = () => `${router.state.location.pathname}${router.state.location.search}`
   return { ...drawn, user: userEvent.setup(), sent, where }
 }

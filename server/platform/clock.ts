@@ -2,7 +2,7 @@ import { dayAt } from '#core/dates/zoned'
 import { type Organisation, unnamedOrganisation } from '#core/organisation/organisation'
 import { goByNewestCatalogue } from './catalogue'
 import type { Config } from './config'
-import { readSetting, readVersioned, writeSetting } from './database/settings'
+import { readSetting, readStanding, readVersioned, writeSetting } from './database/settings'
 import type { Clock } from './deps'
 
 const dayInMs = 86_400_000
@@ -26,16 +26,19 @@ export function clockAt(moment: Date, timeZone: string): Clock {
 export async function depsNow<Fixed extends { config: Pick<Config, 'demo'> }>(
   fixed: Fixed,
 ): Promise<Fixed & { clock: Clock; organisation: Organisation }> {
-  const [organisation] = await Promise.all([currentOrganisation(), goByNewestCatalogue()])
-  const ahead = fixed.config.demo ? (await daysAhead()) * dayInMs : 0
+  const standing = await readStanding()
+  await goByNewestCatalogue(standing.catalogueVersion)
+  const organisation = described(standing.organisation)
+  const ahead = fixed.config.demo ? standing.daysAhead * dayInMs : 0
   return { ...fixed, organisation, clock: clockAhead(ahead, organisation.timeZone) }
 }
 
 /** The organisation as it was last described; what came into the description since then is as usual. */
 export async function currentOrganisation(): Promise<Organisation> {
-  const { value } = await readVersioned<Partial<Organisation>>('organisation')
-  return { ...unnamedOrganisation, ...value }
+  return described((await readVersioned<Partial<Organisation>>('organisation')).value)
 }
+
+const described = (value: Partial<Organisation> | undefined): Organisation => ({ ...unnamedOrganisation, ...value })
 
 export const daysAhead = async () => (await readSetting<number>('demo-days-ahead')) ?? 0
 

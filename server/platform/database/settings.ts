@@ -1,4 +1,4 @@
-import { DataTypes, Model, type Sequelize, UniqueConstraintError } from 'sequelize'
+import { DataTypes, Model, QueryTypes, type Sequelize, UniqueConstraintError } from 'sequelize'
 import { changedMeanwhile } from '../errors/problems'
 import { define, json, moment, text, uuidOrNull, whole } from './columns'
 
@@ -48,9 +48,29 @@ export async function readVersioned<T>(name: VersionedSetting): Promise<{ versio
   return { version: row?.version ?? 0, value: row?.value as T | undefined }
 }
 
-/** The number of the newest version of a setting; 0 where nobody has decided it yet. */
-export const newestVersion = async (name: VersionedSetting): Promise<number> =>
-  (await SettingVersion.max<number, SettingVersion>('version', { where: { name } })) ?? 0
+/** The database that settings are read from: what is held of them is of no other. */
+export const databaseOfSettings = (): unknown => SettingVersion.sequelize
+
+/** What every request goes by, in one statement: it is asked for more often than anything else. */
+export async function readStanding() {
+  const rows = await SettingVersion.sequelize!.query<{ name: string; version: number; value: unknown }>(
+    `(SELECT name, version, value FROM setting_versions WHERE name = 'organisation' ORDER BY version DESC LIMIT 1)
+     UNION ALL SELECT 'catalogue', MAX(version), NULL FROM setting_versions WHERE name = 'catalogue'
+     UNION ALL SELECT name, 0, value FROM settings WHERE name = 'demo-days-ahead'`,
+    { type: QueryTypes.SELECT },
+  )
+  const rowOf = (name: string) => rows.find((row) => row.name === name)
+  // Not every server says of a column in a union that it is JSON.
+  const decided = <T>(name: string): T | undefined => {
+    const value = rowOf(name)?.value ?? undefined
+    return (typeof value === 'string' ? JSON.parse(value) : value) as T | undefined
+  }
+  return {
+    organisation: decided<object>('organisation'),
+    catalogueVersion: rowOf('catalogue')?.version ?? 0,
+    daysAhead: decided<number>('demo-days-ahead') ?? 0,
+  }
+}
 
 /** Every version of a setting, the newest first. */
 export const versionsOfSetting = (name: VersionedSetting): Promise<SettingVersion[]> =>
