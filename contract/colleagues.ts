@@ -1,4 +1,5 @@
-import { Type } from '@sinclair/typebox'
+import { type TBoolean, Type } from '@sinclair/typebox'
+import { type TwoPersonPolicy, twoPersonPolicies } from '#core/rights/policies'
 import { type RightsTable, rights, type StaffRole, staffRoles } from '#core/rights/rights'
 import { languages } from '#core/words/say'
 import { Mail } from './accounts'
@@ -231,6 +232,31 @@ const Table = ofCore<RightsTable>(
     { additionalProperties: false },
   ),
 )
+
+const PoliciesShape = Type.Object(
+  Object.fromEntries(twoPersonPolicies.map((policy) => [policy, Type.Boolean()])) as Record<TwoPersonPolicy, TBoolean>,
+  { description: 'What takes two persons' },
+)
+
+export const readPolicies = endpoint({
+  method: 'GET',
+  path: '/api/desk/policies',
+  summary: 'What takes two persons here',
+  access: 'colleagues.keep',
+  reply: Type.Object({ version: Version, policies: PoliciesShape }),
+  invalidates: ['colleagues'],
+})
+
+export const savePolicies = endpoint({
+  method: 'PUT',
+  path: '/api/desk/policies',
+  summary: 'Decide what takes two persons; it holds with the next request of everybody',
+  access: 'colleagues.keep',
+  body: Type.Object({ version: Version, policies: PoliciesShape }),
+  reply: Type.Object({ version: Version }),
+  passwordAgain: true,
+  invalidates: ['colleagues', 'desk'],
+})
 
 export const readRights = endpoint({
   method: 'GET',

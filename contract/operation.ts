@@ -32,7 +32,13 @@ export const readOperation = endpoint({
       free: orNull(Bytes),
     }),
     registers: Type.Array(
-      Type.Object({ register: Type.String(), source: Type.String(), asked: Count, lastAt: orNull(Moment) }),
+      Type.Object({
+        register: Type.String(),
+        source: Type.String(),
+        asked: Count,
+        lastAt: orNull(Moment),
+        answers: Type.Boolean(),
+      }),
     ),
     lastBackup: orNull(Type.Object({ at: Moment, bytes: Bytes, rows: Count })),
   }),

@@ -1,4 +1,4 @@
-import { catalogue } from '../catalogue/catalogue'
+import { catalogue, type Named, offered } from '../catalogue/catalogue'
 import { cefrLevels } from '../catalogue/cefr'
 import type { Form, Question } from '../form/form'
 import type { Comparison } from './condition'
@@ -31,6 +31,8 @@ export type KnownFact = {
   kind: FactKind
   /** The values it can have, where that is known. */
   options?: readonly string[]
+  /** Those of them that are offered to choose, where others stay only for what was chosen before. */
+  offered?: readonly string[]
   /** A number without fractions. */
   whole?: boolean
   /** Honest blanks that may stand instead and are facts of their own. */
@@ -60,12 +62,13 @@ export const operatorOf = (comparison: Comparison): Operator =>
 /** The facts of the file itself. `checks` are the skills checks there are, by key and title. */
 function factsOfTheFile(checks: Readonly<Record<string, string>>): KnownFact[] {
   const keys = (things: readonly { key: string }[]) => things.map(({ key }) => key)
-  const fields = keys(catalogue().fields)
-  const described: Record<FileFactName, Pick<KnownFact, 'kind' | 'options' | 'whole'>> = {
-    'file.studyLevel': { kind: 'number', whole: true, options: keys(catalogue().levels) },
-    'file.studyFields': { kind: 'choices', options: fields },
-    'file.accreditedFields': { kind: 'choices', options: fields },
-    'file.credentials': { kind: 'choices', options: keys(catalogue().credentials) },
+  const of = (things: readonly Named[]) => ({ options: keys(things), offered: keys(offered(things)) })
+  const fields = of(catalogue().fields)
+  const described: Record<FileFactName, Pick<KnownFact, 'kind' | 'options' | 'offered' | 'whole'>> = {
+    'file.studyLevel': { kind: 'number', whole: true, ...of(catalogue().levels) },
+    'file.studyFields': { kind: 'choices', ...fields },
+    'file.accreditedFields': { kind: 'choices', ...fields },
+    'file.credentials': { kind: 'choices', ...of(catalogue().credentials) },
     'file.workMonths': { kind: 'number', whole: true },
     'file.workTags': { kind: 'choices' },
     'file.checksPassed': { kind: 'choices', options: Object.keys(checks) },

@@ -11,13 +11,16 @@ import { comesThroughProvider } from '../accounts/throughProvider'
 import { recordEvent } from '../platform/audit/record'
 import { compareAndSet } from '../platform/database/compareAndSet'
 import type { Account as Actor, Deps } from '../platform/deps'
-import { invalidField, notFound, requireVersion } from '../platform/errors/problems'
+import { invalidField, requireVersion } from '../platform/errors/problems'
 import { countMailTo } from '../platform/http/limits'
 import { Account, AccountLink, Session, Team, TeamMember, TeamVacancy } from '../records/accounts/model'
 import { activeColleagues, colleagues, isActive } from '../records/accounts/staff'
 import { countOfFiles, handOverFiles } from '../records/applications/owners'
 import { allVacancies } from '../records/vacancies/vacancies'
+import { absenceOf } from './absence'
+import { colleagueById } from './colleague'
 import { problems } from './problems'
+import { joinTeams } from './teams'
 
 /** Everybody who works here, with their teams. */
 export async function listColleagues(deps: Deps): Promise<Reply<typeof contract.listColleagues>> {
@@ -61,9 +64,6 @@ function stateOf(person: Account, invited: ReadonlySet<string>) {
   if (person.confirmedAt) return 'active' as const
   return invited.has(person.id) ? ('invited' as const) : ('invitation over' as const)
 }
-
-const absenceOf = ({ awayFrom, awayThrough, standInId }: Account) =>
-  awayFrom && awayThrough ? { from: awayFrom, through: awayThrough, standInId: standInId ?? null } : null
 
 async function countSessions(): Promise<Map<string, number>> {
   const rows = await Session.sequelize!.query<{ accountId: string; open: number }>(
@@ -126,13 +126,6 @@ export async function inviteAgain(deps: Deps, actor: Actor, id: string) {
   return { done: true as const }
 }
 
-/** Somebody who works here. Throws not-found. */
-async function colleagueById(id: string): Promise<Account> {
-  const account = await Account.findByPk(id)
-  if (!account || account.roles.length === 0 || account.roles.includes('candidate')) throw notFound()
-  return account
-}
-
 type Changes = { version: number; name?: string; roles?: StaffRole[]; teams?: string[]; teamsOnly?: boolean }
 
 /** Changes what somebody is called, does and sees. */
@@ -159,13 +152,6 @@ export async function changeColleague(deps: Deps, actor: Actor, id: string, { ve
     await recordEvent(deps, actor, { ...changed, words: 'colleague-changed.roles', values })
   } else await recordEvent(deps, actor, { ...changed, values: { colleague } })
   return { version: account.version }
-}
-
-async function joinTeams(accountId: string, teams: readonly string[]) {
-  const there = await Team.findAll({ where: { id: [...teams] }, attributes: ['id'] })
-  if (there.length < teams.length) throw invalidField('/body/teams', say('problem.thereIsNoSuchTeam'))
-  await TeamMember.destroy({ where: { accountId } })
-  await TeamMember.bulkCreate(teams.map((teamId) => ({ teamId, accountId })))
 }
 
 /** Lets somebody sign in by password even where everybody else comes through the identity provider, or no longer. */
@@ -256,80 +242,6 @@ export async function signOutColleague(deps: Deps, actor: Actor, id: string) {
     about: account.mail,
   })
   return { ended }
-}
-
-type Absence = { from: string; through: string; standInId: string | null } | null
-
-/** Says when somebody is away, and who sees to their files meanwhile. */
-export async function setAbsence(
-  deps: Deps,
-  actor: Actor,
-  id: string,
-  { version, absence }: { version: number; absence: Absence },
-) {
-  const account = await colleagueById(id)
-  requireVersion(version, account.version, {})
-  if (absence && absence.through < absence.from)
-    throw invalidField('/body/absence/through', say('problem.endsBeforeItBegins'))
-  if (absence?.standInId === id) throw invalidField('/body/absence/standInId', say('problem.somebodyElseStandsIn'))
-  if (absence?.standInId) {
-    const standIn = await colleagueById(absence.standInId)
-    if (!isActive(standIn))
-      throw invalidField('/body/absence/standInId', say('problem.cannotSignInAtPresent', { name: standIn.name }))
-  }
-  await compareAndSet(account, version, {
-    awayFrom: absence?.from ?? null,
-    awayThrough: absence?.through ?? null,
-    standInId: absence?.standInId ?? null,
-  })
-  if (absence)
-    await recordEvent(deps, actor, {
-      code: 'absence-set',
-      values: { colleague: account.name, from: { day: absence.from }, through: { day: absence.through } },
-      about: account.mail,
-      details: absence,
-    })
-  else
-    await recordEvent(deps, actor, { code: 'absence-ended', values: { colleague: account.name }, about: account.mail })
-  return { version: account.version }
-}
-
-/** One's own absence. */
-export async function readOwnAbsence(actor: Actor) {
-  const own = await colleagueById(actor.id)
-  return { absence: absenceOf(own), version: own.version }
-}
-
-type TeamGiven = { version: number; name: string; vacancies: string[] }
-
-/** Makes a team, or changes what it is called and works on. */
-export async function saveTeam(deps: Deps, actor: Actor, id: string, { version, name: typed, vacancies }: TeamGiven) {
-  const name = typed.trim()
-  if (name === '') throw invalidField('/body/name', say('problem.giveTheTeamAName'))
-  const other = await Team.findOne({ where: { name, id: { [Op.ne]: id } } })
-  if (other) throw invalidField('/body/name', say('problem.thereIsATeamOfThisName'))
-  const there = new Set((await allVacancies()).map((vacancy) => vacancy.id))
-  if (vacancies.some((vacancy) => !there.has(vacancy)))
-    throw invalidField('/body/vacancies', say('problem.thereIsNoSuchVacancy'))
-  if (version === 0) await Team.create({ id, name, version: 1 })
-  else {
-    const team = await Team.findByPk(id)
-    if (!team) throw notFound()
-    await compareAndSet(team, version, { name })
-  }
-  await TeamVacancy.destroy({ where: { teamId: id } })
-  await TeamVacancy.bulkCreate(vacancies.map((vacancyId) => ({ teamId: id, vacancyId })))
-  await recordEvent(deps, actor, { code: 'team-saved', values: { team: name }, about: name, details: { vacancies } })
-  return { version: version + 1 }
-}
-
-export async function removeTeam(deps: Deps, actor: Actor, id: string) {
-  const team = await Team.findByPk(id)
-  if (!team) throw notFound()
-  for (const model of [TeamMember, TeamVacancy]) await (model as typeof TeamMember).destroy({ where: { teamId: id } })
-  await team.destroy()
-  await recordEvent(deps, actor, { code: 'team-removed', values: { team: team.name }, about: team.name })
-  return { done: true as const }
 }
 
 /** How many people have each role, those who cannot sign in left out. */

@@ -2,17 +2,14 @@ import * as colleagues from '#contract/colleagues'
 import * as firstSteps from '#contract/firstSteps'
 import * as contract from '#contract/organisation'
 import { bind, bindFile } from '../platform/http/bind'
+import { readOwnAbsence, setAbsence } from './absence'
 import {
   changeColleague,
   inviteAgain,
   inviteColleague,
   listColleagues,
-  readOwnAbsence,
   removeInvitation,
-  removeTeam,
   restoreColleague,
-  saveTeam,
-  setAbsence,
   setBreakGlass,
   signOutColleague,
   suspendColleague,
@@ -21,7 +18,9 @@ import { confirmTestMail, leaveForLater, readFirstSteps, sendTestMail } from './
 import { readLogo, removeLogo, saveLogo } from './logo'
 import { readOrganisation, saveOrganisation } from './organisation'
 import { readPermissionText, savePermissionText } from './permissionText'
+import { readPolicies, savePolicies } from './policies'
 import { readRights, saveRights } from './rights'
+import { removeTeam, saveTeam } from './teams'
 
 export const administrationRoutes = [
   bind(contract.readOrganisation, ({ deps }) => readOrganisation(deps)),
@@ -57,6 +56,8 @@ export const administrationRoutes = [
   bind(colleagues.setOwnAbsence, ({ deps, actor, input }) => setAbsence(deps, actor, actor.id, input.body)),
   bind(colleagues.saveTeam, ({ deps, actor, input }) => saveTeam(deps, actor, input.params.id, input.body)),
   bind(colleagues.removeTeam, ({ deps, actor, input }) => removeTeam(deps, actor, input.params.id)),
+  bind(colleagues.readPolicies, readPolicies),
+  bind(colleagues.savePolicies, ({ deps, actor, input }) => savePolicies(deps, actor, input.body)),
   bind(colleagues.readRights, readRights),
   bind(colleagues.saveRights, ({ deps, actor, input }) => saveRights(deps, actor, input.body)),
 ]

@@ -8,12 +8,14 @@ import { credentialFieldWords } from '#core/words/credentials'
 import { answerWords } from '#core/words/form'
 import { say } from '#core/words/say'
 import { translated } from '#core/words/translations'
+import type { Letterhead } from '../platform/pdf/letterhead'
 import { sheetPdf } from '../platform/pdf/sheetPdf'
 import type { LoadedFile } from '../readiness/facts'
 import type { Application } from '../records/applications/model'
 import { labelOf } from '../records/claims/label'
 
 type Sent = {
+  from: Letterhead
   application: Pick<Application, 'answers'>
   rules: Rules
   file: LoadedFile
@@ -26,6 +28,7 @@ type Sent = {
 
 /** The whole application as it was sent, to read and to keep. */
 export function applicationPdf({
+  from,
   application,
   rules,
   file,
@@ -38,6 +41,7 @@ export function applicationPdf({
   const asked = rules.form.filter((section) => isAsked(section, file.facts.answers))
   return sheetPdf(
     {
+      from,
       title: say('status.pdf.title', { reference }),
       paragraphs: [say('status.pdf.about', { name, title })],
       facts: [[say('status.pdf.sent'), writeMomentAt(sentAt, timeZone)]],

@@ -1,7 +1,8 @@
+import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs'
 import type { Catalogue, CredentialKind } from '#core/catalogue/catalogue'
-import { hiddenKindOfClaim } from '#core/privacy/hidden'
 import { Job } from '#server/platform/jobs/model'
-import { aPermit, type House, openHouse } from '../../test/house'
+import type { Visitor } from '../../test/client'
+import { aPaper, aPermit, applied, type House, openHouse } from '../../test/house'
 
 let house: House
 let admin: Awaited<ReturnType<House['staff']>>
@@ -154,13 +155,57 @@ describe('the catalogue', () => {
     expect((await candidate.done('addClaim', { body: { details } })).label).toBe('Drone pilot licence')
   })
 
-  it('hides what a kind says is about health or money from everybody not named for it', async () => {
-    expect(hiddenKindOfClaim({ kind: 'certificate', credential: 'drone-flying' })).toBeUndefined()
+  it('stands with all its fields in the copy that goes out with the application', async () => {
+    const { id } = await withLicence('Pia', 'Printed', 'UAS-0021')
+    const bytes = await (await candidates.at(-1)!.request(`/api/my/applications/${id}/application.pdf`)).arrayBuffer()
+    expect(await textOf(bytes)).toMatch(/Drone pilot licence.*UAS-0021.*Heaviest it may be: 24\.5/s)
+  })
+
+  it('hides what a kind says is about money, with its papers, from everybody not named for it', async () => {
+    const { id, documentId } = await withLicence('Milo', 'Money', 'UAS-0022')
+    const desk = await house.staff('coordinator')
+    const named = await house.staff('coordinator', 'money')
+    const seen = async (who: Visitor) => [
+      JSON.stringify(await who.done('readFile', { params: { id } })).includes('UAS-0022'),
+      (await who.request(`/api/documents/${documentId}/bytes`)).status,
+    ]
+    expect([await seen(desk), await seen(named)]).toEqual([
+      [true, 200],
+      [true, 200],
+    ])
     await change(({ credentials }) => ({
       credentials: credentials.map((kind) => (kind.key === 'drone-flying' ? { ...kind, sensitivity: 'money' } : kind)),
     }))
-    await read()
-    expect(hiddenKindOfClaim({ kind: 'certificate', credential: 'drone-flying' })).toBe('money')
-    expect(hiddenKindOfClaim({ kind: 'paper', documentKind: 'vaccination' })).toBe('health')
+    expect([await seen(desk), await seen(named), await seen(admin)]).toEqual([
+      [false, 403],
+      [true, 200],
+      [false, 403],
+    ])
   })
 })
+
+const candidates: Visitor[] = []
+
+/** Somebody who has applied, with the licence and its paper. */
+async function withLicence(given: string, family: string, number: string) {
+  const candidate = await house.candidate(`${given} ${family}`)
+  candidates.push(candidate)
+  const details = { ...aPermit(house, 'drone-flying', 'rail', number, '2027-01-09'), fields: { weight: '24.5' } }
+  const { id: claimId } = await candidate.done('addClaim', { body: { details } })
+  const document = await candidate.done('uploadDocument', {
+    params: { id: claimId },
+    query: { fileName: 'Licence.pdf' },
+    body: await aPaper('Drone pilot licence'),
+  })
+  const { id } = await applied(house, candidate, [given, family])
+  return { id, documentId: document.id }
+}
+
+async function textOf(bytes: ArrayBuffer): Promise<string> {
+  const document = await getDocument({ data: new Uint8Array(bytes), verbosity: 0 }).promise
+  const pages = Array.from({ length: document.numPages }, async (_, nth) => {
+    const { items } = await (await document.getPage(nth + 1)).getTextContent()
+    return items.map((item) => ('str' in item ? item.str : '')).join(' ')
+  })
+  return (await Promise.all(pages)).join(' ')
+}

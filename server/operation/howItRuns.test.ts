@@ -35,6 +35,16 @@ test('what waits, what is under way and what was given up is counted, and nothin
   expect(JSON.stringify(operation)).not.toContain('Sonja')
 })
 
+test('of a register it is said whether it answers, and the page does not wait for one that is silent', async () => {
+  const answering = async () => new Set((await admin.done('readOperation')).registers.map(({ answers }) => answers))
+  expect(await answering()).toEqual(new Set([true]))
+  house.registers.behaviour.silent = true
+  const begun = performance.now()
+  expect(await answering()).toEqual(new Set([false]))
+  expect(performance.now() - begun).toBeLessThan(5000)
+  house.registers.behaviour.silent = false
+})
+
 test('the last backup is the one that was remembered', async () => {
   expect((await admin.done('readOperation')).lastBackup).toBeNull()
   const last = { at: '2026-11-28T03:00:00.000Z', bytes: 123_456, rows: 42 }

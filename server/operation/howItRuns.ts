@@ -1,4 +1,5 @@
 import { statfs } from 'node:fs/promises'
+import { setTimeout as wait } from 'node:timers/promises'
 import { Op, QueryTypes } from 'sequelize'
 import { recordEvent } from '../platform/audit/record'
 import { changeWhere } from '../platform/database/compareAndSet'
@@ -10,10 +11,12 @@ import type { LastBackup } from './backUp'
 import { problems } from './problems'
 
 const mostFailed = 50
+/** A page waits no longer than this for a register to say anything at all. */
+const registerPatienceMs = 1500
 const startedAt = new Date(Date.now() - process.uptime() * 1000)
 
 /** How it runs: counts and moments, never what a job or a message is about. */
-export async function readOperation({ sequelize, config }: Deps) {
+export async function readOperation({ sequelize, config, registers: reached }: Deps) {
   const select = <Row extends object>(sql: string) => sequelize.query<Row>(sql, { type: QueryTypes.SELECT })
   const [waiting, failed, messages, [tables], [documents], registers, [server], free, lastBackup] = await Promise.all([
     select<{ kind: string; count: number; oldestAt: Date; underWay: number; tried: number }>(
@@ -47,6 +50,8 @@ export async function readOperation({ sequelize, config }: Deps) {
       .catch(() => null),
     readSetting<LastBackup>('last-backup'),
   ])
+  const names = [...new Set(registers.map(({ register }) => register))]
+  const answering = new Map(await Promise.all(names.map(async (name) => [name, await answers(reached, name)] as const)))
   return {
     version: process.env.PROBATUM_VERSION ?? 'source',
     node: process.versions.node,
@@ -75,10 +80,20 @@ export async function readOperation({ sequelize, config }: Deps) {
     registers: registers.map((line) => ({
       ...line,
       asked: Number(line.asked),
+      answers: answering.get(line.register)!,
       lastAt: line.lastAt && new Date(line.lastAt).toISOString(),
     })),
     lastBackup: lastBackup ?? null,
   }
+}
+
+/** Whether a register says anything when it is asked for a number that nobody has. */
+async function answers(registers: Deps['registers'], name: string): Promise<boolean> {
+  const said = registers.lookUp(name, '0').then(
+    () => true,
+    () => false,
+  )
+  return Promise.race([said, wait(registerPatienceMs, false, { ref: false })])
 }
 
 /** Has a job done again that was given up; of two who ask at once it is queued once. */

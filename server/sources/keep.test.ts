@@ -57,6 +57,28 @@ describe('where there are two', () => {
     expect((await Promise.all([check(), check()])).map(({ status }) => status).sort()).toEqual([200, 409])
   })
 
+  test('whoever entered a source checks it where two persons are not asked for, and the trail says so', async () => {
+    const id = await enter({ name: 'Havnevesen Sør' })
+    const decide = (version: number, twoPersons: boolean) =>
+      admin.call('savePolicies', { body: { version, policies: { 'source-check': twoPersons } } })
+    const { version } = await admin.done('readPolicies')
+    expect(
+      (await Promise.all([decide(version, false), decide(version, false)])).map(({ status }) => status).sort(),
+    ).toEqual([200, 409])
+    expect(await lineOf(ines, id)).toMatchObject({ mayCheck: true, alone: false })
+    await ines.done('checkSource', { params: { id }, body: { version: 1 } })
+    await decide(version + 1, true)
+    expect(await lineOf(ines, await enter({ name: 'Havnevesen Vest' }))).toMatchObject({ mayCheck: false })
+    const { events } = await ines.done('readTrail')
+    const said = events.map(({ what }) => what)
+    expect(said).toContain(
+      'Checked the source Havnevesen Sør, which they had entered themselves; two persons are not asked for',
+    )
+    expect(said).toContain(
+      'From now on one person is enough for this: A source is checked by somebody other than who entered it',
+    )
+  })
+
   test('nobody is asked at a source that nobody has checked, or at an address that was changed since', async () => {
     const { id: application, degreeId } = await applied(house, await house.candidate('Sven Source'), ['Sven', 'Source'])
     await look(ines, application, degreeId)

@@ -4,6 +4,7 @@ import { recordEvent } from '../platform/audit/record'
 import { compareAndSet } from '../platform/database/compareAndSet'
 import type { Account as Actor, Deps } from '../platform/deps'
 import { invalidField, requireVersion } from '../platform/errors/problems'
+import { takesTwo } from '../records/accounts/policies'
 import { accountsWithRight } from '../records/accounts/staff'
 import { Source } from '../records/sources/model'
 import { searchTextOf, sourceById } from '../records/sources/sources'
@@ -48,7 +49,7 @@ const othersWhoKeep = async (id: string | null) =>
 
 /** Whether somebody may check a source, and whether only because there is nobody else. */
 export async function checkableBy({ enteredById }: Pick<Source, 'enteredById'>, actor: Actor) {
-  if (enteredById !== actor.id) return { mayCheck: true, alone: false }
+  if (enteredById !== actor.id || !(await takesTwo('source-check'))) return { mayCheck: true, alone: false }
   const alone = (await othersWhoKeep(actor.id)).length === 0
   return { mayCheck: alone, alone }
 }
@@ -75,7 +76,13 @@ export async function checkSource(
       words: 'source-checked.alone',
       values: { source: row.name, reason: reason!.trim() },
     })
-  else await recordEvent(deps, actor, { ...about, code: 'source-checked', values: { source: row.name } })
+  else
+    await recordEvent(deps, actor, {
+      ...about,
+      code: 'source-checked',
+      ...(row.enteredById === actor.id ? { words: 'source-checked.same' as const } : {}),
+      values: { source: row.name },
+    })
   return { version: row.version }
 }
 

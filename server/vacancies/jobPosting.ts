@@ -19,10 +19,12 @@ export function isRichText(content: unknown): boolean {
 
 type Us = Pick<Organisation, 'name' | 'street' | 'postcode' | 'town' | 'region' | 'country' | 'currency'> & {
   publicUrl: string
+  /** Where the logo is fetched. */
+  logo?: string
 }
 
 /** A vacancy as schema.org `JobPosting` data (https://schema.org/JobPosting). */
-export function jobPosting(vacancy: Vacancy, { name, publicUrl, ...where }: Us) {
+export function jobPosting(vacancy: Vacancy, { name, publicUrl, logo, ...where }: Us) {
   const address = (streetAddress?: string) => ({
     '@type': 'PostalAddress',
     ...(streetAddress ? { streetAddress } : {}),
@@ -48,7 +50,7 @@ export function jobPosting(vacancy: Vacancy, { name, publicUrl, ...where }: Us) 
     directApply: true,
     url: `${publicUrl}/vacancies/${vacancy.slug}`,
     identifier: { '@type': 'PropertyValue', name, value: vacancy.id },
-    hiringOrganization: { '@type': 'Organization', name, address: address() },
+    hiringOrganization: { '@type': 'Organization', name, ...(logo ? { logo } : {}), address: address() },
     jobLocation: { '@type': 'Place', address: address(vacancy.place) },
     baseSalary: {
       '@type': 'MonetaryAmount',

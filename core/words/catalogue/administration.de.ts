@@ -236,4 +236,11 @@ export default {
   'administration.peopleFromProvider':
     'Wer hier arbeitet, meldet sich über {{provider}} an und wird mit der ersten Anmeldung eingetragen.',
   'administration.byPasswordToo': 'Auch mit Passwort',
+  'administration.whatTakesTwo': 'Wofür es zwei Personen braucht',
+  'administration.aboutPolicies':
+    'Wo es sonst niemand kann, tut es eine Person mit einer Begründung, und das Protokoll sagt es.',
+  'administration.savePolicies': 'Speichern, wofür es zwei braucht',
+  'administration.policiesSaved': 'Es gilt ab jetzt.',
+  'administration.registerAnswers': 'antwortet',
+  'administration.registerIsSilent': 'antwortet nicht',
 } satisfies Translated<typeof english>

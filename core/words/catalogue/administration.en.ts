@@ -229,4 +229,10 @@ export default {
   'administration.peopleFromProvider':
     'Who works here signs in through {{provider}}, and is entered with their first sign-in.',
   'administration.byPasswordToo': 'By password too',
+  'administration.whatTakesTwo': 'What takes two persons',
+  'administration.aboutPolicies': 'Where nobody else can, one person does it with a reason, and the trail says so.',
+  'administration.savePolicies': 'Save what takes two',
+  'administration.policiesSaved': 'It holds from now on.',
+  'administration.registerAnswers': 'answers',
+  'administration.registerIsSilent': 'does not answer',
 } as const

@@ -36,4 +36,5 @@ export default {
   'right.catalogue.keep': 'Den Katalog pflegen',
   'right.colleagues.keep': 'Sich um Personen und Rechte kümmern',
   'right.operation.read': 'Den Betrieb sehen',
+  'right.twoPersons.source-check': 'Eine Quelle prüft, wer sie nicht eingetragen hat',
 } satisfies Translated<typeof english>

@@ -33,4 +33,5 @@ export default {
   'right.catalogue.keep': 'Keep the catalogue',
   'right.colleagues.keep': 'Look after people and rights',
   'right.operation.read': 'See how it runs',
+  'right.twoPersons.source-check': 'A source is checked by somebody other than who entered it',
 } as const

@@ -9,12 +9,14 @@ import { nextNumber } from '../../platform/database/counter'
 import type { Account, Deps } from '../../platform/deps'
 import { invalidField, notFound } from '../../platform/errors/problems'
 import type { FileToKeep } from '../../platform/http/serve'
+import { drawLetterhead, type Letterhead } from '../../platform/pdf/letterhead'
 import { colour, draw, faceOf, newPdf, widthOf, wrapped } from '../../platform/pdf/pdfText'
 import { candidateWithMail } from '../../records/accounts/candidate'
 import { awaitsPapers } from '../../records/applications/find'
 import { applicationForPapers } from '../../records/applications/writtenFor'
 import { labelOf } from '../../records/claims/label'
 import { claimsOf } from '../../records/claims/view'
+import { letterheadOf } from '../../records/organisation/letterhead'
 import { hidesName } from '../../records/scoring/find'
 import { CoverSheet } from '../../records/tray/model'
 import { problems } from '../problems'
@@ -70,7 +72,8 @@ export async function coverSheetsPdf(
   const name = (await hidesName(application)) ? '' : person.name
   const about = say('paper.sheet.title', { about: application.reference ?? name })
   const pdf = await newPdf(about, deps.clock.now())
-  for (const sheet of sheets) await drawSheet(pdf, sheet, { name, reference: application.reference ?? '', deps })
+  const from = await letterheadOf(deps)
+  for (const sheet of sheets) await drawSheet(pdf, sheet, { name, reference: application.reference ?? '', from })
   return {
     fileName: `${about}.pdf`,
     mediaType: 'application/pdf',
@@ -89,14 +92,14 @@ function squareOf(text: string): { path: string; modules: number } {
 async function drawSheet(
   pdf: PDFDocument,
   sheet: CoverSheet,
-  { name, reference, deps }: { name: string; reference: string; deps: Deps },
+  { name, reference, from }: { name: string; reference: string; from: Letterhead },
 ) {
   const plain = await faceOf(pdf, 'atkinson-hyperlegible-next', 400)
   const bold = await faceOf(pdf, 'atkinson-hyperlegible-next', 700)
   const page = pdf.addPage([595, 842])
   const centred = (face: typeof plain, text: string, y: number, size: number) =>
     draw(page, face, text, (595 - widthOf(face, text, size)) / 2, y, size)
-  centred(plain, deps.organisation.name, 780, 12)
+  await drawLetterhead(pdf, page, plain, from, { right: 505, y: 786 })
   wrapped(bold, sheet.title, 22, 460).forEach((line, nth) => {
     centred(bold, line, 730 - nth * 28, 22)
   })

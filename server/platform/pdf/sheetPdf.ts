@@ -1,8 +1,10 @@
+import { drawLetterhead, type Letterhead } from './letterhead'
 import { draw, faceOf, newPdf, wrapped } from './pdfText'
 
 type Fact = readonly [name: string, value: string]
 
 export type Sheet = {
+  from: Letterhead
   title: string
   paragraphs: readonly string[]
   facts: readonly Fact[]
@@ -19,14 +21,15 @@ const line = 16
 
 /** A4 sheets with a title, paragraphs and facts, as PDF bytes; as many pages as it takes. */
 export async function sheetPdf(
-  { title, paragraphs, facts, picture, sections = [] }: Sheet,
+  { from, title, paragraphs, facts, picture, sections = [] }: Sheet,
   madeAt: Date,
 ): Promise<Buffer> {
   const document = await newPdf(title, madeAt)
   const plain = await faceOf(document, 'atkinson-hyperlegible-next', 400)
   const bold = await faceOf(document, 'atkinson-hyperlegible-next', 700)
   let page = document.addPage([...a4])
-  let y = 770
+  await drawLetterhead(document, page, plain, from, { right: a4[0] - margin, y: 798 })
+  let y = 750
   const room = (height: number) => {
     if (y - height > margin) return
     page = document.addPage([...a4])

@@ -9,6 +9,7 @@ import type { Deps } from '../../platform/deps'
 import { invalidField } from '../../platform/errors/problems'
 import { sheetPdf } from '../../platform/pdf/sheetPdf'
 import { keepBytes } from '../documents/bytes'
+import { letterheadOf } from '../organisation/letterhead'
 import { problems } from '../problems'
 import { Permission } from './model'
 import { permissionText } from './text'
@@ -61,6 +62,7 @@ export async function signPermission(
   const signedAt = deps.clock.now()
   const pdf = await sheetPdf(
     {
+      from: await letterheadOf(deps),
       title: say('permission.permissionToCheckStatements'),
       paragraphs: text.split('\n\n'),
       facts: [

@@ -58,6 +58,15 @@ export function HowItRuns() {
             empty={say('administration.noRegister')}
             columns={[
               { name: say('administration.registerOf'), of: ({ source }) => source },
+              {
+                name: say('administration.stands'),
+                of: ({ answers }) =>
+                  answers ? (
+                    say('administration.registerAnswers')
+                  ) : (
+                    <span className="font-semibold text-contradicted">{say('administration.registerIsSilent')}</span>
+                  ),
+              },
               { name: say('administration.timesAnswered'), right: true, of: ({ asked }) => asked },
               {
                 name: say('administration.lastAnswered'),

@@ -11,6 +11,7 @@ import { useAct } from '../../useAct'
 import { useFreshAfterClash } from '../../useFreshAfterClash'
 import { Overview } from '../overviews/Overview'
 import { useToast } from '../useToast'
+import { TwoPersons } from './TwoPersons'
 
 /** Which lines of the table stand under which heading: those from this right on. */
 const headings: Partial<Record<Right, string>> = {
@@ -29,6 +30,7 @@ export function Rights() {
   return (
     <Overview title={say('administration.rights')} about={say('administration.aboutRights')}>
       <Table key={data.version} {...data} />
+      <TwoPersons />
     </Overview>
   )
 }

@@ -12,6 +12,7 @@ import { translated } from '#core/words/translations'
 import { api } from '../../api'
 import { Button } from '../../ui/Button'
 import { Waiting } from '../../ui/Waiting'
+import { useSession } from '../../useSession'
 import { type Column, Overview, Table } from '../overviews/Overview'
 import { CatalogueVersions } from './CatalogueVersions'
 import { CredentialDialog } from './CredentialDialog'
@@ -23,6 +24,7 @@ import type { DialogProps, Edited, ThingOf } from './useCatalogue'
 /** What the organisation knows by name, part by part. */
 export function CataloguePage() {
   const { part } = useParams()
+  const { may } = useSession()
   const { data, error, refetch } = api.endpoints.readCatalogue.useQuery({}, { refetchOnMountOrArgChange: true })
   if (!data) return <Waiting error={error} onRetry={refetch} />
   const chosen = catalogueParts.find((one) => one === part) ?? 'credentials'
@@ -32,7 +34,9 @@ export function CataloguePage() {
         {catalogueParts.map((one) => (
           <Tab key={one} to={one} here={part !== 'versions' && one === chosen} name={say(`catalogue.part.${one}`)} />
         ))}
-        <Tab to="versions" here={part === 'versions'} name={say('catalogue.versions')} />
+        {may('readCatalogueVersions') && (
+          <Tab to="versions" here={part === 'versions'} name={say('catalogue.versions')} />
+        )}
       </nav>
       {part === 'versions' ? <CatalogueVersions /> : <Part key={chosen} part={chosen} edited={data} />}
     </Overview>
@@ -51,15 +55,18 @@ const Tab = ({ to, here, name }: { to: string; here: boolean; name: string }) =>
 
 function Part<P extends CataloguePart>({ part, edited }: { part: P; edited: Edited }) {
   const [open, setOpen] = useState<string>()
+  const mayChange = useSession().may('saveCatalogue')
   const things = edited.catalogue[part] as readonly ThingOf<P>[]
   const { columns, Form } = parts[part] as unknown as PartOf<P>
   const close = () => setOpen(undefined)
   return (
     <>
       <p className="mb-3 text-ink-2">{say(`catalogue.aboutPart.${part as CataloguePart}`)}</p>
-      <Button kind="main" className="mb-3" onClick={() => setOpen('')}>
-        {say(`catalogue.add.${part as CataloguePart}`)}
-      </Button>
+      {mayChange && (
+        <Button kind="main" className="mb-3" onClick={() => setOpen('')}>
+          {say(`catalogue.add.${part as CataloguePart}`)}
+        </Button>
+      )}
       <Table
         rows={things}
         keyOf={({ key }) => key}
@@ -70,9 +77,13 @@ function Part<P extends CataloguePart>({ part, edited }: { part: P; edited: Edit
             whole: true,
             of: (thing) => (
               <>
-                <button type="button" className="font-semibold text-confirmed" onClick={() => setOpen(thing.key)}>
-                  {translated(thing as Named).name}
-                </button>
+                {mayChange ? (
+                  <button type="button" className="font-semibold text-confirmed" onClick={() => setOpen(thing.key)}>
+                    {translated(thing as Named).name}
+                  </button>
+                ) : (
+                  <span className="font-semibold">{translated(thing as Named).name}</span>
+                )}
                 <span className="block text-[0.8333rem] text-ink-2">
                   <span className="font-mono">{thing.key}</span>
                   {thing.retired && `, ${say('catalogue.retired')}`}

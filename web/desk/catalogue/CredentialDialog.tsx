@@ -30,82 +30,77 @@ export function CredentialDialog(props: DialogProps<'credentials'>) {
     set({ number: number.pattern === '' && number.example === '' ? undefined : number })
   }
   return (
-    <ThingForm {...form}>
-      <div className="grid gap-3 sm:grid-cols-2">
-        <TextInLanguages
-          field="name"
-          of={given}
-          label={(language) => say('catalogue.nameIn', { language })}
-          onChange={set}
-          error={error}
+    <ThingForm
+      {...form}
+      below={
+        <CredentialFieldsEditor
+          fields={given.fields}
+          kept={new Set(thing?.fields.map(({ key }) => key))}
+          onChange={(fields) => set({ fields })}
+          error={(field) => error(`fields/${field}`)}
         />
-        <TextInLanguages
-          field="papers"
-          of={given}
-          label={(language) => say('catalogue.papersIn', { language })}
-          onChange={set}
-          error={error}
-        />
-        <SelectField
-          label={say('catalogue.kindOfClaim')}
-          options={(['licence', 'certificate'] as const).map((value) => ({
-            value,
-            label: say(`catalogue.claim.${value}`),
-          }))}
-          value={given.claim}
-          disabled={thing !== undefined}
-          onChange={(event) => set({ claim: event.target.value as CredentialKind['claim'] })}
-          error={error('claim')}
-        />
-        <SensitivityField value={given.sensitivity} onChange={(sensitivity) => set({ sensitivity })} />
-        <Validity value={given.validity} onChange={(validity) => set({ validity })} error={error('validity/months')} />
-        <TextField
-          label={say('catalogue.leadDays')}
-          type="number"
-          min={0}
-          max={730}
-          value={given.leadDays}
-          onChange={(event) => set({ leadDays: Math.max(0, Math.round(Number(event.target.value))) })}
-          error={error('leadDays')}
-        />
-        <TextField
-          label={say('catalogue.pattern')}
-          help={say('catalogue.patternMeans')}
-          optional
-          value={given.number?.pattern ?? ''}
-          onChange={(event) => setNumber({ pattern: event.target.value })}
-          error={error('number/pattern')}
-        />
-        <TextField
-          label={say('catalogue.example')}
-          optional
-          value={given.number?.example ?? ''}
-          onChange={(event) => setNumber({ example: event.target.value })}
-          error={error('number/example')}
-        />
-        <LongField
-          label={say('catalogue.regions')}
-          help={say('catalogue.oneEachLine')}
-          optional
-          rows={3}
-          defaultValue={given.regions?.join('\n') ?? ''}
-          onBlur={(event) => set({ regions: lines(event.target.value) })}
-          error={error('regions')}
-        />
-        <div className="self-center">
-          <Tick
-            label={say('catalogue.bothSides')}
-            checked={given.bothSides}
-            onChange={(bothSides) => set({ bothSides })}
-          />
-        </div>
-      </div>
-      <CredentialFieldsEditor
-        fields={given.fields}
-        kept={new Set(thing?.fields.map(({ key }) => key))}
-        onChange={(fields) => set({ fields })}
-        error={(field) => error(`fields/${field}`)}
+      }
+    >
+      <TextInLanguages
+        field="papers"
+        of={given}
+        label={(language) => say('catalogue.papersIn', { language })}
+        onChange={set}
+        error={error}
       />
+      <SelectField
+        label={say('catalogue.kindOfClaim')}
+        options={(['licence', 'certificate'] as const).map((value) => ({
+          value,
+          label: say(`catalogue.claim.${value}`),
+        }))}
+        value={given.claim}
+        disabled={thing !== undefined}
+        onChange={(event) => set({ claim: event.target.value as CredentialKind['claim'] })}
+        error={error('claim')}
+      />
+      <SensitivityField value={given.sensitivity} onChange={(sensitivity) => set({ sensitivity })} />
+      <Validity value={given.validity} onChange={(validity) => set({ validity })} error={error('validity/months')} />
+      <TextField
+        label={say('catalogue.leadDays')}
+        type="number"
+        min={0}
+        max={730}
+        value={given.leadDays}
+        onChange={(event) => set({ leadDays: Math.max(0, Math.round(Number(event.target.value))) })}
+        error={error('leadDays')}
+      />
+      <TextField
+        label={say('catalogue.pattern')}
+        help={say('catalogue.patternMeans')}
+        optional
+        value={given.number?.pattern ?? ''}
+        onChange={(event) => setNumber({ pattern: event.target.value })}
+        error={error('number/pattern')}
+      />
+      <TextField
+        label={say('catalogue.example')}
+        optional
+        value={given.number?.example ?? ''}
+        onChange={(event) => setNumber({ example: event.target.value })}
+        error={error('number/example')}
+      />
+      <LongField
+        label={say('catalogue.regions')}
+        help={say('catalogue.oneEachLine')}
+        optional
+        rows={3}
+        defaultValue={given.regions?.join('\n') ?? ''}
+        onBlur={(event) => set({ regions: lines(event.target.value) })}
+        error={error('regions')}
+      />
+      <div className="self-center">
+        <Tick
+          label={say('catalogue.bothSides')}
+          checked={given.bothSides}
+          onChange={(bothSides) => set({ bothSides })}
+        />
+      </div>
     </ThingForm>
   )
 }

@@ -19,19 +19,25 @@ type Props = {
 
 /** What a kind of licence or certificate asks besides its number and days. */
 export function CredentialFieldsEditor({ fields, kept, onChange, error }: Props) {
+  const keyFor = (label: string, at: number) =>
+    freshKey(label, new Set(fields.filter((_, nth) => nth !== at).map(({ key }) => key))).slice(0, 40)
+  /** The key of a field that is not saved yet is made from what it is called. */
   const put = (at: number, change: Partial<CredentialField>) =>
-    onChange(fields.map((field, nth) => (nth === at ? { ...field, ...change } : field)))
-  const add = () => {
-    const key = freshKey('field', new Set(fields.map((field) => field.key)))
-    onChange([...fields, { key, label: '', kind: 'text', required: false }])
-  }
+    onChange(
+      fields.map((field, nth) => {
+        if (nth !== at) return field
+        const key = change.label !== undefined && !kept.has(field.key) ? keyFor(change.label, at) : field.key
+        return { ...field, ...change, key }
+      }),
+    )
+  const add = () => onChange([...fields, { key: keyFor('field', -1), label: '', kind: 'text', required: false }])
   return (
     <fieldset className="grid gap-3">
       <legend className="font-semibold">{say('catalogue.ownFields')}</legend>
       <p className="text-[0.87em] text-ink-2">{say('catalogue.ownFieldsMean')}</p>
       {fields.map((field, nth) => (
         <Field
-          key={field.key}
+          key={nth}
           nth={nth}
           field={field}
           isKept={kept.has(field.key)}
@@ -101,7 +107,8 @@ function Field({
           label={say('catalogue.options')}
           help={say('catalogue.optionEachLine')}
           rows={3}
-          defaultValue={field.options?.join('\n') ?? ''}
+          value={field.options?.join('\n') ?? ''}
+          onChange={(event) => onChange({ options: event.target.value.split('\n') })}
           onBlur={(event) => onChange({ options: lines(event.target.value) ?? [] })}
           error={error('options')}
         />

@@ -10,23 +10,14 @@ export function DocumentDialog(props: DialogProps<'documents'>) {
   const { given, set, error, form } = useThing(props, { key: '', name: '', hint: '', sensitivity: 'usual' })
   return (
     <ThingForm {...form}>
-      <div className="grid gap-3 sm:grid-cols-2">
-        <TextInLanguages
-          field="name"
-          of={given}
-          label={(language) => say('catalogue.nameIn', { language })}
-          onChange={set}
-          error={error}
-        />
-        <TextInLanguages
-          field="hint"
-          of={given}
-          label={(language) => say('catalogue.hintIn', { language })}
-          onChange={set}
-          error={error}
-        />
-        <SensitivityField value={given.sensitivity} onChange={(sensitivity) => set({ sensitivity })} />
-      </div>
+      <TextInLanguages
+        field="hint"
+        of={given}
+        label={(language) => say('catalogue.hintIn', { language })}
+        onChange={set}
+        error={error}
+      />
+      <SensitivityField value={given.sensitivity} onChange={(sensitivity) => set({ sensitivity })} />
     </ThingForm>
   )
 }

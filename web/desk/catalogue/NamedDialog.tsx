@@ -3,7 +3,6 @@ import { iscedFields, iscedLevels } from '#core/catalogue/standards'
 import { say, spokenLocale } from '#core/words/say'
 import { choicesOf } from '../../ui/choices'
 import { SelectField, TextField } from '../../ui/Field'
-import { TextInLanguages } from './TextInLanguages'
 import { ThingForm } from './ThingForm'
 import { type DialogProps, useThing } from './useCatalogue'
 
@@ -16,36 +15,20 @@ export function NamedDialog(props: DialogProps<NamedPart>) {
   const { part, edited, thing } = props
   const { given, set, error, form } = useThing(props, nothing)
   const known = new Set(edited.catalogue[part].map(({ key }) => key))
-  return (
-    <ThingForm {...form}>
-      <div className="grid gap-3 sm:grid-cols-2">
-        <div className="sm:col-span-2">
-          {thing ? (
-            <TextField label={say('catalogue.code')} value={given.key} disabled />
-          ) : (
-            <SelectField
-              label={say('catalogue.fromStandard')}
-              empty={say('catalogue.chooseOne')}
-              options={choicesOf(standardOf[part]().filter(({ key }) => !known.has(key))).map(({ value, label }) => ({
-                value,
-                label: `${value} ${label}`,
-              }))}
-              value={given.key}
-              onChange={(event) => set(standardOf[part]().find(({ key }) => key === event.target.value) ?? nothing)}
-              error={error('key')}
-            />
-          )}
-        </div>
-        <TextInLanguages
-          field="name"
-          of={given}
-          label={(language) => say('catalogue.nameIn', { language })}
-          onChange={set}
-          error={error}
-        />
-      </div>
-    </ThingForm>
+  const choices = choicesOf(standardOf[part]().filter(({ key }) => !known.has(key)))
+  const code = thing ? (
+    <TextField label={say('catalogue.code')} value={given.key} disabled />
+  ) : (
+    <SelectField
+      label={say('catalogue.fromStandard')}
+      empty={say('catalogue.chooseOne')}
+      options={choices.map(({ value, label }) => ({ value, label: `${value} ${label}` }))}
+      value={given.key}
+      onChange={(event) => set(standardOf[part]().find(({ key }) => key === event.target.value) ?? nothing)}
+      error={error('key')}
+    />
   )
+  return <ThingForm {...form} above={<div className="sm:col-span-2">{code}</div>} />
 }
 
 /** What each part can be chosen from. */

@@ -21,43 +21,40 @@ export function ScaleDialog(props: DialogProps<'scales'>) {
   const setScale = (change: object) => set({ scale: { ...scale, ...change } as Scale })
   const ofScale: Fault = (field) => error(`scale/${field}`)
   return (
-    <ThingForm {...form}>
-      <div className="grid gap-3 sm:grid-cols-2">
-        <TextInLanguages
-          field="name"
-          of={given}
-          label={(language) => say('catalogue.nameIn', { language })}
-          onChange={set}
-          error={error}
-        />
-        <SelectField
-          label={say('catalogue.marksBy')}
-          options={(['numbers', 'letters'] as const).map((value) => ({
-            value,
-            label: say(`catalogue.marksBy.${value}`),
-          }))}
-          value={scale.kind}
-          onChange={(event) =>
-            set({ scale: { ...(event.target.value === 'letters' ? letters : numbers), classes: scale.classes } })
-          }
-        />
-      </div>
-      {scale.kind === 'numbers' ? (
-        <div className="grid gap-3 sm:grid-cols-3">
-          {(['worst', 'best', 'pass'] as const).map((end) => (
-            <NumberField
-              key={end}
-              label={say(`catalogue.${end}`)}
-              value={scale[end]}
-              onChange={(value) => setScale({ [end]: value })}
-              error={ofScale(end)}
-            />
-          ))}
-        </div>
-      ) : (
-        <LettersEditor letters={scale.letters} onChange={(next) => setScale({ letters: next })} error={ofScale} />
-      )}
-      <ClassesEditor classes={scale.classes} onChange={(classes) => setScale({ classes })} error={ofScale} />
+    <ThingForm
+      {...form}
+      below={
+        <>
+          {scale.kind === 'numbers' ? (
+            <div className="grid gap-3 sm:grid-cols-3">
+              {(['worst', 'best', 'pass'] as const).map((end) => (
+                <NumberField
+                  key={end}
+                  label={say(`catalogue.${end}`)}
+                  value={scale[end]}
+                  onChange={(value) => setScale({ [end]: value })}
+                  error={ofScale(end)}
+                />
+              ))}
+            </div>
+          ) : (
+            <LettersEditor letters={scale.letters} onChange={(next) => setScale({ letters: next })} error={ofScale} />
+          )}
+          <ClassesEditor classes={scale.classes} onChange={(classes) => setScale({ classes })} error={ofScale} />
+        </>
+      }
+    >
+      <SelectField
+        label={say('catalogue.marksBy')}
+        options={(['numbers', 'letters'] as const).map((value) => ({
+          value,
+          label: say(`catalogue.marksBy.${value}`),
+        }))}
+        value={scale.kind}
+        onChange={(event) =>
+          set({ scale: { ...(event.target.value === 'letters' ? letters : numbers), classes: scale.classes } })
+        }
+      />
     </ThingForm>
   )
 }

@@ -115,6 +115,13 @@ test('a kind of document says who may read it', async () => {
   })
 })
 
+test('whoever does not keep it reads it, and is offered nothing that would be refused', async () => {
+  await show('languages', { roles: ['coordinator'] })
+  await screen.findByText(vallorneCatalogue.languages[0]!.name)
+  expect(screen.queryByRole('button')).toBeNull()
+  expect(screen.queryByRole('link', { name: 'Versions' })).toBeNull()
+})
+
 test('every version says who changed what', async () => {
   await show('versions', {
     readCatalogueVersions: {

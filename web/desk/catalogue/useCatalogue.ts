@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import type { Reply } from '#contract/endpoint'
 import type { Contract } from '#contract/index'
-import type { Catalogue, CataloguePart } from '#core/catalogue/catalogue'
+import type { Catalogue, CataloguePart, Named } from '#core/catalogue/catalogue'
 import { say } from '#core/words/say'
 import type { Problem } from '../../api'
 import { takeCatalogue } from '../../catalogue'
@@ -38,21 +38,25 @@ export function useThing<Part extends CataloguePart>(props: DialogProps<Part>, b
   const things = edited.catalogue[part] as readonly ThingOf<Part>[]
   const save = async () => {
     const taken = new Set(things.map(({ key }) => key))
-    const saved = given.key ? given : { ...given, key: freshKey(given.name, taken).slice(0, 40) }
+    // What is named in one language only is called so in all.
+    const name = given.name.trim() || Object.values(given.translations ?? {}).find((own) => own?.name)?.name || ''
+    const saved = { ...given, name, key: given.key || freshKey(name, taken).slice(0, 40) }
     const next = thing ? things.map((other) => (other.key === saved.key ? saved : other)) : [...things, saved]
     if (!(await act({ body: { version: edited.version, catalogue: { ...edited.catalogue, [part]: next } } }))) return
     await takeCatalogue()
     toast(say('catalogue.saved', { name: saved.name }))
     onClose()
   }
+  const error = placed(problem, part, things, thing?.key)
   const form = {
+    ...{ of: given as Named, set: set as (change: Partial<Named>) => void, error },
     title: thing?.name ?? say(`catalogue.add.${part as CataloguePart}`),
     ...(thing ? { offered: !given.retired } : {}),
     onOffer: (offered: boolean) => set({ retired: offered ? undefined : true } as Partial<ThingOf<Part>>),
     ...{ problem: unplaced(problem), busy, onClose },
     onSave: () => void save(),
   }
-  return { given, set, error: placed(problem, part, things, thing?.key), form }
+  return { given, set, error, form }
 }
 
 /** A problem that is of no field. */

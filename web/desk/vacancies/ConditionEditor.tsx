@@ -124,11 +124,11 @@ const today = () => new Date().toISOString().slice(0, 10)
 
 /** A comparison of a fact to begin with. */
 function comparisonOf(
-  { name, options }: Pick<KnownFact, 'name' | 'options'>,
+  { name, options, offered = options }: Pick<KnownFact, 'name' | 'options' | 'offered'>,
   operator: Operator,
   value?: string,
 ): Comparison {
-  const first = value ?? options?.[0] ?? ''
+  const first = value ?? offered?.[0] ?? options?.[0] ?? ''
   switch (operator) {
     case 'oneOf':
       return { fact: name, oneOf: [first] }
@@ -151,6 +151,12 @@ function writtenValue(comparison: Comparison): string {
   const [, value] = Object.entries(comparison).find(([name]) => name !== 'fact')!
   return Array.isArray(value) ? value.join(', ') : String(value)
 }
+
+/** What a fact can be compared with: what is offered, and what was chosen before. */
+const choicesOf = (fact: KnownFact, chosen: string) =>
+  (fact.options ?? [])
+    .filter((option) => option === chosen || (fact.offered?.includes(option) ?? true))
+    .map((option) => ({ value: option, label: factOptionLabel(fact, option) }))
 
 type RowProps = {
   comparison: Comparison
@@ -204,7 +210,7 @@ function ComparisonRow({ comparison, known, onChange }: RowProps) {
           label={say('composer.withWhat')}
           hidden
           value={writtenValue(comparison)}
-          options={fact.options.map((option) => ({ value: option, label: factOptionLabel(fact, option) }))}
+          options={choicesOf(fact, writtenValue(comparison))}
           onChange={(event) => put(event.target.value)}
         />
       ) : fact?.kind === 'date' ? (

@@ -7,7 +7,7 @@ import type { Rules } from '#core/rules/rules'
 import { credentialName } from '#core/words/names'
 import { say } from '#core/words/say'
 import { AnswerField } from '../../ui/answers/AnswerField'
-import { choicesOf } from '../../ui/choices'
+import { choicesOf, levelToBeginWith } from '../../ui/choices'
 import { DateField } from '../../ui/DateField'
 import { CheckList, SelectField, TextField } from '../../ui/Field'
 import { markWords } from '../../ui/Mark'
@@ -216,8 +216,5 @@ function lookedAt({ form, requirements }: Rules): Set<string> {
   ])
 }
 
-/** A study to begin with: a bachelor where there is one, in the first field that is offered. */
-function anyStudy() {
-  const levels = offered(catalogue().levels).map(({ key }) => Number(key))
-  return { level: levels.includes(6) ? 6 : (levels[0] ?? 6), field: offered(catalogue().fields)[0]?.key ?? '9999' }
-}
+/** A study to begin with, in the first field that is offered. */
+const anyStudy = () => ({ level: levelToBeginWith(), field: offered(catalogue().fields)[0]?.key ?? '9999' })

@@ -201,12 +201,15 @@ type PublishProps = { vacancy: DeskVacancy; editing: RulesEditing; open: boolean
 /** Publishing says its consequence first. */
 function Publish({ vacancy, editing, open, onClose }: PublishProps) {
   const { act, busy, problem } = useAct('publishRules')
+  const { refetch } = api.endpoints.readDeskVacancy.useQuery({ params: { id: vacancy.id } })
   const [note, setNote] = useState('')
   const toast = useToast()
   const sent = vacancy.versions.reduce((sum, { applications }) => sum + applications, 0)
   const publish = async () => {
     const done = await act({ params: { id: vacancy.id }, body: { version: editing.version, note } })
     if (!done) return
+    // What is done next is done to the version there is now.
+    await refetch()
     setNote('')
     toast(say('composer.versionIsPublished', { rulesVersion: done.rulesVersion }))
     onClose()

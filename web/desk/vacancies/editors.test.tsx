@@ -1,9 +1,11 @@
 import { jest } from '@jest/globals'
 import { screen } from '@testing-library/react'
 import { useState } from 'react'
+import { goByCatalogue } from '#core/catalogue/catalogue'
 import type { Condition } from '#core/conditions/condition'
 import { knownFacts } from '#core/conditions/vocabulary'
 import type { Question } from '#core/form/form'
+import { vallorneCatalogue } from '#scenario/catalogue'
 import { showPage } from '../../../test/page'
 import { ConditionEditor } from './ConditionEditor'
 import { QuestionEditor } from './QuestionEditor'
@@ -64,6 +66,28 @@ describe('a condition', () => {
     expect(last()).toEqual({ all: [{ fact: 'since', onOrBefore: '2008-11-24' }] })
   })
 
+  test('what was taken out of the catalogue is offered only where it was chosen', async () => {
+    const retired = { ...vallorneCatalogue.credentials[0]!, key: 'raft', name: 'Raft card', retired: true } as const
+    goByCatalogue({ ...vallorneCatalogue, credentials: [...vallorneCatalogue.credentials, retired] })
+    const papers = knownFacts([])
+    goByCatalogue(vallorneCatalogue)
+    const editor = (holds: string) => (
+      <ConditionEditor
+        label="When it is asked"
+        condition={{ all: [{ fact: 'file.credentials', holds }] }}
+        known={papers}
+        onChange={() => {}}
+      />
+    )
+    const values = () => [...screen.getByLabelText<HTMLSelectElement>('With what').options].map(({ value }) => value)
+    const { unmount } = await showPage(editor('first-aid'))
+    expect(values()).toContain('first-aid')
+    expect(values()).not.toContain('raft')
+    unmount()
+    await showPage(editor('raft'))
+    expect(values()).toContain('raft')
+  })
+
   test('taken out, part by part, nothing is left', async () => {
     const { user } = await showPage(<Held begin={{ all: [{ fact: 'heights', is: 'yes' }] }} />)
     await user.click(screen.getByRole('button', { name: 'Take this part out' }))
@@ -105,6 +129,18 @@ describe('a question', () => {
     expect(last()).toMatchObject({ kind: 'text', limit: 400, help: 'In short.', blanks: ['unknown'] })
     await user.selectOptions(screen.getByLabelText('Answered with'), 'declaration')
     expect(last()).toEqual({ key: 'q', label: 'Why', kind: 'declaration', required: true, help: 'In short.' })
+  })
+
+  test('a paper is of a kind of the catalogue, which goes when something else is asked', async () => {
+    const { user } = await showPage(<Held begin={{ ...plain, kind: 'document' }} />)
+    const [kind] = vallorneCatalogue.documents
+    await user.selectOptions(screen.getByLabelText('Kind of document'), kind!.key)
+    expect(last().documentKind).toBe(kind!.key)
+    await user.selectOptions(screen.getByLabelText('Kind of document'), '')
+    expect(last().documentKind).toBeUndefined()
+    await user.selectOptions(screen.getByLabelText('Kind of document'), kind!.key)
+    await user.selectOptions(screen.getByLabelText('Answered with'), 'languages')
+    expect(last()).toEqual({ key: 'q', label: 'Why', kind: 'languages', required: true })
   })
 
   test('choices are written one a line, and no choice twice', async () => {

@@ -1,0 +1,9 @@
+import type { Deps } from '../../platform/deps'
+import type { Letterhead } from '../../platform/pdf/letterhead'
+import { keptLogo } from './shown'
+
+/** Who a PDF is from: the organisation by name and, where it has one, by its logo. */
+export async function letterheadOf({ organisation }: Pick<Deps, 'organisation'>): Promise<Letterhead> {
+  const logo = await keptLogo()
+  return { name: organisation.name, ...(logo ? { logo: Buffer.from(logo.png, 'base64') } : {}) }
+}
