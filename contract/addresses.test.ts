@@ -3,8 +3,10 @@ import { contract } from './index'
 /** What is done to a thing beyond making, changing and removing it. */
 const verbs = [
   ...[
+    'answer',
     'ask',
     'check',
+    'close',
     'confirm',
     'decide',
     'drop',
@@ -22,6 +24,7 @@ const verbs = [
   ...[
     'preview',
     'renew',
+    'reopen',
     'reply',
     'request-erasure',
     'resend',

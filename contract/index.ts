@@ -5,6 +5,7 @@ import * as behalf from './behalf'
 import * as catalogue from './catalogue'
 import * as claims from './claims'
 import * as colleagues from './colleagues'
+import * as conversations from './conversations'
 import * as demo from './demo'
 import * as desk from './desk'
 import * as dryRuns from './dryRuns'
@@ -64,6 +65,7 @@ const everything = {
   ...audit,
   ...privacy,
   ...messages,
+  ...conversations,
   ...incomingMails,
   ...lists,
   ...tray,

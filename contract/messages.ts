@@ -170,7 +170,7 @@ export const sendMessages = endpoint({
 
 const Sentence = Type.Object({
   id: Id,
-  about: oneOf(['document', 'answer'] as const),
+  about: oneOf(['document', 'answer', 'question'] as const),
   title: Type.String({ minLength: 1, maxLength: 120 }),
   english: Type.String({ minLength: 3, maxLength: 1000 }),
   german: Type.String({ maxLength: 1000 }),
@@ -191,7 +191,7 @@ export const saveSentences = endpoint({
   path: '/api/desk/sentences/:about',
   summary: 'Keep the prepared sentences of one kind, in this order',
   access: 'messages.send',
-  params: Type.Object({ about: oneOf(['document', 'answer'] as const) }),
+  params: Type.Object({ about: oneOf(['document', 'answer', 'question'] as const) }),
   body: Type.Object({ sentences: Type.Array(Type.Omit(Sentence, ['about']), { maxItems: 30 }) }),
   reply: Done,
   invalidates: ['settings'],

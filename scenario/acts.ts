@@ -1,4 +1,6 @@
 import { changeClaim } from '#server/claims/change'
+import { answerConversation } from '#server/conversations/answer'
+import { startConversation } from '#server/conversations/ask'
 import { answerOffer } from '#server/hiring/answerOffer'
 import { doTask } from '#server/hiring/doTask'
 import { passGate } from '#server/hiring/passGate'
@@ -10,6 +12,7 @@ import { Message } from '#server/platform/mail/model'
 import { applicationById } from '#server/records/applications/find'
 import { Claim } from '#server/records/claims/model'
 import { claimFaces } from '#server/records/claims/view'
+import { Conversation } from '#server/records/conversations/model'
 import { Enquiry, EnquiryLink } from '#server/records/enquiries/model'
 import { bankOf } from '#server/records/skills/checks'
 import { Sitting } from '#server/records/skills/model'
@@ -50,6 +53,20 @@ const performances: { [Name in ActName]: (scene: Scene, act: ActNamed<Name>) => 
   },
   ask: (scene, { ask }) =>
     within(scene, () => raiseEnquiry(scene.deps, deskOf(scene), claimOf(scene, ask), scene.applicationId)),
+  question: (scene, { question, about }) =>
+    within(scene, () =>
+      startConversation(scene.deps, scene.actor, scene.applicationId, {
+        about: about ? { kind: 'claim', key: claimOf(scene, about) } : { kind: 'nothing' },
+        text: question,
+      }),
+    ),
+  answerQuestion: async (scene, { answerQuestion: text }) => {
+    const { id, version } = await Conversation.findOne({
+      where: { applicationId: scene.applicationId, state: 'waiting' },
+      rejectOnEmpty: true,
+    })
+    await within(scene, () => answerConversation(scene.deps, deskOf(scene), id, { version, text }))
+  },
   answer,
   register: (scene, { register }) =>
     askRegister(

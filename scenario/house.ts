@@ -1,4 +1,6 @@
-import { changeColleague, inviteColleague, saveTeam, setAbsence } from '#server/administration/colleagues'
+import { setAbsence } from '#server/administration/absence'
+import { changeColleague, inviteColleague } from '#server/administration/colleagues'
+import { saveTeam } from '#server/administration/teams'
 import { setOwner, watchFile } from '#server/desk/ownership'
 import { inTransaction } from '#server/platform/database/connection'
 import { Account, Candidate } from '#server/records/accounts/model'

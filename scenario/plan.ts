@@ -40,6 +40,9 @@ type Acts = {
   see: { see: string }
   sendBack: { sendBack: string; reason: string }
   ask: { ask: string }
+  /** What the candidate asks the desk, about one of their claims or about nothing of them. */
+  question: { question: string; about?: string }
+  answerQuestion: { answerQuestion: string }
   answer: {
     answer: string
     differs?: Record<string, string>

@@ -15,6 +15,7 @@ import { callers } from './callers'
 import { catalogueRoutes } from './catalogue/routes'
 import { identityRoutes } from './claims/identity/routes'
 import { claimRoutes } from './claims/routes'
+import { conversationRoutes } from './conversations/routes'
 import { demoRoutes } from './demo/routes'
 import { deskRoutes } from './desk/routes'
 import { serveUploads } from './documents/uploads'
@@ -69,6 +70,7 @@ export const routes = [
   ...privacyRoutes,
   ...scoringRoutes,
   ...messageRoutes,
+  ...conversationRoutes,
   ...incomingMailRoutes,
   ...duplicatesRoutes,
   ...paperRoutes,

@@ -7,6 +7,7 @@ import { defineAccounts } from './records/accounts/model'
 import { defineApplications } from './records/applications/model'
 import { defineOwners } from './records/applications/owners'
 import { defineClaims } from './records/claims/model'
+import { defineConversations } from './records/conversations/model'
 import { defineDocuments } from './records/documents/model'
 import { defineDoubles } from './records/duplicates/model'
 import { defineVerification } from './records/enquiries/model'
@@ -51,6 +52,7 @@ export function defineModels(sequelize: Sequelize) {
     defineEquality,
     definePrepared,
     defineIncomingMails,
+    defineConversations,
     defineViews,
     definePaper,
     defineImports,

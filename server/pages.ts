@@ -9,6 +9,7 @@ import { languages } from '#core/words/say'
 import { currentOrganisation, depsNow } from './platform/clock'
 import type { Deps, Fixed } from './platform/deps'
 import { escapeHtml } from './platform/outside/html'
+import { keptLogo, shownLogo } from './records/organisation/shown'
 import type { Vacancy } from './records/vacancies/model'
 import { allVacancies, isOpen, vacancyBySlug } from './records/vacancies/vacancies'
 import { jobPosting } from './vacancies/jobPosting'
@@ -39,7 +40,7 @@ export function servePages(router: Router, deps: Ours) {
       if (!vacancy || vacancy.state === 'draft') return give(ctx, 404)
       const now = await depsNow(deps)
       const open = isOpen(vacancy, now.clock.now())
-      return give(ctx, 200, open && place.endsWith(':slug') ? vacancyHead(now, vacancy) : '')
+      return give(ctx, 200, open && place.endsWith(':slug') ? await vacancyHead(now, vacancy) : '')
     })
   // What may be missing is written in another way here.
   for (const place of pages)
@@ -64,6 +65,7 @@ async function openVacancies(deps: Ours): Promise<Vacancy[]> {
 const robots = ({ config }: Ours) =>
   [
     'User-agent: *',
+    'Allow: /api/organisation/logo.png',
     ...['/api/', '/desk', '/me', '/account', '/apply/', '/applications/', '/reply/', '/vouch/'].map(
       (path) => `Disallow: ${path}`,
     ),
@@ -90,11 +92,14 @@ const listHead = ({ config: { publicUrl } }: Ours, { name }: Organisation) =>
     kind: 'website',
   })
 
-function vacancyHead({ config, organisation }: Pick<Deps, 'config' | 'organisation'>, vacancy: Vacancy): string {
-  const data = JSON.stringify(jobPosting(vacancy, { ...organisation, publicUrl: config.publicUrl })).replace(
-    /</g,
-    '\\u003c',
-  )
+async function vacancyHead({ config, organisation }: Pick<Deps, 'config' | 'organisation'>, vacancy: Vacancy) {
+  const { publicUrl } = config
+  const logo = shownLogo(await keptLogo())
+  const posting = jobPosting(vacancy, {
+    ...{ ...organisation, publicUrl },
+    ...(logo ? { logo: `${publicUrl}${logo.address}` } : {}),
+  })
+  const data = JSON.stringify(posting).replace(/</g, '\\u003c')
   const address = `${config.publicUrl}/vacancies/${vacancy.slug}`
   const { title, summary: description } = vacancy
   return `${headOf(address, { title: `${title}, ${organisation.name}`, description, kind: 'article' })}<script type="application/ld+json">${data}</script>`

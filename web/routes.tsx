@@ -4,20 +4,26 @@ import { Root } from './Root'
 import { Failed } from './ui/Failed'
 import { type Group, loadWords } from './words'
 
+type Load = () => Promise<ComponentType>
+
 /** A place that is loaded when it is first gone to: its words first, since some are said while it loads. */
 const page =
-  (load: () => Promise<ComponentType>, ...words: readonly Group[]) =>
+  (load: Load, ...words: readonly Group[]) =>
   async () => {
-    await Promise.all([
-      loadWords(...words),
-      words.includes('desk') ? import('./deskEndpoints') : undefined,
-      // Whatever asks for something, or shows what somebody has, calls it by the names of the organisation.
-      words.includes('portal') || words.includes('desk')
-        ? import('./catalogue').then(({ loadCatalogue }) => loadCatalogue())
-        : undefined,
-    ])
+    const desk = words.includes('desk')
+    await Promise.all([loadWords(...words), ...(desk ? [import('./deskEndpoints'), catalogueToGoBy()] : [])])
     return { Component: await load() }
   }
+
+/** A place of a candidate that shows or asks what they have: it is called by the names of the organisation. */
+const pageOfFile =
+  (load: Load, ...words: readonly Group[]) =>
+  async () => {
+    await catalogueToGoBy()
+    return page(load, ...words)()
+  }
+
+const catalogueToGoBy = () => import('./catalogue').then(({ loadCatalogue }) => loadCatalogue())
 
 /** Every place has an address; what is behind it is loaded when it is first gone to. */
 export const router = createBrowserRouter([
@@ -42,7 +48,7 @@ export const router = createBrowserRouter([
           },
           {
             path: '/vacancies/:slug/fit',
-            lazy: page(
+            lazy: pageOfFile(
               () => import('./portal/WouldIFit').then(({ WouldIFit }) => WouldIFit),
               'vacancies',
               'asking',
@@ -119,7 +125,7 @@ export const router = createBrowserRouter([
           },
           {
             path: '/me',
-            lazy: page(
+            lazy: pageOfFile(
               () => import('./portal/MyApplications').then(({ MyApplications }) => MyApplications),
               'asking',
               'portal',
@@ -127,11 +133,11 @@ export const router = createBrowserRouter([
           },
           {
             path: '/apply/:id/:section?',
-            lazy: page(() => import('./portal/apply/Apply').then(({ Apply }) => Apply), 'asking', 'portal'),
+            lazy: pageOfFile(() => import('./portal/apply/Apply').then(({ Apply }) => Apply), 'asking', 'portal'),
           },
           {
             path: '/applications/:id',
-            lazy: page(
+            lazy: pageOfFile(
               () => import('./portal/status/StatusPage').then(({ StatusPage }) => StatusPage),
               'asking',
               'portal',

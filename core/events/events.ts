@@ -51,6 +51,7 @@ export const events = {
   'team-saved': nothing,
   'team-removed': nothing,
   'rights-changed': nothing,
+  'policy-changed': nothing,
   'organisation-changed': nothing,
   'catalogue-changed': nothing,
   'logo-changed': nothing,
@@ -136,6 +137,10 @@ export const events = {
 
   // Messages
   'message-written': nothing,
+  'desk-asked': ['application'],
+  'desk-answered': ['application'],
+  'conversation-closed': ['application'],
+  'conversation-reopened': ['application'],
   'mail-received': ['application'],
   'mail-settled': ['application'],
   'mail-filed': ['application'],

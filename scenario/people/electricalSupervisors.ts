@@ -52,6 +52,15 @@ export const electricalSupervisors: PersonPlan[] = [
         differs: { to: '2023-02-02' },
         note: 'Left on 2 February 2023 according to our payroll.',
       },
+      {
+        day: -12,
+        question: 'My height certificate runs out soon. Is it enough that I renew it before the first day?',
+        about: 'work-at-height',
+      },
+      {
+        day: -11,
+        answerQuestion: 'Yes. Give the renewed one here as soon as you have it; it only has to hold on your first day.',
+      },
       { day: -7, pass: 'shortlist' },
       { day: -6, shorten: 'job 1', to: '2023-02-02' },
       {

@@ -134,6 +134,11 @@ export const mechanics: PersonPlan[] = [
     acts: [
       { day: -6, see: 'study 1' },
       { day: -6, see: 'work-at-height' },
+      {
+        day: -1,
+        question: 'My employer moved last year. Is the address on my apprenticeship certificate a problem?',
+        about: 'study 1',
+      },
     ],
   },
   {

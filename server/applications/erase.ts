@@ -8,6 +8,8 @@ const statements = [
   'DELETE FROM vouchings WHERE applicationId IN (:applications)',
   'DELETE FROM snapshots WHERE applicationId IN (:applications)',
   'DELETE FROM permissions WHERE applicationId IN (:applications)',
+  'DELETE e FROM conversation_entries e JOIN conversations c ON c.id = e.conversationId WHERE c.applicationId IN (:applications)',
+  'DELETE FROM conversations WHERE applicationId IN (:applications)',
   'DELETE FROM reopenings WHERE applicationId IN (:applications)',
   'DELETE FROM dry_run_rows WHERE applicationId IN (:applications)',
   'DELETE FROM application_summaries WHERE applicationId IN (:applications)',

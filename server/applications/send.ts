@@ -15,6 +15,7 @@ import { Snapshot } from '../records/applications/model'
 import { confirmedNow } from '../records/applications/writtenFor'
 import { claimFaces } from '../records/claims/view'
 import { keepBytes } from '../records/documents/bytes'
+import { letterheadOf } from '../records/organisation/letterhead'
 import { permissionOf } from '../records/permissions/permissions'
 import { isOpen, vacancyById } from '../records/vacancies/vacancies'
 import { applicationPdf } from './applicationPdf'
@@ -73,6 +74,7 @@ async function send(deps: Deps, actor: Account, id: string, version: number) {
   const sha256 = createHash('sha256').update(JSON.stringify(content)).digest('hex')
   const person = await candidateWithMail(application.candidateId)
   const pdf = await applicationPdf({
+    from: await letterheadOf(deps),
     timeZone: deps.organisation.timeZone,
     application,
     rules,

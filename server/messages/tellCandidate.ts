@@ -33,7 +33,7 @@ type ToldOfOne = Told & { about: Application; vacancy: string }
 type OfFile = 'document-sent-back'
 
 /** Which mail tells a candidate of what has happened; an event with the effect `told` and no mail does not compile. Mails with a link that works once are sent where it is made. */
-const mails: Record<Exclude<CodeWith<'told'>, OfFile>, (told: ToldOfOne) => Promise<void>> = {
+const mails: Record<Exclude<CodeWith<'told'>, OfFile>, (told: ToldOfOne) => Promise<unknown>> = {
   'application-sent': async ({ deps, about, vacancy, link }) => {
     // With all they said: to the address that was confirmed, and not to one that was only typed.
     const to = await candidateWithMail(about.candidateId)
@@ -108,7 +108,7 @@ const mails: Record<Exclude<CodeWith<'told'>, OfFile>, (told: ToldOfOne) => Prom
 }
 
 /** The same of what is in their file and belongs to no one application. */
-const mailsOfFile: Record<OfFile, (told: Told) => Promise<void>> = {
+const mailsOfFile: Record<OfFile, (told: Told) => Promise<unknown>> = {
   'document-sent-back': ({ deps, to, about, link, values }) => {
     const { claim, file, reason } = values
     return queueMail(deps, {

@@ -85,7 +85,7 @@ export async function listSentences() {
 export async function saveSentences(
   deps: Deps,
   actor: Account,
-  about: 'document' | 'answer',
+  about: 'document' | 'answer' | 'question',
   { sentences }: Input<typeof sentencesContract>['body'],
 ) {
   await PreparedSentence.destroy({ where: { about } })

@@ -11,6 +11,7 @@ import { accountOfCandidate, candidateOf } from '../records/accounts/candidate'
 import { applicationsOf } from '../records/applications/find'
 import { Reopening, Snapshot } from '../records/applications/model'
 import { claimFaces, claimsOf } from '../records/claims/view'
+import { conversationsOf } from '../records/conversations/find'
 import { streamBytes } from '../records/documents/bytes'
 import { documentsOfCandidates } from '../records/documents/documents'
 import { IncomingMail } from '../records/mails/model'
@@ -31,6 +32,7 @@ export async function exportPersonalData(deps: Deps, actor: Account): Promise<Fi
     permissions,
     messages,
     received,
+    conversations,
     happenings,
     sights,
     reopenings,
@@ -44,6 +46,7 @@ export async function exportPersonalData(deps: Deps, actor: Account): Promise<Fi
     permissionsOf(ids),
     Message.findAll({ where: { candidateId: candidate.id }, order: ['createdAt'] }),
     IncomingMail.findAll({ where: { candidateId: candidate.id }, order: ['receivedAt'] }),
+    conversationsOf(ids),
     Event.findAll({ where: { candidateId: candidate.id }, order: ['id'] }),
     AccessLogEntry.findAll({ where: { candidateId: candidate.id }, order: ['id'] }),
     Reopening.findAll({ where: { applicationId: ids }, order: ['askedAt'] }),
@@ -84,6 +87,14 @@ export async function exportPersonalData(deps: Deps, actor: Account): Promise<Fi
       subject,
       text,
       encloses,
+    })),
+  )
+  addJson(
+    'asked.json',
+    conversations.map(({ conversation: { askedAt, state }, entries }) => ({
+      askedAt,
+      state,
+      entries: entries.map(({ at, name, via, text }) => ({ at, name, via, text })),
     })),
   )
   addJson(

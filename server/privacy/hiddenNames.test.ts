@@ -44,6 +44,13 @@ async function namelessPerson() {
   await application.update({ answers })
   const desk = await house.staff('coordinator')
   const documentId = await look(desk, id, degreeId)
+  await candidate.done('startConversation', {
+    params: { id },
+    body: {
+      about: { kind: 'nothing' },
+      text: `${given} ${family} here, ${candidate.mail}, 0512/${phoneDigits}, ${street}. When do you decide?`,
+    },
+  })
   await desk.done('raiseEnquiry', { params: { id: jobId }, body: { applicationId: id } })
   const sheet = await desk.done('readScoreSheet', { params: { id: application.vacancyId } })
   await desk.done('saveScoreSheet', {

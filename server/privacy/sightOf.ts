@@ -2,6 +2,7 @@ import type { Endpoint, Input } from '#contract/endpoint'
 import { Message } from '../platform/mail/model'
 import type { Subject } from '../records/applications/sight'
 import { Claim } from '../records/claims/model'
+import { Conversation } from '../records/conversations/model'
 import { Document } from '../records/documents/model'
 import { Finding } from '../records/enquiries/model'
 import { DryRun } from '../records/rules/model'
@@ -27,6 +28,7 @@ export const subjectsByAddress: readonly (readonly [string, (id: string) => Foun
   ['/api/desk/findings/:id', async (id) => ofClaim((await Finding.findByPk(id))?.claimId)],
   ['/api/desk/documents/:id', async (id) => ofCandidate((await Document.findByPk(id))?.candidateId)],
   ['/api/documents/:id', async (id) => ofCandidate((await Document.findByPk(id))?.candidateId)],
+  ['/api/desk/conversations/:id', async (id) => ofApplication((await Conversation.findByPk(id))?.applicationId)],
   ['/api/desk/messages/:id', async (id) => ofApplication((await Message.findByPk(id))?.applicationId)],
   ['/api/desk/outbox/:id', async (id) => ofApplication((await Message.findByPk(id))?.applicationId)],
   ['/api/desk/dry-runs/:id', async (id) => ofVacancy((await DryRun.findByPk(id))?.vacancyId)],

@@ -11,7 +11,14 @@ import type { Application } from '../records/applications/model'
 import type { Readiness } from './readiness'
 
 /** What besides requirements puts somebody into a queue. */
-type Pressing = { changed: boolean; refused: boolean; wroteToUs: boolean; scoresAwaited: number; duplicates: boolean }
+type Pressing = {
+  changed: boolean
+  refused: boolean
+  wroteToUs: boolean
+  asked: boolean
+  scoresAwaited: number
+  duplicates: boolean
+}
 
 /** How an application stands, as far as queues go by it. */
 type Standing = Pressing & {
@@ -33,13 +40,14 @@ function mostUrgent({ outcomes }: Readiness, fits: (step: Step, outcome: Outcome
 
 /** Why somebody is in each queue, or nothing where they are not in it. Whoever adds a queue is asked for it here. */
 const whyIn: Record<Queue, (standing: Standing) => StoredText | undefined> = {
-  today: ({ readiness, reply, refused, wroteToUs, changed, passable }) => {
+  today: ({ readiness, reply, refused, wroteToUs, asked, changed, passable }) => {
     const { outcomes, slack, forecast } = readiness
     const waiting = outcomes.find(({ requirement }) => requirement === forecast.heldUpBy?.requirement)
     return (
       reply ??
       (refused ? stored('queue.mailRefused') : undefined) ??
       (wroteToUs ? stored('queue.wroteToUs') : undefined) ??
+      (asked ? stored('queue.askedUs') : undefined) ??
       (changed ? stored('queue.changed') : undefined) ??
       passable ??
       mostUrgent(readiness, ({ who }, { reason }) => who === 'desk' || reason.code === 'offer-expired') ??
@@ -95,6 +103,10 @@ export function queueReasons(
     }),
   )
 }
+
+/** Also who is not worked on any more is answered. */
+export const reasonsOfAsked = (asked: boolean): Partial<Record<Queue, StoredText>> =>
+  asked ? { today: stored('queue.askedUs') } : {}
 
 /** Who is cleared to start stays in sight: what lapses before, on or after the first day is still somebody's to see to. */
 export function fadingOfCleared(readiness: Readiness): Partial<Record<Queue, StoredText>> {

@@ -11,13 +11,14 @@ import type { Deps } from '../platform/deps'
 import { candidatesById } from '../records/accounts/candidate'
 import { answersSentOf, applicationsById, applicationsOf, sentApplicationsOf } from '../records/applications/find'
 import type { Application } from '../records/applications/model'
+import { askedAmong } from '../records/conversations/find'
 import { withOpenDuplicates } from '../records/duplicates/open'
 import { ApplicationSummary } from '../records/hiring/model'
 import { writtenToUsAmong } from '../records/mails/waiting'
 import { refusedAmong } from '../records/messages/refused'
 import { type scoreFor, scoresFor } from '../records/scoring/find'
 import { vacancyById } from '../records/vacancies/vacancies'
-import { fadingOfCleared, leadDaysOf, queueReasons, titleOf } from './queues'
+import { fadingOfCleared, leadDaysOf, queueReasons, reasonsOfAsked, titleOf } from './queues'
 import { type Readiness, readinessOfAll } from './readiness'
 
 const mostMarks = 6
@@ -60,10 +61,11 @@ export async function refreshSummaries(deps: Deps, applicationIds: readonly stri
   const scored = await scoresFor(standing)
   const nameless = (application: Pick<Application, 'id' | 'stage'>) =>
     isUndecided(application) && scored.get(application.id)!.hideNames
-  const [judged, refused, wroteToUs, duplicates, sent] = await Promise.all([
+  const [judged, refused, wroteToUs, asked, duplicates, sent] = await Promise.all([
     readinessOfAll(deps, standing, { nameless }),
     refusedAmong(standing.map(({ id }) => id)),
     writtenToUsAmong(standing.map(({ id }) => id)),
+    askedAmong(standing.map(({ id }) => id)),
     withOpenDuplicates(standing.map(({ candidateId }) => candidateId)),
     answersSentOf(standing.map(({ id }) => id)),
   ])
@@ -72,6 +74,7 @@ export async function refreshSummaries(deps: Deps, applicationIds: readonly stri
       name: people.get(application.candidateId)!,
       refused: refused.has(application.id),
       wroteToUs: wroteToUs.has(application.id),
+      asked: asked.has(application.id),
       scored: scored.get(application.id)!,
       hidesName: nameless(application),
       duplicates: duplicates.has(application.candidateId),
@@ -103,6 +106,7 @@ type Beside = {
   name: string
   refused: boolean
   wroteToUs: boolean
+  asked: boolean
   scored: Awaited<ReturnType<typeof scoreFor>>
   hidesName: boolean
   duplicates: boolean
@@ -116,7 +120,7 @@ function summaryRow(
   beside: Beside,
 ): ApplicationSummary['_creationAttributes'] {
   const { forecast, slack, vacancy, outcomes, rules, facts } = readiness
-  const { name, refused, wroteToUs, scored, hidesName, duplicates, sentAnswers } = beside
+  const { name, refused, wroteToUs, asked, scored, hidesName, duplicates, sentAnswers } = beside
   const active = isActive(application)
   const look = firstLook(outcomes, rules.form, application.answers, facts.answers)
   const reasons = active
@@ -124,12 +128,11 @@ function summaryRow(
         changed: readiness.reopenings.some(({ state }) => state === 'changed'),
         refused,
         wroteToUs,
+        asked,
         scoresAwaited: scored.waiting,
         duplicates,
       })
-    : isCleared(application)
-      ? fadingOfCleared(readiness)
-      : {}
+    : { ...(isCleared(application) ? fadingOfCleared(readiness) : {}), ...reasonsOfAsked(asked) }
   return {
     applicationId: application.id,
     vacancyId: vacancy.id,

@@ -228,4 +228,14 @@ export default {
   'event.break-glass-changed': 'Hat entschieden, ob sich {{colleague}} mit Passwort anmelden darf',
   'event.hidden-seen.money': 'Hat angesehen: Papier über Geld: {{reason}}',
   'event.catalogue-changed': 'Hat den Katalog geändert: {{things}}',
+  'event.policy-changed': 'Ab jetzt braucht es dafür zwei Personen: {{policy}}',
+  'event.policy-changed.one': 'Ab jetzt genügt dafür eine Person: {{policy}}',
+  'event.source-checked.same':
+    'Hat die Stelle {{source}} geprüft, die dieselbe Person eingetragen hat; zwei Personen sind nicht verlangt',
+  'event.desk-asked': 'Hat eine Frage gestellt',
+  'event.desk-answered': 'Hat die Frage beantwortet',
+  'event.conversation-closed': 'Hat eine Frage geschlossen',
+  'event.conversation-reopened': 'Hat eine Frage wieder geöffnet',
+  'event.sentences-saved.question_one': 'Hat eine vorbereitete Antwort auf Fragen gespeichert',
+  'event.sentences-saved.question_other': 'Hat {{count}} vorbereitete Antworten auf Fragen gespeichert',
 } satisfies Translated<typeof english>

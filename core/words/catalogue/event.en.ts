@@ -222,4 +222,14 @@ export default {
   'event.break-glass-changed': 'Decided whether {{colleague}} may sign in by password',
   'event.hidden-seen.money': 'Viewed the paper about money: {{reason}}',
   'event.catalogue-changed': 'Changed the catalogue: {{things}}',
+  'event.policy-changed': 'From now on this takes two persons: {{policy}}',
+  'event.policy-changed.one': 'From now on one person is enough for this: {{policy}}',
+  'event.source-checked.same':
+    'Checked the source {{source}}, which they had entered themselves; two persons are not asked for',
+  'event.desk-asked': 'Asked the desk something',
+  'event.desk-answered': 'Answered what was asked',
+  'event.conversation-closed': 'Closed a question',
+  'event.conversation-reopened': 'Opened a question again',
+  'event.sentences-saved.question_one': 'Saved one prepared answer to questions',
+  'event.sentences-saved.question_other': 'Saved {{count}} prepared answers to questions',
 } as const

@@ -131,4 +131,6 @@ export default {
   'mail.breakGlassUsed.subject': '{{colleague}} hat sich mit Passwort angemeldet',
   'mail.breakGlassUsed.text':
     '{{colleague}} hat sich mit Passwort angemeldet, mit einem Konto für den Tag, an dem der Anmeldedienst ausfällt. Wenn niemand Grund dazu hatte, ändern Sie das Passwort dieses Kontos und melden Sie es unter „Wer hier arbeitet“ ab.',
+  'mail.deskAnswered.subject': 'Eine Antwort auf Ihre Frage zu {{vacancy}}',
+  'mail.deskAnswered.text': '{{answer}}\n\nSie können auf diese Nachricht antworten oder hier schreiben:\n{{link}}',
 } satisfies Translated<typeof english>

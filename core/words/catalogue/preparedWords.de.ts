@@ -32,4 +32,5 @@ export default {
   'preparedWords.sentencesForTheKeyA':
     'Sätze für die Taste A in einer Akte, wo die ersten neun die Tasten 1 bis 9 haben, und Nachrichten an mehrere. Alle lesen in ihrer eigenen Sprache.',
   'preparedWords.aSentence': 'ein Satz',
+  'preparedWords.answersToQuestions': 'Antworten auf Fragen',
 } satisfies Translated<typeof english>

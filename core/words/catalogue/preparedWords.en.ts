@@ -29,4 +29,5 @@ export default {
   'preparedWords.sentencesForTheKeyA':
     'Sentences for the key A in a file, where the first nine have the keys 1 to 9, and messages for writing to several. Each reader gets their own language.',
   'preparedWords.aSentence': 'a sentence',
+  'preparedWords.answersToQuestions': 'Answers to questions',
 } as const

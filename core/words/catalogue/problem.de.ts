@@ -349,4 +349,7 @@ export default {
   'problem.catalogue.worst-is-best': 'Beste und schlechteste Note sind gleich.',
   'problem.catalogue.no-letters': 'Geben Sie die Buchstaben dieser Skala an.',
   'problem.catalogue.letter-twice': 'Jeder Buchstabe steht einmal.',
+  'problem.askOnceItIsSent': 'Sie können zu einer Bewerbung fragen, sobald Sie sie abgeschickt haben.',
+  'problem.thisIsNotClosed': 'Das ist nicht geschlossen.',
+  'problem.thisIsClosed': 'Das ist schon geschlossen.',
 } satisfies Translated<typeof english>

@@ -323,4 +323,7 @@ export default {
   'problem.catalogue.worst-is-best': 'The best and the worst mark are the same.',
   'problem.catalogue.no-letters': 'Give the letters of this scale.',
   'problem.catalogue.letter-twice': 'Each letter stands once.',
+  'problem.askOnceItIsSent': 'You can ask about an application once you have sent it.',
+  'problem.thisIsNotClosed': 'This is not closed.',
+  'problem.thisIsClosed': 'This is closed already.',
 } as const

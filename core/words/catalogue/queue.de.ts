@@ -47,4 +47,5 @@ export default {
   'queue.reason.nothing-claimed': 'noch nichts angegeben',
   'queue.reason.too-little-experience': 'zu wenig',
   'queue.wroteToUs': 'Hat uns geschrieben',
+  'queue.askedUs': 'Hat etwas gefragt',
 } satisfies Translated<typeof english>

@@ -44,4 +44,5 @@ export default {
   'queue.reason.nothing-claimed': 'nothing given yet',
   'queue.reason.too-little-experience': 'too little',
   'queue.wroteToUs': 'Wrote to us',
+  'queue.askedUs': 'Has asked you something',
 } as const

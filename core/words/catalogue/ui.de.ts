@@ -119,4 +119,6 @@ export default {
   'ui.comeIn': 'Eintreten',
   'ui.language': 'Sprache',
   'ui.howWell': 'Wie gut (A1 bis C2)',
+  'ui.wroteAt': '{{name}}, {{at}}',
+  'ui.wroteByMail': '{{name}}, {{at}}, per Mail',
 } satisfies Translated<typeof english>

@@ -114,4 +114,6 @@ export default {
   'ui.comeIn': 'Come in',
   'ui.language': 'Language',
   'ui.howWell': 'How well (A1 to C2)',
+  'ui.wroteAt': '{{name}}, {{at}}',
+  'ui.wroteByMail': '{{name}}, {{at}}, by mail',
 } as const

@@ -1,4 +1,3 @@
-import { jest } from '@jest/globals'
 import { createTransport, type SendMailOptions } from 'nodemailer'
 import { aPaper, applied, type House, openHouse, until } from '../../../test/house'
 import { Message } from '../../platform/mail/model'
@@ -188,11 +187,11 @@ test('a report that a mail did not arrive makes it one that was refused', async 
 test('a mail that is too large is refused for good, and one that cannot be kept is to be tried again', async () => {
   const large = { subject: 'Large', attachments: [{ filename: 'x.pdf', content: Buffer.alloc(26 * 1024 * 1024) }] }
   await expect(handOver(large)).rejects.toMatchObject({ responseCode: 552 })
-  const broken = jest.spyOn(IncomingMail, 'create').mockRejectedValueOnce(new Error('the database is away'))
+  Object.assign(IncomingMail, { create: () => Promise.reject(new Error('the database is away')) })
   await expect(handOver({ subject: 'Once more', messageId: '<once-more@mail.test>' })).rejects.toMatchObject({
     responseCode: 451,
   })
-  broken.mockRestore()
+  Reflect.deleteProperty(IncomingMail, 'create')
   await handOver({ subject: 'Once more', messageId: '<once-more@mail.test>' })
   expect(await until(async () => IncomingMail.findOne({ where: { messageId: '<once-more@mail.test>' } }))).toBeTruthy()
 })

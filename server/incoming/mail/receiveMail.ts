@@ -1,5 +1,6 @@
 import { UniqueConstraintError } from 'sequelize'
 import { v7 as uuid } from 'uuid'
+import { writtenByCandidate } from '../../conversations/ask'
 import { recordEvent } from '../../platform/audit/record'
 import { changed } from '../../platform/changes'
 import { inTransaction } from '../../platform/database/connection'
@@ -8,12 +9,14 @@ import { inGuardedThread } from '../../platform/jobs/threads'
 import { Message } from '../../platform/mail/model'
 import { saidByServer } from '../../platform/mail/refusal'
 import { mailDomain } from '../../platform/outside/mail'
+import { conversationOfMessage } from '../../records/conversations/find'
 import { IncomingMail } from '../../records/mails/model'
 import { takeOrTell } from '../tray/tray'
 import type { GivenMail, ReadMail } from './parseMail'
 
 const parser = new URL('./parseMail.ts', import.meta.url)
 const patienceSeconds = 30
+const longestEntry = 8000
 
 /**
  * Keeps a mail that came in. The answer to a mail of ours stands with it, by the identifiers in its headers; what is enclosed
@@ -34,8 +37,10 @@ export async function receiveMail(deps: Deps, bytes: Buffer, sender: string): Pr
 async function keep(deps: Deps, mail: ReadMail) {
   const answered = await answeredMail(mail)
   const { applicationId = null, candidateId = null } = answered ?? {}
+  const conversation = mail.kind === 'written' && answered ? await conversationOfMessage(answered.id) : null
+  const id = uuid()
   const kept = IncomingMail.create({
-    id: uuid(),
+    id,
     messageId: mail.messageId,
     fromName: mail.fromName,
     fromMail: mail.fromMail,
@@ -46,7 +51,8 @@ async function keep(deps: Deps, mail: ReadMail) {
     applicationId,
     candidateId: candidateId ?? null,
     kind: mail.kind,
-    state: mail.kind === 'written' ? 'waiting' : 'settled',
+    // What belongs to a conversation waits there.
+    state: mail.kind === 'written' && !conversation ? 'waiting' : 'settled',
     receivedAt: deps.clock.now(),
   })
   // Whoever never heard that a mail was kept hands it over again; it is the same mail.
@@ -55,7 +61,11 @@ async function keep(deps: Deps, mail: ReadMail) {
   const broughtBy = mail.fromName ? `${mail.fromName} <${mail.fromMail}>` : mail.fromMail
   for (const { fileName, bytes } of mail.files)
     await takeOrTell(deps, { came: 'mail', broughtBy, candidateId: candidateId ?? null }, fileName, Buffer.from(bytes))
-  if (mail.kind === 'written' && applicationId)
+  if (conversation) {
+    const actor = { kind: 'bearer' as const, name: broughtBy.slice(0, 120) }
+    const written = { name: broughtBy.slice(0, 200), text: mail.text.slice(0, longestEntry), incomingMailId: id }
+    await writtenByCandidate(deps, actor, conversation.id, { ...written, via: 'mail' })
+  } else if (mail.kind === 'written' && applicationId)
     await recordEvent(
       deps,
       { kind: 'bearer', name: broughtBy.slice(0, 120) },

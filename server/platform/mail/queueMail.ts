@@ -27,11 +27,11 @@ type Envelope = {
   batchId?: string
 }
 
-/** Leaves a mail in the outbox, in the transaction of what it tells about; a job sends it. */
+/** Leaves a mail in the outbox, in the transaction of what it tells about; a job sends it. Gives the mail’s identifier. */
 export const queueMail = <Words extends MailWords>(
   deps: Deps,
   { words, values, ...envelope }: Envelope & { words: Words; values: ValuesOf<Words> },
-): Promise<void> =>
+): Promise<string> =>
   inLanguage(envelope.to.language ?? 'en', () =>
     queueWritten(deps, {
       ...envelope,
@@ -44,7 +44,7 @@ export const queueMail = <Words extends MailWords>(
 export async function queueWritten(
   deps: Deps,
   { to, subject, text, attachments, about, batchId }: Envelope & { subject: string; text: string },
-): Promise<void> {
+): Promise<string> {
   const hello = inLanguage(to.language ?? 'en', () => say('mail.hello', { name: to.name }))
   const message = await Message.create({
     id: uuid(),
@@ -59,6 +59,7 @@ export async function queueWritten(
     createdAt: deps.clock.now(),
   })
   await queueJob('mail', { messageId: message.id })
+  return message.id
 }
 
 /** What stands under a mail: who writes and where they are reached, and what the organisation has added. */

@@ -18,6 +18,7 @@ import { up as onceADay } from './012-once-a-day'
 import { up as organisationAndPeople } from './013-organisation-and-people'
 import { up as identityProvider } from './014-identity-provider'
 import { up as catalogue } from './015-catalogue'
+import { up as conversations } from './016-conversations'
 import { chainExisting } from './chainExisting'
 
 export type Migration = {
@@ -50,6 +51,7 @@ const migrations: Migration[] = [
   { name: '013-organisation-and-people', statements: organisationAndPeople },
   { name: '014-identity-provider', statements: identityProvider },
   { name: '015-catalogue', statements: catalogue },
+  { name: '016-conversations', statements: conversations },
 ]
 
 /** The last step this program knows of. */

@@ -19,7 +19,7 @@ export class PreparedSentence extends Model<
   InferCreationAttributes<PreparedSentence>
 > {
   declare id: string
-  declare about: 'document' | 'answer'
+  declare about: 'document' | 'answer' | 'question'
   declare title: string
   declare english: string
   declare german: string

@@ -5,6 +5,7 @@ import { say } from '#core/words/say'
 import { writeMoment } from '../../ui/write'
 import { useSession } from '../../useSession'
 import { CoverSheets } from '../tray/CoverSheets'
+import { Conversations } from './Conversations'
 import { Messages } from './Messages'
 import { More } from './More'
 import { Reopened } from './Reopened'
@@ -26,6 +27,7 @@ export function FileMore({ file }: { file: File }) {
           ))}
         </dl>
       </More>
+      <Conversations file={file} />
       <Reopened file={file} />
       <Messages id={file.id} />
       <Vouchings vouchings={file.vouchings} />

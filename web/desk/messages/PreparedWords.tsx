@@ -48,6 +48,12 @@ export function PreparedWords() {
           title={say('preparedWords.aboutAnAnswer')}
           given={sentences}
         />
+        <Sentences
+          key={`question ${versionOf(sentences, 'question')}`}
+          about="question"
+          title={say('preparedWords.answersToQuestions')}
+          given={sentences}
+        />
         <section aria-label={say('preparedWords.messages')}>
           <h2 className="mb-1 font-semibold text-[1rem]">{say('preparedWords.messages')}</h2>
           <ul className="mb-2 border-line border-t">

@@ -9,7 +9,7 @@ import { say } from '#core/words/say'
 import { api } from '../../api'
 import { countryCodes } from '../../ui/answers/countries'
 import { Button } from '../../ui/Button'
-import { choicesOf } from '../../ui/choices'
+import { choicesOf, levelToBeginWith } from '../../ui/choices'
 import { DateField } from '../../ui/DateField'
 import { SelectField, TextField } from '../../ui/Field'
 import { Sheet } from '../../ui/Sheet'
@@ -33,18 +33,18 @@ const outcomes = () => [
   { value: 'in progress', label: say('apply.inProgress') },
   { value: 'left', label: say('apply.leftWithoutFinishing') },
 ]
-const blank: Study = {
+const blank = (): Study => ({
   kind: 'study',
   sourceId: null,
   sourceName: '',
   award: '',
   subject: '',
-  level: 6,
+  level: levelToBeginWith(),
   field: '',
   number: '',
   from: '',
   to: '',
-}
+})
 
 /** Degrees, diplomas and apprenticeships, each with its certificate. */
 export function StudySection({ draft }: { draft: Draft }) {
@@ -110,7 +110,7 @@ function StudyLine({ claim }: { claim: Claim }) {
 }
 
 function StudyEditor({ draftId, claim, onDone }: { draftId: string; claim?: Claim; onDone: () => void }) {
-  const initial = claim?.details.kind === 'study' ? claim.details : blank
+  const initial = claim?.details.kind === 'study' ? claim.details : blank()
   const editor = useClaimEditor<Study>(`${draftId}-study`, initial, claim, onDone)
   const { details, setDetails, set, fault } = editor
   const { data: found = [] } = api.endpoints.findSources.useQuery(

@@ -152,3 +152,49 @@ test('a long story is told from its end, and whole when somebody asks', async ()
   await user.click(screen.getByRole('button', { name: /Show the 3/ }))
   expect(screen.getAllByText(/^Thing/)).toHaveLength(15)
 })
+
+describe('asking us', () => {
+  const claim = aLicence()
+  const asked = {
+    ...{ id: uuid(), about: { kind: 'nothing', label: null }, state: 'answered', answerBy: '2026-11-30', version: 2 },
+    askedAt: '2026-11-26T08:00:00.000Z',
+    entries: [
+      { id: uuid(), by: 'desk', name: 'Ines Marquardt', via: 'portal', text: 'Yes.', at: '2026-11-26T09:00:00.000Z' },
+    ],
+  }
+
+  test('a question is about one thing that was given, and goes out as it was typed', async () => {
+    const { user, sent } = await show(aStatus({ claims: [claim] }), {
+      listMyConversations: [],
+      startConversation: { id: uuid(), answerBy: '2026-11-30' },
+    })
+    await user.click(await screen.findByRole('button', { name: 'Ask something' }))
+    await user.selectOptions(screen.getByLabelText('What it is about'), claim.label)
+    await user.type(screen.getByLabelText('Your question'), 'May I send it later?')
+    await user.click(screen.getByRole('button', { name: 'Send it' }))
+    await waitFor(() => expect(sent).toHaveLength(1))
+    expect(sent[0]).toMatchObject({
+      name: 'startConversation',
+      body: { about: { kind: 'claim', key: claim.id }, text: 'May I send it later?' },
+    })
+  })
+
+  test('an answer is read in its place, and more is written beneath it', async () => {
+    const { user, sent } = await show(aStatus(), {
+      listMyConversations: [asked],
+      writeInConversation: { answerBy: '2026-12-01' },
+    })
+    const place = within((await screen.findByText('The application as a whole')).closest('article')!)
+    expect(place.getByText('Answered')).toBeTruthy()
+    expect(place.getByText('Yes.')).toBeTruthy()
+    await user.type(place.getByLabelText('What you write'), 'And the copy?')
+    await user.click(place.getByRole('button', { name: 'Send it', hidden: true }))
+    await waitFor(() => expect(sent).toMatchObject([{ params: { id: asked.id }, body: { text: 'And the copy?' } }]))
+  })
+
+  test('before it is sent there is nobody to ask', async () => {
+    await show(aStatus({ reference: null, stage: 'being written' }))
+    await screen.findByText('Not sent yet')
+    expect(screen.queryByText('Ask us')).toBeNull()
+  })
+})

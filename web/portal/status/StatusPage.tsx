@@ -12,6 +12,7 @@ import { Waiting } from '../../ui/Waiting'
 import { writeDayOf } from '../../ui/write'
 import { useAct } from '../../useAct'
 import { Documents } from '../documents/Documents'
+import { AskUs } from './AskUs'
 import { CorrectContact } from './CorrectContact'
 import { OfferCard } from './OfferCard'
 import { RenewalForm } from './RenewalForm'
@@ -91,6 +92,7 @@ export function StatusPage() {
             <Lines rows={status.done.map(({ title, why }) => ({ title, why }))} />
           </section>
         )}
+        <AskUs status={status} />
       </div>
       <aside className="grid content-start gap-5">
         <Sheet>

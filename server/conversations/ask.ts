@@ -1,0 +1,75 @@
+import { v7 as uuid } from 'uuid'
+import { isSent } from '#core/hiring/stages'
+import type { ConversationSubject } from '#core/messages/conversation'
+import { recordEvent } from '../platform/audit/record'
+import { compareAndSet } from '../platform/database/compareAndSet'
+import { lockOf } from '../platform/database/connection'
+import type { Account, Actor, Deps } from '../platform/deps'
+import { notFound } from '../platform/errors/problems'
+import { applicationById, ownApplication } from '../records/applications/find'
+import type { Application } from '../records/applications/model'
+import { conversationById } from '../records/conversations/find'
+import { Conversation, ConversationEntry } from '../records/conversations/model'
+import { answerDay } from './answerDay'
+import { problems } from './problems'
+import { titleOf } from './subject'
+
+type About = { kind: ConversationSubject; key?: string }
+
+/**
+ * A candidate asks the desk something about an application they have sent.
+ *
+ * @returns the last day the desk has for an answer
+ * @throws Problem `not-sent` while the application is being written, `not-found` where what it is about is not theirs
+ */
+export async function startConversation(
+  deps: Deps,
+  actor: Account,
+  applicationId: string,
+  { about, text }: { about: About; text: string },
+) {
+  const application = await ownApplication(actor, applicationId)
+  if (!isSent(application)) throw problems.notSentYet()
+  const key = about.kind === 'nothing' ? null : (about.key ?? '')
+  if (key !== null && (await titleOf(application, about.kind, key)) === null) throw notFound()
+  const now = deps.clock.now()
+  const conversation = await Conversation.create({
+    id: uuid(),
+    applicationId,
+    aboutKind: about.kind,
+    aboutKey: key,
+    state: 'waiting',
+    answerBy: answerDay(deps),
+    askedAt: now,
+    version: 1,
+  })
+  await ConversationEntry.create({
+    ...{ id: uuid(), conversationId: conversation.id, by: 'candidate', name: actor.name, via: 'portal', text, at: now },
+  })
+  await told(deps, actor, application)
+  return { id: conversation.id, answerBy: conversation.answerBy }
+}
+
+/** A candidate writes more; whatever state it was in, it waits for an answer again. */
+export async function writeInConversation(deps: Deps, actor: Account, id: string, text: string) {
+  const { applicationId } = await conversationById(id)
+  await ownApplication(actor, applicationId)
+  const answerBy = await writtenByCandidate(deps, actor, id, { name: actor.name, via: 'portal', text })
+  return { answerBy }
+}
+
+type Written = Pick<ConversationEntry, 'name' | 'via' | 'text'> & { incomingMailId?: string }
+
+/** Keeps what a candidate wrote, from the portal or by mail. It stands behind whatever was written at the same moment. */
+export async function writtenByCandidate(deps: Deps, actor: Actor, id: string, written: Written): Promise<string> {
+  const conversation = await conversationById(id, lockOf() ?? {})
+  // A question that waits already keeps its day: writing more does not put the answer off.
+  const answerBy = conversation.state === 'waiting' ? conversation.answerBy : answerDay(deps)
+  await ConversationEntry.create({ id: uuid(), conversationId: id, by: 'candidate', at: deps.clock.now(), ...written })
+  await compareAndSet(conversation, conversation.version, { state: 'waiting', answerBy, closedAt: null })
+  await told(deps, actor, await applicationById(conversation.applicationId))
+  return answerBy
+}
+
+const told = (deps: Deps, actor: Actor, { id, candidateId }: Application) =>
+  recordEvent(deps, actor, { code: 'desk-asked', applicationId: id, candidateId })
