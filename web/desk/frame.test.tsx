@@ -18,7 +18,7 @@ const nobody = { ...sessionOf(), account: null }
 
 describe('the desk', () => {
   const open = (more: object = {}) =>
-    show(<DeskFrame />, { at: '/desk/today', readCounts: counts, readClock: {}, ...more })
+    show(<DeskFrame />, { at: '/desk/today', path: '/desk/*', readCounts: counts, readClock: {}, ...more })
   const links = () => screen.getAllByRole('link').map(({ textContent }) => textContent)
 
   test('names the organisation, and counts what waits up to where counting ends', async () => {
