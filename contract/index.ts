@@ -19,6 +19,7 @@ import * as imports from './imports'
 import * as incomingMails from './incomingMails'
 import * as lists from './lists'
 import * as messages from './messages'
+import * as notices from './notices'
 import * as operation from './operation'
 import * as organisation from './organisation'
 import * as places from './places'
@@ -65,6 +66,7 @@ const everything = {
   ...audit,
   ...privacy,
   ...messages,
+  ...notices,
   ...conversations,
   ...incomingMails,
   ...lists,

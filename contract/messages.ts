@@ -1,11 +1,11 @@
 import { type Static, Type } from '@sinclair/typebox'
+import { noticeChannels } from '#core/messages/notices'
 import { languages } from '#core/words/say'
 import { endpoint } from './endpoint'
 import { Done, Id, Moment, oneOf, orNull, Version } from './shapes'
 
-/** `accepted`: a mail server or gateway has taken it; `delivered`: a gateway says that it is on the phone. */
-export const messageStates = ['queued', 'accepted', 'delivered', 'refused', 'let be'] as const
-export const channels = ['mail', 'text'] as const
+/** `held`: kept back, since a text message tells the same; it goes where that one does not arrive. `accepted`: a mail server or gateway has taken it; `delivered`: a gateway says that it is on the phone. */
+export const messageStates = ['queued', 'held', 'accepted', 'delivered', 'refused', 'let be'] as const
 
 export const readMessages = endpoint({
   method: 'GET',
@@ -17,7 +17,7 @@ export const readMessages = endpoint({
     Type.Object({
       id: Id,
       at: Moment,
-      channel: oneOf(channels),
+      channel: oneOf(noticeChannels),
       to: Type.String(),
       subject: Type.String(),
       text: Type.String(),
@@ -50,7 +50,7 @@ export const readOutbox = endpoint({
     Type.Object({
       id: Id,
       at: Moment,
-      channel: oneOf(channels),
+      channel: oneOf(noticeChannels),
       to: Type.String(),
       subject: Type.String(),
       state: oneOf(['queued', 'refused'] as const),
@@ -134,7 +134,7 @@ export const previewMessages = endpoint({
   path: '/api/desk/messages/preview',
   summary: 'What each person would get, in their language, and who would get nothing and why',
   access: 'messages.send',
-  body: Type.Object({ written: InLanguages, applications: Recipients }),
+  body: Type.Object({ written: InLanguages, applications: Recipients, general: Type.Optional(Type.Boolean()) }),
   reply: Type.Array(
     Type.Object({
       application: Id,
@@ -157,6 +157,9 @@ export const sendMessages = endpoint({
   body: Type.Object({
     written: InLanguages,
     applications: Recipients,
+    general: Type.Optional(
+      Type.Boolean({ description: 'About none of their applications; who has refused that is left out' }),
+    ),
     alsoByText: Type.Optional(Type.Boolean({ description: 'A text message as well, that a mail is there' })),
   }),
   reply: Type.Object({

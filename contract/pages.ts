@@ -6,6 +6,7 @@ export const pages = [
   '/forgotten',
   '/new-password/:token',
   '/mail/:token',
+  '/notices/:token',
   '/account',
   '/sign-in',
   '/sign-in/return',

@@ -1,3 +1,4 @@
+import { usualChannels } from '#core/messages/notices'
 import { changeClaim } from '#server/claims/change'
 import { answerConversation } from '#server/conversations/answer'
 import { startConversation } from '#server/conversations/ask'
@@ -14,6 +15,7 @@ import { Claim } from '#server/records/claims/model'
 import { claimFaces } from '#server/records/claims/view'
 import { Conversation } from '#server/records/conversations/model'
 import { Enquiry, EnquiryLink } from '#server/records/enquiries/model'
+import { NoticeChoice } from '#server/records/messages/notices'
 import { bankOf } from '#server/records/skills/checks'
 import { Sitting } from '#server/records/skills/model'
 import { vacancyById } from '#server/records/vacancies/vacancies'
@@ -66,6 +68,10 @@ const performances: { [Name in ActName]: (scene: Scene, act: ActNamed<Name>) => 
       rejectOnEmpty: true,
     })
     await within(scene, () => answerConversation(scene.deps, deskOf(scene), id, { version, text }))
+  },
+  tellByText: async ({ actor: { id: accountId }, deps }, { tellByText: phone }) => {
+    const channels = { ...usualChannels, 'to do': ['mail', 'text'] as const }
+    await NoticeChoice.create({ accountId, channels, phone, phoneConfirmedAt: deps.clock.now(), version: 1 })
   },
   answer,
   register: (scene, { register }) =>

@@ -25,7 +25,9 @@ export async function correspond(deps: Deps, coordinator: Account) {
     order: [['createdAt', 'DESC']],
     rejectOnEmpty: true,
   })
-  await inTransaction(deps.sequelize, () => sendMessages(deps, coordinator, reminder, [latest.applicationId!], true))
+  await inTransaction(deps.sequelize, () =>
+    sendMessages(deps, coordinator, reminder, [latest.applicationId!], { alsoByText: true }),
+  )
   const paper = await drawPdf({
     issuer: 'Technische Hochschule Tannberg',
     place: 'Tannberg',

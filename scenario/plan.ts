@@ -43,6 +43,8 @@ type Acts = {
   /** What the candidate asks the desk, about one of their claims or about nothing of them. */
   question: { question: string; about?: string }
   answerQuestion: { answerQuestion: string }
+  /** The number text messages go to, which then tell them what they have to do. */
+  tellByText: { tellByText: string }
   answer: {
     answer: string
     differs?: Record<string, string>

@@ -26,6 +26,7 @@ import { importRoutes } from './incoming/imports/routes'
 import { incomingMailRoutes } from './incoming/mail/routes'
 import { paperRoutes } from './incoming/tray/routes'
 import { messageRoutes } from './messages/routes'
+import { serveStop } from './messages/serveStop'
 import { onBehalfRoutes } from './onBehalf/routes'
 import { serveHealth } from './operation/health'
 import { operationRoutes } from './operation/routes'
@@ -106,6 +107,7 @@ export function makeApp(deps: Fixed, { metrics, isEnding }: Watched = { isEnding
   const router = new Router()
   serveHealth(router, deps, isEnding)
   serveUploads(router, deps, callers)
+  serveStop(router, deps)
   serve(router, routes, deps, callers)
   router.get('/api/openapi.json', async (ctx: Context) => {
     ctx.body = openApi(`Probatum for ${(await currentOrganisation()).name}`, '1.0.0')

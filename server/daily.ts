@@ -4,6 +4,7 @@ import { leftOf } from './applications/remaining'
 import { forgetReaders } from './desk/ownership'
 import { forgetOldUploads } from './documents/uploads'
 import { remindOfOffers, tellOfExpiredOffers } from './hiring/offerReminders'
+import { queueNotice } from './messages/queueNotice'
 import { askToTakeOver } from './onBehalf/behalf'
 import { recordEvent } from './platform/audit/record'
 import { forEachRow } from './platform/database/forEachRow'
@@ -140,8 +141,8 @@ async function remindOfClosing(deps: Deps) {
     }
     await draft.update({ remindedAt: now })
     const mail = { to: person, about: draft }
-    if (left === 0) await queueMail(deps, { ...mail, words: 'closingComplete', values })
-    else await queueMail(deps, { ...mail, words: 'closing', values: { ...values, count: left } })
+    if (left === 0) await queueNotice(deps, { ...mail, words: 'closingComplete', values })
+    else await queueNotice(deps, { ...mail, words: 'closing', values: { ...values, count: left } })
   })
 }
 
@@ -164,7 +165,7 @@ async function remindOfQuiet(deps: Deps) {
     const vacancy = open.get(draft.vacancyId)!
     const person = await candidateWithMail(draft.candidateId)
     await draft.update({ remindedAt: now })
-    await queueMail(deps, {
+    await queueNotice(deps, {
       to: person,
       words: 'quiet',
       values: {

@@ -16,6 +16,7 @@ import { defineHiring } from './records/hiring/model'
 import { defineIdentity } from './records/identity/model'
 import { defineImports } from './records/imports/model'
 import { defineIncomingMails } from './records/mails/model'
+import { defineNotices } from './records/messages/notices'
 import { definePrepared } from './records/messages/prepared'
 import { defineCandidateKeys } from './records/people/model'
 import { definePermissions } from './records/permissions/model'
@@ -51,6 +52,7 @@ export function defineModels(sequelize: Sequelize) {
     defineVouching,
     defineEquality,
     definePrepared,
+    defineNotices,
     defineIncomingMails,
     defineConversations,
     defineViews,

@@ -66,7 +66,7 @@ const robots = ({ config }: Ours) =>
   [
     'User-agent: *',
     'Allow: /api/organisation/logo.png',
-    ...['/api/', '/desk', '/me', '/account', '/apply/', '/applications/', '/reply/', '/vouch/'].map(
+    ...['/api/', '/desk', '/me', '/account', '/apply/', '/applications/', '/reply/', '/vouch/', '/notices/'].map(
       (path) => `Disallow: ${path}`,
     ),
     `Sitemap: ${config.publicUrl}/sitemap.xml`,

@@ -12,6 +12,7 @@ const titles: Record<(typeof pages)[number], () => string> = {
   '/new-password/:token': () => say('ui.setANewPassword'),
   '/mail/:token': () => say('ui.changeOfYourMailAddress'),
   '/account': () => say('ui.yourAccount'),
+  '/notices/:token': () => say('ui.generalMailings'),
   '/sign-in': () => say('ui.signIn'),
   '/sign-in/return': () => say('ui.signIn'),
   '/sign-in/done': () => say('ui.signIn'),

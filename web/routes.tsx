@@ -96,6 +96,14 @@ export const router = createBrowserRouter([
             ),
           },
           {
+            path: '/notices/:token',
+            lazy: page(
+              () => import('./portal/account/StopGeneral').then(({ StopGeneral }) => StopGeneral),
+              'asking',
+              'portal',
+            ),
+          },
+          {
             path: '/account',
             lazy: page(
               () => import('./portal/account/MyAccount').then(({ MyAccount }) => MyAccount),

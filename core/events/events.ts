@@ -34,6 +34,11 @@ export const events = {
   'codes-on': ['owner told'],
   'codes-off': ['owner told'],
 
+  'notices-chosen': nothing,
+  'phone-confirmed': nothing,
+  'phone-removed': nothing,
+  'general-mail-refused': nothing,
+
   // Who works here, and whose house it is
   'colleague-invited': nothing,
   'colleague-came': nothing,

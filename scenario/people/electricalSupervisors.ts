@@ -52,6 +52,7 @@ export const electricalSupervisors: PersonPlan[] = [
         differs: { to: '2023-02-02' },
         note: 'Left on 2 February 2023 according to our payroll.',
       },
+      { day: -13, tellByText: '+436645550141' },
       {
         day: -12,
         question: 'My height certificate runs out soon. Is it enough that I renew it before the first day?',

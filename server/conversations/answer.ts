@@ -1,9 +1,9 @@
 import { v7 as uuid } from 'uuid'
+import { queueNotice } from '../messages/queueNotice'
 import { recordEvent } from '../platform/audit/record'
 import { compareAndSet } from '../platform/database/compareAndSet'
 import type { Account, Deps } from '../platform/deps'
 import { requireVersion } from '../platform/errors/problems'
-import { queueMail } from '../platform/mail/queueMail'
 import { candidateWithMail } from '../records/accounts/candidate'
 import { contactMail } from '../records/applications/answers'
 import { sentApplication } from '../records/applications/find'
@@ -37,7 +37,7 @@ export async function answerConversation(
     candidateWithMail(application.candidateId),
     vacancyById(application.vacancyId),
   ])
-  const messageId = await queueMail(deps, {
+  const messageId = await queueNotice(deps, {
     to: { ...person, mail: contactMail(application) ?? person.mail },
     about: application,
     words: 'deskAnswered',

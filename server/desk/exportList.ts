@@ -15,6 +15,7 @@ import { notFound } from '../platform/errors/problems'
 import type { FileToKeep } from '../platform/http/serve'
 import { readAccessLog } from '../privacy/accessLog'
 import { candidateById } from '../records/accounts/candidate'
+import { refusedPassingOn } from '../records/messages/notices'
 import { sourceDirectory } from '../sources/directory'
 import { deskVacancies } from '../vacancies/directory'
 import { chosenIn, queueStretch } from './queue'
@@ -66,6 +67,7 @@ const headings = {
     'Slack in days',
     'Likely ready',
     'Held up by',
+    'May be passed on',
   ],
   queue: ['Name', 'Vacancy', 'Slack in days', 'Waiting', 'Marks'],
   behalf: [
@@ -111,6 +113,7 @@ const linesOf: { [L in List]: (deps: Deps, actor: Account, filter: ListFilter) =
       // The next are on their way while these are written.
       if (last) coming = tableRows(deps, actor, filter, placeOf(last, filter), chunk)
       coming.catch(() => undefined)
+      const refused = await refusedPassingOn(rows.map(({ applicationId }) => applicationId))
       for (const row of rows) {
         const shown = tableRow(row)
         yield {
@@ -129,6 +132,7 @@ const linesOf: { [L in List]: (deps: Deps, actor: Account, filter: ListFilter) =
           'Slack in days': shown.slack,
           'Likely ready': shown.likely,
           'Held up by': shown.heldUpBy,
+          'May be passed on': yesOrNo(!refused.has(shown.id)),
         }
       }
       if (!last) return

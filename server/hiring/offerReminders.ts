@@ -1,8 +1,8 @@
 import { Op } from 'sequelize'
+import { queueNotice } from '../messages/queueNotice'
 import { recordEvent } from '../platform/audit/record'
 import { forEachRow } from '../platform/database/forEachRow'
 import type { Deps } from '../platform/deps'
-import { queueMail } from '../platform/mail/queueMail'
 import { candidateWithMail } from '../records/accounts/candidate'
 import { contactMail } from '../records/applications/answers'
 import { applicationById } from '../records/applications/find'
@@ -52,7 +52,7 @@ async function remind(deps: Deps, offer: Offer) {
   const application = await applicationById(offer.applicationId)
   const person = await candidateWithMail(application.candidateId)
   const { title } = await vacancyById(application.vacancyId)
-  await queueMail(deps, {
+  await queueNotice(deps, {
     to: { ...person, mail: contactMail(application) ?? person.mail },
     words: 'offerReminder',
     values: {

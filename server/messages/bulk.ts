@@ -8,13 +8,14 @@ import { type Language, say } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import type { Account, Deps } from '../platform/deps'
 import { inLanguage } from '../platform/http/language'
-import { queueText, queueWritten } from '../platform/mail/queueMail'
 import { candidateWithMail } from '../records/accounts/candidate'
 import { contactMail, textAnswer } from '../records/applications/answers'
 import { applicationsById } from '../records/applications/find'
+import { noticesOf } from '../records/messages/notices'
 import { hidesName } from '../records/scoring/find'
 import { vacanciesById } from '../records/vacancies/vacancies'
 import type { MessageField } from './fields'
+import { queueWrittenNotice } from './queueNotice'
 import { requireTemplates } from './templates'
 
 type Recipient = {
@@ -22,7 +23,10 @@ type Recipient = {
   name: string
   to: string
   language: Language
-  /** The number they gave, where it can be dialled. */
+  accountId: string
+  /** They have refused messages of this kind. */
+  refuses: boolean
+  /** The number they have confirmed, or else the one they gave, where it can be dialled. */
   phone: string | undefined
   values: Record<MessageField, string>
   /** What the desk may see of them: where the name is hidden the reference stands in its place. */
@@ -31,9 +35,9 @@ type Recipient = {
 }
 
 /** What each of several people would get, in their language. Somebody who would get nothing is told with the reason. */
-export async function previewMessages(deps: Deps, written: InLanguages, ids: readonly string[]) {
+export async function previewMessages(deps: Deps, written: InLanguages, ids: readonly string[], general = false) {
   requireTemplates(written, '/body/written')
-  return (await recipientsOf(deps, ids)).map((recipient) => {
+  return (await recipientsOf(deps, ids, general)).map((recipient) => {
     const { application, name, shownName, language } = recipient
     const known = shownName === name
     const filled = wordsFor(written, recipient, recipient.shownValues)
@@ -52,35 +56,32 @@ export async function previewMessages(deps: Deps, written: InLanguages, ids: rea
 /**
  * Queues a message to each; those it would reach with a hole in a sentence, or not at all, are left out.
  *
- * @param alsoByText whether those whose number is known are told by a text message as well
+ * @param how.general about none of their applications: who has refused that is left out
+ * @param how.alsoByText whether those whose number is known are told by a text message as well
  */
 export async function sendMessages(
   deps: Deps,
   actor: Account,
   written: InLanguages,
   ids: readonly string[],
-  alsoByText = false,
+  { general = false, alsoByText = false }: { general?: boolean; alsoByText?: boolean } = {},
 ) {
   requireTemplates(written, '/body/written')
   const batchId = uuid()
   let queued = 0
   let texts = 0
-  const recipients = await recipientsOf(deps, ids)
+  const recipients = await recipientsOf(deps, ids, general)
   for (const recipient of recipients) {
     const filled = wordsFor(written, recipient, recipient.values)
     if ('missing' in filled || obstacleOf(written, recipient)) continue
-    const { application, name, to, language, phone, values } = recipient
+    const { application, accountId, name, to, language, values } = recipient
     const { subject, text } = filled
-    const about = { about: application, batchId }
-    await queueWritten(deps, { to: { name, mail: to, language }, subject, text, ...about })
-    if (alsoByText && phone) {
-      const { link } = values
-      const short = inLanguage(language, () =>
-        say('messages.thereIsMail', { operator: deps.organisation.name, subject, link }),
-      )
-      await queueText(deps, { to: { name, phone }, subject, text: short, ...about })
-      texts += 1
-    }
+    const phone = alsoByText ? recipient.phone : undefined
+    const { byText } = await queueWrittenNotice(deps, general ? 'general' : 'answers', {
+      to: { accountId, name, mail: to, language },
+      ...{ subject, text, phone, link: values.link, about: application, batchId },
+    })
+    if (byText) texts += 1
     await recordEvent(deps, actor, {
       code: 'message-written',
       values: { subject },
@@ -94,13 +95,14 @@ export async function sendMessages(
   return { queued, left: recipients.length - queued, texts }
 }
 
-async function recipientsOf(deps: Deps, ids: readonly string[]): Promise<Recipient[]> {
+async function recipientsOf(deps: Deps, ids: readonly string[], general: boolean): Promise<Recipient[]> {
   const applications = await applicationsById(ids)
   const vacancies = await vacanciesById(applications.map(({ vacancyId }) => vacancyId))
   const recipients: Recipient[] = []
   for (const application of applications) {
     if (isDraft(application)) continue
     const person = await candidateWithMail(application.candidateId)
+    const { channels, phone } = await noticesOf(person.accountId)
     const vacancy = vacancies.get(application.vacancyId)!
     const givenNames = application.answers['about.givenNames']
     const values: Recipient['values'] = {
@@ -120,7 +122,9 @@ async function recipientsOf(deps: Deps, ids: readonly string[]): Promise<Recipie
       name: person.name,
       to: contactMail(application) ?? person.mail,
       language: person.language,
-      phone: dialled(textAnswer(application, 'contact.phone') ?? '', deps.organisation.country),
+      accountId: person.accountId,
+      refuses: general && channels.general.length === 0,
+      phone: phone ?? dialled(textAnswer(application, 'contact.phone') ?? '', deps.organisation.country),
       values,
       shownName,
       shownValues: hidden ? { ...values, name: shownName, givenName: shownName } : values,
@@ -143,7 +147,8 @@ function wordsFor(written: InLanguages, { language }: Recipient, values: Recipie
 }
 
 function obstacleOf(written: InLanguages, recipient: Recipient): string | undefined {
-  const { to, values } = recipient
+  const { to, values, refuses } = recipient
+  if (refuses) return say('messages.refusesGeneral')
   if (!to || to.endsWith('.invalid')) return say('messages.noAddress')
   const filled = wordsFor(written, recipient, values)
   return 'missing' in filled ? say('messages.noValue', { field: filled.missing }) : undefined

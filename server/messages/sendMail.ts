@@ -1,9 +1,12 @@
 import type { StoredText } from '#core/words/stored'
 import { changed } from '../platform/changes'
 import type { Deps } from '../platform/deps'
+import { queueJob } from '../platform/jobs/queue'
 import { Message } from '../platform/mail/model'
 import { notHandedOver, notTakenYet, saidByServer } from '../platform/mail/refusal'
+import { accountOfCandidate } from '../records/accounts/candidate'
 import { readBytes } from '../records/documents/bytes'
+import { stopLink } from './generalMail'
 
 /**
  * Sends a queued mail over SMTP. A mail already sent is left alone, so the job may run twice. One that the mail server
@@ -24,6 +27,9 @@ export async function sendMail(deps: Deps, { messageId }: { messageId: string })
       attachments,
       from: deps.organisation.name,
       replyTo: deps.organisation.contact,
+      ...(message.kind === 'general' && message.candidateId
+        ? { stopAddress: stopLink(deps, (await accountOfCandidate(message.candidateId)).id) }
+        : {}),
     })
   } catch (error) {
     const { responseCode, response } = error as { responseCode?: number; response?: string }
@@ -42,9 +48,22 @@ export async function giveUpMail(deps: Deps, { messageId }: { messageId: string 
   if (message?.state === 'queued') await refuseMessage(deps, message, notHandedOver(error))
 }
 
-/** Keeps that a message was refused for good, and why; the desk sees it in the file and in the queue. */
+/**
+ * Keeps that a message was refused for good, and why; the desk sees it in the file and in the queue. Where a mail was held back
+ * for it, that one goes, and nobody has to do anything.
+ */
 export async function refuseMessage(deps: Deps, message: Message, because: StoredText) {
+  if (await letGo(message))
+    return void (await message.update({ state: 'let be', refusedBecause: because, sentAt: deps.clock.now() }))
   await message.update({ state: 'refused', refusedBecause: because, sentAt: deps.clock.now() })
   if (message.applicationId)
     await changed(deps, { code: 'mail-refused', actor: { kind: 'system' }, applicationId: message.applicationId })
+}
+
+/** Lets the mail go that was held back while a text message was under way. Gives whether there was one. */
+export async function letGo({ insteadOf }: Message): Promise<boolean> {
+  if (!insteadOf) return false
+  const [gone] = await Message.update({ state: 'queued' }, { where: { id: insteadOf, state: 'held' } })
+  if (gone > 0) await queueJob('mail', { messageId: insteadOf })
+  return gone > 0
 }

@@ -5,7 +5,7 @@ import { queueJob } from '../platform/jobs/queue'
 import { Message } from '../platform/mail/model'
 import { notHandedOver, saidByServer } from '../platform/mail/refusal'
 import type { TextAnswer } from '../platform/outside/textMessages'
-import { refuseMessage } from './sendMail'
+import { letGo, refuseMessage } from './sendMail'
 
 /** Hands a text message to the gateway; one already handed over is left alone, so the job may run twice. */
 export async function sendText(deps: Deps, { messageId }: { messageId: string }) {
@@ -25,10 +25,11 @@ export async function followText(deps: Deps, { messageId }: { messageId: string 
   const answer = await deps.texts.stateOf(message.id)
   const since = Date.now() - message.createdAt.getTime()
   if (answer.state !== 'accepted') return keepAnswer(deps, message, answer)
-  if (since < followedDays * 86_400_000) await askLater(messageId, since)
+  if (since < followedDays * 86_400_000) return askLater(messageId, since)
+  await letGo(message)
 }
 
-/** A phone may be off for days; what is not on it after three is left as taken by the gateway. */
+/** A phone may be off for days; what is not on it after three is left as taken by the gateway, and told by mail instead. */
 const followedDays = 3
 
 /** Asks soon at first and then ever less often. */

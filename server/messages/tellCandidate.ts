@@ -6,7 +6,6 @@ import type { StoredValue, StoredValues } from '#core/words/stored'
 import type { Change } from '../platform/changes'
 import type { Deps } from '../platform/deps'
 import { inLanguage } from '../platform/http/language'
-import { queueMail } from '../platform/mail/queueMail'
 import { candidateWithMail } from '../records/accounts/candidate'
 import { contactMail } from '../records/applications/answers'
 import { applicationById, applicationsOf } from '../records/applications/find'
@@ -15,6 +14,7 @@ import { Offer } from '../records/hiring/model'
 import { permissionOf } from '../records/permissions/permissions'
 import { checkTitles } from '../records/skills/checks'
 import { rulesOfVacancy, vacancyById } from '../records/vacancies/vacancies'
+import { queueNotice } from './queueNotice'
 
 /** What a mail to a candidate is made of: who it goes to, what it is about, and what the event said. */
 type Told = {
@@ -47,26 +47,26 @@ const mails: Record<Exclude<CodeWith<'told'>, OfFile>, (told: ToldOfOne) => Prom
       named(say('mail.received.application', { reference }), snapshot.pdfSha256!),
       ...(permission ? [named(say('mail.enquiry.permission', { name: reference }), permission.sha256)] : []),
     ])
-    await queueMail(deps, { to, about, attachments, words: 'received', values: { reference, vacancy, link } })
+    await queueNotice(deps, { to, about, attachments, words: 'received', values: { reference, vacancy, link } })
   },
   'gate-shortlist': ({ deps, to, about, vacancy, link }) =>
-    queueMail(deps, { to, about, words: 'shortlist', values: { vacancy, link } }),
+    queueNotice(deps, { to, about, words: 'shortlist', values: { vacancy, link } }),
   'gate-offer': async ({ deps, to, about, vacancy, link }) => {
     const { startsOn, answerBy } = await Offer.findByPk(about.id, { rejectOnEmpty: true })
     const values = { vacancy, start: { day: startsOn }, until: { day: answerBy }, link }
-    await queueMail(deps, { to, about, words: 'offer', values })
+    await queueNotice(deps, { to, about, words: 'offer', values })
   },
   'gate-start': ({ deps, to, about, vacancy, link }) =>
-    queueMail(deps, { to, about, words: 'cleared', values: { vacancy, start: { day: about.targetStart }, link } }),
+    queueNotice(deps, { to, about, words: 'cleared', values: { vacancy, start: { day: about.targetStart }, link } }),
   'offer-extended': ({ deps, to, about, vacancy, link, values }) =>
-    queueMail(deps, { to, about, words: 'offerExtended', values: { vacancy, until: values.until!, link } }),
+    queueNotice(deps, { to, about, words: 'offerExtended', values: { vacancy, until: values.until!, link } }),
   'offer-withdrawn': ({ deps, to, about, vacancy, link }) =>
-    queueMail(deps, { to, about, words: 'offerWithdrawn', values: { vacancy, link } }),
+    queueNotice(deps, { to, about, words: 'offerWithdrawn', values: { vacancy, link } }),
   'offer-expired': ({ deps, to, about, vacancy, link, values }) =>
-    queueMail(deps, { to, about, words: 'offerExpired', values: { vacancy, until: values.until!, link } }),
+    queueNotice(deps, { to, about, words: 'offerExpired', values: { vacancy, until: values.until!, link } }),
   'start-changed': ({ deps, to, about, vacancy, link, values }) => {
     const { before, start, reason } = values
-    return queueMail(deps, {
+    return queueNotice(deps, {
       to,
       about,
       words: 'startChanged',
@@ -75,7 +75,7 @@ const mails: Record<Exclude<CodeWith<'told'>, OfFile>, (told: ToldOfOne) => Prom
   },
   'moved-to-rules': async ({ deps, to, about, vacancy, link, values, details }) => {
     const changes = await changesOfRules(about, Number(details.before), to.language)
-    await queueMail(deps, {
+    await queueNotice(deps, {
       to,
       about,
       words: 'rulesChanged',
@@ -83,7 +83,7 @@ const mails: Record<Exclude<CodeWith<'told'>, OfFile>, (told: ToldOfOne) => Prom
     })
   },
   'resit-allowed': ({ deps, to, about, link, values, details }) =>
-    queueMail(deps, {
+    queueNotice(deps, {
       to,
       about,
       words: 'resit',
@@ -91,7 +91,7 @@ const mails: Record<Exclude<CodeWith<'told'>, OfFile>, (told: ToldOfOne) => Prom
     }),
   'part-reopened': ({ deps, to, about, vacancy, link, values, details }) => {
     const { part, reason } = values
-    return queueMail(deps, {
+    return queueNotice(deps, {
       to,
       about,
       words: 'changePart',
@@ -111,7 +111,7 @@ const mails: Record<Exclude<CodeWith<'told'>, OfFile>, (told: ToldOfOne) => Prom
 const mailsOfFile: Record<OfFile, (told: Told) => Promise<unknown>> = {
   'document-sent-back': ({ deps, to, about, link, values }) => {
     const { claim, file, reason } = values
-    return queueMail(deps, {
+    return queueNotice(deps, {
       to,
       about,
       words: 'betterCopy',

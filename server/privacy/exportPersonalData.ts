@@ -15,6 +15,7 @@ import { conversationsOf } from '../records/conversations/find'
 import { streamBytes } from '../records/documents/bytes'
 import { documentsOfCandidates } from '../records/documents/documents'
 import { IncomingMail } from '../records/mails/model'
+import { noticesOf } from '../records/messages/notices'
 import { permissionsOf } from '../records/permissions/permissions'
 import { titlesOfVacancies } from '../records/vacancies/vacancies'
 import { vouchingsOf } from '../records/vouching/vouchings'
@@ -57,6 +58,8 @@ export async function exportPersonalData(deps: Deps, actor: Account): Promise<Fi
   const addJson = (name: string, value: unknown) => zip.addBuffer(Buffer.from(JSON.stringify(value, null, 2)), name)
   const { name, born, otherNames, phone, createdAt } = candidate
   addJson('person.json', { name, born, otherNames, phone, mail: account.mail, language: account.language, createdAt })
+  const { channels, phone: confirmedPhone, noPassingOn } = await noticesOf(account.id)
+  addJson('notices.json', { channels, phone: confirmedPhone, noPassingOn })
   addJson('claims.json', claims)
   for (const application of applications) {
     const { id, reference, stage, answers, answeredAt, sentAt, targetStart } = application

@@ -238,4 +238,8 @@ export default {
   'event.conversation-reopened': 'Hat eine Frage wieder geöffnet',
   'event.sentences-saved.question_one': 'Hat eine vorbereitete Antwort auf Fragen gespeichert',
   'event.sentences-saved.question_other': 'Hat {{count}} vorbereitete Antworten auf Fragen gespeichert',
+  'event.notices-chosen': 'Hat gewählt, wie sie benachrichtigt wird',
+  'event.phone-confirmed': 'Hat eine Nummer für SMS bestätigt',
+  'event.phone-removed': 'Hat die Nummer für SMS entfernt',
+  'event.general-mail-refused': 'Hat allgemeine Nachrichten abgelehnt',
 } satisfies Translated<typeof english>

@@ -232,4 +232,8 @@ export default {
   'event.conversation-reopened': 'Opened a question again',
   'event.sentences-saved.question_one': 'Saved one prepared answer to questions',
   'event.sentences-saved.question_other': 'Saved {{count}} prepared answers to questions',
+  'event.notices-chosen': 'Chose how to be told',
+  'event.phone-confirmed': 'Confirmed a number for text messages',
+  'event.phone-removed': 'Removed the number for text messages',
+  'event.general-mail-refused': 'Refused general mailings',
 } as const

@@ -224,4 +224,11 @@ export default {
   'file.oneThingMore': 'Noch etwas dazu',
   'file.sendTheAnswer': 'Antwort abschicken',
   'file.answered': 'Beantwortet; es geht auch per Mail an {{name}}',
+  'file.toldByMail': 'Wird per E-Mail benachrichtigt.',
+  'file.toldByMailAndText': 'Wird per E-Mail und SMS benachrichtigt.',
+  'file.toldByTextForSome': 'Möchte manches nur per SMS; kommt sie nicht an, geht eine E-Mail.',
+  'file.numberConfirmed': 'Nummer bestätigt: {{phone}}.',
+  'file.refusesGeneral': 'Lehnt allgemeine Nachrichten ab.',
+  'file.refusesPassingOn': 'Lehnt die Weitergabe an andere ab.',
+  'file.heldForText': 'zurückgehalten, per SMS gesagt',
 } satisfies Translated<typeof english>

@@ -219,4 +219,11 @@ export default {
   'file.oneThingMore': 'One thing more',
   'file.sendTheAnswer': 'Send the answer',
   'file.answered': 'Answered; it goes to {{name}} by mail as well',
+  'file.toldByMail': 'Is told by mail.',
+  'file.toldByMailAndText': 'Is told by mail and text message.',
+  'file.toldByTextForSome': 'Wants some things by text message alone; a mail goes where that does not arrive.',
+  'file.numberConfirmed': 'Number confirmed: {{phone}}.',
+  'file.refusesGeneral': 'Refuses general mailings.',
+  'file.refusesPassingOn': 'Refuses that anything is passed on to others.',
+  'file.heldForText': 'held back, told by text message',
 } as const

@@ -83,4 +83,5 @@ export default {
   'list.column.Other': 'Die andere',
   'list.column.Likelihood': 'Wahrscheinlichkeit',
   'list.column.Agreeing': 'Übereinstimmend',
+  'list.column.May be passed on': 'Darf weitergegeben werden',
 } satisfies Translated<typeof english>

@@ -80,4 +80,5 @@ export default {
   'list.column.Other': 'Other',
   'list.column.Likelihood': 'Likelihood',
   'list.column.Agreeing': 'Agreeing',
+  'list.column.May be passed on': 'May be passed on',
 } as const

@@ -133,4 +133,5 @@ export default {
     '{{colleague}} hat sich mit Passwort angemeldet, mit einem Konto für den Tag, an dem der Anmeldedienst ausfällt. Wenn niemand Grund dazu hatte, ändern Sie das Passwort dieses Kontos und melden Sie es unter „Wer hier arbeitet“ ab.',
   'mail.deskAnswered.subject': 'Eine Antwort auf Ihre Frage zu {{vacancy}}',
   'mail.deskAnswered.text': '{{answer}}\n\nSie können auf diese Nachricht antworten oder hier schreiben:\n{{link}}',
+  'mail.general.stop': 'Sie bekommen dies, weil Sie sich einmal bei uns beworben haben. Nichts mehr davon: {{link}}',
 } satisfies Translated<typeof english>

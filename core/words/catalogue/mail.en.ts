@@ -128,4 +128,5 @@ export default {
     '{{colleague}} has signed in by password, with an account kept for the day the identity provider is away. If nobody had reason to, change the password of that account and sign it out under “People who work here”.',
   'mail.deskAnswered.subject': 'An answer to your question about {{vacancy}}',
   'mail.deskAnswered.text': '{{answer}}\n\nYou can answer this mail, or write here:\n{{link}}',
+  'mail.general.stop': 'You get this because you once applied with us. No more of these: {{link}}',
 } as const

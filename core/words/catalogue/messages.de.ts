@@ -17,4 +17,9 @@ export default {
   'messages.because.notTakenYet': 'Noch nicht angenommen: {{said}}',
   'messages.because.notHandedOver': 'Nicht zu übergeben: {{said}}',
   'messages.because.noNumber': 'Kein Telefon hat diese Nummer.',
+  'messages.byTextAlone': '{{operator}}: {{subject}}. Mehr unter {{link}}',
+  'messages.refusesGeneral': 'Allgemeine Nachrichten wurden abgelehnt.',
+  'messages.phoneCode.subject': 'Ein Code für Ihre Nummer',
+  'messages.phoneCode.text':
+    '{{operator}}: {{code}} ist der Code, der diese Nummer bestätigt. Er gilt {{minutes}} Minuten.',
 } satisfies Translated<typeof english>

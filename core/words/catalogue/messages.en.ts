@@ -14,4 +14,9 @@ export default {
   'messages.because.notTakenYet': 'Not taken yet: {{said}}',
   'messages.because.notHandedOver': 'It could not be handed over: {{said}}',
   'messages.because.noNumber': 'No phone has this number.',
+  'messages.byTextAlone': '{{operator}}: {{subject}}. More at {{link}}',
+  'messages.refusesGeneral': 'They have refused general mailings.',
+  'messages.phoneCode.subject': 'A code for your number',
+  'messages.phoneCode.text':
+    '{{operator}}: {{code}} is the code that confirms this number. It holds for {{minutes}} minutes.',
 } as const

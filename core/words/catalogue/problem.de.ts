@@ -352,4 +352,8 @@ export default {
   'problem.askOnceItIsSent': 'Sie können zu einer Bewerbung fragen, sobald Sie sie abgeschickt haben.',
   'problem.thisIsNotClosed': 'Das ist nicht geschlossen.',
   'problem.thisIsClosed': 'Das ist schon geschlossen.',
+  'problem.notice.one-is-needed': 'Was Ihre Bewerbung betrifft, muss Sie per E-Mail oder per SMS erreichen.',
+  'problem.notice.number-not-confirmed': 'Bestätigen Sie zuerst eine Nummer mit dem Code, der dorthin geschickt wird.',
+  'problem.phoneCodeOver': 'Dieser Code gilt nicht mehr. Lassen Sie einen neuen schicken.',
+  'problem.noTelephoneNumber': 'Das ist keine Telefonnummer. Beginnen Sie mit + und dem Land, etwa +43 664 555 0100.',
 } satisfies Translated<typeof english>

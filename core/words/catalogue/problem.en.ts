@@ -326,4 +326,8 @@ export default {
   'problem.askOnceItIsSent': 'You can ask about an application once you have sent it.',
   'problem.thisIsNotClosed': 'This is not closed.',
   'problem.thisIsClosed': 'This is closed already.',
+  'problem.notice.one-is-needed': 'What is about your application has to reach you by mail or by text message.',
+  'problem.notice.number-not-confirmed': 'Confirm a number first, with the code that is sent to it.',
+  'problem.phoneCodeOver': 'This code can no longer be used. Have a new one sent.',
+  'problem.noTelephoneNumber': 'This is no telephone number. Begin with + and the country, such as +43 664 555 0100.',
 } as const

@@ -76,4 +76,7 @@ export default {
   'table.notToBeSaid': 'nicht zu sagen',
   'table.alsoByText': 'Auch per SMS Bescheid geben ({{count}} von {{of}} haben eine Nummer)',
   'table.nameInOrder': 'Name',
+  'table.generalMessage': 'Das betrifft keine ihrer Bewerbungen',
+  'table.generalMessageMeans':
+    'Andere Stellen, Neuigkeiten: Wer allgemeine Nachrichten abgelehnt hat, bekommt keine, und in jeder steht, wie man sie abbestellt.',
 } satisfies Translated<typeof english>

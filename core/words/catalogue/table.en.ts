@@ -73,4 +73,7 @@ export default {
   'table.notToBeSaid': 'not to be said',
   'table.alsoByText': 'Also tell them by text message ({{count}} of {{of}} have a number)',
   'table.nameInOrder': 'name',
+  'table.generalMessage': 'This is about none of their applications',
+  'table.generalMessageMeans':
+    'Other vacancies, news: whoever has refused general mailings is left out, and each mail says how to stop them.',
 } as const

@@ -121,4 +121,5 @@ export default {
   'ui.howWell': 'Wie gut (A1 bis C2)',
   'ui.wroteAt': '{{name}}, {{at}}',
   'ui.wroteByMail': '{{name}}, {{at}}, per Mail',
+  'ui.generalMailings': 'Allgemeine Nachrichten',
 } satisfies Translated<typeof english>

@@ -116,4 +116,5 @@ export default {
   'ui.howWell': 'How well (A1 to C2)',
   'ui.wroteAt': '{{name}}, {{at}}',
   'ui.wroteByMail': '{{name}}, {{at}}, by mail',
+  'ui.generalMailings': 'General mailings',
 } as const

@@ -6,6 +6,7 @@ import {
   type Sequelize,
 } from 'sequelize'
 import type { messageStates } from '#contract/messages'
+import type { NoticeKind } from '#core/messages/notices'
 import type { StoredText } from '#core/words/stored'
 import {
   define,
@@ -35,6 +36,10 @@ export class Message extends Model<InferAttributes<Message>, InferCreationAttrib
   declare candidateId: CreationOptional<string | null>
   declare state: CreationOptional<(typeof messageStates)[number]>
   declare refusedBecause: CreationOptional<StoredText | null>
+  /** What kind of notice to a candidate it is; null where it goes to somebody else. */
+  declare kind: CreationOptional<NoticeKind | null>
+  /** Of a text message: the mail that is held back and goes where the text message does not arrive. */
+  declare insteadOf: CreationOptional<string | null>
   /** The message to several people it is one of. */
   declare batchId: CreationOptional<string | null>
   declare createdAt: Date
@@ -55,6 +60,8 @@ export const defineMessages = (sequelize: Sequelize) =>
     candidateId: uuidOrNull,
     state: { ...text, defaultValue: 'queued' },
     refusedBecause: jsonOrNull,
+    kind: textOrNull,
+    insteadOf: uuidOrNull,
     batchId: uuidOrNull,
     createdAt: moment,
     sentAt: momentOrNull,

@@ -1,4 +1,5 @@
 import { v7 as uuid } from 'uuid'
+import type { NoticeKind } from '#core/messages/notices'
 import { textIn } from '#core/organisation/organisation'
 import type english from '#core/words/catalogue/mail.en'
 import { type NamesIn, type SpokenLanguage, say } from '#core/words/say'
@@ -16,7 +17,8 @@ type Needs = {
 
 /** The mails there are: each has a subject and a text by its name. */
 export type MailWords = keyof Needs
-type ValuesOf<Words extends MailWords> = { [Name in Needs[Words]]: StoredValue }
+/** What the words of a mail need. */
+export type MailValues<Words extends MailWords> = { [Name in Needs[Words]]: StoredValue }
 
 type Envelope = {
   /** Whom it goes to, and the language they are written to in; without one, English. */
@@ -25,12 +27,16 @@ type Envelope = {
   /** The application it is about. */
   about?: { id: string; candidateId: string }
   batchId?: string
+  /** What kind of notice to a candidate it is. */
+  kind?: NoticeKind
 }
+
+type Written = { subject: string; text: string }
 
 /** Leaves a mail in the outbox, in the transaction of what it tells about; a job sends it. Gives the mail’s identifier. */
 export const queueMail = <Words extends MailWords>(
   deps: Deps,
-  { words, values, ...envelope }: Envelope & { words: Words; values: ValuesOf<Words> },
+  { words, values, ...envelope }: Envelope & { words: Words; values: MailValues<Words> },
 ): Promise<string> =>
   inLanguage(envelope.to.language ?? 'en', () =>
     queueWritten(deps, {
@@ -40,10 +46,10 @@ export const queueMail = <Words extends MailWords>(
     }),
   )
 
-/** The same with words that somebody wrote, in the language of whoever gets them. */
+/** The same with words that somebody wrote, in the language of whoever gets them. One that is held goes once it is let go. */
 export async function queueWritten(
   deps: Deps,
-  { to, subject, text, attachments, about, batchId }: Envelope & { subject: string; text: string },
+  { to, subject, text, attachments, about, batchId, kind, held }: Envelope & Written & { held?: boolean },
 ): Promise<string> {
   const hello = inLanguage(to.language ?? 'en', () => say('mail.hello', { name: to.name }))
   const message = await Message.create({
@@ -56,9 +62,11 @@ export async function queueWritten(
     applicationId: about?.id ?? null,
     candidateId: about?.candidateId ?? null,
     batchId: batchId ?? null,
+    kind: kind ?? null,
+    state: held ? 'held' : 'queued',
     createdAt: deps.clock.now(),
   })
-  await queueJob('mail', { messageId: message.id })
+  if (!held) await queueJob('mail', { messageId: message.id })
   return message.id
 }
 
@@ -68,12 +76,18 @@ function footerOf({ organisation }: Deps, language: string): string {
   return [name, contact, textIn(footer, language, languages).replace(/^/, '\n')].join('\n').trimEnd()
 }
 
-type TextEnvelope = Omit<Envelope, 'to' | 'attachments'> & { to: { name: string; phone: string } }
+type TextEnvelope = Omit<Envelope, 'to' | 'attachments'> & {
+  to: { name: string; phone: string }
+  /** The file it belongs to, where it is about no application. */
+  candidateId?: string
+  /** The mail that is held back meanwhile. */
+  insteadOf?: string
+}
 
 /** Leaves a text message in the outbox; a job hands it to the gateway. */
 export async function queueText(
   deps: Deps,
-  { to, subject, text, about, batchId }: TextEnvelope & { subject: string; text: string },
+  { to, subject, text, about, batchId, kind, insteadOf, candidateId }: TextEnvelope & Written,
 ): Promise<void> {
   const message = await Message.create({
     id: uuid(),
@@ -85,8 +99,10 @@ export async function queueText(
     text,
     attachments: [],
     applicationId: about?.id ?? null,
-    candidateId: about?.candidateId ?? null,
+    candidateId: about?.candidateId ?? candidateId ?? null,
     batchId: batchId ?? null,
+    kind: kind ?? null,
+    insteadOf: insteadOf ?? null,
     createdAt: deps.clock.now(),
   })
   await queueJob('text', { messageId: message.id })

@@ -19,6 +19,7 @@ import { up as organisationAndPeople } from './013-organisation-and-people'
 import { up as identityProvider } from './014-identity-provider'
 import { up as catalogue } from './015-catalogue'
 import { up as conversations } from './016-conversations'
+import { up as notices } from './017-notices'
 import { chainExisting } from './chainExisting'
 
 export type Migration = {
@@ -52,6 +53,7 @@ const migrations: Migration[] = [
   { name: '014-identity-provider', statements: identityProvider },
   { name: '015-catalogue', statements: catalogue },
   { name: '016-conversations', statements: conversations },
+  { name: '017-notices', statements: notices },
 ]
 
 /** The last step this program knows of. */

@@ -10,6 +10,8 @@ export type OutgoingMail = {
   /** Who writes, and where an answer goes; empty where it goes to the sender. */
   from: string
   replyTo: string
+  /** Where a mail program ends mails like this one (RFC 8058). */
+  stopAddress?: string
 }
 
 type MailConfig = { smtpUrl: string; mailFrom: string }
@@ -31,13 +33,18 @@ export function smtpMailer({ smtpUrl, mailFrom }: MailConfig): Mailer {
     socketTimeout: 60_000,
   })
   return {
-    send: async ({ id, to, subject, text, attachments, from, replyTo }) => {
+    send: async ({ id, to, subject, text, attachments, from, replyTo, stopAddress }) => {
       await transport.sendMail({
         messageId: `<${id}@${domain}>`,
         from: { name: from, address },
         ...(replyTo ? { replyTo } : {}),
         // Nobody’s holiday notice is wanted in answer (RFC 3834, 5).
-        headers: { 'Auto-Submitted': 'auto-generated' },
+        headers: {
+          'Auto-Submitted': 'auto-generated',
+          ...(stopAddress
+            ? { 'List-Unsubscribe': `<${stopAddress}>`, 'List-Unsubscribe-Post': 'List-Unsubscribe=One-Click' }
+            : {}),
+        },
         to: { name: to.name, address: to.mail },
         subject,
         text,

@@ -3,6 +3,7 @@ import { v7 as uuid } from 'uuid'
 import { rowOf, rowsOf } from '../../platform/database/rows'
 import type { Account as AccountActor, Deps } from '../../platform/deps'
 import { notFound } from '../../platform/errors/problems'
+import { NoticeChoice, PhoneCode } from '../messages/notices'
 import { Account, AccountLink, Candidate, RecoveryCode, Session } from './model'
 
 /** The file of the person signed in; made the first time it is needed. One that was merged leads to the one that was kept. */
@@ -69,10 +70,10 @@ async function withAccount(id: string) {
 export async function candidateWithMail(id: string) {
   const {
     candidates,
-    account: { mail, language },
+    account: { id: accountId, mail, language },
   } = await withAccount(id)
   const { name, born, otherNames } = candidates[0]!
-  return { id, name, born, otherNames, mail, language, files: candidates.map((one) => one.id) }
+  return { id, accountId, name, born, otherNames, mail, language, files: candidates.map((one) => one.id) }
 }
 
 /** Takes over name and birth date from the answers about the person. */
@@ -104,10 +105,12 @@ export async function closeAccount(candidateId: string) {
       },
       { where: { id: accountId } },
     )
-  for (const model of [Session, AccountLink, RecoveryCode]) await destroyOf(model, ids)
+  for (const model of [Session, AccountLink, RecoveryCode, NoticeChoice, PhoneCode]) await destroyOf(model, ids)
 }
 
-const destroyOf = (model: typeof Session | typeof AccountLink | typeof RecoveryCode, accountIds: string[]) =>
+type OfAccount = typeof Session | typeof AccountLink | typeof RecoveryCode | typeof NoticeChoice | typeof PhoneCode
+
+const destroyOf = (model: OfAccount, accountIds: string[]) =>
   (model as typeof Session).destroy({ where: { accountId: accountIds } })
 
 /** The file stays until the end of a day because something in it has to. */

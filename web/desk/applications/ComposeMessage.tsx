@@ -8,6 +8,7 @@ import { Button } from '../../ui/Button'
 import { Dialog } from '../../ui/Dialog'
 import { LongField, SelectField } from '../../ui/Field'
 import { ProblemNote } from '../../ui/ProblemNote'
+import { Tick } from '../../ui/Tick'
 import { useAct } from '../../useAct'
 import { WrittenFields } from '../messages/WrittenFields'
 import { useToast } from '../useToast'
@@ -20,13 +21,14 @@ const nothing: InLanguages = { english: { subject: '', text: '' }, german: null 
 export function ComposeMessage({ applications, turningDown, onClose, onDone }: Props) {
   const [written, setWritten] = useState<InLanguages>(nothing)
   const [reason, setReason] = useState('')
+  const [general, setGeneral] = useState(false)
   const [previews, setPreviews] = useState<Previews>()
   const { data } = api.endpoints.listTemplates.useQuery({})
   const preview = useAct('previewMessages')
   const many =
     applications.length === 1 ? say('table.onePerson') : say('table.countPeople', { count: applications.length })
   const look = async () => {
-    const shown = await preview.act({ body: { written, applications } })
+    const shown = await preview.act({ body: { written, applications, general } })
     if (shown) setPreviews(shown)
   }
   return (
@@ -38,7 +40,7 @@ export function ComposeMessage({ applications, turningDown, onClose, onDone }: P
     >
       {previews ? (
         <Check
-          {...{ previews, written, reason, turningDown, applications, onDone }}
+          {...{ previews, written, reason, general, turningDown, applications, onDone }}
           onBack={() => setPreviews(undefined)}
         />
       ) : (
@@ -71,6 +73,14 @@ export function ComposeMessage({ applications, turningDown, onClose, onDone }: P
             }}
           />
           <WrittenFields written={written} onChange={setWritten} problem={preview.problem} />
+          {!turningDown && (
+            <Tick
+              label={say('table.generalMessage')}
+              help={say('table.generalMessageMeans')}
+              checked={general}
+              onChange={setGeneral}
+            />
+          )}
           <ProblemNote problem={preview.problem?.faults ? undefined : preview.problem} />
           <div>
             <Button
@@ -96,13 +106,14 @@ type CheckProps = {
   previews: Previews
   written: InLanguages
   reason: string
+  general: boolean
   turningDown: boolean
   applications: string[]
   onBack: () => void
   onDone: () => void
 }
 
-function Check({ previews, written, reason, turningDown, applications, onBack, onDone }: CheckProps) {
+function Check({ previews, written, reason, general, turningDown, applications, onBack, onDone }: CheckProps) {
   const [nth, setNth] = useState(0)
   const [alsoByText, setAlsoByText] = useState(false)
   const sending = useAct('sendMessages')
@@ -122,7 +133,7 @@ function Check({ previews, written, reason, turningDown, applications, onBack, o
         }),
       )
     } else {
-      const done = await sending.act({ body: { written, applications, alsoByText } })
+      const done = await sending.act({ body: { written, applications, general, alsoByText } })
       if (!done) return
       toast(
         say('table.onTheWay', {

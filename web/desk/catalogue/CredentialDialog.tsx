@@ -1,12 +1,12 @@
 import { type CredentialKind, type ValidityRule, validityRuleKinds } from '#core/catalogue/catalogue'
 import { say } from '#core/words/say'
 import { LongField, SelectField, TextField } from '../../ui/Field'
+import { Tick } from '../../ui/Tick'
 import { CredentialFieldsEditor } from './CredentialFieldsEditor'
 import { SensitivityField } from './DocumentDialog'
 import { lines } from './lines'
 import { TextInLanguages } from './TextInLanguages'
 import { ThingForm } from './ThingForm'
-import { Tick } from './Tick'
 import { type DialogProps, useThing } from './useCatalogue'
 
 const blank: CredentialKind = {

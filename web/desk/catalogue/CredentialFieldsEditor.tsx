@@ -3,11 +3,11 @@ import { kindWords } from '#core/words/form'
 import { say } from '#core/words/say'
 import { Button } from '../../ui/Button'
 import { LongField, SelectField, TextField } from '../../ui/Field'
+import { Tick } from '../../ui/Tick'
 import { useSession } from '../../useSession'
 import { freshKey } from '../vacancies/freshKey'
 import { lines } from './lines'
 import { TextInLanguages } from './TextInLanguages'
-import { Tick } from './Tick'
 
 type Props = {
   fields: readonly CredentialField[]

@@ -3,9 +3,9 @@ import type { Scale, ScaleClass } from '#core/grades/grades'
 import { say } from '#core/words/say'
 import { Button } from '../../ui/Button'
 import { SelectField, TextField } from '../../ui/Field'
+import { Tick } from '../../ui/Tick'
 import { TextInLanguages } from './TextInLanguages'
 import { ThingForm } from './ThingForm'
-import { Tick } from './Tick'
 import { type DialogProps, useThing } from './useCatalogue'
 
 type Letters = Extract<Scale, { kind: 'letters' }>['letters']

@@ -5,8 +5,8 @@ import type { Problem } from '../../api'
 import { Button } from '../../ui/Button'
 import { Dialog } from '../../ui/Dialog'
 import { ProblemNote } from '../../ui/ProblemNote'
+import { Tick } from '../../ui/Tick'
 import { TextInLanguages } from './TextInLanguages'
-import { Tick } from './Tick'
 
 type FormProps = {
   title: string

@@ -9,10 +9,12 @@ import { writeMoment } from '../../ui/write'
 import { useAct } from '../../useAct'
 import { useSession } from '../../useSession'
 import { useToast } from '../useToast'
+import { HowTold } from './HowTold'
 import { More } from './More'
 
 const stateWords = {
   queued: say('file.waitingToGoOut'),
+  held: say('file.heldForText'),
   accepted: say('file.takenByTheMailServer'),
   delivered: say('file.delivered'),
   refused: say('overviews.refused'),
@@ -40,6 +42,7 @@ export function Messages({ id }: { id: string }) {
       })}
       open={refused > 0 || waiting > 0 || undefined}
     >
+      <HowTold id={id} />
       <ProblemNote problem={again.problem} />
       <ul className="grid gap-1.5">
         {received.map((mail) => (

@@ -11,6 +11,7 @@ import { useAct } from '../../useAct'
 import { useSession } from '../../useSession'
 import { LanguageChoice } from '../LanguageChoice'
 import { MyData } from './MyData'
+import { Notices } from './Notices'
 import { OwnAbsence } from './OwnAbsence'
 import { Part, PasswordAgain } from './Part'
 
@@ -54,6 +55,7 @@ export function MyAccount() {
           <MailAddress now={account.mail} moving={account.newMail} />
         </>
       )}
+      {candidate && <Notices />}
       <Elsewhere sessions={account.sessions} />
       {candidate && <MyData />}
     </main>
