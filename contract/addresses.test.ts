@@ -66,6 +66,7 @@ const single = [
     'comparison',
     'confirmation',
     'data',
+    'decision-day',
     'equality',
     'keeping',
     'language',

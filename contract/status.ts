@@ -20,6 +20,8 @@ const Status = Type.Object({
   stage: oneOf(stages),
   targetStart: Day,
   ball: Type.String(),
+  /** The day by which they are promised a decision, while they wait for one. */
+  decidesOn: orNull(Day),
   likely: orNull(Type.Object({ early: Day, likely: Day, late: Day })),
   gates: Type.Array(
     Type.Object({

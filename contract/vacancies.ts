@@ -57,6 +57,7 @@ export const readVacancy = endpoint({
       duties: Type.Object({ type: Type.Literal('doc'), content: Type.Optional(Type.Array(Type.Any())) }),
       state: Type.String(),
       opensAt: Moment,
+      decidesOn: orNull(Day),
       group: orNull(
         Type.Object({
           title: Type.String(),

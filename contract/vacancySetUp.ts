@@ -58,6 +58,8 @@ export const readDeskVacancy = endpoint({
       slug: Type.String(),
       state: oneOf(vacancyStates),
       version: Version,
+      decidesOn: orNull(Day),
+      waiting: Type.Integer({ description: 'How many have applied and wait for a decision' }),
       group: orNull(Type.Object({ id: Id, title: Type.String(), rankUpTo: Type.Integer() })),
       rulesVersion: Type.Integer({ description: 'The published version; 0 before the first' }),
       draft: RulesDraft,
@@ -121,6 +123,18 @@ export const setVacancyState = endpoint({
   access: 'vacancies.set-up',
   params: byId,
   body: Type.Object({ version: Version, state: oneOf(vacancyStates) }),
+  reply: Type.Object({ version: Version }),
+  idempotent: true,
+  invalidates: ['vacancies', 'desk'],
+})
+
+export const setDecisionDay = endpoint({
+  method: 'POST',
+  path: '/api/desk/vacancies/:id/decision-day',
+  summary: 'Promise a day of decision, or move it: then everybody who waits is told, with the reason',
+  access: 'vacancies.set-up',
+  params: byId,
+  body: Type.Object({ version: Version, day: orNull(Day), reason: Type.String({ maxLength: 500 }) }),
   reply: Type.Object({ version: Version }),
   idempotent: true,
   invalidates: ['vacancies', 'desk'],

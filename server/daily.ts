@@ -24,6 +24,7 @@ import { Enquiry } from './records/enquiries/model'
 import { sourceById } from './records/sources/sources'
 import { allVacancies, isOpen } from './records/vacancies/vacancies'
 import { markOverdue } from './skills/sit'
+import { tellOfLateDecision } from './vacancies/decisionDay'
 import { forgetOldDryRuns } from './vacancies/rules/dryRun'
 import { linkFor } from './verification/raiseEnquiry'
 
@@ -41,6 +42,7 @@ export async function runDaily(deps: Deps) {
     remindOfQuiet,
     remindOfOffers,
     tellOfExpiredOffers,
+    tellOfLateDecision,
     markOverdue,
     retain,
   ]

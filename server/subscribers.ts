@@ -16,5 +16,5 @@ export const subscribers: readonly Subscriber[] = [
   { on: ['told'], run: tellCandidates },
   { on: ['owner told'], run: tellOwners },
   // Last, since it sums up what the others have changed.
-  { on: ['file', 'application', 'score sheet'], run: refreshChanged },
+  { on: ['file', 'application', 'score sheet', 'who waits'], run: refreshChanged },
 ]

@@ -15,6 +15,7 @@ import { giveBackLeases, holding, leaseOf } from './platform/jobs/lease'
 import { onQueued } from './platform/jobs/queue'
 import { queueDaily } from './platform/jobs/queueDaily'
 import { refreshForDay } from './readiness/refreshForDay'
+import { tellOfDecisionDay } from './vacancies/decisionDay'
 import { runDryRun } from './vacancies/rules/runDryRun'
 
 const idleMs = 400
@@ -47,6 +48,7 @@ const works: { [Kind in JobKind]: Work<Jobs[Kind]> } = {
   'text delivery': { lane: 'quick', run: followText, patience: untilDelivered },
   'sign up': { lane: 'quick', run: inOne(answerSignUp), forgetful: true },
   reset: { lane: 'quick', run: inOne(answerReset), forgetful: true },
+  'decision day': { lane: 'long', run: tellOfDecisionDay },
   daily: { lane: 'long', run: runDaily },
   summaries: { lane: 'long', run: refreshForDay },
   'dry run': { lane: 'long', run: runDryRun },

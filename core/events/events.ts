@@ -6,6 +6,7 @@
  * - `application`: the summary of the one application
  * - `ended`: what is still asked on the application's behalf, of sources and of people who vouch
  * - `score sheet`: the summaries of the vacancy's applications that are still to be decided on
+ * - `who waits`: the summaries of the vacancy's applications that wait to hear whether they are chosen
  * - `vacancy title`: the copies of the title in summaries
  * - `told`: nothing; the candidate is told of it by mail
  * - `owner told`: nothing; the owner of the account is told of it by mail
@@ -17,6 +18,7 @@ export type Effect =
   | 'application'
   | 'ended'
   | 'score sheet'
+  | 'who waits'
   | 'vacancy title'
   | 'told'
   | 'owner told'
@@ -134,6 +136,9 @@ export const events = {
   'offer-withdrawn': ['application', 'told'],
   'offer-expired': ['application', 'told'],
   'start-changed': ['application', 'told'],
+  'decision-day-told': ['application'],
+  'decision-day-moved': ['application', 'told'],
+  'decision-late': ['application', 'told'],
   'turned-down': ['ended', 'application'],
   'taken-up-again': ['application'],
   'task-done': ['application'],
@@ -159,10 +164,11 @@ export const events = {
   // Vacancies and rules
   'vacancy-created': nothing,
   'vacancy-changed': ['vacancy title'],
+  'decision-day-set': nothing,
   'vacancy-draft': nothing,
-  'vacancy-open': nothing,
-  'vacancy-closed': nothing,
-  'vacancy-filled': nothing,
+  'vacancy-open': ['who waits'],
+  'vacancy-closed': ['who waits'],
+  'vacancy-filled': ['who waits'],
   'intake-saved': nothing,
   'section-saved': nothing,
   'rules-published': nothing,

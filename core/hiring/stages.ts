@@ -68,6 +68,9 @@ export const nextGateOf = ({ stage }: Staged): Gate | null => standings[stage].n
 export const isBeforeOffer = ({ stage }: Staged): boolean =>
   ['shortlist', 'offer'].includes(standings[stage].nextGate ?? '')
 
+/** The stages in which somebody waits to hear whether they are chosen, for a question to the database. */
+export const waitingStages = stages.filter((stage) => isBeforeOffer({ stage }))
+
 /** The stages the desk works on, for a question to the database. */
 export const activeStages = stages.filter((stage) => isActive({ stage }))
 

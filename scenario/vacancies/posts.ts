@@ -23,7 +23,10 @@ import {
   work,
 } from './requirements'
 
-export type Post = Omit<NewVacancy, 'rules' | 'duties' | 'timeZone' | 'opensAt' | 'closesAt' | 'targetStart'> & {
+export type Post = Omit<
+  NewVacancy,
+  'rules' | 'duties' | 'timeZone' | 'opensAt' | 'closesAt' | 'targetStart' | 'decidesOn'
+> & {
   duties: string[]
   requirements: Requirement[]
   alsoAsks?: Section[]
@@ -32,6 +35,8 @@ export type Post = Omit<NewVacancy, 'rules' | 'duties' | 'timeZone' | 'opensAt' 
   opened: number
   closesIn: number
   startsIn: number
+  /** Days until the promised day of decision, where one is promised. */
+  decidesIn?: number
 }
 
 const rescueDuty: Section = {
@@ -124,6 +129,7 @@ export const posts: Post[] = [
     ],
     opened: -60,
     closesIn: 14,
+    decidesIn: 24,
     startsIn: 34,
   },
   {
@@ -158,6 +164,7 @@ export const posts: Post[] = [
     ],
     opened: -50,
     closesIn: 12,
+    decidesIn: 22,
     startsIn: 22,
   },
   {

@@ -14,7 +14,7 @@ export function vacanciesOn(
   isoDay: (offset: number) => string,
   timeZone: string,
 ): NewVacancy[] {
-  return posts.map(({ opened, closesIn, startsIn, duties, requirements, asks, alsoAsks = [], ...post }) => ({
+  return posts.map(({ opened, closesIn, startsIn, decidesIn, duties, requirements, asks, alsoAsks = [], ...post }) => ({
     ...post,
     duties: { type: 'doc', content: [{ type: 'bulletList', content: duties.map(listItem) }] },
     decidedBy: 'bastian@vallorne.example',
@@ -23,5 +23,6 @@ export function vacanciesOn(
     opensAt: dayAt(opened, 8),
     closesAt: dayAt(closesIn, 17),
     targetStart: isoDay(startsIn),
+    decidesOn: decidesIn === undefined ? null : isoDay(decidesIn),
   }))
 }

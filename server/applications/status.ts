@@ -1,7 +1,16 @@
 import type { Status } from '#contract/status'
 import { writeWhen } from '#core/dates/write'
 import { questionsOf } from '#core/form/form'
-import { hasEnded, isActive, isCleared, isDraft, isWithdrawn, nextGateOf, type Stage } from '#core/hiring/stages'
+import {
+  hasEnded,
+  isActive,
+  isBeforeOffer,
+  isCleared,
+  isDraft,
+  isWithdrawn,
+  nextGateOf,
+  type Stage,
+} from '#core/hiring/stages'
 import { openAt } from '#core/requirements/evaluate'
 import { type Gate, gates, type Outcome, type Step } from '#core/requirements/requirement'
 import { outcomeWords } from '#core/words/requirements'
@@ -77,6 +86,7 @@ export async function readStatus(deps: Deps, actor: Account, id: string): Promis
     title: vacancy.title,
     stage: application.stage,
     targetStart: application.targetStart,
+    decidesOn: isBeforeOffer(application) ? (vacancy.decidesOn ?? null) : null,
     ball: ballOf(application, toDo.length + changesToMake.length, outcomes),
     likely:
       ended || isDraft(application)

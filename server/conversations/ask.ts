@@ -32,22 +32,34 @@ export async function startConversation(
   if (!isSent(application)) throw problems.notSentYet()
   const key = about.kind === 'nothing' ? null : (about.key ?? '')
   if (key !== null && (await titleOf(application, about.kind, key)) === null) throw notFound()
+  return begin(deps, actor, application, { kind: about.kind, key }, { name: actor.name, via: 'portal', text })
+}
+
+/** An answer to a mail about an application that belongs to no conversation begins one, about nothing in particular. */
+export const beginByMail = (deps: Deps, actor: Actor, application: Application, written: Written) =>
+  begin(deps, actor, application, { kind: 'nothing', key: null }, written)
+
+async function begin(
+  deps: Deps,
+  actor: Actor,
+  application: Application,
+  about: { kind: ConversationSubject; key: string | null },
+  written: Written,
+) {
   const now = deps.clock.now()
-  const conversation = await Conversation.create({
+  const { id, answerBy } = await Conversation.create({
     id: uuid(),
-    applicationId,
+    applicationId: application.id,
     aboutKind: about.kind,
-    aboutKey: key,
+    aboutKey: about.key,
     state: 'waiting',
     answerBy: answerDay(deps),
     askedAt: now,
     version: 1,
   })
-  await ConversationEntry.create({
-    ...{ id: uuid(), conversationId: conversation.id, by: 'candidate', name: actor.name, via: 'portal', text, at: now },
-  })
+  await ConversationEntry.create({ id: uuid(), conversationId: id, by: 'candidate', at: now, ...written })
   await told(deps, actor, application)
-  return { id: conversation.id, answerBy: conversation.answerBy }
+  return { id, answerBy }
 }
 
 /** A candidate writes more; whatever state it was in, it waits for an answer again. */

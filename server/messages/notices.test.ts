@@ -57,7 +57,9 @@ test('many guesses at once are no more than five, and then the right code is ref
       .slice(-6),
   )
   const said = await Promise.all(
-    guesses.map((guess) => confirmPhone(deps, actor, guess).then(String, (problem) => problem.body().faults[0].message as string)),
+    guesses.map((guess) =>
+      confirmPhone(deps, actor, guess).then(String, (problem) => problem.body().faults[0].message as string),
+    ),
   )
   expect(said.filter((message) => message === 'This is not the code.')).toHaveLength(5)
   expect((await candidate.call('confirmPhone', { body: { code } })).status).toBe(422)

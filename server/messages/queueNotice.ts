@@ -18,6 +18,8 @@ const kindOf = {
   cleared: 'progress',
   startChanged: 'progress',
   rulesChanged: 'progress',
+  decisionDay: 'progress',
+  decisionLate: 'progress',
   changePart: 'to do',
   betterCopy: 'to do',
   resit: 'to do',

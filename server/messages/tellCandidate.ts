@@ -73,6 +73,17 @@ const mails: Record<Exclude<CodeWith<'told'>, OfFile>, (told: ToldOfOne) => Prom
       values: { vacancy, before: before!, start: start!, reason: reason!, link },
     })
   },
+  'decision-day-moved': ({ deps, to, about, vacancy, link, values }) => {
+    const { before, day, reason } = values
+    return queueNotice(deps, {
+      to,
+      about,
+      words: 'decisionDay',
+      values: { vacancy, before: before!, day: day!, reason: reason!, link },
+    })
+  },
+  'decision-late': ({ deps, to, about, vacancy, link, values }) =>
+    queueNotice(deps, { to, about, words: 'decisionLate', values: { vacancy, day: values.day!, link } }),
   'moved-to-rules': async ({ deps, to, about, vacancy, link, values, details }) => {
     const changes = await changesOfRules(about, Number(details.before), to.language)
     await queueNotice(deps, {

@@ -1,7 +1,7 @@
 import { Temporal } from 'temporal-polyfill'
 import { type Queue, queues } from '#contract/desk'
 import { credentialKind } from '#core/catalogue/catalogue'
-import { isUndecided, nextGateOf } from '#core/hiring/stages'
+import { isBeforeOffer, isUndecided, nextGateOf } from '#core/hiring/stages'
 import { openAt } from '#core/requirements/evaluate'
 import type { Outcome, Step } from '#core/requirements/requirement'
 import { validityOn } from '#core/validity/validity'
@@ -16,6 +16,8 @@ type Pressing = {
   refused: boolean
   wroteToUs: boolean
   asked: boolean
+  /** The promised day of decision, where it comes soon or has passed, or the post is filled and they were not told. */
+  promised: StoredText | undefined
   scoresAwaited: number
   duplicates: boolean
 }
@@ -40,7 +42,7 @@ function mostUrgent({ outcomes }: Readiness, fits: (step: Step, outcome: Outcome
 
 /** Why somebody is in each queue, or nothing where they are not in it. Whoever adds a queue is asked for it here. */
 const whyIn: Record<Queue, (standing: Standing) => StoredText | undefined> = {
-  today: ({ readiness, reply, refused, wroteToUs, asked, changed, passable }) => {
+  today: ({ readiness, reply, refused, wroteToUs, asked, changed, passable, promised }) => {
     const { outcomes, slack, forecast } = readiness
     const waiting = outcomes.find(({ requirement }) => requirement === forecast.heldUpBy?.requirement)
     return (
@@ -49,6 +51,7 @@ const whyIn: Record<Queue, (standing: Standing) => StoredText | undefined> = {
       (wroteToUs ? stored('queue.wroteToUs') : undefined) ??
       (asked ? stored('queue.askedUs') : undefined) ??
       (changed ? stored('queue.changed') : undefined) ??
+      promised ??
       passable ??
       mostUrgent(readiness, ({ who }, { reason }) => who === 'desk' || reason.code === 'offer-expired') ??
       (slack < 0 && waiting ? briefly(waiting) : undefined)
@@ -102,6 +105,19 @@ export function queueReasons(
       return why ? [[queue, why]] : []
     }),
   )
+}
+
+const promiseDays = 3
+
+/** Whoever waits is to be told by the promised day, and once a post is filled: also those who are not chosen. */
+export function promisedTo(application: Application, { vacancy, facts }: Readiness): StoredText | undefined {
+  if (!isBeforeOffer(application)) return undefined
+  if (vacancy.state === 'filled') return stored('queue.filledNotTold')
+  if (!vacancy.decidesOn) return undefined
+  const left = facts.today.until(Temporal.PlainDate.from(vacancy.decidesOn), { largestUnit: 'day' }).days
+  const day = { day: vacancy.decidesOn }
+  if (left < 0) return stored('queue.promiseBroken', { day })
+  return left <= promiseDays ? stored('queue.promised', { day }) : undefined
 }
 
 /** Also who is not worked on any more is answered. */

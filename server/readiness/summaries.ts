@@ -1,6 +1,6 @@
 import { type Queue, queues } from '#contract/desk'
 import { type Effect, effectsOf } from '#core/events/events'
-import { isActive, isCleared, isSent, isUndecided } from '#core/hiring/stages'
+import { isActive, isBeforeOffer, isCleared, isSent, isUndecided } from '#core/hiring/stages'
 import { firstLook } from '#core/requirements/firstLook'
 import type { Outcome } from '#core/requirements/requirement'
 import { validityOn } from '#core/validity/validity'
@@ -18,7 +18,7 @@ import { writtenToUsAmong } from '../records/mails/waiting'
 import { refusedAmong } from '../records/messages/refused'
 import { type scoreFor, scoresFor } from '../records/scoring/find'
 import { vacancyById } from '../records/vacancies/vacancies'
-import { fadingOfCleared, leadDaysOf, queueReasons, reasonsOfAsked, titleOf } from './queues'
+import { fadingOfCleared, leadDaysOf, promisedTo, queueReasons, reasonsOfAsked, titleOf } from './queues'
 import { type Readiness, readinessOfAll } from './readiness'
 
 const mostMarks = 6
@@ -37,6 +37,9 @@ export async function refreshChanged(deps: Deps, changes: readonly Change[]) {
   for (const vacancyId of new Set(about('score sheet', 'vacancyId')))
     for (const application of await sentApplicationsOf(vacancyId, mostOfVacancy))
       if (isUndecided(application)) ids.add(application.id)
+  for (const vacancyId of new Set(about('who waits', 'vacancyId')))
+    for (const application of await sentApplicationsOf(vacancyId, mostOfVacancy))
+      if (isBeforeOffer(application)) ids.add(application.id)
   // In one order, so that two who refresh the same wait for each other and do not block one another.
   const all = [...ids].sort()
   for (let from = 0; from < all.length; from += atOnce) await refreshSummaries(deps, all.slice(from, from + atOnce))
@@ -129,6 +132,7 @@ function summaryRow(
         refused,
         wroteToUs,
         asked,
+        promised: promisedTo(application, readiness),
         scoresAwaited: scored.waiting,
         duplicates,
       })

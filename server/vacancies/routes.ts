@@ -18,6 +18,7 @@ import {
   vacancyBySlug,
   vacancyLine,
 } from '../records/vacancies/vacancies'
+import { setDecisionDay } from './decisionDay'
 import { deskVacancies } from './directory'
 import { listVacancyGroups, saveVacancyGroup } from './groups'
 import { createVacancy, publishRules, readDeskVacancy, saveVacancy, setVacancyState } from './setUp'
@@ -35,6 +36,7 @@ export const vacancyRoutes = [
       headcount: vacancy.headcount,
       state: vacancy.state,
       opensAt: vacancy.opensAt.toISOString(),
+      decidesOn: vacancy.decidesOn ?? null,
       open: isOpen(vacancy, deps.clock.now()),
       group: group && {
         title: group.title,
@@ -56,6 +58,9 @@ export const vacancyRoutes = [
   bind(vacancySetUp.saveVacancy, ({ deps, actor, input }) => saveVacancy(deps, actor, input.params.id, input.body)),
   bind(vacancySetUp.setVacancyState, ({ deps, actor, input }) =>
     setVacancyState(deps, actor, input.params.id, input.body),
+  ),
+  bind(vacancySetUp.setDecisionDay, ({ deps, actor, input }) =>
+    setDecisionDay(deps, actor, input.params.id, input.body),
   ),
   bind(rules.publishRules, ({ deps, actor, input }) => publishRules(deps, actor, input.params.id, input.body)),
   bind(vacancyGroups.listVacancyGroups, listVacancyGroups),

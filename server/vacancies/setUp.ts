@@ -3,6 +3,8 @@ import { v7 as uuid } from 'uuid'
 import type { Fault } from '#contract/faults'
 import type { DeskVacancy, VacancyFields, VacancyState } from '#contract/vacancySetUp'
 import { catalogue, offered } from '#core/catalogue/catalogue'
+import { writeWhen } from '#core/dates/write'
+import { dayAt } from '#core/dates/zoned'
 import { beginWith, type StartingPoint } from '#core/rules/startingPoints'
 import { say } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
@@ -10,7 +12,7 @@ import { compareAndSet } from '../platform/database/compareAndSet'
 import type { Account, Deps } from '../platform/deps'
 import { invalid, invalidField, requireVersion } from '../platform/errors/problems'
 import { accountsWithRight } from '../records/accounts/staff'
-import { sentApplicationsOf, sentByRulesVersion } from '../records/applications/find'
+import { countWaiting, sentApplicationsOf, sentByRulesVersion } from '../records/applications/find'
 import { shownNames } from '../records/people/shownNames'
 import { addRulesVersion, draftOf, publishedRules, versionsOf, writeDraft } from '../records/rules/versions'
 import { checkTitles } from '../records/skills/checks'
@@ -40,6 +42,8 @@ export async function readDeskVacancy(deps: Deps, id: string): Promise<DeskVacan
     slug: vacancy.slug,
     state: vacancy.state,
     version: vacancy.version,
+    decidesOn: vacancy.decidesOn ?? null,
+    waiting: await countWaiting(id),
     group: group && { id: group.id, title: group.title, rankUpTo: group.rankUpTo },
     rulesVersion: vacancy.rulesVersion,
     draft,
@@ -170,7 +174,7 @@ export async function saveVacancy(
   const vacancy = await vacancyById(id)
   requireVersion(version, vacancy.version, { fields: fieldsOf(vacancy) })
   const next = { ...fieldsOf(vacancy), ...changes }
-  requireSense(next)
+  requireSense(next, vacancy.decidesOn ?? null)
   const { opensAt, closesAt, ...plain } = changes
   await compareAndSet(vacancy, version, {
     ...plain,
@@ -195,13 +199,21 @@ export async function saveVacancy(
   return { version: vacancy.version }
 }
 
-function requireSense({ payFrom, payTo, opensAt, closesAt, timeZone, duties }: VacancyFields) {
+function requireSense(
+  { payFrom, payTo, opensAt, closesAt, timeZone, duties }: VacancyFields,
+  decidesOn: string | null,
+) {
   const faults: Fault[] = []
   if (duties.content?.length && !isRichText(duties))
     faults.push({ pointer: '/body/changes/duties', message: say('problem.thisTextHasPartsThat') })
   if (payTo < payFrom) faults.push({ pointer: '/body/changes/payTo', message: say('problem.theBandEndsBelowIts') })
   if (closesAt <= opensAt)
     faults.push({ pointer: '/body/changes/closesAt', message: say('problem.itWouldCloseBeforeIt') })
+  if (decidesOn && dayAt(new Date(closesAt), timeZone).toString() > decidesOn)
+    faults.push({
+      pointer: '/body/changes/closesAt',
+      message: say('problem.closesAfterDecision', { day: writeWhen(decidesOn) }),
+    })
   if (!Intl.supportedValuesOf('timeZone').includes(timeZone) && timeZone !== 'UTC')
     faults.push({ pointer: '/body/changes/timeZone', message: say('problem.thereIsNoSuchTime') })
   if (faults.length > 0) throw invalid(faults)
@@ -238,7 +250,12 @@ export async function setVacancyState(
     if (vacancy.closesAt <= deps.clock.now()) throw problems.closingPast()
   }
   await compareAndSet(vacancy, version, { state })
-  await recordEvent(deps, actor, { code: `vacancy-${state}`, values: { vacancy: vacancy.title }, about: vacancy.title })
+  await recordEvent(deps, actor, {
+    code: `vacancy-${state}`,
+    vacancyId: id,
+    values: { vacancy: vacancy.title },
+    about: vacancy.title,
+  })
   return { version: vacancy.version }
 }
 

@@ -124,6 +124,12 @@ export function VacancyPage() {
               name={say('vacancies.closes')}
               value={`${writeMoment(vacancy.closesAt, vacancy.timeZone)} (${vacancy.timeZone.replace('_', ' ')})`}
             />
+            {vacancy.decidesOn && (
+              <Fact
+                name={say('vacancies.decision')}
+                value={say('vacancies.youHearBy', { day: writeWhen(vacancy.decidesOn) })}
+              />
+            )}
           </dl>
           <div className="no-print mt-4">
             <Begin slug={slug} open={vacancy.open} mine={vacancy.mine} />

@@ -243,4 +243,5 @@ export default {
   'administration.policiesSaved': 'Es gilt ab jetzt.',
   'administration.registerAnswers': 'antwortet',
   'administration.registerIsSilent': 'antwortet nicht',
+  'administration.job.decision day': 'Einen zugesagten Tag der Entscheidung mitteilen',
 } satisfies Translated<typeof english>

@@ -235,4 +235,5 @@ export default {
   'administration.policiesSaved': 'It holds from now on.',
   'administration.registerAnswers': 'answers',
   'administration.registerIsSilent': 'does not answer',
+  'administration.job.decision day': 'Telling of a promised day of decision',
 } as const

@@ -404,4 +404,12 @@ export default {
   'composer.kindOfDocument': 'Art des Dokuments',
   'composer.anyDocument': 'irgendeines',
   'composer.kindOfDocumentHelp': 'Die Art sagt, wer es lesen darf und was abzugeben ist.',
+  'composer.decisionDay': 'Zugesagter Tag der Entscheidung',
+  'composer.decisionDayMeans':
+    'Alle, die sich bewerben, lesen ihn, und er wird überwacht: Drei Tage vorher stehen die Wartenden in Heute.',
+  'composer.promiseIt': 'Diesen Tag zusagen',
+  'composer.moveAndTell_one': 'Verschieben und der wartenden Person sagen',
+  'composer.moveAndTell_other': 'Verschieben und es den {{count}} Wartenden sagen',
+  'composer.whyMoved': 'Warum er sich verschiebt; alle, die warten, lesen das',
+  'composer.promiseNone': 'Keinen Tag zusagen',
 } satisfies Translated<typeof english>

@@ -397,4 +397,12 @@ export default {
   'composer.kindOfDocument': 'Kind of document',
   'composer.anyDocument': 'any',
   'composer.kindOfDocumentHelp': 'Its kind says who may read it and what to give.',
+  'composer.decisionDay': 'Promised day of decision',
+  'composer.decisionDayMeans':
+    'Everybody who applies reads it, and it is watched: three days before, those who wait come into Today.',
+  'composer.promiseIt': 'Promise this day',
+  'composer.moveAndTell_one': 'Move it and tell the one who waits',
+  'composer.moveAndTell_other': 'Move it and tell the {{count}} who wait',
+  'composer.whyMoved': 'Why it moves; everybody who waits reads this',
+  'composer.promiseNone': 'Promise no day',
 } as const

@@ -242,4 +242,14 @@ export default {
   'event.phone-confirmed': 'Hat eine Nummer für SMS bestätigt',
   'event.phone-removed': 'Hat die Nummer für SMS entfernt',
   'event.general-mail-refused': 'Hat allgemeine Nachrichten abgelehnt',
+  'event.decision-day-set': 'Hat für {{vacancy}} eine Entscheidung bis {{day}} zugesagt',
+  'event.decision-day-set.none': 'Sagt für {{vacancy}} keinen Tag der Entscheidung mehr zu',
+  'event.decision-day-told': 'Eine Entscheidung ist bis {{day}} zugesagt',
+  'event.decision-day-told.toCandidate': 'Wir haben eine Entscheidung bis {{day}} zugesagt.',
+  'event.decision-day-moved':
+    'Der zugesagte Tag der Entscheidung wurde von {{before}} auf {{day}} verschoben: {{reason}}',
+  'event.decision-day-moved.toCandidate':
+    'Wir haben den Tag der Entscheidung von {{before}} auf {{day}} verschoben: {{reason}}',
+  'event.decision-late': 'Weiß, dass die bis {{day}} zugesagte Entscheidung noch nicht gefallen ist',
+  'event.decision-late.toCandidate': 'Wir hatten eine Entscheidung bis {{day}} zugesagt und noch nicht getroffen.',
 } satisfies Translated<typeof english>

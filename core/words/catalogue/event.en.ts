@@ -236,4 +236,12 @@ export default {
   'event.phone-confirmed': 'Confirmed a number for text messages',
   'event.phone-removed': 'Removed the number for text messages',
   'event.general-mail-refused': 'Refused general mailings',
+  'event.decision-day-set': 'Promised a decision on {{vacancy}} by {{day}}',
+  'event.decision-day-set.none': 'Promises no day of decision for {{vacancy}} any more',
+  'event.decision-day-told': 'A decision is promised by {{day}}',
+  'event.decision-day-told.toCandidate': 'We promised a decision by {{day}}.',
+  'event.decision-day-moved': 'The promised day of decision moved from {{before}} to {{day}}: {{reason}}',
+  'event.decision-day-moved.toCandidate': 'We moved the day of decision from {{before}} to {{day}}: {{reason}}',
+  'event.decision-late': 'Told that the decision promised by {{day}} is not made',
+  'event.decision-late.toCandidate': 'We promised a decision by {{day}} and had not made it.',
 } as const

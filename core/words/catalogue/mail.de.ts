@@ -134,4 +134,10 @@ export default {
   'mail.deskAnswered.subject': 'Eine Antwort auf Ihre Frage zu {{vacancy}}',
   'mail.deskAnswered.text': '{{answer}}\n\nSie können auf diese Nachricht antworten oder hier schreiben:\n{{link}}',
   'mail.general.stop': 'Sie bekommen dies, weil Sie sich einmal bei uns beworben haben. Nichts mehr davon: {{link}}',
+  'mail.decisionDay.subject': 'Unsere Entscheidung zu {{vacancy}} kommt bis {{day}}',
+  'mail.decisionDay.text':
+    'Wir haben Ihnen zu {{vacancy}} eine Entscheidung bis {{before}} zugesagt. Sie fällt nun bis {{day}}.\n\nDer Grund: {{reason}}\n\nSie müssen nichts tun. Wie es um Ihre Bewerbung {link}',
+  'mail.decisionLate.subject': 'Unsere Entscheidung zu {{vacancy}} verspätet sich',
+  'mail.decisionLate.text':
+    'Wir haben Ihnen zu {{vacancy}} eine Entscheidung bis {{day}} zugesagt und sie noch nicht getroffen. Das tut uns leid. Ihre Bewerbung liegt weiterhin bei uns, und Sie hören von uns, sobald entschieden ist, so oder so.\n\nWie es um sie steht: {link}',
 } satisfies Translated<typeof english>

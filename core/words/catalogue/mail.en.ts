@@ -129,4 +129,10 @@ export default {
   'mail.deskAnswered.subject': 'An answer to your question about {{vacancy}}',
   'mail.deskAnswered.text': '{{answer}}\n\nYou can answer this mail, or write here:\n{{link}}',
   'mail.general.stop': 'You get this because you once applied with us. No more of these: {{link}}',
+  'mail.decisionDay.subject': 'Our decision on {{vacancy}} comes by {{day}}',
+  'mail.decisionDay.text':
+    'We promised you a decision on {{vacancy}} by {{before}}. It will now be made by {{day}}.\n\nThe reason: {{reason}}\n\nYou need not do anything. Where your application {link}',
+  'mail.decisionLate.subject': 'Our decision on {{vacancy}} is late',
+  'mail.decisionLate.text':
+    'We promised you a decision on {{vacancy}} by {{day}}, and we have not made it yet. We are sorry. Your application is still with us, and you will hear as soon as it is decided, whichever way.\n\nWhere it stands: {link}',
 } as const

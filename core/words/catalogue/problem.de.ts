@@ -356,4 +356,13 @@ export default {
   'problem.notice.number-not-confirmed': 'Bestätigen Sie zuerst eine Nummer mit dem Code, der dorthin geschickt wird.',
   'problem.phoneCodeOver': 'Dieser Code gilt nicht mehr. Lassen Sie einen neuen schicken.',
   'problem.noTelephoneNumber': 'Das ist keine Telefonnummer. Beginnen Sie mit + und dem Land, etwa +43 664 555 0100.',
+  'problem.decidesBeforeClosing': 'Die Ausschreibung schließt am {{day}}; davor lässt sich keine Entscheidung zusagen.',
+  'problem.closesAfterDecision':
+    'Sie würde nach dem zugesagten Tag der Entscheidung, {{day}}, schließen. Verschieben Sie zuerst diesen.',
+  'problem.dayIsPast': 'Dieser Tag ist vorbei.',
+  'problem.promiseNotTakenBack_one':
+    'Jemand wartet auf diesen Tag: Er kann mit Begründung verschoben, aber nicht zurückgenommen werden.',
+  'problem.promiseNotTakenBack_other':
+    '{{count}} Personen warten auf diesen Tag: Er kann mit Begründung verschoben, aber nicht zurückgenommen werden.',
+  'problem.sayWhyItMoves': 'Sagen Sie in einem Satz, warum: Alle, die warten, lesen es.',
 } satisfies Translated<typeof english>

@@ -330,4 +330,11 @@ export default {
   'problem.notice.number-not-confirmed': 'Confirm a number first, with the code that is sent to it.',
   'problem.phoneCodeOver': 'This code can no longer be used. Have a new one sent.',
   'problem.noTelephoneNumber': 'This is no telephone number. Begin with + and the country, such as +43 664 555 0100.',
+  'problem.decidesBeforeClosing': 'The vacancy closes on {{day}}; a decision cannot be promised before that.',
+  'problem.closesAfterDecision': 'It would close after the promised day of decision, {{day}}. Move that first.',
+  'problem.dayIsPast': 'This day is past.',
+  'problem.promiseNotTakenBack_one': 'Somebody waits for this day: it can be moved, with a reason, and not taken back.',
+  'problem.promiseNotTakenBack_other':
+    '{{count}} people wait for this day: it can be moved, with a reason, and not taken back.',
+  'problem.sayWhyItMoves': 'Say why, in a sentence: everybody who waits reads it.',
 } as const

@@ -48,4 +48,7 @@ export default {
   'queue.reason.too-little-experience': 'zu wenig',
   'queue.wroteToUs': 'Hat uns geschrieben',
   'queue.askedUs': 'Hat etwas gefragt',
+  'queue.promised': 'Entscheidung bis {{day}} zugesagt',
+  'queue.promiseBroken': 'Entscheidung war bis {{day}} zugesagt',
+  'queue.filledNotTold': 'Die Stelle ist besetzt, und sie wissen es noch nicht',
 } satisfies Translated<typeof english>

@@ -45,4 +45,7 @@ export default {
   'queue.reason.too-little-experience': 'too little',
   'queue.wroteToUs': 'Wrote to us',
   'queue.askedUs': 'Has asked you something',
+  'queue.promised': 'Decision promised by {{day}}',
+  'queue.promiseBroken': 'Decision was promised by {{day}}',
+  'queue.filledNotTold': 'The post is filled and they have not been told',
 } as const

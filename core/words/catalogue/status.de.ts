@@ -122,4 +122,5 @@ export default {
   'status.asked.waiting': 'Wir antworten bis {{day}}',
   'status.asked.answered': 'Beantwortet',
   'status.asked.closed': 'Geschlossen',
+  'status.youHearBy': 'Sie hören bis {{day}} von uns, wie auch immer wir entscheiden.',
 } satisfies Translated<typeof english>

@@ -118,4 +118,5 @@ export default {
   'status.asked.waiting': 'We answer by {{day}}',
   'status.asked.answered': 'Answered',
   'status.asked.closed': 'Closed',
+  'status.youHearBy': 'You hear from us by {{day}}, whichever way we decide.',
 } as const

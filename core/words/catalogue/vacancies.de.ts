@@ -73,4 +73,6 @@ export default {
     'Was Sie sagen, ist später zu belegen: durch Dokumente und durch die, die sie ausgestellt haben. Die Stelle sagt, was und wann.',
   'vacancies.backToTheVacancy': 'Zurück zur Stelle',
   'vacancies.validBeyondTheFirstDay': '{{words}}, gültig über den ersten Tag hinaus',
+  'vacancies.decision': 'Entscheidung',
+  'vacancies.youHearBy': 'bis {{day}}, an alle',
 } satisfies Translated<typeof english>

@@ -66,4 +66,6 @@ export default {
     'What you say has to be proven later: by documents, and by those who issued them. The vacancy says which and when.',
   'vacancies.backToTheVacancy': 'Back to the vacancy',
   'vacancies.validBeyondTheFirstDay': '{{words}}, valid beyond the first day',
+  'vacancies.decision': 'Decision',
+  'vacancies.youHearBy': 'by {{day}}, to everybody',
 } as const

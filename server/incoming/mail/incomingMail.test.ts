@@ -64,6 +64,28 @@ test('an answer finds its thread by its headers, stands in the file, and waits u
   expect(await desk.done('listIncomingMails')).toEqual([])
 })
 
+test('what a candidate answers to a notice is a question to the desk, once, and the answer to it goes on there', async () => {
+  const { candidate, id, desk, messageId } = await writtenTo(['Quirin', 'Question'])
+  const again = {
+    messageId: '<asked@mail.test>',
+    from: candidate.mail,
+    subject: 'Re: A question',
+    inReplyTo: messageId,
+  }
+  await Promise.all([1, 2].map(() => handOver({ ...again, text: 'May I come on Friday?' }, candidate.mail)))
+  const [asked, ...others] = await desk.done('listConversations', { params: { id } })
+  expect(others).toEqual([])
+  expect(asked).toMatchObject({
+    about: { kind: 'nothing' },
+    state: 'waiting',
+    entries: [{ via: 'mail', by: 'candidate' }],
+  })
+  expect(asked!.entries[0]!.text).toContain('May I come on Friday?')
+  expect(await desk.done('readMailsAbout', { params: { id } })).toMatchObject([{ state: 'settled' }])
+  const [own] = await candidate.done('listMyConversations', { params: { id } })
+  expect(own!.id).toBe(asked!.id)
+})
+
 test('the same mail handed over twice at once is one mail, and its papers come once', async () => {
   const { messageId } = await writtenTo(['Twice', 'Told'])
   const again = {

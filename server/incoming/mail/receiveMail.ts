@@ -1,6 +1,7 @@
 import { UniqueConstraintError } from 'sequelize'
 import { v7 as uuid } from 'uuid'
-import { writtenByCandidate } from '../../conversations/ask'
+import { isSent } from '#core/hiring/stages'
+import { beginByMail, writtenByCandidate } from '../../conversations/ask'
 import { recordEvent } from '../../platform/audit/record'
 import { changed } from '../../platform/changes'
 import { inTransaction } from '../../platform/database/connection'
@@ -9,6 +10,7 @@ import { inGuardedThread } from '../../platform/jobs/threads'
 import { Message } from '../../platform/mail/model'
 import { saidByServer } from '../../platform/mail/refusal'
 import { mailDomain } from '../../platform/outside/mail'
+import { applicationById } from '../../records/applications/find'
 import { conversationOfMessage } from '../../records/conversations/find'
 import { IncomingMail } from '../../records/mails/model'
 import { takeOrTell } from '../tray/tray'
@@ -21,7 +23,7 @@ const longestEntry = 8000
 /**
  * Keeps a mail that came in. The answer to a mail of ours stands with it, by the identifiers in its headers; what is enclosed
  * goes to the paper tray; a report that a mail did not arrive is told where that mail stands; whatever a machine sent by itself
- * is kept and asks for nobody. Anything else waits for a person.
+ * is kept and asks for nobody. What a candidate answers to a notice is a question to the desk. Anything else waits for a person.
  *
  * @param sender the address of the envelope, empty for what wants no answer
  * @throws Error where it could not be kept; the mail server tries again
@@ -38,6 +40,7 @@ async function keep(deps: Deps, mail: ReadMail) {
   const answered = await answeredMail(mail)
   const { applicationId = null, candidateId = null } = answered ?? {}
   const conversation = mail.kind === 'written' && answered ? await conversationOfMessage(answered.id) : null
+  const begun = mail.kind === 'written' && answered && !conversation ? await beganBy(answered, mail) : undefined
   const id = uuid()
   const kept = IncomingMail.create({
     id,
@@ -52,7 +55,7 @@ async function keep(deps: Deps, mail: ReadMail) {
     candidateId: candidateId ?? null,
     kind: mail.kind,
     // What belongs to a conversation waits there.
-    state: mail.kind === 'written' && !conversation ? 'waiting' : 'settled',
+    state: mail.kind === 'written' && !conversation && !begun ? 'waiting' : 'settled',
     receivedAt: deps.clock.now(),
   })
   // Whoever never heard that a mail was kept hands it over again; it is the same mail.
@@ -61,21 +64,27 @@ async function keep(deps: Deps, mail: ReadMail) {
   const broughtBy = mail.fromName ? `${mail.fromName} <${mail.fromMail}>` : mail.fromMail
   for (const { fileName, bytes } of mail.files)
     await takeOrTell(deps, { came: 'mail', broughtBy, candidateId: candidateId ?? null }, fileName, Buffer.from(bytes))
-  if (conversation) {
-    const actor = { kind: 'bearer' as const, name: broughtBy.slice(0, 120) }
-    const written = { name: broughtBy.slice(0, 200), text: mail.text.slice(0, longestEntry), incomingMailId: id }
-    await writtenByCandidate(deps, actor, conversation.id, { ...written, via: 'mail' })
-  } else if (mail.kind === 'written' && applicationId)
-    await recordEvent(
-      deps,
-      { kind: 'bearer', name: broughtBy.slice(0, 120) },
-      {
-        code: 'mail-received',
-        values: { subject: mail.subject },
-        applicationId,
-        candidateId: candidateId ?? undefined,
-      },
-    )
+  const actor = { kind: 'bearer' as const, name: broughtBy.slice(0, 120) }
+  const entry = { name: broughtBy.slice(0, 200), text: mail.text.slice(0, longestEntry), incomingMailId: id }
+  if (conversation) await writtenByCandidate(deps, actor, conversation.id, { ...entry, via: 'mail' })
+  else if (begun) await beginByMail(deps, actor, begun, { ...entry, via: 'mail' })
+  else if (mail.kind === 'written' && applicationId)
+    await recordEvent(deps, actor, {
+      code: 'mail-received',
+      values: { subject: mail.subject },
+      applicationId,
+      candidateId: candidateId ?? undefined,
+    })
+}
+
+/**
+ * The application somebody asks about by answering a notice of ours: it has to come from where the notice went, and to say
+ * something. Anybody else who answers is looked at by a person first.
+ */
+async function beganBy({ kind, toMail, applicationId }: Message, { fromMail, text }: ReadMail) {
+  if (!kind || !applicationId || text.trim() === '' || fromMail.toLowerCase() !== toMail.toLowerCase()) return undefined
+  const application = await applicationById(applicationId)
+  return isSent(application) ? application : undefined
 }
 
 const isNew = (kept: Promise<unknown>): Promise<boolean> =>

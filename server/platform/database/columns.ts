@@ -23,6 +23,7 @@ export const jsonOrNull = { type: DataTypes.JSON, allowNull: true }
 export const moment = { type: DataTypes.DATE(3), allowNull: false }
 export const momentOrNull = { type: DataTypes.DATE(3), allowNull: true }
 export const day = { type: DataTypes.DATEONLY, allowNull: false }
+export const dayOrNull = { type: DataTypes.DATEONLY, allowNull: true }
 
 /** Ties a model to its table. Columns are copied, since Sequelize writes into what it is given. */
 export function define<M extends Model>(

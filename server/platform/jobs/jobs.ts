@@ -15,6 +15,8 @@ export type Jobs = {
     language: Language
   }
   reset: { mail: string }
+  /** Tells everybody who waits of a promised day of decision. */
+  'decision day': { vacancyId: string; before: string | null; day: string; reason: string }
   daily: Record<never, never>
   summaries: { day: string; after?: string; because?: string }
   'dry run': { dryRunId: string }

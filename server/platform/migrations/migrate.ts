@@ -20,6 +20,7 @@ import { up as identityProvider } from './014-identity-provider'
 import { up as catalogue } from './015-catalogue'
 import { up as conversations } from './016-conversations'
 import { up as notices } from './017-notices'
+import { up as decisionDay } from './018-decision-day'
 import { chainExisting } from './chainExisting'
 
 export type Migration = {
@@ -54,6 +55,7 @@ const migrations: Migration[] = [
   { name: '015-catalogue', statements: catalogue },
   { name: '016-conversations', statements: conversations },
   { name: '017-notices', statements: notices },
+  { name: '018-decision-day', statements: decisionDay },
 ]
 
 /** The last step this program knows of. */

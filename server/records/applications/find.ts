@@ -1,6 +1,6 @@
 import { literal, Op, QueryTypes } from 'sequelize'
 import type { Answers } from '#core/form/answer'
-import { activeStages, isActive, isDraft } from '#core/hiring/stages'
+import { activeStages, isActive, isDraft, waitingStages } from '#core/hiring/stages'
 import { lockOf } from '../../platform/database/connection'
 import type { Account } from '../../platform/deps'
 import { notFound } from '../../platform/errors/problems'
@@ -143,3 +143,7 @@ export async function countsByStage(): Promise<Map<string, Record<string, number
   }
   return counts
 }
+
+/** How many have applied for a vacancy and wait to hear whether they are chosen. */
+export const countWaiting = (vacancyId: string): Promise<number> =>
+  Application.count({ where: { vacancyId, stage: waitingStages } })

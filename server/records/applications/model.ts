@@ -12,6 +12,7 @@ import type { Answers } from '#core/form/answer'
 import type { Stage } from '#core/hiring/stages'
 import {
   day,
+  dayOrNull,
   define,
   flag,
   id,
@@ -65,6 +66,9 @@ export class Application extends Model<InferAttributes<Application>, InferCreati
   declare onBehalf: CreationOptional<OnBehalf | null>
   /** When it was withdrawn, declined, turned down or cleared. */
   declare endedAt: CreationOptional<Date | null>
+  /** The promised day of decision they were last told of, and the one that passed of which they were told. */
+  declare toldDecisionDay: CreationOptional<string | null>
+  declare toldLateFor: CreationOptional<string | null>
 }
 
 /** What was sent, unchanged since. */
@@ -119,6 +123,8 @@ export function defineApplications(sequelize: Sequelize) {
     duplicateOrdinal: { ...whole, defaultValue: 0 },
     onBehalf: jsonOrNull,
     endedAt: momentOrNull,
+    toldDecisionDay: dayOrNull,
+    toldLateFor: dayOrNull,
   })
   define(Reopening, sequelize, 'reopenings', {
     id,

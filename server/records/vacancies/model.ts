@@ -6,7 +6,18 @@ import {
   type Sequelize,
 } from 'sequelize'
 import type { VacancyFields, VacancyState } from '#contract/vacancySetUp'
-import { day, define, id, json, longText, moment, text, uuidOrNull, whole } from '../../platform/database/columns'
+import {
+  day,
+  dayOrNull,
+  define,
+  id,
+  json,
+  longText,
+  moment,
+  text,
+  uuidOrNull,
+  whole,
+} from '../../platform/database/columns'
 
 export class Vacancy extends Model<InferAttributes<Vacancy>, InferCreationAttributes<Vacancy>> {
   declare id: string
@@ -27,6 +38,8 @@ export class Vacancy extends Model<InferAttributes<Vacancy>, InferCreationAttrib
   declare closesAt: Date
   declare timeZone: string
   declare targetStart: string
+  /** The day by which everybody who has applied is promised a decision. */
+  declare decidesOn: CreationOptional<string | null>
   declare state: VacancyState
   /** Languages papers are read in, ISO 639-1; none means any. */
   declare paperLanguages: CreationOptional<string[]>
@@ -67,6 +80,7 @@ export function defineVacancies(sequelize: Sequelize) {
     closesAt: moment,
     timeZone: text,
     targetStart: day,
+    decidesOn: dayOrNull,
     state: text,
     paperLanguages: { ...json, defaultValue: ['en', 'de'] },
     decidedBy: text,

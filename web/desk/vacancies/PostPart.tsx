@@ -9,6 +9,7 @@ import { RichTextField } from '../../ui/RichTextField'
 import { useAct } from '../../useAct'
 import { useAgain } from '../../useAgain'
 import { useCurrency } from '../../useCurrency'
+import { DecisionDay } from './DecisionDay'
 
 const pauseMs = 700
 const zones = Intl.supportedValuesOf('timeZone').map((zone) => ({ value: zone, label: zone.replace(/_/g, ' ') }))
@@ -123,6 +124,9 @@ export function PostPart({ vacancy, mayEdit }: { vacancy: DeskVacancy; mayEdit: 
           options={vacancy.deciders.map(({ mail, name }) => ({ value: mail, label: name }))}
           onChange={(event) => set({ decidedBy: event.target.value })}
         />
+        <div className="col-span-2">
+          <DecisionDay key={vacancy.decidesOn} vacancy={vacancy} />
+        </div>
         <div className="col-span-2">
           <TextField
             label={say('composer.languagesPapersAreReadIn')}

@@ -7,6 +7,7 @@ import { aSection } from '../../../test/draft'
 import { showPage } from '../../../test/page'
 import { api } from '../../api'
 import { store } from '../../store'
+import { DecisionDay } from './DecisionDay'
 import { DryRunPart } from './DryRunPart'
 import { FormPart } from './FormPart'
 import { PostPart } from './PostPart'
@@ -56,7 +57,7 @@ const aVacancy = (over: Partial<DeskVacancy> = {}): DeskVacancy => ({
   draft: { version: 4, rules, faults: [], changed: true, savedAt: null, savedBy: null } as never,
   versions: [version(2, { note: 'One address', applications: 3 }), version(1)],
   ...{ checks: {}, deciders: [{ mail: 'bastian@vallorne.example', name: 'Bastian Huber' }], lacks: [] },
-  ...{ dryRun: null, people: [] },
+  ...{ dryRun: null, people: [], decidesOn: null, waiting: 0 },
   ...over,
 })
 type Showing = Parameters<typeof showPage>[1]
@@ -385,4 +386,32 @@ describe('the vacancy as it is set up', () => {
     for (const name of ['Publish the rules', 'Close it', 'Copy'])
       expect(screen.queryByRole('button', { name })).toBeNull()
   })
+})
+
+test('a promised day is moved with a reason that those who wait will read; without anybody waiting it is just chosen', async () => {
+  const { user, sent, unmount } = await show(
+    <DecisionDay vacancy={aVacancy({ decidesOn: '2026-12-28', waiting: 3 })} />,
+    {
+      setDecisionDay: { version: 4 },
+    },
+  )
+  const day = screen.getByLabelText(/^Promised day of decision/)
+  expect(screen.queryByRole('button', { name: 'Promise no day' })).toBeNull()
+  await user.clear(day)
+  await user.type(day, '4 Jan 2027')
+  await user.tab()
+  const move = screen.getByRole<HTMLButtonElement>('button', { name: 'Move it and tell the 3 who wait' })
+  expect(move.disabled).toBe(true)
+  await user.type(screen.getByLabelText(/^Why it moves/), 'The committee meets later')
+  await user.click(move)
+  await waitFor(() =>
+    expect(sent[0]).toMatchObject({
+      name: 'setDecisionDay',
+      body: { version: 3, day: '2027-01-04', reason: 'The committee meets later' },
+    }),
+  )
+  unmount()
+  await show(<DecisionDay vacancy={aVacancy({ decidesOn: '2026-12-28' })} />)
+  expect(screen.getByRole('button', { name: 'Promise no day' })).toBeTruthy()
+  expect(screen.queryByLabelText(/^Why it moves/)).toBeNull()
 })

@@ -64,6 +64,9 @@ export function StatusPage() {
             })}
           </p>
         )}
+        {status.decidesOn && (
+          <p className="mt-2 text-ink-2">{say('status.youHearBy', { day: writeWhen(status.decidesOn) })}</p>
+        )}
         {status.toDo.length > 0 && (
           <section className="mt-6">
             <h2 className="mb-2 text-[1.4em]">{say('status.whatToDoNext')}</h2>
