@@ -154,6 +154,7 @@ export const DocumentLine = Type.Object({
   pages: Type.Integer(),
   part: oneOf(paperParts),
   translationOf: orNull(Id),
+  finalBy: orNull(Day),
   seconds: orNull(Type.Integer({ description: 'Length of a video' })),
   state: oneOf(documentStates),
   sentBackBecause: orNull(Type.String()),
@@ -244,6 +245,7 @@ const WhatItIs = {
   fileName: Type.String({ minLength: 1, maxLength: 200 }),
   part: Type.Optional(oneOf(paperParts)),
   translationOf: Type.Optional(Id),
+  finalBy: Type.Optional(Type.Union([Day], { description: 'Of an interim paper: the day the final one is owed' })),
 }
 const Uploaded = Type.Intersect([
   DocumentLine,

@@ -158,6 +158,7 @@ export const RequirementShape = Type.Object(
     alternatives: Type.Optional(Type.Array(AskShape, { maxItems: 6 })),
     rung: oneOf(['claimed', 'evidenced', 'confirmed'] as const),
     paper: Type.Optional(Type.Boolean()),
+    interim: Type.Optional(Type.Object({ days: Type.Integer({ minimum: 1, maximum: 730 }) }, strict)),
     validStartPlusDays: Type.Optional(Type.Integer({ minimum: 0, maximum: 3660 })),
     when: Type.Optional(ConditionShape),
     exempt: Type.Optional(

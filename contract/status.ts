@@ -42,6 +42,9 @@ const Status = Type.Object({
       minutes: orNull(Type.Integer()),
     }),
   ),
+  owed: Type.Array(
+    Type.Object({ claim: Id, title: Type.String(), finalBy: Day }, { description: 'Final papers still to come' }),
+  ),
   withOthers: Type.Array(Type.Object({ title: Type.String(), why: Type.String(), who: Type.String() })),
   done: Type.Array(Type.Object({ title: Type.String(), why: Type.String() })),
   claims: Type.Array(Claim),

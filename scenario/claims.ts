@@ -11,6 +11,8 @@ import type { CredentialPlan, JobPlan, PersonPlan, StudyPlan } from './plan'
 import { sources } from './sources'
 import { depsAt, fullName, isoIn, nameOfSource, shifted, type World } from './world'
 
+type PaperToPut = { what: Parameters<typeof uploadDocument>[3]; bytes: Buffer }
+
 /** What people of the demo say of themselves, and the papers they show for it. */
 export async function writeFile(
   world: World,
@@ -45,12 +47,12 @@ export async function writeFile(
     saveAnswers(deps, actor, applicationId, { version: 0, changes: answers, section: 'about' }),
   )
   const ids = new Map<string, string>()
-  const keep = async (key: string, details: ClaimDetails, paper: { fileName: string; bytes: Buffer } | undefined) => {
+  const keep = async (key: string, details: ClaimDetails, paper: PaperToPut | undefined) => {
     const claim = await inTransaction(sequelize, () => addClaim(depsAt(world, day, 11 + ids.size), actor, details))
     ids.set(key, claim.id)
     if (paper)
       await inTransaction(sequelize, () =>
-        uploadDocument(depsAt(world, day, 12 + ids.size), actor, claim.id, { fileName: paper.fileName }, paper.bytes),
+        uploadDocument(depsAt(world, day, 12 + ids.size), actor, claim.id, paper.what, paper.bytes),
       )
   }
   for (const [index, study] of plan.studies.entries()) {
@@ -59,7 +61,10 @@ export async function writeFile(
       studyDetails(world, study),
       study.paper === false
         ? undefined
-        : { fileName: `${study.award} ${plan.family}.pdf`, bytes: await drawPdf(studyPaper(world, plan, study)) },
+        : {
+            what: { fileName: `${study.award} ${plan.family}.pdf` },
+            bytes: await drawPdf(studyPaper(world, plan, study)),
+          },
     )
   }
   for (const [index, job] of plan.jobs.entries()) {
@@ -67,7 +72,10 @@ export async function writeFile(
       `job ${index + 1}`,
       jobDetails(world, job),
       job.letter
-        ? { fileName: `Letter ${nameOfSource(world, job)}.pdf`, bytes: await drawPdf(jobPaper(world, plan, job)) }
+        ? {
+            what: { fileName: `Letter ${nameOfSource(world, job)}.pdf` },
+            bytes: await drawPdf(jobPaper(world, plan, job)),
+          }
         : undefined,
     )
   }
@@ -79,7 +87,15 @@ export async function writeFile(
         : await drawPdf(credentialPaper(world, plan, credential))
     const extension = credential.credential === 'first-aid' ? 'png' : 'pdf'
     await keep(credential.credential, credentialDetails(world, credential), {
-      fileName: `${credentialKind(credential.credential)!.name} ${plan.family}.${extension}`,
+      what: {
+        fileName: `${credentialKind(credential.credential)!.name} ${plan.family}.${extension}`,
+        ...(credential.finalInDays === undefined
+          ? {}
+          : {
+              part: 'receipt of application' as const,
+              finalBy: isoIn(world, credential.finalInDays),
+            }),
+      },
       bytes,
     })
   }
@@ -171,7 +187,10 @@ const jobPaper = (world: World, plan: PersonPlan, job: JobPlan): Paper => ({
 const credentialPaper = (world: World, plan: PersonPlan, credential: CredentialPlan): Paper => ({
   issuer: world.sourceNames.get(credential.source)!,
   place: townOf(credential.source),
-  heading: credentialKind(credential.credential)!.name,
+  heading:
+    credential.finalInDays === undefined
+      ? credentialKind(credential.credential)!.name
+      : `Receipt of application: ${credentialKind(credential.credential)!.name}`,
   number: credential.number,
   signedBy: 'For the issuing office',
   on: `Issued ${writeWhen(isoIn(world, credential.issuedDays))}`,

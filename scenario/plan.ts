@@ -32,6 +32,8 @@ export type CredentialPlan = {
   throughDays: number | 'does not expire'
   fields?: Record<string, string>
   registered?: 'same' | 'other name' | 'absent'
+  /** Its paper is the receipt of an application; the final one is owed so many days from loading. */
+  finalInDays?: number
   paper?: boolean
 }
 

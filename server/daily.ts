@@ -1,6 +1,7 @@
 import { col, Op } from 'sequelize'
 import { dayAt } from '#core/dates/zoned'
 import { leftOf } from './applications/remaining'
+import { remindOfFinals, tellOfMissedFinals } from './claims/remindOfFinals'
 import { forgetReaders } from './desk/ownership'
 import { forgetOldUploads } from './documents/uploads'
 import { remindOfOffers, tellOfExpiredOffers } from './hiring/offerReminders'
@@ -43,6 +44,8 @@ export async function runDaily(deps: Deps) {
     remindOfOffers,
     tellOfExpiredOffers,
     tellOfLateDecision,
+    remindOfFinals,
+    tellOfMissedFinals,
     markOverdue,
     retain,
   ]

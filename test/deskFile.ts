@@ -48,6 +48,7 @@ export const aDocument = (over: Partial<FileClaim['documents'][number]> = {}): F
   mediaType: 'application/pdf',
   size: 11_000,
   pages: 1,
+  finalBy: null,
   part: 'certificate',
   translationOf: null,
   seconds: null,

@@ -6,6 +6,9 @@ export const paperParts = [
   'transcript',
   'letter of award',
   'proof of enrolment',
+  'transcripts of each term',
+  'interim certificate',
+  'receipt of application',
   'front',
   'back',
   'translation',
@@ -17,12 +20,28 @@ export const paperParts = [
 ] as const
 export type PaperPart = (typeof paperParts)[number]
 
+/** Papers that stand in for one that is still to come, until a day. */
+export const interimParts = ['interim certificate', 'receipt of application'] as const satisfies readonly PaperPart[]
+export const isInterim = (part: PaperPart): boolean => interimParts.some((one) => one === part)
+
+/** Papers that go with one and are never the one themselves. */
+const besides = [
+  'transcript',
+  'transcripts of each term',
+  'translation',
+  'other',
+] as const satisfies readonly PaperPart[]
+/** Whether it is the paper itself, which ends what was only for a time. */
+export const isFinal = (part: PaperPart): boolean => !isInterim(part) && !besides.some((one) => one === part)
+
 /** One document behind a claim, as far as the list of papers looks at it. */
 export type GivenPaper = { part: PaperPart; pages: number; translated: boolean }
 
 export type PaperNeed = {
   /** Any one of these sets does; the first is the usual one. */
   sets: readonly (readonly PaperPart[])[]
+  /** These stand in for a time, with the final paper owed by a day. */
+  interim: readonly (readonly PaperPart[])[]
   /** What is missing of the set that is nearest to being whole. */
   missing: readonly PaperPart[]
   /** Originals that want a translation beside them. */
@@ -41,11 +60,17 @@ export type StudyForPapers = {
 const finished: PaperNeed['sets'] = [['certificate'], ['transcript', 'letter of award']]
 const underWay: PaperNeed['sets'] = [['proof of enrolment'], ['transcript']]
 const left: PaperNeed['sets'] = [['transcript']]
+const finishedForNow: PaperNeed['sets'] = [
+  ['interim certificate', 'transcript'],
+  ['interim certificate', 'transcripts of each term'],
+]
+const issuedForNow: PaperNeed['sets'] = [['receipt of application'], ['interim certificate']]
 
 /**
  * The papers a study needs, and what of them is missing.
  *
- * Something finished is shown by its certificate, or by the transcript together with the letter of award. Something in
+ * Something finished is shown by its certificate, or by the transcript together with the letter of award; for a time by an interim
+ * certificate with one full transcript or with the transcript of each term. Something in
  * progress needs no paper where there is a link to the programme. A paper in a language that is not accepted wants a
  * translation; the original stays what counts.
  *
@@ -60,9 +85,11 @@ export function papersOfStudy(
   const sets = outcome === 'finished' ? finished : outcome === 'in progress' ? underWay : left
   const linkInstead = outcome === 'in progress' && Boolean(link)
   const foreign = language !== undefined && accepted.length > 0 && !accepted.includes(language)
+  const interim = outcome === 'finished' ? finishedForNow : []
   return {
     sets,
-    missing: linkInstead ? [] : missingOf(sets, given),
+    interim,
+    missing: linkInstead ? [] : missingNow(sets, interim, given),
     untranslated: foreign
       ? given.filter(({ part, translated }) => part !== 'translation' && !translated).map(({ part }) => part)
       : [],
@@ -76,7 +103,8 @@ export function papersOfCredential(bothSides: boolean, given: readonly GivenPape
   const sides = bothSides && !onOneScan
   const sets: PaperNeed['sets'] = sides ? [['front', 'back']] : [['certificate']]
   const seen = given.map((paper) => ({ ...paper, part: sides ? asFront(paper.part) : asWhole(paper.part) }))
-  return { sets, missing: missingOf(sets, seen), untranslated: [], linkInstead: false }
+  const missing = missingNow(sets, issuedForNow, seen)
+  return { sets, interim: issuedForNow, missing, untranslated: [], linkInstead: false }
 }
 
 /** What shows who somebody is: a passport by its page of data, a card by both sides, or two other papers and a portrait. */
@@ -85,12 +113,13 @@ export function papersOfIdentity(
   given: readonly GivenPaper[],
 ): PaperNeed {
   if (paper === 'passport') return needOfSets([['data page']], given)
-  if (paper !== 'two others') return papersOfCredential(true, given)
+  if (paper !== 'two others') return { ...papersOfCredential(true, given), interim: [] }
   return needOfSets([['one other paper', 'second other paper', 'portrait']], given)
 }
 
 const needOfSets = (sets: PaperNeed['sets'], given: readonly GivenPaper[]): PaperNeed => ({
   sets,
+  interim: [],
   missing: missingOf(sets, given),
   untranslated: [],
   linkInstead: false,
@@ -99,6 +128,10 @@ const needOfSets = (sets: PaperNeed['sets'], given: readonly GivenPaper[]): Pape
 /** A single page that was not said to be a side is taken for the front. */
 const asFront = (part: PaperPart): PaperPart => (part === 'certificate' ? 'front' : part)
 const asWhole = (part: PaperPart): PaperPart => (part === 'front' || part === 'back' ? 'certificate' : part)
+
+/** Nobody is asked for what stands in; who has given some of it is asked for the rest of that. */
+const missingNow = (sets: PaperNeed['sets'], interim: PaperNeed['interim'], given: readonly GivenPaper[]) =>
+  missingOf(given.some(({ part }) => isInterim(part)) ? [...interim, ...sets] : sets, given)
 
 function missingOf(sets: PaperNeed['sets'], given: readonly GivenPaper[]): readonly PaperPart[] {
   const have = new Set(given.map(({ part }) => part))

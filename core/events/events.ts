@@ -103,6 +103,8 @@ export const events = {
   'document-seen': ['file'],
   'document-unseen': ['file'],
   'document-sent-back': ['file', 'told'],
+  'final-paper-due': ['file', 'told'],
+  'final-paper-missed': ['file', 'told'],
   'paper-filed': ['file'],
   'paper-thrown-away': nothing,
   'cover-sheets-printed': nothing,

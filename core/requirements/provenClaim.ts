@@ -1,3 +1,5 @@
+import { Temporal } from 'temporal-polyfill'
+import { dayNumber, isoOfDay } from '../dates/dayNumber'
 import { standingAgainst, validThrough } from '../validity/validity'
 import type { ClaimFacts, FileFacts, Requirement, Step } from './requirement'
 import { met, nearest, type Result, undecided, unmet } from './result'
@@ -32,6 +34,8 @@ function oneClaim(claim: ClaimFacts, requirement: Requirement, file: FileFacts):
     const reason = { code: 'standing' as const, claim: claim.label, standing: against }
     return { ...unmet(reason, [{ who: 'desk', what: 'decide' }]), claims: about }
   }
+  const forNow = interimResult(claim, requirement, file)
+  if (forNow) return { ...forNow, claims: about }
   if (requirement.validStartPlusDays === undefined) return { ...proof, claims: about }
   if (!claim.term)
     return {
@@ -60,6 +64,38 @@ function oneClaim(claim: ClaimFacts, requirement: Requirement, file: FileFacts):
     ...unmet({ code: 'lapses-early', claim: claim.label, lastDay, needed, shortBy }, renewal),
     claims: about,
   }
+}
+
+/**
+ * What an interim paper comes to: good enough until the day the final one is owed, where the rule takes one; not enough where it
+ * does not; and unmet once the day has passed. Nothing where no paper is asked, or where it was proven in another way.
+ */
+function interimResult(
+  { interim, label, rung, contradictedBefore }: ClaimFacts,
+  requirement: Requirement,
+  { today }: FileFacts,
+): Result | undefined {
+  const settled = rung === 'confirmed' || rung === 'waived' || rung === 'contradicted' || contradictedBefore
+  const wantsPaper = requirement.paper || requirement.rung !== 'claimed'
+  if (!interim || settled || !wantsPaper) return undefined
+  const final = [...stepsToEvidence('none', requirement), ...stepsToConfirm(requirement)]
+  if (!requirement.interim && interim.finalToLookAt) return undefined
+  if (!requirement.interim) return unmet({ code: 'interim-not-enough', claim: label }, final)
+  const finalBy = interimEnd(interim, requirement.interim)
+  if (finalBy < today.toString() && interim.finalToLookAt) return undefined
+  if (finalBy < today.toString()) return unmet({ code: 'interim-over', claim: label, finalBy }, final)
+  if (!interim.seen && requirement.rung !== 'claimed')
+    return unmet({ code: 'paper-to-look-at', claim: label }, [{ who: 'desk', what: 'look' }])
+  return { ...met(label), reason: { code: 'met-for-now', claim: label, finalBy } }
+}
+
+/** The day the final paper is owed: the one that was named, and never later than the rule allows. */
+export function interimEnd(
+  { since, finalBy }: NonNullable<ClaimFacts['interim']>,
+  { days }: NonNullable<Requirement['interim']>,
+): string {
+  const last = isoOfDay(dayNumber(Temporal.PlainDate.from(since)) + days)
+  return last < finalBy ? last : finalBy
 }
 
 export function proofResult(claim: ClaimFacts, requirement: Requirement): Result {

@@ -58,6 +58,9 @@ export function rungsFor(asks: readonly Ask[], gate: Gate): Rung[] {
   return all.filter((rung) => proven.every(({ kind }) => rungsAt(gate, reachOf[kind].rungs).includes(rung)))
 }
 
+/** Whether something that stands in for a time may be there: what is issued by somebody may be late. */
+export const canBeInterim = (asks: readonly Ask[]) => asks.some(({ kind }) => kind === 'study' || kind === 'credential')
+
 /** Whether a day of validity can be asked for. */
 export const canLast = (asks: readonly Ask[]) => asks.some(({ kind }) => reachOf[kind].lasts)
 
@@ -66,7 +69,7 @@ export const canLast = (asks: readonly Ask[]) => asks.some(({ kind }) => reachOf
  * best that can, and what means nothing any more is left out. For a composer in which the kind of ask was changed.
  */
 export function withinReach(requirement: Requirement): Requirement {
-  const { paper, validStartPlusDays, ...plain } = requirement
+  const { paper, interim, validStartPlusDays, ...plain } = requirement
   const asks = [requirement.asks, ...(requirement.alternatives ?? [])]
   const possible = gatesFor(asks)
   const gate = possible.includes(requirement.gate) ? requirement.gate : (possible[0] ?? requirement.gate)
@@ -77,6 +80,7 @@ export function withinReach(requirement: Requirement): Requirement {
     gate,
     rung,
     ...(paper && asks.some(({ kind }) => isProven(kind)) ? { paper } : {}),
+    ...(interim && canBeInterim(asks) && (paper || rung !== 'claimed') ? { interim } : {}),
     ...(validStartPlusDays !== undefined && canLast(asks) ? { validStartPlusDays } : {}),
   }
 }

@@ -50,6 +50,8 @@ export type Requirement = {
   rung: 'claimed' | 'evidenced' | 'confirmed'
   /** A document has to be attached, even if nobody has looked at it yet. */
   paper?: boolean
+  /** An interim paper or the receipt of an application does for so many days; the final one is owed by then at the latest. */
+  interim?: { days: number }
   /** Valid through the target start and this many days. */
   validStartPlusDays?: number
   /** Needed only while this holds. */
@@ -72,6 +74,8 @@ export type ClaimFacts = {
   label: StoredValue
   rung: Rung
   paper: 'none' | 'to look at' | 'seen' | 'sent back'
+  /** Only an interim paper stands behind it, since a day; the final one is owed by another. ISO days. */
+  interim?: { seen: boolean; since: string; finalBy: string; finalToLookAt?: boolean }
   enquiry: 'none' | 'open' | 'answered'
   /** Who would have to be asked, for words. */
   source?: string
@@ -162,6 +166,9 @@ export type OutcomeReason =
       source?: string
     }
   | { code: 'lapses-early'; claim: StoredValue; lastDay: string; needed: string; shortBy: number }
+  /** Good enough until a day; the final paper is owed by then. */
+  | { code: 'met-for-now' | 'interim-over'; claim: StoredValue; finalBy: string }
+  | { code: 'interim-not-enough'; claim: StoredValue }
   | { code: 'validity-unknown'; claim: StoredValue }
   | { code: 'begins-late'; claim: StoredValue; firstDay: string; needed: string; lateBy: number }
   | { code: 'standing'; claim: StoredValue; standing: Exclude<Standing['state'], 'good'> }

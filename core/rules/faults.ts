@@ -3,7 +3,7 @@ import { type Condition, factsOf } from '../conditions/condition'
 import { type ConditionFault, circlesIn, faultsOfCondition } from '../conditions/faults'
 import { type KnownFact, knownFacts } from '../conditions/vocabulary'
 import type { Form, Question } from '../form/form'
-import { gatesFor, isProven, reachOf, rungsFor } from '../requirements/reach'
+import { canBeInterim, gatesFor, isProven, reachOf, rungsFor } from '../requirements/reach'
 import type { Ask, Gate, Requirement } from '../requirements/requirement'
 import type { Rules } from './rules'
 
@@ -27,6 +27,8 @@ export type RulesFault = { pointer: string } & (
   /** Nobody can prove it that well by this gate. */
   | { code: 'rung-out-of-reach'; kind: Ask['kind']; rung: Requirement['rung']; gate: Gate }
   | { code: 'does-not-last'; kind: Ask['kind'] }
+  /** Nothing is asked that an interim paper could stand in for. */
+  | { code: 'no-interim' }
   | { code: 'never-answered-so'; question: string; answer: string }
 )
 
@@ -184,6 +186,9 @@ function reachFaults(requirement: Requirement, pointer: string): RulesFault[] {
         ? []
         : [{ pointer: at, code: 'rung-out-of-reach', kind: ask.kind, rung, gate }],
     ),
+    ...(requirement.interim && !(canBeInterim(asks) && (requirement.paper || rung !== 'claimed'))
+      ? [{ pointer: `${pointer}/interim`, code: 'no-interim' as const }]
+      : []),
     ...(requirement.validStartPlusDays === undefined
       ? []
       : places.flatMap(({ ask, at }): RulesFault[] =>

@@ -41,7 +41,8 @@ export function requirementSentence(
   const exempt = requirement.exempt
     ? ` ${say('ask.notNeededIf', { condition: conditionWords(requirement.exempt.when, known), because: translated({ because: requirement.exempt.because, translations: requirement.translations }).because })}`
     : ''
-  return `${capital(asked)}${proof[requirement.rung]}${valid}, ${byGate(requirement.gate)}.${when}${exempt}`
+  const interim = requirement.interim ? ` ${say('ask.interimDoes', { days: writeDays(requirement.interim.days) })}` : ''
+  return `${capital(asked)}${proof[requirement.rung]}${valid}, ${byGate(requirement.gate)}.${interim}${when}${exempt}`
 }
 
 /** What stands on the ladder; an answer, a check or a fee does not. */
@@ -181,6 +182,12 @@ function reasonWords(reason: OutcomeReason, nameOf: (key: string) => string): st
         lateBy: writeDays(reason.lateBy),
         needed: writeWhen(reason.needed),
       })
+    case 'met-for-now':
+      return say('reason.metForNow', { claim: claim(), finalBy: writeWhen(reason.finalBy) })
+    case 'interim-over':
+      return say('reason.interimOver', { claim: claim(), finalBy: writeWhen(reason.finalBy) })
+    case 'interim-not-enough':
+      return say('reason.interimNotEnough', { claim: claim() })
     case 'validity-unknown':
       return say('reason.validityUnknown', { claim: claim() })
     case 'standing':

@@ -18,6 +18,7 @@ export function rulesFaultWords(fault: RulesFault, rules: Pick<Rules, 'form'>): 
     case 'no-options':
     case 'no-parts':
     case 'no-send-section':
+    case 'no-interim':
       return say(`rules.${fault.code}`)
     case 'holds-twice':
     case 'no-section-for':

@@ -64,7 +64,7 @@ export const trackEngineers: PersonPlan[] = [
     jobs: [job('gleisbau', 'Track engineer', '2017-11-01', 'present', ['track'], { letter: true })],
     credentials: [
       paper('signalling', 'rail', 'MRA-S-29944', -250, 800, { registered: 'same' }),
-      paper('first-aid', 'aid', 'FH-91550', -20, 700),
+      paper('first-aid', 'aid', 'FH-91550', -20, 700, { finalInDays: 6 }),
     ],
     sent: -26,
     acts: [

@@ -147,6 +147,7 @@ export const credential = (key: string, title: string, more: Partial<Requirement
 })
 export const firstAid = credential('first-aid', 'First aid at work', {
   rung: 'evidenced',
+  interim: { days: 60 },
   validStartPlusDays: 0,
   why: 'On the mountain, help takes longer to arrive.',
   translations: {

@@ -16,6 +16,7 @@ import { type Gate, gates, type Outcome, type Step } from '#core/requirements/re
 import { outcomeWords } from '#core/words/requirements'
 import { requirementTitle } from '#core/words/requirementTitle'
 import { say } from '#core/words/say'
+import { writeValue } from '#core/words/stored'
 import { trailOf } from '../audit/trail'
 import { eventWordsForCandidate } from '../platform/audit/wording'
 import type { Account, Deps } from '../platform/deps'
@@ -38,6 +39,19 @@ const gateName = (gate: Gate): string =>
     offer: say('status.offer'),
     start: say('status.clearedToStart'),
   })[gate]
+
+/** The final papers that are still to come, each once, with the first day one is owed by. */
+function owedIn(outcomes: readonly Outcome[]): Status['owed'] {
+  const owed = new Map<string, Status['owed'][number]>()
+  for (const { reason, claims } of outcomes) {
+    const claim = claims[0]
+    if (reason.code !== 'met-for-now' || !claim) continue
+    const { finalBy } = reason
+    if (finalBy < (owed.get(claim)?.finalBy ?? '9999'))
+      owed.set(claim, { claim, title: writeValue(reason.claim), finalBy })
+  }
+  return [...owed.values()]
+}
 
 /** Whose step it is, said to the candidate. */
 const holderOf = (who: Step['who']): string =>
@@ -115,6 +129,7 @@ export async function readStatus(deps: Deps, actor: Account, id: string): Promis
           },
         ]
       : [...changesToMake, ...toDo],
+    owed: ended || isDraft(application) ? [] : owedIn(outcomes),
     withOthers:
       ended || isDraft(application)
         ? []

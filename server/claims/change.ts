@@ -4,6 +4,8 @@ import { v7 as uuid } from 'uuid'
 import type { ClaimDetails } from '#contract/claims'
 import { faultsOfCredential } from '#core/catalogue/faultsOfCredential'
 import { partialDate, readPartialDate, spanOf } from '#core/dates/partialDate'
+import { writeWhen } from '#core/dates/write'
+import { isInterim } from '#core/documents/papers'
 import { credentialFaultWords } from '#core/words/credentials'
 import { say } from '#core/words/say'
 import { isClaimReopened } from '../applications/reopen'
@@ -167,6 +169,7 @@ export async function uploadDocument(deps: Deps, actor: Account, claimId: string
 async function putBehind(deps: Deps, actor: Account, claimId: string, what: WhatItIs, file: KeptFile) {
   const claim = await ownClaim(deps, actor, claimId)
   const { candidateId, credentialVersion } = claim
+  requireFinalDay(deps, what)
   const { document, twin } = await addDocument(deps, { candidateId, claimId, credentialVersion }, what, file)
   // A translation stands beside its original and does not take the place of one that was sent back.
   if (!what.translationOf) await replaceSentBack(claimId, document.part)
@@ -178,6 +181,20 @@ async function putBehind(deps: Deps, actor: Account, claimId: string, what: What
   })
   const other = twin && (await Claim.findByPk(twin.claimId))
   return { ...documentLine(document), alsoBehind: other ? labelOf(other.details) : null }
+}
+
+const longestInterimDays = 730
+
+/** An interim paper says by when the final one is owed, and nothing else does. */
+function requireFinalDay({ clock }: Pick<Deps, 'clock'>, { part = 'certificate', finalBy }: WhatItIs) {
+  const at = '/body/finalBy'
+  if (!isInterim(part)) {
+    if (finalBy !== undefined) throw invalidField(at, say('problem.onlyInterimHasAFinal'))
+    return
+  }
+  const [today, last] = [clock.today(), clock.today().add({ days: longestInterimDays })].map(String)
+  if (finalBy === undefined || finalBy < today! || finalBy > last!)
+    throw invalidField(at, say('problem.sayWhenTheFinalComes', { last: writeWhen(last!) }))
 }
 
 /** Takes what was uploaded in pieces, once it is whole. */

@@ -22,6 +22,8 @@ const kindOf = {
   decisionLate: 'progress',
   changePart: 'to do',
   betterCopy: 'to do',
+  finalPaperDue: 'to do',
+  finalPaperMissed: 'to do',
   resit: 'to do',
   offerReminder: 'to do',
   closing: 'to do',

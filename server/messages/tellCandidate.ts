@@ -30,7 +30,7 @@ type Told = {
 type ToldOfOne = Told & { about: Application; vacancy: string }
 
 /** Events about a file as a whole. */
-type OfFile = 'document-sent-back'
+type OfFile = 'document-sent-back' | 'final-paper-due' | 'final-paper-missed'
 
 /** Which mail tells a candidate of what has happened; an event with the effect `told` and no mail does not compile. Mails with a link that works once are sent where it is made. */
 const mails: Record<Exclude<CodeWith<'told'>, OfFile>, (told: ToldOfOne) => Promise<unknown>> = {
@@ -129,6 +129,10 @@ const mailsOfFile: Record<OfFile, (told: Told) => Promise<unknown>> = {
       values: { claim: claim!, file: file!, reason: reason!, link },
     })
   },
+  'final-paper-due': ({ deps, to, about, link, values: { claim, day } }) =>
+    queueNotice(deps, { to, about, words: 'finalPaperDue', values: { claim: claim!, day: day!, link } }),
+  'final-paper-missed': ({ deps, to, about, link, values: { claim, day } }) =>
+    queueNotice(deps, { to, about, words: 'finalPaperMissed', values: { claim: claim!, day: day!, link } }),
 }
 
 /** Tells candidates by mail what was done about their applications, in the transaction it was done in. */

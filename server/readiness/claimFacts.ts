@@ -1,5 +1,6 @@
 import type { ClaimDetails } from '#contract/claims'
 import { partialDate } from '#core/dates/partialDate'
+import { isFinal } from '#core/documents/papers'
 import type { ClaimFacts } from '#core/requirements/requirement'
 import type { Term } from '#core/validity/validity'
 import { kindOf } from '../records/claims/kinds'
@@ -35,6 +36,7 @@ export function factsOfClaim(claim: Claim, behind: Behind): ClaimFacts {
     label: labelValue(told),
     rung: claim.rung,
     paper: paperOf(current(documents)),
+    ...interimOf(current(documents)),
     enquiry: asked?.state === 'open' || asked?.state === 'answered' ? asked.state : 'none',
     source: told.sourceName || undefined,
     ...(details.kind === 'study'
@@ -88,6 +90,24 @@ function paperOf(documents: readonly Document[]): ClaimFacts['paper'] {
   if (states.includes('to look at')) return 'to look at'
   if (states.includes('seen')) return 'seen'
   return states.includes('sent back') ? 'sent back' : 'none'
+}
+
+/** The newest paper that stands in for a time, unless a final one that came later has been looked at. */
+function interimOf(documents: readonly Document[]): Pick<ClaimFacts, 'interim'> {
+  const counting = documents.filter(({ state }) => state === 'to look at' || state === 'seen')
+  const newest = counting.filter(({ finalBy }) => finalBy).at(-1)
+  if (!newest) return {}
+  const finals = counting.filter(({ part, uploadedAt }) => isFinal(part) && uploadedAt >= newest.uploadedAt)
+  if (finals.some(({ state }) => state === 'seen')) return {}
+  const since = newest.uploadedAt.toISOString().slice(0, 10)
+  return {
+    interim: {
+      seen: newest.state === 'seen',
+      since,
+      finalBy: newest.finalBy!,
+      ...(finals.length > 0 ? { finalToLookAt: true } : {}),
+    },
+  }
 }
 
 function termOf(details: Extract<ClaimDetails, { credential: string }>): Term {

@@ -126,6 +126,9 @@ export const reasonsOfAsked = (asked: boolean): Partial<Record<Queue, StoredText
 
 /** Who is cleared to start stays in sight: what lapses before, on or after the first day is still somebody's to see to. */
 export function fadingOfCleared(readiness: Readiness): Partial<Record<Queue, StoredText>> {
+  // A final paper that was owed and has not come is owed by who has started too.
+  const owed = readiness.outcomes.find(({ reason }) => reason.code === 'interim-over')
+  if (owed) return { today: briefly(owed), validity: briefly(owed) }
   const fading = fadingCredential(readiness)
   if (!fading) return {}
   const lapsed = readiness.facts.claims.some(

@@ -37,4 +37,6 @@ export default {
   'ask.part.because': '{{label}}: was geschehen ist',
   'ask.part.document': '{{label}}: das Dokument',
   'ask.theFormAsks': 'Das Formular fragt danach.',
+  'ask.interimDoes':
+    'Ein vorläufiges Papier oder eine Antragsbestätigung genügt für {{days}}; das endgültige folgt bis dahin.',
 } satisfies Translated<typeof english>

@@ -34,4 +34,6 @@ export default {
   'ask.part.because': '{{label}}: what happened',
   'ask.part.document': '{{label}}: the document',
   'ask.theFormAsks': 'The form asks for it.',
+  'ask.interimDoes':
+    'An interim paper, or the receipt of an application, does for {{days}}; the final one follows by then.',
 } as const

@@ -412,4 +412,6 @@ export default {
   'composer.moveAndTell_other': 'Verschieben und es den {{count}} Wartenden sagen',
   'composer.whyMoved': 'Warum er sich verschiebt; alle, die warten, lesen das',
   'composer.promiseNone': 'Keinen Tag zusagen',
+  'composer.interimDays': 'Ein vorläufiges Papier genügt für so viele Tage',
+  'composer.interimDaysMeans': 'Oder eine Antragsbestätigung. Leer heißt, dass nur das endgültige Papier genügt.',
 } satisfies Translated<typeof english>

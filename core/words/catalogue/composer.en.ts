@@ -405,4 +405,6 @@ export default {
   'composer.moveAndTell_other': 'Move it and tell the {{count}} who wait',
   'composer.whyMoved': 'Why it moves; everybody who waits reads this',
   'composer.promiseNone': 'Promise no day',
+  'composer.interimDays': 'An interim paper does for so many days',
+  'composer.interimDaysMeans': 'Or the receipt of an application. Empty means that only the final paper does.',
 } as const

@@ -70,4 +70,7 @@ export default {
   'documents.thisCannotBeOpenedAs':
     'Das lässt sich nicht als Bild öffnen. Wählen Sie eine Datei in PDF, JPEG oder PNG, oder fotografieren Sie die Seite.',
   'documents.noRoom': 'Dafür ist im Moment kein Platz. Versuchen Sie es später noch einmal.',
+  'documents.finalBy': 'das endgültige bis {{day}}',
+  'documents.whenTheFinalComes': 'Das endgültige kommt bis',
+  'documents.sayWhenFirst': 'Nennen Sie den Tag, dann kann das Papier dazu.',
 } satisfies Translated<typeof english>

@@ -65,4 +65,7 @@ export default {
   'documents.thisCannotBeOpenedAs':
     'This cannot be opened as a picture. Choose a PDF, JPEG or PNG file, or photograph the page.',
   'documents.noRoom': 'There is no room for this at the moment. Try again later.',
+  'documents.finalBy': 'the final one by {{day}}',
+  'documents.whenTheFinalComes': 'The final one comes by',
+  'documents.sayWhenFirst': 'Name the day, and the paper can be added.',
 } as const

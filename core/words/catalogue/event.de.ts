@@ -252,4 +252,8 @@ export default {
     'Wir haben den Tag der Entscheidung von {{before}} auf {{day}} verschoben: {{reason}}',
   'event.decision-late': 'Weiß, dass die bis {{day}} zugesagte Entscheidung noch nicht gefallen ist',
   'event.decision-late.toCandidate': 'Wir hatten eine Entscheidung bis {{day}} zugesagt und noch nicht getroffen.',
+  'event.final-paper-due': 'An das endgültige Papier zu {{claim}} erinnert, nachzureichen bis {{day}}',
+  'event.final-paper-due.toCandidate': 'Wir haben Sie an das endgültige Papier zu {{claim}} erinnert.',
+  'event.final-paper-missed': 'Das endgültige Papier zu {{claim}} ist bis {{day}} nicht gekommen',
+  'event.final-paper-missed.toCandidate': 'Das endgültige Papier zu {{claim}} ist bis {{day}} nicht gekommen.',
 } satisfies Translated<typeof english>

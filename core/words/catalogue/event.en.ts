@@ -244,4 +244,8 @@ export default {
   'event.decision-day-moved.toCandidate': 'We moved the day of decision from {{before}} to {{day}}: {{reason}}',
   'event.decision-late': 'Told that the decision promised by {{day}} is not made',
   'event.decision-late.toCandidate': 'We promised a decision by {{day}} and had not made it.',
+  'event.final-paper-due': 'Reminded of the final paper for {{claim}}, owed by {{day}}',
+  'event.final-paper-due.toCandidate': 'We reminded you of the final paper for {{claim}}.',
+  'event.final-paper-missed': 'The final paper for {{claim}} has not come by {{day}}',
+  'event.final-paper-missed.toCandidate': 'The final paper for {{claim}} has not come by {{day}}.',
 } as const

@@ -140,4 +140,10 @@ export default {
   'mail.decisionLate.subject': 'Unsere Entscheidung zu {{vacancy}} verspätet sich',
   'mail.decisionLate.text':
     'Wir haben Ihnen zu {{vacancy}} eine Entscheidung bis {{day}} zugesagt und sie noch nicht getroffen. Das tut uns leid. Ihre Bewerbung liegt weiterhin bei uns, und Sie hören von uns, sobald entschieden ist, so oder so.\n\nWie es um sie steht: {link}',
+  'mail.finalPaperDue.subject': 'Noch nachzureichen bis {{day}}: {{claim}}',
+  'mail.finalPaperDue.text':
+    'Zu {{claim}} haben Sie ein vorläufiges Papier gegeben und gesagt, dass das endgültige bis {{day}} kommt. Bitte legen Sie es auf Ihrer Seite dazu, sobald Sie es haben:\n\n{{link}}',
+  'mail.finalPaperMissed.subject': 'Das endgültige Papier ist nicht gekommen: {{claim}}',
+  'mail.finalPaperMissed.text':
+    'Das endgültige Papier zu {{claim}} war bis {{day}} nachzureichen und ist nicht gekommen. Bis es da ist, ist wieder offen, was auf dem vorläufigen beruhte. Bitte legen Sie es dazu, oder ein neues vorläufiges mit dem Tag, an dem das endgültige kommt:\n\n{{link}}',
 } satisfies Translated<typeof english>

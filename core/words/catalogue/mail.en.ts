@@ -135,4 +135,10 @@ export default {
   'mail.decisionLate.subject': 'Our decision on {{vacancy}} is late',
   'mail.decisionLate.text':
     'We promised you a decision on {{vacancy}} by {{day}}, and we have not made it yet. We are sorry. Your application is still with us, and you will hear as soon as it is decided, whichever way.\n\nWhere it stands: {link}',
+  'mail.finalPaperDue.subject': 'Still to come by {{day}}: {{claim}}',
+  'mail.finalPaperDue.text':
+    'For {{claim}} you gave an interim paper and said that the final one would come by {{day}}. Please add it on your page as soon as you have it:\n\n{{link}}',
+  'mail.finalPaperMissed.subject': 'The final paper has not come: {{claim}}',
+  'mail.finalPaperMissed.text':
+    'The final paper for {{claim}} was owed by {{day}} and has not come. Until it is here, what rested on the interim one is open again. Please add it, or a new interim paper with the day the final one will come:\n\n{{link}}',
 } as const

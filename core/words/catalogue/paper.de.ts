@@ -29,4 +29,9 @@ export default {
   'paper.sheet.layOnTop':
     'Legen Sie dieses Blatt auf das Dokument, für das es bestimmt ist, und auf kein anderes. Senden oder scannen Sie beide, dieses Blatt zuerst.',
   'paper.sheet.worksOnce': 'Es findet seine Akte von selbst, wie herum es auch liegt. Es gilt einmal.',
+  'paper.part.transcripts of each term': 'Zeugnis für jedes Semester',
+  'paper.part.interim certificate': 'vorläufiges Zeugnis',
+  'paper.part.receipt of application': 'Antragsbestätigung',
+  'paper.whichHave': 'Was davon haben Sie?',
+  'paper.forNow': '{{papers}}, vorerst: das endgültige folgt bis zu einem Tag, den Sie nennen',
 } satisfies Translated<typeof english>

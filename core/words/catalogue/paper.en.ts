@@ -26,4 +26,9 @@ export default {
   'paper.sheet.layOnTop':
     'Lay this sheet on top of the paper it is for, and of no other. Send both, or scan both, this sheet first.',
   'paper.sheet.worksOnce': 'It finds its file by itself, lying this way or that. It works once.',
+  'paper.part.transcripts of each term': 'transcript of each term',
+  'paper.part.interim certificate': 'interim certificate',
+  'paper.part.receipt of application': 'receipt of an application',
+  'paper.whichHave': 'Which of these do you have?',
+  'paper.forNow': '{{papers}}, for now: the final one follows by a day you name',
 } as const

@@ -365,4 +365,6 @@ export default {
   'problem.promiseNotTakenBack_other':
     '{{count}} Personen warten auf diesen Tag: Er kann mit Begründung verschoben, aber nicht zurückgenommen werden.',
   'problem.sayWhyItMoves': 'Sagen Sie in einem Satz, warum: Alle, die warten, lesen es.',
+  'problem.onlyInterimHasAFinal': 'Nur zu einem vorläufigen Papier gibt es ein endgültiges, das noch kommt.',
+  'problem.sayWhenTheFinalComes': 'Sagen Sie, bis wann das endgültige Papier kommt: ein Tag von heute bis {{last}}.',
 } satisfies Translated<typeof english>

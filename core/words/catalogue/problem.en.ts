@@ -337,4 +337,6 @@ export default {
   'problem.promiseNotTakenBack_other':
     '{{count}} people wait for this day: it can be moved, with a reason, and not taken back.',
   'problem.sayWhyItMoves': 'Say why, in a sentence: everybody who waits reads it.',
+  'problem.onlyInterimHasAFinal': 'Only an interim paper has a final one that is still to come.',
+  'problem.sayWhenTheFinalComes': 'Say by when the final paper will come: a day from today to {{last}}.',
 } as const

@@ -117,4 +117,5 @@ export default {
   'proof.percentOn': '{{percent}} % am {{day}}',
   'proof.sourceDoesNotKnow': 'Der Quelle ist dazu nichts bekannt.',
   'proof.registerHasNoEntry': 'Im Register steht kein Eintrag mit der Nummer {{number}}.',
+  'proof.interimPaper': 'Das steht für das endgültige Papier ({{part}}); dieses ist bis {{day}} nachzureichen.',
 } satisfies Translated<typeof english>

@@ -114,4 +114,5 @@ export default {
   'proof.percentOn': '{{percent}} % on {{day}}',
   'proof.sourceDoesNotKnow': 'The source has no record of this.',
   'proof.registerHasNoEntry': 'The register has no entry with the number {{number}}.',
+  'proof.interimPaper': 'This stands in for the final paper ({{part}}); that is owed by {{day}}.',
 } as const

@@ -51,4 +51,6 @@ export default {
   'queue.promised': 'Entscheidung bis {{day}} zugesagt',
   'queue.promiseBroken': 'Entscheidung war bis {{day}} zugesagt',
   'queue.filledNotTold': 'Die Stelle ist besetzt, und sie wissen es noch nicht',
+  'queue.reason.interim-over': 'endgültiges Dokument ist nicht gekommen',
+  'queue.reason.interim-not-enough': 'nur ein vorläufiges Dokument',
 } satisfies Translated<typeof english>

@@ -48,4 +48,6 @@ export default {
   'queue.promised': 'Decision promised by {{day}}',
   'queue.promiseBroken': 'Decision was promised by {{day}}',
   'queue.filledNotTold': 'The post is filled and they have not been told',
+  'queue.reason.interim-over': 'final document has not come',
+  'queue.reason.interim-not-enough': 'only an interim document',
 } as const

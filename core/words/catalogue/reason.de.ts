@@ -47,4 +47,9 @@ export default {
   'reason.offerDeclined': 'Das Angebot wurde abgelehnt.',
   'reason.taskOpen': 'Noch nicht getan.',
   'reason.notPaid': 'Noch nicht bezahlt.',
+  'reason.metForNow':
+    'Vorerst erfüllt durch ein vorläufiges Papier zu {{claim}}; das endgültige ist bis {{finalBy}} nachzureichen.',
+  'reason.interimOver':
+    'Das vorläufige Papier zu {{claim}} galt bis {{finalBy}}, und das endgültige ist nicht gekommen.',
+  'reason.interimNotEnough': 'Zu {{claim}} liegt nur ein vorläufiges Papier vor; hier braucht es das endgültige.',
 } satisfies Translated<typeof english>

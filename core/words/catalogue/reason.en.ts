@@ -43,4 +43,7 @@ export default {
   'reason.offerDeclined': 'The offer was declined.',
   'reason.taskOpen': 'Not done yet.',
   'reason.notPaid': 'Not paid yet.',
+  'reason.metForNow': 'Met for now by an interim paper for {{claim}}; the final one is owed by {{finalBy}}.',
+  'reason.interimOver': 'The interim paper for {{claim}} was good until {{finalBy}}, and the final one has not come.',
+  'reason.interimNotEnough': 'Only an interim paper is there for {{claim}}; the final one is needed here.',
 } as const

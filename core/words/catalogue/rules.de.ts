@@ -61,4 +61,5 @@ export default {
   'rules.theOrder': 'Die Reihenfolge',
   'rules.unknown-document-kind': 'Im Verzeichnis gibt es keine Art von Dokument „{{documentKind}}“.',
   'rules.no-languages': 'Der Katalog bietet keine Sprachen zur Auswahl.',
+  'rules.no-interim': 'Hier wird nichts verlangt, wofür ein vorläufiges Papier stehen könnte.',
 } satisfies Translated<typeof english>

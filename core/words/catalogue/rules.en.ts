@@ -58,4 +58,5 @@ export default {
   'rules.theOrder': 'The order',
   'rules.unknown-document-kind': 'There is no kind of document “{{documentKind}}” in the catalogue.',
   'rules.no-languages': 'The catalogue offers no languages to choose from.',
+  'rules.no-interim': 'Nothing is asked here that an interim paper could stand in for.',
 } as const

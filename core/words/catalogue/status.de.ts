@@ -123,4 +123,7 @@ export default {
   'status.asked.answered': 'Beantwortet',
   'status.asked.closed': 'Geschlossen',
   'status.youHearBy': 'Sie hören bis {{day}} von uns, wie auch immer wir entscheiden.',
+  'status.stillToCome': 'Noch nachzureichen',
+  'status.finalPaperBy': 'Das endgültige Papier bis {{day}}; bis dahin genügt das vorläufige.',
+  'status.addTheFinalPaper': 'Das endgültige Papier hinzufügen',
 } satisfies Translated<typeof english>

@@ -119,4 +119,7 @@ export default {
   'status.asked.answered': 'Answered',
   'status.asked.closed': 'Closed',
   'status.youHearBy': 'You hear from us by {{day}}, whichever way we decide.',
+  'status.stillToCome': 'Still to come from you',
+  'status.finalPaperBy': 'The final paper by {{day}}; until then the interim one does.',
+  'status.addTheFinalPaper': 'Add the final paper',
 } as const

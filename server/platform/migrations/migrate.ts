@@ -21,6 +21,7 @@ import { up as catalogue } from './015-catalogue'
 import { up as conversations } from './016-conversations'
 import { up as notices } from './017-notices'
 import { up as decisionDay } from './018-decision-day'
+import { up as papers } from './019-papers'
 import { chainExisting } from './chainExisting'
 
 export type Migration = {
@@ -56,6 +57,7 @@ const migrations: Migration[] = [
   { name: '016-conversations', statements: conversations },
   { name: '017-notices', statements: notices },
   { name: '018-decision-day', statements: decisionDay },
+  { name: '019-papers', statements: papers },
 ]
 
 /** The last step this program knows of. */

@@ -10,7 +10,7 @@ import type { KeptFile } from './inspect'
 import { Document } from './model'
 
 type About = { candidateId: string; claimId: string; credentialVersion: number }
-export type WhatItIs = { fileName: string; part?: PaperPart; translationOf?: string }
+export type WhatItIs = { fileName: string; part?: PaperPart; translationOf?: string; finalBy?: string }
 
 /**
  * Puts a file that is kept behind a claim.
@@ -35,6 +35,7 @@ export async function addDocument(deps: Deps, about: About, what: WhatItIs, file
     fileName: tidyName(what.fileName),
     part: what.part ?? 'certificate',
     translationOf: what.translationOf ?? null,
+    finalBy: what.finalBy ?? null,
     state: 'to look at',
     reads: {},
     uploadedAt: deps.clock.now(),
@@ -125,6 +126,7 @@ export const documentLine = (document: Document): typeof DocumentLine.static => 
   pages: document.pages,
   part: document.part,
   translationOf: document.translationOf ?? null,
+  finalBy: document.finalBy ?? null,
   seconds: document.seconds ?? null,
   state: document.state,
   sentBackBecause: document.sentBackBecause ?? null,

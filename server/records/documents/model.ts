@@ -9,6 +9,7 @@ import {
 import type { documentStates } from '#contract/claims'
 import type { PaperPart } from '#core/documents/papers'
 import {
+  dayOrNull,
   define,
   id,
   json,
@@ -49,6 +50,10 @@ export class Document extends Model<InferAttributes<Document>, InferCreationAttr
   /** What it is, of the papers a claim can need. */
   declare part: CreationOptional<PaperPart>
   declare translationOf: CreationOptional<string | null>
+  /** Of one that stands in for a time: the day the final one is owed, when its candidate was reminded, and when it was missed. */
+  declare finalBy: CreationOptional<string | null>
+  declare finalRemindedAt: CreationOptional<Date | null>
+  declare finalMissedAt: CreationOptional<Date | null>
   /** Length of a video. */
   declare seconds: CreationOptional<number | null>
   declare sha256: string
@@ -80,6 +85,9 @@ export function defineDocuments(sequelize: Sequelize) {
     pages: whole,
     part: { ...text, defaultValue: 'certificate' },
     translationOf: uuidOrNull,
+    finalBy: dayOrNull,
+    finalRemindedAt: momentOrNull,
+    finalMissedAt: momentOrNull,
     seconds: wholeOrNull,
     sha256: text,
     state: text,

@@ -1,5 +1,5 @@
 import type { KnownFact } from '#core/conditions/vocabulary'
-import { canLast, gatesFor, isProven, rungsFor, withinReach } from '#core/requirements/reach'
+import { canBeInterim, canLast, gatesFor, isProven, rungsFor, withinReach } from '#core/requirements/reach'
 import type { Gate, Requirement } from '#core/requirements/requirement'
 import { staffRoles } from '#core/rights/rights'
 import type { Rules } from '#core/rules/rules'
@@ -104,6 +104,24 @@ export function RequirementEditor({ requirement, rules, known, checks, onChange 
           />
           {say('composer.withThePaperAttached')}
         </label>
+      )}
+      {canBeInterim(all) && (requirement.paper || requirement.rung !== 'claimed') && (
+        <TextField
+          label={say('composer.interimDays')}
+          help={say('composer.interimDaysMeans')}
+          type="number"
+          min={1}
+          max={730}
+          value={requirement.interim?.days ?? ''}
+          onChange={(event) =>
+            set({
+              interim:
+                event.target.value === ''
+                  ? undefined
+                  : { days: Math.min(730, Math.max(1, Math.round(Number(event.target.value)))) },
+            })
+          }
+        />
       )}
       {canLast(all) && (
         <TextField

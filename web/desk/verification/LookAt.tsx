@@ -2,6 +2,7 @@ import { useState } from 'react'
 import type { File, FileClaim } from '#contract/desk'
 import type { Proof } from '#contract/verification'
 import { readTyped, writeWhen } from '#core/dates/write'
+import { paperPartWords } from '#core/words/papers'
 import { isReason } from '#core/words/reason'
 import { say } from '#core/words/say'
 import { Button } from '../../ui/Button'
@@ -73,6 +74,11 @@ export function LookAt({
         </section>
         <div className="grid content-start gap-2.5 text-[0.9rem]">
           <p className="text-ink-2">{seen ? say('proof.whatItSaysAsIt') : say('proof.typeWhatIsPrintedLeave')}</p>
+          {document.finalBy && (
+            <p className="rounded-sheet bg-soon-wash px-2.5 py-1.5 text-soon-ink">
+              {say('proof.interimPaper', { part: paperPartWords(document.part), day: writeWhen(document.finalBy) })}
+            </p>
+          )}
           {proof.zone && <ZoneNote zone={proof.zone} />}
           {proof.fields.map(({ key, kind }) => {
             const claimed = shownAs(kind, proof.claimed[key] ?? '')

@@ -1,3 +1,4 @@
+import { useState } from 'react'
 import type { Claim } from '#contract/claims'
 import {
   counted,
@@ -7,15 +8,23 @@ import {
   type PaperPart,
   papersOfClaim,
 } from '#core/documents/papers'
-import { paperNeedWords } from '#core/words/papers'
+import { paperListWords, paperNeedWords } from '#core/words/papers'
 import { say } from '#core/words/say'
+import { Choice } from '../../ui/Field'
 import { Documents } from '../documents/Documents'
 
 /** The papers behind a claim, and in words what is still wanted of them. */
 export function ClaimPapers({ claim, accepted }: { claim: Claim; accepted: readonly string[] }) {
+  const [chosen, setChosen] = useState<number>()
   const need = papersOfClaim(claim.details, claim.documents, accepted)
   if (!need) return <Documents claim={claim} />
-  const words = paperNeedWords(need, givenPapers(claim.documents).length)
+  const given = givenPapers(claim.documents)
+  const words = paperNeedWords(need, given.length)
+  // The papers or those that stand in for them read as one choice; what is there already says which it is.
+  const ways = need.missing.length > 0 ? [...need.sets, ...need.interim] : []
+  const lacking = (set: readonly PaperPart[]) => set.filter((part) => !given.some((one) => one.part === part)).length
+  const nearest = ways.findIndex((set) => lacking(set) === need.missing.length)
+  const way = chosen ?? Math.max(0, nearest)
   const link = 'link' in claim.details ? claim.details.link : undefined
   return (
     <div>
@@ -28,13 +37,29 @@ export function ClaimPapers({ claim, accepted }: { claim: Claim; accepted: reado
         </p>
       )}
       {words && <p className="mb-1 text-[0.93em] text-soon-ink">{words}</p>}
-      <Documents claim={claim} parts={partsOf(need)} untranslated={wantingTranslation(claim, need)} />
+      {ways.length > 1 && (
+        <Choice
+          label={say('paper.whichHave')}
+          name={`ways ${claim.id}`}
+          inline={false}
+          options={ways.map((set, nth) => ({ value: String(nth), label: wayWords(set, nth >= need.sets.length) }))}
+          value={String(way)}
+          onChange={(value) => setChosen(Number(value))}
+        />
+      )}
+      <Documents claim={claim} parts={partsOf(need, ways[way]!)} untranslated={wantingTranslation(claim, need)} />
     </div>
   )
 }
 
-/** What may be put behind a claim, what is missing first. */
-const partsOf = ({ sets, missing }: PaperNeed): PaperPart[] => [...new Set([...missing, ...sets.flat()])]
+/** What may be put behind a claim: of the way that was chosen what is missing first, or anything once nothing is. */
+const partsOf = ({ sets, interim, missing }: PaperNeed, way: readonly PaperPart[] | undefined): PaperPart[] =>
+  way ? [...way] : [...new Set([...missing, ...sets.flat(), ...interim.flat()])]
+
+const wayWords = (set: readonly PaperPart[], forNow: boolean) => {
+  const papers = paperListWords(set)
+  return forNow ? say('paper.forNow', { papers }) : papers
+}
 
 /** The originals that want a translation beside them. */
 const wantingTranslation = ({ documents }: Claim, { untranslated }: PaperNeed) =>

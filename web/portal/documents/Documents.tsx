@@ -1,12 +1,14 @@
 import { Paperclip } from 'lucide-react'
 import { lazy, Suspense, useRef, useState } from 'react'
 import type { Claim } from '#contract/claims'
+import { writeWhen } from '#core/dates/write'
 import { documentLimits, videoLimits } from '#core/documents/limits'
-import type { PaperPart } from '#core/documents/papers'
+import { isInterim, type PaperPart } from '#core/documents/papers'
 import { paperPartWords } from '#core/words/papers'
 import { say } from '#core/words/say'
+import { DateField } from '../../ui/DateField'
 import { SelectField } from '../../ui/Field'
-import { ProblemNote } from '../../ui/ProblemNote'
+import { faultAt, ProblemNote } from '../../ui/ProblemNote'
 import { writeSize } from '../../ui/write'
 import { useAct } from '../../useAct'
 import { useSession } from '../../useSession'
@@ -64,6 +66,7 @@ export function Documents({
                 ? say('documents.countPages', { count: document.pages })
                 : say('documents.countSeconds', { count: document.seconds })}
               , {writeSize(document.size)}, {stateWords(document.state)}
+              {document.finalBy && `, ${say('documents.finalBy', { day: writeWhen(document.finalBy) })}`}
             </span>
             {document.state === 'to look at' && (
               <button
@@ -109,11 +112,14 @@ function AddDocument({ claim, prompt, parts, translationOf }: AddProps) {
   const camera = useRef<HTMLInputElement>(null)
   const [over, setOver] = useState(false)
   const [part, setPart] = useState<PaperPart>(parts[0]!)
+  const [finalBy, setFinalBy] = useState('')
   const [preparing, setPreparing] = useState<Preparing>()
   const [sending, setSending] = useState<{ words: string; share: number }>()
   const [note, setNote] = useState<string>()
   const video = claim.details.kind === 'paper' ? claim.details.videoSeconds : undefined
   const asked = parts.includes(part) ? part : parts[0]!
+  const interim = isInterim(asked)
+  const incomplete = interim && !/^\d{4}-\d{2}-\d{2}$/.test(finalBy)
   const name = nameOf(claim, asked, parts, account?.name)
 
   const send = async (file: File) => {
@@ -124,7 +130,12 @@ function AddDocument({ claim, prompt, parts, translationOf }: AddProps) {
       const upload = await uploadFile(file, (share) => setSending({ words: say('documents.sending'), share }))
       const done = await act({
         params: { id: claim.id, upload },
-        body: { fileName: file.name, part: asked, ...(translationOf ? { translationOf } : {}) },
+        body: {
+          fileName: file.name,
+          part: asked,
+          ...(translationOf ? { translationOf } : {}),
+          ...(interim ? { finalBy } : {}),
+        },
       })
       if (done?.alsoBehind) setNote(say('documents.theSameFileIsAlso', { claim: done.alsoBehind }))
     } catch {
@@ -169,6 +180,14 @@ function AddDocument({ claim, prompt, parts, translationOf }: AddProps) {
             onChange={(event) => setPart(event.target.value as PaperPart)}
           />
         )}
+        {interim && (
+          <DateField
+            label={say('documents.whenTheFinalComes')}
+            value={finalBy}
+            onChange={setFinalBy}
+            error={faultAt(problem, 'finalBy')}
+          />
+        )}
         <label
           onDragOver={(event) => {
             event.preventDefault()
@@ -188,7 +207,7 @@ function AddDocument({ claim, prompt, parts, translationOf }: AddProps) {
             multiple={video === undefined}
             accept={accept}
             className="sr-only"
-            disabled={sending !== undefined}
+            disabled={sending !== undefined || incomplete}
             onChange={(event) => void take(event.target.files)}
             aria-label={`${prompt}: ${claim.label}`}
           />
@@ -214,13 +233,14 @@ function AddDocument({ claim, prompt, parts, translationOf }: AddProps) {
           {video === undefined ? say('documents.photographIt') : say('documents.recordIt')}
         </label>
       </div>
+      {incomplete && <p className="mt-1 text-[0.9em] text-ink-2">{say('documents.sayWhenFirst')}</p>}
       {note && (
         <p role="status" className="mt-1 text-[0.93em] text-soon-ink">
           {note}
         </p>
       )}
       <div className="mt-1 empty:hidden">
-        <ProblemNote problem={problem} />
+        <ProblemNote problem={problem?.faults && interim ? undefined : problem} />
       </div>
       {preparing && (
         <Suspense fallback={null}>

@@ -18,7 +18,16 @@ const aStatus = (over: Partial<Status> = {}): Status => ({
     questions: [{ key: 'contact.town', label: 'Town', kind: 'text', required: true }],
     answers: { 'contact.town': 'Innsbruck' },
   },
-  ...{ permission: null, offer: null, tasks: [], happenings: [], decidesOn: null, again: null, today: '2026-11-28' },
+  ...{
+    permission: null,
+    offer: null,
+    tasks: [],
+    happenings: [],
+    decidesOn: null,
+    owed: [],
+    again: null,
+    today: '2026-11-28',
+  },
   ...over,
 })
 const toDo = (

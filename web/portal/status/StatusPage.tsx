@@ -77,6 +77,23 @@ export function StatusPage() {
             </div>
           </section>
         )}
+        {status.owed.length > 0 && (
+          <section className="mt-7">
+            <h2 className="mb-2 text-[1.4em]">{say('status.stillToCome')}</h2>
+            <div className="grid gap-3">
+              {status.owed.map(({ claim: id, title, finalBy }) => {
+                const claim = status.claims.find((one) => one.id === id)
+                return (
+                  <Sheet key={id}>
+                    <h3 className="font-semibold text-[1.07em]">{title}</h3>
+                    <p className="mb-2 text-ink-2">{say('status.finalPaperBy', { day: writeWhen(finalBy) })}</p>
+                    {claim && <Documents claim={claim} prompt={say('status.addTheFinalPaper')} />}
+                  </Sheet>
+                )
+              })}
+            </div>
+          </section>
+        )}
         {status.withOthers.length > 0 && (
           <section className="mt-7">
             <h2 className="mb-2 text-[1.4em]">{say('status.whatOthersAreDoing')}</h2>

@@ -1,0 +1,5 @@
+/** Papers that stand in for a final one: by when that is owed, and when its candidate was reminded of it. */
+export const up = [
+  'ALTER TABLE documents ADD COLUMN finalBy DATE, ADD COLUMN finalRemindedAt DATETIME(3), ADD COLUMN finalMissedAt DATETIME(3)',
+  'ALTER TABLE documents ADD KEY byFinal (finalBy)',
+]
