@@ -153,6 +153,17 @@ export const RequirementShape = Type.Object(
     key: Key,
     title: Type.String({ minLength: 1, maxLength: 120 }),
     why: Type.String({ maxLength: 400 }),
+    citation: Type.Optional(
+      Type.Object(
+        {
+          text: Type.String({ minLength: 1, maxLength: 200 }),
+          link: Type.Optional(
+            Type.String({ maxLength: 500, description: 'https address; anything else is a fault of the rules' }),
+          ),
+        },
+        strict,
+      ),
+    ),
     gate: oneOf(gates),
     asks: AskShape,
     alternatives: Type.Optional(Type.Array(AskShape, { maxItems: 6 })),

@@ -97,6 +97,20 @@ test('the rule says it in its sentence, cannot be where nothing is issued, and g
   expect(withinReach(rule()).interim).toEqual({ days: 60 })
 })
 
+test('the rule behind a requirement has an address that can be followed, or none', () => {
+  const cited = (link?: string) =>
+    faultsOfRules(
+      {
+        form: [],
+        requirements: [{ ...rule(), citation: { text: 'Order, section 14', ...(link ? { link } : {}) } }],
+        onboarding: [],
+      },
+      {},
+    ).filter(({ code }) => code === 'no-link').length
+  expect(['https://law.example/14', undefined, 'http://law.example'].map(cited)).toEqual([0, 0, 0])
+  expect(['javascript:alert(1)', 'law.example', 'https://', 'https:// law'].map(cited)).toEqual([1, 1, 1, 1])
+})
+
 test('an interim certificate does for a degree with one full transcript or one of each term, and a receipt for a licence', () => {
   const paper = (part: Parameters<typeof papersOfStudy>[1][number]['part']) => ({ part, pages: 1, translated: false })
   const lacks = (...parts: Parameters<typeof paper>[0][]) => papersOfStudy({}, parts.map(paper), []).missing

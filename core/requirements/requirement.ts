@@ -42,6 +42,8 @@ export type Requirement = {
   title: string
   /** Why this post asks for it, in a sentence. */
   why: string
+  /** The rule behind it: where it is written, and where that can be read. */
+  citation?: { text: string; link?: string }
   gate: Gate
   asks: Ask
   /** Any of these does instead. */

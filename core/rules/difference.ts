@@ -62,7 +62,7 @@ function saying(rules: Rules, names: Names): Record<'section' | 'question' | 're
         entry(
           requirement.key,
           requirement.title,
-          `${requirementSentence(requirement, nameOf, known)} ${requirement.why} ${waivers(requirement.waivableBy)}`,
+          `${requirementSentence(requirement, nameOf, known)} ${requirement.why}${cited(requirement)} ${waivers(requirement.waivableBy)}`,
         ),
       ),
     ),
@@ -76,6 +76,8 @@ const askedAs = (question: Question, known: readonly KnownFact[]) =>
   `${questionSentence(question)}${onlyIf(question.when, known)}`
 const onlyIf = (when: Condition | undefined, known: readonly KnownFact[]) =>
   when ? ` ${say('ask.onlyIf', { condition: conditionWords(when, known) })}` : ''
+const cited = ({ citation }: Rules['requirements'][number]) =>
+  citation ? ` ${[citation.text, citation.link].filter(Boolean).join(', ')}` : ''
 const waivers = (roles: readonly string[]) =>
   roles.length === 0 ? say('rules.nobodyMayWaive') : say('rules.waivableBy', { roles: rolesWords(roles) })
 

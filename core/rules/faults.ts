@@ -3,6 +3,7 @@ import { type Condition, factsOf } from '../conditions/condition'
 import { type ConditionFault, circlesIn, faultsOfCondition } from '../conditions/faults'
 import { type KnownFact, knownFacts } from '../conditions/vocabulary'
 import type { Form, Question } from '../form/form'
+import { isWebAddress } from '../requirements/citation'
 import { canBeInterim, gatesFor, isProven, reachOf, rungsFor } from '../requirements/reach'
 import type { Ask, Gate, Requirement } from '../requirements/requirement'
 import type { Rules } from './rules'
@@ -29,6 +30,8 @@ export type RulesFault = { pointer: string } & (
   | { code: 'does-not-last'; kind: Ask['kind'] }
   /** Nothing is asked that an interim paper could stand in for. */
   | { code: 'no-interim' }
+  /** It leads nowhere a reader can go. */
+  | { code: 'no-link' }
   | { code: 'never-answered-so'; question: string; answer: string }
 )
 
@@ -152,6 +155,9 @@ function requirementFaults(
     return [
       ...faultsOfAsk(requirement.asks, `${pointer}/asks`),
       ...(requirement.alternatives ?? []).flatMap((ask, nth) => faultsOfAsk(ask, `${pointer}/alternatives/${nth}`)),
+      ...(isWebAddress(requirement.citation?.link)
+        ? []
+        : [{ pointer: `${pointer}/citation/link`, code: 'no-link' as const }]),
       ...reachFaults(requirement, pointer),
       ...(requirement.when ? conditionFaults(requirement.when, known, `${pointer}/when`) : []),
       ...(requirement.exempt ? conditionFaults(requirement.exempt.when, known, `${pointer}/exempt/when`) : []),

@@ -19,6 +19,7 @@ export function rulesFaultWords(fault: RulesFault, rules: Pick<Rules, 'form'>): 
     case 'no-parts':
     case 'no-send-section':
     case 'no-interim':
+    case 'no-link':
       return say(`rules.${fault.code}`)
     case 'holds-twice':
     case 'no-section-for':

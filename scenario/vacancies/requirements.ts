@@ -23,6 +23,10 @@ export const history = (years: number): Requirement => ({
   key: 'history',
   title: `${years} years without a gap`,
   why: 'The transport authority asks us to know where safety staff have been.',
+  citation: {
+    text: 'Mountain Railways and Cableways Order, section 14 (2)',
+    link: 'https://law.vallorne.example/mountain-railways-order#s14',
+  },
   translations: {
     de: { title: `${years} Jahre ohne Lücke`, why: 'Die Verkehrsbehörde will wissen, wo das Sicherheitspersonal war.' },
   },

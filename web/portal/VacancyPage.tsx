@@ -3,7 +3,8 @@ import { alsoGoBy } from '#core/catalogue/catalogue'
 import { knownFacts } from '#core/conditions/vocabulary'
 import { writeWhen } from '#core/dates/write'
 import { isDraft, mayGo, type Stage } from '#core/hiring/stages'
-import { type Gate, gates } from '#core/requirements/requirement'
+import { isWebAddress } from '#core/requirements/citation'
+import { type Gate, gates, type Requirement } from '#core/requirements/requirement'
 import { paperWords, requirementSentence, requirementWhy } from '#core/words/requirements'
 import { requirementTitle } from '#core/words/requirementTitle'
 import { say } from '#core/words/say'
@@ -91,6 +92,7 @@ export function VacancyPage() {
                       <dt className="font-semibold">{requirementTitle(requirement)}</dt>
                       <dd>{requirementSentence(requirement, nameOf, known)}</dd>
                       <dd className="text-[0.93em] text-ink-2">{requirementWhy(requirement)}</dd>
+                      {requirement.citation && <Cited {...requirement.citation} />}
                     </div>
                   ))}
                 </dl>
@@ -148,6 +150,19 @@ export function VacancyPage() {
     </main>
   )
 }
+
+/** The rule behind a requirement, to be read where it is written. */
+const Cited = ({ text, link }: NonNullable<Requirement['citation']>) => (
+  <dd className="text-[0.93em] text-ink-2">
+    {link && isWebAddress(link) ? (
+      <a href={link} target="_blank" rel="noreferrer" className="text-confirmed underline">
+        {text}
+      </a>
+    ) : (
+      text
+    )}
+  </dd>
+)
 
 const Fact = ({ name, value }: { name: string; value: string }) => (
   <>

@@ -27,7 +27,10 @@ const requirement = (key: string, over: Partial<Requirement>): Requirement => ({
 })
 const requirements: Requirement[] = [
   requirement('Permission to check', {}),
-  requirement('Degree', { asks: { kind: 'study', levelAtLeast: 6 } }),
+  requirement('Degree', {
+    asks: { kind: 'study', levelAtLeast: 6 },
+    citation: { text: 'Order, section 14', link: 'https://law.example/14' },
+  }),
   requirement('First aid', { gate: 'start', asks: { kind: 'credential', credential: 'first-aid' }, rung: 'evidenced' }),
 ]
 const line = {
@@ -40,7 +43,7 @@ const aVacancy = (over: Partial<Vacancy> = {}): Vacancy =>
     ...line,
     duties: { type: 'doc', content: [{ type: 'paragraph', content: [{ type: 'text', text: 'Walk the line.' }] }] },
     ...{ state: 'open', opensAt: '2026-11-01T08:00:00.000Z', group: null, headcount: 2, open: true, requirements },
-    ...{ names: {}, named: catalogue(), form: [], mine: null },
+    ...{ names: {}, named: catalogue(), form: [], mine: null, decidesOn: null },
     ...over,
   }) as Vacancy
 const nobody = { ...sessionOf(), account: null }
@@ -61,6 +64,7 @@ describe('a vacancy', () => {
     const gates = screen.getAllByRole('heading', { level: 3 }).map(({ textContent }) => textContent)
     expect(gates).toEqual(['When you apply', 'Before the first day'])
     screen.getByText('Why Degree.')
+    expect(screen.getByRole('link', { name: 'Order, section 14' }).getAttribute('href')).toBe('https://law.example/14')
     expect(screen.getByText(/^€40,000|40,000/).textContent).toMatch(/40,000.*50,000/)
   })
 

@@ -414,4 +414,8 @@ export default {
   'composer.promiseNone': 'Keinen Tag zusagen',
   'composer.interimDays': 'Ein vorläufiges Papier genügt für so viele Tage',
   'composer.interimDaysMeans': 'Oder eine Antragsbestätigung. Leer heißt, dass nur das endgültige Papier genügt.',
+  'composer.ruleBehind': 'Wo die Vorschrift steht',
+  'composer.ruleBehindMeans': 'Ein Gesetz, eine Norm, eine Hausregel: Bewerbende lesen es neben dem Grund',
+  'composer.ruleLink': 'Wo man sie lesen kann',
+  'composer.ruleLinkBegins': 'Eine Adresse beginnt mit https://',
 } satisfies Translated<typeof english>

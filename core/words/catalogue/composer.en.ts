@@ -407,4 +407,8 @@ export default {
   'composer.promiseNone': 'Promise no day',
   'composer.interimDays': 'An interim paper does for so many days',
   'composer.interimDaysMeans': 'Or the receipt of an application. Empty means that only the final paper does.',
+  'composer.ruleBehind': 'Where the rule is written',
+  'composer.ruleBehindMeans': 'A law, a standard, a house rule: candidates read it beside the reason',
+  'composer.ruleLink': 'Where it can be read',
+  'composer.ruleLinkBegins': 'An address begins with https://',
 } as const

@@ -62,4 +62,5 @@ export default {
   'rules.unknown-document-kind': 'Im Verzeichnis gibt es keine Art von Dokument „{{documentKind}}“.',
   'rules.no-languages': 'Der Katalog bietet keine Sprachen zur Auswahl.',
   'rules.no-interim': 'Hier wird nichts verlangt, wofür ein vorläufiges Papier stehen könnte.',
+  'rules.no-link': 'Die Adresse der Vorschrift beginnt nicht mit https://.',
 } satisfies Translated<typeof english>

@@ -59,4 +59,5 @@ export default {
   'rules.unknown-document-kind': 'There is no kind of document “{{documentKind}}” in the catalogue.',
   'rules.no-languages': 'The catalogue offers no languages to choose from.',
   'rules.no-interim': 'Nothing is asked here that an interim paper could stand in for.',
+  'rules.no-link': 'The address of the rule does not begin with https://.',
 } as const

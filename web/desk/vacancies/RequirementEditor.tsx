@@ -1,4 +1,5 @@
 import type { KnownFact } from '#core/conditions/vocabulary'
+import { isWebAddress } from '#core/requirements/citation'
 import { canBeInterim, canLast, gatesFor, isProven, rungsFor, withinReach } from '#core/requirements/reach'
 import type { Gate, Requirement } from '#core/requirements/requirement'
 import { staffRoles } from '#core/rights/rights'
@@ -36,6 +37,10 @@ export function RequirementEditor({ requirement, rules, known, checks, onChange 
   // What the asks cannot reach is never kept behind the screen.
   const set = (change: Partial<Requirement>) => onChange(withinReach({ ...requirement, ...change }))
   const { asks, alternatives = [], exempt } = requirement
+  const cite = (change: Partial<NonNullable<Requirement['citation']>>) => {
+    const { text = '', link } = { ...requirement.citation, ...change }
+    set({ citation: text === '' ? undefined : { text, ...(link ? { link } : {}) } })
+  }
   const all = [asks, ...alternatives]
   const rungs = rungsFor(all, requirement.gate)
   const isProvable = all.some(({ kind }) => isProven(kind))
@@ -165,6 +170,28 @@ export function RequirementEditor({ requirement, rules, known, checks, onChange 
         value={requirement.why}
         onChange={(event) => set({ why: event.target.value })}
       />
+      <div className="grid grid-cols-2 gap-3">
+        <TextField
+          label={say('composer.ruleBehind')}
+          help={say('composer.ruleBehindMeans')}
+          optional
+          maxLength={200}
+          value={requirement.citation?.text ?? ''}
+          onChange={(event) => cite({ text: event.target.value })}
+        />
+        {requirement.citation && (
+          <TextField
+            label={say('composer.ruleLink')}
+            optional
+            type="url"
+            maxLength={500}
+            placeholder="https://"
+            value={requirement.citation.link ?? ''}
+            error={isWebAddress(requirement.citation.link) ? undefined : say('composer.ruleLinkBegins')}
+            onChange={(event) => cite({ link: event.target.value || undefined })}
+          />
+        )}
+      </div>
       <CheckList
         label={say('composer.whoMayWaiveIt')}
         help={say('composer.nobodyChosenMeansNobodyMay')}

@@ -20,10 +20,10 @@ export function ClaimPapers({ claim, accepted }: { claim: Claim; accepted: reado
   if (!need) return <Documents claim={claim} />
   const given = givenPapers(claim.documents)
   const words = paperNeedWords(need, given.length)
-  // The papers or those that stand in for them read as one choice; what is there already says which it is.
-  const ways = need.missing.length > 0 ? [...need.sets, ...need.interim] : []
-  const lacking = (set: readonly PaperPart[]) => set.filter((part) => !given.some((one) => one.part === part)).length
-  const nearest = ways.findIndex((set) => lacking(set) === need.missing.length)
+  // Several ways read as one choice; what is there already says which it is.
+  const ways = need.missing.length > 0 && need.sets.length > 1 ? [...need.sets, ...need.interim] : []
+  const lacking = (set: readonly PaperPart[]) => set.filter((part) => !given.some((one) => one.part === part))
+  const nearest = ways.findIndex((set) => lacking(set).join() === need.missing.join())
   const way = chosen ?? Math.max(0, nearest)
   const link = 'link' in claim.details ? claim.details.link : undefined
   return (
@@ -47,7 +47,7 @@ export function ClaimPapers({ claim, accepted }: { claim: Claim; accepted: reado
           onChange={(value) => setChosen(Number(value))}
         />
       )}
-      <Documents claim={claim} parts={partsOf(need, ways[way]!)} untranslated={wantingTranslation(claim, need)} />
+      <Documents claim={claim} parts={partsOf(need, ways[way])} untranslated={wantingTranslation(claim, need)} />
     </div>
   )
 }
