@@ -71,7 +71,7 @@ const single = [
     'keeping',
     'language',
   ],
-  ...['absence', 'logo', 'logo.png', 'operation', 'organisation', 'owner', 'permission-text', 'watch'],
+  ...['absence', 'logo', 'logo.png', 'operation', 'claim-order', 'organisation', 'owner', 'permission-text', 'watch'],
   ...[
     'mail',
     'mapping',

@@ -211,6 +211,17 @@ export const changeClaim = endpoint({
   invalidates: ['draft', 'status'],
 })
 
+export const orderClaims = endpoint({
+  method: 'PUT',
+  path: '/api/my/claim-order',
+  summary: 'Put claims of one’s own in an order, such as studies from the lowest to the highest',
+  access: 'candidate',
+  behalf: true,
+  body: Type.Object({ claims: Type.Array(Id, { minItems: 1, maxItems: 100, uniqueItems: true }) }),
+  reply: Done,
+  invalidates: ['draft', 'status'],
+})
+
 export const removeClaim = endpoint({
   method: 'DELETE',
   path: '/api/my/claims/:id',

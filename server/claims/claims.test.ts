@@ -176,3 +176,17 @@ test('mails to a candidate are in the language they last signed in with', async 
   expect(mail.text).toContain('Bitte noch einmal.')
   expect(mail.text).toContain('Bitte bis 9. Mai 2031. Alles andere bleibt, wie Sie es abgeschickt haben.')
 })
+
+test('claims stand in the order their candidate puts them in, new ones behind; nobody orders those of others', async () => {
+  const candidate = await house.candidate('Otto Order')
+  const add = async (award: string) =>
+    (await candidate.done('addClaim', { body: { details: aDegree(house, { award, number: `TB-${award}` }) } })).id
+  const [first, second, third] = [await add('One'), await add('Two'), await add('Three')]
+  await candidate.done('orderClaims', { body: { claims: [third, first, second] } })
+  const fourth = await add('Four')
+  const { id } = await candidate.done('beginApplication', { params: { slug: 'cableway-electrical-supervisor' } })
+  const { claims } = await candidate.done('readDraft', { params: { id } })
+  expect(claims.map((claim) => claim.id)).toEqual([third, first, second, fourth])
+  const stranger = await house.candidate('Stella Stranger')
+  expect((await stranger.call('orderClaims', { body: { claims: [first] } })).status).toBe(404)
+})

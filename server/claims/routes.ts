@@ -10,12 +10,14 @@ import {
   renewCredential,
   uploadDocument,
 } from './change'
+import { orderClaims } from './order'
 
 export const claimRoutes = [
   bind(contract.addClaim, ({ deps, actor, input }) => addClaim(deps, actor, input.body.details)),
   bind(contract.changeClaim, ({ deps, actor, input }) =>
     changeClaim(deps, actor, input.params.id, input.body.version, input.body.details),
   ),
+  bind(contract.orderClaims, ({ deps, actor, input }) => orderClaims(deps, actor, input.body.claims)),
   bind(contract.removeClaim, ({ deps, actor, input }) =>
     removeClaim(deps, actor, input.params.id, Number(input.query.version)),
   ),

@@ -272,4 +272,6 @@ export default {
   'apply.term': 'Semester {{nth}}',
   'apply.thisKindLastsMonths_one': 'Diese Art gilt {{count}} Monat ab Ausstellung.',
   'apply.thisKindLastsMonths_other': 'Diese Art gilt {{count}} Monate ab Ausstellung.',
+  'apply.whatThisVacancyTakes': 'Was diese Stelle verlangt:',
+  'apply.lowestToHighest': 'Vom niedrigsten zum höchsten ordnen',
 } satisfies Translated<typeof english>

@@ -262,4 +262,6 @@ export default {
   'apply.term': 'Term {{nth}}',
   'apply.thisKindLastsMonths_one': 'This kind is valid for {{count}} month from issue.',
   'apply.thisKindLastsMonths_other': 'This kind is valid for {{count}} months from issue.',
+  'apply.whatThisVacancyTakes': 'What this vacancy takes:',
+  'apply.lowestToHighest': 'Put them from the lowest to the highest',
 } as const

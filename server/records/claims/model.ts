@@ -36,6 +36,8 @@ export class Claim extends Model<InferAttributes<Claim>, InferCreationAttributes
   /** When its candidate last gave or confirmed it. */
   declare saidAt: CreationOptional<Date | null>
   declare removedAt: CreationOptional<Date | null>
+  /** Where its candidate has put it among those of its kind. */
+  declare place: CreationOptional<number>
 }
 
 export class EarlierCredential extends Model<
@@ -63,6 +65,7 @@ export function defineClaims(sequelize: Sequelize) {
     createdAt: moment,
     saidAt: momentOrNull,
     removedAt: momentOrNull,
+    place: { ...whole, defaultValue: 10_000 },
   })
   define(EarlierCredential, sequelize, 'earlier_credentials', {
     claimId: { type: DataTypes.UUID, primaryKey: true },

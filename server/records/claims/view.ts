@@ -7,14 +7,15 @@ import { labelOf } from './label'
 import { Claim, EarlierCredential } from './model'
 import { ofClaims } from './subquery'
 
-/** The claims of a file in the order they were given, without those taken back. */
+/** The claims of a file in the order they were put or else given, without those taken back. */
 export const claimsOf = (candidateId: string): Promise<Claim[]> => claimsOfAll([candidateId])
 
 /** `only` gives plain rows with these columns, and spares the making of models where there are many. */
 export function claimsOfAll(candidateIds: readonly string[], only?: (keyof Claim['_attributes'])[]): Promise<Claim[]> {
   const where = { candidateId: [...candidateIds], removedAt: { [Op.is]: null } }
-  if (!only) return rowsOf(Claim, where, ['createdAt', 'id'])
+  if (!only) return rowsOf(Claim, where, ['place', 'createdAt', 'id'])
   const order: [string, 'ASC'][] = [
+    ['place', 'ASC'],
     ['createdAt', 'ASC'],
     ['id', 'ASC'],
   ]

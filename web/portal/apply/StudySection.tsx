@@ -1,10 +1,11 @@
-import { useState } from 'react'
+import { Fragment, type ReactNode, useState } from 'react'
 import type { Draft } from '#contract/applications'
 import type { Claim, ClaimDetails } from '#contract/claims'
 import type { SourceLine } from '#contract/sources'
 import { catalogue } from '#core/catalogue/catalogue'
 import { writeWhen } from '#core/dates/write'
 import { marksWords } from '#core/words/grades'
+import { requirementSentence } from '#core/words/requirements'
 import { say } from '#core/words/say'
 import { api } from '../../api'
 import { countryCodes } from '../../ui/answers/countries'
@@ -12,7 +13,10 @@ import { Button } from '../../ui/Button'
 import { choicesOf, levelToBeginWith } from '../../ui/choices'
 import { DateField } from '../../ui/DateField'
 import { SelectField, TextField } from '../../ui/Field'
+import { ProblemNote } from '../../ui/ProblemNote'
 import { Sheet } from '../../ui/Sheet'
+import { SortableList } from '../../ui/SortableList'
+import { useAct } from '../../useAct'
 import { ClaimActions, isOpenedAgain } from './ClaimActions'
 import { ClaimForm } from './ClaimForm'
 import { ClaimPapers } from './ClaimPapers'
@@ -50,26 +54,60 @@ const blank = (): Study => ({
 export function StudySection({ draft }: { draft: Draft }) {
   const studies = draft.claims.filter(({ details }) => details.kind === 'study')
   const [editing, setEditing] = useState<string | undefined>(studies.length === 0 ? 'new' : undefined)
+  const order = useAct('orderClaims')
+  const put = (claims: readonly Claim[]) => void order.act({ body: { claims: claims.map(({ id }) => id) } })
+  const rising = [...studies].sort(byLevel)
+  const isRising = rising.every((claim, nth) => claim === studies[nth])
+  const asked = draft.requirements.filter(({ asks }) => asks.kind === 'study')
+  const row = (claim: Claim, grip?: ReactNode) =>
+    editing === claim.id ? (
+      <StudyEditor draftId={draft.id} claim={claim} onDone={() => setEditing(undefined)} />
+    ) : (
+      <Sheet>
+        <div className="flex flex-wrap items-start justify-between gap-2">
+          <div className="flex min-w-0 gap-2">
+            {grip}
+            <StudyLine claim={claim} />
+          </div>
+          <ClaimActions claim={claim} onChange={() => setEditing(claim.id)} reopened={isOpenedAgain(draft, 'study')} />
+        </div>
+        <div className="mt-3">
+          <ClaimPapers claim={claim} accepted={draft.vacancy.paperLanguages} />
+        </div>
+      </Sheet>
+    )
   return (
     <div className="grid gap-3">
-      {studies.map((claim) =>
-        editing === claim.id ? (
-          <StudyEditor key={claim.id} draftId={draft.id} claim={claim} onDone={() => setEditing(undefined)} />
-        ) : (
-          <Sheet key={claim.id}>
-            <div className="flex flex-wrap items-start justify-between gap-2">
-              <StudyLine claim={claim} />
-              <ClaimActions
-                claim={claim}
-                onChange={() => setEditing(claim.id)}
-                reopened={isOpenedAgain(draft, 'study')}
-              />
-            </div>
-            <div className="mt-3">
-              <ClaimPapers claim={claim} accepted={draft.vacancy.paperLanguages} />
-            </div>
-          </Sheet>
-        ),
+      {asked.length > 0 && (
+        <div className="text-ink-2">
+          <p>{say('apply.whatThisVacancyTakes')}</p>
+          <ul className="list-disc pl-5">
+            {[...new Set(asked.map((requirement) => requirementSentence(requirement)))].map((sentence) => (
+              <li key={sentence}>{sentence}</li>
+            ))}
+          </ul>
+        </div>
+      )}
+      {!isRising && (
+        <p>
+          <Button busy={order.busy} onClick={() => put(rising)}>
+            {say('apply.lowestToHighest')}
+          </Button>
+        </p>
+      )}
+      <ProblemNote problem={order.problem} />
+      {studies.length > 1 ? (
+        <SortableList
+          className="grid gap-3"
+          items={studies}
+          keyOf={({ id }) => id}
+          nameOf={({ label }) => label}
+          onOrder={put}
+        >
+          {row}
+        </SortableList>
+      ) : (
+        studies.map((claim) => <Fragment key={claim.id}>{row(claim)}</Fragment>)
       )}
       {editing === 'new' ? (
         <StudyEditor draftId={draft.id} onDone={() => setEditing(undefined)} />
@@ -80,6 +118,12 @@ export function StudySection({ draft }: { draft: Draft }) {
       )}
     </div>
   )
+}
+
+/** Lower levels first, and of one level what began first. */
+function byLevel(a: Claim, b: Claim): number {
+  const of = ({ details }: Claim) => (details.kind === 'study' ? details : blank())
+  return of(a).level - of(b).level || of(a).from.localeCompare(of(b).from)
 }
 
 function StudyLine({ claim }: { claim: Claim }) {

@@ -215,6 +215,27 @@ describe('studies', () => {
     screen.getByRole('button', { name: /^Add the marks by term/ })
   })
 
+  test('several are put from the lowest to the highest with one press, and what the vacancy takes is said', async () => {
+    const master = aClaim(aStudy({ level: 7 }), { label: 'MSc' })
+    const bachelor = aClaim(aStudy({ level: 6 }), { label: 'BSc' })
+    const trade = aClaim(aStudy({ level: 3 }), { label: 'Trade' })
+    const asks = { kind: 'study' as const, levelAtLeast: 6 }
+    const requirement = {
+      ...{ key: 's', title: 'Degree', why: '', gate: 'send' as const },
+      asks,
+      rung: 'claimed' as const,
+    }
+    const draft = aDraft({ claims: [master, trade, bachelor], requirements: [{ ...requirement, waivableBy: [] }] })
+    const { user, sent, unmount } = await show(<StudySection draft={draft} />, { orderClaims: { done: true } })
+    screen.getByText('What this vacancy takes:')
+    screen.getByText(/, when you apply\.$|by the application/)
+    await user.click(screen.getByRole('button', { name: 'Put them from the lowest to the highest' }))
+    await waitFor(() => expect(sent[0]?.body).toEqual({ claims: [trade.id, bachelor.id, master.id] }))
+    unmount()
+    await show(<StudySection draft={aDraft({ claims: [trade, bachelor, master] })} />)
+    expect(screen.queryByRole('button', { name: /from the lowest/ })).toBeNull()
+  })
+
   test('one that is given is shown with when and where, and removed by its version', async () => {
     const claim = aClaim(aStudy({ outcome: 'left' }), { label: 'MSc Power systems' })
     const { user, sent } = await show(<StudySection draft={aDraft({ claims: [claim] })} />, {
