@@ -55,6 +55,9 @@ const Draft = Type.Object({
   /** Who at the desk wrote it down for its candidate; null once it is sent. */
   behalf: orNull(Type.Object({ how: oneOf(waysToTell), by: Type.String(), at: Moment, person: Type.String() })),
   /** Answers taken over from before, with when each was last confirmed. */
+  decided: Type.Record(Type.String(), Type.Object({ on: Day, answer: Type.String(), explanation: Type.String() }), {
+    description: 'By question: what was declared before and made no difference',
+  }),
   takenOver: Type.Record(Type.String(), Moment),
   /** After sending: the parts that may be changed again. */
   reopened: Type.Array(ReopenedPart),

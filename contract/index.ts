@@ -18,6 +18,7 @@ import * as identity from './identity'
 import * as imports from './imports'
 import * as incomingMails from './incomingMails'
 import * as lists from './lists'
+import * as matters from './matters'
 import * as messages from './messages'
 import * as notices from './notices'
 import * as operation from './operation'
@@ -65,6 +66,7 @@ const everything = {
   ...desk,
   ...audit,
   ...privacy,
+  ...matters,
   ...messages,
   ...notices,
   ...conversations,

@@ -138,7 +138,14 @@ const AskShape = Type.Union([
   ask('identity', {}),
   ask('vouching', { count: Type.Integer({ minimum: 1, maximum: 6 }) }),
   ask('document', { question: Key }),
-  ask('declaration', { question: Key, mustBe: Type.String({ minLength: 1, maxLength: 120 }) }),
+  ask('declaration', {
+    question: Key,
+    mustBe: Type.String({ minLength: 1, maxLength: 120 }),
+    deciders: Type.Optional(
+      Type.Array(Type.String({ maxLength: 120, description: 'Mail address' }), { maxItems: 8, uniqueItems: true }),
+    ),
+    together: Type.Optional(Type.Boolean()),
+  }),
   ask('reference', { count: Type.Integer({ minimum: 1, maximum: 6 }) }),
   ask('fee', {
     amount: Type.Integer({ minimum: 1, description: 'Minor units' }),

@@ -1,6 +1,7 @@
 import { type Static, Type } from '@sinclair/typebox'
 import type { Question } from '#core/form/form'
 import { stages } from '#core/hiring/stages'
+import { matterOutcomes } from '#core/requirements/matter'
 import { gates } from '#core/requirements/requirement'
 import { Answers } from './answers'
 import { ReopenedPart } from './applications'
@@ -41,6 +42,15 @@ const Status = Type.Object({
       label: Type.String({ description: 'What the button says' }),
       minutes: orNull(Type.Integer()),
     }),
+  ),
+  matters: Type.Array(
+    Type.Object({
+      title: Type.String(),
+      state: oneOf(['waiting', ...matterOutcomes] as const),
+      on: orNull(Day),
+      reason: Type.String({ description: 'Why it was decided so, where that was' }),
+    }),
+    { description: 'What they declared that a person decides' },
   ),
   owed: Type.Array(
     Type.Object({ claim: Id, title: Type.String(), finalBy: Day }, { description: 'Final papers still to come' }),

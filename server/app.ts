@@ -25,6 +25,7 @@ import { scoringRoutes } from './hiring/scoring/routes'
 import { importRoutes } from './incoming/imports/routes'
 import { incomingMailRoutes } from './incoming/mail/routes'
 import { paperRoutes } from './incoming/tray/routes'
+import { matterRoutes } from './matters/routes'
 import { messageRoutes } from './messages/routes'
 import { serveStop } from './messages/serveStop'
 import { onBehalfRoutes } from './onBehalf/routes'
@@ -72,6 +73,7 @@ export const routes = [
   ...scoringRoutes,
   ...messageRoutes,
   ...conversationRoutes,
+  ...matterRoutes,
   ...incomingMailRoutes,
   ...duplicatesRoutes,
   ...paperRoutes,

@@ -16,6 +16,7 @@ import { defineHiring } from './records/hiring/model'
 import { defineIdentity } from './records/identity/model'
 import { defineImports } from './records/imports/model'
 import { defineIncomingMails } from './records/mails/model'
+import { defineMatters } from './records/matters/model'
 import { defineNotices } from './records/messages/notices'
 import { definePrepared } from './records/messages/prepared'
 import { defineCandidateKeys } from './records/people/model'
@@ -53,6 +54,7 @@ export function defineModels(sequelize: Sequelize) {
     defineEquality,
     definePrepared,
     defineNotices,
+    defineMatters,
     defineIncomingMails,
     defineConversations,
     defineViews,

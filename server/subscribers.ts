@@ -1,5 +1,6 @@
 import { tellOwners } from './accounts/tell'
 import { refreshIdentities, refreshKeysOf } from './duplicates/onPersonChanged'
+import { tellDeciders } from './matters/tellDeciders'
 import { tellCandidates } from './messages/tellCandidate'
 import type { Subscriber } from './platform/changes'
 import { copyTitles, refreshChanged } from './readiness/summaries'
@@ -14,6 +15,7 @@ export const subscribers: readonly Subscriber[] = [
   { on: ['identity'], run: refreshIdentities },
   { on: ['vacancy title'], run: copyTitles },
   { on: ['told'], run: tellCandidates },
+  { on: ['deciders'], run: tellDeciders },
   { on: ['owner told'], run: tellOwners },
   // Last, since it sums up what the others have changed.
   { on: ['file', 'application', 'score sheet', 'who waits'], run: refreshChanged },

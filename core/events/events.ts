@@ -7,6 +7,7 @@
  * - `ended`: what is still asked on the application's behalf, of sources and of people who vouch
  * - `score sheet`: the summaries of the vacancy's applications that are still to be decided on
  * - `who waits`: the summaries of the vacancy's applications that wait to hear whether they are chosen
+ * - `deciders`: nothing; whoever is to decide what was declared is told by mail
  * - `vacancy title`: the copies of the title in summaries
  * - `told`: nothing; the candidate is told of it by mail
  * - `owner told`: nothing; the owner of the account is told of it by mail
@@ -19,6 +20,7 @@ export type Effect =
   | 'ended'
   | 'score sheet'
   | 'who waits'
+  | 'deciders'
   | 'vacancy title'
   | 'told'
   | 'owner told'
@@ -76,11 +78,11 @@ export const events = {
   'application-begun': nothing,
   'taken-over': nothing,
   'draft-deleted': nothing,
-  'application-sent': ['identity', 'application', 'told'],
+  'application-sent': ['identity', 'application', 'told', 'deciders'],
   'contact-corrected': nothing,
   'answers-changed': ['identity', 'application'],
   'part-reopened': ['application', 'told'],
-  'part-changed': ['application'],
+  'part-changed': ['application', 'deciders'],
   'part-called-off': ['application'],
   'change-seen': ['application'],
   'permission-signed': ['application'],
@@ -128,6 +130,9 @@ export const events = {
 
   // Hiring
   waived: ['application'],
+  'matter-voted': ['application'],
+  'matter-decided': ['application', 'told'],
+  'matter-asked-back': nothing,
   'gate-send': ['application'],
   'gate-shortlist': ['application', 'told'],
   'gate-offer': ['application', 'told'],

@@ -1,5 +1,5 @@
 /** What a question to the desk is about; whatever it is of is told apart by a key of its own. */
-export const conversationSubjects = ['nothing', 'claim', 'task', 'fee'] as const
+export const conversationSubjects = ['nothing', 'claim', 'task', 'fee', 'matter'] as const
 export type ConversationSubject = (typeof conversationSubjects)[number]
 
 /** A question waits until it is answered; answered or closed, it waits again when somebody writes in it. */

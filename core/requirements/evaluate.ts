@@ -1,11 +1,13 @@
 import type { Facts } from '../conditions/condition'
 import { judge } from '../conditions/judge'
 import { isoOfDay } from '../dates/dayNumber'
+import { becauseKey } from '../form/form'
 import { gapsIn } from '../history/coverage'
 import { monthsOfExperience } from '../history/experience'
 import { lengthOf } from '../history/ranges'
 import { daysUpTo } from '../history/window'
 import { factsOfFile } from './fileFacts'
+import { decisionOn } from './matter'
 import { afterLooking, claimResult, proofResult } from './provenClaim'
 import type { Ask, FileFacts, Gate, Outcome, Requirement, Step } from './requirement'
 import { gates } from './requirement'
@@ -137,6 +139,12 @@ function declarationResult({ question, mustBe }: Extract<Ask, { kind: 'declarati
   if (!isAnswered(question, file)) return unanswered(question)
   const answer = file.answers[question]
   if (answer === mustBe) return met()
+  const explanation = String(file.answers[becauseKey(question)] ?? '')
+  const decision = decisionOn(file.matters ?? [], { question, answer: String(answer ?? 'unknown'), explanation })
+  const on = decision?.decidedOn ?? ''
+  if (decision?.outcome === 'no bearing') return { ...met(), reason: { code: 'matter-settled', on } }
+  if (decision?.outcome === 'conditions') return { ...met(), reason: { code: 'matter-conditions', on } }
+  if (decision) return unmet({ code: 'matter-refused', on }, [{ who: 'desk', what: 'decide' }])
   return unmet({ code: 'answer-other', question, answer: String(answer ?? 'unknown'), needed: mustBe }, [
     { who: 'desk', what: 'decide' },
   ])

@@ -5,6 +5,7 @@ import type { HistoryEntry } from '../history/coverage'
 import type { Standing, Term } from '../validity/validity'
 import type { StoredValue } from '../words/stored'
 import type { Translations } from '../words/translations'
+import type { MatterFact } from './matter'
 
 export const gates = ['send', 'shortlist', 'offer', 'start'] as const
 export type Gate = (typeof gates)[number]
@@ -28,7 +29,15 @@ export type Ask =
   | { kind: 'vouching'; count: number }
   | { kind: 'document'; question: string }
   /** A yes-or-no question or a declaration, and the answer that is needed; another one is for a person to decide. */
-  | { kind: 'declaration'; question: string; mustBe: string }
+  | {
+      kind: 'declaration'
+      question: string
+      mustBe: string
+      /** Mail addresses of those who decide another answer; none means whoever may. */
+      deciders?: readonly string[]
+      /** All of them have to say the same. */
+      together?: boolean
+    }
   /** So many employers have confirmed a job. */
   | { kind: 'reference'; count: number }
   /** In minor units of the currency; received, as somebody at the desk has recorded. */
@@ -118,6 +127,8 @@ export type FileFacts = {
   vouching?: { asked: number; done: number }
   skills: readonly SkillsFact[]
   permissionSigned: boolean
+  /** What was decided about declared matters, the newest first. */
+  matters?: readonly MatterFact[]
   offer: 'none' | 'open' | 'expired' | 'accepted' | 'declined'
   onboarding: readonly { task: string; done: boolean }[]
   waivers: readonly { requirement: string; by: string; reason: string }[]
@@ -185,6 +196,7 @@ export type OutcomeReason =
   | { code: 'check-failed'; percent: number }
   | { code: 'check-passed'; percent: number }
   | { code: 'answer-other'; question: string; answer: string; needed: string }
+  | { code: 'matter-settled' | 'matter-conditions' | 'matter-refused'; on: string }
   | { code: 'too-few-references'; confirmed: number; needed: number; asked: number }
   | { code: 'too-few-vouch'; done: number; needed: number; asked: number }
   | { code: 'fee-open'; amount: number; currency: string }

@@ -233,6 +233,10 @@ function reasonWords(reason: OutcomeReason, nameOf: (key: string) => string): st
       return say('reason.checkPassed', { percent: reason.percent })
     case 'answer-other':
       return say('reason.answerOther', { answer: reason.answer, needed: reason.needed })
+    case 'matter-settled':
+    case 'matter-conditions':
+    case 'matter-refused':
+      return say(`reason.${reason.code}`, { on: writeWhen(reason.on) })
     case 'too-few-references':
       return say('reason.tooFewReferences', {
         confirmed: reason.confirmed,

@@ -54,6 +54,11 @@ export const mechanics: PersonPlan[] = [
       job('trasse', 'Head of maintenance', '2018-01-01', '2025-12-31', ['mechanical'], { letter: true }),
       job(null, 'Job seeking', '2026-01-01', 'present', [], { activity: 'without work' }),
     ],
+    declares: {
+      'declare.dismissed': 'yes',
+      'declare.dismissed.because':
+        'In 2016, at my employer before Trasse. A colleague and I worked on a rope drive that was not locked off. It was put to me as my fault; I have never worked like that again and have taught lock-off since.',
+    },
     credentials: [
       paper('work-at-height', 'heights', 'HW-25-0090', -150, 900),
       paper('welding', 'heights', 'HW-W-140', -100, 600),

@@ -6,6 +6,7 @@ import { equality, identity, vouching } from '../form'
 import {
   boss,
   credential,
+  dismissed,
   experience,
   firstAid,
   handbook,
@@ -287,6 +288,7 @@ export const posts: Post[] = [
     requirements: [
       permission,
       history(3),
+      dismissed,
       studySent(3, ['0715', '0713', '0716']),
       studySeen,
       study('Apprenticeship in a metal or electrical trade', 3, ['0715', '0713', '0716']),

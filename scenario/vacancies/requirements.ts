@@ -149,6 +149,27 @@ export const credential = (key: string, title: string, more: Partial<Requirement
   waivableBy: boss,
   ...more,
 })
+export const dismissed: Requirement = {
+  key: 'dismissed',
+  title: 'No dismissal for a breach of safety',
+  why: 'Who works alone at night has to be trusted with the rules; a person reads what happened.',
+  translations: {
+    de: {
+      title: 'Keine Entlassung wegen Sicherheitsverstoß',
+      why: 'Wer nachts allein arbeitet, dem muss man die Regeln anvertrauen können; ein Mensch liest, was war.',
+    },
+  },
+  gate: 'offer',
+  asks: {
+    kind: 'declaration',
+    question: 'declare.dismissed',
+    mustBe: 'no',
+    deciders: ['ines@vallorne.example', 'bastian@vallorne.example'],
+    together: true,
+  },
+  rung: 'claimed',
+  waivableBy: ['administrator'],
+}
 export const firstAid = credential('first-aid', 'First aid at work', {
   rung: 'evidenced',
   interim: { days: 60 },

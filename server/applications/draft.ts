@@ -37,6 +37,12 @@ export async function readDraft(deps: Deps, actor: Account, id: string) {
     answers: application.answers,
     begunAt: application.createdAt.toISOString(),
     behalf: await behalfOf(application),
+    decided: Object.fromEntries(
+      (facts.matters ?? [])
+        .filter(({ own, outcome }) => !own && outcome === 'no bearing')
+        .reverse()
+        .map(({ question, answer, explanation, decidedOn: on }) => [question, { on, answer, explanation }]),
+    ),
     takenOver: Object.fromEntries(
       application.takenOver.map((key) => [key, application.answeredAt[key] ?? application.createdAt.toISOString()]),
     ),

@@ -10,6 +10,8 @@ const statements = [
   'DELETE FROM permissions WHERE applicationId IN (:applications)',
   'DELETE e FROM conversation_entries e JOIN conversations c ON c.id = e.conversationId WHERE c.applicationId IN (:applications)',
   'DELETE FROM conversations WHERE applicationId IN (:applications)',
+  'DELETE v FROM matter_votes v JOIN declared_matters m ON m.id = v.matterId WHERE m.applicationId IN (:applications)',
+  'DELETE FROM declared_matters WHERE applicationId IN (:applications)',
   'DELETE FROM reopenings WHERE applicationId IN (:applications)',
   'DELETE FROM dry_run_rows WHERE applicationId IN (:applications)',
   'DELETE FROM application_summaries WHERE applicationId IN (:applications)',

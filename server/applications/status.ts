@@ -20,7 +20,7 @@ import { writeValue } from '#core/words/stored'
 import { trailOf } from '../audit/trail'
 import { eventWordsForCandidate } from '../platform/audit/wording'
 import type { Account, Deps } from '../platform/deps'
-import { readinessOf } from '../readiness/readiness'
+import { type Readiness, readinessOf } from '../readiness/readiness'
 import { candidateOf, mergedWith } from '../records/accounts/candidate'
 import { applicationsOf, ownApplication } from '../records/applications/find'
 import type { Application } from '../records/applications/model'
@@ -39,6 +39,32 @@ const gateName = (gate: Gate): string =>
     offer: say('status.offer'),
     start: say('status.clearedToStart'),
   })[gate]
+
+/** What they declared that a person decides, and how it stands. */
+function mattersIn({ requirements, outcomes, matters }: Readiness, applicationId: string): Status['matters'] {
+  const states = {
+    'answer-other': 'waiting',
+    'matter-settled': 'no bearing',
+    'matter-conditions': 'conditions',
+    'matter-refused': 'refused',
+  } as const
+  return requirements.flatMap((requirement) => {
+    if (requirement.asks.kind !== 'declaration') return []
+    const { question } = requirement.asks
+    const reason = outcomes.find((outcome) => outcome.requirement === requirement.key)?.reason
+    if (!reason || !(reason.code in states)) return []
+    const state = states[reason.code as keyof typeof states]
+    const own = matters.findLast((matter) => matter.applicationId === applicationId && matter.question === question)
+    return [
+      {
+        title: requirementTitle(requirement),
+        state,
+        on: 'on' in reason ? reason.on : null,
+        reason: state === 'waiting' ? '' : (own?.reason ?? ''),
+      },
+    ]
+  })
+}
 
 /** The final papers that are still to come, each once, with the first day one is owed by. */
 function owedIn(outcomes: readonly Outcome[]): Status['owed'] {
@@ -129,6 +155,7 @@ export async function readStatus(deps: Deps, actor: Account, id: string): Promis
           },
         ]
       : [...changesToMake, ...toDo],
+    matters: isDraft(application) ? [] : mattersIn(readiness, id),
     owed: ended || isDraft(application) ? [] : owedIn(outcomes),
     withOthers:
       ended || isDraft(application)

@@ -1,15 +1,19 @@
 import { v7 as uuid } from 'uuid'
 import { isSent } from '#core/hiring/stages'
 import type { ConversationSubject } from '#core/messages/conversation'
+import { queueNotice } from '../messages/queueNotice'
 import { recordEvent } from '../platform/audit/record'
 import { compareAndSet } from '../platform/database/compareAndSet'
 import { lockOf } from '../platform/database/connection'
 import type { Account, Actor, Deps } from '../platform/deps'
 import { notFound } from '../platform/errors/problems'
+import { candidateWithMail } from '../records/accounts/candidate'
+import { contactMail } from '../records/applications/answers'
 import { applicationById, ownApplication } from '../records/applications/find'
 import type { Application } from '../records/applications/model'
 import { conversationById } from '../records/conversations/find'
 import { Conversation, ConversationEntry } from '../records/conversations/model'
+import { vacancyById } from '../records/vacancies/vacancies'
 import { answerDay } from './answerDay'
 import { problems } from './problems'
 import { titleOf } from './subject'
@@ -60,6 +64,36 @@ async function begin(
   await ConversationEntry.create({ id: uuid(), conversationId: id, by: 'candidate', at: now, ...written })
   await told(deps, actor, application)
   return { id, answerBy }
+}
+
+/** The desk asks the candidate something: it stands in the portal and goes by mail, and their answer waits at the desk. */
+export async function beginByDesk(
+  deps: Deps,
+  actor: Account,
+  application: Application,
+  { kind, key }: { kind: ConversationSubject; key: string | null },
+  text: string,
+) {
+  const now = deps.clock.now()
+  const [person, { title }] = await Promise.all([
+    candidateWithMail(application.candidateId),
+    vacancyById(application.vacancyId),
+  ])
+  const messageId = await queueNotice(deps, {
+    to: { ...person, mail: contactMail(application) ?? person.mail },
+    about: application,
+    words: 'deskAsks',
+    values: { vacancy: title, question: text, link: `${deps.config.publicUrl}/applications/${application.id}` },
+  })
+  const { id } = await Conversation.create({
+    id: uuid(),
+    applicationId: application.id,
+    ...{ aboutKind: kind, aboutKey: key, state: 'answered', answerBy: answerDay(deps), askedAt: now, answeredAt: now },
+    version: 1,
+  })
+  const entry = { by: 'desk', name: actor.name, via: 'portal', text, messageId, at: now } as const
+  await ConversationEntry.create({ id: uuid(), conversationId: id, ...entry })
+  return { id }
 }
 
 /** A candidate writes more; whatever state it was in, it waits for an answer again. */

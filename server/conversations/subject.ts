@@ -1,4 +1,5 @@
 import type { ConversationSubject } from '#core/messages/conversation'
+import type { Ask } from '#core/requirements/requirement'
 import { translated } from '#core/words/translations'
 import type { Application } from '../records/applications/model'
 import { labelOf } from '../records/claims/label'
@@ -12,6 +13,12 @@ export async function titleOf(
   kind: ConversationSubject,
   key: string,
 ): Promise<string | null> {
+  const requirementOf = async (asked: Ask['kind']) => {
+    const vacancy = await vacancyById(application.vacancyId)
+    const { requirements } = await rulesOfVacancy(vacancy, { version: application.rulesVersion, ranking: false })
+    const requirement = requirements.find((one) => one.key === key && one.asks.kind === asked)
+    return requirement ? translated(requirement).title : null
+  }
   const of: Record<ConversationSubject, () => Promise<string | null>> = {
     nothing: async () => null,
     claim: async () => {
@@ -22,12 +29,8 @@ export async function titleOf(
       const task = await OnboardingTask.findOne({ where: { applicationId: application.id, key } })
       return task?.title ?? null
     },
-    fee: async () => {
-      const vacancy = await vacancyById(application.vacancyId)
-      const { requirements } = await rulesOfVacancy(vacancy, { version: application.rulesVersion, ranking: false })
-      const fee = requirements.find((one) => one.key === key && one.asks.kind === 'fee')
-      return fee ? translated(fee).title : null
-    },
+    fee: () => requirementOf('fee'),
+    matter: () => requirementOf('declaration'),
   }
   return of[kind]()
 }

@@ -20,6 +20,8 @@ const kindOf = {
   rulesChanged: 'progress',
   decisionDay: 'progress',
   decisionLate: 'progress',
+  matterDecided: 'progress',
+  deskAsks: 'answers',
   changePart: 'to do',
   betterCopy: 'to do',
   finalPaperDue: 'to do',

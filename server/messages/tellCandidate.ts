@@ -84,6 +84,11 @@ const mails: Record<Exclude<CodeWith<'told'>, OfFile>, (told: ToldOfOne) => Prom
   },
   'decision-late': ({ deps, to, about, vacancy, link, values }) =>
     queueNotice(deps, { to, about, words: 'decisionLate', values: { vacancy, day: values.day!, link } }),
+  'matter-decided': async ({ deps, to, about, vacancy, link, values }) => {
+    // A refusal is told with the decision on the application, by whoever writes that.
+    if (isRefusal(values.outcome)) return
+    await queueNotice(deps, { to, about, words: 'matterDecided', values: { vacancy, matter: values.matter!, link } })
+  },
   'moved-to-rules': async ({ deps, to, about, vacancy, link, values, details }) => {
     const changes = await changesOfRules(about, Number(details.before), to.language)
     await queueNotice(deps, {
@@ -148,6 +153,9 @@ export async function tellCandidates(deps: Deps, changes: readonly Change[]) {
     }
   }
 }
+
+const isRefusal = (outcome: StoredValue | undefined) =>
+  typeof outcome === 'object' && 'code' in outcome && outcome.code === 'names.matter.refused'
 
 const isOfOne = (code: EventCode): code is keyof typeof mails => code in mails
 const isOfFile = (code: EventCode): code is OfFile => code in mailsOfFile

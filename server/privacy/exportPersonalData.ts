@@ -15,6 +15,7 @@ import { conversationsOf } from '../records/conversations/find'
 import { streamBytes } from '../records/documents/bytes'
 import { documentsOfCandidates } from '../records/documents/documents'
 import { IncomingMail } from '../records/mails/model'
+import { mattersOfCandidates } from '../records/matters/find'
 import { noticesOf } from '../records/messages/notices'
 import { permissionsOf } from '../records/permissions/permissions'
 import { titlesOfVacancies } from '../records/vacancies/vacancies'
@@ -99,6 +100,14 @@ export async function exportPersonalData(deps: Deps, actor: Account): Promise<Fi
       state,
       entries: entries.map(({ at, name, via, text }) => ({ at, name, via, text })),
     })),
+  )
+  addJson(
+    'declared.json',
+    (await mattersOfCandidates([candidate.id])).map(
+      ({ question, answer, explanation, outcome, reason, decidedAt }) => ({
+        ...{ question, answer, explanation, outcome, reason, decidedAt },
+      }),
+    ),
   )
   addJson(
     'happenings.json',

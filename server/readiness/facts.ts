@@ -19,6 +19,8 @@ import type { Document } from '../records/documents/model'
 import { enquiriesOfCandidates } from '../records/enquiries/enquiries'
 import { type Enquiry, Finding } from '../records/enquiries/model'
 import { FeeReceived, GatePassage, Offer, OnboardingTask, Waiver } from '../records/hiring/model'
+import { matterFacts, mattersOfCandidates } from '../records/matters/find'
+import type { DeclaredMatter } from '../records/matters/model'
 import type { Permission } from '../records/permissions/model'
 import { permissionsOf } from '../records/permissions/permissions'
 import { resitsOf, sittingsOf } from '../records/skills/checks'
@@ -40,6 +42,8 @@ export type LoadedFile = {
   waivers: Waiver[]
   offer: Offer | undefined
   tasks: OnboardingTask[]
+  /** What was decided about what its candidate has declared, here and earlier. */
+  matters: DeclaredMatter[]
   /** The permission that holds. */
   permission: Permission | undefined
   vouchings: Vouching[]
@@ -101,6 +105,7 @@ export async function loadFiles(
     paid,
     passed,
     reopened,
+    declared,
   ] = await Promise.all([
     claimsOfAll(candidates, candidates.length > 1 ? judged : undefined),
     documentsOfCandidates(candidates),
@@ -119,9 +124,11 @@ export async function loadFiles(
     ofSent(FeeReceived),
     ofSent(GatePassage, 'passedAt'),
     ofSent(Reopening, 'askedAt'),
+    mattersOfCandidates(candidates),
   ])
   const accredited = accreditedIn(sources)
   const deciders = await decisionsOnRestricted(enquiries)
+  const mattersByCandidate = groupBy(declared, ({ candidateId }) => candidateId)
   const claimsByCandidate = groupBy(claims, ({ candidateId }) => candidateId)
   const documentsByClaim = groupBy(documents, ({ claimId }) => claimId)
   const enquiriesByClaim = groupBy(enquiries, ({ claimId }) => claimId)
@@ -152,6 +159,7 @@ export async function loadFiles(
         answers: factsOfAnswers(form, answers),
         blankAnswers: answeredKeys(form, answers),
         skills: skillsOf(sat.get(id) ?? [], leave.get(id) ?? []),
+        matters: matterFacts(mattersByCandidate.get(candidateId) ?? [], id),
         permissionSigned: signed.has(id),
         offer: offerState(offer, today.toString()),
         onboarding: (given.get(id) ?? []).map(({ key, doneAt }) => ({ task: key, done: Boolean(doneAt) })),
@@ -176,6 +184,7 @@ export async function loadFiles(
           waivers: waived.get(id) ?? [],
           offer,
           tasks: given.get(id) ?? [],
+          matters: mattersByCandidate.get(candidateId) ?? [],
           permission: signed.get(id)?.[0],
           vouchings: vouched.get(id) ?? [],
           passages: passed.get(id) ?? [],

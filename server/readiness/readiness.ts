@@ -5,6 +5,7 @@ import type { Outcome, Requirement } from '#core/requirements/requirement'
 import { type Rules, requirementsIn } from '#core/rules/rules'
 import type { Deps } from '../platform/deps'
 import type { Application } from '../records/applications/model'
+import { conditionRequirements } from '../records/matters/find'
 import { rankingKey } from '../records/rules/versions'
 import type { Vacancy } from '../records/vacancies/model'
 import { rulesOfVacancy, vacancyById } from '../records/vacancies/vacancies'
@@ -57,7 +58,7 @@ export async function readinessOfAll(
   return new Map(
     applications.map(({ id }) => {
       const [file, { vacancy, rules }] = [files.get(id)!, found.get(id)!]
-      const requirements = requirementsIn(rules)
+      const requirements = [...requirementsIn(rules), ...conditionRequirements(file.matters, id)]
       const outcomes = evaluate(requirements, file.facts)
       const forecast = likelyReady(outcomes, file.facts.today, ownCalendar(deps))
       const slack = slackOf(forecast, file.facts.targetStart)

@@ -274,4 +274,8 @@ export default {
   'apply.thisKindLastsMonths_other': 'Diese Art gilt {{count}} Monate ab Ausstellung.',
   'apply.whatThisVacancyTakes': 'Was diese Stelle verlangt:',
   'apply.lowestToHighest': 'Vom niedrigsten zum höchsten ordnen',
+  'apply.decidedBefore':
+    'Sie haben hier schon einmal etwas erklärt, und am {{day}} haben wir entschieden, dass es keinen Unterschied macht. Gibt es seither etwas Neues?',
+  'apply.nothingNew': 'Nichts Neues',
+  'apply.somethingNew': 'Etwas Neues',
 } satisfies Translated<typeof english>

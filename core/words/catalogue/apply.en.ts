@@ -264,4 +264,8 @@ export default {
   'apply.thisKindLastsMonths_other': 'This kind is valid for {{count}} months from issue.',
   'apply.whatThisVacancyTakes': 'What this vacancy takes:',
   'apply.lowestToHighest': 'Put them from the lowest to the highest',
+  'apply.decidedBefore':
+    'You declared something here before, and on {{day}} we decided that it makes no difference. Is there anything new since then?',
+  'apply.nothingNew': 'Nothing new',
+  'apply.somethingNew': 'Something new',
 } as const

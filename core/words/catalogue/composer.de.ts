@@ -418,4 +418,10 @@ export default {
   'composer.ruleBehindMeans': 'Ein Gesetz, eine Norm, eine Hausregel: Bewerbende lesen es neben dem Grund',
   'composer.ruleLink': 'Wo man sie lesen kann',
   'composer.ruleLinkBegins': 'Eine Adresse beginnt mit https://',
+  'composer.whoDecidesAnother': 'Wer entscheidet, wenn etwas anderes erklärt wird',
+  'composer.whoDecidesAnotherMeans':
+    'Niemand gewählt heißt: wer über Erklärungen entscheiden darf. Sie erfahren es per E-Mail.',
+  'composer.mayNotAnyMore': '{{mail}}, nicht mehr befugt',
+  'composer.allTogether': 'Alle müssen dasselbe sagen',
+  'composer.allTogetherMeans': 'Sonst genügt eine von ihnen.',
 } satisfies Translated<typeof english>

@@ -411,4 +411,9 @@ export default {
   'composer.ruleBehindMeans': 'A law, a standard, a house rule: candidates read it beside the reason',
   'composer.ruleLink': 'Where it can be read',
   'composer.ruleLinkBegins': 'An address begins with https://',
+  'composer.whoDecidesAnother': 'Who decides where something else is declared',
+  'composer.whoDecidesAnotherMeans': 'Nobody chosen means whoever may decide what is declared. They are told by mail.',
+  'composer.mayNotAnyMore': '{{mail}}, who may not any more',
+  'composer.allTogether': 'All of them have to say the same',
+  'composer.allTogetherMeans': 'Otherwise one of them is enough.',
 } as const

@@ -256,4 +256,8 @@ export default {
   'event.final-paper-due.toCandidate': 'Wir haben Sie an das endgültige Papier zu {{claim}} erinnert.',
   'event.final-paper-missed': 'Das endgültige Papier zu {{claim}} ist bis {{day}} nicht gekommen',
   'event.final-paper-missed.toCandidate': 'Das endgültige Papier zu {{claim}} ist bis {{day}} nicht gekommen.',
+  'event.matter-voted': 'Zu „{{matter}}“: {{outcome}}. {{reason}}',
+  'event.matter-decided': 'Hat „{{matter}}“ entschieden: {{outcome}}. {{reason}}',
+  'event.matter-decided.toCandidate': 'Wir haben über Ihre Erklärung zu „{{matter}}“ entschieden.',
+  'event.matter-asked-back': 'Hat zu „{{matter}}“ nachgefragt',
 } satisfies Translated<typeof english>

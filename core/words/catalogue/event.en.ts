@@ -248,4 +248,8 @@ export default {
   'event.final-paper-due.toCandidate': 'We reminded you of the final paper for {{claim}}.',
   'event.final-paper-missed': 'The final paper for {{claim}} has not come by {{day}}',
   'event.final-paper-missed.toCandidate': 'The final paper for {{claim}} has not come by {{day}}.',
+  'event.matter-voted': 'On “{{matter}}”: {{outcome}}. {{reason}}',
+  'event.matter-decided': 'Decided “{{matter}}”: {{outcome}}. {{reason}}',
+  'event.matter-decided.toCandidate': 'We decided on what you declared about “{{matter}}”.',
+  'event.matter-asked-back': 'Asked back about “{{matter}}”',
 } as const

@@ -146,4 +146,13 @@ export default {
   'mail.finalPaperMissed.subject': 'Das endgültige Papier ist nicht gekommen: {{claim}}',
   'mail.finalPaperMissed.text':
     'Das endgültige Papier zu {{claim}} war bis {{day}} nachzureichen und ist nicht gekommen. Bis es da ist, ist wieder offen, was auf dem vorläufigen beruhte. Bitte legen Sie es dazu, oder ein neues vorläufiges mit dem Tag, an dem das endgültige kommt:\n\n{{link}}',
+  'mail.matterToDecide.subject': 'Zu entscheiden: {{matter}}, {{reference}}',
+  'mail.matterToDecide.text':
+    'In der Bewerbung {{reference}} wurde etwas erklärt, worüber Sie entscheiden: {{matter}}. Was dazu geschrieben wurde, steht in der Akte:\n\n{{link}}',
+  'mail.matterDecided.subject': 'Was Sie erklärt haben: {{vacancy}}',
+  'mail.matterDecided.text':
+    'Wir haben gelesen, was Sie zu „{{matter}}“ erklärt haben, und darüber entschieden. Was entschieden wurde und was daraus folgt, steht auf Ihrer Seite:\n\n{{link}}',
+  'mail.deskAsks.subject': 'Eine Frage an Sie zu {{vacancy}}',
+  'mail.deskAsks.text':
+    'Zu Ihrer Bewerbung als {{vacancy}} möchten wir wissen:\n\n{{question}}\n\nAntworten Sie auf diese Mail, oder schreiben Sie auf Ihrer Seite:\n{{link}}',
 } satisfies Translated<typeof english>

@@ -141,4 +141,13 @@ export default {
   'mail.finalPaperMissed.subject': 'The final paper has not come: {{claim}}',
   'mail.finalPaperMissed.text':
     'The final paper for {{claim}} was owed by {{day}} and has not come. Until it is here, what rested on the interim one is open again. Please add it, or a new interim paper with the day the final one will come:\n\n{{link}}',
+  'mail.matterToDecide.subject': 'To decide: {{matter}}, {{reference}}',
+  'mail.matterToDecide.text':
+    'In the application {{reference}} something was declared that is for you to decide: {{matter}}. What was written stands in the file:\n\n{{link}}',
+  'mail.matterDecided.subject': 'What you declared: {{vacancy}}',
+  'mail.matterDecided.text':
+    'We have read what you declared about “{{matter}}” and decided on it. What was decided, and what follows from it, stands on your page:\n\n{{link}}',
+  'mail.deskAsks.subject': 'A question to you about {{vacancy}}',
+  'mail.deskAsks.text':
+    'About your application for {{vacancy}} we would like to know:\n\n{{question}}\n\nAnswer this mail, or write on your page:\n{{link}}',
 } as const

@@ -367,4 +367,7 @@ export default {
   'problem.sayWhyItMoves': 'Sagen Sie in einem Satz, warum: Alle, die warten, lesen es.',
   'problem.onlyInterimHasAFinal': 'Nur zu einem vorläufigen Papier gibt es ein endgültiges, das noch kommt.',
   'problem.sayWhenTheFinalComes': 'Sagen Sie, bis wann das endgültige Papier kommt: ein Tag von heute bis {{last}}.',
+  'problem.nothingDeclaredToDecide': 'Hier ist nichts erklärt, worüber zu entscheiden wäre.',
+  'problem.decidedBy': 'Darüber entscheiden {{names}}.',
+  'problem.sayTheConditions': 'Nennen Sie die Bedingungen, und nur wenn unter Bedingungen entschieden wird.',
 } satisfies Translated<typeof english>

@@ -339,4 +339,7 @@ export default {
   'problem.sayWhyItMoves': 'Say why, in a sentence: everybody who waits reads it.',
   'problem.onlyInterimHasAFinal': 'Only an interim paper has a final one that is still to come.',
   'problem.sayWhenTheFinalComes': 'Say by when the final paper will come: a day from today to {{last}}.',
+  'problem.nothingDeclaredToDecide': 'Nothing is declared here that is to be decided.',
+  'problem.decidedBy': 'This is decided by {{names}}.',
+  'problem.sayTheConditions': 'Say the conditions, and only where it is decided under conditions.',
 } as const

@@ -53,4 +53,6 @@ export default {
   'queue.filledNotTold': 'Die Stelle ist besetzt, und sie wissen es noch nicht',
   'queue.reason.interim-over': 'endgültiges Dokument ist nicht gekommen',
   'queue.reason.interim-not-enough': 'nur ein vorläufiges Dokument',
+  'queue.reason.answer-other': 'erklärt, entscheiden',
+  'queue.reason.matter-refused': 'dagegen entschieden, mitteilen',
 } satisfies Translated<typeof english>

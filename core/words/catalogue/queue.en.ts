@@ -50,4 +50,6 @@ export default {
   'queue.filledNotTold': 'The post is filled and they have not been told',
   'queue.reason.interim-over': 'final document has not come',
   'queue.reason.interim-not-enough': 'only an interim document',
+  'queue.reason.answer-other': 'declared, decide',
+  'queue.reason.matter-refused': 'decided against, tell them',
 } as const

@@ -52,4 +52,7 @@ export default {
   'reason.interimOver':
     'Das vorläufige Papier zu {{claim}} galt bis {{finalBy}}, und das endgültige ist nicht gekommen.',
   'reason.interimNotEnough': 'Zu {{claim}} liegt nur ein vorläufiges Papier vor; hier braucht es das endgültige.',
+  'reason.matter-settled': 'Entschieden am {{on}}: Es macht keinen Unterschied.',
+  'reason.matter-conditions': 'Entschieden am {{on}}: unter Bedingungen, die vor dem ersten Tag verlangt werden.',
+  'reason.matter-refused': 'Entschieden am {{on}}: Es spricht gegen diese Stelle.',
 } satisfies Translated<typeof english>

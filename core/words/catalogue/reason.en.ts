@@ -46,4 +46,7 @@ export default {
   'reason.metForNow': 'Met for now by an interim paper for {{claim}}; the final one is owed by {{finalBy}}.',
   'reason.interimOver': 'The interim paper for {{claim}} was good until {{finalBy}}, and the final one has not come.',
   'reason.interimNotEnough': 'Only an interim paper is there for {{claim}}; the final one is needed here.',
+  'reason.matter-settled': 'Decided on {{on}}: it makes no difference.',
+  'reason.matter-conditions': 'Decided on {{on}}: under conditions, which are asked before the first day.',
+  'reason.matter-refused': 'Decided on {{on}}: it stands against this post.',
 } as const

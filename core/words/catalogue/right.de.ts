@@ -37,4 +37,5 @@ export default {
   'right.colleagues.keep': 'Sich um Personen und Rechte kümmern',
   'right.operation.read': 'Den Betrieb sehen',
   'right.twoPersons.source-check': 'Eine Quelle prüft, wer sie nicht eingetragen hat',
+  'right.matters.decide': 'Entscheiden, was Bewerbende erklären',
 } satisfies Translated<typeof english>

@@ -34,4 +34,5 @@ export default {
   'right.colleagues.keep': 'Look after people and rights',
   'right.operation.read': 'See how it runs',
   'right.twoPersons.source-check': 'A source is checked by somebody other than who entered it',
+  'right.matters.decide': 'Decide what candidates declare',
 } as const

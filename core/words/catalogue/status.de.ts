@@ -126,4 +126,11 @@ export default {
   'status.stillToCome': 'Noch nachzureichen',
   'status.finalPaperBy': 'Das endgültige Papier bis {{day}}; bis dahin genügt das vorläufige.',
   'status.addTheFinalPaper': 'Das endgültige Papier hinzufügen',
+  'status.askAbout.matter': 'Was Sie erklärt haben',
+  'status.whatYouDeclared': 'Was Sie erklärt haben',
+  'status.withUs': 'bei uns',
+  'status.matter.waiting': 'Ein Mensch liest, was Sie geschrieben haben, und entscheidet.',
+  'status.matter.no bearing': 'Für diese Stelle macht es keinen Unterschied.',
+  'status.matter.conditions': 'Sie können weitermachen, unter Bedingungen, die Sie vor dem ersten Tag annehmen.',
+  'status.matter.refused': 'Es spricht gegen diese Stelle.',
 } satisfies Translated<typeof english>

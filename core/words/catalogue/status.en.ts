@@ -122,4 +122,11 @@ export default {
   'status.stillToCome': 'Still to come from you',
   'status.finalPaperBy': 'The final paper by {{day}}; until then the interim one does.',
   'status.addTheFinalPaper': 'Add the final paper',
+  'status.askAbout.matter': 'What you declared',
+  'status.whatYouDeclared': 'What you declared',
+  'status.withUs': 'with us',
+  'status.matter.waiting': 'A person reads what you wrote and decides.',
+  'status.matter.no bearing': 'It makes no difference for this post.',
+  'status.matter.conditions': 'You can go on, under conditions that you accept before the first day.',
+  'status.matter.refused': 'It stands against this post.',
 } as const

@@ -22,6 +22,7 @@ import { up as conversations } from './016-conversations'
 import { up as notices } from './017-notices'
 import { up as decisionDay } from './018-decision-day'
 import { up as papers } from './019-papers'
+import { up as matters } from './020-matters'
 import { chainExisting } from './chainExisting'
 
 export type Migration = {
@@ -58,6 +59,7 @@ const migrations: Migration[] = [
   { name: '017-notices', statements: notices },
   { name: '018-decision-day', statements: decisionDay },
   { name: '019-papers', statements: papers },
+  { name: '020-matters', statements: matters },
 ]
 
 /** The last step this program knows of. */

@@ -6,6 +6,7 @@ import { writeMoment } from '../../ui/write'
 import { useSession } from '../../useSession'
 import { CoverSheets } from '../tray/CoverSheets'
 import { Conversations } from './Conversations'
+import { Matters } from './Matters'
 import { Messages } from './Messages'
 import { More } from './More'
 import { Reopened } from './Reopened'
@@ -27,6 +28,7 @@ export function FileMore({ file }: { file: File }) {
           ))}
         </dl>
       </More>
+      <Matters file={file} />
       <Conversations file={file} />
       <Reopened file={file} />
       <Messages id={file.id} />

@@ -6,6 +6,7 @@ import type { Rules } from '#core/rules/rules'
 import { say } from '#core/words/say'
 import { choicesOf } from '../../ui/choices'
 import { CheckList, SelectField, TextField } from '../../ui/Field'
+import { Deciders } from './Deciders'
 
 type AskOf<Kind extends Ask['kind']> = Extract<Ask, { kind: Kind }>
 
@@ -175,6 +176,9 @@ export const askKinds: { [Kind in Ask['kind']]: AskKind<Kind> } = {
           options={answersTo(form, ask.question)}
           onChange={(mustBe) => onChange({ ...ask, mustBe })}
         />
+        <div className="col-span-2">
+          <Deciders ask={ask} onChange={onChange} />
+        </div>
       </div>
     ),
   },

@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react'
 import type { Draft } from '#contract/applications'
 import { isAsked } from '#core/form/answer'
 import { becauseKey, type Question, type Section } from '#core/form/form'
@@ -9,6 +10,7 @@ import { LongField } from '../../ui/Field'
 import { Sheet } from '../../ui/Sheet'
 import { writeDayOf } from '../../ui/write'
 import { AskedPaper } from './AskedPaper'
+import { DecidedBefore } from './DecidedBefore'
 import type { Autosave } from './useAutosave'
 
 type Props = { draft: Draft; section: Section; autosave: Autosave }
@@ -21,42 +23,57 @@ export function QuestionsSection({ draft, section, autosave }: Props) {
         .filter((question) => isAsked(question, autosave.facts))
         .map((question) => (
           <div key={question.key}>
-            {question.kind === 'document' ? (
-              <AskedPaper question={question} draft={draft} titled />
-            ) : (
-              <AnswerField
-                question={question}
-                value={autosave.answer(question.key)}
-                onChange={(next) => autosave.change(question.key, next)}
-                error={autosave.fault(question.key)}
-              />
-            )}
-            {draft.takenOver[question.key] && (
-              <p className="mt-1 text-[0.87em] text-soon-ink">
-                {say('apply.lastConfirmed', { day: writeDayOf(draft.takenOver[question.key]!) })}
-              </p>
-            )}
-            {question.explain && autosave.answer(question.key) === question.explain && (
-              <div className="mt-3 border-line border-l-2 pl-4">
-                <LongField
-                  label={say('apply.whatHappened')}
-                  help={say('apply.inYourOwnWordsA')}
-                  limit={2000}
-                  value={autosave.text(becauseKey(question.key))}
-                  onChange={(event) => autosave.change(becauseKey(question.key), event.target.value)}
-                  error={autosave.fault(becauseKey(question.key))}
+            <MaybeDecided question={question} draft={draft} autosave={autosave}>
+              {question.kind === 'document' ? (
+                <AskedPaper question={question} draft={draft} titled />
+              ) : (
+                <AnswerField
+                  question={question}
+                  value={autosave.answer(question.key)}
+                  onChange={(next) => autosave.change(question.key, next)}
+                  error={autosave.fault(question.key)}
                 />
-              </div>
-            )}
-            {question.paper && autosave.answer(question.key) === question.paper && (
-              <div className="mt-3 border-line border-l-2 pl-4">
-                <AskedPaper question={question} draft={draft} titled={false} />
-              </div>
-            )}
+              )}
+              {draft.takenOver[question.key] && (
+                <p className="mt-1 text-[0.87em] text-soon-ink">
+                  {say('apply.lastConfirmed', { day: writeDayOf(draft.takenOver[question.key]!) })}
+                </p>
+              )}
+              {question.explain && autosave.answer(question.key) === question.explain && (
+                <div className="mt-3 border-line border-l-2 pl-4">
+                  <LongField
+                    label={say('apply.whatHappened')}
+                    help={say('apply.inYourOwnWordsA')}
+                    limit={2000}
+                    value={autosave.text(becauseKey(question.key))}
+                    onChange={(event) => autosave.change(becauseKey(question.key), event.target.value)}
+                    error={autosave.fault(becauseKey(question.key))}
+                  />
+                </div>
+              )}
+              {question.paper && autosave.answer(question.key) === question.paper && (
+                <div className="mt-3 border-line border-l-2 pl-4">
+                  <AskedPaper question={question} draft={draft} titled={false} />
+                </div>
+              )}
+            </MaybeDecided>
             {question.key in autosave.clashes && <Clash question={question} autosave={autosave} />}
           </div>
         ))}
     </Sheet>
+  )
+}
+
+type Asked = { question: Question; draft: Draft; autosave: Autosave; children: ReactNode }
+
+/** A question as it is, or what was decided about it before, first. */
+function MaybeDecided({ question, draft, autosave, children }: Asked) {
+  const before = draft.decided[question.key]
+  if (!before) return <div>{children}</div>
+  return (
+    <DecidedBefore question={question.key} before={before} autosave={autosave}>
+      <div>{children}</div>
+    </DecidedBefore>
   )
 }
 

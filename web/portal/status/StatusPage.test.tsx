@@ -24,6 +24,7 @@ const aStatus = (over: Partial<Status> = {}): Status => ({
     tasks: [],
     happenings: [],
     decidesOn: null,
+    matters: [],
     owed: [],
     again: null,
     today: '2026-11-28',

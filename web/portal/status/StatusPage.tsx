@@ -77,6 +77,18 @@ export function StatusPage() {
             </div>
           </section>
         )}
+        {status.matters.length > 0 && (
+          <section className="mt-7">
+            <h2 className="mb-2 text-[1.4em]">{say('status.whatYouDeclared')}</h2>
+            <Lines
+              rows={status.matters.map(({ title, state, on, reason }) => ({
+                title,
+                why: [say(`status.matter.${state}`), reason].filter(Boolean).join(' '),
+                aside: on ? writeWhen(on) : say('status.withUs'),
+              }))}
+            />
+          </section>
+        )}
         {status.owed.length > 0 && (
           <section className="mt-7">
             <h2 className="mb-2 text-[1.4em]">{say('status.stillToCome')}</h2>
