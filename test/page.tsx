@@ -109,12 +109,11 @@ export async function showPage(
     </Provider>,
   )
   // What a page asks for first is there when the test begins, so that no test depends on which of two answers came first.
-  await act(async () => {
-    for (let quiet = 0, turns = 0; quiet < 3 && turns < 60; turns++) {
-      await new Promise((resolve) => setTimeout(resolve, 5))
-      quiet = waiting ? 0 : quiet + 1
-    }
-  })
+  for (let quiet = 0, turns = 0; quiet < 8 && turns < 60; turns++) {
+    // What came is drawn at the end of each turn, and may ask for more.
+    await act(() => new Promise((resolve) => setTimeout(resolve, 5)))
+    quiet = waiting ? 0 : quiet + 1
+  }
   const where = () => `${router.state.location.pathname}${router.state.location.search}`
   return { ...drawn, user: userEvent.setup(), sent, where }
 }

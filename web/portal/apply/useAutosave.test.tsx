@@ -26,6 +26,7 @@ const aDraft = (answers: Draft['answers'] = {}): Draft =>
     answers,
     fileFacts: {},
     takenOver: {},
+    decided: {},
     savedAt: '2026-11-28T08:00:00.000Z',
     today: '2026-11-28',
     left: [],
