@@ -23,6 +23,7 @@ import * as messages from './messages'
 import * as notices from './notices'
 import * as operation from './operation'
 import * as organisation from './organisation'
+import * as originals from './originals'
 import * as places from './places'
 import * as privacy from './privacy'
 import * as rules from './rules'
@@ -69,6 +70,7 @@ const everything = {
   ...matters,
   ...messages,
   ...notices,
+  ...originals,
   ...conversations,
   ...incomingMails,
   ...lists,

@@ -74,6 +74,7 @@ export const lists = [
   'sources',
   'vacancies',
   'outbox',
+  'safe',
   'trail',
   'fingerprint',
   'access-log',

@@ -39,6 +39,7 @@ export const pages = [
   '/desk/people/:candidateId/access-log',
   '/desk/mail-in',
   '/desk/outbox',
+  '/desk/safe',
   '/desk/trail',
   '/desk/catalogue/:part?',
   '/desk/first-steps',

@@ -62,6 +62,7 @@ const places = {
     '/desk/imports',
     '/desk/duplicates',
     '/desk/outbox',
+    '/desk/safe',
     '/desk/trail',
     '/account',
   ],

@@ -6,6 +6,7 @@ import { answerOffer } from '#server/hiring/answerOffer'
 import { doTask } from '#server/hiring/doTask'
 import { passGate } from '#server/hiring/passGate'
 import { waive } from '#server/hiring/waive'
+import { receiveOriginal } from '#server/originals/keep'
 import { inTransaction } from '#server/platform/database/connection'
 import type { Account, Deps } from '#server/platform/deps'
 import { hashOf } from '#server/platform/http/tokens'
@@ -28,7 +29,7 @@ import { replyToEnquiry } from '#server/verification/reply'
 import { printedOn } from './claims'
 import type { Act, ActName, ActNamed, PersonPlan } from './plan'
 import { registersOf } from './registers'
-import { shifted, type World } from './world'
+import { fullName, shifted, type World } from './world'
 
 /** One act of a person's story: who they are, what they have claimed, and the moment it happens at. */
 export type Scene = {
@@ -72,6 +73,11 @@ const performances: { [Name in ActName]: (scene: Scene, act: ActNamed<Name>) => 
   tellByText: async ({ actor: { id: accountId }, deps }, { tellByText: phone }) => {
     const channels = { ...usualChannels, 'to do': ['mail', 'text'] as const }
     await NoticeChoice.create({ accountId, channels, phone, phoneConfirmedAt: deps.clock.now(), version: 1 })
+  },
+  original: async (scene, { original, place }) => {
+    const { documents } = await viewOf(claimOf(scene, original))
+    const received = { document: documents[0]!.id, way: 'in person' as const, from: fullName(scene.plan), place }
+    await within(scene, () => receiveOriginal(scene.deps, deskOf(scene), scene.applicationId, received))
   },
   answer,
   register: (scene, { register }) =>

@@ -47,6 +47,8 @@ type Acts = {
   answerQuestion: { answerQuestion: string }
   /** The number text messages go to, which then tell them what they have to do. */
   tellByText: { tellByText: string }
+  /** The original behind a claim came by hand and lies in the safe. */
+  original: { original: string; place: string }
   answer: {
     answer: string
     differs?: Record<string, string>

@@ -31,6 +31,7 @@ import { serveStop } from './messages/serveStop'
 import { onBehalfRoutes } from './onBehalf/routes'
 import { serveHealth } from './operation/health'
 import { operationRoutes } from './operation/routes'
+import { originalRoutes } from './originals/routes'
 import { servePages } from './pages'
 import { currentOrganisation } from './platform/clock'
 import type { Fixed } from './platform/deps'
@@ -74,6 +75,7 @@ export const routes = [
   ...messageRoutes,
   ...conversationRoutes,
   ...matterRoutes,
+  ...originalRoutes,
   ...incomingMailRoutes,
   ...duplicatesRoutes,
   ...paperRoutes,

@@ -19,6 +19,7 @@ import { defineIncomingMails } from './records/mails/model'
 import { defineMatters } from './records/matters/model'
 import { defineNotices } from './records/messages/notices'
 import { definePrepared } from './records/messages/prepared'
+import { defineOriginals } from './records/originals/model'
 import { defineCandidateKeys } from './records/people/model'
 import { definePermissions } from './records/permissions/model'
 import { defineRules } from './records/rules/model'
@@ -55,6 +56,7 @@ export function defineModels(sequelize: Sequelize) {
     definePrepared,
     defineNotices,
     defineMatters,
+    defineOriginals,
     defineIncomingMails,
     defineConversations,
     defineViews,

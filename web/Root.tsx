@@ -44,6 +44,7 @@ const titles: Record<(typeof pages)[number], () => string> = {
   '/desk/people/:candidateId/access-log': () => say('desk.title.whoSawWhat'),
   '/desk/mail-in': () => say('overviews.mailIn'),
   '/desk/outbox': () => say('desk.mailsNotTaken'),
+  '/desk/safe': () => say('desk.safe'),
   '/desk/trail': () => say('desk.auditTrail'),
   '/desk/catalogue/:part?': () => say('desk.catalogue'),
   '/desk/first-steps': () => say('desk.firstSteps'),

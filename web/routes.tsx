@@ -282,6 +282,10 @@ export const router = createBrowserRouter([
             lazy: page(() => import('./desk/overviews/Outbox').then(({ Outbox }) => Outbox), 'asking', 'desk'),
           },
           {
+            path: 'safe',
+            lazy: page(() => import('./desk/overviews/Safe').then(({ Safe }) => Safe), 'asking', 'desk'),
+          },
+          {
             path: 'trail',
             lazy: page(() => import('./desk/overviews/Trail').then(({ Trail }) => Trail), 'asking', 'desk'),
           },

@@ -113,6 +113,7 @@ export const electricalSupervisors: PersonPlan[] = [
       { day: -17, ask: 'job 1' },
       { day: -11, answer: 'job 1', by: 'Personalabteilung' },
       { day: -10, decide: 'job 1', as: 'confirmed' },
+      { day: -9, original: 'study 1', place: 'Safe, drawer 2' },
     ],
   },
   {

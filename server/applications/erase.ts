@@ -12,6 +12,9 @@ const statements = [
   'DELETE FROM conversations WHERE applicationId IN (:applications)',
   'DELETE v FROM matter_votes v JOIN declared_matters m ON m.id = v.matterId WHERE m.applicationId IN (:applications)',
   'DELETE FROM declared_matters WHERE applicationId IN (:applications)',
+  // What still lies in the safe stays on its list, without whose it was, until it is given back.
+  "DELETE FROM originals WHERE applicationId IN (:applications) AND state <> 'here'",
+  "UPDATE originals SET receivedFrom = '', fileName = '', pagesCompared = '[]' WHERE applicationId IN (:applications)",
   'DELETE FROM reopenings WHERE applicationId IN (:applications)',
   'DELETE FROM dry_run_rows WHERE applicationId IN (:applications)',
   'DELETE FROM application_summaries WHERE applicationId IN (:applications)',

@@ -8,6 +8,7 @@ import { listImports } from '../incoming/imports/imports'
 import { readTray } from '../incoming/tray/tray'
 import { readOutbox } from '../messages/outbox'
 import { listBehalf } from '../onBehalf/behalf'
+import { readSafe } from '../originals/read'
 import { fingerprint } from '../platform/audit/fingerprint'
 import { recordEvent } from '../platform/audit/record'
 import type { Account, Deps } from '../platform/deps'
@@ -86,6 +87,7 @@ const headings = {
   'access-log': ['Person', 'When', 'Who', 'Saw', 'Why'],
   sources: ['Source', 'Also called', 'Kind', 'Town', 'Country', 'Asked at', 'Register', 'Asked', 'Open', 'Median days'],
   outbox: ['Written', 'To', 'Subject', 'State', 'Last said', 'Reference'],
+  safe: ['Paper', 'Name', 'Reference', 'Place', 'Since', 'Days', 'Compared'],
   vacancies: ['Vacancy', 'Place', 'State', 'Closes', 'Target start', 'Posts', ...vacancyStages],
   trail: ['When', 'Who', 'What', 'About'],
   fingerprint: ['Chain', 'Link', 'Hash'],
@@ -219,6 +221,18 @@ const linesOf: { [L in List]: (deps: Deps, actor: Account, filter: ListFilter) =
         State: state,
         'Last said': because,
         Reference: application?.reference ?? null,
+      }
+  },
+  async *safe(deps, actor) {
+    for (const { title, name, application, place, since, days, compared } of await readSafe(deps, actor))
+      yield {
+        Paper: title,
+        Name: name,
+        Reference: application.reference,
+        Place: place,
+        Since: since,
+        Days: days,
+        Compared: compared && say(`overviews.compared.${compared}`),
       }
   },
   async *vacancies(deps, actor) {

@@ -21,6 +21,8 @@ const kindOf = {
   decisionDay: 'progress',
   decisionLate: 'progress',
   matterDecided: 'progress',
+  originalReceived: 'progress',
+  originalReturned: 'progress',
   deskAsks: 'answers',
   changePart: 'to do',
   betterCopy: 'to do',

@@ -84,6 +84,10 @@ const mails: Record<Exclude<CodeWith<'told'>, OfFile>, (told: ToldOfOne) => Prom
   },
   'decision-late': ({ deps, to, about, vacancy, link, values }) =>
     queueNotice(deps, { to, about, words: 'decisionLate', values: { vacancy, day: values.day!, link } }),
+  'original-received': ({ deps, to, about, link, values }) =>
+    queueNotice(deps, { to, about, words: 'originalReceived', values: { paper: values.paper!, link } }),
+  'original-returned': ({ deps, to, about, link, values }) =>
+    queueNotice(deps, { to, about, words: 'originalReturned', values: { paper: values.paper!, to: values.to!, link } }),
   'matter-decided': async ({ deps, to, about, vacancy, link, values }) => {
     // A refusal is told with the decision on the application, by whoever writes that.
     if (isRefusal(values.outcome)) return

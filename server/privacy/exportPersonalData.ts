@@ -17,6 +17,7 @@ import { documentsOfCandidates } from '../records/documents/documents'
 import { IncomingMail } from '../records/mails/model'
 import { mattersOfCandidates } from '../records/matters/find'
 import { noticesOf } from '../records/messages/notices'
+import { Original } from '../records/originals/model'
 import { permissionsOf } from '../records/permissions/permissions'
 import { titlesOfVacancies } from '../records/vacancies/vacancies'
 import { vouchingsOf } from '../records/vouching/vouchings'
@@ -106,6 +107,14 @@ export async function exportPersonalData(deps: Deps, actor: Account): Promise<Fi
     (await mattersOfCandidates([candidate.id])).map(
       ({ question, answer, explanation, outcome, reason, decidedAt }) => ({
         ...{ question, answer, explanation, outcome, reason, decidedAt },
+      }),
+    ),
+  )
+  addJson(
+    'originals.json',
+    (await Original.findAll({ where: { candidateId: candidate.id }, order: ['announcedAt'] })).map(
+      ({ title, state, way, announcedAt, receivedAt, returnedAt, returnedTo, returnTracking }) => ({
+        ...{ title, state, way, announcedAt, receivedAt, returnedAt, returnedTo, returnTracking },
       }),
     ),
   )

@@ -5,6 +5,7 @@ import { Claim } from '../records/claims/model'
 import { Conversation } from '../records/conversations/model'
 import { Document } from '../records/documents/model'
 import { Finding } from '../records/enquiries/model'
+import { Original } from '../records/originals/model'
 import { DryRun } from '../records/rules/model'
 
 type Found = Promise<Subject | undefined>
@@ -29,6 +30,7 @@ export const subjectsByAddress: readonly (readonly [string, (id: string) => Foun
   ['/api/desk/documents/:id', async (id) => ofCandidate((await Document.findByPk(id))?.candidateId)],
   ['/api/documents/:id', async (id) => ofCandidate((await Document.findByPk(id))?.candidateId)],
   ['/api/desk/conversations/:id', async (id) => ofApplication((await Conversation.findByPk(id))?.applicationId)],
+  ['/api/desk/originals/:id', async (id) => ofApplication((await Original.findByPk(id))?.applicationId)],
   ['/api/desk/messages/:id', async (id) => ofApplication((await Message.findByPk(id))?.applicationId)],
   ['/api/desk/outbox/:id', async (id) => ofApplication((await Message.findByPk(id))?.applicationId)],
   ['/api/desk/dry-runs/:id', async (id) => ofVacancy((await DryRun.findByPk(id))?.vacancyId)],

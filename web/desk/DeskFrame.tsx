@@ -37,6 +37,7 @@ const groups: readonly { name: string; places: readonly Place[] }[] = [
     places: [
       { path: 'behalf', name: say('desk.onBehalf'), needs: 'listBehalf' },
       { path: 'paper', name: say('desk.paperTray'), needs: 'readTray' },
+      { path: 'safe', name: say('desk.safe'), needs: 'readSafe' },
       { path: 'imports', name: say('desk.import'), needs: 'listImports' },
       { path: 'duplicates', name: say('desk.duplicates'), needs: 'listDuplicates' },
       { path: 'mail-in', name: say('desk.mailIn'), needs: 'listIncomingMails', count: 'incomingMails' },

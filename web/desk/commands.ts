@@ -63,6 +63,7 @@ export const deskCommands: readonly DeskCommand[] = [
     to: '/desk/outbox',
     needs: 'readOutbox',
   },
+  { name: say('desk.safe'), words: say('desk.safeOriginals'), to: '/desk/safe', needs: 'readSafe' },
   { name: say('desk.auditTrail'), words: say('desk.verifyRecordChainHistory'), to: '/desk/trail', needs: 'readTrail' },
   {
     name: say('desk.keepAllApplicationsAsCsv'),

@@ -147,4 +147,6 @@ export default {
   'desk.waitingForYou': 'Wartet darauf, dass Sie von {{provider}} zurückkommen.',
   'desk.catalogue': 'Katalog',
   'desk.catalogueWords': 'Arten Lizenzen Zeugnisse Dokumente Stufen Fachrichtungen Skalen Sprachen',
+  'desk.safe': 'Safe',
+  'desk.safeOriginals': 'Originale verwahrt Rückgabe',
 } satisfies Translated<typeof english>

@@ -144,4 +144,6 @@ export default {
   'desk.waitingForYou': 'Waiting for you to come back from {{provider}}.',
   'desk.catalogue': 'Catalogue',
   'desk.catalogueWords': 'kinds of licences certificates documents levels fields scales languages',
+  'desk.safe': 'Safe',
+  'desk.safeOriginals': 'originals entrusted return',
 } as const

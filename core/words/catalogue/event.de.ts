@@ -260,4 +260,13 @@ export default {
   'event.matter-decided': 'Hat „{{matter}}“ entschieden: {{outcome}}. {{reason}}',
   'event.matter-decided.toCandidate': 'Wir haben über Ihre Erklärung zu „{{matter}}“ entschieden.',
   'event.matter-asked-back': 'Hat zu „{{matter}}“ nachgefragt',
+  'event.original-announced': 'Hat das Original zu {{paper}} angekündigt',
+  'event.original-called-off': 'Das Original zu {{paper}} kommt nicht',
+  'event.original-received': 'Hat das Original zu {{paper}} angenommen, verwahrt in {{place}}',
+  'event.original-received.toCandidate': 'Ihr Original zu {{paper}} ist angekommen.',
+  'event.original-moved': 'Verwahrt das Original zu {{paper}} in {{place}}',
+  'event.original-same': 'Das Original zu {{paper}} stimmt Seite für Seite mit dem Scan überein',
+  'event.original-differs': 'Das Original zu {{paper}} weicht auf Seite {{pages}} vom Scan ab',
+  'event.original-returned': 'Hat das Original zu {{paper}} zurückgegeben: {{to}}',
+  'event.original-returned.toCandidate': 'Ihr Original zu {{paper}} wurde zurückgegeben: {{to}}.',
 } satisfies Translated<typeof english>

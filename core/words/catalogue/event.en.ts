@@ -252,4 +252,13 @@ export default {
   'event.matter-decided': 'Decided “{{matter}}”: {{outcome}}. {{reason}}',
   'event.matter-decided.toCandidate': 'We decided on what you declared about “{{matter}}”.',
   'event.matter-asked-back': 'Asked back about “{{matter}}”',
+  'event.original-announced': 'Announced the original of {{paper}}',
+  'event.original-called-off': 'The original of {{paper}} does not come',
+  'event.original-received': 'Took in the original of {{paper}}, kept in {{place}}',
+  'event.original-received.toCandidate': 'Your original of {{paper}} came.',
+  'event.original-moved': 'Keeps the original of {{paper}} in {{place}}',
+  'event.original-same': 'The original of {{paper}} is the same as its scan, page by page',
+  'event.original-differs': 'The original of {{paper}} differs from its scan on page {{pages}}',
+  'event.original-returned': 'Gave back the original of {{paper}}: {{to}}',
+  'event.original-returned.toCandidate': 'Your original of {{paper}} was given back: {{to}}.',
 } as const

@@ -84,4 +84,8 @@ export default {
   'list.column.Likelihood': 'Wahrscheinlichkeit',
   'list.column.Agreeing': 'Übereinstimmend',
   'list.column.May be passed on': 'Darf weitergegeben werden',
+  'list.safe': 'Der Safe',
+  'list.column.Since': 'Seit',
+  'list.column.Days': 'Tage',
+  'list.column.Compared': 'Verglichen',
 } satisfies Translated<typeof english>

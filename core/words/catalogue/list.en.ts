@@ -81,4 +81,8 @@ export default {
   'list.column.Likelihood': 'Likelihood',
   'list.column.Agreeing': 'Agreeing',
   'list.column.May be passed on': 'May be passed on',
+  'list.safe': 'The safe',
+  'list.column.Since': 'Since',
+  'list.column.Days': 'Days',
+  'list.column.Compared': 'Compared',
 } as const

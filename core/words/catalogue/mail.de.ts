@@ -155,4 +155,10 @@ export default {
   'mail.deskAsks.subject': 'Eine Frage an Sie zu {{vacancy}}',
   'mail.deskAsks.text':
     'Zu Ihrer Bewerbung als {{vacancy}} möchten wir wissen:\n\n{{question}}\n\nAntworten Sie auf diese Mail, oder schreiben Sie auf Ihrer Seite:\n{{link}}',
+  'mail.originalReceived.subject': 'Wir haben Ihr Original: {{paper}}',
+  'mail.originalReceived.text':
+    'Das Original zu {{paper}} ist angekommen und liegt in unserem Safe. Es wird mit Ihrem Scan verglichen und dann zurückgegeben. Wo es ist, steht auf Ihrer Seite:\n\n{{link}}',
+  'mail.originalReturned.subject': 'Ihr Original ist zurückgegeben: {{paper}}',
+  'mail.originalReturned.text':
+    'Das Original zu {{paper}} ist zurückgegeben: {{to}}. Wenn das nicht stimmt, fragen Sie uns gleich auf Ihrer Seite:\n\n{{link}}',
 } satisfies Translated<typeof english>

@@ -150,4 +150,10 @@ export default {
   'mail.deskAsks.subject': 'A question to you about {{vacancy}}',
   'mail.deskAsks.text':
     'About your application for {{vacancy}} we would like to know:\n\n{{question}}\n\nAnswer this mail, or write on your page:\n{{link}}',
+  'mail.originalReceived.subject': 'We have your original: {{paper}}',
+  'mail.originalReceived.text':
+    'The original of {{paper}} has come and lies in our safe. It is compared with your scan and then given back. Where it is stands on your page:\n\n{{link}}',
+  'mail.originalReturned.subject': 'Your original is given back: {{paper}}',
+  'mail.originalReturned.text':
+    'The original of {{paper}} has been given back: {{to}}. If that is wrong, ask us on your page at once:\n\n{{link}}',
 } as const

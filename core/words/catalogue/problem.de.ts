@@ -370,4 +370,11 @@ export default {
   'problem.nothingDeclaredToDecide': 'Hier ist nichts erklärt, worüber zu entscheiden wäre.',
   'problem.decidedBy': 'Darüber entscheiden {{names}}.',
   'problem.sayTheConditions': 'Nennen Sie die Bedingungen, und nur wenn unter Bedingungen entschieden wird.',
+  'problem.originalUnderWay': 'Das Original dieses Papiers ist schon angekündigt oder hier.',
+  'problem.originalNotHere': 'Dieses Original liegt nicht im Safe.',
+  'problem.originalNotAnnounced': 'Dieses Original ist schon hier oder wird nicht mehr erwartet.',
+  'problem.pagesToCompare':
+    'Sagen Sie von jeder Seite, ob sie gleich ist und wie sie abweicht: Seite {{pages}} ist noch offen.',
+  'problem.sayTheTrackingNumber': 'Geben Sie die Sendungsnummer an.',
+  'problem.signForIt': 'Wer es nimmt, unterschreibt dafür.',
 } satisfies Translated<typeof english>

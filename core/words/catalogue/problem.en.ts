@@ -342,4 +342,11 @@ export default {
   'problem.nothingDeclaredToDecide': 'Nothing is declared here that is to be decided.',
   'problem.decidedBy': 'This is decided by {{names}}.',
   'problem.sayTheConditions': 'Say the conditions, and only where it is decided under conditions.',
+  'problem.originalUnderWay': 'The original of this paper is announced or here already.',
+  'problem.originalNotHere': 'This original is not in the safe.',
+  'problem.originalNotAnnounced': 'This original is here already, or no longer expected.',
+  'problem.pagesToCompare':
+    'Say of every page whether it is the same, and how it differs: page {{pages}} is still open.',
+  'problem.sayTheTrackingNumber': 'Give the number it can be followed by.',
+  'problem.signForIt': 'Whoever takes it signs for it.',
 } as const

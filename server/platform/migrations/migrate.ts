@@ -23,6 +23,7 @@ import { up as notices } from './017-notices'
 import { up as decisionDay } from './018-decision-day'
 import { up as papers } from './019-papers'
 import { up as matters } from './020-matters'
+import { up as originals } from './021-originals'
 import { chainExisting } from './chainExisting'
 
 export type Migration = {
@@ -60,6 +61,7 @@ const migrations: Migration[] = [
   { name: '018-decision-day', statements: decisionDay },
   { name: '019-papers', statements: papers },
   { name: '020-matters', statements: matters },
+  { name: '021-originals', statements: originals },
 ]
 
 /** The last step this program knows of. */

@@ -9,6 +9,7 @@ import { Conversations } from './Conversations'
 import { Matters } from './Matters'
 import { Messages } from './Messages'
 import { More } from './More'
+import { Originals } from './Originals'
 import { Reopened } from './Reopened'
 import { Vouchings } from './Vouchings'
 
@@ -30,6 +31,7 @@ export function FileMore({ file }: { file: File }) {
       </More>
       <Matters file={file} />
       <Conversations file={file} />
+      <Originals file={file} />
       <Reopened file={file} />
       <Messages id={file.id} />
       <Vouchings vouchings={file.vouchings} />

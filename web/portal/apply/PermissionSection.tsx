@@ -8,7 +8,7 @@ import { Sheet } from '../../ui/Sheet'
 import { writeMoment } from '../../ui/write'
 import { useAct } from '../../useAct'
 
-const DrawName = lazy(() => import('./DrawName').then((room) => ({ default: room.DrawName })))
+const DrawName = lazy(() => import('../../ui/DrawName').then((room) => ({ default: room.DrawName })))
 
 /** The permission to check: all of it to read, signed by typing or drawing one’s name. */
 export function PermissionSection({ draft }: { draft: Draft }) {
@@ -77,7 +77,12 @@ export function PermissionSection({ draft }: { draft: Draft }) {
             />
           ) : (
             <Suspense fallback={null}>
-              <DrawName onDrawn={setDrawing} error={faultAt(problem, 'drawing')} />
+              <DrawName
+                label={say('apply.drawYourNameHere')}
+                again={say('apply.drawItAgain')}
+                onDrawn={setDrawing}
+                error={faultAt(problem, 'drawing')}
+              />
             </Suspense>
           )}
           <TextField

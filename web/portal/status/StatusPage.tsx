@@ -15,6 +15,7 @@ import { Documents } from '../documents/Documents'
 import { AskUs } from './AskUs'
 import { CorrectContact } from './CorrectContact'
 import { OfferCard } from './OfferCard'
+import { Originals } from './Originals'
 import { RenewalForm } from './RenewalForm'
 import { TaskCard } from './TaskCard'
 
@@ -124,6 +125,7 @@ export function StatusPage() {
             <Lines rows={status.done.map(({ title, why }) => ({ title, why }))} />
           </section>
         )}
+        <Originals id={status.id} />
         <AskUs status={status} />
       </div>
       <aside className="grid content-start gap-5">

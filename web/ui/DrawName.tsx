@@ -1,12 +1,18 @@
 import { useEffect, useRef } from 'react'
 import SignaturePad from 'signature_pad'
-import { say } from '#core/words/say'
-import { Button } from '../../ui/Button'
+import { Button } from './Button'
 
-type Props = { onDrawn: (drawing: string | undefined) => void; error?: string }
+type Props = {
+  /** What is drawn here. */
+  label: string
+  /** What clears it. */
+  again: string
+  onDrawn: (drawing: string | undefined) => void
+  error?: string
+}
 
 /** A place to draw one's name with a finger, a pen or the mouse. */
-export function DrawName({ onDrawn, error }: Props) {
+export function DrawName({ label, again, onDrawn, error }: Props) {
   const canvas = useRef<HTMLCanvasElement>(null)
   const pad = useRef<SignaturePad>(null)
   const told = useRef(onDrawn)
@@ -28,14 +34,14 @@ export function DrawName({ onDrawn, error }: Props) {
   }
   return (
     <div>
-      <p className="mb-1 font-semibold text-[0.93em]">{say('apply.drawYourNameHere')}</p>
+      <p className="mb-1 font-semibold text-[0.93em]">{label}</p>
       <canvas
         ref={canvas}
-        aria-label={say('apply.drawYourNameHere')}
+        aria-label={label}
         className="h-[150px] w-full max-w-[460px] touch-none rounded-sheet border border-line-strong bg-white"
       />
       <Button kind="quiet" className="!px-0" onClick={clear}>
-        {say('apply.drawItAgain')}
+        {again}
       </Button>
       {error && (
         <p role="alert" className="font-semibold text-[0.9em] text-contradicted">
