@@ -10,6 +10,7 @@ const verbs = [
     'compare',
     'confirm',
     'decide',
+    'discard',
     'drop',
     'end',
     'erase',

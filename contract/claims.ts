@@ -144,7 +144,7 @@ export type DetailsOf<Kind extends ClaimKind> = Kind extends 'licence' | 'certif
   ? Static<typeof CredentialDetails>
   : Extract<ClaimDetails, { kind: Kind }>
 
-export const documentStates = ['to look at', 'seen', 'sent back', 'replaced'] as const
+export const documentStates = ['to look at', 'seen', 'sent back', 'replaced', 'discarded'] as const
 
 export const DocumentLine = Type.Object({
   id: Id,

@@ -1,6 +1,6 @@
 import { Type } from '@sinclair/typebox'
 import { endpoint } from './endpoint'
-import { Day, Done, Id, Moment, orNull, Reason } from './shapes'
+import { Day, Done, Id, Moment, orNull, Reason, Version } from './shapes'
 
 /** Something in a file that is hidden from the reader's role. */
 export const HiddenPart = Type.Object({
@@ -89,6 +89,18 @@ export const erasePerson = endpoint({
   passwordAgain: true,
   params: Type.Object({ candidateId: Id }),
   body: Type.Object({ reason: Reason }),
+  reply: Done,
+  idempotent: true,
+  invalidates: ['desk'],
+})
+
+export const discardDocument = endpoint({
+  method: 'POST',
+  path: '/api/desk/documents/:id/discard',
+  summary: 'Discard a paper that should not be here: its bytes are erased, and its candidate is told why',
+  access: 'proof.settle',
+  params: Type.Object({ id: Id }),
+  body: Type.Object({ version: Version, reason: Reason }),
   reply: Done,
   idempotent: true,
   invalidates: ['desk'],

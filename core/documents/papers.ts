@@ -145,7 +145,7 @@ export type FiledPaper = {
   part: PaperPart
   pages: number
   translationOf: string | null
-  state: 'to look at' | 'seen' | 'sent back' | 'replaced'
+  state: 'to look at' | 'seen' | 'sent back' | 'replaced' | 'discarded'
 }
 
 /** Documents that stand for something: one that was sent back or replaced does not. */

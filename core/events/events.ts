@@ -105,6 +105,7 @@ export const events = {
   'document-seen': ['file'],
   'document-unseen': ['file'],
   'document-sent-back': ['file', 'told'],
+  'document-discarded': ['file', 'told'],
   'final-paper-due': ['file', 'told'],
   'final-paper-missed': ['file', 'told'],
   'original-announced': nothing,

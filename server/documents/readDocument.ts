@@ -17,9 +17,10 @@ import { namesHiddenIn } from '../records/people/shownNames'
 /** A document for its owner and for those at the desk who may see the file; for others it is not there. */
 export async function readDocument(deps: Deps, actor: Account, id: string): Promise<FileToKeep> {
   const document = await documentById(id)
-  if (!(await mayRead(deps, actor, document))) throw notFound()
+  const { sha256 } = document
+  if (sha256 === null || !(await mayRead(deps, actor, document))) throw notFound()
   await requireShown(deps, actor, document)
-  return { fileName: document.fileName, ...(await streamBytes(document.sha256)), inline: true }
+  return { fileName: document.fileName, ...(await streamBytes(sha256)), inline: true }
 }
 
 async function mayRead(deps: Deps, actor: Account, document: Document): Promise<boolean> {

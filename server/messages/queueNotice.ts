@@ -26,6 +26,7 @@ const kindOf = {
   deskAsks: 'answers',
   changePart: 'to do',
   betterCopy: 'to do',
+  paperDiscarded: 'progress',
   finalPaperDue: 'to do',
   finalPaperMissed: 'to do',
   resit: 'to do',

@@ -30,7 +30,7 @@ type Told = {
 type ToldOfOne = Told & { about: Application; vacancy: string }
 
 /** Events about a file as a whole. */
-type OfFile = 'document-sent-back' | 'final-paper-due' | 'final-paper-missed'
+type OfFile = 'document-sent-back' | 'document-discarded' | 'final-paper-due' | 'final-paper-missed'
 
 /** Which mail tells a candidate of what has happened; an event with the effect `told` and no mail does not compile. Mails with a link that works once are sent where it is made. */
 const mails: Record<Exclude<CodeWith<'told'>, OfFile>, (told: ToldOfOne) => Promise<unknown>> = {
@@ -138,6 +138,8 @@ const mailsOfFile: Record<OfFile, (told: Told) => Promise<unknown>> = {
       values: { claim: claim!, file: file!, reason: reason!, link },
     })
   },
+  'document-discarded': ({ deps, to, about, link, values: { claim, reason } }) =>
+    queueNotice(deps, { to, about, words: 'paperDiscarded', values: { claim: claim!, reason: reason!, link } }),
   'final-paper-due': ({ deps, to, about, link, values: { claim, day } }) =>
     queueNotice(deps, { to, about, words: 'finalPaperDue', values: { claim: claim!, day: day!, link } }),
   'final-paper-missed': ({ deps, to, about, link, values: { claim, day } }) =>

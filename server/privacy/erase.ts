@@ -78,7 +78,7 @@ export async function eraseFile(
   const files = await mergedWith(candidateId)
   const replacements = { candidateId, files, applications: ids.length > 0 ? ids : [randomUUID()] }
   const hashes = await sequelize.query<{ sha256: string }>(
-    `SELECT sha256 FROM documents WHERE candidateId = :candidateId
+    `SELECT sha256 FROM documents WHERE candidateId = :candidateId AND sha256 IS NOT NULL
      UNION SELECT pdfSha256 FROM snapshots WHERE applicationId IN (:applications) AND pdfSha256 IS NOT NULL
      UNION SELECT sha256 FROM permissions WHERE applicationId IN (:applications)`,
     { replacements, type: QueryTypes.SELECT },
@@ -128,7 +128,7 @@ export async function forgetUnheldBytes(deps: Deps) {
 }
 
 /** Deletes bytes that nobody holds any more. */
-async function forgetBytes({ sequelize }: Deps, hashes: readonly string[]) {
+export async function forgetBytes({ sequelize }: Deps, hashes: readonly string[]) {
   if (hashes.length === 0) return
   const held = new Set<string>()
   for (const holder of holders)

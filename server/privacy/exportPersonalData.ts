@@ -127,7 +127,9 @@ export async function exportPersonalData(deps: Deps, actor: Account): Promise<Fi
     sights.map(({ at, who, what, reason }) => ({ at, who, what, reason })),
   )
   void addPapers(zip, [
-    ...documents.map(({ id, fileName, sha256 }) => ({ path: `papers/${id.slice(-6)} ${fileName}`, sha256 })),
+    ...documents.flatMap(({ id, fileName, sha256 }) =>
+      sha256 ? [{ path: `papers/${id.slice(-6)} ${fileName}`, sha256 }] : [],
+    ),
     ...snapshots.flatMap(({ applicationId, pdfSha256 }) =>
       pdfSha256 ? [{ path: `applications/${applicationId}.pdf`, sha256: pdfSha256 }] : [],
     ),

@@ -283,7 +283,7 @@ describe('one’s own data', () => {
       { replacements: { candidateId }, type: QueryTypes.SELECT },
     )
     expect(Number(row!.kept)).toBe(0)
-    expect(await Blob.findByPk(sha256)).toBeNull()
+    expect(await Blob.findByPk(sha256!)).toBeNull()
     const words = await Event.findAll({ where: { chain: candidateId } })
     expect(JSON.stringify(words)).not.toMatch(/Erna/)
     const verified = await verifyTrail({ chain: candidateId })

@@ -3,6 +3,7 @@ import { accountWithPassword } from '../accounts/lookAfter'
 import { withPassword } from '../accounts/withPassword'
 import { bind, bindFile } from '../platform/http/bind'
 import { readAccessLog, reveal } from './accessLog'
+import { discardDocument } from './discardDocument'
 import { eraseMe, requestErasure } from './erase'
 import { exportPersonalData } from './exportPersonalData'
 import { readKeeping } from './keeping'
@@ -18,6 +19,7 @@ export const privacyRoutes = [
     session.set(undefined)
     return erased
   }),
+  bind(contract.discardDocument, ({ deps, actor, input }) => discardDocument(deps, actor, input.params.id, input.body)),
   bind(contract.erasePerson, async ({ deps, actor, input }) => {
     await requestErasure(deps, actor, input.params.candidateId)
     return { done: true as const }

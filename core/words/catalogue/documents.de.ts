@@ -73,4 +73,5 @@ export default {
   'documents.finalBy': 'das endgültige bis {{day}}',
   'documents.whenTheFinalComes': 'Das endgültige kommt bis',
   'documents.sayWhenFirst': 'Nennen Sie den Tag, dann kann das Papier dazu.',
+  'documents.discarded': 'gelöscht, es sollte nicht hier sein',
 } satisfies Translated<typeof english>

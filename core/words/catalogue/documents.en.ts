@@ -68,4 +68,5 @@ export default {
   'documents.finalBy': 'the final one by {{day}}',
   'documents.whenTheFinalComes': 'The final one comes by',
   'documents.sayWhenFirst': 'Name the day, and the paper can be added.',
+  'documents.discarded': 'erased, it should not be here',
 } as const

@@ -269,4 +269,7 @@ export default {
   'event.original-differs': 'Das Original zu {{paper}} weicht auf Seite {{pages}} vom Scan ab',
   'event.original-returned': 'Hat das Original zu {{paper}} zurückgegeben: {{to}}',
   'event.original-returned.toCandidate': 'Ihr Original zu {{paper}} wurde zurückgegeben: {{to}}.',
+  'event.document-discarded': 'Hat {{file}} zu {{claim}} verworfen und gelöscht: {{reason}}',
+  'event.document-discarded.toCandidate':
+    'Wir haben ein Papier zu {{claim}} gelöscht, das nicht hier sein sollte: {{reason}}',
 } satisfies Translated<typeof english>

@@ -261,4 +261,6 @@ export default {
   'event.original-differs': 'The original of {{paper}} differs from its scan on page {{pages}}',
   'event.original-returned': 'Gave back the original of {{paper}}: {{to}}',
   'event.original-returned.toCandidate': 'Your original of {{paper}} was given back: {{to}}.',
+  'event.document-discarded': 'Discarded {{file}} for {{claim}} and erased it: {{reason}}',
+  'event.document-discarded.toCandidate': 'We erased a paper for {{claim}} that should not be here: {{reason}}',
 } as const

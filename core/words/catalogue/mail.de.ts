@@ -161,4 +161,7 @@ export default {
   'mail.originalReturned.subject': 'Ihr Original ist zurückgegeben: {{paper}}',
   'mail.originalReturned.text':
     'Das Original zu {{paper}} ist zurückgegeben: {{to}}. Wenn das nicht stimmt, fragen Sie uns gleich auf Ihrer Seite:\n\n{{link}}',
+  'mail.paperDiscarded.subject': 'Ein Papier von Ihnen wurde verworfen: {{claim}}',
+  'mail.paperDiscarded.text':
+    'Ein Papier, das Sie zu {{claim}} gegeben haben, sollte nicht bei uns sein; wir haben es gelöscht. Niemand kann es mehr öffnen.\n\nDer Grund: {{reason}}\n\nWas wir noch von Ihnen brauchen, falls etwas, steht auf Ihrer Seite:\n\n{{link}}',
 } satisfies Translated<typeof english>

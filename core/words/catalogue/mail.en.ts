@@ -156,4 +156,7 @@ export default {
   'mail.originalReturned.subject': 'Your original is given back: {{paper}}',
   'mail.originalReturned.text':
     'The original of {{paper}} has been given back: {{to}}. If that is wrong, ask us on your page at once:\n\n{{link}}',
+  'mail.paperDiscarded.subject': 'A paper of yours was discarded: {{claim}}',
+  'mail.paperDiscarded.text':
+    'A paper you gave for {{claim}} should not be with us, so we have erased it. Nobody can open it any more.\n\nThe reason: {{reason}}\n\nWhat is still needed from you, if anything, stands on your page:\n\n{{link}}',
 } as const

@@ -118,4 +118,10 @@ export default {
   'proof.sourceDoesNotKnow': 'Der Quelle ist dazu nichts bekannt.',
   'proof.registerHasNoEntry': 'Im Register steht kein Eintrag mit der Nummer {{number}}.',
   'proof.interimPaper': 'Das steht für das endgültige Papier ({{part}}); dieses ist bis {{day}} nachzureichen.',
+  'proof.shouldNotBeHere': 'Das sollte nicht hier sein',
+  'proof.discarded': 'Es ist gelöscht, und die Person erfährt es.',
+  'proof.discardMeans': 'Das Papier wird endgültig gelöscht; das lässt sich nicht rückgängig machen.',
+  'proof.whyNotHere': 'Warum es nicht hier sein sollte',
+  'proof.whyNotHereFor': 'Die Person liest das. Nennen Sie die Art des Papiers, nicht seinen Inhalt.',
+  'proof.eraseIt': 'Löschen',
 } satisfies Translated<typeof english>

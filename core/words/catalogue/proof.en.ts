@@ -115,4 +115,10 @@ export default {
   'proof.sourceDoesNotKnow': 'The source has no record of this.',
   'proof.registerHasNoEntry': 'The register has no entry with the number {{number}}.',
   'proof.interimPaper': 'This stands in for the final paper ({{part}}); that is owed by {{day}}.',
+  'proof.shouldNotBeHere': 'This should not be here',
+  'proof.discarded': 'It is erased, and the candidate is told.',
+  'proof.discardMeans': 'The paper is erased for good; this cannot be undone.',
+  'proof.whyNotHere': 'Why it should not be here',
+  'proof.whyNotHereFor': 'The candidate reads this. Name the kind of paper, not what it says.',
+  'proof.eraseIt': 'Erase it',
 } as const

@@ -84,7 +84,7 @@ test('papers fed on their side, under a weak lamp and out of order, are split an
   expect(degree).toMatchObject({ claimId: degreeId, part: 'transcript', pages: 2 })
   expect(documents.find((document) => document.id === other.documentId)).toMatchObject({ claimId: jobId, pages: 1 })
   // Lying on its right side it is turned three quarters on.
-  const upright = await PDFDocument.load((await readBytes(degree.sha256)).bytes)
+  const upright = await PDFDocument.load((await readBytes(degree.sha256!)).bytes)
   expect(upright.getPages().map((page) => page.getRotation().angle)).toEqual([270, 270])
   const { happenings } = await candidate.done('readStatus', { params: { id } })
   expect(happenings.map(({ text }) => text).join()).toContain('We filed a paper you sent for')

@@ -56,7 +56,8 @@ export class Document extends Model<InferAttributes<Document>, InferCreationAttr
   declare finalMissedAt: CreationOptional<Date | null>
   /** Length of a video. */
   declare seconds: CreationOptional<number | null>
-  declare sha256: string
+  /** Nothing once it was discarded. */
+  declare sha256: string | null
   declare state: (typeof documentStates)[number]
   declare sentBackBecause: CreationOptional<string | null>
   declare reads: Record<string, string>
@@ -89,7 +90,7 @@ export function defineDocuments(sequelize: Sequelize) {
     finalRemindedAt: momentOrNull,
     finalMissedAt: momentOrNull,
     seconds: wholeOrNull,
-    sha256: text,
+    sha256: textOrNull,
     state: text,
     sentBackBecause: textOrNull,
     reads: json,

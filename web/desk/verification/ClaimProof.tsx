@@ -50,8 +50,9 @@ function ReadProof({ file, claim, proof, lookAtOnce }: ReadProps) {
   const confirming = useAct('decideClaim')
   const register = useAct('askRegister')
   const toast = useToast()
-  const toLook = claim.documents.find(({ state }) => state === 'to look at')
-  const shown = toLook ?? claim.documents.find(({ state }) => state === 'seen') ?? claim.documents.at(-1)
+  const there = claim.documents.filter(({ state }) => state !== 'discarded')
+  const toLook = there.find(({ state }) => state === 'to look at')
+  const shown = toLook ?? there.find(({ state }) => state === 'seen') ?? there.at(-1)
   const settled = claim.rung === 'confirmed' || claim.rung === 'waived'
   const { rights, may } = useSession()
   const { acts, main } = actsFor(claim, proof, { rights, may })

@@ -13,6 +13,7 @@ import { ProblemNote } from '../../ui/ProblemNote'
 import { useAct } from '../../useAct'
 import { useSession } from '../../useSession'
 import { useToast } from '../useToast'
+import { Discard } from './Discard'
 import { ZoneNote } from './ZoneNote'
 
 /**
@@ -38,6 +39,7 @@ export function LookAt({
     Object.fromEntries(proof.fields.map(({ key, kind }) => [key, shownAs(kind, document?.reads[key] ?? '')])),
   )
   const [sending, setSending] = useState(false)
+  const [discarding, setDiscarding] = useState(false)
   const [reason, setReason] = useState('')
   const seeing = useAct('seeDocument')
   const back = useAct('sendDocumentBack')
@@ -102,7 +104,9 @@ export function LookAt({
               />
             )
           })}
-          {sending ? (
+          {discarding ? (
+            <Discard document={document} onClose={() => setDiscarding(false)} onDone={onClose} />
+          ) : sending ? (
             <>
               <LongField
                 label={say('proof.whatIsWrongWithIt')}
@@ -134,6 +138,15 @@ export function LookAt({
                 </div>
               </>
             )
+          )}
+          {may('discardDocument') && !sending && !discarding && (
+            <button
+              type="button"
+              className="justify-self-start text-ink-2 underline"
+              onClick={() => setDiscarding(true)}
+            >
+              {say('proof.shouldNotBeHere')}
+            </button>
           )}
         </div>
       </div>

@@ -22,6 +22,7 @@ const stateWords = (state: string) =>
     seen: say('documents.lookedAtFine'),
     'sent back': say('documents.aBetterCopyIsNeeded'),
     replaced: say('documents.replaced'),
+    discarded: say('documents.discarded'),
   })[state]
 
 type Paper = Claim['documents'][number]
@@ -52,14 +53,18 @@ export function Documents({
             className={`flex flex-wrap items-baseline gap-x-3 ${document.translationOf ? 'pl-5' : ''}`}
           >
             <Paperclip size={14} className="self-center text-ink-3" aria-hidden />
-            <a
-              href={`/api/documents/${document.id}/bytes`}
-              target="_blank"
-              rel="noreferrer"
-              className="font-semibold text-confirmed hover:underline"
-            >
-              {document.fileName}
-            </a>
+            {document.state === 'discarded' ? (
+              <span className="text-ink-2 line-through">{document.fileName}</span>
+            ) : (
+              <a
+                href={`/api/documents/${document.id}/bytes`}
+                target="_blank"
+                rel="noreferrer"
+                className="font-semibold text-confirmed hover:underline"
+              >
+                {document.fileName}
+              </a>
+            )}
             <span className="text-[0.9em] text-ink-2">
               {(parts.length > 1 || document.translationOf) && `${paperPartWords(document.part)}, `}
               {document.seconds === null
