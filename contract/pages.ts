@@ -1,5 +1,5 @@
 /** Every place of the web client, as its router writes it; whatever else is asked for is not there. */
-export const publicPages = ['/', '/vacancies/:slug', '/vacancies/:slug/fit'] as const
+export const publicPages = ['/', '/vacancies/:slug', '/vacancies/:slug/fit', '/vacancies/:slug/begin'] as const
 
 export const pages = [
   ...publicPages,

@@ -34,7 +34,7 @@ export function servePages(router: Router, deps: Ours) {
     ctx.body = sitemap(deps, await openVacancies(deps))
   })
   router.get('/', async (ctx) => give(ctx, 200, listHead(deps, await currentOrganisation())))
-  for (const place of ['/vacancies/:slug', '/vacancies/:slug/fit'])
+  for (const place of ['/vacancies/:slug', '/vacancies/:slug/fit', '/vacancies/:slug/begin'])
     router.get(place, async (ctx) => {
       const vacancy = await vacancyBySlug(ctx.params.slug as string).catch(() => undefined)
       if (!vacancy || vacancy.state === 'draft') return give(ctx, 404)

@@ -8,6 +8,7 @@ const titles: Record<(typeof pages)[number], () => string> = {
   '/': () => say('ui.vacancies'),
   '/vacancies/:slug': () => say('ui.vacancy'),
   '/vacancies/:slug/fit': () => say('ui.wouldIFit'),
+  '/vacancies/:slug/begin': () => say('ui.yourApplication'),
   '/forgotten': () => say('ui.passwordForgotten'),
   '/new-password/:token': () => say('ui.setANewPassword'),
   '/mail/:token': () => say('ui.changeOfYourMailAddress'),

@@ -56,6 +56,15 @@ export const router = createBrowserRouter([
             ),
           },
           {
+            path: '/vacancies/:slug/begin',
+            lazy: page(
+              () => import('./portal/BeginHere').then(({ BeginHere }) => BeginHere),
+              'asking',
+              'vacancies',
+              'portal',
+            ),
+          },
+          {
             path: '/sign-in/return',
             lazy: page(
               () => import('./portal/account/ProviderReturn').then(({ ProviderReturn }) => ProviderReturn),

@@ -8,6 +8,7 @@ import { faultAt, ProblemNote } from '../ui/ProblemNote'
 import { useAct } from '../useAct'
 import { useSession } from '../useSession'
 import { AccountSheet } from './AccountSheet'
+import { markBefore, vacancyIn } from './beforeAccount'
 
 export function SignUp() {
   const [search] = useSearchParams()
@@ -17,6 +18,8 @@ export function SignUp() {
   const { register, handleSubmit } = useForm({ defaultValues: { name: '', mail: '', password: '' } })
   const make = handleSubmit(async (body) => {
     const done = await act({ body: { ...body, next: search.get('next') ?? undefined } })
+    const slug = vacancyIn(search.get('next'))
+    if (done && slug) await markBefore(slug, body.mail)
     if (done) setSentTo(body.mail)
   })
   if (sentTo) {

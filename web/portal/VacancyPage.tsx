@@ -199,6 +199,11 @@ function Begin({ slug, open, mine }: { slug: string; open: boolean; mine: { id: 
         >
           {say('vacancies.makeAnAccountToApply')}
         </Link>
+        <p className="mt-2 text-center">
+          <Link to={`/vacancies/${slug}/begin`} className="font-semibold text-confirmed">
+            {say('vacancies.beginWithout')}
+          </Link>
+        </p>
         <p className="mt-2 text-center text-[0.93em]">
           {say('vacancies.youHaveOne')}{' '}
           <Link

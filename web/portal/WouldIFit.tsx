@@ -1,4 +1,4 @@
-import { useState } from 'react'
+import { useEffect, useState } from 'react'
 import { Link, useParams } from 'react-router'
 import { knownFacts } from '#core/conditions/vocabulary'
 import type { Requirement } from '#core/requirements/requirement'
@@ -11,6 +11,7 @@ import { AnswerField } from '../ui/answers/AnswerField'
 import { Choice } from '../ui/Field'
 import { Sheet } from '../ui/Sheet'
 import { Waiting } from '../ui/Waiting'
+import { keepBefore, readBefore } from './beforeAccount'
 
 const verdicts = {
   fits: { words: say('vacancies.yesThisFitsAsFar'), look: 'bg-confirmed-wash text-confirmed' },
@@ -18,11 +19,16 @@ const verdicts = {
   open: { words: say('vacancies.thatDependsOnWhatIs'), look: 'bg-soon-wash text-soon-ink' },
 } as const
 
-/** A self-check of the few facts that decide, by the vacancy's own conditions. It is computed here; nothing is sent or kept. */
+/** A self-check of the few facts that decide, by the vacancy's own conditions. It is computed here and nothing is sent; answers the form asks as well are kept for it. */
 export function WouldIFit() {
   const { slug = '' } = useParams()
   const { data: vacancy, error, refetch } = api.endpoints.readVacancy.useQuery({ params: { slug } })
   const [said, setSaid] = useState<SelfCheck>({ answers: {}, holds: {} })
+  useEffect(() => {
+    void readBefore(slug).then(
+      (kept) => kept && setSaid((now) => ({ ...now, answers: { ...kept.answers, ...now.answers } })),
+    )
+  }, [slug])
   if (!vacancy) return <Waiting error={error} onRetry={refetch} />
   const { questions, held } = factsThatDecide(vacancy)
   const { verdict, lines } = fitOf(vacancy, said)
@@ -51,7 +57,10 @@ export function WouldIFit() {
               key={question.key}
               question={{ ...question, required: true, blanks: [], help: undefined }}
               value={said.answers[question.key] ?? ''}
-              onChange={(value) => setSaid({ ...said, answers: { ...said.answers, [question.key]: value } })}
+              onChange={(value) => {
+                setSaid({ ...said, answers: { ...said.answers, [question.key]: value } })
+                void keepBefore(slug, { [question.key]: value })
+              }}
             />
           ))}
           {held

@@ -278,4 +278,12 @@ export default {
     'Sie haben hier schon einmal etwas erklärt, und am {{day}} haben wir entschieden, dass es keinen Unterschied macht. Gibt es seither etwas Neues?',
   'apply.nothingNew': 'Nichts Neues',
   'apply.somethingNew': 'Etwas Neues',
+  'apply.putIn_one': 'Eine Antwort, die Sie vor dem Konto gegeben haben, steht jetzt in Ihrer Bewerbung.',
+  'apply.putIn_other': '{{count}} Antworten, die Sie vor dem Konto gegeben haben, stehen jetzt in Ihrer Bewerbung.',
+  'apply.begunHereBefore_one':
+    'In diesem Browser hat jemand vor der Anmeldung eine Antwort zu dieser Stelle gegeben. Ist es Ihre?',
+  'apply.begunHereBefore_other':
+    'In diesem Browser hat jemand vor der Anmeldung {{count}} Antworten zu dieser Stelle gegeben. Sind es Ihre?',
+  'apply.putThemIn': 'Ja, übernehmen',
+  'apply.notMine': 'Nein, vergessen',
 } satisfies Translated<typeof english>

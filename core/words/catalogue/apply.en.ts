@@ -268,4 +268,12 @@ export default {
     'You declared something here before, and on {{day}} we decided that it makes no difference. Is there anything new since then?',
   'apply.nothingNew': 'Nothing new',
   'apply.somethingNew': 'Something new',
+  'apply.putIn_one': 'One answer you gave before you had an account is in your application now.',
+  'apply.putIn_other': '{{count}} answers you gave before you had an account are in your application now.',
+  'apply.begunHereBefore_one':
+    'In this browser somebody gave one answer about this vacancy before signing in. Is it yours?',
+  'apply.begunHereBefore_other':
+    'In this browser somebody gave {{count}} answers about this vacancy before signing in. Are they yours?',
+  'apply.putThemIn': 'Yes, put them in',
+  'apply.notMine': 'No, forget them',
 } as const

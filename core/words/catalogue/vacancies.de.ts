@@ -44,7 +44,7 @@ export default {
   'vacancies.firstDay': 'Erster Tag',
   'vacancies.notSure': 'Nicht sicher?',
   'vacancies.wouldIFit': 'Würde ich passen?',
-  'vacancies.aFewQuestionsNothingIs': 'Ein paar Fragen, nichts wird aufgehoben.',
+  'vacancies.aFewQuestionsNothingIs': 'Ein paar Fragen, nichts wird geschickt.',
   'vacancies.goOnWithYourApplication': 'Weiter mit Ihrer Bewerbung',
   'vacancies.seeWhereItStands': 'Sehen, wie es steht',
   'vacancies.applyAgain': 'Noch einmal bewerben',
@@ -60,7 +60,7 @@ export default {
   'vacancies.asThingsStandNo': 'So wie es steht: nein.',
   'vacancies.thatDependsOnWhatIs': 'Das hängt davon ab, was unten noch offen ist.',
   'vacancies.theseFewFactsDecideBy':
-    'Diese wenigen Angaben entscheiden, nach denselben Regeln wie eine Bewerbung. Was Sie hier wählen, bleibt auf dieser Seite; nichts wird geschickt oder aufgehoben.',
+    'Diese wenigen Angaben entscheiden, nach denselben Regeln wie eine Bewerbung. Nichts wird geschickt; Ihre Antworten bleiben in diesem Browser und kommen in Ihre Bewerbung, wenn Sie sich bewerben.',
   'vacancies.nothingHasToBeKnown': 'Nichts muss vorher bekannt sein. Alle dürfen sich bewerben.',
   'vacancies.doYouHave': 'Haben Sie: {{what}}?',
   'vacancies.yes': 'Ja',
@@ -75,4 +75,13 @@ export default {
   'vacancies.validBeyondTheFirstDay': '{{words}}, gültig über den ersten Tag hinaus',
   'vacancies.decision': 'Entscheidung',
   'vacancies.youHearBy': 'bis {{day}}, an alle',
+  'vacancies.beginHere': 'Hier beginnen',
+  'vacancies.keptInThisBrowser':
+    'Füllen Sie aus, so viel Sie mögen. Es bleibt in diesem Browser und nirgends sonst; mit einem Konto kommt es in Ihre Bewerbung, und Sie machen dort weiter.',
+  'vacancies.goOnInTheApplication': 'In der Bewerbung weitermachen',
+  'vacancies.makeAnAccountToGoOn': 'Ein Konto anlegen und weitermachen',
+  'vacancies.iHaveAnAccount': 'Ich habe ein Konto',
+  'vacancies.forgetWhatIsHere': 'Vergessen, was hier steht',
+  'vacancies.beginWithout': 'Ohne Konto beginnen',
+  'vacancies.whatHappened': 'Was geschehen ist',
 } satisfies Translated<typeof english>

@@ -38,7 +38,7 @@ export default {
   'vacancies.firstDay': 'First day',
   'vacancies.notSure': 'Not sure?',
   'vacancies.wouldIFit': 'Would I fit?',
-  'vacancies.aFewQuestionsNothingIs': 'A few questions, nothing is kept.',
+  'vacancies.aFewQuestionsNothingIs': 'A few questions, nothing is sent.',
   'vacancies.goOnWithYourApplication': 'Go on with your application',
   'vacancies.seeWhereItStands': 'See where it stands',
   'vacancies.applyAgain': 'Apply again',
@@ -53,7 +53,7 @@ export default {
   'vacancies.asThingsStandNo': 'As things stand, no.',
   'vacancies.thatDependsOnWhatIs': 'That depends on what is still open below.',
   'vacancies.theseFewFactsDecideBy':
-    'These few facts decide, by the same rules that judge an application. What you choose here stays on this page; nothing is sent or kept.',
+    'These few facts decide, by the same rules that judge an application. Nothing is sent; your answers are kept in this browser, and are put into your application if you apply.',
   'vacancies.nothingHasToBeKnown': 'Nothing has to be known beforehand. Anybody may apply.',
   'vacancies.doYouHave': 'Do you have: {{what}}?',
   'vacancies.yes': 'Yes',
@@ -68,4 +68,13 @@ export default {
   'vacancies.validBeyondTheFirstDay': '{{words}}, valid beyond the first day',
   'vacancies.decision': 'Decision',
   'vacancies.youHearBy': 'by {{day}}, to everybody',
+  'vacancies.beginHere': 'Begin here',
+  'vacancies.keptInThisBrowser':
+    'Fill in as much as you like. It is kept in this browser and nowhere else; with an account it joins your application, and you go on there.',
+  'vacancies.goOnInTheApplication': 'Go on in the application',
+  'vacancies.makeAnAccountToGoOn': 'Make an account to go on',
+  'vacancies.iHaveAnAccount': 'I have an account',
+  'vacancies.forgetWhatIsHere': 'Forget what is written here',
+  'vacancies.beginWithout': 'Begin without an account',
+  'vacancies.whatHappened': 'What happened',
 } as const

@@ -9,6 +9,7 @@ import { translated } from '#core/words/translations'
 import { api, writeFor } from '../../api'
 import { Waiting } from '../../ui/Waiting'
 import { writeMoment, writeTime } from '../../ui/write'
+import { BegunBefore } from './BegunBefore'
 import { CredentialsSection } from './CredentialsSection'
 import { EqualitySection } from './EqualitySection'
 import { FinishReopened } from './FinishReopened'
@@ -103,6 +104,7 @@ function Writing({ draft, section, afterSending }: { draft: Draft; section: Sect
         {place === ownPlace && draft.behalf && (
           <p className="mb-4 rounded-sheet bg-soon-wash px-4 py-3 text-soon-ink">{say('apply.weWroteThisDownFor')}</p>
         )}
+        {!afterSending && place === ownPlace && <BegunBefore draft={draft} autosave={autosave} />}
         {afterSending || <FromBefore draft={draft} section={section} autosave={autosave} />}
         <SectionBody draft={draft} section={section} autosave={autosave} />
         {next && !afterSending && (
