@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test'
 import { form, library } from '#scenario/form'
 import { deskVisitor, newPerson, openPost } from './newPost'
-import { windowOf } from './people'
+import { mailTo, signIn, windowOf } from './people'
 
 /** Moves the clock of the demo, and so comes last. */
 test('at the closing moment a draft is kept, cannot be sent, and says so', async ({ browser }) => {
@@ -28,4 +28,22 @@ test('at the closing moment a draft is kept, cannot be sent, and says so', async
   await expect(page.getByRole('button', { name: 'Send my application' })).toBeDisabled()
   await page.goto('/me')
   await expect(page.getByRole('link', { name: /Closing soon/ })).toBeVisible()
+})
+
+test('an interim paper whose time runs out is told to its candidate, and its requirement is open again', async ({
+  browser,
+}) => {
+  const candidate = await windowOf(browser)
+  await signIn(candidate, 'priya.raghunathan@mail.example')
+  await candidate
+    .getByRole('link', { name: /Track engineer/ })
+    .first()
+    .click()
+  await expect(candidate.getByText(/^The final paper by .*; until then the interim one does\.$/)).toBeVisible()
+  const desk = await deskVisitor()
+  await desk.done('moveClock', { body: { days: 8 } })
+  await mailTo(candidate, 'priya.raghunathan@mail.example', 'The final paper has not come')
+  await candidate.reload()
+  await expect(candidate.getByText(/was good until .*, and the final one has not come\./).first()).toBeVisible()
+  await expect(candidate.getByText(/until then the interim one does/)).toHaveCount(0)
 })

@@ -29,7 +29,7 @@ const show = (more: object = {}, over: object = {}) =>
     ...{ at: '/vacancies/track-engineer/begin', path: '/vacancies/:slug/begin', roles: ['candidate'] },
     readVacancy: { ...vacancy, ...over },
     ...more,
-  } as Parameters<typeof showPage>[1])
+  } as unknown as Parameters<typeof showPage>[1])
 const nobody = { readSession: { ...sessionOf(), account: null } }
 afterEach(() => forgetBefore('track-engineer'))
 

@@ -21,7 +21,7 @@ export function Matters({ file }: { file: File }) {
   if (matters.length === 0) return null
   const open = matters.some(({ state }) => state === 'waiting' || state === 'split')
   return (
-    <More title={say('file.matters')} open={open || undefined}>
+    <More key={file.id} title={say('file.matters')} open={open || undefined}>
       <div className="grid gap-3">
         {matters.map((matter) => (
           <OneMatter key={matter.requirement} matter={matter} applicationId={file.id} />

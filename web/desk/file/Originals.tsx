@@ -24,7 +24,7 @@ export function Originals({ file }: { file: File }) {
   if (!data || (data.originals.length === 0 && (data.papers.length === 0 || !may('receiveOriginal')))) return null
   const pressing = data.originals.some(({ state, compared }) => state === 'here' && compared === null)
   return (
-    <More title={say('file.originals', { count: data.originals.length })} open={pressing || undefined}>
+    <More key={file.id} title={say('file.originals', { count: data.originals.length })} open={pressing || undefined}>
       <div className="grid gap-2">
         {data.originals.map((original) => (
           <OneOriginal key={original.id} original={original} file={file} />

@@ -11,15 +11,23 @@ import { useAct } from '../../useAct'
 import { useFreshAfterClash } from '../../useFreshAfterClash'
 import { Part } from './Part'
 
+type Chosen = Pick<NoticeChoice, 'channels' | 'noPassingOn'>
+
 /** By which channel a candidate is told of what, and what they have refused. Each tick is kept as it is made. */
 export function Notices() {
   const { data: choice } = api.endpoints.readNoticeChoice.useQuery({})
   const { act, busy, problem } = useAct('saveNoticeChoice')
+  const [wanted, setWanted] = useState<Chosen>()
   useFreshAfterClash(problem, 'session')
   if (!choice) return null
-  const { channels, noPassingOn, version } = choice
-  const save = (changes: Partial<Pick<NoticeChoice, 'channels' | 'noPassingOn'>>) =>
-    void act({ body: { channels, noPassingOn, version, ...changes } })
+  const { version } = choice
+  // What was ticked shows at once, and goes back where it was not taken.
+  const { channels, noPassingOn } = busy && wanted ? wanted : choice
+  const save = (changes: Partial<Chosen>) => {
+    const chosen = { channels, noPassingOn, ...changes }
+    setWanted(chosen)
+    void act({ body: { ...chosen, version } })
+  }
   const tick = (kind: NoticeKind, channel: NoticeChannel, wanted: boolean) =>
     save({
       channels: {
