@@ -2,7 +2,8 @@ import { useEffect, useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
 import { alsoGoBy } from '#core/catalogue/catalogue'
 import { type Answers, type AnswerValue, factsOfAnswers, isAsked } from '#core/form/answer'
-import { becauseKey, type Form } from '#core/form/form'
+import { becauseKey, type Form, type Question, type Section } from '#core/form/form'
+import { hiddenKindOfQuestion } from '#core/privacy/hidden'
 import { say } from '#core/words/say'
 import { translated } from '#core/words/translations'
 import { api } from '../api'
@@ -18,13 +19,19 @@ import { forgetBefore, keepBefore, readBefore } from './beforeAccount'
 
 const firstSections = 3
 
+/** What is not for everybody at the desk is not for a browser that others may use either. */
+const isDelicate = (section: Section, question: Question) =>
+  ['declarations', 'identity number', 'health', 'money'].includes(hiddenKindOfQuestion(section, question) ?? '')
+
 /** What can be filled in before there is an account: the first sections of questions; papers come with the account. */
 const beginningOf = (form: Form): Form =>
   form
     .filter(({ holds }) => holds === 'questions')
     .map((section) => ({
       ...section,
-      questions: section.questions.filter(({ kind, paper }) => kind !== 'document' && !paper),
+      questions: section.questions.filter(
+        (question) => question.kind !== 'document' && !question.paper && !isDelicate(section, question),
+      ),
     }))
     .filter(({ questions }) => questions.length > 0)
     .slice(0, firstSections)
