@@ -9,15 +9,16 @@ import { defineConfig, type Plugin } from 'vite'
 
 const here = (path: string) => fileURLToPath(new URL(path, import.meta.url))
 
-/** The contract's table of endpoints as modules of their own, the desk's apart, so that no schema is sent to a phone. */
+/** The contract's table of endpoints as modules, the desk's and candidates' apart, so that no schema is sent to a phone. */
 const endpoints: Plugin = {
   name: 'endpoints',
-  resolveId: (id) => (/^virtual:endpoints($|\/desk$)/.test(id) ? `\0${id}` : undefined),
+  resolveId: (id) => (/^virtual:endpoints($|\/(desk|own)$)/.test(id) ? `\0${id}` : undefined),
   load(id) {
     if (!id.startsWith('\0virtual:endpoints')) return undefined
-    const { endpoints: everybodys, deskEndpoints, topics } = JSON.parse(printedBy('scripts/endpoints.ts'))
-    return id.endsWith('/desk')
-      ? `export const deskEndpoints = ${JSON.stringify(deskEndpoints)}`
+    const { endpoints: everybodys, deskEndpoints, ownEndpoints, topics } = JSON.parse(printedBy('scripts/endpoints.ts'))
+    if (id.endsWith('/desk')) return `export const deskEndpoints = ${JSON.stringify(deskEndpoints)}`
+    return id.endsWith('/own')
+      ? `export const ownEndpoints = ${JSON.stringify(ownEndpoints)}`
       : `export const { endpoints, topics } = ${JSON.stringify({ endpoints: everybodys, topics })}`
   },
 }
@@ -72,12 +73,13 @@ export default defineConfig({
     sourcemap: true,
     chunkSizeWarningLimit: 900,
     // What nearly every page needs comes as one file: thirty small ones weigh more and take longer.
+    // What the desk alone shares stays at the desk.
     // So do the few words about requirements that every place with a vacancy says.
     rolldownOptions: {
       output: {
         codeSplitting: {
           groups: [
-            { name: 'base', minShareCount: 20 },
+            { name: 'base', minShareCount: 20, test: /^(?!.*web[\\/]desk[\\/])/ },
             {
               name: 'asking',
               test: /core[\\/](words[\\/](names|options|translations|requirementTitle|roles|stored|facts|conditions|requirements)|requirements[\\/]requirement)\.ts/,

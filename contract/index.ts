@@ -14,6 +14,7 @@ import type { Endpoint } from './endpoint'
 import * as equality from './equality'
 import * as fees from './fees'
 import * as firstSteps from './firstSteps'
+import * as heard from './heard'
 import * as identity from './identity'
 import * as imports from './imports'
 import * as incomingMails from './incomingMails'
@@ -61,6 +62,7 @@ const everything = {
   ...sources,
   ...skills,
   ...verification,
+  ...heard,
   ...identity,
   ...vouching,
   ...equality,

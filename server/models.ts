@@ -12,6 +12,7 @@ import { defineDocuments } from './records/documents/model'
 import { defineDoubles } from './records/duplicates/model'
 import { defineVerification } from './records/enquiries/model'
 import { defineEquality } from './records/equality/model'
+import { defineHeard } from './records/heard/model'
 import { defineHiring } from './records/hiring/model'
 import { defineIdentity } from './records/identity/model'
 import { defineImports } from './records/imports/model'
@@ -57,6 +58,7 @@ export function defineModels(sequelize: Sequelize) {
     defineNotices,
     defineMatters,
     defineOriginals,
+    defineHeard,
     defineIncomingMails,
     defineConversations,
     defineViews,

@@ -15,6 +15,13 @@ declare module 'virtual:endpoints/desk' {
   export const deskEndpoints: Record<string, Called>
 }
 
+/** What candidates call for what is theirs. */
+declare module 'virtual:endpoints/own' {
+  import type { Called } from 'virtual:endpoints'
+
+  export const ownEndpoints: Record<string, Called>
+}
+
 /** Checks of what is sent, by the endpoint: programs that Ajv has made of the contract's shapes. */
 declare module 'virtual:checks' {
   import type { ValidateFunction } from 'ajv'

@@ -11,7 +11,11 @@ const page =
   (load: Load, ...words: readonly Group[]) =>
   async () => {
     const desk = words.includes('desk')
-    await Promise.all([loadWords(...words), ...(desk ? [import('./deskEndpoints'), catalogueToGoBy()] : [])])
+    await Promise.all([
+      loadWords(...words),
+      ...(desk ? [import('./deskEndpoints'), catalogueToGoBy()] : []),
+      ...(desk || words.includes('portal') ? [import('./ownEndpoints')] : []),
+    ])
     return { Component: await load() }
   }
 

@@ -2,7 +2,8 @@ import { aRequirement } from '../../test/requirements'
 import { knownFacts } from '../conditions/vocabulary'
 import type { Ask, OutcomeReason, Requirement, Step } from '../requirements/requirement'
 import { rightsOf } from '../rights/rights'
-import { ballWords, outcomeWords, paperWords, requirementSentence } from './requirements'
+import { ballWords, outcomeWords } from './outcomes'
+import { paperWords, requirementSentence } from './requirements'
 
 const names: Record<string, string> = {
   isolation: 'Isolation and lock-off',

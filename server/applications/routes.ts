@@ -1,4 +1,5 @@
 import * as contract from '#contract/applications'
+import * as heard from '#contract/heard'
 import * as status from '#contract/status'
 import { accountWithPassword } from '../accounts/lookAfter'
 import { withPassword } from '../accounts/withPassword'
@@ -7,6 +8,7 @@ import { beginApplication } from './begin'
 import { confirmSection } from './carryOver'
 import { deleteDraft } from './deleteDraft'
 import { readDraft } from './draft'
+import { countHeard, readHeard, readHeardOf, saveHeard } from './heard'
 import { readApplicationPdf, readPermissionPdf } from './ownPdfs'
 import { finishReopened, reopenPart, settleReopened } from './reopen'
 import { saveAnswers } from './saveAnswers'
@@ -17,6 +19,10 @@ import { withdraw } from './withdraw'
 import { withdrawPermission } from './withdrawPermission'
 
 export const applicationRoutes = [
+  bind(heard.readHeard, ({ actor, input }) => readHeard(actor, input.params.id)),
+  bind(heard.saveHeard, ({ deps, actor, input }) => saveHeard(deps, actor, input.params.id, input.body)),
+  bind(heard.readHeardOf, ({ input }) => readHeardOf(input.params.id)),
+  bind(heard.countHeard, ({ deps, input }) => countHeard(deps, input.params.id)),
   bind(contract.beginApplication, ({ deps, actor, input }) => beginApplication(deps, actor, input.params.slug)),
   bind(contract.myApplications, ({ deps, actor }) => myApplications(deps, actor)),
   bind(contract.readDraft, ({ deps, actor, input }) => readDraft(deps, actor, input.params.id)),

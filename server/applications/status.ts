@@ -13,7 +13,7 @@ import {
 } from '#core/hiring/stages'
 import { openAt } from '#core/requirements/evaluate'
 import { type Gate, gates, type Outcome, type Step } from '#core/requirements/requirement'
-import { outcomeWords } from '#core/words/requirements'
+import { outcomeWords } from '#core/words/outcomes'
 import { requirementTitle } from '#core/words/requirementTitle'
 import { say } from '#core/words/say'
 import { writeValue } from '#core/words/stored'

@@ -69,7 +69,7 @@ export async function decideMatter(
   await keepConditions(applicationId, id, kept)
   await recordEvent(deps, actor, {
     code: decided ? 'matter-decided' : 'matter-voted',
-    values: { matter: requirement.title, outcome: coded(`names.matter.${outcome}`), reason: vote.reason },
+    values: { matter: requirement.title, outcome: coded(`state.matter.${outcome}`), reason: vote.reason },
     about: requirement.title,
     candidateId: application.candidateId,
     applicationId,

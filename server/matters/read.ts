@@ -79,5 +79,5 @@ export async function readMatters(deps: Deps, actor: Account, applicationId: str
 
 const answerWords = (answer: string) => {
   const code = `names.answer.${answer}`
-  return isKnown(code) ? sayCoded({ code }) : answer || say('names.answer.unknown')
+  return isKnown(code) ? sayCoded({ code }) : answer || say('file.answerUnknown')
 }

@@ -1,4 +1,5 @@
 import { usualChannels } from '#core/messages/notices'
+import { say } from '#core/words/say'
 import type { Visitor } from '../../test/client'
 import { applied, type House, openHouse, until } from '../../test/house'
 import { depsNow } from '../platform/clock'
@@ -61,7 +62,7 @@ test('many guesses at once are no more than five, and then the right code is ref
       confirmPhone(deps, actor, guess).then(String, (problem) => problem.body().faults[0].message as string),
     ),
   )
-  expect(said.filter((message) => message === 'This is not the code.')).toHaveLength(5)
+  expect(said.filter((message) => message === say('problem.notTheCodeThatWasSent'))).toHaveLength(5)
   expect((await candidate.call('confirmPhone', { body: { code } })).status).toBe(422)
   expect((await candidate.done('readNoticeChoice')).phone).toBeNull()
   // The way out: a new code.

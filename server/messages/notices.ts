@@ -98,7 +98,7 @@ export async function confirmPhone(deps: Deps, actor: Account, typed: string) {
   return inTransaction(deps.sequelize, async () => {
     const codeHash = hashFor(accountId, typed.replace(/\D/g, ''))
     if (!waiting || (await PhoneCode.destroy({ where: { ...open, codeHash } })) === 0)
-      throw invalidField('/body/code', say('problem.thisIsNotTheCode'))
+      throw invalidField('/body/code', say('problem.notTheCodeThatWasSent'))
     const { channels, version } = await noticesOf(accountId)
     const confirmed = { phone: waiting.phone, phoneConfirmedAt: deps.clock.now() }
     await putVersion(NoticeChoice, { accountId }, version, { channels, ...confirmed })

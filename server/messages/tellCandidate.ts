@@ -161,7 +161,7 @@ export async function tellCandidates(deps: Deps, changes: readonly Change[]) {
 }
 
 const isRefusal = (outcome: StoredValue | undefined) =>
-  typeof outcome === 'object' && 'code' in outcome && outcome.code === 'names.matter.refused'
+  typeof outcome === 'object' && 'code' in outcome && outcome.code === 'state.matter.refused'
 
 const isOfOne = (code: EventCode): code is keyof typeof mails => code in mails
 const isOfFile = (code: EventCode): code is OfFile => code in mailsOfFile

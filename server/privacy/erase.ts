@@ -46,6 +46,7 @@ const ofFile = [
   'DELETE r FROM earlier_credentials r JOIN claims c ON c.id = r.claimId WHERE c.candidateId = :candidateId',
   'DELETE FROM documents WHERE candidateId = :candidateId',
   'DELETE FROM claims WHERE candidateId = :candidateId',
+  'DELETE FROM heard_of_us WHERE candidateId IN (:files)',
   'DELETE FROM candidate_keys WHERE candidateId = :candidateId',
   'DELETE FROM duplicate_pairs WHERE oneId = :candidateId OR otherId = :candidateId',
   'DELETE FROM messages WHERE candidateId = :candidateId',

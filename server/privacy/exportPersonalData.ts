@@ -14,6 +14,7 @@ import { claimFaces, claimsOf } from '../records/claims/view'
 import { conversationsOf } from '../records/conversations/find'
 import { streamBytes } from '../records/documents/bytes'
 import { documentsOfCandidates } from '../records/documents/documents'
+import { HeardOfUs } from '../records/heard/model'
 import { IncomingMail } from '../records/mails/model'
 import { mattersOfCandidates } from '../records/matters/find'
 import { noticesOf } from '../records/messages/notices'
@@ -117,6 +118,12 @@ export async function exportPersonalData(deps: Deps, actor: Account): Promise<Fi
         ...{ title, state, way, announcedAt, receivedAt, returnedAt, returnedTo, returnTracking },
       }),
     ),
+  )
+  addJson(
+    'heard-of-us.json',
+    (await HeardOfUs.findAll({ where: { candidateId: candidate.id } })).map(({ source, recommendedBy, saidAt }) => ({
+      ...{ source, recommendedBy, saidAt },
+    })),
   )
   addJson(
     'happenings.json',

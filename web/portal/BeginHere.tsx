@@ -79,8 +79,8 @@ export function BeginHere() {
     <main className="mx-auto grid max-w-[760px] gap-4 px-4 py-7 sm:px-7">
       <div>
         <p className="mb-2">{back}</p>
-        <h1 className="text-[2em]">{say('vacancies.beginHere')}</h1>
-        <p className="max-w-[62ch] text-ink-2">{say('vacancies.keptInThisBrowser')}</p>
+        <h1 className="text-[2em]">{say('apply.beginHere')}</h1>
+        <p className="max-w-[62ch] text-ink-2">{say('apply.keptInThisBrowser')}</p>
       </div>
       {beginningOf(vacancy.form)
         .filter((section) => isAsked(section, facts))
@@ -99,7 +99,7 @@ export function BeginHere() {
                   {question.explain && answers[question.key] === question.explain && (
                     <div className="mt-3 border-line border-l-2 pl-4">
                       <LongField
-                        label={say('vacancies.whatHappened')}
+                        label={say('apply.whatHappened')}
                         limit={2000}
                         value={String(answers[becauseKey(question.key)] ?? '')}
                         onChange={(event) => change(becauseKey(question.key), event.target.value)}
@@ -114,7 +114,7 @@ export function BeginHere() {
       <div className="flex flex-wrap items-center gap-4">
         {account && !staff ? (
           <Button kind="main" busy={busy} onClick={() => void begin()}>
-            {say('vacancies.goOnInTheApplication')}
+            {say('apply.goOnInTheApplication')}
           </Button>
         ) : staff ? (
           <p className="text-ink-2">{say('vacancies.youAreSignedInAt')}</p>
@@ -124,16 +124,16 @@ export function BeginHere() {
               to={`/sign-up?next=${next}`}
               className="rounded-sheet bg-confirmed px-3 py-2 font-semibold text-on-confirmed"
             >
-              {say('vacancies.makeAnAccountToGoOn')}
+              {say('apply.makeAnAccountToGoOn')}
             </Link>
             <Link to={`/sign-in?next=${next}`} className="font-semibold text-confirmed">
-              {say('vacancies.iHaveAnAccount')}
+              {say('apply.iHaveAnAccount')}
             </Link>
           </>
         )}
         {Object.keys(answers).length > 0 && (
           <Button kind="quiet" onClick={() => void forget()}>
-            {say('vacancies.forgetWhatIsHere')}
+            {say('apply.forgetWhatIsHere')}
           </Button>
         )}
       </div>

@@ -286,4 +286,18 @@ export default {
     'In diesem Browser hat jemand vor der Anmeldung {{count}} Antworten zu dieser Stelle gegeben. Sind es Ihre?',
   'apply.putThemIn': 'Ja, übernehmen',
   'apply.notMine': 'Nein, vergessen',
+  'apply.whereHeard': 'Wo haben Sie von uns gehört?',
+  'apply.whereHeardMeans':
+    'Es hilft uns, an den richtigen Orten zu suchen, und hat keinen Einfluss auf Ihre Bewerbung.',
+  'apply.notSaid': 'Keine Angabe',
+  'apply.whoRecommended': 'Wer hat uns empfohlen?',
+  'apply.employerMail':
+    'Das sieht nach einer Adresse bei {{employer}} aus. Sie endet, wenn Sie gehen, und wer dort Mails liest, sieht vielleicht unsere. Geben Sie eine eigene an.',
+  'apply.beginHere': 'Hier beginnen',
+  'apply.keptInThisBrowser':
+    'Füllen Sie aus, so viel Sie mögen. Es bleibt in diesem Browser und nirgends sonst; mit einem Konto kommt es in Ihre Bewerbung, und Sie machen dort weiter.',
+  'apply.goOnInTheApplication': 'In der Bewerbung weitermachen',
+  'apply.makeAnAccountToGoOn': 'Ein Konto anlegen und weitermachen',
+  'apply.iHaveAnAccount': 'Ich habe ein Konto',
+  'apply.forgetWhatIsHere': 'Vergessen, was hier steht',
 } satisfies Translated<typeof english>

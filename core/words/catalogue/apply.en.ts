@@ -276,4 +276,17 @@ export default {
     'In this browser somebody gave {{count}} answers about this vacancy before signing in. Are they yours?',
   'apply.putThemIn': 'Yes, put them in',
   'apply.notMine': 'No, forget them',
+  'apply.whereHeard': 'Where did you hear of us?',
+  'apply.whereHeardMeans': 'It helps us to look in the right places, and has no bearing on your application.',
+  'apply.notSaid': 'I would rather not say',
+  'apply.whoRecommended': 'Who recommended us?',
+  'apply.employerMail':
+    'This looks like an address at {{employer}}. It goes when you leave, and whoever reads mail there may see ours. Give one of your own.',
+  'apply.beginHere': 'Begin here',
+  'apply.keptInThisBrowser':
+    'Fill in as much as you like. It is kept in this browser and nowhere else; with an account it joins your application, and you go on there.',
+  'apply.goOnInTheApplication': 'Go on in the application',
+  'apply.makeAnAccountToGoOn': 'Make an account to go on',
+  'apply.iHaveAnAccount': 'I have an account',
+  'apply.forgetWhatIsHere': 'Forget what is written here',
 } as const

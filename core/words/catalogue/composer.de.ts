@@ -424,4 +424,11 @@ export default {
   'composer.mayNotAnyMore': '{{mail}}, nicht mehr befugt',
   'composer.allTogether': 'Alle müssen dasselbe sagen',
   'composer.allTogetherMeans': 'Sonst genügt eine von ihnen.',
+  'composer.whereTheyHeard': 'Wo sie von uns gehört haben',
+  'composer.heardFrom': 'Wo',
+  'composer.heardStage.sent': 'beworben',
+  'composer.heardStage.shortlist': 'engere Wahl',
+  'composer.heardStage.offer': 'Angebot',
+  'composer.heardStage.start': 'freigegeben',
+  'composer.heardNotSaid': 'keine Angabe',
 } satisfies Translated<typeof english>

@@ -416,4 +416,11 @@ export default {
   'composer.mayNotAnyMore': '{{mail}}, who may not any more',
   'composer.allTogether': 'All of them have to say the same',
   'composer.allTogetherMeans': 'Otherwise one of them is enough.',
+  'composer.whereTheyHeard': 'Where they heard of us',
+  'composer.heardFrom': 'Where',
+  'composer.heardStage.sent': 'applied',
+  'composer.heardStage.shortlist': 'shortlisted',
+  'composer.heardStage.offer': 'offered',
+  'composer.heardStage.start': 'cleared',
+  'composer.heardNotSaid': 'not said',
 } as const

@@ -74,4 +74,6 @@ export default {
   'documents.whenTheFinalComes': 'Das endgültige kommt bis',
   'documents.sayWhenFirst': 'Nennen Sie den Tag, dann kann das Papier dazu.',
   'documents.discarded': 'gelöscht, es sollte nicht hier sein',
+  'documents.whichHave': 'Was davon haben Sie?',
+  'documents.forNow': '{{papers}}, vorerst: das endgültige folgt bis zu einem Tag, den Sie nennen',
 } satisfies Translated<typeof english>

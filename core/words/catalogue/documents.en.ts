@@ -69,4 +69,6 @@ export default {
   'documents.whenTheFinalComes': 'The final one comes by',
   'documents.sayWhenFirst': 'Name the day, and the paper can be added.',
   'documents.discarded': 'erased, it should not be here',
+  'documents.whichHave': 'Which of these do you have?',
+  'documents.forNow': '{{papers}}, for now: the final one follows by a day you name',
 } as const

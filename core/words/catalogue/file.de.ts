@@ -303,4 +303,7 @@ export default {
   'file.giveItBack': 'Zurückgeben',
   'file.way.in person': 'persönlich',
   'file.way.by post': 'per Post',
+  'file.heardOfUs': 'Hat von uns gehört: {{source}}.',
+  'file.recommendedBy': 'Empfohlen von {{name}}.',
+  'file.answerUnknown': 'nicht bekannt',
 } satisfies Translated<typeof english>

@@ -298,4 +298,7 @@ export default {
   'file.giveItBack': 'Give it back',
   'file.way.in person': 'in person',
   'file.way.by post': 'by post',
+  'file.heardOfUs': 'Heard of us: {{source}}.',
+  'file.recommendedBy': 'Recommended by {{name}}.',
+  'file.answerUnknown': 'not known',
 } as const

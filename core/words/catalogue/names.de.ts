@@ -44,8 +44,4 @@ export default {
   'names.sourceKind.employer': 'Arbeitgeber',
   'names.fact.languageLevel': '{{label}}: {{language}}',
   'names.languageNotAtAll': 'gar nicht',
-  'names.matter.no bearing': 'ohne Belang',
-  'names.matter.conditions': 'unter Bedingungen',
-  'names.matter.refused': 'dagegen',
-  'names.answer.unknown': 'nicht bekannt',
 } satisfies Translated<typeof english>

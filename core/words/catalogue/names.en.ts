@@ -41,8 +41,4 @@ export default {
   'names.sourceKind.employer': 'employer',
   'names.fact.languageLevel': '{{label}}: {{language}}',
   'names.languageNotAtAll': 'not at all',
-  'names.matter.no bearing': 'no bearing',
-  'names.matter.conditions': 'under conditions',
-  'names.matter.refused': 'against',
-  'names.answer.unknown': 'not known',
 } as const

@@ -32,6 +32,4 @@ export default {
   'paper.part.transcripts of each term': 'Zeugnis für jedes Semester',
   'paper.part.interim certificate': 'vorläufiges Zeugnis',
   'paper.part.receipt of application': 'Antragsbestätigung',
-  'paper.whichHave': 'Was davon haben Sie?',
-  'paper.forNow': '{{papers}}, vorerst: das endgültige folgt bis zu einem Tag, den Sie nennen',
 } satisfies Translated<typeof english>

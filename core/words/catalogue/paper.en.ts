@@ -29,6 +29,4 @@ export default {
   'paper.part.transcripts of each term': 'transcript of each term',
   'paper.part.interim certificate': 'interim certificate',
   'paper.part.receipt of application': 'receipt of an application',
-  'paper.whichHave': 'Which of these do you have?',
-  'paper.forNow': '{{papers}}, for now: the final one follows by a day you name',
 } as const

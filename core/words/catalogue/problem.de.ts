@@ -377,4 +377,6 @@ export default {
     'Sagen Sie von jeder Seite, ob sie gleich ist und wie sie abweicht: Seite {{pages}} ist noch offen.',
   'problem.sayTheTrackingNumber': 'Geben Sie die Sendungsnummer an.',
   'problem.signForIt': 'Wer es nimmt, unterschreibt dafür.',
+  'problem.notTheCodeThatWasSent':
+    'Das ist nicht der Code, der geschickt wurde. Sehen Sie nach, oder lassen Sie einen neuen schicken.',
 } satisfies Translated<typeof english>

@@ -349,4 +349,5 @@ export default {
     'Say of every page whether it is the same, and how it differs: page {{pages}} is still open.',
   'problem.sayTheTrackingNumber': 'Give the number it can be followed by.',
   'problem.signForIt': 'Whoever takes it signs for it.',
+  'problem.notTheCodeThatWasSent': 'This is not the code that was sent. Look again, or have a new one sent.',
 } as const

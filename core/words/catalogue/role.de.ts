@@ -14,4 +14,13 @@ export default {
   'role.payroll': 'Lohnverrechnung',
   'role.it': 'IT',
   'role.stores': 'Lager',
+  'role.heard.our page': 'unsere eigene Seite',
+  'role.heard.search': 'eine Suchmaschine',
+  'role.heard.job site': 'eine Seite für Stellen',
+  'role.heard.fair': 'eine Messe',
+  'role.heard.school': 'eine Schule oder Hochschule',
+  'role.heard.employment office': 'das Arbeitsamt',
+  'role.heard.somebody': 'jemand hat es mir gesagt',
+  'role.heard.news': 'Zeitung oder Radio',
+  'role.heard.other': 'etwas anderes',
 } satisfies Translated<typeof english>

@@ -11,4 +11,13 @@ export default {
   'role.payroll': 'payroll',
   'role.it': 'IT',
   'role.stores': 'stores',
+  'role.heard.our page': 'our own page',
+  'role.heard.search': 'a search engine',
+  'role.heard.job site': 'a site for vacancies',
+  'role.heard.fair': 'a fair',
+  'role.heard.school': 'a school or university',
+  'role.heard.employment office': 'the employment office',
+  'role.heard.somebody': 'somebody told me',
+  'role.heard.news': 'a newspaper or the radio',
+  'role.heard.other': 'something else',
 } as const

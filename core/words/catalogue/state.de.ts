@@ -26,4 +26,7 @@ export default {
   'state.decision.confirmed with a note': 'mit Notiz bestätigt',
   'state.decision.contradicted': 'widersprochen',
   'state.decision.unconfirmable': 'nicht bestätigbar',
+  'state.matter.no bearing': 'ohne Belang',
+  'state.matter.conditions': 'unter Bedingungen',
+  'state.matter.refused': 'dagegen',
 } satisfies Translated<typeof english>

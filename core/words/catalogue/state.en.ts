@@ -23,4 +23,7 @@ export default {
   'state.decision.confirmed with a note': 'confirmed with a note',
   'state.decision.contradicted': 'contradicted',
   'state.decision.unconfirmable': 'unconfirmable',
+  'state.matter.no bearing': 'no bearing',
+  'state.matter.conditions': 'under conditions',
+  'state.matter.refused': 'against',
 } as const

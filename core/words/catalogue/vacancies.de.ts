@@ -75,13 +75,5 @@ export default {
   'vacancies.validBeyondTheFirstDay': '{{words}}, gültig über den ersten Tag hinaus',
   'vacancies.decision': 'Entscheidung',
   'vacancies.youHearBy': 'bis {{day}}, an alle',
-  'vacancies.beginHere': 'Hier beginnen',
-  'vacancies.keptInThisBrowser':
-    'Füllen Sie aus, so viel Sie mögen. Es bleibt in diesem Browser und nirgends sonst; mit einem Konto kommt es in Ihre Bewerbung, und Sie machen dort weiter.',
-  'vacancies.goOnInTheApplication': 'In der Bewerbung weitermachen',
-  'vacancies.makeAnAccountToGoOn': 'Ein Konto anlegen und weitermachen',
-  'vacancies.iHaveAnAccount': 'Ich habe ein Konto',
-  'vacancies.forgetWhatIsHere': 'Vergessen, was hier steht',
   'vacancies.beginWithout': 'Ohne Konto beginnen',
-  'vacancies.whatHappened': 'Was geschehen ist',
 } satisfies Translated<typeof english>

@@ -68,13 +68,5 @@ export default {
   'vacancies.validBeyondTheFirstDay': '{{words}}, valid beyond the first day',
   'vacancies.decision': 'Decision',
   'vacancies.youHearBy': 'by {{day}}, to everybody',
-  'vacancies.beginHere': 'Begin here',
-  'vacancies.keptInThisBrowser':
-    'Fill in as much as you like. It is kept in this browser and nowhere else; with an account it joins your application, and you go on there.',
-  'vacancies.goOnInTheApplication': 'Go on in the application',
-  'vacancies.makeAnAccountToGoOn': 'Make an account to go on',
-  'vacancies.iHaveAnAccount': 'I have an account',
-  'vacancies.forgetWhatIsHere': 'Forget what is written here',
   'vacancies.beginWithout': 'Begin without an account',
-  'vacancies.whatHappened': 'What happened',
 } as const

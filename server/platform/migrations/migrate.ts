@@ -24,6 +24,7 @@ import { up as decisionDay } from './018-decision-day'
 import { up as papers } from './019-papers'
 import { up as matters } from './020-matters'
 import { up as originals } from './021-originals'
+import { up as heard } from './022-heard'
 import { chainExisting } from './chainExisting'
 
 export type Migration = {
@@ -62,6 +63,7 @@ const migrations: Migration[] = [
   { name: '019-papers', statements: papers },
   { name: '020-matters', statements: matters },
   { name: '021-originals', statements: originals },
+  { name: '022-heard', statements: heard },
 ]
 
 /** The last step this program knows of. */

@@ -6,6 +6,7 @@ import { writeMoment } from '../../ui/write'
 import { useSession } from '../../useSession'
 import { CoverSheets } from '../tray/CoverSheets'
 import { Conversations } from './Conversations'
+import { HeardOf } from './HeardOf'
 import { Matters } from './Matters'
 import { Messages } from './Messages'
 import { More } from './More'
@@ -28,6 +29,7 @@ export function FileMore({ file }: { file: File }) {
             </div>
           ))}
         </dl>
+        <HeardOf id={file.id} />
       </More>
       <Matters file={file} />
       <Conversations file={file} />

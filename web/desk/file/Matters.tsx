@@ -63,12 +63,12 @@ function OneMatter({ matter, applicationId }: { matter: Matter; applicationId: s
       ))}
       {earlier.map(({ outcome, on, reason }) => (
         <p key={`${on}${outcome}`} className="text-ink-2">
-          {say('file.matterEarlier', { day: writeWhen(on), outcome: say(`names.matter.${outcome}`), reason })}
+          {say('file.matterEarlier', { day: writeWhen(on), outcome: say(`state.matter.${outcome}`), reason })}
         </p>
       ))}
       {votes.map(({ name, outcome, reason, conditions }) => (
         <div key={name}>
-          <p>{say('file.matterVote', { name, outcome: say(`names.matter.${outcome}`), reason })}</p>
+          <p>{say('file.matterVote', { name, outcome: say(`state.matter.${outcome}`), reason })}</p>
           <ul className="list-disc pl-5">
             {conditions.map((condition) => (
               <li key={condition.title}>

@@ -10,6 +10,7 @@ import { useAct } from '../../useAct'
 import { useAgain } from '../../useAgain'
 import { useCurrency } from '../../useCurrency'
 import { DecisionDay } from './DecisionDay'
+import { HeardCounts } from './HeardCounts'
 
 const pauseMs = 700
 const zones = Intl.supportedValuesOf('timeZone').map((zone) => ({ value: zone, label: zone.replace(/_/g, ' ') }))
@@ -137,6 +138,7 @@ export function PostPart({ vacancy, mayEdit }: { vacancy: DeskVacancy; mayEdit: 
           />
         </div>
       </div>
+      <HeardCounts id={vacancy.id} />
       <div className="mt-3 max-w-[640px]">
         <ProblemNote problem={problem?.faults ? undefined : problem} />
         <p role="status" className="text-ink-2">

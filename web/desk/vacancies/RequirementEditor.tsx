@@ -185,7 +185,6 @@ export function RequirementEditor({ requirement, rules, known, checks, onChange 
             optional
             type="url"
             maxLength={500}
-            placeholder="https://"
             value={requirement.citation.link ?? ''}
             error={isWebAddress(requirement.citation.link) ? undefined : say('composer.ruleLinkBegins')}
             onChange={(event) => cite({ link: event.target.value || undefined })}

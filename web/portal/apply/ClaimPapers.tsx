@@ -39,7 +39,7 @@ export function ClaimPapers({ claim, accepted }: { claim: Claim; accepted: reado
       {words && <p className="mb-1 text-[0.93em] text-soon-ink">{words}</p>}
       {ways.length > 1 && (
         <Choice
-          label={say('paper.whichHave')}
+          label={say('documents.whichHave')}
           name={`ways ${claim.id}`}
           inline={false}
           options={ways.map((set, nth) => ({ value: String(nth), label: wayWords(set, nth >= need.sets.length) }))}
@@ -47,7 +47,12 @@ export function ClaimPapers({ claim, accepted }: { claim: Claim; accepted: reado
           onChange={(value) => setChosen(Number(value))}
         />
       )}
-      <Documents claim={claim} parts={partsOf(need, ways[way])} untranslated={wantingTranslation(claim, need)} />
+      <Documents
+        claim={claim}
+        parts={partsOf(need, ways[way])}
+        several={need.sets.flat().length > 1 || need.interim.length > 0}
+        untranslated={wantingTranslation(claim, need)}
+      />
     </div>
   )
 }
@@ -58,7 +63,7 @@ const partsOf = ({ sets, interim, missing }: PaperNeed, way: readonly PaperPart[
 
 const wayWords = (set: readonly PaperPart[], forNow: boolean) => {
   const papers = paperListWords(set)
-  return forNow ? say('paper.forNow', { papers }) : papers
+  return forNow ? say('documents.forNow', { papers }) : papers
 }
 
 /** The originals that want a translation beside them. */

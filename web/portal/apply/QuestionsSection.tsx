@@ -2,6 +2,7 @@ import type { ReactNode } from 'react'
 import type { Draft } from '#contract/applications'
 import { isAsked } from '#core/form/answer'
 import { becauseKey, type Question, type Section } from '#core/form/form'
+import { employerOf } from '#core/messages/employerMail'
 import { answerWords } from '#core/words/form'
 import { say } from '#core/words/say'
 import { AnswerField } from '../../ui/answers/AnswerField'
@@ -34,6 +35,7 @@ export function QuestionsSection({ draft, section, autosave }: Props) {
                   error={autosave.fault(question.key)}
                 />
               )}
+              {question.kind === 'mail' && <EmployerMail draft={draft} mail={autosave.text(question.key)} />}
               {draft.takenOver[question.key] && (
                 <p className="mt-1 text-[0.87em] text-soon-ink">
                   {say('apply.lastConfirmed', { day: writeDayOf(draft.takenOver[question.key]!) })}
@@ -61,6 +63,20 @@ export function QuestionsSection({ draft, section, autosave }: Props) {
           </div>
         ))}
     </Sheet>
+  )
+}
+
+/** An address at the employer somebody is leaving is lost with the job; what we write then reaches nobody. */
+function EmployerMail({ draft, mail }: { draft: Draft; mail: string }) {
+  const now = draft.claims.flatMap(({ details }) =>
+    details.kind === 'work' && details.activity === 'employment' && details.to === 'present' ? details.sourceName : [],
+  )
+  const employer = employerOf(mail, now)
+  if (!employer) return null
+  return (
+    <p role="status" className="mt-1 font-semibold text-[0.9em] text-soon-ink">
+      {say('apply.employerMail', { employer })}
+    </p>
   )
 }
 

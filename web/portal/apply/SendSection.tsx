@@ -11,6 +11,7 @@ import { ProblemNote } from '../../ui/ProblemNote'
 import { Sheet } from '../../ui/Sheet'
 import { writeMoment } from '../../ui/write'
 import { useAct } from '../../useAct'
+import { HeardOfUs } from './HeardOfUs'
 import { ownPlace } from './place'
 import type { Autosave } from './useAutosave'
 
@@ -57,6 +58,9 @@ export function SendSection({ draft, autosave }: { draft: Draft; autosave: Autos
                 })}
         </p>
         <ProblemNote problem={problem} />
+        <div className="mt-3 max-w-[420px]">
+          <HeardOfUs id={draft.id} />
+        </div>
         <div className="mt-2">
           <Button kind="main" busy={busy} disabled={!ready} onClick={() => void send()}>
             {say('apply.sendMyApplication')}

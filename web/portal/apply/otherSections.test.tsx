@@ -10,6 +10,7 @@ import { FinishReopened } from './FinishReopened'
 import { FromBefore } from './FromBefore'
 import { IdentitySection } from './IdentitySection'
 import { PermissionSection } from './PermissionSection'
+import { QuestionsSection } from './QuestionsSection'
 import { SendSection } from './SendSection'
 import type { Autosave } from './useAutosave'
 import { VouchingSection } from './VouchingSection'
@@ -326,4 +327,20 @@ describe('the application as a whole', () => {
     await open(aDraft({ form, vacancy: { ...vacancy, open: false } }), 'more')
     expect((await screen.findByRole('alert')).textContent).toContain('What you wrote is kept')
   })
+})
+
+test('a mail address at the employer one is leaving is warned of, and one of one’s own is not', async () => {
+  const mailQuestion: Question = { key: 'contact.mail', label: 'Mail address', kind: 'mail', required: true }
+  const section = aSection('questions', { questions: [mailQuestion] })
+  const claims = [aClaim(aWork({ sourceName: 'Karwen Line' }))]
+  const draw = (mail: string) =>
+    showPage(
+      <QuestionsSection draft={aDraft({ claims })} section={section} autosave={kept({ 'contact.mail': mail })} />,
+      { roles: ['candidate'] },
+    )
+  const { unmount } = await draw('jo@karwen.example')
+  expect(screen.getByRole('status').textContent).toContain('an address at Karwen Line')
+  unmount()
+  await draw('jo@mail.example')
+  expect(screen.queryByRole('status')).toBeNull()
 })

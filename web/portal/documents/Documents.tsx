@@ -31,6 +31,8 @@ type Props = {
   prompt?: string
   /** What a document may be here, the usual one first; without, there is nothing to choose. */
   parts?: readonly PaperPart[]
+  /** There are several papers here, so that each is called by what it is. */
+  several?: boolean
   /** Originals that want a translation beside them. */
   untranslated?: readonly Paper[]
 }
@@ -40,6 +42,7 @@ export function Documents({
   claim,
   prompt = say('documents.addAPdfPhotoOr'),
   parts = ['certificate'],
+  several = parts.length > 1,
   untranslated = [],
 }: Props) {
   const removal = useAct('removeDocument')
@@ -66,7 +69,7 @@ export function Documents({
               </a>
             )}
             <span className="text-[0.9em] text-ink-2">
-              {(parts.length > 1 || document.translationOf) && `${paperPartWords(document.part)}, `}
+              {(several || document.translationOf) && `${paperPartWords(document.part)}, `}
               {document.seconds === null
                 ? say('documents.countPages', { count: document.pages })
                 : say('documents.countSeconds', { count: document.seconds })}
@@ -89,13 +92,14 @@ export function Documents({
           </li>
         ))}
       </ul>
-      <AddDocument claim={claim} prompt={prompt} parts={parts} />
+      <AddDocument claim={claim} prompt={prompt} parts={parts} several={several} />
       {untranslated.map((original) => (
         <AddDocument
           key={original.id}
           claim={claim}
           prompt={say('documents.addTheTranslationOf', { name: original.fileName })}
           parts={['translation']}
+          several
           translationOf={original.id}
         />
       ))}
@@ -106,11 +110,17 @@ export function Documents({
   )
 }
 
-type AddProps = { claim: Claim; prompt: string; parts: readonly PaperPart[]; translationOf?: string }
+type AddProps = {
+  claim: Claim
+  prompt: string
+  parts: readonly PaperPart[]
+  several: boolean
+  translationOf?: string
+}
 type Preparing = { files: File[]; opened?: { pages: Page[]; refused: Refused[] } }
 
 /** Takes files, prepares them where there is something to do, sends them in pieces and puts them behind the claim. */
-function AddDocument({ claim, prompt, parts, translationOf }: AddProps) {
+function AddDocument({ claim, prompt, parts, several, translationOf }: AddProps) {
   const { act, problem, clear } = useAct('attachUpload')
   const { account } = useSession()
   const input = useRef<HTMLInputElement>(null)
@@ -125,7 +135,7 @@ function AddDocument({ claim, prompt, parts, translationOf }: AddProps) {
   const asked = parts.includes(part) ? part : parts[0]!
   const interim = isInterim(asked)
   const incomplete = interim && !/^\d{4}-\d{2}-\d{2}$/.test(finalBy)
-  const name = nameOf(claim, asked, parts, account?.name)
+  const name = nameOf(claim, several ? asked : undefined, account?.name)
 
   const send = async (file: File) => {
     setNote(undefined)
@@ -267,8 +277,8 @@ function AddDocument({ claim, prompt, parts, translationOf }: AddProps) {
 const endingOf = ({ name }: File) => /\.\w+$/.exec(name)?.[0].toLowerCase() ?? ''
 
 /** Files are named by what they are and whose they are, so that they can be told apart anywhere. */
-function nameOf(claim: Claim, part: PaperPart, parts: readonly PaperPart[], person = ''): string {
-  const what = parts.length > 1 || part === 'translation' ? `${claim.label}, ${paperPartWords(part)}` : claim.label
+function nameOf(claim: Claim, part: PaperPart | undefined, person = ''): string {
+  const what = part ? `${claim.label}, ${paperPartWords(part)}` : claim.label
   return [what, person]
     .filter(Boolean)
     .join(', ')
