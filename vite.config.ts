@@ -82,7 +82,7 @@ export default defineConfig({
             { name: 'base', minShareCount: 20, test: /^(?!.*web[\\/]desk[\\/])/ },
             {
               name: 'asking',
-              test: /core[\\/](words[\\/](names|options|translations|requirementTitle|roles|stored|facts|conditions|requirements)|requirements[\\/]requirement)\.ts/,
+              test: /core[\\/](words[\\/](names|options|translations|requirementTitle|roles|stored|facts|conditions|requirements)|requirements[\\/](requirement|citation)|conditions[\\/]vocabulary|hiring[\\/]stages)\.ts/,
             },
             {
               name: 'frame',
