@@ -14,4 +14,3 @@ export type HeardSource = (typeof heardSources)[number]
 
 /** The gates people can be counted at, in order. */
 export const heardStages = ['sent', 'shortlist', 'offer', 'start'] as const
-export type HeardStage = (typeof heardStages)[number]

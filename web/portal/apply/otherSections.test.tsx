@@ -335,7 +335,11 @@ test('a mail address at the employer one is leaving is warned of, and one of one
   const claims = [aClaim(aWork({ sourceName: 'Karwen Line' }))]
   const draw = (mail: string) =>
     showPage(
-      <QuestionsSection draft={aDraft({ claims })} section={section} autosave={kept({ 'contact.mail': mail })} />,
+      <QuestionsSection
+        draft={aDraft({ claims })}
+        section={section}
+        autosave={kept({ 'contact.mail': mail }, { fault: () => undefined, clashes: {} })}
+      />,
       { roles: ['candidate'] },
     )
   const { unmount } = await draw('jo@karwen.example')

@@ -2,6 +2,7 @@ import { screen, waitFor, within } from '@testing-library/react'
 import { v7 as uuid } from 'uuid'
 import type { Status } from '#contract/status'
 import { aDocument, aLicence } from '../../../test/deskFile'
+import { aClaim, aStudy } from '../../../test/draft'
 import { showPage } from '../../../test/page'
 import { StatusPage } from './StatusPage'
 
@@ -207,4 +208,24 @@ describe('asking us', () => {
     await screen.findByText('Not sent yet')
     expect(screen.queryByText('Ask us')).toBeNull()
   })
+})
+
+test('the promised day, what was declared, and what is still to come stand there with their days', async () => {
+  const claim = aClaim(aStudy(), { label: 'MSc' })
+  await show(
+    aStatus({
+      decidesOn: '2026-12-24',
+      claims: [claim],
+      matters: [
+        { title: 'No dismissal', state: 'waiting', on: null, reason: '' },
+        { title: 'No withdrawal', state: 'conditions', on: '2026-11-20', reason: 'To be sure.' },
+      ],
+      owed: [{ claim: claim.id, title: 'MSc', finalBy: '2027-01-31' }],
+    }),
+  )
+  screen.getByText('You hear from us by 24 Dec 2026, whichever way we decide.')
+  screen.getByText('A person reads what you wrote and decides.')
+  screen.getByText(/under conditions that you accept before the first day\. To be sure\.$/)
+  screen.getByText('The final paper by 31 Jan 2027; until then the interim one does.')
+  screen.getByText('Add the final paper')
 })
