@@ -6,6 +6,7 @@ import * as catalogue from './catalogue'
 import * as claims from './claims'
 import * as colleagues from './colleagues'
 import * as conversations from './conversations'
+import * as coverSheets from './coverSheets'
 import * as demo from './demo'
 import * as desk from './desk'
 import * as dryRuns from './dryRuns'
@@ -72,6 +73,7 @@ const everything = {
   ...matters,
   ...messages,
   ...notices,
+  ...coverSheets,
   ...originals,
   ...conversations,
   ...incomingMails,

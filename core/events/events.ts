@@ -118,6 +118,7 @@ export const events = {
   'paper-filed': ['file'],
   'paper-thrown-away': nothing,
   'cover-sheets-printed': nothing,
+  'cover-sheet-not-right': ['told'],
 
   // Verification
   'enquiry-raised': ['file'],

@@ -19,10 +19,11 @@ export type Guess = {
   applicationId: string
   claimId: string
   weight: number
-  because: ('name' | 'reference' | 'number' | 'source' | 'awaited' | 'neighbour')[]
+  because: ('sheet' | 'name' | 'reference' | 'number' | 'source' | 'awaited' | 'neighbour')[]
 }
 
 const weights: Record<Guess['because'][number], number> = {
+  sheet: 100,
   reference: 60,
   number: 50,
   name: 30,

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { readSheetCode, sheetCode, sheetReference } from './coverSheet'
 import { guessPlaces, type Place } from './guess'
+import { faultOfSheet, sheetsLieBeneath } from './order'
 import { type ScannedPage, splitScan } from './split'
 
 test('what a cover sheet says is read back, and other people’s codes are not ours', () => {
@@ -92,5 +93,26 @@ describe('guessing where a paper belongs', () => {
   })
   test('half a name is not a name', () => {
     expect(guessPlaces('Maelle', [place({ number: '' })])).toEqual([])
+  })
+})
+
+describe('sheets that their sender printed', () => {
+  const paper = (sheet: number | undefined, ...pages: number[]) => ({ sheet, pages, upright: 0 as const })
+  test('a scan that begins with pages of nobody and ends with a sheet alone has its sheets beneath', () => {
+    expect(sheetsLieBeneath([paper(undefined, 0), paper(1, 2), paper(2)])).toBe(true)
+    expect(sheetsLieBeneath([paper(undefined, 0), paper(1, 2)])).toBe(false)
+    expect(sheetsLieBeneath([paper(1, 1), paper(2)])).toBe(false)
+    expect(sheetsLieBeneath([paper(1)])).toBe(false)
+    expect(sheetsLieBeneath([])).toBe(false)
+  })
+  test.each([
+    [[1, 2], 2, false, undefined],
+    [[1], 2, false, 'pages'],
+    [[1, 2, 3], 2, false, 'pages'],
+    [[1, 2], null, false, undefined],
+    [[], 2, false, 'alone'],
+    [[1, 2], 2, true, 'beneath'],
+  ] as const)('%j pages where %j were said, beneath %j: %j', (pages, said, beneath, fault) => {
+    expect(faultOfSheet(paper(1, ...pages), said, beneath)).toBe(fault)
   })
 })

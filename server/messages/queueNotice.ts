@@ -23,6 +23,7 @@ const kindOf = {
   matterDecided: 'progress',
   originalReceived: 'progress',
   originalReturned: 'progress',
+  sheetNotRight: 'to do',
   deskAsks: 'answers',
   changePart: 'to do',
   betterCopy: 'to do',

@@ -84,6 +84,8 @@ const mails: Record<Exclude<CodeWith<'told'>, OfFile>, (told: ToldOfOne) => Prom
   },
   'decision-late': ({ deps, to, about, vacancy, link, values }) =>
     queueNotice(deps, { to, about, words: 'decisionLate', values: { vacancy, day: values.day!, link } }),
+  'cover-sheet-not-right': ({ deps, to, about, link, values: { paper, sheet, why } }) =>
+    queueNotice(deps, { to, about, words: 'sheetNotRight', values: { paper: paper!, sheet: sheet!, why: why!, link } }),
   'original-received': ({ deps, to, about, link, values }) =>
     queueNotice(deps, { to, about, words: 'originalReceived', values: { paper: values.paper!, link } }),
   'original-returned': ({ deps, to, about, link, values }) =>

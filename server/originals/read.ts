@@ -7,6 +7,7 @@ import { notFound } from '../platform/errors/problems'
 import type { FileToKeep } from '../platform/http/serve'
 import { candidateNames } from '../records/accounts/candidate'
 import { applicationsById, ownApplication, sentApplication } from '../records/applications/find'
+import { addressOfHouse } from '../records/organisation/letterhead'
 import { Original } from '../records/originals/model'
 import { hidesName } from '../records/scoring/find'
 import { papersOf } from './announce'
@@ -23,7 +24,7 @@ export async function listMyOriginals({ organisation }: Deps, actor: Account, ap
       return shown
     }),
     papers: freeOf(await papersOf(application.candidateId), originals),
-    address: [organisation.name, organisation.contact].filter(Boolean).join('\n'),
+    address: addressOfHouse(organisation),
   }
 }
 

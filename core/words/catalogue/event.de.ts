@@ -272,4 +272,6 @@ export default {
   'event.document-discarded': 'Hat {{file}} zu {{claim}} verworfen und gelöscht: {{reason}}',
   'event.document-discarded.toCandidate':
     'Wir haben ein Papier zu {{claim}} gelöscht, das nicht hier sein sollte: {{reason}}',
+  'event.cover-sheet-not-right': 'Mit dem Deckblatt {{sheet}} für {{paper}} kam ein Papier: {{why}}',
+  'event.cover-sheet-not-right.toCandidate': 'Mit Ihrem Deckblatt für {{paper}} kam ein Papier. {{why}}',
 } satisfies Translated<typeof english>

@@ -263,4 +263,6 @@ export default {
   'event.original-returned.toCandidate': 'Your original of {{paper}} was given back: {{to}}.',
   'event.document-discarded': 'Discarded {{file}} for {{claim}} and erased it: {{reason}}',
   'event.document-discarded.toCandidate': 'We erased a paper for {{claim}} that should not be here: {{reason}}',
+  'event.cover-sheet-not-right': 'A paper came with the cover sheet {{sheet}} for {{paper}}: {{why}}',
+  'event.cover-sheet-not-right.toCandidate': 'A paper came with your cover sheet for {{paper}}. {{why}}',
 } as const

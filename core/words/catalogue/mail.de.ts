@@ -164,4 +164,7 @@ export default {
   'mail.paperDiscarded.subject': 'Ein Papier von Ihnen wurde verworfen: {{claim}}',
   'mail.paperDiscarded.text':
     'Ein Papier, das Sie zu {{claim}} gegeben haben, sollte nicht bei uns sein; wir haben es gelöscht. Niemand kann es mehr öffnen.\n\nDer Grund: {{reason}}\n\nWas wir noch von Ihnen brauchen, falls etwas, steht auf Ihrer Seite:\n\n{{link}}',
+  'mail.sheetNotRight.subject': 'Ihr Papier ist gekommen, und etwas stimmt nicht: {{paper}}',
+  'mail.sheetNotRight.text':
+    'Mit Ihrem Deckblatt {{sheet}} ist ein Papier gekommen, für {{paper}}.\n\n{{why}}\n\nSie sehen es auf Ihrer Statusseite: {{link}}',
 } satisfies Translated<typeof english>

@@ -159,4 +159,7 @@ export default {
   'mail.paperDiscarded.subject': 'A paper of yours was discarded: {{claim}}',
   'mail.paperDiscarded.text':
     'A paper you gave for {{claim}} should not be with us, so we have erased it. Nobody can open it any more.\n\nThe reason: {{reason}}\n\nWhat is still needed from you, if anything, stands on your page:\n\n{{link}}',
+  'mail.sheetNotRight.subject': 'Your paper came, and something is not right: {{paper}}',
+  'mail.sheetNotRight.text':
+    'A paper came with your cover sheet {{sheet}}, for {{paper}}.\n\n{{why}}\n\nYou see it on your status page: {{link}}',
 } as const

@@ -32,4 +32,8 @@ export default {
   'paper.part.transcripts of each term': 'Zeugnis für jedes Semester',
   'paper.part.interim certificate': 'vorläufiges Zeugnis',
   'paper.part.receipt of application': 'Antragsbestätigung',
+  'paper.sheet.nth': 'Blatt {{nth}} von {{of}}. Legen Sie die Blätter mit ihren Papieren hintereinander.',
+  'paper.sheet.order_one': 'Zuerst dieses Blatt, dann die eine Seite des Papiers.',
+  'paper.sheet.order_other': 'Zuerst dieses Blatt, dann die {{count}} Seiten des Papiers, Seite 1 obenauf.',
+  'paper.sheet.sendTo': 'Senden oder faxen Sie alles an:',
 } satisfies Translated<typeof english>

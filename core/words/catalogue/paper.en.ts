@@ -29,4 +29,8 @@ export default {
   'paper.part.transcripts of each term': 'transcript of each term',
   'paper.part.interim certificate': 'interim certificate',
   'paper.part.receipt of application': 'receipt of an application',
+  'paper.sheet.nth': 'Sheet {{nth}} of {{of}}. Lay the sheets with their papers one after the other.',
+  'paper.sheet.order_one': 'First this sheet, then the one page of the paper.',
+  'paper.sheet.order_other': 'First this sheet, then the {{count}} pages of the paper, page 1 on top.',
+  'paper.sheet.sendTo': 'Send or fax all of it to:',
 } as const

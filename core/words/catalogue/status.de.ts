@@ -151,4 +151,28 @@ export default {
   'status.bringItTo': 'Bringen oder senden Sie es an:\n{{address}}',
   'status.announceIt': 'Ankündigen',
   'status.notNow': 'Nicht jetzt',
+  'sheet.fault.pages':
+    'Es hat eine andere Zahl von Seiten, als Sie gesagt haben. Wir sehen nach, wohin es gehört; nichts geht verloren.',
+  'sheet.fault.beneath':
+    'Ihre Blätter liegen anscheinend unter ihren Papieren. Wir sehen nach, was zu welchem gehört; nichts geht verloren.',
+  'sheet.fault.alone':
+    'Das Blatt kam ohne sein Papier. Drucken Sie es noch einmal und schicken Sie es mit dem Papier, oder fügen Sie das Papier hier hinzu.',
+  'sheet.fault.used':
+    'Das Blatt war schon verwendet. Wir sehen nach, wohin das Papier gehört; für ein anderes Papier machen Sie ein eigenes Blatt.',
+  'sheet.fault.not filed': 'Es konnte nicht von selbst abgelegt werden. Wir sehen es uns an.',
+  'status.byPost': 'Papiere per Post oder Fax',
+  'status.byPostWhy':
+    'Am besten fügen Sie Papiere hier hinzu. Kommt eines doch per Post oder Fax, führt sein Deckblatt es von selbst in Ihre Akte, und Sie sehen hier, dass es da ist.',
+  'status.makeCoverSheets': 'Deckblätter machen',
+  'status.whichPapersCome': 'Welche Papiere kommen',
+  'status.pagesOf': 'Seiten von {{paper}}',
+  'status.makeThem_one': 'Blatt machen',
+  'status.makeThem_other': '{{count}} Blätter machen',
+  'status.sheetWaits_one': 'Wartet auf seine Seite.',
+  'status.sheetWaits_other': 'Wartet auf seine {{count}} Seiten.',
+  'status.sheetCame': 'Sein Papier ist am {{day}} gekommen und liegt in Ihrer Akte.',
+  'status.sheetNotRight': 'Am {{day}} kam ein Papier.',
+  'status.printSheet': 'Drucken',
+  'status.printAllSheets': 'Alle wartenden drucken',
+  'status.sheetsInOrder': 'Legen Sie die Blätter mit ihren Papieren hintereinander in einen Umschlag.',
 } satisfies Translated<typeof english>

@@ -147,4 +147,27 @@ export default {
   'status.bringItTo': 'Bring or send it to:\n{{address}}',
   'status.announceIt': 'Announce it',
   'status.notNow': 'Not now',
+  'sheet.fault.pages': 'It has another number of pages than you said. We look where it belongs; nothing is lost.',
+  'sheet.fault.beneath':
+    'Your sheets seem to lie beneath their papers. We look which belongs to which; nothing is lost.',
+  'sheet.fault.alone':
+    'The sheet came without its paper. Print it again and send it with the paper, or add the paper here.',
+  'sheet.fault.used':
+    'The sheet was used before. We look where the paper belongs; for another paper make a sheet of its own.',
+  'sheet.fault.not filed': 'It could not be filed by itself. We look at it.',
+  'status.byPost': 'Papers by post or fax',
+  'status.byPostWhy':
+    'Papers are best added here. Where one comes by post or fax all the same, its cover sheet leads it to your file by itself, and you see here that it came.',
+  'status.makeCoverSheets': 'Make cover sheets',
+  'status.whichPapersCome': 'Which papers come',
+  'status.pagesOf': 'Pages of {{paper}}',
+  'status.makeThem_one': 'Make the sheet',
+  'status.makeThem_other': 'Make {{count}} sheets',
+  'status.sheetWaits_one': 'Waits for its page.',
+  'status.sheetWaits_other': 'Waits for its {{count}} pages.',
+  'status.sheetCame': 'Its paper came on {{day}} and lies in your file.',
+  'status.sheetNotRight': 'A paper came on {{day}}.',
+  'status.printSheet': 'Print',
+  'status.printAllSheets': 'Print all that wait',
+  'status.sheetsInOrder': 'Put the sheets and their papers one after the other into one envelope.',
 } as const

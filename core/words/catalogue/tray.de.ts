@@ -20,4 +20,7 @@ export default {
   'tray.sheetEnded': 'Sein Deckblatt {{sheet}} gehört zu einer Bewerbung, die zu Ende ist.',
   'tray.sheetClaimGone': 'Wofür sein Deckblatt {{sheet}} war, wurde aus der Akte entfernt.',
   'tray.erasedFile': 'einer gelöschten Akte',
+  'tray.sheetBeneath':
+    'Sein Deckblatt {{sheet}} liegt anscheinend unter dem Papier und nicht darauf: Sehen Sie nach, welches Papier zu welchem Blatt gehört.',
+  'tray.sheetPages': 'Laut Deckblatt {{sheet}} hat es {{said}} Seiten; gekommen sind {{came}}.',
 } satisfies Translated<typeof english>

@@ -16,4 +16,7 @@ export default {
   'tray.sheetEnded': 'Its cover sheet {{sheet}} belongs to an application that has ended.',
   'tray.sheetClaimGone': 'What its cover sheet {{sheet}} is for has been removed from the file.',
   'tray.erasedFile': 'a file that has been erased',
+  'tray.sheetBeneath':
+    'Its cover sheet {{sheet}} seems to lie beneath its paper and not on top: look which paper belongs to which sheet.',
+  'tray.sheetPages': 'By its cover sheet {{sheet}} it has {{said}} pages; {{came}} came.',
 } as const

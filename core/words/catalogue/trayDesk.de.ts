@@ -53,4 +53,5 @@ export default {
   'trayDesk.broughtBy': 'gebracht von {{who}}',
   'trayDesk.sending': 'wird gesendet …',
   'trayDesk.notTaken': 'Nicht angenommen: {{files}}.',
+  'trayDesk.theSheetSaysSo': 'so steht es auf dem Deckblatt',
 } satisfies Translated<typeof english>

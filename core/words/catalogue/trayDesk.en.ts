@@ -50,4 +50,5 @@ export default {
   'trayDesk.broughtBy': 'brought by {{who}}',
   'trayDesk.sending': 'sending…',
   'trayDesk.notTaken': 'Not taken: {{files}}.',
+  'trayDesk.theSheetSaysSo': 'its cover sheet says so',
 } as const

@@ -1,4 +1,4 @@
-import type { PDFDocument } from 'pdf-lib'
+import type { PDFDocument, PDFPage } from 'pdf-lib'
 import QRCode from 'qrcode'
 import type { PaperPart } from '#core/documents/papers'
 import { sheetCode, sheetReference } from '#core/tray/coverSheet'
@@ -13,8 +13,10 @@ import { drawLetterhead, type Letterhead } from '../../platform/pdf/letterhead'
 import { colour, draw, faceOf, newPdf, widthOf, wrapped } from '../../platform/pdf/pdfText'
 import { candidateWithMail } from '../../records/accounts/candidate'
 import { awaitsPapers } from '../../records/applications/find'
+import type { Application } from '../../records/applications/model'
 import { applicationForPapers } from '../../records/applications/writtenFor'
 import { labelOf } from '../../records/claims/label'
+import type { Claim } from '../../records/claims/model'
 import { claimsOf } from '../../records/claims/view'
 import { letterheadOf } from '../../records/organisation/letterhead'
 import { hidesName } from '../../records/scoring/find'
@@ -43,7 +45,7 @@ export async function printCoverSheets(
       applicationId,
       claimId,
       part,
-      title: `${labelOf(claim.details)}: ${paperPartWords(part)}`,
+      title: titleOf(claim, part),
       printedBy: actor.name,
       printedAt: deps.clock.now(),
     })
@@ -59,7 +61,9 @@ export async function printCoverSheets(
   return { sheets }
 }
 
-/** The sheets as one PDF, a page each. The square stands in the middle, where no clip or staple is. */
+/** What a sheet is for, in its reader's language. */
+export const titleOf = ({ details }: Claim, part: PaperPart): string => `${labelOf(details)}: ${paperPartWords(part)}`
+
 export async function coverSheetsPdf(
   deps: Deps,
   applicationId: string,
@@ -68,12 +72,30 @@ export async function coverSheetsPdf(
   const application = await applicationForPapers(applicationId)
   const sheets = await CoverSheet.findAll({ where: { applicationId, number: [...numbers] }, order: ['number'] })
   if (sheets.length === 0) throw notFound()
+  return drawSheets(deps, application, sheets)
+}
+
+/**
+ * Sheets as one PDF, a page each. The square stands in the middle, where no clip or staple is.
+ *
+ * @param address where the papers are to be sent, for whoever sends them
+ */
+export async function drawSheets(
+  deps: Deps,
+  application: Application,
+  sheets: readonly CoverSheet[],
+  address?: string,
+): Promise<FileToKeep> {
   const person = await candidateWithMail(application.candidateId)
-  const name = (await hidesName(application)) ? '' : person.name
+  const name = !address && (await hidesName(application)) ? '' : person.name
   const about = say('paper.sheet.title', { about: application.reference ?? name })
   const pdf = await newPdf(about, deps.clock.now())
   const from = await letterheadOf(deps)
-  for (const sheet of sheets) await drawSheet(pdf, sheet, { name, reference: application.reference ?? '', from })
+  const reference = application.reference ?? ''
+  for (const [nth, sheet] of sheets.entries()) {
+    const page = await drawSheet(pdf, sheet, { name, reference, from })
+    if (address) await drawOrder(pdf, page, sheet, { address, nth: nth + 1, of: sheets.length })
+  }
   return {
     fileName: `${about}.pdf`,
     mediaType: 'application/pdf',
@@ -114,5 +136,28 @@ async function drawSheet(
     for (const line of wrapped(plain, paragraph, 12, 415)) {
       draw(page, plain, line, 90, y, 12)
       y -= 18
+    }
+  return page
+}
+
+/** For whoever sends it: which sheet of how many, in which order the pages lie, and where all of it goes. */
+async function drawOrder(
+  pdf: PDFDocument,
+  page: PDFPage,
+  { pages }: CoverSheet,
+  { address, nth, of }: { address: string; nth: number; of: number },
+) {
+  const plain = await faceOf(pdf, 'atkinson-hyperlegible-next', 400)
+  const lines = [
+    say('paper.sheet.nth', { nth, of }),
+    ...(pages === null ? [] : [say('paper.sheet.order', { count: pages })]),
+    say('paper.sheet.sendTo'),
+    ...address.split('\n'),
+  ]
+  let y = 196
+  for (const paragraph of lines)
+    for (const line of wrapped(plain, paragraph, 12, 415)) {
+      draw(page, plain, line, 90, y, 12)
+      y -= 17
     }
 }

@@ -17,7 +17,8 @@ type Where = { applicationId: string; claimId: string; part?: PaperPart }
 
 /** Puts a paper of the tray behind a claim: from there on it is a document like any other, waiting to be looked at. */
 export async function putBehind(deps: Deps, actor: Actor, paper: TrayPaper, { applicationId, claimId, part }: Where) {
-  const { candidateId } = await applicationForPapers(applicationId, { bySheet: actor.kind === 'system' })
+  const bySheet = actor.kind === 'system' || (await isOfSheet(paper, applicationId))
+  const { candidateId } = await applicationForPapers(applicationId, { bySheet })
   const claim = await Claim.findOne({ where: { id: claimId, candidateId, removedAt: null } })
   if (!claim) throw notFound()
   const kind = part ?? partsFor(claim.kind)[0]!
@@ -47,6 +48,10 @@ export async function putBehind(deps: Deps, actor: Actor, paper: TrayPaper, { ap
   })
 }
 
+/** Whether it came behind a sheet for that application, which its candidate may still be writing. */
+const isOfSheet = async ({ coverSheet }: TrayPaper, applicationId: string) =>
+  coverSheet !== null && (await CoverSheet.count({ where: { number: coverSheet, applicationId } })) > 0
+
 /** A person says where a waiting paper belongs. */
 export async function filePaper(deps: Deps, actor: Account, id: string, where: Where) {
   const paper = await waitingPaper(id)
@@ -55,7 +60,7 @@ export async function filePaper(deps: Deps, actor: Account, id: string, where: W
   // Where the sheet was for this very place, it has done its work.
   if (paper.coverSheet !== null)
     await CoverSheet.update(
-      { usedAt: deps.clock.now() },
+      { usedAt: deps.clock.now(), awaits: null, fault: null },
       { where: { number: paper.coverSheet, claimId: where.claimId, usedAt: null } },
     )
   return { done: true as const }

@@ -27,12 +27,14 @@ export const partsFor = (kind: Claim['kind']) => [...partsOf[kind]]
 /** What of a file a paper may be put behind. */
 export async function placesFor(applicationId: string) {
   const { candidateId } = await applicationForPapers(applicationId)
-  return (await claimsOf(candidateId)).map(({ id, details, kind }) => ({
-    claimId: id,
-    label: labelOf(details),
-    parts: partsFor(kind),
-  }))
+  return (await claimsOf(candidateId)).map(placeOf)
 }
+
+export const placeOf = ({ id, details, kind }: Claim) => ({
+  claimId: id,
+  label: labelOf(details),
+  parts: partsFor(kind),
+})
 
 const mostPeople = 40
 

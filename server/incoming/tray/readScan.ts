@@ -1,6 +1,8 @@
 import { v7 as uuid } from 'uuid'
 import { dayAt } from '#core/dates/zoned'
 import { isWithdrawn } from '#core/hiring/stages'
+import type { Guess } from '#core/tray/guess'
+import { faultOfSheet, type SheetFault, sheetsLieBeneath } from '#core/tray/order'
 import { type SplitPaper, splitScan } from '#core/tray/split'
 import { coded } from '#core/words/say'
 import type { StoredText } from '#core/words/stored'
@@ -13,6 +15,7 @@ import { Claim } from '../../records/claims/model'
 import { keepBytes, readBytes } from '../../records/documents/bytes'
 import { CoverSheet, Scan, TrayPaper } from '../../records/tray/model'
 import { putBehind } from './file'
+import { noteOnSheet, takesOwnPapers } from './ownSheets'
 import { guessesFor } from './places'
 import type { ReadPage } from './readPages'
 import { readPagesApart } from './readPagesApart'
@@ -41,10 +44,11 @@ export async function readScan(deps: Deps, { scanId }: { scanId: string }) {
   await inTransaction(deps.sequelize, async () => {
     const locked = await Scan.findByPk(scanId, lockOf())
     if (locked?.state !== 'waiting') return
+    const beneath = sheetsLieBeneath(papers)
     let neighbour = scan.candidateId ?? undefined
     for (const { paper, pdf } of made) {
       const words = paper.pages.map((nth) => pages[nth]!.words).join(' ')
-      neighbour = (await place(deps, scan, paper, pdf, words, neighbour)) ?? neighbour
+      neighbour = (await place(deps, scan, { paper, pdf, words, neighbour, beneath })) ?? neighbour
     }
     await locked.update({
       state: papers.length > 0 ? 'split' : 'refused',
@@ -61,16 +65,22 @@ export const giveUpScan = async (_deps: Deps, { scanId }: { scanId: string }) =>
     { where: { id: scanId, state: 'waiting' } },
   ))
 
+type Placing = {
+  paper: SplitPaper
+  pdf: Buffer | null
+  words: string
+  neighbour: string | undefined
+  /** The sheets of its scan lie beneath their papers. */
+  beneath: boolean
+}
+
 /** Files a paper by its cover sheet, or leaves it in the tray and says why. Gives whose file it went to. */
 async function place(
   deps: Deps,
   scan: Scan,
-  paper: SplitPaper,
-  pdf: Buffer | null,
-  words: string,
-  neighbour: string | undefined,
+  { paper, pdf, words, neighbour, beneath }: Placing,
 ): Promise<string | undefined> {
-  const { sheet, why, candidateId } = await judge(deps, paper)
+  const { sheet, why, candidateId, fault } = await judge(deps, paper, beneath)
   const now = deps.clock.now()
   // A cover sheet alone has no paper to keep; the sheet itself is what a person looks at.
   const sha256 = pdf ? await keepBytes(pdf, 'application/pdf', now) : scan.sha256
@@ -85,9 +95,10 @@ async function place(
     coverSheet: paper.sheet ?? null,
     state: 'waiting',
     why: pdf ? why : coded('tray.sheetAlone'),
-    guesses: why && pdf ? await guessesFor(words, neighbour ?? candidateId) : [],
+    guesses: why && pdf ? [...ownPlace(sheet, fault), ...(await guessesFor(words, neighbour ?? candidateId))] : [],
     words: words.slice(0, 20_000),
   })
+  if (sheet && fault) await noteOnSheet(deps, sheet, fault)
   if (why || !sheet || !pdf) return undefined
   const { applicationId, claimId, part } = sheet
   try {
@@ -96,14 +107,25 @@ async function place(
     // Too many pages, the same paper again: it waits for a person, who is told why.
     if (!(error instanceof Problem)) throw error
     await row.update({ why: { code: 'tray.notFiled', values: { sheet: sheet.reference, why: error.words } } })
+    await noteOnSheet(deps, sheet, 'not filed')
     return undefined
   }
-  await sheet.update({ usedAt: now })
+  await sheet.update({ usedAt: now, awaits: null })
+  await noteOnSheet(deps, sheet, undefined)
   return candidateId
 }
 
+/** A paper with another number of pages most likely belongs where its sheet says all the same. */
+const ownPlace = (sheet: CoverSheet | undefined, fault: SheetFault | undefined): Guess[] =>
+  sheet && fault === 'pages'
+    ? [{ applicationId: sheet.applicationId, claimId: sheet.claimId, weight: 100, because: ['sheet'] }]
+    : []
+
+type Judged = { sheet?: CoverSheet; candidateId?: string; why: StoredText | null; fault?: SheetFault }
+
 /** Whether a paper's cover sheet may file it, and why not. */
-async function judge({ organisation }: Deps, { sheet: number, doubtful }: SplitPaper) {
+async function judge({ organisation }: Deps, paper: SplitPaper, beneath: boolean): Promise<Judged> {
+  const { sheet: number, doubtful } = paper
   if (doubtful)
     return {
       why: doubtful.likely ? coded('tray.sheetLikely', { sheet: doubtful.likely }) : coded('tray.sheetUnreadable'),
@@ -117,12 +139,19 @@ async function judge({ organisation }: Deps, { sheet: number, doubtful }: SplitP
   const values = { sheet: sheet.reference }
   if (sheet.usedAt) {
     const day = { day: dayAt(sheet.usedAt, organisation.timeZone).toString() }
-    return { candidateId, why: { code: 'tray.sheetUsed', values: { ...values, day } } satisfies StoredText }
+    return { sheet, candidateId, why: { code: 'tray.sheetUsed', values: { ...values, day } }, fault: 'used' }
   }
   if (application && isWithdrawn(application)) return { candidateId, why: coded('tray.sheetWithdrawn', values) }
-  if (!application || !awaitsPapers(application)) return { candidateId, why: coded('tray.sheetEnded', values) }
+  const awaited = application && (sheet.candidateId === null ? awaitsPapers : takesOwnPapers)(application)
+  if (!awaited) return { candidateId, why: coded('tray.sheetEnded', values) }
   if (!claim || claim.removedAt) return { candidateId, why: coded('tray.sheetClaimGone', values) }
-  return { sheet, candidateId, why: null }
+  const fault = faultOfSheet(paper, sheet.pages, beneath)
+  if (fault === 'beneath') return { sheet, candidateId, why: coded('tray.sheetBeneath', values), fault }
+  if (fault === 'pages') {
+    const counts = { said: sheet.pages!, came: paper.pages.length }
+    return { sheet, candidateId, why: coded('tray.sheetPages', { ...values, ...counts }), fault }
+  }
+  return { sheet, candidateId, why: null, fault }
 }
 
 /** The pages of a paper as one PDF, turned upright: copied where they came as PDF, put on pages where as pictures. */

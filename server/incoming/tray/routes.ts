@@ -1,11 +1,21 @@
+import * as own from '#contract/coverSheets'
 import * as contract from '#contract/tray'
 import { bind, bindFile } from '../../platform/http/bind'
 import { coverSheetsPdf, printCoverSheets } from './coverSheets'
 import { filePaper, takeOutOfTray } from './file'
+import { callOffCoverSheet, listMyCoverSheets, makeMyCoverSheets, myCoverSheetsPdf } from './ownSheets'
 import { placesFor } from './places'
 import { putInTray, readTray, readTrayPaper } from './tray'
 
 export const paperRoutes = [
+  bind(own.listMyCoverSheets, ({ deps, actor, input }) => listMyCoverSheets(deps, actor, input.params.id)),
+  bind(own.makeMyCoverSheets, ({ deps, actor, input }) =>
+    makeMyCoverSheets(deps, actor, input.params.id, input.body.papers),
+  ),
+  bindFile(own.readMyCoverSheets, ({ deps, actor, input }) =>
+    myCoverSheetsPdf(deps, actor, input.params.id, input.query.numbers.split(',').map(Number)),
+  ),
+  bind(own.callOffCoverSheet, ({ deps, actor, input }) => callOffCoverSheet(deps, actor, Number(input.params.number))),
   bind(contract.printCoverSheets, ({ deps, actor, input }) =>
     printCoverSheets(deps, actor, input.params.id, input.body.papers),
   ),

@@ -25,6 +25,7 @@ import { up as papers } from './019-papers'
 import { up as matters } from './020-matters'
 import { up as originals } from './021-originals'
 import { up as heard } from './022-heard'
+import { up as ownSheets } from './023-own-sheets'
 import { chainExisting } from './chainExisting'
 
 export type Migration = {
@@ -64,6 +65,7 @@ const migrations: Migration[] = [
   { name: '020-matters', statements: matters },
   { name: '021-originals', statements: originals },
   { name: '022-heard', statements: heard },
+  { name: '023-own-sheets', statements: ownSheets },
 ]
 
 /** The last step this program knows of. */

@@ -46,12 +46,12 @@ export async function writtenFor(candidateIds: readonly string[]): Promise<Appli
 }
 
 /**
- * An application the desk takes papers for: one that was sent, or one it still writes for somebody. A cover sheet that was
- * printed before the person took it over still finds its place. Throws not-found for others.
+ * An application the desk takes papers for: one that was sent, or one it still writes for somebody. A cover sheet finds its place
+ * in one that its candidate writes as well. Throws not-found for others.
  */
 export async function applicationForPapers(id: string, { bySheet = false } = {}): Promise<Application> {
   const application = await Application.findByPk(id)
   if (!application || isSent(application)) return sentApplication(id)
-  if (!application.onBehalf || (!bySheet && (await isTheirs(application)))) throw notFound()
+  if (!bySheet && (!application.onBehalf || (await isTheirs(application)))) throw notFound()
   return application
 }

@@ -7,3 +7,7 @@ export async function letterheadOf({ organisation }: Pick<Deps, 'organisation'>)
   const logo = await keptLogo()
   return { name: organisation.name, ...(logo ? { logo: Buffer.from(logo.png, 'base64') } : {}) }
 }
+
+/** Where papers are sent or brought. */
+export const addressOfHouse = ({ name, contact }: Deps['organisation']): string =>
+  [name, contact].filter(Boolean).join('\n')

@@ -8,6 +8,7 @@ import {
 } from 'sequelize'
 import type { PaperPart } from '#core/documents/papers'
 import type { Guess } from '#core/tray/guess'
+import type { SheetFault } from '#core/tray/order'
 import type { StoredText } from '#core/words/stored'
 import {
   define,
@@ -36,6 +37,14 @@ export class CoverSheet extends Model<InferAttributes<CoverSheet>, InferCreation
   declare printedBy: string
   declare printedAt: Date
   declare usedAt: CreationOptional<Date | null>
+  /** Who made it for a paper of their own; null for sheets of the desk. */
+  declare candidateId: CreationOptional<string | null>
+  /** How many pages they said the paper has. */
+  declare pages: CreationOptional<number | null>
+  /** The place it waits for a paper for, as long as it does: unique, so that no two wait for one. */
+  declare awaits: CreationOptional<string | null>
+  declare cameAt: CreationOptional<Date | null>
+  declare fault: CreationOptional<SheetFault | null>
 }
 
 /** A file as it came from the scanner or was dropped in, before it is split. */
@@ -84,6 +93,11 @@ export function definePaper(sequelize: Sequelize) {
     printedBy: text,
     printedAt: moment,
     usedAt: momentOrNull,
+    candidateId: uuidOrNull,
+    pages: wholeOrNull,
+    awaits: textOrNull,
+    cameAt: momentOrNull,
+    fault: textOrNull,
   })
   define(Scan, sequelize, 'scans', {
     id,

@@ -15,6 +15,7 @@ import { useToast } from '../useToast'
 type Waits = Reply<typeof readTray>['waiting'][number]
 
 const becauseWords: Record<string, string> = {
+  sheet: say('trayDesk.theSheetSaysSo'),
   name: say('trayDesk.theNameIsOnIt'),
   reference: say('trayDesk.theReferenceIsOnIt'),
   number: say('trayDesk.theNumberIsOnIt'),

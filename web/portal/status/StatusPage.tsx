@@ -14,6 +14,7 @@ import { useAct } from '../../useAct'
 import { Documents } from '../documents/Documents'
 import { AskUs } from './AskUs'
 import { CorrectContact } from './CorrectContact'
+import { CoverSheets } from './CoverSheets'
 import { OfferCard } from './OfferCard'
 import { Originals } from './Originals'
 import { RenewalForm } from './RenewalForm'
@@ -126,6 +127,7 @@ export function StatusPage() {
           </section>
         )}
         <Originals id={status.id} />
+        <CoverSheets id={status.id} />
         <AskUs status={status} />
       </div>
       <aside className="grid content-start gap-5">
