@@ -146,6 +146,9 @@ export type DetailsOf<Kind extends ClaimKind> = Kind extends 'licence' | 'certif
 
 export const documentStates = ['to look at', 'seen', 'sent back', 'replaced', 'discarded'] as const
 
+/** What a person finds of a live portrait beside the paper. */
+export const portraitFindings = ['same', 'other'] as const
+
 export const DocumentLine = Type.Object({
   id: Id,
   fileName: Type.String(),
@@ -156,6 +159,11 @@ export const DocumentLine = Type.Object({
   translationOf: orNull(Id),
   finalBy: orNull(Day),
   seconds: orNull(Type.Integer({ description: 'Length of a video' })),
+  live: Type.Boolean({ description: 'A portrait that the capture device took' }),
+  likeness: orNull(
+    Type.Integer({ minimum: 0, maximum: 100, description: 'What the device says of both faces; advice' }),
+  ),
+  holder: orNull(oneOf(portraitFindings)),
   state: oneOf(documentStates),
   sentBackBecause: orNull(Type.String()),
   reads: Type.Record(Type.String(), Type.String(), { description: 'What the paper says, field by field' }),

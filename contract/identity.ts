@@ -24,6 +24,9 @@ const Mended = Type.Object({
 })
 export type Mended = Static<typeof Mended>
 
+/** What the device is used for: a paper, or the face of whoever holds it. */
+export const capturedThings = ['paper', 'portrait'] as const
+
 export const captureStates = ['waiting', 'read', 'unclear', 'gone'] as const
 
 export const Capture = Type.Object({
@@ -40,9 +43,10 @@ export type Capture = Static<typeof Capture>
 export const beginCapture = endpoint({
   method: 'POST',
   path: '/api/my/claims/:id/captures',
-  summary: 'Begin to capture a paper of identity with the capture device',
+  summary: 'Begin to capture a paper of identity, or the face of whoever holds it, with the capture device',
   access: 'candidate',
   params: Type.Object({ id: Id }),
+  body: Type.Object({ what: oneOf(capturedThings) }),
   reply: Capture,
 })
 

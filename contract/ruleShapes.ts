@@ -135,7 +135,7 @@ const AskShape = Type.Union([
   ask('every work entry', {}),
   ask('skills check', { check: Key }),
   ask('permission', {}),
-  ask('identity', {}),
+  ask('identity', { portrait: Type.Optional(Type.Literal(true)) }),
   ask('vouching', { count: Type.Integer({ minimum: 1, maximum: 6 }) }),
   ask('document', { question: Key }),
   ask('declaration', {

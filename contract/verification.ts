@@ -3,6 +3,7 @@ import type { ClaimComparison, Field } from '#core/comparison/compareClaim'
 import type { Decision } from '#core/comparison/proposeDecision'
 import type { ZoneAgainst } from '#core/identity/zoneAgainst'
 import { standingStates } from '#core/validity/validity'
+import { portraitFindings } from './claims'
 import { endpoint } from './endpoint'
 import {
   Day,
@@ -27,6 +28,19 @@ export const seeDocument = endpoint({
   params: Type.Object({ id: Id }),
   body: Type.Object({ version: Version, reads: Type.Record(Type.String(), Type.String({ maxLength: 300 })) }),
   reply: Done,
+  invalidates: ['desk'],
+})
+
+export const comparePortrait = endpoint({
+  method: 'POST',
+  path: '/api/desk/documents/:id/compare-portrait',
+  summary:
+    'Say whether a live portrait and the paper of identity show the same person; it can be undone like having seen',
+  access: 'proof.settle',
+  params: Type.Object({ id: Id }),
+  body: Type.Object({ version: Version, holder: oneOf(portraitFindings), note: Type.String({ maxLength: 1000 }) }),
+  reply: Done,
+  idempotent: true,
   invalidates: ['desk'],
 })
 

@@ -299,6 +299,20 @@ test('identity, people who vouch, voluntary questions and a drawn name', async (
     await expect(page.getByLabel('Given names')).toHaveValue('Ilse Marie')
   })
 
+  await test.step('a portrait is taken on the phone, after the paper', async () => {
+    await page.goto(`${base}/identity`)
+    const phone = await windowOf(browser, { width: 390, height: 844 })
+    const [begun] = await Promise.all([
+      page.waitForResponse((response) => response.url().endsWith('/captures')),
+      page.getByRole('button', { name: 'Hand it over to my phone' }).click(),
+    ])
+    await phone.goto(((await begun.json()) as { address: string }).address)
+    await phone.getByLabel('Before it sits').selectOption('same')
+    await phone.getByRole('button', { name: 'Take the portrait' }).click()
+    await expect(page.getByText(/^Taken on .* A person compares it with your paper/)).toBeVisible()
+    await expectAccessible(page, 'a live portrait')
+  })
+
   await test.step('somebody vouches with the reference and the code', async () => {
     await page.goto(`${base}/vouching`)
     await page.getByLabel('Their name').fill('Pell Orven')

@@ -1,4 +1,6 @@
-import { expect, type Page, test } from '@playwright/test'
+import { expect, type Locator, type Page, test } from '@playwright/test'
+import { PDFDocument } from 'pdf-lib'
+import { drawPdf } from '#scenario/papers'
 import { expectAccessible } from './accessible'
 import { linkIn, mailbox, mailTo, settled, signIn, windowOf } from './people'
 
@@ -108,6 +110,58 @@ test('an original is announced, brought, compared with its scan, and given back 
   await expect(original.getByText(`Tracking number BACK ${tail}`)).toBeVisible()
   await candidate.reload()
   await expect(candidate.getByText(`Tracking number BACK ${tail}.`)).toBeVisible()
+})
+
+test('a cover sheet of one’s own finds its paper through the scanner, and another number of pages is told', async ({
+  browser,
+}) => {
+  const candidate = await windowOf(browser)
+  await signIn(candidate, 'priya.raghunathan@mail.example')
+  await candidate
+    .getByRole('link', { name: /Track engineer/ })
+    .first()
+    .click()
+  const sheetFor = async (paper: RegExp, pages: string) => {
+    await candidate.getByRole('button', { name: 'Make cover sheets' }).click()
+    await candidate.getByRole('checkbox', { name: paper }).first().check()
+    await candidate.getByLabel(/^Pages of/).fill(pages)
+    await expectAccessible(candidate, 'cover sheets')
+    await candidate.getByRole('button', { name: 'Make the sheet' }).click()
+    const line = candidate.getByRole('listitem').filter({ hasText: /^CS-/ }).filter({ hasText: paper })
+    const address = await line.getByRole('link', { name: 'Print' }).getAttribute('href')
+    return { line, pdf: new Uint8Array(await (await candidate.request.get(address!)).body()) }
+  }
+  const feed = async (sheet: Uint8Array, pages: number) => {
+    const feeder = await PDFDocument.create()
+    const paper = await drawPdf({
+      ...{
+        issuer: 'A university',
+        place: 'Tannberg, AT',
+        heading: 'Transcript',
+        signedBy: 'For the office',
+        on: '2020',
+      },
+      lines: ['of', 'Priya Raghunathan', `Fed ${tail}`],
+    })
+    for (const part of [sheet, ...Array<Uint8Array>(pages).fill(paper)]) {
+      const from = await PDFDocument.load(part)
+      for (const one of await feeder.copyPages(from, from.getPageIndices())) feeder.addPage(one)
+    }
+    const body = (await feeder.save()) as Uint8Array<ArrayBuffer>
+    const scanned = await fetch(`${mailbox}/scanner/scan?turned=180&faint=yes&name=post`, { method: 'POST', body })
+    expect(scanned.ok).toBe(true)
+  }
+  const reloadUntil = async (line: Locator, words: RegExp) =>
+    expect(async () => {
+      await candidate.reload()
+      await expect(line.getByText(words)).toBeVisible({ timeout: 2000 })
+    }).toPass({ timeout: 60_000 })
+  const transcript = await sheetFor(/transcript of marks/, '1')
+  await feed(transcript.pdf, 1)
+  await reloadUntil(transcript.line, /came on .* and lies in your file/)
+  const award = await sheetFor(/letter of award/, '3')
+  await feed(award.pdf, 2)
+  await reloadUntil(award.line, /another number of pages than you said/)
 })
 
 test('what was declared is decided by two, who have to say the same', async ({ browser }) => {

@@ -9,7 +9,10 @@ import { escaped, html, notThere } from './page'
  * A capture device for papers of identity. `POST /capture/sessions` begins; `/capture/ID` is the device itself, where
  * somebody lays an invented paper before the camera; `/capture/sessions/ID` gives the lines it made out and the pictures.
  */
-type Session = { sides: number; captured?: { zone: string; pictures: Buffer[] } }
+type Captured = { zone: string; pictures: Buffer[]; likeness?: number }
+type Session = { sides: number; portrait: boolean; compares: boolean; captured?: Captured }
+
+type Begun = { sides?: number; portrait?: boolean; reference?: string }
 
 const sessions = new Map<string, Session>()
 
@@ -25,16 +28,18 @@ VANDERMEER<<ILSE<<<<<<<<<<<<<<`,
 export async function answerCapture(request: IncomingMessage, url: URL, response: ServerResponse) {
   const [, , place, id, what, nth] = url.pathname.split('/')
   if (place === 'sessions' && request.method === 'POST' && !id) {
-    const { sides } = JSON.parse(await text(request)) as { sides: number }
+    const { sides, portrait, reference } = JSON.parse(await text(request)) as Begun
     const session = randomUUID()
-    sessions.set(session, { sides: sides === 2 ? 2 : 1 })
+    sessions.set(session, { sides: sides === 2 ? 2 : 1, portrait: Boolean(portrait), compares: Boolean(reference) })
     return json(response, { session, address: `http://${request.headers.host}/capture/${session}` })
   }
   const session = sessions.get((place === 'sessions' ? id : place) ?? '')
   if (!session) return notThere(response)
   if (place !== 'sessions') {
-    if (request.method !== 'POST') return html(response, 'Capture device', devicePage(session))
-    session.captured = capture(session.sides, new URLSearchParams(await text(request)))
+    if (request.method !== 'POST')
+      return html(response, 'Capture device', session.portrait ? facePage : devicePage(session))
+    const before = new URLSearchParams(await text(request))
+    session.captured = session.portrait ? captureFace(session, before) : capture(session.sides, before)
     return html(
       response,
       'Captured',
@@ -46,7 +51,11 @@ export async function answerCapture(request: IncomingMessage, url: URL, response
   if (what) return notThere(response)
   json(response, {
     state: session.captured ? 'captured' : 'waiting',
-    ...(session.captured && { zone: session.captured.zone, pictures: session.captured.pictures.length }),
+    ...(session.captured && {
+      zone: session.captured.zone,
+      pictures: session.captured.pictures.length,
+      likeness: session.captured.likeness,
+    }),
   })
 }
 
@@ -62,7 +71,49 @@ const devicePage = ({ sides }: Session) => `
     <p><button style="font:inherit;font-weight:600;padding:.5rem 1.2rem">Capture</button></p>
   </form>`
 
-function capture(sides: number, lying: URLSearchParams) {
+/** Who may sit before the camera, how alike the device finds them to the paper, and the colour of their coat. */
+const faces = {
+  same: { words: 'the person on the paper', likeness: 94, coat: '#35506b' },
+  dim: { words: 'the person on the paper, in poor light', likeness: 61, coat: '#22303c' },
+  other: { words: 'somebody else', likeness: 12, coat: '#7a4a2f' },
+} as const
+
+const facePage = `
+  <h1>Capture device</h1>
+  <p>A stand-in for the camera. It asks whoever sits before it to look straight, then left, then right.</p>
+  <form method="post">
+    <p><label>Before it sits <select name="face" style="font:inherit;padding:.3rem">${Object.entries(faces)
+      .map(([key, { words }]) => `<option value="${key}">${words}</option>`)
+      .join('')}</select></label></p>
+    <p><button style="font:inherit;font-weight:600;padding:.5rem 1.2rem">Take the portrait</button></p>
+  </form>`
+
+/** Without the picture of a paper there is nothing to compare a face with. */
+function captureFace({ compares }: Session, before: URLSearchParams): Captured {
+  const { likeness, coat } = faces[(before.get('face') ?? 'same') as keyof typeof faces] ?? faces.same
+  return { zone: '', pictures: [drawFace(coat)], ...(compares ? { likeness } : {}) }
+}
+
+function drawFace(coat: string): Buffer {
+  const canvas = createCanvas(720, 900)
+  const page = canvas.getContext('2d')
+  page.fillStyle = '#cfd6cf'
+  page.fillRect(0, 0, 720, 900)
+  page.fillStyle = coat
+  page.beginPath()
+  page.ellipse(360, 900, 300, 260, 0, 0, Math.PI * 2)
+  page.fill()
+  page.fillStyle = '#d8b89a'
+  page.beginPath()
+  page.ellipse(360, 420, 170, 220, 0, 0, Math.PI * 2)
+  page.fill()
+  page.fillStyle = '#2c241e'
+  for (const x of [300, 420]) page.fillRect(x - 14, 390, 28, 12)
+  page.fillRect(310, 510, 100, 10)
+  return canvas.toBuffer('image/jpeg', 88)
+}
+
+function capture(sides: number, lying: URLSearchParams): Captured {
   const zone = (lying.get('lines') ?? specimens[sides]!).replace(/\r/g, '').trim()
   const lines = zone.split('\n')
   const pictures =

@@ -104,6 +104,7 @@ export const events = {
   'document-removed': ['file'],
   'document-seen': ['file'],
   'document-unseen': ['file'],
+  'portrait-compared': ['file'],
   'document-sent-back': ['file', 'told'],
   'document-discarded': ['file', 'told'],
   'final-paper-due': ['file', 'told'],

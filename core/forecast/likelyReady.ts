@@ -22,6 +22,7 @@ const usual: Record<Step['what'], Duration> = {
   'make offer': [1, 3, 6],
   pay: [1, 3, 7],
   'name someone': [1, 2, 5],
+  'take portrait': [1, 2, 6],
 }
 
 export type Forecast = {

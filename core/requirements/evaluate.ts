@@ -7,6 +7,7 @@ import { monthsOfExperience } from '../history/experience'
 import { lengthOf } from '../history/ranges'
 import { daysUpTo } from '../history/window'
 import { factsOfFile } from './fileFacts'
+import { identityResult } from './identity'
 import { decisionOn } from './matter'
 import { afterLooking, claimResult, proofResult } from './provenClaim'
 import type { Ask, FileFacts, Gate, Outcome, Requirement, Step } from './requirement'
@@ -107,11 +108,7 @@ function resultOfAsk(ask: Ask, requirement: Requirement, file: Known): Result {
     case 'skills check':
       return skillsResult(ask.check, file)
     case 'identity':
-      return claimResult(
-        file.claims.filter(({ kind }) => kind === 'identity'),
-        requirement,
-        file,
-      )
+      return identityResult(ask, requirement, file)
     case 'vouching':
       return vouchingResult(ask.count, file)
     case 'permission':

@@ -24,7 +24,8 @@ export type Ask =
   | { kind: 'every work entry' }
   | { kind: 'skills check'; check: string }
   | { kind: 'permission' }
-  | { kind: 'identity' }
+  /** With a live portrait, compared with the paper by a person, unless the paper was shown in another way. */
+  | { kind: 'identity'; portrait?: true }
   /** So many people have vouched for the candidate. */
   | { kind: 'vouching'; count: number }
   | { kind: 'document'; question: string }
@@ -78,6 +79,9 @@ export type Requirement = {
 
 export type ClaimKind = 'study' | 'licence' | 'certificate' | 'work' | 'residence' | 'identity' | 'paper'
 
+/** Where a live portrait stands: a person finds it to be the same person's as the paper, or somebody else's. */
+export type PortraitFact = 'none' | 'to look at' | 'sent back' | 'same' | 'other'
+
 /** What is known of one claim, as far as requirements look at it. */
 export type ClaimFacts = {
   id: string
@@ -87,6 +91,8 @@ export type ClaimFacts = {
   paper: 'none' | 'to look at' | 'seen' | 'sent back'
   /** Only an interim paper stands behind it, since a day; the final one is owed by another. ISO days. */
   interim?: { seen: boolean; since: string; finalBy: string; finalToLookAt?: boolean }
+  /** The live portrait beside a paper of identity; absent where none goes with it. */
+  portrait?: PortraitFact
   enquiry: 'none' | 'open' | 'answered'
   /** Who would have to be asked, for words. */
   source?: string
@@ -155,6 +161,7 @@ export type Step = {
     | 'make offer'
     | 'pay'
     | 'name someone'
+    | 'take portrait'
 }
 
 export type OutcomeReason =
@@ -182,6 +189,7 @@ export type OutcomeReason =
   /** Good enough until a day; the final paper is owed by then. */
   | { code: 'met-for-now' | 'interim-over'; claim: StoredValue; finalBy: string }
   | { code: 'interim-not-enough'; claim: StoredValue }
+  | { code: `portrait-${Exclude<PortraitFact, 'same'>}`; claim: StoredValue }
   | { code: 'validity-unknown'; claim: StoredValue }
   | { code: 'begins-late'; claim: StoredValue; firstDay: string; needed: string; lateBy: number }
   | { code: 'standing'; claim: StoredValue; standing: Exclude<Standing['state'], 'good'> }

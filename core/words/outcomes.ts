@@ -69,6 +69,11 @@ function reasonWords(reason: OutcomeReason, nameOf: (key: string) => string): st
       return say('reason.interimOver', { claim: claim(), finalBy: writeWhen(reason.finalBy) })
     case 'interim-not-enough':
       return say('reason.interimNotEnough', { claim: claim() })
+    case 'portrait-none':
+    case 'portrait-to look at':
+    case 'portrait-sent back':
+    case 'portrait-other':
+      return say(`reason.${reason.code}`, { claim: claim() })
     case 'validity-unknown':
       return say('reason.validityUnknown', { claim: claim() })
     case 'standing':

@@ -81,7 +81,7 @@ function askWords(ask: Ask, nameOf: (key: string) => string): string {
     case 'skills check':
       return say('ask.skillsCheck', { check: nameOf(ask.check) })
     case 'identity':
-      return say('ask.identity')
+      return ask.portrait ? say('ask.identityAndPortrait') : say('ask.identity')
     case 'vouching':
       return ask.count === 1 ? say('ask.oneVouching') : say('ask.vouching', { count: ask.count })
     case 'permission':

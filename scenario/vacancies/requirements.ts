@@ -56,7 +56,7 @@ export const identitySeen: Requirement = {
     },
   },
   gate: 'shortlist',
-  asks: { kind: 'identity' },
+  asks: { kind: 'identity', portrait: true },
   rung: 'evidenced',
   waivableBy: boss,
 }

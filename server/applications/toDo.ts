@@ -42,6 +42,7 @@ export async function toDoOf(outcome: Outcome, requirement: Requirement, form: F
   if (outcome.reason.code === 'condition-undecided') return { ...go, label: say('status.answerIt') }
   const claim = outcome.claims[0]
   if (claim && step?.what === 'renew') return { ...about, act: 'renew', target: claim }
+  if (claim && step?.what === 'take portrait') return { ...about, act: 'portrait', target: claim }
   if (claim && step?.what === 'upload') return { ...about, act: 'upload', target: claim }
   switch (asks.kind) {
     case 'skills check': {

@@ -35,7 +35,10 @@ export function factsOfClaim(claim: Claim, behind: Behind): ClaimFacts {
     kind: claim.kind,
     label: labelValue(told),
     rung: claim.rung,
-    paper: paperOf(current(documents)),
+    paper: paperOf(current(documents).filter(({ live }) => !live)),
+    ...(details.kind === 'identity' && details.paper !== 'two others'
+      ? { portrait: portraitOf(current(documents)) }
+      : {}),
     ...interimOf(current(documents)),
     enquiry: asked?.state === 'open' || asked?.state === 'answered' ? asked.state : 'none',
     source: told.sourceName || undefined,
@@ -90,6 +93,14 @@ function paperOf(documents: readonly Document[]): ClaimFacts['paper'] {
   if (states.includes('to look at')) return 'to look at'
   if (states.includes('seen')) return 'seen'
   return states.includes('sent back') ? 'sent back' : 'none'
+}
+
+/** The newest live portrait counts. */
+function portraitOf(documents: readonly Document[]): NonNullable<ClaimFacts['portrait']> {
+  const newest = documents.filter(({ live, state }) => live && state !== 'replaced' && state !== 'discarded').at(-1)
+  if (!newest) return 'none'
+  if (newest.state === 'sent back') return 'sent back'
+  return newest.state === 'seen' ? (newest.holder ?? 'to look at') : 'to look at'
 }
 
 /** The newest paper that stands in for a time, unless a final one that came later has been looked at. */

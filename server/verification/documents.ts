@@ -1,6 +1,9 @@
+import { isReason } from '#core/words/reason'
+import { say } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import { compareAndSet } from '../platform/database/compareAndSet'
 import type { Account, Deps } from '../platform/deps'
+import { invalidField, notFound } from '../platform/errors/problems'
 import { labelValue } from '../records/claims/label'
 import { documentById, markSeen, markSentBack, markUnseen } from '../records/documents/documents'
 import { claimById } from '../records/enquiries/load'
@@ -31,11 +34,37 @@ export async function seeDocument(
   return { done: true as const }
 }
 
+/**
+ * Says whether a live portrait shows whoever the paper of identity is of. It changes no rung: the paper is looked at by itself.
+ *
+ * @throws Problem 404 where it is no live portrait, `invalid` where it is somebody else's and nobody says why
+ */
+export async function comparePortrait(
+  deps: Deps,
+  actor: Account,
+  id: string,
+  { version, holder, note }: { version: number; holder: 'same' | 'other'; note: string },
+) {
+  if (!(await documentById(id)).live) throw notFound()
+  if (holder === 'other' && !isReason(note)) throw invalidField('/body/note', say('problem.sayWhyForWhoeverReads'))
+  const document = await markSeen(deps, id, version, actor.name, {})
+  await document.update({ holder })
+  const claim = await claimById(document.claimId)
+  await recordEvent(deps, actor, {
+    code: 'portrait-compared',
+    words: `portrait-compared.${holder}`,
+    values: { claim: labelValue(claim.details), note: note.trim() },
+    candidateId: claim.candidateId,
+    claimId: claim.id,
+  })
+  return { done: true as const }
+}
+
 export async function unseeDocument(deps: Deps, actor: Account, id: string) {
   const claim = await claimById((await documentById(id)).claimId)
   if (claim.rung !== 'evidenced' && claim.rung !== 'claimed') throw problems.askedSince()
   const document = await markUnseen(id)
-  await compareAndSet(claim, claim.version, { rung: 'claimed' })
+  if (!document.live) await compareAndSet(claim, claim.version, { rung: 'claimed' })
   await recordEvent(deps, actor, {
     code: 'document-unseen',
     values: { file: document.fileName },
@@ -55,7 +84,7 @@ export async function sendDocumentBack(
   const claim = await claimById((await documentById(id)).claimId)
   if (claim.rung !== 'evidenced' && claim.rung !== 'claimed') throw problems.askedSinceRecord()
   const document = await markSentBack(id, version, reason.trim())
-  await compareAndSet(claim, claim.version, { rung: 'claimed' })
+  if (!document.live) await compareAndSet(claim, claim.version, { rung: 'claimed' })
   await recordEvent(deps, actor, {
     code: 'document-sent-back',
     values: { file: document.fileName, claim: labelValue(claim.details), reason: reason.trim() },

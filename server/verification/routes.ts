@@ -2,12 +2,13 @@ import * as contract from '#contract/verification'
 import { bind } from '../platform/http/bind'
 import { askRegister } from './channels/register'
 import { decideClaim, undoDecision } from './decide'
-import { seeDocument, sendDocumentBack, unseeDocument } from './documents'
+import { comparePortrait, seeDocument, sendDocumentBack, unseeDocument } from './documents'
 import { previewEnquiry, raiseEnquiry } from './raiseEnquiry'
 import { readEnquiry, replyToEnquiry } from './reply'
 
 export const verificationRoutes = [
   bind(contract.seeDocument, ({ deps, actor, input }) => seeDocument(deps, actor, input.params.id, input.body)),
+  bind(contract.comparePortrait, ({ deps, actor, input }) => comparePortrait(deps, actor, input.params.id, input.body)),
   bind(contract.unseeDocument, ({ deps, actor, input }) => unseeDocument(deps, actor, input.params.id)),
   bind(contract.sendDocumentBack, ({ deps, actor, input }) =>
     sendDocumentBack(deps, actor, input.params.id, input.body),

@@ -300,4 +300,10 @@ export default {
   'apply.makeAnAccountToGoOn': 'Ein Konto anlegen und weitermachen',
   'apply.iHaveAnAccount': 'Ich habe ein Konto',
   'apply.forgetWhatIsHere': 'Vergessen, was hier steht',
+  'apply.livePortrait': 'Ein Bild von Ihnen, jetzt aufgenommen',
+  'apply.livePortraitWhy':
+    'Die Kamera bittet Sie, geradeaus, dann nach links, dann nach rechts zu sehen. Eine Person vergleicht das Bild mit dem auf Ihrem Papier; das Gerät rät nur.',
+  'apply.portraitTaken': 'Aufgenommen am {{day}}. Eine Person vergleicht es mit Ihrem Papier.',
+  'apply.takeItAgain': 'Noch einmal aufnehmen',
+  'apply.takeItOnThisScreen': 'Auf diesem Bildschirm aufnehmen',
 } satisfies Translated<typeof english>

@@ -289,4 +289,10 @@ export default {
   'apply.makeAnAccountToGoOn': 'Make an account to go on',
   'apply.iHaveAnAccount': 'I have an account',
   'apply.forgetWhatIsHere': 'Forget what is written here',
+  'apply.livePortrait': 'A portrait of yourself, taken now',
+  'apply.livePortraitWhy':
+    'The camera asks you to look straight, then left, then right. A person compares the picture with the one on your paper; the device only advises.',
+  'apply.portraitTaken': 'Taken on {{day}}. A person compares it with your paper.',
+  'apply.takeItAgain': 'Take it again',
+  'apply.takeItOnThisScreen': 'Take it on this screen',
 } as const

@@ -39,4 +39,5 @@ export default {
   'ask.theFormAsks': 'Das Formular fragt danach.',
   'ask.interimDoes':
     'Ein vorläufiges Papier oder eine Antragsbestätigung genügt für {{days}}; das endgültige folgt bis dahin.',
+  'ask.identityAndPortrait': 'ein Ausweispapier und ein aufgenommenes Bild dazu',
 } satisfies Translated<typeof english>

@@ -36,4 +36,5 @@ export default {
   'ask.theFormAsks': 'The form asks for it.',
   'ask.interimDoes':
     'An interim paper, or the receipt of an application, does for {{days}}; the final one follows by then.',
+  'ask.identityAndPortrait': 'a paper of identity and a live portrait beside it',
 } as const

@@ -431,4 +431,5 @@ export default {
   'composer.heardStage.offer': 'Angebot',
   'composer.heardStage.start': 'freigegeben',
   'composer.heardNotSaid': 'keine Angabe',
+  'composer.withALivePortrait': 'mit einem aufgenommenen Bild, das eine Person mit dem Papier vergleicht',
 } satisfies Translated<typeof english>

@@ -423,4 +423,5 @@ export default {
   'composer.heardStage.offer': 'offered',
   'composer.heardStage.start': 'cleared',
   'composer.heardNotSaid': 'not said',
+  'composer.withALivePortrait': 'with a live portrait, compared with the paper by a person',
 } as const

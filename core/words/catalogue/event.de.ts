@@ -274,4 +274,6 @@ export default {
     'Wir haben ein Papier zu {{claim}} gelöscht, das nicht hier sein sollte: {{reason}}',
   'event.cover-sheet-not-right': 'Mit dem Deckblatt {{sheet}} für {{paper}} kam ein Papier: {{why}}',
   'event.cover-sheet-not-right.toCandidate': 'Mit Ihrem Deckblatt für {{paper}} kam ein Papier. {{why}}',
+  'event.portrait-compared.same': 'Hat gefunden, dass das Bild und {{claim}} dieselbe Person zeigen. {{note}}',
+  'event.portrait-compared.other': 'Hat gefunden, dass das Bild zu {{claim}} jemand anderen zeigt: {{note}}',
 } satisfies Translated<typeof english>

@@ -265,4 +265,6 @@ export default {
   'event.document-discarded.toCandidate': 'We erased a paper for {{claim}} that should not be here: {{reason}}',
   'event.cover-sheet-not-right': 'A paper came with the cover sheet {{sheet}} for {{paper}}: {{why}}',
   'event.cover-sheet-not-right.toCandidate': 'A paper came with your cover sheet for {{paper}}. {{why}}',
+  'event.portrait-compared.same': 'Found the live portrait and {{claim}} to show the same person. {{note}}',
+  'event.portrait-compared.other': 'Found the live portrait beside {{claim}} to show somebody else: {{note}}',
 } as const

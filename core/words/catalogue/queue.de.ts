@@ -55,4 +55,6 @@ export default {
   'queue.reason.interim-not-enough': 'nur ein vorläufiges Dokument',
   'queue.reason.answer-other': 'erklärt, entscheiden',
   'queue.reason.matter-refused': 'dagegen entschieden, mitteilen',
+  'queue.reason.portrait-to look at': 'Bild zu vergleichen',
+  'queue.reason.portrait-other': 'Bild von jemand anderem',
 } satisfies Translated<typeof english>

@@ -52,4 +52,6 @@ export default {
   'queue.reason.interim-not-enough': 'only an interim document',
   'queue.reason.answer-other': 'declared, decide',
   'queue.reason.matter-refused': 'decided against, tell them',
+  'queue.reason.portrait-to look at': 'portrait to compare',
+  'queue.reason.portrait-other': 'portrait of somebody else',
 } as const

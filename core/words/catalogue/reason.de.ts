@@ -55,4 +55,8 @@ export default {
   'reason.matter-settled': 'Entschieden am {{on}}: Es macht keinen Unterschied.',
   'reason.matter-conditions': 'Entschieden am {{on}}: unter Bedingungen, die vor dem ersten Tag verlangt werden.',
   'reason.matter-refused': 'Entschieden am {{on}}: Es spricht gegen diese Stelle.',
+  'reason.portrait-none': '{{claim}}: Das Bild dazu ist noch nicht aufgenommen.',
+  'reason.portrait-to look at': '{{claim}}: Ein Bild ist da, noch niemand hat es verglichen.',
+  'reason.portrait-sent back': '{{claim}}: Das Bild muss noch einmal aufgenommen werden.',
+  'reason.portrait-other': '{{claim}}: Das Bild zeigt jemand anderen; entscheiden Sie, was folgt.',
 } satisfies Translated<typeof english>

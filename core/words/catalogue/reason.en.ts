@@ -49,4 +49,8 @@ export default {
   'reason.matter-settled': 'Decided on {{on}}: it makes no difference.',
   'reason.matter-conditions': 'Decided on {{on}}: under conditions, which are asked before the first day.',
   'reason.matter-refused': 'Decided on {{on}}: it stands against this post.',
+  'reason.portrait-none': '{{claim}}: the live portrait has not been taken yet.',
+  'reason.portrait-to look at': '{{claim}}: a live portrait is in, nobody has compared it yet.',
+  'reason.portrait-sent back': '{{claim}}: the live portrait has to be taken again.',
+  'reason.portrait-other': '{{claim}}: the live portrait shows somebody else; decide what follows.',
 } as const

@@ -23,4 +23,5 @@ export default {
   'step.who.hiring manager': 'Fachbereich',
   'step.who.reader': 'Sie',
   'step.turn': '{{who}}: {{what}}',
+  'step.what.take portrait': 'Bild aufnehmen',
 } satisfies Translated<typeof english>

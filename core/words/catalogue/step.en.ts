@@ -20,4 +20,5 @@ export default {
   'step.who.hiring manager': 'Hiring manager',
   'step.who.reader': 'You',
   'step.turn': '{{who}}: {{what}}',
+  'step.what.take portrait': 'take the portrait',
 } as const

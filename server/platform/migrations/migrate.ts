@@ -26,6 +26,7 @@ import { up as matters } from './020-matters'
 import { up as originals } from './021-originals'
 import { up as heard } from './022-heard'
 import { up as ownSheets } from './023-own-sheets'
+import { up as portraits } from './024-portraits'
 import { chainExisting } from './chainExisting'
 
 export type Migration = {
@@ -66,6 +67,7 @@ const migrations: Migration[] = [
   { name: '021-originals', statements: originals },
   { name: '022-heard', statements: heard },
   { name: '023-own-sheets', statements: ownSheets },
+  { name: '024-portraits', statements: portraits },
 ]
 
 /** The last step this program knows of. */

@@ -97,13 +97,22 @@ export async function takeAlong(claimId: string, credentialVersion: number) {
 export async function markUnseen(id: string): Promise<Document> {
   const document = await documentById(id)
   if (document.state !== 'seen') throw problems.notSeen()
-  return compareAndSet(document, document.version, { state: 'to look at', seenBy: null, seenAt: null })
+  return compareAndSet(document, document.version, {
+    ...{ state: 'to look at', seenBy: null, seenAt: null, holder: null },
+  })
 }
 
 export async function markSentBack(id: string, version: number, reason: string): Promise<Document> {
   const document = await documentById(id)
   requireVersion(version, document.version)
   return compareAndSet(document, version, { state: 'sent back', sentBackBecause: reason, seenBy: null, seenAt: null })
+}
+
+/** What the device took is a live portrait; of several the newest counts. */
+export async function makeLivePortrait({ id, claimId }: Pick<Document, 'id' | 'claimId'>, likeness: number | null) {
+  const earlier = { claimId, live: true, state: ['to look at', 'seen', 'sent back'] as Document['state'][] }
+  await Document.update({ state: 'replaced' }, { where: earlier })
+  await Document.update({ live: true, likeness }, { where: { id } })
 }
 
 /** A better document takes the place of those of its part that were sent back. */
@@ -128,6 +137,9 @@ export const documentLine = (document: Document): typeof DocumentLine.static => 
   translationOf: document.translationOf ?? null,
   finalBy: document.finalBy ?? null,
   seconds: document.seconds ?? null,
+  live: document.live,
+  likeness: document.likeness ?? null,
+  holder: document.holder ?? null,
   state: document.state,
   sentBackBecause: document.sentBackBecause ?? null,
   reads: document.reads,

@@ -6,7 +6,7 @@ import {
   Model,
   type Sequelize,
 } from 'sequelize'
-import type { documentStates } from '#contract/claims'
+import type { documentStates, portraitFindings } from '#contract/claims'
 import type { PaperPart } from '#core/documents/papers'
 import {
   dayOrNull,
@@ -56,6 +56,10 @@ export class Document extends Model<InferAttributes<Document>, InferCreationAttr
   declare finalMissedAt: CreationOptional<Date | null>
   /** Length of a video. */
   declare seconds: CreationOptional<number | null>
+  /** A portrait that the capture device took, what it says of both faces (0 to 100), and what a person found. */
+  declare live: CreationOptional<boolean>
+  declare likeness: CreationOptional<number | null>
+  declare holder: CreationOptional<(typeof portraitFindings)[number] | null>
   /** Nothing once it was discarded. */
   declare sha256: string | null
   declare state: (typeof documentStates)[number]
@@ -90,6 +94,9 @@ export function defineDocuments(sequelize: Sequelize) {
     finalRemindedAt: momentOrNull,
     finalMissedAt: momentOrNull,
     seconds: wholeOrNull,
+    live: { type: DataTypes.BOOLEAN, allowNull: false, defaultValue: false },
+    likeness: wholeOrNull,
+    holder: textOrNull,
     sha256: textOrNull,
     state: text,
     sentBackBecause: textOrNull,

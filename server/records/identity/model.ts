@@ -1,5 +1,5 @@
 import { type InferAttributes, type InferCreationAttributes, Model, type Sequelize } from 'sequelize'
-import type { captureStates, Mended, Offered } from '#contract/identity'
+import type { capturedThings, captureStates, Mended, Offered } from '#contract/identity'
 import { define, id, jsonOrNull, moment, text, uuid } from '../../platform/database/columns'
 
 /** One use of the capture device for a paper of identity. */
@@ -9,7 +9,13 @@ export class Capture extends Model<InferAttributes<Capture>, InferCreationAttrib
   /** The device's own name for it. */
   declare session: string
   declare state: (typeof captureStates)[number]
-  declare reading: { address: string; offered?: Offered; mended?: Mended[]; why?: string } | null
+  declare reading: {
+    address: string
+    what?: (typeof capturedThings)[number]
+    offered?: Offered
+    mended?: Mended[]
+    why?: string
+  } | null
   declare createdAt: Date
 }
 

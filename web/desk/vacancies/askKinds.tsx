@@ -6,6 +6,7 @@ import type { Rules } from '#core/rules/rules'
 import { say } from '#core/words/say'
 import { choicesOf } from '../../ui/choices'
 import { CheckList, SelectField, TextField } from '../../ui/Field'
+import { Tick } from '../../ui/Tick'
 import { Deciders } from './Deciders'
 
 type AskOf<Kind extends Ask['kind']> = Extract<Ask, { kind: Kind }>
@@ -206,7 +207,17 @@ export const askKinds: { [Kind in Ask['kind']]: AskKind<Kind> } = {
       />
     ),
   },
-  identity: { name: say('composer.aPaperOfIdentity'), begin: () => ({ kind: 'identity' }) },
+  identity: {
+    name: say('composer.aPaperOfIdentity'),
+    begin: () => ({ kind: 'identity' }),
+    Details: ({ ask, onChange }) => (
+      <Tick
+        label={say('composer.withALivePortrait')}
+        checked={Boolean(ask.portrait)}
+        onChange={(portrait) => onChange(portrait ? { kind: 'identity', portrait } : { kind: 'identity' })}
+      />
+    ),
+  },
   vouching: {
     name: say('composer.peopleWhoVouch'),
     begin: () => ({ kind: 'vouching', count: 1 }),

@@ -18,6 +18,7 @@ import { useKeys } from '../useKeys'
 import { useToast } from '../useToast'
 import { AskSource } from './AskSource'
 import { type Act, actsFor, mayLook } from './acts'
+import { ComparePortrait } from './ComparePortrait'
 import { ComparisonTable } from './ComparisonTable'
 import { Decide } from './Decide'
 import { LookAt } from './LookAt'
@@ -58,6 +59,8 @@ function ReadProof({ file, claim, proof, lookAtOnce }: ReadProps) {
   const { acts, main } = actsFor(claim, proof, { rights, may })
   const readable = mayLook(rights)
   const [looking, setLooking] = useState(lookAtOnce ? shown?.id : undefined)
+  const portrait = there.findLast(({ live, state }) => live && state !== 'replaced')
+  const isLive = portrait !== undefined && portrait.id === looking
   const confirm = async () => {
     const done = await confirming.act({
       params: { id: claim.id },
@@ -153,6 +156,15 @@ function ReadProof({ file, claim, proof, lookAtOnce }: ReadProps) {
               <button type="button" onClick={look} className="mt-1 font-semibold text-confirmed">
                 {say('proof.openBesideTheClaim')}
               </button>
+              {portrait && portrait.id !== shown.id && (
+                <button
+                  type="button"
+                  onClick={() => setLooking(portrait.id)}
+                  className="mt-1 block font-semibold text-confirmed"
+                >
+                  {say('proof.openThePortrait')}
+                </button>
+              )}
             </div>
           </div>
         ) : (
@@ -178,8 +190,11 @@ function ReadProof({ file, claim, proof, lookAtOnce }: ReadProps) {
           )}
         </div>
       </div>
-      {looking && readable && (
+      {looking && readable && !isLive && (
         <LookAt file={file} claim={claim} proof={proof} documentId={looking} onClose={() => setLooking(undefined)} />
+      )}
+      {looking && readable && isLive && (
+        <ComparePortrait file={file} claim={claim} documentId={looking} onClose={() => setLooking(undefined)} />
       )}
       {asking && <AskSource file={file} claim={claim} onClose={() => setAsking(false)} />}
       {deciding && <Decide claim={claim} proof={proof} decision={deciding} onClose={() => setDeciding(undefined)} />}

@@ -1,11 +1,11 @@
-import QRCode from 'qrcode'
-import { useEffect, useState } from 'react'
+import { useState } from 'react'
 import type { Draft } from '#contract/applications'
 import { type Claim, type ClaimDetails, identityPapers } from '#contract/claims'
-import type { Capture, Mended, Offered } from '#contract/identity'
+import type { Mended, Offered } from '#contract/identity'
 import { writeWhen } from '#core/dates/write'
 import { questionsOf } from '#core/form/form'
 import { isSent } from '#core/hiring/stages'
+import type { Requirement } from '#core/requirements/requirement'
 import { say } from '#core/words/say'
 import { translated } from '#core/words/translations'
 import { Button } from '../../ui/Button'
@@ -15,9 +15,11 @@ import { MendedList } from '../../ui/MendedList'
 import { ProblemNote } from '../../ui/ProblemNote'
 import { Sheet } from '../../ui/Sheet'
 import { useAct } from '../../useAct'
+import { CaptureDevice } from './CaptureDevice'
 import { ClaimActions } from './ClaimActions'
 import { ClaimForm } from './ClaimForm'
 import { ClaimPapers } from './ClaimPapers'
+import { LivePortrait } from './LivePortrait'
 import type { Autosave } from './useAutosave'
 import { useClaimEditor } from './useClaimEditor'
 
@@ -75,6 +77,9 @@ function ChoosePaper() {
   )
 }
 
+const asksPortrait = ({ asks, alternatives = [] }: Requirement) =>
+  [asks, ...alternatives].some((ask) => ask.kind === 'identity' && ask.portrait)
+
 type OneProps = { claim: Claim; draft: Draft; autosave: Autosave }
 
 function OnePaper({ claim, draft, autosave }: OneProps) {
@@ -112,76 +117,33 @@ function OnePaper({ claim, draft, autosave }: OneProps) {
         )}
         {!editing && details.number !== '' && <TakeIntoAnswers details={details} draft={draft} autosave={autosave} />}
         <ClaimPapers claim={claim} accepted={draft.vacancy.paperLanguages} />
+        {!editing && isGiven && details.paper !== 'two others' && draft.requirements.some(asksPortrait) && (
+          <LivePortrait claim={claim} />
+        )}
       </Sheet>
     </div>
   )
 }
 
-const lookAgainMs = 2000
-
 type Read = { offered: Offered; mended: readonly Mended[] }
 type CaptureProps = { claim: Claim; onRead: (read: Read) => void; onType: () => void }
 
-/** The device on this screen or on a phone; what it has read comes back here by itself. */
-function CapturePaper({ claim, onRead, onType }: CaptureProps) {
-  const beginning = useAct('beginCapture')
-  const { act: take, problem } = useAct('takeCapture')
-  const [capture, setCapture] = useState<Capture>()
-  const [picture, setPicture] = useState<string>()
-  const waiting = capture?.state === 'waiting' ? capture.id : undefined
-  useEffect(() => {
-    if (!waiting) return
-    const timer = setInterval(async () => {
-      const now = await take({ params: { id: waiting } })
-      if (!now || now.state === 'waiting') return
-      setCapture(now)
-      setPicture(undefined)
-      if (now.offered) onRead({ offered: now.offered, mended: now.mended })
-    }, lookAgainMs)
-    return () => clearInterval(timer)
-  }, [waiting, take, onRead])
-  const begin = async (where: 'here' | 'phone') => {
-    // The window is opened by the click itself, since browsers block one that comes later.
-    const device = where === 'here' ? window.open('', '_blank') : null
-    const begun = await beginning.act({ params: { id: claim.id } })
-    if (!begun) return device?.close()
-    setCapture(begun)
-    if (device) device.location.href = begun.address
-    else setPicture(await QRCode.toDataURL(begun.address, { margin: 1, width: 240 }))
-  }
-  return (
-    <div className="grid gap-3">
-      <p>{say('apply.captureItWithTheCamera')}</p>
-      <div className="flex flex-wrap gap-2">
-        <Button kind="main" busy={beginning.busy} onClick={() => void begin('here')}>
-          {say('apply.captureItOnThisScreen')}
-        </Button>
-        <Button busy={beginning.busy} onClick={() => void begin('phone')}>
-          {say('apply.handItOverToMy')}
-        </Button>
-        <Button kind="quiet" onClick={onType}>
-          {say('apply.typeItInstead')}
-        </Button>
-      </div>
-      {picture && (
-        <div className="flex flex-wrap items-center gap-4">
-          <img src={picture} alt={say('apply.qrCodeThatOpensThe')} width={160} height={160} />
-          <p className="max-w-[36ch] text-ink-2">{say('apply.pointTheCameraOfYour')}</p>
-        </div>
-      )}
-      <p role="status" className="text-soon-ink empty:hidden">
-        {capture?.state === 'waiting'
-          ? say('apply.waitingForThePicture')
-          : capture?.state === 'unclear'
-            ? `${say('apply.thatWasNotClearEnough')} ${capture.why ?? ''} ${say('apply.tryAgainOrTypeIt')}`
-            : capture?.state === 'gone'
-              ? say('apply.thatTookTooLongBegin')
-              : ''}
-      </p>
-      <ProblemNote problem={beginning.problem ?? problem} />
-    </div>
-  )
-}
+/** The paper before the device; what it has read comes back here by itself. */
+const CapturePaper = ({ claim, onRead, onType }: CaptureProps) => (
+  <CaptureDevice
+    claimId={claim.id}
+    what="paper"
+    here={say('apply.captureItOnThisScreen')}
+    onTaken={({ offered, mended }) => offered && onRead({ offered, mended })}
+    more={
+      <Button kind="quiet" onClick={onType}>
+        {say('apply.typeItInstead')}
+      </Button>
+    }
+  >
+    {say('apply.captureItWithTheCamera')}
+  </CaptureDevice>
+)
 
 type ConfirmProps = { claim: Claim; draftId: string; read?: Read; onDone: () => void }
 

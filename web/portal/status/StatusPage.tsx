@@ -11,6 +11,7 @@ import { Sheet } from '../../ui/Sheet'
 import { Waiting } from '../../ui/Waiting'
 import { writeDayOf } from '../../ui/write'
 import { useAct } from '../../useAct'
+import { LivePortrait } from '../apply/LivePortrait'
 import { Documents } from '../documents/Documents'
 import { AskUs } from './AskUs'
 import { CorrectContact } from './CorrectContact'
@@ -190,6 +191,7 @@ function ToDo({ item, status }: { item: Status['toDo'][number]; status: Status }
         <TaskCard id={status.id} task={task} ready={status.offer?.answer === 'accepted'} />
       )}
       {item.act === 'renew' && claim && <RenewalForm claim={claim} />}
+      {item.act === 'portrait' && claim && <LivePortrait claim={claim} />}
       {item.act === 'upload' && claim && (
         <Documents
           claim={claim}
