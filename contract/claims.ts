@@ -164,6 +164,7 @@ export const DocumentLine = Type.Object({
     Type.Integer({ minimum: 0, maximum: 100, description: 'What the device says of both faces; advice' }),
   ),
   holder: orNull(oneOf(portraitFindings)),
+  fromWord: Type.Boolean({ description: 'It came as a Word file, which is kept beside it' }),
   state: oneOf(documentStates),
   sentBackBecause: orNull(Type.String()),
   reads: Type.Record(Type.String(), Type.String(), { description: 'What the paper says, field by field' }),
@@ -274,7 +275,8 @@ const Uploaded = Type.Intersect([
 export const uploadDocument = endpoint({
   method: 'POST',
   path: '/api/my/claims/:id/documents',
-  summary: 'Put a document behind a claim, in one piece: PDF, JPEG or PNG, up to 10 MB and 20 pages',
+  summary:
+    'Put a document behind a claim, in one piece: PDF, JPEG, PNG or Word (.docx, turned into PDF), up to 10 MB and 20 pages',
   access: 'candidate',
   behalf: true,
   params: Type.Object({ id: Id }),
@@ -301,6 +303,16 @@ export const readDocument = endpoint({
   method: 'GET',
   path: '/api/documents/:id/bytes',
   summary: 'A document as it was sent, for its owner and for those at the desk who may see the file',
+  access: 'signed-in',
+  params: Type.Object({ id: Id }),
+  reply: Type.Any(),
+  file: true,
+})
+
+export const readOriginalFile = endpoint({
+  method: 'GET',
+  path: '/api/documents/:id/original',
+  summary: 'The Word file a document was made of, for the same people',
   access: 'signed-in',
   params: Type.Object({ id: Id }),
   reply: Type.Any(),

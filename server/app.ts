@@ -144,10 +144,11 @@ export function makeApp(deps: Fixed, { metrics, isEnding }: Watched = { isEnding
   return app
 }
 
-/** Only ourselves; pdf.js draws fonts from data, and pictures of documents are blobs. */
+/** Only ourselves; pdf.js draws fonts from data, and pictures of documents and recordings are blobs. */
 const policy = {
   defaultSrc: ["'self'"],
   imgSrc: ["'self'", 'data:', 'blob:'],
+  mediaSrc: ["'self'", 'blob:'],
   fontSrc: ["'self'", 'data:'],
   styleSrc: ["'self'", "'unsafe-inline'"],
   scriptSrc: ["'self'", "'wasm-unsafe-eval'"],

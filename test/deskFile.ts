@@ -51,7 +51,7 @@ export const aDocument = (over: Partial<FileClaim['documents'][number]> = {}): F
   finalBy: null,
   part: 'certificate',
   translationOf: null,
-  ...{ seconds: null, live: false, likeness: null, holder: null },
+  ...{ seconds: null, live: false, likeness: null, holder: null, fromWord: false },
   state: 'to look at',
   sentBackBecause: null,
   reads: {},

@@ -1,5 +1,5 @@
 import * as contract from '#contract/claims'
-import { readDocument } from '../documents/readDocument'
+import { readDocument, readOriginalFile } from '../documents/readDocument'
 import { bind, bindFile } from '../platform/http/bind'
 import {
   addClaim,
@@ -33,5 +33,6 @@ export const claimRoutes = [
     { transaction: false },
   ),
   bindFile(contract.readDocument, ({ deps, actor, input }) => readDocument(deps, actor, input.params.id)),
+  bindFile(contract.readOriginalFile, ({ deps, actor, input }) => readOriginalFile(deps, actor, input.params.id)),
   bind(contract.removeDocument, ({ deps, actor, input }) => removeDocument(deps, actor, input.params.id)),
 ]

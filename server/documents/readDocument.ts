@@ -9,7 +9,7 @@ import { candidateOf } from '../records/accounts/candidate'
 import { applicationsOf } from '../records/applications/find'
 import { personWrittenFor } from '../records/applications/writtenFor'
 import { streamBytes } from '../records/documents/bytes'
-import { documentById } from '../records/documents/documents'
+import { documentById, originalName } from '../records/documents/documents'
 import type { Document } from '../records/documents/model'
 import { claimById } from '../records/enquiries/load'
 import { namesHiddenIn } from '../records/people/shownNames'
@@ -21,6 +21,15 @@ export async function readDocument(deps: Deps, actor: Account, id: string): Prom
   if (sha256 === null || !(await mayRead(deps, actor, document))) throw notFound()
   await requireShown(deps, actor, document)
   return { fileName: document.fileName, ...(await streamBytes(sha256)), inline: true }
+}
+
+/** The Word file it was made of: never opened in the browser, only kept. */
+export async function readOriginalFile(deps: Deps, actor: Account, id: string): Promise<FileToKeep> {
+  const document = await documentById(id)
+  const { originalSha256, fileName } = document
+  if (!originalSha256 || !(await mayRead(deps, actor, document))) throw notFound()
+  await requireShown(deps, actor, document)
+  return { fileName: originalName(fileName), ...(await streamBytes(originalSha256)) }
 }
 
 async function mayRead(deps: Deps, actor: Account, document: Document): Promise<boolean> {

@@ -18,10 +18,22 @@ export async function discardDocument(
   { version, reason }: { version: number; reason: string },
 ) {
   const document = await documentById(id)
-  const { sha256, claimId, candidateId, fileName } = document
-  const gone = { sha256: null, size: 0, pages: 0, reads: {}, seenBy: null, seenAt: null, finalBy: null }
+  const { sha256, originalSha256, claimId, candidateId, fileName } = document
+  const gone = {
+    sha256: null,
+    originalSha256: null,
+    size: 0,
+    pages: 0,
+    reads: {},
+    seenBy: null,
+    seenAt: null,
+    finalBy: null,
+  }
   await compareAndSet(document, version, { state: 'discarded', sentBackBecause: reason.trim(), ...gone })
-  if (sha256) await forgetBytes(deps, [sha256])
+  await forgetBytes(
+    deps,
+    [sha256, originalSha256].filter((hash) => hash !== null),
+  )
   const claim = await Claim.findByPk(claimId, { rejectOnEmpty: true })
   const left = await Document.count({
     where: { claimId, credentialVersion: claim.credentialVersion, state: 'seen' },

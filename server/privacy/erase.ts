@@ -60,6 +60,7 @@ const ofFile = [
 /** The rows that hold papers' bytes by their hash. */
 const holders = [
   'SELECT sha256 FROM documents WHERE sha256 IN (:hashes)',
+  'SELECT originalSha256 AS sha256 FROM documents WHERE originalSha256 IN (:hashes)',
   'SELECT pdfSha256 AS sha256 FROM snapshots WHERE pdfSha256 IN (:hashes)',
   'SELECT sha256 FROM permissions WHERE sha256 IN (:hashes)',
   'SELECT sha256 FROM tray_papers WHERE sha256 IN (:hashes)',
@@ -80,6 +81,7 @@ export async function eraseFile(
   const replacements = { candidateId, files, applications: ids.length > 0 ? ids : [randomUUID()] }
   const hashes = await sequelize.query<{ sha256: string }>(
     `SELECT sha256 FROM documents WHERE candidateId = :candidateId AND sha256 IS NOT NULL
+     UNION SELECT originalSha256 FROM documents WHERE candidateId = :candidateId AND originalSha256 IS NOT NULL
      UNION SELECT pdfSha256 FROM snapshots WHERE applicationId IN (:applications) AND pdfSha256 IS NOT NULL
      UNION SELECT sha256 FROM permissions WHERE applicationId IN (:applications)`,
     { replacements, type: QueryTypes.SELECT },

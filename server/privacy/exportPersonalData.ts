@@ -13,7 +13,7 @@ import { Reopening, Snapshot } from '../records/applications/model'
 import { claimFaces, claimsOf } from '../records/claims/view'
 import { conversationsOf } from '../records/conversations/find'
 import { streamBytes } from '../records/documents/bytes'
-import { documentsOfCandidates } from '../records/documents/documents'
+import { documentsOfCandidates, originalName } from '../records/documents/documents'
 import { HeardOfUs } from '../records/heard/model'
 import { IncomingMail } from '../records/mails/model'
 import { mattersOfCandidates } from '../records/matters/find'
@@ -134,9 +134,10 @@ export async function exportPersonalData(deps: Deps, actor: Account): Promise<Fi
     sights.map(({ at, who, what, reason }) => ({ at, who, what, reason })),
   )
   void addPapers(zip, [
-    ...documents.flatMap(({ id, fileName, sha256 }) =>
-      sha256 ? [{ path: `papers/${id.slice(-6)} ${fileName}`, sha256 }] : [],
-    ),
+    ...documents.flatMap(({ id, fileName, sha256, originalSha256 }) => [
+      ...(sha256 ? [{ path: `papers/${id.slice(-6)} ${fileName}`, sha256 }] : []),
+      ...(originalSha256 ? [{ path: `papers/${id.slice(-6)} ${originalName(fileName)}`, sha256: originalSha256 }] : []),
+    ]),
     ...snapshots.flatMap(({ applicationId, pdfSha256 }) =>
       pdfSha256 ? [{ path: `applications/${applicationId}.pdf`, sha256: pdfSha256 }] : [],
     ),

@@ -21,7 +21,7 @@ export default {
   'documents.theVideoIsLargerThan': 'Das Video ist größer als 60 MB. Nehmen Sie es mit kleinerem Bild auf.',
   'documents.lookingThrough': 'Wird durchgesehen',
   'documents.whatItIs': 'Was es ist',
-  'documents.anySizeSeveralPagesAt': 'jede Größe, mehrere Seiten auf einmal',
+  'documents.anySizeSeveralPagesAt': 'jede Größe, mehrere Seiten auf einmal; oder Word',
   'documents.mp4OrWebMUpTo': 'MP4 oder WebM, bis {{count}} Sekunden',
   'documents.useTheCameraFor': 'Die Kamera verwenden für {{claim}}',
   'documents.photographIt': 'Fotografieren',
@@ -68,7 +68,7 @@ export default {
   'documents.thePdfCannotBeOpened':
     'Das PDF lässt sich nicht öffnen. Vielleicht ist es beschädigt; drucken Sie es in ein neues PDF und wählen Sie dieses.',
   'documents.thisCannotBeOpenedAs':
-    'Das lässt sich nicht als Bild öffnen. Wählen Sie eine Datei in PDF, JPEG oder PNG, oder fotografieren Sie die Seite.',
+    'Das lässt sich nicht als Bild öffnen. Wählen Sie eine Datei in PDF, JPEG, PNG oder Word, oder fotografieren Sie die Seite.',
   'documents.noRoom': 'Dafür ist im Moment kein Platz. Versuchen Sie es später noch einmal.',
   'documents.finalBy': 'das endgültige bis {{day}}',
   'documents.whenTheFinalComes': 'Das endgültige kommt bis',
@@ -76,4 +76,22 @@ export default {
   'documents.discarded': 'gelöscht, es sollte nicht hier sein',
   'documents.whichHave': 'Was davon haben Sie?',
   'documents.forNow': '{{papers}}, vorerst: das endgültige folgt bis zu einem Tag, den Sie nennen',
+  'documents.asWord': 'die Word-Datei, aus der es gemacht ist',
+  'documents.wordByItself': 'Fügen Sie eine Word-Datei allein hinzu, ohne andere Dateien; daraus wird ein eigenes PDF.',
+  'documents.wordTooLarge':
+    'Die Word-Datei ist größer als 10 MB. Speichern Sie sie als PDF und fügen Sie dieses hinzu.',
+  'documents.recordHere': 'Auf dieser Seite aufnehmen',
+  'documents.recordUpTo':
+    'Bis zu {{time}} Minuten. Dann endet die Aufnahme von selbst. Sie sehen sie, bevor sie geschickt wird, und können sie beliebig oft wiederholen.',
+  'documents.whatTheCameraSees': 'Was die Kamera sieht',
+  'documents.yourRecording': 'Ihre Aufnahme',
+  'documents.stillLeft': 'Aufnahme läuft, noch {{time}}',
+  'documents.beginRecording': 'Aufnahme beginnen',
+  'documents.endRecording': 'Aufnahme beenden',
+  'documents.recordAgain': 'Noch einmal aufnehmen',
+  'documents.sendTheVideo': 'Schicken',
+  'documents.camera.refused':
+    'Der Browser darf Kamera und Mikrofon nicht benutzen. Erlauben Sie es neben der Adresse dieser Seite, oder wählen Sie ein Video, das anderswo gemacht ist.',
+  'documents.camera.missing': 'Hier ist keine Kamera mit Mikrofon. Wählen Sie ein Video, das anderswo gemacht ist.',
+  'documents.camera.stopped': 'Die Aufnahme ist abgebrochen. Nehmen Sie noch einmal auf.',
 } satisfies Translated<typeof english>

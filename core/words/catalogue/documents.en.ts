@@ -18,7 +18,7 @@ export default {
   'documents.theVideoIsLargerThan': 'The video is larger than 60 MB. Record it with a smaller picture.',
   'documents.lookingThrough': 'Looking through',
   'documents.whatItIs': 'What it is',
-  'documents.anySizeSeveralPagesAt': 'any size, several pages at once',
+  'documents.anySizeSeveralPagesAt': 'any size, several pages at once; or Word',
   'documents.mp4OrWebMUpTo': 'MP4 or WebM, up to {{count}} seconds',
   'documents.useTheCameraFor': 'Use the camera for {{claim}}',
   'documents.photographIt': 'Photograph it',
@@ -63,7 +63,7 @@ export default {
   'documents.thePdfCannotBeOpened':
     'The PDF cannot be opened. It may be damaged; print it to a new PDF and choose that.',
   'documents.thisCannotBeOpenedAs':
-    'This cannot be opened as a picture. Choose a PDF, JPEG or PNG file, or photograph the page.',
+    'This cannot be opened as a picture. Choose a PDF, JPEG, PNG or Word file, or photograph the page.',
   'documents.noRoom': 'There is no room for this at the moment. Try again later.',
   'documents.finalBy': 'the final one by {{day}}',
   'documents.whenTheFinalComes': 'The final one comes by',
@@ -71,4 +71,21 @@ export default {
   'documents.discarded': 'erased, it should not be here',
   'documents.whichHave': 'Which of these do you have?',
   'documents.forNow': '{{papers}}, for now: the final one follows by a day you name',
+  'documents.asWord': 'the Word file it was made of',
+  'documents.wordByItself': 'Add a Word file by itself, without other files; it becomes a PDF of its own.',
+  'documents.wordTooLarge': 'The Word file is larger than 10 MB. Save it as a PDF and add that.',
+  'documents.recordHere': 'Record it on this page',
+  'documents.recordUpTo':
+    'Up to {{time}} minutes. It ends by itself then. You see it before it is sent, and can record it again as often as you like.',
+  'documents.whatTheCameraSees': 'What the camera sees',
+  'documents.yourRecording': 'Your recording',
+  'documents.stillLeft': 'Recording, {{time}} left',
+  'documents.beginRecording': 'Begin recording',
+  'documents.endRecording': 'End recording',
+  'documents.recordAgain': 'Record it again',
+  'documents.sendTheVideo': 'Send it',
+  'documents.camera.refused':
+    'The browser may not use the camera and the microphone. Allow it beside the address of this page, or choose a video made elsewhere.',
+  'documents.camera.missing': 'There is no camera with a microphone here. Choose a video made elsewhere.',
+  'documents.camera.stopped': 'The recording stopped. Record it again.',
 } as const

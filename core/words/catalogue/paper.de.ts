@@ -6,7 +6,7 @@ export default {
   'paper.identity': 'der Reisepass oder Personalausweis',
   'paper.document': 'das genannte Dokument',
   'paper.work': 'ein Zeugnis oder Schreiben zu jeder Stelle',
-  'paper.form': '{{papers}}: PDF, JPEG oder PNG, bis 10 MB und 20 Seiten',
+  'paper.form': '{{papers}}: PDF, JPEG, PNG oder Word, bis 10 MB und 20 Seiten',
   'paper.part.certificate': 'Urkunde',
   'paper.part.transcript': 'Notenspiegel',
   'paper.part.letter of award': 'Verleihungsschreiben',

@@ -3,7 +3,7 @@ export default {
   'paper.identity': 'the passport or identity card',
   'paper.document': 'the document it names',
   'paper.work': 'a letter or certificate of each job',
-  'paper.form': '{{papers}}: PDF, JPEG or PNG, up to 10 MB and 20 pages',
+  'paper.form': '{{papers}}: PDF, JPEG, PNG or Word, up to 10 MB and 20 pages',
   'paper.part.certificate': 'certificate',
   'paper.part.transcript': 'transcript of marks',
   'paper.part.letter of award': 'letter of award',

@@ -216,7 +216,7 @@ export default {
   'problem.nobodyMayWaive': 'Darauf darf niemand verzichten.',
   'problem.empty-file': 'Die Datei ist leer.',
   'problem.empty-file.do': 'Wählen Sie sie noch einmal; vielleicht wurde sie nicht ganz gespeichert.',
-  'problem.wrong-kind': 'Nur PDF, JPEG und PNG werden angenommen.',
+  'problem.wrong-kind': 'Nur PDF, JPEG, PNG und Word (.docx) werden angenommen.',
   'problem.wrong-kind.found':
     'Es ist eine {{extension}}-Datei, was der Name auch sagt. Speichern oder drucken Sie sie als PDF und wählen Sie das.',
   'problem.wrong-kind.neither':
@@ -379,4 +379,8 @@ export default {
   'problem.signForIt': 'Wer es nimmt, unterschreibt dafür.',
   'problem.notTheCodeThatWasSent':
     'Das ist nicht der Code, der geschickt wurde. Sehen Sie nach, oder lassen Sie einen neuen schicken.',
+  'problem.word-broken': 'Diese Word-Datei lässt sich nicht lesen.',
+  'problem.word-letters': 'Diese Word-Datei enthält Buchstaben, für die hier keine Schrift da ist.',
+  'problem.word.do': 'Speichern Sie sie als PDF und fügen Sie diese hinzu.',
+  'problem.word-picture': 'Diese Word-Datei enthält ein Bild, das sich hier nicht zeigen lässt.',
 } satisfies Translated<typeof english>

@@ -195,7 +195,7 @@ export default {
   'problem.nobodyMayWaive': 'Nobody may waive this.',
   'problem.empty-file': 'The file is empty.',
   'problem.empty-file.do': 'Choose it again; it may not have been saved completely.',
-  'problem.wrong-kind': 'Only PDF, JPEG and PNG files are accepted.',
+  'problem.wrong-kind': 'Only PDF, JPEG, PNG and Word (.docx) files are accepted.',
   'problem.wrong-kind.found':
     'It is a {{extension}} file, whatever its name says. Save or print it as PDF and choose that.',
   'problem.wrong-kind.neither':
@@ -350,4 +350,8 @@ export default {
   'problem.sayTheTrackingNumber': 'Give the number it can be followed by.',
   'problem.signForIt': 'Whoever takes it signs for it.',
   'problem.notTheCodeThatWasSent': 'This is not the code that was sent. Look again, or have a new one sent.',
+  'problem.word-broken': 'This Word file cannot be read.',
+  'problem.word-letters': 'This Word file holds letters there is no font for here.',
+  'problem.word.do': 'Save it as a PDF and add that.',
+  'problem.word-picture': 'This Word file holds a picture that cannot be shown here.',
 } as const

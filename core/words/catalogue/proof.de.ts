@@ -139,4 +139,5 @@ export default {
   'proof.whatYouSee': 'Was Sie sehen',
   'proof.whoeverReadsThisLater': 'Wer das in zwei Jahren liest, muss es verstehen. Wer sich bewirbt, liest es nicht.',
   'proof.openThePortrait': 'Das aufgenommene Bild öffnen',
+  'proof.asWord': 'Es kam als Word-Datei: diese speichern',
 } satisfies Translated<typeof english>

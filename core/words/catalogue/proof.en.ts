@@ -137,4 +137,5 @@ export default {
   'proof.whoeverReadsThisLater':
     'Whoever reads this in two years has to understand it. The candidate does not read it.',
   'proof.openThePortrait': 'Open the live portrait',
+  'proof.asWord': 'It came as a Word file: keep a copy of that',
 } as const

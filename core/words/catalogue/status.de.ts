@@ -151,15 +151,15 @@ export default {
   'status.bringItTo': 'Bringen oder senden Sie es an:\n{{address}}',
   'status.announceIt': 'Ankündigen',
   'status.notNow': 'Nicht jetzt',
-  'sheet.fault.pages':
+  'status.sheetFault.pages':
     'Es hat eine andere Zahl von Seiten, als Sie gesagt haben. Wir sehen nach, wohin es gehört; nichts geht verloren.',
-  'sheet.fault.beneath':
+  'status.sheetFault.beneath':
     'Ihre Blätter liegen anscheinend unter ihren Papieren. Wir sehen nach, was zu welchem gehört; nichts geht verloren.',
-  'sheet.fault.alone':
+  'status.sheetFault.alone':
     'Das Blatt kam ohne sein Papier. Drucken Sie es noch einmal und schicken Sie es mit dem Papier, oder fügen Sie das Papier hier hinzu.',
-  'sheet.fault.used':
+  'status.sheetFault.used':
     'Das Blatt war schon verwendet. Wir sehen nach, wohin das Papier gehört; für ein anderes Papier machen Sie ein eigenes Blatt.',
-  'sheet.fault.not filed': 'Es konnte nicht von selbst abgelegt werden. Wir sehen es uns an.',
+  'status.sheetFault.not filed': 'Es konnte nicht von selbst abgelegt werden. Wir sehen es uns an.',
   'status.byPost': 'Papiere per Post oder Fax',
   'status.byPostWhy':
     'Am besten fügen Sie Papiere hier hinzu. Kommt eines doch per Post oder Fax, führt sein Deckblatt es von selbst in Ihre Akte, und Sie sehen hier, dass es da ist.',

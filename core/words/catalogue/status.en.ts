@@ -147,14 +147,14 @@ export default {
   'status.bringItTo': 'Bring or send it to:\n{{address}}',
   'status.announceIt': 'Announce it',
   'status.notNow': 'Not now',
-  'sheet.fault.pages': 'It has another number of pages than you said. We look where it belongs; nothing is lost.',
-  'sheet.fault.beneath':
+  'status.sheetFault.pages': 'It has another number of pages than you said. We look where it belongs; nothing is lost.',
+  'status.sheetFault.beneath':
     'Your sheets seem to lie beneath their papers. We look which belongs to which; nothing is lost.',
-  'sheet.fault.alone':
+  'status.sheetFault.alone':
     'The sheet came without its paper. Print it again and send it with the paper, or add the paper here.',
-  'sheet.fault.used':
+  'status.sheetFault.used':
     'The sheet was used before. We look where the paper belongs; for another paper make a sheet of its own.',
-  'sheet.fault.not filed': 'It could not be filed by itself. We look at it.',
+  'status.sheetFault.not filed': 'It could not be filed by itself. We look at it.',
   'status.byPost': 'Papers by post or fax',
   'status.byPostWhy':
     'Papers are best added here. Where one comes by post or fax all the same, its cover sheet leads it to your file by itself, and you see here that it came.',

@@ -136,7 +136,7 @@ export async function noteOnSheet(deps: Deps, sheet: CoverSheet, fault: SheetFau
     { kind: 'system' },
     {
       code: 'cover-sheet-not-right',
-      values: { paper: sheet.title, sheet: sheet.reference, why: { code: `sheet.fault.${fault}` } },
+      values: { paper: sheet.title, sheet: sheet.reference, why: { code: `status.sheetFault.${fault}` } },
       candidateId: sheet.candidateId,
       applicationId: sheet.applicationId,
       claimId: sheet.claimId,

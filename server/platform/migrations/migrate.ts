@@ -27,6 +27,7 @@ import { up as originals } from './021-originals'
 import { up as heard } from './022-heard'
 import { up as ownSheets } from './023-own-sheets'
 import { up as portraits } from './024-portraits'
+import { up as wordFiles } from './025-word-files'
 import { chainExisting } from './chainExisting'
 
 export type Migration = {
@@ -68,6 +69,7 @@ const migrations: Migration[] = [
   { name: '022-heard', statements: heard },
   { name: '023-own-sheets', statements: ownSheets },
   { name: '024-portraits', statements: portraits },
+  { name: '025-word-files', statements: wordFiles },
 ]
 
 /** The last step this program knows of. */

@@ -32,7 +32,7 @@ export async function addDocument(deps: Deps, about: About, what: WhatItIs, file
     id: uuid(),
     ...about,
     ...file,
-    fileName: tidyName(what.fileName),
+    fileName: file.originalSha256 ? asPdfName(tidyName(what.fileName)) : tidyName(what.fileName),
     part: what.part ?? 'certificate',
     translationOf: what.translationOf ?? null,
     finalBy: what.finalBy ?? null,
@@ -140,6 +140,7 @@ export const documentLine = (document: Document): typeof DocumentLine.static => 
   live: document.live,
   likeness: document.likeness ?? null,
   holder: document.holder ?? null,
+  fromWord: Boolean(document.originalSha256),
   state: document.state,
   sentBackBecause: document.sentBackBecause ?? null,
   reads: document.reads,
@@ -148,3 +149,8 @@ export const documentLine = (document: Document): typeof DocumentLine.static => 
   seenAt: document.seenAt?.toISOString() ?? null,
   version: document.version,
 })
+
+const asPdfName = (wordName: string) => wordName.replace(/(\.docx)?$/i, '.pdf')
+
+/** What the Word file is called that a document was made of. */
+export const originalName = (pdfName: string) => pdfName.replace(/\.pdf$/, '.docx')

@@ -7,19 +7,25 @@ import { inGuardedThread } from '../../platform/jobs/threads'
 import { problems } from '../problems'
 import { keepBytes } from './bytes'
 import type { Found, Given } from './lookThrough'
+import { wordType } from './wordToPdf'
 
-const papers = ['application/pdf', 'image/jpeg', 'image/png'] as const
+const papers = ['application/pdf', 'image/jpeg', 'image/png', wordType] as const
 const videos = ['video/mp4', 'video/webm'] as const
 
 type Inspected = {
-  mediaType: (typeof papers)[number] | (typeof videos)[number]
+  mediaType: Exclude<(typeof papers)[number], typeof wordType> | (typeof videos)[number]
   pages: number
   /** Length of a video. */
   seconds: number | null
 }
 
 /** A file that was looked through and is kept. */
-export type KeptFile = Inspected & { sha256: string; size: number }
+export type KeptFile = Inspected & {
+  sha256: string
+  size: number
+  /** What it was before it was turned into a PDF. */
+  originalSha256: string | null
+}
 
 /** The bytes of a file, or where it lies. */
 export type GivenFile = Buffer | string
@@ -34,19 +40,24 @@ export async function takeFile(deps: Deps, file: GivenFile, videoSeconds?: numbe
   const size = typeof file === 'string' ? (await stat(file)).size : file.length
   if (size === 0) throw problems.unfitFile('empty-file', coded('problem.empty-file'), coded('problem.empty-file.do'))
   const kind = await (typeof file === 'string' ? fileTypeFromFile(file) : fileTypeFromBuffer(file))
-  const { bytes = file, ...inspected } =
-    videoSeconds === undefined
-      ? await inspectPaper(file, size, kind)
-      : { ...(await inspectVideo(file, size, kind, videoSeconds)), bytes: file }
-  const sha256 = await keepBytes(bytes, inspected.mediaType, deps.clock.now())
-  return { ...inspected, sha256, size: typeof bytes === 'string' ? size : bytes.length }
+  const {
+    bytes = file,
+    word,
+    ...inspected
+  } = videoSeconds === undefined
+    ? await inspectPaper(file, size, kind)
+    : { ...(await inspectVideo(file, size, kind, videoSeconds)), bytes: file, word: undefined }
+  const now = deps.clock.now()
+  const sha256 = await keepBytes(bytes, inspected.mediaType, now)
+  const originalSha256 = word ? await keepBytes(word, wordType, now) : null
+  return { ...inspected, sha256, originalSha256, size: typeof bytes === 'string' ? size : bytes.length }
 }
 
 async function inspectPaper(
   file: GivenFile,
   size: number,
   kind: FileTypeResult | undefined,
-): Promise<Inspected & { bytes: Buffer }> {
+): Promise<Inspected & { bytes: Buffer; word?: Buffer }> {
   const mediaType = papers.find((type) => type === kind?.mime)
   if (!mediaType)
     throw problems.unfitFile(
@@ -64,7 +75,8 @@ async function inspectPaper(
   if (looked === 'too much')
     throw problems.unfitFile('too-much-inside', coded('problem.too-much-inside'), coded('problem.too-much-inside.do'))
   if ('refused' in looked) throw problems.unfitFile(looked.refused, looked.words, looked.detail)
-  return { mediaType, pages: looked.pages, seconds: null, bytes: looked.bytes ? Buffer.from(looked.bytes) : bytes }
+  const found = { pages: looked.pages, seconds: null, bytes: looked.bytes ? Buffer.from(looked.bytes) : bytes }
+  return mediaType === wordType ? { mediaType: 'application/pdf', ...found, word: bytes } : { mediaType, ...found }
 }
 
 const thread = new URL('./lookThrough.ts', import.meta.url)

@@ -4,10 +4,11 @@ import { PDFDocument } from 'pdf-lib'
 import { documentLimits } from '#core/documents/limits'
 import { type Coded, coded } from '#core/words/say'
 import { activeContentIn, takeLinksOut } from './activeContent'
-import { beginCounting, wentOver } from './limitInflation'
+import { beginCounting, UnfoldsTooFar, wentOver } from './limitInflation'
+import { WordFault, wordToPdf, wordType } from './wordToPdf'
 
 /** A paper as it came in. */
-export type Given = { bytes: Uint8Array; mediaType: 'application/pdf' | 'image/jpeg' | 'image/png' }
+export type Given = { bytes: Uint8Array; mediaType: 'application/pdf' | 'image/jpeg' | 'image/png' | typeof wordType }
 
 /** What a paper turned out to be, or why it cannot be taken. `bytes` are there where something was taken out of it. */
 export type Found =
@@ -19,7 +20,22 @@ export type Found =
 export default async function lookThrough(given: Given | 'get ready'): Promise<Found | undefined> {
   if (given === 'get ready') return undefined
   const { bytes, mediaType } = given
+  if (mediaType === wordType) return word(bytes)
   return mediaType === 'application/pdf' ? pdf(bytes) : picture(Buffer.from(bytes), mediaType)
+}
+
+/** A Word file goes on as the PDF it was turned into. */
+async function word(bytes: Uint8Array): Promise<Found> {
+  let turned: Uint8Array
+  try {
+    turned = await wordToPdf(bytes, (bytes, mediaType) => 'pages' in picture(bytes, mediaType))
+  } catch (error) {
+    if (error instanceof UnfoldsTooFar) return 'too much'
+    const fault = error instanceof WordFault ? error.fault : 'broken'
+    return refused(`word-${fault}`, coded(`problem.word-${fault}`), coded('problem.word.do'))
+  }
+  const looked = await pdf(turned)
+  return looked !== 'too much' && 'pages' in looked ? { bytes: turned, ...looked } : looked
 }
 
 async function pdf(bytes: Uint8Array): Promise<Found> {
@@ -56,7 +72,7 @@ function countPages(document: PDFDocument): number {
   }
 }
 
-function picture(bytes: Buffer, mediaType: 'image/jpeg' | 'image/png'): Found {
+function picture(bytes: Buffer, mediaType: 'image/jpeg' | 'image/png'): { pages: number } | Refusal {
   const size = sizeOf(bytes)
   if (!size || !endsWhole(bytes, mediaType)) return brokenPicture
   if (size.width * size.height > documentLimits.pixels)
@@ -110,7 +126,9 @@ function holdsItsPixels(bytes: Buffer): boolean {
   }
 }
 
-const refused = (code: string, words: Coded, detail: Coded): Found => ({ refused: code, words, detail })
+type Refusal = Extract<Found, { refused: string }>
+
+const refused = (code: string, words: Coded, detail: Coded): Refusal => ({ refused: code, words, detail })
 
 const brokenPdf = refused('broken-pdf', coded('problem.broken-pdf'), coded('problem.broken-pdf.do'))
 const brokenPicture = refused('broken-picture', coded('problem.broken-picture'), coded('problem.broken-picture.do'))

@@ -62,6 +62,8 @@ export class Document extends Model<InferAttributes<Document>, InferCreationAttr
   declare holder: CreationOptional<(typeof portraitFindings)[number] | null>
   /** Nothing once it was discarded. */
   declare sha256: string | null
+  /** What it was before it was turned into a PDF, where it came as a Word file. */
+  declare originalSha256: CreationOptional<string | null>
   declare state: (typeof documentStates)[number]
   declare sentBackBecause: CreationOptional<string | null>
   declare reads: Record<string, string>
@@ -98,6 +100,7 @@ export function defineDocuments(sequelize: Sequelize) {
     likeness: wholeOrNull,
     holder: textOrNull,
     sha256: textOrNull,
+    originalSha256: textOrNull,
     state: text,
     sentBackBecause: textOrNull,
     reads: json,

@@ -81,6 +81,11 @@ export function LookAt({
               {say('proof.interimPaper', { part: paperPartWords(document.part), day: writeWhen(document.finalBy) })}
             </p>
           )}
+          {document.fromWord && (
+            <a href={`/api/documents/${document.id}/original`} className="justify-self-start underline">
+              {say('proof.asWord')}
+            </a>
+          )}
           {proof.zone && <ZoneNote zone={proof.zone} />}
           {proof.fields.map(({ key, kind }) => {
             const claimed = shownAs(kind, proof.claimed[key] ?? '')

@@ -1,5 +1,5 @@
 import QRCode from 'qrcode'
-import { type ReactNode, useEffect, useState } from 'react'
+import { type ReactNode, useEffect, useEffectEvent, useState } from 'react'
 import type { Capture, capturedThings } from '#contract/identity'
 import { say } from '#core/words/say'
 import { Button } from '../../ui/Button'
@@ -26,17 +26,18 @@ export function CaptureDevice({ claimId, what, here, onTaken, more, children }: 
   const [capture, setCapture] = useState<Capture>()
   const [picture, setPicture] = useState<string>()
   const waiting = capture?.state === 'waiting' ? capture.id : undefined
+  const look = useEffectEvent(async (id: string) => {
+    const now = await take({ params: { id } })
+    if (!now || now.state === 'waiting') return
+    setCapture(now)
+    setPicture(undefined)
+    onTaken(now)
+  })
   useEffect(() => {
     if (!waiting) return
-    const timer = setInterval(async () => {
-      const now = await take({ params: { id: waiting } })
-      if (!now || now.state === 'waiting') return
-      setCapture(now)
-      setPicture(undefined)
-      onTaken(now)
-    }, lookAgainMs)
+    const timer = setInterval(() => void look(waiting), lookAgainMs)
     return () => clearInterval(timer)
-  }, [waiting, take, onTaken])
+  }, [waiting])
   const begin = async (where: 'here' | 'phone') => {
     // The window is opened by the click itself, since browsers block one that comes later.
     const device = where === 'here' ? window.open('', '_blank') : null

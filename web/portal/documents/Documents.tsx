@@ -6,6 +6,7 @@ import { documentLimits, videoLimits } from '#core/documents/limits'
 import { isInterim, type PaperPart } from '#core/documents/papers'
 import { paperPartWords } from '#core/words/papers'
 import { say } from '#core/words/say'
+import { Button } from '../../ui/Button'
 import { DateField } from '../../ui/DateField'
 import { SelectField } from '../../ui/Field'
 import { faultAt, ProblemNote } from '../../ui/ProblemNote'
@@ -14,6 +15,7 @@ import { useAct } from '../../useAct'
 import { useSession } from '../../useSession'
 import type { Page, Refused } from './preparing'
 
+const RecordVideo = lazy(() => import('./RecordVideo').then((room) => ({ default: room.RecordVideo })))
 const PreparePages = lazy(() => import('./PreparePages').then((room) => ({ default: room.PreparePages })))
 
 const stateWords = (state: string) =>
@@ -74,6 +76,14 @@ export function Documents({
                 ? say('documents.countPages', { count: document.pages })
                 : say('documents.countSeconds', { count: document.seconds })}
               , {writeSize(document.size)}, {stateWords(document.state)}
+              {document.fromWord && (
+                <>
+                  {', '}
+                  <a href={`/api/documents/${document.id}/original`} className="underline">
+                    {say('documents.asWord')}
+                  </a>
+                </>
+              )}
               {document.finalBy && `, ${say('documents.finalBy', { day: writeWhen(document.finalBy) })}`}
             </span>
             {document.state === 'to look at' && (
@@ -131,6 +141,7 @@ function AddDocument({ claim, prompt, parts, several, translationOf }: AddProps)
   const [preparing, setPreparing] = useState<Preparing>()
   const [sending, setSending] = useState<{ words: string; share: number }>()
   const [note, setNote] = useState<string>()
+  const [recording, setRecording] = useState(false)
   const video = claim.details.kind === 'paper' ? claim.details.videoSeconds : undefined
   const asked = parts.includes(part) ? part : parts[0]!
   const interim = isInterim(asked)
@@ -165,13 +176,20 @@ function AddDocument({ claim, prompt, parts, several, translationOf }: AddProps)
     const files = [...(list ?? [])]
     for (const field of [input, camera]) if (field.current) field.current.value = ''
     if (files.length === 0) return
+    const [only] = files
+    const asItIs = () => send(new File([only!], `${name}${endingOf(only!)}`, { type: only!.type }))
     if (video !== undefined) {
-      if (files[0]!.size > videoLimits.bytes) setNote(say('documents.theVideoIsLargerThan'))
-      else await send(new File([files[0]!], `${name}${endingOf(files[0]!)}`, { type: files[0]!.type }))
+      if (only!.size > videoLimits.bytes) setNote(say('documents.theVideoIsLargerThan'))
+      else await asItIs()
+      return
+    }
+    if (files.some(isWord)) {
+      if (files.length > 1) setNote(say('documents.wordByItself'))
+      else if (only!.size > documentLimits.bytes) setNote(say('documents.wordTooLarge'))
+      else await asItIs()
       return
     }
     const { isPdf, openFiles, letGo } = await import('./preparing')
-    const [only] = files
     if (files.length > 1 || !isPdf(only!) || only!.size > documentLimits.bytes) return setPreparing({ files })
     setSending({ words: say('documents.lookingThrough'), share: 0 })
     const opened = await openFiles(files, () => {})
@@ -182,7 +200,7 @@ function AddDocument({ claim, prompt, parts, several, translationOf }: AddProps)
       await send(new File([only!], `${name}.pdf`, { type: 'application/pdf' }))
     } else setPreparing({ files, opened })
   }
-  const accept = video === undefined ? 'application/pdf,image/*' : 'video/mp4,video/webm'
+  const accept = video === undefined ? 'application/pdf,image/*,.docx' : 'video/mp4,video/webm'
   return (
     <div className="mt-1">
       <div className="flex flex-wrap items-end gap-2">
@@ -247,6 +265,11 @@ function AddDocument({ claim, prompt, parts, several, translationOf }: AddProps)
           />
           {video === undefined ? say('documents.photographIt') : say('documents.recordIt')}
         </label>
+        {video !== undefined && 'MediaRecorder' in window && (
+          <Button disabled={sending !== undefined} onClick={() => setRecording(true)}>
+            {say('documents.recordHere')}
+          </Button>
+        )}
       </div>
       {incomplete && <p className="mt-1 text-[0.9em] text-ink-2">{say('documents.sayWhenFirst')}</p>}
       {note && (
@@ -257,6 +280,20 @@ function AddDocument({ claim, prompt, parts, several, translationOf }: AddProps)
       <div className="mt-1 empty:hidden">
         <ProblemNote problem={problem?.faults && interim ? undefined : problem} />
       </div>
+      {recording && video !== undefined && (
+        <Suspense fallback={null}>
+          <RecordVideo
+            seconds={video}
+            title={claim.label}
+            onClose={() => setRecording(false)}
+            onDone={(blob) => {
+              setRecording(false)
+              const ending = blob.type === 'video/mp4' ? '.mp4' : '.webm'
+              void send(new File([blob], `${name}${ending}`, { type: blob.type }))
+            }}
+          />
+        </Suspense>
+      )}
       {preparing && (
         <Suspense fallback={null}>
           <PreparePages
@@ -273,6 +310,8 @@ function AddDocument({ claim, prompt, parts, several, translationOf }: AddProps)
     </div>
   )
 }
+
+const isWord = ({ name }: File) => /\.docx$/i.test(name)
 
 const endingOf = ({ name }: File) => /\.\w+$/.exec(name)?.[0].toLowerCase() ?? ''
 

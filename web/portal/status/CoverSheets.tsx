@@ -74,7 +74,7 @@ function OneSheet({ id, sheet }: { id: string; sheet: Sheet }) {
   const words = {
     waiting: () => say('status.sheetWaits', { count: pages ?? 1 }),
     came: () => say('status.sheetCame', { day }),
-    'not right': () => [say('status.sheetNotRight', { day }), fault && say(`sheet.fault.${fault}`)].join(' '),
+    'not right': () => [say('status.sheetNotRight', { day }), fault && say(`status.sheetFault.${fault}`)].join(' '),
   }
   return (
     <li className="px-4 py-2.5">
