@@ -1,8 +1,10 @@
 import { expect, type Page, test } from '@playwright/test'
+import { Packer, Paragraph, Document as Word } from 'docx'
 import type { Form, Section } from '#core/form/form'
 import { writeZone } from '#core/identity/machineZone'
 import { form, library } from '#scenario/form'
 import { drawPdf } from '#scenario/papers'
+
 import { expectAccessible } from './accessible'
 import { newPassword, newPerson, openPost } from './newPost'
 import { mailTo, settled, signIn, windowOf } from './people'
@@ -311,6 +313,40 @@ test('identity, people who vouch, voluntary questions and a drawn name', async (
     await phone.getByRole('button', { name: 'Take the portrait' }).click()
     await expect(page.getByText(/^Taken on .* A person compares it with your paper/)).toBeVisible()
     await expectAccessible(page, 'a live portrait')
+  })
+
+  await test.step('a video is recorded on the page, seen, recorded again, and sent', async () => {
+    await page.goto(`${base}/rescue`)
+    await page.getByRole('button', { name: 'Add a video' }).click()
+    await page.getByRole('button', { name: 'Record it on this page' }).click()
+    const dialog = page.getByRole('dialog')
+    const record = async () => {
+      await dialog.getByRole('button', { name: 'Begin recording' }).click()
+      await expect(dialog.getByText(/^Recording, 0:5[0-7] left$/)).toBeVisible()
+      await dialog.getByRole('button', { name: 'End recording' }).click()
+    }
+    await record()
+    const recording = dialog.getByLabel('Your recording')
+    await expect.poll(() => recording.evaluate((video: HTMLVideoElement) => video.duration)).toBeGreaterThan(2)
+    await expectAccessible(page, 'a recording')
+    await dialog.getByRole('button', { name: 'Record it again' }).click()
+    await record()
+    await dialog.getByRole('button', { name: 'Send it' }).click()
+    await expect(page.getByText(/\d seconds, [\d,.]+ .B, arrived/)).toBeVisible()
+  })
+
+  await test.step('a Word file becomes a PDF and stays beside it', async () => {
+    const letter = new Word({ sections: [{ children: [new Paragraph('Search dog, examined in October')] }] })
+    await page.getByRole('button', { name: 'Add a document' }).click()
+    await page
+      .getByLabel(/^Add a PDF, photo or scan: /)
+      .first()
+      .setInputFiles({ name: 'dog.docx', mimeType: 'application/octet-stream', buffer: await Packer.toBuffer(letter) })
+    const [kept] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('link', { name: 'the Word file it was made of' }).click(),
+    ])
+    expect(kept.suggestedFilename()).toMatch(/\.docx$/)
   })
 
   await test.step('somebody vouches with the reference and the code', async () => {

@@ -44,7 +44,7 @@ test('from an open vacancy to the first day', async ({ browser }) => {
     await candidate.getByRole('link', { name: 'Cableway electrical supervisor' }).click()
     await expect(candidate.getByText(/confirmed by whoever issued it, before an offer/).first()).toBeVisible()
     await expect(
-      candidate.getByText('The degree certificate: PDF, JPEG or PNG, up to 10 MB and 20 pages'),
+      candidate.getByText('The degree certificate: PDF, JPEG, PNG or Word, up to 10 MB and 20 pages'),
     ).toBeVisible()
     await candidate.getByRole('link', { name: 'Make an account to apply' }).click()
     await candidate.getByLabel('Your name').fill(me.name)

@@ -75,12 +75,12 @@ test.each<[Ask, Partial<Requirement>, string | undefined]>([
   [
     { kind: 'credential', credential: 'rope-access' },
     { rung: 'evidenced' },
-    'Both sides of the card: PDF, JPEG or PNG, up to 10 MB and 20 pages',
+    'Both sides of the card: PDF, JPEG, PNG or Word, up to 10 MB and 20 pages',
   ],
   [
     { kind: 'study', levelAtLeast: 6 },
     { paper: true },
-    'The degree certificate: PDF, JPEG or PNG, up to 10 MB and 20 pages',
+    'The degree certificate: PDF, JPEG, PNG or Word, up to 10 MB and 20 pages',
   ],
   [{ kind: 'study', levelAtLeast: 6 }, {}, undefined],
   [{ kind: 'skills check', check: 'isolation' }, { rung: 'confirmed' }, undefined],

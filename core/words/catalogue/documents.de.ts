@@ -82,7 +82,7 @@ export default {
     'Die Word-Datei ist größer als 10 MB. Speichern Sie sie als PDF und fügen Sie dieses hinzu.',
   'documents.recordHere': 'Auf dieser Seite aufnehmen',
   'documents.recordUpTo':
-    'Bis zu {{time}} Minuten. Dann endet die Aufnahme von selbst. Sie sehen sie, bevor sie geschickt wird, und können sie beliebig oft wiederholen.',
+    'Die Aufnahme endet nach {{time}} von selbst. Sie sehen sie, bevor sie geschickt wird, und können sie beliebig oft wiederholen.',
   'documents.whatTheCameraSees': 'Was die Kamera sieht',
   'documents.yourRecording': 'Ihre Aufnahme',
   'documents.stillLeft': 'Aufnahme läuft, noch {{time}}',

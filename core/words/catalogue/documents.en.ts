@@ -76,7 +76,7 @@ export default {
   'documents.wordTooLarge': 'The Word file is larger than 10 MB. Save it as a PDF and add that.',
   'documents.recordHere': 'Record it on this page',
   'documents.recordUpTo':
-    'Up to {{time}} minutes. It ends by itself then. You see it before it is sent, and can record it again as often as you like.',
+    'It ends by itself after {{time}}. You see it before it is sent, and can record it again as often as you like.',
   'documents.whatTheCameraSees': 'What the camera sees',
   'documents.yourRecording': 'Your recording',
   'documents.stillLeft': 'Recording, {{time}} left',

@@ -1,7 +1,9 @@
 import QRCode from 'qrcode'
 import { type ReactNode, useEffect, useEffectEvent, useState } from 'react'
+import { useDispatch } from 'react-redux'
 import type { Capture, capturedThings } from '#contract/identity'
 import { say } from '#core/words/say'
+import { api } from '../../api'
 import { Button } from '../../ui/Button'
 import { ProblemNote } from '../../ui/ProblemNote'
 import { useAct } from '../../useAct'
@@ -21,6 +23,7 @@ type Props = {
 
 /** The capture device on this screen or on a phone; what it has taken comes back here by itself. */
 export function CaptureDevice({ claimId, what, here, onTaken, more, children }: Props) {
+  const dispatch = useDispatch()
   const beginning = useAct('beginCapture')
   const { act: take, problem } = useAct('takeCapture')
   const [capture, setCapture] = useState<Capture>()
@@ -31,6 +34,8 @@ export function CaptureDevice({ claimId, what, here, onTaken, more, children }: 
     if (!now || now.state === 'waiting') return
     setCapture(now)
     setPicture(undefined)
+    // Only what was taken changes the application; looking every other second does not.
+    dispatch(api.util.invalidateTags(['draft', 'status']))
     onTaken(now)
   })
   useEffect(() => {
