@@ -69,6 +69,16 @@ const CredentialKind = Type.Object(
     number: Type.Optional(Type.Object({ pattern: Line(200, 1), example: Line(80, 1) }, strict)),
     regions: Type.Optional(Type.Array(Line(120, 1), { minItems: 1, maxItems: 200, uniqueItems: true })),
     bothSides: Type.Boolean(),
+    series: Type.Optional(
+      Type.Object(
+        {
+          steps: Type.Integer({ minimum: 1, maximum: 9 }),
+          gapDays: Type.Integer({ minimum: 1, maximum: 730 }),
+          repeatMonths: Type.Optional(Type.Integer({ minimum: 1, maximum: 600 })),
+        },
+        strict,
+      ),
+    ),
     sensitivity: oneOf(sensitivities),
     fields: Type.Array(CredentialField, { maxItems: 20 }),
   },

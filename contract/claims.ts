@@ -1,4 +1,6 @@
 import { type Static, Type } from '@sinclair/typebox'
+import { cefrLevels } from '#core/catalogue/cefr'
+import { attestationForms } from '#core/documents/attestation'
 import { videoLimits } from '#core/documents/limits'
 import { paperParts } from '#core/documents/papers'
 import { rungs } from '#core/requirements/requirement'
@@ -27,6 +29,14 @@ export const StudyDetails = Type.Object({
   outcome: Type.Optional(oneOf(studyOutcomes)),
   /** When something in progress is expected to be finished. */
   expected: Type.Optional(Type.Union([PartialDay, Type.Literal('')])),
+  /** What was studied beside it. */
+  second: Type.Optional(
+    Type.Object({
+      subject: ShortText,
+      field: Type.String({ pattern: '^\\d{4}$', description: 'ISCED-F 2013' }),
+      as: oneOf(['second field', 'minor'] as const),
+    }),
+  ),
   /** The programme's own page. */
   link: Type.Optional(Type.String({ maxLength: 500, pattern: '^(https?://\\S+)?$' })),
   marks: Type.Optional(
@@ -78,6 +88,8 @@ const CredentialFields = Type.Record(Type.String({ pattern: '^[a-z0-9-]{1,40}$' 
   maxProperties: 20,
 })
 
+const Steps = Type.Array(Day, { maxItems: 30, uniqueItems: true })
+
 export const CredentialDetails = Type.Object({
   kind: oneOf(['licence', 'certificate'] as const),
   ...SourceChoice,
@@ -88,6 +100,33 @@ export const CredentialDetails = Type.Object({
   issued: Type.Union([PartialDay, Type.Literal('')]),
   through: Type.Union([PartialDay, Type.Literal('does not expire'), Type.Literal('unknown')]),
   fields: Type.Optional(CredentialFields),
+  /** When each step of its series was given, where its kind has one: issue and last day follow from them. */
+  steps: Type.Optional(Steps),
+})
+
+/** A language somebody speaks, and the certificate of it where there is one. */
+const LanguageDetails = Type.Object({
+  kind: Type.Literal('language'),
+  ...SourceChoice,
+  language: Type.String({ pattern: '^[a-z]{2}$', description: 'ISO 639-1' }),
+  level: oneOf(cefrLevels),
+  number: ShortText,
+  issued: Type.Union([PartialDay, Type.Literal('')]),
+  through: Type.Union([PartialDay, Type.Literal('does not expire'), Type.Literal('unknown')]),
+})
+
+/** That somebody entitled to it, the source, vouches for the paper of another claim. */
+const AttestationDetails = Type.Object({
+  kind: Type.Literal('attestation'),
+  ...SourceChoice,
+  form: oneOf(attestationForms),
+  /** As whom: notary, sworn translator, embassy. */
+  capacity: ShortText,
+  on: Type.Union([PartialDay, Type.Literal('')]),
+  number: ShortText,
+  /** The claim whose paper it is, and what that is called. */
+  of: Id,
+  title: ShortText,
 })
 
 /** A paper that a question of a form asks for; nobody is asked about it, somebody looks at it. */
@@ -134,6 +173,8 @@ export const ClaimDetails = Type.Union([
   WorkDetails,
   ResidenceDetails,
   CredentialDetails,
+  LanguageDetails,
+  AttestationDetails,
   IdentityDetails,
   PaperDetails,
 ])
@@ -255,6 +296,7 @@ export const renewCredential = endpoint({
     issued: PartialDay,
     through: Type.Union([PartialDay, Type.Literal('does not expire')]),
     fields: Type.Optional(CredentialFields),
+    steps: Type.Optional(Steps),
   }),
   reply: Claim,
   idempotent: true,

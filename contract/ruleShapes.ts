@@ -1,5 +1,7 @@
 import { type TSchema, Type } from '@sinclair/typebox'
+import { cefrLevels } from '#core/catalogue/cefr'
 import type { Condition } from '#core/conditions/condition'
+import { attestationForms } from '#core/documents/attestation'
 import { videoLimits } from '#core/documents/limits'
 import { blanks, questionKinds, sectionHolds } from '#core/form/form'
 import { gates } from '#core/requirements/requirement'
@@ -114,6 +116,8 @@ export const SectionShape = Type.Object(
 const ask = <K extends string, P extends Parameters<typeof Type.Object>[0]>(kind: K, more: P) =>
   Type.Object({ kind: Type.Literal(kind), ...more }, strict)
 
+const Years = Type.Integer({ minimum: 1, maximum: 100 })
+
 const AskShape = Type.Union([
   ask('answer', { question: Key }),
   ask('study', {
@@ -121,8 +125,33 @@ const AskShape = Type.Union([
     fields: Type.Optional(
       Type.Array(Type.String({ pattern: '^\\d{4}$', description: 'ISCED-F 2013' }), { minItems: 1 }),
     ),
+    minor: Type.Optional(Type.Literal(true)),
   }),
-  ask('credential', { credential: Key }),
+  ask('credential', {
+    credential: Key,
+    atLeast: Type.Optional(
+      Type.Object(
+        { field: Key, amount: Type.Integer({ minimum: 1, maximum: 1e13, description: 'Money in hundredths' }) },
+        strict,
+      ),
+    ),
+  }),
+  ask('language', {
+    language: Type.String({ pattern: '^[a-z]{2}$', description: 'ISO 639-1' }),
+    level: oneOf(cefrLevels),
+  }),
+  ask('age', {
+    question: Key,
+    least: Type.Optional(Years),
+    most: Type.Optional(Years),
+    on: Type.Optional(Day),
+    allowances: Type.Optional(
+      Type.Array(Type.Object({ years: Years, when: ConditionShape, document: Type.Optional(Key) }, strict), {
+        minItems: 1,
+        maxItems: 8,
+      }),
+    ),
+  }),
   ask('history', {
     years: Type.Integer({ minimum: 1, maximum: 30 }),
     toleratedGapDays: Type.Integer({ minimum: 0, maximum: 366 }),
@@ -177,6 +206,15 @@ export const RequirementShape = Type.Object(
     rung: oneOf(['claimed', 'evidenced', 'confirmed'] as const),
     paper: Type.Optional(Type.Boolean()),
     interim: Type.Optional(Type.Object({ days: Type.Integer({ minimum: 1, maximum: 730 }) }, strict)),
+    certified: Type.Optional(
+      Type.Object(
+        {
+          forms: Type.Array(oneOf(attestationForms), { minItems: 1, uniqueItems: true }),
+          by: Type.Optional(Type.String({ maxLength: 120 })),
+        },
+        strict,
+      ),
+    ),
     validStartPlusDays: Type.Optional(Type.Integer({ minimum: 0, maximum: 3660 })),
     when: Type.Optional(ConditionShape),
     exempt: Type.Optional(

@@ -4,7 +4,7 @@ import { endpoint } from './endpoint'
 import { Id, oneOf, orNull, Reason, ShortText, Version } from './shapes'
 import { singleLine } from './singleLine'
 
-export const sourceKinds = ['university', 'school', 'licensing body', 'certifier', 'employer'] as const
+export const sourceKinds = ['university', 'school', 'licensing body', 'certifier', 'insurer', 'employer'] as const
 
 export const SourceLine = Type.Object({
   id: Id,

@@ -40,6 +40,7 @@ const Status = Type.Object({
       act: oneOf([
         'upload',
         'portrait',
+        'certify',
         'renew',
         'sit check',
         'answer offer',

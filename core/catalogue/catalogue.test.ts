@@ -141,7 +141,7 @@ describe('a licence or certificate as it is given', () => {
     ...{ issued: '2026-03-10', through: '2027-03-31', fields: { 'sum-insured': '500000000' } },
   }
   const faults = (over: Partial<GivenCredential>) =>
-    faultsOfCredential({ ...given, ...over }).map(({ at, code }) => `${at} ${code}`)
+    faultsOfCredential({ ...given, ...over }, '2026-11-29').map(({ at, code }) => `${at} ${code}`)
 
   test.each<[Partial<GivenCredential>, string[]]>([
     [{}, []],

@@ -1,5 +1,6 @@
 import type { Scale } from '../grades/grades'
 import type { Translations } from '../words/translations'
+import type { Series } from './series'
 
 /** Something the catalogue names. What was once named stays known; what is retired is only not offered any more. */
 export type Named = {
@@ -51,6 +52,8 @@ export type CredentialKind = Omit<Named, 'translations'> & {
   regions?: readonly string[]
   /** It is a card or a licence whose back says something too. */
   bothSides: boolean
+  /** It is given in steps, and its days are those of the steps. */
+  series?: Series
   sensitivity: Sensitivity
   fields: readonly CredentialField[]
 }

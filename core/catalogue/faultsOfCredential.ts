@@ -4,6 +4,7 @@ import { type AnswerFault, faultOf, isEmpty } from '../form/answer'
 import { type CredentialField, credentialKind } from './catalogue'
 import { lastDayBy } from './lastDay'
 import { numberIs } from './numberPattern'
+import { type Series, tooSoon } from './series'
 
 /** A licence or certificate as somebody gives it. */
 export type GivenCredential = {
@@ -15,6 +16,7 @@ export type GivenCredential = {
   issued: string
   through: string
   fields?: Readonly<Record<string, string>>
+  steps?: readonly string[]
 }
 
 export type CredentialFault =
@@ -22,6 +24,9 @@ export type CredentialFault =
   | { code: 'number-unusual'; example: string }
   | { code: 'region-missing' }
   | { code: 'lasts-too-long'; through: string }
+  | { code: 'step-too-soon'; days: number }
+  | { code: 'step-to-come' }
+  | { code: 'steps-missing' }
   | { code: 'field-missing' }
   | { code: 'field-unknown' }
   | { code: 'field'; fault: AnswerFault }
@@ -30,13 +35,14 @@ export type CredentialFault =
  * What is wrong with a licence or certificate by its kind. A number is held against its pattern only where the issuer is one we
  * know. A last day beyond what the rule of the kind gives is wrong; an earlier one may be printed.
  *
+ * @param today ISO day: a step that was given lies not after it
  * @returns each fault with the field it is `at`, such as `number` or `fields/sum-insured`
  */
-export function faultsOfCredential(given: GivenCredential): (CredentialFault & { at: string })[] {
+export function faultsOfCredential(given: GivenCredential, today: string): (CredentialFault & { at: string })[] {
   const kind = credentialKind(given.credential)
   if (kind?.claim !== given.kind) return [{ at: 'credential', code: 'no-such-kind' }]
-  const { number, regions, validity } = kind
-  const last = lastDayBy(validity, given.issued)
+  const { number, regions, validity, series } = kind
+  const last = series ? undefined : lastDayBy(validity, given.issued)
   return [
     ...(number && given.sourceId && !numberIs(number.pattern, given.number)
       ? [{ at: 'number', code: 'number-unusual', example: number.example } as const]
@@ -45,8 +51,19 @@ export function faultsOfCredential(given: GivenCredential): (CredentialFault & {
     ...(last && isAfter(given.through, last)
       ? [{ at: 'through', code: 'lasts-too-long', through: last.toString() } as const]
       : []),
+    ...(series ? faultsOfSteps(series, given.steps ?? [], today) : []),
     ...faultsOfFields(kind.fields, given.fields ?? {}),
   ]
+}
+
+function faultsOfSteps(series: Series, steps: readonly string[], today: string): (CredentialFault & { at: string })[] {
+  if (steps.length === 0) return [{ at: 'steps', code: 'steps-missing' }]
+  const early = tooSoon(series, steps)
+  return steps.flatMap((day, nth): (CredentialFault & { at: string })[] => {
+    const at = `steps/${nth}`
+    if (day > today) return [{ at, code: 'step-to-come' }]
+    return early.includes(nth) ? [{ at, code: 'step-too-soon', days: series.gapDays }] : []
+  })
 }
 
 function isAfter(through: string, last: Temporal.PlainDate): boolean {

@@ -1,10 +1,11 @@
+import { compareAmounts } from './amounts'
 import { compareDates } from './dates'
 import { compareNames, type KnownName } from './names'
 import { compareNumbers } from './numbers'
 import { type FieldVerdict, gravest, type Reason, type Verdict, verdictOf } from './verdict'
 import { compareWords } from './words'
 
-export type FieldKind = 'name' | 'number' | 'date' | 'words'
+export type FieldKind = 'name' | 'number' | 'date' | 'words' | 'amount'
 
 export const fieldKeys = [
   'name',
@@ -13,8 +14,10 @@ export const fieldKeys = [
   'number',
   'issued',
   'through',
+  'amount',
   'award',
   'subject',
+  'second',
   'awarded',
   'position',
   'from',
@@ -22,7 +25,12 @@ export const fieldKeys = [
 ] as const
 export type FieldKey = (typeof fieldKeys)[number]
 /** One thing that is compared. A field that matters has to agree for the claim to be confirmed. */
-export type Field = { key: FieldKey; kind: FieldKind; matters: boolean }
+export type Field = {
+  key: FieldKey
+  kind: FieldKind
+  matters: boolean /** Only of what is claimed. */
+  ifClaimed?: true
+}
 
 /** What one side says: text by field key. `'cannot say'` is an answer of its own. */
 export type Statement = Readonly<Record<string, string | { cannotSay: true } | undefined>>
@@ -58,6 +66,7 @@ const comparers: Record<FieldKind, (ours: string, theirs: string, known: readonl
   number: compareNumbers,
   date: compareDates,
   words: compareWords,
+  amount: compareAmounts,
 }
 
 /**

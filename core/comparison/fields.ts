@@ -1,5 +1,5 @@
 import type { ClaimKind } from '../requirements/requirement'
-import type { Field } from './compareClaim'
+import type { Field, Statement } from './compareClaim'
 
 const name: Field = { key: 'name', kind: 'name', matters: true }
 const born: Field = { key: 'born', kind: 'date', matters: false }
@@ -10,6 +10,7 @@ const credential: readonly Field[] = [
   { key: 'number', kind: 'number', matters: true },
   { key: 'issued', kind: 'date', matters: false },
   { key: 'through', kind: 'date', matters: true },
+  { key: 'amount', kind: 'amount', matters: true, ifClaimed: true },
   born,
 ]
 
@@ -18,6 +19,7 @@ const fields: Partial<Record<ClaimKind, readonly Field[]>> = {
     name,
     { key: 'award', kind: 'words', matters: true },
     { key: 'subject', kind: 'words', matters: true },
+    { key: 'second', kind: 'words', matters: false, ifClaimed: true },
     { key: 'number', kind: 'number', matters: true },
     { key: 'awarded', kind: 'date', matters: true },
     born,
@@ -30,6 +32,13 @@ const fields: Partial<Record<ClaimKind, readonly Field[]>> = {
   ],
   licence: credential,
   certificate: credential,
+  language: credential,
+  attestation: [
+    name,
+    { key: 'title', kind: 'words', matters: true },
+    { key: 'number', kind: 'number', matters: true },
+    { key: 'issued', kind: 'date', matters: true },
+  ],
   work: [
     name,
     { key: 'position', kind: 'words', matters: true },
@@ -39,4 +48,5 @@ const fields: Partial<Record<ClaimKind, readonly Field[]>> = {
 }
 
 /** What is compared between claim, document and reply for each kind of claim. */
-export const fieldsOf = (kind: ClaimKind): readonly Field[] => fields[kind] ?? [name]
+export const fieldsOf = (kind: ClaimKind, claimed: Statement): readonly Field[] =>
+  (fields[kind] ?? [name]).filter(({ key, ifClaimed }) => !ifClaimed || claimed[key] !== undefined)

@@ -163,7 +163,7 @@ type Claimed =
   | ({ kind: 'study' } & StudyForPapers)
   | { kind: 'identity'; paper: Parameters<typeof papersOfIdentity>[0] }
   | { kind: 'licence' | 'certificate'; credential: string }
-  | { kind: 'work' | 'residence' | 'paper' }
+  | { kind: 'work' | 'residence' | 'paper' | 'language' | 'attestation' }
 
 /** What papers a claim needs; nothing where its kind needs none in particular. */
 export function papersOfClaim(

@@ -23,6 +23,7 @@ const usual: Record<Step['what'], Duration> = {
   pay: [1, 3, 7],
   'name someone': [1, 2, 5],
   'take portrait': [1, 2, 6],
+  certify: [3, 7, 20],
 }
 
 export type Forecast = {

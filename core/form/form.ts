@@ -1,5 +1,5 @@
 import type { Condition } from '../conditions/condition'
-import type { Requirement } from '../requirements/requirement'
+import type { ClaimKind, Requirement } from '../requirements/requirement'
 import type { Translations } from '../words/translations'
 
 export const questionKinds = [
@@ -166,10 +166,18 @@ export const becauseKey = (question: string) => `${question}.because`
 /** The question a key belongs to, also where it is the key of an explanation. */
 export const questionKeyOf = (key: string) => key.replace(/\.because$/, '')
 
+/** Which claims each section of a form holds. */
+export const claimsIn: Partial<Record<Section['holds'], readonly ClaimKind[]>> = {
+  study: ['study'],
+  work: ['work', 'residence'],
+  credentials: ['licence', 'certificate', 'language', 'attestation'],
+  identity: ['identity'],
+}
+
 /** The section where a requirement is settled, or `undefined` where that is not in the form (a check, an offer, a task). */
 export function sectionOf(form: Form, requirement: Requirement): Section | undefined {
   const { asks } = requirement
-  if (asks.kind === 'answer' || asks.kind === 'document' || asks.kind === 'declaration') {
+  if ('question' in asks) {
     const key = questionKeyOf(asks.question)
     return form.find(({ questions }) => questions.some((question) => question.key === key))
   }
@@ -177,6 +185,7 @@ export function sectionOf(form: Form, requirement: Requirement): Section | undef
     {
       study: 'study',
       credential: 'credentials',
+      language: 'credentials',
       history: 'work',
       experience: 'work',
       'every work entry': 'work',

@@ -1,3 +1,4 @@
+import { type CefrLevel, cefrLevels } from '../catalogue/cefr'
 import type { Facts } from '../conditions/condition'
 import { judge } from '../conditions/judge'
 import { isoOfDay } from '../dates/dayNumber'
@@ -6,11 +7,13 @@ import { gapsIn } from '../history/coverage'
 import { monthsOfExperience } from '../history/experience'
 import { lengthOf } from '../history/ranges'
 import { daysUpTo } from '../history/window'
+import { ageResult } from './age'
+import { credentialResult } from './credential'
 import { factsOfFile } from './fileFacts'
 import { identityResult } from './identity'
 import { decisionOn } from './matter'
 import { afterLooking, claimResult, proofResult } from './provenClaim'
-import type { Ask, FileFacts, Gate, Outcome, Requirement, Step } from './requirement'
+import type { Ask, ClaimFacts, FileFacts, Gate, Outcome, Requirement, Step } from './requirement'
 import { gates } from './requirement'
 import { met, nearest, notNeeded, type Result, undecided, unmet } from './result'
 
@@ -86,19 +89,20 @@ function resultOfAsk(ask: Ask, requirement: Requirement, file: Known): Result {
         : unmet({ code: 'fee-open', amount: ask.amount, currency: ask.currency }, [{ who: 'candidate', what: 'pay' }])
     case 'study':
       return claimResult(
-        file.claims.filter(
-          ({ kind, level, field }) =>
-            kind === 'study' && (level ?? 0) >= ask.levelAtLeast && (!ask.fields || ask.fields.includes(field ?? '')),
-        ),
+        file.claims.filter((claim) => doesAsStudy(ask, claim)),
         requirement,
         file,
       )
     case 'credential':
+      return credentialResult(ask, requirement, file)
+    case 'language':
       return claimResult(
-        file.claims.filter(({ credential }) => credential === ask.credential),
+        file.claims.filter(({ language }) => language?.key === ask.language && isAtLeast(language.level, ask.level)),
         requirement,
         file,
       )
+    case 'age':
+      return ageResult(ask, requirement, file)
     case 'history':
       return historyResult(ask, file)
     case 'experience':
@@ -120,6 +124,15 @@ function resultOfAsk(ask: Ask, requirement: Requirement, file: Known): Result {
       return task?.done ? met() : unmet({ code: 'task-open' }, [{ who: 'candidate', what: 'do task' }])
     }
   }
+}
+
+const isAtLeast = (level: CefrLevel, needed: CefrLevel) => cefrLevels.indexOf(level) >= cefrLevels.indexOf(needed)
+
+function doesAsStudy(ask: Extract<Ask, { kind: 'study' }>, { kind, level, field, second }: ClaimFacts): boolean {
+  if (kind !== 'study' || (level ?? 0) < ask.levelAtLeast) return false
+  if (!ask.fields) return true
+  const counts = second && (second.as === 'second field' || ask.minor)
+  return ask.fields.includes(field ?? '') || Boolean(counts && ask.fields.includes(second.field))
 }
 
 const workEntries = (file: FileFacts) =>

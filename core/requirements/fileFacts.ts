@@ -12,7 +12,9 @@ export function factsOfFile({ claims, skills, today }: FileFacts): Record<FileFa
   const jobs = good.flatMap(({ kind, entry }) => (kind === 'work' && entry && isEmployment(entry.tags) ? [entry] : []))
   return {
     'file.studyLevel': Math.max(0, ...studies.map(({ level }) => level ?? 0)),
-    'file.studyFields': unique(studies.map(({ field }) => field)),
+    'file.studyFields': unique(
+      studies.flatMap(({ field, second }) => [field, ...(second?.as === 'second field' ? [second.field] : [])]),
+    ),
     'file.accreditedFields': unique(studies.filter(({ accredited }) => accredited).map(({ field }) => field)),
     'file.credentials': unique(good.map(({ credential }) => credential)),
     'file.workMonths': jobs.length === 0 ? 0 : monthsOfWork(jobs, today),

@@ -22,7 +22,25 @@ export function claimResult(claims: readonly ClaimFacts[], requirement: Requirem
     ]
     return unmet({ code: 'nothing-claimed' }, steps)
   }
-  return nearest(claims.map((claim) => oneClaim(claim, requirement, file)))
+  return nearest(claims.map((claim) => withAttestation(claim, oneClaim(claim, requirement, file), requirement, file)))
+}
+
+/** Somebody entitled to it vouches for its paper, where the requirement asks for that. */
+function withAttestation(claim: ClaimFacts, result: Result, requirement: Requirement, file: FileFacts): Result {
+  const { forms } = requirement.certified ?? {}
+  if (!forms || claim.rung === 'waived' || claim.rung === 'contradicted') return result
+  const vouching = file.claims.filter(({ attests }) => attests?.of === claim.id && forms.includes(attests.form))
+  const attested =
+    vouching.length === 0
+      ? unmet({ code: 'not-certified', claim: claim.label, forms }, [
+          { who: 'candidate', what: 'certify' },
+          ...stepsToEvidence('to look at', requirement),
+          ...stepsToConfirm(requirement),
+        ])
+      : nearest(vouching.map((one) => ({ ...proofResult(one, { ...requirement, paper: true }), claims: [one.id] })))
+  if (attested.state === 'met') return result
+  if (result.state === 'met') return vouching.length === 0 ? { ...attested, claims: [claim.id] } : attested
+  return { ...result, steps: [...result.steps, ...attested.steps] }
 }
 
 function oneClaim(claim: ClaimFacts, requirement: Requirement, file: FileFacts): Result {
@@ -47,11 +65,7 @@ function oneClaim(claim: ClaimFacts, requirement: Requirement, file: FileFacts):
     }
   const through = validThrough(claim.term, file.targetStart, requirement.validStartPlusDays, file.today)
   if (through.holds === true) return { ...proof, claims: about }
-  const renewal: Step[] = [
-    { who: 'candidate', what: 'renew' },
-    ...stepsToEvidence('to look at', requirement),
-    ...stepsToConfirm(requirement),
-  ]
+  const renewal = stepsToRenew(requirement)
   if (through.holds === 'undecided')
     return { ...undecided({ code: 'validity-unknown', claim: claim.label }, renewal), claims: about }
   if (through.why === 'begins late') {
@@ -137,5 +151,12 @@ function stepsToEvidence(paper: ClaimFacts['paper'], requirement: Requirement): 
   if (paper === 'to look at') return look
   return requirement.paper || requirement.rung !== 'claimed' ? [{ who: 'candidate', what: 'upload' }, ...look] : look
 }
+
+/** From a credential that is there to a newer one that does. */
+export const stepsToRenew = (requirement: Requirement): Step[] => [
+  { who: 'candidate', what: 'renew' },
+  ...stepsToEvidence('to look at', requirement),
+  ...stepsToConfirm(requirement),
+]
 
 const stepsToConfirm = (requirement: Requirement): Step[] => (requirement.rung === 'confirmed' ? afterLooking : [])

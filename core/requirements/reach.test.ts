@@ -11,6 +11,8 @@ const asks: Record<Ask['kind'], Ask> = {
   declaration: { kind: 'declaration', question: 'winter', mustBe: 'yes' },
   study: { kind: 'study', levelAtLeast: 6 },
   credential: { kind: 'credential', credential: 'medical' },
+  language: { kind: 'language', language: 'de', level: 'B1' },
+  age: { kind: 'age', question: 'born', least: 18 },
   history: { kind: 'history', years: 3, toleratedGapDays: 30 },
   experience: { kind: 'experience', months: 12, tags: [] },
   'every work entry': { kind: 'every work entry' },
@@ -33,7 +35,12 @@ const rulesWith = (requirement: Requirement): Rules => ({
       intro: '',
       holds,
       questions:
-        holds === 'questions' ? [{ key: 'winter', label: 'Winter?', kind: 'yes or no' as const, required: true }] : [],
+        holds === 'questions'
+          ? [
+              { key: 'winter', label: 'Winter?', kind: 'yes or no' as const, required: true },
+              { key: 'born', label: 'Born', kind: 'date' as const, required: true },
+            ]
+          : [],
     }),
   ),
   requirements: [requirement],
@@ -62,6 +69,17 @@ test.each<[Ask['kind'], Partial<Requirement>, string[]]>([
   ['study', { gate: 'offer', validStartPlusDays: 30 }, ['does-not-last']],
   ['credential', { gate: 'offer', validStartPlusDays: 30 }, []],
   ['vouching', { gate: 'send' }, []],
+  ['language', { gate: 'start', rung: 'confirmed', certified: { forms: ['notarised'] } }, []],
+  ['age', { gate: 'send', certified: { forms: ['certified copy'] } }, ['no-certified']],
+  ['age', { asks: { kind: 'age', question: 'born' } }, ['no-age']],
+  ['age', { asks: { kind: 'age', question: 'born', least: 30, most: 20 } }, ['no-age']],
+  ['age', { asks: { kind: 'age', question: 'winter', least: 18 } }, ['unknown-question']],
+  ['language', { asks: { kind: 'language', language: 'xx', level: 'B1' } }, ['unknown-language']],
+  [
+    'credential',
+    { asks: { kind: 'credential', credential: 'medical', atLeast: { field: 'cover', amount: 1 } } },
+    ['unknown-amount'],
+  ],
 ])('%s %j: %j', (kind, over, codes) => expect(faultsOf(rule(kind, over))).toEqual(codes))
 
 test('another way that nobody can go is a fault as well, and one without proof does beside one with', () => {

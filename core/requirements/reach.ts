@@ -30,6 +30,8 @@ export const reachOf: Record<Ask['kind'], Reach> = {
   vouching: answered,
   study: issued,
   credential: { ...issued, lasts: true },
+  language: { ...issued, lasts: true },
+  age: answered,
   'every work entry': issued,
   identity: { ...looked, lasts: true },
   document: looked,
@@ -61,6 +63,10 @@ export function rungsFor(asks: readonly Ask[], gate: Gate): Rung[] {
 /** Whether something that stands in for a time may be there: what is issued by somebody may be late. */
 export const canBeInterim = (asks: readonly Ask[]) => asks.some(({ kind }) => kind === 'study' || kind === 'credential')
 
+/** Whether there is a paper that somebody can vouch for. */
+export const canBeCertified = (asks: readonly Ask[]) =>
+  asks.some(({ kind }) => kind === 'study' || kind === 'credential' || kind === 'language' || kind === 'document')
+
 /** Whether a day of validity can be asked for. */
 export const canLast = (asks: readonly Ask[]) => asks.some(({ kind }) => reachOf[kind].lasts)
 
@@ -69,7 +75,7 @@ export const canLast = (asks: readonly Ask[]) => asks.some(({ kind }) => reachOf
  * best that can, and what means nothing any more is left out. For a composer in which the kind of ask was changed.
  */
 export function withinReach(requirement: Requirement): Requirement {
-  const { paper, interim, validStartPlusDays, ...plain } = requirement
+  const { paper, interim, certified, validStartPlusDays, ...plain } = requirement
   const asks = [requirement.asks, ...(requirement.alternatives ?? [])]
   const possible = gatesFor(asks)
   const gate = possible.includes(requirement.gate) ? requirement.gate : (possible[0] ?? requirement.gate)
@@ -80,6 +86,7 @@ export function withinReach(requirement: Requirement): Requirement {
     gate,
     rung,
     ...(paper && asks.some(({ kind }) => isProven(kind)) ? { paper } : {}),
+    ...(certified && canBeCertified(asks) ? { certified } : {}),
     ...(interim && canBeInterim(asks) && (paper || rung !== 'claimed') ? { interim } : {}),
     ...(validStartPlusDays !== undefined && canLast(asks) ? { validStartPlusDays } : {}),
   }

@@ -1,6 +1,8 @@
 import type { Temporal } from 'temporal-polyfill'
+import type { CefrLevel } from '../catalogue/cefr'
 import type { Condition, Facts } from '../conditions/condition'
 import type { Domains } from '../conditions/outcomes'
+import type { AttestationForm } from '../documents/attestation'
 import type { HistoryEntry } from '../history/coverage'
 import type { Standing, Term } from '../validity/validity'
 import type { StoredValue } from '../words/stored'
@@ -16,8 +18,14 @@ export type Rung = (typeof rungs)[number]
 /** What a requirement asks for. */
 export type Ask =
   | { kind: 'answer'; question: string }
-  | { kind: 'study'; levelAtLeast: number; fields?: readonly string[] }
-  | { kind: 'credential'; credential: string }
+  /** A second field counts like the first; a minor in one of the fields only where it is said to. */
+  | { kind: 'study'; levelAtLeast: number; fields?: readonly string[]; minor?: true }
+  /** With `atLeast` an amount it was given for: a field of its kind, money in hundredths. */
+  | { kind: 'credential'; credential: string; atLeast?: { field: string; amount: number } }
+  /** A language of the catalogue, at a level of the CEFR or above. */
+  | { kind: 'language'; language: string; level: CefrLevel }
+  /** Whole years by the answer to a question, on a day or, without, on the target start. */
+  | { kind: 'age'; question: string; least?: number; most?: number; on?: string; allowances?: readonly AgeAllowance[] }
   /** Without `of` what somebody did; with it where somebody lived. */
   | { kind: 'history'; years: number; toleratedGapDays: number; of?: 'home' }
   | { kind: 'experience'; months: number; tags: readonly string[] }
@@ -46,6 +54,9 @@ export type Ask =
   | { kind: 'offer accepted' }
   | { kind: 'onboarding task'; task: string }
 
+/** So many years younger or older are taken from whom this holds for; `document` asks for the paper that shows it. */
+export type AgeAllowance = { years: number; when: Condition; document?: string }
+
 export type Requirement = {
   key: string
   /** What it is called in lists: a short noun phrase. */
@@ -64,6 +75,8 @@ export type Requirement = {
   paper?: boolean
   /** An interim paper or the receipt of an application does for so many days; the final one is owed by then at the latest. */
   interim?: { days: number }
+  /** Its paper is certified, sworn or notarised, in one of these ways; `by` says by whom, in words. */
+  certified?: { forms: readonly AttestationForm[]; by?: string }
   /** Valid through the target start and this many days. */
   validStartPlusDays?: number
   /** Needed only while this holds. */
@@ -77,7 +90,16 @@ export type Requirement = {
   translations?: Translations<'title' | 'why' | 'because'>
 }
 
-export type ClaimKind = 'study' | 'licence' | 'certificate' | 'work' | 'residence' | 'identity' | 'paper'
+export type ClaimKind =
+  | 'study'
+  | 'language'
+  | 'attestation'
+  | 'licence'
+  | 'certificate'
+  | 'work'
+  | 'residence'
+  | 'identity'
+  | 'paper'
 
 /** Where a live portrait stands: a person finds it to be the same person's as the paper, or somebody else's. */
 export type PortraitFact = 'none' | 'to look at' | 'sent back' | 'same' | 'other'
@@ -98,6 +120,15 @@ export type ClaimFacts = {
   source?: string
   level?: number
   field?: string
+  /** A second field of a study, or a minor. */
+  second?: { field: string; as: 'second field' | 'minor' }
+  /** What a licence or certificate was given for, by the fields of its kind; money in hundredths. */
+  amounts?: Readonly<Record<string, number>>
+  /** Steps of its series are left. */
+  seriesOpen?: { given: number; of: number; next?: string }
+  language?: { key: string; level: CefrLevel }
+  /** The claim whose paper it vouches for, and how. */
+  attests?: { of: string; form: AttestationForm }
   /** The programme is accredited for its field. */
   accredited?: boolean
   credential?: string
@@ -162,6 +193,7 @@ export type Step = {
     | 'pay'
     | 'name someone'
     | 'take portrait'
+    | 'certify'
 }
 
 export type OutcomeReason =
@@ -191,6 +223,10 @@ export type OutcomeReason =
   | { code: 'interim-not-enough'; claim: StoredValue }
   | { code: `portrait-${Exclude<PortraitFact, 'same'>}`; claim: StoredValue }
   | { code: 'validity-unknown'; claim: StoredValue }
+  | { code: 'not-certified'; claim: StoredValue; forms: readonly AttestationForm[] }
+  | { code: 'series-open'; claim: StoredValue; given: number; of: number; next?: string }
+  | { code: 'too-low'; claim: StoredValue; credential: string; field: string; given: number; needed: number }
+  | { code: 'too-young' | 'too-old'; age: number; on: string; needed: number }
   | { code: 'begins-late'; claim: StoredValue; firstDay: string; needed: string; lateBy: number }
   | { code: 'standing'; claim: StoredValue; standing: Exclude<Standing['state'], 'good'> }
   | { code: 'gaps'; days: number; first: { from: string; through: string }; count: number }

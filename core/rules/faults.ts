@@ -4,7 +4,7 @@ import { type ConditionFault, circlesIn, faultsOfCondition } from '../conditions
 import { type KnownFact, knownFacts } from '../conditions/vocabulary'
 import type { Form, Question } from '../form/form'
 import { isWebAddress } from '../requirements/citation'
-import { canBeInterim, gatesFor, isProven, reachOf, rungsFor } from '../requirements/reach'
+import { canBeCertified, canBeInterim, gatesFor, isProven, reachOf, rungsFor } from '../requirements/reach'
 import type { Ask, Gate, Requirement } from '../requirements/requirement'
 import type { Rules } from './rules'
 
@@ -32,6 +32,12 @@ export type RulesFault = { pointer: string } & (
   | { code: 'no-interim' }
   /** It leads nowhere a reader can go. */
   | { code: 'no-link' }
+  /** The kind asks for no such amount. */
+  | { code: 'unknown-amount'; field: string }
+  | { code: 'unknown-language'; language: string }
+  | { code: 'no-age' }
+  /** There is no paper anybody could certify. */
+  | { code: 'no-certified' }
   | { code: 'never-answered-so'; question: string; answer: string }
 )
 
@@ -134,7 +140,15 @@ function requirementFaults(
       case 'credential':
         if (!credentialKind(ask.credential))
           return [{ pointer, code: 'unknown-credential', credential: ask.credential }]
+        if (ask.atLeast && !hasAmount(ask.credential, ask.atLeast.field))
+          return [{ pointer: `${pointer}/atLeast/field`, code: 'unknown-amount', field: ask.atLeast.field }]
         return held.has('credentials') ? [] : [{ pointer, code: 'no-section-for', holds: 'credentials' }]
+      case 'language':
+        if (!catalogue().languages.some(({ key }) => key === ask.language))
+          return [{ pointer, code: 'unknown-language', language: ask.language }]
+        return held.has('credentials') ? [] : [{ pointer, code: 'no-section-for', holds: 'credentials' }]
+      case 'age':
+        return ageFaults(ask, pointer)
       case 'study':
       case 'permission':
       case 'identity':
@@ -150,6 +164,30 @@ function requirementFaults(
         return []
     }
   }
+  const ageFaults = (ask: Extract<Ask, { kind: 'age' }>, pointer: string): RulesFault[] => {
+    const { allowances = [], least, most } = ask
+    const dated = form
+      .flatMap((section) => section.questions)
+      .some(({ key, kind }) => key === ask.question && kind === 'date')
+    return [
+      ...(dated ? [] : [{ pointer, code: 'unknown-question' as const, question: ask.question }]),
+      ...((least === undefined && most === undefined) || (least ?? 0) > (most ?? 100)
+        ? [{ pointer, code: 'no-age' as const }]
+        : []),
+      ...allowances.flatMap(({ when, document }, nth) => [
+        ...conditionFaults(when, known, `${pointer}/allowances/${nth}/when`),
+        ...(document === undefined || isDocumentOf(form, document)
+          ? []
+          : [
+              {
+                pointer: `${pointer}/allowances/${nth}/document`,
+                code: 'unknown-question' as const,
+                question: document,
+              },
+            ]),
+      ]),
+    ]
+  }
   return requirements.flatMap((requirement, index) => {
     const pointer = `/requirements/${index}`
     return [
@@ -164,6 +202,15 @@ function requirementFaults(
     ]
   })
 }
+
+const isDocumentOf = (form: Form, question: string) =>
+  form.some(({ questions }) =>
+    questions.some(({ key, kind, paper }) => key === question && (kind === 'document' || paper)),
+  )
+
+/** Whether a kind of credential asks for an amount by this name. */
+const hasAmount = (credential: string, name: string) =>
+  credentialKind(credential)?.fields.some(({ key, kind }) => key === name && (kind === 'money' || kind === 'number'))
 
 /** What a question can be answered with; nothing where the form does not ask it. */
 function answersTo(form: Form, key: string): readonly string[] | undefined {
@@ -194,6 +241,9 @@ function reachFaults(requirement: Requirement, pointer: string): RulesFault[] {
     ),
     ...(requirement.interim && !(canBeInterim(asks) && (requirement.paper || rung !== 'claimed'))
       ? [{ pointer: `${pointer}/interim`, code: 'no-interim' as const }]
+      : []),
+    ...(requirement.certified && !canBeCertified(asks)
+      ? [{ pointer: `${pointer}/certified`, code: 'no-certified' as const }]
       : []),
     ...(requirement.validStartPlusDays === undefined
       ? []

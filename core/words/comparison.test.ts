@@ -30,7 +30,7 @@ test.each<[Reason, string]>([
 
 const claimed = { name: 'Tomasz Wierzborski', award: 'MSc', subject: 'Railways', number: 'TB-80', awarded: '2018-03' }
 const sentence = (reply?: Parameters<typeof compareClaim>[3]) =>
-  comparisonSentence(compareClaim(fieldsOf('study'), claimed, undefined, reply, []))
+  comparisonSentence(compareClaim(fieldsOf('study', claimed), claimed, undefined, reply, []))
 
 test('the sentence above the decision says how it comes out and what a difference most likely is', () => {
   expect(sentence().head).toBe('The source has not answered yet.')

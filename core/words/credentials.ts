@@ -1,6 +1,6 @@
 import { type CredentialField, credentialKind } from '../catalogue/catalogue'
 import type { CredentialFault } from '../catalogue/faultsOfCredential'
-import { writeWhen } from '../dates/write'
+import { writeDays, writeWhen } from '../dates/write'
 import { answerFaultWords, answerWords } from './form'
 import { say } from './say'
 import { translated } from './translations'
@@ -16,6 +16,11 @@ export function credentialFaultWords(fault: CredentialFault): string {
       return say('problem.chooseWhereItHolds')
     case 'lasts-too-long':
       return say('problem.thisKindLastsThrough', { day: writeWhen(fault.through) })
+    case 'step-too-soon':
+      return say('problem.thisStepIsTooSoon', { days: writeDays(fault.days) })
+    case 'step-to-come':
+      return say('problem.thisStepIsToCome')
+    case 'steps-missing':
     case 'field-missing':
       return say('problem.pleaseFillThisIn')
     case 'field-unknown':
@@ -39,4 +44,10 @@ export function credentialFieldWords(
       const field: CredentialField | undefined = fields[place(key)]
       return { key, label: field ? translated(field).label : key, words: answerWords(field, value) }
     })
+}
+
+/** An amount that a credential is given for, in the words of its field: money in hundredths, numbers as they are. */
+export function credentialAmountWords(credential: string, key: string, amount: number): string {
+  const field = credentialKind(credential)?.fields.find((one) => one.key === key)
+  return field ? `${answerWords(field, String(amount))} (${translated(field).label})` : String(amount)
 }

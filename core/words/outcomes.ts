@@ -1,6 +1,7 @@
 import { writeDays, writeWhen } from '../dates/write'
 import type { Outcome, OutcomeReason, Step, Who } from '../requirements/requirement'
 import type { Right } from '../rights/rights'
+import { credentialAmountWords } from './credentials'
 import { writeAmount } from './requirements'
 import { say } from './say'
 import { writeValue } from './stored'
@@ -76,6 +77,27 @@ function reasonWords(reason: OutcomeReason, nameOf: (key: string) => string): st
       return say(`reason.${reason.code}`, { claim: claim() })
     case 'validity-unknown':
       return say('reason.validityUnknown', { claim: claim() })
+    case 'not-certified':
+      return say('reason.notCertified', {
+        claim: claim(),
+        forms: reason.forms.map((form) => say(`names.attestation.${form}`)).join(say('condition.or')),
+      })
+    case 'series-open':
+      return say('reason.seriesOpen', {
+        claim: claim(),
+        given: reason.given,
+        of: reason.of,
+        next: reason.next ? say('reason.nextDue', { day: writeWhen(reason.next) }) : '',
+      })
+    case 'too-low':
+      return say('reason.tooLow', {
+        claim: claim(),
+        given: credentialAmountWords(reason.credential, reason.field, reason.given),
+        needed: credentialAmountWords(reason.credential, reason.field, reason.needed),
+      })
+    case 'too-young':
+    case 'too-old':
+      return say(`reason.${reason.code}`, { age: reason.age, day: writeWhen(reason.on), needed: reason.needed })
     case 'standing':
       return say('reason.standing', { claim: claim(), standing: say(`names.standing.${reason.standing}`) })
     case 'gaps':

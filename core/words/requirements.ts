@@ -1,9 +1,10 @@
 import { credentialKind, studyLevel } from '../catalogue/catalogue'
 import type { KnownFact } from '../conditions/vocabulary'
-import { writeDays } from '../dates/write'
+import { writeDays, writeWhen } from '../dates/write'
 import type { Ask, Gate, Requirement } from '../requirements/requirement'
 import { conditionWords } from './conditions'
-import { credentialName, studyFieldName, studyLevelName } from './names'
+import { credentialAmountWords } from './credentials'
+import { credentialName, languageName, studyFieldName, studyLevelName } from './names'
 import { say, spokenLanguage, spokenLocale } from './say'
 import { translated } from './translations'
 
@@ -40,11 +41,17 @@ export function requirementSentence(
     ? ` ${say('ask.notNeededIf', { condition: conditionWords(requirement.exempt.when, known), because: translated({ because: requirement.exempt.because, translations: requirement.translations }).because })}`
     : ''
   const interim = requirement.interim ? ` ${say('ask.interimDoes', { days: writeDays(requirement.interim.days) })}` : ''
-  return `${capital(asked)}${proof[requirement.rung]}${valid}, ${byGate(requirement.gate)}.${interim}${when}${exempt}`
+  const certified = requirement.certified
+    ? say('ask.certified', {
+        forms: requirement.certified.forms.map((form) => say(`names.attestation.${form}`)).join(say('condition.or')),
+        by: requirement.certified.by ? say('ask.certifiedBy', { by: requirement.certified.by }) : '',
+      })
+    : ''
+  return `${capital(asked)}${proof[requirement.rung]}${certified}${valid}, ${byGate(requirement.gate)}.${interim}${when}${exempt}`
 }
 
 /** What stands on the ladder; an answer, a check or a fee does not. */
-const hasProof = new Set<Ask['kind']>(['study', 'credential', 'every work entry', 'document', 'identity'])
+const hasProof = new Set<Ask['kind']>(['study', 'credential', 'language', 'every work entry', 'document', 'identity'])
 
 function askWords(ask: Ask, nameOf: (key: string) => string): string {
   switch (ask.kind) {
@@ -56,11 +63,20 @@ function askWords(ask: Ask, nameOf: (key: string) => string): string {
         levelAtLeast: studyLevel(ask.levelAtLeast)
           ? studyLevelName(ask.levelAtLeast)
           : say('ask.studyLevel', { levelAtLeast: ask.levelAtLeast }),
-        fields: fields ? say('ask.studyFields', { fields }) : '',
+        fields: fields ? say(ask.minor ? 'ask.studyFieldsOrMinor' : 'ask.studyFields', { fields }) : '',
       })
     }
     case 'credential':
-      return inSentence(credentialName(ask.credential))
+      return ask.atLeast
+        ? say('ask.credentialAtLeast', {
+            credential: inSentence(credentialName(ask.credential)),
+            amount: credentialAmountWords(ask.credential, ask.atLeast.field, ask.atLeast.amount),
+          })
+        : inSentence(credentialName(ask.credential))
+    case 'language':
+      return say('ask.language', { language: languageName(ask.language), level: ask.level })
+    case 'age':
+      return ageWords(ask)
     case 'history':
       if (ask.of === 'home')
         return say('ask.homes', {
@@ -101,6 +117,18 @@ function askWords(ask: Ask, nameOf: (key: string) => string): string {
   }
 }
 
+function ageWords({ least, most, on, allowances = [] }: Extract<Ask, { kind: 'age' }>): string {
+  const day = on ? writeWhen(on) : say('ask.theStart')
+  const range =
+    least !== undefined && most !== undefined
+      ? say('ask.ageBetween', { least, most, day })
+      : least !== undefined
+        ? say('ask.ageLeast', { least, day })
+        : say('ask.ageMost', { most: most ?? 0, day })
+  const years = Math.max(0, ...allowances.map((allowance) => allowance.years))
+  return years > 0 ? `${range}${say('ask.ageAllowance', { count: years })}` : range
+}
+
 /** Why a requirement is asked. What only a form asks for has no other reason. */
 export const requirementWhy = (requirement: Requirement): string =>
   translated(requirement).why || say('ask.theFormAsks')
@@ -114,6 +142,7 @@ export function paperWords(requirement: Requirement): string | undefined {
       const kind = credentialKind(ask.credential)
       return [kind ? translated(kind).papers : say('paper.certificate')]
     }
+    if (ask.kind === 'language') return [say('paper.language')]
     if (ask.kind === 'identity') return [say('paper.identity')]
     if (ask.kind === 'document') return [say('paper.document')]
     if (ask.kind === 'every work entry') return [say('paper.work')]

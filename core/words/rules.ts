@@ -20,12 +20,18 @@ export function rulesFaultWords(fault: RulesFault, rules: Pick<Rules, 'form'>): 
     case 'no-send-section':
     case 'no-interim':
     case 'no-link':
+    case 'no-age':
+    case 'no-certified':
       return say(`rules.${fault.code}`)
     case 'holds-twice':
     case 'no-section-for':
       return say(`rules.${fault.code}`, { holds: sectionFor(fault.holds) })
     case 'unknown-question':
       return say('rules.unknown-question', { question: fault.question })
+    case 'unknown-amount':
+      return say('rules.unknown-amount', { field: fault.field })
+    case 'unknown-language':
+      return say('rules.unknown-language', { language: fault.language })
     case 'unknown-check':
       return say('rules.unknown-check', { check: fault.check })
     case 'unknown-task':

@@ -1,5 +1,5 @@
 import { writeWhen } from '../dates/write'
-import { credentialName } from './names'
+import { credentialName, languageName } from './names'
 import { requirementTitle, type Titled } from './requirementTitle'
 import { type Key, type PlacesOf, sayCoded, spokenLocale } from './say'
 
@@ -13,6 +13,7 @@ export type StoredValue =
   | { day: string }
   | { moment: string; timeZone: string }
   | { credential: string }
+  | { language: string }
   | { title: string; part?: Titled['part']; translations?: Titled['translations'] }
   | StoredText
   | { list: readonly StoredValue[] }
@@ -43,6 +44,7 @@ export function writeValue(value: StoredValue): string {
   if ('day' in value) return writeWhen(value.day)
   if ('moment' in value) return writeMomentIn(value.moment, value.timeZone)
   if ('credential' in value) return credentialName(value.credential)
+  if ('language' in value) return languageName(value.language)
   if ('title' in value) return requirementTitle(value)
   if ('list' in value) return value.list.map((each) => writeValue(each)).join(', ')
   return sayStored(value.code, value.values)

@@ -2,7 +2,7 @@ import type { ClaimDetails } from '#contract/claims'
 import { writeWhen } from '#core/dates/write'
 import { writeMomentAt } from '#core/dates/zoned'
 import { isAsked, isEmpty } from '#core/form/answer'
-import { becauseKey, type Section } from '#core/form/form'
+import { becauseKey, claimsIn, type Section } from '#core/form/form'
 import type { Rules } from '#core/rules/rules'
 import { credentialFieldWords } from '#core/words/credentials'
 import { answerWords } from '#core/words/form'
@@ -66,14 +66,8 @@ const answered = (section: Section, { answers }: Sent['application'], { facts }:
     })
 
 function claimed(section: Section, { claims, documents }: LoadedFile): [string, string][] {
-  const kinds: Partial<Record<Section['holds'], readonly ClaimDetails['kind'][]>> = {
-    study: ['study'],
-    work: ['work', 'residence'],
-    credentials: ['licence', 'certificate'],
-    identity: ['identity'],
-  }
   return claims
-    .filter(({ kind }) => kinds[section.holds]?.includes(kind))
+    .filter(({ kind }) => claimsIn[section.holds]?.includes(kind))
     .map(({ id, details }) => {
       const papers = documents.filter(({ claimId }) => claimId === id).map(({ fileName }) => fileName)
       return [labelOf(details), [...detailsWords(details), ...papers].filter(Boolean).join(', ')]
@@ -88,6 +82,8 @@ function detailsWords(details: ClaimDetails): string[] {
     return [details.sourceName, what, say('status.pdf.span', { from: writeWhen(details.from), to })]
   }
   if (details.kind === 'paper') return []
+  if (details.kind === 'attestation')
+    return [details.sourceName, details.capacity, details.on ? writeWhen(details.on) : '', details.number]
   return [
     details.sourceName,
     details.number,

@@ -1,5 +1,6 @@
+import type { ClaimKind } from '#contract/claims'
 import { type AnswerValue, faultOf } from '#core/form/answer'
-import { becauseKey, type Form, questionsOf, type Section } from '#core/form/form'
+import { becauseKey, claimsIn, type Form, questionsOf, type Section } from '#core/form/form'
 import { isSent } from '#core/hiring/stages'
 import type { Account, Deps } from '../platform/deps'
 import { notFound } from '../platform/errors/problems'
@@ -62,8 +63,7 @@ export async function confirmSection(deps: Deps, actor: Account, id: string, key
   return { done: true as const }
 }
 
-const showsClaim = ({ holds }: Section, kind: string) =>
-  holds === kind || (holds === 'credentials' && (kind === 'licence' || kind === 'certificate'))
+const showsClaim = ({ holds }: Section, kind: ClaimKind) => holds === kind || claimsIn[holds]?.includes(kind)
 
 /** The sections in which something taken over waits to be confirmed. */
 export function unconfirmedSections(form: Form, { takenOver }: Pick<Application, 'takenOver'>): Section[] {

@@ -2,7 +2,7 @@ import { v7 as uuid } from 'uuid'
 import type { ReopenedPart } from '#contract/applications'
 import type { ClaimDetails } from '#contract/claims'
 import { type Answers, isEmpty } from '#core/form/answer'
-import { becauseKey, type Form, questionsOf, type Section, titlesFrom } from '#core/form/form'
+import { becauseKey, claimsIn, type Form, questionsOf, type Section, titlesFrom } from '#core/form/form'
 import { isActive } from '#core/hiring/stages'
 import { answerWords } from '#core/words/form'
 import { say } from '#core/words/say'
@@ -162,11 +162,9 @@ async function differencesSince(form: Form, reopening: Reopening, application: A
   return differencesIn(form, keysOf(form, reopening), reopening.before, application.answers)
 }
 
-const claimKinds: Partial<Record<Section['holds'], readonly ClaimDetails['kind'][]>> = {
-  study: ['study'],
-  work: ['work'],
-  credentials: ['licence', 'certificate'],
-}
+/** Homes and papers of identity are asked for anew in other ways. */
+const { study, work, credentials } = claimsIn
+const claimKinds: typeof claimsIn = { study, work: work?.filter((kind) => kind !== 'residence'), credentials }
 
 /** Sections that can be opened again: questions, and what one claims of study, work, licences and certificates. */
 export const isReopenable = (holds: Section['holds']) => holds === 'questions' || holds in claimKinds

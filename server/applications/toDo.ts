@@ -14,6 +14,8 @@ const labels: Record<Ask['kind'], () => string> = {
   document: () => say('status.addTheDocument'),
   study: () => say('status.addYourStudy'),
   credential: () => say('status.addItToYourLicences'),
+  language: () => say('status.addTheLanguage'),
+  age: () => say('status.answerIt'),
   history: () => say('status.completeYourHistory'),
   experience: () => say('status.completeYourHistory'),
   'every work entry': () => say('status.completeYourHistory'),
@@ -43,6 +45,8 @@ export async function toDoOf(outcome: Outcome, requirement: Requirement, form: F
   const claim = outcome.claims[0]
   if (claim && step?.what === 'renew') return { ...about, act: 'renew', target: claim }
   if (claim && step?.what === 'take portrait') return { ...about, act: 'portrait', target: claim }
+  if (claim && step?.what === 'certify')
+    return { ...about, label: say('status.sayWhoVouches'), act: 'certify', target: claim }
   if (claim && step?.what === 'upload') return { ...about, act: 'upload', target: claim }
   switch (asks.kind) {
     case 'skills check': {
@@ -60,6 +64,8 @@ export async function toDoOf(outcome: Outcome, requirement: Requirement, form: F
     case 'document':
     case 'study':
     case 'credential':
+    case 'language':
+    case 'age':
     case 'history':
     case 'experience':
     case 'every work entry':

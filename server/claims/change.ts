@@ -2,7 +2,9 @@ import { Op } from 'sequelize'
 import { Temporal } from 'temporal-polyfill'
 import { v7 as uuid } from 'uuid'
 import type { ClaimDetails } from '#contract/claims'
+import { catalogue, credentialKind } from '#core/catalogue/catalogue'
 import { faultsOfCredential } from '#core/catalogue/faultsOfCredential'
+import { bySeries } from '#core/catalogue/series'
 import { partialDate, readPartialDate, spanOf } from '#core/dates/partialDate'
 import { writeWhen } from '#core/dates/write'
 import { isInterim } from '#core/documents/papers'
@@ -36,9 +38,10 @@ import { problems } from './problems'
 
 /** What a candidate may change about the claims of their own file. */
 
-export async function addClaim(deps: Deps, actor: Account, details: ClaimDetails) {
+export async function addClaim(deps: Deps, actor: Account, given: ClaimDetails) {
   const candidate = await candidateOf(deps, actor)
-  await requireSense(deps, details)
+  const details = bySteps(given)
+  await requireSense(deps, candidate.id, details)
   await requireNew(candidate.id, details)
   const claim = await Claim.create({
     id: uuid(),
@@ -62,13 +65,14 @@ export async function addClaim(deps: Deps, actor: Account, details: ClaimDetails
   return claimView(claim)
 }
 
-export async function changeClaim(deps: Deps, actor: Account, id: string, version: number, details: ClaimDetails) {
+export async function changeClaim(deps: Deps, actor: Account, id: string, version: number, given: ClaimDetails) {
   const claim = await ownClaim(deps, actor, id)
+  const details = bySteps(given)
   requireVersion(version, claim.version, { details: claim.details })
   const asked = claim.rung !== 'claimed' && claim.rung !== 'evidenced'
   if (asked && !(await isClaimReopened(claim.candidateId, claim.kind))) throw problems.alreadyAsked()
   if (details.kind !== claim.kind) throw invalidField('/body/details/kind', say('problem.aClaimStaysOfIts'))
-  await requireSense(deps, details)
+  await requireSense(deps, claim.candidateId, details)
   const before = claim.details
   if (asked) await keepAsItWas(deps, claim)
   await compareAndSet(claim, version, {
@@ -114,7 +118,14 @@ export async function removeClaim(deps: Deps, actor: Account, id: string, versio
   return { done: true as const }
 }
 
-type Renewal = { version: number; number: string; issued: string; through: string; fields?: Record<string, string> }
+type Renewal = {
+  version: number
+  number: string
+  issued: string
+  through: string
+  fields?: Record<string, string>
+  steps?: string[]
+}
 
 /** Makes the renewal the current version of a credential; what it was before is kept as its history. */
 export async function renewCredential(deps: Deps, actor: Account, id: string, renewal: Renewal) {
@@ -122,12 +133,15 @@ export async function renewCredential(deps: Deps, actor: Account, id: string, re
   requireVersion(renewal.version, claim.version, { details: claim.details })
   if (claim.details.kind !== 'licence' && claim.details.kind !== 'certificate') throw problems.notACredential()
   const before = claim.details
-  const { number, issued, through, fields } = renewal
-  const details = { ...before, number, issued, through, ...(fields ? { fields } : {}) }
-  await requireSense(deps, details)
+  const { version: _version, ...renewed } = renewal
+  const details = bySteps({ ...before, ...renewed })
+  const { number, through, fields } = details
+  await requireSense(deps, claim.candidateId, details)
   const later = (text: string) =>
     text === 'does not expire' ? Number.POSITIVE_INFINITY : readPartialDate(text).ok ? dayNumber(text) : 0
-  if (later(details.through) <= later(before.through))
+  // Cover that was raised may end on the same day.
+  const sameDay = later(through) === later(before.through) && JSON.stringify(fields) !== JSON.stringify(before.fields)
+  if (later(through) <= later(before.through) && !sameDay)
     throw invalidField('/body/through', say('problem.aRenewalRunsLongerThan'))
   await EarlierCredential.create({
     claimId: id,
@@ -237,17 +251,29 @@ export async function ownClaim(deps: Deps, actor: Account, id: string): Promise<
   return claim
 }
 
+/** Of a kind that is given in steps, issue and last day are what its steps make them. */
+function bySteps<Details extends ClaimDetails>(details: Details): Details {
+  if (!('credential' in details)) return details
+  const series = credentialKind(details.credential)?.series
+  const { steps: given = [], ...plain } = details
+  if (!series) return plain as Details
+  const steps = [...given].sort()
+  return { ...details, steps, ...bySeries(series, steps) }
+}
+
 const numberOf = (details: ClaimDetails) => ('number' in details && details.number !== '' ? details.number : null)
 
 /** What a schema cannot say: real days, an order in time, a source that exists. */
-async function requireSense(deps: Deps, details: ClaimDetails) {
+async function requireSense(deps: Deps, candidateId: string, details: ClaimDetails) {
   const faults: { pointer: string; message: string }[] = []
   const dates =
     'from' in details
       ? { from: details.from, to: details.to }
       : details.kind === 'paper' || details.kind === 'identity'
         ? {}
-        : { issued: details.issued, through: details.through }
+        : details.kind === 'attestation'
+          ? { on: details.on }
+          : { issued: details.issued, through: details.through }
   for (const [field, text] of Object.entries(dates)) {
     if (/^\d/.test(text) && !readPartialDate(text).ok)
       faults.push({ pointer: `/body/details/${field}`, message: say('problem.thereIsNoSuchDay') })
@@ -265,11 +291,20 @@ async function requireSense(deps: Deps, details: ClaimDetails) {
   }
   if (faults.length === 0 && 'credential' in details)
     faults.push(
-      ...faultsOfCredential(details).map(({ at, ...fault }) => ({
+      ...faultsOfCredential(details, deps.clock.today().toString()).map(({ at, ...fault }) => ({
         pointer: `/body/details/${at}`,
         message: credentialFaultWords(fault),
       })),
     )
+  if (details.kind === 'language' && !catalogue().languages.some(({ key }) => key === details.language))
+    faults.push({ pointer: '/body/details/language', message: say('problem.chooseALanguage') })
+  if (details.kind === 'attestation') {
+    const { of, sourceId, sourceName, capacity, on } = details
+    const original = await Claim.count({ where: { id: of, candidateId, removedAt: { [Op.is]: null } } })
+    if (original === 0) faults.push({ pointer: '/body/details/of', message: say('problem.chooseAPaperOfYours') })
+    if (!(sourceId || sourceName.trim()) || !capacity.trim() || !on)
+      faults.push({ pointer: '/body/details/sourceName', message: say('problem.sayWhoAndAsWhom') })
+  }
   if (faults.length > 0) throw invalid(faults)
   if (details.sourceId) await sourceById(details.sourceId)
 }

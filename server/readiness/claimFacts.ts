@@ -1,4 +1,6 @@
-import type { ClaimDetails } from '#contract/claims'
+import type { ClaimDetails, DetailsOf } from '#contract/claims'
+import { credentialKind } from '#core/catalogue/catalogue'
+import { seriesState } from '#core/catalogue/series'
 import { partialDate } from '#core/dates/partialDate'
 import { isFinal } from '#core/documents/papers'
 import type { ClaimFacts } from '#core/requirements/requirement'
@@ -46,10 +48,15 @@ export function factsOfClaim(claim: Claim, behind: Behind): ClaimFacts {
       ? {
           level: details.level,
           field: details.field,
+          ...(details.second ? { second: { field: details.second.field, as: details.second.as } } : {}),
           accredited: accredited.has(`${details.sourceId} ${details.field}`),
         }
       : {}),
-    ...('credential' in details ? { credential: details.credential, term: termOf(details) } : {}),
+    ...('credential' in details ? { credential: details.credential, term: termOf(details), ...ofKind(details) } : {}),
+    ...(details.kind === 'language'
+      ? { language: { key: details.language, level: details.level }, term: termOf(details) }
+      : {}),
+    ...(details.kind === 'attestation' ? { attests: { of: details.of, form: details.form } } : {}),
     ...(details.kind === 'identity' && details.through ? { term: { through: partialDate(details.through) } } : {}),
     ...(details.kind === 'paper' ? { question: details.question } : {}),
     ...standingFact(current(enquiries), findings),
@@ -121,7 +128,20 @@ function interimOf(documents: readonly Document[]): Pick<ClaimFacts, 'interim'> 
   }
 }
 
-function termOf(details: Extract<ClaimDetails, { credential: string }>): Term {
+/** What the kind of a credential asks beyond its days: amounts it is for, and steps that are left of its series. */
+function ofKind({ credential, fields = {}, steps = [] }: DetailsOf<'licence'>): Partial<ClaimFacts> {
+  const kind = credentialKind(credential)
+  const amounts = (kind?.fields ?? []).flatMap(({ key, kind: of }): [string, number][] =>
+    (of === 'money' || of === 'number') && fields[key] ? [[key, Number(fields[key])]] : [],
+  )
+  const series = kind?.series && seriesState(kind.series, steps)
+  return {
+    ...(amounts.length > 0 ? { amounts: Object.fromEntries(amounts) } : {}),
+    ...(series && !series.complete ? { seriesOpen: { given: series.given, of: series.of, next: series.next } } : {}),
+  }
+}
+
+function termOf(details: Pick<DetailsOf<'licence'>, 'issued' | 'through'>): Term {
   const through =
     details.through === 'does not expire' || details.through === 'unknown'
       ? details.through

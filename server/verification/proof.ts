@@ -49,7 +49,7 @@ export function weigh(claim: Claim, file: FileForProof): Weighed {
     .at(-1)
   const claimed = latest?.claimed ?? claimedStatement(claim.details, file.person)
   const reply = latest ? (latest.statement ?? {}) : undefined
-  const comparison = compareClaim(fieldsOf(claim.kind), claimed, seen?.reads, reply, knownNames(claim, file))
+  const comparison = compareClaim(fieldsOf(claim.kind, claimed), claimed, seen?.reads, reply, knownNames(claim, file))
   const known = !latest || latest.statement !== null
   const standing = standingOf(own(file.enquiries))
   const against = standingAgainst(standing, file.today, file.today)
@@ -79,7 +79,7 @@ export function proofOf(claim: Claim, file: FileForProof): Proof {
   const { details } = claim
   return {
     version: claim.version,
-    fields: [...fieldsOf(claim.kind)],
+    fields: [...fieldsOf(claim.kind, claimed)],
     claimed,
     comparison,
     standing: standing ?? null,

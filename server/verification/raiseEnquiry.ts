@@ -15,6 +15,7 @@ import { ownCalendar, sharedCalendar } from '../readiness/workCalendar'
 import { candidateWithMail } from '../records/accounts/candidate'
 import { sentApplication } from '../records/applications/find'
 import type { Application } from '../records/applications/model'
+import { kindOf } from '../records/claims/kinds'
 import { labelValue } from '../records/claims/label'
 import type { Claim } from '../records/claims/model'
 import { documentsOf } from '../records/documents/documents'
@@ -160,7 +161,9 @@ function letter(
   answerBy: Temporal.PlainDate,
   link: StoredValue,
 ) {
-  const fields = fieldsOf(claim.kind).map(({ key }) => ({ code: `field.${key}` as const }))
+  const fields = fieldsOf(claim.kind, kindOf(claim.details).statement(claim.details)).map(({ key }) => ({
+    code: `field.${key}` as const,
+  }))
   return {
     words: claim.kind === 'work' ? ('enquiry.work' as const) : ('enquiry.issued' as const),
     values: {

@@ -44,7 +44,7 @@ export async function readEnquiry(deps: Deps, token: string) {
     candidate: person.name,
     kind: claim.kind,
     claimed: enquiry.claimed,
-    fields: fieldsOf(claim.kind).filter(({ key }) => enquiry.claimed[key] !== undefined),
+    fields: fieldsOf(claim.kind, enquiry.claimed).filter(({ key }) => enquiry.claimed[key] !== undefined),
   }
 }
 

@@ -40,4 +40,15 @@ export default {
   'ask.interimDoes':
     'Ein vorläufiges Papier oder eine Antragsbestätigung genügt für {{days}}; das endgültige folgt bis dahin.',
   'ask.identityAndPortrait': 'ein Ausweispapier und ein aufgenommenes Bild dazu',
+  'ask.studyFieldsOrMinor': ', in {{fields}}, auch als Nebenfach',
+  'ask.credentialAtLeast': '{{credential}} über mindestens {{amount}}',
+  'ask.language': '{{language}} auf der Stufe {{level}} oder darüber',
+  'ask.theStart': 'dem ersten Tag',
+  'ask.ageBetween': 'ein Alter von {{least}} bis {{most}} Jahren an {{day}}',
+  'ask.ageLeast': 'ein Alter von mindestens {{least}} Jahren an {{day}}',
+  'ask.ageMost': 'ein Alter von höchstens {{most}} Jahren an {{day}}',
+  'ask.ageAllowance_one': ', mit einem Nachlass von bis zu {{count}} Jahr',
+  'ask.ageAllowance_other': ', mit einem Nachlass von bis zu {{count}} Jahren',
+  'ask.certified': ', als {{forms}}{{by}}',
+  'ask.certifiedBy': ' von {{by}}',
 } satisfies Translated<typeof english>

@@ -37,4 +37,15 @@ export default {
   'ask.interimDoes':
     'An interim paper, or the receipt of an application, does for {{days}}; the final one follows by then.',
   'ask.identityAndPortrait': 'a paper of identity and a live portrait beside it',
+  'ask.studyFieldsOrMinor': ', in {{fields}}, also as a minor',
+  'ask.credentialAtLeast': '{{credential}} for at least {{amount}}',
+  'ask.language': '{{language}} at the level {{level}} or above',
+  'ask.theStart': 'the first day',
+  'ask.ageBetween': 'an age of {{least}} to {{most}} on {{day}}',
+  'ask.ageLeast': 'an age of {{least}} or more on {{day}}',
+  'ask.ageMost': 'an age of {{most}} at most on {{day}}',
+  'ask.ageAllowance_one': ', with an allowance of up to {{count}} year',
+  'ask.ageAllowance_other': ', with an allowance of up to {{count}} years',
+  'ask.certified': ', as a {{forms}}{{by}}',
+  'ask.certifiedBy': ' by {{by}}',
 } as const

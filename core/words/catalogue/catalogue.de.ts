@@ -111,4 +111,10 @@ export default {
   'catalogue.takeClassOut': 'Stufe {{nth}} herausnehmen',
   'catalogue.code': 'Code',
   'catalogue.renewal': 'Erneuerung dauert',
+  'catalogue.inSteps': 'Es wird in Schritten gegeben, etwa Dosen einer Impfung',
+  'catalogue.inStepsMeans':
+    'Seine Tage sind die der Schritte, und sein letzter Tag ist der, an dem der nächste fällig ist.',
+  'catalogue.steps': 'Wie viele Schritte',
+  'catalogue.gapDays': 'Tage dazwischen mindestens',
+  'catalogue.repeatMonths': 'Wiederholt nach Monaten',
 } satisfies Translated<typeof english>

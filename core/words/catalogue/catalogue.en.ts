@@ -108,4 +108,9 @@ export default {
   'catalogue.takeClassOut': 'Take class {{nth}} out',
   'catalogue.code': 'Code',
   'catalogue.renewal': 'Renewal takes',
+  'catalogue.inSteps': 'It is given in steps, such as doses of a vaccination',
+  'catalogue.inStepsMeans': 'Its days are those of the steps, and its last day is when the next is due.',
+  'catalogue.steps': 'How many steps',
+  'catalogue.gapDays': 'Days between two of them at least',
+  'catalogue.repeatMonths': 'Repeated after months',
 } as const

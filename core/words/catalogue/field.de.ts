@@ -14,4 +14,6 @@ export default {
   'field.position': 'Position',
   'field.from': 'Erster Tag',
   'field.to': 'Letzter Tag',
+  'field.amount': 'Betrag',
+  'field.second': 'Zweites Fach oder Nebenfach',
 } satisfies Translated<typeof english>

@@ -11,4 +11,6 @@ export default {
   'field.position': 'Position',
   'field.from': 'First day',
   'field.to': 'Last day',
+  'field.amount': 'Amount',
+  'field.second': 'Second field or minor',
 } as const

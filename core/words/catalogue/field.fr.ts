@@ -14,4 +14,6 @@ export default {
   'field.position': 'Fonction',
   'field.from': 'Premier jour',
   'field.to': 'Dernier jour',
+  'field.amount': 'Montant',
+  'field.second': 'Deuxième branche ou mineure',
 } satisfies Translated<typeof english>

@@ -14,4 +14,6 @@ export default {
   'field.position': 'Funzione',
   'field.from': 'Primo giorno',
   'field.to': 'Ultimo giorno',
+  'field.amount': 'Importo',
+  'field.second': 'Seconda materia',
 } satisfies Translated<typeof english>

@@ -306,4 +306,6 @@ export default {
   'file.heardOfUs': 'Hat von uns gehört: {{source}}.',
   'file.recommendedBy': 'Empfohlen von {{name}}.',
   'file.answerUnknown': 'nicht bekannt',
+  'file.languages': 'Sprachen',
+  'file.attestations': 'Beglaubigt, vereidigt, beurkundet',
 } satisfies Translated<typeof english>

@@ -301,4 +301,6 @@ export default {
   'file.heardOfUs': 'Heard of us: {{source}}.',
   'file.recommendedBy': 'Recommended by {{name}}.',
   'file.answerUnknown': 'not known',
+  'file.languages': 'Languages',
+  'file.attestations': 'Certified, sworn, notarised',
 } as const

@@ -44,4 +44,10 @@ export default {
   'names.sourceKind.employer': 'Arbeitgeber',
   'names.fact.languageLevel': '{{label}}: {{language}}',
   'names.languageNotAtAll': 'gar nicht',
+  'names.attestation.certified copy': 'beglaubigte Kopie',
+  'names.attestation.sworn translation': 'vereidigte Übersetzung',
+  'names.attestation.notarised': 'notariell beurkundetes Papier',
+  'names.languageAt': '{{language}}, {{level}}',
+  'names.attestationOf': '{{form}}: {{title}}',
+  'names.sourceKind.insurer': 'Versicherer',
 } satisfies Translated<typeof english>

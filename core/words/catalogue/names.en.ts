@@ -41,4 +41,10 @@ export default {
   'names.sourceKind.employer': 'employer',
   'names.fact.languageLevel': '{{label}}: {{language}}',
   'names.languageNotAtAll': 'not at all',
+  'names.attestation.certified copy': 'certified copy',
+  'names.attestation.sworn translation': 'sworn translation',
+  'names.attestation.notarised': 'notarised paper',
+  'names.languageAt': '{{language}}, {{level}}',
+  'names.attestationOf': '{{form}}: {{title}}',
+  'names.sourceKind.insurer': 'insurer',
 } as const

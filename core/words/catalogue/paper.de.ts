@@ -36,4 +36,5 @@ export default {
   'paper.sheet.order_one': 'Zuerst dieses Blatt, dann die eine Seite des Papiers.',
   'paper.sheet.order_other': 'Zuerst dieses Blatt, dann die {{count}} Seiten des Papiers, Seite 1 obenauf.',
   'paper.sheet.sendTo': 'Senden oder faxen Sie alles an:',
+  'paper.language': 'das Sprachzeugnis',
 } satisfies Translated<typeof english>

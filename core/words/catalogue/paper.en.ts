@@ -33,4 +33,5 @@ export default {
   'paper.sheet.order_one': 'First this sheet, then the one page of the paper.',
   'paper.sheet.order_other': 'First this sheet, then the {{count}} pages of the paper, page 1 on top.',
   'paper.sheet.sendTo': 'Send or fax all of it to:',
+  'paper.language': 'the certificate of the language',
 } as const

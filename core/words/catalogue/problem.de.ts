@@ -383,4 +383,9 @@ export default {
   'problem.word-letters': 'Diese Word-Datei enthält Buchstaben, für die hier keine Schrift da ist.',
   'problem.word.do': 'Speichern Sie sie als PDF und fügen Sie diese hinzu.',
   'problem.word-picture': 'Diese Word-Datei enthält ein Bild, das sich hier nicht zeigen lässt.',
+  'problem.thisStepIsTooSoon': 'Zwischen zwei Schritten liegen mindestens {{days}}.',
+  'problem.thisStepIsToCome': 'Dieser Tag kommt erst noch. Fügen Sie den Schritt hinzu, wenn er gegeben ist.',
+  'problem.chooseAPaperOfYours': 'Wählen Sie ein eigenes Papier, zu dem es gehört.',
+  'problem.chooseALanguage': 'Wählen Sie eine Sprache aus der Liste.',
+  'problem.sayWhoAndAsWhom': 'Sagen Sie, wer dafür einsteht, als was und wann.',
 } satisfies Translated<typeof english>

@@ -354,4 +354,9 @@ export default {
   'problem.word-letters': 'This Word file holds letters there is no font for here.',
   'problem.word.do': 'Save it as a PDF and add that.',
   'problem.word-picture': 'This Word file holds a picture that cannot be shown here.',
+  'problem.thisStepIsTooSoon': 'Between two steps lie at least {{days}}.',
+  'problem.thisStepIsToCome': 'That day is still to come. Add the step once it was given.',
+  'problem.chooseAPaperOfYours': 'Choose a paper of your own that it belongs to.',
+  'problem.chooseALanguage': 'Choose a language from the list.',
+  'problem.sayWhoAndAsWhom': 'Say who vouches for it, as whom, and when.',
 } as const

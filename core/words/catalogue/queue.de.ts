@@ -57,4 +57,9 @@ export default {
   'queue.reason.matter-refused': 'dagegen entschieden, mitteilen',
   'queue.reason.portrait-to look at': 'Bild zu vergleichen',
   'queue.reason.portrait-other': 'Bild von jemand anderem',
+  'queue.reason.not-certified': 'nicht beglaubigt',
+  'queue.reason.series-open': 'Reihe nicht vollständig',
+  'queue.reason.too-low': 'Betrag zu niedrig',
+  'queue.reason.too-young': 'zu jung',
+  'queue.reason.too-old': 'zu alt',
 } satisfies Translated<typeof english>

@@ -54,4 +54,9 @@ export default {
   'queue.reason.matter-refused': 'decided against, tell them',
   'queue.reason.portrait-to look at': 'portrait to compare',
   'queue.reason.portrait-other': 'portrait of somebody else',
+  'queue.reason.not-certified': 'not certified',
+  'queue.reason.series-open': 'series not complete',
+  'queue.reason.too-low': 'amount too low',
+  'queue.reason.too-young': 'too young',
+  'queue.reason.too-old': 'too old',
 } as const

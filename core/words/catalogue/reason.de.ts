@@ -59,4 +59,10 @@ export default {
   'reason.portrait-to look at': '{{claim}}: Ein Bild ist da, noch niemand hat es verglichen.',
   'reason.portrait-sent back': '{{claim}}: Das Bild muss noch einmal aufgenommen werden.',
   'reason.portrait-other': '{{claim}}: Das Bild zeigt jemand anderen; entscheiden Sie, was folgt.',
+  'reason.notCertified': '{{claim}}: Es muss als {{forms}} kommen, und noch ist niemand genannt, der dafür einsteht.',
+  'reason.seriesOpen': '{{claim}}: {{given}} von {{of}} Schritten gegeben.{{next}}',
+  'reason.nextDue': ' Der nächste ist ab {{day}} fällig.',
+  'reason.tooLow': '{{claim}} lautet auf {{given}}; nötig sind mindestens {{needed}}.',
+  'reason.too-young': '{{age}} Jahre alt am {{day}}; nötig sind mindestens {{needed}}.',
+  'reason.too-old': '{{age}} Jahre alt am {{day}}; erlaubt sind höchstens {{needed}}.',
 } satisfies Translated<typeof english>

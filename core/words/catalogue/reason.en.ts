@@ -53,4 +53,10 @@ export default {
   'reason.portrait-to look at': '{{claim}}: a live portrait is in, nobody has compared it yet.',
   'reason.portrait-sent back': '{{claim}}: the live portrait has to be taken again.',
   'reason.portrait-other': '{{claim}}: the live portrait shows somebody else; decide what follows.',
+  'reason.notCertified': '{{claim}}: it has to come as a {{forms}}, and nobody is named yet who vouches for it.',
+  'reason.seriesOpen': '{{claim}}: {{given}} of {{of}} steps given.{{next}}',
+  'reason.nextDue': ' The next is due from {{day}}.',
+  'reason.tooLow': '{{claim}} is for {{given}}; at least {{needed}} is needed.',
+  'reason.too-young': '{{age}} years old on {{day}}; at least {{needed}} are needed.',
+  'reason.too-old': '{{age}} years old on {{day}}; {{needed}} at most are allowed.',
 } as const

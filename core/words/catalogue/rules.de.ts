@@ -63,4 +63,12 @@ export default {
   'rules.no-languages': 'Der Katalog bietet keine Sprachen zur Auswahl.',
   'rules.no-interim': 'Hier wird nichts verlangt, wofür ein vorläufiges Papier stehen könnte.',
   'rules.no-link': 'Die Adresse der Vorschrift beginnt nicht mit https://.',
+  'rules.no-age':
+    'Sagen Sie, wie alt jemand mindestens sein muss oder höchstens sein darf, das erste nicht über dem zweiten.',
+  'rules.no-certified':
+    'Es wird nichts verlangt, dessen Papier beglaubigt werden könnte. Nehmen Sie das heraus, oder verlangen Sie eine Ausbildung, einen Nachweis, eine Sprache oder ein Dokument.',
+  'rules.unknown-amount': 'Diese Art von Nachweis fragt nach keinem Betrag namens „{{field}}“.',
+  'rules.unknown-language': 'Die Sprache „{{language}}“ steht nicht im Katalog.',
+  'rules.ask.language': 'Eine Sprache',
+  'rules.ask.age': 'Ein Alter',
 } satisfies Translated<typeof english>

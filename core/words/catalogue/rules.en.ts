@@ -60,4 +60,11 @@ export default {
   'rules.no-languages': 'The catalogue offers no languages to choose from.',
   'rules.no-interim': 'Nothing is asked here that an interim paper could stand in for.',
   'rules.no-link': 'The address of the rule does not begin with https://.',
+  'rules.no-age': 'Say how old somebody has to be at least or may be at most, the first not above the second.',
+  'rules.no-certified':
+    'Nothing is asked whose paper could be certified. Take that out, or ask for a study, a credential, a language or a document.',
+  'rules.unknown-amount': 'This kind of credential asks for no amount called “{{field}}”.',
+  'rules.unknown-language': 'There is no language “{{language}}” in the catalogue.',
+  'rules.ask.language': 'A language',
+  'rules.ask.age': 'An age',
 } as const

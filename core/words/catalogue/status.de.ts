@@ -175,4 +175,6 @@ export default {
   'status.printSheet': 'Drucken',
   'status.printAllSheets': 'Alle wartenden drucken',
   'status.sheetsInOrder': 'Legen Sie die Blätter mit ihren Papieren hintereinander in einen Umschlag.',
+  'status.addTheLanguage': 'Die Sprache und ihr Zeugnis hinzufügen',
+  'status.sayWhoVouches': 'Sagen, wer für das Papier einsteht, und es hinzufügen',
 } satisfies Translated<typeof english>

@@ -170,4 +170,6 @@ export default {
   'status.printSheet': 'Print',
   'status.printAllSheets': 'Print all that wait',
   'status.sheetsInOrder': 'Put the sheets and their papers one after the other into one envelope.',
+  'status.addTheLanguage': 'Add the language and its certificate',
+  'status.sayWhoVouches': 'Say who vouches for the paper, and add it',
 } as const

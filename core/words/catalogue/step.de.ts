@@ -24,4 +24,5 @@ export default {
   'step.who.reader': 'Sie',
   'step.turn': '{{who}}: {{what}}',
   'step.what.take portrait': 'Bild aufnehmen',
+  'step.what.certify': 'das Papier beglaubigen lassen',
 } satisfies Translated<typeof english>

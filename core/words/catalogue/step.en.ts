@@ -21,4 +21,5 @@ export default {
   'step.who.reader': 'You',
   'step.turn': '{{who}}: {{what}}',
   'step.what.take portrait': 'take the portrait',
+  'step.what.certify': 'have the paper certified',
 } as const

@@ -18,6 +18,8 @@ const partsOf: Record<Claim['kind'], readonly PaperPart[]> = {
   work: ['certificate', 'translation'],
   licence: ['certificate', 'front', 'back', 'translation'],
   certificate: ['certificate', 'front', 'back', 'translation'],
+  language: ['certificate', 'translation'],
+  attestation: ['certificate', 'translation'],
   identity: ['data page', 'front', 'back', 'portrait', 'one other paper', 'second other paper'],
   residence: ['certificate', 'other'],
   paper: ['certificate'],

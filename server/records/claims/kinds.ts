@@ -1,5 +1,5 @@
 import type { ClaimDetails, ClaimKind, DetailsOf } from '#contract/claims'
-import { credentialKind } from '#core/catalogue/catalogue'
+import { catalogue, credentialKind } from '#core/catalogue/catalogue'
 import type { StoredValue } from '#core/words/stored'
 
 /** What there is to know of one kind of claim. Whoever adds a kind is led here by the compiler. */
@@ -20,33 +20,43 @@ const noSource = { sourceId: null, sourceName: '' }
 const knownSource = ({ sourceId, sourceName }: Pick<ClaimDetails, 'sourceId' | 'sourceName'>) =>
   sourceId ? { sourceId, sourceName } : noSource
 
+/** The first amount of money a kind asks for, as its issuer would write it. */
+function amountOf(key: string, given: Readonly<Record<string, string>> = {}): Record<string, string> {
+  const field = credentialKind(key)?.fields.find(({ kind, key: name }) => kind === 'money' && given[name])
+  return field ? { amount: `${(Number(given[field.key]) / 100).toFixed(2)} ${field.unit ?? ''}`.trim() } : {}
+}
+
 const credential: Kind<DetailsOf<'licence'>> = {
   label: (details) => ({ credential: details.credential }),
-  statement: ({ credential: key, number, issued, through }) => ({
+  statement: ({ credential: key, number, issued, through, fields }) => ({
     title: credentialKind(key)?.name ?? key,
     number,
     issued,
     ...(/^\d/.test(through) ? { through } : {}),
+    ...amountOf(key, fields),
   }),
-  nameless: ({ kind, credential: key, issued, through, ...details }) => ({
-    ...{ kind, credential: key, issued, through },
+  nameless: ({ kind, credential: key, issued, through, steps, ...details }) => ({
+    ...{ kind, credential: key, issued, through, steps },
     ...knownSource(details),
     number: '',
   }),
   thing: (details) => `credential ${details.credential}`,
 }
 
+const languageNamed = (key: string) => catalogue().languages.find((one) => one.key === key)?.name ?? key
+
 const kinds: { [K in ClaimKind]: Kind<DetailsOf<K>> } = {
   study: {
     label: ({ award, subject }) => [award, subject].filter(Boolean).join(' ') || { code: 'names.study' },
-    statement: ({ award, subject, number, to }) => ({
+    statement: ({ award, subject, number, to, second }) => ({
       award,
       subject,
       number,
+      ...(second ? { second: second.subject } : {}),
       ...(to === 'present' ? {} : { awarded: to }),
     }),
     nameless: ({ kind, award, subject, level, field, from, to, country, language, outcome, expected, ...details }) => ({
-      ...{ kind, award, subject, level, field, from, to, country, language, outcome, expected },
+      ...{ kind, award, subject, level, field, from, to, country, language, outcome, expected, second: details.second },
       ...knownSource(details),
       number: '',
     }),
@@ -73,6 +83,34 @@ const kinds: { [K in ClaimKind]: Kind<DetailsOf<K>> } = {
   },
   licence: credential,
   certificate: credential,
+  language: {
+    label: ({ language, level }) => ({ code: 'names.languageAt', values: { language: { language }, level } }),
+    statement: ({ language, level, number, issued, through }) => ({
+      title: `${languageNamed(language)} ${level}`,
+      number,
+      issued,
+      ...(/^\d/.test(through) ? { through } : {}),
+    }),
+    nameless: ({ kind, language, level, issued, through, ...details }) => ({
+      ...{ kind, language, level, issued, through },
+      ...knownSource(details),
+      number: '',
+    }),
+    thing: ({ language }) => `language ${language}`,
+  },
+  attestation: {
+    label: ({ form, title }) => ({
+      code: 'names.attestationOf',
+      values: { form: { code: `names.attestation.${form}` }, title },
+    }),
+    statement: ({ form, title, number, on }) => ({ title: `${form}: ${title}`, number, issued: on }),
+    nameless: ({ kind, form, capacity, on, of, title, ...details }) => ({
+      ...{ kind, form, capacity, on, of, title },
+      ...knownSource(details),
+      number: '',
+    }),
+    thing: () => undefined,
+  },
   identity: {
     label: ({ paper }) => ({ code: `names.identity.${paper}` }),
     statement: ({ familyName, givenNames, born, number, through }) => ({

@@ -1,4 +1,5 @@
 import { type CredentialKind, type ValidityRule, validityRuleKinds } from '#core/catalogue/catalogue'
+import type { Series } from '#core/catalogue/series'
 import { say } from '#core/words/say'
 import { LongField, SelectField, TextField } from '../../ui/Field'
 import { Tick } from '../../ui/Tick'
@@ -60,6 +61,7 @@ export function CredentialDialog(props: DialogProps<'credentials'>) {
         error={error('claim')}
       />
       <SensitivityField value={given.sensitivity} onChange={(sensitivity) => set({ sensitivity })} />
+      <SeriesFields value={given.series} onChange={(series) => set({ series })} error={error} />
       <Validity value={given.validity} onChange={(validity) => set({ validity })} error={error('validity/months')} />
       <TextField
         label={say('catalogue.leadDays')}
@@ -142,6 +144,64 @@ function Validity({
               onChange={(toEndOfMonth) => onChange({ ...value, toEndOfMonth })}
             />
           </div>
+        </>
+      )}
+    </>
+  )
+}
+
+type SeriesProps = {
+  value: Series | undefined
+  onChange: (series: Series | undefined) => void
+  error: (field: string) => string | undefined
+}
+
+/** Whether it is given in steps, how far apart, and after how long it is repeated. */
+function SeriesFields({ value, onChange, error }: SeriesProps) {
+  const whole = (text: string) => Math.max(1, Math.round(Number(text)) || 1)
+  return (
+    <>
+      <div className="self-center sm:col-span-2">
+        <Tick
+          label={say('catalogue.inSteps')}
+          help={say('catalogue.inStepsMeans')}
+          checked={value !== undefined}
+          onChange={(on) => onChange(on ? { steps: 2, gapDays: 28 } : undefined)}
+        />
+      </div>
+      {value && (
+        <>
+          <TextField
+            label={say('catalogue.steps')}
+            type="number"
+            min={1}
+            max={9}
+            value={value.steps}
+            onChange={(event) => onChange({ ...value, steps: whole(event.target.value) })}
+            error={error('series/steps')}
+          />
+          <TextField
+            label={say('catalogue.gapDays')}
+            type="number"
+            min={1}
+            max={730}
+            value={value.gapDays}
+            onChange={(event) => onChange({ ...value, gapDays: whole(event.target.value) })}
+            error={error('series/gapDays')}
+          />
+          <TextField
+            label={say('catalogue.repeatMonths')}
+            optional
+            type="number"
+            min={1}
+            max={600}
+            value={value.repeatMonths ?? ''}
+            onChange={({ target: { value: text } }) => {
+              const { repeatMonths: _before, ...once } = value
+              onChange(text === '' ? once : { ...once, repeatMonths: whole(text) })
+            }}
+            error={error('series/repeatMonths')}
+          />
         </>
       )}
     </>

@@ -80,6 +80,8 @@ export function rowsOf(file: Listed): Group[] {
       note: neededBy((kind) => kind === 'skills check'),
       rows: file.checks.map((check) => rowOfCheck(file, check)),
     },
+    { title: say('file.languages'), note: neededBy((kind) => kind === 'language'), rows: of('language') },
+    { title: say('file.attestations'), note: '', rows: of('attestation') },
     { title: say('file.identity'), note: neededBy((kind) => kind === 'identity'), rows: of('identity') },
     { title: say('file.home'), note: '', rows: of('residence') },
     { title: say('file.otherPapers'), note: '', rows: of('paper') },
@@ -103,6 +105,8 @@ const detailOf: { [Kind in ClaimKind]: (details: DetailsOf<Kind>, label: string)
   residence: (details) => span(details),
   licence: giver,
   certificate: giver,
+  language: ({ sourceName }) => sourceName,
+  attestation: ({ sourceName, capacity }) => parts(sourceName, capacity),
   identity: ({ number }) => number,
   paper: () => '',
 }

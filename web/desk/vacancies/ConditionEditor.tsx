@@ -114,7 +114,7 @@ function Part({ condition, known, onChange, depth }: PartProps) {
   )
 }
 
-function newComparison(known: readonly KnownFact[]): Comparison {
+export function newComparison(known: readonly KnownFact[]): Comparison {
   const first = known.find(({ kind }) => kind === 'yes or no') ?? known[0]
   return first ? comparisonOf(first, operatorsOf[first.kind][0]!) : { fact: '', is: 'yes' }
 }

@@ -1,6 +1,15 @@
 import type { KnownFact } from '#core/conditions/vocabulary'
+import { type AttestationForm, attestationForms } from '#core/documents/attestation'
 import { isWebAddress } from '#core/requirements/citation'
-import { canBeInterim, canLast, gatesFor, isProven, rungsFor, withinReach } from '#core/requirements/reach'
+import {
+  canBeCertified,
+  canBeInterim,
+  canLast,
+  gatesFor,
+  isProven,
+  rungsFor,
+  withinReach,
+} from '#core/requirements/reach'
 import type { Gate, Requirement } from '#core/requirements/requirement'
 import { staffRoles } from '#core/rights/rights'
 import type { Rules } from '#core/rules/rules'
@@ -125,6 +134,31 @@ export function RequirementEditor({ requirement, rules, known, checks, onChange 
                   ? undefined
                   : { days: Math.min(730, Math.max(1, Math.round(Number(event.target.value)))) },
             })
+          }
+        />
+      )}
+      {canBeCertified(all) && (
+        <CheckList
+          label={say('composer.certified')}
+          help={say('composer.certifiedMeans')}
+          options={attestationForms.map((value) => ({ value, label: say(`names.attestation.${value}`) }))}
+          value={[...(requirement.certified?.forms ?? [])]}
+          onChange={(forms) =>
+            set({
+              certified:
+                forms.length === 0 ? undefined : { ...requirement.certified, forms: forms as AttestationForm[] },
+            })
+          }
+        />
+      )}
+      {requirement.certified && (
+        <TextField
+          label={say('composer.certifiedBy')}
+          optional
+          maxLength={120}
+          value={requirement.certified.by ?? ''}
+          onChange={({ target: { value } }) =>
+            set({ certified: { forms: requirement.certified!.forms, ...(value ? { by: value } : {}) } })
           }
         />
       )}

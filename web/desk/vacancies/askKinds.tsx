@@ -1,12 +1,15 @@
 import type { ReactElement } from 'react'
-import { catalogue, offered } from '#core/catalogue/catalogue'
+import { catalogue, credentialKind, offered } from '#core/catalogue/catalogue'
+import { type CefrLevel, cefrLevels } from '#core/catalogue/cefr'
 import type { Form, Question } from '#core/form/form'
 import type { Ask } from '#core/requirements/requirement'
 import type { Rules } from '#core/rules/rules'
 import { say } from '#core/words/say'
+import { translated } from '#core/words/translations'
 import { choicesOf } from '../../ui/choices'
 import { CheckList, SelectField, TextField } from '../../ui/Field'
 import { Tick } from '../../ui/Tick'
+import { AgeAsk } from './AgeAsk'
 import { Deciders } from './Deciders'
 
 type AskOf<Kind extends Ask['kind']> = Extract<Ask, { kind: Kind }>
@@ -62,6 +65,16 @@ export const askKinds: { [Kind in Ask['kind']]: AskKind<Kind> } = {
             onChange(fields.length > 0 ? { ...ask, fields } : { kind: ask.kind, levelAtLeast: ask.levelAtLeast })
           }
         />
+        {ask.fields && (
+          <Tick
+            label={say('composer.aMinorDoes')}
+            checked={Boolean(ask.minor)}
+            onChange={(minor) => {
+              const { minor: _before, ...plain } = ask
+              onChange(minor ? { ...plain, minor } : plain)
+            }}
+          />
+        )}
       </>
     ),
   },
@@ -69,13 +82,45 @@ export const askKinds: { [Kind in Ask['kind']]: AskKind<Kind> } = {
     name: say('composer.aLicenceOrCertificate'),
     begin: () => ({ kind: 'credential', credential: offered(catalogue().credentials)[0]?.key ?? '' }),
     Details: ({ ask, onChange }) => (
-      <SelectField
-        label={say('composer.ofThisKind')}
-        value={ask.credential}
-        options={choicesOf(catalogue().credentials, ask.credential)}
-        onChange={(event) => onChange({ ...ask, credential: event.target.value })}
-      />
+      <>
+        <SelectField
+          label={say('composer.ofThisKind')}
+          value={ask.credential}
+          options={choicesOf(catalogue().credentials, ask.credential)}
+          onChange={(event) => onChange({ kind: ask.kind, credential: event.target.value })}
+        />
+        <AtLeast ask={ask} onChange={onChange} />
+      </>
     ),
+  },
+  language: {
+    name: say('composer.aLanguage'),
+    begin: () => ({ kind: 'language', language: offered(catalogue().languages)[0]?.key ?? '', level: 'B1' }),
+    Details: ({ ask, onChange }) => (
+      <div className="grid grid-cols-2 gap-3">
+        <SelectField
+          label={say('composer.whichLanguage')}
+          value={ask.language}
+          options={choicesOf(catalogue().languages, ask.language)}
+          onChange={(event) => onChange({ ...ask, language: event.target.value })}
+        />
+        <SelectField
+          label={say('composer.atLeastAtTheLevel')}
+          value={ask.level}
+          options={cefrLevels.map((value) => ({ value, label: value }))}
+          onChange={(event) => onChange({ ...ask, level: event.target.value as CefrLevel })}
+        />
+      </div>
+    ),
+  },
+  age: {
+    name: say('composer.anAge'),
+    begin: ({ rules: { form } }) => ({
+      kind: 'age',
+      question: questions(form, ({ kind }) => kind === 'date')[0]?.value ?? '',
+      least: 18,
+    }),
+    Details: AgeAsk,
   },
   experience: {
     name: say('composer.yearsOfRelevantWork'),
@@ -262,6 +307,42 @@ export const askKinds: { [Kind in Ask['kind']]: AskKind<Kind> } = {
       />
     ),
   },
+}
+
+/** An amount that it has to be for, where its kind asks for one. */
+function AtLeast({ ask, onChange }: Pick<Detailing<'credential'>, 'ask' | 'onChange'>) {
+  const { atLeast, ...plain } = ask
+  const fields = (credentialKind(ask.credential)?.fields ?? []).filter(
+    ({ kind }) => kind === 'money' || kind === 'number',
+  )
+  if (fields.length === 0) return null
+  const field = fields.find(({ key }) => key === atLeast?.field)
+  const factor = field?.kind === 'money' ? 100 : 1
+  return (
+    <div className="grid grid-cols-2 gap-3">
+      <SelectField
+        label={say('composer.forAtLeast')}
+        value={atLeast?.field ?? ''}
+        empty={say('composer.anyAmount')}
+        options={fields.map((one) => ({ value: one.key, label: translated(one).label }))}
+        onChange={({ target: { value } }) =>
+          onChange(value ? { ...plain, atLeast: { field: value, amount: 100 } } : plain)
+        }
+      />
+      {atLeast && field && (
+        <TextField
+          key={atLeast.field}
+          label={translated(field).unit || say('composer.amount')}
+          inputMode="decimal"
+          defaultValue={atLeast.amount / factor}
+          onBlur={(event) => {
+            const amount = Math.round(Number(event.target.value.replace(',', '.')) * factor) || 1
+            onChange({ ...plain, atLeast: { field: atLeast.field, amount: Math.max(1, amount) } })
+          }}
+        />
+      )}
+    </div>
+  )
 }
 
 const HowMany = ({ count, onChange }: { count: number; onChange: (count: number) => void }) => (

@@ -2,7 +2,7 @@ import { useEffect, useLayoutEffect } from 'react'
 import { Link, Navigate, useParams } from 'react-router'
 import type { Draft } from '#contract/applications'
 import { isAsked } from '#core/form/answer'
-import type { Section } from '#core/form/form'
+import { claimsIn, type Section } from '#core/form/form'
 import { isSent } from '#core/hiring/stages'
 import { say } from '#core/words/say'
 import { translated } from '#core/words/translations'
@@ -185,7 +185,7 @@ function SectionList({ draft, section, autosave }: { draft: Draft; section: Sect
 /** A section of one's record in which nothing is given; it may still be fine to send. */
 function isEmptySection({ holds }: Section, { claims, vouchings }: Draft): boolean {
   if (holds === 'vouching') return vouchings.length === 0
-  if (holds === 'credentials') return !claims.some(({ details }) => 'credential' in details)
+  if (holds === 'credentials') return !claims.some(({ details }) => claimsIn[holds]?.includes(details.kind))
   if (holds === 'identity')
     return !claims.some(
       ({ details, documents }) => details.kind === 'identity' && (details.number !== '' || documents.length > 0),

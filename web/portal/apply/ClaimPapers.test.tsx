@@ -1,7 +1,7 @@
 import { screen } from '@testing-library/react'
 import type { ClaimDetails } from '#contract/claims'
 import { aDocument } from '../../../test/deskFile'
-import { aClaim, aStudy } from '../../../test/draft'
+import { aClaim, aDraft, aStudy } from '../../../test/draft'
 import { showPage } from '../../../test/page'
 import { ClaimPapers } from './ClaimPapers'
 
@@ -10,7 +10,7 @@ const aLicence: ClaimDetails = {
   ...{ issued: '2020-01-01', through: '2027-01-01' },
 }
 const show = (documents: ReturnType<typeof aDocument>[] = []) =>
-  showPage(<ClaimPapers claim={aClaim(aStudy(), { documents })} accepted={[]} />, { roles: ['candidate'] })
+  showPage(<ClaimPapers claim={aClaim(aStudy(), { documents })} draft={aDraft()} />, { roles: ['candidate'] })
 const ways = () => screen.queryAllByRole('radio').map((way) => (way.parentElement as HTMLElement).textContent)
 const offered = () =>
   [...(screen.queryByRole<HTMLSelectElement>('combobox')?.options ?? [])].map(({ textContent }) => textContent)
@@ -45,7 +45,7 @@ test('what is there says which way it is, and by when the final one comes', asyn
 })
 
 test('for a licence what stands in is among what a paper may be', async () => {
-  await showPage(<ClaimPapers claim={aClaim(aLicence)} accepted={[]} />, { roles: ['candidate'] })
+  await showPage(<ClaimPapers claim={aClaim(aLicence)} draft={aDraft()} />, { roles: ['candidate'] })
   expect(ways()).toEqual([])
   expect(offered()).toEqual(['certificate', 'receipt of an application', 'interim certificate'])
 })

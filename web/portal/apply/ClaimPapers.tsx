@@ -1,4 +1,5 @@
 import { useState } from 'react'
+import type { Draft } from '#contract/applications'
 import type { Claim } from '#contract/claims'
 import {
   counted,
@@ -8,13 +9,37 @@ import {
   type PaperPart,
   papersOfClaim,
 } from '#core/documents/papers'
+import type { Requirement } from '#core/requirements/requirement'
 import { paperListWords, paperNeedWords } from '#core/words/papers'
 import { say } from '#core/words/say'
 import { Choice } from '../../ui/Field'
 import { Documents } from '../documents/Documents'
+import { Attestations } from './Attestations'
 
-/** The papers behind a claim, and in words what is still wanted of them. */
-export function ClaimPapers({ claim, accepted }: { claim: Claim; accepted: readonly string[] }) {
+/** The papers behind a claim, in words what is still wanted of them, and who vouches for them. */
+export function ClaimPapers({ claim, draft }: { claim: Claim; draft: Draft }) {
+  return (
+    <>
+      <PapersThemselves claim={claim} accepted={draft.vacancy.paperLanguages} />
+      <Attestations claim={claim} all={draft.claims} asked={draft.requirements.some(wantsCertified(claim))} />
+    </>
+  )
+}
+
+/** Whether a requirement asks for somebody who vouches for the paper of this claim. */
+const wantsCertified =
+  ({ details }: Claim) =>
+  ({ certified, asks, alternatives = [] }: Requirement) =>
+    certified !== undefined &&
+    [asks, ...alternatives].some(
+      (ask) =>
+        (ask.kind === 'study' && details.kind === 'study') ||
+        (ask.kind === 'credential' && 'credential' in details && details.credential === ask.credential) ||
+        (ask.kind === 'language' && details.kind === 'language' && details.language === ask.language) ||
+        (ask.kind === 'document' && details.kind === 'paper' && details.question === ask.question),
+    )
+
+function PapersThemselves({ claim, accepted }: { claim: Claim; accepted: readonly string[] }) {
   const [chosen, setChosen] = useState<number>()
   const need = papersOfClaim(claim.details, claim.documents, accepted)
   if (!need) return <Documents claim={claim} />

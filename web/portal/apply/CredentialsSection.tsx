@@ -3,6 +3,7 @@ import type { Draft } from '#contract/applications'
 import type { Claim, ClaimDetails } from '#contract/claims'
 import { catalogue, credentialKind, offered } from '#core/catalogue/catalogue'
 import { lastDayBy } from '#core/catalogue/lastDay'
+import { bySeries } from '#core/catalogue/series'
 import { writeWhen } from '#core/dates/write'
 import { credentialName } from '#core/words/names'
 import { say } from '#core/words/say'
@@ -16,6 +17,8 @@ import { ClaimActions, isOpenedAgain } from './ClaimActions'
 import { ClaimForm } from './ClaimForm'
 import { ClaimPapers } from './ClaimPapers'
 import { CredentialFields, CredentialFieldsLine } from './CredentialFields'
+import { Languages } from './Languages'
+import { days, SeriesSteps } from './SeriesSteps'
 import { SourcePicker } from './SourcePicker'
 import { useClaimEditor } from './useClaimEditor'
 
@@ -58,7 +61,7 @@ export function CredentialsSection({ draft }: { draft: Draft }) {
           <CredentialLine
             key={claim.id}
             claim={claim}
-            accepted={draft.vacancy.paperLanguages}
+            draft={draft}
             renewing={renewing === claim.id}
             reopened={isOpenedAgain(draft, 'credentials')}
             onChange={() => setEditing(claim.id)}
@@ -94,6 +97,7 @@ export function CredentialsSection({ draft }: { draft: Draft }) {
           </div>
         </Sheet>
       )}
+      <Languages draft={draft} />
     </div>
   )
 }
@@ -103,19 +107,20 @@ const anyKind = () => offered(catalogue().credentials)[0]?.key ?? ''
 /** The last day the rule of a kind gives; empty where it gives none. */
 function lastDayOf(credential: string, issued: string): string {
   const rule = credentialKind(credential)?.validity
+  if (credentialKind(credential)?.series) return 'unknown'
   if (rule?.kind === 'no end') return 'does not expire'
   return (rule && lastDayBy(rule, issued)?.toString()) ?? ''
 }
 
 type FaceProps = {
   claim: Claim
-  accepted: readonly string[]
+  draft: Draft
   renewing: boolean
   reopened: boolean
   onChange: () => void
 }
 
-function CredentialLine({ claim, accepted, renewing, reopened, onChange }: FaceProps) {
+function CredentialLine({ claim, draft, renewing, reopened, onChange }: FaceProps) {
   const face = useRef<HTMLDivElement>(null)
   useEffect(() => {
     if (renewing) face.current?.scrollIntoView({ block: 'center' })
@@ -142,7 +147,7 @@ function CredentialLine({ claim, accepted, renewing, reopened, onChange }: FaceP
         <ClaimActions claim={claim} onChange={onChange} reopened={reopened} />
       </div>
       <div ref={face} className="mt-3 grid gap-4">
-        <ClaimPapers claim={claim} accepted={accepted} />
+        <ClaimPapers claim={claim} draft={draft} />
         {renewing && <RenewalForm claim={claim} />}
       </div>
     </Sheet>
@@ -213,7 +218,7 @@ function CredentialEditor({ draftId, claim, kind, wanted, onDone, onHeld }: Edit
               ...before,
               credential: event.target.value,
               kind: credentialKind(event.target.value)?.claim ?? 'certificate',
-              fields: undefined,
+              ...{ fields: undefined, steps: undefined },
               ...(before.through === '' || before.through === lastDayOf(before.credential, before.issued)
                 ? { through: lastDayOf(event.target.value, before.issued) }
                 : {}),
@@ -222,7 +227,7 @@ function CredentialEditor({ draftId, claim, kind, wanted, onDone, onHeld }: Edit
         />
         <SourcePicker
           label={say('apply.whoIssuedIt')}
-          kinds="licensing body,certifier"
+          kinds="licensing body,certifier,insurer"
           value={details}
           onChange={(source) => setDetails((before) => ({ ...before, ...source }))}
           error={fault('sourceName')}
@@ -248,30 +253,43 @@ function CredentialEditor({ draftId, claim, kind, wanted, onDone, onHeld }: Edit
             error={fault('region')}
           />
         )}
-        <DateField
-          label={say('apply.issued')}
-          optional
-          value={details.issued}
-          onChange={issue}
-          error={fault('issued')}
-        />
-        <DateField
-          label={say('apply.validThrough2')}
-          value={details.through}
-          onChange={(value) => set('through', value)}
-          error={fault('through')}
-          help={
-            about?.validity.kind === 'no end'
-              ? say('apply.thisKindUsuallyDoesNot')
-              : about?.validity.kind === 'months'
-                ? say('apply.thisKindLastsMonths', { count: about.validity.months })
-                : about && say('apply.aRenewalUsuallyTakesDays', { count: about.leadDays })
-          }
-          blanks={[
-            { value: 'does not expire', label: say('apply.itDoesNotExpire') },
-            { value: 'unknown', label: say('apply.iDontKnow') },
-          ]}
-        />
+        {about?.series ? (
+          <SeriesSteps
+            series={about.series}
+            value={details.steps ?? []}
+            onChange={(steps) =>
+              setDetails((before) => ({ ...before, steps, ...bySeries(about.series!, days(steps)) }))
+            }
+            fault={fault}
+          />
+        ) : (
+          <>
+            <DateField
+              label={say('apply.issued')}
+              optional
+              value={details.issued}
+              onChange={issue}
+              error={fault('issued')}
+            />
+            <DateField
+              label={say('apply.validThrough2')}
+              value={details.through}
+              onChange={(value) => set('through', value)}
+              error={fault('through')}
+              help={
+                about?.validity.kind === 'no end'
+                  ? say('apply.thisKindUsuallyDoesNot')
+                  : about?.validity.kind === 'months'
+                    ? say('apply.thisKindLastsMonths', { count: about.validity.months })
+                    : about && say('apply.aRenewalUsuallyTakesDays', { count: about.leadDays })
+              }
+              blanks={[
+                { value: 'does not expire', label: say('apply.itDoesNotExpire') },
+                { value: 'unknown', label: say('apply.iDontKnow') },
+              ]}
+            />
+          </>
+        )}
         <CredentialFields
           credential={details.credential}
           value={details.fields ?? {}}

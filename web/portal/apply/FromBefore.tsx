@@ -1,5 +1,5 @@
 import type { Draft } from '#contract/applications'
-import { becauseKey, type Section } from '#core/form/form'
+import { becauseKey, claimsIn, type Section } from '#core/form/form'
 import { say } from '#core/words/say'
 import { Button } from '../../ui/Button'
 import { ProblemNote } from '../../ui/ProblemNote'
@@ -43,9 +43,7 @@ function momentsIn({ takenOver, claims, begunAt }: Draft, { questions, holds }: 
   const answers = questions.flatMap(({ key }) =>
     [key, becauseKey(key)].flatMap((own) => (takenOver[own] ? [takenOver[own]] : [])),
   )
-  const shown = claims.filter(({ details }) =>
-    holds === 'credentials' ? 'credential' in details : details.kind === holds,
-  )
+  const shown = claims.filter(({ details }) => details.kind === holds || claimsIn[holds]?.includes(details.kind))
   const before = shown.flatMap(({ saidAt }) => (saidAt < begunAt ? [saidAt] : []))
   return [...answers, ...before].sort()
 }

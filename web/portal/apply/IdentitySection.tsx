@@ -116,7 +116,7 @@ function OnePaper({ claim, draft, autosave }: OneProps) {
           !isGiven && <CapturePaper claim={claim} onRead={setEditing} onType={() => setEditing('typing')} />
         )}
         {!editing && details.number !== '' && <TakeIntoAnswers details={details} draft={draft} autosave={autosave} />}
-        <ClaimPapers claim={claim} accepted={draft.vacancy.paperLanguages} />
+        <ClaimPapers claim={claim} draft={draft} />
         {!editing && isGiven && details.paper !== 'two others' && draft.requirements.some(asksPortrait) && (
           <LivePortrait claim={claim} />
         )}

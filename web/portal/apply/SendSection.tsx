@@ -2,7 +2,7 @@ import { Link } from 'react-router'
 import type { Draft } from '#contract/applications'
 import { writeWhen } from '#core/dates/write'
 import { isAsked, isEmpty } from '#core/form/answer'
-import { becauseKey, type Section } from '#core/form/form'
+import { becauseKey, claimsIn, type Section } from '#core/form/form'
 import { answerWords } from '#core/words/form'
 import { say } from '#core/words/say'
 import { translated } from '#core/words/translations'
@@ -90,11 +90,7 @@ function Summary({ draft, section, autosave }: { draft: Draft; section: Section;
       </p>
     )
   if (section.holds !== 'questions') {
-    const claims = draft.claims.filter(({ details }) =>
-      section.holds === 'credentials'
-        ? 'credential' in details
-        : details.kind === section.holds || (section.holds === 'work' && details.kind === 'residence'),
-    )
+    const claims = draft.claims.filter(({ details }) => claimsIn[section.holds]?.includes(details.kind))
     if (claims.length === 0) return <p className="text-ink-2">{say('apply.nothingGiven')}</p>
     return (
       <ul className="divide-y divide-line">

@@ -72,7 +72,7 @@ export function StudySection({ draft }: { draft: Draft }) {
           <ClaimActions claim={claim} onChange={() => setEditing(claim.id)} reopened={isOpenedAgain(draft, 'study')} />
         </div>
         <div className="mt-3">
-          <ClaimPapers claim={claim} accepted={draft.vacancy.paperLanguages} />
+          <ClaimPapers claim={claim} draft={draft} />
         </div>
       </Sheet>
     )
@@ -245,6 +245,38 @@ function StudyEditor({ draftId, claim, onDone }: { draftId: string; claim?: Clai
           disabled={chosen !== undefined}
           onChange={(event) => set('field', event.target.value)}
         />
+        <SelectField
+          label={say('apply.secondField')}
+          empty={say('apply.secondNone')}
+          options={(['second field', 'minor'] as const).map((value) => ({
+            value,
+            label: say(`apply.second.${value}`),
+          }))}
+          value={details.second?.as ?? ''}
+          onChange={({ target: { value } }) => {
+            const { second = { subject: '', field: details.field }, ...rest } = details
+            const as = value as NonNullable<Study['second']>['as']
+            setDetails(value ? { ...rest, second: { ...second, as } } : rest)
+          }}
+        />
+        {details.second && (
+          <>
+            <TextField
+              label={say('apply.secondSubject')}
+              value={details.second.subject}
+              onChange={(event) => set('second', { ...details.second!, subject: event.target.value })}
+              error={fault('second/subject')}
+            />
+            <SelectField
+              label={say('apply.secondFieldCode')}
+              options={choicesOf(catalogue().fields, details.second.field)}
+              empty={say('apply.choose')}
+              value={details.second.field}
+              onChange={(event) => set('second', { ...details.second!, field: event.target.value })}
+              error={fault('second/field')}
+            />
+          </>
+        )}
         <SelectField
           label={say('apply.languageOfInstruction')}
           empty={say('apply.choose')}

@@ -1,5 +1,7 @@
-import type { Claim } from '#contract/claims'
+import type { Claim, renewCredential } from '#contract/claims'
+import type { Input } from '#contract/endpoint'
 import { credentialKind } from '#core/catalogue/catalogue'
+import { bySeries } from '#core/catalogue/series'
 import { writeWhen } from '#core/dates/write'
 import { say } from '#core/words/say'
 import { Button } from '../../ui/Button'
@@ -9,7 +11,10 @@ import { faultAt, ProblemNote } from '../../ui/ProblemNote'
 import { useAct } from '../../useAct'
 import { useFreshAfterClash } from '../../useFreshAfterClash'
 import { CredentialFields } from '../apply/CredentialFields'
+import { days, SeriesSteps } from '../apply/SeriesSteps'
 import { useKept } from '../useKept'
+
+type RenewalBody = Input<typeof renewCredential>['body']
 
 /** The renewal of a licence or certificate; what was there before stays as its history. */
 export function RenewalForm({ claim }: { claim: Claim }) {
@@ -19,16 +24,22 @@ export function RenewalForm({ claim }: { claim: Claim }) {
     issued: '',
     through: '',
     fields: 'fields' in details ? (details.fields ?? {}) : {},
+    steps: 'steps' in details ? (details.steps ?? []) : [],
   })
   const renewal = useAct('renewCredential')
   useFreshAfterClash(renewal.problem, 'status')
   if (!('credential' in details)) return null
-  const asks = (credentialKind(details.credential)?.fields ?? []).length > 0
+  const { series, fields: asked = [] } = credentialKind(details.credential) ?? {}
   const renew = async () => {
-    const { fields, ...plain } = given
+    const { fields, steps, ...plain } = given
     const renewed = await renewal.act({
       params: { id: claim.id },
-      body: { version: claim.version, ...plain, ...(asks ? { fields } : {}) },
+      body: {
+        version: claim.version,
+        ...plain,
+        ...(asked.length > 0 ? { fields } : {}),
+        ...(series ? { number: plain.number || details.number, steps, ...bySeries(series, days(steps)) } : {}),
+      } as RenewalBody,
     })
     if (renewed) forget()
   }
@@ -52,18 +63,29 @@ export function RenewalForm({ claim }: { claim: Claim }) {
         onChange={(event) => set('number')(event.target.value)}
         error={faultAt(renewal.problem, 'number')}
       />
-      <DateField
-        label={say('status.issued')}
-        value={given.issued}
-        onChange={set('issued')}
-        error={faultAt(renewal.problem, 'issued')}
-      />
-      <DateField
-        label={say('status.validThrough')}
-        value={given.through}
-        onChange={set('through')}
-        error={faultAt(renewal.problem, 'through')}
-      />
+      {series ? (
+        <SeriesSteps
+          series={series}
+          value={given.steps}
+          onChange={(steps) => setGiven((before) => ({ ...before, steps }))}
+          fault={(field) => faultAt(renewal.problem, `details/${field}`)}
+        />
+      ) : (
+        <>
+          <DateField
+            label={say('status.issued')}
+            value={given.issued}
+            onChange={set('issued')}
+            error={faultAt(renewal.problem, 'issued')}
+          />
+          <DateField
+            label={say('status.validThrough')}
+            value={given.through}
+            onChange={set('through')}
+            error={faultAt(renewal.problem, 'through')}
+          />
+        </>
+      )}
       <CredentialFields
         credential={details.credential}
         value={given.fields}
@@ -76,7 +98,7 @@ export function RenewalForm({ claim }: { claim: Claim }) {
           kind="main"
           type="submit"
           busy={renewal.busy}
-          disabled={!given.number || !given.issued || !given.through}
+          disabled={series ? given.steps.length === 0 : !given.number || !given.issued || !given.through}
         >
           {say('status.saveTheRenewal')}
         </Button>

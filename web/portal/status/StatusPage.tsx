@@ -11,6 +11,7 @@ import { Sheet } from '../../ui/Sheet'
 import { Waiting } from '../../ui/Waiting'
 import { writeDayOf } from '../../ui/write'
 import { useAct } from '../../useAct'
+import { Attestations } from '../apply/Attestations'
 import { LivePortrait } from '../apply/LivePortrait'
 import { Documents } from '../documents/Documents'
 import { AskUs } from './AskUs'
@@ -192,6 +193,7 @@ function ToDo({ item, status }: { item: Status['toDo'][number]; status: Status }
       )}
       {item.act === 'renew' && claim && <RenewalForm claim={claim} />}
       {item.act === 'portrait' && claim && <LivePortrait claim={claim} />}
+      {item.act === 'certify' && claim && <Attestations claim={claim} all={status.claims} asked />}
       {item.act === 'upload' && claim && (
         <Documents
           claim={claim}
