@@ -146,6 +146,7 @@ export const File = Type.Object({
       section: Type.String(),
       label: Type.String(),
       answer: Type.String(),
+      links: Type.Array(Type.String({ description: 'In it, to what lies elsewhere' })),
       hidden: orNull(Type.String({ description: 'The subject to have it shown by' })),
     }),
   ),

@@ -117,6 +117,19 @@ const credentials: readonly CredentialKind[] = [
   },
   {
     ...usual,
+    key: 'tick-vaccination',
+    name: 'Vaccination against tick-borne encephalitis',
+    claim: 'certificate',
+    leadDays: 60,
+    papers: 'the page of the vaccination record, nothing else of it',
+    translations: {
+      de: { name: 'Impfung gegen Zeckenenzephalitis', papers: 'die Seite des Impfpasses, sonst nichts daraus' },
+    },
+    sensitivity: 'health',
+    series: { steps: 2, gapDays: 28, repeatMonths: 36 },
+  },
+  {
+    ...usual,
     key: 'guide-insurance',
     name: 'Liability insurance for guiding',
     claim: 'certificate',

@@ -177,6 +177,17 @@ export const sources: (NewSource & { key: string })[] = [
     answerWorkingDays: 5,
   },
   {
+    key: 'cover',
+    name: 'Gratwacht Insurance',
+    aliases: ['Gratwacht'],
+    kind: 'insurer',
+    town: 'Steinach',
+    country: 'AT',
+    mail: 'cover@gratwacht.example',
+    register: null,
+    answerWorkingDays: 6,
+  },
+  {
     key: 'nordrampe',
     name: 'Nordrampe Seilbahnen',
     aliases: ['Nordrampe Cableways'],

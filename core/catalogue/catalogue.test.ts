@@ -38,7 +38,7 @@ describe('a catalogue does not take the place of another where', () => {
     [
       'two have one key',
       withKinds(first, ...rest, { ...first, name: 'Other' }),
-      [['/credentials/11/key', 'key-twice']],
+      [['/credentials/12/key', 'key-twice']],
     ],
     [
       'two have one name',
@@ -78,8 +78,8 @@ describe('a catalogue does not take the place of another where', () => {
         fields: [{ ...insured.fields[0]!, kind: 'text' }],
       }),
       [
-        ['/credentials/10/fields/0/kind', 'kind-changed'],
-        ['/credentials/10/fields', 'left-out'],
+        ['/credentials/11/fields/0/kind', 'kind-changed'],
+        ['/credentials/11/fields', 'left-out'],
       ],
     ],
   ])('%s', (_, catalogue, expected) => expect(faults(catalogue)).toEqual(expected))

@@ -145,6 +145,7 @@ function factsOfQuestion(question: Question): Omit<KnownFact, 'place'>[] {
       }))
     case 'document':
     case 'identity number':
+    case 'link':
       return []
     case 'text':
     case 'long text':

@@ -3,6 +3,7 @@ import { judge } from '../conditions/judge'
 import { readPartialDate } from '../dates/partialDate'
 import { type Blank, becauseKey, blanks, type Form, type Question, type QuestionKind } from './form'
 import { languageLevels, partsOf } from './languages'
+import { hostOf } from './links'
 
 /** Several parts that are one answer, such as an address: `{ street, postcode, town, region, country }`. */
 export type Parts = Readonly<Record<string, string>>
@@ -33,6 +34,7 @@ export type AnswerFault =
   | { code: 'too-long'; limit: number }
   | { code: 'not-a-mail-address' }
   | { code: 'not-a-phone-number' }
+  | { code: 'not-a-link' }
   | { code: 'not-a-date' }
   | { code: 'not-an-option' }
   | { code: 'not-a-number' }
@@ -92,6 +94,8 @@ const faultsByKind: Record<QuestionKind, Judge> = {
   address: (question, answer) => faultOfParts(question, answer),
   phone: text((answer) => unless(/^\+\d[\d ()/-]{5,24}$/.test(answer), 'not-a-phone-number')),
   mail: text((answer) => unless(/^[^\s@]+@[^\s@]+\.[^\s@]+$/.test(answer), 'not-a-mail-address')),
+  link: (question, answer) =>
+    text((link) => (hostOf(link) ? undefined : { code: 'not-a-link' }))({ ...question, limit: 500 }, answer),
   'identity number': text(),
   document: text(),
   declaration: text((answer) => unless(answer === 'agreed', 'not-an-option')),

@@ -18,6 +18,7 @@ export const questionKinds = [
   'address',
   'phone',
   'mail',
+  'link',
   'identity number',
   'document',
   'declaration',

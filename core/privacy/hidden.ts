@@ -62,6 +62,7 @@ const namelessKinds: Readonly<Record<QuestionKind, boolean>> = {
   address: false,
   phone: false,
   mail: false,
+  link: false,
   'identity number': false,
   document: false,
   declaration: true,

@@ -84,6 +84,7 @@ const wordsByKind: Record<QuestionKind, (value: string, question: Question) => s
   address: asItIs,
   phone: asItIs,
   mail: asItIs,
+  link: asItIs,
   'identity number': (value) => masked(value),
   document: asItIs,
   declaration: () => say('form.agreed'),
@@ -117,6 +118,8 @@ export function answerFaultWords(fault: AnswerFault): string {
   switch (fault.code) {
     case 'too-long':
       return say('form.fault.too-long', { limit: fault.limit })
+    case 'not-a-link':
+      return say('form.fault.not-a-link')
     case 'not-a-mail-address':
       return say('form.fault.not-a-mail-address')
     case 'not-a-phone-number':

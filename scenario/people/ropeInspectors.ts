@@ -27,7 +27,7 @@ export const ropeInspectors: PersonPlan[] = [
       paper('rope-access', 'ropes', 'RG-3-40771', -500, 590),
       paper('work-at-height', 'heights', 'HW-23-0341', -400, 690),
       paper('medical', 'medical', 'VOH-6110', -20, 340),
-      paper('guide-insurance', 'heights', 'P-2207-881', -120, 240, {
+      paper('guide-insurance', 'cover', 'P-2207-881', -120, 240, {
         fields: { 'sum-insured': '500000000', abroad: 'yes' },
       }),
     ],

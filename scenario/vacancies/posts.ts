@@ -5,6 +5,8 @@ import { equality, identity, vouching } from '../form'
 
 import {
   boss,
+  certifiedCopy,
+  covered,
   credential,
   dismissed,
   experience,
@@ -15,11 +17,14 @@ import {
   identitySeen,
   isolationCheck,
   medical,
+  ofAge,
   offer,
   permission,
+  speaksGerman,
   study,
   studySeen,
   studySent,
+  vaccinated,
   vouchedFor,
   work,
 } from './requirements'
@@ -81,6 +86,17 @@ const rescueDuty: Section = {
       documentKind: 'rescue-dog',
       required: false,
       help: 'If you work with one.',
+    },
+    {
+      key: 'rescue.shown',
+      label: 'Exercises of yours that can be seen somewhere',
+      kind: 'records',
+      required: false,
+      parts: [
+        { key: 'title', label: 'What it is', kind: 'text', required: true },
+        { key: 'link', label: 'Where it is', kind: 'link', required: true },
+      ],
+      help: 'A plan, a report, a film: what you would like us to look at.',
     },
     {
       key: 'rescue.video',
@@ -370,7 +386,11 @@ export const posts: Post[] = [
       identitySeen,
       vouchedFor,
       studySent(3),
-      studySeen,
+      certifiedCopy(studySeen),
+      ofAge,
+      speaksGerman,
+      vaccinated,
+      covered,
       credential('rope-access', 'Rope access or work at height', {
         gate: 'offer',
         alternatives: [{ kind: 'credential', credential: 'work-at-height' }],

@@ -91,7 +91,7 @@ export const studySent = (levelAtLeast: number, fields?: string[]): Requirement 
   paper: true,
   waivableBy: [],
 })
-const german: Readonly<Record<string, string>> = {
+const germanTitles: Readonly<Record<string, string>> = {
   'Degree in civil or mechanical engineering': 'Studium in Bau oder Maschinenbau',
   'Rope access card': 'Karte für Seilzugang',
   'Work at height': 'Arbeiten in der Höhe',
@@ -110,7 +110,7 @@ const german: Readonly<Record<string, string>> = {
   'Avalanche blasting permit': 'Sprengbefugnis für Lawinen',
   'Control-room dispatcher licence': 'Lizenz für die Leitstelle',
 }
-const inGerman = (title: string) => (german[title] ? { title: german[title] } : {})
+const inGerman = (title: string) => (germanTitles[title] ? { title: germanTitles[title] } : {})
 
 export const study = (title: string, levelAtLeast: number, fields?: string[]): Requirement => ({
   key: 'study',
@@ -257,3 +257,67 @@ export const onboarding = [
     text: 'Stop the work when something is not as it should be; nobody will ever be blamed for it.\n\nIsolate, lock, tag, prove dead, earth. Your own lock, your own key, your own life.\n\nNobody goes out alone above the upper station in winter. Sign out, sign in.\n\nWind above 60 km/h, lightning within 8 km, or an avalanche bulletin of level 4 stops the installation. The dispatcher decides and is not overruled.\n\nReport what nearly happened. It is how the next person gets home.',
   },
 ]
+
+export const ofAge: Requirement = {
+  key: 'of-age',
+  title: 'Of age on the first day',
+  why: 'Nobody under age may be called at night.',
+  translations: {
+    de: { title: 'Volljährig am ersten Tag', why: 'Minderjährige dürfen nachts nicht gerufen werden.' },
+  },
+  gate: 'send',
+  asks: { kind: 'age', question: 'about.born', least: 18 },
+  rung: 'claimed',
+  waivableBy: [],
+}
+export const speaksGerman: Requirement = {
+  key: 'german',
+  title: 'German',
+  why: 'Passengers and the valley’s fire brigades are led in German.',
+  translations: {
+    de: { title: 'Deutsch', why: 'Fahrgäste und die Feuerwehren im Tal werden auf Deutsch geführt.' },
+  },
+  gate: 'shortlist',
+  asks: { kind: 'language', language: 'de', level: 'B2' },
+  rung: 'claimed',
+  waivableBy: boss,
+}
+export const vaccinated: Requirement = {
+  key: 'vaccinated',
+  title: 'Vaccination against tick-borne encephalitis',
+  why: 'Rescues lead through undergrowth; ticks there carry it.',
+  citation: { text: 'Rescue authority, Order 7/2024, section 3' },
+  translations: {
+    de: {
+      title: 'Impfung gegen Zeckenenzephalitis',
+      why: 'Rettungen führen durchs Unterholz; Zecken tragen sie dort.',
+    },
+  },
+  gate: 'start',
+  asks: { kind: 'credential', credential: 'tick-vaccination' },
+  rung: 'evidenced',
+  validStartPlusDays: 0,
+  waivableBy: boss,
+}
+export const covered: Requirement = {
+  key: 'covered',
+  title: 'Liability cover',
+  why: 'Who leads strangers on a rope is liable for them.',
+  translations: {
+    de: { title: 'Haftpflichtdeckung', why: 'Wer Fremde am Seil führt, haftet für sie.' },
+  },
+  gate: 'start',
+  asks: {
+    kind: 'credential',
+    credential: 'guide-insurance',
+    atLeast: { field: 'sum-insured', amount: 200_000_000 },
+  },
+  rung: 'confirmed',
+  validStartPlusDays: 0,
+  waivableBy: boss,
+}
+/** The same, with somebody who vouches for its copy. */
+export const certifiedCopy = (requirement: Requirement): Requirement => ({
+  ...requirement,
+  certified: { forms: ['certified copy', 'notarised'], by: 'a notary, a court or the school itself' },
+})

@@ -82,12 +82,20 @@ function sightOf(
 
 /** What is left to see of claims whose number, or whose person's day of birth, is hidden. */
 const sightWithout = (hides: { number: boolean; born: boolean }): Sight => ({
-  fields: new Set(fieldKeys.filter((key) => !(key === 'number' && hides.number) && !(key === 'born' && hides.born))),
+  fields: new Set(
+    fieldKeys.filter(
+      (key) => !((key === 'number' || key === 'amount') && hides.number) && !(key === 'born' && hides.born),
+    ),
+  ),
   instead: covered,
   details: (details) => {
     const number = hides.number && 'number' in details ? { number: covered(details.number), fields: undefined } : {}
+    // Of a series it is only seen when its next step is due.
+    const steps = hides.number && 'steps' in details ? { steps: undefined, issued: '' } : {}
     const born = hides.born ? { born: '' } : {}
-    return details.kind === 'identity' ? { ...details, ...number, ...born, zone: '' } : { ...details, ...number }
+    return details.kind === 'identity'
+      ? { ...details, ...number, ...born, zone: '' }
+      : { ...details, ...number, ...steps }
   },
   papers: !hides.number,
   notes: !hides.number,

@@ -308,4 +308,9 @@ export default {
   'file.answerUnknown': 'nicht bekannt',
   'file.languages': 'Sprachen',
   'file.attestations': 'Beglaubigt, vereidigt, beurkundet',
+  'file.lookAtLink': '{{host}} ansehen',
+  'file.linkLeadsOut': 'Das führt aus Probatum hinaus',
+  'file.linkNobodyLooked':
+    'Was dort ist, hat niemand angesehen. Es öffnet sich in einem eigenen Fenster und erfährt nicht, woher Sie kommen.',
+  'file.openLink': 'In einem eigenen Fenster öffnen',
 } satisfies Translated<typeof english>

@@ -303,4 +303,9 @@ export default {
   'file.answerUnknown': 'not known',
   'file.languages': 'Languages',
   'file.attestations': 'Certified, sworn, notarised',
+  'file.lookAtLink': 'Look at {{host}}',
+  'file.linkLeadsOut': 'This leads out of Probatum',
+  'file.linkNobodyLooked':
+    'Nobody has looked at what is there. It is opened in a window of its own and is not told where you come from.',
+  'file.openLink': 'Open it in a window of its own',
 } as const

@@ -60,4 +60,7 @@ export default {
   'form.part.language': 'die Sprache',
   'form.part.level': 'wie gut',
   'form.ofKind': 'der Art {{name}}',
+  'form.kind.link': 'ein Link',
+  'form.fault.not-a-link':
+    'Geben Sie eine ganze Adresse an, die mit https:// beginnt und zu einer Seite führt, etwa https://name.example/arbeit.',
 } satisfies Translated<typeof english>

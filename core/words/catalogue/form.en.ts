@@ -57,4 +57,7 @@ export default {
   'form.part.language': 'the language',
   'form.part.level': 'how well',
   'form.ofKind': 'of the kind {{name}}',
+  'form.kind.link': 'a link',
+  'form.fault.not-a-link':
+    'Give a whole address that begins with https:// and leads to a page, such as https://name.example/work.',
 } as const

@@ -1,6 +1,7 @@
 import type { Facts } from '#core/conditions/condition'
 import { type AnswerValue, isAsked, isBlank, isEmpty } from '#core/form/answer'
 import { becauseKey, type Form, type Question, questionKeyOf, type Section } from '#core/form/form'
+import { linksIn } from '#core/form/links'
 import { type HiddenKind, hiddenKindOfQuestion, readNameless, sees } from '#core/privacy/hidden'
 import type { Right, Role } from '#core/rights/rights'
 import { answerWords } from '#core/words/form'
@@ -64,7 +65,7 @@ export function answersForDesk(form: Form, answers: Application['answers'], fact
     section.questions.flatMap((question) => {
       const answer: AnswerValue | undefined = answers[question.key]
       if (isEmpty(answer) || !isAsked(section, facts) || !isAsked(question, facts)) return []
-      const line = { section: translated(section).title, label: translated(question).label, hidden: null }
+      const line = { section: translated(section).title, label: translated(question).label, hidden: null, links: [] }
       if (!mayRead(question, covering.roles))
         return [{ ...line, answer: say('form.readBy', { roles: rolesWords(question.seenBy ?? []) }) }]
       const kind = coveredAs(section, question, covering)
@@ -76,6 +77,7 @@ export function answersForDesk(form: Form, answers: Application['answers'], fact
         {
           ...line,
           hidden: null as string | null,
+          links: linksIn(question, answer!),
           answer: typeof because === 'string' && because ? `${shown}: ${because}` : shown,
         },
       ]

@@ -10,6 +10,8 @@ export const namelessFields: ReadonlySet<FieldKey> = new Set<FieldKey>([
   'title',
   'issued',
   'through',
+  'amount',
+  'second',
   'award',
   'subject',
   'awarded',

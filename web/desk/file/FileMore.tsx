@@ -11,6 +11,7 @@ import { Matters } from './Matters'
 import { Messages } from './Messages'
 import { More } from './More'
 import { Originals } from './Originals'
+import { OutsideLinks } from './OutsideLinks'
 import { Reopened } from './Reopened'
 import { Vouchings } from './Vouchings'
 
@@ -22,10 +23,13 @@ export function FileMore({ file }: { file: File }) {
     <div className="grid gap-1 px-4 py-3">
       <More title={say('file.answers')}>
         <dl className="grid grid-cols-[210px_1fr] gap-x-4 gap-y-0.5">
-          {file.answers.map(({ section, label, answer, hidden }) => (
+          {file.answers.map(({ section, label, answer, hidden, links }) => (
             <div key={`${section}${label}`} className="contents">
               <dt className="text-ink-2">{label}</dt>
-              <dd className={hidden ? 'text-ink-3' : ''}>{answer}</dd>
+              <dd className={hidden ? 'text-ink-3' : ''}>
+                {answer}
+                <OutsideLinks links={links} />
+              </dd>
             </div>
           ))}
         </dl>

@@ -142,3 +142,41 @@ test('fields of study are chosen, and none of them means any', async () => {
   await user.click(first!)
   expect(last()).toEqual({ kind: 'study', levelAtLeast: 6 })
 })
+
+test('cover is for an amount of its kind, and another kind asks for none', async () => {
+  const { user, last } = await edit({ kind: 'credential', credential: 'guide-insurance' })
+  await user.selectOptions(screen.getByLabelText('For at least'), 'sum-insured')
+  await user.clear(screen.getByLabelText('EUR'))
+  await user.type(screen.getByLabelText('EUR'), '2000000')
+  await user.tab()
+  expect(last()).toEqual({
+    ...{ kind: 'credential', credential: 'guide-insurance' },
+    atLeast: { field: 'sum-insured', amount: 200_000_000 },
+  })
+  await user.selectOptions(screen.getByLabelText('Of this kind'), 'medical')
+  expect(last()).toEqual({ kind: 'credential', credential: 'medical' })
+  expect(screen.queryByLabelText('For at least')).toBeNull()
+})
+
+test('an age has limits, a day, and allowances with what shows them', async () => {
+  const { user, last } = await edit(newAsk('age', around))
+  expect(options('By the answer to')).toContain('Question since')
+  await user.type(screen.getByLabelText('At most, years'), '40')
+  await user.type(screen.getByLabelText(/^On the day/), '1 Mar 2027')
+  await user.tab()
+  await user.click(screen.getByRole('button', { name: 'Allow some to be younger or older' }))
+  await user.selectOptions(screen.getByLabelText('Shown by the document'), 'scan')
+  expect(last()).toMatchObject({ least: 18, most: 40, on: '2027-03-01' })
+  expect((last() as Extract<Ask, { kind: 'age' }>).allowances).toEqual([
+    { years: 1, when: { all: [{ fact: 'heights', is: 'yes' }] }, document: 'scan' },
+  ])
+  await user.clear(screen.getByLabelText('At most, years'))
+  expect(last()).not.toHaveProperty('most')
+})
+
+test('a language is one of the catalogue at a level', async () => {
+  const { user, last } = await edit(newAsk('language', around))
+  await user.selectOptions(screen.getByLabelText('Which language'), 'de')
+  await user.selectOptions(screen.getByLabelText('At least at the level of'), 'C1')
+  expect(last()).toEqual({ kind: 'language', language: 'de', level: 'C1' })
+})

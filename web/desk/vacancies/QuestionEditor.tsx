@@ -257,7 +257,7 @@ function Leads({
   )
 }
 
-const partKinds = ['text', 'date', 'partial date', 'number', 'country', 'phone', 'mail', 'yes or no'] as const
+const partKinds = ['text', 'date', 'partial date', 'number', 'country', 'phone', 'mail', 'link', 'yes or no'] as const
 
 function Parts({ question, onChange }: { question: Question; onChange: (next: Question) => void }) {
   const parts = question.parts ?? []

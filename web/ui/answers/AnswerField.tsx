@@ -29,7 +29,7 @@ export function AnswerField(props: AnswerProps) {
   )
 }
 
-const types = { text: 'text', mail: 'email', phone: 'tel' } as const
+const types = { text: 'text', mail: 'email', phone: 'tel', link: 'url' } as const
 
 function ByKind(props: AnswerProps) {
   const { question, value, onChange, error } = props
@@ -132,6 +132,7 @@ function ByKind(props: AnswerProps) {
     case 'text':
     case 'mail':
     case 'phone':
+    case 'link':
       return <TextField {...common} type={types[kind]} autoComplete={fill} limit={limit} />
   }
 }
