@@ -6,6 +6,7 @@ import { setTimeout as wait } from 'node:timers/promises'
 import { hash } from '@node-rs/argon2'
 import { simpleParser } from 'mailparser'
 import { type Connection, createConnection } from 'mariadb'
+import type { Answers } from '#core/form/answer'
 import { drawPdf } from '#scenario/papers'
 import { prepareFaults } from '../scripts/faultsWorld'
 import { startOwnDatabase } from '../scripts/ownDatabase'
@@ -216,12 +217,11 @@ function writer(address: string, { applicationId: id, session }: Person, nth: nu
 }
 
 /** The answers of the post, a few at a time, as they are typed. */
-const answersOf = (nth: number): Record<string, string>[] => [
+const answersOf = (nth: number): Answers[] => [
   { 'about.givenNames': nameOf(nth * 17).split(' ')[0]!, 'about.familyName': nameOf(nth * 17).split(' ')[1]! },
   { 'about.born': `19${70 + (nth % 29)}-0${1 + (nth % 9)}-${10 + (nth % 18)}` },
   { 'contact.phone': `+43 512 ${100000 + nth}`, 'contact.mail': `person-${nth}@mail.test` },
-  { 'contact.street': `Dorfstrasse ${nth}` },
-  { 'contact.town': '6800 Vallorne', 'contact.country': 'Austria' },
+  { 'contact.home': { street: `Dorfstrasse ${nth}`, postcode: '6800', town: 'Vallorne', country: 'Austria' } },
   { 'declare.dismissed': 'no', 'declare.withdrawn': 'no' },
   { 'declare.heights': 'yes' },
   { 'declare.permit': 'yes' },

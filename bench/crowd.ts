@@ -86,7 +86,7 @@ export async function makeCrowd(fixed: Fixed, people: number) {
   await run(`INSERT INTO applications (id, candidateId, vacancyId, number, reference, stage, answers, version, targetStart, createdAt, savedAt, sentAt)
     SELECT ${sqlId('application', 'n.seq')}, ${sqlId('candidate', whose)}, ${vacancyOf}, n.seq, CONCAT('VM-', LPAD(HEX(n.seq), 8, '0')), ${stage},
       JSON_OBJECT('about.givenNames', ${given(whose)}, 'about.familyName', ${family(whose)}, 'about.born', ${born(whose)}, 'contact.phone', '+43 512 5550100',
-        'contact.street', 'Dorfstrasse 4', 'contact.town', '6800 Vallorne', 'contact.country', 'Austria', 'declare.dismissed', 'no', 'declare.withdrawn', 'no',
+        'contact.home', JSON_OBJECT('street', 'Dorfstrasse 4', 'postcode', '6800', 'town', 'Vallorne', 'region', '', 'country', 'Austria'), 'declare.dismissed', 'no', 'declare.withdrawn', 'no',
         'declare.heights', 'yes', 'declare.permit', 'yes'),
       1, DATE_ADD(CURDATE(), INTERVAL 30 + n.seq MOD 60 DAY), UTC_TIMESTAMP(3), UTC_TIMESTAMP(3), DATE_SUB(UTC_TIMESTAMP(3), INTERVAL n.seq MOD 90 DAY)
     FROM seq_0_to_${applications - 1} n`)

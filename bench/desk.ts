@@ -164,7 +164,7 @@ async function patching(address: string, people: number) {
   }
   return async (nth: number) => {
     const writer = writers[nth % writers.length]!
-    const changes = { 'contact.street': `Street ${nth}` }
+    const changes = { 'contact.home': { street: `Street ${nth}`, town: 'Vallorne', country: 'Austria' } }
     const body = { version: writer.version, changes }
     writer.version = (await writer.person.done('saveAnswers', { params: { id: writer.id }, body })).version
   }

@@ -146,6 +146,15 @@ const ResidenceDetails = Type.Object({
   kind: Type.Literal('residence'),
   ...SourceChoice,
   address: ShortText,
+  /** What it was written from; homes given in one line have none. */
+  place: Type.Optional(
+    Type.Object({
+      street: Type.Optional(ShortText),
+      postcode: Type.Optional(Type.String({ maxLength: 12 })),
+      town: ShortText,
+      region: Type.Optional(ShortText),
+    }),
+  ),
   country: Country,
   from: PartialDay,
   to: End,

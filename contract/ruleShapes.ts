@@ -82,6 +82,8 @@ const question = {
   nameless: Type.Optional(
     Type.Literal(true, { description: 'A written answer that is read also where names are hidden' }),
   ),
+  street: Type.Optional(Type.Literal(true, { description: 'An address is asked with its street' })),
+  public: Type.Optional(Type.Literal(true, { description: 'The answer will be read by everybody' })),
   fill: Type.Optional(Type.String({ maxLength: 40 })),
   translations: translated({
     label: text(300),
@@ -156,6 +158,7 @@ const AskShape = Type.Union([
     years: Type.Integer({ minimum: 1, maximum: 30 }),
     toleratedGapDays: Type.Integer({ minimum: 0, maximum: 366 }),
     of: Type.Optional(Type.Literal('home')),
+    street: Type.Optional(Type.Literal(true)),
   }),
   ask('experience', {
     months: Type.Integer({ minimum: 1, maximum: 600 }),

@@ -34,7 +34,7 @@ const everything = questions(
   { key: 'e.ranked', label: 'In your order', kind: 'ranked choice', options: ['Day', 'Night'], rankUpTo: 2, ...ask },
   { key: 'e.country', label: 'Born in', kind: 'country', ...ask },
   { key: 'e.region', label: 'Grew up in', kind: 'country and region', ...ask },
-  { key: 'e.address', label: 'Living at', kind: 'address', ...ask },
+  { key: 'e.address', label: 'Living at', kind: 'address', street: true, ...ask },
   { key: 'e.phone', label: 'Second phone', kind: 'phone', ...ask },
   { key: 'e.mail', label: 'Second mail', kind: 'mail', ...ask },
   { key: 'e.identity', label: 'Insurance number', kind: 'identity number', ...ask },
@@ -66,8 +66,9 @@ async function fillPerson(page: Page, base: string) {
   await page.getByRole('link', { name: 'Next: Contact' }).click()
   await page.getByLabel('Phone').fill('+43 512 555 0142')
   await page.getByLabel('Street and number').fill('Seilweg 3')
-  await page.getByLabel('Postcode and town').fill('6800 Vallorne')
   await page.getByLabel('Country').selectOption('Austria')
+  await page.getByLabel('Postcode').fill('6800')
+  await page.getByRole('button', { name: /Vallorne/ }).click()
   await saved(page)
 }
 

@@ -197,9 +197,7 @@ async function apply(page: Page): Promise<string> {
     'about.born': '2009-05-04',
     'contact.mail': people.cora,
     'contact.phone': '+47 22 55 51 00',
-    'contact.street': 'Kai 3',
-    'contact.town': '0150 Oslo',
-    'contact.country': 'Norway',
+    'contact.home': { postcode: '0150', town: 'Oslo', country: 'Norway' },
     'school.why': 'I like ropes and bad weather.',
   }
   await send('PATCH', `/api/my/applications/${id}/answers`, { version: 0, changes })

@@ -302,8 +302,9 @@ async function writeApplication(page: Page) {
   await expect(page.getByText('Begin with + and the country, such as +43 512 555 0100.')).toBeVisible()
   await page.getByLabel('Phone').fill('+43 512 555 0123')
   await page.getByLabel('Street and number').fill('Bergweg 7')
-  await page.getByLabel('Postcode and town').fill('6150 Steinach')
   await page.getByLabel('Country').selectOption('Austria')
+  await page.getByLabel('Postcode').fill('6150')
+  await page.getByRole('button', { name: /Steinach/ }).click()
   await page.getByRole('link', { name: 'Next: Study' }).click()
 
   await chooseSource(page, 'Who awarded it?', 'tannberg university', 'Technische Hochschule Tannberg')

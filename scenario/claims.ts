@@ -1,6 +1,7 @@
 import type { ClaimDetails } from '#contract/claims'
 import { credentialKind } from '#core/catalogue/catalogue'
 import { writeWhen } from '#core/dates/write'
+import type { Answers } from '#core/form/answer'
 import { saveAnswers } from '#server/applications/saveAnswers'
 import { addClaim, uploadDocument } from '#server/claims/change'
 import { inTransaction } from '#server/platform/database/connection'
@@ -24,15 +25,14 @@ export async function writeFile(
   const { sequelize } = world.fixed
   const deps = depsAt(world, day, 10)
   const complete = plan.sent !== undefined
-  const answers: Record<string, string> = {
+  const [postcode = '', ...town] = plan.town.split(' ')
+  const answers: Answers = {
     'about.givenNames': plan.given,
     'about.familyName': plan.family,
     ...(plan.former ? { 'about.formerName': plan.former } : {}),
     'about.born': plan.born,
     'contact.phone': plan.phone,
-    'contact.street': 'Dorfstrasse 4',
-    'contact.town': plan.town,
-    'contact.country': plan.country,
+    'contact.home': { street: 'Dorfstrasse 4', postcode, town: town.join(' '), region: '', country: plan.country },
     ...(complete
       ? {
           'declare.dismissed': 'no',

@@ -128,17 +128,21 @@ export const equality: Section = {
   ],
 }
 
+/** Offers go by post as well, so that the street is asked. */
+const withStreet: Section = {
+  ...contact,
+  questions: contact.questions.map((question) =>
+    question.kind === 'address' ? { ...question, street: true } : question,
+  ),
+}
+
 /** The sections of the common library. */
-export const library: readonly Section[] = [about, contact, study, work, papers, declarations, permission]
+export const library: readonly Section[] = [about, withStreet, study, work, papers, declarations, permission]
 
 /** A better version of one of them, saved since and not yet taken over by any vacancy. */
 export const betterContact: Section = {
-  ...contact,
+  ...withStreet,
   intro: 'We write by mail, and call only when something is urgent. Nobody else is given your number.',
-  questions: [
-    ...contact.questions.slice(0, 2),
-    { key: 'contact.home', label: 'Where do you live?', kind: 'address', required: true, translations: { de: {} } },
-  ],
 }
 
 const shared = (section: Section): Section => ({ ...section, shared: { key: section.key, version: 1 } })

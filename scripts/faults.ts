@@ -74,7 +74,7 @@ await untilUp()
 
 /** What was acknowledged to each person: the newest value of each answer, and how many claims. */
 const told = accounts.map(() => ({
-  answers: {} as Record<string, string>,
+  answers: {} as Answers,
   claims: 0,
   named: 0,
   documentId: '',
@@ -130,12 +130,12 @@ async function editingSession(nth: number) {
         const { body: draft } = await ok('readDraft', { params: { id } })
         const { version, answers } = draft as { version: number; answers: Answers }
         // It may have been kept although nobody said so.
-        if (answers['contact.street'] === value) return
-        const changes = { 'contact.street': value }
+        if (answers['about.formerName'] === value) return
+        const changes = { 'about.formerName': value }
         const reply = await ok('saveAnswers', { params: { id }, body: { version, changes } })
         if (reply.status !== 200) throw new Error(`${reply.status}`)
       })
-      own.answers['contact.street'] = value
+      own.answers = { ...own.answers, 'about.formerName': value }
     }
     acknowledged += 1
     await wait(Math.random() * 60)
@@ -163,7 +163,7 @@ async function sendAndDecide(nth: number, ok: Ok) {
     acknowledged += 1
     return body
   }
-  const changes: Record<string, string> = {
+  const changes: Answers = {
     ...personAnswers(`Runa${nth}`, 'Faultless'),
     'contact.mail': accounts[nth]!.mail,
   }
@@ -318,9 +318,10 @@ async function lookAtDatabase(): Promise<string[]> {
   for (const [nth, { applicationId, candidateId }] of accounts.entries()) {
     const own = told[nth]!
     const [row] = await connection.query('SELECT answers FROM applications WHERE id = ?', [applicationId])
-    const answers = (typeof row.answers === 'string' ? JSON.parse(row.answers) : row.answers) as Record<string, string>
+    const answers = (typeof row.answers === 'string' ? JSON.parse(row.answers) : row.answers) as Answers
     for (const [key, value] of Object.entries(own.answers))
-      if (answers[key] !== value) found.push(`${nth}: ${key} is “${answers[key]}”, acknowledged was “${value}”`)
+      if (JSON.stringify(answers[key]) !== JSON.stringify(value))
+        found.push(`${nth}: ${key} is ${JSON.stringify(answers[key])}, acknowledged was ${JSON.stringify(value)}`)
     const claims = await connection.query('SELECT details FROM claims WHERE candidateId = ?', [candidateId])
     const named = await connection.query('SELECT id FROM vouchings WHERE applicationId = ?', [applicationId])
     if (named.length !== own.named) found.push(`${nth}: ${named.length} named, acknowledged were ${own.named}`)

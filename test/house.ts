@@ -258,14 +258,12 @@ export const aPaper = (line = 'Master of Science') =>
 /** People of other given names are other people: they share neither birth date nor phone. */
 const sumOf = (text: string) => [...text].reduce((sum, letter) => (sum * 31 + letter.codePointAt(0)!) % 99_991, 7)
 
-export const personAnswers = (given: string, family: string): Record<string, string> => ({
+export const personAnswers = (given: string, family: string) => ({
   'about.givenNames': given,
   'about.familyName': family,
   'about.born': `19${70 + (sumOf(given) % 29)}-08-21`,
   'contact.phone': `+43 512 555 ${String(1000 + (sumOf(given) % 8999))}`,
-  'contact.street': 'Dorfstrasse 4',
-  'contact.town': '6800 Vallorne',
-  'contact.country': 'Austria',
+  'contact.home': { street: 'Dorfstrasse 4', postcode: '6800', town: 'Vallorne', region: '', country: 'Austria' },
   'declare.dismissed': 'no',
   'declare.withdrawn': 'no',
   'declare.heights': 'yes',

@@ -119,7 +119,14 @@ test('an answer that is begun and not whole is no fact yet, and not answered', (
   const answers = { home: { town: 'Vallorne' }, children: [{ born: '2001-02-03' }] }
   expect(factsOfAnswers(form, answers)).toEqual({})
   expect(answeredKeys(form, answers).size).toBe(0)
-  expect(missingIn(form[0]!.questions[1]!, answers.home)).toEqual({ code: 'part-missing', part: 'street' })
+  expect(missingIn(form[0]!.questions[1]!, answers.home)).toEqual({ code: 'part-missing', part: 'country' })
+})
+
+test('the street of an address is only missing where it is asked', () => {
+  const home = { town: 'Vallorne', country: 'Austria' }
+  const asked = question({ key: 'home', kind: 'address' })
+  expect(missingIn(asked, home)).toBeUndefined()
+  expect(missingIn({ ...asked, street: true }, home)).toEqual({ code: 'part-missing', part: 'street' })
 })
 
 test.each([

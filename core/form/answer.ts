@@ -160,7 +160,8 @@ export function missingIn(question: Question, answer: AnswerValue): AnswerFault 
   if (isBlank(answer))
     return answer.blank === 'unknown' && !answer.because?.trim() ? { code: 'part-missing', part: 'because' } : undefined
   if (question.kind === 'address' || question.kind === 'country and region') {
-    const needed = question.kind === 'address' ? ['street', 'town', 'country'] : ['country']
+    const needed =
+      question.kind === 'address' ? [...(question.street ? ['street'] : []), 'town', 'country'] : ['country']
     const part = needed.find((name) => !(answer as Parts)[name])
     return part ? { code: 'part-missing', part } : undefined
   }

@@ -68,6 +68,10 @@ export type Question = {
   nameless?: true
   /** What each record of a list of records asks; plain kinds only. */
   parts?: readonly Question[]
+  /** An address is asked with its street. */
+  street?: true
+  /** The answer will be read by everybody, in a register or a list; that is said where it is given. */
+  public?: true
   /** What the browser may fill in (HTML autocomplete token). */
   fill?: string
   /** Its words in other languages; options in the same order. */

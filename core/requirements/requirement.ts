@@ -26,8 +26,8 @@ export type Ask =
   | { kind: 'language'; language: string; level: CefrLevel }
   /** Whole years by the answer to a question, on a day or, without, on the target start. */
   | { kind: 'age'; question: string; least?: number; most?: number; on?: string; allowances?: readonly AgeAllowance[] }
-  /** Without `of` what somebody did; with it where somebody lived. */
-  | { kind: 'history'; years: number; toleratedGapDays: number; of?: 'home' }
+  /** Without `of` what somebody did; with it where somebody lived, with the street where it says so. */
+  | { kind: 'history'; years: number; toleratedGapDays: number; of?: 'home'; street?: true }
   | { kind: 'experience'; months: number; tags: readonly string[] }
   | { kind: 'every work entry' }
   | { kind: 'skills check'; check: string }

@@ -36,6 +36,8 @@ export function questionSentence(question: Question): string {
     blanks?.length ? say('form.blanksWillDo', { blanks: blanks.map(blankWords).join('”, “') }) : '',
     seenBy?.length ? say('form.readBy', { roles: rolesWords(seenBy) }) : '',
     nameless ? say('form.readNameless') : '',
+    question.public ? say('form.public') : '',
+    question.street ? say('form.withStreet') : '',
     help ? say('form.help', { help }) : '',
   ].filter(Boolean)
   return [`${label} (${details.join('; ')}).`, ...after].join(' ')

@@ -43,7 +43,7 @@ export const homes = (years: number): Requirement => ({
   translations: {
     de: { title: `Wohnungen von ${years} Jahren`, why: 'Die Rettungsbehörde fragt dort nach, wo jemand gewohnt hat.' },
   },
-  asks: { kind: 'history', years, toleratedGapDays: 60, of: 'home' },
+  asks: { kind: 'history', years, toleratedGapDays: 60, of: 'home', street: true },
 })
 export const identitySeen: Requirement = {
   key: 'identity',

@@ -22,8 +22,7 @@ export async function listConversations(applicationId: string): Promise<Conversa
   const found = (await faces(application)).sort((a, b) => order[a.state] - order[b.state])
   if (!(await hidesName(application))) return found
   const { name, otherNames } = await candidateWithMail(application.candidateId)
-  const street = application.answers['contact.street']
-  const telling = [name, ...otherNames, ...(typeof street === 'string' ? [street] : [])]
+  const telling = [name, ...otherNames, ...streetsIn(application.answers)]
   const without = (text: string) => blotted(text, telling)
   return found.map((conversation) => ({
     ...conversation,
@@ -50,4 +49,10 @@ const faces = async (application: Application): Promise<Conversation[]> =>
       version: conversation.version,
       entries: entries.map(({ id, by, name, via, text, at }) => ({ id, by, name, via, text, at: at.toISOString() })),
     })),
+  )
+
+/** The streets among somebody's answers, which tell who they are as well as a name does. */
+const streetsIn = (answers: Application['answers']): string[] =>
+  Object.values(answers).flatMap((answer) =>
+    typeof answer === 'object' && 'street' in answer && answer.street ? [answer.street] : [],
   )

@@ -38,7 +38,7 @@ async function namelessPerson() {
     ...application.answers,
     'about.born': '1971-03-09',
     'contact.phone': '+43 512 5556613',
-    'contact.street': `${street} 4`,
+    'contact.home': { street: `${street} 4`, town: 'Vallorne', country: 'Austria' },
     'contact.mail': candidate.mail,
   }
   await application.update({ answers })

@@ -99,7 +99,7 @@ export default {
   'apply.fromToTo': '{{from}} bis {{to}}',
   'apply.now': 'heute',
   'apply.addThisHome': 'Diese Wohnung angeben',
-  'apply.streetPostcodeAndTown': 'Straße, Postleitzahl und Ort',
+  'apply.whereItIs': 'Wo das ist',
   'apply.country': 'Land',
   'apply.movedIn': 'Eingezogen',
   'apply.n2021Aug2021Or1': '„2021“, „Aug 2021“ oder „1. Aug 2021“ genügt.',

@@ -93,7 +93,7 @@ export default {
   'apply.fromToTo': '{{from}} to {{to}}',
   'apply.now': 'now',
   'apply.addThisHome': 'Add this home',
-  'apply.streetPostcodeAndTown': 'Street, postcode and town',
+  'apply.whereItIs': 'Where it is',
   'apply.country': 'Country',
   'apply.movedIn': 'Moved in',
   'apply.n2021Aug2021Or1': '“2021”, “Aug 2021” or “1 Aug 2021” will do.',

@@ -451,4 +451,7 @@ export default {
   'composer.certified': 'Das Papier muss kommen als',
   'composer.certifiedMeans': 'Nichts gewählt heißt, eine einfache Kopie genügt. Eines der Gewählten reicht.',
   'composer.certifiedBy': 'Von wem, in Worten',
+  'composer.withTheStreet': 'mit der Straße',
+  'composer.willBePublic': 'die Antwort wird öffentlich',
+  'composer.willBePublicMeans': 'Wer antwortet, liest das daneben.',
 } satisfies Translated<typeof english>

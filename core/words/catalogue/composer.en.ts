@@ -443,4 +443,7 @@ export default {
   'composer.certified': 'The paper has to come as',
   'composer.certifiedMeans': 'None chosen means a plain copy does. One of those chosen is enough.',
   'composer.certifiedBy': 'By whom, in words',
+  'composer.withTheStreet': 'with the street',
+  'composer.willBePublic': 'the answer will be public',
+  'composer.willBePublicMeans': 'Whoever answers is told so beside it.',
 } as const

@@ -63,4 +63,6 @@ export default {
   'form.kind.link': 'ein Link',
   'form.fault.not-a-link':
     'Geben Sie eine ganze Adresse an, die mit https:// beginnt und zu einer Seite führt, etwa https://name.example/arbeit.',
+  'form.public': 'Die Antwort werden alle lesen können.',
+  'form.withStreet': 'Auch die Straße wird gefragt.',
 } satisfies Translated<typeof english>

@@ -60,4 +60,6 @@ export default {
   'form.kind.link': 'a link',
   'form.fault.not-a-link':
     'Give a whole address that begins with https:// and leads to a page, such as https://name.example/work.',
+  'form.public': 'Everybody will be able to read the answer.',
+  'form.withStreet': 'The street is asked as well.',
 } as const

@@ -122,4 +122,5 @@ export default {
   'ui.wroteAt': '{{name}}, {{at}}',
   'ui.wroteByMail': '{{name}}, {{at}}, per Mail',
   'ui.generalMailings': 'Allgemeine Nachrichten',
+  'ui.everybodyReadsThis': 'Das werden alle lesen können.',
 } satisfies Translated<typeof english>

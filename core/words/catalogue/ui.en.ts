@@ -117,4 +117,5 @@ export default {
   'ui.wroteAt': '{{name}}, {{at}}',
   'ui.wroteByMail': '{{name}}, {{at}}, by mail',
   'ui.generalMailings': 'General mailings',
+  'ui.everybodyReadsThis': 'Everybody will be able to read this.',
 } as const

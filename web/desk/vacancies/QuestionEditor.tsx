@@ -9,6 +9,7 @@ import { roleWords } from '#core/words/roles'
 import { say } from '#core/words/say'
 import { choicesOf } from '../../ui/choices'
 import { CheckList, LongField, SelectField, TextField } from '../../ui/Field'
+import { Tick } from '../../ui/Tick'
 import { ConditionEditor } from './ConditionEditor'
 import { freshKey } from './freshKey'
 
@@ -129,6 +130,21 @@ export function QuestionEditor({ question, known, onChange }: Props) {
           onChange={(event) => set({ videoSeconds: numeral(event.target.value) })}
         />
       )}
+      {question.kind === 'address' && (
+        <Tick
+          label={say('composer.withTheStreet')}
+          checked={Boolean(question.street)}
+          onChange={(street) => set({ street: street || undefined })}
+        />
+      )}
+      {question.kind !== 'document' && question.kind !== 'identity number' && (
+        <Tick
+          label={say('composer.willBePublic')}
+          help={say('composer.willBePublicMeans')}
+          checked={Boolean(question.public)}
+          onChange={(everybody) => set({ public: everybody || undefined })}
+        />
+      )}
       {question.kind === 'records' && <Parts question={question} onChange={onChange} />}
       <TextField
         label={say('composer.helpBeneathIt')}
@@ -166,20 +182,6 @@ export function QuestionEditor({ question, known, onChange }: Props) {
     </div>
   )
 }
-
-type TickProps = { label: string; checked: boolean; onChange: (checked: boolean) => void }
-
-const Tick = ({ label, checked, onChange }: TickProps) => (
-  <label className="flex items-center gap-2 self-end pb-1.5">
-    <input
-      type="checkbox"
-      className="accent-confirmed"
-      checked={checked}
-      onChange={(event) => onChange(event.target.checked)}
-    />
-    {label}
-  </label>
-)
 
 const lines = (text: string) => [
   ...new Set(

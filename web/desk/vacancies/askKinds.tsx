@@ -173,10 +173,22 @@ export const askKinds: { [Kind in Ask['kind']]: AskKind<Kind> } = {
             { value: 'home', label: say('composer.whereTheyLived') },
           ]}
           onChange={(event) => {
-            const { of: _of, ...rest } = ask
+            const { of: _of, street: _street, ...rest } = ask
             onChange(event.target.value === 'home' ? { ...rest, of: 'home' } : rest)
           }}
         />
+        {ask.of === 'home' && (
+          <div className="self-end">
+            <Tick
+              label={say('composer.withTheStreet')}
+              checked={Boolean(ask.street)}
+              onChange={(street) => {
+                const { street: _before, ...rest } = ask
+                onChange(street ? { ...rest, street } : rest)
+              }}
+            />
+          </div>
+        )}
       </div>
     ),
   },

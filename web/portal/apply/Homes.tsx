@@ -4,12 +4,14 @@ import type { Draft } from '#contract/applications'
 import type { Claim, ClaimDetails } from '#contract/claims'
 import { partialDate } from '#core/dates/partialDate'
 import { writeWhen } from '#core/dates/write'
+import { addressLine } from '#core/form/address'
+import type { Parts } from '#core/form/answer'
 import { coverage } from '#core/history/coverage'
 import { say } from '#core/words/say'
-import { countryCodes } from '../../ui/answers/countries'
+import { AddressAnswer } from '../../ui/answers/AddressAnswer'
+import { codeOfCountry, countryCodes, countryNamed } from '../../ui/answers/countries'
 import { Button } from '../../ui/Button'
 import { DateField } from '../../ui/DateField'
-import { SelectField, TextField } from '../../ui/Field'
 import { Sheet } from '../../ui/Sheet'
 import { ClaimActions } from './ClaimActions'
 import { ClaimForm } from './ClaimForm'
@@ -34,6 +36,7 @@ export function Homes({ draft }: { draft: Draft }) {
   const asked = draft.requirements.flatMap(({ asks }) =>
     asks.kind === 'history' && asks.of === 'home' ? [asks] : [],
   )[0]
+  const withStreet = Boolean(asked?.street)
   const homes = draft.claims.filter(({ details }) => details.kind === 'residence')
   const gaps = useMemo(() => (asked ? gapsIn(homes, draft.today, asked) : []), [homes, draft.today, asked])
   if (!asked && homes.length === 0) return null
@@ -52,7 +55,13 @@ export function Homes({ draft }: { draft: Draft }) {
         {asked && <p className="text-ink-2">{say('apply.overTheLastYearsNewest', { count: asked.years })}</p>}
       </div>
       {editing === 'new' ? (
-        <HomeEditor key={JSON.stringify(begun)} draftId={draft.id} begun={begun} onDone={() => setEditing(undefined)} />
+        <HomeEditor
+          key={JSON.stringify(begun)}
+          draftId={draft.id}
+          begun={begun}
+          withStreet={withStreet}
+          onDone={() => setEditing(undefined)}
+        />
       ) : (
         <p>
           <Button onClick={() => add(homes.length === 0 ? {} : { to: '' })}>
@@ -69,7 +78,14 @@ export function Homes({ draft }: { draft: Draft }) {
             onFill={() => add({ from: gap.from, to: gap.through })}
           />
         ) : editing === claim?.id ? (
-          <HomeEditor key={claim.id} draftId={draft.id} claim={claim} begun={{}} onDone={() => setEditing(undefined)} />
+          <HomeEditor
+            key={claim.id}
+            draftId={draft.id}
+            claim={claim}
+            begun={{}}
+            withStreet={withStreet}
+            onDone={() => setEditing(undefined)}
+          />
         ) : (
           claim && <HomeLine key={claim.id} claim={claim} onChange={() => setEditing(claim.id)} />
         ),
@@ -122,33 +138,45 @@ function HomeLine({ claim, onChange }: { claim: Claim; onChange: () => void }) {
   )
 }
 
-type EditorProps = { draftId: string; claim?: Claim; begun: Partial<Home>; onDone: () => void }
+type EditorProps = { draftId: string; claim?: Claim; begun: Partial<Home>; withStreet: boolean; onDone: () => void }
 
-function HomeEditor({ draftId, claim, begun, onDone }: EditorProps) {
+function HomeEditor({ draftId, claim, begun, withStreet, onDone }: EditorProps) {
   const initial = claim?.details.kind === 'residence' ? claim.details : { ...blank, ...begun }
   const editor = useClaimEditor<Home>(`${draftId}-home-${begun.from ?? ''}`, initial, claim, onDone)
-  const { details, set, fault } = editor
+  const { details, setDetails, set, fault } = editor
+  // What was given in one line stands as the town until it is told apart.
+  const place = details.place ?? { town: details.address }
+  const setPlace = ({ country = '', street, postcode, town = '', region }: Parts) => {
+    const next = {
+      ...(street ? { street } : {}),
+      ...(postcode ? { postcode } : {}),
+      town,
+      ...(region ? { region } : {}),
+    }
+    setDetails((before) => ({
+      ...before,
+      ...{ place: next, address: addressLine(next), country: codeOfCountry(country) },
+    }))
+  }
   return (
     <Sheet>
       <ClaimForm
         editor={editor}
         saving={claim ? say('apply.save') : say('apply.addThisHome')}
-        ready={details.address.trim() !== ''}
+        ready={details.address.trim() !== '' && (!withStreet || Boolean(place.street))}
       >
-        <TextField
-          label={say('apply.streetPostcodeAndTown')}
-          value={details.address}
-          onChange={(event) => set('address', event.target.value)}
-          error={fault('address')}
-        />
-        <SelectField
-          label={say('apply.country')}
-          empty={say('apply.choose')}
-          options={countryCodes}
-          value={details.country ?? ''}
-          onChange={(event) => set('country', event.target.value)}
-          error={fault('country')}
-        />
+        <div className="sm:col-span-2">
+          <AddressAnswer
+            question={{
+              ...{ key: 'home', kind: 'address', required: true },
+              label: say('apply.whereItIs'),
+              ...(withStreet ? { street: true } : {}),
+            }}
+            value={{ ...place, country: countryNamed(details.country ?? '') }}
+            onChange={(answer) => setPlace(answer as Parts)}
+            error={fault('address') ?? fault('country')}
+          />
+        </div>
         <DateField
           label={say('apply.movedIn')}
           value={details.from}

@@ -154,17 +154,36 @@ describe('the history', () => {
     none.unmount()
     const { user, sent } = await show(<WorkSection draft={aDraft({ requirements: [history({ of: 'home' })] })} />, {
       addClaim: aClaim(aWork()),
+      findPlaces: [{ town: 'Oberfeld', region: 'Oberland' }],
     })
     screen.getByText('Over the last 5 years, newest first.')
     await user.click(screen.getByRole('button', { name: 'Add where you live now' }))
     const add = screen.getByRole<HTMLButtonElement>('button', { name: 'Add this home' })
     expect(add.disabled).toBe(true)
-    await user.type(screen.getByLabelText('Street, postcode and town'), 'Dorfstrasse 4, Oberfeld')
-    await user.selectOptions(screen.getByLabelText('Country'), 'AT')
+    expect(screen.queryByLabelText(/^Street/)).toBeNull()
+    await user.selectOptions(screen.getByLabelText('Country'), 'Austria')
+    await user.type(screen.getByLabelText('Postcode'), '6801')
+    await user.click(await screen.findByRole('button', { name: 'Oberfeld, Oberland' }))
     await user.type(screen.getByLabelText(/^Moved in/), '2020')
     await user.click(add)
     await waitFor(() => expect(sent).toHaveLength(1))
-    expect(detailsOf(sent)).toMatchObject({ kind: 'residence', country: 'AT', from: '2020', to: 'present' })
+    expect(detailsOf(sent)).toMatchObject({
+      ...{ kind: 'residence', address: '6801 Oberfeld, Oberland', country: 'AT', from: '2020', to: 'present' },
+      place: { postcode: '6801', town: 'Oberfeld', region: 'Oberland' },
+    })
+  })
+
+  test('the street of a home is asked only where the rules ask for it', async () => {
+    const requirements = [history({ of: 'home', street: true })]
+    const { user } = await show(<WorkSection draft={aDraft({ requirements })} />, { findPlaces: [] })
+    await user.click(screen.getByRole('button', { name: 'Add where you live now' }))
+    await user.selectOptions(screen.getByLabelText('Country'), 'Austria')
+    await user.type(screen.getByLabelText('Town'), 'Oberfeld')
+    await user.type(screen.getByLabelText(/^Moved in/), '2020')
+    const add = screen.getByRole<HTMLButtonElement>('button', { name: 'Add this home' })
+    expect(add.disabled).toBe(true)
+    await user.type(screen.getByLabelText('Street and number'), 'Dorfstrasse 4')
+    expect(add.disabled).toBe(false)
   })
 })
 

@@ -63,14 +63,17 @@ export function AddressAnswer({ question, value, onChange, error }: Props) {
           onChange={set('region')}
           autoComplete="address-level1"
         />
-        <div className="sm:col-span-2">
-          <TextField
-            label={say('ui.streetAndNumber')}
-            value={value.street ?? ''}
-            onChange={set('street')}
-            autoComplete="street-address"
-          />
-        </div>
+        {(question.street || value.street) && (
+          <div className="sm:col-span-2">
+            <TextField
+              label={say('ui.streetAndNumber')}
+              optional={!question.street}
+              value={value.street ?? ''}
+              onChange={set('street')}
+              autoComplete="street-address"
+            />
+          </div>
+        )}
       </div>
       <Help question={question} error={error} />
     </fieldset>

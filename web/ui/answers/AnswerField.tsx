@@ -34,7 +34,10 @@ const types = { text: 'text', mail: 'email', phone: 'tel', link: 'url' } as cons
 function ByKind(props: AnswerProps) {
   const { question, value, onChange, error } = props
   const { key, label, kind, required, limit, fill, unit } = question
-  const help = [question.help, question.nameless && say('ui.leaveYourNameOut')].filter(Boolean).join(' ') || undefined
+  const help =
+    [question.help, question.nameless && say('ui.leaveYourNameOut'), question.public && say('ui.everybodyReadsThis')]
+      .filter(Boolean)
+      .join(' ') || undefined
   const text = typeof value === 'string' ? value : ''
   const list = Array.isArray(value) ? (value as readonly string[]) : []
   const around = { label, help, error, optional: !required }
@@ -84,7 +87,7 @@ function ByKind(props: AnswerProps) {
     case 'money':
       return <MoneyField {...around} unit={unit ?? 'EUR'} value={text} onChange={onChange} />
     case 'address':
-      return <AddressAnswer {...props} value={partsOf(value)} />
+      return <AddressAnswer {...props} question={{ ...question, help }} value={partsOf(value)} />
     case 'country and region':
       return <CountryAndRegion {...props} value={partsOf(value)} />
     case 'records':

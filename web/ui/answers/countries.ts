@@ -18,3 +18,7 @@ export const countryCodes = codes.map((value) => ({ value, label: nameIn(spoken,
 export const countries = codes
   .map((code) => ({ value: nameIn(names, code), label: nameIn(spoken, code) }))
   .sort(byLabel)
+
+/** The name that is kept for a country, and back. */
+export const countryNamed = (code: string): string => (codes.includes(code) ? nameIn(names, code) : '')
+export const codeOfCountry = (name: string): string => codes.find((code) => nameIn(names, code) === name) ?? ''
