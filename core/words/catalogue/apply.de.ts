@@ -342,4 +342,5 @@ export default {
   'apply.second.minor': 'ein Nebenfach',
   'apply.secondSubject': 'Sein Name',
   'apply.secondFieldCode': 'Seine Fachrichtung',
+  'apply.languageWanted': 'Diese Stelle verlangt {{level}} oder darüber.',
 } satisfies Translated<typeof english>

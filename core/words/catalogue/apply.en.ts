@@ -331,4 +331,5 @@ export default {
   'apply.second.minor': 'a minor',
   'apply.secondSubject': 'Its subject',
   'apply.secondFieldCode': 'Its field',
+  'apply.languageWanted': 'This post asks for {{level}} or above.',
 } as const

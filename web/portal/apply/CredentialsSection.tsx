@@ -234,6 +234,7 @@ function CredentialEditor({ draftId, claim, kind, wanted, onDone, onHeld }: Edit
         />
         <TextField
           label={say('apply.number')}
+          optional={about?.series !== undefined}
           value={details.number}
           onChange={(event) => set('number', event.target.value)}
           help={

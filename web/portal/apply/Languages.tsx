@@ -24,7 +24,7 @@ export function Languages({ draft }: { draft: Draft }) {
   const [editing, setEditing] = useState<string>()
   const asked = draft.requirements
     .flatMap(({ asks, alternatives }) => [asks, ...(alternatives ?? [])])
-    .flatMap((ask) => (ask.kind === 'language' ? [ask.language] : []))
+    .flatMap((ask) => (ask.kind === 'language' ? [ask] : []))
   if (catalogue().languages.length === 0) return null
   const done = () => setEditing(undefined)
   return (
@@ -79,18 +79,24 @@ function LanguageLine({ claim, draft, reopened, onChange }: LineProps) {
   )
 }
 
-type EditorProps = { draftId: string; claim?: Claim; asked: readonly string[]; onDone: () => void }
+type EditorProps = {
+  draftId: string
+  claim?: Claim
+  asked: readonly { language: string; level: string }[]
+  onDone: () => void
+}
 
 function LanguageEditor({ draftId, claim, asked, onDone }: EditorProps) {
   const blank: Language = {
     kind: 'language',
     ...{ sourceId: null, sourceName: '', number: '', issued: '', through: 'does not expire' },
-    language: asked[0] ?? catalogue().languages[0]?.key ?? '',
+    language: asked[0]?.language ?? catalogue().languages[0]?.key ?? '',
     level: 'B1',
   }
   const initial = claim?.details.kind === 'language' ? claim.details : blank
   const editor = useClaimEditor<Language>(`${draftId}-language`, initial, claim, onDone)
   const { details, setDetails, set, fault } = editor
+  const wanted = asked.find(({ language }) => language === details.language)
   return (
     <Sheet>
       <ClaimForm editor={editor} saving={claim ? say('apply.save') : say('apply.addTheLanguage')}>
@@ -106,6 +112,7 @@ function LanguageEditor({ draftId, claim, asked, onDone }: EditorProps) {
           options={cefrLevels.map((value) => ({ value, label: say(`apply.cefr.${value}`) }))}
           value={details.level}
           onChange={(event) => set('level', event.target.value as Language['level'])}
+          help={wanted && say('apply.languageWanted', { level: wanted.level })}
         />
         <p className="text-ink-2 sm:col-span-2">{say('apply.languageProof')}</p>
         <SourcePicker

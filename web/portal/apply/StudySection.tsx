@@ -148,6 +148,11 @@ function StudyLine({ claim }: { claim: Claim }) {
           </>
         )}
       </p>
+      {claim.details.second && (
+        <p className="text-ink-2">
+          {say(`apply.second.${claim.details.second.as}`)}: {claim.details.second.subject}
+        </p>
+      )}
       {claim.details.marks && <p className="text-ink-2">{marksWords(claim.details.marks)}</p>}
     </div>
   )
