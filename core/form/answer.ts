@@ -231,3 +231,11 @@ export function answeredKeys(form: Form, answers: Answers): Set<string> {
 /** Whether something is asked as things stand. What is undecided is not asked yet. */
 export const isAsked = ({ when }: { when?: Question['when'] }, facts: Facts): boolean =>
   when === undefined || judge(when, facts).truth === true
+
+/** The links in an answer: the answer itself, or those in the records of one. */
+export function linksIn({ kind, parts = [] }: Question, answer: AnswerValue): string[] {
+  if (kind === 'link') return typeof answer === 'string' ? [answer] : []
+  if (kind !== 'records' || isBlank(answer) || !Array.isArray(answer)) return []
+  const keys = parts.flatMap((part) => (part.kind === 'link' ? [part.key] : []))
+  return (answer as readonly Parts[]).flatMap((record) => keys.flatMap((key) => record[key] || []))
+}

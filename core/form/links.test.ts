@@ -1,5 +1,6 @@
+import { linksIn } from './answer'
 import type { Question } from './form'
-import { hostOf, linksIn } from './links'
+import { hostOf } from './links'
 
 test.each([
   ['https://work.example/bridges?page=2#plan', 'work.example'],

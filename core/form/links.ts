@@ -1,6 +1,3 @@
-import { type AnswerValue, isBlank, type Parts } from './answer'
-import type { Question } from './form'
-
 const longest = 500
 const address = /^https:\/\/(?<host>[^\s/?#@:\\]+)(?:[/?#]\S*)?$/i
 
@@ -18,12 +15,4 @@ export function hostOf(link: string): string | undefined {
     return undefined
   }
   return /^(?:[a-z0-9-]+\.)+[a-z][a-z0-9-]*[a-z0-9]$/.test(host) ? host : undefined
-}
-
-/** The links in an answer: the answer itself, or those in the records of one. */
-export function linksIn({ kind, parts = [] }: Question, answer: AnswerValue): string[] {
-  if (kind === 'link') return typeof answer === 'string' ? [answer] : []
-  if (kind !== 'records' || isBlank(answer) || !Array.isArray(answer)) return []
-  const keys = parts.flatMap((part) => (part.kind === 'link' ? [part.key] : []))
-  return (answer as readonly Parts[]).flatMap((record) => keys.flatMap((key) => record[key] || []))
 }

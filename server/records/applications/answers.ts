@@ -1,7 +1,6 @@
 import type { Facts } from '#core/conditions/condition'
-import { type AnswerValue, isAsked, isBlank, isEmpty } from '#core/form/answer'
+import { type AnswerValue, isAsked, isBlank, isEmpty, linksIn } from '#core/form/answer'
 import { becauseKey, type Form, type Question, questionKeyOf, type Section } from '#core/form/form'
-import { linksIn } from '#core/form/links'
 import { type HiddenKind, hiddenKindOfQuestion, readNameless, sees } from '#core/privacy/hidden'
 import type { Right, Role } from '#core/rights/rights'
 import { answerWords } from '#core/words/form'
