@@ -1,4 +1,5 @@
 import { type Static, Type } from '@sinclair/typebox'
+import { cefrLevels } from '#core/catalogue/cefr'
 import { gates, rungs } from '#core/requirements/requirement'
 import type { Difference } from '#core/rules/difference'
 import type { RulesFault } from '#core/rules/faults'
@@ -114,6 +115,11 @@ const MadeUp = Type.Object({
       months: Type.Integer({ minimum: 0, maximum: 600 }),
       tags: Type.Array(Type.String({ maxLength: 40 })),
       rung: oneOf(rungs),
+    }),
+  ),
+  languages: Type.Optional(
+    Type.Array(Type.Object({ language: Type.String({ pattern: '^[a-z]{2}$' }), level: oneOf(cefrLevels) }), {
+      maxItems: 20,
     }),
   ),
   checksPassed: Type.Array(Key),

@@ -2,6 +2,7 @@ import { vallorneCatalogue } from '../../scenario/catalogue'
 import { anEmptyFile, aRequirement } from '../../test/requirements'
 import { goByCatalogue } from '../catalogue/catalogue'
 import { partialDate } from '../dates/partialDate'
+import { fileOfMadeUp } from '../rules/madeUp'
 import { outcomeWords } from '../words/outcomes'
 import { requirementSentence } from '../words/requirements'
 import { evaluate } from './evaluate'
@@ -130,4 +131,24 @@ describe('a paper that somebody vouches for', () => {
       /^It: it has to come as a certified copy or notarised paper/,
     )
   })
+})
+
+test('somebody made up holds enough, speaks what was ticked, and has their papers vouched for', () => {
+  const day = anEmptyFile()
+  const file = fileOfMadeUp(
+    {
+      ...{ answers: {}, checksPassed: [], permissionSigned: false, languages: [{ language: 'de', level: 'C1' }] },
+      study: { level: 7, field: '0713', accredited: false, rung: 'confirmed' },
+      credentials: [{ credential: 'guide-insurance', rung: 'confirmed', through: '' }],
+    },
+    [],
+    day.today,
+    day.targetStart,
+  )
+  const rules = [
+    aRequirement({ kind: 'credential', credential: 'guide-insurance', atLeast: { field: 'sum-insured', amount: 9e9 } }),
+    aRequirement({ kind: 'language', language: 'de', level: 'B2' }),
+    aRequirement({ kind: 'study', levelAtLeast: 6 }, { rung: 'evidenced', certified: { forms: ['notarised'] } }),
+  ]
+  expect(evaluate(rules, file).map(({ state }) => state)).toEqual(['met', 'met', 'met'])
 })

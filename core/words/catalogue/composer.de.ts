@@ -454,4 +454,5 @@ export default {
   'composer.withTheStreet': 'mit der Straße',
   'composer.willBePublic': 'die Antwort wird öffentlich',
   'composer.willBePublicMeans': 'Wer antwortet, liest das daneben.',
+  'composer.languagesSpoken': 'Gesprochene Sprachen',
 } satisfies Translated<typeof english>

@@ -446,4 +446,5 @@ export default {
   'composer.withTheStreet': 'with the street',
   'composer.willBePublic': 'the answer will be public',
   'composer.willBePublicMeans': 'Whoever answers is told so beside it.',
+  'composer.languagesSpoken': 'Languages spoken',
 } as const

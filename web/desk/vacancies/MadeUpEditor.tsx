@@ -4,7 +4,7 @@ import { comparisonsOf } from '#core/conditions/faults'
 import type { Question } from '#core/form/form'
 import { type Ask, type Rung, rungs } from '#core/requirements/requirement'
 import type { Rules } from '#core/rules/rules'
-import { credentialName } from '#core/words/names'
+import { credentialName, languageName } from '#core/words/names'
 import { say } from '#core/words/say'
 import { AnswerField } from '../../ui/answers/AnswerField'
 import { choicesOf, levelToBeginWith } from '../../ui/choices'
@@ -28,6 +28,9 @@ export function MadeUpEditor({ rules, checks, madeUp, onChange }: Props) {
   const has = (kind: Ask['kind']) => asks.some((ask) => ask.kind === kind)
   const credentials = [...new Set(asks.flatMap((ask) => (ask.kind === 'credential' ? [ask.credential] : [])))]
   const wantedChecks = [...new Set(asks.flatMap((ask) => (ask.kind === 'skills check' ? [ask.check] : [])))]
+  const languages = asks.flatMap((ask) =>
+    ask.kind === 'language' ? [{ language: ask.language, level: ask.level }] : [],
+  )
   const looksAt = lookedAt(rules)
   const { study, work } = madeUp
   return (
@@ -161,6 +164,19 @@ export function MadeUpEditor({ rules, checks, madeUp, onChange }: Props) {
             </>
           )}
         </Line>
+      )}
+      {languages.length > 0 && (
+        <CheckList
+          label={say('composer.languagesSpoken')}
+          options={languages.map(({ language, level }) => ({
+            value: `${language} ${level}`,
+            label: `${languageName(language)}, ${level}`,
+          }))}
+          value={(madeUp.languages ?? []).map(({ language, level }) => `${language} ${level}`)}
+          onChange={(chosen) =>
+            set({ languages: languages.filter(({ language, level }) => chosen.includes(`${language} ${level}`)) })
+          }
+        />
       )}
       {wantedChecks.length > 0 && (
         <CheckList
