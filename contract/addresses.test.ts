@@ -82,6 +82,7 @@ const single = [
     'paper',
     'password',
     'permission',
+    'original',
     'phone',
     'proof',
     'provider',
