@@ -1,3 +1,4 @@
+import fc from 'fast-check'
 import { Temporal } from 'temporal-polyfill'
 import { anEmptyFile, aRequirement } from '../../test/requirements'
 import { outcomeWords } from '../words/outcomes'
@@ -59,4 +60,25 @@ test('it is said in words, by the rule and by what it comes to', () => {
     /^An age of 18 to 35 on the first day, with an allowance of up to 5 years/,
   )
   expect(outcomeWords(judged({ born: '1991-01-11' }))).toBe('36 years old on 11 Jan 2027; 35 at most are allowed.')
+})
+
+test('nobody grows younger, and an allowance never takes away', () => {
+  const at = fc.integer({ min: -20_000, max: 20_000 }).map((days) => day('1990-01-01').add({ days }))
+  fc.assert(
+    fc.property(at, at, fc.integer({ min: 1, max: 800 }), (born, on, later) => {
+      expect(ageOn(born, on.add({ days: later }))).toBeGreaterThanOrEqual(ageOn(born, on))
+      expect(ageOn(born, on.add({ years: 1 })) - ageOn(born, on)).toBeGreaterThanOrEqual(0)
+    }),
+  )
+  fc.assert(
+    fc.property(fc.integer({ min: 0, max: 30_000 }), fc.integer({ min: 1, max: 40 }), (days, years) => {
+      const born = day('2020-01-01').subtract({ days }).toString()
+      const plain = judged({ born, local: 'yes' }).state
+      const allowed = judged(
+        { born, local: 'yes' },
+        asks({ allowances: [{ years, when: { fact: 'local', is: 'yes' } }] }),
+      )
+      if (plain === 'met') expect(allowed.state).toBe('met')
+    }),
+  )
 })

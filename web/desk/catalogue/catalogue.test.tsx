@@ -136,3 +136,17 @@ test('every version says who changed what', async () => {
   await screen.findByText(/Version 2, Anselm Okoye/)
   await screen.findByText('Languages: Arabic, taken out of the choice')
 })
+
+test('a kind that is given in steps says how many, how far apart, and after how long again', async () => {
+  const { user, sent } = await show('credentials')
+  await user.click(await screen.findByRole('button', { name: 'First aid at work' }))
+  const form = await dialog()
+  expect(form.queryByLabelText('How many steps')).toBeNull()
+  await user.click(form.getByRole('checkbox', { name: /^It is given in steps/ }))
+  await user.clear(form.getByLabelText('Days between two of them at least'))
+  await user.type(form.getByLabelText('Days between two of them at least'), '4')
+  await user.type(form.getByLabelText(/^Repeated after months/), '12')
+  await user.click(form.getByRole('button', { name: 'Save' }))
+  await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull())
+  expect(savedBy(sent).credentials[2]).toMatchObject({ series: { steps: 2, repeatMonths: 12 } })
+})

@@ -67,3 +67,29 @@ test('an interim paper and the rule behind a requirement are composed, and go wi
   await user.clear(screen.getByLabelText(/^Where the rule is written/))
   expect(value().citation).toBeUndefined()
 })
+
+test('what has to vouch for a paper is composed, and goes with what has none', async () => {
+  const begin: Requirement = {
+    ...{ key: 'k', title: 'Degree', why: 'By law.', gate: 'offer', rung: 'evidenced', waivableBy: [] },
+    asks: { kind: 'study', levelAtLeast: 6 },
+  }
+  const rules = { form: [], requirements: [begin], onboarding: [] }
+  const { user } = await showPage(
+    <Edited<Requirement>
+      begin={begin}
+      part={(requirement, onChange) => (
+        <RequirementEditor {...{ requirement, rules, onChange }} known={[]} checks={{}} />
+      )}
+    />,
+    { listMatterDeciders },
+  )
+  expect(screen.queryByLabelText(/^By whom, in words/)).toBeNull()
+  await user.click(screen.getByLabelText('certified copy'))
+  await user.click(screen.getByLabelText('notarised paper'))
+  await user.type(screen.getByLabelText(/^By whom, in words/), 'a court')
+  expect(value().certified).toEqual({ forms: ['certified copy', 'notarised'], by: 'a court' })
+  await user.clear(screen.getByLabelText(/^By whom, in words/))
+  expect(value().certified).toEqual({ forms: ['certified copy', 'notarised'] })
+  await user.selectOptions(screen.getByLabelText('What is asked'), 'the permission to check')
+  expect(value().certified).toBeUndefined()
+})

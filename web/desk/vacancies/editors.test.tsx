@@ -123,6 +123,18 @@ describe('a question', () => {
     expect(screen.queryByLabelText(/^Also read while names are hidden/)).toBeNull()
   })
 
+  test('says where an address is asked with its street, and what everybody will read', async () => {
+    const { user } = await showPage(<Held begin={{ key: 'q', label: 'Home', kind: 'address', required: true }} />)
+    await user.click(screen.getByLabelText('with the street'))
+    expect(last().street).toBe(true)
+    await user.click(screen.getByLabelText(/^the answer will be public/))
+    expect(last()).toMatchObject({ street: true, public: true })
+    await user.click(screen.getByLabelText('with the street'))
+    expect(last().street).toBeUndefined()
+    await user.selectOptions(screen.getByLabelText('Answered with'), 'identity number')
+    expect(screen.queryByLabelText(/^the answer will be public/)).toBeNull()
+  })
+
   test('another kind keeps what it has a use for', async () => {
     const { user } = await showPage(<Held begin={{ ...plain, help: 'In short.', blanks: ['unknown'] }} />)
     await user.selectOptions(screen.getByLabelText('Answered with'), 'text')

@@ -73,6 +73,21 @@ test.each<[Status['toDo'][number]['act'], string, string]>([
   expect((await screen.findByRole('link', { name: new RegExp(`^${words}`) })).getAttribute('href')).toBe(to)
 })
 
+test('whoever vouches for a paper is named where that is to be done', async () => {
+  const study = aClaim(aStudy(), { label: 'MSc' })
+  const { user, sent } = await show(aStatus({ claims: [study], toDo: [toDo('certify', { target: study.id })] }), {
+    addClaim: study,
+    findSources: [],
+  })
+  await user.click(await screen.findByRole('button', { name: /certified, swore/ }))
+  await user.type(screen.getByLabelText('Who vouches for it'), 'Notary Lind')
+  await user.type(screen.getByLabelText('As whom'), 'Notary')
+  await user.type(screen.getByLabelText('On which day'), '2 Nov 2026')
+  await user.tab()
+  await user.click(screen.getByRole('button', { name: 'Save' }))
+  await waitFor(() => expect(sent).toMatchObject([{ name: 'addClaim', body: { details: { of: study.id } } }]))
+})
+
 test('a fee is paid with the reference', async () => {
   await show(aStatus({ toDo: [toDo('pay')] }))
   expect(await screen.findByText(/VM-EDMH-RK.*/, { selector: 'p:not(:first-child)' })).toBeTruthy()

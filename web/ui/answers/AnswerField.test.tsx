@@ -111,3 +111,20 @@ test('a question is asked in the reader’s language, its answers kept as they a
   })
   expect(field()).toBeTruthy()
 })
+
+test('what everybody will read is said beside it', async () => {
+  await ask('text', { public: true, help: 'As on your badge.' })
+  screen.getByText('As on your badge. Everybody will be able to read this.')
+})
+
+test('an address asks for the street where it is asked, and keeps one that was given', async () => {
+  const asked = await ask('address', { street: true }, {})
+  await asked.user.type(screen.getByLabelText('Street and number'), 'Kai 3')
+  expect(told).toHaveBeenLastCalledWith({ street: 'Kai 3' })
+  asked.unmount()
+  const not = await ask('address', {}, {})
+  expect(screen.queryByLabelText(/^Street/)).toBeNull()
+  not.unmount()
+  await ask('address', {}, { street: 'Kai 3', town: 'Oslo' })
+  expect(screen.getByLabelText<HTMLInputElement>(/^Street and number/).value).toBe('Kai 3')
+})
