@@ -10,7 +10,15 @@ test('somebody sees whether they would fit, without an account', async ({ browse
   await expect(page.getByText('That depends on what is still open below.')).toBeVisible()
   await page.getByRole('group', { name: 'Would you lead in winter?' }).getByText('No').click()
   await expect(page.getByRole('group', { name: /avalanche blasting permit/ })).toBeHidden()
-  for (const held of [/degree or diploma/, /rope access card/, /medical fitness/, /first aid/])
+  await page.getByLabel('Date of birth').fill('24 Feb 2011')
+  await page.getByLabel('Date of birth').blur()
+  await expect(page.getByText('As things stand, no.')).toBeVisible()
+  await page.getByLabel('Date of birth').fill('24 Feb 1991')
+  await page.getByLabel('Date of birth').blur()
+  for (const held of [
+    ...[/degree or diploma/, /german at the level B2/i, /tick-borne/, /liability insurance/],
+    ...[/rope access card/, /medical fitness/, /first aid/],
+  ])
     await page.getByRole('group', { name: held }).getByText('Yes').click()
   await expect(page.getByText('Yes, this fits, as far as you have said.')).toBeVisible()
   await page

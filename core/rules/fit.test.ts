@@ -43,7 +43,8 @@ const requirements = [
   requirement('offer', { kind: 'offer accepted' }),
 ]
 const rules = { form, requirements }
-const selfCheck = (answers: SelfCheck['answers'], holds: SelfCheck['holds']) => fitOf(rules, { answers, holds })
+const selfCheck = (answers: SelfCheck['answers'], holds: SelfCheck['holds']) =>
+  fitOf(rules, { answers, holds }, '2027-01-11')
 
 test('asks only for the few facts that decide, each once', () => {
   const { questions, held } = factsThatDecide(rules)
@@ -72,4 +73,31 @@ test('a condition that does not hold asks for nothing, and an exemption counts',
   const exempt = selfCheck({ heights: 'yes', winter: 'yes' }, { 'degree-said': 'yes', blasting: 'yes' })
   expect(exempt.verdict).toBe('fits')
   expect(exempt.lines.at(-1)!.state).toBe('not needed')
+})
+
+describe('an age', () => {
+  const born = { key: 'born', label: 'Born', kind: 'date', required: true } as const
+  const aged = {
+    form: [{ ...form[0]!, questions: [...form[0]!.questions, born] }],
+    requirements: [
+      requirement('young', {
+        ...{ kind: 'age', question: 'born', most: 35 },
+        allowances: [{ years: 5, when: { fact: 'winter', is: 'yes' }, document: 'service' }],
+      }),
+    ],
+  }
+  const verdict = (answers: SelfCheck['answers']) => fitOf(aged, { answers, holds: {} }, '2027-01-11').verdict
+
+  test('asks for the day of birth and for what an allowance rests on', () => {
+    expect(factsThatDecide(aged).questions.map(({ key }) => key)).toEqual(['winter', 'born'])
+    expect(factsThatDecide(aged).held).toEqual([])
+  })
+
+  test('is counted on the target start, with the allowance that holds', () => {
+    expect(verdict({})).toBe('open')
+    expect(verdict({ born: '1991-01-12' })).toBe('fits')
+    expect(verdict({ born: '1991-01-11' })).toBe('does not fit')
+    expect(verdict({ born: '1991-01-11', winter: 'yes' })).toBe('fits')
+    expect(verdict({ born: '1985-01-11', winter: 'yes' })).toBe('does not fit')
+  })
 })

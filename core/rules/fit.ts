@@ -3,6 +3,7 @@ import { comparisonsOf } from '../conditions/faults'
 import { judge } from '../conditions/judge'
 import { type Answers, factsOfAnswers } from '../form/answer'
 import { type Question, questionsOf } from '../form/form'
+import { ageOn, helping, isDay, isOfAge } from '../requirements/ageLimits'
 import type { Ask, Requirement } from '../requirements/requirement'
 import type { Rules } from './rules'
 
@@ -20,7 +21,7 @@ export type FitLine = {
 export type Fit = { verdict: 'fits' | 'does not fit' | 'open'; lines: FitLine[] }
 
 /** Only what somebody has or has not: what comes later, such as a skills check or an offer, decides nothing beforehand. */
-const decisive = new Set<Ask['kind']>(['study', 'credential', 'experience', 'declaration'])
+const decisive = new Set<Ask['kind']>(['study', 'credential', 'language', 'experience', 'declaration', 'age'])
 
 /** The requirements that decide whether it is worth applying, each once. */
 function decisiveIn({ requirements }: Pick<Rules, 'requirements'>): Requirement[] {
@@ -44,29 +45,35 @@ export function factsThatDecide(rules: Pick<Rules, 'form' | 'requirements'>): {
     ...chosen.flatMap(({ when, exempt }) =>
       [when, exempt?.when].flatMap((condition) => (condition ? comparisonsOf(condition).map(({ fact }) => fact) : [])),
     ),
-    ...chosen.flatMap(({ asks }) => (asks.kind === 'declaration' ? [asks.question] : [])),
+    ...chosen.flatMap(({ asks }) => (asks.kind === 'declaration' || asks.kind === 'age' ? [asks.question] : [])),
+    ...chosen.flatMap(({ asks }) =>
+      asks.kind === 'age'
+        ? (asks.allowances ?? []).flatMap(({ when }) => comparisonsOf(when).map(({ fact }) => fact))
+        : [],
+    ),
   ])
   return {
     questions: questionsOf(rules.form).filter(({ key }) => names.has(key)),
-    held: chosen.filter(({ asks }) => asks.kind !== 'declaration'),
+    held: chosen.filter(({ asks }) => asks.kind !== 'declaration' && asks.kind !== 'age'),
   }
 }
 
 /**
  * Whether somebody would fit, by the vacancy's own conditions and by nothing else.
  *
+ * @param start ISO day of the target start, on which ages are counted
  * @returns `does not fit` as soon as one requirement is not held; `open` while a fact is missing; with every line's
  *   state and what would decide it
  */
-export function fitOf(rules: Pick<Rules, 'form' | 'requirements'>, said: SelfCheck): Fit {
+export function fitOf(rules: Pick<Rules, 'form' | 'requirements'>, said: SelfCheck, start: string): Fit {
   const chosen = decisiveIn(rules)
   const facts = factsSaid(rules, chosen, said)
-  const lines = chosen.map((requirement) => lineOf(requirement, facts, said))
+  const lines = chosen.map((requirement) => lineOf(requirement, facts, said, start))
   const has = (state: FitLine['state']) => lines.some((line) => line.state === state)
   return { verdict: has('does not fit') ? 'does not fit' : has('open') ? 'open' : 'fits', lines }
 }
 
-function lineOf(requirement: Requirement, facts: Facts, { holds }: SelfCheck): FitLine {
+function lineOf(requirement: Requirement, facts: Facts, { holds }: SelfCheck, start: string): FitLine {
   const { when, exempt, asks, key } = requirement
   if (when) {
     const { truth, deciding } = judge(when, facts)
@@ -78,6 +85,13 @@ function lineOf(requirement: Requirement, facts: Facts, { holds }: SelfCheck): F
     const answer = facts[asks.question]
     if (answer === undefined) return { requirement, state: 'open', missing: [asks.question] }
     return { requirement, state: answer === asks.mustBe ? 'fits' : 'does not fit', missing: [] }
+  }
+  if (asks.kind === 'age') {
+    const born = facts[asks.question]
+    if (!isDay(born)) return { requirement, state: 'open', missing: [asks.question] }
+    const age = ageOn(born, asks.on ?? start)
+    const fits = isOfAge(asks, age) || helping(asks, age, facts).length > 0
+    return { requirement, state: fits ? 'fits' : 'does not fit', missing: [] }
   }
   const held = holds[key]
   if (held === undefined) return { requirement, state: 'open', missing: [key] }

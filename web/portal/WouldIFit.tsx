@@ -31,7 +31,7 @@ export function WouldIFit() {
   }, [slug])
   if (!vacancy) return <Waiting error={error} onRetry={refetch} />
   const { questions, held } = factsThatDecide(vacancy)
-  const { verdict, lines } = fitOf(vacancy, said)
+  const { verdict, lines } = fitOf(vacancy, said, vacancy.targetStart)
   const known = knownFacts(vacancy.form, vacancy.names)
   const nameOf = (key: string) =>
     vacancy.names[key] ?? lines.find(({ requirement }) => requirement.key === key)?.requirement.title ?? key
