@@ -311,7 +311,7 @@ async function writeApplication(page: Page) {
   await page.getByLabel('Award', { exact: true }).fill('MSc')
   await page.getByLabel('Subject').fill('Electrical Engineering')
   await page.getByLabel('Level').selectOption('7')
-  await page.getByLabel('Field').selectOption('0713')
+  await page.getByLabel('Field', { exact: true }).selectOption('0713')
   await page.getByLabel('Begun').fill('Oct 2015')
   await page.getByLabel('Awarded', { exact: true }).fill('September 2018')
   await page.getByLabel('Number of the certificate').fill('TB-2018-7785')

@@ -45,7 +45,7 @@ test('a vacancy is composed, tried, run dry, published and seen as a candidate s
     await expect(desk.getByText('Saved, not published.')).toBeVisible()
     await desk.getByRole('button', { name: 'Move How old is your dog?' }).focus()
     await desk.keyboard.press('Space')
-    for (let up = 0; up < 5; up += 1) {
+    for (let up = 0; up < 6; up += 1) {
       await desk.keyboard.press('ArrowUp')
       await desk.waitForTimeout(300)
     }

@@ -45,9 +45,3 @@ export function credentialFieldWords(
       return { key, label: field ? translated(field).label : key, words: answerWords(field, value) }
     })
 }
-
-/** An amount that a credential is given for, in the words of its field: money in hundredths, numbers as they are. */
-export function credentialAmountWords(credential: string, key: string, amount: number): string {
-  const field = credentialKind(credential)?.fields.find((one) => one.key === key)
-  return field ? `${answerWords(field, String(amount))} (${translated(field).label})` : String(amount)
-}

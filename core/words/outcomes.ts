@@ -1,8 +1,7 @@
 import { writeDays, writeWhen } from '../dates/write'
 import type { Outcome, OutcomeReason, Step, Who } from '../requirements/requirement'
 import type { Right } from '../rights/rights'
-import { credentialAmountWords } from './credentials'
-import { writeAmount } from './requirements'
+import { credentialAmountWords, writeAmount } from './requirements'
 import { say } from './say'
 import { writeValue } from './stored'
 

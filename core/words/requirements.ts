@@ -3,7 +3,6 @@ import type { KnownFact } from '../conditions/vocabulary'
 import { writeDays, writeWhen } from '../dates/write'
 import type { Ask, Gate, Requirement } from '../requirements/requirement'
 import { conditionWords } from './conditions'
-import { credentialAmountWords } from './credentials'
 import { credentialName, languageName, studyFieldName, studyLevelName } from './names'
 import { say, spokenLanguage, spokenLocale } from './say'
 import { translated } from './translations'
@@ -149,6 +148,15 @@ export function paperWords(requirement: Requirement): string | undefined {
     return []
   })
   return papers.length === 0 ? undefined : say('paper.form', { papers: capital(papers.join(say('ask.or'))) })
+}
+
+/** An amount that a credential is given for, in the words of its field: money in hundredths, numbers as they are. */
+export function credentialAmountWords(credential: string, key: string, amount: number): string {
+  const field = credentialKind(credential)?.fields.find((one) => one.key === key)
+  if (!field) return String(amount)
+  const { label, unit = '' } = translated(field)
+  const written = field.kind === 'money' ? writeAmount(amount, unit) : `${amount} ${unit}`.trim()
+  return `${written} (${label})`
 }
 
 /** An amount in minor units as people read it: `45.00 EUR`, in German `45,00 EUR`. */

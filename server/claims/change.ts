@@ -135,7 +135,7 @@ export async function renewCredential(deps: Deps, actor: Account, id: string, re
   const before = claim.details
   const { version: _version, ...renewed } = renewal
   const details = bySteps({ ...before, ...renewed })
-  const { number, through, fields } = details
+  const { through, fields } = details
   await requireSense(deps, claim.candidateId, details)
   const later = (text: string) =>
     text === 'does not expire' ? Number.POSITIVE_INFINITY : readPartialDate(text).ok ? dayNumber(text) : 0

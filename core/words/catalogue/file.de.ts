@@ -313,4 +313,11 @@ export default {
   'file.linkNobodyLooked':
     'Was dort ist, hat niemand angesehen. Es öffnet sich in einem eigenen Fenster und erfährt nicht, woher Sie kommen.',
   'file.openLink': 'In einem eigenen Fenster öffnen',
+  'file.fromTo': '{{from}} bis {{to}}',
+  'file.doneOf': '{{done}} von {{of}}',
+  'file.until': 'bis {{day}}',
+  'file.dueBy': 'bis {{day}}',
+  'file.covered': 'verdeckt',
+  'file.none': 'keine',
+  'file.any': 'beliebig',
 } satisfies Translated<typeof english>

@@ -308,4 +308,11 @@ export default {
   'file.linkNobodyLooked':
     'Nobody has looked at what is there. It is opened in a window of its own and is not told where you come from.',
   'file.openLink': 'Open it in a window of its own',
+  'file.fromTo': '{{from}} to {{to}}',
+  'file.doneOf': '{{done}} of {{of}}',
+  'file.until': 'to {{day}}',
+  'file.dueBy': 'by {{day}}',
+  'file.covered': 'hidden',
+  'file.none': 'none',
+  'file.any': 'any',
 } as const

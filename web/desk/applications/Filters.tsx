@@ -23,7 +23,7 @@ export function Filters({
   onChange: (over: Record<string, string>) => void
 }) {
   const { data: vacancies = [] } = api.endpoints.deskVacancies.useQuery({})
-  const any = { value: '', label: say('ui.any') }
+  const any = { value: '', label: say('file.any') }
   return (
     <div className="mt-2 grid grid-cols-2 items-end gap-3 lg:grid-cols-[repeat(4,minmax(0,1fr))_auto_auto]">
       <TextField

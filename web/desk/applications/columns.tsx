@@ -36,7 +36,7 @@ export const columns = [
   column.accessor('met', {
     header: say('table.settled'),
     meta: { right: true },
-    cell: ({ getValue }) => say('ui.doneOf', getValue()),
+    cell: ({ getValue }) => say('file.doneOf', getValue()),
   }),
   column.accessor('eligible', {
     header: say('table.eligible'),
@@ -75,7 +75,7 @@ export const columns = [
   }),
   column.accessor('heldUpBy', {
     header: say('table.heldUpBy'),
-    cell: ({ getValue }) => getValue() ?? say('ui.nothing'),
+    cell: ({ getValue }) => getValue() ?? say('file.nothing'),
   }),
 ] as ColumnDef<TableRow>[]
 

@@ -180,7 +180,7 @@ function Compare({ oneId, otherId, onSettled }: { oneId: string; otherId: string
               pair={pair}
               field="birth date"
               of={({ born, hidden }) =>
-                born ? writeWhen(born) : covers(hidden, 'birth date') ? say('ui.hidden') : say('duplicates.notGiven')
+                born ? writeWhen(born) : covers(hidden, 'birth date') ? say('file.covered') : say('duplicates.notGiven')
               }
             />
             <Row
@@ -194,14 +194,15 @@ function Compare({ oneId, otherId, onSettled }: { oneId: string; otherId: string
               name={say('duplicates.mail')}
               pair={pair}
               field="mail"
-              of={({ mails, hidden }) => (covers(hidden, 'name') ? say('ui.hidden') : mails.join(', '))}
+              of={({ mails, hidden }) => (covers(hidden, 'name') ? say('file.covered') : mails.join(', '))}
             />
             <Row
               name={say('duplicates.papers')}
               pair={pair}
               field="paper number"
               of={({ claims }) =>
-                claims.map(({ label, number }) => `${label}${number ? ` ${number}` : ''}`).join('\n') || say('ui.none')
+                claims.map(({ label, number }) => `${label}${number ? ` ${number}` : ''}`).join('\n') ||
+                say('file.none')
               }
             />
             <Row

@@ -165,14 +165,14 @@ function Facts({ file }: { file: File }) {
       <Fact
         name={say('file.likelyReady')}
         value={writeWhen(file.likely.likely).replace(/ \d{4}$/, '')}
-        aside={say('ui.fromTo', {
+        aside={say('file.fromTo', {
           from: writeWhen(file.likely.early).replace(/ \d{4}$/, ''),
           to: writeWhen(file.likely.late).replace(/ \d{4}$/, ''),
         })}
         grave={late}
       />
-      <Fact name={say('file.heldUpBy')} value={file.heldUpBy ?? say('ui.nothing')} />
-      <Fact name={say('file.forThisGate')} value={file.nextGate ? say('ui.doneOf', file.met) : say('file.passed')} />
+      <Fact name={say('file.heldUpBy')} value={file.heldUpBy ?? say('file.nothing')} />
+      <Fact name={say('file.forThisGate')} value={file.nextGate ? say('file.doneOf', file.met) : say('file.passed')} />
       {changing && <ChangeStart file={file} onClose={() => setChanging(false)} />}
     </dl>
   )

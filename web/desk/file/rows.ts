@@ -118,11 +118,11 @@ function rowOfClaim(file: Listed, claim: FileClaim): Row {
   const waiting = claim.asked
   const when =
     'through' in details && /^\d/.test(details.through)
-      ? say('ui.until', { day: writeWhen(details.through) })
+      ? say('file.until', { day: writeWhen(details.through) })
       : 'through' in details && details.through === 'does not expire'
         ? say('file.doesNotExpire')
         : waiting
-          ? say('ui.dueBy', { day: writeWhen(waiting.answerBy).replace(/ \d{4}$/, '') })
+          ? say('file.dueBy', { day: writeWhen(waiting.answerBy).replace(/ \d{4}$/, '') })
           : ''
   const overdue = waiting && waiting.answerBy < file.today
   return {
@@ -199,4 +199,4 @@ function rowOfScores(scoring: NonNullable<File['scoring']>): Row {
 }
 
 const span = ({ from, to }: { from: string; to: string }) =>
-  say('ui.fromTo', { from: writeWhen(from), to: to === 'present' ? say('ui.now') : writeWhen(to) })
+  say('file.fromTo', { from: writeWhen(from), to: to === 'present' ? say('ui.now') : writeWhen(to) })

@@ -22,22 +22,22 @@ export function AddressAnswer({ question, value, onChange, error }: Props) {
       <legend className="mb-1.5 font-semibold text-[0.93em]">{question.label}</legend>
       <div className="grid gap-3 sm:grid-cols-2">
         <SelectField
-          label={say('ui.country')}
+          label={say('form.country')}
           options={countries}
-          empty={say('ui.choose')}
+          empty={say('form.choose')}
           value={value.country ?? ''}
           onChange={set('country')}
           autoComplete="country-name"
         />
         <TextField
-          label={say('ui.postcode')}
+          label={say('form.postcode')}
           value={value.postcode ?? ''}
           onChange={set('postcode')}
           autoComplete="postal-code"
         />
         {proposals.length > 0 && (
           <p className="flex flex-wrap items-baseline gap-2 text-[0.93em] sm:col-span-2">
-            {places.length === 1 ? say('ui.thatIs') : say('ui.thatIsOneOf')}
+            {places.length === 1 ? say('form.thatIs') : say('form.thatIsOneOf')}
             {proposals.map(({ town, region }) => (
               <button
                 key={town + region}
@@ -51,13 +51,13 @@ export function AddressAnswer({ question, value, onChange, error }: Props) {
           </p>
         )}
         <TextField
-          label={say('ui.town')}
+          label={say('form.town')}
           value={value.town ?? ''}
           onChange={set('town')}
           autoComplete="address-level2"
         />
         <TextField
-          label={say('ui.region')}
+          label={say('form.region')}
           optional
           value={value.region ?? ''}
           onChange={set('region')}
@@ -66,7 +66,7 @@ export function AddressAnswer({ question, value, onChange, error }: Props) {
         {(question.street || value.street) && (
           <div className="sm:col-span-2">
             <TextField
-              label={say('ui.streetAndNumber')}
+              label={say('form.streetAndNumber')}
               optional={!question.street}
               value={value.street ?? ''}
               onChange={set('street')}
@@ -88,13 +88,13 @@ export function CountryAndRegion({ question, value, onChange, error }: Props) {
       <legend className="mb-1.5 font-semibold text-[0.93em]">{question.label}</legend>
       <div className="grid gap-3 sm:grid-cols-2">
         <SelectField
-          label={say('ui.country')}
+          label={say('form.country')}
           options={countries}
-          empty={say('ui.choose')}
+          empty={say('form.choose')}
           value={value.country ?? ''}
           onChange={set('country')}
         />
-        <TextField label={say('ui.region')} optional value={value.region ?? ''} onChange={set('region')} />
+        <TextField label={say('form.region')} optional value={value.region ?? ''} onChange={set('region')} />
       </div>
       <Help question={question} error={error} />
     </fieldset>

@@ -35,7 +35,11 @@ function ByKind(props: AnswerProps) {
   const { question, value, onChange, error } = props
   const { key, label, kind, required, limit, fill, unit } = question
   const help =
-    [question.help, question.nameless && say('ui.leaveYourNameOut'), question.public && say('ui.everybodyReadsThis')]
+    [
+      question.help,
+      question.nameless && say('form.leaveYourNameOut'),
+      question.public && say('form.everybodyReadsThis'),
+    ]
       .filter(Boolean)
       .join(' ') || undefined
   const text = typeof value === 'string' ? value : ''
@@ -56,8 +60,8 @@ function ByKind(props: AnswerProps) {
           onChange={onChange}
           error={error}
           options={[
-            { value: 'yes', label: say('ui.yes') },
-            { value: 'no', label: say('ui.no') },
+            { value: 'yes', label: say('form.yes') },
+            { value: 'no', label: say('form.no') },
           ]}
         />
       )
@@ -69,7 +73,7 @@ function ByKind(props: AnswerProps) {
         <SelectField
           {...common}
           options={kind === 'country' ? countries : named(question)}
-          empty={say('ui.choose')}
+          empty={say('form.choose')}
           autoComplete={fill}
         />
       )
@@ -102,7 +106,10 @@ function ByKind(props: AnswerProps) {
       return (
         <RecordsAnswer
           {...props}
-          question={{ ...question, parts: languageParts({ language: say('ui.language'), level: say('ui.howWell') }) }}
+          question={{
+            ...question,
+            parts: languageParts({ language: say('form.language'), level: say('form.howWell') }),
+          }}
           value={Array.isArray(value) ? (value as readonly Parts[]) : []}
           partOf={(part) => <AnswerField {...part} />}
         />
@@ -127,7 +134,7 @@ function ByKind(props: AnswerProps) {
         <TextField
           {...common}
           autoComplete="off"
-          help={text ? say('ui.shownToOthersAs', { text: masked(text) }) : help}
+          help={text ? say('form.shownToOthersAs', { text: masked(text) }) : help}
         />
       )
     case 'document':

@@ -31,7 +31,7 @@ export function BlankChoice({ question, blank, onChange, error }: Props) {
       {blank?.blank === 'unknown' && (
         <div className="mt-2">
           <LongField
-            label={say('ui.whyYouDoNotKnow')}
+            label={say('form.whyYouDoNotKnow')}
             limit={500}
             rows={2}
             value={blank.because ?? ''}

@@ -17,7 +17,7 @@ export function RankedAnswer({
   return (
     <fieldset>
       <legend className="mb-1.5 font-semibold text-[0.93em]">{question.label}</legend>
-      <p className="mb-2 text-[0.9em] text-ink-2">{question.help ?? say('ui.upToTheOneYou', { most })}</p>
+      <p className="mb-2 text-[0.9em] text-ink-2">{question.help ?? say('form.upToTheOneYou', { most })}</p>
       <SortableList
         items={value}
         keyOf={(item) => item}
@@ -37,9 +37,9 @@ export function RankedAnswer({
               type="button"
               className="text-[0.9em] text-ink-2 underline"
               onClick={() => onChange(value.filter((other) => other !== item))}
-              aria-label={say('ui.takeOut', { item: optionWords(question, item) })}
+              aria-label={say('form.takeOut', { item: optionWords(question, item) })}
             >
-              {say('ui.takeOut2')}
+              {say('form.takeOut2')}
             </button>
           </div>
         )}
@@ -53,7 +53,7 @@ export function RankedAnswer({
                 className="w-full rounded-sheet border border-line-strong border-dashed px-3 py-1.5 text-left hover:border-ink-3"
                 onClick={() => onChange([...value, option])}
               >
-                {say('ui.addAsNumber', { option: optionWords(question, option), count: value.length + 1 })}
+                {say('form.addAsNumber', { option: optionWords(question, option), count: value.length + 1 })}
                 <About question={question} option={option} />
               </button>
             </li>

@@ -36,13 +36,13 @@ export function RecordsAnswer({
               className="mt-2 !px-0"
               onClick={() => onChange(value.filter((_other, at) => at !== index))}
             >
-              {say('ui.takeOutNumber', { index: index + 1 })}
+              {say('form.takeOutNumber', { index: index + 1 })}
             </Button>
           </li>
         ))}
       </ol>
       <Button className="mt-2" onClick={() => onChange([...value, {}])}>
-        {value.length === 0 ? say('ui.addOne') : say('ui.addAnother')}
+        {value.length === 0 ? say('form.addOne') : say('form.addAnother')}
       </Button>
       {error && (
         <p role="alert" className="mt-1 font-semibold text-[0.9em] text-contradicted">
