@@ -37,8 +37,12 @@ function Section({ id }: { id: string }) {
   return data ? <Held draft={data} /> : null
 }
 
+/** What was drawn, one after the other. */
+const drawn: unknown[] = []
+
 function Held({ draft }: { draft: Draft }) {
   const autosave = useAutosave(draft)
+  drawn.push(autosave.answer('more.why'))
   return (
     <>
       <QuestionsSection draft={draft} section={form[0]!} autosave={autosave} />
@@ -72,6 +76,16 @@ test('what is typed is saved after a pause, in one small patch with the version 
   await state('saved')
   expect(sent.map(({ body }) => body)).toEqual([{ version: 1, changes: { 'more.why': 'Snow' }, section: 'more' }])
   await screen.findByText('version 2')
+})
+
+test('what was saved is there all along: nothing is drawn empty between typing and reading it back', async () => {
+  const draft = aDraft()
+  const { user } = await open(draft, saved(2, { 'more.why': 'Snow' }))
+  await user.type(await screen.findByLabelText('Why'), 'Snow')
+  drawn.splice(0)
+  await state('saved')
+  await screen.findByText('version 2')
+  expect(new Set(drawn)).toEqual(new Set(['Snow']))
 })
 
 test('without a connection it is kept and said so, and saved when the browser is back', async () => {

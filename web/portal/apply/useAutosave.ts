@@ -145,7 +145,9 @@ export function useAutosave(draft: Draft): Autosave {
     }
   }, [])
 
-  const answer = (key: string) => typed[key]?.value ?? draft.answers[key] ?? ''
+  // What was saved a moment ago stands here before the draft has been drawn anew with it: nothing is empty in between.
+  const known = latest.current.answers
+  const answer = (key: string) => typed[key]?.value ?? known[key] ?? ''
   return {
     answer,
     text: (key) => {
@@ -154,7 +156,7 @@ export function useAutosave(draft: Draft): Autosave {
     },
     facts: {
       ...(draft.fileFacts as Facts),
-      ...factsOfAnswers(draft.form, { ...draft.answers, ...valuesOf(typed) }),
+      ...factsOfAnswers(draft.form, { ...known, ...valuesOf(typed) }),
     },
     change: (key, value) => {
       setTyped((before) => changed(before, key, value, latest.current.answers))
