@@ -42,11 +42,13 @@ export default {
   'problem.thisVacancyIsClosedWhat':
     'Diese Stelle ist geschlossen. Was Sie geschrieben haben, bleibt, kann aber nicht mehr abgeschickt werden.',
   'problem.somethingIsStillMissing': 'Es fehlt noch etwas.',
-  'problem.youAreClearedToStart': 'Sie sind frei zum Antritt. Schreiben Sie uns stattdessen.',
+  'problem.youAreClearedToStart':
+    'Sie sind frei zum Antritt. Fragen Sie uns stattdessen auf der Seite Ihrer Bewerbung.',
   'problem.thisApplicationHasNotBeen': 'Diese Bewerbung ist nicht abgeschickt; löschen Sie sie stattdessen.',
   'problem.thisApplicationHasEndedAlready': 'Diese Bewerbung ist schon zu Ende.',
   'problem.thereIsNoPermissionTo': 'Es gibt keine Erlaubnis, die zurückgezogen werden könnte.',
-  'problem.theSourceHasBeenAsked': 'Die Quelle wurde dazu schon befragt. Schreiben Sie uns, wenn etwas nicht stimmt.',
+  'problem.theSourceHasBeenAsked':
+    'Die Quelle wurde dazu schon befragt. Stimmt etwas nicht, fragen Sie uns auf der Seite Ihrer Bewerbung.',
   'problem.aClaimStaysOfIts': 'Die Art einer Angabe lässt sich nicht ändern.',
   'problem.somebodyHasWorkedOnThis': 'Daran wurde schon gearbeitet; es bleibt in der Akte.',
   'problem.onlyLicencesAndCertificatesAre': 'Nur Lizenzen und Zeugnisse werden erneuert.',
