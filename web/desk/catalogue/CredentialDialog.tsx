@@ -62,7 +62,9 @@ export function CredentialDialog(props: DialogProps<'credentials'>) {
       />
       <SensitivityField value={given.sensitivity} onChange={(sensitivity) => set({ sensitivity })} />
       <SeriesFields value={given.series} onChange={(series) => set({ series })} error={error} />
-      <Validity value={given.validity} onChange={(validity) => set({ validity })} error={error('validity/months')} />
+      {!given.series && (
+        <Validity value={given.validity} onChange={(validity) => set({ validity })} error={error('validity/months')} />
+      )}
       <TextField
         label={say('catalogue.leadDays')}
         type="number"
