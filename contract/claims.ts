@@ -127,6 +127,14 @@ const AttestationDetails = Type.Object({
   /** The claim whose paper it is, and what that is called. */
   of: Id,
   title: ShortText,
+  /** What that claim is of, as it stands there: its paper is as sensitive here. */
+  paper: Type.Optional(
+    Type.Object({
+      kind: Type.String({ maxLength: 20 }),
+      credential: Type.Optional(Type.String({ maxLength: 40 })),
+      documentKind: Type.Optional(Type.String({ maxLength: 40 })),
+    }),
+  ),
 })
 
 /** A paper that a question of a form asks for; nobody is asked about it, somebody looks at it. */

@@ -83,10 +83,15 @@ export const readNameless = (section: Section, question: Question): boolean =>
 /** Kinds of answers whose vacancy may say that they are read without a name. */
 export const mayBeNameless = (kind: QuestionKind): boolean => kind === 'text' || kind === 'long text'
 
-type Classed = { kind: string; credential?: string; documentKind?: string }
+type Classed = { kind: string; credential?: string; documentKind?: string; paper?: unknown }
+
+const isClassed = (paper: unknown): paper is Classed => typeof paper === 'object' && paper !== null && 'kind' in paper
 
 /** As what a claim is hidden, if it is: papers of identity by their number, others by the sensitivity of their kind, whole. */
-export function hiddenKindOfClaim({ kind, credential, documentKind: paper }: Classed): HiddenKind | undefined {
+export function hiddenKindOfClaim(claim: Classed): HiddenKind | undefined {
+  const { kind, credential, documentKind: paper } = claim
+  // Whoever vouches for a paper shows that paper.
+  if (kind === 'attestation') return isClassed(claim.paper) ? hiddenKindOfClaim(claim.paper) : undefined
   if (kind === 'identity') return 'identity number'
   const sensitivity = (credentialKind(credential ?? '') ?? documentKind(paper ?? ''))?.sensitivity
   return sensitivity === 'usual' ? undefined : sensitivity

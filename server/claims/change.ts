@@ -40,8 +40,8 @@ import { problems } from './problems'
 
 export async function addClaim(deps: Deps, actor: Account, given: ClaimDetails) {
   const candidate = await candidateOf(deps, actor)
-  const details = bySteps(given)
-  await requireSense(deps, candidate.id, details)
+  const details = await completed(candidate.id, given)
+  await requireSense(deps, details)
   await requireNew(candidate.id, details)
   const claim = await Claim.create({
     id: uuid(),
@@ -67,12 +67,12 @@ export async function addClaim(deps: Deps, actor: Account, given: ClaimDetails) 
 
 export async function changeClaim(deps: Deps, actor: Account, id: string, version: number, given: ClaimDetails) {
   const claim = await ownClaim(deps, actor, id)
-  const details = bySteps(given)
+  const details = await completed(claim.candidateId, given)
   requireVersion(version, claim.version, { details: claim.details })
   const asked = claim.rung !== 'claimed' && claim.rung !== 'evidenced'
   if (asked && !(await isClaimReopened(claim.candidateId, claim.kind))) throw problems.alreadyAsked()
   if (details.kind !== claim.kind) throw invalidField('/body/details/kind', say('problem.aClaimStaysOfIts'))
-  await requireSense(deps, claim.candidateId, details)
+  await requireSense(deps, details)
   const before = claim.details
   if (asked) await keepAsItWas(deps, claim)
   await compareAndSet(claim, version, {
@@ -107,8 +107,10 @@ export async function removeClaim(deps: Deps, actor: Account, id: string, versio
   requireVersion(version, claim.version, { details: claim.details })
   const before = await EarlierCredential.findAll({ where: { claimId: id } })
   // What somebody has worked on before a renewal stays on file with it.
-  if ([claim, ...before].some(({ rung }) => rung !== 'claimed')) throw problems.inUse()
+  const vouching = await attestationsOf(claim)
+  if ([claim, ...before, ...vouching].some(({ rung }) => rung !== 'claimed')) throw problems.inUse()
   await compareAndSet(claim, version, { removedAt: deps.clock.now() })
+  for (const one of vouching) await compareAndSet(one, one.version, { removedAt: deps.clock.now() })
   await recordEvent(deps, actor, {
     code: 'claim-removed',
     values: { claim: labelValue(claim.details) },
@@ -117,6 +119,12 @@ export async function removeClaim(deps: Deps, actor: Account, id: string, versio
   })
   return { done: true as const }
 }
+
+/** Whoever vouches for the paper of a claim goes with it. */
+const attestationsOf = async ({ id, candidateId }: Claim): Promise<Claim[]> =>
+  (await Claim.findAll({ where: { candidateId, kind: 'attestation', removedAt: { [Op.is]: null } } })).filter(
+    ({ details }) => details.kind === 'attestation' && details.of === id,
+  )
 
 type Renewal = {
   version: number
@@ -136,7 +144,7 @@ export async function renewCredential(deps: Deps, actor: Account, id: string, re
   const { version: _version, ...renewed } = renewal
   const details = bySteps({ ...before, ...renewed })
   const { through, fields } = details
-  await requireSense(deps, claim.candidateId, details)
+  await requireSense(deps, details)
   const later = (text: string) =>
     text === 'does not expire' ? Number.POSITIVE_INFINITY : readPartialDate(text).ok ? dayNumber(text) : 0
   // Cover that was raised may end on the same day.
@@ -251,6 +259,22 @@ export async function ownClaim(deps: Deps, actor: Account, id: string): Promise<
   return claim
 }
 
+/** What a claim says by what else is known: days by steps, and how sensitive the paper is that somebody vouches for. */
+async function completed(candidateId: string, details: ClaimDetails): Promise<ClaimDetails> {
+  if (details.kind !== 'attestation') return bySteps(details)
+  // Locked, so that it is not removed while somebody is being named who vouches for it.
+  const where = { id: details.of, candidateId, removedAt: { [Op.is]: null } }
+  const original = await Claim.findOne({ where, lock: true })
+  if (!original || original.kind === 'attestation')
+    throw invalidField('/body/details/of', say('problem.chooseAPaperOfYours'))
+  const { kind } = original
+  const { credential, documentKind } = original.details as { credential?: string; documentKind?: string }
+  return {
+    ...details,
+    paper: { kind, ...(credential ? { credential } : {}), ...(documentKind ? { documentKind } : {}) },
+  }
+}
+
 /** Of a kind that is given in steps, issue and last day are what its steps make them. */
 function bySteps<Details extends ClaimDetails>(details: Details): Details {
   if (!('credential' in details)) return details
@@ -264,7 +288,7 @@ function bySteps<Details extends ClaimDetails>(details: Details): Details {
 const numberOf = (details: ClaimDetails) => ('number' in details && details.number !== '' ? details.number : null)
 
 /** What a schema cannot say: real days, an order in time, a source that exists. */
-async function requireSense(deps: Deps, candidateId: string, details: ClaimDetails) {
+async function requireSense(deps: Deps, details: ClaimDetails) {
   const faults: { pointer: string; message: string }[] = []
   const dates =
     'from' in details
@@ -299,9 +323,7 @@ async function requireSense(deps: Deps, candidateId: string, details: ClaimDetai
   if (details.kind === 'language' && !catalogue().languages.some(({ key }) => key === details.language))
     faults.push({ pointer: '/body/details/language', message: say('problem.chooseALanguage') })
   if (details.kind === 'attestation') {
-    const { of, sourceId, sourceName, capacity, on } = details
-    const original = await Claim.count({ where: { id: of, candidateId, removedAt: { [Op.is]: null } } })
-    if (original === 0) faults.push({ pointer: '/body/details/of', message: say('problem.chooseAPaperOfYours') })
+    const { sourceId, sourceName, capacity, on } = details
     if (!(sourceId || sourceName.trim()) || !capacity.trim() || !on)
       faults.push({ pointer: '/body/details/sourceName', message: say('problem.sayWhoAndAsWhom') })
   }

@@ -167,3 +167,57 @@ test('whoever vouches for a paper is named with the paper it is of, and asked li
   expect(claim.label).toBe('Certified copy: MSc Electrical Engineering')
   expect(claim.proof.comparison.outcome).toBe('agrees')
 })
+
+describe('whoever vouches for a paper', () => {
+  const vouched = (of: string): ClaimDetails => ({
+    ...{ kind: 'attestation', sourceId: null, sourceName: 'Notary Lind', form: 'certified copy', capacity: 'Notary' },
+    ...{ on: '2026-11-02', number: 'N 99/26', of, title: 'It' },
+  })
+
+  test('is as hidden as that paper, whatever was said of it', async () => {
+    const candidate = await house.candidate('Hilde Hidden')
+    const { id, degreeId } = await applied(house, candidate, ['Hilde', 'Hidden'])
+    const { id: of } = await candidate.done('addClaim', {
+      body: { details: aPermit(house, 'medical', 'medical', 'VOH-7001', '2027-06-01') },
+    })
+    const { id: claimId } = await candidate.done('addClaim', {
+      body: { details: { ...vouched(of), paper: { kind: 'study' } } as ClaimDetails },
+    })
+    const copy = await upload(candidate, claimId, 'Certified findings')
+    const bytesFor = async (role: 'medical' | 'auditor') =>
+      (await (await house.staff(role)).request(`/api/documents/${copy.id}/bytes`)).status
+    expect(await bytesFor('auditor')).not.toBe(200)
+    expect(await bytesFor('medical')).toBe(200)
+    const { claims } = await (await house.staff('auditor')).done('readFile', { params: { id } })
+    const papersOf = (of: string) => claims.find((claim) => claim.id === of)!.documents
+    expect([papersOf(claimId).length, papersOf(degreeId).length]).toEqual([0, 1])
+  })
+
+  test('goes with the claim it is of, and keeps it once it was worked on; nobody vouches for a vouching', async () => {
+    const candidate = await house.candidate('Olga Orphan')
+    const { id } = await applied(house, candidate, ['Olga', 'Orphan'])
+    const pair = async (number: string) => {
+      const original = await candidate.done('addClaim', {
+        body: { details: aPermit(house, 'first-aid', 'aid', number, '2027-06-01') },
+      })
+      return { original, vouching: await candidate.done('addClaim', { body: { details: vouched(original.id) } }) }
+    }
+    const remove = ({ id: claimId, version }: { id: string; version: number }) =>
+      candidate.call('removeClaim', { params: { id: claimId }, query: { version: String(version) } })
+    const loose = await pair('FH-20001')
+    expect((await candidate.call('addClaim', { body: { details: vouched(loose.vouching.id) } })).status).toBe(422)
+    expect((await remove(loose.original)).status).toBe(200)
+    expect(
+      (
+        await candidate.call('changeClaim', {
+          params: { id: loose.vouching.id },
+          body: { version: loose.vouching.version, details: vouched(loose.original.id) },
+        })
+      ).status,
+    ).toBe(404)
+    const kept = await pair('FH-20002')
+    await upload(candidate, kept.vouching.id, 'Copy of Olga')
+    await look(await house.staff('coordinator'), id, kept.vouching.id)
+    expect((await remove(kept.original)).status).toBe(409)
+  })
+})

@@ -104,8 +104,8 @@ const kinds: { [K in ClaimKind]: Kind<DetailsOf<K>> } = {
       values: { form: { code: `names.attestation.${form}` }, title },
     }),
     statement: ({ form, title, number, on }) => ({ title: `${form}: ${title}`, number, issued: on }),
-    nameless: ({ kind, form, capacity, on, of, title, ...details }) => ({
-      ...{ kind, form, capacity, on, of, title },
+    nameless: ({ kind, form, capacity, on, of, title, paper, ...details }) => ({
+      ...{ kind, form, capacity, on, of, title, paper },
       ...knownSource(details),
       number: '',
     }),
