@@ -8,13 +8,22 @@ import { endpoint } from './endpoint'
 import { Day, Done, Id, Moment, oneOf, orNull, PartialDay, ShortText, Version } from './shapes'
 
 const SourceChoice = { sourceId: orNull(Id), sourceName: ShortText }
+/** What a candidate says of a source that is not in the directory; nobody is written to by it. */
+const SourceSaid = Type.Object({
+  town: ShortText,
+  country: Type.String({ pattern: '^([A-Z]{2})?$', description: 'ISO 3166-1' }),
+  mail: ShortText,
+  phone: Type.String({ maxLength: 40 }),
+  site: ShortText,
+})
+const IssuerChoice = { ...SourceChoice, sourceSaid: Type.Optional(SourceSaid) }
 const Country = Type.String({ pattern: '^([A-Z]{2})?$', description: 'ISO 3166-1' })
 export const studyOutcomes = ['finished', 'in progress', 'left'] as const
 const End = Type.Union([PartialDay, Type.Literal('present')])
 
 export const StudyDetails = Type.Object({
   kind: Type.Literal('study'),
-  ...SourceChoice,
+  ...IssuerChoice,
   award: ShortText,
   subject: ShortText,
   level: Type.Integer({ minimum: 0, maximum: 8, description: 'ISCED 2011' }),
@@ -72,7 +81,7 @@ export const activities = [
 
 export const WorkDetails = Type.Object({
   kind: Type.Literal('work'),
-  ...SourceChoice,
+  ...IssuerChoice,
   activity: oneOf(activities),
   position: ShortText,
   from: PartialDay,
@@ -92,7 +101,7 @@ const Steps = Type.Array(Day, { maxItems: 30, uniqueItems: true })
 
 export const CredentialDetails = Type.Object({
   kind: oneOf(['licence', 'certificate'] as const),
-  ...SourceChoice,
+  ...IssuerChoice,
   credential: Type.String({ maxLength: 40 }),
   number: ShortText,
   /** Where it holds, for kinds that are given for a region. */
@@ -107,7 +116,7 @@ export const CredentialDetails = Type.Object({
 /** A language somebody speaks, and the certificate of it where there is one. */
 const LanguageDetails = Type.Object({
   kind: Type.Literal('language'),
-  ...SourceChoice,
+  ...IssuerChoice,
   language: Type.String({ pattern: '^[a-z]{2}$', description: 'ISO 639-1' }),
   level: oneOf(cefrLevels),
   number: ShortText,
@@ -118,7 +127,7 @@ const LanguageDetails = Type.Object({
 /** That somebody entitled to it, the source, vouches for the paper of another claim. */
 const AttestationDetails = Type.Object({
   kind: Type.Literal('attestation'),
-  ...SourceChoice,
+  ...IssuerChoice,
   form: oneOf(attestationForms),
   /** As whom: notary, sworn translator, embassy. */
   capacity: ShortText,

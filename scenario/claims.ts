@@ -9,7 +9,7 @@ import type { Account } from '#server/platform/deps'
 import { claimedStatement } from '#server/records/enquiries/statement'
 import { drawPdf, drawPhoto, type Paper } from './papers'
 import type { CredentialPlan, JobPlan, PersonPlan, StudyPlan } from './plan'
-import { sources } from './sources'
+import { sources } from './sources/sources'
 import { depsAt, fullName, isoIn, nameOfSource, shifted, type World } from './world'
 
 type PaperToPut = { what: Parameters<typeof uploadDocument>[3]; bytes: Buffer }

@@ -5,22 +5,23 @@ import { setOwner, watchFile } from '#server/desk/ownership'
 import { inTransaction } from '#server/platform/database/connection'
 import { Account, Candidate } from '#server/records/accounts/model'
 import { Application } from '#server/records/applications/model'
+import { newContact, unknownFacts } from '#server/records/sources/sources'
 import { allVacancies } from '#server/records/vacancies/vacancies'
 import { saveSource } from '#server/sources/keep'
+import { office, short } from './sources/write'
 import { depsAt, type World } from './world'
 
 const cableways = ['cableway-electrical-supervisor', 'cableway-mechanic', 'rope-access-inspector']
 
 /** Entered by one person, and not yet checked by a second. */
 const fresh = {
+  ...unknownFacts,
   name: 'Zarowa Technical Institute',
-  aliases: ['ZTI'],
+  names: short('ZTI'),
   kind: 'school' as const,
   town: 'Zarowa',
   country: 'PL',
-  mail: 'office@zti.example',
-  register: null,
-  answerWorkingDays: 10,
+  contacts: [newContact(office('office@zti.example'))],
 }
 
 /** How the desk has shared out its work: a team, whose files are whose, a new source, somebody who is away, somebody who was invited. */

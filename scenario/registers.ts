@@ -2,7 +2,7 @@ import type { Deps } from '#server/platform/deps'
 import { claimedStatement } from '#server/records/enquiries/statement'
 import { credentialDetails, studyDetails } from './claims'
 import type { PersonPlan } from './plan'
-import { sources } from './sources'
+import { sources } from './sources/sources'
 import { fullName, type World } from './world'
 
 /** Fills the registers of licensing bodies and universities with what they hold. */

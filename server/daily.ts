@@ -1,5 +1,6 @@
 import { col, Op } from 'sequelize'
 import { dayAt } from '#core/dates/zoned'
+import { contactFor } from '#core/sources/source'
 import { leftOf } from './applications/remaining'
 import { remindOfFinals, tellOfMissedFinals } from './claims/remindOfFinals'
 import { forgetReaders } from './desk/ownership'
@@ -66,10 +67,13 @@ function remindSources(deps: Deps) {
   return forEachRow(deps, Enquiry, due, async (enquiry) => {
     const source = await sourceById(enquiry.sourceId)
     const claim = await claimById(enquiry.claimId)
+    const contact = contactFor(source.known, claim.kind)
+    // Nobody writes to an address that was changed and not checked since; the desk sees the source under Sources.
+    if (!contact?.checked) return
     const person = await candidateWithMail(claim.candidateId)
     await enquiry.update({ remindedAt: deps.clock.now() })
     await queueMail(deps, {
-      to: { name: source.name, mail: source.mail },
+      to: { name: source.name, mail: contact.mail },
       words: 'enquiryReminder',
       values: {
         claim: labelValue(claim.details),

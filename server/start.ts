@@ -23,6 +23,7 @@ import { httpRegisters } from './platform/outside/registers'
 import { folderScanner } from './platform/outside/scanner'
 import { httpTextGateway } from './platform/outside/textMessages'
 import { openVault } from './platform/vault'
+import { spellUnspelled } from './records/sources/words'
 import { subscribers } from './subscribers'
 import { startWorking } from './worker'
 
@@ -32,6 +33,7 @@ export async function prepare(config: Config, log: Logger = pino({ level: config
   defineModels(sequelize)
   subscribe(subscribers)
   await migrate(sequelize)
+  await spellUnspelled()
   return {
     config,
     sequelize,

@@ -4,6 +4,7 @@ import { tellDeciders } from './matters/tellDeciders'
 import { tellCandidates } from './messages/tellCandidate'
 import type { Subscriber } from './platform/changes'
 import { copyTitles, refreshChanged } from './readiness/summaries'
+import { proposeSources } from './sources/propose'
 import { endEnquiries } from './verification/callOff'
 import { endVouchings } from './vouching/name'
 
@@ -15,6 +16,7 @@ export const subscribers: readonly Subscriber[] = [
   { on: ['identity'], run: refreshIdentities },
   { on: ['vacancy title'], run: copyTitles },
   { on: ['told'], run: tellCandidates },
+  { on: ['sources'], run: proposeSources },
   { on: ['deciders'], run: tellDeciders },
   { on: ['owner told'], run: tellOwners },
   // Last, since it sums up what the others have changed.

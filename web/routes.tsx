@@ -225,7 +225,19 @@ export const router = createBrowserRouter([
           },
           {
             path: 'sources',
-            lazy: page(() => import('./desk/overviews/Sources').then(({ Sources }) => Sources), 'asking', 'desk'),
+            lazy: page(() => import('./desk/sources/Sources').then(({ Sources }) => Sources), 'asking', 'desk'),
+          },
+          {
+            path: 'sources/watchlist',
+            lazy: page(() => import('./desk/sources/WatchlistPage').then(({ WatchlistPage }) => WatchlistPage), 'desk'),
+          },
+          {
+            path: 'sources/:id',
+            lazy: page(
+              () => import('./desk/sources/SourcePage').then(({ SourcePage }) => SourcePage),
+              'asking',
+              'desk',
+            ),
           },
           {
             path: 'applications/table',

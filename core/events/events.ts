@@ -7,6 +7,7 @@
  * - `ended`: what is still asked on the application's behalf, of sources and of people who vouch
  * - `score sheet`: the summaries of the vacancy's applications that are still to be decided on
  * - `who waits`: the summaries of the vacancy's applications that wait to hear whether they are chosen
+ * - `sources`: which sources candidates propose, since they name one that nobody knows
  * - `deciders`: nothing; whoever is to decide what was declared is told by mail
  * - `vacancy title`: the copies of the title in summaries
  * - `told`: nothing; the candidate is told of it by mail
@@ -21,6 +22,7 @@ export type Effect =
   | 'score sheet'
   | 'who waits'
   | 'deciders'
+  | 'sources'
   | 'vacancy title'
   | 'told'
   | 'owner told'
@@ -69,6 +71,13 @@ export const events = {
   'source-changed': nothing,
   'source-checked': nothing,
   'source-retired': nothing,
+  'source-proposed': ['file'],
+  'claim-source-known': ['file'],
+  'sources-merged': nothing,
+  'source-merge-undone': nothing,
+  'sources-apart': nothing,
+  'sources-imported': nothing,
+  'watchlist-changed': nothing,
   'job-retried': nothing,
   'file-taken': nothing,
   'file-handed-over': nothing,
@@ -78,7 +87,7 @@ export const events = {
   'application-begun': nothing,
   'taken-over': nothing,
   'draft-deleted': nothing,
-  'application-sent': ['identity', 'application', 'told', 'deciders'],
+  'application-sent': ['identity', 'application', 'told', 'deciders', 'sources'],
   'contact-corrected': nothing,
   'answers-changed': ['identity', 'application'],
   'part-reopened': ['application', 'told'],
@@ -96,8 +105,8 @@ export const events = {
   vouched: ['application'],
 
   // Claims and papers
-  'claim-added': ['identity', 'file'],
-  'claim-changed': ['identity', 'file'],
+  'claim-added': ['identity', 'file', 'sources'],
+  'claim-changed': ['identity', 'file', 'sources'],
   'claim-removed': ['identity', 'file'],
   'credential-renewed': ['identity', 'file'],
   'document-added': ['file'],

@@ -33,14 +33,14 @@ import {
 } from '../records/documents/documents'
 import { type GivenFile, type KeptFile, takeFile } from '../records/documents/inspect'
 import { callOffEnquiriesAbout } from '../records/enquiries/enquiries'
-import { sourceById } from '../records/sources/sources'
+import { sourceToName } from '../records/sources/sources'
 import { problems } from './problems'
 
 /** What a candidate may change about the claims of their own file. */
 
 export async function addClaim(deps: Deps, actor: Account, given: ClaimDetails) {
   const candidate = await candidateOf(deps, actor)
-  const details = await completed(candidate.id, given)
+  const details = await withSource(await completed(candidate.id, given))
   await requireSense(deps, details)
   await requireNew(candidate.id, details)
   const claim = await Claim.create({
@@ -67,8 +67,8 @@ export async function addClaim(deps: Deps, actor: Account, given: ClaimDetails) 
 
 export async function changeClaim(deps: Deps, actor: Account, id: string, version: number, given: ClaimDetails) {
   const claim = await ownClaim(deps, actor, id)
-  const details = await completed(claim.candidateId, given)
   requireVersion(version, claim.version, { details: claim.details })
+  const details = await withSource(await completed(claim.candidateId, given), claim)
   const asked = claim.rung !== 'claimed' && claim.rung !== 'evidenced'
   if (asked && !(await isClaimReopened(claim.candidateId, claim.kind))) throw problems.alreadyAsked()
   if (details.kind !== claim.kind) throw invalidField('/body/details/kind', say('problem.aClaimStaysOfIts'))
@@ -79,6 +79,7 @@ export async function changeClaim(deps: Deps, actor: Account, id: string, versio
     details,
     number: numberOf(details),
     sourceId: details.sourceId,
+    ...(details.sourceName === before.sourceName ? {} : { proposedSourceId: null }),
     saidAt: deps.clock.now(),
     ...(asked ? { rung: 'claimed', credentialVersion: claim.credentialVersion + 1 } : {}),
   })
@@ -275,6 +276,18 @@ async function completed(candidateId: string, details: ClaimDetails): Promise<Cl
   }
 }
 
+/**
+ * Names the source as it is now: where it was merged, the one it became. A name that became one of the directory since the
+ * form was opened stays that. The source's row is locked, so that a merge waits, and takes this claim along.
+ */
+async function withSource(details: ClaimDetails, before?: Claim): Promise<ClaimDetails> {
+  const same = before?.sourceId && details.sourceName === before.details.sourceName
+  const wanted = details.sourceId ?? (same ? before.sourceId : null)
+  if (!wanted) return details
+  const source = await sourceToName(wanted)
+  return { ...details, sourceId: source.id, ...(source.id === wanted ? {} : { sourceName: source.name }) }
+}
+
 /** Of a kind that is given in steps, issue and last day are what its steps make them. */
 function bySteps<Details extends ClaimDetails>(details: Details): Details {
   if (!('credential' in details)) return details
@@ -328,5 +341,4 @@ async function requireSense(deps: Deps, details: ClaimDetails) {
       faults.push({ pointer: '/body/details/sourceName', message: say('problem.sayWhoAndAsWhom') })
   }
   if (faults.length > 0) throw invalid(faults)
-  if (details.sourceId) await sourceById(details.sourceId)
 }

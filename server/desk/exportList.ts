@@ -17,7 +17,7 @@ import type { FileToKeep } from '../platform/http/serve'
 import { readAccessLog } from '../privacy/accessLog'
 import { candidateById } from '../records/accounts/candidate'
 import { refusedPassingOn } from '../records/messages/notices'
-import { sourceDirectory } from '../sources/directory'
+import { wholeDirectory } from '../sources/directory'
 import { deskVacancies } from '../vacancies/directory'
 import { chosenIn, queueStretch } from './queue'
 import { placeOf, tableRow, tableRows } from './table'
@@ -198,7 +198,7 @@ const linesOf: { [L in List]: (deps: Deps, actor: Account, filter: ListFilter) =
     }
   },
   async *sources(_deps, actor) {
-    for (const source of await sourceDirectory(actor))
+    for await (const source of wholeDirectory(actor))
       yield {
         Source: source.name,
         'Also called': source.aliases.join('; '),

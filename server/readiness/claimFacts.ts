@@ -12,21 +12,23 @@ import { namelessDetails } from '../records/claims/namelessDetails'
 import type { Document } from '../records/documents/model'
 import { sayingSo } from '../records/enquiries/licenceStanding'
 import type { Enquiry, Finding } from '../records/enquiries/model'
+import type { Source } from '../records/sources/model'
+import { isAccredited } from '../records/sources/sources'
 
 /** What lies behind a claim, as far as it is judged by it. */
 type Behind = {
   documents: readonly Document[]
   enquiries: readonly Enquiry[]
   findings: readonly Decided[]
-  /** "source field" for every accredited programme. */
-  accredited: ReadonlySet<string>
+  /** The sources of the file, by id. */
+  sources: ReadonlyMap<string, Source>
   contradicted: ReadonlySet<string>
   nameless: boolean
 }
 
 /** A claim as requirements look at it. */
 export function factsOfClaim(claim: Claim, behind: Behind): ClaimFacts {
-  const { documents, enquiries, findings, accredited, contradicted, nameless } = behind
+  const { documents, enquiries, findings, sources, contradicted, nameless } = behind
   const { details } = claim
   const told = nameless ? namelessDetails(details) : details
   const current = <T extends { credentialVersion: number }>(rows: readonly T[]) =>
@@ -49,7 +51,7 @@ export function factsOfClaim(claim: Claim, behind: Behind): ClaimFacts {
           level: details.level,
           field: details.field,
           ...(details.second ? { second: { field: details.second.field, as: details.second.as } } : {}),
-          accredited: accredited.has(`${details.sourceId} ${details.field}`),
+          accredited: isAccredited(sources, claim.sourceId, details),
         }
       : {}),
     ...('credential' in details ? { credential: details.credential, term: termOf(details), ...ofKind(details) } : {}),

@@ -26,7 +26,7 @@ import { permissionsOf } from '../records/permissions/permissions'
 import { resitsOf, sittingsOf } from '../records/skills/checks'
 import type { Resit, Sitting } from '../records/skills/model'
 import type { Source } from '../records/sources/model'
-import { accreditedIn, sourcesOfCandidates } from '../records/sources/sources'
+import { sourcesOfCandidates } from '../records/sources/sources'
 import type { Vouching } from '../records/vouching/model'
 import { vouchingFacts, vouchingsOf } from '../records/vouching/vouchings'
 import { contradictedThings, type Decided, factsOfClaim } from './claimFacts'
@@ -55,7 +55,15 @@ export type LoadedFile = {
 }
 
 /** What facts are made from, of a claim. */
-const judged: (keyof Claim['_attributes'])[] = ['id', 'candidateId', 'kind', 'details', 'rung', 'credentialVersion']
+const judged: (keyof Claim['_attributes'])[] = [
+  'id',
+  'candidateId',
+  'kind',
+  'details',
+  'rung',
+  'credentialVersion',
+  'sourceId',
+]
 
 /** Whether an application is read without the name of whose it is. */
 export type Nameless = (application: Pick<Application, 'id' | 'stage'>) => boolean
@@ -126,7 +134,7 @@ export async function loadFiles(
     ofSent(Reopening, 'askedAt'),
     mattersOfCandidates(candidates),
   ])
-  const accredited = accreditedIn(sources)
+  const byId = new Map(sources.map((source) => [source.id, source]))
   const deciders = await decisionsOnRestricted(enquiries)
   const mattersByCandidate = groupBy(declared, ({ candidateId }) => candidateId)
   const claimsByCandidate = groupBy(claims, ({ candidateId }) => candidateId)
@@ -150,7 +158,7 @@ export async function loadFiles(
             documents: documentsByClaim.get(claim.id) ?? [],
             enquiries: enquiriesByClaim.get(claim.id) ?? [],
             findings: deciders.get(claim.id) ?? [],
-            accredited,
+            sources: byId,
             contradicted,
             nameless: unnamed,
           }),

@@ -1,21 +1,136 @@
+import { Op, type WhereOptions } from 'sequelize'
+import type { SourceFilter } from '#contract/sources'
+import type { HitReason } from '#core/sources/rank'
+import { contactFor, type SourceKind } from '#core/sources/source'
 import type { Account } from '../platform/deps'
 import { enquiryCounts } from '../records/enquiries/enquiries'
-import { allSources, sourceLine } from '../records/sources/sources'
-import { checkableBy } from './keep'
+import { Source, SourcePair } from '../records/sources/model'
+import { searchSources } from '../records/sources/search'
+import { sourceLine, stateOf } from '../records/sources/sources'
+import { currentWatchlist, sellerMatch } from '../records/sources/watchlist'
+import { checkableBy, checkersBeside } from './keep'
 
-/** Every source, with how often it was asked and how long it takes. */
-export async function sourceDirectory(actor: Account) {
-  const [counts, own] = await Promise.all([enquiryCounts(), checkableBy({ enteredById: actor.id }, actor)])
-  return (await allSources()).map((source) => ({
+const page = 60
+const mostFound = 40
+
+export type Filter = { text?: string; kind?: SourceKind; country?: string; state?: SourceFilter; after?: string }
+
+/** What each state comes to in the table; whether every contact is checked stands in the row itself. */
+const unchecked = `(checkedAt IS NULL OR JSON_CONTAINS(JSON_EXTRACT(known, '$.contacts[*].checked'), 'null'))`
+const literally = (sql: string) => Source.sequelize!.literal(sql) as unknown as WhereOptions<Source>
+const inState: Record<SourceFilter, () => WhereOptions<Source>> = {
+  merged: () => ({ mergedIntoId: { [Op.not]: null } }),
+  retired: () => ({ mergedIntoId: null, retiredAt: { [Op.not]: null } }),
+  proposed: () => ({ mergedIntoId: null, retiredAt: null, origin: 'candidate', checkedAt: null }),
+  'to check': () => ({
+    ...{ mergedIntoId: null, retiredAt: null },
+    [Op.and]: [literally(unchecked), { [Op.not]: { origin: 'candidate', checkedAt: null } }],
+  }),
+  double: () => ({
+    mergedIntoId: null,
+    [Op.and]: [
+      literally(
+        `id IN (SELECT oneId FROM source_pairs WHERE state = 'open' UNION SELECT otherId FROM source_pairs WHERE state = 'open')`,
+      ),
+    ],
+  }),
+  checked: () => ({ mergedIntoId: null, retiredAt: null, [Op.and]: [literally(`NOT ${unchecked}`)] }),
+}
+
+/** The directory, a page at a time in the order of names; where something is searched for, the best of what is found. */
+export async function sourceDirectory(actor: Account, filter: Filter) {
+  const { rows, next } = filter.text?.trim() ? await found(filter) : await paged(filter)
+  const [lines, waiting] = await Promise.all([directoryLines(actor, rows), whatWaits()])
+  return { rows: lines, next, waiting }
+}
+
+type Row = { source: Source; why: HitReason | null }
+
+async function found({ text = '', kind, country, state }: Filter) {
+  const hits = await searchSources(text, { kinds: kind && [kind], country: country || undefined }, mostFound)
+  const ids = hits.map(({ source }) => source.id)
+  const whole = new Map((await Source.findAll({ where: { id: ids } })).map((source) => [source.id, source]))
+  const rows = hits.flatMap(({ source: { id }, why }): Row[] => {
+    const source = whole.get(id)
+    return source && fits(source, state) ? [{ source, why }] : []
+  })
+  return { rows, next: null }
+}
+
+/** Without a state, whatever can be chosen or is to become so. */
+const fits = (source: Source, state: SourceFilter | undefined) =>
+  state && state !== 'double' ? stateOf(source) === state : !['merged', 'retired'].includes(stateOf(source))
+
+async function paged({ kind, country, state, after }: Filter) {
+  const [name, id] = after ? (JSON.parse(Buffer.from(after, 'base64url').toString()) as [string, string]) : []
+  const where = {
+    [Op.and]: [
+      state ? inState[state]() : { mergedIntoId: null, retiredAt: null },
+      ...(kind ? [{ kind }] : []),
+      ...(country ? [{ country }] : []),
+      ...(name === undefined ? [] : [{ [Op.or]: [{ name: { [Op.gt]: name } }, { name, id: { [Op.gt]: id } }] }]),
+    ],
+  } as WhereOptions<Source>
+  const rows = await Source.findAll({ where, order: ['name', 'id'], limit: page + 1 })
+  const shown = rows.slice(0, page)
+  const last = rows.length > page ? shown.at(-1) : undefined
+  return {
+    rows: shown.map((source): Row => ({ source, why: null })),
+    next: last ? Buffer.from(JSON.stringify([last.name, last.id])).toString('base64url') : null,
+  }
+}
+
+async function directoryLines(actor: Account, rows: readonly Row[]) {
+  const [counts, beside, { watchlist }] = await Promise.all([
+    enquiryCounts(rows.map(({ source }) => source.id)),
+    checkersBeside(actor),
+    currentWatchlist(),
+  ])
+  return rows.map(({ source, why }) => ({
     ...sourceLine(source),
-    mail: source.mail,
+    ...standingOf(source),
+    ...checkableBy(source, actor, beside),
+    seller: sellerMatch(source, watchlist) ?? null,
+    mail: contactFor(source.known, usualClaim[source.kind])?.mail ?? '',
     register: source.register,
-    answerWorkingDays: source.answerWorkingDays,
-    version: source.version,
-    enteredBy: source.enteredBy,
-    checkedBy: source.checkedAt ? (source.checkedBy ?? '') : null,
-    ...(source.enteredById === actor.id ? own : { mayCheck: true, alone: false }),
-    retired: source.retiredAt !== null,
     ...(counts.get(source.id) ?? { asked: 0, open: 0, medianDays: null }),
+    why,
   }))
+}
+
+const usualClaim = {
+  university: 'study',
+  school: 'study',
+  'licensing body': 'licence',
+  certifier: 'certificate',
+  insurer: 'certificate',
+  employer: 'work',
+  referee: 'work',
+} as const satisfies Record<SourceKind, string>
+
+export const standingOf = (source: Source) => ({
+  state: stateOf(source),
+  version: source.version,
+  enteredBy: source.enteredBy,
+  checkedBy: source.checkedAt ? (source.checkedBy ?? '') : null,
+})
+
+/** How much of the directory somebody has to look at. */
+async function whatWaits() {
+  const [proposed, toCheck, doubles] = await Promise.all([
+    Source.count({ where: inState.proposed() }),
+    Source.count({ where: inState['to check']() }),
+    SourcePair.count({ where: { state: 'open' } }),
+  ])
+  return { proposed, toCheck, doubles }
+}
+
+/** Every line of the directory, page after page. */
+export async function* wholeDirectory(actor: Account) {
+  for (let after: string | undefined; ; ) {
+    const { rows, next } = await paged({ after })
+    yield* await directoryLines(actor, rows)
+    if (!next) return
+    after = next
+  }
 }

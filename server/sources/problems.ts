@@ -5,4 +5,10 @@ import { conflict } from '../platform/errors/problems'
 export const problems = {
   twoPersons: () => conflict('two-persons', coded('problem.somebodyElseChecksIt')),
   checkedAlready: () => conflict('checked-already', coded('problem.itIsCheckedAlready')),
+  nobodyToAsk: () => conflict('nobody-to-ask', coded('problem.sourceWithoutContact')),
+  isASeller: () => conflict('is-a-seller', coded('problem.sourceIsASeller')),
+  merged: () => conflict('merged', coded('problem.sourceIsMerged')),
+  itself: () => conflict('itself', coded('problem.sourceMergedIntoItself')),
+  undone: () => conflict('undone', coded('problem.sourceMergeIsUndone')),
+  unreadableFile: () => conflict('unreadable-file', coded('problem.sourceFileCannotBeRead')),
 }

@@ -1,13 +1,34 @@
 import * as contract from '#contract/sources'
-import { bind } from '../platform/http/bind'
+import { bind, bindFile } from '../platform/http/bind'
 import { findSources } from '../records/sources/sources'
 import { sourceDirectory } from './directory'
+import { importSources, readSourceFile } from './file'
 import { checkSource, retireSource, saveSource } from './keep'
+import { mergeSources, undoSourceMerge } from './merge'
+import { readSource } from './read'
+import { setSourcesApart } from './twins'
+import { importSellers, readWatchlist, saveWatchlist } from './watchlist'
 
 export const sourceRoutes = [
   bind(contract.findSources, ({ input }) => findSources(input.query)),
-  bind(contract.sourceDirectory, ({ actor }) => sourceDirectory(actor)),
+  bind(contract.sourceDirectory, ({ actor, input }) => sourceDirectory(actor, input.query)),
+  bindFile(contract.readSourceFile, ({ deps, actor, input }) => readSourceFile(deps, actor, input.query.format)),
+  bind(
+    contract.importSources,
+    ({ deps, actor, input }) =>
+      importSources(deps, actor, input.query.fileName, input.query.dry === 'yes', input.body as Buffer),
+    { transaction: false },
+  ),
+  bind(contract.readSource, ({ actor, input }) => readSource(actor, input.params.id)),
   bind(contract.saveSource, ({ deps, actor, input }) => saveSource(deps, actor, input.params.id, input.body)),
   bind(contract.checkSource, ({ deps, actor, input }) => checkSource(deps, actor, input.params.id, input.body)),
   bind(contract.retireSource, ({ deps, actor, input }) => retireSource(deps, actor, input.params.id, input.body)),
+  bind(contract.mergeSources, ({ deps, actor, input }) => mergeSources(deps, actor, input.params.id, input.body)),
+  bind(contract.undoSourceMerge, ({ deps, actor, input }) => undoSourceMerge(deps, actor, input.params.id)),
+  bind(contract.setSourcesApart, ({ deps, actor, input }) =>
+    setSourcesApart(deps, actor, input.params.id, input.body.otherId),
+  ),
+  bind(contract.readWatchlist, () => readWatchlist()),
+  bind(contract.saveWatchlist, ({ deps, actor, input }) => saveWatchlist(deps, actor, input.body)),
+  bind(contract.importSellers, ({ deps, actor, input }) => importSellers(deps, actor, input.body as Buffer)),
 ]

@@ -3,6 +3,7 @@ import { v7 as uuid } from 'uuid'
 import { addWorkingDays } from '#core/calendar/workingDays'
 import { fieldsOf } from '#core/comparison/fields'
 import { isActive, isBeforeOffer } from '#core/hiring/stages'
+import { contactFor } from '#core/sources/source'
 import { type Coded, coded, say, sayCoded } from '#core/words/say'
 import { type StoredValue, sayStored } from '#core/words/stored'
 import { recordEvent } from '../platform/audit/record'
@@ -24,17 +25,18 @@ import { claimById } from '../records/enquiries/load'
 import { Enquiry, EnquiryLink } from '../records/enquiries/model'
 import { claimedStatement } from '../records/enquiries/statement'
 import { permissionOf } from '../records/permissions/permissions'
-import { Source } from '../records/sources/model'
+import { sourceById } from '../records/sources/sources'
+import { soldBy } from '../records/sources/watchlist'
 import { problems } from './problems'
 
 const linkDays = 30
 
 /** The mail an enquiry would send and everything that keeps it from being sent. */
 export async function previewEnquiry(deps: Deps, claimId: string, applicationId: string) {
-  const { claim, person, source, obstacles, answerBy } = await prepare(deps, claimId, applicationId)
+  const { claim, person, source, contact, obstacles, answerBy } = await prepare(deps, claimId, applicationId)
   const preview = letter(deps, claim, person.name, source?.name ?? '', answerBy, { code: 'mail.enquiry.linkToCome' })
   return {
-    to: source?.mail ?? null,
+    to: contact?.mail ?? null,
     source: source?.name ?? claim.details.sourceName,
     subject: sayStored(`mail.${preview.words}.subject`, preview.values),
     text: sayStored(`mail.${preview.words}.text`, preview.values),
@@ -46,12 +48,12 @@ export async function previewEnquiry(deps: Deps, claimId: string, applicationId:
 
 /** Asks a source about a claim: a mail to the address in the directory, with a link that works once and expires. */
 export async function raiseEnquiry(deps: Deps, actor: Account, claimId: string, applicationId: string) {
-  const { claim, person, source, permission, obstacles, answerBy, earlier } = await prepare(
+  const { claim, person, source, contact, permission, obstacles, answerBy, earlier } = await prepare(
     deps,
     claimId,
     applicationId,
   )
-  if (obstacles.length > 0 || !source || !permission) throw problems.cannotAsk(obstacles)
+  if (obstacles.length > 0 || !source || !contact || !permission) throw problems.cannotAsk(obstacles)
   const now = deps.clock.now()
   const enquiry = await Enquiry.create({
     id: uuid(),
@@ -70,7 +72,7 @@ export async function raiseEnquiry(deps: Deps, actor: Account, claimId: string, 
   })
   const link = await linkFor(deps, enquiry)
   await queueMail(deps, {
-    to: { name: source.name, mail: source.mail },
+    to: { name: source.name, mail: contact.mail },
     ...letter(deps, claim, person.name, source.name, answerBy, link),
     attachments: [{ fileName: permissionFile(person.name), sha256: permission.sha256 }],
     about: { id: applicationId, candidateId: claim.candidateId },
@@ -99,7 +101,8 @@ async function prepare(deps: Deps, claimId: string, applicationId: string) {
   const claim = await claimById(claimId)
   const application = await sentApplication(applicationId)
   if (application.candidateId !== claim.candidateId) throw notFound()
-  const source = claim.sourceId ? await Source.findByPk(claim.sourceId) : null
+  const source = claim.sourceId ? await sourceById(claim.sourceId) : null
+  const contact = source ? contactFor(source.known, claim.kind) : undefined
   const permission = await permissionOf(applicationId)
   const enquiries = (await enquiriesOf([claimId])).filter(
     ({ credentialVersion }) => credentialVersion === claim.credentialVersion,
@@ -109,6 +112,9 @@ async function prepare(deps: Deps, claimId: string, applicationId: string) {
     ...(isActive(application) ? [] : [coded('enquiry.obstacle.ended')]),
     ...(source ? [] : [coded('enquiry.obstacle.notVetted')]),
     ...(source && !source.checkedAt ? [coded('enquiry.obstacle.notChecked')] : []),
+    ...(source && !contact ? [coded('enquiry.obstacle.noContact')] : []),
+    ...(source?.checkedAt && contact && !contact.checked ? [coded('enquiry.obstacle.contactNotChecked')] : []),
+    ...(source && (await soldBy(source)) ? [coded('enquiry.obstacle.seller')] : []),
     ...(source?.retiredAt ? [coded('enquiry.obstacle.retired')] : []),
     ...(permission ? [] : [coded('enquiry.obstacle.notSigned')]),
     ...(enquiries.some(({ state, channel }) => state === 'open' && channel === 'link')
@@ -124,6 +130,7 @@ async function prepare(deps: Deps, claimId: string, applicationId: string) {
   return {
     claim,
     source,
+    contact,
     permission,
     person,
     obstacles,

@@ -343,4 +343,9 @@ export default {
   'apply.secondSubject': 'Sein Name',
   'apply.secondFieldCode': 'Seine Fachrichtung',
   'apply.languageWanted': 'Diese Stelle verlangt {{level}} oder darüber.',
+  'apply.sourceSaidMeans': 'Was Sie davon wissen, hilft uns, sie zu finden. Wir schreiben danach niemanden an.',
+  'apply.sourceSaid.town': 'Ihr Ort',
+  'apply.sourceSaid.site': 'Ihre Website',
+  'apply.sourceSaid.mail': 'Ihre Mailadresse',
+  'apply.sourceSaid.phone': 'Ihre Telefonnummer',
 } satisfies Translated<typeof english>

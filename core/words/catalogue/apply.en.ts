@@ -332,4 +332,9 @@ export default {
   'apply.secondSubject': 'Its subject',
   'apply.secondFieldCode': 'Its field',
   'apply.languageWanted': 'This post asks for {{level}} or above.',
+  'apply.sourceSaidMeans': 'What you know of it helps us to find it. We write to nobody by it.',
+  'apply.sourceSaid.town': 'Its town',
+  'apply.sourceSaid.site': 'Its website',
+  'apply.sourceSaid.mail': 'Its mail address',
+  'apply.sourceSaid.phone': 'Its telephone number',
 } as const

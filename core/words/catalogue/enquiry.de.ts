@@ -14,4 +14,10 @@ export default {
   'enquiry.obstacle.notSeen': 'Sehen Sie zuerst das Dokument an: Noch niemand hat ein lesbares gesehen.',
   'enquiry.obstacle.notChecked': 'Diese Stelle hat noch niemand geprüft; das geschieht unter Stellen.',
   'enquiry.obstacle.retired': 'Diese Stelle ist stillgelegt.',
+  'enquiry.obstacle.noContact':
+    'Von dieser Stelle ist kein Kontakt mit Mailadresse bekannt; er wird unter Stellen hinzugefügt.',
+  'enquiry.obstacle.contactNotChecked':
+    'Der Kontakt, der gefragt würde, ist noch nicht geprüft; das geschieht unter Stellen.',
+  'enquiry.obstacle.seller':
+    'Diese Stelle ist ein bekannter Verkäufer von Abschlüssen oder gibt sich dafür aus. Sie wird nicht gefragt.',
 } satisfies Translated<typeof english>

@@ -11,4 +11,8 @@ export default {
   'enquiry.obstacle.notSeen': 'Look at the document first: nobody has seen a readable one yet.',
   'enquiry.obstacle.notChecked': 'Nobody has checked this source yet; that is done under Sources.',
   'enquiry.obstacle.retired': 'This source is retired.',
+  'enquiry.obstacle.noContact': 'No contact with a mail address is known of this source; add one under Sources.',
+  'enquiry.obstacle.contactNotChecked':
+    'The contact that would be asked has not been checked yet; that is done under Sources.',
+  'enquiry.obstacle.seller': 'This source is, or passes itself off as, a known seller of degrees. It is not asked.',
 } as const

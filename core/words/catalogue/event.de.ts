@@ -276,4 +276,15 @@ export default {
   'event.cover-sheet-not-right.toCandidate': 'Mit Ihrem Deckblatt für {{paper}} kam ein Papier. {{why}}',
   'event.portrait-compared.same': 'Hat gefunden, dass das Bild und {{claim}} dieselbe Person zeigen. {{note}}',
   'event.portrait-compared.other': 'Hat gefunden, dass das Bild zu {{claim}} jemand anderen zeigt: {{note}}',
+  'event.source-checked.flagged': 'Hat die Stelle {{source}} geprüft, deren Kontakt auffällt: {{reason}}',
+  'event.source-retired.because': 'Hat die Stelle {{source}} abgelehnt: {{reason}}',
+  'event.source-proposed': '{{source}} ist als Stelle vorgeschlagen, für {{claim}}',
+  'event.claim-source-known': 'Die Stelle von {{claim}} steht jetzt im Verzeichnis: {{source}}',
+  'event.sources-merged': 'Hat die Stelle {{other}} mit {{source}} zusammengeführt',
+  'event.source-merge-undone': 'Hat die Stellen {{source}} und {{other}} wieder getrennt',
+  'event.sources-apart': 'Hat festgehalten, dass {{source}} und {{other}} zwei Stellen sind',
+  'event.sources-imported_one': 'Hat {{count}} Stelle aus {{file}} eingelesen',
+  'event.sources-imported_other': 'Hat {{count}} Stellen aus {{file}} eingelesen',
+  'event.watchlist-changed':
+    'Hat die Liste der Verkäufer von Abschlüssen geändert; neu: {{added}}; entfernt: {{removed}}',
 } satisfies Translated<typeof english>

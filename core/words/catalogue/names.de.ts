@@ -50,4 +50,5 @@ export default {
   'names.languageAt': '{{language}}, {{level}}',
   'names.attestationOf': '{{form}}: {{title}}',
   'names.sourceKind.insurer': 'Versicherer',
+  'names.sourceKind.referee': 'Referenzperson',
 } satisfies Translated<typeof english>

@@ -47,4 +47,5 @@ export default {
   'names.languageAt': '{{language}}, {{level}}',
   'names.attestationOf': '{{form}}: {{title}}',
   'names.sourceKind.insurer': 'insurer',
+  'names.sourceKind.referee': 'referee',
 } as const

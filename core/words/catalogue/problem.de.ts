@@ -390,4 +390,23 @@ export default {
   'problem.chooseAPaperOfYours': 'Wählen Sie ein eigenes Papier, zu dem es gehört.',
   'problem.chooseALanguage': 'Wählen Sie eine Sprache aus der Liste.',
   'problem.sayWhoAndAsWhom': 'Sagen Sie, wer dafür einsteht, als was und wann.',
+  'problem.sourceWithoutContact':
+    'Dort kann noch niemand gefragt werden. Fügen Sie zuerst einen Kontakt oder ein Register hinzu.',
+  'problem.sourceIsASeller':
+    'Das ist ein bekannter Verkäufer von Abschlüssen oder gibt sich dafür aus. Wenn es nicht derselbe ist, ändern Sie zuerst die Liste der Verkäufer.',
+  'problem.sourceIsMerged': 'Diese Stelle ist mit einer anderen zusammengeführt. Trennen Sie sie zuerst.',
+  'problem.sourceMergedIntoItself': 'Eine Stelle kann nicht mit sich selbst zusammengeführt werden.',
+  'problem.sourceMergeIsUndone': 'Diese beiden sind schon getrennt.',
+  'problem.sourceFileCannotBeRead':
+    'Diese Datei lässt sich nicht lesen. Eine CSV-Datei braucht eine Spalte „name“, eine JSON-Datei eine Liste von Stellen; höchstens 5.000 Zeilen.',
+  'problem.sayHowContactWasChecked': 'Sagen Sie, wie dieser Kontakt sichergestellt wurde.',
+  'problem.sayWhyFlaggedContact': 'Ein Kontakt fällt auf. Sagen Sie, wie Sie sich trotzdem vergewissert haben.',
+  'problem.sayWhyTurnedDown': 'Sagen Sie, warum diese Stelle abgelehnt wird.',
+  'problem.source.no-name': 'Geben Sie der Stelle einen Namen.',
+  'problem.source.years-reversed': 'Das endet, bevor es beginnt.',
+  'problem.source.unreachable-contact': 'Geben Sie eine Mailadresse, eine Telefonnummer oder eine Postanschrift an.',
+  'problem.source.no-title': 'Geben Sie dem Studiengang einen Titel.',
+  'problem.source.unreadable-pattern': 'Dieses Muster lässt sich nicht lesen.',
+  'problem.source.example-does-not-fit': 'Das Beispiel passt nicht zum Muster.',
+  'problem.source.days-reversed': 'Das endet, bevor es beginnt.',
 } satisfies Translated<typeof english>

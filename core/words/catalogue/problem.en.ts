@@ -360,4 +360,22 @@ export default {
   'problem.chooseAPaperOfYours': 'Choose a paper of your own that it belongs to.',
   'problem.chooseALanguage': 'Choose a language from the list.',
   'problem.sayWhoAndAsWhom': 'Say who vouches for it, as whom, and when.',
+  'problem.sourceWithoutContact': 'Nobody can be asked there yet. Add a contact or a register first.',
+  'problem.sourceIsASeller':
+    'This is, or passes itself off as, a known seller of degrees. If it is not the same, change the list of sellers first.',
+  'problem.sourceIsMerged': 'This source has been merged into another one. Take them apart first.',
+  'problem.sourceMergedIntoItself': 'A source cannot be merged into itself.',
+  'problem.sourceMergeIsUndone': 'These two have been taken apart already.',
+  'problem.sourceFileCannotBeRead':
+    'This file cannot be read. A CSV file needs a column “name”; a JSON file a list of sources; 5,000 rows at most.',
+  'problem.sayHowContactWasChecked': 'Say how this contact was made sure of.',
+  'problem.sayWhyFlaggedContact': 'A contact has a red flag. Say how you made sure of it all the same.',
+  'problem.sayWhyTurnedDown': 'Say why this source is turned down.',
+  'problem.source.no-name': 'Give the source a name.',
+  'problem.source.years-reversed': 'This ends before it begins.',
+  'problem.source.unreachable-contact': 'Give a mail address, a telephone number or a postal address.',
+  'problem.source.no-title': 'Give the programme a title.',
+  'problem.source.unreadable-pattern': 'This pattern cannot be read.',
+  'problem.source.example-does-not-fit': 'The example does not fit the pattern.',
+  'problem.source.days-reversed': 'This ends before it begins.',
 } as const

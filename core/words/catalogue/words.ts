@@ -46,6 +46,7 @@ import type right from './right.en'
 import type role from './role.en'
 import type rules from './rules.en'
 import type shape from './shape.en'
+import type sources from './sources.en'
 import type state from './state.en'
 import type status from './status.en'
 import type step from './step.en'
@@ -107,6 +108,7 @@ export type Words = typeof absence &
   typeof role &
   typeof rules &
   typeof shape &
+  typeof sources &
   typeof state &
   typeof status &
   typeof step &

@@ -14,6 +14,7 @@ import proof from '../catalogue/proof.de'
 import reason from '../catalogue/reason.de'
 import role from '../catalogue/role.de'
 import rules from '../catalogue/rules.de'
+import sources from '../catalogue/sources.de'
 import state from '../catalogue/state.de'
 import step from '../catalogue/step.de'
 import table from '../catalogue/table.de'
@@ -36,6 +37,7 @@ export default {
   ...proof,
   ...reason,
   ...rules,
+  ...sources,
   ...state,
   ...step,
   ...table,

@@ -14,6 +14,7 @@ import proof from '../catalogue/proof.en'
 import reason from '../catalogue/reason.en'
 import role from '../catalogue/role.en'
 import rules from '../catalogue/rules.en'
+import sources from '../catalogue/sources.en'
 import state from '../catalogue/state.en'
 import step from '../catalogue/step.en'
 import table from '../catalogue/table.en'
@@ -36,6 +37,7 @@ export default {
   ...proof,
   ...reason,
   ...rules,
+  ...sources,
   ...state,
   ...step,
   ...table,

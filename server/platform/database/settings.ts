@@ -17,7 +17,13 @@ class SettingVersion extends Model {
   declare changedAt: Date
 }
 
-export type VersionedSetting = 'organisation' | 'permission text' | 'rights' | 'policies' | 'catalogue'
+export type VersionedSetting =
+  | 'organisation'
+  | 'permission text'
+  | 'rights'
+  | 'policies'
+  | 'catalogue'
+  | 'source watchlist'
 
 export function defineSettings(sequelize: Sequelize) {
   const name = { type: DataTypes.STRING(60), primaryKey: true }

@@ -28,6 +28,7 @@ import { up as heard } from './022-heard'
 import { up as ownSheets } from './023-own-sheets'
 import { up as portraits } from './024-portraits'
 import { up as wordFiles } from './025-word-files'
+import { known as knownSources, up as sources } from './026-sources'
 import { chainExisting } from './chainExisting'
 
 export type Migration = {
@@ -70,6 +71,7 @@ const migrations: Migration[] = [
   { name: '023-own-sheets', statements: ownSheets },
   { name: '024-portraits', statements: portraits },
   { name: '025-word-files', statements: wordFiles },
+  { name: '026-sources', statements: sources, after: knownSources },
 ]
 
 /** The last step this program knows of. */

@@ -30,6 +30,8 @@ export class Claim extends Model<InferAttributes<Claim>, InferCreationAttributes
   declare number: string | null
   declare rung: Rung
   declare sourceId: string | null
+  /** The source it proposes, while nobody has checked that. */
+  declare proposedSourceId: CreationOptional<string | null>
   declare credentialVersion: number
   declare version: number
   declare createdAt: Date
@@ -60,6 +62,7 @@ export function defineClaims(sequelize: Sequelize) {
     number: textOrNull,
     rung: text,
     sourceId: uuidOrNull,
+    proposedSourceId: uuidOrNull,
     credentialVersion: whole,
     version: whole,
     createdAt: moment,

@@ -17,8 +17,9 @@ export const callOffEnquiriesAbout = async (claimId: string) =>
 
 type Counts = { asked: number; open: number; medianDays: number | null }
 
-/** How many enquiries each source got, how many are open, and the median of days to answer. */
-export async function enquiryCounts(): Promise<Map<string, Counts>> {
+/** How many enquiries each of these sources got, how many are open, and the median of days to answer. */
+export async function enquiryCounts(sourceIds: readonly string[]): Promise<Map<string, Counts>> {
+  if (sourceIds.length === 0) return new Map()
   const rows = await Enquiry.sequelize!.query<{
     sourceId: string
     asked: number | bigint
@@ -26,10 +27,11 @@ export async function enquiryCounts(): Promise<Map<string, Counts>> {
     medianDays: string | number | null
   }>(
     `SELECT DISTINCT e.sourceId, c.asked, c.open, m.medianDays FROM enquiries e
-     JOIN (SELECT sourceId, COUNT(*) AS asked, SUM(state = 'open') AS open FROM enquiries WHERE channel = 'link' GROUP BY sourceId) c ON c.sourceId = e.sourceId
+     JOIN (SELECT sourceId, COUNT(*) AS asked, SUM(state = 'open') AS open FROM enquiries WHERE channel = 'link' AND sourceId IN (:sourceIds) GROUP BY sourceId) c ON c.sourceId = e.sourceId
      LEFT JOIN (SELECT DISTINCT sourceId, MEDIAN(TIMESTAMPDIFF(HOUR, askedAt, answeredAt) / 24) OVER (PARTITION BY sourceId) AS medianDays
-                FROM enquiries WHERE answeredAt IS NOT NULL AND channel = 'link') m ON m.sourceId = e.sourceId`,
-    { type: QueryTypes.SELECT },
+                FROM enquiries WHERE answeredAt IS NOT NULL AND channel = 'link' AND sourceId IN (:sourceIds)) m ON m.sourceId = e.sourceId
+     WHERE e.sourceId IN (:sourceIds)`,
+    { replacements: { sourceIds: [...sourceIds] }, type: QueryTypes.SELECT },
   )
   return new Map(
     rows.map(({ sourceId, asked, open, medianDays }) => [

@@ -1,37 +1,49 @@
 import {
   type CreationOptional,
+  DataTypes,
   type InferAttributes,
   type InferCreationAttributes,
   Model,
   type Sequelize,
 } from 'sequelize'
-import type { SourceLine, sourceKinds } from '#contract/sources'
+import type { Contact, Programme, SourceFacts, SourceKind } from '#core/sources/source'
+import type { TwinReason } from '#core/sources/twins'
 import {
   define,
+  flag,
   id,
   json,
-  longText,
+  longTextOrNull,
+  moment,
   momentOrNull,
   text,
   textOrNull,
+  uuid,
   uuidOrNull,
   whole,
 } from '../../platform/database/columns'
 
+/** What is known of a source beyond what it is looked up by. */
+export type KnownOfSource = Omit<
+  SourceFacts,
+  'name' | 'kind' | 'town' | 'country' | 'register' | 'answerWorkingDays' | 'programmes' | 'contacts'
+> & { contacts: Contact[] }
+
 export class Source extends Model<InferAttributes<Source>, InferCreationAttributes<Source>> {
   declare id: string
   declare name: string
-  declare aliases: string[]
-  /** Name, aliases and town without accents and case, for searching. */
-  declare searchText: string
-  declare kind: (typeof sourceKinds)[number]
+  declare kind: SourceKind
   declare town: string
   declare country: string
-  declare mail: string
   declare register: string | null
   declare answerWorkingDays: number
+  declare programmes: CreationOptional<Programme[]>
+  declare known: KnownOfSource
   declare version: CreationOptional<number>
-  /** Who entered it, or last changed where it is asked. */
+  declare origin: CreationOptional<'desk' | 'candidate' | 'import'>
+  /** What a proposal is the only one of; null once it has been settled. */
+  declare proposalKey: CreationOptional<string | null>
+  /** Who entered it, or last changed which register is asked. */
   declare enteredBy: CreationOptional<string>
   declare enteredById: CreationOptional<string | null>
   /** Who has checked that it is what it says; nobody is asked there before. */
@@ -39,30 +51,112 @@ export class Source extends Model<InferAttributes<Source>, InferCreationAttribut
   declare checkedAt: CreationOptional<Date | null>
   /** It is not offered any more; what it has confirmed stays. */
   declare retiredAt: CreationOptional<Date | null>
-  /** What can be studied here, as far as it is known. */
-  declare programmes: CreationOptional<SourceLine['programmes']>
-  /** ISCED-F fields in which programmes of this institution are accredited. */
-  declare accreditedFields: CreationOptional<string[]>
+  declare retiredBecause: CreationOptional<string | null>
+  /** The one it was merged into, where claims and enquiries are now. */
+  declare mergedIntoId: CreationOptional<string | null>
+  /** Whether it is found by the names it has now. */
+  declare spelled: CreationOptional<boolean>
 }
 
-export const defineSources = (sequelize: Sequelize) =>
+/** Every version of a source, whole. */
+export class SourceVersion extends Model<InferAttributes<SourceVersion>, InferCreationAttributes<SourceVersion>> {
+  declare sourceId: string
+  declare version: number
+  declare source: SourceFacts
+  declare changedBy: string
+  declare changedAt: Date
+}
+
+/** Two entries that may be of one source. */
+export class SourcePair extends Model<InferAttributes<SourcePair>, InferCreationAttributes<SourcePair>> {
+  declare oneId: string
+  declare otherId: string
+  declare score: number
+  declare reasons: TwinReason[]
+  declare state: 'open' | 'apart' | 'merged'
+  declare decidedBy: CreationOptional<string | null>
+  declare decidedAt: CreationOptional<Date | null>
+}
+
+type Stored = Omit<SourceFacts, 'contacts'> & { contacts: Contact[] }
+
+export class SourceMerge extends Model<InferAttributes<SourceMerge>, InferCreationAttributes<SourceMerge>> {
+  declare id: string
+  declare keptId: string
+  declare goneId: string
+  /** The source that went, while it is merged: it goes once. */
+  declare goneOpen: string | null
+  declare keptBefore: Stored
+  declare merged: Stored
+  declare goneBefore: { retiredAt: string | null; retiredBecause: string | null }
+  declare mergedBy: string
+  declare mergedAt: Date
+  declare undoneBy: CreationOptional<string | null>
+  declare undoneAt: CreationOptional<Date | null>
+}
+
+/** What followed in a merge, row by row. */
+export class SourceMergeMove extends Model<InferAttributes<SourceMergeMove>, InferCreationAttributes<SourceMergeMove>> {
+  declare mergeId: string
+  declare kind: 'claim' | 'proposed' | 'enquiry'
+  declare rowId: string
+}
+
+export function defineSources(sequelize: Sequelize) {
   define(Source, sequelize, 'sources', {
     id,
     name: text,
-    aliases: json,
-    searchText: longText,
     kind: text,
     town: text,
     country: text,
-    mail: text,
     register: textOrNull,
     answerWorkingDays: whole,
+    programmes: { ...json, defaultValue: [] },
+    known: json,
     version: { ...whole, defaultValue: 1 },
+    origin: { ...text, defaultValue: 'desk' },
+    proposalKey: textOrNull,
     enteredBy: { ...text, defaultValue: '' },
     enteredById: uuidOrNull,
     checkedBy: textOrNull,
     checkedAt: momentOrNull,
     retiredAt: momentOrNull,
-    programmes: { ...json, defaultValue: [] },
-    accreditedFields: { ...json, defaultValue: [] },
+    retiredBecause: longTextOrNull,
+    mergedIntoId: uuidOrNull,
+    spelled: { ...flag, defaultValue: false },
   })
+  define(SourceVersion, sequelize, 'source_versions', {
+    sourceId: id,
+    version: { ...whole, primaryKey: true },
+    source: json,
+    changedBy: text,
+    changedAt: moment,
+  })
+  define(SourcePair, sequelize, 'source_pairs', {
+    oneId: id,
+    otherId: id,
+    score: { type: DataTypes.DOUBLE, allowNull: false },
+    reasons: json,
+    state: text,
+    decidedBy: textOrNull,
+    decidedAt: momentOrNull,
+  })
+  define(SourceMerge, sequelize, 'source_merges', {
+    id,
+    keptId: uuid,
+    goneId: uuid,
+    goneOpen: uuidOrNull,
+    keptBefore: json,
+    merged: json,
+    goneBefore: json,
+    mergedBy: text,
+    mergedAt: moment,
+    undoneBy: textOrNull,
+    undoneAt: momentOrNull,
+  })
+  define(SourceMergeMove, sequelize, 'source_merge_moves', {
+    mergeId: id,
+    kind: { ...text, primaryKey: true },
+    rowId: id,
+  })
+}

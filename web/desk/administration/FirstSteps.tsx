@@ -19,7 +19,7 @@ const places: Record<Exclude<FirstStep, 'mail'>, string> = {
   organisation: '/desk/organisation',
   holidays: '/desk/organisation',
   colleagues: '/desk/colleagues',
-  source: '/desk/sources?enter=yes',
+  source: '/desk/sources/new',
   vacancy: '/desk/vacancies',
 }
 

@@ -3,7 +3,6 @@ import { unnamedOrganisation } from '#core/organisation/organisation'
 import { usualRights } from '#core/rights/rights'
 import { type Call, sessionOf, showPage } from '../../../test/page'
 import { Join } from '../../portal/account/Join'
-import { Sources } from '../overviews/Sources'
 import { Colleagues } from './Colleagues'
 import { FirstSteps } from './FirstSteps'
 import { HowItRuns } from './HowItRuns'
@@ -283,48 +282,6 @@ describe('first steps', () => {
     })
     await waitFor(() => expect(where()).toBe('/desk/first-steps'))
     expect(sent.map(({ name, body }: Call) => [name, body])).toEqual([['confirmTestMail', { token: 'm'.repeat(43) }]])
-  })
-})
-
-describe('a source', () => {
-  const source = (at: number, over: object = {}) => ({
-    ...{ id: nth(at), name: `Source ${at}`, aliases: [], kind: 'school' as const, town: 'Grimvik', country: 'NO' },
-    ...{ mail: 'office@source.example', register: null, answerWorkingDays: 10, programmes: [], version: 2 },
-    ...{ enteredBy: 'Ines', checkedBy: null, mayCheck: true, alone: false, retired: false },
-    ...{ asked: 0, open: 0, medianDays: null },
-    ...over,
-  })
-
-  test('is entered with where it is asked', async () => {
-    const { user, sent } = await showPage(<Sources />, { sourceDirectory: [], saveSource: { version: 1 } })
-    await user.click(await screen.findByRole('button', { name: 'Enter a source' }))
-    await user.type(await screen.findByLabelText('Name'), 'Grimvik School')
-    await user.selectOptions(screen.getByLabelText('Country'), 'Norway')
-    await user.type(screen.getByLabelText('Mail address it is asked at'), 'office@gms.example')
-    await user.click(screen.getByRole('button', { name: 'Save' }))
-    await waitFor(() => expect(sent).toHaveLength(1))
-    expect(sent[0]!.body).toMatchObject({
-      version: 0,
-      source: { name: 'Grimvik School', country: 'NO', register: null },
-    })
-  })
-
-  test('is checked by a second person; alone only with a reason; whoever entered it is not offered to', async () => {
-    const { user, sent } = await showPage(<Sources />, {
-      sourceDirectory: [source(1, { alone: true }), source(2, { mayCheck: false }), source(3, { checkedBy: 'Bo' })],
-      checkSource: { version: 3 },
-      retireSource: { version: 3 },
-    })
-    expect(await screen.findAllByRole('button', { name: 'Check' })).toHaveLength(1)
-    expect(screen.getByText('a colleague has to check it')).toBeTruthy()
-    await user.click(screen.getByRole('button', { name: 'Check' }))
-    const yes = await screen.findByRole('button', { name: 'It is what it says' })
-    expect((yes as HTMLButtonElement).disabled).toBe(true)
-    await user.type(screen.getByLabelText('How you made sure'), 'Rang them back')
-    await user.click(yes)
-    await waitFor(() => expect(sent[0]?.body).toEqual({ version: 2, alone: 'Rang them back' }))
-    await user.click(screen.getAllByRole('button', { name: 'Retire' })[2]!)
-    await waitFor(() => expect(sent[1]).toMatchObject({ name: 'retireSource', body: { version: 2, retired: true } }))
   })
 })
 

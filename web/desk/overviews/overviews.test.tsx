@@ -5,46 +5,12 @@ import { VacancyGroups } from '../vacancies/VacancyGroups'
 import { VacancyList } from '../vacancies/VacancyList'
 import { AccessLog } from './AccessLog'
 import { Outbox } from './Outbox'
-import { Sources } from './Sources'
 import { Trail } from './Trail'
 
 const show = (part: React.ReactElement, more: object = {}) => showPage(part, more as Parameters<typeof showPage>[1])
 const nth = (at: number) => `0190a3f0-0000-7000-8000-00000000003${at}`
 const rowOf = async (name: string | RegExp) => within((await screen.findByText(name)).closest('tr')!)
 const at = '2026-11-20T08:00:00.000Z'
-
-test('each source says how it is asked, how often, and how long it takes', async () => {
-  const source = (at: number, over: object = {}) => ({
-    ...{ id: nth(at), name: `Source ${at}`, aliases: [], kind: 'university', town: 'Arvelle', country: 'FR' },
-    ...{ mail: `office${at}@source.example`, register: null, asked: 4, open: 1, medianDays: 6, programmes: [] },
-    ...{
-      answerWorkingDays: 10,
-      version: 1,
-      enteredBy: 'Ines',
-      checkedBy: 'Anselm',
-      mayCheck: true,
-      alone: false,
-      retired: false,
-    },
-    ...over,
-  })
-  await show(<Sources />, {
-    sourceDirectory: [
-      source(1, { aliases: ['TUA'], register: 'uni' }),
-      source(2, { medianDays: null, asked: 0, open: 0 }),
-    ],
-  })
-  const row = await rowOf('Source 1')
-  row.getByText('also TUA')
-  row.getByText('and a register')
-  expect(
-    row
-      .getAllByRole('cell')
-      .map(({ textContent }) => textContent)
-      .slice(-3),
-  ).toEqual(['4', '1', '6'])
-  expect((await rowOf('Source 2')).getByText('—')).toBeTruthy()
-})
 
 describe('mails that did not go out', () => {
   const mail = (at_: number, over: object = {}) => ({

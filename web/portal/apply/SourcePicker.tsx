@@ -1,10 +1,17 @@
 import { Command } from 'cmdk'
 import { useEffect, useId, useState } from 'react'
+import type { DetailsOf } from '#contract/claims'
+import type { Reply } from '#contract/endpoint'
+import type { Contract } from '#contract/index'
 import type { SourceLine } from '#contract/sources'
 import { say } from '#core/words/say'
 import { api } from '../../api'
+import { TextField } from '../../ui/Field'
 
-type Chosen = { sourceId: string | null; sourceName: string }
+type Said = NonNullable<DetailsOf<'work'>['sourceSaid']>
+type Chosen = { sourceId: string | null; sourceName: string; sourceSaid?: Said }
+type Found = Reply<Contract['findSources']>[number]
+
 type Props = {
   label: string
   kinds: string
@@ -44,7 +51,7 @@ export function SourcePicker({ label, kinds, country, value, onChange, error }: 
             setText(next)
             setOpen(true)
             // A changed name is another source until one is chosen.
-            if (next !== value.sourceName) onChange({ sourceId: null, sourceName: next })
+            if (next !== value.sourceName) onChange({ sourceId: null, sourceName: next, sourceSaid: undefined })
           }}
           onFocus={() => setOpen(true)}
           onBlur={() => setTimeout(() => setOpen(false), 150)}
@@ -65,13 +72,13 @@ export function SourcePicker({ label, kinds, country, value, onChange, error }: 
             <Command.Item
               key={source.id}
               value={source.id}
-              onSelect={() => choose({ sourceId: source.id, sourceName: source.name }, source)}
+              onSelect={() => choose({ sourceId: source.id, sourceName: source.name, sourceSaid: undefined }, source)}
               className="cursor-pointer rounded-[4px] px-2 py-1.5 data-[selected=true]:bg-confirmed-wash"
             >
               <span className="font-semibold">{source.name}</span>
               <span className="block text-[0.88em] text-ink-2">
                 {source.town}, {source.country}
-                {source.aliases.length > 0 && say('apply.alsoAliases', { aliases: source.aliases.join(', ') })}
+                {aliasesOf(source)}
               </span>
             </Command.Item>
           ))}
@@ -84,14 +91,45 @@ export function SourcePicker({ label, kinds, country, value, onChange, error }: 
           </Command.Item>
         </Command.List>
       </Command>
-      {!open && value.sourceName && !value.sourceId && (
-        <p className="mt-1 text-[0.87em] text-ink-2">{say('apply.notInOurDirectoryYet')}</p>
-      )}
+      {!open && value.sourceName && !value.sourceId && <NotListed value={value} onChange={onChange} />}
       {error && (
         <p role="alert" className="mt-1 font-semibold text-[0.9em] text-contradicted">
           {error}
         </p>
       )}
     </div>
+  )
+}
+
+/** The name it was found by first: it is the one that was typed. */
+function aliasesOf({ name, aliases, why }: Found): string {
+  const found = why && why.name !== name ? [why.name] : []
+  const names = [...found, ...aliases.filter((alias) => !found.includes(alias))]
+  return names.length > 0 ? say('apply.alsoAliases', { aliases: names.join(', ') }) : ''
+}
+
+const nothingSaid: Said = { town: '', country: '', mail: '', phone: '', site: '' }
+
+/** What helps the desk to find somebody who is not in the directory; nobody is written to by it. */
+function NotListed({ value, onChange }: Pick<Props, 'value' | 'onChange'>) {
+  const said = { ...nothingSaid, ...value.sourceSaid }
+  const set = (change: Partial<Said>) => onChange({ ...value, sourceSaid: { ...said, ...change } })
+  return (
+    <details className="mt-1">
+      <summary className="cursor-pointer text-[0.87em] text-ink-2">{say('apply.notInOurDirectoryYet')}</summary>
+      <div className="mt-2 grid gap-3 border-line border-l-2 pl-3 sm:grid-cols-2">
+        <p className="text-[0.87em] text-ink-2 sm:col-span-2">{say('apply.sourceSaidMeans')}</p>
+        {(['town', 'site', 'mail', 'phone'] as const).map((field) => (
+          <TextField
+            key={field}
+            label={say(`apply.sourceSaid.${field}`)}
+            optional
+            maxLength={field === 'phone' ? 40 : 200}
+            value={said[field]}
+            onChange={(event) => set({ [field]: event.target.value })}
+          />
+        ))}
+      </div>
+    </details>
   )
 }

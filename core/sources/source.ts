@@ -1,0 +1,153 @@
+import type { ClaimKind } from '../requirements/requirement'
+
+/** Who issues what people claim. Universities and schools are both educational institutions. */
+export const sourceKinds = [
+  'university',
+  'school',
+  'licensing body',
+  'certifier',
+  'insurer',
+  'employer',
+  'referee',
+] as const
+export type SourceKind = (typeof sourceKinds)[number]
+
+/** What a name is beside the one it goes by: its short form, one it went by before, one in another language or script. */
+export const nameUses = ['other', 'short', 'earlier'] as const
+export type SourceName = {
+  name: string
+  use: (typeof nameUses)[number]
+  /** Of an earlier name: the last year it was used. */
+  until?: number
+}
+
+/** What a contact is asked about. */
+export const purposes = ['degree records', 'licences', 'employment', 'disputes'] as const
+export type Purpose = (typeof purposes)[number]
+
+/** The kinds of claims that somebody issued. */
+export const issuedClaims = ['study', 'licence', 'certificate', 'language', 'attestation', 'work'] as const
+export type IssuedClaim = (typeof issuedClaims)[number]
+
+/** How a contact was made sure of, never from what the candidate says. */
+export const contactChecks = ['own website', 'switchboard', 'public register', 'letter', 'known from before'] as const
+export type ContactCheck = (typeof contactChecks)[number]
+
+/** What is said of a contact; an empty text is not known. */
+export type ContactGiven = {
+  id: string
+  /** Empty: whatever the others are not for. */
+  purposes: Purpose[]
+  /** Office or person. */
+  name: string
+  mail: string
+  phone: string
+  /** For letters, in lines. */
+  address: string
+}
+export type Contact = ContactGiven & {
+  enteredBy: string
+  enteredById: string | null
+  /** Null before a second person has made sure of it. */
+  checked: { how: ContactCheck | null; by: string; at: string } | null
+}
+
+/** The ways a source can be asked. */
+export const channels = ['link', 'register', 'letter', 'telephone', 'credential', 'direct issue'] as const
+export type Channel = (typeof channels)[number]
+
+export const conditionKinds = ['own form', 'signature', 'copy of the paper', 'number', 'fee', 'language'] as const
+export type SourceCondition = {
+  id: string
+  kind: (typeof conditionKinds)[number]
+  /** The kinds of claims it is set for; empty for all. */
+  claims: IssuedClaim[]
+  /** Why, in the source's words. */
+  reason: string
+}
+
+export type Accreditation = {
+  /** Who says so. */
+  by: string
+  basis: 'accredited' | 'assessed'
+  /** Years, both included; null while it goes on. */
+  from: number
+  to: number | null
+}
+export type Programme = {
+  title: string
+  award: string
+  /** ISCED 2011. */
+  level: number
+  /** ISCED-F 2013. */
+  field: string
+  /** Of instruction, ISO 639-1. */
+  language: string
+  link?: string
+  /** Years in which it was offered; null where not known or going on. */
+  from?: number | null
+  to?: number | null
+  accreditations?: Accreditation[]
+}
+
+export type NumberFormat = { claim: 'study' | 'licence' | 'certificate'; pattern: string; example: string }
+export type Closure = { from: string; to: string; why: string }
+export type Successor = { name: string; year: number | null }
+
+/** What is known of a source, as the desk writes it. */
+export type SourceFacts = {
+  name: string
+  names: SourceName[]
+  kind: SourceKind
+  town: string
+  region: string
+  /** ISO 3166-1. */
+  country: string
+  /** Years; null where not known, or where it is there still. */
+  existedFrom: number | null
+  existedTo: number | null
+  /** Bodies it was merged into, with the year. */
+  successors: Successor[]
+  contacts: ContactGiven[]
+  /** In order of preference. */
+  channels: Channel[]
+  /** The register it keeps, as the register service knows it. */
+  register: string | null
+  /** When it is closed beside the holidays of its country. */
+  closures: Closure[]
+  conditions: SourceCondition[]
+  /** What one enquiry costs, in minor units. */
+  cost: { amount: number; currency: string } | null
+  answerWorkingDays: number
+  numberFormats: NumberFormat[]
+  programmes: Programme[]
+  notes: string
+}
+
+const purposeOf: Partial<Record<ClaimKind, Purpose>> = {
+  study: 'degree records',
+  licence: 'licences',
+  certificate: 'licences',
+  language: 'licences',
+  attestation: 'licences',
+  work: 'employment',
+}
+
+/**
+ * Who at a source is asked about a kind of claim: the contact for just that, else one that is for nothing else in particular.
+ *
+ * @param way what has to be known of the contact
+ */
+export function contactFor<C extends ContactGiven>(
+  { contacts }: { contacts: readonly C[] },
+  claim: ClaimKind,
+  way: 'mail' | 'phone' | 'address' = 'mail',
+): C | undefined {
+  const purpose = purposeOf[claim]
+  const reachable = contacts.filter((contact) => contact[way] !== '')
+  return (
+    reachable.find((contact) => purpose && contact.purposes.includes(purpose)) ??
+    reachable.find((contact) => contact.purposes.length === 0) ??
+    reachable.find((contact) => !contact.purposes.includes('disputes'))
+  )
+}
