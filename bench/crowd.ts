@@ -8,7 +8,7 @@ import { vacanciesOn } from '#scenario/vacancies/vacancies'
 import { clockAhead } from '#server/platform/clock'
 import type { Fixed } from '#server/platform/deps'
 import { addCheck } from '#server/records/skills/checks'
-import { addSource } from '#server/records/sources/sources'
+import { addSources } from '#server/records/sources/sources'
 import { addVacancy } from '#server/records/vacancies/vacancies'
 
 const givenNames =
@@ -38,7 +38,7 @@ export async function makeCrowd(fixed: Fixed, people: number) {
   const { sequelize } = fixed
   const day = (offset: number) => deps.clock.today().add({ days: offset }).toString()
   const at = (offset: number, hour: number) => new Date(`${day(offset)}T${String(hour).padStart(2, '0')}:00:00Z`)
-  for (const { key: _, ...source } of sources) await addSource(source)
+  await addSources(sources.map(({ key: _, ...source }) => source))
   await addCheck(isolationCheck)
   for (const vacancy of vacanciesOn(at, day, vallorne.timeZone)) await addVacancy(deps, vacancy)
   // A table that is empty is filled with its keys sorted first, where nobody asks for each row whether it may stand there.

@@ -2,6 +2,8 @@ import { type Static, Type } from '@sinclair/typebox'
 import type { ClaimComparison, Field } from '#core/comparison/compareClaim'
 import type { Decision } from '#core/comparison/proposeDecision'
 import type { ZoneAgainst } from '#core/identity/zoneAgainst'
+import type { SellerMatch } from '#core/sources/sellers'
+import type { Accreditation } from '#core/sources/source'
 import { standingStates } from '#core/validity/validity'
 import { portraitFindings } from './claims'
 import { endpoint } from './endpoint'
@@ -19,6 +21,7 @@ import {
   Reason,
   Version,
 } from './shapes'
+import { sourceStates } from './sources'
 
 export const seeDocument = endpoint({
   method: 'POST',
@@ -236,6 +239,13 @@ export const Proof = Type.Object({
   /** The decision the evidence proposes; none where there is nothing to decide on. */
   proposed: orNull(oneOf(decisions)),
   register: Type.Boolean({ description: 'The source keeps a register that can be asked' }),
+  /** What is known of the source that it names, or proposes. */
+  source: orNull(Type.Object({ id: Id, state: oneOf(sourceStates) })),
+  seller: orNull(ofCore<SellerMatch>(Type.Object({}))),
+  /** The programme a study was of, where it is known, and what accredits it in the year of the award. */
+  programme: orNull(
+    Type.Object({ title: Type.String(), accreditation: orNull(ofCore<Accreditation>(Type.Object({}))) }),
+  ),
   /** What the machine-readable zone says of the claim, where one was captured. */
   zone: orNull(ofCore<ZoneAgainst>(Type.Object({}))),
 })

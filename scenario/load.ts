@@ -16,7 +16,7 @@ import { Message } from '#server/platform/mail/model'
 import { Account as AccountRow, actorOf } from '#server/records/accounts/model'
 import { applicationById } from '#server/records/applications/find'
 import { addCheck } from '#server/records/skills/checks'
-import { addSource } from '#server/records/sources/sources'
+import { addSources } from '#server/records/sources/sources'
 import { addVacancy, vacancyBySlug } from '#server/records/vacancies/vacancies'
 import { saveVacancyGroup } from '#server/vacancies/groups'
 import { saveSharedSection } from '#server/vacancies/rules/library'
@@ -33,6 +33,7 @@ import { people } from './people/people'
 import type { PersonPlan } from './plan'
 import { registerOf } from './registers'
 import { sources } from './sources/sources'
+import { watchlist } from './sources/watchlist'
 import { demoPassword, staff } from './staff'
 import { vacanciesOn } from './vacancies/vacancies'
 import { depsAt, type World } from './world'
@@ -54,10 +55,11 @@ export async function loadScenario(fixed: Fixed, registersFile: string, loadedAt
   await writeVersioned('catalogue', 0, vallorneCatalogue, by)
   goByCatalogue(vallorneCatalogue)
   await inTransaction(fixed.sequelize, async () => {
-    for (const { key, ...source } of sources) {
-      const { id, name } = await addSource(source)
-      world.sourceIds.set(key, id)
-      world.sourceNames.set(key, name)
+    await writeVersioned('source watchlist', 0, watchlist, by)
+    const made = await addSources(sources.map(({ key: _key, ...source }) => source))
+    for (const [nth, { id, name }] of made.entries()) {
+      world.sourceIds.set(sources[nth]!.key, id)
+      world.sourceNames.set(sources[nth]!.key, name)
     }
     await addCheck(isolationCheck)
     const isoDay = (offset: number) => depsAt(world, offset).clock.today().toString()

@@ -38,6 +38,9 @@ export const aProof = (over: Partial<Proof> = {}): Proof => ({
   findings: [],
   proposed: null,
   register: false,
+  source: null,
+  seller: null,
+  programme: null,
   zone: null,
   ...over,
 })

@@ -17,6 +17,7 @@ import { isolationCheck } from '#scenario/isolationCheck'
 import { vallorne } from '#scenario/organisation'
 import { drawPdf } from '#scenario/papers'
 import { sources } from '#scenario/sources/sources'
+import { watchlist } from '#scenario/sources/watchlist'
 import { vacanciesOn } from '#scenario/vacancies/vacancies'
 import { depsNow } from '#server/platform/clock'
 import { type ProviderConfig, readConfig } from '#server/platform/config'
@@ -24,7 +25,7 @@ import { writeVersioned } from '#server/platform/database/settings'
 import type { Deps } from '#server/platform/deps'
 import { Account } from '#server/records/accounts/model'
 import { addCheck } from '#server/records/skills/checks'
-import { addSource } from '#server/records/sources/sources'
+import { addSources } from '#server/records/sources/sources'
 import { addVacancy } from '#server/records/vacancies/vacancies'
 import { prepare, start } from '#server/start'
 import { workOnce } from '#server/worker'
@@ -133,7 +134,11 @@ export async function openHouse(name: string, more: Furnishing = {}) {
   const deps: Deps = await depsNow(fixed)
 
   const sourceIds = new Map<string, string>()
-  for (const { key, ...source } of sources) sourceIds.set(key, (await addSource(source)).id)
+  await writeVersioned('source watchlist', 0, watchlist, by)
+  const made = await addSources(sources.map(({ key: _key, ...source }) => source))
+  made.forEach(({ id }, nth) => {
+    sourceIds.set(sources[nth]!.key, id)
+  })
   await addCheck(isolationCheck)
   const today = deps.clock.today()
   const at = (offset: number, hour: number) =>

@@ -55,7 +55,8 @@ const plain = (cell: string) => cell.replace(/^'(?=[=+\-@])/, '').trim()
 const numberOf = (cell: string) => (cell === '' ? null : Number(cell.replace(',', '.')))
 
 /**
- * A source as a row says it is, over what is known of it: a column that is not there changes nothing.
+ * A source as a row says it is, over what is known of it: a column that is not there changes nothing, and no contact is lost
+ * by an empty cell.
  *
  * @param newId for a contact that is new
  * @returns as it was read; what cannot hold is for whoever checks the shape to say
@@ -80,7 +81,7 @@ export function factsOfRow(
   const said = { name: cell('office'), mail: cell('mail'), phone: cell('phone'), address: cell('address') }
   const changed = {
     ...(contact ?? { id: newId(), purposes: [], name: '', mail: '', phone: '', address: '' }),
-    ...Object.fromEntries(Object.entries(said).filter(([, value]) => value !== undefined)),
+    ...Object.fromEntries(Object.entries(said).filter(([, value]) => value)),
   } as ContactGiven
   const reachable = changed.mail || changed.phone || changed.address
   const amount = cell('cost')

@@ -149,6 +149,10 @@ function seenThrough(proof: Proof, sight: Sight): Proof {
     fields: proof.fields,
     claimed: textsSeen(proof.claimed, sight),
     standing: proof.standing,
+    // One that somebody has proposed may be their own firm.
+    source: notes || proof.source?.state !== 'proposed' ? proof.source : null,
+    seller: proof.seller,
+    programme: proof.programme,
     comparison,
     sentence: toldWhole ? proof.sentence : comparisonSentence(comparison),
     enquiries: notes ? proof.enquiries : proof.enquiries.map((line) => ({ ...line, respondent: null, note: null })),

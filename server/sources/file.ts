@@ -1,3 +1,4 @@
+import { isDeepStrictEqual } from 'node:util'
 import { parse } from 'csv-parse/sync'
 import { stringify } from 'csv-stringify/sync'
 import { Op } from 'sequelize'
@@ -127,7 +128,7 @@ async function become(
   }
   const [fault] = faultsOfSource(source).map(faultInWords)
   if (fault) return { line: { ...line, becomes: 'faulty', message: fault.message } }
-  if (was && JSON.stringify(trimmed(source)) === JSON.stringify(was)) return { line: { ...line, becomes: 'same' } }
+  if (was && isDeepStrictEqual(trimmed(source), was)) return { line: { ...line, becomes: 'same' } }
   if (before?.mergedIntoId) return { line: { ...line, becomes: 'faulty', message: say('problem.sourceIsMerged') } }
   const id = before?.id ?? read.id ?? uuidOf(`${source.kind} ${source.country} ${nameKey(source.name)}`, namespace)
   const write = () => saveSource(deps, actor, id, { version: before?.version ?? 0, source })

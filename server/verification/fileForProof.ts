@@ -5,17 +5,29 @@ import { documentsOfCandidates } from '../records/documents/documents'
 import { enquiriesOfCandidates } from '../records/enquiries/enquiries'
 import { bySourceId, findingsOf } from '../records/enquiries/load'
 import { sourcesOfCandidates } from '../records/sources/sources'
+import { currentWatchlist } from '../records/sources/watchlist'
 import type { FileForProof } from './proof'
 
 /** Everything that comparing the claims of a candidate needs, in a few queries. */
 export async function fileForProof({ clock }: Pick<Deps, 'clock'>, candidateId: string): Promise<FileForProof> {
-  const [claims, person, documents, enquiries, findings, sources] = await Promise.all([
+  const [claims, person, documents, enquiries, findings, sources, proposed, { watchlist }] = await Promise.all([
     claimsOf(candidateId),
     candidateWithMail(candidateId),
     documentsOfCandidates([candidateId]),
     enquiriesOfCandidates([candidateId]),
     findingsOf(candidateId),
     sourcesOfCandidates([candidateId]),
+    sourcesOfCandidates([candidateId], 'proposedSourceId'),
+    currentWatchlist(),
   ])
-  return { person, claims, documents, enquiries, findings, sources: bySourceId(sources), today: clock.today() }
+  return {
+    person,
+    claims,
+    documents,
+    enquiries,
+    findings,
+    sources: bySourceId([...sources, ...proposed]),
+    watchlist,
+    today: clock.today(),
+  }
 }

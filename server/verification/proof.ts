@@ -6,6 +6,8 @@ import { fieldsOf } from '#core/comparison/fields'
 import { compareNames, type KnownName } from '#core/comparison/names'
 import { type Decision, proposeDecision } from '#core/comparison/proposeDecision'
 import { zoneAgainst } from '#core/identity/zoneAgainst'
+import { accreditationIn, programmeOf } from '#core/sources/programmes'
+import { sellerOf } from '#core/sources/sellers'
 import { type Standing, standingAgainst } from '#core/validity/validity'
 import { comparisonSentence, standingSentence } from '#core/words/comparison'
 import { say } from '#core/words/say'
@@ -16,6 +18,8 @@ import { standingOf } from '../records/enquiries/licenceStanding'
 import type { Enquiry, Finding } from '../records/enquiries/model'
 import { claimedStatement } from '../records/enquiries/statement'
 import type { Source } from '../records/sources/model'
+import { stateOf } from '../records/sources/sources'
+import { sellerMatch, type Watchlist } from '../records/sources/watchlist'
 
 export type FileForProof = {
   person: { name: string; born: string | null; otherNames: readonly string[] }
@@ -23,7 +27,9 @@ export type FileForProof = {
   documents: readonly Document[]
   enquiries: readonly Enquiry[]
   findings: readonly Finding[]
+  /** Those its claims name, or propose. */
   sources: ReadonlyMap<string, Source>
+  watchlist: Watchlist
   today: Temporal.PlainDate
 }
 
@@ -102,7 +108,28 @@ export function proofOf(claim: Claim, file: FileForProof): Proof {
       })),
     findings: file.findings.filter(({ claimId }) => claimId === claim.id).map(findingLine),
     register: Boolean(claim.sourceId && file.sources.get(claim.sourceId)?.register),
+    ...sourceOfClaim(claim, file),
     zone: details.kind === 'identity' && details.zone !== '' ? zoneAgainst(details, file.today) : null,
+  }
+}
+
+/** What is known of whoever a claim says has issued it. */
+function sourceOfClaim({ sourceId, proposedSourceId, details }: Claim, { sources, watchlist }: FileForProof) {
+  const source = sources.get(sourceId ?? proposedSourceId ?? '')
+  const said = 'sourceSaid' in details ? details.sourceSaid?.mail : undefined
+  const seller = source
+    ? sellerMatch(source, watchlist)
+    : sellerOf({ names: [details.sourceName], mails: said ? [said] : [] }, watchlist.sellers)
+  const programme = details.kind === 'study' && source ? programmeOf(details, source.programmes) : undefined
+  return {
+    source: source ? { id: source.id, state: stateOf(source) } : null,
+    seller: seller ?? null,
+    programme: programme
+      ? {
+          title: programme.title,
+          accreditation: (details.kind === 'study' && accreditationIn(programme, details.to)) || null,
+        }
+      : null,
   }
 }
 

@@ -285,4 +285,13 @@ export default {
   'sources.importSellers': 'Verkäufer einlesen',
   'sources.sellersFile': 'CSV-Datei mit Verkäufern',
   'sources.cancel': 'Abbrechen',
+  'sources.ofClaim.proposed': 'Die Stelle wurde mit ihr vorgeschlagen, und noch niemand hat sie geprüft.',
+  'sources.ofClaim.to check': 'Noch niemand hat die Stelle oder den Kontakt, der gefragt würde, geprüft.',
+  'sources.ofClaim.checked': 'Die Stelle ist geprüft.',
+  'sources.ofClaim.retired': 'Die Stelle ist zurückgezogen und wird nicht mehr gefragt.',
+  'sources.ofClaim.merged': 'Die Stelle ist mit einer anderen zusammengeführt.',
+  'sources.look': 'Ansehen',
+  'sources.programmeAccredited': '{{title}} ist ein bekannter Studiengang, {{basis}} von {{from}} bis {{to}}.',
+  'sources.programmeKnown':
+    '{{title}} ist ein bekannter Studiengang; das Jahr dieses Abschlusses liegt außerhalb jeder Akkreditierung.',
 } satisfies Translated<typeof english>

@@ -277,4 +277,13 @@ export default {
   'sources.importSellers': 'Import sellers',
   'sources.sellersFile': 'CSV file with sellers',
   'sources.cancel': 'Cancel',
+  'sources.ofClaim.proposed': 'Its source was proposed with it, and nobody has checked it yet.',
+  'sources.ofClaim.to check': 'Nobody has checked its source, or the contact that would be asked.',
+  'sources.ofClaim.checked': 'Its source is checked.',
+  'sources.ofClaim.retired': 'Its source is retired, and not asked any more.',
+  'sources.ofClaim.merged': 'Its source was merged into another.',
+  'sources.look': 'Look at it',
+  'sources.programmeAccredited': '{{title}} is a known programme, {{basis}} from {{from}} to {{to}}.',
+  'sources.programmeKnown':
+    '{{title}} is a known programme; the year of this award is outside any accreditation of it.',
 } as const

@@ -112,8 +112,10 @@ export async function sourceEntry(id: string): Promise<Source> {
 }
 
 /** The sources that candidates name in their claims. */
-export const sourcesOfCandidates = (candidateIds: readonly string[]): Promise<Source[]> =>
-  rowsOf(Source, { id: { [Op.in]: ofClaims('sourceId', candidateIds) } }, ['name'])
+export const sourcesOfCandidates = (
+  candidateIds: readonly string[],
+  column: 'sourceId' | 'proposedSourceId' = 'sourceId',
+): Promise<Source[]> => rowsOf(Source, { id: { [Op.in]: ofClaims(column, candidateIds) } }, ['name'])
 
 /** Whether a study was of a programme that was accredited in the year of its award. */
 export const isAccredited = (sources: ReadonlyMap<string, Source>, sourceId: string | null, study: Studied): boolean =>

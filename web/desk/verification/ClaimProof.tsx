@@ -22,6 +22,7 @@ import { ComparePortrait } from './ComparePortrait'
 import { ComparisonTable } from './ComparisonTable'
 import { Decide } from './Decide'
 import { LookAt } from './LookAt'
+import { SourceNote } from './SourceNote'
 import { ZoneNote } from './ZoneNote'
 
 type Decision = 'confirmed with a note' | 'contradicted' | 'unconfirmable'
@@ -115,6 +116,7 @@ function ReadProof({ file, claim, proof, lookAtOnce }: ReadProps) {
         <p className="border-line border-b bg-sheet px-3.5 py-2">
           <strong className={tone}>{proof.sentence.head}</strong> {proof.sentence.detail}
         </p>
+        <SourceNote proof={proof} />
         {proof.zone && <ZoneNote zone={proof.zone} />}
         {shown && !readable ? (
           <p className="m-3.5 text-ink-2">
