@@ -313,7 +313,7 @@ export const setSourcesApart = endpoint({
 
 export const readSourceFile = endpoint({
   method: 'GET',
-  path: '/api/desk/source-file',
+  path: '/api/desk/source-exports',
   summary: 'The directory as a file that can be read in again: JSON has everything, CSV what fits a row',
   access: 'sources.keep',
   query: Type.Object({ format: oneOf(['json', 'csv'] as const) }),

@@ -32,6 +32,7 @@ import { vallorne } from './organisation'
 import { people } from './people/people'
 import type { PersonPlan } from './plan'
 import { registerOf } from './registers'
+import { proposeSources } from './sources/proposals'
 import { sources } from './sources/sources'
 import { watchlist } from './sources/watchlist'
 import { demoPassword, staff } from './staff'
@@ -93,6 +94,7 @@ export async function loadScenario(fixed: Fixed, registersFile: string, loadedAt
   await correspond(depsAt(world, 0), world.desk.coordinator!)
   // Links that confirmed an address are of no use any more; the other mails go out as they would have.
   await shareOut(world)
+  await proposeSources(world)
   await writeSetting(demoAccounts, {
     password: demoPassword,
     accounts: staff.map(({ mail, roles }) => ({ mail, roles })),

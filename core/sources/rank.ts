@@ -18,7 +18,20 @@ export type Hit<T> = { source: T; score: number; why: HitReason }
 const least = 0.45
 type How = HitReason['how']
 type Word = { word: string; key: string }
-const prepared = (words: readonly string[]): Word[] => words.map((word) => ({ word, key: spellingKey(word) }))
+type Prepare = (words: readonly string[]) => Word[]
+
+/** Words with their keys, each made once: the names of a directory share most of their words. */
+function preparing(): Prepare {
+  const known = new Map<string, Word>()
+  return (words) =>
+    words.map((word) => {
+      const before = known.get(word)
+      if (before) return before
+      const made = { word, key: spellingKey(word) }
+      known.set(word, made)
+      return made
+    })
+}
 
 /** How well one word answers another, 0 to 1. `last` may still be being typed. */
 function likeness(asked: Word, own: Word, last: boolean): { weight: number; how: How } | undefined {
@@ -28,8 +41,10 @@ function likeness(asked: Word, own: Word, last: boolean): { weight: number; how:
     return asked.word.length > 2 || last
       ? { weight: (last ? 0.9 : 0.82) + (0.06 * asked.key.length) / own.key.length, how: 'beginning' }
       : undefined
+  const allowed = Math.min(allowedSlips(asked.key.length), allowedSlips(own.key.length))
+  if (Math.abs(asked.key.length - own.key.length) > allowed) return undefined
   const slips = editDistance(asked.key, own.key)
-  if (slips <= Math.min(allowedSlips(asked.key.length), allowedSlips(own.key.length)))
+  if (slips <= allowed)
     return { weight: 0.86 - (0.6 * slips) / Math.max(asked.key.length, own.key.length), how: 'slip' }
   return undefined
 }
@@ -37,8 +52,7 @@ function likeness(asked: Word, own: Word, last: boolean): { weight: number; how:
 const worse: readonly How[] = ['same', 'beginning', 'spelling', 'slip', 'partly']
 
 /** How well what was asked answers one name, with the words of the town as a help. */
-function weigh(asked: readonly Word[], name: string, town: readonly Word[]) {
-  const own = prepared(tellingWordsOf(name))
+function weigh(asked: readonly Word[], own: readonly Word[], town: readonly Word[]) {
   const taken = new Set<number>()
   let sum = 0
   let how: How = 'same'
@@ -78,6 +92,7 @@ function weigh(asked: readonly Word[], name: string, town: readonly Word[]) {
  * @returns the best first, each with the reason it is there; what fits less than nearly half is left out
  */
 export function rankSources<T extends Named>(text: string, sources: readonly T[]): Hit<T>[] {
+  const prepared = preparing()
   const asked = prepared(tellingWordsOf(text))
   if (asked.length === 0) return []
   const whole = nameKey(text)
@@ -86,14 +101,15 @@ export function rankSources<T extends Named>(text: string, sources: readonly T[]
     const town = prepared(wordsOf(source.town))
     const names = [{ name: source.name, use: 'name' as const }, ...source.names]
     const found = names.flatMap(({ name, use }): Hit<T>[] => {
-      const one = weigh(asked, name, town)
+      const words = prepared(tellingWordsOf(name))
+      const one = weigh(asked, words, town)
       const initials = initialsOf(name).includes(short)
       const of = (score: number, why: Omit<HitReason, 'name'>) => ({ source, score, why: { ...why, name } })
       // What it goes by now counts more than what it went by.
       const less = use === 'name' ? 0 : use === 'earlier' ? 0.03 : 0.01
       return [
         ...(one && one.score >= least ? [of(one.score - less, { by: use, how: one.how, town: one.town })] : []),
-        ...(nameKey(name) === whole
+        ...(words.map(({ key }) => key).join(' ') === whole
           ? [of(1 - less, { by: use, how: one?.how === 'same' ? 'same' : 'spelling', town: false })]
           : []),
         ...(initials ? [of(0.9 - less, { by: 'initials', how: 'same', town: false })] : []),

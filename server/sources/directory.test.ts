@@ -215,11 +215,11 @@ describe('a file of sources', () => {
     ines.done('importSources', { query: { fileName, dry }, body: Buffer.from(text) })
 
   test('what is saved as JSON or as a table reads back as the same', async () => {
-    const json = await (await ines.request('/api/desk/source-file?format=json')).text()
+    const json = await (await ines.request('/api/desk/source-exports?format=json')).text()
     const back = await load(json, 'yes', 'x.json')
     expect(new Set(back.rows.map(({ becomes }) => becomes))).toEqual(new Set(['same']))
     expect(back.rows.length).toBeGreaterThan(40)
-    const csv = await (await ines.request('/api/desk/source-file?format=csv')).text()
+    const csv = await (await ines.request('/api/desk/source-exports?format=csv')).text()
     const faulty = (await load(csv, 'yes')).rows.filter(({ becomes }) => becomes !== 'same')
     expect(faulty).toEqual([])
   })

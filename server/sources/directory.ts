@@ -1,12 +1,12 @@
-import { Op, type WhereOptions } from 'sequelize'
-import type { SourceFilter } from '#contract/sources'
+import { literal, Op, type WhereOptions } from 'sequelize'
+import type { SourceFilter, SourceState } from '#contract/sources'
 import type { HitReason } from '#core/sources/rank'
 import { contactFor, type SourceKind } from '#core/sources/source'
 import type { Account } from '../platform/deps'
 import { enquiryCounts } from '../records/enquiries/enquiries'
 import { Source, SourcePair } from '../records/sources/model'
 import { searchSources } from '../records/sources/search'
-import { sourceLine, stateOf } from '../records/sources/sources'
+import { sourceLine } from '../records/sources/sources'
 import { currentWatchlist, sellerMatch } from '../records/sources/watchlist'
 import { checkableBy, checkersBeside } from './keep'
 
@@ -15,27 +15,11 @@ const mostFound = 40
 
 export type Filter = { text?: string; kind?: SourceKind; country?: string; state?: SourceFilter; after?: string }
 
-/** What each state comes to in the table; whether every contact is checked stands in the row itself. */
-const unchecked = `(checkedAt IS NULL OR JSON_CONTAINS(JSON_EXTRACT(known, '$.contacts[*].checked'), 'null'))`
-const literally = (sql: string) => Source.sequelize!.literal(sql) as unknown as WhereOptions<Source>
-const inState: Record<SourceFilter, () => WhereOptions<Source>> = {
-  merged: () => ({ mergedIntoId: { [Op.not]: null } }),
-  retired: () => ({ mergedIntoId: null, retiredAt: { [Op.not]: null } }),
-  proposed: () => ({ mergedIntoId: null, retiredAt: null, origin: 'candidate', checkedAt: null }),
-  'to check': () => ({
-    ...{ mergedIntoId: null, retiredAt: null },
-    [Op.and]: [literally(unchecked), { [Op.not]: { origin: 'candidate', checkedAt: null } }],
-  }),
-  double: () => ({
-    mergedIntoId: null,
-    [Op.and]: [
-      literally(
-        `id IN (SELECT oneId FROM source_pairs WHERE state = 'open' UNION SELECT otherId FROM source_pairs WHERE state = 'open')`,
-      ),
-    ],
-  }),
-  checked: () => ({ mergedIntoId: null, retiredAt: null, [Op.and]: [literally(`NOT ${unchecked}`)] }),
-}
+const inUse: SourceState[] = ['proposed', 'to check', 'checked']
+const pairs =
+  "SELECT oneId FROM source_pairs WHERE state = 'open' UNION SELECT otherId FROM source_pairs WHERE state = 'open'"
+const inState = (state: SourceFilter | undefined): WhereOptions<Source> =>
+  state === 'double' ? { id: { [Op.in]: literal(`(${pairs})`) } } : { state: state ?? inUse }
 
 /** The directory, a page at a time in the order of names; where something is searched for, the best of what is found. */
 export async function sourceDirectory(actor: Account, filter: Filter) {
@@ -59,13 +43,13 @@ async function found({ text = '', kind, country, state }: Filter) {
 
 /** Without a state, whatever can be chosen or is to become so. */
 const fits = (source: Source, state: SourceFilter | undefined) =>
-  state && state !== 'double' ? stateOf(source) === state : !['merged', 'retired'].includes(stateOf(source))
+  state && state !== 'double' ? source.state === state : inUse.includes(source.state)
 
 async function paged({ kind, country, state, after }: Filter) {
   const [name, id] = after ? (JSON.parse(Buffer.from(after, 'base64url').toString()) as [string, string]) : []
   const where = {
     [Op.and]: [
-      state ? inState[state]() : { mergedIntoId: null, retiredAt: null },
+      inState(state),
       ...(kind ? [{ kind }] : []),
       ...(country ? [{ country }] : []),
       ...(name === undefined ? [] : [{ [Op.or]: [{ name: { [Op.gt]: name } }, { name, id: { [Op.gt]: id } }] }]),
@@ -109,7 +93,7 @@ const usualClaim = {
 } as const satisfies Record<SourceKind, string>
 
 export const standingOf = (source: Source) => ({
-  state: stateOf(source),
+  state: source.state,
   version: source.version,
   enteredBy: source.enteredBy,
   checkedBy: source.checkedAt ? (source.checkedBy ?? '') : null,
@@ -118,8 +102,8 @@ export const standingOf = (source: Source) => ({
 /** How much of the directory somebody has to look at. */
 async function whatWaits() {
   const [proposed, toCheck, doubles] = await Promise.all([
-    Source.count({ where: inState.proposed() }),
-    Source.count({ where: inState['to check']() }),
+    Source.count({ where: { state: 'proposed' } }),
+    Source.count({ where: { state: 'to check' } }),
     SourcePair.count({ where: { state: 'open' } }),
   ])
   return { proposed, toCheck, doubles }

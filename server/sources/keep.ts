@@ -10,14 +10,7 @@ import { invalid, invalidField, requireVersion } from '../platform/errors/proble
 import { takesTwo } from '../records/accounts/policies'
 import { accountsWithRight } from '../records/accounts/staff'
 import { Source } from '../records/sources/model'
-import {
-  columnsOf,
-  factsOfSource,
-  keepVersion,
-  type StoredFacts,
-  sourceEntry,
-  stateOf,
-} from '../records/sources/sources'
+import { columnsOf, factsOfSource, keepVersion, type StoredFacts, sourceEntry } from '../records/sources/sources'
 import { soldBy } from '../records/sources/watchlist'
 import { spellSources } from '../records/sources/words'
 import { adoptProposed } from './adopt'
@@ -146,7 +139,7 @@ export async function checkSource(
   const row = await sourceEntry(id)
   if (row.mergedIntoId) throw problems.merged()
   requireVersion(version, row.version, {})
-  if (stateOf(row) === 'checked' || stateOf(row) === 'retired') throw problems.checkedAlready()
+  if (row.state === 'checked' || row.state === 'retired') throw problems.checkedAlready()
   if (row.known.contacts.length === 0 && !row.register) throw problems.nobodyToAsk()
   if (await soldBy(row)) throw problems.isASeller()
   const { mayCheck, alone } = checkableBy(row, actor, await checkersBeside(actor))
@@ -159,7 +152,7 @@ export async function checkSource(
   const flagged = open.some((contact) => (flags.get(contact.id) ?? []).length > 0)
   if (flagged && !note) throw invalidField('/body/note', say('problem.sayWhyFlaggedContact'))
   const at = deps.clock.now()
-  const proposed = stateOf(row) === 'proposed'
+  const proposed = row.state === 'proposed'
   await compareAndSet(row, version, {
     known: {
       ...row.known,
@@ -202,7 +195,7 @@ export async function retireSource(
   const row = await sourceEntry(id)
   if (row.mergedIntoId) throw problems.merged()
   requireVersion(version, row.version, {})
-  if (retired && stateOf(row) === 'proposed' && !because)
+  if (retired && row.state === 'proposed' && !because)
     throw invalidField('/body/because', say('problem.sayWhyTurnedDown'))
   await compareAndSet(row, version, {
     retiredAt: retired ? deps.clock.now() : null,

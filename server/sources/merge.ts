@@ -9,7 +9,7 @@ import { queueJob } from '../platform/jobs/queue'
 import { Claim } from '../records/claims/model'
 import { Enquiry } from '../records/enquiries/model'
 import { Source, SourceMerge, SourceMergeMove, SourcePair } from '../records/sources/model'
-import { factsOfSource, sourceEntry, stateOf } from '../records/sources/sources'
+import { factsOfSource, sourceEntry } from '../records/sources/sources'
 import { adoptProposed } from './adopt'
 import { settle, writeFacts } from './keep'
 import { problems } from './problems'
@@ -31,7 +31,7 @@ export async function mergeSources(deps: Deps, actor: Actor, keptId: string, giv
   requireVersion(given.version, kept.version, {})
   requireVersion(given.goneVersion, gone.version, {})
   const now = deps.clock.now()
-  const proposed = stateOf(gone) === 'proposed'
+  const proposed = gone.state === 'proposed'
   const [before, goneFacts] = [factsOfSource(kept), factsOfSource(gone)]
   const goneBefore = { retiredAt: gone.retiredAt?.toISOString() ?? null, retiredBecause: gone.retiredBecause ?? null }
   await compareAndSet(gone, given.goneVersion, { mergedIntoId: keptId, retiredAt: now, proposalKey: null })
@@ -55,7 +55,7 @@ export async function mergeSources(deps: Deps, actor: Actor, keptId: string, giv
     about: kept.name,
     details: { merge: merge.id, take: given.take },
   })
-  if (proposed && stateOf(kept) !== 'proposed') await adoptProposed(deps, actor, kept)
+  if (proposed && kept.state !== 'proposed') await adoptProposed(deps, actor, kept)
   await sumUpAgain(deps, merge.id)
   return { id: merge.id }
 }

@@ -9,7 +9,7 @@ import { labelOf } from '../records/claims/label'
 import { Claim } from '../records/claims/model'
 import { shownNames } from '../records/people/shownNames'
 import { Source, SourceMerge, SourceMergeMove, SourceVersion } from '../records/sources/model'
-import { factsOfSource, type StoredFacts, sourceEntry, stateOf } from '../records/sources/sources'
+import { factsOfSource, type StoredFacts, sourceEntry } from '../records/sources/sources'
 import { currentWatchlist, sellerMatch } from '../records/sources/watchlist'
 import { standingOf } from './directory'
 import { claimsNaming, flagsOfContacts } from './flags'
@@ -94,7 +94,7 @@ async function saidOf(source: Source) {
     return {
       file: files[nth]!,
       who: names.get(candidateId) ?? '',
-      claim: labelOf(details),
+      claim: details.kind === 'work' ? details.position : labelOf(details),
       ...{ town, country, mail, phone, site },
     }
   })
@@ -128,7 +128,7 @@ async function readTwin<R>(other: Source, score: number, reasons: R[], facts: St
   const theirs = factsOfSource(other)
   return {
     ...otherSource(other),
-    ...{ version: other.version, state: stateOf(other), score, reasons },
+    ...{ version: other.version, state: other.state, score, reasons },
     lost: lostInMerge(facts, theirs),
     source: given(theirs),
     claims: await countNaming(other.id),

@@ -39,8 +39,10 @@ export async function findTwins(source: Source) {
       .map((other) => [other.id, other]),
   )
   const pairs = [...others.values()].flatMap((other) => {
-    const twin = twinOf(compared(source), compared(other), free)
-    return twin ? [{ ...inOrder(source.id, other.id), ...twin }] : []
+    const ids = inOrder(source.id, other.id)
+    const [one, two] = ids.oneId === source.id ? [source, other] : [other, source]
+    const twin = twinOf(compared(one), compared(two), free)
+    return twin ? [{ ...ids, ...twin }] : []
   })
   await dropPairs(source.id, pairs)
   for (const pair of pairs)

@@ -18,7 +18,6 @@ import { standingOf } from '../records/enquiries/licenceStanding'
 import type { Enquiry, Finding } from '../records/enquiries/model'
 import { claimedStatement } from '../records/enquiries/statement'
 import type { Source } from '../records/sources/model'
-import { stateOf } from '../records/sources/sources'
 import { sellerMatch, type Watchlist } from '../records/sources/watchlist'
 
 export type FileForProof = {
@@ -122,7 +121,7 @@ function sourceOfClaim({ sourceId, proposedSourceId, details }: Claim, { sources
     : sellerOf({ names: [details.sourceName], mails: said ? [said] : [] }, watchlist.sellers)
   const programme = details.kind === 'study' && source ? programmeOf(details, source.programmes) : undefined
   return {
-    source: source ? { id: source.id, state: stateOf(source) } : null,
+    source: source ? { id: source.id, state: source.state } : null,
     seller: seller ?? null,
     programme: programme
       ? {

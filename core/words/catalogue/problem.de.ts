@@ -308,7 +308,6 @@ export default {
   'problem.chooseAStartingPoint': 'Wählen Sie einen Ausgangspunkt oder eine frühere Stelle zum Kopieren.',
   'problem.somebodyElseChecksIt': 'Wer sie eingetragen hat, prüft sie nicht. Bitten Sie jemand anderen darum.',
   'problem.itIsCheckedAlready': 'Sie ist schon geprüft.',
-  'problem.giveTheSourceAName': 'Geben Sie der Stelle einen Namen.',
   'problem.sayWhyAlone': 'Sagen Sie, wie Sie sich vergewissert haben, da niemand anderer prüfen kann.',
   'problem.anotherTestMail': 'Seither wurde eine andere Testmail gesendet. Öffnen Sie den Link in dieser.',
   'problem.jobIsNotGivenUp': 'Dieser Auftrag ist nicht aufgegeben oder wird schon wieder versucht.',

@@ -282,7 +282,6 @@ export default {
   'problem.chooseAStartingPoint': 'Choose a starting point, or an earlier vacancy to copy.',
   'problem.somebodyElseChecksIt': 'Whoever entered it does not check it. Ask a colleague to.',
   'problem.itIsCheckedAlready': 'It is checked already.',
-  'problem.giveTheSourceAName': 'Give the source a name.',
   'problem.sayWhyAlone': 'Say how you made sure, since nobody else can check it.',
   'problem.anotherTestMail': 'Another test mail has been sent since. Open the link in that one.',
   'problem.jobIsNotGivenUp': 'This job is not given up, or is being tried again already.',

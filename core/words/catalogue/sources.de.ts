@@ -95,7 +95,7 @@ export default {
   'sources.region': 'Region',
   'sources.existedFrom': 'Gibt es seit (Jahr)',
   'sources.existedTo': 'Gab es bis (Jahr)',
-  'sources.existed': 'Gab es',
+  'sources.existed': 'Bestand',
   'sources.otherNames': 'Andere Namen',
   'sources.otherNamesMean':
     'In anderen Sprachen und Schriften, kurz, und wie sie früher hieß: Sie wird unter jedem gefunden.',
@@ -145,8 +145,7 @@ export default {
   'sources.check.public register': 'in einem öffentlichen Register',
   'sources.check.letter': 'durch einen beantworteten Brief',
   'sources.check.known from before': 'von früher bekannt',
-  'sources.check.unsaid': 'bevor dies festgehalten wurde',
-  'sources.somebody': 'der Einrichtung',
+  'sources.somebody': 'Einrichtung',
   'sources.conditionsMean': 'Wer diese Stelle angibt, erfährt davon vor dem Senden.',
   'sources.addCondition': 'Bedingung hinzufügen',
   'sources.conditionKind': 'Sie verlangt',
@@ -294,4 +293,7 @@ export default {
   'sources.programmeAccredited': '{{title}} ist ein bekannter Studiengang, {{basis}} von {{from}} bis {{to}}.',
   'sources.programmeKnown':
     '{{title}} ist ein bekannter Studiengang; das Jahr dieses Abschlusses liegt außerhalb jeder Akkreditierung.',
+  'sources.contactFromBefore': 'bekannt, seit das Verzeichnis am {{on}} eingerichtet wurde',
+  'sources.aCandidate': 'Eine Bewerbung',
+  'sources.wasProposed': 'hat sie vorgeschlagen',
 } satisfies Translated<typeof english>

@@ -90,7 +90,7 @@ export default {
   'sources.region': 'Region',
   'sources.existedFrom': 'There since (year)',
   'sources.existedTo': 'There until (year)',
-  'sources.existed': 'There',
+  'sources.existed': 'Existed',
   'sources.otherNames': 'Other names',
   'sources.otherNamesMean':
     'In other languages and scripts, in short, and as it was called before: it is found by each.',
@@ -140,8 +140,7 @@ export default {
   'sources.check.public register': 'in a public register',
   'sources.check.letter': 'by a letter that was answered',
   'sources.check.known from before': 'known from before',
-  'sources.check.unsaid': 'before this was kept',
-  'sources.somebody': 'the set-up',
+  'sources.somebody': 'Set-up',
   'sources.conditionsMean': 'A candidate who names this source is told of it before sending.',
   'sources.addCondition': 'Add a condition',
   'sources.conditionKind': 'It asks for',
@@ -286,4 +285,7 @@ export default {
   'sources.programmeAccredited': '{{title}} is a known programme, {{basis}} from {{from}} to {{to}}.',
   'sources.programmeKnown':
     '{{title}} is a known programme; the year of this award is outside any accreditation of it.',
+  'sources.contactFromBefore': 'known since the directory was set up on {{on}}',
+  'sources.aCandidate': 'A candidate',
+  'sources.wasProposed': 'proposed it',
 } as const

@@ -4,8 +4,8 @@ import { QueryTypes, type Sequelize } from 'sequelize'
 export const up = [
   `ALTER TABLE sources ADD COLUMN IF NOT EXISTS known JSON, ADD COLUMN IF NOT EXISTS origin VARCHAR(12) NOT NULL DEFAULT 'desk',
     ADD COLUMN IF NOT EXISTS proposalKey VARCHAR(255), ADD COLUMN IF NOT EXISTS mergedIntoId CHAR(36) BINARY,
-    ADD COLUMN IF NOT EXISTS retiredBecause TEXT, ADD COLUMN IF NOT EXISTS spelled TINYINT(1) NOT NULL DEFAULT 0,
-    ADD UNIQUE KEY IF NOT EXISTS oneProposal (proposalKey), ADD KEY IF NOT EXISTS byName (name, id), ADD KEY IF NOT EXISTS spelled (spelled)`,
+    ADD COLUMN IF NOT EXISTS retiredBecause TEXT, ADD COLUMN IF NOT EXISTS spelled TINYINT(1) NOT NULL DEFAULT 0, ADD COLUMN IF NOT EXISTS state VARCHAR(12) NOT NULL DEFAULT 'to check',
+    ADD UNIQUE KEY IF NOT EXISTS oneProposal (proposalKey), ADD KEY IF NOT EXISTS byName (name, id), ADD KEY IF NOT EXISTS spelled (spelled), ADD KEY IF NOT EXISTS byState (state, name, id)`,
   `CREATE TABLE source_words (
     word VARCHAR(40) CHARACTER SET ascii COLLATE ascii_bin NOT NULL, sourceId CHAR(36) BINARY NOT NULL, kind VARCHAR(30) NOT NULL,
     country CHAR(2) NOT NULL, offered TINYINT(1) NOT NULL, PRIMARY KEY (word, sourceId), KEY filtered (word, offered, kind, country, sourceId), KEY (sourceId))`,

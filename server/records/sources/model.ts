@@ -6,6 +6,7 @@ import {
   Model,
   type Sequelize,
 } from 'sequelize'
+import type { SourceState } from '#contract/sources'
 import type { Contact, Programme, SourceFacts, SourceKind } from '#core/sources/source'
 import type { TwinReason } from '#core/sources/twins'
 import {
@@ -54,6 +55,8 @@ export class Source extends Model<InferAttributes<Source>, InferCreationAttribut
   declare retiredBecause: CreationOptional<string | null>
   /** The one it was merged into, where claims and enquiries are now. */
   declare mergedIntoId: CreationOptional<string | null>
+  /** Where it stands, as it was last written down. */
+  declare state: CreationOptional<SourceState>
   /** Whether it is found by the names it has now. */
   declare spelled: CreationOptional<boolean>
 }
@@ -123,6 +126,7 @@ export function defineSources(sequelize: Sequelize) {
     retiredAt: momentOrNull,
     retiredBecause: longTextOrNull,
     mergedIntoId: uuidOrNull,
+    state: { ...text, defaultValue: 'to check' },
     spelled: { ...flag, defaultValue: false },
   })
   define(SourceVersion, sequelize, 'source_versions', {

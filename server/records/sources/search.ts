@@ -1,32 +1,17 @@
 import { Op, QueryTypes } from 'sequelize'
 import { editDistance } from '#core/comparison/measures'
 import { type Hit, rankSources } from '#core/sources/rank'
-import type { SourceKind } from '#core/sources/source'
+import type { SourceKind, SourceName } from '#core/sources/source'
 import { allowedSlips, slipsOf, spellingKey, tellingWordsOf, wordsOf } from '#core/sources/spelling'
 import { Source } from './model'
 import { isOffered } from './words'
 
 const mostWords = 6
 /** So many sources are looked at closely, whatever was typed. */
-const mostRanked = 160
+const mostRanked = 120
 const mostBeginnings = 60
 
 export type SourceFilter = { kinds?: readonly SourceKind[]; country?: string; offered?: boolean }
-
-/** What is needed of a source to rank and list it. */
-const listed = [
-  'id',
-  'name',
-  'kind',
-  'town',
-  'country',
-  'known',
-  'programmes',
-  'retiredAt',
-  'checkedAt',
-  'origin',
-  'mergedIntoId',
-] as const
 
 type Known = { asked: number; word: string; sources: number }
 
@@ -34,11 +19,7 @@ type Known = { asked: number; word: string; sources: number }
  * Searches sources by any name they go by, in any spelling. Words that fit what was typed are found first, and the sources
  * by the rarest of them; only those are ranked, so that it takes no longer with fifty thousand than with fifty.
  */
-export async function searchSources(
-  text: string,
-  filter: SourceFilter,
-  most: number,
-): Promise<Hit<Source & { names: Source['known']['names'] }>[]> {
+export async function searchSources(text: string, filter: SourceFilter, most: number): Promise<Hit<Source>[]> {
   const words = tellingWordsOf(text).slice(0, mostWords)
   if (words.length === 0) return []
   const short = spellingKey(wordsOf(text).join(''))
@@ -49,13 +30,25 @@ export async function searchSources(
   if (ids.length < mostRanked && words.length === 1 && first.length < 4)
     ids.push(...(await beginningWith(text.trim(), filter)))
   if (ids.length === 0) return []
-  const found = await Source.findAll({ where: { id: [...new Set(ids)] }, attributes: [...listed] })
-  return rankSources(
-    text,
-    found
-      .filter((source) => !filter.offered || isOffered(source))
-      .map((source) => Object.assign(source, { names: source.known.names })),
-  ).slice(0, most)
+  const hits = rankSources(text, await namesOf([...new Set(ids)])).slice(0, most)
+  const found = await Source.findAll({ where: { id: hits.map(({ source }) => source.id) } })
+  const byId = new Map(found.map((source) => [source.id, source]))
+  return hits.flatMap((hit) => {
+    const source = byId.get(hit.source.id)
+    return source && (!filter.offered || isOffered(source)) ? [{ ...hit, source }] : []
+  })
+}
+
+/** Just the names: most of what is looked at is not shown. */
+async function namesOf(ids: readonly string[]) {
+  const rows = await Source.sequelize!.query<{ id: string; name: string; town: string; names: string | SourceName[] }>(
+    "SELECT id, name, town, JSON_EXTRACT(known, '$.names') AS names FROM sources WHERE id IN (:ids)",
+    { replacements: { ids }, type: QueryTypes.SELECT },
+  )
+  return rows.map(({ names, ...row }) => ({
+    ...row,
+    names: typeof names === 'string' ? (JSON.parse(names) as SourceName[]) : names,
+  }))
 }
 
 /** The words of the directory that may be what was meant, with how many sources have each. */

@@ -1,6 +1,6 @@
 import { Op } from 'sequelize'
 import { v7 as uuid } from 'uuid'
-import type { SourceLine, SourceState } from '#contract/sources'
+import type { SourceLine } from '#contract/sources'
 import { accreditedAs, type Studied } from '#core/sources/programmes'
 import type { Contact, ContactGiven, SourceFacts, SourceKind } from '#core/sources/source'
 import { nameKey } from '#core/sources/spelling'
@@ -149,13 +149,6 @@ export const sourceLine = ({ id, name, known, kind, town, country, programmes }:
   country,
   programmes,
 })
-
-export const stateOf = ({ mergedIntoId, retiredAt, checkedAt, known, origin }: Source): SourceState => {
-  if (mergedIntoId) return 'merged'
-  if (retiredAt) return 'retired'
-  if (origin === 'candidate' && !checkedAt) return 'proposed'
-  return checkedAt && known.contacts.every(({ checked }) => checked) ? 'checked' : 'to check'
-}
 
 /** The source that goes by exactly this name, but for its spelling, or by one of its others. */
 export async function sourceNamed(name: string): Promise<Source | undefined> {

@@ -1,4 +1,6 @@
 import { QueryTypes } from 'sequelize'
+import type { SourceState } from '#contract/sources'
+import { groupBy } from '#core/groupBy'
 import { domainKeys, domainOf, type KnownDomain } from '#core/sources/lookalikes'
 import { initialsOf, slipsOf, spellingKey, wordsOf } from '#core/sources/spelling'
 import { Source } from './model'
@@ -18,7 +20,15 @@ function wordsOfSource({ name, known, town }: Source): string[] {
 export const isOffered = ({ retiredAt, mergedIntoId, origin, checkedAt }: Source) =>
   !retiredAt && !mergedIntoId && (origin !== 'candidate' || Boolean(checkedAt))
 
-/** Has sources found by the names they have now. In the transaction of the change, if there is one. */
+/** Where a source stands: it can be asked once it and every contact of it has been checked. */
+export const stateOf = ({ mergedIntoId, retiredAt, checkedAt, known, origin }: Source): SourceState => {
+  if (mergedIntoId) return 'merged'
+  if (retiredAt) return 'retired'
+  if (origin === 'candidate' && !checkedAt) return 'proposed'
+  return checkedAt && known.contacts.every(({ checked }) => checked) ? 'checked' : 'to check'
+}
+
+/** Has sources found by the names they have now, and listed where they stand. In the transaction of the change, if there is one. */
 export async function spellSources(sources: readonly Source[]) {
   const sequelize = Source.sequelize!
   const run = (sql: string, replacements: Record<string, unknown>) => sequelize.query(sql, { replacements })
@@ -39,7 +49,13 @@ export async function spellSources(sources: readonly Source[]) {
     const words = [...new Set([...before.map(({ word }) => word), ...rows.map(([word]) => word as string)])].sort()
     await countWords(words)
     await keyDomains(some)
-    await run('UPDATE sources SET spelled = 1 WHERE id IN (:ids)', { ids })
+    for (const [state, group] of groupBy(some, stateOf)) {
+      await run('UPDATE sources SET spelled = 1, state = :state WHERE id IN (:ids)', {
+        state,
+        ids: group.map(({ id }) => id),
+      })
+      for (const source of group) source.set({ state, spelled: true }, { raw: true })
+    }
   }
 }
 

@@ -1,6 +1,8 @@
 import type { ReactNode } from 'react'
+import { catalogue } from '#core/catalogue/catalogue'
 import { writeWhen } from '#core/dates/write'
 import { say } from '#core/words/say'
+import { translated } from '#core/words/translations'
 import { writeMoney, writeShortDay } from '../../ui/write'
 import { Table } from '../overviews/Overview'
 import type { SourceRead } from './SourcePage'
@@ -9,22 +11,22 @@ import { flagWords } from './sourceWords'
 /** What is known of a source, to be read. */
 export function SourceFacts({ read }: { read: SourceRead }) {
   const { source, contacts } = read
-  const years = yearsOf(source.existedFrom, source.existedTo)
+  const identity: [string, string][] = [
+    [say('sources.otherNames'), source.names.map(nameWords).join('; ')],
+    [say('sources.existed'), yearsOf(source.existedFrom, source.existedTo)],
+    [
+      say('sources.successors'),
+      source.successors.map(({ name, year }) => (year ? `${name} (${year})` : name)).join('; '),
+    ],
+    [say('sources.region'), source.region],
+  ]
   return (
     <div className="grid gap-5">
-      <Part title={say('sources.part.identity')}>
-        <Lines
-          lines={[
-            [say('sources.otherNames'), source.names.map(nameWords).join('; ')],
-            [say('sources.existed'), years],
-            [
-              say('sources.successors'),
-              source.successors.map(({ name, year }) => (year ? `${name} (${year})` : name)).join('; '),
-            ],
-            [say('sources.region'), source.region],
-          ]}
-        />
-      </Part>
+      {identity.some(([, value]) => value !== '') && (
+        <Part title={say('sources.part.identity')}>
+          <Lines lines={identity} />
+        </Part>
+      )}
       <Part title={say('sources.part.contacts')}>
         {contacts.length === 0 && <p className="text-ink-2">{say('sources.noContact')}</p>}
         <ul className="grid gap-2">
@@ -130,12 +132,14 @@ function Contact({ contact }: { contact: SourceRead['contacts'][number] }) {
           ? say('sources.forEverything')
           : say('sources.forPurposes', { purposes: purposes.map((one) => say(`sources.purpose.${one}`)).join(', ') })}
         {' · '}
-        {checked ? (
+        {checked?.how ? (
           say('sources.contactChecked', {
-            how: checked.how ? say(`sources.check.${checked.how}`) : say('sources.check.unsaid'),
-            by: checked.by || say('sources.somebody'),
+            how: say(`sources.check.${checked.how}`),
+            by: checked.by,
             on: writeShortDay(checked.at),
           })
+        ) : checked ? (
+          say('sources.contactFromBefore', { on: writeShortDay(checked.at) })
         ) : (
           <span className="text-soon-ink">{say('sources.contactNotChecked', { by: enteredBy })}</span>
         )}
@@ -147,6 +151,11 @@ function Contact({ contact }: { contact: SourceRead['contacts'][number] }) {
       ))}
     </li>
   )
+}
+
+const fieldName = (key: string) => {
+  const field = catalogue().fields.find((one) => one.key === key)
+  return field ? translated(field).name : key
 }
 
 const Programmes = ({ programmes }: { programmes: SourceRead['source']['programmes'] }) => (
@@ -166,7 +175,7 @@ const Programmes = ({ programmes }: { programmes: SourceRead['source']['programm
           ),
         },
         { name: say('sources.level'), right: true, of: ({ level }) => level },
-        { name: say('sources.field'), right: true, of: ({ field }) => field },
+        { name: say('sources.field'), of: ({ field }) => fieldName(field) },
         { name: say('sources.offered'), of: ({ from, to }) => yearsOf(from ?? null, to ?? null) },
         {
           name: say('sources.accreditations'),

@@ -79,7 +79,7 @@ function KnownSource({ id }: { id: string }) {
           {state !== 'merged' && data.twins.length > 0 && <Twins read={data} />}
           <SaidByCandidates said={data.said} />
           <Merged merges={data.merges} />
-          <History history={data.history} />
+          <History history={data.history} origin={data.origin} />
         </aside>
       </div>
     </Overview>

@@ -63,17 +63,18 @@ export function Merged({ merges }: Pick<SourceRead, 'merges'>) {
 }
 
 /** Who changed what, the newest first. */
-export const History = ({ history }: Pick<SourceRead, 'history'>) => (
+export const History = ({ history, origin }: Pick<SourceRead, 'history' | 'origin'>) => (
   <section aria-label={say('sources.history')}>
     <h2 className="mb-1 text-[1.1333rem]">{say('sources.history')}</h2>
     <ol className="grid gap-1">
       {history.map(({ version, by, at, changed }) => (
         <li key={version}>
-          <span className="text-ink-2">{writeShortDay(at)}</span> {by || say('sources.somebody')}{' '}
+          <span className="text-ink-2">{writeShortDay(at)}</span>{' '}
+          {by || say(origin === 'candidate' ? 'sources.aCandidate' : 'sources.somebody')}{' '}
           {changed.length > 0
             ? say('sources.changed', { fields: changed.map(fieldWords).join(', ') })
             : version === 1
-              ? say('sources.wasEntered')
+              ? say(origin === 'candidate' ? 'sources.wasProposed' : 'sources.wasEntered')
               : say('sources.changedStanding')}
         </li>
       ))}
