@@ -228,6 +228,7 @@ export const readSource = endpoint({
       Type.Object({ version: Version, by: Type.String(), at: Moment, changed: Type.Array(oneOf(sourceFields)) }),
     ),
   }),
+  invalidates: ['desk'],
 })
 
 const Saved = Type.Object({ version: Version })
@@ -370,6 +371,7 @@ export const readWatchlist = endpoint({
   summary: 'Known sellers of degrees, and domains at which anybody gets an address',
   access: 'sources.keep',
   reply: Type.Object({ version: Version, watchlist: Watchlist }),
+  invalidates: ['desk'],
 })
 
 export const saveWatchlist = endpoint({
