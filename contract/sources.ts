@@ -42,6 +42,12 @@ const Programme = Type.Object({
   accreditations: Type.Optional(few(Accreditation, 20)),
 })
 
+const NumberFormat = Type.Object({
+  claim: oneOf(['study', 'licence', 'certificate'] as const),
+  pattern: Type.String({ minLength: 1, maxLength: 200, pattern: singleLine }),
+  example: Type.String({ minLength: 1, maxLength: 80, pattern: singleLine }),
+})
+
 export const SourceLine = Type.Object({
   id: Id,
   name: Type.String(),
@@ -50,6 +56,7 @@ export const SourceLine = Type.Object({
   town: Type.String(),
   country: Type.String(),
   programmes: Type.Array(Programme),
+  numberFormats: Type.Array(NumberFormat),
 })
 export type SourceLine = typeof SourceLine.static
 
@@ -155,14 +162,7 @@ export const SourceGiven = Type.Object({
     }),
   ),
   answerWorkingDays: Type.Integer({ minimum: 1, maximum: 120, description: 'After how many it is reminded' }),
-  numberFormats: few(
-    Type.Object({
-      claim: oneOf(['study', 'licence', 'certificate'] as const),
-      pattern: Type.String({ minLength: 1, maxLength: 200, pattern: singleLine }),
-      example: Type.String({ minLength: 1, maxLength: 80, pattern: singleLine }),
-    }),
-    20,
-  ),
+  numberFormats: few(NumberFormat, 20),
   programmes: few(Programme, 300),
   notes: Type.String({ maxLength: 4000 }),
 })

@@ -89,6 +89,7 @@ describe('programmes', () => {
   test.each([
     ['the same subject', {}, true],
     ['the programme it was chosen as', { subject: 'Power grids', programme: 'Electrical engineering' }, true],
+    ['the programme with its award', { subject: 'Power grids', programme: 'MSc, Electrical Engineering' }, true],
     ['another subject', { subject: 'Power grids' }, false],
     ['another level', { level: 6 }, false],
     ['another field', { field: '0714' }, false],

@@ -19,7 +19,9 @@ export type Studied = {
 export function programmeOf<P extends Programme>(study: Studied, programmes: readonly P[]): P | undefined {
   const alike = programmes.filter(({ level, field }) => level === study.level && field === study.field)
   const called = (name: string | undefined) =>
-    name ? alike.find(({ title }) => nameKey(title) === nameKey(name)) : undefined
+    name
+      ? alike.find(({ title, award }) => [title, `${award}, ${title}`].some((own) => nameKey(own) === nameKey(name)))
+      : undefined
   return called(study.programme) ?? called(study.subject)
 }
 

@@ -348,4 +348,7 @@ export default {
   'apply.sourceSaid.site': 'Ihre Website',
   'apply.sourceSaid.mail': 'Ihre Mailadresse',
   'apply.sourceSaid.phone': 'Ihre Telefonnummer',
+  'apply.numbersLookLike': 'Nummern von {{source}} sehen aus wie {{example}}.',
+  'apply.numberLooksOtherwise':
+    'Nummern von {{source}} sehen meist aus wie {{example}}. Sehen Sie noch einmal nach; wenn es so gedruckt ist, behalten Sie es.',
 } satisfies Translated<typeof english>

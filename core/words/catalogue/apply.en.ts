@@ -337,4 +337,7 @@ export default {
   'apply.sourceSaid.site': 'Its website',
   'apply.sourceSaid.mail': 'Its mail address',
   'apply.sourceSaid.phone': 'Its telephone number',
+  'apply.numbersLookLike': 'Numbers of {{source}} look like {{example}}.',
+  'apply.numberLooksOtherwise':
+    'Numbers of {{source}} usually look like {{example}}. Look again; if it is printed so, keep it.',
 } as const

@@ -141,13 +141,9 @@ export async function findSources(input: { text?: string; kind?: string; country
 }
 
 export const sourceLine = ({ id, name, known, kind, town, country, programmes }: Source): SourceLine => ({
-  id,
-  name,
+  ...{ id, name, kind, town, country, programmes },
   aliases: known.names.map((one) => one.name),
-  kind,
-  town,
-  country,
-  programmes,
+  numberFormats: known.numberFormats,
 })
 
 /** The source that goes by exactly this name, but for its spelling, or by one of its others. */

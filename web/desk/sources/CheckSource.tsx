@@ -8,7 +8,7 @@ import { faultAt, ProblemNote } from '../../ui/ProblemNote'
 import { useAct } from '../../useAct'
 import { useFreshAfterClash } from '../../useFreshAfterClash'
 import { useToast } from '../useToast'
-import type { SourceRead } from './SourcePage'
+import type { SourceRead } from './sourceTypes'
 import { flagWords, sellerWords } from './sourceWords'
 
 /** Whether a source can be asked; somebody else than who entered it says so, contact by contact. */

@@ -3,11 +3,12 @@ import { say } from '#core/words/say'
 import { CheckList, LongField, TextField } from '../../ui/Field'
 import { faultAt } from '../../ui/ProblemNote'
 import { Rows } from './Rows'
-import type { Editing } from './SourceForm'
+import type { Editing } from './sourceTypes'
 
 /** Who is asked there, by what they are asked about. */
 export const ContactRows = ({ given, set, problem }: Editing) => (
   <Rows
+    heading
     label={say('sources.part.contacts')}
     about={say('sources.contactsMean')}
     rows={given.contacts}

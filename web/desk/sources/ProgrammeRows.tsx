@@ -5,7 +5,7 @@ import { translated } from '#core/words/translations'
 import { SelectField, TextField } from '../../ui/Field'
 import { faultAt } from '../../ui/ProblemNote'
 import { Rows } from './Rows'
-import type { Editing } from './SourceForm'
+import type { Editing } from './sourceTypes'
 import { YearField } from './YearField'
 
 type Programme = SourceGiven['programmes'][number]
@@ -20,6 +20,7 @@ export function ProgrammeRows({ given, set, problem }: Editing) {
   const fault = (nth: number, field: string) => faultAt(problem, `programmes/${nth}/${field}`)
   return (
     <Rows
+      heading
       label={say('sources.part.programmes')}
       about={say('sources.programmesMean')}
       rows={given.programmes}

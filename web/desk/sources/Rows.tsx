@@ -3,6 +3,8 @@ import { Button } from '../../ui/Button'
 
 type Props<T> = {
   label: string
+  /** It begins a part of the page. */
+  heading?: boolean
   /** What the list is for. */
   about?: string
   rows: readonly T[]
@@ -15,10 +17,10 @@ type Props<T> = {
 }
 
 /** A list of small records: each can be changed, taken out, and another added. */
-export function Rows<T>({ label, about, rows, keyOf, onChange, blank, add, remove, children }: Props<T>) {
+export function Rows<T>({ label, heading, about, rows, keyOf, onChange, blank, add, remove, children }: Props<T>) {
   return (
     <fieldset className="grid gap-2">
-      <legend className="mb-1 font-semibold text-[0.93em]">{label}</legend>
+      <legend className={heading ? 'mb-1 text-[1.1em]' : 'mb-1 font-semibold text-[0.93em]'}>{label}</legend>
       {about && <p className="text-[0.87em] text-ink-2">{about}</p>}
       {rows.map((row, nth) => (
         <div key={keyOf?.(row) ?? nth} className="flex flex-wrap items-end gap-2 border-line border-b pb-2">

@@ -5,7 +5,7 @@ import { say } from '#core/words/say'
 import { translated } from '#core/words/translations'
 import { writeMoney, writeShortDay } from '../../ui/write'
 import { Table } from '../overviews/Overview'
-import type { SourceRead } from './SourcePage'
+import type { SourceRead } from './sourceTypes'
 import { flagWords } from './sourceWords'
 
 /** What is known of a source, to be read. */

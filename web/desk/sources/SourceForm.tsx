@@ -2,7 +2,6 @@ import { useState } from 'react'
 import type { SourceGiven } from '#contract/sources'
 import { channels, nameUses, sourceKinds } from '#core/sources/source'
 import { say } from '#core/words/say'
-import type { Problem } from '../../api'
 import { Button } from '../../ui/Button'
 import { CheckList, LongField, SelectField, TextField } from '../../ui/Field'
 import { faultAt, ProblemNote } from '../../ui/ProblemNote'
@@ -14,13 +13,8 @@ import { countries } from './countries'
 import { ProgrammeRows } from './ProgrammeRows'
 import { Rows } from './Rows'
 import { ClosureRows, ConditionRows, NumberRows } from './ruleRows'
+import type { Editing } from './sourceTypes'
 import { YearField } from './YearField'
-
-export type Editing = {
-  given: SourceGiven
-  set: (change: Partial<SourceGiven>) => void
-  problem: Problem | undefined
-}
 
 export const nothingKnown: SourceGiven = {
   ...{ name: '', names: [], kind: 'university', town: '', region: '', country: '' },

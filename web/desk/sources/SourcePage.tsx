@@ -1,7 +1,5 @@
 import { useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
-import type { Reply } from '#contract/endpoint'
-import type { Contract } from '#contract/index'
 import { say } from '#core/words/say'
 import { api } from '../../api'
 import { Button } from '../../ui/Button'
@@ -11,9 +9,8 @@ import { CheckSource } from './CheckSource'
 import { SourceFacts } from './SourceFacts'
 import { nothingKnown, SourceForm } from './SourceForm'
 import { History, Merged, SaidByCandidates } from './sourceAside'
+import type { SourceRead } from './sourceTypes'
 import { Twins } from './Twins'
-
-export type SourceRead = Reply<Contract['readSource']>
 
 /** One source: what is known of it on the left, and what has to be decided about it on the right. */
 export function SourcePage() {

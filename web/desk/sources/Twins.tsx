@@ -10,7 +10,7 @@ import { writeMoney } from '../../ui/write'
 import { useAct } from '../../useAct'
 import { useFreshAfterClash } from '../../useFreshAfterClash'
 import { useToast } from '../useToast'
-import type { SourceRead } from './SourcePage'
+import type { SourceRead } from './sourceTypes'
 import { twinWords } from './sourceWords'
 
 type Twin = SourceRead['twins'][number]

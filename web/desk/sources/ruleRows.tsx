@@ -4,13 +4,14 @@ import { DateField } from '../../ui/DateField'
 import { CheckList, SelectField, TextField } from '../../ui/Field'
 import { faultAt } from '../../ui/ProblemNote'
 import { Rows } from './Rows'
-import type { Editing } from './SourceForm'
+import type { Editing } from './sourceTypes'
 
 const numbered = ['study', 'licence', 'certificate'] as const
 
 /** What it asks for before it answers. */
 export const ConditionRows = ({ given, set, problem }: Editing) => (
   <Rows
+    heading
     label={say('sources.part.conditions')}
     about={say('sources.conditionsMean')}
     rows={given.conditions}
@@ -51,6 +52,7 @@ export const ConditionRows = ({ given, set, problem }: Editing) => (
 /** What its numbers look like. */
 export const NumberRows = ({ given, set, problem }: Editing) => (
   <Rows
+    heading
     label={say('sources.part.numbers')}
     about={say('sources.numbersMean')}
     rows={given.numberFormats}
@@ -87,6 +89,7 @@ export const NumberRows = ({ given, set, problem }: Editing) => (
 /** When it is closed beside the holidays of its country. */
 export const ClosureRows = ({ given, set, problem }: Editing) => (
   <Rows
+    heading
     label={say('sources.part.closures')}
     about={say('sources.closuresMean')}
     rows={given.closures}

@@ -4,7 +4,7 @@ import { ProblemNote } from '../../ui/ProblemNote'
 import { writeShortDay } from '../../ui/write'
 import { useAct } from '../../useAct'
 import { fieldWords } from './fieldWords'
-import type { SourceRead } from './SourcePage'
+import type { SourceRead } from './sourceTypes'
 
 /** What those say of a source who named it before it was known. Nobody is written to by it. */
 export function SaidByCandidates({ said }: Pick<SourceRead, 'said'>) {

@@ -13,7 +13,16 @@ const nth = (at: number) => `0190a3f0-0000-7000-8000-00000000003${at}`
 
 const row = (at: number, over: Partial<Row> = {}): Row => ({
   ...{ id: nth(at), name: `Source ${at}`, aliases: [], kind: 'school', town: 'Grimvik', country: 'NO', programmes: [] },
-  ...{ state: 'checked', version: 1, enteredBy: 'Ines', checkedBy: 'Bo', mayCheck: true, alone: false, seller: null },
+  ...{
+    numberFormats: [],
+    state: 'checked',
+    version: 1,
+    enteredBy: 'Ines',
+    checkedBy: 'Bo',
+    mayCheck: true,
+    alone: false,
+    seller: null,
+  },
   ...{ mail: `office${at}@source.example`, register: null, asked: 4, open: 1, medianDays: 6, why: null },
   ...over,
 })

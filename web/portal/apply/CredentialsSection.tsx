@@ -21,6 +21,9 @@ import { Languages } from './Languages'
 import { days, SeriesSteps } from './SeriesSteps'
 import { SourcePicker } from './SourcePicker'
 import { useClaimEditor } from './useClaimEditor'
+import { useNumberHint } from './useNumberHint'
+
+const issuers = 'licensing body,certifier,insurer'
 
 type Credential = Extract<ClaimDetails, { credential: string }>
 
@@ -178,6 +181,7 @@ function CredentialEditor({ draftId, claim, kind, wanted, onDone, onHeld }: Edit
   const editor = useClaimEditor<Credential>(`${draftId}-paper-${kind}`, initial, claim, onDone)
   const { details, setDetails, set, problem, fault } = editor
   const about = credentialKind(details.credential)
+  const numberHint = useNumberHint(details, details.kind, details.number, issuers)
   const twin = problem?.code === 'already-given' ? String(problem.claimId) : undefined
   // What was typed is the one that is there; the next that is added begins empty.
   const leadTo = (id: string, what: 'open' | 'renew') => {
@@ -227,7 +231,7 @@ function CredentialEditor({ draftId, claim, kind, wanted, onDone, onHeld }: Edit
         />
         <SourcePicker
           label={say('apply.whoIssuedIt')}
-          kinds="licensing body,certifier,insurer"
+          kinds={issuers}
           value={details}
           onChange={(source) => setDetails((before) => ({ ...before, ...source }))}
           error={fault('sourceName')}
@@ -238,9 +242,10 @@ function CredentialEditor({ draftId, claim, kind, wanted, onDone, onHeld }: Edit
           value={details.number}
           onChange={(event) => set('number', event.target.value)}
           help={
-            about?.number
+            numberHint ??
+            (about?.number
               ? say('apply.asPrintedSuchAs', { example: about.number.example })
-              : say('apply.asPrintedWithLettersAnd')
+              : say('apply.asPrintedWithLettersAnd'))
           }
           error={fault('number')}
         />

@@ -24,6 +24,7 @@ import { languageOptions } from './languages'
 import { MarksEditor } from './MarksEditor'
 import { SourcePicker } from './SourcePicker'
 import { useClaimEditor } from './useClaimEditor'
+import { useNumberHint } from './useNumberHint'
 
 type Study = Extract<ClaimDetails, { kind: 'study' }>
 
@@ -166,6 +167,7 @@ function StudyEditor({ draftId, claim, onDone }: { draftId: string; claim?: Clai
     { query: { text: details.sourceName, kind: 'university,school' } },
     { skip: !details.sourceId },
   )
+  const numberHint = useNumberHint(details, 'study', details.number, 'university,school')
   const programmes = found.find(({ id }) => id === details.sourceId)?.programmes ?? []
   const chosen = programmes.find((programme) => nameOf(programme) === details.programme)
   const takeProgramme = (name: string) => {
@@ -334,7 +336,7 @@ function StudyEditor({ draftId, claim, onDone }: { draftId: string; claim?: Clai
             optional
             value={details.number}
             onChange={(event) => set('number', event.target.value)}
-            help={say('apply.asPrintedOnItWith')}
+            help={numberHint ?? say('apply.asPrintedOnItWith')}
           />
         )}
         {outcome === 'in progress' && (
