@@ -88,7 +88,7 @@ const views: View[] = [
       await myApplication(page)
       await page.goto(page.url().replace(/[^/]+$/, 'work'))
       await page.getByRole('button', { name: 'Deutsch' }).click()
-      await page.getByText('Werdegang').first().waitFor()
+      await page.locator('html[lang=de]').waitFor()
     },
   },
   {
@@ -189,11 +189,12 @@ const views: View[] = [
     },
   },
   {
-    name: 'rights',
-    as: 'anselm@vallorne.example',
+    name: 'desk-source',
+    as: ines,
     go: async (page) => {
-      await page.goto(`${address}/desk/rights`)
-      await page.getByRole('heading', { name: 'Rights' }).waitFor()
+      await page.goto(`${address}/desk/sources?text=tanberg`)
+      await page.getByRole('link', { name: 'Technische Hochschule Tannberg' }).click()
+      await page.getByRole('heading', { name: 'Programmes' }).waitFor()
     },
   },
 ]
