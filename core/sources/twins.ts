@@ -12,7 +12,8 @@ export type TwinReason = { code: 'name'; one: string; other: string } | { code: 
 
 const likely = 0.84
 const schools: readonly SourceKind[] = ['university', 'school']
-const fit = (one: SourceKind, other: SourceKind) => one === other || (schools.includes(one) && schools.includes(other))
+const alike = (one: SourceKind, other: SourceKind) =>
+  one === other || (schools.includes(one) && schools.includes(other))
 
 /**
  * Whether two entries may be of one source: names that answer each other, in the same country; or one telephone or domain.
@@ -25,26 +26,21 @@ export function twinOf(
   other: TwinFacts,
   freeMail: ReadonlySet<string>,
 ): { score: number; reasons: TwinReason[] } | undefined {
-  if (!fit(one.kind, other.kind)) return undefined
+  if (!alike(one.kind, other.kind)) return undefined
   const [there] = rankSources(one.name, [other])
   const [back] = rankSources(other.name, [one])
-  const hit = there && back && there.score > back.score ? there : (back ?? there)
-  const hitName = hit && hit.why.by !== 'initials' ? hit : undefined
-  // A name that answers in one direction only is a part of the other.
-  const score = there && back && hitName ? Math.max(there.score, back.score) : 0
   const abroad = one.country !== '' && other.country !== '' && one.country !== other.country
-  const name = score - (abroad ? 0.12 : 0)
-  const values = (of: (contact: ContactGiven) => string) =>
-    one.contacts.map(of).filter((value) => value !== '' && other.contacts.some((contact) => of(contact) === value))
-  const domains = values(({ mail }) => domainOf(mail)).filter((domain) => !freeMail.has(domain))
-  const phones = values(({ phone }) => telephoneKey(phone)).filter(({ length }) => length >= 6)
+  // A name that answers in one direction only is a part of the other; initials are those of many.
+  const both = there && back && there.why.by !== 'initials' && back.why.by !== 'initials'
+  const name = both ? Math.max(there.score, back.score) - (abroad ? 0.12 : 0) : 0
+  const shared = (of: (contact: ContactGiven) => string) =>
+    one.contacts.map(of).find((value) => value !== '' && other.contacts.some((contact) => of(contact) === value))
+  const domain = shared(({ mail }) => (freeMail.has(domainOf(mail)) ? '' : domainOf(mail)))
+  const phone = shared(({ phone: number }) => (telephoneKey(number).length < 6 ? '' : telephoneKey(number)))
   const reasons: TwinReason[] = [
-    ...(name >= likely && there
-      ? [{ code: 'name' as const, one: back?.why.name ?? one.name, other: there.why.name }]
-      : []),
-    ...domains.slice(0, 1).map((value) => ({ code: 'domain' as const, value })),
-    ...phones.slice(0, 1).map((value) => ({ code: 'phone' as const, value })),
+    ...(both && name >= likely ? [{ code: 'name' as const, one: back.why.name, other: there.why.name }] : []),
+    ...(domain ? [{ code: 'domain' as const, value: domain }] : []),
+    ...(phone ? [{ code: 'phone' as const, value: phone }] : []),
   ]
-  if (reasons.length === 0) return undefined
-  return { score: Math.max(name, reasons.length > 0 && reasons[0]!.code !== 'name' ? likely : 0), reasons }
+  return reasons.length === 0 ? undefined : { score: Math.max(name, domain || phone ? likely : 0), reasons }
 }
