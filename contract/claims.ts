@@ -16,7 +16,14 @@ const SourceSaid = Type.Object({
   phone: Type.String({ maxLength: 40 }),
   site: ShortText,
 })
-const IssuerChoice = { ...SourceChoice, sourceSaid: Type.Optional(SourceSaid) }
+export const askingWhen = ['now', 'after an offer', 'never'] as const
+/** Whether its source may be asked, and why not; where nothing is said, it may. */
+const IssuerChoice = {
+  ...SourceChoice,
+  sourceSaid: Type.Optional(SourceSaid),
+  mayAsk: Type.Optional(oneOf(askingWhen)),
+  mayNotBecause: Type.Optional(ShortText),
+}
 const Country = Type.String({ pattern: '^([A-Z]{2})?$', description: 'ISO 3166-1' })
 export const studyOutcomes = ['finished', 'in progress', 'left'] as const
 const End = Type.Union([PartialDay, Type.Literal('present')])
@@ -89,7 +96,7 @@ export const WorkDetails = Type.Object({
   fullTimeShare: Type.Integer({ minimum: 0, maximum: 100, description: 'Per cent of full time' }),
   tags: Type.Array(Type.String({ maxLength: 40 }), { maxItems: 8 }),
   confirmBy: ShortText,
-  mayAsk: oneOf(['now', 'after an offer', 'never'] as const),
+  mayAsk: oneOf(askingWhen),
 })
 
 /** What the kind asks beyond number and days, by the keys of its fields; amounts in hundredths, days in ISO form. */
@@ -295,6 +302,20 @@ export const orderClaims = endpoint({
   behalf: true,
   body: Type.Object({ claims: Type.Array(Id, { minItems: 1, maxItems: 100, uniqueItems: true }) }),
   reply: Done,
+  invalidates: ['draft', 'status'],
+})
+
+const AskingBody = { mayAsk: oneOf(askingWhen), because: ShortText }
+export type Asking = { mayAsk: (typeof askingWhen)[number]; because: string }
+
+export const setAsking = endpoint({
+  method: 'PUT',
+  path: '/api/my/claims/:id/permission',
+  summary: 'Say whether and when the source of one claim may be asked; what is asked already is called off',
+  access: 'candidate',
+  params: Type.Object({ id: Id }),
+  body: Type.Object({ version: Version, ...AskingBody }),
+  reply: Claim,
   invalidates: ['draft', 'status'],
 })
 

@@ -28,6 +28,8 @@ export const pages = [
   '/desk/vacancies/groups',
   '/desk/vacancies/:id/:part?',
   '/desk/sources',
+  '/desk/sources/:id',
+  '/desk/sources/watchlist',
   '/desk/applications/table',
   '/desk/duplicates/:oneId?/:otherId?',
   '/desk/paper/:id?',

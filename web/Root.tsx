@@ -34,6 +34,8 @@ const titles: Record<(typeof pages)[number], () => string> = {
   '/desk/vacancies/groups': () => say('composer.groupsOfVacancies'),
   '/desk/vacancies/:id/:part?': () => say('ui.vacancy'),
   '/desk/sources': () => say('desk.sources'),
+  '/desk/sources/:id': () => say('desk.sources'),
+  '/desk/sources/watchlist': () => say('desk.sources'),
   '/desk/applications/table': () => say('desk.applicationsAsATable'),
   '/desk/duplicates/:oneId?/:otherId?': () => say('desk.duplicates'),
   '/desk/paper/:id?': () => say('desk.paperTray'),

@@ -107,6 +107,7 @@ export const events = {
   // Claims and papers
   'claim-added': ['identity', 'file', 'sources'],
   'claim-changed': ['identity', 'file', 'sources'],
+  'claim-asking-set': ['file'],
   'claim-removed': ['identity', 'file'],
   'credential-renewed': ['identity', 'file'],
   'document-added': ['file'],

@@ -252,7 +252,7 @@ describe('vacancies', () => {
     const names = async (text: string) =>
       (await candidate.done('findSources', { query: { text, kind: 'university,school' } })).map(({ name }) => name)
     expect(await names('universite arlac')).toEqual(['Université d’Arlac'])
-    expect(await names('Arvelle Polytechnic')).toEqual(['Institut polytechnique d’Arvelle'])
+    expect((await names('Arvelle Polytechnic'))[0]).toBe('Institut polytechnique d’Arvelle')
     expect((await names('Arvele Politechnic'))[0]).toBe('Institut polytechnique d’Arvelle')
     expect(await names('zarowa')).toEqual(['Zespół Szkół Technicznych Zarowa'])
   })

@@ -1,7 +1,11 @@
+import { isAskedAbout } from '#core/sources/asked'
+import { say } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import type { Account, Deps } from '../platform/deps'
 import { candidateWithMail } from '../records/accounts/candidate'
 import { ownApplication } from '../records/applications/find'
+import { labelOf } from '../records/claims/label'
+import { claimsOf } from '../records/claims/view'
 import { permissionOf, type Signature, signPermission } from '../records/permissions/permissions'
 import { vacancyById } from '../records/vacancies/vacancies'
 
@@ -14,7 +18,7 @@ export async function signForApplication(deps: Deps, actor: Account, id: string,
     await signPermission(
       deps,
       id,
-      { name: person.name, reference: vacancy.title },
+      { name: person.name, reference: vacancy.title, sources: await sourcesAsked(application.candidateId) },
       {
         ...signature,
         fullName: signature.fullName.trim(),
@@ -22,4 +26,13 @@ export async function signForApplication(deps: Deps, actor: Account, id: string,
     )
   await recordEvent(deps, actor, { code: 'permission-signed', candidateId: application.candidateId, applicationId: id })
   return { done: true as const }
+}
+
+/** Every source that would be asked, as the permission names it: about what, and from when on. */
+async function sourcesAsked(candidateId: string): Promise<string[]> {
+  return (await claimsOf(candidateId)).flatMap(({ details }) => {
+    if (!isAskedAbout(details)) return []
+    const may = ('mayAsk' in details && details.mayAsk) || 'now'
+    return [say(`permission.source.${may}`, { source: details.sourceName, claim: labelOf(details) })]
+  })
 }

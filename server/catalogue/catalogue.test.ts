@@ -1,8 +1,8 @@
-import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs'
 import type { Catalogue, CredentialKind } from '#core/catalogue/catalogue'
 import { Job } from '#server/platform/jobs/model'
 import type { Visitor } from '../../test/client'
 import { aPaper, aPermit, applied, type House, openHouse } from '../../test/house'
+import { textOf } from '../../test/pdfText'
 
 let house: House
 let admin: Awaited<ReturnType<House['staff']>>
@@ -199,13 +199,4 @@ async function withLicence(given: string, family: string, number: string) {
   })
   const { id } = await applied(house, candidate, [given, family])
   return { id, documentId: document.id }
-}
-
-async function textOf(bytes: ArrayBuffer): Promise<string> {
-  const document = await getDocument({ data: new Uint8Array(bytes), verbosity: 0 }).promise
-  const pages = Array.from({ length: document.numPages }, async (_, nth) => {
-    const { items } = await (await document.getPage(nth + 1)).getTextContent()
-    return items.map((item) => ('str' in item ? item.str : '')).join(' ')
-  })
-  return (await Promise.all(pages)).join(' ')
 }

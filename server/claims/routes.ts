@@ -1,6 +1,7 @@
 import * as contract from '#contract/claims'
 import { readDocument, readOriginalFile } from '../documents/readDocument'
 import { bind, bindFile } from '../platform/http/bind'
+import { setAsking } from './askingAbout'
 import {
   addClaim,
   attachUpload,
@@ -17,6 +18,7 @@ export const claimRoutes = [
   bind(contract.changeClaim, ({ deps, actor, input }) =>
     changeClaim(deps, actor, input.params.id, input.body.version, input.body.details),
   ),
+  bind(contract.setAsking, ({ deps, actor, input }) => setAsking(deps, actor, input.params.id, input.body)),
   bind(contract.orderClaims, ({ deps, actor, input }) => orderClaims(deps, actor, input.body.claims)),
   bind(contract.removeClaim, ({ deps, actor, input }) =>
     removeClaim(deps, actor, input.params.id, Number(input.query.version)),

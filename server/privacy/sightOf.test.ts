@@ -19,6 +19,7 @@ const concernNoFile = [
   '/api/desk/sentences/:about',
   '/api/desk/sections/:key',
   '/api/desk/sources/:id',
+  '/api/desk/source-merges/:id',
   // The house itself.
   '/api/desk/colleagues/:id',
   '/api/desk/teams/:id',

@@ -45,8 +45,20 @@ async function found({ text = '', kind, country, state }: Filter) {
 const fits = (source: Source, state: SourceFilter | undefined) =>
   state && state !== 'double' ? source.state === state : inUse.includes(source.state)
 
+/** Where a page begins, by the last of the one before; what is no such place is the beginning. */
+function placeIn(after: string | undefined): [string, string] | [] {
+  try {
+    const place: unknown = after ? JSON.parse(Buffer.from(after, 'base64url').toString()) : []
+    return Array.isArray(place) && place.length === 2 && place.every((part) => typeof part === 'string')
+      ? (place as [string, string])
+      : []
+  } catch {
+    return []
+  }
+}
+
 async function paged({ kind, country, state, after }: Filter) {
-  const [name, id] = after ? (JSON.parse(Buffer.from(after, 'base64url').toString()) as [string, string]) : []
+  const [name, id] = placeIn(after)
   const where = {
     [Op.and]: [
       inState(state),

@@ -1,6 +1,7 @@
 import { Op, UniqueConstraintError } from 'sequelize'
 import { v7 as uuid } from 'uuid'
 import { isActive, isSent } from '#core/hiring/stages'
+import { isAskedAbout } from '#core/sources/asked'
 import { issuedClaims, type SourceKind } from '#core/sources/source'
 import { nameKey } from '#core/sources/spelling'
 import { recordEvent } from '../platform/audit/record'
@@ -36,16 +37,13 @@ export async function proposeSources(deps: Deps, changes: readonly Change[]) {
           ...{ sourceId: { [Op.is]: null }, proposedSourceId: { [Op.is]: null }, removedAt: { [Op.is]: null } },
         },
       })
-    ).filter(({ details }) => nameKey(details.sourceName) !== '' && isIssued(details))
+    ).filter(({ details }) => nameKey(details.sourceName) !== '' && isAskedAbout(details))
     if (unknown.length === 0) continue
     const applications = await applicationsOf(candidateId)
     if (!applications.some((application) => isSent(application) && isActive(application))) continue
     for (const claim of unknown) await propose(deps, claim)
   }
 }
-
-/** Nobody issues a time of travel or of care. */
-const isIssued = (details: Claim['details']) => details.kind !== 'work' || details.activity === 'employment'
 
 async function propose(deps: Deps, claim: Claim) {
   const { details } = claim

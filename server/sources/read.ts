@@ -5,6 +5,7 @@ import { lostInMerge, type SourceField, sourceFields } from '#core/sources/merge
 import type { ContactGiven } from '#core/sources/source'
 import type { Account } from '../platform/deps'
 import { applicationsOf } from '../records/applications/find'
+import { isInSight } from '../records/applications/sight'
 import { labelOf } from '../records/claims/label'
 import { Claim } from '../records/claims/model'
 import { shownNames } from '../records/people/shownNames'
@@ -29,7 +30,7 @@ export async function readSource(actor: Account, id: string) {
     checkersBeside(actor),
     currentWatchlist(),
     source.mergedIntoId ? Source.findByPk(source.mergedIntoId) : null,
-    saidOf(source),
+    saidOf(actor, source),
     readTwins(source, facts),
     mergesInto(id),
     SourceVersion.findAll({ where: { sourceId: id }, order: [['version', 'DESC']], limit: mostVersions }),
@@ -76,9 +77,11 @@ const countNaming = (id: string): Promise<number> =>
   })
 
 /** What those say of a source who named it before it was known, as far as their names may be read. */
-async function saidOf(source: Source) {
+async function saidOf(actor: Account, source: Source) {
   if (source.origin !== 'candidate') return []
-  const claims = (await claimsNaming(source.id)).slice(0, mostSaying)
+  const naming = (await claimsNaming(source.id)).slice(0, mostSaying)
+  const seen = await Promise.all(naming.map(({ candidateId: id }) => isInSight(actor, { of: 'candidate', id })))
+  const claims = naming.filter((_, nth) => seen[nth])
   const names = await shownNames(claims.map(({ candidateId }) => candidateId))
   const files = await Promise.all(
     claims.map(async ({ candidateId }) => (await applicationsOf(candidateId)).find(isSent)?.id ?? null),

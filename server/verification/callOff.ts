@@ -1,11 +1,12 @@
 import { Op } from 'sequelize'
-import { isActive } from '#core/hiring/stages'
+import { isActive, isBeforeOffer } from '#core/hiring/stages'
 import { recordEvent } from '../platform/audit/record'
 import type { Change } from '../platform/changes'
 import { changeWhere, compareAndSet } from '../platform/database/compareAndSet'
 import type { Actor, Deps } from '../platform/deps'
 import { readinessOfAll } from '../readiness/readiness'
 import { applicationsOf } from '../records/applications/find'
+import { Application } from '../records/applications/model'
 import { labelValue } from '../records/claims/label'
 import { Claim } from '../records/claims/model'
 import { ofClaims } from '../records/claims/subquery'
@@ -50,6 +51,14 @@ export async function callOffEnquiries(deps: Deps, actor: Actor, applicationId: 
   for (const enquiry of await Enquiry.findAll({ where: { applicationId, state: 'open' } }))
     if (await callOff(deps, actor, enquiry)) calledOff += 1
   return calledOff
+}
+
+/** Calls off what is asked about one claim and may not be asked any more; an application that has its offer goes on with it. */
+export async function callOffAbout(deps: Deps, actor: Actor, { id: claimId }: Claim, may: 'after an offer' | 'never') {
+  for (const enquiry of await Enquiry.findAll({ where: { claimId, state: 'open' } })) {
+    const application = await Application.findByPk(enquiry.applicationId)
+    if (may === 'never' || !application || isBeforeOffer(application)) await callOff(deps, actor, enquiry)
+  }
 }
 
 async function callOff(deps: Deps, actor: Actor, enquiry: Enquiry): Promise<boolean> {

@@ -2,7 +2,7 @@ import type { Temporal } from 'temporal-polyfill'
 import { v7 as uuid } from 'uuid'
 import { addWorkingDays } from '#core/calendar/workingDays'
 import { fieldsOf } from '#core/comparison/fields'
-import { isActive, isBeforeOffer } from '#core/hiring/stages'
+import { isActive } from '#core/hiring/stages'
 import { contactFor } from '#core/sources/source'
 import { type Coded, coded, say, sayCoded } from '#core/words/say'
 import { type StoredValue, sayStored } from '#core/words/stored'
@@ -27,6 +27,7 @@ import { claimedStatement } from '../records/enquiries/statement'
 import { permissionOf } from '../records/permissions/permissions'
 import { sourceById } from '../records/sources/sources'
 import { soldBy } from '../records/sources/watchlist'
+import { mayNotAsk } from './mayAsk'
 import { problems } from './problems'
 
 const linkDays = 30
@@ -145,11 +146,8 @@ async function obstaclesOfClaim(claim: Claim, application: Application): Promise
   // A licence that was not in good standing may be asked about anew, however well it is proven.
   if (claim.rung === 'confirmed' && (!standing || standing.state === 'good'))
     return [coded('enquiry.obstacle.confirmed')]
-  if (details.kind === 'work') {
-    if (details.mayAsk === 'never') return [coded('enquiry.obstacle.neverAsk')]
-    const beforeOffer = isBeforeOffer(application)
-    return details.mayAsk === 'after an offer' && beforeOffer ? [coded('enquiry.obstacle.afterOffer')] : []
-  }
+  const refused = mayNotAsk(details, application)
+  if (refused.length > 0 || details.kind === 'work') return refused
   const documents = await documentsOf([claim.id])
   const seen = documents.some(
     ({ state, credentialVersion }) => state === 'seen' && credentialVersion === claim.credentialVersion,

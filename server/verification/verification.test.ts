@@ -148,7 +148,7 @@ test('nobody is asked before a document was seen, twice at once, or against the 
     params: { id: jobId },
     body: { version: job.version, details: { ...job.details, mayAsk: 'never' } },
   })
-  expect((await ask(jobId)).body.title).toMatch(/does not want this employer to be asked/)
+  expect((await ask(jobId)).body.title).toMatch(/does not want this source to be asked/)
 })
 
 test('a document sent back comes with a mail and a task, and a better one takes its place', async () => {

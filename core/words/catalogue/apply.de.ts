@@ -351,4 +351,17 @@ export default {
   'apply.numbersLookLike': 'Nummern von {{source}} sehen aus wie {{example}}.',
   'apply.numberLooksOtherwise':
     'Nummern von {{source}} sehen meist aus wie {{example}}. Sehen Sie noch einmal nach; wenn es so gedruckt ist, behalten Sie es.',
+  'apply.whomWeAsk': 'Wen wir fragen würden',
+  'apply.whomWeAskMeans':
+    'Jede dieser Stellen hat etwas ausgestellt, was Sie angeben. Sie können das jederzeit ändern, auch nach dem Senden.',
+  'apply.mayBeAsked': 'Darf {{source}} gefragt werden?',
+  'apply.mayBeAsked.now': 'darf gefragt werden',
+  'apply.mayBeAsked.after an offer': 'erst nach einem Angebot',
+  'apply.mayBeAsked.never': 'diese nicht',
+  'apply.notAskedMeans.after an offer':
+    'Es bleibt unbestätigt, bis es ein Angebot gibt; was die Stelle vorher bestätigt haben will, bleibt offen.',
+  'apply.notAskedMeans.never':
+    'Es kann dann nicht bestätigt werden. Wo die Stelle eine Bestätigung will, entscheidet hier jemand mit dem, was Sie sagen.',
+  'apply.whyNotThisOne': 'Warum diese nicht',
+  'apply.keepThis': 'So festhalten',
 } satisfies Translated<typeof english>

@@ -340,4 +340,17 @@ export default {
   'apply.numbersLookLike': 'Numbers of {{source}} look like {{example}}.',
   'apply.numberLooksOtherwise':
     'Numbers of {{source}} usually look like {{example}}. Look again; if it is printed so, keep it.',
+  'apply.whomWeAsk': 'Whom we would ask',
+  'apply.whomWeAskMeans':
+    'Each of these issued something you claim. You can change this at any time, also after you have sent.',
+  'apply.mayBeAsked': 'May {{source}} be asked?',
+  'apply.mayBeAsked.now': 'may be asked',
+  'apply.mayBeAsked.after an offer': 'only after an offer',
+  'apply.mayBeAsked.never': 'not this one',
+  'apply.notAskedMeans.after an offer':
+    'It stays unconfirmed until there is an offer; what the vacancy wants confirmed before that stays open.',
+  'apply.notAskedMeans.never':
+    'It cannot be confirmed then. Where the vacancy wants it confirmed, somebody here decides with what you say.',
+  'apply.whyNotThisOne': 'Why not this one',
+  'apply.keepThis': 'Keep this',
 } as const

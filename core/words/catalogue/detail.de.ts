@@ -30,4 +30,5 @@ export default {
   'detail.country': 'Land',
   'detail.papers': 'Papiere',
   'detail.fields': 'Angaben',
+  'detail.mayNotBecause': 'Warum wir nicht fragen dürfen',
 } satisfies Translated<typeof english>

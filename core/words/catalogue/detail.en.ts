@@ -27,4 +27,5 @@ export default {
   'detail.country': 'Country',
   'detail.papers': 'Papers',
   'detail.fields': 'Details',
+  'detail.mayNotBecause': 'Why we may not ask',
 } as const

@@ -6,8 +6,8 @@ export default {
   'enquiry.obstacle.asked': 'This source has been asked and still has time to answer.',
   'enquiry.obstacle.confirmed': 'This has already been confirmed.',
   'enquiry.obstacle.neverAsk':
-    'The candidate does not want this employer to be asked. Ask for other evidence, or talk to them.',
-  'enquiry.obstacle.afterOffer': 'This employer may be asked only after an offer.',
+    'The candidate does not want this source to be asked. Ask for other evidence, or talk to them.',
+  'enquiry.obstacle.afterOffer': 'This source may be asked only after an offer.',
   'enquiry.obstacle.notSeen': 'Look at the document first: nobody has seen a readable one yet.',
   'enquiry.obstacle.notChecked': 'Nobody has checked this source yet; that is done under Sources.',
   'enquiry.obstacle.retired': 'This source is retired.',

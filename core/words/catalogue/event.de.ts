@@ -287,4 +287,7 @@ export default {
   'event.sources-imported_other': 'Hat {{count}} Stellen aus {{file}} eingelesen',
   'event.watchlist-changed':
     'Hat die Liste der Verkäufer von Abschlüssen geändert; neu: {{added}}; entfernt: {{removed}}',
+  'event.claim-asking-set': '{{source}} darf zu {{claim}} gefragt werden',
+  'event.claim-asking-set.later': '{{source}} darf zu {{claim}} erst nach einem Angebot gefragt werden',
+  'event.claim-asking-set.never': '{{source}} darf zu {{claim}} nicht gefragt werden',
 } satisfies Translated<typeof english>

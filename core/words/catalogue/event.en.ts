@@ -277,4 +277,7 @@ export default {
   'event.sources-imported_one': 'Read {{count}} source from {{file}}',
   'event.sources-imported_other': 'Read {{count}} sources from {{file}}',
   'event.watchlist-changed': 'Changed the list of sellers of degrees; added: {{added}}; removed: {{removed}}',
+  'event.claim-asking-set': '{{source}} may be asked about {{claim}}',
+  'event.claim-asking-set.later': '{{source}} may be asked about {{claim}} only after an offer',
+  'event.claim-asking-set.never': '{{source}} may not be asked about {{claim}}',
 } as const

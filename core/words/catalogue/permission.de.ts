@@ -17,4 +17,8 @@ export default {
     'Arbeitgeber, bei denen ich „Nach einem Angebot“ oder „Gar nicht“ gewählt habe, werden vorher nicht oder überhaupt nicht gefragt.',
   'permission.iCanWithdrawThisPermission':
     'Ich kann diese Erlaubnis jederzeit auf meiner Statusseite zurückziehen. Was bis dahin geprüft wurde, bleibt vermerkt; mehr wird nicht gefragt.',
+  'permission.sources': 'Gefragt würden:',
+  'permission.source.now': '{{source}}, zu {{claim}}',
+  'permission.source.after an offer': '{{source}}, zu {{claim}}, erst nach einem Angebot',
+  'permission.source.never': 'nicht {{source}}, zu {{claim}}',
 } satisfies Translated<typeof english>

@@ -14,4 +14,8 @@ export default {
     'Employers I have marked “after an offer” or “not at all” are not asked before, or at all.',
   'permission.iCanWithdrawThisPermission':
     'I can withdraw this permission at any time on my status page. What was checked until then stays on record; nothing more will be asked.',
+  'permission.sources': 'These would be asked:',
+  'permission.source.now': '{{source}}, about {{claim}}',
+  'permission.source.after an offer': '{{source}}, about {{claim}}, only after an offer',
+  'permission.source.never': 'not {{source}}, about {{claim}}',
 } as const

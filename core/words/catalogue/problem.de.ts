@@ -408,4 +408,6 @@ export default {
   'problem.source.unreadable-pattern': 'Dieses Muster lässt sich nicht lesen.',
   'problem.source.example-does-not-fit': 'Das Beispiel passt nicht zum Muster.',
   'problem.source.days-reversed': 'Das endet, bevor es beginnt.',
+  'problem.nobodyIsAskedAboutIt': 'Dazu wird niemand gefragt.',
+  'problem.sayWhyNotThisSource': 'Sagen Sie, warum diese nicht gefragt werden darf.',
 } satisfies Translated<typeof english>

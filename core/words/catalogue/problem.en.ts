@@ -377,4 +377,6 @@ export default {
   'problem.source.unreadable-pattern': 'This pattern cannot be read.',
   'problem.source.example-does-not-fit': 'The example does not fit the pattern.',
   'problem.source.days-reversed': 'This ends before it begins.',
+  'problem.nobodyIsAskedAboutIt': 'Nobody is asked about this.',
+  'problem.sayWhyNotThisSource': 'Say why this one may not be asked.',
 } as const

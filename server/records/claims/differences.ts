@@ -27,6 +27,7 @@ const fields = [
   'tags',
   'confirmBy',
   'mayAsk',
+  'mayNotBecause',
   'credential',
   'number',
   'region',

@@ -51,7 +51,7 @@ export type Signature = { fullName: string; drawing?: string }
 export async function signPermission(
   deps: Deps,
   applicationId: string,
-  person: { name: string; reference: string },
+  person: { name: string; reference: string; sources: readonly string[] },
   { fullName: typed, drawing }: Signature,
 ): Promise<Permission> {
   if (await permissionOf(applicationId)) throw problems.alreadySigned()
@@ -64,7 +64,10 @@ export async function signPermission(
     {
       from: await letterheadOf(deps),
       title: say('permission.permissionToCheckStatements'),
-      paragraphs: text.split('\n\n'),
+      paragraphs: [
+        ...text.split('\n\n'),
+        ...(person.sources.length > 0 ? [`${say('permission.sources')}\n${person.sources.join('\n')}`] : []),
+      ],
       facts: [
         [say('permission.givenTo'), deps.organisation.name],
         [say('permission.application'), person.reference],

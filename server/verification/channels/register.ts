@@ -13,6 +13,7 @@ import { claimById } from '../../records/enquiries/load'
 import { Enquiry } from '../../records/enquiries/model'
 import { claimedStatement } from '../../records/enquiries/statement'
 import { Source } from '../../records/sources/model'
+import { mayNotAsk } from '../mayAsk'
 import { problems } from '../problems'
 
 /** Looks a licence or certificate up in its issuer's register. What it says is kept as a reply, to be compared and decided on. */
@@ -21,6 +22,8 @@ export async function askRegister(deps: Deps, actor: Account, claimId: string, a
   const application = await sentApplication(applicationId)
   if (application.candidateId !== claim.candidateId) throw notFound()
   if (!isActive(application)) throw problems.ended()
+  const refused = mayNotAsk(claim.details, application)
+  if (refused.length > 0) throw problems.cannotAsk(refused)
   const source = claim.sourceId ? await Source.findByPk(claim.sourceId) : null
   if (!source?.register || !claim.number) throw problems.noRegister()
   // The register is asked before the transaction begins: nobody waits in the database for somebody outside.

@@ -7,6 +7,7 @@ import { faultAt, ProblemNote } from '../../ui/ProblemNote'
 import { Sheet } from '../../ui/Sheet'
 import { writeMoment } from '../../ui/write'
 import { useAct } from '../../useAct'
+import { WhomWeAsk } from './WhomWeAsk'
 
 const DrawName = lazy(() => import('../../ui/DrawName').then((room) => ({ default: room.DrawName })))
 
@@ -26,6 +27,7 @@ export function PermissionSection({ draft }: { draft: Draft }) {
           {paragraph}
         </p>
       ))}
+      <WhomWeAsk claims={draft.claims} />
       {draft.permission ? (
         <p className="border-line border-t pt-3 font-semibold">
           {say('apply.signedBy', {

@@ -1,0 +1,81 @@
+import { useState } from 'react'
+import { askingWhen, type Claim } from '#contract/claims'
+import { isAskedAbout } from '#core/sources/asked'
+import { say } from '#core/words/say'
+import { Button } from '../../ui/Button'
+import { SelectField, TextField } from '../../ui/Field'
+import { faultAt, ProblemNote } from '../../ui/ProblemNote'
+import { useAct } from '../../useAct'
+import { useFreshAfterClash } from '../../useFreshAfterClash'
+
+/** Every source that would be asked; each may be asked now, only after an offer, or not at all. */
+export function WhomWeAsk({ claims }: { claims: readonly Claim[] }) {
+  const asked = claims.filter(({ details }) => isAskedAbout(details))
+  if (asked.length === 0) return null
+  return (
+    <section aria-label={say('apply.whomWeAsk')} className="mb-4 border-line border-t pt-3">
+      <h2 className="mb-1 text-[1.15em]">{say('apply.whomWeAsk')}</h2>
+      <p className="mb-2 text-ink-2">{say('apply.whomWeAskMeans')}</p>
+      <ul className="grid gap-3">
+        {asked.map((claim) => (
+          <Source key={`${claim.id} ${claim.version}`} claim={claim} />
+        ))}
+      </ul>
+    </section>
+  )
+}
+
+type When = (typeof askingWhen)[number]
+
+function Source({ claim }: { claim: Claim }) {
+  const { details } = claim
+  const said: When = ('mayAsk' in details && details.mayAsk) || 'now'
+  const because = ('mayNotBecause' in details && details.mayNotBecause) || ''
+  const { act, busy, problem } = useAct('setAsking')
+  useFreshAfterClash(problem, 'draft')
+  const [when, setWhen] = useState(said)
+  const [why, setWhy] = useState(because)
+  const save = (mayAsk: When, reason: string) =>
+    act({ params: { id: claim.id }, body: { version: claim.version, mayAsk, because: reason } })
+  const choose = (next: When) => {
+    setWhen(next)
+    // Never needs a reason, which is still to be said.
+    if (next !== 'never') void save(next, '')
+  }
+  return (
+    <li className="grid gap-2 sm:grid-cols-[minmax(0,1fr)_15rem]">
+      <p>
+        <strong>{details.sourceName}</strong>
+        <span className="block text-[0.93em] text-ink-2">{claim.label}</span>
+      </p>
+      <SelectField
+        label={say('apply.mayBeAsked', { source: details.sourceName })}
+        hidden
+        options={askingWhen.map((value) => ({ value, label: say(`apply.mayBeAsked.${value}`) }))}
+        value={when}
+        disabled={busy}
+        onChange={(event) => choose(event.target.value as When)}
+      />
+      {when !== 'now' && (
+        <p className="text-[0.93em] text-soon-ink sm:col-span-2">{say(`apply.notAskedMeans.${when}`)}</p>
+      )}
+      {when === 'never' && (
+        <div className="flex flex-wrap items-end gap-2 sm:col-span-2">
+          <div className="min-w-0 flex-1">
+            <TextField
+              label={say('apply.whyNotThisOne')}
+              value={why}
+              maxLength={200}
+              onChange={(event) => setWhy(event.target.value)}
+              error={faultAt(problem, 'because')}
+            />
+          </div>
+          <Button busy={busy} disabled={why.trim() === ''} onClick={() => void save('never', why)}>
+            {say('apply.keepThis')}
+          </Button>
+        </div>
+      )}
+      <ProblemNote problem={problem?.faults ? undefined : problem} />
+    </li>
+  )
+}
