@@ -152,6 +152,7 @@ export async function checkSource(
   const flagged = open.some((contact) => (flags.get(contact.id) ?? []).length > 0)
   if (flagged && !note) throw invalidField('/body/note', say('problem.sayWhyFlaggedContact'))
   const at = deps.clock.now()
+  const same = enteredByOf(row).has(actor.id)
   const proposed = row.state === 'proposed'
   await compareAndSet(row, version, {
     known: {
@@ -166,7 +167,6 @@ export async function checkSource(
     proposalKey: null,
   })
   await settle(deps, actor, row)
-  const same = enteredByOf(row).has(actor.id) || row.enteredById === actor.id
   const words = alone ? 'source-checked.alone' : flagged ? 'source-checked.flagged' : undefined
   const about = { about: row.name, code: 'source-checked' as const, details: { how } }
   if (words)
