@@ -59,8 +59,8 @@ function jest(
               ...more,
               ...(port ? { CHECK_PORT: port } : {}),
               SERVER_TESTS: kind,
-              // Tests in bare processes read TypeScript by tsx (jest.config.js).
-              NODE_OPTIONS: `${kind === 'bare' ? '--import=tsx' : '--experimental-vm-modules'} --disable-warning=ExperimentalWarning`,
+              // Tests in bare processes read TypeScript by tsx (jest.config.js), and are told what to do however late they begin.
+              NODE_OPTIONS: `${kind === 'bare' ? '--import=tsx --import=./test/keepWorkerData.js' : '--experimental-vm-modules'} --disable-warning=ExperimentalWarning`,
             },
             timeout: longestMs,
             killSignal: 'SIGKILL',
