@@ -1,6 +1,6 @@
 import { Temporal } from 'temporal-polyfill'
 import { addWorkingDays } from '#core/calendar/workingDays'
-import { workCalendar } from './workCalendar'
+import { sharedCalendar, workCalendar } from './workCalendar'
 
 const deps = { clock: { now: () => new Date(), today: () => Temporal.PlainDate.from('2026-12-22') } }
 const after = (country: string, days: number, region?: string, from = '2026-12-22') =>
@@ -26,3 +26,36 @@ test('where the weekend is another one, Friday or Sunday is worked or not', () =
 })
 
 test('a country nobody knows has weekends and no holidays', () => expect(after('XX', 3)).toBe('2026-12-25'))
+
+describe('the days that somebody elsewhere and we both work', () => {
+  const organisation = { country: 'AT', region: '', closedDays: [{ day: '2027-01-08', name: 'Move' }] }
+  const answerBy = (from: string, days: number, closures: { from: string; to: string }[], region = '') =>
+    addWorkingDays(
+      Temporal.PlainDate.from(from),
+      days,
+      sharedCalendar({ ...deps, organisation } as never, { country: 'DE', region, closures }),
+    ).toString()
+
+  test('are none of their closures, which count to their last day', () => {
+    expect(answerBy('2027-02-01', 3, [])).toBe('2027-02-04')
+    expect(answerBy('2027-02-01', 3, [{ from: '2027-02-02', to: '2027-02-05' }])).toBe('2027-02-10')
+    expect(answerBy('2027-02-01', 1, [{ from: '2027-02-02', to: '2027-02-02' }])).toBe('2027-02-03')
+  })
+
+  test('are none of our holidays, nor of those of their region', () => {
+    // Epiphany is ours; on the eighth we are closed ourselves.
+    expect(answerBy('2027-01-05', 2, [])).toBe('2027-01-11')
+    const french = { ...organisation, country: 'FR', closedDays: [] }
+    const withRegion = (region: string) =>
+      addWorkingDays(
+        Temporal.PlainDate.from('2027-01-05'),
+        1,
+        sharedCalendar({ ...deps, organisation: french } as never, { country: 'DE', region, closures: [] }),
+      ).toString()
+    expect([withRegion(''), withRegion('BY')]).toEqual(['2027-01-06', '2027-01-07'])
+  })
+
+  test('a closure of years closes for one at most', () => {
+    expect(answerBy('2027-02-01', 1, [{ from: '2027-02-02', to: '2199-01-01' }])).toBe('2028-02-03')
+  })
+})

@@ -1,4 +1,5 @@
 import { createRequire } from 'node:module'
+import { Temporal } from 'temporal-polyfill'
 import { bothWork, type WorkCalendar } from '#core/calendar/workingDays'
 import type { Deps } from '../platform/deps'
 
@@ -42,9 +43,27 @@ export function ownCalendar(deps: Pick<Deps, 'clock' | 'organisation'>): WorkCal
   return { weekend, holidays: new Set([...holidays, ...closed]) }
 }
 
-/** The days on which somebody in another country and we both work. */
-export const sharedCalendar = (deps: Pick<Deps, 'clock' | 'organisation'>, country: string): WorkCalendar =>
-  bothWork(ownCalendar(deps), workCalendar(deps, country))
+/** Where somebody else works, and when they are closed beside the holidays there; days are ISO, both included. */
+type Elsewhere = { country: string; region: string; closures: readonly { from: string; to: string }[] }
+
+/** The days on which somebody elsewhere and we both work. */
+export function sharedCalendar(
+  deps: Pick<Deps, 'clock' | 'organisation'>,
+  { country, region, closures }: Elsewhere,
+): WorkCalendar {
+  const { weekend, holidays } = workCalendar(deps, country, region || undefined)
+  const closed = closures.flatMap(({ from, to }) => daysFrom(from, to))
+  return bothWork(ownCalendar(deps), { weekend, holidays: new Set([...holidays, ...closed]) })
+}
+
+/** No closure is longer than this; what claims to be would close somebody for good. */
+const longestClosure = 366
+
+function daysFrom(from: string, to: string): string[] {
+  const first = Temporal.PlainDate.from(from)
+  const { days } = first.until(Temporal.PlainDate.from(to), { largestUnit: 'day' })
+  return Array.from({ length: Math.min(days + 1, longestClosure) }, (_, nth) => first.add({ days: nth }).toString())
+}
 
 /**
  * The public holidays of years, by day, with what they are called (date-holidays).

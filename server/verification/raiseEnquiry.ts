@@ -126,7 +126,7 @@ async function prepare(deps: Deps, claimId: string, applicationId: string) {
   const answerBy = addWorkingDays(
     deps.clock.today(),
     source?.answerWorkingDays ?? 10,
-    source ? sharedCalendar(deps, source.country) : ownCalendar(deps),
+    source ? sharedCalendar(deps, { country: source.country, ...source.known }) : ownCalendar(deps),
   )
   return {
     claim,
