@@ -18,6 +18,15 @@ function collectData(page: Page): Set<string> {
   return words
 }
 
+/** Countries are called as CLDR calls them in the reader's language. */
+function namesOfCountries(): string[] {
+  const names = new Intl.DisplayNames(['en'], { type: 'region' })
+  const letters = Array.from({ length: 26 }, (_, nth) => String.fromCharCode(65 + nth))
+  return letters
+    .flatMap((one) => letters.map((two) => names.of(one + two) ?? ''))
+    .flatMap((name) => name.toLowerCase().match(/\p{L}{2,}/gu) ?? [])
+}
+
 /** Texts on the page as it is spoken marked: what is left of them outside of the marks. */
 const unmarked = (page: Page): Promise<string[]> =>
   page.evaluate(() => {
@@ -74,6 +83,7 @@ for (const [who, addresses] of Object.entries(places))
     test.setTimeout(120_000)
     const page = await windowOf(browser)
     const data = collectData(page)
+    for (const name of namesOfCountries()) data.add(name)
     await signIn(page, who)
     await page.evaluate(() => localStorage.setItem('probatum-language', 'x-marked'))
     const foreign: string[] = []
