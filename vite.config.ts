@@ -79,7 +79,7 @@ export default defineConfig({
       output: {
         codeSplitting: {
           groups: [
-            { name: 'base', minShareCount: 21, test: /^(?!.*web[\\/]desk[\\/])/ },
+            { name: 'base', minShareCount: 23, test: /^(?!.*web[\\/]desk[\\/])/ },
             {
               name: 'asking',
               test: /core[\\/](words[\\/](names|options|translations|requirementTitle|roles|stored|facts|conditions|requirements)|requirements[\\/](requirement|citation)|conditions[\\/]vocabulary|hiring[\\/]stages)\.ts/,

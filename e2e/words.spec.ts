@@ -18,12 +18,12 @@ function collectData(page: Page): Set<string> {
   return words
 }
 
-/** Countries are called as CLDR calls them in the reader's language. */
+/** Countries are called as CLDR calls them: asked of the browser, whose names may be others than ours. */
 function namesOfCountries(): string[] {
-  const names = new Intl.DisplayNames(['en'], { type: 'region' })
+  const spoken = ['en', 'en-GB'].map((locale) => new Intl.DisplayNames([locale], { type: 'region' }))
   const letters = Array.from({ length: 26 }, (_, nth) => String.fromCharCode(65 + nth))
   return letters
-    .flatMap((one) => letters.map((two) => names.of(one + two) ?? ''))
+    .flatMap((one) => letters.flatMap((two) => spoken.map((names) => names.of(one + two) ?? '')))
     .flatMap((name) => name.toLowerCase().match(/\p{L}{2,}/gu) ?? [])
 }
 
@@ -83,7 +83,7 @@ for (const [who, addresses] of Object.entries(places))
     test.setTimeout(120_000)
     const page = await windowOf(browser)
     const data = collectData(page)
-    for (const name of namesOfCountries()) data.add(name)
+    for (const name of await page.evaluate(namesOfCountries)) data.add(name)
     await signIn(page, who)
     await page.evaluate(() => localStorage.setItem('probatum-language', 'x-marked'))
     const foreign: string[] = []
