@@ -1,3 +1,4 @@
+import { phoneKey } from '../comparison/keys'
 import { editDistance } from '../comparison/measures'
 import type { SourceKind } from './source'
 import { spellingKey } from './spelling'
@@ -18,7 +19,6 @@ export type ContactFlag =
 export type KnownDomain = { domain: string; source: string }
 export type OwnContacts = { mails: readonly string[]; phones: readonly string[] }
 
-const phoneDigits = 9
 const institutions: readonly SourceKind[] = [
   'university',
   'school',
@@ -29,8 +29,6 @@ const institutions: readonly SourceKind[] = [
 ]
 
 export const domainOf = (mail: string): string => mail.trim().toLowerCase().split('@')[1] ?? ''
-/** The last digits of a number: however it is written, with or without its country, it is the same telephone. */
-export const telephoneKey = (phone: string): string => phone.replace(/\D/g, '').slice(-phoneDigits)
 
 /** Characters that are taken for one another when an address is read (a selection of Unicode TR 39, Latin). */
 const skeleton = (label: string): string =>
@@ -97,8 +95,7 @@ export function contactFlags(
     flags.push({ code: 'own-mail', mail })
   else if (domain && !free && own.mails.some((one) => domainOf(one) === domain))
     flags.push({ code: 'own-domain', domain })
-  const number = telephoneKey(phone)
-  if (number.length >= 6 && own.phones.some((one) => telephoneKey(one) === number))
-    flags.push({ code: 'own-phone', phone })
+  const number = phoneKey(phone)
+  if (number.length >= 6 && own.phones.some((one) => phoneKey(one) === number)) flags.push({ code: 'own-phone', phone })
   return flags
 }

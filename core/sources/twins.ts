@@ -1,4 +1,5 @@
-import { domainOf, telephoneKey } from './lookalikes'
+import { phoneKey } from '../comparison/keys'
+import { domainOf } from './lookalikes'
 import { type Named, rankSources } from './rank'
 import type { ContactGiven, SourceKind } from './source'
 
@@ -36,7 +37,7 @@ export function twinOf(
   const shared = (of: (contact: ContactGiven) => string) =>
     one.contacts.map(of).find((value) => value !== '' && other.contacts.some((contact) => of(contact) === value))
   const domain = shared(({ mail }) => (freeMail.has(domainOf(mail)) ? '' : domainOf(mail)))
-  const phone = shared(({ phone: number }) => (telephoneKey(number).length < 6 ? '' : telephoneKey(number)))
+  const phone = shared(({ phone: number }) => (phoneKey(number).length < 6 ? '' : phoneKey(number)))
   const reasons: TwinReason[] = [
     ...(both && name >= likely ? [{ code: 'name' as const, one: back.why.name, other: there.why.name }] : []),
     ...(domain ? [{ code: 'domain' as const, value: domain }] : []),

@@ -10,6 +10,12 @@ import { claimView } from '../records/claims/view'
 import { callOffAbout } from '../verification/callOff'
 import { ownClaim } from './change'
 
+const wordsFor = {
+  now: 'claim-asking-set',
+  'after an offer': 'claim-asking-set.later',
+  never: 'claim-asking-set.never',
+} as const
+
 /**
  * Says whether, and when, the source of one claim may be asked: now, only after an offer, or never, with a reason. What is
  * asked already and may not be any more is called off.
@@ -34,8 +40,7 @@ export async function setAsking(
   await compareAndSet(claim, version, { details })
   await recordEvent(deps, actor, {
     code: 'claim-asking-set',
-    words:
-      mayAsk === 'now' ? 'claim-asking-set' : mayAsk === 'never' ? 'claim-asking-set.never' : 'claim-asking-set.later',
+    words: wordsFor[mayAsk],
     values: { claim: labelValue(details), source: details.sourceName },
     candidateId: claim.candidateId,
     claimId: id,

@@ -4,7 +4,7 @@ import type { HitReason } from '#core/sources/rank'
 import { contactFor, type SourceKind } from '#core/sources/source'
 import type { Account } from '../platform/deps'
 import { enquiryCounts } from '../records/enquiries/enquiries'
-import { Source, SourcePair } from '../records/sources/model'
+import { Source } from '../records/sources/model'
 import { searchSources } from '../records/sources/search'
 import { sourceLine } from '../records/sources/sources'
 import { currentWatchlist, sellerMatch } from '../records/sources/watchlist'
@@ -33,17 +33,15 @@ type Row = { source: Source; why: HitReason | null }
 async function found({ text = '', kind, country, state }: Filter) {
   const hits = await searchSources(text, { kinds: kind && [kind], country: country || undefined }, mostFound)
   const ids = hits.map(({ source }) => source.id)
-  const whole = new Map((await Source.findAll({ where: { id: ids } })).map((source) => [source.id, source]))
+  const whole = new Map(
+    (await Source.findAll({ where: { [Op.and]: [{ id: ids }, inState(state)] } })).map((source) => [source.id, source]),
+  )
   const rows = hits.flatMap(({ source: { id }, why }): Row[] => {
     const source = whole.get(id)
-    return source && fits(source, state) ? [{ source, why }] : []
+    return source ? [{ source, why }] : []
   })
   return { rows, next: null }
 }
-
-/** Without a state, whatever can be chosen or is to become so. */
-const fits = (source: Source, state: SourceFilter | undefined) =>
-  state && state !== 'double' ? source.state === state : inUse.includes(source.state)
 
 /** Where a page begins, by the last of the one before; what is no such place is the beginning. */
 function placeIn(after: string | undefined): [string, string] | [] {
@@ -114,9 +112,9 @@ export const standingOf = (source: Source) => ({
 /** How much of the directory somebody has to look at. */
 async function whatWaits() {
   const [proposed, toCheck, doubles] = await Promise.all([
-    Source.count({ where: { state: 'proposed' } }),
-    Source.count({ where: { state: 'to check' } }),
-    SourcePair.count({ where: { state: 'open' } }),
+    Source.count({ where: inState('proposed') }),
+    Source.count({ where: inState('to check') }),
+    Source.count({ where: inState('double') }),
   ])
   return { proposed, toCheck, doubles }
 }

@@ -2,12 +2,12 @@ import { isDeepStrictEqual } from 'node:util'
 import { parse } from 'csv-parse/sync'
 import { stringify } from 'csv-stringify/sync'
 import { Op } from 'sequelize'
-import { v7 as uuid, v5 as uuidOf } from 'uuid'
+import { validate as isUuid, v7 as uuid, v5 as uuidOf } from 'uuid'
 import { type SourceGiven, SourceGiven as SourceShape } from '#contract/sources'
 import { faultsOfSource } from '#core/sources/faultsOfSource'
 import { factsOfRow, rowOfFacts, sourceColumns } from '#core/sources/rows'
 import { nameKey } from '#core/sources/spelling'
-import { say } from '#core/words/say'
+import { say, sayCoded } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import { inTransaction } from '../platform/database/connection'
 import type { Account as Actor, Deps } from '../platform/deps'
@@ -86,11 +86,10 @@ export async function importSources(deps: Deps, actor: Actor, fileName: string, 
   for (const [nth, read] of readRows(bytes).entries()) {
     const at = nth + (isJson(bytes) ? 1 : 2)
     const { line, write } = await become(deps, actor, read)
-    rows.push({ row: at, ...line })
-    if (dry || !write) continue
-    // A row a transaction: however long the file, nobody waits for the whole of it.
-    await inTransaction(deps.sequelize, write)
-    written += 1
+    // A row a transaction: however long the file, nobody waits for the whole of it, and one that fails leaves the others.
+    const failed = dry || !write ? undefined : await inTransaction(deps.sequelize, write).then(noProblem, asProblem)
+    rows.push({ row: at, ...line, ...(failed ? { becomes: 'faulty' as const, message: sayCoded(failed.words) } : {}) })
+    if (!dry && write && !failed) written += 1
   }
   if (written > 0)
     await inTransaction(deps.sequelize, () =>
@@ -101,6 +100,12 @@ export async function importSources(deps: Deps, actor: Actor, fileName: string, 
       }),
     )
   return { rows, written }
+}
+
+const noProblem = () => undefined
+const asProblem = (error: unknown): Problem => {
+  if (error instanceof Problem) return error
+  throw error
 }
 
 /** What a row comes to, and how it is written. */
@@ -130,7 +135,7 @@ async function become(
   if (fault) return { line: { ...line, becomes: 'faulty', message: fault.message } }
   if (was && isDeepStrictEqual(trimmed(source), was)) return { line: { ...line, becomes: 'same' } }
   if (before?.mergedIntoId) return { line: { ...line, becomes: 'faulty', message: say('problem.sourceIsMerged') } }
-  const id = before?.id ?? read.id ?? uuidOf(`${source.kind} ${source.country} ${nameKey(source.name)}`, namespace)
+  const id = before?.id ?? read.id ?? idOf(source)
   const write = () => saveSource(deps, actor, id, { version: before?.version ?? 0, source })
   if (before) return { line: { ...line, becomes: 'changed' }, write }
   const [near] = await searchSources(source.name, { country: source.country }, 1)
@@ -139,14 +144,15 @@ async function become(
 
 /** The source a row is about: by its id, or by the very name in the same country. */
 async function known({ id, facts }: Read): Promise<Source | null> {
-  const source = facts(undefined)
-  const made = uuidOf(`${source.kind} ${source.country} ${nameKey(source.name)}`, namespace)
-  return (
-    (id ? await Source.findByPk(id) : null) ??
-    (id ? null : await Source.findOne({ where: { name: source.name, country: source.country, mergedIntoId: null } })) ??
-    (id ? null : await Source.findByPk(made))
-  )
+  if (id) return Source.findByPk(id)
+  const { name, country, kind } = facts(undefined)
+  if (typeof name !== 'string' || typeof country !== 'string') return null
+  const named = await Source.findOne({ where: { name, country, mergedIntoId: null } })
+  return named ?? Source.findByPk(idOf({ name, country, kind }))
 }
+
+const idOf = ({ kind, country, name }: Pick<SourceGiven, 'kind' | 'country' | 'name'>) =>
+  uuidOf(`${kind} ${country} ${nameKey(name)}`, namespace)
 
 const isJson = (bytes: Buffer) => /^[\s\uFEFF]*[[{]/.test(bytes.subarray(0, 64).toString())
 
@@ -168,7 +174,7 @@ function jsonRows(bytes: Buffer): Read[] {
   return list.map((one: Record<string, unknown>) => {
     const { id, ...facts }: Record<string, unknown> = typeof one === 'object' && one !== null ? one : {}
     return {
-      id: typeof id === 'string' ? id : undefined,
+      id: typeof id === 'string' && isUuid(id) ? id : undefined,
       name: typeof facts.name === 'string' ? facts.name : '',
       facts: (before) => ({ ...unknownFacts, contacts: [], ...before, ...facts }) as unknown as SourceGiven,
     }
@@ -183,7 +189,7 @@ function csvRows(bytes: Buffer): Read[] {
     >[]
     if (rows.length > 0 && !('name' in rows[0]!)) throw problems.unreadableFile()
     return rows.map((row) => ({
-      id: row.id || undefined,
+      id: isUuid(row.id) ? row.id : undefined,
       name: row.name ?? '',
       facts: (before) =>
         factsOfRow(

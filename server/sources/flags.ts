@@ -1,5 +1,6 @@
 import { Op } from 'sequelize'
-import { type ContactFlag, contactFlags, domainOf, telephoneKey } from '#core/sources/lookalikes'
+import { phoneKey } from '#core/comparison/keys'
+import { type ContactFlag, contactFlags, domainOf } from '#core/sources/lookalikes'
 import { Account, Candidate } from '../records/accounts/model'
 import { Claim } from '../records/claims/model'
 import { applicationsOfCandidates } from '../records/claims/subquery'
@@ -51,10 +52,9 @@ function saidFlags(
   { mail, phone }: { mail: string; phone: string },
   said: readonly { mail?: string; phone?: string }[],
 ): ContactFlag[] {
-  const digits = telephoneKey
   const value = said.some((one) => mail !== '' && one.mail?.trim().toLowerCase() === mail)
     ? mail
-    : said.some((one) => digits(phone).length >= 6 && digits(one.phone ?? '') === digits(phone))
+    : said.some((one) => phoneKey(phone).length >= 6 && phoneKey(one.phone ?? '') === phoneKey(phone))
       ? phone
       : undefined
   return value ? [{ code: 'said-by-candidate', value }] : []

@@ -1,3 +1,4 @@
+import { UniqueConstraintError } from 'sequelize'
 import type { Fault } from '#contract/faults'
 import type { SourceGiven } from '#contract/sources'
 import { faultsOfSource } from '#core/sources/faultsOfSource'
@@ -6,11 +7,11 @@ import { say } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import { compareAndSet } from '../platform/database/compareAndSet'
 import type { Account as Actor, Deps } from '../platform/deps'
-import { invalid, invalidField, requireVersion } from '../platform/errors/problems'
+import { changedMeanwhile, invalid, invalidField, requireVersion } from '../platform/errors/problems'
 import { takesTwo } from '../records/accounts/policies'
 import { accountsWithRight } from '../records/accounts/staff'
 import { Source } from '../records/sources/model'
-import { columnsOf, factsOfSource, keepVersion, type StoredFacts, sourceEntry } from '../records/sources/sources'
+import { columnsOf, factsOfSource, keepVersion, sourceEntry } from '../records/sources/sources'
 import { soldBy } from '../records/sources/watchlist'
 import { spellSources } from '../records/sources/words'
 import { adoptProposed } from './adopt'
@@ -33,6 +34,8 @@ export async function saveSource(
       id,
       ...columnsOf({ ...source, contacts: source.contacts.map((contact) => entered(contact, actor)) }),
       ...{ enteredBy: actor.name, enteredById: actor.id, version: 1 },
+    }).catch((error: unknown) => {
+      throw error instanceof UniqueConstraintError ? changedMeanwhile() : error
     })
     await settle(deps, actor, row)
     await recordEvent(deps, actor, { code: 'source-entered', values: { source: row.name }, about: row.name })
@@ -213,17 +216,4 @@ export async function retireSource(
   else if (retired) await recordEvent(deps, actor, { ...about, code: 'source-retired' })
   else await recordEvent(deps, actor, { ...about, code: 'source-retired', words: 'source-retired.again' })
   return { version: row.version }
-}
-
-/** Writes what a source became, whoever made it so. */
-export async function writeFacts(
-  deps: Deps,
-  actor: Actor,
-  row: Source,
-  version: number,
-  facts: StoredFacts,
-  more = {},
-) {
-  await compareAndSet(row, version, { ...columnsOf(facts), ...more })
-  await settle(deps, actor, row)
 }

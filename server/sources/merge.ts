@@ -7,9 +7,9 @@ import type { Account as Actor, Deps } from '../platform/deps'
 import { notFound, requireVersion } from '../platform/errors/problems'
 import { queueJob } from '../platform/jobs/queue'
 import { Source, SourceMerge, SourcePair } from '../records/sources/model'
-import { factsOfSource, sourceEntry } from '../records/sources/sources'
+import { columnsOf, factsOfSource, sourceEntry } from '../records/sources/sources'
 import { adoptProposed } from './adopt'
-import { settle, writeFacts } from './keep'
+import { settle } from './keep'
 import { problems } from './problems'
 import { inOrder } from './twins'
 
@@ -34,7 +34,20 @@ export async function mergeSources(deps: Deps, actor: Actor, keptId: string, giv
   const goneBefore = { retiredAt: gone.retiredAt?.toISOString() ?? null, retiredBecause: gone.retiredBecause ?? null }
   await compareAndSet(gone, given.goneVersion, { mergedIntoId: keptId, retiredAt: now, proposalKey: null })
   const facts = merged(before, goneFacts, given.take)
-  await writeFacts(deps, actor, kept, given.version, facts)
+  // A register that comes from somebody unchecked is asked like a contact: a second person looks at it first.
+  const unchecked = facts.register !== before.register && !gone.checkedAt
+  await compareAndSet(kept, given.version, {
+    ...columnsOf(facts),
+    ...(unchecked
+      ? {
+          enteredBy: gone.enteredBy || actor.name,
+          enteredById: gone.enteredById ?? actor.id,
+          checkedBy: null,
+          checkedAt: null,
+        }
+      : {}),
+  })
+  await settle(deps, actor, kept)
   await settle(deps, actor, gone)
   const merge = await SourceMerge.create({
     ...{ id: uuid(), keptId, goneId: gone.id, goneOpen: gone.id },
@@ -87,7 +100,9 @@ export async function undoSourceMerge(deps: Deps, actor: Actor, id: string) {
   const [kept, gone] = await Promise.all([sourceEntry(merge.keptId), sourceEntry(merge.goneId)])
   // Where the one that stayed went itself since, that is undone first.
   if (kept.mergedIntoId) throw problems.merged()
-  await writeFacts(deps, actor, kept, kept.version, unmergeSource(merge.keptBefore, merge.merged, factsOfSource(kept)))
+  const apart = unmergeSource(merge.keptBefore, merge.merged, factsOfSource(kept))
+  await compareAndSet(kept, kept.version, columnsOf(apart))
+  await settle(deps, actor, kept)
   const { retiredAt, retiredBecause } = merge.goneBefore
   await compareAndSet(gone, gone.version, {
     mergedIntoId: null,
