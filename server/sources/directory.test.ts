@@ -266,3 +266,48 @@ describe('a file of sources', () => {
     expect([status, body.code]).toEqual([409, 'unreadable-file'])
   })
 })
+
+test('a register that comes with a merge from somebody unchecked is looked at by a second person first', async () => {
+  const kept = await enter({ name: 'Ohne Register', kind: 'employer', contacts: [] })
+  const gone = await enter({ name: 'Mit Register', kind: 'employer', contacts: [], register: 'elsewhere' })
+  await ines.done('saveSource', {
+    params: { id: kept },
+    body: { version: 1, source: aSource({ name: 'Ohne Register', kind: 'employer', register: null }) },
+  })
+  const { version, contacts } = await read(kept)
+  const how = Object.fromEntries(contacts.map(({ id }) => [id, 'letter' as const]))
+  await admin.done('checkSource', { params: { id: kept }, body: { version, how } })
+  await ines.done('mergeSources', {
+    params: { id: kept },
+    body: { goneId: gone, version: version + 1, goneVersion: 1, take: [] },
+  })
+  expect(await read(kept)).toMatchObject({
+    ...{ state: 'to check', checkedBy: null, mayCheck: false, source: { register: 'elsewhere' } },
+  })
+})
+
+test('what is searched for among possible doubles is one; as many are counted as are listed', async () => {
+  await enter({ name: 'Zwillingsschule Au', contacts: [] })
+  await enter({ name: 'Zwillings-Schule Au', contacts: [] })
+  await enter({ name: 'Zwillingsschul Au', contacts: [] })
+  const only = (await ines.done('sourceDirectory', { query: { state: 'double' } })).rows
+  const { waiting, rows } = await ines.done('sourceDirectory', { query: { state: 'double', text: 'tannberg' } })
+  expect(rows).toEqual([])
+  expect(waiting.doubles).toBe(only.length)
+  expect(only.length).toBeGreaterThan(1)
+})
+
+test('an identifier that is none is a row without one, and a row that is changed meanwhile leaves the others', async () => {
+  const source = (id: string, name: string) => ({ id, ...aSource({ name, contacts: [] }) })
+  const sources = [source('no-identifier', 'Importschule Eins'), source(crypto.randomUUID(), 'Importschule Zwei')]
+  const load = () =>
+    ines.call('importSources', {
+      query: { fileName: 's.json', dry: 'no' },
+      body: Buffer.from(JSON.stringify({ sources })),
+    })
+  const both = await Promise.all([load(), load()])
+  expect(both.map(({ status }) => status)).toEqual([200, 200])
+  expect(both.reduce((sum, { body }) => sum + body.written, 0)).toBe(2)
+  const [row] = (await ines.done('sourceDirectory', { query: { text: 'Importschule Eins' } })).rows
+  expect((await read(row!.id)).version).toBe(1)
+})
