@@ -13,6 +13,7 @@ import { writeDayOf } from '../../ui/write'
 import { useAct } from '../../useAct'
 import { Attestations } from '../apply/Attestations'
 import { LivePortrait } from '../apply/LivePortrait'
+import { WhomWeAsk } from '../apply/WhomWeAsk'
 import { Documents } from '../documents/Documents'
 import { AskUs } from './AskUs'
 import { CorrectContact } from './CorrectContact'
@@ -127,6 +128,11 @@ export function StatusPage() {
             <h2 className="mb-2 text-[1.4em]">{say('status.done')}</h2>
             <Lines rows={status.done.map(({ title, why }) => ({ title, why }))} />
           </section>
+        )}
+        {isActive(status) && (
+          <div className="mt-7">
+            <WhomWeAsk claims={status.claims} />
+          </div>
         )}
         <Originals id={status.id} />
         <CoverSheets id={status.id} />
