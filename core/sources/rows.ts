@@ -50,8 +50,6 @@ export function rowOfFacts(facts: SourceFacts): SourceRow {
   }
 }
 
-/** Spreadsheets and lists kept from here mark a cell that begins like a formula. */
-const plain = (cell: string) => cell.replace(/^'(?=[=+\-@])/, '').trim()
 const numberOf = (cell: string) => (cell === '' ? null : Number(cell.replace(',', '.')))
 
 /**
@@ -66,7 +64,7 @@ export function factsOfRow(
   before: SourceFacts,
   newId: () => string,
 ): SourceFacts {
-  const cell = (column: Column) => (row[column] === undefined ? undefined : plain(row[column]))
+  const cell = (column: Column) => (row[column] === undefined ? undefined : row[column].trim())
   const names = nameUses.flatMap((use) => {
     const given = cell(columnOfUse[use])
     const known = before.names.filter((one) => one.use === use)

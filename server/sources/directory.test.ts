@@ -258,6 +258,17 @@ describe('a file of sources', () => {
     expect((await read(row!.id)).source).toMatchObject({ town: 'Telfs', answerWorkingDays: 12 })
   })
 
+  test('a table as a spreadsheet saves it is read: semicolons, another encoding, a marked telephone number', async () => {
+    const csv = "Name;Kind;Country;Town;Mail;Phone\nHöhenschule Zürs;school;AT;Zürs;z@zuers.example;'+43 5583 1\n"
+    const { rows } = await ines.done('importSources', {
+      query: { fileName: 'x.csv', dry: 'no' },
+      body: Buffer.from(csv, 'latin1'),
+    })
+    expect(rows[0]).toMatchObject({ name: 'Höhenschule Zürs', becomes: 'new', message: '' })
+    const [found] = (await ines.done('sourceDirectory', { query: { text: 'Hoehenschule' } })).rows
+    expect((await read(found!.id)).contacts[0]).toMatchObject({ mail: 'z@zuers.example', phone: '+43 5583 1' })
+  })
+
   test.each(['', 'no columns at all', '{"a": 1}', '[', '"open'])('%j is refused in words', async (text) => {
     const { status, body } = await ines.call('importSources', {
       query: { fileName: 'x', dry: 'yes' },

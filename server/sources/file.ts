@@ -1,5 +1,4 @@
 import { isDeepStrictEqual } from 'node:util'
-import { parse } from 'csv-parse/sync'
 import { stringify } from 'csv-stringify/sync'
 import { Op } from 'sequelize'
 import { validate as isUuid, v7 as uuid, v5 as uuidOf } from 'uuid'
@@ -9,6 +8,7 @@ import { factsOfRow, rowOfFacts, sourceColumns } from '#core/sources/rows'
 import { nameKey } from '#core/sources/spelling'
 import { say, sayCoded } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
+import { rowsOfCsv, textOfBytes } from '../platform/csv/readCsv'
 import { inTransaction } from '../platform/database/connection'
 import type { Account as Actor, Deps } from '../platform/deps'
 import { Problem } from '../platform/errors/problems'
@@ -165,7 +165,7 @@ function readRows(bytes: Buffer): Read[] {
 function jsonRows(bytes: Buffer): Read[] {
   let whole: unknown
   try {
-    whole = JSON.parse(bytes.toString().replace(/^\uFEFF/, ''))
+    whole = JSON.parse(textOfBytes(bytes).replace(/^\uFEFF/, ''))
   } catch {
     throw problems.unreadableFile()
   }
@@ -183,10 +183,7 @@ function jsonRows(bytes: Buffer): Read[] {
 
 function csvRows(bytes: Buffer): Read[] {
   try {
-    const rows = parse(bytes, { bom: true, columns: true, skip_empty_lines: true, trim: true }) as Record<
-      string,
-      string
-    >[]
+    const rows = rowsOfCsv(bytes)
     if (rows.length > 0 && !('name' in rows[0]!)) throw problems.unreadableFile()
     return rows.map((row) => ({
       id: isUuid(row.id) ? row.id : undefined,

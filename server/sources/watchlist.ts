@@ -1,6 +1,6 @@
-import { parse } from 'csv-parse/sync'
 import { sameWords } from '#core/sources/sellers'
 import { recordEvent } from '../platform/audit/record'
+import { rowsOfCsv } from '../platform/csv/readCsv'
 import { writeVersioned } from '../platform/database/settings'
 import type { Account as Actor, Deps } from '../platform/deps'
 import { currentWatchlist, newSeller, type Watchlist } from '../records/sources/watchlist'
@@ -53,10 +53,7 @@ function rowsOf(bytes: Buffer) {
       .map((part) => part.trim())
       .filter(Boolean)
   try {
-    const rows = parse(bytes, { bom: true, columns: true, skip_empty_lines: true, trim: true }) as Record<
-      string,
-      string
-    >[]
+    const rows = rowsOfCsv(bytes)
     if (rows.length === 0 || !('name' in rows[0]!)) throw problems.unreadableFile()
     return rows
       .filter(({ name }) => name)

@@ -1,8 +1,8 @@
-import { parse } from 'csv-parse/sync'
 import { type Mapping, proposeMapping } from '#core/imports/fields'
 import { resumeMapping, rowsOfResumes } from '#core/imports/jsonResume'
 import { type ImportedRow, type ImportFault, readRow } from '#core/imports/readRow'
 import { coded, say, sayCoded } from '#core/words/say'
+import { cellsOfCsv, plainCell, textOfBytes } from '../../platform/csv/readCsv'
 import { readBytes } from '../../records/documents/bytes'
 import type { Import, RowFault } from '../../records/imports/model'
 import { problems } from '../problems'
@@ -22,7 +22,7 @@ const mostRows = 20_000
 
 /** Reads a CSV (any of comma, semicolon and tab; UTF-8 or Windows-1252) or one or several résumés. Throws a problem. */
 export function readTable(bytes: Buffer): Table {
-  const text = textOf(bytes)
+  const text = textOfBytes(bytes)
   const table = /^\s*[[{]/.test(text) ? resumes(text) : csv(text)
   if (table.rows.length === 0) throw problems.unreadable(coded('problem.import.nobody'), coded('problem.import.noRows'))
   if (table.rows.length > mostRows)
@@ -34,20 +34,9 @@ export function readTable(bytes: Buffer): Table {
 }
 
 function csv(whole: string): Table {
-  // Some spreadsheets write down what they divide by.
-  const [, told, text] = /^(?:sep=(.)\r?\n)?([\s\S]*)$/.exec(whole)!
-  const [first = ''] = text!.split(/\r?\n/, 1)
-  const delimiter = told ?? [';', '\t', ','].sort((a, b) => first.split(b).length - first.split(a).length)[0]!
   let cells: string[][]
   try {
-    cells = parse(text!, {
-      delimiter,
-      bom: true,
-      skip_empty_lines: true,
-      skip_records_with_empty_values: true,
-      trim: true,
-      relax_column_count: true,
-    })
+    cells = cellsOfCsv(whole)
   } catch (error) {
     throw problems.unreadable(
       coded('problem.import.notCsv'),
@@ -65,9 +54,6 @@ function csv(whole: string): Table {
   return { format: 'csv', columns, rows, tooLong, mapping: proposeMapping(columns), note: null }
 }
 
-/** Lists kept from here mark a cell that begins like a formula, such as a telephone number with +; the mark is no part of it. */
-const plainCell = (cell: string) => cell.replace(/^'(?=[=+\-@])/, '')
-
 function resumes(text: string): Table {
   try {
     const { rows, leftOut } = rowsOfResumes(text)
@@ -82,18 +68,6 @@ function resumes(text: string): Table {
           coded('problem.import.notJson'),
           coded('problem.reader', { message: (error as Error).message }),
         )
-  }
-}
-
-/** UTF-8, or UTF-16 as spreadsheets save "Unicode"; what is neither was most likely saved by a spreadsheet of the West. */
-function textOf(bytes: Buffer): string {
-  const [first, second] = bytes
-  if (first === 0xff && second === 0xfe) return new TextDecoder('utf-16le').decode(bytes)
-  if (first === 0xfe && second === 0xff) return new TextDecoder('utf-16be').decode(bytes)
-  try {
-    return new TextDecoder('utf-8', { fatal: true }).decode(bytes)
-  } catch {
-    return new TextDecoder('windows-1252').decode(bytes)
   }
 }
 
