@@ -1,5 +1,6 @@
+import { pipeline, Readable } from 'node:stream'
 import { isDeepStrictEqual } from 'node:util'
-import { stringify } from 'csv-stringify/sync'
+import { stringify } from 'csv-stringify'
 import { Op } from 'sequelize'
 import { validate as isUuid, v7 as uuid, v5 as uuidOf } from 'uuid'
 import { type SourceGiven, SourceGiven as SourceShape } from '#contract/sources'
@@ -35,36 +36,46 @@ export async function readSourceFile(deps: Deps, actor: Actor, format: 'json' | 
       details: { format },
     }),
   )
-  const all: ({ id: string } & SourceGiven)[] = []
+  const fileName = `sources ${deps.clock.today()}.${format}`
+  if (format === 'json') return { fileName, mediaType: 'application/json', body: Readable.from(jsonOf(everySource())) }
+  const columns = ['id', ...sourceColumns]
+  const csv = stringify({ header: true, columns, bom: true, record_delimiter: 'windows', escape_formulas: true })
+  return {
+    fileName,
+    mediaType: 'text/csv; charset=utf-8',
+    // What fails on the way ends the file where it stands, and so does who reads it no further.
+    body: pipeline(Readable.from(rowsOf(everySource())), csv, () => undefined),
+  }
+}
+
+type Kept = { id: string } & SourceGiven
+
+/** Stretch by stretch, so that fifty thousand take no more memory than fifty. */
+async function* everySource(): AsyncGenerator<Kept> {
   for (let after = ''; ; ) {
     const rows = await Source.findAll({
-      where: { mergedIntoId: null, ...(after ? { id: { [Op.gt]: after } } : {}) },
+      where: { mergedIntoId: null, id: { [Op.gt]: after } },
       order: ['id'],
       limit: stretch,
     })
-    all.push(...rows.map((source) => ({ id: source.id, ...given(factsOfSource(source)) })))
-    if (rows.length < stretch) break
+    for (const source of rows) yield { id: source.id, ...given(factsOfSource(source)) }
+    if (rows.length < stretch) return
     after = rows.at(-1)!.id
   }
-  const fileName = `sources ${deps.clock.today()}.${format}`
-  return format === 'json'
-    ? { fileName, mediaType: 'application/json', body: Buffer.from(JSON.stringify({ sources: all }, null, 1)) }
-    : {
-        fileName,
-        mediaType: 'text/csv; charset=utf-8',
-        body: Buffer.from(
-          stringify(
-            all.map(({ id, ...facts }) => ({ id, ...rowOfFacts(facts) })),
-            {
-              header: true,
-              columns: ['id', ...sourceColumns],
-              bom: true,
-              record_delimiter: 'windows',
-              escape_formulas: true,
-            },
-          ),
-        ),
-      }
+}
+
+async function* jsonOf(sources: AsyncIterable<Kept>) {
+  yield '{"sources":['
+  let between = '\n'
+  for await (const source of sources) {
+    yield between + JSON.stringify(source)
+    between = ',\n'
+  }
+  yield '\n]}\n'
+}
+
+async function* rowsOf(sources: AsyncIterable<Kept>) {
+  for await (const { id, ...facts } of sources) yield { id, ...rowOfFacts(facts) }
 }
 
 type Read = { id?: string; facts: (before: SourceGiven | undefined) => SourceGiven; name: string }
