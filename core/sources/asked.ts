@@ -1,3 +1,4 @@
+import type { Rung } from '../requirements/requirement'
 import { issuedClaims } from './source'
 
 /** What is looked at of a claim to know whether anybody would be asked about it. */
@@ -6,3 +7,7 @@ type Asked = { kind: string; sourceName: string; activity?: string }
 /** Whether there is a source that can be asked about a claim: times of travel, care or work for oneself have none. */
 export const isAskedAbout = ({ kind, sourceName, activity = 'employment' }: Asked): boolean =>
   issuedClaims.some((one) => one === kind) && sourceName.trim() !== '' && activity === 'employment'
+
+/** Whether somebody would still be asked about a claim: nobody is, once it is confirmed. */
+export const isStillAskedAbout = ({ rung, details }: { rung: Rung; details: Asked }): boolean =>
+  rung !== 'confirmed' && isAskedAbout(details)

@@ -1,4 +1,4 @@
-import { isAskedAbout } from '#core/sources/asked'
+import { isStillAskedAbout } from '#core/sources/asked'
 import { say } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import type { Account, Deps } from '../platform/deps'
@@ -30,8 +30,8 @@ export async function signForApplication(deps: Deps, actor: Account, id: string,
 
 /** Every source that would be asked, as the permission names it: about what, and from when on. */
 async function sourcesAsked(candidateId: string): Promise<string[]> {
-  return (await claimsOf(candidateId)).flatMap(({ details }) => {
-    if (!isAskedAbout(details)) return []
+  return (await claimsOf(candidateId)).flatMap(({ rung, details }) => {
+    if (!isStillAskedAbout({ rung, details })) return []
     const may = ('mayAsk' in details && details.mayAsk) || 'now'
     return [say(`permission.source.${may}`, { source: details.sourceName, claim: labelOf(details) })]
   })

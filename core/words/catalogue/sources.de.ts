@@ -227,8 +227,8 @@ export default {
   'sources.mergeMeans':
     'Angaben und Anfragen folgen der, die bleibt, und jeder Name wird weiter gefunden. Es lässt sich zurücknehmen.',
   'sources.whichStays': 'Welche bleibt',
-  'sources.sideOf_one': '{{name}}, {{town}} {{country}} ({{count}} Angabe)',
-  'sources.sideOf_other': '{{name}}, {{town}} {{country}} ({{count}} Angaben)',
+  'sources.sideOf_one': '{{name}} ({{count}} Angabe)',
+  'sources.sideOf_other': '{{name}} ({{count}} Angaben)',
   'sources.differ': 'Hier unterscheiden sie sich; eines geht verloren',
   'sources.mergeInto': '{{gone}} mit {{kept}} zusammenführen',
   'sources.single.kind': 'Art',

@@ -219,8 +219,8 @@ export default {
   'sources.mergeMeans':
     'Claims and enquiries follow the one that stays, and every name goes on being found. It can be taken back.',
   'sources.whichStays': 'Which stays',
-  'sources.sideOf_one': '{{name}}, {{town}} {{country}} ({{count}} claim)',
-  'sources.sideOf_other': '{{name}}, {{town}} {{country}} ({{count}} claims)',
+  'sources.sideOf_one': '{{name}} ({{count}} claim)',
+  'sources.sideOf_other': '{{name}} ({{count}} claims)',
   'sources.differ': 'They differ here; one of both is lost',
   'sources.mergeInto': 'Merge {{gone}} into {{kept}}',
   'sources.single.kind': 'Kind',

@@ -88,9 +88,7 @@ function MergeDialog({ one, other, onClose }: { one: SourceRead; other: Twin; on
           options={sides.map(({ id, source, claims }) => ({
             value: id,
             label: say('sources.sideOf', {
-              name: source.name,
-              town: source.town,
-              country: source.country,
+              name: [source.name, source.town, source.country].filter(Boolean).join(', '),
               count: claims,
             }),
           }))}

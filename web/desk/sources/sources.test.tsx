@@ -228,9 +228,9 @@ describe('a source', () => {
     expect(await screen.findByText('Seefahrtschule Grimvik here, SSG Grimvik there.')).toBeTruthy()
     await user.click(screen.getByRole('button', { name: 'Merge …' }))
     const dialog = within(await screen.findByRole('dialog'))
-    expect(dialog.getByRole<HTMLInputElement>('radio', { name: /^SSG Grimvik, Grimvik NO \(7 claims\)/ }).checked).toBe(
-      true,
-    )
+    expect(
+      dialog.getByRole<HTMLInputElement>('radio', { name: /^SSG Grimvik, Grimvik, NO \(7 claims\)/ }).checked,
+    ).toBe(true)
     await user.click(dialog.getByRole('radio', { name: '8' }))
     await user.click(dialog.getByRole('button', { name: 'Merge Seefahrtschule Grimvik into SSG Grimvik' }))
     await waitFor(() => expect(where()).toBe(`/desk/sources/${nth(2)}`))

@@ -14,6 +14,7 @@ test('only those are named that would be asked, each as it was said', async () =
     aClaim(aWork({ mayAsk: 'after an offer' })),
     aClaim(aWork({ activity: 'travel', sourceName: 'The world' })),
     aClaim(aStudy({ sourceName: ' ' })),
+    aClaim(aStudy({ sourceName: 'Confirmed already' }), { rung: 'confirmed' }),
   ])
   expect((await choice('Arvelle')).value).toBe('now')
   expect((await choice('Karwen Line')).value).toBe('after an offer')

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { askingWhen, type Claim } from '#contract/claims'
-import { isAskedAbout } from '#core/sources/asked'
+import { isStillAskedAbout } from '#core/sources/asked'
 import { say } from '#core/words/say'
 import { Button } from '../../ui/Button'
 import { SelectField, TextField } from '../../ui/Field'
@@ -10,11 +10,11 @@ import { useFreshAfterClash } from '../../useFreshAfterClash'
 
 /** Every source that would be asked; each may be asked now, only after an offer, or not at all. */
 export function WhomWeAsk({ claims }: { claims: readonly Claim[] }) {
-  const asked = claims.filter(({ details }) => isAskedAbout(details))
+  const asked = claims.filter(isStillAskedAbout)
   if (asked.length === 0) return null
   return (
-    <section aria-label={say('apply.whomWeAsk')} className="mb-4 border-line border-t pt-3">
-      <h2 className="mb-1 text-[1.15em]">{say('apply.whomWeAsk')}</h2>
+    <section aria-label={say('apply.whomWeAsk')} className="mb-4">
+      <h2 className="mb-1 text-[1.4em]">{say('apply.whomWeAsk')}</h2>
       <p className="mb-2 text-ink-2">{say('apply.whomWeAskMeans')}</p>
       <ul className="grid gap-3">
         {asked.map((claim) => (
@@ -46,7 +46,9 @@ function Source({ claim }: { claim: Claim }) {
     <li className="grid gap-2 sm:grid-cols-[minmax(0,1fr)_15rem]">
       <p>
         <strong>{details.sourceName}</strong>
-        <span className="block text-[0.93em] text-ink-2">{claim.label}</span>
+        <span className="block text-[0.93em] text-ink-2">
+          {details.kind === 'work' ? details.position : claim.label}
+        </span>
       </p>
       <SelectField
         label={say('apply.mayBeAsked', { source: details.sourceName })}
