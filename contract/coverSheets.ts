@@ -20,10 +20,13 @@ export const listMyCoverSheets = endpoint({
       Type.Object({
         number: Type.Integer(),
         reference: Type.String(),
+        claimId: Id,
+        part: oneOf(paperParts),
         title: Type.String(),
         pages: orNull(Type.Integer()),
         state: oneOf(['waiting', 'came', 'not right'] as const),
         cameAt: orNull(Moment),
+        postedAt: orNull(Moment),
         fault: orNull(oneOf(sheetFaults)),
       }),
     ),
@@ -58,6 +61,40 @@ export const readMyCoverSheets = endpoint({
   access: 'candidate',
   params: Type.Object({ id: Id }),
   query: Type.Object({ numbers: Type.String({ pattern: '^\\d{1,9}(,\\d{1,9})*$', maxLength: 200 }) }),
+  reply: Type.Any(),
+  file: true,
+})
+
+export const sayPosted = endpoint({
+  method: 'POST',
+  path: '/api/my/cover-sheets/:number/posted',
+  summary: 'Say that the paper behind a sheet of one’s own is in the post',
+  access: 'candidate',
+  params: Type.Object({ number: Type.String({ pattern: '^\\d{1,9}$' }) }),
+  reply: Done,
+  invalidates: ['status', 'draft'],
+})
+
+const ofSource = Type.Object({ id: Id, claim: Id, condition: Id })
+
+export const makeSourceSheet = endpoint({
+  method: 'POST',
+  path: '/api/my/applications/:id/claims/:claim/conditions/:condition/cover-sheet',
+  summary: 'Make the cover sheet for what a source wants signed by hand',
+  access: 'candidate',
+  params: ofSource,
+  reply: Type.Object({ sheets: Type.Array(Type.Object({ number: Type.Integer(), reference: Type.String() })) }),
+  idempotent: true,
+  invalidates: ['status', 'draft'],
+})
+
+export const readSourcePaper = endpoint({
+  method: 'GET',
+  path: '/api/my/applications/:id/claims/:claim/conditions/:condition/form.pdf',
+  summary: 'What a source wants signed by hand, filled in, to print; with a cover sheet of one’s own on top',
+  access: 'candidate',
+  params: ofSource,
+  query: Type.Object({ sheet: Type.Optional(Type.String({ pattern: '^\\d{1,9}$' })) }),
   reply: Type.Any(),
   file: true,
 })

@@ -7,6 +7,7 @@ import {
   channels,
   conditionKinds,
   contactChecks,
+  formValues,
   issuedClaims,
   nameUses,
   purposes,
@@ -48,6 +49,12 @@ const NumberFormat = Type.Object({
   example: Type.String({ minLength: 1, maxLength: 80, pattern: singleLine }),
 })
 
+const Condition = {
+  kind: oneOf(conditionKinds),
+  claims: Type.Array(oneOf(issuedClaims), { uniqueItems: true, maxItems: issuedClaims.length }),
+  reason: Type.String({ maxLength: 500 }),
+}
+
 export const SourceLine = Type.Object({
   id: Id,
   name: Type.String(),
@@ -57,6 +64,7 @@ export const SourceLine = Type.Object({
   country: Type.String(),
   programmes: Type.Array(Programme),
   numberFormats: Type.Array(NumberFormat),
+  conditions: Type.Array(Type.Object({ id: Id, ...Condition }), { description: 'What it asks for before it answers' }),
 })
 export type SourceLine = typeof SourceLine.static
 
@@ -149,9 +157,15 @@ export const SourceGiven = Type.Object({
   conditions: few(
     Type.Object({
       id: Id,
-      kind: oneOf(conditionKinds),
-      claims: Type.Array(oneOf(issuedClaims), { uniqueItems: true, maxItems: issuedClaims.length }),
-      reason: Type.String({ maxLength: 500 }),
+      ...Condition,
+      language: Type.Optional(Type.String({ pattern: '^[a-z]{2}$', description: 'ISO 639-1' })),
+      form: Type.Optional(
+        Type.Object({
+          sha256: Type.String({ pattern: '^[0-9a-f]{64}$' }),
+          fileName: ShortText,
+          fill: Type.Record(Type.String({ maxLength: 200 }), oneOf(formValues), { maxProperties: 200 }),
+        }),
+      ),
     }),
     20,
   ),
@@ -243,6 +257,33 @@ export const saveSource = endpoint({
   body: Type.Object({ version: Version, source: SourceGiven }),
   reply: Saved,
   ...changes,
+})
+
+export const uploadSourceForm = endpoint({
+  method: 'POST',
+  path: '/api/desk/source-forms',
+  summary: 'Keep a form that a source answers on, a PDF; its fields can then be filled from a file',
+  access: 'sources.keep',
+  query: Type.Object({ fileName: Type.String({ minLength: 1, maxLength: 200 }) }),
+  body: Type.Any(),
+  bytes: true,
+  reply: Type.Object({
+    sha256: Type.String(),
+    fileName: Type.String(),
+    pages: Type.Integer(),
+    fields: Type.Array(Type.String()),
+  }),
+})
+
+export const readSourceForm = endpoint({
+  method: 'GET',
+  path: '/api/desk/source-forms/:sha256',
+  summary: 'Such a form as it was sent, with the names of its fields where it is tried out',
+  access: 'sources.keep',
+  params: Type.Object({ sha256: Type.String({ pattern: '^[0-9a-f]{64}$' }) }),
+  query: Type.Object({ tried: Type.Optional(oneOf(['yes'] as const)) }),
+  reply: Type.Any(),
+  file: true,
 })
 
 export const checkSource = endpoint({

@@ -3,6 +3,7 @@ import type { Question } from '#core/form/form'
 import { stages } from '#core/hiring/stages'
 import { matterOutcomes } from '#core/requirements/matter'
 import { gates } from '#core/requirements/requirement'
+import type { AskedBySource } from '#core/requirements/sourceCondition'
 import { Answers } from './answers'
 import { ReopenedPart } from './applications'
 import { Claim } from './claims'
@@ -46,6 +47,7 @@ const Status = Type.Object({
         'answer offer',
         'do task',
         'pay',
+        'source paper',
         'finish',
         'go',
       ] as const),
@@ -54,6 +56,7 @@ const Status = Type.Object({
       minutes: orNull(Type.Integer()),
     }),
   ),
+  askedBySources: listOfCore<AskedBySource>(),
   matters: Type.Array(
     Type.Object({
       title: Type.String(),

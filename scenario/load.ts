@@ -32,6 +32,7 @@ import { vallorne } from './organisation'
 import { people } from './people/people'
 import type { PersonPlan } from './plan'
 import { registerOf } from './registers'
+import { askForMore } from './sources/askMore'
 import { proposeSources } from './sources/proposals'
 import { sources } from './sources/sources'
 import { watchlist } from './sources/watchlist'
@@ -95,6 +96,7 @@ export async function loadScenario(fixed: Fixed, registersFile: string, loadedAt
   // Links that confirmed an address are of no use any more; the other mails go out as they would have.
   await shareOut(world)
   await proposeSources(world)
+  await askForMore(world)
   await writeSetting(demoAccounts, {
     password: demoPassword,
     accounts: staff.map(({ mail, roles }) => ({ mail, roles })),

@@ -32,6 +32,7 @@ export const aSection = (holds: Section['holds'], over: Partial<Section> = {}): 
 /** An application that is being written, with nothing in it. */
 export const aDraft = (over: Partial<Draft> = {}): Draft => ({
   ...{ id: uuid(), version: 1, stage: 'being written', reference: null, form: [], requirements: [], answers: {} },
+  askedBySources: [],
   vacancy: {
     ...{ slug: 'track-engineer', title: 'Track engineer', closesAt: '2026-12-20T16:00:00.000Z' },
     ...{ timeZone: 'Europe/Vienna', targetStart: '2027-02-01', paperLanguages: ['en'], open: true },

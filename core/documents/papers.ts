@@ -12,6 +12,9 @@ export const paperParts = [
   'front',
   'back',
   'translation',
+  'release form',
+  'signed permission',
+  'receipt of payment',
   'data page',
   'portrait',
   'one other paper',
@@ -24,12 +27,21 @@ export type PaperPart = (typeof paperParts)[number]
 export const interimParts = ['interim certificate', 'receipt of application'] as const satisfies readonly PaperPart[]
 export const isInterim = (part: PaperPart): boolean => interimParts.some((one) => one === part)
 
+/** What a source wants with a question: it shows nothing of what is claimed. */
+export const sourceParts = [
+  'release form',
+  'signed permission',
+  'receipt of payment',
+] as const satisfies readonly PaperPart[]
+export const isForSource = (part: PaperPart): boolean => sourceParts.some((one) => one === part)
+
 /** Papers that go with one and are never the one themselves. */
 const besides = [
   'transcript',
   'transcripts of each term',
   'translation',
   'other',
+  ...sourceParts,
 ] as const satisfies readonly PaperPart[]
 /** Whether it is the paper itself, which ends what was only for a time. */
 export const isFinal = (part: PaperPart): boolean => !isInterim(part) && !besides.some((one) => one === part)
@@ -157,7 +169,9 @@ export const isTranslated = (documents: readonly FiledPaper[], id: string) =>
 
 /** Filed documents as the list of papers looks at them. */
 export const givenPapers = (documents: readonly FiledPaper[]): GivenPaper[] =>
-  counted(documents).map(({ id, part, pages }) => ({ part, pages, translated: isTranslated(documents, id) }))
+  counted(documents)
+    .filter(({ part }) => !isForSource(part))
+    .map(({ id, part, pages }) => ({ part, pages, translated: isTranslated(documents, id) }))
 
 type Claimed =
   | ({ kind: 'study' } & StudyForPapers)

@@ -116,6 +116,7 @@ export const events = {
   'document-unseen': ['file'],
   'portrait-compared': ['file'],
   'document-sent-back': ['file', 'told'],
+  'source-asks-more': ['file', 'told'],
   'document-discarded': ['file', 'told'],
   'final-paper-due': ['file', 'told'],
   'final-paper-missed': ['file', 'told'],
@@ -130,6 +131,7 @@ export const events = {
   'paper-thrown-away': nothing,
   'cover-sheets-printed': nothing,
   'cover-sheet-not-right': ['told'],
+  'paper-posted': ['file'],
 
   // Verification
   'enquiry-raised': ['file'],

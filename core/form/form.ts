@@ -200,5 +200,7 @@ export function sectionOf(form: Form, requirement: Requirement): Section | undef
       permission: 'permission',
     } as Partial<Record<typeof asks.kind, Section['holds']>>
   )[asks.kind]
-  return form.find((section) => section.holds === holds)
+  return form.find((section) =>
+    asks.kind === 'source condition' ? claimsIn[section.holds]?.includes(asks.of) : section.holds === holds,
+  )
 }

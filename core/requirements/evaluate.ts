@@ -16,6 +16,7 @@ import { afterLooking, claimResult, proofResult } from './provenClaim'
 import type { Ask, ClaimFacts, FileFacts, Gate, Outcome, Requirement, Step } from './requirement'
 import { gates } from './requirement'
 import { met, nearest, notNeeded, type Result, undecided, unmet } from './result'
+import { sourceConditionResult } from './sourceCondition'
 
 /**
  * Judges every requirement against a file.
@@ -119,6 +120,8 @@ function resultOfAsk(ask: Ask, requirement: Requirement, file: Known): Result {
       return file.permissionSigned ? met() : unmet({ code: 'not-signed' }, [{ who: 'candidate', what: 'sign' }])
     case 'offer accepted':
       return offerResult(file)
+    case 'source condition':
+      return sourceConditionResult(ask, requirement, file)
     case 'onboarding task': {
       const task = file.onboarding.find((given) => given.task === ask.task)
       return task?.done ? met() : unmet({ code: 'task-open' }, [{ who: 'candidate', what: 'do task' }])

@@ -40,6 +40,7 @@ export const reachOf: Record<Ask['kind'], Reach> = {
   'skills check': afterSending,
   fee: afterSending,
   'offer accepted': afterOffer,
+  'source condition': answered,
   'onboarding task': afterOffer,
 }
 

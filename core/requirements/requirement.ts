@@ -4,6 +4,8 @@ import type { Condition, Facts } from '../conditions/condition'
 import type { Domains } from '../conditions/outcomes'
 import type { AttestationForm } from '../documents/attestation'
 import type { HistoryEntry } from '../history/coverage'
+import type { ConditionState } from '../sources/conditions'
+import type { SourceCondition } from '../sources/source'
 import type { Standing, Term } from '../validity/validity'
 import type { StoredValue } from '../words/stored'
 import type { Translations } from '../words/translations'
@@ -53,6 +55,11 @@ export type Ask =
   | { kind: 'fee'; amount: number; currency: string }
   | { kind: 'offer accepted' }
   | { kind: 'onboarding task'; task: string }
+  /** What a source asks for before it answers about a claim; it follows from the file, no rules of a vacancy say it. */
+  | { kind: 'source condition'; claim: string; of: ClaimKind; condition: string }
+
+/** What the rules of a vacancy can ask for. */
+export type RulesAsk = Exclude<Ask, { kind: 'source condition' }>
 
 /** So many years younger or older are taken from whom this holds for; `document` asks for the paper that shows it. */
 export type AgeAllowance = { years: number; when: Condition; document?: string }
@@ -86,7 +93,7 @@ export type Requirement = {
   /** Who may waive it; empty means nobody. */
   waivableBy: readonly string[]
   /** It asks for what goes with the answer to the question it is called by: what happened, or the document. */
-  part?: 'because' | 'document'
+  part?: 'because' | 'document' | SourceCondition['kind']
   translations?: Translations<'title' | 'why' | 'because'>
 }
 
@@ -118,6 +125,8 @@ export type ClaimFacts = {
   enquiry: 'none' | 'open' | 'answered'
   /** Who would have to be asked, for words. */
   source?: string
+  /** What they ask for before they answer, and how it stands. */
+  conditions?: readonly ConditionFact[]
   level?: number
   field?: string
   /** A second field of a study, or a minor. */
@@ -141,6 +150,8 @@ export type ClaimFacts = {
   contradictedBefore?: boolean
   entry?: HistoryEntry & { tags: readonly string[] }
 }
+
+export type ConditionFact = Pick<SourceCondition, 'id' | 'kind' | 'reason'> & { state: ConditionState }
 
 export type SkillsFact = {
   check: string
@@ -243,6 +254,14 @@ export type OutcomeReason =
   | { code: 'matter-settled' | 'matter-conditions' | 'matter-refused'; on: string }
   | { code: 'too-few-references'; confirmed: number; needed: number; asked: number }
   | { code: 'too-few-vouch'; done: number; needed: number; asked: number }
+  /** What a source asks for: done, or what is missing of it. */
+  | {
+      code: 'condition-met' | `condition-${Exclude<ConditionState, 'met'>}`
+      claim: StoredValue
+      source: string
+      condition: SourceCondition['kind']
+      because: string
+    }
   | { code: 'fee-open'; amount: number; currency: string }
   | { code: 'not-signed' | 'no-offer' | 'offer-open' | 'offer-expired' | 'offer-declined' | 'task-open' }
 

@@ -161,6 +161,7 @@ function requirementFaults(
         return held.has('work') ? [] : [{ pointer, code: 'no-section-for', holds: 'work' }]
       case 'fee':
       case 'offer accepted':
+      case 'source condition':
         return []
     }
   }

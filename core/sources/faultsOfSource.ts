@@ -9,6 +9,7 @@ const sourceFaults = [
   'unreadable-pattern',
   'example-does-not-fit',
   'days-reversed',
+  'no-language',
 ] as const
 export type SourceFault = { pointer: string; code: (typeof sourceFaults)[number] }
 
@@ -28,6 +29,9 @@ export function faultsOfSource(source: SourceFacts): SourceFault[] {
     ),
     ...each(source.closures, 'closures', ({ from, to }, pointer) =>
       to < from ? [{ pointer: `${pointer}/to`, code: 'days-reversed' }] : [],
+    ),
+    ...each(source.conditions, 'conditions', ({ kind, language }, pointer) =>
+      kind === 'language' && !language ? [{ pointer: `${pointer}/language`, code: 'no-language' }] : [],
     ),
     ...each(source.numberFormats, 'numberFormats', ({ pattern, example }, pointer) => {
       const rule = numberRule(pattern)

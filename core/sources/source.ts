@@ -64,7 +64,36 @@ export type SourceCondition = {
   claims: IssuedClaim[]
   /** Why, in the source's words. */
   reason: string
+  /** Of a language: the one its paper has to be in, ISO 639-1, or to be translated into. */
+  language?: string
+  /** Of an own form: the PDF it is, and what its fields are filled with. */
+  form?: SourceForm
 }
+
+/** A form a source has sent us: a file that is here, by its SHA-256, and what each of its fields is filled with. */
+export type SourceForm = { sha256: string; fileName: string; fill: Readonly<Record<string, FormValue>> }
+
+/** What the fields of a form can be filled with; the signature and its day are the candidate's own, by hand. */
+export const formValues = [
+  'by hand',
+  'name',
+  'family name',
+  'given names',
+  'born',
+  'mail',
+  'number',
+  'title',
+  'award',
+  'subject',
+  'position',
+  'from',
+  'to',
+  'source',
+  'house',
+  'house address',
+  'reference',
+] as const
+export type FormValue = (typeof formValues)[number]
 
 export type Accreditation = {
   /** Who says so. */

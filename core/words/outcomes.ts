@@ -144,6 +144,17 @@ function reasonWords(reason: OutcomeReason, nameOf: (key: string) => string): st
     case 'matter-conditions':
     case 'matter-refused':
       return say(`reason.${reason.code}`, { on: writeWhen(reason.on) })
+    case 'condition-met':
+    case 'condition-missing':
+    case 'condition-sent back':
+    case 'condition-in the post':
+    case 'condition-not come':
+    case 'condition-to look at':
+      return say(`reason.${reason.code}`, {
+        source: reason.source || say('reason.theSource'),
+        what: say(`condition.source.${reason.condition}`),
+        because: reason.because,
+      })
     case 'too-few-references':
       return say('reason.tooFewReferences', {
         confirmed: reason.confirmed,

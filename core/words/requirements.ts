@@ -113,6 +113,8 @@ function askWords(ask: Ask, nameOf: (key: string) => string): string {
       return say('ask.offerAccepted')
     case 'onboarding task':
       return nameOf(ask.task)
+    case 'source condition':
+      return say('ask.sourceCondition')
   }
 }
 

@@ -74,7 +74,12 @@ export const bodies: DemoSource[] = [
     contacts: [office('statements@valleyhealth.example')],
     answerWorkingDays: 5,
     conditions: [
-      condition('medical', 'own form', ['certificate'], 'A release by hand is needed for anything about health.'),
+      condition(
+        'medical',
+        'copy of the paper',
+        ['certificate'],
+        'They confirm what they see before them, and nothing else.',
+      ),
     ],
   },
   {

@@ -41,7 +41,7 @@ export const employers: DemoSource[] = [
     town: 'Zarowa',
     country: 'PL',
     contacts: [office('kadry@karwen.example', '+48 55 555 20 20')],
-    conditions: [condition('karwen', 'signature', ['work'], 'Personnel answers only to a consent signed by hand.')],
+    conditions: [condition('karwen', 'copy of the paper', ['work'], 'Personnel wants to see the letter it has given.')],
   },
   {
     key: 'gleisbau',

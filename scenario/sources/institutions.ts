@@ -20,9 +20,7 @@ export const institutions: DemoSource[] = [
     ],
     channels: ['link', 'letter'],
     closures: [{ from: '2026-12-21', to: '2027-01-03', why: 'Fermeture de fin d’année' }],
-    conditions: [
-      condition('arvelle', 'signature', ['study'], 'They compare the signature with the one from enrolment.'),
-    ],
+    conditions: [condition('arvelle', 'number', ['study'], 'They find people by the number of their diploma only.')],
     numberFormats: [{ claim: 'study', pattern: 'AR-####-#####', example: 'AR-2021-08417' }],
     programmes: [
       programme('Electrical Power Systems', 'MSc', 7, '0713', 'fr', { by: council, from: 2019 }),
@@ -100,10 +98,6 @@ export const institutions: DemoSource[] = [
     answerWorkingDays: 15,
     channels: ['link', 'letter'],
     cost: euros(16),
-    conditions: [
-      condition('lumira', 'own form', ['study'], 'The secretariat answers on its own release form only.'),
-      condition('lumira-fee', 'fee', ['study'], 'A stamp duty is due with every enquiry.'),
-    ],
     numberFormats: [{ claim: 'study', pattern: 'PL/####/####', example: 'PL/2019/4471' }],
     programmes: [
       programme('Civil Engineering', 'MSc', 7, '0732', 'it', { by: council, from: 2011 }),
@@ -155,9 +149,7 @@ export const institutions: DemoSource[] = [
     country: 'PL',
     contacts: [office('sekretariat@zarowa.example', '+48 55 555 61 00')],
     channels: ['letter', 'link'],
-    conditions: [
-      condition('zarova', 'language', ['study'], 'They answer in Polish; a letter in Polish is answered sooner.'),
-    ],
+    conditions: [{ ...condition('zarova', 'language', ['study'], 'They read Polish only.'), language: 'pl' }],
     programmes: [
       programme('Railway Vehicle Operation', 'Diploma', 3, '1041', 'pl'),
       programme('Mechatronics', 'Diploma', 3, '0713', 'pl'),

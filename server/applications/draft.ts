@@ -1,4 +1,5 @@
 import { factsOfFile } from '#core/requirements/fileFacts'
+import { askedBySources } from '#core/requirements/sourceCondition'
 import type { Account, Deps } from '../platform/deps'
 import { readinessOf } from '../readiness/readiness'
 import { ownApplication } from '../records/applications/find'
@@ -34,6 +35,7 @@ export async function readDraft(deps: Deps, actor: Account, id: string) {
     },
     form: rules.form,
     requirements,
+    askedBySources: askedBySources(requirements, outcomes),
     answers: application.answers,
     begunAt: application.createdAt.toISOString(),
     behalf: await behalfOf(application),

@@ -1,7 +1,7 @@
-import { papersOfClaim } from '#core/documents/papers'
+import { isForSource, papersOfClaim } from '#core/documents/papers'
 import { sectionOf } from '#core/form/form'
 import { openAt } from '#core/requirements/evaluate'
-import { type Rules, requirementsIn } from '#core/rules/rules'
+import type { Rules } from '#core/rules/rules'
 import { outcomeWords } from '#core/words/outcomes'
 import { paperNeedWords } from '#core/words/papers'
 import { requirementTitle } from '#core/words/requirementTitle'
@@ -22,7 +22,7 @@ type Filed = { claims: readonly Claim[]; documents: readonly Document[] }
 function papersLeft(form: Rules['form'], { claims, documents }: Filed, accepted: readonly string[]) {
   const section = form.find(({ holds }) => holds === 'study')?.key ?? null
   return claims.flatMap(({ id, details }) => {
-    const own = documents.filter(({ claimId }) => claimId === id).map(documentLine)
+    const own = documents.filter(({ claimId, part }) => claimId === id && !isForSource(part)).map(documentLine)
     const need = details.kind === 'study' && own.length > 0 ? papersOfClaim(details, own, accepted) : undefined
     const why = need && paperNeedWords(need, own.length)
     return why ? [{ section, title: labelOf(details), why }] : []
@@ -35,12 +35,11 @@ function papersLeft(form: Rules['form'], { claims, documents }: Filed, accepted:
  * @param known the names of keys in its rules, where they have been read
  */
 export async function leftOf(
-  { rules, outcomes, claims, documents, vacancy }: Readiness,
+  { rules, requirements, outcomes, claims, documents, vacancy }: Readiness,
   application: Pick<Application, 'takenOver'>,
   known?: Record<string, string>,
 ) {
   const names = known ?? (await namesFor(rules))
-  const requirements = requirementsIn(rules)
   const open = openAt(outcomes, 'send')
   const unanswered = new Set(open.flatMap(({ reason }) => (reason.code === 'answer-missing' ? [reason.question] : [])))
   // What only hangs on an answer that is itself on the list is not a second thing to do.

@@ -13,6 +13,7 @@ import {
 } from '#core/hiring/stages'
 import { openAt } from '#core/requirements/evaluate'
 import { type Gate, gates, type Outcome, type Step } from '#core/requirements/requirement'
+import { askedBySources } from '#core/requirements/sourceCondition'
 import { outcomeWords } from '#core/words/outcomes'
 import { requirementTitle } from '#core/words/requirementTitle'
 import { say } from '#core/words/say'
@@ -155,6 +156,7 @@ export async function readStatus(deps: Deps, actor: Account, id: string): Promis
           },
         ]
       : [...changesToMake, ...toDo],
+    askedBySources: ended ? [] : askedBySources(requirements, outcomes),
     matters: isDraft(application) ? [] : mattersIn(readiness, id),
     owed: ended || isDraft(application) ? [] : owedIn(outcomes),
     withOthers:

@@ -27,6 +27,7 @@ const labels: Record<Ask['kind'], () => string> = {
   fee: () => say('status.payIt'),
   'offer accepted': () => say('status.answerTheOffer'),
   'onboarding task': () => say('status.readAndAcknowledgeIt'),
+  'source condition': () => say('status.giveWhatTheSourceAsks'),
 }
 
 /** What a candidate has to do about a requirement, and the place where it is done. */
@@ -47,6 +48,7 @@ export async function toDoOf(outcome: Outcome, requirement: Requirement, form: F
   if (claim && step?.what === 'take portrait') return { ...about, act: 'portrait', target: claim }
   if (claim && step?.what === 'certify')
     return { ...about, label: say('status.sayWhoVouches'), act: 'certify', target: claim }
+  if (asks.kind === 'source condition') return { ...about, act: 'source paper', target: asks.claim }
   if (claim && step?.what === 'upload') return { ...about, act: 'upload', target: claim }
   switch (asks.kind) {
     case 'skills check': {

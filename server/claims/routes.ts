@@ -1,4 +1,5 @@
 import * as contract from '#contract/claims'
+import { makeSourceSheet, readSourcePaper } from '#contract/coverSheets'
 import { readDocument, readOriginalFile } from '../documents/readDocument'
 import { bind, bindFile } from '../platform/http/bind'
 import { setAsking } from './askingAbout'
@@ -12,6 +13,7 @@ import {
   uploadDocument,
 } from './change'
 import { orderClaims } from './order'
+import * as sourcePapers from './sourcePapers'
 
 export const claimRoutes = [
   bind(contract.addClaim, ({ deps, actor, input }) => addClaim(deps, actor, input.body.details)),
@@ -33,6 +35,10 @@ export const claimRoutes = [
     contract.attachUpload,
     ({ deps, actor, input }) => attachUpload(deps, actor, input.params.id, input.params.upload, input.body),
     { transaction: false },
+  ),
+  bind(makeSourceSheet, ({ deps, actor, input }) => sourcePapers.makeSourceSheet(deps, actor, input.params)),
+  bindFile(readSourcePaper, ({ deps, actor, input }) =>
+    sourcePapers.readSourcePaper(deps, actor, input.params, input.query.sheet),
   ),
   bindFile(contract.readDocument, ({ deps, actor, input }) => readDocument(deps, actor, input.params.id)),
   bindFile(contract.readOriginalFile, ({ deps, actor, input }) => readOriginalFile(deps, actor, input.params.id)),

@@ -27,6 +27,7 @@ const kindOf = {
   deskAsks: 'answers',
   changePart: 'to do',
   betterCopy: 'to do',
+  sourceAsksMore: 'to do',
   paperDiscarded: 'progress',
   finalPaperDue: 'to do',
   finalPaperMissed: 'to do',

@@ -30,7 +30,12 @@ type Told = {
 type ToldOfOne = Told & { about: Application; vacancy: string }
 
 /** Events about a file as a whole. */
-type OfFile = 'document-sent-back' | 'document-discarded' | 'final-paper-due' | 'final-paper-missed'
+type OfFile =
+  | 'document-sent-back'
+  | 'document-discarded'
+  | 'final-paper-due'
+  | 'final-paper-missed'
+  | 'source-asks-more'
 
 /** Which mail tells a candidate of what has happened; an event with the effect `told` and no mail does not compile. Mails with a link that works once are sent where it is made. */
 const mails: Record<Exclude<CodeWith<'told'>, OfFile>, (told: ToldOfOne) => Promise<unknown>> = {
@@ -146,6 +151,13 @@ const mailsOfFile: Record<OfFile, (told: Told) => Promise<unknown>> = {
     queueNotice(deps, { to, about, words: 'finalPaperDue', values: { claim: claim!, day: day!, link } }),
   'final-paper-missed': ({ deps, to, about, link, values: { claim, day } }) =>
     queueNotice(deps, { to, about, words: 'finalPaperMissed', values: { claim: claim!, day: day!, link } }),
+  'source-asks-more': ({ deps, to, about, link, values: { source, claim, what } }) =>
+    queueNotice(deps, {
+      to,
+      about,
+      words: 'sourceAsksMore',
+      values: { source: source!, claim: claim!, what: what!, link },
+    }),
 }
 
 /** Tells candidates by mail what was done about their applications, in the transaction it was done in. */

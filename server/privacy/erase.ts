@@ -66,6 +66,7 @@ const holders = [
   'SELECT sha256 FROM tray_papers WHERE sha256 IN (:hashes)',
   'SELECT sha256 FROM scans WHERE sha256 IN (:hashes)',
   'SELECT sha256 FROM imports WHERE sha256 IN (:hashes)',
+  'SELECT sha256 FROM source_forms WHERE sha256 IN (:hashes)',
 ]
 
 /** Empties a whole file: words, papers and their bytes go; that something was done, and when, stays in the chain. */

@@ -1,9 +1,13 @@
+import type { Temporal } from 'temporal-polyfill'
 import type { ClaimDetails, DetailsOf } from '#contract/claims'
 import { credentialKind } from '#core/catalogue/catalogue'
 import { seriesState } from '#core/catalogue/series'
 import { partialDate } from '#core/dates/partialDate'
-import { isFinal } from '#core/documents/papers'
-import type { ClaimFacts } from '#core/requirements/requirement'
+import { isFinal, isForSource, type PaperPart } from '#core/documents/papers'
+import type { ClaimFacts, ConditionFact } from '#core/requirements/requirement'
+import { isAskedAbout } from '#core/sources/asked'
+import { conditionState, conditionsFor } from '#core/sources/conditions'
+import { issuedClaims } from '#core/sources/source'
 import type { Term } from '#core/validity/validity'
 import { kindOf } from '../records/claims/kinds'
 import { labelValue } from '../records/claims/label'
@@ -23,6 +27,9 @@ type Behind = {
   /** The sources of the file, by id. */
   sources: ReadonlyMap<string, Source>
   contradicted: ReadonlySet<string>
+  /** When papers were posted that have not come, by their part. */
+  posted: ReadonlyMap<PaperPart, Temporal.PlainDate>
+  today: Temporal.PlainDate
   nameless: boolean
 }
 
@@ -39,13 +46,14 @@ export function factsOfClaim(claim: Claim, behind: Behind): ClaimFacts {
     kind: claim.kind,
     label: labelValue(told),
     rung: claim.rung,
-    paper: paperOf(current(documents).filter(({ live }) => !live)),
+    paper: paperOf(current(documents).filter(({ live, part }) => !live && !isForSource(part))),
     ...(details.kind === 'identity' && details.paper !== 'two others'
       ? { portrait: portraitOf(current(documents)) }
       : {}),
     ...interimOf(current(documents)),
     enquiry: asked?.state === 'open' || asked?.state === 'answered' ? asked.state : 'none',
     source: told.sourceName || undefined,
+    ...conditionsOf(claim, { ...behind, documents: current(documents) }),
     ...(details.kind === 'study'
       ? {
           level: details.level,
@@ -64,6 +72,37 @@ export function factsOfClaim(claim: Claim, behind: Behind): ClaimFacts {
     ...standingFact(current(enquiries), findings),
     ...(contradicted.has(thingOf(details) ?? '') ? { contradictedBefore: true } : {}),
     ...entryOf(claim.id, details),
+  }
+}
+
+/** What its source asks for before it answers; nothing where its candidate does not want it asked. */
+export function conditionsOf(
+  { sourceId, kind, details }: Pick<Claim, 'sourceId' | 'kind' | 'details'>,
+  { sources, documents, posted, today }: Pick<Behind, 'sources' | 'documents' | 'posted' | 'today'>,
+): { conditions?: ConditionFact[] } {
+  const source = sources.get(sourceId ?? '')
+  const issued = issuedClaims.find((one) => one === kind)
+  if (!source || !issued || source.retiredAt || !isAskedAbout(details)) return {}
+  if ('mayAsk' in details && details.mayAsk === 'never') return {}
+  const asked = conditionsFor(issued, source.known.conditions)
+  if (asked.length === 0) return {}
+  const claim = {
+    number: 'number' in details ? details.number : '',
+    language: details.kind === 'study' ? details.language : undefined,
+    papers: documents.map(({ id, part, pages, state, translationOf = null }) => ({
+      id,
+      part,
+      pages,
+      state,
+      translationOf,
+    })),
+    posted,
+  }
+  return {
+    conditions: asked.map(({ id, kind: of, reason, language }) => ({
+      ...{ id, kind: of, reason },
+      state: conditionState({ kind: of, language }, claim, today),
+    })),
   }
 }
 

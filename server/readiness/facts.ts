@@ -27,6 +27,7 @@ import { resitsOf, sittingsOf } from '../records/skills/checks'
 import type { Resit, Sitting } from '../records/skills/model'
 import type { Source } from '../records/sources/model'
 import { sourcesOfCandidates } from '../records/sources/sources'
+import { postedBy } from '../records/tray/posted'
 import type { Vouching } from '../records/vouching/model'
 import { vouchingFacts, vouchingsOf } from '../records/vouching/vouchings'
 import { contradictedThings, type Decided, factsOfClaim } from './claimFacts'
@@ -114,6 +115,7 @@ export async function loadFiles(
     passed,
     reopened,
     declared,
+    posted,
   ] = await Promise.all([
     claimsOfAll(candidates, candidates.length > 1 ? judged : undefined),
     documentsOfCandidates(candidates),
@@ -133,6 +135,7 @@ export async function loadFiles(
     ofSent(GatePassage, 'passedAt'),
     ofSent(Reopening, 'askedAt'),
     mattersOfCandidates(candidates),
+    postedBy(candidates),
   ])
   const byId = new Map(sources.map((source) => [source.id, source]))
   const deciders = await decisionsOnRestricted(enquiries)
@@ -160,6 +163,8 @@ export async function loadFiles(
             findings: deciders.get(claim.id) ?? [],
             sources: byId,
             contradicted,
+            posted: posted.get(claim.id) ?? new Map(),
+            today,
             nameless: unnamed,
           }),
         ),

@@ -1,7 +1,8 @@
 import { type Forecast, likelyReady, slackOf } from '#core/forecast/likelyReady'
-import { isDraft } from '#core/hiring/stages'
+import { isDraft, isSent } from '#core/hiring/stages'
 import { evaluate } from '#core/requirements/evaluate'
 import type { Outcome, Requirement } from '#core/requirements/requirement'
+import { requirementsOfSources } from '#core/requirements/sourceCondition'
 import { type Rules, requirementsIn } from '#core/rules/rules'
 import type { Deps } from '../platform/deps'
 import type { Application } from '../records/applications/model'
@@ -56,9 +57,14 @@ export async function readinessOfAll(
   }
   const [files, found] = await Promise.all([loadFiles(deps, applications, rulesOf(), known.nameless), asking])
   return new Map(
-    applications.map(({ id }) => {
+    applications.map((application) => {
+      const { id } = application
       const [file, { vacancy, rules }] = [files.get(id)!, found.get(id)!]
-      const requirements = [...requirementsIn(rules), ...conditionRequirements(file.matters, id)]
+      const requirements = [
+        ...requirementsIn(rules),
+        ...requirementsOfSources(file.facts.claims, isSent(application)),
+        ...conditionRequirements(file.matters, id),
+      ]
       const outcomes = evaluate(requirements, file.facts)
       const forecast = likelyReady(outcomes, file.facts.today, ownCalendar(deps))
       const slack = slackOf(forecast, file.facts.targetStart)

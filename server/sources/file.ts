@@ -18,7 +18,7 @@ import { requireShape } from '../platform/http/validate'
 import { Source } from '../records/sources/model'
 import { searchSources } from '../records/sources/search'
 import { factsOfSource, unknownFacts } from '../records/sources/sources'
-import { faultInWords, saveSource, trimmed } from './keep'
+import { faultInWords, formAt, saveSource, trimmed, unknownForms } from './keep'
 import { problems } from './problems'
 import { given } from './read'
 
@@ -127,8 +127,8 @@ async function become(
 ): Promise<{ line: Omit<Line, 'row'>; write?: () => Promise<unknown> }> {
   const before = await known(read)
   const was = before ? given(factsOfSource(before)) : undefined
-  const source = read.facts(was)
-  const line = { name: read.name, message: '', twin: null }
+  let source = read.facts(was)
+  const line = { name: read.name, message: '', twin: null as string | null }
   try {
     requireShape(SourceShape, source, 'body')
   } catch (error) {
@@ -141,6 +141,15 @@ async function become(
         message: fault ? `${fault.pointer.slice(6)}: ${fault.message}` : error.message,
       },
     }
+  }
+  // A form is a file of its own and does not come with this one.
+  const absent = (await unknownForms(source)).map(({ pointer }) => pointer)
+  if (absent.length > 0) {
+    const conditions = source.conditions.map(({ form, ...condition }, nth) =>
+      form && !absent.includes(formAt(nth)) ? { ...condition, form } : condition,
+    )
+    source = { ...source, conditions }
+    line.message = say('problem.source.form-left-out')
   }
   const [fault] = faultsOfSource(source).map(faultInWords)
   if (fault) return { line: { ...line, becomes: 'faulty', message: fault.message } }

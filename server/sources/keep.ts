@@ -10,11 +10,13 @@ import type { Account as Actor, Deps } from '../platform/deps'
 import { changedMeanwhile, invalid, invalidField, requireVersion } from '../platform/errors/problems'
 import { takesTwo } from '../records/accounts/policies'
 import { accountsWithRight } from '../records/accounts/staff'
+import { formsKnown } from '../records/sources/forms'
 import { Source } from '../records/sources/model'
 import { columnsOf, factsOfSource, keepVersion, sourceEntry } from '../records/sources/sources'
 import { soldBy } from '../records/sources/watchlist'
 import { spellSources } from '../records/sources/words'
 import { adoptProposed } from './adopt'
+import { tellOfMore } from './askMore'
 import { flagsOfContacts } from './flags'
 import { problems } from './problems'
 import { findTwins } from './twins'
@@ -27,8 +29,8 @@ export async function saveSource(
   { version, source: given }: { version: number; source: SourceGiven },
 ) {
   const source = trimmed(given)
-  const faults = faultsOfSource(source)
-  if (faults.length > 0) throw invalid(faults.map(faultInWords))
+  const faults = [...faultsOfSource(source).map(faultInWords), ...(await unknownForms(source))]
+  if (faults.length > 0) throw invalid(faults)
   if (version === 0) {
     const row = await Source.create({
       id,
@@ -57,6 +59,7 @@ export async function saveSource(
     ...(anew || moved ? { enteredBy: actor.name, enteredById: actor.id, checkedBy: null, checkedAt: null } : {}),
   })
   await settle(deps, actor, row)
+  await tellOfMore(deps, actor, row, before.conditions)
   const asked =
     moved || contacts.some(({ id: one }) => !before.contacts.some((known) => known.id === one && known.checked))
   await recordEvent(deps, actor, {
@@ -67,6 +70,16 @@ export async function saveSource(
     details: { version: row.version },
   })
   return { version: row.version }
+}
+
+export const formAt = (nth: number) => `/body/source/conditions/${nth}/form`
+
+/** A form is one that somebody has put here as a form, and no other paper of the house. */
+export async function unknownForms({ conditions }: SourceGiven): Promise<Fault[]> {
+  const known = await formsKnown(conditions.flatMap(({ form }) => form?.sha256 ?? []))
+  return conditions.flatMap(({ form }, nth) =>
+    form && !known.has(form.sha256) ? [{ pointer: formAt(nth), message: say('problem.source.form-not-here') }] : [],
+  )
 }
 
 /** What follows every change: its version stays, it is found by its new names, and looked at for twins. */

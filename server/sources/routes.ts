@@ -1,5 +1,6 @@
 import * as contract from '#contract/sources'
 import { bind, bindFile } from '../platform/http/bind'
+import { keepForm, readForm } from '../records/sources/forms'
 import { findSources } from '../records/sources/sources'
 import { sourceDirectory } from './directory'
 import { importSources, readSourceFile } from './file'
@@ -21,6 +22,12 @@ export const sourceRoutes = [
   ),
   bind(contract.readSource, ({ actor, input }) => readSource(actor, input.params.id)),
   bind(contract.saveSource, ({ deps, actor, input }) => saveSource(deps, actor, input.params.id, input.body)),
+  bind(
+    contract.uploadSourceForm,
+    ({ deps, actor, input }) => keepForm(deps, actor, input.query.fileName, input.body as Buffer),
+    { transaction: false },
+  ),
+  bindFile(contract.readSourceForm, ({ input }) => readForm(input.params.sha256, input.query.tried === 'yes')),
   bind(contract.checkSource, ({ deps, actor, input }) => checkSource(deps, actor, input.params.id, input.body)),
   bind(contract.retireSource, ({ deps, actor, input }) => retireSource(deps, actor, input.params.id, input.body)),
   bind(contract.mergeSources, ({ deps, actor, input }) => mergeSources(deps, actor, input.params.id, input.body)),

@@ -1,3 +1,4 @@
+import { isForSource } from '#core/documents/papers'
 import { isReason } from '#core/words/reason'
 import { say } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
@@ -5,9 +6,20 @@ import { compareAndSet } from '../platform/database/compareAndSet'
 import type { Account, Deps } from '../platform/deps'
 import { invalidField, notFound } from '../platform/errors/problems'
 import { labelValue } from '../records/claims/label'
+import type { Claim } from '../records/claims/model'
 import { documentById, markSeen, markSentBack, markUnseen } from '../records/documents/documents'
+import type { Document } from '../records/documents/model'
 import { claimById } from '../records/enquiries/load'
 import { problems } from './problems'
+
+/** A live portrait is looked at by itself, and what a source wants with a question shows nothing of what is claimed. */
+const showsTheClaim = ({ live, part }: Document) => !live && !isForSource(part)
+
+/** Whoever asks a source at that very moment has read another version of the claim, and does not. */
+async function takeBack(claim: Claim, document: Document) {
+  if (showsTheClaim(document)) await compareAndSet(claim, claim.version, { rung: 'claimed' })
+  else if (!document.live) await compareAndSet(claim, claim.version, {})
+}
 
 /** Marks a document as seen, with what it says. A claim that was only claimed is now evidenced. */
 export async function seeDocument(
@@ -23,7 +35,8 @@ export async function seeDocument(
   )
   const document = await markSeen(deps, id, version, actor.name, said as Record<string, string>)
   const claim = await claimById(document.claimId)
-  if (claim.rung === 'claimed') await compareAndSet(claim, claim.version, { rung: 'evidenced' })
+  if (claim.rung === 'claimed' && showsTheClaim(document))
+    await compareAndSet(claim, claim.version, { rung: 'evidenced' })
   await recordEvent(deps, actor, {
     code: 'document-seen',
     values: { file: document.fileName, claim: labelValue(claim.details) },
@@ -64,7 +77,7 @@ export async function unseeDocument(deps: Deps, actor: Account, id: string) {
   const claim = await claimById((await documentById(id)).claimId)
   if (claim.rung !== 'evidenced' && claim.rung !== 'claimed') throw problems.askedSince()
   const document = await markUnseen(id)
-  if (!document.live) await compareAndSet(claim, claim.version, { rung: 'claimed' })
+  await takeBack(claim, document)
   await recordEvent(deps, actor, {
     code: 'document-unseen',
     values: { file: document.fileName },
@@ -84,7 +97,7 @@ export async function sendDocumentBack(
   const claim = await claimById((await documentById(id)).claimId)
   if (claim.rung !== 'evidenced' && claim.rung !== 'claimed') throw problems.askedSinceRecord()
   const document = await markSentBack(id, version, reason.trim())
-  if (!document.live) await compareAndSet(claim, claim.version, { rung: 'claimed' })
+  await takeBack(claim, document)
   await recordEvent(deps, actor, {
     code: 'document-sent-back',
     values: { file: document.fileName, claim: labelValue(claim.details), reason: reason.trim() },

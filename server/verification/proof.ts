@@ -5,6 +5,7 @@ import { type ClaimComparison, compareClaim } from '#core/comparison/compareClai
 import { fieldsOf } from '#core/comparison/fields'
 import { compareNames, type KnownName } from '#core/comparison/names'
 import { type Decision, proposeDecision } from '#core/comparison/proposeDecision'
+import { isForSource } from '#core/documents/papers'
 import { zoneAgainst } from '#core/identity/zoneAgainst'
 import { accreditationIn, programmeOf } from '#core/sources/programmes'
 import { sellerOf } from '#core/sources/sellers'
@@ -47,7 +48,7 @@ export function weigh(claim: Claim, file: FileForProof): Weighed {
   const own = <T extends { claimId: string; credentialVersion: number }>(rows: readonly T[]) =>
     rows.filter((row) => row.claimId === claim.id && row.credentialVersion === claim.credentialVersion)
   const seen = own(file.documents)
-    .filter(({ state }) => state === 'seen')
+    .filter(({ state, part }) => state === 'seen' && !isForSource(part))
     .at(-1)
   const latest = own(file.enquiries)
     .filter(({ state }) => state === 'answered')

@@ -2,7 +2,9 @@ import type { Temporal } from 'temporal-polyfill'
 import { v7 as uuid } from 'uuid'
 import { addWorkingDays } from '#core/calendar/workingDays'
 import { fieldsOf } from '#core/comparison/fields'
+import { isForSource } from '#core/documents/papers'
 import { isActive } from '#core/hiring/stages'
+import { paperFor } from '#core/sources/conditions'
 import { contactFor } from '#core/sources/source'
 import { type Coded, coded, say, sayCoded } from '#core/words/say'
 import { type StoredValue, sayStored } from '#core/words/stored'
@@ -12,6 +14,7 @@ import type { Account, Deps } from '../platform/deps'
 import { notFound } from '../platform/errors/problems'
 import { newToken } from '../platform/http/tokens'
 import { queueMail } from '../platform/mail/queueMail'
+import { conditionsOf } from '../readiness/claimFacts'
 import { ownCalendar, sharedCalendar } from '../readiness/workCalendar'
 import { candidateWithMail } from '../records/accounts/candidate'
 import { sentApplication } from '../records/applications/find'
@@ -25,6 +28,7 @@ import { claimById } from '../records/enquiries/load'
 import { Enquiry, EnquiryLink } from '../records/enquiries/model'
 import { claimedStatement } from '../records/enquiries/statement'
 import { permissionOf } from '../records/permissions/permissions'
+import type { Source } from '../records/sources/model'
 import { sourceById } from '../records/sources/sources'
 import { soldBy } from '../records/sources/watchlist'
 import { mayNotAsk } from './mayAsk'
@@ -34,14 +38,14 @@ const linkDays = 30
 
 /** The mail an enquiry would send and everything that keeps it from being sent. */
 export async function previewEnquiry(deps: Deps, claimId: string, applicationId: string) {
-  const { claim, person, source, contact, obstacles, answerBy } = await prepare(deps, claimId, applicationId)
+  const { claim, person, source, contact, obstacles, answerBy, enclosed } = await prepare(deps, claimId, applicationId)
   const preview = letter(deps, claim, person.name, source?.name ?? '', answerBy, { code: 'mail.enquiry.linkToCome' })
   return {
     to: contact?.mail ?? null,
     source: source?.name ?? claim.details.sourceName,
     subject: sayStored(`mail.${preview.words}.subject`, preview.values),
     text: sayStored(`mail.${preview.words}.text`, preview.values),
-    encloses: [permissionFile(person.name)],
+    encloses: [permissionFile(person.name), ...enclosed.map(({ fileName }) => fileName)],
     answerBy: answerBy.toString(),
     obstacles: obstacles.map(sayCoded),
   }
@@ -49,7 +53,7 @@ export async function previewEnquiry(deps: Deps, claimId: string, applicationId:
 
 /** Asks a source about a claim: a mail to the address in the directory, with a link that works once and expires. */
 export async function raiseEnquiry(deps: Deps, actor: Account, claimId: string, applicationId: string) {
-  const { claim, person, source, contact, permission, obstacles, answerBy, earlier } = await prepare(
+  const { claim, person, source, contact, permission, obstacles, answerBy, earlier, enclosed } = await prepare(
     deps,
     claimId,
     applicationId,
@@ -75,7 +79,7 @@ export async function raiseEnquiry(deps: Deps, actor: Account, claimId: string, 
   await queueMail(deps, {
     to: { name: source.name, mail: contact.mail },
     ...letter(deps, claim, person.name, source.name, answerBy, link),
-    attachments: [{ fileName: permissionFile(person.name), sha256: permission.sha256 }],
+    attachments: [{ fileName: permissionFile(person.name), sha256: permission.sha256 }, ...enclosed],
     about: { id: applicationId, candidateId: claim.candidateId },
   })
   await compareAndSet(claim, claim.version, { rung: 'asked' })
@@ -109,6 +113,7 @@ async function prepare(deps: Deps, claimId: string, applicationId: string) {
     ({ credentialVersion }) => credentialVersion === claim.credentialVersion,
   )
   const person = await candidateWithMail(claim.candidateId)
+  const wanted = source ? await askedFirst(deps, claim, source) : { obstacles: [], enclosed: [] }
   const obstacles = [
     ...(isActive(application) ? [] : [coded('enquiry.obstacle.ended')]),
     ...(source ? [] : [coded('enquiry.obstacle.notVetted')]),
@@ -122,6 +127,7 @@ async function prepare(deps: Deps, claimId: string, applicationId: string) {
       ? [coded('enquiry.obstacle.asked')]
       : []),
     ...(await obstaclesOfClaim(claim, application)),
+    ...wanted.obstacles,
   ]
   const answerBy = addWorkingDays(
     deps.clock.today(),
@@ -136,7 +142,44 @@ async function prepare(deps: Deps, claimId: string, applicationId: string) {
     person,
     obstacles,
     answerBy,
+    enclosed: wanted.enclosed,
     earlier: enquiries.filter(({ channel }) => channel === 'link').length,
+  }
+}
+
+/** What its source asks for before it answers: what of it is not there, and the papers that go with the question. */
+async function askedFirst({ clock }: Deps, claim: Claim, source: Source) {
+  const documents = (await documentsOf([claim.id])).filter(
+    ({ credentialVersion, live }) => credentialVersion === claim.credentialVersion && !live,
+  )
+  const sources = new Map([[source.id, source]])
+  const facts = { sources, documents, posted: new Map(), today: clock.today() }
+  const asked = conditionsOf({ ...claim.get(), sourceId: source.id }, facts).conditions ?? []
+  const enclosed = asked.flatMap(({ kind }) =>
+    documents.filter(({ state, part }) =>
+      kind === 'copy of the paper'
+        ? state === 'seen' && !isForSource(part)
+        : part === paperFor[kind] && state !== 'sent back',
+    ),
+  )
+  const formMissing = source.known.conditions.some(
+    ({ kind, form, claims }) =>
+      kind === 'own form' && !form && (claims.length === 0 || claims.some((one) => one === claim.kind)),
+  )
+  return {
+    obstacles: [
+      ...asked
+        .filter(({ state }) => state !== 'met')
+        .map(({ kind, state }) =>
+          state === 'to look at'
+            ? coded('enquiry.obstacle.signatureNotSeen')
+            : coded('enquiry.obstacle.askedFirst', { what: say(`condition.source.${kind}`) }),
+        ),
+      ...(formMissing ? [coded('enquiry.obstacle.formNotHere')] : []),
+    ],
+    enclosed: [...new Set(enclosed)]
+      .filter(({ state, sha256 }) => (state === 'seen' || state === 'to look at') && sha256)
+      .map(({ fileName, sha256 }) => ({ fileName, sha256: sha256! })),
   }
 }
 

@@ -51,4 +51,11 @@ export default {
   'ask.ageAllowance_other': ', mit einem Nachlass von bis zu {{count}} Jahren',
   'ask.certified': ', als {{forms}}{{by}}',
   'ask.certifiedBy': ' von {{by}}',
+  'ask.sourceCondition': 'was die Quelle verlangt, bevor sie antwortet',
+  'ask.part.own form': '{{label}}: Freigabeformular',
+  'ask.part.signature': '{{label}}: Unterschrift von Hand',
+  'ask.part.copy of the paper': '{{label}}: Kopie des Papiers',
+  'ask.part.number': '{{label}}: Nummer',
+  'ask.part.fee': '{{label}}: ihre Gebühr',
+  'ask.part.language': '{{label}}: Übersetzung',
 } satisfies Translated<typeof english>

@@ -48,4 +48,11 @@ export default {
   'ask.ageAllowance_other': ', with an allowance of up to {{count}} years',
   'ask.certified': ', as a {{forms}}{{by}}',
   'ask.certifiedBy': ' by {{by}}',
+  'ask.sourceCondition': 'what the source asks for before it answers',
+  'ask.part.own form': '{{label}}: release form',
+  'ask.part.signature': '{{label}}: signature by hand',
+  'ask.part.copy of the paper': '{{label}}: copy of the paper',
+  'ask.part.number': '{{label}}: number',
+  'ask.part.fee': '{{label}}: its fee',
+  'ask.part.language': '{{label}}: translation',
 } as const

@@ -30,4 +30,10 @@ export default {
   'condition.fault.never-holds':
     'Die Bedingung kann nie zutreffen, was auch geantwortet wird. Entfernen Sie einen Teil.',
   'condition.fault.always-holds': 'Die Bedingung trifft immer zu, was auch geantwortet wird. Sie kann wegfallen.',
+  'condition.source.own form': 'ihr eigenes Freigabeformular, von Hand unterschrieben',
+  'condition.source.signature': 'eine von Hand unterschriebene Erlaubnis',
+  'condition.source.copy of the paper': 'eine Kopie des Papiers',
+  'condition.source.number': 'die Nummer',
+  'condition.source.fee': 'einen Beleg, dass ihre Gebühr bezahlt ist',
+  'condition.source.language': 'eine Übersetzung des Papiers',
 } satisfies Translated<typeof english>

@@ -26,4 +26,10 @@ export default {
     'The condition looks at “{{fact}}”, which is asked later. Move that question up, or choose an earlier one.',
   'condition.fault.never-holds': 'The condition can never hold, whatever is answered. Remove one part.',
   'condition.fault.always-holds': 'The condition always holds, whatever is answered. It can be left out.',
+  'condition.source.own form': 'its own release form, signed by hand',
+  'condition.source.signature': 'a permission signed by hand',
+  'condition.source.copy of the paper': 'a copy of the paper',
+  'condition.source.number': 'the number',
+  'condition.source.fee': 'proof that its fee is paid',
+  'condition.source.language': 'a translation of the paper',
 } as const

@@ -20,4 +20,8 @@ export default {
     'Der Kontakt, der gefragt würde, ist noch nicht geprüft; das geschieht unter Stellen.',
   'enquiry.obstacle.seller':
     'Diese Stelle ist ein bekannter Verkäufer von Abschlüssen oder gibt sich dafür aus. Sie wird nicht gefragt.',
+  'enquiry.obstacle.askedFirst': 'Diese Quelle verlangt {{what}}, bevor sie antwortet; das liegt noch nicht vor.',
+  'enquiry.obstacle.signatureNotSeen': 'Sehen Sie zuerst die Unterschrift an: Das hat noch niemand getan.',
+  'enquiry.obstacle.formNotHere':
+    'Diese Quelle antwortet nur auf ihrem eigenen Formular, und das ist noch nicht hier; fügen Sie es unter Quellen hinzu.',
 } satisfies Translated<typeof english>

@@ -15,4 +15,8 @@ export default {
   'enquiry.obstacle.contactNotChecked':
     'The contact that would be asked has not been checked yet; that is done under Sources.',
   'enquiry.obstacle.seller': 'This source is, or passes itself off as, a known seller of degrees. It is not asked.',
+  'enquiry.obstacle.askedFirst': 'This source asks for {{what}} before it answers; it is not there yet.',
+  'enquiry.obstacle.signatureNotSeen': 'Look at the signature first: nobody has yet.',
+  'enquiry.obstacle.formNotHere':
+    'This source answers on its own form only, and the form is not here yet; add it under Sources.',
 } as const

@@ -290,4 +290,8 @@ export default {
   'event.claim-asking-set': '{{source}} darf zu {{claim}} gefragt werden',
   'event.claim-asking-set.later': '{{source}} darf zu {{claim}} erst nach einem Angebot gefragt werden',
   'event.claim-asking-set.never': '{{source}} darf zu {{claim}} nicht gefragt werden',
+  'event.paper-posted': 'Hat {{paper}} abgeschickt, mit dem Deckblatt {{sheet}}',
+  'event.paper-posted.toCandidate': 'Sie haben {{paper}} abgeschickt',
+  'event.source-asks-more': '{{source}} verlangt {{what}}, bevor sie zu {{claim}} antwortet',
+  'event.source-asks-more.toCandidate': '{{source}} verlangt {{what}}, bevor sie zu {{claim}} antwortet',
 } satisfies Translated<typeof english>

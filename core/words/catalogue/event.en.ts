@@ -280,4 +280,8 @@ export default {
   'event.claim-asking-set': '{{source}} may be asked about {{claim}}',
   'event.claim-asking-set.later': '{{source}} may be asked about {{claim}} only after an offer',
   'event.claim-asking-set.never': '{{source}} may not be asked about {{claim}}',
+  'event.paper-posted': 'Posted {{paper}}, with the cover sheet {{sheet}}',
+  'event.paper-posted.toCandidate': 'You posted {{paper}}',
+  'event.source-asks-more': '{{source}} asks for {{what}} before it answers about {{claim}}',
+  'event.source-asks-more.toCandidate': '{{source}} asks for {{what}} before it answers about {{claim}}',
 } as const

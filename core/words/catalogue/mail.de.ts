@@ -167,4 +167,7 @@ export default {
   'mail.sheetNotRight.subject': 'Ihr Papier ist gekommen, und etwas stimmt nicht: {{paper}}',
   'mail.sheetNotRight.text':
     'Mit Ihrem Deckblatt {{sheet}} ist ein Papier gekommen, für {{paper}}.\n\n{{why}}\n\nSie sehen es auf Ihrer Statusseite: {{link}}',
+  'mail.sourceAsksMore.subject': 'Noch eines für {{source}}: {{claim}}',
+  'mail.sourceAsksMore.text':
+    'Bevor {{source}} zu {{claim}} antwortet, verlangt sie: {{what}}.\n\nWas zu tun ist, finden Sie auf Ihrer Statusseite.\n{{link}}',
 } satisfies Translated<typeof english>

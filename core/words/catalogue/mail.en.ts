@@ -162,4 +162,7 @@ export default {
   'mail.sheetNotRight.subject': 'Your paper came, and something is not right: {{paper}}',
   'mail.sheetNotRight.text':
     'A paper came with your cover sheet {{sheet}}, for {{paper}}.\n\n{{why}}\n\nYou see it on your status page: {{link}}',
+  'mail.sourceAsksMore.subject': 'One thing more for {{source}}: {{claim}}',
+  'mail.sourceAsksMore.text':
+    'Before {{source}} answers about {{claim}}, it asks for: {{what}}.\n\nYou find what to do on your status page.\n{{link}}',
 } as const

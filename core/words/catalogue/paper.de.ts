@@ -37,4 +37,7 @@ export default {
   'paper.sheet.order_other': 'Zuerst dieses Blatt, dann die {{count}} Seiten des Papiers, Seite 1 obenauf.',
   'paper.sheet.sendTo': 'Senden oder faxen Sie alles an:',
   'paper.language': 'das Sprachzeugnis',
+  'paper.part.release form': 'Freigabeformular, von Hand unterschrieben',
+  'paper.part.signed permission': 'Erlaubnis, von Hand unterschrieben',
+  'paper.part.receipt of payment': 'Zahlungsbeleg',
 } satisfies Translated<typeof english>

@@ -34,4 +34,7 @@ export default {
   'paper.sheet.order_other': 'First this sheet, then the {{count}} pages of the paper, page 1 on top.',
   'paper.sheet.sendTo': 'Send or fax all of it to:',
   'paper.language': 'the certificate of the language',
+  'paper.part.release form': 'release form, signed by hand',
+  'paper.part.signed permission': 'permission, signed by hand',
+  'paper.part.receipt of payment': 'receipt of a payment',
 } as const

@@ -21,4 +21,10 @@ export default {
   'permission.source.now': '{{source}}, zu {{claim}}',
   'permission.source.after an offer': '{{source}}, zu {{claim}}, erst nach einem Angebot',
   'permission.source.never': 'nicht {{source}}, zu {{claim}}',
+  'permission.byHand': 'Erlaubnis für {{source}}, von Hand zu unterschreiben',
+  'permission.about': 'Über',
+  'permission.nameInFull': 'Voller Name',
+  'permission.born': 'Geburtsdatum',
+  'permission.placeAndDay': 'Ort und Tag',
+  'permission.signature': 'Unterschrift, von Hand',
 } satisfies Translated<typeof english>

@@ -18,4 +18,10 @@ export default {
   'permission.source.now': '{{source}}, about {{claim}}',
   'permission.source.after an offer': '{{source}}, about {{claim}}, only after an offer',
   'permission.source.never': 'not {{source}}, about {{claim}}',
+  'permission.byHand': 'Permission for {{source}}, to be signed by hand',
+  'permission.about': 'About',
+  'permission.nameInFull': 'Full name',
+  'permission.born': 'Date of birth',
+  'permission.placeAndDay': 'Place and day',
+  'permission.signature': 'Signature, by hand',
 } as const

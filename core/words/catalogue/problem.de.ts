@@ -410,4 +410,9 @@ export default {
   'problem.source.days-reversed': 'Das endet, bevor es beginnt.',
   'problem.nobodyIsAskedAboutIt': 'Dazu wird niemand gefragt.',
   'problem.sayWhyNotThisSource': 'Sagen Sie, warum diese nicht gefragt werden darf.',
+  'problem.formIsNoPdf': 'Ein Formular muss ein PDF sein.',
+  'problem.formIsNoPdf.do': 'Scannen Sie es, oder drucken Sie es in ein PDF, und schicken Sie das.',
+  'problem.source.no-language': 'Sagen Sie, welche Sprache.',
+  'problem.source.form-not-here': 'Dieses Formular ist nicht hier; schicken Sie es noch einmal.',
+  'problem.source.form-left-out': 'Ihr eigenes Formular ist eine eigene Datei: Fügen Sie es wieder hinzu.',
 } satisfies Translated<typeof english>

@@ -379,4 +379,9 @@ export default {
   'problem.source.days-reversed': 'This ends before it begins.',
   'problem.nobodyIsAskedAboutIt': 'Nobody is asked about this.',
   'problem.sayWhyNotThisSource': 'Say why this one may not be asked.',
+  'problem.formIsNoPdf': 'A form has to be a PDF.',
+  'problem.formIsNoPdf.do': 'Scan it, or print it into a PDF, and send that.',
+  'problem.source.no-language': 'Say which language.',
+  'problem.source.form-not-here': 'This form is not here; send it again.',
+  'problem.source.form-left-out': 'Its own form is a file of its own: add it again.',
 } as const

@@ -140,4 +140,8 @@ export default {
   'proof.whoeverReadsThisLater': 'Wer das in zwei Jahren liest, muss es verstehen. Wer sich bewirbt, liest es nicht.',
   'proof.openThePortrait': 'Das aufgenommene Bild öffnen',
   'proof.asWord': 'Es kam als Word-Datei: diese speichern',
+  'proof.lookAtSignature':
+    'Das geht mit der Frage an die Quelle. Ist es von Hand unterschrieben, von dieser Person, und ganz ausgefüllt?',
+  'proof.lookAtReceipt': 'Das geht mit der Frage an die Quelle. Zeigt es, was die Quelle verlangt?',
+  'proof.signedAndWhole': 'Von Hand unterschrieben und ganz',
 } satisfies Translated<typeof english>

@@ -138,4 +138,8 @@ export default {
     'Whoever reads this in two years has to understand it. The candidate does not read it.',
   'proof.openThePortrait': 'Open the live portrait',
   'proof.asWord': 'It came as a Word file: keep a copy of that',
+  'proof.lookAtSignature':
+    'This goes with the question to the source. Is it signed by hand, by this person, and filled in whole?',
+  'proof.lookAtReceipt': 'This goes with the question to the source. Does it show what the source asks for?',
+  'proof.signedAndWhole': 'Signed by hand, and whole',
 } as const

@@ -65,4 +65,12 @@ export default {
   'reason.tooLow': '{{claim}} lautet auf {{given}}; nötig sind mindestens {{needed}}.',
   'reason.too-young': '{{age}} Jahre alt am {{day}}; nötig sind mindestens {{needed}}.',
   'reason.too-old': '{{age}} Jahre alt am {{day}}; erlaubt sind höchstens {{needed}}.',
+  'reason.condition-met': '{{source}} verlangt {{what}}: Das liegt vor.',
+  'reason.condition-missing': '{{source}} verlangt {{what}}, bevor geantwortet wird. {{because}}',
+  'reason.condition-sent back': '{{source}} verlangt {{what}}; was gekommen ist, ging zurück. {{because}}',
+  'reason.condition-in the post': '{{source}} verlangt {{what}}: Das ist mit der Post unterwegs.',
+  'reason.condition-not come':
+    '{{source}} verlangt {{what}}: Es wurde abgeschickt und ist nicht angekommen. Bitte noch einmal schicken, oder als Foto.',
+  'reason.condition-to look at':
+    '{{source}} verlangt {{what}}: Es ist da, die Unterschrift hat noch niemand angesehen.',
 } satisfies Translated<typeof english>

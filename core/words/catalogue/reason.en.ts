@@ -59,4 +59,11 @@ export default {
   'reason.tooLow': '{{claim}} is for {{given}}; at least {{needed}} is needed.',
   'reason.too-young': '{{age}} years old on {{day}}; at least {{needed}} are needed.',
   'reason.too-old': '{{age}} years old on {{day}}; {{needed}} at most are allowed.',
+  'reason.condition-met': '{{source}} asks for {{what}}: it is there.',
+  'reason.condition-missing': '{{source}} asks for {{what}} before it answers. {{because}}',
+  'reason.condition-sent back': '{{source}} asks for {{what}}; what came was sent back. {{because}}',
+  'reason.condition-in the post': '{{source}} asks for {{what}}: it is in the post.',
+  'reason.condition-not come':
+    '{{source}} asks for {{what}}: it was posted and has not come. Please send it again, or as a photo.',
+  'reason.condition-to look at': '{{source}} asks for {{what}}: it is in, nobody has looked at the signature yet.',
 } as const

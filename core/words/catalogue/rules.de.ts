@@ -71,4 +71,5 @@ export default {
   'rules.unknown-language': 'Die Sprache „{{language}}“ steht nicht im Katalog.',
   'rules.ask.language': 'Eine Sprache',
   'rules.ask.age': 'Ein Alter',
+  'rules.ask.source condition': 'Was eine Quelle verlangt',
 } satisfies Translated<typeof english>

@@ -67,4 +67,5 @@ export default {
   'rules.unknown-language': 'There is no language “{{language}}” in the catalogue.',
   'rules.ask.language': 'A language',
   'rules.ask.age': 'An age',
+  'rules.ask.source condition': 'What a source asks for',
 } as const

@@ -177,4 +177,5 @@ export default {
   'status.sheetsInOrder': 'Legen Sie die Blätter mit ihren Papieren hintereinander in einen Umschlag.',
   'status.addTheLanguage': 'Die Sprache und ihr Zeugnis hinzufügen',
   'status.sayWhoVouches': 'Sagen, wer für das Papier einsteht, und es hinzufügen',
+  'status.giveWhatTheSourceAsks': 'Jetzt geben',
 } satisfies Translated<typeof english>

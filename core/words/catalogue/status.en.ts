@@ -172,4 +172,5 @@ export default {
   'status.sheetsInOrder': 'Put the sheets and their papers one after the other into one envelope.',
   'status.addTheLanguage': 'Add the language and its certificate',
   'status.sayWhoVouches': 'Say who vouches for the paper, and add it',
+  'status.giveWhatTheSourceAsks': 'Give it',
 } as const

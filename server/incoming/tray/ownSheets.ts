@@ -18,7 +18,7 @@ import { addressOfHouse } from '../../records/organisation/letterhead'
 import { CoverSheet } from '../../records/tray/model'
 import { problems } from '../problems'
 import { drawSheets, titleOf } from './coverSheets'
-import { placeOf } from './places'
+import { ownPlaceOf } from './places'
 
 type Paper = { claimId: string; part: PaperPart; pages: number }
 
@@ -34,16 +34,17 @@ export async function listMyCoverSheets({ organisation }: Deps, actor: Account, 
     claimsOf(candidateId),
   ])
   return {
-    sheets: sheets.map(({ number, reference, claimId, part, title, pages, usedAt, cameAt, fault }) => {
+    sheets: sheets.map(({ number, reference, claimId, part, title, pages, usedAt, cameAt, postedAt, fault }) => {
       const claim = claims.find(({ id }) => id === claimId)
       return {
-        ...{ number, reference, pages, fault: usedAt ? null : fault },
+        ...{ number, reference, claimId, part, pages, fault: usedAt ? null : fault },
         title: claim ? titleOf(claim, part) : title,
         state: usedAt ? ('came' as const) : fault ? ('not right' as const) : ('waiting' as const),
         cameAt: (usedAt ?? cameAt)?.toISOString() ?? null,
+        postedAt: postedAt?.toISOString() ?? null,
       }
     }),
-    places: takesOwnPapers(application) ? claims.filter(leavesPaper).map(placeOf) : [],
+    places: takesOwnPapers(application) ? claims.filter(leavesPaper).map(ownPlaceOf) : [],
     address: addressOfHouse(organisation),
   }
 }
@@ -63,27 +64,41 @@ export async function makeMyCoverSheets(
   papers: readonly Paper[],
 ): Promise<{ sheets: { number: number; reference: string }[] }> {
   const application = await ownApplication(actor, applicationId)
-  if (!takesOwnPapers(application)) throw problems.ended()
   const claims = await claimsOf(application.candidateId)
   const sheets: CoverSheet[] = []
   for (const paper of papers) {
     const claim = claims.find(({ id }) => id === paper.claimId)
-    if (!claim || !placeOf(claim).parts.includes(paper.part))
+    if (!claim || !ownPlaceOf(claim).parts.includes(paper.part))
       throw invalidField('/body/papers', say('problem.oneOfTheseIsNot'))
     sheets.push(await sheetFor(deps, actor, application, claim, paper))
   }
+  return made(deps, actor, application, sheets)
+}
+
+/** The same for one paper that its source asks for. */
+export const makeSheet = async (
+  deps: Deps,
+  actor: Account,
+  application: Application,
+  { claim, part, pages }: Omit<Paper, 'claimId'> & { claim: Claim },
+) =>
+  made(deps, actor, application, [await sheetFor(deps, actor, application, claim, { claimId: claim.id, part, pages })])
+
+async function made(deps: Deps, actor: Account, application: Application, sheets: readonly CoverSheet[]) {
   await recordEvent(deps, actor, {
     code: 'cover-sheets-printed',
     values: { count: sheets.length, sheets: { list: sheets.map(({ reference }) => reference) } },
     about: application.reference ?? undefined,
     candidateId: application.candidateId,
-    applicationId,
+    applicationId: application.id,
   })
   return { sheets: sheets.map(({ number, reference }) => ({ number, reference })) }
 }
 
 /** Of two that ask at once both get the one sheet: a unique key says that it waits, not a look before. */
-async function sheetFor(deps: Deps, actor: Account, { id, candidateId }: Application, claim: Claim, paper: Paper) {
+async function sheetFor(deps: Deps, actor: Account, application: Application, claim: Claim, paper: Paper) {
+  if (!takesOwnPapers(application)) throw problems.ended()
+  const { id, candidateId } = application
   const awaits = [id, claim.id, paper.part].join(' ')
   const waiting = () => CoverSheet.findOne({ where: { awaits } })
   const known = await waiting()
@@ -116,6 +131,20 @@ export async function myCoverSheetsPdf(
   const sheets = await CoverSheet.findAll({ where, order: ['number'] })
   if (sheets.length === 0) throw notFound()
   return drawSheets(deps, application, sheets, addressOfHouse(deps.organisation))
+}
+
+/** Says that the paper behind a sheet is in the post: it counts as under way, and is missed where it does not come. */
+export async function sayPosted(deps: Deps, actor: Account, number: number) {
+  const { id: candidateId } = await candidateOf(deps, actor)
+  const sheet = await CoverSheet.findOne({ where: { number, candidateId, usedAt: null } })
+  if (!sheet) throw notFound()
+  await sheet.update({ postedAt: deps.clock.now(), cameAt: null, fault: null })
+  await recordEvent(deps, actor, {
+    code: 'paper-posted',
+    values: { paper: sheet.title, sheet: sheet.reference },
+    ...{ candidateId, applicationId: sheet.applicationId, claimId: sheet.claimId },
+  })
+  return { done: true as const }
 }
 
 export async function callOffCoverSheet(deps: Deps, actor: Account, number: number) {

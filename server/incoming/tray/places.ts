@@ -1,7 +1,8 @@
 import { Op } from 'sequelize'
 import { namePartsOf, plainNumber } from '#core/comparison/keys'
-import type { PaperPart } from '#core/documents/papers'
+import { type PaperPart, sourceParts } from '#core/documents/papers'
 import { activeStages } from '#core/hiring/stages'
+import { issuedClaims } from '#core/sources/source'
 import { type Guess, guessPlaces, type Place } from '#core/tray/guess'
 import { Candidate } from '../../records/accounts/model'
 import { Application } from '../../records/applications/model'
@@ -24,7 +25,11 @@ const partsOf: Record<Claim['kind'], readonly PaperPart[]> = {
   residence: ['certificate', 'other'],
   paper: ['certificate'],
 }
-export const partsFor = (kind: Claim['kind']) => [...partsOf[kind]]
+/** Also what a source wants with a question: it may come by post as well. */
+export const partsFor = (kind: Claim['kind']) => [
+  ...partsOf[kind],
+  ...(issuedClaims.some((one) => one === kind) ? sourceParts : []),
+]
 
 /** What of a file a paper may be put behind. */
 export async function placesFor(applicationId: string) {
@@ -37,6 +42,9 @@ export const placeOf = ({ id, details, kind }: Claim) => ({
   label: labelOf(details),
   parts: partsFor(kind),
 })
+
+/** What a candidate makes sheets for; for what a source asks for they are made where it says so. */
+export const ownPlaceOf = (claim: Claim) => ({ ...placeOf(claim), parts: [...partsOf[claim.kind]] })
 
 const mostPeople = 40
 

@@ -3,7 +3,7 @@ import * as contract from '#contract/tray'
 import { bind, bindFile } from '../../platform/http/bind'
 import { coverSheetsPdf, printCoverSheets } from './coverSheets'
 import { filePaper, takeOutOfTray } from './file'
-import { callOffCoverSheet, listMyCoverSheets, makeMyCoverSheets, myCoverSheetsPdf } from './ownSheets'
+import { callOffCoverSheet, listMyCoverSheets, makeMyCoverSheets, myCoverSheetsPdf, sayPosted } from './ownSheets'
 import { placesFor } from './places'
 import { putInTray, readTray, readTrayPaper } from './tray'
 
@@ -15,6 +15,7 @@ export const paperRoutes = [
   bindFile(own.readMyCoverSheets, ({ deps, actor, input }) =>
     myCoverSheetsPdf(deps, actor, input.params.id, input.query.numbers.split(',').map(Number)),
   ),
+  bind(own.sayPosted, ({ deps, actor, input }) => sayPosted(deps, actor, Number(input.params.number))),
   bind(own.callOffCoverSheet, ({ deps, actor, input }) => callOffCoverSheet(deps, actor, Number(input.params.number))),
   bind(contract.printCoverSheets, ({ deps, actor, input }) =>
     printCoverSheets(deps, actor, input.params.id, input.body.papers),

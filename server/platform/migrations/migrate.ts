@@ -29,6 +29,7 @@ import { up as ownSheets } from './023-own-sheets'
 import { up as portraits } from './024-portraits'
 import { up as wordFiles } from './025-word-files'
 import { known as knownSources, up as sources } from './026-sources'
+import { up as askedFirst } from './027-asked-first'
 import { chainExisting } from './chainExisting'
 
 export type Migration = {
@@ -72,6 +73,7 @@ const migrations: Migration[] = [
   { name: '024-portraits', statements: portraits },
   { name: '025-word-files', statements: wordFiles },
   { name: '026-sources', statements: sources, after: knownSources },
+  { name: '027-asked-first', statements: askedFirst },
 ]
 
 /** The last step this program knows of. */

@@ -82,12 +82,17 @@ const mostWidths = 20_000
 /** A new document that can embed the shipped fonts. Its dates are `madeAt`, so the same content gives the same bytes. */
 export async function newPdf(title: string, madeAt: Date): Promise<PDFDocument> {
   const { PDFDocument: Document } = await import('pdf-lib')
-  fontkit ??= (await import('@pdf-lib/fontkit')).default as typeof import('@pdf-lib/fontkit')
-  const document = await Document.create()
-  document.registerFontkit({ create: readFont })
+  const document = await withFonts(await Document.create())
   document.setTitle(title)
   document.setCreationDate(madeAt)
   document.setModificationDate(madeAt)
+  return document
+}
+
+/** A document that is there already, so that the shipped fonts can be embedded into it. */
+export async function withFonts(document: PDFDocument): Promise<PDFDocument> {
+  fontkit ??= (await import('@pdf-lib/fontkit')).default as typeof import('@pdf-lib/fontkit')
+  document.registerFontkit({ create: readFont })
   return document
 }
 

@@ -105,6 +105,17 @@ export class SourceMergeMove extends Model<InferAttributes<SourceMergeMove>, Inf
   declare rowId: string
 }
 
+/** A form that a source has sent us, as it is: whoever changes it sends another. */
+export class SourceFormFile extends Model<InferAttributes<SourceFormFile>, InferCreationAttributes<SourceFormFile>> {
+  declare sha256: string
+  declare fileName: string
+  declare pages: number
+  /** The names of the fields that can be filled. */
+  declare fields: string[]
+  declare uploadedBy: string
+  declare uploadedAt: Date
+}
+
 export function defineSources(sequelize: Sequelize) {
   define(Source, sequelize, 'sources', {
     id,
@@ -157,6 +168,14 @@ export function defineSources(sequelize: Sequelize) {
     mergedAt: moment,
     undoneBy: textOrNull,
     undoneAt: momentOrNull,
+  })
+  define(SourceFormFile, sequelize, 'source_forms', {
+    sha256: { type: DataTypes.STRING(64), primaryKey: true },
+    fileName: text,
+    pages: whole,
+    fields: json,
+    uploadedBy: text,
+    uploadedAt: moment,
   })
   define(SourceMergeMove, sequelize, 'source_merge_moves', {
     mergeId: id,

@@ -144,6 +144,7 @@ export const sourceLine = ({ id, name, known, kind, town, country, programmes }:
   ...{ id, name, kind, town, country, programmes },
   aliases: known.names.map((one) => one.name),
   numberFormats: known.numberFormats,
+  conditions: known.conditions.map(({ id: one, kind: of, claims, reason }) => ({ id: one, kind: of, claims, reason })),
 })
 
 /** The source that goes by exactly this name, but for its spelling, or by one of its others. */

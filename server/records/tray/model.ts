@@ -43,6 +43,8 @@ export class CoverSheet extends Model<InferAttributes<CoverSheet>, InferCreation
   declare pages: CreationOptional<number | null>
   /** The place it waits for a paper for, as long as it does: unique, so that no two wait for one. */
   declare awaits: CreationOptional<string | null>
+  /** When they said they had posted it. */
+  declare postedAt: CreationOptional<Date | null>
   declare cameAt: CreationOptional<Date | null>
   declare fault: CreationOptional<SheetFault | null>
 }
@@ -95,6 +97,7 @@ export function definePaper(sequelize: Sequelize) {
     usedAt: momentOrNull,
     candidateId: uuidOrNull,
     pages: wholeOrNull,
+    postedAt: momentOrNull,
     awaits: textOrNull,
     cameAt: momentOrNull,
     fault: textOrNull,

@@ -3,6 +3,7 @@ import { catalogue } from '#core/catalogue/catalogue'
 import { writeWhen } from '#core/dates/write'
 import { say } from '#core/words/say'
 import { translated } from '#core/words/translations'
+import { addressOf } from '../../api'
 import { writeMoney, writeShortDay } from '../../ui/write'
 import { Table } from '../overviews/Overview'
 import type { SourceRead } from './sourceTypes'
@@ -54,7 +55,7 @@ export function SourceFacts({ read }: { read: SourceRead }) {
       {source.conditions.length > 0 && (
         <Part title={say('sources.part.conditions')}>
           <ul className="grid gap-1">
-            {source.conditions.map(({ id, kind, claims, reason }) => (
+            {source.conditions.map(({ id, kind, claims, reason, form }) => (
               <li key={id}>
                 <strong>{say(`sources.condition.${kind}`)}</strong>{' '}
                 <span className="text-ink-2">
@@ -63,6 +64,19 @@ export function SourceFacts({ read }: { read: SourceRead }) {
                     : say('sources.forClaims', { claims: claims.map((one) => say(`sources.claim.${one}`)).join(', ') })}
                 </span>
                 {reason && <span className="block">{reason}</span>}
+                {kind === 'own form' &&
+                  (form ? (
+                    <a
+                      className="block text-confirmed underline"
+                      href={addressOf('readSourceForm', { params: { sha256: form.sha256 }, query: {} })}
+                      target="_blank"
+                      rel="noreferrer"
+                    >
+                      {form.fileName}
+                    </a>
+                  ) : (
+                    <span className="block text-soon-ink">{say('sources.formNotHere')}</span>
+                  ))}
               </li>
             ))}
           </ul>

@@ -2,7 +2,9 @@ import { conditionKinds, issuedClaims } from '#core/sources/source'
 import { say } from '#core/words/say'
 import { DateField } from '../../ui/DateField'
 import { CheckList, SelectField, TextField } from '../../ui/Field'
+import { languageOptions } from '../../ui/languageOptions'
 import { faultAt } from '../../ui/ProblemNote'
+import { OwnForm } from './OwnForm'
 import { Rows } from './Rows'
 import type { Editing } from './sourceTypes'
 
@@ -37,6 +39,23 @@ export const ConditionRows = ({ given, set, problem }: Editing) => (
             error={faultAt(problem, `conditions/${nth}/reason`)}
           />
         </div>
+        {row.kind === 'language' && (
+          <SelectField
+            label={say('sources.language')}
+            empty={say('sources.choose')}
+            options={languageOptions()}
+            value={row.language ?? ''}
+            onChange={(event) => put({ language: event.target.value })}
+            error={faultAt(problem, `conditions/${nth}/language`)}
+          />
+        )}
+        {row.kind === 'own form' && (
+          <OwnForm
+            form={row.form}
+            onChange={(form) => put({ form })}
+            fault={faultAt(problem, `conditions/${nth}/form`)}
+          />
+        )}
         <CheckList
           label={say('sources.conditionClaims')}
           help={row.claims.length === 0 ? say('sources.forEveryClaim') : undefined}

@@ -15,6 +15,7 @@ const row = (at: number, over: Partial<Row> = {}): Row => ({
   ...{ id: nth(at), name: `Source ${at}`, aliases: [], kind: 'school', town: 'Grimvik', country: 'NO', programmes: [] },
   ...{
     numberFormats: [],
+    conditions: [],
     state: 'checked',
     version: 1,
     enteredBy: 'Ines',

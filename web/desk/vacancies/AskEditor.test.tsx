@@ -1,7 +1,7 @@
 import { screen } from '@testing-library/react'
 import { useState } from 'react'
 import type { Question } from '#core/form/form'
-import type { Ask } from '#core/requirements/requirement'
+import type { Ask, RulesAsk } from '#core/requirements/requirement'
 import type { Rules } from '#core/rules/rules'
 import { showPage } from '../../../test/page'
 import { AskEditor, newAsk } from './AskEditor'
@@ -51,7 +51,7 @@ async function edit(begin: Ask) {
 const options = (label: string) => [...screen.getByLabelText<HTMLSelectElement>(label).options].map((one) => one.text)
 
 test('every kind begins with an ask of that kind that refers to something there is', () => {
-  for (const kind of Object.keys(askKinds) as Ask['kind'][]) {
+  for (const kind of Object.keys(askKinds) as RulesAsk['kind'][]) {
     const ask = newAsk(kind, around)
     expect(ask.kind).toBe(kind)
     for (const [name, value] of Object.entries(ask))

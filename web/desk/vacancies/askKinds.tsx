@@ -2,7 +2,7 @@ import type { ReactElement } from 'react'
 import { catalogue, credentialKind, offered } from '#core/catalogue/catalogue'
 import { type CefrLevel, cefrLevels } from '#core/catalogue/cefr'
 import type { Form, Question } from '#core/form/form'
-import type { Ask } from '#core/requirements/requirement'
+import type { RulesAsk } from '#core/requirements/requirement'
 import type { Rules } from '#core/rules/rules'
 import { say } from '#core/words/say'
 import { translated } from '#core/words/translations'
@@ -12,17 +12,17 @@ import { Tick } from '../../ui/Tick'
 import { AgeAsk } from './AgeAsk'
 import { Deciders } from './Deciders'
 
-type AskOf<Kind extends Ask['kind']> = Extract<Ask, { kind: Kind }>
+type AskOf<Kind extends RulesAsk['kind']> = Extract<RulesAsk, { kind: Kind }>
 
 /** What an ask may refer to: the vacancy's questions and tasks, and the skills checks by their keys with their titles. */
 export type Surroundings = { rules: Rules; checks: Readonly<Record<string, string>> }
 
-type Detailing<Kind extends Ask['kind']> = Surroundings & {
+type Detailing<Kind extends RulesAsk['kind']> = Surroundings & {
   ask: AskOf<Kind>
   onChange: (ask: AskOf<Kind>) => void
 }
 
-type AskKind<Kind extends Ask['kind']> = {
+type AskKind<Kind extends RulesAsk['kind']> = {
   name: string
   /** One to begin with. */
   begin: (around: Surroundings) => AskOf<Kind>
@@ -44,7 +44,7 @@ function answersTo(form: Form, key: string): { value: string; label: string }[] 
 }
 
 /** What there is to know of each kind of ask where it is composed. */
-export const askKinds: { [Kind in Ask['kind']]: AskKind<Kind> } = {
+export const askKinds: { [Kind in RulesAsk['kind']]: AskKind<Kind> } = {
   study: {
     name: say('composer.studyAtALevelOr'),
     begin: () => ({ kind: 'study', levelAtLeast: 6 }),

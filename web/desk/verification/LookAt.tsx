@@ -2,6 +2,7 @@ import { useState } from 'react'
 import type { File, FileClaim } from '#contract/desk'
 import type { Proof } from '#contract/verification'
 import { readTyped, writeWhen } from '#core/dates/write'
+import { isForSource } from '#core/documents/papers'
 import { paperPartWords } from '#core/words/papers'
 import { isReason } from '#core/words/reason'
 import { say } from '#core/words/say'
@@ -35,6 +36,9 @@ export function LookAt({
 }) {
   const document = claim.documents.find(({ id }) => id === documentId)
   const seen = document?.state === 'seen'
+  // What a source wants with a question shows nothing of what is claimed: there is a signature to look at, and nothing to read.
+  const forSource = document !== undefined && isForSource(document.part)
+  const fields = forSource ? [] : proof.fields
   const [reads, setReads] = useState<Record<string, string>>(() =>
     Object.fromEntries(proof.fields.map(({ key, kind }) => [key, shownAs(kind, document?.reads[key] ?? '')])),
   )
@@ -48,7 +52,7 @@ export function LookAt({
   if (!document) return null
   const see = async () => {
     const said = Object.fromEntries(
-      proof.fields.map(({ key, kind }) => [
+      fields.map(({ key, kind }) => [
         key,
         kind === 'date' ? (readTyped(reads[key] ?? '') ?? reads[key] ?? '') : (reads[key] ?? ''),
       ]),
@@ -75,7 +79,11 @@ export function LookAt({
           <Paper documentId={document.id} mediaType={document.mediaType} name={document.fileName} width={490} />
         </section>
         <div className="grid content-start gap-2.5 text-[0.9rem]">
-          <p className="text-ink-2">{seen ? say('proof.whatItSaysAsIt') : say('proof.typeWhatIsPrintedLeave')}</p>
+          <p className="text-ink-2">
+            {forSource
+              ? say(document.part === 'receipt of payment' ? 'proof.lookAtReceipt' : 'proof.lookAtSignature')
+              : say(seen ? 'proof.whatItSaysAsIt' : 'proof.typeWhatIsPrintedLeave')}
+          </p>
           {document.finalBy && (
             <p className="rounded-sheet bg-soon-wash px-2.5 py-1.5 text-soon-ink">
               {say('proof.interimPaper', { part: paperPartWords(document.part), day: writeWhen(document.finalBy) })}
@@ -86,8 +94,8 @@ export function LookAt({
               {say('proof.asWord')}
             </a>
           )}
-          {proof.zone && <ZoneNote zone={proof.zone} />}
-          {proof.fields.map(({ key, kind }) => {
+          {proof.zone && !forSource && <ZoneNote zone={proof.zone} />}
+          {fields.map(({ key, kind }) => {
             const claimed = shownAs(kind, proof.claimed[key] ?? '')
             const differs = (reads[key] ?? '') !== claimed
             return (
@@ -137,7 +145,11 @@ export function LookAt({
                 <ProblemNote problem={seeing.problem} />
                 <div className="mt-1 flex flex-wrap gap-2">
                   <Button kind="main" data-first busy={seeing.busy} onClick={() => void see()}>
-                    {say('proof.readableAndRight')}
+                    {say(
+                      forSource && document.part !== 'receipt of payment'
+                        ? 'proof.signedAndWhole'
+                        : 'proof.readableAndRight',
+                    )}
                   </Button>
                   <Button onClick={() => setSending(true)}>{say('proof.sendBack')}</Button>
                 </div>

@@ -79,6 +79,7 @@ function AttestationEditor({ of, claim, onDone }: { of: Claim; claim?: Claim; on
       <SourcePicker
         label={say('apply.whoVouchesForIt')}
         kinds="certifier,licensing body,university,school"
+        claim="attestation"
         value={details}
         onChange={(source) => setDetails((before) => ({ ...before, ...source }))}
         error={fault('sourceName')}

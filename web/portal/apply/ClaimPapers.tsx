@@ -15,12 +15,14 @@ import { say } from '#core/words/say'
 import { Choice } from '../../ui/Field'
 import { Documents } from '../documents/Documents'
 import { Attestations } from './Attestations'
+import { WhatSourceAsks, withoutSourcePapers } from './WhatSourceAsks'
 
 /** The papers behind a claim, in words what is still wanted of them, and who vouches for them. */
 export function ClaimPapers({ claim, draft }: { claim: Claim; draft: Draft }) {
   return (
     <>
-      <PapersThemselves claim={claim} accepted={draft.vacancy.paperLanguages} />
+      <PapersThemselves claim={withoutSourcePapers(claim)} accepted={draft.vacancy.paperLanguages} />
+      <WhatSourceAsks applicationId={draft.id} claim={claim} asked={draft.askedBySources} />
       <Attestations claim={claim} all={draft.claims} asked={draft.requirements.some(wantsCertified(claim))} />
     </>
   )

@@ -232,6 +232,7 @@ function CredentialEditor({ draftId, claim, kind, wanted, onDone, onHeld }: Edit
         <SourcePicker
           label={say('apply.whoIssuedIt')}
           kinds={issuers}
+          claim={details.kind}
           value={details}
           onChange={(source) => setDetails((before) => ({ ...before, ...source }))}
           error={fault('sourceName')}

@@ -118,6 +118,7 @@ function LanguageEditor({ draftId, claim, asked, onDone }: EditorProps) {
         <SourcePicker
           label={say('apply.whoCertifiedIt')}
           kinds="certifier,university,school"
+          claim="language"
           value={details}
           onChange={(source) => setDetails((before) => ({ ...before, ...source }))}
           error={fault('sourceName')}

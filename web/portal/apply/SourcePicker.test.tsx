@@ -11,6 +11,7 @@ const found = (over: Partial<Found> = {}): Found => ({
   ...{ id: '0190a3f0-0000-7000-8000-000000000031', name: 'Technische Hochschule Tannberg', kind: 'university' },
   ...{ aliases: ['TH Tannberg', 'Tannberg Tech'], town: 'Tannberg', country: 'AT', programmes: [], why: null },
   numberFormats: [{ claim: 'study', pattern: 'TB-####-####', example: 'TB-2018-9034' }],
+  conditions: [],
   ...over,
 })
 type Chosen = Parameters<typeof SourcePicker>[0]['value']
@@ -20,7 +21,7 @@ function Page({ number = '' }: { number?: string }) {
   const hint = useNumberHint(value, 'study', number, 'university')
   return (
     <>
-      <SourcePicker label="Institution" kinds="university" value={value} onChange={setValue} />
+      <SourcePicker label="Institution" kinds="university" claim="study" value={value} onChange={setValue} />
       <output>{JSON.stringify(value)}</output>
       <p>{hint}</p>
     </>

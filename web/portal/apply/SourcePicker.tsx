@@ -4,6 +4,8 @@ import type { DetailsOf } from '#contract/claims'
 import type { Reply } from '#contract/endpoint'
 import type { Contract } from '#contract/index'
 import type { SourceLine } from '#contract/sources'
+import { conditionsFor } from '#core/sources/conditions'
+import type { IssuedClaim } from '#core/sources/source'
 import { say } from '#core/words/say'
 import { api } from '../../api'
 import { TextField } from '../../ui/Field'
@@ -15,6 +17,8 @@ type Found = Reply<Contract['findSources']>[number]
 type Props = {
   label: string
   kinds: string
+  /** What kind of claim it issued: what it asks for before it answers goes by that. */
+  claim: IssuedClaim
   /** Only sources of this country, ISO 3166-1. */
   country?: string
   value: Chosen
@@ -23,7 +27,7 @@ type Props = {
 }
 
 /** Finds who issued it by any name they go by; somebody who is not in the list is a value too. */
-export function SourcePicker({ label, kinds, country, value, onChange, error }: Props) {
+export function SourcePicker({ label, kinds, claim, country, value, onChange, error }: Props) {
   const id = useId()
   const [text, setText] = useState(value.sourceName)
   const [open, setOpen] = useState(false)
@@ -32,6 +36,7 @@ export function SourcePicker({ label, kinds, country, value, onChange, error }: 
     { query: { text, kind: kinds, country } },
     { skip: !open || text.trim().length < 2 },
   )
+  const asks = useWhatItAsks(value, kinds, claim)
   const choose = (chosen: Chosen, source?: SourceLine) => {
     onChange(chosen, source)
     setText(chosen.sourceName)
@@ -91,6 +96,7 @@ export function SourcePicker({ label, kinds, country, value, onChange, error }: 
           </Command.Item>
         </Command.List>
       </Command>
+      {!open && asks && <p className="mt-1 text-[0.87em] text-ink-2">{asks}</p>}
       {!open && value.sourceName && !value.sourceId && <NotListed value={value} onChange={onChange} />}
       {error && (
         <p role="alert" className="mt-1 font-semibold text-[0.9em] text-contradicted">
@@ -99,6 +105,19 @@ export function SourcePicker({ label, kinds, country, value, onChange, error }: 
       )}
     </div>
   )
+}
+
+/** What the chosen source asks for before it answers, at once: nobody learns it only when they want to send. */
+function useWhatItAsks({ sourceId, sourceName }: Chosen, kinds: string, claim: IssuedClaim): string | undefined {
+  const { data: found = [] } = api.endpoints.findSources.useQuery(
+    { query: { text: sourceName, kind: kinds } },
+    { skip: !sourceId },
+  )
+  const chosen = found.find(({ id }) => id === sourceId)
+  const asked = conditionsFor(claim, chosen?.conditions ?? [])
+  if (asked.length === 0) return undefined
+  const list = asked.map(({ kind }) => say(`condition.source.${kind}`))
+  return say('apply.beforeItAnswers', { what: [...new Set(list)].join(', ') })
 }
 
 /** The name it was found by first: it is the one that was typed. */

@@ -13,6 +13,7 @@ import { Button } from '../../ui/Button'
 import { choicesOf, levelToBeginWith } from '../../ui/choices'
 import { DateField } from '../../ui/DateField'
 import { SelectField, TextField } from '../../ui/Field'
+import { languageOptions } from '../../ui/languageOptions'
 import { ProblemNote } from '../../ui/ProblemNote'
 import { Sheet } from '../../ui/Sheet'
 import { SortableList } from '../../ui/SortableList'
@@ -20,7 +21,6 @@ import { useAct } from '../../useAct'
 import { ClaimActions, isOpenedAgain } from './ClaimActions'
 import { ClaimForm } from './ClaimForm'
 import { ClaimPapers } from './ClaimPapers'
-import { languageOptions } from './languages'
 import { MarksEditor } from './MarksEditor'
 import { SourcePicker } from './SourcePicker'
 import { useClaimEditor } from './useClaimEditor'
@@ -199,6 +199,7 @@ function StudyEditor({ draftId, claim, onDone }: { draftId: string; claim?: Clai
         <SourcePicker
           label={say('apply.whoAwardedIt')}
           kinds="university,school"
+          claim="study"
           country={details.country}
           value={details}
           onChange={(source, line) =>

@@ -19,6 +19,7 @@ import { GapRow } from './GapRow'
 import { Homes } from './Homes'
 import { SourcePicker } from './SourcePicker'
 import { useClaimEditor } from './useClaimEditor'
+import { WhatSourceAsks, withoutSourcePapers } from './WhatSourceAsks'
 
 type Work = Extract<ClaimDetails, { kind: 'work' }>
 type Gap = { from: string; through: string }
@@ -107,12 +108,7 @@ export function WorkSection({ draft }: { draft: Draft }) {
               onDone={() => setEditing(undefined)}
             />
           ) : (
-            <WorkLine
-              key={row.claim.id}
-              claim={row.claim}
-              reopened={isOpenedAgain(draft, 'work')}
-              onChange={() => setEditing(row.claim.id)}
-            />
+            <WorkLine key={row.claim.id} claim={row.claim} draft={draft} onChange={() => setEditing(row.claim.id)} />
           )
         ) : null,
       )}
@@ -135,9 +131,9 @@ function nextEntry(jobs: readonly Claim[], today: string): Partial<Work> {
   return fresh ? { to: earliest.subtract({ days: 1 }).toString() } : {}
 }
 
-type FaceProps = { claim: Claim; reopened: boolean; onChange: () => void }
+type FaceProps = { claim: Claim; draft: Draft; onChange: () => void }
 
-function WorkLine({ claim, reopened, onChange }: FaceProps) {
+function WorkLine({ claim, draft, onChange }: FaceProps) {
   if (claim.details.kind !== 'work') return null
   const { from, to, position, activity, mayAsk, fullTimeShare, confirmBy } = claim.details
   const asking = {
@@ -161,11 +157,12 @@ function WorkLine({ claim, reopened, onChange }: FaceProps) {
           </p>
           {confirmBy && <p className="text-[0.95em] text-ink-2">{say('apply.canConfirmIt', { confirmBy })}</p>}
         </div>
-        <ClaimActions claim={claim} onChange={onChange} reopened={reopened} />
+        <ClaimActions claim={claim} onChange={onChange} reopened={isOpenedAgain(draft, 'work')} />
       </div>
       {activity === 'employment' && (
         <div className="mt-2 sm:pl-[190px]">
-          <Documents claim={claim} prompt={say('apply.addAWorkCertificate')} />
+          <Documents claim={withoutSourcePapers(claim)} prompt={say('apply.addAWorkCertificate')} />
+          <WhatSourceAsks applicationId={draft.id} claim={claim} asked={draft.askedBySources} />
         </div>
       )}
     </Sheet>
@@ -213,6 +210,7 @@ function WorkEditor({
             <SourcePicker
               label={say('apply.employer')}
               kinds="employer"
+              claim="work"
               value={details}
               onChange={(source) => setDetails((before) => ({ ...before, ...source }))}
               error={fault('sourceName')}

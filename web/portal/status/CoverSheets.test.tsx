@@ -6,7 +6,7 @@ const id = '00000000-0000-7000-8000-000000000001'
 const claimId = '00000000-0000-7000-8000-000000000002'
 const sheet = (number: number, more: object = {}) => ({
   ...{ number, reference: `CS-000${number}`, title: `Paper ${number}`, pages: 2 },
-  ...{ state: 'waiting' as const, cameAt: null, fault: null },
+  ...{ claimId, part: 'certificate' as const, state: 'waiting' as const, cameAt: null, postedAt: null, fault: null },
   ...more,
 })
 const show = (sheets: ReturnType<typeof sheet>[], parts: ('transcript' | 'certificate')[] = ['transcript']) =>

@@ -9,7 +9,16 @@ import { StatusPage } from './StatusPage'
 const id = uuid()
 const aStatus = (over: Partial<Status> = {}): Status => ({
   ...{ id, reference: 'VM-EDMH-RK', title: 'Rope-access inspector', stage: 'sent', targetStart: '2026-12-26' },
-  ...{ ball: 'It is with us.', likely: null, toDo: [], withOthers: [], done: [], claims: [], reopened: [] },
+  ...{
+    ball: 'It is with us.',
+    likely: null,
+    toDo: [],
+    askedBySources: [],
+    withOthers: [],
+    done: [],
+    claims: [],
+    reopened: [],
+  },
   gates: [
     { gate: 'send', name: 'Sent', state: 'passed', passedAt: '2026-11-20T08:00:00.000Z' },
     { gate: 'shortlist', name: 'Shortlist', state: 'next', passedAt: null },

@@ -13,6 +13,7 @@ import { writeDayOf } from '../../ui/write'
 import { useAct } from '../../useAct'
 import { Attestations } from '../apply/Attestations'
 import { LivePortrait } from '../apply/LivePortrait'
+import { OneCondition } from '../apply/WhatSourceAsks'
 import { WhomWeAsk } from '../apply/WhomWeAsk'
 import { Documents } from '../documents/Documents'
 import { AskUs } from './AskUs'
@@ -179,6 +180,7 @@ export function StatusPage() {
 function ToDo({ item, status }: { item: Status['toDo'][number]; status: Status }) {
   const claim = status.claims.find(({ id }) => id === item.target)
   const task = status.tasks.find(({ key }) => key === item.target)
+  const asked = status.askedBySources.find(({ requirement }) => requirement === item.key)
   return (
     <Sheet>
       <h3 className="font-semibold text-[1.07em]">{item.title}</h3>
@@ -200,6 +202,11 @@ function ToDo({ item, status }: { item: Status['toDo'][number]; status: Status }
       {item.act === 'renew' && claim && <RenewalForm claim={claim} />}
       {item.act === 'portrait' && claim && <LivePortrait claim={claim} />}
       {item.act === 'certify' && claim && <Attestations claim={claim} all={status.claims} asked />}
+      {item.act === 'source paper' && claim && asked && (
+        <ul>
+          <OneCondition applicationId={status.id} claim={claim} asked={asked} />
+        </ul>
+      )}
       {item.act === 'upload' && claim && (
         <Documents
           claim={claim}
