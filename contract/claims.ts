@@ -255,6 +255,8 @@ export const Claim = Type.Object({
   details: ClaimDetails,
   label: Type.String(),
   rung: oneOf(rungs),
+  /** Since when its source has confirmed it and until when that serves; stale where it has to be asked again. */
+  confirmed: orNull(Type.Object({ since: Day, until: orNull(Day), stale: Type.Optional(Type.Literal(true)) })),
   /** When the candidate last gave or confirmed it. */
   saidAt: Moment,
   documents: Type.Array(DocumentLine),

@@ -1,4 +1,5 @@
 import { type Static, Type } from '@sinclair/typebox'
+import { type IssuedClaim, issuedClaims } from '#core/sources/source'
 import { languages } from '#core/words/say'
 import { endpoint } from './endpoint'
 import { Done, oneOf, orNull, Version } from './shapes'
@@ -16,6 +17,7 @@ const byLanguage = (most: number) =>
   )
 const optionalText = () => Type.Optional(Type.String())
 
+const months = () => orNull(Type.Integer())
 const days = (most: number) => Type.Integer({ minimum: 1, maximum: most })
 
 export const Organisation = Type.Object({
@@ -49,6 +51,13 @@ export const Organisation = Type.Object({
     clearedYears: days(50),
     trailYears: days(50),
   }),
+  freshMonths: Type.Object(
+    Object.fromEntries(issuedClaims.map((kind) => [kind, orNull(days(600))])) as Record<
+      IssuedClaim,
+      ReturnType<typeof months>
+    >,
+    { description: 'For how long what was confirmed is not asked again; null for good' },
+  ),
 })
 
 const Logo = Type.Object({

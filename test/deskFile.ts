@@ -13,6 +13,7 @@ export const aLicence = (over: Partial<FileClaim> = {}): FileClaim => ({
   credentialVersion: 1,
   label: 'Rope access card',
   rung: 'claimed' as Rung,
+  confirmed: null,
   saidAt: '2026-11-01T08:00:00.000Z',
   details: {
     ...{ kind: 'licence', sourceId: null, sourceName: 'Ropeguild International', credential: 'rope-access' },

@@ -19,7 +19,7 @@ export const aStudy = (over: Partial<Of<'study'>> = {}): ClaimDetails => ({
 
 /** A claim as its candidate reads it. */
 export const aClaim = (details: ClaimDetails, over: Partial<Claim> = {}): Claim => ({
-  ...{ id: uuid(), version: 2, credentialVersion: 1, details, label: 'A claim', rung: 'claimed' },
+  ...{ id: uuid(), version: 2, credentialVersion: 1, details, label: 'A claim', rung: 'claimed', confirmed: null },
   ...{ saidAt: '2026-11-01T08:00:00.000Z', documents: [], earlier: [] },
   ...over,
 })

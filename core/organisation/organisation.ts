@@ -1,3 +1,4 @@
+import { type FreshMonths, usualFreshness } from '../validity/freshness'
 import type { Language } from '../words/say'
 
 /** How long what is kept of people, in days or years. */
@@ -35,6 +36,8 @@ export type Organisation = {
   /** What stands under every mail, by language. */
   footer: Partial<Record<Language, string>>
   keeping: KeepingPeriods
+  /** For how long what was confirmed is not asked again. */
+  freshMonths: FreshMonths
 }
 
 /**
@@ -64,6 +67,7 @@ export const unnamedOrganisation: Organisation = {
   welcome: {},
   footer: {},
   keeping: usualKeeping,
+  freshMonths: usualFreshness,
 }
 
 /** The text of an organisation in a language; where there is none, in its usual one. */

@@ -165,7 +165,9 @@ function declarationResult({ question, mustBe }: Extract<Ask, { kind: 'declarati
 
 function referenceResult(count: number, file: Known): Result {
   const jobs = file.claims.filter(({ kind, entry }) => kind === 'work' && entry?.tags.includes('employment'))
-  const confirmed = jobs.filter(({ rung }) => rung === 'confirmed' || rung === 'waived')
+  const confirmed = jobs.filter(
+    ({ rung, confirmed: known }) => (rung === 'confirmed' && !known?.stale) || rung === 'waived',
+  )
   if (confirmed.length >= count) return { ...met(), claims: confirmed.slice(0, count).map(({ id }) => id) }
   const asked = jobs.filter(({ enquiry }) => enquiry === 'open').length
   const reason = { code: 'too-few-references' as const, confirmed: confirmed.length, needed: count, asked }

@@ -114,7 +114,8 @@ export function interimEnd(
 
 export function proofResult(claim: ClaimFacts, requirement: Requirement): Result {
   const { rung, label, source } = claim
-  if (rung === 'waived' || rung === 'confirmed') return met(label)
+  if (rung === 'confirmed') return confirmedResult(claim, requirement)
+  if (rung === 'waived') return met(label)
   if (rung === 'contradicted' || claim.contradictedBefore)
     return unmet({ code: 'contradicted', claim: label, source }, [{ who: 'desk', what: 'decide' }])
   const needsPaper = requirement.rung !== 'claimed'
@@ -144,6 +145,15 @@ export function proofResult(claim: ClaimFacts, requirement: Requirement): Result
   }
   if (requirement.rung === 'evidenced') return met(label)
   return unmet({ code: 'to-ask', claim: label, source }, afterLooking)
+}
+
+/** What was confirmed serves whoever asks for it, until it is so old that its source is asked again. */
+function confirmedResult({ label, confirmed }: ClaimFacts, requirement: Requirement): Result {
+  if (!confirmed) return met(label)
+  const { since, until, stale } = confirmed
+  const said = { claim: label, since, until }
+  if (stale && requirement.rung === 'confirmed') return unmet({ code: 'confirmed-long-ago', ...said }, afterLooking)
+  return stale ? met(label) : { ...met(label), reason: { code: 'confirmed-since', ...said } }
 }
 
 function stepsToEvidence(paper: ClaimFacts['paper'], requirement: Requirement): Step[] {

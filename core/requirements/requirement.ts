@@ -123,6 +123,8 @@ export type ClaimFacts = {
   /** The live portrait beside a paper of identity; absent where none goes with it. */
   portrait?: PortraitFact
   enquiry: 'none' | 'open' | 'answered'
+  /** Since when it is confirmed and until when that serves, ISO days; stale where it has to be asked again. */
+  confirmed?: { since: string; until: string | null; stale?: true }
   /** Who would have to be asked, for words. */
   source?: string
   /** What they ask for before they answer, and how it stands. */
@@ -209,6 +211,8 @@ export type Step = {
 
 export type OutcomeReason =
   | { code: 'met'; claim?: StoredValue }
+  /** Confirmed since a day, and good until another or for good; or not any more. */
+  | { code: 'confirmed-since' | 'confirmed-long-ago'; claim: StoredValue; since: string; until: string | null }
   | { code: 'waived'; by: string; reason: string }
   | { code: 'exempt'; because: string }
   | { code: 'condition-false' }

@@ -4,8 +4,10 @@ import type { Ask, ClaimFacts, FileFacts, Outcome, Requirement, Step } from './r
 import { met, notNeeded, type Result, unmet } from './result'
 
 /** What is settled, or asked already, wants nothing more for its source. */
-const stillToAsk = ({ rung, enquiry }: ClaimFacts) =>
-  enquiry === 'none' && (rung === 'claimed' || rung === 'evidenced' || rung === 'asked')
+const stillToAsk = ({ rung, enquiry, confirmed }: ClaimFacts) =>
+  rung === 'confirmed'
+    ? Boolean(confirmed?.stale)
+    : enquiry === 'none' && (rung === 'claimed' || rung === 'evidenced' || rung === 'asked')
 
 /**
  * What the sources of a file ask for before they answer, as requirements: at the gate "send" while an application is written,

@@ -8,6 +8,8 @@ type Asked = { kind: string; sourceName: string; activity?: string }
 export const isAskedAbout = ({ kind, sourceName, activity = 'employment' }: Asked): boolean =>
   issuedClaims.some((one) => one === kind) && sourceName.trim() !== '' && activity === 'employment'
 
-/** Whether somebody would still be asked about a claim: nobody is, once it is confirmed. */
-export const isStillAskedAbout = ({ rung, details }: { rung: Rung; details: Asked }): boolean =>
-  rung !== 'confirmed' && isAskedAbout(details)
+type Judged = { rung: Rung; details: Asked; confirmed?: { stale?: true } | null }
+
+/** Whether somebody would still be asked about a claim: nobody is, once it is confirmed, for as long as that serves. */
+export const isStillAskedAbout = ({ rung, details, confirmed }: Judged): boolean =>
+  (rung !== 'confirmed' || Boolean(confirmed?.stale)) && isAskedAbout(details)

@@ -19,6 +19,20 @@ function reasonWords(reason: OutcomeReason, nameOf: (key: string) => string): st
   switch (reason.code) {
     case 'met':
       return reason.claim ? say('reason.metBy', { claim: claim() }) : say('reason.met')
+    case 'confirmed-since':
+      return reason.until
+        ? say('reason.confirmedUntil', {
+            claim: claim(),
+            since: writeWhen(reason.since),
+            until: writeWhen(reason.until),
+          })
+        : say('reason.confirmedSince', { claim: claim(), since: writeWhen(reason.since) })
+    case 'confirmed-long-ago':
+      return say('reason.confirmedLongAgo', {
+        claim: claim(),
+        since: writeWhen(reason.since),
+        until: writeWhen(reason.until ?? reason.since),
+      })
     case 'waived':
       return say('reason.waived', { by: reason.by, reason: reason.reason })
     case 'exempt':

@@ -96,7 +96,7 @@ export const mechanics: PersonPlan[] = [
         printedName: 'LUKASZ PIETROWSKI',
       }),
     ],
-    jobs: [job('karwen', 'Mechanic', '2010-01-01', 'present', ['mechanical'], { mayAsk: 'now' })],
+    jobs: [job('karwen', 'Mechanic', '2010-01-01', 'present', ['mechanical'], { mayAsk: 'now', letter: true })],
     credentials: [
       paper('work-at-height', 'heights', 'HW-25-0233', -60, 1030),
       paper('welding', 'heights', 'HW-W-155', -40, 690),

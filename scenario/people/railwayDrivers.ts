@@ -192,7 +192,7 @@ export const railwayDrivers: PersonPlan[] = [
     phone: '+48 74 555 0199',
     vacancy: 'rack-railway-driver',
     studies: [study('zarova', 'Diploma', 'Railway Vehicle Operation', 3, '1041', 'ZST/09/118', '2006-09', '2009-06')],
-    jobs: [job('karwen', 'Train driver', '2013-01-01', 'present', ['driving'])],
+    jobs: [job('karwen', 'Train driver', '2013-01-01', 'present', ['driving'], { letter: true })],
     credentials: [
       paper('train-driving', 'rail', 'MRA-D-20019', -380, 700, { registered: 'same' }),
       paper('medical', 'medical', 'VOH-5555', -120, 240),

@@ -2,10 +2,11 @@ import { isStillAskedAbout } from '#core/sources/asked'
 import { say } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import type { Account, Deps } from '../platform/deps'
+import { readinessOf } from '../readiness/readiness'
 import { candidateWithMail } from '../records/accounts/candidate'
 import { ownApplication } from '../records/applications/find'
+import type { Application } from '../records/applications/model'
 import { labelOf } from '../records/claims/label'
-import { claimsOf } from '../records/claims/view'
 import { permissionOf, type Signature, signPermission } from '../records/permissions/permissions'
 import { vacancyById } from '../records/vacancies/vacancies'
 
@@ -18,7 +19,7 @@ export async function signForApplication(deps: Deps, actor: Account, id: string,
     await signPermission(
       deps,
       id,
-      { name: person.name, reference: vacancy.title, sources: await sourcesAsked(application.candidateId) },
+      { name: person.name, reference: vacancy.title, sources: await sourcesAsked(deps, application) },
       {
         ...signature,
         fullName: signature.fullName.trim(),
@@ -29,9 +30,11 @@ export async function signForApplication(deps: Deps, actor: Account, id: string,
 }
 
 /** Every source that would be asked, as the permission names it: about what, and from when on. */
-async function sourcesAsked(candidateId: string): Promise<string[]> {
-  return (await claimsOf(candidateId)).flatMap(({ rung, details }) => {
-    if (!isStillAskedAbout({ rung, details })) return []
+async function sourcesAsked(deps: Deps, application: Application): Promise<string[]> {
+  const { claims, facts } = await readinessOf(deps, application)
+  return claims.flatMap(({ id, rung, details }) => {
+    const known = facts.claims.find((one) => one.id === id)
+    if (!isStillAskedAbout({ rung, details, confirmed: known?.confirmed })) return []
     const may = ('mayAsk' in details && details.mayAsk) || 'now'
     return [say(`permission.source.${may}`, { source: details.sourceName, claim: labelOf(details) })]
   })

@@ -111,12 +111,12 @@ const nameless: Sight = {
 
 /** A claim made from what is seen of it. */
 function claimView(claim: FileClaim, sight: Sight): FileClaim {
-  const { id, version, credentialVersion, rung, saidAt, wants, by, asked } = claim
+  const { id, version, credentialVersion, rung, confirmed, saidAt, wants, by, asked } = claim
   const { details, papers } = sight
   const own = details(claim.details)
   const readable = (line: FileClaim['documents'][number]) => ({ ...line, reads: textsSeen(line.reads, sight) })
   return {
-    ...{ id, version, credentialVersion, rung, saidAt, wants, by, asked },
+    ...{ id, version, credentialVersion, rung, confirmed, saidAt, wants, by, asked },
     details: own,
     label: labelOf(own),
     documents: papers ? claim.documents.map(readable) : [],

@@ -9,13 +9,15 @@ import { isAskedAbout } from '#core/sources/asked'
 import { conditionState, conditionsFor } from '#core/sources/conditions'
 import { issuedClaims } from '#core/sources/source'
 import type { Term } from '#core/validity/validity'
+import type { Deps } from '../platform/deps'
 import { kindOf } from '../records/claims/kinds'
 import { labelValue } from '../records/claims/label'
 import type { Claim, EarlierCredential } from '../records/claims/model'
 import { namelessDetails } from '../records/claims/namelessDetails'
 import type { Document } from '../records/documents/model'
+import { confirmedBy, type Decided } from '../records/enquiries/confirmed'
 import { sayingSo } from '../records/enquiries/licenceStanding'
-import type { Enquiry, Finding } from '../records/enquiries/model'
+import type { Enquiry } from '../records/enquiries/model'
 import type { Source } from '../records/sources/model'
 import { isAccredited } from '../records/sources/sources'
 
@@ -30,6 +32,7 @@ type Behind = {
   /** When papers were posted that have not come, by their part. */
   posted: ReadonlyMap<PaperPart, Temporal.PlainDate>
   today: Temporal.PlainDate
+  organisation: Deps['organisation']
   nameless: boolean
 }
 
@@ -51,6 +54,7 @@ export function factsOfClaim(claim: Claim, behind: Behind): ClaimFacts {
       ? { portrait: portraitOf(current(documents)) }
       : {}),
     ...interimOf(current(documents)),
+    ...confirmedFact(claim, behind),
     enquiry: asked?.state === 'open' || asked?.state === 'answered' ? asked.state : 'none',
     source: told.sourceName || undefined,
     ...conditionsOf(claim, { ...behind, documents: current(documents) }),
@@ -106,7 +110,10 @@ export function conditionsOf(
   }
 }
 
-export type Decided = Pick<Finding, 'claimId' | 'decision' | 'decidedAt' | 'undoneAt'>
+function confirmedFact(claim: Claim, { findings, organisation, today }: Behind): Pick<ClaimFacts, 'confirmed'> {
+  const confirmed = confirmedBy(claim, findings, { organisation, today })
+  return confirmed ? { confirmed } : {}
+}
 
 const thingOf = (details: ClaimDetails) => kindOf(details).thing(details)
 

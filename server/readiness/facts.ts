@@ -16,8 +16,9 @@ import type { Claim, EarlierCredential } from '../records/claims/model'
 import { claimsOfAll, earlierOfCandidates } from '../records/claims/view'
 import { documentsOfCandidates } from '../records/documents/documents'
 import type { Document } from '../records/documents/model'
+import { decisionsOn } from '../records/enquiries/confirmed'
 import { enquiriesOfCandidates } from '../records/enquiries/enquiries'
-import { type Enquiry, Finding } from '../records/enquiries/model'
+import type { Enquiry } from '../records/enquiries/model'
 import { FeeReceived, GatePassage, Offer, OnboardingTask, Waiver } from '../records/hiring/model'
 import { matterFacts, mattersOfCandidates } from '../records/matters/find'
 import type { DeclaredMatter } from '../records/matters/model'
@@ -30,7 +31,7 @@ import { sourcesOfCandidates } from '../records/sources/sources'
 import { postedBy } from '../records/tray/posted'
 import type { Vouching } from '../records/vouching/model'
 import { vouchingFacts, vouchingsOf } from '../records/vouching/vouchings'
-import { contradictedThings, type Decided, factsOfClaim } from './claimFacts'
+import { contradictedThings, factsOfClaim } from './claimFacts'
 
 /** What an application is judged by, with the rows it was made from. */
 export type LoadedFile = {
@@ -78,7 +79,7 @@ type RulesOf = (application: InProgress) => Pick<Rules, 'form'>
  * @param reading whether reasons name claims, and those asked, only by what is read without names
  */
 export async function loadFiles(
-  { clock }: Pick<Deps, 'clock'>,
+  { clock, organisation }: Pick<Deps, 'clock' | 'organisation'>,
   applications: readonly InProgress[],
   rulesOf: RulesOf | Promise<RulesOf>,
   reading: Nameless | Promise<Nameless> = () => false,
@@ -138,7 +139,7 @@ export async function loadFiles(
     postedBy(candidates),
   ])
   const byId = new Map(sources.map((source) => [source.id, source]))
-  const deciders = await decisionsOnRestricted(enquiries)
+  const deciders = groupBy(await decisionsOn(whereDecisionsCount(claims, enquiries)), ({ claimId }) => claimId)
   const mattersByCandidate = groupBy(declared, ({ candidateId }) => candidateId)
   const claimsByCandidate = groupBy(claims, ({ candidateId }) => candidateId)
   const documentsByClaim = groupBy(documents, ({ claimId }) => claimId)
@@ -165,6 +166,7 @@ export async function loadFiles(
             contradicted,
             posted: posted.get(claim.id) ?? new Map(),
             today,
+            organisation,
             nameless: unnamed,
           }),
         ),
@@ -236,17 +238,13 @@ function skillsOf(sittings: readonly Sitting[], resits: readonly Resit[]): FileF
   ]
 }
 
-/** What was decided about claims of which a body says that they are restricted: only there it makes a difference. */
-async function decisionsOnRestricted(enquiries: readonly Enquiry[]): Promise<Map<string, Decided[]>> {
-  const claimId = enquiries.flatMap(({ standing, claimId: id }) => (standing?.state === 'restricted' ? [id] : []))
-  if (claimId.length === 0) return new Map()
-  const found = await Finding.findAll({
-    where: { claimId },
-    attributes: ['claimId', 'decision', 'decidedAt', 'undoneAt'],
-    raw: true,
-  })
-  return groupBy<Decided, string>(found, (one) => one.claimId)
-}
+/** The claims of which it matters when they were decided on: confirmed ones, and those a body says are restricted. */
+const whereDecisionsCount = (claims: readonly Claim[], enquiries: readonly Enquiry[]): string[] => [
+  ...new Set([
+    ...claims.flatMap(({ id, rung }) => (rung === 'confirmed' ? [id] : [])),
+    ...enquiries.flatMap(({ standing, claimId }) => (standing?.state === 'restricted' ? [claimId] : [])),
+  ]),
+]
 
 /** An offer that nobody answered in time is no longer open, until it is renewed. */
 function offerState(offer: Offer | undefined, today: string): FileFacts['offer'] {

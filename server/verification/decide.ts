@@ -6,12 +6,13 @@ import { recordEvent } from '../platform/audit/record'
 import { compareAndSet } from '../platform/database/compareAndSet'
 import type { Account, Deps } from '../platform/deps'
 import { invalidField, notFound, requireVersion } from '../platform/errors/problems'
-import { labelOf, labelValue } from '../records/claims/label'
+import { labelValue } from '../records/claims/label'
+import type { Claim } from '../records/claims/model'
 import { claimById } from '../records/enquiries/load'
 import { Finding } from '../records/enquiries/model'
 import { fileForProof } from './fileForProof'
 import { problems } from './problems'
-import { type Weighed, weigh } from './proof'
+import { type FileForProof, type Weighed, weigh } from './proof'
 
 type Decision = (typeof decisions)[number]
 
@@ -38,6 +39,7 @@ export async function decideClaim(
     ({ claimId, credentialVersion }) => claimId === id && credentialVersion === claim.credentialVersion,
   )
   requireGrounds(decision, note.trim(), weighed, asked)
+  if (decision.startsWith('confirmed')) requireNewAnswer(claim, file, weighed)
   const rungBefore = claim.rung
   await compareAndSet(claim, version, { rung: rungAfter[decision] })
   const finding = await Finding.create({
@@ -52,7 +54,6 @@ export async function decideClaim(
     decidedBy: actor.name,
     decidedAt: deps.clock.now(),
   })
-  const _label = labelOf(claim.details)
   await recordEvent(deps, actor, {
     code: 'claim-decided',
     words: `claim-decided.${decision}${note.trim() ? '.note' : ''}`,
@@ -72,6 +73,21 @@ function requireGrounds(decision: Decision, note: string, { comparison, latest }
   if (decision === 'unconfirmable' && !asked) throw problems.notAsked()
   if (decision !== 'confirmed' && note.length < 3)
     throw invalidField('/body/note', say('problem.sayWhyForWhoeverReads'))
+}
+
+/** Where it is asked again since it was confirmed long ago, what was answered then confirms nothing anew. */
+function requireNewAnswer(
+  { id, credentialVersion }: Claim,
+  { findings, enquiries }: FileForProof,
+  { latest }: Weighed,
+) {
+  const own = <T extends { claimId: string; credentialVersion: number }>(rows: readonly T[]) =>
+    rows.filter((row) => row.claimId === id && row.credentialVersion === credentialVersion)
+  const before = own(findings)
+    .filter((one) => !one.undoneAt && one.decision.startsWith('confirmed'))
+    .at(-1)
+  const again = before && own(enquiries).some(({ askedAt }) => askedAt > before.decidedAt)
+  if (again && (!latest?.answeredAt || latest.answeredAt <= before.decidedAt)) throw problems.answerFromBefore()
 }
 
 /** Undoes the newest decision on a claim while it is fresh. Both stay on record. */

@@ -11,6 +11,7 @@ export const problems = {
   registerSilent: () => new Problem(502, 'register-silent', coded('problem.theRegisterDoesNotAnswer')),
   notTheSame: () => conflict('not-the-same', coded('problem.theSourceDoesNotAgree')),
   noReply: () => conflict('no-reply', coded('problem.theSourceHasNotAnswered')),
+  answerFromBefore: () => conflict('answer-from-before', coded('problem.answerFromBefore')),
   notAsked: () => conflict('not-asked', coded('problem.nobodyHasBeenAskedYet')),
   tooLate: () => conflict('too-late', coded('problem.thisCanNoLongerBe')),
   askedSince: () => conflict('asked-since', coded('problem.theSourceHasBeenAskedSince')),

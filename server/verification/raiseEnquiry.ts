@@ -23,6 +23,7 @@ import { kindOf } from '../records/claims/kinds'
 import { labelValue } from '../records/claims/label'
 import type { Claim } from '../records/claims/model'
 import { documentsOf } from '../records/documents/documents'
+import { confirmedNow } from '../records/enquiries/confirmed'
 import { enquiriesOf } from '../records/enquiries/enquiries'
 import { claimById } from '../records/enquiries/load'
 import { Enquiry, EnquiryLink } from '../records/enquiries/model'
@@ -126,7 +127,7 @@ async function prepare(deps: Deps, claimId: string, applicationId: string) {
     ...(enquiries.some(({ state, channel }) => state === 'open' && channel === 'link')
       ? [coded('enquiry.obstacle.asked')]
       : []),
-    ...(await obstaclesOfClaim(claim, application)),
+    ...(await obstaclesOfClaim(deps, claim, application)),
     ...wanted.obstacles,
   ]
   const answerBy = addWorkingDays(
@@ -183,11 +184,12 @@ async function askedFirst({ clock }: Deps, claim: Claim, source: Source) {
   }
 }
 
-async function obstaclesOfClaim(claim: Claim, application: Application): Promise<Coded[]> {
+async function obstaclesOfClaim(deps: Deps, claim: Claim, application: Application): Promise<Coded[]> {
   const { details } = claim
   const { standing } = (await enquiriesOf([claim.id])).findLast((enquiry) => enquiry.standing) ?? {}
   // A licence that was not in good standing may be asked about anew, however well it is proven.
-  if (claim.rung === 'confirmed' && (!standing || standing.state === 'good'))
+  const stale = (await confirmedNow(deps, claim))?.stale
+  if (claim.rung === 'confirmed' && !stale && (!standing || standing.state === 'good'))
     return [coded('enquiry.obstacle.confirmed')]
   const refused = mayNotAsk(details, application)
   if (refused.length > 0 || details.kind === 'work') return refused

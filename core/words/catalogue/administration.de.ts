@@ -244,4 +244,7 @@ export default {
   'administration.registerAnswers': 'antwortet',
   'administration.registerIsSilent': 'antwortet nicht',
   'administration.job.decision day': 'Einen zugesagten Tag der Entscheidung mitteilen',
+  'administration.howLongConfirmed': 'Wie lange Bestätigtes nicht noch einmal gefragt wird',
+  'administration.howLongConfirmedMeans':
+    'In Monaten, je nachdem, was es ist; leer heißt für immer. Bei Arbeit gilt es für eine Stelle, die noch besteht: Was vorbei war, ist geblieben, wie es war.',
 } satisfies Translated<typeof english>

@@ -236,4 +236,7 @@ export default {
   'administration.registerAnswers': 'answers',
   'administration.registerIsSilent': 'does not answer',
   'administration.job.decision day': 'Telling of a promised day of decision',
+  'administration.howLongConfirmed': 'For how long what was confirmed is not asked again',
+  'administration.howLongConfirmedMeans':
+    'In months, by what it is; empty means for good. Of work it goes for a job that is still held: what was over has stayed as it was.',
 } as const

@@ -21,4 +21,5 @@ export default {
   'organisation.field.welcome': 'Überschrift der Liste',
   'organisation.field.footer': 'Fuß der Mails',
   'organisation.field.keeping': 'Aufbewahrungsfristen',
+  'organisation.field.freshMonths': 'wie lange Bestätigtes gilt',
 } satisfies Translated<typeof english>

@@ -18,4 +18,5 @@ export default {
   'organisation.field.welcome': 'heading of the list',
   'organisation.field.footer': 'foot of mails',
   'organisation.field.keeping': 'keeping periods',
+  'organisation.field.freshMonths': 'how long what was confirmed serves',
 } as const

@@ -415,4 +415,5 @@ export default {
   'problem.source.no-language': 'Sagen Sie, welche Sprache.',
   'problem.source.form-not-here': 'Dieses Formular ist nicht hier; schicken Sie es noch einmal.',
   'problem.source.form-left-out': 'Ihr eigenes Formular ist eine eigene Datei: Fügen Sie es wieder hinzu.',
+  'problem.answerFromBefore': 'Die Antwort, die hier ist, wurde schon bestätigt; warten Sie auf die neue.',
 } satisfies Translated<typeof english>

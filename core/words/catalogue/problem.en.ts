@@ -384,4 +384,5 @@ export default {
   'problem.source.no-language': 'Say which language.',
   'problem.source.form-not-here': 'This form is not here; send it again.',
   'problem.source.form-left-out': 'Its own form is a file of its own: add it again.',
+  'problem.answerFromBefore': 'The answer that is here was confirmed before; wait for the new one.',
 } as const

@@ -144,4 +144,7 @@ export default {
     'Das geht mit der Frage an die Quelle. Ist es von Hand unterschrieben, von dieser Person, und ganz ausgefüllt?',
   'proof.lookAtReceipt': 'Das geht mit der Frage an die Quelle. Zeigt es, was die Quelle verlangt?',
   'proof.signedAndWhole': 'Von Hand unterschrieben und ganz',
+  'proof.confirmedSince': 'Bestätigt seit {{since}}; es wird nicht noch einmal gefragt.',
+  'proof.confirmedUntil': 'Bestätigt seit {{since}}; gilt für jede Bewerbung bis {{until}}.',
+  'proof.confirmedLongAgo': 'Bestätigt am {{since}}, das galt bis {{until}}: noch einmal fragen.',
 } satisfies Translated<typeof english>

@@ -142,4 +142,7 @@ export default {
     'This goes with the question to the source. Is it signed by hand, by this person, and filled in whole?',
   'proof.lookAtReceipt': 'This goes with the question to the source. Does it show what the source asks for?',
   'proof.signedAndWhole': 'Signed by hand, and whole',
+  'proof.confirmedSince': 'Confirmed since {{since}}; it is not asked again.',
+  'proof.confirmedUntil': 'Confirmed since {{since}}; serves every application until {{until}}.',
+  'proof.confirmedLongAgo': 'Confirmed on {{since}}, which served until {{until}}: ask again.',
 } as const

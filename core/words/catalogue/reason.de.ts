@@ -73,4 +73,7 @@ export default {
     '{{source}} verlangt {{what}}: Es wurde abgeschickt und ist nicht angekommen. Bitte noch einmal schicken, oder als Foto.',
   'reason.condition-to look at':
     '{{source}} verlangt {{what}}: Es ist da, die Unterschrift hat noch niemand angesehen.',
+  'reason.confirmedSince': '{{claim}}: bestätigt seit {{since}}, wird nicht noch einmal gefragt.',
+  'reason.confirmedUntil': '{{claim}}: bestätigt seit {{since}}, gilt bis {{until}}.',
+  'reason.confirmedLongAgo': '{{claim}}: bestätigt am {{since}}, das galt bis {{until}}; es wird noch einmal gefragt.',
 } satisfies Translated<typeof english>

@@ -66,4 +66,7 @@ export default {
   'reason.condition-not come':
     '{{source}} asks for {{what}}: it was posted and has not come. Please send it again, or as a photo.',
   'reason.condition-to look at': '{{source}} asks for {{what}}: it is in, nobody has looked at the signature yet.',
+  'reason.confirmedSince': '{{claim}}: confirmed since {{since}}, and not asked again.',
+  'reason.confirmedUntil': '{{claim}}: confirmed since {{since}}, serves until {{until}}.',
+  'reason.confirmedLongAgo': '{{claim}}: confirmed on {{since}}, which served until {{until}}; it is asked again.',
 } as const

@@ -1,5 +1,6 @@
 import { Op } from 'sequelize'
 import type { Claim as ClaimView } from '#contract/claims'
+import type { ClaimFacts } from '#core/requirements/requirement'
 import { plainRowsOf, rowsOf } from '../../platform/database/rows'
 import { documentLine, documentsOfCandidates } from '../documents/documents'
 import type { Document } from '../documents/model'
@@ -26,7 +27,12 @@ export function claimsOfAll(candidateIds: readonly string[], only?: (keyof Claim
 export const earlierOfCandidates = (candidateIds: readonly string[]): Promise<EarlierCredential[]> =>
   rowsOf(EarlierCredential, { claimId: { [Op.in]: ofClaims('id', candidateIds) } }, ['credentialVersion'])
 
-type Beside = { documents: readonly Document[]; earlier: readonly EarlierCredential[] }
+type Beside = {
+  documents: readonly Document[]
+  earlier: readonly EarlierCredential[]
+  /** How they are judged, where they have been. */
+  facts?: { claims: readonly Pick<ClaimFacts, 'id' | 'confirmed'>[] }
+}
 
 /**
  * Claims as they are shown, with their documents and earlier versions, newest first.
@@ -34,7 +40,8 @@ type Beside = { documents: readonly Document[]; earlier: readonly EarlierCredent
  * @param known what the caller has read already
  */
 export async function claimFaces(claims: readonly Claim[], known?: Beside): Promise<ClaimView[]> {
-  const { documents, earlier } = known ?? (await besideOf([...new Set(claims.map(({ candidateId }) => candidateId))]))
+  const { documents, earlier, facts } =
+    known ?? (await besideOf([...new Set(claims.map(({ candidateId }) => candidateId))]))
   return claims.map((claim) => {
     const lines = (version: number) =>
       documents
@@ -47,6 +54,7 @@ export async function claimFaces(claims: readonly Claim[], known?: Beside): Prom
       details: claim.details,
       label: labelOf(claim.details),
       rung: claim.rung,
+      confirmed: facts?.claims.find(({ id }) => id === claim.id)?.confirmed ?? null,
       saidAt: (claim.saidAt ?? claim.createdAt).toISOString(),
       documents: lines(claim.credentialVersion),
       earlier: earlier

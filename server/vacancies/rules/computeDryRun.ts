@@ -7,6 +7,7 @@ import { isDraft } from '#core/hiring/stages'
 import type { Gate, Requirement } from '#core/requirements/requirement'
 import { effectOf, unchangedKeys } from '#core/rules/effect'
 import { type Rules, requirementsIn } from '#core/rules/rules'
+import { currentOrganisation } from '../../platform/clock'
 import { type LoadedFile, loadFiles } from '../../readiness/facts'
 import { candidateNames } from '../../records/accounts/candidate'
 import { type InProgress, inProgress } from '../../records/applications/find'
@@ -35,7 +36,7 @@ export async function computeDryRun(id: string, currentVersion: number) {
   const applications = inProgress(run.vacancyId)
   await run.update({ state: 'running', done: 0, total: await applications.count() })
   const today = Temporal.PlainDate.from(run.today)
-  const clock = { today: () => today, now: () => new Date() }
+  const deps = { clock: { today: () => today, now: () => new Date() }, organisation: await currentOrganisation() }
   const after = { rules: run.rules, requirements: requirementsIn(run.rules) }
   const before = new Map<number, Before>()
   const versionOf = ({ stage, rulesVersion }: InProgress) => (isDraft({ stage }) ? currentVersion : rulesVersion)
@@ -54,7 +55,7 @@ export async function computeDryRun(id: string, currentVersion: number) {
         before.set(version, { rules, requirements, sameForm, unchanged })
       }
     const [files, names] = await Promise.all([
-      loadFiles({ clock }, rows, (application) => before.get(versionOf(application))!.rules),
+      loadFiles(deps, rows, (application) => before.get(versionOf(application))!.rules),
       candidateNames(rows.map(({ candidateId }) => candidateId)),
     ])
     return { rows, files, names }

@@ -9,6 +9,7 @@ import { type RegisterEntry, RegisterSilent } from '../../platform/outside/regis
 import { candidateWithMail } from '../../records/accounts/candidate'
 import { sentApplication } from '../../records/applications/find'
 import { labelValue } from '../../records/claims/label'
+import { confirmedNow } from '../../records/enquiries/confirmed'
 import { claimById } from '../../records/enquiries/load'
 import { Enquiry } from '../../records/enquiries/model'
 import { claimedStatement } from '../../records/enquiries/statement'
@@ -66,7 +67,8 @@ async function keepEntry(deps: Deps, actor: Account, { claimId, applicationId, s
     standing: (entry.found && entry.standing) || null,
     respondent: 'Register',
   })
-  if (claim.rung === 'claimed' || claim.rung === 'evidenced')
+  const stale = (await confirmedNow(deps, claim))?.stale
+  if (claim.rung === 'claimed' || claim.rung === 'evidenced' || stale)
     await compareAndSet(claim, claim.version, { rung: 'asked' })
   await recordEvent(deps, actor, {
     code: 'register-asked',

@@ -3,6 +3,7 @@ import type { Reply } from '#contract/endpoint'
 import type { Contract } from '#contract/index'
 import { writeWhen } from '#core/dates/write'
 import type { Organisation } from '#core/organisation/organisation'
+import { issuedClaims } from '#core/sources/source'
 import { type Language, say } from '#core/words/say'
 import { api } from '../../api'
 import { Button } from '../../ui/Button'
@@ -187,6 +188,26 @@ function Description({ described }: { described: Described }) {
                 set({ keeping: { ...given.keeping, [field]: Math.round(Number(event.target.value)) } })
               }
               error={faultAt(problem, field)}
+            />
+          ))}
+        </div>
+      </Part>
+      <Part title={say('administration.howLongConfirmed')}>
+        <p className="mb-2 text-ink-2">{say('administration.howLongConfirmedMeans')}</p>
+        <div className="grid gap-3 sm:grid-cols-6">
+          {issuedClaims.map((kind) => (
+            <TextField
+              key={kind}
+              type="number"
+              min={1}
+              max={600}
+              label={say(`sources.claim.${kind}`).replace(/^./, (letter) => letter.toUpperCase())}
+              value={given.freshMonths[kind] ?? ''}
+              onChange={(event) => {
+                const months = event.target.value === '' ? null : Math.round(Number(event.target.value))
+                set({ freshMonths: { ...given.freshMonths, [kind]: months } })
+              }}
+              error={faultAt(problem, `freshMonths/${kind}`)}
             />
           ))}
         </div>

@@ -32,6 +32,7 @@ const claim = (id: string, details: Details, over: Partial<FileClaim> = {}): Fil
   id,
   version: 0,
   credentialVersion: 1,
+  confirmed: null,
   details,
   label: id,
   rung: 'claimed',

@@ -44,6 +44,13 @@ export function ClaimProof({ file, claim }: { file: File; claim: FileClaim }) {
   return <ReadProof file={file} claim={claim} proof={proof} lookAtOnce={early} />
 }
 
+/** Since when it is confirmed and until when that serves; it is asked again once that is over. */
+function confirmedWords({ since, until, stale }: NonNullable<FileClaim['confirmed']>): string {
+  const days = { since: writeWhen(since), until: writeWhen(until ?? since) }
+  if (stale) return say('proof.confirmedLongAgo', days)
+  return until ? say('proof.confirmedUntil', days) : say('proof.confirmedSince', { since: days.since })
+}
+
 type ReadProps = { file: File; claim: FileClaim; proof: Proof; lookAtOnce: boolean }
 
 function ReadProof({ file, claim, proof, lookAtOnce }: ReadProps) {
@@ -55,7 +62,7 @@ function ReadProof({ file, claim, proof, lookAtOnce }: ReadProps) {
   const there = claim.documents.filter(({ state }) => state !== 'discarded')
   const toLook = there.find(({ state }) => state === 'to look at')
   const shown = toLook ?? there.find(({ state }) => state === 'seen') ?? there.at(-1)
-  const settled = claim.rung === 'confirmed' || claim.rung === 'waived'
+  const settled = (claim.rung === 'confirmed' && !claim.confirmed?.stale) || claim.rung === 'waived'
   const { rights, may } = useSession()
   const { acts, main } = actsFor(claim, proof, { rights, may })
   const readable = mayLook(rights)
@@ -100,6 +107,11 @@ function ReadProof({ file, claim, proof, lookAtOnce }: ReadProps) {
         <div className="px-3.5 pt-2.5 pb-2">
           <h2 className="text-[1.2rem]">{claim.label}</h2>
           <p className="text-[0.8333rem] text-ink-2">{headline(claim, proof)}</p>
+          {claim.confirmed && (
+            <p className={`text-[0.8333rem] ${claim.confirmed.stale ? 'font-semibold text-soon-ink' : ''}`}>
+              {confirmedWords(claim.confirmed)}
+            </p>
+          )}
           {claim.details.kind === 'study' && claim.details.marks && (
             <p className="text-[0.8333rem]">
               {say('proof.marksAsClaimed', { marks: marksWords(claim.details.marks) })}

@@ -15,13 +15,15 @@ const actOf = { confirmed: 'confirm', 'confirmed with a note': 'note', contradic
  * decision, no button is the main one, and asking again comes before deciding.
  */
 export function actsFor(
-  claim: Pick<FileClaim, 'rung' | 'details' | 'documents'>,
+  claim: Pick<FileClaim, 'rung' | 'details' | 'documents' | 'confirmed'>,
   proof: Proof,
   { rights, may }: Reader,
 ): { acts: Act[]; main: Act | undefined } {
-  const settled = claim.rung === 'confirmed' || claim.rung === 'waived'
+  const stale = Boolean(claim.confirmed?.stale)
+  const settled = (claim.rung === 'confirmed' && !stale) || claim.rung === 'waived'
   const open = proof.enquiries.some(({ state, channel }) => state === 'open' && channel === 'link')
-  const answered = proof.comparison.outcome !== 'no reply' && !open
+  // What was answered before it was confirmed long ago decides nothing anew.
+  const answered = proof.comparison.outcome !== 'no reply' && !open && !stale
   const asked = proof.enquiries.length > 0
   // What a body says of a licence may have changed since: one that is not good can be asked about anew, settled or not.
   const standsAgainst = proof.standing !== null && proof.standing.state !== 'good'

@@ -39,7 +39,15 @@ export function WhatSourceAsks({ applicationId, claim, asked }: Props) {
 
 type OneProps = { applicationId: string; claim: Claim; asked: AskedBySource }
 
-export function OneCondition({ applicationId, claim, asked }: OneProps) {
+/** What is done about one of them, where it is called by something else. */
+export function GiveToSource({ applicationId, claim, asked }: OneProps) {
+  const { kind, state } = asked
+  if (isSignedByHand(kind)) return <ByHand applicationId={applicationId} claim={claim} asked={asked} />
+  if (kind === 'number') return state === 'met' ? null : <GiveNumber claim={claim} />
+  return kind === 'copy of the paper' ? null : <Given claim={claim} kind={kind} />
+}
+
+function OneCondition({ applicationId, claim, asked }: OneProps) {
   const { kind, state, because } = asked
   const done = state === 'met' || state === 'to look at'
   return (
@@ -53,19 +61,19 @@ export function OneCondition({ applicationId, claim, asked }: OneProps) {
         </span>
       </p>
       {because && <p className="text-[0.93em] text-ink-2">{because}</p>}
-      {isSignedByHand(kind) ? (
-        <ByHand applicationId={applicationId} claim={claim} asked={asked} />
-      ) : kind === 'number' ? (
-        state !== 'met' && <GiveNumber claim={claim} />
-      ) : (
-        kind !== 'copy of the paper' && <Given claim={claim} kind={kind} />
-      )}
+      <GiveToSource applicationId={applicationId} claim={claim} asked={asked} />
     </li>
   )
 }
 
 /** Documents of the one part that fulfils a condition. */
-function Given({ claim, kind }: { claim: Claim; kind: 'own form' | 'signature' | 'fee' | 'language' }) {
+function Given({
+  claim,
+  kind,
+}: {
+  claim: Claim
+  kind: Exclude<AskedBySource['kind'], 'number' | 'copy of the paper'>
+}) {
   const part = paperFor[kind]
   const own = { ...claim, documents: claim.documents.filter((document) => document.part === part) }
   return <Documents claim={own} parts={[part]} prompt={say(`apply.addFor.${kind}`)} several />

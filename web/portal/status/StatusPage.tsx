@@ -13,7 +13,7 @@ import { writeDayOf } from '../../ui/write'
 import { useAct } from '../../useAct'
 import { Attestations } from '../apply/Attestations'
 import { LivePortrait } from '../apply/LivePortrait'
-import { OneCondition } from '../apply/WhatSourceAsks'
+import { GiveToSource, withoutSourcePapers } from '../apply/WhatSourceAsks'
 import { WhomWeAsk } from '../apply/WhomWeAsk'
 import { Documents } from '../documents/Documents'
 import { AskUs } from './AskUs'
@@ -203,13 +203,11 @@ function ToDo({ item, status }: { item: Status['toDo'][number]; status: Status }
       {item.act === 'portrait' && claim && <LivePortrait claim={claim} />}
       {item.act === 'certify' && claim && <Attestations claim={claim} all={status.claims} asked />}
       {item.act === 'source paper' && claim && asked && (
-        <ul>
-          <OneCondition applicationId={status.id} claim={claim} asked={asked} />
-        </ul>
+        <GiveToSource applicationId={status.id} claim={claim} asked={asked} />
       )}
-      {item.act === 'upload' && claim && (
+      {(item.act === 'upload' || asked?.kind === 'copy of the paper') && claim && (
         <Documents
-          claim={claim}
+          claim={withoutSourcePapers(claim)}
           prompt={
             claim.documents.some(({ state }) => state === 'sent back')
               ? say('status.addABetterCopy')
