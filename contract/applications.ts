@@ -3,6 +3,7 @@ import type { Form } from '#core/form/form'
 import { stages } from '#core/hiring/stages'
 import type { Outcome, Requirement } from '#core/requirements/requirement'
 import type { AskedBySource } from '#core/requirements/sourceCondition'
+import type { KnownStudy } from '#core/sources/knownStudy'
 import { Answers } from './answers'
 import { waysToTell } from './behalf'
 import { Claim } from './claims'
@@ -52,6 +53,7 @@ const Draft = Type.Object({
   form: ofCore<Form>(Type.Array(Type.Object({}))),
   requirements: listOfCore<Requirement>(),
   askedBySources: listOfCore<AskedBySource>(),
+  studies: listOfCore<KnownStudy>(),
   answers: Answers,
   begunAt: Moment,
   /** Who at the desk wrote it down for its candidate; null once it is sent. */

@@ -321,6 +321,18 @@ export const setAsking = endpoint({
   invalidates: ['draft', 'status'],
 })
 
+export const stateAward = endpoint({
+  method: 'POST',
+  path: '/api/my/claims/:id/award-statement',
+  summary:
+    'Say that the paper of an award says the same as was written, and that one finished: what is known is confirmed at once',
+  access: 'candidate',
+  params: Type.Object({ id: Id }),
+  body: Type.Object({ version: Version, paperSaysTheSame: Type.Literal(true), finished: Type.Literal(true) }),
+  reply: Claim,
+  invalidates: ['draft', 'status'],
+})
+
 export const removeClaim = endpoint({
   method: 'DELETE',
   path: '/api/my/claims/:id',

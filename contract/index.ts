@@ -28,6 +28,7 @@ import * as organisation from './organisation'
 import * as originals from './originals'
 import * as places from './places'
 import * as privacy from './privacy'
+import * as programmes from './programmes'
 import * as rules from './rules'
 import * as scoring from './scoring'
 import * as sharedSections from './sharedSections'
@@ -74,6 +75,7 @@ const everything = {
   ...messages,
   ...notices,
   ...coverSheets,
+  ...programmes,
   ...originals,
   ...conversations,
   ...incomingMails,

@@ -4,6 +4,7 @@ import { stages } from '#core/hiring/stages'
 import { matterOutcomes } from '#core/requirements/matter'
 import { gates } from '#core/requirements/requirement'
 import type { AskedBySource } from '#core/requirements/sourceCondition'
+import type { KnownStudy } from '#core/sources/knownStudy'
 import { Answers } from './answers'
 import { ReopenedPart } from './applications'
 import { Claim } from './claims'
@@ -57,6 +58,7 @@ const Status = Type.Object({
     }),
   ),
   askedBySources: listOfCore<AskedBySource>(),
+  studies: listOfCore<KnownStudy>(),
   matters: Type.Array(
     Type.Object({
       title: Type.String(),

@@ -2,6 +2,7 @@ import { type Static, Type } from '@sinclair/typebox'
 import type { ClaimComparison, Field } from '#core/comparison/compareClaim'
 import type { Decision } from '#core/comparison/proposeDecision'
 import type { ZoneAgainst } from '#core/identity/zoneAgainst'
+import type { AwardBasis } from '#core/sources/knownAward'
 import type { SellerMatch } from '#core/sources/sellers'
 import type { Accreditation } from '#core/sources/source'
 import { standingStates } from '#core/validity/validity'
@@ -221,7 +222,8 @@ export const FindingLine = Type.Object({
   id: Id,
   decision: oneOf(decisions),
   note: Type.String(),
-  by: Type.String(),
+  by: Type.String({ description: 'Empty where it was confirmed by rule' }),
+  basis: orNull(ofCore<AwardBasis>(Type.Object({}))),
   at: Moment,
   undone: Type.Boolean(),
 })

@@ -27,6 +27,7 @@ import { defineRules } from './records/rules/model'
 import { defineScoring } from './records/scoring/model'
 import { defineSkills } from './records/skills/model'
 import { defineSources } from './records/sources/model'
+import { defineResearch } from './records/sources/research'
 import { definePaper } from './records/tray/model'
 import { defineVacancies } from './records/vacancies/model'
 import { defineViews } from './records/views/views'
@@ -49,6 +50,7 @@ export function defineModels(sequelize: Sequelize) {
     defineRules,
     defineSkills,
     defineSources,
+    defineResearch,
     defineVacancies,
     defineVerification,
     defineIdentity,

@@ -5,7 +5,9 @@ import { tellCandidates } from './messages/tellCandidate'
 import type { Subscriber } from './platform/changes'
 import { copyTitles, refreshChanged } from './readiness/summaries'
 import { proposeSources } from './sources/propose'
+import { researchProgrammes } from './sources/research'
 import { endEnquiries } from './verification/callOff'
+import { lookUpLater } from './verification/lookUpKnown'
 import { endVouchings } from './vouching/name'
 
 /** Who follows changes, in order. What an event changes stands in `core/events/events.ts`. */
@@ -17,6 +19,8 @@ export const subscribers: readonly Subscriber[] = [
   { on: ['vacancy title'], run: copyTitles },
   { on: ['told'], run: tellCandidates },
   { on: ['sources'], run: proposeSources },
+  { on: ['sources'], run: researchProgrammes },
+  { on: ['awards'], run: lookUpLater },
   { on: ['deciders'], run: tellDeciders },
   { on: ['owner told'], run: tellOwners },
   // Last, since it sums up what the others have changed.

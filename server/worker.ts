@@ -17,6 +17,7 @@ import { queueDaily } from './platform/jobs/queueDaily'
 import { refreshForDay } from './readiness/refreshForDay'
 import { tellOfDecisionDay } from './vacancies/decisionDay'
 import { runDryRun } from './vacancies/rules/runDryRun'
+import { lookUpKnown } from './verification/lookUpKnown'
 
 const idleMs = 400
 
@@ -49,6 +50,7 @@ const works: { [Kind in JobKind]: Work<Jobs[Kind]> } = {
   'sign up': { lane: 'quick', run: inOne(answerSignUp), forgetful: true },
   reset: { lane: 'quick', run: inOne(answerReset), forgetful: true },
   'decision day': { lane: 'long', run: tellOfDecisionDay },
+  'known awards': { lane: 'quick', run: lookUpKnown },
   daily: { lane: 'long', run: runDaily },
   summaries: { lane: 'long', run: refreshForDay },
   'dry run': { lane: 'long', run: runDryRun },

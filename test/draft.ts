@@ -33,6 +33,7 @@ export const aSection = (holds: Section['holds'], over: Partial<Section> = {}): 
 export const aDraft = (over: Partial<Draft> = {}): Draft => ({
   ...{ id: uuid(), version: 1, stage: 'being written', reference: null, form: [], requirements: [], answers: {} },
   askedBySources: [],
+  studies: [],
   vacancy: {
     ...{ slug: 'track-engineer', title: 'Track engineer', closesAt: '2026-12-20T16:00:00.000Z' },
     ...{ timeZone: 'Europe/Vienna', targetStart: '2027-02-01', paperLanguages: ['en'], open: true },

@@ -8,6 +8,7 @@
  * - `score sheet`: the summaries of the vacancy's applications that are still to be decided on
  * - `who waits`: the summaries of the vacancy's applications that wait to hear whether they are chosen
  * - `sources`: which sources candidates propose, since they name one that nobody knows
+ * - `awards`: whether records confirm what somebody has studied
  * - `deciders`: nothing; whoever is to decide what was declared is told by mail
  * - `vacancy title`: the copies of the title in summaries
  * - `told`: nothing; the candidate is told of it by mail
@@ -23,6 +24,7 @@ export type Effect =
   | 'who waits'
   | 'deciders'
   | 'sources'
+  | 'awards'
   | 'vacancy title'
   | 'told'
   | 'owner told'
@@ -72,9 +74,15 @@ export const events = {
   'source-checked': nothing,
   'source-retired': nothing,
   'source-proposed': ['file'],
-  'claim-source-known': ['file'],
+  'claim-source-known': ['file', 'sources'],
   'sources-merged': nothing,
   'source-merge-undone': nothing,
+  'awards-taken-in': nothing,
+  'award-taken-out': nothing,
+  'programme-research-opened': nothing,
+  'programme-research-taken': nothing,
+  'programme-research-concluded': nothing,
+  'programme-research-read': nothing,
   'sources-apart': nothing,
   'sources-imported': nothing,
   'watchlist-changed': nothing,
@@ -87,7 +95,7 @@ export const events = {
   'application-begun': nothing,
   'taken-over': nothing,
   'draft-deleted': nothing,
-  'application-sent': ['identity', 'application', 'told', 'deciders', 'sources'],
+  'application-sent': ['identity', 'application', 'told', 'deciders', 'sources', 'awards'],
   'contact-corrected': nothing,
   'answers-changed': ['identity', 'application'],
   'part-reopened': ['application', 'told'],
@@ -108,6 +116,9 @@ export const events = {
   'claim-added': ['identity', 'file', 'sources'],
   'claim-changed': ['identity', 'file', 'sources'],
   'claim-asking-set': ['file'],
+  'award-stated': ['file', 'awards'],
+  'claim-known': ['file'],
+  'award-not-found': nothing,
   'claim-removed': ['identity', 'file'],
   'credential-renewed': ['identity', 'file'],
   'document-added': ['file'],

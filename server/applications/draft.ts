@@ -1,5 +1,6 @@
 import { factsOfFile } from '#core/requirements/fileFacts'
 import { askedBySources } from '#core/requirements/sourceCondition'
+import { knownStudies } from '../claims/knownStudies'
 import type { Account, Deps } from '../platform/deps'
 import { readinessOf } from '../readiness/readiness'
 import { ownApplication } from '../records/applications/find'
@@ -36,6 +37,7 @@ export async function readDraft(deps: Deps, actor: Account, id: string) {
     form: rules.form,
     requirements,
     askedBySources: askedBySources(requirements, outcomes),
+    studies: await knownStudies(readiness.claims, readiness.sources),
     answers: application.answers,
     begunAt: application.createdAt.toISOString(),
     behalf: await behalfOf(application),

@@ -19,6 +19,7 @@ import { requirementTitle } from '#core/words/requirementTitle'
 import { say } from '#core/words/say'
 import { writeValue } from '#core/words/stored'
 import { trailOf } from '../audit/trail'
+import { knownStudies } from '../claims/knownStudies'
 import { eventWordsForCandidate } from '../platform/audit/wording'
 import type { Account, Deps } from '../platform/deps'
 import { type Readiness, readinessOf } from '../readiness/readiness'
@@ -157,6 +158,7 @@ export async function readStatus(deps: Deps, actor: Account, id: string): Promis
         ]
       : [...changesToMake, ...toDo],
     askedBySources: ended ? [] : askedBySources(requirements, outcomes),
+    studies: ended ? [] : await knownStudies(readiness.claims, readiness.sources),
     matters: isDraft(application) ? [] : mattersIn(readiness, id),
     owed: ended || isDraft(application) ? [] : owedIn(outcomes),
     withOthers:

@@ -81,6 +81,7 @@ export async function changeClaim(deps: Deps, actor: Account, id: string, versio
     sourceId: details.sourceId,
     ...(details.sourceName === before.sourceName ? {} : { proposedSourceId: null }),
     saidAt: deps.clock.now(),
+    awardStatedAt: null,
     ...(asked ? { rung: 'claimed', credentialVersion: claim.credentialVersion + 1 } : {}),
   })
   await recordEvent(deps, actor, {

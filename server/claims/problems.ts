@@ -7,6 +7,7 @@ export const problems = {
   deviceSilent: () => new Problem(502, 'device-silent', coded('problem.theCaptureDeviceDoesNot')),
   alreadyAsked: () => conflict('already-asked', coded('problem.theSourceHasBeenAsked')),
   inUse: () => conflict('in-use', coded('problem.somebodyHasWorkedOnThis')),
+  programmeKnown: () => conflict('programme-known', coded('problem.programmeIsKnown')),
   notACredential: () => conflict('not-a-credential', coded('problem.onlyLicencesAndCertificatesAre')),
   /** @param claimId where it is given */
   alreadyGiven: (claimId: string) => conflict('already-given', coded('problem.thisIsInYourFile'), { claimId }),

@@ -1,7 +1,9 @@
 import * as contract from '#contract/claims'
 import { makeSourceSheet, readSourcePaper } from '#contract/coverSheets'
+import { askAboutProgramme } from '#contract/programmes'
 import { readDocument, readOriginalFile } from '../documents/readDocument'
 import { bind, bindFile } from '../platform/http/bind'
+import * as programmes from './askAboutProgramme'
 import { setAsking } from './askingAbout'
 import {
   addClaim,
@@ -14,6 +16,7 @@ import {
 } from './change'
 import { orderClaims } from './order'
 import * as sourcePapers from './sourcePapers'
+import { stateAward } from './stateAward'
 
 export const claimRoutes = [
   bind(contract.addClaim, ({ deps, actor, input }) => addClaim(deps, actor, input.body.details)),
@@ -21,6 +24,8 @@ export const claimRoutes = [
     changeClaim(deps, actor, input.params.id, input.body.version, input.body.details),
   ),
   bind(contract.setAsking, ({ deps, actor, input }) => setAsking(deps, actor, input.params.id, input.body)),
+  bind(contract.stateAward, ({ deps, actor, input }) => stateAward(deps, actor, input.params.id, input.body)),
+  bind(askAboutProgramme, ({ deps, actor, input }) => programmes.askAboutProgramme(deps, actor, input.params.id)),
   bind(contract.orderClaims, ({ deps, actor, input }) => orderClaims(deps, actor, input.body.claims)),
   bind(contract.removeClaim, ({ deps, actor, input }) =>
     removeClaim(deps, actor, input.params.id, Number(input.query.version)),

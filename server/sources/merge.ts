@@ -78,6 +78,8 @@ async function moveAll(mergeId: string, fromId: string, toId: string) {
     ['claim', 'claims', 'sourceId'],
     ['proposed', 'claims', 'proposedSourceId'],
     ['enquiry', 'enquiries', 'sourceId'],
+    ['award', 'award_records', 'sourceId'],
+    ['research', 'programme_research', 'sourceId'],
   ] as const
   const replacements = { mergeId, fromId, toId }
   for (const [kind, table, column] of moves) {
@@ -86,7 +88,11 @@ async function moveAll(mergeId: string, fromId: string, toId: string) {
       { replacements },
     )
     const details = kind === 'claim' ? ", details = JSON_SET(details, '$.sourceId', :toId)" : ''
-    await sequelize.query(`UPDATE ${table} SET ${column} = :toId${details} WHERE ${column} = :fromId`, { replacements })
+    // Of an award or a programme that both have, the one that stays has its own.
+    const ignore = kind === 'award' || kind === 'research' ? 'IGNORE ' : ''
+    await sequelize.query(`UPDATE ${ignore}${table} SET ${column} = :toId${details} WHERE ${column} = :fromId`, {
+      replacements,
+    })
   }
 }
 
@@ -135,6 +141,10 @@ async function moveBack({ id: mergeId, keptId, goneId }: SourceMerge) {
   await sequelize.query(`UPDATE enquiries SET sourceId = :goneId WHERE sourceId = :keptId AND ${moved('enquiry')}`, {
     replacements,
   })
+  for (const [kind, table] of [['award', 'award_records'] as const, ['research', 'programme_research'] as const])
+    await sequelize.query(`UPDATE ${table} SET sourceId = :goneId WHERE sourceId = :keptId AND ${moved(kind)}`, {
+      replacements,
+    })
   // A proposal that became one of the directory is a proposal again.
   await sequelize.query(
     `UPDATE claims SET proposedSourceId = :goneId, sourceId = NULL, details = JSON_SET(details, '$.sourceId', NULL)

@@ -10,5 +10,9 @@ export const problems = {
   merged: () => conflict('merged', coded('problem.sourceIsMerged')),
   itself: () => conflict('itself', coded('problem.sourceMergedIntoItself')),
   undone: () => conflict('undone', coded('problem.sourceMergeIsUndone')),
+  unreadableAwards: () => conflict('unreadable-file', coded('problem.awardsCannotBeRead')),
+  researchDone: () => conflict('research-done', coded('problem.researchIsDone')),
+  researchConcluded: () => conflict('research-concluded', coded('problem.researchIsConcluded')),
+  researchNotConcluded: () => conflict('research-not-concluded', coded('problem.researchIsNotConcluded')),
   unreadableFile: () => conflict('unreadable-file', coded('problem.sourceFileCannotBeRead')),
 }

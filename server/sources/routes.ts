@@ -1,12 +1,16 @@
+import * as programmes from '#contract/programmes'
 import * as contract from '#contract/sources'
 import { bind, bindFile } from '../platform/http/bind'
+import { awardsOf } from '../records/sources/awards'
 import { keepForm, readForm } from '../records/sources/forms'
-import { findSources } from '../records/sources/sources'
+import { findSources, sourceById } from '../records/sources/sources'
+import { importAwards, removeAward } from './awards'
 import { sourceDirectory } from './directory'
 import { importSources, readSourceFile } from './file'
 import { checkSource, retireSource, saveSource } from './keep'
 import { mergeSources, undoSourceMerge } from './merge'
 import { readSource } from './read'
+import { listResearch, readAsSecond, readResearch, saveResearch, takeResearch } from './research'
 import { setSourcesApart } from './twins'
 import { importSellers, readWatchlist, saveWatchlist } from './watchlist'
 
@@ -38,4 +42,20 @@ export const sourceRoutes = [
   bind(contract.readWatchlist, () => readWatchlist()),
   bind(contract.saveWatchlist, ({ deps, actor, input }) => saveWatchlist(deps, actor, input.body)),
   bind(contract.importSellers, ({ deps, actor, input }) => importSellers(deps, actor, input.body as Buffer)),
+  bind(programmes.readAwards, async ({ input }) =>
+    awardsOf((await sourceById(input.params.id)).id, input.query.text ?? ''),
+  ),
+  bind(programmes.importAwards, ({ deps, actor, input }) =>
+    importAwards(deps, actor, input.params.id, input.body as Buffer),
+  ),
+  bind(programmes.removeAward, ({ deps, actor, input }) =>
+    removeAward(deps, actor, input.params.id, input.params.award),
+  ),
+  bind(programmes.listResearch, ({ input }) => listResearch(input.query.state)),
+  bind(programmes.readResearch, ({ actor, input }) => readResearch(actor, input.params.id)),
+  bind(programmes.takeResearch, ({ deps, actor, input }) =>
+    takeResearch(deps, actor, input.params.id, input.body.version),
+  ),
+  bind(programmes.saveResearch, ({ deps, actor, input }) => saveResearch(deps, actor, input.params.id, input.body)),
+  bind(programmes.readAsSecond, ({ deps, actor, input }) => readAsSecond(deps, actor, input.params.id, input.body)),
 ]

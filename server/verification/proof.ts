@@ -146,11 +146,20 @@ function sentenceOf(comparison: ClaimComparison, latest: Enquiry | undefined, ag
   return against ? { head: standingSentence(against), detail: `${head} ${detail}`.trim() } : { head, detail }
 }
 
-const findingLine = ({ id, decision, note, decidedBy, decidedAt, undoneAt }: Finding): Static<typeof FindingLine> => ({
+const findingLine = ({
+  id,
+  decision,
+  note,
+  decidedBy,
+  basis,
+  decidedAt,
+  undoneAt,
+}: Finding): Static<typeof FindingLine> => ({
   id,
   decision,
   note,
   by: decidedBy,
+  basis: basis ?? null,
   at: decidedAt.toISOString(),
   undone: Boolean(undoneAt),
 })

@@ -247,4 +247,5 @@ export default {
   'administration.howLongConfirmed': 'Wie lange Bestätigtes nicht noch einmal gefragt wird',
   'administration.howLongConfirmedMeans':
     'In Monaten, je nachdem, was es ist; leer heißt für immer. Bei Arbeit gilt es für eine Stelle, die noch besteht: Was vorbei war, ist geblieben, wie es war.',
+  'administration.job.known awards': 'Nachweise von Abschlüssen suchen',
 } satisfies Translated<typeof english>

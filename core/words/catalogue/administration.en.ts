@@ -239,4 +239,5 @@ export default {
   'administration.howLongConfirmed': 'For how long what was confirmed is not asked again',
   'administration.howLongConfirmedMeans':
     'In months, by what it is; empty means for good. Of work it goes for a job that is still held: what was over has stayed as it was.',
+  'administration.job.known awards': 'looking for records of awards',
 } as const

@@ -294,4 +294,23 @@ export default {
   'event.paper-posted.toCandidate': 'Sie haben {{paper}} abgeschickt',
   'event.source-asks-more': '{{source}} verlangt {{what}}, bevor sie zu {{claim}} antwortet',
   'event.source-asks-more.toCandidate': '{{source}} verlangt {{what}}, bevor sie zu {{claim}} antwortet',
+  'event.award-stated': 'Hat gesagt, dass das Papier zu {{claim}} dasselbe sagt und dass abgeschlossen wurde',
+  'event.award-stated.toCandidate':
+    'Sie haben gesagt, dass das Papier zu {{claim}} dasselbe sagt und dass Sie abgeschlossen haben',
+  'event.claim-known':
+    '{{claim}} sofort bestätigt: {{programme}} von {{source}} ist ein bekannter Studiengang, und der Nachweis der Verleihung sagt dasselbe',
+  'event.claim-known.toCandidate': '{{claim}} ist bestätigt: Der Nachweis von {{source}} sagt dasselbe',
+  'event.awards-taken-in_one': 'Hat einen Nachweis eines Abschlusses von {{source}} aufgenommen',
+  'event.awards-taken-in_other': 'Hat {{count}} Nachweise von Abschlüssen von {{source}} aufgenommen',
+  'event.award-taken-out': 'Hat einen Nachweis eines Abschlusses von {{source}} herausgenommen',
+  'event.programme-research-opened': '{{programme}} von {{source}} ist ein Studiengang, den noch niemand kennt',
+  'event.programme-research-taken': 'Geht {{programme}} von {{source}} nach',
+  'event.programme-research-concluded': 'Ist {{programme}} von {{source}} nachgegangen; eine zweite Person liest es',
+  'event.programme-research-read.recognised': 'Hat zugestimmt, dass {{programme}} von {{source}} anerkannt ist',
+  'event.programme-research-read.not': 'Hat zugestimmt, dass {{programme}} von {{source}} nicht anerkannt ist',
+  'event.programme-research-read.alone': 'Hat über {{programme}} von {{source}} allein befunden: {{reason}}',
+  'event.programme-research-read.back':
+    'Hat zurückgegeben, was über {{programme}} von {{source}} gefunden wurde: {{reason}}',
+  'event.award-not-found':
+    'Hat den Abschluss hinter {{claim}} im Register von {{source}} gesucht: kein Eintrag, der dasselbe sagt',
 } satisfies Translated<typeof english>

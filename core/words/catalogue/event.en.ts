@@ -284,4 +284,21 @@ export default {
   'event.paper-posted.toCandidate': 'You posted {{paper}}',
   'event.source-asks-more': '{{source}} asks for {{what}} before it answers about {{claim}}',
   'event.source-asks-more.toCandidate': '{{source}} asks for {{what}} before it answers about {{claim}}',
+  'event.award-stated': 'Said that the paper of {{claim}} says the same, and that they finished',
+  'event.award-stated.toCandidate': 'You said that the paper of {{claim}} says the same, and that you finished',
+  'event.claim-known':
+    'Confirmed {{claim}} at once: {{programme}} of {{source}} is a known programme, and the record of the award says the same',
+  'event.claim-known.toCandidate': '{{claim}} is confirmed: the record of {{source}} says the same',
+  'event.awards-taken-in_one': 'Took in a record of an award of {{source}}',
+  'event.awards-taken-in_other': 'Took in {{count}} records of awards of {{source}}',
+  'event.award-taken-out': 'Took a record of an award of {{source}} out',
+  'event.programme-research-opened': '{{programme}} of {{source}} is a programme nobody knows yet',
+  'event.programme-research-taken': 'Looks into {{programme}} of {{source}}',
+  'event.programme-research-concluded': 'Has looked into {{programme}} of {{source}}; a second person reads it',
+  'event.programme-research-read.recognised': 'Agreed that {{programme}} of {{source}} is recognised',
+  'event.programme-research-read.not': 'Agreed that {{programme}} of {{source}} is not recognised',
+  'event.programme-research-read.alone': 'Concluded on {{programme}} of {{source}} alone: {{reason}}',
+  'event.programme-research-read.back': 'Sent back what was found of {{programme}} of {{source}}: {{reason}}',
+  'event.award-not-found':
+    'Looked for the award behind {{claim}} in the register of {{source}}: no entry that says the same',
 } as const

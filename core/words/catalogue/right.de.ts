@@ -38,4 +38,5 @@ export default {
   'right.operation.read': 'Den Betrieb sehen',
   'right.twoPersons.source-check': 'Eine Quelle prüft, wer sie nicht eingetragen hat',
   'right.matters.decide': 'Entscheiden, was Bewerbende erklären',
+  'right.twoPersons.programme-research': 'Was über einen neuen Studiengang gefunden wurde',
 } satisfies Translated<typeof english>

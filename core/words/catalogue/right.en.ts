@@ -35,4 +35,5 @@ export default {
   'right.operation.read': 'See how it runs',
   'right.twoPersons.source-check': 'A source is checked by somebody other than who entered it',
   'right.matters.decide': 'Decide what candidates declare',
+  'right.twoPersons.programme-research': 'What was found of a new programme',
 } as const

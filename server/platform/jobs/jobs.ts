@@ -17,6 +17,8 @@ export type Jobs = {
   reset: { mail: string }
   /** Tells everybody who waits of a promised day of decision. */
   'decision day': { vacancyId: string; before: string | null; day: string; reason: string }
+  /** Looks for records of the awards of an application. */
+  'known awards': { applicationId: string }
   daily: Record<never, never>
   summaries: { day: string; after?: string; because?: string }
   'dry run': { dryRunId: string }

@@ -37,6 +37,8 @@ export class Claim extends Model<InferAttributes<Claim>, InferCreationAttributes
   declare createdAt: Date
   /** When its candidate last gave or confirmed it. */
   declare saidAt: CreationOptional<Date | null>
+  /** When its candidate said that the paper of an award says the same, and that they finished. */
+  declare awardStatedAt: CreationOptional<Date | null>
   declare removedAt: CreationOptional<Date | null>
   /** Where its candidate has put it among those of its kind. */
   declare place: CreationOptional<number>
@@ -67,6 +69,7 @@ export function defineClaims(sequelize: Sequelize) {
     version: whole,
     createdAt: moment,
     saidAt: momentOrNull,
+    awardStatedAt: momentOrNull,
     removedAt: momentOrNull,
     place: { ...whole, defaultValue: 10_000 },
   })

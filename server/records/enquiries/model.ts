@@ -9,6 +9,7 @@ import {
 import type { decisions, EnquiryReply } from '#contract/verification'
 import type { ClaimComparison, Statement } from '#core/comparison/compareClaim'
 import type { Rung } from '#core/requirements/requirement'
+import type { AwardBasis } from '#core/sources/knownAward'
 import type { Standing } from '#core/validity/validity'
 import {
   day,
@@ -68,6 +69,8 @@ export class Finding extends Model<InferAttributes<Finding>, InferCreationAttrib
   declare note: string
   declare comparison: ClaimComparison
   declare rungBefore: Rung
+  /** What it was confirmed at once on, by rule and not by a person. */
+  declare basis: CreationOptional<AwardBasis | null>
   declare decidedBy: string
   declare decidedAt: Date
   declare undoneAt: CreationOptional<Date | null>
@@ -110,6 +113,7 @@ export function defineVerification(sequelize: Sequelize) {
     note: longTextOrNull,
     comparison: json,
     rungBefore: text,
+    basis: jsonOrNull,
     decidedBy: text,
     decidedAt: moment,
     undoneAt: momentOrNull,

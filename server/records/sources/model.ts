@@ -7,6 +7,7 @@ import {
   type Sequelize,
 } from 'sequelize'
 import type { SourceState } from '#contract/sources'
+import type { AwardRecord } from '#core/sources/knownAward'
 import type { Contact, Programme, SourceFacts, SourceKind } from '#core/sources/source'
 import type { TwinReason } from '#core/sources/twins'
 import {
@@ -101,7 +102,7 @@ export class SourceMerge extends Model<InferAttributes<SourceMerge>, InferCreati
 /** What followed in a merge, row by row. */
 export class SourceMergeMove extends Model<InferAttributes<SourceMergeMove>, InferCreationAttributes<SourceMergeMove>> {
   declare mergeId: string
-  declare kind: 'claim' | 'proposed' | 'enquiry'
+  declare kind: 'claim' | 'proposed' | 'enquiry' | 'award' | 'research'
   declare rowId: string
 }
 
@@ -114,6 +115,16 @@ export class SourceFormFile extends Model<InferAttributes<SourceFormFile>, Infer
   declare fields: string[]
   declare uploadedBy: string
   declare uploadedAt: Date
+}
+
+/** What an institution has told us it awarded; under one number there is one. */
+export class AwardRecordRow extends Model<InferAttributes<AwardRecordRow>, InferCreationAttributes<AwardRecordRow>> {
+  declare id: string
+  declare sourceId: string
+  declare numberKey: string
+  declare said: AwardRecord
+  declare enteredBy: string
+  declare enteredAt: Date
 }
 
 export function defineSources(sequelize: Sequelize) {
@@ -176,6 +187,14 @@ export function defineSources(sequelize: Sequelize) {
     fields: json,
     uploadedBy: text,
     uploadedAt: moment,
+  })
+  define(AwardRecordRow, sequelize, 'award_records', {
+    id,
+    sourceId: uuid,
+    numberKey: text,
+    said: json,
+    enteredBy: text,
+    enteredAt: moment,
   })
   define(SourceMergeMove, sequelize, 'source_merge_moves', {
     mergeId: id,

@@ -3,7 +3,7 @@ import { isActive } from '#core/hiring/stages'
 import { recordEvent } from '../../platform/audit/record'
 import { compareAndSet } from '../../platform/database/compareAndSet'
 import { inTransaction } from '../../platform/database/connection'
-import type { Account, Deps } from '../../platform/deps'
+import type { Account, Actor, Deps } from '../../platform/deps'
 import { notFound } from '../../platform/errors/problems'
 import { type RegisterEntry, RegisterSilent } from '../../platform/outside/registers'
 import { candidateWithMail } from '../../records/accounts/candidate'
@@ -29,11 +29,13 @@ export async function askRegister(deps: Deps, actor: Account, claimId: string, a
   if (!source?.register || !claim.number) throw problems.noRegister()
   // The register is asked before the transaction begins: nobody waits in the database for somebody outside.
   const entry = await ask(deps, source.register, claim.number)
-  await inTransaction(deps.sequelize, () => keepEntry(deps, actor, { claimId, applicationId, source, entry }))
+  await inTransaction(deps.sequelize, async () => {
+    await keepEntry(deps, actor, { claimId, applicationId, source, entry })
+  })
   return { found: entry.found }
 }
 
-async function ask(deps: Deps, register: string, number: string): Promise<RegisterEntry> {
+export async function ask(deps: Deps, register: string, number: string): Promise<RegisterEntry> {
   try {
     return await deps.registers.lookUp(register, number)
   } catch (error) {
@@ -44,11 +46,12 @@ async function ask(deps: Deps, register: string, number: string): Promise<Regist
 
 type Looked = { claimId: string; applicationId: string; source: Source; entry: RegisterEntry }
 
-async function keepEntry(deps: Deps, actor: Account, { claimId, applicationId, source, entry }: Looked) {
+/** Keeps what a register said as an answer; gives it. */
+export async function keepEntry(deps: Deps, actor: Actor, { claimId, applicationId, source, entry }: Looked) {
   const claim = await claimById(claimId)
   const person = await candidateWithMail(claim.candidateId)
   const now = deps.clock.now()
-  await Enquiry.create({
+  const enquiry = await Enquiry.create({
     id: uuid(),
     claimId,
     credentialVersion: claim.credentialVersion,
@@ -59,7 +62,7 @@ async function keepEntry(deps: Deps, actor: Account, { claimId, applicationId, s
     state: 'answered',
     claimed: claimedStatement(claim.details, person),
     askedAt: now,
-    askedBy: actor.name,
+    askedBy: actor.kind === 'account' ? actor.name : '',
     answerBy: deps.clock.today().toString(),
     expiresAt: now,
     answeredAt: now,
@@ -79,4 +82,5 @@ async function keepEntry(deps: Deps, actor: Account, { claimId, applicationId, s
     applicationId,
     claimId,
   })
+  return enquiry
 }

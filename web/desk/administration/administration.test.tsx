@@ -123,7 +123,7 @@ describe('the table of rights', () => {
     const { user, sent } = await showPage(<Rights />, {
       roles: ['administrator'],
       readRights: rights,
-      readPolicies: { version: 0, policies: { 'source-check': true } },
+      readPolicies: { version: 0, policies: { 'source-check': true, 'programme-research': true } },
       saveRights: { version: 3 },
     })
     expect(
@@ -144,7 +144,7 @@ describe('the table of rights', () => {
     const { user, sent } = await showPage(<Rights />, {
       roles: ['administrator'],
       readRights: rights,
-      readPolicies: { version: 4, policies: { 'source-check': true } },
+      readPolicies: { version: 4, policies: { 'source-check': true, 'programme-research': true } },
       savePolicies: { version: 5 },
     })
     const box = await screen.findByLabelText<HTMLInputElement>(
@@ -155,14 +155,14 @@ describe('the table of rights', () => {
     await user.click(box)
     await user.click(save)
     await waitFor(() => expect(sent).toHaveLength(1))
-    expect(sent[0]!.body).toEqual({ version: 4, policies: { 'source-check': false } })
+    expect(sent[0]!.body).toEqual({ version: 4, policies: { 'source-check': false, 'programme-research': true } })
   })
 
   test('what was turned can be discarded, and what is refused is said', async () => {
     const { user } = await showPage(<Rights />, {
       roles: ['administrator'],
       readRights: rights,
-      readPolicies: { version: 0, policies: { 'source-check': true } },
+      readPolicies: { version: 0, policies: { 'source-check': true, 'programme-research': true } },
       saveRights: {
         problem: { status: 422, faults: [{ pointer: '/body/table/proof.settle', message: 'Somebody has to.' }] },
       },

@@ -117,6 +117,7 @@ test('what was asked, answered and decided stands beneath, the newest first, and
       note: 'Looks fine',
       by: 'Ines Caldwell',
       at: '2026-11-25T08:00:00.000Z',
+      basis: null,
       undone: true,
     },
   ]

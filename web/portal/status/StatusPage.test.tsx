@@ -14,6 +14,7 @@ const aStatus = (over: Partial<Status> = {}): Status => ({
     likely: null,
     toDo: [],
     askedBySources: [],
+    studies: [],
     withOthers: [],
     done: [],
     claims: [],
