@@ -30,6 +30,8 @@ export const pages = [
   '/desk/sources',
   '/desk/sources/:id',
   '/desk/sources/watchlist',
+  '/desk/sources/programmes',
+  '/desk/sources/programmes/:id',
   '/desk/applications/table',
   '/desk/duplicates/:oneId?/:otherId?',
   '/desk/paper/:id?',

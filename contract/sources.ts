@@ -126,7 +126,12 @@ export const sourceDirectory = endpoint({
       ]),
     ),
     next: orNull(Type.String()),
-    waiting: Type.Object({ proposed: Type.Integer(), toCheck: Type.Integer(), doubles: Type.Integer() }),
+    waiting: Type.Object({
+      proposed: Type.Integer(),
+      toCheck: Type.Integer(),
+      doubles: Type.Integer(),
+      research: Type.Integer(),
+    }),
   }),
   invalidates: ['desk'],
 })

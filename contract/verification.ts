@@ -3,6 +3,7 @@ import type { ClaimComparison, Field } from '#core/comparison/compareClaim'
 import type { Decision } from '#core/comparison/proposeDecision'
 import type { ZoneAgainst } from '#core/identity/zoneAgainst'
 import type { AwardBasis } from '#core/sources/knownAward'
+import { researchStates } from '#core/sources/research'
 import type { SellerMatch } from '#core/sources/sellers'
 import type { Accreditation } from '#core/sources/source'
 import { standingStates } from '#core/validity/validity'
@@ -247,6 +248,10 @@ export const Proof = Type.Object({
   /** The programme a study was of, where it is known, and what accredits it in the year of the award. */
   programme: orNull(
     Type.Object({ title: Type.String(), accreditation: orNull(ofCore<Accreditation>(Type.Object({}))) }),
+  ),
+  /** Whether somebody looks, or has looked, into the programme of a study that nobody knew. */
+  research: orNull(
+    Type.Object({ id: Id, state: oneOf(researchStates), recognised: orNull(Type.Boolean()), why: Type.String() }),
   ),
   /** What the machine-readable zone says of the claim, where one was captured. */
   zone: orNull(ofCore<ZoneAgainst>(Type.Object({}))),

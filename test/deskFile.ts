@@ -41,6 +41,7 @@ export const aProof = (over: Partial<Proof> = {}): Proof => ({
   register: false,
   source: null,
   seller: null,
+  research: null,
   programme: null,
   zone: null,
   ...over,

@@ -36,6 +36,8 @@ const titles: Record<(typeof pages)[number], () => string> = {
   '/desk/sources': () => say('desk.sources'),
   '/desk/sources/:id': () => say('desk.sources'),
   '/desk/sources/watchlist': () => say('desk.sources'),
+  '/desk/sources/programmes': () => say('desk.sources'),
+  '/desk/sources/programmes/:id': () => say('desk.sources'),
   '/desk/applications/table': () => say('desk.applicationsAsATable'),
   '/desk/duplicates/:oneId?/:otherId?': () => say('desk.duplicates'),
   '/desk/paper/:id?': () => say('desk.paperTray'),

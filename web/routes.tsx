@@ -232,6 +232,14 @@ export const router = createBrowserRouter([
             lazy: page(() => import('./desk/sources/WatchlistPage').then(({ WatchlistPage }) => WatchlistPage), 'desk'),
           },
           {
+            path: 'sources/programmes',
+            lazy: page(() => import('./desk/sources/Programmes').then(({ Programmes }) => Programmes), 'desk'),
+          },
+          {
+            path: 'sources/programmes/:id',
+            lazy: page(() => import('./desk/sources/ProgrammePage').then(({ ProgrammePage }) => ProgrammePage), 'desk'),
+          },
+          {
             path: 'sources/:id',
             lazy: page(
               () => import('./desk/sources/SourcePage').then(({ SourcePage }) => SourcePage),

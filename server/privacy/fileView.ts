@@ -153,10 +153,13 @@ function seenThrough(proof: Proof, sight: Sight): Proof {
     source: notes || proof.source?.state !== 'proposed' ? proof.source : null,
     seller: proof.seller,
     programme: proof.programme,
+    research: proof.research,
     comparison,
     sentence: toldWhole ? proof.sentence : comparisonSentence(comparison),
     enquiries: notes ? proof.enquiries : proof.enquiries.map((line) => ({ ...line, respondent: null, note: null })),
-    findings: notes ? proof.findings : proof.findings.map((line) => ({ ...line, note: '' })),
+    findings: notes
+      ? proof.findings
+      : proof.findings.map((line) => ({ ...line, note: '', basis: line.basis && { ...line.basis, record: '' } })),
     proposed: proof.proposed,
     register: proof.register,
     // That characters were taken for others is told; which, would tell what stands there.

@@ -20,6 +20,8 @@ const concernNoFile = [
   '/api/desk/sections/:key',
   '/api/desk/sources/:id',
   '/api/desk/source-merges/:id',
+  '/api/desk/source-forms/:sha256',
+  '/api/desk/programme-research/:id',
   // The house itself.
   '/api/desk/colleagues/:id',
   '/api/desk/teams/:id',

@@ -5,6 +5,7 @@ import { contactFor, type SourceKind } from '#core/sources/source'
 import type { Account } from '../platform/deps'
 import { enquiryCounts } from '../records/enquiries/enquiries'
 import { Source } from '../records/sources/model'
+import { ProgrammeResearch } from '../records/sources/research'
 import { searchSources } from '../records/sources/search'
 import { sourceLine } from '../records/sources/sources'
 import { currentWatchlist, sellerMatch } from '../records/sources/watchlist'
@@ -111,12 +112,13 @@ export const standingOf = (source: Source) => ({
 
 /** How much of the directory somebody has to look at. */
 async function whatWaits() {
-  const [proposed, toCheck, doubles] = await Promise.all([
+  const [proposed, toCheck, doubles, research] = await Promise.all([
     Source.count({ where: inState('proposed') }),
     Source.count({ where: inState('to check') }),
     Source.count({ where: inState('double') }),
+    ProgrammeResearch.count({ where: { state: ['open', 'second reader'] } }),
   ])
-  return { proposed, toCheck, doubles }
+  return { proposed, toCheck, doubles, research }
 }
 
 /** Every line of the directory, page after page. */

@@ -78,7 +78,7 @@ export async function openResearch(deps: Deps, actor: Actor, claim: Claim): Prom
 }
 
 /** What there is to look into, or was: what is needed soonest first. */
-export async function listResearch(state: ProgrammeResearch['state'] | undefined) {
+export async function listResearch(actor: Account, state: ProgrammeResearch['state'] | undefined) {
   const found = await ProgrammeResearch.findAll({
     where: state ? { state } : { state: ['open', 'second reader'] },
     order: ['openedAt', 'id'],
@@ -86,14 +86,14 @@ export async function listResearch(state: ProgrammeResearch['state'] | undefined
   })
   const counts = await ProgrammeResearch.count({ group: ['state'] })
   const countOf = (one: string) => counts.find((line) => line.state === one)?.count ?? 0
-  const rows = await linesOf(found)
+  const rows = await linesOf(actor, found)
   return {
     rows: rows.sort((a, b) => (a.neededBy ?? '9999').localeCompare(b.neededBy ?? '9999')),
     counts: { open: countOf('open'), 'second reader': countOf('second reader'), done: countOf('done') },
   }
 }
 
-async function linesOf(found: readonly ProgrammeResearch[]) {
+async function linesOf(actor: Account, found: readonly ProgrammeResearch[]) {
   const sourceId = [...new Set(found.map((one) => one.sourceId))]
   const [sources, claims] = await Promise.all([
     Source.findAll({ where: { id: sourceId } }),
@@ -113,12 +113,13 @@ async function linesOf(found: readonly ProgrammeResearch[]) {
         .map((claim) => claim.candidateId),
     )
     const files = applications.filter((application) => asking.has(application.candidateId))
+    const shown = files.filter(({ vacancyId }) => !actor.vacancies || actor.vacancies.includes(vacancyId))
     return {
       ...{ id: one.id, programme: one.programme, state: one.state, owner: one.owner ?? null },
       source: { id: one.sourceId, name: sources.find(({ id }) => id === one.sourceId)?.name ?? '' },
       openedAt: one.openedAt.toISOString(),
       neededBy: files[0]?.targetStart ?? null,
-      files: files.map(({ id, reference }) => ({ id, reference: reference ?? null })),
+      files: shown.map(({ id, reference }) => ({ id, reference: reference ?? null })),
       recognised: one.state === 'done' ? (one.outcome?.recognised ?? null) : null,
     }
   })
@@ -126,7 +127,7 @@ async function linesOf(found: readonly ProgrammeResearch[]) {
 
 export async function readResearch(actor: Account, id: string) {
   const research = await researchById(id)
-  const [line] = await linesOf([research])
+  const [line] = await linesOf(actor, [research])
   const { version, ownerId, consulted, outcome, concludedBy, concludedAt, readBy, readAt, note } = research
   return {
     ...line!,

@@ -51,7 +51,7 @@ export const sourceRoutes = [
   bind(programmes.removeAward, ({ deps, actor, input }) =>
     removeAward(deps, actor, input.params.id, input.params.award),
   ),
-  bind(programmes.listResearch, ({ input }) => listResearch(input.query.state)),
+  bind(programmes.listResearch, ({ actor, input }) => listResearch(actor, input.query.state)),
   bind(programmes.readResearch, ({ actor, input }) => readResearch(actor, input.params.id)),
   bind(programmes.takeResearch, ({ deps, actor, input }) =>
     takeResearch(deps, actor, input.params.id, input.body.version),

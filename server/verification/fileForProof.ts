@@ -4,22 +4,25 @@ import { claimsOf } from '../records/claims/view'
 import { documentsOfCandidates } from '../records/documents/documents'
 import { enquiriesOfCandidates } from '../records/enquiries/enquiries'
 import { bySourceId, findingsOf } from '../records/enquiries/load'
+import { researchOfCandidates } from '../records/sources/research'
 import { sourcesOfCandidates } from '../records/sources/sources'
 import { currentWatchlist } from '../records/sources/watchlist'
 import type { FileForProof } from './proof'
 
 /** Everything that comparing the claims of a candidate needs, in a few queries. */
 export async function fileForProof({ clock }: Pick<Deps, 'clock'>, candidateId: string): Promise<FileForProof> {
-  const [claims, person, documents, enquiries, findings, sources, proposed, { watchlist }] = await Promise.all([
-    claimsOf(candidateId),
-    candidateWithMail(candidateId),
-    documentsOfCandidates([candidateId]),
-    enquiriesOfCandidates([candidateId]),
-    findingsOf(candidateId),
-    sourcesOfCandidates([candidateId]),
-    sourcesOfCandidates([candidateId], 'proposedSourceId'),
-    currentWatchlist(),
-  ])
+  const [claims, person, documents, enquiries, findings, sources, proposed, research, { watchlist }] =
+    await Promise.all([
+      claimsOf(candidateId),
+      candidateWithMail(candidateId),
+      documentsOfCandidates([candidateId]),
+      enquiriesOfCandidates([candidateId]),
+      findingsOf(candidateId),
+      sourcesOfCandidates([candidateId]),
+      sourcesOfCandidates([candidateId], 'proposedSourceId'),
+      researchOfCandidates([candidateId]),
+      currentWatchlist(),
+    ])
   return {
     person,
     claims,
@@ -27,6 +30,7 @@ export async function fileForProof({ clock }: Pick<Deps, 'clock'>, candidateId: 
     enquiries,
     findings,
     sources: bySourceId([...sources, ...proposed]),
+    research,
     watchlist,
     today: clock.today(),
   }

@@ -19,6 +19,7 @@ import { standingOf } from '../records/enquiries/licenceStanding'
 import type { Enquiry, Finding } from '../records/enquiries/model'
 import { claimedStatement } from '../records/enquiries/statement'
 import type { Source } from '../records/sources/model'
+import { type ProgrammeResearch, researchFor } from '../records/sources/research'
 import { sellerMatch, type Watchlist } from '../records/sources/watchlist'
 
 export type FileForProof = {
@@ -29,6 +30,7 @@ export type FileForProof = {
   findings: readonly Finding[]
   /** Those its claims name, or propose. */
   sources: ReadonlyMap<string, Source>
+  research: readonly ProgrammeResearch[]
   watchlist: Watchlist
   today: Temporal.PlainDate
 }
@@ -114,7 +116,9 @@ export function proofOf(claim: Claim, file: FileForProof): Proof {
 }
 
 /** What is known of whoever a claim says has issued it. */
-function sourceOfClaim({ sourceId, proposedSourceId, details }: Claim, { sources, watchlist }: FileForProof) {
+function sourceOfClaim(claim: Claim, { sources, watchlist, research }: FileForProof) {
+  const { sourceId, proposedSourceId, details } = claim
+  const looked = researchFor(claim, research)
   const source = sources.get(sourceId ?? proposedSourceId ?? '')
   const said = 'sourceSaid' in details ? details.sourceSaid?.mail : undefined
   const seller = source
@@ -124,6 +128,13 @@ function sourceOfClaim({ sourceId, proposedSourceId, details }: Claim, { sources
   return {
     source: source ? { id: source.id, state: source.state } : null,
     seller: seller ?? null,
+    research: looked
+      ? {
+          ...{ id: looked.id, state: looked.state },
+          recognised: looked.state === 'done' ? (looked.outcome?.recognised ?? null) : null,
+          why: looked.state === 'done' ? (looked.outcome?.why ?? '') : '',
+        }
+      : null,
     programme: programme
       ? {
           title: programme.title,

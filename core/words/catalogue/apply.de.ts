@@ -384,4 +384,28 @@ export default {
   'apply.theNumberOnIt': 'Die Nummer, die darauf steht',
   'apply.beforeItAnswers':
     'Bevor sie antwortet, verlangt sie: {{what}}. Sie finden es bei diesem Eintrag, sobald Sie ihn hinzugefügt haben.',
+  'apply.known.confirmed': 'Bestätigt.',
+  'apply.known.basis.accredited': 'akkreditiert',
+  'apply.known.basis.assessed': 'geprüft',
+  'apply.known.accredited':
+    '{{programme}} an {{source}} kennen wir: {{basis}} durch {{by}}, {{years}}. Wenn Sie diese zwei Dinge sagen, ist es bestätigt, sobald es einen Nachweis Ihres Abschlusses gibt.',
+  'apply.known.yearOutside':
+    '{{programme}} an {{source}} ist {{basis}} durch {{by}} für {{years}}. Ihr Jahr liegt außerhalb, also fragen wir dort.',
+  'apply.known.stated':
+    'Danke. Sobald es einen Nachweis Ihres Abschlusses gibt, der dasselbe sagt, ist es bestätigt; sonst fragen wir {{source}}.',
+  'apply.known.paperSaysTheSame': 'Das Papier meines Abschlusses sagt dasselbe, was ich hier geschrieben habe.',
+  'apply.known.iFinished': 'Ich habe diesen Studiengang abgeschlossen.',
+  'apply.known.confirmIt': 'Ja, beides ist so',
+  'apply.known.recognised':
+    'Wir sind diesem Studiengang nachgegangen: {{level}}, vergleichbar mit {{comparableTo}}. {{why}}',
+  'apply.known.notRecognised':
+    'Wir sind diesem Studiengang nachgegangen und können ihn nicht anerkennen: Er ist vergleichbar mit {{comparableTo}}. {{why}}',
+  'apply.known.lookedInto': 'Wir kennen diesen Studiengang noch nicht und gehen ihm nach.',
+  'apply.known.nobodyKnows':
+    'Wir kennen diesen Studiengang an {{source}} noch nicht. Wir gehen ihm nach, sobald Sie abschicken; oder fragen Sie uns jetzt.',
+  'apply.known.linkFirst':
+    'Geben Sie oben den Link zum Studiengang an, dann können Sie danach fragen, bevor Sie abschließen.',
+  'apply.known.askAhead': 'Jetzt danach fragen, bevor ich abschließe',
+  'apply.known.askNow': 'Jetzt danach fragen',
+  'apply.known.title': 'Was wir von Ihrer Ausbildung wissen',
 } satisfies Translated<typeof english>

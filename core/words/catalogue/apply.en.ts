@@ -373,4 +373,26 @@ export default {
   'apply.theNumberOnIt': 'The number printed on it',
   'apply.beforeItAnswers':
     'Before it answers, it asks for: {{what}}. You find it with this entry once you have added it.',
+  'apply.known.confirmed': 'Confirmed.',
+  'apply.known.basis.accredited': 'accredited',
+  'apply.known.basis.assessed': 'assessed',
+  'apply.known.accredited':
+    '{{programme}} at {{source}} is known to us: {{basis}} by {{by}}, {{years}}. If you say these two things, it is confirmed as soon as there is a record of your award.',
+  'apply.known.yearOutside':
+    '{{programme}} at {{source}} is {{basis}} by {{by}} for {{years}}. Your year lies outside, so we ask them.',
+  'apply.known.stated':
+    'Thank you. As soon as there is a record of your award that says the same, it is confirmed; else we ask {{source}}.',
+  'apply.known.paperSaysTheSame': 'The paper of my award says the same as I have written here.',
+  'apply.known.iFinished': 'I have finished this programme.',
+  'apply.known.confirmIt': 'Yes, both are so',
+  'apply.known.recognised': 'We have looked into this programme: {{level}}, comparable to {{comparableTo}}. {{why}}',
+  'apply.known.notRecognised':
+    'We have looked into this programme and cannot recognise it: it compares to {{comparableTo}}. {{why}}',
+  'apply.known.lookedInto': 'We do not know this programme yet, and look into it.',
+  'apply.known.nobodyKnows':
+    'We do not know this programme at {{source}} yet. We look into it once you send; or ask us now.',
+  'apply.known.linkFirst': 'Give the link to the programme above, and you can ask about it before you finish.',
+  'apply.known.askAhead': 'Ask about it now, before I finish',
+  'apply.known.askNow': 'Ask about it now',
+  'apply.known.title': 'What we know of your studies',
 } as const

@@ -147,4 +147,6 @@ export default {
   'proof.confirmedSince': 'Bestätigt seit {{since}}; es wird nicht noch einmal gefragt.',
   'proof.confirmedUntil': 'Bestätigt seit {{since}}; gilt für jede Bewerbung bis {{until}}.',
   'proof.confirmedLongAgo': 'Bestätigt am {{since}}, das galt bis {{until}}: noch einmal fragen.',
+  'proof.confirmedAtOnce':
+    'sofort bestätigt nach Regel: {{programme}}, {{basis}} durch {{by}} ({{years}}); der Nachweis der Verleihung {{record}} sagt dasselbe, und die bewerbende Person, dass auch das Papier es sagt und dass sie abgeschlossen hat',
 } satisfies Translated<typeof english>

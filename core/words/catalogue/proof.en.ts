@@ -145,4 +145,6 @@ export default {
   'proof.confirmedSince': 'Confirmed since {{since}}; it is not asked again.',
   'proof.confirmedUntil': 'Confirmed since {{since}}; serves every application until {{until}}.',
   'proof.confirmedLongAgo': 'Confirmed on {{since}}, which served until {{until}}: ask again.',
+  'proof.confirmedAtOnce':
+    'confirmed at once by rule: {{programme}}, {{basis}} by {{by}} ({{years}}); the record of the award {{record}} says the same, and the candidate that the paper does and that they finished',
 } as const

@@ -5,6 +5,7 @@ import { api } from '../../api'
 import { Button } from '../../ui/Button'
 import { Waiting } from '../../ui/Waiting'
 import { Overview } from '../overviews/Overview'
+import { AwardRecords } from './AwardRecords'
 import { CheckSource } from './CheckSource'
 import { SourceFacts } from './SourceFacts'
 import { nothingKnown, SourceForm } from './SourceForm'
@@ -42,6 +43,7 @@ function KnownSource({ id }: { id: string }) {
   const [editing, setEditing] = useState(false)
   if (!data) return <Waiting error={error} onRetry={refetch} />
   const { source, version, mergedInto, state } = data
+  const awards = source.kind === 'university' || source.kind === 'school'
   return (
     <Overview title={source.name} about={aboutOf(data)}>
       <p className="mb-3 flex flex-wrap items-center gap-3">
@@ -69,7 +71,10 @@ function KnownSource({ id }: { id: string }) {
             onCancel={() => setEditing(false)}
           />
         ) : (
-          <SourceFacts read={data} />
+          <div>
+            <SourceFacts read={data} />
+            {awards && !mergedInto && <AwardRecords sourceId={id} />}
+          </div>
         )}
         <aside className="grid gap-5" aria-label={say('sources.toDecide')}>
           <CheckSource key={version} read={data} />

@@ -59,6 +59,12 @@ export function Sources() {
         <Link to="/desk/sources/watchlist" className="font-semibold text-confirmed">
           {say('sources.watchlist')}
         </Link>
+        <Link to="/desk/sources/programmes" className="font-semibold text-confirmed">
+          {say('sources.programmes')}
+          {shown && shown.waiting.research > 0 && (
+            <span className="ml-1.5 font-mono text-[0.8333rem] text-ink">{shown.waiting.research}</span>
+          )}
+        </Link>
       </div>
       <div className="mb-2 grid gap-3 sm:grid-cols-[minmax(0,2fr)_1fr_1fr]">
         <TextField

@@ -30,7 +30,7 @@ const row = (at: number, over: Partial<Row> = {}): Row => ({
 const listed = (rows: Row[], over: object = {}): Reply<typeof sourceDirectory> => ({
   rows,
   next: null,
-  waiting: { proposed: 2, toCheck: 0, doubles: 1 },
+  waiting: { proposed: 2, toCheck: 0, research: 0, doubles: 1 },
   ...over,
 })
 const contact = aContact({ id: nth(7), mail: 'office@ssg.example' })

@@ -257,9 +257,19 @@ function History({ claim, proof }: { claim: FileClaim; proof: Proof }) {
         : []),
       ...(enquiry.note && enquiry.channel === 'register' ? [{ at: enquiry.askedAt, text: enquiry.note }] : []),
     ]),
-    ...proof.findings.map(({ at, decision, note, by, undone }) => ({
+    ...proof.findings.map(({ at, decision, note, by, basis, undone }) => ({
       at,
-      text: `${undone ? say('proof.undone2') : ''}${say('proof.decisionBy', { decision: say(`state.decision.${decision}`), by })}${note ? `: “${note}”` : ''}`,
+      text: `${undone ? say('proof.undone2') : ''}${
+        basis
+          ? say('proof.confirmedAtOnce', {
+              programme: basis.programme,
+              basis: say(`sources.basis.${basis.basis}`),
+              by: basis.by,
+              years: `${basis.from} – ${basis.to ?? say('sources.today')}`,
+              record: basis.record,
+            })
+          : say('proof.decisionBy', { decision: say(`state.decision.${decision}`), by })
+      }${note ? `: “${note}”` : ''}`,
     })),
     ...claim.earlier.map(({ replacedAt, details, rung }) => ({
       at: replacedAt,

@@ -21,6 +21,7 @@ import { useAct } from '../../useAct'
 import { ClaimActions, isOpenedAgain } from './ClaimActions'
 import { ClaimForm } from './ClaimForm'
 import { ClaimPapers } from './ClaimPapers'
+import { KnownStudyNote } from './KnownStudyNote'
 import { MarksEditor } from './MarksEditor'
 import { SourcePicker } from './SourcePicker'
 import { useClaimEditor } from './useClaimEditor'
@@ -74,6 +75,7 @@ export function StudySection({ draft }: { draft: Draft }) {
         </div>
         <div className="mt-3">
           <ClaimPapers claim={claim} draft={draft} />
+          <KnownStudyNote claim={claim} studies={draft.studies} />
         </div>
       </Sheet>
     )

@@ -12,6 +12,7 @@ import { Waiting } from '../../ui/Waiting'
 import { writeDayOf } from '../../ui/write'
 import { useAct } from '../../useAct'
 import { Attestations } from '../apply/Attestations'
+import { KnownStudies } from '../apply/KnownStudyNote'
 import { LivePortrait } from '../apply/LivePortrait'
 import { GiveToSource, withoutSourcePapers } from '../apply/WhatSourceAsks'
 import { WhomWeAsk } from '../apply/WhomWeAsk'
@@ -132,6 +133,7 @@ export function StatusPage() {
         )}
         {isActive(status) && (
           <div className="mt-7">
+            <KnownStudies claims={status.claims} studies={status.studies} />
             <WhomWeAsk claims={status.claims} />
           </div>
         )}
