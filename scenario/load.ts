@@ -33,6 +33,7 @@ import { people } from './people/people'
 import type { PersonPlan } from './plan'
 import { registerOf } from './registers'
 import { askForMore } from './sources/askMore'
+import { knowSome } from './sources/known'
 import { proposeSources } from './sources/proposals'
 import { sources } from './sources/sources'
 import { watchlist } from './sources/watchlist'
@@ -97,6 +98,7 @@ export async function loadScenario(fixed: Fixed, registersFile: string, loadedAt
   await shareOut(world)
   await proposeSources(world)
   await askForMore(world)
+  await knowSome(world)
   await writeSetting(demoAccounts, {
     password: demoPassword,
     accounts: staff.map(({ mail, roles }) => ({ mail, roles })),

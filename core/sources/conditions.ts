@@ -29,15 +29,17 @@ export const paperFor = {
 /** What is printed, signed by hand and looked at by a person before anybody is asked. */
 export const isSignedByHand = (kind: SourceCondition['kind']): boolean => kind === 'own form' || kind === 'signature'
 
-/**
- * The conditions a source sets for a kind of claim, as far as anybody can meet them: its own form is asked for once it is
- * here, and a number only of what bears one.
- */
-export const conditionsFor = <C extends SourceCondition>(kind: IssuedClaim, conditions: readonly C[]): C[] =>
+/** Whether anybody can meet it: a source's own form is asked for once it is here. */
+export const isMeetable = ({ kind, form }: SourceCondition): boolean => kind !== 'own form' || form !== undefined
+
+/** The conditions a source sets for a kind of claim; a number is asked for only of what bears one. */
+export const conditionsFor = <C extends Pick<SourceCondition, 'kind' | 'claims'>>(
+  kind: IssuedClaim,
+  conditions: readonly C[],
+): C[] =>
   conditions.filter(
     (condition) =>
       (condition.claims.length === 0 || condition.claims.includes(kind)) &&
-      (condition.kind !== 'own form' || condition.form !== undefined) &&
       (condition.kind !== 'number' || kind !== 'work'),
   )
 

@@ -1,5 +1,5 @@
 import { writeWhen } from '#core/dates/write'
-import { conditionsFor, isSignedByHand, paperFor } from '#core/sources/conditions'
+import { conditionsFor, isMeetable, isSignedByHand, paperFor } from '#core/sources/conditions'
 import type { FormValue, IssuedClaim, SourceCondition } from '#core/sources/source'
 import { say } from '#core/words/say'
 import { makeSheet, myCoverSheetsPdf } from '../incoming/tray/ownSheets'
@@ -50,7 +50,9 @@ async function askedOf(deps: Deps, actor: Account, { id, claim: claimId, conditi
   const [application, claim] = [await ownApplication(actor, id), await ownClaim(deps, actor, claimId)]
   if (!claim.sourceId) throw notFound()
   const source = await sourceById(claim.sourceId)
-  const condition = conditionsFor(claim.kind as IssuedClaim, source.known.conditions).find((one) => one.id === wanted)
+  const condition = conditionsFor(claim.kind as IssuedClaim, source.known.conditions.filter(isMeetable)).find(
+    (one) => one.id === wanted,
+  )
   if (!condition || !isSignedByHand(condition.kind)) throw notFound()
   return { application, claim, source, condition }
 }

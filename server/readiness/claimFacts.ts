@@ -6,7 +6,7 @@ import { partialDate } from '#core/dates/partialDate'
 import { isFinal, isForSource, type PaperPart } from '#core/documents/papers'
 import type { ClaimFacts, ConditionFact } from '#core/requirements/requirement'
 import { isAskedAbout } from '#core/sources/asked'
-import { conditionState, conditionsFor } from '#core/sources/conditions'
+import { conditionState, conditionsFor, isMeetable } from '#core/sources/conditions'
 import { issuedClaims } from '#core/sources/source'
 import type { Term } from '#core/validity/validity'
 import type { Deps } from '../platform/deps'
@@ -88,7 +88,7 @@ export function conditionsOf(
   const issued = issuedClaims.find((one) => one === kind)
   if (!source || !issued || source.retiredAt || !isAskedAbout(details)) return {}
   if ('mayAsk' in details && details.mayAsk === 'never') return {}
-  const asked = conditionsFor(issued, source.known.conditions)
+  const asked = conditionsFor(issued, source.known.conditions.filter(isMeetable))
   if (asked.length === 0) return {}
   const claim = {
     number: 'number' in details ? details.number : '',

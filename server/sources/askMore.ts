@@ -1,7 +1,7 @@
 import { Op } from 'sequelize'
 import { isActive, isSent } from '#core/hiring/stages'
-import { conditionsFor } from '#core/sources/conditions'
-import { type IssuedClaim, issuedClaims, type SourceCondition } from '#core/sources/source'
+import { isMeetable } from '#core/sources/conditions'
+import type { SourceCondition } from '#core/sources/source'
 import { recordEvent } from '../platform/audit/record'
 import type { Account as Actor, Deps } from '../platform/deps'
 import { conditionsOf } from '../readiness/claimFacts'
@@ -18,11 +18,10 @@ const most = 2000
  * being written is asked for it before it is sent, and needs no mail.
  */
 export async function tellOfMore(deps: Deps, actor: Actor, source: Source, before: readonly SourceCondition[]) {
-  const known = new Set(before.filter((one) => one.kind !== 'own form' || one.form).map(({ id }) => id))
-  const now = source.known.conditions
+  const known = new Set(before.filter(isMeetable).map(({ id }) => id))
   const added = new Set(
-    issuedClaims
-      .flatMap((kind) => conditionsFor(kind, now))
+    source.known.conditions
+      .filter(isMeetable)
       .map(({ id }) => id)
       .filter((id) => !known.has(id)),
   )

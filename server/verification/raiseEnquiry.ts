@@ -4,7 +4,7 @@ import { addWorkingDays } from '#core/calendar/workingDays'
 import { fieldsOf } from '#core/comparison/fields'
 import { isForSource } from '#core/documents/papers'
 import { isActive } from '#core/hiring/stages'
-import { paperFor } from '#core/sources/conditions'
+import { isMeetable, paperFor } from '#core/sources/conditions'
 import { contactFor } from '#core/sources/source'
 import { type Coded, coded, say, sayCoded } from '#core/words/say'
 import { type StoredValue, sayStored } from '#core/words/stored'
@@ -164,8 +164,8 @@ async function askedFirst({ clock }: Deps, claim: Claim, source: Source) {
     ),
   )
   const formMissing = source.known.conditions.some(
-    ({ kind, form, claims }) =>
-      kind === 'own form' && !form && (claims.length === 0 || claims.some((one) => one === claim.kind)),
+    (condition) =>
+      !isMeetable(condition) && (condition.claims.length === 0 || condition.claims.some((one) => one === claim.kind)),
   )
   return {
     obstacles: [

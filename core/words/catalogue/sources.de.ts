@@ -385,4 +385,5 @@ export default {
   'sources.newProgrammesMean':
     'Diese kannte niemand, als jemand sie nannte. Jedem wird einmal nachgegangen, eine zweite Person liest es, und von da an ist er bekannt.',
   'sources.whyReadAlone': 'Warum es niemand sonst liest, oder was fehlt',
+  'sources.nobodyLooks': 'Noch niemand geht dem nach.',
 } satisfies Translated<typeof english>

@@ -1,6 +1,7 @@
 import { Op } from 'sequelize'
 import { v7 as uuid } from 'uuid'
 import type { SourceLine } from '#contract/sources'
+import { isMeetable } from '#core/sources/conditions'
 import { accreditedAs, type Studied } from '#core/sources/programmes'
 import type { Contact, ContactGiven, SourceFacts, SourceKind } from '#core/sources/source'
 import { nameKey } from '#core/sources/spelling'
@@ -144,7 +145,9 @@ export const sourceLine = ({ id, name, known, kind, town, country, programmes }:
   ...{ id, name, kind, town, country, programmes },
   aliases: known.names.map((one) => one.name),
   numberFormats: known.numberFormats,
-  conditions: known.conditions.map(({ id: one, kind: of, claims, reason }) => ({ id: one, kind: of, claims, reason })),
+  conditions: known.conditions
+    .filter(isMeetable)
+    .map(({ id: one, kind: of, claims, reason }) => ({ id: one, kind: of, claims, reason })),
 })
 
 /** The source that goes by exactly this name, but for its spelling, or by one of its others. */

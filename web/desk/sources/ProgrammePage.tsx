@@ -58,7 +58,7 @@ function Standing({ research }: { research: Research }) {
     <section className="grid gap-2">
       <h2 className="text-[1.2rem]">{say(`sources.research.${state}`)}</h2>
       <p>
-        {owner ? say('sources.ownedBy', { owner }) : say('sources.nobodyYet')}{' '}
+        {owner ? say('sources.ownedBy', { owner }) : say('sources.nobodyLooks')}{' '}
         {!mine && state !== 'done' && (
           <Button busy={busy} onClick={() => void act({ params: { id }, body: { version } })}>
             {say('sources.takeIt')}

@@ -1,4 +1,6 @@
 import { Link, useSearchParams } from 'react-router'
+import type { Reply } from '#contract/endpoint'
+import type { Contract } from '#contract/index'
 import { writeWhen } from '#core/dates/write'
 import { researchStates } from '#core/sources/research'
 import { studyLevelName } from '#core/words/names'
@@ -6,6 +8,8 @@ import { say } from '#core/words/say'
 import { api } from '../../api'
 import { Waiting } from '../../ui/Waiting'
 import { Overview, Table } from '../overviews/Overview'
+
+type Row = Reply<Contract['listResearch']>['rows'][number]
 
 /** Programmes nobody knew when somebody named them: looked into once, read by a second person, known from then on. */
 export function Programmes() {
@@ -76,13 +80,14 @@ export function Programmes() {
               whole: true,
               of: ({ neededBy }) => (neededBy ? writeWhen(neededBy) : '—'),
             },
-            {
-              name: say('sources.standing'),
-              of: ({ recognised, state: of }) =>
-                recognised === null
-                  ? say(`sources.research.${of}`)
-                  : say(recognised ? 'sources.recognised' : 'sources.notRecognised'),
-            },
+            ...(state === 'done'
+              ? [
+                  {
+                    name: say('sources.standing'),
+                    of: ({ recognised }: Row) => say(recognised ? 'sources.recognised' : 'sources.notRecognised'),
+                  },
+                ]
+              : []),
           ]}
         />
       )}

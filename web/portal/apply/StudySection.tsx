@@ -182,7 +182,7 @@ function StudyEditor({ draftId, claim, onDone }: { draftId: string; claim?: Clai
         subject: programme.title,
         level: programme.level,
         field: programme.field,
-        language: programme.language,
+        ...(programme.language ? { language: programme.language } : {}),
         link: programme.link ?? '',
       }),
     }))
