@@ -1,4 +1,4 @@
-import type { ClaimKind } from '../requirements/requirement'
+import type { ClaimKind } from '../requirements/claimKind'
 import type { Field, Statement } from './compareClaim'
 
 const name: Field = { key: 'name', kind: 'name', matters: true }

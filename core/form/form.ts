@@ -1,5 +1,6 @@
 import type { Condition } from '../conditions/condition'
-import type { ClaimKind, Requirement } from '../requirements/requirement'
+import type { ClaimKind } from '../requirements/claimKind'
+import type { Requirement } from '../requirements/requirement'
 import type { Translations } from '../words/translations'
 
 export const questionKinds = [

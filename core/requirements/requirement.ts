@@ -9,6 +9,7 @@ import type { SourceCondition } from '../sources/source'
 import type { Standing, Term } from '../validity/validity'
 import type { StoredValue } from '../words/stored'
 import type { Translations } from '../words/translations'
+import type { ClaimKind } from './claimKind'
 import type { MatterFact } from './matter'
 
 export const gates = ['send', 'shortlist', 'offer', 'start'] as const
@@ -96,17 +97,6 @@ export type Requirement = {
   part?: 'because' | 'document' | SourceCondition['kind']
   translations?: Translations<'title' | 'why' | 'because'>
 }
-
-export type ClaimKind =
-  | 'study'
-  | 'language'
-  | 'attestation'
-  | 'licence'
-  | 'certificate'
-  | 'work'
-  | 'residence'
-  | 'identity'
-  | 'paper'
 
 /** Where a live portrait stands: a person finds it to be the same person's as the paper, or somebody else's. */
 export type PortraitFact = 'none' | 'to look at' | 'sent back' | 'same' | 'other'

@@ -1,4 +1,4 @@
-import type { ClaimKind } from '../requirements/requirement'
+import type { ClaimKind } from '../requirements/claimKind'
 
 /** Who issues what people claim. Universities and schools are both educational institutions. */
 export const sourceKinds = [

@@ -1,9 +1,13 @@
-import type { Requirement } from '../requirements/requirement'
+import type { SourceCondition } from '../sources/source'
 import { say } from './say'
 import { type Translations, translated } from './translations'
 
 /** What a requirement is called, or its outcome, which bears the same names. */
-export type Titled = { title: string; part?: Requirement['part']; translations?: Translations<'title'> }
+export type Titled = {
+  title: string
+  part?: 'because' | 'document' | SourceCondition['kind']
+  translations?: Translations<'title'>
+}
 
 export function requirementTitle(named: Titled): string {
   const { title } = translated(named)

@@ -149,4 +149,5 @@ export default {
   'proof.confirmedLongAgo': 'Bestätigt am {{since}}, das galt bis {{until}}: noch einmal fragen.',
   'proof.confirmedAtOnce':
     'sofort bestätigt nach Regel: {{programme}}, {{basis}} durch {{by}} ({{years}}); der Nachweis der Verleihung {{record}} sagt dasselbe, und die bewerbende Person, dass auch das Papier es sagt und dass sie abgeschlossen hat',
+  'proof.alsoHere': 'Weitere Dokumente dahinter',
 } satisfies Translated<typeof english>

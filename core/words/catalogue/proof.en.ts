@@ -147,4 +147,5 @@ export default {
   'proof.confirmedLongAgo': 'Confirmed on {{since}}, which served until {{until}}: ask again.',
   'proof.confirmedAtOnce':
     'confirmed at once by rule: {{programme}}, {{basis}} by {{by}} ({{years}}); the record of the award {{record}} says the same, and the candidate that the paper does and that they finished',
+  'proof.alsoHere': 'Other documents behind it',
 } as const

@@ -323,7 +323,7 @@ export default {
   'sources.formValue.reference': 'Zeichen der Bewerbung',
   'sources.awards': 'Nachweise von Abschlüssen',
   'sources.awardsMean':
-    'Listen, die uns diese Einrichtung geschickt hat. Wo ihr Studiengang akkreditiert ist, wird sofort bestätigt, was jemand angibt und mit einem Nachweis übereinstimmt.',
+    'Listen, die uns diese Einrichtung geschickt hat. Wo ihr Studiengang akkreditiert ist, wird sofort bestätigt, was jemand angibt und mit einem Nachweis übereinstimmt. Eine Liste ist eine CSV-Datei mit den Spalten number, name, born, award, subject, awarded.',
   'sources.awardsFile': 'Eine Liste von Abschlüssen, CSV mit number, name, born, award, subject, awarded',
   'sources.takeInAwards': 'Liste aufnehmen',
   'sources.findAward': 'Nach Nummer oder Name suchen',

@@ -315,7 +315,7 @@ export default {
   'sources.formValue.reference': 'reference of the application',
   'sources.awards': 'Records of awards',
   'sources.awardsMean':
-    'Lists this institution has sent us. Where its programme is accredited, what candidates state and agrees with a record is confirmed at once.',
+    'Lists this institution has sent us. Where its programme is accredited, what candidates state and agrees with a record is confirmed at once. A list is a CSV file with the columns number, name, born, award, subject, awarded.',
   'sources.awardsFile': 'A list of awards, CSV with number, name, born, award, subject, awarded',
   'sources.takeInAwards': 'Take in a list',
   'sources.findAward': 'Find by number or name',

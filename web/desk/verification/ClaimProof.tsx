@@ -4,6 +4,7 @@ import type { Proof } from '#contract/verification'
 import { writeWhen } from '#core/dates/write'
 import { credentialFieldWords } from '#core/words/credentials'
 import { marksWords } from '#core/words/grades'
+import { paperPartWords } from '#core/words/papers'
 import { say } from '#core/words/say'
 import { api } from '../../api'
 import { Button } from '../../ui/Button'
@@ -81,6 +82,7 @@ function ReadProof({ file, claim, proof, lookAtOnce }: ReadProps) {
     if (done) toast(done.found ? say('proof.foundInTheRegisterCompare') : say('proof.theRegisterHasNoEntry'))
   }
   const look = () => setLooking(shown?.id)
+  const others = there.filter(({ id, live, state }) => id !== shown?.id && !live && state !== 'replaced')
   const buttons: Record<Act, { letter: string; words: string; press: () => void; busy?: boolean }> = {
     look: { letter: 'L', words: say('proof.lookAtTheDocument'), press: look },
     confirm: { letter: 'C', words: say('proof.confirm'), press: () => void confirm(), busy: confirming.busy },
@@ -183,6 +185,18 @@ function ReadProof({ file, claim, proof, lookAtOnce }: ReadProps) {
           </div>
         ) : (
           <p className="m-3.5 text-ink-2">{say('proof.noDocumentStandsBehindThis')}</p>
+        )}
+        {readable && others.length > 0 && (
+          <ul className="mx-3.5 mb-3 grid gap-0.5 text-[0.8333rem]" aria-label={say('proof.alsoHere')}>
+            {others.map(({ id, fileName, part }) => (
+              <li key={id}>
+                <button type="button" onClick={() => setLooking(id)} className="font-semibold text-confirmed">
+                  {fileName}
+                </button>{' '}
+                <span className="text-ink-2">{paperPartWords(part)}</span>
+              </li>
+            ))}
+          </ul>
         )}
         <History claim={claim} proof={proof} />
       </div>
