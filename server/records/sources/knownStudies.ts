@@ -1,8 +1,8 @@
 import { knownProgramme } from '#core/sources/knownAward'
 import type { KnownStudy } from '#core/sources/knownStudy'
-import type { Claim } from '../records/claims/model'
-import type { Source } from '../records/sources/model'
-import { researchFor, researchOfCandidates } from '../records/sources/research'
+import type { Claim } from '../claims/model'
+import type { Source } from './model'
+import { researchFor, researchOfCandidates } from './research'
 
 /** What is known of the programmes of somebody's studies, where their institutions are known. */
 export async function knownStudies(claims: readonly Claim[], sources: readonly Source[]): Promise<KnownStudy[]> {
