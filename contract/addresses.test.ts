@@ -94,7 +94,7 @@ const single = [
     'signature',
   ],
   ...['state', 'status', 'target-start', 'trail', 'tray', 'vouching', 'access-log', 'left.csv', 'data.zip'],
-  ...['application.pdf', 'permission.pdf', 'cover-sheets.pdf', 'source-watchlist'],
+  ...['application.pdf', 'permission.pdf', 'form.pdf', 'cover-sheets.pdf', 'source-watchlist'],
 ]
 const endpoints = Object.entries(contract).map(([name, { method, path }]) => ({ name, method, path }))
 const partsOf = (path: string) => path.split('/').filter((part) => part && !part.startsWith(':'))

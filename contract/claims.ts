@@ -323,7 +323,7 @@ export const setAsking = endpoint({
 
 export const stateAward = endpoint({
   method: 'POST',
-  path: '/api/my/claims/:id/award-statement',
+  path: '/api/my/claims/:id/confirm',
   summary:
     'Say that the paper of an award says the same as was written, and that one finished: what is known is confirmed at once',
   access: 'candidate',

@@ -67,7 +67,7 @@ export const readMyCoverSheets = endpoint({
 
 export const sayPosted = endpoint({
   method: 'POST',
-  path: '/api/my/cover-sheets/:number/posted',
+  path: '/api/my/cover-sheets/:number/send',
   summary: 'Say that the paper behind a sheet of one’s own is in the post',
   access: 'candidate',
   params: Type.Object({ number: Type.String({ pattern: '^\\d{1,9}$' }) }),
@@ -79,7 +79,7 @@ const ofSource = Type.Object({ id: Id, claim: Id, condition: Id })
 
 export const makeSourceSheet = endpoint({
   method: 'POST',
-  path: '/api/my/applications/:id/claims/:claim/conditions/:condition/cover-sheet',
+  path: '/api/my/applications/:id/claims/:claim/conditions/:condition/cover-sheets',
   summary: 'Make the cover sheet for what a source wants signed by hand',
   access: 'candidate',
   params: ofSource,

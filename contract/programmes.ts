@@ -75,7 +75,7 @@ const Line = Type.Object({
 
 export const listResearch = endpoint({
   method: 'GET',
-  path: '/api/desk/programme-research',
+  path: '/api/desk/researched-programmes',
   summary: 'Programmes nobody knew when somebody named them; what is needed soonest first',
   access: 'sources.keep',
   query: Type.Object({ state: Type.Optional(oneOf(researchStates)) }),
@@ -88,7 +88,7 @@ export const listResearch = endpoint({
 
 export const readResearch = endpoint({
   method: 'GET',
-  path: '/api/desk/programme-research/:id',
+  path: '/api/desk/researched-programmes/:id',
   summary: 'One of them: what was consulted, what came of it, who read it as the second',
   access: 'sources.keep',
   params: byId,
@@ -133,7 +133,7 @@ const Saved = Type.Object({ version: Version })
 
 export const takeResearch = endpoint({
   method: 'POST',
-  path: '/api/desk/programme-research/:id/owner',
+  path: '/api/desk/researched-programmes/:id/owner',
   summary: 'Take research into a programme upon oneself, also from somebody else',
   access: 'sources.keep',
   params: byId,
@@ -144,7 +144,7 @@ export const takeResearch = endpoint({
 
 export const saveResearch = endpoint({
   method: 'PUT',
-  path: '/api/desk/programme-research/:id',
+  path: '/api/desk/researched-programmes/:id',
   summary: 'Keep what was consulted and found so far; concluded, it goes to a second reader',
   access: 'sources.keep',
   params: byId,
@@ -155,7 +155,7 @@ export const saveResearch = endpoint({
 
 export const readAsSecond = endpoint({
   method: 'POST',
-  path: '/api/desk/programme-research/:id/second-reading',
+  path: '/api/desk/researched-programmes/:id/check',
   summary:
     'Agree with what was found, or send it back with a reason; a recognised programme is known to its source from then on. By somebody else than who concluded it, or with a reason where there is nobody else',
   access: 'sources.keep',
@@ -172,7 +172,7 @@ export const readAsSecond = endpoint({
 
 export const askAboutProgramme = endpoint({
   method: 'POST',
-  path: '/api/my/claims/:id/programme-research',
+  path: '/api/my/claims/:id/researched-programmes',
   summary:
     'Ask about a programme that nobody here knows, also ahead of finishing, with a link to it in place of papers',
   access: 'candidate',

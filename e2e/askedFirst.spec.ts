@@ -213,3 +213,36 @@ test('one who has not finished asks ahead, with a link to the programme in place
   await ines.getByRole('button', { name: 'Take it' }).click()
   await expect(ines.getByText('Ines Caldwell looks into it.')).toBeVisible()
 })
+
+test('a candidate does not want one source asked: the consequence is said, and the desk cannot ask it', async ({
+  browser,
+}) => {
+  const noor = await windowOf(browser)
+  await signIn(noor, 'noor.adeyemi@mail.example')
+  await noor
+    .getByRole('link', { name: /Cableway electrical supervisor/ })
+    .first()
+    .click()
+  const whom = noor.getByRole('region', { name: 'Whom we would ask' })
+  await whom.getByLabel('May Université d’Arlac be asked?').selectOption('not this one')
+  await expect(whom.getByText(/^It cannot be confirmed then/)).toBeVisible()
+  await whom.getByLabel('Why not this one').fill('They have lost my file once before')
+  await expectAccessible(noor, 'whom we would ask')
+  await whom.getByRole('button', { name: 'Keep this' }).click()
+  await settled(noor)
+
+  const ines = await windowOf(browser)
+  await signIn(ines, 'ines@vallorne.example')
+  await ines.goto('/desk/applications/table?text=adeyemi')
+  await ines
+    .getByRole('link', { name: /Noor Adeyemi/ })
+    .first()
+    .click()
+  await settled(ines)
+  await ines
+    .getByRole('button', { name: /BSc Electrical Engineering/ })
+    .first()
+    .click()
+  await ines.getByRole('button', { name: /^Ask the source/ }).click()
+  await expect(ines.getByRole('dialog').getByText(/does not want this source to be asked/)).toBeVisible()
+})

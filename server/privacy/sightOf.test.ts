@@ -21,7 +21,7 @@ const concernNoFile = [
   '/api/desk/sources/:id',
   '/api/desk/source-merges/:id',
   '/api/desk/source-forms/:sha256',
-  '/api/desk/programme-research/:id',
+  '/api/desk/researched-programmes/:id',
   // The house itself.
   '/api/desk/colleagues/:id',
   '/api/desk/teams/:id',

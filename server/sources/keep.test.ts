@@ -68,7 +68,9 @@ describe('where there are two', () => {
   test('whoever entered a source checks it where two persons are not asked for, and the trail says so', async () => {
     const id = await enter({ name: 'Havnevesen Sør' })
     const decide = (version: number, twoPersons: boolean) =>
-      admin.call('savePolicies', { body: { version, policies: { 'source-check': twoPersons } } })
+      admin.call('savePolicies', {
+        body: { version, policies: { 'source-check': twoPersons, 'programme-research': true } },
+      })
     const { version } = await admin.done('readPolicies')
     expect(
       (await Promise.all([decide(version, false), decide(version, false)])).map(({ status }) => status).sort(),

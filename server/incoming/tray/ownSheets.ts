@@ -64,6 +64,7 @@ export async function makeMyCoverSheets(
   papers: readonly Paper[],
 ): Promise<{ sheets: { number: number; reference: string }[] }> {
   const application = await ownApplication(actor, applicationId)
+  if (!takesOwnPapers(application)) throw problems.ended()
   const claims = await claimsOf(application.candidateId)
   const sheets: CoverSheet[] = []
   for (const paper of papers) {
@@ -76,13 +77,17 @@ export async function makeMyCoverSheets(
 }
 
 /** The same for one paper that its source asks for. */
-export const makeSheet = async (
+export async function makeSheet(
   deps: Deps,
   actor: Account,
   application: Application,
   { claim, part, pages }: Omit<Paper, 'claimId'> & { claim: Claim },
-) =>
-  made(deps, actor, application, [await sheetFor(deps, actor, application, claim, { claimId: claim.id, part, pages })])
+) {
+  if (!takesOwnPapers(application)) throw problems.ended()
+  return made(deps, actor, application, [
+    await sheetFor(deps, actor, application, claim, { claimId: claim.id, part, pages }),
+  ])
+}
 
 async function made(deps: Deps, actor: Account, application: Application, sheets: readonly CoverSheet[]) {
   await recordEvent(deps, actor, {
@@ -97,7 +102,6 @@ async function made(deps: Deps, actor: Account, application: Application, sheets
 
 /** Of two that ask at once both get the one sheet: a unique key says that it waits, not a look before. */
 async function sheetFor(deps: Deps, actor: Account, application: Application, claim: Claim, paper: Paper) {
-  if (!takesOwnPapers(application)) throw problems.ended()
   const { id, candidateId } = application
   const awaits = [id, claim.id, paper.part].join(' ')
   const waiting = () => CoverSheet.findOne({ where: { awaits } })

@@ -1,9 +1,10 @@
 import { coded } from '#core/words/say'
 import type { Deps } from '../../platform/deps'
-import { notFound, Problem } from '../../platform/errors/problems'
+import { notFound } from '../../platform/errors/problems'
 import { inGuardedThread } from '../../platform/jobs/threads'
 import { readBytes } from '../documents/bytes'
 import { takeFile } from '../documents/inspect'
+import { problems } from '../problems'
 import { SourceFormFile } from './model'
 
 type Given = { bytes: Uint8Array; fill?: Readonly<Record<string, string>> }
@@ -18,9 +19,7 @@ async function inForm(given: Given): Promise<Found> {
     otherwise: 'too much',
   })
   if (found === 'too much')
-    throw new Problem(422, 'too-much-inside', coded('problem.too-much-inside'), {
-      detail: coded('problem.too-much-inside.do'),
-    })
+    throw problems.unfitFile('too-much-inside', coded('problem.too-much-inside'), coded('problem.too-much-inside.do'))
   return found
 }
 
@@ -32,7 +31,7 @@ async function inForm(given: Given): Promise<Found> {
 export async function keepForm(deps: Deps, by: { name: string }, fileName: string, bytes: Buffer) {
   const { sha256, pages, mediaType } = await takeFile(deps, bytes)
   if (mediaType !== 'application/pdf')
-    throw new Problem(422, 'wrong-kind', coded('problem.formIsNoPdf'), { detail: coded('problem.formIsNoPdf.do') })
+    throw problems.unfitFile('wrong-kind', coded('problem.formIsNoPdf'), coded('problem.formIsNoPdf.do'))
   const kept = await readBytes(sha256)
   const { fields } = await inForm({ bytes: kept.bytes })
   const row = { sha256, fileName, pages, fields, uploadedBy: by.name, uploadedAt: deps.clock.now() }

@@ -37,6 +37,24 @@ describe('a document opened beside the claim', () => {
     )
   }
 
+  test.each([
+    ['release form', 'Signed by hand, and whole', /Is it signed by hand, by this person/],
+    ['signed permission', 'Signed by hand, and whole', /Is it signed by hand, by this person/],
+    ['receipt of payment', 'Readable and right', /Does it show what the source asks for/],
+  ] as const)('a %s for the source is looked at and not read', async (part, button, question) => {
+    const document = aDocument({ part, mediaType: 'image/png' })
+    const claim = aLicence({ documents: [document] })
+    const file = aFile({ claims: [claim] })
+    const { user, sent } = await showPage(
+      <LookAt file={file} claim={claim} proof={proof} documentId={document.id} onClose={() => {}} />,
+      { seeDocument: { done: true } },
+    )
+    expect(await screen.findByText(question)).toBeTruthy()
+    expect(screen.queryByRole('textbox')).toBeNull()
+    await user.click(screen.getByRole('button', { name: button }))
+    await waitFor(() => expect(sent[0]?.body).toEqual({ version: document.version, reads: {} }))
+  })
+
   test('begins empty: what was claimed stands beside it and is not copied', async () => {
     await open()
     const number = await screen.findByLabelText<HTMLInputElement>(/^Number/)
