@@ -1,15 +1,5 @@
 import type { Visitor } from '../../test/client'
-import {
-  aPaper,
-  aPermit,
-  applied,
-  claimOf,
-  type House,
-  look,
-  openHouse,
-  personAnswers,
-  tokenIn,
-} from '../../test/house'
+import { aPaper, aPermit, applied, claimOf, type House, look, openHouse, tokenIn } from '../../test/house'
 import { Enquiry, Finding } from '../records/enquiries/model'
 
 let house: House
