@@ -256,6 +256,25 @@ describe('a form', () => {
     expect((await upload(bytes, await house.candidate('Carl Candidate'))).status).toBe(403)
   })
 
+  test('read in from a file it is the same; one that is not here is left out, and the row says so', async () => {
+    const { form: own } = await form()
+    const { id, given } = await source('Scuola Portata', [condition({ form: own })])
+    const bring = (conditions: unknown) =>
+      desk.done('importSources', {
+        query: { fileName: 'sources.json', dry: 'no' },
+        body: Buffer.from(JSON.stringify([{ id, ...given, conditions }])),
+      })
+    const { rows } = await bring(given.conditions)
+    expect(rows).toMatchObject([{ becomes: 'same', message: '' }])
+    const foreign = [{ ...given.conditions[0]!, form: { ...own, sha256: 'c'.repeat(64) } }]
+    expect((await bring(foreign)).rows).toMatchObject([
+      { becomes: 'changed', message: 'Its own form is a file of its own: add it again.' },
+    ])
+    const [left] = (await desk.done('readSource', { params: { id } })).source.conditions
+    expect(left).toMatchObject({ kind: 'own form' })
+    expect(left).not.toHaveProperty('form')
+  })
+
   test('without fields is printed as it is; without the form nobody is asked for it, and the desk is told', async () => {
     const plain = await PDFDocument.create()
     plain.addPage().drawText('Fill in by hand', { font: await plain.embedFont(StandardFonts.Helvetica) })

@@ -4,6 +4,7 @@ import { aDegree, applied, type House, look, openHouse } from '../../test/house'
 import { aContact, aSource } from '../../test/source'
 import { Claim } from '../records/claims/model'
 import { Enquiry } from '../records/enquiries/model'
+import { ProgrammeResearch } from '../records/sources/research'
 
 let house: House
 let ines: Visitor
@@ -153,6 +154,27 @@ describe('merging', () => {
     expect((await ines.call('undoSourceMerge', { params: { id: merged.body.id } })).body.code).toBe('undone')
     expect(await Claim.count({ where: { id: degreeId, sourceId: house.source('tannberg').sourceId } })).toBe(1)
     expect((await ines.done('readFile', { params: { id: application } })).claims.length).toBeGreaterThan(2)
+  })
+
+  test('records of awards and research follow; of a number that both have, the one that stays has its own', async () => {
+    const { kept, gone } = await twins('Bergschule Gröden')
+    const list = (id: string, rows: string[]) =>
+      ines.done('importAwards', { params: { id }, body: Buffer.from(['number;name;award', ...rows].join('\n')) })
+    const held = async (id: string) =>
+      (await ines.done('readAwards', { params: { id }, query: {} })).rows.map(({ name }) => name).sort()
+    await list(kept, ['G-1;Ada Kept;BSc'])
+    await list(gone, ['g 1;Ada Gone;BSc', 'G-2;Bea Gone;BSc'])
+    const research = { state: 'open' as const, consulted: [], openedAt: new Date(), version: 0 }
+    const programme = { title: 'Ropes', award: 'BSc', level: 6, field: '0715', language: '', link: '' }
+    const id = crypto.randomUUID()
+    await ProgrammeResearch.create({ ...research, id, sourceId: gone, programmeKey: '6 rops', programme })
+    const merged = await merge(ines, kept, gone)
+    expect(merged.status).toBe(200)
+    expect(await held(kept)).toEqual(['Ada Kept', 'Bea Gone'])
+    expect((await ProgrammeResearch.findByPk(id))!.sourceId).toBe(kept)
+    await ines.done('undoSourceMerge', { params: { id: merged.body.id } })
+    expect([await held(kept), await held(gone)]).toEqual([['Ada Kept'], ['Ada Gone', 'Bea Gone']])
+    expect((await ProgrammeResearch.findByPk(id))!.sourceId).toBe(gone)
   })
 
   test('an enquiry under way follows, and is answered', async () => {

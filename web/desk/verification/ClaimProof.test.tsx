@@ -1,4 +1,5 @@
 import { screen, waitFor, within } from '@testing-library/react'
+import { v7 as uuid } from 'uuid'
 import type { Role } from '#contract/roles'
 import { aDocument, aFile, aLicence, anEnquiry, aProof } from '../../../test/deskFile'
 import { showPage } from '../../../test/page'
@@ -42,6 +43,42 @@ test('a reply that agrees is confirmed by one key, with the version that was see
     params: { id: claim.id },
     body: { version: 3, decision: 'confirmed', note: '' },
   })
+})
+
+test.each([
+  [
+    { since: '2026-03-01', until: '2027-03-01' },
+    'Confirmed since 1 Mar 2026; serves every application until 1 Mar 2027.',
+  ],
+  [{ since: '2026-03-01', until: null }, 'Confirmed since 1 Mar 2026; it is not asked again.'],
+  [
+    { since: '2024-03-01', until: '2025-03-01', stale: true as const },
+    'Confirmed on 1 Mar 2024, which served until 1 Mar 2025: ask again.',
+  ],
+])('what is confirmed says since when and until when: %j', async (confirmed, words) => {
+  await show(agreed({ rung: 'confirmed', confirmed }), ['coordinator'])
+  expect(await screen.findByText(words)).toBeTruthy()
+  expect(screen.queryAllByRole('button', { name: /^Ask the source/ })).toHaveLength('stale' in confirmed ? 1 : 0)
+})
+
+test('what was confirmed by rule says on what, and other papers behind it can be opened', async () => {
+  const basis = {
+    ...{ programme: 'MSc, Power', basis: 'accredited' as const, by: 'Council', from: 2012, to: null },
+    record: 'TB-1',
+  }
+  const at = '2026-11-25T09:00:00.000Z'
+  const finding = { id: uuid(), decision: 'confirmed' as const, note: '', by: '', basis, at, undone: false }
+  const [paper, form] = [
+    aDocument({ state: 'seen' }),
+    aDocument({ state: 'seen', part: 'release form', fileName: 'Form.pdf' }),
+  ]
+  const claim = agreed({ rung: 'confirmed', documents: [paper, form] })
+  const { user } = await show(claim, ['coordinator'], { readProof: aProof({ findings: [finding] }) })
+  expect(
+    await screen.findByText(/confirmed at once by rule: MSc, Power, accredited by Council \(2012 – today\)/),
+  ).toBeTruthy()
+  await user.click(screen.getByRole('button', { name: 'Form.pdf' }))
+  expect(await screen.findByRole('dialog', { name: /Form\.pdf/ })).toBeTruthy()
 })
 
 test.each<[Role, boolean]>([

@@ -17,10 +17,12 @@ const claim = (over: {
   state?: string
   kind?: string
   doc?: string
+  stale?: true
 }) =>
   [
     {
       rung: over.rung ?? 'asked',
+      confirmed: over.stale ? { since: '2025-01-01', until: '2026-01-01', stale: true } : null,
       details: { kind: over.kind ?? 'licence' },
       documents: over.doc ? [{ state: over.doc }] : [],
     },
@@ -43,6 +45,18 @@ test('an assessor and a hiring manager are shown no act that would refuse them',
 
 test.each<[string, Parameters<typeof claim>[0], Act | undefined, Act[]]>([
   ['a paper nobody has seen is looked at first', { doc: 'to look at', rung: 'claimed' }, 'look', ['look', 'ask']],
+  [
+    'what was confirmed too long ago is asked again, and the old answer decides nothing',
+    { rung: 'confirmed', stale: true, state: 'answered', outcome: 'agrees', proposed: 'confirmed' },
+    'ask',
+    ['ask', 'contradict', 'unconfirmable'],
+  ],
+  [
+    'what is confirmed and fresh is settled',
+    { rung: 'confirmed', state: 'answered', outcome: 'agrees' },
+    undefined,
+    [],
+  ],
   [
     'an answer that agrees is confirmed',
     { state: 'answered', outcome: 'agrees', proposed: 'confirmed' },
