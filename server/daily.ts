@@ -6,6 +6,7 @@ import { remindOfFinals, tellOfMissedFinals } from './claims/remindOfFinals'
 import { forgetReaders } from './desk/ownership'
 import { forgetOldUploads } from './documents/uploads'
 import { remindOfOffers, tellOfExpiredOffers } from './hiring/offerReminders'
+import { tellOfMissed } from './incoming/tray/tellOfMissed'
 import { queueNotice } from './messages/queueNotice'
 import { askToTakeOver } from './onBehalf/behalf'
 import { recordEvent } from './platform/audit/record'
@@ -47,6 +48,7 @@ export async function runDaily(deps: Deps) {
     tellOfLateDecision,
     remindOfFinals,
     tellOfMissedFinals,
+    tellOfMissed,
     markOverdue,
     retain,
   ]

@@ -143,6 +143,7 @@ export const events = {
   'cover-sheets-printed': nothing,
   'cover-sheet-not-right': ['told'],
   'paper-posted': ['file'],
+  'posted-paper-missed': ['file', 'told'],
 
   // Verification
   'enquiry-raised': ['file'],

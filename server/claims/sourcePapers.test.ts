@@ -5,6 +5,8 @@ import type { Visitor } from '../../test/client'
 import { aDegree, aJob, aPaper, claimOf, type House, look, openHouse, personAnswers, until } from '../../test/house'
 import { textOf } from '../../test/pdfText'
 import { aContact, aSource } from '../../test/source'
+import { tellOfMissed } from '../incoming/tray/tellOfMissed'
+import { depsNow } from '../platform/clock'
 import { CoverSheet } from '../records/tray/model'
 
 let house: House
@@ -185,6 +187,12 @@ test('posted with its cover sheet it counts as under way, is filed when it comes
     'source paper',
     'Istituto Arlac: signature by hand',
   ])
+
+  // They are told once.
+  for (const _ of [1, 2]) expect(await tellOfMissed(await depsNow(house.fixed))).toBe(0)
+  expect((await house.mailTo(candidate.mail, 'Not here')).text).toContain('send it again, or photograph it')
+  await house.workOff()
+  expect(house.mailbox.mails.filter(({ subject }) => subject.startsWith('Not here'))).toHaveLength(1)
 
   expect(pages).toBe(2)
   await house.scan(bytes)

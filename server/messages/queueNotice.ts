@@ -28,6 +28,7 @@ const kindOf = {
   changePart: 'to do',
   betterCopy: 'to do',
   sourceAsksMore: 'to do',
+  postedMissed: 'to do',
   paperDiscarded: 'progress',
   finalPaperDue: 'to do',
   finalPaperMissed: 'to do',

@@ -36,6 +36,7 @@ type OfFile =
   | 'final-paper-due'
   | 'final-paper-missed'
   | 'source-asks-more'
+  | 'posted-paper-missed'
 
 /** Which mail tells a candidate of what has happened; an event with the effect `told` and no mail does not compile. Mails with a link that works once are sent where it is made. */
 const mails: Record<Exclude<CodeWith<'told'>, OfFile>, (told: ToldOfOne) => Promise<unknown>> = {
@@ -151,6 +152,8 @@ const mailsOfFile: Record<OfFile, (told: Told) => Promise<unknown>> = {
     queueNotice(deps, { to, about, words: 'finalPaperDue', values: { claim: claim!, day: day!, link } }),
   'final-paper-missed': ({ deps, to, about, link, values: { claim, day } }) =>
     queueNotice(deps, { to, about, words: 'finalPaperMissed', values: { claim: claim!, day: day!, link } }),
+  'posted-paper-missed': ({ deps, to, about, link, values: { paper } }) =>
+    queueNotice(deps, { to, about, words: 'postedMissed', values: { paper: paper!, link } }),
   'source-asks-more': ({ deps, to, about, link, values: { source, claim, what } }) =>
     queueNotice(deps, {
       to,

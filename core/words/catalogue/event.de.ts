@@ -313,4 +313,6 @@ export default {
     'Hat zurückgegeben, was über {{programme}} von {{source}} gefunden wurde: {{reason}}',
   'event.award-not-found':
     'Hat den Abschluss hinter {{claim}} im Register von {{source}} gesucht: kein Eintrag, der dasselbe sagt',
+  'event.posted-paper-missed': '{{paper}} wurde mit dem Deckblatt {{sheet}} abgeschickt und ist nicht angekommen',
+  'event.posted-paper-missed.toCandidate': '{{paper}} ist nicht angekommen; bitte noch einmal schicken',
 } satisfies Translated<typeof english>

@@ -301,4 +301,6 @@ export default {
   'event.programme-research-read.back': 'Sent back what was found of {{programme}} of {{source}}: {{reason}}',
   'event.award-not-found':
     'Looked for the award behind {{claim}} in the register of {{source}}: no entry that says the same',
+  'event.posted-paper-missed': '{{paper}} was posted with the cover sheet {{sheet}} and has not come',
+  'event.posted-paper-missed.toCandidate': '{{paper}} has not come; please send it again',
 } as const

@@ -170,4 +170,7 @@ export default {
   'mail.sourceAsksMore.subject': 'Noch eines für {{source}}: {{claim}}',
   'mail.sourceAsksMore.text':
     'Bevor {{source}} zu {{claim}} antwortet, verlangt sie: {{what}}.\n\nWas zu tun ist, finden Sie auf Ihrer Statusseite.\n{{link}}',
+  'mail.postedMissed.subject': 'Nicht angekommen: {{paper}}',
+  'mail.postedMissed.text':
+    'Sie haben {{paper}} abgeschickt, und es ist nicht angekommen. Bitte schicken Sie es noch einmal, oder fotografieren Sie es: Das dauert eine Minute.\n{{link}}',
 } satisfies Translated<typeof english>

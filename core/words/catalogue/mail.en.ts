@@ -165,4 +165,7 @@ export default {
   'mail.sourceAsksMore.subject': 'One thing more for {{source}}: {{claim}}',
   'mail.sourceAsksMore.text':
     'Before {{source}} answers about {{claim}}, it asks for: {{what}}.\n\nYou find what to do on your status page.\n{{link}}',
+  'mail.postedMissed.subject': 'Not here yet: {{paper}}',
+  'mail.postedMissed.text':
+    'You posted {{paper}}, and it has not come. Please send it again, or photograph it: that takes a minute.\n{{link}}',
 } as const

@@ -142,7 +142,7 @@ export async function sayPosted(deps: Deps, actor: Account, number: number) {
   const { id: candidateId } = await candidateOf(deps, actor)
   const sheet = await CoverSheet.findOne({ where: { number, candidateId, usedAt: null } })
   if (!sheet) throw notFound()
-  await sheet.update({ postedAt: deps.clock.now(), cameAt: null, fault: null })
+  await sheet.update({ postedAt: deps.clock.now(), missedAt: null, cameAt: null, fault: null })
   await recordEvent(deps, actor, {
     code: 'paper-posted',
     values: { paper: sheet.title, sheet: sheet.reference },

@@ -18,5 +18,5 @@ export const up = [
     concludedBy VARCHAR(255), concludedById CHAR(36) BINARY, concludedAt DATETIME(3), readBy VARCHAR(255), readAt DATETIME(3), note TEXT,
     openedAt DATETIME(3) NOT NULL, version INT NOT NULL, UNIQUE KEY oneProgramme (sourceId, programmeKey), KEY byState (state, openedAt, id),
     FOREIGN KEY (sourceId) REFERENCES sources (id))`,
-  'ALTER TABLE cover_sheets ADD COLUMN IF NOT EXISTS postedAt DATETIME(3)',
+  'ALTER TABLE cover_sheets ADD COLUMN IF NOT EXISTS postedAt DATETIME(3), ADD COLUMN IF NOT EXISTS missedAt DATETIME(3)',
 ]

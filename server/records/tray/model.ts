@@ -45,6 +45,8 @@ export class CoverSheet extends Model<InferAttributes<CoverSheet>, InferCreation
   declare awaits: CreationOptional<string | null>
   /** When they said they had posted it. */
   declare postedAt: CreationOptional<Date | null>
+  /** When they were told that it has not come. */
+  declare missedAt: CreationOptional<Date | null>
   declare cameAt: CreationOptional<Date | null>
   declare fault: CreationOptional<SheetFault | null>
 }
@@ -98,6 +100,7 @@ export function definePaper(sequelize: Sequelize) {
     candidateId: uuidOrNull,
     pages: wholeOrNull,
     postedAt: momentOrNull,
+    missedAt: momentOrNull,
     awaits: textOrNull,
     cameAt: momentOrNull,
     fault: textOrNull,
