@@ -72,11 +72,21 @@ const views: View[] = [
     },
   },
   {
-    name: 'apply-send',
+    name: 'apply-study',
     as: 'felix.rautner@mail.example',
     go: async (page) => {
       await myApplication(page)
-      await page.getByRole('link', { name: 'Read through and send' }).click()
+      await page.goto(page.url().replace(/[^/]+$/, 'study'))
+      await page.getByRole('button', { name: 'Add another degree or diploma' }).click()
+      await page.getByLabel('Who awarded it?').fill('lumira')
+      await page.getByRole('option', { name: /Lumira/ }).click()
+      await page.getByLabel('Programme', { exact: true }).selectOption('MSc, Civil Engineering')
+      await page.getByLabel('Begun').fill('Oct 2017')
+      await page.getByLabel('Awarded', { exact: true }).fill('Dec 2019')
+      await page.getByLabel('Number of the certificate').fill('PL/2019/7712')
+      await page.getByRole('button', { name: 'Add to my studies' }).click()
+      await page.getByRole('button', { name: 'Or send it by post' }).click()
+      await page.getByRole('button', { name: 'Yes, both are so' }).scrollIntoViewIfNeeded()
     },
   },
   {
@@ -172,11 +182,12 @@ const views: View[] = [
     },
   },
   {
-    name: 'vacancy-form',
+    name: 'desk-programme',
     as: ines,
     go: async (page) => {
-      await vacancyPart(page, 'Rescue lead', 'Form')
-      await page.getByRole('button', { name: /^How many winters/ }).click()
+      await page.goto(`${address}/desk/sources/programmes?state=second+reader`)
+      await page.getByRole('link', { name: 'Mechanical Inspection' }).click()
+      await page.getByRole('heading', { name: 'recognised' }).waitFor()
     },
   },
   {
