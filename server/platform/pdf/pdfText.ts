@@ -47,6 +47,22 @@ function fontFile(family: Family, part: string): Promise<Uint8Array> {
 
 const read = new WeakMap<Uint8Array, ReturnType<typeof fontkit.create>>()
 
+type Glyph = { codePoints: number[] }
+type WithGlyphs = { getGlyph: (id: number, codePoints?: number[]) => Glyph }
+
+/**
+ * A glyph that was first met as a part of another, as the e of ë, is remembered without its character, and whoever reads
+ * the next document finds none there: it gets it once it is known.
+ */
+function keepCharacters(font: WithGlyphs) {
+  const getGlyph = font.getGlyph.bind(font)
+  font.getGlyph = (id, codePoints = []) => {
+    const glyph = getGlyph(id, codePoints)
+    if (codePoints.length > 0 && glyph.codePoints.length === 0) glyph.codePoints = codePoints
+    return glyph
+  }
+}
+
 const mostLaidOut = 10_000
 
 /**
@@ -57,6 +73,7 @@ function readFont(bytes: Uint8Array) {
   const known = read.get(bytes)
   if (known) return known
   const font = fontkit.create(bytes)
+  keepCharacters(font as unknown as WithGlyphs)
   const layOut = font.layout.bind(font)
   const laidOut = new Map<string, ReturnType<typeof layOut>>()
   font.layout = (text, features) => {
