@@ -57,14 +57,16 @@ function Standing({ research }: { research: Research }) {
   return (
     <section className="grid gap-2">
       <h2 className="text-[1.2rem]">{say(`sources.research.${state}`)}</h2>
-      <p>
-        {owner ? say('sources.ownedBy', { owner }) : say('sources.nobodyLooks')}{' '}
-        {!mine && state !== 'done' && (
-          <Button busy={busy} onClick={() => void act({ params: { id }, body: { version } })}>
-            {say('sources.takeIt')}
-          </Button>
-        )}
-      </p>
+      {state === 'open' && (
+        <p>
+          {owner ? say('sources.ownedBy', { owner }) : say('sources.nobodyLooks')}{' '}
+          {!mine && (
+            <Button busy={busy} onClick={() => void act({ params: { id }, body: { version } })}>
+              {say('sources.takeIt')}
+            </Button>
+          )}
+        </p>
+      )}
       <ProblemNote problem={problem} />
       <p className="text-ink-2">
         {say('sources.openedOn', { day: writeShortDay(openedAt) })}
@@ -241,7 +243,9 @@ function Found({ research: { consulted, outcome } }: { research: Research }) {
   ]
   return (
     <section className="grid gap-3">
-      <h2 className="text-[1.2rem]">{say(outcome.recognised ? 'sources.recognised' : 'sources.notRecognised')}</h2>
+      <h2 className="text-[1.2rem] first-letter:uppercase">
+        {say(outcome.recognised ? 'sources.recognised' : 'sources.notRecognised')}
+      </h2>
       <p className="whitespace-pre-line">{outcome.why}</p>
       <dl className="grid gap-x-4 gap-y-1 sm:grid-cols-[180px_1fr]">
         {facts.map(([name, value]) => (
