@@ -170,6 +170,17 @@ export const readAsSecond = endpoint({
   ...changes,
 })
 
+export const reopenResearch = endpoint({
+  method: 'POST',
+  path: '/api/desk/researched-programmes/:id/reopen',
+  summary: 'Look once more into a programme that was not recognised',
+  access: 'sources.keep',
+  params: byId,
+  body: Type.Object({ version: Version }),
+  reply: Saved,
+  ...changes,
+})
+
 export const askAboutProgramme = endpoint({
   method: 'POST',
   path: '/api/my/claims/:id/researched-programmes',

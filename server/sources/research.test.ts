@@ -126,12 +126,22 @@ describe('where there are two', () => {
     expect((await second(id, {}, admin)).status).toBe(200)
     const told = { state: 'unknown programme', research: { state: 'done', outcome: { recognised: false } } }
     expect(await first.study()).toMatchObject(told)
+    const { version } = await read(id)
+    const again = () => admin.call('reopenResearch', { params: { id }, body: { version } })
     const next = await named(['Udo', 'Unrecognised'], 'astral  TRAMWAYS', { number: 'TB-2018-7777' })
     expect(await next.study()).toMatchObject(told)
     expect(await rowsOf('Astral Tramways')).toEqual([])
     expect(
       (await ines.done('listResearch', { query: { state: 'done' } })).rows.map(({ programme }) => programme.title),
     ).toContain('Astral Tramways')
+    // It may be recognised by now: then it is looked into once more.
+    expect((await Promise.all([again(), again()])).map(({ status }) => status).sort()).toEqual([200, 409])
+    expect(await read(id)).toMatchObject({ state: 'open', mine: false, outcome: { recognised: false }, readBy: null })
+    expect(await next.study()).toMatchObject({ research: { state: 'open', outcome: null } })
+    await save(id)
+    expect((await second(id, {}, admin)).status).toBe(200)
+    const reopened = await admin.call('reopenResearch', { params: { id }, body: { version: (await read(id)).version } })
+    expect(reopened.body.code).toBe('research-not-concluded')
   }, 60_000)
 
   test('one may ask ahead of finishing, with a link in place of papers, before anything is sent', async () => {

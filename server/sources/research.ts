@@ -242,6 +242,19 @@ export async function readAsSecond(
   return { version: research.version }
 }
 
+/** What was not recognised may be by now. A recognised programme is one of its source, and is changed there. */
+export async function reopenResearch(deps: Deps, actor: Account, id: string, version: number) {
+  const research = await researchById(id)
+  requireVersion(version, research.version, {})
+  if (research.state !== 'done' || research.outcome?.recognised) throw problems.researchNotConcluded()
+  await compareAndSet(research, version, {
+    ...{ state: 'open', ownerId: actor.id, owner: actor.name, note: null },
+    ...{ concludedBy: null, concludedById: null, concludedAt: null, readBy: null, readAt: null },
+  })
+  await recordEvent(deps, actor, { code: 'programme-research-taken', ...(await eventOf(research)) })
+  return { version: research.version }
+}
+
 async function keepProgramme(deps: Deps, actor: Account, research: ProgrammeResearch, outcome: ResearchOutcome) {
   const source = await sourceById(research.sourceId)
   const programme = assessedProgramme(research.programme, outcome, deps.organisation.name)

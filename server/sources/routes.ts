@@ -10,7 +10,7 @@ import { importSources, readSourceFile } from './file'
 import { checkSource, retireSource, saveSource } from './keep'
 import { mergeSources, undoSourceMerge } from './merge'
 import { readSource } from './read'
-import { listResearch, readAsSecond, readResearch, saveResearch, takeResearch } from './research'
+import { listResearch, readAsSecond, readResearch, reopenResearch, saveResearch, takeResearch } from './research'
 import { setSourcesApart } from './twins'
 import { importSellers, readWatchlist, saveWatchlist } from './watchlist'
 
@@ -57,5 +57,8 @@ export const sourceRoutes = [
     takeResearch(deps, actor, input.params.id, input.body.version),
   ),
   bind(programmes.saveResearch, ({ deps, actor, input }) => saveResearch(deps, actor, input.params.id, input.body)),
+  bind(programmes.reopenResearch, ({ deps, actor, input }) =>
+    reopenResearch(deps, actor, input.params.id, input.body.version),
+  ),
   bind(programmes.readAsSecond, ({ deps, actor, input }) => readAsSecond(deps, actor, input.params.id, input.body)),
 ]

@@ -386,4 +386,5 @@ export default {
     'Diese kannte niemand, als jemand sie nannte. Jedem wird einmal nachgegangen, eine zweite Person liest es, und von da an ist er bekannt.',
   'sources.whyReadAlone': 'Warum es niemand sonst liest, oder was fehlt',
   'sources.nobodyLooks': 'Noch niemand geht dem nach.',
+  'sources.lookAgain': 'Noch einmal nachgehen',
 } satisfies Translated<typeof english>

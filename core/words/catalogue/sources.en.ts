@@ -378,4 +378,5 @@ export default {
     'Nobody knew these when somebody named them. Each is looked into once, read by a second person, and known from then on.',
   'sources.whyReadAlone': 'Why nobody else reads it, or what is missing',
   'sources.nobodyLooks': 'Nobody looks into it yet.',
+  'sources.lookAgain': 'Look into it once more',
 } as const

@@ -44,6 +44,7 @@ export function ProgrammePage() {
         <aside className="grid gap-4" aria-label={say('sources.toDecide')}>
           <Standing research={data} />
           {state === 'second reader' && <SecondReading key={version} research={data} />}
+          {data.recognised === false && <LookAgain research={data} />}
         </aside>
       </div>
     </Overview>
@@ -264,6 +265,20 @@ function Found({ research: { consulted, outcome } }: { research: Research }) {
         ))}
       </ul>
     </section>
+  )
+}
+
+/** What was not recognised may be by now. */
+function LookAgain({ research: { id, version } }: { research: Research }) {
+  const { act, busy, problem } = useAct('reopenResearch')
+  useFreshAfterClash(problem, 'desk')
+  return (
+    <div className="grid justify-items-start gap-2">
+      <ProblemNote problem={problem} />
+      <Button busy={busy} onClick={() => void act({ params: { id }, body: { version } })}>
+        {say('sources.lookAgain')}
+      </Button>
+    </div>
   )
 }
 

@@ -98,6 +98,13 @@ test('who concluded it does not read it; where there is nobody else it takes a r
   await waitFor(() => expect(sent[0]?.body).toEqual({ version: 3, agrees: true, alone: 'Nobody else is here' }))
 })
 
+test('what was not recognised is looked into once more', async () => {
+  const not = { ...concluded, state: 'done' as const, recognised: false, outcome: { ...outcome, recognised: false } }
+  const { user, sent } = await open(not, { reopenResearch: { version: 4 } })
+  await user.click(await screen.findByRole('button', { name: 'Look into it once more' }))
+  await waitFor(() => expect(sent[0]).toMatchObject({ name: 'reopenResearch', body: { version: 3 } }))
+})
+
 test('a list of awards is taken in; rows that cannot be read are told, and a record is taken out', async () => {
   const row = { id, number: 'TB-1', name: 'Ilse', born: '', award: 'MSc', subject: 'Power', awarded: '2018-03' }
   const { user, sent } = await showPage(<AwardRecords sourceId={id} />, {
