@@ -1,6 +1,7 @@
 import { UniqueConstraintError } from 'sequelize'
 import type { Fault } from '#contract/faults'
 import type { SourceGiven } from '#contract/sources'
+import type { TwoPersonPolicy } from '#core/rights/policies'
 import { faultsOfSource } from '#core/sources/faultsOfSource'
 import type { Contact, ContactCheck, ContactGiven } from '#core/sources/source'
 import { say } from '#core/words/say'
@@ -129,8 +130,8 @@ const enteredByOf = ({ checkedAt, enteredById, known }: Source): Set<string> =>
   )
 
 /** What a reader may do about sources: who besides them could check one, and whether that is asked for. */
-export async function checkersBeside(actor: Actor) {
-  const [two, keepers] = await Promise.all([takesTwo('source-check'), accountsWithRight('sources.keep')])
+export async function checkersBeside(actor: Actor, policy: TwoPersonPolicy = 'source-check') {
+  const [two, keepers] = await Promise.all([takesTwo(policy), accountsWithRight('sources.keep')])
   return { two, others: keepers.some(({ id }) => id !== actor.id) }
 }
 

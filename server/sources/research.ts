@@ -15,15 +15,13 @@ import type { Change } from '../platform/changes'
 import { compareAndSet } from '../platform/database/compareAndSet'
 import type { Account, Actor, Deps } from '../platform/deps'
 import { invalid, invalidField, requireVersion } from '../platform/errors/problems'
-import { takesTwo } from '../records/accounts/policies'
-import { accountsWithRight } from '../records/accounts/staff'
 import { applicationsOf } from '../records/applications/find'
 import { Application } from '../records/applications/model'
 import { Claim } from '../records/claims/model'
 import { Source } from '../records/sources/model'
 import { ProgrammeResearch, researchById } from '../records/sources/research'
 import { sourceById } from '../records/sources/sources'
-import { settle } from './keep'
+import { checkersBeside, settle } from './keep'
 import { problems } from './problems'
 
 const most = 200
@@ -140,8 +138,8 @@ export async function readResearch(actor: Account, id: string) {
 
 /** Whether somebody may be the second reader: not who concluded it, unless nobody else could. */
 async function secondReader({ concludedById }: ProgrammeResearch, actor: Account) {
-  if (concludedById !== actor.id || !(await takesTwo('programme-research'))) return { mayRead: true, alone: false }
-  const others = (await accountsWithRight('sources.keep')).some(({ id }) => id !== actor.id)
+  const { two, others } = await checkersBeside(actor, 'programme-research')
+  if (concludedById !== actor.id || !two) return { mayRead: true, alone: false }
   return { mayRead: !others, alone: !others }
 }
 

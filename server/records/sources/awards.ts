@@ -15,12 +15,17 @@ export const awardNumbered = async (sourceId: string, number: string): Promise<A
   return (await AwardRecordRow.findOne({ where: { sourceId, numberKey } }))?.said
 }
 
+const atOnce = 1000
+
 /** Keeps what an institution has said; under a number that is there already what it says now. */
 export async function keepAwards(sourceId: string, records: readonly AwardRecord[], by: { name: string }, at: Date) {
   const rows = records.map((said) => ({
     ...{ id: uuid(), sourceId, numberKey: numberKeyOf(said.number), said, enteredBy: by.name, enteredAt: at },
   }))
-  await AwardRecordRow.bulkCreate(rows, { updateOnDuplicate: ['said', 'enteredBy', 'enteredAt'] })
+  for (let from = 0; from < rows.length; from += atOnce)
+    await AwardRecordRow.bulkCreate(rows.slice(from, from + atOnce), {
+      updateOnDuplicate: ['said', 'enteredBy', 'enteredAt'],
+    })
 }
 
 const shown = 50

@@ -53,6 +53,12 @@ test.each<[string, Partial<KnownStudy>, Partial<Claim>]>([
   expect(container.querySelector('p')).toBeNull()
 })
 
+test('whoever writes for somebody is shown what is known, and cannot say it for them', async () => {
+  await showPage(<KnownStudyNote claim={study} studies={[known()]} />, { roles: ['coordinator'] })
+  expect(screen.getByText(/is known to us/)).toBeTruthy()
+  expect(screen.queryByRole('button')).toBeNull()
+})
+
 test('what was found of a new programme is told to whoever has it', async () => {
   const outcome = { level: 7, field: '0713', comparableTo: 'a course', why: 'Nine weeks.', from: 2000, to: null }
   const research = (recognised: boolean) => ({ state: 'done' as const, outcome: { ...outcome, recognised } })

@@ -6,6 +6,7 @@ import { say } from '#core/words/say'
 import { Button } from '../../ui/Button'
 import { ProblemNote } from '../../ui/ProblemNote'
 import { useAct } from '../../useAct'
+import { useSession } from '../../useSession'
 
 /** The same once something is sent, of every study there is something to say of. */
 export function KnownStudies({ claims, studies }: { claims: readonly Claim[]; studies: readonly KnownStudy[] }) {
@@ -37,6 +38,7 @@ type Props = { claim: Claim; studies: readonly KnownStudy[] }
  * confirmed at once where there is a record; where nobody knows it, they can ask about it, also ahead of finishing.
  */
 export function KnownStudyNote({ claim, studies }: Props) {
+  const { may } = useSession()
   const study = studies.find((one) => one.claim === claim.id)
   if (!study) return null
   if (claim.rung === 'confirmed') return <Note tone="text-confirmed">{say('apply.known.confirmed')}</Note>
@@ -57,7 +59,8 @@ export function KnownStudyNote({ claim, studies }: Props) {
   return (
     <>
       <Note>{say('apply.known.accredited', known)}</Note>
-      <StateAward key={claim.version} claim={claim} />
+      {/* Whoever writes for somebody cannot say it for them. */}
+      {may('stateAward') && <StateAward key={claim.version} claim={claim} />}
     </>
   )
 }
@@ -101,6 +104,7 @@ function StateAward({ claim }: { claim: Claim }) {
 /** A programme nobody knows: what was found of it, or the way to ask. */
 function Unknown({ claim, study }: { claim: Claim; study: KnownStudy }) {
   const { act, busy, problem } = useAct('askAboutProgramme')
+  const { may } = useSession()
   const { research, source } = study
   if (research?.outcome) {
     const { recognised, comparableTo, level, why } = research.outcome
@@ -122,11 +126,11 @@ function Unknown({ claim, study }: { claim: Claim; study: KnownStudy }) {
       <Note>{say('apply.known.nobodyKnows', { source })}</Note>
       {ahead && (details.link ?? '') === '' ? (
         <Note>{say('apply.known.linkFirst')}</Note>
-      ) : (
+      ) : may('askAboutProgramme') ? (
         <Button kind="quiet" busy={busy} onClick={() => void act({ params: { id: claim.id } })}>
           {say(ahead ? 'apply.known.askAhead' : 'apply.known.askNow')}
         </Button>
-      )}
+      ) : null}
       <ProblemNote problem={problem} />
     </div>
   )

@@ -58,6 +58,13 @@ test.each([
   expect(screen.queryByRole('button', { name: 'I have posted it' })).toBeNull()
 })
 
+test('whoever writes for somebody puts the paper here, and prints and posts nothing', async () => {
+  await show([one()], { roles: ['coordinator'] })
+  expect(await screen.findByLabelText(/^Add the signed form/)).toBeTruthy()
+  expect(screen.queryByRole('link', { name: 'Print it, filled in' })).toBeNull()
+  expect(screen.queryByRole('button', { name: 'Or send it by post' })).toBeNull()
+})
+
 test('what is settled wants nothing more', async () => {
   await show([one({ state: 'to look at' }), one({ kind: 'fee', state: 'met', because: '' })])
   expect(await screen.findByText('here, we look at the signature')).toBeTruthy()

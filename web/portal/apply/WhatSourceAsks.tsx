@@ -10,6 +10,7 @@ import { TextField } from '../../ui/Field'
 import { faultAt, ProblemNote } from '../../ui/ProblemNote'
 import { writeDayOf } from '../../ui/write'
 import { useAct } from '../../useAct'
+import { useSession } from '../../useSession'
 import { Documents } from '../documents/Documents'
 
 /** A claim with the papers that show what it says, and none of those its source wants with a question. */
@@ -83,13 +84,15 @@ function Given({
 function ByHand({ applicationId, claim, asked }: OneProps) {
   const kind = asked.kind as 'own form' | 'signature'
   const params = { id: applicationId, claim: claim.id, condition: asked.condition }
-  const { data } = api.endpoints.listMyCoverSheets.useQuery({ params: { id: applicationId } })
+  // Whoever writes for somebody puts papers here, and leaves printing and posting to them.
+  const own = useSession().may('makeSourceSheet')
+  const { data } = api.endpoints.listMyCoverSheets.useQuery({ params: { id: applicationId } }, { skip: !own })
   const making = useAct('makeSourceSheet')
   const posting = useAct('sayPosted')
   const sheet = data?.sheets.find(
     ({ claimId, part, state }) => claimId === claim.id && part === paperFor[kind] && state !== 'came',
   )
-  const settled = asked.state === 'met' || asked.state === 'to look at'
+  const settled = !own || asked.state === 'met' || asked.state === 'to look at'
   return (
     <div className="grid gap-1.5">
       {!settled && (
