@@ -12,6 +12,7 @@ import * as desk from './desk'
 import * as dryRuns from './dryRuns'
 import * as duplicates from './duplicates'
 import type { Endpoint } from './endpoint'
+import * as enquiries from './enquiries'
 import * as equality from './equality'
 import * as fees from './fees'
 import * as firstSteps from './firstSteps'
@@ -19,6 +20,7 @@ import * as heard from './heard'
 import * as identity from './identity'
 import * as imports from './imports'
 import * as incomingMails from './incomingMails'
+import * as letters from './letters'
 import * as lists from './lists'
 import * as matters from './matters'
 import * as messages from './messages'
@@ -29,6 +31,7 @@ import * as originals from './originals'
 import * as places from './places'
 import * as privacy from './privacy'
 import * as programmes from './programmes'
+import * as reply from './reply'
 import * as rules from './rules'
 import * as scoring from './scoring'
 import * as sharedSections from './sharedSections'
@@ -64,6 +67,9 @@ const everything = {
   ...sources,
   ...skills,
   ...verification,
+  ...enquiries,
+  ...letters,
+  ...reply,
   ...heard,
   ...identity,
   ...vouching,

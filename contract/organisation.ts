@@ -1,4 +1,5 @@
 import { type Static, Type } from '@sinclair/typebox'
+import { type ScheduleKind, scheduleKinds, scheduleLimits } from '#core/enquiries/schedule'
 import { type IssuedClaim, issuedClaims } from '#core/sources/source'
 import { languages } from '#core/words/say'
 import { endpoint } from './endpoint'
@@ -19,6 +20,14 @@ const optionalText = () => Type.Optional(Type.String())
 
 const months = () => orNull(Type.Integer())
 const days = (most: number) => Type.Integer({ minimum: 1, maximum: most })
+
+const Schedule = Type.Object({
+  reminders: Type.Integer({ minimum: scheduleLimits.reminders.least, maximum: scheduleLimits.reminders.most }),
+  everyWorkingDays: Type.Integer({
+    minimum: scheduleLimits.everyWorkingDays.least,
+    maximum: scheduleLimits.everyWorkingDays.most,
+  }),
+})
 
 export const Organisation = Type.Object({
   name: Line(120, 1),
@@ -58,6 +67,20 @@ export const Organisation = Type.Object({
     >,
     { description: 'For how long what was confirmed is not asked again; null for good' },
   ),
+  enquiries: Type.Object({
+    schedules: Type.Object(
+      Object.fromEntries(scheduleKinds.map((kind) => [kind, Schedule])) as Record<ScheduleKind, typeof Schedule>,
+      { description: 'Reminders by way, and for what is handled faster' },
+    ),
+    costLimit: orNull(
+      Type.Integer({ minimum: 0, maximum: 100_000_00, description: 'Above it a cost is approved by somebody else' }),
+    ),
+    againIn: Type.Array(Type.String({ pattern: '^[A-Z]{2}$' }), {
+      maxItems: 250,
+      uniqueItems: true,
+      description: 'Where a former employer may be asked whether they would employ somebody again',
+    }),
+  }),
 })
 
 const Logo = Type.Object({

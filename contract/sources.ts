@@ -14,6 +14,7 @@ import {
   sourceKinds,
 } from '#core/sources/source'
 import type { TwinReason } from '#core/sources/twins'
+import { sourceLanguages } from '#core/words/say'
 import { Mail } from './accounts'
 import { endpoint } from './endpoint'
 import { Day, Done, Id, listOfCore, Moment, ofCore, oneOf, orNull, Reason, ShortText, Version } from './shapes'
@@ -145,6 +146,23 @@ const Contact = Type.Object({
   address: Type.String({ maxLength: 600 }),
 })
 
+export const Money = Type.Object({
+  amount: Type.Integer({ minimum: 0, maximum: 100_000_00, description: 'In minor units' }),
+  currency: Type.String({ pattern: '^[A-Z]{3}$', description: 'ISO 4217' }),
+})
+const WorkingDays = Type.Integer({ minimum: 1, maximum: 120, description: 'After how many it is reminded' })
+const Coordinate = Type.String({ pattern: '^[A-Za-z0-9_-]{43}$', description: '32 bytes, base64url' })
+const PublicKey = Type.Object(
+  {
+    kid: Type.String({ minLength: 1, maxLength: 300, pattern: singleLine }),
+    kty: oneOf(['OKP', 'EC'] as const),
+    crv: oneOf(['Ed25519', 'P-256'] as const),
+    x: Coordinate,
+    y: Type.Optional(Coordinate),
+  },
+  { additionalProperties: false, description: 'A public key as a JWK (RFC 7517); never a private one' },
+)
+
 export const SourceGiven = Type.Object({
   name: Name,
   names: few(Type.Object({ name: Name, use: oneOf(nameUses), until: Type.Optional(Year) }), 40),
@@ -174,13 +192,20 @@ export const SourceGiven = Type.Object({
     }),
     20,
   ),
-  cost: orNull(
-    Type.Object({
-      amount: Type.Integer({ minimum: 0, maximum: 100_000_00 }),
-      currency: Type.String({ pattern: '^[A-Z]{3}$', description: 'ISO 4217' }),
-    }),
+  cost: orNull(Money),
+  answerWorkingDays: WorkingDays,
+  faster: Type.Optional(orNull(Type.Object({ answerWorkingDays: WorkingDays, cost: Money }))),
+  together: Type.Optional(Type.Boolean({ description: 'It wants several people in one letter or mail' })),
+  language: Type.Optional(oneOf([...sourceLanguages, ''] as const)),
+  issuer: Type.Optional(
+    orNull(
+      Type.Object({
+        id: Type.String({ minLength: 1, maxLength: 300, pattern: singleLine, description: 'A URL or DID' }),
+        keys: Type.Array(PublicKey, { minItems: 1, maxItems: 10 }),
+        statusLists: few(Type.String({ maxLength: 500, pattern: '^https?://\\S+$' }), 10),
+      }),
+    ),
   ),
-  answerWorkingDays: Type.Integer({ minimum: 1, maximum: 120, description: 'After how many it is reminded' }),
   numberFormats: few(NumberFormat, 20),
   programmes: few(Programme, 300),
   notes: Type.String({ maxLength: 4000 }),

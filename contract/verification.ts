@@ -6,23 +6,11 @@ import type { AwardBasis } from '#core/sources/knownAward'
 import { researchStates } from '#core/sources/research'
 import type { SellerMatch } from '#core/sources/sellers'
 import type { Accreditation } from '#core/sources/source'
-import { standingStates } from '#core/validity/validity'
 import { portraitFindings } from './claims'
 import { endpoint } from './endpoint'
-import {
-  Day,
-  Done,
-  Id,
-  LinkToken,
-  LongText,
-  listOfCore,
-  Moment,
-  ofCore,
-  oneOf,
-  orNull,
-  Reason,
-  Version,
-} from './shapes'
+import { EnquiryLine } from './enquiries'
+import { StandingSchema } from './reply'
+import { Done, Id, listOfCore, Moment, ofCore, oneOf, orNull, Reason, Version } from './shapes'
 import { sourceStates } from './sources'
 
 export const seeDocument = endpoint({
@@ -71,49 +59,6 @@ export const sendDocumentBack = endpoint({
   invalidates: ['desk'],
 })
 
-export const previewEnquiry = endpoint({
-  method: 'GET',
-  path: '/api/desk/claims/:id/enquiries/preview',
-  summary: 'The mail an enquiry would send, and what keeps it from being sent',
-  access: 'proof.settle',
-  params: Type.Object({ id: Id }),
-  query: Type.Object({ applicationId: Id }),
-  reply: Type.Object({
-    to: orNull(Type.String()),
-    source: Type.String(),
-    subject: Type.String(),
-    text: Type.String(),
-    encloses: Type.Array(Type.String()),
-    answerBy: Day,
-    obstacles: Type.Array(Type.String()),
-  }),
-  invalidates: ['desk'],
-})
-
-export const raiseEnquiry = endpoint({
-  method: 'POST',
-  path: '/api/desk/claims/:id/enquiries',
-  summary: 'Ask the source about a claim: a mail with a single-use link and the signed permission',
-  access: 'proof.settle',
-  params: Type.Object({ id: Id }),
-  body: Type.Object({ applicationId: Id }),
-  reply: Type.Object({ id: Id, answerBy: Day }),
-  idempotent: true,
-  invalidates: ['desk'],
-})
-
-export const askRegister = endpoint({
-  method: 'POST',
-  path: '/api/desk/claims/:id/look-up',
-  summary: 'Look a licence or certificate up in its issuer’s register; the answer is kept as a reply',
-  access: 'proof.settle',
-  params: Type.Object({ id: Id }),
-  body: Type.Object({ applicationId: Id }),
-  reply: Type.Object({ found: Type.Boolean() }),
-  idempotent: true,
-  invalidates: ['desk'],
-})
-
 export const decisions = [
   'confirmed',
   'confirmed with a note',
@@ -141,82 +86,6 @@ export const undoDecision = endpoint({
   params: Type.Object({ id: Id }),
   reply: Done,
   invalidates: ['desk'],
-})
-
-const byToken = Type.Object({ token: LinkToken })
-
-export const Question = Type.Object({
-  state: oneOf(['open', 'answered', 'expired', 'withdrawn'] as const),
-  operator: Type.String(),
-  source: Type.String(),
-  candidate: Type.String(),
-  kind: Type.String(),
-  answerBy: Day,
-  claimed: Type.Record(Type.String(), Type.String()),
-  fields: ofCore<Field[]>(Type.Array(Type.Object({}))),
-  answeredAt: orNull(Moment),
-  contact: Type.String(),
-})
-
-export const readEnquiry = endpoint({
-  method: 'GET',
-  path: '/api/enquiries/:token',
-  summary: 'The question behind a link',
-  access: 'bearer-of-link',
-  params: byToken,
-  reply: Question,
-  invalidates: ['enquiry'],
-})
-
-/** Per field: the source agrees, gives the right value, or cannot say. */
-export const FieldReply = Type.Union([
-  Type.Object({ says: Type.Literal('agrees') }),
-  Type.Object({ says: Type.Literal('differs'), value: Type.String({ minLength: 1, maxLength: 300 }) }),
-  Type.Object({ says: Type.Literal('cannot say') }),
-])
-export type FieldReply = Static<typeof FieldReply>
-
-/** What a licensing body says of a licence beyond its dates. */
-const StandingSchema = Type.Object(
-  { state: oneOf(standingStates), from: Type.Optional(Day), through: Type.Optional(Day) },
-  { additionalProperties: false },
-)
-
-export const EnquiryReply = Type.Object({
-  known: Type.Boolean({ description: 'Whether the source knows of the person and the thing at all' }),
-  fields: Type.Record(Type.String(), FieldReply),
-  /** Asked of licences and certificates. */
-  standing: Type.Optional(StandingSchema),
-  note: LongText,
-  respondent: Type.String({ minLength: 2, maxLength: 120 }),
-  capacity: Type.String({ maxLength: 120 }),
-})
-export type EnquiryReply = Static<typeof EnquiryReply>
-
-export const replyToEnquiry = endpoint({
-  method: 'POST',
-  path: '/api/enquiries/:token/reply',
-  summary: 'Answer the question; the link is used up',
-  access: 'bearer-of-link',
-  params: byToken,
-  body: EnquiryReply,
-  reply: Type.Object({ receivedAt: Moment, receipt: Type.String() }),
-  idempotent: true,
-  invalidates: ['enquiry'],
-})
-
-export const EnquiryLine = Type.Object({
-  id: Id,
-  round: Type.Integer(),
-  channel: oneOf(['link', 'register'] as const),
-  state: oneOf(['open', 'answered', 'expired', 'withdrawn'] as const),
-  source: Type.String(),
-  askedAt: Moment,
-  askedBy: Type.String(),
-  answerBy: Day,
-  answeredAt: orNull(Moment),
-  respondent: orNull(Type.String()),
-  note: orNull(Type.String()),
 })
 
 export const FindingLine = Type.Object({

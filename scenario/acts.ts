@@ -21,11 +21,11 @@ import { bankOf } from '#server/records/skills/checks'
 import { Sitting } from '#server/records/skills/model'
 import { vacancyById } from '#server/records/vacancies/vacancies'
 import { beginSitting, handInSitting, saveSittingAnswer } from '#server/skills/sit'
-import { askRegister } from '#server/verification/channels/register'
+import { askRegister } from '#server/enquiries/register'
 import { decideClaim } from '#server/verification/decide'
 import { seeDocument, sendDocumentBack } from '#server/verification/documents'
-import { raiseEnquiry } from '#server/verification/raiseEnquiry'
-import { replyToEnquiry } from '#server/verification/reply'
+import { raiseEnquiry } from '#server/enquiries/raise'
+import { replyToEnquiry } from '#server/enquiries/reply'
 import { printedOn } from './claims'
 import type { Act, ActName, ActNamed, PersonPlan } from './plan'
 import { registersOf } from './registers'
@@ -147,7 +147,7 @@ async function answer(scene: Scene, act: ActNamed<'answer'>) {
   const enquiry = await Enquiry.findOne({ where: { claimId, state: 'open' }, rejectOnEmpty: true })
   const mails = await Message.findAll({ where: { applicationId: enquiry.applicationId }, order: [['id', 'DESC']] })
   const tokens = mails.flatMap(({ text }) => /\/reply\/([\w-]+)/.exec(text)?.[1] ?? [])
-  const links = await EnquiryLink.findAll({ where: { enquiryId: enquiry.id } })
+  const links = await EnquiryLink.findAll({ where: { batchId: enquiry.batchId } })
   const token = tokens.find((candidate) => links.some(({ tokenHash }) => tokenHash === hashOf(candidate)))!
   const fields = Object.fromEntries(
     Object.keys(enquiry.claimed).map((key) => {

@@ -20,6 +20,7 @@ import { demoRoutes } from './demo/routes'
 import { deskRoutes } from './desk/routes'
 import { serveUploads } from './documents/uploads'
 import { duplicatesRoutes } from './duplicates/routes'
+import { enquiryRoutes } from './enquiries/routes'
 import { hiringRoutes } from './hiring/routes'
 import { scoringRoutes } from './hiring/scoring/routes'
 import { importRoutes } from './incoming/imports/routes'
@@ -64,6 +65,7 @@ export const routes = [
   ...sourceRoutes,
   ...skillsRoutes,
   ...verificationRoutes,
+  ...enquiryRoutes,
   ...identityRoutes,
   ...vouchingRoutes,
   ...equalityRoutes,

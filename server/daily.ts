@@ -1,35 +1,28 @@
 import { col, Op } from 'sequelize'
 import { dayAt } from '#core/dates/zoned'
-import { contactFor } from '#core/sources/source'
 import { leftOf } from './applications/remaining'
 import { remindOfFinals, tellOfMissedFinals } from './claims/remindOfFinals'
 import { forgetReaders } from './desk/ownership'
 import { forgetOldUploads } from './documents/uploads'
+import { advanceDue, releaseDue } from './enquiries/pass'
 import { remindOfOffers, tellOfExpiredOffers } from './hiring/offerReminders'
 import { tellOfMissed } from './incoming/tray/tellOfMissed'
 import { queueNotice } from './messages/queueNotice'
 import { askToTakeOver } from './onBehalf/behalf'
-import { recordEvent } from './platform/audit/record'
 import { forEachRow } from './platform/database/forEachRow'
 import type { Deps } from './platform/deps'
 import { forgetOldAttempts } from './platform/http/limits'
 import { queueJob } from './platform/jobs/queue'
-import { queueMail } from './platform/mail/queueMail'
 import { forgetUnheldBytes } from './privacy/erase'
 import { retain } from './privacy/retain'
 import { readinessOf } from './readiness/readiness'
 import { candidateWithMail } from './records/accounts/candidate'
 import { Application } from './records/applications/model'
 import { isTheirs } from './records/applications/writtenFor'
-import { labelValue } from './records/claims/label'
-import { claimById } from './records/enquiries/load'
-import { Enquiry } from './records/enquiries/model'
-import { sourceById } from './records/sources/sources'
 import { allVacancies, isOpen } from './records/vacancies/vacancies'
 import { markOverdue } from './skills/sit'
 import { tellOfLateDecision } from './vacancies/decisionDay'
 import { forgetOldDryRuns } from './vacancies/rules/dryRun'
-import { linkFor } from './verification/raiseEnquiry'
 
 const closingSoonDays = 3
 
@@ -39,8 +32,8 @@ const closingSoonDays = 3
  */
 export async function runDaily(deps: Deps) {
   const parts = [
-    remindSources,
-    expireLinks,
+    advanceDue,
+    releaseDue,
     remindOfClosing,
     remindOfQuiet,
     remindOfOffers,
@@ -62,63 +55,6 @@ export async function runDaily(deps: Deps) {
   const day = deps.clock.today().toString()
   await queueJob('summaries', { day }, { uniqueKey: `summaries ${day}` })
   if (failed > 0) throw new Error(`${failed} of what was due today could not be done`)
-}
-
-function remindSources(deps: Deps) {
-  const due = { state: 'open' as const, remindedAt: null, answerBy: { [Op.lt]: deps.clock.today().toString() } }
-  return forEachRow(deps, Enquiry, due, async (enquiry) => {
-    const source = await sourceById(enquiry.sourceId)
-    const claim = await claimById(enquiry.claimId)
-    const contact = contactFor(source.known, claim.kind)
-    // Nobody writes to an address that was changed and not checked since; the desk sees the source under Sources.
-    if (!contact?.checked) return
-    const person = await candidateWithMail(claim.candidateId)
-    await enquiry.update({ remindedAt: deps.clock.now() })
-    await queueMail(deps, {
-      to: { name: source.name, mail: contact.mail },
-      words: 'enquiryReminder',
-      values: {
-        claim: labelValue(claim.details),
-        candidate: person.name,
-        asked: { day: dayAt(enquiry.askedAt, deps.organisation.timeZone).toString() },
-        link: await linkFor(deps, enquiry),
-      },
-      about: { id: enquiry.applicationId, candidateId: claim.candidateId },
-    })
-    await recordEvent(
-      deps,
-      { kind: 'system' },
-      {
-        code: 'source-reminded',
-        values: { source: source.name, claim: labelValue(claim.details) },
-        about: source.name,
-        candidateId: claim.candidateId,
-        applicationId: enquiry.applicationId,
-        claimId: claim.id,
-      },
-    )
-  })
-}
-
-function expireLinks(deps: Deps) {
-  const old = { state: 'open' as const, expiresAt: { [Op.lt]: deps.clock.now() } }
-  return forEachRow(deps, Enquiry, old, async (enquiry) => {
-    const claim = await claimById(enquiry.claimId)
-    const source = await sourceById(enquiry.sourceId)
-    await enquiry.update({ state: 'expired' })
-    await recordEvent(
-      deps,
-      { kind: 'system' },
-      {
-        code: 'enquiry-expired',
-        values: { source: source.name, claim: labelValue(claim.details) },
-        about: source.name,
-        candidateId: claim.candidateId,
-        applicationId: enquiry.applicationId,
-        claimId: claim.id,
-      },
-    )
-  })
 }
 
 async function remindOfClosing(deps: Deps) {

@@ -41,7 +41,7 @@ export async function prepare(config: Config, log: Logger = pino({ level: config
     vault: openVault({ key: config.secretKey, file: config.secretFile }),
     mailer: smtpMailer(config),
     identityProvider: config.identityProvider && openidProvider(config.identityProvider),
-    registers: httpRegisters(config.registerUrl, config.registerPatienceMs),
+    registers: httpRegisters(config.registerUrl, { tryMs: config.registerPatienceMs }),
     places: httpPlaces(config.placesUrl),
     captureDevice: httpCaptureDevice(config.captureUrl),
     scanner: folderScanner(config.scanFolder),

@@ -1,12 +1,13 @@
 import { tellOwners } from './accounts/tell'
 import { refreshIdentities, refreshKeysOf } from './duplicates/onPersonChanged'
+import { endEnquiries } from './enquiries/callOff'
+import { releaseLater } from './enquiries/release'
 import { tellDeciders } from './matters/tellDeciders'
 import { tellCandidates } from './messages/tellCandidate'
 import type { Subscriber } from './platform/changes'
 import { copyTitles, refreshChanged } from './readiness/summaries'
 import { proposeSources } from './sources/propose'
 import { researchProgrammes } from './sources/research'
-import { endEnquiries } from './verification/callOff'
 import { lookUpLater } from './verification/lookUpKnown'
 import { endVouchings } from './vouching/name'
 
@@ -21,6 +22,7 @@ export const subscribers: readonly Subscriber[] = [
   { on: ['sources'], run: proposeSources },
   { on: ['sources'], run: researchProgrammes },
   { on: ['awards'], run: lookUpLater },
+  { on: ['file', 'application'], run: releaseLater },
   { on: ['deciders'], run: tellDeciders },
   { on: ['owner told'], run: tellOwners },
   // Last, since it sums up what the others have changed.

@@ -1,6 +1,8 @@
 import { answerReset } from './accounts/lookAfter'
 import { answerSignUp } from './accounts/signUp'
 import { runDaily } from './daily'
+import { giveUpLookUp, lookUpFor } from './enquiries/register'
+import { releaseOf } from './enquiries/release'
 import { compareImported, runImportJob } from './incoming/imports/run'
 import { giveUpScan, readScan } from './incoming/tray/readScan'
 import { takeFromScanner } from './incoming/tray/tray'
@@ -27,6 +29,9 @@ const usual: Patience = { attempts: 8, days: 30, longestPauseSeconds: 3600 }
 /** Somebody's mail server may be down for days; what it has not refused is not given up before (RFC 5321, 4.5.4.1). */
 const untilDelivered: Patience = { attempts: 1000, days: 4, longestPauseSeconds: 3 * 3600 }
 
+/** A register that is down over a night is up again in the morning; then another way is taken. */
+const forARegister: Patience = { attempts: 12, days: 2, longestPauseSeconds: 3 * 3600 }
+
 /** What takes long has a lane of its own, so that mails do not wait behind it. */
 const lanes = ['quick', 'long'] as const
 type Lane = (typeof lanes)[number]
@@ -51,6 +56,8 @@ const works: { [Kind in JobKind]: Work<Jobs[Kind]> } = {
   reset: { lane: 'quick', run: inOne(answerReset), forgetful: true },
   'decision day': { lane: 'long', run: tellOfDecisionDay },
   'known awards': { lane: 'quick', run: lookUpKnown },
+  'look up': { lane: 'quick', run: lookUpFor, giveUp: giveUpLookUp, patience: forARegister },
+  'prepared enquiries': { lane: 'quick', run: releaseOf },
   daily: { lane: 'long', run: runDaily },
   summaries: { lane: 'long', run: refreshForDay },
   'dry run': { lane: 'long', run: runDryRun },

@@ -4,7 +4,7 @@ import { answerIdentity, openIdentity, peopleIn } from './identity'
 import { openMailbox } from './mailbox'
 import { answerMailbox } from './mailboxPage'
 import { answerPlaces } from './places'
-import { answerRegisters, openRegisters } from './registers'
+import { answerRegisters, demoRegisters } from './registers'
 import { answerScanner } from './scanner'
 import { answerTexts, openPhones } from './texts'
 
@@ -14,7 +14,7 @@ const httpPort = Number(process.env.STANDINS_PORT ?? 4103)
 
 const mailbox = await openMailbox(process.env.MAILBOX_FOLDER ?? '.data/mailbox', smtpPort)
 const phones = openPhones(process.env.TEXTS_FILE ?? '.data/texts.json')
-const registers = openRegisters(process.env.REGISTERS_FILE)
+const registers = demoRegisters(process.env.REGISTERS_FILE)
 
 const identity = await openIdentity(
   `http://127.0.0.1:${httpPort}/identity`,

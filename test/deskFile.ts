@@ -68,7 +68,7 @@ export const aDocument = (over: Partial<FileClaim['documents'][number]> = {}): F
 })
 
 export const anEnquiry = (over: Partial<Proof['enquiries'][number]> = {}): Proof['enquiries'][number] => ({
-  id: uuid(),
+  ...{ id: uuid(), reference: null, lacks: [], paper: false, steps: [] },
   round: 1,
   channel: 'link',
   state: 'answered',

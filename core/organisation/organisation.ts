@@ -1,3 +1,4 @@
+import { type EnquirySettings, usualEnquiries } from '../enquiries/settings'
 import { type FreshMonths, usualFreshness } from '../validity/freshness'
 import type { Language } from '../words/say'
 
@@ -38,6 +39,8 @@ export type Organisation = {
   keeping: KeepingPeriods
   /** For how long what was confirmed is not asked again. */
   freshMonths: FreshMonths
+  /** How sources are asked. */
+  enquiries: EnquirySettings
 }
 
 /**
@@ -68,6 +71,7 @@ export const unnamedOrganisation: Organisation = {
   footer: {},
   keeping: usualKeeping,
   freshMonths: usualFreshness,
+  enquiries: usualEnquiries,
 }
 
 /** The text of an organisation in a language; where there is none, in its usual one. */

@@ -130,6 +130,14 @@ export function proofResult(claim: ClaimFacts, requirement: Requirement): Result
   if (claim.enquiry === 'answered' && requirement.rung === 'confirmed') {
     return unmet({ code: 'reply-in', claim: label, source }, [{ who: 'desk', what: 'compare' }])
   }
+  if (
+    (claim.enquiry === 'silent' || claim.enquiry === 'declined') &&
+    rung === 'asked' &&
+    requirement.rung === 'confirmed'
+  ) {
+    const code = claim.enquiry === 'silent' ? ('source-silent' as const) : ('source-declined' as const)
+    return unmet({ code, claim: label, source }, [{ who: 'desk', what: 'compare' }])
+  }
   if (claim.enquiry === 'open' && requirement.rung === 'confirmed') {
     return unmet({ code: 'asked', claim: label, source }, afterLooking.slice(1))
   }
@@ -144,7 +152,9 @@ export function proofResult(claim: ClaimFacts, requirement: Requirement): Result
     ])
   }
   if (requirement.rung === 'evidenced') return met(label)
-  return unmet({ code: 'to-ask', claim: label, source }, afterLooking)
+  // What is prepared goes out by itself: nobody has to ask.
+  const asked = claim.enquiry === 'prepared'
+  return unmet({ code: asked ? 'asked' : 'to-ask', claim: label, source }, asked ? afterLooking.slice(1) : afterLooking)
 }
 
 /** What was confirmed serves whoever asks for it, until it is so old that its source is asked again. */

@@ -112,7 +112,7 @@ export type ClaimFacts = {
   interim?: { seen: boolean; since: string; finalBy: string; finalToLookAt?: boolean }
   /** The live portrait beside a paper of identity; absent where none goes with it. */
   portrait?: PortraitFact
-  enquiry: 'none' | 'open' | 'answered'
+  enquiry: 'none' | 'open' | 'answered' | 'silent' | 'declined' | 'prepared'
   /** Since when it is confirmed and until when that serves, ISO days; stale where it has to be asked again. */
   confirmed?: { since: string; until: string | null; stale?: true }
   /** Who would have to be asked, for words. */
@@ -217,6 +217,8 @@ export type OutcomeReason =
         | 'to-ask'
         | 'asked'
         | 'reply-in'
+        | 'source-silent'
+        | 'source-declined'
         | 'contradicted'
         | 'unconfirmable'
       claim: StoredValue

@@ -7,7 +7,7 @@ import { met, notNeeded, type Result, unmet } from './result'
 const stillToAsk = ({ rung, enquiry, confirmed }: ClaimFacts) =>
   rung === 'confirmed'
     ? Boolean(confirmed?.stale)
-    : enquiry === 'none' && (rung === 'claimed' || rung === 'evidenced' || rung === 'asked')
+    : (enquiry === 'none' || enquiry === 'prepared') && (rung === 'claimed' || rung === 'evidenced' || rung === 'asked')
 
 /**
  * What the sources of a file ask for before they answer, as requirements: at the gate "send" while an application is written,

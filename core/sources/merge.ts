@@ -13,6 +13,10 @@ export const singleFields = [
   'register',
   'cost',
   'answerWorkingDays',
+  'faster',
+  'together',
+  'language',
+  'issuer',
 ] as const
 export type SingleField = (typeof singleFields)[number]
 
@@ -27,7 +31,7 @@ export type SourceField = (typeof sourceFields)[number]
 const listFields = ['successors', 'channels', 'closures', 'conditions', 'numberFormats', 'programmes'] as const
 
 const same = (one: unknown, other: unknown) => JSON.stringify(one) === JSON.stringify(other)
-const isKnown = (value: unknown) => value !== null && value !== ''
+const isKnown = (value: unknown) => (value ?? '') !== ''
 const union = <T>(one: readonly T[], other: readonly T[]): T[] => [
   ...one,
   ...other.filter((value) => !one.some((known) => same(known, value))),

@@ -1,4 +1,5 @@
 import type { ClaimKind } from '../requirements/claimKind'
+import type { SourceLanguage } from '../words/say'
 
 /** Who issues what people claim. Universities and schools are both educational institutions. */
 export const sourceKinds = [
@@ -119,9 +120,23 @@ export type Programme = {
   accreditations?: Accreditation[]
 }
 
+/** Who signs a source's digital credentials: by which identifier, with which public keys, and where it says what it has taken back. */
+export type IssuerKeys = {
+  /** A URL or DID, as it stands in the credential. */
+  id: string
+  keys: PublicKey[]
+  /** The addresses of its status lists; no other is ever asked. */
+  statusLists: string[]
+}
+/** A public key as a JWK (RFC 7517): Ed25519 (RFC 8037) or P-256. */
+export type PublicKey = { kid: string; kty: 'OKP' | 'EC'; crv: 'Ed25519' | 'P-256'; x: string; y?: string }
+
 export type NumberFormat = { claim: 'study' | 'licence' | 'certificate'; pattern: string; example: string }
 export type Closure = { from: string; to: string; why: string }
 export type Successor = { name: string; year: number | null }
+
+/** In minor units; ISO 4217. */
+export type Money = { amount: number; currency: string }
 
 /** What is known of a source, as the desk writes it. */
 export type SourceFacts = {
@@ -146,8 +161,16 @@ export type SourceFacts = {
   closures: Closure[]
   conditions: SourceCondition[]
   /** What one enquiry costs, in minor units. */
-  cost: { amount: number; currency: string } | null
+  cost: Money | null
   answerWorkingDays: number
+  /** What it does faster for more money; null where it does not. */
+  faster?: { answerWorkingDays: number; cost: Money } | null
+  /** Whether it wants several people in one letter or mail. */
+  together?: boolean
+  /** What it is written to in; empty or missing where that follows from where it is. */
+  language?: SourceLanguage | ''
+  /** By what its digital credentials are known; null where it issues none. */
+  issuer?: IssuerKeys | null
   numberFormats: NumberFormat[]
   programmes: Programme[]
   notes: string
@@ -163,20 +186,29 @@ const purposeOf: Partial<Record<ClaimKind, Purpose>> = {
 }
 
 /**
- * Who at a source is asked about a kind of claim: the contact for just that, else one that is for nothing else in particular.
+ * Who at a source can be asked about a kind of claim, best first: the contacts for just that, then those for nothing else in
+ * particular, then any other that is not for disputes.
  *
  * @param way what has to be known of the contact
  */
-export function contactFor<C extends ContactGiven>(
+export function contactsFor<C extends ContactGiven>(
   { contacts }: { contacts: readonly C[] },
   claim: ClaimKind,
   way: 'mail' | 'phone' | 'address' = 'mail',
-): C | undefined {
+): C[] {
   const purpose = purposeOf[claim]
-  const reachable = contacts.filter((contact) => contact[way] !== '')
-  return (
-    reachable.find((contact) => purpose && contact.purposes.includes(purpose)) ??
-    reachable.find((contact) => contact.purposes.length === 0) ??
-    reachable.find((contact) => !contact.purposes.includes('disputes'))
-  )
+  const rank = ({ purposes: of }: C) => {
+    if (purpose && of.includes(purpose)) return 0
+    return of.length === 0 ? 1 : 2
+  }
+  return contacts
+    .filter((contact) => contact[way] !== '' && (rank(contact) < 2 || !contact.purposes.includes('disputes')))
+    .sort((one, other) => rank(one) - rank(other))
 }
+
+/** The best of them. */
+export const contactFor = <C extends ContactGiven>(
+  source: { contacts: readonly C[] },
+  claim: ClaimKind,
+  way: 'mail' | 'phone' | 'address' = 'mail',
+): C | undefined => contactsFor(source, claim, way)[0]

@@ -13,6 +13,7 @@ export function sheetsLieBeneath(papers: readonly SplitPaper[]): boolean {
   return (
     papers.length > 1 &&
     first!.sheet === undefined &&
+    first!.enquiry === undefined &&
     !first!.doubtful &&
     last!.sheet !== undefined &&
     last!.pages.length === 0

@@ -12,6 +12,8 @@ export type ScannedPage = {
 /** Pages that belong together. `sheet` is the cover sheet's number; without one nobody has said where they belong. */
 export type SplitPaper = {
   sheet?: number
+  /** The answer of a source: the reference of the enquiry whose sheet lay on top, or whose form it is. */
+  enquiry?: string
   /** A cover sheet was there and could not be read for certain. */
   doubtful?: { likely?: string }
   /** Positions of its pages in the scan, from 0. */
@@ -31,6 +33,8 @@ export function splitScan(pages: readonly ScannedPage[]): SplitPaper[] {
   pages.forEach((page, nth) => {
     if (page.sheet) {
       current = startOf(papers, page)
+      // A form is part of the answer; a sheet only lies on it.
+      if (page.sheet.ok && page.sheet.of === 'enquiry' && page.sheet.isForm) current.pages.push(nth)
       return
     }
     if (page.blank) return
@@ -45,10 +49,14 @@ export function splitScan(pages: readonly ScannedPage[]): SplitPaper[] {
 
 function startOf(papers: SplitPaper[], { sheet, turned = 0 }: ScannedPage): SplitPaper {
   const upright = ((4 - turned) % 4) as SplitPaper['upright']
-  if (sheet!.ok) {
-    const known = papers.find((paper) => paper.sheet === sheet!.number)
-    if (known) return known
-    papers.push({ sheet: sheet!.number, pages: [], upright })
-  } else papers.push({ doubtful: { likely: sheet!.likely }, pages: [], upright })
+  if (!sheet!.ok) {
+    papers.push({ doubtful: { likely: sheet!.likely }, pages: [], upright })
+    return papers.at(-1)!
+  }
+  const key: Pick<SplitPaper, 'sheet' | 'enquiry'> =
+    sheet!.of === 'enquiry' ? { enquiry: sheet!.reference } : { sheet: sheet!.number }
+  const known = papers.find((paper) => (key.enquiry ? paper.enquiry === key.enquiry : paper.sheet === key.sheet))
+  if (known) return known
+  papers.push({ ...key, pages: [], upright })
   return papers.at(-1)!
 }

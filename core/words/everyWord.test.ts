@@ -54,6 +54,8 @@ const reason: fc.Arbitrary<OutcomeReason> = fc.oneof(
       'to-ask' as const,
       'asked' as const,
       'reply-in' as const,
+      'source-silent' as const,
+      'source-declined' as const,
       'contradicted' as const,
       'unconfirmable' as const,
     ),

@@ -8,6 +8,10 @@ import hiddenDe from './catalogue/hidden.de'
 import hiddenEn from './catalogue/hidden.en'
 import importsDe from './catalogue/imports.de'
 import importsEn from './catalogue/imports.en'
+import letterDe from './catalogue/letter.de'
+import letterEn from './catalogue/letter.en'
+import letterFr from './catalogue/letter.fr'
+import letterIt from './catalogue/letter.it'
 import listDe from './catalogue/list.de'
 import listEn from './catalogue/list.en'
 import mailDe from './catalogue/mail.de'
@@ -62,6 +66,7 @@ export function learnEverything() {
   learn('en', hiddenEn)
   learn('en', importsEn)
   learn('en', listEn)
+  learn('en', letterEn)
   learn('en', mailEn)
   learn('en', messagesEn)
   learn('en', problemEn)
@@ -83,6 +88,7 @@ export function learnEverything() {
   learn('de', hiddenDe)
   learn('de', importsDe)
   learn('de', listDe)
+  learn('de', letterDe)
   learn('de', mailDe)
   learn('de', messagesDe)
   learn('de', problemDe)
@@ -91,7 +97,9 @@ export function learnEverything() {
   learn('de', vacancyDe)
   learn('de', vouchDe)
   learn('fr', replyFr)
+  learn('fr', letterFr)
   learn('fr', mailFr)
   learn('it', replyIt)
+  learn('it', letterIt)
   learn('it', mailIt)
 }

@@ -59,6 +59,10 @@ function reasonWords(reason: OutcomeReason, nameOf: (key: string) => string): st
       return say('reason.asked', { claim: claim(), whom })
     case 'reply-in':
       return say('reason.replyIn', { claim: claim(), whom })
+    case 'source-silent':
+      return say('reason.sourceSilent', { claim: claim(), whom })
+    case 'source-declined':
+      return say('reason.sourceDeclined', { claim: claim(), whom })
     case 'contradicted':
       return say('reason.contradicted', { claim: claim() })
     case 'unconfirmable':

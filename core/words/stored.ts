@@ -17,6 +17,7 @@ export type StoredValue =
   | { title: string; part?: Titled['part']; translations?: Titled['translations'] }
   | StoredText
   | { list: readonly StoredValue[] }
+  | { lines: readonly StoredValue[] }
 export type StoredValues = { readonly [Name in string]?: StoredValue }
 
 /** A text as it is kept. */
@@ -47,6 +48,7 @@ export function writeValue(value: StoredValue): string {
   if ('language' in value) return languageName(value.language)
   if ('title' in value) return requirementTitle(value)
   if ('list' in value) return value.list.map((each) => writeValue(each)).join(', ')
+  if ('lines' in value) return value.lines.map((each) => writeValue(each)).join('\n')
   return sayStored(value.code, value.values)
 }
 

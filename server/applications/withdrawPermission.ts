@@ -1,8 +1,8 @@
+import { callOffEnquiries } from '../enquiries/callOff'
 import { recordEvent } from '../platform/audit/record'
 import type { Account, Deps } from '../platform/deps'
 import { ownApplication } from '../records/applications/find'
 import { withdrawPermission as takeBack } from '../records/permissions/permissions'
-import { callOffEnquiries } from '../verification/callOff'
 import { problems } from './problems'
 
 /** Takes the permission to check back: open questions are called off, nothing more is asked, what was found stays on record. */

@@ -1,13 +1,13 @@
 import type { Asking } from '#contract/claims'
 import { issuedClaims } from '#core/sources/source'
 import { say } from '#core/words/say'
+import { callOffAbout } from '../enquiries/callOff'
 import { recordEvent } from '../platform/audit/record'
 import { compareAndSet } from '../platform/database/compareAndSet'
 import type { Account, Deps } from '../platform/deps'
 import { invalidField, requireVersion } from '../platform/errors/problems'
 import { labelValue } from '../records/claims/label'
 import { claimView } from '../records/claims/view'
-import { callOffAbout } from '../verification/callOff'
 import { ownClaim } from './change'
 
 const wordsFor = {

@@ -12,6 +12,7 @@ import { credentialFaultWords } from '#core/words/credentials'
 import { say } from '#core/words/say'
 import { isClaimReopened } from '../applications/reopen'
 import { takeUpload } from '../documents/uploads'
+import { endAbout } from '../enquiries/callOff'
 import { recordEvent } from '../platform/audit/record'
 import { compareAndSet } from '../platform/database/compareAndSet'
 import { inTransaction } from '../platform/database/connection'
@@ -32,7 +33,6 @@ import {
   type WhatItIs,
 } from '../records/documents/documents'
 import { type GivenFile, type KeptFile, takeFile } from '../records/documents/inspect'
-import { callOffEnquiriesAbout } from '../records/enquiries/enquiries'
 import { sourceToName } from '../records/sources/sources'
 import { problems } from './problems'
 
@@ -74,7 +74,7 @@ export async function changeClaim(deps: Deps, actor: Account, id: string, versio
   if (details.kind !== claim.kind) throw invalidField('/body/details/kind', say('problem.aClaimStaysOfIts'))
   await requireSense(deps, details)
   const before = claim.details
-  if (asked) await keepAsItWas(deps, claim)
+  if (asked) await keepAsItWas(deps, actor, claim)
   await compareAndSet(claim, version, {
     details,
     number: numberOf(details),
@@ -98,10 +98,10 @@ export async function changeClaim(deps: Deps, actor: Account, id: string, versio
  * What a source was asked about stays as it was, with what it said: the corrected claim begins at the foot of the ladder,
  * its papers are looked at anew, and a question that is still open is called off.
  */
-async function keepAsItWas(deps: Deps, { id: claimId, credentialVersion, details, rung }: Claim) {
+async function keepAsItWas(deps: Deps, actor: Account, { id: claimId, credentialVersion, details, rung }: Claim) {
   await EarlierCredential.create({ claimId, credentialVersion, details, rung, replacedAt: deps.clock.now() })
   await takeAlong(claimId, credentialVersion)
-  await callOffEnquiriesAbout(claimId)
+  await endAbout(deps, actor, claimId)
 }
 
 export async function removeClaim(deps: Deps, actor: Account, id: string, version: number) {
@@ -113,6 +113,7 @@ export async function removeClaim(deps: Deps, actor: Account, id: string, versio
   if ([claim, ...before, ...vouching].some(({ rung }) => rung !== 'claimed')) throw problems.inUse()
   await compareAndSet(claim, version, { removedAt: deps.clock.now() })
   for (const one of vouching) await compareAndSet(one, one.version, { removedAt: deps.clock.now() })
+  for (const one of [claim, ...vouching]) await endAbout(deps, actor, one.id)
   await recordEvent(deps, actor, {
     code: 'claim-removed',
     values: { claim: labelValue(claim.details) },

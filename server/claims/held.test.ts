@@ -1,5 +1,5 @@
 import type { ClaimDetails } from '#contract/claims'
-import type { EnquiryReply } from '#contract/verification'
+import type { EnquiryReply } from '#contract/reply'
 import type { Visitor } from '../../test/client'
 import { aDegree, aPaper, aPermit, applied, claimOf, type House, look, openHouse, tokenIn } from '../../test/house'
 

@@ -207,6 +207,10 @@ function askedAbout({ id }: { id: string }, enquiries: Readiness['enquiries']) {
   return open ? { askedAt: open.askedAt.toISOString(), answerBy: open.answerBy } : null
 }
 
+/** Its source has answered, or will not: the desk decides. */
+const isToDecide = ({ enquiry, rung }: ClaimFacts) =>
+  rung === 'asked' && (enquiry === 'answered' || enquiry === 'silent' || enquiry === 'declined')
+
 /** What a claim waits for and by which gate, from the requirement with most left to do. */
 function wantsOf(
   claim: ClaimFacts,
@@ -218,8 +222,7 @@ function wantsOf(
     .filter(({ claims, steps }) => claims.includes(claim.id) && steps.length > 0)
     .sort((a, b) => b.steps.length - a.steps.length)[0]
   // A source that has answered comes first, also where nothing here rests on it or the paper lapses meanwhile.
-  if (claim.enquiry === 'answered' && claim.rung === 'asked')
-    return { wants: ballWords({ who: 'desk', what: 'compare' }, rights), by: about?.gate ?? '' }
+  if (isToDecide(claim)) return { wants: ballWords({ who: 'desk', what: 'compare' }, rights), by: about?.gate ?? '' }
   if (about && gate) return { wants: ballWords(about.steps[0]!, rights), by: about.gate }
   return claim.paper === 'to look at'
     ? { wants: ballWords({ who: 'desk', what: 'look' }, rights), by: '' }

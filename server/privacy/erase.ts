@@ -67,6 +67,7 @@ const holders = [
   'SELECT sha256 FROM scans WHERE sha256 IN (:hashes)',
   'SELECT sha256 FROM imports WHERE sha256 IN (:hashes)',
   'SELECT sha256 FROM source_forms WHERE sha256 IN (:hashes)',
+  "SELECT JSON_VALUE(paper, '$.sha256') AS sha256 FROM enquiries WHERE JSON_VALUE(paper, '$.sha256') IN (:hashes)",
 ]
 
 /** Empties a whole file: words, papers and their bytes go; that something was done, and when, stays in the chain. */
@@ -84,7 +85,8 @@ export async function eraseFile(
     `SELECT sha256 FROM documents WHERE candidateId = :candidateId AND sha256 IS NOT NULL
      UNION SELECT originalSha256 FROM documents WHERE candidateId = :candidateId AND originalSha256 IS NOT NULL
      UNION SELECT pdfSha256 FROM snapshots WHERE applicationId IN (:applications) AND pdfSha256 IS NOT NULL
-     UNION SELECT sha256 FROM permissions WHERE applicationId IN (:applications)`,
+     UNION SELECT sha256 FROM permissions WHERE applicationId IN (:applications)
+     UNION SELECT JSON_VALUE(e.paper, '$.sha256') FROM enquiries e JOIN claims c ON c.id = e.claimId WHERE c.candidateId = :candidateId AND e.paper IS NOT NULL`,
     { replacements, type: QueryTypes.SELECT },
   )
   await emptyApplications(deps, ids)

@@ -156,7 +156,14 @@ function seenThrough(proof: Proof, sight: Sight): Proof {
     research: proof.research,
     comparison,
     sentence: toldWhole ? proof.sentence : comparisonSentence(comparison),
-    enquiries: notes ? proof.enquiries : proof.enquiries.map((line) => ({ ...line, respondent: null, note: null })),
+    enquiries: notes
+      ? proof.enquiries
+      : proof.enquiries.map((line) => ({
+          ...line,
+          ...{ respondent: null, note: null },
+          // Whom it went to and what was said may name who it is about.
+          steps: line.steps.map((step) => ({ ...step, to: '', note: '' })),
+        })),
     findings: notes
       ? proof.findings
       : proof.findings.map((line) => ({ ...line, note: '', basis: line.basis && { ...line.basis, record: '' } })),

@@ -55,7 +55,7 @@ export function factsOfClaim(claim: Claim, behind: Behind): ClaimFacts {
       : {}),
     ...interimOf(current(documents)),
     ...confirmedFact(claim, behind),
-    enquiry: asked?.state === 'open' || asked?.state === 'answered' ? asked.state : 'none',
+    enquiry: enquiryFact(asked),
     source: told.sourceName || undefined,
     ...conditionsOf(claim, { ...behind, documents: current(documents) }),
     ...(details.kind === 'study'
@@ -109,6 +109,10 @@ export function conditionsOf(
     })),
   }
 }
+
+/** How far its source has come with the newest question. */
+const enquiryFact = (asked: Enquiry | undefined): ClaimFacts['enquiry'] =>
+  !asked || asked.state === 'withdrawn' ? 'none' : asked.state
 
 function confirmedFact(claim: Claim, { findings, organisation, today }: Behind): Pick<ClaimFacts, 'confirmed'> {
   const confirmed = confirmedBy(claim, findings, { organisation, today })

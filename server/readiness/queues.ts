@@ -86,6 +86,11 @@ export function queueReasons(
   const gate = nextGateOf(application)
   const open = gate ? openAt(outcomes, gate) : []
   const unread = facts.claims.find(({ enquiry, rung }) => enquiry === 'answered' && rung === 'asked')
+  const mute = facts.claims.find(({ enquiry, rung }) => enquiry === 'silent' && rung === 'asked')
+  const silent =
+    mute && !outcomes.some(({ reason }) => reason.code === 'source-silent')
+      ? stored('queue.sourceSilent', { claim: mute.label })
+      : undefined
   const readyFor = gate && gate !== 'send' ? stored(`queue.readyFor.${gate}`) : undefined
   const passable = gate !== null && open.length === 0 ? readyFor : undefined
   const standing: Standing = {
@@ -93,9 +98,10 @@ export function queueReasons(
     application,
     readiness,
     reply:
-      unread && !outcomes.some(({ reason }) => reason.code === 'reply-in')
+      silent ??
+      (unread && !outcomes.some(({ reason }) => reason.code === 'reply-in')
         ? stored('queue.compareReply', { claim: unread.label })
-        : undefined,
+        : undefined),
     passable,
     next: passable ?? (open[0] && briefly(open[0])),
   }

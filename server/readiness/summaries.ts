@@ -14,6 +14,7 @@ import type { Application } from '../records/applications/model'
 import { askedAmong } from '../records/conversations/find'
 import { withOpenDuplicates } from '../records/duplicates/open'
 import { ApplicationSummary } from '../records/hiring/model'
+import { copySlack } from '../records/hiring/slack'
 import { writtenToUsAmong } from '../records/mails/waiting'
 import { refusedAmong } from '../records/messages/refused'
 import { type scoreFor, scoresFor } from '../records/scoring/find'
@@ -85,6 +86,7 @@ export async function refreshSummaries(deps: Deps, applicationIds: readonly stri
     }),
   )
   await ApplicationSummary.bulkCreate(rows, { updateOnDuplicate: columns() })
+  await copySlack(rows)
 }
 
 /**

@@ -53,7 +53,7 @@ describe('who is asked at a source', () => {
     const degree = await add(aDegree(house, { ...named, number: 'P-1' }))
     const job = await add(aJob(house, { ...named, from: '2012-01-01', to: '2013-01-01' }))
     const asked = async (claim: string) =>
-      (await ines.done('previewEnquiry', { params: { id: claim }, query: { applicationId } })).to
+      (await ines.done('previewEnquiry', { params: { id: claim }, query: { applicationId } })).way?.to
     expect([await asked(degree.id), await asked(job.id)]).toEqual(['degrees@purpose.example', 'people@purpose.example'])
   })
 
@@ -66,11 +66,11 @@ describe('who is asked at a source', () => {
     })
     const preview = () => ines.done('previewEnquiry', { params: { id: claim }, query: { applicationId } })
     await save(ines, id, { contacts: contacts.slice(0, 2) })
-    expect((await preview()).to).toBe('people@purpose.example')
+    expect((await preview()).way?.to).toBe('people@purpose.example')
     expect((await read(id)).state).toBe('checked')
     await save(ines, id, { contacts: contacts.slice(0, 1) })
-    expect(await preview()).toMatchObject({ to: null })
-    expect((await preview()).obstacles).toContain(
+    expect(await preview()).toMatchObject({ way: null })
+    expect((await preview()).lacks).toContain(
       'No contact with a mail address is known of this source; add one under Sources.',
     )
   })

@@ -3,13 +3,14 @@ import type { SourceFilter, SourceState } from '#contract/sources'
 import type { HitReason } from '#core/sources/rank'
 import { contactFor, type SourceKind } from '#core/sources/source'
 import type { Account } from '../platform/deps'
+import { othersBeside } from '../records/accounts/policies'
 import { enquiryCounts } from '../records/enquiries/enquiries'
 import { Source } from '../records/sources/model'
 import { ProgrammeResearch } from '../records/sources/research'
 import { searchSources } from '../records/sources/search'
 import { sourceLine } from '../records/sources/sources'
 import { currentWatchlist, sellerMatch } from '../records/sources/watchlist'
-import { checkableBy, checkersBeside } from './keep'
+import { checkableBy } from './keep'
 
 const page = 60
 const mostFound = 40
@@ -78,7 +79,7 @@ async function paged({ kind, country, state, after }: Filter) {
 async function directoryLines(actor: Account, rows: readonly Row[]) {
   const [counts, beside, { watchlist }] = await Promise.all([
     enquiryCounts(rows.map(({ source }) => source.id)),
-    checkersBeside(actor),
+    othersBeside(actor, 'source-check', 'sources.keep'),
     currentWatchlist(),
   ])
   return rows.map(({ source, why }) => ({

@@ -1,4 +1,5 @@
 import type { SourceGiven } from '#contract/sources'
+import { usualPolicies } from '#core/rights/policies'
 import type { Visitor } from '../../test/client'
 import { applied, type House, look, openHouse } from '../../test/house'
 import { aContact, aSource } from '../../test/source'
@@ -69,7 +70,7 @@ describe('where there are two', () => {
     const id = await enter({ name: 'Havnevesen Sør' })
     const decide = (version: number, twoPersons: boolean) =>
       admin.call('savePolicies', {
-        body: { version, policies: { 'source-check': twoPersons, 'programme-research': true } },
+        body: { version, policies: { ...usualPolicies, 'source-check': twoPersons } },
       })
     const { version } = await admin.done('readPolicies')
     expect(

@@ -1,7 +1,6 @@
 import { UniqueConstraintError } from 'sequelize'
 import type { Fault } from '#contract/faults'
 import type { SourceGiven } from '#contract/sources'
-import type { TwoPersonPolicy } from '#core/rights/policies'
 import { faultsOfSource } from '#core/sources/faultsOfSource'
 import type { Contact, ContactCheck, ContactGiven } from '#core/sources/source'
 import { say } from '#core/words/say'
@@ -9,8 +8,7 @@ import { recordEvent } from '../platform/audit/record'
 import { compareAndSet } from '../platform/database/compareAndSet'
 import type { Account as Actor, Deps } from '../platform/deps'
 import { changedMeanwhile, invalid, invalidField, requireVersion } from '../platform/errors/problems'
-import { takesTwo } from '../records/accounts/policies'
-import { accountsWithRight } from '../records/accounts/staff'
+import { othersBeside } from '../records/accounts/policies'
 import { formsKnown } from '../records/sources/forms'
 import { Source } from '../records/sources/model'
 import { columnsOf, factsOfSource, keepVersion, sourceEntry } from '../records/sources/sources'
@@ -129,14 +127,8 @@ const enteredByOf = ({ checkedAt, enteredById, known }: Source): Set<string> =>
     ].filter((id) => id !== null),
   )
 
-/** What a reader may do about sources: who besides them could check one, and whether that is asked for. */
-export async function checkersBeside(actor: Actor, policy: TwoPersonPolicy = 'source-check') {
-  const [two, keepers] = await Promise.all([takesTwo(policy), accountsWithRight('sources.keep')])
-  return { two, others: keepers.some(({ id }) => id !== actor.id) }
-}
-
 /** Whether somebody may check a source, and whether only because there is nobody else. */
-export function checkableBy(source: Source, actor: Actor, { two, others }: Awaited<ReturnType<typeof checkersBeside>>) {
+export function checkableBy(source: Source, actor: Actor, { two, others }: Awaited<ReturnType<typeof othersBeside>>) {
   if (!enteredByOf(source).has(actor.id) || !two) return { mayCheck: true, alone: false }
   return { mayCheck: !others, alone: !others }
 }
@@ -159,7 +151,7 @@ export async function checkSource(
   if (row.state === 'checked' || row.state === 'retired') throw problems.checkedAlready()
   if (row.known.contacts.length === 0 && !row.register) throw problems.nobodyToAsk()
   if (await soldBy(row)) throw problems.isASeller()
-  const { mayCheck, alone } = checkableBy(row, actor, await checkersBeside(actor))
+  const { mayCheck, alone } = checkableBy(row, actor, await othersBeside(actor, 'source-check', 'sources.keep'))
   if (!mayCheck) throw problems.twoPersons()
   if (alone && !reason) throw invalidField('/body/alone', say('problem.sayWhyAlone'))
   const open = row.known.contacts.filter(({ checked }) => !checked)

@@ -4,6 +4,7 @@ import { isSent } from '#core/hiring/stages'
 import { lostInMerge, type SourceField, sourceFields } from '#core/sources/merge'
 import type { ContactGiven } from '#core/sources/source'
 import type { Account } from '../platform/deps'
+import { othersBeside } from '../records/accounts/policies'
 import { applicationsOf } from '../records/applications/find'
 import { isInSight } from '../records/applications/sight'
 import { labelOf } from '../records/claims/label'
@@ -14,7 +15,7 @@ import { factsOfSource, type StoredFacts, sourceEntry } from '../records/sources
 import { currentWatchlist, sellerMatch } from '../records/sources/watchlist'
 import { standingOf } from './directory'
 import { claimsNaming, flagsOfContacts } from './flags'
-import { checkableBy, checkersBeside } from './keep'
+import { checkableBy } from './keep'
 import { twinsOf } from './twins'
 
 const mostVersions = 50
@@ -27,7 +28,7 @@ export async function readSource(actor: Account, id: string) {
   const [flags, claims, beside, { watchlist }, into, said, twins, merges, versions] = await Promise.all([
     flagsOfContacts(source),
     countNaming(id),
-    checkersBeside(actor),
+    othersBeside(actor, 'source-check', 'sources.keep'),
     currentWatchlist(),
     source.mergedIntoId ? Source.findByPk(source.mergedIntoId) : null,
     saidOf(actor, source),

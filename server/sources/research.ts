@@ -15,13 +15,14 @@ import type { Change } from '../platform/changes'
 import { compareAndSet } from '../platform/database/compareAndSet'
 import type { Account, Actor, Deps } from '../platform/deps'
 import { invalid, invalidField, requireVersion } from '../platform/errors/problems'
+import { othersBeside } from '../records/accounts/policies'
 import { applicationsOf } from '../records/applications/find'
 import { Application } from '../records/applications/model'
 import { Claim } from '../records/claims/model'
 import { Source } from '../records/sources/model'
 import { ProgrammeResearch, researchById } from '../records/sources/research'
 import { sourceById } from '../records/sources/sources'
-import { checkersBeside, settle } from './keep'
+import { settle } from './keep'
 import { problems } from './problems'
 
 const most = 200
@@ -138,7 +139,7 @@ export async function readResearch(actor: Account, id: string) {
 
 /** Whether somebody may be the second reader: not who concluded it, unless nobody else could. */
 async function secondReader({ concludedById }: ProgrammeResearch, actor: Account) {
-  const { two, others } = await checkersBeside(actor, 'programme-research')
+  const { two, others } = await othersBeside(actor, 'programme-research', 'sources.keep')
   if (concludedById !== actor.id || !two) return { mayRead: true, alone: false }
   return { mayRead: !others, alone: !others }
 }

@@ -77,7 +77,7 @@ test('what was confirmed too long ago is asked again, and the old answer does no
   // Without a new answer nothing is confirmed, neither before asking nor while it is asked.
   await desk.done('raiseEnquiry', { params: { id: claimId }, body: { applicationId: id } })
   expect((await decide()).body.code).toBe('answer-from-before')
-  await Enquiry.update({ state: 'expired' }, { where: { claimId, state: 'open' } })
+  await Enquiry.update({ state: 'silent', activeKey: null, turn: 'desk' }, { where: { claimId, state: 'open' } })
   await answer()
   expect((await decide()).status).toBe(200)
   expect((await claim()).confirmed?.stale).toBeUndefined()

@@ -1,5 +1,6 @@
 import { v7 as uuid } from 'uuid'
 import { knownProgramme, matchesRecord } from '#core/sources/knownAward'
+import { callOffAbout } from '../enquiries/callOff'
 import { recordEvent } from '../platform/audit/record'
 import { compareAndSet } from '../platform/database/compareAndSet'
 import type { Actor, Deps } from '../platform/deps'
@@ -7,13 +8,13 @@ import { candidateWithMail } from '../records/accounts/candidate'
 import { labelValue } from '../records/claims/label'
 import type { Claim } from '../records/claims/model'
 import { documentsOf } from '../records/documents/documents'
+import { settleEnquiries } from '../records/enquiries/enquiries'
 import { Finding } from '../records/enquiries/model'
 import { claimedStatement } from '../records/enquiries/statement'
 import { awardNumbered } from '../records/sources/awards'
 import type { Source } from '../records/sources/model'
 import { sourceById } from '../records/sources/sources'
 import { soldBy } from '../records/sources/watchlist'
-import { callOffAbout } from './callOff'
 
 type Said = { said: Readonly<Record<string, string>>; enquiryId: string | null }
 
@@ -75,6 +76,7 @@ export async function confirmByRecord(
     ...{ id: uuid(), claimId: claim.id, credentialVersion: claim.credentialVersion, enquiryId, decision: 'confirmed' },
     ...{ note: '', comparison, rungBefore: rung, basis, decidedBy: '', decidedAt: deps.clock.now() },
   })
+  await settleEnquiries(deps, claim.id)
   // Whoever is asked meanwhile need not answer any more.
   await callOffAbout(deps, actor, claim, 'never')
   await recordEvent(deps, actor, {

@@ -8,6 +8,7 @@ import type { Account, Deps } from '../platform/deps'
 import { invalidField, notFound, requireVersion } from '../platform/errors/problems'
 import { labelValue } from '../records/claims/label'
 import type { Claim } from '../records/claims/model'
+import { reopenEnquiries, settleEnquiries } from '../records/enquiries/enquiries'
 import { claimById } from '../records/enquiries/load'
 import { Finding } from '../records/enquiries/model'
 import { fileForProof } from './fileForProof'
@@ -54,6 +55,7 @@ export async function decideClaim(
     decidedBy: actor.name,
     decidedAt: deps.clock.now(),
   })
+  await settleEnquiries(deps, id)
   await recordEvent(deps, actor, {
     code: 'claim-decided',
     words: `claim-decided.${decision}${note.trim() ? '.note' : ''}`,
@@ -108,6 +110,7 @@ export async function undoDecision(deps: Deps, actor: Account, findingId: string
   }
   await compareAndSet(claim, claim.version, { rung: finding.rungBefore })
   await finding.update({ undoneAt: deps.clock.now() })
+  await reopenEnquiries(claim)
   await recordEvent(deps, actor, {
     code: 'decision-undone',
     values: { claim: labelValue(claim.details) },

@@ -4,6 +4,7 @@ import { claimsOf } from '../records/claims/view'
 import { documentsOfCandidates } from '../records/documents/documents'
 import { enquiriesOfCandidates } from '../records/enquiries/enquiries'
 import { bySourceId, findingsOf } from '../records/enquiries/load'
+import { stepsOf } from '../records/enquiries/steps'
 import { researchOfCandidates } from '../records/sources/research'
 import { sourcesOfCandidates } from '../records/sources/sources'
 import { currentWatchlist } from '../records/sources/watchlist'
@@ -23,7 +24,9 @@ export async function fileForProof({ clock }: Pick<Deps, 'clock'>, candidateId: 
       researchOfCandidates([candidateId]),
       currentWatchlist(),
     ])
+  const steps = await stepsOf(enquiries.map(({ id }) => id))
   return {
+    steps,
     person,
     claims,
     documents,

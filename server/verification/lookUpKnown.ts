@@ -1,6 +1,8 @@
 import { Op } from 'sequelize'
 import { isActive, isSent } from '#core/hiring/stages'
 import { knownProgramme } from '#core/sources/knownAward'
+import { mayNotAsk } from '../enquiries/mayAsk'
+import { keepEntry } from '../enquiries/register'
 import { recordEvent } from '../platform/audit/record'
 import type { Change } from '../platform/changes'
 import { inTransaction } from '../platform/database/connection'
@@ -12,9 +14,7 @@ import { Claim } from '../records/claims/model'
 import { Enquiry } from '../records/enquiries/model'
 import { permissionOf } from '../records/permissions/permissions'
 import type { Source } from '../records/sources/model'
-import { ask, keepEntry } from './channels/register'
 import { agreementOf, confirmByOwnRecords, confirmByRecord, knownSourceOf } from './confirmKnown'
-import { mayNotAsk } from './mayAsk'
 
 /** With what has been sent, and what its candidate says of an award since, records of awards are looked at. */
 export async function lookUpLater(_deps: Deps, changes: readonly Change[]) {
@@ -58,7 +58,8 @@ async function isWorthLooking({ id, details, number, credentialVersion }: Claim,
 }
 
 async function askRegister(deps: Deps, applicationId: string, { id, number, version }: Claim, source: Source) {
-  const entry = await ask(deps, source.register!, number!)
+  // One that does not answer now is asked again, since the job is.
+  const entry = await deps.registers.lookUp(source.register!, number!)
   await inTransaction(deps.sequelize, async () => {
     // What was said of another version of the claim says nothing of this one.
     const claim = await waiting(id)

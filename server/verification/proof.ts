@@ -11,12 +11,13 @@ import { accreditationIn, programmeOf } from '#core/sources/programmes'
 import { sellerOf } from '#core/sources/sellers'
 import { type Standing, standingAgainst } from '#core/validity/validity'
 import { comparisonSentence, standingSentence } from '#core/words/comparison'
-import { say } from '#core/words/say'
+import { say, sayCoded } from '#core/words/say'
+import { stepLine } from '../enquiries/read'
 import { labelOf } from '../records/claims/label'
 import type { Claim } from '../records/claims/model'
 import type { Document } from '../records/documents/model'
 import { standingOf } from '../records/enquiries/licenceStanding'
-import type { Enquiry, Finding } from '../records/enquiries/model'
+import type { Enquiry, EnquiryStepRow, Finding } from '../records/enquiries/model'
 import { claimedStatement } from '../records/enquiries/statement'
 import type { Source } from '../records/sources/model'
 import { type ProgrammeResearch, researchFor } from '../records/sources/research'
@@ -27,6 +28,8 @@ export type FileForProof = {
   claims: readonly Claim[]
   documents: readonly Document[]
   enquiries: readonly Enquiry[]
+  /** What happened to them. */
+  steps: readonly EnquiryStepRow[]
   findings: readonly Finding[]
   /** Those its claims name, or propose. */
   sources: ReadonlyMap<string, Source>
@@ -62,7 +65,9 @@ export function weigh(claim: Claim, file: FileForProof): Weighed {
   const standing = standingOf(own(file.enquiries))
   const against = standingAgainst(standing, file.today, file.today)
   const outcome = !known ? 'contradicts' : against && comparison.outcome === 'agrees' ? 'look' : comparison.outcome
-  const proposed = proposeDecision({ outcome, known, against })
+  const last = own(file.enquiries).at(-1)
+  const over = !latest && (last?.state === 'silent' || last?.state === 'declined')
+  const proposed = over ? 'unconfirmable' : proposeDecision({ outcome, known, against })
   return { claimed, latest, standing, proposed, comparison: { ...comparison, outcome } }
 }
 
@@ -96,7 +101,9 @@ export function proofOf(claim: Claim, file: FileForProof): Proof {
     enquiries: file.enquiries
       .filter(({ claimId }) => claimId === claim.id)
       .map((enquiry) => ({
-        id: enquiry.id,
+        ...{ id: enquiry.id, reference: enquiry.reference ?? null, paper: Boolean(enquiry.paper) },
+        lacks: (enquiry.lacks ?? []).map(sayCoded),
+        steps: file.steps.filter(({ enquiryId }) => enquiryId === enquiry.id).map(stepLine),
         round: enquiry.round,
         channel: enquiry.channel,
         state: enquiry.state,

@@ -94,7 +94,9 @@ describe('what a register says of a licence beyond its dates', () => {
   })
 
   test('a word nobody agreed on is no answer, and never good', async () => {
-    await expect(licensed(['Oda', 'Odd'], 'GSB-2-57003', { standing: 'dormant' })).rejects.toThrow('register-silent')
+    const { desk, id, licenceId } = await licensed(['Oda', 'Odd'], 'GSB-2-57003', { standing: 'dormant' })
+    const { proof } = await claimOf(desk, id, licenceId)
+    expect(proof).toMatchObject({ standing: null, enquiries: [{ channel: 'register', state: 'open' }] })
   })
 
   test('a source says it with its reply, of licences and certificates only', async () => {

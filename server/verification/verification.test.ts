@@ -1,5 +1,6 @@
-import type { EnquiryReply } from '#contract/verification'
-import { aPaper, aPermit, applied, claimOf, type House, look, openHouse, tokenIn } from '../../test/house'
+import type { EnquiryReply } from '#contract/reply'
+import { aPaper, aPermit, applied, claimOf, type House, look, openHouse, tokenIn, until } from '../../test/house'
+import { Job } from '../platform/jobs/model'
 import { Candidate } from '../records/accounts/model'
 import { Enquiry } from '../records/enquiries/model'
 
@@ -134,15 +135,21 @@ test('a source that knows nothing of it contradicts', async () => {
   expect((await claimOf(desk, id, degreeId)).rung).toBe('contradicted')
 })
 
-test('nobody is asked before a document was seen, twice at once, or against the candidate’s word', async () => {
+test('nobody is asked before a document was seen, twice at once, or against the candidate’s word; what waits goes by itself', async () => {
   const candidate = await house.candidate('Paul Patience')
   const { id, degreeId, jobId } = await applied(house, candidate, ['Paul', 'Patience'])
   const desk = await house.staff('coordinator')
   const ask = (claim: string) => desk.call('raiseEnquiry', { params: { id: claim }, body: { applicationId: id } })
-  expect((await ask(degreeId)).body.title).toMatch(/Look at the document first/)
+  expect((await ask(degreeId)).body).toMatchObject({ state: 'prepared' })
+  expect((await claimOf(desk, id, degreeId)).proof.enquiries[0]!.lacks).toEqual([
+    expect.stringMatching(/Look at the document first/),
+  ])
+  expect(house.mailbox.mails.filter(({ subject }) => subject.includes('Patience'))).toEqual([])
   await look(desk, id, degreeId)
-  expect((await ask(degreeId)).status).toBe(200)
-  expect((await ask(degreeId)).body.title).toMatch(/still has time to answer/)
+  await house.workOff()
+  expect((await house.mailTo(registrar, 'Patience')).text).toContain('/reply/')
+  expect((await claimOf(desk, id, degreeId)).rung).toBe('asked')
+  expect((await ask(degreeId)).body.title).toMatch(/being asked already/)
   const job = await claimOf(desk, id, jobId)
   await candidate.done('changeClaim', {
     params: { id: jobId },
@@ -195,7 +202,7 @@ test('a former name counts once a paper shows it', async () => {
   expect(await nameVerdict()).toBe('equivalent')
 })
 
-test('a register that does not answer is said to be silent, and the claim stays where it was', async () => {
+test('a register that does not answer is asked again by itself until it does', async () => {
   const candidate = await house.candidate('Silja Silent')
   const { id, degreeId } = await applied(house, candidate, ['Silja', 'Silent'])
   const desk = await house.staff('coordinator')
@@ -206,14 +213,15 @@ test('a register that does not answer is said to be silent, and the claim stays 
     body: { applicationId: id },
     key: 'register-key-1',
   })
-  expect([silent.status, silent.body.code]).toEqual([502, 'register-silent'])
-  expect((await claimOf(desk, id, degreeId)).rung).toBe('evidenced')
+  expect([silent.status, silent.body.found]).toEqual([200, null])
+  expect((await claimOf(desk, id, degreeId)).proof.enquiries).toMatchObject([{ channel: 'register', state: 'open' }])
   const again = await desk.call('askRegister', {
     params: { id: degreeId },
     body: { applicationId: id },
     key: 'register-key-1',
   })
-  expect(again.body.code).toBe('register-silent')
+  expect(again.body).toEqual(silent.body)
+  expect(await Enquiry.count({ where: { claimId: degreeId } })).toBe(1)
 
   house.registers.behaviour.silent = false
   house.enter({
@@ -229,8 +237,12 @@ test('a register that does not answer is said to be silent, and the claim stays 
       },
     },
   })
-  await desk.done('askRegister', { params: { id: degreeId }, body: { applicationId: id } })
-  const claim = await claimOf(desk, id, degreeId)
+  const claim = await until(async () => {
+    await Job.update({ runAt: new Date(0) }, { where: { kind: 'look up', doneAt: null } })
+    await house.workOff()
+    const now = await claimOf(desk, id, degreeId)
+    return now.proof.enquiries[0]?.state === 'answered' && now
+  })
   expect([claim.rung, claim.proof.comparison.outcome]).toEqual(['asked', 'agrees'])
   await desk.done('decideClaim', {
     params: { id: degreeId },

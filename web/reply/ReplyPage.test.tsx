@@ -1,7 +1,7 @@
 import { screen, waitFor, within } from '@testing-library/react'
 import { Route, Routes } from 'react-router'
 import type { Reply } from '#contract/endpoint'
-import type { readEnquiry } from '#contract/verification'
+import type { readEnquiry } from '#contract/reply'
 import { showPage } from '../../test/page'
 import { ReplyPage } from './ReplyPage'
 

@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { useParams } from 'react-router'
 import type { Reply } from '#contract/endpoint'
-import type { EnquiryReply, FieldReply, readEnquiry } from '#contract/verification'
+import type { EnquiryReply, FieldReply, readEnquiry } from '#contract/reply'
 import { readTyped, writeWhen } from '#core/dates/write'
 import { say, sourceLanguages } from '#core/words/say'
 import { api } from '../api'

@@ -248,4 +248,6 @@ export default {
   'administration.howLongConfirmedMeans':
     'In Monaten, je nachdem, was es ist; leer heißt für immer. Bei Arbeit gilt es für eine Stelle, die noch besteht: Was vorbei war, ist geblieben, wie es war.',
   'administration.job.known awards': 'Nachweise von Abschlüssen suchen',
+  'administration.job.look up': 'Anfragen an Register',
+  'administration.job.prepared enquiries': 'Vorbereitete Anfragen',
 } satisfies Translated<typeof english>

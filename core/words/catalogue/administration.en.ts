@@ -240,4 +240,6 @@ export default {
   'administration.howLongConfirmedMeans':
     'In months, by what it is; empty means for good. Of work it goes for a job that is still held: what was over has stayed as it was.',
   'administration.job.known awards': 'looking for records of awards',
+  'administration.job.look up': 'Registers that are asked',
+  'administration.job.prepared enquiries': 'Prepared enquiries',
 } as const

@@ -6,7 +6,7 @@ export default {
   'enquiry.obstacle.notVetted':
     'Diese Quelle steht noch nicht im Verzeichnis; sie muss geprüft werden, bevor ihr jemand schreibt.',
   'enquiry.obstacle.notSigned': 'Die Erlaubnis zum Prüfen ist nicht unterschrieben.',
-  'enquiry.obstacle.asked': 'Diese Quelle ist gefragt und hat noch Zeit zu antworten.',
+  'enquiry.obstacle.asked': 'Danach wird schon gefragt, oder die Frage liegt bereit.',
   'enquiry.obstacle.confirmed': 'Das ist schon bestätigt.',
   'enquiry.obstacle.neverAsk':
     'Diese Stelle soll auf Wunsch der Person nicht gefragt werden. Verlangen Sie andere Nachweise, oder sprechen Sie mit ihr.',
@@ -24,4 +24,13 @@ export default {
   'enquiry.obstacle.signatureNotSeen': 'Sehen Sie zuerst die Unterschrift an: Das hat noch niemand getan.',
   'enquiry.obstacle.formNotHere':
     'Diese Quelle antwortet nur auf ihrem eigenen Formular, und das ist noch nicht hier; fügen Sie es unter Quellen hinzu.',
+  'enquiry.obstacle.noPaper': 'Die Person hat noch kein Dokument dazu vorgelegt.',
+  'enquiry.obstacle.notApproved': 'Die Kosten muss noch jemand anderes genehmigen.',
+  'enquiry.obstacle.noRegister': 'Nachschlagen geht nicht: Die Quelle führt kein Register, oder die Nummer fehlt.',
+  'enquiry.way.link': 'per E-Mail',
+  'enquiry.way.register': 'im Register',
+  'enquiry.way.letter': 'per Brief',
+  'enquiry.way.telephone': 'am Telefon',
+  'enquiry.way.credential': 'durch einen digitalen Nachweis',
+  'enquiry.way.direct issue': 'durch das, was sie uns selbst schickt',
 } satisfies Translated<typeof english>

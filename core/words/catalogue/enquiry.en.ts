@@ -3,7 +3,7 @@ export default {
   'enquiry.obstacle.notVetted':
     'This source is not in the directory yet; it has to be vetted before anyone writes to it.',
   'enquiry.obstacle.notSigned': 'The candidate has not signed the permission to check.',
-  'enquiry.obstacle.asked': 'This source has been asked and still has time to answer.',
+  'enquiry.obstacle.asked': 'This is being asked already, or is ready to be.',
   'enquiry.obstacle.confirmed': 'This has already been confirmed.',
   'enquiry.obstacle.neverAsk':
     'The candidate does not want this source to be asked. Ask for other evidence, or talk to them.',
@@ -19,4 +19,13 @@ export default {
   'enquiry.obstacle.signatureNotSeen': 'Look at the signature first: nobody has yet.',
   'enquiry.obstacle.formNotHere':
     'This source answers on its own form only, and the form is not here yet; add it under Sources.',
+  'enquiry.obstacle.noPaper': 'The candidate has not put a document behind this yet.',
+  'enquiry.obstacle.notApproved': 'What it costs has to be approved by somebody else.',
+  'enquiry.obstacle.noRegister': 'Nothing can be looked up: the source keeps no register, or there is no number.',
+  'enquiry.way.link': 'by mail',
+  'enquiry.way.register': 'in its register',
+  'enquiry.way.letter': 'by letter',
+  'enquiry.way.telephone': 'by telephone',
+  'enquiry.way.credential': 'by a digital credential',
+  'enquiry.way.direct issue': 'by what it sends us itself',
 } as const

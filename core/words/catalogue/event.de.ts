@@ -315,4 +315,16 @@ export default {
     'Hat den Abschluss hinter {{claim}} im Register von {{source}} gesucht: kein Eintrag, der dasselbe sagt',
   'event.posted-paper-missed': '{{paper}} wurde mit dem Deckblatt {{sheet}} abgeschickt und ist nicht angekommen',
   'event.posted-paper-missed.toCandidate': '{{paper}} ist nicht angekommen; bitte noch einmal schicken',
+  'event.enquiry-prepared':
+    'Hat die Frage an {{source}} zu {{claim}} vorbereitet; sie geht von selbst hinaus, sobald alles da ist: {{lacks}}',
+  'event.enquiry-escalated': '{{source}} hatte zu {{claim}} nicht geantwortet; noch einmal gefragt, {{way}}',
+  'event.enquiry-silent': '{{source}} hat zu {{claim}} auf keinem Weg geantwortet',
+  'event.enquiry-silent.toCandidate': '{{source}} hat zu {{claim}} nicht geantwortet, so oft wir auch gefragt haben.',
+  'event.enquiry-declined': 'Wird zu {{claim}} nicht antworten: {{reason}}',
+  'event.enquiry-declined.toCandidate': '{{source}} gibt zu {{claim}} keine Auskunft.',
+  'event.enquiry-forwarded': 'Hat die Frage zu {{claim}} an {{to}} weitergegeben',
+  'event.enquiry-paper-came': 'Von {{source}} ist ein Schreiben zu {{claim}} gekommen',
+  'event.enquiry-cost-approved': 'Hat genehmigt, was die Frage an {{source}} zu {{claim}} kostet: {{cost}}',
+  'event.enquiry-answered.entered': 'Hat eingetragen, was {{source}} zu {{claim}} geantwortet hat',
+  'event.enquiry-answered.entered.toCandidate': '{{source}} hat zu {{claim}} geantwortet.',
 } satisfies Translated<typeof english>

@@ -303,4 +303,16 @@ export default {
     'Looked for the award behind {{claim}} in the register of {{source}}: no entry that says the same',
   'event.posted-paper-missed': '{{paper}} was posted with the cover sheet {{sheet}} and has not come',
   'event.posted-paper-missed.toCandidate': '{{paper}} has not come; please send it again',
+  'event.enquiry-prepared':
+    'Prepared the question to {{source}} about {{claim}}; it goes out by itself once it is complete: {{lacks}}',
+  'event.enquiry-escalated': '{{source}} had not answered about {{claim}}; asked again {{way}}',
+  'event.enquiry-silent': '{{source}} did not answer about {{claim}}, by any way',
+  'event.enquiry-silent.toCandidate': '{{source}} has not answered about {{claim}}, however often it was asked.',
+  'event.enquiry-declined': 'Will not answer about {{claim}}: {{reason}}',
+  'event.enquiry-declined.toCandidate': '{{source}} does not answer about {{claim}}.',
+  'event.enquiry-forwarded': 'Passed the question about {{claim}} on to {{to}}',
+  'event.enquiry-paper-came': 'A paper came from {{source}} about {{claim}}',
+  'event.enquiry-cost-approved': 'Approved what it costs to ask {{source}} about {{claim}}: {{cost}}',
+  'event.enquiry-answered.entered': 'Typed in what {{source}} answered about {{claim}}',
+  'event.enquiry-answered.entered.toCandidate': '{{source}} answered about {{claim}}.',
 } as const

@@ -173,4 +173,14 @@ export default {
   'mail.postedMissed.subject': 'Nicht angekommen: {{paper}}',
   'mail.postedMissed.text':
     'Sie haben {{paper}} abgeschickt, und es ist nicht angekommen. Bitte schicken Sie es noch einmal, oder fotografieren Sie es: Das dauert eine Minute.\n{{link}}',
+  'mail.enquiry.several.subject': 'Bitte bestätigen Sie die Angaben von {{count}} Personen',
+  'mail.enquiry.several.text':
+    'Diese Personen haben sich bei {{operator}} beworben und nennen {{source}} als Quelle ihrer Angaben:\n\n{{people}}\n\nBitte teilen Sie uns mit, ob das stimmt. Jede wird für sich beantwortet, auf einer Seite und ohne Konto:\n{{link}}\n\nFür jede liegt eine unterschriebene Erlaubnis zur Prüfung bei. Der Link ist für Sie bestimmt und läuft ab.\n\nFür eine Antwort bis {{answerBy}} wären wir dankbar.',
+  'mail.enquiry.line': '{{candidate}}: {{claim}} ({{reference}})',
+  'mail.enquiry.direct.subject': 'Bitte senden Sie uns Ihre Bestätigung, {{reference}}: {{claim}}, {{candidate}}',
+  'mail.enquiry.direct.text':
+    '{{candidate}} hat sich bei {{operator}} beworben und nennt {{source}} als Quelle dieser Angabe: {{claim}}.\n\nBitte senden Sie uns Ihre eigene Bestätigung zu: {{fields}}. Per E-Mail an {{contact}} oder in einem verschlossenen Brief an:\n{{address}}\n\nBitte geben Sie das Zeichen {{reference}} an, damit sie ihren Weg findet. {{candidate}} hat eine Erlaubnis zur Prüfung unterschrieben; sie liegt bei.\n\nFür eine Antwort bis {{answerBy}} wären wir dankbar.',
+  'mail.enquiryReminder.several.subject': 'Erinnerung: Bitte bestätigen Sie die Angaben von {{count}} Personen',
+  'mail.enquiryReminder.several.text':
+    'Am {{asked}} haben wir Sie zu diesen Personen befragt. Von Ihrer Antwort hängt ab, wann sie anfangen können:\n\n{{people}}\n\nEs dauert wenige Minuten:\n{{link}}',
 } satisfies Translated<typeof english>

@@ -168,4 +168,14 @@ export default {
   'mail.postedMissed.subject': 'Not here yet: {{paper}}',
   'mail.postedMissed.text':
     'You posted {{paper}}, and it has not come. Please send it again, or photograph it: that takes a minute.\n{{link}}',
+  'mail.enquiry.several.subject': 'Please confirm what {{count}} people state',
+  'mail.enquiry.several.text':
+    'These people have applied to {{operator}} and name {{source}} as the source of what they state:\n\n{{people}}\n\nPlease tell us whether it is right. Each is answered by itself, on one page, without an account:\n{{link}}\n\nA signed permission to check is attached for each of them. The link is meant for you and expires.\n\nWe would be grateful for an answer by {{answerBy}}.',
+  'mail.enquiry.line': '{{candidate}}: {{claim}} ({{reference}})',
+  'mail.enquiry.direct.subject': 'Please send us your confirmation, {{reference}}: {{claim}}, {{candidate}}',
+  'mail.enquiry.direct.text':
+    '{{candidate}} has applied to {{operator}} and states that {{source}} is the source of this: {{claim}}.\n\nPlease send us your own confirmation of: {{fields}}. By mail to {{contact}}, or in a sealed letter to:\n{{address}}\n\nPlease put the reference {{reference}} on it, so that it finds its way. {{candidate}} has signed a permission to check, which is attached.\n\nWe would be grateful to have it by {{answerBy}}.',
+  'mail.enquiryReminder.several.subject': 'A reminder: please confirm what {{count}} people state',
+  'mail.enquiryReminder.several.text':
+    'On {{asked}} we asked you about these people. Your answer decides when they can start:\n\n{{people}}\n\nIt takes a few minutes:\n{{link}}',
 } as const

@@ -16,4 +16,16 @@ export default {
   'mail.vouch.subject': '{{candidate}} Le chiede di garantire',
   'mail.vouch.text':
     '{{candidate}} si candida da noi come {{vacancy}} e ha indicato Lei ({{relation}}).\n\nCi dica per favore in pochi minuti che cosa ha visto del suo lavoro:\n{{link}}\n\nNon serve alcun account. La Sua risposta la legge chi decide, non {{candidate}}.',
+  'mail.enquiry.several.subject': 'Vi preghiamo di confermare le dichiarazioni di {{count}} persone',
+  'mail.enquiry.several.text':
+    'Queste persone si sono candidate presso {{operator}} e indicano {{source}} come fonte di quanto dichiarano:\n\n{{people}}\n\nVi preghiamo di dirci se è esatto. A ciascuna si risponde separatamente, su una sola pagina e senza conto:\n{{link}}\n\nPer ciascuna è allegata un’autorizzazione firmata alla verifica. Il link è destinato a voi e scade.\n\nVi saremmo grati di una risposta entro il {{answerBy}}.',
+  'mail.enquiry.line': '{{candidate}}: {{claim}} ({{reference}})',
+  'mail.enquiry.direct.subject': 'Vi preghiamo di inviarci la vostra conferma, {{reference}}: {{claim}}, {{candidate}}',
+  'mail.enquiry.direct.text':
+    '{{candidate}} si è candidato/a presso {{operator}} e indica {{source}} come fonte di quanto segue: {{claim}}.\n\nVi preghiamo di inviarci la vostra conferma di: {{fields}}. Per posta elettronica a {{contact}}, o in busta chiusa a:\n{{address}}\n\nIndicate il riferimento {{reference}}, perché arrivi al posto giusto. {{candidate}} ha firmato un’autorizzazione alla verifica, allegata.\n\nVi saremmo grati di riceverla entro il {{answerBy}}.',
+  'mail.enquiryReminder.several.subject':
+    'Promemoria: vi preghiamo di confermare le dichiarazioni di {{count}} persone',
+  'mail.enquiryReminder.several.text':
+    'Il {{asked}} vi abbiamo chiesto di queste persone. Dalla vostra risposta dipende quando possono iniziare:\n\n{{people}}\n\nBastano pochi minuti:\n{{link}}',
+  'mail.enquiry.permission': 'Autorizzazione alla verifica, {{name}}',
 } satisfies Partial<Translated<typeof english>>

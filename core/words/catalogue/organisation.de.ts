@@ -22,4 +22,5 @@ export default {
   'organisation.field.footer': 'Fuß der Mails',
   'organisation.field.keeping': 'Aufbewahrungsfristen',
   'organisation.field.freshMonths': 'wie lange Bestätigtes gilt',
+  'organisation.field.enquiries': 'wie Quellen gefragt werden',
 } satisfies Translated<typeof english>

@@ -19,4 +19,5 @@ export default {
   'organisation.field.footer': 'foot of mails',
   'organisation.field.keeping': 'keeping periods',
   'organisation.field.freshMonths': 'how long what was confirmed serves',
+  'organisation.field.enquiries': 'how sources are asked',
 } as const

@@ -62,4 +62,7 @@ export default {
   'queue.reason.too-low': 'Betrag zu niedrig',
   'queue.reason.too-young': 'zu jung',
   'queue.reason.too-old': 'zu alt',
+  'queue.reason.source-silent': 'Quelle schweigt, entscheiden',
+  'queue.reason.source-declined': 'Quelle gibt keine Auskunft, entscheiden',
+  'queue.sourceSilent': '{{claim}}: auf keinem Weg eine Antwort',
 } satisfies Translated<typeof english>

@@ -59,4 +59,7 @@ export default {
   'queue.reason.too-low': 'amount too low',
   'queue.reason.too-young': 'too young',
   'queue.reason.too-old': 'too old',
+  'queue.reason.source-silent': 'source stays silent, decide',
+  'queue.reason.source-declined': 'source will not answer, decide',
+  'queue.sourceSilent': '{{claim}}: no answer by any way',
 } as const

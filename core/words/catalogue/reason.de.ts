@@ -76,4 +76,7 @@ export default {
   'reason.confirmedSince': '{{claim}}: bestätigt seit {{since}}, wird nicht noch einmal gefragt.',
   'reason.confirmedUntil': '{{claim}}: bestätigt seit {{since}}, gilt bis {{until}}.',
   'reason.confirmedLongAgo': '{{claim}}: bestätigt am {{since}}, das galt bis {{until}}; es wird noch einmal gefragt.',
+  'reason.sourceSilent':
+    '{{claim}}: {{whom}} hat auf keinem Weg geantwortet; was versucht wurde, steht in der Akte, das ist zu entscheiden.',
+  'reason.sourceDeclined': '{{claim}}: {{whom}} gibt keine Auskunft; das ist zu entscheiden.',
 } satisfies Translated<typeof english>

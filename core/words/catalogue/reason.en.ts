@@ -69,4 +69,6 @@ export default {
   'reason.confirmedSince': '{{claim}}: confirmed since {{since}}, and not asked again.',
   'reason.confirmedUntil': '{{claim}}: confirmed since {{since}}, serves until {{until}}.',
   'reason.confirmedLongAgo': '{{claim}}: confirmed on {{since}}, which served until {{until}}; it is asked again.',
+  'reason.sourceSilent': '{{claim}}: {{whom}} has not answered by any way; what was tried is on file, decide.',
+  'reason.sourceDeclined': '{{claim}}: {{whom}} will not answer; decide.',
 } as const

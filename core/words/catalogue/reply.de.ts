@@ -80,4 +80,10 @@ export default {
   'reply.since': 'Seit',
   'reply.through': 'Bis',
   'reply.standingOpen': 'Noch offen: in Kraft, eingeschränkt, ausgesetzt oder entzogen?',
+  'reply.hours.full time': 'Vollzeit',
+  'reply.hours.part time': 'Teilzeit',
+  'reply.hours.cannot say': 'Kann ich nicht sagen',
+  'reply.again.yes': 'Ja',
+  'reply.again.no': 'Nein',
+  'reply.again.cannot say': 'Kann ich nicht sagen',
 } satisfies Translated<typeof english>

@@ -76,4 +76,10 @@ export default {
   'reply.since': 'Since',
   'reply.through': 'Through',
   'reply.standingOpen': 'Still open: in force, restricted, suspended or revoked?',
+  'reply.hours.full time': 'Full time',
+  'reply.hours.part time': 'Part time',
+  'reply.hours.cannot say': 'Cannot say',
+  'reply.again.yes': 'Yes',
+  'reply.again.no': 'No',
+  'reply.again.cannot say': 'Cannot say',
 } as const

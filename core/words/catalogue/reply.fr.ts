@@ -80,4 +80,10 @@ export default {
   'reply.since': 'Depuis',
   'reply.through': 'Jusqu’au',
   'reply.standingOpen': 'Encore ouvert : en vigueur, restreinte, suspendue ou retirée ?',
+  'reply.hours.full time': 'À plein temps',
+  'reply.hours.part time': 'À temps partiel',
+  'reply.hours.cannot say': 'Ne peux le dire',
+  'reply.again.yes': 'Oui',
+  'reply.again.no': 'Non',
+  'reply.again.cannot say': 'Ne peux le dire',
 } satisfies Translated<typeof english>

@@ -77,4 +77,10 @@ export default {
   'reply.since': 'Dal',
   'reply.through': 'Fino al',
   'reply.standingOpen': 'Ancora aperto: in vigore, limitata, sospesa o revocata?',
+  'reply.hours.full time': 'A tempo pieno',
+  'reply.hours.part time': 'A tempo parziale',
+  'reply.hours.cannot say': 'Non si può dire',
+  'reply.again.yes': 'Sì',
+  'reply.again.no': 'No',
+  'reply.again.cannot say': 'Non si può dire',
 } satisfies Translated<typeof english>

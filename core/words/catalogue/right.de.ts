@@ -39,4 +39,6 @@ export default {
   'right.twoPersons.source-check': 'Eine Quelle prüft, wer sie nicht eingetragen hat',
   'right.matters.decide': 'Entscheiden, was Bewerbende erklären',
   'right.twoPersons.programme-research': 'Was über einen neuen Studiengang gefunden wurde',
+  'right.twoPersons.telephone-answer': 'Was jemand am Telefon gehört hat',
+  'right.twoPersons.enquiry-cost': 'Was eine Anfrage über der Grenze kostet',
 } satisfies Translated<typeof english>

@@ -36,4 +36,6 @@ export default {
   'right.twoPersons.source-check': 'A source is checked by somebody other than who entered it',
   'right.matters.decide': 'Decide what candidates declare',
   'right.twoPersons.programme-research': 'What was found of a new programme',
+  'right.twoPersons.telephone-answer': 'What somebody heard on the telephone',
+  'right.twoPersons.enquiry-cost': 'What an enquiry costs, above the limit',
 } as const

@@ -387,4 +387,8 @@ export default {
   'sources.whyReadAlone': 'Warum es niemand sonst liest, oder was fehlt',
   'sources.nobodyLooks': 'Noch niemand geht dem nach.',
   'sources.lookAgain': 'Noch einmal nachgehen',
+  'sources.single.faster': 'Schnellere Bearbeitung',
+  'sources.single.together': 'Mehrere Personen in einem Brief',
+  'sources.single.language': 'Angeschrieben auf',
+  'sources.single.issuer': 'Schlüssel ihrer digitalen Nachweise',
 } satisfies Translated<typeof english>

@@ -379,4 +379,8 @@ export default {
   'sources.whyReadAlone': 'Why nobody else reads it, or what is missing',
   'sources.nobodyLooks': 'Nobody looks into it yet.',
   'sources.lookAgain': 'Look into it once more',
+  'sources.single.faster': 'Faster handling',
+  'sources.single.together': 'Several people in one letter',
+  'sources.single.language': 'Written to in',
+  'sources.single.issuer': 'Keys of its digital credentials',
 } as const

@@ -17,6 +17,7 @@ import type desk from './desk.en'
 import type detail from './detail.en'
 import type documents from './documents.en'
 import type duplicates from './duplicates.en'
+import type enquiries from './enquiries.en'
 import type enquiry from './enquiry.en'
 import type event from './event.en'
 import type field from './field.en'
@@ -26,6 +27,7 @@ import type frame from './frame.en'
 import type hidden from './hidden.en'
 import type imports from './imports.en'
 import type importsDesk from './importsDesk.en'
+import type letter from './letter.en'
 import type list from './list.en'
 import type mail from './mail.en'
 import type marks from './marks.en'
@@ -78,6 +80,7 @@ export type Words = typeof absence &
   typeof detail &
   typeof documents &
   typeof duplicates &
+  typeof enquiries &
   typeof enquiry &
   typeof event &
   typeof field &
@@ -87,6 +90,7 @@ export type Words = typeof absence &
   typeof hidden &
   typeof imports &
   typeof importsDesk &
+  typeof letter &
   typeof list &
   typeof mail &
   typeof marks &

@@ -4,6 +4,7 @@ import comparison from '../catalogue/comparison.de'
 import composer from '../catalogue/composer.de'
 import desk from '../catalogue/desk.de'
 import duplicates from '../catalogue/duplicates.de'
+import enquiries from '../catalogue/enquiries.de'
 import field from '../catalogue/field.de'
 import file from '../catalogue/file.de'
 import form from '../catalogue/form.de'
@@ -28,6 +29,7 @@ export default {
   ...composer,
   ...desk,
   ...duplicates,
+  ...enquiries,
   ...field,
   ...file,
   ...form,

@@ -4,6 +4,7 @@ import comparison from '../catalogue/comparison.en'
 import composer from '../catalogue/composer.en'
 import desk from '../catalogue/desk.en'
 import duplicates from '../catalogue/duplicates.en'
+import enquiries from '../catalogue/enquiries.en'
 import field from '../catalogue/field.en'
 import file from '../catalogue/file.en'
 import form from '../catalogue/form.en'
@@ -28,6 +29,7 @@ export default {
   ...composer,
   ...desk,
   ...duplicates,
+  ...enquiries,
   ...field,
   ...file,
   ...form,

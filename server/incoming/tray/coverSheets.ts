@@ -1,5 +1,4 @@
 import type { PDFDocument, PDFPage } from 'pdf-lib'
-import QRCode from 'qrcode'
 import type { PaperPart } from '#core/documents/papers'
 import { sheetCode, sheetReference } from '#core/tray/coverSheet'
 import { paperPartWords } from '#core/words/papers'
@@ -11,6 +10,7 @@ import { invalidField, notFound } from '../../platform/errors/problems'
 import type { FileToKeep } from '../../platform/http/serve'
 import { drawLetterhead, type Letterhead } from '../../platform/pdf/letterhead'
 import { colour, draw, faceOf, newPdf, widthOf, wrapped } from '../../platform/pdf/pdfText'
+import { drawSquare } from '../../platform/pdf/square'
 import { candidateWithMail } from '../../records/accounts/candidate'
 import { awaitsPapers } from '../../records/applications/find'
 import type { Application } from '../../records/applications/model'
@@ -103,14 +103,6 @@ export async function drawSheets(
   }
 }
 
-/** The dark modules of a QR code (ISO/IEC 18004, level H) as a path, one unit each. */
-function squareOf(text: string): { path: string; modules: number } {
-  const { modules } = QRCode.create(text, { errorCorrectionLevel: 'H' })
-  const dark = [...modules.data.keys()].filter((at) => modules.data[at])
-  const path = dark.map((at) => `M${at % modules.size} ${Math.floor(at / modules.size)}h1v1h-1z`).join('')
-  return { path, modules: modules.size }
-}
-
 async function drawSheet(
   pdf: PDFDocument,
   sheet: CoverSheet,
@@ -126,8 +118,7 @@ async function drawSheet(
     centred(bold, line, 730 - nth * 28, 22)
   })
   centred(plain, [name, reference].filter(Boolean).join(', '), 640, 14)
-  const { path, modules } = squareOf(sheetCode(sheet.number))
-  page.drawSvgPath(path, { x: 297 - 100, y: 590, scale: 200 / modules, color: colour(0, 0, 0) })
+  drawSquare(page, sheetCode(sheet.number), { x: 297 - 100, y: 390, size: 200 })
   centred(bold, sheet.reference, 340, 26)
   page.drawLine({ start: { x: 90, y: 300 }, end: { x: 505, y: 300 }, thickness: 0.6, color: colour(0.7, 0.74, 0.72) })
   const words = [say('paper.sheet.layOnTop'), say('paper.sheet.worksOnce')]

@@ -4,7 +4,7 @@ import type { StoredValues } from '#core/words/stored'
 import { changed } from '../changes'
 import { inTransaction } from '../database/connection'
 import { type Actor, type Deps, nameOfActor } from '../deps'
-import { addLink } from './addLink'
+import { addLink, addLinks } from './addLink'
 import { concernsCandidate, type EventValues, type EventWord, type PlainWord } from './wording'
 
 type About = {
@@ -39,27 +39,45 @@ export function recordEvent<Code extends EventCode, Word extends EventWord = Ext
 type Happening = About & { code: EventCode; words?: EventWord; values?: StoredValues }
 
 async function keep(deps: Deps, actor: Actor, happening: Happening) {
-  const { code, values, about, candidateId, applicationId, claimId, vacancyId, details } = happening
-  const words = happening.words ?? (code as EventWord)
+  const { code, values, about, candidateId, applicationId, vacancyId, details } = happening
   await inTransaction(deps.sequelize, async () => {
-    await addLink(deps.sequelize, candidateId ?? houseChain, {
-      id: uuid({ msecs: deps.clock.now().getTime() }),
-      at: deps.clock.now(),
-      actorId: actor.kind === 'account' ? (actor.by?.id ?? actor.id) : null,
-      who: nameOfActor(actor),
-      code,
-      what: '',
-      forCandidate: null,
-      words,
-      wordValues: values ?? {},
-      // What the desk writes for somebody is theirs to read through, not something they did.
-      shownToCandidate: concernsCandidate(words) && !(actor.kind === 'account' && actor.by),
-      about: about ?? null,
-      candidateId: candidateId ?? null,
-      applicationId: applicationId ?? null,
-      claimId: claimId ?? null,
-      details: details ?? {},
-    })
+    await addLink(deps.sequelize, candidateId ?? houseChain, linkOf(deps, actor, happening))
     await changed(deps, { code, actor, candidateId, applicationId, vacancyId, about, values, details })
   })
 }
+
+function linkOf(deps: Deps, actor: Actor, happening: Happening) {
+  const { code, values, about, candidateId, applicationId, claimId, details } = happening
+  const words = happening.words ?? (code as EventWord)
+  return {
+    id: uuid({ msecs: deps.clock.now().getTime() }),
+    at: deps.clock.now(),
+    actorId: actor.kind === 'account' ? (actor.by?.id ?? actor.id) : null,
+    who: nameOfActor(actor),
+    code,
+    what: '',
+    forCandidate: null,
+    words,
+    wordValues: values ?? {},
+    // What the desk writes for somebody is theirs to read through, not something they did.
+    shownToCandidate: concernsCandidate(words) && !(actor.kind === 'account' && actor.by),
+    about: about ?? null,
+    candidateId: candidateId ?? null,
+    applicationId: applicationId ?? null,
+    claimId: claimId ?? null,
+    details: details ?? {},
+  }
+}
+
+/** What happened to many by itself, as it is recorded by `recordManyQuietly`. */
+export type ManyHappened = About & { code: EventCode; values: StoredValues }
+
+/**
+ * Leaves many events of what went on by itself. Nothing is brought up to date by it: whoever calls sees to what rests on them, as the
+ * nightly pass does by computing every standing anew.
+ */
+export const recordManyQuietly = (deps: Deps, happened: readonly ManyHappened[]): Promise<void> =>
+  addLinks(
+    deps.sequelize,
+    happened.map((one) => ({ chain: one.candidateId ?? houseChain, said: linkOf(deps, { kind: 'system' }, one) })),
+  )

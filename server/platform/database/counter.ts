@@ -5,6 +5,7 @@ const series = {
   vouchings: 'numbers_vouchings',
   receipts: 'numbers_receipts',
   'cover-sheets': 'numbers_cover_sheets',
+  enquiries: 'numbers_enquiries',
 } as const
 
 /**

@@ -4,7 +4,6 @@ import { v7 as uuid } from 'uuid'
 import { applied, type House, look, openHouse, until } from '../../../test/house'
 import { runDaily } from '../../daily'
 import { refreshForDay } from '../../readiness/refreshForDay'
-import { Claim } from '../../records/claims/model'
 import { Enquiry } from '../../records/enquiries/model'
 import { ApplicationSummary } from '../../records/hiring/model'
 import { workOnce } from '../../worker'
@@ -72,24 +71,27 @@ test('a job that takes longer than its lease stays with whoever does it; one who
 })
 
 test('two copies at the same daily tasks remind once, and what fails for one keeps nobody waiting', async () => {
-  const days = 16 * 86_400_000
+  const days = 18 * 86_400_000
   const [asked, broken] = [await house.candidate('Ada Asked'), await house.candidate('Bea Broken')]
   const desk = await house.staff('coordinator')
+  let brokenId = ''
   for (const candidate of [asked, broken]) {
     const { id, degreeId } = await applied(house, candidate, [candidate === asked ? 'Ada' : 'Bea', 'Somebody'])
     await look(desk, id, degreeId)
     await desk.done('raiseEnquiry', { params: { id: degreeId }, body: { applicationId: id } })
-    if (candidate === broken) await Claim.update({ removedAt: new Date() }, { where: { id: degreeId } })
+    if (candidate !== broken) continue
+    brokenId = degreeId
+    await Enquiry.update({ channel: 'pigeon' as never }, { where: { claimId: degreeId } })
   }
   const ahead = { ...house.deps, clock: clockAhead(days, house.deps.organisation.timeZone) }
   const ended = await Promise.allSettled([runDaily(ahead), runDaily(ahead)])
   expect(ended.map(({ status }) => status)).toEqual(['rejected', 'rejected'])
   expect(String((ended[0] as PromiseRejectedResult).reason)).toContain('1 of what was due today')
   const reminders = (name: string) =>
-    Message.count({ where: { subject: { [Op.like]: `A reminder%${name} Somebody` } } })
+    Message.count({ where: { subject: { [Op.like]: `%Erinnerung%${name} Somebody` } } })
   expect([await reminders('Ada'), await reminders('Bea')]).toEqual([1, 0])
   expect(await Job.count({ where: { kind: 'summaries', uniqueKey: `summaries ${ahead.clock.today()}` } })).toBe(1)
-  await Claim.update({ removedAt: null }, { where: {} })
+  await Enquiry.update({ channel: 'link' }, { where: { claimId: brokenId } })
   await runDaily(ahead)
   expect([await reminders('Ada'), await reminders('Bea')]).toEqual([1, 1])
 })
@@ -124,7 +126,7 @@ test('who has been quiet for a week is reminded once, and not of what is closed'
   expect(reminders).toHaveLength(1)
 })
 
-test('moving the demo’s clock reminds a silent source, lets its link expire, and makes people later', async () => {
+test('moving the demo’s clock reminds a silent source, asks it by another way, and makes people later', async () => {
   const candidate = await house.candidate('Tim Time')
   const { id, degreeId } = await applied(house, candidate, ['Tim', 'Time'])
   const desk = await house.staff('coordinator')
@@ -144,11 +146,13 @@ test('moving the demo’s clock reminds a silent source, lets its link expire, a
     return clock
   }
   expect((await move(16)).daysAhead).toBe(16)
-  expect((await house.mailTo('pruefungsamt@tannberg.example', 'A reminder')).text).toContain('/reply/')
+  expect((await house.mailTo('pruefungsamt@tannberg.example', 'Erinnerung')).text).toContain('/reply/')
   expect(await slack()).toBeLessThan(before - 10)
   const queue = await desk.done('readQueue', { params: { queue: 'today' } })
   expect(queue.late).toBeGreaterThan(0)
-  await move(20)
+  // A second reminder, and as long after it another way.
+  await move(10)
+  await move(24)
   // The running worker may have taken the day's work; it is done a moment later.
-  await until(async () => (await Enquiry.findOne({ where: { claimId: degreeId } }))?.state === 'expired')
+  await until(async () => (await Enquiry.findOne({ where: { claimId: degreeId } }))?.channel === 'register')
 }, 30_000)

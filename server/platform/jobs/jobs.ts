@@ -19,6 +19,10 @@ export type Jobs = {
   'decision day': { vacancyId: string; before: string | null; day: string; reason: string }
   /** Looks for records of the awards of an application. */
   'known awards': { applicationId: string }
+  /** Asks a register for an enquiry that waits for it. */
+  'look up': { enquiryId: string }
+  /** Sends what was prepared about somebody and misses nothing any more. */
+  'prepared enquiries': { candidateId: string }
   daily: Record<never, never>
   summaries: { day: string; after?: string; because?: string }
   'dry run': { dryRunId: string }

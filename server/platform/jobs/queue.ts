@@ -11,21 +11,23 @@ export function onQueued(listener: () => void): () => void {
   return () => void listeners.delete(listener)
 }
 
+type Options = { uniqueKey?: string; runAt?: Date }
+
 /** Leaves a job in the queue, in the transaction under way. A `uniqueKey` that is already there leaves things as they are. */
-export async function queueJob<Kind extends JobKind>(
+export const queueJob = <Kind extends JobKind>(kind: Kind, payload: Jobs[Kind], options: Options = {}) =>
+  queueJobs(kind, [payload], options)
+
+/** Leaves many of one kind. */
+export async function queueJobs<Kind extends JobKind>(
   kind: Kind,
-  payload: Jobs[Kind],
-  options: { uniqueKey?: string; runAt?: Date } = {},
+  payloads: readonly Jobs[Kind][],
+  { uniqueKey, runAt = new Date() }: Options = {},
 ) {
-  const job = {
-    id: uuid(),
-    kind,
-    payload,
-    uniqueKey: options.uniqueKey ?? null,
-    runAt: options.runAt ?? new Date(),
-    attempts: 0,
-  }
-  await Job.bulkCreate([job], { ignoreDuplicates: true })
+  if (payloads.length === 0) return
+  await Job.bulkCreate(
+    payloads.map((payload) => ({ id: uuid(), kind, payload, uniqueKey: uniqueKey ?? null, runAt, attempts: 0 })),
+    { ignoreDuplicates: true },
+  )
   afterCommit(() => {
     for (const listener of listeners) listener()
   })

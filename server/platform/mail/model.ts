@@ -42,6 +42,8 @@ export class Message extends Model<InferAttributes<Message>, InferCreationAttrib
   declare insteadOf: CreationOptional<string | null>
   /** The message to several people it is one of. */
   declare batchId: CreationOptional<string | null>
+  /** The questions to a source it carries. */
+  declare enquiryBatchId: CreationOptional<string | null>
   declare createdAt: Date
   declare sentAt: CreationOptional<Date | null>
 }
@@ -63,6 +65,7 @@ export const defineMessages = (sequelize: Sequelize) =>
     kind: textOrNull,
     insteadOf: uuidOrNull,
     batchId: uuidOrNull,
+    enquiryBatchId: uuidOrNull,
     createdAt: moment,
     sentAt: momentOrNull,
   })

@@ -6,7 +6,7 @@ import { type NamesIn, type SpokenLanguage, say } from '#core/words/say'
 import { type StoredValue, sayStored } from '#core/words/stored'
 import type { Deps } from '../deps'
 import { inLanguage } from '../http/language'
-import { queueJob } from '../jobs/queue'
+import { queueJob, queueJobs } from '../jobs/queue'
 import { Message } from './model'
 
 type Texts = typeof english
@@ -27,32 +27,41 @@ type Envelope = {
   /** The application it is about. */
   about?: { id: string; candidateId: string }
   batchId?: string
+  /** The questions to a source it carries. */
+  enquiryBatchId?: string
   /** What kind of notice to a candidate it is. */
   kind?: NoticeKind
 }
 
 type Written = { subject: string; text: string }
 
+type Mail<Words extends MailWords> = Envelope & { words: Words; values: MailValues<Words> }
+
 /** Leaves a mail in the outbox, in the transaction of what it tells about; a job sends it. Gives the mail’s identifier. */
-export const queueMail = <Words extends MailWords>(
-  deps: Deps,
-  { words, values, ...envelope }: Envelope & { words: Words; values: MailValues<Words> },
-): Promise<string> =>
+export const queueMail = async <Words extends MailWords>(deps: Deps, mail: Mail<Words>): Promise<string> =>
+  queueRow(mailRow(deps, mail))
+
+/** The same with words that somebody wrote, in the language of whoever gets them. One that is held goes once it is let go. */
+export const queueWritten = async (deps: Deps, mail: Envelope & Written & { held?: boolean }): Promise<string> =>
+  queueRow(writtenRow(deps, mail))
+
+/** A mail as it lies in the outbox. */
+export type MailRow = ReturnType<typeof writtenRow>
+
+/** A mail in words of ours, as it will lie in the outbox; nothing is written yet. */
+export const mailRow = <Words extends MailWords>(deps: Deps, { words, values, ...envelope }: Mail<Words>): MailRow =>
   inLanguage(envelope.to.language ?? 'en', () =>
-    queueWritten(deps, {
+    writtenRow(deps, {
       ...envelope,
       subject: sayStored(`mail.${words}.subject`, values),
       text: sayStored(`mail.${words}.text`, values),
     }),
   )
 
-/** The same with words that somebody wrote, in the language of whoever gets them. One that is held goes once it is let go. */
-export async function queueWritten(
-  deps: Deps,
-  { to, subject, text, attachments, about, batchId, kind, held }: Envelope & Written & { held?: boolean },
-): Promise<string> {
+function writtenRow(deps: Deps, mail: Envelope & Written & { held?: boolean }) {
+  const { to, subject, text, attachments, about, batchId, enquiryBatchId, kind, held } = mail
   const hello = inLanguage(to.language ?? 'en', () => say('mail.hello', { name: to.name }))
-  const message = await Message.create({
+  return {
     id: uuid(),
     toName: to.name,
     toMail: to.mail,
@@ -62,12 +71,26 @@ export async function queueWritten(
     applicationId: about?.id ?? null,
     candidateId: about?.candidateId ?? null,
     batchId: batchId ?? null,
+    enquiryBatchId: enquiryBatchId ?? null,
     kind: kind ?? null,
-    state: held ? 'held' : 'queued',
+    state: held ? ('held' as const) : ('queued' as const),
     createdAt: deps.clock.now(),
-  })
-  if (!held) await queueJob('mail', { messageId: message.id })
-  return message.id
+  }
+}
+
+async function queueRow(row: MailRow): Promise<string> {
+  await queueMails([row])
+  return row.id
+}
+
+/** Leaves many mails in the outbox. */
+export async function queueMails(rows: readonly MailRow[]) {
+  if (rows.length === 0) return
+  await Message.bulkCreate(rows as MailRow[])
+  await queueJobs(
+    'mail',
+    rows.filter(({ state }) => state === 'queued').map(({ id: messageId }) => ({ messageId })),
+  )
 }
 
 /** What stands under a mail: who writes and where they are reached, and what the organisation has added. */

@@ -30,6 +30,7 @@ import { up as portraits } from './024-portraits'
 import { up as wordFiles } from './025-word-files'
 import { known as knownSources, up as sources } from './026-sources'
 import { up as askedFirst } from './027-asked-first'
+import { up as enquiries, number as numberEnquiries } from './028-enquiries'
 import { chainExisting } from './chainExisting'
 
 export type Migration = {
@@ -74,6 +75,7 @@ const migrations: Migration[] = [
   { name: '025-word-files', statements: wordFiles },
   { name: '026-sources', statements: sources, after: knownSources },
   { name: '027-asked-first', statements: askedFirst },
+  { name: '028-enquiries', statements: enquiries, after: numberEnquiries },
 ]
 
 /** The last step this program knows of. */

@@ -1,5 +1,7 @@
 import { Op, QueryTypes } from 'sequelize'
 import { rowsOf } from '../../platform/database/rows'
+import type { Deps } from '../../platform/deps'
+import type { Claim } from '../claims/model'
 import { ofClaims } from '../claims/subquery'
 import { Enquiry } from './model'
 
@@ -11,9 +13,31 @@ export const enquiriesOf = async (claimIds: readonly string[]): Promise<Enquiry[
 export const enquiriesOfCandidates = (candidateIds: readonly string[]): Promise<Enquiry[]> =>
   rowsOf(Enquiry, { claimId: { [Op.in]: ofClaims('id', candidateIds) } }, ['askedAt', 'id'])
 
-/** Calls off the open questions about a claim. */
-export const callOffEnquiriesAbout = async (claimId: string) =>
-  void (await Enquiry.update({ state: 'withdrawn' }, { where: { claimId, state: 'open' } }))
+/** Those that go on. */
+export const live = { state: ['prepared' as const, 'open' as const] }
+
+const ended = ['answered' as const, 'declined' as const, 'silent' as const]
+
+/**
+ * Somebody has decided on a claim: how its questions ended needs nobody any more, and what still goes on is called off with the next
+ * nightly pass, so that a decision can be undone until then.
+ */
+export async function settleEnquiries({ clock }: Pick<Deps, 'clock'>, claimId: string) {
+  await Enquiry.update({ turn: null }, { where: { claimId, state: ended } })
+  await Enquiry.update({ dueOn: clock.today().toString() }, { where: { claimId, state: 'open' } })
+}
+
+/** The decision is undone: what ended last is to be looked at again. */
+export async function reopenEnquiries({ id: claimId, credentialVersion }: Pick<Claim, 'id' | 'credentialVersion'>) {
+  const last = await Enquiry.findOne({
+    where: { claimId, credentialVersion, state: ended },
+    order: [
+      ['askedAt', 'DESC'],
+      ['id', 'DESC'],
+    ],
+  })
+  await last?.update({ turn: 'desk' })
+}
 
 type Counts = { asked: number; open: number; medianDays: number | null }
 
@@ -27,9 +51,9 @@ export async function enquiryCounts(sourceIds: readonly string[]): Promise<Map<s
     medianDays: string | number | null
   }>(
     `SELECT DISTINCT e.sourceId, c.asked, c.open, m.medianDays FROM enquiries e
-     JOIN (SELECT sourceId, COUNT(*) AS asked, SUM(state = 'open') AS open FROM enquiries WHERE channel = 'link' AND sourceId IN (:sourceIds) GROUP BY sourceId) c ON c.sourceId = e.sourceId
+     JOIN (SELECT sourceId, COUNT(*) AS asked, SUM(state = 'open') AS open FROM enquiries WHERE channel <> 'register' AND sourceId IN (:sourceIds) GROUP BY sourceId) c ON c.sourceId = e.sourceId
      LEFT JOIN (SELECT DISTINCT sourceId, MEDIAN(TIMESTAMPDIFF(HOUR, askedAt, answeredAt) / 24) OVER (PARTITION BY sourceId) AS medianDays
-                FROM enquiries WHERE answeredAt IS NOT NULL AND channel = 'link' AND sourceId IN (:sourceIds)) m ON m.sourceId = e.sourceId
+                FROM enquiries WHERE answeredAt IS NOT NULL AND channel <> 'register' AND sourceId IN (:sourceIds)) m ON m.sourceId = e.sourceId
      WHERE e.sourceId IN (:sourceIds)`,
     { replacements: { sourceIds: [...sourceIds] }, type: QueryTypes.SELECT },
   )

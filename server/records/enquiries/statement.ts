@@ -1,5 +1,5 @@
 import type { ClaimDetails } from '#contract/claims'
-import type { FieldReply } from '#contract/verification'
+import type { FieldReply } from '#contract/reply'
 import type { Statement } from '#core/comparison/compareClaim'
 import { kindOf } from '../claims/kinds'
 

@@ -11,3 +11,7 @@ export async function letterheadOf({ organisation }: Pick<Deps, 'organisation'>)
 /** Where papers are sent or brought. */
 export const addressOfHouse = ({ name, contact }: Deps['organisation']): string =>
   [name, contact].filter(Boolean).join('\n')
+
+/** Where letters are sent, in lines. */
+export const postalAddress = ({ name, street, postcode, town }: Deps['organisation']): string[] =>
+  [name, street, `${postcode} ${town}`.trim()].filter(Boolean)

@@ -1,5 +1,6 @@
 import { screen, waitFor, within } from '@testing-library/react'
 import { unnamedOrganisation } from '#core/organisation/organisation'
+import { usualPolicies } from '#core/rights/policies'
 import { usualRights } from '#core/rights/rights'
 import { type Call, sessionOf, showPage } from '../../../test/page'
 import { Join } from '../../portal/account/Join'
@@ -116,6 +117,8 @@ describe('people who work here', () => {
   })
 })
 
+const policies = usualPolicies
+
 describe('the table of rights', () => {
   const rights = { version: 2, table: usualRights, changedBy: null, changedAt: null, people: { reviewer: 2 } }
 
@@ -123,7 +126,7 @@ describe('the table of rights', () => {
     const { user, sent } = await showPage(<Rights />, {
       roles: ['administrator'],
       readRights: rights,
-      readPolicies: { version: 0, policies: { 'source-check': true, 'programme-research': true } },
+      readPolicies: { version: 0, policies },
       saveRights: { version: 3 },
     })
     expect(
@@ -144,7 +147,7 @@ describe('the table of rights', () => {
     const { user, sent } = await showPage(<Rights />, {
       roles: ['administrator'],
       readRights: rights,
-      readPolicies: { version: 4, policies: { 'source-check': true, 'programme-research': true } },
+      readPolicies: { version: 4, policies },
       savePolicies: { version: 5 },
     })
     const box = await screen.findByLabelText<HTMLInputElement>(
@@ -155,14 +158,14 @@ describe('the table of rights', () => {
     await user.click(box)
     await user.click(save)
     await waitFor(() => expect(sent).toHaveLength(1))
-    expect(sent[0]!.body).toEqual({ version: 4, policies: { 'source-check': false, 'programme-research': true } })
+    expect(sent[0]!.body).toEqual({ version: 4, policies: { ...policies, 'source-check': false } })
   })
 
   test('what was turned can be discarded, and what is refused is said', async () => {
     const { user } = await showPage(<Rights />, {
       roles: ['administrator'],
       readRights: rights,
-      readPolicies: { version: 0, policies: { 'source-check': true, 'programme-research': true } },
+      readPolicies: { version: 0, policies },
       saveRights: {
         problem: { status: 422, faults: [{ pointer: '/body/table/proof.settle', message: 'Somebody has to.' }] },
       },

@@ -21,6 +21,10 @@ const parts = {
   register: 'sources.single.register',
   cost: 'sources.single.cost',
   answerWorkingDays: 'sources.single.answerWorkingDays',
+  faster: 'sources.single.faster',
+  together: 'sources.single.together',
+  language: 'sources.single.language',
+  issuer: 'sources.single.issuer',
 } as const satisfies Record<SourceField, string>
 
 /** What a part of a source is called. */

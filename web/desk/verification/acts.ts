@@ -21,7 +21,7 @@ export function actsFor(
 ): { acts: Act[]; main: Act | undefined } {
   const stale = Boolean(claim.confirmed?.stale)
   const settled = (claim.rung === 'confirmed' && !stale) || claim.rung === 'waived'
-  const open = proof.enquiries.some(({ state, channel }) => state === 'open' && channel === 'link')
+  const open = proof.enquiries.some(({ state }) => state === 'open' || state === 'prepared')
   // What was answered before it was confirmed long ago decides nothing anew.
   const answered = proof.comparison.outcome !== 'no reply' && !open && !stale
   const asked = proof.enquiries.length > 0
@@ -43,6 +43,9 @@ export function actsFor(
   const acts = (Object.keys(allowed) as Act[]).filter((act) => allowed[act])
   const proposed = proof.proposed && proof.proposed !== 'unconfirmable' ? actOf[proof.proposed] : undefined
   if (allowed.look) return { acts, main: 'look' }
+  // Everything was tried: that is what is proposed, before anybody begins anew.
+  if (proof.proposed === 'unconfirmable' && allowed.unconfirmable)
+    return { acts: ['unconfirmable', ...acts.filter((act) => act !== 'unconfirmable')], main: 'unconfirmable' }
   if (!answered || settled) return { acts, main: acts.find((act) => act === 'register' || act === 'ask') }
   if (proposed && allowed[proposed])
     return { acts: [proposed, ...acts.filter((act) => act !== proposed)], main: proposed }

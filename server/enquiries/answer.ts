@@ -1,0 +1,151 @@
+import type { EnquiryReply } from '#contract/reply'
+import { type Beyond, beyondFields } from '#core/enquiries/asks'
+import type { CallCheck } from '#core/enquiries/enquiry'
+import { say } from '#core/words/say'
+import { recordEvent } from '../platform/audit/record'
+import { changeWhere, compareAndSet } from '../platform/database/compareAndSet'
+import type { Account, Actor, Deps } from '../platform/deps'
+import { invalid, invalidField, notFound, requireVersion } from '../platform/errors/problems'
+import { othersBeside } from '../records/accounts/policies'
+import { labelValue } from '../records/claims/label'
+import type { Claim } from '../records/claims/model'
+import { claimById } from '../records/enquiries/load'
+import { Enquiry } from '../records/enquiries/model'
+import { withStanding } from '../records/enquiries/standing'
+import { repliedStatement } from '../records/enquiries/statement'
+import { keepStep } from '../records/enquiries/steps'
+import { sourceById } from '../records/sources/sources'
+import { problems } from './problems'
+
+/** What a source is asked beyond the fields that are compared. */
+export const beyondOf = (
+  { organisation }: Pick<Deps, 'organisation'>,
+  { kind }: Pick<Claim, 'kind'>,
+  country: string,
+): Beyond => beyondFields(kind, country, organisation.enquiries.againIn)
+
+/** Every field is answered, and nothing is answered that was not asked. */
+export function requireAnswers({ claimed }: Pick<Enquiry, 'claimed'>, reply: EnquiryReply) {
+  if (!reply.known) return
+  const faults = Object.keys(claimed)
+    .filter((key) => reply.fields[key] === undefined)
+    .map((key) => ({ pointer: `/body/fields/${key}`, message: say('problem.sayWhetherThisIsRight') }))
+  if (faults.length > 0) throw invalid(faults)
+}
+
+/** An answer as it is kept; what was not asked is left out. */
+export function answerColumns(enquiry: Enquiry, reply: EnquiryReply, beyond: Beyond) {
+  const { standing, hours, again, ...rest } = reply
+  const fields = Object.fromEntries(Object.entries(rest.fields).filter(([key]) => key in enquiry.claimed))
+  const asked: EnquiryReply = {
+    ...{ ...rest, fields: reply.known ? fields : {} },
+    ...(reply.known && beyond.standing && standing ? { standing } : {}),
+    ...(reply.known && beyond.hours && hours ? { hours } : {}),
+    ...(reply.known && beyond.again && again ? { again } : {}),
+  }
+  return {
+    reply: asked,
+    statement: reply.known ? repliedStatement(enquiry.claimed, fields) : null,
+    standing: asked.standing ?? null,
+    respondent: [reply.respondent.trim(), reply.capacity.trim()].filter(Boolean).join(', '),
+    note: reply.note.trim() || null,
+  }
+}
+
+/**
+ * Takes an answer. Of several who answer at the same moment the first does.
+ *
+ * @param seen the version it rests on, where a person has looked at it
+ * @returns whether this was the first
+ */
+export async function takeAnswer(
+  deps: Deps,
+  actor: Actor,
+  enquiry: Enquiry,
+  reply: EnquiryReply,
+  seen?: number,
+): Promise<boolean> {
+  const claim = await claimById(enquiry.claimId)
+  const source = await sourceById(enquiry.sourceId)
+  const columns = answerColumns(enquiry, reply, beyondOf(deps, claim, source.country))
+  const now = deps.clock.now()
+  const first = await changeWhere(
+    enquiry,
+    { state: 'open', ...(seen === undefined ? {} : { version: seen }) },
+    {
+      ...columns,
+      ...withStanding(enquiry, { state: 'answered' as const }),
+      ...{ draft: null, answeredAt: now, version: enquiry.version + 1 },
+    },
+  )
+  if (!first) return false
+  const by = actor.kind === 'bearer' ? actor.name : columns.respondent
+  await keepStep(enquiry, { step: 'answered', at: now, by })
+  await recordEvent(deps, actor, {
+    code: 'enquiry-answered',
+    ...(actor.kind === 'bearer' ? {} : { words: 'enquiry-answered.entered' as const }),
+    values: { source: source.name, claim: labelValue(claim.details) },
+    about: source.name,
+    candidateId: claim.candidateId,
+    applicationId: enquiry.applicationId,
+    claimId: claim.id,
+  })
+  return true
+}
+
+type Entered = { version: number; reply: EnquiryReply; sure?: CallCheck }
+
+/**
+ * Types in what a source has answered on paper, or says on the telephone. What is heard waits for a second person where the house
+ * wants that; where there is none, it counts at once.
+ */
+export async function enterReply(deps: Deps, actor: Account, id: string, { version, reply, sure }: Entered) {
+  const enquiry = await openEnquiry(id, version)
+  const byTelephone = enquiry.channel === 'telephone' && !enquiry.paper
+  if (!byTelephone && !enquiry.paper) throw problems.noPaperToRead()
+  if (byTelephone && !sure) throw invalidField('/body/sure', say('problem.sayHowYouMadeSure'))
+  requireAnswers(enquiry, reply)
+  const { two, others } = await othersBeside(actor, 'telephone-answer', 'proof.settle')
+  if (byTelephone) {
+    const details = { spoke: [reply.respondent, reply.capacity].filter(Boolean).join(', '), sure: sure! }
+    await keepStep(enquiry, { step: 'called', at: deps.clock.now(), by: actor.name, details })
+  }
+  if (byTelephone && two && others) {
+    const draft = { ...reply, heardBy: { id: actor.id, name: actor.name } }
+    await compareAndSet(enquiry, version, withStanding(enquiry, { draft }))
+    return { state: 'open' as const }
+  }
+  if (!(await takeAnswer(deps, actor, enquiry, reply, version))) throw problems.over()
+  return { state: 'answered' as const }
+}
+
+/** The second person: what was heard is taken, or put back to be heard again. */
+export async function checkReply(
+  deps: Deps,
+  actor: Account,
+  id: string,
+  { version, right, note }: { version: number; right: boolean; note: string },
+) {
+  const enquiry = await openEnquiry(id, version)
+  const { heardBy, ...reply } = enquiry.draft ?? {}
+  if (!heardBy) throw problems.noSecond()
+  if (heardBy.id === actor.id) throw problems.ownCheck()
+  if (right) {
+    if (!(await takeAnswer(deps, actor, enquiry, reply as EnquiryReply, version))) throw problems.over()
+    return { done: true as const }
+  }
+  if (note.trim() === '') throw invalidField('/body/note', say('problem.sayWhatIsNotRight'))
+  await compareAndSet(enquiry, version, withStanding(enquiry, { draft: null }))
+  const details = { note: note.trim() }
+  await keepStep(enquiry, { step: 'no answer', at: deps.clock.now(), by: actor.name, details })
+  return { done: true as const }
+}
+
+/** An enquiry that is still open, as it was seen. */
+export async function openEnquiry(id: string, version: number): Promise<Enquiry> {
+  const enquiry = await Enquiry.findByPk(id)
+  if (!enquiry) throw notFound()
+  requireVersion(version, enquiry.version)
+  if (enquiry.state !== 'open') throw problems.over()
+  return enquiry
+}

@@ -1,0 +1,168 @@
+import { Op, type WhereOptions } from 'sequelize'
+import { type EnquiryRow, queueStages } from '#contract/enquiries'
+import { turns } from '#core/enquiries/enquiry'
+import { isToApprove } from '#core/enquiries/settings'
+import type { Channel } from '#core/sources/source'
+import { sayCoded } from '#core/words/say'
+import type { Account, Deps } from '../platform/deps'
+import { candidateNames } from '../records/accounts/candidate'
+import { actsFor, whereMine } from '../records/applications/owners'
+import { whereInSight } from '../records/applications/sight'
+import { labelOf } from '../records/claims/label'
+import { Claim } from '../records/claims/model'
+import { Enquiry } from '../records/enquiries/model'
+import { enquiryStage } from '../records/enquiries/standing'
+import { ApplicationSummary } from '../records/hiring/model'
+import { Source } from '../records/sources/model'
+
+const page = 50
+/** Beyond that many nobody counts. */
+const mostCounted = 1000
+const mostSources = 5
+
+export type Filter = {
+  turn?: (typeof turns)[number]
+  channel?: Channel
+  country?: string
+  sourceId?: string
+  overdue?: 'yes'
+  whose?: 'mine' | 'all'
+}
+
+/** A page of what is asked of whom: by the slack of the person, then by age. */
+export async function listEnquiries(deps: Deps, actor: Account, { after, ...filter }: Filter & { after?: string }) {
+  const where = await chosen(deps, actor, filter)
+  const found = await Enquiry.findAll({
+    where: { [Op.and]: [where, beyond(after)] } as WhereOptions,
+    order: ['slack', 'askedAt', 'id'],
+    limit: page + 1,
+  })
+  const last = found.length > page ? found[page - 1] : undefined
+  const [rows, counts, most] = await Promise.all([
+    rowsFor(deps, found.slice(0, page)),
+    Promise.all(turns.map(async (turn) => [turn, await countUpTo(await chosen(deps, actor, { ...filter, turn }))])),
+    mostWaitedFor(where),
+  ])
+  return {
+    rows,
+    next: last ? `${last.slack}_${last.askedAt.getTime()}_${last.id}` : null,
+    counts: Object.fromEntries(counts) as Record<(typeof turns)[number], number>,
+    most,
+  }
+}
+
+/** What somebody sees of the queue: what goes on about those whose files they may see, and of theirs unless they ask for all. */
+async function chosen(deps: Deps, actor: Account, filter: Filter): Promise<WhereOptions> {
+  const { turn, channel, country, sourceId, overdue, whose = 'all' } = filter
+  const files = await filesInSight(deps, actor, whose)
+  return {
+    [Op.and]: [
+      { turn: turn ?? [...turns] },
+      ...(channel ? [{ channel }] : []),
+      ...(country ? [{ country }] : []),
+      ...(sourceId ? [{ sourceId }] : []),
+      ...(overdue ? [{ state: 'open', answerBy: { [Op.lt]: deps.clock.today().toString() } }] : []),
+      ...(files ? [{ applicationId: { [Op.in]: files } }] : []),
+    ],
+  } as WhereOptions
+}
+
+/** The applications somebody may see, or none where that is all of them. */
+async function filesInSight(deps: Deps, actor: Account, whose: 'mine' | 'all') {
+  if (whose === 'all' && !actor.vacancies) return undefined
+  const sight = whereInSight(actor)
+  const mine = whose === 'mine' ? [whereMine(await actsFor(deps, actor))] : []
+  const where = { [Op.and]: [sight, ...mine] } as WhereOptions
+  const rows = await ApplicationSummary.findAll({ where, attributes: ['applicationId'], raw: true })
+  return rows.map(({ applicationId }) => applicationId)
+}
+
+function beyond(after: string | undefined) {
+  const [slack, at, id] = after?.split('_') ?? []
+  if (!slack || !at || !id) return {}
+  const askedAt = new Date(Number(at))
+  return {
+    [Op.or]: [
+      { slack: { [Op.gt]: Number(slack) } },
+      { slack: Number(slack), askedAt: { [Op.gt]: askedAt } },
+      { slack: Number(slack), askedAt, id: { [Op.gt]: id } },
+    ],
+  }
+}
+
+const countUpTo = async (where: WhereOptions): Promise<number> =>
+  (await Enquiry.findAll({ where, attributes: ['id'], limit: mostCounted, raw: true })).length
+
+/** The sources that most of the first of them wait for: one call settles several. */
+async function mostWaitedFor(where: WhereOptions) {
+  const open = await Enquiry.findAll({
+    where: { [Op.and]: [where, { turn: 'source' }] } as WhereOptions,
+    attributes: ['sourceId'],
+    order: ['slack', 'askedAt', 'id'],
+    limit: mostCounted,
+    raw: true,
+  })
+  const counts = new Map<string, number>()
+  for (const { sourceId } of open) counts.set(sourceId, (counts.get(sourceId) ?? 0) + 1)
+  const top = [...counts]
+    .filter(([, count]) => count > 1)
+    .sort((a, b) => b[1] - a[1] || (a[0] < b[0] ? -1 : 1))
+    .slice(0, mostSources)
+  const sources = await Source.findAll({ where: { id: top.map(([id]) => id) }, attributes: ['id', 'name'] })
+  return top.map(([id, count]) => ({ id, name: sources.find((one) => one.id === id)?.name ?? '', open: count }))
+}
+
+/** What the queue shows of enquiries, in their order. */
+export async function rowsFor(deps: Deps, enquiries: readonly Enquiry[]): Promise<EnquiryRow[]> {
+  const of = (key: 'claimId' | 'sourceId' | 'applicationId') => [...new Set(enquiries.map((enquiry) => enquiry[key]))]
+  const [claims, sources, summaries] = await Promise.all([
+    Claim.findAll({ where: { id: of('claimId') } }),
+    Source.findAll({ where: { id: of('sourceId') }, attributes: ['id', 'name', 'country'] }),
+    ApplicationSummary.findAll({
+      where: { applicationId: of('applicationId') },
+      attributes: ['applicationId', 'candidate', 'vacancy', 'hidesName'],
+    }),
+  ])
+  const names = await candidateNames([...new Set(claims.map(({ candidateId }) => candidateId))])
+  const today = deps.clock.today().toString()
+  const { currency, enquiries: settings } = deps.organisation
+  return enquiries.flatMap((enquiry) => {
+    const claim = claims.find(({ id }) => id === enquiry.claimId)
+    const source = sources.find(({ id }) => id === enquiry.sourceId)
+    const summary = summaries.find(({ applicationId }) => applicationId === enquiry.applicationId)
+    if (!claim || !source) return []
+    return [
+      {
+        ...{
+          id: enquiry.id,
+          reference: enquiry.reference ?? null,
+          applicationId: enquiry.applicationId,
+          claimId: claim.id,
+        },
+        candidate: summary?.candidate ?? names.get(claim.candidateId) ?? '',
+        vacancy: summary?.vacancy ?? '',
+        slack: enquiry.slack ?? 0,
+        claim: labelOf(claim.details),
+        source: { id: source.id, name: source.name, country: source.country },
+        channel: enquiry.channel,
+        stage: stageOfRow(enquiry),
+        turn: enquiry.turn ?? 'desk',
+        askedAt: enquiry.askedAt.toISOString(),
+        answerBy: enquiry.answerBy,
+        overdue: enquiry.state === 'open' && enquiry.answerBy < today,
+        dueOn: enquiry.dueOn ?? null,
+        lacks: (enquiry.lacks ?? []).map(sayCoded),
+        cost: enquiry.cost ?? null,
+        toApprove:
+          enquiry.state === 'prepared' &&
+          !enquiry.costApproved &&
+          isToApprove(enquiry.cost ?? null, settings.costLimit, currency),
+      },
+    ]
+  })
+}
+
+const ended = queueStages.filter((stage): stage is 'answered' | 'declined' | 'silent' =>
+  ['answered', 'declined', 'silent'].includes(stage),
+)
+const stageOfRow = (enquiry: Enquiry) => ended.find((stage) => stage === enquiry.state) ?? enquiryStage(enquiry)

@@ -1,0 +1,244 @@
+import { UniqueConstraintError } from 'sequelize'
+import { v7 as uuid } from 'uuid'
+import type { Planned } from '#contract/enquiries'
+import { writeReference } from '#core/references/reference'
+import { coded, sayCoded } from '#core/words/say'
+import { sayStored } from '#core/words/stored'
+import { recordEvent } from '../platform/audit/record'
+import { compareAndSet } from '../platform/database/compareAndSet'
+import { nextNumber } from '../platform/database/counter'
+import type { Account, Deps } from '../platform/deps'
+import { inLanguage } from '../platform/http/language'
+import { labelOf, labelValue } from '../records/claims/label'
+import { Enquiry } from '../records/enquiries/model'
+import { withStanding } from '../records/enquiries/standing'
+import { claimedStatement } from '../records/enquiries/statement'
+import { keepStep } from '../records/enquiries/steps'
+import { slackOf } from '../records/hiring/slack'
+import { ask, letLeave, type Outgoing } from './dispatch'
+import { dueOnOf } from './due'
+import { linkEnd } from './linkEnd'
+import { addressOf, type Choice, type Handling, type Plan, planFor } from './plan'
+import { problems } from './problems'
+import { directMail, permissionFile, questionMail, spokenBy } from './wording'
+
+/** What an enquiry would send by which way, and what keeps it from being sent. */
+export async function previewEnquiry(deps: Deps, claimId: string, applicationId: string, choice: Choice) {
+  const plan = await planFor(deps, claimId, applicationId, choice)
+  const { claim, person, source, way, ways, handling, usual, faster, enclosed, obstacles, lacks, toApprove } = plan
+  const name = source?.name ?? claim.details.sourceName
+  const asked = { claim, candidate: person.name, enquiry: { reference: 'EQ-…', askedAt: deps.clock.now() } }
+  const language = source ? spokenBy(source) : 'en'
+  const preview =
+    way?.channel === 'direct issue'
+      ? directMail(deps, asked, name, handling.answerBy.toString())
+      : questionMail(deps, [asked], name, handling.answerBy, { code: 'mail.enquiry.linkToCome' })
+  const shown = (one: Handling) => ({ ...one, answerBy: one.answerBy.toString() })
+  return {
+    way: way && source ? { ...way, to: addressOf(source, way) } : null,
+    ways: source ? ways.map((one) => ({ ...one, to: addressOf(source, one) })) : [],
+    source: name,
+    language,
+    ...inLanguage(language, () => ({
+      subject: sayStored(`mail.${preview.words}.subject`, preview.values),
+      text: sayStored(`mail.${preview.words}.text`, preview.values),
+      encloses: [permissionFile(person.name), ...enclosed.map(({ fileName }) => fileName)],
+    })),
+    answerBy: handling.answerBy.toString(),
+    usual: shown(usual),
+    faster: faster ? shown(faster) : null,
+    toApprove,
+    obstacles: obstacles.map(sayCoded),
+    lacks: lacks.map(sayCoded),
+  }
+}
+
+/**
+ * Asks a source about a claim. What is missing is waited for, and it then goes out by itself. Of two who ask at the same moment
+ * one does: a claim has one live enquiry.
+ *
+ * @throws Problem `cannot-ask` where something stands in the way that no waiting mends
+ */
+export async function raiseEnquiry(
+  deps: Deps,
+  actor: Account,
+  claimId: string,
+  applicationId: string,
+  choice: Choice = {},
+) {
+  const plan = await planFor(deps, claimId, applicationId, choice)
+  if (plan.obstacles.length > 0 || !plan.source) throw problems.cannotAsk(plan.obstacles)
+  const id = uuid()
+  const enquiry = await prepare(deps, actor.name, plan, { id, batchId: id, speed: choice.faster ? 'faster' : 'usual' })
+  if (plan.lacks.length === 0) await sendOut(deps, actor, [{ enquiry, plan }])
+  else await tellPrepared(deps, actor, enquiry, plan)
+  return { id, state: enquiry.state as 'prepared' | 'open', answerBy: enquiry.answerBy }
+}
+
+/** Writes a question down. It holds its claim from here on, whether it goes out at once or waits. */
+async function prepare(
+  deps: Deps,
+  askedBy: string,
+  plan: Plan,
+  { id, batchId, speed }: { id: string; batchId: string; speed: 'usual' | 'faster' },
+) {
+  const { claim, application, source, way, handling, person, earlier, lacks } = plan
+  const now = deps.clock.now()
+  const state = { state: 'prepared' as const, claimId: claim.id, channel: way?.channel ?? ('link' as const), lacks }
+  const enquiry = await Enquiry.create({
+    ...{ id, batchId, speed, askedBy, credentialVersion: claim.credentialVersion, applicationId: application.id },
+    ...{ sourceId: source!.id, country: source!.country, contactId: way?.contactId ?? null, round: earlier + 1 },
+    reference: writeReference('EQ', await nextNumber(deps, 'enquiries')),
+    claimed: claimedStatement(claim.details, person),
+    cost: handling.cost,
+    slack: await slackOf(application.id),
+    askedAt: now,
+    answerBy: handling.answerBy.toString(),
+    expiresAt: linkEnd(now),
+    ...withStanding({ ...blank, ...state }, state),
+  } as Enquiry['_creationAttributes']).catch((error: unknown) => {
+    throw error instanceof UniqueConstraintError ? problems.cannotAsk([coded('enquiry.obstacle.asked')]) : error
+  })
+  return enquiry
+}
+
+const blank = {
+  ...{ toPrint: null, openedAt: null, forwardedAt: null, draft: null, reminders: 0, escalations: 0, paper: null },
+  ...{ dueOn: null },
+}
+
+async function tellPrepared(deps: Deps, actor: Account, enquiry: Enquiry, { claim, source, lacks }: Plan) {
+  await keepStep(enquiry, { step: 'prepared', at: deps.clock.now(), by: actor.name })
+  await recordEvent(deps, actor, {
+    code: 'enquiry-prepared',
+    values: {
+      ...{ source: source!.name, claim: labelValue(claim.details) },
+      lacks: { list: lacks.map(({ code, values }) => ({ code, values })) },
+    },
+    about: source!.name,
+    candidateId: claim.candidateId,
+    applicationId: enquiry.applicationId,
+    claimId: claim.id,
+  })
+}
+
+const waitsForUs = new Set<string>(['letter', 'telephone', 'register'])
+
+export type Going = { enquiry: Enquiry; plan: Plan }
+
+/** Sends questions of one batch out: each is open from here on, and what comes next is due by the calendar of its source. */
+export async function sendOut(deps: Deps, actor: Account | { kind: 'system' }, going: readonly [Going, ...Going[]]) {
+  const [{ plan: first }] = going
+  const source = first.source!
+  const way = first.way!
+  const now = deps.clock.now()
+  const by = actor.kind === 'account' ? actor.name : going[0].enquiry.askedBy
+  const outgoing: Outgoing[] = []
+  for (const { enquiry, plan } of going) {
+    const { claim, person, permission, handling, enclosed } = plan
+    await compareAndSet(
+      enquiry,
+      enquiry.version,
+      withStanding(enquiry, {
+        ...{ state: 'open' as const, channel: way.channel, contactId: way.contactId, lacks: null, cost: handling.cost },
+        ...{ askedAt: now, answerBy: handling.answerBy.toString(), expiresAt: linkEnd(now), reminders: 0 },
+        claimed: claimedStatement(claim.details, person),
+        toPrint: way.channel === 'letter' ? ('letter' as const) : null,
+        // A letter's time begins when it is printed, and a call waits for whoever makes it.
+        dueOn: waitsForUs.has(way.channel)
+          ? null
+          : dueOnOf(deps, source, {
+              channel: way.channel,
+              speed: enquiry.speed,
+              answerBy: handling.answerBy.toString(),
+            }),
+      }),
+    )
+    outgoing.push({ enquiry, claim, candidate: person.name, permission, enclosed })
+    if (claim.rung !== 'asked') await compareAndSet(claim, claim.version, { rung: 'asked' })
+    await recordEvent(deps, actor, {
+      code: 'enquiry-raised',
+      words: enquiry.round > 1 ? 'enquiry-raised.again' : 'enquiry-raised',
+      values: { source: source.name, claim: labelValue(claim.details), round: enquiry.round },
+      about: source.name,
+      candidateId: claim.candidateId,
+      applicationId: enquiry.applicationId,
+      claimId: claim.id,
+      details: { channel: way.channel, reference: enquiry.reference },
+    })
+  }
+  const to = addressOf(source, way)
+  for (const { enquiry } of outgoing) await keepStep(enquiry, { step: 'asked', at: now, by, details: { to } })
+  await letLeave([ask[way.channel](deps, outgoing as [Outgoing, ...Outgoing[]], source, to)])
+}
+
+type Item = { claimId: string; applicationId: string }
+
+/** What goes where, what waits and what does not go. Questions to a source that wants them together share a number. */
+export async function planEnquiries(deps: Deps, items: readonly Item[]): Promise<Planned[]> {
+  const plans = await plansFor(deps, items)
+  const batches = new Map<string, number>()
+  return plans.map((plan) => {
+    const { claim, application, person, source, way, handling, obstacles, lacks } = plan
+    const outcome = outcomeOf(plan)
+    const key = outcome === 'goes' ? togetherKey(plan) : undefined
+    if (key && !batches.has(key)) batches.set(key, batches.size + 1)
+    return {
+      ...{ claimId: claim.id, applicationId: application.id, candidate: person.name, claim: labelOf(claim.details) },
+      source: source?.name ?? claim.details.sourceName,
+      channel: way?.channel ?? null,
+      to: source && way ? addressOf(source, way) : '',
+      cost: handling.cost,
+      outcome,
+      because: (outcome === 'not' ? obstacles : lacks).map(sayCoded),
+      together: key ? (batches.get(key) ?? null) : null,
+    }
+  })
+}
+
+/** Asks about many claims, each by itself, and together where a source wants it so. What cannot be asked is passed over. */
+export async function raiseEnquiries(deps: Deps, actor: Account, items: readonly Item[]) {
+  const plans = await plansFor(deps, items)
+  const counts = { asked: 0, prepared: 0, not: 0 }
+  const batches = new Map<string, Going[]>()
+  for (const plan of plans) {
+    const outcome = outcomeOf(plan)
+    if (outcome === 'not') {
+      counts.not += 1
+      continue
+    }
+    const id = uuid()
+    const key = outcome === 'goes' ? togetherKey(plan) : undefined
+    const batchId = (key && batches.get(key)?.[0]?.enquiry.batchId) || id
+    const enquiry = await prepare(deps, actor.name, plan, { id, batchId, speed: 'usual' })
+    if (outcome === 'waits') {
+      await tellPrepared(deps, actor, enquiry, plan)
+      counts.prepared += 1
+    } else {
+      const own = key ?? id
+      batches.set(own, [...(batches.get(own) ?? []), { enquiry, plan }])
+      counts.asked += 1
+    }
+  }
+  for (const [first, ...rest] of batches.values()) if (first) await sendOut(deps, actor, [first, ...rest])
+  return counts
+}
+
+async function plansFor(deps: Deps, items: readonly Item[]): Promise<Plan[]> {
+  const unique = [...new Map(items.map((item) => [item.claimId, item])).values()]
+  const plans: Plan[] = []
+  for (const { claimId, applicationId } of unique)
+    plans.push(await planFor(deps, claimId, applicationId, { byRegister: true }))
+  return plans
+}
+
+function outcomeOf({ obstacles, lacks, source }: Plan): Planned['outcome'] {
+  if (obstacles.length > 0 || !source) return 'not'
+  return lacks.length > 0 ? 'waits' : 'goes'
+}
+
+/** Those that go in one letter or mail: to one place of a source that wants them so. */
+const togetherKey = ({ source, way }: Plan): string | undefined =>
+  source?.known.together && way && way.channel !== 'register' && way.channel !== 'direct issue'
+    ? `${source.id} ${way.channel} ${way.contactId}`
+    : undefined

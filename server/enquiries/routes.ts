@@ -1,0 +1,47 @@
+import * as contract from '#contract/enquiries'
+import * as letters from '#contract/letters'
+import * as reply from '#contract/reply'
+import { bind } from '../platform/http/bind'
+import { approveCost, escalateEnquiry, logCall, remindEnquiries, withdrawEnquiry } from './acts'
+import { checkReply, enterReply } from './answer'
+import { listLetters, markPrinted, readLetters } from './letters'
+import { listEnquiries } from './queue'
+import { planEnquiries, previewEnquiry, raiseEnquiries, raiseEnquiry } from './raise'
+import { readEnquiryAtDesk, readEnquiryPaper } from './read'
+import { askRegister } from './register'
+import { readEnquiry, replyToEnquiry } from './reply'
+import { listToAsk } from './toAsk'
+
+export const enquiryRoutes = [
+  bind(contract.previewEnquiry, ({ deps, input: { params, query } }) =>
+    previewEnquiry(deps, params.id, query.applicationId, { ...query, faster: query.faster === 'yes' }),
+  ),
+  bind(contract.raiseEnquiry, ({ deps, actor, input: { params, body } }) =>
+    raiseEnquiry(deps, actor, params.id, body.applicationId, body),
+  ),
+  bind(contract.planEnquiries, ({ deps, input }) => planEnquiries(deps, input.body.items)),
+  bind(contract.raiseEnquiries, ({ deps, actor, input }) => raiseEnquiries(deps, actor, input.body.items)),
+  bind(contract.listToAsk, ({ deps, actor, input }) => listToAsk(deps, actor, input.query)),
+  bind(
+    contract.askRegister,
+    ({ deps, actor, input }) => askRegister(deps, actor, input.params.id, input.body.applicationId),
+    { transaction: false },
+  ),
+  bind(contract.listEnquiries, ({ deps, actor, input }) => listEnquiries(deps, actor, input.query)),
+  bind(contract.readEnquiryAtDesk, ({ deps, actor, input }) => readEnquiryAtDesk(deps, actor, input.params.id)),
+  bind(contract.readEnquiryPaper, ({ input }) => readEnquiryPaper(input.params.id)),
+  bind(contract.enterReply, ({ deps, actor, input }) => enterReply(deps, actor, input.params.id, input.body)),
+  bind(contract.checkReply, ({ deps, actor, input }) => checkReply(deps, actor, input.params.id, input.body)),
+  bind(contract.logCall, ({ deps, actor, input }) => logCall(deps, actor, input.params.id, input.body)),
+  bind(contract.remindEnquiries, ({ deps, actor, input }) => remindEnquiries(deps, actor, input.body.ids)),
+  bind(contract.escalateEnquiry, ({ deps, actor, input }) => escalateEnquiry(deps, actor, input.params.id, input.body)),
+  bind(contract.withdrawEnquiry, ({ deps, actor, input }) =>
+    withdrawEnquiry(deps, actor, input.params.id, input.body.version),
+  ),
+  bind(contract.approveCost, ({ deps, actor, input }) => approveCost(deps, actor, input.params.id, input.body.version)),
+  bind(letters.listLetters, () => listLetters()),
+  bind(letters.readLetters, ({ deps, input }) => readLetters(deps, input.query.batchIds.split(','))),
+  bind(letters.markPrinted, ({ deps, actor, input }) => markPrinted(deps, actor, input.body.batchIds)),
+  bind(reply.readEnquiry, ({ deps, input }) => readEnquiry(deps, input.params.token)),
+  bind(reply.replyToEnquiry, ({ deps, input }) => replyToEnquiry(deps, input.params.token, input.body)),
+]

@@ -1,0 +1,78 @@
+import { Op } from 'sequelize'
+import { isSent } from '#core/hiring/stages'
+import { isStillAskedAbout } from '#core/sources/asked'
+import type { Account, Deps } from '../platform/deps'
+import { notFound } from '../platform/errors/problems'
+import { readinessOf } from '../readiness/readiness'
+import { sentApplication } from '../records/applications/find'
+import { Application } from '../records/applications/model'
+import { whereInSight } from '../records/applications/sight'
+import { Claim } from '../records/claims/model'
+import { confirmedNow } from '../records/enquiries/confirmed'
+import { enquiriesOf } from '../records/enquiries/enquiries'
+import { ApplicationSummary } from '../records/hiring/model'
+
+const mostOfSource = 100
+
+/**
+ * The claims of a file, or about one source, that somebody still has to ask about: what its vacancy asks to be confirmed, and is
+ * asked of nobody yet.
+ *
+ * @throws Problem 404 where neither is named
+ */
+export async function listToAsk(deps: Deps, actor: Account, of: { applicationId?: string; sourceId?: string }) {
+  if (of.applicationId) return toAskIn(deps, of.applicationId)
+  if (of.sourceId) return toAskOf(deps, actor, of.sourceId)
+  throw notFound()
+}
+
+async function toAskIn(deps: Deps, applicationId: string) {
+  const application = await sentApplication(applicationId)
+  const { outcomes } = await readinessOf(deps, application)
+  const wanted = [
+    ...new Set(
+      outcomes.flatMap(({ claims, steps }) =>
+        steps.some(({ who, what }) => who === 'desk' && what === 'ask') ? claims : [],
+      ),
+    ),
+  ]
+  const claims = await Claim.findAll({ where: { id: wanted, removedAt: { [Op.is]: null } }, order: ['id'] })
+  const open = await stillOpen(deps, claims)
+  return open.map(({ id }) => ({ claimId: id, applicationId }))
+}
+
+/** One question for each claim: for the application of its person that is nearest to its start. */
+async function toAskOf(deps: Deps, actor: Account, sourceId: string) {
+  const claims = await Claim.findAll({
+    where: { sourceId, rung: ['claimed', 'evidenced'], removedAt: { [Op.is]: null } },
+    order: ['id'],
+    limit: mostOfSource,
+  })
+  const summaries = await ApplicationSummary.findAll({
+    where: { [Op.and]: [whereInSight(actor), { candidateId: claims.map(({ candidateId }) => candidateId) }] },
+    order: ['slack', 'applicationId'],
+  })
+  const applications = new Map(
+    (await Application.findAll({ where: { id: summaries.map(({ applicationId }) => applicationId) } }))
+      .filter(isSent)
+      .map((one) => [one.id, one]),
+  )
+  const open = await stillOpen(deps, claims)
+  return open.flatMap(({ id, candidateId }) => {
+    const own = summaries.find((one) => one.candidateId === candidateId && applications.has(one.applicationId))
+    return own ? [{ claimId: id, applicationId: own.applicationId }] : []
+  })
+}
+
+async function stillOpen(deps: Deps, claims: readonly Claim[]): Promise<Claim[]> {
+  const asked = new Set(
+    (await enquiriesOf(claims.map(({ id }) => id)))
+      .filter(({ state }) => state === 'open' || state === 'prepared')
+      .map(({ claimId }) => claimId),
+  )
+  const open: Claim[] = []
+  for (const claim of claims)
+    if (!asked.has(claim.id) && isStillAskedAbout({ ...claim.get(), confirmed: await confirmedNow(deps, claim) }))
+      open.push(claim)
+  return open
+}

@@ -1,0 +1,92 @@
+import type { Temporal } from 'temporal-polyfill'
+import { fieldsOf } from '#core/comparison/fields'
+import { dayAt } from '#core/dates/zoned'
+import { languageOfSource } from '#core/sources/language'
+import { say } from '#core/words/say'
+import type { StoredValue } from '#core/words/stored'
+import type { Deps } from '../platform/deps'
+import { kindOf } from '../records/claims/kinds'
+import { labelValue } from '../records/claims/label'
+import type { Claim } from '../records/claims/model'
+import type { Enquiry } from '../records/enquiries/model'
+import { postalAddress } from '../records/organisation/letterhead'
+import type { Source } from '../records/sources/model'
+
+/** What one question is about, as words need it. */
+export type Asked = { claim: Claim; candidate: string; enquiry: Pick<Enquiry, 'reference' | 'askedAt'> }
+
+/** What a source is written to in. */
+export const spokenBy = ({ country, known }: Pick<Source, 'country' | 'known'>) =>
+  languageOfSource({ country, region: known.region, language: known.language })
+
+export const permissionFile = (name: string) => `${say('mail.enquiry.permission', { name })}.pdf`
+
+const fieldWords = ({ kind, details }: Claim): StoredValue => ({
+  list: fieldsOf(kind, kindOf(details).statement(details)).map(({ key }) => ({ code: `field.${key}` as const })),
+})
+
+/** Several people in one letter: each with what is asked about, a line each. */
+const linesOf = (asked: readonly Asked[]): StoredValue => ({
+  lines: asked.map(({ claim, candidate, enquiry }) => ({
+    code: 'mail.enquiry.line' as const,
+    values: { candidate, claim: labelValue(claim.details), reference: enquiry.reference ?? '' },
+  })),
+})
+
+/** What a mail to a source says; in the language of whoever reads it. */
+export function questionMail(
+  { organisation }: Pick<Deps, 'organisation'>,
+  asked: readonly [Asked, ...Asked[]],
+  source: string,
+  answerBy: Temporal.PlainDate | string,
+  link: StoredValue,
+) {
+  const [{ claim, candidate, enquiry }] = asked
+  const common = { operator: organisation.name, source, answerBy: { day: answerBy.toString() }, link }
+  if (asked.length > 1)
+    return {
+      words: 'enquiry.several' as const,
+      values: { ...common, count: asked.length, people: linesOf(asked) },
+    }
+  const reference = enquiry.reference ?? ''
+  return {
+    words: claim.kind === 'work' ? ('enquiry.work' as const) : ('enquiry.issued' as const),
+    values: { ...common, claim: labelValue(claim.details), candidate, fields: fieldWords(claim), reference },
+  }
+}
+
+/** Asks a source to send what it has to say itself: by mail to us, or in a sealed letter, with our code on it. */
+export function directMail(
+  { organisation }: Pick<Deps, 'organisation'>,
+  { claim, candidate, enquiry }: Asked,
+  source: string,
+  answerBy: string,
+) {
+  const { name, contact } = organisation
+  return {
+    words: 'enquiry.direct' as const,
+    values: {
+      ...{ claim: labelValue(claim.details), candidate, operator: name, source, answerBy: { day: answerBy } },
+      ...{ fields: fieldWords(claim), reference: enquiry.reference ?? '', contact },
+      address: postalAddress(organisation).join('\n'),
+    },
+  }
+}
+
+export function reminderMail(
+  { organisation }: Pick<Deps, 'organisation'>,
+  asked: readonly [Asked, ...Asked[]],
+  link: StoredValue,
+) {
+  const [{ claim, candidate, enquiry }] = asked
+  const day = { day: dayAt(enquiry.askedAt, organisation.timeZone).toString() }
+  if (asked.length > 1)
+    return {
+      words: 'enquiryReminder.several' as const,
+      values: { asked: day, count: asked.length, people: linesOf(asked), link },
+    }
+  return {
+    words: 'enquiryReminder' as const,
+    values: { claim: labelValue(claim.details), candidate, asked: day, link },
+  }
+}
