@@ -1,5 +1,7 @@
 import { type Static, Type } from '@sinclair/typebox'
+import { turns } from '#core/enquiries/enquiry'
 import { isSent, stages } from '#core/hiring/stages'
+import { channels } from '#core/sources/source'
 import { queues, whoseFiles } from './desk'
 import { endpoint } from './endpoint'
 import { InLanguages } from './messages'
@@ -72,6 +74,7 @@ export const lists = [
   'imports',
   'duplicates',
   'sources',
+  'enquiries',
   'vacancies',
   'outbox',
   'safe',
@@ -86,6 +89,11 @@ const ListFilter = {
   queue: Type.Optional(oneOf(queues)),
   whose: Type.Optional(oneOf(whoseFiles)),
   candidate: Type.Optional(Id),
+  turn: Type.Optional(oneOf(turns)),
+  channel: Type.Optional(oneOf(channels)),
+  country: Type.Optional(Type.String({ pattern: '^[A-Z]{2}$' })),
+  sourceId: Type.Optional(Id),
+  overdue: Type.Optional(yes),
 }
 export type ListFilter = { [Name in keyof typeof ListFilter]?: Static<(typeof ListFilter)[Name]> }
 

@@ -2,6 +2,7 @@ import { tellOwners } from './accounts/tell'
 import { refreshIdentities, refreshKeysOf } from './duplicates/onPersonChanged'
 import { endEnquiries } from './enquiries/callOff'
 import { releaseLater } from './enquiries/release'
+import { moveOnUndelivered } from './enquiries/undelivered'
 import { tellDeciders } from './matters/tellDeciders'
 import { tellCandidates } from './messages/tellCandidate'
 import type { Subscriber } from './platform/changes'
@@ -22,6 +23,7 @@ export const subscribers: readonly Subscriber[] = [
   { on: ['sources'], run: proposeSources },
   { on: ['sources'], run: researchProgrammes },
   { on: ['awards'], run: lookUpLater },
+  { on: ['undelivered'], run: moveOnUndelivered },
   { on: ['file', 'application'], run: releaseLater },
   { on: ['deciders'], run: tellDeciders },
   { on: ['owner told'], run: tellOwners },

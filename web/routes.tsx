@@ -248,6 +248,18 @@ export const router = createBrowserRouter([
             ),
           },
           {
+            path: 'verification/table',
+            lazy: page(() => import('./desk/enquiries/EnquiryTable').then(({ EnquiryTable }) => EnquiryTable), 'desk'),
+          },
+          {
+            path: 'enquiries/:id',
+            lazy: page(() => import('./desk/enquiries/EnquiryPage').then(({ EnquiryPage }) => EnquiryPage), 'desk'),
+          },
+          {
+            path: 'letters',
+            lazy: page(() => import('./desk/enquiries/Letters').then(({ Letters }) => Letters), 'desk'),
+          },
+          {
             path: 'applications/table',
             lazy: page(
               () => import('./desk/applications/ApplicationsTable').then(({ ApplicationsTable }) => ApplicationsTable),

@@ -10,6 +10,7 @@
  * - `sources`: which sources candidates propose, since they name one that nobody knows
  * - `awards`: whether records confirm what somebody has studied
  * - `deciders`: nothing; whoever is to decide what was declared is told by mail
+ * - `undelivered`: the questions to a source that a mail carried and that are asked by another way
  * - `vacancy title`: the copies of the title in summaries
  * - `told`: nothing; the candidate is told of it by mail
  * - `owner told`: nothing; the owner of the account is told of it by mail
@@ -25,6 +26,7 @@ export type Effect =
   | 'deciders'
   | 'sources'
   | 'awards'
+  | 'undelivered'
   | 'vacancy title'
   | 'told'
   | 'owner told'
@@ -204,7 +206,7 @@ export const events = {
   'mail-filed': ['application'],
   'mail-again': ['application'],
   'mail-let-be': ['application'],
-  'mail-refused': ['application'],
+  'mail-refused': ['file', 'application', 'undelivered'],
   'template-saved': nothing,
   'template-removed': nothing,
   'sentences-saved': nothing,

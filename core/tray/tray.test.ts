@@ -1,5 +1,13 @@
 import fc from 'fast-check'
-import { readSheetCode, sheetCode, sheetReference } from './coverSheet'
+import {
+  enquiryFormCode,
+  enquiryReference,
+  enquiryReferencesIn,
+  enquirySheetCode,
+  readSheetCode,
+  sheetCode,
+  sheetReference,
+} from './coverSheet'
 import { guessPlaces, type Place } from './guess'
 import { faultOfSheet, sheetsLieBeneath } from './order'
 import { type ScannedPage, splitScan } from './split'
@@ -114,5 +122,34 @@ describe('sheets that their sender printed', () => {
     [[1, 2], 2, true, 'beneath'],
   ] as const)('%j pages where %j were said, beneath %j: %j', (pages, said, beneath, fault) => {
     expect(faultOfSheet(paper(1, ...pages), said, beneath)).toBe(fault)
+  })
+})
+
+describe('what comes back from a source', () => {
+  const [one, other] = [enquiryReference(7), enquiryReference(8)]
+  const page = (code?: string): ScannedPage => ({ blank: false, ...(code ? { sheet: readSheetCode(code)! } : {}) })
+
+  test('is known by the sheet on top, which is no page of it', () => {
+    expect(splitScan([page(enquirySheetCode(one)), page(), page()])).toEqual([
+      { enquiry: one, pages: [1, 2], upright: 0 },
+    ])
+  })
+  test('is known by its form, which is one', () => {
+    expect(
+      splitScan([page(enquirySheetCode(one)), page(enquiryFormCode(one)), page(), page(enquiryFormCode(other))]),
+    ).toEqual([
+      { enquiry: one, pages: [1, 2], upright: 0 },
+      { enquiry: other, pages: [3], upright: 0 },
+    ])
+  })
+  test('is not believed where its code was misread', () => {
+    const code = enquirySheetCode(one)
+    const wrong = code.slice(0, -4) + (code.at(-4) === '7' ? '8' : '7') + code.slice(-3)
+    expect(readSheetCode(wrong)).toMatchObject({ ok: false })
+  })
+  test('is found by the references in a mail, however they are typed', () => {
+    const typed = one.toLowerCase().replaceAll('-', ' ')
+    expect(enquiryReferencesIn(`Re: ${typed}, your question (${other}), not EQ-0000-01`)).toEqual([one, other])
+    expect(enquiryReferencesIn('no reference; EQUIPMENT')).toEqual([])
   })
 })

@@ -4,6 +4,7 @@ import type { ListFilter, lists } from '#contract/lists'
 import { say } from '#core/words/say'
 import { readTrail } from '../audit/trail'
 import { listDuplicates } from '../duplicates/find'
+import { listEnquiries } from '../enquiries/queue'
 import { listImports } from '../incoming/imports/imports'
 import { readTray } from '../incoming/tray/tray'
 import { readOutbox } from '../messages/outbox'
@@ -86,6 +87,19 @@ const headings = {
   imports: ['File', 'Format', 'State', 'Rows', 'Done', 'By', 'At', 'Finished'],
   'access-log': ['Person', 'When', 'Who', 'Saw', 'Why'],
   sources: ['Source', 'Also called', 'Kind', 'Town', 'Country', 'Asked at', 'Register', 'Asked', 'Open', 'Median days'],
+  enquiries: [
+    'Reference',
+    'Name',
+    'Claim',
+    'Source',
+    'Country',
+    'Way',
+    'How far',
+    'Turn',
+    'Asked',
+    'Due',
+    'Slack in days',
+  ],
   outbox: ['Written', 'To', 'Subject', 'State', 'Last said', 'Reference'],
   safe: ['Paper', 'Name', 'Reference', 'Place', 'Since', 'Days', 'Compared'],
   vacancies: ['Vacancy', 'Place', 'State', 'Closes', 'Target start', 'Posts', ...vacancyStages],
@@ -106,7 +120,23 @@ function headerOf(list: List, heading: Heading): string {
 
 const yesOrNo = (value: boolean) => say(value ? 'names.answer.yes' : 'names.answer.no')
 
+async function* enquiryLines(deps: Deps, actor: Account, filter: ListFilter) {
+  for (let after: string | null | undefined; after !== null; ) {
+    const { rows, next } = await listEnquiries(deps, actor, { ...filter, ...(after ? { after } : {}) })
+    for (const row of rows)
+      yield {
+        ...{ Reference: row.reference, Name: row.candidate, Claim: row.claim, Source: row.source.name },
+        ...{ Country: row.source.country, Way: say(`sources.channel.${row.channel}`) },
+        'How far': say(`enquiries.stage.${row.stage}`),
+        Turn: say(`enquiries.turn.${row.turn}`),
+        ...{ Asked: row.askedAt, Due: row.answerBy, 'Slack in days': row.slack },
+      }
+    after = next
+  }
+}
+
 const linesOf: { [L in List]: (deps: Deps, actor: Account, filter: ListFilter) => AsyncGenerator<Row<L>> } = {
+  enquiries: enquiryLines,
   async *applications(deps, actor, filter) {
     let coming = tableRows(deps, actor, filter, undefined, chunk)
     for (;;) {

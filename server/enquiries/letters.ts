@@ -3,6 +3,7 @@ import { fieldsOf } from '#core/comparison/fields'
 import { dayAt } from '#core/dates/zoned'
 import { dueDay } from '#core/enquiries/schedule'
 import { groupBy } from '#core/groupBy'
+import { writeValue } from '#core/words/stored'
 import { compareAndSet } from '../platform/database/compareAndSet'
 import { lockOf } from '../platform/database/connection'
 import type { Account, Deps } from '../platform/deps'
@@ -23,7 +24,7 @@ import { beyondOf } from './answer'
 import { dueOnOf } from './due'
 import { addLetter, type Letter, type LetterPerson } from './letterPdf'
 import { addressOf, calendarOf, planFor } from './plan'
-import { spokenBy } from './wording'
+import { askedAs, spokenBy } from './wording'
 
 const mostListed = 200
 
@@ -133,7 +134,12 @@ async function letterFor(deps: Deps, { source, own }: Waiting): Promise<() => Le
     ...(enquiry.toPrint === 'reminder' ? { before: dayAt(enquiry.askedAt, organisation.timeZone).toString() } : {}),
     people: own.map(
       ({ enquiry: asked, claim: about, candidate }): LetterPerson => ({
-        ...{ reference: asked.reference ?? '', candidate, claim: labelOf(about.details), claimed: asked.claimed },
+        ...{
+          reference: asked.reference ?? '',
+          candidate,
+          claim: writeValue(askedAs(about.details)),
+          claimed: asked.claimed,
+        },
         fields: fieldsOf(about.kind, asked.claimed),
         beyond: beyondOf(deps, about, source.country),
         enclosed: enclosed.get(asked.id) ?? [],

@@ -1,5 +1,6 @@
 import { Op } from 'sequelize'
 import { isSent } from '#core/hiring/stages'
+import type { Rung } from '#core/requirements/requirement'
 import { isStillAskedAbout } from '#core/sources/asked'
 import type { Account, Deps } from '../platform/deps'
 import { notFound } from '../platform/errors/problems'
@@ -13,6 +14,8 @@ import { enquiriesOf } from '../records/enquiries/enquiries'
 import { ApplicationSummary } from '../records/hiring/model'
 
 const mostOfSource = 100
+/** Somebody has decided on these. */
+const settled = new Set<Rung>(['contradicted', 'unconfirmable', 'waived'])
 
 /**
  * The claims of a file, or about one source, that somebody still has to ask about: what its vacancy asks to be confirmed, and is
@@ -67,12 +70,17 @@ async function toAskOf(deps: Deps, actor: Account, sourceId: string) {
 async function stillOpen(deps: Deps, claims: readonly Claim[]): Promise<Claim[]> {
   const asked = new Set(
     (await enquiriesOf(claims.map(({ id }) => id)))
-      .filter(({ state }) => state === 'open' || state === 'prepared')
+      // What was answered, or will not be, is compared and decided first.
+      .filter(({ turn }) => turn !== null)
       .map(({ claimId }) => claimId),
   )
   const open: Claim[] = []
   for (const claim of claims)
-    if (!asked.has(claim.id) && isStillAskedAbout({ ...claim.get(), confirmed: await confirmedNow(deps, claim) }))
+    if (
+      !asked.has(claim.id) &&
+      !settled.has(claim.rung) &&
+      isStillAskedAbout({ ...claim.get(), confirmed: await confirmedNow(deps, claim) })
+    )
       open.push(claim)
   return open
 }

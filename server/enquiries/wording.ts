@@ -1,4 +1,5 @@
 import type { Temporal } from 'temporal-polyfill'
+import type { ClaimDetails } from '#contract/claims'
 import { fieldsOf } from '#core/comparison/fields'
 import { dayAt } from '#core/dates/zoned'
 import { languageOfSource } from '#core/sources/language'
@@ -15,6 +16,10 @@ import type { Source } from '../records/sources/model'
 /** What one question is about, as words need it. */
 export type Asked = { claim: Claim; candidate: string; enquiry: Pick<Enquiry, 'reference' | 'askedAt'> }
 
+/** What a question is about, as its source knows it: a job is a position there, and not the source's own name. */
+export const askedAs = (details: ClaimDetails): StoredValue =>
+  details.kind === 'work' && details.position ? details.position : labelValue(details)
+
 /** What a source is written to in. */
 export const spokenBy = ({ country, known }: Pick<Source, 'country' | 'known'>) =>
   languageOfSource({ country, region: known.region, language: known.language })
@@ -29,7 +34,7 @@ const fieldWords = ({ kind, details }: Claim): StoredValue => ({
 const linesOf = (asked: readonly Asked[]): StoredValue => ({
   lines: asked.map(({ claim, candidate, enquiry }) => ({
     code: 'mail.enquiry.line' as const,
-    values: { candidate, claim: labelValue(claim.details), reference: enquiry.reference ?? '' },
+    values: { candidate, claim: askedAs(claim.details), reference: enquiry.reference ?? '' },
   })),
 })
 
@@ -51,7 +56,7 @@ export function questionMail(
   const reference = enquiry.reference ?? ''
   return {
     words: claim.kind === 'work' ? ('enquiry.work' as const) : ('enquiry.issued' as const),
-    values: { ...common, claim: labelValue(claim.details), candidate, fields: fieldWords(claim), reference },
+    values: { ...common, claim: askedAs(claim.details), candidate, fields: fieldWords(claim), reference },
   }
 }
 
@@ -66,7 +71,7 @@ export function directMail(
   return {
     words: 'enquiry.direct' as const,
     values: {
-      ...{ claim: labelValue(claim.details), candidate, operator: name, source, answerBy: { day: answerBy } },
+      ...{ claim: askedAs(claim.details), candidate, operator: name, source, answerBy: { day: answerBy } },
       ...{ fields: fieldWords(claim), reference: enquiry.reference ?? '', contact },
       address: postalAddress(organisation).join('\n'),
     },
@@ -87,6 +92,6 @@ export function reminderMail(
     }
   return {
     words: 'enquiryReminder' as const,
-    values: { claim: labelValue(claim.details), candidate, asked: day, link },
+    values: { claim: askedAs(claim.details), candidate, asked: day, link },
   }
 }

@@ -1,4 +1,4 @@
-import type { StoredText } from '#core/words/stored'
+import { type StoredText, writeValue } from '#core/words/stored'
 import { changed } from '../platform/changes'
 import type { Deps } from '../platform/deps'
 import { queueJob } from '../platform/jobs/queue'
@@ -56,8 +56,22 @@ export async function refuseMessage(deps: Deps, message: Message, because: Store
   if (await letGo(message))
     return void (await message.update({ state: 'let be', refusedBecause: because, sentAt: deps.clock.now() }))
   await message.update({ state: 'refused', refusedBecause: because, sentAt: deps.clock.now() })
-  if (message.applicationId)
-    await changed(deps, { code: 'mail-refused', actor: { kind: 'system' }, applicationId: message.applicationId })
+  await changedByRefusal(deps, message, because)
+}
+
+/** What rests on a mail that did not arrive: the queue its application is in, and the questions it carried. */
+export async function changedByRefusal(
+  deps: Deps,
+  { applicationId, candidateId, enquiryBatchId }: Pick<Message, 'applicationId' | 'candidateId' | 'enquiryBatchId'>,
+  because: StoredText,
+) {
+  if (!applicationId && !enquiryBatchId) return
+  await changed(deps, {
+    ...{ code: 'mail-refused', actor: { kind: 'system' } },
+    ...(applicationId ? { applicationId } : {}),
+    ...(candidateId ? { candidateId } : {}),
+    ...(enquiryBatchId ? { details: { enquiryBatchId, because: writeValue(because) } } : {}),
+  })
 }
 
 /** Lets the mail go that was held back while a text message was under way. Gives whether there was one. */

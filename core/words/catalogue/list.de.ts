@@ -88,4 +88,10 @@ export default {
   'list.column.Since': 'Seit',
   'list.column.Days': 'Tage',
   'list.column.Compared': 'Verglichen',
+  'list.enquiries': 'Anfragen',
+  'list.column.Claim': 'Angabe',
+  'list.column.Way': 'Weg',
+  'list.column.How far': 'Stand',
+  'list.column.Turn': 'Am Zug',
+  'list.column.Due': 'Fällig',
 } satisfies Translated<typeof english>

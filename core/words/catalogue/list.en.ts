@@ -85,4 +85,10 @@ export default {
   'list.column.Since': 'Since',
   'list.column.Days': 'Days',
   'list.column.Compared': 'Compared',
+  'list.enquiries': 'enquiries',
+  'list.column.Claim': 'Claim',
+  'list.column.Way': 'Way',
+  'list.column.How far': 'How far',
+  'list.column.Turn': 'Turn',
+  'list.column.Due': 'Due',
 } as const

@@ -36,10 +36,6 @@ export default {
   'proof.noSourceGiven': 'Keine Quelle angegeben',
   'proof.notAskedYet': '{{sourceName}}. Noch nicht gefragt.{{version}}',
   'proof.wasAskedAnAnswerIs': '{{source}} wurde am {{askedAt}} gefragt, Antwort bis {{answerBy}}.{{version}}',
-  'proof.didNotAnswerTheLink': '{{source}} hat nicht geantwortet; der Link ist abgelaufen.{{version}}',
-  'proof.lookedUpInTheRegister': 'Im Register nachgeschlagen von {{askedBy}}',
-  'proof.askedByPermissionEnclosed': 'Gefragt von {{askedBy}}, Erlaubnis beigelegt',
-  'proof.replyBySecureLink': 'Antwort über sicheren Link, {{respondent}}{{value}}',
   'proof.validThrough': 'gültig bis {{through}}',
   'proof.renewedBefore': 'Erneuert. Vorher: {{value}}, {{value2}}, {{rung}}',
   'proof.whatWasDoneAboutThis': 'Was dazu getan wurde',
@@ -150,4 +146,8 @@ export default {
   'proof.confirmedAtOnce':
     'sofort bestätigt nach Regel: {{programme}}, {{basis}} durch {{by}} ({{years}}); der Nachweis der Verleihung {{record}} sagt dasselbe, und die bewerbende Person, dass auch das Papier es sagt und dass sie abgeschlossen hat',
   'proof.alsoHere': 'Weitere Dokumente dahinter',
+  'proof.replyBy': 'Antwort ({{way}}), {{respondent}}{{value}}',
+  'proof.calledOff': 'Die Frage an {{source}} wurde zurückgenommen.{{version}}',
+  'proof.declined': '{{source}} gibt keine Auskunft.{{version}}',
+  'proof.stayedSilent': '{{source}} hat auf keinem Weg geantwortet.{{version}}',
 } satisfies Translated<typeof english>

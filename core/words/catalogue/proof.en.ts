@@ -33,10 +33,6 @@ export default {
   'proof.noSourceGiven': 'No source given',
   'proof.notAskedYet': '{{sourceName}}. Not asked yet.{{version}}',
   'proof.wasAskedAnAnswerIs': '{{source}} was asked {{askedAt}}, an answer is due {{answerBy}}.{{version}}',
-  'proof.didNotAnswerTheLink': '{{source}} did not answer; the link has expired.{{version}}',
-  'proof.lookedUpInTheRegister': 'Looked up in the register by {{askedBy}}',
-  'proof.askedByPermissionEnclosed': 'Asked by {{askedBy}}, permission enclosed',
-  'proof.replyBySecureLink': 'Reply by secure link, {{respondent}}{{value}}',
   'proof.validThrough': 'valid through {{through}}',
   'proof.renewedBefore': 'Renewed. Before: {{value}}, {{value2}}, {{rung}}',
   'proof.whatWasDoneAboutThis': 'What was done about this',
@@ -148,4 +144,8 @@ export default {
   'proof.confirmedAtOnce':
     'confirmed at once by rule: {{programme}}, {{basis}} by {{by}} ({{years}}); the record of the award {{record}} says the same, and the candidate that the paper does and that they finished',
   'proof.alsoHere': 'Other documents behind it',
+  'proof.replyBy': 'Answer ({{way}}), {{respondent}}{{value}}',
+  'proof.calledOff': 'The question to {{source}} was called off.{{version}}',
+  'proof.declined': '{{source}} will not answer.{{version}}',
+  'proof.stayedSilent': '{{source}} did not answer by any way.{{version}}',
 } as const

@@ -23,4 +23,6 @@ export default {
   'tray.sheetBeneath':
     'Sein Deckblatt {{sheet}} liegt anscheinend unter dem Papier und nicht darauf: Sehen Sie nach, welches Papier zu welchem Blatt gehört.',
   'tray.sheetPages': 'Laut Deckblatt {{sheet}} hat es {{said}} Seiten; gekommen sind {{came}}.',
+  'tray.enquiryOver': 'Sein Blatt gehört zur Frage {{reference}}; sie ist beendet oder zurückgenommen.',
+  'tray.enquiryHasPaper': 'Sein Blatt gehört zur Frage {{reference}}, zu der schon ein Schreiben da ist.',
 } satisfies Translated<typeof english>

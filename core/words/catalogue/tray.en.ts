@@ -19,4 +19,6 @@ export default {
   'tray.sheetBeneath':
     'Its cover sheet {{sheet}} seems to lie beneath its paper and not on top: look which paper belongs to which sheet.',
   'tray.sheetPages': 'By its cover sheet {{sheet}} it has {{said}} pages; {{came}} came.',
+  'tray.enquiryOver': 'Its sheet belongs to the question {{reference}}, which is over or was called off.',
+  'tray.enquiryHasPaper': 'Its sheet belongs to the question {{reference}}, for which a paper is here already.',
 } as const

@@ -2,8 +2,8 @@ import { UniqueConstraintError } from 'sequelize'
 import { v7 as uuid } from 'uuid'
 import { isSent } from '#core/hiring/stages'
 import { beginByMail, writtenByCandidate } from '../../conversations/ask'
+import { changedByRefusal } from '../../messages/sendMail'
 import { recordEvent } from '../../platform/audit/record'
-import { changed } from '../../platform/changes'
 import { inTransaction } from '../../platform/database/connection'
 import type { Deps } from '../../platform/deps'
 import { inGuardedThread } from '../../platform/jobs/threads'
@@ -14,6 +14,7 @@ import { applicationById } from '../../records/applications/find'
 import { conversationOfMessage } from '../../records/conversations/find'
 import { IncomingMail } from '../../records/mails/model'
 import { takeOrTell } from '../tray/tray'
+import { mayAnswer, takeAnswerInMail, wordsEnclosed } from './answerInMail'
 import type { GivenMail, ReadMail } from './parseMail'
 
 const parser = new URL('./parseMail.ts', import.meta.url)
@@ -33,12 +34,22 @@ export async function receiveMail(deps: Deps, bytes: Buffer, sender: string): Pr
   const otherwise = undefined as ReadMail | undefined
   const mail = await inGuardedThread(parser, given, { seconds: patienceSeconds, otherwise })
   if (!mail) throw new Error('a mail could not be read within its limits')
-  await inTransaction(deps.sequelize, () => keep(deps, mail))
+  const answered = await answeredMail(mail)
+  // Papers are read before the transaction begins: that may take a while.
+  const words = mayAnswer(mail, answered) ? await wordsEnclosed(mail.files) : undefined
+  await inTransaction(deps.sequelize, () => keep(deps, mail, answered, words))
 }
 
-async function keep(deps: Deps, mail: ReadMail) {
-  const answered = await answeredMail(mail)
-  const { applicationId = null, candidateId = null } = answered ?? {}
+async function keep(
+  deps: Deps,
+  mail: ReadMail,
+  answered: Message | undefined,
+  words: Awaited<ReturnType<typeof wordsEnclosed>> | undefined,
+) {
+  const known = await IncomingMail.count({ where: { messageId: mail.messageId } })
+  const taken = words && known === 0 ? await takeAnswerInMail(deps, mail, answered, words) : undefined
+  const applicationId = taken?.enquiry.applicationId ?? answered?.applicationId ?? null
+  const candidateId = taken?.candidateId ?? answered?.candidateId ?? null
   const conversation = mail.kind === 'written' && answered ? await conversationOfMessage(answered.id) : null
   const begun = mail.kind === 'written' && answered && !conversation ? await beganBy(answered, mail) : undefined
   const id = uuid()
@@ -55,14 +66,14 @@ async function keep(deps: Deps, mail: ReadMail) {
     candidateId: candidateId ?? null,
     kind: mail.kind,
     // What belongs to a conversation waits there.
-    state: mail.kind === 'written' && !conversation && !begun ? 'waiting' : 'settled',
+    state: mail.kind === 'written' && !conversation && !begun && !taken ? 'waiting' : 'settled',
     receivedAt: deps.clock.now(),
   })
   // Whoever never heard that a mail was kept hands it over again; it is the same mail.
   if (!(await isNew(kept))) return
   if (mail.kind === 'bounce') return answered && tellNotArrived(deps, answered, mail)
   const broughtBy = mail.fromName ? `${mail.fromName} <${mail.fromMail}>` : mail.fromMail
-  for (const { fileName, bytes } of mail.files)
+  for (const { fileName, bytes } of mail.files.filter((file) => file !== taken?.file))
     await takeOrTell(deps, { came: 'mail', broughtBy, candidateId: candidateId ?? null }, fileName, Buffer.from(bytes))
   const actor = { kind: 'bearer' as const, name: broughtBy.slice(0, 120) }
   const entry = { name: broughtBy.slice(0, 200), text: mail.text.slice(0, longestEntry), incomingMailId: id }
@@ -107,6 +118,5 @@ async function tellNotArrived(deps: Deps, message: Message, { report }: ReadMail
   if (!report?.failed || message.state !== 'accepted') return
   const said = { state: 'refused' as const, refusedBecause: saidByServer(report.because), sentAt: deps.clock.now() }
   const [told] = await Message.update(said, { where: { id: message.id, state: 'accepted' } })
-  if (told > 0 && message.applicationId)
-    await changed(deps, { code: 'mail-refused', actor: { kind: 'system' }, applicationId: message.applicationId })
+  if (told > 0) await changedByRefusal(deps, message, said.refusedBecause)
 }

@@ -6,6 +6,7 @@ import { faultOfSheet, type SheetFault, sheetsLieBeneath } from '#core/tray/orde
 import { type SplitPaper, splitScan } from '#core/tray/split'
 import { coded } from '#core/words/say'
 import type { StoredText } from '#core/words/stored'
+import { awaitingPaper, takePaper } from '../../enquiries/paperCame'
 import { inTransaction, lockOf } from '../../platform/database/connection'
 import type { Deps } from '../../platform/deps'
 import { Problem } from '../../platform/errors/problems'
@@ -80,8 +81,9 @@ async function place(
   scan: Scan,
   { paper, pdf, words, neighbour, beneath }: Placing,
 ): Promise<string | undefined> {
-  const { sheet, why, candidateId, fault } = await judge(deps, paper, beneath)
   const now = deps.clock.now()
+  if (paper.enquiry) return placeAnswer(deps, scan, { reference: paper.enquiry, pages: paper.pages.length, pdf, words })
+  const { sheet, why, candidateId, fault } = await judge(deps, paper, beneath)
   // A cover sheet alone has no paper to keep; the sheet itself is what a person looks at.
   const sha256 = pdf ? await keepBytes(pdf, 'application/pdf', now) : scan.sha256
   const row = await TrayPaper.create({
@@ -113,6 +115,33 @@ async function place(
   await sheet.update({ usedAt: now, awaits: null })
   await noteOnSheet(deps, sheet, undefined)
   return candidateId
+}
+
+type Answer = { reference: string; pages: number; pdf: Buffer | null; words: string }
+
+/** The answer of a source lies with its question until somebody has read it. What cannot is told in the tray. */
+async function placeAnswer(deps: Deps, scan: Scan, { reference, pages, pdf, words }: Answer): Promise<undefined> {
+  const now = deps.clock.now()
+  const enquiry = await awaitingPaper(reference)
+  const sha256 = pdf ? await keepBytes(pdf, 'application/pdf', now) : scan.sha256
+  const came = { sha256, fileName: `${reference}.pdf`, from: scan.broughtBy }
+  const taken = pdf !== null && enquiry !== null && !enquiry.paper && (await takePaper(deps, enquiry, came))
+  if (taken) return
+  const why = coded(enquiry?.paper ? 'tray.enquiryHasPaper' : 'tray.enquiryOver', { reference })
+  await TrayPaper.create({
+    ...{
+      id: uuid(),
+      fileName: scan.fileName,
+      came: scan.came,
+      broughtBy: scan.broughtBy,
+      cameAt: scan.cameAt,
+      sha256,
+      pages,
+    },
+    ...{ coverSheet: null, state: 'waiting', why: pdf ? why : coded('tray.sheetAlone') },
+    guesses: pdf ? await guessesFor(words, undefined) : [],
+    words: words.slice(0, 20_000),
+  })
 }
 
 /** A paper with another number of pages most likely belongs where its sheet says all the same. */

@@ -43,8 +43,10 @@ export const lacksCandidate = (lacks: readonly Coded[] | null | undefined): bool
  * Changes of an enquiry with what follows from them: whose turn it is, whether it holds its claim, and that nothing is due once it
  * has ended. Nobody writes these by hand, so that they never say something else than the rest.
  */
-export function withStanding<C extends Partial<Values>>(before: Looked, changes: C): C & Partial<Values> {
-  const next = { ...before, ...changes }
+export function withStanding<C extends Partial<Values>>(before: Looked | Enquiry, changes: C): C & Partial<Values> {
+  // A row of Sequelize bears its columns as accessors, which a spread leaves behind.
+  const values: Looked = 'dataValues' in before ? (before as Enquiry).get() : before
+  const next = { ...values, ...changes }
   const live = isLive(next)
   return {
     ...changes,

@@ -5,11 +5,12 @@ import { writeWhen } from '#core/dates/write'
 import { isActive, mayGo } from '#core/hiring/stages'
 import { say } from '#core/words/say'
 import { api } from '../../api'
-import { Button } from '../../ui/Button'
+import { Button, Key } from '../../ui/Button'
 import { LifeChart } from '../../ui/LifeChart'
 import { barsOf, papersOf } from '../../ui/lifeOfClaims'
 import { Waiting } from '../../ui/Waiting'
 import { useSession } from '../../useSession'
+import { AskMany } from '../enquiries/AskMany'
 import { useKeys } from '../useKeys'
 import { ProofPane } from '../verification/ProofPane'
 import { ChangeStart } from './ChangeStart'
@@ -34,6 +35,7 @@ export function FilePane({ id, queue, chosen }: { id: string; queue: Queue; chos
   const [moving, setMoving] = useState(false)
   const [correcting, setCorrecting] = useState(false)
   const [takingUp, setTakingUp] = useState(false)
+  const [asking, setAsking] = useState(false)
   const groups = file ? rowsOf(file) : []
   const rows = groups.flatMap(({ rows: own }) => own)
   const current = rows.find(({ key }) => key === chosen) ?? mostPressing(rows, queue)
@@ -53,12 +55,14 @@ export function FilePane({ id, queue, chosen }: { id: string; queue: Queue; chos
     file?.nextGate != null &&
     (may('passGate') ||
       (may('waive') && file.requirements.some(({ waivableBy }) => roles.some((role) => waivableBy.includes(role)))))
+  const mayAskAll = may('raiseEnquiries') && file !== undefined && isActive(file)
   useKeys({
     ArrowDown: () => step(1),
     ArrowUp: () => step(-1),
     m: mayMove ? () => setMoving(true) : undefined,
     a: mayCorrect ? () => setCorrecting(true) : mayTakeUp ? () => setTakingUp(true) : undefined,
     s: file?.scoring ? () => choose('scores') : undefined,
+    q: mayAskAll ? () => setAsking(true) : undefined,
   })
   if (!file) return <Waiting error={error} onRetry={refetch} />
   return (
@@ -97,7 +101,19 @@ export function FilePane({ id, queue, chosen }: { id: string; queue: Queue; chos
               )}
             </div>
           </div>
-          <Ownership file={file} place={current?.key ?? ''} />
+          <div className="flex flex-wrap items-center justify-between gap-x-3">
+            <Ownership file={file} place={current?.key ?? ''} />
+            {mayAskAll && (
+              <button
+                type="button"
+                aria-keyshortcuts="Q"
+                onClick={() => setAsking(true)}
+                className="inline-flex items-center gap-2 font-semibold text-confirmed"
+              >
+                {say('enquiries.askAll')} <Key letter="Q" />
+              </button>
+            )}
+          </div>
           <Facts file={file} />
           <FirstLook file={file} />
           <HiddenParts applicationId={file.id} hidden={file.hidden} letter="H" />
@@ -119,6 +135,13 @@ export function FilePane({ id, queue, chosen }: { id: string; queue: Queue; chos
       <ProofPane file={file} row={current} />
       {correcting && <Correct key={current?.key} file={file} row={current} onClose={() => setCorrecting(false)} />}
       {takingUp && <TakeUpAgain file={file} onClose={() => setTakingUp(false)} />}
+      {asking && (
+        <AskMany
+          of={{ applicationId: file.id }}
+          title={say('enquiries.askAllOf', { name: file.candidate.name })}
+          onClose={() => setAsking(false)}
+        />
+      )}
       <MoveOn file={file} open={moving} onClose={() => setMoving(false)} />
     </div>
   )

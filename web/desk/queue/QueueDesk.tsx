@@ -60,6 +60,11 @@ function Columns({ queue, id, chosen }: { queue: Queue; id?: string; chosen?: st
           <div className="flex items-baseline justify-between gap-2 text-[0.8333rem]">
             <h1 className="flex-1 text-[1.2rem]">{queueNames[queue].name}</h1>
             <AsCsv list="queue" filter={{ queue, whose }} />
+            {queue === 'verification' && (
+              <Link to="/desk/verification/table" className="font-semibold text-confirmed">
+                {say('desk.asATable')}
+              </Link>
+            )}
             {queue === 'applications' && (
               <Link to="/desk/applications/table" className="font-semibold text-confirmed">
                 {say('desk.asATable')}

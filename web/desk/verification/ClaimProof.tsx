@@ -1,4 +1,5 @@
 import { useState } from 'react'
+import { Link } from 'react-router'
 import type { File, FileClaim } from '#contract/desk'
 import type { Proof } from '#contract/verification'
 import { writeWhen } from '#core/dates/write'
@@ -79,7 +80,9 @@ function ReadProof({ file, claim, proof, lookAtOnce }: ReadProps) {
   }
   const lookUp = async () => {
     const done = await register.act({ params: { id: claim.id }, body: { applicationId: file.id } })
-    if (done) toast(done.found ? say('proof.foundInTheRegisterCompare') : say('proof.theRegisterHasNoEntry'))
+    if (!done) return
+    if (done.found === null) return void toast(say('enquiries.registerSilent'))
+    toast(done.found ? say('proof.foundInTheRegisterCompare') : say('proof.theRegisterHasNoEntry'))
   }
   const look = () => setLooking(shown?.id)
   const others = there.filter(({ id, live, state }) => id !== shown?.id && !live && state !== 'replaced')
@@ -198,6 +201,7 @@ function ReadProof({ file, claim, proof, lookAtOnce }: ReadProps) {
             ))}
           </ul>
         )}
+        <EnquiryLinks proof={proof} />
         <History claim={claim} proof={proof} />
       </div>
       <div className="border-line border-t bg-sheet p-3">
@@ -237,6 +241,9 @@ function headline({ details, credentialVersion }: FileClaim, proof: Proof): stri
     return say('proof.notAskedYet', { sourceName: details.sourceName || say('proof.noSourceGiven'), version })
   if (latest.state === 'answered')
     return `${latest.channel === 'register' ? say('proof.fromTheRegisterOf2') : say('proof.replyFrom2')} ${latest.source}, ${writeShortDay(latest.answeredAt ?? latest.askedAt)}.${version}`
+  if (latest.state === 'prepared') return say('enquiries.preparedNow', { source: latest.source })
+  if (latest.state === 'withdrawn') return say('proof.calledOff', { source: latest.source, version })
+  if (latest.state === 'declined') return say('proof.declined', { source: latest.source, version })
   if (latest.state === 'open')
     return say('proof.wasAskedAnAnswerIs', {
       source: latest.source,
@@ -244,32 +251,56 @@ function headline({ details, credentialVersion }: FileClaim, proof: Proof): stri
       answerBy: writeWhen(latest.answerBy),
       version,
     })
-  return say('proof.didNotAnswerTheLink', { source: latest.source, version })
+  return say('proof.stayedSilent', { source: latest.source, version })
+}
+
+/** The questions that go on, or wait for somebody: each has a place of its own. */
+function EnquiryLinks({ proof }: { proof: Proof }) {
+  const { may } = useSession()
+  const shown = proof.enquiries.filter(({ state, paper }) => state !== 'withdrawn' || paper)
+  if (!may('readEnquiryAtDesk') || shown.length === 0) return null
+  return (
+    <ul className="mx-3.5 mb-2 flex flex-wrap gap-x-4 text-[0.8333rem]">
+      {shown.map(({ id, reference, round }) => (
+        <li key={id}>
+          <Link to={`/desk/enquiries/${id}`} className="font-semibold text-confirmed">
+            {say('enquiries.open', { reference: reference ?? String(round) })}
+          </Link>
+        </li>
+      ))}
+    </ul>
+  )
 }
 
 /** What was asked, answered and decided about this claim, newest first, and its earlier versions. */
 function History({ claim, proof }: { claim: FileClaim; proof: Proof }) {
   const lines = [
     ...proof.enquiries.flatMap((enquiry) => [
-      {
-        at: enquiry.askedAt,
-        text:
-          enquiry.channel === 'register'
-            ? say('proof.lookedUpInTheRegister', { askedBy: enquiry.askedBy })
-            : say('proof.askedByPermissionEnclosed', { askedBy: enquiry.askedBy }),
-      },
-      ...(enquiry.answeredAt && enquiry.channel === 'link'
+      ...enquiry.steps
+        .filter(({ step }) => step !== 'answered' || !enquiry.answeredAt)
+        .map(({ step, channel, at, by, to, note }) => ({
+          at,
+          text: [
+            say(`enquiries.step.${step}`, { way: say(`sources.channel.${channel}`) }),
+            to.replaceAll('\n', ', '),
+            by,
+            note,
+          ]
+            .filter(Boolean)
+            .join(', '),
+        })),
+      ...(enquiry.answeredAt
         ? [
             {
               at: enquiry.answeredAt,
-              text: say('proof.replyBySecureLink', {
+              text: say('proof.replyBy', {
+                way: say(`sources.channel.${enquiry.channel}`),
                 respondent: enquiry.respondent ?? '',
                 value: enquiry.note ? `: “${enquiry.note}”` : '',
               }),
             },
           ]
         : []),
-      ...(enquiry.note && enquiry.channel === 'register' ? [{ at: enquiry.askedAt, text: enquiry.note }] : []),
     ]),
     ...proof.findings.map(({ at, decision, note, by, basis, undone }) => ({
       at,
