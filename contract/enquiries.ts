@@ -344,3 +344,15 @@ export const approveCost = endpoint({
   idempotent: true,
   invalidates: ['desk'],
 })
+
+export const checkForward = endpoint({
+  method: 'POST',
+  path: '/api/desk/enquiries/:id/forwards/:forward',
+  summary: 'Let a question go to somebody beyond the source’s own domain, or not',
+  access: 'proof.settle',
+  params: Type.Object({ id: Id, forward: Type.String({ pattern: '^[0-9a-f]{64}$' }) }),
+  body: Type.Object({ send: Type.Boolean() }),
+  reply: Done,
+  idempotent: true,
+  invalidates: ['desk'],
+})

@@ -68,7 +68,13 @@ export const aDocument = (over: Partial<FileClaim['documents'][number]> = {}): F
 })
 
 export const anEnquiry = (over: Partial<Proof['enquiries'][number]> = {}): Proof['enquiries'][number] => ({
-  ...{ id: uuid(), reference: null, lacks: [], paper: false, steps: [] },
+  ...{ id: uuid(), reference: null, lacks: [], paper: false },
+  steps: [
+    {
+      ...{ step: 'asked', channel: 'link', at: '2026-11-20T08:00:00.000Z', by: 'Ines Caldwell' },
+      ...{ to: 'cards@ropeguild.example', note: '' },
+    },
+  ],
   round: 1,
   channel: 'link',
   state: 'answered',

@@ -56,7 +56,7 @@ describe('a letter', () => {
 
   test('has its address in the window, a sheet to lay on top, a form and the permission, in the language of its source', async () => {
     const { pdf, enquiry } = await printed(['Lena', 'Letter'])
-    const pages = await textOf(pdf.buffer)
+    const pages = await textOf(pdf.slice().buffer)
     expect(pages).toContain('Briefwerk Letter')
     expect(pages).toContain('6020 Innsbruck')
     expect(pages).toContain('Bitte um Bestätigung')

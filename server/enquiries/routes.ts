@@ -1,15 +1,17 @@
 import * as contract from '#contract/enquiries'
 import * as letters from '#contract/letters'
 import * as reply from '#contract/reply'
-import { bind } from '../platform/http/bind'
+import { bind, bindFile } from '../platform/http/bind'
 import { approveCost, escalateEnquiry, logCall, remindEnquiries, withdrawEnquiry } from './acts'
 import { checkReply, enterReply } from './answer'
+import { checkForward, forwardEnquiry } from './forward'
 import { listLetters, markPrinted, readLetters } from './letters'
 import { listEnquiries } from './queue'
 import { planEnquiries, previewEnquiry, raiseEnquiries, raiseEnquiry } from './raise'
 import { readEnquiryAtDesk, readEnquiryPaper } from './read'
+import { readReceipt } from './receipt'
 import { askRegister } from './register'
-import { readEnquiry, replyToEnquiry } from './reply'
+import { declineEnquiry, readEnquiry, replyToEnquiry, saveReplyDraft, uploadReplyPaper } from './reply'
 import { listToAsk } from './toAsk'
 
 export const enquiryRoutes = [
@@ -29,7 +31,7 @@ export const enquiryRoutes = [
   ),
   bind(contract.listEnquiries, ({ deps, actor, input }) => listEnquiries(deps, actor, input.query)),
   bind(contract.readEnquiryAtDesk, ({ deps, actor, input }) => readEnquiryAtDesk(deps, actor, input.params.id)),
-  bind(contract.readEnquiryPaper, ({ input }) => readEnquiryPaper(input.params.id)),
+  bindFile(contract.readEnquiryPaper, ({ input }) => readEnquiryPaper(input.params.id)),
   bind(contract.enterReply, ({ deps, actor, input }) => enterReply(deps, actor, input.params.id, input.body)),
   bind(contract.checkReply, ({ deps, actor, input }) => checkReply(deps, actor, input.params.id, input.body)),
   bind(contract.logCall, ({ deps, actor, input }) => logCall(deps, actor, input.params.id, input.body)),
@@ -40,8 +42,22 @@ export const enquiryRoutes = [
   ),
   bind(contract.approveCost, ({ deps, actor, input }) => approveCost(deps, actor, input.params.id, input.body.version)),
   bind(letters.listLetters, () => listLetters()),
-  bind(letters.readLetters, ({ deps, input }) => readLetters(deps, input.query.batchIds.split(','))),
+  bindFile(letters.readLetters, ({ deps, input }) => readLetters(deps, input.query.batchIds.split(','))),
   bind(letters.markPrinted, ({ deps, actor, input }) => markPrinted(deps, actor, input.body.batchIds)),
-  bind(reply.readEnquiry, ({ deps, input }) => readEnquiry(deps, input.params.token)),
-  bind(reply.replyToEnquiry, ({ deps, input }) => replyToEnquiry(deps, input.params.token, input.body)),
+  bind(contract.checkForward, ({ deps, actor, input }) =>
+    checkForward(deps, actor, input.params.id, input.params.forward, input.body.send),
+  ),
+  bind(reply.readEnquiry, ({ deps, input }) => readEnquiry(deps, input.params.token, input.query.part)),
+  bind(reply.saveReplyDraft, ({ deps, input }) => saveReplyDraft(deps, input.params.token, input.body)),
+  bind(reply.replyToEnquiry, ({ deps, input }) =>
+    replyToEnquiry(deps, input.params.token, input.body, input.query.part),
+  ),
+  bind(reply.declineEnquiry, ({ deps, input }) => declineEnquiry(deps, input.params.token, input.body)),
+  bind(reply.forwardEnquiry, ({ deps, input }) => forwardEnquiry(deps, input.params.token, input.body)),
+  bind(
+    reply.uploadReplyPaper,
+    ({ deps, input }) => uploadReplyPaper(deps, input.params.token, input.query, input.body as Buffer),
+    { transaction: false },
+  ),
+  bindFile(reply.readReceipt, ({ deps, input }) => readReceipt(deps, input.params.token, input.params.receipt)),
 ]

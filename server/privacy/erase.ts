@@ -41,6 +41,9 @@ export async function eraseMe(deps: Deps, actor: Account) {
 
 const ofFile = [
   'DELETE f FROM findings f JOIN claims c ON c.id = f.claimId WHERE c.candidateId = :candidateId',
+  // A letter about several people names this one too.
+  `DELETE m FROM messages m JOIN enquiries e ON e.batchId = m.enquiryBatchId JOIN claims c ON c.id = e.claimId
+     WHERE c.candidateId = :candidateId`,
   'DELETE e FROM enquiries e JOIN claims c ON c.id = e.claimId WHERE c.candidateId = :candidateId',
   'DELETE k FROM captures k JOIN claims c ON c.id = k.claimId WHERE c.candidateId = :candidateId',
   'DELETE r FROM earlier_credentials r JOIN claims c ON c.id = r.claimId WHERE c.candidateId = :candidateId',

@@ -2,7 +2,7 @@ import { screen, waitFor, within } from '@testing-library/react'
 import { Route, Routes } from 'react-router'
 import type { Reply } from '#contract/endpoint'
 import type { readEnquiry } from '#contract/reply'
-import { showPage } from '../../test/page'
+import { type Call, showPage } from '../../test/page'
 import { ReplyPage } from './ReplyPage'
 
 const token = 'x'.repeat(43)
@@ -19,6 +19,8 @@ const question = (over: Partial<Reply<typeof readEnquiry>> = {}): Reply<typeof r
     { key: 'award', kind: 'words', matters: true },
     { key: 'awarded', kind: 'date', matters: true },
   ],
+  ...{ id: '01890000-0000-7000-8000-000000000001', draft: null, draftVersion: 0, paper: null, parts: [] },
+  asks: { standing: false, hours: false, again: false },
   answeredAt: null,
   contact: 'applications@vallorne.example',
   ...over,
@@ -83,7 +85,9 @@ test('whoever knows nothing of it answers in one line', async () => {
 })
 
 test('of a licence its standing is asked, with since when where it is not good', async () => {
-  const { user, sent } = await show({ readEnquiry: question({ kind: 'licence' }) })
+  const { user, sent } = await show({
+    readEnquiry: question({ kind: 'licence', asks: { standing: true, hours: false, again: false } }),
+  })
   await user.click(await screen.findByRole('button', { name: 'All of it is right' }))
   await user.type(screen.getByLabelText('Your name'), 'Rita Registrar')
   await user.click(send())
@@ -116,4 +120,63 @@ test('without a connection nothing that was typed is lost', async () => {
   await user.click(send())
   expect((await screen.findByRole('alert')).textContent).toMatch(/no connection/i)
   expect(screen.getByLabelText<HTMLInputElement>('Your name').value).toBe('Rita Registrar')
+})
+
+describe('several people behind one link', () => {
+  const [first, second] = ['01890000-0000-7000-8000-000000000001', '01890000-0000-7000-8000-000000000002']
+  const parts = [
+    { id: first, state: 'open' as const, candidate: 'Maëlle Dréau' },
+    { id: second, state: 'open' as const, candidate: 'Ada Kern' },
+  ]
+
+  test('are answered one after the other, each by itself', async () => {
+    const asked: (string | undefined)[] = []
+    const { user, sent } = await show({
+      readEnquiry: ({ query }: Call) => {
+        asked.push(query.part)
+        return query.part === second ? question({ id: second, candidate: 'Ada Kern', parts }) : question({ parts })
+      },
+    } as Parameters<typeof showPage>[1])
+    await user.click(await screen.findByRole('button', { name: 'All of it is right' }))
+    await user.type(screen.getByLabelText('Your name'), 'Rita Registrar')
+    await user.click(send())
+    await user.click(await screen.findByRole('button', { name: 'Go on with the next' }))
+    expect(await screen.findByRole('heading', { name: /^Ada Kern/ })).toBeTruthy()
+    expect([sent.find(({ name }) => name === 'replyToEnquiry')?.query, asked.at(-1)]).toEqual([{ part: first }, second])
+  })
+})
+
+test('what was filled in before is there again, and what is filled in now is kept', async () => {
+  const draft = { known: true, fields: { name: { says: 'agrees' as const } }, respondent: 'Rita' }
+  const { user, sent } = await show({
+    readEnquiry: question({ draft, draftVersion: 3 }),
+    saveReplyDraft: { version: 4 },
+  })
+  await screen.findByRole('button', { name: 'All of it is right' })
+  expect(line(/^Name/).getByLabelText<HTMLInputElement>('Right').checked).toBe(true)
+  expect(screen.getByLabelText<HTMLInputElement>('Your name').value).toBe('Rita')
+  await user.type(screen.getByLabelText('Your name'), ' R.')
+  await waitFor(() => expect(sent.at(-1)).toMatchObject({ name: 'saveReplyDraft', body: { version: 3 } }), {
+    timeout: 3000,
+  })
+  expect((sent.at(-1)!.body as { draft: object }).draft).toMatchObject({ respondent: 'Rita R.' })
+  expect(await screen.findByText(/^Kept/)).toBeTruthy()
+})
+
+test('where another page of the same link has kept something, nothing is written over it', async () => {
+  const clash = { problem: { status: 409, code: 'changed-meanwhile' } }
+  const { user } = await show({ saveReplyDraft: clash } as Parameters<typeof showPage>[1])
+  await user.type(await screen.findByLabelText('Your name'), 'Rita')
+  expect(await screen.findByText(/Load the page anew/, {}, { timeout: 3000 })).toBeTruthy()
+})
+
+test('a question is passed on to a colleague, or declined with a reason', async () => {
+  const { user, sent } = await show({ forwardEnquiry: { state: 'to check' } } as Parameters<typeof showPage>[1])
+  await user.click(await screen.findByRole('button', { name: 'Pass it on to a colleague' }))
+  await user.type(screen.getByLabelText('Their name'), 'Karl Kollege')
+  await user.type(screen.getByLabelText('Their mail address'), 'karl@else.example')
+  await user.type(screen.getAllByLabelText('Your name').at(-1)!, 'Rita')
+  await user.click(screen.getByRole('button', { name: 'Pass it on' }))
+  expect(await screen.findByText(/outside of your own domain/)).toBeTruthy()
+  expect(sent.at(-1)?.body).toMatchObject({ toMail: 'karl@else.example', by: 'Rita' })
 })

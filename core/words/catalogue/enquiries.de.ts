@@ -169,4 +169,9 @@ export default {
   'enquiries.askAll': 'Zu allem fragen',
   'enquiries.open': 'Anfrage {{reference}}',
   'enquiries.registerSilent': 'Das Register antwortet jetzt nicht; es wird von selbst noch einmal gefragt.',
+  'enquiries.notPassedOn': 'Nicht an {{to}} weitergegeben',
+  'enquiries.wantsToPassOn':
+    '{{by}} möchte sie an {{name}} weitergeben, {{to}}, außerhalb der eigenen Domain der Quelle.',
+  'enquiries.letGo': 'Dorthin lassen',
+  'enquiries.doNotLetGo': 'Nicht',
 } satisfies Translated<typeof english>

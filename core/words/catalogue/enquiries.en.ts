@@ -164,4 +164,8 @@ export default {
   'enquiries.askAll': 'Ask about all',
   'enquiries.open': 'Enquiry {{reference}}',
   'enquiries.registerSilent': 'The register does not answer now; it is asked again by itself.',
+  'enquiries.notPassedOn': 'Not passed on to {{to}}',
+  'enquiries.wantsToPassOn': '{{by}} wants to pass it on to {{name}}, {{to}}, outside of the source’s own domain.',
+  'enquiries.letGo': 'Let it go there',
+  'enquiries.doNotLetGo': 'Do not',
 } as const

@@ -183,4 +183,7 @@ export default {
   'mail.enquiryReminder.several.subject': 'Erinnerung: Bitte bestätigen Sie die Angaben von {{count}} Personen',
   'mail.enquiryReminder.several.text':
     'Am {{asked}} haben wir Sie zu diesen Personen befragt. Von Ihrer Antwort hängt ab, wann sie anfangen können:\n\n{{people}}\n\nEs dauert wenige Minuten:\n{{link}}',
+  'mail.enquiry.forwarded.subject': '{{by}} gibt eine Frage an Sie weiter: {{claim}}, {{candidate}}',
+  'mail.enquiry.forwarded.text':
+    '{{by}} von {{source}} hat diese Frage von {{operator}} an Sie weitergegeben.\n\n{{candidate}} nennt {{source}} als Quelle dieser Angabe: {{claim}}. Bitte teilen Sie uns mit, ob das stimmt. Es dauert etwa zwei Minuten und braucht kein Konto:\n{{link}}\n\nEine unterschriebene Erlaubnis zur Prüfung liegt bei. Der Link ist für Sie bestimmt, gilt einmal und läuft ab.\n\nFür eine Antwort bis {{answerBy}} wären wir dankbar.',
 } satisfies Translated<typeof english>

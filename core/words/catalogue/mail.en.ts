@@ -178,4 +178,7 @@ export default {
   'mail.enquiryReminder.several.subject': 'A reminder: please confirm what {{count}} people state',
   'mail.enquiryReminder.several.text':
     'On {{asked}} we asked you about these people. Your answer decides when they can start:\n\n{{people}}\n\nIt takes a few minutes:\n{{link}}',
+  'mail.enquiry.forwarded.subject': '{{by}} passes a question on to you: {{claim}}, {{candidate}}',
+  'mail.enquiry.forwarded.text':
+    '{{by}} of {{source}} has passed this question of {{operator}} on to you.\n\n{{candidate}} names {{source}} as the source of this: {{claim}}. Please tell us whether that is right. It takes about two minutes and needs no account:\n{{link}}\n\nA signed permission to check is attached. The link is meant for you, works once, and expires.\n\nWe would be grateful for an answer by {{answerBy}}.',
 } as const

@@ -27,4 +27,7 @@ export default {
   'mail.enquiryReminder.several.text':
     'Le {{asked}}, nous vous avons interrogé au sujet de ces personnes. Votre réponse décide de leur date de début :\n\n{{people}}\n\nCela prend quelques minutes :\n{{link}}',
   'mail.enquiry.permission': 'Autorisation de vérifier, {{name}}',
+  'mail.enquiry.forwarded.subject': '{{by}} vous transmet une question : {{claim}}, {{candidate}}',
+  'mail.enquiry.forwarded.text':
+    '{{by}} de {{source}} vous a transmis cette question de {{operator}}.\n\n{{candidate}} cite {{source}} comme source de ceci : {{claim}}. Merci de nous dire si c’est exact. Cela prend environ deux minutes, sans compte :\n{{link}}\n\nUne autorisation de vérifier signée est jointe. Le lien vous est destiné, ne sert qu’une fois et expire.\n\nNous vous serions reconnaissants d’une réponse avant le {{answerBy}}.',
 } satisfies Partial<Translated<typeof english>>

@@ -28,4 +28,7 @@ export default {
   'mail.enquiryReminder.several.text':
     'Il {{asked}} vi abbiamo chiesto di queste persone. Dalla vostra risposta dipende quando possono iniziare:\n\n{{people}}\n\nBastano pochi minuti:\n{{link}}',
   'mail.enquiry.permission': 'Autorizzazione alla verifica, {{name}}',
+  'mail.enquiry.forwarded.subject': '{{by}} vi inoltra una domanda: {{claim}}, {{candidate}}',
+  'mail.enquiry.forwarded.text':
+    '{{by}} di {{source}} vi ha inoltrato questa domanda di {{operator}}.\n\n{{candidate}} indica {{source}} come fonte di quanto segue: {{claim}}. Vi preghiamo di dirci se è esatto. Bastano circa due minuti, senza conto:\n{{link}}\n\nÈ allegata un’autorizzazione firmata alla verifica. Il link è destinato a voi, vale una sola volta e scade.\n\nVi saremmo grati di una risposta entro il {{answerBy}}.',
 } satisfies Partial<Translated<typeof english>>

@@ -30,6 +30,7 @@ export const up = [
      ADD COLUMN IF NOT EXISTS paper JSON,
      ADD COLUMN IF NOT EXISTS declined JSON,
      ADD COLUMN IF NOT EXISTS lacks JSON,
+     ADD COLUMN IF NOT EXISTS receipt VARCHAR(24) CHARACTER SET ascii COLLATE ascii_bin,
      ADD COLUMN IF NOT EXISTS version INT NOT NULL DEFAULT 1`,
   `UPDATE enquiries SET state = 'silent' WHERE state = 'expired'`,
   `UPDATE enquiries SET batchId = id WHERE batchId IS NULL`,

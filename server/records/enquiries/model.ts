@@ -81,6 +81,8 @@ export class Enquiry extends Model<InferAttributes<Enquiry>, InferCreationAttrib
   declare declined: CreationOptional<{ reason: DeclineReason; note: string } | null>
   /** What keeps it from going out while it is prepared. */
   declare lacks: CreationOptional<Coded[] | null>
+  /** The number of what its source was given for its own files. */
+  declare receipt: CreationOptional<string | null>
   declare version: CreationOptional<number>
   declare remindedAt: CreationOptional<Date | null>
   declare answeredAt: CreationOptional<Date | null>
@@ -172,6 +174,7 @@ export function defineVerification(sequelize: Sequelize) {
     paper: jsonOrNull,
     declined: jsonOrNull,
     lacks: jsonOrNull,
+    receipt: textOrNull,
     version: { ...whole, defaultValue: 1 },
     remindedAt: momentOrNull,
     answeredAt: momentOrNull,

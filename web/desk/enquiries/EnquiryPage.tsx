@@ -67,6 +67,7 @@ function Shown({ enquiry }: { enquiry: AtDesk }) {
             </ul>
           </div>
         )}
+        <Forwards enquiry={enquiry} />
         {second ? (
           <SecondPerson enquiry={enquiry} />
         ) : (
@@ -100,6 +101,34 @@ function Shown({ enquiry }: { enquiry: AtDesk }) {
         </p>
       </aside>
     </main>
+  )
+}
+
+/** Who a source wants to pass the question on to, beyond its own domain: the desk looks first. */
+function Forwards({ enquiry }: { enquiry: AtDesk }) {
+  const { act, busy, problem } = useAct('checkForward')
+  const { may } = useSession()
+  if (!may('checkForward')) return null
+  return (
+    <>
+      {enquiry.forwards.map(({ id: forward, toMail, toName, by }) => (
+        <div key={forward} className="mb-3 bg-soon-wash px-3 py-2 text-soon-ink">
+          <p className="font-semibold">{say('enquiries.wantsToPassOn', { by, name: toName, to: toMail })}</p>
+          <ProblemNote problem={problem} />
+          <p className="mt-1 flex gap-2">
+            {([true, false] as const).map((send) => (
+              <Button
+                key={String(send)}
+                busy={busy}
+                onClick={() => void act({ params: { id: enquiry.row.id, forward }, body: { send } })}
+              >
+                {say(send ? 'enquiries.letGo' : 'enquiries.doNotLetGo')}
+              </Button>
+            ))}
+          </p>
+        </div>
+      ))}
+    </>
   )
 }
 

@@ -159,10 +159,13 @@ test('what was asked, answered and decided stands beneath, the newest first, and
     },
   ]
   await show(claim, ['coordinator'], { readProof: agreeing({ findings }) })
-  const lines = (await screen.findAllByRole('listitem')).map(({ textContent }) => textContent)
+  const list = await screen.findByRole('list', { name: 'What was done about this' })
+  const lines = within(list)
+    .getAllByRole('listitem')
+    .map(({ textContent }) => textContent)
   expect(lines[0]).toMatch(/25 Nov.*undone.*confirmed by Ines Caldwell.*Looks fine/i)
   expect(lines[1]).toMatch(/24 Nov.*Card office/)
-  expect(lines[2]).toMatch(/20 Nov.*Ines Caldwell/)
+  expect(lines[2]).toMatch(/20 Nov.*secure link by mail.*Ines Caldwell/)
 })
 
 test('a key for the paper pressed before the proof is there opens it then; one that decides does nothing yet', async () => {

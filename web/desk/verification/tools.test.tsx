@@ -95,14 +95,15 @@ describe('a document opened beside the claim', () => {
 })
 
 describe('asking a source', () => {
+  const mail = { channel: 'link', contactId: 'cards', to: 'cards@ropeguild.example' }
+  const letter = { channel: 'letter', contactId: 'cards', to: 'Ring 7\n6020 Innsbruck' }
+  const handling = (answerWorkingDays: number, amount: number | null) => ({
+    ...{ answerWorkingDays, cost: amount === null ? null : { amount, currency: 'EUR' }, answerBy: '2026-12-10' },
+  })
   const preview = (over: object = {}) => ({
-    ...{
-      to: 'cards@ropeguild.example',
-      source: 'Ropeguild International',
-      subject: 'A licence',
-      encloses: ['Permission.pdf'],
-    },
-    ...{ text: 'Is this right?', answerBy: '2026-12-10', obstacles: [] as string[] },
+    ...{ way: mail, ways: [mail], source: 'Ropeguild International', language: 'en', subject: 'A licence' },
+    ...{ encloses: ['Permission.pdf'], usual: handling(8, null), faster: null, toApprove: false },
+    ...{ text: 'Is this right?', answerBy: '2026-12-10', obstacles: [] as string[], lacks: [] as string[] },
     ...over,
   })
   const show = (previewEnquiry: object, more: Answers = {}) => {
@@ -126,6 +127,27 @@ describe('asking a source', () => {
     expect((await screen.findByRole('alert')).textContent).toBe('The permission was withdrawn.')
     const send = screen.queryByRole<HTMLButtonElement>('button', { name: /^Send|^Ask/ })
     expect(send === null || send.disabled).toBe(true)
+  })
+
+  test('what is missing is waited for, and said', async () => {
+    const { user, sent } = await show(preview({ lacks: ['Look at the document first.'] }), {
+      raiseEnquiry: { id: uuid(), state: 'prepared', answerBy: '2026-12-10' },
+    } as Answers)
+    expect((await screen.findByRole('alert')).textContent).toContain('Look at the document first.')
+    await user.click(screen.getByRole('button', { name: 'Prepare the enquiry' }))
+    await waitFor(() => expect(sent[0]?.body).toEqual({ applicationId: expect.any(String) }))
+  })
+
+  test('another way is chosen, and faster handling with what it costs beside the usual', async () => {
+    const both = { ways: [mail, letter], usual: handling(8, null), faster: handling(2, 4500) }
+    const { user, sent } = await show(preview(both), {
+      raiseEnquiry: { id: uuid(), state: 'open', answerBy: '2026-12-10' },
+    } as Answers)
+    await user.selectOptions(await screen.findByLabelText('Way'), 'letter: Ring 7, 6020 Innsbruck')
+    expect(screen.getByLabelText(/^Usual: 8 working days/)).toBeTruthy()
+    await user.click(await screen.findByLabelText(/^Faster: 2 working days.*45/))
+    await user.click(await screen.findByRole('button', { name: 'Send the enquiry' }))
+    await waitFor(() => expect(sent[0]?.body).toMatchObject({ channel: 'letter', contactId: 'cards', faster: true }))
   })
 })
 
