@@ -52,7 +52,9 @@ export async function saveSource(
   })
   // A proposal is entered by whoever first writes down what it is; a register is asked like a contact.
   const anew = row.enteredById === null && row.origin === 'candidate'
-  const moved = row.register !== source.register
+  const moved =
+    row.register !== source.register ||
+    JSON.stringify(row.known.issuer ?? null) !== JSON.stringify(source.issuer ?? null)
   await compareAndSet(row, version, {
     ...columnsOf({ ...source, contacts }),
     ...(anew || moved ? { enteredBy: actor.name, enteredById: actor.id, checkedBy: null, checkedAt: null } : {}),

@@ -250,4 +250,16 @@ export default {
   'administration.job.known awards': 'Nachweise von Abschlüssen suchen',
   'administration.job.look up': 'Anfragen an Register',
   'administration.job.prepared enquiries': 'Vorbereitete Anfragen',
+  'administration.howAsked': 'Wie Quellen gefragt werden',
+  'administration.enquiriesMean':
+    'Erinnerungen gehen von selbst hinaus, nach Arbeitstagen der Quelle; nach der letzten wird ein anderer Weg genommen.',
+  'administration.schedule.link': 'Per E-Mail mit Link',
+  'administration.schedule.letter': 'Per Brief',
+  'administration.schedule.telephone': 'Am Telefon',
+  'administration.schedule.direct issue': 'Von der Quelle selbst geschickt',
+  'administration.schedule.faster': 'Schnellere Bearbeitung',
+  'administration.schedule.reminders': 'Erinnerungen',
+  'administration.schedule.everyWorkingDays': 'Alle … Tage',
+  'administration.costLimit': 'Über diesen Kosten ({{currency}}) genehmigt jemand anderes',
+  'administration.againIn': 'Länder, in denen man „Würden Sie wieder einstellen?“ fragen darf',
 } satisfies Translated<typeof english>

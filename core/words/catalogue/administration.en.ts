@@ -242,4 +242,16 @@ export default {
   'administration.job.known awards': 'looking for records of awards',
   'administration.job.look up': 'Registers that are asked',
   'administration.job.prepared enquiries': 'Prepared enquiries',
+  'administration.howAsked': 'How sources are asked',
+  'administration.enquiriesMean':
+    'Reminders leave by themselves, counted in working days of the source; after the last another way is taken.',
+  'administration.schedule.link': 'By mail with a link',
+  'administration.schedule.letter': 'By letter',
+  'administration.schedule.telephone': 'By telephone',
+  'administration.schedule.direct issue': 'Sent by the source itself',
+  'administration.schedule.faster': 'Faster handling',
+  'administration.schedule.reminders': 'Reminders',
+  'administration.schedule.everyWorkingDays': 'Every … days',
+  'administration.costLimit': 'Above this cost ({{currency}}) somebody else approves',
+  'administration.againIn': 'Countries where one may ask “would you employ them again?”',
 } as const

@@ -14,6 +14,7 @@ import { useAct } from '../../useAct'
 import { useFreshAfterClash } from '../../useFreshAfterClash'
 import { Overview } from '../overviews/Overview'
 import { useToast } from '../useToast'
+import { EnquirySettings } from './EnquirySettings'
 import { languageOptions } from './InviteDialog'
 import { LogoField } from './LogoField'
 import { Accent, ByLanguage, ClosedDays, Lines, Place } from './organisationFields'
@@ -211,6 +212,14 @@ function Description({ described }: { described: Described }) {
             />
           ))}
         </div>
+      </Part>
+      <Part title={say('administration.howAsked')}>
+        <EnquirySettings
+          given={given.enquiries}
+          onChange={(enquiries) => set({ enquiries })}
+          problem={problem}
+          currency={given.currency}
+        />
       </Part>
       <div className="sticky -bottom-3 flex items-center gap-3 border-line border-t bg-sheet py-3">
         <Button kind="main" type="submit" busy={busy} disabled={!changed}>

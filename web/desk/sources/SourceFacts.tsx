@@ -43,6 +43,21 @@ export function SourceFacts({ read }: { read: SourceRead }) {
             [say('sources.registerItKeeps'), source.register ?? ''],
             [say('sources.answersWithin'), String(source.answerWorkingDays)],
             [say('sources.cost'), source.cost ? writeMoney(source.cost.amount, source.cost.currency) : ''],
+            [
+              say('sources.single.faster'),
+              source.faster
+                ? say('sources.handlesFaster', {
+                    days: source.faster.answerWorkingDays,
+                    cost: writeMoney(source.faster.cost.amount, source.faster.cost.currency),
+                  })
+                : '',
+            ],
+            [say('sources.single.together'), source.together ? say('sources.yes') : ''],
+            [say('sources.single.language'), source.language ? say(`sources.language.${source.language}`) : ''],
+            [
+              say('sources.single.issuer'),
+              source.issuer ? say('sources.keysOf', { id: source.issuer.id, count: source.issuer.keys.length }) : '',
+            ],
             ...source.numberFormats.map(({ claim, pattern, example }): [string, ReactNode] => [
               say('sources.numbersOf', { claim: say(`sources.claim.${claim}`) }),
               <span key={pattern} className="font-mono text-[0.8667rem]">

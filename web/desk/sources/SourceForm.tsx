@@ -10,6 +10,7 @@ import { useFreshAfterClash } from '../../useFreshAfterClash'
 import { useToast } from '../useToast'
 import { ContactRows } from './ContactRows'
 import { countries } from './countries'
+import { HowItAnswers } from './HowItAnswers'
 import { ProgrammeRows } from './ProgrammeRows'
 import { Rows } from './Rows'
 import { ClosureRows, ConditionRows, NumberRows } from './ruleRows'
@@ -56,6 +57,7 @@ export function SourceForm({ id, version, source, onSaved, onCancel }: Props) {
       <Identity {...editing} />
       <ContactRows {...editing} />
       <Asking {...editing} />
+      <HowItAnswers {...editing} />
       <ConditionRows {...editing} />
       <NumberRows {...editing} />
       <ProgrammeRows {...editing} />

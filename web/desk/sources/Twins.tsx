@@ -123,5 +123,16 @@ function MergeDialog({ one, other, onClose }: { one: SourceRead; other: Twin; on
 function valueWords({ source }: Side, field: SingleField): string {
   if (field === 'kind') return say(`names.sourceKind.${source.kind}`)
   if (field === 'cost') return source.cost ? writeMoney(source.cost.amount, source.cost.currency) : '–'
+  if (field === 'faster') {
+    const { faster } = source
+    if (!faster) return '–'
+    return say('sources.handlesFaster', {
+      days: faster.answerWorkingDays,
+      cost: writeMoney(faster.cost.amount, faster.cost.currency),
+    })
+  }
+  if (field === 'together') return source.together ? say('sources.yes') : '–'
+  if (field === 'language') return source.language ? say(`sources.language.${source.language}`) : '–'
+  if (field === 'issuer') return source.issuer?.id ?? '–'
   return String(source[field] ?? '–') || '–'
 }
