@@ -7,6 +7,7 @@ import * as claims from './claims'
 import * as colleagues from './colleagues'
 import * as conversations from './conversations'
 import * as coverSheets from './coverSheets'
+import * as credentials from './credentials'
 import * as demo from './demo'
 import * as desk from './desk'
 import * as dryRuns from './dryRuns'
@@ -68,6 +69,7 @@ const everything = {
   ...skills,
   ...verification,
   ...enquiries,
+  ...credentials,
   ...letters,
   ...reply,
   ...heard,

@@ -1,5 +1,6 @@
 import { type Static, Type } from '@sinclair/typebox'
 import type { Field } from '#core/comparison/compareClaim'
+import { againSaid, hoursSaid } from '#core/enquiries/asks'
 import { declineReasons } from '#core/enquiries/enquiry'
 import { standingStates } from '#core/validity/validity'
 import { Mail } from './accounts'
@@ -20,10 +21,6 @@ export const FieldReply = Type.Union([
   Type.Object({ says: Type.Literal('cannot say') }),
 ])
 export type FieldReply = Static<typeof FieldReply>
-
-/** Full or part time; and whether they would employ somebody again, asked only where the law lets one. */
-export const hoursSaid = ['full time', 'part time', 'cannot say'] as const
-export const againSaid = ['yes', 'no', 'cannot say'] as const
 
 export const EnquiryReply = Type.Object({
   known: Type.Boolean({ description: 'Whether the source knows of the person and the thing at all' }),

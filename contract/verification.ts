@@ -1,6 +1,7 @@
 import { type Static, Type } from '@sinclair/typebox'
 import type { ClaimComparison, Field } from '#core/comparison/compareClaim'
 import type { Decision } from '#core/comparison/proposeDecision'
+import type { CredentialBasis } from '#core/credentials/judge'
 import type { ZoneAgainst } from '#core/identity/zoneAgainst'
 import type { AwardBasis } from '#core/sources/knownAward'
 import { researchStates } from '#core/sources/research'
@@ -93,7 +94,7 @@ export const FindingLine = Type.Object({
   decision: oneOf(decisions),
   note: Type.String(),
   by: Type.String({ description: 'Empty where it was confirmed by rule' }),
-  basis: orNull(ofCore<AwardBasis>(Type.Object({}))),
+  basis: orNull(ofCore<AwardBasis | CredentialBasis>(Type.Object({}))),
   at: Moment,
   undone: Type.Boolean(),
 })

@@ -16,6 +16,7 @@ import { catalogueRoutes } from './catalogue/routes'
 import { identityRoutes } from './claims/identity/routes'
 import { claimRoutes } from './claims/routes'
 import { conversationRoutes } from './conversations/routes'
+import { credentialRoutes } from './credentials/routes'
 import { demoRoutes } from './demo/routes'
 import { deskRoutes } from './desk/routes'
 import { serveUploads } from './documents/uploads'
@@ -66,6 +67,7 @@ export const routes = [
   ...skillsRoutes,
   ...verificationRoutes,
   ...enquiryRoutes,
+  ...credentialRoutes,
   ...identityRoutes,
   ...vouchingRoutes,
   ...equalityRoutes,

@@ -21,6 +21,7 @@ import { smtpMailer } from './platform/outside/mail'
 import { httpPlaces } from './platform/outside/places'
 import { httpRegisters } from './platform/outside/registers'
 import { folderScanner } from './platform/outside/scanner'
+import { httpStatusLists } from './platform/outside/statusLists'
 import { httpTextGateway } from './platform/outside/textMessages'
 import { openVault } from './platform/vault'
 import { spellUnspelled } from './records/sources/words'
@@ -41,6 +42,7 @@ export async function prepare(config: Config, log: Logger = pino({ level: config
     vault: openVault({ key: config.secretKey, file: config.secretFile }),
     mailer: smtpMailer(config),
     identityProvider: config.identityProvider && openidProvider(config.identityProvider),
+    statusLists: httpStatusLists(config.registerPatienceMs),
     registers: httpRegisters(config.registerUrl, { tryMs: config.registerPatienceMs }),
     places: httpPlaces(config.placesUrl),
     captureDevice: httpCaptureDevice(config.captureUrl),

@@ -1,5 +1,9 @@
 import type { ClaimKind } from '../requirements/claimKind'
 
+/** Full or part time; and whether they would employ somebody again, asked only where the law lets one. */
+export const hoursSaid = ['full time', 'part time', 'cannot say'] as const
+export const againSaid = ['yes', 'no', 'cannot say'] as const
+
 /** What is asked beyond the fields that are compared. */
 export type Beyond = { standing: boolean; hours: boolean; again: boolean }
 

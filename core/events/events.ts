@@ -152,6 +152,8 @@ export const events = {
   'source-reminded': ['file'],
   'enquiry-answered': ['file'],
   'enquiry-prepared': ['file'],
+  'credential-confirmed': ['file'],
+  'credential-refused': nothing,
   'enquiry-escalated': ['file'],
   'enquiry-silent': ['file'],
   'enquiry-declined': ['file'],

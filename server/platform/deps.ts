@@ -10,6 +10,7 @@ import type { Mailer } from './outside/mail'
 import type { Places } from './outside/places'
 import type { Registers } from './outside/registers'
 import type { Scanner } from './outside/scanner'
+import type { StatusLists } from './outside/statusLists'
 import type { TextGateway } from './outside/textMessages'
 import type { Vault } from './vault'
 
@@ -28,6 +29,7 @@ export type Deps = {
   /** The organisation's own; absent where it has none. */
   identityProvider: IdentityProvider | undefined
   registers: Registers
+  statusLists: StatusLists
   places: Places
   captureDevice: CaptureDevice
   scanner: Scanner

@@ -166,7 +166,11 @@ function seenThrough(proof: Proof, sight: Sight): Proof {
         })),
     findings: notes
       ? proof.findings
-      : proof.findings.map((line) => ({ ...line, note: '', basis: line.basis && { ...line.basis, record: '' } })),
+      : proof.findings.map((line) => ({
+          ...line,
+          note: '',
+          basis: line.basis && 'record' in line.basis ? { ...line.basis, record: '' } : line.basis,
+        })),
     proposed: proof.proposed,
     register: proof.register,
     // That characters were taken for others is told; which, would tell what stands there.

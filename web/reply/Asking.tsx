@@ -1,6 +1,6 @@
-import { useState } from 'react'
-import { againSaid, hoursSaid } from '#contract/reply'
+import { lazy, Suspense, useState } from 'react'
 import { readTyped, writeWhen } from '#core/dates/write'
+import { againSaid, hoursSaid } from '#core/enquiries/asks'
 import { say } from '#core/words/say'
 import { Button } from '../ui/Button'
 import { DateField } from '../ui/DateField'
@@ -9,10 +9,12 @@ import { faultAt, ProblemNote } from '../ui/ProblemNote'
 import { Sheet } from '../ui/Sheet'
 import { useAct } from '../useAct'
 import { type Answer, answerOf, datesOf, draftOf, isComplete, replyOf, type Standing } from './answers'
-import { Otherwise } from './Otherwise'
-import { PaperField } from './PaperField'
 import type { Done, Question } from './ReplyPage'
 import { type Kept, useReplyDraft } from './useReplyDraft'
+
+/** What few need comes once the question is there to be read. */
+const Otherwise = lazy(() => import('./Otherwise').then((loaded) => ({ default: loaded.Otherwise })))
+const PaperField = lazy(() => import('./PaperField').then((loaded) => ({ default: loaded.PaperField })))
 
 const kinds = ['study', 'work', 'licence', 'certificate'] as const
 const headingOf = ({ kind, candidate }: Question) => {
@@ -137,7 +139,9 @@ export function Asking({ token, question, onDone }: Props) {
             onChange={(event) => set({ note: event.target.value })}
           />
         </div>
-        <PaperField token={token} question={question} />
+        <Suspense>
+          <PaperField token={token} question={question} />
+        </Suspense>
         <div className="sm:col-span-2">
           <ProblemNote problem={problem} />
           <Button kind="main" busy={busy} onClick={() => void send()}>
@@ -147,7 +151,9 @@ export function Asking({ token, question, onDone }: Props) {
           <KeptNote kept={kept} />
         </div>
       </Sheet>
-      <Otherwise token={token} question={question} onDone={onDone} />
+      <Suspense>
+        <Otherwise token={token} question={question} onDone={onDone} />
+      </Suspense>
     </>
   )
 }

@@ -1,4 +1,4 @@
-import { useState } from 'react'
+import { lazy, type ReactNode, Suspense, useState } from 'react'
 import { useParams } from 'react-router'
 import type { Reply } from '#contract/endpoint'
 import type { readEnquiry } from '#contract/reply'
@@ -8,8 +8,10 @@ import { LanguageChoice } from '../portal/LanguageChoice'
 import { Button } from '../ui/Button'
 import { Waiting } from '../ui/Waiting'
 import { writeDayOf, writeMoment } from '../ui/write'
-import { Asking } from './Asking'
 import { Plain } from './Plain'
+
+/** Whoever comes by a link that is used up needs none of it. */
+const Asking = lazy(() => import('./Asking').then((loaded) => ({ default: loaded.Asking })))
 
 export type Question = Reply<typeof readEnquiry>
 /** What is shown once something is done: an answer with its receipt, or that it was passed on. */
@@ -54,7 +56,9 @@ export function ReplyPage() {
     <main className="mx-auto max-w-[820px] px-4 py-7 text-[1.0333rem]">
       {shown.parts.length > 1 && <Parts question={shown} onChoose={goOn} />}
       {shown.state === 'open' ? (
-        <Asking key={shown.id} token={token} question={shown} onDone={setDone} />
+        <Suspense fallback={<Waiting />}>
+          <Asking key={shown.id} token={token} question={shown} onDone={setDone} />
+        </Suspense>
       ) : (
         next && <Button onClick={() => goOn(next.id)}>{say('reply.next')}</Button>
       )}
@@ -114,7 +118,7 @@ function Over({ question }: { question: Question }) {
   )
 }
 
-function Thanks({ token, done, children }: { token: string; done: Done; children: React.ReactNode }) {
+function Thanks({ token, done, children }: { token: string; done: Done; children: ReactNode }) {
   if ('passedOn' in done)
     return (
       <Plain title={say('reply.thankYou')}>

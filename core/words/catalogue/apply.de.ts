@@ -408,4 +408,27 @@ export default {
   'apply.known.askAhead': 'Jetzt danach fragen, bevor ich abschließe',
   'apply.known.askNow': 'Jetzt danach fragen',
   'apply.known.title': 'Was wir von Ihrer Ausbildung wissen',
+  'apply.credential.fault.not-a-credential': 'Das ist kein lesbarer digitaler Nachweis.',
+  'apply.credential.fault.wrong-version':
+    'Er folgt einer anderen Fassung des Standards als der, die hier gelesen wird (2.0).',
+  'apply.credential.fault.no-keys': 'Von der ausstellenden Stelle ist kein Schlüssel bekannt.',
+  'apply.credential.fault.other-issuer': 'Jemand anderes hat ihn ausgestellt: {{because}}.',
+  'apply.credential.fault.bad-signature':
+    'Die Signatur stammt nicht von dieser Quelle: Er wurde verändert oder von jemand anderem signiert.',
+  'apply.credential.fault.not-yet-valid': 'Er ist noch nicht gültig; er beginnt am {{because}}.',
+  'apply.credential.fault.ended': 'Er ist nicht mehr gültig; er endete am {{because}}.',
+  'apply.credential.fault.revoked': 'Die ausstellende Stelle hat ihn widerrufen.',
+  'apply.credential.fault.suspended': 'Die ausstellende Stelle hat ihn vorläufig ausgesetzt.',
+  'apply.credential.fault.status-elsewhere':
+    'Er verweist für seine Gültigkeit auf eine Stelle, die wir von dieser Quelle nicht kennen.',
+  'apply.credential.fault.status-unknown':
+    'Ob er widerrufen wurde, ließ sich jetzt nicht klären. Versuchen Sie es später noch einmal.',
+  'apply.credential.fault.other-person': 'Er spricht von jemand anderem: {{because}}.',
+  'apply.credential.fault.nobody-named': 'Er nennt niemanden, also ist nicht sicher, dass er Ihrer ist.',
+  'apply.credential.fault.other-thing': 'Er ist über etwas anderes als hier angegeben: {{because}}.',
+  'apply.credential.title': 'Digitaler Nachweis',
+  'apply.credential.means':
+    '{{source}} stellt digitale Nachweise aus. Wenn Sie einen dazu haben, bringen Sie ihn: Damit ist es sofort bestätigt, und niemand muss gefragt werden.',
+  'apply.credential.choose': 'Nachweis wählen',
+  'apply.credential.confirmed': 'Durch Ihren digitalen Nachweis bestätigt.',
 } satisfies Translated<typeof english>

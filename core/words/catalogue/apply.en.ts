@@ -395,4 +395,26 @@ export default {
   'apply.known.askAhead': 'Ask about it now, before I finish',
   'apply.known.askNow': 'Ask about it now',
   'apply.known.title': 'What we know of your studies',
+  'apply.credential.fault.not-a-credential': 'It is no digital credential that could be read.',
+  'apply.credential.fault.wrong-version':
+    'It follows another version of the standard than the one that is read here (2.0).',
+  'apply.credential.fault.no-keys': 'No key of its issuer is known.',
+  'apply.credential.fault.other-issuer': 'Somebody else issued it: {{because}}.',
+  'apply.credential.fault.bad-signature':
+    'Its signature is not one of this source’s: it was changed, or signed by somebody else.',
+  'apply.credential.fault.not-yet-valid': 'It is not valid yet; it begins on {{because}}.',
+  'apply.credential.fault.ended': 'It is not valid any more; it ended on {{because}}.',
+  'apply.credential.fault.revoked': 'Its issuer has revoked it.',
+  'apply.credential.fault.suspended': 'Its issuer has suspended it for now.',
+  'apply.credential.fault.status-elsewhere':
+    'It says that whether it is still good is written somewhere we do not know this source by.',
+  'apply.credential.fault.status-unknown': 'Whether it was revoked could not be found out now. Try again later.',
+  'apply.credential.fault.other-person': 'It speaks of somebody else: {{because}}.',
+  'apply.credential.fault.nobody-named': 'It names nobody, so it cannot be yours for certain.',
+  'apply.credential.fault.other-thing': 'It is of something else than is stated here: {{because}}.',
+  'apply.credential.title': 'Digital credential',
+  'apply.credential.means':
+    '{{source}} issues digital credentials. If you have one of this, bring it: it is confirmed at once, and nobody has to be asked.',
+  'apply.credential.choose': 'Choose the credential',
+  'apply.credential.confirmed': 'Confirmed by your digital credential.',
 } as const

@@ -327,4 +327,7 @@ export default {
   'event.enquiry-cost-approved': 'Hat genehmigt, was die Frage an {{source}} zu {{claim}} kostet: {{cost}}',
   'event.enquiry-answered.entered': 'Hat eingetragen, was {{source}} zu {{claim}} geantwortet hat',
   'event.enquiry-answered.entered.toCandidate': '{{source}} hat zu {{claim}} geantwortet.',
+  'event.credential-confirmed': 'Ein digitaler Nachweis von {{source}} hat {{claim}} bestätigt',
+  'event.credential-confirmed.toCandidate': 'Ihr digitaler Nachweis von {{source}} hat {{claim}} bestätigt.',
+  'event.credential-refused': 'Hat einen digitalen Nachweis zu {{claim}} gebracht, der es nicht bestätigt: {{why}}',
 } satisfies Translated<typeof english>

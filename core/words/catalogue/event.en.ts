@@ -315,4 +315,7 @@ export default {
   'event.enquiry-cost-approved': 'Approved what it costs to ask {{source}} about {{claim}}: {{cost}}',
   'event.enquiry-answered.entered': 'Typed in what {{source}} answered about {{claim}}',
   'event.enquiry-answered.entered.toCandidate': '{{source}} answered about {{claim}}.',
+  'event.credential-confirmed': 'A digital credential of {{source}} confirmed {{claim}}',
+  'event.credential-confirmed.toCandidate': 'Your digital credential of {{source}} confirmed {{claim}}.',
+  'event.credential-refused': 'Brought a digital credential of {{claim}} that does not confirm it: {{why}}',
 } as const

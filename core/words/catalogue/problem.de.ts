@@ -441,4 +441,6 @@ export default {
   'problem.sayHowYouMadeSure': 'Geben Sie an, wie Sie sicher waren, wer spricht.',
   'problem.sayWhatIsNotRight': 'Geben Sie an, was nicht stimmt.',
   'problem.thereIsNoSuchWay': 'Diese Quelle lässt sich so nicht fragen.',
+  'problem.thisSourceIssuesNoCredentials': 'Diese Quelle stellt keine digitalen Nachweise aus, die sich prüfen ließen.',
+  'problem.thisIsSettledAlready': 'Das ist schon entschieden.',
 } satisfies Translated<typeof english>

@@ -410,4 +410,6 @@ export default {
   'problem.sayHowYouMadeSure': 'Say how you made sure who was speaking.',
   'problem.sayWhatIsNotRight': 'Say what is not right.',
   'problem.thereIsNoSuchWay': 'This source cannot be asked in this way.',
+  'problem.thisSourceIssuesNoCredentials': 'This source issues no digital credentials that could be checked.',
+  'problem.thisIsSettledAlready': 'This is settled already.',
 } as const

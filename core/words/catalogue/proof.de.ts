@@ -150,4 +150,6 @@ export default {
   'proof.calledOff': 'Die Frage an {{source}} wurde zurückgenommen.{{version}}',
   'proof.declined': '{{source}} gibt keine Auskunft.{{version}}',
   'proof.stayedSilent': '{{source}} hat auf keinem Weg geantwortet.{{version}}',
+  'proof.confirmedByCredential':
+    'sofort bestätigt durch einen digitalen Nachweis von {{issuer}}, signiert mit ihrem Schlüssel {{kid}}',
 } satisfies Translated<typeof english>

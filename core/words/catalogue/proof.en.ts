@@ -148,4 +148,5 @@ export default {
   'proof.calledOff': 'The question to {{source}} was called off.{{version}}',
   'proof.declined': '{{source}} will not answer.{{version}}',
   'proof.stayedSilent': '{{source}} did not answer by any way.{{version}}',
+  'proof.confirmedByCredential': 'confirmed at once by a digital credential of {{issuer}}, signed with its key {{kid}}',
 } as const

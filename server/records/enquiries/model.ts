@@ -9,6 +9,7 @@ import {
 import type { EnquiryReply } from '#contract/reply'
 import type { decisions } from '#contract/verification'
 import type { ClaimComparison, Statement } from '#core/comparison/compareClaim'
+import type { CredentialBasis } from '#core/credentials/judge'
 import type { DeclineReason, EnquiryState, EnquiryStep, StepDetails, Turn } from '#core/enquiries/enquiry'
 import type { AskedBy } from '#core/enquiries/ways'
 import type { Rung } from '#core/requirements/requirement'
@@ -132,7 +133,7 @@ export class Finding extends Model<InferAttributes<Finding>, InferCreationAttrib
   declare comparison: ClaimComparison
   declare rungBefore: Rung
   /** What it was confirmed at once on, by rule and not by a person. */
-  declare basis: CreationOptional<AwardBasis | null>
+  declare basis: CreationOptional<AwardBasis | CredentialBasis | null>
   declare decidedBy: string
   declare decidedAt: Date
   declare undoneAt: CreationOptional<Date | null>

@@ -1,6 +1,7 @@
 import { useState } from 'react'
-import { againSaid, type EnquiryReply, type FieldReply, hoursSaid } from '#contract/reply'
+import type { EnquiryReply, FieldReply } from '#contract/reply'
 import { readTyped, writeWhen } from '#core/dates/write'
+import { againSaid, hoursSaid } from '#core/enquiries/asks'
 import { callChecks } from '#core/enquiries/enquiry'
 import { standingStates } from '#core/validity/validity'
 import { say } from '#core/words/say'

@@ -305,15 +305,17 @@ function History({ claim, proof }: { claim: FileClaim; proof: Proof }) {
     ...proof.findings.map(({ at, decision, note, by, basis, undone }) => ({
       at,
       text: `${undone ? say('proof.undone2') : ''}${
-        basis
-          ? say('proof.confirmedAtOnce', {
-              programme: basis.programme,
-              basis: say(`sources.basis.${basis.basis}`),
-              by: basis.by,
-              years: `${basis.from} – ${basis.to ?? say('sources.today')}`,
-              record: basis.record,
-            })
-          : say('proof.decisionBy', { decision: say(`state.decision.${decision}`), by })
+        basis && 'credential' in basis
+          ? say('proof.confirmedByCredential', { issuer: basis.issuer, kid: basis.kid })
+          : basis
+            ? say('proof.confirmedAtOnce', {
+                programme: basis.programme,
+                basis: say(`sources.basis.${basis.basis}`),
+                by: basis.by,
+                years: `${basis.from} – ${basis.to ?? say('sources.today')}`,
+                record: basis.record,
+              })
+            : say('proof.decisionBy', { decision: say(`state.decision.${decision}`), by })
       }${note ? `: “${note}”` : ''}`,
     })),
     ...claim.earlier.map(({ replacedAt, details, rung }) => ({

@@ -15,6 +15,7 @@ import { say } from '#core/words/say'
 import { Choice } from '../../ui/Field'
 import { Documents } from '../documents/Documents'
 import { Attestations } from './Attestations'
+import { BringCredential } from './BringCredential'
 import { WhatSourceAsks, withoutSourcePapers } from './WhatSourceAsks'
 
 /** The papers behind a claim, in words what is still wanted of them, and who vouches for them. */
@@ -23,6 +24,7 @@ export function ClaimPapers({ claim, draft }: { claim: Claim; draft: Draft }) {
     <>
       <PapersThemselves claim={withoutSourcePapers(claim)} accepted={draft.vacancy.paperLanguages} />
       <WhatSourceAsks applicationId={draft.id} claim={claim} asked={draft.askedBySources} />
+      <BringCredential applicationId={draft.id} claimId={claim.id} />
       <Attestations claim={claim} all={draft.claims} asked={draft.requirements.some(wantsCertified(claim))} />
     </>
   )
