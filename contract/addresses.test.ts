@@ -4,6 +4,7 @@ import { contract } from './index'
 const verbs = [
   ...[
     'answer',
+    'approve',
     'ask',
     'check',
     'close',
@@ -11,13 +12,16 @@ const verbs = [
     'compare-portrait',
     'confirm',
     'decide',
+    'decline',
     'discard',
     'drop',
     'end',
     'erase',
+    'escalate',
     'file',
     'find',
     'finish',
+    'forward',
     'hand-in',
     'import',
     'invite-again',
@@ -25,7 +29,9 @@ const verbs = [
     'move',
   ],
   ...[
+    'plan',
     'preview',
+    'remind',
     'renew',
     'reopen',
     'reply',
@@ -70,6 +76,7 @@ const single = [
     'confirmation',
     'data',
     'decision-day',
+    'draft',
     'equality',
     'keeping',
     'language',
@@ -94,7 +101,7 @@ const single = [
     'signature',
   ],
   ...['state', 'status', 'target-start', 'trail', 'tray', 'vouching', 'access-log', 'left.csv', 'data.zip'],
-  ...['application.pdf', 'permission.pdf', 'form.pdf', 'cover-sheets.pdf', 'source-watchlist'],
+  ...['application.pdf', 'permission.pdf', 'form.pdf', 'letters.pdf', 'cover-sheets.pdf', 'source-watchlist'],
 ]
 const endpoints = Object.entries(contract).map(([name, { method, path }]) => ({ name, method, path }))
 const partsOf = (path: string) => path.split('/').filter((part) => part && !part.startsWith(':'))

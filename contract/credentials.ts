@@ -17,7 +17,7 @@ export const listCredentials = endpoint({
 
 export const bringCredential = endpoint({
   method: 'POST',
-  path: '/api/my/applications/:id/claims/:claim/credential',
+  path: '/api/my/applications/:id/claims/:claim/credentials',
   summary:
     'Bring a digital credential (W3C VC 2.0 or Open Badge 3.0, as JWT): it confirms at once, or says exactly why not',
   access: 'candidate',

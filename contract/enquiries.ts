@@ -113,7 +113,7 @@ export const raiseEnquiries = endpoint({
 /** What of a file or for a source nobody has asked about yet. */
 export const listToAsk = endpoint({
   method: 'GET',
-  path: '/api/desk/enquiries/to-ask',
+  path: '/api/desk/open-questions',
   summary: 'The claims of an application, or about one source, that are still to be asked about',
   access: 'proof.settle',
   query: Type.Object({ applicationId: Type.Optional(Id), sourceId: Type.Optional(Id) }),
@@ -274,7 +274,7 @@ export const enterReply = endpoint({
 
 export const checkReply = endpoint({
   method: 'POST',
-  path: '/api/desk/enquiries/:id/answer/check',
+  path: '/api/desk/enquiries/:id/answers/check',
   summary: 'Take or put back, as a second person, what somebody has heard on the telephone',
   access: 'proof.settle',
   params: byId,
@@ -335,7 +335,7 @@ export const withdrawEnquiry = endpoint({
 
 export const approveCost = endpoint({
   method: 'POST',
-  path: '/api/desk/enquiries/:id/approve-cost',
+  path: '/api/desk/enquiries/:id/approve',
   summary: 'Approve what an enquiry costs; it goes out by itself once nothing else is missing',
   access: 'proof.settle',
   params: byId,

@@ -23,7 +23,7 @@ export const listLetters = endpoint({
 
 export const readLetters = endpoint({
   method: 'GET',
-  path: '/api/desk/letters/print',
+  path: '/api/desk/letters/letters.pdf',
   summary: 'Letters as one PDF: cover page, questions, permission, reply form; nothing is marked by it',
   access: 'proof.settle',
   query: Type.Object({ batchIds: Type.String({ pattern: '^[0-9a-f-]{36}(,[0-9a-f-]{36})*$', maxLength: 4000 }) }),
@@ -33,7 +33,7 @@ export const readLetters = endpoint({
 
 export const markPrinted = endpoint({
   method: 'POST',
-  path: '/api/desk/letters/printed',
+  path: '/api/desk/letters/send',
   summary: 'Say that letters are printed and on their way: their time to answer begins',
   access: 'proof.settle',
   body: Type.Object({ batchIds: Type.Array(Id, { minItems: 1, maxItems: 100, uniqueItems: true }) }),

@@ -2,6 +2,9 @@ import { usualChannels } from '#core/messages/notices'
 import { changeClaim } from '#server/claims/change'
 import { answerConversation } from '#server/conversations/answer'
 import { startConversation } from '#server/conversations/ask'
+import { raiseEnquiry } from '#server/enquiries/raise'
+import { askRegister } from '#server/enquiries/register'
+import { replyToEnquiry } from '#server/enquiries/reply'
 import { answerOffer } from '#server/hiring/answerOffer'
 import { doTask } from '#server/hiring/doTask'
 import { passGate } from '#server/hiring/passGate'
@@ -21,11 +24,8 @@ import { bankOf } from '#server/records/skills/checks'
 import { Sitting } from '#server/records/skills/model'
 import { vacancyById } from '#server/records/vacancies/vacancies'
 import { beginSitting, handInSitting, saveSittingAnswer } from '#server/skills/sit'
-import { askRegister } from '#server/enquiries/register'
 import { decideClaim } from '#server/verification/decide'
 import { seeDocument, sendDocumentBack } from '#server/verification/documents'
-import { raiseEnquiry } from '#server/enquiries/raise'
-import { replyToEnquiry } from '#server/enquiries/reply'
 import { printedOn } from './claims'
 import type { Act, ActName, ActNamed, PersonPlan } from './plan'
 import { registersOf } from './registers'
@@ -54,8 +54,10 @@ const performances: { [Name in ActName]: (scene: Scene, act: ActNamed<Name>) => 
     const { id, version } = (await viewOf(claimOf(scene, sendBack))).documents[0]!
     await within(scene, () => sendDocumentBack(scene.deps, deskOf(scene), id, { version, reason }))
   },
-  ask: (scene, { ask }) =>
-    within(scene, () => raiseEnquiry(scene.deps, deskOf(scene), claimOf(scene, ask), scene.applicationId)),
+  ask: (scene, { ask, by }) =>
+    within(scene, () =>
+      raiseEnquiry(scene.deps, deskOf(scene), claimOf(scene, ask), scene.applicationId, by ? { channel: by } : {}),
+    ),
   question: (scene, { question, about }) =>
     within(scene, () =>
       startConversation(scene.deps, scene.actor, scene.applicationId, {

@@ -1,3 +1,4 @@
+import { usualEnquiries } from '#core/enquiries/settings'
 import { type Organisation, unnamedOrganisation } from '#core/organisation/organisation'
 
 /** Whose demo it is. */
@@ -19,6 +20,8 @@ export const vallorne: Organisation = {
   families: ['Electrical', 'Engineering', 'Inspection', 'Operations', 'Rescue', 'Workshop'],
   places: ['Hochsattel', 'Oberfeld', 'Oberfeld depot', 'Vallorne valley station'],
   welcome: { en: 'Work on the mountain', de: 'Arbeiten am Berg' },
+  // A former employer may be asked whether they would employ somebody again where the law lets one.
+  enquiries: { ...usualEnquiries, costLimit: 4000, againIn: ['AT', 'CH', 'NO'] },
   footer: {
     en: 'Vallorne Mountain Lines, Talstation 1, 6800 Vallorne. If this mail is not meant for you, tell us and delete it.',
     de: 'Vallorne Mountain Lines, Talstation 1, 6800 Vallorne. Wenn diese Nachricht nicht für Sie bestimmt ist, sagen Sie es uns bitte und löschen Sie sie.',

@@ -41,7 +41,8 @@ export type CredentialPlan = {
 type Acts = {
   see: { see: string }
   sendBack: { sendBack: string; reason: string }
-  ask: { ask: string }
+  /** Of a source by the way it prefers, or by another. */
+  ask: { ask: string; by?: AskedBy }
   /** What the candidate asks the desk, about one of their claims or about nothing of them. */
   question: { question: string; about?: string }
   answerQuestion: { answerQuestion: string }

@@ -8,7 +8,11 @@ import { fullName, type World } from './world'
 /** Fills the registers of licensing bodies and universities with what they hold. */
 export function registerOf(world: World, plan: PersonPlan) {
   const enter = (sourceKey: string, number: string, fields: Record<string, string>) => {
-    const register = sources.find(({ key }) => key === sourceKey)?.register
+    // The shape of its answers stands before the name of a register.
+    const register = sources
+      .find(({ key }) => key === sourceKey)
+      ?.register?.split(':')
+      .at(-1)
     if (!register) return
     // Whoever has two files is registered once.
     world.registers[register] = {
@@ -33,7 +37,7 @@ export function registerOf(world: World, plan: PersonPlan) {
 /** While loading, registers answer from the world itself; the stand-in may not be up yet. */
 export const registersOf = (world: World): Deps['registers'] => ({
   lookUp: async (register, number) => {
-    const entry = world.registers[register]?.[number.replace(/[\s.-]/g, '').toUpperCase()]
+    const entry = world.registers[register.split(':').at(-1)!]?.[number.replace(/[\s.-]/g, '').toUpperCase()]
     return entry ? { found: true, fields: entry.fields, standing: { state: 'good' } } : { found: false }
   },
 })

@@ -18,7 +18,7 @@ export type Registers = {
 }
 
 /** In the demo one register is slow, one fails half the time, and one is wrong about some people. */
-const usualOwn: Registers['own'] = { awards: { slowMs: 1200 }, cards: { failing: 0.5 } }
+const usualOwn: Registers['own'] = { 'tannberg-degrees': { slowMs: 1200 }, heights: { failing: 0.5 } }
 
 export const openRegisters = (file: string | undefined, own: Registers['own'] = {}): Registers => ({
   file,
@@ -50,7 +50,11 @@ export async function answerRegisters(
   if (failing > 0 && Math.floor(nth * failing) > Math.floor((nth - 1) * failing))
     return void response.writeHead(503, { 'Content-Type': 'text/plain' }).end('Down for maintenance')
   const entry = entriesOf(registers)[name]?.[number.replace(/[\s.-]/g, '').toUpperCase()]
-  const known = entry && { standing: 'good', ...entry, ...(wrong ? { fields: { ...entry.fields, name: 'Somebody Else' } } : {}) }
+  const known = entry && {
+    standing: 'good',
+    ...entry,
+    ...(wrong ? { fields: { ...entry.fields, name: 'Somebody Else' } } : {}),
+  }
   return (shapeOf[name] ?? asEntry)(response, number, known)
 }
 
@@ -82,7 +86,7 @@ const asLines: Answer = (response, _number, entry) => {
 }
 
 /** Registers are each their own house’s: two answer in other shapes. */
-const shapeOf: Record<string, Answer> = { awards: asList, cards: asLines }
+const shapeOf: Record<string, Answer> = { 'tannberg-degrees': asList, heights: asLines }
 
 async function behave(registers: Registers, name: string, request: IncomingMessage, response: ServerResponse) {
   if (request.method === 'PUT') {

@@ -3,7 +3,6 @@ import { addWorkingDays, type WorkCalendar } from '../calendar/workingDays'
 
 /** The ways that wait for somebody; a register answers at once, and a credential is brought by its candidate. */
 export const scheduledChannels = ['link', 'letter', 'telephone', 'direct issue', 'register'] as const
-export type ScheduledChannel = (typeof scheduledChannels)[number]
 
 /** How long is waited beyond the day an answer was due. */
 export type Schedule = {

@@ -133,6 +133,9 @@ export const dispatchers: PersonPlan[] = [
     jobs: [job('nordrampe', 'Dispatcher', '2014-01-01', 'present', ['dispatch'], { letter: true })],
     credentials: [paper('dispatcher', 'rail', 'MRA-C-11555', -500, 560, { registered: 'same' })],
     sent: -4,
-    acts: [{ day: -3, see: 'study 1' }],
+    acts: [
+      { day: -3, see: 'study 1' },
+      { day: -2, ask: 'job 1', by: 'telephone' },
+    ],
   },
 ]

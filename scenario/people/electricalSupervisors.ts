@@ -143,6 +143,7 @@ export const electricalSupervisors: PersonPlan[] = [
         sendBack: 'first-aid',
         reason: 'The lower third is cut off, so the date cannot be read. Please photograph the whole page.',
       },
+      { day: -3, ask: 'job 3', by: 'letter' },
     ],
   },
   {

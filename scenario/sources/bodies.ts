@@ -40,6 +40,9 @@ export const bodies: DemoSource[] = [
     town: 'Steinach',
     country: 'AT',
     contacts: [office('certificates@hoehenwerk.example')],
+    register: 'lines:heights',
+    channels: ['link', 'register'],
+    faster: { answerWorkingDays: 2, cost: { amount: 1800, currency: 'EUR' } },
     answerWorkingDays: 7,
   },
   {

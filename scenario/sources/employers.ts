@@ -22,7 +22,11 @@ export const employers: DemoSource[] = [
     kind: 'employer',
     town: 'Steinach',
     country: 'AT',
-    contacts: [office('office@trasse.example')],
+    contacts: [
+      office('office@trasse.example', '+43 5555 410 3', { address: 'Personalbüro\nLeitungsweg 12\n6150 Steinach' }),
+    ],
+    channels: ['link', 'letter'],
+    together: true,
   },
   {
     key: 'brattlia',

@@ -63,7 +63,7 @@ export const institutions: DemoSource[] = [
       office('pruefungsamt@tannberg.example', '+43 5555 201 10', { name: 'Prüfungsamt', purposes: ['degree records'] }),
       office('personal@tannberg.example', '', { name: 'Personalabteilung', purposes: ['employment'] }),
     ],
-    register: 'tannberg-degrees',
+    register: 'list:tannberg-degrees',
     answerWorkingDays: 8,
     channels: ['register', 'link'],
     numberFormats: [{ claim: 'study', pattern: 'TB-####-####', example: 'TB-2018-9034' }],

@@ -50,7 +50,7 @@ describe('a letter', () => {
     const file = await claimedOf(house, name, source)
     await askAbout(desk, file.claimId, file.applicationId)
     const enquiry = await enquiryAbout(file.claimId)
-    const reply = await desk.request(`/api/desk/letters/print?batchIds=${enquiry.batchId}`)
+    const reply = await desk.request(`/api/desk/letters/letters.pdf?batchIds=${enquiry.batchId}`)
     return { ...file, enquiry, source, pdf: new Uint8Array(await reply.arrayBuffer()) }
   }
 

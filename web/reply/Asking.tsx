@@ -9,7 +9,7 @@ import { faultAt, ProblemNote } from '../ui/ProblemNote'
 import { Sheet } from '../ui/Sheet'
 import { useAct } from '../useAct'
 import { type Answer, answerOf, datesOf, draftOf, isComplete, replyOf, type Standing } from './answers'
-import type { Done, Question } from './ReplyPage'
+import type { Done, Question } from './question'
 import { type Kept, useReplyDraft } from './useReplyDraft'
 
 /** What few need comes once the question is there to be read. */

@@ -6,7 +6,7 @@ import { SelectField, TextField } from '../ui/Field'
 import { faultAt, ProblemNote } from '../ui/ProblemNote'
 import { Sheet } from '../ui/Sheet'
 import { useAct } from '../useAct'
-import type { Done, Question } from './ReplyPage'
+import type { Done, Question } from './question'
 
 type Props = { token: string; question: Question; onDone: (done: Done) => void }
 

@@ -3,7 +3,7 @@ import { say } from '#core/words/say'
 import { FileButton } from '../ui/FileButton'
 import { ProblemNote } from '../ui/ProblemNote'
 import { useAct } from '../useAct'
-import type { Question } from './ReplyPage'
+import type { Question } from './question'
 
 /** A confirmation on paper, put in beside the answer. */
 export function PaperField({ token, question }: { token: string; question: Question }) {

@@ -1,7 +1,5 @@
 import { lazy, type ReactNode, Suspense, useState } from 'react'
 import { useParams } from 'react-router'
-import type { Reply } from '#contract/endpoint'
-import type { readEnquiry } from '#contract/reply'
 import { say, sourceLanguages } from '#core/words/say'
 import { addressOf, api } from '../api'
 import { LanguageChoice } from '../portal/LanguageChoice'
@@ -9,13 +7,10 @@ import { Button } from '../ui/Button'
 import { Waiting } from '../ui/Waiting'
 import { writeDayOf, writeMoment } from '../ui/write'
 import { Plain } from './Plain'
+import type { Done, Question } from './question'
 
 /** Whoever comes by a link that is used up needs none of it. */
 const Asking = lazy(() => import('./Asking').then((loaded) => ({ default: loaded.Asking })))
-
-export type Question = Reply<typeof readEnquiry>
-/** What is shown once something is done: an answer with its receipt, or that it was passed on. */
-export type Done = { receivedAt: string; receipt: string; declined?: boolean } | { passedOn: 'sent' | 'to check' }
 
 /** Where the link in a mail to a source leads: a question, or several one after the other, without an account. */
 export function ReplyPage() {

@@ -1,6 +1,6 @@
 import type { DraftReply, EnquiryReply, FieldReply } from '#contract/reply'
 import { readTyped } from '#core/dates/write'
-import type { Question } from './ReplyPage'
+import type { Question } from './question'
 
 export type Standing = NonNullable<EnquiryReply['standing']>
 

@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from 'react'
 import type { DraftReply } from '#contract/reply'
 import { useAct } from '../useAct'
-import type { Question } from './ReplyPage'
+import type { Question } from './question'
 
 export type Kept = 'nothing yet' | 'keeping' | 'kept' | 'not kept' | 'elsewhere'
 

@@ -174,4 +174,6 @@ export default {
     '{{by}} möchte sie an {{name}} weitergeben, {{to}}, außerhalb der eigenen Domain der Quelle.',
   'enquiries.letGo': 'Dorthin lassen',
   'enquiries.doNotLetGo': 'Nicht',
+  'enquiries.stated': 'Angegeben',
+  'enquiries.said': 'Von der Quelle gesagt',
 } satisfies Translated<typeof english>

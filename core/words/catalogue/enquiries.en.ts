@@ -168,4 +168,6 @@ export default {
   'enquiries.wantsToPassOn': '{{by}} wants to pass it on to {{name}}, {{to}}, outside of the source’s own domain.',
   'enquiries.letGo': 'Let it go there',
   'enquiries.doNotLetGo': 'Do not',
+  'enquiries.stated': 'Stated',
+  'enquiries.said': 'Said by the source',
 } as const

@@ -23,7 +23,6 @@ export default {
   'letter.regards': 'Mit freundlichen Grüßen',
   'letter.enclosures': 'Anlagen: Formular, Blatt zum Obenauflegen, Erlaubnis zur Prüfung',
   'letter.form.title': 'Antwort zu {{candidate}}',
-  'letter.form.claimed': 'Angegeben wurde',
   'letter.form.right': 'Stimmt',
   'letter.form.notSo': 'Stimmt nicht, sondern:',
   'letter.form.cannotSay': 'Nicht bekannt',

@@ -21,7 +21,6 @@ export default {
   'letter.regards': 'With kind regards',
   'letter.enclosures': 'Enclosed: form, sheet to lay on top, permission to check',
   'letter.form.title': 'Answer about {{candidate}}',
-  'letter.form.claimed': 'What was stated',
   'letter.form.right': 'Right',
   'letter.form.notSo': 'Not so, but:',
   'letter.form.cannotSay': 'Cannot say',

@@ -23,7 +23,6 @@ export default {
   'letter.regards': 'Veuillez agréer nos salutations distinguées',
   'letter.enclosures': 'Pièces jointes : formulaire, feuille à poser dessus, autorisation de vérifier',
   'letter.form.title': 'Réponse au sujet de {{candidate}}',
-  'letter.form.claimed': 'Ce qui est déclaré',
   'letter.form.right': 'Exact',
   'letter.form.notSo': 'Inexact, mais :',
   'letter.form.cannotSay': 'Ne peut le dire',

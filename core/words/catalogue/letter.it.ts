@@ -24,7 +24,6 @@ export default {
   'letter.regards': 'Cordiali saluti',
   'letter.enclosures': 'Allegati: modulo, foglio da posare sopra, autorizzazione alla verifica',
   'letter.form.title': 'Risposta su {{candidate}}',
-  'letter.form.claimed': 'Quanto dichiarato',
   'letter.form.right': 'Esatto',
   'letter.form.notSo': 'Non esatto, ma:',
   'letter.form.cannotSay': 'Non si può dire',

@@ -178,8 +178,6 @@ export default {
   'problem.putTheFaultsRightFirst': 'Beheben Sie zuerst die Fehler.',
   'problem.thisApplicationHasEndedNobody': 'Diese Bewerbung ist zu Ende; für sie wird niemand mehr gefragt.',
   'problem.thereIsNoRegisterTo': 'Es gibt kein Register, in dem das nachzuschlagen wäre.',
-  'problem.theRegisterDoesNotAnswer':
-    'Das Register antwortet nicht. Versuchen Sie es später, oder fragen Sie die Quelle per Mail.',
   'problem.theSourceDoesNotAgree':
     'Die Quelle stimmt nicht in jedem Feld überein, auf das es ankommt. Bestätigen Sie mit einer Notiz, warum es dasselbe ist, oder fragen Sie noch einmal.',
   'problem.theSourceHasNotAnswered': 'Die Quelle hat nicht geantwortet; es gibt nichts, womit zu bestätigen wäre.',

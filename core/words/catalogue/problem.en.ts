@@ -158,7 +158,6 @@ export default {
   'problem.putTheFaultsRightFirst': 'Correct the faults first.',
   'problem.thisApplicationHasEndedNobody': 'This application has ended; nobody is asked about it any more.',
   'problem.thereIsNoRegisterTo': 'There is no register to look this up in.',
-  'problem.theRegisterDoesNotAnswer': 'The register is not answering. Try again later, or ask the source by mail.',
   'problem.theSourceDoesNotAgree':
     'The source does not agree in every field that matters. Confirm with a note that says why it is the same, or ask again.',
   'problem.theSourceHasNotAnswered': 'The source has not answered; there is nothing to confirm with.',

@@ -11,7 +11,7 @@ import { Choice, LongField, SelectField, TextField } from '../../ui/Field'
 import { faultAt, ProblemNote } from '../../ui/ProblemNote'
 import { useAct } from '../../useAct'
 import { useToast } from '../useToast'
-import type { AtDesk } from './EnquiryPage'
+import type { AtDesk } from './atDesk'
 
 type Answer = { says?: FieldReply['says']; value: string }
 type Standing = NonNullable<EnquiryReply['standing']>

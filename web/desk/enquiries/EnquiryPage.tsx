@@ -1,6 +1,4 @@
 import { Link, useParams } from 'react-router'
-import type { Reply } from '#contract/endpoint'
-import type { readEnquiryAtDesk } from '#contract/enquiries'
 import { writeWhen } from '#core/dates/write'
 import { say } from '#core/words/say'
 import { addressOf, api } from '../../api'
@@ -15,10 +13,10 @@ import { useAct } from '../../useAct'
 import { useSession } from '../../useSession'
 import { useToast } from '../useToast'
 import { Answering } from './Answering'
+import type { AtDesk } from './atDesk'
 import { SecondPerson } from './SecondPerson'
+import { Stated } from './Stated'
 import { costWords, wayWords } from './words'
-
-export type AtDesk = Reply<typeof readEnquiryAtDesk>
 
 /** One question to one source: what was tried, what came, and what can be done now. */
 export function EnquiryPage() {
@@ -40,7 +38,7 @@ function Shown({ enquiry }: { enquiry: AtDesk }) {
   return (
     <main
       aria-label={say('enquiries.title')}
-      className="grid h-full min-h-0 content-start overflow-auto bg-sheet lg:grid-cols-[minmax(0,1fr)_22.6rem]"
+      className="grid h-full min-h-0 overflow-auto bg-sheet max-lg:content-start lg:grid-cols-[minmax(0,1fr)_22.6rem]"
     >
       <section className="min-w-0 px-5 py-3">
         <p>
@@ -71,7 +69,7 @@ function Shown({ enquiry }: { enquiry: AtDesk }) {
         {second ? (
           <SecondPerson enquiry={enquiry} />
         ) : (
-          open && may('enterReply') && (paper || byTelephone) && <Answering enquiry={enquiry} />
+          <AnswerOrStated enquiry={enquiry} answering={Boolean(open && (paper || byTelephone))} />
         )}
         {paper && may('readEnquiryPaper') && <PaperShown id={row.id} fileName={paper.fileName} cameAt={paper.cameAt} />}
       </section>
@@ -102,6 +100,12 @@ function Shown({ enquiry }: { enquiry: AtDesk }) {
       </aside>
     </main>
   )
+}
+
+/** What can be typed in now, for those who may; for everybody else what is asked, and what was said to it. */
+function AnswerOrStated({ enquiry, answering }: { enquiry: AtDesk; answering: boolean }) {
+  const { may } = useSession()
+  return answering && may('enterReply') ? <Answering enquiry={enquiry} /> : <Stated enquiry={enquiry} />
 }
 
 /** Who a source wants to pass the question on to, beyond its own domain: the desk looks first. */

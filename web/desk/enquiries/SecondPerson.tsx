@@ -1,15 +1,15 @@
 import { useState } from 'react'
-import { writeWhen } from '#core/dates/write'
 import { say } from '#core/words/say'
 import { Button } from '../../ui/Button'
 import { TextField } from '../../ui/Field'
 import { faultAt, ProblemNote } from '../../ui/ProblemNote'
 import { useAct } from '../../useAct'
-import type { AtDesk } from './EnquiryPage'
+import type { AtDesk } from './atDesk'
+import { Stated } from './Stated'
 
 /** What somebody has heard on the telephone, for a second person who says that it is so, or has it heard again. */
 export function SecondPerson({ enquiry }: { enquiry: AtDesk }) {
-  const { row, fields, claimed, answer, second, version, steps } = enquiry
+  const { row, answer, second, version, steps } = enquiry
   const { act, busy, problem } = useAct('checkReply')
   const [note, setNote] = useState('')
   const check = (right: boolean) => void act({ params: { id: row.id }, body: { version, right, note } })
@@ -19,26 +19,7 @@ export function SecondPerson({ enquiry }: { enquiry: AtDesk }) {
     <div className="rounded-sheet border border-line p-3">
       <h2 className="text-[1.1em]">{say('enquiries.heardBy', { by: second.by })}</h2>
       {call && <p className="mb-2 text-ink-2">{call.note}</p>}
-      <dl className="grid grid-cols-[8rem_1fr_1fr] gap-y-1">
-        {fields.map(({ key, kind }) => {
-          const said = answer.fields[key]
-          const value = kind === 'date' ? writeWhen(claimed[key] ?? '') : claimed[key]
-          return [
-            <dt key={`${key} name`} className="text-ink-2">
-              {say(`field.${key}`)}
-            </dt>,
-            <dd key={`${key} claimed`}>{value}</dd>,
-            <dd key={`${key} said`} className={said?.says === 'differs' ? 'font-semibold text-contradicted' : ''}>
-              {!answer.known
-                ? say('enquiries.unknownToThem')
-                : said?.says === 'differs'
-                  ? said.value
-                  : say(`enquiries.says.${said?.says ?? 'cannot say'}`)}
-            </dd>,
-          ]
-        })}
-      </dl>
-      {answer.note && <p className="mt-2">“{answer.note}”</p>}
+      <Stated enquiry={enquiry} />
       <ProblemNote problem={problem} />
       {second.mayCheck ? (
         <div className="mt-3 grid gap-2">
