@@ -1,3 +1,4 @@
+import type { AskedBy } from '#core/enquiries/ways'
 /** What somebody of the demo did, as data: days are counted from the day the demo is loaded; negative is before. */
 
 export type StudyPlan = {

@@ -1,4 +1,4 @@
-import { aDegree, aJob, aPaper, applied, type House, look, openHouse, personAnswers } from '../../test/house'
+import { aDegree, aJob, aPaper, applied, type House, look, openHouse, personAnswers, until } from '../../test/house'
 import { Snapshot } from '../records/applications/model'
 
 let house: House
@@ -180,13 +180,14 @@ describe('sending', () => {
       ]),
     )
     const again = await desk.call('raiseEnquiry', { params: { id: degreeId }, body: { applicationId: id } })
-    expect(again.status).toBe(409)
+    // It waits for the permission, and goes once that is there.
+    expect(again.body.state).toBe('prepared')
     expect((await candidate.call('withdrawPermission', { params: { id } })).status).toBe(409)
     await candidate.done('signPermission', {
       params: { id },
       body: { fullName: 'Taken Back', password: 'a-long-enough-secret', agreed: true },
     })
-    await desk.done('raiseEnquiry', { params: { id: degreeId }, body: { applicationId: id } })
+    await until(async () => (await candidate.done('readStatus', { params: { id } })).permission?.asked === 1)
   })
 
   test('what was sent is kept unchanged, whatever is corrected later', async () => {

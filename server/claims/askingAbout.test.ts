@@ -10,8 +10,11 @@ beforeAll(async () => {
 }, 60_000)
 afterAll(() => house.close())
 
-const obstacles = async (application: string, claim: string) =>
-  (await desk.done('previewEnquiry', { params: { id: claim }, query: { applicationId: application } })).obstacles
+const obstacles = async (application: string, claim: string) => {
+  const query = { applicationId: application }
+  const preview = await desk.done('previewEnquiry', { params: { id: claim }, query })
+  return [...preview.obstacles, ...preview.lacks]
+}
 const versionOf = async (candidate: Visitor, application: string, id: string) =>
   (await candidate.done('readStatus', { params: { id: application } })).claims.find((claim) => claim.id === id)!.version
 const set = (

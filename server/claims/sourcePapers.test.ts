@@ -122,15 +122,14 @@ test('a source’s own form is asked for before sending, filled from the file, a
   expect((await draft()).left).toEqual([])
   expect((await send()).status).toBe(200)
   // The form is no paper that shows the degree, and the degree no form.
-  expect((await previewed()).obstacles).toHaveLength(2)
+  expect((await previewed()).lacks).toHaveLength(2)
   const claim = await claimOf(desk, id, degreeId)
   const release = claim.documents.find(({ part }) => part === 'release form')!
   await look(desk, id, degreeId)
-  expect((await previewed()).obstacles).toEqual(['Look at the signature first: nobody has yet.'])
-  expect((await ask()).body.code).toBe('cannot-ask')
+  expect((await previewed()).lacks).toEqual(['Look at the signature first: nobody has yet.'])
   await desk.done('seeDocument', { params: { id: release.id }, body: { version: release.version, reads: {} } })
-  const { obstacles, encloses } = await previewed()
-  expect([obstacles, encloses.at(-1)]).toEqual([[], 'Release.pdf'])
+  const { lacks, encloses } = await previewed()
+  expect([lacks, encloses.at(-1)]).toEqual([[], 'Release.pdf'])
   // What was read off the degree stands; the form was seen later and says nothing.
   const { fields } = (await claimOf(desk, id, degreeId)).proof.comparison
   expect(fields.map(({ byDocument }) => byDocument.verdict)).toEqual(fields.map(() => 'same'))
@@ -215,9 +214,7 @@ test('whoever sent before a source asked for more is told, has it to do, and can
   expect(mail.text).toContain('it asks for: the number.')
   const asked = async () => (await status()).toDo.filter(({ act }) => act === 'source paper').map(({ title }) => title)
   expect(await asked()).toEqual(['Scuola Tarda: number'])
-  expect((await previewed()).obstacles).toContain(
-    'This source asks for the number before it answers; it is not there yet.',
-  )
+  expect((await previewed()).lacks).toContain('This source asks for the number before it answers; it is not there yet.')
   // It is no reason to keep them from the short list.
   const { outcomes } = await desk.done('readFile', { params: { id } })
   expect(outcomes.find(({ title }) => title === 'Scuola Tarda')!.gate).toBe('start')
@@ -296,6 +293,6 @@ describe('a form', () => {
     const other = await written(['Omar', 'Own'], absent)
     expect((await other.paper(without.id)).status).toBe(404)
     expect((await other.send()).status).toBe(200)
-    expect((await other.previewed()).obstacles.join()).toContain('the form is not here yet')
+    expect((await other.previewed()).lacks.join()).toContain('the form is not here yet')
   }, 60_000)
 })

@@ -1,3 +1,4 @@
+import { Op, type WhereOptions } from 'sequelize'
 import type { AskedBy } from '#core/enquiries/ways'
 import { say } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
@@ -16,6 +17,7 @@ import { advance } from './advance'
 import { openEnquiry } from './answer'
 import { withdraw } from './callOff'
 import { scheduleOf } from './due'
+import { enquiriesInSight } from './inSight'
 import { waysOf } from './plan'
 import { problems } from './problems'
 import { moveOn } from './register'
@@ -23,7 +25,13 @@ import { releasePrepared } from './release'
 
 /** Reminds those who were asked, now and not by the schedule. What waits for us, or for nobody, is passed over. */
 export async function remindEnquiries(deps: Deps, actor: Account, ids: readonly string[]) {
-  const done = await advance(deps, ids, { remindNow: true, by: actor.name })
+  const where = { [Op.and]: [{ id: [...ids] }, await enquiriesInSight(deps, actor)] } as WhereOptions
+  const seen = await Enquiry.findAll({ where, attributes: ['id'], raw: true })
+  const done = await advance(
+    deps,
+    seen.map(({ id }) => id),
+    { remindNow: true, by: actor.name },
+  )
   const reminded = [...done.values()].filter((act) => act === 'remind').length
   return { reminded, not: ids.length - reminded }
 }

@@ -93,9 +93,7 @@ describe('a letter', () => {
     await desk.done('enterReply', { params: { id: enquiry.id }, body: { version: enquiry.version, reply } })
     const { proof, rung } = await claimOf(desk, applicationId, claimId)
     expect([rung, proof.proposed]).toEqual(['asked', 'confirmed'])
-    // Whether they would employ somebody again was not asked, so it is not kept either.
-    expect((await enquiry.reload()).reply).toMatchObject({ hours: 'full time' })
-    expect(enquiry.reply).not.toHaveProperty('again')
+    expect((await enquiry.reload()).reply).toMatchObject({ hours: 'full time', again: 'yes' })
   })
 
   test('a second paper for the same question waits for a person, and so does one for a question that is over', async () => {

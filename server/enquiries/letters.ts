@@ -22,6 +22,7 @@ import { letterheadOf, postalAddress } from '../records/organisation/letterhead'
 import { Source } from '../records/sources/model'
 import { beyondOf } from './answer'
 import { dueOnOf } from './due'
+import { namedInSight } from './inSight'
 import { addLetter, type Letter, type LetterPerson } from './letterPdf'
 import { addressOf, calendarOf, planFor } from './plan'
 import { askedAs, spokenBy } from './wording'
@@ -33,8 +34,10 @@ type OfLetter = { enquiry: Enquiry; claim: Claim; candidate: string }
 type Waiting = { source: Source; own: [OfLetter, ...OfLetter[]] }
 
 /** Letters that wait for the printer, the oldest first. */
-export async function listLetters() {
+export async function listLetters(deps: Deps, actor: Account) {
   const waiting = await lettersOf(
+    deps,
+    actor,
     await Enquiry.findAll({
       where: { state: 'open', toPrint: ['letter', 'reminder'] },
       order: ['askedAt', 'id'],
@@ -57,8 +60,10 @@ export async function listLetters() {
 }
 
 /** Several letters as one PDF, each beginning on a page of its own. Printing marks nothing: a jam loses no letter. */
-export async function readLetters(deps: Deps, batchIds: readonly string[]): Promise<FileToKeep> {
+export async function readLetters(deps: Deps, actor: Account, batchIds: readonly string[]): Promise<FileToKeep> {
   const waiting = await lettersOf(
+    deps,
+    actor,
     await Enquiry.findAll({
       where: { batchId: [...batchIds], state: 'open', toPrint: ['letter', 'reminder'] },
       order: ['askedAt', 'id'],
@@ -76,7 +81,7 @@ export async function readLetters(deps: Deps, batchIds: readonly string[]): Prom
 /** Says that letters are on their way: from now on their sources have time to answer. Of two who say so, one does. */
 export async function markPrinted(deps: Deps, actor: Account, batchIds: readonly string[]) {
   const where = { batchId: [...batchIds], state: 'open' as const, toPrint: ['letter' as const, 'reminder' as const] }
-  const waiting = await lettersOf(await Enquiry.findAll({ where, order: ['id'], ...lockOf() }))
+  const waiting = await lettersOf(deps, actor, await Enquiry.findAll({ where, order: ['id'], ...lockOf() }))
   for (const { source, own } of waiting)
     for (const { enquiry } of own) {
       const first = enquiry.toPrint === 'letter'
@@ -95,7 +100,8 @@ export async function markPrinted(deps: Deps, actor: Account, batchIds: readonly
   return { printed: waiting.length }
 }
 
-async function lettersOf(enquiries: readonly Enquiry[]): Promise<Waiting[]> {
+async function lettersOf(deps: Deps, actor: Account, all: readonly Enquiry[]): Promise<Waiting[]> {
+  const enquiries = await namedInSight(deps, actor, all)
   const claims = await Claim.findAll({ where: { id: enquiries.map(({ claimId }) => claimId) } })
   const sources = await Source.findAll({ where: { id: enquiries.map(({ sourceId }) => sourceId) } })
   const names = await candidateNames(claims.map(({ candidateId }) => candidateId))

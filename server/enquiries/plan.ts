@@ -118,7 +118,7 @@ function chosenWay(ways: readonly Way[], { channel, contactId, byRegister }: Cho
   const fitting = ways.filter(
     (way) => (!channel || way.channel === channel) && (!contactId || way.contactId === contactId),
   )
-  return fitting.find((way) => channel || byRegister || way.channel !== 'register') ?? fitting[0]
+  return fitting.find((way) => channel || byRegister || way.channel !== 'register')
 }
 
 /** The ways a source can be asked about a claim, best first. */

@@ -6,14 +6,13 @@ import type { Channel } from '#core/sources/source'
 import { sayCoded } from '#core/words/say'
 import type { Account, Deps } from '../platform/deps'
 import { candidateNames } from '../records/accounts/candidate'
-import { actsFor, whereMine } from '../records/applications/owners'
-import { whereInSight } from '../records/applications/sight'
 import { labelOf } from '../records/claims/label'
 import { Claim } from '../records/claims/model'
 import { Enquiry } from '../records/enquiries/model'
 import { enquiryStage } from '../records/enquiries/standing'
 import { ApplicationSummary } from '../records/hiring/model'
 import { Source } from '../records/sources/model'
+import { enquiriesInSight } from './inSight'
 
 const page = 50
 /** Beyond that many nobody counts. */
@@ -54,7 +53,6 @@ export async function listEnquiries(deps: Deps, actor: Account, { after, ...filt
 /** What somebody sees of the queue: what goes on about those whose files they may see, and of theirs unless they ask for all. */
 async function chosen(deps: Deps, actor: Account, filter: Filter): Promise<WhereOptions> {
   const { turn, channel, country, sourceId, overdue, whose = 'all' } = filter
-  const files = await filesInSight(deps, actor, whose)
   return {
     [Op.and]: [
       { turn: turn ?? [...turns] },
@@ -62,19 +60,9 @@ async function chosen(deps: Deps, actor: Account, filter: Filter): Promise<Where
       ...(country ? [{ country }] : []),
       ...(sourceId ? [{ sourceId }] : []),
       ...(overdue ? [{ state: 'open', answerBy: { [Op.lt]: deps.clock.today().toString() } }] : []),
-      ...(files ? [{ applicationId: { [Op.in]: files } }] : []),
+      await enquiriesInSight(deps, actor, whose),
     ],
   } as WhereOptions
-}
-
-/** The applications somebody may see, or none where that is all of them. */
-async function filesInSight(deps: Deps, actor: Account, whose: 'mine' | 'all') {
-  if (whose === 'all' && !actor.vacancies) return undefined
-  const sight = whereInSight(actor)
-  const mine = whose === 'mine' ? [whereMine(await actsFor(deps, actor))] : []
-  const where = { [Op.and]: [sight, ...mine] } as WhereOptions
-  const rows = await ApplicationSummary.findAll({ where, attributes: ['applicationId'], raw: true })
-  return rows.map(({ applicationId }) => applicationId)
 }
 
 function beyond(after: string | undefined) {

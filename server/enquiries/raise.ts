@@ -15,6 +15,7 @@ import { withStanding } from '../records/enquiries/standing'
 import { claimedStatement } from '../records/enquiries/statement'
 import { keepStep } from '../records/enquiries/steps'
 import { slackOf } from '../records/hiring/slack'
+import { hidesName } from '../records/scoring/find'
 import { ask, letLeave, type Outgoing } from './dispatch'
 import { dueOnOf } from './due'
 import { linkEnd } from './linkEnd'
@@ -25,9 +26,10 @@ import { directMail, permissionFile, questionMail, spokenBy } from './wording'
 /** What an enquiry would send by which way, and what keeps it from being sent. */
 export async function previewEnquiry(deps: Deps, claimId: string, applicationId: string, choice: Choice) {
   const plan = await planFor(deps, claimId, applicationId, choice)
-  const { claim, person, source, way, ways, handling, usual, faster, enclosed, obstacles, lacks, toApprove } = plan
+  const { claim, source, way, ways, handling, usual, faster, enclosed, obstacles, lacks, toApprove } = plan
   const name = source?.name ?? claim.details.sourceName
-  const asked = { claim, candidate: person.name, enquiry: { reference: 'EQ-…', askedAt: deps.clock.now() } }
+  const shownName = await nameShown(plan)
+  const asked = { claim, candidate: shownName, enquiry: { reference: 'EQ-…', askedAt: deps.clock.now() } }
   const language = source ? spokenBy(source) : 'en'
   const preview =
     way?.channel === 'direct issue'
@@ -42,7 +44,7 @@ export async function previewEnquiry(deps: Deps, claimId: string, applicationId:
     ...inLanguage(language, () => ({
       subject: sayStored(`mail.${preview.words}.subject`, preview.values),
       text: sayStored(`mail.${preview.words}.text`, preview.values),
-      encloses: [permissionFile(person.name), ...enclosed.map(({ fileName }) => fileName)],
+      encloses: [permissionFile(shownName), ...enclosed.map(({ fileName }) => fileName)],
     })),
     answerBy: handling.answerBy.toString(),
     usual: shown(usual),
@@ -52,6 +54,10 @@ export async function previewEnquiry(deps: Deps, claimId: string, applicationId:
     lacks: lacks.map(sayCoded),
   }
 }
+
+/** Whom it is about, for who plans it: by the reference where the name is hidden. */
+const nameShown = async ({ application, person }: Plan) =>
+  (await hidesName(application)) ? (application.reference ?? '') : person.name
 
 /**
  * Asks a source about a claim. What is missing is waited for, and it then goes out by itself. Of two who ask at the same moment
@@ -178,13 +184,19 @@ type Item = { claimId: string; applicationId: string }
 export async function planEnquiries(deps: Deps, items: readonly Item[]): Promise<Planned[]> {
   const plans = await plansFor(deps, items)
   const batches = new Map<string, number>()
-  return plans.map((plan) => {
-    const { claim, application, person, source, way, handling, obstacles, lacks } = plan
+  const names = await Promise.all(plans.map(nameShown))
+  return plans.map((plan, nth) => {
+    const { claim, application, source, way, handling, obstacles, lacks } = plan
     const outcome = outcomeOf(plan)
     const key = outcome === 'goes' ? togetherKey(plan) : undefined
     if (key && !batches.has(key)) batches.set(key, batches.size + 1)
     return {
-      ...{ claimId: claim.id, applicationId: application.id, candidate: person.name, claim: labelOf(claim.details) },
+      ...{
+        claimId: claim.id,
+        applicationId: application.id,
+        candidate: names[nth] ?? '',
+        claim: labelOf(claim.details),
+      },
       source: source?.name ?? claim.details.sourceName,
       channel: way?.channel ?? null,
       to: source && way ? addressOf(source, way) : '',

@@ -7,10 +7,12 @@ import { notFound } from '../platform/errors/problems'
 import type { FileToKeep } from '../platform/http/serve'
 import { candidateWithMail } from '../records/accounts/candidate'
 import { othersBeside } from '../records/accounts/policies'
+import { sentApplication } from '../records/applications/find'
 import { readBytes } from '../records/documents/bytes'
 import { claimById } from '../records/enquiries/load'
 import { Enquiry, EnquiryLink, type EnquiryStepRow } from '../records/enquiries/model'
 import { stepsOf } from '../records/enquiries/steps'
+import { hidesName } from '../records/scoring/find'
 import { sourceById } from '../records/sources/sources'
 import { beyondOf } from './answer'
 import { addressOf, waysOf } from './plan'
@@ -34,6 +36,7 @@ export async function readEnquiryAtDesk(deps: Deps, actor: Account, id: string) 
     stepsOf([id]),
     candidateWithMail(claim.candidateId),
   ])
+  const hides = await hidesName(await sentApplication(enquiry.applicationId))
   const { heardBy, ...draft } = enquiry.draft ?? {}
   const { two, others } = await othersBeside(actor, 'telephone-answer', 'proof.settle')
   const forwards = await EnquiryLink.findAll({
@@ -45,9 +48,10 @@ export async function readEnquiryAtDesk(deps: Deps, actor: Account, id: string) 
     row: row!,
     kind: claim.kind,
     version: enquiry.version,
-    born: person.born,
-    claimed: enquiry.claimed,
-    fields: [...fieldsOf(claim.kind, enquiry.claimed)].filter(({ key }) => enquiry.claimed[key] !== undefined),
+    // Where the name is hidden nothing is read that tells it, and nothing is answered here.
+    born: hides ? null : person.born,
+    claimed: hides ? {} : enquiry.claimed,
+    fields: hides ? [] : fieldsOf(claim.kind, enquiry.claimed).filter(({ key }) => enquiry.claimed[key] !== undefined),
     asks: beyondOf(deps, claim, source.country),
     contact: [
       contact?.name,
@@ -58,11 +62,11 @@ export async function readEnquiryAtDesk(deps: Deps, actor: Account, id: string) 
       .filter(Boolean)
       .join(', '),
     phone: contactFor(source.known, claim.kind, 'phone')?.phone ?? '',
-    paper: enquiry.paper ? { fileName: enquiry.paper.fileName, cameAt: enquiry.paper.cameAt } : null,
-    answer: enquiry.reply ?? (heardBy ? (draft as EnquiryReply) : null),
+    paper: enquiry.paper && !hides ? { fileName: enquiry.paper.fileName, cameAt: enquiry.paper.cameAt } : null,
+    answer: hides ? null : (enquiry.reply ?? (heardBy ? (draft as EnquiryReply) : null)),
     second: heardBy ? { by: heardBy.name, mayCheck: heardBy.id !== actor.id || !(two && others) } : null,
     ways: waysOf(source, claim).map((way) => ({ ...way, to: addressOf(source, way) })),
-    steps: steps.map(stepLine),
+    steps: steps.map(stepLine).map((line) => (hides ? { ...line, note: '' } : line)),
     forwards: forwards.map(({ tokenHash, toMail = '', toName = '', forwarded }) => ({
       ...{ id: tokenHash, toMail, toName, by: forwarded?.by ?? '' },
     })),
@@ -72,7 +76,7 @@ export async function readEnquiryAtDesk(deps: Deps, actor: Account, id: string) 
 /** The paper that came as an answer. */
 export async function readEnquiryPaper(id: string): Promise<FileToKeep> {
   const enquiry = await Enquiry.findByPk(id)
-  if (!enquiry?.paper) throw notFound()
+  if (!enquiry?.paper || (await hidesName(await sentApplication(enquiry.applicationId)))) throw notFound()
   const { bytes, mediaType } = await readBytes(enquiry.paper.sha256)
   return { fileName: enquiry.paper.fileName, mediaType, body: bytes }
 }

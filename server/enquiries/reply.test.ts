@@ -51,7 +51,7 @@ test('what is filled in is kept, by whichever page of the link; of two pages the
 })
 
 test('only what was asked is kept of an answer, and a receipt says what it was, for a day and with its number', async () => {
-  const { token, enquiry } = await asked(['Rosa', 'Receipt'])
+  const { token, enquiry } = await asked(['Rosa', 'Receipt'], { country: 'PL' })
   const source = house.visitor()
   const { claimed } = await source.done('readEnquiry', { params: { token } })
   const body = allRight(claimed, { hours: 'part time', again: 'no', standing: { state: 'revoked' } }) as EnquiryReply

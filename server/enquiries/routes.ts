@@ -41,8 +41,8 @@ export const enquiryRoutes = [
     withdrawEnquiry(deps, actor, input.params.id, input.body.version),
   ),
   bind(contract.approveCost, ({ deps, actor, input }) => approveCost(deps, actor, input.params.id, input.body.version)),
-  bind(letters.listLetters, () => listLetters()),
-  bindFile(letters.readLetters, ({ deps, input }) => readLetters(deps, input.query.batchIds.split(','))),
+  bind(letters.listLetters, ({ deps, actor }) => listLetters(deps, actor)),
+  bindFile(letters.readLetters, ({ deps, actor, input }) => readLetters(deps, actor, input.query.batchIds.split(','))),
   bind(letters.markPrinted, ({ deps, actor, input }) => markPrinted(deps, actor, input.body.batchIds)),
   bind(contract.checkForward, ({ deps, actor, input }) =>
     checkForward(deps, actor, input.params.id, input.params.forward, input.body.send),

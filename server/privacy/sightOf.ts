@@ -4,7 +4,7 @@ import type { Subject } from '../records/applications/sight'
 import { Claim } from '../records/claims/model'
 import { Conversation } from '../records/conversations/model'
 import { Document } from '../records/documents/model'
-import { Finding } from '../records/enquiries/model'
+import { Enquiry, Finding } from '../records/enquiries/model'
 import { Original } from '../records/originals/model'
 import { DryRun } from '../records/rules/model'
 
@@ -26,6 +26,7 @@ export const subjectsByAddress: readonly (readonly [string, (id: string) => Foun
   ['/api/desk/vacancies/:id', ofVacancy],
   ['/api/desk/people/:candidateId', ofCandidate],
   ['/api/desk/claims/:id', ofClaim],
+  ['/api/desk/enquiries/:id', async (id) => ofApplication((await Enquiry.findByPk(id))?.applicationId)],
   ['/api/desk/findings/:id', async (id) => ofClaim((await Finding.findByPk(id))?.claimId)],
   ['/api/desk/documents/:id', async (id) => ofCandidate((await Document.findByPk(id))?.candidateId)],
   ['/api/documents/:id', async (id) => ofCandidate((await Document.findByPk(id))?.candidateId)],
@@ -44,7 +45,10 @@ export async function subjectsOf(
   const [, find] = subjectsByAddress.find(([begin]) => path === begin || path.startsWith(`${begin}/`)) ?? []
   const id = Object.values((params ?? {}) as Record<string, string>)[0]
   const named = find && id ? await find(id) : undefined
-  const { applications } = (body ?? {}) as { applications?: unknown }
-  const listed = Array.isArray(applications) ? applications.filter((one) => typeof one === 'string') : []
+  const { applications, items } = (body ?? {}) as { applications?: unknown; items?: unknown }
+  const ofItems = Array.isArray(items) ? items.map((one: { applicationId?: unknown }) => one?.applicationId) : []
+  const listed = [...(Array.isArray(applications) ? applications : []), ...ofItems].filter(
+    (one): one is string => typeof one === 'string',
+  )
   return [...(named ? [named] : []), ...listed.map((one): Subject => ({ of: 'application', id: one }))]
 }

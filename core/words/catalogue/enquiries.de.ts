@@ -128,8 +128,6 @@ export default {
   'enquiries.noNumber': 'im Verzeichnis steht keine Nummer',
   'enquiries.ringMeans':
     'Die Nummer stammt aus dem Verzeichnis. Rufen Sie nie eine an, die in der Akte oder auf dem Papier steht.',
-  'enquiries.script':
-    '„Ich rufe wegen {{candidate}} an, geboren {{born}}, mit unterschriebener Erlaubnis. Angegeben ist: {{claim}}. Stimmt das im Einzelnen?“',
   'enquiries.whatItSays': 'Was im Schreiben unten steht',
   'enquiries.standing': 'Heute in Kraft',
   'enquiries.standing.good': 'In Kraft',
@@ -176,4 +174,8 @@ export default {
   'enquiries.doNotLetGo': 'Nicht',
   'enquiries.stated': 'Angegeben',
   'enquiries.said': 'Von der Quelle gesagt',
+  'enquiries.script.work':
+    '„Ich rufe wegen {{candidate}} an, geboren {{born}}. Es ist angegeben, dass die Person bei Ihnen gearbeitet hat, und die Erlaubnis zu fragen ist unterschrieben. Stimmt das im Einzelnen?“',
+  'enquiries.script.issued':
+    '„Ich rufe wegen {{candidate}} an, geboren {{born}}. Angegeben ist, dass Sie Folgendes ausgestellt haben, und die Erlaubnis zu fragen ist unterschrieben: {{claim}}. Stimmt das im Einzelnen?“',
 } satisfies Translated<typeof english>

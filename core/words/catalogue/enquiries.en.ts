@@ -123,8 +123,6 @@ export default {
   'enquiries.ring': 'Ring',
   'enquiries.noNumber': 'no number is in the directory',
   'enquiries.ringMeans': 'The number is the directory’s own. Never ring one that stands in the file or on the paper.',
-  'enquiries.script':
-    '“I am calling about {{candidate}}, born {{born}}, who has signed a permission for this. They state: {{claim}}. Is each of these right?”',
   'enquiries.whatItSays': 'What the paper below says',
   'enquiries.standing': 'In force today',
   'enquiries.standing.good': 'In force',
@@ -170,4 +168,8 @@ export default {
   'enquiries.doNotLetGo': 'Do not',
   'enquiries.stated': 'Stated',
   'enquiries.said': 'Said by the source',
+  'enquiries.script.work':
+    '“I am calling about {{candidate}}, born {{born}}, who states that they worked for you and has signed a permission to ask. Is each of these right?”',
+  'enquiries.script.issued':
+    '“I am calling about {{candidate}}, born {{born}}, who states that you issued this and has signed a permission to ask: {{claim}}. Is each of these right?”',
 } as const

@@ -20,6 +20,7 @@ type Standing = NonNullable<EnquiryReply['standing']>
 export function Answering({ enquiry }: { enquiry: AtDesk }) {
   const { row, fields, claimed, asks, version, paper, phone, born } = enquiry
   const byTelephone = row.channel === 'telephone' && !paper
+  const birth = born ? writeWhen(born) : '…'
   const [answers, setAnswers] = useState<Record<string, Answer>>({})
   const [known, setKnown] = useState(true)
   const [standing, setStanding] = useState<Partial<Standing>>({})
@@ -79,11 +80,9 @@ export function Answering({ enquiry }: { enquiry: AtDesk }) {
           </p>
           <p className="text-ink-2">{say('enquiries.ringMeans')}</p>
           <p className="mt-2">
-            {say('enquiries.script', {
-              candidate: row.candidate,
-              born: born ? writeWhen(born) : '…',
-              claim: row.claim,
-            })}
+            {enquiry.kind === 'work'
+              ? say('enquiries.script.work', { candidate: row.candidate, born: birth })
+              : say('enquiries.script.issued', { candidate: row.candidate, born: birth, claim: row.claim })}
           </p>
         </div>
       ) : (
