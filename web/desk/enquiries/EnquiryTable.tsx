@@ -19,6 +19,7 @@ import { countries } from '../sources/countries'
 import { useKeys } from '../useKeys'
 import { useToast } from '../useToast'
 
+const headings = ['slack', 'person', 'source', 'howFar', 'asked', 'due', 'turn'] as const
 const names = ['turn', 'channel', 'country', 'sourceId', 'overdue', 'whose'] as const
 
 /** Everything that is asked of anybody: the person with the least slack first, then the oldest question; all of it by keyboard. */
@@ -162,27 +163,15 @@ export function EnquiryTable() {
                     onChange={(event) => setTicked(event.target.checked ? rows.map(({ id }) => id) : [])}
                   />
                 </th>
-                <th scope="col" className="py-1 pr-4 text-right font-semibold">
-                  {say('enquiries.slack')}
-                </th>
-                <th scope="col" className="py-1 pr-4 font-semibold">
-                  {say('enquiries.person')}
-                </th>
-                <th scope="col" className="py-1 pr-4 font-semibold">
-                  {say('enquiries.source')}
-                </th>
-                <th scope="col" className="py-1 pr-4 font-semibold">
-                  {say('enquiries.howFar')}
-                </th>
-                <th scope="col" className="py-1 pr-4 font-semibold">
-                  {say('enquiries.asked')}
-                </th>
-                <th scope="col" className="py-1 pr-4 font-semibold">
-                  {say('enquiries.due')}
-                </th>
-                <th scope="col" className="py-1 font-semibold">
-                  {say('enquiries.turn')}
-                </th>
+                {headings.map((name) => (
+                  <th
+                    key={name}
+                    scope="col"
+                    className={`py-1 pr-4 font-semibold ${name === 'slack' ? 'text-right' : ''}`}
+                  >
+                    {say(`enquiries.${name}`)}
+                  </th>
+                ))}
               </tr>
             </thead>
             <tbody>
