@@ -23,10 +23,16 @@ export const applicationsEach = 4
 export const claimsEach = 20
 
 /** Identifiers by number, so that the same crowd comes out each time. */
-export const idOf = (kind: 'account' | 'candidate' | 'application' | 'claim', number: number) =>
+export const idOf = (kind: keyof typeof prefixes, number: number) =>
   `${prefixes[kind]}-0000-7000-8000-${number.toString(16).padStart(12, '0')}`
-const prefixes = { account: '018e0001', candidate: '018e0002', application: '018e0003', claim: '018e0004' }
-const sqlId = (kind: keyof typeof prefixes, number: string) =>
+const prefixes = {
+  account: '018e0001',
+  candidate: '018e0002',
+  application: '018e0003',
+  claim: '018e0004',
+  enquiry: '018e0005',
+}
+export const sqlId = (kind: keyof typeof prefixes, number: string) =>
   `CONCAT('${prefixes[kind]}-0000-7000-8000-', LPAD(LOWER(HEX(${number})), 12, '0'))`
 
 export const nameOf = (number: number) =>

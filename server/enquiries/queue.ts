@@ -31,11 +31,7 @@ export type Filter = {
 /** A page of what is asked of whom: by the slack of the person, then by age. */
 export async function listEnquiries(deps: Deps, actor: Account, { after, ...filter }: Filter & { after?: string }) {
   const where = await chosen(deps, actor, filter)
-  const found = await Enquiry.findAll({
-    where: { [Op.and]: [where, beyond(after)] } as WhereOptions,
-    order: ['slack', 'askedAt', 'id'],
-    limit: page + 1,
-  })
+  const found = await pageOf(where, filter.turn, after)
   const last = found.length > page ? found[page - 1] : undefined
   const [rows, counts, most] = await Promise.all([
     rowsFor(deps, found.slice(0, page)),
@@ -48,6 +44,27 @@ export async function listEnquiries(deps: Deps, actor: Account, { after, ...filt
     counts: Object.fromEntries(counts) as Record<(typeof turns)[number], number>,
     most,
   }
+}
+
+/**
+ * The first behind a place, one more than a page. For each turn by itself, since an index is in order only within one: three short
+ * reads in place of sorting everything that goes on.
+ */
+async function pageOf(where: WhereOptions, turn: Filter['turn'], after: string | undefined): Promise<Enquiry[]> {
+  const parts = await Promise.all(
+    (turn ? [turn] : turns).map((one) =>
+      Enquiry.findAll({
+        where: { [Op.and]: [where, { turn: one }, beyond(after)] } as WhereOptions,
+        order: ['slack', 'askedAt', 'id'],
+        limit: page + 1,
+      }),
+    ),
+  )
+  const key = (one: Enquiry) => [one.slack ?? 0, one.askedAt.getTime()] as const
+  return parts
+    .flat()
+    .sort((a, b) => key(a)[0] - key(b)[0] || key(a)[1] - key(b)[1] || (a.id < b.id ? -1 : 1))
+    .slice(0, page + 1)
 }
 
 /** What somebody sees of the queue: what goes on about those whose files they may see, and of theirs unless they ask for all. */
