@@ -156,12 +156,15 @@ function Letter({ preview: { subject, text, encloses, way, language } }: { previ
       <p className="font-semibold" lang={language}>
         {subject}
       </p>
-      <div
+      <section
         lang={language}
+        aria-label={subject}
+        // biome-ignore lint/a11y/noNoninteractiveTabindex: what is longer than its room is scrolled by keyboard, too
+        tabIndex={0}
         className="mt-1 max-h-[34vh] overflow-auto whitespace-pre-line rounded-sheet border border-line bg-sheet-2 p-3"
       >
         {text}
-      </div>
+      </section>
       <p className="mt-1 text-ink-2">
         {say('proof.enclosed')}: {encloses.join(', ')}
       </p>
