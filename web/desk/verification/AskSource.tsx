@@ -159,7 +159,6 @@ function Letter({ preview: { subject, text, encloses, way, language } }: { previ
       <section
         lang={language}
         aria-label={subject}
-        // biome-ignore lint/a11y/noNoninteractiveTabindex: what is longer than its room is scrolled by keyboard, too
         tabIndex={0}
         className="mt-1 max-h-[34vh] overflow-auto whitespace-pre-line rounded-sheet border border-line bg-sheet-2 p-3"
       >
