@@ -50,7 +50,7 @@ const printedBy = (script: string): string =>
 /** Packs what can be packed, once, as tightly as it goes; whoever serves the files takes what the browser reads. */
 const packed: Plugin = {
   name: 'packed',
-  apply: 'build',
+  apply: (_, { command, isSsrBuild }) => command === 'build' && !isSsrBuild,
   writeBundle({ dir }, bundle) {
     for (const name of [...Object.keys(bundle), 'mark.svg']) {
       const path = join(dir!, name)

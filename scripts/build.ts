@@ -3,6 +3,31 @@ import { basename, dirname, resolve } from 'node:path'
 import { build as bundle, type Plugin } from 'esbuild'
 import { build as buildWeb } from 'vite'
 
+/** Compiles the page of a reply for the server, which renders it for whoever has no script: one file with all it needs. */
+export async function buildReply(outDir = 'dist/reply') {
+  // Whoever builds it, and wherever: what is built is what runs.
+  const { NODE_ENV } = process.env
+  process.env.NODE_ENV = 'production'
+  try {
+    await buildWeb({
+      logLevel: 'warn',
+      publicDir: false,
+      define: { 'process.env.NODE_ENV': '"production"' },
+      build: {
+        ssr: resolve('web/reply/plain/main.tsx'),
+        outDir: resolve(outDir),
+        emptyOutDir: true,
+        sourcemap: false,
+        rolldownOptions: { output: { entryFileNames: 'plain.mjs', chunkFileNames: '[name]-[hash].mjs' } },
+      },
+      ssr: { noExternal: true },
+    })
+  } finally {
+    if (NODE_ENV === undefined) delete process.env.NODE_ENV
+    else process.env.NODE_ENV = NODE_ENV
+  }
+}
+
 /** What is run: the application itself, and what an operator calls. */
 const programs = ['server/main.ts', 'server/setup.ts', 'server/backUp.ts', 'server/restore.ts', 'server/verifyTrail.ts']
 
@@ -82,5 +107,6 @@ const startedPrograms = (started: Set<string>): Plugin => ({
 
 if (process.argv[1] === new URL(import.meta.url).pathname) {
   await buildWeb({ logLevel: 'warn' })
+  await buildReply()
   await buildServer()
 }

@@ -10,6 +10,7 @@ import { readConfig } from '#server/platform/config'
 import { readSetting, writeSetting } from '#server/platform/database/settings'
 import { prepare, start } from '#server/start'
 import { identityClient } from '../standins/identity'
+import { buildReply } from './build'
 import { newestUnder } from './newest'
 import { requireFree, startOwnDatabase } from './ownDatabase'
 
@@ -128,6 +129,7 @@ async function buildIfOlder() {
   if (existsSync(page) && statSync(page).mtimeMs > sources) return
   console.log('Building the web client.')
   await build({ logLevel: 'error' })
+  await buildReply()
 }
 
 /** The server, started anew whenever one of its files is saved, and Vite in front of it. */

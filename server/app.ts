@@ -22,6 +22,7 @@ import { deskRoutes } from './desk/routes'
 import { serveUploads } from './documents/uploads'
 import { duplicatesRoutes } from './duplicates/routes'
 import { enquiryRoutes } from './enquiries/routes'
+import { servePlainReply } from './enquiries/servePlainReply'
 import { hiringRoutes } from './hiring/routes'
 import { scoringRoutes } from './hiring/scoring/routes'
 import { importRoutes } from './incoming/imports/routes'
@@ -116,6 +117,7 @@ export function makeApp(deps: Fixed, { metrics, isEnding }: Watched = { isEnding
   serveHealth(router, deps, isEnding)
   serveUploads(router, deps, callers)
   serveStop(router, deps)
+  servePlainReply(router, deps)
   serve(router, routes, deps, callers)
   router.get('/api/openapi.json', async (ctx: Context) => {
     ctx.body = openApi(`Probatum for ${(await currentOrganisation()).name}`, '1.0.0')

@@ -46,7 +46,8 @@ export function servePages(router: Router, deps: Ours) {
   for (const place of pages)
     router.get(place.replace(/\/(:\w+)\?/g, '{/$1}'), (ctx) => {
       const { queue } = ctx.params as { queue?: string }
-      return give(ctx, queue === undefined || queues.some((one) => one === queue) ? 200 : 404)
+      const head = place === '/reply/:token' ? withoutScript(ctx) : ''
+      return give(ctx, queue === undefined || queues.some((one) => one === queue) ? 200 : 404, head)
     })
   // The page says so itself; what is no page is told so.
   return (ctx: Context) => {
@@ -55,6 +56,12 @@ export function servePages(router: Router, deps: Ours) {
     ctx.status = 404
     ctx.body = 'There is nothing at this address.'
   }
+}
+
+/** Whoever has no script, or a browser too old for ours, goes on to the same page as a form. */
+function withoutScript({ path, querystring }: Context): string {
+  const address = escapeHtml(`${path}/plain${querystring ? `?${querystring}` : ''}`)
+  return `<noscript><meta http-equiv="refresh" content="0; url=${address}"></noscript><script nomodule src="/old-browser.js"></script>`
 }
 
 async function openVacancies(deps: Ours): Promise<Vacancy[]> {

@@ -40,7 +40,11 @@ import { type Visitor, visitor } from './client'
 
 const password = 'a-long-enough-secret'
 
-type Furnishing = { identityProvider?: Partial<ProviderConfig>; secondFactorRoles?: readonly StaffRole[] }
+type Furnishing = {
+  identityProvider?: Partial<ProviderConfig>
+  secondFactorRoles?: readonly StaffRole[]
+  replyFolder?: string
+}
 
 /**
  * The whole application on a database of its own, with a real mail server, sources and vacancies, and nobody in it yet.
@@ -103,6 +107,7 @@ export async function openHouse(name: string, more: Furnishing = {}) {
     demo: true,
     logLevel: 'silent',
     webFolder: folder,
+    replyFolder: more.replyFolder ?? folder,
     uploadFolder: join(folder, 'uploads'),
     secretFile: join(folder, 'secret.key'),
     secondFactorRoles: more.secondFactorRoles ?? [],

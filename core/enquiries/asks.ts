@@ -1,4 +1,10 @@
+import type { Field, Statement } from '../comparison/compareClaim'
+import { fieldsOf } from '../comparison/fields'
 import type { ClaimKind } from '../requirements/claimKind'
+
+/** What a source is asked to confirm, field by field: what is compared for the kind of claim and was claimed. */
+export const askedFields = (kind: ClaimKind, claimed: Statement): readonly Field[] =>
+  fieldsOf(kind, claimed).filter(({ key }) => claimed[key] !== undefined)
 
 /** Full or part time; and whether they would employ somebody again, asked only where the law lets one. */
 export const hoursSaid = ['full time', 'part time', 'cannot say'] as const

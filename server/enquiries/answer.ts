@@ -1,6 +1,7 @@
 import type { EnquiryReply } from '#contract/reply'
-import { type Beyond, beyondFields } from '#core/enquiries/asks'
+import { askedFields, type Beyond, beyondFields } from '#core/enquiries/asks'
 import type { CallCheck } from '#core/enquiries/enquiry'
+import type { ClaimKind } from '#core/requirements/claimKind'
 import { say } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import { changeWhere, compareAndSet } from '../platform/database/compareAndSet'
@@ -25,28 +26,30 @@ export const beyondOf = (
 ): Beyond => beyondFields(kind, country, organisation.enquiries.againIn)
 
 /** Every field is answered, and nothing is answered that was not asked. */
-export function requireAnswers({ claimed }: Pick<Enquiry, 'claimed'>, reply: EnquiryReply) {
+export async function requireAnswers({ claimId, claimed }: Enquiry, reply: EnquiryReply) {
   if (!reply.known) return
-  const faults = Object.keys(claimed)
-    .filter((key) => reply.fields[key] === undefined)
-    .map((key) => ({ pointer: `/body/fields/${key}`, message: say('problem.sayWhetherThisIsRight') }))
+  const { kind } = await claimById(claimId)
+  const faults = askedFields(kind, claimed)
+    .filter(({ key }) => reply.fields[key] === undefined)
+    .map(({ key }) => ({ pointer: `/body/fields/${key}`, message: say('problem.sayWhetherThisIsRight') }))
   if (faults.length > 0) throw invalid(faults)
 }
 
 /** An answer as it is kept; what was not asked is left out. */
-export function answerColumns(enquiry: Enquiry, reply: EnquiryReply, beyond: Beyond) {
+export function answerColumns(enquiry: Enquiry, kind: ClaimKind, reply: EnquiryReply, beyond: Beyond) {
   const { standing, hours, again, ...rest } = reply
-  const fields = Object.fromEntries(Object.entries(rest.fields).filter(([key]) => key in enquiry.claimed))
-  const asked: EnquiryReply = {
+  const asked = new Set<string>(askedFields(kind, enquiry.claimed).map(({ key }) => key))
+  const fields = Object.fromEntries(Object.entries(rest.fields).filter(([key]) => asked.has(key)))
+  const kept: EnquiryReply = {
     ...{ ...rest, fields: reply.known ? fields : {} },
     ...(reply.known && beyond.standing && standing ? { standing } : {}),
     ...(reply.known && beyond.hours && hours ? { hours } : {}),
     ...(reply.known && beyond.again && again ? { again } : {}),
   }
   return {
-    reply: asked,
+    reply: kept,
     statement: reply.known ? repliedStatement(enquiry.claimed, fields) : null,
-    standing: asked.standing ?? null,
+    standing: kept.standing ?? null,
     respondent: [reply.respondent.trim(), reply.capacity.trim()].filter(Boolean).join(', '),
     note: reply.note.trim() || null,
   }
@@ -67,7 +70,7 @@ export async function takeAnswer(
 ): Promise<boolean> {
   const claim = await claimById(enquiry.claimId)
   const source = await sourceById(enquiry.sourceId)
-  const columns = answerColumns(enquiry, reply, beyondOf(deps, claim, source.country))
+  const columns = answerColumns(enquiry, claim.kind, reply, beyondOf(deps, claim, source.country))
   const now = deps.clock.now()
   const first = await changeWhere(
     enquiry,
@@ -104,7 +107,7 @@ export async function enterReply(deps: Deps, actor: Account, id: string, { versi
   const byTelephone = enquiry.channel === 'telephone' && !enquiry.paper
   if (!byTelephone && !enquiry.paper) throw problems.noPaperToRead()
   if (byTelephone && !sure) throw invalidField('/body/sure', say('problem.sayHowYouMadeSure'))
-  requireAnswers(enquiry, reply)
+  await requireAnswers(enquiry, reply)
   const { two, others } = await othersBeside(actor, 'telephone-answer', 'proof.settle')
   if (byTelephone) {
     const details = { spoke: [reply.respondent, reply.capacity].filter(Boolean).join(', '), sure: sure! }

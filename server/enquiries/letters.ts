@@ -1,6 +1,6 @@
 import { Temporal } from 'temporal-polyfill'
-import { fieldsOf } from '#core/comparison/fields'
 import { dayAt } from '#core/dates/zoned'
+import { askedFields } from '#core/enquiries/asks'
 import { dueDay } from '#core/enquiries/schedule'
 import { groupBy } from '#core/groupBy'
 import { writeValue } from '#core/words/stored'
@@ -146,7 +146,7 @@ async function letterFor(deps: Deps, { source, own }: Waiting): Promise<() => Le
           claim: writeValue(askedAs(about.details)),
           claimed: asked.claimed,
         },
-        fields: fieldsOf(about.kind, asked.claimed),
+        fields: askedFields(about.kind, asked.claimed),
         beyond: beyondOf(deps, about, source.country),
         enclosed: enclosed.get(asked.id) ?? [],
       }),

@@ -4,6 +4,7 @@ import { conflict, Problem } from '../platform/errors/problems'
 /** Why a source is not asked, or an answer not taken. */
 export const problems = {
   calledOff: () => new Problem(410, 'called-off', coded('problem.thisIsNoLongerAsked')),
+  formTooOld: () => new Problem(403, 'form-too-old', coded('reply.pageIsOld')),
   expired: () => new Problem(410, 'expired', coded('problem.thisLinkHasExpiredWrite')),
   answered: () => new Problem(410, 'answered', coded('problem.thisQuestionHasBeenAnswered')),
   ended: () => conflict('ended', coded('problem.thisApplicationHasEndedNobody')),

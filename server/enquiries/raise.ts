@@ -26,10 +26,11 @@ import { directMail, permissionFile, questionMail, spokenBy } from './wording'
 /** What an enquiry would send by which way, and what keeps it from being sent. */
 export async function previewEnquiry(deps: Deps, claimId: string, applicationId: string, choice: Choice) {
   const plan = await planFor(deps, claimId, applicationId, choice)
-  const { claim, source, way, ways, handling, usual, faster, enclosed, obstacles, lacks, toApprove } = plan
+  const { claim, person, source, way, ways, handling, usual, faster, enclosed, obstacles, lacks, toApprove } = plan
   const name = source?.name ?? claim.details.sourceName
   const shownName = await nameShown(plan)
-  const asked = { claim, candidate: shownName, enquiry: { reference: 'EQ-…', askedAt: deps.clock.now() } }
+  const claimed = claimedStatement(claim.details, person)
+  const asked = { claim, candidate: shownName, enquiry: { reference: 'EQ-…', askedAt: deps.clock.now(), claimed } }
   const language = source ? spokenBy(source) : 'en'
   const preview =
     way?.channel === 'direct issue'

@@ -1,5 +1,5 @@
 import type { EnquiryReply } from '#contract/reply'
-import { fieldsOf } from '#core/comparison/fields'
+import { askedFields } from '#core/enquiries/asks'
 import { contactFor } from '#core/sources/source'
 import { say } from '#core/words/say'
 import type { Account, Deps } from '../platform/deps'
@@ -51,7 +51,7 @@ export async function readEnquiryAtDesk(deps: Deps, actor: Account, id: string) 
     // Where the name is hidden nothing is read that tells it, and nothing is answered here.
     born: hides ? null : person.born,
     claimed: hides ? {} : enquiry.claimed,
-    fields: hides ? [] : fieldsOf(claim.kind, enquiry.claimed).filter(({ key }) => enquiry.claimed[key] !== undefined),
+    fields: hides ? [] : [...askedFields(claim.kind, enquiry.claimed)],
     asks: beyondOf(deps, claim, source.country),
     contact: [
       contact?.name,

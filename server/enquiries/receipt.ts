@@ -1,6 +1,6 @@
-import { fieldsOf } from '#core/comparison/fields'
 import { writeWhen } from '#core/dates/write'
 import { writeMomentAt } from '#core/dates/zoned'
+import { askedFields } from '#core/enquiries/asks'
 import { say } from '#core/words/say'
 import type { Deps } from '../platform/deps'
 import { notFound } from '../platform/errors/problems'
@@ -30,7 +30,7 @@ export async function readReceipt(deps: Deps, token: string, receipt: string): P
     if (!field) return ''
     return field.says === 'differs' ? `${say('reply.says.differs')}: ${field.value}` : say(`reply.says.${field.says}`)
   }
-  const fields = fieldsOf(claim.kind, claimed).filter(({ key }) => claimed[key] !== undefined)
+  const fields = askedFields(claim.kind, claimed)
   const body = await sheetPdf(
     {
       from: await letterheadOf(deps),

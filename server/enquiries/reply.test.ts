@@ -50,6 +50,18 @@ test('what is filled in is kept, by whichever page of the link; of two pages the
   expect((await desk.done('readEnquiryAtDesk', { params: { id: enquiry.id } })).row.stage).toBe('partly answered')
 })
 
+test('whose day of birth is known is asked about no day of birth at a job, and answered without it', async () => {
+  const { token, enquiry } = await asked(['Bea', 'Born'])
+  await enquiry.update({ claimed: { ...enquiry.claimed, born: '1990-02-03' } })
+  const source = house.visitor()
+  const { claimed, fields } = await source.done('readEnquiry', { params: { token } })
+  expect([claimed.born, fields.map(({ key }) => key)]).toEqual([undefined, Object.keys(claimed)])
+  const body = allRight(claimed) as EnquiryReply
+  const more = { ...body, fields: { ...body.fields, born: { says: 'agrees' as const } } }
+  await source.done('replyToEnquiry', { params: { token }, body: more })
+  expect(Object.keys((await enquiry.reload()).reply!.fields).sort()).toEqual(Object.keys(claimed).sort())
+})
+
 test('only what was asked is kept of an answer, and a receipt says what it was, for a day and with its number', async () => {
   const { token, enquiry } = await asked(['Rosa', 'Receipt'], { country: 'PL' })
   const source = house.visitor()

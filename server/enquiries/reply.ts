@@ -1,5 +1,5 @@
 import type { DraftReply, EnquiryReply } from '#contract/reply'
-import { fieldsOf } from '#core/comparison/fields'
+import { askedFields } from '#core/enquiries/asks'
 import type { DeclineReason } from '#core/enquiries/enquiry'
 import { writeReference } from '#core/references/reference'
 import { recordEvent } from '../platform/audit/record'
@@ -41,9 +41,11 @@ export async function readEnquiry(deps: Deps, token: string, part?: string) {
   const claim = await claimById(question.claimId)
   const person = await candidateWithMail(claim.candidateId)
   await markOpened(deps, question)
+  const fields = askedFields(claim.kind, question.claimed)
   return {
-    ...{ ...settled, parts, source: source.name, candidate: person.name, kind: claim.kind, claimed: question.claimed },
-    fields: fieldsOf(claim.kind, question.claimed).filter(({ key }) => question.claimed[key] !== undefined),
+    ...{ ...settled, parts, source: source.name, candidate: person.name, kind: claim.kind },
+    claimed: Object.fromEntries(fields.map(({ key }) => [key, question.claimed[key] ?? ''])),
+    fields: [...fields],
     asks: beyondOf(deps, claim, source.country),
     draft: withoutName(question.draft),
     draftVersion: question.draftVersion ?? 0,
@@ -93,7 +95,7 @@ export async function saveReplyDraft(
 /** Takes the source's answer. The link and every other link to the same question are used up. */
 export async function replyToEnquiry(deps: Deps, token: string, reply: EnquiryReply, part?: string) {
   const { question } = await openBehind(deps, token, part)
-  requireAnswers(question, reply)
+  await requireAnswers(question, reply)
   if (!(await takeAnswer(deps, await bearerOf(question, reply), question, reply))) throw problems.answered()
   return receiptFor(deps, question)
 }

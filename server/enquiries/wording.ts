@@ -1,12 +1,11 @@
 import type { Temporal } from 'temporal-polyfill'
 import type { ClaimDetails } from '#contract/claims'
-import { fieldsOf } from '#core/comparison/fields'
 import { dayAt } from '#core/dates/zoned'
+import { askedFields } from '#core/enquiries/asks'
 import { languageOfSource } from '#core/sources/language'
 import { say } from '#core/words/say'
 import type { StoredValue } from '#core/words/stored'
 import type { Deps } from '../platform/deps'
-import { kindOf } from '../records/claims/kinds'
 import { labelValue } from '../records/claims/label'
 import type { Claim } from '../records/claims/model'
 import type { Enquiry } from '../records/enquiries/model'
@@ -14,7 +13,7 @@ import { postalAddress } from '../records/organisation/letterhead'
 import type { Source } from '../records/sources/model'
 
 /** What one question is about, as words need it. */
-export type Asked = { claim: Claim; candidate: string; enquiry: Pick<Enquiry, 'reference' | 'askedAt'> }
+export type Asked = { claim: Claim; candidate: string; enquiry: Pick<Enquiry, 'reference' | 'askedAt' | 'claimed'> }
 
 /** What a question is about, as its source knows it: a job is a position there, and not the source's own name. */
 export const askedAs = (details: ClaimDetails): StoredValue =>
@@ -26,8 +25,8 @@ export const spokenBy = ({ country, known }: Pick<Source, 'country' | 'known'>) 
 
 export const permissionFile = (name: string) => `${say('mail.enquiry.permission', { name })}.pdf`
 
-const fieldWords = ({ kind, details }: Claim): StoredValue => ({
-  list: fieldsOf(kind, kindOf(details).statement(details)).map(({ key }) => ({ code: `field.${key}` as const })),
+const fieldWords = ({ claim, enquiry }: Asked): StoredValue => ({
+  list: askedFields(claim.kind, enquiry.claimed).map(({ key }) => ({ code: `field.${key}` as const })),
 })
 
 /** Several people in one letter: each with what is asked about, a line each. */
@@ -46,7 +45,8 @@ export function questionMail(
   answerBy: Temporal.PlainDate | string,
   link: StoredValue,
 ) {
-  const [{ claim, candidate, enquiry }] = asked
+  const [one] = asked
+  const { claim, candidate, enquiry } = one
   const common = { operator: organisation.name, source, answerBy: { day: answerBy.toString() }, link }
   if (asked.length > 1)
     return {
@@ -56,23 +56,24 @@ export function questionMail(
   const reference = enquiry.reference ?? ''
   return {
     words: claim.kind === 'work' ? ('enquiry.work' as const) : ('enquiry.issued' as const),
-    values: { ...common, claim: askedAs(claim.details), candidate, fields: fieldWords(claim), reference },
+    values: { ...common, claim: askedAs(claim.details), candidate, fields: fieldWords(one), reference },
   }
 }
 
 /** Asks a source to send what it has to say itself: by mail to us, or in a sealed letter, with our code on it. */
 export function directMail(
   { organisation }: Pick<Deps, 'organisation'>,
-  { claim, candidate, enquiry }: Asked,
+  asked: Asked,
   source: string,
   answerBy: string,
 ) {
+  const { claim, candidate, enquiry } = asked
   const { name, contact } = organisation
   return {
     words: 'enquiry.direct' as const,
     values: {
       ...{ claim: askedAs(claim.details), candidate, operator: name, source, answerBy: { day: answerBy } },
-      ...{ fields: fieldWords(claim), reference: enquiry.reference ?? '', contact },
+      ...{ fields: fieldWords(asked), reference: enquiry.reference ?? '', contact },
       address: postalAddress(organisation).join('\n'),
     },
   }
@@ -83,7 +84,8 @@ export function reminderMail(
   asked: readonly [Asked, ...Asked[]],
   link: StoredValue,
 ) {
-  const [{ claim, candidate, enquiry }] = asked
+  const [one] = asked
+  const { claim, candidate, enquiry } = one
   const day = { day: dayAt(enquiry.askedAt, organisation.timeZone).toString() }
   if (asked.length > 1)
     return {

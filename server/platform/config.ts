@@ -42,6 +42,8 @@ export type Config = {
   scanFolder: string
   /** Where the built web client lies. */
   webFolder: string
+  /** Where the built page of a reply lies, which is rendered here for whoever has no script. */
+  replyFolder: string
   logLevel: string
   /** Copies of the application that answer on the same port; one for each core of the machine is a good number. */
   processes: number
@@ -103,6 +105,7 @@ export function readConfig(env: NodeJS.ProcessEnv = process.env): Config {
     uploadFolder: env.UPLOAD_FOLDER ?? join(folder, 'uploads'),
     scanFolder: env.SCAN_FOLDER ?? join(folder, 'scans'),
     webFolder: env.WEB_FOLDER ?? 'dist/web',
+    replyFolder: env.REPLY_FOLDER ?? 'dist/reply',
     logLevel: env.LOG_LEVEL ?? 'info',
     processes: numberOf('PROCESSES', env.PROCESSES ?? '1'),
     metricsPort: numberOf('METRICS_PORT', env.METRICS_PORT ?? '0'),

@@ -1,10 +1,8 @@
 import { languages, type SourceLanguage } from '#core/words/say'
 import { chooseLanguage, languageHere } from '../language'
+import { languageNames } from '../ui/languageNames'
 import { useAct } from '../useAct'
 import { useSession } from '../useSession'
-
-/** Each language by its own name, so that whoever needs it can read it. */
-const names: Record<SourceLanguage, string> = { en: 'English', de: 'Deutsch', fr: 'Français', it: 'Italiano' }
 
 /** @param among those of the organisation’s portal where nothing else is said */
 export function LanguageChoice({ among }: { among?: readonly SourceLanguage[] }) {
@@ -22,7 +20,7 @@ export function LanguageChoice({ among }: { among?: readonly SourceLanguage[] })
         <li key={language}>
           {language === languageHere() ? (
             <span aria-current="true" lang={language} className="text-ink-3">
-              {names[language]}
+              {languageNames[language]}
             </span>
           ) : (
             <button
@@ -31,7 +29,7 @@ export function LanguageChoice({ among }: { among?: readonly SourceLanguage[] })
               onClick={() => void choose(language)}
               className="font-semibold text-confirmed underline"
             >
-              {names[language]}
+              {languageNames[language]}
             </button>
           )}
         </li>

@@ -1,12 +1,11 @@
-import { lazy, type ReactNode, Suspense, useState } from 'react'
+import { lazy, Suspense, useState } from 'react'
 import { useParams } from 'react-router'
-import { say, sourceLanguages } from '#core/words/say'
+import { say, sourceLanguages, spokenLanguage } from '#core/words/say'
 import { addressOf, api } from '../api'
 import { LanguageChoice } from '../portal/LanguageChoice'
 import { Button } from '../ui/Button'
 import { Waiting } from '../ui/Waiting'
-import { writeDayOf, writeMoment } from '../ui/write'
-import { Plain } from './Plain'
+import { LeadsNowhere, Over, Thanks } from './endings'
 import type { Done, Question } from './question'
 
 /** Whoever comes by a link that is used up needs none of it. */
@@ -22,13 +21,7 @@ export function ReplyPage() {
     { params: { token }, query: part ? { part } : {} },
     { skip: !session.data, refetchOnMountOrArgChange: true },
   )
-  if (error && (error as { status?: number }).status === 404) {
-    return (
-      <Plain title={say('reply.thisLinkLeadsNowhere')}>
-        <p>{say('reply.cutOff')}</p>
-      </Plain>
-    )
-  }
+  if (error && (error as { status?: number }).status === 404) return <LeadsNowhere />
   const next = data?.parts.find(({ state, id }) => state === 'open' && id !== (part ?? data.id))
   const goOn = (id: string) => {
     setDone(undefined)
@@ -36,7 +29,7 @@ export function ReplyPage() {
   }
   if (done)
     return (
-      <Thanks token={token} done={done}>
+      <Thanks done={done} receiptAddress={(receipt) => addressOf('readReceipt', { params: { token, receipt } })}>
         {next && (
           <Button kind="main" onClick={() => goOn(next.id)}>
             {say('reply.next')}
@@ -59,6 +52,11 @@ export function ReplyPage() {
       )}
       <footer className="mt-6 text-[0.93em]">
         <LanguageChoice among={sourceLanguages} />
+        <p className="mt-2 text-center">
+          <a href={`/reply/${token}/plain?lang=${spokenLanguage()}`} className="text-ink-2 underline">
+            {say('reply.withoutScript')}
+          </a>
+        </p>
       </footer>
     </main>
   )
@@ -83,62 +81,5 @@ function Parts({ question, onChoose }: { question: Question; onChoose: (id: stri
         </button>
       ))}
     </nav>
-  )
-}
-
-function Over({ question }: { question: Question }) {
-  if (question.state === 'answered' || question.state === 'declined') {
-    return (
-      <Plain title={say('reply.thisHasBeenAnsweredAlready')}>
-        <p>
-          {question.answeredAt
-            ? say('reply.answeredOn', { source: question.source, day: writeDayOf(question.answeredAt) })
-            : say('reply.answered', { source: question.source })}{' '}
-          {say('reply.thankYouNothingMoreIs', { contact: question.contact })}
-        </p>
-      </Plain>
-    )
-  }
-  if (question.state === 'withdrawn') {
-    return (
-      <Plain title={say('reply.noAnswerNeeded')}>
-        <p>{say('reply.withdrawn', { operator: question.operator })}</p>
-      </Plain>
-    )
-  }
-  return (
-    <Plain title={say('reply.expired')}>
-      <p>{say('reply.expiredBecause', { contact: question.contact })}</p>
-    </Plain>
-  )
-}
-
-function Thanks({ token, done, children }: { token: string; done: Done; children: ReactNode }) {
-  if ('passedOn' in done)
-    return (
-      <Plain title={say('reply.thankYou')}>
-        <p>{say(done.passedOn === 'sent' ? 'reply.passedOn' : 'reply.passedToCheck')}</p>
-        <p className="mt-3">{children}</p>
-      </Plain>
-    )
-  const { receipt } = done
-  return (
-    <Plain title={say(done.declined ? 'reply.declinedThanks' : 'reply.thankYou')}>
-      <p>
-        {say('reply.yourAnswerArrivedIfYou', { when: writeMoment(done.receivedAt) })}{' '}
-        <span className="font-mono font-semibold">{receipt}</span>.
-      </p>
-      <p className="mt-2">
-        <a
-          href={addressOf('readReceipt', { params: { token, receipt } })}
-          download
-          className="font-semibold text-confirmed underline"
-        >
-          {say('reply.receiptDownload')}
-        </a>
-      </p>
-      <p className="mt-2 text-ink-2">{say('reply.nothingMoreIsNeededYou')}</p>
-      <p className="mt-3">{children}</p>
-    </Plain>
   )
 }

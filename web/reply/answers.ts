@@ -1,8 +1,12 @@
+import type { Written } from '#contract/plainReply'
 import type { DraftReply, EnquiryReply, FieldReply } from '#contract/reply'
 import { readTyped } from '#core/dates/write'
+import { againSaid, hoursSaid } from '#core/enquiries/asks'
 import type { Question } from './question'
 
 export type Standing = NonNullable<EnquiryReply['standing']>
+export const fieldWords = ['agrees', 'differs', 'cannot say'] as const satisfies readonly FieldReply['says'][]
+export const standings = ['good', 'restricted', 'suspended', 'revoked'] as const satisfies readonly Standing['state'][]
 
 /** An answer as it is being filled in. */
 export type Answer = {
@@ -34,6 +38,18 @@ export function answerOf({ draft }: Question): Answer {
 export const isComplete = (field: Answer['fields'][string] | undefined) =>
   Boolean(field?.says) && (field?.says !== 'differs' || field.value.trim() !== '')
 
+export const hasAuthor = ({ respondent }: Answer) => respondent.trim().length >= 2
+
+/** Everything that was asked is right. */
+export const allRight = ({ fields }: Question): Answer['fields'] =>
+  Object.fromEntries(fields.map(({ key }) => [key, { says: 'agrees' as const, value: '' }]))
+
+/** Whether nothing that is needed is missing. */
+export const isReady = ({ fields, asks }: Question, answer: Answer) =>
+  hasAuthor(answer) &&
+  (!answer.known ||
+    (fields.every(({ key }) => isComplete(answer.fields[key])) && (!asks.standing || Boolean(answer.standing.state))))
+
 export const datesOf = ({ fields }: Question) =>
   new Set<string>(fields.filter(({ kind }) => kind === 'date').map(({ key }) => key))
 
@@ -42,6 +58,27 @@ function fieldOf({ says, value }: Answer['fields'][string], isDate: boolean): Fi
   if (says !== 'differs') return says && { says }
   const typed = (isDate && readTyped(value)) || value.trim()
   return typed ? { says, value: typed } : undefined
+}
+
+/** What was written into the form of the page without script; a value without a word beside it is one that is not so. */
+export function answerOfForm(question: Question, written: Written): Answer {
+  const text = (name: string) => (written[name] ?? '').trim()
+  const day = (name: string) => readTyped(text(name)) ?? text(name)
+  const one = <V extends string>(among: readonly V[], name: string) => among.find((value) => value === written[name])
+  const saidOf = (key: string) => one(fieldWords, `says ${key}`) ?? (text(`value ${key}`) ? 'differs' : undefined)
+  return {
+    known: written.unknown === undefined,
+    fields:
+      written.act === 'all right'
+        ? allRight(question)
+        : Object.fromEntries(
+            question.fields.map(({ key }) => [key, { says: saidOf(key), value: text(`value ${key}`) }]),
+          ),
+    standing: { state: one(standings, 'standing'), from: day('standing from'), through: day('standing through') },
+    hours: one(hoursSaid, 'hours'),
+    again: one(againSaid, 'again'),
+    ...{ note: text('note'), respondent: text('respondent'), capacity: text('capacity') },
+  }
 }
 
 /** As much of the answer as there is. */

@@ -126,4 +126,10 @@ export default {
   'reply.why': 'Warum',
   'reply.sendDecline': 'Absenden',
   'reply.declinedThanks': 'Danke für die Mitteilung',
+  'reply.keep': 'Für später aufheben',
+  'reply.onlyIfNotSo': 'Nur bei „Stimmt nicht“.',
+  'reply.missing': 'Es wurde nichts gesendet. Was fehlt, ist unten bezeichnet.',
+  'reply.pageIsOld':
+    'Diese Seite war länger als einen Tag offen. Sehen Sie durch, was Sie geschrieben haben, und senden Sie es noch einmal.',
+  'reply.withoutScript': 'Diese Seite als einfaches Formular',
 } satisfies Translated<typeof english>

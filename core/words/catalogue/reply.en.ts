@@ -121,4 +121,9 @@ export default {
   'reply.why': 'Why',
   'reply.sendDecline': 'Send this',
   'reply.declinedThanks': 'Thank you for telling us',
+  'reply.keep': 'Keep for later',
+  'reply.onlyIfNotSo': 'Only where it is “Not so”.',
+  'reply.missing': 'Nothing was sent. What is missing is marked below.',
+  'reply.pageIsOld': 'This page was open for more than a day. Look through what you wrote and send it again.',
+  'reply.withoutScript': 'This page as a plain form',
 } as const

@@ -125,4 +125,10 @@ export default {
   'reply.why': 'Pourquoi',
   'reply.sendDecline': 'Envoyer',
   'reply.declinedThanks': 'Merci de nous l’avoir dit',
+  'reply.keep': 'Garder pour plus tard',
+  'reply.onlyIfNotSo': 'Seulement si c’est « Inexact ».',
+  'reply.missing': 'Rien n’a été envoyé. Ce qui manque est indiqué ci-dessous.',
+  'reply.pageIsOld':
+    'Cette page est restée ouverte plus d’un jour. Relisez ce que vous avez écrit et envoyez-le de nouveau.',
+  'reply.withoutScript': 'Cette page en formulaire simple',
 } satisfies Translated<typeof english>

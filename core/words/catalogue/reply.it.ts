@@ -122,4 +122,9 @@ export default {
   'reply.why': 'Perché',
   'reply.sendDecline': 'Inviare',
   'reply.declinedThanks': 'Grazie per averlo comunicato',
+  'reply.keep': 'Conserva per dopo',
+  'reply.onlyIfNotSo': 'Solo se è «Non corretto».',
+  'reply.missing': 'Nulla è stato inviato. Ciò che manca è indicato sotto.',
+  'reply.pageIsOld': 'Questa pagina è rimasta aperta più di un giorno. Rilegga ciò che ha scritto e lo invii di nuovo.',
+  'reply.withoutScript': 'Questa pagina come modulo semplice',
 } satisfies Translated<typeof english>
