@@ -1,4 +1,4 @@
-import { type ChildProcess, spawn, spawnSync } from 'node:child_process'
+import type { ChildProcess } from 'node:child_process'
 import { mkdirSync, rmSync } from 'node:fs'
 import { resolve } from 'node:path'
 import { setTimeout as wait } from 'node:timers/promises'
@@ -9,19 +9,25 @@ import type { Answers } from '#core/form/answer'
 import { drawPdf } from '#scenario/papers'
 import { visitor } from '../test/client'
 import { personAnswers, tokenIn } from '../test/house'
+import { envOf, lookAtChains, lookAtMails, startedBy } from './faultsShared'
 import { requireFree, startOwnDatabase } from './ownDatabase'
 
 const help = `npm run faults [-- --sessions 500 --kills 20 --port 4400]
+npm run faults -- enquiries [--kills 10]
 
 Kills the server and the database (SIGKILL) at random while people write and send applications with their papers, sources
 reply and the desk decides; starts them again, and then looks: everything that was acknowledged has to be there, nothing
 twice, no chain broken, and every mail gone out. SMTP is at-least-once: a mail may arrive again, under the same Message-ID,
-only where the kill fell between its arrival and the note that it had arrived.`
+only where the kill fell between its arrival and the note that it had arrived.
 
-const { values } = parseArgs({
+Of enquiries: kills both in a night in which two thousand questions are due, and then looks that each was reminded once or decided
+once, and that every reminder has arrived.`
+
+const { values, positionals } = parseArgs({
+  allowPositionals: true,
   options: {
     sessions: { type: 'string', default: '500' },
-    kills: { type: 'string', default: '20' },
+    kills: { type: 'string', default: '' },
     port: { type: 'string', default: '4400' },
     data: { type: 'string', default: '.check/faults' },
     help: { type: 'boolean' },
@@ -31,37 +37,26 @@ if (values.help) {
   console.log(help)
   process.exit(0)
 }
-const sessions = Number(values.sessions)
-const kills = Number(values.kills)
 const port = Number(values.port)
 const folder = resolve(values.data)
+if (positionals[0] === 'enquiries') {
+  const { nightOfFaults } = await import('./faultsEnquiries')
+  process.exit(await nightOfFaults({ kills: Number(values.kills || 10), port, folder }))
+}
+const sessions = Number(values.sessions)
+const kills = Number(values.kills || 20)
 const changesEach = 6
 /** With what sending and deciding takes, each acknowledged by itself. */
 const stepsEach = changesEach + 10
 const atOnce = 40
-/** So long after a mail has arrived it is noted, with much else going on. */
-const mostUntilNoted = 5000
 const address = `http://127.0.0.1:${port}`
 
 rmSync(folder, { recursive: true, force: true })
 mkdirSync(folder, { recursive: true })
 await requireFree(port, 'the application')
 
-const env = {
-  ...process.env,
-  PORT: String(port),
-  SMTP_PORT: String(port + 2),
-  STANDINS_PORT: String(port + 3),
-  SMTP_URL: `smtp://127.0.0.1:${port + 2}`,
-  DATABASE_URL: `mariadb://root@127.0.0.1:${port + 6}/probatum`,
-  MAILBOX_FOLDER: resolve(folder, 'mailbox'),
-  DATA_FOLDER: folder,
-  SECOND_FACTOR: '',
-  SCAN_FOLDER: resolve(folder, 'scans'),
-  LOG_LEVEL: 'silent',
-}
-const start = (file: string) =>
-  spawn(process.execPath, ['--import', 'tsx', file], { env, stdio: ['ignore', 'ignore', 'inherit'] })
+const env = envOf(port, folder)
+const start = startedBy(env)
 
 const durable = { durable: true }
 let database = await startOwnDatabase(folder, port + 6, durable)
@@ -274,7 +269,7 @@ const killing = (async () => {
 await Promise.all([...workers, killing])
 console.log(`\n${killed} kills, ${finished} sessions finished.`)
 
-const failures = [...(await lookAtDatabase()), ...(await lookAtMails()), ...lookAtChains()]
+const failures = [...(await lookAtDatabase()), ...(await lookAtMails(port, killedAt)), ...lookAtChains(env)]
 server.kill('SIGTERM')
 standins.kill('SIGTERM')
 await database.stop()
@@ -282,16 +277,6 @@ for (const failure of failures.slice(0, 20)) console.error(failure)
 console.log(failures.length === 0 ? 'Nothing was lost, and nothing is there twice.' : `${failures.length} failures.`)
 if (killed < Math.min(kills, 1)) console.error('Nothing was killed; the run says nothing.')
 process.exit(failures.length === 0 && killed > 0 ? 0 : 1)
-
-/** Follows every chain of the audit trail. */
-function lookAtChains(): string[] {
-  const { status, stdout } = spawnSync(process.execPath, ['--import', 'tsx', 'server/verifyTrail.ts'], {
-    env,
-    encoding: 'utf8',
-  })
-  console.log(stdout.trim())
-  return status === 0 ? [] : ['the audit trail does not hold']
-}
 
 async function untilUp() {
   for (let tries = 0; tries < 300; tries += 1) {
@@ -347,43 +332,5 @@ async function lookAtDatabase(): Promise<string[]> {
     if (claims.length !== own.claims) found.push(`${nth}: ${claims.length} claims, acknowledged were ${own.claims}`)
   }
   await connection.end()
-  return found
-}
-
-type ArrivedMail = { receivedAt: string; copies: number; headers: Record<string, string> }
-/** Every mail is out, has arrived, and once but where its acknowledgement was lost. */
-async function lookAtMails(): Promise<string[]> {
-  const read = async () => {
-    const connection = await createConnection({
-      host: '127.0.0.1',
-      port: port + 6,
-      user: 'root',
-      database: 'probatum',
-      connectTimeout: 15_000,
-    })
-    const rows = await connection.query('SELECT id, state, toMail FROM messages')
-    await connection.end()
-    return rows as { id: string; state: string; toMail: string }[]
-  }
-  // What is queued has time to go out.
-  for (let tries = 0; tries < 120 && (await read()).some(({ state }) => state === 'queued'); tries += 1)
-    await wait(1000)
-  const listed = (await (await fetch(`http://127.0.0.1:${port + 3}/mailbox.json`)).json()) as ArrivedMail[]
-  const arrived = new Map(listed.map((mail) => [mail.headers['message-id']?.replace(/^<|@.*$/g, '') ?? '', mail]))
-  const rows = await read()
-  const found = rows.flatMap(({ id, state }) => (state === 'accepted' ? [] : [`the mail ${id} is still ${state}`]))
-  // The acknowledgement was lost where a kill followed the arrival at once; nothing else explains a second copy.
-  const lost = ({ receivedAt }: ArrivedMail) =>
-    killedAt.some((at) => at > Date.parse(receivedAt) - 1000 && at < Date.parse(receivedAt) + mostUntilNoted)
-  for (const [id, mail] of arrived)
-    if (mail.copies > 1 && !lost(mail))
-      found.push(`the mail ${id} arrived ${mail.copies} times, and nothing was killed`)
-  for (const { id, state } of rows)
-    if (state === 'accepted' && !arrived.has(id)) found.push(`the mail ${id} is said to be out and did not arrive`)
-  const known = new Set(rows.map(({ id }) => id))
-  for (const id of arrived.keys()) if (!known.has(id)) found.push(`the mail ${id} arrived and nobody wrote it`)
-  console.log(
-    `${rows.length} mails, ${arrived.size} arrived, ${listed.filter(({ copies }) => copies > 1).length} of them again.`,
-  )
   return found
 }
