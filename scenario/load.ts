@@ -2,6 +2,7 @@ import { writeFileSync } from 'node:fs'
 import { hash } from '@node-rs/argon2'
 import { v7 as uuid } from 'uuid'
 import { goByCatalogue } from '#core/catalogue/catalogue'
+import type { IssuerKeys } from '#core/sources/source'
 import { confirmMail } from '#server/accounts/confirmMail'
 import { answerSignUp } from '#server/accounts/signUp'
 import { beginApplication } from '#server/applications/begin'
@@ -16,7 +17,7 @@ import { Message } from '#server/platform/mail/model'
 import { Account as AccountRow, actorOf } from '#server/records/accounts/model'
 import { applicationById } from '#server/records/applications/find'
 import { addCheck } from '#server/records/skills/checks'
-import { addSources } from '#server/records/sources/sources'
+import { addSources, type NewSource } from '#server/records/sources/sources'
 import { addVacancy, vacancyBySlug } from '#server/records/vacancies/vacancies'
 import { saveVacancyGroup } from '#server/vacancies/groups'
 import { saveSharedSection } from '#server/vacancies/rules/library'
@@ -41,8 +42,16 @@ import { demoPassword, staff } from './staff'
 import { vacanciesOn } from './vacancies/vacancies'
 import { depsAt, type World } from './world'
 
+/** An issuer's digital credentials are asked for first where there are any. */
+const withIssuer = (source: NewSource, issuer: IssuerKeys | undefined): NewSource =>
+  issuer ? { ...source, issuer, channels: ['credential', ...(source.channels ?? [])] } : source
+
 /** Loads Vallorne Mountain Lines through the server's own use cases, each at its moment in the past. */
-export async function loadScenario(fixed: Fixed, registersFile: string, loadedAt = new Date()): Promise<World> {
+export async function loadScenario(
+  fixed: Fixed,
+  registersFile: string,
+  { loadedAt = new Date(), issuers = {} }: { loadedAt?: Date; issuers?: Record<string, IssuerKeys> } = {},
+): Promise<World> {
   const world: World = {
     fixed,
     loadedAt,
@@ -59,7 +68,7 @@ export async function loadScenario(fixed: Fixed, registersFile: string, loadedAt
   goByCatalogue(vallorneCatalogue)
   await inTransaction(fixed.sequelize, async () => {
     await writeVersioned('source watchlist', 0, watchlist, by)
-    const made = await addSources(sources.map(({ key: _key, ...source }) => source))
+    const made = await addSources(sources.map(({ key, ...source }) => withIssuer(source, issuers[key])))
     for (const [nth, { id, name }] of made.entries()) {
       world.sourceIds.set(sources[nth]!.key, id)
       world.sourceNames.set(sources[nth]!.key, name)

@@ -32,7 +32,7 @@ export type CredentialPlan = {
   issuedDays: number
   throughDays: number | 'does not expire'
   fields?: Record<string, string>
-  registered?: 'same' | 'other name' | 'absent'
+  registered?: 'same' | 'other name' | 'absent' | 'restricted' | 'suspended' | 'revoked'
   /** Its paper is the receipt of an application; the final one is owed so many days from loading. */
   finalInDays?: number
   paper?: boolean

@@ -3,11 +3,11 @@ import { claimedStatement } from '#server/records/enquiries/statement'
 import { credentialDetails, studyDetails } from './claims'
 import type { PersonPlan } from './plan'
 import { sources } from './sources/sources'
-import { fullName, type World } from './world'
+import { fullName, isoIn, type Registered, type World } from './world'
 
 /** Fills the registers of licensing bodies and universities with what they hold. */
 export function registerOf(world: World, plan: PersonPlan) {
-  const enter = (sourceKey: string, number: string, fields: Record<string, string>) => {
+  const enter = (sourceKey: string, number: string, entry: Registered) => {
     // The shape of its answers stands before the name of a register.
     const register = sources
       .find(({ key }) => key === sourceKey)
@@ -16,28 +16,37 @@ export function registerOf(world: World, plan: PersonPlan) {
     if (!register) return
     // Whoever has two files is registered once.
     world.registers[register] = {
-      [number.replace(/[\s.-]/g, '').toUpperCase()]: { fields },
+      [number.replace(/[\s.-]/g, '').toUpperCase()]: entry,
       ...world.registers[register],
     }
   }
   const person = { name: fullName(plan), born: plan.born }
   for (const study of plan.studies)
-    enter(study.source, study.number, claimedStatement(studyDetails(world, study), person))
+    enter(study.source, study.number, { fields: claimedStatement(studyDetails(world, study), person) })
   for (const credential of plan.credentials) {
     if (credential.registered === 'absent') continue
     const fields = claimedStatement(credentialDetails(world, credential), person)
-    enter(
-      credential.source,
-      credential.number,
-      credential.registered === 'other name' ? { ...fields, name: 'Tadeusz Wrona', born: '1979-01-02' } : fields,
-    )
+    enter(credential.source, credential.number, {
+      fields:
+        credential.registered === 'other name' ? { ...fields, name: 'Tadeusz Wrona', born: '1979-01-02' } : fields,
+      ...standings(world)[credential.registered ?? 'same'],
+    })
   }
 }
+
+/** What a licensing body has done since it gave a licence. */
+const standings = (world: World): Partial<Record<string, Partial<Registered>>> => ({
+  restricted: { standing: 'restricted', standingFrom: isoIn(world, -60), standingThrough: isoIn(world, 120) },
+  suspended: { standing: 'suspended', standingFrom: isoIn(world, -20) },
+  revoked: { standing: 'revoked', standingFrom: isoIn(world, -30) },
+})
 
 /** While loading, registers answer from the world itself; the stand-in may not be up yet. */
 export const registersOf = (world: World): Deps['registers'] => ({
   lookUp: async (register, number) => {
     const entry = world.registers[register.split(':').at(-1)!]?.[number.replace(/[\s.-]/g, '').toUpperCase()]
-    return entry ? { found: true, fields: entry.fields, standing: { state: 'good' } } : { found: false }
+    if (!entry) return { found: false }
+    const { fields, standing: state = 'good', standingFrom: from, standingThrough: through } = entry
+    return { found: true, fields, standing: { state, from, through } }
   },
 })

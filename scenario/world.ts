@@ -6,12 +6,20 @@ import type { JobPlan, PersonPlan } from './plan'
 /** The year the absolute dates in `people` are written for; loaded in another year, they move with it. */
 const writtenFor = 2026
 
+/** What a register holds of somebody; without a word on it the standing is good. */
+export type Registered = {
+  fields: Record<string, string>
+  standing?: 'restricted' | 'suspended' | 'revoked'
+  standingFrom?: string
+  standingThrough?: string
+}
+
 export type World = {
   fixed: Fixed
   loadedAt: Date
   sourceIds: Map<string, string>
   sourceNames: Map<string, string>
-  registers: Record<string, Record<string, { fields: Record<string, string> }>>
+  registers: Record<string, Record<string, Registered>>
   registersFile: string
   desk: Record<string, Account>
 }

@@ -10,6 +10,7 @@ import { readConfig } from '#server/platform/config'
 import { readSetting, writeSetting } from '#server/platform/database/settings'
 import { prepare, start } from '#server/start'
 import { identityClient } from '../standins/identity'
+import { issuerKeys } from '../standins/issuers'
 import { buildReply } from './build'
 import { newestUnder } from './newest'
 import { requireFree, startOwnDatabase } from './ownDatabase'
@@ -96,7 +97,8 @@ try {
   const fixed = await prepare(config)
   if (!(await readSetting('scenario-loaded'))) {
     console.log('Loading the demo, once: about a minute.')
-    await loadScenario(fixed, registersFile)
+    const issuers = { fjellvik: issuerKeys(`http://127.0.0.1:${ports.standins}`, 'fjellvik') }
+    await loadScenario(fixed, registersFile, { issuers })
     await writeSetting('scenario-loaded', true)
   }
   if (values.dev) {

@@ -33,7 +33,7 @@ export async function answerMailbox({ mails }: Mailbox, request: IncomingMessage
 
 const listPage = (mails: readonly ReceivedMail[], to: string | undefined) => `
   <h1>Mailbox</h1>
-  <p><a href="/texts">Phones</a></p>
+  <p><a href="/texts">Phones</a> · <a href="/issuers/fjellvik">Digital credentials</a></p>
   <p>Every mail the application sends arrives here${to ? `. Showing ${escaped(to)} only: <a href="/">show all</a>` : ''}.</p>
   ${mails.length === 0 ? '<p>No mail has arrived yet.</p>' : `<table><thead><tr><th>Arrived</th><th>To</th><th>Subject</th></tr></thead><tbody>${mails.map(row).join('')}</tbody></table>`}`
 

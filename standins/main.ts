@@ -1,6 +1,7 @@
 import { createServer } from 'node:http'
 import { answerCapture } from './capture'
 import { answerIdentity, openIdentity, peopleIn } from './identity'
+import { answerIssuers } from './issuers'
 import { openMailbox } from './mailbox'
 import { answerMailbox } from './mailboxPage'
 import { answerPlaces } from './places'
@@ -26,17 +27,19 @@ const server = createServer((request, response) => {
   const url = new URL(request.url ?? '/', 'http://standins')
   const answered = url.pathname.startsWith('/registers')
     ? answerRegisters(registers, request, url, response)
-    : url.pathname.startsWith('/identity')
-      ? answerIdentity(identity, request, url, response)
-      : url.pathname.startsWith('/capture')
-        ? answerCapture(request, url, response)
-        : url.pathname.startsWith('/places')
-          ? answerPlaces(url, response)
-          : url.pathname.startsWith('/scanner')
-            ? answerScanner(process.env.SCAN_FOLDER ?? '.data/scans', request, url, response)
-            : url.pathname.startsWith('/texts')
-              ? answerTexts(phones, request, url, response)
-              : answerMailbox(mailbox, request, url, response)
+    : url.pathname.startsWith('/issuers')
+      ? answerIssuers(`http://127.0.0.1:${httpPort}`, url, response)
+      : url.pathname.startsWith('/identity')
+        ? answerIdentity(identity, request, url, response)
+        : url.pathname.startsWith('/capture')
+          ? answerCapture(request, url, response)
+          : url.pathname.startsWith('/places')
+            ? answerPlaces(url, response)
+            : url.pathname.startsWith('/scanner')
+              ? answerScanner(process.env.SCAN_FOLDER ?? '.data/scans', request, url, response)
+              : url.pathname.startsWith('/texts')
+                ? answerTexts(phones, request, url, response)
+                : answerMailbox(mailbox, request, url, response)
   answered.catch((error: unknown) => {
     response.writeHead(500, { 'Content-Type': 'text/plain; charset=utf-8' }).end(String(error))
   })

@@ -131,7 +131,7 @@ export const dispatchers: PersonPlan[] = [
       ),
     ],
     jobs: [job('nordrampe', 'Dispatcher', '2014-01-01', 'present', ['dispatch'], { letter: true })],
-    credentials: [paper('dispatcher', 'rail', 'MRA-C-11555', -500, 560, { registered: 'same' })],
+    credentials: [paper('dispatcher', 'rail', 'MRA-C-11555', -500, 560, { registered: 'restricted' })],
     sent: -4,
     acts: [
       { day: -3, see: 'study 1' },

@@ -157,7 +157,7 @@ export const electricalSupervisors: PersonPlan[] = [
     studies: [study('tannberg', 'BSc', 'Energy Engineering', 6, '0713', 'TB-2019-9920', '2016-10', '2019-09')],
     jobs: [job('trasse', 'Electrical engineer', '2019-11-01', 'present', ['electrical'], { letter: true })],
     credentials: [
-      paper('hv-switching', 'grid', 'GSB-2-58090', -200, 860, { registered: 'same' }),
+      paper('hv-switching', 'grid', 'GSB-2-58090', -200, 860, { registered: 'revoked' }),
       paper('work-at-height', 'heights', 'HW-25-0114', -120, 970),
       paper('first-aid', 'aid', 'FH-92771', -30, 700),
     ],

@@ -13,7 +13,7 @@ export const trackEngineers: PersonPlan[] = [
     studies: [study('lumira', 'MSc', 'Civil Engineering', 7, '0732', 'PL/2019/4471', '2017-10', '2019-12')],
     jobs: [job('gleisbau', 'Site engineer', '2020-02-01', 'present', ['track'], { letter: true })],
     credentials: [
-      paper('signalling', 'rail', 'MRA-S-30081', -300, 700, { registered: 'same' }),
+      paper('signalling', 'rail', 'MRA-S-30081', -300, 700, { registered: 'suspended' }),
       paper('first-aid', 'aid', 'FH-92001', -90, 640),
     ],
     sent: -3,

@@ -1,4 +1,5 @@
 import { useState } from 'react'
+import type { Claim } from '#contract/claims'
 import type { bringCredential } from '#contract/credentials'
 import type { Reply } from '#contract/endpoint'
 import { say } from '#core/words/say'
@@ -8,8 +9,14 @@ import { ProblemNote } from '../../ui/ProblemNote'
 import { useAct } from '../../useAct'
 import { useSession } from '../../useSession'
 
+type Props = { applicationId: string; claimId: string; label?: string }
+
+/** Of what was sent already: what may still be brought, thing by thing. */
+export const BringCredentials = ({ applicationId, claims }: { applicationId: string; claims: readonly Claim[] }) =>
+  claims.map(({ id, label }) => <BringCredential key={id} applicationId={applicationId} claimId={id} label={label} />)
+
 /** Where the source of a claim issues digital credentials: bring one, and it is confirmed at once, or it is said why not. */
-export function BringCredential({ applicationId, claimId }: { applicationId: string; claimId: string }) {
+export function BringCredential({ applicationId, claimId, label }: Props) {
   const { may } = useSession()
   const { data } = api.endpoints.listCredentials.useQuery(
     { params: { id: applicationId } },
@@ -25,7 +32,7 @@ export function BringCredential({ applicationId, claimId }: { applicationId: str
   }
   return (
     <section className="mt-3 border-line border-t pt-2.5" aria-label={say('apply.credential.title')}>
-      <h3 className="font-semibold">{say('apply.credential.title')}</h3>
+      <h3 className="font-semibold">{[say('apply.credential.title'), label].filter(Boolean).join(': ')}</h3>
       <p className="mb-1.5 text-[0.93em] text-ink-2">{say('apply.credential.means', { source: own.source })}</p>
       {told?.fault && (
         <p role="alert" className="mb-1.5 text-soon-ink">

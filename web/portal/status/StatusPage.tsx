@@ -12,6 +12,7 @@ import { Waiting } from '../../ui/Waiting'
 import { writeDayOf } from '../../ui/write'
 import { useAct } from '../../useAct'
 import { Attestations } from '../apply/Attestations'
+import { BringCredentials } from '../apply/BringCredential'
 import { KnownStudies } from '../apply/KnownStudyNote'
 import { LivePortrait } from '../apply/LivePortrait'
 import { GiveToSource, withoutSourcePapers } from '../apply/WhatSourceAsks'
@@ -135,6 +136,7 @@ export function StatusPage() {
           <div className="mt-7">
             <KnownStudies claims={status.claims} studies={status.studies} />
             <WhomWeAsk claims={status.claims} />
+            <BringCredentials applicationId={status.id} claims={status.claims} />
           </div>
         )}
         <Originals id={status.id} />

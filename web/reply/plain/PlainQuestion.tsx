@@ -46,13 +46,19 @@ export function PlainQuestion({ view }: Props) {
         <QuestionLines question={question} answer={answer} tried={tried} plain />
         <Sheet className="grid gap-4 sm:grid-cols-2">
           <SignedBy answer={answer} tried={tried} problem={problem} />
-          <div className="sm:col-span-2">
+          <div className="min-w-0 sm:col-span-2">
             <label htmlFor="paper" className="block font-semibold">
               {say('reply.paper')}
             </label>
             <p className="mb-1.5 text-[0.9em] text-ink-2">{say('reply.paperMeans')}</p>
             {question.paper && <p className="mb-1.5">{say('reply.paperHere', { fileName: question.paper })}</p>}
-            <input id="paper" type="file" name="paper" accept="application/pdf,image/jpeg,image/png" />
+            <input
+              id="paper"
+              type="file"
+              name="paper"
+              accept="application/pdf,image/jpeg,image/png"
+              className="w-full file:mr-3 file:rounded-sheet file:border file:border-line-strong file:bg-sheet file:px-3 file:py-1.5 file:font-semibold"
+            />
           </div>
           <div className="sm:col-span-2">
             <div className="flex flex-wrap gap-2">
