@@ -233,7 +233,7 @@ export const readEnquiryAtDesk = endpoint({
     /** Whom it goes to now. */
     contact: Type.String(),
     phone: Type.String({ description: 'Of the directory, never of the file' }),
-    paper: orNull(Type.Object({ fileName: Type.String(), cameAt: Moment })),
+    paper: orNull(Type.Object({ fileName: Type.String(), cameAt: Moment, mediaType: Type.String() })),
     answer: orNull(EnquiryReply),
     second: orNull(Type.Object({ by: Type.String(), mayCheck: Type.Boolean() })),
     ways: Type.Array(Way),

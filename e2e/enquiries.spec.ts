@@ -34,7 +34,7 @@ test('a letter is printed, comes back through the scanner, and its answer is typ
     await expect(ines.getByText('A paper came: read it')).toBeVisible({ timeout: 2000 })
   }).toPass({ timeout: 60_000 })
   await ines.getByRole('link', { name: 'Noor Adeyemi' }).click()
-  await expect(ines.getByRole('heading', { name: 'What the paper below says' })).toBeVisible()
+  await expect(ines.getByRole('heading', { name: 'What the paper beside this says' })).toBeVisible()
   for (const group of await ines.getByRole('group').filter({ hasText: 'Cannot say' }).all())
     await group.getByLabel('Right').click()
   await ines.getByLabel('Who signed').fill('Frau Leitner')

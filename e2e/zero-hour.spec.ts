@@ -1,7 +1,8 @@
 import { expect, test } from '@playwright/test'
 import { form, library } from '#scenario/form'
+import { expectAccessible } from './accessible'
 import { deskVisitor, newPerson, openPost } from './newPost'
-import { mailTo, signIn, windowOf } from './people'
+import { mailTo, settled, signIn, windowOf } from './people'
 
 /** Moves the clock of the demo, and so comes last. */
 test('at the closing moment a draft is kept, cannot be sent, and says so', async ({ browser }) => {
@@ -46,4 +47,61 @@ test('an interim paper whose time runs out is told to its candidate, and its req
   await candidate.reload()
   await expect(candidate.getByText(/was good until .*, and the final one has not come\./).first()).toBeVisible()
   await expect(candidate.getByText(/until then the interim one does/)).toHaveCount(0)
+})
+
+test('a source that stays silent is reminded, asked by another way where there is one, and given up; the decision is proposed', async ({
+  browser,
+}) => {
+  const ines = await windowOf(browser)
+  await signIn(ines, 'ines@vallorne.example')
+  await ines.goto('/desk/applications/table?text=nwosu')
+  await ines
+    .getByRole('link', { name: /Adaeze Nwosu/ })
+    .first()
+    .click()
+  await settled(ines)
+  await ines
+    .getByRole('button', { name: /Gleisbau Hochtal/ })
+    .first()
+    .click()
+  await ines.getByRole('button', { name: /^Ask the source/ }).click()
+  await ines.getByRole('dialog').getByRole('button', { name: 'Send the enquiry' }).click()
+  await expect(ines.getByText(/^Asked Gleisbau Hochtal/).first()).toBeVisible()
+  const row = ines.getByRole('row').filter({ hasText: 'Gleisbau Hochtal' }).filter({ hasText: 'Adaeze Nwosu' })
+  const desk = await deskVisitor()
+  // As days go by; each night does what is due, by itself.
+  const until = async (stage: string) => {
+    for (let weeks = 0; ; weeks += 1) {
+      expect(weeks, `weeks until “${stage}”`).toBeLessThan(9)
+      await desk.done('moveClock', { body: { days: 7 } })
+      const there = await expect(async () => {
+        await ines.goto('/desk/verification/table')
+        await expect(row.getByText(stage)).toBeVisible({ timeout: 1500 })
+      })
+        .toPass({ timeout: 6000 })
+        .then(
+          () => true,
+          () => false,
+        )
+      if (there) return
+    }
+  }
+  await until('Reminded')
+  await mailTo(ines, 'personal@gleisbau.example', /Adaeze Nwosu/)
+  await until('Silent for good: decide')
+  await row.getByRole('link', { name: 'Adaeze Nwosu' }).click()
+  await expect(ines.getByText('Nothing is left to try')).toBeVisible()
+  await expect(ines.getByText('Reminded').first()).toBeVisible()
+  await expectAccessible(ines, 'a source that stayed silent')
+  await ines.goto('/desk/applications/table?text=nwosu')
+  await ines
+    .getByRole('link', { name: /Adaeze Nwosu/ })
+    .first()
+    .click()
+  await settled(ines)
+  await ines
+    .getByRole('button', { name: /Gleisbau Hochtal/ })
+    .first()
+    .click()
+  await expect(ines.getByRole('button', { name: /^Cannot be confirmed/ }).first()).toBeVisible()
 })

@@ -64,6 +64,7 @@ export const employers: DemoSource[] = [
     town: 'Lumira',
     country: 'IT',
     contacts: [office('personale@impianti.example')],
+    channels: ['link', 'direct issue'],
     answerWorkingDays: 15,
   },
   {

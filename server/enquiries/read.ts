@@ -8,7 +8,7 @@ import type { FileToKeep } from '../platform/http/serve'
 import { candidateWithMail } from '../records/accounts/candidate'
 import { othersBeside } from '../records/accounts/policies'
 import { sentApplication } from '../records/applications/find'
-import { readBytes } from '../records/documents/bytes'
+import { readBytes, streamBytes } from '../records/documents/bytes'
 import { claimById } from '../records/enquiries/load'
 import { Enquiry, EnquiryLink, type EnquiryStepRow } from '../records/enquiries/model'
 import { stepsOf } from '../records/enquiries/steps'
@@ -62,7 +62,7 @@ export async function readEnquiryAtDesk(deps: Deps, actor: Account, id: string) 
       .filter(Boolean)
       .join(', '),
     phone: contactFor(source.known, claim.kind, 'phone')?.phone ?? '',
-    paper: enquiry.paper && !hides ? { fileName: enquiry.paper.fileName, cameAt: enquiry.paper.cameAt } : null,
+    paper: enquiry.paper && !hides ? await paperOf(enquiry.paper) : null,
     answer: hides ? null : (enquiry.reply ?? (heardBy ? (draft as EnquiryReply) : null)),
     second: heardBy ? { by: heardBy.name, mayCheck: heardBy.id !== actor.id || !(two && others) } : null,
     ways: waysOf(source, claim).map((way) => ({ ...way, to: addressOf(source, way) })),
@@ -72,6 +72,11 @@ export async function readEnquiryAtDesk(deps: Deps, actor: Account, id: string) 
     })),
   }
 }
+
+const paperOf = async ({ fileName, cameAt, sha256 }: NonNullable<Enquiry['paper']>) => ({
+  ...{ fileName, cameAt },
+  mediaType: (await streamBytes(sha256)).mediaType,
+})
 
 /** The paper that came as an answer. */
 export async function readEnquiryPaper(id: string): Promise<FileToKeep> {

@@ -123,7 +123,7 @@ export default {
   'enquiries.ring': 'Ring',
   'enquiries.noNumber': 'no number is in the directory',
   'enquiries.ringMeans': 'The number is the directory’s own. Never ring one that stands in the file or on the paper.',
-  'enquiries.whatItSays': 'What the paper below says',
+  'enquiries.whatItSays': 'What the paper beside this says',
   'enquiries.standing': 'In force today',
   'enquiries.standing.good': 'In force',
   'enquiries.standing.restricted': 'Restricted',

@@ -16,7 +16,7 @@ import type { AtDesk } from './atDesk'
 type Answer = { says?: FieldReply['says']; value: string }
 type Standing = NonNullable<EnquiryReply['standing']>
 
-/** Types in what a source says: from the paper that lies below, or as it is heard on the telephone, line by line. */
+/** Types in what a source says: from the paper that lies beside it, or as it is heard on the telephone, line by line. */
 export function Answering({ enquiry }: { enquiry: AtDesk }) {
   const { row, fields, claimed, asks, version, paper, phone, born } = enquiry
   const byTelephone = row.channel === 'telephone' && !paper

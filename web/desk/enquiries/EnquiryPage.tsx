@@ -1,3 +1,4 @@
+import { useEffect, useState } from 'react'
 import { Link, useParams } from 'react-router'
 import { writeWhen } from '#core/dates/write'
 import { say } from '#core/words/say'
@@ -35,10 +36,11 @@ function Shown({ enquiry }: { enquiry: AtDesk }) {
   const { may } = useSession()
   const open = !['prepared', 'answered', 'declined', 'silent'].includes(row.stage)
   const byTelephone = open && row.channel === 'telephone' && !paper
+  const beside = paper && may('readEnquiryPaper') ? paper : undefined
   return (
     <main
       aria-label={say('enquiries.title')}
-      className="grid h-full min-h-0 overflow-auto bg-sheet max-lg:content-start lg:grid-cols-[minmax(0,1fr)_22.6rem]"
+      className={`grid h-full min-h-0 overflow-auto bg-sheet max-lg:content-start ${beside ? 'lg:grid-cols-[26rem_minmax(0,1fr)]' : 'lg:grid-cols-[minmax(0,1fr)_22.6rem]'}`}
     >
       <section className="min-w-0 px-5 py-3">
         <p>
@@ -71,34 +73,56 @@ function Shown({ enquiry }: { enquiry: AtDesk }) {
         ) : (
           <AnswerOrStated enquiry={enquiry} answering={Boolean(open && (paper || byTelephone))} />
         )}
-        {paper && may('readEnquiryPaper') && <PaperShown id={row.id} fileName={paper.fileName} cameAt={paper.cameAt} />}
+        {beside && (
+          <div className="mt-4 border-line border-t pt-3">
+            <ActsAndSteps enquiry={enquiry} open={open} />
+          </div>
+        )}
       </section>
-      <aside className="min-w-0 border-line border-l bg-sheet-2 px-4 py-3">
-        <Acts enquiry={enquiry} open={open} />
-        <h2 className="mt-4 mb-1 text-[1.1em]">{say('enquiries.whatWasTried')}</h2>
-        <ol className="grid gap-1.5 text-[0.8667rem]">
-          {enquiry.steps.map(({ step, channel, at, by, to, note }) => (
-            <li key={`${at}${step}`} className="grid grid-cols-[4.2rem_1fr]">
-              <span className="font-mono text-ink-2">{writeShortDay(at)}</span>
-              <span>
-                {say(`enquiries.step.${step}`, { way: say(`sources.channel.${channel}`) })}
-                {by && <span className="text-ink-2">, {by}</span>}
-                {to && <span className="block break-words text-ink-2">{to.replaceAll('\n', ', ')}</span>}
-                {note && <span className="block break-words">{note}</span>}
-              </span>
-            </li>
-          ))}
-        </ol>
-        <p className="mt-4 flex gap-4">
-          <Link to={`/desk/verification/${row.applicationId}/${row.claimId}`} className="font-semibold text-confirmed">
-            {say('enquiries.toTheFile')}
-          </Link>
-          <Link to={`/desk/sources/${row.source.id}`} className="font-semibold text-confirmed">
-            {say('enquiries.toTheSource')}
-          </Link>
-        </p>
-      </aside>
+      {beside ? (
+        <section aria-label={beside.fileName} className="min-w-0 border-line border-l bg-sheet-2 px-4 py-3">
+          <div className="sticky top-3">
+            <PaperShown id={row.id} paper={beside} />
+          </div>
+        </section>
+      ) : (
+        <aside className="min-w-0 border-line border-l bg-sheet-2 px-4 py-3">
+          <ActsAndSteps enquiry={enquiry} open={open} />
+        </aside>
+      )}
     </main>
+  )
+}
+
+/** What can be done now, and what was tried before. */
+function ActsAndSteps({ enquiry, open }: { enquiry: AtDesk; open: boolean }) {
+  const { row } = enquiry
+  return (
+    <>
+      <Acts enquiry={enquiry} open={open} />
+      <h2 className="mt-4 mb-1 text-[1.1em]">{say('enquiries.whatWasTried')}</h2>
+      <ol className="grid gap-1.5 text-[0.8667rem]">
+        {enquiry.steps.map(({ step, channel, at, by, to, note }) => (
+          <li key={`${at}${step}`} className="grid grid-cols-[4.2rem_1fr]">
+            <span className="font-mono text-ink-2">{writeShortDay(at)}</span>
+            <span>
+              {say(`enquiries.step.${step}`, { way: say(`sources.channel.${channel}`) })}
+              {by && <span className="text-ink-2">, {by}</span>}
+              {to && <span className="block break-words text-ink-2">{to.replaceAll('\n', ', ')}</span>}
+              {note && <span className="block break-words">{note}</span>}
+            </span>
+          </li>
+        ))}
+      </ol>
+      <p className="mt-4 flex gap-4">
+        <Link to={`/desk/verification/${row.applicationId}/${row.claimId}`} className="font-semibold text-confirmed">
+          {say('enquiries.toTheFile')}
+        </Link>
+        <Link to={`/desk/sources/${row.source.id}`} className="font-semibold text-confirmed">
+          {say('enquiries.toTheSource')}
+        </Link>
+      </p>
+    </>
   )
 }
 
@@ -209,19 +233,39 @@ function Acts({ enquiry, open }: { enquiry: AtDesk; open: boolean }) {
   )
 }
 
-function PaperShown({ id, fileName, cameAt }: { id: string; fileName: string; cameAt: string }) {
+function PaperShown({ id, paper }: { id: string; paper: NonNullable<AtDesk['paper']> }) {
+  const { fileName, cameAt, mediaType } = paper
   const address = addressOf('readEnquiryPaper', { params: { id } })
   return (
-    <div className="mt-4">
+    <>
       <p className="mb-1 text-ink-2">
         {say('enquiries.paperCame', { day: writeShortDay(cameAt) })}{' '}
         <a href={address} target="_blank" rel="noreferrer" className="font-semibold text-confirmed">
           {fileName}
         </a>
       </p>
-      {fileName.toLowerCase().endsWith('.pdf') && (
+      {mediaType === 'application/pdf' && (
         <PdfPages address={address} name={fileName} width={620} firstPageOnly={false} />
       )}
-    </div>
+      {mediaType.startsWith('image/') && (
+        <img src={address} alt={say('ui.theDocument', { name: fileName })} className="max-w-full border border-line" />
+      )}
+      {mediaType.startsWith('text/') && <TextShown address={address} />}
+    </>
   )
+}
+
+/** What came as text, as it was written. */
+function TextShown({ address }: { address: string }) {
+  const [text, setText] = useState('')
+  useEffect(() => {
+    let gone = false
+    void fetch(address)
+      .then((reply) => (reply.ok ? reply.text() : ''))
+      .then((written) => !gone && setText(written))
+    return () => {
+      gone = true
+    }
+  }, [address])
+  return <pre className="whitespace-pre-wrap break-words border border-line bg-sheet p-3 font-sans">{text}</pre>
 }
