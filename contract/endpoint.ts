@@ -56,6 +56,8 @@ export type Endpoint<
   passwordAgain: boolean | { with: string }
   /** Open to those who have to set up a second factor first. */
   beforeCodes: boolean
+  /** How often one link may be used for it; further calls wait. */
+  tries?: { most: number; seconds: number }
   /** Topics a GET reads and any other changes, so that a client reads them again. */
   invalidates: readonly Topic[]
 }
@@ -78,6 +80,7 @@ type Described<P extends TObject, Q extends TObject, B extends TSchema, R extend
   behalf?: boolean
   passwordAgain?: boolean | { with: keyof Static<B> & string }
   beforeCodes?: boolean
+  tries?: { most: number; seconds: number }
   /** Topics this endpoint reads (GET) or changes (others). */
   invalidates?: readonly Topic[]
 }

@@ -27,7 +27,7 @@ export type PlainView = { language: SourceLanguage; address: string } & (
     }
   | { shows: 'over'; question: Question }
   | { shows: 'done'; done: ReplyDone; receiptAddress: string; next?: string }
-  | { shows: 'nowhere' }
+  | { shows: 'nowhere'; problem?: { title: string } }
 )
 
 /** The program that is built from the page with script, and that the server loads: it renders the page, and reads its form. */

@@ -37,6 +37,10 @@ export const EnquiryReply = Type.Object({
 export type EnquiryReply = Static<typeof EnquiryReply>
 
 const byToken = Type.Object({ token: LinkToken })
+/** Whoever fills in a form slips a few times; a program that tries what could pass is held up. */
+const tries = { most: 20, seconds: 3600 }
+/** As many as a letter has people, and a few more. */
+const passings = { most: 10, seconds: 86_400 }
 /** Of a letter with several questions: which; the first that is open where none is named. */
 const ofPart = { part: Type.Optional(Id) }
 
@@ -99,6 +103,7 @@ export const replyToEnquiry = endpoint({
   path: '/api/enquiries/:token/reply',
   summary: 'Answer the question; the link is used up for it',
   access: 'bearer-of-link',
+  tries,
   params: byToken,
   query: Type.Object(ofPart),
   body: EnquiryReply,
@@ -112,6 +117,7 @@ export const declineEnquiry = endpoint({
   path: '/api/enquiries/:token/decline',
   summary: 'Say that the question will not be answered, and why',
   access: 'bearer-of-link',
+  tries,
   params: byToken,
   body: Type.Object({
     ...ofPart,
@@ -130,6 +136,7 @@ export const forwardEnquiry = endpoint({
   path: '/api/enquiries/:token/forward',
   summary: 'Pass the question on to a colleague; beyond the source’s own domain the desk looks at it first',
   access: 'bearer-of-link',
+  tries: passings,
   params: byToken,
   body: Type.Object({
     ...ofPart,
@@ -147,6 +154,7 @@ export const uploadReplyPaper = endpoint({
   path: '/api/enquiries/:token/paper',
   summary: 'Put in a confirmation on paper, as PDF or a picture, up to 10 MB',
   access: 'bearer-of-link',
+  tries,
   params: byToken,
   query: Type.Object({ ...ofPart, fileName: Type.String({ minLength: 1, maxLength: 200 }) }),
   body: Type.Any(),

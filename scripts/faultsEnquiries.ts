@@ -86,7 +86,10 @@ async function fill(databaseUrl: string) {
   )
   await makeCrowd(fixed, people)
   await makeEnquiries(databaseUrl, { people, sourceCount })
-  await fixed.sequelize.query(`UPDATE enquiries SET reminders = 2 WHERE state = 'open' AND ${ending}`)
+  // The end comes two intervals after the day an answer was due, and one after the last reminder.
+  await fixed.sequelize.query(
+    `UPDATE enquiries SET reminders = 2, answerBy = DATE_SUB(CURDATE(), INTERVAL 60 DAY) WHERE state = 'open' AND ${ending}`,
+  )
   await fixed.sequelize.close()
 }
 

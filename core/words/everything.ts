@@ -22,8 +22,12 @@ import messagesDe from './catalogue/messages.de'
 import messagesEn from './catalogue/messages.en'
 import problemDe from './catalogue/problem.de'
 import problemEn from './catalogue/problem.en'
+import problemFr from './catalogue/problem.fr'
+import problemIt from './catalogue/problem.it'
 import queueDe from './catalogue/queue.de'
 import queueEn from './catalogue/queue.en'
+import shapeFr from './catalogue/shape.fr'
+import shapeIt from './catalogue/shape.it'
 import trayDe from './catalogue/tray.de'
 import trayEn from './catalogue/tray.en'
 import vacancyDe from './catalogue/vacancy.de'
@@ -98,8 +102,12 @@ export function learnEverything() {
   learn('de', vouchDe)
   learn('fr', replyFr)
   learn('fr', letterFr)
+  learn('fr', problemFr)
+  learn('fr', shapeFr)
   learn('fr', mailFr)
   learn('it', replyIt)
   learn('it', letterIt)
+  learn('it', problemIt)
+  learn('it', shapeIt)
   learn('it', mailIt)
 }

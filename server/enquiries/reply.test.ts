@@ -111,6 +111,35 @@ test('a confirmation on paper is put in beside the answer; what is no paper is n
   expect((await put('Zu spaet.pdf', Buffer.from(await aPaper('Late')))).status).toBe(410)
 })
 
+describe('of tries there are only so many', () => {
+  test('one link puts in so many papers an hour, also those that are refused; another link is not held up by it', async () => {
+    const [one, other] = [await asked(['Tara', 'Tries']), await asked(['Theo', 'Tries'])]
+    const put = async (token: string) =>
+      house.visitor().call('uploadReplyPaper', { params: { token }, query: { fileName: 'x' }, body: Buffer.from('x') })
+    const answers = await Promise.all(Array.from({ length: 24 }, () => put(one.token)))
+    // At the same moment none too many gets through; of those that come as the last one, some are held up as well.
+    const through = answers.filter(({ status }) => status === 422).length
+    expect([through > 10 && through <= 20, answers.filter(({ status }) => status === 429).length]).toEqual([
+      true,
+      24 - through,
+    ])
+    expect((await put(other.token)).status).toBe(422)
+    expect((await house.visitor().call('readEnquiry', { params: { token: one.token } })).status).toBe(200)
+  })
+
+  test('a network that tries links of nobody’s is told nothing for a while, whatever link it has; right ones do not count', async () => {
+    const { token } = await asked(['Gus', 'Guess'])
+    const open = (link: string) => house.visitor().call('readEnquiry', { params: { token: link } })
+    for (let nth = 0; nth < 70; nth += 1) expect((await open(token)).status).toBe(200)
+    const guesses = await Promise.all(Array.from({ length: 70 }, (_, nth) => open(`${'g'.repeat(40)}${nth}`)))
+    const told = guesses.filter(({ status }) => status === 404).length
+    expect([told > 40 && told <= 60, guesses.filter(({ status }) => status === 429).length]).toEqual([true, 70 - told])
+    expect((await open(token)).status).toBe(429)
+    await house.deps.sequelize.query("DELETE FROM rate_limits WHERE bucket LIKE 'wrong links%'")
+    expect((await open(token)).status).toBe(200)
+  })
+})
+
 describe('passing a question on', () => {
   const forward = (token: string, toMail: string) =>
     house.visitor().done('forwardEnquiry', { params: { token }, body: { toName: 'Karl Kollege', toMail, by: 'Rita' } })

@@ -3,6 +3,7 @@ import { resolve } from 'node:path'
 import { pathToFileURL } from 'node:url'
 import type Router from '@koa/router'
 import type { Context } from 'koa'
+import type { Endpoint } from '#contract/endpoint'
 import type { PlainReply, PlainView, Written } from '#contract/plainReply'
 import * as contract from '#contract/reply'
 import { type SourceLanguage, sourceLanguages, spokenLanguage } from '#core/words/say'
@@ -12,6 +13,7 @@ import type { Deps, Fixed } from '../platform/deps'
 import { Problem } from '../platform/errors/problems'
 import { type Form, readForm } from '../platform/http/forms'
 import { inLanguage } from '../platform/http/language'
+import { byLink } from '../platform/http/limits'
 import { requireShape } from '../platform/http/validate'
 import { escapeHtml } from '../platform/outside/html'
 import { behindLink } from './behindLink'
@@ -59,21 +61,28 @@ function inItsLanguage<T>(ctx: Context, run: () => T): T {
 /** The question behind the link, or what has become of it. */
 async function shown(ctx: Context, fixed: Fixed): Promise<Shown> {
   const deps = await depsNow(fixed)
+  const token = tokenOf(ctx)
   try {
-    const token = tokenOf(ctx)
     requireShape(contract.readEnquiry.params, { token }, 'params')
-    const { passed, receipt } = ctx.query
-    if (passed === 'sent' || passed === 'to check') {
-      await behindLink(token)
-      return { shows: 'done', done: { passedOn: passed }, receiptAddress: '', next: await nextOf(deps, token) }
-    }
-    if (typeof receipt === 'string') return await received(deps, token, receipt)
-    return questionOf(deps, token, await readEnquiry(deps, token, partOf(ctx)))
+    return await counted(ctx, deps, contract.readEnquiry, async () => {
+      const { passed, receipt } = ctx.query
+      if (passed === 'sent' || passed === 'to check') {
+        await behindLink(token)
+        return { shows: 'done', done: { passedOn: passed }, receiptAddress: '', next: await nextOf(deps, token) }
+      }
+      if (typeof receipt === 'string') return await received(deps, token, receipt)
+      return questionOf(deps, token, await readEnquiry(deps, token, partOf(ctx)))
+    })
   } catch (error) {
-    if (error instanceof Problem && error.status < 500) return { shows: 'nowhere' }
-    throw error
+    if (!(error instanceof Problem) || error.status >= 500) throw error
+    ctx.status = error.status === 429 ? 429 : 404
+    return { shows: 'nowhere', ...(error.status === 429 ? { problem: error.body() } : {}) }
   }
 }
+
+/** What a page does counts as the endpoint does that it stands for. */
+const counted = <T>(ctx: Context, deps: Deps, endpoint: Endpoint, run: () => Promise<T>): Promise<T> =>
+  byLink(deps, { endpoint, token: tokenOf(ctx), address: ctx.ip }, run)
 
 type Question = Awaited<ReturnType<typeof readEnquiry>>
 
@@ -141,7 +150,10 @@ async function take(ctx: Context, deps: Deps, read: PlainReply['read']): Promise
 async function comeBack(ctx: Context, deps: Deps, written: Written, problem: Problem): Promise<Shown> {
   ctx.status = problem.status
   const question = await readEnquiry(deps, tokenOf(ctx), written.part ?? partOf(ctx)).catch(() => undefined)
-  if (!question) return { shows: 'nowhere' }
+  if (!question) {
+    ctx.status = 404
+    return { shows: 'nowhere' }
+  }
   const { title, detail, faults } = problem.body() as ReturnType<Problem['body']> & { faults?: [] }
   return questionOf(deps, tokenOf(ctx), question, {
     ...{ written, tried: written.act === 'send', problem: { title, ...(detail ? { detail } : {}), faults } },
@@ -157,18 +169,24 @@ async function act(
   const token = tokenOf(ctx)
   const { part } = written
   requireShape(contract.readEnquiry.query, part ? { part } : {}, 'query')
-  const question = await readEnquiry(deps, token, part)
+  const question = await counted(ctx, deps, contract.readEnquiry, () => readEnquiry(deps, token, part))
   const on = (more: Record<string, string>) =>
     `${addressOf(ctx)}?${new URLSearchParams({ lang: languageHere(), ...more })}`
   if (question.state !== 'open') return questionOf(deps, token, question)
-  if (file) await uploadReplyPaper(deps, token, { part, fileName: file.name }, file.bytes)
+  /** Takes what was sent, in one transaction. */
+  const taken = <T>(endpoint: Endpoint, run: () => Promise<T>) =>
+    counted(ctx, deps, endpoint, () => inTransaction(deps.sequelize, run))
+  if (file)
+    await counted(ctx, deps, contract.uploadReplyPaper, () =>
+      uploadReplyPaper(deps, token, { part, fileName: file.name }, file.bytes),
+    )
   const { draft, reply, ready } = read(question, written)
   const text = (name: string) => (written[name] ?? '').trim()
   const who = { respondent: text('respondent'), capacity: text('capacity') }
   if (written.act === 'decline') {
     const body = { part, reason: text('reason'), note: text('note').slice(0, 1000), ...who }
     requireShape(contract.declineEnquiry.body, body, 'body')
-    const done = await inTransaction(deps.sequelize, () =>
+    const done = await taken(contract.declineEnquiry, () =>
       declineEnquiry(deps, token, body as Parameters<typeof declineEnquiry>[2]),
     )
     return on({ receipt: done.receipt })
@@ -176,17 +194,17 @@ async function act(
   if (written.act === 'forward') {
     const body = { part, toName: text('toName'), toMail: text('toMail'), by: who.respondent }
     requireShape(contract.forwardEnquiry.body, body, 'body')
-    const done = await inTransaction(deps.sequelize, () => forwardEnquiry(deps, token, body))
+    const done = await taken(contract.forwardEnquiry, () => forwardEnquiry(deps, token, body))
     return on({ passed: done.state })
   }
   if (written.act === 'send' && ready) {
     requireShape(contract.replyToEnquiry.body, reply, 'body')
-    const done = await inTransaction(deps.sequelize, () => replyToEnquiry(deps, token, reply, part))
+    const done = await taken(contract.replyToEnquiry, () => replyToEnquiry(deps, token, reply, part))
     return on({ receipt: done.receipt })
   }
   const body = { part, version: Number(written.version), draft }
   requireShape(contract.saveReplyDraft.body, body, 'body')
-  await inTransaction(deps.sequelize, () => saveReplyDraft(deps, token, body))
+  await taken(contract.saveReplyDraft, () => saveReplyDraft(deps, token, body))
   const sent = written.act === 'send'
   return questionOf(deps, token, await readEnquiry(deps, token, part), { written, tried: sent, kept: !sent })
 }
@@ -197,8 +215,7 @@ async function give(ctx: Context, { config }: Fixed, { render }: PlainReply, vie
   const { title, body } = render({ ...view, language, address: addressOf(ctx) } as PlainView)
   const index = await readFile(resolve(config.webFolder, 'index.html'), 'utf8')
   const styles = index.match(/<link\b[^>]*rel="stylesheet"[^>]*>/g) ?? []
-  if (view.shows === 'nowhere') ctx.status = 404
-  else if (!ctx.status || ctx.status === 404) ctx.status = 200
+  if (view.shows !== 'nowhere' && ctx.status === 404) ctx.status = 200
   ctx.type = 'html'
   ctx.set('Cache-Control', 'no-store')
   ctx.body = [

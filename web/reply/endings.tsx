@@ -4,11 +4,9 @@ import { writeDayOf, writeMoment } from '../ui/write'
 import { Plain } from './Plain'
 import type { Done, Question } from './question'
 
-/** The link is no link of ours, or not any more. */
-export const LeadsNowhere = () => (
-  <Plain title={say('reply.thisLinkLeadsNowhere')}>
-    <p>{say('reply.cutOff')}</p>
-  </Plain>
+/** The link is no link of ours, or not any more; or nothing is told for a while. */
+export const LeadsNowhere = ({ title }: { title?: string }) => (
+  <Plain title={title ?? say('reply.thisLinkLeadsNowhere')}>{!title && <p>{say('reply.cutOff')}</p>}</Plain>
 )
 
 /** A question that takes no answer any more, and why. */

@@ -1,6 +1,9 @@
 import { QueryTypes } from 'sequelize'
+import type { Endpoint } from '#contract/endpoint'
 import type { Deps } from '../deps'
+import { Problem } from '../errors/problems'
 import { problems } from './problems'
+import { hashOf } from './tokens'
 
 /** So many within so many seconds; what was counted leaks away evenly, so that waiting always helps. */
 export type Limit = { most: number; seconds: number }
@@ -26,6 +29,41 @@ export async function countAttempt(deps: Deps, bucket: string, { most, seconds }
   if (over <= 0) return
   const minutes = Math.max(1, Math.ceil((over * seconds) / most / 60))
   throw problems.tooManyAttempts(minutes)
+}
+
+/**
+ * Throws where there have been too many attempts by now; counts none.
+ *
+ * @throws Problem `too-many-attempts`
+ */
+async function requireFewAttempts(deps: Deps, bucket: string, { most, seconds }: Limit) {
+  const [row] = await deps.sequelize.query<{ level: number }>(
+    'SELECT level - :most * TIMESTAMPDIFF(MICROSECOND, countedAt, :now) / 1000000 / :seconds AS level FROM rate_limits WHERE bucket = :bucket',
+    { replacements: { bucket, now: new Date(), most, seconds }, type: QueryTypes.SELECT },
+  )
+  if (Number(row?.level ?? 0) >= most) throw problems.tooManyAttempts(Math.ceil(seconds / most / 60))
+}
+
+const wrongLinks = { most: 60, seconds: 900 }
+
+/**
+ * Does what somebody with a link asks for. A network from which many links of nobody's came is told nothing for a while, whatever
+ * link it has; and of an endpoint that says so, one link may be used only so often.
+ *
+ * @throws Problem `too-many-attempts`
+ */
+export async function byLink<T>(
+  deps: Deps,
+  { endpoint, token, address }: { endpoint: Pick<Endpoint, 'path' | 'tries'>; token: string; address: string },
+  run: () => Promise<T>,
+): Promise<T> {
+  const bucket = `wrong links ${networkOf(address)}`
+  await requireFewAttempts(deps, bucket, wrongLinks)
+  if (endpoint.tries) await countAttempt(deps, `${hashOf(token)} ${endpoint.path}`, endpoint.tries)
+  return run().catch(async (error: unknown) => {
+    if (error instanceof Problem && error.status === 404) await countAttempt(deps, bucket, wrongLinks)
+    throw error
+  })
 }
 
 /** Counts a mail to an address that whoever asks has typed: nobody else's mailbox is filled from here, whichever way. */

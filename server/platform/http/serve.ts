@@ -4,7 +4,7 @@ import type Router from '@koa/router'
 import type { Context } from 'koa'
 import rawBody from 'raw-body'
 import { QueryTypes } from 'sequelize'
-import type { Endpoint } from '#contract/endpoint'
+import type { Endpoint, Input } from '#contract/endpoint'
 import { mayCall } from '#contract/roles'
 import { documentLimits } from '#core/documents/limits'
 import { depsNow } from '../clock'
@@ -15,6 +15,7 @@ import { notAllowed, notFound, signInFirst } from '../errors/problems'
 import type { Route } from './bind'
 import type { Callers, OpenSession } from './callers'
 import { type CookieName, formValue, readCookie, requireOurPage, writeCookie } from './cookies'
+import { byLink } from './limits'
 import { inTime } from './patience'
 import { problems } from './problems'
 import { faultsOfReply, requireShape } from './validate'
@@ -63,7 +64,9 @@ async function call(
   const run = () => handle({ deps, actor: actor as Account, input, session, browser, address: ctx.ip, csrf })
   const key = endpoint.idempotent ? onceKeyOf(ctx) : undefined
   const guarded = key ? () => once(deps, actor, endpoint, key, input, { transaction, run }) : run
-  const reply = transaction ? await inTransaction(deps.sequelize, guarded) : await guarded()
+  const done = () => (transaction ? inTransaction(deps.sequelize, guarded) : guarded())
+  const link = endpoint.access === 'bearer-of-link' ? tokenIn(input) : ''
+  const reply = await (link ? byLink(deps, { endpoint, token: link, address: ctx.ip }, done) : done())
   ctx.set('Cache-Control', 'no-store')
   if (endpoint.file) return giveFile(ctx, reply as FileToKeep)
   // Written out once: the length of an object would be found by writing it out as well.
@@ -72,6 +75,10 @@ async function call(
   ctx.body = text
   ctx.type = 'json'
 }
+
+/** The token of a link is a part of the address, or of what is sent. */
+const tokenIn = ({ params, body }: Input<Endpoint>): string =>
+  (Object.assign({}, params, body) as { token?: string }).token ?? ''
 
 const dayMs = 86_400_000
 const sessionMs = 14 * dayMs

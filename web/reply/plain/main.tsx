@@ -39,7 +39,7 @@ const addressIn = (view: PlainView, lang: SourceLanguage, part = view.shows === 
   `${view.address}?lang=${lang}${part ? `&part=${part}` : ''}`
 
 function Shown({ view }: { view: PlainView }) {
-  if (view.shows === 'nowhere') return <LeadsNowhere />
+  if (view.shows === 'nowhere') return <LeadsNowhere title={view.problem?.title} />
   if (view.shows === 'over') return <Over question={view.question} />
   if (view.shows === 'question') return <PlainQuestion view={view} />
   const next = view.next && (
