@@ -5,7 +5,7 @@ import { askedBy } from '#core/enquiries/ways'
 import { channels } from '#core/sources/source'
 import { endpoint } from './endpoint'
 import { EnquiryReply } from './reply'
-import { Day, Done, Id, Moment, ofCore, oneOf, orNull, Version } from './shapes'
+import { Day, Done, Id, Ids, Moment, ofCore, oneOf, orNull, Version } from './shapes'
 import { Money } from './sources'
 
 const byId = Type.Object({ id: Id })
@@ -72,7 +72,7 @@ export const raiseEnquiry = endpoint({
 })
 
 const Item = Type.Object({ claimId: Id, applicationId: Id })
-const mostAtOnce = 100
+export const mostAtOnce = 100
 
 const Planned = Type.Object({
   claimId: Id,
@@ -110,13 +110,16 @@ export const raiseEnquiries = endpoint({
   invalidates: ['desk'],
 })
 
-/** What of a file or for a source nobody has asked about yet. */
+/** What of files or for a source nobody has asked about yet. */
 export const listToAsk = endpoint({
   method: 'GET',
   path: '/api/desk/open-questions',
-  summary: 'The claims of an application, or about one source, that are still to be asked about',
+  summary: `The claims of applications, or about one source, that are still to be asked about; at most ${mostAtOnce}, the most pressing first`,
   access: 'proof.settle',
-  query: Type.Object({ applicationId: Type.Optional(Id), sourceId: Type.Optional(Id) }),
+  query: Type.Object({
+    applicationIds: Type.Optional(Ids),
+    sourceId: Type.Optional(Id),
+  }),
   reply: Type.Array(Item),
   invalidates: ['desk'],
 })

@@ -1,6 +1,6 @@
 import { Type } from '@sinclair/typebox'
 import { endpoint } from './endpoint'
-import { Id, Moment, oneOf } from './shapes'
+import { Id, Ids, Moment, oneOf } from './shapes'
 
 export const listLetters = endpoint({
   method: 'GET',
@@ -26,7 +26,7 @@ export const readLetters = endpoint({
   path: '/api/desk/letters/letters.pdf',
   summary: 'Letters as one PDF: cover page, questions, permission, reply form; nothing is marked by it',
   access: 'proof.settle',
-  query: Type.Object({ batchIds: Type.String({ pattern: '^[0-9a-f-]{36}(,[0-9a-f-]{36})*$', maxLength: 4000 }) }),
+  query: Type.Object({ batchIds: Ids }),
   reply: Type.Any(),
   file: true,
 })

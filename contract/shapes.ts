@@ -5,6 +5,8 @@ import { singleLine } from './singleLine'
 /** Shapes that several features use. */
 
 export const Id = Type.String({ format: 'uuid' })
+/** Several of them in an address, between commas; at most a hundred. */
+export const Ids = Type.String({ pattern: '^[0-9a-f-]{36}(,[0-9a-f-]{36})*$', maxLength: 37 * 100 - 1 })
 export const Day = Type.String({ format: 'date' })
 export const Moment = Type.String({ format: 'date-time' })
 /** `2021`, `2021-03`, `2021-03-09`, each with an optional `~`. */

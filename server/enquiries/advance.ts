@@ -108,7 +108,7 @@ async function load(deps: Deps, enquiries: readonly Enquiry[], how: How): Promis
     if (!claim || !source) return []
     const permission = permissionOf.get(enquiry.applicationId) ?? null
     const outgoing = { enquiry, claim, candidate: names.get(claim.candidateId) ?? '', permission, enclosed: [] }
-    const tried = triedWays(stepsOfEach.get(enquiry.id) ?? [])
+    const tried = [...triedWays(stepsOfEach.get(enquiry.id) ?? []), enquiry as Way]
     return [{ enquiry, claim, source, outgoing, next: nextOf(deps, { enquiry, claim, source, tried }, how) }]
   })
 }

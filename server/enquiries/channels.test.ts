@@ -153,6 +153,24 @@ describe('several at once', () => {
     expect(await desk.done('raiseEnquiries', { body: { items } })).toEqual({ asked: 0, prepared: 0, not: 5 })
   })
 
+  test('of the files that are ticked each is listed once, and nobody else’s', async () => {
+    const source = await checkedSource(house, { country: 'FR' })
+    const [one, other] = [
+      await claimedOf(house, ['Tilo', 'Ticked'], source),
+      await claimedOf(house, ['Tara', 'Ticked'], source),
+    ]
+    const of = async (...ids: string[]) =>
+      (await desk.done('listToAsk', { query: { applicationIds: ids.join(',') } })).map(({ claimId }) => claimId)
+    const listed = await of(one.applicationId, other.applicationId, one.applicationId)
+    expect(new Set(listed).size).toBe(listed.length)
+    expect(listed).toEqual(expect.arrayContaining([one.claimId, other.claimId]))
+    expect(await of(other.applicationId)).not.toContain(one.claimId)
+    await askAbout(desk, one.claimId, one.applicationId)
+    expect(await of(one.applicationId, other.applicationId)).not.toContain(one.claimId)
+    expect((await desk.call('listToAsk', { query: { applicationIds: 'x' } })).status).toBe(422)
+    expect((await desk.call('listToAsk', {})).status).toBe(404)
+  })
+
   test('two who ask about the same at the same moment ask once', async () => {
     const source = await checkedSource(house)
     const { claimId, applicationId } = await claimedOf(house, ['Olga', 'Once'], source)

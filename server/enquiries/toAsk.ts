@@ -1,4 +1,5 @@
 import { Op } from 'sequelize'
+import { mostAtOnce } from '#contract/enquiries'
 import { isSent } from '#core/hiring/stages'
 import type { Rung } from '#core/requirements/requirement'
 import { isStillAskedAbout } from '#core/sources/asked'
@@ -13,35 +14,49 @@ import { confirmedNow } from '../records/enquiries/confirmed'
 import { enquiriesOf } from '../records/enquiries/enquiries'
 import { ApplicationSummary } from '../records/hiring/model'
 
-const mostOfSource = 100
 /** Somebody has decided on these. */
 const settled = new Set<Rung>(['contradicted', 'unconfirmable', 'waived'])
 
 /**
- * The claims of a file, or about one source, that somebody still has to ask about: what its vacancy asks to be confirmed, and is
- * asked of nobody yet.
+ * The claims of files, or about one source, that somebody still has to ask about: what a vacancy asks to be confirmed, and is asked
+ * of nobody yet. Those of the person with the least slack come first.
  *
  * @throws Problem 404 where neither is named
  */
-export async function listToAsk(deps: Deps, actor: Account, of: { applicationId?: string; sourceId?: string }) {
-  if (of.applicationId) return toAskIn(deps, of.applicationId)
+export async function listToAsk(deps: Deps, actor: Account, of: { applicationIds?: string; sourceId?: string }) {
+  if (of.applicationIds) return toAskIn(deps, actor, of.applicationIds.split(','))
   if (of.sourceId) return toAskOf(deps, actor, of.sourceId)
   throw notFound()
 }
 
-async function toAskIn(deps: Deps, applicationId: string) {
-  const application = await sentApplication(applicationId)
-  const { outcomes } = await readinessOf(deps, application)
-  const wanted = [
-    ...new Set(
-      outcomes.flatMap(({ claims, steps }) =>
-        steps.some(({ who, what }) => who === 'desk' && what === 'ask') ? claims : [],
-      ),
-    ),
-  ]
-  const claims = await Claim.findAll({ where: { id: wanted, removedAt: { [Op.is]: null } }, order: ['id'] })
-  const open = await stillOpen(deps, claims)
-  return open.map(({ id }) => ({ claimId: id, applicationId }))
+async function toAskIn(deps: Deps, actor: Account, applicationIds: readonly string[]) {
+  const summaries = await ApplicationSummary.findAll({
+    where: { [Op.and]: [whereInSight(actor), { applicationId: [...applicationIds] }] },
+    order: ['slack', 'applicationId'],
+  })
+  const items: { claimId: string; applicationId: string }[] = []
+  // A claim of one person is asked about once, whichever of their applications are chosen.
+  const seen = new Set<string>()
+  for (const { applicationId } of summaries) {
+    if (items.length >= mostAtOnce) break
+    for (const id of await wantedIn(deps, applicationId)) {
+      if (!seen.has(id)) items.push({ claimId: id, applicationId })
+      seen.add(id)
+    }
+  }
+  return items.slice(0, mostAtOnce)
+}
+
+async function wantedIn(deps: Deps, applicationId: string): Promise<string[]> {
+  const { outcomes } = await readinessOf(deps, await sentApplication(applicationId))
+  const wanted = outcomes.flatMap(({ claims, steps }) =>
+    steps.some(({ who, what }) => who === 'desk' && what === 'ask') ? claims : [],
+  )
+  const claims = await Claim.findAll({
+    where: { id: [...new Set(wanted)], removedAt: { [Op.is]: null } },
+    order: ['id'],
+  })
+  return (await stillOpen(deps, claims)).map(({ id }) => id)
 }
 
 /** One question for each claim: for the application of its person that is nearest to its start. */
@@ -49,7 +64,7 @@ async function toAskOf(deps: Deps, actor: Account, sourceId: string) {
   const claims = await Claim.findAll({
     where: { sourceId, rung: ['claimed', 'evidenced'], removedAt: { [Op.is]: null } },
     order: ['id'],
-    limit: mostOfSource,
+    limit: mostAtOnce,
   })
   const summaries = await ApplicationSummary.findAll({
     where: { [Op.and]: [whereInSight(actor), { candidateId: claims.map(({ candidateId }) => candidateId) }] },

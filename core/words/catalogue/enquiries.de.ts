@@ -178,4 +178,8 @@ export default {
     '„Ich rufe wegen {{candidate}} an, geboren {{born}}. Es ist angegeben, dass die Person bei Ihnen gearbeitet hat, und die Erlaubnis zu fragen ist unterschrieben. Stimmt das im Einzelnen?“',
   'enquiries.script.issued':
     '„Ich rufe wegen {{candidate}} an, geboren {{born}}. Angegeben ist, dass Sie Folgendes ausgestellt haben, und die Erlaubnis zu fragen ist unterschrieben: {{claim}}. Stimmt das im Einzelnen?“',
+  'enquiries.askAllTicked_one': 'Nach allem fragen, was in einer Akte noch offen ist',
+  'enquiries.askAllTicked_other': 'Nach allem fragen, was in {{count}} Akten noch offen ist',
+  'enquiries.atMostAtOnce': 'Höchstens {{most}} auf einmal: Das sind die dringendsten. Nach den übrigen danach fragen.',
+  'enquiries.atMostFiles': 'Höchstens {{most}} Akten auf einmal: einige abwählen.',
 } satisfies Translated<typeof english>

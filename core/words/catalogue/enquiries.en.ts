@@ -172,4 +172,8 @@ export default {
     '“I am calling about {{candidate}}, born {{born}}, who states that they worked for you and has signed a permission to ask. Is each of these right?”',
   'enquiries.script.issued':
     '“I am calling about {{candidate}}, born {{born}}, who states that you issued this and has signed a permission to ask: {{claim}}. Is each of these right?”',
+  'enquiries.askAllTicked_one': 'Ask about all that is still open in one file',
+  'enquiries.askAllTicked_other': 'Ask about all that is still open in {{count}} files',
+  'enquiries.atMostAtOnce': 'At most {{most}} at once: these are the most pressing. Ask about the others afterwards.',
+  'enquiries.atMostFiles': 'At most {{most}} files at once: untick some.',
 } as const

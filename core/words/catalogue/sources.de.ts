@@ -408,4 +408,6 @@ export default {
   'sources.keysOf_one': '{{id}}, ein Schlüssel',
   'sources.keysOf_other': '{{id}}, {{count}} Schlüssel',
   'sources.yes': 'ja',
+  'sources.askedNow': 'Was sie gefragt ist',
+  'sources.nothingAsked': 'Jetzt ist sie nichts gefragt.',
 } satisfies Translated<typeof english>

@@ -400,4 +400,6 @@ export default {
   'sources.keysOf_one': '{{id}}, one key',
   'sources.keysOf_other': '{{id}}, {{count}} keys',
   'sources.yes': 'yes',
+  'sources.askedNow': 'What it is asked',
+  'sources.nothingAsked': 'It is asked nothing now.',
 } as const

@@ -143,6 +143,12 @@ test('a message is seen as each will get it before it goes, and who gets none is
   await waitFor(() => expect(screen.queryByText(/ticked/)).toBeNull())
 })
 
+test('all that is open in the files that are ticked is asked about at once', async () => {
+  const { user } = await page({ listToAsk: [] })
+  await user.keyboard(' j q')
+  expect((await screen.findByRole('dialog')).textContent).toContain('Ask about all that is still open in 2 files')
+})
+
 test('turning down wants a reason that stays on record', async () => {
   const { user, sent } = await page({
     previewMessages: [

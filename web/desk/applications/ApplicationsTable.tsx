@@ -1,6 +1,7 @@
 import { flexRender, getCoreRowModel, type RowSelectionState, useReactTable } from '@tanstack/react-table'
 import { useState } from 'react'
 import { Link, useNavigate, useSearchParams } from 'react-router'
+import { mostAtOnce } from '#contract/enquiries'
 import { mostCounted, type TableFilter } from '#contract/lists'
 import { say, spokenLocale } from '#core/words/say'
 import { api } from '../../api'
@@ -8,6 +9,7 @@ import { Button, Key } from '../../ui/Button'
 import { Waiting } from '../../ui/Waiting'
 import { useSession } from '../../useSession'
 import { AsCsv } from '../AsCsv'
+import { AskMany } from '../enquiries/AskMany'
 import { useKeys } from '../useKeys'
 import { ComposeMessage } from './ComposeMessage'
 import { columnKeys, columns, shownAtFirst } from './columns'
@@ -46,6 +48,7 @@ export function ApplicationsTable() {
   const [ticked, setTicked] = useState<RowSelectionState>({})
   const [at, setAt] = useState(0)
   const [writing, setWriting] = useState<'message' | 'turn down'>()
+  const [asking, setAsking] = useState(false)
   const table = useReactTable({
     data: data?.rows ?? [],
     columns,
@@ -59,6 +62,7 @@ export function ApplicationsTable() {
   })
   const rows = table.getRowModel().rows
   const chosen = Object.keys(ticked).filter((id) => ticked[id])
+  const mayAsk = may('raiseEnquiries') && chosen.length > 0 && chosen.length <= mostAtOnce
   const set = (over: Record<string, string>) => {
     setAfter([])
     setAt(0)
@@ -86,6 +90,7 @@ export function ApplicationsTable() {
     Enter: current && (() => navigate(`/desk/applications/${current.id}`)),
     b: may('sendMessages') && chosen.length > 0 ? () => setWriting('message') : undefined,
     t: may('turnDown') && chosen.length > 0 ? () => setWriting('turn down') : undefined,
+    q: mayAsk ? () => setAsking(true) : undefined,
     '/': () => document.querySelector<HTMLElement>('input[type=search]')?.focus(),
   })
   return (
@@ -183,6 +188,12 @@ export function ApplicationsTable() {
                 {say('table.writeToThem')}
               </Button>
             )}
+            {may('raiseEnquiries') && (
+              <Button letter="Q" disabled={chosen.length > mostAtOnce} onClick={() => setAsking(true)}>
+                {say('enquiries.askAll')}
+              </Button>
+            )}
+            {chosen.length > mostAtOnce && <span>{say('enquiries.atMostFiles', { most: mostAtOnce })}</span>}
             {may('turnDown') && (
               <Button letter="T" kind="grave" onClick={() => setWriting('turn down')}>
                 {say('table.turnDown')}
@@ -203,6 +214,13 @@ export function ApplicationsTable() {
           {data?.next && <Button onClick={() => setAfter([...after, data.next!])}>{say('table.nextPage')}</Button>}
         </span>
       </div>
+      {asking && (
+        <AskMany
+          of={{ applicationIds: chosen.join(',') }}
+          title={say('enquiries.askAllTicked', { count: chosen.length })}
+          onClose={() => setAsking(false)}
+        />
+      )}
       {writing && (
         <ComposeMessage
           applications={chosen}

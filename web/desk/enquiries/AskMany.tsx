@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react'
 import type { Reply } from '#contract/endpoint'
-import type { Planned, planEnquiries } from '#contract/enquiries'
+import { mostAtOnce, type Planned, type planEnquiries } from '#contract/enquiries'
 import { say } from '#core/words/say'
 import { api } from '../../api'
 import { Button } from '../../ui/Button'
@@ -11,9 +11,9 @@ import { useAct } from '../../useAct'
 import { useToast } from '../useToast'
 import { costWords } from './words'
 
-type Of = { applicationId?: string; sourceId?: string }
+type Of = { applicationIds: string } | { sourceId: string }
 
-/** Asks about all that a file still needs, or all that waits for one source: what goes where, what waits, and what does not. */
+/** Asks about all that files still need, or all that waits for one source: what goes where, what waits, and what does not. */
 export function AskMany({ of, title, onClose }: { of: Of; title: string; onClose: () => void }) {
   const { data: items, error } = api.endpoints.listToAsk.useQuery({ query: of }, { refetchOnMountOrArgChange: true })
   const { act: plan, problem: planProblem } = useAct('planEnquiries')
@@ -42,6 +42,9 @@ export function AskMany({ of, title, onClose }: { of: Of; title: string; onClose
         <p>{say('enquiries.nothingToAsk')}</p>
       ) : (
         <div className="text-[0.9rem]">
+          {planned.length === mostAtOnce && (
+            <p className="mb-2 text-soon-ink">{say('enquiries.atMostAtOnce', { most: mostAtOnce })}</p>
+          )}
           {(['goes', 'waits', 'not'] as const).map((outcome) => (
             <Group
               key={outcome}

@@ -18,6 +18,7 @@ import { AsCsv } from '../AsCsv'
 import { countries } from '../sources/countries'
 import { useKeys } from '../useKeys'
 import { useToast } from '../useToast'
+import { AskMany } from './AskMany'
 
 const headings = ['slack', 'person', 'source', 'howFar', 'asked', 'due', 'turn'] as const
 const names = ['turn', 'channel', 'country', 'sourceId', 'overdue', 'whose'] as const
@@ -31,6 +32,8 @@ export function EnquiryTable() {
   const [after, setAfter] = useState<string[]>([])
   const [ticked, setTicked] = useState<readonly string[]>([])
   const [at, setAt] = useState(0)
+  const [asking, setAsking] = useState(false)
+  const sourceId = params.get('sourceId')
   const remind = useAct('remindEnquiries')
   const filter = Object.fromEntries(names.flatMap((name) => (params.get(name) ? [[name, params.get(name)]] : [])))
   const { data, error, refetch, isFetching } = api.endpoints.listEnquiries.useQuery(
@@ -70,6 +73,7 @@ export function EnquiryTable() {
     ' ': current && (() => tick(current)),
     Enter: current && (() => navigate(`/desk/enquiries/${current.id}`)),
     f: current && (() => navigate(`/desk/verification/${current.applicationId}/${current.claimId}`)),
+    q: sourceId && may('raiseEnquiries') ? () => setAsking(true) : undefined,
     r: may('remindEnquiries') && ticked.length > 0 ? () => void remindAll() : undefined,
   })
   return (
@@ -123,24 +127,31 @@ export function EnquiryTable() {
             onChange={(event) => set('whose', event.target.value)}
           />
         </div>
-        {data && (data.most.length > 0 || params.get('sourceId')) && (
+        {data && (data.most.length > 0 || sourceId) && (
           <p className="mt-2 flex flex-wrap gap-x-4 text-[0.8667rem]">
             <span className="text-ink-2">{say('enquiries.oneCall')}</span>
             {data.most.map(({ id, name, open }) => (
               <button
                 key={id}
                 type="button"
-                aria-pressed={params.get('sourceId') === id}
-                onClick={() => set('sourceId', params.get('sourceId') === id ? '' : id)}
-                className={`font-semibold text-confirmed ${params.get('sourceId') === id ? 'underline' : ''}`}
+                aria-pressed={sourceId === id}
+                onClick={() => set('sourceId', sourceId === id ? '' : id)}
+                className={`font-semibold text-confirmed ${sourceId === id ? 'underline' : ''}`}
               >
                 {name} <span className="font-mono font-normal text-ink-2">{open}</span>
               </button>
             ))}
-            {params.get('sourceId') && (
-              <button type="button" onClick={() => set('sourceId', '')} className="font-semibold text-confirmed">
-                {say('enquiries.everySource')}
-              </button>
+            {sourceId && (
+              <>
+                <button type="button" onClick={() => set('sourceId', '')} className="font-semibold text-confirmed">
+                  {say('enquiries.everySource')}
+                </button>
+                {may('raiseEnquiries') && (
+                  <button type="button" onClick={() => setAsking(true)} className="font-semibold text-confirmed">
+                    {say('enquiries.askAll')} <Key letter="Q" />
+                  </button>
+                )}
+              </>
             )}
           </p>
         )}
@@ -223,6 +234,13 @@ export function EnquiryTable() {
           )}
         </span>
       </div>
+      {asking && sourceId && (
+        <AskMany
+          of={{ sourceId }}
+          title={say('enquiries.askAllOf', { name: data?.most.find(({ id }) => id === sourceId)?.name ?? '' })}
+          onClose={() => setAsking(false)}
+        />
+      )}
     </main>
   )
 }

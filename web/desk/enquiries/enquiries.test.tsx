@@ -193,7 +193,7 @@ test('many are asked at once after what goes where was shown; what cannot go has
     line({ claim: 'Guard', outcome: 'not', because: ['This source is retired.'] }),
   ]
   const items = lines.map(({ claimId, applicationId }) => ({ claimId, applicationId }))
-  const { user, sent } = await showPage(<AskMany of={{ applicationId: uuid() }} title="Ask" onClose={() => {}} />, {
+  const { user, sent } = await showPage(<AskMany of={{ applicationIds: uuid() }} title="Ask" onClose={() => {}} />, {
     ...{ listToAsk: items, planEnquiries: lines, raiseEnquiries: { asked: 1, prepared: 0, not: 0 } },
   } as Answers)
   expect(await screen.findByText('This source is retired.')).toBeTruthy()

@@ -137,7 +137,7 @@ export function FilePane({ id, queue, chosen }: { id: string; queue: Queue; chos
       {takingUp && <TakeUpAgain file={file} onClose={() => setTakingUp(false)} />}
       {asking && (
         <AskMany
-          of={{ applicationId: file.id }}
+          of={{ applicationIds: file.id }}
           title={say('enquiries.askAllOf', { name: file.candidate.name })}
           onClose={() => setAsking(false)}
         />

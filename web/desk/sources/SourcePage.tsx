@@ -7,6 +7,7 @@ import { Waiting } from '../../ui/Waiting'
 import { Overview } from '../overviews/Overview'
 import { AwardRecords } from './AwardRecords'
 import { CheckSource } from './CheckSource'
+import { EnquiriesOf } from './EnquiriesOf'
 import { SourceFacts } from './SourceFacts'
 import { nothingKnown, SourceForm } from './SourceForm'
 import { History, Merged, SaidByCandidates } from './sourceAside'
@@ -78,6 +79,7 @@ function KnownSource({ id }: { id: string }) {
         )}
         <aside className="grid gap-5" aria-label={say('sources.toDecide')}>
           <CheckSource key={version} read={data} />
+          {!mergedInto && <EnquiriesOf sourceId={id} name={source.name} />}
           {state !== 'merged' && data.twins.length > 0 && <Twins read={data} />}
           <SaidByCandidates said={data.said} />
           <Merged merges={data.merges} />

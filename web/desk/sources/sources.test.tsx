@@ -300,6 +300,17 @@ describe('a source', () => {
   })
 })
 
+test('on its page a source says how much it is asked, and all that waits for it is asked in one act', async () => {
+  const { user } = await showOne(read({ state: 'checked' }), {
+    listEnquiries: { rows: [], next: null, counts: { desk: 2, source: 5, candidate: 0 }, most: [] },
+    listToAsk: [],
+  })
+  const link = await screen.findByRole('link', { name: '2 with us · 5 with a source' })
+  expect(link.getAttribute('href')).toBe(`/desk/verification/table?sourceId=${nth(1)}`)
+  await user.keyboard('q')
+  expect(await screen.findByText('Nothing here is still to be asked.')).toBeTruthy()
+})
+
 test('the list of sellers is kept, a name and a domain on each line', async () => {
   const { user, sent } = await showPage(<WatchlistPage />, {
     readWatchlist: { version: 2, watchlist: { sellers: [], freeMail: ['bergpost.example'] } },
