@@ -1,9 +1,10 @@
 import { createTransport, type SendMailOptions } from 'nodemailer'
 import { PDFDocument } from 'pdf-lib'
+import { Op } from 'sequelize'
 import type { EnquiryReply } from '#contract/reply'
 import { allRight, askAbout, checkedSource, claimedOf, enquiryAbout, stepsOfEnquiry } from '../../test/asking'
 import type { Visitor } from '../../test/client'
-import { aPaper, claimOf, type House, openHouse, until } from '../../test/house'
+import { aDegree, aPaper, claimOf, type House, openHouse, until } from '../../test/house'
 import { textOf } from '../../test/pdfText'
 import { aContact } from '../../test/source'
 import { refuseMessage } from '../messages/sendMail'
@@ -169,6 +170,33 @@ describe('several at once', () => {
     expect(await of(one.applicationId, other.applicationId)).not.toContain(one.claimId)
     expect((await desk.call('listToAsk', { query: { applicationIds: 'x' } })).status).toBe(422)
     expect((await desk.call('listToAsk', {})).status).toBe(404)
+  })
+
+  test('what only the candidate can give is asked of them in one mail, in their language, whatever waits for it', async () => {
+    const conditions = [{ id: crypto.randomUUID(), kind: 'signature' as const, claims: [], reason: '' }]
+    const signed = await checkedSource(house, { name: 'Signum', kind: 'school', conditions })
+    const other = await checkedSource(house, { name: 'Paperhof', kind: 'school' })
+    const { candidate, applicationId, claimId } = await claimedOf(house, ['Wanda', 'Waits'], {
+      ...signed,
+      kind: 'study',
+    })
+    const details = aDegree(house, { ...other.named, number: 'N-1' })
+    const second = (await candidate.done('addClaim', { body: { details } })).id
+    await candidate.done('chooseLanguage', { body: { language: 'de' } })
+    const items = [claimId, second].map((id) => ({ claimId: id, applicationId }))
+    expect(await desk.done('raiseEnquiries', { body: { items } })).toEqual({ asked: 0, prepared: 2, not: 0 })
+    const mails = await Message.findAll({
+      where: { toMail: candidate.mail, subject: { [Op.like]: '%Bevor wir fragen%' } },
+    })
+    expect(mails).toHaveLength(1)
+    for (const part of [
+      'Signum: eine von Hand unterschriebene',
+      'Paperhof: ein Dokument',
+      `/applications/${applicationId}`,
+    ])
+      expect(mails[0]!.text).toContain(part)
+    const [row] = (await desk.done('listEnquiries', { query: { turn: 'candidate', sourceId: signed.id } })).rows
+    expect(row!.lacks).toEqual([expect.stringContaining('a permission signed by hand')])
   })
 
   test('two who ask about the same at the same moment ask once', async () => {

@@ -6,7 +6,8 @@ import { type AskedBy, reachOf, type Way, waysFor } from '#core/enquiries/ways'
 import { isActive } from '#core/hiring/stages'
 import { isMeetable, paperFor } from '#core/sources/conditions'
 import { type Contact, contactFor, type Money } from '#core/sources/source'
-import { type Coded, coded, say } from '#core/words/say'
+import { type Coded, coded } from '#core/words/say'
+import type { StoredText } from '#core/words/stored'
 import type { Deps } from '../platform/deps'
 import { notFound } from '../platform/errors/problems'
 import { conditionsOf } from '../readiness/claimFacts'
@@ -58,7 +59,7 @@ export type Plan = {
   /** What no waiting mends. */
   obstacles: Coded[]
   /** What it waits for. */
-  lacks: Coded[]
+  lacks: StoredText[]
 }
 
 /** Works out how a claim would be asked about now; `live` is the enquiry it is for, where there is one already. */
@@ -184,7 +185,10 @@ async function askedFirst({ clock }: Deps, claim: Claim, source: Source) {
         .map(({ kind, state }) =>
           state === 'to look at'
             ? coded('enquiry.obstacle.signatureNotSeen')
-            : coded('enquiry.obstacle.askedFirst', { what: say(`condition.source.${kind}`) }),
+            : {
+                code: 'enquiry.obstacle.askedFirst' as const,
+                values: { what: { code: `condition.source.${kind}` as const } },
+              },
         ),
       ...(formMissing ? [coded('enquiry.obstacle.formNotHere')] : []),
     ],

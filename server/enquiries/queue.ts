@@ -3,7 +3,7 @@ import { type EnquiryRow, queueStages } from '#contract/enquiries'
 import { turns } from '#core/enquiries/enquiry'
 import { isToApprove } from '#core/enquiries/settings'
 import type { Channel } from '#core/sources/source'
-import { sayCoded } from '#core/words/say'
+import { writeValue } from '#core/words/stored'
 import type { Account, Deps } from '../platform/deps'
 import { candidateNames } from '../records/accounts/candidate'
 import { labelOf } from '../records/claims/label'
@@ -156,7 +156,7 @@ export async function rowsFor(deps: Deps, enquiries: readonly Enquiry[]): Promis
         answerBy: enquiry.answerBy,
         overdue: enquiry.state === 'open' && enquiry.answerBy < today,
         dueOn: enquiry.dueOn ?? null,
-        lacks: (enquiry.lacks ?? []).map(sayCoded),
+        lacks: (enquiry.lacks ?? []).map(writeValue),
         cost: enquiry.cost ?? null,
         toApprove:
           enquiry.state === 'prepared' &&

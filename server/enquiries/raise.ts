@@ -1,17 +1,20 @@
 import { UniqueConstraintError } from 'sequelize'
 import { v7 as uuid } from 'uuid'
 import type { Planned } from '#contract/enquiries'
+import { groupBy } from '#core/groupBy'
 import { writeReference } from '#core/references/reference'
 import { coded, sayCoded } from '#core/words/say'
-import { sayStored } from '#core/words/stored'
+import { type StoredText, sayStored, writeValue } from '#core/words/stored'
+import { queueNotice } from '../messages/queueNotice'
 import { recordEvent } from '../platform/audit/record'
 import { compareAndSet } from '../platform/database/compareAndSet'
 import { nextNumber } from '../platform/database/counter'
 import type { Account, Deps } from '../platform/deps'
 import { inLanguage } from '../platform/http/language'
+import { contactMail } from '../records/applications/answers'
 import { labelOf, labelValue } from '../records/claims/label'
 import { Enquiry } from '../records/enquiries/model'
-import { withStanding } from '../records/enquiries/standing'
+import { lacksCandidate, withStanding } from '../records/enquiries/standing'
 import { claimedStatement } from '../records/enquiries/statement'
 import { keepStep } from '../records/enquiries/steps'
 import { slackOf } from '../records/hiring/slack'
@@ -52,7 +55,7 @@ export async function previewEnquiry(deps: Deps, claimId: string, applicationId:
     faster: faster ? shown(faster) : null,
     toApprove,
     obstacles: obstacles.map(sayCoded),
-    lacks: lacks.map(sayCoded),
+    lacks: lacks.map(writeValue),
   }
 }
 
@@ -78,7 +81,10 @@ export async function raiseEnquiry(
   const id = uuid()
   const enquiry = await prepare(deps, actor.name, plan, { id, batchId: id, speed: choice.faster ? 'faster' : 'usual' })
   if (plan.lacks.length === 0) await sendOut(deps, actor, [{ enquiry, plan }])
-  else await tellPrepared(deps, actor, enquiry, plan)
+  else {
+    await keepPrepared(deps, actor, enquiry, plan)
+    await tellWhatIsMissing(deps, [plan])
+  }
   return { id, state: enquiry.state as 'prepared' | 'open', answerBy: enquiry.answerBy }
 }
 
@@ -114,13 +120,13 @@ const blank = {
   ...{ dueOn: null },
 }
 
-async function tellPrepared(deps: Deps, actor: Account, enquiry: Enquiry, { claim, source, lacks }: Plan) {
+async function keepPrepared(deps: Deps, actor: Account, enquiry: Enquiry, { claim, source, lacks }: Plan) {
   await keepStep(enquiry, { step: 'prepared', at: deps.clock.now(), by: actor.name })
   await recordEvent(deps, actor, {
     code: 'enquiry-prepared',
     values: {
       ...{ source: source!.name, claim: labelValue(claim.details) },
-      lacks: { list: lacks.map(({ code, values }) => ({ code, values })) },
+      lacks: { list: lacks },
     },
     about: source!.name,
     candidateId: claim.candidateId,
@@ -128,6 +134,43 @@ async function tellPrepared(deps: Deps, actor: Account, enquiry: Enquiry, { clai
     claimId: claim.id,
   })
 }
+
+/** Tells candidates in one mail each what only they can give, so that what is prepared can go out. */
+async function tellWhatIsMissing(deps: Deps, plans: readonly Plan[]) {
+  const waiting = plans.filter(({ lacks }) => lacksCandidate(lacks))
+  for (const [first, ...rest] of groupBy(waiting, ({ application }) => application.id).values()) {
+    if (!first) continue
+    const { application, person } = first
+    await queueNotice(deps, {
+      to: { ...person, mail: contactMail(application) ?? person.mail },
+      about: application,
+      words: 'enquiryWaits',
+      values: {
+        what: { lines: [first, ...rest].map(missingLine) },
+        link: `${deps.config.publicUrl}/applications/${application.id}`,
+      },
+    })
+  }
+}
+
+const missingLine = ({ claim, source, lacks }: Plan): StoredText => ({
+  code: 'mail.enquiryWaits.line',
+  values: {
+    ...{ claim: labelValue(claim.details), source: source!.name },
+    lacks: {
+      list: lacks.flatMap(({ code, values }) =>
+        code in missing ? [{ code: missing[code as keyof typeof missing], values }] : [],
+      ),
+    },
+  },
+})
+
+/** What is missing that only its candidate can give, as it is said to them. */
+const missing = {
+  'enquiry.obstacle.notSigned': 'mail.enquiryWaits.notSigned',
+  'enquiry.obstacle.noPaper': 'mail.enquiryWaits.noPaper',
+  'enquiry.obstacle.askedFirst': 'mail.enquiryWaits.askedFirst',
+} as const
 
 const waitsForUs = new Set<string>(['letter', 'telephone', 'register'])
 
@@ -203,7 +246,7 @@ export async function planEnquiries(deps: Deps, items: readonly Item[]): Promise
       to: source && way ? addressOf(source, way) : '',
       cost: handling.cost,
       outcome,
-      because: (outcome === 'not' ? obstacles : lacks).map(sayCoded),
+      because: (outcome === 'not' ? obstacles : lacks).map(writeValue),
       together: key ? (batches.get(key) ?? null) : null,
     }
   })
@@ -225,7 +268,7 @@ export async function raiseEnquiries(deps: Deps, actor: Account, items: readonly
     const batchId = (key && batches.get(key)?.[0]?.enquiry.batchId) || id
     const enquiry = await prepare(deps, actor.name, plan, { id, batchId, speed: 'usual' })
     if (outcome === 'waits') {
-      await tellPrepared(deps, actor, enquiry, plan)
+      await keepPrepared(deps, actor, enquiry, plan)
       counts.prepared += 1
     } else {
       const own = key ?? id
@@ -234,6 +277,10 @@ export async function raiseEnquiries(deps: Deps, actor: Account, items: readonly
     }
   }
   for (const [first, ...rest] of batches.values()) if (first) await sendOut(deps, actor, [first, ...rest])
+  await tellWhatIsMissing(
+    deps,
+    plans.filter((plan) => outcomeOf(plan) === 'waits'),
+  )
   return counts
 }
 

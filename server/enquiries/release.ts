@@ -1,5 +1,5 @@
 import { Op } from 'sequelize'
-import type { Coded } from '#core/words/say'
+import type { StoredText } from '#core/words/stored'
 import type { Change } from '../platform/changes'
 import { changeWhere } from '../platform/database/compareAndSet'
 import { inTransaction, lockOf } from '../platform/database/connection'
@@ -50,4 +50,5 @@ export async function releasePrepared(deps: Deps, id: string) {
   await changeWhere(enquiry, { state: 'prepared' }, withStanding(enquiry, { lacks: plan.lacks }))
 }
 
-const sameLacks = (one: readonly Coded[], other: readonly Coded[]) => JSON.stringify(one) === JSON.stringify(other)
+const sameLacks = (one: readonly StoredText[], other: readonly StoredText[]) =>
+  JSON.stringify(one) === JSON.stringify(other)

@@ -28,6 +28,7 @@ const kindOf = {
   changePart: 'to do',
   betterCopy: 'to do',
   sourceAsksMore: 'to do',
+  enquiryWaits: 'to do',
   postedMissed: 'to do',
   paperDiscarded: 'progress',
   finalPaperDue: 'to do',

@@ -11,7 +11,8 @@ import { accreditationIn, programmeOf } from '#core/sources/programmes'
 import { sellerOf } from '#core/sources/sellers'
 import { type Standing, standingAgainst } from '#core/validity/validity'
 import { comparisonSentence, standingSentence } from '#core/words/comparison'
-import { say, sayCoded } from '#core/words/say'
+import { say } from '#core/words/say'
+import { writeValue } from '#core/words/stored'
 import { stepLine } from '../enquiries/read'
 import { labelOf } from '../records/claims/label'
 import type { Claim } from '../records/claims/model'
@@ -102,7 +103,7 @@ export function proofOf(claim: Claim, file: FileForProof): Proof {
       .filter(({ claimId }) => claimId === claim.id)
       .map((enquiry) => ({
         ...{ id: enquiry.id, reference: enquiry.reference ?? null, paper: Boolean(enquiry.paper) },
-        lacks: (enquiry.lacks ?? []).map(sayCoded),
+        lacks: (enquiry.lacks ?? []).map(writeValue),
         steps: file.steps.filter(({ enquiryId }) => enquiryId === enquiry.id).map(stepLine),
         round: enquiry.round,
         channel: enquiry.channel,

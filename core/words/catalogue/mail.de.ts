@@ -186,4 +186,11 @@ export default {
   'mail.enquiry.forwarded.subject': '{{by}} gibt eine Frage an Sie weiter: {{claim}}, {{candidate}}',
   'mail.enquiry.forwarded.text':
     '{{by}} von {{source}} hat diese Frage von {{operator}} an Sie weitergegeben.\n\n{{candidate}} nennt {{source}} als Quelle dieser Angabe: {{claim}}. Bitte teilen Sie uns mit, ob das stimmt. Es dauert etwa zwei Minuten und braucht kein Konto:\n{{link}}\n\nEine unterschriebene Erlaubnis zur Prüfung liegt bei. Der Link ist für Sie bestimmt, gilt einmal und läuft ab.\n\nFür eine Antwort bis {{answerBy}} wären wir dankbar.',
+  'mail.enquiryWaits.subject': 'Bevor wir fragen können: Etwas fehlt noch von Ihnen',
+  'mail.enquiryWaits.text':
+    'Wir wollen bestätigen lassen, was Sie angegeben haben. Vorher fehlt noch etwas von Ihnen:\n\n{{what}}\n\nDas geht auf Ihrer Statusseite; die Frage geht dann von selbst hinaus.\n{{link}}',
+  'mail.enquiryWaits.line': '{{claim}}, {{source}}: {{lacks}}',
+  'mail.enquiryWaits.notSigned': 'Ihre unterschriebene Erlaubnis zum Prüfen',
+  'mail.enquiryWaits.noPaper': 'ein Dokument, das es zeigt',
+  'mail.enquiryWaits.askedFirst': '{{what}} (verlangt die Quelle)',
 } satisfies Translated<typeof english>

@@ -181,4 +181,11 @@ export default {
   'mail.enquiry.forwarded.subject': '{{by}} passes a question on to you: {{claim}}, {{candidate}}',
   'mail.enquiry.forwarded.text':
     '{{by}} of {{source}} has passed this question of {{operator}} on to you.\n\n{{candidate}} names {{source}} as the source of this: {{claim}}. Please tell us whether that is right. It takes about two minutes and needs no account:\n{{link}}\n\nA signed permission to check is attached. The link is meant for you, works once, and expires.\n\nWe would be grateful for an answer by {{answerBy}}.',
+  'mail.enquiryWaits.subject': 'Before we can ask: something is needed from you',
+  'mail.enquiryWaits.text':
+    'We are about to have what you stated confirmed. Before that, something is needed from you:\n\n{{what}}\n\nYou give it on your status page; the question then goes out by itself.\n{{link}}',
+  'mail.enquiryWaits.line': '{{claim}}, {{source}}: {{lacks}}',
+  'mail.enquiryWaits.notSigned': 'your signed permission to check',
+  'mail.enquiryWaits.noPaper': 'a document that shows it',
+  'mail.enquiryWaits.askedFirst': '{{what}} (the source asks for it)',
 } as const

@@ -16,7 +16,7 @@ import type { Rung } from '#core/requirements/requirement'
 import type { AwardBasis } from '#core/sources/knownAward'
 import type { Money } from '#core/sources/source'
 import type { Standing } from '#core/validity/validity'
-import type { Coded } from '#core/words/say'
+import type { StoredText } from '#core/words/stored'
 import {
   day,
   dayOrNull,
@@ -81,7 +81,7 @@ export class Enquiry extends Model<InferAttributes<Enquiry>, InferCreationAttrib
   declare paper: CreationOptional<{ sha256: string; fileName: string; cameAt: string } | null>
   declare declined: CreationOptional<{ reason: DeclineReason; note: string } | null>
   /** What keeps it from going out while it is prepared. */
-  declare lacks: CreationOptional<Coded[] | null>
+  declare lacks: CreationOptional<StoredText[] | null>
   /** The number of what its source was given for its own files. */
   declare receipt: CreationOptional<string | null>
   declare version: CreationOptional<number>

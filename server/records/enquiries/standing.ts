@@ -1,6 +1,6 @@
 import type { Attributes } from 'sequelize'
 import { isLive, type Progress, stageOf, turnOf } from '#core/enquiries/enquiry'
-import type { Coded } from '#core/words/say'
+import type { StoredText } from '#core/words/stored'
 import type { Enquiry } from './model'
 
 type Values = Attributes<Enquiry>
@@ -35,8 +35,12 @@ export const progressOf = (enquiry: Looked): Progress => ({
 export const enquiryStage = (enquiry: Looked) => stageOf(progressOf(enquiry))
 
 /** What is missing that only its candidate can give. */
-const ofCandidate = new Set(['enquiry.obstacle.notSigned', 'enquiry.obstacle.askedFirst', 'enquiry.obstacle.noPaper'])
-export const lacksCandidate = (lacks: readonly Coded[] | null | undefined): boolean =>
+const ofCandidate: ReadonlySet<string> = new Set([
+  'enquiry.obstacle.notSigned',
+  'enquiry.obstacle.askedFirst',
+  'enquiry.obstacle.noPaper',
+])
+export const lacksCandidate = (lacks: readonly Pick<StoredText, 'code'>[] | null | undefined): boolean =>
   (lacks ?? []).some(({ code }) => ofCandidate.has(code))
 
 /**
