@@ -38,6 +38,7 @@ import * as scoring from './scoring'
 import * as sharedSections from './sharedSections'
 import * as skills from './skills'
 import * as sources from './sources'
+import * as sourceTexts from './sourceTexts'
 import * as status from './status'
 import * as tray from './tray'
 import * as vacancies from './vacancies'
@@ -66,6 +67,7 @@ const everything = {
   ...status,
   ...behalf,
   ...sources,
+  ...sourceTexts,
   ...skills,
   ...verification,
   ...enquiries,

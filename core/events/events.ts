@@ -211,6 +211,8 @@ export const events = {
   'mail-refused': ['file', 'application', 'undelivered'],
   'template-saved': nothing,
   'template-removed': nothing,
+  'source-text-saved': nothing,
+  'source-text-reset': nothing,
   'sentences-saved': nothing,
 
   // Vacancies and rules

@@ -83,7 +83,7 @@ export async function advance(deps: Deps, ids: readonly string[], how: How = {})
   await writeUpdates(updates)
   if (steps.length > 0) await EnquiryStepRow.bulkCreate(steps)
   await recordManyQuietly(deps, happened)
-  await letLeave(leaving)
+  await letLeave(deps, leaving)
   return new Map(loaded.map(({ enquiry, next }) => [enquiry.id, next.act]))
 }
 

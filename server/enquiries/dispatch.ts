@@ -1,11 +1,14 @@
 import type { Way } from '#core/enquiries/ways'
+import type { SourceLanguage } from '#core/words/say'
 import type { Deps } from '../platform/deps'
+import { inLanguage } from '../platform/http/language'
 import { newToken } from '../platform/http/tokens'
 import { queueJobs } from '../platform/jobs/queue'
-import { type MailRow, mailRow, queueMails } from '../platform/mail/queueMail'
+import { type Envelope, queueMails, writtenRow } from '../platform/mail/queueMail'
 import { type Enquiry, EnquiryLink } from '../records/enquiries/model'
 import type { Source } from '../records/sources/model'
-import { type Asked, directMail, permissionFile, questionMail, reminderMail, spokenBy } from './wording'
+import { readOwnTexts, saySourceText } from './ownTexts'
+import { type Asked, directMail, permissionFile, questionMail, reminderMail, spokenBy, type Written } from './wording'
 
 /** One question as it goes out: what it is about, and what goes with it. */
 export type Outgoing = Asked & {
@@ -19,8 +22,11 @@ export type Batch = readonly [Outgoing, ...Outgoing[]]
 type Link = Pick<EnquiryLink, 'tokenHash' | 'batchId' | 'createdAt'> &
   Partial<Pick<EnquiryLink, 'toMail' | 'toName' | 'onlyEnquiryId' | 'forwarded' | 'state'>>
 
+/** A mail to a source, whose words are said when it leaves. */
+type SourceMail = Written & Envelope & { to: { name: string; mail: string; language: SourceLanguage } }
+
 /** What leaves the house for some questions; nothing has left before it is written. */
-export type Leaving = { links: Link[]; mails: MailRow[]; lookUps: { enquiryId: string }[] }
+export type Leaving = { links: Link[]; mails: SourceMail[]; lookUps: { enquiryId: string }[] }
 
 const nothing: Leaving = { links: [], mails: [], lookUps: [] }
 
@@ -38,14 +44,29 @@ export function newLink(
 }
 
 /** Writes what leaves, in the transaction of what it is for: a mail and the question it carries are there both or neither. */
-export async function letLeave(leaving: readonly Leaving[]) {
+export async function letLeave(deps: Deps, leaving: readonly Leaving[]) {
   const links = leaving.flatMap((one) => one.links)
   if (links.length > 0) await EnquiryLink.bulkCreate(links)
-  await queueMails(leaving.flatMap((one) => one.mails))
+  await queueSourceMails(
+    deps,
+    leaving.flatMap((one) => one.mails),
+  )
   await queueJobs(
     'look up',
     leaving.flatMap((one) => one.lookUps),
   )
+}
+
+/** Leaves mails to sources in the outbox, in the words of the house where it has its own. */
+export async function queueSourceMails(deps: Deps, mails: readonly SourceMail[]) {
+  if (mails.length === 0) return
+  const own = await readOwnTexts()
+  const rows = mails.map(({ words, values, ...envelope }) => {
+    const { language } = envelope.to
+    const said = saySourceText(own, { name: `mail.${words}`, language }, values)
+    return inLanguage(language, () => writtenRow(deps, { ...envelope, ...said }))
+  })
+  await queueMails(rows)
 }
 
 /** How questions are taken to their source by each way. A letter waits for the printer and a call for somebody to make it. */
@@ -54,13 +75,11 @@ export const ask: Record<Way['channel'], (deps: Deps, batch: Batch, source: Sour
     const [{ enquiry }] = batch
     const { row, address } = newLink(deps, enquiry, { toMail: mail, toName: source.name })
     const written = questionMail(deps, batch, source.name, enquiry.answerBy, address)
-    return { ...nothing, links: [row], mails: [mailOf(deps, batch, source, mail, written)] }
+    return { ...nothing, links: [row], mails: [mailOf(batch, source, mail, written)] }
   },
   'direct issue': (deps, batch, source, mail) => ({
     ...nothing,
-    mails: batch.map((one) =>
-      mailOf(deps, [one], source, mail, directMail(deps, one, source.name, one.enquiry.answerBy)),
-    ),
+    mails: batch.map((one) => mailOf([one], source, mail, directMail(deps, one, source.name, one.enquiry.answerBy))),
   }),
   letter: () => nothing,
   telephone: () => nothing,
@@ -73,16 +92,14 @@ export function remind(deps: Deps, batch: Batch, source: Source, to: string): Le
   if (enquiry.channel === 'direct issue') return ask['direct issue'](deps, batch, source, to)
   if (enquiry.channel !== 'link') return nothing
   const { row, address } = newLink(deps, enquiry, { toMail: to, toName: source.name })
-  return { ...nothing, links: [row], mails: [mailOf(deps, batch, source, to, reminderMail(deps, batch, address))] }
+  return { ...nothing, links: [row], mails: [mailOf(batch, source, to, reminderMail(deps, batch, address))] }
 }
 
-type Written = ReturnType<typeof questionMail> | ReturnType<typeof directMail> | ReturnType<typeof reminderMail>
-
-function mailOf(deps: Deps, batch: Batch, source: Source, mail: string, written: Written): MailRow {
+function mailOf(batch: Batch, source: Source, mail: string, written: Written): SourceMail {
   const [{ claim, enquiry }] = batch
-  return mailRow(deps, {
+  return {
     to: { name: source.name, mail, language: spokenBy(source) },
-    ...(written as ReturnType<typeof directMail>),
+    ...written,
     attachments: batch.flatMap(({ candidate, permission, enclosed }) => [
       ...(permission ? [{ fileName: permissionFile(candidate), sha256: permission.sha256 }] : []),
       ...enclosed,
@@ -90,5 +107,5 @@ function mailOf(deps: Deps, batch: Batch, source: Source, mail: string, written:
     // A mail about several people belongs to no single file.
     ...(batch.length === 1 ? { about: { id: enquiry.applicationId, candidateId: claim.candidateId } } : {}),
     enquiryBatchId: enquiry.batchId,
-  })
+  }
 }

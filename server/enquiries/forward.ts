@@ -5,7 +5,6 @@ import { changeWhere } from '../platform/database/compareAndSet'
 import type { Account, Deps } from '../platform/deps'
 import { notFound } from '../platform/errors/problems'
 import { countMailTo } from '../platform/http/limits'
-import { queueMail } from '../platform/mail/queueMail'
 import { candidateWithMail } from '../records/accounts/candidate'
 import { labelValue } from '../records/claims/label'
 import { claimById } from '../records/enquiries/load'
@@ -16,7 +15,7 @@ import { permissionOf } from '../records/permissions/permissions'
 import { sourceById } from '../records/sources/sources'
 import { currentWatchlist } from '../records/sources/watchlist'
 import { openBehind } from './behindLink'
-import { newLink } from './dispatch'
+import { newLink, queueSourceMails } from './dispatch'
 import { problems } from './problems'
 import { askedAs, permissionFile, spokenBy } from './wording'
 
@@ -51,16 +50,18 @@ async function send(deps: Deps, question: Enquiry, { toMail, toName, forwarded }
   const permission = await permissionOf(question.applicationId)
   const changes = withStanding(question, { forwardedAt: deps.clock.now() })
   if (!(await changeWhere(question, { state: 'open' }, changes))) throw problems.answered()
-  await queueMail(deps, {
-    to: { name: toName, mail: toMail, language: spokenBy(source) },
-    words: 'enquiry.forwarded',
-    values: {
-      ...{ by: forwarded.by, source: source.name, operator: deps.organisation.name, candidate: person.name, link },
-      ...{ claim: askedAs(claim.details), answerBy: { day: question.answerBy } },
+  await queueSourceMails(deps, [
+    {
+      to: { name: toName, mail: toMail, language: spokenBy(source) },
+      words: 'enquiry.forwarded',
+      values: {
+        ...{ by: forwarded.by, source: source.name, operator: deps.organisation.name, candidate: person.name, link },
+        ...{ claim: askedAs(claim.details), answerBy: { day: question.answerBy } },
+      },
+      attachments: permission ? [{ fileName: permissionFile(person.name), sha256: permission.sha256 }] : [],
+      about: { id: question.applicationId, candidateId: claim.candidateId },
     },
-    attachments: permission ? [{ fileName: permissionFile(person.name), sha256: permission.sha256 }] : [],
-    about: { id: question.applicationId, candidateId: claim.candidateId },
-  })
+  ])
   await keepStep(question, { step: 'forwarded', at: deps.clock.now(), by: forwarded.by, details: { to: toMail } })
   await recordEvent(
     deps,

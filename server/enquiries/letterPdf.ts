@@ -33,6 +33,8 @@ export type Letter = {
   answerBy: string
   /** Of a reminder: when we wrote before. */
   before?: string
+  /** How it is said what we ask, in the words of the house. */
+  question: string
   people: readonly LetterPerson[]
 }
 
@@ -105,15 +107,12 @@ async function drawFirstPage(pen: Pen, letter: Letter) {
   paragraph(pen, say('letter.enclosures'), plain, 9)
 }
 
-function bodyOf({ source, kind, people, before, answerBy }: Letter): string[] {
+function bodyOf({ source, question, people, before, answerBy }: Letter): string[] {
   const [first] = people
   const asked =
     people.length > 1 || !first
-      ? [
-          say('letter.text.several'),
-          ...people.map(({ candidate, claim, reference }) => `${candidate}: ${claim} (${reference})`),
-        ]
-      : [say(`letter.text.${kind}`, { candidate: first.candidate, claim: first.claim })]
+      ? [question, ...people.map(({ candidate, claim, reference }) => `${candidate}: ${claim} (${reference})`)]
+      : [question]
   return [
     say('letter.dear', { source }),
     ...(before ? [say('letter.text.reminder', { day: writeWhen(before) })] : []),

@@ -24,6 +24,7 @@ import { beyondOf } from './answer'
 import { dueOnOf } from './due'
 import { namedInSight } from './inSight'
 import { addLetter, type Letter, type LetterPerson } from './letterPdf'
+import { readOwnTexts, saySourceText } from './ownTexts'
 import { addressOf, calendarOf, planFor } from './plan'
 import { askedAs, spokenBy } from './wording'
 
@@ -130,8 +131,13 @@ async function letterFor(deps: Deps, { source, own }: Waiting): Promise<() => Le
       : Temporal.PlainDate.from(enquiry.answerBy)
   const enclosed = new Map<string, Uint8Array[]>()
   for (const one of own) enclosed.set(one.enquiry.id, await enclosedWith(deps, one))
+  const ownTexts = await readOwnTexts()
+  const language = spokenBy(source)
+  const name = own.length > 1 ? 'several' : claim.kind === 'work' ? 'work' : 'issued'
+  const values = own.length > 1 ? {} : { candidate: own[0].candidate, claim: askedAs(claim.details) }
   return () => ({
     from,
+    question: saySourceText(ownTexts, { name: `letter.text.${name}`, language }, values).text,
     ownAddress: postalAddress(organisation),
     address: [source.name, ...address.split('\n')].filter(Boolean),
     ...{ contact: organisation.contact, phone: organisation.phone, source: source.name },

@@ -4,7 +4,7 @@ import type { Planned } from '#contract/enquiries'
 import { groupBy } from '#core/groupBy'
 import { writeReference } from '#core/references/reference'
 import { coded, sayCoded } from '#core/words/say'
-import { type StoredText, sayStored, writeValue } from '#core/words/stored'
+import { type StoredText, writeValue } from '#core/words/stored'
 import { queueNotice } from '../messages/queueNotice'
 import { recordEvent } from '../platform/audit/record'
 import { compareAndSet } from '../platform/database/compareAndSet'
@@ -22,6 +22,7 @@ import { hidesName } from '../records/scoring/find'
 import { ask, letLeave, type Outgoing } from './dispatch'
 import { dueOnOf } from './due'
 import { linkEnd } from './linkEnd'
+import { readOwnTexts, saySourceText } from './ownTexts'
 import { addressOf, type Choice, type Handling, type Plan, planFor } from './plan'
 import { problems } from './problems'
 import { directMail, permissionFile, questionMail, spokenBy } from './wording'
@@ -45,9 +46,8 @@ export async function previewEnquiry(deps: Deps, claimId: string, applicationId:
     ways: source ? ways.map((one) => ({ ...one, to: addressOf(source, one) })) : [],
     source: name,
     language,
+    ...saySourceText(await readOwnTexts(), { name: `mail.${preview.words}`, language }, preview.values),
     ...inLanguage(language, () => ({
-      subject: sayStored(`mail.${preview.words}.subject`, preview.values),
-      text: sayStored(`mail.${preview.words}.text`, preview.values),
       encloses: [permissionFile(shownName), ...enclosed.map(({ fileName }) => fileName)],
     })),
     answerBy: handling.answerBy.toString(),
@@ -219,7 +219,7 @@ export async function sendOut(deps: Deps, actor: Account | { kind: 'system' }, g
   }
   const to = addressOf(source, way)
   for (const { enquiry } of outgoing) await keepStep(enquiry, { step: 'asked', at: now, by, details: { to } })
-  await letLeave([ask[way.channel](deps, outgoing as [Outgoing, ...Outgoing[]], source, to)])
+  await letLeave(deps, [ask[way.channel](deps, outgoing as [Outgoing, ...Outgoing[]], source, to)])
 }
 
 type Item = { claimId: string; applicationId: string }

@@ -1,11 +1,13 @@
 import * as contract from '#contract/enquiries'
 import * as letters from '#contract/letters'
 import * as reply from '#contract/reply'
+import * as texts from '#contract/sourceTexts'
 import { bind, bindFile } from '../platform/http/bind'
 import { approveCost, escalateEnquiry, logCall, remindEnquiries, withdrawEnquiry } from './acts'
 import { checkReply, enterReply } from './answer'
 import { checkForward, forwardEnquiry } from './forward'
 import { listLetters, markPrinted, readLetters } from './letters'
+import { listSourceTexts, resetSourceText, saveSourceText } from './ownTexts'
 import { listEnquiries } from './queue'
 import { planEnquiries, previewEnquiry, raiseEnquiries, raiseEnquiry } from './raise'
 import { readEnquiryAtDesk, readEnquiryPaper } from './read'
@@ -41,6 +43,9 @@ export const enquiryRoutes = [
     withdrawEnquiry(deps, actor, input.params.id, input.body.version),
   ),
   bind(contract.approveCost, ({ deps, actor, input }) => approveCost(deps, actor, input.params.id, input.body.version)),
+  bind(texts.listSourceTexts, () => listSourceTexts()),
+  bind(texts.saveSourceText, ({ deps, actor, input }) => saveSourceText(deps, actor, input.params, input.body)),
+  bind(texts.resetSourceText, ({ deps, actor, input }) => resetSourceText(deps, actor, input.params)),
   bind(letters.listLetters, ({ deps, actor }) => listLetters(deps, actor)),
   bindFile(letters.readLetters, ({ deps, actor, input }) => readLetters(deps, actor, input.query.batchIds.split(','))),
   bind(letters.markPrinted, ({ deps, actor, input }) => markPrinted(deps, actor, input.body.batchIds)),

@@ -2,10 +2,12 @@ import type { Temporal } from 'temporal-polyfill'
 import type { ClaimDetails } from '#contract/claims'
 import { dayAt } from '#core/dates/zoned'
 import { askedFields } from '#core/enquiries/asks'
+import type { SourceText } from '#core/enquiries/texts'
 import { languageOfSource } from '#core/sources/language'
 import { say } from '#core/words/say'
 import type { StoredValue } from '#core/words/stored'
 import type { Deps } from '../platform/deps'
+import type { MailValues, MailWords } from '../platform/mail/queueMail'
 import { labelValue } from '../records/claims/label'
 import type { Claim } from '../records/claims/model'
 import type { Enquiry } from '../records/enquiries/model'
@@ -78,6 +80,13 @@ export function directMail(
     },
   }
 }
+
+/** What a source is written, before its words are said. */
+export type Written = {
+  [Name in SourceText]: Name extends `mail.${infer Words extends MailWords}`
+    ? { words: Words; values: MailValues<Words> }
+    : never
+}[SourceText]
 
 export function reminderMail(
   { organisation }: Pick<Deps, 'organisation'>,

@@ -330,4 +330,6 @@ export default {
   'event.credential-confirmed': 'Ein digitaler Nachweis von {{source}} hat {{claim}} bestätigt',
   'event.credential-confirmed.toCandidate': 'Ihr digitaler Nachweis von {{source}} hat {{claim}} bestätigt.',
   'event.credential-refused': 'Hat einen digitalen Nachweis zu {{claim}} gebracht, der es nicht bestätigt: {{why}}',
+  'event.source-text-saved': 'Hat „{{text}}“ neu geschrieben, auf {{language}}',
+  'event.source-text-reset': 'Ist zu den ersten Worten von „{{text}}“ zurückgekehrt, auf {{language}}',
 } satisfies Translated<typeof english>

@@ -318,4 +318,6 @@ export default {
   'event.credential-confirmed': 'A digital credential of {{source}} confirmed {{claim}}',
   'event.credential-confirmed.toCandidate': 'Your digital credential of {{source}} confirmed {{claim}}.',
   'event.credential-refused': 'Brought a digital credential of {{claim}} that does not confirm it: {{why}}',
+  'event.source-text-saved': 'Wrote “{{text}}” anew, in {{language}}',
+  'event.source-text-reset': 'Went back to the first words of “{{text}}”, in {{language}}',
 } as const

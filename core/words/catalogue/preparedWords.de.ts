@@ -33,4 +33,15 @@ export default {
     'Sätze für die Taste A in einer Akte, wo die ersten neun die Tasten 1 bis 9 haben, und Nachrichten an mehrere. Alle lesen in ihrer eigenen Sprache.',
   'preparedWords.aSentence': 'ein Satz',
   'preparedWords.answersToQuestions': 'Antworten auf Fragen',
+  'preparedWords.toSources': 'Was Stellen geschrieben wird',
+  'preparedWords.toSourcesMeans':
+    'Jede wird in ihrer Sprache angeschrieben. Ein Text, den hier niemand geschrieben hat, ist der, der von Anfang an da ist.',
+  'preparedWords.ownIn': 'eigene Worte auf {{languages}}',
+  'preparedWords.noneOwn': 'wie von Anfang an',
+  'preparedWords.language': 'Sprache',
+  'preparedWords.text': 'Text',
+  'preparedWords.putIn': 'Eine Mail beginnt mit einem Gruß und endet damit, wer wir sind. Eingesetzt werden kann:',
+  'preparedWords.sourceTextSaved': 'Der Text ist gespeichert; was von jetzt an hinausgeht, hat ihn.',
+  'preparedWords.sourceTextReset': 'Die ersten Worte sind wieder da.',
+  'preparedWords.firstWordsAgain': 'Zurück zu den ersten Worten',
 } satisfies Translated<typeof english>

@@ -30,4 +30,15 @@ export default {
     'Sentences for the key A in a file, where the first nine have the keys 1 to 9, and messages for writing to several. Each reader gets their own language.',
   'preparedWords.aSentence': 'a sentence',
   'preparedWords.answersToQuestions': 'Answers to questions',
+  'preparedWords.toSources': 'What sources are written',
+  'preparedWords.toSourcesMeans':
+    'Each is written to in its own language. A text that nobody here has written is the one that is there from the start.',
+  'preparedWords.ownIn': 'own words in {{languages}}',
+  'preparedWords.noneOwn': 'as from the start',
+  'preparedWords.language': 'Language',
+  'preparedWords.text': 'Text',
+  'preparedWords.putIn': 'A mail begins with a greeting and ends with who we are. You can put in:',
+  'preparedWords.sourceTextSaved': 'The text is saved; what goes out from now on has it.',
+  'preparedWords.sourceTextReset': 'The first words are back.',
+  'preparedWords.firstWordsAgain': 'Back to the first words',
 } as const

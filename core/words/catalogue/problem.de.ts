@@ -441,4 +441,5 @@ export default {
   'problem.thereIsNoSuchWay': 'Diese Quelle lässt sich so nicht fragen.',
   'problem.thisSourceIssuesNoCredentials': 'Diese Quelle stellt keine digitalen Nachweise aus, die sich prüfen ließen.',
   'problem.thisIsSettledAlready': 'Das ist schon entschieden.',
+  'problem.textNeedsField': '{{field}} muss darin stehen: Ohne das kann niemand antworten.',
 } satisfies Translated<typeof english>

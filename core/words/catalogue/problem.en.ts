@@ -411,4 +411,5 @@ export default {
   'problem.thereIsNoSuchWay': 'This source cannot be asked in this way.',
   'problem.thisSourceIssuesNoCredentials': 'This source issues no digital credentials that could be checked.',
   'problem.thisIsSettledAlready': 'This is settled already.',
+  'problem.textNeedsField': '{{field}} has to be in it: without it nobody can answer.',
 } as const

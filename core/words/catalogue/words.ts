@@ -49,6 +49,7 @@ import type role from './role.en'
 import type rules from './rules.en'
 import type shape from './shape.en'
 import type sources from './sources.en'
+import type sourceText from './sourceText.en'
 import type state from './state.en'
 import type status from './status.en'
 import type step from './step.en'
@@ -113,6 +114,7 @@ export type Words = typeof absence &
   typeof rules &
   typeof shape &
   typeof sources &
+  typeof sourceText &
   typeof state &
   typeof status &
   typeof step &

@@ -16,6 +16,7 @@ import reason from '../catalogue/reason.de'
 import role from '../catalogue/role.de'
 import rules from '../catalogue/rules.de'
 import sources from '../catalogue/sources.de'
+import sourceText from '../catalogue/sourceText.de'
 import state from '../catalogue/state.de'
 import step from '../catalogue/step.de'
 import table from '../catalogue/table.de'
@@ -40,6 +41,7 @@ export default {
   ...reason,
   ...rules,
   ...sources,
+  ...sourceText,
   ...state,
   ...step,
   ...table,

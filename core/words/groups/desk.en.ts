@@ -16,6 +16,7 @@ import reason from '../catalogue/reason.en'
 import role from '../catalogue/role.en'
 import rules from '../catalogue/rules.en'
 import sources from '../catalogue/sources.en'
+import sourceText from '../catalogue/sourceText.en'
 import state from '../catalogue/state.en'
 import step from '../catalogue/step.en'
 import table from '../catalogue/table.en'
@@ -40,6 +41,7 @@ export default {
   ...reason,
   ...rules,
   ...sources,
+  ...sourceText,
   ...state,
   ...step,
   ...table,

@@ -20,7 +20,7 @@ export type MailWords = keyof Needs
 /** What the words of a mail need. */
 export type MailValues<Words extends MailWords> = { [Name in Needs[Words]]: StoredValue }
 
-type Envelope = {
+export type Envelope = {
   /** Whom it goes to, and the language they are written to in; without one, English. */
   to: { name: string; mail: string; language?: SpokenLanguage }
   attachments?: { fileName: string; sha256: string }[]
@@ -38,27 +38,29 @@ type Written = { subject: string; text: string }
 type Mail<Words extends MailWords> = Envelope & { words: Words; values: MailValues<Words> }
 
 /** Leaves a mail in the outbox, in the transaction of what it tells about; a job sends it. Gives the mail’s identifier. */
-export const queueMail = async <Words extends MailWords>(deps: Deps, mail: Mail<Words>): Promise<string> =>
-  queueRow(mailRow(deps, mail))
+export const queueMail = async <Words extends MailWords>(
+  deps: Deps,
+  { words, values, ...envelope }: Mail<Words>,
+): Promise<string> =>
+  queueRow(
+    inLanguage(envelope.to.language ?? 'en', () =>
+      writtenRow(deps, {
+        ...envelope,
+        subject: sayStored(`mail.${words}.subject`, values),
+        text: sayStored(`mail.${words}.text`, values),
+      }),
+    ),
+  )
 
 /** The same with words that somebody wrote, in the language of whoever gets them. One that is held goes once it is let go. */
 export const queueWritten = async (deps: Deps, mail: Envelope & Written & { held?: boolean }): Promise<string> =>
   queueRow(writtenRow(deps, mail))
 
 /** A mail as it lies in the outbox. */
-export type MailRow = ReturnType<typeof writtenRow>
+type MailRow = ReturnType<typeof writtenRow>
 
-/** A mail in words of ours, as it will lie in the outbox; nothing is written yet. */
-export const mailRow = <Words extends MailWords>(deps: Deps, { words, values, ...envelope }: Mail<Words>): MailRow =>
-  inLanguage(envelope.to.language ?? 'en', () =>
-    writtenRow(deps, {
-      ...envelope,
-      subject: sayStored(`mail.${words}.subject`, values),
-      text: sayStored(`mail.${words}.text`, values),
-    }),
-  )
-
-function writtenRow(deps: Deps, mail: Envelope & Written & { held?: boolean }) {
+/** A mail as it will lie in the outbox, in the language of the moment; nothing is written yet. */
+export function writtenRow(deps: Deps, mail: Envelope & Written & { held?: boolean }) {
   const { to, subject, text, attachments, about, batchId, enquiryBatchId, kind, held } = mail
   const hello = inLanguage(to.language ?? 'en', () => say('mail.hello', { name: to.name }))
   return {

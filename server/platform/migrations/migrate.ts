@@ -31,6 +31,7 @@ import { up as wordFiles } from './025-word-files'
 import { known as knownSources, up as sources } from './026-sources'
 import { up as askedFirst } from './027-asked-first'
 import { up as enquiries, number as numberEnquiries } from './028-enquiries'
+import { up as sourceTexts } from './029-source-texts'
 import { chainExisting } from './chainExisting'
 
 export type Migration = {
@@ -76,6 +77,7 @@ const migrations: Migration[] = [
   { name: '026-sources', statements: sources, after: knownSources },
   { name: '027-asked-first', statements: askedFirst },
   { name: '028-enquiries', statements: enquiries, after: numberEnquiries },
+  { name: '029-source-texts', statements: sourceTexts },
 ]
 
 /** The last step this program knows of. */

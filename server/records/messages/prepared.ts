@@ -1,5 +1,7 @@
 import { type InferAttributes, type InferCreationAttributes, Model, type Sequelize } from 'sequelize'
 import type { InLanguages } from '#contract/messages'
+import type { SourceText } from '#core/enquiries/texts'
+import type { SourceLanguage } from '#core/words/say'
 import { define, id, json, jsonOrNull, longText, moment, text, whole } from '../../platform/database/columns'
 
 /** A message that is written once and sent to many. */
@@ -27,6 +29,17 @@ export class PreparedSentence extends Model<
   declare version: number
 }
 
+/** A text to sources that the house has written itself, in one language. */
+export class OwnSourceText extends Model<InferAttributes<OwnSourceText>, InferCreationAttributes<OwnSourceText>> {
+  declare name: SourceText
+  declare language: SourceLanguage
+  declare subject: string
+  declare text: string
+  declare version: number
+  declare savedBy: string
+  declare savedAt: Date
+}
+
 export function definePrepared(sequelize: Sequelize) {
   define(MessageTemplate, sequelize, 'message_templates', {
     id,
@@ -45,5 +58,14 @@ export function definePrepared(sequelize: Sequelize) {
     german: longText,
     place: whole,
     version: whole,
+  })
+  define(OwnSourceText, sequelize, 'source_texts', {
+    name: { ...text, primaryKey: true },
+    language: { ...text, primaryKey: true },
+    subject: text,
+    text: longText,
+    version: whole,
+    savedBy: text,
+    savedAt: moment,
   })
 }

@@ -21,10 +21,45 @@ const template = {
 const show = (more: object = {}) =>
   showPage(<PreparedWords />, {
     listTemplates: { templates: [template], placeholders: [{ name: 'vacancy', is: 'the vacancy' }] },
+    listSourceTexts: [],
     listSentences: [sentence(1), sentence(2), sentence(3, { about: 'answer' })],
     ...more,
   } as Parameters<typeof showPage>[1])
 const about = async (name: string) => within(await screen.findByRole('region', { name }))
+
+const sourceText = (name: string, language: string, over: object = {}) => ({
+  ...{ name, language, subject: 'Ask {{candidate}}', text: `In ${language}: {{link}}`, version: 0, own: null },
+  ...over,
+})
+
+test('a text to sources is written in the language that is chosen, and its first words come back', async () => {
+  const own = { own: { savedBy: 'Ines', savedAt: '2026-11-20T08:00:00.000Z' }, version: 3 }
+  const { user, sent } = await show({
+    listSourceTexts: ['en', 'de', 'fr', 'it'].map((language) =>
+      sourceText('mail.enquiry.work', language, language === 'fr' ? own : {}),
+    ),
+    saveSourceText: { version: 1 },
+    resetSourceText: { done: true },
+  })
+  const region = await about('What sources are written')
+  expect(region.getByText('own words in Français')).toBeTruthy()
+  await user.click(region.getByRole('button', { name: 'Question about work, by mail' }))
+  const dialog = within(await screen.findByRole('dialog'))
+  expect(dialog.queryByRole('button', { name: 'Back to the first words' })).toBeNull()
+  await user.selectOptions(dialog.getByLabelText('Language'), 'de')
+  fireEvent.change(dialog.getByLabelText('Text'), { target: { value: 'Neu: {{link}}' } })
+  await user.click(dialog.getByRole('button', { name: 'Save' }))
+  await waitFor(() => expect(sent).toHaveLength(1))
+  expect(sent[0]).toMatchObject({
+    params: { name: 'mail.enquiry.work', language: 'de' },
+    body: { version: 0, subject: 'Ask {{candidate}}', text: 'Neu: {{link}}' },
+  })
+  await user.click(region.getByRole('button', { name: 'Question about work, by mail' }))
+  const again = within(await screen.findByRole('dialog'))
+  await user.selectOptions(again.getByLabelText('Language'), 'fr')
+  await user.click(again.getByRole('button', { name: 'Back to the first words' }))
+  await waitFor(() => expect(sent.at(-1)).toMatchObject({ name: 'resetSourceText', params: { language: 'fr' } }))
+})
 
 test('sentences are kept apart by what they are about, numbered, changed and saved together', async () => {
   const { user, sent } = await show({ saveSentences: { done: true } })

@@ -13,6 +13,7 @@ import { Waiting } from '../../ui/Waiting'
 import { useAct } from '../../useAct'
 import { Overview } from '../overviews/Overview'
 import { useToast } from '../useToast'
+import { SourceTexts } from './SourceTexts'
 import { WrittenFields } from './WrittenFields'
 
 type Template = Reply<typeof listTemplates>['templates'][number]
@@ -71,6 +72,7 @@ export function PreparedWords() {
           </ul>
           <Button onClick={() => setEditing(fresh)}>{say('preparedWords.prepareAMessage')}</Button>
         </section>
+        <SourceTexts />
       </div>
       {editing && <EditTemplate template={editing} onClose={() => setEditing(undefined)} />}
     </Overview>
