@@ -15,6 +15,7 @@ const ContactId = Type.String({ maxLength: 64 })
 const Chosen = {
   channel: Type.Optional(oneOf(askedBy)),
   contactId: Type.Optional(ContactId),
+  /** Where it is not said, as the candidate has chosen. */
   faster: Type.Optional(Type.Boolean()),
 }
 
@@ -37,7 +38,7 @@ export const previewEnquiry = endpoint({
     applicationId: Id,
     channel: Chosen.channel,
     contactId: Chosen.contactId,
-    faster: Type.Optional(oneOf(['yes'] as const)),
+    faster: Type.Optional(oneOf(['yes', 'no'] as const)),
   }),
   reply: Type.Object({
     way: orNull(Way),
@@ -50,6 +51,8 @@ export const previewEnquiry = endpoint({
     answerBy: Day,
     usual: Handling,
     faster: orNull(Handling),
+    speed: oneOf(['usual', 'faster'] as const),
+    wished: Type.Boolean({ description: 'The candidate wants it handled faster' }),
     toApprove: Type.Boolean({ description: 'Its cost has to be approved before it goes out' }),
     /** What nobody can mend by waiting. */
     obstacles: Type.Array(Type.String()),

@@ -17,6 +17,7 @@ import * as enquiries from './enquiries'
 import * as equality from './equality'
 import * as fees from './fees'
 import * as firstSteps from './firstSteps'
+import * as handling from './handling'
 import * as heard from './heard'
 import * as identity from './identity'
 import * as imports from './imports'
@@ -74,6 +75,7 @@ const everything = {
   ...credentials,
   ...letters,
   ...reply,
+  ...handling,
   ...heard,
   ...identity,
   ...vouching,

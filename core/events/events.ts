@@ -118,6 +118,7 @@ export const events = {
   'claim-added': ['identity', 'file', 'sources'],
   'claim-changed': ['identity', 'file', 'sources'],
   'claim-asking-set': ['file'],
+  'handling-chosen': ['file'],
   'award-stated': ['file', 'awards'],
   'claim-known': ['file'],
   'award-not-found': nothing,

@@ -6,6 +6,7 @@ export const problems = {
   nothingToRead: () => conflict('nothing-to-read', coded('problem.thesePapersHaveNoMachine')),
   deviceSilent: () => new Problem(502, 'device-silent', coded('problem.theCaptureDeviceDoesNot')),
   alreadyAsked: () => conflict('already-asked', coded('problem.theSourceHasBeenAsked')),
+  noFaster: () => conflict('no-faster', coded('problem.sourceKnowsOneSpeed')),
   inUse: () => conflict('in-use', coded('problem.somebodyHasWorkedOnThis')),
   programmeKnown: () => conflict('programme-known', coded('problem.programmeIsKnown')),
   notACredential: () => conflict('not-a-credential', coded('problem.onlyLicencesAndCertificatesAre')),

@@ -1,5 +1,6 @@
 import * as contract from '#contract/claims'
 import { makeSourceSheet, readSourcePaper } from '#contract/coverSheets'
+import * as handling from '#contract/handling'
 import { askAboutProgramme } from '#contract/programmes'
 import { readDocument, readOriginalFile } from '../documents/readDocument'
 import { bind, bindFile } from '../platform/http/bind'
@@ -14,6 +15,7 @@ import {
   renewCredential,
   uploadDocument,
 } from './change'
+import { chooseHandling, listHandlings } from './handling'
 import { orderClaims } from './order'
 import * as sourcePapers from './sourcePapers'
 import { stateAward } from './stateAward'
@@ -24,6 +26,8 @@ export const claimRoutes = [
     changeClaim(deps, actor, input.params.id, input.body.version, input.body.details),
   ),
   bind(contract.setAsking, ({ deps, actor, input }) => setAsking(deps, actor, input.params.id, input.body)),
+  bind(handling.listHandlings, ({ deps, actor }) => listHandlings(deps, actor)),
+  bind(handling.chooseHandling, ({ deps, actor, input }) => chooseHandling(deps, actor, input.params.id, input.body)),
   bind(contract.stateAward, ({ deps, actor, input }) => stateAward(deps, actor, input.params.id, input.body)),
   bind(askAboutProgramme, ({ deps, actor, input }) => programmes.askAboutProgramme(deps, actor, input.params.id)),
   bind(contract.orderClaims, ({ deps, actor, input }) => orderClaims(deps, actor, input.body.claims)),

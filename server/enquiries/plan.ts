@@ -53,6 +53,7 @@ export type Plan = {
   faster: Handling | undefined
   /** The one that was chosen. */
   handling: Handling
+  speed: 'usual' | 'faster'
   enclosed: Enclosure[]
   earlier: number
   toApprove: boolean
@@ -84,13 +85,15 @@ export async function planFor(
   const way = chosenWay(ways, choice)
   const contact = source?.known.contacts.find(({ id }) => id === way?.contactId)
   const handlings = handlingsOf(deps, source, way)
-  const handling = (choice.faster && handlings.faster) || handlings.usual
+  // What its candidate has chosen holds where nobody at the desk chooses otherwise.
+  const speed = (choice.faster ?? claim.wantsFaster) && handlings.faster ? 'faster' : 'usual'
+  const handling = handlings[speed] ?? handlings.usual
   const { costLimit } = deps.organisation.enquiries
   const toApprove = isToApprove(handling.cost, costLimit, deps.organisation.currency) && !live?.costApproved
   const asked = enquiries.some(({ state, id }) => (state === 'open' || state === 'prepared') && id !== live?.id)
   const byRegister = way?.channel === 'register'
   return {
-    ...{ claim, application, source, person, permission, way, contact, ways, ...handlings, handling },
+    ...{ claim, application, source, person, permission, way, contact, ways, ...handlings, handling, speed },
     enclosed: wanted.enclosed,
     earlier: enquiries.filter(
       ({ channel, state, id }) => channel !== 'register' && state !== 'prepared' && id !== live?.id,

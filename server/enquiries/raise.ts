@@ -53,6 +53,8 @@ export async function previewEnquiry(deps: Deps, claimId: string, applicationId:
     answerBy: handling.answerBy.toString(),
     usual: shown(usual),
     faster: faster ? shown(faster) : null,
+    speed: plan.speed,
+    wished: claim.wantsFaster && Boolean(faster),
     toApprove,
     obstacles: obstacles.map(sayCoded),
     lacks: lacks.map(writeValue),
@@ -79,7 +81,7 @@ export async function raiseEnquiry(
   const plan = await planFor(deps, claimId, applicationId, choice)
   if (plan.obstacles.length > 0 || !plan.source) throw problems.cannotAsk(plan.obstacles)
   const id = uuid()
-  const enquiry = await prepare(deps, actor.name, plan, { id, batchId: id, speed: choice.faster ? 'faster' : 'usual' })
+  const enquiry = await prepare(deps, actor.name, plan, { id, batchId: id })
   if (plan.lacks.length === 0) await sendOut(deps, actor, [{ enquiry, plan }])
   else {
     await keepPrepared(deps, actor, enquiry, plan)
@@ -89,13 +91,8 @@ export async function raiseEnquiry(
 }
 
 /** Writes a question down. It holds its claim from here on, whether it goes out at once or waits. */
-async function prepare(
-  deps: Deps,
-  askedBy: string,
-  plan: Plan,
-  { id, batchId, speed }: { id: string; batchId: string; speed: 'usual' | 'faster' },
-) {
-  const { claim, application, source, way, handling, person, earlier, lacks } = plan
+async function prepare(deps: Deps, askedBy: string, plan: Plan, { id, batchId }: { id: string; batchId: string }) {
+  const { claim, application, source, way, handling, speed, person, earlier, lacks } = plan
   const now = deps.clock.now()
   const state = { state: 'prepared' as const, claimId: claim.id, channel: way?.channel ?? ('link' as const), lacks }
   const enquiry = await Enquiry.create({
@@ -266,7 +263,7 @@ export async function raiseEnquiries(deps: Deps, actor: Account, items: readonly
     const id = uuid()
     const key = outcome === 'goes' ? togetherKey(plan) : undefined
     const batchId = (key && batches.get(key)?.[0]?.enquiry.batchId) || id
-    const enquiry = await prepare(deps, actor.name, plan, { id, batchId, speed: 'usual' })
+    const enquiry = await prepare(deps, actor.name, plan, { id, batchId })
     if (outcome === 'waits') {
       await keepPrepared(deps, actor, enquiry, plan)
       counts.prepared += 1

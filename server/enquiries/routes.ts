@@ -18,7 +18,10 @@ import { listToAsk } from './toAsk'
 
 export const enquiryRoutes = [
   bind(contract.previewEnquiry, ({ deps, input: { params, query } }) =>
-    previewEnquiry(deps, params.id, query.applicationId, { ...query, faster: query.faster === 'yes' }),
+    previewEnquiry(deps, params.id, query.applicationId, {
+      ...query,
+      faster: query.faster && query.faster === 'yes',
+    }),
   ),
   bind(contract.raiseEnquiry, ({ deps, actor, input: { params, body } }) =>
     raiseEnquiry(deps, actor, params.id, body.applicationId, body),

@@ -431,4 +431,9 @@ export default {
     '{{source}} stellt digitale Nachweise aus. Wenn Sie einen dazu haben, bringen Sie ihn: Damit ist es sofort bestätigt, und niemand muss gefragt werden.',
   'apply.credential.choose': 'Nachweis wählen',
   'apply.credential.confirmed': 'Durch Ihren digitalen Nachweis bestätigt.',
+  'apply.howFast': 'Wie schnell sie antwortet, {{source}}',
+  'apply.speed.usual': 'Wie üblich: etwa {{days}} Arbeitstage, {{cost}}',
+  'apply.speed.faster': 'Schneller: etwa {{days}} Arbeitstage, {{cost}}',
+  'apply.speed.free': 'kostenlos',
+  'apply.speed.means': 'Was die Quelle verlangt, zahlen wir. Über einer Grenze wird es hier erst genehmigt.',
 } satisfies Translated<typeof english>

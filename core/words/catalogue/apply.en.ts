@@ -417,4 +417,9 @@ export default {
     '{{source}} issues digital credentials. If you have one of this, bring it: it is confirmed at once, and nobody has to be asked.',
   'apply.credential.choose': 'Choose the credential',
   'apply.credential.confirmed': 'Confirmed by your digital credential.',
+  'apply.howFast': 'How fast it answers, {{source}}',
+  'apply.speed.usual': 'As usual: about {{days}} working days, {{cost}}',
+  'apply.speed.faster': 'Faster: about {{days}} working days, {{cost}}',
+  'apply.speed.free': 'free of charge',
+  'apply.speed.means': 'We pay what the source charges. Above a limit somebody here approves it first.',
 } as const

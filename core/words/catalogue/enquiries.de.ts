@@ -182,4 +182,5 @@ export default {
   'enquiries.askAllTicked_other': 'Nach allem fragen, was in {{count}} Akten noch offen ist',
   'enquiries.atMostAtOnce': 'Höchstens {{most}} auf einmal: Das sind die dringendsten. Nach den übrigen danach fragen.',
   'enquiries.atMostFiles': 'Höchstens {{most}} Akten auf einmal: einige abwählen.',
+  'enquiries.candidateWantsFaster': 'Die Person möchte es schneller.',
 } satisfies Translated<typeof english>

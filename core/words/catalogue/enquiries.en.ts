@@ -176,4 +176,5 @@ export default {
   'enquiries.askAllTicked_other': 'Ask about all that is still open in {{count}} files',
   'enquiries.atMostAtOnce': 'At most {{most}} at once: these are the most pressing. Ask about the others afterwards.',
   'enquiries.atMostFiles': 'At most {{most}} files at once: untick some.',
+  'enquiries.candidateWantsFaster': 'The candidate wants it faster.',
 } as const

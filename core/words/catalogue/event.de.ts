@@ -332,4 +332,6 @@ export default {
   'event.credential-refused': 'Hat einen digitalen Nachweis zu {{claim}} gebracht, der es nicht bestätigt: {{why}}',
   'event.source-text-saved': 'Hat „{{text}}“ neu geschrieben, auf {{language}}',
   'event.source-text-reset': 'Ist zu den ersten Worten von „{{text}}“ zurückgekehrt, auf {{language}}',
+  'event.handling-chosen.usual': '{{source}} soll zu {{claim}} wie üblich antworten',
+  'event.handling-chosen.faster': '{{source}} soll zu {{claim}} schneller antworten',
 } satisfies Translated<typeof english>

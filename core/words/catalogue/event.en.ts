@@ -320,4 +320,6 @@ export default {
   'event.credential-refused': 'Brought a digital credential of {{claim}} that does not confirm it: {{why}}',
   'event.source-text-saved': 'Wrote “{{text}}” anew, in {{language}}',
   'event.source-text-reset': 'Went back to the first words of “{{text}}”, in {{language}}',
+  'event.handling-chosen.usual': '{{source}} is to answer about {{claim}} as it usually does',
+  'event.handling-chosen.faster': '{{source}} is to answer about {{claim}} faster',
 } as const

@@ -442,4 +442,5 @@ export default {
   'problem.thisSourceIssuesNoCredentials': 'Diese Quelle stellt keine digitalen Nachweise aus, die sich prüfen ließen.',
   'problem.thisIsSettledAlready': 'Das ist schon entschieden.',
   'problem.textNeedsField': '{{field}} muss darin stehen: Ohne das kann niemand antworten.',
+  'problem.sourceKnowsOneSpeed': 'Diese Quelle antwortet nur in einem Tempo.',
 } satisfies Translated<typeof english>

@@ -412,4 +412,5 @@ export default {
   'problem.thisSourceIssuesNoCredentials': 'This source issues no digital credentials that could be checked.',
   'problem.thisIsSettledAlready': 'This is settled already.',
   'problem.textNeedsField': '{{field}} has to be in it: without it nobody can answer.',
+  'problem.sourceKnowsOneSpeed': 'This source answers at one speed only.',
 } as const

@@ -10,6 +10,7 @@ import type { ClaimDetails } from '#contract/claims'
 import type { Rung } from '#core/requirements/requirement'
 import {
   define,
+  flag,
   id,
   json,
   moment,
@@ -40,6 +41,8 @@ export class Claim extends Model<InferAttributes<Claim>, InferCreationAttributes
   /** When its candidate said that the paper of an award says the same, and that they finished. */
   declare awardStatedAt: CreationOptional<Date | null>
   declare removedAt: CreationOptional<Date | null>
+  /** Its candidate would have its source handle it faster. */
+  declare wantsFaster: CreationOptional<boolean>
   /** Where its candidate has put it among those of its kind. */
   declare place: CreationOptional<number>
 }
@@ -72,6 +75,7 @@ export function defineClaims(sequelize: Sequelize) {
     awardStatedAt: momentOrNull,
     removedAt: momentOrNull,
     place: { ...whole, defaultValue: 10_000 },
+    wantsFaster: { ...flag, defaultValue: false },
   })
   define(EarlierCredential, sequelize, 'earlier_credentials', {
     claimId: { type: DataTypes.UUID, primaryKey: true },

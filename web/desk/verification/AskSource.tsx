@@ -16,17 +16,21 @@ import { useToast } from '../useToast'
 
 type Preview = Reply<typeof previewEnquiry>
 type Way = Preview['ways'][number]
-type Chosen = { way?: Way; faster: boolean }
+type Chosen = { way?: Way; faster?: boolean }
 
 /** What will go out by which way, what keeps it from going, and what it would wait for. */
 export function AskSource({ file, claim, onClose }: { file: File; claim: FileClaim; onClose: () => void }) {
-  const [chosen, setChosen] = useState<Chosen>({ faster: false })
+  const [chosen, setChosen] = useState<Chosen>({})
   const { channel, contactId } = chosen.way ?? {}
   const wanted = { ...(channel ? { channel } : {}), ...(contactId ? { contactId } : {}) }
   const { data, error, refetch } = api.endpoints.previewEnquiry.useQuery(
     {
       params: { id: claim.id },
-      query: { applicationId: file.id, ...wanted, ...(chosen.faster ? { faster: 'yes' as const } : {}) },
+      query: {
+        applicationId: file.id,
+        ...wanted,
+        ...(chosen.faster === undefined ? {} : { faster: chosen.faster ? ('yes' as const) : ('no' as const) }),
+      },
     },
     { refetchOnMountOrArgChange: true },
   )
@@ -35,7 +39,7 @@ export function AskSource({ file, claim, onClose }: { file: File; claim: FileCla
   const ask = async () => {
     const done = await act({
       params: { id: claim.id },
-      body: { applicationId: file.id, ...wanted, ...(chosen.faster ? { faster: true } : {}) },
+      body: { applicationId: file.id, ...wanted, ...(chosen.faster === undefined ? {} : { faster: chosen.faster }) },
     })
     if (!done) return
     const source = data?.source ?? say('proof.theSource')
@@ -126,12 +130,13 @@ function Ways({ preview, chosen, onChoose }: WaysProps) {
       ) : (
         <p>{way ? wayWords(way) : say('enquiries.noWay')}</p>
       )}
+      {preview.wished && <p className="text-ink-2">{say('enquiries.candidateWantsFaster')}</p>}
       {faster ? (
         <Choice
           name="handling"
           inline={false}
           label={say('enquiries.handling')}
-          value={chosen.faster ? 'faster' : 'usual'}
+          value={preview.speed}
           onChange={(value) => onChoose({ ...chosen, faster: value === 'faster' })}
           options={[
             { value: 'usual', label: named(usual, 'enquiries.usual') },

@@ -44,3 +44,17 @@ test('where nobody would be asked, nothing is there', async () => {
   const { container } = await show([aClaim(aWork({ activity: 'care' }))])
   expect(container.querySelector('ul')).toBeNull()
 })
+
+test('where a source also answers faster, both stand side by side with cost and days, and one is chosen', async () => {
+  const claim = aClaim(aWork())
+  const fast = { answerWorkingDays: 2, cost: { amount: 4500, currency: 'EUR' } }
+  const { user, sent } = await show([claim], {
+    listHandlings: [{ claim: claim.id, usual: { answerWorkingDays: 9, cost: null }, faster: fast, chosen: 'usual' }],
+    chooseHandling: claim,
+  })
+  expect(await screen.findByLabelText('As usual: about 9 working days, free of charge')).toBeTruthy()
+  await user.click(screen.getByLabelText(/^Faster: about 2 working days, €45/))
+  await waitFor(() =>
+    expect(sent[0]).toMatchObject({ name: 'chooseHandling', body: { version: claim.version, speed: 'faster' } }),
+  )
+})

@@ -1,16 +1,26 @@
 import { useState } from 'react'
 import { askingWhen, type Claim } from '#contract/claims'
+import type { Reply } from '#contract/endpoint'
+import type { listHandlings } from '#contract/handling'
 import { isStillAskedAbout } from '#core/sources/asked'
 import { say } from '#core/words/say'
+import { api } from '../../api'
 import { Button } from '../../ui/Button'
-import { SelectField, TextField } from '../../ui/Field'
+import { Choice, SelectField, TextField } from '../../ui/Field'
 import { faultAt, ProblemNote } from '../../ui/ProblemNote'
+import { writeMoney } from '../../ui/write'
 import { useAct } from '../../useAct'
 import { useFreshAfterClash } from '../../useFreshAfterClash'
+import { useSession } from '../../useSession'
 
 /** Every source that would be asked; each may be asked now, only after an offer, or not at all. */
 export function WhomWeAsk({ claims }: { claims: readonly Claim[] }) {
+  const { may } = useSession()
   const asked = claims.filter(isStillAskedAbout)
+  const { data: handlings } = api.endpoints.listHandlings.useQuery(
+    {},
+    { skip: !may('listHandlings') || asked.length === 0 },
+  )
   if (asked.length === 0) return null
   return (
     <section aria-label={say('apply.whomWeAsk')} className="mb-4">
@@ -18,16 +28,21 @@ export function WhomWeAsk({ claims }: { claims: readonly Claim[] }) {
       <p className="mb-2 text-ink-2">{say('apply.whomWeAskMeans')}</p>
       <ul className="grid gap-3">
         {asked.map((claim) => (
-          <Source key={`${claim.id} ${claim.version}`} claim={claim} />
+          <Source
+            key={`${claim.id} ${claim.version}`}
+            claim={claim}
+            handling={handlings?.find((one) => one.claim === claim.id)}
+          />
         ))}
       </ul>
     </section>
   )
 }
 
+type Handling = Reply<typeof listHandlings>[number]
 type When = (typeof askingWhen)[number]
 
-function Source({ claim }: { claim: Claim }) {
+function Source({ claim, handling }: { claim: Claim; handling: Handling | undefined }) {
   const { details } = claim
   const said: When = ('mayAsk' in details && details.mayAsk) || 'now'
   const because = ('mayNotBecause' in details && details.mayNotBecause) || ''
@@ -77,7 +92,37 @@ function Source({ claim }: { claim: Claim }) {
           </Button>
         </div>
       )}
+      {handling && when !== 'never' && <Speed claim={claim} handling={handling} />}
       <ProblemNote problem={problem?.faults ? undefined : problem} />
     </li>
+  )
+}
+
+/** How fast a source that offers it is to answer, with what either costs and how long it usually takes. */
+function Speed({ claim, handling: { usual, faster, chosen } }: { claim: Claim; handling: Handling }) {
+  const { act, problem } = useAct('chooseHandling')
+  useFreshAfterClash(problem, 'draft')
+  const words = (speed: 'usual' | 'faster', { answerWorkingDays: days, cost }: Handling['usual']) => ({
+    value: speed,
+    label: say(`apply.speed.${speed}`, {
+      days,
+      cost: cost && cost.amount > 0 ? writeMoney(cost.amount, cost.currency) : say('apply.speed.free'),
+    }),
+  })
+  return (
+    <div className="sm:col-span-2">
+      <Choice
+        name={`speed ${claim.id}`}
+        inline={false}
+        label={say('apply.howFast', { source: claim.details.sourceName })}
+        options={[words('usual', usual), words('faster', faster)]}
+        value={chosen}
+        onChange={(speed) =>
+          void act({ params: { id: claim.id }, body: { version: claim.version, speed: speed as Handling['chosen'] } })
+        }
+      />
+      <p className="text-[0.93em] text-ink-2">{say('apply.speed.means')}</p>
+      <ProblemNote problem={problem} />
+    </div>
   )
 }
