@@ -1,7 +1,7 @@
 import { Type } from '@sinclair/typebox'
 import { paperParts } from '#core/documents/papers'
 import { endpoint } from './endpoint'
-import { Done, Id, Moment, oneOf } from './shapes'
+import { Done, Id, Moment, oneOf, ShortText } from './shapes'
 
 export const printCoverSheets = endpoint({
   method: 'POST',
@@ -110,6 +110,18 @@ export const filePaper = endpoint({
   access: 'tray.work',
   params: Type.Object({ id: Id }),
   body: Type.Object({ applicationId: Id, claimId: Id, part: Type.Optional(oneOf(paperParts)) }),
+  reply: Done,
+  idempotent: true,
+  invalidates: ['tray', 'desk'],
+})
+
+export const layWithQuestion = endpoint({
+  method: 'POST',
+  path: '/api/desk/tray/:id/answer',
+  summary: 'Lay a waiting paper with the enquiry it answers, by its reference',
+  access: 'tray.work',
+  params: Type.Object({ id: Id }),
+  body: Type.Object({ reference: ShortText }),
   reply: Done,
   idempotent: true,
   invalidates: ['tray', 'desk'],

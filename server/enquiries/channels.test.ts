@@ -9,6 +9,7 @@ import { textOf } from '../../test/pdfText'
 import { aContact } from '../../test/source'
 import { refuseMessage } from '../messages/sendMail'
 import { Message } from '../platform/mail/model'
+import { EnquiryStepRow } from '../records/enquiries/model'
 import { TrayPaper } from '../records/tray/model'
 
 let house: House
@@ -367,6 +368,36 @@ describe('what a source sends by itself', () => {
       (await desk.done('listIncomingMails')).find(({ text }) => text === mail.text),
     )
     expect([waiting.state, (await one.enquiry.reload()).paper]).toEqual(['waiting', null])
+  })
+
+  test('what waited is laid with its question by hand, once, with who said so; where a paper lies already it is told', async () => {
+    const [one, other] = [await awaited(['Hanna', 'Hand']), await awaited(['Hugo', 'Hand'])]
+    await handOver({ from: 'x@elsewhere.example', subject: 'Confirmation', text: 'She worked here, by hand.' })
+    const mail = await until(async () =>
+      (await desk.done('listIncomingMails')).find(({ text }) => text.includes('by hand')),
+    )
+    const lay = (reference: string) => desk.call('fileIncomingMail', { params: { id: mail.id }, body: { reference } })
+    expect((await lay('EQ-0000-00')).status).toBe(422)
+    const both = await Promise.all([lay(` ${one.enquiry.reference!.toLowerCase()}`), lay(other.enquiry.reference!)])
+    expect(both.map(({ status }) => status).sort()).toEqual([200, 409])
+    const papers = [(await one.enquiry.reload()).paper, (await other.enquiry.reload()).paper]
+    expect(papers.filter(Boolean)).toHaveLength(1)
+    const taken = papers[0] ? one : other
+    const step = await EnquiryStepRow.findOne({ where: { enquiryId: taken.enquiry.id, step: 'paper came' } })
+    expect(step?.by).toBe('x@elsewhere.example')
+    await desk.done('putInTray', { query: { fileName: 'answer.pdf' }, body: Buffer.from(await aPaper('Nobody')) })
+    const paper = await until(async () => {
+      await house.workOff()
+      return (await desk.done('readTray')).waiting.find(({ fileName }) => fileName === 'answer.pdf')
+    })
+    const layPaper = (reference: string) =>
+      desk.call('layWithQuestion', { params: { id: paper.id }, body: { reference } })
+    expect((await layPaper(taken.enquiry.reference!)).body.code).toBe('paper-there')
+    const free = taken === one ? other : one
+    expect((await layPaper(free.enquiry.reference!)).status).toBe(200)
+    expect((await free.enquiry.reload()).paper?.fileName).toBe('answer.pdf')
+    expect((await desk.done('readTray')).filed[0]!.to).toBe(`with enquiry ${free.enquiry.reference}`)
+    expect((await layPaper(free.enquiry.reference!)).body.code).toBe('settled')
   })
 })
 

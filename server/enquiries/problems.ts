@@ -16,6 +16,7 @@ export const problems = {
   noSecond: () => conflict('no-second', coded('problem.nothingToCheck')),
   ownCheck: () => conflict('own-check', coded('problem.somebodyElseHasToCheck')),
   ownCost: () => conflict('own-cost', coded('problem.somebodyElseHasToApprove')),
+  paperThere: () => conflict('paper-there', coded('problem.thisQuestionHasAPaper')),
   noPaperToRead: () => conflict('no-paper', coded('problem.noPaperCame')),
   /** @param obstacles all that stands in the way; the first is the title */
   cannotAsk: (obstacles: readonly Coded[]) =>

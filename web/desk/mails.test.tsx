@@ -46,7 +46,7 @@ describe('mail that came in', () => {
       fileIncomingMail: ({ body }) =>
         (body as { reference: string }).reference === 'VM-1' ? { done: true } : { problem: { status: 422, faults } },
     })
-    const field = await screen.findByLabelText('Reference')
+    const field = await screen.findByLabelText(/^Reference of the file/)
     await user.type(field, 'VM-0')
     await user.click(screen.getByRole('button', { name: 'Put it there' }))
     expect((await screen.findByRole('alert')).textContent).toBe('No application has this reference.')

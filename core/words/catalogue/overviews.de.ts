@@ -65,7 +65,7 @@ export default {
     'Was man uns schrieb, das Älteste zuerst. Was auf eine unserer Mails antwortet, steht auch in der Akte; was beilag, liegt im Papierfach.',
   'overviews.nobodyWaits': 'Niemand wartet auf eine Antwort per Mail.',
   'overviews.belongsTo': 'Gehört zu',
-  'overviews.reference': 'Zeichen',
+  'overviews.referenceOfFileOrQuestion': 'Zeichen der Akte, oder der Frage, die sie beantwortet',
   'overviews.fileIt': 'Dort ablegen',
   'overviews.settled': 'Als erledigt ablegen',
   'overviews.settledToast': 'Erledigt.',

@@ -62,7 +62,7 @@ export default {
     'What people wrote to us, the oldest first. What answers a mail of ours stands in its file as well; what was enclosed lies in the paper tray.',
   'overviews.nobodyWaits': 'Nobody waits for an answer by mail.',
   'overviews.belongsTo': 'Belongs to',
-  'overviews.reference': 'Reference',
+  'overviews.referenceOfFileOrQuestion': 'Reference of the file, or of the enquiry it answers',
   'overviews.fileIt': 'Put it there',
   'overviews.settled': 'Mark as done',
   'overviews.settledToast': 'Settled.',

@@ -443,4 +443,6 @@ export default {
   'problem.thisIsSettledAlready': 'Das ist schon entschieden.',
   'problem.textNeedsField': '{{field}} muss darin stehen: Ohne das kann niemand antworten.',
   'problem.sourceKnowsOneSpeed': 'Diese Quelle antwortet nur in einem Tempo.',
+  'problem.noQuestionHasThisReference': 'Keine offene Frage hat dieses Zeichen.',
+  'problem.thisQuestionHasAPaper': 'Bei dieser Frage liegt schon ein Schreiben. Lesen Sie zuerst das.',
 } satisfies Translated<typeof english>

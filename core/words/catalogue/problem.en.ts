@@ -413,4 +413,6 @@ export default {
   'problem.thisIsSettledAlready': 'This is settled already.',
   'problem.textNeedsField': '{{field}} has to be in it: without it nobody can answer.',
   'problem.sourceKnowsOneSpeed': 'This source answers at one speed only.',
+  'problem.noQuestionHasThisReference': 'No open enquiry has this reference.',
+  'problem.thisQuestionHasAPaper': 'A paper lies with this enquiry already. Read that one first.',
 } as const

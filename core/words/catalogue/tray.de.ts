@@ -25,4 +25,5 @@ export default {
   'tray.sheetPages': 'Laut Deckblatt {{sheet}} hat es {{said}} Seiten; gekommen sind {{came}}.',
   'tray.enquiryOver': 'Sein Blatt gehört zur Frage {{reference}}; sie ist beendet oder zurückgenommen.',
   'tray.enquiryHasPaper': 'Sein Blatt gehört zur Frage {{reference}}, zu der schon ein Schreiben da ist.',
+  'tray.withQuestion': 'bei der Frage {{reference}}',
 } satisfies Translated<typeof english>

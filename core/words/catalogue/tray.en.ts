@@ -21,4 +21,5 @@ export default {
   'tray.sheetPages': 'By its cover sheet {{sheet}} it has {{said}} pages; {{came}} came.',
   'tray.enquiryOver': 'Its sheet belongs to the question {{reference}}, which is over or was called off.',
   'tray.enquiryHasPaper': 'Its sheet belongs to the question {{reference}}, for which a paper is here already.',
+  'tray.withQuestion': 'with enquiry {{reference}}',
 } as const

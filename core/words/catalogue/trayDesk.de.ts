@@ -54,4 +54,7 @@ export default {
   'trayDesk.sending': 'wird gesendet …',
   'trayDesk.notTaken': 'Nicht angenommen: {{files}}.',
   'trayDesk.theSheetSaysSo': 'so steht es auf dem Deckblatt',
+  'trayDesk.answersQuestion': 'Es beantwortet eine Frage',
+  'trayDesk.referenceOfQuestion': 'Zeichen der Frage',
+  'trayDesk.layWithIt': 'Zur Frage legen',
 } satisfies Translated<typeof english>

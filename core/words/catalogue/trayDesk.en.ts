@@ -51,4 +51,7 @@ export default {
   'trayDesk.sending': 'sending…',
   'trayDesk.notTaken': 'Not taken: {{files}}.',
   'trayDesk.theSheetSaysSo': 'its cover sheet says so',
+  'trayDesk.answersQuestion': 'It answers an enquiry',
+  'trayDesk.referenceOfQuestion': 'Reference of the enquiry',
+  'trayDesk.layWithIt': 'Lay it with the enquiry',
 } as const

@@ -66,17 +66,20 @@ export async function takeAnswerInMail(
         sha256: await keepBytes(Buffer.from(about.bytes), 'application/pdf', now),
         fileName: about.fileName.slice(0, 200),
       }
-    : {
-        sha256: await keepBytes(
-          Buffer.from(`${mail.fromMail}\n${mail.subject}\n\n${mail.text}`),
-          'text/plain; charset=utf-8',
-          now,
-        ),
-        fileName: `${enquiry.reference}.txt`,
-      }
+    : await keepMailText(mail, enquiry.reference ?? '', now)
   if (!(await takePaper(deps, enquiry, { ...paper, from: mail.fromMail }))) return undefined
   return { enquiry, candidateId: claim.candidateId, ...(about ? { file: about } : {}) }
 }
+
+/** What a mail says, kept as the paper of an answer. */
+export const keepMailText = async (
+  { fromMail, subject, text }: { fromMail: string; subject: string; text: string },
+  reference: string,
+  now: Date,
+) => ({
+  sha256: await keepBytes(Buffer.from(`${fromMail}\n${subject}\n\n${text}`), 'text/plain; charset=utf-8', now),
+  fileName: `${reference}.txt`,
+})
 
 /** The one question that a mail answers; where it could be several, a person looks. */
 async function askedIn(mail: ReadMail, answered: Message | undefined): Promise<Enquiry | undefined> {

@@ -1,14 +1,17 @@
+import { enquiryReferencesIn } from '#core/tray/coverSheet'
 import { say } from '#core/words/say'
+import { questionFor, takePaper } from '../../enquiries/paperCame'
 import { recordEvent } from '../../platform/audit/record'
 import { changed } from '../../platform/changes'
 import { changeWhere } from '../../platform/database/compareAndSet'
 import type { Account, Deps } from '../../platform/deps'
-import { invalidField, notFound } from '../../platform/errors/problems'
+import { changedMeanwhile, invalidField, notFound } from '../../platform/errors/problems'
 import { applicationsById, sentApplication } from '../../records/applications/find'
 import { Application } from '../../records/applications/model'
 import { IncomingMail } from '../../records/mails/model'
 import { hidesName } from '../../records/scoring/find'
 import { problems } from '../problems'
+import { keepMailText } from './answerInMail'
 
 const most = 200
 
@@ -69,8 +72,12 @@ export async function settleIncomingMail(deps: Deps, actor: Account, id: string)
   return { done: true as const }
 }
 
-/** Puts a mail that found no thread, or the wrong one, into the file it belongs to. */
+/**
+ * Puts a mail that found no thread, or the wrong one, into the file it belongs to; or, by the reference of a question to a source, to
+ * that question as its answer, which settles it.
+ */
 export async function fileIncomingMail(deps: Deps, actor: Account, id: string, reference: string) {
+  if (enquiryReferencesIn(reference).length > 0) return layMailWithQuestion(deps, actor, id, reference)
   const [mail, application] = await Promise.all([
     IncomingMail.findByPk(id),
     Application.findOne({ where: { reference: reference.trim().toUpperCase() } }),
@@ -90,5 +97,19 @@ export async function fileIncomingMail(deps: Deps, actor: Account, id: string, r
     applicationId: application.id,
     candidateId,
   })
+  return { done: true as const }
+}
+
+async function layMailWithQuestion(deps: Deps, actor: Account, id: string, reference: string) {
+  const mail = await IncomingMail.findByPk(id)
+  if (!mail) throw notFound()
+  const enquiry = await questionFor(actor, reference)
+  const now = deps.clock.now()
+  const { applicationId } = enquiry
+  const { candidateId } = await sentApplication(applicationId)
+  const settled = { state: 'settled' as const, settledBy: actor.name, settledAt: now, applicationId, candidateId }
+  if (!(await changeWhere(mail, { state: 'waiting' }, settled))) throw problems.alreadySettled()
+  const came = { ...(await keepMailText(mail, enquiry.reference ?? '', now)), from: mail.fromMail, actor }
+  if (!(await takePaper(deps, enquiry, came))) throw changedMeanwhile()
   return { done: true as const }
 }

@@ -1,8 +1,10 @@
 import type { PaperPart } from '#core/documents/papers'
+import { coded } from '#core/words/say'
+import { questionFor, takePaper } from '../../enquiries/paperCame'
 import { recordEvent } from '../../platform/audit/record'
 import { lockOf } from '../../platform/database/connection'
 import type { Account, Actor, Deps } from '../../platform/deps'
-import { notFound } from '../../platform/errors/problems'
+import { changedMeanwhile, notFound } from '../../platform/errors/problems'
 import { applicationForPapers } from '../../records/applications/writtenFor'
 import { labelOf, labelValue } from '../../records/claims/label'
 import { Claim } from '../../records/claims/model'
@@ -63,6 +65,18 @@ export async function filePaper(deps: Deps, actor: Account, id: string, where: W
       { usedAt: deps.clock.now(), awaits: null, fault: null },
       { where: { number: paper.coverSheet, claimId: where.claimId, usedAt: null } },
     )
+  return { done: true as const }
+}
+
+/** A person says which question to a source a waiting paper answers; somebody then reads it there. */
+export async function layWithQuestion(deps: Deps, actor: Account, id: string, reference: string) {
+  const paper = await waitingPaper(id)
+  if (paper.pages === 0) throw problems.noPaper()
+  const enquiry = await questionFor(actor, reference)
+  const came = { sha256: paper.sha256, fileName: paper.fileName, from: paper.broughtBy ?? '', actor }
+  if (!(await takePaper(deps, enquiry, came))) throw changedMeanwhile()
+  const why = coded('tray.withQuestion', { reference: enquiry.reference ?? '' })
+  await paper.update({ state: 'filed', why, guesses: [], settledBy: actor.name, settledAt: deps.clock.now() })
   return { done: true as const }
 }
 

@@ -2,7 +2,7 @@ import * as own from '#contract/coverSheets'
 import * as contract from '#contract/tray'
 import { bind, bindFile } from '../../platform/http/bind'
 import { coverSheetsPdf, printCoverSheets } from './coverSheets'
-import { filePaper, takeOutOfTray } from './file'
+import { filePaper, layWithQuestion, takeOutOfTray } from './file'
 import { callOffCoverSheet, listMyCoverSheets, makeMyCoverSheets, myCoverSheetsPdf, sayPosted } from './ownSheets'
 import { placesFor } from './places'
 import { putInTray, readTray, readTrayPaper } from './tray'
@@ -30,5 +30,8 @@ export const paperRoutes = [
   bindFile(contract.readTrayPaper, ({ input }) => readTrayPaper(input.params.id)),
   bind(contract.placesFor, ({ input }) => placesFor(input.params.id)),
   bind(contract.filePaper, ({ deps, actor, input }) => filePaper(deps, actor, input.params.id, input.body)),
+  bind(contract.layWithQuestion, ({ deps, actor, input }) =>
+    layWithQuestion(deps, actor, input.params.id, input.body.reference),
+  ),
   bind(contract.takeOutOfTray, ({ deps, actor, input }) => takeOutOfTray(deps, actor, input.params.id)),
 ]

@@ -115,7 +115,11 @@ async function filedLine(paper: TrayPaper) {
   return {
     id: paper.id,
     fileName: paper.fileName,
-    to: claim ? labelOf(claim.details) : say('tray.erasedFile'),
+    to: claim
+      ? labelOf(claim.details)
+      : paper.why?.code === 'tray.withQuestion'
+        ? writeValue(paper.why)
+        : say('tray.erasedFile'),
     by: paper.settledBy ?? '',
     at: (paper.settledAt ?? paper.cameAt).toISOString(),
   }

@@ -100,8 +100,8 @@ function BelongsTo({ id }: { id: string }) {
       }}
     >
       <TextField
-        label={say('overviews.reference')}
-        placeholder="VM-0000-00"
+        label={say('overviews.referenceOfFileOrQuestion')}
+        placeholder="VM-0000-00, EQ-0000-00"
         value={reference}
         error={faultAt(problem, 'reference')}
         onChange={(event) => setReference(event.target.value)}

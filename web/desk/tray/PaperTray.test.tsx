@@ -108,3 +108,14 @@ test('what is being read, what could not be, and what was filed lately stand ben
   screen.getByText(/^by Ines/)
   screen.getByText('Nothing waits. What comes with a cover sheet is filed by itself.')
 })
+
+test('a paper that answers a question is laid with it by its reference; which is not known is said beside it', async () => {
+  const message = 'No open enquiry has this reference.'
+  const { user, sent } = await show(aTray(), {
+    layWithQuestion: { problem: { status: 422, faults: [{ pointer: '/body/reference', message }] } },
+  })
+  const form = within(await screen.findByRole('form', { name: 'It answers an enquiry' }))
+  await user.type(form.getByLabelText('Reference of the enquiry'), 'eq-1{Enter}')
+  await form.findByText(message)
+  expect(sent[0]).toMatchObject({ params: { id: nth(1) }, body: { reference: 'eq-1' } })
+})

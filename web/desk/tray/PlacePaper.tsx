@@ -7,7 +7,7 @@ import { addressOf, api } from '../../api'
 import { Button } from '../../ui/Button'
 import { SelectField, TextField } from '../../ui/Field'
 import { PdfPages } from '../../ui/Paper'
-import { ProblemNote } from '../../ui/ProblemNote'
+import { faultAt, ProblemNote } from '../../ui/ProblemNote'
 import { useAct } from '../../useAct'
 import { useKeys } from '../useKeys'
 import { useToast } from '../useToast'
@@ -93,6 +93,7 @@ export function PlacePaper({ paper, onFiled }: { paper: Waits; onFiled: () => vo
             {paper.guesses.length === 0 && <li className="text-ink-2">{say('trayDesk.nothingOnItSaysWhose')}</li>}
           </ol>
           <Elsewhere busy={filing.busy} onFile={fileTo} />
+          <AnswersQuestion paperId={paper.id} onFiled={onFiled} />
         </div>
         <div className="border-line border-t bg-sheet p-3">
           <Button kind="grave" letter="X" busy={removing.busy} onClick={() => void remove()}>
@@ -193,5 +194,43 @@ function Elsewhere({ busy, onFile }: ElsewhereProps) {
         </>
       )}
     </section>
+  )
+}
+
+/** A paper that answers a question to a source, and bears nothing that says so, is laid with it by its reference. */
+function AnswersQuestion({ paperId, onFiled }: { paperId: string; onFiled: () => void }) {
+  const [reference, setReference] = useState('')
+  const { act, busy, problem } = useAct('layWithQuestion')
+  const toast = useToast()
+  const lay = async () => {
+    if (!(await act({ params: { id: paperId }, body: { reference } }))) return
+    toast(say('trayDesk.filedTo', { words: reference.toUpperCase() }))
+    onFiled()
+  }
+  return (
+    <form
+      noValidate
+      aria-label={say('trayDesk.answersQuestion')}
+      className="mt-4 grid gap-2"
+      onSubmit={(event) => {
+        event.preventDefault()
+        void lay()
+      }}
+    >
+      <h3 className="font-semibold text-[0.9rem]">{say('trayDesk.answersQuestion')}</h3>
+      <TextField
+        label={say('trayDesk.referenceOfQuestion')}
+        placeholder="EQ-0000-00"
+        value={reference}
+        error={faultAt(problem, 'reference')}
+        onChange={(event) => setReference(event.target.value)}
+      />
+      <ProblemNote problem={problem?.faults ? undefined : problem} />
+      <div>
+        <Button type="submit" busy={busy} disabled={reference.trim() === ''}>
+          {say('trayDesk.layWithIt')}
+        </Button>
+      </div>
+    </form>
   )
 }
