@@ -6,13 +6,13 @@ import type { Channel } from '#core/sources/source'
 import { writeValue } from '#core/words/stored'
 import type { Account, Deps } from '../platform/deps'
 import { candidateNames } from '../records/accounts/candidate'
-import { labelOf } from '../records/claims/label'
 import { Claim } from '../records/claims/model'
 import { Enquiry } from '../records/enquiries/model'
 import { enquiryStage } from '../records/enquiries/standing'
 import { ApplicationSummary } from '../records/hiring/model'
 import { Source } from '../records/sources/model'
 import { enquiriesInSight } from './inSight'
+import { askedAs } from './wording'
 
 const page = 50
 /** Beyond that many nobody counts. */
@@ -147,7 +147,7 @@ export async function rowsFor(deps: Deps, enquiries: readonly Enquiry[]): Promis
         candidate: summary?.candidate ?? names.get(claim.candidateId) ?? '',
         vacancy: summary?.vacancy ?? '',
         slack: enquiry.slack ?? 0,
-        claim: labelOf(claim.details),
+        claim: writeValue(askedAs(claim.details)),
         source: { id: source.id, name: source.name, country: source.country },
         channel: enquiry.channel,
         stage: stageOfRow(enquiry),

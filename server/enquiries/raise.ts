@@ -12,7 +12,7 @@ import { nextNumber } from '../platform/database/counter'
 import type { Account, Deps } from '../platform/deps'
 import { inLanguage } from '../platform/http/language'
 import { contactMail } from '../records/applications/answers'
-import { labelOf, labelValue } from '../records/claims/label'
+import { labelValue } from '../records/claims/label'
 import { Enquiry } from '../records/enquiries/model'
 import { lacksCandidate, withStanding } from '../records/enquiries/standing'
 import { claimedStatement } from '../records/enquiries/statement'
@@ -25,7 +25,7 @@ import { linkEnd } from './linkEnd'
 import { readOwnTexts, saySourceText } from './ownTexts'
 import { addressOf, type Choice, type Handling, type Plan, planFor } from './plan'
 import { problems } from './problems'
-import { directMail, permissionFile, questionMail, spokenBy } from './wording'
+import { askedAs, directMail, permissionFile, questionMail, spokenBy } from './wording'
 
 /** What an enquiry would send by which way, and what keeps it from being sent. */
 export async function previewEnquiry(deps: Deps, claimId: string, applicationId: string, choice: Choice) {
@@ -236,7 +236,7 @@ export async function planEnquiries(deps: Deps, items: readonly Item[]): Promise
         claimId: claim.id,
         applicationId: application.id,
         candidate: names[nth] ?? '',
-        claim: labelOf(claim.details),
+        claim: writeValue(askedAs(claim.details)),
       },
       source: source?.name ?? claim.details.sourceName,
       channel: way?.channel ?? null,

@@ -55,7 +55,7 @@ export default {
   'enquiries.remindThem': 'Jetzt erinnern',
   'enquiries.remindNow': 'Jetzt erinnern',
   'enquiries.reminded': 'Erinnert: {{count}}. Nicht bei einer Quelle: {{not}}.',
-  'enquiries.opens': 'öffnet sie',
+  'enquiries.opens': 'öffnet sie,',
   'enquiries.before': 'Seite davor',
   'enquiries.more': 'Nächste Seite',
   'enquiries.stage.prepared': 'Vorbereitet',
@@ -183,4 +183,5 @@ export default {
   'enquiries.atMostAtOnce': 'Höchstens {{most}} auf einmal: Das sind die dringendsten. Nach den übrigen danach fragen.',
   'enquiries.atMostFiles': 'Höchstens {{most}} Akten auf einmal: einige abwählen.',
   'enquiries.candidateWantsFaster': 'Die Person möchte es schneller.',
+  'enquiries.opensItsFile': 'öffnet ihre Akte',
 } satisfies Translated<typeof english>

@@ -51,7 +51,7 @@ export default {
   'enquiries.remindThem': 'Remind them now',
   'enquiries.remindNow': 'Remind now',
   'enquiries.reminded': 'Reminded: {{count}}. Not with a source: {{not}}.',
-  'enquiries.opens': 'opens it',
+  'enquiries.opens': 'opens it,',
   'enquiries.before': 'The page before',
   'enquiries.more': 'The next page',
   'enquiries.stage.prepared': 'Prepared',
@@ -177,4 +177,5 @@ export default {
   'enquiries.atMostAtOnce': 'At most {{most}} at once: these are the most pressing. Ask about the others afterwards.',
   'enquiries.atMostFiles': 'At most {{most}} files at once: untick some.',
   'enquiries.candidateWantsFaster': 'The candidate wants it faster.',
+  'enquiries.opensItsFile': 'opens its file',
 } as const

@@ -218,7 +218,7 @@ export function EnquiryTable() {
         ) : (
           <span className="text-ink-2">
             <Key letter="J" /> <Key letter="K" /> {say('table.upAndDown')} <Key letter="Space" /> {say('table.ticks')}{' '}
-            <Key letter="Enter" /> {say('enquiries.opens')} <Key letter="F" /> {say('table.opensTheFile')}
+            <Key letter="Enter" /> {say('enquiries.opens')} <Key letter="F" /> {say('enquiries.opensItsFile')}
           </span>
         )}
         <span className="ml-auto flex gap-3">

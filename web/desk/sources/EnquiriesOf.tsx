@@ -22,7 +22,7 @@ export function EnquiriesOf({ sourceId, name }: { sourceId: string; name: string
   const some = turns.some((turn) => data.counts[turn] > 0)
   return (
     <section>
-      <h2 className="font-semibold">{say('sources.askedNow')}</h2>
+      <h2 className="mb-1 text-[1.1333rem]">{say('sources.askedNow')}</h2>
       <p className="mb-2">
         {some ? (
           <Link to={`/desk/verification/table?sourceId=${sourceId}`} className="font-semibold text-confirmed">
