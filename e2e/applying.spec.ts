@@ -198,7 +198,9 @@ test('without a connection nothing is lost, and two windows lose neither answer'
   })
 })
 
-test('a second application reuses the first; a sent one is opened again and changed', async ({ browser }) => {
+test('a second application reuses the first; a sent one is opened again and changed', { tag: '@long' }, async ({
+  browser,
+}) => {
   const page = await windowOf(browser)
   const running = process.env.E2E_RUNNING ?? ''
   const first = await openPost(`First of two ${running}`, shortForm)
@@ -260,7 +262,7 @@ test('a second application reuses the first; a sent one is opened again and chan
   })
 })
 
-test('identity, people who vouch, voluntary questions and a drawn name', async ({ browser }) => {
+test('identity, people who vouch, voluntary questions and a drawn name', { tag: '@long' }, async ({ browser }) => {
   const page = await windowOf(browser)
   await newPerson(page, 'Ilse Vandermeer')
   const base = await begin(page, 'rescue-lead')

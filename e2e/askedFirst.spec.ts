@@ -112,9 +112,9 @@ test('a signature is looked at; what is still missing is waited for, and the que
   }).toPass({ timeout: 30_000 })
 })
 
-test('a known programme with a record of the award is confirmed at once; a year outside is asked', async ({
-  browser,
-}) => {
+test('a known programme with a record of the award is confirmed at once; a year outside is asked', {
+  tag: '@long',
+}, async ({ browser }) => {
   const greta = await windowOf(browser)
   await signIn(greta, 'greta.aschenbach@mail.example')
   await greta
@@ -160,7 +160,9 @@ test('a known programme with a record of the award is confirmed at once; a year 
   await expect(yuri.getByRole('button', { name: 'Yes, both are so' })).toHaveCount(0)
 })
 
-test('a new programme is read by a second person, and known to whoever comes next', async ({ browser }) => {
+test('a new programme is read by a second person, and known to whoever comes next', { tag: '@long' }, async ({
+  browser,
+}) => {
   const ines = await windowOf(browser)
   await signIn(ines, 'ines@vallorne.example')
   await ines.goto('/desk/sources')
@@ -190,7 +192,9 @@ test('a new programme is read by a second person, and known to whoever comes nex
   ).toBeVisible()
 })
 
-test('one who has not finished asks ahead, with a link to the programme in place of papers', async ({ browser }) => {
+test('one who has not finished asks ahead, with a link to the programme in place of papers', { tag: '@long' }, async ({
+  browser,
+}) => {
   const early = await windowOf(browser)
   await newPerson(early, 'Early Ebba')
   await beginStudy(early, 'tannberg', /Technische Hochschule Tannberg/)
@@ -216,9 +220,9 @@ test('one who has not finished asks ahead, with a link to the programme in place
   await expect(ines.getByText('Ines Caldwell looks into it.')).toBeVisible()
 })
 
-test('a candidate does not want one source asked: the consequence is said, and the desk cannot ask it', async ({
-  browser,
-}) => {
+test('a candidate does not want one source asked: the consequence is said, and the desk cannot ask it', {
+  tag: '@long',
+}, async ({ browser }) => {
   const noor = await windowOf(browser)
   await signIn(noor, 'noor.adeyemi@mail.example')
   await noor

@@ -6,7 +6,9 @@ import { signIn, windowOf } from './people'
 
 const kind = `Boat master ${process.env.E2E_RUNNING ?? ''}`.trim()
 
-test('a kind that the desk adds is what a candidate is asked and what the desk then reads', async ({ browser }) => {
+test('a kind that the desk adds is what a candidate is asked and what the desk then reads', { tag: '@long' }, async ({
+  browser,
+}) => {
   const desk = await windowOf(browser)
   const candidate = await windowOf(browser, { width: 390, height: 844 })
   const held = library.find(({ holds }) => holds === 'credentials')!

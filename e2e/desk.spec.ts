@@ -50,7 +50,9 @@ test('two files of one person are merged, and the merge is undone with one key',
   await expect(pair).toBeVisible()
 })
 
-test('scoring by digits, a correction in two keys, and what is hidden shown for a reason', async ({ page }) => {
+test('scoring by digits, a correction in two keys, and what is hidden shown for a reason', { tag: '@long' }, async ({
+  page,
+}) => {
   await signIn(page, coordinator)
   await page.goto('/desk/applications/table?text=castagna')
   await page.getByRole('link', { name: 'Emil Castagna' }).click()
@@ -170,9 +172,9 @@ test('the record is verified, and the finder knows sounds and commands', async (
   await expect(page).toHaveURL(/desk\/paper/)
 })
 
-test('what somebody said by phone is written down, taken over by link, and read through by themselves', async ({
-  browser,
-}) => {
+test('what somebody said by phone is written down, taken over by link, and read through by themselves', {
+  tag: '@long',
+}, async ({ browser }) => {
   const page = await windowOf(browser)
   await signIn(page, 'ines@vallorne.example')
   await page.goto('/desk/behalf')
@@ -230,7 +232,10 @@ test('somebody is turned down with a mail and a reason, and taken up again', asy
   await expect(page.getByRole('button', { name: /Move on/ })).toBeVisible()
 })
 
-test('a section is opened again with a reason, corrected, and the difference is seen', async ({ page, browser }) => {
+test('a section is opened again with a reason, corrected, and the difference is seen', { tag: '@long' }, async ({
+  page,
+  browser,
+}) => {
   await signIn(page, coordinator)
   await page.goto('/desk/applications/table?text=dreau')
   await page.getByRole('link', { name: /Maëlle Dréau/ }).click()

@@ -19,9 +19,9 @@ const openClaim = async (page: Page, name: RegExp) => {
   await settled(page)
 }
 
-test('a register that is down is asked again by itself, and what it says of a licence then is told', async ({
-  browser,
-}) => {
+test('a register that is down is asked again by itself, and what it says of a licence then is told', {
+  tag: '@long',
+}, async ({ browser }) => {
   const ines = await windowOf(browser)
   await signIn(ines, coordinator)
   const behave = (failing: number) => ines.request.put(`${mailbox}/registers/behaviour/grid`, { data: { failing } })

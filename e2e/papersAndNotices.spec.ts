@@ -69,7 +69,9 @@ test('a number is confirmed by a code, and from then on the desk’s message com
   await expect(desk.getByText('held back, told by text message').first()).toBeVisible()
 })
 
-test('an original is announced, brought, compared with its scan, and given back with a number', async ({ browser }) => {
+test('an original is announced, brought, compared with its scan, and given back with a number', {
+  tag: '@long',
+}, async ({ browser }) => {
   const candidate = await windowOf(browser)
   await signIn(candidate, 'priya.raghunathan@mail.example')
   await candidate
@@ -112,9 +114,9 @@ test('an original is announced, brought, compared with its scan, and given back 
   await expect(candidate.getByText(`Tracking number BACK ${tail}.`)).toBeVisible()
 })
 
-test('a cover sheet of one’s own finds its paper through the scanner, and another number of pages is told', async ({
-  browser,
-}) => {
+test('a cover sheet of one’s own finds its paper through the scanner, and another number of pages is told', {
+  tag: '@long',
+}, async ({ browser }) => {
   const candidate = await windowOf(browser)
   await signIn(candidate, 'priya.raghunathan@mail.example')
   await candidate
@@ -164,7 +166,7 @@ test('a cover sheet of one’s own finds its paper through the scanner, and anot
   await reloadUntil(award.line, /another number of pages than you said/)
 })
 
-test('what was declared is decided by two, who have to say the same', async ({ browser }) => {
+test('what was declared is decided by two, who have to say the same', { tag: '@long' }, async ({ browser }) => {
   const ines = await windowOf(browser)
   const bastian = await windowOf(browser)
   await signIn(ines, 'ines@vallorne.example')

@@ -4,6 +4,8 @@ export const port = Number(process.env.CHECK_PORT ?? 4200) + 10
 
 export default defineConfig({
   testDir: '.',
+  // The long walks are gone by `./check long`.
+  grepInvert: process.env.CHECK_LONG ? undefined : /@long/,
   outputDir: '../test-results',
   timeout: 240_000,
   expect: { timeout: 20_000 },

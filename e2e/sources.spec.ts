@@ -34,9 +34,9 @@ test('a source that a candidate proposed is refused to who wrote it down, and ch
   await expect(anselm.getByText('Seilwerkstatt Bruckner').first()).toBeVisible()
 })
 
-test('an address that only looks like a known one is told, and a seller of degrees cannot be checked', async ({
-  browser,
-}) => {
+test('an address that only looks like a known one is told, and a seller of degrees cannot be checked', {
+  tag: '@long',
+}, async ({ browser }) => {
   const anselm = await windowOf(browser)
   await signIn(anselm, 'anselm@vallorne.example')
   await open(anselm, 'Valsanta Bergbahn', 'proposed')
@@ -59,7 +59,9 @@ test('an address that only looks like a known one is told, and a seller of degre
   await expect(anselm.getByText(/one letter away from one on the list of sellers/)).toBeVisible()
 })
 
-test('a proposal that is in the directory already is merged into it, and taken apart again', async ({ browser }) => {
+test('a proposal that is in the directory already is merged into it, and taken apart again', { tag: '@long' }, async ({
+  browser,
+}) => {
   const desk = await windowOf(browser)
   await signIn(desk, 'ines@vallorne.example')
   await desk.goto('/desk/sources?state=double')

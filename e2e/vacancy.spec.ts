@@ -5,7 +5,9 @@ import { signIn, windowOf } from './people'
 
 const title = `Avalanche dog handler ${process.env.E2E_RUNNING ?? ''}`.trim()
 
-test('a vacancy is composed, tried, run dry, published and seen as a candidate sees it', async ({ browser }) => {
+test('a vacancy is composed, tried, run dry, published and seen as a candidate sees it', { tag: '@long' }, async ({
+  browser,
+}) => {
   const desk = await windowOf(browser)
   const outside = await windowOf(browser)
   await signIn(desk, 'ines@vallorne.example')

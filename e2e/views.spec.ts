@@ -28,7 +28,7 @@ test('the public pages are accessible, and fit a phone', async ({ browser }) => 
   }
 })
 
-test('the portal is accessible, and fits a phone', async ({ browser }) => {
+test('the portal is accessible, and fits a phone', { tag: '@long' }, async ({ browser }) => {
   const page = await windowOf(browser)
   await signIn(page, 'felix.rautner@mail.example')
   await page.getByRole('link', { name: /Cableway mechanic/ }).click()
@@ -55,7 +55,7 @@ test('the status page is accessible, and fits a phone', async ({ browser }) => {
   await fitsAcross(page)
 })
 
-test('the desk is accessible and can be worked from the keyboard', async ({ browser }) => {
+test('the desk is accessible and can be worked from the keyboard', { tag: '@long' }, async ({ browser }) => {
   const page = await windowOf(browser)
   await signIn(page, 'ines@vallorne.example')
   for (const queue of [
@@ -101,7 +101,9 @@ test('the desk is accessible and can be worked from the keyboard', async ({ brow
   await expect(page.getByText(/contradict/).first()).toBeVisible()
 })
 
-test('the desk fits 320 pixels, one pane at a time, and the focus goes back to where it was', async ({ browser }) => {
+test('the desk fits 320 pixels, one pane at a time, and the focus goes back to where it was', { tag: '@long' }, async ({
+  browser,
+}) => {
   const page = await windowOf(browser, { width: 320, height: 640 })
   await signIn(page, 'ines@vallorne.example')
   for (const place of [

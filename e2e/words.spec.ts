@@ -79,7 +79,9 @@ const places = {
 }
 
 for (const [who, addresses] of Object.entries(places))
-  test(`what ${who} reads is from the catalogue, or was typed by somebody`, async ({ browser }) => {
+  test(`what ${who} reads is from the catalogue, or was typed by somebody`, {
+    tag: who.startsWith('ines') ? '@long' : '@short',
+  }, async ({ browser }) => {
     test.setTimeout(120_000)
     const page = await windowOf(browser)
     const data = collectData(page)

@@ -31,9 +31,9 @@ test('at the closing moment a draft is kept, cannot be sent, and says so', async
   await expect(page.getByRole('link', { name: /Closing soon/ })).toBeVisible()
 })
 
-test('an interim paper whose time runs out is told to its candidate, and its requirement is open again', async ({
-  browser,
-}) => {
+test('an interim paper whose time runs out is told to its candidate, and its requirement is open again', {
+  tag: '@long',
+}, async ({ browser }) => {
   const candidate = await windowOf(browser)
   await signIn(candidate, 'priya.raghunathan@mail.example')
   await candidate
@@ -49,9 +49,9 @@ test('an interim paper whose time runs out is told to its candidate, and its req
   await expect(candidate.getByText(/until then the interim one does/)).toHaveCount(0)
 })
 
-test('a source that stays silent is reminded, asked by another way where there is one, and given up; the decision is proposed', async ({
-  browser,
-}) => {
+test('a source that stays silent is reminded, asked by another way where there is one, and given up; the decision is proposed', {
+  tag: '@long',
+}, async ({ browser }) => {
   const ines = await windowOf(browser)
   await signIn(ines, 'ines@vallorne.example')
   await ines.goto('/desk/applications/table?text=nwosu')

@@ -101,27 +101,16 @@ const views: View[] = [
       await page.locator('html[lang=de]').waitFor()
     },
   },
-  {
-    name: 'apply-identity',
-    as: 'felix.rautner@mail.example',
-    go: async (page) => {
-      await page.goto(`${address}/vacancies/rescue-lead`)
-      await page
-        .getByRole('button', { name: 'Apply' })
-        .or(page.getByRole('link', { name: /^Go on/ }))
-        .click()
-      await page.waitForURL(/\/apply\/[^/]+\/[^/]+/)
-      await page.goto(page.url().replace(/[^/]+$/, 'identity'))
-      const choose = page.getByRole('button', { name: 'Go on with this' })
-      const hand = page.getByRole('button', { name: 'Hand it over to my phone' })
-      await choose.or(hand).waitFor()
-      if (await choose.isVisible()) await choose.click()
-      await hand.click()
-      await page.getByAltText('QR code that opens the camera on a phone').waitFor()
-    },
-  },
   { name: 'status', as: 'maelle.dreau-okafor@mail.example', go: myApplication },
   { name: 'reply', go: openEnquiry },
+  {
+    name: 'reply-plain',
+    go: async (page) => {
+      await openEnquiry(page)
+      await page.getByRole('link', { name: 'This page as a plain form' }).click()
+      await page.getByRole('button', { name: 'Send the answer' }).waitFor()
+    },
+  },
   { name: 'desk-today', as: ines, go: (page) => find(page, 'today', 'Maëlle Dréau-Okafor') },
   { name: 'desk-verification', as: ines, go: (page) => find(page, 'verification', 'Tomasz Wierzborski') },
   {
@@ -133,6 +122,7 @@ const views: View[] = [
       await page.waitForTimeout(900)
     },
   },
+  { name: 'desk-enquiries', as: ines, go: (page) => page.goto(`${address}/desk/verification/table`) },
   { name: 'desk-table', as: ines, go: (page) => page.goto(`${address}/desk/applications/table`) },
   {
     name: 'desk-duplicates',
@@ -179,15 +169,6 @@ const views: View[] = [
     go: async (page) => {
       await find(page, 'hiring', 'Maëlle Dréau-Okafor')
       await page.keyboard.press('m')
-    },
-  },
-  {
-    name: 'desk-programme',
-    as: ines,
-    go: async (page) => {
-      await page.goto(`${address}/desk/sources/programmes?state=second+reader`)
-      await page.getByRole('link', { name: 'Mechanical Inspection' }).click()
-      await page.getByRole('heading', { name: 'recognised' }).waitFor()
     },
   },
   {

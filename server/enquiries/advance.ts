@@ -4,7 +4,8 @@ import { dueDay, isDue } from '#core/enquiries/schedule'
 import { nextWay, type Way } from '#core/enquiries/ways'
 import { groupBy } from '#core/groupBy'
 import { type ManyHappened, recordManyQuietly } from '../platform/audit/record'
-import { lockOf } from '../platform/database/connection'
+import { inTransaction, lockOf } from '../platform/database/connection'
+import { insertRows } from '../platform/database/insertRows'
 import type { Deps } from '../platform/deps'
 import { candidateNames } from '../records/accounts/candidate'
 import { labelValue } from '../records/claims/label'
@@ -14,7 +15,7 @@ import { withStanding } from '../records/enquiries/standing'
 import { stepRow, stepsOf, triedWays } from '../records/enquiries/steps'
 import { permissionsOf } from '../records/permissions/permissions'
 import { Source } from '../records/sources/model'
-import { ask, type Leaving, letLeave, type Outgoing, remind } from './dispatch'
+import { ask, type Leaving, letLeave, type Outgoing, type Packed, pack, remind } from './dispatch'
 import { dueOnOf, nextActOf } from './due'
 import { linkEnd } from './linkEnd'
 import { addressOf, calendarOf, waysOf } from './plan'
@@ -26,6 +27,9 @@ type Next =
   | { act: 'escalate'; way: Way; to: string }
   | { act: 'silent' }
   | { act: 'withdraw' }
+
+/** What is looked at of a claim: a night reads a hundred thousand. */
+const ofClaim = ['id', 'candidateId', 'kind', 'details', 'rung', 'credentialVersion', 'removedAt'] as const
 
 type Loaded = { enquiry: Enquiry; claim: Claim; source: Source; outgoing: Outgoing; next: Next }
 
@@ -39,6 +43,17 @@ type How = {
   by?: string
 }
 
+/** What is to be written of one step of some questions. */
+type Step = {
+  acts: Map<string, Next['act']>
+  /** How the questions stood when it was worked out. */
+  seen: Map<string, string>
+  updates: Update[]
+  steps: ReturnType<typeof stepRow>[]
+  happened: ManyHappened[]
+  packed: Packed
+}
+
 /**
  * Takes questions that nobody has answered one step further: reminded, asked by another way, or silent for good. In one
  * transaction, so that a reminder is counted and in the outbox, or neither; whoever does it again finds it done.
@@ -49,15 +64,33 @@ type How = {
  * @returns what was done with each
  */
 export async function advance(deps: Deps, ids: readonly string[], how: How = {}): Promise<Map<string, Next['act']>> {
+  const step = await workOut(deps, ids, how, { locked: true })
+  await writeStep(deps, step)
+  return step.acts
+}
+
+/**
+ * The same for a night's many: it is worked out before anything is held, and written only if nothing has changed since; else it is
+ * worked out once more, held.
+ */
+export async function advanceQuickly(deps: Deps, ids: readonly string[]) {
+  const step = await workOut(deps, ids, {}, { locked: false })
+  await inTransaction(deps.sequelize, async () => {
+    if (await standAsSeen(step)) await writeStep(deps, step)
+    else await advance(deps, ids)
+  })
+}
+
+async function workOut(deps: Deps, ids: readonly string[], how: How, { locked }: { locked: boolean }): Promise<Step> {
   const today = deps.clock.today().toString()
   const due = how.moveOn || how.remindNow ? {} : { dueOn: { [Op.lte]: today } }
   const enquiries = await Enquiry.findAll({
     where: { id: [...ids], state: 'open', ...due },
     order: ['id'],
-    ...lockOf(),
+    ...(locked ? lockOf() : {}),
   })
-  if (enquiries.length === 0) return new Map()
-  const loaded = await load(deps, enquiries, how)
+  const seen = new Map(enquiries.map((enquiry) => [enquiry.id, standingOf(enquiry)]))
+  const loaded = enquiries.length > 0 ? await load(deps, enquiries, how) : []
   const leaving: Leaving[] = []
   const updates: Update[] = []
   const steps: ReturnType<typeof stepRow>[] = []
@@ -80,43 +113,65 @@ export async function advance(deps: Deps, ids: readonly string[], how: How = {})
     if (next.act === 'remind') leaving.push(remind(deps, batch, source, next.to))
     if (next.act === 'escalate') leaving.push(ask[next.way.channel](deps, batch, source, next.to))
   }
-  await writeUpdates(updates)
-  if (steps.length > 0) await EnquiryStepRow.bulkCreate(steps)
-  await recordManyQuietly(deps, happened)
-  await letLeave(deps, leaving)
-  return new Map(loaded.map(({ enquiry, next }) => [enquiry.id, next.act]))
+  const acts = new Map(loaded.map(({ enquiry, next }) => [enquiry.id, next.act]))
+  return { acts, seen, updates, steps, happened, packed: await pack(deps, leaving) }
 }
+
+async function writeStep(deps: Deps, { updates, steps, happened, packed }: Step) {
+  if (updates.length === 0) return
+  await writeUpdates(updates)
+  await insertRows(EnquiryStepRow, steps)
+  await recordManyQuietly(deps, happened)
+  await letLeave(packed)
+}
+
+/** Locks the questions, and says whether each is as it was seen. */
+async function standAsSeen({ seen }: Step): Promise<boolean> {
+  const attributes = ['id', 'version', 'paper', ...Object.keys(columns)]
+  const now = await Enquiry.findAll({ where: { id: [...seen.keys()] }, attributes, order: ['id'], ...lockOf() })
+  return now.length === seen.size && now.every((enquiry) => seen.get(enquiry.id) === standingOf(enquiry))
+}
+
+const standingOf = (enquiry: Enquiry): string =>
+  JSON.stringify([enquiry.version, Boolean(enquiry.paper), Object.values(updateOf(enquiry, {}))])
 
 async function load(deps: Deps, enquiries: readonly Enquiry[], how: How): Promise<Loaded[]> {
   const of = <K extends 'claimId' | 'sourceId' | 'applicationId'>(key: K) => [
     ...new Set(enquiries.map((enquiry) => enquiry[key])),
   ]
-  const [claims, sources, permissions, steps] = await Promise.all([
-    Claim.findAll({ where: { id: of('claimId') } }),
+  const [claims, sources, permissions] = await Promise.all([
+    Claim.findAll({ where: { id: of('claimId') }, attributes: [...ofClaim] }),
     Source.findAll({ where: { id: of('sourceId') } }),
     permissionsOf(of('applicationId')),
-    stepsOf(enquiries.map(({ id }) => id)),
   ])
   const names = await candidateNames([...new Set(claims.map(({ candidateId }) => candidateId))])
   const claimOf = new Map(claims.map((claim) => [claim.id, claim]))
   const sourceOf = new Map(sources.map((source) => [source.id, source]))
   const permissionOf = new Map(permissions.map((one) => [one.applicationId, one]))
-  const stepsOfEach = groupBy(steps, ({ enquiryId }) => enquiryId)
-  return enquiries.flatMap((enquiry) => {
+  const looked = enquiries.flatMap((enquiry) => {
     const claim = claimOf.get(enquiry.claimId)
     const source = sourceOf.get(enquiry.sourceId)
-    if (!claim || !source) return []
+    return claim && source ? [{ enquiry, claim, source }] : []
+  })
+  const first = looked.map((one) => ({ ...one, next: nextOf(deps, one, how) }))
+  // What was tried is read of those alone that go another way, or end.
+  const onward = first.filter(({ next }) => next.act === 'move on').map(({ enquiry: { id } }) => id)
+  const steps = groupBy(await stepsOf(onward), ({ enquiryId }) => enquiryId)
+  return first.map(({ enquiry, claim, source, next }) => {
     const permission = permissionOf.get(enquiry.applicationId) ?? null
     const outgoing = { enquiry, claim, candidate: names.get(claim.candidateId) ?? '', permission, enclosed: [] }
-    const tried = [...triedWays(stepsOfEach.get(enquiry.id) ?? []), enquiry as Way]
-    return [{ enquiry, claim, source, outgoing, next: nextOf(deps, { enquiry, claim, source, tried }, how) }]
+    const tried = [...triedWays(steps.get(enquiry.id) ?? []), enquiry as Way]
+    return {
+      ...{ enquiry, claim, source, outgoing },
+      next: next.act === 'move on' ? onwardOf({ claim, source }, tried, how.to) : next,
+    }
   })
 }
 
-type Looked = Pick<Loaded, 'enquiry' | 'claim' | 'source'> & { tried: readonly Way[] }
+type Looked = Pick<Loaded, 'enquiry' | 'claim' | 'source'>
 
 /** What happens with a question now. */
-function nextOf(deps: Deps, { enquiry, claim, source, tried }: Looked, how: How): Next {
+function nextOf(deps: Deps, { enquiry, claim, source }: Looked, how: How): Next | { act: 'move on' } {
   // Somebody has decided meanwhile, or the claim is gone: nobody needs an answer any more.
   if (claim.removedAt || claim.rung !== 'asked' || claim.credentialVersion !== enquiry.credentialVersion)
     return { act: 'withdraw' }
@@ -134,7 +189,12 @@ function nextOf(deps: Deps, { enquiry, claim, source, tried }: Looked, how: How)
   if (reachable && (how.remindNow || (!how.moveOn && next.act === 'remind')))
     return { act: 'remind', to: addressOf(source, current) }
   if (how.remindNow) return { act: 'wait', dueOn: enquiry.dueOn ?? next.on.toString() }
-  const way = how.to ?? (source.retiredAt ? undefined : nextWay(ways, tried))
+  return { act: 'move on' }
+}
+
+/** The way after those that were tried, or the end. */
+function onwardOf({ claim, source }: Pick<Looked, 'claim' | 'source'>, tried: readonly Way[], to?: Way): Next {
+  const way = to ?? (source.retiredAt ? undefined : nextWay(waysOf(source, claim), tried))
   return way ? { act: 'escalate', way, to: addressOf(source, way) } : { act: 'silent' }
 }
 

@@ -1,10 +1,11 @@
 import { createTransport, type SendMailOptions } from 'nodemailer'
 import { PDFDocument } from 'pdf-lib'
 import { Op } from 'sequelize'
+import sharp from 'sharp'
 import type { EnquiryReply } from '#contract/reply'
 import { allRight, askAbout, checkedSource, claimedOf, enquiryAbout, stepsOfEnquiry } from '../../test/asking'
 import type { Visitor } from '../../test/client'
-import { aDegree, aPaper, claimOf, type House, openHouse, until } from '../../test/house'
+import { aDegree, aPaper, claimOf, type House, look, openHouse, until } from '../../test/house'
 import { textOf } from '../../test/pdfText'
 import { aContact } from '../../test/source'
 import { refuseMessage } from '../messages/sendMail'
@@ -66,6 +67,31 @@ describe('a letter', () => {
     expect(pages).toContain(`Antwort zu Lena Letter`)
     expect(pages).toContain(enquiry.reference!)
     expect((await PDFDocument.load(pdf)).getPageCount()).toBeGreaterThanOrEqual(4)
+  })
+
+  test('a photographed paper that its source wants is enclosed on a page of its own, upright', async () => {
+    const conditions = [{ id: crypto.randomUUID(), kind: 'copy of the paper' as const, claims: [], reason: '' }]
+    const source = await checkedSource(house, {
+      ...{ name: 'Fotohof', kind: 'school', channels: ['letter'], conditions },
+      contacts: [aContact({ mail: '', address: 'Ring 2\n6020 Innsbruck' })],
+    })
+    const { candidate, applicationId } = await claimedOf(house, ['Pia', 'Photo'], source)
+    const details = aDegree(house, { ...source.named, number: 'N-9' })
+    const { id: claimId } = await candidate.done('addClaim', { body: { details } })
+    const noise = Buffer.from(Array.from({ length: 300 * 400 * 3 }, (_, nth) => (nth * 7919) % 256))
+    const photo = await sharp(noise, { raw: { width: 300, height: 400, channels: 3 } })
+      .jpeg()
+      .toBuffer()
+    await candidate.done('uploadDocument', { params: { id: claimId }, query: { fileName: 'Photo.jpg' }, body: photo })
+    await look(desk, applicationId, claimId)
+    await askAbout(desk, claimId, applicationId)
+    const { batchId } = await enquiryAbout(claimId)
+    const letter = await PDFDocument.load(
+      await (await desk.request(`/api/desk/letters/letters.pdf?batchIds=${batchId}`)).arrayBuffer(),
+    )
+    const resources = letter.getPages().at(-1)!.node.Resources()!
+    expect(resources.toString()).toContain('/XObject')
+    expect(letter.getPageCount()).toBe(5)
   })
 
   test('printing alone begins no time; saying that it is on its way does, once', async () => {

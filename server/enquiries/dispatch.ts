@@ -1,10 +1,11 @@
 import type { Way } from '#core/enquiries/ways'
 import type { SourceLanguage } from '#core/words/say'
+import { insertRows } from '../platform/database/insertRows'
 import type { Deps } from '../platform/deps'
 import { inLanguage } from '../platform/http/language'
 import { newToken } from '../platform/http/tokens'
 import { queueJobs } from '../platform/jobs/queue'
-import { type Envelope, queueMails, writtenRow } from '../platform/mail/queueMail'
+import { type Envelope, type MailRow, queueMails, writtenRow } from '../platform/mail/queueMail'
 import { type Enquiry, EnquiryLink } from '../records/enquiries/model'
 import type { Source } from '../records/sources/model'
 import { readOwnTexts, saySourceText } from './ownTexts'
@@ -43,30 +44,35 @@ export function newLink(
   }
 }
 
-/** Writes what leaves, in the transaction of what it is for: a mail and the question it carries are there both or neither. */
-export async function letLeave(deps: Deps, leaving: readonly Leaving[]) {
-  const links = leaving.flatMap((one) => one.links)
-  if (links.length > 0) await EnquiryLink.bulkCreate(links)
-  await queueSourceMails(
+/** The same with its words said, as it is written. */
+export type Packed = { links: Link[]; mails: MailRow[]; lookUps: Leaving['lookUps'] }
+
+/** Says what is to leave; nothing is written, and nothing held meanwhile. */
+export const pack = async (deps: Deps, leaving: readonly Leaving[]): Promise<Packed> => ({
+  links: leaving.flatMap(({ links }) => links),
+  mails: await sourceMails(
     deps,
-    leaving.flatMap((one) => one.mails),
-  )
-  await queueJobs(
-    'look up',
-    leaving.flatMap((one) => one.lookUps),
-  )
+    leaving.flatMap(({ mails }) => mails),
+  ),
+  lookUps: leaving.flatMap(({ lookUps }) => lookUps),
+})
+
+/** Writes what leaves, in the transaction of what it is for: a mail and the question it carries are there both or neither. */
+export async function letLeave({ links, mails, lookUps }: Packed) {
+  await insertRows(EnquiryLink, links)
+  await queueMails(mails)
+  await queueJobs('look up', lookUps)
 }
 
-/** Leaves mails to sources in the outbox, in the words of the house where it has its own. */
-export async function queueSourceMails(deps: Deps, mails: readonly SourceMail[]) {
-  if (mails.length === 0) return
+/** Mails to sources as they will lie in the outbox, in the words of the house where it has its own. */
+export async function sourceMails(deps: Deps, mails: readonly SourceMail[]): Promise<MailRow[]> {
+  if (mails.length === 0) return []
   const own = await readOwnTexts()
-  const rows = mails.map(({ words, values, ...envelope }) => {
+  return mails.map(({ words, values, ...envelope }) => {
     const { language } = envelope.to
     const said = saySourceText(own, { name: `mail.${words}`, language }, values)
     return inLanguage(language, () => writtenRow(deps, { ...envelope, ...said }))
   })
-  await queueMails(rows)
 }
 
 /** How questions are taken to their source by each way. A letter waits for the printer and a call for somebody to make it. */

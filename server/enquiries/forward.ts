@@ -5,6 +5,7 @@ import { changeWhere } from '../platform/database/compareAndSet'
 import type { Account, Deps } from '../platform/deps'
 import { notFound } from '../platform/errors/problems'
 import { countMailTo } from '../platform/http/limits'
+import { queueMails } from '../platform/mail/queueMail'
 import { candidateWithMail } from '../records/accounts/candidate'
 import { labelValue } from '../records/claims/label'
 import { claimById } from '../records/enquiries/load'
@@ -15,7 +16,7 @@ import { permissionOf } from '../records/permissions/permissions'
 import { sourceById } from '../records/sources/sources'
 import { currentWatchlist } from '../records/sources/watchlist'
 import { openBehind } from './behindLink'
-import { newLink, queueSourceMails } from './dispatch'
+import { newLink, sourceMails } from './dispatch'
 import { problems } from './problems'
 import { askedAs, permissionFile, spokenBy } from './wording'
 
@@ -50,7 +51,7 @@ async function send(deps: Deps, question: Enquiry, { toMail, toName, forwarded }
   const permission = await permissionOf(question.applicationId)
   const changes = withStanding(question, { forwardedAt: deps.clock.now() })
   if (!(await changeWhere(question, { state: 'open' }, changes))) throw problems.answered()
-  await queueSourceMails(deps, [
+  const mails = await sourceMails(deps, [
     {
       to: { name: toName, mail: toMail, language: spokenBy(source) },
       words: 'enquiry.forwarded',
@@ -62,6 +63,7 @@ async function send(deps: Deps, question: Enquiry, { toMail, toName, forwarded }
       about: { id: question.applicationId, candidateId: claim.candidateId },
     },
   ])
+  await queueMails(mails)
   await keepStep(question, { step: 'forwarded', at: deps.clock.now(), by: forwarded.by, details: { to: toMail } })
   await recordEvent(
     deps,

@@ -1,4 +1,5 @@
 import type { PDFDocument, PDFPage } from 'pdf-lib'
+import sharp from 'sharp'
 import type { Field } from '#core/comparison/compareClaim'
 import { writeWhen } from '#core/dates/write'
 import type { Beyond } from '#core/enquiries/asks'
@@ -16,9 +17,11 @@ export type LetterPerson = {
   claimed: Readonly<Record<string, string>>
   fields: readonly Field[]
   beyond: Beyond
-  /** The permission and whatever else the source asks for, as PDF. */
-  enclosed: readonly Uint8Array[]
+  /** The permission and whatever else the source asks for, as PDF or pictures. */
+  enclosed: readonly Enclosed[]
 }
+
+export type Enclosed = { mediaType: string; bytes: Uint8Array }
 
 export type Letter = {
   from: Letterhead
@@ -69,7 +72,8 @@ export async function addLetter(document: PDFDocument, letter: Letter) {
   drawTopSheet({ ...pen, page: newPage(document) }, letter)
   for (const person of letter.people) {
     drawForm({ ...pen, page: newPage(document), y: 0 }, letter, person)
-    for (const bytes of person.enclosed) await appendPdf(document, bytes)
+    for (const { mediaType, bytes } of person.enclosed)
+      await (mediaType === 'application/pdf' ? appendPdf(document, bytes) : appendPicture(document, bytes))
   }
 }
 
@@ -284,6 +288,16 @@ function choice(pen: Pen, x: number, word: string): number {
 
 const rule = ({ page, y }: Pen, from: number, to: number) =>
   page.drawLine({ start: { x: from + 4, y: y - 2 }, end: { x: to, y: y - 2 }, thickness: 0.5, color: grey })
+
+const pictureMargin = 15 * mm
+
+/** A picture on a page of its own, upright, as large as the page lets it be. */
+async function appendPicture(document: PDFDocument, bytes: Uint8Array) {
+  const upright = await sharp(bytes).rotate().jpeg({ quality: 85 }).toBuffer()
+  const picture = await document.embedJpg(upright)
+  const { width, height } = picture.scaleToFit(a4.width - 2 * pictureMargin, a4.height - 2 * pictureMargin)
+  newPage(document).drawImage(picture, { x: (a4.width - width) / 2, y: (a4.height - height) / 2, width, height })
+}
 
 async function appendPdf(document: PDFDocument, bytes: Uint8Array) {
   const { PDFDocument: Pdf } = await import('pdf-lib')

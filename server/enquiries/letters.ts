@@ -23,7 +23,7 @@ import { Source } from '../records/sources/model'
 import { beyondOf } from './answer'
 import { dueOnOf } from './due'
 import { namedInSight } from './inSight'
-import { addLetter, type Letter, type LetterPerson } from './letterPdf'
+import { addLetter, type Enclosed, type Letter, type LetterPerson } from './letterPdf'
 import { readOwnTexts, saySourceText } from './ownTexts'
 import { addressOf, calendarOf, planFor } from './plan'
 import { askedAs, spokenBy } from './wording'
@@ -129,7 +129,7 @@ async function letterFor(deps: Deps, { source, own }: Waiting): Promise<() => Le
     enquiry.toPrint === 'letter'
       ? dueDay(today, { channel: 'letter', answerWorkingDays: source.answerWorkingDays }, calendarOf(deps, source))
       : Temporal.PlainDate.from(enquiry.answerBy)
-  const enclosed = new Map<string, Uint8Array[]>()
+  const enclosed = new Map<string, Enclosed[]>()
   for (const one of own) enclosed.set(one.enquiry.id, await enclosedWith(deps, one))
   const ownTexts = await readOwnTexts()
   const language = spokenBy(source)
@@ -160,10 +160,14 @@ async function letterFor(deps: Deps, { source, own }: Waiting): Promise<() => Le
   })
 }
 
-/** The permission, and what else the source asks for that is a PDF: pictures do not belong into a letter's file. */
-async function enclosedWith(deps: Deps, { enquiry }: OfLetter): Promise<Uint8Array[]> {
+/** The permission, and what else the source asks for. */
+async function enclosedWith(deps: Deps, { enquiry }: OfLetter): Promise<Enclosed[]> {
   const { permission, enclosed } = await planFor(deps, enquiry.claimId, enquiry.applicationId, {}, enquiry)
   const hashes = [...(permission ? [permission.sha256] : []), ...enclosed.map(({ sha256 }) => sha256)]
-  const files = await Promise.all(hashes.map((sha256) => readBytes(sha256)))
-  return files.filter(({ mediaType }) => mediaType === 'application/pdf').map(({ bytes }) => new Uint8Array(bytes))
+  return Promise.all(
+    hashes.map(async (sha256) => {
+      const { mediaType, bytes } = await readBytes(sha256)
+      return { mediaType, bytes: new Uint8Array(bytes) }
+    }),
+  )
 }

@@ -1,9 +1,10 @@
 import { askAbout, checkedSource, claimedOf, enquiryAbout, runDailyIn, stepsOfEnquiry } from '../../test/asking'
 import { claimOf, type House, openHouse, tokenIn } from '../../test/house'
 import { aContact } from '../../test/source'
+import { clockAhead } from '../platform/clock'
 import { Message } from '../platform/mail/model'
 import { Enquiry } from '../records/enquiries/model'
-import { advance } from './advance'
+import { advance, advanceQuickly } from './advance'
 
 let house: House
 beforeAll(async () => {
@@ -70,16 +71,33 @@ test('two passes at the same moment remind once, whichever copy is quicker', asy
   expect(await mailsTo(source.contacts[0]!.mail)).toBe(2)
 })
 
+test('what was answered after it was worked out and before it is written is not reminded', async () => {
+  const source = await checkedSource(house)
+  const { desk, applicationId, claimId } = await claimedOf(house, ['Ada', 'Answered'], source)
+  const { id } = await askAbout(desk, claimId, applicationId)
+  const due = clockAhead(40 * 86_400_000, house.deps.organisation.timeZone)
+  const lock = jest.spyOn(house.fixed.sequelize, 'transaction')
+  lock.mockImplementationOnce((async (work: never) => {
+    await Enquiry.update({ state: 'answered', turn: 'desk', activeKey: null, dueOn: null }, { where: { id } })
+    return house.fixed.sequelize.transaction(work)
+  }) as never)
+  await advanceQuickly({ ...house.deps, clock: due }, [id])
+  lock.mockRestore()
+  expect((await stepsOfEnquiry(id)).filter((step) => step === 'reminded')).toEqual([])
+  expect(await Enquiry.findByPk(id)).toMatchObject({ state: 'answered', reminders: 0 })
+})
+
 test('what fails half way through leaves neither the mail nor the count', async () => {
   const source = await checkedSource(house)
   const { desk, applicationId, claimId } = await claimedOf(house, ['Hana', 'Half'], source)
   const { id } = await askAbout(desk, claimId, applicationId)
   const before = await mailsTo(source.contacts[0]!.mail)
-  const create = jest.spyOn(Message, 'bulkCreate').mockRejectedValueOnce(new Error('the machine stopped'))
-  await expect(house.fixed.sequelize.transaction(() => advance(house.deps, [id], { remindNow: true }))).rejects.toThrow(
-    'the machine stopped',
-  )
-  create.mockRestore()
+  const broken = house.fixed.sequelize.transaction(async () => {
+    expect((await advance(house.deps, [id], { remindNow: true })).get(id)).toBe('remind')
+    expect(await mailsTo(source.contacts[0]!.mail)).toBe(before + 1)
+    throw new Error('the machine stopped')
+  })
+  await expect(broken).rejects.toThrow('the machine stopped')
   expect([await mailsTo(source.contacts[0]!.mail), (await Enquiry.findByPk(id))!.reminders]).toEqual([before, 0])
 })
 

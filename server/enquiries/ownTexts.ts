@@ -29,13 +29,15 @@ export const readOwnTexts = async (): Promise<OwnTexts> =>
 export function saySourceText(own: OwnTexts, key: Key, values: StoredValues): Said {
   return inLanguage(key.language, () => {
     const written = own.get(keyOf(key))
-    const fields = Object.fromEntries(Object.entries(values).map(([name, value]) => [name, writeValue(value ?? '')]))
-    const filled = written && (['subject', 'text'] as const).map((part) => renderTemplate(written[part], fields))
-    const [subject, text] = filled ?? []
-    return subject && text && 'text' in subject && 'text' in text
-      ? { subject: subject.text.replace(/\s+/g, ' ').trim(), text: text.text }
-      : ours(key.name, values)
+    return (written && filledIn(written, values)) ?? ours(key.name, values)
   })
+}
+
+function filledIn(written: Said, values: StoredValues): Said | undefined {
+  const fields = Object.fromEntries(Object.entries(values).map(([name, value]) => [name, writeValue(value ?? '')]))
+  const [subject, text] = [written.subject, written.text].map((part) => renderTemplate(part, fields))
+  if (!subject || !text || !('text' in subject) || !('text' in text)) return undefined
+  return { subject: subject.text.replace(/\s+/g, ' ').trim(), text: text.text }
 }
 
 /** The words that are there from the start, in the language of the moment. */

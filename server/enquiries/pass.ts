@@ -3,11 +3,13 @@ import { inTransaction } from '../platform/database/connection'
 import type { Deps } from '../platform/deps'
 import { describeError } from '../platform/errors/describeError'
 import { Enquiry } from '../records/enquiries/model'
-import { advance } from './advance'
+import { advance, advanceQuickly } from './advance'
 import { releasePrepared } from './release'
 
 /** How many are done in one transaction: few enough that nobody waits for a lock they hold. */
 const stretch = 60
+/** How many stretches go on side by side: while one is written the next is worked out. */
+const lanes = 3
 
 /**
  * What is due with questions that nobody has answered: reminders, other ways, the end. In stretches that each commit by themselves;
@@ -17,20 +19,40 @@ const stretch = 60
  */
 export async function advanceDue(deps: Deps): Promise<number> {
   let failed = 0
+  const running = new Set<Promise<void>>()
   for (let after: Place | undefined; ; ) {
     const due = await dueAfter(deps, after)
-    if (due.length === 0) return failed
-    const ids = due.map(({ id }) => id)
-    await inTransaction(deps.sequelize, () => advance(deps, ids)).catch(async (error: unknown) => {
-      deps.log.warn({ error: describeError(error) }, 'enquiries are taken one by one')
-      for (const id of ids)
-        await inTransaction(deps.sequelize, () => advance(deps, [id])).catch((cause: unknown) => {
-          failed += 1
-          deps.log.error({ id, error: describeError(cause) }, 'an enquiry was passed over')
-        })
-    })
+    if (due.length === 0) break
     after = due.at(-1)
+    if (running.size >= lanes) await Promise.race(running)
+    const one: Promise<void> = advanceAll(
+      deps,
+      due.map(({ id }) => id),
+    ).then((passedOver) => {
+      failed += passedOver
+      running.delete(one)
+    })
+    running.add(one)
   }
+  await Promise.all(running)
+  return failed
+}
+
+/** One stretch; where it fails as a whole, each by itself. */
+async function advanceAll(deps: Deps, ids: readonly string[]): Promise<number> {
+  try {
+    await advanceQuickly(deps, ids)
+    return 0
+  } catch (error) {
+    deps.log.warn({ error: describeError(error) }, 'enquiries are taken one by one')
+  }
+  let failed = 0
+  for (const id of ids)
+    await inTransaction(deps.sequelize, () => advance(deps, [id])).catch((cause: unknown) => {
+      failed += 1
+      deps.log.error({ id, error: describeError(cause) }, 'an enquiry was passed over')
+    })
+  return failed
 }
 
 type Place = Pick<Enquiry, 'id' | 'batchId' | 'dueOn'>

@@ -19,7 +19,7 @@ import { claimedStatement } from '../records/enquiries/statement'
 import { keepStep } from '../records/enquiries/steps'
 import { slackOf } from '../records/hiring/slack'
 import { hidesName } from '../records/scoring/find'
-import { ask, letLeave, type Outgoing } from './dispatch'
+import { ask, letLeave, type Outgoing, pack } from './dispatch'
 import { dueOnOf } from './due'
 import { linkEnd } from './linkEnd'
 import { readOwnTexts, saySourceText } from './ownTexts'
@@ -216,7 +216,7 @@ export async function sendOut(deps: Deps, actor: Account | { kind: 'system' }, g
   }
   const to = addressOf(source, way)
   for (const { enquiry } of outgoing) await keepStep(enquiry, { step: 'asked', at: now, by, details: { to } })
-  await letLeave(deps, [ask[way.channel](deps, outgoing as [Outgoing, ...Outgoing[]], source, to)])
+  await letLeave(await pack(deps, [ask[way.channel](deps, outgoing as [Outgoing, ...Outgoing[]], source, to)]))
 }
 
 type Item = { claimId: string; applicationId: string }

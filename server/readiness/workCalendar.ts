@@ -46,8 +46,21 @@ export function ownCalendar(deps: Pick<Deps, 'clock' | 'organisation'>): WorkCal
 /** Where somebody else works, and when they are closed beside the holidays there; days are ISO, both included. */
 type Elsewhere = { country: string; region: string; closures: readonly { from: string; to: string }[] }
 
+/** By what the organisation was when they were made: a night asks for the same few a hundred thousand times. */
+const shared = new WeakMap<Deps['organisation'], Map<string, WorkCalendar>>()
+
 /** The days on which somebody elsewhere and we both work. */
-export function sharedCalendar(
+export function sharedCalendar(deps: Pick<Deps, 'clock' | 'organisation'>, elsewhere: Elsewhere): WorkCalendar {
+  const { country, region, closures } = elsewhere
+  const own = shared.get(deps.organisation) ?? new Map<string, WorkCalendar>()
+  shared.set(deps.organisation, own)
+  const key = JSON.stringify([deps.clock.today().year, country, region, closures])
+  const calendar = own.get(key) ?? makeShared(deps, elsewhere)
+  own.set(key, calendar)
+  return calendar
+}
+
+function makeShared(
   deps: Pick<Deps, 'clock' | 'organisation'>,
   { country, region, closures }: Elsewhere,
 ): WorkCalendar {

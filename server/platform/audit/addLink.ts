@@ -1,5 +1,6 @@
 import { QueryTypes, type Sequelize } from 'sequelize'
 import type { StoredValues } from '#core/words/stored'
+import { insertRows } from '../database/insertRows'
 import { type Content, contentHashOf, firstHash, type Link, linkHashOf, newSalt } from './chain'
 import { Event } from './model'
 
@@ -41,7 +42,7 @@ export async function addLinks(sequelize: Sequelize, links: readonly { chain: st
     head.hash = hash
     return { ...said, chain, seq, salt, contentHash, hash }
   })
-  await Event.bulkCreate(events)
+  await insertRows(Event, events)
   const hashes = chains.map((chain) => [chain, heads.get(chain)!.last, heads.get(chain)!.hash])
   await sequelize.query(
     'INSERT INTO chain_heads (chain, seq, hash) VALUES :hashes ON DUPLICATE KEY UPDATE hash = VALUES(hash)',

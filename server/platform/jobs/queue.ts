@@ -1,5 +1,6 @@
 import { v7 as uuid } from 'uuid'
 import { afterCommit } from '../database/connection'
+import { insertRows } from '../database/insertRows'
 import type { JobKind, Jobs } from './jobs'
 import { Job } from './model'
 
@@ -24,8 +25,11 @@ export async function queueJobs<Kind extends JobKind>(
   { uniqueKey, runAt = new Date() }: Options = {},
 ) {
   if (payloads.length === 0) return
-  await Job.bulkCreate(
-    payloads.map((payload) => ({ id: uuid(), kind, payload, uniqueKey: uniqueKey ?? null, runAt, attempts: 0 })),
+  await insertRows(
+    Job,
+    payloads.map((payload) => {
+      return { id: uuid(), kind, payload, uniqueKey: uniqueKey ?? null, runAt, attempts: 0, queuedAt: new Date() }
+    }),
     { ignoreDuplicates: true },
   )
   afterCommit(() => {

@@ -4,6 +4,7 @@ import { textIn } from '#core/organisation/organisation'
 import type english from '#core/words/catalogue/mail.en'
 import { type NamesIn, type SpokenLanguage, say } from '#core/words/say'
 import { type StoredValue, sayStored } from '#core/words/stored'
+import { insertRows } from '../database/insertRows'
 import type { Deps } from '../deps'
 import { inLanguage } from '../http/language'
 import { queueJob, queueJobs } from '../jobs/queue'
@@ -57,7 +58,7 @@ export const queueWritten = async (deps: Deps, mail: Envelope & Written & { held
   queueRow(writtenRow(deps, mail))
 
 /** A mail as it lies in the outbox. */
-type MailRow = ReturnType<typeof writtenRow>
+export type MailRow = ReturnType<typeof writtenRow>
 
 /** A mail as it will lie in the outbox, in the language of the moment; nothing is written yet. */
 export function writtenRow(deps: Deps, mail: Envelope & Written & { held?: boolean }) {
@@ -88,7 +89,7 @@ async function queueRow(row: MailRow): Promise<string> {
 /** Leaves many mails in the outbox. */
 export async function queueMails(rows: readonly MailRow[]) {
   if (rows.length === 0) return
-  await Message.bulkCreate(rows as MailRow[])
+  await insertRows(Message, rows)
   await queueJobs(
     'mail',
     rows.filter(({ state }) => state === 'queued').map(({ id: messageId }) => ({ messageId })),

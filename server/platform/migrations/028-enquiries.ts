@@ -47,7 +47,7 @@ export const up = [
      ADD UNIQUE KEY IF NOT EXISTS oneReference (reference),
      ADD UNIQUE KEY IF NOT EXISTS oneAtATime (activeKey),
      ADD KEY IF NOT EXISTS byBatch (batchId),
-     ADD KEY IF NOT EXISTS byDue (dueOn, id),
+     ADD KEY IF NOT EXISTS byDue (dueOn, batchId, id),
      ADD KEY IF NOT EXISTS byTurn (turn, slack, askedAt, id),
      ADD KEY IF NOT EXISTS bySource (sourceId, turn, slack, askedAt, id),
      ADD KEY IF NOT EXISTS byChannel (channel, turn, slack, askedAt, id),
