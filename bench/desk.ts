@@ -1,7 +1,7 @@
 import { rmSync } from 'node:fs'
 import { createServer, type RequestListener } from 'node:http'
 import { resolve } from 'node:path'
-import { type Connection, createConnection } from 'mariadb'
+import { createConnection } from 'mariadb'
 import { pino } from 'pino'
 import { v7 as uuid } from 'uuid'
 import type { Role } from '#contract/roles'
@@ -14,6 +14,7 @@ import { startOwnDatabase } from '../scripts/ownDatabase'
 import { type Visitor, visitor } from '../test/client'
 import { applicationsEach, idOf, makeCrowd, nameOf } from './crowd'
 import { percentile, type Result } from './result'
+import { replay, statementsOf } from './statements'
 
 const port = 4500
 const warmUp = 30
@@ -168,22 +169,6 @@ async function patching(address: string, people: number) {
     const body = { version: writer.version, changes }
     writer.version = (await writer.person.done('saveAnswers', { params: { id: writer.id }, body })).version
   }
-}
-
-/** What a call reads from the database, statement by statement. */
-async function statementsOf({ sequelize }: Awaited<ReturnType<typeof prepare>>, call: () => Promise<unknown>) {
-  const said: string[] = []
-  const { options } = sequelize as unknown as { options: { logging: false | ((line: string) => void) } }
-  options.logging = (line) => void said.push(line)
-  await call()
-  options.logging = false
-  return said
-    .flatMap((line) => /: (SELECT .*?);?$/s.exec(line)?.[1] ?? [])
-    .filter((sql) => !/jobs|FOR UPDATE/.test(sql))
-}
-
-async function replay(raw: Connection, statements: readonly string[]) {
-  for (const sql of statements) await raw.query(sql)
 }
 
 async function timed(work: () => Promise<unknown>): Promise<number> {

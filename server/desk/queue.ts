@@ -1,12 +1,12 @@
 import { Op, type WhereOptions } from 'sequelize'
 import { mostCountedInQueue, type Queue, queues, type Whose } from '#contract/desk'
 import { writeValue } from '#core/words/stored'
+import { countUpTo } from '../platform/database/countUpTo'
 import type { Account, Deps } from '../platform/deps'
 import { actsFor, whereMine } from '../records/applications/owners'
 import { whereInSight } from '../records/applications/sight'
 import { ApplicationSummary } from '../records/hiring/model'
 import { ownersOf } from './ownership'
-import { countUpTo } from './table'
 
 const page = 40
 
@@ -21,7 +21,7 @@ export async function readQueue(deps: Deps, actor: Account, queue: Queue, given:
   return {
     people: people.map((person) => ({ ...person, owner: owners.get(person.id) ?? null })),
     next,
-    late: await countUpTo(mostCountedInQueue + 1, late),
+    late: await countUpTo(ApplicationSummary, mostCountedInQueue + 1, late),
   }
 }
 
@@ -71,7 +71,9 @@ function beyond(after: string | undefined) {
 
 export async function readCounts(deps: Deps, actor: Account): Promise<Record<string, number>> {
   const counts = await Promise.all(
-    queues.map(async (queue) => countUpTo(mostCountedInQueue + 1, await chosenIn(deps, actor, queue, {}))),
+    queues.map(async (queue) =>
+      countUpTo(ApplicationSummary, mostCountedInQueue + 1, await chosenIn(deps, actor, queue, {})),
+    ),
   )
   return Object.fromEntries(queues.map((queue, index) => [queue, counts[index]!]))
 }

@@ -1,10 +1,11 @@
-import { Op, QueryTypes, type WhereOptions } from 'sequelize'
+import { Op, type WhereOptions } from 'sequelize'
 import { Temporal } from 'temporal-polyfill'
 import { mostCounted, type TableFilter, type TableRow } from '#contract/lists'
 import { namePartsOf } from '#core/comparison/keys'
 import { beginOf } from '#core/dates/zoned'
 import { readReference } from '#core/references/reference'
 import { writeValue } from '#core/words/stored'
+import { countUpTo } from '../platform/database/countUpTo'
 import { plainRowsOf } from '../platform/database/rows'
 import type { Account, Deps } from '../platform/deps'
 import { whereInSight } from '../records/applications/sight'
@@ -31,7 +32,7 @@ export async function readTable(deps: Ours, actor: Account, { after, ...filter }
   return {
     rows: rows.slice(0, page).map(tableRow),
     next: last ? placeOf(last, filter) : null,
-    total: await countUpTo(mostCounted + 1, whereOf(deps, actor, filter)),
+    total: await countUpTo(ApplicationSummary, mostCounted + 1, whereOf(deps, actor, filter)),
   }
 }
 
@@ -138,21 +139,6 @@ function whereText(words: string, prefix: string) {
       ),
     },
   }
-}
-
-/** Counts rows, and stops at a number where nobody counts on. */
-export async function countUpTo(most: number, where: WhereOptions): Promise<number> {
-  const sequelize = ApplicationSummary.sequelize!
-  const generator = sequelize.getQueryInterface().queryGenerator as {
-    selectQuery: (table: string, options: object, model: typeof ApplicationSummary) => string
-  }
-  const inner = generator
-    .selectQuery('application_summaries', { attributes: ['applicationId'], where, limit: most }, ApplicationSummary)
-    .replace(/;$/, '')
-  const [row] = await sequelize.query<{ count: number | bigint }>(`SELECT COUNT(*) AS count FROM (${inner}) AS some`, {
-    type: QueryTypes.SELECT,
-  })
-  return Number(row!.count)
 }
 
 /** A row as it is shown. */

@@ -125,15 +125,20 @@ async function writeStep(deps: Deps, { updates, steps, happened, packed }: Step)
   await letLeave(packed)
 }
 
+/** What others change of a question while it is worked out: whatever matters raises its version, but for a look at it. */
+const looked = ['id', 'version', 'state', 'dueOn', 'openedAt', 'forwardedAt'] as const
+type Looks = Pick<Enquiry, (typeof looked)[number]>
+
 /** Locks the questions, and says whether each is as it was seen. */
 async function standAsSeen({ seen }: Step): Promise<boolean> {
-  const attributes = ['id', 'version', 'paper', ...Object.keys(columns)]
-  const now = await Enquiry.findAll({ where: { id: [...seen.keys()] }, attributes, order: ['id'], ...lockOf() })
-  return now.length === seen.size && now.every((enquiry) => seen.get(enquiry.id) === standingOf(enquiry))
+  if (seen.size === 0) return true
+  const where = { id: [...seen.keys()] }
+  const now: Looks[] = await Enquiry.findAll({ where, attributes: [...looked], order: ['id'], raw: true, ...lockOf() })
+  return now.length === seen.size && now.every((one) => seen.get(one.id) === standingOf(one))
 }
 
-const standingOf = (enquiry: Enquiry): string =>
-  JSON.stringify([enquiry.version, Boolean(enquiry.paper), Object.values(updateOf(enquiry, {}))])
+const standingOf = ({ version, state, dueOn, openedAt, forwardedAt }: Looks): string =>
+  [version, state, dueOn, openedAt?.getTime(), forwardedAt?.getTime()].join(' ')
 
 async function load(deps: Deps, enquiries: readonly Enquiry[], how: How): Promise<Loaded[]> {
   const of = <K extends 'claimId' | 'sourceId' | 'applicationId'>(key: K) => [

@@ -71,6 +71,15 @@ test('two passes at the same moment remind once, whichever copy is quicker', asy
   expect(await mailsTo(source.contacts[0]!.mail)).toBe(2)
 })
 
+test('what was opened and not answered is reminded like any other', async () => {
+  const source = await checkedSource(house)
+  const { desk, applicationId, claimId } = await claimedOf(house, ['Opal', 'Opened'], source)
+  const { id } = await askAbout(desk, claimId, applicationId)
+  await Enquiry.update({ openedAt: new Date(), forwardedAt: new Date() }, { where: { id } })
+  await advanceQuickly({ ...house.deps, clock: clockAhead(40 * 86_400_000, house.deps.organisation.timeZone) }, [id])
+  expect(await Enquiry.findByPk(id)).toMatchObject({ state: 'open', reminders: 1, openedAt: expect.any(Date) })
+})
+
 test('what was answered after it was worked out and before it is written is not reminded', async () => {
   const source = await checkedSource(house)
   const { desk, applicationId, claimId } = await claimedOf(house, ['Ada', 'Answered'], source)

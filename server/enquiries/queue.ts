@@ -1,9 +1,10 @@
-import { Op, type WhereOptions } from 'sequelize'
+import { Op, QueryTypes, type WhereOptions } from 'sequelize'
 import { type EnquiryRow, queueStages } from '#contract/enquiries'
 import { turns } from '#core/enquiries/enquiry'
 import { isToApprove } from '#core/enquiries/settings'
 import type { Channel } from '#core/sources/source'
 import { writeValue } from '#core/words/stored'
+import { countUpTo, selectText } from '../platform/database/countUpTo'
 import type { Account, Deps } from '../platform/deps'
 import { candidateNames } from '../records/accounts/candidate'
 import { Claim } from '../records/claims/model'
@@ -35,7 +36,12 @@ export async function listEnquiries(deps: Deps, actor: Account, { after, ...filt
   const last = found.length > page ? found[page - 1] : undefined
   const [rows, counts, most] = await Promise.all([
     rowsFor(deps, found.slice(0, page)),
-    Promise.all(turns.map(async (turn) => [turn, await countUpTo(await chosen(deps, actor, { ...filter, turn }))])),
+    Promise.all(
+      turns.map(async (turn) => [
+        turn,
+        await countUpTo(Enquiry, mostCounted, await chosen(deps, actor, { ...filter, turn })),
+      ]),
+    ),
     mostWaitedFor(where),
   ])
   return {
@@ -95,26 +101,26 @@ function beyond(after: string | undefined) {
   }
 }
 
-const countUpTo = async (where: WhereOptions): Promise<number> =>
-  (await Enquiry.findAll({ where, attributes: ['id'], limit: mostCounted, raw: true })).length
-
 /** The sources that most of the first of them wait for: one call settles several. */
 async function mostWaitedFor(where: WhereOptions) {
-  const open = await Enquiry.findAll({
+  const first = selectText(Enquiry, {
     where: { [Op.and]: [where, { turn: 'source' }] } as WhereOptions,
     attributes: ['sourceId'],
     order: ['slack', 'askedAt', 'id'],
     limit: mostCounted,
-    raw: true,
   })
-  const counts = new Map<string, number>()
-  for (const { sourceId } of open) counts.set(sourceId, (counts.get(sourceId) ?? 0) + 1)
-  const top = [...counts]
-    .filter(([, count]) => count > 1)
-    .sort((a, b) => b[1] - a[1] || (a[0] < b[0] ? -1 : 1))
-    .slice(0, mostSources)
-  const sources = await Source.findAll({ where: { id: top.map(([id]) => id) }, attributes: ['id', 'name'] })
-  return top.map(([id, count]) => ({ id, name: sources.find((one) => one.id === id)?.name ?? '', open: count }))
+  const top = await Enquiry.sequelize!.query<{ sourceId: string; open: number | bigint }>(
+    `SELECT sourceId, COUNT(*) AS open FROM (${first}) AS first GROUP BY sourceId HAVING open > 1 ORDER BY open DESC, sourceId LIMIT ${mostSources}`,
+    { type: QueryTypes.SELECT },
+  )
+  const sources = await Source.findAll({
+    where: { id: top.map(({ sourceId }) => sourceId) },
+    attributes: ['id', 'name'],
+  })
+  return top.map(({ sourceId: id, open }) => ({
+    ...{ id, open: Number(open) },
+    name: sources.find((one) => one.id === id)?.name ?? '',
+  }))
 }
 
 /** What the queue shows of enquiries, in their order. */

@@ -1,4 +1,3 @@
-import type { Temporal } from 'temporal-polyfill'
 import { dayAt } from '#core/dates/zoned'
 import { type Organisation, unnamedOrganisation } from '#core/organisation/organisation'
 import { goByNewestCatalogue } from './catalogue'
@@ -11,14 +10,7 @@ const dayInMs = 86_400_000
 /** A clock that stands `offset` milliseconds ahead of the machine's. */
 export function clockAhead(offset: number, timeZone: string): Clock {
   const now = () => new Date(Date.now() + offset)
-  // Days begin with a minute, wherever it is: within one it is the same day, which is asked for a thousand times a second.
-  let known: { minute: number; today: Temporal.PlainDate } | undefined
-  const today = () => {
-    const minute = Math.floor(now().getTime() / 60_000)
-    if (known?.minute !== minute) known = { minute, today: dayAt(now(), timeZone) }
-    return known.today
-  }
-  return { now, today }
+  return { now, today: () => dayAt(now(), timeZone) }
 }
 
 /** A clock that stands still, for loading the demo's past and for tests. */

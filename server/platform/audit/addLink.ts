@@ -1,7 +1,7 @@
 import { QueryTypes, type Sequelize } from 'sequelize'
 import type { StoredValues } from '#core/words/stored'
 import { insertRows } from '../database/insertRows'
-import { type Content, contentHashOf, firstHash, type Link, linkHashOf, newSalt } from './chain'
+import { type Content, contentHashOf, firstHash, type Link, linkHashOf, newSalts } from './chain'
 import { Event } from './model'
 
 type Said = Content &
@@ -28,10 +28,11 @@ export async function addLinks(sequelize: Sequelize, links: readonly { chain: st
   const next = new Map(
     counts.map(([chain, count]) => [chain as string, heads.get(chain as string)!.last - Number(count)]),
   )
-  const events = links.map(({ chain, said }) => {
+  const salts = newSalts(links.length)
+  const events = links.map(({ chain, said }, nth) => {
     const seq = next.get(chain)! + 1
     const head = heads.get(chain)!
-    const salt = newSalt()
+    const salt = salts[nth]!
     // As the database will give it back.
     const [details, wordValues] = [said.details, said.wordValues].map((kept) =>
       JSON.parse(JSON.stringify(kept ?? null)),

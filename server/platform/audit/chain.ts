@@ -37,7 +37,12 @@ export type Content = {
 }
 
 export const firstHash = '0'.repeat(64)
-export const newSalt = () => randomBytes(16).toString('hex')
+export const newSalt = () => newSalts(1)[0]!
+/** Many at once: each way to the source of chance costs more than a hundred salts. */
+export const newSalts = (count: number): string[] => {
+  const bytes = randomBytes(16 * count).toString('hex')
+  return Array.from({ length: count }, (_, nth) => bytes.slice(32 * nth, 32 * (nth + 1)))
+}
 const sha256 = (text: string) => createHash('sha256').update(text).digest('hex')
 
 /** JSON with the keys of every object in order, so that equal values have equal text. */

@@ -18,7 +18,7 @@ const message = (over: object = {}) => ({
 const kept = async (id: string) => (await Message.findByPk(id, { rejectOnEmpty: true })).get()
 
 test('many rows are as they are written by ones: text, JSON, moments to the millisecond, what is left out, what is nothing', async () => {
-  const rows = [message(), message({ subject: '', settledAt: null, state: 'held' })]
+  const rows = [message(), message({ subject: '', sentAt: null, state: 'held' })]
   await insertRows(Message, rows)
   const one = message()
   await Message.create(one)
