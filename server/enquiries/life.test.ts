@@ -2,8 +2,11 @@ import { askAbout, checkedSource, claimedOf, enquiryAbout, runDailyIn, stepsOfEn
 import { claimOf, type House, openHouse, tokenIn } from '../../test/house'
 import { aContact } from '../../test/source'
 import { clockAhead } from '../platform/clock'
+import { Job } from '../platform/jobs/model'
 import { Message } from '../platform/mail/model'
+import { smtpMailer } from '../platform/outside/mail'
 import { Enquiry } from '../records/enquiries/model'
+import { workOnce } from '../worker'
 import { advance, advanceQuickly } from './advance'
 
 let house: House
@@ -69,6 +72,31 @@ test('two passes at the same moment remind once, whichever copy is quicker', asy
   await Promise.all([runDailyIn(house, 20), runDailyIn(house, 20), runDailyIn(house, 20)])
   expect((await stepsOfEnquiry(id)).filter((step) => step === 'reminded')).toHaveLength(1)
   expect(await mailsTo(source.contacts[0]!.mail)).toBe(2)
+})
+
+test('a mail server that is away for an hour loses no question: it arrives once when it is back', async () => {
+  const source = await checkedSource(house)
+  const { desk, applicationId, claimId } = await claimedOf(house, ['Hilde', 'Hour'], source)
+  const { id } = await askAbout(desk, claimId, applicationId)
+  const toMail = source.contacts[0]!.mail
+  const away = { ...house.fixed, mailer: smtpMailer({ ...house.fixed.config, smtpUrl: 'smtp://127.0.0.1:9' }) }
+  const waiting = { kind: 'mail' as const, doneAt: null }
+  for (let minutes = 0; minutes <= 70; minutes += 10) {
+    await Job.update({ runAt: new Date(0), queuedAt: new Date(Date.now() - minutes * 60_000) }, { where: waiting })
+    while (await workOnce(away)) {
+      // one job after another
+    }
+  }
+  away.mailer.close()
+  expect(await Message.findOne({ where: { toMail } })).toMatchObject({
+    state: 'queued',
+    refusedBecause: expect.anything(),
+  })
+  expect([await stepsOfEnquiry(id), house.mailbox.mails.filter(({ to }) => to === toMail)]).toEqual([['asked'], []])
+  await Job.update({ runAt: new Date(0) }, { where: waiting })
+  await house.workOff()
+  expect(await Message.findOne({ where: { toMail } })).toMatchObject({ state: 'accepted', refusedBecause: null })
+  expect(house.mailbox.mails.filter(({ to }) => to === toMail).map(({ copies }) => copies)).toEqual([1])
 })
 
 test('what was opened and not answered is reminded like any other', async () => {
