@@ -83,6 +83,7 @@ const single = [
   ],
   ...['absence', 'logo', 'logo.png', 'operation', 'claim-order', 'organisation', 'owner', 'permission-text', 'watch'],
   ...[
+    'handling',
     'mail',
     'mapping',
     'offer',

@@ -39,8 +39,8 @@ export type EnquiryReply = Static<typeof EnquiryReply>
 const byToken = Type.Object({ token: LinkToken })
 /** Whoever fills in a form slips a few times; a program that tries what could pass is held up. */
 const tries = { most: 20, seconds: 3600 }
-/** As many as a letter has people, and a few more. */
-const passings = { most: 10, seconds: 86_400 }
+/** A letter may have many people, of whom each is passed on by itself; nobody else's mailbox is filled with more. */
+const passings = { most: 40, seconds: 86_400 }
 /** Of a letter with several questions: which; the first that is open where none is named. */
 const ofPart = { part: Type.Optional(Id) }
 

@@ -5,7 +5,7 @@ import { nextWay, type Way } from '#core/enquiries/ways'
 import { groupBy } from '#core/groupBy'
 import { type ManyHappened, recordManyQuietly } from '../platform/audit/record'
 import { inTransaction, lockOf } from '../platform/database/connection'
-import { insertRows } from '../platform/database/insertRows'
+import { insertRows, momentText } from '../platform/database/insertRows'
 import type { Deps } from '../platform/deps'
 import { candidateNames } from '../records/accounts/candidate'
 import { labelValue } from '../records/claims/label'
@@ -28,8 +28,9 @@ type Next =
   | { act: 'silent' }
   | { act: 'withdraw' }
 
-/** What is looked at of a claim: a night reads a hundred thousand. */
+/** What is looked at of a claim and of a source: a night reads a hundred thousand. */
 const ofClaim = ['id', 'candidateId', 'kind', 'details', 'rung', 'credentialVersion', 'removedAt'] as const
+const ofSource = ['id', 'name', 'country', 'register', 'answerWorkingDays', 'known', 'retiredAt'] as const
 
 type Loaded = { enquiry: Enquiry; claim: Claim; source: Source; outgoing: Outgoing; next: Next }
 
@@ -146,7 +147,7 @@ async function load(deps: Deps, enquiries: readonly Enquiry[], how: How): Promis
   ]
   const [claims, sources, permissions] = await Promise.all([
     Claim.findAll({ where: { id: of('claimId') }, attributes: [...ofClaim] }),
-    Source.findAll({ where: { id: of('sourceId') } }),
+    Source.findAll({ where: { id: of('sourceId') }, attributes: [...ofSource] }),
     permissionsOf(of('applicationId')),
   ])
   const names = await candidateNames([...new Set(claims.map(({ candidateId }) => candidateId))])
@@ -272,14 +273,16 @@ const columns = {
 } as const
 type Update = { id: string } & Record<keyof typeof columns, string | number | null>
 
+const columnNames = Object.keys(columns) as (keyof typeof columns)[]
+
 function updateOf(enquiry: Enquiry, changes: Values): Update {
-  const next = { ...enquiry.get(), ...changes } as Record<string, unknown>
-  const plain = (value: unknown) =>
-    value instanceof Date ? value.toISOString().replace('T', ' ').replace('Z', '') : ((value ?? null) as string | null)
-  return {
-    id: enquiry.id,
-    ...(Object.fromEntries(Object.keys(columns).map((name) => [name, plain(next[name])])) as Omit<Update, 'id'>),
+  const before = enquiry.get() as Record<string, unknown>
+  const update: Record<string, unknown> = { id: enquiry.id }
+  for (const name of columnNames) {
+    const value = name in changes ? changes[name] : before[name]
+    update[name] = value instanceof Date ? momentText(value) : (value ?? null)
   }
+  return update as Update
 }
 
 /** One statement for all: a hundred round trips would hold their locks far longer. */

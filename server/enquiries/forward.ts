@@ -4,7 +4,6 @@ import { recordEvent } from '../platform/audit/record'
 import { changeWhere } from '../platform/database/compareAndSet'
 import type { Account, Deps } from '../platform/deps'
 import { notFound } from '../platform/errors/problems'
-import { countMailTo } from '../platform/http/limits'
 import { queueMails } from '../platform/mail/queueMail'
 import { candidateWithMail } from '../records/accounts/candidate'
 import { labelValue } from '../records/claims/label'
@@ -28,7 +27,6 @@ type Forward = { part?: string; toName: string; toMail: string; by: string }
  */
 export async function forwardEnquiry(deps: Deps, token: string, { part, toName, toMail, by }: Forward) {
   const { question } = await openBehind(deps, token, part)
-  await countMailTo(deps, toMail)
   const source = await sourceById(question.sourceId)
   const { watchlist } = await currentWatchlist()
   const inside = speaksFor(toMail, source.known.contacts, new Set(watchlist.freeMail))

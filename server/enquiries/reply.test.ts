@@ -117,9 +117,9 @@ describe('of tries there are only so many', () => {
     const put = async (token: string) =>
       house.visitor().call('uploadReplyPaper', { params: { token }, query: { fileName: 'x' }, body: Buffer.from('x') })
     const answers = await Promise.all(Array.from({ length: 24 }, () => put(one.token)))
-    // At the same moment none too many gets through; of those that come as the last one, some are held up as well.
+    // At the same moment none too many gets through, but for what leaks away meanwhile; of the last ones some are held up as well.
     const through = answers.filter(({ status }) => status === 422).length
-    expect([through > 10 && through <= 20, answers.filter(({ status }) => status === 429).length]).toEqual([
+    expect([through > 10 && through <= 21, answers.filter(({ status }) => status === 429).length]).toEqual([
       true,
       24 - through,
     ])
@@ -133,7 +133,7 @@ describe('of tries there are only so many', () => {
     for (let nth = 0; nth < 70; nth += 1) expect((await open(token)).status).toBe(200)
     const guesses = await Promise.all(Array.from({ length: 70 }, (_, nth) => open(`${'g'.repeat(40)}${nth}`)))
     const told = guesses.filter(({ status }) => status === 404).length
-    expect([told > 40 && told <= 60, guesses.filter(({ status }) => status === 429).length]).toEqual([true, 70 - told])
+    expect([told > 40 && told <= 63, guesses.filter(({ status }) => status === 429).length]).toEqual([true, 70 - told])
     expect((await open(token)).status).toBe(429)
     await house.deps.sequelize.query("DELETE FROM rate_limits WHERE bucket LIKE 'wrong links%'")
     expect((await open(token)).status).toBe(200)

@@ -21,6 +21,7 @@ const concernNoFile = [
   '/api/desk/sources/:id',
   '/api/desk/source-merges/:id',
   '/api/desk/source-forms/:sha256',
+  '/api/desk/source-texts/:name',
   '/api/desk/researched-programmes/:id',
   // The house itself.
   '/api/desk/colleagues/:id',

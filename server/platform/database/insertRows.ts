@@ -45,6 +45,12 @@ function kindOf(type: object): Kind {
 function plain(value: unknown, kind: Kind): unknown {
   if (value === null || value === undefined) return null
   if (kind === 'json') return JSON.stringify(value)
-  if (kind === 'moment') return (value as Date).toISOString().replace('T', ' ').replace('Z', '')
+  if (kind === 'moment') return momentText(value as Date)
   return kind === 'number' ? Number(value) : value
+}
+
+/** A moment as the database reads it from a text: UTC, to the millisecond. */
+export function momentText(moment: Date): string {
+  const iso = moment.toISOString()
+  return `${iso.slice(0, 10)} ${iso.slice(11, 23)}`
 }

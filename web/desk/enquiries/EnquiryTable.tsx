@@ -237,7 +237,9 @@ export function EnquiryTable() {
       {asking && sourceId && (
         <AskMany
           of={{ sourceId }}
-          title={say('enquiries.askAllOf', { name: data?.most.find(({ id }) => id === sourceId)?.name ?? '' })}
+          title={say('enquiries.askAllOf', {
+            name: rows.find(({ source }) => source.id === sourceId)?.source.name ?? '',
+          })}
           onClose={() => setAsking(false)}
         />
       )}
