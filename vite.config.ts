@@ -73,13 +73,13 @@ export default defineConfig({
     sourcemap: true,
     chunkSizeWarningLimit: 900,
     // What nearly every page needs comes as one file: thirty small ones weigh more and take longer.
-    // What the desk alone shares stays at the desk.
+    // What the desk alone shares stays at the desk; so do icons, of which a first visit shows hardly any.
     // So do the few words about requirements that every place with a vacancy says.
     rolldownOptions: {
       output: {
         codeSplitting: {
           groups: [
-            { name: 'base', minShareCount: 23, test: /^(?!.*web[\\/]desk[\\/])/ },
+            { name: 'base', minShareCount: 23, test: /^(?!.*(web[\\/]desk[\\/]|lucide-react))/ },
             {
               name: 'asking',
               test: /core[\\/](words[\\/](names|options|translations|requirementTitle|roles|stored|facts|conditions|requirements)|requirements[\\/](requirement|citation)|conditions[\\/]vocabulary|hiring[\\/]stages)\.ts/,
