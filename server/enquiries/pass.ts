@@ -7,9 +7,9 @@ import { advance, advanceQuickly } from './advance'
 import { releasePrepared } from './release'
 
 /** How many are done in one transaction: few enough that nobody waits for a lock they hold. */
-const stretch = 60
+const stretch = 45
 /** How many stretches go on side by side: while one is written the next is worked out. */
-const lanes = 3
+const lanes = 4
 
 /**
  * What is due with questions that nobody has answered: reminders, other ways, the end. In stretches that each commit by themselves;
