@@ -1,23 +1,12 @@
-import { expect, type Page, test } from '@playwright/test'
+import { expect, test } from '@playwright/test'
 import { createTransport } from 'nodemailer'
 import { expectAccessible } from './accessible'
-import { linkIn, mailbox, mailTo, settled, signIn, windowOf } from './people'
+import { fileOf, linkIn, mailbox, mailTo, openClaim, signIn, windowOf } from './people'
 import { port } from './playwright.config'
 
 /** The other ways a source answers: a register that is down, a digital credential, a mail of its own; and a page without script. */
 
 const coordinator = 'ines@vallorne.example'
-
-async function fileOf(page: Page, family: string, name: RegExp) {
-  await page.goto(`/desk/applications/table?text=${family}`)
-  await page.getByRole('link', { name }).first().click()
-  await settled(page)
-}
-
-const openClaim = async (page: Page, name: RegExp) => {
-  await page.getByRole('button', { name }).first().click()
-  await settled(page)
-}
 
 test('a register that is down is asked again by itself, and what it says of a licence then is told', {
   tag: '@long',

@@ -79,3 +79,16 @@ export async function mailTo(page: Page, to: string, about: string | RegExp): Pr
 }
 
 export const linkIn = (text: string): string => new URL(/https?:\/\/\S+/.exec(text)![0]).pathname
+
+/** Opens somebody's file from the table, by the family name and the name as it stands there. */
+export async function fileOf(page: Page, family: string, name: RegExp) {
+  await page.goto(`/desk/applications/table?text=${family}`)
+  await page.getByRole('link', { name }).first().click()
+  await settled(page)
+}
+
+/** Chooses a claim of the file that is open. */
+export const openClaim = async (page: Page, name: RegExp) => {
+  await page.getByRole('button', { name }).first().click()
+  await settled(page)
+}

@@ -2,7 +2,7 @@ import { expect, test } from '@playwright/test'
 import { form, library } from '#scenario/form'
 import { expectAccessible } from './accessible'
 import { deskVisitor, newPerson, openPost } from './newPost'
-import { mailTo, settled, signIn, windowOf } from './people'
+import { fileOf, mailTo, openClaim, signIn, windowOf } from './people'
 
 /** Moves the clock of the demo, and so comes last. */
 test('at the closing moment a draft is kept, cannot be sent, and says so', async ({ browser }) => {
@@ -54,16 +54,8 @@ test('a source that stays silent is reminded, asked by another way where there i
 }, async ({ browser }) => {
   const ines = await windowOf(browser)
   await signIn(ines, 'ines@vallorne.example')
-  await ines.goto('/desk/applications/table?text=nwosu')
-  await ines
-    .getByRole('link', { name: /Adaeze Nwosu/ })
-    .first()
-    .click()
-  await settled(ines)
-  await ines
-    .getByRole('button', { name: /Gleisbau Hochtal/ })
-    .first()
-    .click()
+  await fileOf(ines, 'nwosu', /Adaeze Nwosu/)
+  await openClaim(ines, /Gleisbau Hochtal/)
   await ines.getByRole('button', { name: /^Ask the source/ }).click()
   await ines.getByRole('dialog').getByRole('button', { name: 'Send the enquiry' }).click()
   await expect(ines.getByText(/^Asked Gleisbau Hochtal/).first()).toBeVisible()
@@ -93,15 +85,7 @@ test('a source that stays silent is reminded, asked by another way where there i
   await expect(ines.getByText('Nothing is left to try')).toBeVisible()
   await expect(ines.getByText('Reminded').first()).toBeVisible()
   await expectAccessible(ines, 'a source that stayed silent')
-  await ines.goto('/desk/applications/table?text=nwosu')
-  await ines
-    .getByRole('link', { name: /Adaeze Nwosu/ })
-    .first()
-    .click()
-  await settled(ines)
-  await ines
-    .getByRole('button', { name: /Gleisbau Hochtal/ })
-    .first()
-    .click()
+  await fileOf(ines, 'nwosu', /Adaeze Nwosu/)
+  await openClaim(ines, /Gleisbau Hochtal/)
   await expect(ines.getByRole('button', { name: /^Cannot be confirmed/ }).first()).toBeVisible()
 })

@@ -92,3 +92,28 @@ test('a day begins and ends by its time zone, also where the clocks are changed'
   expect([hours('2026-03-29', '2026-03-30'), hours('2026-10-25', '2026-10-26')]).toEqual([23, 25])
   expect(String(dayAt(new Date('2026-11-25T23:30:00Z'), 'Europe/Vienna'))).toBe('2026-11-26')
 })
+
+describe('the day of a moment, which is kept by the minute', () => {
+  const byHand = (moment: Date, timeZone: string) =>
+    Temporal.Instant.fromEpochMilliseconds(moment.getTime()).toZonedDateTimeISO(timeZone).toPlainDate().toString()
+  const zones = ['Europe/Vienna', 'Asia/Kathmandu', 'America/St_Johns', 'Pacific/Apia', 'Africa/Monrovia', 'UTC']
+
+  test.each(zones)('is what the calendar of %s says, around midnight, changed clocks and a day left out', (zone) => {
+    const around = ['2026-03-29T01:00:00Z', '2026-10-25T01:00:00Z', '2011-12-30T10:00:00Z', '1972-01-07T00:44:30Z']
+    for (const moment of [...around, '2026-12-31T23:00:00Z', '2026-06-30T18:15:00Z'])
+      for (let minutes = -1500; minutes <= 1500; minutes += 7) {
+        const at = new Date(Date.parse(moment) + minutes * 60_000 + 30_500)
+        expect([String(at), dayAt(at, zone).toString()]).toEqual([String(at), byHand(at, zone)])
+      }
+  })
+
+  test('is the same however often it is asked, and not that of another zone', () => {
+    const moment = new Date('2026-11-29T23:59:59.999Z')
+    const asked = () => ['Europe/Vienna', 'UTC'].map((zone) => dayAt(moment, zone).toString())
+    expect([asked(), asked()]).toEqual([
+      ['2026-11-30', '2026-11-29'],
+      ['2026-11-30', '2026-11-29'],
+    ])
+    expect(dayAt(new Date('2026-11-30T00:00:00Z'), 'UTC').toString()).toBe('2026-11-30')
+  })
+})

@@ -42,6 +42,22 @@ describe('the days that somebody elsewhere and we both work', () => {
     expect(answerBy('2027-02-01', 1, [{ from: '2027-02-02', to: '2027-02-02' }])).toBe('2027-02-03')
   })
 
+  test('are those of the year, the closures and the house that are asked about, however often they were asked before', () => {
+    const own = { ...organisation }
+    const at = (day: string, of: typeof own, closures: { from: string; to: string }[] = []) => {
+      const clock = { now: () => new Date(), today: () => Temporal.PlainDate.from(day) }
+      return sharedCalendar({ clock, organisation: of } as never, { country: 'DE', region: '', closures })
+    }
+    const first = at('2026-12-22', own)
+    expect(at('2026-12-30', own)).toBe(first)
+    // Another year, a closure, or a house that was described anew has a calendar of its own.
+    expect(at('2028-01-02', own)).not.toBe(first)
+    const closed = at('2026-12-22', own, [{ from: '2027-03-01', to: '2027-03-02' }])
+    expect([closed.holidays.has('2027-03-02'), first.holidays.has('2027-03-02')]).toEqual([true, false])
+    const anew = at('2026-12-22', { ...own, closedDays: [{ day: '03-01', name: 'Founding day' }] } as typeof own)
+    expect([anew.holidays.has('2027-03-01'), at('2026-12-22', own).holidays.has('2027-03-01')]).toEqual([true, false])
+  })
+
   test('are none of our holidays, nor of those of their region', () => {
     // Epiphany is ours; on the eighth we are closed ourselves.
     expect(answerBy('2027-01-05', 2, [])).toBe('2027-01-11')

@@ -181,6 +181,21 @@ test('letters are printed in one batch, and said to be on their way', async () =
   await waitFor(() => expect(sent[0]?.body).toEqual({ batchIds: [one] }))
 })
 
+test.each([
+  ['a source', '?sourceId=0190a3f0-0000-7000-8000-000000000031', true],
+  ['every source', '', false],
+])('narrowed to %s, all that waits for it can be asked about: %s', async (_, search, may) => {
+  const counts = { desk: 0, source: 0, candidate: 0 }
+  const { user } = await showPage(<EnquiryTable />, {
+    ...{ at: `/desk/verification/table${search}`, path: '/desk/verification/table' },
+    ...{ listEnquiries: { rows: [], next: null, counts, most: [] }, listToAsk: [] },
+  } as Answers)
+  await screen.findByText('0 with us · 0 with a source · 0 with a candidate')
+  expect(Boolean(screen.queryByRole('button', { name: /^Ask about all/ }))).toBe(may)
+  await user.keyboard('q')
+  expect(Boolean(screen.queryByText('Nothing here is still to be asked.'))).toBe(may)
+})
+
 test('many are asked at once after what goes where was shown; what cannot go has no tick', async () => {
   const line = (over: Partial<Planned>): Planned => ({
     ...{ claimId: uuid(), applicationId: uuid(), candidate: 'Ada Kern', claim: 'Mechanic', source: 'Werk A' },

@@ -1,15 +1,14 @@
-import { useState } from 'react'
 import { Link } from 'react-router'
 import type { Reply } from '#contract/endpoint'
 import type { listIncomingMails } from '#contract/incomingMails'
 import { say } from '#core/words/say'
 import { api } from '../../api'
 import { Button } from '../../ui/Button'
-import { TextField } from '../../ui/Field'
-import { faultAt, ProblemNote } from '../../ui/ProblemNote'
+import { ProblemNote } from '../../ui/ProblemNote'
 import { Waiting } from '../../ui/Waiting'
 import { writeMoment } from '../../ui/write'
 import { useAct } from '../../useAct'
+import { ReferenceForm } from '../ReferenceForm'
 import { useToast } from '../useToast'
 import { Overview } from './Overview'
 
@@ -82,36 +81,21 @@ function OneMail({ mail }: { mail: Mail }) {
   )
 }
 
-/** A mail that found no thread is put into a file by the reference of its application. */
+/** A mail that found no thread is put into a file, or to the question it answers, by its reference. */
 function BelongsTo({ id }: { id: string }) {
-  const [reference, setReference] = useState('')
   const { act, busy, problem } = useAct('fileIncomingMail')
   const toast = useToast()
-  const put = async () => {
+  const put = async (reference: string) => {
     if (await act({ params: { id }, body: { reference } })) toast(say('overviews.filedToast', { reference }))
   }
   return (
-    <form
-      className="grid gap-2"
-      noValidate
-      onSubmit={(event) => {
-        event.preventDefault()
-        void put()
-      }}
-    >
-      <TextField
-        label={say('overviews.referenceOfFileOrQuestion')}
-        placeholder="VM-0000-00, EQ-0000-00"
-        value={reference}
-        error={faultAt(problem, 'reference')}
-        onChange={(event) => setReference(event.target.value)}
-      />
-      <ProblemNote problem={problem?.faults ? undefined : problem} />
-      <div>
-        <Button type="submit" busy={busy} disabled={reference.trim() === ''}>
-          {say('overviews.fileIt')}
-        </Button>
-      </div>
-    </form>
+    <ReferenceForm
+      label={say('overviews.referenceOfFileOrQuestion')}
+      example="VM-0000-00, EQ-0000-00"
+      button={say('overviews.fileIt')}
+      busy={busy}
+      problem={problem}
+      onPut={put}
+    />
   )
 }

@@ -114,7 +114,7 @@ test('a paper that answers a question is laid with it by its reference; which is
   const { user, sent } = await show(aTray(), {
     layWithQuestion: { problem: { status: 422, faults: [{ pointer: '/body/reference', message }] } },
   })
-  const form = within(await screen.findByRole('form', { name: 'It answers an enquiry' }))
+  const form = within(await screen.findByRole('region', { name: 'It answers an enquiry' }))
   await user.type(form.getByLabelText('Reference of the enquiry'), 'eq-1{Enter}')
   await form.findByText(message)
   expect(sent[0]).toMatchObject({ params: { id: nth(1) }, body: { reference: 'eq-1' } })

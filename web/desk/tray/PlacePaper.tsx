@@ -7,8 +7,9 @@ import { addressOf, api } from '../../api'
 import { Button } from '../../ui/Button'
 import { SelectField, TextField } from '../../ui/Field'
 import { PdfPages } from '../../ui/Paper'
-import { faultAt, ProblemNote } from '../../ui/ProblemNote'
+import { ProblemNote } from '../../ui/ProblemNote'
 import { useAct } from '../../useAct'
+import { ReferenceForm } from '../ReferenceForm'
 import { useKeys } from '../useKeys'
 import { useToast } from '../useToast'
 
@@ -199,38 +200,24 @@ function Elsewhere({ busy, onFile }: ElsewhereProps) {
 
 /** A paper that answers a question to a source, and bears nothing that says so, is laid with it by its reference. */
 function AnswersQuestion({ paperId, onFiled }: { paperId: string; onFiled: () => void }) {
-  const [reference, setReference] = useState('')
   const { act, busy, problem } = useAct('layWithQuestion')
   const toast = useToast()
-  const lay = async () => {
+  const lay = async (reference: string) => {
     if (!(await act({ params: { id: paperId }, body: { reference } }))) return
     toast(say('trayDesk.filedTo', { words: reference.toUpperCase() }))
     onFiled()
   }
   return (
-    <form
-      noValidate
-      aria-label={say('trayDesk.answersQuestion')}
-      className="mt-4 grid gap-2"
-      onSubmit={(event) => {
-        event.preventDefault()
-        void lay()
-      }}
-    >
+    <section aria-label={say('trayDesk.answersQuestion')} className="mt-4 grid gap-2">
       <h3 className="font-semibold text-[0.9rem]">{say('trayDesk.answersQuestion')}</h3>
-      <TextField
+      <ReferenceForm
         label={say('trayDesk.referenceOfQuestion')}
-        placeholder="EQ-0000-00"
-        value={reference}
-        error={faultAt(problem, 'reference')}
-        onChange={(event) => setReference(event.target.value)}
+        example="EQ-0000-00"
+        button={say('trayDesk.layWithIt')}
+        busy={busy}
+        problem={problem}
+        onPut={lay}
       />
-      <ProblemNote problem={problem?.faults ? undefined : problem} />
-      <div>
-        <Button type="submit" busy={busy} disabled={reference.trim() === ''}>
-          {say('trayDesk.layWithIt')}
-        </Button>
-      </div>
-    </form>
+    </section>
   )
 }
