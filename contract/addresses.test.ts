@@ -3,6 +3,7 @@ import { contract } from './index'
 /** What is done to a thing beyond making, changing and removing it. */
 const verbs = [
   ...[
+    'ask-candidate',
     'answer',
     'approve',
     'ask',
@@ -11,6 +12,7 @@ const verbs = [
     'compare',
     'compare-portrait',
     'confirm',
+    'conclude',
     'decide',
     'decline',
     'discard',
@@ -94,6 +96,8 @@ const single = [
     'original',
     'phone',
     'proof',
+    'reading',
+    'unfinished',
     'provider',
     'score-sheet',
     'seen',

@@ -3,9 +3,12 @@ import { cefrLevels } from '#core/catalogue/cefr'
 import { attestationForms } from '#core/documents/attestation'
 import { videoLimits } from '#core/documents/limits'
 import { paperParts } from '#core/documents/papers'
+import type { LetterFindings } from '#core/reading/letter'
+import type { Place } from '#core/reading/paperText'
+import type { ReadValue } from '#core/reading/readFields'
 import { rungs } from '#core/requirements/requirement'
 import { endpoint } from './endpoint'
-import { Day, Done, Id, Moment, oneOf, orNull, PartialDay, ShortText, Version } from './shapes'
+import { Day, Done, Id, Moment, ofCore, oneOf, orNull, PartialDay, ShortText, Version } from './shapes'
 
 const SourceChoice = { sourceId: orNull(Id), sourceName: ShortText }
 /** What a candidate says of a source that is not in the directory; nobody is written to by it. */
@@ -223,6 +226,12 @@ export const documentStates = ['to look at', 'seen', 'sent back', 'replaced', 'd
 /** What a person finds of a live portrait beside the paper. */
 export const portraitFindings = ['same', 'other'] as const
 
+/** How a value came to be known: read by machine and confirmed, read by a person, or found not to be on the paper. */
+export type ReadBy =
+  | { by: 'machine'; how: ReadValue['how']; place: Place }
+  | { by: 'person' /** What the machine had made of it. */; machine?: string }
+  | { by: 'absent' }
+
 export const DocumentLine = Type.Object({
   id: Id,
   fileName: Type.String(),
@@ -242,6 +251,8 @@ export const DocumentLine = Type.Object({
   state: oneOf(documentStates),
   sentBackBecause: orNull(Type.String()),
   reads: Type.Record(Type.String(), Type.String(), { description: 'What the paper says, field by field' }),
+  readBy: ofCore<Record<string, ReadBy>>(Type.Object({})),
+  letter: orNull(ofCore<LetterFindings>(Type.Object({}))),
   uploadedAt: Moment,
   seenBy: orNull(Type.String()),
   seenAt: orNull(Moment),

@@ -113,3 +113,15 @@ export const reopenConversation = endpoint({
   idempotent: true,
   invalidates: ['desk'],
 })
+
+export const askAboutClaim = endpoint({
+  method: 'POST',
+  path: '/api/desk/applications/:id/claims/:claimId/ask-candidate',
+  summary: 'Ask the candidate about one claim; it goes by mail, and the answer waits at the desk',
+  access: 'messages.send',
+  params: Type.Object({ id: Id, claimId: Id }),
+  body: Type.Object({ text: Text }),
+  reply: Done,
+  idempotent: true,
+  invalidates: ['desk'],
+})

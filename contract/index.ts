@@ -34,6 +34,7 @@ import * as places from './places'
 import * as privacy from './privacy'
 import * as programmes from './programmes'
 import * as reply from './reply'
+import * as reviews from './reviews'
 import * as rules from './rules'
 import * as scoring from './scoring'
 import * as sharedSections from './sharedSections'
@@ -42,6 +43,7 @@ import * as sources from './sources'
 import * as sourceTexts from './sourceTexts'
 import * as status from './status'
 import * as tray from './tray'
+import * as unfinished from './unfinished'
 import * as vacancies from './vacancies'
 import * as vacancyGroups from './vacancyGroups'
 import * as vacancySetUp from './vacancySetUp'
@@ -70,6 +72,8 @@ const everything = {
   ...sources,
   ...sourceTexts,
   ...skills,
+  ...reviews,
+  ...unfinished,
   ...verification,
   ...enquiries,
   ...credentials,

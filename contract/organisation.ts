@@ -67,6 +67,11 @@ export const Organisation = Type.Object({
     >,
     { description: 'For how long what was confirmed is not asked again; null for good' },
   ),
+  hearingDays: Type.Integer({
+    minimum: 1,
+    maximum: 60,
+    description: 'Days somebody has to answer before a contradiction about them is final',
+  }),
   enquiries: Type.Object({
     schedules: Type.Object(
       Object.fromEntries(scheduleKinds.map((kind) => [kind, Schedule])) as Record<ScheduleKind, typeof Schedule>,

@@ -164,7 +164,7 @@ const AskShape = Type.Union([
     months: Type.Integer({ minimum: 1, maximum: 600 }),
     tags: Type.Array(Type.String({ minLength: 1, maxLength: 40 }), { maxItems: 8 }),
   }),
-  ask('every work entry', {}),
+  ask('every work entry', { wholeLetter: Type.Optional(Type.Literal(true)) }),
   ask('skills check', { check: Key }),
   ask('permission', {}),
   ask('identity', { portrait: Type.Optional(Type.Literal(true)) }),

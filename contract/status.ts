@@ -41,6 +41,7 @@ const Status = Type.Object({
       why: Type.String(),
       act: oneOf([
         'upload',
+        'be heard',
         'portrait',
         'certify',
         'renew',

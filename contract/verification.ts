@@ -1,8 +1,10 @@
 import { type Static, Type } from '@sinclair/typebox'
 import type { ClaimComparison, Field } from '#core/comparison/compareClaim'
-import type { Decision } from '#core/comparison/proposeDecision'
+import { decisions, type Proposal } from '#core/comparison/proposeDecision'
 import type { CredentialBasis } from '#core/credentials/judge'
 import type { ZoneAgainst } from '#core/identity/zoneAgainst'
+import { type LetterReading, letterParts } from '#core/reading/letter'
+import type { ReadValues } from '#core/reading/readFields'
 import type { AwardBasis } from '#core/sources/knownAward'
 import { researchStates } from '#core/sources/research'
 import type { SellerMatch } from '#core/sources/sellers'
@@ -11,8 +13,14 @@ import { portraitFindings } from './claims'
 import { endpoint } from './endpoint'
 import { EnquiryLine } from './enquiries'
 import { StandingSchema } from './reply'
-import { Done, Id, listOfCore, Moment, ofCore, oneOf, orNull, Reason, Version } from './shapes'
+import { Review } from './reviews'
+import { Done, Id, listOfCore, Moment, ofCore, oneOf, orNull, Version } from './shapes'
 import { sourceStates } from './sources'
+
+const LetterFindingsShape = Type.Object(
+  Object.fromEntries(letterParts.map((part) => [part, Type.Optional(oneOf(['there', 'missing']))])),
+  { additionalProperties: false, description: 'Of a letter of work: which of its parts are there' },
+)
 
 export const seeDocument = endpoint({
   method: 'POST',
@@ -20,8 +28,32 @@ export const seeDocument = endpoint({
   summary: 'Mark a document as seen, with what it says: the claim is evidenced',
   access: 'proof.settle',
   params: Type.Object({ id: Id }),
-  body: Type.Object({ version: Version, reads: Type.Record(Type.String(), Type.String({ maxLength: 300 })) }),
+  body: Type.Object({
+    version: Version,
+    reads: Type.Record(Type.String(), Type.String({ maxLength: 300 })),
+    absent: Type.Optional(Type.Array(Type.String(), { maxItems: 20, description: 'Fields that are not on the paper' })),
+    letter: Type.Optional(LetterFindingsShape),
+  }),
   reply: Done,
+  invalidates: ['desk'],
+})
+
+/** What a machine makes of a paper, for the fields of the claim it stands behind. */
+export const DocumentReading = Type.Object({
+  state: oneOf(['waiting', 'read', 'no recognition', 'failed', 'nothing to read']),
+  values: ofCore<ReadValues>(Type.Object({})),
+  /** Of a letter of work: where each of its parts was found. */
+  letter: orNull(ofCore<LetterReading>(Type.Object({}))),
+})
+export type DocumentReading = Static<typeof DocumentReading>
+
+export const readByMachine = endpoint({
+  method: 'GET',
+  path: '/api/desk/documents/:id/reading',
+  summary: 'What a machine read on a document, each value with its place on the page',
+  access: 'documents.read',
+  params: Type.Object({ id: Id }),
+  reply: DocumentReading,
   invalidates: ['desk'],
 })
 
@@ -54,18 +86,15 @@ export const sendDocumentBack = endpoint({
   summary: 'Send a document back with a reason; the candidate gets a mail and a task',
   access: 'proof.settle',
   params: Type.Object({ id: Id }),
-  body: Type.Object({ version: Version, reason: Reason }),
+  body: Type.Object({
+    version: Version,
+    reason: Type.String({ maxLength: 1000, description: 'May be empty where it says what the letter lacks' }),
+    lacks: Type.Optional(Type.Array(oneOf(letterParts), { maxItems: letterParts.length, uniqueItems: true })),
+  }),
   reply: Done,
   idempotent: true,
   invalidates: ['desk'],
 })
-
-export const decisions = [
-  'confirmed',
-  'confirmed with a note',
-  'contradicted',
-  'unconfirmable',
-] as const satisfies Decision[]
 
 export const decideClaim = endpoint({
   method: 'POST',
@@ -74,7 +103,10 @@ export const decideClaim = endpoint({
   access: 'proof.settle',
   params: Type.Object({ id: Id }),
   body: Type.Object({ version: Version, decision: oneOf(decisions), note: Type.String({ maxLength: 1000 }) }),
-  reply: Type.Object({ findingId: Id }),
+  reply: Type.Object({
+    findingId: orNull(Id),
+    reviewId: orNull(Type.String({ description: 'Where it takes another person, or is told to the candidate first' })),
+  }),
   idempotent: true,
   invalidates: ['desk'],
 })
@@ -109,8 +141,10 @@ export const Proof = Type.Object({
   sentence: Type.Object({ head: Type.String(), detail: Type.String() }),
   enquiries: Type.Array(EnquiryLine),
   findings: Type.Array(FindingLine),
+  /** A decision that goes on. */
+  review: orNull(Review),
   /** The decision the evidence proposes; none where there is nothing to decide on. */
-  proposed: orNull(oneOf(decisions)),
+  proposed: orNull(oneOf([...decisions, 'ask again'] as const satisfies Proposal[])),
   register: Type.Boolean({ description: 'The source keeps a register that can be asked' }),
   /** What is known of the source that it names, or proposes. */
   source: orNull(Type.Object({ id: Id, state: oneOf(sourceStates) })),

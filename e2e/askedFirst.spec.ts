@@ -4,7 +4,7 @@ import { drawPdf } from '#scenario/papers'
 import { textOf } from '../test/pdfText'
 import { expectAccessible } from './accessible'
 import { newPerson } from './newPost'
-import { mailbox, settled, signIn, windowOf } from './people'
+import { findRight, mailbox, settled, signIn, windowOf } from './people'
 
 /** What a source asks for before anybody asks it, and what is known already so that nobody has to. */
 
@@ -79,7 +79,7 @@ test('a signature is looked at; what is still missing is waited for, and the que
     .click()
   await ines.getByRole('button', { name: /^Look at MSc Nwosu.pdf/ }).click()
   const dialog = ines.getByRole('dialog')
-  await dialog.getByRole('button', { name: 'Readable and right' }).click()
+  await findRight(ines)
   await ines.getByRole('button', { name: /^Look at Autorizzazione, signed.pdf/ }).click()
   await expect(dialog.getByText(/Is it signed by hand, by this person, and filled in whole/)).toBeVisible()
   await expectAccessible(ines, 'looking at a signature')

@@ -92,3 +92,16 @@ export const openClaim = async (page: Page, name: RegExp) => {
   await page.getByRole('button', { name }).first().click()
   await settled(page)
 }
+
+/** In the open dialog: waits until the paper was read, says that what was not is not on it, and finds it right. */
+export async function findRight(page: Page) {
+  const dialog = page.getByRole('dialog')
+  await dialog
+    .getByText(/Compare with the page what the machine has read|could not be read by machine/)
+    .waitFor({ timeout: 30_000 })
+  const rest = dialog.getByRole('button', { name: 'The rest is not on the paper' })
+  if (await rest.isVisible()) await rest.click()
+  for (const part of await dialog.getByRole('radiogroup').all())
+    if ((await part.getByRole('radio', { checked: true }).count()) === 0) await part.getByLabel('missing').check()
+  await dialog.getByRole('button', { name: 'Readable and right' }).click()
+}

@@ -3,7 +3,7 @@ import { Temporal } from 'temporal-polyfill'
 import { writeDay } from '#core/dates/write'
 import { isolationCheck } from '#scenario/isolationCheck'
 import { drawPdf, drawPhoto, type Paper } from '#scenario/papers'
-import { linkIn, mailTo, settled, signInByPage, windowOf } from './people'
+import { findRight, linkIn, mailTo, settled, signInByPage, windowOf } from './people'
 
 /** Run against a demo that is already up, each run is another person. */
 const family = `Halvorsen${process.env.E2E_RUNNING ?? ''}`
@@ -104,7 +104,7 @@ test('from an open vacancy to the first day', async ({ browser }) => {
         .getByRole('dialog')
         .getByRole('img', { name: /MSc Electrical Engineering, certificate, .*pdf, page 1 of 1/ }),
     ).toBeVisible()
-    await desk.getByRole('button', { name: 'Readable and right' }).click()
+    await findRight(desk)
     await expect(desk.getByRole('status').filter({ hasText: 'Seen: MSc Electrical Engineering' }).first()).toBeVisible()
     await choose(desk, 'First aid at work')
     await desk.keyboard.press('l')
@@ -406,7 +406,7 @@ async function choose(desk: Page, title: string) {
 /** Looks at the document of the chosen claim and finds it right. */
 async function see(desk: Page) {
   await desk.getByRole('button', { name: /Look at the document/ }).click()
-  await desk.getByRole('button', { name: 'Readable and right' }).click()
+  await findRight(desk)
   await expect(desk.getByRole('dialog')).toHaveCount(0)
 }
 

@@ -26,8 +26,8 @@ import { vacancyById } from '#server/records/vacancies/vacancies'
 import { beginSitting, handInSitting, saveSittingAnswer } from '#server/skills/sit'
 import { decideClaim } from '#server/verification/decide'
 import { seeDocument, sendDocumentBack } from '#server/verification/documents'
-import { printedOn } from './claims'
 import type { Act, ActName, ActNamed, PersonPlan } from './plan'
+import { readOff } from './readOff'
 import { registersOf } from './registers'
 import { fullName, shifted, type World } from './world'
 
@@ -47,8 +47,10 @@ const performances: { [Name in ActName]: (scene: Scene, act: ActNamed<Name>) => 
     const view = await viewOf(claimOf(scene, act.see))
     const document = view.documents.find(({ state }) => state === 'to look at')
     if (!document) throw new Error(`${scene.plan.family}: nothing to look at for ${act.see}`)
-    const reads = printedOn(scene.plan, act.see, view.details)
-    await within(scene, () => seeDocument(scene.deps, deskOf(scene), document.id, { version: document.version, reads }))
+    const seen = await readOff(scene.deps, document.id)
+    await within(scene, () =>
+      seeDocument(scene.deps, deskOf(scene), document.id, { version: document.version, ...seen }),
+    )
   },
   sendBack: async (scene, { sendBack, reason }) => {
     const { id, version } = (await viewOf(claimOf(scene, sendBack))).documents[0]!

@@ -1,16 +1,13 @@
 import type { ClaimDetails } from '#contract/claims'
 import { credentialKind } from '#core/catalogue/catalogue'
-import { writeWhen } from '#core/dates/write'
 import type { Answers } from '#core/form/answer'
 import { saveAnswers } from '#server/applications/saveAnswers'
 import { addClaim, uploadDocument } from '#server/claims/change'
 import { inTransaction } from '#server/platform/database/connection'
 import type { Account } from '#server/platform/deps'
-import { claimedStatement } from '#server/records/enquiries/statement'
-import { drawPdf, drawPhoto, type Paper } from './papers'
 import type { CredentialPlan, JobPlan, PersonPlan, StudyPlan } from './plan'
-import { sources } from './sources/sources'
-import { depsAt, fullName, isoIn, nameOfSource, shifted, type World } from './world'
+import { credentialPaper, drawnPaper, jobPaper, studyPaper } from './printed'
+import { depsAt, isoIn, nameOfSource, shifted, type World } from './world'
 
 type PaperToPut = { what: Parameters<typeof uploadDocument>[3]; bytes: Buffer }
 
@@ -63,7 +60,7 @@ export async function writeFile(
         ? undefined
         : {
             what: { fileName: `${study.award} ${plan.family}.pdf` },
-            bytes: await drawPdf(studyPaper(world, plan, study)),
+            bytes: await drawnPaper(studyPaper(world, plan, study)),
           },
     )
   }
@@ -74,18 +71,14 @@ export async function writeFile(
       job.letter
         ? {
             what: { fileName: `Letter ${nameOfSource(world, job)}.pdf` },
-            bytes: await drawPdf(jobPaper(world, plan, job)),
+            bytes: await drawnPaper(jobPaper(world, plan, job)),
           }
         : undefined,
     )
   }
   for (const credential of plan.credentials) {
-    const cutOff = plan.acts.some((act) => 'sendBack' in act && act.sendBack === credential.credential)
-    const bytes =
-      credential.credential === 'first-aid'
-        ? drawPhoto(credentialPaper(world, plan, credential), { cutOff })
-        : await drawPdf(credentialPaper(world, plan, credential))
-    const extension = credential.credential === 'first-aid' ? 'png' : 'pdf'
+    const printed = credentialPaper(world, plan, credential)
+    const extension = printed.photographed ? 'png' : 'pdf'
     await keep(credential.credential, credentialDetails(world, credential), {
       what: {
         fileName: `${credentialKind(credential.credential)!.name} ${plan.family}.${extension}`,
@@ -96,7 +89,7 @@ export async function writeFile(
               finalBy: isoIn(world, credential.finalInDays),
             }),
       },
-      bytes,
+      bytes: await drawnPaper(printed),
     })
   }
   return ids
@@ -145,74 +138,3 @@ export const credentialDetails = (
   through: typeof throughDays === 'number' ? isoIn(world, throughDays) : throughDays,
   ...(fields ? { fields } : {}),
 })
-
-const townOf = (key: string) => {
-  const source = sources.find((candidate) => candidate.key === key)!
-  return `${source.town}, ${source.country}`
-}
-
-const longAward: Record<string, string> = { MSc: 'Master of Science', BSc: 'Bachelor of Science' }
-
-const studyPaper = (world: World, plan: PersonPlan, study: StudyPlan): Paper => ({
-  issuer: world.sourceNames.get(study.source)!,
-  place: townOf(study.source),
-  heading: 'This is to certify that',
-  number: study.printedNumber ?? study.number,
-  signedBy: 'The registrar',
-  on: writeWhen(shifted(world, study.to)),
-  lines: [
-    'the award named below has been conferred on',
-    study.printedName ?? fullName(plan),
-    `born ${writeWhen(plan.born)}`,
-    longAward[study.award] ?? study.award,
-    study.subject,
-  ],
-})
-
-const jobPaper = (world: World, plan: PersonPlan, job: JobPlan): Paper => ({
-  issuer: nameOfSource(world, job),
-  place: townOf(job.source!),
-  heading: 'Certificate of employment',
-  signedBy: 'Human resources',
-  on: writeWhen(isoIn(world, -40)),
-  lines: [
-    'We confirm that',
-    fullName(plan),
-    `has worked for us as ${job.position}`,
-    `from ${writeWhen(shifted(world, job.from))}`,
-    job.to === 'present' ? 'and still does.' : `to ${writeWhen(shifted(world, job.to))}.`,
-  ],
-})
-
-const credentialPaper = (world: World, plan: PersonPlan, credential: CredentialPlan): Paper => ({
-  issuer: world.sourceNames.get(credential.source)!,
-  place: townOf(credential.source),
-  heading:
-    credential.finalInDays === undefined
-      ? credentialKind(credential.credential)!.name
-      : `Receipt of application: ${credentialKind(credential.credential)!.name}`,
-  number: credential.number,
-  signedBy: 'For the issuing office',
-  on: `Issued ${writeWhen(isoIn(world, credential.issuedDays))}`,
-  lines: [
-    'issued to',
-    fullName(plan),
-    `born ${writeWhen(plan.born)}`,
-    typeof credential.throughDays === 'number'
-      ? `valid through ${writeWhen(isoIn(world, credential.throughDays))}`
-      : 'does not expire',
-  ],
-})
-
-/** What the coordinator reads off a paper: what is printed, which is mostly what was claimed. */
-export function printedOn(plan: PersonPlan, key: string, details: ClaimDetails): Record<string, string> {
-  const claimed = claimedStatement(details, { name: fullName(plan), born: plan.born })
-  const study = key.startsWith('study') ? plan.studies[Number(key.split(' ')[1]) - 1] : undefined
-  if (!study) return claimed
-  return {
-    ...claimed,
-    award: longAward[study.award] ?? study.award,
-    name: study.printedName ?? claimed.name!,
-    number: study.printedNumber ?? claimed.number!,
-  }
-}

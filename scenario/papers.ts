@@ -12,13 +12,15 @@ export type Paper = {
   lines: string[]
   number?: string
   signedBy: string
+  /** Signed by hand; each number is another hand. */
+  signed?: number
   on: string
 }
 
 const ink = rgb(0.1, 0.13, 0.16)
 
 /** Draws a paper as a PDF of one page: a frame, the issuer, what is certified, a number, a signature line. */
-export async function drawPdf({ issuer, place, heading, lines, number, signedBy, on }: Paper): Promise<Buffer> {
+export async function drawPdf({ issuer, place, heading, lines, number, signedBy, signed, on }: Paper): Promise<Buffer> {
   const pdf = await newPdf(`${heading}, ${issuer}`, new Date(0))
   const serif = await faceOf(pdf, 'newsreader', 400)
   const bold = await faceOf(pdf, 'newsreader', 700)
@@ -38,9 +40,21 @@ export async function drawPdf({ issuer, place, heading, lines, number, signedBy,
   centred(serif, `${place.split(',')[0]}, ${on}`, 230, 12)
   page.drawLine({ start: { x: 330, y: 160 }, end: { x: 500, y: 160 }, thickness: 0.6, color: ink })
   draw(page, serif, signedBy, 335, 145, 11)
+  if (signed !== undefined)
+    page.drawSvgPath(handOf(signed), { x: 345, y: 190, borderColor: rgb(0.1, 0.16, 0.42), borderWidth: 1.5 })
   page.drawCircle({ x: 140, y: 160, size: 42, borderColor: rgb(0.42, 0.2, 0.24), borderWidth: 1.4 })
   page.drawCircle({ x: 140, y: 160, size: 35, borderColor: rgb(0.42, 0.2, 0.24), borderWidth: 0.6 })
   return Buffer.from(await pdf.save())
+}
+
+/** Somebody's hand: a run of loops and strokes. */
+function handOf(seed: number): string {
+  let path = 'M 0 18'
+  for (let nth = 0; nth < 7; nth += 1) {
+    const [x, up] = [nth * 18, 6 + ((seed * (nth + 3) * 7) % 24)]
+    path += ` C ${x + 4} ${18 - up}, ${x + 14} ${18 - up}, ${x + 12} 18 S ${x + 10} ${22 + (up % 9)}, ${x + 18} 18`
+  }
+  return path
 }
 
 const require = createRequire(import.meta.url)

@@ -24,6 +24,8 @@ export type JobPlan = {
   mayAsk?: 'now' | 'after an offer' | 'never'
   activity?: 'employment' | 'care' | 'travel' | 'without work' | 'study or training' | 'military or civilian service'
   letter?: boolean
+  /** Nobody has signed its letter. */
+  unsigned?: true
 }
 export type CredentialPlan = {
   credential: string

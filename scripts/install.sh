@@ -10,8 +10,13 @@ if ! command -v node >/dev/null || [ "$(node -p 'process.versions.node.split("."
 fi
 
 missing=()
+# Character recognition comes with English alone; papers are in four languages.
+languages=(tesseract-ocr-deu tesseract-ocr-fra tesseract-ocr-ita)
 for pair in "$@"; do
   command -v "${pair%%=*}" >/dev/null || [ -x "/usr/sbin/${pair%%=*}" ] || missing+=("${pair#*=}")
+  case "$pair" in tesseract=*)
+    for language in "${languages[@]}"; do dpkg -s "$language" >/dev/null 2>&1 || missing+=("$language"); done ;;
+  esac
 done
 if [ "${#missing[@]}" -gt 0 ]; then
   echo "Installing ${missing[*]}."

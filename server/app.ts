@@ -110,6 +110,8 @@ export function makeApp(deps: Fixed, { metrics, isEnding }: Watched = { isEnding
     helmet({
       contentSecurityPolicy: { directives: policy },
       strictTransportSecurity: deps.config.publicUrl.startsWith('https:'),
+      // For a browser of 2009, with every answer.
+      xDownloadOptions: false,
     }),
   )
   app.use(compress({ threshold: 2048, br: false, gzip: { level: 2 } }))

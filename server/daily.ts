@@ -3,6 +3,7 @@ import { dayAt } from '#core/dates/zoned'
 import { leftOf } from './applications/remaining'
 import { remindOfFinals, tellOfMissedFinals } from './claims/remindOfFinals'
 import { forgetReaders } from './desk/ownership'
+import { queueUnread } from './documents/reading/readQueued'
 import { forgetOldUploads } from './documents/uploads'
 import { advanceDue, releaseDue } from './enquiries/pass'
 import { remindOfOffers, tellOfExpiredOffers } from './hiring/offerReminders'
@@ -19,10 +20,12 @@ import { readinessOf } from './readiness/readiness'
 import { candidateWithMail } from './records/accounts/candidate'
 import { Application } from './records/applications/model'
 import { isTheirs } from './records/applications/writtenFor'
+import { forgetUnfinished } from './records/decisions/unfinished'
 import { allVacancies, isOpen } from './records/vacancies/vacancies'
 import { markOverdue } from './skills/sit'
 import { tellOfLateDecision } from './vacancies/decisionDay'
 import { forgetOldDryRuns } from './vacancies/rules/dryRun'
+import { endHearings } from './verification/reviews'
 
 const closingSoonDays = 3
 
@@ -34,6 +37,7 @@ export async function runDaily(deps: Deps) {
   const parts = [
     advanceDue,
     releaseDue,
+    endHearings,
     remindOfClosing,
     remindOfQuiet,
     remindOfOffers,
@@ -43,6 +47,7 @@ export async function runDaily(deps: Deps) {
     tellOfMissedFinals,
     tellOfMissed,
     markOverdue,
+    queueUnread,
     retain,
   ]
   let failed = 0
@@ -52,6 +57,7 @@ export async function runDaily(deps: Deps) {
   await forgetUnheldBytes(deps)
   await forgetOldAttempts(deps)
   await forgetReaders()
+  await forgetUnfinished()
   const day = deps.clock.today().toString()
   await queueJob('summaries', { day }, { uniqueKey: `summaries ${day}` })
   if (failed > 0) throw new Error(`${failed} of what was due today could not be done`)

@@ -8,7 +8,10 @@ import { defineApplications } from './records/applications/model'
 import { defineOwners } from './records/applications/owners'
 import { defineClaims } from './records/claims/model'
 import { defineConversations } from './records/conversations/model'
+import { defineDecisions } from './records/decisions/model'
+import { defineUnfinished } from './records/decisions/unfinished'
 import { defineDocuments } from './records/documents/model'
+import { defineReadings } from './records/documents/readings'
 import { defineDoubles } from './records/duplicates/model'
 import { defineVerification } from './records/enquiries/model'
 import { defineEquality } from './records/equality/model'
@@ -43,6 +46,9 @@ export function defineModels(sequelize: Sequelize) {
     defineClaims,
     defineSettings,
     defineDocuments,
+    defineReadings,
+    defineDecisions,
+    defineUnfinished,
     defineHiring,
     defineJobs,
     defineMessages,

@@ -1,6 +1,7 @@
 import { answerReset } from './accounts/lookAfter'
 import { answerSignUp } from './accounts/signUp'
 import { runDaily } from './daily'
+import { giveUpReading, readQueued } from './documents/reading/readQueued'
 import { giveUpLookUp, lookUpFor } from './enquiries/register'
 import { releaseOf } from './enquiries/release'
 import { compareImported, runImportJob } from './incoming/imports/run'
@@ -32,8 +33,11 @@ const untilDelivered: Patience = { attempts: 1000, days: 4, longestPauseSeconds:
 /** A register that is down over a night is up again in the morning; then another way is taken. */
 const forARegister: Patience = { attempts: 12, days: 2, longestPauseSeconds: 3 * 3600 }
 
+/** What makes one program fall over does so again. */
+const aPaper: Patience = { attempts: 3, days: 2, longestPauseSeconds: 60 }
+
 /** What takes long has a lane of its own, so that mails do not wait behind it. */
-const lanes = ['quick', 'long'] as const
+const lanes = ['quick', 'long', 'paper'] as const
 type Lane = (typeof lanes)[number]
 
 /** How jobs of one kind are done. */
@@ -61,6 +65,7 @@ const works: { [Kind in JobKind]: Work<Jobs[Kind]> } = {
   daily: { lane: 'long', run: runDaily },
   summaries: { lane: 'long', run: refreshForDay },
   'dry run': { lane: 'long', run: runDryRun },
+  'read paper': { lane: 'paper', run: readQueued, giveUp: giveUpReading, patience: aPaper },
   'read scan': { lane: 'long', run: readScan, giveUp: giveUpScan },
   import: { lane: 'long', run: runImportJob },
   'compare imported': { lane: 'long', run: compareImported },
@@ -78,7 +83,9 @@ function inOne<P>(work: (deps: Deps, payload: P) => Promise<void>) {
  * free again if that one dies. A job that fails is tried again, later each time.
  */
 export function startWorking(fixed: Fixed): { stop: (patienceMs: number) => Promise<void> } {
-  const running = lanes.map((lane) => workLane(fixed, lane))
+  const running = lanes
+    .filter((lane) => lane !== 'paper' || fixed.config.readsPapers)
+    .map((lane) => workLane(fixed, lane))
   return {
     // A job that takes longer than we wait is given free for another copy, which begins it anew.
     stop: async (patienceMs) => {

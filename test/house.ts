@@ -24,10 +24,12 @@ import { type ProviderConfig, readConfig } from '#server/platform/config'
 import { writeVersioned } from '#server/platform/database/settings'
 import type { Deps } from '#server/platform/deps'
 import { Account } from '#server/records/accounts/model'
+import { ClaimReview } from '#server/records/decisions/model'
 import { addCheck } from '#server/records/skills/checks'
 import { addSources } from '#server/records/sources/sources'
 import { addVacancy } from '#server/records/vacancies/vacancies'
 import { prepare, start } from '#server/start'
+import { endHearings } from '#server/verification/reviews'
 import { workOnce } from '#server/worker'
 import { answerCapture } from '../standins/capture'
 import { answerIdentity, identityClient, type KnownPerson, openIdentity } from '../standins/identity'
@@ -44,6 +46,8 @@ type Furnishing = {
   identityProvider?: Partial<ProviderConfig>
   secondFactorRoles?: readonly StaffRole[]
   replyFolder?: string
+  /** Papers are read by machine meanwhile. */
+  readsPapers?: boolean
 }
 
 /**
@@ -100,6 +104,7 @@ export async function openHouse(name: string, more: Furnishing = {}) {
     placesUrl: `${standins}/places`,
     textUrl: `${standins}/texts`,
     mailInPort: smtpPort + 20,
+    readsPapers: more.readsPapers ?? false,
     registerPatienceMs: 400,
     port: 0,
     databaseUrl: server.replace(/\/[^/]*$/, `/${database}`),
@@ -354,6 +359,22 @@ export async function look(desk: Visitor, applicationId: string, claimId: string
     body: { version: document.version, reads: { ...claim.proof.claimed, ...reads } },
   })
   return document.id
+}
+
+/** Finds a claim contradicted for good: two people say so, and the candidate lets the time to answer go by. */
+export async function contradict(house: House, desk: Visitor, applicationId: string, claimId: string, note: string) {
+  const { version } = await claimOf(desk, applicationId, claimId)
+  const decision = 'contradicted' as const
+  const { reviewId } = await desk.done('decideClaim', { params: { id: claimId }, body: { version, decision, note } })
+  const second = await house.staff('coordinator')
+  await second.done('giveView', { params: { id: reviewId! }, body: { version: 1, decision, note } })
+  await letHearingsEnd(house)
+}
+
+/** As when the day by which candidates can answer has gone by. */
+export async function letHearingsEnd(house: House) {
+  await ClaimReview.update({ answerBy: house.day(-1) }, { where: { state: 'hearing' } })
+  await endHearings(house.deps)
 }
 
 export async function claimOf(desk: Visitor, applicationId: string, claimId: string) {

@@ -9,7 +9,10 @@ export function compareAmounts(ours: string, theirs: string): FieldVerdict {
   if (a === undefined || b === undefined) return verdictOf('not stated')
   if (ours.trim() === theirs.trim()) return verdictOf('same')
   const [one, other] = [currencyIn(ours), currencyIn(theirs)]
-  return verdictOf(a === b && (!one || !other || one === other) ? 'equivalent' : 'different')
+  if (a !== b) return verdictOf('different', [{ code: 'other-amount' }])
+  return !one || !other || one === other
+    ? verdictOf('equivalent')
+    : verdictOf('different', [{ code: 'other-currency' }])
 }
 
 function hundredthsIn(text: string): bigint | undefined {

@@ -3,6 +3,7 @@ import { compareDates } from './dates'
 import { compareNames, type KnownName } from './names'
 import { compareNumbers } from './numbers'
 import { type FieldVerdict, gravest, type Reason, type Verdict, verdictOf } from './verdict'
+import { type Weighing, weigh } from './weigh'
 import { compareWords } from './words'
 
 export type FieldKind = 'name' | 'number' | 'date' | 'words' | 'amount'
@@ -28,7 +29,10 @@ export type FieldKey = (typeof fieldKeys)[number]
 export type Field = {
   key: FieldKey
   kind: FieldKind
-  matters: boolean /** Only of what is claimed. */
+  matters: boolean
+  /** How much it says of whether it is the same thing, in points; 1 where it says little. */
+  weight?: number
+  /** Only of what is claimed. */
   ifClaimed?: true
 }
 
@@ -59,6 +63,8 @@ export type ClaimComparison = {
   outcome: 'agrees' | 'look' | 'contradicts' | 'no reply'
   /** What the difference most likely is, gravest first. */
   explanations: { key: FieldKey; side: 'document' | 'source'; verdict: Verdict; reasons: Reason[] }[]
+  /** The working of the proposal; absent in what was kept before there was one. */
+  weighing?: Weighing<FieldKey>
 }
 
 const comparers: Record<FieldKind, (ours: string, theirs: string, known: readonly KnownName[]) => FieldVerdict> = {
@@ -102,7 +108,12 @@ export function compareClaim(
       verdict: gravest([byDocument.verdict, bySource.verdict]),
     }
   })
-  return { fields: findings, outcome: outcomeOf(findings, reply), explanations: explanationsOf(findings) }
+  return {
+    fields: findings,
+    outcome: outcomeOf(findings, reply),
+    explanations: explanationsOf(findings),
+    weighing: weigh(fields, findings, reply !== undefined),
+  }
 }
 
 function outcomeOf(findings: readonly FieldFinding[], reply: Statement | undefined): ClaimComparison['outcome'] {

@@ -7,6 +7,7 @@ import {
   readPartialDate,
   spanOf,
 } from '../dates/partialDate'
+import { isMisread } from './numbers'
 import { type FieldVerdict, verdictOf } from './verdict'
 
 /**
@@ -28,15 +29,29 @@ export function compareDates(ours: string, theirs: string): FieldVerdict {
     return verdictOf('close', [{ code: 'day-and-month-swapped' }])
   }
   const unit = precisionOf(a) === precisionOf(b) ? precisionOf(a) : 'year'
-  const [from, to] = [spanOf(a).earliest, spanOf(b).earliest]
+  const [from, to] = [a, b].map((date) => spanOf({ ...date, about: false }).earliest) as [
+    Temporal.PlainDate,
+    Temporal.PlainDate,
+  ]
   const [early, late] = Temporal.PlainDate.compare(from, to) < 0 ? [from, to] : [to, from]
   const apart = early.until(late, { largestUnit: unit })
   const count = { day: apart.days, month: apart.months, year: apart.years }[unit]
   if (count <= (unit === 'day' ? 3 : 1)) return verdictOf('close', [{ code: 'off-by', unit, count }])
   const sameDayOtherYear = a.day && a.day === b.day && a.month === b.month && Math.abs(a.year - b.year) === 1
   if (sameDayOtherYear) return verdictOf('close', [{ code: 'off-by', unit: 'year', count: 1 }])
-  return verdictOf('different', [])
+  const pairs = a.day && b.day ? differingDigits(ours.trim(), theirs.trim()) : []
+  // Numbers that people and machines take for each other, as in numbers of papers; they are not days apart.
+  if (pairs.length === 1 && pairs.every(isMisread)) return verdictOf('close', [{ code: 'misread', pairs }])
+  const { years, months } = early.until(late, { largestUnit: 'year' })
+  if (unit === 'day' && years > 0) return verdictOf('different', [{ code: 'off-by', unit: 'year', count: years }])
+  if (unit === 'day' && months > 0) return verdictOf('different', [{ code: 'off-by', unit: 'month', count: months }])
+  return verdictOf('different', [{ code: 'off-by', unit, count }])
 }
+
+const differingDigits = (ours: string, theirs: string) =>
+  ours.length === theirs.length
+    ? [...ours].flatMap((digit, at) => (digit === theirs[at] ? [] : [{ ours: digit, theirs: theirs[at]! }]))
+    : []
 
 const samePartial = (a: PartialDate, b: PartialDate) =>
   a.year === b.year && a.month === b.month && a.day === b.day && a.about === b.about

@@ -52,3 +52,37 @@ export function editDistance(a: string, b: string): number {
   })
   return last[right.length]!
 }
+
+/**
+ * The positions in `theirs` of what is not in `ours`, in order (the longest common subsequence; Wagner & Fischer 1974). Where
+ * something of ours is left out, the position behind the gap is given, so that there is something to look at.
+ */
+export function differingPlaces(ours: readonly string[], theirs: readonly string[]): number[] {
+  const lengths = Array.from({ length: ours.length + 1 }, () => new Array<number>(theirs.length + 1).fill(0))
+  for (let row = ours.length - 1; row >= 0; row -= 1)
+    for (let column = theirs.length - 1; column >= 0; column -= 1)
+      lengths[row]![column] =
+        ours[row] === theirs[column]
+          ? lengths[row + 1]![column + 1]! + 1
+          : Math.max(lengths[row + 1]![column]!, lengths[row]![column + 1]!)
+  const places: number[] = []
+  let gap = false
+  let row = 0
+  for (let column = 0; column < theirs.length; ) {
+    if (ours[row] === theirs[column]) {
+      if (gap && places.at(-1) !== column - 1) places.push(column)
+      gap = false
+      row += 1
+      column += 1
+    } else if (row < ours.length && lengths[row + 1]![column]! >= lengths[row]![column + 1]!) {
+      gap = true
+      row += 1
+    } else {
+      places.push(column)
+      gap = false
+      column += 1
+    }
+  }
+  if (row < ours.length && places.length === 0 && theirs.length > 0) places.push(theirs.length - 1)
+  return places
+}

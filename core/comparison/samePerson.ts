@@ -71,9 +71,11 @@ function mostLikely(agreements: readonly Agreement[]): Likeness['likelihood'] {
   if (identity === 'same' || identity === 'equivalent') return 'certain'
   const name = of('name')
   if (name?.verdict === 'different') return 'possible'
-  const otherSpelling = name?.verdict === 'close' && name.reasons.some(({ code }) => code === 'spelling')
+  const otherSpelling = name?.verdict === 'close' && name.reasons.some(({ code }) => otherSpellings.includes(code))
   return otherSpelling ? 'likely' : 'certain'
 }
+
+const otherSpellings: readonly Reason['code'][] = ['spelling', 'variant', 'nickname']
 
 const order: Verdict[] = ['same', 'equivalent', 'close', 'different', 'not stated']
 

@@ -38,7 +38,10 @@ export function compareWords(ours: string, theirs: string): FieldVerdict {
   if (contained) return verdictOf('close', [{ code: 'part-missing', parts: missing }])
   if (editDistance(left, right) <= 2 && jaroWinkler(left, right) >= 0.9)
     return verdictOf('close', [{ code: 'spelling', ours: a, theirs: b }])
-  return verdictOf('different', [])
+  const only = (own: readonly string[], others: readonly string[]) => own.filter((word) => !others.includes(word))
+  return verdictOf('different', [
+    { code: 'other-words', ours: only(leftWords, rightWords), theirs: only(rightWords, leftWords) },
+  ])
 }
 
 const plain = (text: string) =>

@@ -166,6 +166,11 @@ export const events = {
   'register-asked': ['file'],
   'claim-decided': ['file'],
   'decision-undone': ['file'],
+  'decision-proposed': ['file'],
+  'decision-disputed': ['file'],
+  'candidate-heard': ['file', 'told'],
+  'hearing-answered': ['file'],
+  'candidate-asked': nothing,
 
   // Skills checks and scores
   'check-begun': ['application'],

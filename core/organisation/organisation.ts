@@ -41,6 +41,8 @@ export type Organisation = {
   freshMonths: FreshMonths
   /** How sources are asked. */
   enquiries: EnquirySettings
+  /** Days somebody has to answer before a contradiction about them is final. */
+  hearingDays: number
 }
 
 /**
@@ -72,6 +74,7 @@ export const unnamedOrganisation: Organisation = {
   keeping: usualKeeping,
   freshMonths: usualFreshness,
   enquiries: usualEnquiries,
+  hearingDays: 7,
 }
 
 /** The text of an organisation in a language; where there is none, in its usual one. */

@@ -113,13 +113,23 @@ export function interimEnd(
 }
 
 export function proofResult(claim: ClaimFacts, requirement: Requirement): Result {
-  const { rung, label, source } = claim
+  const { rung, label, source, review } = claim
+  if (review && rung !== 'waived')
+    return unmet({ code: 'decision-open', claim: label, review }, [
+      review === 'hearing' ? { who: 'candidate', what: 'answer' } : { who: 'desk', what: 'decide' },
+    ])
   if (rung === 'confirmed') return confirmedResult(claim, requirement)
   if (rung === 'waived') return met(label)
   if (rung === 'contradicted' || claim.contradictedBefore)
     return unmet({ code: 'contradicted', claim: label, source }, [{ who: 'desk', what: 'decide' }])
   const needsPaper = requirement.rung !== 'claimed'
   if (!needsPaper && !requirement.paper) return met(label)
+  const { asks } = requirement
+  if (asks.kind === 'every work entry' && asks.wholeLetter && claim.paper === 'seen' && claim.letterLacks?.length)
+    return unmet({ code: 'letter-lacks', claim: label, parts: claim.letterLacks }, [
+      ...stepsToEvidence('none', requirement),
+      ...stepsToConfirm(requirement),
+    ])
   if (!needsPaper) {
     if (claim.paper === 'none' || claim.paper === 'sent back') {
       const code = claim.paper === 'none' ? 'paper-missing' : 'paper-sent-back'

@@ -2,8 +2,10 @@ import type { Temporal } from 'temporal-polyfill'
 import type { CefrLevel } from '../catalogue/cefr'
 import type { Condition, Facts } from '../conditions/condition'
 import type { Domains } from '../conditions/outcomes'
+import type { OpenReviewState } from '../decisions/secondPerson'
 import type { AttestationForm } from '../documents/attestation'
 import type { HistoryEntry } from '../history/coverage'
+import type { LetterPart } from '../reading/letter'
 import type { ConditionState } from '../sources/conditions'
 import type { SourceCondition } from '../sources/source'
 import type { Standing, Term } from '../validity/validity'
@@ -32,7 +34,8 @@ export type Ask =
   /** Without `of` what somebody did; with it where somebody lived, with the street where it says so. */
   | { kind: 'history'; years: number; toleratedGapDays: number; of?: 'home'; street?: true }
   | { kind: 'experience'; months: number; tags: readonly string[] }
-  | { kind: 'every work entry' }
+  /** With `wholeLetter` its letter has position, first and last day, signature and letterhead. */
+  | { kind: 'every work entry'; wholeLetter?: true }
   | { kind: 'skills check'; check: string }
   | { kind: 'permission' }
   /** With a live portrait, compared with the paper by a person, unless the paper was shown in another way. */
@@ -108,6 +111,10 @@ export type ClaimFacts = {
   label: StoredValue
   rung: Rung
   paper: 'none' | 'to look at' | 'seen' | 'sent back'
+  /** A decision about it goes on: no gate is passed on its strength meanwhile. */
+  review?: OpenReviewState
+  /** What the letter of a job lacks, as somebody has found. */
+  letterLacks?: readonly LetterPart[]
   /** Only an interim paper stands behind it, since a day; the final one is owed by another. ISO days. */
   interim?: { seen: boolean; since: string; finalBy: string; finalToLookAt?: boolean }
   /** The live portrait beside a paper of identity; absent where none goes with it. */
@@ -230,6 +237,8 @@ export type OutcomeReason =
   | { code: 'interim-not-enough'; claim: StoredValue }
   | { code: `portrait-${Exclude<PortraitFact, 'same'>}`; claim: StoredValue }
   | { code: 'validity-unknown'; claim: StoredValue }
+  | { code: 'decision-open'; claim: StoredValue; review: OpenReviewState }
+  | { code: 'letter-lacks'; claim: StoredValue; parts: readonly LetterPart[] }
   | { code: 'not-certified'; claim: StoredValue; forms: readonly AttestationForm[] }
   | { code: 'series-open'; claim: StoredValue; given: number; of: number; next?: string }
   | { code: 'too-low'; claim: StoredValue; credential: string; field: string; given: number; needed: number }

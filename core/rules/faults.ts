@@ -38,6 +38,7 @@ export type RulesFault = { pointer: string } & (
   | { code: 'no-age' }
   /** There is no paper anybody could certify. */
   | { code: 'no-certified' }
+  | { code: 'no-letter' }
   | { code: 'never-answered-so'; question: string; answer: string }
 )
 
@@ -243,6 +244,11 @@ function reachFaults(requirement: Requirement, pointer: string): RulesFault[] {
     ...(requirement.interim && !(canBeInterim(asks) && (requirement.paper || rung !== 'claimed'))
       ? [{ pointer: `${pointer}/interim`, code: 'no-interim' as const }]
       : []),
+    ...places.flatMap(({ ask, at }): RulesFault[] =>
+      ask.kind === 'every work entry' && ask.wholeLetter && rung === 'claimed' && !requirement.paper
+        ? [{ pointer: at, code: 'no-letter' }]
+        : [],
+    ),
     ...(requirement.certified && !canBeCertified(asks)
       ? [{ pointer: `${pointer}/certified`, code: 'no-certified' as const }]
       : []),

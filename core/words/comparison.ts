@@ -29,6 +29,41 @@ export function reasonOfDifference(reason: Reason): string {
       return say(`comparison.reason.off-by.${reason.unit}`, { count: reason.count })
     case 'abbreviation':
       return say('comparison.reason.abbreviation', { short: reason.short, long: reason.long })
+    case 'titles':
+      return say('comparison.reason.titles', { count: reason.titles.length, titles: reason.titles.join(' ') })
+    case 'generation':
+      return say('comparison.reason.generation', {
+        ours: say(`comparison.generation.${reason.ours as Generation}`),
+        theirs: say(`comparison.generation.${reason.theirs as Generation}`),
+      })
+    case 'nickname':
+    case 'variant':
+    case 'other-name':
+      return say(`comparison.reason.${reason.code}`, { ours: reason.ours, theirs: reason.theirs })
+    case 'romanised':
+    case 'reads-as':
+      return say(`comparison.reason.${reason.code}`, { standard: reason.standard, reading: reason.reading })
+    case 'romanisations':
+      return say('comparison.reason.romanisations', { ours: reason.ours, theirs: reason.theirs })
+    case 'too-little':
+      return say('comparison.reason.too-little', { part: reason.part })
+    case 'one-more':
+    case 'one-less':
+      return say(`comparison.reason.${reason.code}`, { character: reason.character })
+    case 'prefix-missing':
+      return say('comparison.reason.prefix-missing', { prefix: reason.prefix })
+    case 'other-length':
+      return say('comparison.reason.other-length', { ours: reason.ours, theirs: reason.theirs })
+    case 'other-characters':
+      return say('comparison.reason.other-characters', { count: reason.count, of: reason.of })
+    case 'other-words':
+      return otherWords(reason)
+    case 'run-together':
+    case 'order-unsure':
+    case 'same-sound':
+    case 'leading-zeros':
+    case 'other-amount':
+    case 'other-currency':
     case 'case':
     case 'accents':
     case 'separators':
@@ -43,10 +78,25 @@ export function reasonOfDifference(reason: Reason): string {
   }
 }
 
+type Generation = 'junior' | 'senior' | 'the second' | 'the third' | 'the fourth'
+
+function otherWords({ ours, theirs }: { ours: string[]; theirs: string[] }): string {
+  const [claimed, said] = [ours.join(' '), theirs.join(' ')]
+  if (claimed && said) return say('comparison.reason.other-words', { ours: claimed, theirs: said })
+  return say('comparison.reason.part-missing', { parts: claimed || said })
+}
+
 export const verdictWord = (verdict: Verdict): string => say(`comparison.verdict.${verdict}`)
+
+/** What a verdict rests on, as half a sentence; nothing where there is nothing to say. */
+export const reasonsOfVerdict = (reasons: readonly Reason[]): string =>
+  unique(reasons.map(reasonOfDifference)).join('; ')
 
 /** The sentence above the decision: how it comes out, and what the difference most likely is. */
 export function comparisonSentence(comparison: ClaimComparison): { head: string; detail: string } {
+  const replied =
+    comparison.outcome !== 'no reply' &&
+    comparison.fields.some(({ source, sourceCannotSay }) => source !== undefined || sourceCannotSay)
   const different = comparison.fields.filter(({ verdict }) => verdict === 'different').length
   const close = comparison.fields.filter(({ verdict }) => verdict === 'close').length
   const unsaid = comparison.fields.filter(
@@ -60,19 +110,16 @@ export function comparisonSentence(comparison: ClaimComparison): { head: string;
   )
     .slice(0, 3)
     .join(' ')
-  const agrees = () => say('comparison.head.agrees')
-  const heads: Record<ClaimComparison['outcome'], () => string> = {
-    'no reply': () =>
-      close > 0 ? say('comparison.head.closeBeforeReply', { count: close }) : say('comparison.head.noReply'),
-    agrees,
-    contradicts: () => say('comparison.head.contradicts', { count: different }),
-    look: () => {
-      if (close > 0) return say('comparison.head.close', { count: close })
-      if (different > 0) return say('comparison.head.differs', { count: different })
-      return unsaid > 0 ? say('comparison.head.unsaid', { count: unsaid }) : agrees()
-    },
-  }
-  return { head: heads[comparison.outcome](), detail }
+  const contradicting = comparison.fields.filter(({ verdict, matters }) => matters && verdict === 'different').length
+  // One sentence for each kind of difference, each with its number.
+  const clauses = [
+    contradicting > 0 ? say('comparison.head.contradicts', { count: contradicting }) : '',
+    close > 0 ? say(replied ? 'comparison.head.close' : 'comparison.head.closeBeforeReply', { count: close }) : '',
+    different > contradicting ? say('comparison.head.differs', { count: different - contradicting }) : '',
+    replied && unsaid > 0 ? say('comparison.head.unsaid', { count: unsaid }) : '',
+  ].filter(Boolean)
+  const head = clauses.join(' ') || say(replied ? 'comparison.head.agrees' : 'comparison.head.noReply')
+  return { head, detail }
 }
 
 /** What the issuer says of a licence beyond its dates, as a sentence; nothing where it is good. */
@@ -85,7 +132,6 @@ export function standingSentence(standing: Standing): string {
   return through ? say('comparison.standingThrough', { ...state, through }) : say('comparison.standing', state)
 }
 
-const explained = (verdict: Verdict, reasons: readonly Reason[]) =>
-  reasons.length > 0 ? unique(reasons.map(reasonOfDifference)).join('; ') : verdictWord(verdict)
+const explained = (verdict: Verdict, reasons: readonly Reason[]) => reasonsOfVerdict(reasons) || verdictWord(verdict)
 const unique = (texts: readonly string[]) => [...new Set(texts)]
 const capital = (text: string) => text.replace(/^./, (letter) => letter.toUpperCase())

@@ -94,6 +94,13 @@ function reasonWords(reason: OutcomeReason, nameOf: (key: string) => string): st
       return say(`reason.${reason.code}`, { claim: claim() })
     case 'validity-unknown':
       return say('reason.validityUnknown', { claim: claim() })
+    case 'decision-open':
+      return say(`reason.decisionOpen.${reason.review}`, { claim: claim() })
+    case 'letter-lacks':
+      return say('reason.letterLacks', {
+        claim: claim(),
+        parts: reason.parts.map((part) => say(`reason.letterPart.${part}`)).join(', '),
+      })
     case 'not-certified':
       return say('reason.notCertified', {
         claim: claim(),

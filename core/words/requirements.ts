@@ -92,7 +92,7 @@ function askWords(ask: Ask, nameOf: (key: string) => string): string {
         kinds: ask.tags.join(say('condition.or')),
       })
     case 'every work entry':
-      return say('ask.everyWorkEntry')
+      return say(ask.wholeLetter ? 'paper.wholeLetter' : 'ask.everyWorkEntry')
     case 'skills check':
       return say('ask.skillsCheck', { check: nameOf(ask.check) })
     case 'identity':
@@ -146,7 +146,7 @@ export function paperWords(requirement: Requirement): string | undefined {
     if (ask.kind === 'language') return [say('paper.language')]
     if (ask.kind === 'identity') return [say('paper.identity')]
     if (ask.kind === 'document') return [say('paper.document')]
-    if (ask.kind === 'every work entry') return [say('paper.work')]
+    if (ask.kind === 'every work entry') return [say(ask.wholeLetter ? 'paper.wholeLetter' : 'paper.work')]
     return []
   })
   return papers.length === 0 ? undefined : say('paper.form', { papers: capital(papers.join(say('ask.or'))) })

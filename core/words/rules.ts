@@ -22,6 +22,7 @@ export function rulesFaultWords(fault: RulesFault, rules: Pick<Rules, 'form'>): 
     case 'no-link':
     case 'no-age':
     case 'no-certified':
+    case 'no-letter':
       return say(`rules.${fault.code}`)
     case 'holds-twice':
     case 'no-section-for':

@@ -133,7 +133,7 @@ export const railwayDrivers: PersonPlan[] = [
     studies: [study('lumira', 'BSc', 'Mechanical Engineering', 6, '0715', 'PL/2013/0871', '2010-10', '2013-10')],
     jobs: [
       job('lift', 'Lift operator', '2014-01-01', '2020-12-31', ['operations']),
-      job('karwen', 'Train driver', '2021-01-01', 'present', ['driving'], { letter: true }),
+      job('karwen', 'Train driver', '2021-01-01', 'present', ['driving'], { letter: true, unsigned: true }),
     ],
     credentials: [
       paper('train-driving', 'rail', 'MRA-D-20331', -450, 620, { registered: 'same' }),

@@ -175,7 +175,7 @@ export const posts: Post[] = [
       credential('train-driving', 'Rack-railway driving licence', { gate: 'offer' }),
       medical,
       firstAid,
-      work,
+      { ...work, asks: { kind: 'every work entry', wholeLetter: true } },
       offer,
       handbook,
     ],

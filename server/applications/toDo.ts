@@ -44,6 +44,8 @@ export async function toDoOf(outcome: Outcome, requirement: Requirement, form: F
   const go: ToDo = { ...about, act: 'go', target: placeOf(outcome, requirement, form) ?? '' }
   if (outcome.reason.code === 'condition-undecided') return { ...go, label: say('status.answerIt') }
   const claim = outcome.claims[0]
+  if (claim && outcome.reason.code === 'decision-open')
+    return { ...about, label: say('hearing.answerBelow'), act: 'be heard', target: claim }
   if (claim && step?.what === 'renew') return { ...about, act: 'renew', target: claim }
   if (claim && step?.what === 'take portrait') return { ...about, act: 'portrait', target: claim }
   if (claim && step?.what === 'certify')

@@ -9,8 +9,10 @@ import type { Account, Actor, Deps } from '../platform/deps'
 import { notFound } from '../platform/errors/problems'
 import { candidateWithMail } from '../records/accounts/candidate'
 import { contactMail } from '../records/applications/answers'
-import { applicationById, ownApplication } from '../records/applications/find'
+import { applicationById, ownApplication, sentApplication } from '../records/applications/find'
 import type { Application } from '../records/applications/model'
+import { labelValue } from '../records/claims/label'
+import { Claim } from '../records/claims/model'
 import { conversationById } from '../records/conversations/find'
 import { Conversation, ConversationEntry } from '../records/conversations/model'
 import { vacancyById } from '../records/vacancies/vacancies'
@@ -94,6 +96,22 @@ export async function beginByDesk(
   const entry = { by: 'desk', name: actor.name, via: 'portal', text, messageId, at: now } as const
   await ConversationEntry.create({ id: uuid(), conversationId: id, ...entry })
   return { id }
+}
+
+/** The desk asks about one claim of whoever has applied. */
+export async function askAboutClaim(deps: Deps, actor: Account, applicationId: string, claimId: string, text: string) {
+  const application = await sentApplication(applicationId)
+  const claim = await Claim.findByPk(claimId)
+  if (claim?.candidateId !== application.candidateId || claim.removedAt) throw notFound()
+  await beginByDesk(deps, actor, application, { kind: 'claim', key: claimId }, text)
+  await recordEvent(deps, actor, {
+    code: 'candidate-asked',
+    values: { claim: labelValue(claim.details) },
+    candidateId: application.candidateId,
+    applicationId,
+    claimId,
+  })
+  return { done: true as const }
 }
 
 /** A candidate writes more; whatever state it was in, it waits for an answer again. */

@@ -1,7 +1,7 @@
 import * as contract from '#contract/conversations'
 import { bind } from '../platform/http/bind'
 import { answerConversation, closeConversation, reopenConversation } from './answer'
-import { startConversation, writeInConversation } from './ask'
+import { askAboutClaim, startConversation, writeInConversation } from './ask'
 import { listConversations, listMyConversations } from './read'
 
 export const conversationRoutes = [
@@ -11,6 +11,9 @@ export const conversationRoutes = [
   ),
   bind(contract.writeInConversation, ({ deps, actor, input }) =>
     writeInConversation(deps, actor, input.params.id, input.body.text),
+  ),
+  bind(contract.askAboutClaim, ({ deps, actor, input }) =>
+    askAboutClaim(deps, actor, input.params.id, input.params.claimId, input.body.text),
   ),
   bind(contract.listConversations, ({ input }) => listConversations(input.params.id)),
   bind(contract.answerConversation, ({ deps, actor, input }) =>

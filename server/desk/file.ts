@@ -37,6 +37,7 @@ import { bankOf, checkByKey } from '../records/skills/checks'
 import { readVouchingLine } from '../records/vouching/vouchings'
 import { fileForProof } from '../verification/fileForProof'
 import { proofOf } from '../verification/proof'
+import { reviewView } from '../verification/reviewView'
 import { isWatched } from './ownership'
 
 /** Everything the desk sees about an application, in one reply. */
@@ -192,7 +193,14 @@ export async function readProof(deps: Deps, actor: Account, id: string, claimId:
   ])
   const claim = file.claims.find(({ id: own }) => own === claimId)
   if (!claim) throw notFound()
-  return proofView(proofOf(claim, file), claim, reader)
+  const review = await reviewView(
+    deps,
+    actor,
+    file.reviews.find(
+      ({ claimId: of, credentialVersion }) => of === claimId && credentialVersion === claim.credentialVersion,
+    ),
+  )
+  return proofView({ ...proofOf(claim, file), review }, claim, reader)
 }
 
 /** What somebody owes is told to those who see money; others only that it is not there. */
@@ -208,8 +216,8 @@ function askedAbout({ id }: { id: string }, enquiries: Readiness['enquiries']) {
 }
 
 /** Its source has answered, or will not: the desk decides. */
-const isToDecide = ({ enquiry, rung }: ClaimFacts) =>
-  rung === 'asked' && (enquiry === 'answered' || enquiry === 'silent' || enquiry === 'declined')
+const isToDecide = ({ enquiry, rung, review }: ClaimFacts) =>
+  rung === 'asked' && !review && (enquiry === 'answered' || enquiry === 'silent' || enquiry === 'declined')
 
 /** What a claim waits for and by which gate, from the requirement with most left to do. */
 function wantsOf(

@@ -29,6 +29,7 @@ const kindOf = {
   betterCopy: 'to do',
   sourceAsksMore: 'to do',
   enquiryWaits: 'to do',
+  hearing: 'to do',
   postedMissed: 'to do',
   paperDiscarded: 'progress',
   finalPaperDue: 'to do',

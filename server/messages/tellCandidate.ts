@@ -32,6 +32,7 @@ type ToldOfOne = Told & { about: Application; vacancy: string }
 /** Events about a file as a whole. */
 type OfFile =
   | 'document-sent-back'
+  | 'candidate-heard'
   | 'document-discarded'
   | 'final-paper-due'
   | 'final-paper-missed'
@@ -146,6 +147,8 @@ const mailsOfFile: Record<OfFile, (told: Told) => Promise<unknown>> = {
       values: { claim: claim!, file: file!, reason: reason!, link },
     })
   },
+  'candidate-heard': ({ deps, to, about, link, values: { claim, what, day } }) =>
+    queueNotice(deps, { to, about, words: 'hearing', values: { claim: claim!, what: what!, day: day!, link } }),
   'document-discarded': ({ deps, to, about, link, values: { claim, reason } }) =>
     queueNotice(deps, { to, about, words: 'paperDiscarded', values: { claim: claim!, reason: reason!, link } }),
   'final-paper-due': ({ deps, to, about, link, values: { claim, day } }) =>

@@ -47,6 +47,8 @@ export type Config = {
   logLevel: string
   /** Copies of the application that answer on the same port; one for each core of the machine is a good number. */
   processes: number
+  /** Whether this copy reads papers by machine; where several do the work, one may be spared for people. */
+  readsPapers: boolean
   /** The port of `/metrics`; 0 where it is not served. */
   metricsPort: number
   /** Seconds that requests under way and jobs in hand are given when it is asked to end. */
@@ -108,6 +110,7 @@ export function readConfig(env: NodeJS.ProcessEnv = process.env): Config {
     replyFolder: env.REPLY_FOLDER ?? 'dist/reply',
     logLevel: env.LOG_LEVEL ?? 'info',
     processes: numberOf('PROCESSES', env.PROCESSES ?? '1'),
+    readsPapers: env.READS_PAPERS !== 'no',
     metricsPort: numberOf('METRICS_PORT', env.METRICS_PORT ?? '0'),
     endPatienceSeconds: numberOf('END_PATIENCE_SECONDS', env.END_PATIENCE_SECONDS ?? '25'),
   }

@@ -40,6 +40,13 @@ export async function eraseMe(deps: Deps, actor: Account) {
 }
 
 const ofFile = [
+  'DELETE FROM unfinished WHERE about IN (SELECT id FROM documents WHERE candidateId = :candidateId)',
+  'DELETE FROM unfinished WHERE about IN (SELECT id FROM claims WHERE candidateId = :candidateId)',
+  `DELETE v FROM review_views v JOIN claim_reviews r ON r.id = v.reviewId JOIN claims c ON c.id = r.claimId
+     WHERE c.candidateId = :candidateId`,
+  'DELETE r FROM claim_reviews r JOIN claims c ON c.id = r.claimId WHERE c.candidateId = :candidateId',
+  `DELETE u FROM finding_undos u JOIN findings f ON f.id = u.findingId JOIN claims c ON c.id = f.claimId
+     WHERE c.candidateId = :candidateId`,
   'DELETE f FROM findings f JOIN claims c ON c.id = f.claimId WHERE c.candidateId = :candidateId',
   // A letter about several people names this one too.
   `DELETE m FROM messages m JOIN enquiries e ON e.batchId = m.enquiryBatchId JOIN claims c ON c.id = e.claimId
@@ -149,5 +156,6 @@ export async function forgetBytes({ sequelize }: Deps, hashes: readonly string[]
   const free = hashes.filter((hash) => !held.has(hash))
   if (free.length === 0) return
   await sequelize.query('DELETE FROM blob_chunks WHERE sha256 IN (:free)', { replacements: { free } })
+  await sequelize.query('DELETE FROM paper_readings WHERE sha256 IN (:free)', { replacements: { free } })
   await sequelize.query('DELETE FROM blobs WHERE sha256 IN (:free)', { replacements: { free } })
 }

@@ -140,6 +140,7 @@ function seenThrough(proof: Proof, sight: Sight): Proof {
   const { fields, instead, notes } = sight
   const comparison = {
     outcome: proof.comparison.outcome,
+    weighing: proof.comparison.weighing,
     explanations: proof.comparison.explanations.filter(({ key }) => fields.has(key)),
     fields: proof.comparison.fields.map((field) => (fields.has(field.key) ? field : unseen(field, instead))),
   }
@@ -171,6 +172,7 @@ function seenThrough(proof: Proof, sight: Sight): Proof {
           note: '',
           basis: line.basis && 'record' in line.basis ? { ...line.basis, record: '' } : line.basis,
         })),
+    review: proof.review && (notes ? proof.review : { ...proof.review, views: [], told: [], answer: null }),
     proposed: proof.proposed,
     register: proof.register,
     // That characters were taken for others is told; which, would tell what stands there.

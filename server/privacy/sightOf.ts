@@ -3,6 +3,7 @@ import { Message } from '../platform/mail/model'
 import type { Subject } from '../records/applications/sight'
 import { Claim } from '../records/claims/model'
 import { Conversation } from '../records/conversations/model'
+import { ClaimReview } from '../records/decisions/model'
 import { Document } from '../records/documents/model'
 import { Enquiry, Finding } from '../records/enquiries/model'
 import { Original } from '../records/originals/model'
@@ -27,6 +28,7 @@ export const subjectsByAddress: readonly (readonly [string, (id: string) => Foun
   ['/api/desk/people/:candidateId', ofCandidate],
   ['/api/desk/claims/:id', ofClaim],
   ['/api/desk/enquiries/:id', async (id) => ofApplication((await Enquiry.findByPk(id))?.applicationId)],
+  ['/api/desk/reviews/:id', async (id) => ofClaim((await ClaimReview.findByPk(id))?.claimId)],
   ['/api/desk/findings/:id', async (id) => ofClaim((await Finding.findByPk(id))?.claimId)],
   ['/api/desk/documents/:id', async (id) => ofCandidate((await Document.findByPk(id))?.candidateId)],
   ['/api/documents/:id', async (id) => ofCandidate((await Document.findByPk(id))?.candidateId)],

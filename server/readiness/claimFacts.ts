@@ -3,7 +3,9 @@ import type { ClaimDetails, DetailsOf } from '#contract/claims'
 import { credentialKind } from '#core/catalogue/catalogue'
 import { seriesState } from '#core/catalogue/series'
 import { partialDate } from '#core/dates/partialDate'
+import type { OpenReviewState } from '#core/decisions/secondPerson'
 import { isFinal, isForSource, type PaperPart } from '#core/documents/papers'
+import { missingParts } from '#core/reading/letter'
 import type { ClaimFacts, ConditionFact } from '#core/requirements/requirement'
 import { isAskedAbout } from '#core/sources/asked'
 import { conditionState, conditionsFor, isMeetable } from '#core/sources/conditions'
@@ -34,11 +36,13 @@ type Behind = {
   today: Temporal.PlainDate
   organisation: Deps['organisation']
   nameless: boolean
+  /** A decision about the claim that goes on. */
+  review?: OpenReviewState
 }
 
 /** A claim as requirements look at it. */
 export function factsOfClaim(claim: Claim, behind: Behind): ClaimFacts {
-  const { documents, enquiries, findings, sources, contradicted, nameless } = behind
+  const { documents, enquiries, findings, sources, contradicted, nameless, review } = behind
   const { details } = claim
   const told = nameless ? namelessDetails(details) : details
   const current = <T extends { credentialVersion: number }>(rows: readonly T[]) =>
@@ -50,6 +54,8 @@ export function factsOfClaim(claim: Claim, behind: Behind): ClaimFacts {
     label: labelValue(told),
     rung: claim.rung,
     paper: paperOf(current(documents).filter(({ live, part }) => !live && !isForSource(part))),
+    ...(review ? { review } : {}),
+    ...(details.kind === 'work' ? letterFact(current(documents)) : {}),
     ...(details.kind === 'identity' && details.paper !== 'two others'
       ? { portrait: portraitOf(current(documents)) }
       : {}),
@@ -77,6 +83,12 @@ export function factsOfClaim(claim: Claim, behind: Behind): ClaimFacts {
     ...(contradicted.has(thingOf(details) ?? '') ? { contradictedBefore: true } : {}),
     ...entryOf(claim.id, details),
   }
+}
+
+/** What the newest letter that somebody has looked at lacks. */
+function letterFact(documents: readonly Document[]): Pick<ClaimFacts, 'letterLacks'> {
+  const seen = documents.filter(({ state, letter }) => state === 'seen' && letter).at(-1)
+  return seen ? { letterLacks: missingParts(seen.letter!) } : {}
 }
 
 /** What its source asks for before it answers; nothing where its candidate does not want it asked. */

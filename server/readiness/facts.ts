@@ -2,6 +2,7 @@ import type { Attributes, Model, ModelStatic, WhereOptions } from 'sequelize'
 import { Temporal } from 'temporal-polyfill'
 import type { Domains } from '#core/conditions/outcomes'
 import { domainsOf, knownFacts } from '#core/conditions/vocabulary'
+import type { OpenReviewState } from '#core/decisions/secondPerson'
 import { answeredKeys, factsOfAnswers } from '#core/form/answer'
 import type { Form } from '#core/form/form'
 import { groupBy } from '#core/groupBy'
@@ -14,6 +15,7 @@ import type { InProgress } from '../records/applications/find'
 import { type Application, Reopening } from '../records/applications/model'
 import type { Claim, EarlierCredential } from '../records/claims/model'
 import { claimsOfAll, earlierOfCandidates } from '../records/claims/view'
+import { openReviewsOfCandidates } from '../records/decisions/reviews'
 import { documentsOfCandidates } from '../records/documents/documents'
 import type { Document } from '../records/documents/model'
 import { decisionsOn } from '../records/enquiries/confirmed'
@@ -117,6 +119,7 @@ export async function loadFiles(
     reopened,
     declared,
     posted,
+    reviews,
   ] = await Promise.all([
     claimsOfAll(candidates, candidates.length > 1 ? judged : undefined),
     documentsOfCandidates(candidates),
@@ -137,6 +140,7 @@ export async function loadFiles(
     ofSent(Reopening, 'askedAt'),
     mattersOfCandidates(candidates),
     postedBy(candidates),
+    openReviewsOfCandidates(candidates),
   ])
   const byId = new Map(sources.map((source) => [source.id, source]))
   const deciders = groupBy(await decisionsOn(whereDecisionsCount(claims, enquiries)), ({ claimId }) => claimId)
@@ -146,6 +150,10 @@ export async function loadFiles(
   const enquiriesByClaim = groupBy(enquiries, ({ claimId }) => claimId)
   const earlierByClaim = groupBy(earlier, ({ claimId }) => claimId)
   const today = clock.today()
+  const reviewOf = ({ id, credentialVersion }: { id: string; credentialVersion: number }) =>
+    reviews.find((review) => review.claimId === id && review.credentialVersion === credentialVersion)?.state as
+      | OpenReviewState
+      | undefined
   return new Map(
     applications.map((application) => {
       const { id, candidateId, answers, targetStart } = application
@@ -168,6 +176,7 @@ export async function loadFiles(
             today,
             organisation,
             nameless: unnamed,
+            review: reviewOf(claim),
           }),
         ),
         domains: domainsOfForm(form),

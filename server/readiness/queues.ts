@@ -66,7 +66,7 @@ const whyIn: Record<Queue, (standing: Standing) => StoredText | undefined> = {
   verification: ({ readiness, reply }) => {
     const verifying =
       mostUrgent(readiness, ({ what }) => ['look', 'ask', 'compare', 'reply'].includes(what)) ??
-      mostUrgent(readiness, (_, { reason }) => reason.code === 'contradicted' || reason.code === 'unconfirmable')
+      mostUrgent(readiness, (_, { reason }) => ['contradicted', 'unconfirmable', 'decision-open'].includes(reason.code))
     const deskVerifies = ({ who, what }: Step) => who === 'desk' && ['look', 'ask', 'compare', 'decide'].includes(what)
     return reply ?? (verifying && (mostUrgent(readiness, deskVerifies) ?? verifying))
   },
@@ -85,7 +85,7 @@ export function queueReasons(
   const { outcomes, facts } = readiness
   const gate = nextGateOf(application)
   const open = gate ? openAt(outcomes, gate) : []
-  const unread = facts.claims.find(({ enquiry, rung }) => enquiry === 'answered' && rung === 'asked')
+  const unread = facts.claims.find(({ enquiry, rung, review }) => enquiry === 'answered' && rung === 'asked' && !review)
   const mute = facts.claims.find(({ enquiry, rung }) => enquiry === 'silent' && rung === 'asked')
   const silent =
     mute && !outcomes.some(({ reason }) => reason.code === 'source-silent')
@@ -149,7 +149,11 @@ export const leadDaysOf = (credential: string | undefined) => credentialKind(cre
 /** What somebody has answered or contradicted comes first, then what has most left to do. */
 function byUrgency(a: Outcome, b: Outcome): number {
   const settled = ({ reason }: Outcome) =>
-    Number(['reply-in', 'contradicted', 'unconfirmable', 'check-failed', 'offer-expired'].includes(reason.code))
+    Number(
+      ['reply-in', 'decision-open', 'contradicted', 'unconfirmable', 'check-failed', 'offer-expired'].includes(
+        reason.code,
+      ),
+    )
   return settled(b) - settled(a) || b.steps.length - a.steps.length
 }
 

@@ -124,8 +124,10 @@ test('what was stated before its record came is confirmed when it comes; a chang
 
 test('an open question is called off by it', async () => {
   const file = await graduate(['Olaf', 'Open'], { number: 'TB-2018-7001' })
-  const document = (await file.claim()).documents[0]!
-  await desk.done('seeDocument', { params: { id: document.id }, body: { version: document.version, reads: {} } })
+  const { documents, proof } = await file.claim()
+  const document = documents[0]!
+  const body = { version: document.version, reads: proof.claimed }
+  await desk.done('seeDocument', { params: { id: document.id }, body })
   await desk.done('raiseEnquiry', { params: { id: file.degreeId }, body: { applicationId: file.id } })
   await takeIn([`TB-2018-7001;Olaf Open;${await bornOf(file)};MSc;Electrical Engineering;2018-03`])
   expect((await file.state()).body.rung).toBe('confirmed')

@@ -1,6 +1,7 @@
-import { v7 as uuid } from 'uuid'
-import type { decisions } from '#contract/verification'
-import type { Rung } from '#core/requirements/requirement'
+import { UniqueConstraintError } from 'sequelize'
+import type { Decision } from '#core/comparison/proposeDecision'
+import { takesSecond } from '#core/decisions/secondPerson'
+import { isReason } from '#core/words/reason'
 import { say } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import { compareAndSet } from '../platform/database/compareAndSet'
@@ -8,24 +9,20 @@ import type { Account, Deps } from '../platform/deps'
 import { invalidField, notFound, requireVersion } from '../platform/errors/problems'
 import { labelValue } from '../records/claims/label'
 import type { Claim } from '../records/claims/model'
-import { reopenEnquiries, settleEnquiries } from '../records/enquiries/enquiries'
+import { FindingUndo } from '../records/decisions/model'
+import { reopenEnquiries } from '../records/enquiries/enquiries'
 import { claimById } from '../records/enquiries/load'
 import { Finding } from '../records/enquiries/model'
 import { fileForProof } from './fileForProof'
 import { problems } from './problems'
 import { type FileForProof, type Weighed, weigh } from './proof'
+import { recordFinding } from './recordFinding'
+import { openReview, undoMs } from './reviews'
 
-type Decision = (typeof decisions)[number]
-
-const rungAfter: Record<Decision, Rung> = {
-  confirmed: 'confirmed',
-  'confirmed with a note': 'confirmed',
-  contradicted: 'contradicted',
-  unconfirmable: 'unconfirmable',
-}
-const undoMinutes = 15
-
-/** Decides on a claim. The comparison it rests on is kept with the decision. */
+/**
+ * Decides on a claim. The comparison it rests on is kept with the decision. What takes a second person, or is told to the
+ * candidate first, is proposed and goes on as a review.
+ */
 export async function decideClaim(
   deps: Deps,
   actor: Account,
@@ -39,32 +36,32 @@ export async function decideClaim(
   const asked = file.enquiries.some(
     ({ claimId, credentialVersion }) => claimId === id && credentialVersion === claim.credentialVersion,
   )
+  if (file.reviews.some(({ claimId }) => claimId === id)) throw problems.underReview()
   requireGrounds(decision, note.trim(), weighed, asked)
   if (decision.startsWith('confirmed')) requireNewAnswer(claim, file, weighed)
-  const rungBefore = claim.rung
-  await compareAndSet(claim, version, { rung: rungAfter[decision] })
-  const finding = await Finding.create({
-    id: uuid(),
-    claimId: id,
-    credentialVersion: claim.credentialVersion,
-    enquiryId: weighed.latest?.id ?? null,
-    decision,
-    note: note.trim(),
-    comparison: weighed.comparison,
-    rungBefore,
-    decidedBy: actor.name,
-    decidedAt: deps.clock.now(),
+  requireReasonAnew(claim, file, weighed, note)
+  if (takesSecond(decision, false)) {
+    const review = await openReview(deps, actor, claim, version, weighed, { decision, note: note.trim() })
+    return { findingId: null, reviewId: review.id }
+  }
+  const finding = await recordFinding(deps, actor, claim, version, {
+    ...{ decision, note: note.trim(), weighed, by: actor.name },
   })
-  await settleEnquiries(deps, id)
-  await recordEvent(deps, actor, {
-    code: 'claim-decided',
-    words: `claim-decided.${decision}${note.trim() ? '.note' : ''}`,
-    values: { claim: labelValue(claim.details), note: note.trim() },
-    candidateId: claim.candidateId,
-    claimId: id,
-    details: { outcome: weighed.comparison.outcome },
-  })
-  return { findingId: finding.id }
+  return { findingId: finding.id, reviewId: null }
+}
+
+/** What was decided is never changed, only decided anew; whoever reads it has to know why, unless the source has answered since. */
+function requireReasonAnew(
+  { id, credentialVersion }: Claim,
+  { findings }: FileForProof,
+  { latest }: Weighed,
+  note: string,
+) {
+  const before = findings.findLast(
+    (one) => one.claimId === id && one.credentialVersion === credentialVersion && !one.undoneAt && !one.basis,
+  )
+  const answeredSince = before && latest?.answeredAt && latest.answeredAt > before.decidedAt
+  if (before && !answeredSince && !isReason(note)) throw invalidField('/body/note', say('problem.sayWhyDecidedAnew'))
 }
 
 function requireGrounds(decision: Decision, note: string, { comparison, latest }: Weighed, asked: boolean) {
@@ -95,7 +92,7 @@ function requireNewAnswer(
 /** Undoes the newest decision on a claim while it is fresh. Both stay on record. */
 export async function undoDecision(deps: Deps, actor: Account, findingId: string) {
   const finding = await Finding.findByPk(findingId)
-  if (!finding || finding.undoneAt) throw notFound()
+  if (!finding) throw notFound()
   const claim = await claimById(finding.claimId)
   const newest = await Finding.findOne({
     where: { claimId: claim.id },
@@ -105,11 +102,12 @@ export async function undoDecision(deps: Deps, actor: Account, findingId: string
     ],
   })
   const age = deps.clock.now().getTime() - finding.decidedAt.getTime()
-  if (newest?.id !== findingId || age > undoMinutes * 60_000 || claim.credentialVersion !== finding.credentialVersion) {
-    throw problems.tooLate()
-  }
+  const late = age > undoMs || finding.reviewId || claim.credentialVersion !== finding.credentialVersion
+  if (newest?.id !== findingId || late) throw problems.tooLate()
   await compareAndSet(claim, claim.version, { rung: finding.rungBefore })
-  await finding.update({ undoneAt: deps.clock.now() })
+  await FindingUndo.create({ findingId, undoneBy: actor.name, undoneAt: deps.clock.now() }).catch((error: unknown) => {
+    throw error instanceof UniqueConstraintError ? problems.tooLate() : error
+  })
   await reopenEnquiries(claim)
   await recordEvent(deps, actor, {
     code: 'decision-undone',

@@ -4,7 +4,7 @@ import type { FindingLine, Proof } from '#contract/verification'
 import { type ClaimComparison, compareClaim } from '#core/comparison/compareClaim'
 import { fieldsOf } from '#core/comparison/fields'
 import { compareNames, type KnownName } from '#core/comparison/names'
-import { type Decision, proposeDecision } from '#core/comparison/proposeDecision'
+import { type Proposal, proposeDecision } from '#core/comparison/proposeDecision'
 import { isForSource } from '#core/documents/papers'
 import { zoneAgainst } from '#core/identity/zoneAgainst'
 import { accreditationIn, programmeOf } from '#core/sources/programmes'
@@ -16,6 +16,7 @@ import { writeValue } from '#core/words/stored'
 import { stepLine } from '../enquiries/read'
 import { labelOf } from '../records/claims/label'
 import type { Claim } from '../records/claims/model'
+import type { ClaimReview } from '../records/decisions/model'
 import type { Document } from '../records/documents/model'
 import { standingOf } from '../records/enquiries/licenceStanding'
 import type { Enquiry, EnquiryStepRow, Finding } from '../records/enquiries/model'
@@ -32,6 +33,8 @@ export type FileForProof = {
   /** What happened to them. */
   steps: readonly EnquiryStepRow[]
   findings: readonly Finding[]
+  /** Decisions that go on. */
+  reviews: readonly ClaimReview[]
   /** Those its claims name, or propose. */
   sources: ReadonlyMap<string, Source>
   research: readonly ProgrammeResearch[]
@@ -46,29 +49,29 @@ export type Weighed = {
   latest: Enquiry | undefined
   /** What the newest answer that says anything of it says of the licence beyond its dates. */
   standing: Standing | undefined
-  proposed: Decision | undefined
+  proposed: Proposal | undefined
 }
 
 /** Compares a claim with its latest seen document and its latest reply. */
 export function weigh(claim: Claim, file: FileForProof): Weighed {
   const own = <T extends { claimId: string; credentialVersion: number }>(rows: readonly T[]) =>
     rows.filter((row) => row.claimId === claim.id && row.credentialVersion === claim.credentialVersion)
-  const seen = own(file.documents)
-    .filter(({ state, part }) => state === 'seen' && !isForSource(part))
-    .at(-1)
+  const seen = own(file.documents).filter(({ state, part }) => state === 'seen' && !isForSource(part))
+  // What several papers say together; where two say something of one field, the newer.
+  const read = seen.length > 0 ? Object.assign({}, ...seen.map(({ reads }) => reads)) : undefined
   const latest = own(file.enquiries)
     .filter(({ state }) => state === 'answered')
     .at(-1)
   const claimed = latest?.claimed ?? claimedStatement(claim.details, file.person)
   const reply = latest ? (latest.statement ?? {}) : undefined
-  const comparison = compareClaim(fieldsOf(claim.kind, claimed), claimed, seen?.reads, reply, knownNames(claim, file))
+  const comparison = compareClaim(fieldsOf(claim.kind, claimed), claimed, read, reply, knownNames(claim, file))
   const known = !latest || latest.statement !== null
   const standing = standingOf(own(file.enquiries))
   const against = standingAgainst(standing, file.today, file.today)
   const outcome = !known ? 'contradicts' : against && comparison.outcome === 'agrees' ? 'look' : comparison.outcome
   const last = own(file.enquiries).at(-1)
   const over = !latest && (last?.state === 'silent' || last?.state === 'declined')
-  const proposed = over ? 'unconfirmable' : proposeDecision({ outcome, known, against })
+  const proposed = over ? 'unconfirmable' : proposeDecision({ outcome, known, against, weighing: comparison.weighing! })
   return { claimed, latest, standing, proposed, comparison: { ...comparison, outcome } }
 }
 
@@ -97,6 +100,8 @@ export function proofOf(claim: Claim, file: FileForProof): Proof {
     claimed,
     comparison,
     standing: standing ?? null,
+    // Who reads it decides what of it they may know: added where that is known.
+    review: null,
     proposed: proposed ?? null,
     sentence: sentenceOf(comparison, latest, standingAgainst(standing, file.today, file.today) && standing),
     enquiries: file.enquiries

@@ -1,4 +1,5 @@
-import { aPaper, aPermit, applied, claimOf, type House, look, openHouse, tokenIn } from '../../test/house'
+import { aPaper, aPermit, applied, claimOf, contradict, type House, look, openHouse, tokenIn } from '../../test/house'
+import { ClaimReview } from '../records/decisions/model'
 import { Enquiry, Finding } from '../records/enquiries/model'
 
 /** What stands against a licence or ends a question, and decisions at the same moment. */
@@ -128,12 +129,11 @@ describe('what a register says of a licence beyond its dates', () => {
 
 test('a contradiction is not shaken off: not by a renewal, not by another claim, not by taking either back', async () => {
   const { candidate, desk, id, licenceId, outcome, details } = await licensed(['Ludo', 'Lie'], 'GSB-2-57005', {})
+  await contradict(house, desk, id, licenceId, 'The card is another person’s.')
   const { version } = await claimOf(desk, id, licenceId)
-  const body = { version, decision: 'contradicted', note: 'The card is another person’s.' } as const
-  await desk.done('decideClaim', { params: { id: licenceId }, body })
   await candidate.done('renewCredential', {
     params: { id: licenceId },
-    body: { version: version + 1, number: 'GSB-2-57999', issued: house.day(-1), through: house.day(900) },
+    body: { version, number: 'GSB-2-57999', issued: house.day(-1), through: house.day(900) },
   })
   expect((await outcome())?.reason.code).toBe('contradicted')
   const renewed = await claimOf(desk, id, licenceId)
@@ -247,7 +247,11 @@ describe('at the same moment', () => {
         }),
       )
       expect([...statuses].sort()).toEqual([200, 409])
-      expect(await Finding.count({ where: { claimId: licenceId } })).toBe(1)
+      const [findings, reviews] = await Promise.all([
+        Finding.count({ where: { claimId: licenceId } }),
+        ClaimReview.count({ where: { claimId: licenceId } }),
+      ])
+      expect(findings + reviews).toBe(1)
     }
   }, 60_000)
 
@@ -255,10 +259,10 @@ describe('at the same moment', () => {
     const candidate = await house.candidate('Sam Same')
     const { id, degreeId } = await applied(house, candidate, ['Sam', 'Same'])
     const desks = await Promise.all([1, 2, 3].map(() => house.staff('coordinator')))
-    const { documents } = await claimOf(desks[0]!, id, degreeId)
+    const { documents, proof } = await claimOf(desks[0]!, id, degreeId)
     const seeing = await Promise.all(
       desks.map((desk) =>
-        desk.call('seeDocument', { params: { id: documents[0]!.id }, body: { version: 0, reads: {} } }),
+        desk.call('seeDocument', { params: { id: documents[0]!.id }, body: { version: 0, reads: proof.claimed } }),
       ),
     )
     expect(seeing.map(({ status }) => status).sort()).toEqual([200, 409, 409])

@@ -1,5 +1,16 @@
 import type { EnquiryReply } from '#contract/reply'
-import { aPaper, aPermit, applied, claimOf, type House, look, openHouse, tokenIn, until } from '../../test/house'
+import {
+  aPaper,
+  aPermit,
+  applied,
+  claimOf,
+  contradict,
+  type House,
+  look,
+  openHouse,
+  tokenIn,
+  until,
+} from '../../test/house'
 import { Job } from '../platform/jobs/model'
 import { Candidate } from '../records/accounts/model'
 import { Enquiry } from '../records/enquiries/model'
@@ -51,7 +62,7 @@ test('a degree climbs the ladder: claimed, evidenced, asked, confirmed', async (
   })
   expect((await claimOf(desk, id, degreeId)).rung).toBe('confirmed')
 
-  await desk.done('undoDecision', { params: { id: findingId } })
+  await desk.done('undoDecision', { params: { id: findingId! } })
   const undone = await claimOf(desk, id, degreeId)
   expect([undone.rung, undone.proof.findings[0]?.undone]).toEqual(['asked', true])
   const { trail } = await desk.done('readFile', { params: { id } })
@@ -128,10 +139,7 @@ test('a source that knows nothing of it contradicts', async () => {
   })
   const claim = await claimOf(desk, id, degreeId)
   expect(claim.proof.sentence.head).toBe('The source has no record of this.')
-  await desk.done('decideClaim', {
-    params: { id: degreeId },
-    body: { version: claim.version, decision: 'contradicted', note: 'Never a student there.' },
-  })
+  await contradict(house, desk, id, degreeId, 'Never a student there.')
   expect((await claimOf(desk, id, degreeId)).rung).toBe('contradicted')
 })
 

@@ -7,7 +7,8 @@ import { type Notice, notices } from '../ui/notices'
 import { useAct } from '../useAct'
 import { useKeys } from './useKeys'
 
-const shownMs = 12_000
+/** Whoever decides has ten seconds to think again. */
+const shownMs = 10_000
 
 /** What was just done, with a way back for some seconds. */
 export function Notices() {
@@ -28,21 +29,24 @@ export function Notices() {
 function Told({ notice }: { notice: Notice }) {
   const dispatch = useDispatch()
   const decision = useAct('undoDecision')
+  const review = useAct('withdrawReview')
   const document = useAct('unseeDocument')
   const merge = useAct('undoMerge')
   const undo = async () => {
-    const { findingId, documentId, mergeId } = notice.undo ?? {}
+    const { findingId, reviewId, documentId, mergeId } = notice.undo ?? {}
     const done = findingId
       ? await decision.act({ params: { id: findingId } })
-      : documentId
-        ? await document.act({ params: { id: documentId } })
-        : mergeId
-          ? await merge.act({ params: { id: mergeId } })
-          : undefined
+      : reviewId
+        ? await review.act({ params: { id: reviewId } })
+        : documentId
+          ? await document.act({ params: { id: documentId } })
+          : mergeId
+            ? await merge.act({ params: { id: mergeId } })
+            : undefined
     if (done) dispatch(notices.actions.toast({ id: crypto.randomUUID(), text: say('desk.undone') }))
   }
   useKeys({ z: notice.undo && (() => void undo()) })
-  const problem = decision.problem ?? document.problem ?? merge.problem
+  const problem = decision.problem ?? review.problem ?? document.problem ?? merge.problem
   return (
     <Toast.Root
       onOpenChange={(open) => !open && dispatch(notices.actions.gone(notice.id))}

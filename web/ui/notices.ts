@@ -1,7 +1,11 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit'
 
 /** Something just done, told in passing; with a way back where there is one. */
-export type Notice = { id: string; text: string; undo?: { findingId?: string; documentId?: string; mergeId?: string } }
+export type Notice = {
+  id: string
+  text: string
+  undo?: { findingId?: string; reviewId?: string; documentId?: string; mergeId?: string }
+}
 
 export const notices = createSlice({
   name: 'notices',

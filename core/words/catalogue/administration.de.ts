@@ -262,4 +262,9 @@ export default {
   'administration.schedule.everyWorkingDays': 'Alle … Tage',
   'administration.costLimit': 'Über diesen Kosten ({{currency}}) genehmigt jemand anderes',
   'administration.againIn': 'Länder, in denen man „Würden Sie wieder einstellen?“ fragen darf',
+  'administration.job.read paper': 'ein Papier maschinell lesen',
+  'administration.howHeard': 'Bevor ein Widerspruch endgültig ist',
+  'administration.hearingDays': 'Tage zum Antworten',
+  'administration.hearingDaysMean':
+    'Was abweicht, erfährt die Person zuerst und kann mit Text und Papieren antworten. Ohne Antwort gilt es nach so vielen Tagen.',
 } satisfies Translated<typeof english>

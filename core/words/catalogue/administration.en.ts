@@ -254,4 +254,9 @@ export default {
   'administration.schedule.everyWorkingDays': 'Every … days',
   'administration.costLimit': 'Above this cost ({{currency}}) somebody else approves',
   'administration.againIn': 'Countries where one may ask “would you employ them again?”',
+  'administration.job.read paper': 'read a paper by machine',
+  'administration.howHeard': 'Before a contradiction is final',
+  'administration.hearingDays': 'Days to answer',
+  'administration.hearingDaysMean':
+    'What differs is told to the candidate first, and they can answer with text and papers. Without an answer it is final after so many days.',
 } as const

@@ -455,4 +455,5 @@ export default {
   'composer.willBePublic': 'die Antwort wird öffentlich',
   'composer.willBePublicMeans': 'Wer antwortet, liest das daneben.',
   'composer.languagesSpoken': 'Gesprochene Sprachen',
+  'composer.wholeLetter': 'Das Schreiben muss Position, ersten und letzten Tag, Unterschrift und Briefkopf haben',
 } satisfies Translated<typeof english>

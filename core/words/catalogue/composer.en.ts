@@ -447,4 +447,5 @@ export default {
   'composer.willBePublic': 'the answer will be public',
   'composer.willBePublicMeans': 'Whoever answers is told so beside it.',
   'composer.languagesSpoken': 'Languages spoken',
+  'composer.wholeLetter': 'Its letter has to have position, first and last day, signature and letterhead',
 } as const

@@ -334,4 +334,12 @@ export default {
   'event.source-text-reset': 'Ist zu den ersten Worten von „{{text}}“ zurückgekehrt, auf {{language}}',
   'event.handling-chosen.usual': '{{source}} soll zu {{claim}} wie üblich antworten',
   'event.handling-chosen.faster': '{{source}} soll zu {{claim}} schneller antworten',
+  'event.decision-proposed': 'Vorgeschlagen zu {{claim}}: {{decision}}',
+  'event.decision-disputed': 'Zwei Personen sehen {{claim}} verschieden; eine dritte entscheidet',
+  'event.candidate-heard': 'Der Person mitgeteilt, was bei {{claim}} abweicht, Antwort bis {{day}}: {{what}}',
+  'event.candidate-heard.toCandidate': 'Wir haben Sie zu {{claim}} gefragt; Sie können bis {{day}} antworten.',
+  'event.hearing-answered': 'Die Person hat zu {{claim}} geantwortet',
+  'event.hearing-answered.toCandidate': 'Sie haben unsere Frage zu {{claim}} beantwortet.',
+  'event.candidate-asked': 'Die Person zu {{claim}} gefragt',
+  'event.candidate-asked.toCandidate': 'Wir haben Sie zu {{claim}} gefragt.',
 } satisfies Translated<typeof english>

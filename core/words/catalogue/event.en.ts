@@ -322,4 +322,12 @@ export default {
   'event.source-text-reset': 'Went back to the first words of “{{text}}”, in {{language}}',
   'event.handling-chosen.usual': '{{source}} is to answer about {{claim}} as it usually does',
   'event.handling-chosen.faster': '{{source}} is to answer about {{claim}} faster',
+  'event.decision-proposed': 'Proposed for {{claim}}: {{decision}}',
+  'event.decision-disputed': 'Two people differ on {{claim}}; a third decides',
+  'event.candidate-heard': 'Told the candidate what differs for {{claim}}, to answer by {{day}}: {{what}}',
+  'event.candidate-heard.toCandidate': 'We asked you about {{claim}}; you can answer until {{day}}.',
+  'event.hearing-answered': 'The candidate answered about {{claim}}',
+  'event.hearing-answered.toCandidate': 'You answered our question about {{claim}}.',
+  'event.candidate-asked': 'Asked the candidate about {{claim}}',
+  'event.candidate-asked.toCandidate': 'We asked you about {{claim}}.',
 } as const

@@ -193,4 +193,7 @@ export default {
   'mail.enquiryWaits.notSigned': 'Ihre unterschriebene Erlaubnis zum Prüfen',
   'mail.enquiryWaits.noPaper': 'ein Dokument, das es zeigt',
   'mail.enquiryWaits.askedFirst': '{{what}} (verlangt die Quelle)',
+  'mail.hearing.subject': 'Bitte helfen Sie uns zu verstehen: {{claim}}',
+  'mail.hearing.text':
+    'Was Sie uns zu {{claim}} angegeben haben und was wir erfahren haben, passt noch nicht zusammen:\n\n{{what}}\n\nDafür gibt es viele Gründe: ein Versehen, eine andere Zählweise, ein neuer Name. Noch ist nichts entschieden. Bitte sagen Sie uns bis {{day}}, was Sie wissen, und legen Sie ein Papier bei, wenn Sie eines haben:\n{{link}}',
 } satisfies Translated<typeof english>

@@ -188,4 +188,7 @@ export default {
   'mail.enquiryWaits.notSigned': 'your signed permission to check',
   'mail.enquiryWaits.noPaper': 'a document that shows it',
   'mail.enquiryWaits.askedFirst': '{{what}} (the source asks for it)',
+  'mail.hearing.subject': 'Please help us understand: {{claim}}',
+  'mail.hearing.text':
+    'What you gave us about {{claim}} and what we were told do not match yet:\n\n{{what}}\n\nThere are many reasons why this happens: a slip, another way of counting, a name that changed. Nothing has been decided. Please tell us what you know, and add a paper if you have one, by {{day}}:\n{{link}}',
 } as const

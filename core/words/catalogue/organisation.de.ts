@@ -23,4 +23,5 @@ export default {
   'organisation.field.keeping': 'Aufbewahrungsfristen',
   'organisation.field.freshMonths': 'wie lange Bestätigtes gilt',
   'organisation.field.enquiries': 'wie Quellen gefragt werden',
+  'organisation.field.hearingDays': 'wie lange jemand antworten kann, bevor ein Widerspruch endgültig ist',
 } satisfies Translated<typeof english>

@@ -20,4 +20,5 @@ export default {
   'organisation.field.keeping': 'keeping periods',
   'organisation.field.freshMonths': 'how long what was confirmed serves',
   'organisation.field.enquiries': 'how sources are asked',
+  'organisation.field.hearingDays': 'how long somebody can answer before a contradiction is final',
 } as const

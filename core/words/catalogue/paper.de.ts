@@ -40,4 +40,5 @@ export default {
   'paper.part.release form': 'Freigabeformular, von Hand unterschrieben',
   'paper.part.signed permission': 'Erlaubnis, von Hand unterschrieben',
   'paper.part.receipt of payment': 'Zahlungsbeleg',
+  'paper.wholeLetter': 'ein Schreiben zu jeder Stelle mit Position, Tagen, Unterschrift und Briefkopf',
 } satisfies Translated<typeof english>

@@ -37,4 +37,5 @@ export default {
   'paper.part.release form': 'release form, signed by hand',
   'paper.part.signed permission': 'permission, signed by hand',
   'paper.part.receipt of payment': 'receipt of a payment',
+  'paper.wholeLetter': 'a letter for every job with position, days, signature and letterhead',
 } as const

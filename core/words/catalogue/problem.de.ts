@@ -445,4 +445,13 @@ export default {
   'problem.sourceKnowsOneSpeed': 'Diese Quelle antwortet nur in einem Tempo.',
   'problem.noQuestionHasThisReference': 'Keine offene Frage hat dieses Zeichen.',
   'problem.thisQuestionHasAPaper': 'Bei dieser Frage liegt schon ein Schreiben. Lesen Sie zuerst das.',
+  'problem.sayWhatItSays': 'Geben Sie an, was auf dem Papier steht, oder dass es nicht darauf steht.',
+  'problem.sayWhetherItIsThere': 'Geben Sie an, ob es da ist oder fehlt.',
+  'problem.underReview': 'Über diese Angabe wird gerade entschieden; sagen Sie dort, was Sie meinen.',
+  'problem.saidAlready': 'Sie haben gesagt, was Sie meinen; als Nächstes ist jemand anderes an der Reihe.',
+  'problem.takesAnother': 'Dafür braucht es jemand anderen als die Person, die es vorgeschlagen hat.',
+  'problem.reviewOver': 'Diese Entscheidung ist gefallen oder wartet auf jemand anderen.',
+  'problem.hearingOver': 'Die Frist ist vorbei, oder Sie haben schon geantwortet.',
+  'problem.candidateNotHeard': 'Die Person kann noch antworten; bis dahin lässt sich nur zu ihren Gunsten entscheiden.',
+  'problem.sayWhyDecidedAnew': 'Das wurde schon entschieden. Sagen Sie, warum neu entschieden wird.',
 } satisfies Translated<typeof english>

@@ -415,4 +415,13 @@ export default {
   'problem.sourceKnowsOneSpeed': 'This source answers at one speed only.',
   'problem.noQuestionHasThisReference': 'No open enquiry has this reference.',
   'problem.thisQuestionHasAPaper': 'A paper lies with this enquiry already. Read that one first.',
+  'problem.sayWhatItSays': 'Say what the paper says, or that it is not on it.',
+  'problem.sayWhetherItIsThere': 'Say whether it is there or missing.',
+  'problem.underReview': 'A decision about this claim is under way; say what you think of that one.',
+  'problem.saidAlready': 'You have said what you think; somebody else has to say it next.',
+  'problem.takesAnother': 'This takes another person than the one who proposed it.',
+  'problem.reviewOver': 'This decision is over, or waits for somebody else.',
+  'problem.hearingOver': 'The time to answer is over, or you have answered already.',
+  'problem.candidateNotHeard': 'The candidate can still answer; until then it can only be decided in their favour.',
+  'problem.sayWhyDecidedAnew': 'This was decided before. Say why it is decided anew.',
 } as const

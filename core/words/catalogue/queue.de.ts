@@ -65,4 +65,6 @@ export default {
   'queue.reason.source-silent': 'Quelle schweigt, entscheiden',
   'queue.reason.source-declined': 'Quelle gibt keine Auskunft, entscheiden',
   'queue.sourceSilent': '{{claim}}: auf keinem Weg eine Antwort',
+  'queue.reason.letter-lacks': 'Schreiben unvollständig',
+  'queue.reason.decision-open': 'Entscheidung läuft',
 } satisfies Translated<typeof english>

@@ -62,4 +62,6 @@ export default {
   'queue.reason.source-silent': 'source stays silent, decide',
   'queue.reason.source-declined': 'source will not answer, decide',
   'queue.sourceSilent': '{{claim}}: no answer by any way',
+  'queue.reason.letter-lacks': 'letter incomplete',
+  'queue.reason.decision-open': 'decision under way',
 } as const

@@ -79,4 +79,17 @@ export default {
   'reason.sourceSilent':
     '{{claim}}: {{whom}} hat auf keinem Weg geantwortet; was versucht wurde, steht in der Akte, das ist zu entscheiden.',
   'reason.sourceDeclined': '{{claim}}: {{whom}} gibt keine Auskunft; das ist zu entscheiden.',
+  'reason.letterLacks': 'Auf dem Schreiben zu {{claim}} fehlt: {{parts}}.',
+  'reason.decisionOpen.second': '{{claim}} wird von einer zweiten Person angesehen.',
+  'reason.decisionOpen.third': '{{claim}} wird von noch einer Person angesehen.',
+  'reason.decisionOpen.hearing':
+    'Zu {{claim}} passt noch etwas nicht zusammen; vor einer Entscheidung lässt sich antworten.',
+  'reason.decisionOpen.answered': 'Was zu {{claim}} geantwortet wurde, wird gelesen.',
+  'reason.letterPart.title': 'die Position',
+  'reason.letterPart.first day': 'der erste Tag',
+  'reason.letterPart.last day': 'der letzte Tag, oder dass Sie noch dort arbeiten',
+  'reason.letterPart.signature': 'eine Unterschrift',
+  'reason.letterPart.letterhead': 'der Briefkopf des Arbeitgebers',
+  'reason.letterMissing': 'Auf dem Schreiben fehlt: {{parts}}.',
+  'reason.letterMissingAnd': 'Auf dem Schreiben fehlt: {{parts}}. {{reason}}',
 } satisfies Translated<typeof english>

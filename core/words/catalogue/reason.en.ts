@@ -71,4 +71,17 @@ export default {
   'reason.confirmedLongAgo': '{{claim}}: confirmed on {{since}}, which served until {{until}}; it is asked again.',
   'reason.sourceSilent': '{{claim}}: {{whom}} has not answered by any way; what was tried is on file, decide.',
   'reason.sourceDeclined': '{{claim}}: {{whom}} will not answer; decide.',
+  'reason.letterLacks': 'The letter for {{claim}} lacks: {{parts}}.',
+  'reason.decisionOpen.second': '{{claim}} is being looked at by a second person.',
+  'reason.decisionOpen.third': '{{claim}} is being looked at by one more person.',
+  'reason.decisionOpen.hearing':
+    'Something about {{claim}} does not match yet; it can be answered before anything is decided.',
+  'reason.decisionOpen.answered': 'What was answered about {{claim}} is being read.',
+  'reason.letterPart.title': 'the position',
+  'reason.letterPart.first day': 'the first day',
+  'reason.letterPart.last day': 'the last day, or that you still work there',
+  'reason.letterPart.signature': 'a signature',
+  'reason.letterPart.letterhead': 'the letterhead of the employer',
+  'reason.letterMissing': 'Missing on the letter: {{parts}}.',
+  'reason.letterMissingAnd': 'Missing on the letter: {{parts}}. {{reason}}',
 } as const

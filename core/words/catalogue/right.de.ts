@@ -41,4 +41,6 @@ export default {
   'right.twoPersons.programme-research': 'Was über einen neuen Studiengang gefunden wurde',
   'right.twoPersons.telephone-answer': 'Was jemand am Telefon gehört hat',
   'right.twoPersons.enquiry-cost': 'Was eine Anfrage über der Grenze kostet',
+  'right.twoPersons.claim-decision':
+    'Ein Widerspruch oder eine Bestätigung trotz Warnzeichen: Eine zweite Person entscheidet mit',
 } satisfies Translated<typeof english>

@@ -38,4 +38,6 @@ export default {
   'right.twoPersons.programme-research': 'What was found of a new programme',
   'right.twoPersons.telephone-answer': 'What somebody heard on the telephone',
   'right.twoPersons.enquiry-cost': 'What an enquiry costs, above the limit',
+  'right.twoPersons.claim-decision':
+    'A contradiction, or a confirmation against a red flag: a second person decides as well',
 } as const

@@ -72,4 +72,6 @@ export default {
   'rules.ask.language': 'Eine Sprache',
   'rules.ask.age': 'Ein Alter',
   'rules.ask.source condition': 'Was eine Quelle verlangt',
+  'rules.no-letter':
+    'Ein vollständiges Schreiben ist verlangt, aber kein Papier. Verlangen Sie das Papier oder einen Beleg.',
 } satisfies Translated<typeof english>

@@ -68,4 +68,5 @@ export default {
   'rules.ask.language': 'A language',
   'rules.ask.age': 'An age',
   'rules.ask.source condition': 'What a source asks for',
+  'rules.no-letter': 'A whole letter is asked for, but no paper. Ask for the paper to be attached, or for evidence.',
 } as const

@@ -24,6 +24,7 @@ import type field from './field.en'
 import type file from './file.en'
 import type form from './form.en'
 import type frame from './frame.en'
+import type hearing from './hearing.en'
 import type hidden from './hidden.en'
 import type imports from './imports.en'
 import type importsDesk from './importsDesk.en'
@@ -116,6 +117,7 @@ export type Words = typeof absence &
   typeof sources &
   typeof sourceText &
   typeof state &
+  typeof hearing &
   typeof status &
   typeof step &
   typeof table &

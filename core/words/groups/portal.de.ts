@@ -6,6 +6,7 @@ import claims from '../catalogue/claims.de'
 import detail from '../catalogue/detail.de'
 import documents from '../catalogue/documents.de'
 import form from '../catalogue/form.de'
+import hearing from '../catalogue/hearing.de'
 import marks from '../catalogue/marks.de'
 import permission from '../catalogue/permission.de'
 import privacy from '../catalogue/privacy.de'
@@ -28,6 +29,7 @@ export default {
   ...permission,
   ...privacy,
   ...reason,
+  ...hearing,
   ...status,
   ...zone,
 }

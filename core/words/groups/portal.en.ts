@@ -6,6 +6,7 @@ import claims from '../catalogue/claims.en'
 import detail from '../catalogue/detail.en'
 import documents from '../catalogue/documents.en'
 import form from '../catalogue/form.en'
+import hearing from '../catalogue/hearing.en'
 import marks from '../catalogue/marks.en'
 import permission from '../catalogue/permission.en'
 import privacy from '../catalogue/privacy.en'
@@ -28,6 +29,7 @@ export default {
   ...permission,
   ...privacy,
   ...reason,
+  ...hearing,
   ...status,
   ...zone,
 }

@@ -1,12 +1,9 @@
-import { readFileSync } from 'node:fs'
-import { createRequire } from 'node:module'
-import { dirname } from 'node:path'
-import { createCanvas, DOMMatrix, ImageData, Path2D } from '@napi-rs/canvas'
 import sharp, { type Sharp } from 'sharp'
-import { prepareZXingModule, readBarcodes } from 'zxing-wasm/reader'
 import { readSheetCode } from '#core/tray/coverSheet'
 import type { ScannedPage } from '#core/tray/split'
 import { coded } from '#core/words/say'
+import { codesIn } from '../../platform/pdf/codesIn'
+import { drawPage, openPdf } from '../../platform/pdf/drawPages'
 import { ScanFault } from './scanFault'
 
 /** What was read of a page; `jpeg` is its picture where it did not come as a PDF. */
@@ -18,16 +15,6 @@ const longestLookedAt = 1300
 const mostPages = 200
 /** A page of which less is ink is blank: dust and the shadow of an edge are more common than a single word. */
 const leastInk = 0.0006
-
-const require = createRequire(import.meta.url)
-/** Fonts a PDF may leave out, as they ship with pdf.js: those of the machine are never looked at. */
-const standardFonts = `${dirname(require.resolve('pdfjs-dist/package.json'))}/standard_fonts/`
-const wasm = readFileSync(require.resolve('zxing-wasm/reader/zxing_reader.wasm'))
-prepareZXingModule({
-  overrides: { wasmBinary: wasm.buffer.slice(wasm.byteOffset, wasm.byteOffset + wasm.byteLength) as ArrayBuffer },
-})
-// pdf.js would load a canvas of its own, whose shapes ours does not know.
-Object.assign(globalThis, { Path2D, DOMMatrix, ImageData })
 
 /**
  * Reads the pages of a scan: PDF, TIFF, JPEG or PNG. Faint pages are spread over the whole range of grey before their
@@ -41,30 +28,14 @@ export async function readPages(bytes: Uint8Array): Promise<ReadPage[]> {
 }
 
 async function readPdf(bytes: Uint8Array): Promise<ReadPage[]> {
-  const { getDocument } = await import('pdfjs-dist/legacy/build/pdf.mjs')
-  const document = await getDocument({
-    // pdf.js takes the memory it is given away.
-    data: new Uint8Array(bytes),
-    isEvalSupported: false,
-    useSystemFonts: false,
-    standardFontDataUrl: standardFonts,
-    disableFontFace: true,
-    verbosity: 0,
-    CanvasFactory: Canvases,
-  }).promise.catch(() => {
+  const document = await openPdf(bytes).catch(() => {
     throw new ScanFault(coded('tray.fault.brokenPdf'))
   })
   if (document.numPages > mostPages) throw new ScanFault(coded('tray.fault.tooManyPages', { most: mostPages }))
   const pages: ReadPage[] = []
   for (let number = 1; number <= document.numPages; number += 1) {
     const page = await document.getPage(number)
-    const viewport = page.getViewport({ scale: dotsPerInch / 72 })
-    const canvas = createCanvas(Math.ceil(viewport.width), Math.ceil(viewport.height))
-    await page.render({
-      canvas: canvas as never,
-      canvasContext: canvas.getContext('2d') as never,
-      viewport,
-    }).promise
+    const canvas = await drawPage(page, dotsPerInch)
     const words = (await page.getTextContent()).items.map((item) => ('str' in item ? item.str : '')).join(' ')
     pages.push({
       ...(await lookAt(sharp(canvas.data(), { raw: { width: canvas.width, height: canvas.height, channels: 4 } }))),
@@ -74,22 +45,6 @@ async function readPdf(bytes: Uint8Array): Promise<ReadPage[]> {
   }
   await document.loadingTask.destroy()
   return pages
-}
-
-/** Canvases for pdf.js; with those of its own, pictures of one library would be drawn by another. */
-class Canvases {
-  create(width: number, height: number) {
-    const canvas = createCanvas(width, height)
-    return { canvas, context: canvas.getContext('2d') }
-  }
-  reset({ canvas }: { canvas: ReturnType<typeof createCanvas> }, width: number, height: number) {
-    canvas.width = width
-    canvas.height = height
-  }
-  destroy(held: { canvas: ReturnType<typeof createCanvas> | null; context: unknown }) {
-    held.canvas = null
-    held.context = null
-  }
 }
 
 async function readPictures(bytes: Buffer): Promise<ReadPage[]> {
@@ -117,27 +72,7 @@ async function lookAt(picture: Sharp): Promise<ScannedPage> {
     .flatten({ background: '#ffffff' })
     .resize({ width: longestLookedAt, height: longestLookedAt, fit: 'inside', withoutEnlargement: true })
     .greyscale()
-  const { data, info } = await grey
-    .clone()
-    .normalise({ lower: 1, upper: 99 })
-    .raw()
-    .toBuffer({ resolveWithObject: true })
-  const rgba = new Uint8ClampedArray(info.width * info.height * 4)
-  for (let at = 0; at < info.width * info.height; at += 1) {
-    const value = data[at * info.channels]!
-    rgba[at * 4] = value
-    rgba[at * 4 + 1] = value
-    rgba[at * 4 + 2] = value
-    rgba[at * 4 + 3] = 255
-  }
-  const found = await readBarcodes(
-    { data: rgba, width: info.width, height: info.height } as unknown as globalThis.ImageData,
-    {
-      formats: ['QRCode'],
-      tryHarder: true,
-      tryInvert: false,
-    },
-  )
+  const found = await codesIn(grey.clone().normalise({ lower: 1, upper: 99 }), ['QRCode'])
   for (const { text, orientation } of found) {
     const sheet = readSheetCode(text)
     if (sheet) return { sheet, turned: quarterTurns(orientation), blank: false }

@@ -26,6 +26,8 @@ export type Jobs = {
   daily: Record<never, never>
   summaries: { day: string; after?: string; because?: string }
   'dry run': { dryRunId: string }
+  /** Reads a paper by machine. */
+  'read paper': { sha256: string; mediaType: string }
   'read scan': { scanId: string }
   import: { importId: string }
   'compare imported': { importId: string; after?: string }

@@ -32,6 +32,9 @@ import { known as knownSources, up as sources } from './026-sources'
 import { up as askedFirst } from './027-asked-first'
 import { up as enquiries, number as numberEnquiries } from './028-enquiries'
 import { up as sourceTexts } from './029-source-texts'
+import { up as reading } from './030-reading'
+import { up as decisions } from './031-decisions'
+import { up as unfinished } from './032-unfinished'
 import { chainExisting } from './chainExisting'
 
 export type Migration = {
@@ -78,6 +81,9 @@ const migrations: Migration[] = [
   { name: '027-asked-first', statements: askedFirst },
   { name: '028-enquiries', statements: enquiries, after: numberEnquiries },
   { name: '029-source-texts', statements: sourceTexts },
+  { name: '030-reading', statements: reading },
+  { name: '031-decisions', statements: decisions },
+  { name: '032-unfinished', statements: unfinished },
 ]
 
 /** The last step this program knows of. */

@@ -1,6 +1,8 @@
 import { v7 as uuid } from 'uuid'
 import type { DocumentLine } from '#contract/claims'
 import type { PaperPart } from '#core/documents/papers'
+import type { LetterFindings, LetterPart } from '#core/reading/letter'
+import { lacksSentence } from '#core/words/letter'
 import { compareAndSet } from '../../platform/database/compareAndSet'
 import { rowsOf } from '../../platform/database/rows'
 import type { Deps } from '../../platform/deps'
@@ -8,6 +10,7 @@ import { changedMeanwhile, notFound, requireVersion } from '../../platform/error
 import { problems } from '../problems'
 import type { KeptFile } from './inspect'
 import { Document } from './model'
+import { isReadable, queueReading } from './readings'
 
 type About = { candidateId: string; claimId: string; credentialVersion: number }
 export type WhatItIs = { fileName: string; part?: PaperPart; translationOf?: string; finalBy?: string }
@@ -28,6 +31,7 @@ export async function addDocument(deps: Deps, about: About, what: WhatItIs, file
     const original = await Document.findOne({ where: { id: what.translationOf, claimId: about.claimId } })
     if (!original) throw notFound()
   }
+  if (isReadable(file.mediaType)) await queueReading(file.sha256, file.mediaType)
   const document = await Document.create({
     id: uuid(),
     ...about,
@@ -68,22 +72,19 @@ export async function documentsOf(claimIds: readonly string[]): Promise<Document
 export const documentsOfCandidates = (candidateId: string[]): Promise<Document[]> =>
   rowsOf(Document, { candidateId }, ['uploadedAt', 'id'])
 
-export async function markSeen(
-  deps: Deps,
-  id: string,
-  version: number,
-  by: string,
-  reads: Record<string, string>,
-): Promise<Document> {
+/** What somebody has read on a paper, and of a letter which of its parts are there. */
+export type Seen = Pick<Document, 'reads' | 'readBy'> & { letter?: LetterFindings }
+
+export async function markSeen(deps: Deps, id: string, version: number, by: string, seen: Seen): Promise<Document> {
   const document = await documentById(id)
   requireVersion(version, document.version)
   if (document.state !== 'to look at' && document.state !== 'sent back') throw problems.alreadySeen()
   return compareAndSet(document, version, {
     state: 'seen',
-    reads,
+    ...{ reads: seen.reads, readBy: seen.readBy, letter: seen.letter ?? null },
     seenBy: by,
     seenAt: deps.clock.now(),
-    sentBackBecause: null,
+    ...{ sentBackBecause: null, lacks: null },
   })
 }
 
@@ -102,10 +103,18 @@ export async function markUnseen(id: string): Promise<Document> {
   })
 }
 
-export async function markSentBack(id: string, version: number, reason: string): Promise<Document> {
+export async function markSentBack(
+  id: string,
+  version: number,
+  reason: string,
+  lacks: readonly LetterPart[],
+): Promise<Document> {
   const document = await documentById(id)
   requireVersion(version, document.version)
-  return compareAndSet(document, version, { state: 'sent back', sentBackBecause: reason, seenBy: null, seenAt: null })
+  return compareAndSet(document, version, {
+    ...{ state: 'sent back', sentBackBecause: reason, lacks: lacks.length > 0 ? [...lacks] : null },
+    ...{ seenBy: null, seenAt: null },
+  })
 }
 
 /** What the device took is a live portrait; of several the newest counts. */
@@ -127,6 +136,10 @@ export async function removeUnseen(id: string) {
   if (gone === 0) throw changedMeanwhile()
 }
 
+/** Why it was sent back, in the reader's language: what a letter lacks, and what somebody wrote. */
+const whySentBack = ({ lacks, sentBackBecause }: Document): string | null =>
+  lacks ? [lacksSentence(lacks), sentBackBecause].filter(Boolean).join(' ') : (sentBackBecause ?? null)
+
 export const documentLine = (document: Document): typeof DocumentLine.static => ({
   id: document.id,
   fileName: document.fileName,
@@ -142,8 +155,10 @@ export const documentLine = (document: Document): typeof DocumentLine.static => 
   holder: document.holder ?? null,
   fromWord: Boolean(document.originalSha256),
   state: document.state,
-  sentBackBecause: document.sentBackBecause ?? null,
+  sentBackBecause: whySentBack(document),
   reads: document.reads,
+  readBy: document.readBy,
+  letter: document.letter ?? null,
   uploadedAt: document.uploadedAt.toISOString(),
   seenBy: document.seenBy ?? null,
   seenAt: document.seenAt?.toISOString() ?? null,

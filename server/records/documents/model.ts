@@ -6,13 +6,15 @@ import {
   Model,
   type Sequelize,
 } from 'sequelize'
-import type { documentStates, portraitFindings } from '#contract/claims'
+import type { documentStates, portraitFindings, ReadBy } from '#contract/claims'
 import type { PaperPart } from '#core/documents/papers'
+import type { LetterFindings, LetterPart } from '#core/reading/letter'
 import {
   dayOrNull,
   define,
   id,
   json,
+  jsonOrNull,
   moment,
   momentOrNull,
   text,
@@ -67,6 +69,12 @@ export class Document extends Model<InferAttributes<Document>, InferCreationAttr
   declare state: (typeof documentStates)[number]
   declare sentBackBecause: CreationOptional<string | null>
   declare reads: Record<string, string>
+  /** How each of them came to be known. */
+  declare readBy: CreationOptional<Record<string, ReadBy>>
+  /** Of a letter of work: which of its parts are there. */
+  declare letter: CreationOptional<LetterFindings | null>
+  /** Of one that was sent back: the parts of a letter it lacks. */
+  declare lacks: CreationOptional<LetterPart[] | null>
   declare uploadedAt: Date
   declare seenBy: CreationOptional<string | null>
   declare seenAt: CreationOptional<Date | null>
@@ -104,6 +112,9 @@ export function defineDocuments(sequelize: Sequelize) {
     state: text,
     sentBackBecause: textOrNull,
     reads: json,
+    readBy: { ...json, defaultValue: {} },
+    letter: jsonOrNull,
+    lacks: jsonOrNull,
     uploadedAt: moment,
     seenBy: textOrNull,
     seenAt: momentOrNull,

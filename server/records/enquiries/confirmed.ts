@@ -5,6 +5,7 @@ import { issuedClaims } from '#core/sources/source'
 import { freshThrough, isFresh } from '#core/validity/freshness'
 import type { Deps } from '../../platform/deps'
 import type { Claim } from '../claims/model'
+import { withUndone } from '../decisions/reviews'
 import { Finding } from './model'
 
 /** What is looked at of a decision. */
@@ -36,15 +37,17 @@ const dayOf = (moment: Date, timeZone: string) =>
   Temporal.Instant.fromEpochMilliseconds(moment.getTime()).toZonedDateTimeISO(timeZone).toPlainDate()
 
 /** What was decided about claims, oldest first, without what each rests on. */
-export const decisionsOn = (claimIds: readonly string[]): Promise<Decided[]> =>
+export const decisionsOn = async (claimIds: readonly string[]): Promise<Decided[]> =>
   claimIds.length === 0
-    ? Promise.resolve([])
-    : Finding.findAll({
-        where: { claimId: [...claimIds] },
-        attributes: ['claimId', 'credentialVersion', 'decision', 'decidedAt', 'undoneAt'],
-        order: ['decidedAt', 'id'],
-        raw: true,
-      })
+    ? []
+    : withUndone(
+        await Finding.findAll({
+          where: { claimId: [...claimIds] },
+          attributes: ['id', 'claimId', 'credentialVersion', 'decision', 'decidedAt'],
+          order: ['decidedAt', 'id'],
+          raw: true,
+        }),
+      )
 
 /** The same of one claim, where it stands alone. */
 export const confirmedNow = async ({ organisation, clock }: Pick<Deps, 'organisation' | 'clock'>, claim: Of) =>

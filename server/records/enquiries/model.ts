@@ -7,8 +7,8 @@ import {
   type Sequelize,
 } from 'sequelize'
 import type { EnquiryReply } from '#contract/reply'
-import type { decisions } from '#contract/verification'
 import type { ClaimComparison, Statement } from '#core/comparison/compareClaim'
+import type { Decision } from '#core/comparison/proposeDecision'
 import type { CredentialBasis } from '#core/credentials/judge'
 import type { DeclineReason, EnquiryState, EnquiryStep, StepDetails, Turn } from '#core/enquiries/enquiry'
 import type { AskedBy } from '#core/enquiries/ways'
@@ -128,7 +128,7 @@ export class Finding extends Model<InferAttributes<Finding>, InferCreationAttrib
   declare claimId: string
   declare credentialVersion: number
   declare enquiryId: string | null
-  declare decision: (typeof decisions)[number]
+  declare decision: Decision
   declare note: string
   declare comparison: ClaimComparison
   declare rungBefore: Rung
@@ -136,7 +136,10 @@ export class Finding extends Model<InferAttributes<Finding>, InferCreationAttrib
   declare basis: CreationOptional<AwardBasis | CredentialBasis | null>
   declare decidedBy: string
   declare decidedAt: Date
-  declare undoneAt: CreationOptional<Date | null>
+  /** Filled in from where it was undone; the row of a decision is never changed. */
+  undoneAt?: Date | null
+  /** The review it came out of, where it took more than one person. */
+  declare reviewId: CreationOptional<string | null>
 }
 
 export function defineVerification(sequelize: Sequelize) {
@@ -217,6 +220,6 @@ export function defineVerification(sequelize: Sequelize) {
     basis: jsonOrNull,
     decidedBy: text,
     decidedAt: moment,
-    undoneAt: momentOrNull,
+    reviewId: uuidOrNull,
   })
 }

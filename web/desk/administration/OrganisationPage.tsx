@@ -213,6 +213,18 @@ function Description({ described }: { described: Described }) {
           ))}
         </div>
       </Part>
+      <Part title={say('administration.howHeard')}>
+        <TextField
+          label={say('administration.hearingDays')}
+          help={say('administration.hearingDaysMean')}
+          type="number"
+          min={1}
+          max={60}
+          value={given.hearingDays}
+          onChange={(event) => set({ hearingDays: Math.round(Number(event.target.value)) })}
+          error={faultAt(problem, 'hearingDays')}
+        />
+      </Part>
       <Part title={say('administration.howAsked')}>
         <EnquirySettings
           given={given.enquiries}

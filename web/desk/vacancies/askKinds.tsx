@@ -192,7 +192,17 @@ export const askKinds: { [Kind in RulesAsk['kind']]: AskKind<Kind> } = {
       </div>
     ),
   },
-  'every work entry': { name: say('composer.everyJobConfirmed'), begin: () => ({ kind: 'every work entry' }) },
+  'every work entry': {
+    name: say('composer.everyJobConfirmed'),
+    begin: () => ({ kind: 'every work entry' }),
+    Details: ({ ask, onChange }) => (
+      <Tick
+        label={say('composer.wholeLetter')}
+        checked={Boolean(ask.wholeLetter)}
+        onChange={(whole) => onChange({ kind: 'every work entry', ...(whole ? { wholeLetter: true as const } : {}) })}
+      />
+    ),
+  },
   reference: {
     name: say('composer.referencesFromEmployers'),
     begin: () => ({ kind: 'reference', count: 2 }),

@@ -34,7 +34,7 @@ const buttons = () =>
 
 test('a reply that agrees is confirmed by one key, with the version that was seen', async () => {
   const claim = agreed({ version: 4 })
-  const { user, sent } = await show(claim, ['coordinator'], { decideClaim: { findingId: claim.id } })
+  const { user, sent } = await show(claim, ['coordinator'], { decideClaim: { findingId: claim.id, reviewId: null } })
   await screen.findByRole('button', { name: /^Confirm/ })
   await user.keyboard('c')
   await waitFor(() => expect(sent).toHaveLength(1))
@@ -88,7 +88,7 @@ test.each<[Role, boolean]>([
   ['assessor', false],
 ])('a %s sees buttons to decide: %s, and the key does no more than they', async (role, decides) => {
   const claim = agreed()
-  const { user, sent } = await show(claim, [role], { decideClaim: { findingId: claim.id } })
+  const { user, sent } = await show(claim, [role], { decideClaim: { findingId: claim.id, reviewId: null } })
   await screen.findByText('Everything agrees.')
   if (decides) await screen.findByRole('button', { name: /^Confirm/ })
   else expect(screen.queryByRole('button', { name: /^Confirm/ })).toBeNull()
@@ -105,7 +105,7 @@ test('whoever may not open papers is told so and is shown none', async () => {
 test('a contradiction asks for words before it is recorded', async () => {
   const claim = aLicence({ rung: 'asked' })
   const { user, sent } = await show(claim, ['coordinator'], {
-    decideClaim: { findingId: claim.id },
+    decideClaim: { findingId: claim.id, reviewId: null },
     readProof: agreeing({
       comparison: { fields: [], explanations: [], outcome: 'contradicts' },
       sentence: { head: 'One field contradicts.', detail: 'Valid through: different.' },
@@ -131,7 +131,7 @@ test('letters that are typed into a field decide nothing', async () => {
       <input aria-label="Note" />
       <ClaimProof file={aFile({ claims: [claim] })} claim={claim} />
     </>,
-    { decideClaim: { findingId: claim.id }, readProof: agreeing() },
+    { decideClaim: { findingId: claim.id, reviewId: null }, readProof: agreeing() },
   )
   await screen.findByRole('button', { name: /^Confirm/ })
   await user.type(screen.getByLabelText('Note'), 'ccc')
@@ -175,7 +175,7 @@ test('a key for the paper pressed before the proof is there opens it then; one t
   })
   const claim = agreed()
   const { user, sent } = await show(claim, ['coordinator'], {
-    decideClaim: { findingId: claim.id },
+    decideClaim: { findingId: claim.id, reviewId: null },
     readProof: (() => coming) as never,
   })
   await screen.findByRole('status')

@@ -2,6 +2,7 @@ import { useState } from 'react'
 import { Link } from 'react-router'
 import type { File, FileClaim } from '#contract/desk'
 import type { Proof } from '#contract/verification'
+import type { Decision } from '#core/comparison/proposeDecision'
 import { writeWhen } from '#core/dates/write'
 import { credentialFieldWords } from '#core/words/credentials'
 import { marksWords } from '#core/words/grades'
@@ -18,16 +19,17 @@ import { useAct } from '../../useAct'
 import { useSession } from '../../useSession'
 import { useKeys } from '../useKeys'
 import { useToast } from '../useToast'
+import { AskCandidate } from './AskCandidate'
 import { AskSource } from './AskSource'
 import { type Act, actsFor, mayLook } from './acts'
 import { ComparePortrait } from './ComparePortrait'
 import { ComparisonTable } from './ComparisonTable'
 import { Decide } from './Decide'
 import { LookAt } from './LookAt'
+import { Reviewing } from './Reviewing'
 import { SourceNote } from './SourceNote'
+import { Weighing } from './Weighing'
 import { ZoneNote } from './ZoneNote'
-
-type Decision = 'confirmed with a note' | 'contradicted' | 'unconfirmable'
 
 /** The proof of one claim: what is claimed, what the paper says, what the source says, and what to do. */
 export function ClaimProof({ file, claim }: { file: File; claim: FileClaim }) {
@@ -57,7 +59,8 @@ type ReadProps = { file: File; claim: FileClaim; proof: Proof; lookAtOnce: boole
 
 function ReadProof({ file, claim, proof, lookAtOnce }: ReadProps) {
   const [asking, setAsking] = useState(false)
-  const [deciding, setDeciding] = useState<Decision>()
+  const [deciding, setDeciding] = useState<readonly Decision[]>()
+  const [askingCandidate, setAskingCandidate] = useState(false)
   const confirming = useAct('decideClaim')
   const register = useAct('askRegister')
   const toast = useToast()
@@ -66,7 +69,7 @@ function ReadProof({ file, claim, proof, lookAtOnce }: ReadProps) {
   const shown = toLook ?? there.find(({ state }) => state === 'seen') ?? there.at(-1)
   const settled = (claim.rung === 'confirmed' && !claim.confirmed?.stale) || claim.rung === 'waived'
   const { rights, may } = useSession()
-  const { acts, main } = actsFor(claim, proof, { rights, may })
+  const { acts, main } = proof.review ? noActs : actsFor(claim, proof, { rights, may })
   const readable = mayLook(rights)
   const [looking, setLooking] = useState(lookAtOnce ? shown?.id : undefined)
   const portrait = there.findLast(({ live, state }) => live && state !== 'replaced')
@@ -76,7 +79,7 @@ function ReadProof({ file, claim, proof, lookAtOnce }: ReadProps) {
       params: { id: claim.id },
       body: { version: proof.version, decision: 'confirmed', note: '' },
     })
-    if (done) toast(say('proof.confirmedLabel', { label: claim.label }), { findingId: done.findingId })
+    if (done) toast(say('proof.confirmedLabel', { label: claim.label }), { findingId: done.findingId ?? undefined })
   }
   const lookUp = async () => {
     const done = await register.act({ params: { id: claim.id }, body: { applicationId: file.id } })
@@ -89,12 +92,14 @@ function ReadProof({ file, claim, proof, lookAtOnce }: ReadProps) {
   const buttons: Record<Act, { letter: string; words: string; press: () => void; busy?: boolean }> = {
     look: { letter: 'L', words: say('proof.lookAtTheDocument'), press: look },
     confirm: { letter: 'C', words: say('proof.confirm'), press: () => void confirm(), busy: confirming.busy },
-    note: { letter: 'N', words: say('proof.confirmWithANote'), press: () => setDeciding('confirmed with a note') },
+    note: { letter: 'N', words: say('proof.confirmWithANote'), press: () => setDeciding(['confirmed with a note']) },
     register: { letter: 'G', words: say('proof.lookUpInTheRegister'), press: () => void lookUp(), busy: register.busy },
     ask: { letter: 'E', words: say('proof.askTheSource'), press: () => setAsking(true) },
     again: { letter: 'R', words: say('proof.askAgain'), press: () => setAsking(true) },
-    contradict: { letter: 'X', words: say('proof.recordContradiction'), press: () => setDeciding('contradicted') },
-    unconfirmable: { letter: 'U', words: say('proof.cannotBeConfirmed'), press: () => setDeciding('unconfirmable') },
+    contradict: { letter: 'X', words: say('proof.recordContradiction'), press: () => setDeciding(['contradicted']) },
+    unconfirmable: { letter: 'U', words: say('proof.cannotBeConfirmed'), press: () => setDeciding(['unconfirmable']) },
+    candidate: { letter: 'I', words: say('proof.askTheCandidate'), press: () => setAskingCandidate(true) },
+    anew: { letter: 'D', words: say('proof.decideAnew'), press: () => setDeciding(anewAmong(proof)) },
   }
   useKeys({
     ...(shown && readable ? { l: look } : {}),
@@ -133,6 +138,7 @@ function ReadProof({ file, claim, proof, lookAtOnce }: ReadProps) {
         <p className="border-line border-b bg-sheet px-3.5 py-2">
           <strong className={tone}>{proof.sentence.head}</strong> {proof.sentence.detail}
         </p>
+        <Weighing proof={proof} />
         <SourceNote proof={proof} />
         {proof.zone && <ZoneNote zone={proof.zone} />}
         {shown && !readable ? (
@@ -206,6 +212,7 @@ function ReadProof({ file, claim, proof, lookAtOnce }: ReadProps) {
       </div>
       <div className="border-line border-t bg-sheet p-3">
         <ProblemNote problem={confirming.problem ?? register.problem} />
+        {proof.review && <Reviewing claim={claim} proof={proof} review={proof.review} onOpen={setLooking} />}
         <div className="flex flex-wrap gap-2">
           {acts.map((act) => {
             const { letter, words, press, busy } = buttons[act]
@@ -216,8 +223,10 @@ function ReadProof({ file, claim, proof, lookAtOnce }: ReadProps) {
               </Button>
             )
           })}
-          {settled && acts.length === 0 && <p className="text-ink-2">{say('proof.thisIsSettledNothingIs')}</p>}
-          {acts.length === 0 && !settled && (
+          {settled && acts.length === 0 && !proof.review && (
+            <p className="text-ink-2">{say('proof.thisIsSettledNothingIs')}</p>
+          )}
+          {acts.length === 0 && !settled && !proof.review && (
             <p className="text-ink-2">{claim.wants ? `${claim.wants}.` : say('proof.nothingIsNeededFromYou')}</p>
           )}
         </div>
@@ -229,10 +238,20 @@ function ReadProof({ file, claim, proof, lookAtOnce }: ReadProps) {
         <ComparePortrait file={file} claim={claim} documentId={looking} onClose={() => setLooking(undefined)} />
       )}
       {asking && <AskSource file={file} claim={claim} onClose={() => setAsking(false)} />}
-      {deciding && <Decide claim={claim} proof={proof} decision={deciding} onClose={() => setDeciding(undefined)} />}
+      {deciding && <Decide claim={claim} proof={proof} among={deciding} onClose={() => setDeciding(undefined)} />}
+      {askingCandidate && <AskCandidate file={file} claim={claim} onClose={() => setAskingCandidate(false)} />}
     </>
   )
 }
+
+const noActs = { acts: [], main: undefined } as const
+
+/** What a claim that was decided can come to anew. */
+const anewAmong = ({ comparison, enquiries }: Proof): Decision[] => [
+  'contradicted',
+  ...(comparison.outcome === 'no reply' ? [] : (['confirmed with a note'] as const)),
+  ...(enquiries.length > 0 ? (['unconfirmable'] as const) : []),
+]
 
 function headline({ details, credentialVersion }: FileClaim, proof: Proof): string {
   const latest = proof.enquiries.at(-1)

@@ -18,6 +18,7 @@ const claim = (over: {
   kind?: string
   doc?: string
   stale?: true
+  decided?: true
 }) =>
   [
     {
@@ -31,6 +32,7 @@ const claim = (over: {
       comparison: { outcome: over.outcome ?? 'no reply' },
       proposed: over.proposed ?? null,
       standing: null,
+      findings: over.decided ? [{ undone: false }] : [],
       register: false,
     },
   ] as unknown as [Parameters<typeof actsFor>[0], Parameters<typeof actsFor>[1]]
@@ -49,7 +51,7 @@ test.each<[string, Parameters<typeof claim>[0], Act | undefined, Act[]]>([
     'what was confirmed too long ago is asked again, and the old answer decides nothing',
     { rung: 'confirmed', stale: true, state: 'answered', outcome: 'agrees', proposed: 'confirmed' },
     'ask',
-    ['ask', 'contradict', 'unconfirmable'],
+    ['ask', 'contradict', 'unconfirmable', 'candidate'],
   ],
   [
     'what is confirmed and fresh is settled',
@@ -61,21 +63,33 @@ test.each<[string, Parameters<typeof claim>[0], Act | undefined, Act[]]>([
     'an answer that agrees is confirmed',
     { state: 'answered', outcome: 'agrees', proposed: 'confirmed' },
     'confirm',
-    ['confirm', 'again', 'contradict'],
+    ['confirm', 'again', 'contradict', 'candidate'],
   ],
   [
     'one that contradicts is recorded',
     { state: 'answered', outcome: 'contradicts', proposed: 'contradicted' },
     'contradict',
-    ['contradict', 'note', 'again'],
+    ['contradict', 'note', 'again', 'candidate'],
   ],
   [
     'a source that knows nothing proposes no decision',
     { state: 'answered', outcome: 'unknown' },
     undefined,
-    ['again', 'note', 'contradict'],
+    ['again', 'note', 'contradict', 'candidate'],
   ],
-  ['what is asked waits', { state: 'open' }, undefined, ['contradict', 'unconfirmable']],
+  ['what is asked waits', { state: 'open' }, undefined, ['contradict', 'unconfirmable', 'candidate']],
+  [
+    'what somebody has decided is decided anew',
+    { rung: 'confirmed', state: 'answered', outcome: 'agrees', decided: true },
+    undefined,
+    ['anew'],
+  ],
+  [
+    'where too little was said, asking again comes first',
+    { state: 'answered', outcome: 'look', proposed: 'ask again' },
+    'again',
+    ['again', 'note', 'contradict', 'candidate'],
+  ],
   ['what is confirmed is settled', { rung: 'confirmed', state: 'answered', outcome: 'agrees' }, undefined, []],
   ['a paper of a question has no source to ask', { kind: 'paper', rung: 'claimed' }, undefined, []],
 ])('%s', (_what, over, main, acts) => {

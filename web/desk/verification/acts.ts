@@ -3,11 +3,26 @@ import type { Contract } from '#contract/index'
 import type { Proof } from '#contract/verification'
 import type { Right } from '#core/rights/rights'
 
-export type Act = 'look' | 'confirm' | 'note' | 'register' | 'ask' | 'again' | 'contradict' | 'unconfirmable'
+export type Act =
+  | 'look'
+  | 'confirm'
+  | 'note'
+  | 'register'
+  | 'ask'
+  | 'again'
+  | 'contradict'
+  | 'unconfirmable'
+  | 'candidate'
+  | 'anew'
 
 type Reader = { rights: readonly Right[]; may: (name: keyof Contract) => boolean }
 
-const actOf = { confirmed: 'confirm', 'confirmed with a note': 'note', contradicted: 'contradict' } as const
+const actOf = {
+  confirmed: 'confirm',
+  'confirmed with a note': 'note',
+  contradicted: 'contradict',
+  'ask again': 'again',
+} as const
 
 /**
  * What somebody may do about a claim, in the order the buttons stand, and which of them is the main one: to look at a
@@ -28,6 +43,7 @@ export function actsFor(
   // What a body says of a licence may have changed since: one that is not good can be asked about anew, settled or not.
   const standsAgainst = proof.standing !== null && proof.standing.state !== 'good'
   const decides = may('decideClaim') && !settled
+  const decided = proof.findings.some(({ undone }) => !undone)
   const asks = may('raiseEnquiry') && !open
   const issued = !['paper', 'identity', 'residence'].includes(claim.details.kind)
   const allowed: Record<Act, boolean> = {
@@ -39,6 +55,9 @@ export function actsFor(
     again: asks && answered && (standsAgainst || !settled),
     contradict: decides && claim.rung !== 'contradicted' && asked,
     unconfirmable: decides && claim.rung !== 'unconfirmable' && asked && !answered,
+    candidate: may('askAboutClaim') && !settled && claim.rung !== 'claimed',
+    // What was decided is only decided anew, with its reason.
+    anew: may('decideClaim') && settled && claim.rung !== 'waived' && decided,
   }
   const acts = (Object.keys(allowed) as Act[]).filter((act) => allowed[act])
   const proposed = proof.proposed && proof.proposed !== 'unconfirmable' ? actOf[proof.proposed] : undefined

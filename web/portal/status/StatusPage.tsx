@@ -21,6 +21,7 @@ import { Documents } from '../documents/Documents'
 import { AskUs } from './AskUs'
 import { CorrectContact } from './CorrectContact'
 import { CoverSheets } from './CoverSheets'
+import { Hearings } from './Hearings'
 import { OfferCard } from './OfferCard'
 import { Originals } from './Originals'
 import { RenewalForm } from './RenewalForm'
@@ -85,6 +86,7 @@ export function StatusPage() {
             </div>
           </section>
         )}
+        <Hearings claims={status.claims} />
         {status.matters.length > 0 && (
           <section className="mt-7">
             <h2 className="mb-2 text-[1.4em]">{say('status.whatYouDeclared')}</h2>
@@ -190,6 +192,14 @@ function ToDo({ item, status }: { item: Status['toDo'][number]; status: Status }
       <h3 className="font-semibold text-[1.07em]">{item.title}</h3>
       <p className="mb-2 text-ink-2">{item.why}</p>
       {item.act === 'finish' && <Go to={`/apply/${status.id}`}>{item.label}</Go>}
+      {item.act === 'be heard' && (
+        <a
+          href="#hearings"
+          className="inline-block rounded-sheet bg-confirmed px-3 py-1.5 font-semibold text-on-confirmed"
+        >
+          {item.label}
+        </a>
+      )}
       {item.act === 'pay' && <p>{say('status.payItByTransferAnd', { reference: status.reference ?? '' })}</p>}
       {item.act === 'go' && <Go to={`/apply/${status.id}/${item.target}`}>{item.label}</Go>}
       {item.act === 'sit check' && (

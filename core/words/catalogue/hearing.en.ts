@@ -1,0 +1,15 @@
+export default {
+  'hearing.sourceSays': '{{field}}: you gave {{claimed}}; whoever issued it told us {{said}}.',
+  'hearing.paperSays': '{{field}}: you gave {{claimed}}; the paper says {{said}}.',
+  'hearing.notKnown': 'Whoever you named could not find you in their records.',
+  'hearing.other': 'Something of what we were told differs from what you gave.',
+  'hearing.title': 'We would like to hear from you',
+  'hearing.about': 'About {{claim}}: something does not match yet. Nothing has been decided.',
+  'hearing.until': 'You can answer until {{day}}.',
+  'hearing.yourAnswer': 'What do you know about it?',
+  'hearing.addPaper': 'Add a paper',
+  'hearing.send': 'Send your answer',
+  'hearing.answered': 'You answered. A person reads it before anything is decided.',
+  'hearing.answerBelow': 'Answer it below',
+  'hearing.sourceHasOther': '{{field}}: you gave {{claimed}}; whoever issued it has something else there.',
+} as const

@@ -1,0 +1,48 @@
+import { QueryTypes } from 'sequelize'
+import { inTransaction } from '../../platform/database/connection'
+import type { Deps } from '../../platform/deps'
+import { readBytes } from '../../records/documents/bytes'
+import { isReadable, PaperReading, queueReading } from '../../records/documents/readings'
+import { readApart } from './readApart'
+import { canRecognise } from './recognise'
+
+type Paper = { sha256: string; mediaType: string }
+
+/** The job that reads a paper by machine. */
+export async function readQueued(deps: Deps, { sha256 }: Paper) {
+  const known = await PaperReading.findByPk(sha256)
+  if (known && known.state !== 'no recognition') return
+  const { bytes, mediaType } = await readBytes(sha256)
+  const said = await readApart({ bytes, mediaType })
+  if (!said || 'failed' in said) throw new Error(said?.failed ?? 'reading fell over or took too long')
+  const recognised = said.read !== 'no recognition'
+  await keepReading(
+    deps,
+    sha256,
+    recognised ? 'read' : 'no recognition',
+    recognised ? (said.read as PaperReading['text']) : null,
+  )
+}
+
+/** A paper that cannot be read by machine, however often it is tried, is read by a person. */
+export const giveUpReading = (deps: Deps, { sha256 }: Paper) => keepReading(deps, sha256, 'failed', null)
+
+const keepReading = (deps: Deps, sha256: string, state: PaperReading['state'], text: PaperReading['text']) =>
+  inTransaction(deps.sequelize, async () => {
+    await PaperReading.upsert({ sha256, state, text, readAt: deps.clock.now() })
+  })
+
+/** Papers somebody still has to look at, and that came before they were read by machine or while nothing could recognise. */
+export async function queueUnread(deps: Deps): Promise<number> {
+  const unread = await deps.sequelize.query<Paper>(
+    `SELECT DISTINCT d.sha256, d.mediaType FROM documents d LEFT JOIN paper_readings r ON r.sha256 = d.sha256
+     WHERE d.state = 'to look at' AND d.sha256 IS NOT NULL AND (r.sha256 IS NULL OR (:able AND r.state = 'no recognition'))
+     LIMIT 500`,
+    { replacements: { able: await canRecognise() }, type: QueryTypes.SELECT },
+  )
+  await inTransaction(deps.sequelize, async () => {
+    for (const { sha256, mediaType } of unread.filter((paper) => isReadable(paper.mediaType)))
+      await queueReading(sha256, mediaType)
+  })
+  return 0
+}
