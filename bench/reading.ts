@@ -65,7 +65,7 @@ async function measured(what: string, papers: readonly Drawn[], copy: Copy): Pro
   const from = performance.now()
   for (const [nth, drawn] of papers.entries()) {
     const { bytes, mediaType } = await copy(drawn, nth)
-    const paper = await readPaper(bytes, mediaType)
+    const { text: paper } = await readPaper(bytes, mediaType)
     const { says } = drawn.printed
     const values =
       paper === 'no recognition' ? {} : readFields(paper, fieldsOf(drawn.kind, says), says, Temporal.Now.plainDateISO())

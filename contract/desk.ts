@@ -65,6 +65,7 @@ export const readCounts = endpoint({
     counts: Type.Record(Type.String(), Counted),
     refusedMails: Type.Integer(),
     incomingMails: Type.Integer(),
+    redFlags: Type.Integer(),
     today: Day,
   }),
   invalidates: ['desk', 'clock'],
@@ -100,6 +101,7 @@ const FileClaim = Type.Intersect([
     by: Type.String(),
     /** The question to its source that is not answered. */
     asked: orNull(Type.Object({ askedAt: Moment, answerBy: Day })),
+    flags: Type.Integer({ description: 'Red flags about it that nobody has dismissed' }),
   }),
 ])
 

@@ -33,6 +33,7 @@ import * as originals from './originals'
 import * as places from './places'
 import * as privacy from './privacy'
 import * as programmes from './programmes'
+import * as redFlags from './redFlags'
 import * as reply from './reply'
 import * as reviews from './reviews'
 import * as rules from './rules'
@@ -100,6 +101,7 @@ const everything = {
   ...imports,
   ...scoring,
   ...duplicates,
+  ...redFlags,
   ...demo,
 }
 

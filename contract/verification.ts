@@ -12,6 +12,7 @@ import type { Accreditation } from '#core/sources/source'
 import { portraitFindings } from './claims'
 import { endpoint } from './endpoint'
 import { EnquiryLine } from './enquiries'
+import { FlagLine } from './redFlags'
 import { StandingSchema } from './reply'
 import { Review } from './reviews'
 import { Done, Id, listOfCore, Moment, ofCore, oneOf, orNull, Version } from './shapes'
@@ -143,6 +144,8 @@ export const Proof = Type.Object({
   findings: Type.Array(FindingLine),
   /** A decision that goes on. */
   review: orNull(Review),
+  /** Patterns about it that are worth a look, settled or not. */
+  flags: Type.Array(FlagLine),
   /** The decision the evidence proposes; none where there is nothing to decide on. */
   proposed: orNull(oneOf([...decisions, 'ask again'] as const satisfies Proposal[])),
   register: Type.Boolean({ description: 'The source keeps a register that can be asked' }),

@@ -47,6 +47,7 @@ import { problems } from './platform/http/problems'
 import { requestIdOf, requestLog } from './platform/http/requestLog'
 import { serve } from './platform/http/serve'
 import { privacyRoutes } from './privacy/routes'
+import { redFlagsRoutes } from './redFlags/routes'
 import { skillsRoutes } from './skills/routes'
 import { sourceRoutes } from './sources/routes'
 import { vacancyRoutes } from './vacancies/routes'
@@ -83,6 +84,7 @@ export const routes = [
   ...originalRoutes,
   ...incomingMailRoutes,
   ...duplicatesRoutes,
+  ...redFlagsRoutes,
   ...paperRoutes,
   ...importRoutes,
   ...demoRoutes,

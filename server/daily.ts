@@ -22,6 +22,7 @@ import { Application } from './records/applications/model'
 import { isTheirs } from './records/applications/writtenFor'
 import { forgetUnfinished } from './records/decisions/unfinished'
 import { allVacancies, isOpen } from './records/vacancies/vacancies'
+import { lookThroughNightly } from './redFlags/refresh'
 import { markOverdue } from './skills/sit'
 import { tellOfLateDecision } from './vacancies/decisionDay'
 import { forgetOldDryRuns } from './vacancies/rules/dryRun'
@@ -48,6 +49,7 @@ export async function runDaily(deps: Deps) {
     tellOfMissed,
     markOverdue,
     queueUnread,
+    lookThroughNightly,
     retain,
   ]
   let failed = 0

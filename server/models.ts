@@ -26,6 +26,7 @@ import { definePrepared } from './records/messages/prepared'
 import { defineOriginals } from './records/originals/model'
 import { defineCandidateKeys } from './records/people/model'
 import { definePermissions } from './records/permissions/model'
+import { defineFlags } from './records/redFlags/model'
 import { defineRules } from './records/rules/model'
 import { defineScoring } from './records/scoring/model'
 import { defineSkills } from './records/skills/model'
@@ -75,6 +76,7 @@ export function defineModels(sequelize: Sequelize) {
     defineScoring,
     defineCandidateKeys,
     defineDoubles,
+    defineFlags,
   ]) {
     define(sequelize)
   }

@@ -7,6 +7,7 @@ import { tellDeciders } from './matters/tellDeciders'
 import { tellCandidates } from './messages/tellCandidate'
 import type { Subscriber } from './platform/changes'
 import { copyTitles, refreshChanged } from './readiness/summaries'
+import { lookThroughLater } from './redFlags/refresh'
 import { proposeSources } from './sources/propose'
 import { researchProgrammes } from './sources/research'
 import { lookUpLater } from './verification/lookUpKnown'
@@ -25,6 +26,7 @@ export const subscribers: readonly Subscriber[] = [
   { on: ['awards'], run: lookUpLater },
   { on: ['undelivered'], run: moveOnUndelivered },
   { on: ['file', 'application'], run: releaseLater },
+  { on: ['file', 'identity'], run: lookThroughLater },
   { on: ['deciders'], run: tellDeciders },
   { on: ['owner told'], run: tellOwners },
   // Last, since it sums up what the others have changed.

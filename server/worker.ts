@@ -18,6 +18,7 @@ import { giveBackLeases, holding, leaseOf } from './platform/jobs/lease'
 import { onQueued } from './platform/jobs/queue'
 import { queueDaily } from './platform/jobs/queueDaily'
 import { refreshForDay } from './readiness/refreshForDay'
+import { refreshFlags } from './redFlags/refresh'
 import { tellOfDecisionDay } from './vacancies/decisionDay'
 import { runDryRun } from './vacancies/rules/runDryRun'
 import { lookUpKnown } from './verification/lookUpKnown'
@@ -37,7 +38,7 @@ const forARegister: Patience = { attempts: 12, days: 2, longestPauseSeconds: 3 *
 const aPaper: Patience = { attempts: 3, days: 2, longestPauseSeconds: 60 }
 
 /** What takes long has a lane of its own, so that mails do not wait behind it. */
-const lanes = ['quick', 'long', 'paper'] as const
+const lanes = ['quick', 'long', 'paper', 'flags'] as const
 type Lane = (typeof lanes)[number]
 
 /** How jobs of one kind are done. */
@@ -66,6 +67,7 @@ const works: { [Kind in JobKind]: Work<Jobs[Kind]> } = {
   summaries: { lane: 'long', run: refreshForDay },
   'dry run': { lane: 'long', run: runDryRun },
   'read paper': { lane: 'paper', run: readQueued, giveUp: giveUpReading, patience: aPaper },
+  'red flags': { lane: 'flags', run: refreshFlags },
   'read scan': { lane: 'long', run: readScan, giveUp: giveUpScan },
   import: { lane: 'long', run: runImportJob },
   'compare imported': { lane: 'long', run: compareImported },
@@ -84,7 +86,7 @@ function inOne<P>(work: (deps: Deps, payload: P) => Promise<void>) {
  */
 export function startWorking(fixed: Fixed): { stop: (patienceMs: number) => Promise<void> } {
   const running = lanes
-    .filter((lane) => lane !== 'paper' || fixed.config.readsPapers)
+    .filter((lane) => (lane !== 'paper' && lane !== 'flags') || fixed.config.readsPapers)
     .map((lane) => workLane(fixed, lane))
   return {
     // A job that takes longer than we wait is given free for another copy, which begins it anew.

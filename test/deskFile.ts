@@ -24,6 +24,7 @@ export const aLicence = (over: Partial<FileClaim> = {}): FileClaim => ({
   wants: '',
   by: 'start',
   asked: null,
+  flags: 0,
   ...over,
 })
 
@@ -38,6 +39,7 @@ export const aProof = (over: Partial<Proof> = {}): Proof => ({
   enquiries: [],
   findings: [],
   review: null,
+  flags: [],
   proposed: null,
   register: false,
   source: null,

@@ -106,6 +106,8 @@ export type DeclineReason = (typeof declineReasons)[number]
 export type StepDetails = {
   /** Whom it went to, as it was then. */
   to?: string
+  /** The address an answer came from. */
+  from?: string
   /** Who was spoken to, and how it was made sure that it was them. */
   spoke?: string
   sure?: CallCheck

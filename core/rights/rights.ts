@@ -24,6 +24,7 @@ export const rights = [
   'files.read',
   'documents.read',
   'proof.settle',
+  'flags.settle',
   'applications.move',
   'applications.turn-down',
   'offers.make',
@@ -81,6 +82,7 @@ export const usualRights: RightsTable = {
   ],
   'documents.read': ['coordinator', 'reviewer', 'hiring manager', 'administrator', 'auditor', 'medical'],
   'proof.settle': ['coordinator', 'reviewer', 'administrator'],
+  'flags.settle': ['coordinator', 'reviewer', 'administrator'],
   'applications.move': ['coordinator', 'hiring manager', 'administrator'],
   'applications.turn-down': keepers,
   'offers.make': ['hiring manager', 'administrator'],
@@ -120,6 +122,7 @@ export const lockedRights: Readonly<Partial<Record<Right, StaffRole>>> = { 'coll
 
 /** Rights that reach over all files, which whoever sees only the vacancies of their teams does not hold. */
 export const rightsOverAll: readonly Right[] = [
+  'flags.settle',
   'people.write-for',
   'people.import',
   'duplicates.settle',

@@ -31,10 +31,12 @@ import { answersSent, sentApplication } from '../records/applications/find'
 import type { Application } from '../records/applications/model'
 import { ownerOf } from '../records/applications/owners'
 import { claimFaces } from '../records/claims/view'
+import { flagsOf } from '../records/redFlags/flags'
 import { namesFor } from '../records/rules/versions'
 import { scoreFor, scoringIn } from '../records/scoring/find'
 import { bankOf, checkByKey } from '../records/skills/checks'
 import { readVouchingLine } from '../records/vouching/vouchings'
+import { flagLines } from '../redFlags/flagLines'
 import { fileForProof } from '../verification/fileForProof'
 import { proofOf } from '../verification/proof'
 import { reviewView } from '../verification/reviewView'
@@ -61,7 +63,7 @@ export async function readFile(deps: Deps, actor: Account, id: string): Promise<
   ])
   const seen = readsNameless(covering) ? withoutExplanations : (answers: Application['answers']) => answers
   const { vacancy, rules, claims, enquiries, outcomes, forecast, requirements, facts } = readiness
-  const [owner, watching, names, trail, reopened, checks, faces] = await Promise.all([
+  const [owner, watching, names, trail, reopened, checks, faces, flags] = await Promise.all([
     ownerOf(id),
     isWatched(actor, id),
     namesFor(rules),
@@ -69,6 +71,7 @@ export async function readFile(deps: Deps, actor: Account, id: string): Promise<
     reopenedParts(readableForm(rules.form, covering), application, readiness.reopenings),
     checksOf(readiness, requirements),
     claimFaces(claims, readiness),
+    flagsOf([candidateId]),
   ])
   const gate = nextGateOf(application)
   const look = firstLook(outcomes, readableForm(rules.form, covering), application.answers, facts.answers)
@@ -114,6 +117,7 @@ export async function readFile(deps: Deps, actor: Account, id: string): Promise<
     claims: faces.map((face, index) => ({
       ...face,
       asked: askedAbout(face, enquiries),
+      flags: flags.filter(({ claimId, state }) => claimId === face.id && state !== 'dismissed').length,
       ...wantsOf(facts.claims[index]!, outcomes, gate, actor.rights),
     })),
     answers: answersForDesk(rules.form, seen(application.answers), facts.answers, covering),
@@ -200,7 +204,8 @@ export async function readProof(deps: Deps, actor: Account, id: string, claimId:
       ({ claimId: of, credentialVersion }) => of === claimId && credentialVersion === claim.credentialVersion,
     ),
   )
-  return proofView({ ...proofOf(claim, file), review }, claim, reader)
+  const flags = await flagLines((await flagsOf([candidateId])).filter(({ claimId: of }) => of === claimId))
+  return proofView({ ...proofOf(claim, file), review, flags }, claim, reader)
 }
 
 /** What somebody owes is told to those who see money; others only that it is not there. */

@@ -4,6 +4,7 @@ import { countIncomingMails } from '../incoming/mail/incomingMails'
 import { countRefused } from '../messages/outbox'
 import { bind, bindFile } from '../platform/http/bind'
 import { listViews, removeView, saveView } from '../records/views/views'
+import { countOpenFlags } from '../redFlags/queue'
 import { exportList } from './exportList'
 import { readFile, readProof } from './file'
 import { listNames, sayOpen, setOwner, watchFile } from './ownership'
@@ -17,6 +18,7 @@ export const deskRoutes = [
     counts: await readCounts(deps, actor),
     refusedMails: await countRefused(),
     incomingMails: await countIncomingMails(),
+    redFlags: await countOpenFlags(),
     today: deps.clock.today().toString(),
   })),
   bind(contract.find, ({ deps, actor, input }) => find(deps, actor, input.query.text.trim())),

@@ -58,7 +58,8 @@ export function answerColumns(enquiry: Enquiry, kind: ClaimKind, reply: EnquiryR
 /**
  * Takes an answer. Of several who answer at the same moment the first does.
  *
- * @param seen the version it rests on, where a person has looked at it
+ * @param how.seen the version it rests on, where a person has looked at it
+ * @param how.from the address whose link it came by
  * @returns whether this was the first
  */
 export async function takeAnswer(
@@ -66,7 +67,7 @@ export async function takeAnswer(
   actor: Actor,
   enquiry: Enquiry,
   reply: EnquiryReply,
-  seen?: number,
+  { seen, from }: { seen?: number; from?: string } = {},
 ): Promise<boolean> {
   const claim = await claimById(enquiry.claimId)
   const source = await sourceById(enquiry.sourceId)
@@ -83,7 +84,7 @@ export async function takeAnswer(
   )
   if (!first) return false
   const by = actor.kind === 'bearer' ? actor.name : columns.respondent
-  await keepStep(enquiry, { step: 'answered', at: now, by })
+  await keepStep(enquiry, { step: 'answered', at: now, by, ...(from ? { details: { from } } : {}) })
   await recordEvent(deps, actor, {
     code: 'enquiry-answered',
     ...(actor.kind === 'bearer' ? {} : { words: 'enquiry-answered.entered' as const }),
@@ -118,7 +119,7 @@ export async function enterReply(deps: Deps, actor: Account, id: string, { versi
     await compareAndSet(enquiry, version, withStanding(enquiry, { draft }))
     return { state: 'open' as const }
   }
-  if (!(await takeAnswer(deps, actor, enquiry, reply, version))) throw problems.over()
+  if (!(await takeAnswer(deps, actor, enquiry, reply, { seen: version }))) throw problems.over()
   return { state: 'answered' as const }
 }
 
@@ -134,7 +135,7 @@ export async function checkReply(
   if (!heardBy) throw problems.noSecond()
   if (heardBy.id === actor.id) throw problems.ownCheck()
   if (right) {
-    if (!(await takeAnswer(deps, actor, enquiry, reply as EnquiryReply, version))) throw problems.over()
+    if (!(await takeAnswer(deps, actor, enquiry, reply as EnquiryReply, { seen: version }))) throw problems.over()
     return { done: true as const }
   }
   if (note.trim() === '') throw invalidField('/body/note', say('problem.sayWhatIsNotRight'))

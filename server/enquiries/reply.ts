@@ -94,9 +94,10 @@ export async function saveReplyDraft(
 
 /** Takes the source's answer. The link and every other link to the same question are used up. */
 export async function replyToEnquiry(deps: Deps, token: string, reply: EnquiryReply, part?: string) {
-  const { question } = await openBehind(deps, token, part)
+  const { question, link } = await openBehind(deps, token, part)
   await requireAnswers(question, reply)
-  if (!(await takeAnswer(deps, await bearerOf(question, reply), question, reply))) throw problems.answered()
+  const first = await takeAnswer(deps, await bearerOf(question, reply), question, reply, { from: link.toMail })
+  if (!first) throw problems.answered()
   return receiptFor(deps, question)
 }
 

@@ -40,6 +40,9 @@ export async function eraseMe(deps: Deps, actor: Account) {
 }
 
 const ofFile = [
+  `DELETE s FROM red_flag_settlements s JOIN red_flags f ON f.id = s.flagId
+     WHERE f.candidateId = :candidateId OR f.otherCandidateId = :candidateId`,
+  'DELETE FROM red_flags WHERE candidateId = :candidateId OR otherCandidateId = :candidateId',
   'DELETE FROM unfinished WHERE about IN (SELECT id FROM documents WHERE candidateId = :candidateId)',
   'DELETE FROM unfinished WHERE about IN (SELECT id FROM claims WHERE candidateId = :candidateId)',
   `DELETE v FROM review_views v JOIN claim_reviews r ON r.id = v.reviewId JOIN claims c ON c.id = r.claimId

@@ -6,6 +6,7 @@ import { comparisonSentence } from '#core/words/comparison'
 import { say } from '#core/words/say'
 import { labelOf } from '../records/claims/label'
 import { namelessDetails, namelessFields } from '../records/claims/namelessDetails'
+import { coveredFlag } from '../redFlags/flagLines'
 import { hiddenWords } from './accessLog'
 import { coverFor, type Reader } from './redactionFor'
 
@@ -111,12 +112,12 @@ const nameless: Sight = {
 
 /** A claim made from what is seen of it. */
 function claimView(claim: FileClaim, sight: Sight): FileClaim {
-  const { id, version, credentialVersion, rung, confirmed, saidAt, wants, by, asked } = claim
+  const { id, version, credentialVersion, rung, confirmed, saidAt, wants, by, asked, flags } = claim
   const { details, papers } = sight
   const own = details(claim.details)
   const readable = (line: FileClaim['documents'][number]) => ({ ...line, reads: textsSeen(line.reads, sight) })
   return {
-    ...{ id, version, credentialVersion, rung, confirmed, saidAt, wants, by, asked },
+    ...{ id, version, credentialVersion, rung, confirmed, saidAt, wants, by, asked, flags },
     details: own,
     label: labelOf(own),
     documents: papers ? claim.documents.map(readable) : [],
@@ -173,6 +174,9 @@ function seenThrough(proof: Proof, sight: Sight): Proof {
           basis: line.basis && 'record' in line.basis ? { ...line.basis, record: '' } : line.basis,
         })),
     review: proof.review && (notes ? proof.review : { ...proof.review, views: [], told: [], answer: null }),
+    flags: proof.flags.map((flag) =>
+      !notes || (flag.kind === 'too young' && !fields.has('born')) ? coveredFlag(flag) : flag,
+    ),
     proposed: proof.proposed,
     register: proof.register,
     // That characters were taken for others is told; which, would tell what stands there.

@@ -13,6 +13,7 @@ import { FindingUndo } from '../records/decisions/model'
 import { reopenEnquiries } from '../records/enquiries/enquiries'
 import { claimById } from '../records/enquiries/load'
 import { Finding } from '../records/enquiries/model'
+import { isFlagged } from '../records/redFlags/flags'
 import { fileForProof } from './fileForProof'
 import { problems } from './problems'
 import { type FileForProof, type Weighed, weigh } from './proof'
@@ -40,7 +41,7 @@ export async function decideClaim(
   requireGrounds(decision, note.trim(), weighed, asked)
   if (decision.startsWith('confirmed')) requireNewAnswer(claim, file, weighed)
   requireReasonAnew(claim, file, weighed, note)
-  if (takesSecond(decision, false)) {
+  if (takesSecond(decision, await isFlagged(claim.id))) {
     const review = await openReview(deps, actor, claim, version, weighed, { decision, note: note.trim() })
     return { findingId: null, reviewId: review.id }
   }

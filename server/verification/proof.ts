@@ -102,6 +102,7 @@ export function proofOf(claim: Claim, file: FileForProof): Proof {
     standing: standing ?? null,
     // Who reads it decides what of it they may know: added where that is known.
     review: null,
+    flags: [],
     proposed: proposed ?? null,
     sentence: sentenceOf(comparison, latest, standingAgainst(standing, file.today, file.today) && standing),
     enquiries: file.enquiries

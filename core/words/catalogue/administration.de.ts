@@ -267,4 +267,5 @@ export default {
   'administration.hearingDays': 'Tage zum Antworten',
   'administration.hearingDaysMean':
     'Was abweicht, erfährt die Person zuerst und kann mit Text und Papieren antworten. Ohne Antwort gilt es nach so vielen Tagen.',
+  'administration.job.red flags': 'Nach Auffälligkeiten suchen',
 } satisfies Translated<typeof english>

@@ -259,4 +259,5 @@ export default {
   'administration.hearingDays': 'Days to answer',
   'administration.hearingDaysMean':
     'What differs is told to the candidate first, and they can answer with text and papers. Without an answer it is final after so many days.',
+  'administration.job.red flags': 'Look for red flags',
 } as const

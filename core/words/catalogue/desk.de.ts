@@ -149,4 +149,5 @@ export default {
   'desk.catalogueWords': 'Arten Lizenzen Zeugnisse Dokumente Stufen Fachrichtungen Skalen Sprachen',
   'desk.safe': 'Safe',
   'desk.safeOriginals': 'Originale verwahrt Rückgabe',
+  'desk.redFlags': 'Auffälligkeiten',
 } satisfies Translated<typeof english>

@@ -146,4 +146,5 @@ export default {
   'desk.catalogueWords': 'kinds of licences certificates documents levels fields scales languages',
   'desk.safe': 'Safe',
   'desk.safeOriginals': 'originals entrusted return',
+  'desk.redFlags': 'Red flags',
 } as const

@@ -342,4 +342,10 @@ export default {
   'event.hearing-answered.toCandidate': 'Sie haben unsere Frage zu {{claim}} beantwortet.',
   'event.candidate-asked': 'Die Person zu {{claim}} gefragt',
   'event.candidate-asked.toCandidate': 'Wir haben Sie zu {{claim}} gefragt.',
+  'event.flag-raised': 'Auffälligkeit: {{kind}}',
+  'event.flag-settled.upheld': 'Auffälligkeit bestätigt, {{kind}}: {{reason}}',
+  'event.flag-settled.dismissed': 'Auffälligkeit verworfen, {{kind}}: {{reason}}',
+  'event.flag-settled.reopened': 'Auffälligkeit noch einmal angesehen, {{kind}}: {{reason}}',
+  'event.flag-kind-switched.on': 'Sucht wieder nach: {{kind}}. {{reason}}',
+  'event.flag-kind-switched.off': 'Sucht nicht mehr nach: {{kind}}. {{reason}}',
 } satisfies Translated<typeof english>

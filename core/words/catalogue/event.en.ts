@@ -330,4 +330,10 @@ export default {
   'event.hearing-answered.toCandidate': 'You answered our question about {{claim}}.',
   'event.candidate-asked': 'Asked the candidate about {{claim}}',
   'event.candidate-asked.toCandidate': 'We asked you about {{claim}}.',
+  'event.flag-raised': 'Red flag: {{kind}}',
+  'event.flag-settled.upheld': 'Upheld a red flag, {{kind}}: {{reason}}',
+  'event.flag-settled.dismissed': 'Dismissed a red flag, {{kind}}: {{reason}}',
+  'event.flag-settled.reopened': 'Looked at a red flag again, {{kind}}: {{reason}}',
+  'event.flag-kind-switched.on': 'Looks again for: {{kind}}. {{reason}}',
+  'event.flag-kind-switched.off': 'No longer looks for: {{kind}}. {{reason}}',
 } as const

@@ -454,4 +454,6 @@ export default {
   'problem.hearingOver': 'Die Frist ist vorbei, oder Sie haben schon geantwortet.',
   'problem.candidateNotHeard': 'Die Person kann noch antworten; bis dahin lässt sich nur zu ihren Gunsten entscheiden.',
   'problem.sayWhyDecidedAnew': 'Das wurde schon entschieden. Sagen Sie, warum neu entschieden wird.',
+  'problem.flagSettledAlready': 'Das hat schon jemand geklärt.',
+  'problem.flagSwitchedAlready': 'Das wurde schon umgeschaltet.',
 } satisfies Translated<typeof english>

@@ -424,4 +424,6 @@ export default {
   'problem.hearingOver': 'The time to answer is over, or you have answered already.',
   'problem.candidateNotHeard': 'The candidate can still answer; until then it can only be decided in their favour.',
   'problem.sayWhyDecidedAnew': 'This was decided before. Say why it is decided anew.',
+  'problem.flagSettledAlready': 'Somebody has settled this already.',
+  'problem.flagSwitchedAlready': 'This has been switched already.',
 } as const

@@ -43,4 +43,5 @@ export default {
   'right.twoPersons.enquiry-cost': 'Was eine Anfrage über der Grenze kostet',
   'right.twoPersons.claim-decision':
     'Ein Widerspruch oder eine Bestätigung trotz Warnzeichen: Eine zweite Person entscheidet mit',
+  'right.flags.settle': 'Auffälligkeiten klären',
 } satisfies Translated<typeof english>

@@ -40,4 +40,5 @@ export default {
   'right.twoPersons.enquiry-cost': 'What an enquiry costs, above the limit',
   'right.twoPersons.claim-decision':
     'A contradiction, or a confirmation against a red flag: a second person decides as well',
+  'right.flags.settle': 'Settle red flags',
 } as const

@@ -22,6 +22,7 @@ import type enquiry from './enquiry.en'
 import type event from './event.en'
 import type field from './field.en'
 import type file from './file.en'
+import type flags from './flags.en'
 import type form from './form.en'
 import type frame from './frame.en'
 import type hearing from './hearing.en'
@@ -87,6 +88,7 @@ export type Words = typeof absence &
   typeof event &
   typeof field &
   typeof file &
+  typeof flags &
   typeof form &
   typeof frame &
   typeof hidden &

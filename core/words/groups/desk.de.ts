@@ -7,6 +7,7 @@ import duplicates from '../catalogue/duplicates.de'
 import enquiries from '../catalogue/enquiries.de'
 import field from '../catalogue/field.de'
 import file from '../catalogue/file.de'
+import flags from '../catalogue/flags.de'
 import form from '../catalogue/form.de'
 import importsDesk from '../catalogue/importsDesk.de'
 import overviews from '../catalogue/overviews.de'
@@ -33,6 +34,7 @@ export default {
   ...enquiries,
   ...field,
   ...file,
+  ...flags,
   ...form,
   ...importsDesk,
   ...overviews,

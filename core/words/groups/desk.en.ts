@@ -7,6 +7,7 @@ import duplicates from '../catalogue/duplicates.en'
 import enquiries from '../catalogue/enquiries.en'
 import field from '../catalogue/field.en'
 import file from '../catalogue/file.en'
+import flags from '../catalogue/flags.en'
 import form from '../catalogue/form.en'
 import importsDesk from '../catalogue/importsDesk.en'
 import overviews from '../catalogue/overviews.en'
@@ -33,6 +34,7 @@ export default {
   ...enquiries,
   ...field,
   ...file,
+  ...flags,
   ...form,
   ...importsDesk,
   ...overviews,

@@ -1,12 +1,18 @@
 import type { PDFPageProxy } from 'pdfjs-dist'
 import sharp from 'sharp'
 import { type PaperText, type Place, type ReadWord, withLines } from '#core/reading/paperText'
+import type { Making } from '#core/redFlags/facts'
 import { codesIn } from '../../platform/pdf/codesIn'
 import { drawPage, openPdf } from '../../platform/pdf/drawPages'
 import { drawnOn } from './drawnOn'
 import { evenOut } from './evenOut'
+import { overPicture } from './overPicture'
+import { pictureHash } from './pictureHash'
 import { canRecognise, recogniseWords } from './recognise'
+import { signedAs } from './signed'
+import { softwareOfPdf, softwareOfPicture } from './software'
 import { placeBefore, straighten, type Upright } from './straighten'
+import { mixedFontsIn, runsOf, wordsOf } from './textRuns'
 
 const mostPages = 20
 /** A page with fewer letters in its text layer is a picture. */
@@ -20,17 +26,59 @@ const mostEnlarged = 1.8
 /** How much smaller it is looked at the second time, so that a misread is not misread alike. */
 const second = 0.8
 
-/** What a machine reads on a paper; `no recognition` where it is a picture and the program for it is missing. */
-export type PaperReading = PaperText | 'no recognition'
+/** What a machine finds of a paper: what it says, or `no recognition` where it is a picture and the program for it is missing; what it looks like, page by page; how it was made. */
+export type PaperRead = { text: PaperText | 'no recognition'; pictures: (string | null)[]; making: Making }
 
 type PageText = Pick<PaperText, 'words' | 'codes' | 'drawn'> & { recognised: boolean }
+type Page = { read: PageText | undefined; picture: string | null }
 
 /** Reads a paper: PDF, JPEG or PNG. Runs in a process of its own. */
-export async function readPaper(bytes: Uint8Array, mediaType: string): Promise<PaperReading> {
-  const pages = mediaType === 'application/pdf' ? await readPdf(bytes) : [await readPicture(Buffer.from(bytes), 1)]
-  const read = pages.filter((page) => page !== undefined)
-  if (read.length === 0) return 'no recognition'
-  return {
+export async function readPaper(bytes: Uint8Array, mediaType: string): Promise<PaperRead> {
+  return mediaType === 'application/pdf' ? readPdf(Buffer.from(bytes)) : readPhotograph(Buffer.from(bytes))
+}
+
+async function readPhotograph(bytes: Buffer): Promise<PaperRead> {
+  const software = await softwareOfPicture(bytes)
+  return paperOf([await readPicture(bytes, 1)], { signed: 'not', software, overPicture: [], mixedFonts: [] })
+}
+
+async function readPdf(bytes: Buffer): Promise<PaperRead> {
+  const document = await openPdf(bytes)
+  const making: Making = {
+    ...{ signed: signedAs(bytes), software: await softwareOfPdf(document) },
+    ...{ overPicture: [], mixedFonts: [] },
+  }
+  const pages: Page[] = []
+  for (let number = 1; number <= Math.min(document.numPages, mostPages); number += 1) {
+    const page = await document.getPage(number)
+    const runs = runsOf(await page.getTextContent(), page.getViewport({ scale: 1 }), number)
+    const words = wordsOf(runs)
+    const letters = words.reduce((sum, { text }) => sum + text.length, 0)
+    if (letters > 0) {
+      making.overPicture.push(...(await overPicture(page, words)))
+      making.mixedFonts.push(...mixedFontsIn(page, runs))
+    }
+    if (letters < leastLetters) pages.push(await readPicture(await pictureOf(page, dotsToRecognise), number))
+    else {
+      const picture = await pictureOf(page, dotsToLookAt)
+      const codes = await readCodes(picture, number)
+      const drawn = await drawnOn(picture, words, number)
+      pages.push({
+        read: { words, codes, drawn, recognised: false },
+        picture: (await pictureHash(await evenOut(picture))) ?? null,
+      })
+    }
+    page.cleanup()
+  }
+  await document.loadingTask.destroy()
+  return paperOf(pages, making)
+}
+
+function paperOf(pages: readonly Page[], making: Making): PaperRead {
+  const read = pages.flatMap((page) => page.read ?? [])
+  const pictures = pages.map(({ picture }) => picture)
+  if (read.length === 0) return { text: 'no recognition', pictures, making }
+  const text: PaperText = {
     how: read.every(({ recognised }) => recognised) ? 'recognised' : 'text layer',
     words: read.flatMap(({ words }, page) =>
       words.map((word) => (word.line === undefined ? word : { ...word, line: page * 1000 + word.line })),
@@ -38,25 +86,7 @@ export async function readPaper(bytes: Uint8Array, mediaType: string): Promise<P
     codes: read.flatMap(({ codes }) => codes),
     drawn: read.flatMap(({ drawn }) => drawn),
   }
-}
-
-async function readPdf(bytes: Uint8Array): Promise<(PageText | undefined)[]> {
-  const document = await openPdf(bytes)
-  const pages: (PageText | undefined)[] = []
-  for (let number = 1; number <= Math.min(document.numPages, mostPages); number += 1) {
-    const page = await document.getPage(number)
-    const words = wordsOf(await page.getTextContent(), page.getViewport({ scale: 1 }), number)
-    const letters = words.reduce((sum, { text }) => sum + text.length, 0)
-    if (letters < leastLetters) pages.push(await readPicture(await pictureOf(page, dotsToRecognise), number))
-    else {
-      const picture = await pictureOf(page, dotsToLookAt)
-      const codes = await readCodes(picture, number)
-      pages.push({ words, codes, drawn: await drawnOn(picture, words, number), recognised: false })
-    }
-    page.cleanup()
-  }
-  await document.loadingTask.destroy()
-  return pages
+  return { text, pictures, making }
 }
 
 async function pictureOf(page: PDFPageProxy, dotsPerInch: number): Promise<Buffer> {
@@ -67,46 +97,6 @@ async function pictureOf(page: PDFPageProxy, dotsPerInch: number): Promise<Buffe
     .png({ compressionLevel: 1 })
     .toBuffer()
 }
-
-type TextContent = { items: readonly unknown[] }
-type Viewport = { width: number; height: number; transform: number[] }
-type TextItem = { str: string; transform: number[]; width: number; height: number }
-
-/** The words of a page's text layer. A run of text is split at its spaces, by the share of its length that each takes. */
-function wordsOf({ items }: TextContent, viewport: Viewport, page: number): ReadWord[] {
-  const words: ReadWord[] = []
-  for (const item of items) {
-    const { str, transform, width, height } = item as Partial<TextItem>
-    if (!str?.trim() || !transform) continue
-    const [a, b, , , e, f] = transform as [number, number, number, number, number, number]
-    const size = height || Math.hypot(a, b)
-    const [sx, , , sy, tx, ty] = viewport.transform as [number, number, number, number, number, number]
-    const left = (e * sx + tx) / viewport.width
-    const bottom = (f * sy + ty) / viewport.height
-    const length = (width! * Math.abs(sx)) / viewport.width
-    const tall = (size * Math.abs(sy)) / viewport.height
-    for (const { 0: text, index } of str.matchAll(/\S+/g)) {
-      const place = {
-        page,
-        x: left + (length * index) / str.length,
-        y: bottom - tall * 0.85,
-        width: (length * text.length) / str.length,
-        height: tall * 1.1,
-      }
-      const last = words.at(-1)
-      // A letter that its font lacks is drawn with another, and is a run of its own.
-      if (index === 0 && last && touches(last.place, place)) {
-        last.text += text
-        last.place.width = place.x + place.width - last.place.x
-      } else words.push({ text, place })
-    }
-  }
-  return words
-}
-
-const touches = (before: Place, after: Place) =>
-  Math.abs(before.y - after.y) < before.height * 0.2 &&
-  Math.abs(after.x - before.x - before.width) < Math.max(before.height, after.height) * 0.06
 
 async function readCodes(grey: Buffer, page: number): Promise<PaperText['codes']> {
   const { width = 1, height = 1 } = await sharp(grey).metadata()
@@ -124,7 +114,7 @@ async function readCodes(grey: Buffer, page: number): Promise<PaperText['codes']
 }
 
 /** A photograph or scan: brought upright, looked at twice, and only what was read the same both times counts as read. */
-async function readPicture(bytes: Buffer, page: number): Promise<PageText | undefined> {
+async function readPicture(bytes: Buffer, page: number): Promise<Page> {
   const picture = sharp(bytes, { limitInputPixels: 120_000_000 })
   const { width = 1, height = 1 } = await picture.metadata()
   const side = Math.min(longestSide, Math.round(Math.max(width, height) * mostEnlarged))
@@ -136,17 +126,20 @@ async function readPicture(bytes: Buffer, page: number): Promise<PageText | unde
     .png({ compressionLevel: 1 })
     .toBuffer()
   const codes = await readCodes(grey, page)
-  if (!(await canRecognise())) return codes.length > 0 ? { words: [], codes, drawn: [], recognised: true } : undefined
   const upright = await straighten(await evenOut(grey))
+  const hash = (await pictureHash(upright.picture)) ?? null
+  if (!(await canRecognise()))
+    return { picture: hash, read: codes.length > 0 ? { words: [], codes, drawn: [], recognised: true } : undefined }
   const words = await readTwice(upright, page)
   const back = (place: Place) => placeBefore(upright, place)
   const drawn = await drawnOn(upright.picture, words, page)
-  return {
+  const read = {
     words: withLines(words).map((word) => ({ ...word, place: back(word.place) })),
     codes,
     drawn: drawn.map(back),
     recognised: true,
   }
+  return { read, picture: hash }
 }
 
 async function readTwice({ picture, after }: Upright, page: number): Promise<ReadWord[]> {

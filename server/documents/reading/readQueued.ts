@@ -1,9 +1,13 @@
 import { QueryTypes } from 'sequelize'
+import type { PaperText } from '#core/reading/paperText'
 import { inTransaction } from '../../platform/database/connection'
 import type { Deps } from '../../platform/deps'
 import { readBytes } from '../../records/documents/bytes'
-import { isReadable, PaperReading, queueReading } from '../../records/documents/readings'
+import { Document } from '../../records/documents/model'
+import { isReadable, PaperPicture, PaperReading, queueReading } from '../../records/documents/readings'
+import { queueFlags } from '../../records/redFlags/flags'
 import { readApart } from './readApart'
+import type { PaperRead } from './readPaper'
 import { canRecognise } from './recognise'
 
 type Paper = { sha256: string; mediaType: string }
@@ -15,21 +19,22 @@ export async function readQueued(deps: Deps, { sha256 }: Paper) {
   const { bytes, mediaType } = await readBytes(sha256)
   const said = await readApart({ bytes, mediaType })
   if (!said || 'failed' in said) throw new Error(said?.failed ?? 'reading fell over or took too long')
-  const recognised = said.read !== 'no recognition'
-  await keepReading(
-    deps,
-    sha256,
-    recognised ? 'read' : 'no recognition',
-    recognised ? (said.read as PaperReading['text']) : null,
-  )
+  await keepReading(deps, sha256, said.read)
 }
 
 /** A paper that cannot be read by machine, however often it is tried, is read by a person. */
-export const giveUpReading = (deps: Deps, { sha256 }: Paper) => keepReading(deps, sha256, 'failed', null)
+export const giveUpReading = (deps: Deps, { sha256 }: Paper) => keepReading(deps, sha256, undefined)
 
-const keepReading = (deps: Deps, sha256: string, state: PaperReading['state'], text: PaperReading['text']) =>
+const keepReading = (deps: Deps, sha256: string, read: PaperRead | undefined) =>
   inTransaction(deps.sequelize, async () => {
-    await PaperReading.upsert({ sha256, state, text, readAt: deps.clock.now() })
+    const state = !read ? 'failed' : read.text === 'no recognition' ? 'no recognition' : 'read'
+    const text = state === 'read' ? (read!.text as PaperText) : null
+    await PaperReading.upsert({ sha256, state, text, making: read?.making ?? null, readAt: deps.clock.now() })
+    for (const [nth, bits] of (read?.pictures ?? []).entries())
+      if (bits) await PaperPicture.upsert({ sha256, page: nth + 1, bits })
+    // What a paper shows may fit another file, or no file at all.
+    const held = await Document.findAll({ where: { sha256 }, attributes: ['candidateId'], raw: true })
+    for (const candidateId of new Set(held.map((document) => document.candidateId))) await queueFlags(candidateId)
   })
 
 /** Papers somebody still has to look at, and that came before they were read by machine or while nothing could recognise. */

@@ -31,7 +31,7 @@ const brightness = async (picture: Buffer) => {
 }
 
 test('the text of a PDF is read with the place of each word', async () => {
-  const read = await readPaper(new Uint8Array(await drawPdf(paper)), 'application/pdf')
+  const { text: read } = await readPaper(new Uint8Array(await drawPdf(paper)), 'application/pdf')
   if (read === 'no recognition') throw new Error('a text layer needs none')
   expect(read.how).toBe('text layer')
   const dario = read.words.find(({ text }) => text === 'Dario')!
@@ -72,7 +72,7 @@ test('a quarter turn is undone as well', async () => {
 test('a hand and a stamp are found beside the words, and frames and rules are not', async () => {
   const words = async (signed?: number) => {
     const bytes = await drawPdf({ ...paper, signed })
-    const read = await readPaper(new Uint8Array(bytes), 'application/pdf')
+    const { text: read } = await readPaper(new Uint8Array(bytes), 'application/pdf')
     return read === 'no recognition' ? [] : read.drawn
   }
   const [unsigned, signed] = [await words(), await words(9)]

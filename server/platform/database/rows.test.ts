@@ -1,4 +1,4 @@
-import type { Model, ModelStatic, WhereOptions } from 'sequelize'
+import { type Model, type ModelStatic, Op, type WhereOptions } from 'sequelize'
 import { applied, type House, openHouse, until } from '../../../test/house'
 import { Application } from '../../records/applications/model'
 import { Claim } from '../../records/claims/model'
@@ -33,7 +33,7 @@ test('rows come out of every model as findAll gives them', async () => {
   ) as ModelStatic<Model>[]
   expect(models.length).toBeGreaterThan(40)
   // A job that is done between two readings would make them differ.
-  await until(async () => (await Job.count({ where: { doneAt: null } })) === 0)
+  await until(async () => (await Job.count({ where: { doneAt: null, kind: { [Op.ne]: 'read paper' } } })) === 0)
   const filled: string[] = []
   for (const model of models) {
     const [key] = model.primaryKeyAttributes as [string]

@@ -24,6 +24,7 @@ export type VersionedSetting =
   | 'policies'
   | 'catalogue'
   | 'source watchlist'
+  | 'red flags'
 
 export function defineSettings(sequelize: Sequelize) {
   const name = { type: DataTypes.STRING(60), primaryKey: true }

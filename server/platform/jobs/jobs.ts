@@ -28,6 +28,8 @@ export type Jobs = {
   'dry run': { dryRunId: string }
   /** Reads a paper by machine. */
   'read paper': { sha256: string; mediaType: string }
+  /** Looks for red flags in a file. */
+  'red flags': { candidateId: string }
   'read scan': { scanId: string }
   import: { importId: string }
   'compare imported': { importId: string; after?: string }

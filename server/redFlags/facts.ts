@@ -1,0 +1,265 @@
+import { Op, QueryTypes } from 'sequelize'
+import type { ClaimDetails } from '#contract/claims'
+import { fieldsOf } from '#core/comparison/fields'
+import { namePartsOf, plainNumber, soundsOf } from '#core/comparison/keys'
+import { compareNames } from '#core/comparison/names'
+import { type PartialDate, readPartialDate } from '#core/dates/partialDate'
+import { isForSource } from '#core/documents/papers'
+import { readFields } from '#core/reading/readFields'
+import type {
+  AnswerOfFlags,
+  ClaimOfFlags,
+  FlagFacts,
+  NumberElsewhere,
+  PaperElsewhere,
+  PaperOfFlags,
+  PersonElsewhere,
+  SourceOfFlags,
+} from '#core/redFlags/facts'
+import { mostBitsApart } from '#core/redFlags/papers'
+import { sellerOf } from '#core/sources/sellers'
+import type { Deps } from '../platform/deps'
+import { candidateWithMail } from '../records/accounts/candidate'
+import { labelValue } from '../records/claims/label'
+import type { Claim } from '../records/claims/model'
+import { applicationsOfCandidates } from '../records/claims/subquery'
+import { claimsOf, claimsOfAll } from '../records/claims/view'
+import { documentsOfCandidates } from '../records/documents/documents'
+import type { Document } from '../records/documents/model'
+import { PaperPicture, PaperReading } from '../records/documents/readings'
+import { enquiriesOfCandidates } from '../records/enquiries/enquiries'
+import { bySourceId } from '../records/enquiries/load'
+import { type Enquiry, Enquiry as EnquiryRow, type EnquiryStepRow } from '../records/enquiries/model'
+import { claimedStatement } from '../records/enquiries/statement'
+import { stepsOf } from '../records/enquiries/steps'
+import { knownPeople } from '../records/people/known'
+import type { Source } from '../records/sources/model'
+import { sourcesOfCandidates } from '../records/sources/sources'
+import { currentWatchlist, sellerMatch, type Watchlist } from '../records/sources/watchlist'
+import { Vouching } from '../records/vouching/model'
+
+/** Others that may share something; more share it by chance. */
+const mostOthers = 25
+
+/** What red flags of a file are looked for in; nothing where it holds nothing. */
+export async function factsForFlags(deps: Deps, candidateId: string): Promise<FlagFacts | undefined> {
+  const [claims, person, known, documents, enquiries, sources, proposed, { watchlist }, vouchings] = await Promise.all([
+    claimsOf(candidateId),
+    candidateWithMail(candidateId),
+    knownPeople([candidateId]),
+    documentsOfCandidates([candidateId]),
+    enquiriesOfCandidates([candidateId]),
+    sourcesOfCandidates([candidateId]),
+    sourcesOfCandidates([candidateId], 'proposedSourceId'),
+    currentWatchlist(),
+    Vouching.findAll({ where: { applicationId: { [Op.in]: applicationsOfCandidates([candidateId]) } } }),
+  ])
+  if (claims.length === 0 && vouchings.length === 0) return undefined
+  const directory = bySourceId([...sources, ...proposed])
+  const { names, born, mails, phone } = known.get(candidateId)!
+  const papers = await papersOf(deps, claims, documents, person)
+  return {
+    today: deps.clock.today(),
+    person: { names, born, mails, phones: phone ? [phone] : [] },
+    claims: claims.map((claim) => claimOf(claim, directory, watchlist)),
+    papers,
+    answers: await answersOf(claims, enquiries),
+    vouchings: vouchings.map(({ id, name, mail }) => ({ id, name, mail })),
+    papersElsewhere: await papersElsewhere(candidateId, papers),
+    numbersElsewhere: await numbersElsewhere(candidateId, claims),
+    peopleElsewhere: await peopleElsewhere(candidateId, names, papers),
+    freeMail: new Set(watchlist.freeMail),
+  }
+}
+
+function claimOf(claim: Claim, directory: ReadonlyMap<string, Source>, watchlist: Watchlist): ClaimOfFlags {
+  const { id, kind, details, number } = claim
+  const source = directory.get(claim.sourceId ?? claim.proposedSourceId ?? '')
+  const said = 'sourceSaid' in details ? details.sourceSaid : undefined
+  const seller = source
+    ? sellerMatch(source, watchlist)
+    : sellerOf({ names: [details.sourceName], mails: said ? [said.mail] : [] }, watchlist.sellers)
+  return {
+    ...{ id, kind, label: labelValue(details), number: number ?? '' },
+    ...datesOf(details),
+    sourceName: source?.name ?? details.sourceName,
+    ...(source ? { source: sourceOf(source) } : {}),
+    ...(seller ? { seller } : {}),
+    ...(said ? { said } : {}),
+  }
+}
+
+const sourceOf = ({ id, name, known }: Source): SourceOfFlags => ({
+  ...{ id, name, existedFrom: known.existedFrom, existedTo: known.existedTo },
+  ...{ numberFormats: known.numberFormats, contacts: known.contacts },
+})
+
+/** The days of a claim as far as they are days. */
+function datesOf(details: ClaimDetails): Partial<ClaimOfFlags> {
+  if (details.kind === 'study') {
+    // What is not finished was not given yet.
+    const to = details.outcome === 'in progress' ? undefined : dateOf(details.to)
+    return { from: dateOf(details.from), to, given: to, level: details.level }
+  }
+  if (details.kind === 'work' && details.activity === 'employment')
+    return {
+      ...{ from: dateOf(details.from), to: dateOf(details.to), isPresent: details.to === 'present' },
+      share: details.fullTimeShare,
+    }
+  if ('issued' in details)
+    return { from: dateOf(details.issued), to: dateOf(details.through), given: dateOf(details.issued) }
+  return {}
+}
+
+function dateOf(text: string): PartialDate | undefined {
+  const read = readPartialDate(text)
+  return read.ok ? read.value : undefined
+}
+
+/** The papers that count, with what a machine and whoever looked at them found. */
+async function papersOf(
+  deps: Deps,
+  claims: readonly Claim[],
+  documents: readonly Document[],
+  person: Awaited<ReturnType<typeof candidateWithMail>>,
+): Promise<PaperOfFlags[]> {
+  const counting = documents.filter(
+    ({ state, part, sha256 }) => sha256 && !isForSource(part) && state !== 'discarded' && state !== 'replaced',
+  )
+  const shas = [...new Set(counting.flatMap(({ sha256 }) => sha256 ?? []))]
+  const readings = new Map((await PaperReading.findAll({ where: { sha256: shas } })).map((one) => [one.sha256, one]))
+  const pictures = await picturesOf(shas)
+  return counting.flatMap((document): PaperOfFlags[] => {
+    const claim = claims.find(({ id }) => id === document.claimId)
+    if (!claim || claim.credentialVersion !== document.credentialVersion) return []
+    const reading = readings.get(document.sha256!)
+    const claimed = claimedStatement(claim.details, person)
+    const fields = fieldsOf(claim.kind, claimed)
+    const machine = reading?.text ? readFields(reading.text, fields, claimed, deps.clock.today()) : {}
+    const { reads, readBy } = document
+    const place = machine.name?.place
+    const name = reads.name ?? machine.name?.value
+    const born = reads.born ?? machine.born?.value
+    return [
+      {
+        ...{ documentId: document.id, claimId: claim.id, sha256: document.sha256!, label: labelValue(claim.details) },
+        ...(reading?.making ? { making: reading.making } : {}),
+        ...(reading?.text ? { how: reading.text.how } : {}),
+        pictures: pictures.get(document.sha256!) ?? [],
+        ...(name ? { name: { value: name, ...(place && readBy?.name?.by !== 'person' ? { place } : {}) } } : {}),
+        ...(born ? { born } : {}),
+      },
+    ]
+  })
+}
+
+/** What papers look like, page by page. */
+async function picturesOf(shas: readonly string[]): Promise<Map<string, (string | null)[]>> {
+  const pictures = new Map<string, (string | null)[]>()
+  for (const { sha256, page, bits } of await PaperPicture.findAll({ where: { sha256: [...shas] }, raw: true })) {
+    const pages = pictures.get(sha256) ?? []
+    while (pages.length < page) pages.push(null)
+    pages[page - 1] = bits
+    pictures.set(sha256, pages)
+  }
+  return pictures
+}
+
+/** Papers in other files with the same bytes, or a page that is near to one of these; the database counts the bits. */
+async function papersElsewhere(candidateId: string, papers: readonly PaperOfFlags[]) {
+  const shas = [...new Set(papers.map(({ sha256 }) => sha256))]
+  if (shas.length === 0) return []
+  const apart = [0, 1, 2, 3].map((part) => `BIT_COUNT(p.part${part} ^ own.part${part})`).join(' + ')
+  const elsewhere = `d.candidateId <> :candidateId AND d.state NOT IN ('discarded', 'replaced')`
+  const found = await PaperReading.sequelize!.query<Omit<PaperElsewhere, 'pictures'> & Pick<Document, 'part'>>(
+    `SELECT d.id documentId, d.claimId, d.candidateId, d.sha256, d.part FROM documents d WHERE d.sha256 IN (:shas) AND ${elsewhere}
+     UNION SELECT d.id, d.claimId, d.candidateId, d.sha256, d.part FROM paper_pictures own
+       JOIN paper_pictures p ON p.sha256 <> own.sha256 AND ${apart} <= ${mostBitsApart} JOIN documents d ON d.sha256 = p.sha256
+       WHERE own.sha256 IN (:shas) AND ${elsewhere}
+     LIMIT ${mostOthers}`,
+    { replacements: { candidateId, shas }, type: QueryTypes.SELECT },
+  )
+  const theirs = found.filter(({ part }) => !isForSource(part))
+  const pictures = await picturesOf([...new Set(theirs.map(({ sha256 }) => sha256))])
+  return theirs.map(
+    ({ part: _, ...paper }): PaperElsewhere => ({ ...paper, pictures: pictures.get(paper.sha256) ?? [] }),
+  )
+}
+
+async function numbersElsewhere(candidateId: string, claims: readonly Claim[]): Promise<NumberElsewhere[]> {
+  const numbers = claims.map(({ number }) => plainNumber(number ?? '')).filter((number) => number !== '')
+  const others = await sharing(candidateId, ['c', 'i'], numbers, 1)
+  if (others.length === 0) return []
+  const held = await claimsOfAll(others)
+  return held.flatMap(({ id, candidateId: other, kind, number, sourceId, proposedSourceId }) =>
+    number && numbers.includes(plainNumber(number))
+      ? [{ claimId: id, candidateId: other, number, kind, sourceId: sourceId ?? proposedSourceId ?? null }]
+      : [],
+  )
+}
+
+/** People whose name sounds like one that a paper says, where that is not the candidate's own. */
+async function peopleElsewhere(
+  candidateId: string,
+  names: readonly string[],
+  papers: readonly PaperOfFlags[],
+): Promise<PersonElsewhere[]> {
+  const strange = papers.flatMap(({ name }) =>
+    name && names.every((own) => compareNames(own, name.value).verdict === 'different') ? [name.value] : [],
+  )
+  const ids = new Set<string>()
+  for (const name of new Set(strange)) {
+    const sounds = namePartsOf(name).flatMap(soundsOf)
+    for (const id of await sharing(candidateId, ['s'], sounds, 2)) ids.add(id)
+  }
+  const known = await knownPeople([...ids])
+  return [...known].map(([id, { names: own, born }]) => ({ candidateId: id, names: own, born: born ?? null }))
+}
+
+/** Other files that are found by so many of these values. */
+async function sharing(candidateId: string, kinds: readonly string[], values: readonly string[], least: number) {
+  if (values.length === 0) return []
+  const rows = await PaperReading.sequelize!.query<{ candidateId: string }>(
+    `SELECT candidateId FROM candidate_keys WHERE kind IN (:kinds) AND value IN (:values) AND candidateId <> :candidateId
+     GROUP BY candidateId HAVING COUNT(DISTINCT value) >= :least LIMIT ${mostOthers}`,
+    { replacements: { candidateId, kinds: [...kinds], values: [...new Set(values)], least }, type: QueryTypes.SELECT },
+  )
+  return rows.map((row) => row.candidateId)
+}
+
+/** The answers that count now, with where they came from. */
+async function answersOf(claims: readonly Claim[], enquiries: readonly Enquiry[]): Promise<AnswerOfFlags[]> {
+  const answered = enquiries.filter(
+    ({ state, claimId, credentialVersion, channel, answeredAt }) =>
+      state === 'answered' &&
+      answeredAt &&
+      // A register is a machine, and what is signed is checked by its signature.
+      (channel === 'link' || channel === 'letter') &&
+      claims.some((claim) => claim.id === claimId && claim.credentialVersion === credentialVersion),
+  )
+  const steps = await stepsOf(answered.map(({ id }) => id))
+  return Promise.all(
+    answered.map(async (enquiry): Promise<AnswerOfFlags> => {
+      const from = cameFrom(steps.filter(({ enquiryId }) => enquiryId === enquiry.id))
+      return {
+        ...{ enquiryId: enquiry.id, claimId: enquiry.claimId },
+        ...(from ? { from } : {}),
+        askedAt: enquiry.askedAt.toISOString(),
+        answeredAt: enquiry.answeredAt!.toISOString(),
+        isNewContact: enquiry.channel === 'link' && (await isFirstAnswer(enquiry)),
+      }
+    }),
+  )
+}
+
+/** The address of the link it was given by, or of the mail that brought it. */
+function cameFrom(steps: readonly EnquiryStepRow[]): string | undefined {
+  const answer = steps.findLast(({ step }) => step === 'answered')?.details?.from
+  const paper = steps.findLast(({ step }) => step === 'paper came')?.by
+  return answer ?? (paper?.includes('@') ? paper : undefined)
+}
+
+const isFirstAnswer = async ({ sourceId, contactId, askedAt }: Enquiry): Promise<boolean> =>
+  (await EnquiryRow.count({
+    where: { sourceId, contactId: contactId ?? null, state: 'answered', answeredAt: { [Op.lt]: askedAt } },
+  })) === 0
