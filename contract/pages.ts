@@ -36,6 +36,7 @@ export const pages = [
   '/desk/verification/table',
   '/desk/enquiries/:id',
   '/desk/letters',
+  '/desk/red-flags',
   '/desk/duplicates/:oneId?/:otherId?',
   '/desk/paper/:id?',
   '/desk/behalf',

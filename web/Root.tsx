@@ -42,6 +42,7 @@ const titles: Record<(typeof pages)[number], () => string> = {
   '/desk/enquiries/:id': () => say('enquiries.title'),
   '/desk/letters': () => say('enquiries.lettersTitle'),
   '/desk/applications/table': () => say('desk.applicationsAsATable'),
+  '/desk/red-flags': () => say('desk.redFlags'),
   '/desk/duplicates/:oneId?/:otherId?': () => say('desk.duplicates'),
   '/desk/paper/:id?': () => say('desk.paperTray'),
   '/desk/behalf': () => say('desk.onBehalf'),

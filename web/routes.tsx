@@ -267,6 +267,10 @@ export const router = createBrowserRouter([
             ),
           },
           {
+            path: 'red-flags',
+            lazy: page(() => import('./desk/redFlags/RedFlags').then(({ RedFlags }) => RedFlags), 'desk'),
+          },
+          {
             path: 'duplicates/:oneId?/:otherId?',
             lazy: page(
               () => import('./desk/duplicates/Duplicates').then(({ Duplicates }) => Duplicates),

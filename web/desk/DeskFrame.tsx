@@ -19,7 +19,12 @@ import { Notices } from './Notices'
 import { queueNames } from './queue/names'
 import { useKeys } from './useKeys'
 
-type Place = { path: string; name: string; needs: keyof Contract; count?: 'incomingMails' | 'refusedMails' }
+type Place = {
+  path: string
+  name: string
+  needs: keyof Contract
+  count?: 'incomingMails' | 'refusedMails' | 'redFlags'
+}
 
 /** The places beside the queues; each is offered to those who may call what it reads. */
 const groups: readonly { name: string; places: readonly Place[] }[] = [
@@ -39,6 +44,7 @@ const groups: readonly { name: string; places: readonly Place[] }[] = [
       { path: 'paper', name: say('desk.paperTray'), needs: 'readTray' },
       { path: 'safe', name: say('desk.safe'), needs: 'readSafe' },
       { path: 'imports', name: say('desk.import'), needs: 'listImports' },
+      { path: 'red-flags', name: say('desk.redFlags'), needs: 'listRedFlags', count: 'redFlags' },
       { path: 'duplicates', name: say('desk.duplicates'), needs: 'listDuplicates' },
       { path: 'mail-in', name: say('desk.mailIn'), needs: 'listIncomingMails', count: 'incomingMails' },
       { path: 'outbox', name: say('desk.mailsNotTaken'), needs: 'readOutbox', count: 'refusedMails' },

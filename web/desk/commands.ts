@@ -19,6 +19,7 @@ export const deskCommands: readonly DeskCommand[] = [
     words: say('desk.reviewShortlistScore'),
     to: '/desk/applications/table?unscored=yes&stage=sent',
   },
+  { name: say('desk.redFlags'), words: say('desk.redFlagsWords'), to: '/desk/red-flags', needs: 'listRedFlags' },
   {
     name: say('desk.possibleDuplicates'),
     words: say('desk.mergeSamePersonTwice'),

@@ -150,4 +150,5 @@ export default {
   'desk.safe': 'Safe',
   'desk.safeOriginals': 'Originale verwahrt Rückgabe',
   'desk.redFlags': 'Auffälligkeiten',
+  'desk.redFlagsWords': 'Betrug gefälscht verdächtig dasselbe Papier Nummer',
 } satisfies Translated<typeof english>

@@ -147,4 +147,5 @@ export default {
   'desk.safe': 'Safe',
   'desk.safeOriginals': 'originals entrusted return',
   'desk.redFlags': 'Red flags',
+  'desk.redFlagsWords': 'fraud forged suspicious same paper number',
 } as const

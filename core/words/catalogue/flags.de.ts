@@ -55,7 +55,9 @@ export default {
     'Die Antwort kam von {{from}}; das ist keine Adresse, die für {{source}} gesichert ist.',
   'flags.look.answer from elsewhere': 'Fragen Sie die Quelle erneut über einen gesicherten Kontakt.',
   'flags.kind.answer at once': 'Sofort beantwortet',
-  'flags.says.answer at once':
+  'flags.says.answer at once_one':
+    'Ein Kontakt von {{source}}, der noch nie geantwortet hatte, antwortete binnen einer Minute.',
+  'flags.says.answer at once_other':
     'Ein Kontakt von {{source}}, der noch nie geantwortet hatte, antwortete binnen {{count}} Minuten.',
   'flags.look.answer at once': 'Sehen Sie, wie der Kontakt gesichert wurde; rufen Sie die Zentrale an.',
   'flags.kind.seller': 'Auf der Liste der Verkäufer',
@@ -83,7 +85,6 @@ export default {
   'flags.showOnPaper': 'Auf dem Papier zeigen',
   'flags.openOther': 'Akte von {{name}} öffnen',
   'flags.openEnquiry': 'Anfrage öffnen',
-  'flags.openClaim': 'Dort öffnen',
   'flags.done': 'Geklärt.',
   'flags.reopened': 'Sie ist wieder offen.',
   'flags.counts': 'Wie oft jede zutraf',
@@ -98,8 +99,6 @@ export default {
   'flags.switchOn': 'Einschalten',
   'flags.switchOffNote':
     'Danach wird nicht mehr gesucht, und es steht niemandem im Weg. Gefundenes bleibt und ist nach dem Einschalten wieder zu sehen.',
-  'flags.more': 'Mehr zeigen',
-  'flags.slack': '{{count}} Tage Luft',
   'flags.onClaim': 'Eine Auffälligkeit dazu',
   'flags.takesSecond': 'Solange eine Auffälligkeit besteht, braucht das Bestätigen eine zweite Person.',
 } satisfies Translated<typeof english>

@@ -47,7 +47,8 @@ export default {
     'The answer came from {{from}}, which is no address that somebody has made sure of for {{source}}.',
   'flags.look.answer from elsewhere': 'Ask the source again by a contact that somebody has made sure of.',
   'flags.kind.answer at once': 'Answered at once',
-  'flags.says.answer at once':
+  'flags.says.answer at once_one': 'A contact of {{source}} that had never answered before answered within a minute.',
+  'flags.says.answer at once_other':
     'A contact of {{source}} that had never answered before answered within {{count}} minutes.',
   'flags.look.answer at once': 'See how the contact was made sure of; call the switchboard.',
   'flags.kind.seller': 'On the list of sellers',
@@ -74,7 +75,6 @@ export default {
   'flags.showOnPaper': 'Show on the paper',
   'flags.openOther': 'Open the file of {{name}}',
   'flags.openEnquiry': 'Open the enquiry',
-  'flags.openClaim': 'Open where it is',
   'flags.done': 'Settled.',
   'flags.reopened': 'It is open again.',
   'flags.counts': 'How often each was right',
@@ -89,8 +89,6 @@ export default {
   'flags.switchOn': 'Switch on',
   'flags.switchOffNote':
     'It is looked for no more, and stands in nobody’s way. What was found stays, and is seen again once it is switched on.',
-  'flags.more': 'Show more',
-  'flags.slack': '{{count}} days of slack',
   'flags.onClaim': 'A red flag about it',
   'flags.takesSecond': 'Confirming it takes a second person while a red flag stands.',
 } as const

@@ -1,3 +1,5 @@
+import { Flag } from 'lucide-react'
+import { say } from '#core/words/say'
 import { Mark } from '../../ui/Mark'
 import type { Group, Row } from './rows'
 
@@ -44,6 +46,9 @@ function Line({ row, chosen, onChoose }: { row: Row; chosen: boolean; onChoose: 
           <Mark name={row.mark} />
         </span>
         <span className="line-clamp-2 min-w-0" title={`${row.title}, ${row.detail}`}>
+          {row.of === 'claim' && row.claim.flags > 0 && (
+            <Flag size={13} aria-label={say('flags.onClaim')} className="mr-1 inline text-contradicted" />
+          )}
           {row.title} <span className="text-[0.8333rem] text-ink-2">{row.detail}</span>
         </span>
         <span className="truncate text-[0.8333rem] text-ink-2" title={row.wants}>

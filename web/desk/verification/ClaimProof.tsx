@@ -17,6 +17,7 @@ import { Waiting } from '../../ui/Waiting'
 import { writeShortDay, writeSize } from '../../ui/write'
 import { useAct } from '../../useAct'
 import { useSession } from '../../useSession'
+import { ClaimFlags } from '../redFlags/ClaimFlags'
 import { useKeys } from '../useKeys'
 import { useToast } from '../useToast'
 import { AskCandidate } from './AskCandidate'
@@ -139,6 +140,7 @@ function ReadProof({ file, claim, proof, lookAtOnce }: ReadProps) {
           <strong className={tone}>{proof.sentence.head}</strong> {proof.sentence.detail}
         </p>
         <Weighing proof={proof} />
+        <ClaimFlags flags={proof.flags} onPaper={readable ? setLooking : undefined} />
         <SourceNote proof={proof} />
         {proof.zone && <ZoneNote zone={proof.zone} />}
         {shown && !readable ? (

@@ -114,7 +114,10 @@ export function LookAt({
             mediaType={document.mediaType}
             name={document.fileName}
             width={490}
-            spots={spotsOf(fields, reading?.values ?? {}, found, lookedAt, document.readBy)}
+            spots={[
+              ...spotsOf(fields, reading?.values ?? {}, found, lookedAt, document.readBy),
+              ...flagSpots(proof.flags, document.id),
+            ]}
           />
         </section>
         <div className="grid content-start gap-2.5 text-[0.9rem]">
@@ -283,5 +286,13 @@ function spotsOf(
     ...letterParts.flatMap((part) => (part === now ? spot(part, found[part], say(`proof.letterPart.${part}`)) : [])),
   ]
 }
+
+/** What a red flag is about, framed where it stands. */
+const flagSpots = (flags: Proof['flags'], documentId: string): Spot[] =>
+  flags.flatMap(({ documentId: on, place, state, kind }) =>
+    place && on === documentId && state !== 'dismissed' && place.width < 1
+      ? [{ place, label: say(`flags.kind.${kind}`), now: true }]
+      : [],
+  )
 
 const shownAs = (kind: string, text: string) => (kind === 'date' ? writeWhen(text) : text)
