@@ -17,7 +17,6 @@ const copies = 30
 
 /** What a machine reads on the demo's papers, and on copies of them that got worse (`copies` for these alone): right, wrong, and not at all. */
 export async function readingOfPapers(only?: string): Promise<Result[]> {
-  goByCatalogue(vallorneCatalogue)
   const papers = papersOfDemo()
   const worse = Array.from({ length: copies }, (_, nth) => papers[Math.floor((nth * papers.length) / copies)]!)
   return [
@@ -38,7 +37,9 @@ export async function readingOfPapers(only?: string): Promise<Result[]> {
 
 type Drawn = { kind: ClaimKind; printed: Printed }
 
-function papersOfDemo(): Drawn[] {
+/** The papers of the demo, undrawn. */
+export function papersOfDemo(): Drawn[] {
+  goByCatalogue(vallorneCatalogue)
   const world = {
     sourceNames: new Map(sources.map(({ key, name }) => [key, name])),
     loadedAt: new Date(),
@@ -56,7 +57,7 @@ function papersOfDemo(): Drawn[] {
   ])
 }
 
-const mediaTypeOf = ({ photographed }: Printed) => (photographed ? 'image/png' : 'application/pdf')
+export const mediaTypeOf = ({ photographed }: Printed) => (photographed ? 'image/png' : 'application/pdf')
 
 type Copy = (drawn: Drawn, nth: number) => Promise<{ bytes: Buffer; mediaType: string }>
 

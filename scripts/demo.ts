@@ -177,9 +177,10 @@ async function startStandins(): Promise<() => Promise<void>> {
 }
 
 /** Asks a process to end and waits until it has; one that has ended already by a signal has no code. */
-const ended = (child: ChildProcess): Promise<void> =>
-  new Promise((done) => {
+function ended(child: ChildProcess): Promise<void> {
+  return new Promise((done) => {
     if (child.exitCode !== null || child.signalCode !== null) return done()
     child.once('exit', () => done())
     child.kill('SIGTERM')
   })
+}

@@ -1,3 +1,4 @@
+import { numberIs } from '../catalogue/numberPattern'
 import { plainNumber } from '../comparison/keys'
 import type { ClaimOfFlags, FlagFacts } from './facts'
 import type { RedFlag } from './redFlag'
@@ -11,21 +12,19 @@ export const oddNumbers = (facts: FlagFacts): RedFlag[] =>
     .filter(({ number }) => number.trim() !== '')
     .flatMap((claim) => [...breaksItsPattern(claim), ...ofAnother(claim, facts)])
 
+/** Spaces that people put in between are theirs. */
+const fits = (pattern: string, number: string) =>
+  numberIs(pattern, number) || numberIs(pattern, number.replace(/\s+/g, ''))
+
 function breaksItsPattern({ id, kind, number, label, source }: ClaimOfFlags): RedFlag[] {
   const formats = source?.numberFormats.filter(({ claim }) => claim === kind) ?? []
-  // Characters people put in between are theirs.
-  if (formats.length === 0 || formats.some(({ pattern }) => fits(number, pattern))) return []
+  if (formats.length === 0 || formats.some(({ pattern }) => fits(pattern, number))) return []
   return [
     {
       ...{ kind: 'number pattern', about: `${id} ${plainNumber(number)}`, at: { claimId: id } },
       values: { claim: label, number, source: source!.name, example: formats[0]!.example },
     },
   ]
-}
-
-function fits(number: string, pattern: string): boolean {
-  const whole = new RegExp(`^(?:${pattern})$`, 'iu')
-  return whole.test(number.trim()) || whole.test(number.replace(/\s+/g, '')) || whole.test(plainNumber(number))
 }
 
 function ofAnother(claim: ClaimOfFlags, { numbersElsewhere }: FlagFacts): RedFlag[] {

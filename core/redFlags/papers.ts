@@ -17,10 +17,13 @@ export function bitsApart(one: string, other: string): number {
   return count
 }
 
-/** Papers of this file that lie in another one too: the same bytes, or a page that looks the same. */
+/** What lies in many files is a form; a few of them show that as well as all. */
+const mostTwins = 3
+
+/** Papers of this file that lie in another one too, oldest first: the same bytes, or a page that looks the same. */
 export function sameElsewhere({ papers, papersElsewhere }: FlagFacts): RedFlag[] {
-  return papers.flatMap((paper) =>
-    papersElsewhere.flatMap((other): RedFlag[] => {
+  return papers.flatMap((paper) => {
+    const twins = papersElsewhere.flatMap((other): RedFlag[] => {
       const at = { claimId: paper.claimId, documentId: paper.documentId }
       const about = `${paper.sha256} ${other.sha256} ${other.candidateId}`
       const also = {
@@ -32,8 +35,9 @@ export function sameElsewhere({ papers, papersElsewhere }: FlagFacts): RedFlag[]
       if (page === undefined) return []
       const place = { page: page + 1, x: 0, y: 0, width: 1, height: 1 }
       return [{ kind: 'same picture', about, at: { ...at, place }, ...also }]
-    }),
-  )
+    })
+    return twins.slice(0, mostTwins)
+  })
 }
 
 /** The first page that looks like one of another paper. */

@@ -171,18 +171,23 @@ async function papersElsewhere(candidateId: string, papers: readonly PaperOfFlag
   if (shas.length === 0) return []
   const apart = [0, 1, 2, 3].map((part) => `BIT_COUNT(p.part${part} ^ own.part${part})`).join(' + ')
   const elsewhere = `d.candidateId <> :candidateId AND d.state NOT IN ('discarded', 'replaced')`
-  const found = await PaperReading.sequelize!.query<Omit<PaperElsewhere, 'pictures'> & Pick<Document, 'part'>>(
-    `SELECT d.id documentId, d.claimId, d.candidateId, d.sha256, d.part FROM documents d WHERE d.sha256 IN (:shas) AND ${elsewhere}
-     UNION SELECT d.id, d.claimId, d.candidateId, d.sha256, d.part FROM paper_pictures own
+  const found = await PaperReading.sequelize!.query<
+    Omit<PaperElsewhere, 'pictures'> & Pick<Document, 'part' | 'uploadedAt'>
+  >(
+    `SELECT d.id documentId, d.claimId, d.candidateId, d.sha256, d.part, d.uploadedAt FROM documents d WHERE d.sha256 IN (:shas) AND ${elsewhere}
+     UNION SELECT d.id, d.claimId, d.candidateId, d.sha256, d.part, d.uploadedAt FROM paper_pictures own
        JOIN paper_pictures p ON p.sha256 <> own.sha256 AND ${apart} <= ${mostBitsApart} JOIN documents d ON d.sha256 = p.sha256
        WHERE own.sha256 IN (:shas) AND ${elsewhere}
-     LIMIT ${mostOthers}`,
+     ORDER BY uploadedAt LIMIT ${mostOthers}`,
     { replacements: { candidateId, shas }, type: QueryTypes.SELECT },
   )
   const theirs = found.filter(({ part }) => !isForSource(part))
   const pictures = await picturesOf([...new Set(theirs.map(({ sha256 }) => sha256))])
   return theirs.map(
-    ({ part: _, ...paper }): PaperElsewhere => ({ ...paper, pictures: pictures.get(paper.sha256) ?? [] }),
+    ({ part: _, uploadedAt: __, ...paper }): PaperElsewhere => ({
+      ...paper,
+      pictures: pictures.get(paper.sha256) ?? [],
+    }),
   )
 }
 

@@ -4,7 +4,7 @@ import { inTransaction } from '../../platform/database/connection'
 import type { Deps } from '../../platform/deps'
 import { readBytes } from '../../records/documents/bytes'
 import { Document } from '../../records/documents/model'
-import { isReadable, PaperPicture, PaperReading, queueReading } from '../../records/documents/readings'
+import { isReadable, PaperPicture, PaperReading, pictureRow, queueReading } from '../../records/documents/readings'
 import { queueFlags } from '../../records/redFlags/flags'
 import { readApart } from './readApart'
 import type { PaperRead } from './readPaper'
@@ -31,7 +31,7 @@ const keepReading = (deps: Deps, sha256: string, read: PaperRead | undefined) =>
     const text = state === 'read' ? (read!.text as PaperText) : null
     await PaperReading.upsert({ sha256, state, text, making: read?.making ?? null, readAt: deps.clock.now() })
     for (const [nth, bits] of (read?.pictures ?? []).entries())
-      if (bits) await PaperPicture.upsert({ sha256, page: nth + 1, bits })
+      if (bits) await PaperPicture.upsert(pictureRow(sha256, nth + 1, bits))
     // What a paper shows may fit another file, or no file at all.
     const held = await Document.findAll({ where: { sha256 }, attributes: ['candidateId'], raw: true })
     for (const candidateId of new Set(held.map((document) => document.candidateId))) await queueFlags(candidateId)

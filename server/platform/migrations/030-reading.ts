@@ -7,7 +7,7 @@ export const up = [
   `CREATE TABLE IF NOT EXISTS paper_pictures (
     sha256 CHAR(64) CHARACTER SET ascii COLLATE ascii_bin NOT NULL, page SMALLINT UNSIGNED NOT NULL,
     bits CHAR(64) CHARACTER SET ascii COLLATE ascii_bin NOT NULL,
-    ${[1, 17, 33, 49].map((from, nth) => `part${nth} BIGINT UNSIGNED AS (CAST(CONV(SUBSTR(bits, ${from}, 16), 16, 10) AS UNSIGNED)) PERSISTENT`).join(', ')},
+    part0 BIGINT UNSIGNED NOT NULL, part1 BIGINT UNSIGNED NOT NULL, part2 BIGINT UNSIGNED NOT NULL, part3 BIGINT UNSIGNED NOT NULL,
     PRIMARY KEY (sha256, page))`,
   "ALTER TABLE documents ADD COLUMN IF NOT EXISTS readBy JSON NOT NULL DEFAULT '{}'",
   'ALTER TABLE documents ADD COLUMN IF NOT EXISTS letter JSON',

@@ -35,6 +35,7 @@ import { up as sourceTexts } from './029-source-texts'
 import { up as reading } from './030-reading'
 import { up as decisions } from './031-decisions'
 import { up as unfinished } from './032-unfinished'
+import { up as redFlags } from './033-red-flags'
 import { chainExisting } from './chainExisting'
 
 export type Migration = {
@@ -84,6 +85,7 @@ const migrations: Migration[] = [
   { name: '030-reading', statements: reading },
   { name: '031-decisions', statements: decisions },
   { name: '032-unfinished', statements: unfinished },
+  { name: '033-red-flags', statements: redFlags },
 ]
 
 /** The last step this program knows of. */

@@ -30,10 +30,22 @@ export class PaperPicture extends Model<InferAttributes<PaperPicture>, InferCrea
   /** From 1; a page with next to nothing on it has none. */
   declare page: number
   declare bits: string
+  /** The same in four numbers, whose bits the database can count. */
+  declare part0: string
+  declare part1: string
+  declare part2: string
+  declare part3: string
+}
+
+/** A picture as it is kept. */
+export function pictureRow(sha256: string, page: number, bits: string) {
+  const part = (nth: number) => BigInt(`0x${bits.slice(nth * 16, nth * 16 + 16)}`).toString()
+  return { sha256, page, bits, part0: part(0), part1: part(1), part2: part(2), part3: part(3) }
 }
 
 export function defineReadings(sequelize: Sequelize) {
   const sha256 = { type: DataTypes.STRING(64), primaryKey: true }
+  const part = { type: DataTypes.BIGINT.UNSIGNED, allowNull: false }
   define(PaperReading, sequelize, 'paper_readings', {
     sha256,
     state: text,
@@ -45,6 +57,7 @@ export function defineReadings(sequelize: Sequelize) {
     sha256,
     page: { type: DataTypes.INTEGER, primaryKey: true },
     bits: text,
+    ...{ part0: part, part1: part, part2: part, part3: part },
   })
 }
 
