@@ -50,10 +50,12 @@ export function papersOfDemo(): Drawn[] {
     ...plan.jobs
       .filter(({ letter }) => letter)
       .map((job) => ({ kind: 'work' as const, printed: jobPaper(world, plan, job) })),
-    ...plan.credentials.map((credential) => ({
-      kind: 'certificate' as const,
-      printed: credentialPaper(world, plan, credential),
-    })),
+    ...plan.credentials
+      .filter(({ copyOf }) => !copyOf)
+      .map((credential) => ({
+        kind: 'certificate' as const,
+        printed: credentialPaper(world, plan, credential),
+      })),
   ])
 }
 

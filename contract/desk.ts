@@ -8,6 +8,7 @@ import { waysToTell } from './behalf'
 import { Claim } from './claims'
 import { endpoint } from './endpoint'
 import { HiddenPart } from './privacy'
+import { StandingSchema } from './reply'
 import { Day, Done, Id, listOfCore, Moment, oneOf, orNull, Reason, Version } from './shapes'
 import { vacancyStates } from './vacancySetUp'
 import { Proof } from './verification'
@@ -101,6 +102,8 @@ const FileClaim = Type.Intersect([
     by: Type.String(),
     /** The question to its source that is not answered. */
     asked: orNull(Type.Object({ askedAt: Moment, answerBy: Day })),
+    /** What its issuer says beyond its dates, where that stands against it now. */
+    restricted: orNull(StandingSchema),
     flags: Type.Integer({ description: 'Red flags about it that nobody has dismissed' }),
   }),
 ])

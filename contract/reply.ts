@@ -2,7 +2,7 @@ import { type Static, Type } from '@sinclair/typebox'
 import type { Field } from '#core/comparison/compareClaim'
 import { againSaid, hoursSaid } from '#core/enquiries/asks'
 import { declineReasons } from '#core/enquiries/enquiry'
-import { standingStates } from '#core/validity/validity'
+import { restrictionTerms, standingStates } from '#core/validity/validity'
 import { Mail } from './accounts'
 import { endpoint } from './endpoint'
 import { Day, Id, LinkToken, LongText, Moment, ofCore, oneOf, orNull } from './shapes'
@@ -10,7 +10,13 @@ import { singleLine } from './singleLine'
 
 /** What a licensing body says of a licence beyond its dates. */
 export const StandingSchema = Type.Object(
-  { state: oneOf(standingStates), from: Type.Optional(Day), through: Type.Optional(Day) },
+  {
+    state: oneOf(standingStates),
+    from: Type.Optional(Day),
+    through: Type.Optional(Day),
+    terms: Type.Optional(Type.Array(oneOf(restrictionTerms), { maxItems: restrictionTerms.length, uniqueItems: true })),
+    termsSaid: Type.Optional(Type.String({ minLength: 1, maxLength: 300 })),
+  },
   { additionalProperties: false },
 )
 

@@ -1,3 +1,4 @@
+import sharp from 'sharp'
 import type { ClaimDetails } from '#contract/claims'
 import { credentialKind } from '#core/catalogue/catalogue'
 import type { Answers } from '#core/form/answer'
@@ -5,6 +6,7 @@ import { saveAnswers } from '#server/applications/saveAnswers'
 import { addClaim, uploadDocument } from '#server/claims/change'
 import { inTransaction } from '#server/platform/database/connection'
 import type { Account } from '#server/platform/deps'
+import { people } from './people/people'
 import type { CredentialPlan, JobPlan, PersonPlan, StudyPlan } from './plan'
 import { credentialPaper, drawnPaper, jobPaper, studyPaper } from './printed'
 import { depsAt, isoIn, nameOfSource, shifted, type World } from './world'
@@ -78,7 +80,9 @@ export async function writeFile(
   }
   for (const credential of plan.credentials) {
     const printed = credentialPaper(world, plan, credential)
-    const extension = printed.photographed ? 'png' : 'pdf'
+    const { bytes, extension } = credential.copyOf
+      ? { bytes: await copiedPaper(world, credential.copyOf, credential), extension: 'jpg' }
+      : { bytes: await drawnPaper(printed), extension: printed.photographed ? 'png' : 'pdf' }
     await keep(credential.credential, credentialDetails(world, credential), {
       what: {
         fileName: `${credentialKind(credential.credential)!.name} ${plan.family}.${extension}`,
@@ -89,10 +93,25 @@ export async function writeFile(
               finalBy: isoIn(world, credential.finalInDays),
             }),
       },
-      bytes: await drawnPaper(printed),
+      bytes,
     })
   }
   return ids
+}
+
+/** Somebody else's paper of the same kind, as it comes out of a phone: a little turned, smaller, and compressed. */
+async function copiedPaper(world: World, family: string, { credential }: CredentialPlan): Promise<Buffer> {
+  const owner = people.find((one) => one.family === family)!
+  const own = owner.credentials.find((one) => one.credential === credential)!
+  const picture = await sharp(await drawnPaper(credentialPaper(world, owner, own)))
+    .rotate(1.2, { background: '#ece8df' })
+    .png()
+    .toBuffer()
+  const { width = 1 } = await sharp(picture).metadata()
+  return sharp(picture)
+    .resize({ width: Math.round(width * 0.8) })
+    .jpeg({ quality: 60 })
+    .toBuffer()
 }
 
 export const studyDetails = (

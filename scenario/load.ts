@@ -32,6 +32,7 @@ import { isolationCheck } from './isolationCheck'
 import { vallorne } from './organisation'
 import { people } from './people/people'
 import type { PersonPlan } from './plan'
+import { settleRedFlags } from './redFlags'
 import { registerOf } from './registers'
 import { askForMore } from './sources/askMore'
 import { knowSome } from './sources/known'
@@ -106,6 +107,7 @@ export async function loadScenario(
   // Links that confirmed an address are of no use any more; the other mails go out as they would have.
   await shareOut(world)
   await proposeSources(world)
+  await settleRedFlags(world)
   await askForMore(world)
   await knowSome(world)
   await writeSetting(demoAccounts, {

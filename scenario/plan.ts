@@ -37,6 +37,8 @@ export type CredentialPlan = {
   registered?: 'same' | 'other name' | 'absent' | 'restricted' | 'suspended' | 'revoked'
   /** Its paper is the receipt of an application; the final one is owed so many days from loading. */
   finalInDays?: number
+  /** Its paper is a worse copy of somebody else’s, named by their family name. */
+  copyOf?: string
   paper?: boolean
 }
 

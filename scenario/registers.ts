@@ -36,7 +36,12 @@ export function registerOf(world: World, plan: PersonPlan) {
 
 /** What a licensing body has done since it gave a licence. */
 const standings = (world: World): Partial<Record<string, Partial<Registered>>> => ({
-  restricted: { standing: 'restricted', standingFrom: isoIn(world, -60), standingThrough: isoIn(world, 120) },
+  restricted: {
+    standing: 'restricted',
+    standingFrom: isoIn(world, -60),
+    standingThrough: isoIn(world, 120),
+    standingTerms: ['supervised', 'not at night'],
+  },
   suspended: { standing: 'suspended', standingFrom: isoIn(world, -20) },
   revoked: { standing: 'revoked', standingFrom: isoIn(world, -30) },
 })
@@ -46,7 +51,13 @@ export const registersOf = (world: World): Deps['registers'] => ({
   lookUp: async (register, number) => {
     const entry = world.registers[register.split(':').at(-1)!]?.[number.replace(/[\s.-]/g, '').toUpperCase()]
     if (!entry) return { found: false }
-    const { fields, standing: state = 'good', standingFrom: from, standingThrough: through } = entry
-    return { found: true, fields, standing: { state, from, through } }
+    const {
+      fields,
+      standing: state = 'good',
+      standingFrom: from,
+      standingThrough: through,
+      standingTerms: terms,
+    } = entry
+    return { found: true, fields, standing: { state, from, through, ...(terms ? { terms } : {}) } }
   },
 })

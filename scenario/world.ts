@@ -1,3 +1,4 @@
+import type { RestrictionTerm } from '#core/validity/validity'
 import { clockAt } from '#server/platform/clock'
 import type { Account, Deps, Fixed } from '#server/platform/deps'
 import { vallorne } from './organisation'
@@ -10,6 +11,7 @@ const writtenFor = 2026
 export type Registered = {
   fields: Record<string, string>
   standing?: 'restricted' | 'suspended' | 'revoked'
+  standingTerms?: RestrictionTerm[]
   standingFrom?: string
   standingThrough?: string
 }

@@ -3,7 +3,13 @@ import type { IncomingMessage, ServerResponse } from 'node:http'
 import { setTimeout as wait } from 'node:timers/promises'
 import { bodyOf } from './page'
 
-type Entry = { fields: Record<string, string>; standing?: string; standingFrom?: string; standingThrough?: string }
+type Entry = {
+  fields: Record<string, string>
+  standing?: string
+  standingFrom?: string
+  standingThrough?: string
+  standingTerms?: string[]
+}
 
 /** How a register behaves: as it should, slowly, not at all, failing now and then, or with wrong answers. */
 type Behaviour = { slowMs: number; silent: boolean; wrong: boolean; failing: number }
@@ -68,7 +74,12 @@ const asList: Answer = (response, number, entry) => {
   const { name = '', born, number: own = number, ...fields } = entry.fields
   const [given, ...family] = name.split(' ')
   const holder = { given, family: family.join(' '), ...(born ? { born } : {}) }
-  const status = { code: entry.standing, since: entry.standingFrom, until: entry.standingThrough }
+  const status = {
+    code: entry.standing,
+    since: entry.standingFrom,
+    until: entry.standingThrough,
+    terms: entry.standingTerms,
+  }
   json(response, 200, { results: [{ ...fields, number: own, holder, status }] })
 }
 
@@ -80,6 +91,7 @@ const asLines: Answer = (response, _number, entry) => {
         standing: entry.standing,
         'standing from': entry.standingFrom,
         'standing through': entry.standingThrough,
+        'standing terms': entry.standingTerms?.join('; '),
       }).flatMap(([key, value]) => (value ? [`${key}: ${written(value)}`] : []))
     : ['No record under this number']
   response.writeHead(200, { 'Content-Type': 'text/plain; charset=utf-8' }).end(`${pairs.join('\n')}\n`)

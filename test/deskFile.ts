@@ -24,6 +24,7 @@ export const aLicence = (over: Partial<FileClaim> = {}): FileClaim => ({
   wants: '',
   by: 'start',
   asked: null,
+  restricted: null,
   flags: 0,
   ...over,
 })

@@ -1,6 +1,6 @@
 import { Temporal } from 'temporal-polyfill'
 import { dayNumber, isoOfDay } from '../dates/dayNumber'
-import { standingAgainst, validThrough } from '../validity/validity'
+import { type Standing, standingAgainst, validThrough } from '../validity/validity'
 import type { ClaimFacts, FileFacts, Requirement, Step } from './requirement'
 import { met, nearest, type Result, undecided, unmet } from './result'
 
@@ -43,13 +43,26 @@ function withAttestation(claim: ClaimFacts, result: Result, requirement: Require
   return { ...result, steps: [...result.steps, ...attested.steps] }
 }
 
+/** What counts although it is restricted says so, wherever it is read. */
 function oneClaim(claim: ClaimFacts, requirement: Requirement, file: FileFacts): Result {
+  const result = standingAside(claim, requirement, file)
+  const against = standingAgainst(claim.standing, file.today, file.targetStart)
+  if (against !== 'restricted' || result.state !== 'met') return result
+  return { ...result, reason: { code: 'restricted', claim: claim.label, ...termsOf(claim.standing) } }
+}
+
+const termsOf = (standing: Standing | undefined): Pick<Standing, 'terms' | 'termsSaid'> => ({
+  ...(standing?.terms?.length ? { terms: standing.terms } : {}),
+  ...(standing?.termsSaid ? { termsSaid: standing.termsSaid } : {}),
+})
+
+function standingAside(claim: ClaimFacts, requirement: Requirement, file: FileFacts): Result {
   const proof = proofResult(claim, requirement)
   const about = [claim.id]
   const against = standingAgainst(claim.standing, file.today, file.targetStart)
   // A restriction may leave the post open: that is for a person to say, who confirms it knowing the restriction.
   if (against && !(against === 'restricted' && claim.standing?.decided)) {
-    const reason = { code: 'standing' as const, claim: claim.label, standing: against }
+    const reason = { code: 'standing' as const, claim: claim.label, standing: against, ...termsOf(claim.standing) }
     return { ...unmet(reason, [{ who: 'desk', what: 'decide' }]), claims: about }
   }
   const forNow = interimResult(claim, requirement, file)

@@ -159,6 +159,9 @@ export type SkillsFact = {
   passed?: boolean
 }
 
+/** On which terms a licence is restricted. */
+type Terms = Pick<Standing, 'terms' | 'termsSaid'>
+
 export type FileFacts = {
   today: Temporal.PlainDate
   targetStart: Temporal.PlainDate
@@ -244,7 +247,8 @@ export type OutcomeReason =
   | { code: 'too-low'; claim: StoredValue; credential: string; field: string; given: number; needed: number }
   | { code: 'too-young' | 'too-old'; age: number; on: string; needed: number }
   | { code: 'begins-late'; claim: StoredValue; firstDay: string; needed: string; lateBy: number }
-  | { code: 'standing'; claim: StoredValue; standing: Exclude<Standing['state'], 'good'> }
+  | ({ code: 'standing'; claim: StoredValue; standing: Exclude<Standing['state'], 'good'> } & Terms)
+  | ({ code: 'restricted'; claim: StoredValue } & Terms)
   | { code: 'gaps'; days: number; first: { from: string; through: string }; count: number }
   | { code: 'possible-gaps'; days: number }
   | { code: 'too-little-experience'; months: number; needed: number }

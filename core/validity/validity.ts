@@ -7,12 +7,25 @@ export type Term = { from?: PartialDate; through: PartialDate | 'does not expire
 
 export const standingStates = ['good', 'restricted', 'suspended', 'revoked'] as const
 
+/** On which terms a licence can be restricted; what else a body wrote is kept as it wrote it. */
+export const restrictionTerms = [
+  'supervised',
+  'not alone',
+  'not at night',
+  'listed places',
+  'listed equipment',
+] as const
+export type RestrictionTerm = (typeof restrictionTerms)[number]
+
 /** What a licensing body says of a licence beyond its dates; absent days are open ends. */
 export type Standing = {
   state: (typeof standingStates)[number]
   /** ISO days, first and last. */
   from?: string
   through?: string
+  /** Of a restriction. */
+  terms?: RestrictionTerm[]
+  termsSaid?: string
 }
 
 export type ValidityState =

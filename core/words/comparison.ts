@@ -3,6 +3,7 @@ import type { Reason, Verdict } from '../comparison/verdict'
 import { writeWhen } from '../dates/write'
 import type { Standing } from '../validity/validity'
 import { say } from './say'
+import { termsWords } from './standing'
 
 /** A reason as half a sentence. */
 export function reasonOfDifference(reason: Reason): string {
@@ -124,6 +125,12 @@ export function comparisonSentence(comparison: ClaimComparison): { head: string;
 
 /** What the issuer says of a licence beyond its dates, as a sentence; nothing where it is good. */
 export function standingSentence(standing: Standing): string {
+  const sentence = standingAlone(standing)
+  const terms = termsWords(standing)
+  return sentence && terms ? say('comparison.onTerms', { sentence, terms }) : sentence
+}
+
+function standingAlone(standing: Standing): string {
   if (standing.state === 'good') return ''
   const state = { standing: say(`names.standing.${standing.state}`) }
   const [from, through] = [standing.from, standing.through].map((day) => day && writeWhen(day))

@@ -3,6 +3,7 @@ import type { Outcome, OutcomeReason, Step, Who } from '../requirements/requirem
 import type { Right } from '../rights/rights'
 import { credentialAmountWords, writeAmount } from './requirements'
 import { say } from './say'
+import { termsWords } from './standing'
 import { writeValue } from './stored'
 
 /** Why an outcome is as it is, as a sentence for the desk. */
@@ -123,7 +124,15 @@ function reasonWords(reason: OutcomeReason, nameOf: (key: string) => string): st
     case 'too-old':
       return say(`reason.${reason.code}`, { age: reason.age, day: writeWhen(reason.on), needed: reason.needed })
     case 'standing':
-      return say('reason.standing', { claim: claim(), standing: say(`names.standing.${reason.standing}`) })
+      return termsWords(reason)
+        ? say('reason.standingOnTerms', {
+            ...{ claim: claim(), standing: say(`names.standing.${reason.standing}`), terms: termsWords(reason) },
+          })
+        : say('reason.standing', { claim: claim(), standing: say(`names.standing.${reason.standing}`) })
+    case 'restricted':
+      return termsWords(reason)
+        ? say('reason.restrictedOnTerms', { claim: claim(), terms: termsWords(reason) })
+        : say('reason.restricted', { claim: claim() })
     case 'gaps':
       return say('reason.gaps', {
         days: writeDays(reason.days),

@@ -159,7 +159,7 @@ export const electricalSupervisors: PersonPlan[] = [
     credentials: [
       paper('hv-switching', 'grid', 'GSB-2-58090', -200, 860, { registered: 'revoked' }),
       paper('work-at-height', 'heights', 'HW-25-0114', -120, 970),
-      paper('first-aid', 'aid', 'FH-92771', -30, 700),
+      paper('first-aid', 'aid', 'FH-92771', -30, 700, { copyOf: 'Vandermeer' }),
     ],
     sent: -2,
     acts: [],

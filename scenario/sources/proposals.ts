@@ -24,10 +24,10 @@ const formerJob = (sourceName: string, position: string, from: string, to: strin
 const named: [string, ClaimDetails][] = [
   [
     'Greta Aschenbach',
-    formerJob('Seilwerkstatt Bruckner', 'Summer help', '2009-06', '2009-08', 'chef@seilwerkstatt.example'),
+    formerJob('Seilwerkstatt Bruckner', 'Summer help', '2013-06', '2013-08', 'chef@seilwerkstatt.example'),
   ],
   ['Clara Montserrat', formerJob('Gratbahn Oberwalt', 'Intern', '2010-07', '2010-09', 'personal@gratbahm.example')],
-  ['Jonas Brüderlin', formerJob('Valsanta Bergbahn', 'Winter help', '2008-12', '2009-03', '')],
+  ['Jonas Brüderlin', formerJob('Valsanta Bergbahn', 'Winter help', '2010-12', '2011-02', '')],
   [
     'Viktor Halloran',
     {

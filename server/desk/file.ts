@@ -1,11 +1,12 @@
-import type { File } from '#contract/desk'
+import type { File, FileClaim } from '#contract/desk'
 import type { Proof } from '#contract/verification'
 import { isUndecided, nextGateOf } from '#core/hiring/stages'
 import { openAt, upToGate } from '#core/requirements/evaluate'
 import { firstLook } from '#core/requirements/firstLook'
-import type { ClaimFacts, Gate, Outcome, Requirement } from '#core/requirements/requirement'
+import type { ClaimFacts, FileFacts, Gate, Outcome, Requirement } from '#core/requirements/requirement'
 import type { Right } from '#core/rights/rights'
 import { checksIn } from '#core/rules/rules'
+import { standingAgainst } from '#core/validity/validity'
 import { ballWords, outcomeWords } from '#core/words/outcomes'
 import { say } from '#core/words/say'
 import { writeValue } from '#core/words/stored'
@@ -117,6 +118,7 @@ export async function readFile(deps: Deps, actor: Account, id: string): Promise<
     claims: faces.map((face, index) => ({
       ...face,
       asked: askedAbout(face, enquiries),
+      restricted: restrictionOf(facts.claims[index]!, facts),
       flags: flags.filter(({ claimId, state }) => claimId === face.id && state !== 'dismissed').length,
       ...wantsOf(facts.claims[index]!, outcomes, gate, actor.rights),
     })),
@@ -175,6 +177,13 @@ export async function readFile(deps: Deps, actor: Account, id: string): Promise<
     hidden: [],
   }
   return fileView(file, covering)
+}
+
+/** The restriction of a licence while it goes on. */
+function restrictionOf({ standing }: ClaimFacts, { today, targetStart }: FileFacts): FileClaim['restricted'] {
+  if (!standing || standingAgainst(standing, today, targetStart) !== 'restricted') return null
+  const { decided: _, ...restriction } = standing
+  return restriction
 }
 
 /** Whether and how somebody reads an application: what its scores come to, and as whom they read it. */

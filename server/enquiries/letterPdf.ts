@@ -248,6 +248,7 @@ function drawForm(pen: Pen, { ownAddress }: Letter, person: LetterPerson) {
       say('letter.form.standing'),
       (['good', 'restricted', 'suspended', 'revoked'] as const).map((one) => say(`reply.standing.${one}`)),
     )
+  if (person.beyond.standing) writtenLine(pen, say('letter.form.terms'))
   if (person.beyond.hours)
     options(
       pen,
@@ -277,6 +278,14 @@ function options(pen: Pen, title: string, words: readonly string[]) {
   let x = formB.left * mm
   for (const word of words) x = choice(pen, x, word) + 14
   pen.y -= 22
+}
+
+/** A title with a line to write on. */
+function writtenLine(pen: Pen, title: string) {
+  draw(pen.page, pen.plain, title, formB.left * mm, pen.y, 8.5)
+  pen.y -= 22
+  rule(pen, formB.left * mm, formB.right * mm)
+  pen.y -= 14
 }
 
 /** A box with its word; gives where the word ends. */

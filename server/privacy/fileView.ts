@@ -112,12 +112,12 @@ const nameless: Sight = {
 
 /** A claim made from what is seen of it. */
 function claimView(claim: FileClaim, sight: Sight): FileClaim {
-  const { id, version, credentialVersion, rung, confirmed, saidAt, wants, by, asked, flags } = claim
+  const { id, version, credentialVersion, rung, confirmed, saidAt, wants, by, asked, restricted, flags } = claim
   const { details, papers } = sight
   const own = details(claim.details)
   const readable = (line: FileClaim['documents'][number]) => ({ ...line, reads: textsSeen(line.reads, sight) })
   return {
-    ...{ id, version, credentialVersion, rung, confirmed, saidAt, wants, by, asked, flags },
+    ...{ id, version, credentialVersion, rung, confirmed, saidAt, wants, by, asked, restricted, flags },
     details: own,
     label: labelOf(own),
     documents: papers ? claim.documents.map(readable) : [],

@@ -5,7 +5,7 @@ import { Button } from '../ui/Button'
 import { DateField } from '../ui/DateField'
 import { TextField } from '../ui/Field'
 import { Sheet } from '../ui/Sheet'
-import { type Answer, datesOf, fieldWords, isComplete, standings } from './answers'
+import { type Answer, datesOf, fieldWords, isComplete, standings, terms } from './answers'
 import type { Question } from './question'
 
 const kinds = ['study', 'work', 'licence', 'certificate'] as const
@@ -263,6 +263,42 @@ function AskStanding({ value, onChange, tried, plain }: AskStandingProps) {
           {date('from', say('reply.since'))}
           {date('through', say('reply.through'))}
         </div>
+      )}
+      {(plain || value.state === 'restricted') && (
+        <>
+          <fieldset className="grid gap-1">
+            <legend className="mb-1 font-semibold">{say('reply.terms')}</legend>
+            {terms.map((term) => (
+              <label key={term} className="flex items-center gap-2">
+                <input
+                  type="checkbox"
+                  name={`term ${term}`}
+                  {...(plain
+                    ? { defaultChecked: value.terms.includes(term) }
+                    : {
+                        checked: value.terms.includes(term),
+                        onChange: (event) =>
+                          onChange({
+                            ...value,
+                            terms: terms.filter((one) =>
+                              one === term ? event.target.checked : value.terms.includes(one),
+                            ),
+                          }),
+                      })}
+                />
+                {say(`reply.term.${term}`)}
+              </label>
+            ))}
+          </fieldset>
+          <TextField
+            label={say('reply.otherTerms')}
+            optional
+            name="terms said"
+            maxLength={300}
+            value={value.termsSaid}
+            onChange={plain ? nothing : (event) => onChange({ ...value, termsSaid: event.target.value })}
+          />
+        </>
       )}
       {tried && !value.state && (
         <p role="alert" className="font-semibold text-[0.9em] text-contradicted">

@@ -8,11 +8,26 @@ export type Standing = NonNullable<EnquiryReply['standing']>
 export const fieldWords = ['agrees', 'differs', 'cannot say'] as const satisfies readonly FieldReply['says'][]
 export const standings = ['good', 'restricted', 'suspended', 'revoked'] as const satisfies readonly Standing['state'][]
 
+/** On which terms a licence can be restricted. */
+export const terms = [
+  'supervised',
+  'not alone',
+  'not at night',
+  'listed places',
+  'listed equipment',
+] as const satisfies NonNullable<Standing['terms']>
+
 /** An answer as it is being filled in. */
 export type Answer = {
   known: boolean
   fields: Record<string, { says?: FieldReply['says']; value: string }>
-  standing: { state?: Standing['state']; from: string; through: string }
+  standing: {
+    state?: Standing['state']
+    from: string
+    through: string
+    terms: NonNullable<Standing['terms']>
+    termsSaid: string
+  }
   hours?: EnquiryReply['hours']
   again?: EnquiryReply['again']
   note: string
@@ -31,7 +46,10 @@ export function answerOf({ draft }: Question): Answer {
         { says: field.says, value: field.says === 'differs' ? field.value : '' },
       ]),
     ),
-    standing: { state: standing?.state, from: standing?.from ?? '', through: standing?.through ?? '' },
+    standing: {
+      ...{ state: standing?.state, from: standing?.from ?? '', through: standing?.through ?? '' },
+      ...{ terms: standing?.terms ?? [], termsSaid: standing?.termsSaid ?? '' },
+    },
   }
 }
 
@@ -74,7 +92,11 @@ export function answerOfForm(question: Question, written: Written): Answer {
         : Object.fromEntries(
             question.fields.map(({ key }) => [key, { says: saidOf(key), value: text(`value ${key}`) }]),
           ),
-    standing: { state: one(standings, 'standing'), from: day('standing from'), through: day('standing through') },
+    standing: {
+      ...{ state: one(standings, 'standing'), from: day('standing from'), through: day('standing through') },
+      terms: terms.filter((term) => written[`term ${term}`] !== undefined),
+      termsSaid: text('terms said'),
+    },
     hours: one(hoursSaid, 'hours'),
     again: one(againSaid, 'again'),
     ...{ note: text('note'), respondent: text('respondent'), capacity: text('capacity') },
@@ -91,10 +113,15 @@ export function draftOf(question: Question, answer: Answer): DraftReply {
       return said ? [[key, said] as const] : []
     }),
   )
-  const { state, from, through } = standing
+  const { state, from, through, termsSaid } = standing
+  // Terms are those of a restriction.
+  const onTerms = state === 'restricted' && {
+    ...(standing.terms.length > 0 ? { terms: standing.terms } : {}),
+    ...(termsSaid.trim() ? { termsSaid: termsSaid.trim() } : {}),
+  }
   return {
     ...{ known, fields, note, respondent, capacity },
-    ...(state ? { standing: { state, ...(from ? { from } : {}), ...(through ? { through } : {}) } } : {}),
+    ...(state ? { standing: { state, ...(from ? { from } : {}), ...(through ? { through } : {}), ...onTerms } } : {}),
     ...(hours ? { hours } : {}),
     ...(again ? { again } : {}),
   }

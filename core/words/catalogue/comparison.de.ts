@@ -79,4 +79,5 @@ export default {
   'comparison.reason.other-words': '„{{ours}}“ gegen „{{theirs}}“',
   'comparison.reason.other-amount': 'ein anderer Betrag',
   'comparison.reason.other-currency': 'derselbe Betrag in einer anderen Währung',
+  'comparison.onTerms': '{{sentence}} Auflagen: {{terms}}.',
 } satisfies Translated<typeof english>

@@ -76,4 +76,5 @@ export default {
   'comparison.reason.other-words': '“{{ours}}” against “{{theirs}}”',
   'comparison.reason.other-amount': 'another amount',
   'comparison.reason.other-currency': 'the same amount in another currency',
+  'comparison.onTerms': '{{sentence}} Terms: {{terms}}.',
 } as const

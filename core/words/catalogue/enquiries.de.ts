@@ -184,4 +184,6 @@ export default {
   'enquiries.atMostFiles': 'Höchstens {{most}} Akten auf einmal: einige abwählen.',
   'enquiries.candidateWantsFaster': 'Die Person möchte es schneller.',
   'enquiries.opensItsFile': 'öffnet ihre Akte',
+  'enquiries.terms': 'Mit welchen Auflagen',
+  'enquiries.otherTerms': 'Andere Auflagen, wie sie es schrieben',
 } satisfies Translated<typeof english>

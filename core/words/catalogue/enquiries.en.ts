@@ -178,4 +178,6 @@ export default {
   'enquiries.atMostFiles': 'At most {{most}} files at once: untick some.',
   'enquiries.candidateWantsFaster': 'The candidate wants it faster.',
   'enquiries.opensItsFile': 'opens its file',
+  'enquiries.terms': 'On which terms',
+  'enquiries.otherTerms': 'Other terms, as they wrote them',
 } as const

@@ -320,4 +320,6 @@ export default {
   'file.covered': 'verdeckt',
   'file.none': 'keine',
   'file.any': 'beliebig',
+  'file.restricted': 'eingeschränkt',
+  'file.restrictedOnTerms': 'eingeschränkt: {{terms}}',
 } satisfies Translated<typeof english>

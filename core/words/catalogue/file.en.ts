@@ -315,4 +315,6 @@ export default {
   'file.covered': 'hidden',
   'file.none': 'none',
   'file.any': 'any',
+  'file.restricted': 'restricted',
+  'file.restrictedOnTerms': 'restricted: {{terms}}',
 } as const

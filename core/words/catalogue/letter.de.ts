@@ -37,4 +37,5 @@ export default {
   'letter.form.sendTo': 'Bitte senden an',
   'letter.sheet.title': 'Bitte legen Sie dieses Blatt auf Ihre Antwort',
   'letter.sheet.why': 'Am Quadrat erkennen wir, wozu sie gehört; so wird sie am Tag ihrer Ankunft gelesen.',
+  'letter.form.terms': 'Falls eingeschränkt, mit welchen Auflagen',
 } satisfies Translated<typeof english>

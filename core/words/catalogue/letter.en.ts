@@ -35,4 +35,5 @@ export default {
   'letter.form.sendTo': 'Please send this to',
   'letter.sheet.title': 'Please lay this sheet on top of your answer',
   'letter.sheet.why': 'The square tells us what it belongs to, so that it is read the day it arrives.',
+  'letter.form.terms': 'If restricted, on which terms',
 } as const

@@ -37,4 +37,5 @@ export default {
   'letter.form.sendTo': 'À envoyer à',
   'letter.sheet.title': 'Merci de poser cette feuille sur votre réponse',
   'letter.sheet.why': 'Le carré nous dit de quoi il s’agit ; la réponse est lue le jour de son arrivée.',
+  'letter.form.terms': 'Si restreinte, à quelles conditions',
 } satisfies Translated<typeof english>

@@ -38,4 +38,5 @@ export default {
   'letter.form.sendTo': 'Da spedire a',
   'letter.sheet.title': 'Posate questo foglio sopra la vostra risposta',
   'letter.sheet.why': 'Il quadrato ci dice a che cosa appartiene; così viene letta il giorno in cui arriva.',
+  'letter.form.terms': 'Se limitata, a quali condizioni',
 } satisfies Translated<typeof english>

@@ -84,4 +84,7 @@ export default {
   'reason.letterPart.letterhead': 'the letterhead of the employer',
   'reason.letterMissing': 'Missing on the letter: {{parts}}.',
   'reason.letterMissingAnd': 'Missing on the letter: {{parts}}. {{reason}}',
+  'reason.standingOnTerms': '{{claim}} is {{standing}}: {{terms}}.',
+  'reason.restricted': '{{claim}} holds, restricted.',
+  'reason.restrictedOnTerms': '{{claim}} holds, restricted: {{terms}}.',
 } as const

@@ -132,4 +132,11 @@ export default {
   'reply.pageIsOld':
     'Diese Seite war länger als einen Tag offen. Sehen Sie durch, was Sie geschrieben haben, und senden Sie es noch einmal.',
   'reply.withoutScript': 'Diese Seite als einfaches Formular',
+  'reply.term.supervised': 'Nur unter Aufsicht',
+  'reply.term.not alone': 'Nicht allein',
+  'reply.term.not at night': 'Nicht nachts',
+  'reply.term.listed places': 'Nur an genannten Orten',
+  'reply.term.listed equipment': 'Nur mit genannten Geräten',
+  'reply.terms': 'Mit welchen Auflagen?',
+  'reply.otherTerms': 'Andere Auflagen',
 } satisfies Translated<typeof english>

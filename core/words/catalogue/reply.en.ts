@@ -126,4 +126,11 @@ export default {
   'reply.missing': 'Nothing was sent. What is missing is marked below.',
   'reply.pageIsOld': 'This page was open for more than a day. Look through what you wrote and send it again.',
   'reply.withoutScript': 'This page as a plain form',
+  'reply.term.supervised': 'Only under supervision',
+  'reply.term.not alone': 'Not alone',
+  'reply.term.not at night': 'Not at night',
+  'reply.term.listed places': 'Only in named places',
+  'reply.term.listed equipment': 'Only with named equipment',
+  'reply.terms': 'On which terms?',
+  'reply.otherTerms': 'Other terms',
 } as const

@@ -131,4 +131,11 @@ export default {
   'reply.pageIsOld':
     'Cette page est restée ouverte plus d’un jour. Relisez ce que vous avez écrit et envoyez-le de nouveau.',
   'reply.withoutScript': 'Cette page en formulaire simple',
+  'reply.term.supervised': 'Seulement sous surveillance',
+  'reply.term.not alone': 'Pas seul',
+  'reply.term.not at night': 'Pas de nuit',
+  'reply.term.listed places': 'Seulement en des lieux nommés',
+  'reply.term.listed equipment': 'Seulement avec des équipements nommés',
+  'reply.terms': 'À quelles conditions ?',
+  'reply.otherTerms': 'Autres conditions',
 } satisfies Translated<typeof english>

@@ -127,4 +127,11 @@ export default {
   'reply.missing': 'Nulla è stato inviato. Ciò che manca è indicato sotto.',
   'reply.pageIsOld': 'Questa pagina è rimasta aperta più di un giorno. Rilegga ciò che ha scritto e lo invii di nuovo.',
   'reply.withoutScript': 'Questa pagina come modulo semplice',
+  'reply.term.supervised': 'Solo sotto supervisione',
+  'reply.term.not alone': 'Non da solo',
+  'reply.term.not at night': 'Non di notte',
+  'reply.term.listed places': 'Solo in luoghi indicati',
+  'reply.term.listed equipment': 'Solo con attrezzature indicate',
+  'reply.terms': 'A quali condizioni?',
+  'reply.otherTerms': 'Altre condizioni',
 } satisfies Translated<typeof english>

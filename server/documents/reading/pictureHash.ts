@@ -58,11 +58,11 @@ export async function pictureHash(picture: Buffer): Promise<string | undefined> 
 
 /** A picture cut to where its ink is. Single specks do not count. */
 async function withoutMargins(page: Buffer) {
-  const picture = await sharp(page)
+  const { data, info } = await sharp(page)
     .resize({ width: lookedAt, height: lookedAt, fit: 'inside' })
-    .png({ compressionLevel: 1 })
-    .toBuffer()
-  const { data, info } = await sharp(picture).greyscale().raw().toBuffer({ resolveWithObject: true })
+    .greyscale()
+    .raw()
+    .toBuffer({ resolveWithObject: true })
   const { width, height, channels } = info
   const columns = new Uint32Array(width)
   const rows = new Uint32Array(height)
@@ -78,7 +78,12 @@ async function withoutMargins(page: Buffer) {
   const [left, right] = edges(columns, count)
   const [top, bottom] = edges(rows, count)
   if (right - left < 16 || bottom - top < 16) return undefined
-  return sharp(picture).extract({ left, top, width: right - left + 1, height: bottom - top + 1 })
+  return sharp(data, { raw: { width, height, channels } }).extract({
+    left,
+    top,
+    width: right - left + 1,
+    height: bottom - top + 1,
+  })
 }
 
 /** Where the ink begins and ends: outside lies a four-hundredth of it at most. */

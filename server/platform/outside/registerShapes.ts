@@ -1,4 +1,4 @@
-import { type Standing, standingStates } from '#core/validity/validity'
+import { restrictionTerms, type Standing, standingStates } from '#core/validity/validity'
 
 /** What a register says about a number: fields as text, or that it does not know it. */
 export type RegisterEntry = { found: false } | { found: true; fields: Record<string, string>; standing?: Standing }
@@ -15,13 +15,13 @@ type Read = (answer: Answer, number: string) => RegisterEntry
  * taken for good standing.
  */
 const shapes: Record<string, Read> = {
-  /** One entry as JSON: `{ fields, standing?, standingFrom?, standingThrough? }`; 404 where there is none. */
+  /** One entry as JSON: `{ fields, standing?, standingFrom?, standingThrough?, standingTerms? }`; 404 where there is none. */
   entry: ({ status, text }) => {
     if (status === 404) return { found: false }
     const { fields, ...rest } = objectIn(text)
     return { found: true, fields: textsIn(fields), standing: standingIn(rest) }
   },
-  /** All that fit as JSON: `{ results: [{ number, holder: { given, family, born }, …, status: { code, since, until } }] }`; one that fits wholly counts. */
+  /** All that fit as JSON: `{ results: [{ number, holder: { given, family, born }, …, status: { code, since, until, terms } }] }`; one that fits wholly counts. */
   list: ({ status, text }, number) => {
     if (status === 404) return { found: false }
     const { results } = objectIn(text)
@@ -32,11 +32,11 @@ const shapes: Record<string, Read> = {
     if (fitting.length > 1) throw new RegisterSilent('the register has several entries under this number')
     const { holder, status: standing, ...fields } = fitting[0] as Record<string, unknown>
     const { given, family, born } = (holder ?? {}) as Record<string, unknown>
-    const { code, since, until } = (standing ?? {}) as Record<string, unknown>
+    const { code, since, until, terms } = (standing ?? {}) as Record<string, unknown>
     return {
       found: true,
       fields: textsIn({ ...fields, name: [given, family].filter(Boolean).join(' '), ...(born ? { born } : {}) }),
-      standing: standingIn({ standing: code, standingFrom: since, standingThrough: until }),
+      standing: standingIn({ standing: code, standingFrom: since, standingThrough: until, standingTerms: terms }),
     }
   },
   /** Lines of text, `Key: value`, days as `31.12.2026`; `No record` where there is none. */
@@ -51,9 +51,14 @@ const shapes: Record<string, Read> = {
       standing,
       'standing from': standingFrom,
       'standing through': standingThrough,
+      'standing terms': standingTerms,
       ...fields
     } = Object.fromEntries(pairs)
-    return { found: true, fields: textsIn(fields), standing: standingIn({ standing, standingFrom, standingThrough }) }
+    return {
+      found: true,
+      fields: textsIn(fields),
+      standing: standingIn({ standing, standingFrom, standingThrough, standingTerms }),
+    }
   },
 }
 
@@ -87,15 +92,30 @@ function textsIn(fields: unknown): Record<string, string> {
   )
 }
 
-type Said = { standing?: unknown; standingFrom?: unknown; standingThrough?: unknown }
+type Said = { standing?: unknown; standingFrom?: unknown; standingThrough?: unknown; standingTerms?: unknown }
 
-function standingIn({ standing, standingFrom, standingThrough }: Said): Standing | undefined {
+function standingIn({ standing, standingFrom, standingThrough, standingTerms }: Said): Standing | undefined {
   if (standing === undefined || standing === null || standing === '') return undefined
   const state = standingStates.find((one) => one === standing)
   if (!state) throw new RegisterSilent('the register answered with a standing that was not agreed')
   const day = (value: unknown) => (typeof value === 'string' && /^\d{4}-\d{2}-\d{2}$/.test(value) ? value : undefined)
-  return { state, from: day(standingFrom), through: day(standingThrough) }
+  return { state, from: day(standingFrom), through: day(standingThrough), ...termsIn(standingTerms) }
 }
+
+/** Terms by their agreed names, as a list or between semicolons; any other text stays as it was written. */
+function termsIn(said: unknown): Pick<Standing, 'terms' | 'termsSaid'> {
+  const texts = (Array.isArray(said) ? said : typeof said === 'string' ? said.split(';') : [])
+    .map((text) => String(text).trim())
+    .filter((text) => text !== '')
+  const terms = restrictionTerms.filter((term) => texts.includes(term))
+  const others = texts.filter((text) => !terms.some((term) => term === text))
+  return {
+    ...(terms.length > 0 ? { terms } : {}),
+    ...(others.length > 0 ? { termsSaid: others.join('; ').slice(0, longestTerms) } : {}),
+  }
+}
+
+const longestTerms = 300
 
 /** `31.12.2026` as `2026-12-31`; anything else as it is. */
 const isoDay = (value: string) => value.replace(/^(\d{2})\.(\d{2})\.(\d{4})$/, '$3-$2-$1')

@@ -3,11 +3,11 @@ import type { EnquiryReply, FieldReply } from '#contract/reply'
 import { readTyped, writeWhen } from '#core/dates/write'
 import { againSaid, hoursSaid } from '#core/enquiries/asks'
 import { callChecks } from '#core/enquiries/enquiry'
-import { standingStates } from '#core/validity/validity'
+import { restrictionTerms, standingStates } from '#core/validity/validity'
 import { say } from '#core/words/say'
 import { Button } from '../../ui/Button'
 import { DateField } from '../../ui/DateField'
-import { Choice, LongField, SelectField, TextField } from '../../ui/Field'
+import { CheckList, Choice, LongField, SelectField, TextField } from '../../ui/Field'
 import { faultAt, ProblemNote } from '../../ui/ProblemNote'
 import { useAct } from '../../useAct'
 import { useToast } from '../useToast'
@@ -52,7 +52,11 @@ export function Answering({ enquiry }: { enquiry: AtDesk }) {
         return [[key, { says, value: (dates.has(key) && readTyped(value)) || value.trim() }]]
       }),
     )
-    const { state, from, through } = standing
+    const { state, from, through, terms, termsSaid } = standing
+    const onTerms = state === 'restricted' && {
+      ...(terms?.length ? { terms } : {}),
+      ...(termsSaid ? { termsSaid } : {}),
+    }
     const done = await entering.act({
       params: { id: row.id },
       body: {
@@ -61,7 +65,7 @@ export function Answering({ enquiry }: { enquiry: AtDesk }) {
         reply: {
           ...{ known, fields: known ? said : {}, note, respondent, capacity },
           ...(known && asks.standing && state
-            ? { standing: { state, ...(from ? { from } : {}), ...(through ? { through } : {}) } }
+            ? { standing: { state, ...(from ? { from } : {}), ...(through ? { through } : {}), ...onTerms } }
             : {}),
           ...(known && hours ? { hours } : {}),
           ...(known && again ? { again } : {}),
@@ -141,6 +145,25 @@ export function Answering({ enquiry }: { enquiry: AtDesk }) {
               />
             </>
           )}
+        </div>
+      )}
+      {known && asks.standing && standing.state === 'restricted' && (
+        <div className="grid gap-3">
+          <CheckList
+            label={say('enquiries.terms')}
+            options={restrictionTerms.map((value) => ({ value, label: say(`names.term.${value}`) }))}
+            value={standing.terms ?? []}
+            onChange={(value) =>
+              setStanding({ ...standing, terms: restrictionTerms.filter((term) => value.includes(term)) })
+            }
+          />
+          <TextField
+            label={say('enquiries.otherTerms')}
+            optional
+            maxLength={300}
+            value={standing.termsSaid ?? ''}
+            onChange={(event) => setStanding({ ...standing, termsSaid: event.target.value })}
+          />
         </div>
       )}
       {known && (asks.hours || asks.again) && (

@@ -40,6 +40,7 @@ const claim = (id: string, details: Details, over: Partial<FileClaim> = {}): Fil
   documents: [],
   earlier: [],
   asked: null,
+  restricted: null,
   flags: 0,
   wants: 'You: look at document',
   by: 'offer',

@@ -4,6 +4,7 @@ import { writeWhen } from '#core/dates/write'
 import { credentialName } from '#core/words/names'
 import { requirementTitle } from '#core/words/requirementTitle'
 import { say } from '#core/words/say'
+import { termsWords } from '#core/words/standing'
 import { fading } from '../../ui/lifeOfClaims'
 
 type FileClaim = File['claims'][number]
@@ -111,6 +112,13 @@ const detailOf: { [Kind in ClaimKind]: (details: DetailsOf<Kind>, label: string)
   paper: () => '',
 }
 
+/** A restriction stands wherever the claim does. */
+function restrictedWords({ restricted }: FileClaim): string {
+  if (!restricted) return ''
+  const terms = termsWords(restricted)
+  return terms ? say('file.restrictedOnTerms', { terms }) : say('file.restricted')
+}
+
 function rowOfClaim(file: Listed, claim: FileClaim): Row {
   const { details } = claim
   const early = file.outcomes.find(({ reason, claims }) => reason.code === 'lapses-early' && claims.includes(claim.id))
@@ -131,7 +139,7 @@ function rowOfClaim(file: Listed, claim: FileClaim): Row {
     claim,
     mark: claim.rung === 'contradicted' ? 'contradicted' : (faded ?? (early ? 'expiring' : claim.rung)),
     title: claim.label,
-    detail: detailOf[details.kind](details as never, claim.label),
+    detail: parts(detailOf[details.kind](details as never, claim.label), restrictedWords(claim)),
     wants: overdue
       ? say('file.sourceSilentSince', { value: writeWhen(waiting.askedAt.slice(0, 10)).replace(/ \d{4}$/, '') })
       : claim.wants,
@@ -176,7 +184,7 @@ function rowOfOutcome(file: Listed, outcome: File['outcomes'][number]): Row {
     outcome,
     mark: waived ? 'waived' : outcome.state === 'met' ? 'confirmed' : 'claimed',
     title: requirementTitle(outcome),
-    detail: waived || outcome.state !== 'met' ? (words?.why ?? '') : '',
+    detail: waived || outcome.state !== 'met' || outcome.reason.code === 'restricted' ? (words?.why ?? '') : '',
     wants: words?.ball ?? '',
     when: outcome.state === 'met' ? say('file.met') : waived ? say('file.waivedShort') : '',
     tone: outcome.reason.code === 'gaps' ? 'grave' : 'plain',
