@@ -27,6 +27,8 @@ import { claimsOf, claimsOfAll } from '../records/claims/view'
 import { documentsOfCandidates } from '../records/documents/documents'
 import type { Document } from '../records/documents/model'
 import { PaperPicture, PaperReading } from '../records/documents/readings'
+import { DuplicatePair } from '../records/duplicates/model'
+import { isOpenDuplicate } from '../records/duplicates/open'
 import { enquiriesOfCandidates } from '../records/enquiries/enquiries'
 import { bySourceId } from '../records/enquiries/load'
 import { type Enquiry, Enquiry as EnquiryRow, type EnquiryStepRow } from '../records/enquiries/model'
@@ -58,6 +60,10 @@ export async function factsForFlags(deps: Deps, candidateId: string): Promise<Fl
   const directory = bySourceId([...sources, ...proposed])
   const { names, born, mails, phone } = known.get(candidateId)!
   const papers = await papersOf(deps, claims, documents, person)
+  // Two files that are likely of one person share papers and numbers: whether they are is settled first.
+  const likely = await likelyTheSame(candidateId)
+  const elsewhere = <T extends { candidateId: string }>(found: readonly T[]) =>
+    found.filter(({ candidateId: other }) => !likely.has(other))
   return {
     today: deps.clock.today(),
     person: { names, born, mails, phones: phone ? [phone] : [] },
@@ -65,11 +71,19 @@ export async function factsForFlags(deps: Deps, candidateId: string): Promise<Fl
     papers,
     answers: await answersOf(claims, enquiries),
     vouchings: vouchings.map(({ id, name, mail }) => ({ id, name, mail })),
-    papersElsewhere: await papersElsewhere(candidateId, papers),
-    numbersElsewhere: await numbersElsewhere(candidateId, claims),
-    peopleElsewhere: await peopleElsewhere(candidateId, names, papers),
+    papersElsewhere: elsewhere(await papersElsewhere(candidateId, papers)),
+    numbersElsewhere: elsewhere(await numbersElsewhere(candidateId, claims)),
+    peopleElsewhere: elsewhere(await peopleElsewhere(candidateId, names, papers)),
     freeMail: new Set(watchlist.freeMail),
   }
+}
+
+/** Files that may well be of the same person, while nobody has decided. */
+async function likelyTheSame(candidateId: string): Promise<Set<string>> {
+  const pairs = await DuplicatePair.findAll({
+    where: { ...isOpenDuplicate([candidateId]), likelihood: ['certain', 'likely'] },
+  })
+  return new Set(pairs.flatMap(({ oneId, otherId }) => [oneId, otherId]))
 }
 
 function claimOf(claim: Claim, directory: ReadonlyMap<string, Source>, watchlist: Watchlist): ClaimOfFlags {

@@ -3,32 +3,36 @@ import type { Translated } from './translated'
 
 export default {
   'flags.kind.same file': 'Dasselbe Papier in zwei Akten',
-  'flags.says.same file': 'Genau dieselbe Datei liegt auch hinter einer Angabe von {{who}}.',
+  'flags.says.same file': 'Das Papier zu {{claim}} ist genau dieselbe Datei wie eines von {{who}}.',
   'flags.look.same file':
     'Öffnen Sie beide Papiere. Eine Person kann zwei Akten haben; sonst fragen Sie die Quelle, wem es gehört.',
   'flags.kind.same picture': 'Dasselbe Bild in zwei Akten',
-  'flags.says.same picture': 'Ein Papier von {{who}} sieht gleich aus, nur anders gescannt oder gespeichert.',
+  'flags.says.same picture':
+    'Das Papier zu {{claim}} sieht aus wie eines von {{who}}, nur anders gescannt oder gespeichert.',
   'flags.look.same picture':
     'Legen Sie beide nebeneinander: Name, Nummer, Datum. Was abweicht, wurde auf einem geändert.',
   'flags.kind.number of another': 'Eine Nummer von jemand anderem',
-  'flags.says.number of another': 'Die Nummer {{number}} steht auch in der Akte von {{who}}.',
+  'flags.says.number of another': 'Die Nummer {{number}}, {{claim}}, steht auch in der Akte von {{who}}.',
   'flags.look.number of another':
     'Vergleichen Sie beide Angaben. Ein Zahlendreher ist häufig; fragen Sie die Quelle nach beiden Namen.',
   'flags.kind.name of another': 'Der Name von jemand anderem',
-  'flags.says.name of another': 'Der Name auf dem Papier ist nicht der dieser Person und passt zur Akte von {{who}}.',
+  'flags.says.name of another':
+    'Der Name auf dem Papier zu {{claim}} ist nicht der dieser Person und passt zur Akte von {{who}}.',
   'flags.look.name of another': 'Lesen Sie den Namen, wo er umrandet ist. Oft liegt nur ein Papier falsch.',
   'flags.kind.changed after signing': 'Nach dem Unterschreiben geändert',
-  'flags.says.changed after signing': 'Das PDF trägt eine Signatur und wurde danach geändert oder ergänzt.',
+  'flags.says.changed after signing':
+    'Das PDF zu {{claim}} trägt eine Signatur und wurde danach geändert oder ergänzt.',
   'flags.look.changed after signing':
     'Bitten Sie um die Datei, wie die Quelle sie geschickt hat, oder fragen Sie die Quelle.',
   'flags.kind.image editor': 'Als Bild bearbeitet',
-  'flags.says.image editor': 'Die Datei gibt an, mit {{program}} gemacht zu sein, womit Bilder bearbeitet werden.',
+  'flags.says.image editor':
+    'Das Papier zu {{claim}} gibt an, mit {{program}} gemacht zu sein, womit Bilder bearbeitet werden.',
   'flags.look.image editor': 'Sehen Sie Namen, Nummern und Daten vergrössert an. Manche scannen mit so einem Programm.',
   'flags.kind.text over picture': 'Text über ein Bild gelegt',
-  'flags.says.text over picture': 'Die Seite ist ein Bild, und „{{text}}“ wurde als Text darübergelegt.',
+  'flags.says.text over picture': 'Die Seite zu {{claim}} ist ein Bild, und „{{text}}“ wurde als Text darübergelegt.',
   'flags.look.text over picture': 'Sehen Sie hin, wo es umrandet ist: Was steht unter dem Text?',
   'flags.kind.mixed fonts': 'Gemischte Schriften in einer Nummer',
-  'flags.says.mixed fonts': 'Die Ziffern von „{{text}}“ sind aus mehr als einer Schrift.',
+  'flags.says.mixed fonts': 'Die Ziffern von „{{text}}“ auf dem Papier zu {{claim}} sind aus mehr als einer Schrift.',
   'flags.look.mixed fonts': 'Sehen Sie die Nummer vergrössert an, wo sie umrandet ist.',
   'flags.kind.before its source': 'Bevor es die Quelle gab',
   'flags.says.before its source': '{{claim}} ist von {{day}}; {{source}} gibt es seit {{year}}.',
@@ -101,4 +105,5 @@ export default {
     'Danach wird nicht mehr gesucht, und es steht niemandem im Weg. Gefundenes bleibt und ist nach dem Einschalten wieder zu sehen.',
   'flags.onClaim': 'Eine Auffälligkeit dazu',
   'flags.takesSecond': 'Solange eine Auffälligkeit besteht, braucht das Bestätigen eine zweite Person.',
+  'flags.isLooked': 'ja',
 } satisfies Translated<typeof english>

@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import type { FlagLine } from '#contract/redFlags'
 import { say } from '#core/words/say'
-import { Button } from '../../ui/Button'
+import { Key } from '../../ui/Button'
 import { useSession } from '../../useSession'
 import { useKeys } from '../useKeys'
 import { FlagNote } from './FlagNote'
@@ -16,25 +16,28 @@ export function ClaimFlags({ flags, onPaper }: Props) {
   const settles = may('settleRedFlag')
   const ordered = [...flags].sort((a, b) => order.indexOf(a.state) - order.indexOf(b.state))
   const [first] = ordered
-  useKeys(settles && first?.state === 'open' ? { f: () => setSettling(first.id) } : {})
+  const pressed = settles && first?.state === 'open' ? first.id : undefined
+  useKeys(pressed ? { f: () => setSettling(pressed) } : {})
   const chosen = flags.find(({ id }) => id === settling)
   if (flags.length === 0) return null
   return (
     <section aria-label={say('flags.ofClaim')} className="border-line border-b bg-sheet px-3.5 py-2 text-[0.8667rem]">
       <ul className="grid gap-2">
         {ordered.map((flag) => (
-          <li key={flag.id} className="grid grid-cols-[minmax(0,1fr)_auto] items-start gap-x-3">
-            <div className="grid gap-0.5">
-              <FlagNote flag={flag} onPaper={onPaper} />
-            </div>
-            {settles && (
-              <Button
-                letter={flag.state === 'open' && flag.id === first?.id ? 'F' : undefined}
-                onClick={() => setSettling(flag.id)}
-              >
-                {flag.state === 'open' ? say('flags.settle') : say('flags.lookAgain')}
-              </Button>
-            )}
+          <li key={flag.id} className="grid gap-0.5">
+            <FlagNote flag={flag} brief={flag.id !== first?.id} onPaper={onPaper}>
+              {settles && (
+                <button
+                  type="button"
+                  aria-keyshortcuts={flag.id === pressed ? 'F' : undefined}
+                  className="inline-flex items-center gap-1.5 font-semibold text-confirmed"
+                  onClick={() => setSettling(flag.id)}
+                >
+                  {flag.state === 'open' ? say('flags.settle') : say('flags.lookAgain')}
+                  {flag.id === pressed && <Key letter="F" />}
+                </button>
+              )}
+            </FlagNote>
           </li>
         ))}
       </ul>

@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react'
 import { Link } from 'react-router'
 import type { FlagLine } from '#contract/redFlags'
 import { say } from '#core/words/say'
@@ -5,12 +6,16 @@ import { writeShortDay } from '../../ui/write'
 
 type Props = {
   flag: FlagLine
+  /** Without what to do about it, where several stand together. */
+  brief?: boolean
   /** Opens the paper it rests on, where that is at hand. */
   onPaper?: (documentId: string) => void
+  /** What else can be done, in the line of the links. */
+  children?: ReactNode
 }
 
 /** One red flag: what it rests on, what to do about it, and the ways to where that is to be seen. */
-export function FlagNote({ flag, onPaper }: Props) {
+export function FlagNote({ flag, brief = false, onPaper, children }: Props) {
   const { kind, says, state, other, enquiryId, documentId, settled } = flag
   return (
     <>
@@ -20,7 +25,7 @@ export function FlagNote({ flag, onPaper }: Props) {
         </strong>{' '}
         {says}
       </p>
-      {state === 'open' && <p className="text-ink-2">{say(`flags.look.${kind}`)}</p>}
+      {state === 'open' && !brief && <p className="text-ink-2">{say(`flags.look.${kind}`)}</p>}
       {settled && state !== 'open' && (
         <p className="text-ink-2">
           {say(state === 'upheld' ? 'flags.upheldBy' : 'flags.dismissedBy', {
@@ -30,8 +35,8 @@ export function FlagNote({ flag, onPaper }: Props) {
           })}
         </p>
       )}
-      {(documentId || other?.applicationId || enquiryId) && (
-        <p className="flex flex-wrap gap-x-4">
+      {(children || (documentId && onPaper) || other?.applicationId || enquiryId) && (
+        <div className="flex flex-wrap items-center gap-x-4 gap-y-0.5">
           {documentId && onPaper && (
             <button type="button" className="font-semibold text-confirmed" onClick={() => onPaper(documentId)}>
               {say('flags.showOnPaper')}
@@ -50,7 +55,8 @@ export function FlagNote({ flag, onPaper }: Props) {
               {say('flags.openEnquiry')}
             </Link>
           )}
-        </p>
+          {children}
+        </div>
       )}
     </>
   )

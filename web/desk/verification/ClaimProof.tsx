@@ -80,7 +80,9 @@ function ReadProof({ file, claim, proof, lookAtOnce }: ReadProps) {
       params: { id: claim.id },
       body: { version: proof.version, decision: 'confirmed', note: '' },
     })
-    if (done) toast(say('proof.confirmedLabel', { label: claim.label }), { findingId: done.findingId ?? undefined })
+    if (done?.reviewId) toast(say('proof.proposedOf', { label: claim.label }), { reviewId: done.reviewId })
+    else if (done)
+      toast(say('proof.confirmedLabel', { label: claim.label }), { findingId: done.findingId ?? undefined })
   }
   const lookUp = async () => {
     const done = await register.act({ params: { id: claim.id }, body: { applicationId: file.id } })
