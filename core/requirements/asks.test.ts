@@ -226,7 +226,8 @@ describe('a credential', () => {
   )
 
   test('that is restricted counts once somebody has decided knowing it; no decision makes a suspended one count', () => {
-    expect(withStanding({ state: 'restricted', decided: true })).toBe('met: met')
+    expect(withStanding({ state: 'restricted', decided: true })).toBe('met: restricted')
+    expect(withStanding({ state: 'restricted', decided: true, through: '2026-11-23' })).toBe('met: met')
     expect(withStanding({ state: 'suspended', decided: true })).toBe('unmet: standing: desk decide')
   })
 

@@ -102,6 +102,15 @@ test.each<[OutcomeReason, string]>([
   ],
   [{ code: 'standing', claim: 'Licence', standing: 'revoked' }, 'Licence is revoked.'],
   [
+    { code: 'standing', claim: 'Licence', standing: 'restricted', terms: ['supervised'], termsSaid: 'up to 30 kV' },
+    'Licence is restricted: only under supervision, up to 30 kV.',
+  ],
+  [{ code: 'restricted', claim: 'Licence' }, 'Licence holds, restricted.'],
+  [
+    { code: 'restricted', claim: 'Licence', terms: ['supervised', 'not at night'] },
+    'Licence holds, restricted: only under supervision, not at night.',
+  ],
+  [
     { code: 'gaps', days: 118, count: 2, first: { from: '2023-02-03', through: '2023-05-31' } },
     '118 days to account for, 3 Feb 2023 to 31 May 2023 and 1 more.',
   ],

@@ -9,7 +9,7 @@ beforeAll(async () => {
 }, 60_000)
 afterAll(() => house.close())
 
-type Standing = { standing?: string; standingFrom?: string; standingThrough?: string }
+type Standing = { standing?: string; standingFrom?: string; standingThrough?: string; standingTerms?: string[] }
 
 /** Somebody who has sent an application with a switching authority that a person has looked at and its register knows. */
 async function licensed(name: [string, string], number: string, standing: Standing, days = 400) {
@@ -92,6 +92,29 @@ describe('what a register says of a licence beyond its dates', () => {
     enter('GSB-2-57002', ['Rea', 'Restricted'], details as never, { standing: 'good' })
     await lookUp()
     expect((await outcome())?.state).toBe('met')
+  })
+
+  test('on terms: they are at the claim before and after somebody confirms it, and with its requirement', async () => {
+    const { desk, id, licenceId, outcome, lookUp, details } = await licensed(['Tea', 'Terms'], 'GSB-2-57012', {
+      ...{ standing: 'restricted', standingTerms: ['not at night', 'supervised', 'up to 30 kV', 'not above 2000 m'] },
+    })
+    const terms = { terms: ['supervised', 'not at night'], termsSaid: 'up to 30 kV; not above 2000 m' }
+    expect((await outcome())?.reason).toMatchObject({ code: 'standing', ...terms })
+    const { proof, version, restricted } = await claimOf(desk, id, licenceId)
+    expect([proof.standing, restricted]).toMatchObject([terms, terms])
+    expect(proof.sentence.head).toContain('Terms: only under supervision, not at night, up to 30 kV')
+    const body = { version, decision: 'confirmed with a note', note: 'Days only, beside a supervisor.' } as const
+    await desk.done('decideClaim', { params: { id: licenceId }, body })
+    expect(await outcome()).toMatchObject({ state: 'met', reason: { code: 'restricted', ...terms } })
+    expect((await claimOf(desk, id, licenceId)).restricted).toMatchObject(terms)
+    const { words } = await desk.done('readFile', { params: { id } })
+    const told = words[(await outcome())!.requirement]?.why
+    expect(told).toContain('holds, restricted: only under supervision, not at night, up to 30 kV; not above 2000 m.')
+    // What was lifted stands there no more.
+    enter('GSB-2-57012', ['Tea', 'Terms'], details as never, { standing: 'good' })
+    await lookUp()
+    expect((await claimOf(desk, id, licenceId)).restricted).toBeNull()
+    expect((await outcome())?.reason.code).not.toBe('restricted')
   })
 
   test('a word nobody agreed on is no answer, and never good', async () => {

@@ -62,6 +62,18 @@ test('what was not asked is left out; a standing that was asked is needed', () =
   expect(sent({ ...right, standing: 'good' }).reply).not.toHaveProperty('standing')
 })
 
+test('the terms of a restriction go with it, and with nothing else', () => {
+  const licence = question({ asks: { standing: true, hours: false, again: false } })
+  const onTerms = { 'term not at night': 'on', 'term supervised': 'on', 'terms said': ' up to 30 kV ' }
+  expect(sent({ ...right, standing: 'restricted', ...onTerms }, licence).reply.standing).toEqual({
+    state: 'restricted',
+    terms: ['supervised', 'not at night'],
+    termsSaid: 'up to 30 kV',
+  })
+  expect(sent({ ...right, standing: 'restricted' }, licence).reply.standing).toEqual({ state: 'restricted' })
+  expect(sent({ ...right, standing: 'suspended', ...onTerms }, licence).reply.standing).toEqual({ state: 'suspended' })
+})
+
 test('one button says that all of it is right; what was kept before comes back as it was', () => {
   const { reply, draft } = sent({
     act: 'all right',
