@@ -103,14 +103,6 @@ const views: View[] = [
   },
   { name: 'status', as: 'maelle.dreau-okafor@mail.example', go: myApplication },
   { name: 'reply', go: openEnquiry },
-  {
-    name: 'reply-plain',
-    go: async (page) => {
-      await openEnquiry(page)
-      await page.getByRole('link', { name: 'This page as a plain form' }).click()
-      await page.getByRole('button', { name: 'Send the answer' }).waitFor()
-    },
-  },
   { name: 'desk-today', as: ines, go: (page) => find(page, 'today', 'Maëlle Dréau-Okafor') },
   { name: 'desk-verification', as: ines, go: (page) => find(page, 'verification', 'Tomasz Wierzborski') },
   {
@@ -124,6 +116,15 @@ const views: View[] = [
   },
   { name: 'desk-enquiries', as: ines, go: (page) => page.goto(`${address}/desk/verification/table`) },
   { name: 'desk-table', as: ines, go: (page) => page.goto(`${address}/desk/applications/table`) },
+  {
+    name: 'desk-flags',
+    as: ines,
+    go: async (page) => {
+      await page.goto(`${address}/desk/red-flags`)
+      await page.getByRole('link', { name: 'Greta Aschenbach' }).first().click()
+      await page.getByRole('region', { name: 'Red flags about this' }).waitFor()
+    },
+  },
   {
     name: 'desk-duplicates',
     as: ines,

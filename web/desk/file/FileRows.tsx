@@ -45,11 +45,14 @@ function Line({ row, chosen, onChoose }: { row: Row; chosen: boolean; onChoose: 
         <span className="self-center">
           <Mark name={row.mark} />
         </span>
-        <span className="line-clamp-2 min-w-0" title={`${row.title}, ${row.detail}`}>
-          {row.of === 'claim' && row.claim.flags > 0 && (
-            <Flag size={13} aria-label={say('flags.onClaim')} className="mr-1 inline text-contradicted" />
-          )}
-          {row.title} <span className="text-[0.8333rem] text-ink-2">{row.detail}</span>
+        <span className="min-w-0">
+          <span className="line-clamp-2" title={`${row.title}, ${row.detail}`}>
+            {row.of === 'claim' && row.claim.flags > 0 && (
+              <Flag size={13} aria-label={say('flags.onClaim')} className="mr-1 inline text-contradicted" />
+            )}
+            {row.title} <span className="text-[0.8333rem] text-ink-2">{row.detail}</span>
+          </span>
+          {row.note && <span className="block font-semibold text-[0.8333rem] text-soon-ink">{row.note}</span>}
         </span>
         <span className="truncate text-[0.8333rem] text-ink-2" title={row.wants}>
           {row.wants}

@@ -15,6 +15,8 @@ export type Row = {
   mark: string
   title: string
   detail: string
+  /** What is not cut short, however long it is. */
+  note?: string
   wants: string
   when: string
   tone: 'plain' | 'care' | 'grave'
@@ -139,7 +141,8 @@ function rowOfClaim(file: Listed, claim: FileClaim): Row {
     claim,
     mark: claim.rung === 'contradicted' ? 'contradicted' : (faded ?? (early ? 'expiring' : claim.rung)),
     title: claim.label,
-    detail: parts(detailOf[details.kind](details as never, claim.label), restrictedWords(claim)),
+    detail: detailOf[details.kind](details as never, claim.label),
+    note: restrictedWords(claim),
     wants: overdue
       ? say('file.sourceSilentSince', { value: writeWhen(waiting.askedAt.slice(0, 10)).replace(/ \d{4}$/, '') })
       : claim.wants,

@@ -30,7 +30,7 @@ export function ClaimFlags({ flags, onPaper }: Props) {
                 <button
                   type="button"
                   aria-keyshortcuts={flag.id === pressed ? 'F' : undefined}
-                  className="inline-flex items-center gap-1.5 font-semibold text-confirmed"
+                  className="inline-flex min-h-6 items-center gap-1.5 font-semibold text-confirmed"
                   onClick={() => setSettling(flag.id)}
                 >
                   {flag.state === 'open' ? say('flags.settle') : say('flags.lookAgain')}

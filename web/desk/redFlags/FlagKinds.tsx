@@ -53,11 +53,7 @@ export function FlagKinds() {
 
 function Standing({ kind: { off, mostlyWrong } }: { kind: Kind }) {
   if (off) return <>{say('flags.off', { by: off.by, at: writeShortDay(off.at), reason: off.reason })}</>
-  return mostlyWrong ? (
-    <strong className="text-soon-ink">{say('flags.mostlyWrong')}</strong>
-  ) : (
-    <>{say('flags.isLooked')}</>
-  )
+  return mostlyWrong ? <strong className="text-soon-ink">{say('flags.mostlyWrong')}</strong> : say('flags.isLooked')
 }
 
 function Switch({ kind, version, onClose }: { kind: Kind; version: number; onClose: () => void }) {

@@ -38,20 +38,27 @@ export function FlagNote({ flag, brief = false, onPaper, children }: Props) {
       {(children || (documentId && onPaper) || other?.applicationId || enquiryId) && (
         <div className="flex flex-wrap items-center gap-x-4 gap-y-0.5">
           {documentId && onPaper && (
-            <button type="button" className="font-semibold text-confirmed" onClick={() => onPaper(documentId)}>
+            <button
+              type="button"
+              className="inline-flex min-h-6 items-center font-semibold text-confirmed"
+              onClick={() => onPaper(documentId)}
+            >
               {say('flags.showOnPaper')}
             </button>
           )}
           {other?.applicationId && (
             <Link
               to={`/desk/today/${other.applicationId}${other.claimId ? `/${other.claimId}` : ''}`}
-              className="font-semibold text-confirmed"
+              className="inline-flex min-h-6 items-center font-semibold text-confirmed"
             >
               {say('flags.openOther', { name: other.name })}
             </Link>
           )}
           {enquiryId && (
-            <Link to={`/desk/enquiries/${enquiryId}`} className="font-semibold text-confirmed">
+            <Link
+              to={`/desk/enquiries/${enquiryId}`}
+              className="inline-flex min-h-6 items-center font-semibold text-confirmed"
+            >
               {say('flags.openEnquiry')}
             </Link>
           )}
