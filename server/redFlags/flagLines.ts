@@ -42,7 +42,6 @@ export async function flagLines(flags: readonly Flag[]): Promise<FlagLine[]> {
 export const coveredFlag = (line: FlagLine): FlagLine => ({
   ...line,
   says: sayStored('flags.covered'),
-  place: null,
-  documentId: null,
+  ...{ place: null, documentId: null, enquiryId: null, other: null },
   settled: line.settled && { ...line.settled, reason: '' },
 })

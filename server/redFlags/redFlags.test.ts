@@ -1,8 +1,9 @@
+import type { ClaimDetails } from '#contract/claims'
 import type { QueuedFlag } from '#contract/redFlags'
 import { allRight, askAbout, checkedSource, claimedOf, enquiryAbout } from '../../test/asking'
 import type { Visitor } from '../../test/client'
 import { degraded } from '../../test/degraded'
-import { aPaper, applied, claimOf, type House, openHouse, tokenIn } from '../../test/house'
+import { aDegree, aJob, aPaper, applied, claimOf, type House, openHouse, tokenIn } from '../../test/house'
 import { aContact } from '../../test/source'
 import { readQueued } from '../documents/reading/readQueued'
 import { Job } from '../platform/jobs/model'
@@ -11,7 +12,7 @@ import { Application } from '../records/applications/model'
 import { Claim } from '../records/claims/model'
 import { Document } from '../records/documents/model'
 import { Flag, FlagSettlement } from '../records/redFlags/model'
-import { refreshFlags } from './refresh'
+import { lookThroughNightly, refreshFlags } from './refresh'
 
 let house: House
 beforeAll(async () => {
@@ -214,6 +215,27 @@ describe('a confirmation while a red flag stands', () => {
   })
 })
 
+test('a file is looked through for its claims, its sources and whoever vouches, and again every night', async () => {
+  const { candidate, desk, applicationId } = await claimedOf(house, ['Ines', 'Odd'], await checkedSource(house))
+  const add = (details: ClaimDetails) => candidate.done('addClaim', { body: { details } })
+  await add(aDegree(house, { ...house.source('tannberg'), number: 'XX-99' }))
+  const own = { town: '', country: '', mail: (await candidate.done('readSession')).account!.mail, phone: '', site: '' }
+  const unknown = { sourceId: null, sourceName: 'A firm of a friend', sourceSaid: own }
+  await add(aJob(house, { ...unknown, from: '2014-01-01', to: '2016-01-01' }))
+  await add(aJob(house, { ...unknown, sourceName: 'Another', from: '2014-06-01', to: '2015-12-31' }))
+  await add(aDegree(house, { sourceId: null, sourceName: 'Norwick Royal Institute of Technology', number: 'N-1' }))
+  const candidateId = await fileOf(applicationId)
+  await lookThrough(candidateId)
+  const kinds = (await Flag.findAll({ where: { candidateId, state: 'open' } })).map(({ kind }) => kind)
+  expect(kinds).toEqual(expect.arrayContaining(['number pattern', 'two full-time jobs', 'own contact', 'seller']))
+  // What was looked through is looked through again when the night comes, once.
+  expect(await Job.count({ where: { uniqueKey: `flags ${candidateId}` } })).toBe(0)
+  expect([await lookThroughNightly(house.deps), await lookThroughNightly(house.deps)]).toEqual([0, 0])
+  expect(await Job.count({ where: { uniqueKey: `flags ${candidateId}` } })).toBe(1)
+  const { claims } = await desk.done('readFile', { params: { id: applicationId } })
+  expect(claims.map(({ flags }) => flags).reduce((sum, count) => sum + count, 0)).toBe(kinds.length)
+})
+
 /** The whole queue, page by page. */
 async function allListed(who: Visitor) {
   const flags: QueuedFlag[] = []
@@ -231,13 +253,20 @@ test('the queue is read in pages: each flag once, least slack first', async () =
   const row = { documentId: null, enquiryId: null, otherCandidateId: null, otherClaimId: null, otherDocumentId: null }
   await Flag.bulkCreate(
     Array.from({ length: 101 }, (_, nth) => ({
-      ...{ ...row, id: crypto.randomUUID(), candidateId, kind: 'seller' as const, about: `page ${nth}`, claimId: null },
+      ...{
+        ...row,
+        id: crypto.randomUUID(),
+        candidateId,
+        kind: 'mixed fonts' as const,
+        about: `page ${nth}`,
+        claimId: null,
+      },
       ...{ flagValues: {}, state: 'open' as const, raisedAt: new Date(), version: 1 },
     })),
   )
   const listed = await allListed(desk)
   const slacks = listed.map(({ slack }) => slack!)
-  expect(listed.filter(({ kind }) => kind === 'seller')).toHaveLength(101)
+  expect(listed.filter(({ kind }) => kind === 'mixed fonts')).toHaveLength(101)
   expect(new Set(listed.map(({ id }) => id)).size).toBe(listed.length)
   expect(slacks).toEqual([...slacks].sort((a, b) => a - b))
 })

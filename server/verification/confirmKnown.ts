@@ -11,6 +11,7 @@ import { documentsOf } from '../records/documents/documents'
 import { settleEnquiries } from '../records/enquiries/enquiries'
 import { Finding } from '../records/enquiries/model'
 import { claimedStatement } from '../records/enquiries/statement'
+import { isFlagged } from '../records/redFlags/flags'
 import { awardNumbered } from '../records/sources/awards'
 import type { Source } from '../records/sources/model'
 import { sourceById } from '../records/sources/sources'
@@ -68,7 +69,8 @@ export async function confirmByRecord(
   { said, enquiryId }: Said,
 ): Promise<boolean> {
   const agreement = await agreementOf(claim, source, said)
-  if (!agreement) return false
+  // What a red flag stands against is for people to confirm.
+  if (!agreement || (await isFlagged(claim.id))) return false
   const { comparison, basis } = agreement
   const { rung } = claim
   await compareAndSet(claim, claim.version, { rung: 'confirmed' })

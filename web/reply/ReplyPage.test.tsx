@@ -98,6 +98,27 @@ test('of a licence its standing is asked, with since when where it is not good',
   await waitFor(() => expect(sent[0]?.body).toMatchObject({ standing: { state: 'suspended', from: '2026-11-01' } }))
 })
 
+test('of a restriction its terms are asked, and of nothing else', async () => {
+  const { user, sent } = await show({
+    readEnquiry: question({ kind: 'licence', asks: { standing: true, hours: false, again: false } }),
+  })
+  await user.click(await screen.findByRole('button', { name: 'All of it is right' }))
+  await user.type(screen.getByLabelText('Your name'), 'Rita Registrar')
+  await user.click(screen.getByLabelText(/suspended/i))
+  expect(screen.queryByText('On which terms?')).toBeNull()
+  await user.click(screen.getByLabelText(/restricted/i))
+  await user.click(screen.getByLabelText('Not at night'))
+  await user.click(screen.getByLabelText('Not alone'))
+  await user.click(screen.getByLabelText('Not alone'))
+  await user.type(screen.getByLabelText(/^Other terms/), 'up to 30 kV')
+  await user.click(send())
+  await waitFor(() =>
+    expect(sent[0]?.body).toMatchObject({
+      standing: { state: 'restricted', terms: ['not at night'], termsSaid: 'up to 30 kV' },
+    }),
+  )
+})
+
 test.each([
   ['answered', { state: 'answered' as const, answeredAt: '2026-11-20T09:00:00.000Z' }, /answered already/i],
   ['withdrawn', { state: 'withdrawn' as const }, /no answer/i],

@@ -114,7 +114,10 @@ describe('one enquiry', () => {
     await user.click(within(screen.getByRole('group', { name: /^Name/ })).getByLabelText('Right'))
     await user.click(within(screen.getByRole('group', { name: /^Number/ })).getByLabelText('Not so'))
     await user.type(screen.getByLabelText('According to them'), 'RG-7')
-    await user.selectOptions(screen.getByLabelText('In force today'), 'In force')
+    expect(screen.queryByText('On which terms')).toBeNull()
+    await user.selectOptions(screen.getByLabelText('In force today'), 'Restricted')
+    await user.click(screen.getByLabelText('only under supervision'))
+    await user.type(screen.getByLabelText(/^Other terms/), 'lift 4 only')
     await user.type(screen.getByLabelText('Who spoke'), 'Frau Huber')
     await user.selectOptions(screen.getByLabelText('How you made sure'), 'called back through the switchboard')
     await user.click(enter)
@@ -123,7 +126,8 @@ describe('one enquiry', () => {
         ...{ version: 4, sure: 'called back through the switchboard' },
         reply: {
           fields: { name: { says: 'agrees' }, number: { says: 'differs', value: 'RG-7' } },
-          ...{ standing: { state: 'good' }, respondent: 'Frau Huber' },
+          standing: { state: 'restricted', terms: ['supervised'], termsSaid: 'lift 4 only' },
+          respondent: 'Frau Huber',
         },
       }),
     )
