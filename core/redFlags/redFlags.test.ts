@@ -221,3 +221,48 @@ test('a kind is mostly wrong from five that were settled, with more than three o
   expect(isMostlyWrong({ upheld: 2, dismissed: 6 })).toBe(false)
   expect(isMostlyWrong({ upheld: 1, dismissed: 6 })).toBe(true)
 })
+
+/** Everything that fires, in one file. */
+const everything = (): FlagFacts => {
+  const all = flagKinds.map((kind) => cases[kind].fires[0]!)
+  const listed = <Key extends 'answers' | 'vouchings' | 'papersElsewhere' | 'numbersElsewhere' | 'peopleElsewhere'>(
+    key: Key,
+  ) => all.flatMap((facts) => (facts[key] ?? []) as FlagFacts[Key][number][])
+  return file({
+    claims: all.flatMap(({ claims = [] }, nth) => claims.map((claim) => ({ ...claim, id: `${nth}-${claim.id}` }))),
+    papers: all.flatMap(({ papers = [] }, nth) =>
+      papers.map((one) => ({ ...one, documentId: `d${nth}`, sha256: `a${nth}` })),
+    ),
+    ...{ answers: [], vouchings: listed('vouchings'), papersElsewhere: listed('papersElsewhere') },
+    ...{ numbersElsewhere: listed('numbersElsewhere'), peopleElsewhere: listed('peopleElsewhere') },
+  })
+}
+
+test('what is found does not depend on the order in which a file lists its things', () => {
+  const facts = everything()
+  const keys = (of: FlagFacts) =>
+    findFlags(of)
+      .map(({ kind, about }) => `${kind} ${about}`)
+      .sort()
+  const whole = keys(facts)
+  expect(whole.length).toBeGreaterThan(10)
+  fc.assert(
+    fc.property(
+      fc.shuffledSubarray([...facts.claims], { minLength: facts.claims.length }),
+      fc.shuffledSubarray([...facts.papers], { minLength: facts.papers.length }),
+      (claims, papers) => expect(keys({ ...facts, claims, papers })).toEqual(whole),
+    ),
+  )
+})
+
+test('flags come in the order of their kinds, each once', () => {
+  const found = findFlags(everything())
+  const places = found.map(({ kind }) => flagKinds.indexOf(kind))
+  expect(places).toEqual([...places].sort((a, b) => a - b))
+  expect(new Set(found.map(({ kind, about }) => `${kind} ${about}`)).size).toBe(found.length)
+})
+
+test('nothing in a flag names the other person: whose it is, is said when it is read', () => {
+  const values = JSON.stringify(findFlags(everything()).map(({ values: said }) => said))
+  expect(values).not.toMatch(/Nowak/)
+})

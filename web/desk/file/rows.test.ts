@@ -275,3 +275,19 @@ test('the score sheet shows its per cent only once all are in', () => {
     mark: 'confirmed',
   })
 })
+
+test('a restriction stands with its claim whole, and with the requirement it is met by', () => {
+  const restricted = { state: 'restricted' as const, terms: ['supervised' as const], termsSaid: 'lift 4 only' }
+  expect(onlyRow({ claims: [claim('card', licence(), { restricted })] }).note).toBe(
+    'restricted: only under supervision, lift 4 only',
+  )
+  const plain = onlyRow({ claims: [claim('card', licence(), { restricted: { state: 'restricted' } })] })
+  expect([plain.note, onlyRow({ claims: [claim('card', licence())] }).note]).toEqual(['restricted', ''])
+  const reason = { code: 'restricted', claim: 'Card' } as Outcome['reason']
+  const row = onlyRow({
+    requirements: [asked('fee', { kind: 'permission' } as never)],
+    outcomes: [outcome('fee', { state: 'met', reason })],
+    words: { fee: { why: 'Card holds, restricted.', ball: '' } },
+  })
+  expect(row.detail).toBe('Card holds, restricted.')
+})
