@@ -67,3 +67,15 @@ export const isReadable = (mediaType: string): boolean =>
 
 /** Leaves a paper to be read by machine; what was read is not read again, however often it is left. */
 export const queueReading = (sha256: string, mediaType: string) => queueJob('read paper', { sha256, mediaType })
+
+/** What papers look like, page by page. */
+export async function picturesOf(shas: readonly string[]): Promise<Map<string, (string | null)[]>> {
+  const pictures = new Map<string, (string | null)[]>()
+  for (const { sha256, page, bits } of await PaperPicture.findAll({ where: { sha256: [...shas] }, raw: true })) {
+    const pages = pictures.get(sha256) ?? []
+    while (pages.length < page) pages.push(null)
+    pages[page - 1] = bits
+    pictures.set(sha256, pages)
+  }
+  return pictures
+}
