@@ -245,6 +245,9 @@ function wantsOf(
     .sort((a, b) => b.steps.length - a.steps.length)[0]
   // A source that has answered comes first, also where nothing here rests on it or the paper lapses meanwhile.
   if (isToDecide(claim)) return { wants: ballWords({ who: 'desk', what: 'compare' }, rights), by: about?.gate ?? '' }
+  // Whoever has said already what they think waits for somebody else.
+  if (claim.review === 'second' || claim.review === 'third')
+    return { wants: say(`queue.review.${claim.review}`), by: about?.gate ?? '' }
   if (about && gate) return { wants: ballWords(about.steps[0]!, rights), by: about.gate }
   return claim.paper === 'to look at'
     ? { wants: ballWords({ who: 'desk', what: 'look' }, rights), by: '' }

@@ -56,7 +56,7 @@ test('a contradiction is proposed: the rung stays, the gate is shut, and the sec
   const { findingId, reviewId } = await propose(ines, id, degreeId, 'contradicted')
   expect([findingId, typeof reviewId]).toEqual([null, 'string'])
   const claim = await claimOf(ines, id, degreeId)
-  expect([claim.rung, claim.proof.findings]).toEqual(['asked', []])
+  expect([claim.rung, claim.proof.findings, claim.wants]).toEqual(['asked', [], 'Second person: decide'])
   const { outcomes } = await ines.done('readFile', { params: { id } })
   expect(outcomes.find(({ claims }) => claims.includes(degreeId))?.reason).toMatchObject({ code: 'decision-open' })
 

@@ -67,4 +67,6 @@ export default {
   'queue.sourceSilent': '{{claim}}: auf keinem Weg eine Antwort',
   'queue.reason.letter-lacks': 'Schreiben unvollständig',
   'queue.reason.decision-open': 'Entscheidung läuft',
+  'queue.review.second': 'Zweite Person: entscheiden',
+  'queue.review.third': 'Dritte Person: entscheiden',
 } satisfies Translated<typeof english>

@@ -64,4 +64,6 @@ export default {
   'queue.sourceSilent': '{{claim}}: no answer by any way',
   'queue.reason.letter-lacks': 'letter incomplete',
   'queue.reason.decision-open': 'decision under way',
+  'queue.review.second': 'Second person: decide',
+  'queue.review.third': 'Third person: decide',
 } as const
