@@ -3,6 +3,7 @@ import type { Visitor } from '../../test/client'
 import { degraded } from '../../test/degraded'
 import { aPermit, applied, claimOf, type House, openHouse, until } from '../../test/house'
 import { queueUnread } from '../documents/reading/readQueued'
+import { Document } from '../records/documents/model'
 import { PaperReading } from '../records/documents/readings'
 
 /** Papers are read after everything else, and while all tests run that takes its time. */
@@ -128,11 +129,13 @@ test(
     const bytes = drawPhoto(card('FH-66231'))
     const first = await withCard(bytes, ['Rea', 'Read'])
     expect((await values(first.documentId)).number).toBe('FH-66231')
-    await PaperReading.update({ state: 'no recognition', text: null }, { where: { state: 'read' } })
+    const { sha256 } = await Document.findByPk(first.documentId, { rejectOnEmpty: true })
+    const own = { where: { sha256: sha256! } }
+    await PaperReading.update({ state: 'no recognition', text: null }, own)
     expect((await readingOf(first.documentId)).state).toBe('no recognition')
     expect(await queueUnread(house.deps)).toBe(0)
     await until(async () => (await readingOf(first.documentId)).state === 'read')
-    await PaperReading.destroy({ where: {} })
+    await PaperReading.destroy(own)
     const again = await withCard(bytes, ['Ria', 'Again'])
     expect((await values(again.documentId)).number).toBe('FH-66231')
   },
