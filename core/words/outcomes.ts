@@ -1,6 +1,7 @@
 import { writeDays, writeWhen } from '../dates/write'
 import type { Outcome, OutcomeReason, Step, Who } from '../requirements/requirement'
 import type { Right } from '../rights/rights'
+import type { Standing } from '../validity/validity'
 import { credentialAmountWords, writeAmount } from './requirements'
 import { say } from './say'
 import { termsWords } from './standing'
@@ -124,15 +125,9 @@ function reasonWords(reason: OutcomeReason, nameOf: (key: string) => string): st
     case 'too-old':
       return say(`reason.${reason.code}`, { age: reason.age, day: writeWhen(reason.on), needed: reason.needed })
     case 'standing':
-      return termsWords(reason)
-        ? say('reason.standingOnTerms', {
-            ...{ claim: claim(), standing: say(`names.standing.${reason.standing}`), terms: termsWords(reason) },
-          })
-        : say('reason.standing', { claim: claim(), standing: say(`names.standing.${reason.standing}`) })
+      return say('reason.standing', { claim: claim(), standing: onTerms(reason.standing, reason) })
     case 'restricted':
-      return termsWords(reason)
-        ? say('reason.restrictedOnTerms', { claim: claim(), terms: termsWords(reason) })
-        : say('reason.restricted', { claim: claim() })
+      return say('reason.restricted', { claim: claim(), standing: onTerms('restricted', reason) })
     case 'gaps':
       return say('reason.gaps', {
         days: writeDays(reason.days),
@@ -243,3 +238,7 @@ const monthsWords = (months: number) =>
   ]
     .filter(Boolean)
     .join(' ')
+
+/** A standing, with its terms where it has any. */
+const onTerms = (standing: Standing['state'], reason: Pick<Standing, 'terms' | 'termsSaid'>): string =>
+  [say(`names.standing.${standing}`), termsWords(reason)].filter(Boolean).join(': ')

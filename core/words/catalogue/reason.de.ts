@@ -92,7 +92,5 @@ export default {
   'reason.letterPart.letterhead': 'der Briefkopf des Arbeitgebers',
   'reason.letterMissing': 'Auf dem Schreiben fehlt: {{parts}}.',
   'reason.letterMissingAnd': 'Auf dem Schreiben fehlt: {{parts}}. {{reason}}',
-  'reason.standingOnTerms': '{{claim}} ist {{standing}}: {{terms}}.',
-  'reason.restricted': '{{claim}} gilt eingeschränkt.',
-  'reason.restrictedOnTerms': '{{claim}} gilt eingeschränkt: {{terms}}.',
+  'reason.restricted': '{{claim}} gilt, {{standing}}.',
 } satisfies Translated<typeof english>

@@ -84,7 +84,5 @@ export default {
   'reason.letterPart.letterhead': 'the letterhead of the employer',
   'reason.letterMissing': 'Missing on the letter: {{parts}}.',
   'reason.letterMissingAnd': 'Missing on the letter: {{parts}}. {{reason}}',
-  'reason.standingOnTerms': '{{claim}} is {{standing}}: {{terms}}.',
-  'reason.restricted': '{{claim}} holds, restricted.',
-  'reason.restrictedOnTerms': '{{claim}} holds, restricted: {{terms}}.',
+  'reason.restricted': '{{claim}} holds, {{standing}}.',
 } as const
