@@ -80,4 +80,9 @@ export default {
   'comparison.reason.other-amount': 'ein anderer Betrag',
   'comparison.reason.other-currency': 'derselbe Betrag in einer anderen Währung',
   'comparison.onTerms': '{{sentence}} Auflagen: {{terms}}.',
+  'comparison.term.supervised': 'nur unter Aufsicht',
+  'comparison.term.not alone': 'nicht allein',
+  'comparison.term.not at night': 'nicht nachts',
+  'comparison.term.listed places': 'nur an genannten Orten',
+  'comparison.term.listed equipment': 'nur mit genannten Geräten',
 } satisfies Translated<typeof english>

@@ -77,4 +77,9 @@ export default {
   'comparison.reason.other-amount': 'another amount',
   'comparison.reason.other-currency': 'the same amount in another currency',
   'comparison.onTerms': '{{sentence}} Terms: {{terms}}.',
+  'comparison.term.supervised': 'only under supervision',
+  'comparison.term.not alone': 'not alone',
+  'comparison.term.not at night': 'not at night',
+  'comparison.term.listed places': 'only in named places',
+  'comparison.term.listed equipment': 'only with named equipment',
 } as const

@@ -51,9 +51,4 @@ export default {
   'names.attestationOf': '{{form}}: {{title}}',
   'names.sourceKind.insurer': 'Versicherer',
   'names.sourceKind.referee': 'Referenzperson',
-  'names.term.supervised': 'nur unter Aufsicht',
-  'names.term.not alone': 'nicht allein',
-  'names.term.not at night': 'nicht nachts',
-  'names.term.listed places': 'nur an genannten Orten',
-  'names.term.listed equipment': 'nur mit genannten Geräten',
 } satisfies Translated<typeof english>

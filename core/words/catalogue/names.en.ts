@@ -48,9 +48,4 @@ export default {
   'names.attestationOf': '{{form}}: {{title}}',
   'names.sourceKind.insurer': 'insurer',
   'names.sourceKind.referee': 'referee',
-  'names.term.supervised': 'only under supervision',
-  'names.term.not alone': 'not alone',
-  'names.term.not at night': 'not at night',
-  'names.term.listed places': 'only in named places',
-  'names.term.listed equipment': 'only with named equipment',
 } as const

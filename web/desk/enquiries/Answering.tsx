@@ -151,7 +151,7 @@ export function Answering({ enquiry }: { enquiry: AtDesk }) {
         <div className="grid gap-3">
           <CheckList
             label={say('enquiries.terms')}
-            options={restrictionTerms.map((value) => ({ value, label: say(`names.term.${value}`) }))}
+            options={restrictionTerms.map((value) => ({ value, label: say(`comparison.term.${value}`) }))}
             value={standing.terms ?? []}
             onChange={(value) =>
               setStanding({ ...standing, terms: restrictionTerms.filter((term) => value.includes(term)) })
