@@ -46,7 +46,7 @@ export const listRedFlags = endpoint({
   path: '/api/desk/red-flags',
   summary: 'Red flags that nobody has settled, of the people with least slack first',
   access: 'flags.settle',
-  query: Type.Object({ after: Type.Optional(Type.String({ maxLength: 200 })) }),
+  query: Type.Object({ after: Type.Optional(Type.String({ pattern: '^-?\\d{1,9}_[0-9a-f-]{36}$' })) }),
   reply: Type.Object({ flags: Type.Array(QueuedFlag), next: orNull(Type.String()) }),
   invalidates: ['desk'],
 })

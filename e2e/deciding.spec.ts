@@ -77,7 +77,7 @@ test('what a photograph says is read from it with its place; a misread is caught
 }) => {
   const ines = await windowOf(browser)
   await signIn(ines, 'ines@vallorne.example')
-  await fileOf(ines, 'Aschenbach', /Greta Aschenbach/)
+  await fileOf(ines, 'Nwosu', /Adaeze Nwosu/)
   await openClaim(ines, /First aid at work/)
   await ines.keyboard.press('l')
   const dialog = ines.getByRole('dialog')

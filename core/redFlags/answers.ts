@@ -5,33 +5,39 @@ import type { RedFlag } from './redFlag'
 
 /** An office needs longer, whatever it is asked. */
 const mostMinutes = 10
+/** How long a contact that has never answered is new. */
+const newDays = 30
 const fewestDigits = 6
 
 /** Answers that came from somewhere else than the source, or quicker than anybody looks something up. */
 export function oddAnswers({ answers, claims, freeMail }: FlagFacts): RedFlag[] {
-  return answers.flatMap(({ enquiryId, claimId, from, askedAt, answeredAt, isNewContact }): RedFlag[] => {
-    const claim = claims.find(({ id }) => id === claimId)
-    const source = claim?.source
-    if (!claim || !source) return []
-    const at = { claimId, enquiryId }
-    const values = { claim: claim.label, source: source.name }
-    const minutes = Math.floor((Date.parse(answeredAt) - Date.parse(askedAt)) / 60_000)
-    return [
-      ...(from && !speaksFor(from, source.contacts, freeMail)
-        ? [{ kind: 'answer from elsewhere' as const, about: `${enquiryId} ${from}`, at, values: { ...values, from } }]
-        : []),
-      ...(isNewContact && minutes < mostMinutes
-        ? [
-            {
-              kind: 'answer at once' as const,
-              about: enquiryId,
-              at,
-              values: { ...values, count: Math.max(1, minutes) },
-            },
-          ]
-        : []),
-    ]
-  })
+  return answers.flatMap(
+    ({ enquiryId, claimId, from, askedAt, answeredAt, contactSince, answeredBefore }): RedFlag[] => {
+      const claim = claims.find(({ id }) => id === claimId)
+      const source = claim?.source
+      if (!claim || !source) return []
+      const at = { claimId, enquiryId }
+      const values = { claim: claim.label, source: source.name }
+      const known = contactSince ? (Date.parse(askedAt) - Date.parse(contactSince)) / 86_400_000 : newDays
+      const isNew = !answeredBefore && known < newDays
+      const minutes = Math.floor((Date.parse(answeredAt) - Date.parse(askedAt)) / 60_000)
+      return [
+        ...(from && !speaksFor(from, source.contacts, freeMail)
+          ? [{ kind: 'answer from elsewhere' as const, about: `${enquiryId} ${from}`, at, values: { ...values, from } }]
+          : []),
+        ...(isNew && minutes < mostMinutes
+          ? [
+              {
+                kind: 'answer at once' as const,
+                about: enquiryId,
+                at,
+                values: { ...values, count: Math.max(1, minutes) },
+              },
+            ]
+          : []),
+      ]
+    },
+  )
 }
 
 /** Whoever vouches for a candidate, or answers for their source, and is reached as they are themselves. */

@@ -22,8 +22,8 @@ export const oddDates = (facts: FlagFacts): RedFlag[] =>
     ...tooYoung(claim, facts.person.born),
   ])
 
-/** When something was given: at the end of a study, at its issue, or whenever a job that is over ended. */
-const givenOf = ({ given, to }: ClaimOfFlags): PartialDate | undefined => given ?? to
+/** When something was given: at the end of a study, at its issue; a job that is over is attested when it ended. */
+const givenOf = ({ kind, given, to }: ClaimOfFlags): PartialDate | undefined => (kind === 'work' ? to : given)
 
 function beyondItsSource(claim: ClaimOfFlags): RedFlag[] {
   const { source } = claim

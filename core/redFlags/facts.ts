@@ -94,8 +94,10 @@ export type AnswerOfFlags = {
   from?: string
   askedAt: string
   answeredAt: string
-  /** No earlier answer had come from this contact. */
-  isNewContact: boolean
+  /** When somebody made sure of the contact it was asked of, where that was not before anybody here asked. */
+  contactSince?: string
+  /** An earlier answer had come from it. */
+  answeredBefore: boolean
 }
 
 export type VouchingOfFlags = { id: string; name: string; mail: string }

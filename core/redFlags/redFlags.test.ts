@@ -57,8 +57,8 @@ const elsewhere = { documentId: 'o', claimId: 'c', candidateId: 'other', sha256:
 const theirs = { claimId: 'c', candidateId: 'other', number: 'KP 2016 0042', kind: 'study' as const, sourceId: 's' }
 const jan = { candidateId: 'other', names: ['Jan Nowak'], born: '1990-01-01' }
 const answer = {
-  ...{ enquiryId: 'e', claimId: 'a', from: 'records@karwen.example', isNewContact: true },
-  ...{ askedAt: '2026-11-20T09:00:00Z', answeredAt: '2026-11-20T09:30:00Z' },
+  ...{ enquiryId: 'e', claimId: 'a', from: 'records@karwen.example', answeredBefore: false },
+  ...{ askedAt: '2026-11-20T09:00:00Z', answeredAt: '2026-11-20T09:30:00Z', contactSince: '2026-11-18T09:00:00Z' },
 }
 const spot = { page: 1, x: 0.4, y: 0.5, width: 0.1, height: 0.02 }
 const made = (over: Partial<Making>) => ({ papers: [paper({ making: { ...untouched, ...over } })] })
@@ -119,6 +119,8 @@ const cases: Record<FlagKind, { fires: Partial<FlagFacts>[]; not: Partial<FlagFa
     not: [
       // What was begun before it ended is given out for a year.
       { claims: [study({ source: source({ existedTo: 2015 }) })] },
+      // Until when it holds is not when it was given.
+      { claims: [study({ kind: 'licence', given: undefined, source: source({ existedTo: 2014 }) })] },
       { claims: [study()] },
     ],
   },
@@ -158,7 +160,9 @@ const cases: Record<FlagKind, { fires: Partial<FlagFacts>[]; not: Partial<FlagFa
     fires: [{ answers: [{ ...answer, answeredAt: '2026-11-20T09:09:00Z' }] }],
     not: [
       { answers: [{ ...answer, answeredAt: '2026-11-20T09:10:00Z' }] },
-      { answers: [{ ...answer, answeredAt: '2026-11-20T09:01:00Z', isNewContact: false }] },
+      { answers: [{ ...answer, answeredAt: '2026-11-20T09:01:00Z', answeredBefore: true }] },
+      { answers: [{ ...answer, answeredAt: '2026-11-20T09:01:00Z', contactSince: '2026-10-21T09:00:00Z' }] },
+      { answers: [{ ...answer, answeredAt: '2026-11-20T09:01:00Z', contactSince: undefined }] },
     ],
   },
   seller: { fires: [{ claims: [study({ seller })] }], not: [{ claims: [study()] }] },

@@ -18,7 +18,7 @@ export const deskRoutes = [
     counts: await readCounts(deps, actor),
     refusedMails: await countRefused(),
     incomingMails: await countIncomingMails(),
-    redFlags: await countOpenFlags(),
+    redFlags: await countOpenFlags(deps),
     today: deps.clock.today().toString(),
   })),
   bind(contract.find, ({ deps, actor, input }) => find(deps, actor, input.query.text.trim())),

@@ -53,7 +53,7 @@ export async function factsForFlags(deps: Deps, candidateId: string): Promise<Fl
     person: { names, born, mails, phones: phone ? [phone] : [] },
     claims: claims.map((claim) => claimOf(claim, directory, watchlist)),
     papers,
-    answers: await answersOf(claims, enquiries),
+    answers: await answersOf(claims, enquiries, directory),
     vouchings: vouchings.map(({ id, name, mail }) => ({ id, name, mail })),
     papersElsewhere: elsewhere(await papersElsewhere(candidateId, papers)),
     numbersElsewhere: elsewhere(await numbersElsewhere(candidateId, claims)),
@@ -144,7 +144,11 @@ async function papersOf(
 }
 
 /** The answers that count now, with where they came from. */
-async function answersOf(claims: readonly Claim[], enquiries: readonly Enquiry[]): Promise<AnswerOfFlags[]> {
+async function answersOf(
+  claims: readonly Claim[],
+  enquiries: readonly Enquiry[],
+  directory: ReadonlyMap<string, Source>,
+): Promise<AnswerOfFlags[]> {
   const answered = enquiries.filter(
     ({ state, claimId, credentialVersion, channel, answeredAt }) =>
       state === 'answered' &&
@@ -162,7 +166,8 @@ async function answersOf(claims: readonly Claim[], enquiries: readonly Enquiry[]
         ...(from ? { from } : {}),
         askedAt: enquiry.askedAt.toISOString(),
         answeredAt: enquiry.answeredAt!.toISOString(),
-        isNewContact: enquiry.channel === 'link' && (await isFirstAnswer(enquiry)),
+        ...sinceWhen(enquiry, directory),
+        answeredBefore: enquiry.channel !== 'link' || (await hasAnswered(enquiry)),
       }
     }),
   )
@@ -175,7 +180,16 @@ function cameFrom(steps: readonly EnquiryStepRow[]): string | undefined {
   return answer ?? (paper?.includes('@') ? paper : undefined)
 }
 
-const isFirstAnswer = async ({ sourceId, contactId, askedAt }: Enquiry): Promise<boolean> =>
+/** When a contact was made sure of; those that came with the directory are known from before. */
+function sinceWhen(
+  { sourceId, contactId }: Enquiry,
+  directory: ReadonlyMap<string, Source>,
+): { contactSince?: string } {
+  const checked = directory.get(sourceId)?.known.contacts.find(({ id }) => id === contactId)?.checked
+  return checked?.how ? { contactSince: checked.at } : {}
+}
+
+const hasAnswered = async ({ sourceId, contactId, askedAt }: Enquiry): Promise<boolean> =>
   (await Enquiry.count({
     where: { sourceId, contactId: contactId ?? null, state: 'answered', answeredAt: { [Op.lt]: askedAt } },
-  })) === 0
+  })) > 0

@@ -2,38 +2,53 @@ import { QueryTypes } from 'sequelize'
 import type { QueuedFlag } from '#contract/redFlags'
 import { activeStages } from '#core/hiring/stages'
 import { hiddenKindOfClaim, sees } from '#core/privacy/hidden'
-import { countUpTo } from '../platform/database/countUpTo'
+import type { FlagKind } from '#core/redFlags/redFlag'
 import type { Account, Deps } from '../platform/deps'
 import { applicationsById } from '../records/applications/find'
 import { Claim } from '../records/claims/model'
 import { shownNames } from '../records/people/shownNames'
-import { offKinds, openFlagsWhere } from '../records/redFlags/flags'
+import { offKinds } from '../records/redFlags/flags'
 import { Flag } from '../records/redFlags/model'
 import { coveredFlag, flagLines } from './flagLines'
 
 const page = 50
-const mostCounted = 1000
 
-/** How many wait for somebody, as far as anybody counts. */
-export const countOpenFlags = async (): Promise<number> => countUpTo(Flag, mostCounted, await openFlagsWhere())
+/**
+ * Open flags of people the desk works on, each with the application of theirs that has least slack. Driven by the flags, which are
+ * few beside the summaries.
+ */
+const openOnes = `red_flags f JOIN application_summaries s ON s.applicationId = (
+    SELECT t.applicationId FROM application_summaries t WHERE t.candidateId = f.candidateId AND t.stage IN (:stages)
+    ORDER BY t.slack, t.applicationId LIMIT 1)
+  WHERE f.state = 'open'`
+const stages = [...activeStages, 'cleared']
+
+/** How many of each kind are in the queue, or would be if their kind were looked for. */
+export async function openByKind({ sequelize }: Pick<Deps, 'sequelize'>): Promise<Map<FlagKind, number>> {
+  const rows = await sequelize.query<{ kind: FlagKind; count: number }>(
+    `SELECT f.kind, COUNT(*) AS count FROM ${openOnes} GROUP BY f.kind`,
+    { replacements: { stages }, type: QueryTypes.SELECT },
+  )
+  return new Map(rows.map(({ kind, count }) => [kind, Number(count)]))
+}
+
+/** How many wait for somebody: as many as the queue lists. */
+export async function countOpenFlags(deps: Pick<Deps, 'sequelize'>): Promise<number> {
+  const [open, off] = await Promise.all([openByKind(deps), offKinds()])
+  return [...open].reduce((sum, [kind, count]) => (off.includes(kind) ? sum : sum + count), 0)
+}
 
 type Place = { id: string; applicationId: string; slack: number }
 
-/** A page of what nobody has settled about people the desk works on: by the slack of the person, then by age. */
+/** A page of what nobody has settled: by the slack of the person, then by age. */
 export async function listRedFlags(deps: Deps, actor: Account, { after }: { after?: string }) {
   const [slack, id] = after?.split('_') ?? []
   const off = await offKinds()
   const found = await deps.sequelize.query<Place>(
-    `SELECT f.id, s.slack, s.applicationId FROM red_flags f JOIN (
-       SELECT candidateId, applicationId, slack, ROW_NUMBER() OVER (PARTITION BY candidateId ORDER BY slack, applicationId) AS nth
-       FROM application_summaries WHERE stage IN (:stages)) s ON s.candidateId = f.candidateId AND s.nth = 1
-     WHERE f.state = 'open' ${off.length > 0 ? 'AND f.kind NOT IN (:off)' : ''}
+    `SELECT f.id, s.slack, s.applicationId FROM ${openOnes} ${off.length > 0 ? 'AND f.kind NOT IN (:off)' : ''}
        ${slack && id ? 'AND (s.slack > :slack OR (s.slack = :slack AND f.id > :id))' : ''}
      ORDER BY s.slack, f.id LIMIT ${page + 1}`,
-    {
-      replacements: { stages: [...activeStages, 'cleared'], off, slack: Number(slack), id },
-      type: QueryTypes.SELECT,
-    },
+    { replacements: { stages, off, slack: Number(slack), id }, type: QueryTypes.SELECT },
   )
   const places = found.slice(0, page)
   const flags = await Flag.findAll({ where: { id: places.map((place) => place.id) } })

@@ -11,6 +11,7 @@ import { eraseFile } from '../privacy/erase'
 import { Application } from '../records/applications/model'
 import { Claim } from '../records/claims/model'
 import { Document } from '../records/documents/model'
+import { isFlagged } from '../records/redFlags/flags'
 import { Flag, FlagSettlement } from '../records/redFlags/model'
 import { lookThroughNightly, refreshFlags } from './refresh'
 
@@ -269,6 +270,54 @@ test('the queue is read in pages: each flag once, least slack first', async () =
   expect(listed.filter(({ kind }) => kind === 'mixed fonts')).toHaveLength(101)
   expect(new Set(listed.map(({ id }) => id)).size).toBe(listed.length)
   expect(slacks).toEqual([...slacks].sort((a, b) => a - b))
+})
+
+test('the rail counts what the queue lists: nobody whose application has ended, and no kind that is switched off', async () => {
+  const { first, second } = await twins(['Willa', 'Withdrawn'], ['Wim', 'Waits'])
+  await lookThrough(second.candidateId)
+  const admin = await house.staff('administrator')
+  const listed = async () => (await allListed(admin)).length
+  const inRail = async () => (await admin.done('readCounts')).redFlags
+  const counted = async () =>
+    (await admin.done('countRedFlags')).kinds.reduce((sum, { open, off }) => sum + (off ? 0 : open), 0)
+  const all = await listed()
+  expect([await inRail(), await counted()]).toEqual([all, all])
+  await first.candidate.done('withdraw', { params: { id: first.applicationId } })
+  const left = await listed()
+  expect(left).toBeLessThan(all)
+  expect((await allListed(admin)).map(({ name }) => name)).not.toContain('Willa Withdrawn')
+  const { version } = await admin.done('countRedFlags')
+  const body = { version, on: false, reason: 'One course gives one paper to all' }
+  await admin.done('switchRedFlagKind', { params: { kind: 'same file' }, body })
+  expect([await inRail(), await counted()]).toEqual([await listed(), await listed()])
+  expect(await listed()).toBeLessThan(left)
+  const { version: next } = await admin.done('countRedFlags')
+  await admin.done('switchRedFlagKind', { params: { kind: 'same file' }, body: { ...body, version: next, on: true } })
+  expect((await admin.call('listRedFlags', { query: { after: 'here_and there' } })).status).toBe(422)
+})
+
+test('what was raised in a file before it was merged stands in nobody’s way', async () => {
+  const { first } = await twins(['Mara', 'Merged'], ['Max', 'Merged'])
+  const claim = await Claim.findByPk(first.claimId, { rejectOnEmpty: true })
+  expect(await isFlagged(claim)).toBe(true)
+  const { candidateId: kept } = await withPaper(['Mara', 'Kept'], await aPaper('Another of hers'))
+  await claim.update({ candidateId: kept })
+  expect(await isFlagged(claim)).toBe(false)
+})
+
+test('one that is looked at again after its ground has gone goes by itself', async () => {
+  const { first } = await twins(['Rita', 'Reopened'], ['Ron', 'Reopened'])
+  const [flag] = await flagsOn(first)
+  const settle = (outcome: 'upheld' | 'reopened', version: number) =>
+    first.desk.done('settleRedFlag', { params: { id: flag!.id }, body: { version, outcome, reason } })
+  await settle('upheld', 1)
+  await (await documentOf(first.documentId)).update({ state: 'replaced' })
+  await lookThrough(first.candidateId)
+  expect((await flagsOn(first))[0]?.state).toBe('upheld')
+  await settle('reopened', 2)
+  expect(await Job.count({ where: { uniqueKey: `flags ${first.candidateId}` } })).toBe(1)
+  await lookThrough(first.candidateId)
+  expect(await flagsOn(first)).toEqual([])
 })
 
 test('what rests on hidden things is told to be there, and nothing of what', async () => {

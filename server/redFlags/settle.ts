@@ -6,9 +6,10 @@ import { compareAndSet } from '../platform/database/compareAndSet'
 import { writeVersioned } from '../platform/database/settings'
 import type { Account, Deps } from '../platform/deps'
 import { notFound, requireVersion } from '../platform/errors/problems'
-import { countsOfFlags, settlementsOf, switchedOff } from '../records/redFlags/flags'
+import { countsSettled, queueFlags, settlementsOf, switchedOff } from '../records/redFlags/flags'
 import { Flag, FlagSettlement } from '../records/redFlags/model'
 import { problems } from './problems'
+import { openByKind } from './queue'
 
 type Settling = Static<typeof settleRedFlag.body>
 
@@ -27,6 +28,8 @@ export async function settleFlag(deps: Deps, actor: Account, id: string, { versi
     ...{ flagId: id, nth: before.length + 1, outcome, reason: reason.trim() },
     ...{ settledBy: actor.name, settledById: actor.id, settledAt: deps.clock.now() },
   })
+  // What it rested on may be gone since.
+  if (outcome === 'reopened') await queueFlags(flag.candidateId)
   await recordEvent(deps, actor, {
     code: 'flag-settled',
     words: `flag-settled.${outcome}`,
@@ -38,15 +41,15 @@ export async function settleFlag(deps: Deps, actor: Account, id: string, { versi
 }
 
 /** How often each kind was right. */
-export async function countRedFlags() {
-  const [{ version, off }, counts] = await Promise.all([switchedOff(), countsOfFlags()])
+export async function countRedFlags(deps: Deps) {
+  const [{ version, off }, counts, open] = await Promise.all([switchedOff(), countsSettled(), openByKind(deps)])
   const count = (kind: FlagKind, state: Flag['state']) =>
     Number(counts.find((one) => one.kind === kind && one.state === state)?.count ?? 0)
   return {
     version,
     kinds: flagKinds.map((kind) => {
       const of = {
-        open: count(kind, 'open'),
+        open: open.get(kind) ?? 0,
         upheld: count(kind, 'upheld'),
         dismissed: count(kind, 'dismissed'),
       }

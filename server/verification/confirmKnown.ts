@@ -70,7 +70,7 @@ export async function confirmByRecord(
 ): Promise<boolean> {
   const agreement = await agreementOf(claim, source, said)
   // What a red flag stands against is for people to confirm.
-  if (!agreement || (await isFlagged(claim.id))) return false
+  if (!agreement || (await isFlagged(claim))) return false
   const { comparison, basis } = agreement
   const { rung } = claim
   await compareAndSet(claim, claim.version, { rung: 'confirmed' })

@@ -41,7 +41,7 @@ export async function decideClaim(
   requireGrounds(decision, note.trim(), weighed, asked)
   if (decision.startsWith('confirmed')) requireNewAnswer(claim, file, weighed)
   requireReasonAnew(claim, file, weighed, note)
-  if (takesSecond(decision, await isFlagged(claim.id))) {
+  if (takesSecond(decision, await isFlagged(claim))) {
     const review = await openReview(deps, actor, claim, version, weighed, { decision, note: note.trim() })
     return { findingId: null, reviewId: review.id }
   }

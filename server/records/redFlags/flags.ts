@@ -3,6 +3,7 @@ import type { FlagKind } from '#core/redFlags/redFlag'
 import { readVersioned } from '../../platform/database/settings'
 import { Job } from '../../platform/jobs/model'
 import { queueJob } from '../../platform/jobs/queue'
+import type { Claim } from '../claims/model'
 import { Flag, FlagSettlement } from './model'
 
 /** Kinds that are not looked for, with who decided that and why. */
@@ -23,20 +24,22 @@ export const flagsOf = async (candidateIds: readonly string[]): Promise<Flag[]> 
     order: ['raisedAt', 'id'],
   })
 
-/** Whether something stands against a claim that nobody has dismissed. */
-export const isFlagged = async (claimId: string): Promise<boolean> =>
+/**
+ * Whether something stands against a claim that nobody has dismissed. What was raised in a file that has been merged into this
+ * one is raised here again, and does not count twice.
+ */
+export const isFlagged = async ({ id: claimId, candidateId }: Pick<Claim, 'id' | 'candidateId'>): Promise<boolean> =>
   (await Flag.count({
-    where: { claimId, state: ['open', 'upheld'], kind: { [Op.notIn]: await offKinds() } },
+    where: { claimId, candidateId, state: ['open', 'upheld'], kind: { [Op.notIn]: await offKinds() } },
   })) > 0
-
-export const openFlagsWhere = async () => ({ state: 'open' as const, kind: { [Op.notIn]: await offKinds() } })
 
 export const settlementsOf = async (flagIds: readonly string[]): Promise<FlagSettlement[]> =>
   flagIds.length === 0 ? [] : FlagSettlement.findAll({ where: { flagId: [...flagIds] }, order: ['nth'] })
 
-/** How many of each kind there are, by what became of them. */
-export const countsOfFlags = async (): Promise<{ kind: FlagKind; state: Flag['state']; count: number }[]> =>
+/** How many of each kind were settled, by what they came to. */
+export const countsSettled = async (): Promise<{ kind: FlagKind; state: Flag['state']; count: number }[]> =>
   (await Flag.findAll({
+    where: { state: ['upheld', 'dismissed'] },
     attributes: ['kind', 'state', [fn('COUNT', col('id')), 'count']],
     group: ['kind', 'state'],
     raw: true,
