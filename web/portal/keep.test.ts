@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto'
-import { adoptAnswers, forgetEntry, keepAnswers, keepEntry, keptEntry } from './keep'
+import { adoptAnswers, changeEntry, forgetEntry, keepAnswers, keepEntry, keptEntry } from './keep'
 
 const waits = (value: string, basedOn = '') => ({ value, basedOn })
 
@@ -38,4 +38,12 @@ test('an entry half written is kept until it is forgotten', async () => {
   expect(await keptEntry('claim')).toEqual({ award: 'MSc' })
   await forgetEntry('claim')
   expect(await keptEntry('claim')).toBeUndefined()
+})
+
+test('of many changes of one entry at once none is lost', async () => {
+  const letters = [...'abcdefghij']
+  await Promise.all(letters.map((letter) => changeEntry('list', (before) => [...((before as string[]) ?? []), letter])))
+  expect(await keptEntry('list')).toEqual(letters)
+  await changeEntry('list', () => undefined)
+  expect(await keptEntry('list')).toEqual(letters)
 })

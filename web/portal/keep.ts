@@ -71,4 +71,13 @@ export async function adoptAnswers(application: string, window: string, open: Re
 
 export const keptEntry = async (key: string): Promise<unknown> => (await device()).get('entries', key)
 export const keepEntry = async (key: string, value: unknown) => void (await (await device()).put('entries', value, key))
+
+/** Puts into an entry what is made of what is in it, in one go: of two changes at once neither is lost. `undefined` leaves it. */
+export async function changeEntry(key: string, change: (before: unknown) => unknown) {
+  const { store, done } = (await device()).transaction('entries', 'readwrite')
+  const after = change(await store.get(key))
+  if (after !== undefined) await store.put(after, key)
+  await done
+}
+
 export const forgetEntry = async (key: string) => (await device()).delete('entries', key)
