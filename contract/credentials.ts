@@ -19,7 +19,7 @@ export const bringCredential = endpoint({
   method: 'POST',
   path: '/api/my/applications/:id/claims/:claim/credentials',
   summary:
-    'Bring a digital credential (W3C VC 2.0 or Open Badge 3.0, as JWT): it confirms at once, or says exactly why not',
+    'Bring a digital credential (W3C VC 2.0 or Open Badge 3.0, as JWT): it confirms at once, or says exactly why not; while a red flag stands it is kept for people to decide',
   access: 'candidate',
   params: Type.Object({ id: Id, claim: Id }),
   body: Type.Any(),
@@ -29,6 +29,7 @@ export const bringCredential = endpoint({
     because: Type.String({
       description: 'What was found: a day, a name, a value; empty where there is nothing to say',
     }),
+    confirmed: Type.Boolean({ description: 'Whether the claim is confirmed now' }),
   }),
   invalidates: ['draft', 'status'],
 })

@@ -154,6 +154,7 @@ export const events = {
   'enquiry-answered': ['file'],
   'enquiry-prepared': ['file'],
   'credential-confirmed': ['file'],
+  'credential-kept': ['file'],
   'credential-refused': nothing,
   'enquiry-escalated': ['file'],
   'enquiry-silent': ['file'],

@@ -20,6 +20,7 @@ import { settleEnquiries } from '../records/enquiries/enquiries'
 import { Enquiry, Finding } from '../records/enquiries/model'
 import { claimedStatement } from '../records/enquiries/statement'
 import { keepStep } from '../records/enquiries/steps'
+import { isFlagged } from '../records/redFlags/flags'
 import type { Source } from '../records/sources/model'
 import { sourceById } from '../records/sources/sources'
 import { soldBy } from '../records/sources/watchlist'
@@ -39,9 +40,9 @@ export async function listCredentials(_deps: Deps, actor: Account, applicationId
     order: ['id'],
   })
   const found: { claim: string; source: string }[] = []
-  for (const claim of claims.filter(({ rung }) => waiting.has(rung))) {
+  for (const claim of claims) {
     const source = await issuerOf(claim)
-    if (source) found.push({ claim: claim.id, source: source.name })
+    if (source && (await isUnsettled(claim))) found.push({ claim: claim.id, source: source.name })
   }
   return found
 }
@@ -54,9 +55,14 @@ async function issuerOf({ sourceId }: Pick<Claim, 'sourceId'>): Promise<Source |
   return issues && !(await soldBy(source)) ? source : undefined
 }
 
+/** Whether a credential could still say something: nobody has confirmed the claim, and none is kept for people to look at. */
+const isUnsettled = async ({ id: claimId, credentialVersion, rung }: Claim) =>
+  waiting.has(rung) &&
+  (await Enquiry.count({ where: { claimId, credentialVersion, channel: 'credential', turn: 'desk' } })) === 0
+
 /**
- * Takes a digital credential of a claim. It confirms at once where it is genuine and speaks of this person and this thing; otherwise
- * it is said exactly why not, nothing is kept of it, and that it was tried is in the trail.
+ * Takes a digital credential of a claim. It confirms at once where it is genuine and speaks of this person and this thing, and no
+ * red flag stands; otherwise it is said exactly why not, nothing is kept of it, and that it was tried is in the trail.
  */
 export async function bringCredential(
   deps: Deps,
@@ -68,7 +74,7 @@ export async function bringCredential(
   const claim = await ownClaim(deps, actor, claimId)
   const source = await issuerOf(claim)
   if (!source) throw problems.noCredentials()
-  if (!waiting.has(claim.rung)) throw problems.settled()
+  if (!(await isUnsettled(claim))) throw problems.settled()
   await countAttempt(deps, `credential ${actor.id}`, limit)
   const judged = await judge(deps, claim, source, bytes)
   await inTransaction(deps.sequelize, () =>
@@ -76,8 +82,8 @@ export async function bringCredential(
       ? refuse(deps, actor, claim, source, judged)
       : confirm(deps, actor, { claim, source, applicationId: application.id, bytes, judged }),
   )
-  if (judged.fault === undefined) return { fault: null, because: '' }
-  return { fault: judged.fault, because: judged.because ?? '' }
+  if (judged.fault === undefined) return { fault: null, because: '', confirmed: claim.rung === 'confirmed' }
+  return { fault: judged.fault, because: judged.because ?? '', confirmed: false }
 }
 
 type Confirming = Extract<ReturnType<typeof judgeCredential>, { fault: undefined }> & {
@@ -122,17 +128,20 @@ async function refuse(deps: Deps, actor: Account, claim: Claim, source: Source, 
 
 type Confirmed = { claim: Claim; source: Source; applicationId: string; bytes: Buffer; judged: Confirming }
 
+/** Keeps a genuine one as what its source says, and confirms by it, unless a red flag stands: that is for people then. */
 async function confirm(deps: Deps, actor: Account, { claim, source, applicationId, bytes, judged }: Confirmed) {
   const { kind, kid, comparison, said } = judged
   const person = await candidateWithMail(claim.candidateId)
   const now = deps.clock.now()
   const { rung } = claim
-  await compareAndSet(claim, claim.version, { rung: 'confirmed' })
+  const flagged = await isFlagged(claim)
+  await compareAndSet(claim, claim.version, { rung: flagged ? 'asked' : 'confirmed' })
   const sha256 = await keepBytes(bytes, 'text/plain; charset=utf-8', now)
   const id = uuid()
   const enquiry = await Enquiry.create({
     ...{ id, batchId: id, claimId: claim.id, credentialVersion: claim.credentialVersion, applicationId },
     ...{ sourceId: source.id, country: source.country, round: 1, channel: 'credential', state: 'answered' },
+    turn: 'desk',
     reference: writeReference('EQ', await nextNumber(deps, 'enquiries')),
     claimed: claimedStatement(claim.details, person),
     ...{ askedAt: now, askedBy: person.name, answerBy: deps.clock.today().toString(), expiresAt: now, answeredAt: now },
@@ -140,6 +149,16 @@ async function confirm(deps: Deps, actor: Account, { claim, source, applicationI
     paper: { sha256, fileName: 'credential.jwt', cameAt: now.toISOString() },
   })
   await keepStep(enquiry, { step: 'answered', at: now, by: source.name })
+  // Whoever is asked meanwhile need not answer any more.
+  await callOffAbout(deps, actor, claim, 'never')
+  const event = {
+    values: { claim: labelValue(claim.details), source: source.name },
+    ...{ about: source.name, candidateId: claim.candidateId, claimId: claim.id, details: { kid, kind } },
+  }
+  if (flagged) {
+    await recordEvent(deps, actor, { code: 'credential-kept', ...event })
+    return
+  }
   await Finding.create({
     ...{
       id: uuid(),
@@ -152,14 +171,5 @@ async function confirm(deps: Deps, actor: Account, { claim, source, applicationI
     basis: { credential: kind, issuer: source.known.issuer!.id, kid },
   })
   await settleEnquiries(deps, claim.id)
-  // Whoever is asked meanwhile need not answer any more.
-  await callOffAbout(deps, actor, claim, 'never')
-  await recordEvent(deps, actor, {
-    code: 'credential-confirmed',
-    values: { claim: labelValue(claim.details), source: source.name },
-    about: source.name,
-    candidateId: claim.candidateId,
-    claimId: claim.id,
-    details: { kid, kind },
-  })
+  await recordEvent(deps, actor, { code: 'credential-confirmed', ...event })
 }

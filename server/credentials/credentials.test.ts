@@ -6,6 +6,8 @@ import { CompactSign, exportJWK, generateKeyPair, importJWK, type JWK } from 'jo
 import type { IssuerKeys, PublicKey } from '#core/sources/source'
 import { checkedSource, claimedOf, enquiryAbout } from '../../test/asking'
 import { claimOf, type House, openHouse } from '../../test/house'
+import { claimById } from '../records/enquiries/load'
+import { Flag } from '../records/redFlags/model'
 import { verifyCredential } from './verifyCredential'
 
 let house: House
@@ -94,7 +96,7 @@ test.each(['EdDSA', 'ES256'] as const)(
     expect(await one.candidate.done('listCredentials', { params: { id: one.applicationId } })).toEqual([
       { claim: one.claimId, source: one.source.name },
     ])
-    expect(await one.bring(await sign(key, one.credential()))).toEqual({ fault: null, because: '' })
+    expect(await one.bring(await sign(key, one.credential()))).toEqual({ fault: null, because: '', confirmed: true })
     const { rung, proof } = await claimOf(one.desk, one.applicationId, one.claimId)
     expect([rung, proof.findings[0]!.basis]).toEqual([
       'confirmed',
@@ -120,6 +122,39 @@ test('two who bring it at the same moment confirm it once', async () => {
   )
   expect(both.map(({ status: code }) => code).sort()).toEqual([200, 409])
   expect((await claimOf(one.desk, one.applicationId, one.claimId)).proof.findings).toHaveLength(1)
+})
+
+test('while a red flag stands a genuine one is kept, and people decide on it', async () => {
+  const key = await newKey()
+  published = () => listOf(key, [])
+  const one = await withCredential(['Fanny', 'Flagged'], key)
+  const { candidateId } = await claimById(one.claimId)
+  const nothing = {
+    documentId: null,
+    enquiryId: null,
+    otherCandidateId: null,
+    otherClaimId: null,
+    otherDocumentId: null,
+  }
+  await Flag.create({
+    ...{ ...nothing, id: crypto.randomUUID(), candidateId, claimId: one.claimId, kind: 'too young', about: 'age' },
+    ...{ flagValues: {}, state: 'open', raisedAt: new Date(), version: 1 },
+  })
+  const token = await sign(key, one.credential())
+  expect(await one.bring(token)).toEqual({ fault: null, because: '', confirmed: false })
+  const { rung, proof } = await claimOf(one.desk, one.applicationId, one.claimId)
+  expect([rung, proof.findings, proof.comparison.outcome]).toEqual(['asked', [], 'agrees'])
+  expect(await enquiryAbout(one.claimId)).toMatchObject({ channel: 'credential', state: 'answered', turn: 'desk' })
+  expect(await one.candidate.done('listCredentials', { params: { id: one.applicationId } })).toEqual([])
+  const again = await one.candidate.call('bringCredential', {
+    params: { id: one.applicationId, claim: one.claimId },
+    body: Buffer.from(token),
+  })
+  expect(again.status).toBe(409)
+  // One person alone does not confirm against a flag.
+  const { version } = await claimOf(one.desk, one.applicationId, one.claimId)
+  const body = { version, decision: 'confirmed' as const, note: '' }
+  expect((await one.desk.done('decideClaim', { params: { id: one.claimId }, body })).reviewId).not.toBeNull()
 })
 
 describe('what does not confirm says exactly why', () => {

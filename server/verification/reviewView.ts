@@ -2,6 +2,7 @@ import type { Review } from '#contract/reviews'
 import { isOpenReview } from '#core/decisions/secondPerson'
 import { writeValue } from '#core/words/stored'
 import type { Account, Deps } from '../platform/deps'
+import { othersBeside } from '../records/accounts/policies'
 import { accountsWithRight } from '../records/accounts/staff'
 import type { ClaimReview } from '../records/decisions/model'
 import { viewsOf } from '../records/decisions/reviews'
@@ -13,7 +14,11 @@ import { undoMs } from './reviews'
  */
 export async function reviewView(deps: Deps, actor: Account, review: ClaimReview | undefined): Promise<Review | null> {
   if (!review || !isOpenReview(review.state)) return null
-  const [views, holders] = await Promise.all([viewsOf([review.id]), accountsWithRight('proof.settle')])
+  const [views, holders, { two }] = await Promise.all([
+    viewsOf([review.id]),
+    accountsWithRight('proof.settle'),
+    othersBeside(actor, 'claim-decision', 'proof.settle'),
+  ])
   const own = views.find(({ accountId }) => accountId === actor.id)
   const settles = actor.rights.includes('proof.settle')
   const waits = review.state === 'second' || review.state === 'third'
@@ -31,7 +36,7 @@ export async function reviewView(deps: Deps, actor: Account, review: ClaimReview
         : [],
     may: {
       say: settles && waits && !own,
-      conclude: settles && (waits ? alone && own !== undefined : alone || review.alone || !proposed),
+      conclude: settles && (waits ? alone && own !== undefined : alone || review.alone || !two || !proposed),
       withdraw:
         proposed &&
         review.state === 'second' &&

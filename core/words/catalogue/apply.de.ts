@@ -436,4 +436,5 @@ export default {
   'apply.speed.faster': 'Schneller: etwa {{days}} Arbeitstage, {{cost}}',
   'apply.speed.free': 'kostenlos',
   'apply.speed.means': 'Was die Quelle verlangt, zahlen wir. Über einer Grenze wird es hier erst genehmigt.',
+  'apply.credential.kept': 'Ihr digitaler Nachweis ist echt und aufbewahrt; jemand hier sieht ihn an, bevor er zählt.',
 } satisfies Translated<typeof english>

@@ -422,4 +422,5 @@ export default {
   'apply.speed.faster': 'Faster: about {{days}} working days, {{cost}}',
   'apply.speed.free': 'free of charge',
   'apply.speed.means': 'We pay what the source charges. Above a limit somebody here approves it first.',
+  'apply.credential.kept': 'Your digital credential is genuine and kept; somebody here looks at it before it counts.',
 } as const

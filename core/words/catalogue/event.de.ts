@@ -348,4 +348,8 @@ export default {
   'event.flag-settled.reopened': 'Auffälligkeit noch einmal angesehen, {{kind}}: {{reason}}',
   'event.flag-kind-switched.on': 'Sucht wieder nach: {{kind}}. {{reason}}',
   'event.flag-kind-switched.off': 'Sucht nicht mehr nach: {{kind}}. {{reason}}',
+  'event.credential-kept':
+    'Ein digitaler Nachweis von {{source}} spricht für {{claim}}; ein Warnzeichen steht dagegen, also entscheiden Menschen',
+  'event.credential-kept.toCandidate':
+    'Ihr digitaler Nachweis von {{source}} für {{claim}} ist aufbewahrt; jemand hier sieht ihn an.',
 } satisfies Translated<typeof english>

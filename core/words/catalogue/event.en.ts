@@ -336,4 +336,8 @@ export default {
   'event.flag-settled.reopened': 'Looked at a red flag again, {{kind}}: {{reason}}',
   'event.flag-kind-switched.on': 'Looks again for: {{kind}}. {{reason}}',
   'event.flag-kind-switched.off': 'No longer looks for: {{kind}}. {{reason}}',
+  'event.credential-kept':
+    'A digital credential of {{source}} speaks for {{claim}}; a red flag stands, so people decide',
+  'event.credential-kept.toCandidate':
+    'Your digital credential of {{source}} for {{claim}} is kept; somebody here looks at it.',
 } as const

@@ -25,7 +25,10 @@ export function BringCredential({ applicationId, claimId, label }: Props) {
   const { act, busy, problem } = useAct('bringCredential')
   const [told, setTold] = useState<Reply<typeof bringCredential>>()
   const own = data?.find(({ claim }) => claim === claimId)
-  if (!own || !may('bringCredential')) return told && !told.fault ? <p>{say('apply.credential.confirmed')}</p> : null
+  if (!own || !may('bringCredential'))
+    return told && !told.fault ? (
+      <p>{say(told.confirmed ? 'apply.credential.confirmed' : 'apply.credential.kept')}</p>
+    ) : null
   const bring = async (file: File) => {
     const done = await act({ params: { id: applicationId, claim: claimId }, body: file })
     if (done) setTold(done)
