@@ -10,6 +10,7 @@ import * as coverSheets from './coverSheets'
 import * as credentials from './credentials'
 import * as demo from './demo'
 import * as desk from './desk'
+import * as documents from './documents'
 import * as dryRuns from './dryRuns'
 import * as duplicates from './duplicates'
 import type { Endpoint } from './endpoint'
@@ -86,6 +87,7 @@ const everything = {
   ...vouching,
   ...equality,
   ...desk,
+  ...documents,
   ...audit,
   ...privacy,
   ...matters,

@@ -9,8 +9,8 @@ type Counts = { passed: number; failed: number; skipped: number }
 type Part = { name: string; run: () => Counts | Promise<Counts> }
 
 const reports = resolve('.check/reports')
-/** What hangs ends here, and has failed. */
-const longestMs = 15 * 60_000
+/** What says nothing for so long hangs: it is ended, and has failed. A slow machine only takes longer. */
+const longestSilenceMs = 6 * 60_000
 const bin = (name: string) => resolve('node_modules/.bin', name)
 
 /** Commands that do not touch one another, side by side. */
@@ -37,10 +37,10 @@ function jest(
 ): Part {
   return {
     name,
-    run: () => {
+    run: async () => {
       const report = resolve(reports, `${name}.json`)
       const run = (kind: 'vm' | 'bare', port = process.env.CHECK_PORT) =>
-        spawnSync(
+        untilSilent(
           bin('jest'),
           [
             '--selectProjects',
@@ -53,24 +53,19 @@ function jest(
             `--outputFile=${report}`,
           ],
           {
-            stdio: ['ignore', 'ignore', 'inherit'],
-            env: {
-              ...process.env,
-              ...more,
-              ...(port ? { CHECK_PORT: port } : {}),
-              SERVER_TESTS: kind,
-              // Tests in bare processes read TypeScript by tsx (jest.config.js), and are told what to do however late they begin.
-              NODE_OPTIONS: `${kind === 'bare' ? '--import=tsx --import=./test/keepWorkerData.js' : '--experimental-vm-modules'} --disable-warning=ExperimentalWarning`,
-            },
-            timeout: longestMs,
-            killSignal: 'SIGKILL',
+            ...process.env,
+            ...more,
+            ...(port ? { CHECK_PORT: port } : {}),
+            SERVER_TESTS: kind,
+            // Tests in bare processes read TypeScript by tsx (jest.config.js), and are told what to do however late they begin.
+            NODE_OPTIONS: `${kind === 'bare' ? '--import=tsx --import=./test/keepWorkerData.js' : '--experimental-vm-modules'} --disable-warning=ExperimentalWarning`,
           },
         )
-      let ended = run(projects.includes('server') ? 'bare' : 'vm')
+      let ended = await run(projects.includes('server') ? 'bare' : 'vm')
       // Bare processes have no time limit for a test. What did not end is run once more where there is one.
-      if (ended.signal && projects.includes('server')) {
+      if (ended.hung && projects.includes('server')) {
         console.log(`${name}: did not end; once more, each file by itself.`)
-        ended = run('vm', String(Number(process.env.CHECK_PORT ?? 4200) + 50))
+        ended = await run('vm', String(Number(process.env.CHECK_PORT ?? 4200) + 50))
       }
       const { status } = ended
       const result = readJson(report) as
@@ -86,6 +81,23 @@ function jest(
       }
     },
   }
+}
+
+/** Runs what says each thing it has done, and passes on what it says; ends it where it says nothing any more. */
+async function untilSilent(command: string, given: string[], env: NodeJS.ProcessEnv) {
+  const running = spawn(command, given, { stdio: ['ignore', 'ignore', 'pipe'], env })
+  let hung = false
+  const watch = setTimeout(() => {
+    hung = true
+    running.kill('SIGKILL')
+  }, longestSilenceMs)
+  running.stderr.on('data', (said: Buffer) => {
+    process.stderr.write(said)
+    watch.refresh()
+  })
+  const [status] = await once(running, 'exit')
+  clearTimeout(watch)
+  return { status: status as number | null, hung }
 }
 
 /** A program of ours that ends well or does not. */

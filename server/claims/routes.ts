@@ -1,5 +1,6 @@
 import * as contract from '#contract/claims'
 import { makeSourceSheet, readSourcePaper } from '#contract/coverSheets'
+import * as documents from '#contract/documents'
 import * as handling from '#contract/handling'
 import { askAboutProgramme } from '#contract/programmes'
 import { readDocument, readOriginalFile } from '../documents/readDocument'
@@ -36,12 +37,12 @@ export const claimRoutes = [
   ),
   bind(contract.renewCredential, ({ deps, actor, input }) => renewCredential(deps, actor, input.params.id, input.body)),
   bind(
-    contract.uploadDocument,
+    documents.uploadDocument,
     ({ deps, actor, input }) => uploadDocument(deps, actor, input.params.id, input.query, input.body as Buffer),
     { transaction: false },
   ),
   bind(
-    contract.attachUpload,
+    documents.attachUpload,
     ({ deps, actor, input }) => attachUpload(deps, actor, input.params.id, input.params.upload, input.body),
     { transaction: false },
   ),
@@ -49,7 +50,7 @@ export const claimRoutes = [
   bindFile(readSourcePaper, ({ deps, actor, input }) =>
     sourcePapers.readSourcePaper(deps, actor, input.params, input.query.sheet),
   ),
-  bindFile(contract.readDocument, ({ deps, actor, input }) => readDocument(deps, actor, input.params.id)),
-  bindFile(contract.readOriginalFile, ({ deps, actor, input }) => readOriginalFile(deps, actor, input.params.id)),
-  bind(contract.removeDocument, ({ deps, actor, input }) => removeDocument(deps, actor, input.params.id)),
+  bindFile(documents.readDocument, ({ deps, actor, input }) => readDocument(deps, actor, input.params.id)),
+  bindFile(documents.readOriginalFile, ({ deps, actor, input }) => readOriginalFile(deps, actor, input.params.id)),
+  bind(documents.removeDocument, ({ deps, actor, input }) => removeDocument(deps, actor, input.params.id)),
 ]

@@ -1,4 +1,4 @@
-import type { ReadBy } from '#contract/claims'
+import type { ReadBy } from '#contract/documents'
 import type { FieldKey } from '#core/comparison/compareClaim'
 import { isForSource } from '#core/documents/papers'
 import { type LetterFindings, type LetterPart, letterParts } from '#core/reading/letter'

@@ -1,5 +1,5 @@
 import { v7 as uuid } from 'uuid'
-import type { DocumentLine } from '#contract/claims'
+import type { DocumentLine } from '#contract/documents'
 import type { PaperPart } from '#core/documents/papers'
 import type { LetterFindings, LetterPart } from '#core/reading/letter'
 import { lacksSentence } from '#core/words/letter'

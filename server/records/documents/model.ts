@@ -6,7 +6,7 @@ import {
   Model,
   type Sequelize,
 } from 'sequelize'
-import type { documentStates, portraitFindings, ReadBy } from '#contract/claims'
+import type { documentStates, portraitFindings, ReadBy } from '#contract/documents'
 import type { PaperPart } from '#core/documents/papers'
 import type { LetterFindings, LetterPart } from '#core/reading/letter'
 import {

@@ -1,6 +1,6 @@
 import { useState } from 'react'
-import type { ReadBy } from '#contract/claims'
 import type { File, FileClaim } from '#contract/desk'
+import type { ReadBy } from '#contract/documents'
 import type { DocumentReading, Proof } from '#contract/verification'
 import type { Field } from '#core/comparison/compareClaim'
 import { readTyped, writeWhen } from '#core/dates/write'

@@ -1,5 +1,5 @@
 import { useId } from 'react'
-import type { ReadBy } from '#contract/claims'
+import type { ReadBy } from '#contract/documents'
 import type { Field } from '#core/comparison/compareClaim'
 import type { ReadValue } from '#core/reading/readFields'
 import { say } from '#core/words/say'
