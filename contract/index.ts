@@ -36,6 +36,7 @@ import * as privacy from './privacy'
 import * as programmes from './programmes'
 import * as redFlags from './redFlags'
 import * as reply from './reply'
+import * as reports from './reports'
 import * as reviews from './reviews'
 import * as rules from './rules'
 import * as scoring from './scoring'
@@ -104,6 +105,7 @@ const everything = {
   ...scoring,
   ...duplicates,
   ...redFlags,
+  ...reports,
   ...demo,
 }
 

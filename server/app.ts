@@ -48,6 +48,8 @@ import { requestIdOf, requestLog } from './platform/http/requestLog'
 import { serve } from './platform/http/serve'
 import { privacyRoutes } from './privacy/routes'
 import { redFlagsRoutes } from './redFlags/routes'
+import { servePublished } from './reports/publish'
+import { reportRoutes } from './reports/routes'
 import { skillsRoutes } from './skills/routes'
 import { sourceRoutes } from './sources/routes'
 import { vacancyRoutes } from './vacancies/routes'
@@ -85,6 +87,7 @@ export const routes = [
   ...incomingMailRoutes,
   ...duplicatesRoutes,
   ...redFlagsRoutes,
+  ...reportRoutes,
   ...paperRoutes,
   ...importRoutes,
   ...demoRoutes,
@@ -122,6 +125,7 @@ export function makeApp(deps: Fixed, { metrics, isEnding }: Watched = { isEnding
   serveUploads(router, deps, callers)
   serveStop(router, deps)
   servePlainReply(router, deps)
+  servePublished(router, deps)
   serve(router, routes, deps, callers)
   router.get('/api/openapi.json', async (ctx: Context) => {
     ctx.body = openApi(`Probatum for ${(await currentOrganisation()).name}`, '1.0.0')

@@ -27,6 +27,7 @@ import { defineOriginals } from './records/originals/model'
 import { defineCandidateKeys } from './records/people/model'
 import { definePermissions } from './records/permissions/model'
 import { defineFlags } from './records/redFlags/model'
+import { defineReports } from './records/reports/model'
 import { defineRules } from './records/rules/model'
 import { defineScoring } from './records/scoring/model'
 import { defineSkills } from './records/skills/model'
@@ -54,6 +55,7 @@ export function defineModels(sequelize: Sequelize) {
     defineJobs,
     defineMessages,
     definePermissions,
+    defineReports,
     defineRules,
     defineSkills,
     defineSources,

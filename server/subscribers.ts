@@ -8,6 +8,7 @@ import { tellCandidates } from './messages/tellCandidate'
 import type { Subscriber } from './platform/changes'
 import { copyTitles, refreshChanged } from './readiness/summaries'
 import { lookThroughLater } from './redFlags/refresh'
+import { revokeOvertaken } from './reports/revoke'
 import { proposeSources } from './sources/propose'
 import { researchProgrammes } from './sources/research'
 import { lookUpLater } from './verification/lookUpKnown'
@@ -27,6 +28,7 @@ export const subscribers: readonly Subscriber[] = [
   { on: ['undelivered'], run: moveOnUndelivered },
   { on: ['file', 'application'], run: releaseLater },
   { on: ['file', 'identity'], run: lookThroughLater },
+  { on: ['file'], run: revokeOvertaken },
   { on: ['deciders'], run: tellDeciders },
   { on: ['owner told'], run: tellOwners },
   // Last, since it sums up what the others have changed.

@@ -1,7 +1,8 @@
 import type { Romanisation } from './romanisation'
 
 /** How two statements of one thing relate. */
-export type Verdict = 'same' | 'equivalent' | 'close' | 'different' | 'not stated'
+export const verdicts = ['same', 'equivalent', 'close', 'different', 'not stated'] as const
+export type Verdict = (typeof verdicts)[number]
 
 /** Why: what a person would say. `places` are positions of characters in the second text as it was written. */
 export type Reason =

@@ -176,6 +176,11 @@ export const events = {
   'hearing-answered': ['file'],
   'candidate-asked': nothing,
 
+  // Reports
+  'report-made': nothing,
+  'report-revoked': nothing,
+  'signing-key-changed': nothing,
+
   // Skills checks and scores
   'check-begun': ['application'],
   'check-marked': ['application'],

@@ -41,6 +41,7 @@ export const rights = [
   'vacancies.read',
   'vacancies.set-up',
   'sources.keep',
+  'reports.make',
   'trail.read',
   'equality.count',
   'names.reveal',
@@ -99,6 +100,7 @@ export const usualRights: RightsTable = {
   'vacancies.read': ['coordinator', 'reviewer', 'hiring manager', 'administrator', 'auditor'],
   'vacancies.set-up': keepers,
   'sources.keep': keepers,
+  'reports.make': ['coordinator', 'administrator', 'auditor'],
   'trail.read': ['coordinator', 'administrator', 'auditor'],
   'equality.count': ['administrator'],
   'names.reveal': keepers,
@@ -129,6 +131,7 @@ export const rightsOverAll: readonly Right[] = [
   'people.erase',
   'tray.work',
   'lists.export',
+  'reports.make',
   'trail.read',
   'equality.count',
 ]

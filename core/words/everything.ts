@@ -48,6 +48,8 @@ import replyDe from './groups/reply.de'
 import replyEn from './groups/reply.en'
 import replyFr from './groups/reply.fr'
 import replyIt from './groups/reply.it'
+import reportDe from './groups/report.de'
+import reportEn from './groups/report.en'
 import startDe from './groups/start.de'
 import startEn from './groups/start.en'
 import vacanciesDe from './groups/vacancies.de'
@@ -62,6 +64,7 @@ export function learnEverything() {
   learn('en', askingEn)
   learn('en', portalEn)
   learn('en', replyEn)
+  learn('en', reportEn)
   learn('en', deskEn)
   learn('en', administrationEn)
   learn('en', accessEn)
@@ -84,6 +87,7 @@ export function learnEverything() {
   learn('de', askingDe)
   learn('de', portalDe)
   learn('de', replyDe)
+  learn('de', reportDe)
   learn('de', deskDe)
   learn('de', administrationDe)
   learn('de', accessDe)

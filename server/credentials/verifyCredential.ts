@@ -57,7 +57,11 @@ const hashOf = (mail: string, salt: string) =>
     .update(mail.trim().toLowerCase() + salt)
     .digest('hex')}`
 
-async function signedBy(token: string, { keys }: IssuerKeys): Promise<{ payload: unknown; kid: string } | NotGenuine> {
+/** What is signed with one of the known keys of an issuer, whatever it says. */
+export async function signedBy(
+  token: string,
+  { keys }: IssuerKeys,
+): Promise<{ payload: unknown; kid: string } | NotGenuine> {
   let header: ReturnType<typeof decodeProtectedHeader>
   try {
     header = decodeProtectedHeader(token)
@@ -96,7 +100,7 @@ function jsonIn(bytes: Uint8Array): unknown {
 }
 
 /** Whether the issuer has taken it back, by a list that is its own. A list that does not come, or is another's, says nothing. */
-async function statusOf(
+export async function statusOf(
   { purpose, index, list }: StatusEntry,
   issuer: IssuerKeys,
   lists: StatusLists,

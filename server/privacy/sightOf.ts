@@ -8,6 +8,7 @@ import { Document } from '../records/documents/model'
 import { Enquiry, Finding } from '../records/enquiries/model'
 import { Original } from '../records/originals/model'
 import { Flag } from '../records/redFlags/model'
+import { Report } from '../records/reports/model'
 import { DryRun } from '../records/rules/model'
 
 type Found = Promise<Subject | undefined>
@@ -30,6 +31,7 @@ export const subjectsByAddress: readonly (readonly [string, (id: string) => Foun
   ['/api/desk/claims/:id', ofClaim],
   ['/api/desk/enquiries/:id', async (id) => ofApplication((await Enquiry.findByPk(id))?.applicationId)],
   ['/api/desk/red-flags/:id', async (id) => ofCandidate((await Flag.findByPk(id))?.candidateId)],
+  ['/api/desk/reports/:id', async (id) => ofCandidate((await Report.findByPk(id))?.candidateId)],
   ['/api/desk/reviews/:id', async (id) => ofClaim((await ClaimReview.findByPk(id))?.claimId)],
   ['/api/desk/findings/:id', async (id) => ofClaim((await Finding.findByPk(id))?.claimId)],
   ['/api/desk/documents/:id', async (id) => ofCandidate((await Document.findByPk(id))?.candidateId)],

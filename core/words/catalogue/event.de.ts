@@ -349,7 +349,13 @@ export default {
   'event.flag-kind-switched.on': 'Sucht wieder nach: {{kind}}. {{reason}}',
   'event.flag-kind-switched.off': 'Sucht nicht mehr nach: {{kind}}. {{reason}}',
   'event.credential-kept':
-    'Ein digitaler Nachweis von {{source}} spricht für {{claim}}; ein Warnzeichen steht dagegen, also entscheiden Menschen',
+    'Ein digitaler Nachweis von {{source}} spricht für {{claim}}; eine Auffälligkeit steht dagegen, also entscheiden Menschen',
   'event.credential-kept.toCandidate':
     'Ihr digitaler Nachweis von {{source}} für {{claim}} ist aufbewahrt; jemand hier sieht ihn an.',
+  'event.report-made': 'Bericht {{reference}} erstellt, Stand {{day}}',
+  'event.report-made.toCandidate':
+    'Bericht {{reference}} über das, was von Ihnen belegt ist, wurde erstellt, Stand {{day}}.',
+  'event.report-revoked': 'Bericht {{reference}} widerrufen: {{why}}',
+  'event.report-revoked.toCandidate': 'Bericht {{reference}} gilt nicht mehr: {{why}}',
+  'event.signing-key-changed': 'Unterschreibt mit einem neuen Schlüssel, {{key}}',
 } satisfies Translated<typeof english>

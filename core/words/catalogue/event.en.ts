@@ -340,4 +340,9 @@ export default {
     'A digital credential of {{source}} speaks for {{claim}}; a red flag stands, so people decide',
   'event.credential-kept.toCandidate':
     'Your digital credential of {{source}} for {{claim}} is kept; somebody here looks at it.',
+  'event.report-made': 'Made report {{reference}}, as at {{day}}',
+  'event.report-made.toCandidate': 'Report {{reference}} of what is proven of you was made, as at {{day}}.',
+  'event.report-revoked': 'Revoked report {{reference}}: {{why}}',
+  'event.report-revoked.toCandidate': 'Report {{reference}} does not hold any more: {{why}}',
+  'event.signing-key-changed': 'Signs with a new key, {{key}}',
 } as const

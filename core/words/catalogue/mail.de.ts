@@ -196,4 +196,10 @@ export default {
   'mail.hearing.subject': 'Bitte helfen Sie uns zu verstehen: {{claim}}',
   'mail.hearing.text':
     'Was Sie uns zu {{claim}} angegeben haben und was wir erfahren haben, passt noch nicht zusammen:\n\n{{what}}\n\nDafür gibt es viele Gründe: ein Versehen, eine andere Zählweise, ein neuer Name. Noch ist nichts entschieden. Bitte sagen Sie uns bis {{day}}, was Sie wissen, und legen Sie ein Papier bei, wenn Sie eines haben:\n{{link}}',
+  'mail.report.subject': 'Bericht {{reference}}: was belegt ist',
+  'mail.report.text':
+    'Anbei Bericht {{reference}}, Stand {{day}}. Unter {{address}} kann jeder prüfen, dass er unverändert ist und noch gilt. Stellt sich etwas darin als anders heraus, schreiben wir Ihnen.',
+  'mail.reportRevoked.subject': 'Bericht {{reference}} gilt nicht mehr',
+  'mail.reportRevoked.text':
+    'Bericht {{reference}} vom {{day}} gilt nicht mehr: {{why}}. Bitte verwenden Sie ihn nicht. Was jetzt belegt ist, steht in einem neuen Bericht.',
 } satisfies Translated<typeof english>

@@ -191,4 +191,10 @@ export default {
   'mail.hearing.subject': 'Please help us understand: {{claim}}',
   'mail.hearing.text':
     'What you gave us about {{claim}} and what we were told do not match yet:\n\n{{what}}\n\nThere are many reasons why this happens: a slip, another way of counting, a name that changed. Nothing has been decided. Please tell us what you know, and add a paper if you have one, by {{day}}:\n{{link}}',
+  'mail.report.subject': 'Report {{reference}}: what has been proven',
+  'mail.report.text':
+    'Enclosed is report {{reference}}, as at {{day}}. Anybody can check at {{address}} that it is unchanged and still holds. If something it says turns out otherwise, we write to you.',
+  'mail.reportRevoked.subject': 'Report {{reference}} does not hold any more',
+  'mail.reportRevoked.text':
+    'Report {{reference}}, made on {{day}}, does not hold any more: {{why}}. Please do not use it. What is proven now is in a new report.',
 } as const

@@ -456,4 +456,8 @@ export default {
   'problem.sayWhyDecidedAnew': 'Das wurde schon entschieden. Sagen Sie, warum neu entschieden wird.',
   'problem.flagSettledAlready': 'Das hat schon jemand geklärt.',
   'problem.flagSwitchedAlready': 'Das wurde schon umgeschaltet.',
+  'problem.namesAreHiddenHere': 'Namen sind in diesem Stand verdeckt, darum kann noch kein Bericht erstellt werden.',
+  'problem.dayInFuture': 'Ein Bericht erzählt von einem Tag, der schon war.',
+  'problem.reportNotForYou': 'Dieser Bericht sagt Dinge, die Sie nicht sehen dürfen.',
+  'problem.reportIsRevoked': 'Er ist schon widerrufen.',
 } satisfies Translated<typeof english>

@@ -426,4 +426,8 @@ export default {
   'problem.sayWhyDecidedAnew': 'This was decided before. Say why it is decided anew.',
   'problem.flagSettledAlready': 'Somebody has settled this already.',
   'problem.flagSwitchedAlready': 'This has been switched already.',
+  'problem.namesAreHiddenHere': 'Names are hidden in this stage, so no report can be made yet.',
+  'problem.dayInFuture': 'A report tells of a day that has come.',
+  'problem.reportNotForYou': 'This report says things that you may not see.',
+  'problem.reportIsRevoked': 'It is revoked already.',
 } as const

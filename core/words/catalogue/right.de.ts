@@ -44,4 +44,5 @@ export default {
   'right.twoPersons.claim-decision':
     'Ein Widerspruch oder eine Bestätigung trotz Warnzeichen: Eine zweite Person entscheidet mit',
   'right.flags.settle': 'Auffälligkeiten klären',
+  'right.reports.make': 'Unterschriebene Berichte erstellen und widerrufen',
 } satisfies Translated<typeof english>

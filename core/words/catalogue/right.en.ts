@@ -41,4 +41,5 @@ export default {
   'right.twoPersons.claim-decision':
     'A contradiction, or a confirmation against a red flag: a second person decides as well',
   'right.flags.settle': 'Settle red flags',
+  'right.reports.make': 'Make and revoke signed reports',
 } as const

@@ -46,6 +46,7 @@ import type proof from './proof.en'
 import type queue from './queue.en'
 import type reason from './reason.en'
 import type reply from './reply.en'
+import type report from './report.en'
 import type right from './right.en'
 import type role from './role.en'
 import type rules from './rules.en'
@@ -110,6 +111,7 @@ export type Words = typeof absence &
   typeof queue &
   typeof reason &
   typeof reply &
+  typeof report &
   typeof catalogue &
   typeof right &
   typeof organisation &

@@ -6,6 +6,7 @@ const series = {
   receipts: 'numbers_receipts',
   'cover-sheets': 'numbers_cover_sheets',
   enquiries: 'numbers_enquiries',
+  reports: 'numbers_reports',
 } as const
 
 /**

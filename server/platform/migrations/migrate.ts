@@ -36,6 +36,7 @@ import { up as reading } from './030-reading'
 import { up as decisions } from './031-decisions'
 import { up as unfinished } from './032-unfinished'
 import { up as redFlags } from './033-red-flags'
+import { up as reports } from './034-reports'
 import { chainExisting } from './chainExisting'
 
 export type Migration = {
@@ -86,6 +87,7 @@ const migrations: Migration[] = [
   { name: '031-decisions', statements: decisions },
   { name: '032-unfinished', statements: unfinished },
   { name: '033-red-flags', statements: redFlags },
+  { name: '034-reports', statements: reports },
 ]
 
 /** The last step this program knows of. */

@@ -33,8 +33,11 @@ function unpack(path: string): Promise<Uint8Array> {
   return font
 }
 
+/** The parts a shipped font comes in: what the first cannot write, the second does. */
+export const fontParts = (weight: 400 | 700) => [`latin-${weight}`, `latin-ext-${weight}`] as const
+
 /** A shipped font as OpenType, unpacked once: taking single glyphs out of a packed font unpacks all of it each time. */
-function fontFile(family: Family, part: string): Promise<Uint8Array> {
+export function fontFile(family: Family, part: string): Promise<Uint8Array> {
   const path = join(
     dirname(require.resolve(`@fontsource/${family}/package.json`)),
     'files',
@@ -115,7 +118,7 @@ export async function withFonts(document: PDFDocument): Promise<PDFDocument> {
 
 export const faceOf = (document: PDFDocument, family: Family, weight: 400 | 700): Promise<Face> =>
   Promise.all(
-    [`latin-${weight}`, `latin-ext-${weight}`].map(async (part) => {
+    fontParts(weight).map(async (part) => {
       const font = await document.embedFont(await fontFile(family, part), { subset: true })
       const name = `${family}-${part}`
       const known = widths.get(name) ?? new Map<string, number>()

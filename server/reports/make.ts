@@ -1,0 +1,213 @@
+import { v7 as uuid } from 'uuid'
+import type { ReportLine } from '#contract/reports'
+import { isUndecided } from '#core/hiring/stages'
+import { type HiddenKind, sees } from '#core/privacy/hidden'
+import { writeReference } from '#core/references/reference'
+import { type Audience, composeReport, sightFor } from '#core/report/report'
+import { type Language, say } from '#core/words/say'
+import { sayStored } from '#core/words/stored'
+import { recordEvent } from '../platform/audit/record'
+import { nextNumber } from '../platform/database/counter'
+import type { Account, Deps } from '../platform/deps'
+import { invalidField } from '../platform/errors/problems'
+import { inLanguage } from '../platform/http/language'
+import type { FileToKeep } from '../platform/http/serve'
+import { newToken } from '../platform/http/tokens'
+import { queueMail } from '../platform/mail/queueMail'
+import { logAccess, shownTo } from '../privacy/accessLog'
+import { candidateOf, candidateWithMail, mergedWith } from '../records/accounts/candidate'
+import { ownApplication, sentApplication } from '../records/applications/find'
+import type { Application } from '../records/applications/model'
+import { keepBytes, readBytes } from '../records/documents/bytes'
+import { Report, ReportDelivery } from '../records/reports/model'
+import { scoreFor } from '../records/scoring/find'
+import { credentialOf, signCredential, signDisclosable } from './credential'
+import { gather, sentOf } from './gather'
+import { problems } from './problems'
+import { reportPdf } from './reportPdf'
+import { openSigner } from './signing'
+
+/** A report holds for a year, unless it is revoked before. */
+const lastsMs = 365 * 86_400_000
+
+type Wish = { language: Language; asAt?: string; scope: 'application' | 'file'; audience: Audience }
+
+/** Makes a report at the desk; one for the candidate is sent to them. */
+export async function makeReport(deps: Deps, actor: Account, id: string, wish: Wish): Promise<ReportLine> {
+  const application = await sentApplication(id)
+  const { candidateId } = application
+  const score = await scoreFor(application)
+  const shown = await shownTo(deps, actor, candidateId)
+  if (score.hideNames && isUndecided(application) && !shown.has('name')) throw problems.namesHidden()
+  await logAccess(deps, actor, { candidateId, applicationId: id, subject: 'file', what: 'file' })
+  const report = await write(deps, actor, application, wish, (kind) => sees(actor.rights, kind))
+  if (wish.audience === 'candidate') await sendTo(deps, actor, report, await candidateWithMail(candidateId))
+  return (await linesOf([report], opensFor(actor)))[0]!
+}
+
+/** Makes a report for the person it is about, at their wish. */
+export async function makeOwnReport(deps: Deps, actor: Account, id: string, { language }: Pick<Wish, 'language'>) {
+  const application = await ownApplication(actor, id)
+  const report = await write(deps, actor, application, { language, scope: 'file', audience: 'candidate' }, () => false)
+  await sendTo(deps, actor, report, await candidateWithMail(application.candidateId))
+  return (await linesOf([report], () => true))[0]!
+}
+
+type Sees = (kind: HiddenKind) => boolean
+
+/** The one maker: gathers, leaves out what its reader may not see, signs it in both ways, and draws it. */
+async function write(
+  deps: Deps,
+  actor: Account,
+  application: Application,
+  wish: Wish,
+  seesAtDesk: Sees,
+): Promise<Report> {
+  const { language, audience, scope } = wish
+  const { candidateId } = application
+  const today = deps.clock.today().toString()
+  const asAt = wish.asAt ?? today
+  if (asAt > today) throw invalidField('/body/asAt', say('problem.dayInFuture'))
+  const number = await nextNumber(deps, 'reports')
+  const reference = writeReference('RP', number)
+  const applications = scope === 'file' ? await sentOf(candidateId) : [application]
+  const sight = sightFor(audience, seesAtDesk)
+  const { token, tokenHash } = newToken()
+  const id = uuid()
+  const signer = await openSigner(deps)
+  const endsAt = new Date(deps.clock.now().getTime() + lastsMs)
+  return inLanguage(language, async () => {
+    const asked = { candidateId, applications, audience, language, reference, asAt }
+    const { known, stated } = await gather(deps, asked)
+    const { report: content, told } = composeReport(known, sight)
+    const credential = credentialOf(deps, signer, { id, report: content, endsAt, statusIndex: number })
+    const [jwt, sdJwt] = await Promise.all([signCredential(signer, credential), signDisclosable(signer, credential)])
+    const checkAddress = `${deps.config.publicUrl}/check`
+    const pdf = await reportPdf({
+      ...{ report: content, timeZone: deps.organisation.timeZone, jwt },
+      ...{ checkAddress, link: `${checkAddress}/${token}` },
+    })
+    const report = await Report.create({
+      ...{ id, reference, candidateId, applicationId: scope === 'file' ? null : application.id },
+      ...{ audience, sight: [...sight], language, asAt, madeAt: new Date(content.madeAt) },
+      ...{ madeBy: actor.name, madeById: actor.id, content, stated: stated.filter(({ claimId }) => told.has(claimId)) },
+      ...{ jwt, sdJwt, pdfSha256: await keepBytes(pdf, 'application/pdf', deps.clock.now()), tokenHash },
+      ...{ statusIndex: number, endsAt, version: 1 },
+    })
+    await recordEvent(deps, actor, {
+      code: 'report-made',
+      values: { reference, day: { day: asAt } },
+      about: reference,
+      candidateId,
+      applicationId: application.id,
+      details: { audience, scope, claims: content.claims.length },
+    })
+    return report
+  })
+}
+
+type Receiver = { name: string; mail: string; language: Language }
+
+/** Sends a report as a file, and keeps that they have it: they are told when it does not hold any more. */
+async function sendTo(deps: Deps, actor: Account, report: Report, { name, mail, language }: Receiver) {
+  const { id, reference, asAt, pdfSha256, candidateId, applicationId } = report
+  await ReportDelivery.create({
+    ...{ id: uuid(), reportId: id, toName: name, toMail: mail, language },
+    ...{ sentAt: deps.clock.now(), sentBy: actor.name },
+  })
+  await queueMail(deps, {
+    to: { name, mail, language },
+    ...(applicationId ? { about: { id: applicationId, candidateId } } : {}),
+    attachments: [{ fileName: `${reference}.pdf`, sha256: pdfSha256 }],
+    words: 'report',
+    values: { reference, day: { day: asAt }, address: `${deps.config.publicUrl}/check` },
+  })
+}
+
+/** Of a report only opens who may see all that it was made with: what is for the person is for nobody at the desk. */
+const opensFor =
+  ({ rights }: Pick<Account, 'rights'>) =>
+  ({ audience, sight }: Report) =>
+    audience !== 'candidate' && sight.every((kind) => kind === 'name' || sees(rights, kind))
+
+/** The reports of the file of an application, the newest first. */
+export async function listReports(_deps: Deps, actor: Account, id: string): Promise<ReportLine[]> {
+  const { candidateId } = await sentApplication(id)
+  return linesOf(await reportsOf(candidateId), opensFor(actor))
+}
+
+/** The reports that a person may keep of themselves. */
+export async function listOwnReports(actor: Account, id: string): Promise<ReportLine[]> {
+  const { candidateId } = await ownApplication(actor, id)
+  const reports = await reportsOf(candidateId)
+  return linesOf(
+    reports.filter(({ audience }) => audience === 'candidate'),
+    () => true,
+  )
+}
+
+const reportsOf = async (candidateId: string): Promise<Report[]> =>
+  Report.findAll({ where: { candidateId: await mergedWith(candidateId) }, order: [['madeAt', 'DESC'], 'id'] })
+
+async function linesOf(reports: readonly Report[], opens: (report: Report) => boolean): Promise<ReportLine[]> {
+  const deliveries = await ReportDelivery.findAll({
+    where: { reportId: reports.map(({ id }) => id) },
+    order: ['sentAt'],
+  })
+  return reports.map((report) => ({
+    ...{ id: report.id, version: report.version, reference: report.reference, audience: report.audience },
+    ...{ language: report.language, asAt: report.asAt, madeAt: report.madeAt.toISOString(), madeBy: report.madeBy },
+    endsAt: report.endsAt.toISOString(),
+    revoked: report.revokedAt
+      ? {
+          at: report.revokedAt.toISOString(),
+          because: report.revokedBecause ? sayStored(report.revokedBecause.code, report.revokedBecause.values) : '',
+        }
+      : null,
+    opens: opens(report),
+    sentTo: deliveries
+      .filter(({ reportId }) => reportId === report.id)
+      .map(({ toName, sentAt }) => ({ name: toName, at: sentAt.toISOString() })),
+  }))
+}
+
+type Form = 'pdf' | 'json' | 'jwt' | 'sd-jwt'
+
+/** A report in one of its forms, for somebody at the desk who may see all it says. */
+export async function readReport(
+  deps: Deps,
+  actor: Account,
+  { id, form }: { id: string; form: Form },
+): Promise<FileToKeep> {
+  const report = await Report.findByPk(id, { rejectOnEmpty: true })
+  if (!opensFor(actor)(report)) throw problems.notForYou()
+  const { candidateId, applicationId } = report
+  await logAccess(deps, actor, { candidateId, applicationId: applicationId ?? null, subject: 'file', what: 'file' })
+  return inForm(report, form)
+}
+
+/** The same of one's own. */
+export async function readOwnReport(
+  deps: Deps,
+  actor: Account,
+  { id, form }: { id: string; form: Form },
+): Promise<FileToKeep> {
+  const { id: candidateId } = await candidateOf(deps, actor)
+  const report = await Report.findOne({
+    where: { id, audience: 'candidate', candidateId: await mergedWith(candidateId) },
+    rejectOnEmpty: true,
+  })
+  return inForm(report, form)
+}
+
+async function inForm({ reference, content, jwt, sdJwt, pdfSha256 }: Report, form: Form): Promise<FileToKeep> {
+  if (form === 'pdf')
+    return { fileName: `${reference}.pdf`, mediaType: 'application/pdf', body: (await readBytes(pdfSha256)).bytes }
+  const texts = {
+    json: [JSON.stringify(content, undefined, 2), 'application/json', 'json'],
+    jwt: [jwt, 'application/vc+jwt', 'jwt'],
+    'sd-jwt': [sdJwt, 'application/vc+sd-jwt', 'sd-jwt'],
+  } as const
+  const [text, mediaType, ending] = texts[form]
+  return { fileName: `${reference}.${ending}`, mediaType, body: Buffer.from(text) }
+}

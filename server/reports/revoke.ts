@@ -1,0 +1,65 @@
+import { overtaken } from '#core/report/overtaken'
+import { type StoredText, sayStored } from '#core/words/stored'
+import { recordEvent } from '../platform/audit/record'
+import type { Change } from '../platform/changes'
+import { compareAndSet } from '../platform/database/compareAndSet'
+import type { Account, Actor, Deps } from '../platform/deps'
+import { inLanguage } from '../platform/http/language'
+import { queueMail } from '../platform/mail/queueMail'
+import { Report, ReportDelivery, RevokedStatus } from '../records/reports/model'
+import { statedNow } from './gather'
+import { problems } from './problems'
+
+/** Revokes a report by hand. */
+export async function revokeReport(
+  deps: Deps,
+  actor: Account,
+  id: string,
+  { version, reason }: { version: number; reason: string },
+) {
+  const report = await Report.findByPk(id, { rejectOnEmpty: true })
+  if (report.revokedAt) throw problems.revoked()
+  await revoke(deps, actor, report, version, { code: 'report.revoked.byHand', values: { reason: reason.trim() } })
+  return { done: true as const }
+}
+
+/** Revokes what states things that were decided otherwise since, or of which a body says something else now. */
+export async function revokeOvertaken(deps: Deps, changes: readonly Change[]) {
+  const concerned = new Map(changes.flatMap(({ candidateId, actor }) => (candidateId ? [[candidateId, actor]] : [])))
+  for (const [candidateId, actor] of concerned) {
+    const live = await Report.findAll({ where: { candidateId, revokedAt: null } })
+    if (live.length === 0) continue
+    const now = await statedNow(candidateId, deps.clock.now())
+    for (const report of live)
+      if (overtaken(report.stated, now).length > 0)
+        await revoke(deps, actor, report, report.version, { code: 'report.revoked.overtaken' })
+  }
+}
+
+/** Takes a report back for good: the published list says so from here on, and whoever received it is told. */
+async function revoke(deps: Deps, actor: Actor, report: Report, version: number, because: StoredText) {
+  const { reference, candidateId, applicationId, madeAt, statusIndex } = report
+  const now = deps.clock.now()
+  await compareAndSet(report, version, { revokedAt: now, revokedBecause: because })
+  await RevokedStatus.create({ statusIndex, revokedAt: now })
+  await recordEvent(deps, actor, {
+    code: 'report-revoked',
+    values: { reference, why: because },
+    about: reference,
+    candidateId,
+    ...(applicationId ? { applicationId } : {}),
+  })
+  for (const delivery of await ReportDelivery.findAll({ where: { reportId: report.id } })) {
+    const { toName: name, toMail: mail, language } = delivery
+    await queueMail(deps, {
+      to: { name, mail, language },
+      ...(applicationId ? { about: { id: applicationId, candidateId } } : {}),
+      words: 'reportRevoked',
+      values: {
+        ...{ reference, day: { day: madeAt.toISOString().slice(0, 10) } },
+        why: inLanguage(language, () => sayStored(because.code, because.values)),
+      },
+    })
+    await delivery.update({ toldRevokedAt: now })
+  }
+}
