@@ -17,7 +17,7 @@ export type NotGenuine = { fault: CredentialFault; because?: string }
 
 /** The algorithms of Verifiable Credentials (W3C, Securing Verifiable Credentials using JOSE and COSE, 2025): Ed25519 (RFC 8037, RFC 9864) and ES256 (RFC 7518). */
 const algorithms: Record<PublicKey['crv'], readonly string[]> = { Ed25519: ['EdDSA', 'Ed25519'], 'P-256': ['ES256'] }
-const types = new Set(['vc+jwt', 'vc+ld+jwt', 'jwt', ''])
+const types = new Set(['vc+jwt', 'vc+ld+jwt', 'vc+sd-jwt', 'jwt', ''])
 const mostBytes = 16 * 1024 * 1024
 
 type By = { issuer: IssuerKeys; mail: string; lists: StatusLists }

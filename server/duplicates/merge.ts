@@ -13,10 +13,17 @@ import { Claim } from '../records/claims/model'
 import { Document } from '../records/documents/model'
 import { DuplicatePair, Merge, type Moved } from '../records/duplicates/model'
 import { inOrder } from '../records/duplicates/open'
+import { Report } from '../records/reports/model'
 import { problems } from './problems'
 
 /** What belongs to a file by its candidate, beside applications. */
-const belongings = { claims: Claim, documents: Document, messages: Message, accessLog: AccessLogEntry } as const
+const belongings = {
+  claims: Claim,
+  documents: Document,
+  messages: Message,
+  accessLog: AccessLogEntry,
+  reports: Report,
+} as const
 
 /** Two files are of two people. */
 export async function setApart(deps: Deps, actor: Account, one: string, other: string) {
@@ -87,7 +94,7 @@ export async function undoMerge(deps: Deps, actor: Account, id: string) {
       { where: { id: applicationId, candidateId: keptId } },
     )
   for (const [name, model] of Object.entries(belongings))
-    await moveRows(model, { id: moved[name as keyof typeof belongings], candidateId: keptId }, mergedId)
+    await moveRows(model, { id: moved[name as keyof typeof belongings] ?? [], candidateId: keptId }, mergedId)
   await Candidate.update({ mergedInto: null }, { where: { id: mergedId } })
   await merge.update({ undoneBy: actor.name, undoneAt: deps.clock.now() })
   const [oneId, otherId] = inOrder(keptId, mergedId)

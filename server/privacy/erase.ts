@@ -40,6 +40,11 @@ export async function eraseMe(deps: Deps, actor: Account) {
 }
 
 const ofFile = [
+  // What was stated of somebody who is gone does not hold any more, and the published list goes on saying so.
+  `INSERT IGNORE INTO revoked_statuses (statusIndex, revokedAt)
+     SELECT statusIndex, NOW(3) FROM reports WHERE candidateId = :candidateId`,
+  'DELETE d FROM report_deliveries d JOIN reports r ON r.id = d.reportId WHERE r.candidateId = :candidateId',
+  'DELETE FROM reports WHERE candidateId = :candidateId',
   `DELETE s FROM red_flag_settlements s JOIN red_flags f ON f.id = s.flagId
      WHERE f.candidateId = :candidateId OR f.otherCandidateId = :candidateId`,
   'DELETE FROM red_flags WHERE candidateId = :candidateId OR otherCandidateId = :candidateId',
@@ -76,6 +81,7 @@ const holders = [
   'SELECT originalSha256 AS sha256 FROM documents WHERE originalSha256 IN (:hashes)',
   'SELECT pdfSha256 AS sha256 FROM snapshots WHERE pdfSha256 IN (:hashes)',
   'SELECT sha256 FROM permissions WHERE sha256 IN (:hashes)',
+  'SELECT pdfSha256 AS sha256 FROM reports WHERE pdfSha256 IN (:hashes)',
   'SELECT sha256 FROM tray_papers WHERE sha256 IN (:hashes)',
   'SELECT sha256 FROM scans WHERE sha256 IN (:hashes)',
   'SELECT sha256 FROM imports WHERE sha256 IN (:hashes)',
@@ -99,6 +105,7 @@ export async function eraseFile(
      UNION SELECT originalSha256 FROM documents WHERE candidateId = :candidateId AND originalSha256 IS NOT NULL
      UNION SELECT pdfSha256 FROM snapshots WHERE applicationId IN (:applications) AND pdfSha256 IS NOT NULL
      UNION SELECT sha256 FROM permissions WHERE applicationId IN (:applications)
+     UNION SELECT pdfSha256 FROM reports WHERE candidateId = :candidateId
      UNION SELECT JSON_VALUE(e.paper, '$.sha256') FROM enquiries e JOIN claims c ON c.id = e.claimId WHERE c.candidateId = :candidateId AND e.paper IS NOT NULL`,
     { replacements, type: QueryTypes.SELECT },
   )

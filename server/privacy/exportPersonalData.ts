@@ -20,6 +20,7 @@ import { mattersOfCandidates } from '../records/matters/find'
 import { noticesOf } from '../records/messages/notices'
 import { Original } from '../records/originals/model'
 import { permissionsOf } from '../records/permissions/permissions'
+import { Report } from '../records/reports/model'
 import { titlesOfVacancies } from '../records/vacancies/vacancies'
 import { vouchingsOf } from '../records/vouching/vouchings'
 
@@ -41,6 +42,7 @@ export async function exportPersonalData(deps: Deps, actor: Account): Promise<Fi
     sights,
     reopenings,
     snapshots,
+    reports,
     titles,
   ] = await Promise.all([
     accountOfCandidate(candidate.id),
@@ -55,6 +57,7 @@ export async function exportPersonalData(deps: Deps, actor: Account): Promise<Fi
     AccessLogEntry.findAll({ where: { candidateId: candidate.id }, order: ['id'] }),
     Reopening.findAll({ where: { applicationId: ids }, order: ['askedAt'] }),
     Snapshot.findAll({ where: { applicationId: ids } }),
+    Report.findAll({ where: { candidateId: candidate.id }, order: ['madeAt'] }),
     titlesOfVacancies(applications.map(({ vacancyId }) => vacancyId)),
   ])
   const zip = new ZipFile()
@@ -133,7 +136,18 @@ export async function exportPersonalData(deps: Deps, actor: Account): Promise<Fi
     'seen-by.json',
     sights.map(({ at, who, what, reason }) => ({ at, who, what, reason })),
   )
+  addJson(
+    'reports.json',
+    reports.map(({ reference, asAt, madeAt, madeBy, audience, revokedAt, content, jwt, sdJwt }) => ({
+      ...{ reference, asAt, madeAt, madeBy, audience, revokedAt },
+      // What was made for those who check us says things that are not for the person alone.
+      ...(audience === 'inside' ? {} : { content, jwt, sdJwt }),
+    })),
+  )
   void addPapers(zip, [
+    ...reports.flatMap(({ audience, reference, pdfSha256 }) =>
+      audience === 'inside' ? [] : [{ path: `reports/${reference}.pdf`, sha256: pdfSha256 }],
+    ),
     ...documents.flatMap(({ id, fileName, sha256, originalSha256 }) => [
       ...(sha256 ? [{ path: `papers/${id.slice(-6)} ${fileName}`, sha256 }] : []),
       ...(originalSha256 ? [{ path: `papers/${id.slice(-6)} ${originalName(fileName)}`, sha256: originalSha256 }] : []),

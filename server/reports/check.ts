@@ -5,6 +5,7 @@ import { fileTypeFromBuffer } from 'file-type'
 import { decodeJwt, decodeProtectedHeader } from 'jose'
 import type { CheckResult } from '#contract/reports'
 import { readCredential } from '#core/credentials/credential'
+import { type Disclosure, disclosedIn } from '#core/credentials/disclosures'
 import type { Report as Content } from '#core/report/report'
 import type { IssuerKeys } from '#core/sources/source'
 import { signedBy, statusOf } from '../credentials/verifyCredential'
@@ -138,31 +139,32 @@ async function disclosed(
   token: string,
   { keys }: IssuerKeys,
 ): Promise<{ payload: unknown; hidden: number } | undefined> {
-  const kid = String(decodeProtectedHeader(token.split('~')[0]!).kid ?? '')
+  const [jwt = '', ...rest] = token.split('~')
+  const parts = rest.slice(0, -1).map(disclosureOf)
+  const shown = disclosedIn(decodeJwt(jwt), parts)
+  // Bound to a key of its holder is nothing that we sign.
+  if (!shown.sound || rest.at(-1) !== '') return undefined
+  const kid = String(decodeProtectedHeader(jwt).kid ?? '')
     .split('#')
     .at(-1)
-  for (const key of keys.filter((one) => one.crv === 'P-256' && one.kid === kid)) {
-    const instance = new SDJwtInstance({ hasher: digest, verifier: await ES256.getVerifier(key) })
-    try {
-      const { payload } = await instance.validate(token)
-      const packed = JSON.stringify(decodeJwt(token.split('~')[0]!))
-      const all = (packed.match(/"\.\.\.":/g)?.length ?? 0) + digestsIn(JSON.parse(packed))
-      return { payload, hidden: all - token.split('~').slice(1, -1).length }
-    } catch {
-      // Another key may fit.
-    }
-  }
-  return undefined
+  const key = keys.find((one) => one.crv === 'P-256' && one.kid === kid)
+  if (!key) return undefined
+  const instance = new SDJwtInstance({ hasher: digest, verifier: await ES256.getVerifier(key) })
+  return instance.validate(token).then(
+    ({ payload }) => ({ payload, hidden: shown.hidden }),
+    () => undefined,
+  )
 }
 
-/** How many digests stand in the `_sd` of objects, at any depth of what is not itself hidden. */
-function digestsIn(value: unknown): number {
-  if (Array.isArray(value)) return value.reduce<number>((sum, each) => sum + digestsIn(each), 0)
-  if (typeof value !== 'object' || value === null) return 0
-  return Object.entries(value).reduce(
-    (sum, [key, each]) => sum + (key === '_sd' && Array.isArray(each) ? each.length : digestsIn(each)),
-    0,
-  )
+/** Salt, name and value of a property, or salt and value of an element (RFC 9901, 4.2), with the digest of its text. */
+function disclosureOf(text: string): Disclosure {
+  const digestOf = createHash('sha256').update(text).digest('base64url')
+  try {
+    const parts: unknown = JSON.parse(Buffer.from(text, 'base64url').toString('utf8'))
+    return { digest: digestOf, value: Array.isArray(parts) ? parts.at(-1) : undefined }
+  } catch {
+    return { digest: digestOf, value: undefined }
+  }
 }
 
 /** Whether what is genuinely signed still holds, and what it says. */

@@ -9,7 +9,7 @@ import { sayStored } from '#core/words/stored'
 import { recordEvent } from '../platform/audit/record'
 import { nextNumber } from '../platform/database/counter'
 import type { Account, Deps } from '../platform/deps'
-import { invalidField } from '../platform/errors/problems'
+import { invalidField, notFound } from '../platform/errors/problems'
 import { inLanguage } from '../platform/http/language'
 import type { FileToKeep } from '../platform/http/serve'
 import { newToken } from '../platform/http/tokens'
@@ -19,6 +19,7 @@ import { candidateOf, candidateWithMail, mergedWith } from '../records/accounts/
 import { ownApplication, sentApplication } from '../records/applications/find'
 import type { Application } from '../records/applications/model'
 import { keepBytes, readBytes } from '../records/documents/bytes'
+import { reportById, reportsOf } from '../records/reports/find'
 import { Report, ReportDelivery } from '../records/reports/model'
 import { scoreFor } from '../records/scoring/find'
 import { credentialOf, signCredential, signDisclosable } from './credential'
@@ -146,9 +147,6 @@ export async function listOwnReports(actor: Account, id: string): Promise<Report
   )
 }
 
-const reportsOf = async (candidateId: string): Promise<Report[]> =>
-  Report.findAll({ where: { candidateId: await mergedWith(candidateId) }, order: [['madeAt', 'DESC'], 'id'] })
-
 async function linesOf(reports: readonly Report[], opens: (report: Report) => boolean): Promise<ReportLine[]> {
   const deliveries = await ReportDelivery.findAll({
     where: { reportId: reports.map(({ id }) => id) },
@@ -179,7 +177,7 @@ export async function readReport(
   actor: Account,
   { id, form }: { id: string; form: Form },
 ): Promise<FileToKeep> {
-  const report = await Report.findByPk(id, { rejectOnEmpty: true })
+  const report = await reportById(id)
   if (!opensFor(actor)(report)) throw problems.notForYou()
   const { candidateId, applicationId } = report
   await logAccess(deps, actor, { candidateId, applicationId: applicationId ?? null, subject: 'file', what: 'file' })
@@ -193,10 +191,9 @@ export async function readOwnReport(
   { id, form }: { id: string; form: Form },
 ): Promise<FileToKeep> {
   const { id: candidateId } = await candidateOf(deps, actor)
-  const report = await Report.findOne({
-    where: { id, audience: 'candidate', candidateId: await mergedWith(candidateId) },
-    rejectOnEmpty: true,
-  })
+  const report = await reportById(id)
+  const own = (await mergedWith(candidateId)).includes(report.candidateId)
+  if (!own || report.audience !== 'candidate') throw notFound()
   return inForm(report, form)
 }
 

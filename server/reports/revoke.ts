@@ -6,6 +6,7 @@ import { compareAndSet } from '../platform/database/compareAndSet'
 import type { Account, Actor, Deps } from '../platform/deps'
 import { inLanguage } from '../platform/http/language'
 import { queueMail } from '../platform/mail/queueMail'
+import { reportById } from '../records/reports/find'
 import { Report, ReportDelivery, RevokedStatus } from '../records/reports/model'
 import { statedNow } from './gather'
 import { problems } from './problems'
@@ -17,7 +18,7 @@ export async function revokeReport(
   id: string,
   { version, reason }: { version: number; reason: string },
 ) {
-  const report = await Report.findByPk(id, { rejectOnEmpty: true })
+  const report = await reportById(id)
   if (report.revokedAt) throw problems.revoked()
   await revoke(deps, actor, report, version, { code: 'report.revoked.byHand', values: { reason: reason.trim() } })
   return { done: true as const }

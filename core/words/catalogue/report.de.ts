@@ -102,6 +102,5 @@ export default {
   'report.page': '{{reference}}, Seite {{page}} von {{pages}}',
   'report.flags': 'Auffälligkeiten der Akte',
   'report.revoked.overtaken': 'etwas, das er sagt, wurde seither anders entschieden',
-  'report.revoked.erased': 'die Akte, um die es ging, gibt es nicht mehr',
   'report.revoked.byHand': '{{reason}}',
 } satisfies Translated<typeof english>

@@ -97,6 +97,5 @@ export default {
   'report.page': '{{reference}}, page {{page}} of {{pages}}',
   'report.flags': 'Red flags of the file',
   'report.revoked.overtaken': 'something it says was decided otherwise since',
-  'report.revoked.erased': 'the file it was about is gone',
   'report.revoked.byHand': '{{reason}}',
 } as const

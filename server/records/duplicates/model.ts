@@ -28,6 +28,8 @@ export type Moved = {
   documents: string[]
   messages: string[]
   accessLog: string[]
+  /** Absent in what was merged before there were any. */
+  reports?: string[]
 }
 
 export class Merge extends Model<InferAttributes<Merge>, InferCreationAttributes<Merge>> {
