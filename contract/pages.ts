@@ -22,6 +22,7 @@ export const pages = [
   '/sittings/:id',
   '/reply/:token',
   '/vouch/:token?',
+  '/check/:token?',
   '/desk',
   '/desk/vacancies',
   '/desk/vacancies/sections',

@@ -121,8 +121,8 @@ export const ReportLine = Type.Object({
   madeBy: Type.String(),
   endsAt: Moment,
   revoked: orNull(Type.Object({ at: Moment, because: Type.String() })),
-  /** Whether whoever reads the list may open it. */
   opens: Type.Boolean({ description: 'Whether its reader may see what it says' }),
+  claims: Type.Array(Type.String(), { description: 'What it tells of, in its order; none where it may not be opened' }),
   sentTo: Type.Array(Type.Object({ name: Type.String(), at: Moment })),
 })
 export type ReportLine = Static<typeof ReportLine>
@@ -205,6 +205,11 @@ export const readOwnReport = endpoint({
   summary: 'A report of oneself as PDF, as JSON, as a credential, or as one whose claims can be shown one by one',
   access: 'candidate',
   params: Type.Object({ id: Id, form: oneOf(reportForms) }),
+  query: Type.Object({
+    claims: Type.Optional(
+      Type.String({ pattern: '^\\d{1,3}(,\\d{1,3})*$', description: 'As SD-JWT: these claims alone, by their place' }),
+    ),
+  }),
   reply: Type.Any(),
   file: true,
 })

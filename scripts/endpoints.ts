@@ -8,6 +8,9 @@ const elsewhere = ['readOwnAbsence', 'setOwnAbsence', 'listNames']
 /** What a candidate calls on a page that anybody may open. */
 const onPublicPages = ['beginApplication']
 
+/** What anybody calls on a page that few open, and that fetches what candidates call. */
+const onFewPages = ['checkCredential', 'checkByLink']
+
 /**
  * Prints what a client needs to call every endpoint, as JSON: the shapes are checked by the server and stay there. Those of the
  * desk and those of candidates are apart, since a phone loads the others first of all; for the same reason what is not so is left
@@ -15,7 +18,7 @@ const onPublicPages = ['beginApplication']
  */
 const all = Object.entries(contract).map(([name, { method, path, access, idempotent, bytes, behalf, invalidates }]) => {
   const called = { method, path, access, invalidates, ...onlyTrue({ idempotent, bytes, behalf }) }
-  const own = access === 'candidate' && !onPublicPages.includes(name)
+  const own = (access === 'candidate' && !onPublicPages.includes(name)) || onFewPages.includes(name)
   return { name, called, of: isRight(access) && !elsewhere.includes(name) ? 'desk' : own ? 'own' : 'anybody' }
 })
 const table = (of: string) => Object.fromEntries(all.flatMap((one) => (one.of === of ? [[one.name, one.called]] : [])))

@@ -28,6 +28,7 @@ const titles: Record<(typeof pages)[number], () => string> = {
   '/sittings/:id': () => say('ui.skillsCheck'),
   '/reply/:token': () => say('ui.aQuestionToYou'),
   '/vouch/:token?': () => say('ui.vouchingForSomebody'),
+  '/check/:token?': () => say('report.check'),
   '/desk': () => say('desk.today'),
   '/desk/vacancies': () => say('desk.vacancies'),
   '/desk/vacancies/sections': () => say('desk.title.sharedSections'),

@@ -14,7 +14,7 @@ const page =
     await Promise.all([
       loadWords(...words),
       ...(desk ? [import('./deskEndpoints'), catalogueToGoBy()] : []),
-      ...(desk || words.includes('portal') ? [import('./ownEndpoints')] : []),
+      ...(desk || words.includes('portal') || words.includes('report') ? [import('./ownEndpoints')] : []),
     ])
     return { Component: await load() }
   }
@@ -185,6 +185,15 @@ export const router = createBrowserRouter([
       {
         path: '/vouch/:token?',
         lazy: page(() => import('./reply/VouchPage').then(({ VouchPage }) => VouchPage), 'reply'),
+      },
+      {
+        lazy: page(() => import('./portal/PortalFrame').then(({ PortalFrame }) => PortalFrame), 'report'),
+        children: [
+          {
+            path: '/check/:token?',
+            lazy: page(() => import('./check/CheckPage').then(({ CheckPage }) => CheckPage), 'report'),
+          },
+        ],
       },
       { path: '/desk', element: <Navigate to="/desk/today" replace /> },
       {

@@ -5,7 +5,7 @@ type Load = () => Promise<{ default: Record<string, string> }>
 
 /** The texts of each part of the application: fetched when it is first gone to, in the reader's language only. */
 const groups: Record<
-  'start' | 'checking' | 'vacancies' | 'asking' | 'portal' | 'desk' | 'administration' | 'reply',
+  'start' | 'checking' | 'vacancies' | 'asking' | 'portal' | 'desk' | 'administration' | 'reply' | 'report',
   Record<'en' | 'de', Load> & Partial<Record<SourceLanguage, Load>>
 > = {
   start: { en: () => import('#core/words/groups/start.en'), de: () => import('#core/words/groups/start.de') },
@@ -21,6 +21,7 @@ const groups: Record<
     en: () => import('#core/words/groups/administration.en'),
     de: () => import('#core/words/groups/administration.de'),
   },
+  report: { en: () => import('#core/words/groups/report.en'), de: () => import('#core/words/groups/report.de') },
   reply: {
     en: () => import('#core/words/groups/reply.en'),
     de: () => import('#core/words/groups/reply.de'),

@@ -53,3 +53,9 @@ export async function signDisclosable(signer: Signer, credential: ReturnType<typ
     header: { typ: 'vc+sd-jwt', kid: `${signer.did}#${signer.kid}` },
   })
 }
+
+/** What shows some claims alone, by their place, and hides everything else that can be hidden. */
+export const showOnly = (sdJwt: string, claims: readonly number[]): Promise<string> =>
+  new SDJwtInstance({ hasher: digest }).present(sdJwt, {
+    credentialSubject: { claims: Object.fromEntries(claims.map((nth) => [nth, true])) },
+  } as never)

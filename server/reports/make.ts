@@ -22,7 +22,7 @@ import { keepBytes, readBytes } from '../records/documents/bytes'
 import { reportById, reportsOf } from '../records/reports/find'
 import { Report, ReportDelivery } from '../records/reports/model'
 import { scoreFor } from '../records/scoring/find'
-import { credentialOf, signCredential, signDisclosable } from './credential'
+import { credentialOf, showOnly, signCredential, signDisclosable } from './credential'
 import { gather, sentOf } from './gather'
 import { problems } from './problems'
 import { reportPdf } from './reportPdf'
@@ -163,6 +163,7 @@ async function linesOf(reports: readonly Report[], opens: (report: Report) => bo
         }
       : null,
     opens: opens(report),
+    claims: opens(report) ? report.content.claims.map(({ title }) => title) : [],
     sentTo: deliveries
       .filter(({ reportId }) => reportId === report.id)
       .map(({ toName, sentAt }) => ({ name: toName, at: sentAt.toISOString() })),
@@ -184,20 +185,27 @@ export async function readReport(
   return inForm(report, form)
 }
 
-/** The same of one's own. */
+/** The same of one's own; as SD-JWT with some of its claims alone, where that is wished. */
 export async function readOwnReport(
   deps: Deps,
   actor: Account,
   { id, form }: { id: string; form: Form },
+  { claims }: { claims?: string } = {},
 ): Promise<FileToKeep> {
   const { id: candidateId } = await candidateOf(deps, actor)
   const report = await reportById(id)
   const own = (await mergedWith(candidateId)).includes(report.candidateId)
   if (!own || report.audience !== 'candidate') throw notFound()
-  return inForm(report, form)
+  if (form !== 'sd-jwt' || claims === undefined) return inForm(report, form)
+  const sdJwt = await showOnly(report.sdJwt, claims.split(',').map(Number))
+  return inForm(report, form, sdJwt)
 }
 
-async function inForm({ reference, content, jwt, sdJwt, pdfSha256 }: Report, form: Form): Promise<FileToKeep> {
+async function inForm(
+  { reference, content, jwt, sdJwt: whole, pdfSha256 }: Report,
+  form: Form,
+  sdJwt = whole,
+): Promise<FileToKeep> {
   if (form === 'pdf')
     return { fileName: `${reference}.pdf`, mediaType: 'application/pdf', body: (await readBytes(pdfSha256)).bytes }
   const texts = {

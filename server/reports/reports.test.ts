@@ -330,6 +330,10 @@ test('a candidate makes one of themselves, opens it and no other', async () => {
   const content = JSON.parse(String(await formOf(one.candidate, own.id, 'json', 'my'))) as Content
   expect(content).toMatchObject({ language: 'de', person: { born: expect.any(String) } })
   expect((await one.candidate.done('listOwnReports', { params })).map(({ id }) => id)).toEqual([own.id])
+  const second = await one.candidate.request(`/api/my/reports/${own.id}/sd-jwt?claims=1`)
+  expect((await check(Buffer.from(await second.arrayBuffer()))).report).toMatchObject({
+    ...{ person: { name: 'Ole Own' }, claims: [content.claims[1]], notChecked: [] },
+  })
   expect((await other.candidate.request(`/api/my/reports/${own.id}/json`)).status).toBe(404)
   const inside = await make(one)
   expect((await one.candidate.request(`/api/my/reports/${inside.id}/json`)).status).toBe(404)

@@ -11,7 +11,7 @@ export const reportRoutes = [
   bindFile(contract.readReport, ({ deps, actor, input }) => readReport(deps, actor, input.params)),
   bind(contract.listOwnReports, ({ actor, input }) => listOwnReports(actor, input.params.id)),
   bind(contract.makeOwnReport, ({ deps, actor, input }) => makeOwnReport(deps, actor, input.params.id, input.body)),
-  bindFile(contract.readOwnReport, ({ deps, actor, input }) => readOwnReport(deps, actor, input.params)),
+  bindFile(contract.readOwnReport, ({ deps, actor, input }) => readOwnReport(deps, actor, input.params, input.query)),
   bind(contract.checkCredential, ({ deps, input, address }) => checkCredential(deps, input.body as Buffer, address), {
     transaction: false,
   }),

@@ -103,4 +103,33 @@ export default {
   'report.flags': 'Auffälligkeiten der Akte',
   'report.revoked.overtaken': 'etwas, das er sagt, wurde seither anders entschieden',
   'report.revoked.byHand': '{{reason}}',
+  'report.check': 'Einen Bericht prüfen',
+  'report.checkMeans':
+    'Hier kann jeder erfahren, ob ein Bericht oder ein digitaler Nachweis unverändert ist, wer ihn unterschrieben hat und ob er noch gilt. Nichts davon wird aufbewahrt.',
+  'report.chooseFile': 'Datei wählen, oder ein Foto des Codes',
+  'report.file': 'Bericht oder Nachweis',
+  'report.orPaste': 'Oder den Text eines Nachweises einfügen',
+  'report.checkIt': 'Prüfen',
+  'report.checkAnother': 'Einen anderen prüfen',
+  'report.valid': 'Er gilt: unverändert, unterschrieben von {{issuer}}.',
+  'report.compareWithPaper':
+    'Der Code führt zu dem, was unterschrieben wurde. Vergleichen Sie es mit dem Papier vor Ihnen.',
+  'report.fault.nothing-found': 'Darin ist kein Bericht und kein Nachweis, der gelesen werden konnte.',
+  'report.fault.unknown-issuer':
+    'Wer ihn unterschrieben hat, ist hier nicht bekannt; darum lässt sich nichts dazu sagen.',
+  'report.fault.bad-signature': 'Er gilt nicht: er wurde verändert, oder jemand anderes hat ihn unterschrieben.',
+  'report.fault.file-changed':
+    'Die Datei wurde verändert, nachdem sie erstellt war. Unten steht, was unterschrieben wurde.',
+  'report.fault.revoked': 'Er wurde widerrufen und gilt nicht mehr.',
+  'report.fault.suspended': 'Wer ihn unterschrieben hat, hat ihn vorläufig ausgesetzt.',
+  'report.fault.status-unknown': 'Er ist echt, aber ob er widerrufen wurde, ließ sich jetzt nicht feststellen.',
+  'report.fault.ended': 'Er ist echt, aber seine Zeit ist abgelaufen.',
+  'report.fault.not-yet-valid': 'Er ist echt, aber seine Zeit hat noch nicht begonnen.',
+  'report.fault.wrong-version': 'Es ist ein Nachweis einer Version, die hier nicht gelesen wird.',
+  'report.signedBy': 'Unterschrieben von',
+  'report.signedAt': 'Unterschrieben',
+  'report.holdsUntil': 'Gilt bis',
+  'report.hidden_one': '{{count}} Teil hat weggelassen, wer ihn zeigt.',
+  'report.hidden_other': '{{count}} Teile hat weggelassen, wer ihn zeigt.',
+  'report.says': 'Was er sagt',
 } satisfies Translated<typeof english>

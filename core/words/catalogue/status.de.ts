@@ -178,4 +178,19 @@ export default {
   'status.addTheLanguage': 'Die Sprache und ihr Zeugnis hinzufügen',
   'status.sayWhoVouches': 'Sagen, wer für das Papier einsteht, und es hinzufügen',
   'status.giveWhatTheSourceAsks': 'Jetzt geben',
+  'status.record': 'Was von Ihnen belegt ist',
+  'status.recordMeans':
+    'Ein unterschriebener Bericht zum Behalten und Zeigen. Jeder kann ihn prüfen; er wird von selbst widerrufen, wenn etwas darin anders entschieden wird.',
+  'status.makeRecord': 'Bericht erstellen',
+  'status.recordLine': 'Bericht {{reference}}, Stand {{day}}',
+  'status.recordHolds': 'gilt bis {{day}}',
+  'status.recordEnded': 'abgelaufen {{day}}',
+  'status.recordRevoked': 'gilt nicht mehr: {{why}}',
+  'status.recordForm.pdf': 'PDF',
+  'status.recordForm.json': 'Daten (JSON)',
+  'status.recordForm.jwt': 'Digitaler Nachweis',
+  'status.showSome': 'Nur einen Teil zeigen',
+  'status.showSomeMeans':
+    'Wählen Sie, was der Nachweis zeigt. Alles andere bleibt verborgen; dass etwas verborgen ist, sieht man.',
+  'status.showThese': 'Nachweis, der dies zeigt',
 } satisfies Translated<typeof english>

@@ -173,4 +173,19 @@ export default {
   'status.addTheLanguage': 'Add the language and its certificate',
   'status.sayWhoVouches': 'Say who vouches for the paper, and add it',
   'status.giveWhatTheSourceAsks': 'Give it',
+  'status.record': 'What has been proven of you',
+  'status.recordMeans':
+    'A signed report to keep and to show. Anybody can check it; it is revoked by itself when something in it is decided otherwise.',
+  'status.makeRecord': 'Make a report',
+  'status.recordLine': 'Report {{reference}}, as at {{day}}',
+  'status.recordHolds': 'holds until {{day}}',
+  'status.recordEnded': 'ended {{day}}',
+  'status.recordRevoked': 'does not hold any more: {{why}}',
+  'status.recordForm.pdf': 'PDF',
+  'status.recordForm.json': 'Data (JSON)',
+  'status.recordForm.jwt': 'Digital credential',
+  'status.showSome': 'Show only some of it',
+  'status.showSomeMeans':
+    'Choose what the credential shows. Everything else in it stays hidden; that something is hidden can be seen.',
+  'status.showThese': 'Credential that shows these',
 } as const

@@ -13,6 +13,7 @@ import { More } from './More'
 import { Originals } from './Originals'
 import { OutsideLinks } from './OutsideLinks'
 import { Reopened } from './Reopened'
+import { Reports } from './Reports'
 import { Vouchings } from './Vouchings'
 
 /** What is looked up now and then: what was answered, waivers and gates, and everything that was done. */
@@ -38,6 +39,7 @@ export function FileMore({ file }: { file: File }) {
       <Matters file={file} />
       <Conversations file={file} />
       <Originals file={file} />
+      <Reports file={file} />
       <Reopened file={file} />
       <Messages id={file.id} />
       <Vouchings vouchings={file.vouchings} />

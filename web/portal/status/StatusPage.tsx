@@ -24,6 +24,7 @@ import { CoverSheets } from './CoverSheets'
 import { Hearings } from './Hearings'
 import { OfferCard } from './OfferCard'
 import { Originals } from './Originals'
+import { OwnReports } from './OwnReports'
 import { RenewalForm } from './RenewalForm'
 import { TaskCard } from './TaskCard'
 
@@ -142,6 +143,7 @@ export function StatusPage() {
           </div>
         )}
         <Originals id={status.id} />
+        <OwnReports id={status.id} />
         <CoverSheets id={status.id} />
         <AskUs status={status} />
       </div>
