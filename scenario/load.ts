@@ -34,6 +34,7 @@ import { people } from './people/people'
 import type { PersonPlan } from './plan'
 import { settleRedFlags } from './redFlags'
 import { registerOf } from './registers'
+import { makeReports } from './reports'
 import { askForMore } from './sources/askMore'
 import { knowSome } from './sources/known'
 import { proposeSources } from './sources/proposals'
@@ -108,6 +109,7 @@ export async function loadScenario(
   await shareOut(world)
   await proposeSources(world)
   await settleRedFlags(world)
+  await makeReports(world)
   await askForMore(world)
   await knowSome(world)
   await writeSetting(demoAccounts, {
