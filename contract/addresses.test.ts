@@ -45,6 +45,7 @@ const verbs = [
     'reset-password',
     'restore',
     'reveal',
+    'revoke',
     'run',
     'send',
     'send-back',

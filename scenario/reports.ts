@@ -11,7 +11,9 @@ const made = [
   { name: 'Mateo Lindqvist', audience: 'inside', scope: 'file' },
   { name: 'Mateo Lindqvist', audience: 'candidate', scope: 'application' },
   {
-    ...{ name: 'Mateo Lindqvist', audience: 'inside', scope: 'application' },
+    name: 'Mateo Lindqvist',
+    audience: 'inside',
+    scope: 'application',
     revoked: 'Made for a body that he has not agreed to.',
   },
 ] as const

@@ -29,7 +29,10 @@ export async function buildReply(outDir = 'dist/reply') {
 }
 
 /** What is run: the application itself, and what an operator calls. */
-const programs = ['server/main.ts', 'server/setup.ts', 'server/backUp.ts', 'server/restore.ts', 'server/verifyTrail.ts']
+const programs = [
+  ...['server/main.ts', 'server/setup.ts', 'server/backUp.ts', 'server/restore.ts', 'server/verifyTrail.ts'],
+  'server/rotateSigningKey.ts',
+]
 
 const { version } = JSON.parse(readFileSync('package.json', 'utf8')) as { version: string }
 
@@ -50,6 +53,7 @@ const leftInPlace = [
   'html-to-pdfmake',
   'linkedom',
   'pdfmake',
+  'pdfkit',
   'pdf-lib',
   '@pdf-lib/fontkit',
   'wawoff2',

@@ -24,7 +24,7 @@ type Fault = NonNullable<CheckResult['fault']>
 
 const limit = { most: 60, seconds: 900 }
 const mostText = 600_000
-const program = new URL(`./findCredentials${import.meta.url.endsWith('.ts') ? '.ts' : '.js'}`, import.meta.url)
+const program = new URL('./findCredentials.ts', import.meta.url)
 
 const nothing: CheckResult = {
   ...{ fault: 'nothing-found', issuer: null, own: false, kind: null, signedAt: null, endsAt: null },

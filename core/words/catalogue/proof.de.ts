@@ -211,4 +211,5 @@ export default {
   'proof.askTheCandidate': 'Die Person fragen',
   'proof.whatToAsk': 'Was möchten Sie wissen?',
   'proof.askedTheCandidate': 'Zu {{label}} gefragt.',
+  'proof.thePaperMeansTheSame': '; das Papier sagt dasselbe mit anderen Worten',
 } satisfies Translated<typeof english>

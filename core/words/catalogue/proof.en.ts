@@ -208,4 +208,5 @@ export default {
   'proof.askTheCandidate': 'Ask the candidate',
   'proof.whatToAsk': 'What would you like to know?',
   'proof.askedTheCandidate': 'Asked the candidate about {{label}}.',
+  'proof.thePaperMeansTheSame': '; the paper says the same in other words',
 } as const

@@ -26,17 +26,12 @@ function open(
   given: DocumentReading = reading,
   over: Parameters<typeof aDocument>[0] = {},
   left: Record<string, string> = {},
+  of = proof,
 ) {
   const document = aDocument({ mediaType: 'image/png', ...over })
   const claim = aLicence({ documents: [document] })
   return showPage(
-    <LookAt
-      file={aFile({ claims: [claim] })}
-      claim={claim}
-      proof={proof}
-      documentId={document.id}
-      onClose={() => {}}
-    />,
+    <LookAt file={aFile({ claims: [claim] })} claim={claim} proof={of} documentId={document.id} onClose={() => {}} />,
     {
       roles: ['coordinator'],
       readUnfinishedDocument: { value: left, savedAt: null },
@@ -139,4 +134,15 @@ describe('a letter of work', () => {
       }),
     )
   })
+})
+
+test('an award written out is not something else than its short form', async () => {
+  const award = aProof({ fields: [{ key: 'award', kind: 'words', matters: true }], claimed: { award: 'MSc' } })
+  const { user } = await open({ ...reading, values: {} }, {}, {}, award)
+  const field = await screen.findByLabelText<HTMLInputElement>('Award')
+  await user.type(field, 'Master of Science')
+  expect(screen.getByText('Claimed: MSc; the paper says the same in other words')).toBeTruthy()
+  await user.clear(field)
+  await user.type(field, 'Certificate of attendance')
+  expect(screen.getByText('Claimed: MSc; the paper says something else')).toBeTruthy()
 })

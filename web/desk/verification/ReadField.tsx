@@ -1,6 +1,8 @@
 import { useId } from 'react'
 import type { ReadBy } from '#contract/documents'
 import type { Field } from '#core/comparison/compareClaim'
+import type { Verdict } from '#core/comparison/verdict'
+import { compareWords } from '#core/comparison/words'
 import type { ReadValue } from '#core/reading/readFields'
 import { say } from '#core/words/say'
 
@@ -22,12 +24,16 @@ type Props = {
   onLook: () => void
 }
 
+const meansTheSame: ReadonlySet<Verdict> = new Set(['same', 'equivalent'])
+
 /** What a paper says of one field: read by machine with its place, typed by a person, or not on the paper. */
 export function ReadField({ field, claimed, value, absent, locked, error, onType, onAbsent, onLook, ...how }: Props) {
   const id = useId()
   const label = say(`field.${field.key}`)
   const place = how.machine?.place ?? (how.readBy?.by === 'machine' ? how.readBy.place : undefined)
   const words = howWords({ value, absent, ...how })
+  // Written differently is not something else.
+  const alike = field.kind === 'words' && meansTheSame.has(compareWords(claimed, value).verdict)
   const told = !absent && claimed !== '' && value !== claimed
   return (
     <div>
@@ -61,11 +67,11 @@ export function ReadField({ field, claimed, value, absent, locked, error, onType
         className={`w-full rounded-sheet border bg-sheet px-2 py-1 ${error ? 'border-contradicted' : 'border-line-strong'}`}
       />
       <div id={`${id}-more`} className="flex flex-wrap items-baseline justify-between gap-x-2 text-[0.8rem]">
-        <span className={value === '' ? 'text-ink-2' : 'text-soon-ink'}>
+        <span className={value === '' || alike ? 'text-ink-2' : 'text-soon-ink'}>
           {told &&
             say('proof.claimedClaimedValue', {
               claimed,
-              value: value === '' ? '' : say('proof.thePaperSaysSomethingElse'),
+              value: value === '' ? '' : say(alike ? 'proof.thePaperMeansTheSame' : 'proof.thePaperSaysSomethingElse'),
             })}
         </span>
         {!locked && (value === '' || absent) && (
