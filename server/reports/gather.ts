@@ -278,7 +278,10 @@ function fieldsIn({
   const claimed = answered?.enquiry.claimed ?? claimedStatement(details, person)
   const read = seen.length > 0 ? Object.assign({}, ...seen.map(({ document }) => document.reads)) : undefined
   const reply = answered ? (answered.enquiry.statement ?? {}) : undefined
-  return compareClaim(fieldsOf(claim.kind, claimed), claimed, read, reply).fields.map(fieldOf)
+  return compareClaim(fieldsOf(claim.kind, claimed), claimed, read, reply).fields.map((field) =>
+    // While nobody has answered, it is what the paper says against what is claimed.
+    fieldOf(answered ? field : { ...field, verdict: field.byDocument.verdict }),
+  )
 }
 
 const fieldOf = ({ key, claimed, document, source, verdict }: FieldFinding): ReportedField => ({

@@ -97,6 +97,7 @@ async function write(
     })
     await recordEvent(deps, actor, {
       code: 'report-made',
+      words: audience === 'candidate' ? 'report-made.candidate' : 'report-made',
       values: { reference, day: { day: asAt } },
       about: reference,
       candidateId,

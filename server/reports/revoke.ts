@@ -45,6 +45,7 @@ async function revoke(deps: Deps, actor: Actor, report: Report, version: number,
   await RevokedStatus.create({ statusIndex, revokedAt: now })
   await recordEvent(deps, actor, {
     code: 'report-revoked',
+    words: report.audience === 'candidate' ? 'report-revoked.candidate' : 'report-revoked',
     values: { reference, why: because },
     about: reference,
     candidateId,

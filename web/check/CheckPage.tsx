@@ -2,6 +2,8 @@ import { Check, TriangleAlert } from 'lucide-react'
 import { useState } from 'react'
 import { useParams } from 'react-router'
 import type { CheckResult } from '#contract/reports'
+import type { FieldKey } from '#core/comparison/compareClaim'
+import { writeWhen } from '#core/dates/write'
 import { say } from '#core/words/say'
 import { api } from '../api'
 import { Button } from '../ui/Button'
@@ -12,7 +14,7 @@ import { Sheet } from '../ui/Sheet'
 import { Waiting } from '../ui/Waiting'
 import { writeDayOf } from '../ui/write'
 import { useAct } from '../useAct'
-import { ReportView } from './ReportView'
+import { FactList, ReportView } from './ReportView'
 
 const accept = '.pdf,.png,.jpg,.jpeg,.jwt,.sd-jwt,.json,.txt,application/pdf,image/png,image/jpeg'
 
@@ -79,7 +81,6 @@ function Bring() {
           rows={6}
           value={text}
           onChange={(event) => setText(event.target.value)}
-          className="font-mono"
         />
       </div>
       <ProblemNote problem={problem} />
@@ -90,49 +91,42 @@ function Bring() {
   )
 }
 
-/** The verdict first, in a sentence; what is signed beneath it. */
-function Result({ result: { fault, issuer, hidden } }: { result: CheckResult }) {
+/** The verdict first, in a sentence, with who signed it, when, and until when it holds. */
+function Result({ result: { fault, issuer, hidden, kind, signedAt, endsAt } }: { result: CheckResult }) {
+  const facts = [
+    [say('report.signedBy'), issuer],
+    [say('report.signedAt'), signedAt && writeDayOf(signedAt)],
+    [say('report.holdsUntil'), endsAt && writeDayOf(endsAt)],
+  ].filter((fact): fact is [string, string] => Boolean(fact[1]))
   return (
-    <Sheet className={fault ? 'border-contradicted' : 'border-confirmed'}>
+    <Sheet className="grid gap-3">
       <p
         role={fault ? 'alert' : 'status'}
         className={`flex items-start gap-2 font-semibold text-[1.1em] ${fault ? 'text-contradicted' : 'text-confirmed'}`}
       >
         {fault ? (
-          <TriangleAlert aria-hidden size={20} className="mt-1" />
+          <TriangleAlert aria-hidden size={20} className="mt-1 shrink-0" />
         ) : (
-          <Check aria-hidden size={20} className="mt-1" />
+          <Check aria-hidden size={20} className="mt-1 shrink-0" />
         )}
         {fault ? say(`report.fault.${fault}`) : say('report.valid', { issuer: issuer ?? '' })}
       </p>
-      {hidden > 0 && <p className="mt-1 text-ink-2">{say('report.hidden', { count: hidden })}</p>}
+      {kind && <FactList facts={facts} />}
+      {hidden > 0 && <p className="text-ink-2">{say('report.hidden', { count: hidden })}</p>}
     </Sheet>
   )
 }
 
-function Signed({ result }: { result: CheckResult }) {
-  const { issuer, kind, signedAt, endsAt, report, says } = result
-  if (!kind) return null
-  const facts = [
-    [say('report.signedBy'), issuer],
-    [say('report.signedAt'), signedAt && writeDayOf(signedAt)],
-    [say('report.holdsUntil'), endsAt && writeDayOf(endsAt)],
-    ...Object.entries(says),
-  ].filter((fact): fact is [string, string] => Boolean(fact[1]))
+/** What is signed: a report of ours as it was drawn, of a credential of somebody else what it says. */
+function Signed({ result: { report, says } }: { result: CheckResult }) {
+  if (report) return <ReportView report={report} />
+  if (Object.keys(says).length === 0) return null
   return (
-    <>
-      <Sheet>
-        <h2 className="mb-2 text-[1.25em]">{report ? say('report.reference') : say('report.says')}</h2>
-        <dl className="grid grid-cols-[minmax(110px,220px)_1fr] gap-x-4 gap-y-1">
-          {facts.map(([name, value]) => (
-            <div key={name} className="contents">
-              <dt className="font-semibold text-ink-2">{name}</dt>
-              <dd className="min-w-0 break-words">{value}</dd>
-            </div>
-          ))}
-        </dl>
-      </Sheet>
-      {report && <ReportView report={report} />}
-    </>
+    <Sheet>
+      <h2 className="mb-2 text-[1.25em]">{say('report.says')}</h2>
+      <FactList
+        facts={Object.entries(says).map(([field, value]) => [say(`field.${field as FieldKey}`), writeWhen(value)])}
+      />
+    </Sheet>
   )
 }

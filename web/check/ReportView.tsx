@@ -17,7 +17,7 @@ export function ReportView({ report }: { report: Partial<Report> }) {
       </Sheet>
       {parts.map(({ heading, facts: own, claims, nothing: said }) => (
         <Sheet key={heading} className="grid gap-3">
-          <h3 className="text-[1.25em]">{heading}</h3>
+          <h3 className="font-title text-[1.25em]">{heading}</h3>
           {own.length === 0 && claims.length === 0 && said && <p className="text-ink-2">{said}</p>}
           {own.length > 0 && <FactList facts={own} />}
           {claims.map((claim, nth) => (
@@ -38,7 +38,8 @@ const nothing: Report = {
   ...{ person: { name: '' }, claims: [], flags: [], waived: [], declared: [], notChecked: [], withheld: [] },
 }
 
-const FactList = ({ facts }: { facts: Facts }) => (
+/** Facts by their names. */
+export const FactList = ({ facts }: { facts: Facts }) => (
   <dl className="grid grid-cols-[minmax(110px,220px)_1fr] gap-x-4 gap-y-1">
     {facts.map(([name, value], nth) => (
       <div key={nth} className="contents">

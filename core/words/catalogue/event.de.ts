@@ -353,9 +353,11 @@ export default {
   'event.credential-kept.toCandidate':
     'Ihr digitaler Nachweis von {{source}} für {{claim}} ist aufbewahrt; jemand hier sieht ihn an.',
   'event.report-made': 'Bericht {{reference}} erstellt, Stand {{day}}',
-  'event.report-made.toCandidate':
+  'event.report-made.candidate.toCandidate':
     'Bericht {{reference}} über das, was von Ihnen belegt ist, wurde erstellt, Stand {{day}}.',
   'event.report-revoked': 'Bericht {{reference}} widerrufen: {{why}}',
-  'event.report-revoked.toCandidate': 'Bericht {{reference}} gilt nicht mehr: {{why}}',
+  'event.report-revoked.candidate.toCandidate': 'Bericht {{reference}} gilt nicht mehr: {{why}}',
   'event.signing-key-changed': 'Unterschreibt mit einem neuen Schlüssel, {{key}}',
+  'event.report-made.candidate': 'Bericht {{reference}} für die Person erstellt, Stand {{day}}',
+  'event.report-revoked.candidate': 'Bericht {{reference}} für die Person widerrufen: {{why}}',
 } satisfies Translated<typeof english>

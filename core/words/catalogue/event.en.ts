@@ -341,8 +341,10 @@ export default {
   'event.credential-kept.toCandidate':
     'Your digital credential of {{source}} for {{claim}} is kept; somebody here looks at it.',
   'event.report-made': 'Made report {{reference}}, as at {{day}}',
-  'event.report-made.toCandidate': 'Report {{reference}} of what is proven of you was made, as at {{day}}.',
+  'event.report-made.candidate.toCandidate': 'Report {{reference}} of what is proven of you was made, as at {{day}}.',
   'event.report-revoked': 'Revoked report {{reference}}: {{why}}',
-  'event.report-revoked.toCandidate': 'Report {{reference}} does not hold any more: {{why}}',
+  'event.report-revoked.candidate.toCandidate': 'Report {{reference}} does not hold any more: {{why}}',
   'event.signing-key-changed': 'Signs with a new key, {{key}}',
+  'event.report-made.candidate': 'Made report {{reference}} for the candidate, as at {{day}}',
+  'event.report-revoked.candidate': 'Revoked report {{reference}} for the candidate: {{why}}',
 } as const
