@@ -86,7 +86,7 @@ export default defineConfig({
             },
             {
               name: 'frame',
-              test: /web[\\/](useCurrency|ui[\\/](Sheet|useTitle|notices|OrganisationName)|portal[\\/]LanguageChoice)\.tsx?/,
+              test: /web[\\/](useCurrency|titles|store|words|ui[\\/](Sheet|useTitle|notices|OrganisationName)|portal[\\/]LanguageChoice)\.tsx?/,
             },
           ],
         },

@@ -1,7 +1,8 @@
 /** Every place of the web client, as its router writes it; whatever else is asked for is not there. */
 export const publicPages = ['/', '/vacancies/:slug', '/vacancies/:slug/fit', '/vacancies/:slug/begin'] as const
 
-export const pages = [
+/** The places outside the desk. */
+export const openPages = [
   ...publicPages,
   '/forgotten',
   '/new-password/:token',
@@ -23,6 +24,10 @@ export const pages = [
   '/reply/:token',
   '/vouch/:token?',
   '/check/:token?',
+] as const
+
+/** The places of the desk; whatever is not named is one of its queues. */
+export const deskPages = [
   '/desk',
   '/desk/vacancies',
   '/desk/vacancies/sections',
@@ -58,3 +63,5 @@ export const pages = [
   '/desk/operation',
   '/desk/:queue/:id?/:chosen?',
 ] as const
+
+export const pages = [...openPages, ...deskPages] as const

@@ -16,6 +16,7 @@ test('the public pages are accessible, and fit a phone', async ({ browser }) => 
     '/forgotten',
     '/sign-in',
     '/sign-up',
+    '/check',
     '/nowhere-at-all',
   ]) {
     await page.goto(place)

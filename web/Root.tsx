@@ -1,10 +1,11 @@
 import { useLayoutEffect } from 'react'
-import { matchPath, Outlet, useLocation } from 'react-router'
-import { pages } from '#contract/pages'
+import { Outlet, useLocation } from 'react-router'
+import type { openPages } from '#contract/pages'
 import { say } from '#core/words/say'
+import { addTitles, titleAt } from './titles'
 
-/** What each place is called in the title of the window. What is about one thing says which once it is known. */
-const titles: Record<(typeof pages)[number], () => string> = {
+/** What each place outside the desk is called. What is about one thing says which once it is known. */
+const openTitles: Record<(typeof openPages)[number], () => string> = {
   '/': () => say('ui.vacancies'),
   '/vacancies/:slug': () => say('ui.vacancy'),
   '/vacancies/:slug/fit': () => say('ui.wouldIFit'),
@@ -29,46 +30,8 @@ const titles: Record<(typeof pages)[number], () => string> = {
   '/reply/:token': () => say('ui.aQuestionToYou'),
   '/vouch/:token?': () => say('ui.vouchingForSomebody'),
   '/check/:token?': () => say('report.check'),
-  '/desk': () => say('desk.today'),
-  '/desk/vacancies': () => say('desk.vacancies'),
-  '/desk/vacancies/sections': () => say('desk.title.sharedSections'),
-  '/desk/vacancies/groups': () => say('composer.groupsOfVacancies'),
-  '/desk/vacancies/:id/:part?': () => say('ui.vacancy'),
-  '/desk/sources': () => say('desk.sources'),
-  '/desk/sources/:id': () => say('desk.sources'),
-  '/desk/sources/watchlist': () => say('desk.sources'),
-  '/desk/sources/programmes': () => say('desk.sources'),
-  '/desk/sources/programmes/:id': () => say('desk.sources'),
-  '/desk/verification/table': () => say('enquiries.asATable'),
-  '/desk/enquiries/:id': () => say('enquiries.title'),
-  '/desk/letters': () => say('enquiries.lettersTitle'),
-  '/desk/applications/table': () => say('desk.applicationsAsATable'),
-  '/desk/red-flags': () => say('desk.redFlags'),
-  '/desk/duplicates/:oneId?/:otherId?': () => say('desk.duplicates'),
-  '/desk/paper/:id?': () => say('desk.paperTray'),
-  '/desk/behalf': () => say('desk.onBehalf'),
-  '/desk/behalf/:id/:section?': () => say('desk.title.writingOnBehalf'),
-  '/desk/imports/:id?': () => say('desk.import'),
-  '/desk/people/:candidateId': () => say('desk.title.importedPerson'),
-  '/desk/words': () => say('desk.preparedWords'),
-  '/desk/people/:candidateId/access-log': () => say('desk.title.whoSawWhat'),
-  '/desk/mail-in': () => say('overviews.mailIn'),
-  '/desk/outbox': () => say('desk.mailsNotTaken'),
-  '/desk/safe': () => say('desk.safe'),
-  '/desk/trail': () => say('desk.auditTrail'),
-  '/desk/catalogue/:part?': () => say('desk.catalogue'),
-  '/desk/first-steps': () => say('desk.firstSteps'),
-  '/desk/organisation': () => say('desk.organisation'),
-  '/desk/colleagues': () => say('desk.peopleHere'),
-  '/desk/rights': () => say('desk.rights'),
-  '/desk/operation': () => say('desk.howItRuns'),
-  '/desk/:queue/:id?/:chosen?': () => say('desk.title.desk'),
 }
-
-const titleAt = (pathname: string): string => {
-  const place = pages.find((page) => matchPath(page, pathname))
-  return place ? titles[place]() : say('ui.thereIsNothingAtThis')
-}
+addTitles(openTitles)
 
 /** Around every place: the title of the window, and the way past what stands on all of them. */
 export function Root() {

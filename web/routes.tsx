@@ -13,7 +13,7 @@ const page =
     const desk = words.includes('desk')
     await Promise.all([
       loadWords(...words),
-      ...(desk ? [import('./deskEndpoints'), catalogueToGoBy()] : []),
+      ...(desk ? [import('./deskEndpoints'), import('./desk/titles'), catalogueToGoBy()] : []),
       ...(desk || words.includes('portal') || words.includes('report') ? [import('./ownEndpoints')] : []),
     ])
     return { Component: await load() }
