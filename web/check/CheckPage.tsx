@@ -22,7 +22,7 @@ const accept = '.pdf,.png,.jpg,.jpeg,.jwt,.sd-jwt,.json,.txt,application/pdf,ima
 export function CheckPage() {
   const { token } = useParams()
   return (
-    <main className="mx-auto grid max-w-[860px] gap-4 px-4 py-7 sm:px-7">
+    <main className="mx-auto grid max-w-[860px] grid-cols-[minmax(0,1fr)] gap-4 px-4 py-7 sm:px-7">
       <div>
         <h1 className="text-[2em]">{say('report.check')}</h1>
         <p className="max-w-[68ch] text-ink-2">{say('report.checkMeans')}</p>

@@ -9,19 +9,19 @@ type Facts = ReportPart['facts']
 export function ReportView({ report }: { report: Partial<Report> }) {
   const { title, lead, facts, parts } = reportWords({ ...nothing, ...report }, writeMoment)
   return (
-    <article className="grid gap-4">
+    <article className="grid grid-cols-[minmax(0,1fr)] gap-4">
       <Sheet>
         <h2 className="text-[1.5em]">{title}</h2>
         <p className="mb-3 text-ink-2">{lead}</p>
         <FactList facts={facts} />
       </Sheet>
       {parts.map(({ heading, facts: own, claims, nothing: said }) => (
-        <Sheet key={heading} className="grid gap-3">
+        <Sheet key={heading} className="grid grid-cols-[minmax(0,1fr)] gap-3">
           <h3 className="font-title text-[1.25em]">{heading}</h3>
           {own.length === 0 && claims.length === 0 && said && <p className="text-ink-2">{said}</p>}
           {own.length > 0 && <FactList facts={own} />}
           {claims.map((claim, nth) => (
-            <section key={nth} className="border-line border-t pt-3">
+            <section key={nth} className="min-w-0 border-line border-t pt-3">
               <h4 className="mb-1.5 font-semibold text-[1.05em]">{claim.heading}</h4>
               <FactList facts={claim.facts} />
               {claim.table && <FieldTable {...claim.table} />}
