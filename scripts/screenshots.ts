@@ -1,4 +1,5 @@
 import { mkdirSync } from 'node:fs'
+import { readFile } from 'node:fs/promises'
 import { resolve } from 'node:path'
 import { parseArgs } from 'node:util'
 import type { Page } from '@playwright/test'
@@ -72,21 +73,17 @@ const views: View[] = [
     },
   },
   {
-    name: 'apply-study',
-    as: 'felix.rautner@mail.example',
+    name: 'check',
+    as: 'mateo.lindqvist@mail.example',
     go: async (page) => {
       await myApplication(page)
-      await page.goto(page.url().replace(/[^/]+$/, 'study'))
-      await page.getByRole('button', { name: 'Add another degree or diploma' }).click()
-      await page.getByLabel('Who awarded it?').fill('lumira')
-      await page.getByRole('option', { name: /Lumira/ }).click()
-      await page.getByLabel('Programme', { exact: true }).selectOption('MSc, Civil Engineering')
-      await page.getByLabel('Begun').fill('Oct 2017')
-      await page.getByLabel('Awarded', { exact: true }).fill('Dec 2019')
-      await page.getByLabel('Number of the certificate').fill('PL/2019/7712')
-      await page.getByRole('button', { name: 'Add to my studies' }).click()
-      await page.getByRole('button', { name: 'Or send it by post' }).click()
-      await page.getByRole('button', { name: 'Yes, both are so' }).scrollIntoViewIfNeeded()
+      const coming = page.waitForEvent('download')
+      await page.getByRole('link', { name: 'Digital credential' }).last().click()
+      const text = await readFile(await (await coming).path(), 'utf8')
+      await page.goto(`${address}/check`)
+      await page.getByLabel('Or paste the text of a credential').fill(text)
+      await page.getByRole('button', { name: 'Check it' }).click()
+      await page.getByRole('heading', { name: 'What was checked' }).waitFor()
     },
   },
   {
