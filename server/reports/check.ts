@@ -78,7 +78,7 @@ async function checkText(deps: Deps, given: string): Promise<CheckResult | undef
   const link = tokenIn(deps, given.trim())
   if (link) return checkByLink(deps, link).catch(() => undefined)
   const token = enveloped(given.trim())
-  const [jwt = '', ...disclosures] = token.split('~')
+  const [jwt = ''] = token.split('~')
   const issuer = issuerIn(jwt)
   if (!issuer) return undefined
   const known = await keysOf(deps, issuer)
@@ -86,10 +86,11 @@ async function checkText(deps: Deps, given: string): Promise<CheckResult | undef
   const named = { ...nothing, issuer: known.name, own: known.own }
   const signed = await signedBy(jwt, known.keys)
   if ('fault' in signed) return { ...named, fault: 'bad-signature' }
-  const opened =
-    disclosures.length > 0 || token.includes('~')
-      ? await disclosed(token, known.keys)
-      : { payload: signed.payload, hidden: 0 }
+  // Without its last mark it would be no less a text whose parts are hidden.
+  const apart = token.includes('~') || '_sd_alg' in (signed.payload as object)
+  const opened = apart
+    ? await disclosed(token.includes('~') ? token : `${token}~`, known.keys)
+    : { payload: signed.payload, hidden: 0 }
   if (!opened) return { ...named, fault: 'bad-signature' }
   return { ...named, ...(await judged(deps, opened.payload, known)), hidden: opened.hidden }
 }

@@ -13,8 +13,12 @@ import type { Report as Content } from '#core/report/report'
 import { allRight, askAbout, checkedSource, claimedOf, enquiryAbout } from '../../test/asking'
 import type { Visitor } from '../../test/client'
 import { claimOf, type House, openHouse, tokenIn } from '../../test/house'
+import { Event } from '../platform/audit/model'
+import { inTransaction } from '../platform/database/connection'
+import { FindingUndo } from '../records/decisions/model'
 import { Finding } from '../records/enquiries/model'
 import { Report, SigningKey } from '../records/reports/model'
+import { revokeOvertaken } from './revoke'
 import { openSigner, rotateSigningKey } from './signing'
 
 let house: House
@@ -153,6 +157,9 @@ describe('a report', () => {
     const result = await check(shown)
     expect(result).toMatchObject({ fault: null, own: true, report: { claims: [content.claims[0]] } })
     expect(result.hidden).toBe(whole.split('~').length - shown.split('~').length)
+    // Of the signed text alone nothing is seen that can be hidden.
+    const bare = await check(whole.split('~')[0]!)
+    expect([bare.fault, bare.report?.claims, bare.hidden]).toEqual([null, [], whole.split('~').length - 2])
     // A part that was never in it is no part of it.
     const [, other] = whole.split('~')
     const forged = Buffer.from(JSON.stringify(['salt', { ...content.claims[0], rung: 'confirmed' }])).toString(
@@ -292,6 +299,28 @@ describe('is revoked', () => {
     expect(listed.map(({ revoked }) => revoked?.because)).toEqual(
       Array(2).fill(expect.stringContaining('decided otherwise')),
     )
+  })
+
+  test('two things overtaken at the same moment are both decided, and it is revoked once', async () => {
+    const one = await proven(['Two', 'Together'])
+    const report = await make(one)
+    const changes = [
+      {
+        code: 'decision-undone',
+        actor: { kind: 'system' },
+        candidateId: (await Report.findByPk(report.id))!.candidateId,
+      },
+    ] as const
+    await FindingUndo.create({ findingId: one.findingId, undoneBy: 'Ines', undoneAt: new Date() })
+    const both = await Promise.allSettled(
+      [1, 2].map(() => inTransaction(house.fixed.sequelize, () => revokeOvertaken(house.deps, changes))),
+    )
+    expect(both.map(({ status }) => status)).toEqual(['fulfilled', 'fulfilled'])
+    expect(await Report.findByPk(report.id)).toMatchObject({
+      version: 2,
+      revokedBecause: { code: 'report.revoked.overtaken' },
+    })
+    expect(await Event.count({ where: { code: 'report-revoked', about: report.reference } })).toBe(1)
   })
 
   test('not by a confirmation anew, nor by what comes to what it says nothing of', async () => {

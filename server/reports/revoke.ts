@@ -2,8 +2,9 @@ import { overtaken } from '#core/report/overtaken'
 import { type StoredText, sayStored } from '#core/words/stored'
 import { recordEvent } from '../platform/audit/record'
 import type { Change } from '../platform/changes'
-import { compareAndSet } from '../platform/database/compareAndSet'
+import { changeWhere } from '../platform/database/compareAndSet'
 import type { Account, Actor, Deps } from '../platform/deps'
+import { changedMeanwhile, requireVersion } from '../platform/errors/problems'
 import { inLanguage } from '../platform/http/language'
 import { queueMail } from '../platform/mail/queueMail'
 import { reportById } from '../records/reports/find'
@@ -20,7 +21,9 @@ export async function revokeReport(
 ) {
   const report = await reportById(id)
   if (report.revokedAt) throw problems.revoked()
-  await revoke(deps, actor, report, version, { code: 'report.revoked.byHand', values: { reason: reason.trim() } })
+  requireVersion(version, report.version)
+  const done = await revoke(deps, actor, report, { code: 'report.revoked.byHand', values: { reason: reason.trim() } })
+  if (!done) throw changedMeanwhile()
   return { done: true as const }
 }
 
@@ -33,15 +36,20 @@ export async function revokeOvertaken(deps: Deps, changes: readonly Change[]) {
     const now = await statedNow(candidateId, deps.clock.now())
     for (const report of live)
       if (overtaken(report.stated, now).length > 0)
-        await revoke(deps, actor, report, report.version, { code: 'report.revoked.overtaken' })
+        await revoke(deps, actor, report, { code: 'report.revoked.overtaken' })
   }
 }
 
-/** Takes a report back for good: the published list says so from here on, and whoever received it is told. */
-async function revoke(deps: Deps, actor: Actor, report: Report, version: number, because: StoredText) {
+/**
+ * Takes a report back for good: the published list says so from here on, and whoever received it is told.
+ *
+ * @returns whether it was still to be revoked: of two at the same moment one does, and the other goes on
+ */
+async function revoke(deps: Deps, actor: Actor, report: Report, because: StoredText): Promise<boolean> {
   const { reference, candidateId, applicationId, madeAt, statusIndex } = report
   const now = deps.clock.now()
-  await compareAndSet(report, version, { revokedAt: now, revokedBecause: because })
+  const changes = { revokedAt: now, revokedBecause: because, version: report.version + 1 }
+  if (!(await changeWhere(report, { revokedAt: null }, changes))) return false
   await RevokedStatus.create({ statusIndex, revokedAt: now })
   await recordEvent(deps, actor, {
     code: 'report-revoked',
@@ -64,4 +72,5 @@ async function revoke(deps: Deps, actor: Actor, report: Report, version: number,
     })
     await delivery.update({ toldRevokedAt: now })
   }
+  return true
 }
