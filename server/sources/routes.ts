@@ -11,6 +11,7 @@ import { checkSource, retireSource, saveSource } from './keep'
 import { mergeSources, undoSourceMerge } from './merge'
 import { readSource } from './read'
 import { listResearch, readAsSecond, readResearch, reopenResearch, saveResearch, takeResearch } from './research'
+import { readTurnaround } from './turnaround'
 import { setSourcesApart } from './twins'
 import { importSellers, readWatchlist, saveWatchlist } from './watchlist'
 
@@ -25,6 +26,7 @@ export const sourceRoutes = [
     { transaction: false },
   ),
   bind(contract.readSource, ({ actor, input }) => readSource(actor, input.params.id)),
+  bind(contract.readTurnaround, ({ deps, input }) => readTurnaround(deps, input.params.id)),
   bind(contract.saveSource, ({ deps, actor, input }) => saveSource(deps, actor, input.params.id, input.body)),
   bind(
     contract.uploadSourceForm,

@@ -410,4 +410,34 @@ export default {
   'sources.yes': 'ja',
   'sources.askedNow': 'Was sie gefragt ist',
   'sources.nothingAsked': 'Jetzt ist sie nichts gefragt.',
+  'sources.turnaround.title': 'Wie lange die Antwort dauert',
+  'sources.turnaround.half': 'Die Hälfte unserer Fragen ist binnen {{count}} Tagen beantwortet.',
+  'sources.turnaround.halfBetween':
+    'Die Hälfte unserer Fragen ist binnen {{count}} Tagen beantwortet (95-%-Intervall: {{from}} bis {{to}}).',
+  'sources.turnaround.most': 'Vier von fünf binnen {{count}} Tagen.',
+  'sources.turnaround.unknown': 'Zu wenig ist beantwortet, um es zu sagen.',
+  'sources.turnaround.rests': 'Aus {{ended}} Antworten und {{open}} Fragen, die sie nicht beantwortet hat.',
+  'sources.turnaround.beside.kind and country':
+    'Sie hat wenig beantwortet; darum stehen {{waits}} Fragen an Quellen ihrer Art in ihrem Land daneben und zählen wie {{countsAs}} eigene.',
+  'sources.turnaround.beside.kind':
+    'Sie hat wenig beantwortet; darum stehen {{waits}} Fragen an Quellen ihrer Art daneben und zählen wie {{countsAs}} eigene.',
+  'sources.turnaround.beside.all':
+    'Sie hat wenig beantwortet; darum stehen {{waits}} Fragen an alle Quellen daneben und zählen wie {{countsAs}} eigene.',
+  'sources.turnaround.recent': 'Gefragt seit {{day}}',
+  'sources.turnaround.before': 'Davor gefragt',
+  'sources.turnaround.whole': 'Alles zusammen',
+  'sources.turnaround.period': 'Wann',
+  'sources.turnaround.median': 'Hälfte binnen',
+  'sources.turnaround.eighty': 'Vier von fünf binnen',
+  'sources.turnaround.answered': 'Beantwortet',
+  'sources.turnaround.unanswered': 'Nicht beantwortet',
+  'sources.turnaround.days': '{{count}} T',
+  'sources.turnaround.chart':
+    'Anteil, der noch nicht beantwortet ist, nach Tagen seit der Frage, mit seinem 95-%-Intervall',
+  'sources.turnaround.asTable': 'Dasselbe als Tabelle',
+  'sources.turnaround.day': 'Tag',
+  'sources.turnaround.atRisk': 'Noch offen',
+  'sources.turnaround.share': 'Nicht beantwortet',
+  'sources.turnaround.interval': 'Intervall',
+  'sources.turnaround.percent': '{{low}} bis {{high}} %',
 } satisfies Translated<typeof english>

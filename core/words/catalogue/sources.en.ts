@@ -402,4 +402,33 @@ export default {
   'sources.yes': 'yes',
   'sources.askedNow': 'What it is asked',
   'sources.nothingAsked': 'It is asked nothing now.',
+  'sources.turnaround.title': 'How long it takes to answer',
+  'sources.turnaround.half': 'Half of what we ask is answered within {{count}} days.',
+  'sources.turnaround.halfBetween':
+    'Half of what we ask is answered within {{count}} days (95 % interval: {{from}} to {{to}}).',
+  'sources.turnaround.most': 'Four of five within {{count}} days.',
+  'sources.turnaround.unknown': 'Too little is answered to say.',
+  'sources.turnaround.rests': 'From {{ended}} answers and {{open}} questions that it has not answered.',
+  'sources.turnaround.beside.kind and country':
+    'It has answered little, so {{waits}} waits of sources of its kind in its country stand beside its own, and count as {{countsAs}}.',
+  'sources.turnaround.beside.kind':
+    'It has answered little, so {{waits}} waits of sources of its kind stand beside its own, and count as {{countsAs}}.',
+  'sources.turnaround.beside.all':
+    'It has answered little, so {{waits}} waits of all sources stand beside its own, and count as {{countsAs}}.',
+  'sources.turnaround.recent': 'Asked since {{day}}',
+  'sources.turnaround.before': 'Asked before',
+  'sources.turnaround.whole': 'All together',
+  'sources.turnaround.period': 'When',
+  'sources.turnaround.median': 'Half within',
+  'sources.turnaround.eighty': 'Four of five within',
+  'sources.turnaround.answered': 'Answered',
+  'sources.turnaround.unanswered': 'Not answered',
+  'sources.turnaround.days': '{{count}} d',
+  'sources.turnaround.chart': 'Share that is not answered yet, by days since it was asked, with its 95 % interval',
+  'sources.turnaround.asTable': 'The same as a table',
+  'sources.turnaround.day': 'Day',
+  'sources.turnaround.atRisk': 'Still waiting',
+  'sources.turnaround.share': 'Not answered',
+  'sources.turnaround.interval': 'Interval',
+  'sources.turnaround.percent': '{{low}} to {{high}} %',
 } as const

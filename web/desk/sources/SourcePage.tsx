@@ -12,6 +12,7 @@ import { SourceFacts } from './SourceFacts'
 import { nothingKnown, SourceForm } from './SourceForm'
 import { History, Merged, SaidByCandidates } from './sourceAside'
 import type { SourceRead } from './sourceTypes'
+import { Turnaround } from './Turnaround'
 import { Twins } from './Twins'
 
 /** One source: what is known of it on the left, and what has to be decided about it on the right. */
@@ -74,6 +75,7 @@ function KnownSource({ id }: { id: string }) {
         ) : (
           <div>
             <SourceFacts read={data} />
+            {!mergedInto && <Turnaround sourceId={id} />}
             {awards && !mergedInto && <AwardRecords sourceId={id} />}
           </div>
         )}
