@@ -106,7 +106,18 @@ const single = [
     'session',
     'signature',
   ],
-  ...['state', 'status', 'target-start', 'trail', 'tray', 'vouching', 'access-log', 'left.csv', 'data.zip'],
+  ...[
+    'state',
+    'status',
+    'turnaround',
+    'target-start',
+    'trail',
+    'tray',
+    'vouching',
+    'access-log',
+    'left.csv',
+    'data.zip',
+  ],
   ...['application.pdf', 'permission.pdf', 'form.pdf', 'letters.pdf', 'cover-sheets.pdf', 'source-watchlist'],
 ]
 const endpoints = Object.entries(contract).map(([name, { method, path }]) => ({ name, method, path }))

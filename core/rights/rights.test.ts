@@ -9,8 +9,10 @@ test('money and health are closed to every role that is not named for them, admi
   expect(rightsOf(['money'])).toContain('money.record')
 })
 
-test('an auditor reads, and changes nothing', () => {
-  expect(rightsOf(['auditor'])).toEqual(['files.read', 'documents.read', 'vacancies.read', 'trail.read'])
+test('an auditor reads, has it stated in a report, and changes nothing of a file', () => {
+  expect(rightsOf(['auditor'])).toEqual([
+    ...['files.read', 'documents.read', 'vacancies.read', 'reports.make', 'trail.read'],
+  ])
 })
 
 test('a candidate has no right at the desk', () => {
