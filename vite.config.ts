@@ -47,6 +47,20 @@ const printedBy = (script: string): string =>
     maxBuffer: 64 * 1024 * 1024,
   })
 
+/**
+ * What draws charts uses more of the store's library than we do, and what is used of it comes with every first visit: charts, which
+ * the desk alone shows, bring a copy of their own.
+ */
+const chartsApart: Plugin = {
+  name: 'charts-apart',
+  enforce: 'pre',
+  async resolveId(source, importer) {
+    if (source !== '@reduxjs/toolkit' || !importer?.includes('/node_modules/recharts/')) return undefined
+    const found = await this.resolve(source, importer, { skipSelf: true })
+    return found && `${found.id}?charts`
+  },
+}
+
 /** Packs what can be packed, once, as tightly as it goes; whoever serves the files takes what the browser reads. */
 const packed: Plugin = {
   name: 'packed',
@@ -65,7 +79,7 @@ const packed: Plugin = {
 
 export default defineConfig({
   root: here('web'),
-  plugins: [react(), tailwindcss(), endpoints, checks, packed],
+  plugins: [react(), tailwindcss(), endpoints, checks, chartsApart, packed],
   build: {
     outDir: '../dist/web',
     emptyOutDir: true,
