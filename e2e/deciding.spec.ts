@@ -81,7 +81,8 @@ test('what a photograph says is read from it with its place; a misread is caught
   await openClaim(ines, /First aid at work/)
   await ines.keyboard.press('l')
   const dialog = ines.getByRole('dialog')
-  await expect(dialog.getByLabel('Number', { exact: true })).toHaveValue(/^FH-\d{5}$/)
+  // Papers are read one after another: this one waits its turn.
+  await expect(dialog.getByLabel('Number', { exact: true })).toHaveValue(/^FH-\d{5}$/, { timeout: 60_000 })
   await expect(
     dialog.getByRole('button', { name: /Show Number on the page: by machine, off the picture, p. 1/ }),
   ).toBeVisible()

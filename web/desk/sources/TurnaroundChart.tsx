@@ -17,7 +17,11 @@ export function TurnaroundChart({ steps }: Pick<Turnaround, 'steps'>) {
     <figure className="m-0" aria-label={say('sources.turnaround.chart')}>
       <div className="h-[240px]" aria-hidden>
         <ResponsiveContainer width="100%" height="100%">
-          <ComposedChart data={[first, ...points]} margin={{ top: 8, right: 16, bottom: 4, left: 0 }}>
+          <ComposedChart
+            accessibilityLayer={false}
+            data={[first, ...points]}
+            margin={{ top: 8, right: 16, bottom: 4, left: 0 }}
+          >
             <CartesianGrid stroke="var(--line)" vertical={false} />
             <XAxis
               dataKey="day"
