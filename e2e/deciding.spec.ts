@@ -97,7 +97,7 @@ test('what a photograph says is read from it with its place; a misread is caught
   await expect(dialog).toHaveCount(0)
   await ines.reload()
   await settled(ines)
-  await ines.keyboard.press('l')
+  await ines.getByRole('button', { name: /^Look at the document/ }).click()
   await expect(dialog.getByLabel('Number', { exact: true })).toHaveValue(`${read.slice(0, -1)}8`)
   await findRight(ines)
   await expect(ines.getByText(/Document .*(easily misread|is another)/).first()).toBeVisible()
