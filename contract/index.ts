@@ -46,6 +46,7 @@ import * as sources from './sources'
 import * as sourceTexts from './sourceTexts'
 import * as status from './status'
 import * as tray from './tray'
+import * as turnaround from './turnaround'
 import * as unfinished from './unfinished'
 import * as vacancies from './vacancies'
 import * as vacancyGroups from './vacancyGroups'
@@ -106,6 +107,7 @@ const everything = {
   ...duplicates,
   ...redFlags,
   ...reports,
+  ...turnaround,
   ...demo,
 }
 

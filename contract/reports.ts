@@ -160,7 +160,7 @@ export const revokeReport = endpoint({
   method: 'POST',
   path: '/api/desk/reports/:id/revoke',
   summary: 'Revoke a report, with the reason; whoever received it is told',
-  access: 'reports.make',
+  access: 'proof.settle',
   params: Type.Object({ id: Id }),
   body: Type.Object({ version: Version, reason: Reason }),
   reply: Done,
@@ -207,7 +207,11 @@ export const readOwnReport = endpoint({
   params: Type.Object({ id: Id, form: oneOf(reportForms) }),
   query: Type.Object({
     claims: Type.Optional(
-      Type.String({ pattern: '^\\d{1,3}(,\\d{1,3})*$', description: 'As SD-JWT: these claims alone, by their place' }),
+      Type.String({
+        pattern: '^\\d{1,3}(,\\d{1,3})*$',
+        maxLength: 400,
+        description: 'As SD-JWT: these claims alone, by their place',
+      }),
     ),
   }),
   reply: Type.Any(),
@@ -237,6 +241,7 @@ export const CheckResult = Type.Object({
   endsAt: orNull(Moment),
   report: orNull(Type.Unsafe<Partial<ReportContent>>(Type.Object({}))),
   says: Type.Record(Type.String(), Type.String(), { description: 'Of a credential of somebody else, what it says' }),
+  byCode: Type.Boolean({ description: 'A code led to it: the paper that bears it has to be compared' }),
   hidden: Type.Integer({ description: 'Parts that whoever shows it has left out' }),
 })
 export type CheckResult = Static<typeof CheckResult>

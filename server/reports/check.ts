@@ -3,6 +3,7 @@ import { SDJwtInstance } from '@sd-jwt/core'
 import { digest, ES256 } from '@sd-jwt/crypto-nodejs'
 import { fileTypeFromBuffer } from 'file-type'
 import { decodeJwt, decodeProtectedHeader } from 'jose'
+import { col, Op, where } from 'sequelize'
 import type { CheckResult } from '#contract/reports'
 import { readCredential } from '#core/credentials/credential'
 import { type Disclosure, disclosedIn } from '#core/credentials/disclosures'
@@ -19,6 +20,7 @@ import { Source } from '../records/sources/model'
 import { credentialType } from './credential'
 import type { Given } from './findCredentials'
 import { ownDid, publicKeys } from './signing'
+import { statusIndexOf } from './statusList'
 
 type Fault = NonNullable<CheckResult['fault']>
 
@@ -28,7 +30,7 @@ const program = new URL('./findCredentials.ts', import.meta.url)
 
 const nothing: CheckResult = {
   ...{ fault: 'nothing-found', issuer: null, own: false, kind: null, signedAt: null, endsAt: null },
-  ...{ report: null, says: {}, hidden: 0 },
+  ...{ report: null, says: {}, hidden: 0, byCode: false },
 }
 
 /**
@@ -48,7 +50,7 @@ export async function checkCredential(deps: Deps, bytes: Buffer, address: string
 export async function checkByLink(deps: Deps, token: string): Promise<CheckResult> {
   const report = await Report.findOne({ where: { tokenHash: hashOf(token) } })
   if (!report) throw notFound()
-  return (await checkText(deps, report.jwt)) ?? nothing
+  return { ...((await checkText(deps, report.jwt)) ?? nothing), byCode: true }
 }
 
 /** A file of ours is as we made it, byte by byte, or it was changed, whatever it has inside. */
@@ -87,7 +89,7 @@ async function checkText(deps: Deps, given: string): Promise<CheckResult | undef
   const signed = await signedBy(jwt, known.keys)
   if ('fault' in signed) return { ...named, fault: 'bad-signature' }
   // Without its last mark it would be no less a text whose parts are hidden.
-  const apart = token.includes('~') || '_sd_alg' in (signed.payload as object)
+  const apart = token.includes('~') || Object.hasOwn(Object(signed.payload), '_sd_alg')
   const opened = apart
     ? await disclosed(token.includes('~') ? token : `${token}~`, known.keys)
     : { payload: signed.payload, hidden: 0 }
@@ -130,8 +132,12 @@ type Known = { name: string; own: boolean; keys: IssuerKeys }
 async function keysOf(deps: Deps, id: string): Promise<Known | undefined> {
   if (id === ownDid(deps.config))
     return { name: deps.organisation.name, own: true, keys: { id, keys: await publicKeys(), statusLists: [] } }
-  const sources = await Source.findAll({ where: { retiredAt: null } })
-  const source = sources.find(({ checkedAt, known }) => checkedAt && known.issuer?.id === id)
+  const sources = await Source.findAll({
+    where: { [Op.and]: [{ retiredAt: null, checkedAt: { [Op.ne]: null } }, where(col('issuerId'), id)] },
+    limit: 5,
+  })
+  // The database compares without case.
+  const source = sources.find(({ known }) => known.issuer?.id === id)
   return source ? { name: source.name, own: false, keys: source.known.issuer! } : undefined
 }
 
@@ -206,6 +212,6 @@ async function takenBack(
 
 /** What we have signed ourselves names one of our own lists. */
 async function revokedByUs({ index, list }: Parameters<typeof statusOf>[0]): Promise<'revoked' | undefined> {
-  const statusIndex = Number(list.split('/').at(-1)) * 131_072 + index
+  const statusIndex = statusIndexOf(list, index)
   return (await RevokedStatus.count({ where: { statusIndex } })) > 0 ? 'revoked' : undefined
 }

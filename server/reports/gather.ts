@@ -108,7 +108,7 @@ const calledOff = ({ id, askedAt }: Enquiry, steps: readonly EnquiryStepRow[]): 
   (steps.findLast(({ enquiryId, step }) => enquiryId === id && step === 'withdrawn')?.at ?? askedAt).getTime()
 
 /** What the body says of the licence by then: by the newest answer that says anything of it. */
-const standingIn = ({ version }: Stood, enquiries: readonly Enquiry[], claimId: string, at: number) =>
+const standingIn = ({ version }: Pick<Stood, 'version'>, enquiries: readonly Enquiry[], claimId: string, at: number) =>
   enquiries
     .filter((one) => one.claimId === claimId && one.credentialVersion === version && one.state === 'answered')
     .findLast(({ standing, answeredAt }) => standing && answeredAt!.getTime() <= at)?.standing ?? null
@@ -130,7 +130,7 @@ function statedOf(claim: Claim, history: History, version: number, at: number): 
   return {
     ...{ claimId: claim.id, version },
     finding: finding ? { id: finding.id, decision: finding.decision } : null,
-    standing: standingIn({ version } as Stood, history.enquiries, claim.id, at),
+    standing: standingIn({ version }, history.enquiries, claim.id, at),
   }
 }
 

@@ -1,6 +1,5 @@
 import { v7 as uuid } from 'uuid'
 import type { ReportLine } from '#contract/reports'
-import { isUndecided } from '#core/hiring/stages'
 import { type HiddenKind, sees } from '#core/privacy/hidden'
 import { writeReference } from '#core/references/reference'
 import { type Audience, composeReport, sightFor } from '#core/report/report'
@@ -9,7 +8,7 @@ import { sayStored } from '#core/words/stored'
 import { recordEvent } from '../platform/audit/record'
 import { nextNumber } from '../platform/database/counter'
 import type { Account, Deps } from '../platform/deps'
-import { invalidField, notFound } from '../platform/errors/problems'
+import { invalidField, notAllowed, notFound } from '../platform/errors/problems'
 import { inLanguage } from '../platform/http/language'
 import type { FileToKeep } from '../platform/http/serve'
 import { newToken } from '../platform/http/tokens'
@@ -19,9 +18,9 @@ import { candidateOf, candidateWithMail, mergedWith } from '../records/accounts/
 import { ownApplication, sentApplication } from '../records/applications/find'
 import type { Application } from '../records/applications/model'
 import { keepBytes, readBytes } from '../records/documents/bytes'
+import { namesHiddenIn } from '../records/people/shownNames'
 import { reportById, reportsOf } from '../records/reports/find'
 import { Report, ReportDelivery } from '../records/reports/model'
-import { scoreFor } from '../records/scoring/find'
 import { credentialOf, showOnly, signCredential, signDisclosable } from './credential'
 import { gather, sentOf } from './gather'
 import { problems } from './problems'
@@ -37,13 +36,13 @@ type Wish = { language: Language; asAt?: string; scope: 'application' | 'file'; 
 export async function makeReport(deps: Deps, actor: Account, id: string, wish: Wish): Promise<ReportLine> {
   const application = await sentApplication(id)
   const { candidateId } = application
-  const score = await scoreFor(application)
-  const shown = await shownTo(deps, actor, candidateId)
-  if (score.hideNames && isUndecided(application) && !shown.has('name')) throw problems.namesHidden()
+  if (await isNameless(deps, actor, candidateId)) throw problems.namesHidden()
+  // It leaves the house, and with our words.
+  if (wish.audience === 'candidate' && !actor.rights.includes('messages.send')) throw notAllowed()
   await logAccess(deps, actor, { candidateId, applicationId: id, subject: 'file', what: 'file' })
   const report = await write(deps, actor, application, wish, (kind) => sees(actor.rights, kind))
   if (wish.audience === 'candidate') await sendTo(deps, actor, report, await candidateWithMail(candidateId))
-  return (await linesOf([report], opensFor(actor)))[0]!
+  return (await linesOf([report], opensFor(actor, false)))[0]!
 }
 
 /** Makes a report for the person it is about, at their wish. */
@@ -126,16 +125,21 @@ async function sendTo(deps: Deps, actor: Account, report: Report, { name, mail, 
   })
 }
 
+/** Whether a vacancy hides the name of a person who has applied for it, and it is not shown to who asks. */
+const isNameless = async (deps: Deps, actor: Account, candidateId: string): Promise<boolean> =>
+  (await namesHiddenIn([candidateId])).size > 0 && !(await shownTo(deps, actor, candidateId)).has('name')
+
 /** Of a report only opens who may see all that it was made with: what is for the person is for nobody at the desk. */
 const opensFor =
-  ({ rights }: Pick<Account, 'rights'>) =>
-  ({ audience, sight }: Report) =>
-    audience !== 'candidate' && sight.every((kind) => kind === 'name' || sees(rights, kind))
+  ({ rights }: Pick<Account, 'rights'>, nameless: boolean) =>
+  ({ audience, sight }: Pick<Report, 'audience' | 'sight'>) =>
+    audience !== 'candidate' && !nameless && sight.every((kind) => kind === 'name' || sees(rights, kind))
 
 /** The reports of the file of an application, the newest first. */
-export async function listReports(_deps: Deps, actor: Account, id: string): Promise<ReportLine[]> {
+export async function listReports(deps: Deps, actor: Account, id: string): Promise<ReportLine[]> {
   const { candidateId } = await sentApplication(id)
-  return linesOf(await reportsOf(candidateId), opensFor(actor))
+  const [reports, nameless] = await Promise.all([reportsOf(candidateId), isNameless(deps, actor, candidateId)])
+  return linesOf(reports, opensFor(actor, nameless), nameless)
 }
 
 /** The reports that a person may keep of themselves. */
@@ -148,7 +152,11 @@ export async function listOwnReports(actor: Account, id: string): Promise<Report
   )
 }
 
-async function linesOf(reports: readonly Report[], opens: (report: Report) => boolean): Promise<ReportLine[]> {
+async function linesOf(
+  reports: readonly Report[],
+  opens: (report: Report) => boolean,
+  nameless = false,
+): Promise<ReportLine[]> {
   const deliveries = await ReportDelivery.findAll({
     where: { reportId: reports.map(({ id }) => id) },
     order: ['sentAt'],
@@ -167,7 +175,7 @@ async function linesOf(reports: readonly Report[], opens: (report: Report) => bo
     claims: opens(report) ? report.content.claims.map(({ title }) => title) : [],
     sentTo: deliveries
       .filter(({ reportId }) => reportId === report.id)
-      .map(({ toName, sentAt }) => ({ name: toName, at: sentAt.toISOString() })),
+      .map(({ toName, sentAt }) => ({ name: nameless ? '' : toName, at: sentAt.toISOString() })),
   }))
 }
 
@@ -180,8 +188,8 @@ export async function readReport(
   { id, form }: { id: string; form: Form },
 ): Promise<FileToKeep> {
   const report = await reportById(id)
-  if (!opensFor(actor)(report)) throw problems.notForYou()
   const { candidateId, applicationId } = report
+  if (!opensFor(actor, await isNameless(deps, actor, candidateId))(report)) throw problems.notForYou()
   await logAccess(deps, actor, { candidateId, applicationId: applicationId ?? null, subject: 'file', what: 'file' })
   return inForm(report, form)
 }

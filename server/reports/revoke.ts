@@ -31,7 +31,10 @@ export async function revokeReport(
 export async function revokeOvertaken(deps: Deps, changes: readonly Change[]) {
   const concerned = new Map(changes.flatMap(({ candidateId, actor }) => (candidateId ? [[candidateId, actor]] : [])))
   for (const [candidateId, actor] of concerned) {
-    const live = await Report.findAll({ where: { candidateId, revokedAt: null } })
+    const live = await Report.findAll({
+      where: { candidateId, revokedAt: null },
+      attributes: { exclude: ['content', 'jwt', 'sdJwt'] },
+    })
     if (live.length === 0) continue
     const now = await statedNow(candidateId, deps.clock.now())
     for (const report of live)
@@ -70,7 +73,6 @@ async function revoke(deps: Deps, actor: Actor, report: Report, because: StoredT
         why: inLanguage(language, () => sayStored(because.code, because.values)),
       },
     })
-    await delivery.update({ toldRevokedAt: now })
   }
   return true
 }

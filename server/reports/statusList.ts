@@ -26,6 +26,10 @@ export function statusEntryOf(deps: Pick<Fixed, 'config'>, index: number) {
   }
 }
 
+/** Which of ours an entry of such a list speaks of. */
+export const statusIndexOf = (list: string, index: number): number =>
+  Number(list.split('/').at(-1)) * bitsOfList + index
+
 /** One of our status lists as a signed credential (Bitstring Status List v1.0, 2.2). */
 export async function signedStatusList(deps: Fixed, nth: number): Promise<string> {
   const first = nth * bitsOfList

@@ -1,5 +1,6 @@
 import * as programmes from '#contract/programmes'
 import * as contract from '#contract/sources'
+import * as turnaround from '#contract/turnaround'
 import { bind, bindFile } from '../platform/http/bind'
 import { awardsOf } from '../records/sources/awards'
 import { keepForm, readForm } from '../records/sources/forms'
@@ -26,7 +27,7 @@ export const sourceRoutes = [
     { transaction: false },
   ),
   bind(contract.readSource, ({ actor, input }) => readSource(actor, input.params.id)),
-  bind(contract.readTurnaround, ({ deps, input }) => readTurnaround(deps, input.params.id)),
+  bind(turnaround.readTurnaround, ({ deps, input }) => readTurnaround(deps, input.params.id)),
   bind(contract.saveSource, ({ deps, actor, input }) => saveSource(deps, actor, input.params.id, input.body)),
   bind(
     contract.uploadSourceForm,

@@ -1,5 +1,5 @@
 import { QueryTypes } from 'sequelize'
-import type { Turnaround } from '#contract/sources'
+import type { Turnaround } from '#contract/turnaround'
 import { dayOfShare, kaplanMeier, rangeOfShare, type Wait } from '#core/turnaround/kaplanMeier'
 import { enoughOfItsOwn, fewestBeside, type Pooled, pooled, type Scope } from '#core/turnaround/pooled'
 import type { Deps } from '../platform/deps'

@@ -41,7 +41,7 @@ const report: Report = {
   withheld: [{ what: 'health', count: 2 }],
 }
 const result = (over: Partial<CheckResult> = {}): CheckResult => ({
-  ...{ fault: null, issuer: 'Vallorne Mountain Lines', own: true, kind: 'report', hidden: 0, says: {} },
+  ...{ fault: null, issuer: 'Vallorne Mountain Lines', own: true, kind: 'report', hidden: 0, says: {}, byCode: false },
   ...{ signedAt: '2026-11-30T10:00:00Z', endsAt: '2027-11-30T10:00:00Z', report },
   ...over,
 })
@@ -112,6 +112,12 @@ test('a file goes as it is; a code on paper leads to what was signed, to be comp
   await waitFor(() => expect(sent.filter(({ name }) => name === 'checkCredential')).toHaveLength(1))
   unmount()
   const token = 'x'.repeat(43)
-  await showPage(<CheckPage />, { at: `/check/${token}`, path: '/check/:token?', checkByLink: result() } as never)
+  await showPage(<CheckPage />, {
+    at: `/check/${token}`,
+    path: '/check/:token?',
+    checkByLink: result({ byCode: true }),
+  } as never)
   expect(await screen.findByText(/Compare it with the paper before you/)).toBeTruthy()
+  // What a code leads to says nothing of the paper it stands on.
+  expect(screen.getByRole('status').textContent).not.toMatch(/unchanged/)
 })

@@ -39,7 +39,6 @@ function Scanned({ token }: { token: string }) {
   return (
     <>
       <Result result={data} />
-      {data.fault === null && <p className="font-semibold">{say('report.compareWithPaper')}</p>}
       <Signed result={data} />
     </>
   )
@@ -92,7 +91,7 @@ function Bring() {
 }
 
 /** The verdict first, in a sentence, with who signed it, when, and until when it holds. */
-function Result({ result: { fault, issuer, hidden, kind, signedAt, endsAt } }: { result: CheckResult }) {
+function Result({ result: { fault, issuer, hidden, kind, signedAt, endsAt, byCode } }: { result: CheckResult }) {
   const facts = [
     [say('report.signedBy'), issuer],
     [say('report.signedAt'), signedAt && writeDayOf(signedAt)],
@@ -109,8 +108,11 @@ function Result({ result: { fault, issuer, hidden, kind, signedAt, endsAt } }: {
         ) : (
           <Check aria-hidden size={20} className="mt-1 shrink-0" />
         )}
-        {fault ? say(`report.fault.${fault}`) : say('report.valid', { issuer: issuer ?? '' })}
+        {fault
+          ? say(`report.fault.${fault}`)
+          : say(byCode ? 'report.validByCode' : 'report.valid', { issuer: issuer ?? '' })}
       </p>
+      {byCode && fault === null && <p className="font-semibold">{say('report.compareWithPaper')}</p>}
       {kind && <FactList facts={facts} />}
       {hidden > 0 && <p className="text-ink-2">{say('report.hidden', { count: hidden })}</p>}
     </Sheet>

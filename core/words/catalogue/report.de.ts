@@ -132,4 +132,5 @@ export default {
   'report.hidden_one': '{{count}} Teil hat weggelassen, wer ihn zeigt.',
   'report.hidden_other': '{{count}} Teile hat weggelassen, wer ihn zeigt.',
   'report.says': 'Was er sagt',
+  'report.validByCode': 'Der Code führt zu einem Bericht, der gilt, unterschrieben von {{issuer}}.',
 } satisfies Translated<typeof english>

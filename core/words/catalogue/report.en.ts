@@ -124,4 +124,5 @@ export default {
   'report.hidden_one': '{{count}} part of it was left out by whoever shows it.',
   'report.hidden_other': '{{count}} parts of it were left out by whoever shows it.',
   'report.says': 'What it says',
+  'report.validByCode': 'The code leads to a report that holds, signed by {{issuer}}.',
 } as const

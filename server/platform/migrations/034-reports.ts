@@ -17,10 +17,13 @@ export const up = [
   `CREATE TABLE IF NOT EXISTS report_deliveries (
     id CHAR(36) BINARY NOT NULL PRIMARY KEY, reportId CHAR(36) BINARY NOT NULL, toName VARCHAR(255) NOT NULL,
     toMail VARCHAR(254) NOT NULL, language VARCHAR(2) ${ascii} NOT NULL, sentAt DATETIME(3) NOT NULL,
-    sentBy VARCHAR(255) NOT NULL, toldRevokedAt DATETIME(3), KEY (reportId, sentAt))`,
+    sentBy VARCHAR(255) NOT NULL, KEY (reportId, sentAt))`,
   // What was revoked stays so in the published list when the file it was about is gone.
   `CREATE TABLE IF NOT EXISTS revoked_statuses (
     statusIndex INT NOT NULL PRIMARY KEY, revokedAt DATETIME(3) NOT NULL)`,
+  // Whoever checks a credential asks for the one source that has signed it.
+  `ALTER TABLE sources ADD COLUMN IF NOT EXISTS issuerId VARCHAR(255) AS (LEFT(JSON_VALUE(known, '$.issuer.id'), 255)) PERSISTENT,
+    ADD KEY IF NOT EXISTS byIssuer (issuerId)`,
   'CREATE SEQUENCE IF NOT EXISTS numbers_reports START WITH 1',
   'ALTER SEQUENCE numbers_reports INCREMENT BY 0 NOCACHE',
 ]

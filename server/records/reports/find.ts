@@ -9,6 +9,10 @@ export async function reportById(id: string): Promise<Report> {
   return report
 }
 
-/** The reports of a file, the newest first. */
+/** The reports of a file, the newest first; without what was signed, which is long. */
 export const reportsOf = async (candidateId: string): Promise<Report[]> =>
-  Report.findAll({ where: { candidateId: await mergedWith(candidateId) }, order: [['madeAt', 'DESC'], 'id'] })
+  Report.findAll({
+    where: { candidateId: await mergedWith(candidateId) },
+    attributes: { exclude: ['jwt', 'sdJwt', 'stated'] },
+    order: [['madeAt', 'DESC'], 'id'],
+  })

@@ -77,7 +77,6 @@ export class ReportDelivery extends Model<InferAttributes<ReportDelivery>, Infer
   declare language: Language
   declare sentAt: Date
   declare sentBy: string
-  declare toldRevokedAt: CreationOptional<Date | null>
 }
 
 /** What was revoked, without whom it was about. */
@@ -127,7 +126,6 @@ export function defineReports(sequelize: Sequelize) {
     language: text,
     sentAt: moment,
     sentBy: text,
-    toldRevokedAt: momentOrNull,
   })
   define(RevokedStatus, sequelize, 'revoked_statuses', {
     statusIndex: { type: DataTypes.INTEGER, primaryKey: true },

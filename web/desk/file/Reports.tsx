@@ -47,6 +47,7 @@ function stateOf({ revoked, endsAt }: ReportLine): string {
 }
 
 function OneReport({ report }: { report: ReportLine }) {
+  const { may } = useSession()
   const [revoking, setRevoking] = useState(false)
   const { id, reference, audience, asAt, madeAt, madeBy, revoked, opens, sentTo } = report
   return (
@@ -78,7 +79,7 @@ function OneReport({ report }: { report: ReportLine }) {
             {say(audience === 'candidate' ? 'file.reportClosed.candidate' : 'file.reportClosed')}
           </span>
         )}
-        {!revoked && !revoking && (
+        {!revoked && !revoking && may('revokeReport') && (
           <button
             type="button"
             className="font-semibold text-contradicted hover:underline"
@@ -129,6 +130,7 @@ const scopes = ['application', 'file'] as const
 
 function Make({ file, onDone }: { file: File; onDone: () => void }) {
   const { act, busy, problem } = useAct('makeReport')
+  const { may } = useSession()
   const toast = useToast()
   const [audience, setAudience] = useState<string>('inside')
   const [scope, setScope] = useState<string>('application')
@@ -158,7 +160,9 @@ function Make({ file, onDone }: { file: File; onDone: () => void }) {
         label={say('file.reportFor')}
         name="audience"
         inline={false}
-        options={readers.map((value) => ({ value, label: say(`file.reportFor.${value}`) }))}
+        options={readers
+          .filter((value) => value === 'inside' || may('sendMessages'))
+          .map((value) => ({ value, label: say(`file.reportFor.${value}`) }))}
         value={audience}
         onChange={setAudience}
       />

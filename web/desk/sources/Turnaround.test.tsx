@@ -1,5 +1,5 @@
 import { screen } from '@testing-library/react'
-import type { Turnaround as Curve } from '#contract/sources'
+import type { Turnaround as Curve } from '#contract/turnaround'
 import { showPage } from '../../../test/page'
 import { Turnaround } from './Turnaround'
 

@@ -1,5 +1,5 @@
 import { lazy, Suspense } from 'react'
-import type { Turnaround as Curve } from '#contract/sources'
+import type { Turnaround as Curve } from '#contract/turnaround'
 import { writeWhen } from '#core/dates/write'
 import { say } from '#core/words/say'
 import { api } from '../../api'

@@ -1,5 +1,5 @@
 import { Area, CartesianGrid, ComposedChart, Line, ResponsiveContainer, XAxis, YAxis } from 'recharts'
-import type { Turnaround } from '#contract/sources'
+import type { Turnaround } from '#contract/turnaround'
 import { say } from '#core/words/say'
 
 const ticks = [0, 25, 50, 75, 100]
