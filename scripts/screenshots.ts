@@ -182,9 +182,10 @@ const views: View[] = [
     name: 'desk-source',
     as: ines,
     go: async (page) => {
-      await page.goto(`${address}/desk/sources?text=tanberg`)
-      await page.getByRole('link', { name: 'Technische Hochschule Tannberg' }).click()
-      await page.getByRole('heading', { name: 'Programmes' }).waitFor()
+      await page.goto(`${address}/desk/sources?text=nordramp`)
+      await page.getByRole('link', { name: 'Nordrampe Seilbahnen' }).click()
+      await page.getByRole('table').first().waitFor()
+      await page.locator('.recharts-line').waitFor()
     },
   },
 ]

@@ -25,7 +25,11 @@ test.each(['', ' ', '##,', '[', '[]', 'A]', '[[1]]', '[9-1]', '[a-]', '[^a]'])('
 })
 
 test('no pattern takes longer than a number is long', () => {
-  const started = performance.now()
-  expect(numberIs(`${'*'.repeat(60)}, ${'[a-z]'.repeat(60)}`, `${'a'.repeat(4000)}!`)).toBe(false)
-  expect(performance.now() - started).toBeLessThan(100)
+  const timeOf = (length: number) => {
+    const started = performance.now()
+    expect(numberIs(`${'*'.repeat(60)}, ${'[a-z]'.repeat(60)}`, `${'a'.repeat(length)}!`)).toBe(false)
+    return performance.now() - started
+  }
+  const least = (length: number) => Math.min(...Array.from({ length: 5 }, () => timeOf(length)))
+  expect(least(64_000)).toBeLessThan(100 * Math.max(least(1_000), 1))
 })
