@@ -11,7 +11,8 @@ export const isWorkingDay = (day: Temporal.PlainDate, calendar: WorkCalendar): b
 
 /** 1 January 1970 was a Thursday. */
 const weekdayOf = (day: number) => ((((day + 3) % 7) + 7) % 7) + 1
-const isWorked = (day: number, { weekend, holidays }: WorkCalendar) =>
+/** The same of a day number. */
+export const isWorked = (day: number, { weekend, holidays }: WorkCalendar) =>
   !weekend.includes(weekdayOf(day)) && (holidays.size === 0 || !holidays.has(isoOfDay(day)))
 
 /** A calendar in which only days are worked that both work. */

@@ -1,4 +1,4 @@
-import { seededRandom, shuffled } from './random'
+import { seededRandom, shuffled } from '../random'
 
 export type Question = {
   id: string

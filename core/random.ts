@@ -1,6 +1,6 @@
 /**
  * A repeatable stream of numbers in [0, 1) from a text seed: the text is hashed with xmur3, the stream is mulberry32
- * (both public domain, by bryc). Good enough to draw papers; not for secrets.
+ * (both public domain, by bryc). Good enough to draw papers and to try out a thousand futures; not for secrets.
  */
 export function seededRandom(seed: string): () => number {
   let hash = 1_779_033_703 ^ seed.length
