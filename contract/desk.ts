@@ -1,7 +1,7 @@
 import { type Static, Type } from '@sinclair/typebox'
 import { blanks } from '#core/form/form'
 import { stages } from '#core/hiring/stages'
-import { gates, type Outcome, type Requirement } from '#core/requirements/requirement'
+import { gates, type Outcome, type Requirement, type Step } from '#core/requirements/requirement'
 import { languages } from '#core/words/say'
 import { Difference, ReopenedPart } from './applications'
 import { waysToTell } from './behalf'
@@ -9,7 +9,7 @@ import { Claim } from './claims'
 import { endpoint } from './endpoint'
 import { HiddenPart } from './privacy'
 import { StandingSchema } from './reply'
-import { Day, Done, Id, listOfCore, Moment, oneOf, orNull, Reason, Version } from './shapes'
+import { Day, Done, Id, listOfCore, Moment, ofCore, oneOf, orNull, Reason, Version } from './shapes'
 import { vacancyStates } from './vacancySetUp'
 import { Proof } from './verification'
 import { ReadVouching } from './vouching'
@@ -140,9 +140,29 @@ export const File = Type.Object({
   stage: oneOf(stages),
   today: Day,
   targetStart: Day,
-  likely: Type.Object({ early: Day, likely: Day, late: Day }),
+  likely: Type.Object({
+    ...{ early: Day, likely: Day, late: Day },
+    chance: Type.Integer({ description: 'Of being ready by the target start, in per cent' }),
+  }),
   slack: Type.Integer(),
-  heldUpBy: orNull(Type.String()),
+  heldUpBy: orNull(
+    Type.Object({
+      title: Type.String(),
+      share: Type.Integer({ description: 'In how many of a hundred futures it is the step that takes longest' }),
+    }),
+  ),
+  /** What alone would bring the likely day forward most. */
+  help: orNull(
+    Type.Object({
+      how: oneOf(['telephone', 'now', 'tomorrow'] as const),
+      what: ofCore<Step['what']>(Type.String()),
+      title: Type.String(),
+      source: orNull(Type.String()),
+      claim: orNull(Id),
+      days: Type.Integer({ minimum: 1 }),
+      chance: Type.Integer({ description: 'Of being ready by the target start with it, in per cent' }),
+    }),
+  ),
   nextGate: orNull(oneOf(gates)),
   met: Type.Object({ done: Type.Integer(), of: Type.Integer() }),
   claims: Type.Array(FileClaim),

@@ -16,6 +16,7 @@ import { defineDoubles } from './records/duplicates/model'
 import { defineVerification } from './records/enquiries/model'
 import { defineEquality } from './records/equality/model'
 import { defineHeard } from './records/heard/model'
+import { defineForecasts } from './records/hiring/forecasts'
 import { defineHiring } from './records/hiring/model'
 import { defineIdentity } from './records/identity/model'
 import { defineImports } from './records/imports/model'
@@ -51,6 +52,7 @@ export function defineModels(sequelize: Sequelize) {
     defineReadings,
     defineDecisions,
     defineUnfinished,
+    defineForecasts,
     defineHiring,
     defineJobs,
     defineMessages,

@@ -65,3 +65,52 @@ export const allRight = (claimed: Record<string, string>, over: object = {}) => 
   ...{ note: '', respondent: 'Renate Amt', capacity: 'Personnel' },
   ...over,
 })
+
+const day = 86_400_000
+
+/** What was asked of a source so many days ago, and what became of it after how many days. */
+export type PastEnquiry = {
+  ago: number
+  answered?: number
+  silent?: number
+  channel?: 'link' | 'register' | 'telephone'
+  state?: 'prepared'
+}
+
+export const answeredAfter = (...days: number[]): PastEnquiry[] => days.map((answered) => ({ ago: 100, answered }))
+
+/** What a source was asked before, about the degree of somebody; they have not been asked about it now. */
+export async function askedBefore(
+  house: House,
+  source: { named: { sourceId: string; sourceName: string } },
+  name: string,
+  asked: readonly PastEnquiry[],
+) {
+  const file = await claimedOf(house, [name, 'Waits'], { ...source, kind: 'study' })
+  await askAbout(file.desk, file.claimId, file.applicationId)
+  const first = await enquiryAbout(file.claimId)
+  const row = first.get({ plain: true })
+  for (const [nth, { ago, answered, silent, channel = 'link', state }] of asked.entries()) {
+    const askedAt = new Date(Date.now() - ago * day)
+    const own = { id: crypto.randomUUID(), batchId: crypto.randomUUID(), reference: `EQ-${name}-${nth}` }
+    await Enquiry.create({
+      ...{ ...row, ...own, askedAt, channel, activeKey: null, turn: null },
+      state: state ?? (answered ? 'answered' : silent ? 'silent' : 'open'),
+      answeredAt: answered ? new Date(askedAt.getTime() + answered * day) : null,
+    })
+    const step = { enquiryId: own.id, channel, by: '', details: {} }
+    await EnquiryStepRow.create({ ...step, id: crypto.randomUUID(), step: 'asked', at: askedAt })
+    if (silent)
+      await EnquiryStepRow.create({
+        ...{
+          ...step,
+          id: crypto.randomUUID(),
+          step: 'silent' as const,
+          at: new Date(askedAt.getTime() + silent * day),
+        },
+      })
+  }
+  await EnquiryStepRow.destroy({ where: { enquiryId: first.id } })
+  await first.destroy()
+  return file
+}

@@ -26,17 +26,17 @@ export function workingDayTable(first: Temporal.PlainDate, calendar: WorkCalenda
   return { placeOf, worked: Uint16Array.from(worked) }
 }
 
+const placeAt = ({ placeOf, worked }: WorkingDayTable, day: number) =>
+  day < horizon ? placeOf[day]! : worked.length + Math.floor(((day - horizon) * worked.length) / horizon)
+
 /** The same as `addWorkingDays`, in days from the first of the table. */
-export function workingDayAfter({ placeOf, worked }: WorkingDayTable, day: number, count: number): number {
-  const place = (day < horizon ? placeOf[day]! : worked.length + day - horizon) + count
+export function workingDayAfter(table: WorkingDayTable, day: number, count: number): number {
+  const { worked } = table
+  const place = placeAt(table, day) + count
   if (place < worked.length) return worked[place]!
   return horizon + Math.ceil(((place - worked.length) * horizon) / worked.length)
 }
 
-/** How many working days lie between two days, the first not counted and the last counted. */
-export function workingDaysBetween(from: Temporal.PlainDate, to: Temporal.PlainDate, calendar: WorkCalendar): number {
-  let count = 0
-  const last = dayNumber(to)
-  for (let day = dayNumber(from) + 1; day <= last; day += 1) if (isWorked(day, calendar)) count += 1
-  return count
-}
+/** How many working days lie between two days, from the first of the table: `from` not counted and `to` counted; 0 backwards. */
+export const workingDaysBetween = (table: WorkingDayTable, from: number, to: number): number =>
+  Math.max(0, placeAt(table, to + 1) - placeAt(table, from + 1))

@@ -50,6 +50,15 @@ describe('a wait that was measured', () => {
       }
   })
 
+  test('of ours may end on the day it comes up, and on the day it is looked at', () => {
+    const ours = (waited: number): Duration => ({
+      ...{ kind: 'measured', curve: kaplanMeier(ended(0, 0, 1, 3)), in: 'working days', waited },
+    })
+    expect([0.5, 0.6, 0.9].map((share) => daysUntil(ours(0), share))).toEqual([0, 1, 3])
+    // One that is there since yesterday: the two that ended at once say nothing of it.
+    expect([0.4, 0.5, 0.9].map((share) => daysUntil(ours(1), share))).toEqual([0, 0, 2])
+  })
+
   test('lasts two years at most, and one day at least', () => {
     const slow = kaplanMeier([...ended(700), ...open(...Array(50).fill(700))])
     expect(daysUntil(measured(slow, 701), 0.99)).toBe(730)

@@ -18,13 +18,15 @@ const longest = 730
  * which waits have ended altogether (Brown, Hollander and Korwar 1974). An assumed one is triangular; past its late day it goes on
  * as long again as is likely on average.
  *
- * @returns for a share above 0 and below 1 whole days, at least 1 of a measured and 0 of an assumed one, and at most two years
+ * @returns for a share above 0 and below 1 whole days, at most two years; of an answer at least 1, of what we do ourselves 0: it may
+ *   end on the day it comes up
  */
 export function daysUntil(duration: Duration): (share: number) => number {
   if (duration.kind === 'assumed')
     return (share) => Math.max(0, Math.min(longest, Math.round(assumed(duration, share))))
-  const days = measured(duration.curve, duration.waited)
-  return (share) => Math.max(1, Math.ceil(Math.min(longest, days(share)) - 1e-9))
+  const today = duration.in === 'working days' ? 1 : 0
+  const days = measured(duration.curve, duration.waited - today)
+  return (share) => Math.max(1, Math.ceil(Math.min(longest, days(share)) - 1e-9)) - today
 }
 
 /** Whether a curve says anything: something has ended. */

@@ -1,8 +1,10 @@
 import fc from 'fast-check'
 import { Temporal } from 'temporal-polyfill'
 import { mondayToFriday } from '../calendar/workingDays'
+import { workingDayTable } from '../calendar/workingDayTable'
 import { partialDate } from '../dates/partialDate'
-import { likelyReady } from '../forecast/likelyReady'
+import { chainsOf } from '../forecast/chains'
+import { forecast } from '../forecast/forecast'
 import { evaluate, openAt, upToGate } from './evaluate'
 import { type Ask, type ClaimFacts, type FileFacts, gates, type Requirement, rungs } from './requirement'
 
@@ -131,11 +133,14 @@ test('a later gate is never more open than an earlier one', () =>
 test('whoever has nothing open is ready today, and nobody is ready before', () =>
   holds((asked, facts) => {
     const outcomes = evaluate(asked, facts)
-    const { early, likely, late, heldUpBy } = likelyReady(outcomes, facts.today, mondayToFriday)
-    expect([facts.today, early, likely, late].map(String)).toEqual(
-      [facts.today, early, likely, late].map(String).sort(),
-    )
-    if (openAt(outcomes, 'start').length === 0)
-      expect([String(late), heldUpBy]).toEqual([String(facts.today), undefined])
-    else expect(heldUpBy?.steps.length).toBeGreaterThan(0)
+    const judged = { outcomes, requirements: asked, claims: facts.claims }
+    const chains = chainsOf(judged, { calendar: 'ours', ours: {}, claims: new Map() })
+    const calendars = new Map([['ours', workingDayTable(facts.today, mondayToFriday)]])
+    const { early, likely, late, heldUpBy } = forecast({ chains, calendars }, { start: 0, seed: 'a file' })
+    expect([0, early, likely, late]).toEqual([0, early, likely, late].sort((a, b) => a - b))
+    if (openAt(outcomes, 'start').length === 0) expect([late, heldUpBy]).toEqual([0, null])
+    else
+      expect(outcomes.find(({ requirement }) => requirement === heldUpBy?.requirement)?.steps).toContainEqual(
+        heldUpBy?.step,
+      )
   }))

@@ -1,16 +1,12 @@
 import fc from 'fast-check'
 import { Temporal } from 'temporal-polyfill'
 import { anEmptyFile } from '../../test/requirements'
-import { mondayToFriday } from '../calendar/workingDays'
 import { partialDate } from '../dates/partialDate'
-import { likelyReady, slackOf } from '../forecast/likelyReady'
 import { outcomeWords } from '../words/outcomes'
 import { paperWords, requirementSentence } from '../words/requirements'
 import { evaluate, openAt } from './evaluate'
 import type { ClaimFacts, FileFacts, Requirement } from './requirement'
 
-const today = Temporal.PlainDate.from('2026-11-24')
-const targetStart = Temporal.PlainDate.from('2027-01-11')
 const file = anEmptyFile
 const requirement = (over: Partial<Requirement> = {}): Requirement => ({
   key: 'degree',
@@ -180,21 +176,6 @@ test('a gap in the history is unmet with its days', () => {
     count: 1,
     first: { from: '2023-02-01', through: '2023-05-29' },
   })
-})
-
-test('the likely ready date follows the longest chain, and names it', () => {
-  const outcomes = evaluate(
-    [requirement(), requirement({ key: 'sign', asks: { kind: 'permission' } })],
-    file({ claims: [degree({ paper: 'seen', rung: 'asked', enquiry: 'open' })] }),
-  )
-  const forecast = likelyReady(outcomes, today, mondayToFriday)
-  // Eight working days for the reply and one to compare it, from Tuesday 24 November.
-  expect([String(forecast.likely), forecast.heldUpBy?.requirement, slackOf(forecast, targetStart)]).toEqual([
-    '2026-12-07',
-    'degree',
-    35,
-  ])
-  expect(String(likelyReady([], today, mondayToFriday).likely)).toBe('2026-11-24')
 })
 
 test('a requirement reads as a sentence, and names its paper', () => {

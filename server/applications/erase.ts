@@ -18,6 +18,7 @@ const statements = [
   'DELETE FROM reopenings WHERE applicationId IN (:applications)',
   'DELETE FROM dry_run_rows WHERE applicationId IN (:applications)',
   'DELETE FROM application_summaries WHERE applicationId IN (:applications)',
+  'DELETE FROM forecasts WHERE applicationId IN (:applications)',
   'DELETE FROM cover_sheets WHERE applicationId IN (:applications)',
   'DELETE a FROM sitting_answers a JOIN sittings s ON s.id = a.sittingId WHERE s.applicationId IN (:applications)',
   "UPDATE waivers SET reason = 'erased' WHERE applicationId IN (:applications)",

@@ -21,6 +21,7 @@ import { writeValue } from '#core/words/stored'
 import { trailOf } from '../audit/trail'
 import { eventWordsForCandidate } from '../platform/audit/wording'
 import type { Account, Deps } from '../platform/deps'
+import { forecastOf } from '../readiness/forecast'
 import { type Readiness, readinessOf } from '../readiness/readiness'
 import { candidateOf, mergedWith } from '../records/accounts/candidate'
 import { applicationsOf, ownApplication } from '../records/applications/find'
@@ -90,11 +91,17 @@ const holderOf = (who: Step['who']): string =>
     'hiring manager': say('status.us'),
   })[who]
 
+/** A day with its range, as one may plan by it; nothing of what holds it up. */
+async function likelyFor(deps: Deps, application: Application, readiness: Readiness): Promise<Status['likely']> {
+  const { early, likely, late } = await forecastOf(deps, application, readiness)
+  return { early, likely, late }
+}
+
 /** What happened, who has the ball, what to do next: the page a candidate comes back to. */
 export async function readStatus(deps: Deps, actor: Account, id: string): Promise<Status> {
   const application = await ownApplication(actor, id)
   const readiness = await readinessOf(deps, application)
-  const { vacancy, rules, outcomes, forecast, requirements, permission, passages, offer, tasks } = readiness
+  const { vacancy, rules, outcomes, requirements, permission, passages, offer, tasks } = readiness
   const names = await namesFor(rules)
   const nameOf = (key: string) => names[key] ?? key
   const trail = await trailOf({ candidateIds: await mergedWith(application.candidateId), applicationId: id })
@@ -130,10 +137,7 @@ export async function readStatus(deps: Deps, actor: Account, id: string): Promis
     targetStart: application.targetStart,
     decidesOn: isBeforeOffer(application) ? (vacancy.decidesOn ?? null) : null,
     ball: ballOf(application, toDo.length + changesToMake.length, outcomes),
-    likely:
-      ended || isDraft(application)
-        ? null
-        : { early: forecast.early.toString(), likely: forecast.likely.toString(), late: forecast.late.toString() },
+    likely: ended || isDraft(application) ? null : await likelyFor(deps, application, readiness),
     gates: gates.map((gate) => {
       const passedAt =
         gate === 'send' ? application.sentAt : passages.find((passage) => passage.gate === gate)?.passedAt

@@ -227,8 +227,8 @@ const linesOf: { [L in List]: (deps: Deps, actor: Account, filter: ListFilter) =
       before = next
     }
   },
-  async *sources(_deps, actor) {
-    for await (const source of wholeDirectory(actor))
+  async *sources(deps, actor) {
+    for await (const source of wholeDirectory(deps, actor))
       yield {
         Source: source.name,
         'Also called': source.aliases.join('; '),

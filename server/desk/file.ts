@@ -9,7 +9,6 @@ import { checksIn } from '#core/rules/rules'
 import { standingAgainst } from '#core/validity/validity'
 import { ballWords, outcomeWords } from '#core/words/outcomes'
 import { say } from '#core/words/say'
-import { writeValue } from '#core/words/stored'
 import { differencesIn, isReopenable, reopenedParts } from '../applications/reopen'
 import { trailOf } from '../audit/trail'
 import { duplicatesOf } from '../duplicates/find'
@@ -18,8 +17,8 @@ import type { Account, Deps } from '../platform/deps'
 import { notFound } from '../platform/errors/problems'
 import { logAccess, shownTo } from '../privacy/accessLog'
 import { fileView, proofView } from '../privacy/fileView'
+import { forecastOf } from '../readiness/forecast'
 import { type Readiness, readinessOf } from '../readiness/readiness'
-import { heldUpBy } from '../readiness/summaries'
 import { candidateWithMail } from '../records/accounts/candidate'
 import {
   answersForDesk,
@@ -41,6 +40,7 @@ import { flagLines } from '../redFlags/flagLines'
 import { fileForProof } from '../verification/fileForProof'
 import { proofOf } from '../verification/proof'
 import { reviewView } from '../verification/reviewView'
+import { likelyDateView } from './likelyDate'
 import { isWatched } from './ownership'
 
 /** Everything the desk sees about an application, in one reply. */
@@ -63,8 +63,9 @@ export async function readFile(deps: Deps, actor: Account, id: string): Promise<
     logAccess(deps, actor, { candidateId, applicationId: id, subject: 'file', what: 'file' }),
   ])
   const seen = readsNameless(covering) ? withoutExplanations : (answers: Application['answers']) => answers
-  const { vacancy, rules, claims, enquiries, outcomes, forecast, requirements, facts } = readiness
-  const [owner, watching, names, trail, reopened, checks, faces, flags] = await Promise.all([
+  const { vacancy, rules, claims, enquiries, outcomes, requirements, facts } = readiness
+  const [likely, owner, watching, names, trail, reopened, checks, faces, flags] = await Promise.all([
+    forecastOf(deps, application, readiness),
     ownerOf(id),
     isWatched(actor, id),
     namesFor(rules),
@@ -110,9 +111,7 @@ export async function readFile(deps: Deps, actor: Account, id: string): Promise<
     stage: application.stage,
     today: deps.clock.today().toString(),
     targetStart: application.targetStart,
-    likely: { early: forecast.early.toString(), likely: forecast.likely.toString(), late: forecast.late.toString() },
-    slack: readiness.slack,
-    heldUpBy: forecast.heldUpBy ? writeValue(heldUpBy(forecast.heldUpBy)) : null,
+    ...likelyDateView(likely, readiness),
     nextGate: gate,
     met: { done: forGate.length - (gate ? openAt(forGate, gate).length : 0), of: forGate.length },
     claims: faces.map((face, index) => ({

@@ -234,6 +234,7 @@ function namelessView(file: File): File {
     likely: file.likely,
     slack: file.slack,
     heldUpBy: file.heldUpBy,
+    help: file.help,
     nextGate: file.nextGate,
     met: file.met,
     claims: file.claims.map((claim) => claimView(claim, nameless)),

@@ -8,10 +8,12 @@ import { validityOn } from '#core/validity/validity'
 import { isKnown, type Key } from '#core/words/say'
 import type { StoredGiven, StoredText, StoredValue } from '#core/words/stored'
 import type { Application } from '../records/applications/model'
+import type { LikelyDate } from './forecast'
 import type { Readiness } from './readiness'
 
 /** What besides requirements puts somebody into a queue. */
 type Pressing = {
+  likely: LikelyDate
   changed: boolean
   refused: boolean
   wroteToUs: boolean
@@ -42,9 +44,8 @@ function mostUrgent({ outcomes }: Readiness, fits: (step: Step, outcome: Outcome
 
 /** Why somebody is in each queue, or nothing where they are not in it. Whoever adds a queue is asked for it here. */
 const whyIn: Record<Queue, (standing: Standing) => StoredText | undefined> = {
-  today: ({ readiness, reply, refused, wroteToUs, asked, changed, passable, promised }) => {
-    const { outcomes, slack, forecast } = readiness
-    const waiting = outcomes.find(({ requirement }) => requirement === forecast.heldUpBy?.requirement)
+  today: ({ readiness, likely, reply, refused, wroteToUs, asked, changed, passable, promised }) => {
+    const waiting = likely.heldUpBy?.outcome
     return (
       reply ??
       (refused ? stored('queue.mailRefused') : undefined) ??
@@ -54,7 +55,7 @@ const whyIn: Record<Queue, (standing: Standing) => StoredText | undefined> = {
       promised ??
       passable ??
       mostUrgent(readiness, ({ who }, { reason }) => who === 'desk' || reason.code === 'offer-expired') ??
-      (slack < 0 && waiting ? briefly(waiting) : undefined)
+      (likely.slack < 0 && waiting ? briefly(waiting) : undefined)
     )
   },
   applications: ({ application, duplicates, scoresAwaited, next }) => {

@@ -1,4 +1,3 @@
-import { type Forecast, likelyReady, slackOf } from '#core/forecast/likelyReady'
 import { isDraft, isSent } from '#core/hiring/stages'
 import { evaluate } from '#core/requirements/evaluate'
 import type { Outcome, Requirement } from '#core/requirements/requirement'
@@ -11,7 +10,6 @@ import { rankingKey } from '../records/rules/versions'
 import type { Vacancy } from '../records/vacancies/model'
 import { rulesOfVacancy, vacancyById } from '../records/vacancies/vacancies'
 import { type LoadedFile, loadFiles, type Nameless } from './facts'
-import { ownCalendar } from './workCalendar'
 
 /** Everything an application is judged by, loaded once, and the judgement. */
 export type Readiness = LoadedFile & {
@@ -19,8 +17,6 @@ export type Readiness = LoadedFile & {
   rules: Rules
   requirements: Requirement[]
   outcomes: Outcome[]
-  forecast: Forecast
-  slack: number
 }
 
 /**
@@ -66,9 +62,7 @@ export async function readinessOfAll(
         ...conditionRequirements(file.matters, id),
       ]
       const outcomes = evaluate(requirements, file.facts)
-      const forecast = likelyReady(outcomes, file.facts.today, ownCalendar(deps))
-      const slack = slackOf(forecast, file.facts.targetStart)
-      return [id, { ...file, vacancy, rules, requirements, outcomes, forecast, slack }]
+      return [id, { ...file, vacancy, rules, requirements, outcomes }]
     }),
   )
 }

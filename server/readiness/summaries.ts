@@ -19,6 +19,7 @@ import { writtenToUsAmong } from '../records/mails/waiting'
 import { refusedAmong } from '../records/messages/refused'
 import { type scoreFor, scoresFor } from '../records/scoring/find'
 import { vacancyById } from '../records/vacancies/vacancies'
+import { forecastsAnew, type LikelyDate } from './forecast'
 import { fadingOfCleared, leadDaysOf, promisedTo, queueReasons, reasonsOfAsked, titleOf } from './queues'
 import { type Readiness, readinessOfAll } from './readiness'
 
@@ -73,8 +74,13 @@ export async function refreshSummaries(deps: Deps, applicationIds: readonly stri
     withOpenDuplicates(standing.map(({ candidateId }) => candidateId)),
     answersSentOf(standing.map(({ id }) => id)),
   ])
+  const likely = await forecastsAnew(
+    deps,
+    standing.map((application) => ({ application, readiness: judged.get(application.id)! })),
+  )
   const rows = standing.map((application) =>
     summaryRow(deps, application, judged.get(application.id)!, {
+      likely: likely.get(application.id)!,
       name: people.get(application.candidateId)!,
       refused: refused.has(application.id),
       wroteToUs: wroteToUs.has(application.id),
@@ -108,6 +114,7 @@ const columns = () =>
   )
 
 type Beside = {
+  likely: LikelyDate
   name: string
   refused: boolean
   wroteToUs: boolean
@@ -124,12 +131,13 @@ function summaryRow(
   readiness: Readiness,
   beside: Beside,
 ): ApplicationSummary['_creationAttributes'] {
-  const { forecast, slack, vacancy, outcomes, rules, facts } = readiness
-  const { name, refused, wroteToUs, asked, scored, hidesName, duplicates, sentAnswers } = beside
+  const { vacancy, outcomes, rules, facts } = readiness
+  const { likely, name, refused, wroteToUs, asked, scored, hidesName, duplicates, sentAnswers } = beside
   const active = isActive(application)
   const look = firstLook(outcomes, rules.form, application.answers, facts.answers)
   const reasons = active
     ? queueReasons(application, readiness, {
+        likely,
         changed: readiness.reopenings.some(({ state }) => state === 'changed'),
         refused,
         wroteToUs,
@@ -144,11 +152,11 @@ function summaryRow(
     vacancyId: vacancy.id,
     candidate: hidesName ? (application.reference ?? '') : name,
     vacancy: vacancy.title,
-    slack,
-    early: forecast.early.toString(),
-    likely: forecast.likely.toString(),
-    late: forecast.late.toString(),
-    heldUpBy: forecast.heldUpBy ? heldUpBy(forecast.heldUpBy) : null,
+    slack: likely.slack,
+    early: likely.early,
+    likely: likely.likely,
+    late: likely.late,
+    heldUpBy: likely.heldUpBy ? heldUpBy(likely.heldUpBy.outcome) : null,
     marks: marksOf(readiness),
     reasons,
     ...(Object.fromEntries(queues.map((queue) => [queue, reasons[queue] !== undefined])) as Record<Queue, boolean>),

@@ -2,7 +2,9 @@ import { literal, Op, type WhereOptions } from 'sequelize'
 import type { SourceFilter, SourceState } from '#contract/sources'
 import type { HitReason } from '#core/sources/rank'
 import { contactFor, type SourceKind } from '#core/sources/source'
-import type { Account } from '../platform/deps'
+import { dayOfShare } from '#core/turnaround/kaplanMeier'
+import type { Account, Deps } from '../platform/deps'
+import { type Turnaround, turnaroundsOf } from '../readiness/turnaround'
 import { othersBeside } from '../records/accounts/policies'
 import { enquiryCounts } from '../records/enquiries/enquiries'
 import { Source } from '../records/sources/model'
@@ -24,9 +26,9 @@ const inState = (state: SourceFilter | undefined): WhereOptions<Source> =>
   state === 'double' ? { id: { [Op.in]: literal(`(${pairs})`) } } : { state: state ?? inUse }
 
 /** The directory, a page at a time in the order of names; where something is searched for, the best of what is found. */
-export async function sourceDirectory(actor: Account, filter: Filter) {
+export async function sourceDirectory(deps: Deps, actor: Account, filter: Filter) {
   const { rows, next } = filter.text?.trim() ? await found(filter) : await paged(filter)
-  const [lines, waiting] = await Promise.all([directoryLines(actor, rows), whatWaits()])
+  const [lines, waiting] = await Promise.all([directoryLines(deps, actor, rows), whatWaits()])
   return { rows: lines, next, waiting }
 }
 
@@ -76,9 +78,13 @@ async function paged({ kind, country, state, after }: Filter) {
   }
 }
 
-async function directoryLines(actor: Account, rows: readonly Row[]) {
-  const [counts, beside, { watchlist }] = await Promise.all([
+async function directoryLines(deps: Deps, actor: Account, rows: readonly Row[]) {
+  const [counts, turnarounds, beside, { watchlist }] = await Promise.all([
     enquiryCounts(rows.map(({ source }) => source.id)),
+    turnaroundsOf(
+      deps,
+      rows.map(({ source }) => source),
+    ),
     othersBeside(actor, 'source-check', 'sources.keep'),
     currentWatchlist(),
   ])
@@ -89,10 +95,15 @@ async function directoryLines(actor: Account, rows: readonly Row[]) {
     seller: sellerMatch(source, watchlist) ?? null,
     mail: contactFor(source.known, usualClaim[source.kind])?.mail ?? '',
     register: source.register,
-    ...(counts.get(source.id) ?? { asked: 0, open: 0, medianDays: null }),
+    ...(counts.get(source.id) ?? { asked: 0, open: 0 }),
+    medianDays: medianDaysOf(turnarounds.get(source.id)!),
     why,
   }))
 }
+
+/** Nothing of one that nobody has asked: all there would be to say is of others. */
+const medianDaysOf = ({ own, pooled }: Turnaround): number | null =>
+  own.length === 0 ? null : (dayOfShare(pooled.curve, 0.5) ?? null)
 
 const usualClaim = {
   university: 'study',
@@ -123,10 +134,10 @@ async function whatWaits() {
 }
 
 /** Every line of the directory, page after page. */
-export async function* wholeDirectory(actor: Account) {
+export async function* wholeDirectory(deps: Deps, actor: Account) {
   for (let after: string | undefined; ; ) {
     const { rows, next } = await paged({ after })
-    yield* await directoryLines(actor, rows)
+    yield* await directoryLines(deps, actor, rows)
     if (!next) return
     after = next
   }

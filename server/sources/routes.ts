@@ -18,7 +18,7 @@ import { importSellers, readWatchlist, saveWatchlist } from './watchlist'
 
 export const sourceRoutes = [
   bind(contract.findSources, ({ input }) => findSources(input.query)),
-  bind(contract.sourceDirectory, ({ actor, input }) => sourceDirectory(actor, input.query)),
+  bind(contract.sourceDirectory, ({ deps, actor, input }) => sourceDirectory(deps, actor, input.query)),
   bindFile(contract.readSourceFile, ({ deps, actor, input }) => readSourceFile(deps, actor, input.query.format)),
   bind(
     contract.importSources,

@@ -1,6 +1,5 @@
-import { askAbout, checkedSource, claimedOf, enquiryAbout } from '../../test/asking'
+import { answeredAfter, askedBefore, checkedSource, type PastEnquiry } from '../../test/asking'
 import { type House, openHouse } from '../../test/house'
-import { Enquiry, EnquiryStepRow } from '../records/enquiries/model'
 
 let house: House
 beforeAll(async () => {
@@ -8,45 +7,11 @@ beforeAll(async () => {
 }, 60_000)
 afterAll(() => house.close())
 
-const day = 86_400_000
-type Asked = { ago: number; answered?: number; silent?: number; channel?: 'link' | 'register'; state?: 'prepared' }
-
-/** A source that was asked so many days ago, and what became of it after how many days. */
-async function askedOf(name: string, asked: readonly Asked[], kind: 'university' | 'school' = 'university') {
+const askedOf = async (name: string, asked: readonly PastEnquiry[], kind: 'university' | 'school' = 'university') => {
   const source = await checkedSource(house, { kind })
-  const file = await claimedOf(house, [name, 'Waits'], { ...source, kind: 'study' })
-  await askAbout(file.desk, file.claimId, file.applicationId)
-  const first = await enquiryAbout(file.claimId)
-  const row = first.get({ plain: true })
-  for (const [nth, { ago, answered, silent, channel = 'link', state }] of asked.entries()) {
-    const askedAt = new Date(Date.now() - ago * day)
-    const id = crypto.randomUUID()
-    await Enquiry.create({
-      ...{
-        ...row,
-        id,
-        askedAt,
-        channel,
-        activeKey: null,
-        reference: `EQ-${name}-${nth}`,
-        batchId: crypto.randomUUID(),
-      },
-      state: state ?? (answered ? 'answered' : silent ? 'silent' : 'open'),
-      answeredAt: answered ? new Date(askedAt.getTime() + answered * day) : null,
-    })
-    if (silent)
-      await EnquiryStepRow.create({
-        ...{ id: crypto.randomUUID(), enquiryId: id, step: 'silent', channel: 'link', by: '', details: {} },
-        at: new Date(askedAt.getTime() + silent * day),
-      })
-  }
-  await EnquiryStepRow.destroy({ where: { enquiryId: first.id } })
-  await first.destroy()
-  const read = () => file.desk.done('readTurnaround', { params: { id: source.id } })
-  return { ...source, desk: file.desk, read }
+  const { desk } = await askedBefore(house, source, name, asked)
+  return { ...source, desk, read: () => desk.done('readTurnaround', { params: { id: source.id } }) }
 }
-
-const answeredAfter = (...days: number[]): Asked[] => days.map((answered) => ({ ago: 100, answered }))
 
 test('what is still open and what ended without an answer count as long as they waited', async () => {
   const one = await askedOf('Kay', [
@@ -76,7 +41,7 @@ test('what is still open and what ended without an answer count as long as they 
 })
 
 test('the last six months stand beside the time before', async () => {
-  const before: Asked[] = [3, 3, 3].map((answered) => ({ ago: 300, answered }))
+  const before: PastEnquiry[] = [3, 3, 3].map((answered) => ({ ago: 300, answered }))
   const one = await askedOf('Nora', [...answeredAfter(20, 20), ...before])
   const { recent, before: old } = await one.read()
   expect([recent.own.ended, recent.median?.day, old.own.ended, old.median?.day]).toEqual([2, 20, 3, 3])

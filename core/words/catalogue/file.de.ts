@@ -348,4 +348,12 @@ export default {
   'file.whyRevoked': 'Warum (wer ihn erhalten hat, liest dies)',
   'file.reportIsMade': 'Bericht {{reference}} ist erstellt',
   'file.reportIsRevoked': 'Bericht {{reference}} ist widerrufen',
+  'file.chance': '{{from}} bis {{to}}, {{chance}} % bis zum Antritt',
+  'file.helpMost': 'Am meisten hilft',
+  'file.help.telephone': '{{source}} anrufen statt schreiben',
+  'file.help.now': '{{title}}: heute {{what}}',
+  'file.help.tomorrow': '{{title}}: was die Person zu tun hat ({{what}}) bis morgen',
+  'file.helpGain_one': '{{count}} Tag früher, {{chance}} % bis zum Antritt',
+  'file.helpGain_other': '{{count}} Tage früher, {{chance}} % bis zum Antritt',
+  'file.inSoMany': 'in {{share}} von 100 Fällen',
 } satisfies Translated<typeof english>

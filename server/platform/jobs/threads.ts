@@ -5,14 +5,15 @@ export const programArgv = import.meta.url.endsWith('.ts') ? ['--import', 'tsx']
 
 const common = { maxThreads: 1, execArgv: programArgv }
 
-let pool: Piscina | undefined
+const pools = new Map<string, Piscina>()
 let guarded: Piscina | undefined
 let last: Promise<unknown> = Promise.resolve()
 
-/** Runs heavy computation in a worker thread. `file` exports it by default; what goes in is copied. */
-export async function inThread<Input>(file: URL, input: Input): Promise<void> {
-  pool ??= new Piscina({ ...common, idleTimeout: 120_000 })
-  await pool.run(input, { filename: file.href })
+/** Runs heavy computation in a worker thread, one for each program. `file` exports it by default; what goes in and out is copied. */
+export async function inThread<Input, Output = void>(file: URL, input: Input): Promise<Output> {
+  const pool = pools.get(file.href) ?? new Piscina({ ...common, filename: file.href, idleTimeout: 120_000 })
+  pools.set(file.href, pool)
+  return (await pool.run(input)) as Output
 }
 
 type Guard<Output> = { seconds: number; otherwise: Output }
@@ -44,7 +45,7 @@ async function runGuarded<Input, Output>(file: URL, input: Input, { seconds, oth
 }
 
 export async function stopThreads() {
-  await Promise.all([pool?.destroy(), guarded?.destroy()])
-  pool = undefined
+  await Promise.all([...pools.values(), guarded].map((pool) => pool?.destroy()))
+  pools.clear()
   guarded = undefined
 }

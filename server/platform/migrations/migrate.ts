@@ -37,6 +37,7 @@ import { up as decisions } from './031-decisions'
 import { up as unfinished } from './032-unfinished'
 import { up as redFlags } from './033-red-flags'
 import { up as reports } from './034-reports'
+import { up as forecasts } from './035-forecasts'
 import { chainExisting } from './chainExisting'
 
 export type Migration = {
@@ -88,6 +89,7 @@ const migrations: Migration[] = [
   { name: '032-unfinished', statements: unfinished },
   { name: '033-red-flags', statements: redFlags },
   { name: '034-reports', statements: reports },
+  { name: '035-forecasts', statements: forecasts },
 ]
 
 /** The last step this program knows of. */

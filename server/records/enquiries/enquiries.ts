@@ -39,32 +39,15 @@ export async function reopenEnquiries({ id: claimId, credentialVersion }: Pick<C
   await last?.update({ turn: 'desk' })
 }
 
-type Counts = { asked: number; open: number; medianDays: number | null }
+type Counts = { asked: number; open: number }
 
-/** How many enquiries each of these sources got, how many are open, and the median of days to answer. */
+/** How many enquiries each of these sources got, and how many are open. */
 export async function enquiryCounts(sourceIds: readonly string[]): Promise<Map<string, Counts>> {
   if (sourceIds.length === 0) return new Map()
-  const rows = await Enquiry.sequelize!.query<{
-    sourceId: string
-    asked: number | bigint
-    open: number | string
-    medianDays: string | number | null
-  }>(
-    `SELECT DISTINCT e.sourceId, c.asked, c.open, m.medianDays FROM enquiries e
-     JOIN (SELECT sourceId, COUNT(*) AS asked, SUM(state = 'open') AS open FROM enquiries WHERE channel <> 'register' AND sourceId IN (:sourceIds) GROUP BY sourceId) c ON c.sourceId = e.sourceId
-     LEFT JOIN (SELECT DISTINCT sourceId, MEDIAN(TIMESTAMPDIFF(HOUR, askedAt, answeredAt) / 24) OVER (PARTITION BY sourceId) AS medianDays
-                FROM enquiries WHERE answeredAt IS NOT NULL AND channel <> 'register' AND sourceId IN (:sourceIds)) m ON m.sourceId = e.sourceId
-     WHERE e.sourceId IN (:sourceIds)`,
+  const rows = await Enquiry.sequelize!.query<{ sourceId: string; asked: number | bigint; open: number | string }>(
+    `SELECT sourceId, COUNT(*) AS asked, SUM(state = 'open') AS open FROM enquiries
+     WHERE channel <> 'register' AND sourceId IN (:sourceIds) GROUP BY sourceId`,
     { replacements: { sourceIds: [...sourceIds] }, type: QueryTypes.SELECT },
   )
-  return new Map(
-    rows.map(({ sourceId, asked, open, medianDays }) => [
-      sourceId,
-      {
-        asked: Number(asked),
-        open: Number(open),
-        medianDays: medianDays === null ? null : Math.round(Number(medianDays) * 10) / 10,
-      },
-    ]),
-  )
+  return new Map(rows.map(({ sourceId, asked, open }) => [sourceId, { asked: Number(asked), open: Number(open) }]))
 }

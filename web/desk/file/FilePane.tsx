@@ -1,7 +1,6 @@
 import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import type { File, Queue } from '#contract/desk'
-import { writeWhen } from '#core/dates/write'
 import { isActive, mayGo } from '#core/hiring/stages'
 import { say } from '#core/words/say'
 import { api } from '../../api'
@@ -13,8 +12,8 @@ import { useSession } from '../../useSession'
 import { AskMany } from '../enquiries/AskMany'
 import { useKeys } from '../useKeys'
 import { ProofPane } from '../verification/ProofPane'
-import { ChangeStart } from './ChangeStart'
 import { Correct } from './Correct'
+import { FileFacts } from './FileFacts'
 import { FileMore } from './FileMore'
 import { FileRows } from './FileRows'
 import { FirstLook } from './FirstLook'
@@ -114,7 +113,7 @@ export function FilePane({ id, queue, chosen }: { id: string; queue: Queue; chos
               </button>
             )}
           </div>
-          <Facts file={file} />
+          <FileFacts file={file} onChoose={choose} />
           <FirstLook file={file} />
           <HiddenParts applicationId={file.id} hidden={file.hidden} letter="H" />
         </div>
@@ -169,55 +168,5 @@ function papersWithNeeds(file: File) {
   const early = new Set(file.outcomes.flatMap(({ reason, claims }) => (reason.code === 'lapses-early' ? claims : [])))
   return papersOf(file.claims, file.today).map((paper) =>
     early.has(paper.id) && paper.state !== 'lapsed' ? { ...paper, state: 'expiring' } : paper,
-  )
-}
-
-function Facts({ file }: { file: File }) {
-  const late = file.slack < 0
-  const { may } = useSession()
-  const [changing, setChanging] = useState(false)
-  const active = isActive(file)
-  return (
-    <dl className="mt-2 grid gap-x-5 gap-y-1 max-sm:grid-cols-2 sm:grid-cols-[auto_auto_minmax(0,1fr)_auto]">
-      <Fact
-        name={say('file.targetStart')}
-        value={writeWhen(file.targetStart)}
-        grave={file.targetStart < file.today && active}
-        onChange={active && may('changeStart') ? () => setChanging(true) : undefined}
-      />
-      <Fact
-        name={say('file.likelyReady')}
-        value={writeWhen(file.likely.likely).replace(/ \d{4}$/, '')}
-        aside={say('file.fromTo', {
-          from: writeWhen(file.likely.early).replace(/ \d{4}$/, ''),
-          to: writeWhen(file.likely.late).replace(/ \d{4}$/, ''),
-        })}
-        grave={late}
-      />
-      <Fact name={say('file.heldUpBy')} value={file.heldUpBy ?? say('file.nothing')} />
-      <Fact name={say('file.forThisGate')} value={file.nextGate ? say('file.doneOf', file.met) : say('file.passed')} />
-      {changing && <ChangeStart file={file} onClose={() => setChanging(false)} />}
-    </dl>
-  )
-}
-
-type FactProps = { name: string; value: string; aside?: string; grave?: boolean; onChange?: () => void }
-
-function Fact({ name, value, aside, grave = false, onChange }: FactProps) {
-  return (
-    <div className="min-w-0">
-      <dt className="text-[0.8rem] text-ink-2">
-        {name}
-        {onChange && (
-          <button type="button" className="ml-1.5 font-semibold text-confirmed" onClick={onChange}>
-            {say('file.change')}
-          </button>
-        )}
-      </dt>
-      <dd className="truncate" title={value}>
-        <span className={`font-semibold ${grave ? 'text-contradicted' : ''}`}>{value}</span>
-        {aside && <span className="ml-1 text-[0.8rem] text-ink-2">({aside})</span>}
-      </dd>
-    </div>
   )
 }

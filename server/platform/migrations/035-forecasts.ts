@@ -1,0 +1,11 @@
+const ascii = 'CHARACTER SET ascii COLLATE ascii_bin'
+
+/** When applications were likely to be ready: as it stands, and as it was first said, so that it can be seen whether it held. */
+export const up = [
+  `CREATE TABLE IF NOT EXISTS forecasts (
+    applicationId CHAR(36) BINARY NOT NULL PRIMARY KEY, basis CHAR(64) ${ascii} NOT NULL, forecast JSON NOT NULL,
+    computedAt DATETIME(3) NOT NULL)`,
+  `CREATE TABLE IF NOT EXISTS first_forecasts (
+    applicationId CHAR(36) BINARY NOT NULL PRIMARY KEY, madeOn DATE NOT NULL, days JSON NOT NULL, readyOn DATE,
+    KEY byDay (madeOn))`,
+]
