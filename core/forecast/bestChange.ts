@@ -1,3 +1,4 @@
+import type { Step } from '../requirements/requirement'
 import type { Chain } from './chains'
 import type { Draws } from './draws'
 import type { Duration } from './duration'
@@ -10,9 +11,9 @@ export type Change = { chain: number; task: number; how: 'telephone' | 'now' | '
 /** How many days earlier the likely day is with a change alone, and the chance for the target start with it. */
 export type Gain = Change & { days: number; chance: number }
 
-/** Steps that hold up at least so often are worth doing something about, and no more than so many changes are tried. */
+/** Chains that hold up at least so often are worth doing something about, and no more than so many changes are tried. */
 const worthwhile = 0.1
-const mostTried = 4
+const mostTried = 6
 
 /**
  * What alone brings the likely day forward most; nothing where no change gains a day.
@@ -27,9 +28,8 @@ export function bestChange(
   { likely, level, start }: { likely: number; level: number; start: number },
 ): Gain | undefined {
   const { chains } = network
-  const gains = found
-    .filter(({ share }) => share >= worthwhile)
-    .flatMap(({ chain, task }) => changeOf(chains[chain]!, chain, task) ?? [])
+  const gains = chainsIn(found)
+    .flatMap((chain) => changesOf(chains[chain]!, chain))
     .slice(0, mostTried)
     .map((change) => {
       const { ready } = play(network, draws, { played, ...change })
@@ -38,14 +38,29 @@ export function bestChange(
   return gains.reduce<Gain | undefined>((best, gain) => (gain.days > (best?.days ?? 0) ? gain : best), undefined)
 }
 
-/** Only what is next can be done at once. */
-function changeOf({ tasks, after }: Chain, chain: number, task: number): Change | undefined {
-  const { step, instead } = tasks[task]!
-  if (instead) return { chain, task, ...instead }
-  if (task > 0 || after.length > 0 || step.who === 'source') return undefined
-  return step.who === 'candidate'
-    ? { chain, task, how: 'tomorrow', took: exactly(1) }
-    : { chain, task, how: 'now', took: exactly(0) }
+/** The chains that hold up, most often first. */
+function chainsIn(found: readonly Holder[]): number[] {
+  const shares = new Map<number, number>()
+  for (const { chain, share } of found) shares.set(chain, (shares.get(chain) ?? 0) + share)
+  return [...shares]
+    .filter(([, share]) => share >= worthwhile)
+    .sort(([, one], [, other]) => other - one)
+    .map(([chain]) => chain)
+}
+
+/** What takes others longer than a day, however much it is hurried. */
+const notInADay: readonly Step['what'][] = ['renew', 'certify', 'reply']
+
+/** Another way of asking, and what is next done at once: ours today, the candidate's by tomorrow. */
+function changesOf({ tasks, after }: Chain, chain: number): Change[] {
+  const otherWays = tasks.flatMap(({ instead }, task) => (instead ? [{ chain, task, ...instead }] : []))
+  const { who, what } = tasks[0]!.step
+  if (after.length > 0 || notInADay.includes(what)) return otherWays
+  const next: Change =
+    who === 'candidate'
+      ? { chain, task: 0, how: 'tomorrow', took: exactly(1) }
+      : { chain, task: 0, how: 'now', took: exactly(0) }
+  return [...otherWays, next]
 }
 
 const exactly = (days: number): Duration => ({ kind: 'assumed', early: days, likely: days, late: days, waited: 0 })

@@ -94,10 +94,16 @@ describe('what would help most', () => {
     expect(of([chain('degree', [task('a', exactly(5))])]).help).toMatchObject({ how: 'now', days: 5 })
     expect(of([chain('degree', [task('a', exactly(5), upload)])]).help).toMatchObject({ how: 'tomorrow', days: 4 })
     expect(of([chain('degree', [task('a', replies(9), source), task('b', exactly(5))])]).help).toBeNull()
+    // It is next on the way that ends last, though the answer after it takes longer.
+    const next = of([chain('degree', [task('a', exactly(3)), task('b', replies(9), source)])]).help
+    expect(next).toMatchObject({ how: 'now', step: desk, days: 3 })
   })
 
-  test('is nothing where no change gains a day', () =>
-    expect(of([chain('degree', [slow]), chain('job', [task('b', replies(20), source)])]).help).toBeNull())
+  test('is nothing where no change gains a day, and nobody has a paper renewed in one', () => {
+    const renew: Step = { who: 'candidate', what: 'renew' }
+    expect(of([chain('medical', [task('a', exactly(12), renew)])]).help).toBeNull()
+    expect(of([chain('degree', [slow]), chain('job', [task('b', replies(20), source)])]).help).toBeNull()
+  })
 })
 
 test('where the days have not held, they stand for more of the futures', () => {
