@@ -45,8 +45,11 @@ type Counts = { asked: number; open: number }
 export async function enquiryCounts(sourceIds: readonly string[]): Promise<Map<string, Counts>> {
   if (sourceIds.length === 0) return new Map()
   const rows = await Enquiry.sequelize!.query<{ sourceId: string; asked: number | bigint; open: number | string }>(
-    `SELECT sourceId, COUNT(*) AS asked, SUM(state = 'open') AS open FROM enquiries
-     WHERE channel <> 'register' AND sourceId IN (:sourceIds) GROUP BY sourceId`,
+    `SELECT sourceId, COUNT(*) AS asked, SUM(open) AS open
+     FROM (SELECT sourceId, state = 'open' AS open FROM enquiries WHERE channel <> 'register' AND sourceId IN (:sourceIds)
+           UNION ALL
+           SELECT sourceId, FALSE FROM enquiry_waits WHERE channel <> 'register' AND sourceId IN (:sourceIds)) e
+     GROUP BY sourceId`,
     { replacements: { sourceIds: [...sourceIds] }, type: QueryTypes.SELECT },
   )
   return new Map(rows.map(({ sourceId, asked, open }) => [sourceId, { asked: Number(asked), open: Number(open) }]))

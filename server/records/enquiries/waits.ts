@@ -12,9 +12,12 @@ export type Asked = Wait & { sourceId: string; askedAt: Date }
 /** From when is counted: since it was asked, or since it was first called. */
 export type By = 'any way' | 'telephone'
 
-const since: Readonly<Record<By, string>> = {
-  'any way': 'e.askedAt',
-  telephone: `(SELECT MIN(c.at) FROM enquiry_steps c WHERE c.enquiryId = e.id AND c.channel = 'telephone')`,
+const since: Readonly<Record<By, { live: string; kept: string }>> = {
+  'any way': { live: 'e.askedAt', kept: 'e.askedAt' },
+  telephone: {
+    live: `(SELECT MIN(c.at) FROM enquiry_steps c WHERE c.enquiryId = e.id AND c.channel = 'telephone')`,
+    kept: 'e.calledAt',
+  },
 }
 
 /** Which sources are like one, beyond those of a nearer scope. */
@@ -41,7 +44,7 @@ export const waitsOfLike = (
 
 /**
  * What was asked of people at sources: how many days it took or, by a moment, has taken. What ended without an answer was open until
- * then; registers and what candidates bring answer by themselves and do not count.
+ * then; registers and what candidates bring answer by themselves and do not count. What was asked about a file that is erased does.
  */
 async function waits(
   { sequelize }: Pick<Deps, 'sequelize'>,
@@ -51,19 +54,22 @@ async function waits(
   each: string,
 ): Promise<Asked[]> {
   type Row = { sourceId: string; hours: number | string; ended: number | bigint; askedAt: Date | string }
+  const asked = `${where} AND e.channel IN ('link', 'letter', 'telephone') AND e.askedAt < :until`
   const rows = await sequelize.query<Row>(
-    `SELECT sourceId, askedAt, answered AS ended,
-            TIMESTAMPDIFF(HOUR, askedAt, IF(answered, answeredAt, LEAST(:until, COALESCE(
+    `SELECT sourceId, since AS askedAt, answered AS ended,
+            TIMESTAMPDIFF(HOUR, since, IF(answered, endedAt, LEAST(:until, COALESCE(endedAt,
               (SELECT MAX(t.at) FROM enquiry_steps t
                WHERE t.enquiryId = asked.id AND t.step IN ('declined', 'silent', 'withdrawn')), :until)))) AS hours
-     FROM (SELECT e.id, e.sourceId, e.answeredAt, ${since[by]} AS askedAt,
-                  e.state = 'answered' AND e.answeredAt <= :until AS answered,
-                  ROW_NUMBER() OVER (PARTITION BY ${each} ORDER BY e.askedAt DESC, e.id) AS nth
-           FROM enquiries e JOIN sources s ON s.id = e.sourceId
-           WHERE ${where} AND e.state <> 'prepared' AND e.channel IN ('link', 'letter', 'telephone')
-             AND e.askedAt < :until) asked
-     WHERE nth <= :most AND askedAt < :until
-     ORDER BY askedAt DESC`,
+     FROM (SELECT e.id, e.sourceId, e.endedAt, e.since, e.answered AND e.endedAt <= :until AS answered,
+                  ROW_NUMBER() OVER (PARTITION BY ${each} ORDER BY e.since DESC, e.id) AS nth
+           FROM (SELECT e.id, e.sourceId, ${since[by].live} AS since, e.answeredAt AS endedAt, e.state = 'answered' AS answered
+                 FROM enquiries e JOIN sources s ON s.id = e.sourceId WHERE ${asked} AND e.state <> 'prepared'
+                 UNION ALL
+                 SELECT e.id, e.sourceId, ${since[by].kept}, e.endedAt, e.answered
+                 FROM enquiry_waits e JOIN sources s ON s.id = e.sourceId WHERE ${asked}) e
+           WHERE e.since < :until) asked
+     WHERE nth <= :most
+     ORDER BY since DESC`,
     { replacements: { ...values, until, most }, type: QueryTypes.SELECT },
   )
   return rows.map(({ sourceId, hours, ended, askedAt }) => ({
