@@ -44,6 +44,7 @@ import * as sharedSections from './sharedSections'
 import * as skills from './skills'
 import * as sources from './sources'
 import * as sourceTexts from './sourceTexts'
+import * as statistics from './statistics'
 import * as status from './status'
 import * as tray from './tray'
 import * as turnaround from './turnaround'
@@ -71,6 +72,7 @@ const everything = {
   ...fees,
   ...claims,
   ...applications,
+  ...statistics,
   ...status,
   ...behalf,
   ...sources,

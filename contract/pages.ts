@@ -55,6 +55,7 @@ export const deskPages = [
   '/desk/outbox',
   '/desk/safe',
   '/desk/trail',
+  '/desk/statistics/:section?',
   '/desk/catalogue/:part?',
   '/desk/first-steps',
   '/desk/organisation',

@@ -52,6 +52,7 @@ import { servePublished } from './reports/publish'
 import { reportRoutes } from './reports/routes'
 import { skillsRoutes } from './skills/routes'
 import { sourceRoutes } from './sources/routes'
+import { statisticsRoutes } from './statistics/routes'
 import { vacancyRoutes } from './vacancies/routes'
 import { rulesRoutes } from './vacancies/rules/routes'
 import { verificationRoutes } from './verification/routes'
@@ -68,6 +69,7 @@ export const routes = [
   ...onBehalfRoutes,
   ...claimRoutes,
   ...sourceRoutes,
+  ...statisticsRoutes,
   ...skillsRoutes,
   ...verificationRoutes,
   ...enquiryRoutes,

@@ -348,6 +348,14 @@ export const router = createBrowserRouter([
             lazy: page(() => import('./desk/overviews/Trail').then(({ Trail }) => Trail), 'asking', 'desk'),
           },
           {
+            path: 'statistics/:section?',
+            lazy: page(
+              () => import('./desk/statistics/StatisticsPage').then(({ StatisticsPage }) => StatisticsPage),
+              'asking',
+              'desk',
+            ),
+          },
+          {
             path: 'catalogue/:part?',
             lazy: page(
               () => import('./desk/catalogue/CataloguePage').then(({ CataloguePage }) => CataloguePage),

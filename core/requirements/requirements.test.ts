@@ -1,5 +1,4 @@
 import fc from 'fast-check'
-import { Temporal } from 'temporal-polyfill'
 import { anEmptyFile } from '../../test/requirements'
 import { partialDate } from '../dates/partialDate'
 import { outcomeWords } from '../words/outcomes'

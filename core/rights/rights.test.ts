@@ -11,7 +11,7 @@ test('money and health are closed to every role that is not named for them, admi
 
 test('an auditor reads, has it stated in a report, and changes nothing of a file', () => {
   expect(rightsOf(['auditor'])).toEqual([
-    ...['files.read', 'documents.read', 'vacancies.read', 'reports.make', 'trail.read'],
+    ...['files.read', 'documents.read', 'vacancies.read', 'reports.make', 'statistics.read', 'trail.read'],
   ])
 })
 

@@ -42,6 +42,7 @@ export const rights = [
   'vacancies.set-up',
   'sources.keep',
   'reports.make',
+  'statistics.read',
   'trail.read',
   'equality.count',
   'names.reveal',
@@ -101,6 +102,7 @@ export const usualRights: RightsTable = {
   'vacancies.set-up': keepers,
   'sources.keep': keepers,
   'reports.make': ['coordinator', 'administrator', 'auditor'],
+  'statistics.read': ['coordinator', 'administrator', 'auditor'],
   'trail.read': ['coordinator', 'administrator', 'auditor'],
   'equality.count': ['administrator'],
   'names.reveal': keepers,
@@ -132,6 +134,7 @@ export const rightsOverAll: readonly Right[] = [
   'tray.work',
   'lists.export',
   'reports.make',
+  'statistics.read',
   'trail.read',
   'equality.count',
 ]

@@ -73,7 +73,8 @@ const ofFile = [
   'DELETE r FROM earlier_credentials r JOIN claims c ON c.id = r.claimId WHERE c.candidateId = :candidateId',
   'DELETE FROM documents WHERE candidateId = :candidateId',
   'DELETE FROM claims WHERE candidateId = :candidateId',
-  'DELETE FROM heard_of_us WHERE candidateId IN (:files)',
+  // Who recommended them is gone with them; that it was a fair, or a school, counts on.
+  "UPDATE heard_of_us SET recommendedBy = '' WHERE candidateId IN (:files)",
   'DELETE FROM candidate_keys WHERE candidateId = :candidateId',
   'DELETE FROM duplicate_pairs WHERE oneId = :candidateId OR otherId = :candidateId',
   'DELETE FROM messages WHERE candidateId = :candidateId',

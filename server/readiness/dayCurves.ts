@@ -1,10 +1,14 @@
 import { QueryTypes, type Sequelize } from 'sequelize'
 import { Temporal } from 'temporal-polyfill'
 import { type WorkingDayTable, workingDaysBetween, workingDayTable } from '#core/calendar/workingDayTable'
+import { dayNumber } from '#core/dates/dayNumber'
+import { levelsFrom } from '#core/forecast/calibration'
+import type { Levels } from '#core/forecast/forecast'
 import type { Step } from '#core/requirements/requirement'
 import { type Curve, kaplanMeier } from '#core/turnaround/kaplanMeier'
 import type { Deps } from '../platform/deps'
 import type { By } from '../records/enquiries/waits'
+import { outlookOf, pastForecasts } from '../records/hiring/forecasts'
 import { type Kept, turnaroundsOf } from './turnaround'
 import { ownCalendar } from './workCalendar'
 
@@ -16,6 +20,7 @@ type DayCurves = {
   day: string
   sources: Map<string, Promise<Curve | undefined>>
   ours?: Promise<Partial<Record<Step['what'], Curve>>>
+  levels?: Promise<Levels>
 }
 
 const ofDay = new WeakMap<Sequelize, DayCurves>()
@@ -83,6 +88,22 @@ export function ourCurves(deps: Deps): Promise<Partial<Record<Step['what'], Curv
     throw error
   })
   return today.ours
+}
+
+/** For which share of futures a day stands by what became of those that were said in the last year. */
+export function levelsOfToday(deps: Deps): Promise<Levels> {
+  const today = curvesOfToday(deps)
+  today.levels ??= readLevels(deps).catch((error) => {
+    today.levels = undefined
+    throw error
+  })
+  return today.levels
+}
+
+async function readLevels({ clock }: Deps): Promise<Levels> {
+  const since = clock.today().subtract({ years: 1 }).toString()
+  // What has become ready today is known tomorrow, like everything else here.
+  return levelsFrom((await pastForecasts(since)).map(outlookOf), dayNumber(clock.today()) - 1)
 }
 
 async function readOurs(deps: Deps): Promise<Partial<Record<Step['what'], Curve>>> {

@@ -3,7 +3,7 @@ import type { WorkCalendar } from '#core/calendar/workingDays'
 import { workingDaysBetween, workingDayTable } from '#core/calendar/workingDayTable'
 import { waysFor } from '#core/enquiries/ways'
 import { type Chain, type ClaimTimes, chainsOf } from '#core/forecast/chains'
-import { type Forecast, type Levels, usualLevels } from '#core/forecast/forecast'
+import type { Forecast, Levels } from '#core/forecast/forecast'
 import type { Outcome } from '#core/requirements/requirement'
 import type { Curve } from '#core/turnaround/kaplanMeier'
 import type { Deps } from '../platform/deps'
@@ -13,7 +13,7 @@ import type { Claim } from '../records/claims/model'
 import type { Enquiry } from '../records/enquiries/model'
 import { FirstForecast, KeptForecast, keptForecasts } from '../records/hiring/forecasts'
 import type { Source } from '../records/sources/model'
-import { ourCurves, sourceCurves } from './dayCurves'
+import { levelsOfToday, ourCurves, sourceCurves } from './dayCurves'
 import computeForecasts, { type ForecastAsked } from './forecastThread'
 import type { Readiness } from './readiness'
 import { ownCalendar, sharedCalendar } from './workCalendar'
@@ -69,7 +69,7 @@ async function forecastsOf(
   keep: (made: Made[]) => Promise<void> = async () => undefined,
 ): Promise<Map<string, LikelyDate>> {
   const { files, calendars, names } = await networksOf(deps, all)
-  const levels = usualLevels
+  const levels = await levelsOfToday(deps)
   const kept = await keptForecasts(files.map(({ id }) => id))
   const based = files.map((file) => ({ ...file, basis: basisOf(deps, file, levels, names) }))
   const changed = based.filter(({ id, basis }) => kept.get(id)?.basis !== basis)

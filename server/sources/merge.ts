@@ -78,6 +78,7 @@ async function moveAll(mergeId: string, fromId: string, toId: string) {
     ['claim', 'claims', 'sourceId'],
     ['proposed', 'claims', 'proposedSourceId'],
     ['enquiry', 'enquiries', 'sourceId'],
+    ['wait', 'enquiry_waits', 'sourceId'],
     ['award', 'award_records', 'sourceId'],
     ['research', 'programme_research', 'sourceId'],
   ] as const
@@ -141,6 +142,11 @@ async function moveBack({ id: mergeId, keptId, goneId }: SourceMerge) {
   await sequelize.query(`UPDATE enquiries SET sourceId = :goneId WHERE sourceId = :keptId AND ${moved('enquiry')}`, {
     replacements,
   })
+  // A question that came with the merge may have become one of an erased file since.
+  await sequelize.query(
+    `UPDATE enquiry_waits SET sourceId = :goneId WHERE sourceId = :keptId AND (${moved('enquiry')} OR ${moved('wait')})`,
+    { replacements },
+  )
   for (const [kind, table] of [['award', 'award_records'] as const, ['research', 'programme_research'] as const])
     await sequelize.query(`UPDATE ${table} SET sourceId = :goneId WHERE sourceId = :keptId AND ${moved(kind)}`, {
       replacements,

@@ -48,6 +48,7 @@ const groups: readonly { name: string; places: readonly Place[] }[] = [
       { path: 'duplicates', name: say('desk.duplicates'), needs: 'listDuplicates' },
       { path: 'mail-in', name: say('desk.mailIn'), needs: 'listIncomingMails', count: 'incomingMails' },
       { path: 'outbox', name: say('desk.mailsNotTaken'), needs: 'readOutbox', count: 'refusedMails' },
+      { path: 'statistics', name: say('statistics.title'), needs: 'readStatistics' },
       { path: 'trail', name: say('desk.auditTrail'), needs: 'readTrail' },
     ],
   },

@@ -21,6 +21,12 @@ export const deskCommands: readonly DeskCommand[] = [
   },
   { name: say('desk.redFlags'), words: say('desk.redFlagsWords'), to: '/desk/red-flags', needs: 'listRedFlags' },
   {
+    name: say('statistics.title'),
+    words: say('statistics.words'),
+    to: '/desk/statistics',
+    needs: 'readStatistics',
+  },
+  {
     name: say('desk.possibleDuplicates'),
     words: say('desk.mergeSamePersonTwice'),
     to: '/desk/duplicates',

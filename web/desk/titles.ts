@@ -31,6 +31,7 @@ const deskTitles: Record<(typeof deskPages)[number], () => string> = {
   '/desk/outbox': () => say('desk.mailsNotTaken'),
   '/desk/safe': () => say('desk.safe'),
   '/desk/trail': () => say('desk.auditTrail'),
+  '/desk/statistics/:section?': () => say('statistics.title'),
   '/desk/catalogue/:part?': () => say('desk.catalogue'),
   '/desk/first-steps': () => say('desk.firstSteps'),
   '/desk/organisation': () => say('desk.organisation'),

@@ -45,4 +45,5 @@ export default {
     'Ein Widerspruch oder eine Bestätigung trotz Warnzeichen: Eine zweite Person entscheidet mit',
   'right.flags.settle': 'Auffälligkeiten klären',
   'right.reports.make': 'Unterschriebene Berichte erstellen und widerrufen',
+  'right.statistics.read': 'Sehen, wie die Arbeit läuft, in Zahlen',
 } satisfies Translated<typeof english>

@@ -42,4 +42,5 @@ export default {
     'A contradiction, or a confirmation against a red flag: a second person decides as well',
   'right.flags.settle': 'Settle red flags',
   'right.reports.make': 'Make and revoke signed reports',
+  'right.statistics.read': 'See how the work goes, in numbers',
 } as const

@@ -54,6 +54,7 @@ import type shape from './shape.en'
 import type sources from './sources.en'
 import type sourceText from './sourceText.en'
 import type state from './state.en'
+import type statistics from './statistics.en'
 import type status from './status.en'
 import type step from './step.en'
 import type table from './table.en'
@@ -122,6 +123,7 @@ export type Words = typeof absence &
   typeof sourceText &
   typeof state &
   typeof hearing &
+  typeof statistics &
   typeof status &
   typeof step &
   typeof table &

@@ -19,6 +19,7 @@ import rules from '../catalogue/rules.de'
 import sources from '../catalogue/sources.de'
 import sourceText from '../catalogue/sourceText.de'
 import state from '../catalogue/state.de'
+import statistics from '../catalogue/statistics.de'
 import step from '../catalogue/step.de'
 import table from '../catalogue/table.de'
 import trayDesk from '../catalogue/trayDesk.de'
@@ -45,6 +46,7 @@ export default {
   ...sources,
   ...sourceText,
   ...state,
+  ...statistics,
   ...step,
   ...table,
   ...trayDesk,

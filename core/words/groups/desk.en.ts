@@ -19,6 +19,7 @@ import rules from '../catalogue/rules.en'
 import sources from '../catalogue/sources.en'
 import sourceText from '../catalogue/sourceText.en'
 import state from '../catalogue/state.en'
+import statistics from '../catalogue/statistics.en'
 import step from '../catalogue/step.en'
 import table from '../catalogue/table.en'
 import trayDesk from '../catalogue/trayDesk.en'
@@ -45,6 +46,7 @@ export default {
   ...sources,
   ...sourceText,
   ...state,
+  ...statistics,
   ...step,
   ...table,
   ...trayDesk,

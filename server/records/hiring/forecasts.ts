@@ -4,9 +4,14 @@ import {
   type InferAttributes,
   type InferCreationAttributes,
   Model,
+  QueryTypes,
   type Sequelize,
 } from 'sequelize'
+import { Temporal } from 'temporal-polyfill'
+import { dayNumber } from '#core/dates/dayNumber'
+import type { Outlook } from '#core/forecast/calibration'
 import type { Forecast } from '#core/forecast/forecast'
+import { hasEnded, stages } from '#core/hiring/stages'
 import { day, dayOrNull, define, json, moment, text } from '../../platform/database/columns'
 
 /** When an application is likely to be ready, and what that was computed from: the same gives the same. */
@@ -37,3 +42,33 @@ export async function keptForecasts(applicationIds: readonly string[]): Promise<
   const rows = await KeptForecast.findAll({ where: { applicationId: [...applicationIds] } })
   return new Map(rows.map((row) => [row.applicationId, row]))
 }
+
+/** So many of the newest; what is older says less of today. */
+const most = 5000
+
+export type PastForecast = { vacancyId: string; madeOn: string; days: number[]; readyOn: string | null }
+
+/**
+ * What was first forecast since a day, the newest first. Who left before they were ready is not among them: nobody knows when they would
+ * have been.
+ */
+export async function pastForecasts(since: string, vacancyId?: string): Promise<PastForecast[]> {
+  const rows = await KeptForecast.sequelize!.query<Omit<PastForecast, 'days'> & { days: string | number[] }>(
+    `SELECT a.vacancyId, f.madeOn, f.days, f.readyOn FROM first_forecasts f JOIN applications a ON a.id = f.applicationId
+     WHERE f.madeOn >= :since AND (f.readyOn IS NOT NULL OR a.stage NOT IN (:gone))
+       ${vacancyId ? 'AND a.vacancyId = :vacancyId' : ''}
+     ORDER BY f.madeOn DESC, f.applicationId LIMIT ${most}`,
+    {
+      replacements: { since, vacancyId, gone: stages.filter((stage) => hasEnded({ stage })) },
+      type: QueryTypes.SELECT,
+    },
+  )
+  return rows.map(({ days, ...row }) => ({ ...row, days: typeof days === 'string' ? JSON.parse(days) : days }))
+}
+
+/** As they are judged: days as numbers. */
+export const outlookOf = ({ madeOn, days, readyOn }: PastForecast): Outlook => ({
+  madeOn: dayNumber(Temporal.PlainDate.from(madeOn)),
+  days,
+  readyOn: readyOn === null ? null : dayNumber(Temporal.PlainDate.from(readyOn)),
+})

@@ -1,0 +1,57 @@
+import { QueryTypes } from 'sequelize'
+import type { Asked } from '#core/turnaround/backtest'
+import type { Deps } from '../platform/deps'
+
+/** A question to people at a source as statistics look at it, also one about a file that is erased. */
+export type PastQuestion = Asked & { sourceName: string; vacancyId: string; askedAt: Date; answerBy: string }
+
+/** More than so many are not gone through: the newest count. */
+const most = 20_000
+const msOfDay = 86_400_000
+
+type Row = Omit<PastQuestion, 'at' | 'endedAt' | 'answered' | 'askedAt'> & {
+  askedAt: Date | string
+  endedAt: Date | string | null
+  answered: number | bigint
+}
+
+/** Every question put by a moment, in the order in which they were; moments are in days since 1970. */
+export async function questionsUntil({ sequelize }: Pick<Deps, 'sequelize'>, until: Date): Promise<PastQuestion[]> {
+  const rows = await sequelize.query<Row>(
+    `SELECT s.id AS source, s.name AS sourceName, s.kind, s.country, e.vacancyId, e.askedAt, e.answerBy, e.answered,
+            COALESCE(e.endedAt, (SELECT MAX(t.at) FROM enquiry_steps t
+              WHERE t.enquiryId = e.id AND t.step IN ('declined', 'silent', 'withdrawn'))) AS endedAt
+     FROM (SELECT e.id, e.sourceId, a.vacancyId, e.askedAt, e.answerBy, e.state = 'answered' AS answered, e.answeredAt AS endedAt
+           FROM enquiries e JOIN applications a ON a.id = e.applicationId
+           WHERE e.state <> 'prepared' AND e.channel IN ('link', 'letter', 'telephone') AND e.askedAt < :until
+           UNION ALL
+           SELECT id, sourceId, vacancyId, askedAt, answerBy, answered, endedAt FROM enquiry_waits
+           WHERE channel IN ('link', 'letter', 'telephone') AND askedAt < :until) e
+     JOIN sources s ON s.id = e.sourceId
+     ORDER BY e.askedAt DESC, e.id LIMIT ${most}`,
+    { replacements: { until }, type: QueryTypes.SELECT },
+  )
+  return rows
+    .map(({ askedAt, endedAt, answered, ...row }) => ({
+      ...row,
+      askedAt: new Date(askedAt),
+      at: new Date(askedAt).getTime() / msOfDay,
+      endedAt: endedAt === null ? null : new Date(endedAt).getTime() / msOfDay,
+      answered: Number(answered) === 1,
+    }))
+    .reverse()
+}
+
+/** How long each has been waited for by a moment, as curves count it. */
+export const waitBy =
+  (now: number) =>
+  ({ at, endedAt, answered }: Asked) => ({
+    days: Math.max(1, Math.ceil((endedAt ?? now) - at)),
+    ended: answered,
+  })
+
+/** The month of a moment, as it is where we are. */
+export const monthOf = (moment: Date, { organisation }: Pick<Deps, 'organisation'>): string =>
+  moment.toLocaleDateString('sv-SE', { timeZone: organisation.timeZone }).slice(0, 7)
+
+export const daysOf = (moment: Date): number => moment.getTime() / msOfDay

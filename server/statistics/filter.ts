@@ -1,0 +1,36 @@
+import { Temporal } from 'temporal-polyfill'
+import type { StatisticsFilter } from '#contract/statistics'
+import type { Deps } from '../platform/deps'
+import { problems } from './problems'
+
+/** The days that are looked at, and the vacancy where it is one. */
+export type Period = {
+  from: string
+  to: string
+  /** From the beginning of the first day to the end of the last, which may lie ahead. */
+  since: Date
+  until: Date
+  vacancyId: string | undefined
+  /** Days in the period as they are read: a condition and what it compares with. */
+  inVacancy: (column: string) => string
+}
+
+const usualMonths = 18
+
+/** @throws Problem `ends-before-it-begins` */
+export function periodOf({ clock, organisation }: Deps, { vacancy, from, to }: StatisticsFilter): Period {
+  const last = to ? Temporal.PlainDate.from(to) : clock.today()
+  const first = from ? Temporal.PlainDate.from(from) : last.subtract({ months: usualMonths })
+  if (Temporal.PlainDate.compare(first, last) > 0) throw problems.endsBeforeItBegins()
+  const startOf = (day: Temporal.PlainDate) => new Date(day.toZonedDateTime(organisation.timeZone).epochMilliseconds)
+  return {
+    ...{ from: first.toString(), to: last.toString() },
+    since: startOf(first),
+    until: startOf(last.add({ days: 1 })),
+    vacancyId: vacancy,
+    inVacancy: (column) => (vacancy ? `AND ${column} = :vacancyId` : ''),
+  }
+}
+
+/** What a statement is given of a period. */
+export const given = ({ from, to, since, until, vacancyId }: Period) => ({ from, to, since, until, vacancyId })
