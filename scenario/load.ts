@@ -18,7 +18,7 @@ import { Account as AccountRow, actorOf } from '#server/records/accounts/model'
 import { applicationById } from '#server/records/applications/find'
 import { addCheck } from '#server/records/skills/checks'
 import { addSources, type NewSource } from '#server/records/sources/sources'
-import { addVacancy, vacancyBySlug } from '#server/records/vacancies/vacancies'
+import { addVacancy, type NewVacancy, vacancyBySlug } from '#server/records/vacancies/vacancies'
 import { saveVacancyGroup } from '#server/vacancies/groups'
 import { saveSharedSection } from '#server/vacancies/rules/library'
 import { createVacancy } from '#server/vacancies/setUp'
@@ -30,6 +30,7 @@ import { betterContact, library } from './form'
 import { shareOut } from './house'
 import { isolationCheck } from './isolationCheck'
 import { vallorne } from './organisation'
+import { loadPast } from './past/load'
 import { people } from './people/people'
 import type { PersonPlan } from './plan'
 import { settleRedFlags } from './redFlags'
@@ -68,6 +69,7 @@ export async function loadScenario(
   await writeVersioned('organisation', 0, vallorne, by)
   await writeVersioned('catalogue', 0, vallorneCatalogue, by)
   goByCatalogue(vallorneCatalogue)
+  const vacancies = vacanciesOf(world)
   await inTransaction(fixed.sequelize, async () => {
     await writeVersioned('source watchlist', 0, watchlist, by)
     const made = await addSources(sources.map(({ key, ...source }) => withIssuer(source, issuers[key])))
@@ -76,15 +78,7 @@ export async function loadScenario(
       world.sourceNames.set(sources[nth]!.key, name)
     }
     await addCheck(isolationCheck)
-    const isoDay = (offset: number) => depsAt(world, offset).clock.today().toString()
-    const dayAt = (offset: number, hour: number) =>
-      new Date(
-        depsAt(world, offset)
-          .clock.today()
-          .toZonedDateTime({ timeZone: vallorne.timeZone, plainTime: `${String(hour).padStart(2, '0')}:00` })
-          .epochMilliseconds,
-      )
-    for (const vacancy of vacanciesOn(dayAt, isoDay, vallorne.timeZone)) await addVacancy(depsAt(world, -60), vacancy)
+    for (const vacancy of vacancies) await addVacancy(depsAt(world, -60), vacancy)
     const passwordHash = await hash(demoPassword)
     for (const { name, mail, roles, language = 'en' } of staff) {
       const account = await AccountRow.create({
@@ -112,12 +106,24 @@ export async function loadScenario(
   await makeReports(world)
   await askForMore(world)
   await knowSome(world)
+  await loadPast(world, await hash(demoPassword), vacancies)
   await writeSetting(demoAccounts, {
     password: demoPassword,
     accounts: staff.map(({ mail, roles }) => ({ mail, roles })),
   })
   await Message.update({ sentAt: loadedAt }, { where: { subject: 'Confirm your address' } })
   return world
+}
+
+/** The vacancies as they stand on the day of loading. */
+function vacanciesOf(world: World): NewVacancy[] {
+  const isoDay = (offset: number) => depsAt(world, offset).clock.today().toString()
+  const dayAt = (offset: number, hour: number) => {
+    const plainTime = `${String(hour).padStart(2, '0')}:00`
+    const moment = depsAt(world, offset).clock.today().toZonedDateTime({ timeZone: vallorne.timeZone, plainTime })
+    return new Date(moment.epochMilliseconds)
+  }
+  return vacanciesOn(dayAt, isoDay, vallorne.timeZone)
 }
 
 const mailOf = ({ given, family }: Pick<PersonPlan, 'given' | 'family'>) =>
