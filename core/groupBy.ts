@@ -9,3 +9,9 @@ export function groupBy<T, K>(things: readonly T[], keyOf: (thing: T) => K): Map
   }
   return groups
 }
+
+/** Those that fit, and the others. */
+export const partition = <T>(all: readonly T[], fits: (one: T) => boolean): [T[], T[]] => [
+  all.filter(fits),
+  all.filter((one) => !fits(one)),
+]

@@ -3,6 +3,15 @@ import type { Application } from '../records/applications/model'
 
 /** Everything that hangs on an application, and goes with it; skeletons of what was decided stay without words. */
 const statements = [
+  // How long sources took stays known of them, without whom they were asked about.
+  `INSERT IGNORE INTO enquiry_waits (id, sourceId, vacancyId, channel, askedAt, calledAt, endedAt, answered, answerBy)
+     SELECT e.id, e.sourceId, a.vacancyId, e.channel, e.askedAt,
+            (SELECT MIN(t.at) FROM enquiry_steps t WHERE t.enquiryId = e.id AND t.channel = 'telephone'),
+            COALESCE(e.answeredAt, (SELECT MAX(t.at) FROM enquiry_steps t
+              WHERE t.enquiryId = e.id AND t.step IN ('declined', 'silent', 'withdrawn')), NOW(3)),
+            e.state = 'answered', e.answerBy
+     FROM enquiries e JOIN applications a ON a.id = e.applicationId
+     WHERE e.applicationId IN (:applications) AND e.state <> 'prepared'`,
   // Links stay, as hashes that lead to nothing: who opens one is told kindly that no answer is needed any more.
   'DELETE FROM enquiries WHERE applicationId IN (:applications)',
   'DELETE FROM vouchings WHERE applicationId IN (:applications)',

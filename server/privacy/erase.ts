@@ -59,15 +59,6 @@ const ofFile = [
   // A letter about several people names this one too.
   `DELETE m FROM messages m JOIN enquiries e ON e.batchId = m.enquiryBatchId JOIN claims c ON c.id = e.claimId
      WHERE c.candidateId = :candidateId`,
-  // How long its sources took stays known of them, without whom they were asked about.
-  `INSERT IGNORE INTO enquiry_waits (id, sourceId, vacancyId, channel, askedAt, calledAt, endedAt, answered, answerBy)
-     SELECT e.id, e.sourceId, a.vacancyId, e.channel, e.askedAt,
-            (SELECT MIN(t.at) FROM enquiry_steps t WHERE t.enquiryId = e.id AND t.channel = 'telephone'),
-            COALESCE(e.answeredAt, (SELECT MAX(t.at) FROM enquiry_steps t
-              WHERE t.enquiryId = e.id AND t.step IN ('declined', 'silent', 'withdrawn')), NOW(3)),
-            e.state = 'answered', e.answerBy
-     FROM enquiries e JOIN claims c ON c.id = e.claimId JOIN applications a ON a.id = e.applicationId
-     WHERE c.candidateId = :candidateId AND e.state <> 'prepared'`,
   'DELETE e FROM enquiries e JOIN claims c ON c.id = e.claimId WHERE c.candidateId = :candidateId',
   'DELETE k FROM captures k JOIN claims c ON c.id = k.claimId WHERE c.candidateId = :candidateId',
   'DELETE r FROM earlier_credentials r JOIN claims c ON c.id = r.claimId WHERE c.candidateId = :candidateId',

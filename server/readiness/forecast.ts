@@ -4,6 +4,8 @@ import { workingDaysBetween, workingDayTable } from '#core/calendar/workingDayTa
 import { waysFor } from '#core/enquiries/ways'
 import { type Chain, type ClaimTimes, chainsOf } from '#core/forecast/chains'
 import type { Forecast, Levels } from '#core/forecast/forecast'
+import { partition } from '#core/groupBy'
+import { isCleared } from '#core/hiring/stages'
 import type { Outcome } from '#core/requirements/requirement'
 import type { Curve } from '#core/turnaround/kaplanMeier'
 import type { Deps } from '../platform/deps'
@@ -31,7 +33,7 @@ export type LikelyDate = {
   help: (NonNullable<Forecast['help']> & { outcome: Outcome }) | null
 }
 
-type Judged = { application: Pick<Application, 'id' | 'sentAt'>; readiness: Readiness }
+type Judged = { application: Pick<Application, 'id' | 'stage'>; readiness: Readiness }
 
 const own = 'ours'
 const thread = new URL('./forecastThread.ts', import.meta.url)
@@ -55,9 +57,14 @@ export async function forecastsAnew(deps: Deps, all: readonly Judged[]): Promise
       made.map(({ id, forecast }) => ({ applicationId: id, madeOn: today, days: forecast.days })),
       { ignoreDuplicates: true },
     )
-    const ready = (open: boolean) => made.filter(({ basedOn }) => basedOn.length > 0 === open).map(({ id }) => id)
-    await FirstForecast.update({ readyOn: today }, { where: { applicationId: ready(false), readyOn: null } })
-    await FirstForecast.update({ readyOn: null }, { where: { applicationId: ready(true) } })
+    // Whoever was cleared was ready, whatever of it lapses afterwards.
+    const cleared = new Set(all.flatMap(({ application }) => (isCleared(application) ? [application.id] : [])))
+    const [ready, open] = partition(made, ({ id, basedOn }) => cleared.has(id) || basedOn.length === 0)
+    await FirstForecast.update(
+      { readyOn: today },
+      { where: { applicationId: ready.map(({ id }) => id), readyOn: null } },
+    )
+    await FirstForecast.update({ readyOn: null }, { where: { applicationId: open.map(({ id }) => id) } })
   })
 }
 

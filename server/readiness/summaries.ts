@@ -1,5 +1,6 @@
 import { type Queue, queues } from '#contract/desk'
 import { type Effect, effectsOf } from '#core/events/events'
+import { partition } from '#core/groupBy'
 import { isActive, isBeforeOffer, isCleared, isSent, isUndecided } from '#core/hiring/stages'
 import { firstLook } from '#core/requirements/firstLook'
 import type { Outcome } from '#core/requirements/requirement'
@@ -175,10 +176,6 @@ function summaryRow(
     hidesName,
     duplicates,
   }
-}
-
-function partition<T>(all: readonly T[], fits: (one: T) => boolean): [T[], T[]] {
-  return [all.filter(fits), all.filter((one) => !fits(one))]
 }
 
 /** The names of those whose applications these are, without files that are sealed or erased. */

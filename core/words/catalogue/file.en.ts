@@ -344,7 +344,6 @@ export default {
   'file.whyRevoked': 'Why (whoever received it reads this)',
   'file.reportIsMade': 'Report {{reference}} is made',
   'file.reportIsRevoked': 'Report {{reference}} is revoked',
-  'file.chance': '{{from}} to {{to}}, {{chance}} % by the start',
   'file.helpMost': 'Would help most',
   'file.help.telephone': 'telephone {{source}} instead of writing',
   'file.help.now': '{{title}}: {{what}} today',
@@ -352,4 +351,5 @@ export default {
   'file.helpGain_one': '{{count}} day earlier, {{chance}} % by the start',
   'file.helpGain_other': '{{count}} days earlier, {{chance}} % by the start',
   'file.inSoMany': 'in {{share}} of 100 cases',
+  'file.chance': '{{chance}} % likely',
 } as const

@@ -92,4 +92,5 @@ export default {
   'statistics.days_one': '{{count}} Tag',
   'statistics.days_other': '{{count}} Tage',
   'statistics.words': 'Antwortzeiten, Kalibrierung, Stufen, Team, Zusagen, Zahlen, Diagramm',
+  'statistics.asTable': 'Dasselbe als Tabelle',
 } satisfies Translated<typeof english>

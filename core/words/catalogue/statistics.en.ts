@@ -89,4 +89,5 @@ export default {
   'statistics.days_one': '{{count}} day',
   'statistics.days_other': '{{count}} days',
   'statistics.words': 'turnaround, calibration, stages, team, promises, numbers, chart',
+  'statistics.asTable': 'The same as a table',
 } as const

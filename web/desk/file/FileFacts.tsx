@@ -19,14 +19,14 @@ export function FileFacts({ file, onChoose }: Props) {
       <Fact
         name={say('file.targetStart')}
         value={writeWhen(file.targetStart)}
+        aside={active ? say('file.chance', { chance: file.likely.chance }) : undefined}
         grave={file.targetStart < file.today && active}
         onChange={active && may('changeStart') ? () => setChanging(true) : undefined}
       />
       <Fact
         name={say('file.likelyReady')}
         value={writeWhen(file.likely.likely).replace(/ \d{4}$/, '')}
-        aside={say('file.chance', {
-          chance: file.likely.chance,
+        aside={say('file.fromTo', {
           from: writeWhen(file.likely.early).replace(/ \d{4}$/, ''),
           to: writeWhen(file.likely.late).replace(/ \d{4}$/, ''),
         })}
@@ -35,7 +35,7 @@ export function FileFacts({ file, onChoose }: Props) {
       <Fact
         name={say('file.heldUpBy')}
         value={file.heldUpBy?.title ?? say('file.nothing')}
-        aside={file.heldUpBy ? say('file.inSoMany', { share: file.heldUpBy.share }) : undefined}
+        more={file.heldUpBy ? say('file.inSoMany', { share: file.heldUpBy.share }) : undefined}
       />
       <Fact name={say('file.forThisGate')} value={file.nextGate ? say('file.doneOf', file.met) : say('file.passed')} />
       {file.help && active && <Help help={file.help} onChoose={onChoose} />}
@@ -50,11 +50,11 @@ function Help({ help: { how, what, title, source, claim, days, chance }, onChoos
   const values = { title, source: source ?? title, what: say(`step.what.${what}`) }
   const act = say(`file.help.${how}`, values)
   return (
-    <div className="col-span-full flex min-w-0 flex-wrap gap-x-1.5" data-testid="help">
-      <dt className="text-ink-2">{say('file.helpMost')}</dt>
-      <dd className="min-w-0">
+    <div className="col-span-full min-w-0" data-testid="help">
+      <dt className="mr-1.5 inline text-ink-2">{say('file.helpMost')}</dt>
+      <dd className="inline">
         {claim ? (
-          <button type="button" className="font-semibold text-confirmed" onClick={() => onChoose(claim)}>
+          <button type="button" className="text-left font-semibold text-confirmed" onClick={() => onChoose(claim)}>
             {act}
           </button>
         ) : (
@@ -66,9 +66,17 @@ function Help({ help: { how, what, title, source, claim, days, chance }, onChoos
   )
 }
 
-type FactProps = { name: string; value: string; aside?: string; grave?: boolean; onChange?: () => void }
+type FactProps = {
+  name: string
+  value: string
+  aside?: string
+  /** What is read of it by whoever stays on it. */
+  more?: string
+  grave?: boolean
+  onChange?: () => void
+}
 
-function Fact({ name, value, aside, grave = false, onChange }: FactProps) {
+function Fact({ name, value, aside, more, grave = false, onChange }: FactProps) {
   return (
     <div className="min-w-0">
       <dt className="text-[0.8rem] text-ink-2">
@@ -79,7 +87,7 @@ function Fact({ name, value, aside, grave = false, onChange }: FactProps) {
           </button>
         )}
       </dt>
-      <dd className="truncate" title={value}>
+      <dd className="truncate" title={more ? `${value}, ${more}` : value}>
         <span className={`font-semibold ${grave ? 'text-contradicted' : ''}`}>{value}</span>
         {aside && <span className="ml-1 text-[0.8rem] text-ink-2">({aside})</span>}
       </dd>

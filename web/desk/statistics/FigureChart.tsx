@@ -47,15 +47,23 @@ export function FigureChart({ figure }: { figure: Figure }) {
   const points = pointsOf(figure)
   const percent = figure.columns.some(({ key, as }) => chart.series.includes(key) && as === 'percent')
   const values = percent ? { domain: [0, 100], unit: ' %' } : { allowDecimals: false }
-  const legend = chart.series.length > 1 && <Legend wrapperStyle={{ fontSize: 12 }} />
+  const legend = chart.series.length > 1 && (
+    <Legend itemSorter={null} verticalAlign="top" align="left" wrapperStyle={{ fontSize: 12 }} />
+  )
   const grid = <CartesianGrid stroke="var(--line)" vertical={false} />
   switch (chart.kind) {
     case 'steps':
       return (
         <Drawn>
-          <ComposedChart accessibilityLayer={false} data={points} margin={margin}>
+          <ComposedChart accessibilityLayer={false} data={points} margin={{ ...margin, bottom: 18 }}>
             {grid}
-            <XAxis dataKey="at" type="number" domain={[0, 'dataMax']} {...axis} />
+            <XAxis
+              label={{ value: say('statistics.column.day'), position: 'bottom', offset: 0, fontSize: 12 }}
+              dataKey="at"
+              type="number"
+              domain={[0, 'dataMax']}
+              {...axis}
+            />
             <YAxis width={48} {...values} {...axis} />
             {chart.band && (
               <Area
@@ -111,20 +119,33 @@ export function FigureChart({ figure }: { figure: Figure }) {
         </Drawn>
       )
     case 'bars':
-    case 'stacked':
+    case 'stacked': {
+      // Months go from left to right; what is called something is written out beside its bar.
+      const named = figure.columns[0]!.as === 'text'
+      const stackId = chart.kind === 'stacked' ? 'all' : undefined
+      const each = stackId ? 30 : 12 + 12 * chart.series.length
       return (
-        <Drawn>
-          <BarChart accessibilityLayer={false} data={points} margin={margin}>
-            {grid}
-            <XAxis dataKey="at" interval={points.length > 12 ? 'preserveStartEnd' : 0} {...axis} />
-            <YAxis width={48} {...values} {...axis} />
+        <Drawn height={named ? 64 + each * points.length : 240}>
+          <BarChart accessibilityLayer={false} data={points} margin={margin} layout={named ? 'vertical' : 'horizontal'}>
+            <CartesianGrid stroke="var(--line)" vertical={named} horizontal={!named} />
+            {named ? (
+              <>
+                <XAxis type="number" {...values} {...axis} />
+                <YAxis type="category" dataKey="at" width={200} interval={0} {...axis} />
+              </>
+            ) : (
+              <>
+                <XAxis dataKey="at" {...axis} />
+                <YAxis width={48} {...values} {...axis} />
+              </>
+            )}
             {chart.series.map((key, nth) => (
               <Bar
                 key={key}
                 dataKey={key}
                 name={nameOf(key)}
                 fill={colourOf(key, nth)}
-                stackId={chart.kind === 'stacked' ? 'all' : undefined}
+                stackId={stackId}
                 maxBarSize={36}
                 isAnimationActive={false}
               />
@@ -133,6 +154,7 @@ export function FigureChart({ figure }: { figure: Figure }) {
           </BarChart>
         </Drawn>
       )
+    }
   }
 }
 
@@ -140,9 +162,9 @@ const bandOf =
   ([low, high]: readonly ColumnKey[]) =>
   (point: Point) => [point[low!], point[high!]]
 
-function Drawn({ children }: { children: React.ReactElement }) {
+function Drawn({ children, height = 240 }: { children: React.ReactElement; height?: number }) {
   return (
-    <div className="h-[240px] max-w-[60rem]" aria-hidden>
+    <div className="max-w-[60rem]" style={{ height }} aria-hidden>
       <ResponsiveContainer width="100%" height="100%">
         {children}
       </ResponsiveContainer>

@@ -13,6 +13,9 @@ import { writeCell } from './points'
 
 const FigureChart = lazy(() => import('./FigureChart').then((room) => ({ default: room.FigureChart })))
 
+/** A longer table is opened by whoever wants it: its figure is drawn above it. */
+const mostRowsShown = 24
+
 const day = /^\d{4}-\d{2}-\d{2}$/
 
 /** How the work goes, in numbers: a part at a time, by vacancy and days, each as a chart and a table. */
@@ -89,6 +92,18 @@ type Props = { figure: Figure; section: StatisticsSection; filter: StatisticsFil
 function FigureSection({ figure, section, filter }: Props) {
   const { key, columns, rows, notes, chart } = figure
   const title = say(`statistics.figure.${key}`)
+  const table = (
+    <Table
+      rows={rows.map((row) => ({ row }))}
+      keyOf={({ row }) => row.join(' ')}
+      empty={say('statistics.nothing')}
+      columns={columns.map(({ key: column, as }, place) => ({
+        name: say(`statistics.column.${column}`),
+        of: ({ row }: { row: Figure['rows'][number] }) => writeCell(row[place] ?? null, as),
+        right: as !== 'text' && as !== 'month',
+      }))}
+    />
+  )
   return (
     <section aria-label={title} className="mb-7 max-w-[70rem] break-inside-avoid">
       <div className="flex flex-wrap items-baseline justify-between gap-x-4">
@@ -113,16 +128,14 @@ function FigureSection({ figure, section, filter }: Props) {
           </Suspense>
         </figure>
       )}
-      <Table
-        rows={rows.map((row) => ({ row }))}
-        keyOf={({ row }) => row.join(' ')}
-        empty={say('statistics.nothing')}
-        columns={columns.map(({ key: column, as }, place) => ({
-          name: say(`statistics.column.${column}`),
-          of: ({ row }: { row: Figure['rows'][number] }) => writeCell(row[place] ?? null, as),
-          right: as !== 'text' && as !== 'month',
-        }))}
-      />
+      {rows.length > mostRowsShown ? (
+        <details className="mt-1">
+          <summary className="cursor-pointer font-semibold text-confirmed">{say('statistics.asTable')}</summary>
+          {table}
+        </details>
+      ) : (
+        table
+      )}
     </section>
   )
 }
