@@ -138,7 +138,8 @@ function timedServer(handle: RequestListener) {
   return { server, nextOnServer }
 }
 
-async function staffSession(): Promise<string> {
+/** A coordinator who is signed in. */
+export async function staffSession(): Promise<string> {
   const account = await Account.create({
     id: uuid(),
     mail: 'bench@desk.test',

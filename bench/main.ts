@@ -4,6 +4,7 @@ import { deskOf } from './desk'
 import { dryRunOverMany } from './dryRun'
 import { manyEnquiries } from './enquiries'
 import { evaluateOnce } from './evaluate'
+import { manyForecasts } from './forecasts'
 import { picturesOfPapers } from './pictures'
 import { portalIn } from './portal'
 import { readingOfPapers } from './reading'
@@ -17,7 +18,8 @@ import { searchInMany } from './sources'
  * `npm run bench -- sources [50000]`: searching a directory of so many sources. `npm run
  * bench -- enquiries`: a million enquiries, their queue and a night with a hundred thousand that are due.
  * `npm run bench -- reading`: what a machine reads on the demo's papers and on worse copies of them; `pictures`: how far pictures of one paper
- * and of others are apart; `decisions`: 2,000 claims in a day by four people, two at once on each. Benchmarks, not tests: they only print.
+ * and of others are apart; `decisions`: 2,000 claims in a day by four people, two at once on each; `forecasts`: the likely
+ * dates of 5,000 files, and what people wait for meanwhile. Benchmarks, not tests: they only print.
  */
 // As it runs for people: without the checking of its own replies.
 process.env.NODE_ENV ??= 'production'
@@ -31,6 +33,7 @@ const benches: Record<string, () => Promise<Result[]>> = {
   reading: () => readingOfPapers(given),
   pictures: picturesOfPapers,
   decisions: manyDecisions,
+  forecasts: manyForecasts,
 }
 const bench = what === undefined ? undefined : benches[what]
 const results = bench ? await bench() : [...evaluateOnce(), ...(await dryRunOverMany(10_000))]

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { Temporal } from 'temporal-polyfill'
 import { addWorkingDays, mondayToFriday } from './workingDays'
-import { workingDayAfter, workingDaysBetween, workingDayTable } from './workingDayTable'
+import { workingDayAfter, workingDaysAfter, workingDaysBetween, workingDayTable } from './workingDayTable'
 
 // A Friday.
 const first = Temporal.PlainDate.from('2026-12-18')
@@ -13,6 +13,19 @@ test('it adds working days as counting them one by one does', () =>
     fc.property(fc.nat(400), fc.nat(120), (day, count) => {
       const counted = addWorkingDays(first.add({ days: day }), count, calendar)
       expect(workingDayAfter(table, day, count)).toBe(first.until(counted, { largestUnit: 'day' }).days)
+    }),
+  ))
+
+test('many at once are as one by one, by days and by working days, also beyond three years', () =>
+  fc.assert(
+    fc.property(fc.array(fc.tuple(fc.nat(1500), fc.nat(300)), { minLength: 1, maxLength: 30 }), (pairs) => {
+      const [days, counts] = [0, 1].map((place) => Int16Array.from(pairs, (pair) => pair[place]!))
+      expect([...workingDaysAfter(table, days!, counts!, 'working days')]).toEqual(
+        pairs.map(([day, count]) => workingDayAfter(table, day, count)),
+      )
+      expect([...workingDaysAfter(table, days!, counts!, 'days')]).toEqual(
+        pairs.map(([day, count]) => workingDayAfter(table, day + count, 0)),
+      )
     }),
   ))
 

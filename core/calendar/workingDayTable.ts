@@ -37,6 +37,29 @@ export function workingDayAfter(table: WorkingDayTable, day: number, count: numb
   return horizon + Math.ceil(((place - worked.length) * horizon) / worked.length)
 }
 
+/**
+ * The same for many days at once, which is most of what a simulation does.
+ *
+ * @param counts for each of the days so many are added: working days, or days after which the next working day counts
+ */
+export function workingDaysAfter(
+  table: WorkingDayTable,
+  days: Int16Array,
+  counts: Int16Array,
+  counted: 'days' | 'working days',
+): Int16Array {
+  const { placeOf, worked } = table
+  const ends = new Int16Array(days.length)
+  const inDays = counted === 'days'
+  for (let nth = 0; nth < days.length; nth += 1) {
+    const day = inDays ? days[nth]! + counts[nth]! : days[nth]!
+    const count = inDays ? 0 : counts[nth]!
+    const place = day < horizon ? placeOf[day]! + count : worked.length
+    ends[nth] = place < worked.length ? worked[place]! : workingDayAfter(table, day, count)
+  }
+  return ends
+}
+
 /** How many working days lie between two days, from the first of the table: `from` not counted and `to` counted; 0 backwards. */
 export const workingDaysBetween = (table: WorkingDayTable, from: number, to: number): number =>
   Math.max(0, placeAt(table, to + 1) - placeAt(table, from + 1))

@@ -1,4 +1,4 @@
-import { type WorkingDayTable, workingDayAfter } from '../calendar/workingDayTable'
+import { type WorkingDayTable, workingDaysAfter } from '../calendar/workingDayTable'
 import type { Chain } from './chains'
 import { type Draws, runs } from './draws'
 import type { Duration } from './duration'
@@ -41,7 +41,8 @@ export function play(
       ended.push(
         tasks.map((task, place) => {
           const took = changed?.chain === nth && changed.task === place ? changed.took : task.took
-          from = endsOf(from, draws(task.work, took), took, calendars.get(task.calendar)!)
+          const counted = took.kind === 'measured' ? took.in : 'working days'
+          from = workingDaysAfter(calendars.get(task.calendar)!, from, draws(task.work, took), counted)
           return from
         }),
       )
@@ -54,16 +55,6 @@ export function play(
 /** Puts into each future whichever day is the later. */
 function later(days: Int16Array, others: Int16Array) {
   for (let run = 0; run < runs; run += 1) if (others[run]! > days[run]!) days[run] = others[run]!
-}
-
-function endsOf(from: Int16Array, drawn: Int16Array, took: Duration, calendar: WorkingDayTable): Int16Array {
-  const ends = new Int16Array(runs)
-  const inDays = took.kind === 'measured' && took.in === 'days'
-  for (let run = 0; run < runs; run += 1)
-    ends[run] = inDays
-      ? workingDayAfter(calendar, from[run]! + drawn[run]!, 0)
-      : workingDayAfter(calendar, from[run]!, drawn[run]!)
-  return ends
 }
 
 /** The first day by which at least that share of futures is ready, of days in their order. */

@@ -1,4 +1,5 @@
 import { createHash } from 'node:crypto'
+import { availableParallelism } from 'node:os'
 import type { WorkCalendar } from '#core/calendar/workingDays'
 import { workingDaysBetween, workingDayTable } from '#core/calendar/workingDayTable'
 import { waysFor } from '#core/enquiries/ways'
@@ -97,10 +98,17 @@ async function forecastsOf(
   )
 }
 
+/** The core that answers people stays theirs. */
+const threads = Math.max(1, availableParallelism() - 1)
+
 async function compute(asked: ForecastAsked): Promise<Forecast[]> {
-  return asked.files.length < worthSending
-    ? computeForecasts(asked)
-    : inThread<ForecastAsked, Forecast[]>(thread, asked)
+  if (asked.files.length < worthSending) return computeForecasts(asked)
+  const each = Math.ceil(asked.files.length / threads)
+  const parts = Array.from({ length: threads }, (_, nth) => asked.files.slice(nth * each, (nth + 1) * each))
+  const made = await Promise.all(
+    parts.map((files) => inThread<ForecastAsked, Forecast[]>(thread, { ...asked, files }, threads)),
+  )
+  return made.flat()
 }
 
 type FileNetwork = { id: string; chains: Chain[]; start: number }

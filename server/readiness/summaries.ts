@@ -27,7 +27,7 @@ import { type Readiness, readinessOfAll } from './readiness'
 const mostMarks = 6
 const mostOfVacancy = 5000
 /** How many are worth computing side by side. */
-export const atOnce = 100
+export const atOnce = 16
 
 /** Brings up to date whatever changes concern, each summary once. */
 export async function refreshChanged(deps: Deps, changes: readonly Change[]) {

@@ -9,9 +9,14 @@ const pools = new Map<string, Piscina>()
 let guarded: Piscina | undefined
 let last: Promise<unknown> = Promise.resolve()
 
-/** Runs heavy computation in a worker thread, one for each program. `file` exports it by default; what goes in and out is copied. */
-export async function inThread<Input, Output = void>(file: URL, input: Input): Promise<Output> {
-  const pool = pools.get(file.href) ?? new Piscina({ ...common, filename: file.href, idleTimeout: 120_000 })
+/**
+ * Runs heavy computation in a worker thread. `file` exports it by default; what goes in and out is copied.
+ *
+ * @param threads how many of this program run at once, at most
+ */
+export async function inThread<Input, Output = void>(file: URL, input: Input, threads = 1): Promise<Output> {
+  const pool =
+    pools.get(file.href) ?? new Piscina({ ...common, maxThreads: threads, filename: file.href, idleTimeout: 120_000 })
   pools.set(file.href, pool)
   return (await pool.run(input)) as Output
 }
