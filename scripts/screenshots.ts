@@ -122,17 +122,7 @@ const views: View[] = [
       await page.getByRole('region', { name: 'Red flags about this' }).waitFor()
     },
   },
-  {
-    name: 'desk-duplicates',
-    as: ines,
-    go: async (page) => {
-      await page.goto(`${address}/desk/duplicates`)
-      await page
-        .getByRole('link', { name: /Novotny/ })
-        .first()
-        .click()
-    },
-  },
+  { name: 'desk-statistics', as: ines, go: (page) => page.goto(`${address}/desk/statistics/calibration`) },
   {
     name: 'desk-scores',
     as: ines,
