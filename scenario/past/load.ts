@@ -32,7 +32,10 @@ export async function loadPast(world: World, passwordHash: string, vacancies: re
   const { sequelize } = world.fixed
   const at = (day: number) => depsAt(world, day).clock.now()
   await inTransaction(sequelize, async () => {
-    const rows = await Source.findAll({ where: { state: 'checked', kind: ['university', 'school', 'employer'] } })
+    const rows = await Source.findAll({
+      where: { state: 'checked', kind: ['university', 'school', 'employer'] },
+      order: ['name'],
+    })
     const sources = rows.map(({ id, name, kind, country, known }) => ({
       id,
       name,

@@ -48,7 +48,7 @@ export function FigureChart({ figure }: { figure: Figure }) {
   const percent = figure.columns.some(({ key, as }) => chart.series.includes(key) && as === 'percent')
   const values = percent ? { domain: [0, 100], unit: ' %' } : { allowDecimals: false }
   const legend = chart.series.length > 1 && (
-    <Legend itemSorter={null} verticalAlign="top" align="left" wrapperStyle={{ fontSize: 12 }} />
+    <Legend itemSorter={null} verticalAlign="top" align="left" wrapperStyle={{ fontSize: 12, paddingBottom: 10 }} />
   )
   const grid = <CartesianGrid stroke="var(--line)" vertical={false} />
   switch (chart.kind) {
