@@ -1,9 +1,8 @@
-import { QueryTypes } from 'sequelize'
 import type { Heard } from '#contract/heard'
-import { type HeardSource, heardSources } from '#core/hiring/heard'
 import type { Account, Deps } from '../platform/deps'
 import { ownApplication, sentApplication } from '../records/applications/find'
 import type { Application } from '../records/applications/model'
+import { countHeardOf } from '../records/heard/count'
 import { HeardOfUs } from '../records/heard/model'
 import { hidesName } from '../records/scoring/find'
 import { vacancyById } from '../records/vacancies/vacancies'
@@ -36,26 +35,7 @@ export async function readHeardOf(id: string): Promise<Heard> {
   return { source, recommendedBy: (await hidesName(application)) ? '' : recommendedBy }
 }
 
-type Row = { source: HeardSource | null; sent: number; shortlist: number; offer: number; start: number }
-
-/** How many of those who applied heard of it where, and how many of them passed each gate; who has not said comes last. */
-export async function countHeard({ sequelize }: Pick<Deps, 'sequelize'>, vacancyId: string) {
-  const { id, groupId } = await vacancyById(vacancyId)
-  const passed = (gate: string) =>
-    `SUM(EXISTS (SELECT 1 FROM gate_passages g WHERE g.applicationId = a.id AND g.gate = '${gate}'))`
-  const found = await sequelize.query<Row>(
-    `SELECT h.source, COUNT(*) AS sent, ${passed('shortlist')} AS shortlist, ${passed('offer')} AS offer, ${passed('start')} AS start
-     FROM applications a LEFT JOIN heard_of_us h ON h.candidateId = a.candidateId AND h.asked = :asked
-     WHERE a.vacancyId = :id AND a.stage <> 'being written' GROUP BY h.source`,
-    { replacements: { asked: groupId ?? id, id }, type: QueryTypes.SELECT },
-  )
-  const counted = ({ sent, shortlist, offer, start }: Row) => ({
-    ...{ sent: Number(sent), shortlist: Number(shortlist), offer: Number(offer), start: Number(start) },
-  })
-  return {
-    rows: [...heardSources, null].flatMap((source) => {
-      const row = found.find((one) => (one.source ?? null) === source)
-      return row ? [{ source, counts: counted(row) }] : []
-    }),
-  }
+/** How many of those who applied heard of it where, and how far they came. */
+export async function countHeard(vacancyId: string) {
+  return { rows: await countHeardOf({ vacancyId: (await vacancyById(vacancyId)).id }) }
 }

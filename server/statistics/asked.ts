@@ -1,6 +1,7 @@
 import { QueryTypes } from 'sequelize'
 import type { Asked } from '#core/turnaround/backtest'
 import type { Deps } from '../platform/deps'
+import { questions } from '../records/enquiries/waits'
 
 /** A question to people at a source as statistics look at it, also one about a file that is erased. */
 export type PastQuestion = Asked & { sourceName: string; vacancyId: string; askedAt: Date; answerBy: string }
@@ -18,17 +19,8 @@ type Row = Omit<PastQuestion, 'at' | 'endedAt' | 'answered' | 'askedAt'> & {
 /** Every question put by a moment, in the order in which they were; moments are in days since 1970. */
 export async function questionsUntil({ sequelize }: Pick<Deps, 'sequelize'>, until: Date): Promise<PastQuestion[]> {
   const rows = await sequelize.query<Row>(
-    `SELECT s.id AS source, s.name AS sourceName, s.kind, s.country, e.vacancyId, e.askedAt, e.answerBy, e.answered,
-            COALESCE(e.endedAt, (SELECT MAX(t.at) FROM enquiry_steps t
-              WHERE t.enquiryId = e.id AND t.step IN ('declined', 'silent', 'withdrawn'))) AS endedAt
-     FROM (SELECT e.id, e.sourceId, a.vacancyId, e.askedAt, e.answerBy, e.state = 'answered' AS answered, e.answeredAt AS endedAt
-           FROM enquiries e JOIN applications a ON a.id = e.applicationId
-           WHERE e.state <> 'prepared' AND e.channel IN ('link', 'letter', 'telephone') AND e.askedAt < :until
-           UNION ALL
-           SELECT id, sourceId, vacancyId, askedAt, answerBy, answered, endedAt FROM enquiry_waits
-           WHERE channel IN ('link', 'letter', 'telephone') AND askedAt < :until) e
-     JOIN sources s ON s.id = e.sourceId
-     ORDER BY e.askedAt DESC, e.id LIMIT ${most}`,
+    `SELECT sourceId AS source, name AS sourceName, kind, country, vacancyId, since AS askedAt, answerBy, answered, endedAt
+     FROM (${questions('e.askedAt < :until')}) e ORDER BY since DESC, id LIMIT ${most}`,
     { replacements: { until }, type: QueryTypes.SELECT },
   )
   return rows

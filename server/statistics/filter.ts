@@ -11,7 +11,7 @@ export type Period = {
   since: Date
   until: Date
   vacancyId: string | undefined
-  /** Days in the period as they are read: a condition and what it compares with. */
+  /** What a statement asks of the column of a vacancy; nothing where all of them count. */
   inVacancy: (column: string) => string
 }
 

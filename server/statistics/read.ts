@@ -7,9 +7,11 @@ import type { FileToKeep } from '../platform/http/serve'
 import { allVacancies } from '../records/vacancies/vacancies'
 import { calibration } from './calibration'
 import { type Period, periodOf } from './filter'
-import { origins, redFlags, team } from './people'
+import { origins } from './origins'
 import { promises } from './promises'
+import { redFlags } from './redFlags'
 import { stageTimes } from './stages'
+import { team } from './team'
 import { turnaround } from './turnaround'
 
 const figuresOf: Record<StatisticsSection, (deps: Deps, period: Period) => Promise<Figure[]>> = {

@@ -20,6 +20,24 @@ const since: Readonly<Record<By, { live: string; kept: string }>> = {
   },
 }
 
+/**
+ * Every question that was put to people, also about files that are erased: since when it has been waited for, and when that ended, with an
+ * answer or without. Registers and what candidates bring answer by themselves and do not count.
+ *
+ * @param where what is asked of the question `e` and its source `s`
+ */
+export const questions = (where: string, by: By = 'any way'): string =>
+  `SELECT e.id, e.sourceId, s.name, s.kind, s.country, a.vacancyId, ${since[by].live} AS since, e.answerBy,
+          e.state = 'answered' AS answered,
+          IF(e.state = 'answered', e.answeredAt, (SELECT MAX(t.at) FROM enquiry_steps t
+            WHERE t.enquiryId = e.id AND t.step IN ('declined', 'silent', 'withdrawn'))) AS endedAt
+   FROM enquiries e JOIN sources s ON s.id = e.sourceId JOIN applications a ON a.id = e.applicationId
+   WHERE ${where} AND e.state <> 'prepared' AND e.channel IN ('link', 'letter', 'telephone')
+   UNION ALL
+   SELECT e.id, e.sourceId, s.name, s.kind, s.country, e.vacancyId, ${since[by].kept}, e.answerBy, e.answered, e.endedAt
+   FROM enquiry_waits e JOIN sources s ON s.id = e.sourceId
+   WHERE ${where} AND e.channel IN ('link', 'letter', 'telephone')`
+
 /** Which sources are like one, beyond those of a nearer scope. */
 export type Like = 'kind and country' | 'kind' | 'all'
 const whose: Readonly<Record<Like, string>> = {
@@ -43,8 +61,7 @@ export const waitsOfLike = (
 ): Promise<Asked[]> => waits(deps, whose[like], { kind, country }, given, '1')
 
 /**
- * What was asked of people at sources: how many days it took or, by a moment, has taken. What ended without an answer was open until
- * then; registers and what candidates bring answer by themselves and do not count. What was asked about a file that is erased does.
+ * How many days each question took or, by a moment, has taken. What ended without an answer was open until then.
  */
 async function waits(
   { sequelize }: Pick<Deps, 'sequelize'>,
@@ -54,19 +71,11 @@ async function waits(
   each: string,
 ): Promise<Asked[]> {
   type Row = { sourceId: string; hours: number | string; ended: number | bigint; askedAt: Date | string }
-  const asked = `${where} AND e.channel IN ('link', 'letter', 'telephone') AND e.askedAt < :until`
   const rows = await sequelize.query<Row>(
-    `SELECT sourceId, since AS askedAt, answered AS ended,
-            TIMESTAMPDIFF(HOUR, since, IF(answered, endedAt, LEAST(:until, COALESCE(endedAt,
-              (SELECT MAX(t.at) FROM enquiry_steps t
-               WHERE t.enquiryId = asked.id AND t.step IN ('declined', 'silent', 'withdrawn')), :until)))) AS hours
-     FROM (SELECT e.id, e.sourceId, e.endedAt, e.since, e.answered AND e.endedAt <= :until AS answered,
-                  ROW_NUMBER() OVER (PARTITION BY ${each} ORDER BY e.since DESC, e.id) AS nth
-           FROM (SELECT e.id, e.sourceId, ${since[by].live} AS since, e.answeredAt AS endedAt, e.state = 'answered' AS answered
-                 FROM enquiries e JOIN sources s ON s.id = e.sourceId WHERE ${asked} AND e.state <> 'prepared'
-                 UNION ALL
-                 SELECT e.id, e.sourceId, ${since[by].kept}, e.endedAt, e.answered
-                 FROM enquiry_waits e JOIN sources s ON s.id = e.sourceId WHERE ${asked}) e
+    `SELECT sourceId, since AS askedAt, answered AND endedAt <= :until AS ended,
+            TIMESTAMPDIFF(HOUR, since, LEAST(:until, COALESCE(endedAt, :until))) AS hours
+     FROM (SELECT e.*, ROW_NUMBER() OVER (PARTITION BY ${each} ORDER BY e.since DESC, e.id) AS nth
+           FROM (${questions(`${where} AND e.askedAt < :until`, by)}) e
            WHERE e.since < :until) asked
      WHERE nth <= :most
      ORDER BY since DESC`,
