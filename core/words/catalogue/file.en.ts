@@ -347,7 +347,7 @@ export default {
   'file.helpMost': 'Would help most',
   'file.help.telephone': 'telephone {{source}} instead of writing',
   'file.help.now': '{{title}}: {{what}} today',
-  'file.help.tomorrow': "{{title}}: the candidate's part ({{what}}) by tomorrow",
+  'file.help.tomorrow': '{{title}}: candidate to {{what}} by tomorrow',
   'file.helpGain_one': '{{count}} day earlier, {{chance}} % by the start',
   'file.helpGain_other': '{{count}} days earlier, {{chance}} % by the start',
   'file.inSoMany': 'in {{share}} of 100 cases',
