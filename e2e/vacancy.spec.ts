@@ -140,7 +140,7 @@ test('a change is run dry, left, found again, and its effects filtered; rules go
   const desk = await windowOf(browser)
   await signIn(desk, 'ines@vallorne.example')
   await desk.goto('/desk/vacancies')
-  await desk.getByRole('link', { name: 'Cableway mechanic' }).click()
+  await desk.getByRole('link', { name: 'Cableway mechanic', exact: true }).click()
   await desk.getByRole('link', { name: 'Requirements' }).click()
   await desk.getByRole('button', { name: /^Welding qualification/ }).click()
   await desk.getByLabel('By which gate').selectOption('shortlist')
