@@ -126,3 +126,27 @@ test('what was first said stays, however the date moves, and the day on which no
   await forecastsAnew(house.deps, [{ application, readiness }])
   expect((await FirstForecast.findByPk(file.applicationId))?.readyOn).toBeNull()
 })
+
+test('where the days that were said have not held, those that are said from now on are later, and the first said stays', async () => {
+  const file = await claimedOf(house, ['Wida', 'Range'], { ...slow, kind: 'study' })
+  const before = (await read(file)).likely
+  const row = (await Application.findByPk(file.applicationId, { rejectOnEmpty: true })).get({ plain: true })
+  const past = Array.from({ length: 40 }, (_, nth) => ({
+    ...{ ...row, id: crypto.randomUUID(), duplicateOrdinal: nth + 10, number: null, reference: null },
+    stage: 'cleared' as const,
+  }))
+  await Application.bulkCreate(past)
+  const made = house.deps.clock.today().subtract({ days: 200 })
+  await FirstForecast.bulkCreate(
+    past.map(({ id }) => ({
+      ...{ applicationId: id, madeOn: made.toString(), days: Array.from({ length: 19 }, (_, nth) => nth + 1) },
+      readyOn: made.add({ days: 100 }).toString(),
+    })),
+  )
+  forgetCurves(house.deps)
+  const after = (await read(file)).likely
+  expect([after.likely > before.likely, after.late > before.late, after.early]).toEqual([true, true, before.early])
+  await Application.destroy({ where: { id: past.map(({ id }) => id) } })
+  forgetCurves(house.deps)
+  expect((await read(file)).likely).toEqual(before)
+})
