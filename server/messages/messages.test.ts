@@ -1,5 +1,5 @@
 import { v7 as uuid } from 'uuid'
-import { applied, type House, openHouse, until } from '../../test/house'
+import { applied, type House, openHouse, until, until } from '../../test/house'
 import { inTransaction } from '../platform/database/connection'
 import { Message } from '../platform/mail/model'
 import { queueWritten } from '../platform/mail/queueMail'
@@ -84,8 +84,10 @@ test('what the mail server refuses for good is not tried again, is said in the f
   const read = async () =>
     (await desk.done('readMessages', { params: { id } })).find((line) => line.id === refused!.id)!
   expect(await read()).toMatchObject({ state: 'refused', refusedBecause: expect.stringContaining('550') })
-  const why = (await desk.done('readQueue', { params: { queue: 'today' } })).people.find((row) => row.id === id)?.why
-  expect(why).toBe('A mail was refused')
+  // The queue is told of it a moment after the message is marked.
+  const why = async () =>
+    (await desk.done('readQueue', { params: { queue: 'today' } })).people.find((row) => row.id === id)?.why
+  await until(async () => (await why()) === 'A mail was refused')
 
   await candidate.done('saveAnswers', {
     params: { id },

@@ -139,7 +139,7 @@ test('moving the demo’s clock reminds a silent source, asks it by another way,
     await house.workOff()
     for (
       let attempt = 0;
-      attempt < 100 && (await Job.count({ where: { kind: ['daily', 'summaries'], doneAt: null } })) > 0;
+      attempt < 200 && (await Job.count({ where: { kind: ['daily', 'summaries'], doneAt: null } })) > 0;
       attempt += 1
     )
       await new Promise((done) => setTimeout(done, 50))
@@ -155,4 +155,4 @@ test('moving the demo’s clock reminds a silent source, asks it by another way,
   await move(24)
   // The running worker may have taken the day's work; it is done a moment later.
   await until(async () => (await Enquiry.findOne({ where: { claimId: degreeId } }))?.channel === 'register')
-}, 30_000)
+}, 60_000)
