@@ -1,5 +1,5 @@
 import { v7 as uuid } from 'uuid'
-import { applied, type House, openHouse, until, until } from '../../test/house'
+import { applied, type House, openHouse, until } from '../../test/house'
 import { inTransaction } from '../platform/database/connection'
 import { Message } from '../platform/mail/model'
 import { queueWritten } from '../platform/mail/queueMail'
