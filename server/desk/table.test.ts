@@ -19,6 +19,7 @@ beforeAll(async () => {
 afterAll(() => house.close())
 
 test('filters narrow, any spelling is found, and the count is of what is shown', async () => {
+  await ApplicationSummary.update({ slack: 4 }, { where: { applicationId: ids } })
   await ApplicationSummary.update({ slack: -4 }, { where: { applicationId: ids[1] } })
   expect((await desk.done('readTable')).total).toBe(3)
   const late = await desk.done('readTable', { query: { late: 'yes' } })
