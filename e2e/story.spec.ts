@@ -30,6 +30,8 @@ const pdfFile = async (name: string, number: string) => ({
 })
 
 test('from an open vacancy to the first day', async ({ browser }) => {
+  // The longest of all walks, in four windows: a busy machine takes its time over it.
+  test.setTimeout(480_000)
   const candidate = await windowOf(browser)
   const desk = await windowOf(browser)
   const source = await windowOf(browser, { width: 390, height: 844 })
