@@ -66,10 +66,10 @@ async function forecastsOf(
   all: readonly Judged[],
   keep: (made: Made[]) => Promise<void> = async () => undefined,
 ): Promise<Map<string, LikelyDate>> {
-  const { files, calendars, names } = await networksOf(deps, all)
+  const { files, calendars } = await networksOf(deps, all)
   const levels = await levelsOfToday(deps)
   const kept = await keptForecasts(files.map(({ id }) => id))
-  const based = files.map((file) => ({ ...file, basis: basisOf(deps, file, levels, names) }))
+  const based = files.map((file) => ({ ...file, basis: basisOf(deps, file, levels) }))
   const changed = based.filter(({ id, basis }) => kept.get(id)?.basis !== basis)
   const computed = await compute({
     ...{ today: deps.clock.today().toString(), levels, calendars },
@@ -96,19 +96,27 @@ async function compute(asked: ForecastAsked): Promise<Forecast[]> {
   const each = Math.ceil(asked.files.length / threads)
   const parts = Array.from({ length: threads }, (_, nth) => asked.files.slice(nth * each, (nth + 1) * each))
   const made = await Promise.all(
-    parts.map((files) => inThread<ForecastAsked, Forecast[]>(thread, { ...asked, files }, threads)),
+    parts
+      .filter((files) => files.length > 0)
+      .map((files) => inThread<ForecastAsked, Forecast[]>(thread, { ...asked, files }, threads)),
   )
   return made.flat()
 }
 
-/**
- * What a forecast rests on, in a few characters: equal where it would come out the same. A curve is known by whose it is, since it is
- * one all day long.
- */
-function basisOf({ clock }: Deps, { chains, start }: FileNetwork, levels: Levels, names: ReadonlyMap<Curve, string>) {
-  const byName = (key: string, value: unknown) => (key === 'curve' ? (names.get(value as Curve) ?? 'ours') : value)
-  const rests = [clock.today().toString(), start, levels, chains]
-  return createHash('sha256').update(JSON.stringify(rests, byName)).digest('hex')
+/** What a forecast rests on, in a few characters: equal where it would come out the same. */
+function basisOf({ clock }: Deps, { chains, start }: FileNetwork, levels: Levels): string {
+  const inShort = (key: string, value: unknown) => (key === 'curve' ? digestOf(value as Curve) : value)
+  return digest(JSON.stringify([clock.today().toString(), start, levels, chains], inShort))
+}
+
+const digest = (text: string) => createHash('sha256').update(text).digest('hex')
+
+/** A curve is one all day long, and many files wait for it. */
+const digests = new WeakMap<Curve, string>()
+function digestOf(curve: Curve): string {
+  const known = digests.get(curve) ?? digest(JSON.stringify(curve))
+  digests.set(curve, known)
+  return known
 }
 
 function likelyDate(forecast: Forecast, { outcomes, facts: { today, targetStart } }: Readiness): LikelyDate {

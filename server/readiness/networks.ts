@@ -31,11 +31,10 @@ export async function networksOf(deps: Deps, all: readonly Judged[]) {
     if (!calendars.has(key)) calendars.set(key, sharedCalendar(deps, { country, region, closures }))
     return key
   }
+  const known: Known = { anyWay, byTelephone, calendarOf, workingDaysSince: sinceInWorkingDays(deps) }
   const files = all.map(({ application, readiness }): FileNetwork => {
     const { outcomes, requirements, facts } = readiness
-    const claims = new Map(
-      readiness.claims.map((claim) => [claim.id, timesOf(deps, claim, readiness, { anyWay, byTelephone, calendarOf })]),
-    )
+    const claims = new Map(readiness.claims.map((claim) => [claim.id, timesOf(deps, claim, readiness, known)]))
     const chains = chainsOf({ outcomes, requirements, claims: facts.claims }, { calendar: 'ours', ours, claims })
     return {
       id: application.id,
@@ -43,7 +42,7 @@ export async function networksOf(deps: Deps, all: readonly Judged[]) {
       start: facts.today.until(facts.targetStart, { largestUnit: 'day' }).days,
     }
   })
-  return { files, calendars, names: new Map([...anyWay, ...byTelephone].map(([id, curve]) => [curve, id])) }
+  return { files, calendars }
 }
 
 /** The sources whose answer is among the open steps. */
@@ -59,6 +58,7 @@ type Known = {
   anyWay: ReadonlyMap<string, Curve>
   byTelephone: ReadonlyMap<string, Curve>
   calendarOf: (source: Source) => string
+  workingDaysSince: (moment: Date | undefined) => number
 }
 
 /** How long what is open about a claim takes, and since when it has been. */
@@ -68,7 +68,7 @@ function timesOf(deps: Deps, claim: Claim, readiness: Readiness, known: Known): 
   const enquiry = readiness.enquiries
     .filter(({ claimId, credentialVersion }) => claimId === claim.id && credentialVersion === claim.credentialVersion)
     .at(-1)
-  const waited = workingDaysSince(deps, openSince(claim, enquiry, readiness))
+  const waited = known.workingDaysSince(openSince(claim, enquiry, readiness))
   if (!source || !curve) return { waited }
   const telephone = mayBeCalled(source, claim, enquiry) ? known.byTelephone.get(source.id) : undefined
   return {
@@ -103,9 +103,11 @@ const daysSince = ({ clock }: Deps, moment: Date) =>
 /** What is older than this waits as long as anything does. */
 const longestWait = 90
 
-function workingDaysSince(deps: Deps, moment: Date | undefined): number {
-  if (!moment) return 0
-  const days = Math.min(longestWait, daysSince(deps, moment))
-  const today = deps.clock.today()
-  return workingDaysBetween(workingDayTable(today.subtract({ days }), ownCalendar(deps)), 0, days)
+/** For how many of our working days something has been open; the days are laid out once for all files. */
+function sinceInWorkingDays(deps: Deps): (moment: Date | undefined) => number {
+  const table = workingDayTable(deps.clock.today().subtract({ days: longestWait }), ownCalendar(deps))
+  return (moment) =>
+    moment === undefined
+      ? 0
+      : workingDaysBetween(table, longestWait - Math.min(longestWait, daysSince(deps, moment)), longestWait)
 }

@@ -46,16 +46,17 @@ export async function keptForecasts(applicationIds: readonly string[]): Promise<
 /** So many of the newest; what is older says less of today. */
 const most = 5000
 
-export type PastForecast = { vacancyId: string; madeOn: string; days: number[]; readyOn: string | null }
+export type PastForecast = { madeOn: string; days: number[]; readyOn: string | null }
 
 /**
  * What was first forecast since a day, the newest first. Who left before they were ready is not among them: nobody knows when they would
- * have been.
+ * have been. Nor is what was
+ * said before it was withdrawn and sent again.
  */
 export async function pastForecasts(since: string, vacancyId?: string): Promise<PastForecast[]> {
   const rows = await KeptForecast.sequelize!.query<Omit<PastForecast, 'days'> & { days: string | number[] }>(
-    `SELECT a.vacancyId, f.madeOn, f.days, f.readyOn FROM first_forecasts f JOIN applications a ON a.id = f.applicationId
-     WHERE f.madeOn >= :since AND (f.readyOn IS NOT NULL OR a.stage NOT IN (:gone))
+    `SELECT f.madeOn, f.days, f.readyOn FROM first_forecasts f JOIN applications a ON a.id = f.applicationId
+     WHERE f.madeOn >= :since AND f.madeOn >= DATE(a.sentAt) - INTERVAL 1 DAY AND (f.readyOn IS NOT NULL OR a.stage NOT IN (:gone))
        ${vacancyId ? 'AND a.vacancyId = :vacancyId' : ''}
      ORDER BY f.madeOn DESC, f.applicationId LIMIT ${most}`,
     {
