@@ -1,7 +1,8 @@
 import { QueryTypes, type Sequelize } from 'sequelize'
-import { Temporal } from 'temporal-polyfill'
-import { type WorkingDayTable, workingDaysBetween, workingDayTable } from '#core/calendar/workingDayTable'
+import type { Temporal } from 'temporal-polyfill'
+import { workingDaysBetween, workingDayTable } from '#core/calendar/workingDayTable'
 import { dayNumber } from '#core/dates/dayNumber'
+import { beginOf, dayAt } from '#core/dates/zoned'
 import { levelsFrom } from '#core/forecast/calibration'
 import type { Levels } from '#core/forecast/forecast'
 import type { Step } from '#core/requirements/requirement'
@@ -37,8 +38,7 @@ function curvesOfToday({ sequelize, clock }: Deps): DayCurves {
 /** Has them read again by whoever has written down a past that was not there this morning. */
 export const forgetCurves = ({ sequelize }: Pick<Deps, 'sequelize'>): boolean => ofDay.delete(sequelize)
 
-const startOfDay = ({ clock, organisation }: Deps) =>
-  new Date(clock.today().toZonedDateTime(organisation.timeZone).epochMilliseconds)
+const startOfDay = ({ clock, organisation }: Deps) => beginOf(clock.today(), organisation.timeZone)
 
 /** The curve of each of some sources, by their ids. */
 export async function sourceCurves(deps: Deps, sources: readonly Kept[], by: By): Promise<Map<string, Curve>> {
@@ -109,7 +109,8 @@ async function readLevels({ clock }: Deps): Promise<Levels> {
 async function readOurs(deps: Deps): Promise<Partial<Record<Step['what'], Curve>>> {
   const until = startOfDay(deps)
   const first = deps.clock.today().subtract({ years: yearsBack })
-  const from = new Date(first.toZonedDateTime(deps.organisation.timeZone).epochMilliseconds)
+  const { timeZone } = deps.organisation
+  const from = beginOf(first, timeZone)
   const table = workingDayTable(first, ownCalendar(deps))
   const curves: Partial<Record<Step['what'], Curve>> = {}
   for (const [what, sql] of Object.entries(doneByUs)) {
@@ -118,7 +119,7 @@ async function readOurs(deps: Deps): Promise<Partial<Record<Step['what'], Curve>
       type: QueryTypes.SELECT,
     })
     const waits = rows.map(({ since, ended }) => ({
-      days: workingDaysIn(table, first, deps, new Date(since), ended ? new Date(ended) : until),
+      days: workingDaysBetween(table, daysFrom(first, since, timeZone), daysFrom(first, ended ?? until, timeZone)),
       ended: ended !== null,
     }))
     if (waits.filter(({ ended }) => ended).length >= fewest) curves[what as Step['what']] = kaplanMeier(waits)
@@ -126,17 +127,5 @@ async function readOurs(deps: Deps): Promise<Partial<Record<Step['what'], Curve>
   return curves
 }
 
-function workingDaysIn(
-  table: WorkingDayTable,
-  first: Temporal.PlainDate,
-  { organisation }: Pick<Deps, 'organisation'>,
-  from: Date,
-  to: Date,
-): number {
-  const dayFrom = (moment: Date) =>
-    first.until(
-      Temporal.Instant.fromEpochMilliseconds(moment.getTime()).toZonedDateTimeISO(organisation.timeZone).toPlainDate(),
-      { largestUnit: 'day' },
-    ).days
-  return workingDaysBetween(table, dayFrom(from), dayFrom(to))
-}
+const daysFrom = (first: Temporal.PlainDate, moment: Date | string, timeZone: string): number =>
+  first.until(dayAt(new Date(moment), timeZone), { largestUnit: 'day' }).days

@@ -1,4 +1,5 @@
 import type { Turnaround } from '#contract/turnaround'
+import { beginOf } from '#core/dates/zoned'
 import { dayOfShare, kaplanMeier, rangeOfShare, type Wait } from '#core/turnaround/kaplanMeier'
 import type { Pooled } from '#core/turnaround/pooled'
 import type { Deps } from '../platform/deps'
@@ -11,7 +12,7 @@ const recentMonths = 6
 export async function readTurnaround(deps: Deps, id: string) {
   const { pooled, own } = (await turnaroundsOf(deps, [await sourceById(id)])).get(id)!
   const since = deps.clock.today().subtract({ months: recentMonths })
-  const split = new Date(since.toZonedDateTime(deps.organisation.timeZone).epochMilliseconds)
+  const split = beginOf(since, deps.organisation.timeZone)
   return {
     whole: shown(pooled),
     recent: shown(alone(own.filter(({ askedAt }) => askedAt >= split))),

@@ -1,7 +1,9 @@
 import { QueryTypes } from 'sequelize'
+import { dayAt } from '#core/dates/zoned'
 import type { Asked } from '#core/turnaround/backtest'
 import type { Deps } from '../platform/deps'
 import { questions } from '../records/enquiries/waits'
+import type { Period } from './filter'
 
 /** A question to people at a source as statistics look at it, also one about a file that is erased. */
 export type PastQuestion = Asked & { sourceName: string; vacancyId: string; askedAt: Date; answerBy: string }
@@ -42,8 +44,15 @@ export const waitBy =
     ended: answered,
   })
 
-/** The month of a moment, as it is where we are. */
-export const monthOf = (moment: Date, { organisation }: Pick<Deps, 'organisation'>): string =>
-  moment.toLocaleDateString('sv-SE', { timeZone: organisation.timeZone }).slice(0, 7)
+/** The questions that were put within a period, for its vacancy where it is of one. */
+export const isIn =
+  ({ since, vacancyId }: Pick<Period, 'since' | 'vacancyId'>) =>
+  (question: PastQuestion): boolean =>
+    question.askedAt >= since && (!vacancyId || question.vacancyId === vacancyId)
 
+/** A moment, in days since 1970. */
 export const daysOf = (moment: Date): number => moment.getTime() / msOfDay
+
+/** The ISO day that is of such a moment where we are. */
+export const isoDayOf = (days: number, { organisation }: Pick<Deps, 'organisation'>): string =>
+  dayAt(new Date(days * msOfDay), organisation.timeZone).toString()

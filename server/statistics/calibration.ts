@@ -1,15 +1,14 @@
 import { shareInterval } from '#core/counts/shareInterval'
 import { dayNumber, isoOfDay } from '#core/dates/dayNumber'
 import { type Held, heldBy, type Outlook, verdictOn } from '#core/forecast/calibration'
-import { groupBy } from '#core/groupBy'
 import type { Asked } from '#core/turnaround/backtest'
 import { say } from '#core/words/say'
 import type { Deps } from '../platform/deps'
 import { inThread } from '../platform/jobs/threads'
 import { levelsOfToday } from '../readiness/dayCurves'
 import { outlookOf, pastForecasts } from '../records/hiring/forecasts'
-import { daysOf, monthOf, type PastQuestion, questionsUntil } from './asked'
-import { figure, percentOf } from './figure'
+import { daysOf, isIn, isoDayOf, type PastQuestion, questionsUntil } from './asked'
+import { byMonth, figure, percentOf } from './figure'
 import type { Period } from './filter'
 
 const thread = new URL('./backtestThread.ts', import.meta.url)
@@ -34,13 +33,15 @@ export async function calibration(deps: Deps, period: Period) {
 async function filesHeld(deps: Deps, { from, to, vacancyId }: Period) {
   const today = dayNumber(deps.clock.today())
   const outlooks = (await pastForecasts(from, vacancyId)).filter(({ madeOn }) => madeOn <= to).map(outlookOf)
-  const months = [...groupBy(outlooks, ({ madeOn }) => isoOfDay(madeOn).slice(0, 7))].sort(byMonth)
   const held = (some: readonly Outlook[], share: number) => heldBy(some, share, today)
   const { likely, late } = await levelsOfToday(deps)
   return figure(
     'filesHeld',
     columns,
-    months.map(([month, some]) => ({ month, ...cells(held(some, 50), held(some, 80)) })),
+    byMonth(outlooks, ({ madeOn }) => isoOfDay(madeOn)).map(([month, some]) => ({
+      month,
+      ...cells(held(some, 50), held(some, 80)),
+    })),
     chart,
     [
       ...notes(held(outlooks, 50), held(outlooks, 80)),
@@ -51,26 +52,27 @@ async function filesHeld(deps: Deps, { from, to, vacancyId }: Period) {
   )
 }
 
-async function answersHeld(deps: Deps, { since, until, vacancyId }: Period) {
-  const asked = await questionsUntil(deps, until)
+async function answersHeld(deps: Deps, period: Period) {
+  const asked = await questionsUntil(deps, period.until)
+  const within = isIn(period)
   const plain = asked.map(
     ({ source, kind, country, at, endedAt, answered }): Asked => ({ source, kind, country, at, endedAt, answered }),
   )
   const said = await inThread<Asked[], { half: number | null; eighty: number | null }[]>(thread, plain)
-  const tried = asked
-    .map((question, nth) => ({ question, ...said[nth]! }))
-    .filter(({ question }) => question.askedAt >= since && (!vacancyId || question.vacancyId === vacancyId))
+  const tried = asked.map((question, nth) => ({ question, ...said[nth]! })).filter(({ question }) => within(question))
   const now = daysOf(deps.clock.now())
   const held = (some: typeof tried, of: 'half' | 'eighty') =>
     heldOf(
       some.flatMap(({ question, [of]: days }) => (days === null ? [] : [{ question, days }])),
       now,
     )
-  const months = [...groupBy(tried, ({ question }) => monthOf(question.askedAt, deps))].sort(byMonth)
   return figure(
     'answersHeld',
     columns,
-    months.map(([month, some]) => ({ month, ...cells(held(some, 'half'), held(some, 'eighty')) })),
+    byMonth(tried, ({ question }) => isoDayOf(question.at, deps)).map(([month, some]) => ({
+      month,
+      ...cells(held(some, 'half'), held(some, 'eighty')),
+    })),
     chart,
     notes(held(tried, 'half'), held(tried, 'eighty')),
   )
@@ -85,8 +87,6 @@ function heldOf(said: readonly { question: PastQuestion; days: number }[], now: 
   const held = due.filter(({ question: { at, endedAt, answered }, days }) => answered && endedAt! - at <= days).length
   return { due: due.length, held, interval: due.length === 0 ? null : shareInterval(held, due.length) }
 }
-
-const byMonth = ([one]: readonly [string, unknown], [other]: readonly [string, unknown]) => one.localeCompare(other)
 
 function cells(fifty: Held, eighty: Held) {
   const part = ({ interval }: Held, of: 'share' | 'low' | 'high') => (interval ? percentOf(interval[of]) : null)

@@ -1,4 +1,5 @@
 import type { ColumnKey, cellKinds, Figure, FigureKey } from '#contract/statistics'
+import { groupBy } from '#core/groupBy'
 
 type CellKind = (typeof cellKinds)[number]
 type Cell = string | number | null
@@ -23,3 +24,7 @@ export function figure<Columns extends Partial<Record<ColumnKey, CellKind>>>(
 
 /** A share as per cent, to a tenth. */
 export const percentOf = (share: number): number => Math.round(share * 1000) / 10
+
+/** Things by the month of their day, in the order of months. */
+export const byMonth = <Of>(all: readonly Of[], dayOf: (one: Of) => string): [month: string, some: Of[]][] =>
+  [...groupBy(all, (one) => dayOf(one).slice(0, 7))].sort(([one], [other]) => one.localeCompare(other))

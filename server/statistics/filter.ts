@@ -1,5 +1,6 @@
 import { Temporal } from 'temporal-polyfill'
 import type { StatisticsFilter } from '#contract/statistics'
+import { beginOf } from '#core/dates/zoned'
 import type { Deps } from '../platform/deps'
 import { problems } from './problems'
 
@@ -22,7 +23,7 @@ export function periodOf({ clock, organisation }: Deps, { vacancy, from, to }: S
   const last = to ? Temporal.PlainDate.from(to) : clock.today()
   const first = from ? Temporal.PlainDate.from(from) : last.subtract({ months: usualMonths })
   if (Temporal.PlainDate.compare(first, last) > 0) throw problems.endsBeforeItBegins()
-  const startOf = (day: Temporal.PlainDate) => new Date(day.toZonedDateTime(organisation.timeZone).epochMilliseconds)
+  const startOf = (day: Temporal.PlainDate) => beginOf(day, organisation.timeZone)
   return {
     ...{ from: first.toString(), to: last.toString() },
     since: startOf(first),

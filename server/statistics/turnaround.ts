@@ -2,7 +2,7 @@ import { groupBy } from '#core/groupBy'
 import { dayOfShare, kaplanMeier, rangeOfShare } from '#core/turnaround/kaplanMeier'
 import { say } from '#core/words/say'
 import type { Deps } from '../platform/deps'
-import { daysOf, type PastQuestion, questionsUntil, waitBy } from './asked'
+import { daysOf, isIn, type PastQuestion, questionsUntil, waitBy } from './asked'
 import { figure, percentOf } from './figure'
 import type { Period } from './filter'
 
@@ -11,7 +11,7 @@ const mostSources = 40
 
 /** How long sources take: all together as a curve, and each. */
 export async function turnaround(deps: Deps, period: Period) {
-  const asked = await askedIn(deps, period)
+  const asked = (await questionsUntil(deps, period.until)).filter(isIn(period))
   const now = daysOf(deps.clock.now())
   const whole = kaplanMeier(asked.map(waitBy(now)))
   const median = dayOfShare(whole, 0.5)
@@ -40,11 +40,6 @@ export async function turnaround(deps: Deps, period: Period) {
     ),
   ]
 }
-
-export const askedIn = async (deps: Deps, { since, until, vacancyId }: Period): Promise<PastQuestion[]> =>
-  (await questionsUntil(deps, until)).filter(
-    (question) => question.askedAt >= since && (!vacancyId || question.vacancyId === vacancyId),
-  )
 
 function bySource(asked: readonly PastQuestion[], now: number) {
   const groups = [...groupBy(asked, ({ source }) => source).values()]
