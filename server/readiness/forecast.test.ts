@@ -98,6 +98,26 @@ test('only what has changed is computed again, and reading keeps nothing', async
   expect((await kept()).basis).not.toBe(first.basis)
 })
 
+test('what a source has taken is known the next day, and files that wait for it are computed anew by it', async () => {
+  const source = await checkedSource(house, { kind: 'certifier' })
+  const file = await claimedOf(house, ['Curva', 'Anew'], { ...source, kind: 'study' })
+  await askAbout(file.desk, file.claimId, file.applicationId)
+  const kept = async () => (await KeptForecast.findByPk(file.applicationId, { rejectOnEmpty: true })).basis
+  const before = await kept()
+  await askedBefore(
+    house,
+    source,
+    'Tarda',
+    Array.from({ length: 14 }, () => ({ ago: 300, answered: 150 })),
+  )
+  await refreshSummaries(house.deps, [file.applicationId])
+  expect(await kept()).toBe(before)
+  forgetCurves(house.deps)
+  await refreshSummaries(house.deps, [file.applicationId])
+  expect(await kept()).not.toBe(before)
+  expect(daysTo((await read(file)).likely.likely)).toBeGreaterThan(140)
+})
+
 test('many are computed in a thread, and come out as one by one', async () => {
   const ids: string[] = []
   for (const name of ['Uno', 'Due', 'Tre', 'Quattro', 'Cinque'])
@@ -133,7 +153,7 @@ test('where the days that were said have not held, those that are said from now 
   const row = (await Application.findByPk(file.applicationId, { rejectOnEmpty: true })).get({ plain: true })
   const past = Array.from({ length: 40 }, (_, nth) => ({
     ...{ ...row, id: crypto.randomUUID(), duplicateOrdinal: nth + 10, number: null, reference: null },
-    stage: 'cleared' as const,
+    ...{ stage: 'cleared' as const, sentAt: new Date(Date.now() - 200 * 86_400_000) },
   }))
   await Application.bulkCreate(past)
   const made = house.deps.clock.today().subtract({ days: 200 })

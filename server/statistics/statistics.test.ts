@@ -4,6 +4,7 @@ import type { Visitor } from '../../test/client'
 import { applied, type House, openHouse } from '../../test/house'
 import { eraseFile } from '../privacy/erase'
 import { Application } from '../records/applications/model'
+import { Enquiry } from '../records/enquiries/model'
 import { FirstForecast } from '../records/hiring/forecasts'
 import { GatePassage } from '../records/hiring/model'
 import { Source } from '../records/sources/model'
@@ -77,7 +78,7 @@ test('how long sources took is counted once, also for a file that is erased, and
 test('of files the first day that was said is judged, by month, once it has come', async () => {
   const days = Array.from({ length: 19 }, (_, nth) => nth + 1)
   const told = async (name: string, made: number, ready: number | null, stage: 'sent' | 'withdrawn' = 'sent') => {
-    const { id } = await person([name, 'Outlook'], { stage })
+    const { id } = await person([name, 'Outlook'], { stage, sentAt: ago(made) })
     await FirstForecast.update(
       { madeOn: dayAgo(made), days, readyOn: ready === null ? null : dayAgo(made - ready) },
       { where: { applicationId: id } },
@@ -178,6 +179,55 @@ describe('by one vacancy', () => {
     const none = await desk.call('downloadStatistics', { params: { section: 'team', figure: 'lost' }, query: {} })
     expect(none.status).toBe(404)
   })
+})
+
+test('sources: in time, late, and what was called off by its day was not owed any more', async () => {
+  const source = await checkedSource(house, { kind: 'certifier' })
+  const file = await askedBefore(house, source, 'Promisa', [
+    { ago: 40, answered: 5 },
+    { ago: 40, answered: 30 },
+    { ago: 40, silent: 25 },
+    { ago: 40, silent: 3 },
+    { ago: 1 },
+  ])
+  const { id: vacancyId } = await Vacancy.findOne({ where: { slug: 'control-room-dispatcher' }, rejectOnEmpty: true })
+  await Application.update({ vacancyId }, { where: { id: file.applicationId } })
+  const asked = await Enquiry.findAll({ where: { sourceId: source.id }, order: ['askedAt'] })
+  for (const one of asked.slice(0, 4)) await one.update({ answerBy: dayAgo(30) })
+  await asked[4]!.update({ answerBy: house.deps.clock.today().add({ days: 13 }).toString() })
+  const query = { vacancy: vacancyId, from: dayAgo(31), to: house.deps.clock.today().add({ days: 14 }).toString() }
+  const { rows } = await figure('promises', 'answersInTime', query)
+  const sum = (key: string) => rows.reduce((total, row) => total + Number(row[key]), 0)
+  expect([sum('inTime'), sum('late'), sum('waiting')]).toEqual([1, 2, 1])
+})
+
+test('whoever hears late in the evening of the promised day has heard in time, wherever the clock of the server is', async () => {
+  const vacancy = await Vacancy.findOne({ where: { slug: 'rope-access-inspector' }, rejectOnEmpty: true })
+  await vacancy.update({ decidesOn: dayAgo(20) })
+  const { timeZone } = house.deps.organisation
+  const on = (days: number, time: string) => {
+    const there = house.deps.clock.today().subtract({ days }).toZonedDateTime({ timeZone, plainTime: time })
+    return new Date(there.epochMilliseconds)
+  }
+  const told = (name: string, endedAt: Date) =>
+    person([name, 'Evening'], { vacancyId: vacancy.id, sentAt: ago(60), stage: 'turned down', endedAt })
+  await told('Abel', on(20, '23:50'))
+  await told('Mira', on(19, '00:10'))
+  const { rows } = await figure('promises', 'decisions', { vacancy: vacancy.id })
+  expect(rows).toEqual([{ month: dayAgo(20).slice(0, 7), kept: 1, late: 1, waiting: 0 }])
+})
+
+test('what was said before an application was withdrawn and sent again is not judged by the second time', async () => {
+  const { id } = await person(['Agna', 'Again'], { sentAt: ago(10) })
+  const days = Array.from({ length: 19 }, (_, nth) => nth + 1)
+  const judged = async () => {
+    const { rows } = await figure('calibration', 'filesHeld', { from: dayAgo(92), to: dayAgo(88) })
+    return rows.reduce((total, row) => total + Number(row.due50), 0)
+  }
+  await FirstForecast.update({ madeOn: dayAgo(90), days }, { where: { applicationId: id } })
+  expect(await judged()).toBe(0)
+  await Application.update({ sentAt: ago(90) }, { where: { id } })
+  expect(await judged()).toBe(1)
 })
 
 test('red flags by kind and what came of them', async () => {
