@@ -31,11 +31,14 @@ describe('a wait that was measured', () => {
         expect(daysUntil(measured(four, waited), share)).toBe(Math.max(1, Math.ceil((-Math.log(1 - share) * 22) / 4)))
   })
 
-  test('of a curve that stops with some waiting, the rest go on exponentially from its last day', () => {
+  test('of a curve that stops with some waiting, the rest go on from the longest wait, as fast as it came down to them', () => {
+    // Half are left after five days; half of those after as many again, whoever has waited three.
     const half = kaplanMeier([...ended(5), ...open(5)])
-    // One of two ended in ten days; of the half that waits, half again have ended after ln 2 / 0.1 days.
-    expect(daysUntil(measured(half), 0.75)).toBe(5 + Math.ceil(10 * Math.log(2)))
-    expect(daysUntil(measured(half, 3), 0.75)).toBe(2 + Math.ceil(10 * Math.log(2)))
+    expect([daysUntil(measured(half), 0.75), daysUntil(measured(half, 3), 0.75)]).toEqual([10, 7])
+    // One of two was still waited for after twenty days: nothing is known to end before.
+    const long = kaplanMeier([...ended(5), ...open(20)])
+    expect(daysUntil(measured(long), 0.75)).toBe(40)
+    expect(daysUntil(measured(long, 30), 0.5)).toBe(20)
   })
 
   test('drawn from many exponential waits, what is left does not depend on how long it has lasted', () => {

@@ -14,9 +14,10 @@ const longest = 730
  * How many more days pass until a share of such steps has ended, of those that have lasted so long already: the inverse of the
  * conditional distribution.
  *
- * A measured wait ends as its curve says; beyond its last day, where a share still waits, it goes on exponentially at the rate at
- * which waits have ended altogether (Brown, Hollander and Korwar 1974). An assumed one is triangular; past its late day it goes on
- * as long again as is likely on average.
+ * A measured wait ends as its curve says; beyond the longest of them, where a share still waits, it goes on exponentially, as if it had
+ * come down to that share exponentially too (Brown, Hollander and Korwar, "Nonparametric tests of independence for censored data", 1974).
+ * Where nobody is left on the curve it goes on at the rate at which waits have ended altogether. An assumed one is triangular; past its
+ * late day it goes on as long again as is likely on average.
  *
  * @returns for a share above 0 and below 1 whole days, at most two years; of an answer at least 1, of what we do ourselves 0: it may
  *   end on the day it comes up
@@ -32,15 +33,17 @@ export function daysUntil(duration: Duration): (share: number) => number {
 /** Whether a curve says anything: something has ended. */
 export const saysSomething = ({ rate }: Curve): boolean => rate > 0
 
-function measured({ steps, rate }: Curve, waited: number): (share: number) => number {
+function measured({ steps, rate, longest: known }: Curve, waited: number): (share: number) => number {
   const ahead = steps.filter(({ day }) => day > waited)
   const before = steps[steps.length - ahead.length - 1]?.waits ?? 1
   const last = ahead.at(-1)
+  const left = last?.waits ?? before
+  const tail = left > 0 && left < 1 ? -Math.log(left) / known : rate
   const still = last ? last.waits / before : 1
   return (share) => {
     const ends = firstAtMost(ahead, before * (1 - share) + 1e-12)
     if (ends) return ends.day - waited
-    return (last?.day ?? waited) - waited + Math.log(still / (1 - share)) / rate
+    return Math.max(waited, known) - waited + Math.log(still / (1 - share)) / tail
   }
 }
 

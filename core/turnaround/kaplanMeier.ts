@@ -19,8 +19,10 @@ export type Curve = {
   /** What it rests on. */
   ended: number
   open: number
-  /** Ends a day of waiting, over everything: how it goes on where nobody has waited so long. */
+  /** Ends a day of waiting, over everything. */
   rate: number
+  /** Days of the longest wait, ended or not: beyond it nothing is known. */
+  longest: number
 }
 
 /** Of a normal distribution, for 95 % on both sides. */
@@ -63,6 +65,7 @@ export function kaplanMeier(waits: readonly Wait[]): Curve {
     ended: ended.length,
     open: waits.length - ended.length,
     rate: exposure > 0 ? sum(ended) / exposure : 0,
+    longest: waits.reduce((longest, wait) => Math.max(longest, wait.days), 0),
   }
 }
 
