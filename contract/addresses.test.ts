@@ -52,6 +52,7 @@ const verbs = [
   ],
   ...[
     'set-apart',
+    'take-back',
     'set-password',
     'settle',
     'sign-out',

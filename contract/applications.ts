@@ -181,25 +181,28 @@ export const settleReopened = endpoint({
   invalidates: ['desk', 'draft', 'status'],
 })
 
+/** A signature under something that was read, with the password given again. */
+export const SignatureShape = {
+  /** Typed as one's signature; not needed where it is drawn. */
+  fullName: Type.String({ maxLength: 120 }),
+  drawing: Type.Optional(
+    Type.String({
+      maxLength: 300_000,
+      pattern: '^data:image/png;base64,[A-Za-z0-9+/]+=*$',
+      description: 'The signature as it was drawn, PNG',
+    }),
+  ),
+  password: Type.String({ minLength: 1, maxLength: 200 }),
+  agreed: Type.Literal(true),
+}
+
 export const signPermission = endpoint({
   method: 'POST',
   path: '/api/my/applications/:id/permission',
   summary: 'Sign the permission to check by typing one’s full name or drawing it, and giving the password again',
   access: 'candidate',
   params: byId,
-  body: Type.Object({
-    /** Typed as one's signature; not needed where it is drawn. */
-    fullName: Type.String({ maxLength: 120 }),
-    drawing: Type.Optional(
-      Type.String({
-        maxLength: 300_000,
-        pattern: '^data:image/png;base64,[A-Za-z0-9+/]+=*$',
-        description: 'The signature as it was drawn, PNG',
-      }),
-    ),
-    password: Type.String({ minLength: 1, maxLength: 200 }),
-    agreed: Type.Literal(true),
-  }),
+  body: Type.Object(SignatureShape),
   reply: Done,
   idempotent: true,
   invalidates: ['draft', 'status'],

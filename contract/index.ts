@@ -34,6 +34,7 @@ import * as originals from './originals'
 import * as places from './places'
 import * as privacy from './privacy'
 import * as programmes from './programmes'
+import * as recipients from './recipients'
 import * as redFlags from './redFlags'
 import * as reply from './reply'
 import * as reports from './reports'
@@ -108,6 +109,7 @@ const everything = {
   ...scoring,
   ...duplicates,
   ...redFlags,
+  ...recipients,
   ...reports,
   ...turnaround,
   ...demo,

@@ -17,6 +17,7 @@ export const openPages = [
   '/take-over/:token',
   '/join/:token',
   '/me',
+  '/record',
   '/apply/:id/:section?',
   '/applications/:id',
   '/applications/:id/checks/:check',
@@ -24,6 +25,7 @@ export const openPages = [
   '/reply/:token',
   '/vouch/:token?',
   '/check/:token?',
+  '/shared/:token',
 ] as const
 
 /** The places of the desk; whatever is not named is one of its queues. */

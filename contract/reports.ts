@@ -80,6 +80,7 @@ export const ReportSchema = Type.Object({
   reference: Text,
   language: Text,
   audience: oneOf(audiences),
+  recipient: Type.Optional(Type.String({ description: 'Whom outside it is for' })),
   asAt: Day,
   madeAt: Moment,
   issuer: Text,

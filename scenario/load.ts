@@ -33,6 +33,7 @@ import { vallorne } from './organisation'
 import { loadPast } from './past/load'
 import { people } from './people/people'
 import type { PersonPlan } from './plan'
+import { sendToRecipients } from './recipients'
 import { settleRedFlags } from './redFlags'
 import { registerOf } from './registers'
 import { makeReports } from './reports'
@@ -104,6 +105,7 @@ export async function loadScenario(
   await proposeSources(world)
   await settleRedFlags(world)
   await makeReports(world)
+  await sendToRecipients(world)
   await askForMore(world)
   await knowSome(world)
   await loadPast(world, await hash(demoPassword), vacancies)

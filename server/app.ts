@@ -47,6 +47,7 @@ import { problems } from './platform/http/problems'
 import { requestIdOf, requestLog } from './platform/http/requestLog'
 import { serve } from './platform/http/serve'
 import { privacyRoutes } from './privacy/routes'
+import { recipientRoutes } from './recipients/routes'
 import { redFlagsRoutes } from './redFlags/routes'
 import { servePublished } from './reports/publish'
 import { reportRoutes } from './reports/routes'
@@ -90,6 +91,7 @@ export const routes = [
   ...duplicatesRoutes,
   ...redFlagsRoutes,
   ...reportRoutes,
+  ...recipientRoutes,
   ...paperRoutes,
   ...importRoutes,
   ...demoRoutes,

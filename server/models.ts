@@ -27,6 +27,7 @@ import { definePrepared } from './records/messages/prepared'
 import { defineOriginals } from './records/originals/model'
 import { defineCandidateKeys } from './records/people/model'
 import { definePermissions } from './records/permissions/model'
+import { defineRecipients } from './records/recipients/model'
 import { defineFlags } from './records/redFlags/model'
 import { defineReports } from './records/reports/model'
 import { defineRules } from './records/rules/model'
@@ -58,6 +59,7 @@ export function defineModels(sequelize: Sequelize) {
     defineMessages,
     definePermissions,
     defineReports,
+    defineRecipients,
     defineRules,
     defineSkills,
     defineSources,

@@ -3,7 +3,7 @@ import { runDaily } from '#server/daily'
 import { clockAhead } from '#server/platform/clock'
 import { Enquiry, EnquiryStepRow } from '#server/records/enquiries/model'
 import type { Visitor } from './client'
-import { aDegree, aJob, applied, type House, look } from './house'
+import { aDegree, aJob, applied, claimOf, type House, look, tokenIn } from './house'
 import { aContact, aSource } from './source'
 
 /** A source that a second person has made sure of. */
@@ -113,4 +113,19 @@ export async function askedBefore(
   await EnquiryStepRow.destroy({ where: { enquiryId: first.id } })
   await first.destroy()
   return file
+}
+
+/** Somebody whose degree its source has confirmed. */
+export async function provenFile(house: House, name: [string, string]) {
+  const source = await checkedSource(house, { kind: 'university' })
+  const file = await claimedOf(house, name, { ...source, kind: 'study' })
+  await askAbout(file.desk, file.claimId, file.applicationId)
+  await house.workOff()
+  const token = tokenIn((await house.mailTo(source.contacts[0]!.mail, name[1])).text, 'reply')
+  const { claimed } = await house.visitor().done('readEnquiry', { params: { token } })
+  await house.visitor().done('replyToEnquiry', { params: { token }, body: allRight(claimed) })
+  const { version } = await claimOf(file.desk, file.applicationId, file.claimId)
+  const body = { version, decision: 'confirmed' as const, note: '' }
+  const { findingId } = await file.desk.done('decideClaim', { params: { id: file.claimId }, body })
+  return { ...file, source, findingId: findingId! }
 }

@@ -238,7 +238,7 @@ export async function openHouse(name: string, more: Furnishing = {}) {
 
 export type House = Awaited<ReturnType<typeof openHouse>>
 
-export const tokenIn = (text: string, place: 'confirm' | 'reply' | 'take-over' | 'join') =>
+export const tokenIn = (text: string, place: 'confirm' | 'reply' | 'take-over' | 'join' | 'shared') =>
   new RegExp(`/${place}/([\\w-]+)`).exec(text)![1]!
 
 /** What is read once it is there; for what a job does meanwhile. */

@@ -22,6 +22,7 @@ const openTitles: Record<(typeof openPages)[number], () => string> = {
   '/confirm/:token': () => say('ui.confirmYourAddress'),
   '/take-over/:token': () => say('ui.yourApplication'),
   '/join/:token': () => say('ui.comeIn'),
+  '/record': () => say('recipients.title'),
   '/me': () => say('ui.myApplications'),
   '/apply/:id/:section?': () => say('ui.yourApplication'),
   '/applications/:id': () => say('ui.whereYourApplicationStands'),
@@ -30,6 +31,7 @@ const openTitles: Record<(typeof openPages)[number], () => string> = {
   '/reply/:token': () => say('ui.aQuestionToYou'),
   '/vouch/:token?': () => say('ui.vouchingForSomebody'),
   '/check/:token?': () => say('report.check'),
+  '/shared/:token': () => say('report.claims'),
 }
 addTitles(openTitles)
 

@@ -153,6 +153,14 @@ export const router = createBrowserRouter([
             ),
           },
           {
+            path: '/record',
+            lazy: pageOfFile(
+              () => import('./portal/record/RecordPage').then(({ RecordPage }) => RecordPage),
+              'asking',
+              'portal',
+            ),
+          },
+          {
             path: '/apply/:id/:section?',
             lazy: pageOfFile(() => import('./portal/apply/Apply').then(({ Apply }) => Apply), 'asking', 'portal'),
           },
@@ -192,6 +200,10 @@ export const router = createBrowserRouter([
           {
             path: '/check/:token?',
             lazy: page(() => import('./check/CheckPage').then(({ CheckPage }) => CheckPage), 'report'),
+          },
+          {
+            path: '/shared/:token',
+            lazy: page(() => import('./check/SharedPage').then(({ SharedPage }) => SharedPage), 'report'),
           },
         ],
       },

@@ -179,6 +179,9 @@ export const events = {
   // Reports
   'report-made': nothing,
   'report-revoked': nothing,
+  'recipient-permitted': nothing,
+  'recipient-permission-withdrawn': nothing,
+  'record-opened': nothing,
   'signing-key-changed': nothing,
 
   // Skills checks and scores

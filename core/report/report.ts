@@ -19,6 +19,8 @@ export type Report = {
   reference: string
   language: string
   audience: Audience
+  /** Whom outside it is for, by name. */
+  recipient?: string
   /** ISO 8601: the day it tells of, and the moment it was made. */
   asAt: string
   madeAt: string
@@ -126,7 +128,8 @@ export function composeReport(
   sight: Sight,
   chosen?: ReadonlySet<string>,
 ): { report: Report; told: ReadonlySet<string> } {
-  const { reference, language, audience, asAt, madeAt, issuer, person, application, flags, waived, declared } = known
+  const { reference, language, audience, recipient, asAt, madeAt, issuer, person, application } = known
+  const { flags, waived, declared } = known
   const isChosen = ({ id }: ClaimToReport) => !chosen || chosen.has(id)
   const isClosed = ({ hidden }: ClaimToReport) =>
     hidden !== undefined && !sight.has(hidden) && (hidden !== 'identity number' || audience === 'recipient')
@@ -134,13 +137,16 @@ export function composeReport(
   const closed = known.claims.filter((claim) => isChosen(claim) && isClosed(claim))
   const report: Report = {
     ...{ shape: 1, reference, language, audience, asAt, madeAt, issuer },
+    ...(recipient ? { recipient } : {}),
     person: {
       name: person.name,
       ...(person.born && sight.has('birth date') ? { born: person.born } : {}),
     },
-    ...(application ? { application } : {}),
+    // What somebody has applied for here is nothing that a body outside is told.
+    ...(application && audience !== 'recipient' ? { application } : {}),
     claims: told.map((claim) => ({ ...claimFor(claim, sight), flags: claim.flags.filter(flagsFor[audience]) })),
-    flags: flags.filter(flagsFor[audience]),
+    // Of what was not chosen nothing is told, also not through a red flag of the file.
+    flags: chosen ? [] : flags.filter(flagsFor[audience]),
     // Why a requirement was waived, and what was declared, is of an application here, and of no use elsewhere.
     waived: audience === 'recipient' ? [] : [...waived],
     declared: sight.has('declarations') ? [...declared] : [],

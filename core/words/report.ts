@@ -24,7 +24,7 @@ const known = (fact: readonly [string, string | undefined | null]): fact is Fact
  * @param writeMoment how a moment is written, by whoever knows the time zone
  */
 export function reportWords(report: Report, writeMoment: (iso: string) => string): ReportWords {
-  const { person, application, issuer, reference, asAt, madeAt, audience } = report
+  const { person, application, issuer, reference, asAt, madeAt, audience, recipient } = report
   const part = (heading: string, facts: Fact[], nothing?: string): ReportPart => ({
     heading,
     facts,
@@ -67,7 +67,7 @@ export function reportWords(report: Report, writeMoment: (iso: string) => string
         [say('report.issuedBy'), issuer],
         [say('report.asAt'), writeWhen(asAt)],
         [say('report.madeAt'), writeMoment(madeAt)],
-        [say('report.audience'), say(`report.audience.${audience}`)],
+        [say('report.audience'), recipient ?? say(`report.audience.${audience}`)],
         [say('report.person'), person.name],
         [say('report.born'), person.born && writeWhen(person.born)],
         [say('report.application'), application && say('report.applicationFor', application)],

@@ -7,7 +7,8 @@ import { candidateWithMail } from '../records/accounts/candidate'
 import { ownApplication } from '../records/applications/find'
 import type { Application } from '../records/applications/model'
 import { labelOf } from '../records/claims/label'
-import { permissionOf, type Signature, signPermission } from '../records/permissions/permissions'
+import { permissionOf, signPermission } from '../records/permissions/permissions'
+import type { Signature } from '../records/permissions/signature'
 import { vacancyById } from '../records/vacancies/vacancies'
 
 /** Signs the permission to check for one application. */
@@ -20,10 +21,7 @@ export async function signForApplication(deps: Deps, actor: Account, id: string,
       deps,
       id,
       { name: person.name, reference: vacancy.title, sources: await sourcesAsked(deps, application) },
-      {
-        ...signature,
-        fullName: signature.fullName.trim(),
-      },
+      signature,
     )
   await recordEvent(deps, actor, { code: 'permission-signed', candidateId: application.candidateId, applicationId: id })
   return { done: true as const }

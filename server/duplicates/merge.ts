@@ -13,6 +13,7 @@ import { Claim } from '../records/claims/model'
 import { Document } from '../records/documents/model'
 import { DuplicatePair, Merge, type Moved } from '../records/duplicates/model'
 import { inOrder } from '../records/duplicates/open'
+import { RecipientPermission } from '../records/recipients/model'
 import { Report } from '../records/reports/model'
 import { problems } from './problems'
 
@@ -23,6 +24,7 @@ const belongings = {
   messages: Message,
   accessLog: AccessLogEntry,
   reports: Report,
+  recipients: RecipientPermission,
 } as const
 
 /** Two files are of two people. */

@@ -45,6 +45,7 @@ const ofFile = [
      SELECT statusIndex, NOW(3) FROM reports WHERE candidateId = :candidateId`,
   'DELETE d FROM report_deliveries d JOIN reports r ON r.id = d.reportId WHERE r.candidateId = :candidateId',
   'DELETE FROM reports WHERE candidateId = :candidateId',
+  'DELETE FROM recipient_permissions WHERE candidateId IN (:files)',
   `DELETE s FROM red_flag_settlements s JOIN red_flags f ON f.id = s.flagId
      WHERE f.candidateId = :candidateId OR f.otherCandidateId = :candidateId`,
   'DELETE FROM red_flags WHERE candidateId = :candidateId OR otherCandidateId = :candidateId',
@@ -83,6 +84,8 @@ const holders = [
   'SELECT pdfSha256 AS sha256 FROM snapshots WHERE pdfSha256 IN (:hashes)',
   'SELECT sha256 FROM permissions WHERE sha256 IN (:hashes)',
   'SELECT pdfSha256 AS sha256 FROM reports WHERE pdfSha256 IN (:hashes)',
+  'SELECT sha256 FROM recipient_permissions WHERE sha256 IN (:hashes)',
+  'SELECT attachedSha256 AS sha256 FROM report_deliveries WHERE attachedSha256 IN (:hashes)',
   'SELECT sha256 FROM tray_papers WHERE sha256 IN (:hashes)',
   'SELECT sha256 FROM scans WHERE sha256 IN (:hashes)',
   'SELECT sha256 FROM imports WHERE sha256 IN (:hashes)',
@@ -107,6 +110,8 @@ export async function eraseFile(
      UNION SELECT pdfSha256 FROM snapshots WHERE applicationId IN (:applications) AND pdfSha256 IS NOT NULL
      UNION SELECT sha256 FROM permissions WHERE applicationId IN (:applications)
      UNION SELECT pdfSha256 FROM reports WHERE candidateId = :candidateId
+     UNION SELECT sha256 FROM recipient_permissions WHERE candidateId IN (:files) AND sha256 IS NOT NULL
+     UNION SELECT d.attachedSha256 FROM report_deliveries d JOIN reports r ON r.id = d.reportId WHERE r.candidateId = :candidateId AND d.attachedSha256 IS NOT NULL
      UNION SELECT JSON_VALUE(e.paper, '$.sha256') FROM enquiries e JOIN claims c ON c.id = e.claimId WHERE c.candidateId = :candidateId AND e.paper IS NOT NULL`,
     { replacements, type: QueryTypes.SELECT },
   )

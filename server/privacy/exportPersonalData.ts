@@ -20,6 +20,7 @@ import { mattersOfCandidates } from '../records/matters/find'
 import { noticesOf } from '../records/messages/notices'
 import { Original } from '../records/originals/model'
 import { permissionsOf } from '../records/permissions/permissions'
+import { deliveriesBy, permissionsFor } from '../records/recipients/find'
 import { Report } from '../records/reports/model'
 import { titlesOfVacancies } from '../records/vacancies/vacancies'
 import { vouchingsOf } from '../records/vouching/vouchings'
@@ -43,6 +44,7 @@ export async function exportPersonalData(deps: Deps, actor: Account): Promise<Fi
     reopenings,
     snapshots,
     reports,
+    recipients,
     titles,
   ] = await Promise.all([
     accountOfCandidate(candidate.id),
@@ -58,6 +60,7 @@ export async function exportPersonalData(deps: Deps, actor: Account): Promise<Fi
     Reopening.findAll({ where: { applicationId: ids }, order: ['askedAt'] }),
     Snapshot.findAll({ where: { applicationId: ids } }),
     Report.findAll({ where: { candidateId: candidate.id }, order: ['madeAt'] }),
+    permissionsFor(candidate.id),
     titlesOfVacancies(applications.map(({ vacancyId }) => vacancyId)),
   ])
   const zip = new ZipFile()
@@ -144,7 +147,21 @@ export async function exportPersonalData(deps: Deps, actor: Account): Promise<Fi
       ...(audience === 'inside' ? {} : { content, jwt, sdJwt }),
     })),
   )
+  const deliveries = await deliveriesBy(recipients.map(({ id }) => id))
+  addJson(
+    'recipients.json',
+    recipients.map(({ id, name, mail, purpose, fullName, given, signedOn, through, withdrawnAt }) => ({
+      ...{ recipient: name, mail, purpose, signedBy: fullName, given, signedOn, through, withdrawnAt },
+      received: deliveries
+        .filter(({ permissionId }) => permissionId === id)
+        .map(({ reportId, way, sentAt, linkEndsAt, openings, takenBackAt }) => ({
+          ...{ report: reports.find((one) => one.id === reportId)?.reference, way, sentAt, linkEndsAt, openings },
+          takenBackAt,
+        })),
+    })),
+  )
   void addPapers(zip, [
+    ...recipients.flatMap(({ id, sha256 }) => (sha256 ? [{ path: `recipients/${id}.pdf`, sha256 }] : [])),
     ...reports.flatMap(({ audience, reference, pdfSha256 }) =>
       audience === 'inside' ? [] : [{ path: `reports/${reference}.pdf`, sha256: pdfSha256 }],
     ),

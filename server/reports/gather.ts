@@ -147,6 +147,7 @@ type Asked = {
   /** Of these applications: their waivers and declarations, and, where it is one, its post. */
   applications: readonly Application[]
   audience: Audience
+  recipient?: string
   language: Language
   reference: string
   asAt: string
@@ -154,7 +155,7 @@ type Asked = {
 
 /** Everything a report could say of a person as at a day, in the language that is spoken, and what of it could turn out otherwise. */
 export async function gather(deps: Deps, asked: Asked): Promise<{ known: ToReport; stated: Stated[] }> {
-  const { candidateId, applications, audience, language, reference, asAt } = asked
+  const { candidateId, applications, audience, recipient, language, reference, asAt } = asked
   const at = momentOf(deps, asAt)
   const [person, history, flags] = await Promise.all([
     candidateWithMail(candidateId),
@@ -184,6 +185,7 @@ export async function gather(deps: Deps, asked: Asked): Promise<{ known: ToRepor
         madeAt: deps.clock.now().toISOString(),
         issuer: deps.organisation.name,
       },
+      ...(recipient ? { recipient } : {}),
       person: { name: person.name, ...(person.born ? { born: person.born } : {}) },
       ...(only && more.length === 0
         ? { application: { reference: only.reference ?? '', post: ofApplications.posts[0]! } }

@@ -13,12 +13,12 @@ import { inLanguage } from '../platform/http/language'
 import type { FileToKeep } from '../platform/http/serve'
 import { newToken } from '../platform/http/tokens'
 import { queueMail } from '../platform/mail/queueMail'
-import { logAccess, shownTo } from '../privacy/accessLog'
+import { logAccess } from '../privacy/accessLog'
+import { isNameless } from '../privacy/nameless'
 import { candidateOf, candidateWithMail, mergedWith } from '../records/accounts/candidate'
 import { ownApplication, sentApplication } from '../records/applications/find'
 import type { Application } from '../records/applications/model'
 import { keepBytes, readBytes } from '../records/documents/bytes'
-import { namesHiddenIn } from '../records/people/shownNames'
 import { reportById, reportsOf } from '../records/reports/find'
 import { Report, ReportDelivery } from '../records/reports/model'
 import { credentialOf, showOnly, signCredential, signDisclosable } from './credential'
@@ -30,7 +30,17 @@ import { openSigner } from './signing'
 /** A report holds for a year, unless it is revoked before. */
 const lastsMs = 365 * 86_400_000
 
-type Wish = { language: Language; asAt?: string; scope: 'application' | 'file'; audience: Audience }
+type Wish = {
+  language: Language
+  asAt?: string
+  scope: 'application' | 'file'
+  audience: Audience
+  /** Whom outside it is for, and the claims it is to be about; all where nothing is given. */
+  recipient?: string
+  chosen?: ReadonlySet<string>
+}
+/** Whom it is about: one of their applications, or the whole file. */
+type About = { candidateId: string; application?: Application }
 
 /** Makes a report at the desk; one for the candidate is sent to them. */
 export async function makeReport(deps: Deps, actor: Account, id: string, wish: Wish): Promise<ReportLine> {
@@ -40,7 +50,7 @@ export async function makeReport(deps: Deps, actor: Account, id: string, wish: W
   // It leaves the house, and with our words.
   if (wish.audience === 'candidate' && !actor.rights.includes('messages.send')) throw notAllowed()
   await logAccess(deps, actor, { candidateId, applicationId: id, subject: 'file', what: 'file' })
-  const report = await write(deps, actor, application, wish, (kind) => sees(actor.rights, kind))
+  const report = await writeReport(deps, actor, { candidateId, application }, wish, (kind) => sees(actor.rights, kind))
   if (wish.audience === 'candidate') await sendTo(deps, actor, report, await candidateWithMail(candidateId))
   return (await linesOf([report], opensFor(actor, false)))[0]!
 }
@@ -48,38 +58,39 @@ export async function makeReport(deps: Deps, actor: Account, id: string, wish: W
 /** Makes a report for the person it is about, at their wish. */
 export async function makeOwnReport(deps: Deps, actor: Account, id: string, { language }: Pick<Wish, 'language'>) {
   const application = await ownApplication(actor, id)
-  const report = await write(deps, actor, application, { language, scope: 'file', audience: 'candidate' }, () => false)
-  await sendTo(deps, actor, report, await candidateWithMail(application.candidateId))
+  const { candidateId } = application
+  const wish = { language, scope: 'file', audience: 'candidate' } as const
+  const report = await writeReport(deps, actor, { candidateId, application }, wish, () => false)
+  await sendTo(deps, actor, report, await candidateWithMail(candidateId))
   return (await linesOf([report], () => true))[0]!
 }
 
 type Sees = (kind: HiddenKind) => boolean
 
 /** The one maker: gathers, leaves out what its reader may not see, signs it in both ways, and draws it. */
-async function write(
+export async function writeReport(
   deps: Deps,
   actor: Account,
-  application: Application,
+  { candidateId, application }: About,
   wish: Wish,
-  seesAtDesk: Sees,
+  seesAtDesk: Sees = () => false,
 ): Promise<Report> {
-  const { language, audience, scope } = wish
-  const { candidateId } = application
+  const { language, audience, recipient, scope, chosen } = wish
   const today = deps.clock.today().toString()
   const asAt = wish.asAt ?? today
   if (asAt > today) throw invalidField('/body/asAt', say('problem.dayInFuture'))
   const number = await nextNumber(deps, 'reports')
   const reference = writeReference('RP', number)
-  const applications = scope === 'file' ? await sentOf(candidateId) : [application]
+  const applications = scope === 'application' && application ? [application] : await sentOf(candidateId)
   const sight = sightFor(audience, seesAtDesk)
   const { token, tokenHash } = newToken()
   const id = uuid()
   const signer = await openSigner(deps)
   const endsAt = new Date(deps.clock.now().getTime() + lastsMs)
   return inLanguage(language, async () => {
-    const asked = { candidateId, applications, audience, language, reference, asAt }
+    const asked = { candidateId, applications, audience, recipient, language, reference, asAt }
     const { known, stated } = await gather(deps, asked)
-    const { report: content, told } = composeReport(known, sight)
+    const { report: content, told } = composeReport(known, sight, chosen)
     const credential = credentialOf(deps, signer, { id, report: content, endsAt, statusIndex: number })
     const [jwt, sdJwt] = await Promise.all([signCredential(signer, credential), signDisclosable(signer, credential)])
     const checkAddress = `${deps.config.publicUrl}/check`
@@ -88,7 +99,7 @@ async function write(
       ...{ checkAddress, link: `${checkAddress}/${token}` },
     })
     const report = await Report.create({
-      ...{ id, reference, candidateId, applicationId: scope === 'file' ? null : application.id },
+      ...{ id, reference, candidateId, applicationId: scope === 'file' ? null : (application?.id ?? null) },
       ...{ audience, sight: [...sight], language, asAt, madeAt: new Date(content.madeAt) },
       ...{ madeBy: actor.name, madeById: actor.id, content, stated: stated.filter(({ claimId }) => told.has(claimId)) },
       ...{ jwt, sdJwt, pdfSha256: await keepBytes(pdf, 'application/pdf', deps.clock.now()), tokenHash },
@@ -96,11 +107,11 @@ async function write(
     })
     await recordEvent(deps, actor, {
       code: 'report-made',
-      words: audience === 'candidate' ? 'report-made.candidate' : 'report-made',
-      values: { reference, day: { day: asAt } },
+      words: audience === 'inside' ? 'report-made' : `report-made.${audience}`,
+      values: { reference, day: { day: asAt }, recipient: recipient ?? '' },
       about: reference,
       candidateId,
-      applicationId: application.id,
+      ...(application ? { applicationId: application.id } : {}),
       details: { audience, scope, claims: content.claims.length },
     })
     return report
@@ -124,10 +135,6 @@ async function sendTo(deps: Deps, actor: Account, report: Report, { name, mail, 
     values: { reference, day: { day: asAt }, address: `${deps.config.publicUrl}/check` },
   })
 }
-
-/** Whether a vacancy hides the name of a person who has applied for it, and it is not shown to who asks. */
-const isNameless = async (deps: Deps, actor: Account, candidateId: string): Promise<boolean> =>
-  (await namesHiddenIn([candidateId])).size > 0 && !(await shownTo(deps, actor, candidateId)).has('name')
 
 /** Of a report only opens who may see all that it was made with: what is for the person is for nobody at the desk. */
 const opensFor =
@@ -210,7 +217,7 @@ export async function readOwnReport(
   return inForm(report, form, sdJwt)
 }
 
-async function inForm(
+export async function inForm(
   { reference, content, jwt, sdJwt: whole, pdfSha256 }: Report,
   form: Form,
   sdJwt = whole,

@@ -10,9 +10,9 @@ import { Ajv2020 } from 'ajv/dist/2020.js'
 import formats from 'ajv-formats'
 import { compactVerify, importJWK, type JWK } from 'jose'
 import type { Report as Content } from '#core/report/report'
-import { allRight, askAbout, checkedSource, claimedOf, enquiryAbout } from '../../test/asking'
+import { askAbout, enquiryAbout, provenFile } from '../../test/asking'
 import type { Visitor } from '../../test/client'
-import { claimOf, type House, openHouse, tokenIn } from '../../test/house'
+import { type House, openHouse } from '../../test/house'
 import { Event } from '../platform/audit/model'
 import { inTransaction } from '../platform/database/connection'
 import { FindingUndo } from '../records/decisions/model'
@@ -27,20 +27,7 @@ beforeAll(async () => {
 }, 60_000)
 afterAll(() => house.close())
 
-/** Somebody whose degree its source has confirmed. */
-async function proven(name: [string, string]) {
-  const source = await checkedSource(house, { kind: 'university' })
-  const file = await claimedOf(house, name, { ...source, kind: 'study' })
-  await askAbout(file.desk, file.claimId, file.applicationId)
-  await house.workOff()
-  const token = tokenIn((await house.mailTo(source.contacts[0]!.mail, name[1])).text, 'reply')
-  const { claimed } = await house.visitor().done('readEnquiry', { params: { token } })
-  await house.visitor().done('replyToEnquiry', { params: { token }, body: allRight(claimed) })
-  const { version } = await claimOf(file.desk, file.applicationId, file.claimId)
-  const body = { version, decision: 'confirmed' as const, note: '' }
-  const { findingId } = await file.desk.done('decideClaim', { params: { id: file.claimId }, body })
-  return { ...file, source, findingId: findingId! }
-}
+const proven = (name: [string, string]) => provenFile(house, name)
 
 type Proven = Awaited<ReturnType<typeof proven>>
 

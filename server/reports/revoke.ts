@@ -48,7 +48,7 @@ export async function revokeOvertaken(deps: Deps, changes: readonly Change[]) {
  *
  * @returns whether it was still to be revoked: of two at the same moment one does, and the other goes on
  */
-async function revoke(deps: Deps, actor: Actor, report: Report, because: StoredText): Promise<boolean> {
+export async function revoke(deps: Deps, actor: Actor, report: Report, because: StoredText): Promise<boolean> {
   const { reference, candidateId, applicationId, madeAt, statusIndex } = report
   const now = deps.clock.now()
   const changes = { revokedAt: now, revokedBecause: because, version: report.version + 1 }
@@ -56,7 +56,7 @@ async function revoke(deps: Deps, actor: Actor, report: Report, because: StoredT
   await RevokedStatus.create({ statusIndex, revokedAt: now })
   await recordEvent(deps, actor, {
     code: 'report-revoked',
-    words: report.audience === 'candidate' ? 'report-revoked.candidate' : 'report-revoked',
+    words: report.audience === 'inside' ? 'report-revoked' : `report-revoked.${report.audience}`,
     values: { reference, why: because },
     about: reference,
     candidateId,

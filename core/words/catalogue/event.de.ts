@@ -360,4 +360,23 @@ export default {
   'event.signing-key-changed': 'Unterschreibt mit einem neuen Schlüssel, {{key}}',
   'event.report-made.candidate': 'Bericht {{reference}} für die Person erstellt, Stand {{day}}',
   'event.report-revoked.candidate': 'Bericht {{reference}} für die Person widerrufen: {{why}}',
+  'event.report-made.recipient': 'Bericht {{reference}} für {{recipient}} erstellt, Stand {{day}}, und geschickt',
+  'event.report-made.recipient.toCandidate':
+    'Was über Sie nachgewiesen ist, wurde an {{recipient}} geschickt: Bericht {{reference}}, Stand {{day}}.',
+  'event.report-revoked.recipient': 'Bericht {{reference}}, den ein Empfänger hat, widerrufen: {{why}}',
+  'event.report-revoked.recipient.toCandidate':
+    'Bericht {{reference}}, den ein Empfänger hat, gilt nicht mehr: {{why}}',
+  'event.recipient-permitted': 'Erlaubnis unterschrieben, {{recipient}} bis {{day}} zu schicken, was nachgewiesen ist',
+  'event.recipient-permitted.toCandidate':
+    'Sie haben erlaubt, {{recipient}} bis {{day}} zu schicken, was über Sie nachgewiesen ist.',
+  'event.recipient-permitted.paper':
+    'Erlaubnis auf Papier vermerkt, {{recipient}} bis {{day}} zu schicken, was nachgewiesen ist',
+  'event.recipient-permitted.paper.toCandidate':
+    'Wir haben Ihre Erlaubnis auf Papier vermerkt, {{recipient}} bis {{day}} zu schicken, was über Sie nachgewiesen ist.',
+  'event.recipient-permission-withdrawn': 'Die Erlaubnis für {{recipient}} ist zurückgezogen',
+  'event.recipient-permission-withdrawn.toCandidate':
+    'Die Erlaubnis für {{recipient}} ist zurückgezogen; dorthin wird nichts mehr geschickt.',
+  'event.record-opened': '{{recipient}} hat Bericht {{reference}} geöffnet',
+  'event.record-opened.toCandidate':
+    '{{recipient}} hat Bericht {{reference}} über das geöffnet, was über Sie nachgewiesen ist.',
 } satisfies Translated<typeof english>

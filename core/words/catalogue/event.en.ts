@@ -347,4 +347,22 @@ export default {
   'event.signing-key-changed': 'Signs with a new key, {{key}}',
   'event.report-made.candidate': 'Made report {{reference}} for the candidate, as at {{day}}',
   'event.report-revoked.candidate': 'Revoked report {{reference}} for the candidate: {{why}}',
+  'event.report-made.recipient': 'Made report {{reference}} for {{recipient}}, as at {{day}}, and sent it',
+  'event.report-made.recipient.toCandidate':
+    'What has been proven of you was sent to {{recipient}}: report {{reference}}, as at {{day}}.',
+  'event.report-revoked.recipient': 'Revoked report {{reference}}, which a recipient has: {{why}}',
+  'event.report-revoked.recipient.toCandidate':
+    'Report {{reference}}, which a recipient has, does not hold any more: {{why}}',
+  'event.recipient-permitted': 'Signed a permission to send {{recipient}} what has been proven, until {{day}}',
+  'event.recipient-permitted.toCandidate':
+    'You allowed us to send {{recipient}} what has been proven of you, until {{day}}.',
+  'event.recipient-permitted.paper':
+    'Noted a permission on paper to send {{recipient}} what has been proven, until {{day}}',
+  'event.recipient-permitted.paper.toCandidate':
+    'We noted your permission on paper to send {{recipient}} what has been proven of you, until {{day}}.',
+  'event.recipient-permission-withdrawn': 'The permission for {{recipient}} is withdrawn',
+  'event.recipient-permission-withdrawn.toCandidate':
+    'The permission for {{recipient}} is withdrawn; nothing more is sent there.',
+  'event.record-opened': '{{recipient}} opened report {{reference}}',
+  'event.record-opened.toCandidate': '{{recipient}} opened report {{reference}} of what has been proven of you.',
 } as const

@@ -202,4 +202,10 @@ export default {
   'mail.reportRevoked.subject': 'Bericht {{reference}} gilt nicht mehr',
   'mail.reportRevoked.text':
     'Bericht {{reference}} vom {{day}} gilt nicht mehr: {{why}}. Bitte verwenden Sie ihn nicht. Was jetzt belegt ist, steht in einem neuen Bericht.',
+  'mail.recordLink.subject': 'Was über {{name}} nachgewiesen ist: Bericht {{reference}}',
+  'mail.recordLink.text':
+    'Mit der Erlaubnis von {{name}} lassen wir Sie lesen, was nachgewiesen ist, für: {{purpose}}.\n\n{{link}}\n\nDer Link ist offen bis {{day}}. Niemand muss sich anmelden. Sie können es von dort als PDF behalten oder als digitalen Nachweis, den jeder prüfen kann.',
+  'mail.recordFile.subject': 'Was über {{name}} nachgewiesen ist: Bericht {{reference}}',
+  'mail.recordFile.text':
+    'Mit der Erlaubnis von {{name}} schicken wir Ihnen, was nachgewiesen ist, für: {{purpose}}. Es liegt bei.\n\nJeder kann auf {{address}} prüfen, dass es unverändert ist und noch gilt. Wenn sich etwas davon als anders herausstellt oder es zurückgenommen wird, schreiben wir Ihnen.',
 } satisfies Translated<typeof english>

@@ -197,4 +197,10 @@ export default {
   'mail.reportRevoked.subject': 'Report {{reference}} does not hold any more',
   'mail.reportRevoked.text':
     'Report {{reference}}, made on {{day}}, does not hold any more: {{why}}. Please do not use it. What is proven now is in a new report.',
+  'mail.recordLink.subject': 'What has been proven of {{name}}: report {{reference}}',
+  'mail.recordLink.text':
+    'With the permission of {{name}} we let you read what has been proven of them, for: {{purpose}}.\n\n{{link}}\n\nThe link is open until {{day}}. Nobody has to sign in. You can keep it from there as PDF or as a digital credential that anybody can check.',
+  'mail.recordFile.subject': 'What has been proven of {{name}}: report {{reference}}',
+  'mail.recordFile.text':
+    'With the permission of {{name}} we send you what has been proven of them, for: {{purpose}}. It is enclosed.\n\nAnybody can check at {{address}} that it is unchanged and still holds. If something it says turns out otherwise, or it is taken back, we write to you.',
 } as const

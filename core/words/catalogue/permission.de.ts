@@ -27,4 +27,12 @@ export default {
   'permission.born': 'Geburtsdatum',
   'permission.placeAndDay': 'Ort und Tag',
   'permission.signature': 'Unterschrift, von Hand',
+  'permission.toRecipient': 'Erlaubnis, zu schicken, was über mich nachgewiesen ist',
+  'permission.toRecipientAllows':
+    'Ich erlaube {{operator}}, {{recipient}} zu schicken, was über mich nachgewiesen ist, und zwar über das, was unten genannt ist, und nichts anderes.',
+  'permission.toRecipientMayEnd':
+    'Geschickt werden darf bis {{day}}. Ich kann diese Erlaubnis jederzeit zurückziehen. Links schließen sich dann, und wer einen geschickten Bericht prüft, erfährt, dass er nicht mehr gilt. Was jemand gelesen oder gedruckt hat, bleibt bei ihm.',
+  'permission.recipient': 'Empfänger',
+  'permission.purpose': 'Wofür',
+  'permission.ofWhat': 'Worüber',
 } satisfies Translated<typeof english>

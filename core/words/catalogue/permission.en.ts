@@ -24,4 +24,12 @@ export default {
   'permission.born': 'Date of birth',
   'permission.placeAndDay': 'Place and day',
   'permission.signature': 'Signature, by hand',
+  'permission.toRecipient': 'Permission to send what has been proven of me',
+  'permission.toRecipientAllows':
+    'I allow {{operator}} to send {{recipient}} what has been proven of me, of what is named below, and nothing else.',
+  'permission.toRecipientMayEnd':
+    'Something may be sent until {{day}}. I can withdraw this permission at any time. Links then close, and whoever checks a report that was sent learns that it does not hold any more. What somebody has read or printed stays with them.',
+  'permission.recipient': 'Recipient',
+  'permission.purpose': 'What for',
+  'permission.ofWhat': 'Of what',
 } as const

@@ -460,4 +460,12 @@ export default {
   'problem.dayInFuture': 'Ein Bericht erzählt von einem Tag, der schon war.',
   'problem.reportNotForYou': 'Dieser Bericht sagt Dinge, die Sie nicht sehen dürfen.',
   'problem.reportIsRevoked': 'Er ist schon widerrufen.',
+  'problem.recipientNotPermitted': 'Für diesen Empfänger gibt es keine Erlaubnis, die heute gilt.',
+  'problem.nothingToSend': 'Nichts von dem, wofür diese Erlaubnis gilt, ist noch in der Akte.',
+  'problem.isTakenBack': 'Es wurde schon zurückgenommen oder ist abgelaufen.',
+  'problem.linkIsClosed': 'Dieser Link ist nicht mehr offen.',
+  'problem.permissionHasPaper': 'Es liegt schon ein unterschriebenes Papier vor, oder die Erlaubnis ist zurückgezogen.',
+  'problem.permissionTooLong': 'Eine Erlaubnis gilt höchstens ein Jahr.',
+  'problem.claimNotReportable': 'Etwas davon steht nicht mehr in Ihrer Akte oder wird niemandem außerhalb mitgeteilt.',
+  'problem.linkLives': 'Ein Link ist {{least}} bis {{most}} Tage offen.',
 } satisfies Translated<typeof english>

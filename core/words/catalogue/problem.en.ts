@@ -430,4 +430,12 @@ export default {
   'problem.dayInFuture': 'A report tells of a day that has come.',
   'problem.reportNotForYou': 'This report says things that you may not see.',
   'problem.reportIsRevoked': 'It is revoked already.',
+  'problem.recipientNotPermitted': 'There is no permission for this recipient that holds today.',
+  'problem.nothingToSend': 'Nothing of what this permission is for is in the file any more.',
+  'problem.isTakenBack': 'It was taken back already, or has ended.',
+  'problem.linkIsClosed': 'This link is not open any more.',
+  'problem.permissionHasPaper': 'There is a signed paper here already, or the permission is withdrawn.',
+  'problem.permissionTooLong': 'A permission is given for at most a year.',
+  'problem.claimNotReportable': 'One of these is not in your file any more, or is not told to anybody outside.',
+  'problem.linkLives': 'A link is open for {{least}} to {{most}} days.',
 } as const

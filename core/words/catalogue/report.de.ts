@@ -133,4 +133,19 @@ export default {
   'report.hidden_other': '{{count}} Teile hat weggelassen, wer ihn zeigt.',
   'report.says': 'Was er sagt',
   'report.validByCode': 'Der Code führt zu einem Bericht, der gilt, unterschrieben von {{issuer}}.',
+  'report.revoked.takenBack': 'die Person, um die es geht, hat ihn zurückgenommen',
+  'report.shared': 'Was nachgewiesen ist, für {{name}}',
+  'report.sharedMeans':
+    '{{from}} schickt Ihnen dies mit der Erlaubnis der Person, um die es geht. Dieser Link ist offen bis {{day}}. Was Sie behalten, kann jeder prüfen; es gilt bis {{ends}}, wenn es nicht widerrufen wird.',
+  'report.sharedKeep': 'Behalten',
+  'report.sharedForm.pdf': 'PDF',
+  'report.sharedForm.jwt': 'Digitaler Nachweis',
+  'report.sharedForm.json': 'Daten (JSON)',
+  'report.sharedState.link ended':
+    'Dieser Link ist abgelaufen. Bitten Sie die Person, um die es geht, es noch einmal schicken zu lassen.',
+  'report.sharedState.ended': 'Was hier geschickt wurde, gilt nicht mehr: Seine Zeit ist um.',
+  'report.sharedState.revoked':
+    'Was hier geschickt wurde, gilt nicht mehr: {{because}}. Bitte verwenden Sie nicht, was Sie davon behalten haben.',
+  'report.sharedState.taken back':
+    'Was hier geschickt wurde, wurde zurückgenommen: {{because}}. Bitte verwenden Sie nicht, was Sie davon behalten haben.',
 } satisfies Translated<typeof english>

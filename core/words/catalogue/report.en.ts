@@ -125,4 +125,18 @@ export default {
   'report.hidden_other': '{{count}} parts of it were left out by whoever shows it.',
   'report.says': 'What it says',
   'report.validByCode': 'The code leads to a report that holds, signed by {{issuer}}.',
+  'report.revoked.takenBack': 'the person it is about has taken it back',
+  'report.shared': 'What has been proven, for {{name}}',
+  'report.sharedMeans':
+    '{{from}} sends you this with the permission of the person it is about. This link is open until {{day}}. What you keep can be checked by anybody, and holds until {{ends}} unless it is revoked.',
+  'report.sharedKeep': 'Keep it',
+  'report.sharedForm.pdf': 'PDF',
+  'report.sharedForm.jwt': 'Digital credential',
+  'report.sharedForm.json': 'Data (JSON)',
+  'report.sharedState.link ended': 'This link has ended. Ask the person it is about to have it sent again.',
+  'report.sharedState.ended': 'What was sent here does not hold any more: its time has ended.',
+  'report.sharedState.revoked':
+    'What was sent here does not hold any more: {{because}}. Please do not use what you have kept of it.',
+  'report.sharedState.taken back':
+    'What was sent here was taken back: {{because}}. Please do not use what you have kept of it.',
 } as const

@@ -46,4 +46,5 @@ export default {
   'right.flags.settle': 'Auffälligkeiten klären',
   'right.reports.make': 'Unterschriebene Berichte erstellen und widerrufen',
   'right.statistics.read': 'Sehen, wie die Arbeit läuft, in Zahlen',
+  'right.reports.send': 'Empfängern außerhalb mit Erlaubnis schicken, was nachgewiesen ist',
 } satisfies Translated<typeof english>

@@ -43,4 +43,5 @@ export default {
   'right.flags.settle': 'Settle red flags',
   'right.reports.make': 'Make and revoke signed reports',
   'right.statistics.read': 'See how the work goes, in numbers',
+  'right.reports.send': 'Send recipients outside what has been proven, with permission',
 } as const

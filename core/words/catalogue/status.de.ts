@@ -193,4 +193,5 @@ export default {
   'status.showSomeMeans':
     'Wählen Sie, was der Nachweis zeigt. Alles andere bleibt verborgen; dass etwas verborgen ist, sieht man.',
   'status.showThese': 'Nachweis, der dies zeigt',
+  'status.sendRecord': 'Jemand anderem schicken',
 } satisfies Translated<typeof english>

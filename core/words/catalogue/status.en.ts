@@ -188,4 +188,5 @@ export default {
   'status.showSomeMeans':
     'Choose what the credential shows. Everything else in it stays hidden; that something is hidden can be seen.',
   'status.showThese': 'Credential that shows these',
+  'status.sendRecord': 'Send it to somebody else',
 } as const

@@ -45,6 +45,7 @@ import type problem from './problem.en'
 import type proof from './proof.en'
 import type queue from './queue.en'
 import type reason from './reason.en'
+import type recipients from './recipients.en'
 import type reply from './reply.en'
 import type report from './report.en'
 import type right from './right.en'
@@ -111,6 +112,7 @@ export type Words = typeof absence &
   typeof proof &
   typeof queue &
   typeof reason &
+  typeof recipients &
   typeof reply &
   typeof report &
   typeof catalogue &

@@ -14,6 +14,7 @@ import overviews from '../catalogue/overviews.de'
 import preparedWords from '../catalogue/preparedWords.de'
 import proof from '../catalogue/proof.de'
 import reason from '../catalogue/reason.de'
+import recipients from '../catalogue/recipients.de'
 import role from '../catalogue/role.de'
 import rules from '../catalogue/rules.de'
 import sources from '../catalogue/sources.de'
@@ -26,6 +27,7 @@ import trayDesk from '../catalogue/trayDesk.de'
 
 export default {
   ...role,
+  ...recipients,
   ...agreement,
   ...behalf,
   ...comparison,

@@ -14,6 +14,7 @@ import overviews from '../catalogue/overviews.en'
 import preparedWords from '../catalogue/preparedWords.en'
 import proof from '../catalogue/proof.en'
 import reason from '../catalogue/reason.en'
+import recipients from '../catalogue/recipients.en'
 import role from '../catalogue/role.en'
 import rules from '../catalogue/rules.en'
 import sources from '../catalogue/sources.en'
@@ -26,6 +27,7 @@ import trayDesk from '../catalogue/trayDesk.en'
 
 export default {
   ...role,
+  ...recipients,
   ...agreement,
   ...behalf,
   ...comparison,

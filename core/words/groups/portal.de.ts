@@ -11,6 +11,7 @@ import marks from '../catalogue/marks.de'
 import permission from '../catalogue/permission.de'
 import privacy from '../catalogue/privacy.de'
 import reason from '../catalogue/reason.de'
+import recipients from '../catalogue/recipients.de'
 import role from '../catalogue/role.de'
 import status from '../catalogue/status.de'
 import zone from '../catalogue/zone.de'
@@ -18,6 +19,7 @@ import zone from '../catalogue/zone.de'
 export default {
   ...absence,
   ...role,
+  ...recipients,
   ...account,
   ...apply,
   ...check,

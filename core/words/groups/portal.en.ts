@@ -11,6 +11,7 @@ import marks from '../catalogue/marks.en'
 import permission from '../catalogue/permission.en'
 import privacy from '../catalogue/privacy.en'
 import reason from '../catalogue/reason.en'
+import recipients from '../catalogue/recipients.en'
 import role from '../catalogue/role.en'
 import status from '../catalogue/status.en'
 import zone from '../catalogue/zone.en'
@@ -18,6 +19,7 @@ import zone from '../catalogue/zone.en'
 export default {
   ...absence,
   ...role,
+  ...recipients,
   ...account,
   ...apply,
   ...check,

@@ -38,6 +38,7 @@ import { up as unfinished } from './032-unfinished'
 import { up as redFlags } from './033-red-flags'
 import { up as reports } from './034-reports'
 import { up as forecasts } from './035-forecasts'
+import { up as recipients } from './036-recipients'
 import { chainExisting } from './chainExisting'
 
 export type Migration = {
@@ -90,6 +91,7 @@ const migrations: Migration[] = [
   { name: '033-red-flags', statements: redFlags },
   { name: '034-reports', statements: reports },
   { name: '035-forecasts', statements: forecasts },
+  { name: '036-recipients', statements: recipients },
 ]
 
 /** The last step this program knows of. */

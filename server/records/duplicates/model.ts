@@ -30,6 +30,7 @@ export type Moved = {
   accessLog: string[]
   /** Absent in what was merged before there were any. */
   reports?: string[]
+  recipients?: string[]
 }
 
 export class Merge extends Model<InferAttributes<Merge>, InferCreationAttributes<Merge>> {

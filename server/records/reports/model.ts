@@ -7,6 +7,7 @@ import {
   type Sequelize,
 } from 'sequelize'
 import type { HiddenKind } from '#core/privacy/hidden'
+import type { DeliveryWay } from '#core/recipients/delivery'
 import type { Stated } from '#core/report/overtaken'
 import type { Audience, Report as Content } from '#core/report/report'
 import type { PublicKey } from '#core/sources/source'
@@ -77,6 +78,20 @@ export class ReportDelivery extends Model<InferAttributes<ReportDelivery>, Infer
   declare language: Language
   declare sentAt: Date
   declare sentBy: string
+  /** The permission it was sent by, and how, where it went to a recipient. */
+  declare permissionId: CreationOptional<string | null>
+  declare way: CreationOptional<DeliveryWay | null>
+  declare tokenHash: CreationOptional<string | null>
+  declare linkEndsAt: CreationOptional<Date | null>
+  /** The file that went with it, where that is not the report's PDF. */
+  declare attachedSha256: CreationOptional<string | null>
+  /** How often its link was opened, and when something was first saved from there. */
+  declare openings: CreationOptional<number>
+  declare firstOpenedAt: CreationOptional<Date | null>
+  declare lastOpenedAt: CreationOptional<Date | null>
+  declare savedAt: CreationOptional<Date | null>
+  declare takenBackAt: CreationOptional<Date | null>
+  declare takenBackBy: CreationOptional<string | null>
 }
 
 /** What was revoked, without whom it was about. */
@@ -126,6 +141,17 @@ export function defineReports(sequelize: Sequelize) {
     language: text,
     sentAt: moment,
     sentBy: text,
+    permissionId: uuidOrNull,
+    way: textOrNull,
+    tokenHash: textOrNull,
+    linkEndsAt: momentOrNull,
+    attachedSha256: textOrNull,
+    openings: { ...whole, defaultValue: 0 },
+    firstOpenedAt: momentOrNull,
+    lastOpenedAt: momentOrNull,
+    savedAt: momentOrNull,
+    takenBackAt: momentOrNull,
+    takenBackBy: textOrNull,
   })
   define(RevokedStatus, sequelize, 'revoked_statuses', {
     statusIndex: { type: DataTypes.INTEGER, primaryKey: true },

@@ -12,6 +12,7 @@ import { Messages } from './Messages'
 import { More } from './More'
 import { Originals } from './Originals'
 import { OutsideLinks } from './OutsideLinks'
+import { Recipients } from './Recipients'
 import { Reopened } from './Reopened'
 import { Reports } from './Reports'
 import { Vouchings } from './Vouchings'
@@ -40,6 +41,7 @@ export function FileMore({ file }: { file: File }) {
       <Conversations file={file} />
       <Originals file={file} />
       <Reports file={file} />
+      <Recipients file={file} />
       <Reopened file={file} />
       <Messages id={file.id} />
       <Vouchings vouchings={file.vouchings} />

@@ -2,12 +2,11 @@ import { useState } from 'react'
 import type { File } from '#contract/desk'
 import { type ReportLine, reportForms } from '#contract/reports'
 import { writeWhen } from '#core/dates/write'
-import { isReason } from '#core/words/reason'
 import { languages, say } from '#core/words/say'
 import { addressOf, api } from '../../api'
 import { Button } from '../../ui/Button'
 import { DateField } from '../../ui/DateField'
-import { Choice, LongField, SelectField } from '../../ui/Field'
+import { Choice, SelectField } from '../../ui/Field'
 import { languageNames } from '../../ui/languageNames'
 import { faultAt, ProblemNote } from '../../ui/ProblemNote'
 import { writeDayOf } from '../../ui/write'
@@ -15,6 +14,7 @@ import { useAct } from '../../useAct'
 import { useSession } from '../../useSession'
 import { useToast } from '../useToast'
 import { More } from './More'
+import { WithReason } from './WithReason'
 
 /** What has been stated of a person, signed: made here, read in its forms, and revoked. */
 export function Reports({ file }: { file: File }) {
@@ -97,31 +97,18 @@ function OneReport({ report }: { report: ReportLine }) {
 function Revoke({ report: { id, version, reference }, onDone }: { report: ReportLine; onDone: () => void }) {
   const { act, busy, problem } = useAct('revokeReport')
   const toast = useToast()
-  const [reason, setReason] = useState('')
-  const revoke = async () => {
+  const revoke = async (reason: string) => {
     if (!(await act({ params: { id }, body: { version, reason } }))) return
     toast(say('file.reportIsRevoked', { reference }))
     onDone()
   }
   return (
-    <div className="mt-2 grid gap-2">
-      <LongField
-        label={say('file.whyRevoked')}
-        limit={1000}
-        value={reason}
-        onChange={(event) => setReason(event.target.value)}
-        error={faultAt(problem, 'reason')}
-      />
-      <ProblemNote problem={problem?.faults ? undefined : problem} />
-      <div className="flex gap-2">
-        <Button kind="main" busy={busy} disabled={!isReason(reason)} onClick={() => void revoke()}>
-          {say('file.revokeReport')}
-        </Button>
-        <Button kind="quiet" onClick={onDone}>
-          {say('file.cancel')}
-        </Button>
-      </div>
-    </div>
+    <WithReason
+      {...{ busy, problem, onDone }}
+      label={say('file.whyRevoked')}
+      act={say('file.revokeReport')}
+      onReason={(reason) => void revoke(reason)}
+    />
   )
 }
 

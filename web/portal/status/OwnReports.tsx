@@ -1,4 +1,5 @@
 import { useState } from 'react'
+import { Link } from 'react-router'
 import type { ReportLine } from '#contract/reports'
 import { writeWhen } from '#core/dates/write'
 import { languages, say } from '#core/words/say'
@@ -30,9 +31,14 @@ export function OwnReports({ id }: { id: string }) {
         </ul>
       )}
       <ProblemNote problem={problem} />
-      <Button busy={busy} onClick={() => void act({ params: { id }, body: { language: here } })}>
-        {say('status.makeRecord')}
-      </Button>
+      <p className="flex flex-wrap items-center gap-x-4 gap-y-2">
+        <Button busy={busy} onClick={() => void act({ params: { id }, body: { language: here } })}>
+          {say('status.makeRecord')}
+        </Button>
+        <Link to="/record" className="font-semibold text-confirmed">
+          {say('status.sendRecord')}
+        </Link>
+      </p>
     </section>
   )
 }

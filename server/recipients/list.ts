@@ -1,0 +1,116 @@
+import type { DeliveryLine, PermissionLine, Recipients } from '#contract/recipients'
+import { deliveryState, permissionDays, permissionState } from '#core/recipients/delivery'
+import { sayStored } from '#core/words/stored'
+import type { Account, Deps } from '../platform/deps'
+import type { FileToKeep } from '../platform/http/serve'
+import { isNameless } from '../privacy/nameless'
+import { candidateOf } from '../records/accounts/candidate'
+import { sentApplication } from '../records/applications/find'
+import { labelOf } from '../records/claims/label'
+import { Claim } from '../records/claims/model'
+import { readBytes } from '../records/documents/bytes'
+import { deliveriesBy, permissionFor, permissionsFor, reportsSent } from '../records/recipients/find'
+import type { RecipientPermission } from '../records/recipients/model'
+import type { Report, ReportDelivery } from '../records/reports/model'
+import { problems } from './problems'
+import { reportable } from './reportable'
+
+/** One’s own recipients, what each received, and of what one may have them told. */
+export async function listOwnRecipients(deps: Deps, actor: Account) {
+  const { id, name } = await candidateOf(deps, actor)
+  return { ...(await recipientsOf(deps, id)), name }
+}
+
+/** The same at the desk. */
+export async function listRecipients(deps: Deps, actor: Account, applicationId: string): Promise<Recipients> {
+  const { candidateId } = await sentApplication(applicationId)
+  const listed = await recipientsOf(deps, candidateId)
+  if (!(await isNameless(deps, actor, candidateId))) return listed
+  return { ...listed, permissions: listed.permissions.map((one) => ({ ...one, fullName: '', hasPaper: false })) }
+}
+
+async function recipientsOf(deps: Deps, candidateId: string): Promise<Recipients> {
+  const [claims, permissions] = await Promise.all([reportable(candidateId), permissionsFor(candidateId)])
+  const deliveries = await deliveriesBy(permissions.map(({ id }) => id))
+  const [reports, named] = await Promise.all([
+    reportsSent(deliveries.map(({ reportId }) => reportId)),
+    Claim.findAll({ where: { id: [...new Set(permissions.flatMap((one) => one.claims))] } }),
+  ])
+  const titles = new Map(named.map(({ id, details }) => [id, labelOf(details)]))
+  const today = deps.clock.today()
+  return {
+    today: today.toString(),
+    latest: today.add({ days: permissionDays.most }).toString(),
+    claims: claims.map(({ id, details, rung }) => ({ id, title: labelOf(details), rung })),
+    permissions: permissions.map((permission) => ({
+      ...lineOf(permission, today.toString()),
+      claims: permission.claims.flatMap((id) => titles.get(id) ?? []),
+      deliveries: deliveries
+        .filter(({ permissionId }) => permissionId === permission.id)
+        .map((delivery) => deliveryLine(deps, delivery, reports.get(delivery.reportId)!)),
+    })),
+  }
+}
+
+function lineOf(permission: RecipientPermission, today: string): Omit<PermissionLine, 'claims' | 'deliveries'> {
+  const { id, name, mail, language, purpose, given, fullName, signedOn, through, sha256, withdrawnAt } = permission
+  const state = { through, withdrawnAt: withdrawnAt?.toISOString() ?? null, signed: Boolean(sha256) }
+  return {
+    ...{ id, recipient: { name, mail, language }, purpose, given, fullName, signedOn, through },
+    ...{ hasPaper: Boolean(sha256), state: permissionState(state, today) },
+  }
+}
+
+/** Where something that was sent stands now. */
+export const stateOf = (
+  { clock }: Deps,
+  { way, linkEndsAt, takenBackAt }: ReportDelivery,
+  { endsAt, revokedAt }: Report,
+) =>
+  deliveryState(
+    {
+      ...{ way: way!, linkEndsAt: linkEndsAt?.toISOString() ?? null, endsAt: endsAt.toISOString() },
+      ...{ revokedAt: revokedAt?.toISOString() ?? null, takenBackAt: takenBackAt?.toISOString() ?? null },
+    },
+    clock.now().toISOString(),
+  )
+
+/** Why a report does not hold any more; empty where it does. */
+export const whyRevoked = ({ revokedBecause }: Report): string =>
+  revokedBecause ? sayStored(revokedBecause.code, revokedBecause.values) : ''
+
+function deliveryLine(deps: Deps, delivery: ReportDelivery, report: Report): DeliveryLine {
+  const { id, way, sentAt, sentBy, linkEndsAt, openings = 0, lastOpenedAt, savedAt } = delivery
+  return {
+    ...{ id, reference: report.reference, way: way!, state: stateOf(deps, delivery, report) },
+    ...{ because: whyRevoked(report), sentAt: sentAt.toISOString(), sentBy },
+    claims: report.content.claims.map(({ title }) => title),
+    ...{ linkEndsAt: linkEndsAt?.toISOString() ?? null, endsAt: report.endsAt.toISOString() },
+    ...{ openings, lastOpenedAt: lastOpenedAt?.toISOString() ?? null, savedAt: savedAt?.toISOString() ?? null },
+  }
+}
+
+/** What one has signed. */
+export async function readOwnPermission(deps: Deps, actor: Account, id: string): Promise<FileToKeep> {
+  const candidate = await candidateOf(deps, actor)
+  return fileOf(await permissionFor(candidate.id, id))
+}
+
+/** The same at the desk, which shows whose it is. */
+export async function readPermission(
+  deps: Deps,
+  actor: Account,
+  { id, permission }: { id: string; permission: string },
+): Promise<FileToKeep> {
+  const { candidateId } = await sentApplication(id)
+  if (await isNameless(deps, actor, candidateId)) throw problems.namesHidden()
+  return fileOf(await permissionFor(candidateId, permission))
+}
+
+const endings: Readonly<Record<string, string>> = { 'application/pdf': 'pdf', 'image/jpeg': 'jpg', 'image/png': 'png' }
+
+async function fileOf({ sha256 }: RecipientPermission): Promise<FileToKeep> {
+  if (!sha256) throw problems.notPermitted()
+  const { bytes, mediaType } = await readBytes(sha256)
+  return { fileName: `permission.${endings[mediaType] ?? 'pdf'}`, mediaType, body: bytes }
+}
