@@ -70,6 +70,7 @@ const Draft = Type.Object({
   vouchings: Type.Array(OwnVouching),
   equalityGiven: Type.Boolean(),
   permission: orNull(Type.Object({ signedAt: Moment, fullName: Type.String() })),
+  authorised: Type.Array(Type.String(), { description: 'The bodies that may be told, by their keys' }),
   permissionText: Type.String(),
   outcomes: listOfCore<Outcome>(),
   left: Type.Array(Left),

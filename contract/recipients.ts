@@ -1,7 +1,7 @@
 import { type Static, Type } from '@sinclair/typebox'
 import { deliveryWays } from '#core/recipients/delivery'
 import type { Report as ReportContent } from '#core/report/report'
-import { rungs } from '#core/requirements/requirement'
+import { gates, rungs } from '#core/requirements/requirement'
 import { languages } from '#core/words/say'
 import { Mail } from './accounts'
 import { SignatureShape } from './applications'
@@ -39,12 +39,39 @@ const PermissionLine = Type.Object({
   fullName: Type.String({ description: 'As it was signed; empty where names are hidden' }),
   signedOn: Day,
   through: Day,
+  inApplication: Type.Boolean({ description: 'For a body that was chosen in an application' }),
   hasPaper: Type.Boolean({ description: 'Whether what was signed can be opened' }),
   deliveries: Type.Array(DeliveryLine),
 })
 export type PermissionLine = Static<typeof PermissionLine>
 
+const recipientStates = ['open', 'closed', 'undecided', 'to sign', 'being proven', 'ready', 'sent'] as const
+
+/** A body that can be chosen in an application, and where it stands there. */
+const ChosenRecipient = Type.Object({
+  key: Type.String(),
+  name: Type.String(),
+  about: Type.String(),
+  gate: oneOf(gates),
+  chosen: Type.Boolean(),
+  state: oneOf(recipientStates),
+  because: Type.String({ description: 'Why it is not open' }),
+  deciding: Type.Array(Type.String(), { description: 'What still has to be answered to know whether it is open' }),
+  left: Type.Array(
+    Type.Object({
+      title: Type.String(),
+      why: Type.String(),
+      who: oneOf(['candidate', 'desk', 'source', 'hiring manager'] as const),
+    }),
+    { description: 'What it still needs before it receives anything' },
+  ),
+  permission: orNull(Id),
+  sent: orNull(DeliveryLine),
+})
+export type ChosenRecipient = Static<typeof ChosenRecipient>
+
 const Recipients = Type.Object({
+  chosen: Type.Array(ChosenRecipient, { description: 'The bodies of the application, where its vacancy has any' }),
   today: Day,
   latest: Day,
   claims: Type.Array(Type.Object({ id: Id, title: Type.String(), rung: oneOf(rungs) }), {
@@ -80,7 +107,10 @@ export const listOwnRecipients = endpoint({
   path: '/api/my/recipients',
   summary: 'Whom one has allowed to be told what has been proven, and what each received',
   access: 'candidate',
-  reply: Type.Composite([Recipients, Type.Object({ name: Type.String({ description: 'As one signs' }) })]),
+  reply: Type.Composite([
+    Type.Omit(Recipients, ['chosen']),
+    Type.Object({ name: Type.String({ description: 'As one signs' }) }),
+  ]),
   invalidates: ['status'],
 })
 
@@ -94,6 +124,33 @@ export const permitRecipient = endpoint({
   reply: Type.Object({ id: Id }),
   idempotent: true,
   invalidates: ['status', 'desk'],
+})
+
+export const listChosenRecipients = endpoint({
+  method: 'GET',
+  path: '/api/my/applications/:id/recipients',
+  summary:
+    'The bodies that can be chosen in an application: open or not and why, allowed to be told, what each received',
+  access: 'candidate',
+  params: Own,
+  reply: Type.Object({ name: Type.String(), recipients: Type.Array(ChosenRecipient) }),
+  invalidates: ['draft', 'status'],
+})
+
+export const chooseRecipients = endpoint({
+  method: 'POST',
+  path: '/api/my/applications/:id/recipients',
+  summary:
+    'Choose bodies and allow each to be told, with one signature; more can be added later, and only what is new is asked then',
+  access: 'candidate',
+  params: Own,
+  body: Type.Object({
+    choose: Type.Array(Type.String({ maxLength: 60 }), { minItems: 1, maxItems: 30, uniqueItems: true }),
+    ...SignatureShape,
+  }),
+  reply: Done,
+  idempotent: true,
+  invalidates: ['draft', 'status', 'desk'],
 })
 
 export const sendOwnRecord = endpoint({

@@ -58,6 +58,32 @@ const text = (most: number) => Type.String({ maxLength: most })
 
 const YesNo = oneOf(['yes', 'no'] as const)
 
+const RecipientShape = Type.Object(
+  {
+    key: Key,
+    name: Type.String({ minLength: 2, maxLength: 120 }),
+    mail: Type.String({ format: 'email', maxLength: 200 }),
+    language: oneOf(languages),
+    about: Type.Optional(text(500)),
+    gate: oneOf(gates),
+    exclusions: Type.Optional(
+      Type.Array(
+        Type.Object(
+          {
+            when: ConditionShape,
+            because: Type.String({ minLength: 1, maxLength: 300 }),
+            translations: translated({ because: text(300) }),
+          },
+          strict,
+        ),
+        { minItems: 1, maxItems: 8 },
+      ),
+    ),
+    translations: translated({ name: text(120), about: text(500) }),
+  },
+  strict,
+)
+
 const question = {
   key: Key,
   label: Type.String({ minLength: 1, maxLength: 300 }),
@@ -68,6 +94,7 @@ const question = {
   options: Type.Optional(
     Type.Array(Type.String({ minLength: 1, maxLength: 120 }), { maxItems: 60, uniqueItems: true }),
   ),
+  recipients: Type.Optional(Type.Array(RecipientShape, { maxItems: 30 })),
   rankUpTo: Type.Optional(Type.Integer({ minimum: 1, maximum: 20 })),
   limit: Type.Optional(Type.Integer({ minimum: 1, maximum: 4000, description: 'Characters' })),
   least: Type.Optional(Type.Number()),

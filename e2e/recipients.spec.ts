@@ -42,10 +42,10 @@ test('a candidate on a phone has one claim sent to a second recipient, who reads
   const jwt = await readFile(await (await coming).path(), 'utf8')
 
   await page.reload()
-  await expect(received.getByText(/opened once/).first()).toBeVisible()
+  await expect(received.getByText(/Opened once/).first()).toBeVisible()
   const latest = received
     .getByRole('listitem')
-    .filter({ hasText: /opened once/ })
+    .filter({ hasText: /Opened once/ })
     .first()
   await latest.getByRole('button', { name: 'Take it back' }).click()
   await latest.getByRole('button', { name: 'Take it back' }).click()

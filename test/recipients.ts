@@ -19,13 +19,13 @@ export const aPermission = (over: Partial<PermissionLine> = {}): PermissionLine 
     given: 'portal',
     fullName: 'Rita Report',
   },
-  ...{ signedOn: '2026-11-29', through: '2027-02-27', hasPaper: true, deliveries: [aDelivery()] },
+  ...{ signedOn: '2026-11-29', through: '2027-02-27', inApplication: false, hasPaper: true, deliveries: [aDelivery()] },
   ...over,
 })
 
 /** All that a file has of recipients: one claim that is confirmed, one that is only said. */
 export const someRecipients = (...permissions: PermissionLine[]): Recipients => ({
-  ...{ today: '2026-11-30', latest: '2027-12-01', permissions },
+  ...{ today: '2026-11-30', latest: '2027-12-01', permissions, chosen: [] },
   claims: [
     { id: '0190a3f0-0000-7000-8000-000000000031', title: 'A degree', rung: 'confirmed' },
     { id: '0190a3f0-0000-7000-8000-000000000032', title: 'A job', rung: 'claimed' },

@@ -1,6 +1,6 @@
 import { catalogue, type Named, offered } from '../catalogue/catalogue'
 import { cefrLevels } from '../catalogue/cefr'
-import type { Form, Question } from '../form/form'
+import { choicesOf, type Form, type Question } from '../form/form'
 import type { Comparison } from './condition'
 import type { Domains } from './outcomes'
 
@@ -117,6 +117,8 @@ function factsOfQuestion(question: Question): Omit<KnownFact, 'place'>[] {
       return [{ ...fact, kind: 'choice', options: ['agreed'] }]
     case 'one of':
       return [{ ...fact, kind: 'choice', options }]
+    case 'recipients':
+      return [{ ...fact, kind: 'choices', options: choicesOf(question) }]
     case 'several of':
     case 'ranked choice':
       return [{ ...fact, kind: 'choices', options }]

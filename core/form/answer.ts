@@ -1,7 +1,7 @@
 import type { Facts, FactValue } from '../conditions/condition'
 import { judge } from '../conditions/judge'
 import { readPartialDate } from '../dates/partialDate'
-import { type Blank, becauseKey, blanks, type Form, type Question, type QuestionKind } from './form'
+import { type Blank, becauseKey, blanks, choicesOf, type Form, type Question, type QuestionKind } from './form'
 import { languageLevels, partsOf } from './languages'
 import { hostOf } from './links'
 
@@ -101,6 +101,7 @@ const faultsByKind: Record<QuestionKind, Judge> = {
   declaration: text((answer) => unless(answer === 'agreed', 'not-an-option')),
   records: (question, answer) => faultOfRecords(question, answer),
   languages: (question, answer) => faultOfLanguages(question, answer),
+  recipients: (question, answer) => faultOfChoices(question, answer),
 }
 
 function faultOfNumber({ kind, least, most }: Question, answer: string): AnswerFault | undefined {
@@ -115,7 +116,7 @@ function faultOfNumber({ kind, least, most }: Question, answer: string): AnswerF
 function faultOfChoices(question: Question, answer: AnswerValue): AnswerFault | undefined {
   if (!Array.isArray(answer) || answer.some((item) => typeof item !== 'string')) return { code: 'wrong-shape' }
   const chosen = answer as readonly string[]
-  if (chosen.some((item) => !question.options?.includes(item))) return { code: 'not-an-option' }
+  if (chosen.some((item) => !choicesOf(question).includes(item))) return { code: 'not-an-option' }
   if (new Set(chosen).size < chosen.length) return { code: 'named-twice' }
   const most = question.kind === 'ranked choice' ? question.rankUpTo : undefined
   return most !== undefined && chosen.length > most ? { code: 'too-many', most } : undefined
@@ -187,6 +188,8 @@ export function factsOfAnswers(form: Form, answers: Answers): Facts {
       const because = answers[becauseKey(key)]
       if (typeof because === 'string' && because !== '') facts[becauseKey(key)] = because
       const answer = answers[key]
+      // Whom nobody has chosen they have not chosen; that is known at any time.
+      if (question.kind === 'recipients' && (answer === undefined || isEmpty(answer))) facts[key] = []
       if (answer === undefined || isEmpty(answer)) continue
       Object.assign(facts, factsOf(question, answer))
     }

@@ -1,4 +1,5 @@
 import type { Condition } from '../conditions/condition'
+import type { Recipient } from '../recipients/choice'
 import type { ClaimKind } from '../requirements/claimKind'
 import type { Requirement } from '../requirements/requirement'
 import type { Translations } from '../words/translations'
@@ -25,6 +26,7 @@ export const questionKinds = [
   'declaration',
   'records',
   'languages',
+  'recipients',
 ] as const
 export type QuestionKind = (typeof questionKinds)[number]
 
@@ -67,6 +69,8 @@ export type Question = {
   seenBy?: readonly string[]
   /** A written answer that is read also where names are hidden; it asks to leave the name out. */
   nameless?: true
+  /** The bodies outside of which some may be chosen to receive what is proven. */
+  recipients?: readonly Recipient[]
   /** What each record of a list of records asks; plain kinds only. */
   parts?: readonly Question[]
   /** An address is asked with its street. */
@@ -119,10 +123,7 @@ export function answerRequirements(form: Form): Requirement[] {
         ...(question.translations ? { translations: titlesFrom(question.translations) } : {}),
         why: '',
         gate: 'send',
-        asks:
-          question.kind === 'document'
-            ? { kind: 'document', question: question.key }
-            : { kind: 'answer', question: question.key },
+        asks: asksFor(question),
         rung: 'claimed',
         ...(question.kind === 'document' ? { paper: true } : {}),
         when: while_(),
@@ -144,13 +145,23 @@ export function answerRequirements(form: Form): Requirement[] {
         when: while_({ fact: question.key, is: question.paper ?? '' }),
       }
       return [
-        ...(question.required ? [asked] : []),
+        ...(question.required || question.kind === 'recipients' ? [asked] : []),
         ...(question.explain ? [because] : []),
         ...(question.paper ? [paper] : []),
       ]
     }),
   )
 }
+
+/** Whoever may be chosen has to be open to who chooses, and allowed to be told, also where nobody has to be chosen. */
+function asksFor({ key: question, kind, required, recipients = [] }: Question): Requirement['asks'] {
+  if (kind === 'document') return { kind: 'document', question }
+  return kind === 'recipients' ? { kind: 'recipients', question, required, recipients } : { kind: 'answer', question }
+}
+
+/** What can be chosen where a question offers something to choose. */
+export const choicesOf = ({ kind, options = [], recipients = [] }: Question): readonly string[] =>
+  kind === 'recipients' ? recipients.map(({ key }) => key) : options
 
 /** What a question is called is what its requirement is called. */
 export const titlesFrom = (translations: Question['translations'] = {}): Requirement['translations'] =>

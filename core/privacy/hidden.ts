@@ -68,6 +68,7 @@ const namelessKinds: Readonly<Record<QuestionKind, boolean>> = {
   declaration: true,
   records: false,
   languages: true,
+  recipients: true,
 }
 
 /**

@@ -7,6 +7,8 @@ import { gapsIn } from '../history/coverage'
 import { monthsOfExperience } from '../history/experience'
 import { lengthOf } from '../history/ranges'
 import { daysUpTo } from '../history/window'
+import { opennessOf, type Recipient } from '../recipients/choice'
+import type { StoredValue } from '../words/stored'
 import { ageResult } from './age'
 import { credentialResult } from './credential'
 import { factsOfFile } from './fileFacts'
@@ -122,6 +124,8 @@ function resultOfAsk(ask: Ask, requirement: Requirement, file: Known): Result {
       return offerResult(file)
     case 'source condition':
       return sourceConditionResult(ask, requirement, file)
+    case 'recipients':
+      return recipientsResult(ask, file)
     case 'onboarding task': {
       const task = file.onboarding.find((given) => given.task === ask.task)
       return task?.done ? met() : unmet({ code: 'task-open' }, [{ who: 'candidate', what: 'do task' }])
@@ -147,6 +151,35 @@ const isAnswered = (question: string, file: Known) => {
 }
 const unanswered = (question: string) =>
   unmet({ code: 'answer-missing', question }, [{ who: 'candidate', what: 'answer' }])
+
+/** Everybody chosen is open, and may be told. */
+function recipientsResult(
+  { question, required, recipients }: Extract<Ask, { kind: 'recipients' }>,
+  file: Known,
+): Result {
+  const chosen = file.facts[question]
+  const own = recipients.filter(({ key }) => Array.isArray(chosen) && chosen.includes(key))
+  if (own.length === 0) return required ? unanswered(question) : met()
+  for (const recipient of own) {
+    const openness = opennessOf(recipient, file.facts, file.domains)
+    if (openness.state === 'closed')
+      return unmet({ code: 'recipient-closed', recipient: nameOf(recipient), because: openness.because }, [
+        { who: 'candidate', what: 'answer' },
+      ])
+  }
+  const [first, ...more] = own.filter(({ key }) => !file.authorised?.includes(key))
+  if (!first) return met()
+  return unmet({ code: 'recipient-not-authorised', recipient: nameOf(first), count: more.length + 1 }, [
+    { who: 'candidate', what: 'sign' },
+  ])
+}
+
+const nameOf = ({ name, translations = {} }: Recipient): StoredValue => ({
+  title: name,
+  translations: Object.fromEntries(
+    Object.entries(translations).flatMap(([language, own]) => (own.name ? [[language, { title: own.name }]] : [])),
+  ),
+})
 
 function declarationResult({ question, mustBe }: Extract<Ask, { kind: 'declaration' }>, file: Known): Result {
   if (!isAnswered(question, file)) return unanswered(question)

@@ -25,6 +25,7 @@ const asks: Record<Ask['kind'], Ask> = {
   fee: { kind: 'fee', amount: 100, currency: 'EUR' },
   'offer accepted': { kind: 'offer accepted' },
   'onboarding task': { kind: 'onboarding task', task: 'handbook' },
+  recipients: { kind: 'recipients', question: 'recipients', required: true, recipients: [] },
   'source condition': { kind: 'source condition', claim: 'degree', of: 'study', condition: 'form' },
 }
 const rulesWith = (requirement: Requirement): Rules => ({

@@ -41,6 +41,7 @@ export const reachOf: Record<Ask['kind'], Reach> = {
   fee: afterSending,
   'offer accepted': afterOffer,
   'source condition': answered,
+  recipients: answered,
   'onboarding task': afterOffer,
 }
 

@@ -6,6 +6,7 @@ import type { OpenReviewState } from '../decisions/secondPerson'
 import type { AttestationForm } from '../documents/attestation'
 import type { HistoryEntry } from '../history/coverage'
 import type { LetterPart } from '../reading/letter'
+import type { Recipient } from '../recipients/choice'
 import type { ConditionState } from '../sources/conditions'
 import type { SourceCondition } from '../sources/source'
 import type { Standing, Term } from '../validity/validity'
@@ -61,9 +62,11 @@ export type Ask =
   | { kind: 'onboarding task'; task: string }
   /** What a source asks for before it answers about a claim; it follows from the file, no rules of a vacancy say it. */
   | { kind: 'source condition'; claim: string; of: ClaimKind; condition: string }
+  /** Bodies outside that were chosen are open to who chose them, and may be told; it follows from a question of the form. */
+  | { kind: 'recipients'; question: string; required: boolean; recipients: readonly Recipient[] }
 
 /** What the rules of a vacancy can ask for. */
-export type RulesAsk = Exclude<Ask, { kind: 'source condition' }>
+export type RulesAsk = Exclude<Ask, { kind: 'source condition' | 'recipients' }>
 
 /** So many years younger or older are taken from whom this holds for; `document` asks for the paper that shows it. */
 export type AgeAllowance = { years: number; when: Condition; document?: string }
@@ -177,6 +180,8 @@ export type FileFacts = {
   vouching?: { asked: number; done: number }
   skills: readonly SkillsFact[]
   permissionSigned: boolean
+  /** The bodies that may be told, by their keys. */
+  authorised?: readonly string[]
   /** What was decided about declared matters, the newest first. */
   matters?: readonly MatterFact[]
   offer: 'none' | 'open' | 'expired' | 'accepted' | 'declined'
@@ -272,6 +277,8 @@ export type OutcomeReason =
       because: string
     }
   | { code: 'fee-open'; amount: number; currency: string }
+  | { code: 'recipient-closed'; recipient: StoredValue; because: string }
+  | { code: 'recipient-not-authorised'; recipient: StoredValue; count: number }
   | { code: 'not-signed' | 'no-offer' | 'offer-open' | 'offer-expired' | 'offer-declined' | 'task-open' }
 
 export type Outcome = Pick<Requirement, 'part' | 'translations'> & {

@@ -13,6 +13,8 @@ export type RulesFault = { pointer: string } & (
   | { code: 'key-twice'; key: string }
   | { code: 'no-options' }
   | { code: 'no-parts' }
+  | { code: 'no-recipients' }
+  | { code: 'recipients-twice' }
   | { code: 'no-send-section' }
   | { code: 'holds-twice'; holds: string }
   | { code: 'unknown-question'; question: string }
@@ -77,6 +79,7 @@ function formFaults({ form }: Rules, known: readonly KnownFact[]): RulesFault[] 
   const held = new Set<string>()
   const dependsOn = new Map<string, string[]>()
   let place = 0
+  let chooses = false
   form.forEach((section, index) => {
     const pointer = `/form/${index}`
     if (section.holds !== 'questions' && held.has(section.holds))
@@ -87,6 +90,15 @@ function formFaults({ form }: Rules, known: readonly KnownFact[]): RulesFault[] 
       const at = `${pointer}/questions/${nth}`
       if (question.when) faults.push(...conditionFaults(question.when, known, `${at}/when`, place))
       faults.push(...questionFaults(question, at))
+      // A body closes by what was asked before it is chosen.
+      question.recipients?.forEach(({ exclusions = [] }, which) => {
+        exclusions.forEach(({ when }, one) => {
+          faults.push(...conditionFaults(when, known, `${at}/recipients/${which}/exclusions/${one}/when`, place))
+        })
+      })
+      faults.push(...twice(question.recipients ?? [], `${at}/recipients`))
+      if (question.kind === 'recipients' && chooses) faults.push({ pointer: at, code: 'recipients-twice' })
+      chooses ||= question.kind === 'recipients'
       const conditions = [section.when, question.when].filter((condition) => condition !== undefined)
       dependsOn.set(question.key, conditions.flatMap(factsOf).map(questionOf(known)))
       place += 1
@@ -100,7 +112,7 @@ const questionOf = (known: readonly KnownFact[]) => (fact: string) =>
   known.find(({ name }) => name === fact)?.question ?? fact
 
 function questionFaults(
-  { kind, options = [], parts = [], documentKind: paper }: Question,
+  { kind, options = [], parts = [], recipients = [], documentKind: paper }: Question,
   pointer: string,
 ): RulesFault[] {
   if (['one of', 'several of', 'ranked choice'].includes(kind) && options.length === 0)
@@ -108,6 +120,8 @@ function questionFaults(
   if (paper !== undefined && !documentKind(paper))
     return [{ pointer: `${pointer}/documentKind`, code: 'unknown-document-kind', documentKind: paper }]
   if (kind === 'languages' && offered(catalogue().languages).length === 0) return [{ pointer, code: 'no-languages' }]
+  if (kind === 'recipients' && recipients.length === 0)
+    return [{ pointer: `${pointer}/recipients`, code: 'no-recipients' }]
   if (kind === 'records' && parts.length === 0) return [{ pointer: `${pointer}/parts`, code: 'no-parts' }]
   return []
 }
@@ -163,6 +177,7 @@ function requirementFaults(
       case 'fee':
       case 'offer accepted':
       case 'source condition':
+      case 'recipients':
         return []
     }
   }

@@ -1,6 +1,6 @@
 import { writeWhen } from '../dates/write'
 import { type AnswerFault, type AnswerValue, addressParts, isBlank, type Parts } from '../form/answer'
-import type { Blank, Question, QuestionKind } from '../form/form'
+import { type Blank, choicesOf, type Question, type QuestionKind } from '../form/form'
 import { partsOf } from '../form/languages'
 import { documentName } from './names'
 import { optionWords } from './options'
@@ -15,12 +15,13 @@ export const kindWords = (kind: QuestionKind): string => say(`form.kind.${kind}`
 /** A question of a form as a sentence: what is asked, how it is answered, and what an answer leads to. */
 export function questionSentence(question: Question): string {
   const { label, help, unit } = translated(question)
-  const { kind, required, options, limit, rankUpTo, least, most, explain, paper, blanks, seenBy, parts, nameless } =
-    question
+  const { kind, required, limit, rankUpTo, least, most, explain, paper, blanks, seenBy, parts, nameless } = question
   const { documentKind } = question
   const details = [
     kindWords(kind),
-    options?.map((option) => optionWords(question, option)).join(', ') ?? '',
+    choicesOf(question)
+      .map((option) => optionWords(question, option))
+      .join(', '),
     documentKind ? say('form.ofKind', { name: documentName(documentKind) }) : '',
     rankUpTo ? say('form.upToInOrder', { count: rankUpTo }) : '',
     limit ? say('form.upToCharacters', { limit }) : '',
@@ -92,6 +93,7 @@ const wordsByKind: Record<QuestionKind, (value: string, question: Question) => s
   declaration: () => say('form.agreed'),
   records: asItIs,
   languages: asItIs,
+  recipients: asItIs,
 }
 
 const chosenWords = (question: Question | undefined, option: string) =>

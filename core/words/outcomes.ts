@@ -196,6 +196,10 @@ function reasonWords(reason: OutcomeReason, nameOf: (key: string) => string): st
         needed: reason.needed,
         asked: reason.asked > reason.done ? say('reason.askedToo', { asked: reason.asked - reason.done }) : '',
       })
+    case 'recipient-closed':
+      return say('reason.recipientClosed', { recipient: writeValue(reason.recipient), because: reason.because })
+    case 'recipient-not-authorised':
+      return say('reason.recipientNotAuthorised', { recipient: writeValue(reason.recipient), count: reason.count })
     case 'fee-open':
       return say('reason.feeOpen', { amount: writeAmount(reason.amount, reason.currency) })
     case 'not-signed':

@@ -115,6 +115,8 @@ function askWords(ask: Ask, nameOf: (key: string) => string): string {
       return nameOf(ask.task)
     case 'source condition':
       return say('ask.sourceCondition')
+    case 'recipients':
+      return say('ask.recipients', { recipients: ask.recipients.map((one) => translated(one).name).join(', ') })
   }
 }
 

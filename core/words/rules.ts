@@ -17,6 +17,8 @@ export function rulesFaultWords(fault: RulesFault, rules: Pick<Rules, 'form'>): 
       return say('rules.key-twice', { key: fault.key })
     case 'no-options':
     case 'no-parts':
+    case 'no-recipients':
+    case 'recipients-twice':
     case 'no-send-section':
     case 'no-interim':
     case 'no-link':

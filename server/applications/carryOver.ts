@@ -12,7 +12,7 @@ import { vacancyById } from '../records/vacancies/vacancies'
 import { problems } from './problems'
 
 /** What is said anew for each application: nobody agrees, or puts posts in order, once for all. */
-const neverTakenOver = ['declaration', 'ranked choice', 'document']
+const neverTakenOver = ['declaration', 'ranked choice', 'document', 'recipients']
 
 /**
  * What a new application takes over from a person's earlier ones: the newest answer to each question of the same key that

@@ -58,6 +58,7 @@ export async function readDraft(deps: Deps, actor: Account, id: string) {
     vouchings: readiness.vouchings.map(ownVouching),
     equalityGiven: application.equalityGiven,
     permission: permission && { signedAt: permission.signedAt.toISOString(), fullName: permission.fullName },
+    authorised: [...(facts.authorised ?? [])],
     permissionText: (await permissionText(deps)).text,
     outcomes,
     left: await leftOf(readiness, application),

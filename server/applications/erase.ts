@@ -17,6 +17,7 @@ const statements = [
   'DELETE FROM vouchings WHERE applicationId IN (:applications)',
   'DELETE FROM snapshots WHERE applicationId IN (:applications)',
   'DELETE FROM permissions WHERE applicationId IN (:applications)',
+  'DELETE FROM recipient_permissions WHERE applicationId IN (:applications)',
   'DELETE e FROM conversation_entries e JOIN conversations c ON c.id = e.conversationId WHERE c.applicationId IN (:applications)',
   'DELETE FROM conversations WHERE applicationId IN (:applications)',
   'DELETE v FROM matter_votes v JOIN declared_matters m ON m.id = v.matterId WHERE m.applicationId IN (:applications)',

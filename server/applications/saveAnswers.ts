@@ -1,10 +1,14 @@
 import { type Answers, faultOf, isEmpty } from '#core/form/answer'
 import { type Form, type Question, questionKeyOf, questionsOf, titlesFrom } from '#core/form/form'
 import { isSent, isWithdrawn } from '#core/hiring/stages'
+import { opennessOf } from '#core/recipients/choice'
+import { factsOfFile } from '#core/requirements/fileFacts'
+import type { FileFacts } from '#core/requirements/requirement'
 import { type Rules, requirementsIn } from '#core/rules/rules'
 import { answerFaultWords } from '#core/words/form'
 import { say } from '#core/words/say'
 import type { StoredValue } from '#core/words/stored'
+import { translated } from '#core/words/translations'
 import { recordEvent } from '../platform/audit/record'
 import { changed as tellChange } from '../platform/changes'
 import { compareAndSet } from '../platform/database/compareAndSet'
@@ -56,6 +60,7 @@ export async function saveAnswers(deps: Deps, actor: Account, id: string, { vers
     compareAndSet(application, version, changed),
     Object.keys(changes).some(isOfPerson) && rememberPerson(application.candidateId, personIn({ answers })),
   ])
+  requireOpen(rules, changes, readiness.facts)
   if (sent)
     await tellChange(deps, {
       code: 'answers-changed',
@@ -78,6 +83,27 @@ async function requireChangeable(application: Application, rules: Rules, keys: r
   if (!isWithdrawn(application) && keys.every((key) => open.has(key))) return
   const asked = await stillAsked(application, { rules, requirements: requirementsIn(rules) })
   if (!keys.every((key) => open.has(key) || asked.has(questionKeyOf(key)))) throw problems.alreadySent()
+}
+
+/** Nobody chooses a body that is not open to them; what was chosen before is left for them to see why. */
+function requireOpen({ form }: Rules, changes: Answers, facts: FileFacts) {
+  const faults = questionsOf(form).flatMap(({ key, recipients = [] }) => {
+    const chosen = changes[key]
+    return recipients.flatMap((recipient) => {
+      if (!Array.isArray(chosen) || !chosen.includes(recipient.key as never)) return []
+      const openness = opennessOf(recipient, { ...factsOfFile(facts), ...facts.answers }, facts.domains)
+      const { name } = translated(recipient)
+      return openness.state === 'closed'
+        ? [
+            {
+              pointer: `/body/changes/${key}`,
+              message: say('problem.recipientClosed', { recipient: name, because: openness.because }),
+            },
+          ]
+        : []
+    })
+  })
+  if (faults.length > 0) throw invalid(faults)
 }
 
 /** Corrected contact details are told at once; what was opened again is told when it is done. */

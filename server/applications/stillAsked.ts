@@ -21,13 +21,18 @@ export async function stillAsked(
   const gate = nextGateOf(application)
   if (isDraft(application) || !gate) return new Set()
   const sent: Answers = (await answersSent(application.id)) ?? {}
+  // What a body asks that was added since, of whom it was not asked when they sent it.
+  const choice = questionsOf(rules.form).find(({ kind }) => kind === 'recipients')
   const asked = requirements
-    .filter((requirement) => gates.indexOf(requirement.gate) >= gates.indexOf(gate))
+    .filter(
+      ({ gate: own, when }) =>
+        gates.indexOf(own) >= gates.indexOf(gate) || (choice && when && factsOf(when).includes(choice.key)),
+    )
     .flatMap(({ asks, alternatives = [], when, exempt }) => [
       ...[asks, ...alternatives].flatMap((ask) => ('question' in ask ? [ask.question] : [])),
       ...[when, exempt?.when].flatMap((condition) => (condition ? factsOf(condition) : [])),
     ])
     .map((fact) => questionKeyOf(fact).replace(/\.(country|region)$/, ''))
   const questions = new Set(questionsOf(rules.form).map(({ key }) => key))
-  return new Set(asked.filter((key) => questions.has(key) && sent[key] === undefined))
+  return new Set(asked.filter((key) => questions.has(key) && key !== choice?.key && sent[key] === undefined))
 }

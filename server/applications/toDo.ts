@@ -28,6 +28,7 @@ const labels: Record<Ask['kind'], () => string> = {
   'offer accepted': () => say('status.answerTheOffer'),
   'onboarding task': () => say('status.readAndAcknowledgeIt'),
   'source condition': () => say('status.giveWhatTheSourceAsks'),
+  recipients: () => say('status.chooseRecipients'),
 }
 
 /** What a candidate has to do about a requirement, and the place where it is done. */
@@ -77,6 +78,7 @@ export async function toDoOf(outcome: Outcome, requirement: Requirement, form: F
     case 'identity':
     case 'vouching':
     case 'permission':
+    case 'recipients':
       return go
   }
 }

@@ -26,6 +26,7 @@ import { matterFacts, mattersOfCandidates } from '../records/matters/find'
 import type { DeclaredMatter } from '../records/matters/model'
 import type { Permission } from '../records/permissions/model'
 import { permissionsOf } from '../records/permissions/permissions'
+import { permittedIn } from '../records/recipients/find'
 import { resitsOf, sittingsOf } from '../records/skills/checks'
 import type { Resit, Sitting } from '../records/skills/model'
 import type { Source } from '../records/sources/model'
@@ -120,6 +121,7 @@ export async function loadFiles(
     declared,
     posted,
     reviews,
+    permitted,
   ] = await Promise.all([
     claimsOfAll(candidates, candidates.length > 1 ? judged : undefined),
     documentsOfCandidates(candidates),
@@ -141,6 +143,7 @@ export async function loadFiles(
     mattersOfCandidates(candidates),
     postedBy(candidates),
     openReviewsOfCandidates(candidates),
+    byApplication(permittedIn(applicationIds)),
   ])
   const byId = new Map(sources.map((source) => [source.id, source]))
   const deciders = groupBy(await decisionsOn(whereDecisionsCount(claims, enquiries)), ({ claimId }) => claimId)
@@ -185,6 +188,9 @@ export async function loadFiles(
         skills: skillsOf(sat.get(id) ?? [], leave.get(id) ?? []),
         matters: matterFacts(mattersByCandidate.get(candidateId) ?? [], id),
         permissionSigned: signed.has(id),
+        authorised: (permitted.get(id) ?? [])
+          .filter(({ through }) => through >= today.toString())
+          .map(({ recipientKey }) => recipientKey),
         offer: offerState(offer, today.toString()),
         onboarding: (given.get(id) ?? []).map(({ key, doneAt }) => ({ task: key, done: Boolean(doneAt) })),
         waivers: (waived.get(id) ?? []).map(({ requirement, givenBy, reason }) => ({

@@ -1,6 +1,5 @@
-import type { DeliveryLine, PermissionLine, Recipients } from '#contract/recipients'
-import { deliveryState, permissionDays, permissionState } from '#core/recipients/delivery'
-import { sayStored } from '#core/words/stored'
+import type { PermissionLine, Recipients } from '#contract/recipients'
+import { permissionDays, permissionState } from '#core/recipients/delivery'
 import type { Account, Deps } from '../platform/deps'
 import type { FileToKeep } from '../platform/http/serve'
 import { isNameless } from '../privacy/nameless'
@@ -11,7 +10,8 @@ import { Claim } from '../records/claims/model'
 import { readBytes } from '../records/documents/bytes'
 import { deliveriesBy, permissionFor, permissionsFor, reportsSent } from '../records/recipients/find'
 import type { RecipientPermission } from '../records/recipients/model'
-import type { Report, ReportDelivery } from '../records/reports/model'
+import { chosenRecipients } from './chosen'
+import { deliveryLine } from './deliveryLine'
 import { problems } from './problems'
 import { reportable } from './reportable'
 
@@ -23,20 +23,22 @@ export async function listOwnRecipients(deps: Deps, actor: Account) {
 
 /** The same at the desk. */
 export async function listRecipients(deps: Deps, actor: Account, applicationId: string): Promise<Recipients> {
-  const { candidateId } = await sentApplication(applicationId)
-  const listed = await recipientsOf(deps, candidateId)
+  const application = await sentApplication(applicationId)
+  const { candidateId } = application
+  const [own, chosen] = await Promise.all([recipientsOf(deps, candidateId), chosenRecipients(deps, application)])
+  const listed = { ...own, chosen }
   if (!(await isNameless(deps, actor, candidateId))) return listed
   return { ...listed, permissions: listed.permissions.map((one) => ({ ...one, fullName: '', hasPaper: false })) }
 }
 
-async function recipientsOf(deps: Deps, candidateId: string): Promise<Recipients> {
+async function recipientsOf(deps: Deps, candidateId: string): Promise<Omit<Recipients, 'chosen'>> {
   const [claims, permissions] = await Promise.all([reportable(candidateId), permissionsFor(candidateId)])
   const deliveries = await deliveriesBy(permissions.map(({ id }) => id))
   const [reports, named] = await Promise.all([
     reportsSent(deliveries.map(({ reportId }) => reportId)),
-    Claim.findAll({ where: { id: [...new Set(permissions.flatMap((one) => one.claims))] } }),
+    Claim.findAll({ where: { id: [...new Set(permissions.flatMap((one) => one.claims ?? []))] } }),
   ])
-  const titles = new Map(named.map(({ id, details }) => [id, labelOf(details)]))
+  const titles = new Map([...named, ...claims].map(({ id, details }) => [id, labelOf(details)]))
   const today = deps.clock.today()
   return {
     today: today.toString(),
@@ -44,7 +46,7 @@ async function recipientsOf(deps: Deps, candidateId: string): Promise<Recipients
     claims: claims.map(({ id, details, rung }) => ({ id, title: labelOf(details), rung })),
     permissions: permissions.map((permission) => ({
       ...lineOf(permission, today.toString()),
-      claims: permission.claims.flatMap((id) => titles.get(id) ?? []),
+      claims: (permission.claims ?? claims.map(({ id }) => id)).flatMap((id) => titles.get(id) ?? []),
       deliveries: deliveries
         .filter(({ permissionId }) => permissionId === permission.id)
         .map((delivery) => deliveryLine(deps, delivery, reports.get(delivery.reportId)!)),
@@ -54,39 +56,11 @@ async function recipientsOf(deps: Deps, candidateId: string): Promise<Recipients
 
 function lineOf(permission: RecipientPermission, today: string): Omit<PermissionLine, 'claims' | 'deliveries'> {
   const { id, name, mail, language, purpose, given, fullName, signedOn, through, sha256, withdrawnAt } = permission
+  const { applicationId } = permission
   const state = { through, withdrawnAt: withdrawnAt?.toISOString() ?? null, signed: Boolean(sha256) }
   return {
     ...{ id, recipient: { name, mail, language }, purpose, given, fullName, signedOn, through },
-    ...{ hasPaper: Boolean(sha256), state: permissionState(state, today) },
-  }
-}
-
-/** Where something that was sent stands now. */
-export const stateOf = (
-  { clock }: Deps,
-  { way, linkEndsAt, takenBackAt }: ReportDelivery,
-  { endsAt, revokedAt }: Report,
-) =>
-  deliveryState(
-    {
-      ...{ way: way!, linkEndsAt: linkEndsAt?.toISOString() ?? null, endsAt: endsAt.toISOString() },
-      ...{ revokedAt: revokedAt?.toISOString() ?? null, takenBackAt: takenBackAt?.toISOString() ?? null },
-    },
-    clock.now().toISOString(),
-  )
-
-/** Why a report does not hold any more; empty where it does. */
-export const whyRevoked = ({ revokedBecause }: Report): string =>
-  revokedBecause ? sayStored(revokedBecause.code, revokedBecause.values) : ''
-
-function deliveryLine(deps: Deps, delivery: ReportDelivery, report: Report): DeliveryLine {
-  const { id, way, sentAt, sentBy, linkEndsAt, openings = 0, lastOpenedAt, savedAt } = delivery
-  return {
-    ...{ id, reference: report.reference, way: way!, state: stateOf(deps, delivery, report) },
-    ...{ because: whyRevoked(report), sentAt: sentAt.toISOString(), sentBy },
-    claims: report.content.claims.map(({ title }) => title),
-    ...{ linkEndsAt: linkEndsAt?.toISOString() ?? null, endsAt: report.endsAt.toISOString() },
-    ...{ openings, lastOpenedAt: lastOpenedAt?.toISOString() ?? null, savedAt: savedAt?.toISOString() ?? null },
+    ...{ inApplication: Boolean(applicationId), hasPaper: Boolean(sha256), state: permissionState(state, today) },
   }
 }
 

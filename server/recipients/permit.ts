@@ -1,3 +1,4 @@
+import { UniqueConstraintError } from 'sequelize'
 import { v7 as uuid } from 'uuid'
 import { writeWhen } from '#core/dates/write'
 import { permissionDays } from '#core/recipients/delivery'
@@ -5,7 +6,7 @@ import { type Language, say } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import { changeWhere } from '../platform/database/compareAndSet'
 import type { Account, Deps } from '../platform/deps'
-import { invalidField } from '../platform/errors/problems'
+import { changedMeanwhile, invalidField } from '../platform/errors/problems'
 import { candidateOf } from '../records/accounts/candidate'
 import { sentApplication } from '../records/applications/find'
 import { labelOf } from '../records/claims/label'
@@ -48,7 +49,7 @@ export async function permitRecipient(
     after: [],
   })
   const { sha256, fullName: name } = signed
-  const permission = await keep(deps, actor, candidate.id, wish, {
+  const permission = await keepPermission(deps, actor, candidate.id, wish, {
     ...{ given: 'portal', fullName: name, sha256, signedOn: deps.clock.today().toString() },
   })
   if (send) await sendUnder(deps, actor, candidate.id, permission, send)
@@ -65,7 +66,7 @@ export async function notePermission(
   const { candidateId } = await sentApplication(applicationId)
   if (signedOn > deps.clock.today().toString()) throw invalidField('/body/signedOn', say('problem.dayInFuture'))
   await chosenOf(deps, candidateId, wish)
-  const { id } = await keep(deps, actor, candidateId, wish, {
+  const { id } = await keepPermission(deps, actor, candidateId, wish, {
     ...{ given: 'paper', fullName: fullName.trim(), signedOn, notedBy: actor.name },
   })
   return { id }
@@ -96,27 +97,31 @@ async function chosenOf({ clock }: Deps, candidateId: string, { claims, through 
 }
 
 type Signed = Pick<RecipientPermission, 'given' | 'fullName' | 'signedOn'> &
-  Partial<Pick<RecipientPermission, 'sha256' | 'notedBy'>>
+  Partial<Pick<RecipientPermission, 'sha256' | 'notedBy' | 'applicationId' | 'recipientKey' | 'holdsFor'>>
 
-async function keep(
+/** Keeps a permission that was signed, and says so. */
+export async function keepPermission(
   deps: Deps,
   actor: Account,
   candidateId: string,
-  { recipient, purpose, claims, through }: Wish,
+  { recipient, purpose, claims, through }: Omit<Wish, 'claims'> & Partial<Pick<Wish, 'claims'>>,
   signed: Signed,
 ): Promise<RecipientPermission> {
   const { name, mail, language } = recipient
   const permission = await RecipientPermission.create({
     ...{ id: uuid(), candidateId, name: name.trim(), mail: mail.trim(), language, purpose: purpose.trim() },
-    ...{ claims, through, createdAt: deps.clock.now() },
+    ...{ claims: claims ?? null, through, createdAt: deps.clock.now() },
     ...signed,
+  }).catch((error: unknown) => {
+    throw error instanceof UniqueConstraintError ? changedMeanwhile() : error
   })
   await recordEvent(deps, actor, {
     code: 'recipient-permitted',
     words: signed.given === 'paper' ? 'recipient-permitted.paper' : 'recipient-permitted',
     values: { recipient: permission.name, day: { day: through } },
     candidateId,
-    details: { claims: claims.length, through },
+    ...(signed.applicationId ? { applicationId: signed.applicationId } : {}),
+    details: { claims: claims?.length ?? 'all', through },
   })
   return permission
 }

@@ -8,5 +8,7 @@ export const problems = {
   nothingToSend: () => conflict('nothing-to-send', coded('problem.nothingToSend')),
   takenBack: () => conflict('taken-back', coded('problem.isTakenBack')),
   notOpen: () => conflict('link-closed', coded('problem.linkIsClosed')),
+  notReady: () => conflict('not-ready', coded('problem.recipientNotReady')),
+  applicationEnded: () => conflict('ended', coded('problem.thisApplicationHasEndedNothing')),
   hasPaper: () => conflict('has-paper', coded('problem.permissionHasPaper')),
 }

@@ -2,6 +2,7 @@ import * as contract from '#contract/recipients'
 import { accountWithPassword } from '../accounts/lookAfter'
 import { withPassword } from '../accounts/withPassword'
 import { bind, bindFile } from '../platform/http/bind'
+import { chooseRecipients, listChosen } from './choose'
 import { listOwnRecipients, listRecipients, readOwnPermission, readPermission } from './list'
 import { addPaper, notePermission, permitRecipient } from './permit'
 import { sendOwnRecord, sendRecord } from './send'
@@ -14,6 +15,12 @@ export const recipientRoutes = [
     const { password, agreed, ...wish } = input.body
     await accountWithPassword(actor, password)
     return permitRecipient(deps, actor, wish)
+  }),
+  bind(contract.listChosenRecipients, ({ deps, actor, input }) => listChosen(deps, actor, input.params.id)),
+  withPassword(contract.chooseRecipients, async ({ deps, actor, input }) => {
+    const { password, agreed, ...choice } = input.body
+    await accountWithPassword(actor, password)
+    return chooseRecipients(deps, actor, input.params.id, choice)
   }),
   bind(contract.sendOwnRecord, ({ deps, actor, input }) => sendOwnRecord(deps, actor, input.params.id, input.body)),
   bind(contract.withdrawRecipient, ({ deps, actor, input }) => withdrawRecipient(deps, actor, input.params.id)),

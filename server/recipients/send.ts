@@ -17,6 +17,7 @@ import { permissionFor } from '../records/recipients/find'
 import type { RecipientPermission } from '../records/recipients/model'
 import { type Report, ReportDelivery } from '../records/reports/model'
 import { writeReport } from '../reports/make'
+import { chosenRecipients } from './chosen'
 import { problems } from './problems'
 import { reportable } from './reportable'
 
@@ -28,7 +29,9 @@ const limit = { most: 20, seconds: 86_400 }
 /** Sends by one’s own permission. */
 export async function sendOwnRecord(deps: Deps, actor: Account, id: string, how: How) {
   const candidate = await candidateOf(deps, actor)
-  await sendUnder(deps, actor, candidate.id, await permissionFor(candidate.id, id), how)
+  const permission = await permissionFor(candidate.id, id)
+  await requireReady(deps, permission)
+  await sendUnder(deps, actor, candidate.id, permission, how)
   return { done: true as const }
 }
 
@@ -41,8 +44,19 @@ export async function sendRecord(
 ) {
   const { candidateId } = await sentApplication(id)
   if (await isNameless(deps, actor, candidateId)) throw problems.namesHidden()
-  await sendUnder(deps, actor, candidateId, await permissionFor(candidateId, permission), how)
+  const permitted = await permissionFor(candidateId, permission)
+  await requireReady(deps, permitted)
+  await sendUnder(deps, actor, candidateId, permitted, how)
   return { done: true as const }
+}
+
+/** A body that was chosen in an application receives something once all that it needs is proven. */
+async function requireReady(deps: Deps, { applicationId, recipientKey }: RecipientPermission) {
+  if (!applicationId) return
+  const own = (await chosenRecipients(deps, await sentApplication(applicationId))).find(
+    ({ key }) => key === recipientKey,
+  )
+  if (!own?.chosen || own.left.length > 0 || own.state === 'closed') throw problems.notReady()
 }
 
 /**
@@ -66,7 +80,8 @@ export async function sendUnder(
   const now = deps.clock.now()
   if (state !== 'holds' || !(await changeWhere(permission, { withdrawnAt: null }, { lastSentAt: now })))
     throw problems.notPermitted()
-  const chosen = (await reportable(candidateId)).filter(({ id }) => claims.includes(id)).map(({ id }) => id)
+  const told = await reportable(candidateId)
+  const chosen = claims ? told.filter(({ id }) => claims.includes(id)) : told
   if (chosen.length === 0) throw problems.nothingToSend()
   await countAttempt(deps, `records of ${candidateId}`, limit)
   await countMailTo(deps, mail)
@@ -74,7 +89,11 @@ export async function sendUnder(
     deps,
     actor,
     { candidateId },
-    { language, scope: 'file', audience: 'recipient', recipient: name, chosen: new Set(chosen) },
+    {
+      ...{ language, scope: 'file', audience: 'recipient', recipient: name },
+      // Of what there is none, a body that was chosen learns too.
+      ...(claims ? { chosen: new Set(chosen.map(({ id }) => id)) } : {}),
+    },
   )
   const attachment = await attachmentOf(deps, report, way)
   const { token, tokenHash } = newToken()

@@ -8,7 +8,7 @@ import type { FileToKeep } from '../platform/http/serve'
 import { hashOf } from '../platform/http/tokens'
 import { Report, ReportDelivery } from '../records/reports/model'
 import { inForm } from '../reports/make'
-import { stateOf, whyRevoked } from './list'
+import { stateOf, whyRevoked } from './deliveryLine'
 import { problems } from './problems'
 
 async function sharedBy(token: string): Promise<{ delivery: ReportDelivery; report: Report }> {

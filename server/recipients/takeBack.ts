@@ -9,7 +9,8 @@ import { deliveriesBy, deliveryFor, permissionFor } from '../records/recipients/
 import type { RecipientPermission } from '../records/recipients/model'
 import { Report, type ReportDelivery } from '../records/reports/model'
 import { revoke } from '../reports/revoke'
-import { stateOf } from './list'
+import { leaveOut } from './choose'
+import { stateOf } from './deliveryLine'
 import { problems } from './problems'
 
 const byPerson: StoredText = { code: 'report.revoked.takenBack' }
@@ -56,13 +57,16 @@ export async function endPermission(
 
 /** Nothing more is sent by it, and what was sent is taken back. */
 async function withdraw(deps: Deps, actor: Account, permission: RecipientPermission, because: StoredText) {
-  const withdrawn = await changeWhere(permission, { withdrawnAt: null }, { withdrawnAt: deps.clock.now() })
+  const now = deps.clock.now()
+  const withdrawn = await changeWhere(permission, { withdrawnAt: null }, { withdrawnAt: now, holdsFor: null })
   if (!withdrawn) throw problems.takenBack()
   await recordEvent(deps, actor, {
     code: 'recipient-permission-withdrawn',
     values: { recipient: permission.name },
     candidateId: permission.candidateId,
+    ...(permission.applicationId ? { applicationId: permission.applicationId } : {}),
   })
+  await leaveOut(deps, actor, permission)
   for (const delivery of await deliveriesBy([permission.id])) {
     const report = await Report.findByPk(delivery.reportId, { rejectOnEmpty: true })
     await takeBack(deps, actor, { delivery, report, because })

@@ -16,7 +16,7 @@ export type Wish = {
 }
 
 /** What is confirmed is chosen to begin with. */
-export const freshWish = ({ today, claims }: Recipients, language: Language): Wish => ({
+export const freshWish = ({ today, claims }: Pick<Recipients, 'today' | 'claims'>, language: Language): Wish => ({
   recipient: { name: '', mail: '', language },
   purpose: '',
   claims: claims.filter(({ rung }) => rung === 'confirmed').map(({ id }) => id),
@@ -29,7 +29,7 @@ export const isWhole = ({ recipient: { name, mail }, purpose, claims, through }:
 type Props = {
   wish: Wish
   onChange: (wish: Wish) => void
-  recipients: Recipients
+  recipients: Pick<Recipients, 'today' | 'claims'>
   throughLabel: string
   problem: Problem | undefined
 }

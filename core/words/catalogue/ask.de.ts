@@ -58,4 +58,5 @@ export default {
   'ask.part.number': '{{label}}: Nummer',
   'ask.part.fee': '{{label}}: ihre Gebühr',
   'ask.part.language': '{{label}}: Übersetzung',
+  'ask.recipients': 'Erlaubnis für die gewählten von: {{recipients}}',
 } satisfies Translated<typeof english>

@@ -55,4 +55,5 @@ export default {
   'ask.part.number': '{{label}}: number',
   'ask.part.fee': '{{label}}: its fee',
   'ask.part.language': '{{label}}: translation',
+  'ask.recipients': 'permission for those chosen of: {{recipients}}',
 } as const

@@ -86,4 +86,5 @@ export default {
   'form.language': 'Sprache',
   'form.howWell': 'Wie gut (A1 bis C2)',
   'form.everybodyReadsThis': 'Das werden alle lesen können.',
+  'form.kind.recipients': 'Empfänger zur Auswahl',
 } satisfies Translated<typeof english>

@@ -83,4 +83,5 @@ export default {
   'form.language': 'Language',
   'form.howWell': 'How well (A1 to C2)',
   'form.everybodyReadsThis': 'Everybody will be able to read this.',
+  'form.kind.recipients': 'recipients to choose',
 } as const

@@ -35,4 +35,6 @@ export default {
   'permission.recipient': 'Empfänger',
   'permission.purpose': 'Wofür',
   'permission.ofWhat': 'Worüber',
+  'permission.toChosenAllows':
+    'Ich erlaube {{operator}}, {{recipient}} zu schicken, was für diese Bewerbung über mich nachgewiesen ist, und nichts anderes.',
 } satisfies Translated<typeof english>

@@ -32,4 +32,6 @@ export default {
   'permission.recipient': 'Recipient',
   'permission.purpose': 'What for',
   'permission.ofWhat': 'Of what',
+  'permission.toChosenAllows':
+    'I allow {{operator}} to send {{recipient}} what has been proven of me for this application, and nothing else.',
 } as const

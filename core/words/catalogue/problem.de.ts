@@ -468,4 +468,7 @@ export default {
   'problem.permissionTooLong': 'Eine Erlaubnis gilt höchstens ein Jahr.',
   'problem.claimNotReportable': 'Etwas davon steht nicht mehr in Ihrer Akte oder wird niemandem außerhalb mitgeteilt.',
   'problem.linkLives': 'Ein Link ist {{least}} bis {{most}} Tage offen.',
+  'problem.noSuchRecipient': 'Dieser Empfänger kann hier nicht gewählt werden.',
+  'problem.recipientClosed': '{{recipient}} steht Ihnen nicht offen: {{because}}',
+  'problem.recipientNotReady': 'Etwas, das dieser Empfänger braucht, ist noch nicht nachgewiesen.',
 } satisfies Translated<typeof english>

@@ -438,4 +438,7 @@ export default {
   'problem.permissionTooLong': 'A permission is given for at most a year.',
   'problem.claimNotReportable': 'One of these is not in your file any more, or is not told to anybody outside.',
   'problem.linkLives': 'A link is open for {{least}} to {{most}} days.',
+  'problem.noSuchRecipient': 'This recipient cannot be chosen here.',
+  'problem.recipientClosed': '{{recipient}} is not open to you: {{because}}',
+  'problem.recipientNotReady': 'Something this recipient needs is not proven yet.',
 } as const

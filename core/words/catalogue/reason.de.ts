@@ -93,4 +93,8 @@ export default {
   'reason.letterMissing': 'Auf dem Schreiben fehlt: {{parts}}.',
   'reason.letterMissingAnd': 'Auf dem Schreiben fehlt: {{parts}}. {{reason}}',
   'reason.restricted': '{{claim}} gilt, {{standing}}.',
+  'reason.recipientClosed': '{{recipient}} steht Ihnen nicht offen: {{because}}',
+  'reason.recipientNotAuthorised_one': '{{recipient}} darf noch nichts erfahren: Unterschreiben Sie die Erlaubnis.',
+  'reason.recipientNotAuthorised_other':
+    '{{recipient}} und andere, zusammen {{count}}, dürfen noch nichts erfahren: Unterschreiben Sie die Erlaubnis.',
 } satisfies Translated<typeof english>

@@ -85,4 +85,8 @@ export default {
   'reason.letterMissing': 'Missing on the letter: {{parts}}.',
   'reason.letterMissingAnd': 'Missing on the letter: {{parts}}. {{reason}}',
   'reason.restricted': '{{claim}} holds, {{standing}}.',
+  'reason.recipientClosed': '{{recipient}} is not open to you: {{because}}',
+  'reason.recipientNotAuthorised_one': '{{recipient}} may not be told yet: sign the permission.',
+  'reason.recipientNotAuthorised_other':
+    '{{recipient}} and others, {{count}} in all, may not be told yet: sign the permission.',
 } as const

@@ -61,8 +61,8 @@ export default {
   'recipients.delivery.ended': 'Zeit ist um',
   'recipients.delivery.revoked': 'gilt nicht mehr: {{because}}',
   'recipients.delivery.taken back': 'zurückgenommen: {{because}}',
-  'recipients.notOpened': 'noch nicht geöffnet',
-  'recipients.opened_one': 'einmal geöffnet, {{day}}',
+  'recipients.notOpened': 'Noch nicht geöffnet',
+  'recipients.opened_one': 'Einmal geöffnet, {{day}}',
   'recipients.opened_other': '{{count}} Mal geöffnet, zuletzt {{day}}',
   'recipients.saved': 'gespeichert {{day}}',
   'recipients.takeBack': 'Zurücknehmen',
@@ -88,4 +88,5 @@ export default {
   'recipients.isNoted': 'Vermerkt. Fügen Sie nun das unterschriebene Papier hinzu.',
   'recipients.atDesk': 'Empfänger ({{count}})',
   'recipients.noneAtDesk': 'Für niemanden außerhalb liegt eine Erlaubnis vor.',
+  'recipients.for': 'Wofür: {{purpose}}',
 } satisfies Translated<typeof english>

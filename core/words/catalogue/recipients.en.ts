@@ -58,9 +58,9 @@ export default {
   'recipients.delivery.ended': 'time has ended',
   'recipients.delivery.revoked': 'does not hold any more: {{because}}',
   'recipients.delivery.taken back': 'taken back: {{because}}',
-  'recipients.notOpened': 'not opened yet',
-  'recipients.opened_one': 'opened once, {{day}}',
-  'recipients.opened_other': 'opened {{count}} times, last {{day}}',
+  'recipients.notOpened': 'Not opened yet',
+  'recipients.opened_one': 'Opened once, {{day}}',
+  'recipients.opened_other': 'Opened {{count}} times, last {{day}}',
   'recipients.saved': 'saved {{day}}',
   'recipients.takeBack': 'Take it back',
   'recipients.takeBackMeans':
@@ -85,4 +85,5 @@ export default {
   'recipients.isNoted': 'Noted. Now add the signed paper.',
   'recipients.atDesk': 'Recipients ({{count}})',
   'recipients.noneAtDesk': 'There is no permission on file for anybody outside.',
+  'recipients.for': 'For: {{purpose}}',
 } as const

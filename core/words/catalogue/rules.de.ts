@@ -74,4 +74,7 @@ export default {
   'rules.ask.source condition': 'Was eine Quelle verlangt',
   'rules.no-letter':
     'Ein vollständiges Schreiben ist verlangt, aber kein Papier. Verlangen Sie das Papier oder einen Beleg.',
+  'rules.no-recipients': 'Eine Auswahl von Empfängern braucht mindestens einen Empfänger.',
+  'rules.recipients-twice': 'Empfänger werden nur in einer Frage gewählt.',
+  'rules.ask.recipients': 'Empfänger',
 } satisfies Translated<typeof english>

@@ -69,4 +69,7 @@ export default {
   'rules.ask.age': 'An age',
   'rules.ask.source condition': 'What a source asks for',
   'rules.no-letter': 'A whole letter is asked for, but no paper. Ask for the paper to be attached, or for evidence.',
+  'rules.no-recipients': 'A choice of recipients needs at least one recipient.',
+  'rules.recipients-twice': 'Recipients are chosen in one question only.',
+  'rules.ask.recipients': 'Recipients',
 } as const

@@ -194,4 +194,5 @@ export default {
     'Wählen Sie, was der Nachweis zeigt. Alles andere bleibt verborgen; dass etwas verborgen ist, sieht man.',
   'status.showThese': 'Nachweis, der dies zeigt',
   'status.sendRecord': 'Jemand anderem schicken',
+  'status.chooseRecipients': 'Wählen und unterschreiben',
 } satisfies Translated<typeof english>

@@ -189,4 +189,5 @@ export default {
     'Choose what the credential shows. Everything else in it stays hidden; that something is hidden can be seen.',
   'status.showThese': 'Credential that shows these',
   'status.sendRecord': 'Send it to somebody else',
+  'status.chooseRecipients': 'Choose and sign',
 } as const

@@ -1,3 +1,4 @@
+import { rowsOf } from '../../platform/database/rows'
 import { notFound } from '../../platform/errors/problems'
 import { mergedWith } from '../accounts/candidate'
 import { Report, ReportDelivery } from '../reports/model'
@@ -9,6 +10,12 @@ export const permissionsFor = async (candidateId: string): Promise<RecipientPerm
     where: { candidateId: await mergedWith(candidateId) },
     order: [['createdAt', 'DESC'], 'id'],
   })
+
+/** The permissions that hold for bodies chosen in applications. */
+export const permittedIn = async (applicationId: string[]) =>
+  (await rowsOf(RecipientPermission, { applicationId, withdrawnAt: null })).map((row) => ({
+    ...{ applicationId: row.applicationId!, recipientKey: row.recipientKey!, through: row.through },
+  }))
 
 /** @throws Problem `not-found`, also where it is of somebody else */
 export async function permissionFor(candidateId: string, id: string): Promise<RecipientPermission> {

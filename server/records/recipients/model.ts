@@ -6,7 +6,18 @@ import {
   type Sequelize,
 } from 'sequelize'
 import type { Language } from '#core/words/say'
-import { day, define, id, json, moment, momentOrNull, text, textOrNull, uuid } from '../../platform/database/columns'
+import {
+  day,
+  define,
+  id,
+  jsonOrNull,
+  moment,
+  momentOrNull,
+  text,
+  textOrNull,
+  uuid,
+  uuidOrNull,
+} from '../../platform/database/columns'
 
 /** A permission to tell one recipient what has been proven of some claims: signed here, or on paper. */
 export class RecipientPermission extends Model<
@@ -20,8 +31,13 @@ export class RecipientPermission extends Model<
   declare mail: string
   declare language: Language
   declare purpose: string
-  /** The claims it is for. */
-  declare claims: string[]
+  /** The claims it is for; none are named where it is for all that a body one has chosen needs. */
+  declare claims: CreationOptional<string[] | null>
+  /** The application in which the body was chosen, and which of its bodies it is; one permission holds for each. */
+  declare applicationId: CreationOptional<string | null>
+  declare recipientKey: CreationOptional<string | null>
+  /** Both while it holds, for which there is no second; nothing where it was withdrawn, or is for no application. */
+  declare holdsFor: CreationOptional<string | null>
   /** As it was signed. */
   declare fullName: string
   declare given: 'portal' | 'paper'
@@ -44,7 +60,10 @@ export const defineRecipients = (sequelize: Sequelize) =>
     mail: text,
     language: text,
     purpose: text,
-    claims: json,
+    claims: jsonOrNull,
+    applicationId: uuidOrNull,
+    recipientKey: textOrNull,
+    holdsFor: textOrNull,
     fullName: text,
     given: text,
     notedBy: textOrNull,

@@ -62,7 +62,7 @@ function OneRecipient({ file, permission, today }: OneProps) {
         <span className="text-ink-2">{say(`recipients.state.${state}`, { day: writeWhen(through) })}</span>
       </p>
       <p className="text-ink-2">
-        {recipient.mail}. {purpose}. {say('recipients.of', { claims: claims.join(', ') })}
+        {recipient.mail}. {say('recipients.for', { purpose })}. {say('recipients.of', { claims: claims.join(', ') })}
       </p>
       <p className="flex flex-wrap gap-x-4 text-ink-2">
         {say(

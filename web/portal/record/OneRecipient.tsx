@@ -24,7 +24,7 @@ export function OneRecipient({ permission, today }: { permission: PermissionLine
         </span>
       </div>
       <p className="text-ink-2">
-        {recipient.mail}. {purpose}. {say('recipients.of', { claims: claims.join(', ') })}
+        {recipient.mail}. {say('recipients.for', { purpose })}. {say('recipients.of', { claims: claims.join(', ') })}
       </p>
       <p className="flex flex-wrap gap-x-4 text-[0.93em] text-ink-2">
         {say(given === 'paper' ? 'recipients.onPaper' : 'recipients.signedOn', { day: writeWhen(signedOn) })}

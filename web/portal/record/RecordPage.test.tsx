@@ -50,7 +50,7 @@ test('each says what it received, whether it was read, and is taken back once it
       deliveries: [aDelivery({ openings: 2, lastOpenedAt: '2026-11-30T09:00:00Z', savedAt: '2026-11-30T09:01:00Z' })],
     }),
   )
-  expect(await screen.findByText(/opened 2 times, last 30 Nov 2026, saved 30 Nov 2026/)).toBeTruthy()
+  expect(await screen.findByText(/Opened 2 times, last 30 Nov 2026, saved 30 Nov 2026/)).toBeTruthy()
   await user.click(screen.getByRole('button', { name: 'Take it back' }))
   expect(screen.getByText(/Rail Inspectorate is told/)).toBeTruthy()
   await user.click(screen.getByRole('button', { name: 'Take it back' }))
