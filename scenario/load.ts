@@ -14,6 +14,7 @@ import { inTransaction } from '#server/platform/database/connection'
 import { writeSetting, writeVersioned } from '#server/platform/database/settings'
 import type { Fixed } from '#server/platform/deps'
 import { Message } from '#server/platform/mail/model'
+import { chooseRecipients } from '#server/recipients/choose'
 import { Account as AccountRow, actorOf } from '#server/records/accounts/model'
 import { applicationById } from '#server/records/applications/find'
 import { addCheck } from '#server/records/skills/checks'
@@ -159,6 +160,9 @@ async function play(world: World, plan: PersonPlan) {
   if (plan.sent === undefined) return
   const sending = depsAt(world, plan.sent)
   await inTransaction(sequelize, () => signForApplication(sending, actor, id, { fullName: name }))
+  const { chooses } = plan
+  if (chooses)
+    await inTransaction(sequelize, () => chooseRecipients(sending, actor, id, { choose: chooses, fullName: name }))
   await inTransaction(sequelize, async () => sendApplication(sending, actor, id, (await applicationById(id)).version))
   for (const [index, act] of [...plan.acts].sort((a, b) => a.day - b.day).entries()) {
     await perform({ world, plan, actor, applicationId: id, claimIds, deps: depsAt(world, act.day, index * 4) }, act)

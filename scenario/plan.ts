@@ -93,6 +93,8 @@ export type PersonPlan = {
   jobs: JobPlan[]
   credentials: CredentialPlan[]
   declares?: Record<string, string>
+  /** Bodies outside they have chosen, by their keys. */
+  chooses?: string[]
   /** Days before loading when it was sent; absent while it is still being written. */
   sent?: number
   acts: Act[]

@@ -48,6 +48,7 @@ test('where names are hidden, what is chosen or counted is read, what is written
     ...['number', 'money', 'date', 'partial date', 'yes or no', 'one of', 'several of', 'ranked choice', 'country'],
     'declaration',
     'languages',
+    'recipients',
   ])
   expect(questionKinds.filter((kind) => !ask(kind) && ask(kind, { nameless: true }))).toEqual(['text', 'long text'])
   expect(ask('one of', { fill: 'country-name' })).toBe(false)

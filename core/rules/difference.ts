@@ -3,6 +3,7 @@ import { type KnownFact, knownFacts } from '../conditions/vocabulary'
 import type { Question, Section } from '../form/form'
 import { conditionWords } from '../words/conditions'
 import { questionSentence } from '../words/form'
+import { recipientSentence } from '../words/recipients'
 import { requirementSentence } from '../words/requirements'
 import { rolesWords } from '../words/roles'
 import { say } from '../words/say'
@@ -73,7 +74,10 @@ function saying(rules: Rules, names: Names): Record<'section' | 'question' | 're
 const sectionSentence = ({ title, heading, intro, when }: Section, known: readonly KnownFact[]) =>
   `${say('rules.sectionAsks', { title, heading, intro })}${onlyIf(when, known)}`
 const askedAs = (question: Question, known: readonly KnownFact[]) =>
-  `${questionSentence(question)}${onlyIf(question.when, known)}`
+  [
+    `${questionSentence(question)}${onlyIf(question.when, known)}`,
+    ...(question.recipients ?? []).map((recipient) => recipientSentence(recipient, known)),
+  ].join(' ')
 const onlyIf = (when: Condition | undefined, known: readonly KnownFact[]) =>
   when ? ` ${say('ask.onlyIf', { condition: conditionWords(when, known) })}` : ''
 const cited = ({ citation }: Rules['requirements'][number]) =>

@@ -31,6 +31,8 @@ export const ropeInspectors: PersonPlan[] = [
         fields: { 'sum-insured': '500000000', abroad: 'yes' },
       }),
     ],
+    declares: { 'registers.winter': 'yes' },
+    chooses: ['lower-alps', 'high-alps'],
     sent: -24,
     acts: [
       { day: -22, see: 'study 1' },

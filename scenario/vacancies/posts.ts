@@ -3,6 +3,7 @@ import type { Requirement } from '#core/requirements/requirement'
 import type { NewVacancy } from '#server/records/vacancies/vacancies'
 import { equality, identity, vouching } from '../form'
 
+import { registers } from './registers'
 import {
   boss,
   certifiedCopy,
@@ -186,6 +187,7 @@ export const posts: Post[] = [
   },
   {
     slug: 'rope-access-inspector',
+    asks: registers,
     title: 'Rope-access inspector',
     family: 'Inspection',
     place: 'Vallorne valley station',

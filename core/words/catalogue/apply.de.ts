@@ -437,4 +437,5 @@ export default {
   'apply.speed.free': 'kostenlos',
   'apply.speed.means': 'Was die Quelle verlangt, zahlen wir. Über einer Grenze wird es hier erst genehmigt.',
   'apply.credential.kept': 'Ihr digitaler Nachweis ist echt und aufbewahrt; jemand hier sieht ihn an, bevor er zählt.',
+  'apply.recipientsSignThemselves': 'Dass jede es erfährt, erlauben sie selbst, wenn sie die Bewerbung übernehmen.',
 } satisfies Translated<typeof english>

@@ -423,4 +423,5 @@ export default {
   'apply.speed.free': 'free of charge',
   'apply.speed.means': 'We pay what the source charges. Above a limit somebody here approves it first.',
   'apply.credential.kept': 'Your digital credential is genuine and kept; somebody here looks at it before it counts.',
+  'apply.recipientsSignThemselves': 'They allow each to be told themselves, when they take the application over.',
 } as const

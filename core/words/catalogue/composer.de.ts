@@ -456,4 +456,18 @@ export default {
   'composer.willBePublicMeans': 'Wer antwortet, liest das daneben.',
   'composer.languagesSpoken': 'Gesprochene Sprachen',
   'composer.wholeLetter': 'Das Schreiben muss Position, ersten und letzten Tag, Unterschrift und Briefkopf haben',
+  'composer.recipients': 'Empfänger zur Auswahl',
+  'composer.recipient': 'Empfänger {{index}}',
+  'composer.recipientName': 'Name',
+  'composer.recipientMail': 'Mailadresse, an die geschickt wird',
+  'composer.recipientLanguage': 'Sprache, die dort gelesen wird',
+  'composer.recipientAbout': 'Was dort damit geschieht, gesagt vor der Wahl',
+  'composer.recipientGate': 'Es bekommt den Nachweis, sobald alles erfüllt ist von',
+  'composer.notOpenIf': 'Nicht offen, wenn',
+  'composer.becauseSaid': 'Weil (gesagt vor der Wahl)',
+  'composer.addExclusion': 'Sagen, wem es nicht offensteht',
+  'composer.addRecipient': 'Einen Empfänger hinzufügen',
+  'composer.newRecipient': 'Neuer Empfänger',
+  'composer.askOnlyOf':
+    'Was nur dieser braucht: Geben Sie Fragen und Anforderungen die Bedingung, dass er gewählt ist.',
 } satisfies Translated<typeof english>

@@ -77,4 +77,6 @@ export default {
   'rules.no-recipients': 'Eine Auswahl von Empfängern braucht mindestens einen Empfänger.',
   'rules.recipients-twice': 'Empfänger werden nur in einer Frage gewählt.',
   'rules.ask.recipients': 'Empfänger',
+  'rules.recipient': '{{name}} ({{mail}}) bekommt den Nachweis, sobald alles erfüllt ist {{gate}}. {{about}}',
+  'rules.notOpenIf': 'Nicht offen, wenn {{condition}}: {{because}}',
 } satisfies Translated<typeof english>

@@ -72,4 +72,6 @@ export default {
   'rules.no-recipients': 'A choice of recipients needs at least one recipient.',
   'rules.recipients-twice': 'Recipients are chosen in one question only.',
   'rules.ask.recipients': 'Recipients',
+  'rules.recipient': '{{name}} ({{mail}}) receives the record once all is met {{gate}}. {{about}}',
+  'rules.notOpenIf': 'Not open if {{condition}}: {{because}}',
 } as const

@@ -1,11 +1,12 @@
 import { useState } from 'react'
 import type { File } from '#contract/desk'
-import type { DeliveryLine, Recipients as Listed, PermissionLine } from '#contract/recipients'
+import type { ChosenRecipient, DeliveryLine, Recipients as Listed, PermissionLine } from '#contract/recipients'
 import { writeWhen } from '#core/dates/write'
 import { say } from '#core/words/say'
 import { addressOf, api, type Problem } from '../../api'
 import { Deliveries } from '../../recipients/Deliveries'
 import { HowToSend, howOf, usualSending } from '../../recipients/HowToSend'
+import { recipientState } from '../../recipients/recipientState'
 import { freshWish, isWhole, WhomAndWhat } from '../../recipients/WhomAndWhat'
 import { Button } from '../../ui/Button'
 import { DateField } from '../../ui/DateField'
@@ -23,13 +24,19 @@ export function Recipients({ file }: { file: File }) {
   const { may } = useSession()
   const { data } = api.endpoints.listRecipients.useQuery({ params: { id: file.id } }, { skip: !may('listRecipients') })
   const [noting, setNoting] = useState(false)
-  if (!data || (data.permissions.length === 0 && !may('noteRecipientPermission'))) return null
+  if (!data || (data.permissions.length + data.chosen.length === 0 && !may('noteRecipientPermission'))) return null
   return (
     <More key={file.id} title={say('recipients.atDesk', { count: data.permissions.length })}>
       <div className="grid grid-cols-[minmax(0,1fr)] gap-2">
+        <Chosen chosen={data.chosen} />
         {data.permissions.length === 0 && <p className="text-ink-2">{say('recipients.noneAtDesk')}</p>}
         {data.permissions.map((permission) => (
-          <OneRecipient key={permission.id} file={file} permission={permission} today={data.today} />
+          <OneRecipient
+            key={permission.id}
+            {...{ file, permission }}
+            today={data.today}
+            ready={isReady(permission, data.chosen)}
+          />
         ))}
         {noting ? (
           <Note file={file} recipients={data} onDone={() => setNoting(false)} />
@@ -45,9 +52,41 @@ export function Recipients({ file }: { file: File }) {
   )
 }
 
-type OneProps = { file: File; permission: PermissionLine; today: string }
+/** A body that was chosen in the application receives something once all that it needs is proven. */
+const isReady = ({ id, inApplication }: PermissionLine, chosen: readonly ChosenRecipient[]) =>
+  !inApplication || chosen.some((one) => one.permission === id && one.left.length === 0 && one.state !== 'closed')
 
-function OneRecipient({ file, permission, today }: OneProps) {
+/** The bodies chosen in this application, where each stands, and what it still needs. */
+function Chosen({ chosen }: { chosen: readonly ChosenRecipient[] }) {
+  const own = chosen.filter((one) => one.chosen)
+  if (own.length === 0) return null
+  return (
+    <section aria-label={say('recipients.chosenIn')}>
+      <h4 className="font-semibold">{say('recipients.chosenIn')}</h4>
+      <ul className="divide-y divide-line">
+        {own.map((recipient) => (
+          <li key={recipient.key} className="py-1.5">
+            <p className="flex flex-wrap justify-between gap-x-4">
+              <span>{recipient.name}</span>
+              <span className={recipient.state === 'ready' ? 'font-semibold text-confirmed' : 'text-ink-2'}>
+                {recipientState(recipient)}
+              </span>
+            </p>
+            {recipient.left.map(({ title, why }) => (
+              <p key={title} className="text-ink-2">
+                {title}: {why}
+              </p>
+            ))}
+          </li>
+        ))}
+      </ul>
+    </section>
+  )
+}
+
+type OneProps = { file: File; permission: PermissionLine; today: string; ready: boolean }
+
+function OneRecipient({ file, permission, today, ready }: OneProps) {
   const { may } = useSession()
   const [doing, setDoing] = useState<'send' | 'withdraw'>()
   const { id, recipient, purpose, claims, state, given, fullName, signedOn, through, hasPaper, deliveries } = permission
@@ -91,7 +130,9 @@ function OneRecipient({ file, permission, today }: OneProps) {
       {state === 'paper to come' && may('addRecipientPaper') && <AddPaper {...{ params, recipient }} />}
       {!doing && named && state !== 'withdrawn' && (
         <p className="mt-1 flex flex-wrap gap-x-3 gap-y-1">
-          {state === 'holds' && <Button onClick={() => setDoing('send')}>{say('recipients.sendAgain')}</Button>}
+          {state === 'holds' && ready && (
+            <Button onClick={() => setDoing('send')}>{say('recipients.sendAgain')}</Button>
+          )}
           <Button kind="quiet" onClick={() => setDoing('withdraw')}>
             {say('recipients.withdraw')}
           </Button>

@@ -17,7 +17,7 @@ import { writeMoment } from '../../ui/write'
 import { useAct } from '../../useAct'
 import { Table } from '../overviews/Overview'
 import { useToast } from '../useToast'
-import { gateWords } from './RequirementEditor'
+import { gateWords } from './gateWords'
 
 const effectWords: Record<Change['effect'], string> = {
   gains: say('composer.newlyOpen2'),

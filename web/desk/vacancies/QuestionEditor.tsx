@@ -12,6 +12,7 @@ import { CheckList, LongField, SelectField, TextField } from '../../ui/Field'
 import { Tick } from '../../ui/Tick'
 import { ConditionEditor } from './ConditionEditor'
 import { freshKey } from './freshKey'
+import { freshRecipient, RecipientsEditor } from './RecipientsEditor'
 
 type Props = {
   question: Question
@@ -145,13 +146,14 @@ export function QuestionEditor({ question, known, onChange }: Props) {
           onChange={(everybody) => set({ public: everybody || undefined })}
         />
       )}
+      {question.kind === 'recipients' && <RecipientsEditor {...{ question, known, onChange }} />}
       {question.kind === 'records' && <Parts question={question} onChange={onChange} />}
       <TextField
         label={say('composer.helpBeneathIt')}
         value={question.help ?? ''}
         onChange={(event) => set({ help: unset(event.target.value) })}
       />
-      {question.kind !== 'document' && question.kind !== 'declaration' && (
+      {question.kind !== 'document' && question.kind !== 'declaration' && question.kind !== 'recipients' && (
         <CheckList
           label={say('composer.honestBlanksThatWillDo')}
           options={blanks.map((value) => ({ value, label: blankWords(value) }))}
@@ -213,6 +215,7 @@ function ofKind(question: Question, kind: Question['kind']): Question {
     paper,
     documentKind,
     videoSeconds,
+    recipients,
   } = question
   return {
     key,
@@ -230,6 +233,7 @@ function ofKind(question: Question, kind: Question['kind']): Question {
     ...(withRange.has(kind) ? { least, most, unit: kind === 'money' ? 'EUR' : unit } : {}),
     ...(kind === 'yes or no' ? { explain, paper, documentKind, videoSeconds } : {}),
     ...(kind === 'document' ? { documentKind, videoSeconds } : {}),
+    ...(kind === 'recipients' ? { recipients: recipients ?? [freshRecipient([])] } : {}),
     ...(kind === 'records'
       ? { parts: parts ?? [{ key: 'name', label: say('composer.name'), kind: 'text', required: true }] }
       : {}),

@@ -19,6 +19,7 @@ import { Button } from '../../ui/Button'
 import { CheckList, LongField, SelectField, TextField } from '../../ui/Field'
 import { AskEditor, newAsk } from './AskEditor'
 import { ConditionEditor } from './ConditionEditor'
+import { gateWords } from './gateWords'
 
 type Props = {
   requirement: Requirement
@@ -26,13 +27,6 @@ type Props = {
   known: readonly KnownFact[]
   checks: Readonly<Record<string, string>>
   onChange: (next: Requirement) => void
-}
-
-export const gateWords: Record<Gate, string> = {
-  send: say('composer.whenApplying'),
-  shortlist: say('composer.beforeTheShortlist'),
-  offer: say('composer.beforeAnOffer'),
-  start: say('composer.beforeTheFirstDay'),
 }
 
 const rungWords = {

@@ -8,8 +8,8 @@ import { SelectField } from '../../ui/Field'
 import { ProblemNote } from '../../ui/ProblemNote'
 import { useAct } from '../../useAct'
 import { useInTurn } from '../../useInTurn'
+import { gateWords } from './gateWords'
 import { MadeUpEditor } from './MadeUpEditor'
-import { gateWords } from './RequirementEditor'
 
 export type Tried = {
   requirement: string

@@ -12,6 +12,7 @@ import { Sheet } from '../../ui/Sheet'
 import { writeDayOf } from '../../ui/write'
 import { AskedPaper } from './AskedPaper'
 import { DecidedBefore } from './DecidedBefore'
+import { RecipientsAnswer } from './RecipientsAnswer'
 import type { Autosave } from './useAutosave'
 
 type Props = { draft: Draft; section: Section; autosave: Autosave }
@@ -27,6 +28,8 @@ export function QuestionsSection({ draft, section, autosave }: Props) {
             <MaybeDecided question={question} draft={draft} autosave={autosave}>
               {question.kind === 'document' ? (
                 <AskedPaper question={question} draft={draft} titled />
+              ) : question.kind === 'recipients' ? (
+                <RecipientsAnswer {...{ question, draft, autosave }} />
               ) : (
                 <AnswerField
                   question={question}

@@ -13,7 +13,8 @@ import { useAct } from '../../useAct'
 /** Somebody one has allowed to be told, what each received, and how that is sent anew or taken back. */
 export function OneRecipient({ permission, today }: { permission: PermissionLine; today: string }) {
   const [doing, setDoing] = useState<'send' | 'withdraw'>()
-  const { id, recipient, purpose, claims, state, given, signedOn, through, hasPaper, deliveries } = permission
+  const { id, recipient, purpose, claims, state, given, signedOn, through, hasPaper, inApplication, deliveries } =
+    permission
   const done = () => setDoing(undefined)
   return (
     <Sheet className="grid grid-cols-[minmax(0,1fr)] gap-2">
@@ -43,7 +44,9 @@ export function OneRecipient({ permission, today }: { permission: PermissionLine
       />
       {!doing && state !== 'withdrawn' && (
         <p className="flex flex-wrap gap-x-4 gap-y-1">
-          {state === 'holds' && <Button onClick={() => setDoing('send')}>{say('recipients.sendAgain')}</Button>}
+          {state === 'holds' && !inApplication && (
+            <Button onClick={() => setDoing('send')}>{say('recipients.sendAgain')}</Button>
+          )}
           <Button kind="quiet" onClick={() => setDoing('withdraw')}>
             {say('recipients.withdraw')}
           </Button>

@@ -13,7 +13,13 @@ import { useSession } from '../../useSession'
 import { Signing } from '../Signing'
 
 /** Whom, what, how, and the permission for it, signed: one page, one act. */
-export function SendRecord({ recipients, onDone }: { recipients: Pick<Recipients, 'today' | 'claims'>; onDone: () => void }) {
+export function SendRecord({
+  recipients,
+  onDone,
+}: {
+  recipients: Pick<Recipients, 'today' | 'claims'>
+  onDone: () => void
+}) {
   const { organisation } = useSession()
   const { act, busy, problem } = useAct('permitRecipient')
   const [wish, setWish] = useState(() =>

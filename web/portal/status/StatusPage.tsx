@@ -19,6 +19,7 @@ import { GiveToSource, withoutSourcePapers } from '../apply/WhatSourceAsks'
 import { WhomWeAsk } from '../apply/WhomWeAsk'
 import { Documents } from '../documents/Documents'
 import { AskUs } from './AskUs'
+import { ChosenRecipients } from './ChosenRecipients'
 import { CorrectContact } from './CorrectContact'
 import { CoverSheets } from './CoverSheets'
 import { Hearings } from './Hearings'
@@ -143,6 +144,7 @@ export function StatusPage() {
           </div>
         )}
         <Originals id={status.id} />
+        <ChosenRecipients id={status.id} canAdd={isActive(status)} />
         <OwnReports id={status.id} />
         <CoverSheets id={status.id} />
         <AskUs status={status} />

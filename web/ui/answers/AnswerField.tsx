@@ -1,5 +1,5 @@
 import { type AnswerValue, isBlank, type Parts } from '#core/form/answer'
-import type { Question } from '#core/form/form'
+import { choicesOf, type Question } from '#core/form/form'
 import { languageParts } from '#core/form/languages'
 import { masked } from '#core/words/form'
 import { optionWords } from '#core/words/options'
@@ -78,6 +78,7 @@ function ByKind(props: AnswerProps) {
         />
       )
     case 'several of':
+    case 'recipients':
       return (
         <CheckList label={label} help={help} error={error} options={named(question)} value={list} onChange={onChange} />
       )
@@ -148,7 +149,7 @@ function ByKind(props: AnswerProps) {
 }
 
 const named = (question: Question) =>
-  (question.options ?? []).map((option) => ({ value: option, label: optionWords(question, option) }))
+  choicesOf(question).map((option) => ({ value: option, label: optionWords(question, option) }))
 const partsOf = (value: AnswerValue): Parts =>
   typeof value === 'string' || Array.isArray(value) ? {} : (value as Parts)
 
