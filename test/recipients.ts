@@ -1,4 +1,4 @@
-import type { DeliveryLine, PermissionLine, Recipients } from '#contract/recipients'
+import type { ChosenRecipient, DeliveryLine, PermissionLine, Recipients } from '#contract/recipients'
 
 /** What was sent to a recipient, as lists show it. */
 export const aDelivery = (over: Partial<DeliveryLine> = {}): DeliveryLine => ({
@@ -30,4 +30,11 @@ export const someRecipients = (...permissions: PermissionLine[]): Recipients => 
     { id: '0190a3f0-0000-7000-8000-000000000031', title: 'A degree', rung: 'confirmed' },
     { id: '0190a3f0-0000-7000-8000-000000000032', title: 'A job', rung: 'claimed' },
   ],
+})
+
+/** A body that was chosen in an application and may be told. */
+export const aBody = (over: Partial<ChosenRecipient> = {}): ChosenRecipient => ({
+  ...{ key: 'one', name: 'A body', about: '', gate: 'shortlist', chosen: true, state: 'being proven', because: '' },
+  ...{ deciding: [], left: [], permission: null, sent: null },
+  ...over,
 })

@@ -69,7 +69,7 @@ test('what two bodies ask is asked once, what one asks only where it is chosen',
 })
 
 test('each that is chosen has to be allowed, and to be open; the reason names it', () => {
-  const reasonOf = (...given: Parameters<typeof judged>) => outcomeWords({ title: '', ...judged(...given)[0]! })
+  const reasonOf = (...given: Parameters<typeof judged>) => outcomeWords(judged(...given)[0]!)
   expect(reasonOf({ bodies: ['low', 'high'], heights: 'yes' }, ['high'])).toBe(
     'Body low may not be told yet: sign the permission.',
   )

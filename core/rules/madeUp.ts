@@ -4,7 +4,7 @@ import type { CefrLevel } from '../catalogue/cefr'
 import { partialDate } from '../dates/partialDate'
 import { attestationForms } from '../documents/attestation'
 import { type Answers, answeredKeys, factsOfAnswers } from '../form/answer'
-import type { Form } from '../form/form'
+import { choicesOf, type Form } from '../form/form'
 import type { ClaimFacts, FileFacts, Rung } from '../requirements/requirement'
 
 /** A person who does not exist, described in the few words that rules look at. */
@@ -63,6 +63,10 @@ export function fileOfMadeUp(
     blankAnswers: answeredKeys(form, madeUp.answers),
     skills: madeUp.checksPassed.map((check) => ({ check, state: 'marked', percent: 100, passed: true })),
     permissionSigned: madeUp.permissionSigned,
+    // Whoever is made up and signs, signs for everybody they choose.
+    authorised: madeUp.permissionSigned
+      ? form.flatMap(({ questions }) => questions.flatMap((question) => choicesOf(question)))
+      : [],
     offer: 'none',
     onboarding: [],
     waivers: [],

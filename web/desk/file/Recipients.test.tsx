@@ -1,13 +1,18 @@
 import { screen, waitFor } from '@testing-library/react'
+import type { ChosenRecipient } from '#contract/recipients'
 import type { Role } from '#contract/roles'
 import { aFile } from '../../../test/deskFile'
 import { showPage } from '../../../test/page'
-import { aDelivery, aPermission, someRecipients } from '../../../test/recipients'
+import { aBody, aDelivery, aPermission, someRecipients } from '../../../test/recipients'
 import { Recipients } from './Recipients'
 
-async function show(permissions: Parameters<typeof someRecipients>, roles: Role[] = ['coordinator']) {
+async function show(
+  permissions: Parameters<typeof someRecipients>,
+  roles: Role[] = ['coordinator'],
+  chosen: ChosenRecipient[] = [],
+) {
   const shown = await showPage(<Recipients file={aFile()} />, {
-    ...{ roles, listRecipients: someRecipients(...permissions) },
+    ...{ roles, listRecipients: { ...someRecipients(...permissions), chosen } },
     ...{ sendRecord: { done: true }, endRecipientPermission: { done: true }, takeBackRecord: { done: true } },
     ...{ noteRecipientPermission: { id: aPermission().id }, addRecipientPaper: { done: true } },
   } as never)
@@ -62,4 +67,16 @@ test('an auditor sees what was sent and has no button for anything; a hidden nam
   expect(screen.getByText('Signed 29 Nov 2026')).toBeTruthy()
   expect(screen.queryAllByRole('button')).toEqual([])
   expect(screen.queryAllByRole('link')).toEqual([])
+})
+
+test('a body that was chosen receives something once nothing is left for it, and says what is', async () => {
+  const left = [{ title: 'Diploma seen', why: 'Look at the paper', who: 'desk' as const }]
+  const permission = aPermission({ inApplication: true, deliveries: [] })
+  const { unmount } = await show([permission], ['coordinator'], [aBody({ permission: permission.id, left })])
+  expect(screen.getByText('Diploma seen: Look at the paper')).toBeTruthy()
+  expect(screen.queryByRole('button', { name: 'Send what is proven today' })).toBeNull()
+  unmount()
+  await show([permission], ['coordinator'], [aBody({ permission: permission.id, state: 'ready' })])
+  expect(screen.getByText('ready to be sent')).toBeTruthy()
+  expect(screen.getByRole('button', { name: 'Send what is proven today' })).toBeTruthy()
 })

@@ -74,7 +74,7 @@ function Chosen({ chosen }: { chosen: readonly ChosenRecipient[] }) {
             </p>
             {recipient.left.map(({ title, why }) => (
               <p key={title} className="text-ink-2">
-                {title}: {why}
+                {why.startsWith(title) ? why : `${title}: ${why}`}
               </p>
             ))}
           </li>

@@ -5,7 +5,7 @@ import { gates } from '#core/requirements/requirement'
 import { type Language, languages, say } from '#core/words/say'
 import { LongField, SelectField, TextField } from '../../ui/Field'
 import { languageNames } from '../../ui/languageNames'
-import { ConditionEditor } from './ConditionEditor'
+import { ConditionEditor, newComparison } from './ConditionEditor'
 import { freshKey } from './freshKey'
 import { gateWords } from './gateWords'
 
@@ -122,7 +122,7 @@ function Exclusions({ exclusions, known, onChange }: ExclusionsProps) {
         <button
           type="button"
           className="justify-self-start font-semibold text-confirmed"
-          onClick={() => onChange([...exclusions, { when: { all: [] }, because: '' }])}
+          onClick={() => onChange([...exclusions, { when: { all: [newComparison(known)] }, because: '' }])}
         >
           {say('composer.addExclusion')}
         </button>
