@@ -69,7 +69,9 @@ test('the desk sends by a permission on file, and notes one that came on paper',
   await rail.getByLabel('A PDF that they keep').check()
   await expectAccessible(desk, 'recipients of a file')
   await rail.getByRole('button', { name: 'Send', exact: true }).click()
-  await expect(desk.getByText('Sent to Lower Alps Rail Inspectorate')).toBeVisible()
+  await expect(
+    desk.getByRole('region', { name: /^Notices/ }).getByText('Sent to Lower Alps Rail Inspectorate'),
+  ).toBeVisible()
   await expect(rail.getByText(/by Ines.*as PDF/).first()).toBeVisible()
 
   await desk.getByRole('button', { name: 'Note a permission on paper' }).click()

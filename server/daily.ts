@@ -17,6 +17,7 @@ import { queueJob } from './platform/jobs/queue'
 import { forgetUnheldBytes } from './privacy/erase'
 import { retain } from './privacy/retain'
 import { readinessOf } from './readiness/readiness'
+import { sendReady } from './recipients/send'
 import { candidateWithMail } from './records/accounts/candidate'
 import { Application } from './records/applications/model'
 import { isTheirs } from './records/applications/writtenFor'
@@ -50,6 +51,7 @@ export async function runDaily(deps: Deps) {
     markOverdue,
     queueUnread,
     lookThroughNightly,
+    sendReady,
     retain,
   ]
   let failed = 0

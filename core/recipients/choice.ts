@@ -1,7 +1,7 @@
 import type { Condition, Facts } from '../conditions/condition'
 import { judge } from '../conditions/judge'
 import type { Domains } from '../conditions/outcomes'
-import type { Gate } from '../requirements/requirement'
+import type { Gate } from '../requirements/gates'
 import type { Language } from '../words/say'
 import { type Translations, translated } from '../words/translations'
 

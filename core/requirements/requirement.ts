@@ -13,10 +13,10 @@ import type { Standing, Term } from '../validity/validity'
 import type { StoredValue } from '../words/stored'
 import type { Translations } from '../words/translations'
 import type { ClaimKind } from './claimKind'
+import { type Gate, gates } from './gates'
 import type { MatterFact } from './matter'
 
-export const gates = ['send', 'shortlist', 'offer', 'start'] as const
-export type Gate = (typeof gates)[number]
+export { type Gate, gates }
 
 export const rungs = ['claimed', 'evidenced', 'asked', 'confirmed', 'contradicted', 'unconfirmable', 'waived'] as const
 export type Rung = (typeof rungs)[number]

@@ -1,5 +1,6 @@
 import type { Question } from '#core/form/form'
 import { aDegree, aJob, aPaper, claimOf, type House, look, openHouse, personAnswers } from '../../test/house'
+import { Event } from '../platform/audit/model'
 import { clockAhead } from '../platform/clock'
 import { inTransaction } from '../platform/database/connection'
 import { readinessOf } from '../readiness/readiness'
@@ -7,8 +8,10 @@ import { accountOfCandidate } from '../records/accounts/candidate'
 import { actorOf } from '../records/accounts/model'
 import { Application } from '../records/applications/model'
 import { RecipientPermission } from '../records/recipients/model'
+import { ReportDelivery } from '../records/reports/model'
 import { chooseRecipients } from './choose'
 import { chosenRecipients } from './chosen'
+import { sendReady } from './send'
 
 let house: House
 beforeAll(async () => {
@@ -164,6 +167,25 @@ describe('once it is sent', () => {
       ['tannberg', 'being proven'],
       ['high-alps', 'open'],
     ])
+  })
+
+  test('what is ready goes by itself in the night, once; what is not stays, and so does what a person has sent', async () => {
+    const { id, degreeId, desk, candidate } = await sent('Heidi', 'lower-alps', 'tannberg')
+    await sendReady(house.deps)
+    expect(await states(candidate, id)).toMatchObject({ 'lower-alps': 'being proven', tannberg: 'being proven' })
+    await look(desk, id, degreeId)
+    await sendReady(house.deps)
+    await sendReady(house.deps)
+    const after = await bodies(candidate, id)
+    expect([after['lower-alps']!.sent?.sentBy, after.tannberg!.state]).toEqual([
+      house.deps.organisation.name,
+      'being proven',
+    ])
+    const { candidateId } = await Application.findByPk(id, { rejectOnEmpty: true })
+    expect(await ReportDelivery.count({ where: { permissionId: after['lower-alps']!.permission! } })).toBe(1)
+    expect(await Event.count({ where: { candidateId, code: 'report-made' } })).toBe(1)
+    await house.workOff()
+    expect((await house.mailTo('register@lari.example', 'Heidi')).text).toMatch(/shared/)
   })
 
   test('a permission that is withdrawn takes the body off, with what it alone had asked; it can be chosen anew', async () => {

@@ -203,6 +203,15 @@ describe('what is refused, and changes nothing', () => {
   })
 })
 
+test('nobody’s mailbox is filled from here: a sixth within the hour is refused, and sends nothing', async () => {
+  const file = await provenFile(house, ['Viola', 'Viele'])
+  const { id } = await file.candidate.done('permitRecipient', { body: wishOf(file, 'Viola Viele') })
+  const send = () => file.candidate.call('sendOwnRecord', { params: { id }, body: { way: 'link' } })
+  for (let sent = 0; sent < 5; sent += 1) expect((await send()).status).toBe(200)
+  expect((await send()).status).toBe(429)
+  expect((await own(file))[0]!.deliveries).toHaveLength(5)
+})
+
 test('a link ends at the end of its last day, and says so; its report goes on holding', async () => {
   const one = await shared(['Ende', 'Ended'], { send: { way: 'link', linkEndsOn: house.day(3) } })
   const at = (days: number) => ({

@@ -1,9 +1,12 @@
+import { Op } from 'sequelize'
 import { Temporal } from 'temporal-polyfill'
 import { v7 as uuid } from 'uuid'
 import { beginOf } from '#core/dates/zoned'
+import { isActive } from '#core/hiring/stages'
 import { type DeliveryWay, linkDays, permissionState } from '#core/recipients/delivery'
 import { say } from '#core/words/say'
 import { changeWhere } from '../platform/database/compareAndSet'
+import { forEachRow } from '../platform/database/forEachRow'
 import type { Account, Deps } from '../platform/deps'
 import { invalidField } from '../platform/errors/problems'
 import { countAttempt, countMailTo } from '../platform/http/limits'
@@ -11,16 +14,18 @@ import { newToken } from '../platform/http/tokens'
 import { queueMail } from '../platform/mail/queueMail'
 import { isNameless } from '../privacy/nameless'
 import { candidateOf } from '../records/accounts/candidate'
-import { sentApplication } from '../records/applications/find'
+import { applicationById, sentApplication } from '../records/applications/find'
 import { keepBytes } from '../records/documents/bytes'
 import { permissionFor } from '../records/recipients/find'
-import type { RecipientPermission } from '../records/recipients/model'
+import { RecipientPermission } from '../records/recipients/model'
 import { type Report, ReportDelivery } from '../records/reports/model'
 import { writeReport } from '../reports/make'
 import { chosenRecipients } from './chosen'
 import { problems } from './problems'
 import { reportable } from './reportable'
 
+/** Somebody, or the system by night. */
+type Sender = Account | { kind: 'system' }
 export type How = { way: DeliveryWay; linkEndsOn?: string }
 
 /** Nobody sends more than so much a day. */
@@ -51,13 +56,36 @@ export async function sendRecord(
 }
 
 /** A body that was chosen in an application receives something once all that it needs is proven. */
-async function requireReady(deps: Deps, { applicationId, recipientKey }: RecipientPermission) {
-  if (!applicationId) return
-  const own = (await chosenRecipients(deps, await sentApplication(applicationId))).find(
-    ({ key }) => key === recipientKey,
-  )
-  if (!own?.chosen || own.left.length > 0 || own.state === 'closed') throw problems.notReady()
+async function requireReady(deps: Deps, permission: RecipientPermission) {
+  if (permission.applicationId && !(await isReady(deps, permission))) throw problems.notReady()
 }
+
+async function isReady(deps: Deps, { applicationId, recipientKey }: RecipientPermission): Promise<boolean> {
+  const bodies = await chosenRecipients(deps, await sentApplication(applicationId!))
+  const own = bodies.find(({ key }) => key === recipientKey)
+  return Boolean(own?.chosen) && own?.left.length === 0 && own.state !== 'closed'
+}
+
+/**
+ * Sends, by night, what has become ready for bodies that were chosen in applications and have received nothing yet; what is sent
+ * again after that is for a person to send.
+ *
+ * @returns how many failed
+ */
+export const sendReady = (deps: Deps): Promise<number> =>
+  forEachRow(
+    deps,
+    RecipientPermission,
+    {
+      ...{ withdrawnAt: null, holdsFor: { [Op.ne]: null }, lastSentAt: null },
+      through: { [Op.gte]: deps.clock.today().toString() },
+    },
+    async (permission) => {
+      const application = await applicationById(permission.applicationId!)
+      if (!isActive(application) || !(await isReady(deps, permission))) return
+      await sendUnder(deps, { kind: 'system' }, application.candidateId, permission, { way: 'link' })
+    },
+  )
 
 /**
  * Makes a report of what is proven today of the claims a permission is for, and sends it. The permission is written to first:
@@ -67,7 +95,7 @@ async function requireReady(deps: Deps, { applicationId, recipientKey }: Recipie
  */
 export async function sendUnder(
   deps: Deps,
-  actor: Account,
+  actor: Sender,
   candidateId: string,
   permission: RecipientPermission,
   { way, linkEndsOn }: How,
@@ -83,8 +111,11 @@ export async function sendUnder(
   const told = await reportable(candidateId)
   const chosen = claims ? told.filter(({ id }) => claims.includes(id)) : told
   if (chosen.length === 0) throw problems.nothingToSend()
-  await countAttempt(deps, `records of ${candidateId}`, limit)
-  await countMailTo(deps, mail)
+  // Whom a vacancy offers is no address that somebody has typed.
+  if (!permission.applicationId) {
+    await countAttempt(deps, `records of ${candidateId}`, limit)
+    await countMailTo(deps, mail)
+  }
   const report = await writeReport(
     deps,
     actor,
@@ -98,7 +129,15 @@ export async function sendUnder(
   const attachment = await attachmentOf(deps, report, way)
   const { token, tokenHash } = newToken()
   await ReportDelivery.create({
-    ...{ id: uuid(), reportId: report.id, toName: name, toMail: mail, language, sentAt: now, sentBy: actor.name },
+    ...{
+      id: uuid(),
+      reportId: report.id,
+      toName: name,
+      toMail: mail,
+      language,
+      sentAt: now,
+      sentBy: nameOf(deps, actor),
+    },
     ...{ permissionId: permission.id, way, linkEndsAt, tokenHash: way === 'link' ? tokenHash : null },
     attachedSha256: way === 'credential' ? attachment!.sha256 : null,
   })
@@ -119,6 +158,8 @@ export async function sendUnder(
       values: { ...said, address: `${publicUrl}/check` },
     })
 }
+
+const nameOf = ({ organisation }: Deps, actor: Sender) => (actor.kind === 'account' ? actor.name : organisation.name)
 
 const usualEnd = ({ clock }: Deps) => clock.today().add({ days: linkDays.usual }).toString()
 

@@ -70,7 +70,7 @@ type Sees = (kind: HiddenKind) => boolean
 /** The one maker: gathers, leaves out what its reader may not see, signs it in both ways, and draws it. */
 export async function writeReport(
   deps: Deps,
-  actor: Account,
+  actor: Account | { kind: 'system' },
   { candidateId, application }: About,
   wish: Wish,
   seesAtDesk: Sees = () => false,
@@ -101,7 +101,10 @@ export async function writeReport(
     const report = await Report.create({
       ...{ id, reference, candidateId, applicationId: scope === 'file' ? null : (application?.id ?? null) },
       ...{ audience, sight: [...sight], language, asAt, madeAt: new Date(content.madeAt) },
-      ...{ madeBy: actor.name, madeById: actor.id, content, stated: stated.filter(({ claimId }) => told.has(claimId)) },
+      ...(actor.kind === 'account'
+        ? { madeBy: actor.name, madeById: actor.id }
+        : { madeBy: deps.organisation.name, madeById: null }),
+      ...{ content, stated: stated.filter(({ claimId }) => told.has(claimId)) },
       ...{ jwt, sdJwt, pdfSha256: await keepBytes(pdf, 'application/pdf', deps.clock.now()), tokenHash },
       ...{ statusIndex: number, endsAt, version: 1 },
     })

@@ -1,12 +1,12 @@
 import { useState } from 'react'
 import type { File } from '#contract/desk'
 import type { ChosenRecipient, DeliveryLine, Recipients as Listed, PermissionLine } from '#contract/recipients'
-import { writeWhen } from '#core/dates/write'
 import { say } from '#core/words/say'
 import { addressOf, api, type Problem } from '../../api'
 import { Deliveries } from '../../recipients/Deliveries'
-import { HowToSend, howOf, usualSending } from '../../recipients/HowToSend'
+import { PermissionFacts } from '../../recipients/PermissionFacts'
 import { recipientState } from '../../recipients/recipientState'
+import { SendAgain } from '../../recipients/SendAgain'
 import { freshWish, isWhole, WhomAndWhat } from '../../recipients/WhomAndWhat'
 import { Button } from '../../ui/Button'
 import { DateField } from '../../ui/DateField'
@@ -62,7 +62,7 @@ function Chosen({ chosen }: { chosen: readonly ChosenRecipient[] }) {
   if (own.length === 0) return null
   return (
     <section aria-label={say('recipients.chosenIn')}>
-      <h4 className="font-semibold">{say('recipients.chosenIn')}</h4>
+      <h3 className="font-semibold">{say('recipients.chosenIn')}</h3>
       <ul className="divide-y divide-line">
         {own.map((recipient) => (
           <li key={recipient.key} className="py-1.5">
@@ -89,36 +89,17 @@ type OneProps = { file: File; permission: PermissionLine; today: string; ready: 
 function OneRecipient({ file, permission, today, ready }: OneProps) {
   const { may } = useSession()
   const [doing, setDoing] = useState<'send' | 'withdraw'>()
-  const { id, recipient, purpose, claims, state, given, fullName, signedOn, through, hasPaper, deliveries } = permission
+  const { id, recipient, state, fullName, deliveries } = permission
   const params = { id: file.id, permission: id }
   const done = () => setDoing(undefined)
-  const signed = { name: fullName, day: writeWhen(signedOn) }
   const named = fullName !== '' && may('sendRecord')
   return (
     <article className="rounded-sheet border border-line bg-sheet px-3 py-2">
-      <p className="flex flex-wrap justify-between gap-x-4">
-        <span className="font-semibold">{recipient.name}</span>
-        <span className="text-ink-2">{say(`recipients.state.${state}`, { day: writeWhen(through) })}</span>
-      </p>
-      <p className="text-ink-2">
-        {recipient.mail}. {say('recipients.for', { purpose })}. {say('recipients.of', { claims: claims.join(', ') })}
-      </p>
-      <p className="flex flex-wrap gap-x-4 text-ink-2">
-        {say(
-          given === 'paper' ? 'recipients.onPaper' : fullName ? 'recipients.signedBy' : 'recipients.signedOn',
-          signed,
-        )}
-        {hasPaper && (
-          <a
-            href={addressOf('readRecipientPermission', { params })}
-            className="font-semibold text-confirmed underline"
-            target="_blank"
-            rel="noreferrer"
-          >
-            {say('recipients.permissionAtDesk')}
-          </a>
-        )}
-      </p>
+      <PermissionFacts
+        permission={permission}
+        address={addressOf('readRecipientPermission', { params })}
+        open={say('recipients.permissionAtDesk')}
+      />
       <Deliveries
         deliveries={deliveries}
         {...(may('takeBackRecord') && {
@@ -153,32 +134,12 @@ type Doing = {
 function Send({ params, recipient, today, onDone }: Doing & { today: string }) {
   const { act, busy, problem } = useAct('sendRecord')
   const toast = useToast()
-  const [sending, setSending] = useState(() => usualSending(today))
-  const send = async () => {
-    const how = howOf(sending)
-    if (!how || !(await act({ params, body: how }))) return
+  const send = async (how: Parameters<typeof act>[0]['body']) => {
+    if (!(await act({ params, body: how }))) return
     toast(say('recipients.isSent', { recipient: recipient.name }))
     onDone()
   }
-  return (
-    <div className="mt-2 grid gap-3 border-line border-t pt-2">
-      <HowToSend
-        name={`way ${params.permission}`}
-        sending={sending}
-        onChange={setSending}
-        error={faultAt(problem, 'linkEndsOn')}
-      />
-      <ProblemNote problem={problem?.faults ? undefined : problem} />
-      <p className="flex gap-2">
-        <Button kind="main" busy={busy} onClick={() => void send()}>
-          {say('recipients.send')}
-        </Button>
-        <Button kind="quiet" onClick={onDone}>
-          {say('recipients.cancel')}
-        </Button>
-      </p>
-    </div>
-  )
+  return <SendAgain {...{ today, busy, problem, onDone }} id={params.permission} onSend={(how) => void send(how)} />
 }
 
 function Withdraw({ params, recipient, onDone }: Doing) {
