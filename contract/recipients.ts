@@ -33,7 +33,9 @@ const PermissionLine = Type.Object({
   id: Id,
   recipient: Type.Object({ name: Type.String(), mail: Type.String(), language: oneOf(languages) }),
   purpose: Type.String(),
-  claims: Type.Array(Type.String(), { description: 'What may be told of' }),
+  claims: Type.Array(Type.String(), {
+    description: 'What may be told of; of a body chosen in an application, what it needs',
+  }),
   state: oneOf(permissionStates),
   given: oneOf(['portal', 'paper'] as const),
   fullName: Type.String({ description: 'As it was signed; empty where names are hidden' }),

@@ -98,19 +98,15 @@ const views: View[] = [
       await page.locator('html[lang=de]').waitFor()
     },
   },
+  {
+    name: 'recipients',
+    as: 'mateo.lindqvist@mail.example',
+    go: (page) => page.goto(`${address}/record`),
+  },
   { name: 'status', as: 'maelle.dreau-okafor@mail.example', go: myApplication },
   { name: 'reply', go: openEnquiry },
   { name: 'desk-today', as: ines, go: (page) => find(page, 'today', 'Maëlle Dréau-Okafor') },
   { name: 'desk-verification', as: ines, go: (page) => find(page, 'verification', 'Tomasz Wierzborski') },
-  {
-    name: 'desk-document',
-    as: ines,
-    go: async (page) => {
-      await find(page, 'today', 'Adaeze Nwosu')
-      await page.getByRole('button', { name: /Look at the document/ }).click()
-      await page.waitForTimeout(900)
-    },
-  },
   { name: 'desk-enquiries', as: ines, go: (page) => page.goto(`${address}/desk/verification/table`) },
   { name: 'desk-table', as: ines, go: (page) => page.goto(`${address}/desk/applications/table`) },
   {

@@ -1,5 +1,5 @@
 import type { Question } from '#core/form/form'
-import { aDegree, aJob, aPaper, claimOf, type House, look, openHouse, personAnswers } from '../../test/house'
+import { aDegree, aJob, aPaper, aPermit, claimOf, type House, look, openHouse, personAnswers } from '../../test/house'
 import { Event } from '../platform/audit/model'
 import { clockAhead } from '../platform/clock'
 import { inTransaction } from '../platform/database/connection'
@@ -144,6 +144,9 @@ describe('once it is sent', () => {
 
   test('each is sent its record when what it needs is proven, and not before; the other waits for its own', async () => {
     const { candidate, id, degreeId, desk } = await sent('Emil', 'lower-alps', 'tannberg')
+    await candidate.done('addClaim', {
+      body: { details: aPermit(house, 'first-aid', 'aid', 'FH-90001', house.day(400)) },
+    })
     const { 'lower-alps': lower, tannberg } = await bodies(candidate, id)
     expect(lower!.left.length).toBeGreaterThan(0)
     expect(tannberg!.left.length).toBeGreaterThan(lower!.left.length)
@@ -160,6 +163,8 @@ describe('once it is sent', () => {
     expect((await by(lower!.permission!)).status).toBe(200)
     const after = await bodies(candidate, id)
     expect([after['lower-alps']!.state, after['lower-alps']!.sent?.state]).toEqual(['sent', 'open'])
+    // A certificate that it has not asked for is none of its business.
+    expect(after['lower-alps']!.sent?.claims.sort()).toEqual(['MSc Electrical Engineering', 'Nordrampe Seilbahnen'].sort())
     expect(after.tannberg!.state).toBe('being proven')
     const atDesk = await desk.done('listRecipients', { params: { id } })
     expect(atDesk.chosen.map(({ key, state }) => [key, state])).toEqual([

@@ -2,8 +2,9 @@ import type { ChosenRecipient } from '#contract/recipients'
 import { questionsOf } from '#core/form/form'
 import { opennessOf, type Recipient } from '#core/recipients/choice'
 import { permissionState } from '#core/recipients/delivery'
-import { evaluate, openAt } from '#core/requirements/evaluate'
+import { evaluate, openAt, upToGate } from '#core/requirements/evaluate'
 import { factsOfFile } from '#core/requirements/fileFacts'
+import type { Requirement } from '#core/requirements/requirement'
 import { outcomeWords } from '#core/words/outcomes'
 import { requirementTitle } from '#core/words/requirementTitle'
 import { translated } from '#core/words/translations'
@@ -94,10 +95,41 @@ function stateOf(
 
 type For = { key: string; gate: Recipient['gate']; question: string; names: Readonly<Record<string, string>> }
 
-/** What a body still needs by its gate, as if it alone had been chosen. */
-function leftFor({ requirements, facts }: Readiness, { key, gate, question, names }: For): ChosenRecipient['left'] {
-  const alone = { ...facts, answers: { ...facts.answers, [question]: [key] }, authorised: [key] }
-  return openAt(evaluate(requirements, alone), gate).map((outcome) => ({
+/** How everything comes out as if one body alone had been chosen. */
+const judgedFor = ({ requirements, facts }: Readiness, { key, question }: Pick<For, 'key' | 'question'>) =>
+  evaluate(requirements, { ...facts, answers: { ...facts.answers, [question]: [key] }, authorised: [key] })
+
+/** The kinds of claims that what is asked of a whole history rests on. */
+function kindsOfHistory(asks: Requirement['asks'] | undefined): readonly string[] {
+  if (asks?.kind === 'history') return asks.of === 'home' ? ['residence'] : ['work', 'study']
+  return asks?.kind === 'experience' ? ['work'] : []
+}
+
+/**
+ * The claims that what a body needs by its gate rests on: of those it is told, and of no others in the file.
+ *
+ * @returns their identifiers
+ */
+export async function claimsNeeded(deps: Deps, application: Application, key: string): Promise<Set<string>> {
+  const readiness = await readinessOf(deps, application)
+  const choice = choiceIn(readiness)
+  const recipient = choice?.recipients?.find((one) => one.key === key)
+  if (!choice || !recipient) return new Set()
+  const { requirements, claims } = readiness
+  const needed = upToGate(judgedFor(readiness, { key, question: choice.key }), recipient.gate).filter(
+    ({ state }) => state !== 'not needed',
+  )
+  return new Set(
+    needed.flatMap((outcome) => {
+      const kinds = kindsOfHistory(requirements.find(({ key: own }) => own === outcome.requirement)?.asks)
+      return [...outcome.claims, ...claims.filter((claim) => kinds.includes(claim.kind)).map(({ id }) => id)]
+    }),
+  )
+}
+
+/** What a body still needs by its gate. */
+function leftFor(readiness: Readiness, { key, gate, question, names }: For): ChosenRecipient['left'] {
+  return openAt(judgedFor(readiness, { key, question }), gate).map((outcome) => ({
     title: requirementTitle(outcome),
     why: outcomeWords(outcome, (fact) => names[fact] ?? fact),
     who: outcome.steps[0]?.who ?? 'desk',

@@ -38,7 +38,7 @@ async function recipientsOf(deps: Deps, candidateId: string): Promise<Omit<Recip
     reportsSent(deliveries.map(({ reportId }) => reportId)),
     Claim.findAll({ where: { id: [...new Set(permissions.flatMap((one) => one.claims ?? []))] } }),
   ])
-  const titles = new Map([...named, ...claims].map(({ id, details }) => [id, labelOf(details)]))
+  const titles = new Map(named.map(({ id, details }) => [id, labelOf(details)]))
   const today = deps.clock.today()
   return {
     today: today.toString(),
@@ -46,7 +46,7 @@ async function recipientsOf(deps: Deps, candidateId: string): Promise<Omit<Recip
     claims: claims.map(({ id, details, rung }) => ({ id, title: labelOf(details), rung })),
     permissions: permissions.map((permission) => ({
       ...lineOf(permission, today.toString()),
-      claims: (permission.claims ?? claims.map(({ id }) => id)).flatMap((id) => titles.get(id) ?? []),
+      claims: (permission.claims ?? []).flatMap((id) => titles.get(id) ?? []),
       deliveries: deliveries
         .filter(({ permissionId }) => permissionId === permission.id)
         .map((delivery) => deliveryLine(deps, delivery, reports.get(delivery.reportId)!)),

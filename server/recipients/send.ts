@@ -20,7 +20,7 @@ import { permissionFor } from '../records/recipients/find'
 import { RecipientPermission } from '../records/recipients/model'
 import { type Report, ReportDelivery } from '../records/reports/model'
 import { writeReport } from '../reports/make'
-import { chosenRecipients } from './chosen'
+import { chosenRecipients, claimsNeeded } from './chosen'
 import { problems } from './problems'
 import { reportable } from './reportable'
 
@@ -88,7 +88,8 @@ export const sendReady = (deps: Deps): Promise<number> =>
   )
 
 /**
- * Makes a report of what is proven today of the claims a permission is for, and sends it. The permission is written to first:
+ * Makes a report of what is proven today of the claims a permission is for, and sends it; of a body that was chosen in an
+ * application those that what it needs rests on. The permission is written to first:
  * whoever withdraws it at the same moment either comes before, and nothing is sent, or after, and takes it back.
  *
  * @throws Problem `not-permitted`, `nothing-to-send`, `too-many-attempts`, `invalid`
@@ -100,7 +101,7 @@ export async function sendUnder(
   permission: RecipientPermission,
   { way, linkEndsOn }: How,
 ): Promise<void> {
-  const { name, mail, language, claims } = permission
+  const { name, mail, language, applicationId, recipientKey } = permission
   const linkEndsAt = way === 'link' ? endOfLink(deps, linkEndsOn) : null
   const today = deps.clock.today().toString()
   const { through, sha256 } = permission
@@ -108,11 +109,13 @@ export async function sendUnder(
   const now = deps.clock.now()
   if (state !== 'holds' || !(await changeWhere(permission, { withdrawnAt: null }, { lastSentAt: now })))
     throw problems.notPermitted()
-  const told = await reportable(candidateId)
-  const chosen = claims ? told.filter(({ id }) => claims.includes(id)) : told
+  const allowed = applicationId
+    ? await claimsNeeded(deps, await applicationById(applicationId), recipientKey!)
+    : new Set(permission.claims)
+  const chosen = (await reportable(candidateId)).filter(({ id }) => allowed.has(id))
   if (chosen.length === 0) throw problems.nothingToSend()
   // Whom a vacancy offers is no address that somebody has typed.
-  if (!permission.applicationId) {
+  if (!applicationId) {
     await countAttempt(deps, `records of ${candidateId}`, limit)
     await countMailTo(deps, mail)
   }
@@ -122,8 +125,7 @@ export async function sendUnder(
     { candidateId },
     {
       ...{ language, scope: 'file', audience: 'recipient', recipient: name },
-      // Of what there is none, a body that was chosen learns too.
-      ...(claims ? { chosen: new Set(chosen.map(({ id }) => id)) } : {}),
+      chosen: new Set(chosen.map(({ id }) => id)),
     },
   )
   const attachment = await attachmentOf(deps, report, way)

@@ -11,7 +11,7 @@ type Props = {
 
 /** Whom a permission is for, what for and of what, until when, and who signed it. */
 export function PermissionFacts({ permission, address, open }: Props) {
-  const { recipient, purpose, claims, state, given, fullName, signedOn, through, hasPaper } = permission
+  const { recipient, purpose, claims, state, given, fullName, signedOn, through, hasPaper, inApplication } = permission
   const signed = given === 'paper' ? 'recipients.onPaper' : fullName ? 'recipients.signedBy' : 'recipients.signedOn'
   return (
     <>
@@ -22,7 +22,8 @@ export function PermissionFacts({ permission, address, open }: Props) {
         </span>
       </div>
       <p className="text-ink-2">
-        {recipient.mail}. {say('recipients.for', { purpose })}. {say('recipients.of', { claims: claims.join(', ') })}
+        {recipient.mail}. {say('recipients.for', { purpose })}.{' '}
+        {inApplication ? say('recipients.ofNeeded') : say('recipients.of', { claims: claims.join(', ') })}
       </p>
       <p className="flex flex-wrap gap-x-4 text-ink-2">
         {say(signed, { name: fullName, day: writeWhen(signedOn) })}

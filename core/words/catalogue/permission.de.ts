@@ -36,5 +36,5 @@ export default {
   'permission.purpose': 'Wofür',
   'permission.ofWhat': 'Worüber',
   'permission.toChosenAllows':
-    'Ich erlaube {{operator}}, {{recipient}} zu schicken, was für diese Bewerbung über mich nachgewiesen ist, und nichts anderes.',
+    'Ich erlaube {{operator}}, {{recipient}} zu schicken, was über mich nachgewiesen ist, und zwar über das, was dort in dieser Bewerbung nötig ist, und nichts anderes.',
 } satisfies Translated<typeof english>

@@ -33,5 +33,5 @@ export default {
   'permission.purpose': 'What for',
   'permission.ofWhat': 'Of what',
   'permission.toChosenAllows':
-    'I allow {{operator}} to send {{recipient}} what has been proven of me for this application, and nothing else.',
+    'I allow {{operator}} to send {{recipient}} what has been proven of me, of what it needs for its own work in this application, and nothing else.',
 } as const

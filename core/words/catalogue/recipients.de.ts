@@ -95,7 +95,7 @@ export default {
   'recipients.isAllowed': 'Sie haben erlaubt, dass sie es erfährt.',
   'recipients.allowThem': 'Erlauben, dass die Gewählten es erfahren',
   'recipients.allowEach':
-    'Ich erlaube {{organisation}}, jedem von diesen zu schicken, was für diese Bewerbung über mich nachgewiesen ist, und nichts anderes:',
+    'Ich erlaube {{organisation}}, jedem von diesen zu schicken, was über mich nachgewiesen ist, und zwar über das, was dafür nötig ist, und nichts anderes:',
   'recipients.signForAll_one': 'Dafür unterschreiben',
   'recipients.signForAll_other': 'Für alle {{count}} unterschreiben',
   'recipients.chosen': 'Empfänger, die Sie gewählt haben',
@@ -111,4 +111,5 @@ export default {
   'recipients.at.ready': 'bereit zum Schicken',
   'recipients.at.sent': 'geschickt {{day}}',
   'recipients.chosenIn': 'In dieser Bewerbung gewählt',
+  'recipients.ofNeeded': 'Über das, was dafür nötig ist, und nichts anderes',
 } satisfies Translated<typeof english>

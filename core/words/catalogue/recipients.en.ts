@@ -92,7 +92,7 @@ export default {
   'recipients.isAllowed': 'You have allowed it to be told.',
   'recipients.allowThem': 'Allow those you have chosen to be told',
   'recipients.allowEach':
-    'I allow {{organisation}} to send each of these what has been proven of me for this application, and nothing else:',
+    'I allow {{organisation}} to send each of these what has been proven of me, of what it needs, and nothing else:',
   'recipients.signForAll_one': 'Sign for it',
   'recipients.signForAll_other': 'Sign for all {{count}}',
   'recipients.chosen': 'Recipients you have chosen',
@@ -108,4 +108,5 @@ export default {
   'recipients.at.ready': 'ready to be sent',
   'recipients.at.sent': 'sent {{day}}',
   'recipients.chosenIn': 'Chosen in this application',
+  'recipients.ofNeeded': 'Of what it needs, and nothing else',
 } as const
