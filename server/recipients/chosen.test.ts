@@ -164,7 +164,9 @@ describe('once it is sent', () => {
     const after = await bodies(candidate, id)
     expect([after['lower-alps']!.state, after['lower-alps']!.sent?.state]).toEqual(['sent', 'open'])
     // A certificate that it has not asked for is none of its business.
-    expect(after['lower-alps']!.sent?.claims.sort()).toEqual(['MSc Electrical Engineering', 'Nordrampe Seilbahnen'].sort())
+    expect(after['lower-alps']!.sent?.claims.sort()).toEqual(
+      ['MSc Electrical Engineering', 'Nordrampe Seilbahnen'].sort(),
+    )
     expect(after.tannberg!.state).toBe('being proven')
     const atDesk = await desk.done('listRecipients', { params: { id } })
     expect(atDesk.chosen.map(({ key, state }) => [key, state])).toEqual([
