@@ -14,6 +14,7 @@ const permissionStates = ['holds', 'paper to come', 'ended', 'withdrawn'] as con
 
 const DeliveryLine = Type.Object({
   id: Id,
+  reportId: Id,
   reference: Type.String({ description: 'Of the report that was sent' }),
   way: oneOf(deliveryWays),
   state: oneOf(deliveryStates),

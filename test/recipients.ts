@@ -2,7 +2,14 @@ import type { ChosenRecipient, DeliveryLine, PermissionLine, Recipients } from '
 
 /** What was sent to a recipient, as lists show it. */
 export const aDelivery = (over: Partial<DeliveryLine> = {}): DeliveryLine => ({
-  ...{ id: '0190a3f0-0000-7000-8000-000000000021', reference: 'RP-7K3Q-R9', way: 'link', state: 'open', because: '' },
+  ...{
+    id: '0190a3f0-0000-7000-8000-000000000021',
+    reportId: '0190a3f0-0000-7000-8000-000000000022',
+    reference: 'RP-7K3Q-R9',
+    way: 'link',
+    state: 'open',
+    because: '',
+  },
   ...{ sentAt: '2026-11-29T08:00:00Z', sentBy: 'Rita Report', claims: ['A degree'], openings: 0 },
   ...{ linkEndsAt: '2026-12-29T23:00:00Z', endsAt: '2027-11-29T08:00:00Z', lastOpenedAt: null, savedAt: null },
   ...over,

@@ -127,3 +127,15 @@ test('where every job is asked for, each open one is a chain of its own, however
     ['b', ['reply', 'compare']],
   ])
 })
+
+test('where something else does instead of every job and is nearer, its steps are the chain', () => {
+  const every: Requirement = {
+    ...{ key: 'work', title: 'Work', why: '', gate: 'offer', rung: 'confirmed', waivableBy: [] },
+    ...{ asks: { kind: 'every work entry' }, alternatives: [{ kind: 'skills check', check: 'isolation' }] },
+  }
+  const sit = { who: 'candidate', what: 'sit check' } as const
+  const made = chains([outcome('work', [sit], { claims: [] })], times(), [every], [])
+  expect(made.map(({ requirement, tasks }) => [requirement, tasks.map(({ step }) => step.what)])).toEqual([
+    ['work', ['sit check']],
+  ])
+})

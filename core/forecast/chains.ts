@@ -89,10 +89,13 @@ function partsOf(
   requirement: Requirement | undefined,
   facts: ReadonlyMap<string, ClaimFacts>,
 ): Part[] {
-  if (requirement?.asks.kind !== 'every work entry') return [claims[0] ? { claim: claims[0], steps } : { steps }]
-  return claims
+  const whole = [claims[0] ? { claim: claims[0], steps } : { steps }]
+  if (requirement?.asks.kind !== 'every work entry') return whole
+  const jobs = claims
     .map((claim) => ({ claim, steps: proofResult(facts.get(claim)!, requirement).steps }))
     .filter(({ steps: left }) => left.length > 0)
+  // Something else that does instead is nearer than the jobs.
+  return jobs.length > 0 ? jobs : whole
 }
 
 function tasksOf(steps: readonly Step[], about: string, times: Times): Task[] {

@@ -2,8 +2,10 @@ import { anEmptyFile } from '../../test/requirements'
 import { factsOfAnswers, faultOf } from '../form/answer'
 import { answerRequirements, type Form, type Question } from '../form/form'
 import { evaluate, openAt } from '../requirements/evaluate'
+import type { Gate } from '../requirements/gates'
 import { differencesOf } from '../rules/difference'
 import { faultsOfRules } from '../rules/faults'
+import { requirementsIn } from '../rules/rules'
 import { send } from '../rules/sections'
 import { answerWords } from '../words/form'
 import { outcomeWords } from '../words/outcomes'
@@ -66,6 +68,35 @@ test('where nobody is chosen nobody is asked anything for them, and nothing is l
 test('what two bodies ask is asked once, what one asks only where it is chosen', () => {
   expect(left({ bodies: ['low'] }, ['low'])).toEqual(['both'])
   expect(left({ bodies: ['low', 'high'], heights: 'yes' }, ['low', 'high'])).toEqual(['both', 'one'])
+})
+
+test('what only a body needs holds up sending, and no gate after it', () => {
+  const outcomes = evaluate(
+    requirementsIn(rulesOf()),
+    anEmptyFile({ answers: factsOfAnswers(form, { bodies: ['low'] }), authorised: [] }),
+  )
+  const openBy = (gate: Gate) => openAt(outcomes, gate).map(({ requirement }) => requirement)
+  expect(openBy('send')).toEqual(['answer:bodies', 'answer:both'])
+  expect(openBy('shortlist')).toEqual([])
+})
+
+test('a paper that one body needs is asked for where it is chosen, and nowhere else', () => {
+  const paper: Question = { key: 'extract', label: 'Extract', kind: 'document', required: true, when: of('high') }
+  const own = form.map((section, nth) =>
+    nth === 0 ? { ...section, questions: [...section.questions, paper] } : section,
+  )
+  const asked = (...bodies: string[]) =>
+    evaluate(
+      answerRequirements(own),
+      anEmptyFile({
+        answers: factsOfAnswers(own, { bodies, heights: 'yes', both: 'x', one: 'x' }),
+        authorised: bodies,
+      }),
+    )
+      .filter(({ state }) => state === 'unmet')
+      .map(({ requirement, reason }) => [requirement, reason.code])
+  expect(asked('low')).toEqual([])
+  expect(asked('low', 'high')).toEqual([['answer:extract', 'nothing-claimed']])
 })
 
 test('each that is chosen has to be allowed, and to be open; the reason names it', () => {

@@ -120,6 +120,27 @@ describe('a report says what its reader may see', () => {
     expect([report.withheld.find(({ what }) => what === 'health')?.count, [...told]]).toEqual([1, ['one']])
   })
 
+  test('of what was chosen a recipient is told, by name; of the rest how much there is, and of no application', () => {
+    const claims = [claim(), claim({ id: 'two', title: 'Another degree' }), claim({ id: 'three', title: 'A third' })]
+    const upheld = { outcome: 'upheld', by: 'Ines', on: '2026-11-01', reason: 'It is so' } as const
+    const { report, told } = composeReport(
+      known({
+        ...{ claims, audience: 'recipient', recipient: 'Rail Inspectorate' },
+        application: { reference: 'VAL-1', post: 'Driver' },
+        flags: [{ kind: 'too young', raisedOn: '2026-10-01', settled: upheld }],
+      }),
+      sightFor('recipient', () => false),
+      new Set(['two']),
+    )
+    expect([report.recipient, report.claims.map(({ title }) => title), [...told]]).toEqual([
+      ...['Rail Inspectorate', ['Another degree'], ['two']],
+    ])
+    expect(report.withheld.find(({ what }) => what === 'not chosen')?.count).toBe(2)
+    expect([report.application, report.flags, report.notChecked.map(({ because }) => because)]).not.toContain('Driver')
+    expect([report.application, report.flags]).toEqual([undefined, []])
+    expect(JSON.stringify(report)).not.toMatch(/VAL-1|Driver|A third/)
+  })
+
   test('that somebody’s paper of identity was checked is said without its number, and to others not at all', () => {
     const claims = [claim({ kind: 'identity', title: 'Passport', hidden: 'identity number' })]
     const inside = composeReport(

@@ -34,6 +34,7 @@ export function evaluate(requirements: readonly Requirement[], file: FileFacts):
     requirement: requirement.key,
     title: requirement.title,
     ...(requirement.part ? { part: requirement.part } : {}),
+    ...(requirement.forRecipients ? { forRecipients: true } : {}),
     ...(requirement.translations ? { translations: requirement.translations } : {}),
     gate: requirement.gate,
     ...resultOf(requirement, known),
@@ -43,15 +44,21 @@ export function evaluate(requirements: readonly Requirement[], file: FileFacts):
 /** The file with what several requirements look at, computed once. */
 type Known = FileFacts & { facts: Facts; coverages: Map<string, ReturnType<typeof gapsIn>> }
 
-/** The outcomes that count at a gate: its own and those of the gates before it. */
-export function upToGate(outcomes: readonly Outcome[], gate: Gate): Outcome[] {
+/** The outcomes of a gate and of those before it. */
+export function allUpTo(outcomes: readonly Outcome[], gate: Gate): Outcome[] {
   const reach = gates.indexOf(gate)
   return outcomes.filter((outcome) => gates.indexOf(outcome.gate) <= reach)
 }
 
+/** Those of them that count at it: what only bodies need that were chosen counts at sending alone. */
+export const upToGate = (outcomes: readonly Outcome[], gate: Gate): Outcome[] =>
+  allUpTo(outcomes, gate).filter(({ forRecipients }) => !forRecipients || gate === 'send')
+
+export const isOpen = ({ state }: Outcome) => state === 'unmet' || state === 'undecided'
+
 /** What still keeps a gate shut. Empty means it can be passed. */
 export function openAt(outcomes: readonly Outcome[], gate: Gate): Outcome[] {
-  return upToGate(outcomes, gate).filter(({ state }) => state === 'unmet' || state === 'undecided')
+  return upToGate(outcomes, gate).filter(isOpen)
 }
 
 function resultOf(requirement: Requirement, file: Known): Result {

@@ -139,8 +139,10 @@ test('whoever has nothing open is ready today, and nobody is ready before', () =
     const { early, likely, late, heldUpBy } = forecast({ chains, calendars }, { start: 0, seed: 'a file' })
     expect([0, early, likely, late]).toEqual([0, early, likely, late].sort((a, b) => a - b))
     if (openAt(outcomes, 'start').length === 0) expect([late, heldUpBy]).toEqual([0, null])
-    else
-      expect(outcomes.find(({ requirement }) => requirement === heldUpBy?.requirement)?.steps).toContainEqual(
-        heldUpBy?.step,
-      )
+    else {
+      // Of several jobs that one requirement asks of, each has steps of its own.
+      const own = chains.filter(({ requirement }) => requirement === heldUpBy?.requirement)
+      expect(own.flatMap(({ tasks }) => tasks.map(({ step }) => step))).toContainEqual(heldUpBy?.step)
+      expect(openAt(outcomes, 'start').map(({ requirement }) => requirement)).toContain(heldUpBy?.requirement)
+    }
   }))

@@ -101,6 +101,8 @@ export type Requirement = {
   waivableBy: readonly string[]
   /** It asks for what goes with the answer to the question it is called by: what happened, or the document. */
   part?: 'because' | 'document' | SourceCondition['kind']
+  /** Only bodies that were chosen need it: it holds up what goes to them, and no gate after sending. */
+  forRecipients?: true
   translations?: Translations<'title' | 'why' | 'because'>
 }
 
@@ -281,7 +283,7 @@ export type OutcomeReason =
   | { code: 'recipient-not-authorised'; recipient: StoredValue; count: number }
   | { code: 'not-signed' | 'no-offer' | 'offer-open' | 'offer-expired' | 'offer-declined' | 'task-open' }
 
-export type Outcome = Pick<Requirement, 'part' | 'translations'> & {
+export type Outcome = Pick<Requirement, 'part' | 'translations' | 'forRecipients'> & {
   requirement: string
   title: string
   gate: Gate

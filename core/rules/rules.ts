@@ -1,4 +1,5 @@
-import { answerRequirements, type Form } from '../form/form'
+import { factsOf } from '../conditions/condition'
+import { answerRequirements, type Form, questionsOf } from '../form/form'
 import type { Requirement } from '../requirements/requirement'
 
 /** What somebody reads, hands in or acknowledges after an offer. */
@@ -21,7 +22,11 @@ export const checksIn = (requirements: readonly Requirement[]): string[] => [
 ]
 
 /** Everything an application is judged by: what the form itself requires, and the vacancy's own requirements. */
-export const requirementsIn = (rules: Pick<Rules, 'form' | 'requirements'>): Requirement[] => [
-  ...answerRequirements(rules.form),
-  ...rules.requirements,
-]
+export function requirementsIn({ form, requirements }: Pick<Rules, 'form' | 'requirements'>): Requirement[] {
+  const all = [...answerRequirements(form), ...requirements]
+  const choice = questionsOf(form).find(({ kind }) => kind === 'recipients')
+  if (!choice) return all
+  const restsOnChoice = ({ asks, when }: Requirement) =>
+    asks.kind === 'recipients' || (when !== undefined && factsOf(when).includes(choice.key))
+  return all.map((requirement) => (restsOnChoice(requirement) ? { ...requirement, forRecipients: true } : requirement))
+}

@@ -21,12 +21,11 @@ export async function stillAsked(
   const gate = nextGateOf(application)
   if (isDraft(application) || !gate) return new Set()
   const sent: Answers = (await answersSent(application.id)) ?? {}
-  // What a body asks that was added since, of whom it was not asked when they sent it.
   const choice = questionsOf(rules.form).find(({ kind }) => kind === 'recipients')
   const asked = requirements
     .filter(
-      ({ gate: own, when }) =>
-        gates.indexOf(own) >= gates.indexOf(gate) || (choice && when && factsOf(when).includes(choice.key)),
+      // What a body asks that was added since, of whom it was not asked when they sent it.
+      ({ gate: own, forRecipients }) => gates.indexOf(own) >= gates.indexOf(gate) || forRecipients,
     )
     .flatMap(({ asks, alternatives = [], when, exempt }) => [
       ...[asks, ...alternatives].flatMap((ask) => ('question' in ask ? [ask.question] : [])),

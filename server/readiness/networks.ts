@@ -33,7 +33,8 @@ export async function networksOf(deps: Deps, all: readonly Judged[]) {
   }
   const known: Known = { anyWay, byTelephone, calendarOf, workingDaysSince: sinceInWorkingDays(deps) }
   const files = all.map(({ application, readiness }): FileNetwork => {
-    const { outcomes, requirements, facts } = readiness
+    const { requirements, facts } = readiness
+    const outcomes = readiness.outcomes.filter(({ forRecipients }) => !forRecipients)
     const claims = new Map(readiness.claims.map((claim) => [claim.id, timesOf(deps, claim, readiness, known)]))
     const chains = chainsOf({ outcomes, requirements, claims: facts.claims }, { calendar: 'ours', ours, claims })
     return {

@@ -2,7 +2,7 @@ import type { ChosenRecipient } from '#contract/recipients'
 import { questionsOf } from '#core/form/form'
 import { opennessOf, type Recipient } from '#core/recipients/choice'
 import { permissionState } from '#core/recipients/delivery'
-import { evaluate, openAt, upToGate } from '#core/requirements/evaluate'
+import { allUpTo, evaluate, isOpen } from '#core/requirements/evaluate'
 import { factsOfFile } from '#core/requirements/fileFacts'
 import type { Requirement } from '#core/requirements/requirement'
 import { outcomeWords } from '#core/words/outcomes'
@@ -116,7 +116,7 @@ export async function claimsNeeded(deps: Deps, application: Application, key: st
   const recipient = choice?.recipients?.find((one) => one.key === key)
   if (!choice || !recipient) return new Set()
   const { requirements, claims } = readiness
-  const needed = upToGate(judgedFor(readiness, { key, question: choice.key }), recipient.gate).filter(
+  const needed = allUpTo(judgedFor(readiness, { key, question: choice.key }), recipient.gate).filter(
     ({ state }) => state !== 'not needed',
   )
   return new Set(
@@ -129,7 +129,8 @@ export async function claimsNeeded(deps: Deps, application: Application, key: st
 
 /** What a body still needs by its gate. */
 function leftFor(readiness: Readiness, { key, gate, question, names }: For): ChosenRecipient['left'] {
-  return openAt(judgedFor(readiness, { key, question }), gate).map((outcome) => ({
+  const outcomes = allUpTo(judgedFor(readiness, { key, question }), gate)
+  return outcomes.filter(isOpen).map((outcome) => ({
     title: requirementTitle(outcome),
     why: outcomeWords(outcome, (fact) => names[fact] ?? fact),
     who: outcome.steps[0]?.who ?? 'desk',

@@ -26,7 +26,7 @@ export const whyRevoked = ({ revokedBecause }: Report): string =>
 export function deliveryLine(deps: Deps, delivery: ReportDelivery, report: Report): DeliveryLine {
   const { id, way, sentAt, sentBy, linkEndsAt, openings = 0, lastOpenedAt, savedAt } = delivery
   return {
-    ...{ id, reference: report.reference, way: way!, state: stateOf(deps, delivery, report) },
+    ...{ id, reportId: report.id, reference: report.reference, way: way!, state: stateOf(deps, delivery, report) },
     ...{ because: whyRevoked(report), sentAt: sentAt.toISOString(), sentBy },
     claims: report.content.claims.map(({ title }) => title),
     ...{ linkEndsAt: linkEndsAt?.toISOString() ?? null, endsAt: report.endsAt.toISOString() },

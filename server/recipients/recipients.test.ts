@@ -80,6 +80,53 @@ test('one claim goes to a recipient by a link: that claim alone, with nothing of
   expect([signed.status, signed.headers.get('content-type')]).toEqual([200, 'application/pdf'])
 })
 
+test('whoever has it sent reads what was sent, and nobody else who is signed in does', async () => {
+  const one = await shared(['Susi', 'Sent'])
+  const { reportId } = (await own(one))[0]!.deliveries[0]!
+  const sent = await one.candidate.request(`/api/my/reports/${reportId}/json`)
+  const content = (await sent.json()) as Report
+  expect([sent.status, content.recipient, content.claims.length]).toEqual([200, one.wish.recipient.name, 1])
+  const stranger = await house.candidate('Another Person')
+  expect((await stranger.request(`/api/my/reports/${reportId}/json`)).status).toBe(404)
+})
+
+test('two files of one person keep their permissions when they are merged, and apart again each has its own', async () => {
+  const one = await shared(['Doppel', 'Gaenger'])
+  const other = await provenFile(house, ['Doppel', 'Gaenger'])
+  const idOf = async ({ applicationId }: { applicationId: string }) =>
+    (await Application.findByPk(applicationId, { rejectOnEmpty: true })).candidateId
+  const [mergedId, keptId] = [await idOf(one), await idOf(other)]
+  const body = { mergedId, reason: 'The same birth date, phone and degree' }
+  const { id } = await one.desk.done('mergeFiles', { params: { keptId }, body })
+  const listed = async (applicationId: string) =>
+    (await one.desk.done('listRecipients', { params: { id: applicationId } })).permissions.map(
+      ({ recipient }) => recipient.name,
+    )
+  expect(await listed(other.applicationId)).toEqual([one.wish.recipient.name])
+  expect((await one.open()).state).toBe('open')
+  await one.desk.done('undoMerge', { params: { id } })
+  expect([await listed(other.applicationId), await listed(one.applicationId)]).toEqual([[], [one.wish.recipient.name]])
+})
+
+test('where a name is hidden nothing is sent or opened, and no list says whose it is', async () => {
+  const file = await provenFile(house, ['Nora', 'Namenlos'])
+  const { id: permission } = await file.candidate.done('permitRecipient', { body: wishOf(file, 'Nora Namenlos') })
+  const { vacancyId } = await Application.findByPk(file.applicationId, { rejectOnEmpty: true })
+  const sheet = { params: { id: vacancyId } }
+  const { version } = await file.desk.done('readScoreSheet', sheet)
+  const body = { version, hideNames: true, reviewers: 2, criteria: [] }
+  const hiding = await file.desk.done('saveScoreSheet', { ...sheet, body })
+  const params = { id: file.applicationId, permission }
+  const listed = await file.desk.done('listRecipients', { params: { id: file.applicationId } })
+  expect(JSON.stringify(listed)).not.toMatch(/Nora|Namenlos/)
+  const refused = await file.desk.call('sendRecord', { params, body: { way: 'pdf' } })
+  expect([refused.status, refused.body.code]).toEqual([409, 'names-hidden'])
+  const paper = await file.desk.request(`/api/desk/applications/${params.id}/recipients/${permission}/permission.pdf`)
+  expect(paper.status).toBe(409)
+  await file.desk.done('saveScoreSheet', { ...sheet, body: { ...body, version: hiding.version, hideNames: false } })
+  expect((await file.desk.call('sendRecord', { params, body: { way: 'pdf' } })).status).toBe(200)
+})
+
 test('what is kept from the link checks, and is said to be saved; taken back, the link closes and it is revoked', async () => {
   const one = await shared(['Tarik', 'Taken'])
   const kept = await house.visitor().request(`/api/shared/${one.token}/jwt`)

@@ -83,6 +83,8 @@ export const sendReady = (deps: Deps): Promise<number> =>
     async (permission) => {
       const application = await applicationById(permission.applicationId!)
       if (!isActive(application) || !(await isReady(deps, permission))) return
+      // Whoever sends it at the same moment is the one who has.
+      if (!(await changeWhere(permission, { lastSentAt: null }, { lastSentAt: deps.clock.now() }))) return
       await sendUnder(deps, { kind: 'system' }, application.candidateId, permission, { way: 'link' })
     },
   )

@@ -214,7 +214,7 @@ export async function readOwnReport(
   const { id: candidateId } = await candidateOf(deps, actor)
   const report = await reportById(id)
   const own = (await mergedWith(candidateId)).includes(report.candidateId)
-  if (!own || report.audience !== 'candidate') throw notFound()
+  if (!own || report.audience === 'inside') throw notFound()
   if (form !== 'sd-jwt' || claims === undefined) return inForm(report, form)
   const sdJwt = await showOnly(report.sdJwt, claims.split(',').map(Number))
   return inForm(report, form, sdJwt)

@@ -19,24 +19,28 @@ const sentAs = ({ way, linkEndsAt }: DeliveryLine): string =>
   })
 
 type Props = {
+  /** Where what was sent can be read, by its report; nothing where that is not for who looks. */
+  addressOfReport?: (reportId: string) => string
   deliveries: readonly DeliveryLine[]
   /** How something is taken back; nothing where that is not for who looks. */
   takeBack?: (delivery: DeliveryLine, onDone: () => void) => ReactNode
 }
 
 /** What a recipient received, the newest first, with where each stands. */
-export function Deliveries({ deliveries, takeBack }: Props) {
+export function Deliveries({ deliveries, addressOfReport, takeBack }: Props) {
   if (deliveries.length === 0) return null
   return (
     <ul className="divide-y divide-line border-line border-t">
       {deliveries.map((delivery) => (
-        <OneDelivery key={delivery.id} delivery={delivery} takeBack={takeBack} />
+        <OneDelivery key={delivery.id} {...{ delivery, takeBack }} address={addressOfReport?.(delivery.reportId)} />
       ))}
     </ul>
   )
 }
 
-function OneDelivery({ delivery, takeBack }: { delivery: DeliveryLine; takeBack: Props['takeBack'] }) {
+type OneProps = { delivery: DeliveryLine; address: string | undefined; takeBack: Props['takeBack'] }
+
+function OneDelivery({ delivery, address, takeBack }: OneProps) {
   const [asking, setAsking] = useState(false)
   const { reference, sentAt, sentBy, state, because, claims } = delivery
   const gone = state === 'revoked' || state === 'taken back'
@@ -53,15 +57,22 @@ function OneDelivery({ delivery, takeBack }: { delivery: DeliveryLine; takeBack:
       <p className="text-[0.93em] text-ink-2">
         {[reading(delivery), say('recipients.of', { claims: claims.join(', ') })].filter(Boolean).join('. ')}
       </p>
-      {takeBack && canBeTakenBack(state) && !asking && (
-        <button
-          type="button"
-          className="font-semibold text-contradicted hover:underline"
-          onClick={() => setAsking(true)}
-        >
-          {say('recipients.takeBack')}
-        </button>
-      )}
+      <p className="flex flex-wrap gap-x-4">
+        {address && (
+          <a href={address} target="_blank" rel="noreferrer" className="font-semibold text-confirmed underline">
+            {say('recipients.seeWhatWasSent')}
+          </a>
+        )}
+        {takeBack && canBeTakenBack(state) && !asking && (
+          <button
+            type="button"
+            className="font-semibold text-contradicted hover:underline"
+            onClick={() => setAsking(true)}
+          >
+            {say('recipients.takeBack')}
+          </button>
+        )}
+      </p>
       {asking && takeBack?.(delivery, () => setAsking(false))}
     </li>
   )

@@ -112,4 +112,5 @@ export default {
   'recipients.at.sent': 'geschickt {{day}}',
   'recipients.chosenIn': 'In dieser Bewerbung gewählt',
   'recipients.ofNeeded': 'Über das, was dafür nötig ist, und nichts anderes',
+  'recipients.seeWhatWasSent': 'Ansehen, was geschickt wurde',
 } satisfies Translated<typeof english>

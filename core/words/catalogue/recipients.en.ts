@@ -109,4 +109,5 @@ export default {
   'recipients.at.sent': 'sent {{day}}',
   'recipients.chosenIn': 'Chosen in this application',
   'recipients.ofNeeded': 'Of what it needs, and nothing else',
+  'recipients.seeWhatWasSent': 'See what was sent',
 } as const

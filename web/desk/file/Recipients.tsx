@@ -102,6 +102,9 @@ function OneRecipient({ file, permission, today, ready }: OneProps) {
       />
       <Deliveries
         deliveries={deliveries}
+        {...(fullName !== '' && {
+          addressOfReport: (report: string) => addressOf('readReport', { params: { id: report, form: 'pdf' } }),
+        })}
         {...(may('takeBackRecord') && {
           takeBack: (delivery: DeliveryLine, onDone: () => void) => (
             <TakeBack {...{ file, delivery, onDone }} recipient={recipient.name} />

@@ -24,6 +24,7 @@ export function OneRecipient({ permission, today }: { permission: PermissionLine
       />
       <Deliveries
         deliveries={deliveries}
+        addressOfReport={(report) => addressOf('readOwnReport', { params: { id: report, form: 'pdf' } })}
         takeBack={(delivery, onDone) => <TakeBack delivery={delivery} recipient={recipient.name} onDone={onDone} />}
       />
       {!doing && state !== 'withdrawn' && (
