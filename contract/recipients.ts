@@ -297,7 +297,7 @@ export const sharedForms = ['pdf', 'jwt', 'json'] as const
 
 export const openSharedRecord = endpoint({
   method: 'GET',
-  path: '/api/shared/:token',
+  path: '/api/shared-records/:token',
   summary: 'Open what has been proven of somebody by the link that was sent; that it was opened is noted',
   access: 'bearer-of-link',
   params: Type.Object({ token: LinkToken }),
@@ -307,7 +307,7 @@ export const openSharedRecord = endpoint({
 
 export const readSharedRecord = endpoint({
   method: 'GET',
-  path: '/api/shared/:token/:form',
+  path: '/api/shared-records/:token/:form',
   summary: 'The same to keep, as PDF, as a credential or as JSON; that it was saved is noted',
   access: 'bearer-of-link',
   params: Type.Object({ token: LinkToken, form: oneOf(sharedForms) }),

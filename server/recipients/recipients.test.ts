@@ -129,7 +129,7 @@ test('where a name is hidden nothing is sent or opened, and no list says whose i
 
 test('what is kept from the link checks, and is said to be saved; taken back, the link closes and it is revoked', async () => {
   const one = await shared(['Tarik', 'Taken'])
-  const kept = await house.visitor().request(`/api/shared/${one.token}/jwt`)
+  const kept = await house.visitor().request(`/api/shared-records/${one.token}/jwt`)
   const jwt = await kept.text()
   const check = () => house.visitor().done('checkCredential', { body: Buffer.from(jwt) })
   expect(await check()).toMatchObject({ fault: null, own: true, kind: 'report' })
@@ -141,7 +141,7 @@ test('what is kept from the link checks, and is said to be saved; taken back, th
   expect(await one.open()).toMatchObject({
     ...{ state: 'taken back', report: null, because: 'the person it is about has taken it back' },
   })
-  expect((await house.visitor().request(`/api/shared/${one.token}/pdf`)).status).toBe(409)
+  expect((await house.visitor().request(`/api/shared-records/${one.token}/pdf`)).status).toBe(409)
   await house.workOff()
   expect((await house.mailTo(one.wish.recipient.mail, 'does not hold')).text).toMatch(/has taken it back/)
   const again = await one.candidate.call('takeBackOwnRecord', { params: { id: delivery!.id } })

@@ -27,7 +27,7 @@ test('a recipient reads what was sent, for whom, until when, and keeps it in thr
   expect(screen.getByText(/This link is open until 30 Dec 2026/)).toBeTruthy()
   expect(screen.getByText('3 of it: not chosen to be sent')).toBeTruthy()
   expect(screen.getAllByRole('link').map((link) => link.getAttribute('href'))).toEqual(
-    ['pdf', 'jwt', 'json'].map((form) => `/api/shared/${token}/${form}`),
+    ['pdf', 'jwt', 'json'].map((form) => `/api/shared-records/${token}/${form}`),
   )
 })
 
