@@ -2,6 +2,7 @@ import type { PermissionLine, Recipients } from '#contract/recipients'
 import { permissionDays, permissionState } from '#core/recipients/delivery'
 import type { Account, Deps } from '../platform/deps'
 import type { FileToKeep } from '../platform/http/serve'
+import { logAccess } from '../privacy/accessLog'
 import { isNameless } from '../privacy/nameless'
 import { candidateOf } from '../records/accounts/candidate'
 import { sentApplication } from '../records/applications/find'
@@ -78,7 +79,9 @@ export async function readPermission(
 ): Promise<FileToKeep> {
   const { candidateId } = await sentApplication(id)
   if (await isNameless(deps, actor, candidateId)) throw problems.namesHidden()
-  return fileOf(await permissionFor(candidateId, permission))
+  const found = await permissionFor(candidateId, permission)
+  await logAccess(deps, actor, { candidateId, applicationId: id, subject: 'file', what: 'file' })
+  return fileOf(found)
 }
 
 const endings: Readonly<Record<string, string>> = { 'application/pdf': 'pdf', 'image/jpeg': 'jpg', 'image/png': 'png' }

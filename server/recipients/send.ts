@@ -12,6 +12,7 @@ import { invalidField } from '../platform/errors/problems'
 import { countAttempt, countMailTo } from '../platform/http/limits'
 import { newToken } from '../platform/http/tokens'
 import { queueMail } from '../platform/mail/queueMail'
+import { logAccess } from '../privacy/accessLog'
 import { isNameless } from '../privacy/nameless'
 import { candidateOf } from '../records/accounts/candidate'
 import { applicationById, sentApplication } from '../records/applications/find'
@@ -50,6 +51,7 @@ export async function sendRecord(
   const { candidateId } = await sentApplication(id)
   if (await isNameless(deps, actor, candidateId)) throw problems.namesHidden()
   const permitted = await permissionFor(candidateId, permission)
+  await logAccess(deps, actor, { candidateId, applicationId: id, subject: 'file', what: 'file' })
   await requireReady(deps, permitted)
   await sendUnder(deps, actor, candidateId, permitted, how)
   return { done: true as const }
