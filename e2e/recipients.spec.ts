@@ -121,7 +121,8 @@ test('a body is sent its record once it is ready; another is added later and ask
   await fileOf(desk, 'Hanne', /Hanne/)
   await desk.getByText(/^Recipients \(/).click()
   const chosen = desk.getByRole('region', { name: 'Chosen in this application' })
-  await expect(chosen.getByText('ready to be sent')).toBeVisible()
+  // In a night that went by meanwhile it has gone by itself.
+  await expect(chosen.getByText(/^(ready to be sent|sent )/)).toBeVisible()
   await expect(chosen.getByText('1 thing still to be proven')).toBeVisible()
   const lower = desk.getByRole('article').filter({ hasText: 'Lower Alps' })
   await lower.getByRole('button', { name: 'Send what is proven today' }).click()
