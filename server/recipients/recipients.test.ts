@@ -207,6 +207,14 @@ describe('what is refused, and changes nothing', () => {
     expect((await permit(366)).status).toBe(200)
   })
 
+  test('a link of ninety-one days, and one day less; one that ends today', async () => {
+    const permit = (days: number) =>
+      file.candidate.call('permitRecipient', {
+        body: wishOf(file, 'Rosa Refused', { send: { way: 'link', linkEndsOn: house.day(days) } }),
+      })
+    expect([(await permit(91)).status, (await permit(0)).status, (await permit(90)).status]).toEqual([422, 422, 200])
+  })
+
   test('a passport, which nobody outside is told of', async () => {
     const details = {
       ...{
