@@ -1,13 +1,13 @@
 import { canBeTakenBack, deliveryState, permissionState } from './delivery'
 
 const now = '2026-11-30T12:00:00.000Z'
-const sent = { way: 'link', linkEndsAt: '2026-12-30T00:00:00.000Z', endsAt: '2027-11-30T00:00:00.000Z' } as const
+const sent = { linkEndsAt: '2026-12-30T00:00:00.000Z', endsAt: '2027-11-30T00:00:00.000Z' } as const
 const stands = (more: object) => deliveryState({ ...sent, revokedAt: null, takenBackAt: null, ...more }, now)
 
 test('what was sent is open until its link or its time ends, and the gravest is said first', () => {
   expect(stands({})).toBe('open')
   expect(stands({ linkEndsAt: now })).toBe('link ended')
-  expect(stands({ linkEndsAt: null, way: 'pdf' })).toBe('open')
+  expect(stands({ linkEndsAt: null })).toBe('open')
   expect(stands({ linkEndsAt: now, endsAt: now })).toBe('ended')
   expect(stands({ endsAt: now, revokedAt: now })).toBe('revoked')
   expect(stands({ endsAt: now, revokedAt: now, takenBackAt: now })).toBe('taken back')

@@ -9,7 +9,6 @@ export const permissionDays = { usual: 90, most: 366 } as const
 export type DeliveryState = 'open' | 'link ended' | 'ended' | 'revoked' | 'taken back'
 
 type Delivered = {
-  way: DeliveryWay
   /** Moments, ISO 8601: when the link closes, until when the report holds, and when one or the other was taken from it. */
   linkEndsAt: string | null
   endsAt: string

@@ -5,14 +5,10 @@ import type { Deps } from '../platform/deps'
 import type { Report, ReportDelivery } from '../records/reports/model'
 
 /** Where something that was sent stands now. */
-export const stateOf = (
-  { clock }: Deps,
-  { way, linkEndsAt, takenBackAt }: ReportDelivery,
-  { endsAt, revokedAt }: Report,
-) =>
+export const stateOf = ({ clock }: Deps, { linkEndsAt, takenBackAt }: ReportDelivery, { endsAt, revokedAt }: Report) =>
   deliveryState(
     {
-      ...{ way: way!, linkEndsAt: linkEndsAt?.toISOString() ?? null, endsAt: endsAt.toISOString() },
+      ...{ linkEndsAt: linkEndsAt?.toISOString() ?? null, endsAt: endsAt.toISOString() },
       ...{ revokedAt: revokedAt?.toISOString() ?? null, takenBackAt: takenBackAt?.toISOString() ?? null },
     },
     clock.now().toISOString(),
