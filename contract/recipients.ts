@@ -76,7 +76,6 @@ export type ChosenRecipient = Static<typeof ChosenRecipient>
 const Recipients = Type.Object({
   chosen: Type.Array(ChosenRecipient, { description: 'The bodies of the application, where its vacancy has any' }),
   today: Day,
-  latest: Day,
   claims: Type.Array(Type.Object({ id: Id, title: Type.String(), rung: oneOf(rungs) }), {
     description: 'What a body outside may be told of',
   }),
@@ -110,10 +109,7 @@ export const listOwnRecipients = endpoint({
   path: '/api/my/recipients',
   summary: 'Whom one has allowed to be told what has been proven, and what each received',
   access: 'candidate',
-  reply: Type.Composite([
-    Type.Omit(Recipients, ['chosen']),
-    Type.Object({ name: Type.String({ description: 'As one signs' }) }),
-  ]),
+  reply: Type.Omit(Recipients, ['chosen']),
   invalidates: ['status'],
 })
 
@@ -136,7 +132,7 @@ export const listChosenRecipients = endpoint({
     'The bodies that can be chosen in an application: open or not and why, allowed to be told, what each received',
   access: 'candidate',
   params: Own,
-  reply: Type.Object({ name: Type.String(), recipients: Type.Array(ChosenRecipient) }),
+  reply: Type.Object({ recipients: Type.Array(ChosenRecipient) }),
   invalidates: ['draft', 'status'],
 })
 

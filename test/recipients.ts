@@ -32,7 +32,7 @@ export const aPermission = (over: Partial<PermissionLine> = {}): PermissionLine 
 
 /** All that a file has of recipients: one claim that is confirmed, one that is only said. */
 export const someRecipients = (...permissions: PermissionLine[]): Recipients => ({
-  ...{ today: '2026-11-30', latest: '2027-12-01', permissions, chosen: [] },
+  ...{ today: '2026-11-30', permissions, chosen: [] },
   claims: [
     { id: '0190a3f0-0000-7000-8000-000000000031', title: 'A degree', rung: 'confirmed' },
     { id: '0190a3f0-0000-7000-8000-000000000032', title: 'A job', rung: 'claimed' },

@@ -24,9 +24,7 @@ import { problems } from './problems'
 
 /** The bodies of one’s application, and where each stands. */
 export async function listChosen(deps: Deps, actor: Account, id: string) {
-  const application = await ownApplication(actor, id)
-  const { name } = await candidateWithMail(application.candidateId)
-  return { name, recipients: await chosenRecipients(deps, application) }
+  return { recipients: await chosenRecipients(deps, await ownApplication(actor, id)) }
 }
 
 /**

@@ -1,5 +1,5 @@
 import type { PermissionLine, Recipients } from '#contract/recipients'
-import { permissionDays, permissionState } from '#core/recipients/delivery'
+import { permissionState } from '#core/recipients/delivery'
 import type { Account, Deps } from '../platform/deps'
 import type { FileToKeep } from '../platform/http/serve'
 import { logAccess } from '../privacy/accessLog'
@@ -18,8 +18,8 @@ import { reportable } from './reportable'
 
 /** One’s own recipients, what each received, and of what one may have them told. */
 export async function listOwnRecipients(deps: Deps, actor: Account) {
-  const { id, name } = await candidateOf(deps, actor)
-  return { ...(await recipientsOf(deps, id)), name }
+  const { id } = await candidateOf(deps, actor)
+  return recipientsOf(deps, id)
 }
 
 /** The same at the desk. */
@@ -43,7 +43,6 @@ async function recipientsOf(deps: Deps, candidateId: string): Promise<Omit<Recip
   const today = deps.clock.today()
   return {
     today: today.toString(),
-    latest: today.add({ days: permissionDays.most }).toString(),
     claims: claims.map(({ id, details, rung }) => ({ id, title: labelOf(details), rung })),
     permissions: permissions.map((permission) => ({
       ...lineOf(permission, today.toString()),

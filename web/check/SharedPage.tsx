@@ -5,7 +5,7 @@ import { say } from '#core/words/say'
 import { addressOf, api } from '../api'
 import { Sheet } from '../ui/Sheet'
 import { Waiting } from '../ui/Waiting'
-import { writeDayOf } from '../ui/write'
+import { writeDayOf, writeLastDay } from '../ui/write'
 import { ReportView } from './ReportView'
 
 /** What a recipient reads by the link they were sent, and keeps from there; or why it is not open any more. */
@@ -31,7 +31,7 @@ export function SharedPage() {
             <p className="max-w-[68ch]">
               {say('report.sharedMeans', {
                 from,
-                day: linkEndsAt ? writeDayOf(new Date(Date.parse(linkEndsAt) - 1).toISOString()) : '',
+                day: linkEndsAt ? writeLastDay(linkEndsAt) : '',
                 ends: writeDayOf(endsAt),
               })}
             </p>

@@ -2,7 +2,7 @@ import { type ReactNode, useState } from 'react'
 import type { DeliveryLine } from '#contract/recipients'
 import { canBeTakenBack } from '#core/recipients/delivery'
 import { say } from '#core/words/say'
-import { writeDayOf } from '../ui/write'
+import { writeDayOf, writeLastDay } from '../ui/write'
 
 /** What became of it at the recipient's, as far as a link tells. */
 function reading({ way, openings, lastOpenedAt, savedAt }: DeliveryLine): string {
@@ -14,8 +14,7 @@ function reading({ way, openings, lastOpenedAt, savedAt }: DeliveryLine): string
 
 const sentAs = ({ way, linkEndsAt }: DeliveryLine): string =>
   say(`recipients.sentAs.${way}`, {
-    // It ends with the day: the moment before says which.
-    day: linkEndsAt ? writeDayOf(new Date(Date.parse(linkEndsAt) - 1).toISOString()) : '',
+    day: linkEndsAt ? writeLastDay(linkEndsAt) : '',
   })
 
 type Props = {

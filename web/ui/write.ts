@@ -34,3 +34,6 @@ export const writeSize = (bytes: number) =>
 
 /** Slack with its sign: `+9 d`, `−6 d`. */
 export const writeSlack = (days: number) => `${days < 0 ? '−' : '+'}${say('ui.daysShort', { days: Math.abs(days) })}`
+
+/** The last day before a moment at which something ends, such as a link at midnight. */
+export const writeLastDay = (endsAt: string): string => writeDayOf(new Date(Date.parse(endsAt) - 1).toISOString())

@@ -6,7 +6,7 @@ import { RecordPage } from './RecordPage'
 const show = (...permissions: Parameters<typeof someRecipients>) =>
   showPage(<RecordPage />, {
     ...{ at: '/record', path: '/record', roles: ['candidate'] },
-    listOwnRecipients: { ...someRecipients(...permissions), name: 'Rita Report' },
+    listOwnRecipients: someRecipients(...permissions),
     ...{ permitRecipient: { id: aPermission().id }, sendOwnRecord: { done: true }, withdrawRecipient: { done: true } },
     takeBackOwnRecord: { done: true },
   } as never)

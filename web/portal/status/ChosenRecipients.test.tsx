@@ -6,7 +6,7 @@ import { ChosenRecipients } from './ChosenRecipients'
 
 const show = (recipients: ChosenRecipient[], canAdd = true) =>
   showPage(<ChosenRecipients id="0190a3f0-0000-7000-8000-000000000001" canAdd={canAdd} />, {
-    ...{ roles: ['candidate'], listChosenRecipients: { name: 'Rita Report', recipients } },
+    ...{ roles: ['candidate'], listChosenRecipients: { recipients } },
     chooseRecipients: { done: true },
   } as never)
 
