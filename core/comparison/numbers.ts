@@ -62,10 +62,10 @@ function compareLengths(
   const unpadded = (text: string) => text.replace(/(?<![0-9])0+(?=[0-9])/g, '')
   const [longer, shorter] = ours.length > theirs.length ? [ours, theirs] : [theirs, ours]
   const places = inTheirs(differingPlaces([...ours], [...theirs]))
+  const [byGroups, otherGroups] = [a, b].map((text) => unpadded(text.toUpperCase()).replace(/[^\p{L}\p{N}]/gu, ''))
+  if (byGroups === otherGroups || unpadded(ours) === unpadded(theirs))
+    return verdictOf('close', [{ code: 'leading-zeros' }], places)
   if (shorter.length >= shortest) {
-    const [byGroups, otherGroups] = [a, b].map((text) => unpadded(text.toUpperCase()).replace(/[^\p{L}\p{N}]/gu, ''))
-    if (byGroups === otherGroups || unpadded(ours) === unpadded(theirs))
-      return verdictOf('close', [{ code: 'leading-zeros' }], places)
     const front = longer.slice(0, longer.length - shorter.length)
     if (longer.endsWith(shorter) && /^\p{L}/u.test(front))
       return verdictOf('close', [{ code: 'prefix-missing', prefix: front }], places)
