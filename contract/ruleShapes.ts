@@ -3,6 +3,7 @@ import { cefrLevels } from '#core/catalogue/cefr'
 import type { Condition } from '#core/conditions/condition'
 import { attestationForms } from '#core/documents/attestation'
 import { videoLimits } from '#core/documents/limits'
+import { feeFactKinds, surplusKinds } from '#core/fees/schedule'
 import { blanks, questionKinds, sectionHolds } from '#core/form/form'
 import { gates } from '#core/requirements/requirement'
 import type { Rules as CoreRules } from '#core/rules/rules'
@@ -206,10 +207,7 @@ const AskShape = Type.Union([
     together: Type.Optional(Type.Boolean()),
   }),
   ask('reference', { count: Type.Integer({ minimum: 1, maximum: 6 }) }),
-  ask('fee', {
-    amount: Type.Integer({ minimum: 1, description: 'Minor units' }),
-    currency: Type.String({ pattern: '^[A-Z]{3}$', description: 'ISO 4217' }),
-  }),
+  ask('fee', { schedule: Key }),
   ask('offer accepted', {}),
   ask('onboarding task', { task: Key }),
 ])
@@ -261,11 +259,127 @@ const TaskShape = Type.Object(
   strict,
 )
 
+const Minor = Type.Integer({ minimum: 0, maximum: 1e11, description: 'Minor units of the currency' })
+const BasisPoints = Type.Integer({ minimum: 1, maximum: 10_000, description: 'Hundredths of a per cent' })
+const FeeText = Type.String({ minLength: 1, maxLength: 160 })
+
+const FeeAmountShape = Type.Union([
+  Type.Object({ kind: Type.Literal('fixed'), amount: Minor }, strict),
+  Type.Object(
+    { kind: Type.Literal('by number'), fact: FactName, first: Minor, further: Minor, most: Type.Optional(Minor) },
+    strict,
+  ),
+  Type.Object(
+    {
+      kind: Type.Literal('by choice'),
+      fact: FactName,
+      amounts: Type.Record(Type.String({ maxLength: 120 }), Minor, { maxProperties: 60 }),
+      otherwise: Type.Optional(Minor),
+    },
+    strict,
+  ),
+  Type.Object(
+    {
+      kind: Type.Literal('by day'),
+      steps: Type.Array(Type.Object({ through: Day, amount: Minor }, strict), { minItems: 1, maxItems: 12 }),
+      after: Minor,
+    },
+    strict,
+  ),
+  Type.Object(
+    {
+      kind: Type.Literal('share'),
+      of: Type.Array(Key, { maxItems: 30, uniqueItems: true, description: 'All lines where none is named' }),
+      basisPoints: BasisPoints,
+      least: Type.Optional(Minor),
+      most: Type.Optional(Minor),
+    },
+    strict,
+  ),
+])
+
+const FeeFactShape = Type.Object(
+  {
+    key: Key,
+    label: Type.String({ minLength: 1, maxLength: 300 }),
+    help: Type.Optional(text(500)),
+    kind: oneOf(feeFactKinds),
+    options: Type.Optional(Type.Array(FeeText, { maxItems: 60, uniqueItems: true })),
+    most: Type.Optional(Type.Integer({ minimum: 1, maximum: 999 })),
+    proof: Type.Optional(FeeText),
+    translations: translated({
+      label: text(300),
+      help: text(500),
+      proof: text(160),
+      options: Type.Array(text(160), { maxItems: 60 }),
+    }),
+  },
+  strict,
+)
+
+const FeeLineShape = Type.Object(
+  {
+    key: Key,
+    title: FeeText,
+    why: text(400),
+    amount: FeeAmountShape,
+    when: Type.Optional(ConditionShape),
+    optional: Type.Optional(Type.Literal(true, { description: 'A payer may leave it out' })),
+    exempt: Type.Optional(
+      Type.Array(
+        Type.Object(
+          {
+            when: ConditionShape,
+            because: FeeText,
+            basisPoints: BasisPoints,
+            translations: translated({ because: text(160) }),
+          },
+          strict,
+        ),
+        { minItems: 1, maxItems: 8 },
+      ),
+    ),
+    tax: Type.Optional(Key),
+    translations: translated({ title: text(160), why: text(400) }),
+  },
+  strict,
+)
+
+const FeeTaxShape = Type.Object(
+  {
+    key: Key,
+    title: FeeText,
+    basisPoints: BasisPoints,
+    when: Type.Optional(ConditionShape),
+    translations: translated({ title: text(160) }),
+  },
+  strict,
+)
+
+const FeeScheduleShape = Type.Object(
+  {
+    key: Key,
+    title: FeeText,
+    currency: Type.String({ pattern: '^[A-Z]{3}$', description: 'ISO 4217' }),
+    facts: Type.Array(FeeFactShape, { maxItems: 12, description: 'Asked for the fee alone, read by the money role' }),
+    lines: Type.Array(FeeLineShape, { maxItems: 30 }),
+    taxes: Type.Array(FeeTaxShape, { maxItems: 8 }),
+    taxIncluded: Type.Boolean(),
+    most: Type.Optional(Minor),
+    dueDays: Type.Integer({ minimum: 0, maximum: 365, description: 'From sending' }),
+    holds: Type.Boolean({ description: 'Nothing is processed before it is paid' }),
+    surplus: oneOf(surplusKinds),
+    translations: translated({ title: text(160) }),
+  },
+  strict,
+)
+
 const RulesShape = Type.Object(
   {
     form: Type.Array(SectionShape, { maxItems: 40 }),
     requirements: Type.Array(RequirementShape, { maxItems: 200 }),
     onboarding: Type.Array(TaskShape, { maxItems: 40 }),
+    fees: Type.Optional(Type.Array(FeeScheduleShape, { maxItems: 6 })),
   },
   strict,
 )

@@ -1,5 +1,6 @@
 import { catalogue, type Named, offered } from '../catalogue/catalogue'
 import { cefrLevels } from '../catalogue/cefr'
+import type { FeeFact } from '../fees/schedule'
 import { choicesOf, type Form, type Question } from '../form/form'
 import type { Comparison } from './condition'
 import type { Domains } from './outcomes'
@@ -23,6 +24,9 @@ export type FactOf =
   | { question: Question; part?: 'howMany' | 'country' | 'region' }
   | { question: Question; language: string }
   | { file: FileFactName; titles?: Readonly<Record<string, string>> }
+  /** What is asked for a fee alone, or how it is paid; only schedules of fees look at it. */
+  | { fee: FeeFact }
+  | { means: true }
 
 /** Something a condition may look at, and what it can be compared with. */
 export type KnownFact = {

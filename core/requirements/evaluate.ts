@@ -93,10 +93,12 @@ function resultOfAsk(ask: Ask, requirement: Requirement, file: Known): Result {
       )
     case 'reference':
       return referenceResult(ask.count, file)
-    case 'fee':
-      return file.feesReceived?.includes(requirement.key)
+    case 'fee': {
+      const owed = file.fees?.[ask.schedule]
+      return owed?.amount === 0
         ? met()
-        : unmet({ code: 'fee-open', amount: ask.amount, currency: ask.currency }, [{ who: 'candidate', what: 'pay' }])
+        : unmet({ code: 'fee-open', ...(owed ? { owed } : {}) }, [{ who: 'candidate', what: 'pay' }])
+    }
     case 'study':
       return claimResult(
         file.claims.filter((claim) => doesAsStudy(ask, claim)),

@@ -56,8 +56,8 @@ export type Ask =
     }
   /** So many employers have confirmed a job. */
   | { kind: 'reference'; count: number }
-  /** In minor units of the currency; received, as somebody at the desk has recorded. */
-  | { kind: 'fee'; amount: number; currency: string }
+  /** What a schedule of the vacancy's fees comes to is paid. */
+  | { kind: 'fee'; schedule: string }
   | { kind: 'offer accepted' }
   | { kind: 'onboarding task'; task: string }
   /** What a source asks for before it answers about a claim; it follows from the file, no rules of a vacancy say it. */
@@ -167,6 +167,9 @@ export type SkillsFact = {
 /** On which terms a licence is restricted. */
 type Terms = Pick<Standing, 'terms' | 'termsSaid'>
 
+/** In minor units; currency by ISO 4217. */
+export type FeeOwed = { amount: number; currency: string }
+
 export type FileFacts = {
   today: Temporal.PlainDate
   targetStart: Temporal.PlainDate
@@ -176,8 +179,8 @@ export type FileFacts = {
   domains?: Domains
   /** Keys that were answered with an honest blank that is no fact, such as "I don't know". */
   blankAnswers?: ReadonlySet<string>
-  /** Requirements whose fee has been received. */
-  feesReceived?: readonly string[]
+  /** What is still owed for a fee that was charged, by its schedule; 0 where it is paid, or nothing came of it. */
+  fees?: Readonly<Record<string, FeeOwed>>
   /** People the candidate has named to vouch for them, and how many of them have. */
   vouching?: { asked: number; done: number }
   skills: readonly SkillsFact[]
@@ -278,7 +281,8 @@ export type OutcomeReason =
       condition: SourceCondition['kind']
       because: string
     }
-  | { code: 'fee-open'; amount: number; currency: string }
+  /** Nothing is owed before it is charged. */
+  | { code: 'fee-open'; owed?: FeeOwed }
   | { code: 'recipient-closed'; recipient: StoredValue; because: string }
   | { code: 'recipient-not-authorised'; recipient: StoredValue; count: number }
   | { code: 'not-signed' | 'no-offer' | 'offer-open' | 'offer-expired' | 'offer-declined' | 'task-open' }

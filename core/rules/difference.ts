@@ -1,7 +1,9 @@
 import type { Condition } from '../conditions/condition'
 import { type KnownFact, knownFacts } from '../conditions/vocabulary'
+import { knownFeeFacts } from '../fees/facts'
 import type { Question, Section } from '../form/form'
 import { conditionWords } from '../words/conditions'
+import { scheduleSentence } from '../words/fees'
 import { questionSentence } from '../words/form'
 import { recipientSentence } from '../words/recipients'
 import { requirementSentence } from '../words/requirements'
@@ -11,7 +13,7 @@ import type { Rules } from './rules'
 
 /** One thing that two versions of rules say differently, each side as a sentence; the side where it is not there is absent. */
 export type Difference = {
-  of: 'section' | 'question' | 'requirement' | 'task' | 'order'
+  of: 'section' | 'question' | 'requirement' | 'task' | 'fees' | 'order'
   key: string
   title: string
   before?: string
@@ -27,7 +29,7 @@ type Names = Readonly<Record<string, string>>
  */
 export function differencesOf(before: Rules, after: Rules, names: Names): Difference[] {
   const sides = { before: saying(before, names), after: saying(after, names) }
-  const kinds = ['section', 'question', 'requirement', 'task'] as const
+  const kinds = ['section', 'question', 'requirement', 'task', 'fees'] as const
   const changed = kinds.flatMap((of) => {
     const old = sides.before[of]
     const now = sides.after[of]
@@ -45,10 +47,11 @@ export function differencesOf(before: Rules, after: Rules, names: Names): Differ
 
 type Said = Map<string, { title: string; sentence: string }>
 
-function saying(rules: Rules, names: Names): Record<'section' | 'question' | 'requirement' | 'task', Said> {
+function saying(rules: Rules, names: Names): Record<Exclude<Difference['of'], 'order'>, Said> {
   const known = knownFacts(rules.form, names)
   const labels = new Map(rules.form.flatMap(({ questions }) => questions.map(({ key, label }) => [key, label])))
-  const tasks = new Map(rules.onboarding.map(({ key, title }) => [key, title]))
+  const { onboarding, fees = [] } = rules
+  const tasks = new Map([...onboarding, ...fees].map(({ key, title }) => [key, title]))
   const nameOf = (key: string) => labels.get(key) ?? tasks.get(key) ?? names[key] ?? key
   const entry = (key: string, title: string, sentence: string) => [key, { title, sentence }] as const
   return {
@@ -67,7 +70,13 @@ function saying(rules: Rules, names: Names): Record<'section' | 'question' | 're
         ),
       ),
     ),
-    task: new Map(rules.onboarding.map(({ key, title, text }) => entry(key, title, `${title}: ${text}`))),
+    task: new Map(onboarding.map(({ key, title, text }) => entry(key, title, `${title}: ${text}`))),
+    fees: new Map(
+      fees.map((schedule) => {
+        const { key, title } = schedule
+        return entry(key, title, scheduleSentence(schedule, knownFeeFacts(schedule, rules.form, names)))
+      }),
+    ),
   }
 }
 

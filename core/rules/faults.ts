@@ -2,14 +2,19 @@ import { catalogue, credentialKind, documentKind, offered } from '../catalogue/c
 import { type Condition, factsOf } from '../conditions/condition'
 import { type ConditionFault, circlesIn, faultsOfCondition } from '../conditions/faults'
 import { type KnownFact, knownFacts } from '../conditions/vocabulary'
+import { type FeeFault, faultsOfSchedule } from '../fees/faults'
 import type { Form, Question } from '../form/form'
 import { isWebAddress } from '../requirements/citation'
 import { canBeCertified, canBeInterim, gatesFor, isProven, reachOf, rungsFor } from '../requirements/reach'
 import type { Ask, Gate, Requirement } from '../requirements/requirement'
-import type { Rules } from './rules'
+import { type Rules, schedulesIn } from './rules'
 
 export type RulesFault = { pointer: string } & (
   | ConditionFault
+  | (FeeFault & { schedule: string })
+  | { code: 'unknown-schedule'; schedule: string }
+  /** Nothing asks for it, so that nobody would ever pay it. */
+  | { code: 'unused-schedule'; schedule: string }
   | { code: 'key-twice'; key: string }
   | { code: 'no-options' }
   | { code: 'no-parts' }
@@ -63,6 +68,23 @@ export function faultsOfRules(rules: Rules, checks: Readonly<Record<string, stri
     ...twice(rules.onboarding, '/onboarding'),
     ...formFaults(rules, known),
     ...requirementFaults(rules, known, checks),
+    ...feeFaults(rules, checks),
+  ]
+}
+
+function feeFaults({ form, requirements, fees = [] }: Rules, checks: Readonly<Record<string, string>>): RulesFault[] {
+  const used = new Set(requirements.flatMap(schedulesIn))
+  return [
+    ...twice(fees, '/fees'),
+    ...fees.flatMap((schedule, nth): RulesFault[] => {
+      const within = faultsOfSchedule(schedule, form, checks).map((fault) => ({
+        ...fault,
+        ...{ pointer: `/fees/${nth}${fault.pointer}`, schedule: schedule.key },
+      }))
+      return used.has(schedule.key)
+        ? within
+        : [...within, { pointer: `/fees/${nth}`, code: 'unused-schedule', schedule: schedule.key }]
+    }),
   ]
 }
 
@@ -130,7 +152,7 @@ const conditionFaults = (condition: Condition, known: readonly KnownFact[], poin
   faultsOfCondition(condition, known, place).map((fault): RulesFault => ({ pointer, ...fault }))
 
 function requirementFaults(
-  { form, requirements, onboarding }: Rules,
+  { form, requirements, onboarding, fees = [] }: Rules,
   known: readonly KnownFact[],
   checks: Readonly<Record<string, string>>,
 ): RulesFault[] {
@@ -175,6 +197,9 @@ function requirementFaults(
       case 'reference':
         return held.has('work') ? [] : [{ pointer, code: 'no-section-for', holds: 'work' }]
       case 'fee':
+        return fees.some(({ key }) => key === ask.schedule)
+          ? []
+          : [{ pointer, code: 'unknown-schedule', schedule: ask.schedule }]
       case 'offer accepted':
       case 'source condition':
       case 'recipients':

@@ -1,4 +1,5 @@
 import { factsOf } from '../conditions/condition'
+import type { FeeSchedule } from '../fees/schedule'
 import { answerRequirements, type Form, questionsOf } from '../form/form'
 import type { Requirement } from '../requirements/requirement'
 
@@ -10,6 +11,8 @@ export type Rules = {
   form: Form
   requirements: readonly Requirement[]
   onboarding: readonly OnboardingTask[]
+  /** What applying costs; absent where it costs nothing. */
+  fees?: readonly FeeSchedule[]
 }
 
 /** The keys of the skills checks that requirements ask for, also as an alternative. */
@@ -20,6 +23,10 @@ export const checksIn = (requirements: readonly Requirement[]): string[] => [
       .flatMap((ask) => (ask.kind === 'skills check' ? [ask.check] : [])),
   ),
 ]
+
+/** The schedules of fees that requirements ask for, also as an alternative. */
+export const schedulesIn = (requirement: Requirement): string[] =>
+  [requirement.asks, ...(requirement.alternatives ?? [])].flatMap((ask) => (ask.kind === 'fee' ? [ask.schedule] : []))
 
 /** Everything an application is judged by: what the form itself requires, and the vacancy's own requirements. */
 export function requirementsIn({ form, requirements }: Pick<Rules, 'form' | 'requirements'>): Requirement[] {

@@ -2,7 +2,8 @@ import { writeDays, writeWhen } from '../dates/write'
 import type { Outcome, OutcomeReason, Step, Who } from '../requirements/requirement'
 import type { Right } from '../rights/rights'
 import type { Standing } from '../validity/validity'
-import { credentialAmountWords, writeAmount } from './requirements'
+import { writeAmount } from './amounts'
+import { credentialAmountWords } from './requirements'
 import { say } from './say'
 import { termsWords } from './standing'
 import { writeValue } from './stored'
@@ -201,7 +202,9 @@ function reasonWords(reason: OutcomeReason, nameOf: (key: string) => string): st
     case 'recipient-not-authorised':
       return say('reason.recipientNotAuthorised', { recipient: writeValue(reason.recipient), count: reason.count })
     case 'fee-open':
-      return say('reason.feeOpen', { amount: writeAmount(reason.amount, reason.currency) })
+      return reason.owed
+        ? say('reason.feeOpen', { amount: writeAmount(reason.owed.amount, reason.owed.currency) })
+        : say('reason.feeToCome')
     case 'not-signed':
       return say('reason.notSigned')
     case 'no-offer':

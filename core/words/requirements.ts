@@ -2,9 +2,10 @@ import { credentialKind, studyLevel } from '../catalogue/catalogue'
 import type { KnownFact } from '../conditions/vocabulary'
 import { writeDays, writeWhen } from '../dates/write'
 import type { Ask, Gate, Requirement } from '../requirements/requirement'
+import { writeAmount } from './amounts'
 import { conditionWords } from './conditions'
 import { credentialName, languageName, studyFieldName, studyLevelName } from './names'
-import { say, spokenLanguage, spokenLocale } from './say'
+import { say, spokenLanguage } from './say'
 import { translated } from './translations'
 
 const byGate = (gate: Gate): string => say(`ask.byGate.${gate}`)
@@ -108,7 +109,7 @@ function askWords(ask: Ask, nameOf: (key: string) => string): string {
     case 'reference':
       return ask.count === 1 ? say('ask.oneReference') : say('ask.references', { count: ask.count })
     case 'fee':
-      return say('ask.fee', { amount: writeAmount(ask.amount, ask.currency) })
+      return say('ask.fee', { fee: nameOf(ask.schedule) })
     case 'offer accepted':
       return say('ask.offerAccepted')
     case 'onboarding task':
@@ -159,13 +160,10 @@ export function credentialAmountWords(credential: string, key: string, amount: n
   const field = credentialKind(credential)?.fields.find((one) => one.key === key)
   if (!field) return String(amount)
   const { label, unit = '' } = translated(field)
-  const written = field.kind === 'money' ? writeAmount(amount, unit) : `${amount} ${unit}`.trim()
+  const written = field.kind === 'money' ? writeAmount(amount, unit, 2) : `${amount} ${unit}`.trim()
   return `${written} (${label})`
 }
 
-/** An amount in minor units as people read it: `45.00 EUR`, in German `45,00 EUR`. */
-export const writeAmount = (minor: number, currency: string) =>
-  `${(minor / 100).toLocaleString(spokenLocale(), { minimumFractionDigits: 2, maximumFractionDigits: 2 })} ${currency}`
 /** A name within a sentence: small in English, as it is in a language that writes nouns large. */
 const inSentence = (text: string) =>
   spokenLanguage() === 'en' ? text.replace(/^./, (letter) => letter.toLowerCase()) : text

@@ -1,8 +1,10 @@
 import { knownFacts } from '../conditions/vocabulary'
+import { knownFeeFacts } from '../fees/facts'
 import { type Ask, type Gate, gates } from '../requirements/requirement'
 import type { RulesFault } from '../rules/faults'
 import type { Rules } from '../rules/rules'
 import { conditionFaultWords } from './conditions'
+import { feeFaultWords } from './fees'
 import { isKnown, say, sayCoded } from './say'
 
 const earlier = (gate: Gate): Gate => gates[Math.max(0, gates.indexOf(gate) - 1)]!
@@ -10,8 +12,17 @@ const asked = (kind: Ask['kind']) => say(`rules.ask.${kind}`)
 const sectionFor = (holds: string) =>
   isKnown(`rules.holds.${holds}`) ? sayCoded({ code: `rules.holds.${holds}` }) : holds
 
+const scheduleOf = ({ fees = [] }: Pick<Rules, 'fees'>, key: string) => fees.find((one) => one.key === key)
+
 /** What is wrong with rules, and how to put it right. */
-export function rulesFaultWords(fault: RulesFault, rules: Pick<Rules, 'form'>): string {
+export function rulesFaultWords(fault: RulesFault, rules: Pick<Rules, 'form' | 'fees'>): string {
+  if (fault.code === 'unknown-schedule' || fault.code === 'unused-schedule')
+    return say(`rules.${fault.code}`, { schedule: scheduleOf(rules, fault.schedule)?.title ?? fault.schedule })
+  if ('schedule' in fault) {
+    const schedule = scheduleOf(rules, fault.schedule)!
+    const { title } = schedule
+    return say('fees.fault.within', { title, fault: feeFaultWords(fault, knownFeeFacts(schedule, rules.form)) })
+  }
   switch (fault.code) {
     case 'key-twice':
       return say('rules.key-twice', { key: fault.key })

@@ -32,7 +32,7 @@ export default {
   'ask.oneReference': 'eine Auskunft eines Arbeitgebers',
   'ask.references_one': 'eine Auskunft eines Arbeitgebers',
   'ask.references_other': 'Auskünfte von {{count}} Arbeitgebern',
-  'ask.fee': 'eine Gebühr von {{amount}}',
+  'ask.fee': 'eine Gebühr: {{fee}}',
   'ask.offerAccepted': 'Ihre Annahme des Angebots',
   'ask.part.because': '{{label}}: was geschehen ist',
   'ask.part.document': '{{label}}: das Dokument',

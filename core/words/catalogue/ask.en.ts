@@ -29,7 +29,7 @@ export default {
   'ask.oneReference': 'a reference from an employer',
   'ask.references_one': 'a reference from an employer',
   'ask.references_other': 'references from {{count}} employers',
-  'ask.fee': 'a fee of {{amount}}',
+  'ask.fee': 'a fee: {{fee}}',
   'ask.offerAccepted': 'your acceptance of the offer',
   'ask.part.because': '{{label}}: what happened',
   'ask.part.document': '{{label}}: the document',

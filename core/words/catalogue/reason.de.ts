@@ -97,4 +97,5 @@ export default {
   'reason.recipientNotAuthorised_one': '{{recipient}} darf noch nichts erfahren: Unterschreiben Sie die Erlaubnis.',
   'reason.recipientNotAuthorised_other':
     '{{recipient}} und andere, zusammen {{count}}, dürfen noch nichts erfahren: Unterschreiben Sie die Erlaubnis.',
+  'reason.feeToCome': 'Sie wird beim Abschicken berechnet und danach bezahlt.',
 } satisfies Translated<typeof english>

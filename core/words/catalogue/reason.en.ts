@@ -89,4 +89,5 @@ export default {
   'reason.recipientNotAuthorised_one': '{{recipient}} may not be told yet: sign the permission.',
   'reason.recipientNotAuthorised_other':
     '{{recipient}} and others, {{count}} in all, may not be told yet: sign the permission.',
+  'reason.feeToCome': 'It is worked out when you send, and paid after that.',
 } as const

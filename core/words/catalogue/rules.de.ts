@@ -79,4 +79,7 @@ export default {
   'rules.ask.recipients': 'Empfänger',
   'rules.recipient': '{{name}} ({{mail}}) bekommt den Nachweis, sobald alles erfüllt ist {{gate}}. {{about}}',
   'rules.notOpenIf': 'Nicht offen, wenn {{condition}}: {{because}}',
+  'rules.unknown-schedule': 'Es gibt hier keine Gebühren „{{schedule}}“. Fügen Sie sie hinzu oder wählen Sie andere.',
+  'rules.unused-schedule':
+    'Keine Anforderung verlangt die Gebühren „{{schedule}}“, also würde sie niemand zahlen. Fügen Sie eine Anforderung hinzu oder entfernen Sie sie.',
 } satisfies Translated<typeof english>

@@ -74,4 +74,7 @@ export default {
   'rules.ask.recipients': 'Recipients',
   'rules.recipient': '{{name}} ({{mail}}) receives the record once all is met {{gate}}. {{about}}',
   'rules.notOpenIf': 'Not open if {{condition}}: {{because}}',
+  'rules.unknown-schedule': 'There are no fees “{{schedule}}” here. Add them, or choose others.',
+  'rules.unused-schedule':
+    'No requirement asks for the fees “{{schedule}}”, so nobody would pay them. Add a requirement, or remove them.',
 } as const

@@ -20,6 +20,7 @@ import type duplicates from './duplicates.en'
 import type enquiries from './enquiries.en'
 import type enquiry from './enquiry.en'
 import type event from './event.en'
+import type fees from './fees.en'
 import type field from './field.en'
 import type file from './file.en'
 import type flags from './flags.en'
@@ -112,6 +113,7 @@ export type Words = typeof absence &
   typeof proof &
   typeof queue &
   typeof reason &
+  typeof fees &
   typeof recipients &
   typeof reply &
   typeof report &

@@ -5,6 +5,7 @@ import composer from '../catalogue/composer.de'
 import desk from '../catalogue/desk.de'
 import duplicates from '../catalogue/duplicates.de'
 import enquiries from '../catalogue/enquiries.de'
+import fees from '../catalogue/fees.de'
 import field from '../catalogue/field.de'
 import file from '../catalogue/file.de'
 import flags from '../catalogue/flags.de'
@@ -27,6 +28,7 @@ import trayDesk from '../catalogue/trayDesk.de'
 
 export default {
   ...role,
+  ...fees,
   ...recipients,
   ...agreement,
   ...behalf,

@@ -5,6 +5,7 @@ import composer from '../catalogue/composer.en'
 import desk from '../catalogue/desk.en'
 import duplicates from '../catalogue/duplicates.en'
 import enquiries from '../catalogue/enquiries.en'
+import fees from '../catalogue/fees.en'
 import field from '../catalogue/field.en'
 import file from '../catalogue/file.en'
 import flags from '../catalogue/flags.en'
@@ -27,6 +28,7 @@ import trayDesk from '../catalogue/trayDesk.en'
 
 export default {
   ...role,
+  ...fees,
   ...recipients,
   ...agreement,
   ...behalf,

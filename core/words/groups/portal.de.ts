@@ -5,6 +5,7 @@ import check from '../catalogue/check.de'
 import claims from '../catalogue/claims.de'
 import detail from '../catalogue/detail.de'
 import documents from '../catalogue/documents.de'
+import fees from '../catalogue/fees.de'
 import form from '../catalogue/form.de'
 import hearing from '../catalogue/hearing.de'
 import marks from '../catalogue/marks.de'
@@ -19,6 +20,7 @@ import zone from '../catalogue/zone.de'
 export default {
   ...absence,
   ...role,
+  ...fees,
   ...recipients,
   ...account,
   ...apply,

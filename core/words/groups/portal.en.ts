@@ -5,6 +5,7 @@ import check from '../catalogue/check.en'
 import claims from '../catalogue/claims.en'
 import detail from '../catalogue/detail.en'
 import documents from '../catalogue/documents.en'
+import fees from '../catalogue/fees.en'
 import form from '../catalogue/form.en'
 import hearing from '../catalogue/hearing.en'
 import marks from '../catalogue/marks.en'
@@ -19,6 +20,7 @@ import zone from '../catalogue/zone.en'
 export default {
   ...absence,
   ...role,
+  ...fees,
   ...recipients,
   ...account,
   ...apply,

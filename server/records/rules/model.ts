@@ -15,6 +15,7 @@ import {
   define,
   id,
   json,
+  jsonOrNull,
   longTextOrNull,
   moment,
   momentOrNull,
@@ -31,6 +32,7 @@ export class RulesVersion extends Model<InferAttributes<RulesVersion>, InferCrea
   declare form: Rules['form']
   declare requirements: Rules['requirements']
   declare onboarding: Rules['onboarding']
+  declare fees: CreationOptional<Rules['fees'] | null>
   declare note: string
   declare savedBy: string
   declare savedAt: Date
@@ -104,6 +106,7 @@ export function defineRules(sequelize: Sequelize) {
     form: json,
     requirements: json,
     onboarding: json,
+    fees: jsonOrNull,
     note: text,
     ...saved,
   })

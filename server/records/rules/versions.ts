@@ -25,8 +25,8 @@ export async function publishedRules(vacancyId: string, version: number): Promis
   if (known) return known
   const published = await RulesVersion.findOne({ where: { vacancyId, version } })
   if (!published) throw notFound()
-  const { form, requirements, onboarding } = published
-  const rules = { form, requirements, onboarding }
+  const { form, requirements, onboarding, fees } = published
+  const rules: Rules = { form, requirements, onboarding, ...(fees ? { fees } : {}) }
   // What is read in the transaction that publishes it may yet be undone.
   afterCommit(() => {
     if (lately.size >= mostKept) lately.delete(lately.keys().next().value!)
@@ -109,7 +109,7 @@ export async function namesFor(rules: Rules): Promise<Record<string, string>> {
         [`${key}.region`, `${label}, region`],
       ]),
     ),
-    ...Object.fromEntries(rules.onboarding.map(({ key, title }) => [key, title])),
+    ...Object.fromEntries([...rules.onboarding, ...(rules.fees ?? [])].map(({ key, title }) => [key, title])),
   }
 }
 
