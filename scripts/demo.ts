@@ -79,6 +79,8 @@ try {
     SMTP_URL: `smtp://127.0.0.1:${ports.smtp}`,
     REGISTER_URL: `http://127.0.0.1:${ports.standins}/registers`,
     CAPTURE_URL: `http://127.0.0.1:${ports.standins}/capture`,
+    PAYMENT_URL: `http://127.0.0.1:${ports.standins}/payments`,
+    PAYMENT_SECRET: 'stand-in',
     DATA_FOLDER: folder,
     TEXT_URL: `http://127.0.0.1:${ports.standins}/texts`,
     MAIL_IN_PORT: String(ports.mailIn),

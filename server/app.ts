@@ -23,6 +23,8 @@ import { serveUploads } from './documents/uploads'
 import { duplicatesRoutes } from './duplicates/routes'
 import { enquiryRoutes } from './enquiries/routes'
 import { servePlainReply } from './enquiries/servePlainReply'
+import { feeRoutes } from './fees/routes'
+import { serveNotices } from './fees/serveNotices'
 import { hiringRoutes } from './hiring/routes'
 import { scoringRoutes } from './hiring/scoring/routes'
 import { importRoutes } from './incoming/imports/routes'
@@ -79,6 +81,7 @@ export const routes = [
   ...vouchingRoutes,
   ...equalityRoutes,
   ...hiringRoutes,
+  ...feeRoutes,
   ...deskRoutes,
   ...auditRoutes,
   ...privacyRoutes,
@@ -130,6 +133,7 @@ export function makeApp(deps: Fixed, { metrics, isEnding }: Watched = { isEnding
   serveStop(router, deps)
   servePlainReply(router, deps)
   servePublished(router, deps)
+  serveNotices(router, deps)
   serve(router, routes, deps, callers)
   router.get('/api/openapi.json', async (ctx: Context) => {
     ctx.body = openApi(`Probatum for ${(await currentOrganisation()).name}`, '1.0.0')

@@ -6,6 +6,8 @@ import { forgetReaders } from './desk/ownership'
 import { queueUnread } from './documents/reading/readQueued'
 import { forgetOldUploads } from './documents/uploads'
 import { advanceDue, releaseDue } from './enquiries/pass'
+import { checkLedgerNightly } from './fees/ledger'
+import { remindOfFees } from './fees/remind'
 import { remindOfOffers, tellOfExpiredOffers } from './hiring/offerReminders'
 import { tellOfMissed } from './incoming/tray/tellOfMissed'
 import { queueNotice } from './messages/queueNotice'
@@ -42,6 +44,8 @@ export async function runDaily(deps: Deps) {
     endHearings,
     remindOfClosing,
     remindOfQuiet,
+    remindOfFees,
+    checkLedgerNightly,
     remindOfOffers,
     tellOfExpiredOffers,
     tellOfLateDecision,

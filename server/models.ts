@@ -15,6 +15,7 @@ import { defineReadings } from './records/documents/readings'
 import { defineDoubles } from './records/duplicates/model'
 import { defineVerification } from './records/enquiries/model'
 import { defineEquality } from './records/equality/model'
+import { defineFees } from './records/fees/model'
 import { defineHeard } from './records/heard/model'
 import { defineForecasts } from './records/hiring/forecasts'
 import { defineHiring } from './records/hiring/model'
@@ -53,6 +54,7 @@ export function defineModels(sequelize: Sequelize) {
     defineReadings,
     defineDecisions,
     defineUnfinished,
+    defineFees,
     defineForecasts,
     defineHiring,
     defineJobs,

@@ -18,6 +18,7 @@ import { httpCaptureDevice } from './platform/outside/capture'
 import { openidProvider } from './platform/outside/identityProvider'
 import { listenForMail } from './platform/outside/incomingMail'
 import { smtpMailer } from './platform/outside/mail'
+import { httpPaymentProvider } from './platform/outside/payments'
 import { httpPlaces } from './platform/outside/places'
 import { httpRegisters } from './platform/outside/registers'
 import { folderScanner } from './platform/outside/scanner'
@@ -46,6 +47,7 @@ export async function prepare(config: Config, log: Logger = pino({ level: config
     registers: httpRegisters(config.registerUrl, { tryMs: config.registerPatienceMs }),
     places: httpPlaces(config.placesUrl),
     captureDevice: httpCaptureDevice(config.captureUrl),
+    payments: config.paymentSecret ? httpPaymentProvider(config.paymentUrl, config.paymentSecret) : undefined,
     scanner: folderScanner(config.scanFolder),
     texts: httpTextGateway(config.textUrl),
   }

@@ -3,6 +3,7 @@ import { refreshIdentities, refreshKeysOf } from './duplicates/onPersonChanged'
 import { endEnquiries } from './enquiries/callOff'
 import { releaseLater } from './enquiries/release'
 import { moveOnUndelivered } from './enquiries/undelivered'
+import { callOffFees } from './fees/decide'
 import { tellDeciders } from './matters/tellDeciders'
 import { tellCandidates } from './messages/tellCandidate'
 import type { Subscriber } from './platform/changes'
@@ -18,6 +19,7 @@ import { endVouchings } from './vouching/name'
 export const subscribers: readonly Subscriber[] = [
   { on: ['ended'], run: endVouchings },
   { on: ['ended'], run: endEnquiries },
+  { on: ['ended'], run: callOffFees },
   { on: ['keys'], run: refreshKeysOf },
   { on: ['identity'], run: refreshIdentities },
   { on: ['vacancy title'], run: copyTitles },

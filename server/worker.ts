@@ -4,6 +4,8 @@ import { runDaily } from './daily'
 import { giveUpReading, readQueued } from './documents/reading/readQueued'
 import { giveUpLookUp, lookUpFor } from './enquiries/register'
 import { releaseOf } from './enquiries/release'
+import { followPayment } from './fees/pay'
+import { giveUpRefund, sendRefund } from './fees/refund'
 import { compareImported, runImportJob } from './incoming/imports/run'
 import { giveUpScan, readScan } from './incoming/tray/readScan'
 import { takeFromScanner } from './incoming/tray/tray'
@@ -34,6 +36,9 @@ const untilDelivered: Patience = { attempts: 1000, days: 4, longestPauseSeconds:
 /** A register that is down over a night is up again in the morning; then another way is taken. */
 const forARegister: Patience = { attempts: 12, days: 2, longestPauseSeconds: 3 * 3600 }
 
+/** Money that is under way is not forgotten while a provider is away. */
+const forAProvider: Patience = { attempts: 400, days: 4, longestPauseSeconds: 1800 }
+
 /** What makes one program fall over does so again. */
 const aPaper: Patience = { attempts: 3, days: 2, longestPauseSeconds: 60 }
 
@@ -63,6 +68,8 @@ const works: { [Kind in JobKind]: Work<Jobs[Kind]> } = {
   'known awards': { lane: 'quick', run: lookUpKnown },
   'look up': { lane: 'quick', run: lookUpFor, giveUp: giveUpLookUp, patience: forARegister },
   'prepared enquiries': { lane: 'quick', run: releaseOf },
+  'follow payment': { lane: 'quick', run: followPayment, patience: forAProvider },
+  refund: { lane: 'quick', run: sendRefund, giveUp: giveUpRefund, patience: forAProvider },
   daily: { lane: 'long', run: runDaily },
   summaries: { lane: 'long', run: refreshForDay },
   'dry run': { lane: 'long', run: runDryRun },

@@ -4,6 +4,7 @@ import { answerIdentity, openIdentity, peopleIn } from './identity'
 import { answerIssuers } from './issuers'
 import { openMailbox } from './mailbox'
 import { answerMailbox } from './mailboxPage'
+import { answerPayments, openPayments } from './payments'
 import { answerPlaces } from './places'
 import { answerRegisters, demoRegisters } from './registers'
 import { answerScanner } from './scanner'
@@ -15,6 +16,7 @@ const httpPort = Number(process.env.STANDINS_PORT ?? 4103)
 
 const mailbox = await openMailbox(process.env.MAILBOX_FOLDER ?? '.data/mailbox', smtpPort)
 const phones = openPhones(process.env.TEXTS_FILE ?? '.data/texts.json')
+const payments = openPayments(process.env.PAYMENT_SECRET ?? 'stand-in')
 const registers = demoRegisters(process.env.REGISTERS_FILE)
 
 const identity = await openIdentity(
@@ -35,11 +37,13 @@ const server = createServer((request, response) => {
           ? answerCapture(request, url, response)
           : url.pathname.startsWith('/places')
             ? answerPlaces(url, response)
-            : url.pathname.startsWith('/scanner')
-              ? answerScanner(process.env.SCAN_FOLDER ?? '.data/scans', request, url, response)
-              : url.pathname.startsWith('/texts')
-                ? answerTexts(phones, request, url, response)
-                : answerMailbox(mailbox, request, url, response)
+            : url.pathname.startsWith('/payments')
+              ? answerPayments(payments, request, url, response)
+              : url.pathname.startsWith('/scanner')
+                ? answerScanner(process.env.SCAN_FOLDER ?? '.data/scans', request, url, response)
+                : url.pathname.startsWith('/texts')
+                  ? answerTexts(phones, request, url, response)
+                  : answerMailbox(mailbox, request, url, response)
   answered.catch((error: unknown) => {
     response.writeHead(500, { 'Content-Type': 'text/plain; charset=utf-8' }).end(String(error))
   })

@@ -34,6 +34,7 @@ import { workOnce } from '#server/worker'
 import { answerCapture } from '../standins/capture'
 import { answerIdentity, identityClient, type KnownPerson, openIdentity } from '../standins/identity'
 import { type Mailbox, openMailbox } from '../standins/mailbox'
+import { answerPayments, openPayments } from '../standins/payments'
 import { answerPlaces } from '../standins/places'
 import { answerRegisters, openRegisters } from '../standins/registers'
 import { answerScanner } from '../standins/scanner'
@@ -75,6 +76,7 @@ export async function openHouse(name: string, more: Furnishing = {}) {
   const registersFile = join(folder, 'registers.json')
   writeFileSync(registersFile, '{}')
   const registers = openRegisters(registersFile)
+  const payments = openPayments('stand-in')
   const phones = openPhones(join(folder, 'texts.json'))
   const known: KnownPerson[] = []
   const registerServer = createServer((request, response) => {
@@ -85,11 +87,13 @@ export async function openHouse(name: string, more: Furnishing = {}) {
         ? answerCapture(request, url, response)
         : url.pathname.startsWith('/places')
           ? answerPlaces(url, response)
-          : url.pathname.startsWith('/scanner')
-            ? answerScanner(join(folder, 'scans'), request, url, response)
-            : url.pathname.startsWith('/texts')
-              ? answerTexts(phones, request, url, response)
-              : answerRegisters(registers, request, url, response))
+          : url.pathname.startsWith('/payments')
+            ? answerPayments(payments, request, url, response)
+            : url.pathname.startsWith('/scanner')
+              ? answerScanner(join(folder, 'scans'), request, url, response)
+              : url.pathname.startsWith('/texts')
+                ? answerTexts(phones, request, url, response)
+                : answerRegisters(registers, request, url, response))
   }).listen(0, '127.0.0.1')
   await new Promise((ready) => registerServer.once('listening', ready))
   const standins = `http://127.0.0.1:${(registerServer.address() as AddressInfo).port}`
@@ -101,6 +105,8 @@ export async function openHouse(name: string, more: Furnishing = {}) {
     ...readConfig({}),
     registerUrl: `${standins}/registers`,
     captureUrl: `${standins}/capture`,
+    paymentUrl: `${standins}/payments`,
+    paymentSecret: 'stand-in',
     placesUrl: `${standins}/places`,
     textUrl: `${standins}/texts`,
     mailInPort: smtpPort + 20,
@@ -162,6 +168,17 @@ export async function openHouse(name: string, more: Furnishing = {}) {
     await addVacancy(deps, vacancy)
   const running = await start(fixed)
   const address = `http://127.0.0.1:${running.port}`
+  payments.instead = address
+
+  const signedIn = async (name: string, roles: Role[], mail: string) => {
+    await Account.create({
+      ...{ id: uuid(), mail, name, passwordHash: await hash(password), roles },
+      ...{ confirmedAt: new Date(), createdAt: new Date() },
+    })
+    const somebody = visitor(address)
+    await somebody.done('signIn', { body: { mail, password } })
+    return { ...somebody, mail }
+  }
 
   const house = {
     fixed,
@@ -176,6 +193,7 @@ export async function openHouse(name: string, more: Furnishing = {}) {
     visitor: () => visitor(address),
     day: (offset: number) => today.add({ days: offset }).toString(),
     registers,
+    payments,
     /** Whom the identity provider knows. */
     known,
     /** What came to phones, the oldest first. */
@@ -201,21 +219,11 @@ export async function openHouse(name: string, more: Furnishing = {}) {
     /** The newest mail to an address, once it is there; with words its subject has to hold, where given. */
     mailTo: (to: string, about = '') => waitForMail(mailbox, to, about),
     /** Somebody who works at the desk, signed in. */
-    staff: async (...roles: Role[]): Promise<Visitor> => {
-      const mail = `${roles.join('-').replace(/ /g, '')}-${uuid().slice(-8)}@desk.test`
-      await Account.create({
-        id: uuid(),
-        mail,
-        name: `The ${roles[0]}`,
-        passwordHash: await hash(password),
-        roles,
-        confirmedAt: new Date(),
-        createdAt: new Date(),
-      })
-      const somebody = visitor(address)
-      await somebody.done('signIn', { body: { mail, password } })
-      return somebody
-    },
+    staff: (...roles: Role[]): Promise<Visitor> =>
+      signedIn(`The ${roles[0]}`, roles, `${roles.join('-').replace(/ /g, '')}-${uuid().slice(-8)}@desk.test`),
+    /** A candidate whose account is there already, signed in: for more people than may sign up from one address. */
+    applicant: (name: string): Promise<Visitor & { mail: string }> =>
+      signedIn(name, ['candidate'], `${name.toLowerCase().replace(/[^a-z]/g, '')}-${uuid().slice(-8)}@mail.test`),
     /** A candidate with a confirmed address, signed in. */
     candidate: async (name: string): Promise<Visitor & { mail: string }> => {
       const mail = `${name.toLowerCase().replace(/[^a-z]/g, '')}-${uuid().slice(-8)}@mail.test`

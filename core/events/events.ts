@@ -212,7 +212,13 @@ export const events = {
   'turned-down': ['ended', 'application'],
   'taken-up-again': ['application'],
   'task-done': ['application'],
-  'fee-received': ['application'],
+  'fee-charged': ['application', 'told'],
+  'fee-received': ['application', 'told'],
+  'fee-refunded': ['application', 'told'],
+  'fee-waived': ['application', 'told'],
+  'fee-corrected': ['application', 'told'],
+  'vouchers-made': nothing,
+  'voucher-withdrawn': nothing,
   'moved-to-rules': ['application', 'told'],
 
   // Messages

@@ -65,11 +65,12 @@ describe.each<[Ask, Case[]]>([
     ],
   ],
   [
-    { kind: 'fee', amount: 4500, currency: 'EUR' },
+    { kind: 'fee', schedule: 'exam' },
     [
       ['nothing', {}, 'unmet: fee-open: candidate pay'],
-      ['another fee', { feesReceived: ['other'] }, 'unmet: fee-open: candidate pay'],
-      ['the fee', { feesReceived: ['k'] }, 'met: met'],
+      ['another fee', { fees: { other: 'settled' } }, 'unmet: fee-open: candidate pay'],
+      ['charged and not paid', { fees: { exam: 'open' } }, 'unmet: fee-open: candidate pay'],
+      ['the fee', { fees: { exam: 'settled' } }, 'met: met'],
     ],
   ],
   [

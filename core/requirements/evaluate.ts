@@ -94,10 +94,10 @@ function resultOfAsk(ask: Ask, requirement: Requirement, file: Known): Result {
     case 'reference':
       return referenceResult(ask.count, file)
     case 'fee': {
-      const owed = file.fees?.[ask.schedule]
-      return owed?.amount === 0
+      const state = file.fees?.[ask.schedule]
+      return state === 'settled'
         ? met()
-        : unmet({ code: 'fee-open', ...(owed ? { owed } : {}) }, [{ who: 'candidate', what: 'pay' }])
+        : unmet({ code: 'fee-open', charged: state === 'open' }, [{ who: 'candidate', what: 'pay' }])
     }
     case 'study':
       return claimResult(

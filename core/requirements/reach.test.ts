@@ -22,7 +22,7 @@ const asks: Record<Ask['kind'], Ask> = {
   vouching: { kind: 'vouching', count: 1 },
   document: { kind: 'document', question: 'winter' },
   reference: { kind: 'reference', count: 1 },
-  fee: { kind: 'fee', amount: 100, currency: 'EUR' },
+  fee: { kind: 'fee', schedule: 'fees' },
   'offer accepted': { kind: 'offer accepted' },
   'onboarding task': { kind: 'onboarding task', task: 'handbook' },
   recipients: { kind: 'recipients', question: 'recipients', required: true, recipients: [] },

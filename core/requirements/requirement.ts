@@ -167,9 +167,6 @@ export type SkillsFact = {
 /** On which terms a licence is restricted. */
 type Terms = Pick<Standing, 'terms' | 'termsSaid'>
 
-/** In minor units; currency by ISO 4217. */
-export type FeeOwed = { amount: number; currency: string }
-
 export type FileFacts = {
   today: Temporal.PlainDate
   targetStart: Temporal.PlainDate
@@ -179,8 +176,8 @@ export type FileFacts = {
   domains?: Domains
   /** Keys that were answered with an honest blank that is no fact, such as "I don't know". */
   blankAnswers?: ReadonlySet<string>
-  /** What is still owed for a fee that was charged, by its schedule; 0 where it is paid, or nothing came of it. */
-  fees?: Readonly<Record<string, FeeOwed>>
+  /** How what was charged stands, by its schedule; how much it is, is for the money role alone. */
+  fees?: Readonly<Record<string, 'open' | 'settled'>>
   /** People the candidate has named to vouch for them, and how many of them have. */
   vouching?: { asked: number; done: number }
   skills: readonly SkillsFact[]
@@ -281,8 +278,7 @@ export type OutcomeReason =
       condition: SourceCondition['kind']
       because: string
     }
-  /** Nothing is owed before it is charged. */
-  | { code: 'fee-open'; owed?: FeeOwed }
+  | { code: 'fee-open'; charged: boolean }
   | { code: 'recipient-closed'; recipient: StoredValue; because: string }
   | { code: 'recipient-not-authorised'; recipient: StoredValue; count: number }
   | { code: 'not-signed' | 'no-offer' | 'offer-open' | 'offer-expired' | 'offer-declined' | 'task-open' }

@@ -223,7 +223,7 @@ test('a made-up person is judged like a real one', () => {
       ),
       requirement('winter', { kind: 'declaration', question: 'winter', mustBe: 'yes' }),
       requirement('references', { kind: 'reference', count: 1 }),
-      requirement('fee', { kind: 'fee', amount: 4500, currency: 'EUR' }),
+      requirement('fee', { kind: 'fee', schedule: 'exam' }),
     ],
     person,
   ).map(({ requirement: key, state, reason }) => [key, state, reason.code])

@@ -90,7 +90,10 @@ const reason: fc.Arbitrary<OutcomeReason> = fc.oneof(
   fc.record({ code: fc.constant('answer-other' as const), question: name, answer: name, needed: name }),
   fc.record({ code: fc.constant('too-few-references' as const), confirmed: number, needed: number, asked: number }),
   fc.record({ code: fc.constant('too-few-vouch' as const), done: number, needed: number, asked: number }),
-  fc.record({ code: fc.constant('fee-open' as const), amount: number, currency: fc.constant('EUR') }),
+  fc.record({
+    code: fc.constant('fee-open' as const),
+    charged: fc.boolean(),
+  }),
 )
 
 const ask: fc.Arbitrary<Ask> = fc.oneof(
@@ -115,7 +118,7 @@ const ask: fc.Arbitrary<Ask> = fc.oneof(
   fc.record({ kind: fc.constant('skills check' as const), check: name }),
   fc.record({ kind: fc.constant('document' as const), question: name }),
   fc.record({ kind: fc.constant('declaration' as const), question: name, mustBe: fc.constantFrom('yes', 'no') }),
-  fc.record({ kind: fc.constant('fee' as const), amount: number, currency: fc.constant('EUR') }),
+  fc.record({ kind: fc.constant('fee' as const), schedule: name }),
   fc.record({ kind: fc.constant('onboarding task' as const), task: name }),
   fc.constantFrom<Ask>(
     { kind: 'every work entry' },

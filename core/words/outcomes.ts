@@ -2,7 +2,6 @@ import { writeDays, writeWhen } from '../dates/write'
 import type { Outcome, OutcomeReason, Step, Who } from '../requirements/requirement'
 import type { Right } from '../rights/rights'
 import type { Standing } from '../validity/validity'
-import { writeAmount } from './amounts'
 import { credentialAmountWords } from './requirements'
 import { say } from './say'
 import { termsWords } from './standing'
@@ -202,9 +201,7 @@ function reasonWords(reason: OutcomeReason, nameOf: (key: string) => string): st
     case 'recipient-not-authorised':
       return say('reason.recipientNotAuthorised', { recipient: writeValue(reason.recipient), count: reason.count })
     case 'fee-open':
-      return reason.owed
-        ? say('reason.feeOpen', { amount: writeAmount(reason.owed.amount, reason.owed.currency) })
-        : say('reason.feeToCome')
+      return say(reason.charged ? 'reason.notPaid' : 'reason.feeToCome')
     case 'not-signed':
       return say('reason.notSigned')
     case 'no-offer':

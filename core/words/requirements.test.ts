@@ -36,7 +36,7 @@ test.each<[Ask, string]>([
   ],
   [{ kind: 'reference', count: 1 }, 'A reference from an employer, before an offer.'],
   [{ kind: 'reference', count: 3 }, 'References from 3 employers, before an offer.'],
-  [{ kind: 'fee', amount: 4550, currency: 'EUR' }, 'A fee of 45.50 EUR, before an offer.'],
+  [{ kind: 'fee', schedule: 'exam' }, 'A fee: exam, before an offer.'],
   [{ kind: 'offer accepted' }, 'Your acceptance of the offer, before an offer.'],
   [{ kind: 'onboarding task', task: 'handbook' }, 'The safety handbook, before an offer.'],
 ])('%j reads “%s”', (asks, sentence) => expect(requirementSentence(aRequirement(asks), nameOf)).toBe(sentence))
@@ -122,7 +122,7 @@ test.each<[OutcomeReason, string]>([
   [{ code: 'check-failed', percent: 60 }, '60 %, below the pass mark.'],
   [{ code: 'answer-other', question: 'winter', answer: 'no', needed: 'yes' }, 'Answered “no”; yes is needed.'],
   [{ code: 'too-few-references', confirmed: 1, needed: 2, asked: 1 }, '1 of 2 employers have confirmed, 1 asked.'],
-  [{ code: 'fee-open', amount: 4500, currency: 'EUR' }, '45.00 EUR not received yet.'],
+  [{ code: 'fee-open', charged: true }, 'Not paid yet.'],
 ])('%j reads “%s”', (reason, words) => expect(outcomeWords({ reason, title: 'T' }, nameOf)).toBe(words))
 
 test.each<[Step, string]>([

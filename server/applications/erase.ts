@@ -34,7 +34,8 @@ const statements = [
   "UPDATE waivers SET reason = 'erased' WHERE applicationId IN (:applications)",
   "UPDATE scores SET note = '' WHERE applicationId IN (:applications)",
   "UPDATE gate_passages SET readiness = '[]' WHERE applicationId IN (:applications)",
-  "UPDATE fees_received SET note = '' WHERE applicationId IN (:applications)",
+  // What was charged and paid stays, as bookkeeping has to be kept; what was given for it alone goes.
+  'DELETE FROM fee_answers WHERE applicationId IN (:applications)',
   `UPDATE applications SET answers = '{}', answeredAt = '{}', takenOver = '[]', lastSection = NULL, onBehalf = NULL
     WHERE id IN (:applications)`,
 ]

@@ -7,6 +7,7 @@ import { paperNeedWords } from '#core/words/papers'
 import { requirementTitle } from '#core/words/requirementTitle'
 import { say } from '#core/words/say'
 import { translated } from '#core/words/translations'
+import { openFeeFacts, situationOf } from '../fees/situation'
 import type { Readiness } from '../readiness/readiness'
 import type { Application } from '../records/applications/model'
 import { labelOf } from '../records/claims/label'
@@ -35,7 +36,7 @@ function papersLeft(form: Rules['form'], { claims, documents }: Filed, accepted:
  * @param known the names of keys in its rules, where they have been read
  */
 export async function leftOf(
-  { rules, requirements, outcomes, claims, documents, vacancy }: Readiness,
+  { rules, requirements, outcomes, claims, documents, vacancy, facts, feeAnswers }: Readiness,
   application: Pick<Application, 'takenOver'>,
   known?: Record<string, string>,
 ) {
@@ -60,8 +61,19 @@ export async function leftOf(
       why: outcomeWords(outcome, (key) => names[key] ?? key),
     }
   })
+  const forFees = (rules.fees ?? []).flatMap((schedule) => {
+    const given = feeAnswers.find((one) => one.schedule === schedule.key)
+    return openFeeFacts(schedule, situationOf(schedule, facts, given)).map((fact) => ({
+      section: null,
+      title: translated(schedule).title,
+      why: say('fees.answerFirst', { fact: translated(fact).label.replace(/[?:.]$/, '') }),
+    }))
+  })
   const place = new Map<string | null, number>(rules.form.map(({ key }, nth) => [key, nth]))
-  return [...toConfirm, ...toDo, ...papersLeft(rules.form, { claims, documents }, vacancy.paperLanguages)].sort(
-    (a, b) => (place.get(a.section) ?? rules.form.length) - (place.get(b.section) ?? rules.form.length),
-  )
+  return [
+    ...toConfirm,
+    ...toDo,
+    ...papersLeft(rules.form, { claims, documents }, vacancy.paperLanguages),
+    ...forFees,
+  ].sort((a, b) => (place.get(a.section) ?? rules.form.length) - (place.get(b.section) ?? rules.form.length))
 }

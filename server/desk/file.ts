@@ -145,7 +145,7 @@ export async function readFile(deps: Deps, actor: Account, id: string): Promise<
       outcomes.map((outcome) => [
         outcome.requirement,
         {
-          why: whyFor(outcome, nameOf, actor.rights),
+          why: outcomeWords(outcome, nameOf),
           ball: outcome.steps[0] ? ballWords(outcome.steps[0], actor.rights) : '',
         },
       ]),
@@ -214,12 +214,6 @@ export async function readProof(deps: Deps, actor: Account, id: string, claimId:
   )
   const flags = await flagLines((await flagsOf([candidateId])).filter(({ claimId: of }) => of === claimId))
   return proofView({ ...proofOf(claim, file), review, flags }, claim, reader)
-}
-
-/** What somebody owes is told to those who see money; others only that it is not there. */
-function whyFor(outcome: Outcome, nameOf: (key: string) => string, rights: readonly Right[]): string {
-  if (outcome.reason.code === 'fee-open' && !rights.includes('money.see')) return say('reason.notPaid')
-  return outcomeWords(outcome, nameOf)
 }
 
 /** The question about a claim that its source has not answered. */

@@ -13,6 +13,7 @@ import { Claim } from '../records/claims/model'
 import { Document } from '../records/documents/model'
 import { DuplicatePair, Merge, type Moved } from '../records/duplicates/model'
 import { inOrder } from '../records/duplicates/open'
+import { FeeCharge } from '../records/fees/model'
 import { RecipientPermission } from '../records/recipients/model'
 import { Report } from '../records/reports/model'
 import { problems } from './problems'
@@ -25,6 +26,7 @@ const belongings = {
   accessLog: AccessLogEntry,
   reports: Report,
   recipients: RecipientPermission,
+  charges: FeeCharge,
 } as const
 
 /** Two files are of two people. */

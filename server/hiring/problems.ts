@@ -8,7 +8,6 @@ export const problems = {
   notOpen: () => conflict('not-open', coded('problem.thisIsNotOpenThere')),
   ended: () => conflict('ended', coded('problem.thisApplicationHasEnded')),
   tooLate: () => conflict('too-late', coded('problem.theDayToAnswerBy')),
-  alreadyReceived: () => conflict('already-received', coded('problem.thisFeeIsOnRecord')),
   sheetUsed: () => conflict('sheet-used', coded('problem.scoresWereHandedInOn')),
   scored: () => conflict('scored', coded('problem.theShortlistHasBeenDecided')),
   noSheet: () => conflict('no-sheet', coded('problem.thisVacancyHasNoScore')),

@@ -1,5 +1,4 @@
 import * as desk from '#contract/desk'
-import { recordFee as recordFeeContract } from '#contract/fees'
 import * as lists from '#contract/lists'
 import * as status from '#contract/status'
 import { bind } from '../platform/http/bind'
@@ -8,7 +7,6 @@ import { extendOffer, withdrawOffer } from './changeOffer'
 import { changeStart } from './changeStart'
 import { doTask } from './doTask'
 import { passGate } from './passGate'
-import { recordFee } from './recordFee'
 import { takeUpAgain, turnDown } from './turnDown'
 import { waive } from './waive'
 
@@ -19,9 +17,6 @@ export const hiringRoutes = [
   bind(desk.changeStart, ({ deps, actor, input }) => changeStart(deps, actor, input.params.id, input.body)),
   bind(desk.extendOffer, ({ deps, actor, input }) => extendOffer(deps, actor, input.params.id, input.body.answerBy)),
   bind(desk.withdrawOffer, ({ deps, actor, input }) => withdrawOffer(deps, actor, input.params.id, input.body.reason)),
-  bind(recordFeeContract, ({ deps, actor, input }) =>
-    recordFee(deps, actor, input.params.id, input.params.requirement, input.body),
-  ),
   bind(desk.waive, ({ deps, actor, input }) => waive(deps, actor, input.params.id, input.body)),
   bind(lists.turnDown, ({ deps, actor, input }) => turnDown(deps, actor, input.body)),
   bind(lists.takeUpAgain, ({ deps, actor, input }) => takeUpAgain(deps, actor, input.params.id, input.body.reason)),

@@ -40,6 +40,10 @@ const kindOf = {
   closingComplete: 'to do',
   quiet: 'to do',
   deskAnswered: 'answers',
+  feeDue: 'to do',
+  feeReminder: 'to do',
+  feeReceived: 'progress',
+  feeChanged: 'progress',
 } as const satisfies Partial<Record<MailWords, NoticeKind>>
 
 type Reader = { accountId: string; name: string; mail: string; language: SpokenLanguage }

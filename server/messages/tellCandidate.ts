@@ -1,6 +1,7 @@
 import type { CodeWith, EventCode } from '#core/events/events'
 import { isSent, isWithdrawn } from '#core/hiring/stages'
 import { differencesOf } from '#core/rules/difference'
+import { writeAmount } from '#core/words/amounts'
 import { say } from '#core/words/say'
 import type { StoredValue, StoredValues } from '#core/words/stored'
 import type { Change } from '../platform/changes'
@@ -10,6 +11,7 @@ import { candidateWithMail } from '../records/accounts/candidate'
 import { contactMail } from '../records/applications/answers'
 import { applicationById, applicationsOf } from '../records/applications/find'
 import { type Application, Snapshot } from '../records/applications/model'
+import { FeeCharge } from '../records/fees/model'
 import { Offer } from '../records/hiring/model'
 import { permissionOf } from '../records/permissions/permissions'
 import { checkTitles } from '../records/skills/checks'
@@ -118,6 +120,21 @@ const mails: Record<Exclude<CodeWith<'told'>, OfFile>, (told: ToldOfOne) => Prom
       words: 'resit',
       values: { check: values.check!, from: dayIn(details, 'notBefore'), link },
     }),
+  'fee-charged': async ({ deps, to, about, vacancy, link, values, details }) => {
+    const charge = await FeeCharge.findByPk(String(details.charge))
+    // What comes to nothing is no news; what is to be paid is.
+    if (!charge || charge.owed <= 0) return
+    const amount = inLanguage(to.language, () => writeAmount(charge.owed, charge.currency))
+    await queueNotice(deps, {
+      ...{ to, about, words: 'feeDue' },
+      values: { fee: values.fee!, vacancy, amount, day: { day: charge.dueOn }, link },
+    })
+  },
+  'fee-received': ({ deps, to, about, vacancy, link, values }) =>
+    queueNotice(deps, { to, about, words: 'feeReceived', values: { fee: values.fee!, vacancy, link } }),
+  'fee-refunded': (told) => feeChanged(told, 'event.fee-refunded.toCandidate'),
+  'fee-waived': (told) => feeChanged(told, 'event.fee-waived.toCandidate'),
+  'fee-corrected': (told) => feeChanged(told, 'event.fee-corrected.toCandidate'),
   'part-reopened': ({ deps, to, about, vacancy, link, values, details }) => {
     const { part, reason } = values
     return queueNotice(deps, {
@@ -135,6 +152,21 @@ const mails: Record<Exclude<CodeWith<'told'>, OfFile>, (told: ToldOfOne) => Prom
     })
   },
 }
+
+/** What was changed about a fee, and why; the reason stands in no event, which others at the desk read. */
+const feeChanged = (
+  { deps, to, about, link, values, details }: ToldOfOne,
+  code: `event.${'fee-refunded' | 'fee-waived' | 'fee-corrected'}.toCandidate`,
+) =>
+  queueNotice(deps, {
+    ...{ to, about, words: 'feeChanged' },
+    values: {
+      fee: values.fee!,
+      what: { code, values: { fee: values.fee! } },
+      reason: String(details.reason ?? ''),
+      link,
+    },
+  })
 
 /** The same of what is in their file and belongs to no one application. */
 const mailsOfFile: Record<OfFile, (told: Told) => Promise<unknown>> = {

@@ -21,6 +21,10 @@ export type Config = {
   placesUrl: string
   /** The capture device: `POST {captureUrl}/sessions`. */
   captureUrl: string
+  /** The payment provider: `POST {paymentUrl}/payments`. */
+  paymentUrl: string
+  /** What the provider and we sign with; empty where no card is taken. */
+  paymentSecret: string
   /** The gateway for text messages: `PUT {textUrl}/{id}`. */
   textUrl: string
   /** The port on which mail is taken from the organisation’s mail server, by SMTP; 0 where none comes in. */
@@ -96,6 +100,8 @@ export function readConfig(env: NodeJS.ProcessEnv = process.env): Config {
     bodyPatienceMs: Number(env.BODY_PATIENCE_MS ?? 30_000),
     placesUrl: env.PLACES_URL ?? 'http://127.0.0.1:4103/places',
     captureUrl: env.CAPTURE_URL ?? 'http://127.0.0.1:4103/capture',
+    paymentUrl: env.PAYMENT_URL ?? 'http://127.0.0.1:4103/payments',
+    paymentSecret: env.PAYMENT_SECRET ?? '',
     textUrl: env.TEXT_URL ?? 'http://127.0.0.1:4103/texts',
     mailInPort: numberOf('MAIL_IN_PORT', env.MAIL_IN_PORT ?? '0'),
     demo: env.DEMO === 'yes',

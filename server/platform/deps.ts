@@ -7,6 +7,7 @@ import type { Config } from './config'
 import type { CaptureDevice } from './outside/capture'
 import type { IdentityProvider } from './outside/identityProvider'
 import type { Mailer } from './outside/mail'
+import type { PaymentProvider } from './outside/payments'
 import type { Places } from './outside/places'
 import type { Registers } from './outside/registers'
 import type { Scanner } from './outside/scanner'
@@ -32,6 +33,8 @@ export type Deps = {
   statusLists: StatusLists
   places: Places
   captureDevice: CaptureDevice
+  /** Absent where no card is taken. */
+  payments: PaymentProvider | undefined
   scanner: Scanner
   texts: TextGateway
 }

@@ -6,6 +6,7 @@ import { Conversation } from '../records/conversations/model'
 import { ClaimReview } from '../records/decisions/model'
 import { Document } from '../records/documents/model'
 import { Enquiry, Finding } from '../records/enquiries/model'
+import { FeeCharge } from '../records/fees/model'
 import { Original } from '../records/originals/model'
 import { Flag } from '../records/redFlags/model'
 import { Report } from '../records/reports/model'
@@ -30,6 +31,7 @@ export const subjectsByAddress: readonly (readonly [string, (id: string) => Foun
   ['/api/desk/people/:candidateId', ofCandidate],
   ['/api/desk/claims/:id', ofClaim],
   ['/api/desk/enquiries/:id', async (id) => ofApplication((await Enquiry.findByPk(id))?.applicationId)],
+  ['/api/desk/charges/:id', async (id) => ofApplication((await FeeCharge.findByPk(id))?.applicationId)],
   ['/api/desk/red-flags/:id', async (id) => ofCandidate((await Flag.findByPk(id))?.candidateId)],
   ['/api/desk/reports/:id', async (id) => ofCandidate((await Report.findByPk(id))?.candidateId)],
   ['/api/desk/reviews/:id', async (id) => ofClaim((await ClaimReview.findByPk(id))?.claimId)],

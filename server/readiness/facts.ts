@@ -21,7 +21,9 @@ import type { Document } from '../records/documents/model'
 import { decisionsOn } from '../records/enquiries/confirmed'
 import { enquiriesOfCandidates } from '../records/enquiries/enquiries'
 import type { Enquiry } from '../records/enquiries/model'
-import { FeeReceived, GatePassage, Offer, OnboardingTask, Waiver } from '../records/hiring/model'
+import { chargesIn, feeAnswersIn } from '../records/fees/find'
+import type { FeeAnswers } from '../records/fees/model'
+import { GatePassage, Offer, OnboardingTask, Waiver } from '../records/hiring/model'
 import { matterFacts, mattersOfCandidates } from '../records/matters/find'
 import type { DeclaredMatter } from '../records/matters/model'
 import type { Permission } from '../records/permissions/model'
@@ -54,6 +56,8 @@ export type LoadedFile = {
   vouchings: Vouching[]
   passages: GatePassage[]
   reopenings: Reopening[]
+  /** What was given for its fees alone. */
+  feeAnswers: FeeAnswers[]
   /** The sources its candidate names, and no fewer. */
   sources: Source[]
   facts: FileFacts
@@ -115,7 +119,8 @@ export async function loadFiles(
     waived,
     offered,
     given,
-    paid,
+    charged,
+    forFees,
     passed,
     reopened,
     declared,
@@ -137,7 +142,8 @@ export async function loadFiles(
     ofSent(Waiver, 'givenAt'),
     ofSent(Offer),
     ofSent(OnboardingTask, 'key'),
-    ofSent(FeeReceived),
+    byApplication(sent.length === 0 ? Promise.resolve([]) : chargesIn(sent)),
+    byApplication(feeAnswersIn(applicationIds)),
     ofSent(GatePassage, 'passedAt'),
     ofSent(Reopening, 'askedAt'),
     mattersOfCandidates(candidates),
@@ -199,7 +205,11 @@ export async function loadFiles(
           reason: unnamed ? '' : reason,
         })),
         vouching: vouchingFacts(vouched.get(id) ?? []),
-        feesReceived: (paid.get(id) ?? []).map(({ requirement }) => requirement),
+        fees: Object.fromEntries(
+          (charged.get(id) ?? []).map(
+            ({ schedule, state }) => [schedule, state === 'open' ? 'open' : 'settled'] as const,
+          ),
+        ),
       }
       const of = <T>(rows: ReadonlyMap<string, T[]>) => own.flatMap((claim) => rows.get(claim.id) ?? [])
       return [
@@ -219,6 +229,7 @@ export async function loadFiles(
           vouchings: vouched.get(id) ?? [],
           passages: passed.get(id) ?? [],
           reopenings: reopened.get(id) ?? [],
+          feeAnswers: forFees.get(id) ?? [],
           sources,
           facts,
         },

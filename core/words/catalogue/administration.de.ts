@@ -268,4 +268,6 @@ export default {
   'administration.hearingDaysMean':
     'Was abweicht, erfährt die Person zuerst und kann mit Text und Papieren antworten. Ohne Antwort gilt es nach so vielen Tagen.',
   'administration.job.red flags': 'Nach Auffälligkeiten suchen',
+  'administration.job.follow payment': 'fragen, was aus einer Zahlung wurde',
+  'administration.job.refund': 'Geld zurückgeben',
 } satisfies Translated<typeof english>

@@ -260,4 +260,6 @@ export default {
   'administration.hearingDaysMean':
     'What differs is told to the candidate first, and they can answer with text and papers. Without an answer it is final after so many days.',
   'administration.job.red flags': 'Look for red flags',
+  'administration.job.follow payment': 'ask what became of a payment',
+  'administration.job.refund': 'give money back',
 } as const

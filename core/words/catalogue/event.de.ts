@@ -379,4 +379,14 @@ export default {
   'event.record-opened': '{{recipient}} hat Bericht {{reference}} geöffnet',
   'event.record-opened.toCandidate':
     '{{recipient}} hat Bericht {{reference}} über das geöffnet, was über Sie nachgewiesen ist.',
+  'event.fee-charged': 'Berechnet: {{fee}}',
+  'event.fee-charged.toCandidate': 'Zu zahlen: {{fee}}.',
+  'event.fee-refunded': 'An der Gebühr wurde etwas geändert: {{fee}}',
+  'event.fee-refunded.toCandidate': 'Sie haben Geld zurückbekommen: {{fee}}.',
+  'event.fee-waived': 'An der Gebühr wurde etwas geändert: {{fee}}',
+  'event.fee-waived.toCandidate': 'Die Gebühr wurde Ihnen ganz oder zum Teil erlassen: {{fee}}.',
+  'event.fee-corrected': 'An der Gebühr wurde etwas geändert: {{fee}}',
+  'event.fee-corrected.toCandidate': 'Die Gebühr wurde neu berechnet: {{fee}}.',
+  'event.vouchers-made': 'Gutscheine gemacht: {{count}}, {{batch}}',
+  'event.voucher-withdrawn': 'Ein Gutschein zurückgezogen: {{batch}}',
 } satisfies Translated<typeof english>

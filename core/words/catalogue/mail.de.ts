@@ -208,4 +208,15 @@ export default {
   'mail.recordFile.subject': 'Was über {{name}} nachgewiesen ist: Bericht {{reference}}',
   'mail.recordFile.text':
     'Mit der Erlaubnis von {{name}} schicken wir Ihnen, was nachgewiesen ist, für: {{purpose}}. Es liegt bei.\n\nJeder kann auf {{address}} prüfen, dass es unverändert ist und noch gilt. Wenn sich etwas davon als anders herausstellt oder es zurückgenommen wird, schreiben wir Ihnen.',
+  'mail.feeDue.subject': 'Zu zahlen: {{fee}}',
+  'mail.feeDue.text':
+    'Für Ihre Bewerbung um die Stelle {{vacancy}} macht {{fee}} {{amount}} aus. Bitte zahlen Sie bis {{day}}. Jede Zeile ist erklärt, und zahlen oder fragen können Sie hier:\n{{link}}',
+  'mail.feeReceived.subject': 'Bezahlt: {{fee}}',
+  'mail.feeReceived.text':
+    'Danke. {{fee}} für Ihre Bewerbung um die Stelle {{vacancy}} ist bezahlt. Die Quittung finden Sie hier:\n{{link}}',
+  'mail.feeChanged.subject': 'Zu dem, was Sie zahlen: {{fee}}',
+  'mail.feeChanged.text': '{{what}}\n\n{{reason}}\n\nWas offen ist und bezahlt wurde, finden Sie hier:\n{{link}}',
+  'mail.feeReminder.subject': 'Noch zu zahlen: {{fee}}',
+  'mail.feeReminder.text':
+    '{{amount}} für {{fee}} ist noch zu zahlen; fällig am {{day}}. Wenn Sie in den letzten Tagen bezahlt haben, ist nichts zu tun. Hier können Sie zahlen oder uns fragen:\n{{link}}',
 } satisfies Translated<typeof english>

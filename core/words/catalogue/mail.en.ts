@@ -203,4 +203,15 @@ export default {
   'mail.recordFile.subject': 'What has been proven of {{name}}: report {{reference}}',
   'mail.recordFile.text':
     'With the permission of {{name}} we send you what has been proven of them, for: {{purpose}}. It is enclosed.\n\nAnybody can check at {{address}} that it is unchanged and still holds. If something it says turns out otherwise, or it is taken back, we write to you.',
+  'mail.feeDue.subject': 'To pay: {{fee}}',
+  'mail.feeDue.text':
+    'For your application for the post {{vacancy}}, {{fee}} comes to {{amount}}. Please pay it by {{day}}. Every line is explained, and you can pay or ask, here:\n{{link}}',
+  'mail.feeReceived.subject': 'Paid: {{fee}}',
+  'mail.feeReceived.text':
+    'Thank you. {{fee}} for your application for the post {{vacancy}} is paid. The receipt is here:\n{{link}}',
+  'mail.feeChanged.subject': 'About what you pay: {{fee}}',
+  'mail.feeChanged.text': '{{what}}\n\n{{reason}}\n\nWhat is owed and was paid is here:\n{{link}}',
+  'mail.feeReminder.subject': 'Still to pay: {{fee}}',
+  'mail.feeReminder.text':
+    '{{amount}} for {{fee}} is still to pay; it is due on {{day}}. If you have paid in the last days, there is nothing to do. Here you can pay, or ask us:\n{{link}}',
 } as const

@@ -86,7 +86,6 @@ export default {
   'problem.thisApplicationIsThatIs': 'Diese Bewerbung steht bei „{{stage}}“; das ist nicht ihr nächstes Tor.',
   'problem.anOfferIsMadeBy': 'Ein Angebot macht nur der Fachbereich.',
   'problem.thePayHasToLie': 'Das Entgelt muss in der Spanne der Stelle liegen.',
-  'problem.thisFeeIsOnRecord': 'Diese Gebühr ist schon vermerkt.',
   'problem.theShortlistHasBeenDecided': 'Die engere Wahl ist entschieden; Punkte werden nicht mehr angenommen.',
   'problem.thisVacancyHasNoScore': 'Diese Stelle hat noch kein Punkteblatt.',
   'problem.theScoreSheetDoesNot': 'Das Punkteblatt fragt das nicht.',
@@ -471,4 +470,22 @@ export default {
   'problem.noSuchRecipient': 'Dieser Empfänger kann hier nicht gewählt werden.',
   'problem.recipientClosed': '{{recipient}} steht Ihnen nicht offen: {{because}}',
   'problem.recipientNotReady': 'Etwas, das dieser Empfänger braucht, ist noch nicht nachgewiesen.',
+  'problem.feeSentAlready':
+    'Die Bewerbung ist abgeschickt; was sie kostet, steht fest. Fragen Sie uns, wenn es nicht stimmt.',
+  'problem.nothingOwed': 'Hier ist nichts mehr offen.',
+  'problem.noCards': 'Hier werden keine Karten genommen. Zahlen Sie mit Überweisung oder fragen Sie uns.',
+  'problem.providerAway':
+    'Die Kartenzahlung ist gerade nicht erreichbar. Es wurde nichts abgebucht; versuchen Sie es in ein paar Minuten noch einmal.',
+  'problem.voucherUnknown':
+    'Einen Gutschein mit diesem Code gibt es nicht. Sehen Sie sich jedes Zeichen noch einmal an.',
+  'problem.voucherUsed': 'Dieser Gutschein wurde schon benutzt oder zurückgezogen.',
+  'problem.voucherOver': 'Der letzte Tag dieses Gutscheins ist vorbei.',
+  'problem.voucherForOthers':
+    'Dieser Gutschein deckt nichts von dem, was hier offen ist. Er kann anderswo noch benutzt werden.',
+  'problem.voucherNotUsable': 'Dieser Gutschein wurde schon benutzt oder zurückgezogen.',
+  'problem.moreThanWasPaid': 'Das ist mehr, als übrig ist.',
+  'problem.notPaidYet': 'Von dieser Zahlung kann nichts zurückgegeben werden.',
+  'problem.proofNotToLookAt': 'Hier ist nichts mehr anzusehen.',
+  'problem.chargeCalledOff': 'Diese Gebühr ist aufgehoben, weil die Bewerbung beendet ist.',
+  'problem.notAnOption': 'Diese Zeile kann nicht weggelassen werden.',
 } satisfies Translated<typeof english>

@@ -39,7 +39,6 @@ export default {
   'reason.tooFewReferences': '{{confirmed}} von {{needed}} Arbeitgebern haben bestätigt{{asked}}.',
   'reason.askedToo': ', {{asked}} gefragt',
   'reason.tooFewVouch': '{{done}} von {{needed}} haben gebürgt{{asked}}.',
-  'reason.feeOpen': '{{amount}} noch nicht eingegangen.',
   'reason.notSigned': 'Noch nicht unterschrieben.',
   'reason.noOffer': 'Es gibt noch kein Angebot.',
   'reason.offerOpen': 'Das Angebot wartet auf eine Antwort.',

@@ -35,7 +35,6 @@ export default {
   'reason.tooFewReferences': '{{confirmed}} of {{needed}} employers have confirmed{{asked}}.',
   'reason.askedToo': ', {{asked}} asked',
   'reason.tooFewVouch': '{{done}} of {{needed}} have vouched{{asked}}.',
-  'reason.feeOpen': '{{amount}} not received yet.',
   'reason.notSigned': 'Not signed yet.',
   'reason.noOffer': 'No offer has been made yet.',
   'reason.offerOpen': 'The offer awaits an answer.',

@@ -7,6 +7,7 @@ const series = {
   'cover-sheets': 'numbers_cover_sheets',
   enquiries: 'numbers_enquiries',
   reports: 'numbers_reports',
+  charges: 'numbers_charges',
 } as const
 
 /**

@@ -23,6 +23,10 @@ export type Jobs = {
   'look up': { enquiryId: string }
   /** Sends what was prepared about somebody and misses nothing any more. */
   'prepared enquiries': { candidateId: string }
+  /** Asks the payment provider about a payment it has told nothing of. */
+  'follow payment': { paymentId: string }
+  /** Has the provider give something back. */
+  refund: { refundId: string }
   daily: Record<never, never>
   summaries: { day: string; after?: string; because?: string }
   'dry run': { dryRunId: string }

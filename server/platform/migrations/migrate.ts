@@ -39,6 +39,7 @@ import { up as redFlags } from './033-red-flags'
 import { up as reports } from './034-reports'
 import { up as forecasts } from './035-forecasts'
 import { up as recipients } from './036-recipients'
+import { up as fees, fromAmounts } from './037-fees'
 import { chainExisting } from './chainExisting'
 
 export type Migration = {
@@ -92,6 +93,7 @@ const migrations: Migration[] = [
   { name: '034-reports', statements: reports },
   { name: '035-forecasts', statements: forecasts },
   { name: '036-recipients', statements: recipients },
+  { name: '037-fees', statements: fees, after: fromAmounts },
 ]
 
 /** The last step this program knows of. */

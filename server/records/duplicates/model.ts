@@ -31,6 +31,7 @@ export type Moved = {
   /** Absent in what was merged before there were any. */
   reports?: string[]
   recipients?: string[]
+  charges?: string[]
 }
 
 export class Merge extends Model<InferAttributes<Merge>, InferCreationAttributes<Merge>> {

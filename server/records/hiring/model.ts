@@ -68,16 +68,6 @@ export class OnboardingTask extends Model<InferAttributes<OnboardingTask>, Infer
   declare doneAt: CreationOptional<Date | null>
 }
 
-/** A fee that somebody at the desk has seen arrive. */
-export class FeeReceived extends Model<InferAttributes<FeeReceived>, InferCreationAttributes<FeeReceived>> {
-  declare applicationId: string
-  declare requirement: string
-  declare receivedOn: string
-  declare note: string
-  declare recordedBy: string
-  declare recordedAt: Date
-}
-
 /**
  * How an application stands, computed and kept so that queues can be sorted and paged in SQL. Everything here can be
  * computed again at any time; nobody writes it but `refreshSummaries`.
@@ -158,14 +148,6 @@ export function defineHiring(sequelize: Sequelize) {
     title: text,
     text: longText,
     doneAt: momentOrNull,
-  })
-  define(FeeReceived, sequelize, 'fees_received', {
-    applicationId,
-    requirement: partOfKey,
-    receivedOn: day,
-    note: text,
-    recordedBy: text,
-    recordedAt: moment,
   })
   define(ApplicationSummary, sequelize, 'application_summaries', {
     applicationId,

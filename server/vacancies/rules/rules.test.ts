@@ -421,42 +421,6 @@ describe('kinds of answers', () => {
     expect(paper.label).toBe('Papers of your rescue dog')
   })
 
-  test('a fee is open until somebody records it', async () => {
-    const slug = 'control-room-dispatcher'
-    const id = await vacancyId(slug)
-    const { draft } = await read(id)
-    const fee: Requirement = {
-      ...reference,
-      key: 'fee',
-      title: 'Medical examination',
-      asks: { kind: 'fee', amount: 4500, currency: 'EUR' },
-    }
-    await desk.done('saveRulesDraft', {
-      params: { id },
-      body: {
-        version: draft.version,
-        rules: { form: draft.rules.form.filter(({ holds }) => holds === 'send'), requirements: [fee], onboarding: [] },
-      },
-    })
-    await publish(id)
-    const candidate = await house.candidate('Fee Payer')
-    const { id: application } = await candidate.done('beginApplication', { params: { slug } })
-    await candidate.done('sendApplication', { params: { id: application }, body: { version: 0 } })
-    const due = async () => (await candidate.done('readStatus', { params: { id: application } })).toDo
-    expect(await due()).toMatchObject([
-      { act: 'pay', title: 'Medical examination', why: '45.00 EUR not received yet.' },
-    ])
-    const body = { receivedOn: house.day(0), note: 'statement 12' }
-    const money = await house.staff('money')
-    await money.done('recordFee', { params: { id: application, requirement: 'fee' }, body })
-    expect(await due()).toEqual([])
-    const again = await money.call('recordFee', { params: { id: application, requirement: 'fee' }, body })
-    expect(again.status).toBe(409)
-    expect((await money.call('recordFee', { params: { id: application, requirement: 'nothing' }, body })).status).toBe(
-      404,
-    )
-  })
-
   test('a postcode finds its town, and a silent directory none', async () => {
     const candidate = await house.candidate('Post Code')
     const find = (postcode: string) => candidate.done('findPlaces', { query: { country: 'Austria', postcode } })

@@ -1,0 +1,167 @@
+import { v7 as uuid } from 'uuid'
+import { quote } from '#core/fees/quote'
+import { charged, waived } from '#core/money/ledger'
+import { say } from '#core/words/say'
+import { translated } from '#core/words/translations'
+import { recordEvent } from '../platform/audit/record'
+import type { Change } from '../platform/changes'
+import { changeWhere, putVersion } from '../platform/database/compareAndSet'
+import type { Account, Deps } from '../platform/deps'
+import { invalidField, notFound } from '../platform/errors/problems'
+import { readinessOf } from '../readiness/readiness'
+import { applicationById } from '../records/applications/find'
+import { chargeById } from '../records/fees/find'
+import { FeeAnswers, FeeCharge, FeePayment } from '../records/fees/model'
+import { contentOf, titleOf } from './charge'
+import { issue } from './documents'
+import { book } from './ledger'
+import { waitingIn } from './ownFees'
+import { received, scheduleOf, settleIfPaid } from './pay'
+import { problems } from './problems'
+import { takeBack } from './refund'
+import { chargeable, situationOf } from './situation'
+
+/** Notes that something owed was received otherwise than by card. */
+export async function recordPayment(
+  deps: Deps,
+  actor: Account,
+  id: string,
+  { amount, receivedOn, note }: { amount: number; receivedOn: string; note: string },
+) {
+  const charge = await chargeById(id)
+  if (charge.state === 'called off') throw problems.calledOff()
+  if (charge.owed <= 0) throw problems.nothingOwed()
+  if (receivedOn > deps.clock.today().toString()) throw invalidField('/body/receivedOn', say('problem.dayInFuture'))
+  const now = deps.clock.now()
+  const payment = await FeePayment.create({
+    ...{ id: uuid(), chargeId: id, means: 'by hand', amount, currency: charge.currency, state: 'paid', version: 0 },
+    ...{ note: note.trim(), notedBy: actor.name, paidOn: receivedOn, startedAt: now, settledAt: now },
+  })
+  await received(deps, actor, payment)
+  return { done: true as const }
+}
+
+/** Does without a part of what is owed. Of two at the same moment neither does without more than is owed. */
+export async function waiveFee(
+  deps: Deps,
+  actor: Account,
+  id: string,
+  { amount, reason }: { amount: number; reason: string },
+) {
+  const charge = await chargeById(id)
+  if (charge.state !== 'open') throw problems.nothingOwed()
+  await book(deps, actor, charge, { cause: `waiver ${uuid()}`, postings: waived(amount) })
+  if (charge.owed < 0) throw problems.tooMuch()
+  const schedule = await scheduleOf(charge)
+  await recordEvent(deps, actor, {
+    code: 'fee-waived',
+    values: { fee: titleOf(schedule) },
+    details: { reason: reason.trim() },
+    candidateId: charge.candidateId,
+    applicationId: charge.applicationId,
+  })
+  await settleIfPaid(deps, actor, charge, schedule)
+  return { done: true as const }
+}
+
+type Decision = { accepted: true } | { accepted: false; reason: string }
+
+/**
+ * Accepts the paper that shows something given for a fee, or refuses it. Refused, the fee is worked out without it, and the
+ * difference is charged or taken back; the person is told why, and may add another paper.
+ */
+export async function decideFeeProof(
+  deps: Deps,
+  actor: Account,
+  { id, fact }: { id: string; fact: string },
+  decision: Decision,
+) {
+  const charge = await chargeById(id)
+  const { applicationId, schedule: key } = charge
+  const answers = await FeeAnswers.findOne({ where: { applicationId, schedule: key } })
+  const own = answers?.facts[fact]
+  if (!answers || !own) throw notFound()
+  if (own.proof !== 'to look at') throw problems.notToLookAt()
+  const proof = decision.accepted ? ('accepted' as const) : ('refused' as const)
+  const facts = {
+    ...answers.facts,
+    [fact]: { ...own, proof, ...(decision.accepted ? {} : { reason: decision.reason }) },
+  }
+  await putVersion(FeeAnswers, { applicationId, schedule: key }, answers.version, {
+    ...{ facts, leftOut: answers.leftOut, waiting: waitingIn(facts) },
+  })
+  await correct(deps, actor, charge, {
+    cause: `${id} ${answers.version}`,
+    reason: decision.accepted ? say('fees.proofAccepted') : decision.reason.trim(),
+  })
+  return { done: true as const }
+}
+
+/** Works a charge out again by what counts now, and charges or takes back the difference. */
+async function correct(
+  deps: Deps,
+  actor: Account,
+  charge: FeeCharge,
+  { cause, reason }: { cause: string; reason: string },
+) {
+  const [application, schedule] = await Promise.all([applicationById(charge.applicationId), scheduleOf(charge)])
+  const readiness = await readinessOf(deps, application)
+  const given = readiness.feeAnswers.find((one) => one.schedule === charge.schedule)
+  // By the day it was sent: what was early then is early still.
+  const situation = { ...situationOf(schedule, readiness.facts, given), on: dayOf(charge, deps) }
+  const after = quote(schedule, situation)
+  const [was, is] = [chargeable(charge.quote), chargeable(after)]
+  const more = is.total - was.total
+  if (more === 0) return
+  await charge.update({ quote: after })
+  if (more < 0) {
+    await takeBack(deps, actor, charge, { amount: -more, reason, cause: `correction ${cause}` })
+  } else {
+    const added = { total: more, tax: is.tax - was.tax }
+    await book(deps, actor, charge, { cause: `correction ${cause}`, postings: charged(added) }, added)
+    await FeeCharge.update(
+      { state: 'open', settledAt: null, dueOn: deps.clock.today().add({ days: schedule.dueDays }).toString() },
+      { where: { id: charge.id } },
+    )
+    await charge.reload()
+  }
+  await recordEvent(deps, actor, {
+    code: 'fee-corrected',
+    values: { fee: titleOf(schedule) },
+    details: { reason },
+    candidateId: charge.candidateId,
+    applicationId: charge.applicationId,
+  })
+  await settleIfPaid(deps, actor, charge, schedule)
+  if (more > 0)
+    await issue(deps, charge, {
+      kind: 'invoice',
+      cause: `correction ${cause}`,
+      content: await contentOf(
+        charge,
+        schedule,
+        () => ({
+          lines: [{ title: translated(schedule).title, amount: more }],
+          ...{ tax: [], total: more, because: reason },
+        }),
+        application,
+      ),
+    })
+}
+
+const dayOf = ({ createdAt }: FeeCharge, { organisation }: Deps) =>
+  createdAt.toLocaleDateString('sv-SE', { timeZone: organisation.timeZone })
+
+/** What is still owed for an application that has ended is called off; what was paid stays, and can be given back. */
+export async function callOffFees(deps: Deps, changes: readonly Change[]) {
+  for (const { actor, applicationId } of changes) {
+    if (!applicationId) continue
+    for (const charge of await FeeCharge.findAll({ where: { applicationId, state: 'open' } })) {
+      if (!(await changeWhere(charge, { state: 'open' }, { state: 'called off' }))) continue
+      await charge.reload()
+      const amount = Math.min(charge.owed, charge.total - charge.takenBack)
+      if (amount > 0)
+        await takeBack(deps, actor, charge, { amount, reason: say('fees.endedReason'), cause: `call-off ${charge.id}` })
+    }
+  }
+}

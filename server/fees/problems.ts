@@ -1,0 +1,19 @@
+import { coded } from '#core/words/say'
+import { conflict, Problem } from '../platform/errors/problems'
+
+/** Why something about money is refused. */
+export const problems = {
+  sentAlready: () => conflict('sent-already', coded('problem.feeSentAlready')),
+  nothingOwed: () => conflict('nothing-owed', coded('problem.nothingOwed')),
+  noCards: () => conflict('no-cards', coded('problem.noCards')),
+  providerAway: () => new Problem(503, 'provider-away', coded('problem.providerAway')),
+  voucherUnknown: () => new Problem(422, 'voucher-unknown', coded('problem.voucherUnknown')),
+  voucherUsed: () => conflict('voucher-used', coded('problem.voucherUsed')),
+  voucherOver: () => conflict('voucher-over', coded('problem.voucherOver')),
+  voucherForOthers: () => conflict('voucher-for-others', coded('problem.voucherForOthers')),
+  notUsable: () => conflict('not-usable', coded('problem.voucherNotUsable')),
+  tooMuch: () => conflict('too-much', coded('problem.moreThanWasPaid')),
+  notPaidByCard: () => conflict('not-by-card', coded('problem.notPaidYet')),
+  notToLookAt: () => conflict('not-to-look-at', coded('problem.proofNotToLookAt')),
+  calledOff: () => conflict('called-off', coded('problem.chargeCalledOff')),
+}

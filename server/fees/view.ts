@@ -1,0 +1,52 @@
+import type { FeeChargeView } from '#contract/fees'
+import type { FeeSchedule } from '#core/fees/schedule'
+import { translated } from '#core/words/translations'
+import type { Deps } from '../platform/deps'
+import { documentsOf, paymentsOf } from '../records/fees/find'
+import type { FeeCharge, FeeDocument, FeePayment } from '../records/fees/model'
+import { numberOf } from './documents'
+
+/** Charges as whoever pays them sees them, and the money role. */
+export async function viewsOf(
+  deps: Deps,
+  charges: readonly FeeCharge[],
+  schedules: ReadonlyMap<string, FeeSchedule>,
+): Promise<Map<string, FeeChargeView>> {
+  const ids = charges.map(({ id }) => id)
+  const [payments, documents] = await Promise.all([paymentsOf(ids), documentsOf(ids)])
+  return new Map(
+    charges.map((charge) => [
+      charge.id,
+      viewOf(deps, charge, schedules.get(charge.id)!, payments.get(charge.id) ?? [], documents.get(charge.id) ?? []),
+    ]),
+  )
+}
+
+export const isLate = ({ clock }: Pick<Deps, 'clock'>, { state, dueOn }: Pick<FeeCharge, 'state' | 'dueOn'>) =>
+  state === 'open' && dueOn < clock.today().toString()
+
+function viewOf(
+  deps: Deps,
+  charge: FeeCharge,
+  schedule: FeeSchedule,
+  payments: readonly FeePayment[],
+  documents: readonly FeeDocument[],
+): FeeChargeView {
+  const { id, currency, state, total, takenBack, owed, reference, dueOn } = charge
+  return {
+    ...{ id, title: translated(schedule).title, currency, state, total, takenBack, owed, reference, dueOn },
+    late: isLate(deps, charge),
+    payments: payments.map(paymentLine),
+    documents: documents.map((document) => ({
+      ...{ id: document.id, kind: document.kind, number: numberOf(document) },
+      issuedAt: document.issuedAt.toISOString(),
+    })),
+  }
+}
+
+export const paymentLine = (payment: FeePayment): FeeChargeView['payments'][number] => ({
+  ...{ id: payment.id, means: payment.means, amount: payment.amount, state: payment.state },
+  ...{ because: payment.because ?? null, givenBack: payment.givenBack, note: payment.note ?? null },
+  startedAt: payment.startedAt.toISOString(),
+  settledAt: payment.settledAt?.toISOString() ?? null,
+})

@@ -1,0 +1,291 @@
+import {
+  type CreationOptional,
+  DataTypes,
+  type InferAttributes,
+  type InferCreationAttributes,
+  Model,
+  type Sequelize,
+} from 'sequelize'
+import type { GivenFeeFacts } from '#core/fees/facts'
+import type { FeeQuote } from '#core/fees/quote'
+import type { FeeLine } from '#core/fees/schedule'
+import type { Account, PaidBy } from '#core/money/ledger'
+import {
+  day,
+  dayOrNull,
+  define,
+  id,
+  json,
+  jsonOrNull,
+  moment,
+  momentOrNull,
+  text,
+  textOrNull,
+  uuid,
+  uuidOrNull,
+  whole,
+  wholeOrNull,
+} from '../../platform/database/columns'
+
+/** Minor units; read as a number, since no amount comes near what a number holds exactly. */
+const minor = (name: string, allowNull = false) => ({
+  type: DataTypes.BIGINT,
+  allowNull,
+  get(this: Model): number | null {
+    const value = this.getDataValue(name as never) as unknown
+    return value === null || value === undefined ? null : Number(value)
+  },
+})
+
+/** What somebody gave for a fee alone, and which options they leave out. */
+export class FeeAnswers extends Model<InferAttributes<FeeAnswers>, InferCreationAttributes<FeeAnswers>> {
+  declare applicationId: string
+  declare schedule: string
+  declare facts: Record<string, GivenFeeFacts[string] & { sha256?: string; reason?: string }>
+  declare leftOut: string[]
+  /** Papers that somebody has still to look at. */
+  declare waiting: number
+  declare version: number
+}
+
+/** What an application was charged by one schedule. What is owed is what its postings to receivable come to. */
+export class FeeCharge extends Model<InferAttributes<FeeCharge>, InferCreationAttributes<FeeCharge>> {
+  declare id: string
+  declare applicationId: string
+  declare candidateId: string
+  declare schedule: string
+  declare rulesVersion: number
+  declare currency: string
+  /** As it was charged. */
+  declare quote: FeeQuote
+  /** With what was added when a way to pay was chosen. */
+  declare total: number
+  declare tax: number
+  /** Of the total, taken back by credit notes. */
+  declare takenBack: CreationOptional<number>
+  /** Below nothing where more was paid. */
+  declare owed: number
+  /** A creditor reference (ISO 11649). */
+  declare reference: string
+  declare dueOn: string
+  declare state: 'open' | 'settled' | 'called off'
+  declare version: number
+  declare createdAt: Date
+  declare settledAt: CreationOptional<Date | null>
+  declare remindedAt: CreationOptional<Date | null>
+}
+
+export class FeePayment extends Model<InferAttributes<FeePayment>, InferCreationAttributes<FeePayment>> {
+  declare id: string
+  declare chargeId: string
+  declare means: PaidBy
+  declare amount: number
+  /** Lines that this way of paying adds, as they were seen before choosing it. */
+  declare surcharge: CreationOptional<SurchargeLine[] | null>
+  declare currency: string
+  /** `odd`: the provider told of another amount or currency than was asked; somebody has to look. */
+  declare state: 'started' | 'paid' | 'declined' | 'abandoned' | 'odd'
+  declare because: CreationOptional<string | null>
+  declare providerId: CreationOptional<string | null>
+  declare givenBack: CreationOptional<number>
+  declare note: CreationOptional<string | null>
+  declare notedBy: CreationOptional<string | null>
+  declare paidOn: CreationOptional<string | null>
+  declare startedAt: Date
+  declare settledAt: CreationOptional<Date | null>
+  declare version: number
+}
+
+export type SurchargeLine = { key: string; amount: number; tax: number }
+
+/** Something to give back, and whether the provider has. */
+export class FeeRefund extends Model<InferAttributes<FeeRefund>, InferCreationAttributes<FeeRefund>> {
+  declare id: string
+  declare paymentId: string
+  declare chargeId: string
+  declare amount: number
+  declare reason: string
+  declare state: 'asked' | 'done' | 'failed'
+  declare askedBy: string
+  declare askedAt: Date
+  declare doneAt: CreationOptional<Date | null>
+}
+
+/** What the provider has told, so that it is believed once. */
+export class PaymentNotice extends Model<InferAttributes<PaymentNotice>, InferCreationAttributes<PaymentNotice>> {
+  declare id: string
+  declare receivedAt: Date
+}
+
+/** One movement; its postings come to nothing. Never changed. */
+export class LedgerEntry extends Model<InferAttributes<LedgerEntry>, InferCreationAttributes<LedgerEntry>> {
+  declare id: string
+  /** What happened, once: `charge ID`, `payment ID`. */
+  declare cause: string
+  declare chargeId: string
+  declare currency: string
+  declare madeBy: string
+  declare at: Date
+}
+
+export class LedgerPosting extends Model<InferAttributes<LedgerPosting>, InferCreationAttributes<LedgerPosting>> {
+  declare entryId: string
+  declare nth: number
+  declare account: Account
+  declare amount: number
+}
+
+export const documentKinds = ['invoice', 'receipt', 'credit note'] as const
+export type DocumentKind = (typeof documentKinds)[number]
+
+/** What an invoice, a receipt or a credit note says; amounts in minor units. */
+export type DocumentContent = {
+  title: string
+  payer: { name: string; mail: string }
+  application: string
+  currency: string
+  reference: string
+  lines: { title: string; amount: number }[]
+  tax: { title: string; basisPoints: number; amount: number }[]
+  taxIncluded: boolean
+  total: number
+  dueOn?: string
+  /** How it was paid, of a receipt. */
+  means?: PaidBy
+  /** Of what it takes back, and why. */
+  of?: string
+  because?: string
+  language: 'en' | 'de'
+}
+
+export class FeeDocument extends Model<InferAttributes<FeeDocument>, InferCreationAttributes<FeeDocument>> {
+  declare id: string
+  declare kind: DocumentKind
+  declare series: string
+  declare number: number
+  declare cause: string
+  declare chargeId: string
+  declare content: DocumentContent
+  declare issuedAt: Date
+}
+
+/** A code that pays for somebody once; kept as its hash. */
+export class FeeVoucher extends Model<InferAttributes<FeeVoucher>, InferCreationAttributes<FeeVoucher>> {
+  declare id: string
+  declare batch: string
+  declare codeHash: string
+  declare ending: string
+  declare amount: CreationOptional<number | null>
+  declare basisPoints: CreationOptional<number | null>
+  declare currency: CreationOptional<string | null>
+  /** The keys of the lines it covers; none are named where it covers all. */
+  declare lines: CreationOptional<FeeLine['key'][] | null>
+  declare through: string
+  declare madeBy: string
+  declare madeAt: Date
+  /** The charge it was used for. */
+  declare usedFor: CreationOptional<string | null>
+  declare usedAt: CreationOptional<Date | null>
+  declare withdrawnAt: CreationOptional<Date | null>
+}
+
+export function defineFees(sequelize: Sequelize) {
+  define(FeeAnswers, sequelize, 'fee_answers', {
+    applicationId: id,
+    schedule: { ...text, primaryKey: true },
+    facts: json,
+    leftOut: json,
+    waiting: whole,
+    version: whole,
+  })
+  define(FeeCharge, sequelize, 'fee_charges', {
+    id,
+    applicationId: uuid,
+    candidateId: uuid,
+    schedule: text,
+    rulesVersion: whole,
+    currency: text,
+    quote: json,
+    total: minor('total'),
+    tax: minor('tax'),
+    takenBack: { ...minor('takenBack'), defaultValue: 0 },
+    owed: minor('owed'),
+    reference: text,
+    dueOn: day,
+    state: text,
+    version: whole,
+    createdAt: moment,
+    settledAt: momentOrNull,
+    remindedAt: momentOrNull,
+  })
+  define(FeePayment, sequelize, 'fee_payments', {
+    id,
+    chargeId: uuid,
+    means: text,
+    amount: minor('amount'),
+    surcharge: jsonOrNull,
+    currency: text,
+    state: text,
+    because: textOrNull,
+    providerId: textOrNull,
+    givenBack: { ...minor('givenBack'), defaultValue: 0 },
+    note: textOrNull,
+    notedBy: textOrNull,
+    paidOn: dayOrNull,
+    startedAt: moment,
+    settledAt: momentOrNull,
+    version: whole,
+  })
+  define(FeeRefund, sequelize, 'fee_refunds', {
+    id,
+    paymentId: uuid,
+    chargeId: uuid,
+    amount: minor('amount'),
+    reason: text,
+    state: text,
+    askedBy: text,
+    askedAt: moment,
+    doneAt: momentOrNull,
+  })
+  define(PaymentNotice, sequelize, 'payment_notices', { id: { ...text, primaryKey: true }, receivedAt: moment })
+  define(LedgerEntry, sequelize, 'ledger_entries', {
+    id,
+    cause: text,
+    chargeId: uuid,
+    currency: text,
+    madeBy: text,
+    at: moment,
+  })
+  define(LedgerPosting, sequelize, 'ledger_postings', {
+    entryId: id,
+    nth: { ...whole, primaryKey: true },
+    account: text,
+    amount: minor('amount'),
+  })
+  define(FeeDocument, sequelize, 'fee_documents', {
+    id,
+    kind: text,
+    series: text,
+    number: whole,
+    cause: text,
+    chargeId: uuid,
+    content: json,
+    issuedAt: moment,
+  })
+  define(FeeVoucher, sequelize, 'fee_vouchers', {
+    id,
+    batch: text,
+    codeHash: text,
+    ending: text,
+    amount: minor('amount', true),
+    basisPoints: wholeOrNull,
+    currency: textOrNull,
+    lines: jsonOrNull,
+    through: day,
+    madeBy: text,
+    madeAt: moment,
+    usedFor: uuidOrNull,
+    usedAt: momentOrNull,
+    withdrawnAt: momentOrNull,
+  })
+}

@@ -1,0 +1,77 @@
+import type { FeeLine, FeeSchedule } from '#core/fees/schedule'
+import type { Requirement } from '#core/requirements/requirement'
+import type { House } from './house'
+
+/** A line of a schedule; 45.00 EUR where nothing else is said. */
+export const aLine = (over: Partial<FeeLine> = {}): FeeLine => ({
+  ...{ key: 'exam', title: 'Examination', why: 'It takes an examiner a day.', amount: { kind: 'fixed', amount: 4500 } },
+  ...over,
+})
+
+export const aSchedule = (over: Partial<FeeSchedule> = {}): FeeSchedule => ({
+  ...{
+    key: 'fees',
+    title: 'Examination fee',
+    currency: 'EUR',
+    facts: [],
+    lines: [aLine()],
+    taxes: [],
+    taxIncluded: true,
+  },
+  ...{ dueDays: 14, holds: false, surplus: 'given back' },
+  ...over,
+})
+
+export const asksFee = (schedule = 'fees'): Requirement => ({
+  ...{ key: `pay-${schedule}`, title: 'Examination fee', why: '', gate: 'shortlist', rung: 'claimed', waivableBy: [] },
+  asks: { kind: 'fee', schedule },
+})
+
+/** A vacancy of its own whose form only sends, and which costs so much. Gives its address. */
+export async function aPaidVacancy(house: House, schedules: FeeSchedule[], title = 'Paid post'): Promise<string> {
+  const desk = await house.staff('coordinator')
+  const [first] = await desk.done('deskVacancies')
+  const { id } = await desk.done('createVacancy', { body: { title, copyOf: first!.id } })
+  const vacancy = await desk.done('readDeskVacancy', { params: { id } })
+  const rules = {
+    form: vacancy.draft.rules.form.filter(({ holds }) => holds === 'send'),
+    requirements: schedules.map(({ key }) => asksFee(key)),
+    ...{ onboarding: [], fees: schedules },
+  }
+  await desk.done('saveRulesDraft', { params: { id }, body: { version: vacancy.draft.version, rules } })
+  const saved = await desk.done('readDeskVacancy', { params: { id } })
+  await desk.done('publishRules', { params: { id }, body: { version: saved.draft.version, note: '' } })
+  const ready = await desk.done('readDeskVacancy', { params: { id } })
+  await desk.done('saveVacancy', {
+    params: { id },
+    body: {
+      version: ready.version,
+      changes: { opensAt: new Date(Date.now() - 3_600_000).toISOString(), closesAt: `${house.day(30)}T16:00:00.000Z` },
+    },
+  })
+  await desk.done('setVacancyState', { params: { id }, body: { version: ready.version + 1, state: 'open' } })
+  return ready.slug
+}
+
+/** Somebody who has sent an application for a vacancy that costs something. */
+export async function whoOwes(house: House, slug: string, name: string) {
+  const candidate = await house.applicant(name)
+  const { id } = await candidate.done('beginApplication', { params: { slug } })
+  const { version } = await candidate.done('readDraft', { params: { id } })
+  await candidate.done('sendApplication', { params: { id }, body: { version } })
+  const fees = async () => (await candidate.done('listOwnFees', { params: { id } })).fees
+  const charge = async () => (await fees())[0]!.charge!
+  return { candidate, id, fees, charge }
+}
+
+/** Pays at the provider what was begun: with a card, and the notice it sends. */
+export async function payAt(
+  address: string,
+  form: { card?: string; notice?: string; act?: string; code?: string } = {},
+) {
+  const body = new URLSearchParams({
+    ...{ card: '4000 0000 0000 0001', code: '246813', act: 'pay', notice: 'first' },
+    ...form,
+  })
+  return fetch(address, { method: 'POST', body, redirect: 'manual' })
+}
