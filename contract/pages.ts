@@ -1,5 +1,11 @@
 /** Every place of the web client, as its router writes it; whatever else is asked for is not there. */
-export const publicPages = ['/', '/vacancies/:slug', '/vacancies/:slug/fit', '/vacancies/:slug/begin'] as const
+export const publicPages = [
+  '/',
+  '/vacancies/:slug',
+  '/vacancies/:slug/fit',
+  '/vacancies/:slug/fees',
+  '/vacancies/:slug/begin',
+] as const
 
 /** The places outside the desk. */
 export const openPages = [
@@ -18,6 +24,7 @@ export const openPages = [
   '/join/:token',
   '/me',
   '/record',
+  '/my/fees/:charge/paid/:payment',
   '/apply/:id/:section?',
   '/applications/:id',
   '/applications/:id/checks/:check',
@@ -44,6 +51,9 @@ export const deskPages = [
   '/desk/verification/table',
   '/desk/enquiries/:id',
   '/desk/letters',
+  '/desk/fees',
+  '/desk/fees/:id',
+  '/desk/vouchers',
   '/desk/red-flags',
   '/desk/duplicates/:oneId?/:otherId?',
   '/desk/paper/:id?',

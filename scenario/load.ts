@@ -27,6 +27,7 @@ import { perform } from './acts'
 import { vallorneCatalogue } from './catalogue'
 import { writeFile } from './claims'
 import { correspond } from './correspondence'
+import { answerForFees, payFees } from './fees'
 import { betterContact, library } from './form'
 import { shareOut } from './house'
 import { isolationCheck } from './isolationCheck'
@@ -107,6 +108,7 @@ export async function loadScenario(
   await settleRedFlags(world)
   await makeReports(world)
   await sendToRecipients(world)
+  await payFees(world)
   await askForMore(world)
   await knowSome(world)
   await loadPast(world, await hash(demoPassword), vacancies)
@@ -160,6 +162,7 @@ async function play(world: World, plan: PersonPlan) {
   if (plan.sent === undefined) return
   const sending = depsAt(world, plan.sent)
   await inTransaction(sequelize, () => signForApplication(sending, actor, id, { fullName: name }))
+  await answerForFees(world, plan, actor, id, plan.sent)
   const { chooses } = plan
   if (chooses)
     await inTransaction(sequelize, () => chooseRecipients(sending, actor, id, { choose: chooses, fullName: name }))

@@ -95,6 +95,8 @@ export type PersonPlan = {
   declares?: Record<string, string>
   /** Bodies outside they have chosen, by their keys. */
   chooses?: string[]
+  /** What they say for fees alone, by the schedule; `proof` is the fact they add a paper for. */
+  fees?: Record<string, { facts: Record<string, string>; leftOut?: string[]; proof?: string }>
   /** Days before loading when it was sent; absent while it is still being written. */
   sent?: number
   acts: Act[]

@@ -9,7 +9,7 @@ const elsewhere = ['readOwnAbsence', 'setOwnAbsence', 'listNames']
 const onPublicPages = ['beginApplication']
 
 /** What anybody calls on a page that few open, and that fetches what candidates call. */
-const onFewPages = ['checkCredential', 'checkByLink', 'openSharedRecord', 'readSharedRecord']
+const onFewPages = ['checkCredential', 'checkByLink', 'openSharedRecord', 'readSharedRecord', 'readVacancyFees']
 
 /**
  * Prints what a client needs to call every endpoint, as JSON: the shapes are checked by the server and stay there. Those of the

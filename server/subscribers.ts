@@ -3,6 +3,7 @@ import { refreshIdentities, refreshKeysOf } from './duplicates/onPersonChanged'
 import { endEnquiries } from './enquiries/callOff'
 import { releaseLater } from './enquiries/release'
 import { moveOnUndelivered } from './enquiries/undelivered'
+import { chargeSent } from './fees/charge'
 import { callOffFees } from './fees/decide'
 import { tellDeciders } from './matters/tellDeciders'
 import { tellCandidates } from './messages/tellCandidate'
@@ -24,6 +25,7 @@ export const subscribers: readonly Subscriber[] = [
   { on: ['identity'], run: refreshIdentities },
   { on: ['vacancy title'], run: copyTitles },
   { on: ['told'], run: tellCandidates },
+  { on: ['charges'], run: chargeSent },
   { on: ['sources'], run: proposeSources },
   { on: ['sources'], run: researchProgrammes },
   { on: ['awards'], run: lookUpLater },

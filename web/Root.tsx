@@ -9,6 +9,8 @@ const openTitles: Record<(typeof openPages)[number], () => string> = {
   '/': () => say('ui.vacancies'),
   '/vacancies/:slug': () => say('ui.vacancy'),
   '/vacancies/:slug/fit': () => say('ui.wouldIFit'),
+  '/vacancies/:slug/fees': () => say('fees.whatItCosts'),
+  '/my/fees/:charge/paid/:payment': () => say('fees.yourPayment'),
   '/vacancies/:slug/begin': () => say('ui.yourApplication'),
   '/forgotten': () => say('ui.passwordForgotten'),
   '/new-password/:token': () => say('ui.setANewPassword'),

@@ -60,6 +60,23 @@ export const router = createBrowserRouter([
             ),
           },
           {
+            path: '/vacancies/:slug/fees',
+            lazy: pageOfFile(
+              () => import('./portal/fees/FeeEstimate').then(({ FeeEstimate }) => FeeEstimate),
+              'vacancies',
+              'asking',
+              'portal',
+            ),
+          },
+          {
+            path: '/my/fees/:charge/paid/:payment',
+            lazy: page(
+              () => import('./portal/fees/PaymentReturn').then(({ PaymentReturn }) => PaymentReturn),
+              'asking',
+              'portal',
+            ),
+          },
+          {
             path: '/vacancies/:slug/begin',
             lazy: page(
               () => import('./portal/BeginHere').then(({ BeginHere }) => BeginHere),
@@ -286,6 +303,18 @@ export const router = createBrowserRouter([
               () => import('./desk/applications/ApplicationsTable').then(({ ApplicationsTable }) => ApplicationsTable),
               'desk',
             ),
+          },
+          {
+            path: 'fees',
+            lazy: page(() => import('./desk/fees/FeeQueue').then(({ FeeQueue }) => FeeQueue), 'desk'),
+          },
+          {
+            path: 'fees/:id',
+            lazy: page(() => import('./desk/fees/FeePage').then(({ FeePage }) => FeePage), 'asking', 'desk'),
+          },
+          {
+            path: 'vouchers',
+            lazy: page(() => import('./desk/fees/Vouchers').then(({ Vouchers }) => Vouchers), 'asking', 'desk'),
           },
           {
             path: 'red-flags',

@@ -11,6 +11,7 @@
  * - `awards`: whether records confirm what somebody has studied
  * - `deciders`: nothing; whoever is to decide what was declared is told by mail
  * - `undelivered`: the questions to a source that a mail carried and that are asked by another way
+ * - `charges`: what the application is charged by its rules
  * - `vacancy title`: the copies of the title in summaries
  * - `told`: nothing; the candidate is told of it by mail
  * - `owner told`: nothing; the owner of the account is told of it by mail
@@ -27,6 +28,7 @@ export type Effect =
   | 'sources'
   | 'awards'
   | 'undelivered'
+  | 'charges'
   | 'vacancy title'
   | 'told'
   | 'owner told'
@@ -97,7 +99,7 @@ export const events = {
   'application-begun': nothing,
   'taken-over': nothing,
   'draft-deleted': nothing,
-  'application-sent': ['identity', 'application', 'told', 'deciders', 'sources', 'awards'],
+  'application-sent': ['identity', 'application', 'told', 'deciders', 'sources', 'awards', 'charges'],
   'contact-corrected': nothing,
   'answers-changed': ['identity', 'application'],
   'part-reopened': ['application', 'told'],
@@ -219,7 +221,7 @@ export const events = {
   'fee-corrected': ['application', 'told'],
   'vouchers-made': nothing,
   'voucher-withdrawn': nothing,
-  'moved-to-rules': ['application', 'told'],
+  'moved-to-rules': ['application', 'told', 'charges'],
 
   // Messages
   'message-written': nothing,

@@ -3,6 +3,7 @@ import { writeWhen } from '../dates/write'
 import type { FeeFault } from '../fees/faults'
 import type { FeeBecause, FeeQuote, QuotedLine, QuotedTax, Range } from '../fees/quote'
 import type { FeeLine, FeeSchedule, FeeTax } from '../fees/schedule'
+import type { PaidBy } from '../money/ledger'
 import { writeAmount, writeShare } from './amounts'
 import { conditionFaultWords, conditionWords } from './conditions'
 import { factLabel, factOptionLabel } from './facts'
@@ -213,4 +214,23 @@ export function feeFaultWords(fault: FeeFault, known: readonly KnownFact[]): str
     case 'always-holds':
       return conditionFaultWords(fault, known)
   }
+}
+
+/** What somebody who pays should know of a schedule beside its lines. */
+export const scheduleTerms = (schedule: FeeSchedule): string =>
+  [
+    ...(schedule.taxes.length > 0
+      ? [say(schedule.taxIncluded ? 'fees.sentence.included' : 'fees.sentence.added')]
+      : []),
+    say('fees.sentence.due', { count: schedule.dueDays }),
+    ...(schedule.holds ? [say('fees.sentence.holds')] : []),
+  ].join(' ')
+
+type Payment = { means: PaidBy; state: 'started' | 'paid' | 'declined' | 'abandoned' | 'odd'; givenBack: number }
+
+/** How a payment stands: by card, declined; by card, of which so much was given back. */
+export function paymentWords({ means, state, givenBack }: Payment, currency: string): string {
+  const by = say(`fees.paid.${means}`)
+  if (state !== 'paid') return `${by}, ${say(`fees.payment.${state}`)}`
+  return givenBack > 0 ? `${by}, ${say('fees.payment.givenBack', { amount: writeAmount(givenBack, currency) })}` : by
 }

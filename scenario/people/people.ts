@@ -1,6 +1,7 @@
 import type { PersonPlan } from '../plan'
 import { dispatchers } from './dispatchers'
 import { electricalSupervisors } from './electricalSupervisors'
+import { liftAttendants } from './liftAttendants'
 import { mechanics } from './mechanics'
 import { railwayDrivers } from './railwayDrivers'
 import { ropeInspectors } from './ropeInspectors'
@@ -14,4 +15,5 @@ export const people: PersonPlan[] = [
   ...dispatchers,
   ...trackEngineers,
   ...mechanics,
+  ...liftAttendants,
 ]

@@ -1,8 +1,10 @@
+import type { FeeSchedule } from '#core/fees/schedule'
 import type { Section } from '#core/form/form'
 import type { Requirement } from '#core/requirements/requirement'
 import type { NewVacancy } from '#server/records/vacancies/vacancies'
 import { equality, identity, vouching } from '../form'
 
+import { courseFees, coursePaid } from './fees'
 import { registers } from './registers'
 import {
   boss,
@@ -36,6 +38,7 @@ export type Post = Omit<
 > & {
   duties: string[]
   requirements: Requirement[]
+  fees?: FeeSchedule[]
   alsoAsks?: Section[]
   /** Sections that only this post asks. */
   asks?: Section
@@ -422,5 +425,28 @@ export const posts: Post[] = [
     opened: -10,
     closesIn: 24,
     startsIn: 80,
+  },
+  {
+    slug: 'lift-attendant',
+    title: 'Lift attendant, winter season',
+    family: 'Operations',
+    place: 'Hochsattel',
+    payFrom: 2_900_000,
+    payTo: 3_200_000,
+    contract: 'Seasonal, December to April',
+    hours: 'Full time or half',
+    headcount: 8,
+    summary:
+      'Help people on and off, watch the line, and stop it in time. The course comes first, and is paid by whoever takes it.',
+    duties: [
+      'Help guests on and off the lift',
+      'Look the line over every morning',
+      'Stop the lift, and start it again when it is safe',
+    ],
+    requirements: [permission, ofAge, coursePaid, firstAid, offer, handbook],
+    fees: [courseFees],
+    opened: -25,
+    closesIn: 18,
+    startsIn: 32,
   },
 ]

@@ -14,15 +14,17 @@ export function vacanciesOn(
   isoDay: (offset: number) => string,
   timeZone: string,
 ): NewVacancy[] {
-  return posts.map(({ opened, closesIn, startsIn, decidesIn, duties, requirements, asks, alsoAsks = [], ...post }) => ({
-    ...post,
-    duties: { type: 'doc', content: [{ type: 'bulletList', content: duties.map(listItem) }] },
-    decidedBy: 'bastian@vallorne.example',
-    rules: { form: asks ? formWith(asks, ...alsoAsks) : form, requirements, onboarding },
-    timeZone,
-    opensAt: dayAt(opened, 8),
-    closesAt: dayAt(closesIn, 17),
-    targetStart: isoDay(startsIn),
-    decidesOn: decidesIn === undefined ? null : isoDay(decidesIn),
-  }))
+  return posts.map(
+    ({ opened, closesIn, startsIn, decidesIn, duties, requirements, asks, alsoAsks = [], fees, ...post }) => ({
+      ...post,
+      duties: { type: 'doc', content: [{ type: 'bulletList', content: duties.map(listItem) }] },
+      decidedBy: 'bastian@vallorne.example',
+      rules: { form: asks ? formWith(asks, ...alsoAsks) : form, requirements, onboarding, ...(fees ? { fees } : {}) },
+      timeZone,
+      opensAt: dayAt(opened, 8),
+      closesAt: dayAt(closesIn, 17),
+      targetStart: isoDay(startsIn),
+      decidesOn: decidesIn === undefined ? null : isoDay(decidesIn),
+    }),
+  )
 }

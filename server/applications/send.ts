@@ -2,7 +2,6 @@ import { createHash } from 'node:crypto'
 import { isSent } from '#core/hiring/stages'
 import { writeReference } from '#core/references/reference'
 import { openAt } from '#core/requirements/evaluate'
-import { chargeApplication } from '../fees/charge'
 import { recordEvent } from '../platform/audit/record'
 import { compareAndSet } from '../platform/database/compareAndSet'
 import { nextNumber } from '../platform/database/counter'
@@ -95,6 +94,5 @@ async function send(deps: Deps, actor: Account, id: string, version: number) {
     applicationId: id,
     details: { snapshot: sha256 },
   })
-  await chargeApplication(deps, actor, application, readiness)
   return { reference, sentAt: now.toISOString() }
 }

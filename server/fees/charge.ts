@@ -7,34 +7,37 @@ import { schedulesIn } from '#core/rules/rules'
 import { say } from '#core/words/say'
 import { translated } from '#core/words/translations'
 import { recordEvent } from '../platform/audit/record'
+import type { Change } from '../platform/changes'
 import { nextNumber } from '../platform/database/counter'
 import type { Actor, Deps } from '../platform/deps'
 import { inLanguage } from '../platform/http/language'
-import type { Readiness } from '../readiness/readiness'
+import { chargeable, situationOf } from '../readiness/feeSituation'
+import { readinessOf } from '../readiness/readiness'
 import { candidateWithMail } from '../records/accounts/candidate'
+import { applicationById } from '../records/applications/find'
 import type { Application } from '../records/applications/model'
+import { chargesOf } from '../records/fees/find'
 import { type DocumentContent, FeeCharge } from '../records/fees/model'
 import { issue } from './documents'
 import { book } from './ledger'
-import { chargeable, situationOf } from './situation'
-
-type Judged = Pick<Readiness, 'rules' | 'requirements' | 'outcomes' | 'facts' | 'feeAnswers'>
 
 /**
- * Charges an application that was sent what its rules ask for: each schedule once, with an invoice where it comes to anything.
- * What was charged already is left as it is.
+ * Charges applications that were sent, or moved to newer rules, what their rules ask for: each schedule once, with an invoice where it
+ * comes to anything. What was charged already is left as it is.
  */
-export async function chargeApplication(deps: Deps, actor: Actor, application: Application, readiness: Judged) {
-  const { rules, requirements, outcomes, facts, feeAnswers } = readiness
-  const needed = new Set(outcomes.flatMap(({ requirement, state }) => (state === 'not needed' ? [] : [requirement])))
-  const asked = new Set(requirements.filter(({ key }) => needed.has(key)).flatMap(schedulesIn))
-  const there = new Set(
-    (await FeeCharge.findAll({ where: { applicationId: application.id } })).map((one) => one.schedule),
-  )
-  for (const schedule of rules.fees ?? []) {
-    if (!asked.has(schedule.key) || there.has(schedule.key)) continue
-    const given = feeAnswers.find((one) => one.schedule === schedule.key)
-    await charge(deps, actor, application, schedule, quote(schedule, situationOf(schedule, facts, given)))
+export async function chargeSent(deps: Deps, changes: readonly Change[]) {
+  for (const { actor, applicationId } of changes) {
+    const application = await applicationById(applicationId!)
+    const { rules, requirements, outcomes, facts, feeAnswers } = await readinessOf(deps, application)
+    if (!rules.fees?.length) continue
+    const needed = new Set(outcomes.flatMap(({ requirement, state }) => (state === 'not needed' ? [] : [requirement])))
+    const asked = new Set(requirements.filter(({ key }) => needed.has(key)).flatMap(schedulesIn))
+    const there = new Set((await chargesOf(application.id)).map((one) => one.schedule))
+    for (const schedule of rules.fees) {
+      if (!asked.has(schedule.key) || there.has(schedule.key)) continue
+      const given = feeAnswers.find((one) => one.schedule === schedule.key)
+      await charge(deps, actor, application, schedule, quote(schedule, situationOf(schedule, facts, given)))
+    }
   }
 }
 

@@ -8,6 +8,7 @@ import type { Change } from '../platform/changes'
 import { changeWhere, putVersion } from '../platform/database/compareAndSet'
 import type { Account, Deps } from '../platform/deps'
 import { invalidField, notFound } from '../platform/errors/problems'
+import { chargeable, situationOf } from '../readiness/feeSituation'
 import { readinessOf } from '../readiness/readiness'
 import { applicationById } from '../records/applications/find'
 import { chargeById } from '../records/fees/find'
@@ -19,7 +20,6 @@ import { waitingIn } from './ownFees'
 import { received, scheduleOf, settleIfPaid } from './pay'
 import { problems } from './problems'
 import { takeBack } from './refund'
-import { chargeable, situationOf } from './situation'
 
 /** Notes that something owed was received otherwise than by card. */
 export async function recordPayment(

@@ -11,6 +11,7 @@ import type { Account, Actor, Deps } from '../platform/deps'
 import { notFound } from '../platform/errors/problems'
 import { queueJob } from '../platform/jobs/queue'
 import { type PaymentNotice as Notice, type PaymentTold, ProviderSilent } from '../platform/outside/payments'
+import { situationOf, surchargeOf } from '../readiness/feeSituation'
 import { readinessOf } from '../readiness/readiness'
 import { candidateOf, mergedWith } from '../records/accounts/candidate'
 import { applicationById } from '../records/applications/find'
@@ -21,7 +22,6 @@ import { contentOf, titleOf } from './charge'
 import { issue } from './documents'
 import { book } from './ledger'
 import { problems } from './problems'
-import { situationOf, surchargeOf } from './situation'
 
 /** Seconds after which a provider that has told nothing is asked, and hours after which nobody waits any longer. */
 const asksAfterSeconds = 45

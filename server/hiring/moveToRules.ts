@@ -1,9 +1,7 @@
 import { nextGateOf } from '#core/hiring/stages'
-import { chargeApplication } from '../fees/charge'
 import { recordEvent } from '../platform/audit/record'
 import { compareAndSet } from '../platform/database/compareAndSet'
 import type { Account, Deps } from '../platform/deps'
-import { readinessOf } from '../readiness/readiness'
 import { sentApplication } from '../records/applications/find'
 import { OnboardingTask } from '../records/hiring/model'
 import { rulesOfVacancy, vacancyById } from '../records/vacancies/vacancies'
@@ -40,8 +38,6 @@ export async function moveToRules(
       applicationId: id,
       details: { before, after: rulesVersion },
     })
-    // What the newer rules charge beside is charged now; what was charged stays as it was.
-    await chargeApplication(deps, actor, application, await readinessOf(deps, application))
     moved += 1
   }
   return { moved }

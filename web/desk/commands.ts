@@ -19,6 +19,7 @@ export const deskCommands: readonly DeskCommand[] = [
     words: say('desk.reviewShortlistScore'),
     to: '/desk/applications/table?unscored=yes&stage=sent',
   },
+  { name: say('desk.fees'), words: say('desk.feesWords'), to: '/desk/fees', needs: 'listCharges' },
   { name: say('desk.redFlags'), words: say('desk.redFlagsWords'), to: '/desk/red-flags', needs: 'listRedFlags' },
   {
     name: say('statistics.title'),

@@ -120,6 +120,16 @@ export function VacancyPage() {
             />
             <Fact name={say('vacancies.contract')} value={vacancy.contract} />
             <Fact name={say('vacancies.hours')} value={vacancy.hours} />
+            {vacancy.requirements.some(({ asks }) => asks.kind === 'fee') && (
+              <>
+                <dt className="text-ink-2">{say('vacancies.toPay')}</dt>
+                <dd>
+                  <Link to={`/vacancies/${slug}/fees`} className="font-semibold text-confirmed">
+                    {say('vacancies.seeWhatItCosts')}
+                  </Link>
+                </dd>
+              </>
+            )}
             <Fact name={say('vacancies.posts')} value={String(vacancy.headcount)} />
             <Fact name={say('vacancies.firstDay')} value={writeWhen(vacancy.targetStart)} />
             <Fact

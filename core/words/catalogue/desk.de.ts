@@ -151,4 +151,6 @@ export default {
   'desk.safeOriginals': 'Originale verwahrt Rückgabe',
   'desk.redFlags': 'Auffälligkeiten',
   'desk.redFlagsWords': 'Betrug gefälscht verdächtig dasselbe Papier Nummer',
+  'desk.fees': 'Gebühren',
+  'desk.feesWords': 'Geld offen bezahlt Rechnung Rückzahlung Gutschein',
 } satisfies Translated<typeof english>

@@ -148,4 +148,6 @@ export default {
   'desk.safeOriginals': 'originals entrusted return',
   'desk.redFlags': 'Red flags',
   'desk.redFlagsWords': 'fraud forged suspicious same paper number',
+  'desk.fees': 'Fees',
+  'desk.feesWords': 'money owed paid invoice refund voucher',
 } as const

@@ -76,8 +76,6 @@ export default {
   'status.next': 'als Nächstes',
   'status.whatHappened': 'Was geschehen ist',
   'status.showTheBeforeThat': 'Die {{count}} davor zeigen',
-  'status.payItByTransferAnd':
-    'Überweisen Sie es mit {{reference}} als Verwendungszweck. Hier wird vermerkt, sobald es eingegangen ist.',
   'status.sitTheCheckMinutes': 'Die Prüfung ablegen, {{minutes}} Minuten',
   'status.addABetterCopy': 'Eine bessere Kopie hinzufügen',
   'status.keepAllYouSentAs': 'Alles Abgeschickte als PDF aufheben',

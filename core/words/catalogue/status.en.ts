@@ -73,8 +73,6 @@ export default {
   'status.next': 'next',
   'status.whatHappened': 'What happened',
   'status.showTheBeforeThat': 'Show the {{count}} before that',
-  'status.payItByTransferAnd':
-    'Pay it by transfer and give {{reference}} as the reference. It is marked here as received when it has arrived.',
   'status.sitTheCheckMinutes': 'Sit the check, {{minutes}} minutes',
   'status.addABetterCopy': 'Add a better copy',
   'status.keepAllYouSentAs': 'Download your application as PDF',

@@ -76,4 +76,6 @@ export default {
   'vacancies.decision': 'Entscheidung',
   'vacancies.youHearBy': 'bis {{day}}, an alle',
   'vacancies.beginWithout': 'Ohne Konto beginnen',
+  'vacancies.toPay': 'Zu zahlen',
+  'vacancies.seeWhatItCosts': 'Was es kostet und warum',
 } satisfies Translated<typeof english>

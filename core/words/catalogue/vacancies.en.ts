@@ -69,4 +69,6 @@ export default {
   'vacancies.decision': 'Decision',
   'vacancies.youHearBy': 'by {{day}}, to everybody',
   'vacancies.beginWithout': 'Begin without an account',
+  'vacancies.toPay': 'To pay',
+  'vacancies.seeWhatItCosts': 'What it costs, and why',
 } as const

@@ -32,7 +32,7 @@ export function RequirementsPart({ vacancy, editing }: { vacancy: DeskVacancy; e
   const names = new Map([
     ...Object.entries(vacancy.checks),
     ...rules.form.flatMap(({ questions }) => questions.map(({ key, label }) => [key, label] as const)),
-    ...rules.onboarding.map(({ key, title }) => [key, title] as const),
+    ...[...rules.onboarding, ...(rules.fees ?? [])].map(({ key, title }) => [key, title] as const),
   ])
   const nameOf = (key: string) => names.get(key) ?? key
   const put = (requirements: readonly Requirement[]) => change({ ...rules, requirements })
@@ -106,7 +106,7 @@ export function RequirementsPart({ vacancy, editing }: { vacancy: DeskVacancy; e
         )}
         <Faults
           faults={faults
-            .filter(({ pointer }) => !pointer.startsWith('/form'))
+            .filter(({ pointer }) => !pointer.startsWith('/form') && !pointer.startsWith('/fees'))
             .map((fault) => rulesFaultWords(fault, rules))}
         />
       </div>

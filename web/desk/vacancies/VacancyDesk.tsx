@@ -14,6 +14,7 @@ import { useSession } from '../../useSession'
 import { useToast } from '../useToast'
 import { DryRunPart } from './DryRunPart'
 import { EqualityPart } from './EqualityPart'
+import { FeesPart } from './FeesPart'
 import { FormPart } from './FormPart'
 import { PostPart } from './PostPart'
 import { RequirementsPart } from './RequirementsPart'
@@ -25,6 +26,7 @@ const parts = [
   { key: 'post', name: say('composer.thePost') },
   { key: 'form', name: say('composer.form') },
   { key: 'requirements', name: say('composer.requirements') },
+  { key: 'fees', name: say('composer.fees') },
   { key: 'dry-run', name: say('composer.dryRun') },
   { key: 'scores', name: say('composer.scoreSheet') },
   { key: 'versions', name: say('composer.versions') },
@@ -88,12 +90,13 @@ function Parts({ vacancy, part, mayEdit }: PartsProps) {
               {name}
             </NavLink>
           ))}
-          {mayEdit && (part === 'form' || part === 'requirements') && <SavedNote editing={editing} />}
+          {mayEdit && ['form', 'requirements', 'fees'].includes(part) && <SavedNote editing={editing} />}
         </nav>
       </div>
       {part === 'post' && <PostPart vacancy={vacancy} mayEdit={mayEdit} />}
       {part === 'form' && <FormPart vacancy={vacancy} editing={editing} />}
       {part === 'requirements' && <RequirementsPart vacancy={vacancy} editing={editing} />}
+      {part === 'fees' && <FeesPart vacancy={vacancy} editing={editing} />}
       {part === 'dry-run' && <DryRunPart vacancy={vacancy} mayEdit={mayEdit} />}
       {part === 'equality' && <EqualityPart id={vacancy.id} />}
       {part === 'scores' && <ScoreSheetPart id={vacancy.id} mayEdit={mayEdit} />}

@@ -18,6 +18,7 @@ const ofWords: Record<Difference['of'], string> = {
   question: say('composer.question2'),
   requirement: say('composer.requirement2'),
   task: say('composer.onboardingTask'),
+  fees: say('composer.fees'),
   order: say('composer.order'),
 }
 

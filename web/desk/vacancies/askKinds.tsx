@@ -293,27 +293,14 @@ export const askKinds: { [Kind in RulesAsk['kind']]: AskKind<Kind> } = {
   permission: { name: say('composer.thePermissionToCheck'), begin: () => ({ kind: 'permission' }) },
   fee: {
     name: say('composer.aFee'),
-    begin: () => ({ kind: 'fee', amount: 4500, currency: 'EUR' }),
-    Details: ({ ask, onChange }) => (
-      <div className="grid grid-cols-2 gap-3">
-        <TextField
-          label={say('composer.amount')}
-          inputMode="decimal"
-          defaultValue={(ask.amount / 100).toFixed(2)}
-          onBlur={(event) =>
-            onChange({
-              ...ask,
-              amount: Math.max(1, Math.round(Number(event.target.value.replace(',', '.')) * 100) || 1),
-            })
-          }
-        />
-        <TextField
-          label={say('composer.currency')}
-          value={ask.currency}
-          maxLength={3}
-          onChange={(event) => onChange({ ...ask, currency: event.target.value.toUpperCase() })}
-        />
-      </div>
+    begin: ({ rules: { fees = [] } }) => ({ kind: 'fee', schedule: fees[0]?.key ?? '' }),
+    Details: ({ ask, rules: { fees = [] }, onChange }) => (
+      <Named
+        label={say('composer.which')}
+        value={ask.schedule}
+        options={fees.map(({ key, title }) => ({ value: key, label: title }))}
+        onChange={(schedule) => onChange({ ...ask, schedule })}
+      />
     ),
   },
   'offer accepted': { name: say('composer.theOfferAccepted'), begin: () => ({ kind: 'offer accepted' }) },

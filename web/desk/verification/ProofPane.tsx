@@ -1,10 +1,11 @@
+import { Link } from 'react-router'
 import type { File } from '#contract/desk'
 import { say } from '#core/words/say'
 import { translated } from '#core/words/translations'
 import { Mark } from '../../ui/Mark'
+import { useSession } from '../../useSession'
 import type { Row } from '../file/rows'
 import { ClaimProof } from './ClaimProof'
-import { RecordFee } from './RecordFee'
 import { Resit } from './Resit'
 import { ScoreProof } from './ScoreProof'
 
@@ -61,6 +62,7 @@ function CheckProof({ file, check }: { file: File; check: File['checks'][number]
 }
 
 function RequirementProof({ file, row }: { file: File; row: Extract<Row, { of: 'requirement' }> }) {
+  const { may } = useSession()
   const requirement = file.requirements.find(({ key }) => key === row.outcome.requirement)
   return (
     <div className="overflow-auto p-3.5">
@@ -77,8 +79,12 @@ function RequirementProof({ file, row }: { file: File; row: Extract<Row, { of: '
           })}
         </p>
       )}
-      {requirement?.asks.kind === 'fee' && row.outcome.state === 'unmet' && (
-        <RecordFee file={file} requirement={requirement.key} title={requirement.title} />
+      {requirement?.asks.kind === 'fee' && may('listCharges') && (
+        <p className="mt-2">
+          <Link to={`/desk/fees?application=${file.id}`} className="font-semibold text-confirmed">
+            {say('fees.seeFees')}
+          </Link>
+        </p>
       )}
       {row.outcome.steps.length > 0 && <p className="mt-2 text-ink-2">{say('proof.whatIsOpenCanBe')}</p>}
     </div>

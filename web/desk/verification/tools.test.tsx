@@ -8,7 +8,6 @@ import { aDocument, aFile, aLicence, aProof } from '../../../test/deskFile'
 import { showPage } from '../../../test/page'
 import { AskSource } from './AskSource'
 import { LookAt } from './LookAt'
-import { RecordFee } from './RecordFee'
 import { Resit } from './Resit'
 import { ScoreProof } from './ScoreProof'
 
@@ -247,22 +246,4 @@ describe('a check that was not passed', () => {
     expect(screen.queryByRole('button', { name: /^Let them sit it again/ })).toBeNull()
     expect(screen.queryByRole('dialog')).toBeNull()
   })
-})
-
-test('a fee is recorded with its day, by those whose work it is', async () => {
-  const file = aFile()
-  const { user, sent } = await showPage(<RecordFee file={file} requirement="fee" title="Registration fee" />, {
-    roles: ['money'],
-    recordFee: { done: true },
-  } as Answers)
-  const day = await screen.findByLabelText<HTMLInputElement>('Received on')
-  expect(day.value).toBe('28 Nov 2026')
-  await user.clear(day)
-  const record = screen.getByRole<HTMLButtonElement>('button', { name: /^Record it/ })
-  expect(record.disabled).toBe(true)
-  await user.type(day, '26.11.2026')
-  await user.click(record)
-  await waitFor(() =>
-    expect(sent).toMatchObject([{ params: { id: file.id, requirement: 'fee' }, body: { receivedOn: '2026-11-26' } }]),
-  )
 })

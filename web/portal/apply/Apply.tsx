@@ -9,6 +9,7 @@ import { translated } from '#core/words/translations'
 import { api, writeFor } from '../../api'
 import { Waiting } from '../../ui/Waiting'
 import { writeMoment, writeTime } from '../../ui/write'
+import { FeesBeside } from '../fees/OwnFees'
 import { BegunBefore } from './BegunBefore'
 import { CredentialsSection } from './CredentialsSection'
 import { EqualitySection } from './EqualitySection'
@@ -153,6 +154,7 @@ function Writing({ draft, section, afterSending }: { draft: Draft; section: Sect
             </li>
           ))}
         </ol>
+        {!afterSending && <FeesBeside draft={draft} autosave={autosave} />}
         <p className="mt-3 text-[0.9em] text-ink-2">
           <Link to={`/vacancies/${draft.vacancy.slug}`} className="font-semibold text-confirmed">
             {say('apply.whyEachThingIsAsked')}

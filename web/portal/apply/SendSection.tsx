@@ -11,6 +11,7 @@ import { ProblemNote } from '../../ui/ProblemNote'
 import { Sheet } from '../../ui/Sheet'
 import { writeMoment } from '../../ui/write'
 import { useAct } from '../../useAct'
+import { FeesToSend } from '../fees/OwnFees'
 import { HeardOfUs } from './HeardOfUs'
 import { ownPlace } from './place'
 import type { Autosave } from './useAutosave'
@@ -47,6 +48,7 @@ export function SendSection({ draft, autosave }: { draft: Draft; autosave: Autos
               ))}
           </Sheet>
         ))}
+      <FeesToSend draft={draft} autosave={autosave} />
       <Sheet>
         <p className="mb-3">
           {!draft.vacancy.open

@@ -18,6 +18,7 @@ import { LivePortrait } from '../apply/LivePortrait'
 import { GiveToSource, withoutSourcePapers } from '../apply/WhatSourceAsks'
 import { WhomWeAsk } from '../apply/WhomWeAsk'
 import { Documents } from '../documents/Documents'
+import { Fees } from '../fees/Fees'
 import { AskUs } from './AskUs'
 import { ChosenRecipients } from './ChosenRecipients'
 import { CorrectContact } from './CorrectContact'
@@ -88,6 +89,7 @@ export function StatusPage() {
             </div>
           </section>
         )}
+        <Fees id={status.id} />
         <Hearings claims={status.claims} />
         {status.matters.length > 0 && (
           <section className="mt-7">
@@ -204,7 +206,11 @@ function ToDo({ item, status }: { item: Status['toDo'][number]; status: Status }
           {item.label}
         </a>
       )}
-      {item.act === 'pay' && <p>{say('status.payItByTransferAnd', { reference: status.reference ?? '' })}</p>}
+      {item.act === 'pay' && (
+        <a href="#fees" className="inline-block rounded-sheet bg-confirmed px-3 py-1.5 font-semibold text-on-confirmed">
+          {say('status.payIt')}
+        </a>
+      )}
       {item.act === 'go' && <Go to={`/apply/${status.id}/${item.target}`}>{item.label}</Go>}
       {item.act === 'sit check' && (
         <Go to={`/applications/${status.id}/checks/${item.target}`}>

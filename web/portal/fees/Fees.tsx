@@ -1,0 +1,163 @@
+import { useState } from 'react'
+import type { FeeChargeView, OwnFee } from '#contract/fees'
+import { writeWhen } from '#core/dates/write'
+import { knownFeeFacts } from '#core/fees/facts'
+import { writeCreditorReference } from '#core/money/reference'
+import { writeAmount } from '#core/words/amounts'
+import { paymentWords } from '#core/words/fees'
+import { say } from '#core/words/say'
+import { translated } from '#core/words/translations'
+import { api } from '../../api'
+import { QuoteTable } from '../../fees/QuoteTable'
+import { Button } from '../../ui/Button'
+import { TextField } from '../../ui/Field'
+import { ProblemNote } from '../../ui/ProblemNote'
+import { writeDayOf } from '../../ui/write'
+import { useAct } from '../../useAct'
+import { FactsOfFee } from './OwnFees'
+
+/** What was charged for an application: what is owed, how it can be paid, what was paid, and the papers about it. */
+export function Fees({ id }: { id: string }) {
+  const { data } = api.endpoints.listOwnFees.useQuery({ params: { id } }, { refetchOnFocus: true })
+  const charged = data?.fees.filter(({ charge }) => charge) ?? []
+  if (!data || charged.length === 0) return null
+  return (
+    <section className="mt-7" id="fees">
+      <h2 className="mb-2 text-[1.4em]">{say('fees.whatYouPay')}</h2>
+      <div className="grid gap-3">
+        {charged.map((fee) => (
+          <Fee key={fee.schedule.key} id={id} fee={fee} charge={fee.charge!} cards={data.cards} />
+        ))}
+      </div>
+    </section>
+  )
+}
+
+function Fee({ id, fee, charge, cards }: { id: string; fee: OwnFee; charge: FeeChargeView; cards: boolean }) {
+  const { schedule, quote } = fee
+  const { currency, owed, state } = charge
+  return (
+    <article className="rounded-sheet border border-line bg-sheet px-4 py-3">
+      <p className="flex flex-wrap justify-between gap-x-4">
+        <span className="font-semibold text-[1.07em]">{translated(schedule).title}</span>
+        <span
+          className={`font-semibold ${charge.late ? 'text-contradicted' : state === 'open' ? 'text-soon-ink' : 'text-confirmed'}`}
+        >
+          {stateWords(charge)}
+        </span>
+      </p>
+      {state === 'open' && schedule.holds && <p className="text-ink-2">{say('fees.nothingBefore')}</p>}
+      {owed < 0 && <p className="text-ink-2">{say('fees.weOwe', { amount: writeAmount(-owed, currency) })}</p>}
+      <FactsOfFee fee={fee} applicationId={id} />
+      <details className="mt-1" open={state === 'open'}>
+        <summary className="cursor-pointer font-semibold text-confirmed">{say('fees.lineByLine')}</summary>
+        <QuoteTable schedule={schedule} quote={quote} known={knownFeeFacts(schedule, [])} />
+      </details>
+      {state === 'open' && owed > 0 && <Pay fee={fee} charge={charge} cards={cards} />}
+      {charge.payments.length > 0 && (
+        <ul className="mt-2 divide-y divide-line border-line border-t">
+          {charge.payments.map((payment) => (
+            <li key={payment.id} className="flex flex-wrap justify-between gap-x-4 py-1.5">
+              <span>
+                {writeDayOf(payment.settledAt ?? payment.startedAt)}, {paymentWords(payment, currency)}
+              </span>
+              <span className="font-mono">{writeAmount(payment.amount, currency)}</span>
+            </li>
+          ))}
+        </ul>
+      )}
+      {charge.documents.length > 0 && (
+        <p className="mt-2 flex flex-wrap gap-x-4">
+          {charge.documents.map(({ id: document, kind, number }) => (
+            <a
+              key={document}
+              href={`/api/my/charges/${charge.id}/documents/${document}`}
+              className="font-semibold text-confirmed"
+            >
+              {say(`fees.document.${kind}`)} {number}
+            </a>
+          ))}
+        </p>
+      )}
+      <p className="mt-2 text-[0.93em] text-ink-2">
+        {say('fees.isItWrong')}{' '}
+        <a href="#ask" className="font-semibold text-confirmed">
+          {say('fees.askBeforePaying')}
+        </a>
+      </p>
+    </article>
+  )
+}
+
+function stateWords({ state, owed, currency, dueOn, late, total, takenBack }: FeeChargeView): string {
+  if (state === 'called off') return say('fees.charge.calledOff')
+  if (state === 'settled') return total - takenBack === 0 ? say('fees.charge.nothing') : say('fees.charge.paid')
+  const values = { amount: writeAmount(owed, currency), day: writeWhen(dueOn) }
+  return late ? say('fees.charge.late', values) : say('fees.charge.open', values)
+}
+
+function Pay({ fee, charge, cards }: { fee: OwnFee; charge: FeeChargeView; cards: boolean }) {
+  const pay = useAct('payCharge')
+  const redeem = useAct('redeemVoucher')
+  const [code, setCode] = useState<string>()
+  const [covered, setCovered] = useState<number>()
+  const { id, currency } = charge
+  const surcharge = fee.surcharges.filter(({ means }) => means === 'card')
+  const more = surcharge.reduce((sum, { amount }) => sum + amount, 0)
+  const go = async () => {
+    const begun = await pay.act({ params: { id } })
+    if (begun) window.location.assign(begun.address)
+  }
+  const use = async () => {
+    const done = await redeem.act({ params: { id }, body: { code: code ?? '' } })
+    if (!done) return
+    setCovered(done.covered)
+    setCode(undefined)
+  }
+  return (
+    <div className="mt-3 grid gap-2 border-line border-t pt-3">
+      {cards && (
+        <div className="flex flex-wrap items-center gap-3">
+          <Button kind="main" busy={pay.busy} onClick={() => void go()}>
+            {say('fees.payByCard', { amount: writeAmount(charge.owed + more, currency) })}
+          </Button>
+          {surcharge.map(({ title, amount }) => (
+            <span key={title} className="text-ink-2">
+              {say('fees.ofThat', { amount: writeAmount(amount, currency), title })}
+            </span>
+          ))}
+        </div>
+      )}
+      <ProblemNote problem={pay.problem} />
+      <p className="text-ink-2">
+        {say('fees.orByTransfer')} <span className="font-mono">{writeCreditorReference(charge.reference)}</span>
+      </p>
+      {covered !== undefined && (
+        <p role="status" className="text-confirmed">
+          {say('fees.voucherCovered', { amount: writeAmount(covered, currency) })}
+        </p>
+      )}
+      {code === undefined ? (
+        <p>
+          <button type="button" className="font-semibold text-confirmed" onClick={() => setCode('')}>
+            {say('fees.iHaveAVoucher')}
+          </button>
+        </p>
+      ) : (
+        <div className="flex flex-wrap items-end gap-2">
+          <TextField
+            label={say('fees.voucherCode')}
+            value={code}
+            maxLength={40}
+            autoComplete="off"
+            onChange={(event) => setCode(event.target.value)}
+          />
+          <Button busy={redeem.busy} disabled={code.trim().length < 4} onClick={() => void use()}>
+            {say('fees.useIt')}
+          </Button>
+        </div>
+      )}
+      <ProblemNote problem={redeem.problem} />
+    </div>
+  )
+}

@@ -1,0 +1,169 @@
+import { useState } from 'react'
+import type { Draft } from '#contract/applications'
+import type { OwnFee } from '#contract/fees'
+import { domainsOf } from '#core/conditions/vocabulary'
+import { claims, factsOfFee, knownFeeFacts } from '#core/fees/facts'
+import { quote } from '#core/fees/quote'
+import { meansFact } from '#core/fees/schedule'
+import { rangeWords, scheduleTerms } from '#core/words/fees'
+import { say } from '#core/words/say'
+import { translated } from '#core/words/translations'
+import { api } from '../../api'
+import { FeeFactField } from '../../fees/FeeFactField'
+import { QuoteTable } from '../../fees/QuoteTable'
+import { useChangedLines } from '../../fees/useChangedLines'
+import { FileButton } from '../../ui/FileButton'
+import { ProblemNote } from '../../ui/ProblemNote'
+import { Sheet } from '../../ui/Sheet'
+import { useAct } from '../../useAct'
+import type { Autosave } from '../apply/useAutosave'
+import { LeaveOut } from './FeeEstimate'
+
+/** What a fee comes to with what has been typed so far, before it is saved. */
+function useQuote(fee: OwnFee, draft: Draft, autosave: Autosave) {
+  const { schedule, given, leftOut } = fee
+  const known = knownFeeFacts(schedule, draft.form)
+  const quoted = quote(schedule, {
+    facts: { ...draft.fileFacts, ...autosave.facts, ...factsOfFee(schedule, given), [meansFact]: 'none' },
+    ...{ domains: domainsOf(known), on: draft.today, leftOut },
+  })
+  return { known, quoted, changed: useChangedLines(quoted) }
+}
+
+/** What it costs, beside the form: it changes with the answers, and says which line did. */
+export function FeesBeside({ draft, autosave }: { draft: Draft; autosave: Autosave }) {
+  const { data } = api.endpoints.listOwnFees.useQuery({ params: { id: draft.id } })
+  if (!data || data.fees.length === 0) return null
+  return (
+    <section className="mt-5" aria-label={say('fees.whatItCosts')}>
+      <h2 className="mb-1 text-[1.25em]">{say('fees.whatItCosts')}</h2>
+      {data.fees.map((fee) => (
+        <Beside key={fee.schedule.key} fee={fee} draft={draft} autosave={autosave} />
+      ))}
+    </section>
+  )
+}
+
+function Beside({ fee, draft, autosave }: { fee: OwnFee; draft: Draft; autosave: Autosave }) {
+  const { quoted, changed } = useQuote(fee, draft, autosave)
+  const { currency } = fee.schedule
+  return (
+    <div aria-live="polite" className="text-[0.93em]">
+      <p className="flex justify-between gap-3">
+        <span>{translated(fee.schedule).title}</span>
+        <span className="whitespace-nowrap font-mono font-semibold">
+          {quoted.total.most === 0 ? say('fees.nothing') : rangeWords(quoted.total, currency)}
+        </span>
+      </p>
+      {quoted.lines
+        .filter(({ key }) => changed.has(key))
+        .map((line) => (
+          <p key={line.key} className="flex justify-between gap-3 bg-asked-wash px-1 text-asked">
+            <span>
+              {translated(fee.schedule.lines.find(({ key }) => key === line.key)!).title}, {say('fees.changedNow')}
+            </span>
+            <span className="whitespace-nowrap font-mono">{rangeWords(line, currency)}</span>
+          </p>
+        ))}
+    </div>
+  )
+}
+
+/** What it costs, line by line, with what is asked for it alone: before sending. */
+export function FeesToSend({ draft, autosave }: { draft: Draft; autosave: Autosave }) {
+  const { data } = api.endpoints.listOwnFees.useQuery({ params: { id: draft.id } })
+  if (!data) return null
+  return data.fees.map((fee) => <ToSend key={fee.schedule.key} fee={fee} draft={draft} autosave={autosave} />)
+}
+
+function ToSend({ fee, draft, autosave }: { fee: OwnFee; draft: Draft; autosave: Autosave }) {
+  const { schedule, given, leftOut, version } = fee
+  const { known, quoted, changed } = useQuote(fee, draft, autosave)
+  const { act, busy, problem } = useAct('saveFeeAnswers')
+  const params = { id: draft.id, schedule: schedule.key }
+  return (
+    <Sheet>
+      <h2 className="mb-1 text-[1.2em]">{say('fees.whatItCosts')}</h2>
+      <FactsOfFee
+        fee={fee}
+        applicationId={draft.id}
+        onFact={(key, value) => void act({ params, body: { version, facts: { [key]: value } } })}
+      />
+      <QuoteTable
+        schedule={schedule}
+        quote={quoted}
+        known={known}
+        changed={changed}
+        act={(key) => (
+          <LeaveOut
+            schedule={schedule}
+            line={key}
+            leftOut={leftOut}
+            busy={busy}
+            onChange={(next) => void act({ params, body: { version, leftOut: next } })}
+          />
+        )}
+      />
+      <ProblemNote problem={problem} />
+      <p className="mt-2 text-[0.93em] text-ink-2">
+        {scheduleTerms(schedule)} {Object.keys(given).length > 0 || schedule.facts.length > 0 ? say('fees.readBy') : ''}
+      </p>
+    </Sheet>
+  )
+}
+
+type FactsProps = { fee: OwnFee; applicationId: string; onFact?: (key: string, value: string) => void }
+
+/** What is asked for a fee alone, and the papers that show it. */
+export function FactsOfFee({ fee: { schedule, given }, applicationId, onFact }: FactsProps) {
+  const upload = useAct('addFeeProof')
+  const [typed, setTyped] = useState<Readonly<Record<string, string>>>({})
+  const shown = schedule.facts.filter(({ key }) => onFact || given[key])
+  if (shown.length === 0) return null
+  return (
+    <div className="mb-3 grid gap-4 border-line border-b pb-3">
+      {shown.map((fact) => {
+        const own = given[fact.key]
+        const asks = fact.proof && own && claims(fact, own.value)
+        const { proof } = translated(fact)
+        return (
+          <div key={fact.key}>
+            {onFact && (
+              <FeeFactField
+                fact={fact}
+                value={typed[fact.key] ?? own?.value ?? ''}
+                onChange={(value) => {
+                  setTyped((now) => ({ ...now, [fact.key]: value }))
+                  onFact(fact.key, value)
+                }}
+              />
+            )}
+            {asks && (
+              <p className="mt-1.5 flex flex-wrap items-center gap-2 text-[0.93em]">
+                <span className={own.proof === 'refused' || own.proof === 'none' ? 'font-semibold text-soon-ink' : ''}>
+                  {say(`fees.proof.${own.proof}`, { proof: proof ?? '' })}
+                </span>
+                {own.proof !== 'accepted' && (own.proof !== 'to look at' || onFact) && (
+                  <FileButton
+                    name={say('fees.addProofOf', { proof: proof ?? '' })}
+                    accept="application/pdf,image/jpeg,image/png"
+                    busy={upload.busy}
+                    onFile={(file) =>
+                      void upload.act({
+                        params: { id: applicationId, schedule: schedule.key, fact: fact.key },
+                        body: file as never,
+                      })
+                    }
+                  >
+                    {own.proof === 'none' ? say('fees.addProof') : say('fees.addAnotherProof')}
+                  </FileButton>
+                )}
+              </p>
+            )}
+          </div>
+        )
+      })}
+      <ProblemNote problem={upload.problem} />
+    </div>
+  )
+}
