@@ -1,3 +1,6 @@
+import type { FeeChargeView, FeePaymentLine, OwnFee } from '#contract/fees'
+import type { Facts } from '#core/conditions/condition'
+import { quote } from '#core/fees/quote'
 import type { FeeLine, FeeSchedule } from '#core/fees/schedule'
 import type { Requirement } from '#core/requirements/requirement'
 import type { House } from './house'
@@ -74,4 +77,29 @@ export async function payAt(
     ...form,
   })
   return fetch(address, { method: 'POST', body, redirect: 'manual' })
+}
+
+const chargeId = '0190a3f0-0000-7000-8000-0000000000c1'
+
+/** A charge as whoever pays it sees it. */
+export const aCharge = (over: Partial<FeeChargeView> = {}): FeeChargeView => ({
+  ...{ id: chargeId, title: 'Examination fee', currency: 'EUR', state: 'open', total: 4500, takenBack: 0, owed: 4500 },
+  ...{ reference: 'RF18539007547034', dueOn: '2026-12-11', late: false, payments: [], documents: [] },
+  ...over,
+})
+
+export const aPayment = (over: Partial<FeePaymentLine> = {}): FeePaymentLine => ({
+  ...{ id: '0190a3f0-0000-7000-8000-0000000000c2', means: 'card', amount: 4500, state: 'paid', because: null },
+  ...{ givenBack: 0, startedAt: '2026-11-29T08:00:00.000Z', settledAt: '2026-11-29T08:01:00.000Z', note: null },
+  ...over,
+})
+
+/** What an application costs, as its candidate reads it. */
+export function aFee(over: Partial<OwnFee> = {}, facts: Facts = {}): OwnFee {
+  const schedule = over.schedule ?? aSchedule()
+  return {
+    ...{ schedule, requirement: 'pay-fees', given: {}, leftOut: [], version: 0, charge: null, surcharges: [] },
+    quote: quote(schedule, { facts: { ...facts, 'payment.means': 'none' }, on: '2026-11-28' }),
+    ...over,
+  }
 }

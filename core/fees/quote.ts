@@ -114,7 +114,7 @@ function quoteLine(line: FeeLine, amount: FeeAmount, situation: FeeSituation, ba
   const needed = when ? judge(when, facts, domains) : undefined
   const { range, because, open } = amountOf(amount, situation, base)
   const charged: QuotedLine = { key, state: 'charged', ...range, full: range, because, deciding: open }
-  if (needed?.truth === false) return { ...charged, ...nothing, full: nothing, state: 'not needed', deciding: [] }
+  if (needed?.truth === false) return { ...charged, ...nothing, state: 'not needed', deciding: [] }
   if (optional && leftOut.includes(key)) return { ...charged, ...nothing, state: 'left out', deciding: [] }
   if (waived.includes(key)) return { ...charged, ...nothing, state: 'waived', deciding: [] }
   const exemptions = exempt.map(({ when: holds, basisPoints }, nth) => {

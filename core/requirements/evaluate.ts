@@ -37,7 +37,7 @@ export function evaluate(requirements: readonly Requirement[], file: FileFacts):
     ...(requirement.forRecipients ? { forRecipients: true } : {}),
     ...(requirement.translations ? { translations: requirement.translations } : {}),
     gate: requirement.gate,
-    ...resultOf(requirement, known),
+    ...afterPaying(resultOf(requirement, known), file),
   }))
 }
 
@@ -60,6 +60,12 @@ export const isOpen = ({ state }: Outcome) => state === 'unmet' || state === 'un
 export function openAt(outcomes: readonly Outcome[], gate: Gate): Outcome[] {
   return upToGate(outcomes, gate).filter(isOpen)
 }
+
+/** Nobody works on what has to be paid first: the ball is with whoever pays. */
+const afterPaying = (result: Result, { awaitsPayment }: FileFacts): Result =>
+  awaitsPayment && result.steps.length > 0 && result.steps.every(({ who }) => who !== 'candidate')
+    ? { ...result, steps: [{ who: 'candidate', what: 'pay' }, ...result.steps] }
+    : result
 
 function resultOf(requirement: Requirement, file: Known): Result {
   const waiver = file.waivers.find((given) => given.requirement === requirement.key)

@@ -1,7 +1,8 @@
 import fc from 'fast-check'
+import { aSchedule } from '../../test/fees'
 import { aRequirement } from '../../test/requirements'
 import { faultsOfRules } from '../rules/faults'
-import type { Rules } from '../rules/rules'
+import { type Rules, schedulesIn } from '../rules/rules'
 import { rulesFaultWords } from '../words/rules'
 import { gatesFor, reachOf, rungsFor, withinReach } from './reach'
 import { type Ask, gates, type Requirement } from './requirement'
@@ -47,6 +48,7 @@ const rulesWith = (requirement: Requirement): Rules => ({
   ),
   requirements: [requirement],
   onboarding: [{ key: 'handbook', title: 'Handbook', text: 'Read it.' }],
+  ...(schedulesIn(requirement).length > 0 ? { fees: [aSchedule()] } : {}),
 })
 const faultsOf = (requirement: Requirement) =>
   faultsOfRules(rulesWith(requirement), { isolation: 'Isolation' }).map(({ code }) => code)

@@ -178,6 +178,8 @@ export type FileFacts = {
   blankAnswers?: ReadonlySet<string>
   /** How what was charged stands, by its schedule; how much it is, is for the money role alone. */
   fees?: Readonly<Record<string, 'open' | 'settled'>>
+  /** Something has to be paid before anybody works on it. */
+  awaitsPayment?: boolean
   /** People the candidate has named to vouch for them, and how many of them have. */
   vouching?: { asked: number; done: number }
   skills: readonly SkillsFact[]

@@ -1,8 +1,8 @@
 import type { KnownFact } from '../conditions/vocabulary'
 import { writeWhen } from '../dates/write'
 import type { FeeFault } from '../fees/faults'
-import type { FeeBecause, FeeQuote, QuotedLine, QuotedTax, Range } from '../fees/quote'
-import type { FeeLine, FeeSchedule, FeeTax } from '../fees/schedule'
+import { dependsOn, type FeeBecause, type FeeQuote, type QuotedLine, type QuotedTax, type Range } from '../fees/quote'
+import { type FeeLine, type FeeSchedule, type FeeTax, meansFact } from '../fees/schedule'
 import type { PaidBy } from '../money/ledger'
 import { writeAmount, writeShare } from './amounts'
 import { conditionFaultWords, conditionWords } from './conditions'
@@ -33,11 +33,9 @@ export function quotedLineWords(line: QuotedLine, of: FeeLine, currency: string,
   const { state, exemption, deciding } = line
   if (state === 'not needed')
     return [
-      say('fees.state.notNeeded'),
-      of.when ? say('fees.onlyIf', { condition: conditionWords(of.when, known) }) : '',
-    ]
-      .join(' ')
-      .trim()
+      ...(dependsOn(of, meansFact) ? [] : [say('fees.state.notNeeded')]),
+      ...(of.when ? [say('fees.onlyIf', { condition: conditionWords(of.when, known) })] : []),
+    ].join(' ')
   if (state === 'left out') return say('fees.state.leftOut')
   if (state === 'waived') return say('fees.state.waived')
   return [
@@ -103,10 +101,10 @@ export function quotedTaxWords(tax: QuotedTax, of: FeeTax, { currency }: FeeQuot
 
 /** A line of a schedule as a sentence, for whoever sets it up. */
 export function lineSentence(line: FeeLine, schedule: FeeSchedule, known: readonly KnownFact[]): string {
-  const { title, when, optional, exempt = [], tax } = line
+  const { when, optional, exempt = [], tax } = line
   const taxed = schedule.taxes.find(({ key }) => key === tax)
-  return [
-    amountSentence(line, title, schedule, known),
+  const charged = [
+    amountSentence(line, schedule, known),
     ...(optional ? [say('fees.sentence.optional')] : []),
     ...exempt.map((one) =>
       say('fees.sentence.exempt', {
@@ -116,23 +114,18 @@ export function lineSentence(line: FeeLine, schedule: FeeSchedule, known: readon
       }),
     ),
     ...(taxed ? [say('fees.sentence.taxed', { tax: taxed.title })] : []),
-    ...(when ? [say('ask.onlyIf', { condition: conditionWords(when, known) })] : []),
   ].join('; ')
+  return [`${charged}.`, ...(when ? [say('ask.onlyIf', { condition: conditionWords(when, known) })] : [])].join(' ')
 }
 
-function amountSentence(
-  { amount }: FeeLine,
-  title: string,
-  schedule: FeeSchedule,
-  known: readonly KnownFact[],
-): string {
+function amountSentence({ amount }: FeeLine, schedule: FeeSchedule, known: readonly KnownFact[]): string {
   const written = (minor: number) => writeAmount(minor, schedule.currency)
   switch (amount.kind) {
     case 'fixed':
-      return say('fees.sentence.fixed', { title, amount: written(amount.amount) })
+      return written(amount.amount)
     case 'by number': {
       const [first, further] = [written(amount.first), written(amount.further)]
-      const plain = say('fees.sentence.number', { title, first, further, fact: labelOf(known, amount.fact) })
+      const plain = say('fees.sentence.number', { first, further, fact: labelOf(known, amount.fact) })
       return amount.most === undefined
         ? plain
         : `${plain}, ${say('fees.sentence.most', { amount: written(amount.most) })}`
@@ -145,19 +138,19 @@ function amountSentence(
         ),
         say('fees.sentence.otherwise', { amount: written(amount.otherwise ?? 0) }),
       ]
-      return say('fees.sentence.choice', { title, fact: labelOf(known, amount.fact), amounts: amounts.join(', ') })
+      return say('fees.sentence.choice', { fact: labelOf(known, amount.fact), amounts: amounts.join(', ') })
     }
     case 'by day': {
       const steps = amount.steps.map(({ through, amount: one }) =>
         say('fees.sentence.day.one', { day: writeWhen(through), amount: written(one) }),
       )
-      return say('fees.sentence.day', { title, steps: steps.join(', '), after: written(amount.after) })
+      return say('fees.sentence.day', { steps: steps.join(', '), after: written(amount.after) })
     }
     case 'share': {
       const names = amount.of.map((key) => schedule.lines.find((line) => line.key === key)?.title ?? key)
       const of = names.length > 0 ? names.join(', ') : say('fees.sentence.allLines')
       return [
-        say('fees.sentence.share', { title, share: writeShare(amount.basisPoints), of }),
+        say('fees.sentence.share', { share: writeShare(amount.basisPoints), of }),
         ...(amount.least === undefined ? [] : [say('fees.sentence.least', { amount: written(amount.least) })]),
         ...(amount.most === undefined ? [] : [say('fees.sentence.most', { amount: written(amount.most) })]),
       ].join(', ')
@@ -168,7 +161,7 @@ function amountSentence(
 /** A whole schedule in sentences, as two versions are compared by. */
 export const scheduleSentence = (schedule: FeeSchedule, known: readonly KnownFact[]): string =>
   [
-    ...schedule.lines.map((line) => `${lineSentence(line, schedule, known)}.`),
+    ...schedule.lines.map((line) => `${line.title}: ${lineSentence(line, schedule, known)}`),
     ...schedule.facts.map(({ label, proof }) => (proof ? `${label} (${proof})` : label)),
     ...schedule.taxes.map(({ title, basisPoints, when }) =>
       [

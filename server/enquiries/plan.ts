@@ -214,7 +214,7 @@ async function settledObstacles(deps: Deps, claim: Claim, enquiries: readonly En
 
 async function lacksOfClaim(claim: Claim, application: Application, byRegister: boolean): Promise<Coded[]> {
   const { details } = claim
-  const later = mayNotAsk(details, application).filter(({ code }) => code === 'enquiry.obstacle.afterOffer')
+  const later = (await mayNotAsk(details, application)).filter(({ code }) => code !== 'enquiry.obstacle.neverAsk')
   if (later.length > 0 || details.kind === 'work' || byRegister) return later
   const documents = (await documentsOf([claim.id])).filter(
     ({ credentialVersion, part }) => credentialVersion === claim.credentialVersion && !isForSource(part),

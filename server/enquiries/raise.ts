@@ -166,6 +166,7 @@ const missingLine = ({ claim, source, lacks }: Plan): StoredText => ({
 const missing = {
   'enquiry.obstacle.notSigned': 'mail.enquiryWaits.notSigned',
   'enquiry.obstacle.noPaper': 'mail.enquiryWaits.noPaper',
+  'enquiry.obstacle.notPaid': 'mail.enquiryWaits.notPaid',
   'enquiry.obstacle.askedFirst': 'mail.enquiryWaits.askedFirst',
 } as const
 

@@ -34,7 +34,7 @@ export async function askRegister(deps: Deps, actor: Account, claimId: string, a
   const application = await sentApplication(applicationId)
   if (application.candidateId !== claim.candidateId) throw notFound()
   if (!isActive(application)) throw problems.ended()
-  const refused = mayNotAsk(claim.details, application)
+  const refused = await mayNotAsk(claim.details, application)
   if (refused.length > 0) throw problems.cannotAsk(refused)
   const source = claim.sourceId ? await Source.findByPk(claim.sourceId) : null
   if (!source?.register || !claim.number) throw problems.noRegister()

@@ -49,6 +49,7 @@ async function charge(deps: Deps, actor: Actor, application: Application, schedu
     ...{ id: uuid(), applicationId: application.id, candidateId: application.candidateId, schedule: schedule.key },
     ...{ rulesVersion: application.rulesVersion, currency: schedule.currency, quote: quoted, total, tax, owed: 0 },
     reference: creditorReference(`${deps.organisation.referencePrefix}${String(number).padStart(6, '0')}`),
+    holds: schedule.holds,
     dueOn: deps.clock.today().add({ days: schedule.dueDays }).toString(),
     ...{ state: total > 0 ? 'open' : 'settled', version: 0, createdAt: now, settledAt: total > 0 ? null : now },
   })

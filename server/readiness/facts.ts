@@ -205,6 +205,7 @@ export async function loadFiles(
           reason: unnamed ? '' : reason,
         })),
         vouching: vouchingFacts(vouched.get(id) ?? []),
+        awaitsPayment: (charged.get(id) ?? []).some(({ state, holds }) => state === 'open' && holds),
         fees: Object.fromEntries(
           (charged.get(id) ?? []).map(
             ({ schedule, state }) => [schedule, state === 'open' ? 'open' : 'settled'] as const,

@@ -38,7 +38,8 @@ export async function lookUpKnown(deps: Deps, { applicationId }: { applicationId
       return claim === undefined || (await confirmByOwnRecords(deps, system, claim))
     })
     const claim = known ? undefined : await waiting(id)
-    if (!claim || !(await permissionOf(applicationId)) || mayNotAsk(claim.details, application).length > 0) continue
+    if (!claim || !(await permissionOf(applicationId)) || (await mayNotAsk(claim.details, application)).length > 0)
+      continue
     const source = await knownSourceOf(claim)
     if (source && (await isWorthLooking(claim, source))) await askRegister(deps, applicationId, claim, source)
   }

@@ -1,6 +1,6 @@
 import type { KnownFact } from '#core/conditions/vocabulary'
-import type { FeeQuote } from '#core/fees/quote'
-import type { FeeSchedule } from '#core/fees/schedule'
+import { dependsOn, type FeeQuote } from '#core/fees/quote'
+import { type FeeSchedule, meansFact } from '#core/fees/schedule'
 import { writeAmount } from '#core/words/amounts'
 import { quotedLineWords, quotedTaxWords, rangeWords } from '#core/words/fees'
 import { say } from '#core/words/say'
@@ -33,6 +33,8 @@ export function QuoteTable({ schedule, quote, known, changed, act }: Props) {
           const own = schedule.lines.find(({ key }) => key === line.key)!
           const { title, why } = translated(own)
           const quiet = line.state === 'not needed' || line.state === 'left out'
+          // What a way of paying adds is seen before it is chosen; it is not part of the total yet.
+          const added = quiet && dependsOn(own, meansFact)
           return (
             <tr key={line.key} className={changed?.has(line.key) ? 'bg-asked-wash' : ''}>
               <th scope="row" className="py-1.5 pr-3 text-left font-normal">
@@ -46,9 +48,10 @@ export function QuoteTable({ schedule, quote, known, changed, act }: Props) {
                 {act?.(line.key)}
               </th>
               <td
-                className={`whitespace-nowrap py-1.5 text-right align-top font-mono ${quiet ? 'text-ink-3 line-through' : ''}`}
+                className={`whitespace-nowrap py-1.5 text-right align-top font-mono ${quiet ? `text-ink-3 ${added ? '' : 'line-through'}` : ''}`}
               >
-                {quiet && line.full.most > 0 ? writeAmount(line.full.most, currency) : rangeWords(line, currency)}
+                {added && '+ '}
+                {rangeWords(quiet ? line.full : line, currency)}
               </td>
             </tr>
           )

@@ -33,4 +33,5 @@ export default {
   'enquiry.way.telephone': 'am Telefon',
   'enquiry.way.credential': 'durch einen digitalen Nachweis',
   'enquiry.way.direct issue': 'durch das, was sie uns selbst schickt',
+  'enquiry.obstacle.notPaid': 'Was vor der Bearbeitung zu zahlen ist, ist noch nicht bezahlt.',
 } satisfies Translated<typeof english>

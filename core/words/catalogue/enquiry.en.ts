@@ -28,4 +28,5 @@ export default {
   'enquiry.way.telephone': 'by telephone',
   'enquiry.way.credential': 'by a digital credential',
   'enquiry.way.direct issue': 'by what it sends us itself',
+  'enquiry.obstacle.notPaid': 'They have not paid yet what comes before anything is processed.',
 } as const

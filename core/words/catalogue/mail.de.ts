@@ -219,4 +219,5 @@ export default {
   'mail.feeReminder.subject': 'Noch zu zahlen: {{fee}}',
   'mail.feeReminder.text':
     '{{amount}} für {{fee}} ist noch zu zahlen; fällig am {{day}}. Wenn Sie in den letzten Tagen bezahlt haben, ist nichts zu tun. Hier können Sie zahlen oder uns fragen:\n{{link}}',
+  'mail.enquiryWaits.notPaid': 'die Zahlung, die vor der Bearbeitung kommt',
 } satisfies Translated<typeof english>

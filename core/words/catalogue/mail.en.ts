@@ -214,4 +214,5 @@ export default {
   'mail.feeReminder.subject': 'Still to pay: {{fee}}',
   'mail.feeReminder.text':
     '{{amount}} for {{fee}} is still to pay; it is due on {{day}}. If you have paid in the last days, there is nothing to do. Here you can pay, or ask us:\n{{link}}',
+  'mail.enquiryWaits.notPaid': 'the payment that comes before anything is processed',
 } as const

@@ -16,7 +16,7 @@ export const up = [
     id ${id} PRIMARY KEY, applicationId ${id}, candidateId ${id}, schedule VARCHAR(60) ${ascii} NOT NULL,
     rulesVersion INT NOT NULL, currency CHAR(3) ${ascii} NOT NULL, quote JSON NOT NULL, total BIGINT NOT NULL,
     tax BIGINT NOT NULL, takenBack BIGINT NOT NULL DEFAULT 0, owed BIGINT NOT NULL, reference VARCHAR(25) ${ascii} NOT NULL,
-    dueOn DATE NOT NULL, state VARCHAR(10) ${ascii} NOT NULL, version INT NOT NULL, createdAt DATETIME(3) NOT NULL,
+    dueOn DATE NOT NULL, holds BOOLEAN NOT NULL, state VARCHAR(10) ${ascii} NOT NULL, version INT NOT NULL, createdAt DATETIME(3) NOT NULL,
     settledAt DATETIME(3), remindedAt DATETIME(3),
     UNIQUE KEY (applicationId, schedule), UNIQUE KEY (reference), KEY (candidateId), KEY byState (state, dueOn, id))`,
   `CREATE TABLE IF NOT EXISTS fee_payments (
@@ -128,7 +128,13 @@ async function chargeSent(sequelize: Sequelize) {
           tax: 0,
         },
         ...{ quote: JSON.stringify(quote), owed: note ? 0 : amount, reference: creditorReference(`C${row!.next}`) },
-        ...{ dueOn: new Date(sentAt), state: note ? 'settled' : 'open', version: 0, createdAt: new Date(sentAt) },
+        ...{
+          dueOn: new Date(sentAt),
+          holds: false,
+          state: note ? 'settled' : 'open',
+          version: 0,
+          createdAt: new Date(sentAt),
+        },
         settledAt: note ? new Date(note.receivedOn) : null,
       })
       const entries = [

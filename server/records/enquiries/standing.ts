@@ -39,6 +39,7 @@ const ofCandidate: ReadonlySet<string> = new Set([
   'enquiry.obstacle.notSigned',
   'enquiry.obstacle.askedFirst',
   'enquiry.obstacle.noPaper',
+  'enquiry.obstacle.notPaid',
 ])
 export const lacksCandidate = (lacks: readonly Pick<StoredText, 'code'>[] | null | undefined): boolean =>
   (lacks ?? []).some(({ code }) => ofCandidate.has(code))

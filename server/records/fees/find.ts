@@ -7,6 +7,10 @@ import { FeeAnswers, FeeCharge, FeeDocument, FeePayment, FeeRefund, LedgerEntry,
 export const chargesOf = (applicationId: string | string[]): Promise<FeeCharge[]> =>
   FeeCharge.findAll({ where: { applicationId }, order: ['createdAt', 'id'] })
 
+/** Whether something has to be paid before an application is processed. */
+export const awaitsPayment = async (applicationId: string): Promise<boolean> =>
+  (await FeeCharge.count({ where: { applicationId, state: 'open', holds: true } })) > 0
+
 /** @throws Problem `not-found` */
 export async function chargeById(id: string): Promise<FeeCharge> {
   const charge = await FeeCharge.findByPk(id)

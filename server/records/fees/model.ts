@@ -14,6 +14,7 @@ import {
   day,
   dayOrNull,
   define,
+  flag,
   id,
   json,
   jsonOrNull,
@@ -68,6 +69,8 @@ export class FeeCharge extends Model<InferAttributes<FeeCharge>, InferCreationAt
   /** A creditor reference (ISO 11649). */
   declare reference: string
   declare dueOn: string
+  /** Nothing is processed before it is paid. */
+  declare holds: boolean
   declare state: 'open' | 'settled' | 'called off'
   declare version: number
   declare createdAt: Date
@@ -212,6 +215,7 @@ export function defineFees(sequelize: Sequelize) {
     owed: minor('owed'),
     reference: text,
     dueOn: day,
+    holds: flag,
     state: text,
     version: whole,
     createdAt: moment,

@@ -118,7 +118,9 @@ type FactsProps = { fee: OwnFee; applicationId: string; onFact?: (key: string, v
 export function FactsOfFee({ fee: { schedule, given }, applicationId, onFact }: FactsProps) {
   const upload = useAct('addFeeProof')
   const [typed, setTyped] = useState<Readonly<Record<string, string>>>({})
-  const shown = schedule.facts.filter(({ key }) => onFact || given[key])
+  const shown = schedule.facts.filter(
+    (fact) => onFact || (fact.proof && given[fact.key] && claims(fact, given[fact.key]!.value)),
+  )
   if (shown.length === 0) return null
   return (
     <div className="mb-3 grid gap-4 border-line border-b pb-3">
