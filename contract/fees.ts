@@ -43,6 +43,15 @@ const FeeCharge = Type.Object({
   reference: Type.String({ description: 'Creditor reference, ISO 11649' }),
   dueOn: Day,
   late: Type.Boolean(),
+  /** Where a transfer of what is owed goes; null where none are taken. */
+  transfer: orNull(
+    Type.Object({
+      holder: Type.String(),
+      iban: Type.String(),
+      bic: Type.String(),
+      code: orNull(Type.String({ description: 'What a QR code says that a bank reads (EPC069-12), in euros only' })),
+    }),
+  ),
   payments: Type.Array(FeePayment),
   documents: Type.Array(FeeDocument),
 })

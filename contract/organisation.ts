@@ -67,6 +67,14 @@ export const Organisation = Type.Object({
     >,
     { description: 'For how long what was confirmed is not asked again; null for good' },
   ),
+  bank: Type.Object(
+    {
+      holder: Type.String({ maxLength: 70 }),
+      iban: Type.String({ maxLength: 42 }),
+      bic: Type.String({ maxLength: 11 }),
+    },
+    { description: 'Where transfers go; empty where none are taken' },
+  ),
   hearingDays: Type.Integer({
     minimum: 1,
     maximum: 60,

@@ -13,6 +13,8 @@ export const vallorne: Organisation = {
   phone: '+43 5522 555 0100',
   timeZone: 'Europe/Vienna',
   referencePrefix: 'VM',
+  // Digits that no bank gives out, with check digits that are right.
+  bank: { holder: 'Vallorne Mountain Lines', iban: 'AT483200000012345864', bic: 'ZZVLAT2X' },
   closedDays: [
     { day: '12-24', name: 'Christmas Eve' },
     { day: '12-31', name: 'New Year’s Eve' },

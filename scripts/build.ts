@@ -30,7 +30,14 @@ export async function buildReply(outDir = 'dist/reply') {
 
 /** What is run: the application itself, and what an operator calls. */
 const programs = [
-  ...['server/main.ts', 'server/setup.ts', 'server/backUp.ts', 'server/restore.ts', 'server/verifyTrail.ts'],
+  ...[
+    'server/main.ts',
+    'server/setup.ts',
+    'server/backUp.ts',
+    'server/restore.ts',
+    'server/verifyTrail.ts',
+    'server/checkLedger.ts',
+  ],
   'server/rotateSigningKey.ts',
 ]
 

@@ -68,7 +68,10 @@ try {
   await requireFree(ports.standins, 'the stand-in mailbox')
   await requireFree(ports.mailIn, 'mail that comes in')
   if (values.dev) await requireFree(ports.vite, 'Vite')
-  else await buildIfOlder()
+  // The pages are built beside the loading of the demo, which waits for the database most of the time.
+  const built = values.dev ? undefined : buildIfOlder()
+  // Said where it is waited for.
+  built?.catch(() => undefined)
   const database = await startOwnDatabase(folder, ports.database)
   stops.push(database.stop)
   stops.push(await startStandins())
@@ -103,6 +106,7 @@ try {
     await loadScenario(fixed, registersFile, { issuers })
     await writeSetting('scenario-loaded', true)
   }
+  await built
   if (values.dev) {
     await fixed.sequelize.close()
     await serveWithReload(env)

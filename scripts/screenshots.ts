@@ -148,11 +148,12 @@ const views: View[] = [
     },
   },
   {
-    name: 'desk-gate',
-    as: ines,
+    name: 'desk-fee',
+    as: 'ottilie@vallorne.example',
     go: async (page) => {
-      await find(page, 'hiring', 'Maëlle Dréau-Okafor')
-      await page.keyboard.press('m')
+      await page.goto(`${address}/desk/fees?queue=proofs`)
+      await page.getByRole('link', { name: 'Samir Benali' }).click()
+      await page.getByRole('heading', { name: /Samir Benali/ }).waitFor()
     },
   },
   {

@@ -10,6 +10,7 @@ export type FeeFault = { pointer: string } & (
   | { code: 'key-twice'; key: string }
   | { code: 'no-options' }
   | { code: 'no-lines' }
+  | { code: 'no-such-currency' }
   | { code: 'no-such-fact'; fact: string }
   /** What is counted is no number; what is chosen by is no choice. */
   | { code: 'unfit-fact'; fact: string }
@@ -41,6 +42,9 @@ export function faultsOfSchedule(
     ...twice(facts, '/facts'),
     ...twice(lines, '/lines'),
     ...twice(taxes, '/taxes'),
+    ...(Intl.supportedValuesOf('currency').includes(schedule.currency)
+      ? []
+      : [{ pointer: '/currency', code: 'no-such-currency' as const }]),
     ...(lines.length === 0 ? [{ pointer: '/lines', code: 'no-lines' as const }] : []),
     ...facts.flatMap(({ kind, options = [] }, nth): FeeFault[] =>
       kind === 'one of' && options.length === 0 ? [{ pointer: `/facts/${nth}/options`, code: 'no-options' }] : [],

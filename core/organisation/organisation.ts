@@ -1,4 +1,5 @@
 import { type EnquirySettings, usualEnquiries } from '../enquiries/settings'
+import type { BankAccount } from '../money/transferCode'
 import { type FreshMonths, usualFreshness } from '../validity/freshness'
 import type { Language } from '../words/say'
 
@@ -41,6 +42,8 @@ export type Organisation = {
   freshMonths: FreshMonths
   /** How sources are asked. */
   enquiries: EnquirySettings
+  /** Where transfers go; empty where none are taken. */
+  bank: BankAccount
   /** Days somebody has to answer before a contradiction about them is final. */
   hearingDays: number
 }
@@ -74,6 +77,7 @@ export const unnamedOrganisation: Organisation = {
   keeping: usualKeeping,
   freshMonths: usualFreshness,
   enquiries: usualEnquiries,
+  bank: { holder: '', iban: '', bic: '' },
   hearingDays: 7,
 }
 

@@ -279,3 +279,16 @@ describe('a credential', () => {
     )
   })
 })
+
+test('nobody works on what has to be paid first: whoever pays has the ball, and what they do besides stays theirs', () => {
+  const asked = [
+    aRequirement({ kind: 'offer accepted' }, { key: 'offer' }),
+    aRequirement({ kind: 'permission' }, { key: 'permission' }),
+  ]
+  const steps = (awaitsPayment: boolean) =>
+    evaluate(asked, anEmptyFile({ awaitsPayment })).map((outcome) =>
+      outcome.steps.map(({ who, what }) => `${who} ${what}`),
+    )
+  expect(steps(true)).toEqual([['candidate pay', 'hiring manager make offer', 'candidate sign'], ['candidate sign']])
+  expect(steps(false)).toEqual([['hiring manager make offer', 'candidate sign'], ['candidate sign']])
+})

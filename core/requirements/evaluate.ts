@@ -63,7 +63,7 @@ export function openAt(outcomes: readonly Outcome[], gate: Gate): Outcome[] {
 
 /** Nobody works on what has to be paid first: the ball is with whoever pays. */
 const afterPaying = (result: Result, { awaitsPayment }: FileFacts): Result =>
-  awaitsPayment && result.steps.length > 0 && result.steps.every(({ who }) => who !== 'candidate')
+  awaitsPayment && (result.steps[0]?.who ?? 'candidate') !== 'candidate'
     ? { ...result, steps: [{ who: 'candidate', what: 'pay' }, ...result.steps] }
     : result
 

@@ -194,6 +194,7 @@ export function feeFaultWords(fault: FeeFault, known: readonly KnownFact[]): str
       return say(`fees.fault.${fault.code}`, { line: fault.line })
     case 'no-options':
     case 'no-lines':
+    case 'no-such-currency':
     case 'no-such-tax':
     case 'days-not-in-order':
     case 'least-above-most':

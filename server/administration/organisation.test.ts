@@ -62,6 +62,10 @@ describe('what is said of the organisation', () => {
     expect(await faultsOf({ closedDays: [{ day: '02-30', name: 'Never' }] })).toEqual([
       '/body/organisation/closedDays/0/day',
     ])
+    const bank = { holder: 'Grimvik', iban: 'BE72000000001616', bic: '' }
+    expect(await faultsOf({ bank: { ...bank, iban: 'BE72000000001617' } })).toEqual(['/body/organisation/bank/iban'])
+    expect(await faultsOf({ bank: { ...bank, bic: 'ABC' } })).toEqual(['/body/organisation/bank/bic'])
+    expect(await faultsOf({ bank: { ...bank, holder: ' ' } })).toEqual(['/body/organisation/bank/holder'])
     expect(await faultsOf({ keeping: { ...usualKeeping, endedDays: 0 } })).toEqual([
       '/body/organisation/keeping/endedDays',
     ])

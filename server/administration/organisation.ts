@@ -1,3 +1,4 @@
+import { isValidBIC, isValidIBAN } from 'ibantools'
 import { Temporal } from 'temporal-polyfill'
 import type { Fault } from '#contract/faults'
 import { contrastOf, leastContrast, onMast } from '#core/organisation/contrast'
@@ -69,7 +70,7 @@ const at = (field: string, message: string): Fault => ({ pointer: `/body/organis
 
 /** Without blanks around what was typed, and lists without what is empty. */
 function trimmed(given: Organisation): Organisation {
-  const { name, street, postcode, town, phone, families, places } = given
+  const { name, street, postcode, town, phone, families, places, bank } = given
   const list = (texts: readonly string[]) => [...new Set(texts.map((text) => text.trim()).filter(Boolean))]
   return {
     ...given,
@@ -78,13 +79,18 @@ function trimmed(given: Organisation): Organisation {
     postcode: postcode.trim(),
     town: town.trim(),
     phone: phone.trim(),
+    bank: {
+      holder: bank.holder.trim(),
+      iban: bank.iban.replace(/\s/g, '').toUpperCase(),
+      bic: bank.bic.replace(/\s/g, '').toUpperCase(),
+    },
     families: list(families),
     places: list(places),
   }
 }
 
 function faultsOf(organisation: Organisation, given: Organisation): Fault[] {
-  const { name, timeZone, currency, accent, closedDays, country, region } = organisation
+  const { name, timeZone, currency, accent, closedDays, country, region, bank } = organisation
   const contrast = contrastOf(accent, onMast)
   const regions = new (holidaysLibrary())().getStates(country)
   return [
@@ -100,6 +106,9 @@ function faultsOf(organisation: Organisation, given: Organisation): Fault[] {
     ...closedDays.flatMap(({ day }, nth) =>
       isDay(day) ? [] : [at(`closedDays/${nth}/day`, say('problem.noSuchDay', { day }))],
     ),
+    ...(bank.iban === '' || isValidIBAN(bank.iban) ? [] : [at('bank/iban', say('problem.notAnIban'))]),
+    ...(bank.bic === '' || isValidBIC(bank.bic) ? [] : [at('bank/bic', say('problem.notABic'))]),
+    ...(bank.iban !== '' && bank.holder === '' ? [at('bank/holder', say('problem.accountHolder'))] : []),
     ...(given.languages.length > 0 ? [] : [at('languages', say('problem.oneLanguageAtLeast'))]),
   ]
 }

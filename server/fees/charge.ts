@@ -20,6 +20,7 @@ import { chargesOf } from '../records/fees/find'
 import { type DocumentContent, FeeCharge } from '../records/fees/model'
 import { issue } from './documents'
 import { book } from './ledger'
+import { transferOf } from './view'
 
 /**
  * Charges applications that were sent, or moved to newer rules, what their rules ask for: each schedule once, with an invoice where it
@@ -62,11 +63,18 @@ async function charge(deps: Deps, actor: Actor, application: Application, schedu
     applicationId: application.id,
     details: { charge: made.id },
   })
+  const account = transferOf(deps, made)
+  const transfer = account ? { transfer: account } : {}
   if (total > 0)
     await issue(deps, made, {
       kind: 'invoice',
       cause: `charge ${made.id}`,
-      content: await contentOf(made, schedule, () => ({ ...linesOf(schedule, quoted), total }), application),
+      content: await contentOf(
+        made,
+        schedule,
+        () => ({ ...linesOf(schedule, quoted), total, ...transfer }),
+        application,
+      ),
     })
 }
 
@@ -80,7 +88,8 @@ export const titleOf = ({ title, translations }: FeeSchedule) => ({
   ),
 })
 
-type Part = Pick<DocumentContent, 'lines' | 'tax' | 'total'>
+type Part = Pick<DocumentContent, 'lines' | 'tax' | 'total'> &
+  Partial<Pick<DocumentContent, 'transfer' | 'means' | 'of' | 'because'>>
 
 /** The lines of a quote that come to something, as they stand on paper; in the language that is spoken. */
 function linesOf(schedule: FeeSchedule, { lines, cap, taxes }: FeeQuote): Omit<Part, 'total'> {

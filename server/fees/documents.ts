@@ -56,7 +56,7 @@ export async function documentPdf(deps: Deps, document: FeeDocument): Promise<Fi
 }
 
 async function draw({ organisation }: Deps, { kind, content, issuedAt }: FeeDocument, number: string): Promise<Buffer> {
-  const { currency, payer, lines, tax, total, dueOn, means, of, because, reference } = content
+  const { currency, payer, lines, tax, total, dueOn, means, of, because, reference, transfer } = content
   const written = (minor: number) => writeAmount(minor, currency)
   const on = writeWhen(dayAt(issuedAt, organisation.timeZone).toString())
   const title = say(`fees.document.${kind}`)
@@ -93,8 +93,12 @@ async function draw({ organisation }: Deps, { kind, content, issuedAt }: FeeDocu
   if (kind === 'invoice') {
     if (dueOn) pdf.paragraph(say('fees.document.dueOn', { day: writeWhen(dueOn) }))
     pdf.paragraph(say('fees.document.reference', { reference: writeCreditorReference(reference) }))
-    const code = await qrcode.toBuffer(reference, { margin: 1, scale: 5, errorCorrectionLevel: 'M' })
-    pdf.figure(code, say('fees.document.code'), 72)
+    if (transfer) {
+      const { code, ...account } = transfer
+      pdf.paragraph(say('fees.document.transfer', account).trim())
+      const drawn = await qrcode.toBuffer(code ?? reference, { margin: 1, scale: 5, errorCorrectionLevel: 'M' })
+      pdf.figure(drawn, say(code ? 'fees.transferCode' : 'fees.document.code'), 96)
+    }
   }
   return pdf.end()
 }

@@ -1,7 +1,10 @@
 import { createHmac, randomUUID } from 'node:crypto'
+import type { ClaimDetails } from '#contract/claims'
 import { aLine, aPaidVacancy, aSchedule, payAt, whoOwes } from '../../test/fees'
 import { type House, openHouse, until } from '../../test/house'
 import { textOf } from '../../test/pdfText'
+import { mayNotAsk } from '../enquiries/mayAsk'
+import { Application } from '../records/applications/model'
 import { FeeCharge, FeeDocument, FeePayment, FeeRefund, LedgerEntry } from '../records/fees/model'
 import { workOnce } from '../worker'
 import { checkLedger } from './ledger'
@@ -441,4 +444,14 @@ test('charges and their reference are made once, whoever tries it twice', async 
   expect(new Set(charges.map(({ reference }) => reference)).size).toBe(charges.length)
   await expect(FeeCharge.create({ ...charges[0]!.get(), id: randomUUID() })).rejects.toThrow()
   await until(async () => !(await workOnce(house.fixed)))
+})
+
+test('what has to be paid first holds up what the desk and sources would do, until it is paid', async () => {
+  const held = await aPaidVacancy(house, [aSchedule({ holds: true })], 'Paid before anything')
+  const owing = await whoOwes(house, held, 'Hanna Held')
+  const application = await Application.findByPk(owing.id, { rejectOnEmpty: true })
+  const study = { kind: 'study' } as ClaimDetails
+  expect(await mayNotAsk(study, application)).toEqual([{ code: 'enquiry.obstacle.notPaid' }])
+  await payAt((await begin(owing)).address)
+  expect(await mayNotAsk(study, application)).toEqual([])
 })

@@ -1,5 +1,6 @@
 import type { FeeChargeView } from '#contract/fees'
 import type { FeeSchedule } from '#core/fees/schedule'
+import { transferCode } from '#core/money/transferCode'
 import { translated } from '#core/words/translations'
 import type { Deps } from '../platform/deps'
 import { documentsOf, paymentsOf } from '../records/fees/find'
@@ -36,6 +37,7 @@ function viewOf(
   return {
     ...{ id, title: translated(schedule).title, currency, state, total, takenBack, owed, reference, dueOn },
     late: isLate(deps, charge),
+    transfer: transferOf(deps, charge),
     payments: payments.map(paymentLine),
     documents: documents.map((document) => ({
       ...{ id: document.id, kind: document.kind, number: numberOf(document) },
@@ -50,3 +52,11 @@ export const paymentLine = (payment: FeePayment): FeeChargeView['payments'][numb
   startedAt: payment.startedAt.toISOString(),
   settledAt: payment.settledAt?.toISOString() ?? null,
 })
+
+/** Where a transfer of what is owed goes, with the code a bank reads. */
+export function transferOf({ organisation }: Pick<Deps, 'organisation'>, charge: FeeCharge): FeeChargeView['transfer'] {
+  const { bank } = organisation
+  if (!bank.iban || charge.owed <= 0) return null
+  const { owed: amount, currency, reference } = charge
+  return { ...bank, code: transferCode(bank, { amount, currency, reference }) ?? null }
+}

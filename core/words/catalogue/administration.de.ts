@@ -270,4 +270,10 @@ export default {
   'administration.job.red flags': 'Nach Auffälligkeiten suchen',
   'administration.job.follow payment': 'fragen, was aus einer Zahlung wurde',
   'administration.job.refund': 'Geld zurückgeben',
+  'administration.bank': 'Wohin Überweisungen gehen',
+  'administration.bankMeans':
+    'Auf Rechnungen und neben dem, was Bewerbende zahlen, mit einem Code, den ihre Bank liest. Ohne das wird keine Überweisung angeboten.',
+  'administration.bank.holder': 'Kontoinhaber',
+  'administration.bank.iban': 'IBAN',
+  'administration.bank.bic': 'BIC',
 } satisfies Translated<typeof english>

@@ -262,4 +262,10 @@ export default {
   'administration.job.red flags': 'Look for red flags',
   'administration.job.follow payment': 'ask what became of a payment',
   'administration.job.refund': 'give money back',
+  'administration.bank': 'Where transfers go',
+  'administration.bankMeans':
+    'On invoices and beside what candidates pay, with a code that their bank reads. Without it no transfers are offered.',
+  'administration.bank.holder': 'Account holder',
+  'administration.bank.iban': 'IBAN',
+  'administration.bank.bic': 'BIC',
 } as const

@@ -122,7 +122,7 @@ export default {
   'fees.charge.calledOff': 'Aufgehoben',
   'fees.payByCard': '{{amount}} mit Karte zahlen',
   'fees.ofThat': 'davon {{amount}}: {{title}}',
-  'fees.orByTransfer': 'Oder mit Überweisung und dieser Zahlungsreferenz:',
+  'fees.orByTransfer': 'Oder mit Überweisung zahlen',
   'fees.voucherCovered': 'Der Gutschein deckt {{amount}}.',
   'fees.iHaveAVoucher': 'Ich habe einen Gutschein',
   'fees.voucherCode': 'Code des Gutscheins',
@@ -247,4 +247,7 @@ export default {
   'fees.codesOnce': 'Sie werden einmal gezeigt. Kopieren Sie sie jetzt; niemand hier kann sie noch einmal lesen.',
   'fees.copyCodes': 'Alle kopieren',
   'fees.done': 'Fertig',
+  'fees.transferCode': 'Ein Code, den die App Ihrer Bank liest',
+  'fees.fault.no-such-currency': 'Diese Währung gibt es nicht; geben Sie ihre drei Buchstaben an (ISO 4217).',
+  'fees.document.transfer': 'Für eine Überweisung: {{holder}}, {{iban}} {{bic}}',
 } satisfies Translated<typeof english>

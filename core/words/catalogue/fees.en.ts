@@ -116,7 +116,7 @@ export default {
   'fees.charge.calledOff': 'Called off',
   'fees.payByCard': 'Pay {{amount}} by card',
   'fees.ofThat': '{{amount}} of that: {{title}}',
-  'fees.orByTransfer': 'Or by bank transfer, with this reference:',
+  'fees.orByTransfer': 'Or pay by bank transfer',
   'fees.voucherCovered': 'The voucher covers {{amount}}.',
   'fees.iHaveAVoucher': 'I have a voucher',
   'fees.voucherCode': 'Code of the voucher',
@@ -238,4 +238,7 @@ export default {
   'fees.codesOnce': 'They are shown once. Copy them now; nobody here can read them again.',
   'fees.copyCodes': 'Copy all',
   'fees.done': 'Done',
+  'fees.transferCode': 'A code your bank’s app reads',
+  'fees.fault.no-such-currency': 'There is no such currency; give its three letters (ISO 4217).',
+  'fees.document.transfer': 'For a transfer: {{holder}}, {{iban}} {{bic}}',
 } as const

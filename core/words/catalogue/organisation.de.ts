@@ -24,4 +24,5 @@ export default {
   'organisation.field.freshMonths': 'wie lange Bestätigtes gilt',
   'organisation.field.enquiries': 'wie Quellen gefragt werden',
   'organisation.field.hearingDays': 'wie lange jemand antworten kann, bevor ein Widerspruch endgültig ist',
+  'organisation.field.bank': 'wohin Überweisungen gehen',
 } satisfies Translated<typeof english>

@@ -21,4 +21,5 @@ export default {
   'organisation.field.freshMonths': 'how long what was confirmed serves',
   'organisation.field.enquiries': 'how sources are asked',
   'organisation.field.hearingDays': 'how long somebody can answer before a contradiction is final',
+  'organisation.field.bank': 'where transfers go',
 } as const

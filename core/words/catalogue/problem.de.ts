@@ -488,4 +488,7 @@ export default {
   'problem.proofNotToLookAt': 'Hier ist nichts mehr anzusehen.',
   'problem.chargeCalledOff': 'Diese Gebühr ist aufgehoben, weil die Bewerbung beendet ist.',
   'problem.notAnOption': 'Diese Zeile kann nicht weggelassen werden.',
+  'problem.notAnIban': 'Das ist keine IBAN: ihre Prüfziffern passen nicht.',
+  'problem.notABic': 'Das ist kein BIC; er hat 8 oder 11 Zeichen.',
+  'problem.accountHolder': 'Sagen Sie, wem das Konto gehört.',
 } satisfies Translated<typeof english>

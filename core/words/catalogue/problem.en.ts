@@ -455,4 +455,7 @@ export default {
   'problem.proofNotToLookAt': 'There is nothing to look at here any more.',
   'problem.chargeCalledOff': 'This fee was called off, because the application has ended.',
   'problem.notAnOption': 'This line cannot be left out.',
+  'problem.notAnIban': 'This is no IBAN: its check digits do not fit.',
+  'problem.notABic': 'This is no BIC; it has 8 or 11 characters.',
+  'problem.accountHolder': 'Say whose account it is.',
 } as const

@@ -153,6 +153,8 @@ export type DocumentContent = {
   taxIncluded: boolean
   total: number
   dueOn?: string
+  /** Where a transfer goes, of an invoice. */
+  transfer?: { holder: string; iban: string; bic: string; code: string | null }
   /** How it was paid, of a receipt. */
   means?: PaidBy
   /** Of what it takes back, and why. */

@@ -213,6 +213,21 @@ function Description({ described }: { described: Described }) {
           ))}
         </div>
       </Part>
+      <Part title={say('administration.bank')}>
+        <p className="mb-2 text-ink-2">{say('administration.bankMeans')}</p>
+        <div className="grid gap-3 sm:grid-cols-[1fr_1.2fr_0.7fr]">
+          {(['holder', 'iban', 'bic'] as const).map((field) => (
+            <TextField
+              key={field}
+              label={say(`administration.bank.${field}`)}
+              value={given.bank[field]}
+              maxLength={field === 'bic' ? 11 : 70}
+              onChange={(event) => set({ bank: { ...given.bank, [field]: event.target.value } })}
+              error={faultAt(problem, `bank/${field}`)}
+            />
+          ))}
+        </div>
+      </Part>
       <Part title={say('administration.howHeard')}>
         <TextField
           label={say('administration.hearingDays')}

@@ -3,6 +3,7 @@ import { useState } from 'react'
 import type { Question } from '#core/form/form'
 import type { Ask, RulesAsk } from '#core/requirements/requirement'
 import type { Rules } from '#core/rules/rules'
+import { aSchedule } from '../../../test/fees'
 import { showPage } from '../../../test/page'
 import { AskEditor, newAsk } from './AskEditor'
 import { askKinds } from './askKinds'
@@ -26,6 +27,7 @@ const rules: Rules = {
   ],
   requirements: [],
   onboarding: [{ key: 'keys', title: 'Fetch the keys', text: '' }] as Rules['onboarding'],
+  fees: [aSchedule(), aSchedule({ key: 'course', title: 'Course' })],
 }
 const around = { rules, checks: { isolation: 'Isolation and lock-off' } }
 
@@ -105,22 +107,11 @@ test('a document and a declaration refer only to questions that ask for one', as
   expect(options('To which question')).toHaveLength(6)
 })
 
-test('a fee is typed as money, by comma or point, and is never nothing', async () => {
+test('a fee is one of the schedules there are', async () => {
   const { user, last } = await edit(newAsk('fee', around))
-  const amount = screen.getByLabelText('Amount')
-  for (const [typed, cents] of [
-    ['62,5', 6250],
-    ['9.99', 999],
-    ['free', 1],
-  ] as const) {
-    await user.clear(amount)
-    await user.type(amount, typed)
-    await user.tab()
-    expect(last()).toMatchObject({ amount: cents, currency: 'EUR' })
-  }
-  await user.clear(screen.getByLabelText('Currency'))
-  await user.type(screen.getByLabelText('Currency'), 'chf')
-  expect(last()).toMatchObject({ currency: 'CHF' })
+  expect(options('Which').slice(1)).toEqual(['Examination fee', 'Course'])
+  await user.selectOptions(screen.getByLabelText('Which'), 'Course')
+  expect(last()).toEqual({ kind: 'fee', schedule: 'course' })
 })
 
 test('kinds of work are written with commas, and none means any', async () => {

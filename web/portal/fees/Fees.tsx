@@ -1,4 +1,5 @@
-import { useState } from 'react'
+import QRCode from 'qrcode'
+import { useEffect, useState } from 'react'
 import type { FeeChargeView, OwnFee } from '#contract/fees'
 import { writeWhen } from '#core/dates/write'
 import { knownFeeFacts } from '#core/fees/facts'
@@ -129,9 +130,7 @@ function Pay({ fee, charge, cards }: { fee: OwnFee; charge: FeeChargeView; cards
         </div>
       )}
       <ProblemNote problem={pay.problem} />
-      <p className="text-ink-2">
-        {say('fees.orByTransfer')} <span className="font-mono">{writeCreditorReference(charge.reference)}</span>
-      </p>
+      {charge.transfer && <Transfer transfer={charge.transfer} reference={charge.reference} />}
       {covered !== undefined && (
         <p role="status" className="text-confirmed">
           {say('fees.voucherCovered', { amount: writeAmount(covered, currency) })}
@@ -159,5 +158,33 @@ function Pay({ fee, charge, cards }: { fee: OwnFee; charge: FeeChargeView; cards
       )}
       <ProblemNote problem={redeem.problem} />
     </div>
+  )
+}
+
+type TransferProps = { transfer: NonNullable<FeeChargeView['transfer']>; reference: string }
+
+/** Where a transfer goes, and the code a bank reads. */
+function Transfer({ transfer: { holder, iban, bic, code }, reference }: TransferProps) {
+  const [picture, setPicture] = useState<string>()
+  useEffect(() => {
+    if (code) void QRCode.toDataURL(code, { margin: 1, scale: 4, errorCorrectionLevel: 'M' }).then(setPicture)
+  }, [code])
+  return (
+    <details>
+      <summary className="cursor-pointer font-semibold text-confirmed">{say('fees.orByTransfer')}</summary>
+      <div className="mt-1 flex flex-wrap items-start gap-x-6 gap-y-2">
+        <dl className="grid grid-cols-[auto_1fr] gap-x-4">
+          <dt className="text-ink-2">{say('fees.document.to')}</dt>
+          <dd>{holder}</dd>
+          <dt className="text-ink-2">IBAN</dt>
+          <dd className="font-mono">{iban.replace(/(.{4})(?=.)/g, '$1 ')}</dd>
+          {bic && <dt className="text-ink-2">BIC</dt>}
+          {bic && <dd className="font-mono">{bic}</dd>}
+          <dt className="text-ink-2">{say('fees.reference')}</dt>
+          <dd className="font-mono">{writeCreditorReference(reference)}</dd>
+        </dl>
+        {picture && <img src={picture} alt={say('fees.transferCode')} width={140} height={140} />}
+      </div>
+    </details>
   )
 }

@@ -150,7 +150,6 @@ describe('after sending', () => {
     await show({}, { surcharges: [{ means: 'card', title: 'By card', amount: 90 }] })
     expect(await screen.findByRole('button', { name: 'Pay 45.90 EUR by card' })).toBeTruthy()
     expect(screen.getByText('0.90 EUR of that: By card')).toBeTruthy()
-    expect(screen.getByText('RF18 5390 0754 7034')).toBeTruthy()
   })
   test('what was paid, declined and given back stands there with its papers', async () => {
     const payments = [
@@ -165,6 +164,18 @@ describe('after sending', () => {
     expect(screen.getByRole<HTMLAnchorElement>('link', { name: 'Receipt R-2026-00001' }).href).toContain(
       `/charges/${charge}/documents/${id}`,
     )
+  })
+  test('a transfer is offered where there is an account for it, with its reference and a code', async () => {
+    const { unmount } = await show({})
+    await screen.findByRole('button', { name: /by card/ })
+    expect(screen.queryByText('Or pay by bank transfer')).toBeNull()
+    unmount()
+    const transfer = { holder: 'The Valley', iban: 'BE72000000001616', bic: '', code: 'BCD\n002' }
+    const { user } = await show({ transfer })
+    await user.click(await screen.findByText('Or pay by bank transfer'))
+    expect(screen.getByText('BE72 0000 0000 1616')).toBeTruthy()
+    expect(screen.getByText('RF18 5390 0754 7034')).toBeTruthy()
+    expect(await screen.findByRole('img', { name: 'A code your bank’s app reads' })).toBeTruthy()
   })
   test('a voucher says what it covers', async () => {
     const { user, sent } = await show({})
