@@ -7,6 +7,7 @@ const verbs = [
     'answer',
     'approve',
     'ask',
+    'assign',
     'check',
     'close',
     'compare',
@@ -52,6 +53,7 @@ const verbs = [
   ],
   ...[
     'set-apart',
+    'set-aside',
     'take-back',
     'set-password',
     'settle',

@@ -67,6 +67,7 @@ export const readCounts = endpoint({
     refusedMails: Type.Integer(),
     incomingMails: Type.Integer(),
     redFlags: Type.Integer(),
+    fees: Type.Integer({ description: 'Late, to look at or to give back; nothing for who may not see money' }),
     today: Day,
   }),
   invalidates: ['desk', 'clock'],

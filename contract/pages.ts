@@ -53,6 +53,7 @@ export const deskPages = [
   '/desk/letters',
   '/desk/fees',
   '/desk/fees/:id',
+  '/desk/transfers',
   '/desk/vouchers',
   '/desk/red-flags',
   '/desk/duplicates/:oneId?/:otherId?',

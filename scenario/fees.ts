@@ -1,5 +1,7 @@
+import { amountInDigits } from '#core/money/currency'
 import { recordPayment } from '#server/fees/decide'
 import { addFeeProof, saveFeeAnswers } from '#server/fees/ownFees'
+import { takeStatement } from '#server/fees/statements/takeStatement'
 import { makeVouchers, redeemVoucher } from '#server/fees/vouchers'
 import { inTransaction } from '#server/platform/database/connection'
 import type { Account } from '#server/platform/deps'
@@ -50,6 +52,24 @@ export async function payFees(world: World) {
     const { charge, actor } = await chargeOf('Elin Vasser')
     await redeemVoucher(depsAt(world, -5), actor, charge.id, code!)
   })
+}
+
+/** The statement of yesterday: somebody paid again what was paid already, one names no reference, and one has nothing to do with us. */
+export async function readStatementOfYesterday(world: World) {
+  const { money } = world.desk
+  if (!money) return
+  const { charge: pavle } = await chargeOf('Pavle Drnovec')
+  const { charge: ronja } = await chargeOf('Ronja Abendroth')
+  const on = isoIn(world, -1)
+  const lines = [
+    'date;amount;currency;payer;reference;text;id',
+    `${on};${amountInDigits(pavle.total, 'EUR')};EUR;Drnovec Pavle;${pavle.reference};Kurs;4711-1`,
+    `${on};${amountInDigits(ronja.owed, 'EUR')};EUR;Abendroth Dieter;;Liftkurs;4711-2`,
+    `${on};84.20;EUR;Gasthof Talblick;;Rechnung 2207;4711-3`,
+  ]
+  await inTransaction(world.fixed.sequelize, () =>
+    takeStatement(depsAt(world, -1, 120), money, Buffer.from(lines.join('\n'))),
+  )
 }
 
 async function chargeOf(name: string) {

@@ -27,7 +27,7 @@ import { perform } from './acts'
 import { vallorneCatalogue } from './catalogue'
 import { writeFile } from './claims'
 import { correspond } from './correspondence'
-import { answerForFees, payFees } from './fees'
+import { answerForFees, payFees, readStatementOfYesterday } from './fees'
 import { betterContact, library } from './form'
 import { shareOut } from './house'
 import { isolationCheck } from './isolationCheck'
@@ -109,6 +109,7 @@ export async function loadScenario(
   await makeReports(world)
   await sendToRecipients(world)
   await payFees(world)
+  await readStatementOfYesterday(world)
   await askForMore(world)
   await knowSome(world)
   await loadPast(world, await hash(demoPassword), vacancies)

@@ -313,6 +313,10 @@ export const router = createBrowserRouter([
             lazy: page(() => import('./desk/fees/FeePage').then(({ FeePage }) => FeePage), 'asking', 'desk'),
           },
           {
+            path: 'transfers',
+            lazy: page(() => import('./desk/fees/Transfers').then(({ Transfers }) => Transfers), 'asking', 'desk'),
+          },
+          {
             path: 'vouchers',
             lazy: page(() => import('./desk/fees/Vouchers').then(({ Vouchers }) => Vouchers), 'asking', 'desk'),
           },

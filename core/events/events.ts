@@ -220,6 +220,7 @@ export const events = {
   'fee-waived': ['application', 'told'],
   'fee-corrected': ['application', 'told'],
   'vouchers-made': nothing,
+  'statement-read': nothing,
   'voucher-withdrawn': nothing,
   'moved-to-rules': ['application', 'told', 'charges'],
 

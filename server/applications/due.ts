@@ -8,6 +8,9 @@ import type { Readiness } from '../readiness/readiness'
 export function dueFromCandidate({ outcomes, offer }: Pick<Readiness, 'outcomes' | 'offer'>): Outcome[] {
   return outcomes.filter(
     ({ steps, reason }) =>
-      steps[0]?.who === 'candidate' && (reason.code !== 'task-open' || offer?.answer === 'accepted'),
+      steps[0]?.who === 'candidate' &&
+      // What waits for a payment is said once, where it is paid.
+      (steps[0].what !== 'pay' || reason.code === 'fee-open') &&
+      (reason.code !== 'task-open' || offer?.answer === 'accepted'),
   )
 }

@@ -63,7 +63,7 @@ export async function toDoOf(outcome: Outcome, requirement: Requirement, form: F
     case 'offer accepted':
       return { ...about, title: say('status.answerTheOffer'), act: 'answer offer', target: '' }
     case 'fee':
-      return { ...about, act: 'pay', target: '' }
+      return { ...about, act: 'pay', target: outcome.requirement }
     case 'answer':
     case 'declaration':
     case 'document':

@@ -1,5 +1,6 @@
 import * as contract from '#contract/desk'
 import * as lists from '#contract/lists'
+import { countFeesToDo } from '../fees/queue'
 import { countIncomingMails } from '../incoming/mail/incomingMails'
 import { countRefused } from '../messages/outbox'
 import { bind, bindFile } from '../platform/http/bind'
@@ -19,6 +20,7 @@ export const deskRoutes = [
     refusedMails: await countRefused(),
     incomingMails: await countIncomingMails(),
     redFlags: await countOpenFlags(deps),
+    fees: actor.rights.includes('money.see') ? await countFeesToDo(deps, actor) : 0,
     today: deps.clock.today().toString(),
   })),
   bind(contract.find, ({ deps, actor, input }) => find(deps, actor, input.query.text.trim())),

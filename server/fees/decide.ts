@@ -1,6 +1,7 @@
 import { v7 as uuid } from 'uuid'
-import { quote } from '#core/fees/quote'
-import { charged, waived } from '#core/money/ledger'
+import { difference, quote } from '#core/fees/quote'
+import type { FeeSchedule } from '#core/fees/schedule'
+import { charged, paid as paidBy, waived } from '#core/money/ledger'
 import { say } from '#core/words/say'
 import { translated } from '#core/words/translations'
 import { recordEvent } from '../platform/audit/record'
@@ -112,11 +113,11 @@ async function correct(
   const after = quote(schedule, situation)
   const [was, is] = [chargeable(charge.quote), chargeable(after)]
   const more = is.total - was.total
-  if (more === 0) return
+  // What was called off stays so.
+  if (more === 0 || charge.state === 'called off') return
   await charge.update({ quote: after })
-  if (more < 0) {
-    await takeBack(deps, actor, charge, { amount: -more, reason, cause: `correction ${cause}` })
-  } else {
+  if (more < 0) await takeBackOf(deps, actor, charge, schedule, { less: -more, reason, cause })
+  else {
     const added = { total: more, tax: is.tax - was.tax }
     await book(deps, actor, charge, { cause: `correction ${cause}`, postings: charged(added) }, added)
     await FeeCharge.update(
@@ -147,6 +148,33 @@ async function correct(
         application,
       ),
     })
+}
+
+/**
+ * Takes back what a charge comes to less. Where more was paid than is owed then, the schedule says whether it is given back; what a
+ * voucher covered is never money: it goes back to the voucher's account.
+ */
+async function takeBackOf(
+  deps: Deps,
+  actor: Account,
+  charge: FeeCharge,
+  { surplus }: FeeSchedule,
+  { less, reason, cause }: { less: number; reason: string; cause: string },
+) {
+  const { total, takenBack, owed } = charge
+  const net = total - takenBack
+  const paid = net - owed
+  const then = difference(net - less, paid, surplus)
+  const amount = owed - (then.owed - then.giveBack)
+  if (amount > 0) await takeBack(deps, actor, charge, { amount, reason, cause: `correction ${cause}` })
+  if (charge.owed >= 0) return
+  const payments = await FeePayment.findAll({ where: { chargeId: charge.id, state: 'paid' } })
+  const money = payments.reduce(
+    (sum, { means, amount: own, givenBack }) => (means === 'voucher' ? sum : sum + own - givenBack),
+    0,
+  )
+  const covered = -charge.owed - money
+  if (covered > 0) await book(deps, actor, charge, { cause: `voucher ${cause}`, postings: paidBy('voucher', -covered) })
 }
 
 const dayOf = ({ createdAt }: FeeCharge, { organisation }: Deps) =>

@@ -128,7 +128,25 @@ describe('by card', () => {
       expect(await owing.charge()).toMatchObject({ owed: 4500, payments: [{ state: 'odd' }] })
       const { charges } = await money.done('listCharges', { query: { queue: 'to give back' } })
       expect(charges.map(({ id }) => id)).toContain(payment.chargeId)
+      // The provider itself knows of nothing that was paid.
+      const params = { id: payment.chargeId, payment: payment.id }
+      await money.done('checkPayment', { params })
+      expect(await owing.charge()).toMatchObject({ owed: 4500, payments: [{ state: 'abandoned' }] })
+      expect((await money.call('checkPayment', { params })).status).toBe(409)
     }
+  })
+
+  test('what the provider really took is what was paid, once somebody has asked it', async () => {
+    const owing = await whoOwes(house, slug, 'Part Taken')
+    const { id, payment } = await begin(owing)
+    Object.assign(house.payments.all.get(payment.id)!, { state: 'paid', amount: '20.00' })
+    await tell({ notice: randomUUID(), payment: payment.id, state: 'paid', amount: '20.00', currency: 'EUR' })
+    expect(await stateOf(payment.id)).toBe('odd')
+    const money = await house.staff('money')
+    const check = () => money.call('checkPayment', { params: { id, payment: payment.id } })
+    const both = await Promise.all([check(), check()])
+    expect(both.map(({ status }) => status).sort()).toEqual([200, 409])
+    expect(await owing.charge()).toMatchObject({ owed: 2500, payments: [{ state: 'paid', amount: 2000 }] })
   })
 
   test('a notice that is not signed, wrongly signed, or old is refused; the same one counts once', async () => {
@@ -148,7 +166,11 @@ describe('by card', () => {
 
   test('paid twice: what was too much is to be given back, and is, once', async () => {
     const owing = await whoOwes(house, slug, 'Tilda Twice')
-    const [one, other] = [await begin(owing), await begin(owing)]
+    const one = await begin(owing)
+    // Whoever goes back to pay comes to the same page; only after a while is another begun.
+    expect((await begin(owing)).payment.id).toBe(one.payment.id)
+    await FeePayment.update({ startedAt: new Date(Date.now() - 31 * 60_000) }, { where: { id: one.payment.id } })
+    const other = await begin(owing)
     await Promise.all([payAt(one.address), payAt(other.address)])
     expect(await owing.charge()).toMatchObject({ owed: -4500, state: 'settled' })
     const money = await house.staff('money')
@@ -376,6 +398,36 @@ describe('facts with their proof', () => {
     await money.done('decideFeeProof', { params, body: { accepted: true } })
     expect((await own()).charge).toMatchObject({ owed: 2250, takenBack: 2250 })
   })
+  test('a correction after a voucher gives no money back that nobody paid; where it is said so, nothing is given back at all', async () => {
+    const money = await house.staff('money')
+    const settle = async (title: string, surplus: 'given back' | 'kept', pay: 'voucher' | 'by hand') => {
+      const address = await aPaidVacancy(house, [aSchedule({ facts, lines, surplus })], title)
+      const candidate = await house.applicant(title)
+      const { id } = await candidate.done('beginApplication', { params: { slug: address } })
+      const own = { id, schedule: 'fees' }
+      await candidate.done('saveFeeAnswers', { params: own, body: { version: 0, facts: { trainee: 'yes' } } })
+      const { version } = await candidate.done('readDraft', { params: { id } })
+      await candidate.done('sendApplication', { params: { id }, body: { version } })
+      const charge = async () => (await candidate.done('listOwnFees', { params: { id } })).fees[0]!.charge!
+      const params = { id: (await charge()).id }
+      if (pay === 'by hand')
+        await money.done('recordPayment', { params, body: { amount: 4500, receivedOn: house.day(0), note: '' } })
+      else {
+        const worth = { basisPoints: 10_000 }
+        const body = { batch: 'Open day', count: 1, worth, lines: null, through: house.day(10) }
+        const [code] = (await money.done('makeVouchers', { body })).codes
+        await candidate.done('redeemVoucher', { params, body: { code: code! } })
+      }
+      expect((await charge()).owed).toBe(0)
+      await candidate.done('addFeeProof', { params: { ...own, fact: 'trainee' }, body: paper })
+      await money.done('decideFeeProof', { params: { ...params, fact: 'trainee' }, body: { accepted: true } })
+      const { owed, takenBack } = await charge()
+      return { owed, takenBack }
+    }
+    expect(await settle('Voucher corrected', 'given back', 'voucher')).toEqual({ owed: 0, takenBack: 2250 })
+    expect(await settle('Money given back', 'given back', 'by hand')).toEqual({ owed: -2250, takenBack: 2250 })
+    expect(await settle('Money kept', 'kept', 'by hand')).toEqual({ owed: 0, takenBack: 0 })
+  }, 60_000)
   test('what nobody asks, no answer there is, and a line that cannot be left out are refused', async () => {
     const candidate = await house.applicant('Wrong Answers')
     const { id } = await candidate.done('beginApplication', { params: { slug: exam } })

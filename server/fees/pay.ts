@@ -1,4 +1,4 @@
-import { literal, UniqueConstraintError } from 'sequelize'
+import { literal, Op, UniqueConstraintError } from 'sequelize'
 import { v7 as uuid } from 'uuid'
 import type { FeeSchedule, PayMeans } from '#core/fees/schedule'
 import { charged, paid } from '#core/money/ledger'
@@ -26,6 +26,8 @@ import { problems } from './problems'
 /** Seconds after which a provider that has told nothing is asked, and hours after which nobody waits any longer. */
 const asksAfterSeconds = 45
 const givesUpHours = 24
+/** Minutes in which a payment that was begun is gone on with. */
+const goesOnMinutes = 30
 
 /** A charge of one's own. @throws Problem `not-found` */
 export async function ownCharge(deps: Deps, actor: Account, id: string): Promise<FeeCharge> {
@@ -63,10 +65,21 @@ export async function payByCard(deps: Deps, actor: Account, id: string): Promise
     if (charge.owed <= 0) throw problems.nothingOwed()
     const own = await scheduleOf(charge)
     const surcharge = await surchargeFor(deps, charge, own, 'card')
+    const amount = charge.owed + surcharge.reduce((sum, one) => sum + one.amount, 0)
+    // Whoever comes back to pay goes on where they were, and has no second page on which the same could be paid again.
+    const open = await FeePayment.findOne({
+      where: {
+        chargeId: id,
+        means: 'card',
+        state: 'started',
+        amount,
+        startedAt: { [Op.gt]: since(deps, goesOnMinutes) },
+      },
+    })
+    if (open) return { payment: open, schedule: own }
     const begun = await FeePayment.create({
       ...{ id: uuid(), chargeId: id, means: 'card', currency: charge.currency, state: 'started', version: 0 },
-      ...{ amount: charge.owed + surcharge.reduce((sum, { amount }) => sum + amount, 0), surcharge },
-      startedAt: deps.clock.now(),
+      ...{ amount, surcharge, startedAt: deps.clock.now() },
     })
     await askLater(begun.id)
     return { payment: begun, schedule: own }
@@ -83,6 +96,8 @@ export async function payByCard(deps: Deps, actor: Account, id: string): Promise
   await FeePayment.update({ providerId }, { where: { id: payment.id } })
   return { address }
 }
+
+const since = ({ clock }: Deps, minutes: number) => new Date(clock.now().getTime() - minutes * 60_000)
 
 const askLater = (paymentId: string, seconds = asksAfterSeconds) =>
   queueJob('follow payment', { paymentId }, { runAt: new Date(Date.now() + seconds * 1000) })
@@ -119,6 +134,34 @@ export async function lookAfterPayment(deps: Deps, payment: FeePayment) {
   if (payment.state !== 'started' || !deps.payments) return
   const told = await deps.payments.look(payment.id).catch(() => undefined)
   if (told && told.state !== 'pending') await inTransaction(deps.sequelize, () => settlePayment(deps, told))
+}
+
+/**
+ * Asks the provider again about a payment it has told oddly of, for somebody who looks at it. What it really took is what was
+ * paid, also where that is less; in another currency nothing was.
+ */
+export async function checkPayment(
+  deps: Deps,
+  actor: Account,
+  { id, payment: paymentId }: { id: string; payment: string },
+) {
+  const payment = await FeePayment.findOne({ where: { id: paymentId, chargeId: id } })
+  if (!payment) throw notFound()
+  if (payment.state !== 'odd') throw problems.notOdd()
+  if (!deps.payments) throw problems.noCards()
+  const told = await deps.payments.look(paymentId).catch(() => {
+    throw problems.providerAway()
+  })
+  await inTransaction(deps.sequelize, async () => {
+    const settledAt = deps.clock.now()
+    const isPaid = told?.state === 'paid' && told.currency === payment.currency && told.amount > 0
+    const next = isPaid
+      ? { state: 'paid' as const, amount: told.amount, because: null, settledAt }
+      : { state: 'abandoned' as const, settledAt }
+    if (!(await changeWhere(payment, { state: 'odd' }, next))) throw problems.notOdd()
+    if (isPaid) await received(deps, actor, payment)
+  })
+  return { done: true as const }
 }
 
 const byItself: Actor = { kind: 'system' }

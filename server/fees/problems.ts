@@ -15,5 +15,7 @@ export const problems = {
   tooMuch: () => conflict('too-much', coded('problem.moreThanWasPaid')),
   notPaidByCard: () => conflict('not-by-card', coded('problem.notPaidYet')),
   notToLookAt: () => conflict('not-to-look-at', coded('problem.proofNotToLookAt')),
+  transferSettled: () => conflict('transfer-settled', coded('problem.transferSettled')),
+  notOdd: () => conflict('not-odd', coded('problem.paymentNotOdd')),
   calledOff: () => conflict('called-off', coded('problem.chargeCalledOff')),
 }

@@ -40,16 +40,43 @@ function inQueue({ clock }: Deps, queue: FeeQueue): WhereOptions {
   }
 }
 
-type Query = { queue: FeeQueue; application?: string; after?: string }
+/** Who sees only the vacancies of their teams sees what those charge. */
+const inSight = ({ vacancies }: Pick<Account, 'vacancies'>): WhereOptions =>
+  vacancies
+    ? {
+        applicationId: {
+          [Op.in]: literal(
+            `(SELECT a.id FROM applications a WHERE a.vacancyId IN (${['', ...vacancies].map((id) => FeeCharge.sequelize!.escape(id)).join(', ')}))`,
+          ),
+        },
+      }
+    : {}
+
+/** What a name or a reference finds; a name that is hidden is not found by it. */
+function whereFound(text: string): WhereOptions {
+  const like = FeeCharge.sequelize!.escape(`%${text.replace(/[\\%_]/g, '\\$&')}%`)
+  const named = literal(
+    `EXISTS (SELECT 1 FROM application_summaries s WHERE s.applicationId = FeeCharge.applicationId
+       AND s.hidesName = FALSE AND s.candidate LIKE ${like})`,
+  )
+  return { [Op.or]: [{ reference: text.replace(/\s/g, '').toUpperCase() }, { [Op.and]: [named] }] }
+}
+
+type Query = { queue: FeeQueue; application?: string; text?: string; after?: string }
 
 /** The charges of a queue, those due first before the others; of one application where that is asked. */
-export async function listCharges(deps: Deps, { queue, application, after }: Query) {
+export async function listCharges(deps: Deps, actor: Account, { queue, application, text = '', after }: Query) {
+  const seen = inSight(actor)
   const [dueOn, id] = after?.split(' ') ?? []
   const beyond = dueOn && id ? { [Op.or]: [{ dueOn: { [Op.gt]: dueOn } }, { dueOn, id: { [Op.gt]: id } }] } : {}
-  const own: WhereOptions = application ? { applicationId: application } : inQueue(deps, queue)
+  const own: WhereOptions = application
+    ? { applicationId: application }
+    : text.trim()
+      ? whereFound(text.trim())
+      : inQueue(deps, queue)
   const [rows, ...counted] = await Promise.all([
-    FeeCharge.findAll({ where: { [Op.and]: [own, beyond] }, order: ['dueOn', 'id'], limit: pageSize + 1 }),
-    ...feeQueues.map((one) => FeeCharge.count({ where: inQueue(deps, one) })),
+    FeeCharge.findAll({ where: { [Op.and]: [own, beyond, seen] }, order: ['dueOn', 'id'], limit: pageSize + 1 }),
+    ...feeQueues.map((one) => FeeCharge.count({ where: { [Op.and]: [inQueue(deps, one), seen] } })),
   ])
   const shown = rows.slice(0, pageSize)
   const last = shown.at(-1)
@@ -59,6 +86,17 @@ export async function listCharges(deps: Deps, { queue, application, after }: Que
     next: rows.length > pageSize && last ? `${last.dueOn} ${last.id}` : null,
   }
 }
+
+/** What of all charges somebody has to do something about: those late, to look at, and to give back. */
+export const countFeesToDo = (deps: Deps, actor: Account): Promise<number> =>
+  FeeCharge.count({
+    where: {
+      [Op.and]: [
+        { [Op.or]: (['late', 'proofs', 'to give back'] as const).map((one) => inQueue(deps, one)) },
+        inSight(actor),
+      ],
+    },
+  })
 
 async function linesOf(deps: Deps, charges: readonly FeeCharge[]): Promise<ChargeLine[]> {
   const [names, applications] = await Promise.all([

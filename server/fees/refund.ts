@@ -95,7 +95,8 @@ export async function takeBack(
 export async function sendRefund(deps: Deps, { refundId }: { refundId: string }) {
   const made = await FeeRefund.findByPk(refundId)
   const payment = made && (await FeePayment.findByPk(made.paymentId))
-  if (!made || !payment || made.state !== 'asked' || !deps.payments) return
+  if (!made || !payment || made.state !== 'asked') return
+  if (!deps.payments) throw new Error('there is no payment provider to give it back')
   const { amount } = made
   const done = await deps.payments.giveBack({ id: refundId, payment: payment.id, amount, currency: payment.currency })
   await inTransaction(deps.sequelize, async () => {

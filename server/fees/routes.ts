@@ -2,9 +2,10 @@ import * as contract from '#contract/fees'
 import { bind, bindFile } from '../platform/http/bind'
 import { decideFeeProof, recordPayment, waiveFee } from './decide'
 import { addFeeProof, listOwnFees, readDocument, readOwnFeeDocument, readPayment, saveFeeAnswers } from './ownFees'
-import { payByCard } from './pay'
+import { checkPayment, payByCard } from './pay'
 import { listCharges, readCharge, readFeeProof } from './queue'
 import { refund } from './refund'
+import { assignTransfer, listTransfers, setTransferAside, takeStatement } from './statements/takeStatement'
 import { readVacancyFees } from './vacancyFees'
 import { listVouchers, makeVouchers, redeemVoucher, withdrawVoucher } from './vouchers'
 
@@ -25,14 +26,23 @@ export const feeRoutes = [
     redeemVoucher(deps, actor, input.params.id, input.body.code),
   ),
   bindFile(contract.readOwnFeeDocument, ({ deps, actor, input }) => readOwnFeeDocument(deps, actor, input.params)),
-  bind(contract.listCharges, ({ deps, input }) => listCharges(deps, input.query)),
+  bind(contract.listCharges, ({ deps, actor, input }) => listCharges(deps, actor, input.query)),
   bind(contract.readCharge, ({ deps, actor, input }) => readCharge(deps, actor, input.params.id)),
   bindFile(contract.readFeeProof, ({ deps, actor, input }) => readFeeProof(deps, actor, input.params)),
   bindFile(contract.readFeeDocument, ({ deps, input }) => readDocument(deps, input.params.id, input.params.document)),
   bind(contract.decideFeeProof, ({ deps, actor, input }) => decideFeeProof(deps, actor, input.params, input.body)),
   bind(contract.recordPayment, ({ deps, actor, input }) => recordPayment(deps, actor, input.params.id, input.body)),
+  bind(contract.checkPayment, ({ deps, actor, input }) => checkPayment(deps, actor, input.params), {
+    transaction: false,
+  }),
   bind(contract.refundPayment, ({ deps, actor, input }) => refund(deps, actor, input.params.id, input.body)),
   bind(contract.waiveFee, ({ deps, actor, input }) => waiveFee(deps, actor, input.params.id, input.body)),
+  bind(contract.listTransfers, ({ input }) => listTransfers(input.query)),
+  bind(contract.takeStatement, ({ deps, actor, input }) => takeStatement(deps, actor, input.body as Buffer)),
+  bind(contract.assignTransfer, ({ deps, actor, input }) => assignTransfer(deps, actor, input.params.id, input.body)),
+  bind(contract.setTransferAside, ({ deps, actor, input }) =>
+    setTransferAside(deps, actor, input.params.id, input.body.reason),
+  ),
   bind(contract.listVouchers, ({ deps, input }) => listVouchers(deps, input.query.after)),
   bind(contract.makeVouchers, ({ deps, actor, input }) => makeVouchers(deps, actor, input.body)),
   bind(contract.withdrawVoucher, ({ deps, actor, input }) => withdrawVoucher(deps, actor, input.params.id)),

@@ -14,6 +14,7 @@ import { claimFaces, claimsOf } from '../records/claims/view'
 import { conversationsOf } from '../records/conversations/find'
 import { streamBytes } from '../records/documents/bytes'
 import { documentsOfCandidates, originalName } from '../records/documents/documents'
+import { chargesOf, feeAnswersIn, paymentsOf } from '../records/fees/find'
 import { HeardOfUs } from '../records/heard/model'
 import { IncomingMail } from '../records/mails/model'
 import { mattersOfCandidates } from '../records/matters/find'
@@ -63,6 +64,8 @@ export async function exportPersonalData(deps: Deps, actor: Account): Promise<Fi
     permissionsFor(candidate.id),
     titlesOfVacancies(applications.map(({ vacancyId }) => vacancyId)),
   ])
+  const charges = await chargesOf(ids)
+  const [given, payments] = await Promise.all([feeAnswersIn(ids), paymentsOf(charges.map(({ id }) => id))])
   const zip = new ZipFile()
   const addJson = (name: string, value: unknown) => zip.addBuffer(Buffer.from(JSON.stringify(value, null, 2)), name)
   const { name, born, otherNames, phone, createdAt } = candidate
@@ -87,6 +90,18 @@ export async function exportPersonalData(deps: Deps, actor: Account): Promise<Fi
         .map(({ name: named, relation, state, askedAt }) => ({ name: named, relation, state, askedAt })),
     })
   }
+  addJson(
+    'fees.json',
+    charges.map(({ id, applicationId, quote, total, owed, currency, dueOn, state, reference }) => ({
+      ...{ application: applicationId, quote, total, owed, currency, dueOn, state, reference },
+      given: given
+        .filter((one) => one.applicationId === applicationId)
+        .map(({ facts, leftOut }) => ({ facts, leftOut })),
+      payments: (payments.get(id) ?? []).map(({ means, amount, state: paid, givenBack, settledAt }) => ({
+        ...{ means, amount, state: paid, givenBack, settledAt },
+      })),
+    })),
+  )
   addJson(
     'messages.json',
     messages.map(({ subject, text, createdAt: at, state }) => ({ at, subject, text, state })),

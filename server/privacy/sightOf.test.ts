@@ -11,6 +11,7 @@ const other = '0190a3f0-0000-7000-8000-000000000002'
 /** Addresses with a parameter that lead to no one file, and why whoever sees only their teams' vacancies may call them. */
 const concernNoFile = [
   '/api/desk/vouchers',
+  '/api/desk/transfers',
   // Settings.
   '/api/desk/red-flag-kinds/:kind',
   // Lists, which are narrowed themselves.

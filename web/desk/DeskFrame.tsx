@@ -23,7 +23,7 @@ type Place = {
   path: string
   name: string
   needs: keyof Contract
-  count?: 'incomingMails' | 'refusedMails' | 'redFlags'
+  count?: 'incomingMails' | 'refusedMails' | 'redFlags' | 'fees'
 }
 
 /** The places beside the queues; each is offered to those who may call what it reads. */
@@ -44,7 +44,7 @@ const groups: readonly { name: string; places: readonly Place[] }[] = [
       { path: 'paper', name: say('desk.paperTray'), needs: 'readTray' },
       { path: 'safe', name: say('desk.safe'), needs: 'readSafe' },
       { path: 'imports', name: say('desk.import'), needs: 'listImports' },
-      { path: 'fees', name: say('desk.fees'), needs: 'listCharges' },
+      { path: 'fees', name: say('desk.fees'), needs: 'listCharges', count: 'fees' },
       { path: 'red-flags', name: say('desk.redFlags'), needs: 'listRedFlags', count: 'redFlags' },
       { path: 'duplicates', name: say('desk.duplicates'), needs: 'listDuplicates' },
       { path: 'mail-in', name: say('desk.mailIn'), needs: 'listIncomingMails', count: 'incomingMails' },

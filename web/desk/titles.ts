@@ -20,6 +20,7 @@ const deskTitles: Record<(typeof deskPages)[number], () => string> = {
   '/desk/applications/table': () => say('desk.applicationsAsATable'),
   '/desk/fees': () => say('desk.fees'),
   '/desk/fees/:id': () => say('desk.fees'),
+  '/desk/transfers': () => say('fees.transfers'),
   '/desk/vouchers': () => say('fees.vouchers'),
   '/desk/red-flags': () => say('desk.redFlags'),
   '/desk/duplicates/:oneId?/:otherId?': () => say('desk.duplicates'),

@@ -389,4 +389,5 @@ export default {
   'event.fee-corrected.toCandidate': 'Die Gebühr wurde neu berechnet: {{fee}}.',
   'event.vouchers-made': 'Gutscheine gemacht: {{count}}, {{batch}}',
   'event.voucher-withdrawn': 'Ein Gutschein zurückgezogen: {{batch}}',
+  'event.statement-read': 'Ein Kontoauszug gelesen: {{count}} Überweisungen, {{booked}} gebucht',
 } satisfies Translated<typeof english>

@@ -375,4 +375,5 @@ export default {
   'event.fee-corrected.toCandidate': 'The fee was worked out again: {{fee}}.',
   'event.vouchers-made': 'Vouchers made: {{count}}, {{batch}}',
   'event.voucher-withdrawn': 'A voucher withdrawn: {{batch}}',
+  'event.statement-read': 'A bank statement read: {{count}} transfers, {{booked}} booked',
 } as const

@@ -491,4 +491,13 @@ export default {
   'problem.notAnIban': 'Das ist keine IBAN: ihre Prüfziffern passen nicht.',
   'problem.notABic': 'Das ist kein BIC; er hat 8 oder 11 Zeichen.',
   'problem.accountHolder': 'Sagen Sie, wem das Konto gehört.',
+  'problem.paymentNotOdd': 'Diese Zahlung hat sich schon jemand angesehen.',
+  'problem.transferSettled': 'Diese Überweisung hat schon jemand erledigt.',
+  'problem.partsDoNotAddUp': 'Die Teile müssen zusammen die Überweisung ergeben, auf den letzten Cent.',
+  'problem.notXml': 'Das ist kein lesbares XML; es bricht in Zeile {{line}} ab.',
+  'problem.notCamt': 'Das ist kein Kontoauszug in camt.053. Verlangen Sie den von Ihrer Bank, oder CSV.',
+  'problem.notAStatement': 'Das ist kein Kontoauszug: er braucht mindestens die Spalten Datum und Betrag.',
+  'problem.statementEntry': 'Die Buchung {{entry}} hat keinen lesbaren Betrag oder Tag. Nichts wurde übernommen.',
+  'problem.statementRow': 'Zeile {{row}} hat keinen lesbaren Betrag oder Tag. Nichts wurde übernommen.',
+  'problem.statementTooLong': 'Höchstens {{most}} Überweisungen auf einmal.',
 } satisfies Translated<typeof english>

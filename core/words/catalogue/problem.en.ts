@@ -458,4 +458,13 @@ export default {
   'problem.notAnIban': 'This is no IBAN: its check digits do not fit.',
   'problem.notABic': 'This is no BIC; it has 8 or 11 characters.',
   'problem.accountHolder': 'Say whose account it is.',
+  'problem.paymentNotOdd': 'Somebody has looked at this payment already.',
+  'problem.transferSettled': 'Somebody has settled this transfer already.',
+  'problem.partsDoNotAddUp': 'The parts have to add up to the transfer, to its last cent.',
+  'problem.notXml': 'This is no XML that can be read; it breaks off in line {{line}}.',
+  'problem.notCamt': 'This is no statement in camt.053. Ask your bank for that, or for CSV.',
+  'problem.notAStatement': 'This is no statement: it needs at least the columns date and amount.',
+  'problem.statementEntry': 'The entry {{entry}} has no amount or no day that can be read. Nothing was taken.',
+  'problem.statementRow': 'Row {{row}} has no amount or no day that can be read. Nothing was taken.',
+  'problem.statementTooLong': 'At most {{most}} transfers at once.',
 } as const

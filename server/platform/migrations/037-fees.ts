@@ -23,12 +23,17 @@ export const up = [
     id ${id} PRIMARY KEY, chargeId ${id}, means VARCHAR(10) ${ascii} NOT NULL, amount BIGINT NOT NULL,
     surcharge JSON, currency CHAR(3) ${ascii} NOT NULL, state VARCHAR(10) ${ascii} NOT NULL, because VARCHAR(40) ${ascii},
     providerId VARCHAR(100) ${ascii}, givenBack BIGINT NOT NULL DEFAULT 0, note VARCHAR(255), notedBy VARCHAR(255),
-    paidOn DATE, startedAt DATETIME(3) NOT NULL, settledAt DATETIME(3), version INT NOT NULL,
+    paidOn DATE, transferId CHAR(36) BINARY, startedAt DATETIME(3) NOT NULL, settledAt DATETIME(3), version INT NOT NULL,
     KEY (chargeId, startedAt), UNIQUE KEY (providerId))`,
   `CREATE TABLE IF NOT EXISTS fee_refunds (
     id ${id} PRIMARY KEY, paymentId ${id}, chargeId ${id}, amount BIGINT NOT NULL, reason VARCHAR(500) NOT NULL,
     state VARCHAR(10) ${ascii} NOT NULL, askedBy VARCHAR(255) NOT NULL, askedAt DATETIME(3) NOT NULL, doneAt DATETIME(3),
     KEY (chargeId), KEY (paymentId))`,
+  `CREATE TABLE IF NOT EXISTS bank_transfers (
+    id ${id} PRIMARY KEY, bankKey CHAR(64) ${ascii} NOT NULL, bookedOn DATE NOT NULL, amount BIGINT NOT NULL,
+    currency CHAR(3) ${ascii} NOT NULL, payer VARCHAR(255) NOT NULL, reference VARCHAR(100) NOT NULL, text TEXT NOT NULL,
+    state VARCHAR(10) ${ascii} NOT NULL, reason TEXT, takenBy VARCHAR(255) NOT NULL, takenAt DATETIME(3) NOT NULL,
+    settledBy VARCHAR(255), settledAt DATETIME(3), UNIQUE KEY (bankKey), KEY byState (state, bookedOn, id))`,
   // What the provider has told, each once.
   `CREATE TABLE IF NOT EXISTS payment_notices (
     id VARCHAR(100) ${ascii} NOT NULL PRIMARY KEY, receivedAt DATETIME(3) NOT NULL)`,

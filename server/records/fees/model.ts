@@ -18,6 +18,8 @@ import {
   id,
   json,
   jsonOrNull,
+  longText,
+  longTextOrNull,
   moment,
   momentOrNull,
   text,
@@ -94,6 +96,8 @@ export class FeePayment extends Model<InferAttributes<FeePayment>, InferCreation
   declare note: CreationOptional<string | null>
   declare notedBy: CreationOptional<string | null>
   declare paidOn: CreationOptional<string | null>
+  /** The transfer it came with. */
+  declare transferId: CreationOptional<string | null>
   declare startedAt: Date
   declare settledAt: CreationOptional<Date | null>
   declare version: number
@@ -112,6 +116,25 @@ export class FeeRefund extends Model<InferAttributes<FeeRefund>, InferCreationAt
   declare askedBy: string
   declare askedAt: Date
   declare doneAt: CreationOptional<Date | null>
+}
+
+/** A transfer of a bank's statement. */
+export class BankTransfer extends Model<InferAttributes<BankTransfer>, InferCreationAttributes<BankTransfer>> {
+  declare id: string
+  /** What the bank calls it, hashed: the same one is taken once. */
+  declare bankKey: string
+  declare bookedOn: string
+  declare amount: number
+  declare currency: string
+  declare payer: string
+  declare reference: string
+  declare text: string
+  declare state: 'to look at' | 'booked' | 'set aside'
+  declare reason: CreationOptional<string | null>
+  declare takenBy: string
+  declare takenAt: Date
+  declare settledBy: CreationOptional<string | null>
+  declare settledAt: CreationOptional<Date | null>
 }
 
 /** What the provider has told, so that it is believed once. */
@@ -238,6 +261,7 @@ export function defineFees(sequelize: Sequelize) {
     note: textOrNull,
     notedBy: textOrNull,
     paidOn: dayOrNull,
+    transferId: uuidOrNull,
     startedAt: moment,
     settledAt: momentOrNull,
     version: whole,
@@ -252,6 +276,22 @@ export function defineFees(sequelize: Sequelize) {
     askedBy: text,
     askedAt: moment,
     doneAt: momentOrNull,
+  })
+  define(BankTransfer, sequelize, 'bank_transfers', {
+    id,
+    bankKey: text,
+    bookedOn: day,
+    amount: minor('amount'),
+    currency: text,
+    payer: text,
+    reference: text,
+    text: longText,
+    state: text,
+    reason: longTextOrNull,
+    takenBy: text,
+    takenAt: moment,
+    settledBy: textOrNull,
+    settledAt: momentOrNull,
   })
   define(PaymentNotice, sequelize, 'payment_notices', { id: { ...text, primaryKey: true }, receivedAt: moment })
   define(LedgerEntry, sequelize, 'ledger_entries', {

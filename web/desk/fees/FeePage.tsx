@@ -102,17 +102,21 @@ export function FeePage() {
               {
                 name: '',
                 of: (one) =>
-                  may('refundPayment') &&
-                  one.state === 'paid' &&
-                  one.means !== 'voucher' &&
-                  one.givenBack < one.amount && (
-                    <button
-                      type="button"
-                      className="whitespace-nowrap font-semibold text-confirmed"
-                      onClick={() => setDoing({ act: 'refund', payment: one })}
-                    >
-                      {say('fees.giveBack')}
-                    </button>
+                  one.state === 'odd' ? (
+                    <CheckPayment id={id} payment={one.id} />
+                  ) : (
+                    may('refundPayment') &&
+                    one.state === 'paid' &&
+                    one.means !== 'voucher' &&
+                    one.givenBack < one.amount && (
+                      <button
+                        type="button"
+                        className="whitespace-nowrap font-semibold text-confirmed"
+                        onClick={() => setDoing({ act: 'refund', payment: one })}
+                      >
+                        {say('fees.giveBack')}
+                      </button>
+                    )
                   ),
               },
             ]}
@@ -181,7 +185,37 @@ export function FeePage() {
   )
 }
 
-const causes = ['charge', 'payment', 'surcharge', 'credit', 'refund', 'waiver', 'correction', 'noted'] as const
+/** A payment that was told oddly: the provider is asked what it really took. */
+function CheckPayment({ id, payment }: { id: string; payment: string }) {
+  const { may } = useSession()
+  const { act, busy, problem } = useAct('checkPayment')
+  if (!may('checkPayment')) return null
+  return (
+    <>
+      <button
+        type="button"
+        disabled={busy}
+        className="whitespace-nowrap font-semibold text-confirmed"
+        onClick={() => void act({ params: { id, payment } })}
+      >
+        {say('fees.askProvider')}
+      </button>
+      <ProblemNote problem={problem} />
+    </>
+  )
+}
+
+const causes = [
+  'charge',
+  'payment',
+  'surcharge',
+  'credit',
+  'refund',
+  'waiver',
+  'correction',
+  'noted',
+  'voucher',
+] as const
 const causeOf = (cause: string) => causes.find((one) => one === cause) ?? 'noted'
 const accounts = ['receivable', 'income', 'tax', 'provider', 'bank', 'by hand', 'vouchers', 'waived'] as const
 const accountOf = (account: string) => accounts.find((one) => one === account) ?? 'receivable'

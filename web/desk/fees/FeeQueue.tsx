@@ -51,7 +51,10 @@ export function FeeQueue() {
             {say(`fees.queue.${one}`)} <span className="font-mono text-ink-2">{data.counts[one]}</span>
           </button>
         ))}
-        <Link to="/desk/vouchers" className="ml-auto font-semibold text-confirmed">
+        <Link to="/desk/transfers" className="ml-auto font-semibold text-confirmed">
+          {say('fees.transfers')}
+        </Link>
+        <Link to="/desk/vouchers" className="ml-3 font-semibold text-confirmed">
           {say('fees.vouchers')}
         </Link>
       </div>

@@ -4,6 +4,7 @@ import { aCharge, aFee, aPayment } from '../../../test/fees'
 import { showPage } from '../../../test/page'
 import { FeePage } from './FeePage'
 import { FeeQueue } from './FeeQueue'
+import { Transfers } from './Transfers'
 import { Vouchers } from './Vouchers'
 
 const id = '0190a3f0-0000-7000-8000-0000000000c1'
@@ -159,5 +160,45 @@ test('vouchers are made in bulk, their codes shown once; one that is used is not
       name: 'makeVouchers',
       body: { batch: 'Job fair', count: 10, worth: { amount: 2500, currency: 'EUR' }, lines: null },
     },
+  ])
+})
+
+test('a transfer is laid with what is proposed, with what is found, or set aside with its reason', async () => {
+  const transfer = {
+    id,
+    bookedOn: '2026-11-30',
+    amount: 4500,
+    currency: 'EUR',
+    payer: 'Abend, A',
+    reference: '',
+    text: 'Kurs',
+  }
+  const proposed = [{ charge: line.id, name: 'Ada Abend', owed: 4500 }]
+  const { user, sent } = await showPage(<Transfers />, {
+    roles: ['money'],
+    listTransfers: {
+      transfers: [{ ...transfer, state: 'to look at', reason: null, proposed }],
+      waiting: 1,
+      next: null,
+    },
+    listCharges: { charges: [line], counts, next: null },
+    ...{ assignTransfer: { done: true }, setTransferAside: { done: true } },
+    takeStatement: { booked: 2, toLookAt: 1, known: 0, passedOver: 3 },
+  } as never)
+  await user.click(await screen.findByRole('button', { name: 'It is for Ada Abend, who owes 45.00 EUR' }))
+  await user.click(screen.getByRole('button', { name: 'Find its fee' }))
+  await user.type(screen.getByLabelText('Name or reference'), 'abend')
+  await user.click(await screen.findByRole('button', { name: 'Ada Abend, Examination fee: 45.00 EUR' }))
+  await user.click(screen.getByRole('button', { name: 'Set aside' }))
+  await user.type(screen.getByLabelText('Why'), 'Not for us, sent back')
+  await user.click(screen.getAllByRole('button', { name: 'Set aside' }).at(-1)!)
+  await user.upload(screen.getByLabelText('Bank statement'), new File(['x'], 'a.xml', { type: 'text/xml' }))
+  expect(await screen.findByText(/^Booked: 2. To look at: 1./)).toBeTruthy()
+  const parts = [{ charge: line.id, amount: 4500 }]
+  expect(sent).toMatchObject([
+    { name: 'assignTransfer', body: { parts } },
+    { name: 'assignTransfer', body: { parts } },
+    { name: 'setTransferAside', body: { reason: 'Not for us, sent back' } },
+    { name: 'takeStatement' },
   ])
 })

@@ -1,5 +1,6 @@
 import QRCode from 'qrcode'
 import { useEffect, useState } from 'react'
+import { Link } from 'react-router'
 import type { FeeChargeView, OwnFee } from '#contract/fees'
 import { writeWhen } from '#core/dates/write'
 import { knownFeeFacts } from '#core/fees/facts'
@@ -82,9 +83,9 @@ function Fee({ id, fee, charge, cards }: { id: string; fee: OwnFee; charge: FeeC
       )}
       <p className="mt-2 text-[0.93em] text-ink-2">
         {say('fees.isItWrong')}{' '}
-        <a href="#ask" className="font-semibold text-confirmed">
+        <Link to={`?ask=fee ${fee.requirement}#ask`} className="font-semibold text-confirmed">
           {say('fees.askBeforePaying')}
-        </a>
+        </Link>
       </p>
     </article>
   )
@@ -176,9 +177,9 @@ function Transfer({ transfer: { holder, iban, bic, code }, reference }: Transfer
         <dl className="grid grid-cols-[auto_1fr] gap-x-4">
           <dt className="text-ink-2">{say('fees.document.to')}</dt>
           <dd>{holder}</dd>
-          <dt className="text-ink-2">IBAN</dt>
+          <dt className="text-ink-2">{say('fees.iban')}</dt>
           <dd className="font-mono">{iban.replace(/(.{4})(?=.)/g, '$1 ')}</dd>
-          {bic && <dt className="text-ink-2">BIC</dt>}
+          {bic && <dt className="text-ink-2">{say('fees.bic')}</dt>}
           {bic && <dd className="font-mono">{bic}</dd>}
           <dt className="text-ink-2">{say('fees.reference')}</dt>
           <dd className="font-mono">{writeCreditorReference(reference)}</dd>

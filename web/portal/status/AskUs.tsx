@@ -1,4 +1,5 @@
-import { useState } from 'react'
+import { useEffect, useState } from 'react'
+import { useSearchParams } from 'react-router'
 import type { Conversation } from '#contract/conversations'
 import type { Status } from '#contract/status'
 import { writeWhen } from '#core/dates/write'
@@ -18,7 +19,13 @@ export function AskUs({ status }: { status: Status }) {
     { params: { id: status.id } },
     { refetchOnFocus: true },
   )
-  const [asking, setAsking] = useState(false)
+  // Who came here from a fee that seems wrong asks about it.
+  const [search] = useSearchParams()
+  const subject = search.get('ask')
+  const [asking, setAsking] = useState(subject !== null)
+  useEffect(() => {
+    if (subject !== null) setAsking(true)
+  }, [subject])
   if (!status.reference) return null
   return (
     <section className="mt-7" id="ask">
@@ -28,7 +35,7 @@ export function AskUs({ status }: { status: Status }) {
           <Asked key={conversation.id} conversation={conversation} />
         ))}
         {asking ? (
-          <Ask status={status} onDone={() => setAsking(false)} />
+          <Ask key={subject} status={status} subject={subject} onDone={() => setAsking(false)} />
         ) : (
           <div className="flex flex-wrap items-baseline gap-3">
             <Button onClick={() => setAsking(true)}>{say('status.askSomething')}</Button>
@@ -77,8 +84,9 @@ function Asked({ conversation: { id, about, state, answerBy, entries } }: { conv
   )
 }
 
-function Ask({ status, onDone }: { status: Status; onDone: () => void }) {
-  const [about, setAbout] = useState('nothing')
+function Ask({ status, subject, onDone }: { status: Status; subject: string | null; onDone: () => void }) {
+  const known = subjectsOf(status)
+  const [about, setAbout] = useState(known.find(({ value }) => value === subject)?.value ?? 'nothing')
   const [text, setText] = useState('')
   const { act, busy, problem } = useAct('startConversation')
   const [kind, key] = about.split(/ (.*)/s) as [Conversation['about']['kind'], string | undefined]
@@ -97,7 +105,7 @@ function Ask({ status, onDone }: { status: Status; onDone: () => void }) {
     >
       <SelectField
         label={say('status.whatItIsAbout')}
-        options={subjectsOf(status)}
+        options={known}
         value={about}
         onChange={(event) => setAbout(event.target.value)}
       />

@@ -98,9 +98,9 @@ test('whoever vouches for a paper is named where that is to be done', async () =
   await waitFor(() => expect(sent).toMatchObject([{ name: 'addClaim', body: { details: { of: study.id } } }]))
 })
 
-test('a fee is paid with the reference', async () => {
+test('what is to be paid leads to where it is paid', async () => {
   await show(aStatus({ toDo: [toDo('pay')] }))
-  expect(await screen.findByText(/VM-EDMH-RK.*/, { selector: 'p:not(:first-child)' })).toBeTruthy()
+  expect((await screen.findByRole<HTMLAnchorElement>('link', { name: 'Pay it' })).hash).toBe('#fees')
 })
 
 describe('an offer', () => {
