@@ -455,8 +455,14 @@ test('a surcharge is seen before it is chosen, and is charged only where that wa
   expect(payment.amount).toBe(4590)
   await payAt(address, { card: '4000 0000 0000 0003' })
   expect(await owing.charge()).toMatchObject({ owed: 4500, total: 4500 })
-  await payAt((await begin(owing)).address)
+  const first = await begin(owing)
+  await FeePayment.update({ startedAt: new Date(Date.now() - 31 * 60_000) }, { where: { id: first.payment.id } })
+  const second = await begin(owing)
+  await payAt(first.address)
   expect(await owing.charge()).toMatchObject({ owed: 0, total: 4590, state: 'settled' })
+  // Paid again, nothing is added for it: all of it is owed back.
+  await payAt(second.address)
+  expect(await owing.charge()).toMatchObject({ owed: -4590, total: 4590 })
 })
 
 test('numbers have no gaps, also with many at once and work that is undone', async () => {

@@ -197,8 +197,12 @@ export async function settlePayment(deps: Deps, told: PaymentTold): Promise<void
 
 /** Books what was paid, gives a receipt, and says that it is paid once nothing is owed any more. */
 export async function received(deps: Deps, actor: Actor, payment: FeePayment) {
+  // Written before it is read, so that of two payments at the same moment the second sees what the first has left.
+  const next = literal('version + 1') as unknown as number
+  await FeeCharge.update({ version: next }, { where: { id: payment.chargeId } })
   const charge = await FeeCharge.findByPk(payment.chargeId, { rejectOnEmpty: true })
-  const surcharge = payment.surcharge ?? []
+  // What is paid though nothing is owed is given back whole: it has no surcharge either.
+  const surcharge = charge.owed > 0 ? (payment.surcharge ?? []) : []
   const added = surcharge.reduce((sum, { amount, tax }) => ({ total: sum.total + amount, tax: sum.tax + tax }), {
     total: 0,
     tax: 0,

@@ -54,7 +54,8 @@ export const up = [
     amount BIGINT, basisPoints INT, currency CHAR(3) ${ascii}, \`lines\` JSON, through DATE NOT NULL, madeBy VARCHAR(255) NOT NULL,
     madeAt DATETIME(3) NOT NULL, usedFor CHAR(36) BINARY, usedAt DATETIME(3), withdrawnAt DATETIME(3),
     UNIQUE KEY (codeHash), KEY (madeAt, id))`,
-  'CREATE SEQUENCE IF NOT EXISTS numbers_charges START WITH 1 CACHE 20',
+  'CREATE SEQUENCE IF NOT EXISTS numbers_charges START WITH 1',
+  'ALTER SEQUENCE numbers_charges INCREMENT BY 0 NOCACHE',
 ]
 
 type Ask = { kind: string; amount?: number; currency?: string; schedule?: string }
