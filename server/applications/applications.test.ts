@@ -237,12 +237,16 @@ describe('vacancies', () => {
     const narrowed = await visitor.done('listVacancies', { query: { family: 'Operations' } })
     expect(narrowed.vacancies.map(({ slug }) => slug).sort()).toEqual([
       'control-room-dispatcher',
+      'lift-attendant',
       'rack-railway-driver',
       'station-lead-hochsattel',
       'station-lead-oberfeld',
     ])
-    expect(narrowed.facets.family.reduce((sum, { count }) => sum + count, 0)).toBe(9)
-    expect(narrowed.facets.contract).toEqual([{ value: 'Permanent', count: 4 }])
+    expect(narrowed.facets.family.reduce((sum, { count }) => sum + count, 0)).toBe(10)
+    expect(narrowed.facets.contract).toEqual([
+      { value: 'Permanent', count: 4 },
+      { value: 'Seasonal, December to April', count: 1 },
+    ])
     expect(
       (await visitor.done('listVacancies', { query: { text: 'grips rope' } })).vacancies.map(({ slug }) => slug),
     ).toEqual(['rope-access-inspector'])
