@@ -93,7 +93,7 @@ export default defineConfig({
       output: {
         codeSplitting: {
           groups: [
-            { name: 'base', minShareCount: 33, test: /^(?!.*(web[\\/]desk[\\/]|lucide-react))/ },
+            { name: 'base', minShareCount: 27, test: /^(?!.*(web[\\/]desk[\\/]|lucide-react))/ },
             {
               name: 'asking',
               test: /core[\\/](words[\\/](names|options|translations|requirementTitle|roles|stored|facts|conditions|requirements)|requirements[\\/](requirement|citation)|conditions[\\/]vocabulary|hiring[\\/]stages)\.ts/,

@@ -239,6 +239,7 @@ export const readCharge = endpoint({
         }),
       ),
       movements: Type.Array(Movement),
+      today: Day,
     }),
   ]),
   invalidates: ['desk'],

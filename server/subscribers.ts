@@ -4,7 +4,7 @@ import { endEnquiries } from './enquiries/callOff'
 import { releaseLater } from './enquiries/release'
 import { moveOnUndelivered } from './enquiries/undelivered'
 import { chargeSent } from './fees/charge'
-import { callOffFees } from './fees/decide'
+import { callOffFees, waiveWithRequirement } from './fees/decide'
 import { tellDeciders } from './matters/tellDeciders'
 import { tellCandidates } from './messages/tellCandidate'
 import type { Subscriber } from './platform/changes'
@@ -26,6 +26,7 @@ export const subscribers: readonly Subscriber[] = [
   { on: ['vacancy title'], run: copyTitles },
   { on: ['told'], run: tellCandidates },
   { on: ['charges'], run: chargeSent },
+  { on: ['fee waived'], run: waiveWithRequirement },
   { on: ['sources'], run: proposeSources },
   { on: ['sources'], run: researchProgrammes },
   { on: ['awards'], run: lookUpLater },

@@ -12,6 +12,7 @@
  * - `deciders`: nothing; whoever is to decide what was declared is told by mail
  * - `undelivered`: the questions to a source that a mail carried and that are asked by another way
  * - `charges`: what the application is charged by its rules
+ * - `fee waived`: what is owed for what was waived
  * - `vacancy title`: the copies of the title in summaries
  * - `told`: nothing; the candidate is told of it by mail
  * - `owner told`: nothing; the owner of the account is told of it by mail
@@ -29,6 +30,7 @@ export type Effect =
   | 'awards'
   | 'undelivered'
   | 'charges'
+  | 'fee waived'
   | 'vacancy title'
   | 'told'
   | 'owner told'
@@ -194,7 +196,7 @@ export const events = {
   'score-sheet-saved': ['score sheet'],
 
   // Hiring
-  waived: ['application'],
+  waived: ['application', 'fee waived'],
   'matter-voted': ['application'],
   'matter-decided': ['application', 'told'],
   'matter-asked-back': nothing,

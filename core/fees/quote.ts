@@ -11,9 +11,8 @@ export type FeeSituation = {
   domains?: Domains
   /** The day it is sent, ISO. */
   on: string
-  /** Lines that are left out, and lines a person has waived. */
+  /** Lines that are left out. */
   leftOut?: readonly string[]
-  waived?: readonly string[]
 }
 
 /** What something comes to at the least and at the most, in minor units; the same where everything is known. */
@@ -21,8 +20,8 @@ export type Range = { least: number; most: number }
 
 export type QuotedLine = Range & {
   key: string
-  state: 'charged' | 'not needed' | 'exempt' | 'reduced' | 'left out' | 'waived' | 'undecided'
-  /** What it would come to without exemption, waiver or leaving it out. */
+  state: 'charged' | 'not needed' | 'exempt' | 'reduced' | 'left out' | 'undecided'
+  /** What it would come to without exemption or leaving it out. */
   full: Range
   because: FeeBecause
   /** Why it is less: the exemption that counts, by its place in the line. */
@@ -110,13 +109,12 @@ export function quote(schedule: FeeSchedule, situation: FeeSituation): FeeQuote 
 
 function quoteLine(line: FeeLine, amount: FeeAmount, situation: FeeSituation, base: Range): QuotedLine {
   const { key, when, exempt = [], optional } = line
-  const { facts, domains, leftOut = [], waived = [] } = situation
+  const { facts, domains, leftOut = [] } = situation
   const needed = when ? judge(when, facts, domains) : undefined
   const { range, because, open } = amountOf(amount, situation, base)
   const charged: QuotedLine = { key, state: 'charged', ...range, full: range, because, deciding: open }
   if (needed?.truth === false) return { ...charged, ...nothing, state: 'not needed', deciding: [] }
   if (optional && leftOut.includes(key)) return { ...charged, ...nothing, state: 'left out', deciding: [] }
-  if (waived.includes(key)) return { ...charged, ...nothing, state: 'waived', deciding: [] }
   const exemptions = exempt.map(({ when: holds, basisPoints }, nth) => {
     const judged = judge(holds, facts, domains)
     return { nth, basisPoints, truth: judged.truth, deciding: judged.deciding }
@@ -259,10 +257,6 @@ function closeSide(schedule: FeeSchedule, lines: readonly QuotedLine[], rates: r
 }
 
 type Rate = FeeTax & { applies: Truth; deciding: string[] }
-
-/** Whether a quote can be charged: nothing that is open would change it. */
-export const isSettled = ({ total, lines, taxes }: FeeQuote) =>
-  isExact(total) && lines.every(isExact) && taxes.every(isExact)
 
 /** Lines that are charged only for one way of paying. */
 export const dependsOn = ({ when }: { when?: Condition }, fact: string) =>

@@ -1,15 +1,10 @@
 import { minorUnits } from '../money/currency'
+import { writeDecimal } from './decimals'
 import { spokenLocale } from './say'
 
-/**
- * An amount in minor units as people read it: `45.00 EUR`, in German `45,00 EUR`.
- *
- * @param places decimals of the amount, where they are not those of the currency
- */
-export function writeAmount(minor: number, currency: string, places = minorUnits(currency)): string {
-  const decimals = { minimumFractionDigits: places, maximumFractionDigits: places }
-  return `${(minor / 10 ** places).toLocaleString(spokenLocale(), decimals)} ${currency}`.trim()
-}
+/** An amount in minor units as people read it: `45.00 EUR`, in German `45,00 EUR`. */
+export const writeAmount = (minor: number, currency: string): string =>
+  writeDecimal(minor, minorUnits(currency), currency)
 
 /** Hundredths of a per cent as people read them: `7.5 %`. */
 export const writeShare = (basisPoints: number): string =>

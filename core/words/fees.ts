@@ -37,7 +37,6 @@ export function quotedLineWords(line: QuotedLine, of: FeeLine, currency: string,
       ...(of.when ? [say('fees.onlyIf', { condition: conditionWords(of.when, known) })] : []),
     ].join(' ')
   if (state === 'left out') return say('fees.state.leftOut')
-  if (state === 'waived') return say('fees.state.waived')
   return [
     becauseWords(line.because, currency, known),
     exemption && exemptionWords(of, exemption),
@@ -227,4 +226,22 @@ export function paymentWords({ means, state, givenBack }: Payment, currency: str
   const by = say(`fees.paid.${means}`)
   if (state !== 'paid') return `${by}, ${say(`fees.payment.${state}`)}`
   return givenBack > 0 ? `${by}, ${say('fees.payment.givenBack', { amount: writeAmount(givenBack, currency) })}` : by
+}
+
+type Charge = {
+  state: 'open' | 'settled' | 'called off'
+  owed: number
+  currency: string
+  dueOn: string
+  late: boolean
+  total: number
+  takenBack: number
+}
+
+/** How a charge stands: what is to pay and by when, or that it is paid. */
+export function chargeWords({ state, owed, currency, dueOn, late, total, takenBack }: Charge): string {
+  if (state === 'called off') return say('fees.charge.calledOff')
+  if (state === 'settled') return say(total === takenBack ? 'fees.charge.nothing' : 'fees.charge.paid')
+  const values = { amount: writeAmount(owed, currency), day: writeWhen(dueOn) }
+  return late ? say('fees.charge.late', values) : say('fees.charge.open', values)
 }

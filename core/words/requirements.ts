@@ -2,8 +2,8 @@ import { credentialKind, studyLevel } from '../catalogue/catalogue'
 import type { KnownFact } from '../conditions/vocabulary'
 import { writeDays, writeWhen } from '../dates/write'
 import type { Ask, Gate, Requirement } from '../requirements/requirement'
-import { writeAmount } from './amounts'
 import { conditionWords } from './conditions'
+import { writeDecimal } from './decimals'
 import { credentialName, languageName, studyFieldName, studyLevelName } from './names'
 import { say, spokenLanguage } from './say'
 import { translated } from './translations'
@@ -160,7 +160,7 @@ export function credentialAmountWords(credential: string, key: string, amount: n
   const field = credentialKind(credential)?.fields.find((one) => one.key === key)
   if (!field) return String(amount)
   const { label, unit = '' } = translated(field)
-  const written = field.kind === 'money' ? writeAmount(amount, unit, 2) : `${amount} ${unit}`.trim()
+  const written = field.kind === 'money' ? writeDecimal(amount, 2, unit) : `${amount} ${unit}`.trim()
   return `${written} (${label})`
 }
 

@@ -2,7 +2,9 @@ import { v7 as uuid } from 'uuid'
 import { difference, quote } from '#core/fees/quote'
 import type { FeeSchedule } from '#core/fees/schedule'
 import { charged, paid as paidBy, waived } from '#core/money/ledger'
+import { schedulesIn } from '#core/rules/rules'
 import { say } from '#core/words/say'
+import { type StoredValue, writeValue } from '#core/words/stored'
 import { translated } from '#core/words/translations'
 import { recordEvent } from '../platform/audit/record'
 import type { Change } from '../platform/changes'
@@ -35,7 +37,7 @@ export async function recordPayment(
   if (receivedOn > deps.clock.today().toString()) throw invalidField('/body/receivedOn', say('problem.dayInFuture'))
   const now = deps.clock.now()
   const payment = await FeePayment.create({
-    ...{ id: uuid(), chargeId: id, means: 'by hand', amount, currency: charge.currency, state: 'paid', version: 0 },
+    ...{ id: uuid(), chargeId: id, means: 'by hand', amount, currency: charge.currency, state: 'paid' },
     ...{ note: note.trim(), notedBy: actor.name, paidOn: receivedOn, startedAt: now, settledAt: now },
   })
   await received(deps, actor, payment)
@@ -93,7 +95,7 @@ export async function decideFeeProof(
   })
   await correct(deps, actor, charge, {
     cause: `${id} ${answers.version}`,
-    reason: decision.accepted ? say('fees.proofAccepted') : decision.reason.trim(),
+    reason: decision.accepted ? { code: 'fees.proofAccepted' } : decision.reason.trim(),
   })
   return { done: true as const }
 }
@@ -103,7 +105,7 @@ async function correct(
   deps: Deps,
   actor: Account,
   charge: FeeCharge,
-  { cause, reason }: { cause: string; reason: string },
+  { cause, reason }: { cause: string; reason: StoredValue },
 ) {
   const [application, schedule] = await Promise.all([applicationById(charge.applicationId), scheduleOf(charge)])
   const readiness = await readinessOf(deps, application)
@@ -116,9 +118,9 @@ async function correct(
   // What was called off stays so.
   if (more === 0 || charge.state === 'called off') return
   await charge.update({ quote: after })
+  const added = { total: more, tax: is.tax - was.tax }
   if (more < 0) await takeBackOf(deps, actor, charge, schedule, { less: -more, reason, cause })
   else {
-    const added = { total: more, tax: is.tax - was.tax }
     await book(deps, actor, charge, { cause: `correction ${cause}`, postings: charged(added) }, added)
     await FeeCharge.update(
       { state: 'open', settledAt: null, dueOn: deps.clock.today().add({ days: schedule.dueDays }).toString() },
@@ -143,7 +145,8 @@ async function correct(
         schedule,
         () => ({
           lines: [{ title: translated(schedule).title, amount: more }],
-          ...{ tax: [], total: more, because: reason },
+          tax: added.tax === 0 ? [] : [{ title: say('fees.taxes'), basisPoints: 0, amount: added.tax }],
+          ...{ total: more, because: writeValue(reason) },
         }),
         application,
       ),
@@ -159,7 +162,7 @@ async function takeBackOf(
   actor: Account,
   charge: FeeCharge,
   { surplus }: FeeSchedule,
-  { less, reason, cause }: { less: number; reason: string; cause: string },
+  { less, reason, cause }: { less: number; reason: StoredValue; cause: string },
 ) {
   const { total, takenBack, owed } = charge
   const net = total - takenBack
@@ -189,7 +192,26 @@ export async function callOffFees(deps: Deps, changes: readonly Change[]) {
       await charge.reload()
       const amount = Math.min(charge.owed, charge.total - charge.takenBack)
       if (amount > 0)
-        await takeBack(deps, actor, charge, { amount, reason: say('fees.endedReason'), cause: `call-off ${charge.id}` })
+        await takeBack(deps, actor, charge, {
+          amount,
+          reason: { code: 'fees.endedReason' },
+          cause: `call-off ${charge.id}`,
+        })
+    }
+  }
+}
+
+/** Who waives what is to be paid for does without what is still owed of it. */
+export async function waiveWithRequirement(deps: Deps, changes: readonly Change[]) {
+  for (const { actor, applicationId, details } of changes) {
+    if (!applicationId) continue
+    const { requirements } = await readinessOf(deps, await applicationById(applicationId))
+    const waivedNow = requirements.find(({ key }) => key === details?.requirement)
+    const schedule = waivedNow ? schedulesIn(waivedNow) : []
+    if (schedule.length === 0) continue
+    for (const charge of await FeeCharge.findAll({ where: { applicationId, schedule, state: 'open' } })) {
+      await book(deps, actor, charge, { cause: `waiver ${charge.id} ${charge.version}`, postings: waived(charge.owed) })
+      await settleIfPaid(deps, actor, charge, await scheduleOf(charge))
     }
   }
 }

@@ -55,6 +55,13 @@ export async function documentPdf(deps: Deps, document: FeeDocument): Promise<Fi
   })
 }
 
+function taxWords({ taxIncluded }: DocumentContent, { title, basisPoints }: DocumentContent['tax'][number]): string {
+  // Taxes of several rates at once have none of their own.
+  if (basisPoints === 0) return title
+  const share = writeShare(basisPoints)
+  return taxIncluded ? say('fees.taxWithin', { title, share }) : `${title}, ${share}`
+}
+
 async function draw({ organisation }: Deps, { kind, content, issuedAt }: FeeDocument, number: string): Promise<Buffer> {
   const { currency, payer, lines, tax, total, dueOn, means, of, because, reference, transfer } = content
   const written = (minor: number) => writeAmount(minor, currency)
@@ -80,12 +87,7 @@ async function draw({ organisation }: Deps, { kind, content, issuedAt }: FeeDocu
     [
       [say('fees.document.what'), say('fees.document.amount')],
       ...lines.map((line) => [line.title, written(line.amount)]),
-      ...tax.map((one) => [
-        content.taxIncluded
-          ? say('fees.taxWithin', { title: one.title, share: writeShare(one.basisPoints) })
-          : `${one.title}, ${writeShare(one.basisPoints)}`,
-        written(one.amount),
-      ]),
+      ...tax.map((one) => [taxWords(content, one), written(one.amount)]),
       [say('fees.total'), written(total)],
     ],
     [0.76, 0.24],

@@ -46,7 +46,7 @@ export async function scheduleOf({ applicationId, rulesVersion, schedule: key }:
 }
 
 /** What paying in one way adds to a charge, by what it was charged by. */
-export async function surchargeFor(deps: Deps, charge: FeeCharge, schedule: FeeSchedule, means: PayMeans) {
+async function surchargeFor(deps: Deps, charge: FeeCharge, schedule: FeeSchedule, means: PayMeans) {
   const readiness = await readinessOf(deps, await applicationById(charge.applicationId))
   const given = readiness.feeAnswers.find((one) => one.schedule === schedule.key)
   return surchargeOf(schedule, situationOf(schedule, readiness.facts, given), means)
@@ -78,7 +78,7 @@ export async function payByCard(deps: Deps, actor: Account, id: string): Promise
     })
     if (open) return { payment: open, schedule: own }
     const begun = await FeePayment.create({
-      ...{ id: uuid(), chargeId: id, means: 'card', currency: charge.currency, state: 'started', version: 0 },
+      ...{ id: uuid(), chargeId: id, means: 'card', currency: charge.currency, state: 'started' },
       ...{ amount, surcharge, startedAt: deps.clock.now() },
     })
     await askLater(begun.id)

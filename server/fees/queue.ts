@@ -5,6 +5,7 @@ import { feeOptionWords } from '#core/words/facts'
 import { translated } from '#core/words/translations'
 import type { Account, Deps } from '../platform/deps'
 import { notFound } from '../platform/errors/problems'
+import { fileEnding } from '../platform/http/fileEnding'
 import type { FileToKeep } from '../platform/http/serve'
 import { logAccess } from '../privacy/accessLog'
 import { applicationsById } from '../records/applications/find'
@@ -146,6 +147,7 @@ export async function readCharge(deps: Deps, actor: Account, id: string): Promis
       ...{ cause: cause.split(' ')[0]!, at: at.toISOString(), madeBy },
       postings: postings.map(({ account, amount }) => ({ account, amount })),
     })),
+    today: deps.clock.today().toString(),
   }
 }
 
@@ -175,7 +177,5 @@ export async function readFeeProof(
   if (!sha256) throw notFound()
   await logAccess(deps, actor, { candidateId, applicationId, subject: 'file', what: 'file' })
   const { bytes, mediaType } = await readBytes(sha256)
-  return { fileName: `${fact}.${endings[mediaType] ?? 'pdf'}`, mediaType, body: bytes }
+  return { fileName: `${fact}.${fileEnding(mediaType)}`, mediaType, body: bytes }
 }
-
-const endings: Readonly<Record<string, string>> = { 'application/pdf': 'pdf', 'image/jpeg': 'jpg', 'image/png': 'png' }

@@ -2,6 +2,7 @@ import { literal } from 'sequelize'
 import { v7 as uuid } from 'uuid'
 import { charged, paid, taxWithinPart } from '#core/money/ledger'
 import { say } from '#core/words/say'
+import { type StoredValue, writeValue } from '#core/words/stored'
 import { translated } from '#core/words/translations'
 import { recordEvent } from '../platform/audit/record'
 import { changeWhere } from '../platform/database/compareAndSet'
@@ -44,7 +45,7 @@ export async function refund(
   })
   const surplus = Math.max(0, -charge.owed)
   if (amount > surplus)
-    await takeBack(deps, actor, charge, { amount: amount - surplus, reason, cause: `refund ${made.id}` })
+    await takeBack(deps, actor, charge, { amount: amount - surplus, reason: reason.trim(), cause: `refund ${made.id}` })
   if (payment.means === 'card') await queueJob('refund', { refundId: made.id })
   else await refundDone(deps, actor, made)
   return { done: true as const }
@@ -55,7 +56,7 @@ export async function takeBack(
   deps: Deps,
   actor: Actor,
   charge: FeeCharge,
-  { amount, reason, cause }: { amount: number; reason: string; cause: string },
+  { amount, reason, cause }: { amount: number; reason: StoredValue; cause: string },
 ) {
   const { total, takenBack, tax: inAll } = charge
   if (takenBack + amount > total) throw problems.tooMuch()
@@ -83,7 +84,7 @@ export async function takeBack(
         lines: [{ title: translated(schedule).title, amount: -amount }],
         tax: tax === 0 ? [] : [{ title: say('fees.taxes'), basisPoints: 0, amount: -tax }],
         total: -amount,
-        because: reason.trim(),
+        because: writeValue(reason),
         ...(invoice ? { of: numberOf(invoice) } : {}),
       }),
       application,

@@ -38,7 +38,9 @@ export const feeRoutes = [
   bind(contract.refundPayment, ({ deps, actor, input }) => refund(deps, actor, input.params.id, input.body)),
   bind(contract.waiveFee, ({ deps, actor, input }) => waiveFee(deps, actor, input.params.id, input.body)),
   bind(contract.listTransfers, ({ input }) => listTransfers(input.query)),
-  bind(contract.takeStatement, ({ deps, actor, input }) => takeStatement(deps, actor, input.body as Buffer)),
+  bind(contract.takeStatement, ({ deps, actor, input }) => takeStatement(deps, actor, input.body as Buffer), {
+    transaction: false,
+  }),
   bind(contract.assignTransfer, ({ deps, actor, input }) => assignTransfer(deps, actor, input.params.id, input.body)),
   bind(contract.setTransferAside, ({ deps, actor, input }) =>
     setTransferAside(deps, actor, input.params.id, input.body.reason),

@@ -108,7 +108,7 @@ export async function redeemVoucher(deps: Deps, actor: Account, id: string, code
     throw problems.voucherUsed()
   const payment = await FeePayment.create({
     ...{ id: uuid(), chargeId: id, means: 'voucher', amount: covered, currency: charge.currency, state: 'paid' },
-    ...{ startedAt: usedAt, settledAt: usedAt, note: voucher.batch, version: 0 },
+    ...{ startedAt: usedAt, settledAt: usedAt, note: voucher.batch },
   })
   await received(deps, actor, payment)
   await charge.reload()

@@ -40,6 +40,7 @@ export async function waive(
     about: requirement.title,
     candidateId: application.candidateId,
     applicationId: id,
+    details: { requirement: key },
   })
   return { done: true as const }
 }

@@ -163,7 +163,7 @@ const feeChanged = (
     values: {
       fee: values.fee!,
       what: { code, values: { fee: values.fee! } },
-      reason: String(details.reason ?? ''),
+      reason: (details.reason ?? '') as StoredValue,
       link,
     },
   })

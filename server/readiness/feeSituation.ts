@@ -10,14 +10,13 @@ export function situationOf(
   schedule: FeeSchedule,
   facts: FileFacts,
   given: Pick<FeeAnswers, 'facts' | 'leftOut'> | undefined,
-  means: PayMeans | 'none' = 'none',
 ): FeeSituation {
   return {
     facts: {
       ...factsOfFile(facts),
       ...facts.answers,
       ...factsOfFee(schedule, given?.facts ?? {}),
-      [meansFact]: means,
+      [meansFact]: 'none',
     },
     ...(facts.domains ? { domains: facts.domains } : {}),
     on: facts.today.toString(),

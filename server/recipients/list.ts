@@ -1,6 +1,7 @@
 import type { PermissionLine, Recipients } from '#contract/recipients'
 import { permissionState } from '#core/recipients/delivery'
 import type { Account, Deps } from '../platform/deps'
+import { fileEnding } from '../platform/http/fileEnding'
 import type { FileToKeep } from '../platform/http/serve'
 import { logAccess } from '../privacy/accessLog'
 import { isNameless } from '../privacy/nameless'
@@ -83,10 +84,8 @@ export async function readPermission(
   return fileOf(found)
 }
 
-const endings: Readonly<Record<string, string>> = { 'application/pdf': 'pdf', 'image/jpeg': 'jpg', 'image/png': 'png' }
-
 async function fileOf({ sha256 }: RecipientPermission): Promise<FileToKeep> {
   if (!sha256) throw problems.notPermitted()
   const { bytes, mediaType } = await readBytes(sha256)
-  return { fileName: `permission.${endings[mediaType] ?? 'pdf'}`, mediaType, body: bytes }
+  return { fileName: `permission.${fileEnding(mediaType)}`, mediaType, body: bytes }
 }

@@ -19,7 +19,6 @@ export default {
   'fees.because.share.most': '{{share}} von {{of}}, aber nicht mehr als dies.',
   'fees.state.notNeeded': 'Nicht für Sie.',
   'fees.state.leftOut': 'Weggelassen.',
-  'fees.state.waived': 'Ihnen erlassen.',
   'fees.state.exempt': 'Frei: {{because}}',
   'fees.state.reduced': '{{share}} weniger: {{because}}',
   'fees.state.undecided': 'Hängt ab von {{facts}}.',

@@ -16,7 +16,6 @@ export default {
   'fees.because.share.most': '{{share}} of {{of}}, but no more than this.',
   'fees.state.notNeeded': 'Not for you.',
   'fees.state.leftOut': 'Left out.',
-  'fees.state.waived': 'Waived for you.',
   'fees.state.exempt': 'Free: {{because}}',
   'fees.state.reduced': '{{share}} less: {{because}}',
   'fees.state.undecided': 'Depends on {{facts}}.',

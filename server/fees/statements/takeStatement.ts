@@ -6,6 +6,7 @@ import { type Match, matchTransfer, type Payable } from '#core/money/matching'
 import { say } from '#core/words/say'
 import { recordEvent } from '../../platform/audit/record'
 import { changeWhere } from '../../platform/database/compareAndSet'
+import { inTransaction } from '../../platform/database/connection'
 import type { Account, Deps } from '../../platform/deps'
 import { invalidField, notFound } from '../../platform/errors/problems'
 import { BankTransfer, FeeCharge, FeePayment } from '../../records/fees/model'
@@ -23,24 +24,28 @@ const pageSize = 50
 export async function takeStatement(deps: Deps, actor: Account, bytes: Buffer) {
   const { transfers, passedOver } = readStatement(bytes)
   const counts = { booked: 0, toLookAt: 0, known: 0, passedOver }
-  for (const stated of transfers) {
-    const row = await keep(deps, actor, stated)
-    if (!row) {
-      counts.known += 1
-      continue
-    }
-    const match = matchTransfer(stated, await payables(stated))
-    if (match.by === 'reference') {
-      await pay(deps, actor, row, match.parts)
-      counts.booked += 1
-    } else counts.toLookAt += 1
-  }
+  // One after the other, so that a long statement holds nobody up; where it breaks off it is read again, and goes on.
+  for (const stated of transfers)
+    counts[await inTransaction(deps.sequelize, () => takeTransfer(deps, actor, stated))] += 1
   await recordEvent(deps, actor, {
     code: 'statement-read',
     values: { count: transfers.length, booked: counts.booked },
     details: counts,
   })
   return counts
+}
+
+async function takeTransfer(
+  deps: Deps,
+  actor: Account,
+  stated: StatedTransfer,
+): Promise<'booked' | 'toLookAt' | 'known'> {
+  const row = await keep(deps, actor, stated)
+  if (!row) return 'known'
+  const match = matchTransfer(stated, await payables(stated))
+  if (match.by !== 'reference') return 'toLookAt'
+  await pay(deps, actor, row, match.parts)
+  return 'booked'
 }
 
 /** Keeps a transfer that is not there yet. */
@@ -93,7 +98,7 @@ async function pay(deps: Deps, actor: Account, row: BankTransfer, parts: readonl
   for (const { id, amount } of parts) {
     const now = deps.clock.now()
     const payment = await FeePayment.create({
-      ...{ id: uuid(), chargeId: id, means: 'transfer', amount, currency: row.currency, state: 'paid', version: 0 },
+      ...{ id: uuid(), chargeId: id, means: 'transfer', amount, currency: row.currency, state: 'paid' },
       ...{ note: row.payer || null, paidOn: row.bookedOn, transferId: row.id, startedAt: now, settledAt: now },
     })
     await received(deps, actor, payment)

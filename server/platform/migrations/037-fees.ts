@@ -23,7 +23,7 @@ export const up = [
     id ${id} PRIMARY KEY, chargeId ${id}, means VARCHAR(10) ${ascii} NOT NULL, amount BIGINT NOT NULL,
     surcharge JSON, currency CHAR(3) ${ascii} NOT NULL, state VARCHAR(10) ${ascii} NOT NULL, because VARCHAR(40) ${ascii},
     providerId VARCHAR(100) ${ascii}, givenBack BIGINT NOT NULL DEFAULT 0, note VARCHAR(255), notedBy VARCHAR(255),
-    paidOn DATE, transferId CHAR(36) BINARY, startedAt DATETIME(3) NOT NULL, settledAt DATETIME(3), version INT NOT NULL,
+    paidOn DATE, transferId CHAR(36) BINARY, startedAt DATETIME(3) NOT NULL, settledAt DATETIME(3),
     KEY (chargeId, startedAt), UNIQUE KEY (providerId))`,
   `CREATE TABLE IF NOT EXISTS fee_refunds (
     id ${id} PRIMARY KEY, paymentId ${id}, chargeId ${id}, amount BIGINT NOT NULL, reason VARCHAR(500) NOT NULL,

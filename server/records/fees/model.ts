@@ -6,6 +6,7 @@ import {
   Model,
   type Sequelize,
 } from 'sequelize'
+import type { feeDocumentKinds } from '#contract/fees'
 import type { GivenFeeFacts } from '#core/fees/facts'
 import type { FeeQuote } from '#core/fees/quote'
 import type { FeeLine } from '#core/fees/schedule'
@@ -100,7 +101,6 @@ export class FeePayment extends Model<InferAttributes<FeePayment>, InferCreation
   declare transferId: CreationOptional<string | null>
   declare startedAt: Date
   declare settledAt: CreationOptional<Date | null>
-  declare version: number
 }
 
 export type SurchargeLine = { key: string; amount: number; tax: number }
@@ -161,8 +161,7 @@ export class LedgerPosting extends Model<InferAttributes<LedgerPosting>, InferCr
   declare amount: number
 }
 
-export const documentKinds = ['invoice', 'receipt', 'credit note'] as const
-export type DocumentKind = (typeof documentKinds)[number]
+export type DocumentKind = (typeof feeDocumentKinds)[number]
 
 /** What an invoice, a receipt or a credit note says; amounts in minor units. */
 export type DocumentContent = {
@@ -264,7 +263,6 @@ export function defineFees(sequelize: Sequelize) {
     transferId: uuidOrNull,
     startedAt: moment,
     settledAt: momentOrNull,
-    version: whole,
   })
   define(FeeRefund, sequelize, 'fee_refunds', {
     id,

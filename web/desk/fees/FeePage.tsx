@@ -1,12 +1,12 @@
 import { useState } from 'react'
-import { Link, useParams } from 'react-router'
+import { Link } from 'react-router'
 import type { ChargeDetail, FeePaymentLine } from '#contract/fees'
 import { writeWhen } from '#core/dates/write'
 import { knownFeeFacts } from '#core/fees/facts'
 import { amountInDigits, readAmount } from '#core/money/currency'
 import { writeCreditorReference } from '#core/money/reference'
 import { writeAmount } from '#core/words/amounts'
-import { paymentWords } from '#core/words/fees'
+import { chargeWords, paymentWords } from '#core/words/fees'
 import { isReason } from '#core/words/reason'
 import { say } from '#core/words/say'
 import { api } from '../../api'
@@ -27,8 +27,7 @@ import { useKeys } from '../useKeys'
 type Doing = { act: 'received' | 'waive' } | { act: 'refund'; payment: FeePaymentLine }
 
 /** One fee: how it came about, what was paid, every movement; and what can be done about it. */
-export function FeePage() {
-  const { id = '' } = useParams()
+export function FeePage({ id }: { id: string }) {
   const { data, error, refetch } = api.endpoints.readCharge.useQuery(
     { params: { id } },
     { refetchOnMountOrArgChange: true, refetchOnFocus: true },
@@ -220,13 +219,8 @@ const causeOf = (cause: string) => causes.find((one) => one === cause) ?? 'noted
 const accounts = ['receivable', 'income', 'tax', 'provider', 'bank', 'by hand', 'vouchers', 'waived'] as const
 const accountOf = (account: string) => accounts.find((one) => one === account) ?? 'receivable'
 
-function standing({ state, owed, currency, dueOn, late, total, takenBack }: ChargeDetail): string {
-  if (owed < 0) return say('fees.toGiveBack', { amount: writeAmount(-owed, currency) })
-  if (state === 'called off') return say('fees.charge.calledOff')
-  if (state === 'settled') return total - takenBack === 0 ? say('fees.charge.nothing') : say('fees.charge.paid')
-  const values = { amount: writeAmount(owed, currency), day: writeWhen(dueOn) }
-  return late ? say('fees.charge.late', values) : say('fees.charge.open', values)
-}
+const standing = (charge: ChargeDetail): string =>
+  charge.owed < 0 ? say('fees.toGiveBack', { amount: writeAmount(-charge.owed, charge.currency) }) : chargeWords(charge)
 
 /** What was given for the fee alone, and the papers that show it: each is accepted or refused. */
 function Facts({ detail: { id, facts } }: { detail: ChargeDetail }) {
@@ -294,10 +288,10 @@ function Facts({ detail: { id, facts } }: { detail: ChargeDetail }) {
 
 type Closing = { detail: ChargeDetail; onClose: () => void }
 
-function Received({ detail: { id, currency, owed }, onClose }: Closing) {
+function Received({ detail: { id, currency, owed, today }, onClose }: Closing) {
   const { act, busy, problem } = useAct('recordPayment')
   const [amount, setAmount] = useState(amountInDigits(owed, currency))
-  const [receivedOn, setReceivedOn] = useState(new Date().toISOString().slice(0, 10))
+  const [receivedOn, setReceivedOn] = useState(today)
   const [note, setNote] = useState('')
   const read = readAmount(amount, currency)
   const record = async () => {

@@ -2,8 +2,7 @@ import { screen, waitFor, within } from '@testing-library/react'
 import type { ChargeDetail, ChargeLine } from '#contract/fees'
 import { aCharge, aFee, aPayment } from '../../../test/fees'
 import { showPage } from '../../../test/page'
-import { FeePage } from './FeePage'
-import { FeeQueue } from './FeeQueue'
+import { FeePlace } from './FeePlace'
 import { Transfers } from './Transfers'
 import { Vouchers } from './Vouchers'
 
@@ -20,7 +19,7 @@ test('the queue says what is owed, since when it is late, and what is to be give
     line,
     { ...line, id: '0190a3f0-0000-7000-8000-0000000000c9', name: 'Bo Bach', owed: -500, state: 'settled' },
   ]
-  const { user, where } = await showPage(<FeeQueue />, {
+  const { user, where } = await showPage(<FeePlace />, {
     roles: ['money'],
     listCharges: ({ query }: { query: { queue?: string } }) => ({
       charges: query.queue === 'late' ? [] : charges,
@@ -40,11 +39,11 @@ test('the queue says what is owed, since when it is late, and what is to be give
 
 const detail = (over: Partial<ChargeDetail> = {}): ChargeDetail => {
   const { schedule, quote } = aFee()
-  return { ...aCharge(), line, schedule, quote, facts: [], refunds: [], movements: [], ...over }
+  return { ...aCharge(), line, schedule, quote, facts: [], refunds: [], movements: [], today: '2026-12-01', ...over }
 }
 const show = (over: Partial<ChargeDetail> = {}, roles = ['money'] as const) =>
-  showPage(<FeePage />, {
-    ...{ roles: [...roles], at: `/desk/fees/${id}`, path: '/desk/fees/:id', readCharge: detail(over) },
+  showPage(<FeePlace />, {
+    ...{ roles: [...roles], at: `/desk/fees/${id}`, path: '/desk/fees/:id?', readCharge: detail(over) },
     ...{
       recordPayment: { done: true },
       waiveFee: { done: true },

@@ -11,6 +11,7 @@ import { say } from '#core/words/say'
 import { translated } from '#core/words/translations'
 import { api } from '../../api'
 import { FeeFactField } from '../../fees/FeeFactField'
+import { LeaveOut } from '../../fees/LeaveOut'
 import { lookedAt } from '../../fees/lookedAt'
 import { QuoteTable } from '../../fees/QuoteTable'
 import { useChangedLines } from '../../fees/useChangedLines'
@@ -120,32 +121,5 @@ function Estimate({ schedule, form, today, answers, onAnswer }: Props) {
       </div>
       <p className="mt-2 text-[0.93em] text-ink-2">{scheduleTerms(schedule)}</p>
     </Sheet>
-  )
-}
-
-type LeaveOutProps = {
-  schedule: FeeSchedule
-  line: string
-  leftOut: readonly string[]
-  onChange: (leftOut: string[]) => void
-  busy?: boolean
-}
-
-/** An option that a payer may leave out, and take in again. */
-export function LeaveOut({ schedule, line, leftOut, onChange, busy }: LeaveOutProps) {
-  const own = schedule.lines.find(({ key }) => key === line)
-  if (!own?.optional) return null
-  return (
-    <label className="mt-0.5 inline-flex items-center gap-1.5 text-[0.93em]">
-      <input
-        type="checkbox"
-        checked={!leftOut.includes(line)}
-        disabled={busy}
-        onChange={({ target: { checked } }) =>
-          onChange(checked ? leftOut.filter((one) => one !== line) : [...leftOut, line])
-        }
-      />
-      {say('fees.iWantThis')}
-    </label>
   )
 }

@@ -2,11 +2,10 @@ import QRCode from 'qrcode'
 import { useEffect, useState } from 'react'
 import { Link } from 'react-router'
 import type { FeeChargeView, OwnFee } from '#contract/fees'
-import { writeWhen } from '#core/dates/write'
 import { knownFeeFacts } from '#core/fees/facts'
 import { writeCreditorReference } from '#core/money/reference'
 import { writeAmount } from '#core/words/amounts'
-import { paymentWords } from '#core/words/fees'
+import { chargeWords, paymentWords } from '#core/words/fees'
 import { say } from '#core/words/say'
 import { translated } from '#core/words/translations'
 import { api } from '../../api'
@@ -45,7 +44,7 @@ function Fee({ id, fee, charge, cards }: { id: string; fee: OwnFee; charge: FeeC
         <span
           className={`font-semibold ${charge.late ? 'text-contradicted' : state === 'open' ? 'text-soon-ink' : 'text-confirmed'}`}
         >
-          {stateWords(charge)}
+          {chargeWords(charge)}
         </span>
       </p>
       {state === 'open' && schedule.holds && <p className="text-ink-2">{say('fees.nothingBefore')}</p>}
@@ -89,13 +88,6 @@ function Fee({ id, fee, charge, cards }: { id: string; fee: OwnFee; charge: FeeC
       </p>
     </article>
   )
-}
-
-function stateWords({ state, owed, currency, dueOn, late, total, takenBack }: FeeChargeView): string {
-  if (state === 'called off') return say('fees.charge.calledOff')
-  if (state === 'settled') return total - takenBack === 0 ? say('fees.charge.nothing') : say('fees.charge.paid')
-  const values = { amount: writeAmount(owed, currency), day: writeWhen(dueOn) }
-  return late ? say('fees.charge.late', values) : say('fees.charge.open', values)
 }
 
 function Pay({ fee, charge, cards }: { fee: OwnFee; charge: FeeChargeView; cards: boolean }) {

@@ -1,4 +1,4 @@
-import { useState } from 'react'
+import { useRef, useState } from 'react'
 import type { Draft } from '#contract/applications'
 import type { OwnFee } from '#contract/fees'
 import { domainsOf } from '#core/conditions/vocabulary'
@@ -10,14 +10,15 @@ import { say } from '#core/words/say'
 import { translated } from '#core/words/translations'
 import { api } from '../../api'
 import { FeeFactField } from '../../fees/FeeFactField'
+import { LeaveOut } from '../../fees/LeaveOut'
 import { QuoteTable } from '../../fees/QuoteTable'
 import { useChangedLines } from '../../fees/useChangedLines'
 import { FileButton } from '../../ui/FileButton'
 import { ProblemNote } from '../../ui/ProblemNote'
 import { Sheet } from '../../ui/Sheet'
 import { useAct } from '../../useAct'
+import { useInTurn } from '../../useInTurn'
 import type { Autosave } from '../apply/useAutosave'
-import { LeaveOut } from './FeeEstimate'
 
 /** What a fee comes to with what has been typed so far, before it is saved. */
 function useQuote(fee: OwnFee, draft: Draft, autosave: Autosave) {
@@ -71,38 +72,62 @@ function Beside({ fee, draft, autosave }: { fee: OwnFee; draft: Draft; autosave:
 
 /** What it costs, line by line, with what is asked for it alone: before sending. */
 export function FeesToSend({ draft, autosave }: { draft: Draft; autosave: Autosave }) {
-  const { data } = api.endpoints.listOwnFees.useQuery({ params: { id: draft.id } })
+  const { data, refetch } = api.endpoints.listOwnFees.useQuery({ params: { id: draft.id } })
   if (!data) return null
-  return data.fees.map((fee) => <ToSend key={fee.schedule.key} fee={fee} draft={draft} autosave={autosave} />)
+  return data.fees.map((fee) => (
+    <ToSend key={fee.schedule.key} fee={fee} draft={draft} autosave={autosave} onRefused={() => void refetch()} />
+  ))
 }
 
-function ToSend({ fee, draft, autosave }: { fee: OwnFee; draft: Draft; autosave: Autosave }) {
-  const { schedule, given, leftOut, version } = fee
-  const { known, quoted, changed } = useQuote(fee, draft, autosave)
-  const { act, busy, problem } = useAct('saveFeeAnswers')
-  const params = { id: draft.id, schedule: schedule.key }
+/** Keeps what is given for a fee as fast as it is typed: what comes while a reply is awaited goes with the next. */
+function useFeeAnswers({ schedule, leftOut, version }: OwnFee, id: string, onRefused: () => void) {
+  const { act, problem } = useAct('saveFeeAnswers')
+  const inTurn = useInTurn()
+  const unsaved = useRef<{ facts?: Record<string, string>; leftOut?: string[] }>({})
+  const saved = useRef(version)
+  const [typed, setTyped] = useState<string[]>()
+  const keep = (more: typeof unsaved.current) => {
+    unsaved.current = { ...unsaved.current, ...more }
+    void inTurn(async () => {
+      const body = unsaved.current
+      unsaved.current = {}
+      const params = { id, schedule: schedule.key }
+      const reply = await act({ params, body: { version: Math.max(version, saved.current), ...body } })
+      if (reply) saved.current = reply.version
+      else {
+        // What was not taken goes with what is typed next, on what is kept by then.
+        onRefused()
+        unsaved.current = { ...body, ...unsaved.current, facts: { ...body.facts, ...unsaved.current.facts } }
+      }
+    })
+  }
+  return {
+    problem,
+    leftOut: typed ?? leftOut,
+    giveFact: (key: string, value: string) => keep({ facts: { ...unsaved.current.facts, [key]: value } }),
+    leaveOut: (next: string[]) => {
+      setTyped(next)
+      keep({ leftOut: next })
+    },
+  }
+}
+
+type ToSendProps = { fee: OwnFee; draft: Draft; autosave: Autosave; onRefused: () => void }
+
+function ToSend({ fee, draft, autosave, onRefused }: ToSendProps) {
+  const { schedule, given } = fee
+  const { leftOut, problem, giveFact, leaveOut } = useFeeAnswers(fee, draft.id, onRefused)
+  const { known, quoted, changed } = useQuote({ ...fee, leftOut }, draft, autosave)
   return (
     <Sheet>
       <h2 className="mb-1 text-[1.2em]">{say('fees.whatItCosts')}</h2>
-      <FactsOfFee
-        fee={fee}
-        applicationId={draft.id}
-        onFact={(key, value) => void act({ params, body: { version, facts: { [key]: value } } })}
-      />
+      <FactsOfFee fee={fee} applicationId={draft.id} onFact={giveFact} />
       <QuoteTable
         schedule={schedule}
         quote={quoted}
         known={known}
         changed={changed}
-        act={(key) => (
-          <LeaveOut
-            schedule={schedule}
-            line={key}
-            leftOut={leftOut}
-            busy={busy}
-            onChange={(next) => void act({ params, body: { version, leftOut: next } })}
-          />
-        )}
+        act={(key) => <LeaveOut schedule={schedule} line={key} leftOut={leftOut} onChange={leaveOut} />}
       />
       <ProblemNote problem={problem} />
       <p className="mt-2 text-[0.93em] text-ink-2">

@@ -121,9 +121,28 @@ describe('in an application', () => {
     expect(sent).toMatchObject([
       { name: 'addFeeProof', params: { id, schedule: 'fees', fact: 'apprentice' } },
       { name: 'saveFeeAnswers', body: { version: 3, facts: { apprentice: 'no' } } },
-      { name: 'saveFeeAnswers', body: { version: 3, leftOut: ['meals'] } },
+      { name: 'saveFeeAnswers', body: { version: 4, leftOut: ['meals'] } },
     ])
     expect(screen.getByText(/read by those who look after money/)).toBeTruthy()
+  })
+
+  test('what is typed while the last is being kept is kept after it; what was refused goes with the next', async () => {
+    const nights = { key: 'nights', label: 'How many nights?', kind: 'number' as const }
+    let version = 0
+    const { user, sent } = await showPage(<FeesToSend draft={draft} autosave={autosave('no')} />, {
+      roles: ['candidate'],
+      listOwnFees: give({ schedule: aSchedule({ facts: [nights], lines: schedule.lines.slice(1, 2) }), version }),
+      saveFeeAnswers: () => {
+        version += 1
+        return version === 1 ? { problem: { status: 409, code: 'changed-meanwhile' } } : { version }
+      },
+    } as never)
+    await user.type(await screen.findByLabelText('How many nights?'), '123')
+    await user.click(screen.getByRole('checkbox', { name: 'I want this' }))
+    // Whatever was not refused holds all of it, in the order it was typed.
+    const kept = () => Object.assign({}, ...sent.slice(1).map(({ body }) => body))
+    await waitFor(() => expect(kept()).toMatchObject({ facts: { nights: '123' }, leftOut: ['meals'] }))
+    expect(sent[0]).toMatchObject({ body: { facts: { nights: '1' } } })
   })
 })
 
