@@ -130,7 +130,7 @@ const isThing = (part: string) => part.endsWith('s') || part === 'people' || sin
 test('addresses are made of things, and what is done to one is a verb at the end', () => {
   const odd = endpoints.flatMap(({ name, path }) => {
     const [api, ...parts] = partsOf(path)
-    const things = parts.filter((part) => !['desk', 'my', 'demo'].includes(part))
+    const things = parts.filter((part) => !['desk', 'my', 'employer', 'demo'].includes(part))
     const last = things.at(-1)!
     const fine = api === 'api' && things.slice(0, -1).every(isThing) && (isThing(last) || verbs.includes(last))
     return fine ? [] : [`${name} ${path}`]

@@ -1,6 +1,6 @@
 import { type TBoolean, Type } from '@sinclair/typebox'
 import { type TwoPersonPolicy, twoPersonPolicies } from '#core/rights/policies'
-import { type RightsTable, rights, type StaffRole, staffRoles } from '#core/rights/rights'
+import { type RightsTable, rights, roles, type StaffRole, staffRoles } from '#core/rights/rights'
 import { languages } from '#core/words/say'
 import { Mail } from './accounts'
 import { endpoint } from './endpoint'
@@ -209,7 +209,7 @@ export const readInvitation = endpoint({
   reply: Type.Object({
     name: Type.String(),
     mail: Type.String(),
-    roles: Roles,
+    roles: Type.Array(oneOf(roles)),
     organisation: Type.String(),
     throughProvider: orNull(Type.String({ description: 'Where there is no password, who they sign in through' })),
   }),

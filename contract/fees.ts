@@ -15,6 +15,8 @@ const byId = Type.Object({ id: Id })
 export const chargeStates = ['open', 'settled', 'called off'] as const
 export const paymentStates = ['started', 'paid', 'declined', 'abandoned', 'odd'] as const
 const paidBy = ['card', 'transfer', 'by hand', 'voucher'] as const
+/** `returned`: it goes back to the candidate what an employer had taken over. */
+export const payerRequestStates = ['asked', 'accepted', 'declined', 'withdrawn', 'lapsed', 'returned'] as const
 export const feeDocumentKinds = ['invoice', 'receipt', 'credit note'] as const
 
 const FeePayment = Type.Object({
@@ -54,6 +56,20 @@ const FeeCharge = Type.Object({
   ),
   payments: Type.Array(FeePayment),
   documents: Type.Array(FeeDocument),
+  /** Employers who were asked to pay, the newest last. */
+  requests: Type.Array(
+    Type.Object({
+      id: Id,
+      employer: Type.String(),
+      state: oneOf(payerRequestStates),
+      lines: orNull(Type.Array(Type.String())),
+      amount: Minor,
+      orderNumber: Type.String(),
+      askedAt: Moment,
+      decidedAt: orNull(Moment),
+      reason: orNull(Type.String()),
+    }),
+  ),
 })
 export type FeeChargeView = Static<typeof FeeCharge>
 
@@ -397,6 +413,9 @@ export const readVacancyFees = endpoint({
   invalidates: ['vacancies'],
 })
 
+/** What a transfer pays: what somebody was charged, or an invoice to an employer. */
+export const payableKinds = ['charge', 'employer invoice'] as const
+
 export const transferStates = ['to look at', 'booked', 'set aside'] as const
 
 const TransferLine = Type.Object({
@@ -409,7 +428,7 @@ const TransferLine = Type.Object({
   text: Type.String(),
   state: oneOf(transferStates),
   reason: orNull(Type.String()),
-  proposed: Type.Array(Type.Object({ charge: Id, name: Type.String(), owed: Minor }), {
+  proposed: Type.Array(Type.Object({ pays: Id, kind: oneOf(payableKinds), name: Type.String(), owed: Minor }), {
     description: 'What it may pay, by amount and name',
   }),
 })
@@ -455,7 +474,7 @@ export const assignTransfer = endpoint({
   access: 'money.record',
   params: byTransfer,
   body: Type.Object({
-    parts: Type.Array(Type.Object({ charge: Id, amount: AmountToPay }), { minItems: 1, maxItems: 20 }),
+    parts: Type.Array(Type.Object({ pays: Id, amount: AmountToPay }), { minItems: 1, maxItems: 20 }),
   }),
   reply: Done,
   idempotent: true,

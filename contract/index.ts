@@ -13,6 +13,7 @@ import * as desk from './desk'
 import * as documents from './documents'
 import * as dryRuns from './dryRuns'
 import * as duplicates from './duplicates'
+import * as employers from './employers'
 import type { Endpoint } from './endpoint'
 import * as enquiries from './enquiries'
 import * as equality from './equality'
@@ -108,6 +109,7 @@ const everything = {
   ...imports,
   ...scoring,
   ...duplicates,
+  ...employers,
   ...redFlags,
   ...recipients,
   ...reports,

@@ -64,7 +64,7 @@ const ChosenRecipient = Type.Object({
     Type.Object({
       title: Type.String(),
       why: Type.String(),
-      who: oneOf(['candidate', 'desk', 'source', 'hiring manager'] as const),
+      who: oneOf(['candidate', 'desk', 'source', 'employer', 'hiring manager'] as const),
     }),
     { description: 'What it still needs before it receives anything' },
   ),

@@ -18,7 +18,8 @@ const onFewPages = ['checkCredential', 'checkByLink', 'openSharedRecord', 'readS
  */
 const all = Object.entries(contract).map(([name, { method, path, access, idempotent, bytes, behalf, invalidates }]) => {
   const called = { method, path, access, invalidates, ...onlyTrue({ idempotent, bytes, behalf }) }
-  const own = (access === 'candidate' && !onPublicPages.includes(name)) || onFewPages.includes(name)
+  const own =
+    ((access === 'candidate' || access === 'employer') && !onPublicPages.includes(name)) || onFewPages.includes(name)
   return { name, called, of: isRight(access) && !elsewhere.includes(name) ? 'desk' : own ? 'own' : 'anybody' }
 })
 const table = (of: string) => Object.fromEntries(all.flatMap((one) => (one.of === of ? [[one.name, one.called]] : [])))

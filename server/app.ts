@@ -23,6 +23,7 @@ import { serveUploads } from './documents/uploads'
 import { duplicatesRoutes } from './duplicates/routes'
 import { enquiryRoutes } from './enquiries/routes'
 import { servePlainReply } from './enquiries/servePlainReply'
+import { employerRoutes } from './fees/employers/routes'
 import { feeRoutes } from './fees/routes'
 import { serveNotices } from './fees/serveNotices'
 import { hiringRoutes } from './hiring/routes'
@@ -82,6 +83,7 @@ export const routes = [
   ...equalityRoutes,
   ...hiringRoutes,
   ...feeRoutes,
+  ...employerRoutes,
   ...deskRoutes,
   ...auditRoutes,
   ...privacyRoutes,

@@ -6,6 +6,8 @@ import { forgetReaders } from './desk/ownership'
 import { queueUnread } from './documents/reading/readQueued'
 import { forgetOldUploads } from './documents/uploads'
 import { advanceDue, releaseDue } from './enquiries/pass'
+import { lookAfterRequests } from './fees/employers/ask'
+import { invoiceMonths, remindEmployers } from './fees/employers/invoice'
 import { checkLedgerNightly } from './fees/ledger'
 import { remindOfFees } from './fees/remind'
 import { remindOfOffers, tellOfExpiredOffers } from './hiring/offerReminders'
@@ -45,6 +47,9 @@ export async function runDaily(deps: Deps) {
     remindOfClosing,
     remindOfQuiet,
     remindOfFees,
+    lookAfterRequests,
+    invoiceMonths,
+    remindEmployers,
     checkLedgerNightly,
     remindOfOffers,
     tellOfExpiredOffers,

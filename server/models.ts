@@ -15,6 +15,7 @@ import { defineReadings } from './records/documents/readings'
 import { defineDoubles } from './records/duplicates/model'
 import { defineVerification } from './records/enquiries/model'
 import { defineEquality } from './records/equality/model'
+import { defineEmployers } from './records/fees/employers'
 import { defineFees } from './records/fees/model'
 import { defineHeard } from './records/heard/model'
 import { defineForecasts } from './records/hiring/forecasts'
@@ -55,6 +56,7 @@ export function defineModels(sequelize: Sequelize) {
     defineDecisions,
     defineUnfinished,
     defineFees,
+    defineEmployers,
     defineForecasts,
     defineHiring,
     defineJobs,

@@ -85,6 +85,7 @@ const chargeId = '0190a3f0-0000-7000-8000-0000000000c1'
 export const aCharge = (over: Partial<FeeChargeView> = {}): FeeChargeView => ({
   ...{ id: chargeId, title: 'Examination fee', currency: 'EUR', state: 'open', total: 4500, takenBack: 0, owed: 4500 },
   ...{ reference: 'RF18539007547034', dueOn: '2026-12-11', late: false, transfer: null, payments: [], documents: [] },
+  requests: [],
   ...over,
 })
 

@@ -41,7 +41,7 @@ import { answerScanner } from '../standins/scanner'
 import { answerTexts, openPhones } from '../standins/texts'
 import { type Visitor, visitor } from './client'
 
-const password = 'a-long-enough-secret'
+export const password = 'a-long-enough-secret'
 
 type Furnishing = {
   identityProvider?: Partial<ProviderConfig>

@@ -25,6 +25,7 @@ const openTitles: Record<(typeof openPages)[number], () => string> = {
   '/take-over/:token': () => say('ui.yourApplication'),
   '/join/:token': () => say('ui.comeIn'),
   '/record': () => say('recipients.title'),
+  '/employer/:part?': () => say('frame.yourOrganisation'),
   '/me': () => say('ui.myApplications'),
   '/apply/:id/:section?': () => say('ui.yourApplication'),
   '/applications/:id': () => say('ui.whereYourApplicationStands'),

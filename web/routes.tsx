@@ -153,6 +153,14 @@ const routes: RouteObject[] = [
             ),
           },
           {
+            path: '/employer/:part?',
+            lazy: page(
+              () => import('./employer/EmployerPage').then(({ EmployerPage }) => EmployerPage),
+              'asking',
+              'portal',
+            ),
+          },
+          {
             path: '/apply/:id/:section?',
             lazy: pageOfFile(() => import('./portal/apply/Apply').then(({ Apply }) => Apply), 'asking', 'portal'),
           },

@@ -1,5 +1,5 @@
 import type { Contract } from '#contract/index'
-import type { Right } from '#core/rights/rights'
+import { type Right, worksHere } from '#core/rights/rights'
 import { api, mayCallNamed } from './api'
 
 /** Who is signed in; nothing is drawn that needs to know before this has answered. */
@@ -20,7 +20,7 @@ export function useSession() {
     codesFirst: data?.codesFirst ?? false,
     roles,
     rights,
-    staff: roles.some((role) => role !== 'candidate'),
+    staff: worksHere(roles),
     holds: (right: Right) => rights.includes(right),
     /** Whether their rights allow an act, by the contract itself. */
     may: (name: keyof Contract) => mayCallNamed(name, { roles, rights }),

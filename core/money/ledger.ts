@@ -10,6 +10,8 @@ export const accounts = [
   /** Received otherwise, as somebody has noted. */
   'by hand',
   'vouchers',
+  /** What employers owe who have taken over what a candidate owed. */
+  'employers',
   'waived',
 ] as const
 export type Account = (typeof accounts)[number]
@@ -45,6 +47,20 @@ export const paid = (by: PaidBy, amount: number): Posting[] =>
   written([
     { account: accountOf[by], amount },
     { account: 'receivable', amount: -amount },
+  ])
+
+/** An employer takes over a part of what is owed; negative where it goes back to whoever owed it. */
+export const takenOver = (amount: number): Posting[] =>
+  written([
+    { account: 'employers', amount },
+    { account: 'receivable', amount: -amount },
+  ])
+
+/** An employer has paid; negative where it is given back. */
+export const paidByEmployer = (by: PaidBy, amount: number): Posting[] =>
+  written([
+    { account: accountOf[by], amount },
+    { account: 'employers', amount: -amount },
   ])
 
 /** A person does without something that is owed. */

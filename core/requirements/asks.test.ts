@@ -70,6 +70,7 @@ describe.each<[Ask, Case[]]>([
       ['nothing', {}, 'unmet: fee-open: candidate pay'],
       ['another fee', { fees: { other: 'settled' } }, 'unmet: fee-open: candidate pay'],
       ['charged and not paid', { fees: { exam: 'open' } }, 'unmet: fee-open: candidate pay'],
+      ['asked of an employer', { fees: { exam: 'asked' } }, 'unmet: fee-asked: employer pay'],
       ['the fee', { fees: { exam: 'settled' } }, 'met: met'],
     ],
   ],
@@ -285,10 +286,14 @@ test('nobody works on what has to be paid first: whoever pays has the ball, and 
     aRequirement({ kind: 'offer accepted' }, { key: 'offer' }),
     aRequirement({ kind: 'permission' }, { key: 'permission' }),
   ]
-  const steps = (awaitsPayment: boolean) =>
-    evaluate(asked, anEmptyFile({ awaitsPayment })).map((outcome) =>
+  const steps = (awaitsPayment?: 'candidate' | 'employer') =>
+    evaluate(asked, anEmptyFile(awaitsPayment ? { awaitsPayment } : {})).map((outcome) =>
       outcome.steps.map(({ who, what }) => `${who} ${what}`),
     )
-  expect(steps(true)).toEqual([['candidate pay', 'hiring manager make offer', 'candidate sign'], ['candidate sign']])
-  expect(steps(false)).toEqual([['hiring manager make offer', 'candidate sign'], ['candidate sign']])
+  expect(steps('candidate')).toEqual([
+    ['candidate pay', 'hiring manager make offer', 'candidate sign'],
+    ['candidate sign'],
+  ])
+  expect(steps('employer')[0]).toEqual(['employer pay', 'hiring manager make offer', 'candidate sign'])
+  expect(steps()).toEqual([['hiring manager make offer', 'candidate sign'], ['candidate sign']])
 })

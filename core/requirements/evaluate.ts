@@ -63,8 +63,8 @@ export function openAt(outcomes: readonly Outcome[], gate: Gate): Outcome[] {
 
 /** Nobody works on what has to be paid first: the ball is with whoever pays. */
 const afterPaying = (result: Result, { awaitsPayment }: FileFacts): Result =>
-  awaitsPayment && (result.steps[0]?.who ?? 'candidate') !== 'candidate'
-    ? { ...result, steps: [{ who: 'candidate', what: 'pay' }, ...result.steps] }
+  awaitsPayment && !['candidate', 'employer'].includes(result.steps[0]?.who ?? 'candidate')
+    ? { ...result, steps: [{ who: awaitsPayment, what: 'pay' }, ...result.steps] }
     : result
 
 function resultOf(requirement: Requirement, file: Known): Result {
@@ -101,8 +101,9 @@ function resultOfAsk(ask: Ask, requirement: Requirement, file: Known): Result {
       return referenceResult(ask.count, file)
     case 'fee': {
       const state = file.fees?.[ask.schedule]
-      return state === 'settled'
-        ? met()
+      if (state === 'settled') return met()
+      return state === 'asked'
+        ? unmet({ code: 'fee-asked' }, [{ who: 'employer', what: 'pay' }])
         : unmet({ code: 'fee-open', charged: state === 'open' }, [{ who: 'candidate', what: 'pay' }])
     }
     case 'study':

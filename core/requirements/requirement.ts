@@ -177,9 +177,9 @@ export type FileFacts = {
   /** Keys that were answered with an honest blank that is no fact, such as "I don't know". */
   blankAnswers?: ReadonlySet<string>
   /** How what was charged stands, by its schedule; how much it is, is for the money role alone. */
-  fees?: Readonly<Record<string, 'open' | 'settled'>>
-  /** Something has to be paid before anybody works on it. */
-  awaitsPayment?: boolean
+  fees?: Readonly<Record<string, 'open' | 'asked' | 'settled'>>
+  /** Something has to be paid before anybody works on it, by the candidate or by an employer who was asked to. */
+  awaitsPayment?: 'candidate' | 'employer'
   /** People the candidate has named to vouch for them, and how many of them have. */
   vouching?: { asked: number; done: number }
   skills: readonly SkillsFact[]
@@ -193,7 +193,7 @@ export type FileFacts = {
   waivers: readonly { requirement: string; by: string; reason: string }[]
 }
 
-export type Who = 'candidate' | 'desk' | 'source' | 'hiring manager'
+export type Who = 'candidate' | 'desk' | 'source' | 'employer' | 'hiring manager'
 
 /** One thing still to do, in order; the first one's holder has the ball. */
 export type Step = {
@@ -281,6 +281,8 @@ export type OutcomeReason =
       because: string
     }
   | { code: 'fee-open'; charged: boolean }
+  /** An employer was asked to pay and has not answered. */
+  | { code: 'fee-asked' }
   | { code: 'recipient-closed'; recipient: StoredValue; because: string }
   | { code: 'recipient-not-authorised'; recipient: StoredValue; count: number }
   | { code: 'not-signed' | 'no-offer' | 'offer-open' | 'offer-expired' | 'offer-declined' | 'task-open' }

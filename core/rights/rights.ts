@@ -1,6 +1,7 @@
-/** Whoever has an account is a candidate, or somebody who works here; one person may hold several roles. */
+/** Whoever has an account is a candidate, somebody who works here, or of an employer who pays; one person may hold several roles. */
 export const roles = [
   'candidate',
+  'employer',
   'coordinator',
   'reviewer',
   'assessor',
@@ -15,9 +16,16 @@ export const roles = [
 ] as const
 export type Role = (typeof roles)[number]
 
+/** The roles of those who do not work here. */
+export type OutsideRole = 'candidate' | 'employer'
+
 /** The roles of those who work here. */
-export type StaffRole = Exclude<Role, 'candidate'>
-export const staffRoles = roles.filter((role): role is StaffRole => role !== 'candidate')
+export type StaffRole = Exclude<Role, OutsideRole>
+const isStaffRole = (role: Role): role is StaffRole => role !== 'candidate' && role !== 'employer'
+export const staffRoles = roles.filter(isStaffRole)
+
+/** Whether somebody with these roles works here. */
+export const worksHere = (held: readonly Role[]): boolean => held.some(isStaffRole)
 
 /** What somebody may see and do at the desk, in the order of the table. */
 export const rights = [

@@ -202,6 +202,8 @@ function reasonWords(reason: OutcomeReason, nameOf: (key: string) => string): st
       return say('reason.recipientNotAuthorised', { recipient: writeValue(reason.recipient), count: reason.count })
     case 'fee-open':
       return say(reason.charged ? 'reason.notPaid' : 'reason.feeToCome')
+    case 'fee-asked':
+      return say('reason.feeAsked')
     case 'not-signed':
       return say('reason.notSigned')
     case 'no-offer':
@@ -222,6 +224,7 @@ const rightFor: Record<Who, Right | undefined> = {
   candidate: undefined,
   desk: 'proof.settle',
   source: undefined,
+  employer: undefined,
   'hiring manager': 'offers.make',
 }
 

@@ -1,4 +1,4 @@
-import type { StaffRole } from '#core/rights/rights'
+import { worksHere } from '#core/rights/rights'
 import { recordEvent } from '../platform/audit/record'
 import { changeWhere } from '../platform/database/compareAndSet'
 import type { Account as Actor, Deps } from '../platform/deps'
@@ -16,7 +16,7 @@ export async function readInvitation(deps: Deps, token: string) {
   const { name, mail, roles } = await Account.findByPk(link.accountId, { rejectOnEmpty: true })
   const provider = deps.config.identityProvider
   return {
-    ...{ name, mail, roles: roles as StaffRole[], organisation: deps.organisation.name },
+    ...{ name, mail, roles, organisation: deps.organisation.name },
     throughProvider: provider?.only ? provider.name : null,
   }
 }
@@ -38,6 +38,7 @@ export async function acceptInvitation(
   await voidLinks(account.id)
   await account.update({ signedInAt: new Date() })
   const actor = await actingColleague(account)
-  await recordEvent(deps, actor, { code: 'colleague-came', about: account.mail })
+  const code = worksHere(account.roles) ? 'colleague-came' : 'employer-person-came'
+  await recordEvent(deps, actor, { code, about: account.mail })
   return { session: await openSession(account.id), actor }
 }

@@ -1,6 +1,6 @@
 import { Op, UniqueConstraintError } from 'sequelize'
 import { v7 as uuid } from 'uuid'
-import type { StaffRole } from '#core/rights/rights'
+import { type StaffRole, worksHere } from '#core/rights/rights'
 import { recordEvent } from '../platform/audit/record'
 import type { ProviderConfig } from '../platform/config'
 import { changeWhere } from '../platform/database/compareAndSet'
@@ -142,8 +142,7 @@ async function accountByMail({ name }: Provider, { mail, mailVerified }: Provide
   // An address that anybody may have typed at the provider opens nobody's account.
   if (mail === '' || !mailVerified) throw problems.noAddress(name)
   const account = await Account.findOne({ where: { mail } })
-  if (account && (account.roles.includes('candidate') || account.providerSubject !== null))
-    throw problems.addressTaken(mail)
+  if (account && (!worksHere(account.roles) || account.providerSubject !== null)) throw problems.addressTaken(mail)
   return account
 }
 

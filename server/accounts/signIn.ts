@@ -1,4 +1,5 @@
 import { hash, verify } from '@node-rs/argon2'
+import { worksHere } from '#core/rights/rights'
 import type { Deps } from '../platform/deps'
 import { languageOfAccount } from '../platform/http/language'
 import { countAttempt, forgetAttempts, networkOf, uncountAttempt } from '../platform/http/limits'
@@ -50,7 +51,7 @@ export async function signIn(deps: Deps, { mail: typed, password, code }: Given,
   }
   await forgetAttempts(deps, own)
   for (const bucket of shared) await uncountAttempt(deps, bucket)
-  if (account.roles.includes('candidate') && account.language !== languageOfAccount())
+  if (!worksHere(account.roles) && account.language !== languageOfAccount())
     await account.update({ language: languageOfAccount() })
   if (!device) await tellOwner(deps, account, 'signedIn')
   if (account.breakGlass && deps.config.identityProvider) await tellOfBreakGlass(deps, account)

@@ -1,4 +1,4 @@
-import type { Role } from '#core/rights/rights'
+import { type Role, worksHere } from '#core/rights/rights'
 import type { Deps } from '../platform/deps'
 import type { Account } from '../records/accounts/model'
 
@@ -14,6 +14,6 @@ export function comesThroughProvider(
   { config }: Pick<Deps, 'config'>,
   { providerSubject, breakGlass, roles }: Entrance,
 ): boolean {
-  if (!config.identityProvider || breakGlass || roles.includes('candidate')) return false
+  if (!config.identityProvider || breakGlass || !worksHere(roles)) return false
   return providerSubject !== null || config.identityProvider.only
 }

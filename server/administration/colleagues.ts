@@ -2,7 +2,7 @@ import { Op, QueryTypes } from 'sequelize'
 import { v7 as uuid } from 'uuid'
 import type * as contract from '#contract/colleagues'
 import type { Reply } from '#contract/endpoint'
-import type { StaffRole } from '#core/rights/rights'
+import { type StaffRole, worksHere } from '#core/rights/rights'
 import { type Language, say } from '#core/words/say'
 import { mailInvitation, rolesValue } from '../accounts/invite'
 import { holdAdministrators, requireAdministrator } from '../accounts/lastAdministrator'
@@ -92,7 +92,7 @@ export async function inviteColleague(deps: Deps, actor: Actor, { mail: typed, .
   const name = given.name.trim()
   if (name === '') throw invalidField('/body/name', say('problem.giveTheNameYouGo'))
   const known = await Account.findOne({ where: { mail } })
-  if (known) throw known.roles.includes('candidate') ? problems.candidatesAddress() : problems.knownAddress()
+  if (known) throw !worksHere(known.roles) ? problems.candidatesAddress() : problems.knownAddress()
   const account = await Account.create({
     ...given,
     id: uuid(),

@@ -88,6 +88,7 @@ const holderOf = (who: Step['who']): string =>
     candidate: say('status.you'),
     desk: say('status.us'),
     source: say('status.theSource'),
+    employer: say('status.theEmployer'),
     'hiring manager': say('status.us'),
   })[who]
 

@@ -18,9 +18,10 @@ import { chargeById } from '../records/fees/find'
 import { FeeAnswers, FeeCharge, FeePayment } from '../records/fees/model'
 import { contentOf, titleOf } from './charge'
 import { issue } from './documents'
+import { giveBackToEmployers } from './employers/giveBack'
 import { book } from './ledger'
 import { waitingIn } from './ownFees'
-import { received, scheduleOf, settleIfPaid } from './pay'
+import { endRequests, received, scheduleOf, settleIfPaid } from './pay'
 import { problems } from './problems'
 import { takeBack } from './refund'
 
@@ -154,8 +155,8 @@ async function correct(
 }
 
 /**
- * Takes back what a charge comes to less. Where more was paid than is owed then, the schedule says whether it is given back; what a
- * voucher covered is never money: it goes back to the voucher's account.
+ * Takes back what a charge comes to less. Where more was paid than is owed then, the schedule says whether it is given back; what an
+ * employer took over goes back to it, and what a voucher covered is never money: it goes back to the voucher's account.
  */
 async function takeBackOf(
   deps: Deps,
@@ -176,7 +177,9 @@ async function takeBackOf(
     (sum, { means, amount: own, givenBack }) => (means === 'voucher' ? sum : sum + own - givenBack),
     0,
   )
-  const covered = -charge.owed - money
+  const notMoney = -charge.owed - money
+  if (notMoney <= 0) return
+  const covered = await giveBackToEmployers(deps, actor, charge, { amount: notMoney, reason })
   if (covered > 0) await book(deps, actor, charge, { cause: `voucher ${cause}`, postings: paidBy('voucher', -covered) })
 }
 
@@ -190,6 +193,7 @@ export async function callOffFees(deps: Deps, changes: readonly Change[]) {
     for (const charge of await FeeCharge.findAll({ where: { applicationId, state: 'open' } })) {
       if (!(await changeWhere(charge, { state: 'open' }, { state: 'called off' }))) continue
       await charge.reload()
+      await endRequests(deps, charge.id)
       const amount = Math.min(charge.owed, charge.total - charge.takenBack)
       if (amount > 0)
         await takeBack(deps, actor, charge, {

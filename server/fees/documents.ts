@@ -10,6 +10,7 @@ import type { Deps } from '../platform/deps'
 import { inLanguage } from '../platform/http/language'
 import type { FileToKeep } from '../platform/http/serve'
 import { taggedPdf } from '../platform/pdf/taggedPdf'
+import { EmployerInvoice } from '../records/fees/employers'
 import { type DocumentContent, type DocumentKind, type FeeCharge, FeeDocument } from '../records/fees/model'
 
 const letters: Record<DocumentKind, string> = { invoice: 'I', receipt: 'R', 'credit note': 'C' }
@@ -34,13 +35,14 @@ async function takeNumber({ sequelize }: Pick<Deps, 'sequelize'>, series: string
 /** Issues a paper with the next number of its kind and year. To be called last in its transaction: others wait for the number. */
 export async function issue(
   deps: Deps,
-  charge: FeeCharge,
+  about: FeeCharge | EmployerInvoice,
   { kind, cause, content }: { kind: DocumentKind; cause: string; content: DocumentContent },
 ): Promise<FeeDocument> {
   const now = deps.clock.now()
   const series = `${letters[kind]}-${dayAt(now, deps.organisation.timeZone).year}`
   const number = await takeNumber(deps, series)
-  return FeeDocument.create({ id: uuid(), kind, series, number, cause, chargeId: charge.id, content, issuedAt: now })
+  const of = about instanceof EmployerInvoice ? { invoiceId: about.id } : { chargeId: about.id }
+  return FeeDocument.create({ id: uuid(), kind, series, number, cause, ...of, content, issuedAt: now })
 }
 
 export const numberOf = ({ series, number }: Pick<FeeDocument, 'series' | 'number'>) =>
@@ -63,7 +65,7 @@ function taxWords({ taxIncluded }: DocumentContent, { title, basisPoints }: Docu
 }
 
 async function draw({ organisation }: Deps, { kind, content, issuedAt }: FeeDocument, number: string): Promise<Buffer> {
-  const { currency, payer, lines, tax, total, dueOn, means, of, because, reference, transfer } = content
+  const { currency, payer, lines, tax, total, dueOn, means, of, because, reference, transfer, orderNumber } = content
   const written = (minor: number) => writeAmount(minor, currency)
   const on = writeWhen(dayAt(issuedAt, organisation.timeZone).toString())
   const title = say(`fees.document.${kind}`)
@@ -77,7 +79,8 @@ async function draw({ organisation }: Deps, { kind, content, issuedAt }: FeeDocu
     [say('fees.document.number'), number],
     [say('fees.document.day'), on],
     [say('fees.document.from'), [name, street, `${postcode} ${town}`.trim()].filter(Boolean).join('\n')],
-    [say('fees.document.to'), [payer.name, payer.mail].filter(Boolean).join('\n')],
+    [say('fees.document.to'), [payer.name, payer.address, payer.mail].filter(Boolean).join('\n')],
+    ...(orderNumber ? [[say('fees.document.orderNumber'), orderNumber] as const] : []),
     [say('fees.document.for'), content.application],
     ...(of ? [[say('fees.document.of'), of] as const] : []),
     ...(because ? [[say('fees.document.because'), because] as const] : []),

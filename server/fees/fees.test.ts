@@ -1,5 +1,6 @@
 import { createHmac, randomUUID } from 'node:crypto'
 import type { ClaimDetails } from '#contract/claims'
+import { anEmployer } from '../../test/employers'
 import { aLine, aPaidVacancy, aSchedule, payAt, whoOwes } from '../../test/fees'
 import { type House, openHouse, until } from '../../test/house'
 import { textOf } from '../../test/pdfText'
@@ -400,7 +401,8 @@ describe('facts with their proof', () => {
   })
   test('a correction after a voucher gives no money back that nobody paid; where it is said so, nothing is given back at all', async () => {
     const money = await house.staff('money')
-    const settle = async (title: string, surplus: 'given back' | 'kept', pay: 'voucher' | 'by hand') => {
+    const employers: Awaited<ReturnType<typeof anEmployer>>[] = []
+    const settle = async (title: string, surplus: 'given back' | 'kept', pay: 'voucher' | 'by hand' | 'employer') => {
       const address = await aPaidVacancy(house, [aSchedule({ facts, lines, surplus })], title)
       const candidate = await house.applicant(title)
       const { id } = await candidate.done('beginApplication', { params: { slug: address } })
@@ -412,7 +414,15 @@ describe('facts with their proof', () => {
       const params = { id: (await charge()).id }
       if (pay === 'by hand')
         await money.done('recordPayment', { params, body: { amount: 4500, receivedOn: house.day(0), note: '' } })
-      else {
+      else if (pay === 'employer') {
+        const employer = await anEmployer(house, { name: title }, money)
+        const body = { employer: employer.id, lines: null, orderNumber: '' }
+        await candidate.done('askEmployer', { params, body })
+        await employer.accept()
+        const before = await employer.read()
+        expect(before.owes).toBe(4500)
+        employers.push(employer)
+      } else {
         const worth = { basisPoints: 10_000 }
         const body = { batch: 'Open day', count: 1, worth, lines: null, through: house.day(10) }
         const [code] = (await money.done('makeVouchers', { body })).codes
@@ -427,6 +437,13 @@ describe('facts with their proof', () => {
     expect(await settle('Voucher corrected', 'given back', 'voucher')).toEqual({ owed: 0, takenBack: 2250 })
     expect(await settle('Money given back', 'given back', 'by hand')).toEqual({ owed: -2250, takenBack: 2250 })
     expect(await settle('Money kept', 'kept', 'by hand')).toEqual({ owed: 0, takenBack: 0 })
+    // What an employer took over goes back to it, with a credit note.
+    expect(await settle('Employer corrected', 'given back', 'employer')).toEqual({ owed: 0, takenBack: 2250 })
+    expect((await employers[0]!.read()).owes).toBe(2250)
+    expect((await employers[0]!.invoices())[0]).toMatchObject({
+      ...{ total: 2250, owed: 2250, state: 'open' },
+      documents: [{ kind: 'invoice' }, { kind: 'credit note' }],
+    })
   }, 60_000)
   test('what nobody asks, no answer there is, and a line that cannot be left out are refused', async () => {
     const candidate = await house.applicant('Wrong Answers')

@@ -15,6 +15,7 @@ import { situationOf, surchargeOf } from '../readiness/feeSituation'
 import { readinessOf } from '../readiness/readiness'
 import { candidateOf, mergedWith } from '../records/accounts/candidate'
 import { applicationById } from '../records/applications/find'
+import { PayerRequest } from '../records/fees/employers'
 import { chargeById } from '../records/fees/find'
 import { FeeCharge, FeePayment, PaymentNotice } from '../records/fees/model'
 import { publishedRules } from '../records/rules/versions'
@@ -234,15 +235,29 @@ export async function received(deps: Deps, actor: Actor, payment: FeePayment) {
   })
 }
 
-/** A charge of which nothing is owed any more is settled; of several who pay the last at the same moment one says so. */
-export async function settleIfPaid(deps: Deps, actor: Actor, charge: FeeCharge, schedule: FeeSchedule) {
-  if (charge.owed > 0) return
+/** A charge of which nothing is owed any more is settled; of several who pay the last at the same moment one settles it. */
+export async function settle(deps: Deps, charge: FeeCharge): Promise<boolean> {
+  if (charge.owed > 0) return false
   const [settled] = await FeeCharge.update(
     { state: 'settled', settledAt: deps.clock.now(), version: literal('version + 1') as unknown as number },
     { where: { id: charge.id, state: 'open' } },
   )
-  if (settled === 0) return
   await charge.reload()
+  // Nobody is asked any more to pay what is paid.
+  if (settled > 0) await endRequests(deps, charge.id)
+  return settled > 0
+}
+
+/** What an employer was asked for a charge, and has not answered, is over. */
+export const endRequests = (deps: Deps, chargeId: string) =>
+  PayerRequest.update(
+    { state: 'withdrawn', activeKey: null, decidedAt: deps.clock.now() },
+    { where: { activeKey: chargeId } },
+  )
+
+/** The same, and says that it is paid. */
+export async function settleIfPaid(deps: Deps, actor: Actor, charge: FeeCharge, schedule: FeeSchedule) {
+  if (!(await settle(deps, charge))) return
   const application = await applicationById(charge.applicationId)
   await recordEvent(deps, actor, {
     code: 'fee-received',

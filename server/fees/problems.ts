@@ -17,5 +17,12 @@ export const problems = {
   notToLookAt: () => conflict('not-to-look-at', coded('problem.proofNotToLookAt')),
   transferSettled: () => conflict('transfer-settled', coded('problem.transferSettled')),
   notOdd: () => conflict('not-odd', coded('problem.paymentNotOdd')),
+  employerClosed: () => conflict('employer-closed', coded('problem.employerClosed')),
+  otherCurrency: () => conflict('other-currency', coded('problem.employerOtherCurrency')),
+  askedAlready: () => conflict('asked-already', coded('problem.employerAskedAlready')),
+  requestOver: () => conflict('request-over', coded('problem.requestOver')),
+  overLimit: () => conflict('over-limit', coded('problem.overLimit')),
+  notReturnable: () => conflict('not-returnable', coded('problem.notReturnable')),
+  lastPerson: () => conflict('last-person', coded('problem.lastPerson')),
   calledOff: () => conflict('called-off', coded('problem.chargeCalledOff')),
 }

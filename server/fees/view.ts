@@ -3,6 +3,7 @@ import type { FeeSchedule } from '#core/fees/schedule'
 import { transferCode } from '#core/money/transferCode'
 import { translated } from '#core/words/translations'
 import type { Deps } from '../platform/deps'
+import { employersById, type PayerRequest, requestsOf } from '../records/fees/employers'
 import { documentsOf, paymentsOf } from '../records/fees/find'
 import type { FeeCharge, FeeDocument, FeePayment } from '../records/fees/model'
 import { numberOf } from './documents'
@@ -14,11 +15,23 @@ export async function viewsOf(
   schedules: ReadonlyMap<string, FeeSchedule>,
 ): Promise<Map<string, FeeChargeView>> {
   const ids = charges.map(({ id }) => id)
-  const [payments, documents] = await Promise.all([paymentsOf(ids), documentsOf(ids)])
+  const [payments, documents, requests] = await Promise.all([paymentsOf(ids), documentsOf(ids), requestsOf(ids)])
+  const employers = await employersById(requests.map(({ employerId }) => employerId))
   return new Map(
     charges.map((charge) => [
       charge.id,
-      viewOf(deps, charge, schedules.get(charge.id)!, payments.get(charge.id) ?? [], documents.get(charge.id) ?? []),
+      {
+        ...viewOf(
+          deps,
+          charge,
+          schedules.get(charge.id)!,
+          payments.get(charge.id) ?? [],
+          documents.get(charge.id) ?? [],
+        ),
+        requests: requests.flatMap((one) =>
+          one.chargeId === charge.id ? [requestLine(one, employers.get(one.employerId)!.name)] : [],
+        ),
+      },
     ]),
   )
 }
@@ -32,7 +45,7 @@ function viewOf(
   schedule: FeeSchedule,
   payments: readonly FeePayment[],
   documents: readonly FeeDocument[],
-): FeeChargeView {
+): Omit<FeeChargeView, 'requests'> {
   const { id, currency, state, total, takenBack, owed, reference, dueOn } = charge
   return {
     ...{ id, title: translated(schedule).title, currency, state, total, takenBack, owed, reference, dueOn },
@@ -46,6 +59,14 @@ function viewOf(
   }
 }
 
+const requestLine = (
+  { id, state, lines, amount, orderNumber, askedAt, decidedAt, reason }: PayerRequest,
+  employer: string,
+): FeeChargeView['requests'][number] => ({
+  ...{ id, employer, state, lines: lines ?? null, amount, orderNumber, askedAt: askedAt.toISOString() },
+  ...{ decidedAt: decidedAt?.toISOString() ?? null, reason: reason ?? null },
+})
+
 export const paymentLine = (payment: FeePayment): FeeChargeView['payments'][number] => ({
   ...{ id: payment.id, means: payment.means, amount: payment.amount, state: payment.state },
   ...{ because: payment.because ?? null, givenBack: payment.givenBack, note: payment.note ?? null },
@@ -54,9 +75,11 @@ export const paymentLine = (payment: FeePayment): FeeChargeView['payments'][numb
 })
 
 /** Where a transfer of what is owed goes, with the code a bank reads. */
-export function transferOf({ organisation }: Pick<Deps, 'organisation'>, charge: FeeCharge): FeeChargeView['transfer'] {
+export function transferOf(
+  { organisation }: Pick<Deps, 'organisation'>,
+  { owed: amount, currency, reference }: Pick<FeeCharge, 'owed' | 'currency' | 'reference'>,
+): FeeChargeView['transfer'] {
   const { bank } = organisation
-  if (!bank.iban || charge.owed <= 0) return null
-  const { owed: amount, currency, reference } = charge
+  if (!bank.iban || amount <= 0) return null
   return { ...bank, code: transferCode(bank, { amount, currency, reference }) ?? null }
 }

@@ -2,7 +2,8 @@ import { randomInt } from 'node:crypto'
 import { Op } from 'sequelize'
 import { v7 as uuid } from 'uuid'
 import type { VoucherLine } from '#contract/fees'
-import { allocate, shareOf } from '#core/money/share'
+import { partOfLines } from '#core/fees/split'
+import { shareOf } from '#core/money/share'
 import { say } from '#core/words/say'
 import { recordEvent } from '../platform/audit/record'
 import { changeWhere } from '../platform/database/compareAndSet'
@@ -123,10 +124,6 @@ function worthOf(
   { quote, total, currency: own }: FeeCharge,
 ): number {
   if (amount !== null && amount !== undefined && currency !== own) return 0
-  const parts = allocate(total, Object.fromEntries(quote.lines.map(({ key, least }) => [key, least])))
-  const covered = Object.entries(parts).reduce(
-    (sum, [key, part]) => (!lines || lines.includes(key) ? sum + part : sum),
-    0,
-  )
+  const covered = partOfLines(quote, total, lines ?? null)
   return basisPoints ? shareOf(covered, basisPoints) : Math.min(covered, amount ?? 0)
 }

@@ -44,6 +44,7 @@ const kindOf = {
   feeReminder: 'to do',
   feeReceived: 'progress',
   feeChanged: 'progress',
+  payerAnswered: 'to do',
 } as const satisfies Partial<Record<MailWords, NoticeKind>>
 
 type Reader = { accountId: string; name: string; mail: string; language: SpokenLanguage }

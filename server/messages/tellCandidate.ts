@@ -132,6 +132,10 @@ const mails: Record<Exclude<CodeWith<'told'>, OfFile>, (told: ToldOfOne) => Prom
   },
   'fee-received': ({ deps, to, about, vacancy, link, values }) =>
     queueNotice(deps, { to, about, words: 'feeReceived', values: { fee: values.fee!, vacancy, link } }),
+  'payer-accepted': (told) => payerAnswered(told, 'payer-accepted'),
+  'payer-declined': (told) => payerAnswered(told, 'payer-declined'),
+  'payer-lapsed': (told) => payerAnswered(told, 'payer-lapsed'),
+  'payer-returned': (told) => payerAnswered(told, 'payer-returned'),
   'fee-refunded': (told) => feeChanged(told, 'event.fee-refunded.toCandidate'),
   'fee-waived': (told) => feeChanged(told, 'event.fee-waived.toCandidate'),
   'fee-corrected': (told) => feeChanged(told, 'event.fee-corrected.toCandidate'),
@@ -152,6 +156,22 @@ const mails: Record<Exclude<CodeWith<'told'>, OfFile>, (told: ToldOfOne) => Prom
     })
   },
 }
+
+/** What became of what an employer was asked; its reason stands in no event, which others at the desk read. */
+const payerAnswered = (
+  { deps, to, about, link, values, details }: ToldOfOne,
+  code: 'payer-accepted' | 'payer-declined' | 'payer-lapsed' | 'payer-returned',
+) =>
+  queueNotice(deps, {
+    ...{ to, about, words: 'payerAnswered' },
+    values: {
+      fee: values.fee!,
+      employer: values.employer!,
+      what: { code: `event.${code}.toCandidate`, values: { employer: values.employer!, fee: values.fee! } },
+      reason: (details.reason ?? '') as StoredValue,
+      link,
+    },
+  })
 
 /** What was changed about a fee, and why; the reason stands in no event, which others at the desk read. */
 const feeChanged = (

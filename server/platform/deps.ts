@@ -2,7 +2,7 @@ import type { Logger } from 'pino'
 import type { Sequelize } from 'sequelize'
 import type { Temporal } from 'temporal-polyfill'
 import type { Organisation } from '#core/organisation/organisation'
-import type { Right, Role } from '#core/rights/rights'
+import { type Right, type Role, worksHere } from '#core/rights/rights'
 import type { Config } from './config'
 import type { CaptureDevice } from './outside/capture'
 import type { IdentityProvider } from './outside/identityProvider'
@@ -63,7 +63,7 @@ export type Account = Extract<Actor, { kind: 'account' }>
 /** What does not change while it runs. */
 export type Fixed = Omit<Deps, 'clock' | 'organisation'>
 
-export const isStaff = ({ roles }: Pick<Account, 'roles'>) => roles.some((role) => role !== 'candidate')
+export const isStaff = ({ roles }: Pick<Account, 'roles'>) => worksHere(roles)
 
 export const nameOfActor = (actor: Actor): string => {
   if (actor.kind === 'account' && actor.by) return `${actor.by.name} (${actor.name})`

@@ -88,6 +88,7 @@ const holders = [
   'SELECT attachedSha256 AS sha256 FROM report_deliveries WHERE attachedSha256 IN (:hashes)',
   `SELECT JSON_VALUE(f.fact, '$.sha256') AS sha256 FROM fee_answers a,
      JSON_TABLE(a.facts, '$.*' COLUMNS (fact JSON PATH '$')) f WHERE JSON_VALUE(f.fact, '$.sha256') IN (:hashes)`,
+  'SELECT mailedSha256 AS sha256 FROM fee_documents WHERE mailedSha256 IN (:hashes)',
   'SELECT sha256 FROM tray_papers WHERE sha256 IN (:hashes)',
   'SELECT sha256 FROM scans WHERE sha256 IN (:hashes)',
   'SELECT sha256 FROM imports WHERE sha256 IN (:hashes)',

@@ -21,8 +21,9 @@ import type { Document } from '../records/documents/model'
 import { decisionsOn } from '../records/enquiries/confirmed'
 import { enquiriesOfCandidates } from '../records/enquiries/enquiries'
 import type { Enquiry } from '../records/enquiries/model'
+import { chargesAsked } from '../records/fees/employers'
 import { chargesIn, feeAnswersIn } from '../records/fees/find'
-import type { FeeAnswers } from '../records/fees/model'
+import type { FeeAnswers, FeeCharge } from '../records/fees/model'
 import { GatePassage, Offer, OnboardingTask, Waiver } from '../records/hiring/model'
 import { matterFacts, mattersOfCandidates } from '../records/matters/find'
 import type { DeclaredMatter } from '../records/matters/model'
@@ -151,6 +152,7 @@ export async function loadFiles(
     openReviewsOfCandidates(candidates),
     byApplication(permittedIn(applicationIds)),
   ])
+  const employersAsked = await chargesAsked([...charged.values()].flat().map(({ id }) => id))
   const byId = new Map(sources.map((source) => [source.id, source]))
   const deciders = groupBy(await decisionsOn(whereDecisionsCount(claims, enquiries)), ({ claimId }) => claimId)
   const mattersByCandidate = groupBy(declared, ({ candidateId }) => candidateId)
@@ -205,12 +207,7 @@ export async function loadFiles(
           reason: unnamed ? '' : reason,
         })),
         vouching: vouchingFacts(vouched.get(id) ?? []),
-        awaitsPayment: (charged.get(id) ?? []).some(({ state, holds }) => state === 'open' && holds),
-        fees: Object.fromEntries(
-          (charged.get(id) ?? []).map(
-            ({ schedule, state }) => [schedule, state === 'open' ? 'open' : 'settled'] as const,
-          ),
-        ),
+        ...payment(charged.get(id) ?? [], employersAsked),
       }
       const of = <T>(rows: ReadonlyMap<string, T[]>) => own.flatMap((claim) => rows.get(claim.id) ?? [])
       return [
@@ -272,6 +269,16 @@ const whereDecisionsCount = (claims: readonly Claim[], enquiries: readonly Enqui
     ...enquiries.flatMap(({ standing, claimId }) => (standing?.state === 'restricted' ? [claimId] : [])),
   ]),
 ]
+
+/** How what was charged stands, and who is to pay what has to be paid first. */
+function payment(charges: readonly FeeCharge[], asked: ReadonlySet<string>): Pick<FileFacts, 'fees' | 'awaitsPayment'> {
+  const stateOf = ({ id, state }: FeeCharge) => (state !== 'open' ? 'settled' : asked.has(id) ? 'asked' : 'open')
+  const first = charges.filter(({ state, holds }) => state === 'open' && holds).map(stateOf)
+  return {
+    fees: Object.fromEntries(charges.map((charge) => [charge.schedule, stateOf(charge)] as const)),
+    ...(first.length > 0 ? { awaitsPayment: first.includes('open') ? 'candidate' : 'employer' } : {}),
+  }
+}
 
 /** An offer that nobody answered in time is no longer open, until it is renewed. */
 function offerState(offer: Offer | undefined, today: string): FileFacts['offer'] {

@@ -1,4 +1,5 @@
 import { v7 as uuid } from 'uuid'
+import { worksHere } from '#core/rights/rights'
 import { newLink, voidLinks } from '../accounts/links'
 import { recordEvent } from '../platform/audit/record'
 import type { Deps } from '../platform/deps'
@@ -21,7 +22,7 @@ export const awaitedAdministrators = async (): Promise<Account[]> =>
 export async function makeAdministrator(deps: Deps, given: { mail: string; name: string }): Promise<string> {
   const mail = given.mail.trim().toLowerCase()
   const known = await Account.findOne({ where: { mail } })
-  if (known?.roles.includes('candidate'))
+  if (known && !worksHere(known.roles))
     throw new Error(`${mail} belongs to a candidate; take an address of somebody who works here.`)
   const now = deps.clock.now()
   const account =

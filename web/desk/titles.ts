@@ -21,6 +21,7 @@ const deskTitles: Record<(typeof deskPages)[number], () => string> = {
   '/desk/fees/:id?': () => say('desk.fees'),
   '/desk/transfers': () => say('fees.transfers'),
   '/desk/vouchers': () => say('fees.vouchers'),
+  '/desk/employers/:id?': () => say('employers.title'),
   '/desk/red-flags': () => say('desk.redFlags'),
   '/desk/duplicates/:oneId?/:otherId?': () => say('desk.duplicates'),
   '/desk/paper/:id?': () => say('desk.paperTray'),

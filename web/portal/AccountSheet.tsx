@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react'
+import { type Role, worksHere } from '#core/rights/rights'
 import { Sheet } from '../ui/Sheet'
 
 /** The narrow page of everything about the account. */
@@ -14,3 +15,9 @@ export function AccountSheet({ title, children }: { title: string; children: Rea
 /** Where to go on after signing in: an address of ours, never another site’s. */
 export const placeAfter = (next: string | null | undefined, otherwise: string) =>
   next?.startsWith('/') && !next.startsWith('//') ? next : otherwise
+
+/** Where somebody who has signed in begins. */
+export function homeOf(roles: readonly Role[]) {
+  if (worksHere(roles)) return '/desk/today'
+  return roles.includes('employer') ? '/employer' : '/me'
+}

@@ -8,7 +8,7 @@ import { LanguageChoice } from './LanguageChoice'
 
 /** The candidate’s side: a white masthead and one calm column beneath it. */
 export function PortalFrame() {
-  const { ready, account, staff, organisation } = useSession()
+  const { ready, account, roles, staff, organisation } = useSession()
   const { pathname } = useLocation()
   const navigate = useNavigate()
   const { act } = useAct('signOut')
@@ -34,8 +34,8 @@ export function PortalFrame() {
                   {say('frame.toTheDesk')}
                 </Link>
               ) : (
-                <Link to="/me" className="font-semibold text-confirmed">
-                  {say('frame.myApplications')}
+                <Link to={roles.includes('employer') ? '/employer' : '/me'} className="font-semibold text-confirmed">
+                  {say(roles.includes('employer') ? 'frame.yourOrganisation' : 'frame.myApplications')}
                 </Link>
               )}
               <Link to="/account" className="font-semibold hover:underline">

@@ -1,5 +1,6 @@
 import { useForm } from 'react-hook-form'
 import { Link, useNavigate, useSearchParams } from 'react-router'
+import { worksHere } from '#core/rights/rights'
 import { rolesWords } from '#core/words/roles'
 import { say } from '#core/words/say'
 import { api } from '../api'
@@ -8,7 +9,7 @@ import { TextField } from '../ui/Field'
 import { faultAt, ProblemNote } from '../ui/ProblemNote'
 import { useAct } from '../useAct'
 import { useSession } from '../useSession'
-import { AccountSheet, placeAfter } from './AccountSheet'
+import { AccountSheet, homeOf, placeAfter } from './AccountSheet'
 
 export function SignIn() {
   const [search] = useSearchParams()
@@ -22,11 +23,11 @@ export function SignIn() {
   const enter = handleSubmit(async ({ code, ...body }) => {
     const session = await act({ body: code ? { ...body, code } : body })
     if (!session) return
-    const staff = session.account?.roles.some((role) => role !== 'candidate')
+    const roles = session.account?.roles ?? []
     navigate(
-      staff
+      worksHere(roles)
         ? placeAfter(search.get('next')?.startsWith('/desk') ? search.get('next') : null, '/desk/today')
-        : placeAfter(search.get('next'), '/me'),
+        : placeAfter(search.get('next'), homeOf(roles)),
     )
   })
   return (

@@ -390,4 +390,22 @@ export default {
   'event.vouchers-made': 'Gutscheine gemacht: {{count}}, {{batch}}',
   'event.voucher-withdrawn': 'Ein Gutschein zurückgezogen: {{batch}}',
   'event.statement-read': 'Ein Kontoauszug gelesen: {{count}} Überweisungen, {{booked}} gebucht',
+  'event.payer-asked': '{{employer}} soll zahlen: {{fee}}',
+  'event.payer-withdrawn': '{{employer}} soll nicht mehr zahlen: {{fee}}',
+  'event.payer-accepted': '{{employer}} zahlt: {{fee}}',
+  'event.payer-accepted.toCandidate': '{{employer}} hat die Gebühr übernommen: {{fee}}.',
+  'event.payer-declined': '{{employer}} zahlt nicht: {{fee}}',
+  'event.payer-declined.toCandidate':
+    '{{employer}} zahlt die Gebühr „{{fee}}“ nicht. Zahlen Sie selbst, oder fragen Sie einen anderen Arbeitgeber.',
+  'event.payer-lapsed': '{{employer}} hat nicht geantwortet, ob es zahlt: {{fee}}',
+  'event.payer-lapsed.toCandidate':
+    '{{employer}} hat in zwei Wochen nicht geantwortet, ob „{{fee}}“ übernommen wird. Zahlen Sie selbst, oder fragen Sie noch einmal.',
+  'event.payer-returned': '{{employer}} zahlt doch nicht: {{fee}}',
+  'event.payer-returned.toCandidate':
+    '{{employer}} zahlt doch nicht; die Gebühr ist wieder von Ihnen zu zahlen: {{fee}}.',
+  'event.employer-added': 'Ein Konto für einen Arbeitgeber wurde eröffnet',
+  'event.employer-changed': 'Das Konto eines Arbeitgebers wurde geändert',
+  'event.employer-person-invited': 'Jemand wurde eingeladen, für einen Arbeitgeber zu entscheiden',
+  'event.employer-person-came': 'Jemand, der für einen Arbeitgeber entscheidet, ist gekommen',
+  'event.employer-person-removed': 'Jemand entscheidet nicht mehr für einen Arbeitgeber',
 } satisfies Translated<typeof english>

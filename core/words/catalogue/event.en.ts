@@ -376,4 +376,22 @@ export default {
   'event.vouchers-made': 'Vouchers made: {{count}}, {{batch}}',
   'event.voucher-withdrawn': 'A voucher withdrawn: {{batch}}',
   'event.statement-read': 'A bank statement read: {{count}} transfers, {{booked}} booked',
+  'event.payer-asked': '{{employer}} was asked to pay: {{fee}}',
+  'event.payer-withdrawn': '{{employer}} is not asked to pay any more: {{fee}}',
+  'event.payer-accepted': '{{employer}} pays: {{fee}}',
+  'event.payer-accepted.toCandidate': '{{employer}} has taken the fee over: {{fee}}.',
+  'event.payer-declined': '{{employer}} does not pay: {{fee}}',
+  'event.payer-declined.toCandidate':
+    '{{employer}} does not pay the fee “{{fee}}”. Pay it yourself, or ask another employer.',
+  'event.payer-lapsed': '{{employer}} has not answered whether it pays: {{fee}}',
+  'event.payer-lapsed.toCandidate':
+    '{{employer}} has not answered in two weeks whether it pays “{{fee}}”. Pay it yourself, or ask again.',
+  'event.payer-returned': '{{employer}} does not pay after all: {{fee}}',
+  'event.payer-returned.toCandidate':
+    '{{employer}} does not pay after all, so that the fee is yours to pay again: {{fee}}.',
+  'event.employer-added': 'An organisation account was opened',
+  'event.employer-changed': 'An organisation account was changed',
+  'event.employer-person-invited': 'Somebody was invited to decide for an employer',
+  'event.employer-person-came': 'Somebody who decides for an employer came in',
+  'event.employer-person-removed': 'Somebody decides for an employer no more',
 } as const

@@ -273,4 +273,13 @@ export default {
   'fees.nothingFound': 'Damit wird nichts gefunden.',
   'fees.iban': 'IBAN',
   'fees.bic': 'BIC',
+  'fees.document.orderNumber': 'Ihre Bestellnummer',
+  'fees.employer.invoiceTitle': 'Übernommene Gebühren',
+  'fees.employer.forMonth': 'Übernommene Gebühren bis {{month}}',
+  'fees.employer.forPeople': 'Übernommene Gebühren',
+  'fees.employer.line': '{{name}}, {{reference}}: {{fee}}',
+  'fees.employer.paymentOf': 'Zahlung zu {{number}}',
+  'fees.account.employers': 'Arbeitgeber',
+  'fees.cause.taken over': 'von einem Arbeitgeber übernommen',
+  'fees.cause.give back': 'zurück von einem Arbeitgeber',
 } satisfies Translated<typeof english>

@@ -264,4 +264,13 @@ export default {
   'fees.nothingFound': 'Nothing is found by that.',
   'fees.iban': 'IBAN',
   'fees.bic': 'BIC',
+  'fees.document.orderNumber': 'Your order number',
+  'fees.employer.invoiceTitle': 'Fees taken over',
+  'fees.employer.forMonth': 'Fees taken over through {{month}}',
+  'fees.employer.forPeople': 'Fees taken over',
+  'fees.employer.line': '{{name}}, {{reference}}: {{fee}}',
+  'fees.employer.paymentOf': 'Payment of {{number}}',
+  'fees.account.employers': 'employers',
+  'fees.cause.taken over': 'taken over by an employer',
+  'fees.cause.give back': 'back from an employer',
 } as const

@@ -8,4 +8,5 @@ export default {
   'frame.account': 'Konto',
   'frame.signOut': 'Abmelden',
   'frame.signIn': 'Anmelden',
+  'frame.yourOrganisation': 'Ihre Organisation',
 } satisfies Translated<typeof english>

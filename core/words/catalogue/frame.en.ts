@@ -5,4 +5,5 @@ export default {
   'frame.account': 'Account',
   'frame.signOut': 'Sign out',
   'frame.signIn': 'Sign in',
+  'frame.yourOrganisation': 'Your organisation',
 } as const

@@ -220,4 +220,22 @@ export default {
   'mail.feeReminder.text':
     '{{amount}} für {{fee}} ist noch zu zahlen; fällig am {{day}}. Wenn Sie in den letzten Tagen bezahlt haben, ist nichts zu tun. Hier können Sie zahlen oder uns fragen:\n{{link}}',
   'mail.enquiryWaits.notPaid': 'die Zahlung, die vor der Bearbeitung kommt',
+  'mail.employerInvitation.subject': '{{employer}} bei {{organisation}}',
+  'mail.employerInvitation.text':
+    'Sie sind eingeladen, für {{employer}} zu entscheiden, welche Gebühren Ihrer Leute bei {{organisation}} übernommen werden.\n\nWählen Sie hier ein Passwort; der Link gilt einmal, sieben Tage lang:\n\n{{link}}',
+  'mail.employerAsked.subject': '{{employer}} soll eine Gebühr zahlen',
+  'mail.employerAsked.text':
+    'Jemand bittet {{employer}}, eine Gebühr bei {{organisation}} zu zahlen. Übernehmen Sie sie innerhalb von zwei Wochen, oder lehnen Sie mit Grund ab:\n\n{{link}}',
+  'mail.employerWaited.subject': 'Noch zu entscheiden: {{employer}} soll eine Gebühr zahlen',
+  'mail.employerWaited.text':
+    'Jemand wartet seit einigen Tagen darauf, ob {{employer}} eine Gebühr bei {{organisation}} zahlt. Ohne Antwort geht sie an die Person zurück:\n\n{{link}}',
+  'mail.employerInvoice.subject': 'Rechnung {{number}} für {{employer}}',
+  'mail.employerInvoice.text': 'Die Rechnung {{number}} über {{amount}} liegt bei. Sie ist am {{day}} fällig.',
+  'mail.employerReceipt.subject': 'Quittung {{number}} für {{employer}}',
+  'mail.employerReceipt.text':
+    'Wir haben {{amount}} zu einer Rechnung erhalten, fällig am {{day}}. Die Quittung {{number}} liegt bei.',
+  'mail.employerLate.subject': 'Rechnung {{number}} war am {{day}} fällig',
+  'mail.employerLate.text': 'Von der Rechnung {{number}} sind noch {{amount}} offen; sie war am {{day}} fällig.',
+  'mail.payerAnswered.subject': '{{employer}}: {{fee}}',
+  'mail.payerAnswered.text': '{{what}}\n\n{{reason}}\n\n{{link}}',
 } satisfies Translated<typeof english>

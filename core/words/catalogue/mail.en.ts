@@ -215,4 +215,22 @@ export default {
   'mail.feeReminder.text':
     '{{amount}} for {{fee}} is still to pay; it is due on {{day}}. If you have paid in the last days, there is nothing to do. Here you can pay, or ask us:\n{{link}}',
   'mail.enquiryWaits.notPaid': 'the payment that comes before anything is processed',
+  'mail.employerInvitation.subject': '{{employer}} at {{organisation}}',
+  'mail.employerInvitation.text':
+    'You are invited to decide for {{employer}} which fees of your people it pays at {{organisation}}.\n\nChoose a password here; the link works once, for seven days:\n\n{{link}}',
+  'mail.employerAsked.subject': '{{employer}} is asked to pay a fee',
+  'mail.employerAsked.text':
+    'Somebody asks {{employer}} to pay a fee at {{organisation}}. Take it over, or decline it with a reason, within two weeks:\n\n{{link}}',
+  'mail.employerWaited.subject': 'Still to decide: {{employer}} is asked to pay a fee',
+  'mail.employerWaited.text':
+    'Somebody has waited for some days to hear whether {{employer}} pays a fee at {{organisation}}. Without an answer it goes back to them:\n\n{{link}}',
+  'mail.employerInvoice.subject': 'Invoice {{number}} for {{employer}}',
+  'mail.employerInvoice.text': 'The invoice {{number}} over {{amount}} is attached. It is due on {{day}}.',
+  'mail.employerReceipt.subject': 'Receipt {{number}} for {{employer}}',
+  'mail.employerReceipt.text':
+    'We have received {{amount}} for an invoice due on {{day}}. The receipt {{number}} is attached.',
+  'mail.employerLate.subject': 'Invoice {{number}} was due on {{day}}',
+  'mail.employerLate.text': '{{amount}} of the invoice {{number}} are still to be paid; it was due on {{day}}.',
+  'mail.payerAnswered.subject': '{{employer}}: {{fee}}',
+  'mail.payerAnswered.text': '{{what}}\n\n{{reason}}\n\n{{link}}',
 } as const

@@ -500,4 +500,19 @@ export default {
   'problem.statementEntry': 'Die Buchung {{entry}} hat keinen lesbaren Betrag oder Tag. Nichts wurde übernommen.',
   'problem.statementRow': 'Zeile {{row}} hat keinen lesbaren Betrag oder Tag. Nichts wurde übernommen.',
   'problem.statementTooLong': 'Höchstens {{most}} Überweisungen auf einmal.',
+  'problem.employerClosed':
+    'Das Konto dieses Arbeitgebers ist geschlossen. Zahlen Sie selbst, oder fragen Sie einen anderen.',
+  'problem.employerOtherCurrency':
+    'Dieser Arbeitgeber bekommt Rechnungen in einer anderen Währung. Fragen Sie uns, wie gezahlt werden kann.',
+  'problem.employerAskedAlready': 'Ein Arbeitgeber wurde schon gefragt. Nehmen Sie das zuerst zurück.',
+  'problem.requestOver': 'Das wurde inzwischen entschieden oder zurückgenommen.',
+  'problem.overLimit':
+    'Damit würden Sie mehr schulden als Ihr Limit erlaubt. Zahlen Sie erst eine offene Rechnung, oder bitten Sie um ein höheres Limit.',
+  'problem.notReturnable': 'Das kann nicht zurück an die Person: Es ist bezahlt oder schon zurückgegangen.',
+  'problem.lastPerson':
+    'Niemand sonst könnte für den Arbeitgeber entscheiden. Laden Sie zuerst jemanden ein, und warten Sie, bis die Person da ist.',
+  'problem.orderNumberNeeded': 'Ihre Organisation will auf jeder Rechnung eine Bestellnummer. Geben Sie eine an.',
+  'problem.addressHasAccount': 'Diese Adresse hat schon ein Konto. Nehmen Sie eine andere.',
+  'problem.employerOwesStill':
+    'Es ist noch etwas in der bisherigen Währung offen. Ändern Sie sie, wenn das bezahlt ist.',
 } satisfies Translated<typeof english>

@@ -467,4 +467,16 @@ export default {
   'problem.statementEntry': 'The entry {{entry}} has no amount or no day that can be read. Nothing was taken.',
   'problem.statementRow': 'Row {{row}} has no amount or no day that can be read. Nothing was taken.',
   'problem.statementTooLong': 'At most {{most}} transfers at once.',
+  'problem.employerClosed': 'This employer’s account is closed. Pay yourself, or ask another one.',
+  'problem.employerOtherCurrency': 'This employer is invoiced in another currency. Ask us how it can be paid.',
+  'problem.employerAskedAlready': 'An employer was asked already. Take that back first.',
+  'problem.requestOver': 'This was decided or taken back meanwhile.',
+  'problem.overLimit':
+    'With this you would owe more than your limit. Pay an open invoice first, or ask for a higher limit.',
+  'problem.notReturnable': 'This cannot go back to the candidate: it was paid, or went back already.',
+  'problem.lastPerson':
+    'Nobody else could decide for the employer. Invite somebody first, and wait until they have come.',
+  'problem.orderNumberNeeded': 'Your organisation wants an order number on each invoice. Give one.',
+  'problem.addressHasAccount': 'This address has an account already. Take another one.',
+  'problem.employerOwesStill': 'It owes something in the currency of before. Change it once that is paid.',
 } as const

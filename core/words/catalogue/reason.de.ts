@@ -97,4 +97,5 @@ export default {
   'reason.recipientNotAuthorised_other':
     '{{recipient}} und andere, zusammen {{count}}, dürfen noch nichts erfahren: Unterschreiben Sie die Erlaubnis.',
   'reason.feeToCome': 'Sie wird beim Abschicken berechnet und danach bezahlt.',
+  'reason.feeAsked': 'Ein Arbeitgeber soll zahlen und hat noch nicht geantwortet.',
 } satisfies Translated<typeof english>

@@ -89,4 +89,5 @@ export default {
   'reason.recipientNotAuthorised_other':
     '{{recipient}} and others, {{count}} in all, may not be told yet: sign the permission.',
   'reason.feeToCome': 'It is worked out when you send, and paid after that.',
+  'reason.feeAsked': 'An employer was asked to pay and has not answered.',
 } as const

@@ -23,4 +23,5 @@ export default {
   'role.heard.somebody': 'jemand hat es mir gesagt',
   'role.heard.news': 'Zeitung oder Radio',
   'role.heard.other': 'etwas anderes',
+  'role.employer': 'für einen Arbeitgeber, der zahlt',
 } satisfies Translated<typeof english>

@@ -20,4 +20,5 @@ export default {
   'role.heard.somebody': 'somebody told me',
   'role.heard.news': 'a newspaper or the radio',
   'role.heard.other': 'something else',
+  'role.employer': 'somebody who pays for an employer',
 } as const

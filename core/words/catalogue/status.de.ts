@@ -193,4 +193,5 @@ export default {
   'status.showThese': 'Nachweis, der dies zeigt',
   'status.sendRecord': 'Jemand anderem schicken',
   'status.chooseRecipients': 'Wählen und unterschreiben',
+  'status.theEmployer': 'der Arbeitgeber, der zahlen soll',
 } satisfies Translated<typeof english>

@@ -188,4 +188,5 @@ export default {
   'status.showThese': 'Credential that shows these',
   'status.sendRecord': 'Send it to somebody else',
   'status.chooseRecipients': 'Choose and sign',
+  'status.theEmployer': 'the employer who is to pay',
 } as const

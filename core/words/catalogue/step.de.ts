@@ -25,4 +25,5 @@ export default {
   'step.turn': '{{who}}: {{what}}',
   'step.what.take portrait': 'Bild aufnehmen',
   'step.what.certify': 'das Papier beglaubigen lassen',
+  'step.who.employer': 'Arbeitgeber',
 } satisfies Translated<typeof english>

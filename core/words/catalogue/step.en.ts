@@ -22,4 +22,5 @@ export default {
   'step.turn': '{{who}}: {{what}}',
   'step.what.take portrait': 'take the portrait',
   'step.what.certify': 'have the paper certified',
+  'step.who.employer': 'Employer',
 } as const

@@ -17,6 +17,7 @@ import type desk from './desk.en'
 import type detail from './detail.en'
 import type documents from './documents.en'
 import type duplicates from './duplicates.en'
+import type employers from './employers.en'
 import type enquiries from './enquiries.en'
 import type enquiry from './enquiry.en'
 import type event from './event.en'
@@ -113,6 +114,7 @@ export type Words = typeof absence &
   typeof proof &
   typeof queue &
   typeof reason &
+  typeof employers &
   typeof fees &
   typeof recipients &
   typeof reply &

@@ -4,6 +4,7 @@ import comparison from '../catalogue/comparison.de'
 import composer from '../catalogue/composer.de'
 import desk from '../catalogue/desk.de'
 import duplicates from '../catalogue/duplicates.de'
+import employers from '../catalogue/employers.de'
 import enquiries from '../catalogue/enquiries.de'
 import fees from '../catalogue/fees.de'
 import field from '../catalogue/field.de'
@@ -28,6 +29,7 @@ import trayDesk from '../catalogue/trayDesk.de'
 
 export default {
   ...role,
+  ...employers,
   ...fees,
   ...recipients,
   ...agreement,

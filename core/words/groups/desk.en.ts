@@ -4,6 +4,7 @@ import comparison from '../catalogue/comparison.en'
 import composer from '../catalogue/composer.en'
 import desk from '../catalogue/desk.en'
 import duplicates from '../catalogue/duplicates.en'
+import employers from '../catalogue/employers.en'
 import enquiries from '../catalogue/enquiries.en'
 import fees from '../catalogue/fees.en'
 import field from '../catalogue/field.en'
@@ -28,6 +29,7 @@ import trayDesk from '../catalogue/trayDesk.en'
 
 export default {
   ...role,
+  ...employers,
   ...fees,
   ...recipients,
   ...agreement,

@@ -5,6 +5,7 @@ import check from '../catalogue/check.de'
 import claims from '../catalogue/claims.de'
 import detail from '../catalogue/detail.de'
 import documents from '../catalogue/documents.de'
+import employers from '../catalogue/employers.de'
 import fees from '../catalogue/fees.de'
 import form from '../catalogue/form.de'
 import hearing from '../catalogue/hearing.de'
@@ -20,6 +21,7 @@ import zone from '../catalogue/zone.de'
 export default {
   ...absence,
   ...role,
+  ...employers,
   ...fees,
   ...recipients,
   ...account,

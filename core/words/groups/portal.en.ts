@@ -5,6 +5,7 @@ import check from '../catalogue/check.en'
 import claims from '../catalogue/claims.en'
 import detail from '../catalogue/detail.en'
 import documents from '../catalogue/documents.en'
+import employers from '../catalogue/employers.en'
 import fees from '../catalogue/fees.en'
 import form from '../catalogue/form.en'
 import hearing from '../catalogue/hearing.en'
@@ -20,6 +21,7 @@ import zone from '../catalogue/zone.en'
 export default {
   ...absence,
   ...role,
+  ...employers,
   ...fees,
   ...recipients,
   ...account,

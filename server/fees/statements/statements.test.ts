@@ -141,10 +141,10 @@ test('without a reference it waits with what it may be for; of two who lay it on
   await take(camt({ id: 'u1', payer: 'Nameless, Nele' }, { id: 'u2', payer: 'Gasthof Talblick', amount: '84.20' }))
   const found = await waiting()
   const own = found.find(({ payer }) => payer === 'Nameless, Nele')!
-  expect(own.proposed).toMatchObject([{ charge, name: 'Nele Nameless', owed: 4500 }])
+  expect(own.proposed).toMatchObject([{ pays: charge, kind: 'charge', name: 'Nele Nameless', owed: 4500 }])
   expect(await FeePayment.count({ where: { chargeId: charge } })).toBe(0)
   const lay = (amount: number) =>
-    money.call('assignTransfer', { params: { id: own.id }, body: { parts: [{ charge, amount }] } })
+    money.call('assignTransfer', { params: { id: own.id }, body: { parts: [{ pays: charge, amount }] } })
   expect((await lay(4400)).status).toBe(422)
   const both = await Promise.all([lay(4500), lay(4500)])
   expect(both.map(({ status }) => status).sort()).toEqual([200, 409])
@@ -155,7 +155,7 @@ test('without a reference it waits with what it may be for; of two who lay it on
   await money.done('setTransferAside', { params, body: { reason: 'Not for us, sent back' } })
   expect((await waiting()).map(({ id }) => id)).not.toContain(other.id)
   const late = await whoOwes(house, slug, 'Later Laid')
-  const parts = [{ charge: (await late.charge()).id, amount: 8420 }]
+  const parts = [{ pays: (await late.charge()).id, amount: 8420 }]
   await money.done('assignTransfer', { params, body: { parts } })
   expect((await late.charge()).owed).toBe(-3920)
 })

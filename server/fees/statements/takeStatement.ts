@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto'
 import { Op, type WhereOptions } from 'sequelize'
 import { v7 as uuid } from 'uuid'
-import type { TransferLine } from '#contract/fees'
+import type { payableKinds, TransferLine } from '#contract/fees'
 import { type Match, matchTransfer, type Payable } from '#core/money/matching'
 import { say } from '#core/words/say'
 import { recordEvent } from '../../platform/audit/record'
@@ -9,13 +9,17 @@ import { changeWhere } from '../../platform/database/compareAndSet'
 import { inTransaction } from '../../platform/database/connection'
 import type { Account, Deps } from '../../platform/deps'
 import { invalidField, notFound } from '../../platform/errors/problems'
+import { EmployerInvoice, employersById } from '../../records/fees/employers'
 import { BankTransfer, FeeCharge, FeePayment } from '../../records/fees/model'
 import { shownNames } from '../../records/people/shownNames'
+import { receivedFromEmployer } from '../employers/invoice'
 import { received } from '../pay'
 import { problems } from '../problems'
 import { readStatement, type StatedTransfer } from './readStatement'
 
 const pageSize = 50
+
+type TransferKind = (typeof payableKinds)[number]
 
 /**
  * Takes a bank's statement. What names a reference of ours is booked; everything else waits for a person. The same transfer is taken
@@ -79,24 +83,38 @@ async function payables({
   const plain = `${reference} ${text}`.toUpperCase().replace(/[^0-9A-Z]/g, '')
   const starts = [...plain.matchAll(/RF\d{2}/g)].map(({ index }) => plain.slice(index, index + 25))
   const possible = starts.flatMap((start) => Array.from({ length: start.length }, (_, nth) => start.slice(0, nth + 1)))
-  const charges = await FeeCharge.findAll({
-    where: { currency, [Op.or]: [{ reference: possible }, { state: 'open', owed: amount }] } as WhereOptions,
-    limit: 200,
-  })
-  const names = await shownNames(charges.map(({ candidateId }) => candidateId))
-  return charges.map(
-    ({ id, reference: own, owed, candidateId }): Payable => ({
-      ...{ id, reference: own, owed, currency, name: names.get(candidateId) ?? '' },
-    }),
-  )
+  const where = { currency, [Op.or]: [{ reference: possible }, { state: 'open', owed: amount }] } as WhereOptions
+  const [charges, invoices] = await Promise.all([
+    FeeCharge.findAll({ where, limit: 200 }),
+    EmployerInvoice.findAll({ where, limit: 200 }),
+  ])
+  const [names, employers] = await Promise.all([
+    shownNames(charges.map(({ candidateId }) => candidateId)),
+    employersById(invoices.map(({ employerId }) => employerId)),
+  ])
+  return [
+    ...charges.map(({ id, reference: own, owed, candidateId }): Payable & { kind: TransferKind } => ({
+      ...{ id, reference: own, owed, currency, name: names.get(candidateId) ?? '', kind: 'charge' },
+    })),
+    ...invoices.map(({ id, reference: own, owed, employerId }): Payable & { kind: TransferKind } => ({
+      ...{ id, reference: own, owed, currency, name: employers.get(employerId)!.name, kind: 'employer invoice' },
+    })),
+  ]
 }
 
 /** Books a transfer to what it pays. Of two who do it at the same moment one does. */
 async function pay(deps: Deps, actor: Account, row: BankTransfer, parts: readonly { id: string; amount: number }[]) {
   const settled = { state: 'booked' as const, settledBy: actor.name, settledAt: deps.clock.now() }
   if (!(await changeWhere(row, { state: ['to look at', 'set aside'] }, settled))) throw problems.transferSettled()
+  const ids = parts.map(({ id }) => id)
+  const invoices = new Set((await EmployerInvoice.findAll({ where: { id: ids } })).map(({ id }) => id))
   for (const { id, amount } of parts) {
     const now = deps.clock.now()
+    if (invoices.has(id)) {
+      const given = { means: 'transfer' as const, paidOn: row.bookedOn, note: row.payer || null, transferId: row.id }
+      await receivedFromEmployer(deps, actor, id, { ...given, amount })
+      continue
+    }
     const payment = await FeePayment.create({
       ...{ id: uuid(), chargeId: id, means: 'transfer', amount, currency: row.currency, state: 'paid' },
       ...{ note: row.payer || null, paidOn: row.bookedOn, transferId: row.id, startedAt: now, settledAt: now },
@@ -110,18 +128,20 @@ export async function assignTransfer(
   deps: Deps,
   actor: Account,
   id: string,
-  { parts }: { parts: { charge: string; amount: number }[] },
+  { parts }: { parts: { pays: string; amount: number }[] },
 ) {
   const row = await transferById(id)
   if (parts.reduce((sum, { amount }) => sum + amount, 0) !== row.amount)
     throw invalidField('/body/parts', say('problem.partsDoNotAddUp'))
-  const charges = await FeeCharge.findAll({ where: { id: parts.map(({ charge }) => charge), currency: row.currency } })
-  if (charges.length < new Set(parts.map(({ charge }) => charge)).size) throw notFound()
+  const ids = [...new Set(parts.map(({ pays }) => pays))]
+  const where = { id: ids, currency: row.currency }
+  const found = await Promise.all([FeeCharge.count({ where }), EmployerInvoice.count({ where })])
+  if (found[0] + found[1] < ids.length) throw notFound()
   await pay(
     deps,
     actor,
     row,
-    parts.map(({ charge, amount }) => ({ id: charge, amount })),
+    parts.map(({ pays: payable, amount }) => ({ id: payable, amount })),
   )
   return { done: true as const }
 }
@@ -178,6 +198,6 @@ async function lineOf(row: BankTransfer): Promise<TransferLine> {
     ...{ id, bookedOn, amount, currency, payer, reference, text, state, reason: reason ?? null },
     proposed: possible
       .filter((one) => proposed.includes(one.id))
-      .map(({ id: charge, name, owed }) => ({ charge, name, owed })),
+      .map(({ id: pays, kind, name, owed }) => ({ pays, kind, name, owed })),
   }
 }

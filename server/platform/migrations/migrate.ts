@@ -40,6 +40,7 @@ import { up as reports } from './034-reports'
 import { up as forecasts } from './035-forecasts'
 import { up as recipients } from './036-recipients'
 import { up as fees, fromAmounts } from './037-fees'
+import { up as employers } from './038-employers'
 import { chainExisting } from './chainExisting'
 
 export type Migration = {
@@ -94,6 +95,7 @@ const migrations: Migration[] = [
   { name: '035-forecasts', statements: forecasts },
   { name: '036-recipients', statements: recipients },
   { name: '037-fees', statements: fees, after: fromAmounts },
+  { name: '038-employers', statements: employers },
 ]
 
 /** The last step this program knows of. */

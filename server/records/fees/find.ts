@@ -23,7 +23,8 @@ export const chargesIn = (applicationId: string[]): Promise<FeeCharge[]> => rows
 
 export const feeAnswersIn = (applicationId: string[]): Promise<FeeAnswers[]> => rowsOf(FeeAnswers, { applicationId })
 
-const inOrder = <Row extends { chargeId: string }>(rows: readonly Row[]) => groupBy(rows, ({ chargeId }) => chargeId)
+const inOrder = <Row extends { chargeId?: string | null }>(rows: readonly Row[]) =>
+  groupBy(rows, ({ chargeId }) => chargeId ?? '')
 
 export const paymentsOf = async (chargeId: string[]): Promise<Map<string, FeePayment[]>> =>
   inOrder(await FeePayment.findAll({ where: { chargeId }, order: ['startedAt', 'id'] }))

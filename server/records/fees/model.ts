@@ -1,6 +1,5 @@
 import {
   type CreationOptional,
-  DataTypes,
   type InferAttributes,
   type InferCreationAttributes,
   Model,
@@ -30,16 +29,7 @@ import {
   whole,
   wholeOrNull,
 } from '../../platform/database/columns'
-
-/** Minor units; read as a number, since no amount comes near what a number holds exactly. */
-const minor = (name: string, allowNull = false) => ({
-  type: DataTypes.BIGINT,
-  allowNull,
-  get(this: Model): number | null {
-    const value = this.getDataValue(name as never) as unknown
-    return value === null || value === undefined ? null : Number(value)
-  },
-})
+import { minor } from './minor'
 
 /** What somebody gave for a fee alone, and which options they leave out. */
 export class FeeAnswers extends Model<InferAttributes<FeeAnswers>, InferCreationAttributes<FeeAnswers>> {
@@ -148,7 +138,10 @@ export class LedgerEntry extends Model<InferAttributes<LedgerEntry>, InferCreati
   declare id: string
   /** What happened, once: `charge ID`, `payment ID`. */
   declare cause: string
-  declare chargeId: string
+  /** The charge it is about; nothing where an employer has paid an invoice. */
+  declare chargeId: CreationOptional<string | null>
+  /** The employer whose debt it changes. */
+  declare employerId: CreationOptional<string | null>
   declare currency: string
   declare madeBy: string
   declare at: Date
@@ -166,8 +159,10 @@ export type DocumentKind = (typeof feeDocumentKinds)[number]
 /** What an invoice, a receipt or a credit note says; amounts in minor units. */
 export type DocumentContent = {
   title: string
-  payer: { name: string; mail: string }
+  payer: { name: string; mail: string; address?: string }
   application: string
+  /** The payer's own number for it. */
+  orderNumber?: string
   currency: string
   reference: string
   lines: { title: string; amount: number }[]
@@ -191,8 +186,12 @@ export class FeeDocument extends Model<InferAttributes<FeeDocument>, InferCreati
   declare series: string
   declare number: number
   declare cause: string
-  declare chargeId: string
+  /** What it is about: a charge, or an invoice to an employer. */
+  declare chargeId: CreationOptional<string | null>
+  declare invoiceId: CreationOptional<string | null>
   declare content: DocumentContent
+  /** The file as it went out by mail. */
+  declare mailedSha256: CreationOptional<string | null>
   declare issuedAt: Date
 }
 
@@ -295,7 +294,8 @@ export function defineFees(sequelize: Sequelize) {
   define(LedgerEntry, sequelize, 'ledger_entries', {
     id,
     cause: text,
-    chargeId: uuid,
+    chargeId: uuidOrNull,
+    employerId: uuidOrNull,
     currency: text,
     madeBy: text,
     at: moment,
@@ -312,8 +312,10 @@ export function defineFees(sequelize: Sequelize) {
     series: text,
     number: whole,
     cause: text,
-    chargeId: uuid,
+    chargeId: uuidOrNull,
+    invoiceId: uuidOrNull,
     content: json,
+    mailedSha256: textOrNull,
     issuedAt: moment,
   })
   define(FeeVoucher, sequelize, 'fee_vouchers', {

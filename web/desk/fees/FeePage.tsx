@@ -23,6 +23,7 @@ import { useSession } from '../../useSession'
 import { WithReason } from '../file/WithReason'
 import { Overview, Table } from '../overviews/Overview'
 import { useKeys } from '../useKeys'
+import { NotePayment } from './NotePayment'
 
 type Doing = { act: 'received' | 'waive' } | { act: 'refund'; payment: FeePaymentLine }
 
@@ -214,9 +215,21 @@ const causes = [
   'correction',
   'noted',
   'voucher',
+  'taken over',
+  'give back',
 ] as const
-const causeOf = (cause: string) => causes.find((one) => one === cause) ?? 'noted'
-const accounts = ['receivable', 'income', 'tax', 'provider', 'bank', 'by hand', 'vouchers', 'waived'] as const
+const causeOf = (cause: string) => causes.find((one) => one.split(' ')[0] === cause) ?? 'noted'
+const accounts = [
+  'receivable',
+  'income',
+  'tax',
+  'provider',
+  'bank',
+  'by hand',
+  'vouchers',
+  'employers',
+  'waived',
+] as const
 const accountOf = (account: string) => accounts.find((one) => one === account) ?? 'receivable'
 
 const standing = (charge: ChargeDetail): string =>
@@ -290,49 +303,13 @@ type Closing = { detail: ChargeDetail; onClose: () => void }
 
 function Received({ detail: { id, currency, owed, today }, onClose }: Closing) {
   const { act, busy, problem } = useAct('recordPayment')
-  const [amount, setAmount] = useState(amountInDigits(owed, currency))
-  const [receivedOn, setReceivedOn] = useState(today)
-  const [note, setNote] = useState('')
-  const read = readAmount(amount, currency)
-  const record = async () => {
-    if (await act({ params: { id }, body: { amount: read!, receivedOn, note } })) onClose()
-  }
   return (
-    <Dialog open onClose={onClose} title={say('fees.noteReceived')}>
-      <div className="grid gap-3">
-        <TextField
-          label={`${say('fees.document.amount')}, ${currency}`}
-          inputMode="decimal"
-          value={amount}
-          onChange={({ target }) => setAmount(target.value)}
-          error={faultAt(problem, 'amount')}
-          data-first
-        />
-        <DateField
-          label={say('fees.receivedOn')}
-          value={receivedOn}
-          onChange={setReceivedOn}
-          error={faultAt(problem, 'receivedOn')}
-        />
-        <TextField
-          label={say('fees.whereItIsFound')}
-          value={note}
-          maxLength={200}
-          onChange={({ target }) => setNote(target.value)}
-          error={faultAt(problem, 'note')}
-        />
-        <ProblemNote problem={problem?.faults ? undefined : problem} />
-        <Button
-          kind="main"
-          busy={busy}
-          disabled={!read || !/^\d{4}-\d{2}-\d{2}$/.test(receivedOn)}
-          onClick={() => void record()}
-          className="justify-self-start"
-        >
-          {say('fees.noteIt')}
-        </Button>
-      </div>
-    </Dialog>
+    <NotePayment
+      {...{ title: say('fees.noteReceived'), currency, amount: owed, today, busy, problem, onClose }}
+      onNote={async (body) => {
+        if (await act({ params: { id }, body })) onClose()
+      }}
+    />
   )
 }
 

@@ -54,6 +54,9 @@ export function FeeQueue() {
         <Link to="/desk/transfers" className="ml-auto font-semibold text-confirmed">
           {say('fees.transfers')}
         </Link>
+        <Link to="/desk/employers" className="ml-3 font-semibold text-confirmed">
+          {say('employers.title')}
+        </Link>
         <Link to="/desk/vouchers" className="ml-3 font-semibold text-confirmed">
           {say('fees.vouchers')}
         </Link>

@@ -104,7 +104,7 @@ function Transfer({ transfer }: { transfer: TransferLine }) {
   const aside = useAct('setTransferAside')
   const [finding, setFinding] = useState(false)
   const [leaving, setLeaving] = useState(false)
-  const lay = (charge: string) => void assign.act({ params: { id }, body: { parts: [{ charge, amount }] } })
+  const lay = (pays: string) => void assign.act({ params: { id }, body: { parts: [{ pays, amount }] } })
   return (
     <li className="grid grid-cols-[7rem_minmax(0,1fr)_9rem] items-baseline gap-x-4 border-line border-b px-2 py-2 max-md:grid-cols-1">
       <span className="whitespace-nowrap font-mono text-ink-2">{writeWhen(bookedOn)}</span>
@@ -116,8 +116,8 @@ function Transfer({ transfer }: { transfer: TransferLine }) {
         {reason && <p className="text-ink-2">{say('fees.setAsideBecause', { reason })}</p>}
         {state !== 'booked' && may('assignTransfer') && (
           <div className="mt-1 flex flex-wrap items-center gap-x-4 gap-y-1">
-            {proposed.map(({ charge, name, owed }) => (
-              <Button key={charge} busy={assign.busy} onClick={() => lay(charge)}>
+            {proposed.map(({ pays, name, owed }) => (
+              <Button key={pays} busy={assign.busy} onClick={() => lay(pays)}>
                 {say('fees.belongsTo', { name, amount: writeAmount(owed, currency) })}
               </Button>
             ))}
@@ -151,7 +151,7 @@ function Transfer({ transfer }: { transfer: TransferLine }) {
   )
 }
 
-type FindProps = { currency: string; busy: boolean; onChoose: (charge: string) => void }
+type FindProps = { currency: string; busy: boolean; onChoose: (pays: string) => void }
 
 /** Looks for the fee a transfer belongs to, by name or reference. */
 function Find({ currency, busy, onChoose }: FindProps) {
@@ -160,16 +160,21 @@ function Find({ currency, busy, onChoose }: FindProps) {
     { query: { queue: 'owed', text } },
     { skip: text.trim().length < 3 },
   )
-  const found = text.trim().length < 3 ? [] : (data?.charges.filter((one) => one.currency === currency) ?? [])
+  const invoiced = api.endpoints.listEmployerInvoices.useQuery({ query: { text } }, { skip: text.trim().length < 3 })
+  const charges =
+    data?.charges.map(({ id, name, title, ...more }) => ({ id, what: `${name}, ${title}`, ...more })) ?? []
+  const invoices =
+    invoiced.data?.invoices.map(({ id, name, number, ...more }) => ({ id, what: `${name}, ${number}`, ...more })) ?? []
+  const found = text.trim().length < 3 ? [] : [...charges, ...invoices].filter((one) => one.currency === currency)
   return (
     <div className="mt-2 grid max-w-[420px] gap-2">
       <TextField label={say('fees.nameOrReference')} value={text} onChange={({ target }) => setText(target.value)} />
       {data && text.trim().length >= 3 && found.length === 0 && (
         <p className="text-ink-2">{say('fees.nothingFound')}</p>
       )}
-      {found.map(({ id, name, title, owed }) => (
+      {found.map(({ id, what, owed }) => (
         <Button key={id} busy={busy} onClick={() => onChoose(id)}>
-          {name}, {title}: {writeAmount(owed, currency)}
+          {what}: {writeAmount(owed, currency)}
         </Button>
       ))}
     </div>

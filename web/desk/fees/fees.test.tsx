@@ -172,7 +172,7 @@ test('a transfer is laid with what is proposed, with what is found, or set aside
     reference: '',
     text: 'Kurs',
   }
-  const proposed = [{ charge: line.id, name: 'Ada Abend', owed: 4500 }]
+  const proposed = [{ pays: line.id, kind: 'charge', name: 'Ada Abend', owed: 4500 }]
   const { user, sent } = await showPage(<Transfers />, {
     roles: ['money'],
     listTransfers: {
@@ -193,7 +193,7 @@ test('a transfer is laid with what is proposed, with what is found, or set aside
   await user.click(screen.getAllByRole('button', { name: 'Set aside' }).at(-1)!)
   await user.upload(screen.getByLabelText('Bank statement'), new File(['x'], 'a.xml', { type: 'text/xml' }))
   expect(await screen.findByText(/^Booked: 2. To look at: 1./)).toBeTruthy()
-  const parts = [{ charge: line.id, amount: 4500 }]
+  const parts = [{ pays: line.id, amount: 4500 }]
   expect(sent).toMatchObject([
     { name: 'assignTransfer', body: { parts } },
     { name: 'assignTransfer', body: { parts } },

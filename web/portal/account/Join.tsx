@@ -8,7 +8,7 @@ import { TextField } from '../../ui/Field'
 import { faultAt, ProblemNote } from '../../ui/ProblemNote'
 import { Waiting } from '../../ui/Waiting'
 import { useAct } from '../../useAct'
-import { AccountSheet } from '../AccountSheet'
+import { AccountSheet, homeOf } from '../AccountSheet'
 
 /** Somebody who was invited to work here chooses a password and comes in. */
 export function Join() {
@@ -53,7 +53,7 @@ export function Join() {
         noValidate
         onSubmit={(event) => {
           event.preventDefault()
-          void act({ params: { token }, body: { password } }).then((done) => done && navigate('/desk/today'))
+          void act({ params: { token }, body: { password } }).then((done) => done && navigate(homeOf(data.roles)))
         }}
       >
         <TextField label={say('account.mailAddress')} type="email" autoComplete="username" value={data.mail} readOnly />

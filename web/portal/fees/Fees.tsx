@@ -15,6 +15,7 @@ import { TextField } from '../../ui/Field'
 import { ProblemNote } from '../../ui/ProblemNote'
 import { writeDayOf } from '../../ui/write'
 import { useAct } from '../../useAct'
+import { AskEmployer, Requests } from './AskEmployer'
 import { FactsOfFee } from './OwnFees'
 
 /** What was charged for an application: what is owed, how it can be paid, what was paid, and the papers about it. */
@@ -54,6 +55,7 @@ function Fee({ id, fee, charge, cards }: { id: string; fee: OwnFee; charge: FeeC
         <summary className="cursor-pointer font-semibold text-confirmed">{say('fees.lineByLine')}</summary>
         <QuoteTable schedule={schedule} quote={quote} known={knownFeeFacts(schedule, [])} />
       </details>
+      <Requests charge={charge} />
       {state === 'open' && owed > 0 && <Pay fee={fee} charge={charge} cards={cards} />}
       {charge.payments.length > 0 && (
         <ul className="mt-2 divide-y divide-line border-line border-t">
@@ -150,6 +152,7 @@ function Pay({ fee, charge, cards }: { fee: OwnFee; charge: FeeChargeView; cards
         </div>
       )}
       <ProblemNote problem={redeem.problem} />
+      <AskEmployer fee={fee} charge={charge} />
     </div>
   )
 }

@@ -1,0 +1,312 @@
+import { Op } from 'sequelize'
+import type { Visitor } from '../../../test/client'
+import { anEmployer, someTerms } from '../../../test/employers'
+import { aLine, aPaidVacancy, aSchedule, payAt, whoOwes } from '../../../test/fees'
+import { type House, openHouse } from '../../../test/house'
+import { runDaily } from '../../daily'
+import { depsNow } from '../../platform/clock'
+import { Message } from '../../platform/mail/model'
+import { Employer, EmployerInvoice, PayerRequest } from '../../records/fees/employers'
+import { FeeDocument } from '../../records/fees/model'
+import { checkLedger } from '../ledger'
+
+let house: House
+let slug: string
+let money: Visitor
+const exam = aLine()
+const lodging = aLine({ key: 'lodging', title: 'Lodging', amount: { kind: 'fixed', amount: 5500 } })
+beforeAll(async () => {
+  house = await openHouse('employers')
+  slug = await aPaidVacancy(house, [aSchedule({ lines: [exam, lodging], holds: true })])
+  money = await house.staff('money')
+}, 60_000)
+afterAll(async () => {
+  expect(await checkLedger(house.deps)).toEqual([])
+  await house.close()
+})
+
+type Owing = Awaited<ReturnType<typeof whoOwes>>
+const asking = async (
+  owing: Owing,
+  employer: string,
+  more: { lines?: string[]; orderNumber?: string; code?: string } = {},
+) =>
+  owing.candidate.call('askEmployer', {
+    params: { id: (await owing.charge()).id },
+    body: { employer, lines: null, orderNumber: '', ...more },
+  })
+const turnOf = async ({ id }: Owing) => {
+  const desk = await house.staff('coordinator')
+  const { outcomes } = await desk.done('readFile', { params: { id } })
+  return outcomes.find(({ requirement }) => requirement === 'pay-fees')?.steps[0]?.who
+}
+
+describe('asking', () => {
+  test('an employer is found by name where it lets itself be found, and by its whole code; others are not there', async () => {
+    const open = await anEmployer(house, { name: 'Hochjoch Seilbahnen' }, money)
+    const hidden = await anEmployer(house, { name: 'Hochjoch Diskret', findable: false }, money)
+    const owing = await whoOwes(house, slug, 'Fiona Finder')
+    const find = async (text: string) =>
+      (await owing.candidate.done('findEmployers', { query: { text } })).employers.map(({ id }) => id)
+    expect(await find('hochjoch')).toEqual([open.id])
+    const { code } = await hidden.read()
+    expect(await find(code.toLowerCase())).toEqual([hidden.id])
+    expect(await find(code.slice(0, 6))).toEqual([])
+    expect(await find('%%%')).toEqual([])
+    expect((await asking(owing, hidden.id)).status).toBe(404)
+    expect((await asking(owing, hidden.id, { code })).status).toBe(200)
+    // Another code, and the one before finds nothing.
+    await hidden.payer.done('renewEmployerCode')
+    expect(await find(code)).toEqual([])
+  })
+
+  test('it says whose turn it is; one at a time is asked, and it can be taken back', async () => {
+    const { id, waiting } = await anEmployer(house, {}, money)
+    const owing = await whoOwes(house, slug, 'Tilda Turn')
+    expect(await turnOf(owing)).toBe('candidate')
+    const both = await Promise.all([asking(owing, id), asking(owing, id)])
+    expect(both.map(({ status }) => status).sort()).toEqual([200, 409])
+    expect(await turnOf(owing)).toBe('employer')
+    expect(await waiting()).toMatchObject([
+      { name: 'Tilda Turn', amount: 10_000, lines: [{ title: 'Examination' }, { title: 'Lodging' }] },
+    ])
+    const charge = await owing.charge()
+    const request = charge.requests[0]!
+    expect(request).toMatchObject({ employer: 'Talwerk Bahnen', state: 'asked' })
+    const back = { params: { id: charge.id, request: request.id } }
+    await owing.candidate.done('takeRequestBack', back)
+    expect(await turnOf(owing)).toBe('candidate')
+    expect((await owing.candidate.call('takeRequestBack', back)).status).toBe(409)
+    expect(await waiting()).toEqual([])
+  })
+
+  test('what the candidate pays meanwhile is asked of nobody any more', async () => {
+    const employer = await anEmployer(house, {}, money)
+    const owing = await whoOwes(house, slug, 'Pia Pays')
+    await asking(owing, employer.id)
+    const [request] = await employer.waiting()
+    const { address } = await owing.candidate.done('payCharge', { params: { id: (await owing.charge()).id } })
+    await payAt(address)
+    expect((await owing.charge()).requests).toMatchObject([{ state: 'withdrawn' }])
+    const late = employer.payer.call('decidePayerRequest', {
+      params: { id: request!.id },
+      body: { accepted: true, orderNumber: '' },
+    })
+    expect((await late).body.code).toBe('request-over')
+    expect((await employer.read()).owes).toBe(0)
+  })
+})
+
+describe('deciding', () => {
+  test('taken over, nothing is owed by the candidate; the employer has an invoice, and its second address too', async () => {
+    const employer = await anEmployer(house, { receiptMail: 'ledger@employer.test', orderNumberNeeded: true }, money)
+    const owing = await whoOwes(house, slug, 'Otto Over')
+    await asking(owing, employer.id)
+    expect((await employer.accept()).body.faults?.[0]?.pointer).toBe('/body/orderNumber')
+    const both = await Promise.all(
+      [employer.accept('PO-77'), employer.accept('PO-77')].map((one) => one.catch(() => ({ status: 409 }))),
+    )
+    expect(both.map(({ status }) => status).sort()).toEqual([200, 409])
+    const charge = await owing.charge()
+    expect(charge).toMatchObject({ owed: 0, state: 'settled', requests: [{ state: 'accepted', amount: 10_000 }] })
+    expect((await employer.read()).owes).toBe(10_000)
+    const [invoice] = await employer.invoices()
+    expect(invoice).toMatchObject({ total: 10_000, owed: 10_000, state: 'open' })
+    const paper = await FeeDocument.findOne({ where: { invoiceId: invoice!.id }, rejectOnEmpty: true })
+    expect(paper.content).toMatchObject({ orderNumber: 'PO-77', payer: { address: 'Am Speicher 3\n6020 Talwerk' } })
+    expect(paper.content.lines).toEqual([
+      { title: expect.stringMatching(/^Otto Over, .+: Examination fee$/), amount: 10_000 },
+    ])
+    const mails = await Message.findAll({ where: { toMail: ['ledger@employer.test', employer.mail] } })
+    expect(
+      mails
+        .filter(({ attachments }) => attachments.length === 1)
+        .map(({ toMail }) => toMail)
+        .sort(),
+    ).toEqual([employer.mail, 'ledger@employer.test'].sort())
+    // Paid with a transfer that names the reference of the invoice.
+    const statement = `date;amount;currency;payer;reference;text;id\n${house.day(0)};100,00;EUR;Talwerk;${invoice!.reference};;T-${invoice!.id}`
+    expect(await money.done('takeStatement', { body: Buffer.from(statement) as never })).toMatchObject({ booked: 1 })
+    expect(await employer.invoices()).toMatchObject([{ owed: 0, state: 'settled' }])
+    expect((await employer.read()).owes).toBe(0)
+    expect((await employer.invoices())[0]!.documents.map(({ kind }) => kind)).toEqual(['invoice', 'receipt'])
+    expect(await turnOf(owing)).toBeUndefined()
+  })
+
+  test('by line: the employer pays one, the candidate the other', async () => {
+    const employer = await anEmployer(house, {}, money)
+    const owing = await whoOwes(house, slug, 'Lina Line')
+    expect((await asking(owing, employer.id, { lines: ['nothing-of-the-kind'] })).status).toBe(422)
+    await asking(owing, employer.id, { lines: ['lodging'] })
+    expect(await employer.waiting()).toMatchObject([{ amount: 5500, lines: [{ title: 'Lodging' }] }])
+    await employer.accept()
+    expect(await owing.charge()).toMatchObject({ owed: 4500, state: 'open' })
+    const { address } = await owing.candidate.done('payCharge', { params: { id: (await owing.charge()).id } })
+    await payAt(address)
+    expect(await owing.charge()).toMatchObject({ owed: 0, state: 'settled' })
+  })
+
+  test('declined with a reason the candidate reads; another one is asked', async () => {
+    const employer = await anEmployer(house, {}, money)
+    const owing = await whoOwes(house, slug, 'Dora Declined')
+    await asking(owing, employer.id)
+    const [request] = await employer.waiting()
+    const body = { accepted: false as const, reason: 'You left in spring' }
+    await employer.payer.done('decidePayerRequest', { params: { id: request!.id }, body })
+    expect((await owing.charge()).requests).toMatchObject([{ state: 'declined', reason: 'You left in spring' }])
+    expect(await turnOf(owing)).toBe('candidate')
+    expect((await asking(owing, employer.id)).status).toBe(200)
+    // Somebody of another employer has nothing to say here.
+    const other = await anEmployer(house, { name: 'Anderswo' }, money)
+    const [again] = await employer.waiting()
+    const theirs = { params: { id: again!.id }, body: { accepted: true as const, orderNumber: '' } }
+    expect((await other.payer.call('decidePayerRequest', theirs)).status).toBe(404)
+  })
+
+  test('of two taken over at the same moment that pass the limit together, one is', async () => {
+    const employer = await anEmployer(house, { limit: 15_000 }, money)
+    const owings = await Promise.all(['Lea Limit', 'Lou Limit'].map((name) => whoOwes(house, slug, name)))
+    for (const owing of owings) await asking(owing, employer.id)
+    const replies = await Promise.all(
+      (await employer.waiting()).map(({ id }) =>
+        employer.payer.call('decidePayerRequest', { params: { id }, body: { accepted: true, orderNumber: '' } }),
+      ),
+    )
+    expect(replies.map(({ status }) => status).sort()).toEqual([200, 409])
+    expect(replies.find(({ status }) => status === 409)!.body.code).toBe('over-limit')
+    expect((await employer.read()).owes).toBe(10_000)
+    expect(await employer.waiting()).toHaveLength(1)
+  })
+
+  test('who pays is changed: it goes back to the candidate, with a credit note to the employer', async () => {
+    const employer = await anEmployer(house, {}, money)
+    const owing = await whoOwes(house, slug, 'Cora Changed')
+    await asking(owing, employer.id)
+    await employer.accept()
+    const { id } = (await owing.charge()).requests[0]!
+    const back = () => money.call('returnToCandidate', { params: { id }, body: { reason: 'Agreed on the telephone' } })
+    const both = await Promise.all([back(), back()])
+    expect(both.map(({ status }) => status).sort()).toEqual([200, 409])
+    expect(await owing.charge()).toMatchObject({ owed: 10_000, state: 'open', requests: [{ state: 'returned' }] })
+    expect((await employer.read()).owes).toBe(0)
+    const [invoice] = await employer.invoices()
+    expect(invoice).toMatchObject({ total: 0, owed: 0, state: 'settled' })
+    expect(invoice!.documents.map(({ kind }) => kind)).toEqual(['invoice', 'credit note'])
+    const file = await employer.payer.request(
+      `/api/employer/invoices/${invoice!.id}/documents/${invoice!.documents[1]!.id}`,
+    )
+    expect(file.status).toBe(200)
+  })
+})
+
+describe('by itself', () => {
+  const daily = async (days: number) => {
+    const deps = await depsNow(house.fixed)
+    const now = new Date(Date.now() + days * 86_400_000)
+    const today = house.today.add({ days })
+    await runDaily({ ...deps, clock: { now: () => now, today: () => today } })
+  }
+
+  test('one invoice a month of all that was taken over before it, made once', async () => {
+    const employer = await anEmployer(house, { invoicing: 'monthly' }, money)
+    for (const name of ['Mona Month', 'Max Month']) {
+      const owing = await whoOwes(house, slug, name)
+      await asking(owing, employer.id)
+      await employer.accept('')
+    }
+    expect(await employer.invoices()).toEqual([])
+    const lastMonth = new Date(`${house.today.with({ day: 1 }).subtract({ days: 3 }).toString()}T10:00:00Z`)
+    await PayerRequest.update({ decidedAt: lastMonth }, { where: { employerId: employer.id } })
+    await daily(0)
+    await daily(0)
+    const [invoice, ...others] = await employer.invoices()
+    expect(others).toEqual([])
+    expect(invoice).toMatchObject({ total: 20_000, month: lastMonth.toISOString().slice(0, 7) })
+    await EmployerInvoice.update({ dueOn: house.day(-1) }, { where: { id: invoice!.id } })
+    await daily(0)
+    await daily(0)
+    const subject = { [Op.like]: `Invoice ${invoice!.number} was due on%` }
+    expect(await Message.count({ where: { toMail: employer.mail, subject } })).toBe(1)
+    expect((await money.done('listEmployers')).employers.find(({ id }) => id === employer.id)).toMatchObject({
+      late: 1,
+    })
+  })
+
+  test('who does not answer is reminded once; after two weeks the fee is the candidate’s again', async () => {
+    const employer = await anEmployer(house, {}, money)
+    const owing = await whoOwes(house, slug, 'Sila Silent')
+    await asking(owing, employer.id)
+    const mails = () => Message.count({ where: { toMail: employer.mail } })
+    const before = await mails()
+    await daily(6)
+    await daily(7)
+    expect(await mails()).toBe(before + 1)
+    await daily(15)
+    expect((await owing.charge()).requests).toMatchObject([{ state: 'lapsed' }])
+    expect(await turnOf(owing)).toBe('candidate')
+    expect((await asking(owing, employer.id)).status).toBe(200)
+  })
+})
+
+describe('the account', () => {
+  test('its people invite others; the last one stays, and of two who remove each other one does', async () => {
+    const employer = await anEmployer(house, {}, money)
+    const { people } = await employer.read()
+    const first = people[0]!
+    expect((await employer.payer.call('removeOwnPerson', { params: { id: first.id } })).body.code).toBe('last-person')
+    const body = { name: 'Second Person', mail: `second-${first.id.slice(-6)}@employer.test` }
+    await employer.payer.done('inviteOwnPerson', { body })
+    expect((await employer.payer.call('inviteOwnPerson', { body })).body.faults?.[0]?.pointer).toBe('/body/mail')
+    expect((await employer.read()).people.map(({ state }) => state)).toEqual(['active', 'invited'])
+    const second = (await employer.read()).people[1]!
+    await employer.payer.done('removeOwnPerson', { params: { id: second.id } })
+    expect((await employer.read()).people).toHaveLength(1)
+  })
+
+  test('what is agreed is said by the money role alone; a closed one is asked by nobody, and its currency stays while it owes', async () => {
+    const employer = await anEmployer(house, { name: 'Closing Cables' }, money)
+    const coordinator = await house.staff('coordinator')
+    expect((await coordinator.call('listEmployers')).status).toBe(403)
+    expect((await employer.payer.call('listEmployers')).status).toBe(403)
+    expect((await employer.payer.call('listPayerRequests', { query: { state: 'asked' } })).status).toBe(200)
+    const owing = await whoOwes(house, slug, 'Cleo Closed')
+    expect((await owing.candidate.call('readOwnEmployer')).status).toBe(403)
+    await asking(owing, employer.id)
+    await employer.accept()
+    const { version } = await employer.read()
+    const change = (body: object) =>
+      money.call('changeEmployer', {
+        params: { id: employer.id },
+        body: { version, closed: false, terms: someTerms(), ...body } as never,
+      })
+    expect((await change({ terms: someTerms({ currency: 'CHF' }) })).body.faults?.[0]?.pointer).toBe(
+      '/body/terms/currency',
+    )
+    expect((await change({ closed: true })).status).toBe(200)
+    expect((await change({ closed: false })).status).toBe(409)
+    const other = await whoOwes(house, slug, 'Clara Closed')
+    expect((await asking(other, employer.id)).body.code).toBe('employer-closed')
+  })
+
+  test('noted by hand: in parts, and what was paid too much is given back and no more', async () => {
+    const employer = await anEmployer(house, {}, money)
+    const owing = await whoOwes(house, slug, 'Hedi Hand')
+    await asking(owing, employer.id)
+    await employer.accept()
+    const [invoice] = await employer.invoices()
+    const note = (amount: number, givenBack = false) =>
+      money.call('recordInvoicePayment', {
+        params: { id: invoice!.id },
+        body: { amount, receivedOn: house.day(0), note: 'by cheque', givenBack },
+      })
+    expect((await note(100, true)).status).toBe(409)
+    await note(4000)
+    await note(6500)
+    expect(await employer.invoices()).toMatchObject([{ owed: -500, state: 'settled' }])
+    const both = await Promise.all([note(500, true), note(500, true)])
+    expect(both.map(({ status }) => status).sort()).toEqual([200, 409])
+    expect(await Employer.findByPk(employer.id)).toMatchObject({ owes: 0 })
+    const found = await money.done('listEmployerInvoices', { query: { text: 'Talwerk' } })
+    expect(found.invoices.every(({ state }) => state === 'open')).toBe(true)
+  })
+})
