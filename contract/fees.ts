@@ -210,6 +210,8 @@ export const listCharges = endpoint({
   reply: Type.Object({
     charges: Type.Array(ChargeLine),
     counts: Type.Unsafe<Record<FeeQueue, number>>(Type.Object({})),
+    lateInvoices: Type.Integer({ description: 'Invoices to employers that are late, or were paid too much' }),
+    daysToLookAt: Type.Integer({ description: 'Days that do not agree with the provider' }),
     next: orNull(Type.String()),
   }),
   invalidates: ['desk'],

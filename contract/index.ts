@@ -4,6 +4,7 @@ import * as audit from './audit'
 import * as behalf from './behalf'
 import * as catalogue from './catalogue'
 import * as claims from './claims'
+import * as closings from './closings'
 import * as colleagues from './colleagues'
 import * as conversations from './conversations'
 import * as coverSheets from './coverSheets'
@@ -72,6 +73,7 @@ const everything = {
   ...firstSteps,
   ...places,
   ...fees,
+  ...closings,
   ...claims,
   ...applications,
   ...statistics,

@@ -56,6 +56,7 @@ export const deskPages = [
   '/desk/transfers',
   '/desk/vouchers',
   '/desk/employers/:id?',
+  '/desk/closings',
   '/desk/red-flags',
   '/desk/duplicates/:oneId?/:otherId?',
   '/desk/paper/:id?',

@@ -1,6 +1,6 @@
 import { expect, type Page, test } from '@playwright/test'
 import { expectAccessible } from './accessible'
-import { mailTo, settled, signIn, windowOf } from './people'
+import { linkIn, mailTo, settled, signIn, windowOf } from './people'
 
 /** What applying costs: seen before, paid, given back; vouchers; a category with its proof. */
 
@@ -123,4 +123,82 @@ test('a category counts with its proof, is refused, and shown again; others at t
   await settled(ines)
   await expect(ines.getByText('266.00')).toHaveCount(0)
   await expect(ines.getByRole('link', { name: 'Fees', exact: true })).toHaveCount(0)
+})
+
+test('an employer is found by its code, takes over its part, is invoiced, and pays by transfer', async ({
+  browser,
+}) => {
+  const desk = await windowOf(browser)
+  await signIn(desk, ottilie)
+  await desk.goto('/desk/employers')
+  await desk.getByRole('button', { name: 'Open an account' }).click()
+  const dialog = desk.getByRole('dialog')
+  await dialog.getByLabel('Name').first().fill('Hochalm Railways')
+  await dialog.getByLabel('May owe at most, EUR').fill('500')
+  await dialog.getByLabel('Second address for invoices and receipts').fill('books@hochalm.example')
+  await dialog.getByRole('checkbox', { name: /find it by name/ }).uncheck()
+  await dialog.getByRole('group', { name: 'Who decides there' }).getByLabel('Name').fill('Nora Payer')
+  await dialog.getByRole('group', { name: 'Who decides there' }).getByLabel('E-mail').fill('nora@hochalm.example')
+  await expectAccessible(desk, 'opening an account for an employer')
+  await dialog.getByRole('button', { name: 'Open the account' }).click()
+  await expect(desk.getByRole('heading', { level: 1, name: 'Hochalm Railways' })).toBeVisible()
+
+  // She comes by the invitation, and reads the code her people need.
+  const nora = await windowOf(browser)
+  await nora.goto(linkIn((await mailTo(nora, 'nora@hochalm.example', 'Hochalm Railways')).text))
+  await nora.getByLabel('New password').fill('cable-hinge-lantern-9')
+  await nora.getByRole('button', { name: 'Come in' }).click()
+  await expect(nora.getByRole('heading', { level: 1, name: 'Hochalm Railways' })).toBeVisible()
+  await nora.getByRole('link', { name: 'Your organisation' }).last().click()
+  const code = await nora.getByText(/^[0-9A-Z]{5}-[0-9A-Z]{5}$/).innerText()
+  await expectAccessible(nora, 'an employer’s account')
+
+  const pavle = await windowOf(browser, { width: 390, height: 844 })
+  await openOwn(pavle, 'samir.benali@mail.example')
+  await pavle.getByRole('button', { name: 'Somebody else pays: ask an employer' }).click()
+  await pavle.getByLabel('Name of the employer, or its code').fill('Hochalm')
+  await expect(pavle.getByText(/No employer with an account is called so/)).toBeVisible()
+  await pavle.getByLabel('Name of the employer, or its code').fill(code)
+  await pavle.getByRole('button', { name: /Hochalm Railways/ }).click()
+  await pavle.getByRole('checkbox', { name: /^Meals/ }).uncheck()
+  await expectAccessible(pavle, 'asking an employer')
+  await pavle.getByRole('button', { name: 'Ask Hochalm Railways' }).click()
+  await expect(pavle.getByText(/Hochalm Railways was asked to pay/)).toBeVisible()
+
+  await nora.getByRole('link', { name: 'To decide' }).click()
+  await nora.getByLabel('Order number').fill('HR-1')
+  await expectAccessible(nora, 'what an employer is asked')
+  await nora.getByRole('button', { name: /^We pay / }).click()
+  await expect(nora.getByText('Nothing waits for you.')).toBeVisible()
+  await pavle.reload()
+  await expect(pavle.getByText(/^Hochalm Railways pays/)).toBeVisible()
+  await expect(pavle.getByText(/^26.00 EUR (to pay|was due)/)).toBeVisible()
+
+  await nora.getByRole('link', { name: 'Invoices' }).click()
+  await expect(nora.getByText(/to pay by/)).toBeVisible()
+  const invoice = nora.getByRole('link', { name: /^Invoice I-/ })
+  const { text } = await mailTo(nora, 'books@hochalm.example', 'Invoice I-')
+  expect(text).toContain(await invoice.innerText().then((name) => name.replace('Invoice ', '')))
+  const reference = await desk.evaluate(async () => {
+    const answer = await fetch('/api/desk/employer-invoices?text=Hochalm')
+    return ((await answer.json()) as { invoices: { reference: string; owed: number }[] }).invoices[0]!
+  })
+
+  // The bank's statement names the reference of the invoice.
+  await desk.goto('/desk/transfers')
+  await desk.locator('input[type=file]').setInputFiles({
+    name: 'statement.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(
+      `date;amount;currency;payer;reference;text;id\n2026-11-30;${(reference.owed / 100).toFixed(2)};EUR;Hochalm Railways;${reference.reference};;H-1`,
+    ),
+  })
+  await expect(desk.getByText(/1 booked/)).toBeVisible()
+  await nora.reload()
+  await expect(nora.getByText('Paid', { exact: true })).toBeVisible()
+  await expect(nora.getByRole('link', { name: /^Receipt R-/ })).toBeVisible()
+  await mailTo(nora, 'books@hochalm.example', 'Receipt R-')
+  await desk.goto('/desk/employers')
+  await expectAccessible(desk, 'employers')
+  await expect(desk.getByRole('row', { name: /^Hochalm Railways/ })).toContainText('0.00 EUR')
 })

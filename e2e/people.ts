@@ -46,7 +46,8 @@ export async function signIn(page: Page, mail: string, password = demoPassword) 
   })
   expect(answer.status(), `signing in as ${mail}`).toBe(200)
   const { account } = (await answer.json()) as { account: { roles: string[] } }
-  await page.goto(account.roles.includes('candidate') ? '/me' : '/desk/today')
+  const home = account.roles.includes('employer') ? '/employer' : '/desk/today'
+  await page.goto(account.roles.includes('candidate') ? '/me' : home)
 }
 
 /** Signs somebody in as a person does. */

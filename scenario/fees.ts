@@ -72,7 +72,8 @@ export async function readStatementOfYesterday(world: World) {
   )
 }
 
-async function chargeOf(name: string) {
+/** What somebody was charged, and they themselves. */
+export async function chargeOf(name: string) {
   const { id } = await Candidate.findOne({ where: { name }, rejectOnEmpty: true })
   const charge = await FeeCharge.findOne({ where: { candidateId: id }, rejectOnEmpty: true })
   return { charge, actor: actorOf(await accountOfCandidate(id)) }

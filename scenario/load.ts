@@ -27,6 +27,7 @@ import { perform } from './acts'
 import { vallorneCatalogue } from './catalogue'
 import { writeFile } from './claims'
 import { correspond } from './correspondence'
+import { openEmployers } from './employers'
 import { answerForFees, payFees, readStatementOfYesterday } from './fees'
 import { betterContact, library } from './form'
 import { shareOut } from './house'
@@ -109,6 +110,7 @@ export async function loadScenario(
   await makeReports(world)
   await sendToRecipients(world)
   await payFees(world)
+  await openEmployers(world, await hash(demoPassword))
   await readStatementOfYesterday(world)
   await askForMore(world)
   await knowSome(world)

@@ -122,6 +122,7 @@ Probatum is up after ${Math.round((Date.now() - begun) / 1000)} seconds.
   Sign in with the password ${demoPassword} as
 ${staff.map(({ name, mail, roles }) => `    ${mail.padEnd(28)} ${name}, ${roles.join(', ')}`).join('\n')}
     maelle.dreau-okafor@mail.example   a candidate
+    petra@brandalm.example             pays for her people, as an employer
 
   Ctrl-C stops everything this started.`)
 } catch (error) {

@@ -23,6 +23,7 @@ import { serveUploads } from './documents/uploads'
 import { duplicatesRoutes } from './duplicates/routes'
 import { enquiryRoutes } from './enquiries/routes'
 import { servePlainReply } from './enquiries/servePlainReply'
+import { closingRoutes } from './fees/closing/routes'
 import { employerRoutes } from './fees/employers/routes'
 import { feeRoutes } from './fees/routes'
 import { serveNotices } from './fees/serveNotices'
@@ -84,6 +85,7 @@ export const routes = [
   ...hiringRoutes,
   ...feeRoutes,
   ...employerRoutes,
+  ...closingRoutes,
   ...deskRoutes,
   ...auditRoutes,
   ...privacyRoutes,

@@ -6,6 +6,7 @@ import { forgetReaders } from './desk/ownership'
 import { queueUnread } from './documents/reading/readQueued'
 import { forgetOldUploads } from './documents/uploads'
 import { advanceDue, releaseDue } from './enquiries/pass'
+import { closeDays } from './fees/closing/close'
 import { lookAfterRequests } from './fees/employers/ask'
 import { invoiceMonths, remindEmployers } from './fees/employers/invoice'
 import { checkLedgerNightly } from './fees/ledger'
@@ -51,6 +52,7 @@ export async function runDaily(deps: Deps) {
     invoiceMonths,
     remindEmployers,
     checkLedgerNightly,
+    closeDays,
     remindOfOffers,
     tellOfExpiredOffers,
     tellOfLateDecision,

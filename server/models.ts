@@ -15,6 +15,7 @@ import { defineReadings } from './records/documents/readings'
 import { defineDoubles } from './records/duplicates/model'
 import { defineVerification } from './records/enquiries/model'
 import { defineEquality } from './records/equality/model'
+import { defineClosings } from './records/fees/closing'
 import { defineEmployers } from './records/fees/employers'
 import { defineFees } from './records/fees/model'
 import { defineHeard } from './records/heard/model'
@@ -57,6 +58,7 @@ export function defineModels(sequelize: Sequelize) {
     defineUnfinished,
     defineFees,
     defineEmployers,
+    defineClosings,
     defineForecasts,
     defineHiring,
     defineJobs,

@@ -18,7 +18,8 @@ type Payment = {
   tellTo: string
   state: 'pending' | 'paid' | 'declined' | 'abandoned'
   because?: string
-  refunds: { id: string; amount: string }[]
+  refunds: { id: string; amount: string; at: string }[]
+  /** When it was begun; once it is paid, when it was paid. */
   at: string
   /** How the notice goes, as chosen with the card. */
   notice: string
@@ -53,16 +54,16 @@ const notices = {
 
 export async function answerPayments(payments: Payments, request: IncomingMessage, url: URL, response: ServerResponse) {
   const [, , place, key, what] = url.pathname.split('/')
-  if (place === 'payments') {
+  if (place === 'payments' || place === 'reports') {
     if (request.headers.authorization !== `Bearer ${payments.secret}`)
       return void response.writeHead(401).end('Who are you?')
+    if (place === 'reports') return json(response, { lines: reportOf(payments, key ?? '') })
     if (request.method === 'POST' && !key) return begin(payments, request, response)
     const found = payments.all.get(key ?? '')
     if (!found) return notThere(response)
     if (request.method === 'POST' && what === 'refunds') return giveBack(found, request, response)
     return json(response, said(found))
   }
-  if (place === 'report') return json(response, { lines: reportOf(payments, key ?? '') })
   const found = [...payments.all.values()].find(({ id }) => id === place)
   if (!found) return notThere(response)
   if (request.method !== 'POST')
@@ -103,14 +104,19 @@ async function giveBack(found: Payment, request: IncomingMessage, response: Serv
   const cents = (digits: string) => Math.round(Number(digits) * 1000)
   const before = found.refunds.reduce((sum, one) => sum + cents(one.amount), 0)
   if (found.state !== 'paid' || before + cents(amount) > cents(found.amount)) return json(response, said(found), 409)
-  found.refunds.push({ id, amount })
+  found.refunds.push({ id, amount, at: new Date().toISOString() })
   json(response, said(found))
 }
 
 const reportOf = ({ all }: Payments, day: string) =>
   [...all.values()].flatMap(({ payment, state, amount, currency, at, refunds }) =>
-    at.startsWith(day) && state === 'paid'
-      ? [{ payment, amount, currency }, ...refunds.map((one) => ({ payment, amount: `-${one.amount}`, currency }))]
+    state === 'paid'
+      ? [
+          ...(at.startsWith(day) ? [{ payment, amount, currency }] : []),
+          ...refunds
+            .filter((one) => one.at.startsWith(day))
+            .map((one) => ({ payment, refund: one.id, amount: `-${one.amount}`, currency })),
+        ]
       : [],
   )
 
@@ -145,7 +151,7 @@ async function decide(payments: Payments, found: Payment, form: URLSearchParams,
         : form.get('code') === bankCode
           ? card
           : { state: 'declined' as const, because: 'not-you' }
-    Object.assign(found, result, { notice: form.get('notice') ?? 'first' })
+    Object.assign(found, result, { notice: form.get('notice') ?? 'first', at: new Date().toISOString() })
     await notify(payments, found)
   }
   response.writeHead(303, { Location: found.returnTo }).end()

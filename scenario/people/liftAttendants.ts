@@ -36,4 +36,28 @@ export const liftAttendants: PersonPlan[] = [
     sent: -9,
     acts: [],
   },
+  {
+    ...plain,
+    ...{ given: 'Mika', family: 'Lund', born: '1999-03-30', town: '6774 Karwen', country: 'Austria' },
+    phone: '+43 5552 555 0175',
+    fees: { course: { facts: { lift: 'Chairlift', apprentice: 'no', copies: '1' } } },
+    sent: -5,
+    acts: [],
+  },
+  {
+    ...plain,
+    ...{ given: 'Jorun', family: 'Aske', born: '2002-10-11', town: '6774 Karwen', country: 'Austria' },
+    phone: '+43 5552 555 0176',
+    fees: { course: { facts: { lift: 'Gondola', apprentice: 'no', copies: '1' } } },
+    sent: -3,
+    acts: [],
+  },
+  {
+    ...plain,
+    ...{ given: 'Resi', family: 'Thaler', born: '1995-07-19', town: '6800 Vallorne', country: 'Austria' },
+    phone: '+43 5552 555 0177',
+    fees: { course: { facts: { lift: 'Chairlift', apprentice: 'no', copies: '0' } } },
+    sent: -18,
+    acts: [],
+  },
 ]

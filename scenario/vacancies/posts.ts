@@ -437,7 +437,7 @@ export const posts: Post[] = [
     hours: 'Full time or half',
     headcount: 8,
     summary:
-      'Help people on and off, watch the line, and stop it in time. The course comes first, and is paid by whoever takes it.',
+      'Help people on and off, watch the line, and stop it in time. The course comes first, and is paid by whoever takes it, or by an employer.',
     duties: [
       'Help guests on and off the lift',
       'Look the line over every morning',

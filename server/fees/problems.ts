@@ -16,6 +16,7 @@ export const problems = {
   notPaidByCard: () => conflict('not-by-card', coded('problem.notPaidYet')),
   notToLookAt: () => conflict('not-to-look-at', coded('problem.proofNotToLookAt')),
   transferSettled: () => conflict('transfer-settled', coded('problem.transferSettled')),
+  closingAgrees: () => conflict('closing-agrees', coded('problem.closingAgrees')),
   notOdd: () => conflict('not-odd', coded('problem.paymentNotOdd')),
   employerClosed: () => conflict('employer-closed', coded('problem.employerClosed')),
   otherCurrency: () => conflict('other-currency', coded('problem.employerOtherCurrency')),

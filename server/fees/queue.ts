@@ -14,6 +14,8 @@ import { chargeById, entriesOf, refundsOf } from '../records/fees/find'
 import { FeeAnswers, FeeCharge } from '../records/fees/model'
 import { shownNames } from '../records/people/shownNames'
 import { vacancyById } from '../records/vacancies/vacancies'
+import { countDifferingDays } from './closing/close'
+import { countLateInvoices } from './employers/keep'
 import { scheduleOf } from './pay'
 import { isLate, viewsOf } from './view'
 
@@ -75,8 +77,10 @@ export async function listCharges(deps: Deps, actor: Account, { queue, applicati
     : text.trim()
       ? whereFound(text.trim())
       : inQueue(deps, queue)
-  const [rows, ...counted] = await Promise.all([
+  const [rows, lateInvoices, daysToLookAt, ...counted] = await Promise.all([
     FeeCharge.findAll({ where: { [Op.and]: [own, beyond, seen] }, order: ['dueOn', 'id'], limit: pageSize + 1 }),
+    countLateInvoices(deps),
+    countDifferingDays(),
     ...feeQueues.map((one) => FeeCharge.count({ where: { [Op.and]: [inQueue(deps, one), seen] } })),
   ])
   const shown = rows.slice(0, pageSize)
@@ -84,20 +88,27 @@ export async function listCharges(deps: Deps, actor: Account, { queue, applicati
   return {
     charges: await linesOf(deps, shown),
     counts: Object.fromEntries(feeQueues.map((one, nth) => [one, counted[nth]!])) as Record<FeeQueue, number>,
+    ...{ lateInvoices, daysToLookAt },
     next: rows.length > pageSize && last ? `${last.dueOn} ${last.id}` : null,
   }
 }
 
-/** What of all charges somebody has to do something about: those late, to look at, and to give back. */
-export const countFeesToDo = (deps: Deps, actor: Account): Promise<number> =>
-  FeeCharge.count({
-    where: {
-      [Op.and]: [
-        { [Op.or]: (['late', 'proofs', 'to give back'] as const).map((one) => inQueue(deps, one)) },
-        inSight(actor),
-      ],
-    },
-  })
+/** What of all charges somebody has to do something about: those late, to look at, and to give back; invoices to employers that are late, and days that do not agree. */
+export async function countFeesToDo(deps: Deps, actor: Account): Promise<number> {
+  const counts = await Promise.all([
+    FeeCharge.count({
+      where: {
+        [Op.and]: [
+          { [Op.or]: (['late', 'proofs', 'to give back'] as const).map((one) => inQueue(deps, one)) },
+          inSight(actor),
+        ],
+      },
+    }),
+    countLateInvoices(deps),
+    countDifferingDays(),
+  ])
+  return counts.reduce((sum, count) => sum + count, 0)
+}
 
 async function linesOf(deps: Deps, charges: readonly FeeCharge[]): Promise<ChargeLine[]> {
   const [names, applications] = await Promise.all([

@@ -84,6 +84,10 @@ export const deskRoutes: RouteObject[] = [
         lazy: page(() => import('./fees/Vouchers').then(({ Vouchers }) => Vouchers), 'asking', 'desk'),
       },
       {
+        path: 'closings',
+        lazy: page(() => import('./fees/Closings').then(({ Closings }) => Closings), 'asking', 'desk'),
+      },
+      {
         path: 'employers/:id?',
         lazy: page(() => import('./fees/EmployerPlace').then(({ EmployerPlace }) => EmployerPlace), 'asking', 'desk'),
       },

@@ -22,6 +22,7 @@ const deskTitles: Record<(typeof deskPages)[number], () => string> = {
   '/desk/transfers': () => say('fees.transfers'),
   '/desk/vouchers': () => say('fees.vouchers'),
   '/desk/employers/:id?': () => say('employers.title'),
+  '/desk/closings': () => say('closings.title'),
   '/desk/red-flags': () => say('desk.redFlags'),
   '/desk/duplicates/:oneId?/:otherId?': () => say('desk.duplicates'),
   '/desk/paper/:id?': () => say('desk.paperTray'),

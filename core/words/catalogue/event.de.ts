@@ -408,4 +408,8 @@ export default {
   'event.employer-person-invited': 'Jemand wurde eingeladen, für einen Arbeitgeber zu entscheiden',
   'event.employer-person-came': 'Jemand, der für einen Arbeitgeber entscheidet, ist gekommen',
   'event.employer-person-removed': 'Jemand entscheidet nicht mehr für einen Arbeitgeber',
+  'event.day-closed': 'Ein Tag wurde mit dem Bericht des Anbieters abgeschlossen',
+  'event.day-settled': 'Ein Tag, der nicht stimmt, wurde geklärt',
+  'event.bookkeeping-changed': 'Wie Buchungen in die Buchhaltung gehen, wurde geändert',
+  'event.bookkeeping-exported': 'Buchungen wurden für die Buchhaltung ausgegeben',
 } satisfies Translated<typeof english>

@@ -394,4 +394,8 @@ export default {
   'event.employer-person-invited': 'Somebody was invited to decide for an employer',
   'event.employer-person-came': 'Somebody who decides for an employer came in',
   'event.employer-person-removed': 'Somebody decides for an employer no more',
+  'event.day-closed': 'A day was closed against the provider’s report',
+  'event.day-settled': 'A day that does not agree was settled',
+  'event.bookkeeping-changed': 'How postings go to bookkeeping was changed',
+  'event.bookkeeping-exported': 'Postings were exported for bookkeeping',
 } as const

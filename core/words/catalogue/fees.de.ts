@@ -280,6 +280,8 @@ export default {
   'fees.employer.line': '{{name}}, {{reference}}: {{fee}}',
   'fees.employer.paymentOf': 'Zahlung zu {{number}}',
   'fees.account.employers': 'Arbeitgeber',
-  'fees.cause.taken over': 'von einem Arbeitgeber übernommen',
-  'fees.cause.give back': 'zurück von einem Arbeitgeber',
+  'fees.cause.taken': 'von einem Arbeitgeber übernommen',
+  'fees.cause.give': 'zurück von einem Arbeitgeber',
+  'fees.cause.employer-payment': 'von einem Arbeitgeber bezahlt',
+  'fees.places': 'Mehr zum Geld',
 } satisfies Translated<typeof english>

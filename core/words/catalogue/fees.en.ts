@@ -271,6 +271,8 @@ export default {
   'fees.employer.line': '{{name}}, {{reference}}: {{fee}}',
   'fees.employer.paymentOf': 'Payment of {{number}}',
   'fees.account.employers': 'employers',
-  'fees.cause.taken over': 'taken over by an employer',
-  'fees.cause.give back': 'back from an employer',
+  'fees.cause.taken': 'taken over by an employer',
+  'fees.cause.give': 'back from an employer',
+  'fees.cause.employer-payment': 'paid by an employer',
+  'fees.places': 'More about money',
 } as const

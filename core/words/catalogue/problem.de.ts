@@ -515,4 +515,8 @@ export default {
   'problem.addressHasAccount': 'Diese Adresse hat schon ein Konto. Nehmen Sie eine andere.',
   'problem.employerOwesStill':
     'Es ist noch etwas in der bisherigen Währung offen. Ändern Sie sie, wenn das bezahlt ist.',
+  'problem.dayNotOver': 'Dieser Tag ist noch nicht vorbei. Schließen Sie ihn ab morgen.',
+  'problem.closingAgrees': 'An diesem Tag ist nichts mehr zu klären.',
+  'problem.endBeforeBegin': 'Der letzte Tag liegt vor dem ersten.',
+  'problem.tooManyDays': 'Höchstens {{most}} Tage in einer Datei.',
 } satisfies Translated<typeof english>

@@ -479,4 +479,8 @@ export default {
   'problem.orderNumberNeeded': 'Your organisation wants an order number on each invoice. Give one.',
   'problem.addressHasAccount': 'This address has an account already. Take another one.',
   'problem.employerOwesStill': 'It owes something in the currency of before. Change it once that is paid.',
+  'problem.dayNotOver': 'This day is not over yet. Close it from tomorrow on.',
+  'problem.closingAgrees': 'There is nothing to settle on this day any more.',
+  'problem.endBeforeBegin': 'The last day is before the first.',
+  'problem.tooManyDays': 'At most {{most}} days in one file.',
 } as const

@@ -9,6 +9,7 @@ import type behalf from './behalf.en'
 import type catalogue from './catalogue.en'
 import type check from './check.en'
 import type claims from './claims.en'
+import type closings from './closings.en'
 import type comparison from './comparison.en'
 import type composer from './composer.en'
 import type condition from './condition.en'
@@ -80,6 +81,7 @@ export type Words = typeof absence &
   typeof behalf &
   typeof check &
   typeof claims &
+  typeof closings &
   typeof comparison &
   typeof composer &
   typeof condition &

@@ -1,5 +1,6 @@
 import agreement from '../catalogue/agreement.de'
 import behalf from '../catalogue/behalf.de'
+import closings from '../catalogue/closings.de'
 import comparison from '../catalogue/comparison.de'
 import composer from '../catalogue/composer.de'
 import desk from '../catalogue/desk.de'
@@ -34,6 +35,7 @@ export default {
   ...recipients,
   ...agreement,
   ...behalf,
+  ...closings,
   ...comparison,
   ...composer,
   ...desk,

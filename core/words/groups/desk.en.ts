@@ -1,5 +1,6 @@
 import agreement from '../catalogue/agreement.en'
 import behalf from '../catalogue/behalf.en'
+import closings from '../catalogue/closings.en'
 import comparison from '../catalogue/comparison.en'
 import composer from '../catalogue/composer.en'
 import desk from '../catalogue/desk.en'
@@ -34,6 +35,7 @@ export default {
   ...recipients,
   ...agreement,
   ...behalf,
+  ...closings,
   ...comparison,
   ...composer,
   ...desk,

@@ -25,6 +25,7 @@ export type VersionedSetting =
   | 'catalogue'
   | 'source watchlist'
   | 'red flags'
+  | 'bookkeeping'
 
 export function defineSettings(sequelize: Sequelize) {
   const name = { type: DataTypes.STRING(60), primaryKey: true }

@@ -41,6 +41,7 @@ import { up as forecasts } from './035-forecasts'
 import { up as recipients } from './036-recipients'
 import { up as fees, fromAmounts } from './037-fees'
 import { up as employers } from './038-employers'
+import { up as closings } from './039-closings'
 import { chainExisting } from './chainExisting'
 
 export type Migration = {
@@ -96,6 +97,7 @@ const migrations: Migration[] = [
   { name: '036-recipients', statements: recipients },
   { name: '037-fees', statements: fees, after: fromAmounts },
   { name: '038-employers', statements: employers },
+  { name: '039-closings', statements: closings },
 ]
 
 /** The last step this program knows of. */

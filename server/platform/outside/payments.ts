@@ -25,6 +25,9 @@ export type PaymentTold = {
 /** A notice of the provider; `notice` is its own identifier, so that it is believed once. */
 export type PaymentNotice = PaymentTold & { notice: string }
 
+/** A line of a provider's report of a day: a payment, or what was given back of one, below nothing. Minor units. */
+export type ReportLine = { payment: string; refund?: string; amount: number; currency: string }
+
 /** A payment provider. What we do with payments knows no more of one than this: another is another file like this one. */
 export type PaymentProvider = {
   begin: (wish: ToPay) => Promise<{ providerId: string; address: string }>
@@ -32,6 +35,8 @@ export type PaymentProvider = {
   look: (payment: string) => Promise<PaymentTold | undefined>
   /** Gives back a part; `id` is ours, and gives back once however often it is sent. */
   giveBack: (refund: { id: string; payment: string; amount: number; currency: string }) => Promise<'done' | 'refused'>
+  /** What it took and gave back on a day of its own. @throws ProviderSilent where it gives no report now */
+  report: (day: string) => Promise<ReportLine[]>
   /** Reads a notice. @throws NotGenuine where the provider did not sign it, or long ago */
   read: (headers: Readonly<Record<string, string | string[] | undefined>>, body: string) => PaymentNotice
 }
@@ -43,11 +48,12 @@ const patienceMs = 8000
 /** Seconds around now within which a notice has to be signed. */
 export const noticeLastsSeconds = 300
 
+type SaidLine = { payment: string; refund?: string; amount: string; currency: string }
 type Said = { payment: string; state: PaymentTold['state']; amount: string; currency: string; because?: string }
 
 /**
  * Speaks with a provider over HTTP in JSON: `POST {base}/payments` begins and answers with an `id` and an `address` the payer is
- * sent to; `GET {base}/payments/OURS` answers how it stands; `POST {base}/payments/OURS/refunds` gives back. Amounts are
+ * sent to; `GET {base}/payments/OURS` answers how it stands; `GET {base}/reports/DAY` what it moved on a day; `POST {base}/payments/OURS/refunds` gives back. Amounts are
  * decimals with a point. Notices come signed: `Signed-At` is a number of seconds since 1970, `Signature` the HMAC-SHA-256 (RFC
  * 2104) of it, a point, and the body, in hexadecimal.
  */
@@ -80,6 +86,12 @@ export function httpPaymentProvider(base: string, secret: string): PaymentProvid
       const response = await ask(path, { id, amount: amountInDigits(amount, currency), currency })
       return response.ok ? 'done' : 'refused'
     },
+    report: async (day) => {
+      const response = await ask(`/reports/${day}`)
+      if (!response.ok) throw new ProviderSilent(`the payment provider has no report of ${day}`)
+      const { lines } = (await response.json()) as { lines: SaidLine[] }
+      return lines.map(({ amount, currency, ...about }) => ({ ...about, currency, amount: signed(amount, currency) }))
+    },
     read: (headers, body) => {
       const [at, signature] = [headers['signed-at'], headers.signature]
       if (typeof at !== 'string' || typeof signature !== 'string') throw new NotGenuine('it is not signed')
@@ -95,6 +107,13 @@ export function httpPaymentProvider(base: string, secret: string): PaymentProvid
       return { notice: said.notice, ...told(said) }
     },
   }
+}
+
+/** An amount as a report writes it; what cannot be read agrees with nothing. */
+function signed(amount: string, currency: string): number {
+  const read = readAmount(amount.replace(/^-/, ''), currency)
+  if (read === undefined) return Number.NaN
+  return amount.startsWith('-') ? -read : read
 }
 
 function told({ payment, state, amount, currency, because }: Said): PaymentTold {

@@ -85,8 +85,8 @@ function Add({ onClose }: { onClose: () => void }) {
     <Dialog open onClose={onClose} title={say('employers.add')}>
       <div className="grid gap-3">
         <TermsForm terms={terms} onChange={setTerms} problem={problem} />
-        <h3 className="font-semibold">{say('employers.firstPerson')}</h3>
-        <div className="grid grid-cols-2 gap-3">
+        <fieldset className="grid grid-cols-2 gap-3">
+          <legend className="mb-2 font-semibold">{say('employers.firstPerson')}</legend>
           <TextField
             label={say('employers.personName')}
             value={person.name}
@@ -100,7 +100,7 @@ function Add({ onClose }: { onClose: () => void }) {
             onChange={({ target }) => setPerson({ ...person, mail: target.value })}
             error={faultAt(problem, 'person/mail')}
           />
-        </div>
+        </fieldset>
         <ProblemNote problem={problem?.faults ? undefined : problem} />
         <Button kind="main" busy={busy} onClick={() => void add()} className="justify-self-start">
           {say('employers.open')}

@@ -4,9 +4,11 @@ import type { ChargeDetail, FeePaymentLine } from '#contract/fees'
 import { writeWhen } from '#core/dates/write'
 import { knownFeeFacts } from '#core/fees/facts'
 import { amountInDigits, readAmount } from '#core/money/currency'
+import type { Account } from '#core/money/ledger'
 import { writeCreditorReference } from '#core/money/reference'
 import { writeAmount } from '#core/words/amounts'
 import { chargeWords, paymentWords } from '#core/words/fees'
+import { accountWords, causeWords } from '#core/words/ledger'
 import { isReason } from '#core/words/reason'
 import { say } from '#core/words/say'
 import { api } from '../../api'
@@ -163,8 +165,8 @@ export function FeePage({ id }: { id: string }) {
               empty=""
               columns={[
                 { name: say('fees.document.day'), of: (one) => writeMoment(one.at) },
-                { name: say('fees.document.what'), of: (one) => say(`fees.cause.${causeOf(one.cause)}`) },
-                { name: say('fees.account'), of: (one) => say(`fees.account.${accountOf(one.account)}`) },
+                { name: say('fees.document.what'), of: (one) => causeWords(one.cause) },
+                { name: say('fees.account'), of: (one) => accountWords(one.account as Account) },
                 {
                   name: say('fees.document.amount'),
                   right: true,
@@ -204,33 +206,6 @@ function CheckPayment({ id, payment }: { id: string; payment: string }) {
     </>
   )
 }
-
-const causes = [
-  'charge',
-  'payment',
-  'surcharge',
-  'credit',
-  'refund',
-  'waiver',
-  'correction',
-  'noted',
-  'voucher',
-  'taken over',
-  'give back',
-] as const
-const causeOf = (cause: string) => causes.find((one) => one.split(' ')[0] === cause) ?? 'noted'
-const accounts = [
-  'receivable',
-  'income',
-  'tax',
-  'provider',
-  'bank',
-  'by hand',
-  'vouchers',
-  'employers',
-  'waived',
-] as const
-const accountOf = (account: string) => accounts.find((one) => one === account) ?? 'receivable'
 
 const standing = (charge: ChargeDetail): string =>
   charge.owed < 0 ? say('fees.toGiveBack', { amount: writeAmount(-charge.owed, charge.currency) }) : chargeWords(charge)

@@ -51,15 +51,12 @@ export function FeeQueue() {
             {say(`fees.queue.${one}`)} <span className="font-mono text-ink-2">{data.counts[one]}</span>
           </button>
         ))}
-        <Link to="/desk/transfers" className="ml-auto font-semibold text-confirmed">
-          {say('fees.transfers')}
-        </Link>
-        <Link to="/desk/employers" className="ml-3 font-semibold text-confirmed">
-          {say('employers.title')}
-        </Link>
-        <Link to="/desk/vouchers" className="ml-3 font-semibold text-confirmed">
-          {say('fees.vouchers')}
-        </Link>
+        <nav className="ml-auto flex flex-wrap gap-x-3" aria-label={say('fees.places')}>
+          <Place to="/desk/transfers" title={say('fees.transfers')} />
+          <Place to="/desk/employers" title={say('employers.title')} count={data.lateInvoices} />
+          <Place to="/desk/vouchers" title={say('fees.vouchers')} />
+          <Place to="/desk/closings" title={say('closings.title')} count={data.daysToLookAt} />
+        </nav>
       </div>
       {application && (
         <p className="mb-2 text-ink-2">
@@ -99,6 +96,12 @@ export function FeeQueue() {
     </Overview>
   )
 }
+
+const Place = ({ to, title, count = 0 }: { to: string; title: string; count?: number }) => (
+  <Link to={to} className="font-semibold text-confirmed">
+    {title} {count > 0 && <span className="font-mono text-contradicted">{count}</span>}
+  </Link>
+)
 
 function Row({ charge, current }: { charge: ChargeLine; current: boolean }) {
   const { id, name, reference, vacancy, title, currency, owed, total, dueOn, late, state } = charge

@@ -23,6 +23,7 @@ test('the queue says what is owed, since when it is late, and what is to be give
     roles: ['money'],
     listCharges: ({ query }: { query: { queue?: string } }) => ({
       charges: query.queue === 'late' ? [] : charges,
+      ...{ lateInvoices: 1, daysToLookAt: 0 },
       counts,
       next: null,
     }),
