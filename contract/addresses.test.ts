@@ -119,6 +119,7 @@ const single = [
     'vouching',
     'access-log',
     'left.csv',
+    'postings.csv',
     'data.zip',
   ],
   ...['application.pdf', 'permission.pdf', 'form.pdf', 'letters.pdf', 'cover-sheets.pdf', 'source-watchlist'],

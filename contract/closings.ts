@@ -88,7 +88,7 @@ const Mapping = Type.Unsafe<BookkeepingMapping>(
 
 export const readBookkeeping = endpoint({
   method: 'GET',
-  path: '/api/desk/bookkeeping',
+  path: '/api/desk/postings/mapping',
   summary: 'How postings are written for bookkeeping: columns, accounts and signs',
   access: 'money.see',
   reply: Type.Object({ mapping: Mapping, version: Version }),
@@ -97,7 +97,7 @@ export const readBookkeeping = endpoint({
 
 export const saveBookkeeping = endpoint({
   method: 'PUT',
-  path: '/api/desk/bookkeeping',
+  path: '/api/desk/postings/mapping',
   summary: 'Change how postings are written for bookkeeping',
   access: 'money.record',
   body: Type.Object({ mapping: Mapping, version: Version }),
@@ -107,7 +107,7 @@ export const saveBookkeeping = endpoint({
 
 export const exportBookkeeping = endpoint({
   method: 'GET',
-  path: '/api/desk/bookkeeping.csv',
+  path: '/api/desk/postings/postings.csv',
   summary: 'Every posting of some days as CSV, by the mapping',
   access: 'money.see',
   query: Type.Object({ from: Day, through: Day }),

@@ -100,7 +100,7 @@ test('a provider that is away leaves the day open; the next night it is closed',
 
 test('postings go to bookkeeping by the mapping, and come to nothing; months add up the same', async () => {
   const read = async (through = house.day(0)) => {
-    const answer = await money.request(`/api/desk/bookkeeping.csv?from=${house.day(-5)}&through=${through}`)
+    const answer = await money.request(`/api/desk/postings/postings.csv?from=${house.day(-5)}&through=${through}`)
     return { status: answer.status, lines: (await answer.text()).replace('\uFEFF', '').trim().split('\r\n') }
   }
   const { lines } = await read()

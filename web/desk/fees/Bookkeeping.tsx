@@ -28,7 +28,7 @@ export function Bookkeeping({ today }: { today: string }) {
       {isDay(from) && isDay(through) && from <= through && (
         <p>
           <a
-            href={`/api/desk/bookkeeping.csv?from=${from}&through=${through}`}
+            href={`/api/desk/postings/postings.csv?from=${from}&through=${through}`}
             className="font-semibold text-confirmed"
           >
             {say('closings.download')}
