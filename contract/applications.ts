@@ -36,6 +36,16 @@ export type ReopenedPart = Static<typeof ReopenedPart>
 
 export const Left = Type.Object({ section: orNull(Type.String()), title: Type.String(), why: Type.String() })
 
+/** How much time there is to finish; null where none is set. */
+export const CompletionLeft = orNull(
+  Type.Object({
+    endsOn: Day,
+    setAside: Type.Boolean({ description: 'It was not finished in time; all that was given is kept' }),
+    extraDays: Type.Integer({ description: 'What one extension would add; 0 where there is none any more' }),
+  }),
+)
+export type CompletionLeft = Static<typeof CompletionLeft>
+
 const Draft = Type.Object({
   id: Id,
   version: Version,
@@ -78,6 +88,7 @@ const Draft = Type.Object({
   /** Questions a later gate still waits for, which may be answered after sending. */
   stillAsked: Type.Array(Type.String()),
   savedAt: Moment,
+  completion: CompletionLeft,
   today: Day,
 })
 export type Draft = Static<typeof Draft>
@@ -108,6 +119,7 @@ export const myApplications = endpoint({
       ball: Type.String(),
       closesAt: Moment,
       timeZone: Type.String(),
+      completion: CompletionLeft,
     }),
   ),
   invalidates: ['status'],
@@ -133,6 +145,28 @@ export const saveAnswers = endpoint({
   params: byId,
   body: Type.Object({ version: Version, changes: Answers, section: Type.Optional(Type.String()) }),
   reply: Type.Object({ version: Version, savedAt: Moment, answers: Answers, left: Type.Array(Left) }),
+})
+
+export const extendTime = endpoint({
+  method: 'POST',
+  path: '/api/my/applications/:id/extensions',
+  summary: 'Take one more stretch of days to finish, with the reason; once',
+  access: 'candidate',
+  params: byId,
+  body: Type.Object({ reason: Reason }),
+  reply: Done,
+  idempotent: true,
+  invalidates: ['draft', 'status'],
+})
+
+export const restoreApplication = endpoint({
+  method: 'POST',
+  path: '/api/my/applications/:id/restore',
+  summary: 'Take up again what was set aside, with all that was given',
+  access: 'candidate',
+  params: byId,
+  reply: Done,
+  invalidates: ['draft', 'status'],
 })
 
 export const confirmSection = endpoint({

@@ -380,6 +380,16 @@ const RulesShape = Type.Object(
     requirements: Type.Array(RequirementShape, { maxItems: 200 }),
     onboarding: Type.Array(TaskShape, { maxItems: 40 }),
     fees: Type.Optional(Type.Array(FeeScheduleShape, { maxItems: 6 })),
+    completeWithin: Type.Optional(
+      Type.Object(
+        {
+          days: Type.Integer({ minimum: 1, maximum: 365 }),
+          remindAt: Type.Array(Type.Integer({ minimum: 0, maximum: 364 }), { maxItems: 6, uniqueItems: true }),
+          extraDays: Type.Integer({ minimum: 0, maximum: 365 }),
+        },
+        strict,
+      ),
+    ),
   },
   strict,
 )

@@ -6,7 +6,7 @@ import { gates } from '#core/requirements/requirement'
 import type { AskedBySource } from '#core/requirements/sourceCondition'
 import type { KnownStudy } from '#core/sources/knownStudy'
 import { Answers } from './answers'
-import { ReopenedPart } from './applications'
+import { CompletionLeft, ReopenedPart } from './applications'
 import { Claim } from './claims'
 import { endpoint } from './endpoint'
 import { Day, Done, Id, listOfCore, Moment, oneOf, orNull, Version } from './shapes'
@@ -23,6 +23,7 @@ const Status = Type.Object({
   stage: oneOf(stages),
   targetStart: Day,
   ball: Type.String(),
+  completion: CompletionLeft,
   /** The day by which they are promised a decision, while they wait for one. */
   decidesOn: orNull(Day),
   likely: orNull(Type.Object({ early: Day, likely: Day, late: Day })),

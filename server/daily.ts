@@ -1,5 +1,6 @@
 import { col, Op } from 'sequelize'
 import { dayAt } from '#core/dates/zoned'
+import { watchCompletion } from './applications/completion'
 import { leftOf } from './applications/remaining'
 import { remindOfFinals, tellOfMissedFinals } from './claims/remindOfFinals'
 import { forgetReaders } from './desk/ownership'
@@ -47,6 +48,7 @@ export async function runDaily(deps: Deps) {
     endHearings,
     remindOfClosing,
     remindOfQuiet,
+    watchCompletion,
     remindOfFees,
     lookAfterRequests,
     invoiceMonths,
@@ -84,6 +86,7 @@ async function remindOfClosing(deps: Deps) {
   const closing = (await allVacancies()).filter((vacancy) => isOpen(vacancy, now) && vacancy.closesAt <= soon)
   const drafts = {
     stage: 'being written' as const,
+    setAsideAt: null,
     vacancyId: closing.map(({ id }) => id),
     // A reminder of a quiet week does not take the place of this one.
     [Op.or]: [
@@ -124,6 +127,7 @@ async function remindOfQuiet(deps: Deps) {
   )
   const drafts = {
     stage: 'being written' as const,
+    setAsideAt: null,
     vacancyId: [...open.keys()],
     savedAt: { [Op.lt]: new Date(now.getTime() - quietDays * 86_400_000) },
     [Op.or]: [{ remindedAt: null }, { remindedAt: { [Op.lt]: col('savedAt') } }],

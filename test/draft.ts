@@ -55,6 +55,7 @@ export const aDraft = (over: Partial<Draft> = {}): Draft => ({
     permissionText: 'You may ask.\n\nUntil it is over.',
   },
   ...{ outcomes: [], left: [], lastSection: null, stillAsked: [], savedAt: '2026-11-28T08:00:00.000Z' },
+  completion: null,
   today: '2026-11-28',
   ...over,
 })

@@ -3,6 +3,7 @@ import type { Facts } from '#core/conditions/condition'
 import { quote } from '#core/fees/quote'
 import type { FeeLine, FeeSchedule } from '#core/fees/schedule'
 import type { Requirement } from '#core/requirements/requirement'
+import type { Rules } from '#core/rules/rules'
 import type { House } from './house'
 
 /** A line of a schedule; 45.00 EUR where nothing else is said. */
@@ -25,13 +26,18 @@ export const aSchedule = (over: Partial<FeeSchedule> = {}): FeeSchedule => ({
   ...over,
 })
 
-export const asksFee = (schedule = 'fees'): Requirement => ({
-  ...{ key: `pay-${schedule}`, title: 'Examination fee', why: '', gate: 'shortlist', rung: 'claimed', waivableBy: [] },
+export const asksFee = (schedule = 'fees', waivableBy: Requirement['waivableBy'] = []): Requirement => ({
+  ...{ key: `pay-${schedule}`, title: 'Examination fee', why: '', gate: 'shortlist', rung: 'claimed', waivableBy },
   asks: { kind: 'fee', schedule },
 })
 
 /** A vacancy of its own whose form only sends, and which costs so much. Gives its address. */
-export async function aPaidVacancy(house: House, schedules: FeeSchedule[], title = 'Paid post'): Promise<string> {
+export async function aPaidVacancy(
+  house: House,
+  schedules: FeeSchedule[],
+  title = 'Paid post',
+  more: Partial<Rules> = {},
+): Promise<string> {
   const desk = await house.staff('coordinator')
   const [first] = await desk.done('deskVacancies')
   const { id } = await desk.done('createVacancy', { body: { title, copyOf: first!.id } })
@@ -39,7 +45,7 @@ export async function aPaidVacancy(house: House, schedules: FeeSchedule[], title
   const rules = {
     form: vacancy.draft.rules.form.filter(({ holds }) => holds === 'send'),
     requirements: schedules.map(({ key }) => asksFee(key)),
-    ...{ onboarding: [], fees: schedules },
+    ...{ onboarding: [], ...(schedules.length > 0 ? { fees: schedules } : {}), ...more },
   }
   await desk.done('saveRulesDraft', { params: { id }, body: { version: vacancy.draft.version, rules } })
   const saved = await desk.done('readDeskVacancy', { params: { id } })

@@ -215,6 +215,8 @@ export const events = {
   'decision-late': ['application', 'told'],
   'turned-down': ['ended', 'application'],
   'taken-up-again': ['application'],
+  'set-aside': ['application'],
+  'time-extended': ['application'],
   'task-done': ['application'],
   'fee-charged': ['application', 'told'],
   'fee-received': ['application', 'told'],

@@ -10,6 +10,7 @@ export const stages = [
   'withdrawn',
   'declined',
   'turned down',
+  'set aside',
 ] as const
 export type Stage = (typeof stages)[number]
 
@@ -31,6 +32,8 @@ const standings: Record<Stage, Standing> = {
   withdrawn: { phase: 'ended', nextGate: null },
   declined: { phase: 'ended', nextGate: null },
   'turned down': { phase: 'ended', nextGate: null },
+  /** Not finished in its time; taken up again by its candidate, or once it is paid. */
+  'set aside': { phase: 'ended', nextGate: null },
 }
 
 /** Every way from one stage to another. What is not here does not happen. */
@@ -42,9 +45,10 @@ const transitions = {
   decline: { from: ['offered'], to: 'declined' },
   'withdraw offer': { from: ['offered'], to: 'shortlisted' },
   'turn down': { from: ['sent', 'shortlisted'], to: 'turned down' },
-  'take up again, sent': { from: ['turned down'], to: 'sent' },
-  'take up again, shortlisted': { from: ['turned down'], to: 'shortlisted' },
-  withdraw: { from: ['sent', 'shortlisted', 'offered'], to: 'withdrawn' },
+  'set aside': { from: ['sent', 'shortlisted'], to: 'set aside' },
+  'take up again, sent': { from: ['turned down', 'set aside'], to: 'sent' },
+  'take up again, shortlisted': { from: ['turned down', 'set aside'], to: 'shortlisted' },
+  withdraw: { from: ['sent', 'shortlisted', 'offered', 'set aside'], to: 'withdrawn' },
   'begin again': { from: ['withdrawn'], to: 'being written' },
 } as const satisfies Record<Gate | string, { from: readonly Stage[]; to: Stage }>
 export type Transition = keyof typeof transitions

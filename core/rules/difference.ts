@@ -8,12 +8,13 @@ import { questionSentence } from '../words/form'
 import { recipientSentence } from '../words/recipients'
 import { requirementSentence } from '../words/requirements'
 import { rolesWords } from '../words/roles'
+import { completionSentence } from '../words/rules'
 import { say } from '../words/say'
 import type { Rules } from './rules'
 
 /** One thing that two versions of rules say differently, each side as a sentence; the side where it is not there is absent. */
 export type Difference = {
-  of: 'section' | 'question' | 'requirement' | 'task' | 'fees' | 'order'
+  of: 'section' | 'question' | 'requirement' | 'task' | 'fees' | 'time' | 'order'
   key: string
   title: string
   before?: string
@@ -29,7 +30,7 @@ type Names = Readonly<Record<string, string>>
  */
 export function differencesOf(before: Rules, after: Rules, names: Names): Difference[] {
   const sides = { before: saying(before, names), after: saying(after, names) }
-  const kinds = ['section', 'question', 'requirement', 'task', 'fees'] as const
+  const kinds = ['section', 'question', 'requirement', 'task', 'fees', 'time'] as const
   const changed = kinds.flatMap((of) => {
     const old = sides.before[of]
     const now = sides.after[of]
@@ -50,7 +51,7 @@ type Said = Map<string, { title: string; sentence: string }>
 function saying(rules: Rules, names: Names): Record<Exclude<Difference['of'], 'order'>, Said> {
   const known = knownFacts(rules.form, names)
   const labels = new Map(rules.form.flatMap(({ questions }) => questions.map(({ key, label }) => [key, label])))
-  const { onboarding, fees = [] } = rules
+  const { onboarding, fees = [], completeWithin } = rules
   const tasks = new Map([...onboarding, ...fees].map(({ key, title }) => [key, title]))
   const nameOf = (key: string) => labels.get(key) ?? tasks.get(key) ?? names[key] ?? key
   const entry = (key: string, title: string, sentence: string) => [key, { title, sentence }] as const
@@ -77,6 +78,7 @@ function saying(rules: Rules, names: Names): Record<Exclude<Difference['of'], 'o
         return entry(key, title, scheduleSentence(schedule, knownFeeFacts(schedule, rules.form, names)))
       }),
     ),
+    time: new Map(completeWithin ? [entry('time', say('rules.timeToFinish'), completionSentence(completeWithin))] : []),
   }
 }
 

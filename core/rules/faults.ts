@@ -4,6 +4,7 @@ import { type ConditionFault, circlesIn, faultsOfCondition } from '../conditions
 import { type KnownFact, knownFacts } from '../conditions/vocabulary'
 import { type FeeFault, faultsOfSchedule } from '../fees/faults'
 import type { Form, Question } from '../form/form'
+import { stepsTooEarly } from '../hiring/completion'
 import { isWebAddress } from '../requirements/citation'
 import { canBeCertified, canBeInterim, gatesFor, isProven, reachOf, rungsFor } from '../requirements/reach'
 import type { Ask, Gate, Requirement } from '../requirements/requirement'
@@ -46,6 +47,8 @@ export type RulesFault = { pointer: string } & (
   /** There is no paper anybody could certify. */
   | { code: 'no-certified' }
   | { code: 'no-letter' }
+  /** It would come before anybody has begun. */
+  | { code: 'reminder-too-early'; step: number }
   | { code: 'never-answered-so'; question: string; answer: string }
 )
 
@@ -69,6 +72,9 @@ export function faultsOfRules(rules: Rules, checks: Readonly<Record<string, stri
     ...formFaults(rules, known),
     ...requirementFaults(rules, known, checks),
     ...feeFaults(rules, checks),
+    ...(rules.completeWithin ? stepsTooEarly(rules.completeWithin) : []).map(
+      (step): RulesFault => ({ pointer: '/completeWithin/remindAt', code: 'reminder-too-early', step }),
+    ),
   ]
 }
 

@@ -1,6 +1,7 @@
 import { factsOf } from '../conditions/condition'
 import type { FeeSchedule } from '../fees/schedule'
 import { answerRequirements, type Form, questionsOf } from '../form/form'
+import type { Completion } from '../hiring/completion'
 import type { Requirement } from '../requirements/requirement'
 
 /** What somebody reads, hands in or acknowledges after an offer. */
@@ -13,6 +14,8 @@ export type Rules = {
   onboarding: readonly OnboardingTask[]
   /** What applying costs; absent where it costs nothing. */
   fees?: readonly FeeSchedule[]
+  /** The time there is to finish; absent where only the closing day counts. */
+  completeWithin?: Completion
 }
 
 /** The keys of the skills checks that requirements ask for, also as an alternative. */

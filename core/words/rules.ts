@@ -1,5 +1,6 @@
 import { knownFacts } from '../conditions/vocabulary'
 import { knownFeeFacts } from '../fees/facts'
+import type { Completion } from '../hiring/completion'
 import { type Ask, type Gate, gates } from '../requirements/requirement'
 import type { RulesFault } from '../rules/faults'
 import type { Rules } from '../rules/rules'
@@ -13,6 +14,16 @@ const sectionFor = (holds: string) =>
   isKnown(`rules.holds.${holds}`) ? sayCoded({ code: `rules.holds.${holds}` }) : holds
 
 const scheduleOf = ({ fees = [] }: Pick<Rules, 'fees'>, key: string) => fees.find((one) => one.key === key)
+
+/** The time there is to finish, in a sentence. */
+export const completionSentence = ({ days, remindAt, extraDays }: Completion): string =>
+  [
+    say('rules.completeWithin', { count: days }),
+    ...(remindAt.length > 0
+      ? [say('rules.remindedAt', { steps: [...remindAt].sort((a, b) => b - a).join(', ') })]
+      : []),
+    ...(extraDays > 0 ? [say('rules.extendedBy', { count: extraDays })] : []),
+  ].join(' ')
 
 /** What is wrong with rules, and how to put it right. */
 export function rulesFaultWords(fault: RulesFault, rules: Pick<Rules, 'form' | 'fees'>): string {
@@ -40,6 +51,8 @@ export function rulesFaultWords(fault: RulesFault, rules: Pick<Rules, 'form' | '
     case 'holds-twice':
     case 'no-section-for':
       return say(`rules.${fault.code}`, { holds: sectionFor(fault.holds) })
+    case 'reminder-too-early':
+      return say('rules.reminder-too-early', { count: fault.step })
     case 'unknown-question':
       return say('rules.unknown-question', { question: fault.question })
     case 'unknown-amount':

@@ -8,7 +8,7 @@ import { problems } from './problems'
 
 /** Deletes an application that was never sent, with its answers. What the file holds of its person stays. */
 export async function deleteDraft(deps: Deps, actor: Account, id: string) {
-  const application = await ownApplication(actor, id, { lock: true })
+  const application = await ownApplication(actor, id, { lock: true, setAside: true })
   if (isSent(application)) throw problems.sentSoWithdraw()
   const { title } = await vacancyById(application.vacancyId)
   await eraseDraft(deps, application)

@@ -10,6 +10,7 @@ import { permissionText } from '../records/permissions/text'
 import { knownStudies } from '../records/sources/knownStudies'
 import { isOpen } from '../records/vacancies/vacancies'
 import { ownVouching } from '../records/vouching/vouchings'
+import { completionOf } from './completion'
 import { leftOf } from './remaining'
 import { reopenedParts } from './reopen'
 import { stillAsked } from './stillAsked'
@@ -65,6 +66,7 @@ export async function readDraft(deps: Deps, actor: Account, id: string) {
     lastSection: application.lastSection ?? null,
     stillAsked: [...(await stillAsked(application, readiness))],
     savedAt: application.savedAt.toISOString(),
+    completion: completionOf(deps, application, readiness),
     today: deps.clock.today().toString(),
   }
 }

@@ -3,6 +3,10 @@ import { conflict } from '../platform/errors/problems'
 
 /** Why an application is not begun, changed, sent or withdrawn. */
 export const problems = {
+  noTimeToExtend: () => conflict('no-time-to-extend', coded('problem.noTimeToExtend')),
+  extendedAlready: () => conflict('extended-already', coded('problem.extendedAlready')),
+  notSetAside: () => conflict('not-set-aside', coded('problem.notSetAside')),
+  payFirst: () => conflict('pay-first', coded('problem.payFirst')),
   sentSoWithdraw: () => conflict('already-sent', coded('problem.thisApplicationHasBeenSentWithdraw')),
   alreadySent: () => conflict('already-sent', coded('problem.thisApplicationHasBeenSent')),
   alreadyCleared: () => conflict('already-cleared', coded('problem.youAreClearedToStart')),

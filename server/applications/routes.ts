@@ -6,6 +6,7 @@ import { withPassword } from '../accounts/withPassword'
 import { bind, bindFile } from '../platform/http/bind'
 import { beginApplication } from './begin'
 import { confirmSection } from './carryOver'
+import { extend, restore } from './completion'
 import { deleteDraft } from './deleteDraft'
 import { readDraft } from './draft'
 import { countHeard, readHeard, readHeardOf, saveHeard } from './heard'
@@ -29,6 +30,8 @@ export const applicationRoutes = [
   bindFile(status.readApplicationPdf, ({ actor, input }) => readApplicationPdf(actor, input.params.id)),
   bindFile(status.readPermissionPdf, ({ actor, input }) => readPermissionPdf(actor, input.params.id)),
   bind(contract.saveAnswers, ({ deps, actor, input }) => saveAnswers(deps, actor, input.params.id, input.body)),
+  bind(contract.extendTime, ({ deps, actor, input }) => extend(deps, actor, input.params.id, input.body.reason)),
+  bind(contract.restoreApplication, ({ deps, actor, input }) => restore(deps, actor, input.params.id)),
   bind(contract.confirmSection, ({ deps, actor, input }) =>
     confirmSection(deps, actor, input.params.id, input.params.section),
   ),

@@ -49,6 +49,8 @@ async function send(deps: Deps, actor: Account, id: string, version: number) {
     reference,
     sentAt: now,
     rulesVersion: vacancy.rulesVersion,
+    // From now on there is as much time again for what is still theirs.
+    ...{ extendedAt: null, completeReminded: null },
     ...confirmedNow(application, now),
   })
   const permission = await permissionOf(id)

@@ -30,6 +30,7 @@ import { claimFaces } from '../records/claims/view'
 import { namesFor } from '../records/rules/versions'
 import { knownStudies } from '../records/sources/knownStudies'
 import { allVacancies, isOpen } from '../records/vacancies/vacancies'
+import { completionOf } from './completion'
 import { dueFromCandidate } from './due'
 import { leftOf } from './remaining'
 import { isContact, reopenedParts } from './reopen'
@@ -200,6 +201,7 @@ export async function readStatus(deps: Deps, actor: Account, id: string): Promis
       const text = eventWordsForCandidate(event)
       return text ? [{ at: event.at.toISOString(), text }] : []
     }),
+    completion: completionOf(deps, application, readiness),
     again: isWithdrawn(application) && isOpen(vacancy, deps.clock.now()) ? vacancy.slug : null,
     today: deps.clock.today().toString(),
   }
@@ -211,6 +213,7 @@ const ballAt = {
   withdrawn: 'status.nobodyYouWithdrewThisApplication',
   declined: 'status.nobodyYouDeclinedTheOffer',
   'turned down': 'status.nobodyWeDecidedToGo',
+  'set aside': 'status.setAside',
   cleared: 'status.allDoneSeeYouOn',
   sent: null,
   shortlisted: null,
@@ -251,6 +254,7 @@ export async function myApplications(deps: Deps, actor: Account) {
         ball: ballOf(application, toDo, readiness.outcomes),
         closesAt: vacancy.closesAt.toISOString(),
         timeZone: vacancy.timeZone,
+        completion: completionOf(deps, application, readiness),
       }
     }),
   )

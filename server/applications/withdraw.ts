@@ -1,4 +1,4 @@
-import { isActive, isCleared, isDraft } from '#core/hiring/stages'
+import { isActive, isCleared, isDraft, mayGo } from '#core/hiring/stages'
 import { recordEvent } from '../platform/audit/record'
 import { compareAndSet } from '../platform/database/compareAndSet'
 import type { Account, Actor, Deps } from '../platform/deps'
@@ -9,7 +9,7 @@ export async function withdraw(deps: Deps, actor: Account, id: string) {
   const application = await ownApplication(actor, id, { lock: true })
   if (isCleared(application)) throw problems.alreadyCleared()
   if (isDraft(application)) throw problems.notSent()
-  if (!isActive(application)) throw problems.endedAlready()
+  if (!mayGo('withdraw', application)) throw problems.endedAlready()
   await compareAndSet(application, application.version, { stage: 'withdrawn', endedAt: deps.clock.now() })
   await recordEvent(deps, actor, { code: 'withdrawn', candidateId: application.candidateId, applicationId: id })
   return { done: true as const }

@@ -1,7 +1,7 @@
 import { createHmac, randomUUID } from 'node:crypto'
 import type { ClaimDetails } from '#contract/claims'
 import { anEmployer } from '../../test/employers'
-import { aLine, aPaidVacancy, aSchedule, payAt, whoOwes } from '../../test/fees'
+import { aLine, aPaidVacancy, aSchedule, asksFee, payAt, whoOwes } from '../../test/fees'
 import { type House, openHouse, until } from '../../test/house'
 import { textOf } from '../../test/pdfText'
 import { mayNotAsk } from '../enquiries/mayAsk'
@@ -265,6 +265,34 @@ describe('at the desk', () => {
     const other = await house.applicant('Somebody Else')
     expect((await other.call('payCharge', { params: { id } })).status).toBe(404)
     expect((await other.call('listOwnFees', { params: { id: owing.id } })).status).toBe(404)
+  })
+  test('whoever waives what has to be paid does without what is owed of it', async () => {
+    const waivable = await aPaidVacancy(house, [aSchedule()], 'Paid post, or waived', {
+      requirements: [asksFee('fees', ['money'])],
+    })
+    const owing = await whoOwes(house, waivable, 'Walter Waived')
+    const money = await house.staff('money')
+    const charge = await owing.charge()
+    await money.done('recordPayment', {
+      params: { id: charge.id },
+      body: { amount: 500, receivedOn: house.day(0), note: '' },
+    })
+    const waive = () =>
+      money.call('waive', {
+        params: { id: owing.id },
+        body: { requirement: 'pay-fees', reason: 'He teaches the course himself' },
+      })
+    const both = await Promise.all([waive(), waive()])
+    expect(both.map(({ status }) => status).sort()).toEqual([200, 409])
+    expect(await owing.charge()).toMatchObject({ owed: 0, state: 'settled' })
+    const { movements } = await money.done('readCharge', { params: { id: charge.id } })
+    expect(movements.at(-1)).toMatchObject({
+      cause: 'waiver',
+      postings: [
+        { account: 'waived', amount: 4000 },
+        { account: 'receivable', amount: -4000 },
+      ],
+    })
   })
   test('what is still owed when an application ends is called off, with a credit note', async () => {
     const owing = await whoOwes(house, slug, 'Wanda Withdrawn')

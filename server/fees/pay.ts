@@ -4,6 +4,7 @@ import type { FeeSchedule, PayMeans } from '#core/fees/schedule'
 import { charged, paid } from '#core/money/ledger'
 import { say } from '#core/words/say'
 import { translated } from '#core/words/translations'
+import { takeUpOncePaid } from '../applications/completion'
 import { recordEvent } from '../platform/audit/record'
 import { changeWhere } from '../platform/database/compareAndSet'
 import { inTransaction } from '../platform/database/connection'
@@ -243,8 +244,11 @@ export async function settle(deps: Deps, charge: FeeCharge): Promise<boolean> {
     { where: { id: charge.id, state: 'open' } },
   )
   await charge.reload()
-  // Nobody is asked any more to pay what is paid.
-  if (settled > 0) await endRequests(deps, charge.id)
+  if (settled > 0) {
+    // Nobody is asked any more to pay what is paid, and what waited for it goes on.
+    await endRequests(deps, charge.id)
+    await takeUpOncePaid(deps, byItself, await applicationById(charge.applicationId))
+  }
   return settled > 0
 }
 

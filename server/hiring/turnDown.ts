@@ -1,5 +1,6 @@
 import type { InLanguages } from '#contract/messages'
 import { mayGo, stageAfter } from '#core/hiring/stages'
+import { begunAnew } from '../applications/completion'
 import { sendMessages } from '../messages/bulk'
 import { recordEvent } from '../platform/audit/record'
 import { compareAndSet } from '../platform/database/compareAndSet'
@@ -32,12 +33,16 @@ export async function turnDown(
   return { turnedDown: turned.length, left: applications.length - turned.length }
 }
 
-/** Takes up again who was turned down, in the stage they stood in. */
+/** Takes up again who was turned down or set aside, in the stage they stood in. */
 export async function takeUpAgain(deps: Deps, actor: Account, id: string, reason: string) {
   const application = await sentApplication(id, { lock: true })
   if (!mayGo('take up again, sent', application)) throw problems.notTurnedDown()
   const shortlisted = await GatePassage.findOne({ where: { applicationId: id, gate: 'shortlist' } })
-  await compareAndSet(application, application.version, { stage: shortlisted ? 'shortlisted' : 'sent', endedAt: null })
+  await compareAndSet(application, application.version, {
+    stage: shortlisted ? 'shortlisted' : 'sent',
+    endedAt: null,
+    ...begunAnew(deps.clock.today()),
+  })
   await recordEvent(deps, actor, {
     code: 'taken-up-again',
     values: { reason: reason.trim() },

@@ -39,6 +39,8 @@ const kindOf = {
   closing: 'to do',
   closingComplete: 'to do',
   quiet: 'to do',
+  timeToFinish: 'to do',
+  setAside: 'to do',
   deskAnswered: 'answers',
   feeDue: 'to do',
   feeReminder: 'to do',

@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import { Link } from 'react-router'
+import { writeWhen } from '#core/dates/write'
 import { isDraft } from '#core/hiring/stages'
 import { say } from '#core/words/say'
 import { api } from '../api'
@@ -25,7 +26,7 @@ export function MyApplications() {
         </p>
       )}
       <ul className="divide-y divide-line rounded-sheet border border-line bg-sheet empty:hidden">
-        {data.map(({ id, title, place, stage, reference, ball, left, closesAt, timeZone }) => {
+        {data.map(({ id, title, place, stage, reference, ball, left, closesAt, timeZone, completion }) => {
           const writing = isDraft({ stage })
           return (
             <li key={id} className="relative grid gap-1 p-4 hover:bg-sheet-2 sm:grid-cols-[1fr_auto]">
@@ -43,6 +44,13 @@ export function MyApplications() {
                       })
                     : ball}
                 </p>
+                {completion && (
+                  <p className="font-semibold text-soon-ink">
+                    {completion.setAside
+                      ? say('completion.listedAside')
+                      : say('completion.listed', { day: writeWhen(completion.endsOn) })}
+                  </p>
+                )}
               </div>
               <div className="relative sm:text-right">
                 {writing ? (

@@ -470,7 +470,7 @@ export default {
   'composer.newRecipient': 'Neuer Empfänger',
   'composer.askOnlyOf':
     'Was nur dieser braucht: Geben Sie Fragen und Anforderungen die Bedingung, dass er gewählt ist.',
-  'composer.fees': 'Gebühren',
+  'composer.fees': 'Gebühren und Zeit',
   'composer.notAnAmount': 'Das ist kein Betrag.',
   'composer.itComesTo': 'Sie beträgt',
   'composer.amountKind.fixed': 'einen Betrag',
@@ -531,4 +531,13 @@ export default {
   'composer.removeDay': 'Diesen Tag entfernen',
   'composer.whichAnswer': 'Beantwortet wird sie mit',
   'composer.feeFactChoices': 'Was gewählt werden kann',
+  'composer.timeToFinish': 'Zeit zum Fertigwerden',
+  'composer.setATime': 'Eine Zeit zum Fertigwerden setzen',
+  'composer.timeMeans':
+    'Ab Beginn, und ab dem Absenden noch einmal für das, was bei der Person liegt. Danach wird es mit allen Angaben zurückgestellt und mit einem Klick wieder aufgenommen.',
+  'composer.timeDays': 'Tage zum Fertigwerden',
+  'composer.timeSteps': 'Erinnert bei so vielen verbleibenden Tagen',
+  'composer.timeStepsMeans': 'Tage, mit Kommas dazwischen: 7, 3, 1',
+  'composer.timeExtra': 'Tage, die eine Verlängerung bringt',
+  'composer.removeTime': 'Keine Zeit zum Fertigwerden',
 } satisfies Translated<typeof english>

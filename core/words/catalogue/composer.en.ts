@@ -461,7 +461,7 @@ export default {
   'composer.addRecipient': 'Add a recipient',
   'composer.newRecipient': 'New recipient',
   'composer.askOnlyOf': 'What only it needs: give questions and requirements the condition that it is chosen.',
-  'composer.fees': 'Fees',
+  'composer.fees': 'Fees and time',
   'composer.notAnAmount': 'That is no amount.',
   'composer.itComesTo': 'It comes to',
   'composer.amountKind.fixed': 'one amount',
@@ -522,4 +522,13 @@ export default {
   'composer.removeDay': 'Remove this day',
   'composer.whichAnswer': 'It is answered with',
   'composer.feeFactChoices': 'What can be chosen',
+  'composer.timeToFinish': 'Time to finish',
+  'composer.setATime': 'Set a time to finish',
+  'composer.timeMeans':
+    'From beginning, and again from sending for what is still the candidate’s. Afterwards it is set aside with all that was given, and taken up again in one act.',
+  'composer.timeDays': 'Days to finish',
+  'composer.timeSteps': 'Reminded with so many days left',
+  'composer.timeStepsMeans': 'Days, with commas between them: 7, 3, 1',
+  'composer.timeExtra': 'Days that one extension adds',
+  'composer.removeTime': 'No time to finish',
 } as const

@@ -412,4 +412,7 @@ export default {
   'event.day-settled': 'Ein Tag, der nicht stimmt, wurde geklärt',
   'event.bookkeeping-changed': 'Wie Buchungen in die Buchhaltung gehen, wurde geändert',
   'event.bookkeeping-exported': 'Buchungen wurden für die Buchhaltung ausgegeben',
+  'event.set-aside': 'Zurückgestellt, weil nicht rechtzeitig fertig',
+  'event.time-extended': '{{days}} Tage mehr zum Fertigwerden: {{reason}}',
+  'event.taken-up-again.byThemselves': 'Wieder aufgenommen',
 } satisfies Translated<typeof english>

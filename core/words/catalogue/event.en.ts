@@ -398,4 +398,7 @@ export default {
   'event.day-settled': 'A day that does not agree was settled',
   'event.bookkeeping-changed': 'How postings go to bookkeeping was changed',
   'event.bookkeeping-exported': 'Postings were exported for bookkeeping',
+  'event.set-aside': 'Set aside, since it was not finished in its time',
+  'event.time-extended': '{{days}} more days to finish: {{reason}}',
+  'event.taken-up-again.byThemselves': 'Taken up again',
 } as const

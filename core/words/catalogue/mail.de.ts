@@ -238,4 +238,10 @@ export default {
   'mail.employerLate.text': 'Von der Rechnung {{number}} sind noch {{amount}} offen; sie war am {{day}} fällig.',
   'mail.payerAnswered.subject': '{{employer}}: {{fee}}',
   'mail.payerAnswered.text': '{{what}}\n\n{{reason}}\n\n{{link}}',
+  'mail.timeToFinish.subject': 'Noch fertigzustellen bis {{day}}: {{vacancy}}',
+  'mail.timeToFinish.text':
+    'Für „{{vacancy}}“ ist noch etwas von Ihnen zu tun. Der letzte Tag ist {{day}}; danach wird es zurückgestellt, und alle Angaben bleiben erhalten.\n\n{{link}}',
+  'mail.setAside.subject': 'Zurückgestellt: {{vacancy}}',
+  'mail.setAside.text':
+    '„{{vacancy}}“ war bis {{day}} nicht fertig und ist zurückgestellt. Alle Angaben bleiben erhalten; nehmen Sie es hier wieder auf:\n\n{{link}}',
 } satisfies Translated<typeof english>

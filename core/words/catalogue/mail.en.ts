@@ -233,4 +233,10 @@ export default {
   'mail.employerLate.text': '{{amount}} of the invoice {{number}} are still to be paid; it was due on {{day}}.',
   'mail.payerAnswered.subject': '{{employer}}: {{fee}}',
   'mail.payerAnswered.text': '{{what}}\n\n{{reason}}\n\n{{link}}',
+  'mail.timeToFinish.subject': 'Still to finish by {{day}}: {{vacancy}}',
+  'mail.timeToFinish.text':
+    'Something is still yours to do for “{{vacancy}}”. The last day is {{day}}; afterwards it is set aside, with all that you gave kept.\n\n{{link}}',
+  'mail.setAside.subject': 'Set aside: {{vacancy}}',
+  'mail.setAside.text':
+    '“{{vacancy}}” was not finished by {{day}} and is set aside. All that you gave is kept; take it up again here:\n\n{{link}}',
 } as const

@@ -519,4 +519,9 @@ export default {
   'problem.closingAgrees': 'An diesem Tag ist nichts mehr zu klären.',
   'problem.endBeforeBegin': 'Der letzte Tag liegt vor dem ersten.',
   'problem.tooManyDays': 'Höchstens {{most}} Tage in einer Datei.',
+  'problem.setAside': 'Das wurde zurückgestellt. Nehmen Sie es zuerst wieder auf; alle Angaben sind erhalten.',
+  'problem.noTimeToExtend': 'Es läuft keine Frist, die verlängert werden könnte.',
+  'problem.extendedAlready': 'Die Frist wurde schon einmal verlängert. Fragen Sie uns, wenn sie nicht reicht.',
+  'problem.notSetAside': 'Das ist nicht mehr zurückgestellt.',
+  'problem.payFirst': 'Es wird wieder aufgenommen, wenn gezahlt ist. Zahlen Sie zuerst, oder fragen Sie uns.',
 } satisfies Translated<typeof english>

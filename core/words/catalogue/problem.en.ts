@@ -483,4 +483,9 @@ export default {
   'problem.closingAgrees': 'There is nothing to settle on this day any more.',
   'problem.endBeforeBegin': 'The last day is before the first.',
   'problem.tooManyDays': 'At most {{most}} days in one file.',
+  'problem.setAside': 'This was set aside. Take it up again first; all you gave is kept.',
+  'problem.noTimeToExtend': 'There is no time running that could be extended.',
+  'problem.extendedAlready': 'The time was extended once already. Ask us if it does not suffice.',
+  'problem.notSetAside': 'This is not set aside any more.',
+  'problem.payFirst': 'It is taken up again once it is paid. Pay first, or ask us.',
 } as const

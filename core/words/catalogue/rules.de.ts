@@ -82,4 +82,10 @@ export default {
   'rules.unknown-schedule': 'Es gibt hier keine Gebühren „{{schedule}}“. Fügen Sie sie hinzu oder wählen Sie andere.',
   'rules.unused-schedule':
     'Keine Anforderung verlangt die Gebühren „{{schedule}}“, also würde sie niemand zahlen. Fügen Sie eine Anforderung hinzu oder entfernen Sie sie.',
+  'rules.timeToFinish': 'Zeit zum Fertigwerden',
+  'rules.completeWithin':
+    'Innerhalb von {{count}} Tagen nach Beginn fertig, und was danach noch aussteht, ebenso lange nach dem Absenden.',
+  'rules.remindedAt': 'Erinnert bei {{steps}} verbleibenden Tagen.',
+  'rules.extendedBy': 'Einmal um {{count}} Tage verlängert, mit Grund.',
+  'rules.reminder-too-early': 'Eine Erinnerung {{count}} Tage vor dem Ende käme, bevor jemand begonnen hat.',
 } satisfies Translated<typeof english>

@@ -77,4 +77,10 @@ export default {
   'rules.unknown-schedule': 'There are no fees “{{schedule}}” here. Add them, or choose others.',
   'rules.unused-schedule':
     'No requirement asks for the fees “{{schedule}}”, so nobody would pay them. Add a requirement, or remove them.',
+  'rules.timeToFinish': 'Time to finish',
+  'rules.completeWithin':
+    'To be finished within {{count}} days of beginning, and what is still theirs within as many of sending.',
+  'rules.remindedAt': 'Reminded at {{steps}} days left.',
+  'rules.extendedBy': 'Extended once by {{count}} days, with a reason.',
+  'rules.reminder-too-early': 'A reminder {{count}} days before the end would come before anybody has begun.',
 } as const

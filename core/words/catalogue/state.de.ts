@@ -29,4 +29,5 @@ export default {
   'state.matter.no bearing': 'ohne Belang',
   'state.matter.conditions': 'unter Bedingungen',
   'state.matter.refused': 'dagegen',
+  'state.stage.set aside': 'zurückgestellt',
 } satisfies Translated<typeof english>

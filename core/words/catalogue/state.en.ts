@@ -26,4 +26,5 @@ export default {
   'state.matter.no bearing': 'no bearing',
   'state.matter.conditions': 'under conditions',
   'state.matter.refused': 'against',
+  'state.stage.set aside': 'set aside',
 } as const

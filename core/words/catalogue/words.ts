@@ -11,6 +11,7 @@ import type check from './check.en'
 import type claims from './claims.en'
 import type closings from './closings.en'
 import type comparison from './comparison.en'
+import type completion from './completion.en'
 import type composer from './composer.en'
 import type condition from './condition.en'
 import type dates from './dates.en'
@@ -83,6 +84,7 @@ export type Words = typeof absence &
   typeof claims &
   typeof closings &
   typeof comparison &
+  typeof completion &
   typeof composer &
   typeof condition &
   typeof dates &

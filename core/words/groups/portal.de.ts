@@ -3,6 +3,7 @@ import account from '../catalogue/account.de'
 import apply from '../catalogue/apply.de'
 import check from '../catalogue/check.de'
 import claims from '../catalogue/claims.de'
+import completion from '../catalogue/completion.de'
 import detail from '../catalogue/detail.de'
 import documents from '../catalogue/documents.de'
 import employers from '../catalogue/employers.de'
@@ -28,6 +29,7 @@ export default {
   ...apply,
   ...check,
   ...claims,
+  ...completion,
   ...detail,
   ...documents,
   ...form,

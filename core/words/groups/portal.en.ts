@@ -3,6 +3,7 @@ import account from '../catalogue/account.en'
 import apply from '../catalogue/apply.en'
 import check from '../catalogue/check.en'
 import claims from '../catalogue/claims.en'
+import completion from '../catalogue/completion.en'
 import detail from '../catalogue/detail.en'
 import documents from '../catalogue/documents.en'
 import employers from '../catalogue/employers.en'
@@ -28,6 +29,7 @@ export default {
   ...apply,
   ...check,
   ...claims,
+  ...completion,
   ...detail,
   ...documents,
   ...form,

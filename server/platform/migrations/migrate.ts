@@ -42,6 +42,7 @@ import { up as recipients } from './036-recipients'
 import { up as fees, fromAmounts } from './037-fees'
 import { up as employers } from './038-employers'
 import { up as closings } from './039-closings'
+import { up as completion } from './040-completion'
 import { chainExisting } from './chainExisting'
 
 export type Migration = {
@@ -98,6 +99,7 @@ const migrations: Migration[] = [
   { name: '037-fees', statements: fees, after: fromAmounts },
   { name: '038-employers', statements: employers },
   { name: '039-closings', statements: closings },
+  { name: '040-completion', statements: completion },
 ]
 
 /** The last step this program knows of. */

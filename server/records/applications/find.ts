@@ -1,9 +1,10 @@
 import { literal, Op, QueryTypes } from 'sequelize'
 import type { Answers } from '#core/form/answer'
 import { activeStages, isActive, isDraft, waitingStages } from '#core/hiring/stages'
+import { coded } from '#core/words/say'
 import { lockOf } from '../../platform/database/connection'
 import type { Account } from '../../platform/deps'
-import { notFound } from '../../platform/errors/problems'
+import { conflict, notFound } from '../../platform/errors/problems'
 import { Candidate } from '../accounts/model'
 import { Application, Snapshot } from './model'
 
@@ -21,11 +22,16 @@ export const applicationById = (id: string): Promise<Application> => Application
 export const applicationsById = (ids: readonly string[]): Promise<Application[]> =>
   Application.findAll({ where: { id: [...new Set(ids)] }, order: ['reference'] })
 
-/** An application of the person's own; somebody else's is not there. */
+/**
+ * An application of the person's own; somebody else's is not there.
+ *
+ * @param options.setAside also one that is to be changed though it was set aside before it was sent
+ * @throws Problem `not-found`, `set-aside`
+ */
 export async function ownApplication(
   actor: Account,
   id: string,
-  options: { lock?: boolean } = {},
+  options: { lock?: boolean; setAside?: boolean } = {},
 ): Promise<Application> {
   const account = Candidate.sequelize!.escape(actor.id)
   // A file that was merged leads to the one that was kept.
@@ -35,8 +41,12 @@ export async function ownApplication(
     ...(options.lock ? lockOf() : {}),
   })
   if (!application) throw notFound()
+  // What was set aside is taken up again before it is changed.
+  if (options.lock && !options.setAside && isDraft(application) && application.setAsideAt) throw isSetAside()
   return application
 }
+
+const isSetAside = () => conflict('set-aside', coded('problem.setAside'))
 
 export async function ownApplicationFor(actor: Account, vacancyId: string) {
   const candidate = await Candidate.findOne({ where: { accountId: actor.id } })

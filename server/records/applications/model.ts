@@ -69,6 +69,12 @@ export class Application extends Model<InferAttributes<Application>, InferCreati
   /** The promised day of decision they were last told of, and the one that passed of which they were told. */
   declare toldDecisionDay: CreationOptional<string | null>
   declare toldLateFor: CreationOptional<string | null>
+  /** The day the time to finish began anew, where it did; that one more stretch was given; of how many days left they were told. */
+  declare completeFrom: CreationOptional<string | null>
+  declare extendedAt: CreationOptional<Date | null>
+  declare completeReminded: CreationOptional<number | null>
+  /** Not finished in its time. What was not sent stays being written, and is changed again once it is taken up. */
+  declare setAsideAt: CreationOptional<Date | null>
 }
 
 /** What was sent, unchanged since. */
@@ -125,6 +131,10 @@ export function defineApplications(sequelize: Sequelize) {
     endedAt: momentOrNull,
     toldDecisionDay: dayOrNull,
     toldLateFor: dayOrNull,
+    completeFrom: dayOrNull,
+    extendedAt: momentOrNull,
+    completeReminded: wholeOrNull,
+    setAsideAt: momentOrNull,
   })
   define(Reopening, sequelize, 'reopenings', {
     id,

@@ -11,6 +11,10 @@ export const chargesOf = (applicationId: string | string[]): Promise<FeeCharge[]
 export const awaitsPayment = async (applicationId: string): Promise<boolean> =>
   (await FeeCharge.count({ where: { applicationId, state: 'open', holds: true } })) > 0
 
+/** Whether anything charged is still to be paid. */
+export const owesAnything = async (applicationId: string): Promise<boolean> =>
+  (await FeeCharge.count({ where: { applicationId, state: 'open' } })) > 0
+
 /** @throws Problem `not-found` */
 export async function chargeById(id: string): Promise<FeeCharge> {
   const charge = await FeeCharge.findByPk(id)

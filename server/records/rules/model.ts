@@ -33,6 +33,7 @@ export class RulesVersion extends Model<InferAttributes<RulesVersion>, InferCrea
   declare requirements: Rules['requirements']
   declare onboarding: Rules['onboarding']
   declare fees: CreationOptional<Rules['fees'] | null>
+  declare completeWithin: CreationOptional<Rules['completeWithin'] | null>
   declare note: string
   declare savedBy: string
   declare savedAt: Date
@@ -107,6 +108,7 @@ export function defineRules(sequelize: Sequelize) {
     requirements: json,
     onboarding: json,
     fees: jsonOrNull,
+    completeWithin: jsonOrNull,
     note: text,
     ...saved,
   })

@@ -25,8 +25,9 @@ export async function publishedRules(vacancyId: string, version: number): Promis
   if (known) return known
   const published = await RulesVersion.findOne({ where: { vacancyId, version } })
   if (!published) throw notFound()
-  const { form, requirements, onboarding, fees } = published
-  const rules: Rules = { form, requirements, onboarding, ...(fees ? { fees } : {}) }
+  const { form, requirements, onboarding, fees, completeWithin } = published
+  const more = { ...(fees ? { fees } : {}), ...(completeWithin ? { completeWithin } : {}) }
+  const rules: Rules = { form, requirements, onboarding, ...more }
   // What is read in the transaction that publishes it may yet be undone.
   afterCommit(() => {
     if (lately.size >= mostKept) lately.delete(lately.keys().next().value!)

@@ -26,6 +26,7 @@ import { FeeFactEditor } from './FeeFactEditor'
 import { FeeLineEditor } from './FeeLineEditor'
 import { Faults, Heading } from './FormPart'
 import { freshKey } from './freshKey'
+import { TimeToFinish } from './TimeToFinish'
 import type { RulesEditing } from './useRules'
 
 type Chosen = { of: 'schedule' | 'line' | 'fact' | 'tax'; schedule: string; key: string }
@@ -80,6 +81,7 @@ export function FeesPart({ vacancy, editing }: { vacancy: DeskVacancy; editing: 
           />
         ))}
         <Button onClick={add}>{say('composer.addFees')}</Button>
+        <TimeToFinish editing={editing} />
       </div>
       <div className="min-h-0 overflow-auto border-line border-r px-4 py-3">
         {current && chosen ? (

@@ -19,6 +19,7 @@ const ofWords: Record<Difference['of'], string> = {
   requirement: say('composer.requirement2'),
   task: say('composer.onboardingTask'),
   fees: say('composer.fees'),
+  time: say('composer.timeToFinish'),
   order: say('composer.order'),
 }
 

@@ -10,6 +10,7 @@ import { api, writeFor } from '../../api'
 import { Waiting } from '../../ui/Waiting'
 import { writeMoment, writeTime } from '../../ui/write'
 import { FeesBeside } from '../fees/OwnFees'
+import { TimeToFinish } from '../TimeToFinish'
 import { BegunBefore } from './BegunBefore'
 import { CredentialsSection } from './CredentialsSection'
 import { EqualitySection } from './EqualitySection'
@@ -100,6 +101,7 @@ function Writing({ draft, section, afterSending }: { draft: Draft; section: Sect
             {say('apply.whatYouWroteIsKept')}
           </p>
         )}
+        {place === ownPlace && draft.completion && <TimeToFinish id={draft.id} completion={draft.completion} />}
         <h1 className="text-[1.95em]">{translated(section).heading}</h1>
         <p className="mb-4 max-w-[60ch] text-ink-2">{translated(section).intro}</p>
         {place === ownPlace && draft.behalf && (

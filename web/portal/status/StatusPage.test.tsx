@@ -10,6 +10,7 @@ const id = uuid()
 const aStatus = (over: Partial<Status> = {}): Status => ({
   ...{ id, reference: 'VM-EDMH-RK', title: 'Rope-access inspector', stage: 'sent', targetStart: '2026-12-26' },
   ...{
+    completion: null,
     ball: 'It is with us.',
     likely: null,
     toDo: [],

@@ -19,6 +19,7 @@ import { GiveToSource, withoutSourcePapers } from '../apply/WhatSourceAsks'
 import { WhomWeAsk } from '../apply/WhomWeAsk'
 import { Documents } from '../documents/Documents'
 import { Fees } from '../fees/Fees'
+import { TimeToFinish } from '../TimeToFinish'
 import { AskUs } from './AskUs'
 import { ChosenRecipients } from './ChosenRecipients'
 import { CorrectContact } from './CorrectContact'
@@ -61,6 +62,7 @@ export function StatusPage() {
         >
           {status.ball}
         </p>
+        {status.completion && <TimeToFinish id={id} completion={status.completion} />}
         {status.again && (
           <p className="mt-3">
             <Go to={`/vacancies/${status.again}`}>{say('status.applyAgain')}</Go>
