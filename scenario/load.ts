@@ -6,6 +6,7 @@ import type { IssuerKeys } from '#core/sources/source'
 import { confirmMail } from '#server/accounts/confirmMail'
 import { answerSignUp } from '#server/accounts/signUp'
 import { beginApplication } from '#server/applications/begin'
+import { watchCompletion } from '#server/applications/completion'
 import { sendApplication } from '#server/applications/send'
 import { signForApplication } from '#server/applications/sign'
 import { demoAccounts } from '#server/demo/routes'
@@ -111,6 +112,7 @@ export async function loadScenario(
   await sendToRecipients(world)
   await payFees(world)
   await openEmployers(world, await hash(demoPassword))
+  await watchCompletion(depsAt(world, 0))
   await readStatementOfYesterday(world)
   await askForMore(world)
   await knowSome(world)

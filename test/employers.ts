@@ -1,13 +1,7 @@
 import type { EmployerTerms } from '#contract/employers'
 import { type Visitor, visitor } from './client'
+import { someTerms } from './fees'
 import { type House, password, tokenIn } from './house'
-
-export const someTerms = (over: Partial<EmployerTerms> = {}): EmployerTerms => ({
-  ...{ name: 'Talwerk Bahnen', currency: 'EUR', limit: null, invoicing: 'each', dueDays: 30, language: 'en' },
-  ...{ street: 'Am Speicher 3', postcode: '6020', town: 'Talwerk', receiptMail: '', findable: true },
-  ...{ orderNumberNeeded: false },
-  ...over,
-})
 
 /** An employer with an organisation account, and somebody who decides for it, signed in. */
 export async function anEmployer(house: House, over: Partial<EmployerTerms> = {}, money?: Visitor) {

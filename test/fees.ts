@@ -1,3 +1,4 @@
+import type { EmployerTerms } from '#contract/employers'
 import type { FeeChargeView, FeePaymentLine, OwnFee } from '#contract/fees'
 import type { Facts } from '#core/conditions/condition'
 import { quote } from '#core/fees/quote'
@@ -110,3 +111,11 @@ export function aFee(over: Partial<OwnFee> = {}, facts: Facts = {}): OwnFee {
     ...over,
   }
 }
+
+/** What is agreed with an employer who pays. */
+export const someTerms = (over: Partial<EmployerTerms> = {}): EmployerTerms => ({
+  ...{ name: 'Talwerk Bahnen', currency: 'EUR', limit: null, invoicing: 'each', dueDays: 30, language: 'en' },
+  ...{ street: 'Am Speicher 3', postcode: '6020', town: 'Talwerk', receiptMail: '', findable: true },
+  ...{ orderNumberNeeded: false },
+  ...over,
+})

@@ -60,4 +60,12 @@ export const liftAttendants: PersonPlan[] = [
     sent: -18,
     acts: [],
   },
+  {
+    ...plain,
+    ...{ given: 'Till', family: 'Gruber', born: '2000-02-17', town: '6800 Vallorne', country: 'Austria' },
+    phone: '+43 5552 555 0178',
+    fees: { course: { facts: { lift: 'Chairlift', apprentice: 'no', copies: '1' }, leftOut: ['meals'] } },
+    sent: -22,
+    acts: [],
+  },
 ]

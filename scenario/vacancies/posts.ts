@@ -1,6 +1,7 @@
 import type { FeeSchedule } from '#core/fees/schedule'
 import type { Section } from '#core/form/form'
 import type { Requirement } from '#core/requirements/requirement'
+import type { Rules } from '#core/rules/rules'
 import type { NewVacancy } from '#server/records/vacancies/vacancies'
 import { equality, identity, vouching } from '../form'
 
@@ -39,6 +40,7 @@ export type Post = Omit<
   duties: string[]
   requirements: Requirement[]
   fees?: FeeSchedule[]
+  completeWithin?: Rules['completeWithin']
   alsoAsks?: Section[]
   /** Sections that only this post asks. */
   asks?: Section
@@ -445,6 +447,7 @@ export const posts: Post[] = [
     ],
     requirements: [permission, ofAge, coursePaid, firstAid, offer, handbook],
     fees: [courseFees],
+    completeWithin: { days: 21, remindAt: [7, 3, 1], extraDays: 10 },
     opened: -25,
     closesIn: 18,
     startsIn: 32,

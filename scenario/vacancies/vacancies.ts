@@ -15,11 +15,26 @@ export function vacanciesOn(
   timeZone: string,
 ): NewVacancy[] {
   return posts.map(
-    ({ opened, closesIn, startsIn, decidesIn, duties, requirements, asks, alsoAsks = [], fees, ...post }) => ({
+    ({
+      opened,
+      closesIn,
+      startsIn,
+      decidesIn,
+      duties,
+      requirements,
+      asks,
+      alsoAsks = [],
+      fees,
+      completeWithin,
+      ...post
+    }) => ({
       ...post,
       duties: { type: 'doc', content: [{ type: 'bulletList', content: duties.map(listItem) }] },
       decidedBy: 'bastian@vallorne.example',
-      rules: { form: asks ? formWith(asks, ...alsoAsks) : form, requirements, onboarding, ...(fees ? { fees } : {}) },
+      rules: {
+        form: asks ? formWith(asks, ...alsoAsks) : form,
+        ...{ requirements, onboarding, ...(fees ? { fees } : {}), ...(completeWithin ? { completeWithin } : {}) },
+      },
       timeZone,
       opensAt: dayAt(opened, 8),
       closesAt: dayAt(closesIn, 17),

@@ -78,3 +78,16 @@ test('something asked for the fee alone decides what it comes to, tried at once 
   await user.type(screen.getByLabelText(/^Shown by/), 'a card')
   expect(schedule().facts[0]).toMatchObject({ proof: 'a card' })
 })
+
+test('a time to finish is set with its reminders, and taken away', async () => {
+  const { user, now } = await edit(empty)
+  await user.click(await screen.findByRole('button', { name: 'Set a time to finish' }))
+  expect(now().completeWithin).toEqual({ days: 30, remindAt: [7, 3, 1], extraDays: 14 })
+  const steps = screen.getByLabelText('Reminded with so many days left')
+  await user.clear(steps)
+  await user.type(steps, '2, 10 and 2')
+  await user.tab()
+  expect(now().completeWithin!.remindAt).toEqual([10, 2])
+  await user.click(screen.getByRole('button', { name: 'No time to finish' }))
+  expect(now()).toEqual(empty)
+})

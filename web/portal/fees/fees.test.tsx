@@ -196,6 +196,55 @@ describe('after sending', () => {
     expect(screen.getByText('RF18 5390 0754 7034')).toBeTruthy()
     expect(await screen.findByRole('img', { name: 'A code your bank’s app reads' })).toBeTruthy()
   })
+  test('an employer is found, asked for some of the lines, and named while it is their turn', async () => {
+    const two = aSchedule({ lines: [aLine(), aLine({ key: 'meals', title: 'Meals' })] })
+    const over = { total: 9000, owed: 9000 }
+    const { user, sent } = await showPage(<Fees id={id} />, {
+      roles: ['candidate'],
+      listOwnFees: { fees: [aFee({ schedule: two, charge: aCharge(over) })], sent: true, cards: true },
+      findEmployers: ({ query }: { query: { text: string } }) => ({
+        employers: query.text === 'talwerk' ? [{ id, name: 'Talwerk Bahnen', town: 'Talwerk' }] : [],
+      }),
+      askEmployer: { done: true },
+    } as never)
+    await user.click(await screen.findByRole('button', { name: 'Somebody else pays: ask an employer' }))
+    await user.type(screen.getByLabelText('Name of the employer, or its code'), 'nob')
+    expect(await screen.findByText(/No employer with an account is called so/)).toBeTruthy()
+    await user.clear(screen.getByLabelText('Name of the employer, or its code'))
+    await user.type(screen.getByLabelText('Name of the employer, or its code'), 'talwerk')
+    await user.click(await screen.findByRole('button', { name: 'Talwerk Bahnen, Talwerk' }))
+    await user.click(screen.getByRole('checkbox', { name: 'Meals, 45.00 EUR' }))
+    await user.type(screen.getByLabelText(/^Order number/), 'PO-3')
+    await user.click(screen.getByRole('button', { name: 'Ask Talwerk Bahnen' }))
+    expect(sent).toMatchObject([
+      { name: 'askEmployer', body: { employer: id, lines: ['exam'], orderNumber: 'PO-3', code: 'talwerk' } },
+    ])
+  })
+
+  test.each([
+    ['asked', /Talwerk was asked to pay 45.00 EUR. It is their turn./],
+    ['accepted', /Talwerk pays 45.00 EUR./],
+    ['declined', /Talwerk does not pay./],
+    ['lapsed', /Talwerk has not answered in time./],
+    ['returned', /Talwerk does not pay after all./],
+  ] as const)('an employer who was asked, %s', async (state, words) => {
+    const request = { id, employer: 'Talwerk', state, lines: null, amount: 4500, orderNumber: '', reason: null }
+    const times = { askedAt: '2026-11-29T08:00:00.000Z', decidedAt: null }
+    const { user, sent } = await showPage(<Fees id={id} />, {
+      roles: ['candidate'],
+      listOwnFees: {
+        fees: [aFee({ charge: aCharge({ requests: [{ ...request, ...times }] }) })],
+        ...{ sent: true, cards: true },
+      },
+      takeRequestBack: { done: true },
+    } as never)
+    expect(await screen.findByText(words)).toBeTruthy()
+    const back = screen.queryByRole('button', { name: 'Take it back' })
+    if (state !== 'asked') return expect(back).toBeNull()
+    await user.click(back!)
+    expect(sent).toMatchObject([{ name: 'takeRequestBack' }])
+  })
+
   test('a voucher says what it covers', async () => {
     const { user, sent } = await show({})
     await user.click(await screen.findByRole('button', { name: 'I have a voucher' }))
