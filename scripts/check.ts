@@ -136,6 +136,7 @@ const browser = (name: string, env: Record<string, string> = {}): Part => ({
 const slow: Part[] = [
   // Kills server and database while what is due at night is done, and while people write.
   program('night of faults', 'scripts/faults.ts', 'enquiries', '--data', '.check/faults'),
+  program('payments and faults', 'scripts/faults.ts', 'payments', '--data', '.check/faults'),
   program('many faults', 'scripts/faults.ts', '--sessions', '48', '--kills', '6', '--data', '.check/faults'),
   // Every story, also the long ones, and every place for everybody.
   browser('every walk', { CHECK_LONG: 'yes' }),

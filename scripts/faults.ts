@@ -14,6 +14,7 @@ import { requireFree, startOwnDatabase } from './ownDatabase'
 
 const help = `npm run faults [-- --sessions 500 --kills 20 --port 4400]
 npm run faults -- enquiries [--kills 10]
+npm run faults -- payments [--kills 4]
 
 Kills the server and the database (SIGKILL) at random while people write and send applications with their papers, sources
 reply and the desk decides; starts them again, and then looks: everything that was acknowledged has to be there, nothing
@@ -21,7 +22,10 @@ twice, no chain broken, and every mail gone out. SMTP is at-least-once: a mail m
 only where the kill fell between its arrival and the note that it had arrived.
 
 Of enquiries: kills both in a night in which two thousand questions are due, and then looks that each was reminded once or decided
-once, and that every reminder has arrived.`
+once, and that every reminder has arrived.
+
+Of payments: kills both while the provider tells of 200 payments at once, each twice, and then looks that each was paid once and booked
+once, with one receipt, and that no number of a paper was left out.`
 
 const { values, positionals } = parseArgs({
   allowPositionals: true,
@@ -42,6 +46,10 @@ const folder = resolve(values.data)
 if (positionals[0] === 'enquiries') {
   const { nightOfFaults } = await import('./faultsEnquiries')
   process.exit(await nightOfFaults({ kills: Number(values.kills || 10), port, folder }))
+}
+if (positionals[0] === 'payments') {
+  const { paymentsUnderFaults } = await import('./faultsPayments')
+  process.exit(await paymentsUnderFaults({ kills: Number(values.kills || 4), port, folder }))
 }
 const sessions = Number(values.sessions)
 const kills = Number(values.kills || 20)
