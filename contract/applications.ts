@@ -41,6 +41,7 @@ export const CompletionLeft = orNull(
   Type.Object({
     endsOn: Day,
     setAside: Type.Boolean({ description: 'It was not finished in time; all that was given is kept' }),
+    paysFirst: Type.Boolean({ description: 'It is taken up again by paying what is owed' }),
     extraDays: Type.Integer({ description: 'What one extension would add; 0 where there is none any more' }),
   }),
 )

@@ -35,7 +35,7 @@ const begun = async (name: string) => {
 
 test('what was begun is reminded of at its steps, extended once, then set aside and taken up again with all that was given', async () => {
   const { candidate, id, draft } = await begun('Dana Draft')
-  expect((await draft()).completion).toEqual({ endsOn: house.day(10), setAside: false, extraDays: 4 })
+  expect((await draft()).completion).toEqual({ endsOn: house.day(10), setAside: false, paysFirst: false, extraDays: 4 })
   await daily(4)
   expect(await mailsAbout(candidate.mail, 'Still to finish by')).toBe(0)
   await daily(5)
@@ -44,7 +44,7 @@ test('what was begun is reminded of at its steps, extended once, then set aside 
   const extend = () => candidate.call('extendTime', { params: { id }, body: { reason: 'My papers are abroad' } })
   const both = await Promise.all([extend(), extend()])
   expect(both.map(({ status }) => status).sort()).toEqual([200, 409])
-  expect((await draft()).completion).toEqual({ endsOn: house.day(14), setAside: false, extraDays: 0 })
+  expect((await draft()).completion).toEqual({ endsOn: house.day(14), setAside: false, paysFirst: false, extraDays: 0 })
   expect((await extend()).body.code).toBe('extended-already')
   await daily(13)
   expect(await mailsAbout(candidate.mail, 'Still to finish by')).toBe(2)
@@ -74,7 +74,11 @@ test('what is left unpaid has as long again; set aside, nobody works on it, and 
   // From the later of beginning and sending.
   expect((await status()).completion).toMatchObject({ endsOn: house.day(10), setAside: false })
   await daily(11)
-  expect(await status()).toMatchObject({ stage: 'set aside', toDo: [], completion: { setAside: true } })
+  expect(await status()).toMatchObject({
+    stage: 'set aside',
+    toDo: [],
+    completion: { setAside: true, paysFirst: true },
+  })
   expect(await owing.charge()).toMatchObject({ state: 'open', owed: 4500 })
   const early = await owing.candidate.call('restoreApplication', { params: { id: owing.id } })
   expect(early.body.code).toBe('pay-first')

@@ -3,13 +3,12 @@ import type { Temporal } from 'temporal-polyfill'
 import { dayAt } from '#core/dates/zoned'
 import { type Completion, completionEnds, reminderStep } from '#core/hiring/completion'
 import { activeStages, isActive, isBeforeOffer, isDraft, stageAfter } from '#core/hiring/stages'
-import type { Rules } from '#core/rules/rules'
 import { queueNotice } from '../messages/queueNotice'
 import { recordEvent } from '../platform/audit/record'
 import { compareAndSet } from '../platform/database/compareAndSet'
 import { forEachRow } from '../platform/database/forEachRow'
 import type { Account, Actor, Deps } from '../platform/deps'
-import { readinessOf } from '../readiness/readiness'
+import { type Readiness, readinessOf } from '../readiness/readiness'
 import { candidateWithMail } from '../records/accounts/candidate'
 import { ownApplication } from '../records/applications/find'
 import { Application } from '../records/applications/model'
@@ -32,25 +31,24 @@ function endsOn({ organisation }: Pick<Deps, 'organisation'>, application: Appli
 }
 
 /** Whether something of it is still for its candidate to finish: before sending all of it, afterwards until an offer. */
-const isTheirTurn = (application: Application, readiness: Parameters<typeof dueFromCandidate>[0]) =>
+const isTheirTurn = (application: Application, readiness: Readiness) =>
   isDraft(application) ||
   (isActive(application) && isBeforeOffer(application) && dueFromCandidate(readiness).length > 0)
+
+/** Whether anything it was charged is still to be paid. */
+const owes = ({ facts }: Readiness) => Object.values(facts.fees ?? {}).some((state) => state !== 'settled')
 
 /** Set aside and not taken up again: before it was sent, or afterwards. */
 const isSetAside = (application: Application) =>
   isDraft(application) ? Boolean(application.setAsideAt) : application.stage === 'set aside'
 
 /** How much time is left, for the person themselves; null where no time is set, or nothing is theirs to finish. */
-export function completionOf(
-  deps: Deps,
-  application: Application,
-  readiness: Parameters<typeof dueFromCandidate>[0] & { rules: Pick<Rules, 'completeWithin'> },
-) {
+export function completionOf(deps: Deps, application: Application, readiness: Readiness) {
   const rule = readiness.rules.completeWithin
   const setAside = isSetAside(application)
   if (!rule || (!setAside && !isTheirTurn(application, readiness))) return null
   return {
-    ...{ endsOn: endsOn(deps, application, rule).toString(), setAside },
+    ...{ endsOn: endsOn(deps, application, rule).toString(), setAside, paysFirst: setAside && owes(readiness) },
     extraDays: setAside || application.extendedAt ? 0 : rule.extraDays,
   }
 }

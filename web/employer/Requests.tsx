@@ -71,14 +71,16 @@ function Decide({ request, needsOrderNumber }: { request: PayerRequestLine; need
       <p className="text-ink-2">{say('employers.answerBy', { day: writeWhen(lapsesOn), name })}</p>
       {reason === undefined ? (
         <>
-          <TextField
-            label={say('employers.orderNumber')}
-            optional={!needsOrderNumber}
-            value={orderNumber}
-            maxLength={40}
-            onChange={({ target }) => setOrderNumber(target.value)}
-            error={faultAt(problem, 'orderNumber')}
-          />
+          <div className="max-w-[320px]">
+            <TextField
+              label={say('employers.orderNumber')}
+              optional={!needsOrderNumber}
+              value={orderNumber}
+              maxLength={40}
+              onChange={({ target }) => setOrderNumber(target.value)}
+              error={faultAt(problem, 'orderNumber')}
+            />
+          </div>
           <ProblemNote problem={problem?.faults ? undefined : problem} />
           <div className="flex flex-wrap gap-2">
             <Button kind="main" busy={busy} onClick={() => decide({ accepted: true, orderNumber })}>

@@ -12,7 +12,7 @@ type Props = { id: string; completion: NonNullable<CompletionLeft> }
 
 /** By when it has to be finished, and one more stretch of days; or that it was set aside, and taking it up again. */
 export function TimeToFinish({ id, completion }: Props) {
-  const { endsOn, setAside, extraDays } = completion
+  const { endsOn, setAside, paysFirst, extraDays } = completion
   const extend = useAct('extendTime')
   const restore = useAct('restoreApplication')
   const [reason, setReason] = useState<string>()
@@ -20,9 +20,13 @@ export function TimeToFinish({ id, completion }: Props) {
     return (
       <div className="my-3 grid justify-items-start gap-2 rounded-sheet bg-soon-wash px-3 py-2 text-soon-ink">
         <p>{say('completion.setAside', { day: writeWhen(endsOn) })}</p>
-        <Button kind="main" busy={restore.busy} onClick={() => void restore.act({ params: { id } })}>
-          {say('completion.takeUpAgain')}
-        </Button>
+        {paysFirst ? (
+          <p className="font-semibold">{say('completion.oncePaid')}</p>
+        ) : (
+          <Button kind="main" busy={restore.busy} onClick={() => void restore.act({ params: { id } })}>
+            {say('completion.takeUpAgain')}
+          </Button>
+        )}
         <ProblemNote problem={restore.problem} />
       </div>
     )

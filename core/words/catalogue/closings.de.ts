@@ -63,4 +63,5 @@ export default {
   'closings.field.debit': 'Soll',
   'closings.field.credit': 'Haben',
   'closings.field.currency': 'Währung',
+  'closings.nothing': 'keine Kartenbewegung',
 } satisfies Translated<typeof english>

@@ -60,4 +60,5 @@ export default {
   'closings.field.debit': 'debit',
   'closings.field.credit': 'credit',
   'closings.field.currency': 'currency',
+  'closings.nothing': 'nothing moved by card',
 } as const

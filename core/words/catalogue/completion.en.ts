@@ -3,8 +3,9 @@ export default {
   'completion.moreTime': 'I need {{count}} days more',
   'completion.why': 'Why you need {{count}} days more',
   'completion.extend': 'Take more time',
-  'completion.setAside': 'This was not finished by {{day}} and is set aside. All that you gave is kept.',
+  'completion.setAside': 'The last day to finish was {{day}}, so it is set aside. All that you gave is kept.',
   'completion.takeUpAgain': 'Take it up again',
   'completion.listed': 'By {{day}}',
   'completion.listedAside': 'Set aside',
+  'completion.oncePaid': 'It goes on by itself once what is owed is paid.',
 } as const

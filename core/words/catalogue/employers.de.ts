@@ -118,4 +118,5 @@ export default {
   'employers.older': 'Ältere',
   'employers.owesAmount': 'Schuldet {{amount}}.',
   'employers.owesOf': 'Schuldet {{amount}} von höchstens {{limit}}.',
+  'employers.address': 'Adresse',
 } satisfies Translated<typeof english>

@@ -114,4 +114,5 @@ export default {
   'employers.older': 'Older',
   'employers.owesAmount': 'Owes {{amount}}.',
   'employers.owesOf': 'Owes {{amount}} of at most {{limit}}.',
+  'employers.address': 'Address',
 } as const

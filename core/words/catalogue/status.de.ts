@@ -194,5 +194,5 @@ export default {
   'status.sendRecord': 'Jemand anderem schicken',
   'status.chooseRecipients': 'Wählen und unterschreiben',
   'status.theEmployer': 'der Arbeitgeber, der zahlen soll',
-  'status.setAside': 'Zurückgestellt, weil es nicht rechtzeitig fertig war. Alle Angaben sind erhalten.',
+  'status.setAside': 'Vorerst zurückgestellt.',
 } satisfies Translated<typeof english>

@@ -189,5 +189,5 @@ export default {
   'status.sendRecord': 'Send it to somebody else',
   'status.chooseRecipients': 'Choose and sign',
   'status.theEmployer': 'the employer who is to pay',
-  'status.setAside': 'Set aside, since it was not finished in its time. All that you gave is kept.',
+  'status.setAside': 'Set aside for now.',
 } as const

@@ -1,4 +1,5 @@
 import { useState } from 'react'
+import { Temporal } from 'temporal-polyfill'
 import { type BookkeepingField, type BookkeepingMapping, bookkeepingFields } from '#core/money/bookkeeping'
 import { accounts } from '#core/money/ledger'
 import { accountWords } from '#core/words/ledger'
@@ -13,7 +14,10 @@ import { useSession } from '../../useSession'
 
 /** Every posting of some days as a file, and how that is written. */
 export function Bookkeeping({ today }: { today: string }) {
-  const [from, setFrom] = useState(`${today.slice(0, 7)}-01`)
+  // The month before is what is most often wanted.
+  const [from, setFrom] = useState(() =>
+    Temporal.PlainDate.from(today).with({ day: 1 }).subtract({ months: 1 }).toString(),
+  )
   const [through, setThrough] = useState(today)
   const { data } = api.endpoints.readBookkeeping.useQuery({}, { refetchOnMountOrArgChange: true })
   const { may } = useSession()

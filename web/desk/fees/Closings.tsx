@@ -103,20 +103,24 @@ const Days = ({ closings }: { closings: readonly ClosingLine[] }) => (
         ...{ name: say('closings.card'), right: true, whole: true },
         of: ({ card }) => card.map(({ currency, amount }) => writeAmount(amount, currency)).join(', '),
       },
-      { name: say('closings.agreed'), right: true, of: ({ agreed }) => agreed },
+      { name: say('closings.agreed'), right: true, of: ({ agreed }) => agreed || '' },
       { name: say('closings.state'), of: (closing) => <Standing closing={closing} /> },
     ]}
   />
 )
 
-function Standing({ closing: { day, state, differences, reason, settledBy } }: { closing: ClosingLine }) {
+function Standing({ closing }: { closing: ClosingLine }) {
+  const { day, state, differences, reason, settledBy } = closing
+  const nothing = state === 'agreed' && closing.agreed === 0
   const { may } = useSession()
   const again = useAct('closeDay')
   const settle = useAct('settleClosing')
   const [settling, setSettling] = useState(false)
   return (
     <>
-      <span className={colours[state]}>{say(`closings.state.${state}`)}</span>{' '}
+      <span className={nothing ? 'text-ink-3' : colours[state]}>
+        {nothing ? say('closings.nothing') : say(`closings.state.${state}`)}
+      </span>{' '}
       {reason && (
         <span className="text-ink-2">
           <q>{reason}</q> {settledBy}

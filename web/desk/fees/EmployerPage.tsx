@@ -37,7 +37,7 @@ export function EmployerPage({ id }: { id: string }) {
         </Link>
       </p>
       <div className="grid gap-x-8 gap-y-4 lg:grid-cols-[minmax(0,1fr)_20rem]">
-        <div className="grid min-w-0 gap-4">
+        <div className="grid min-w-0 content-start gap-4">
           <section aria-label={say('employers.requests')}>
             <h2 className="text-[1.2rem]">{say('employers.requests')}</h2>
             <Requests requests={data.requests} />
@@ -200,7 +200,7 @@ function Agreed({ employer }: { employer: EmployerDetail }) {
         <dd>{terms.dueDays}</dd>
         <dt className="text-ink-2">{say('employers.limit')}</dt>
         <dd>{terms.limit === null ? say('employers.noLimit') : writeAmount(terms.limit, terms.currency)}</dd>
-        <dt className="text-ink-2">{say('employers.town')}</dt>
+        <dt className="text-ink-2">{say('employers.address')}</dt>
         <dd>{[terms.street, `${terms.postcode} ${terms.town}`.trim()].filter(Boolean).join(', ')}</dd>
         {terms.receiptMail && <dt className="text-ink-2">{say('employers.receiptMail')}</dt>}
         {terms.receiptMail && <dd>{terms.receiptMail}</dd>}

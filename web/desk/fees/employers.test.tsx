@@ -129,7 +129,7 @@ test('days that do not agree say why, lead to their fee, and are closed again or
   await user.type(screen.getByLabelText('Why it does not agree'), 'They correct it tomorrow')
   await user.click(screen.getAllByRole('button', { name: 'Leave it so' }).at(-1)!)
   expect(screen.getByRole('link', { name: 'Every posting as CSV' }).getAttribute('href')).toBe(
-    '/api/desk/postings/postings.csv?from=2026-12-01&through=2026-12-01',
+    '/api/desk/postings/postings.csv?from=2026-11-01&through=2026-12-01',
   )
   await user.click(screen.getByRole('button', { name: 'Remove the column Entry' }))
   const income = screen.getByLabelText('income')
