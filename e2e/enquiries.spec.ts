@@ -81,6 +81,8 @@ test('all that a file still needs is asked at once; a reply in German on a phone
     .first()
     .click()
   await settled(ines)
+  // The key is taken once the act it stands for is there.
+  await expect(ines.getByRole('button', { name: /^Ask about all/ })).toBeVisible()
   await ines.keyboard.press('q')
   const dialog = ines.getByRole('dialog')
   await expect(dialog.getByText(/^Goes out now/)).toBeVisible()
