@@ -7,6 +7,7 @@ import { say } from '#core/words/say'
 import { api } from '../api'
 import { Button } from '../ui/Button'
 import { LongField, TextField } from '../ui/Field'
+import { Pager } from '../ui/Pager'
 import { faultAt, ProblemNote } from '../ui/ProblemNote'
 import { Waiting } from '../ui/Waiting'
 import { writeDayOf } from '../ui/write'
@@ -142,18 +143,12 @@ export function Decided() {
           </li>
         ))}
       </ul>
-      <div className="flex gap-2 py-2">
-        {after.length > 0 && (
-          <Button kind="quiet" onClick={() => setAfter(after.slice(0, -1))}>
-            {say('employers.newer')}
-          </Button>
-        )}
-        {data.next && (
-          <Button kind="quiet" onClick={() => setAfter([...after, data.next!])}>
-            {say('employers.older')}
-          </Button>
-        )}
-      </div>
+      <Pager
+        words={{ before: say('employers.newer'), more: say('employers.older') }}
+        after={after}
+        next={data.next}
+        onTurn={setAfter}
+      />
     </>
   )
 }

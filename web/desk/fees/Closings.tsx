@@ -6,6 +6,7 @@ import { writeAmount } from '#core/words/amounts'
 import { say } from '#core/words/say'
 import { api } from '../../api'
 import { Button } from '../../ui/Button'
+import { Pager } from '../../ui/Pager'
 import { Waiting } from '../../ui/Waiting'
 import { useAct } from '../../useAct'
 import { useSession } from '../../useSession'
@@ -37,18 +38,12 @@ export function Closings() {
           <section aria-label={say('closings.days')}>
             <h2 className="text-[1.2rem]">{say('closings.days')}</h2>
             <Days closings={data.closings} />
-            <div className="flex gap-2 py-2">
-              {after.length > 0 && (
-                <Button kind="quiet" onClick={() => setAfter(after.slice(0, -1))}>
-                  {say('enquiries.before')}
-                </Button>
-              )}
-              {data.next && (
-                <Button kind="quiet" onClick={() => setAfter([...after, data.next!])}>
-                  {say('enquiries.more')}
-                </Button>
-              )}
-            </div>
+            <Pager
+              words={{ before: say('enquiries.before'), more: say('enquiries.more') }}
+              after={after}
+              next={data.next}
+              onTurn={setAfter}
+            />
           </section>
         </div>
         <Bookkeeping today={data.today} />

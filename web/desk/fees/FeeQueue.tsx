@@ -5,7 +5,7 @@ import { writeWhen } from '#core/dates/write'
 import { writeAmount } from '#core/words/amounts'
 import { say } from '#core/words/say'
 import { api } from '../../api'
-import { Button } from '../../ui/Button'
+import { Pager } from '../../ui/Pager'
 import { Waiting } from '../../ui/Waiting'
 import { Overview } from '../overviews/Overview'
 import { useKeys } from '../useKeys'
@@ -75,24 +75,15 @@ export function FeeQueue() {
           ))}
         </ol>
       )}
-      <div className="flex gap-2 py-2">
-        {after.length > 0 && (
-          <Button kind="quiet" onClick={() => setAfter(after.slice(0, -1))}>
-            {say('enquiries.before')}
-          </Button>
-        )}
-        {data.next && (
-          <Button
-            kind="quiet"
-            onClick={() => {
-              setAfter([...after, data.next!])
-              setAt(0)
-            }}
-          >
-            {say('enquiries.more')}
-          </Button>
-        )}
-      </div>
+      <Pager
+        words={{ before: say('enquiries.before'), more: say('enquiries.more') }}
+        after={after}
+        next={data.next}
+        onTurn={(next) => {
+          setAfter(next)
+          setAt(0)
+        }}
+      />
     </Overview>
   )
 }

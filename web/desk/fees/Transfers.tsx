@@ -8,6 +8,7 @@ import { api } from '../../api'
 import { Button } from '../../ui/Button'
 import { TextField } from '../../ui/Field'
 import { FileButton } from '../../ui/FileButton'
+import { Pager } from '../../ui/Pager'
 import { ProblemNote } from '../../ui/ProblemNote'
 import { Waiting } from '../../ui/Waiting'
 import { useAct } from '../../useAct'
@@ -81,18 +82,12 @@ export function Transfers() {
           <Transfer key={transfer.id} transfer={transfer} />
         ))}
       </ul>
-      <div className="flex gap-2 py-2">
-        {after.length > 0 && (
-          <Button kind="quiet" onClick={() => setAfter(after.slice(0, -1))}>
-            {say('enquiries.before')}
-          </Button>
-        )}
-        {data.next && (
-          <Button kind="quiet" onClick={() => setAfter([...after, data.next!])}>
-            {say('enquiries.more')}
-          </Button>
-        )}
-      </div>
+      <Pager
+        words={{ before: say('enquiries.before'), more: say('enquiries.more') }}
+        after={after}
+        next={data.next}
+        onTurn={setAfter}
+      />
     </Overview>
   )
 }

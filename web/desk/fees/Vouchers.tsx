@@ -10,6 +10,7 @@ import { Button } from '../../ui/Button'
 import { DateField } from '../../ui/DateField'
 import { Dialog } from '../../ui/Dialog'
 import { LongField, SelectField, TextField } from '../../ui/Field'
+import { Pager } from '../../ui/Pager'
 import { faultAt, ProblemNote } from '../../ui/ProblemNote'
 import { Waiting } from '../../ui/Waiting'
 import { useAct } from '../../useAct'
@@ -56,18 +57,12 @@ export function Vouchers() {
           { name: '', of: (voucher) => <Withdraw voucher={voucher} /> },
         ]}
       />
-      <div className="flex gap-2 py-2">
-        {after.length > 0 && (
-          <Button kind="quiet" onClick={() => setAfter(after.slice(0, -1))}>
-            {say('enquiries.before')}
-          </Button>
-        )}
-        {data.next && (
-          <Button kind="quiet" onClick={() => setAfter([...after, data.next!])}>
-            {say('enquiries.more')}
-          </Button>
-        )}
-      </div>
+      <Pager
+        words={{ before: say('enquiries.before'), more: say('enquiries.more') }}
+        after={after}
+        next={data.next}
+        onTurn={setAfter}
+      />
       {making && <Make onClose={() => setMaking(false)} />}
     </Overview>
   )

@@ -4,6 +4,7 @@ import type { QueuedFlag } from '#contract/redFlags'
 import { say } from '#core/words/say'
 import { api } from '../../api'
 import { Button } from '../../ui/Button'
+import { Pager } from '../../ui/Pager'
 import { Waiting } from '../../ui/Waiting'
 import { writeSlack } from '../../ui/write'
 import { Overview } from '../overviews/Overview'
@@ -65,24 +66,15 @@ export function RedFlags() {
           </li>
         ))}
       </ol>
-      <div className="flex gap-2 py-2">
-        {after.length > 0 && (
-          <Button kind="quiet" onClick={() => setAfter(after.slice(0, -1))}>
-            {say('enquiries.before')}
-          </Button>
-        )}
-        {data.next && (
-          <Button
-            kind="quiet"
-            onClick={() => {
-              setAfter([...after, data.next!])
-              setAt(0)
-            }}
-          >
-            {say('enquiries.more')}
-          </Button>
-        )}
-      </div>
+      <Pager
+        words={{ before: say('enquiries.before'), more: say('enquiries.more') }}
+        after={after}
+        next={data.next}
+        onTurn={(next) => {
+          setAfter(next)
+          setAt(0)
+        }}
+      />
       <FlagKinds />
       {settling && <SettleFlag flag={settling} onClose={() => setSettling(undefined)} />}
     </Overview>
