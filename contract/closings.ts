@@ -3,10 +3,8 @@ import { type BookkeepingMapping, bookkeepingFields } from '#core/money/bookkeep
 import type { ClosingDifference } from '#core/money/closing'
 import { accounts } from '#core/money/ledger'
 import { endpoint } from './endpoint'
-import { Day, Done, Id, listOfCore, Moment, oneOf, orNull, Reason, Version } from './shapes'
+import { Day, Done, listOfCore, Minor, Moment, oneOf, orNull, Reason, Version } from './shapes'
 import { singleLine } from './singleLine'
-
-const Minor = Type.Integer({ minimum: -1e12, maximum: 1e12 })
 
 /** `differs`: somebody has to look; `settled`: somebody has, and said why. */
 export const closingStates = ['agreed', 'differs', 'settled', 'no report'] as const

@@ -3,12 +3,9 @@ import { Mail } from './accounts'
 import { endpoint } from './endpoint'
 import { feeDocumentKinds, payerRequestStates } from './fees'
 import { Key } from './ruleShapes'
-import { Day, Done, Id, Moment, oneOf, orNull, Reason, ShortText, Version } from './shapes'
+import { AmountToPay, Day, Done, Id, Minor, Moment, oneOf, orNull, Reason, ShortText, Version } from './shapes'
 import { singleLine } from './singleLine'
 
-/** An amount in minor units of its currency. */
-const Minor = Type.Integer({ minimum: -1e12, maximum: 1e12 })
-const AmountToPay = Type.Integer({ minimum: 1, maximum: 1e11, description: 'Minor units' })
 const Name = Type.String({ minLength: 2, maxLength: 160, pattern: singleLine })
 const OrderNumber = Type.String({ maxLength: 40, pattern: singleLine })
 const byId = Type.Object({ id: Id })

@@ -4,12 +4,23 @@ import type { FeeQuote } from '#core/fees/quote'
 import type { FeeSchedule } from '#core/fees/schedule'
 import { endpoint } from './endpoint'
 import { Key } from './ruleShapes'
-import { Day, Done, Id, listOfCore, Moment, ofCore, oneOf, orNull, Reason, ShortText, Version } from './shapes'
+import {
+  AmountToPay,
+  Day,
+  Done,
+  Id,
+  listOfCore,
+  Minor,
+  Moment,
+  ofCore,
+  oneOf,
+  orNull,
+  Reason,
+  ShortText,
+  Version,
+} from './shapes'
 import { singleLine } from './singleLine'
 
-/** An amount in minor units of its currency. */
-const Minor = Type.Integer({ minimum: -1e12, maximum: 1e12 })
-const AmountToPay = Type.Integer({ minimum: 1, maximum: 1e11, description: 'Minor units' })
 const byId = Type.Object({ id: Id })
 
 export const chargeStates = ['open', 'settled', 'called off'] as const
@@ -61,6 +72,7 @@ const FeeCharge = Type.Object({
     Type.Object({
       id: Id,
       employer: Type.String(),
+      employerId: Id,
       state: oneOf(payerRequestStates),
       lines: orNull(Type.Array(Type.String())),
       amount: Minor,
@@ -349,61 +361,6 @@ export const waiveFee = endpoint({
   invalidates: ['desk', 'status'],
 })
 
-const VoucherLine = Type.Object({
-  id: Id,
-  batch: Type.String(),
-  ending: Type.String({ description: 'The last characters of the code; the rest is known to nobody here' }),
-  amount: orNull(Minor),
-  basisPoints: orNull(Type.Integer()),
-  currency: orNull(Type.String()),
-  lines: orNull(Type.Array(Type.String())),
-  through: Day,
-  state: oneOf(['open', 'used', 'over', 'withdrawn'] as const),
-  madeBy: Type.String(),
-  usedAt: orNull(Moment),
-})
-export type VoucherLine = Static<typeof VoucherLine>
-
-export const listVouchers = endpoint({
-  method: 'GET',
-  path: '/api/desk/vouchers',
-  summary: 'Vouchers that were made, the newest first',
-  access: 'money.see',
-  query: Type.Object({ after: Type.Optional(Type.String({ maxLength: 60 })) }),
-  reply: Type.Object({ vouchers: Type.Array(VoucherLine), next: orNull(Type.String()) }),
-  invalidates: ['desk'],
-})
-
-export const makeVouchers = endpoint({
-  method: 'POST',
-  path: '/api/desk/vouchers',
-  summary: 'Make vouchers in bulk. Their codes are given once and kept as hashes',
-  access: 'money.record',
-  passwordAgain: true,
-  body: Type.Object({
-    batch: Type.String({ minLength: 2, maxLength: 120, pattern: singleLine }),
-    count: Type.Integer({ minimum: 1, maximum: 500 }),
-    worth: Type.Union([
-      Type.Object({ amount: AmountToPay, currency: Type.String({ pattern: '^[A-Z]{3}$' }) }),
-      Type.Object({ basisPoints: Type.Integer({ minimum: 1, maximum: 10_000 }) }),
-    ]),
-    lines: orNull(Type.Array(Key, { minItems: 1, maxItems: 30, uniqueItems: true })),
-    through: Day,
-  }),
-  reply: Type.Object({ codes: Type.Array(Type.String()) }),
-  invalidates: ['desk'],
-})
-
-export const withdrawVoucher = endpoint({
-  method: 'POST',
-  path: '/api/desk/vouchers/:id/withdraw',
-  summary: 'Withdraw a voucher that was not used',
-  access: 'money.record',
-  params: byId,
-  reply: Done,
-  invalidates: ['desk'],
-})
-
 /** What applying for a vacancy costs, before anything is filled in. */
 export const readVacancyFees = endpoint({
   method: 'GET',
@@ -413,84 +370,4 @@ export const readVacancyFees = endpoint({
   params: Type.Object({ slug: Type.String() }),
   reply: Type.Object({ title: Type.String(), fees: listOfCore<FeeSchedule>(), today: Day }),
   invalidates: ['vacancies'],
-})
-
-/** What a transfer pays: what somebody was charged, or an invoice to an employer. */
-export const payableKinds = ['charge', 'employer invoice'] as const
-
-export const transferStates = ['to look at', 'booked', 'set aside'] as const
-
-const TransferLine = Type.Object({
-  id: Id,
-  bookedOn: Day,
-  amount: Minor,
-  currency: Type.String(),
-  payer: Type.String(),
-  reference: Type.String(),
-  text: Type.String(),
-  state: oneOf(transferStates),
-  reason: orNull(Type.String()),
-  proposed: Type.Array(Type.Object({ pays: Id, kind: oneOf(payableKinds), name: Type.String(), owed: Minor }), {
-    description: 'What it may pay, by amount and name',
-  }),
-})
-export type TransferLine = Static<typeof TransferLine>
-
-export const listTransfers = endpoint({
-  method: 'GET',
-  path: '/api/desk/transfers',
-  summary: 'Transfers of bank statements: to look at, booked, or set aside; the newest first',
-  access: 'money.see',
-  query: Type.Object({ state: oneOf(transferStates), after: Type.Optional(Type.String({ maxLength: 60 })) }),
-  reply: Type.Object({
-    transfers: Type.Array(TransferLine),
-    waiting: Type.Integer(),
-    next: orNull(Type.String()),
-  }),
-  invalidates: ['desk'],
-})
-
-export const takeStatement = endpoint({
-  method: 'POST',
-  path: '/api/desk/transfers',
-  summary:
-    'Take a statement of the bank, camt.053 or CSV: what names a reference of ours is booked, the rest waits. A broken one is refused and changes nothing',
-  access: 'money.record',
-  body: Type.Any(),
-  bytes: true,
-  reply: Type.Object({
-    booked: Type.Integer(),
-    toLookAt: Type.Integer(),
-    known: Type.Integer({ description: 'Taken before' }),
-    passedOver: Type.Integer({ description: 'What went out or is not booked yet' }),
-  }),
-  invalidates: ['desk', 'status'],
-})
-
-const byTransfer = Type.Object({ id: Id })
-
-export const assignTransfer = endpoint({
-  method: 'POST',
-  path: '/api/desk/transfers/:id/assign',
-  summary: 'Lay a transfer with the fees it pays, one or several, to its last cent',
-  access: 'money.record',
-  params: byTransfer,
-  body: Type.Object({
-    parts: Type.Array(Type.Object({ pays: Id, amount: AmountToPay }), { minItems: 1, maxItems: 20 }),
-  }),
-  reply: Done,
-  idempotent: true,
-  invalidates: ['desk', 'status'],
-})
-
-export const setTransferAside = endpoint({
-  method: 'POST',
-  path: '/api/desk/transfers/:id/set-aside',
-  summary: 'Set a transfer aside that pays nothing of ours, with the reason',
-  access: 'money.record',
-  params: byTransfer,
-  body: Type.Object({ reason: Reason }),
-  reply: Done,
-  idempotent: true,
-  invalidates: ['desk'],
 })

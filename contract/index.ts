@@ -49,6 +49,7 @@ import * as sources from './sources'
 import * as sourceTexts from './sourceTexts'
 import * as statistics from './statistics'
 import * as status from './status'
+import * as transfers from './transfers'
 import * as tray from './tray'
 import * as turnaround from './turnaround'
 import * as unfinished from './unfinished'
@@ -56,6 +57,7 @@ import * as vacancies from './vacancies'
 import * as vacancyGroups from './vacancyGroups'
 import * as vacancySetUp from './vacancySetUp'
 import * as verification from './verification'
+import * as vouchers from './vouchers'
 import * as vouching from './vouching'
 
 const everything = {
@@ -73,6 +75,8 @@ const everything = {
   ...firstSteps,
   ...places,
   ...fees,
+  ...transfers,
+  ...vouchers,
   ...closings,
   ...claims,
   ...applications,

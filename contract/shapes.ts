@@ -16,6 +16,9 @@ export const Version = Type.Integer({ minimum: 0 })
 export const ShortText = Type.String({ maxLength: 200, pattern: singleLine })
 export const LongText = Type.String({ maxLength: 4000 })
 export const Reason = Type.String({ minLength: shortestReason, maxLength: 1000 })
+/** An amount in minor units of its currency. */
+export const Minor = Type.Integer({ minimum: -1e12, maximum: 1e12 })
+export const AmountToPay = Type.Integer({ minimum: 1, maximum: 1e11, description: 'Minor units' })
 export const Done = Type.Object({ done: Type.Literal(true) })
 
 export const orNull = <S extends TSchema>(schema: S) => Type.Union([schema, Type.Null()])

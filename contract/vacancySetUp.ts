@@ -72,6 +72,7 @@ export const readDeskVacancy = endpoint({
           applications: Type.Integer({ description: 'Sent under it' }),
         }),
       ),
+      today: Day,
       checks: Type.Record(Type.String(), Type.String(), {
         description: 'Titles of the skills checks there are, by key',
       }),

@@ -245,3 +245,28 @@ export function chargeWords({ state, owed, currency, dueOn, late, total, takenBa
   const values = { amount: writeAmount(owed, currency), day: writeWhen(dueOn) }
   return late ? say('fees.charge.late', values) : say('fees.charge.open', values)
 }
+
+type PayerRequest = {
+  state: 'asked' | 'accepted' | 'declined' | 'withdrawn' | 'lapsed' | 'returned'
+  employer: string
+  amount: number
+}
+
+/** What became of an employer who was asked to pay. */
+export function payerRequestWords({ state, employer, amount }: PayerRequest, currency: string): string {
+  const values = { employer, amount: writeAmount(amount, currency) }
+  switch (state) {
+    case 'asked':
+      return say('employers.waitsFor', values)
+    case 'accepted':
+      return say('employers.pays', values)
+    case 'declined':
+      return say('employers.doesNotPay', values)
+    case 'lapsed':
+      return say('employers.noAnswer', values)
+    case 'returned':
+      return say('employers.wentBack', values)
+    case 'withdrawn':
+      return say('employers.takenBack', values)
+  }
+}

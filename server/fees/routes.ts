@@ -1,4 +1,6 @@
 import * as contract from '#contract/fees'
+import * as transfers from '#contract/transfers'
+import * as vouchers from '#contract/vouchers'
 import { bind, bindFile } from '../platform/http/bind'
 import { decideFeeProof, recordPayment, waiveFee } from './decide'
 import { addFeeProof, listOwnFees, readDocument, readOwnFeeDocument, readPayment, saveFeeAnswers } from './ownFees'
@@ -37,15 +39,15 @@ export const feeRoutes = [
   }),
   bind(contract.refundPayment, ({ deps, actor, input }) => refund(deps, actor, input.params.id, input.body)),
   bind(contract.waiveFee, ({ deps, actor, input }) => waiveFee(deps, actor, input.params.id, input.body)),
-  bind(contract.listTransfers, ({ input }) => listTransfers(input.query)),
-  bind(contract.takeStatement, ({ deps, actor, input }) => takeStatement(deps, actor, input.body as Buffer), {
+  bind(transfers.listTransfers, ({ input }) => listTransfers(input.query)),
+  bind(transfers.takeStatement, ({ deps, actor, input }) => takeStatement(deps, actor, input.body as Buffer), {
     transaction: false,
   }),
-  bind(contract.assignTransfer, ({ deps, actor, input }) => assignTransfer(deps, actor, input.params.id, input.body)),
-  bind(contract.setTransferAside, ({ deps, actor, input }) =>
+  bind(transfers.assignTransfer, ({ deps, actor, input }) => assignTransfer(deps, actor, input.params.id, input.body)),
+  bind(transfers.setTransferAside, ({ deps, actor, input }) =>
     setTransferAside(deps, actor, input.params.id, input.body.reason),
   ),
-  bind(contract.listVouchers, ({ deps, input }) => listVouchers(deps, input.query.after)),
-  bind(contract.makeVouchers, ({ deps, actor, input }) => makeVouchers(deps, actor, input.body)),
-  bind(contract.withdrawVoucher, ({ deps, actor, input }) => withdrawVoucher(deps, actor, input.params.id)),
+  bind(vouchers.listVouchers, ({ deps, input }) => listVouchers(deps, input.query.after)),
+  bind(vouchers.makeVouchers, ({ deps, actor, input }) => makeVouchers(deps, actor, input.body)),
+  bind(vouchers.withdrawVoucher, ({ deps, actor, input }) => withdrawVoucher(deps, actor, input.params.id)),
 ]

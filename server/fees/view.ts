@@ -60,10 +60,10 @@ function viewOf(
 }
 
 const requestLine = (
-  { id, state, lines, amount, orderNumber, askedAt, decidedAt, reason }: PayerRequest,
+  { id, employerId, state, lines, amount, orderNumber, askedAt, decidedAt, reason }: PayerRequest,
   employer: string,
 ): FeeChargeView['requests'][number] => ({
-  ...{ id, employer, state, lines: lines ?? null, amount, orderNumber, askedAt: askedAt.toISOString() },
+  ...{ id, employer, employerId, state, lines: lines ?? null, amount, orderNumber, askedAt: askedAt.toISOString() },
   ...{ decidedAt: decidedAt?.toISOString() ?? null, reason: reason ?? null },
 })
 

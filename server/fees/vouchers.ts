@@ -1,7 +1,7 @@
 import { randomInt } from 'node:crypto'
 import { Op } from 'sequelize'
 import { v7 as uuid } from 'uuid'
-import type { VoucherLine } from '#contract/fees'
+import type { VoucherLine } from '#contract/vouchers'
 import { partOfLines } from '#core/fees/split'
 import { shareOf } from '#core/money/share'
 import { say } from '#core/words/say'

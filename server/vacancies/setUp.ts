@@ -54,6 +54,7 @@ export async function readDeskVacancy(deps: Deps, id: string): Promise<DeskVacan
       savedAt: savedAt.toISOString(),
       applications: sent.get(version) ?? 0,
     })),
+    today: deps.clock.today().toString(),
     checks,
     deciders: deciders.map(({ mail, name }) => ({ mail, name })),
     families: deps.organisation.families,

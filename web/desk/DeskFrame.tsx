@@ -1,6 +1,6 @@
 import { Tooltip } from 'radix-ui'
 import { Fragment, useEffect, useState } from 'react'
-import { Link, Navigate, NavLink, Outlet, useLocation } from 'react-router'
+import { Link, matchPath, Navigate, NavLink, Outlet, useLocation } from 'react-router'
 import { mostCountedInQueue } from '#contract/desk'
 import type { Contract } from '#contract/index'
 import { marked, say } from '#core/words/say'
@@ -23,6 +23,8 @@ type Place = {
   path: string
   name: string
   needs: keyof Contract
+  /** Places that are reached from it. */
+  also?: readonly string[]
   count?: 'incomingMails' | 'refusedMails' | 'redFlags' | 'fees'
 }
 
@@ -44,7 +46,10 @@ const groups: readonly { name: string; places: readonly Place[] }[] = [
       { path: 'paper', name: say('desk.paperTray'), needs: 'readTray' },
       { path: 'safe', name: say('desk.safe'), needs: 'readSafe' },
       { path: 'imports', name: say('desk.import'), needs: 'listImports' },
-      { path: 'fees', name: say('desk.fees'), needs: 'listCharges', count: 'fees' },
+      {
+        ...{ path: 'fees', name: say('desk.fees'), needs: 'listCharges', count: 'fees' },
+        also: ['transfers', 'employers', 'vouchers', 'closings'],
+      },
       { path: 'red-flags', name: say('desk.redFlags'), needs: 'listRedFlags', count: 'redFlags' },
       { path: 'duplicates', name: say('desk.duplicates'), needs: 'listDuplicates' },
       { path: 'mail-in', name: say('desk.mailIn'), needs: 'listIncomingMails', count: 'incomingMails' },
@@ -135,11 +140,12 @@ function Desk() {
               return open.length === 0 ? null : (
                 <Fragment key={name}>
                   <p className="px-2 pt-4 pb-1 font-semibold text-[0.8rem] text-ink-3 max-lg:hidden">{name}</p>
-                  {open.map(({ path, name: place, count }) => (
+                  {open.map(({ path, name: place, count, also }) => (
                     <RailLink
                       key={path}
                       to={`/desk/${path}`}
                       name={place}
+                      also={also}
                       count={(count && data?.[count]) || undefined}
                     />
                   ))}
@@ -160,12 +166,16 @@ function Desk() {
   )
 }
 
-function RailLink({ to, name, count }: { to: string; name: string; count?: number }) {
+type RailProps = { to: string; name: string; count?: number; also?: readonly string[] | undefined }
+
+function RailLink({ to, name, count, also = [] }: RailProps) {
+  const { pathname } = useLocation()
+  const isNear = also.some((path) => matchPath(`/desk/${path}/*`, pathname))
   return (
     <NavLink
       to={to}
       className={({ isActive }) =>
-        `flex items-baseline justify-between gap-2 whitespace-nowrap rounded-sheet border px-2 py-[5px] ${isActive ? 'border-line bg-sheet font-semibold' : 'border-transparent text-ink-2 hover:bg-sheet'}`
+        `flex items-baseline justify-between gap-2 whitespace-nowrap rounded-sheet border px-2 py-[5px] ${isActive || isNear ? 'border-line bg-sheet font-semibold' : 'border-transparent text-ink-2 hover:bg-sheet'}`
       }
     >
       {name}

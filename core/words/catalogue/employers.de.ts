@@ -119,4 +119,6 @@ export default {
   'employers.owesAmount': 'Schuldet {{amount}}.',
   'employers.owesOf': 'Schuldet {{amount}} von höchstens {{limit}}.',
   'employers.address': 'Adresse',
+  'employers.takenBack': '{{employer}} wird nicht mehr gefragt.',
+  'employers.asked': 'Wer sonst zahlt',
 } satisfies Translated<typeof english>

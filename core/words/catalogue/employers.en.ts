@@ -115,4 +115,6 @@ export default {
   'employers.owesAmount': 'Owes {{amount}}.',
   'employers.owesOf': 'Owes {{amount}} of at most {{limit}}.',
   'employers.address': 'Address',
+  'employers.takenBack': '{{employer}} is not asked any more.',
+  'employers.asked': 'Who else pays',
 } as const

@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto'
 import { Op, type WhereOptions } from 'sequelize'
 import { v7 as uuid } from 'uuid'
-import type { payableKinds, TransferLine } from '#contract/fees'
+import type { payableKinds, TransferLine } from '#contract/transfers'
 import { type Match, matchTransfer, type Payable } from '#core/money/matching'
 import { say } from '#core/words/say'
 import { recordEvent } from '../../platform/audit/record'

@@ -7,7 +7,7 @@ import { amountInDigits, readAmount } from '#core/money/currency'
 import type { Account } from '#core/money/ledger'
 import { writeCreditorReference } from '#core/money/reference'
 import { writeAmount } from '#core/words/amounts'
-import { chargeWords, paymentWords } from '#core/words/fees'
+import { chargeWords, payerRequestWords, paymentWords } from '#core/words/fees'
 import { accountWords, causeWords } from '#core/words/ledger'
 import { isReason } from '#core/words/reason'
 import { say } from '#core/words/say'
@@ -123,6 +123,21 @@ export function FeePage({ id }: { id: string }) {
               },
             ]}
           />
+          {data.requests.length > 0 && (
+            <section className="mt-3" aria-label={say('employers.asked')}>
+              <h2 className="text-[1.2rem]">{say('employers.asked')}</h2>
+              <ul>
+                {data.requests.map((request) => (
+                  <li key={request.id}>
+                    <Link to={`/desk/employers/${request.employerId}`} className="font-semibold text-confirmed">
+                      {payerRequestWords(request, currency)}
+                    </Link>{' '}
+                    {request.reason && <q className="text-ink-2">{request.reason}</q>}
+                  </li>
+                ))}
+              </ul>
+            </section>
+          )}
           {data.refunds.length > 0 && (
             <>
               <h2 className="mt-3 text-[1.2rem]">{say('fees.refunds')}</h2>

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { Link, useSearchParams } from 'react-router'
-import { type TransferLine, transferStates } from '#contract/fees'
+import { type TransferLine, transferStates } from '#contract/transfers'
 import { writeWhen } from '#core/dates/write'
 import { writeAmount } from '#core/words/amounts'
 import { say } from '#core/words/say'

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { Link } from 'react-router'
-import type { VoucherLine } from '#contract/fees'
+import type { VoucherLine } from '#contract/vouchers'
 import { writeWhen } from '#core/dates/write'
 import { readAmount } from '#core/money/currency'
 import { writeAmount, writeShare } from '#core/words/amounts'

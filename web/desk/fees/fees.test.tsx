@@ -202,3 +202,12 @@ test('a transfer is laid with what is proposed, with what is found, or set aside
     { name: 'takeStatement' },
   ])
 })
+
+test('employers who were asked to pay are named, with the way to their account', async () => {
+  const request = { id, employer: 'Talwerk', employerId: id, state: 'declined' as const, lines: null, amount: 4500 }
+  const more = { orderNumber: '', askedAt: '2026-11-29T08:00:00.000Z', decidedAt: null, reason: 'She left in spring' }
+  await show({ requests: [{ ...request, ...more }] })
+  const link = await screen.findByRole('link', { name: 'Talwerk does not pay.' })
+  expect(link.getAttribute('href')).toBe(`/desk/employers/${id}`)
+  expect(screen.getByText('She left in spring')).toBeTruthy()
+})

@@ -1,3 +1,4 @@
+import { useState } from 'react'
 import { amountInDigits, readAmount } from '#core/money/currency'
 import { say } from '#core/words/say'
 import { TextField } from '../../ui/Field'
@@ -12,6 +13,7 @@ type Props = {
 
 /** An amount as people type it; it is taken once the place is left, and what is no amount is not taken. */
 export function AmountField({ label, amount, currency, optional, onChange }: Props) {
+  const [refused, setRefused] = useState(false)
   const written = amount === undefined ? '' : amountInDigits(amount, currency)
   return (
     <TextField
@@ -21,16 +23,13 @@ export function AmountField({ label, amount, currency, optional, onChange }: Pro
       inputMode="decimal"
       optional={optional ?? false}
       defaultValue={written}
+      {...(refused ? { error: say('composer.notAnAmount') } : {})}
       onBlur={({ target }) => {
         const read = readAmount(target.value, currency)
-        if (read !== undefined) onChange(read)
-        else if (optional && target.value.trim() === '') onChange(undefined)
-        else {
-          target.value = written
-          target.setCustomValidity(say('composer.notAnAmount'))
-          target.reportValidity()
-          target.setCustomValidity('')
-        }
+        const isNone = optional === true && target.value.trim() === ''
+        setRefused(read === undefined && !isNone)
+        if (read !== undefined || isNone) onChange(read)
+        else target.value = written
       }}
     />
   )

@@ -27,6 +27,7 @@ import { FeeLineEditor } from './FeeLineEditor'
 import { Faults, Heading } from './FormPart'
 import { freshKey } from './freshKey'
 import { TimeToFinish } from './TimeToFinish'
+import { TryFees } from './TryFees'
 import type { RulesEditing } from './useRules'
 
 type Chosen = { of: 'schedule' | 'line' | 'fact' | 'tax'; schedule: string; key: string }
@@ -106,7 +107,9 @@ export function FeesPart({ vacancy, editing }: { vacancy: DeskVacancy; editing: 
       <aside aria-label={say('composer.tryIt')} className="min-h-0 overflow-auto bg-sheet-2 px-3 py-3">
         <h2 className="text-[1.2rem]">{say('composer.tryIt')}</h2>
         <p className="mb-2 text-[0.8333rem] text-ink-2">{say('composer.tryFees')}</p>
-        {current && <TryFees key={current.key} schedule={current} form={rules.form} known={known} />}
+        {current && (
+          <TryFees today={vacancy.today} key={current.key} schedule={current} form={rules.form} known={known} />
+        )}
       </aside>
     </div>
   )
@@ -322,57 +325,6 @@ function Terms({ schedule, onChange }: { schedule: FeeSchedule; onChange: (sched
         options={surplusKinds.map((kind) => ({ value: kind, label: say(`composer.surplus.${kind}`) }))}
         onChange={({ target }) => set({ surplus: target.value as FeeSchedule['surplus'] })}
       />
-    </div>
-  )
-}
-
-/** What a schedule comes to for somebody made up, as it is edited. */
-function TryFees({ schedule, form, known }: { schedule: FeeSchedule; form: Form; known: readonly KnownFact[] }) {
-  const [answers, setAnswers] = useState<Answers>({})
-  const [given, setGiven] = useState<Readonly<Record<string, string>>>({})
-  const [means, setMeans] = useState('none')
-  const looked = lookedAt(schedule)
-  const shown = Object.fromEntries(
-    Object.entries(given).map(([key, value]) => [key, { value, proof: 'accepted' as const }]),
-  )
-  const quoted = quote(schedule, {
-    facts: { ...factsOfAnswers(form, answers), ...factsOfFee(schedule, shown), [meansFact]: means },
-    ...{ domains: domainsOf(known), on: new Date().toISOString().slice(0, 10) },
-  })
-  return (
-    <div className="grid gap-2.5 text-[0.8667rem]">
-      {form
-        .flatMap(({ questions }) => questions)
-        .filter(({ key }) => looked.has(key))
-        .map((question) => (
-          <AnswerField
-            key={question.key}
-            question={question}
-            value={answers[question.key] ?? ''}
-            onChange={(value) => setAnswers((now) => ({ ...now, [question.key]: value }))}
-          />
-        ))}
-      {schedule.facts.map((fact) => (
-        <FeeFactField
-          key={fact.key}
-          fact={fact}
-          value={given[fact.key] ?? ''}
-          onChange={(value) => setGiven((now) => ({ ...now, [fact.key]: value }))}
-        />
-      ))}
-      {schedule.lines.some(({ when }) => when && JSON.stringify(when).includes(meansFact)) && (
-        <SelectField
-          label={say('fees.means')}
-          value={means}
-          options={[
-            { value: 'none', label: say('composer.notChosenYet') },
-            { value: 'card', label: say('fees.means.card') },
-            { value: 'transfer', label: say('fees.means.transfer') },
-          ]}
-          onChange={({ target }) => setMeans(target.value)}
-        />
-      )}
-      <QuoteTable schedule={schedule} quote={quoted} known={known} />
     </div>
   )
 }

@@ -56,7 +56,12 @@ const aVacancy = (over: Partial<DeskVacancy> = {}): DeskVacancy => ({
   places: ['Oberfeld'],
   draft: { version: 4, rules, faults: [], changed: true, savedAt: null, savedBy: null } as never,
   versions: [version(2, { note: 'One address', applications: 3 }), version(1)],
-  ...{ checks: {}, deciders: [{ mail: 'bastian@vallorne.example', name: 'Bastian Huber' }], lacks: [] },
+  ...{
+    today: '2026-12-01',
+    checks: {},
+    deciders: [{ mail: 'bastian@vallorne.example', name: 'Bastian Huber' }],
+    lacks: [],
+  },
   ...{ dryRun: null, people: [], decidesOn: null, waiting: 0 },
   ...over,
 })

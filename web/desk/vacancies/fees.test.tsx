@@ -23,7 +23,12 @@ async function edit(rules: Rules) {
       setEdited(next)
     }
     const saved = { undo: undefined, faults: [], changed: true, version: 4, state: 'saved' as const, clash: undefined }
-    return <FeesPart vacancy={{ checks: {} } as DeskVacancy} editing={{ rules: edited, change, ...saved }} />
+    return (
+      <FeesPart
+        vacancy={{ checks: {}, today: '2026-12-01' } as DeskVacancy}
+        editing={{ rules: edited, change, ...saved }}
+      />
+    )
   }
   const shown = await showPage(<Editing />)
   return { ...shown, now: () => last, schedule: () => last.fees![0]! }

@@ -2,6 +2,7 @@ import { useState } from 'react'
 import type { FeeChargeView, OwnFee } from '#contract/fees'
 import { partsByLine } from '#core/fees/split'
 import { writeAmount } from '#core/words/amounts'
+import { payerRequestWords } from '#core/words/fees'
 import { say } from '#core/words/say'
 import { translated } from '#core/words/translations'
 import { api } from '../../api'
@@ -9,8 +10,6 @@ import { Button } from '../../ui/Button'
 import { CheckList, TextField } from '../../ui/Field'
 import { faultAt, ProblemNote } from '../../ui/ProblemNote'
 import { useAct } from '../../useAct'
-
-type Request = FeeChargeView['requests'][number]
 
 /** What became of employers who were asked to pay, and taking back what was asked. */
 export function Requests({ charge }: { charge: FeeChargeView }) {
@@ -23,7 +22,7 @@ export function Requests({ charge }: { charge: FeeChargeView }) {
     <ul className="mt-2 grid gap-1">
       {told.map((request) => (
         <li key={request.id} className={request.state === 'asked' ? 'text-asked' : 'text-ink-2'}>
-          {requestWords(request, charge.currency)} {request.reason && <q>{request.reason}</q>}{' '}
+          {payerRequestWords(request, charge.currency)} {request.reason && <q>{request.reason}</q>}{' '}
           {request.state === 'asked' && (
             <Button
               kind="quiet"
@@ -38,24 +37,6 @@ export function Requests({ charge }: { charge: FeeChargeView }) {
       <ProblemNote problem={problem} />
     </ul>
   )
-}
-
-function requestWords({ state, employer, amount }: Request, currency: string): string {
-  const values = { employer, amount: writeAmount(amount, currency) }
-  switch (state) {
-    case 'asked':
-      return say('employers.waitsFor', values)
-    case 'accepted':
-      return say('employers.pays', values)
-    case 'declined':
-      return say('employers.doesNotPay', values)
-    case 'lapsed':
-      return say('employers.noAnswer', values)
-    case 'returned':
-      return say('employers.wentBack', values)
-    case 'withdrawn':
-      return ''
-  }
 }
 
 /** Asks an employer to pay: found by name or code, for all of it or some of its lines. */

@@ -228,7 +228,16 @@ describe('after sending', () => {
     ['lapsed', /Talwerk has not answered in time./],
     ['returned', /Talwerk does not pay after all./],
   ] as const)('an employer who was asked, %s', async (state, words) => {
-    const request = { id, employer: 'Talwerk', state, lines: null, amount: 4500, orderNumber: '', reason: null }
+    const request = {
+      id,
+      employer: 'Talwerk',
+      employerId: id,
+      state,
+      lines: null,
+      amount: 4500,
+      orderNumber: '',
+      reason: null,
+    }
     const times = { askedAt: '2026-11-29T08:00:00.000Z', decidedAt: null }
     const { user, sent } = await showPage(<Fees id={id} />, {
       roles: ['candidate'],
